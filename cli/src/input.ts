@@ -1,0 +1,28 @@
+import { open } from 'node:fs/promises';
+import type { Checked } from '@rigid-beam/core/model/check';
+import { MAXIMUM_BYTES, readModelFile, tooLarge } from '@rigid-beam/core/formats/model-file';
+import { fault, type Notice } from '@rigid-beam/core/model/notice';
+
+/** Reads a model from a file, or from standard input when the name is `-`. */
+export async function readInput(file: string): Promise<Checked> {
+  const chunks: Buffer[] = [];
+  let size = 0;
+  try {
+    const stream = file === '-' ? process.stdin : (await open(file)).createReadStream();
+    for await (const chunk of stream) {
+      size += (chunk as Buffer).length;
+      if (size > MAXIMUM_BYTES) return { notices: [tooLarge(size)] };
+      chunks.push(chunk as Buffer);
+    }
+  } catch (error) {
+    const reason = (error as NodeJS.ErrnoException).code === 'ENOENT' ? 'there is no such file' : (error as Error).message;
+    return { notices: [fault({ code: 'unreadable', path: '', value: file, what: `The file cannot be read: ${reason}`, expected: 'a readable file', remedy: 'Check the name' })] };
+  }
+  return readModelFile(Buffer.concat(chunks).toString('utf8'));
+}
+
+/** Notices as readable lines on standard error. */
+export function printNotices(notices: readonly Notice[]): void {
+  const words = { error: 'Fault', warning: 'Warning', note: 'Note' } as const;
+  for (const { severity, message } of notices) console.error(`${words[severity]}: ${message}`);
+}

@@ -1,0 +1,44 @@
+import { Command, CommanderError, InvalidArgumentError } from 'commander';
+import { check } from './check';
+import { solveCommand } from './solve';
+import { exitCodes } from './exit-codes';
+
+const program = new Command('rigid-beam')
+  .description('Solves plane frames and trusses described in a model file (.rbm.json).')
+  .version('0.1.0')
+  .exitOverride();
+
+program
+  .command('solve')
+  .description('solve a model and print the results file on standard output')
+  .argument('<file>', 'model file, or - for standard input')
+  .option('--stations <n>', 'evenly spaced points along each member', stationCount, 21)
+  .option('--case <id>', 'write only this case or combination; may be repeated', (id: string, before: string[]) => [...before, id], [] as string[])
+  .action(async (file: string, options: { stations: number; case: string[] }) => {
+    process.exitCode = await solveCommand(file, options.stations, options.case);
+  });
+
+program
+  .command('check')
+  .description('report every fault of a model file, without solving it')
+  .argument('<file>', 'model file, or - for standard input')
+  .action(async (file: string) => {
+    process.exitCode = await check(file);
+  });
+
+function stationCount(text: string): number {
+  const count = Number(text);
+  if (!Number.isInteger(count) || count < 2 || count > 10_000) throw new InvalidArgumentError('Give a whole number from 2 to 10000.');
+  return count;
+}
+
+try {
+  await program.parseAsync();
+} catch (error) {
+  if (error instanceof CommanderError) {
+    process.exitCode = error.exitCode === 0 ? 0 : exitCodes.invalid;
+  } else {
+    console.error(`Rigid Beam itself failed, which is a fault of the program: ${(error as Error).stack ?? String(error)}`);
+    process.exitCode = exitCodes.program;
+  }
+}

@@ -1,0 +1,23 @@
+import { resultsFile } from '@rigid-beam/core/formats/results-file';
+import { fault } from '@rigid-beam/core/model/notice';
+import { solve } from '@rigid-beam/core/results/solve';
+import type { Results } from '@rigid-beam/core/results/results';
+import { exitCodes } from './exit-codes';
+import { printNotices, readInput } from './input';
+
+/** Prints the results file on standard output and notices on standard error; returns the exit code. */
+export async function solveCommand(file: string, stations: number, only: readonly string[]): Promise<number> {
+  const { model, notices } = await readInput(file);
+  let results: Results = model ? solve(model, notices) : { status: 'invalid', notices, mechanisms: [] };
+  const unknown = only.filter((id) => results.solution && !results.solution.outcomes.some((outcome) => outcome.id === id));
+  if (unknown.length > 0) {
+    const faults = unknown.map((id) =>
+      fault({ code: 'unknown-case', path: '--case', value: id, what: `There is no case or combination “${id}”`, expected: 'an id of the model', remedy: `Choose one of ${results.solution!.outcomes.map((outcome) => outcome.id).join(', ')}` }),
+    );
+    results = { status: 'invalid', notices: [...results.notices, ...faults], mechanisms: [] };
+  }
+  printNotices(results.notices);
+  const text = JSON.stringify(resultsFile(results, { stations, ...(only.length > 0 && { only }) }), null, 1);
+  await new Promise<void>((resolve, reject) => process.stdout.write(`${text}\n`, (error) => (error ? reject(error) : resolve())));
+  return exitCodes[results.status];
+}

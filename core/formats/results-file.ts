@@ -1,0 +1,124 @@
+import { enveloped } from '../results/envelope';
+import { extremes } from '../results/extremes';
+import { lineQuantities, type LineQuantity } from '../results/quantities';
+import { valueAt } from '../results/read';
+import type { LinearOutcome, Resultant, Results, Solution } from '../results/results';
+
+/** The quantities of a member in the results file; those out of the plane are 0 in a plane model. */
+const FILE_QUANTITIES = ['N', 'Vy', 'Vz', 'T', 'My', 'Mz', 'u', 'v', 'w'] as const;
+type Value = number | { max: number; min: number; maxFrom: string; minFrom: string };
+
+export interface ResultsFileOptions {
+  /** Evenly spaced points along each member, both ends included. */
+  readonly stations: number;
+  /** Ids of the cases and combinations to write; all of them when absent. */
+  readonly only?: readonly string[];
+}
+
+/** The results as the plain object that the results file holds. SI, signs as in the model format. */
+export function resultsFile(results: Results, options: ResultsFileOptions): Record<string, unknown> {
+  const { status, notices, mechanisms, solution } = results;
+  const head = { format: 'rigid-beam/results', version: 1, status, notices, ...(mechanisms.length > 0 && { mechanisms }) };
+  if (!solution) return head;
+  const wanted = options.only && new Set(options.only);
+  const entries = solution.outcomes.flatMap(({ id, kind }, i) => {
+    if (wanted && !wanted.has(id)) return [];
+    return [[id, kind === 'envelope' ? envelopeEntry(solution, i, options.stations) : linearEntry(solution, i, options.stations)] as const];
+  });
+  return { ...head, results: Object.fromEntries(entries) };
+}
+
+/** JSON has no −0 that anyone would want to read. */
+const plain = (value: number): number => value + 0;
+
+const vector = (keys: readonly string[], read: (k: number) => Value): Record<string, Value> =>
+  Object.fromEntries(keys.map((key, k) => [key, [0, 1, 5].includes(k) ? read(k === 5 ? 2 : k) : typeof read(0) === 'number' ? 0 : flat(read(0))]));
+const flat = (like: Value): Value => (typeof like === 'number' ? 0 : { ...like, max: 0, min: 0 });
+const MOVEMENTS = ['ux', 'uy', 'uz', 'rx', 'ry', 'rz'];
+const FORCES = ['fx', 'fy', 'fz', 'mx', 'my', 'mz'];
+
+/** One reader serves both kinds of outcome: a number for a linear one, the range with its governing parts for an envelope. */
+type Reader = (pick: (linear: LinearOutcome) => number) => Value;
+
+function readerOf(solution: Solution, outcome: number): Reader {
+  const linear = solution.linear[outcome];
+  if (linear) return (pick) => plain(pick(linear));
+  const kind = solution.outcomes[outcome]!;
+  const parts = kind.kind === 'envelope' ? kind.parts : [];
+  const name = (part: number): string => solution.outcomes[part]!.id;
+  return (pick) => {
+    const { max, min, maxFrom, minFrom } = enveloped(parts, (part) => pick(solution.linear[part]!));
+    return { max: plain(max), min: plain(min), maxFrom: name(maxFrom), minFrom: name(minFrom) };
+  };
+}
+
+function nodeEntries(solution: Solution, read: Reader): { nodes: Record<string, unknown>; reactions: Record<string, unknown> } {
+  const nodes: Record<string, unknown> = {};
+  const reactions: Record<string, unknown> = {};
+  solution.structure.names.nodes.forEach((id, i) => {
+    define(nodes, id, vector(MOVEMENTS, (k) => read((linear) => linear.displacements[3 * i + k]!)));
+    if (solution.supported[i]) define(reactions, id, vector(FORCES, (k) => read((linear) => linear.reactions[3 * i + k]!)));
+  });
+  return { nodes, reactions };
+}
+
+/** Ids may be any text, `__proto__` too. */
+const define = (target: Record<string, unknown>, key: string, value: unknown): void => {
+  Object.defineProperty(target, key, { value, enumerable: true, configurable: true, writable: true });
+};
+
+function stationEntries(solution: Solution, m: number, count: number, read: Reader): unknown[] {
+  const L = solution.structure.lengths[m]!;
+  return Array.from({ length: count }, (_, i) => {
+    const x = count === 1 ? 0 : (i / (count - 1)) * L;
+    const values = FILE_QUANTITIES.map((quantity): [string, Value] => {
+      if (!isLine(quantity)) return [quantity, flat(read(() => 0))];
+      return [quantity, read((linear) => valueAt(solution, linear, m, quantity, x))];
+    });
+    return { x, ...Object.fromEntries(values) };
+  });
+}
+
+const isLine = (quantity: string): quantity is LineQuantity => (lineQuantities as readonly string[]).includes(quantity);
+
+function extremeEntries(solution: Solution, outcome: number, m: number): Record<string, unknown> {
+  const isEnvelope = solution.linear[outcome] === undefined;
+  const first = solution.outcomes[outcome]!;
+  const nothing = { x: 0, value: 0, ...(first.kind === 'envelope' && { from: solution.outcomes[first.parts[0]!]!.id }) };
+  return Object.fromEntries(
+    FILE_QUANTITIES.map((quantity) => {
+      if (!isLine(quantity)) return [quantity, { max: nothing, min: nothing }];
+      const { max, min } = extremes(solution, outcome, m, quantity);
+      const entry = ({ x, value, from }: typeof max): unknown => ({ x, value: plain(value), ...(isEnvelope && { from: solution.outcomes[from]!.id }) });
+      return [quantity, { max: entry(max), min: entry(min) }];
+    }),
+  );
+}
+
+const resultant = ([fx, fy, mz]: Resultant): Record<string, number> => ({ fx: plain(fx), fy: plain(fy), fz: 0, mx: 0, my: 0, mz: plain(mz) });
+
+function linearEntry(solution: Solution, outcome: number, stations: number): Record<string, unknown> {
+  const linear = solution.linear[outcome]!;
+  const read = readerOf(solution, outcome);
+  const members: Record<string, unknown> = {};
+  solution.structure.names.members.forEach((id, m) => {
+    const end = (first: number): Record<string, Value> => vector(FORCES, (k) => plain(linear.ends[6 * m + first + k]!));
+    define(members, id, {
+      length: solution.structure.lengths[m],
+      ends: { start: end(0), end: end(3) },
+      stations: stationEntries(solution, m, stations, read),
+      extremes: extremeEntries(solution, outcome, m),
+    });
+  });
+  const { applied, reactions, residual } = linear.equilibrium;
+  return { ...nodeEntries(solution, read), members, equilibrium: { applied: resultant(applied), reactions: resultant(reactions), residual } };
+}
+
+function envelopeEntry(solution: Solution, outcome: number, stations: number): Record<string, unknown> {
+  const read = readerOf(solution, outcome);
+  const members: Record<string, unknown> = {};
+  solution.structure.names.members.forEach((id, m) => {
+    define(members, id, { stations: stationEntries(solution, m, stations, read), extremes: extremeEntries(solution, outcome, m) });
+  });
+  return { envelope: true, ...nodeEntries(solution, read), members };
+}

@@ -1,0 +1,72 @@
+/**
+ * The upper triangle of a symmetric matrix by compressed columns: column j holds rows `rows[pointers[j]…pointers[j+1]-1] ≤ j`
+ * in ascending order, with their values.
+ */
+export interface SparseSymmetric {
+  readonly size: number;
+  readonly pointers: Int32Array;
+  readonly rows: Int32Array;
+  readonly values: Float64Array;
+}
+
+/** A = sum of triplets (row, column, value); entries below the diagonal are mirrored up, equal places are added. */
+export function fromTriplets(size: number, count: number, rows: Int32Array, columns: Int32Array, values: Float64Array): SparseSymmetric {
+  // Two bucket passes, by row and then by column, leave every column sorted by row.
+  const byRow = bucketOrder(size, count, (k) => Math.min(rows[k]!, columns[k]!), identity(count));
+  const byColumn = bucketOrder(size, count, (k) => Math.max(rows[k]!, columns[k]!), byRow);
+  const pointers = new Int32Array(size + 1);
+  const outRows = new Int32Array(count);
+  const outValues = new Float64Array(count);
+  let length = 0;
+  let column = -1;
+  for (let n = 0; n < count; n++) {
+    const k = byColumn[n]!;
+    const i = Math.min(rows[k]!, columns[k]!);
+    const j = Math.max(rows[k]!, columns[k]!);
+    while (column < j) pointers[++column] = length;
+    if (length > pointers[j]! && outRows[length - 1] === i) outValues[length - 1]! += values[k]!;
+    else {
+      outRows[length] = i;
+      outValues[length++] = values[k]!;
+    }
+  }
+  while (column < size) pointers[++column] = length;
+  return { size, pointers, rows: outRows.slice(0, length), values: outValues.slice(0, length) };
+}
+
+const identity = (count: number): Int32Array => Int32Array.from({ length: count }, (_, k) => k);
+
+function bucketOrder(size: number, count: number, key: (k: number) => number, input: Int32Array): Int32Array {
+  const next = new Int32Array(size + 1);
+  for (let n = 0; n < count; n++) next[key(n) + 1]!++;
+  for (let i = 0; i < size; i++) next[i + 1]! += next[i]!;
+  const output = new Int32Array(count);
+  for (let n = 0; n < count; n++) output[next[key(input[n]!)]!++] = input[n]!;
+  return output;
+}
+
+/** y = A·x */
+export function multiply(a: SparseSymmetric, x: Float64Array): Float64Array {
+  const y = new Float64Array(a.size);
+  for (let j = 0; j < a.size; j++) {
+    let sum = 0;
+    const xj = x[j]!;
+    for (let k = a.pointers[j]!; k < a.pointers[j + 1]!; k++) {
+      const i = a.rows[k]!;
+      sum += a.values[k]! * x[i]!;
+      if (i !== j) y[i]! += a.values[k]! * xj;
+    }
+    y[j]! += sum;
+  }
+  return y;
+}
+
+/** The diagonal of A. */
+export function diagonal(a: SparseSymmetric): Float64Array {
+  const d = new Float64Array(a.size);
+  for (let j = 0; j < a.size; j++) {
+    const last = a.pointers[j + 1]! - 1;
+    if (last >= a.pointers[j]! && a.rows[last] === j) d[j] = a.values[last]!;
+  }
+  return d;
+}

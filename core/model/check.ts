@@ -1,0 +1,108 @@
+import { checkRelations } from './check-relations';
+import type { Model } from './model';
+import { isFault, type Notice } from './notice';
+import { Findings, isObject, readFields, type Entity } from './read-fields';
+import { combinationFields, listFields, loadFields, rootFields, type Fields } from './schema';
+
+export interface Checked {
+  /** Present only when there is no fault. */
+  readonly model?: Model;
+  readonly notices: readonly Notice[];
+}
+
+const MAXIMUM_NOTICES = 1000;
+
+/**
+ * Checks any value as a model: types, units, references, ranges and the other rules of the model format that do not depend on
+ * solving. All faults are found in one pass. Quantities written as texts come back as SI numbers; unknown keys are kept and noted.
+ */
+export function checkModel(value: unknown): Checked {
+  const findings = new Findings();
+  const model = readRoot(value, findings);
+  if (model) checkRelations(model, findings);
+  const notices = limited(findings.notices);
+  return model && !notices.some(isFault) ? { model: model as unknown as Model, notices } : { notices };
+}
+
+function limited(notices: readonly Notice[]): readonly Notice[] {
+  if (notices.length <= MAXIMUM_NOTICES) return notices;
+  const rest = notices.slice(MAXIMUM_NOTICES);
+  const more: Notice = {
+    code: 'more-notices',
+    severity: rest.some(isFault) ? 'error' : 'note',
+    message: `${rest.length} further notices are not listed. Mend the ones above first.`,
+    subjects: [],
+  };
+  return [...notices.slice(0, MAXIMUM_NOTICES), more];
+}
+
+function readRoot(value: unknown, findings: Findings): Entity | undefined {
+  if (!isObject(value) || value.format !== 'rigid-beam/model') {
+    return findings.fault({
+      code: 'wrong-format',
+      path: 'format',
+      value: isObject(value) ? value.format : value,
+      what: 'This is not a model file',
+      expected: '"rigid-beam/model"',
+      remedy: 'Begin the file with "format": "rigid-beam/model"',
+    });
+  }
+  if (value.version !== 1) {
+    return findings.fault({
+      code: 'wrong-version',
+      path: 'version',
+      value: value.version,
+      what: 'This version of the model format is not known',
+      expected: '1',
+      remedy: 'Write "version": 1, or use a newer Rigid Beam',
+    });
+  }
+  const listNames = [...Object.keys(listFields), 'loads', 'combinations'];
+  const model = readFields(value, rootFields, '', findings, ['format', 'version', ...listNames]);
+  if (!model) return undefined;
+  if (!Object.hasOwn(model, 'title')) model.title = '';
+  for (const [list, fields] of Object.entries(listFields)) {
+    model[list] = readList(value[list], list, findings, () => fields);
+  }
+  model.loads = readList(value.loads, 'loads', findings, byType(loadFields));
+  model.combinations = readList(value.combinations, 'combinations', findings, byType(combinationFields));
+  return model;
+}
+
+type FieldsOf = (item: unknown, path: string, findings: Findings) => Fields | undefined;
+
+const byType =
+  (tables: { readonly [type: string]: Fields }): FieldsOf =>
+  (item, path, findings) => {
+    const type = isObject(item) ? item.type : undefined;
+    if (typeof type === 'string' && Object.hasOwn(tables, type)) return withPositions(tables[type]!, item as Entity);
+    const expected = `one of ${Object.keys(tables).join(', ')}`;
+    return findings.fault({ code: 'wrong-choice', path: `${path}.type`, value: type, what: 'This type is not known', expected, remedy: `Choose ${expected}` });
+  };
+
+/** Load positions are plain ratios unless `measure` is `length`. */
+function withPositions(fields: Fields, load: Entity): Fields {
+  if (load.measure === 'length' || !('at' in fields || 'from' in fields)) return fields;
+  const ratio = { kind: 'quantity', dimension: 'number' } as const;
+  const swap = (inner: Fields): Fields => ({ ...inner, at: ratio });
+  if ('at' in fields) return { ...fields, at: { ...ratio, required: true } };
+  const { from, to } = fields;
+  return {
+    ...fields,
+    ...(from?.kind === 'object' && { from: { ...from, fields: swap(from.fields) } }),
+    ...(to?.kind === 'object' && { to: { ...to, fields: swap(to.fields) } }),
+  };
+}
+
+function readList(value: unknown, list: string, findings: Findings, fieldsOf: FieldsOf): unknown[] {
+  if (value === undefined) return [];
+  if (!Array.isArray(value)) {
+    findings.fault({ code: 'wrong-type', path: list, value, what: 'A list was expected here', expected: 'a list', remedy: 'Write [ … ]' });
+    return [];
+  }
+  return value.map((item, i) => {
+    const path = `${list}[${i}]`;
+    const fields = fieldsOf(item, path, findings);
+    return (fields && readFields(item, fields, path, findings, ['type'])) ?? {};
+  });
+}

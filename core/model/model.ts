@@ -1,0 +1,234 @@
+import type { DisplayUnits } from '../quantities/display';
+
+/** What an engineer describes, exactly as the model file holds it: plain objects, SI numbers, ids as names. */
+export interface Model {
+  readonly format: 'rigid-beam/model';
+  readonly version: 1;
+  readonly title: string;
+  readonly space: 'plane' | 'space';
+  /** m/s², along −Y. */
+  readonly gravity?: number;
+  readonly analysis?: { readonly shearDeformation?: boolean };
+  readonly display?: Partial<DisplayUnits>;
+  readonly materials: readonly Material[];
+  readonly sections: readonly Section[];
+  readonly nodes: readonly ModelNode[];
+  readonly members: readonly Member[];
+  readonly supports: readonly Support[];
+  readonly cases: readonly LoadCase[];
+  readonly loads: readonly Load[];
+  readonly combinations: readonly Combination[];
+}
+
+export interface ModelNode {
+  readonly id: string;
+  readonly x: number;
+  readonly y: number;
+  readonly z?: number;
+}
+
+export interface Material {
+  readonly id: string;
+  readonly E: number;
+  readonly G?: number;
+  readonly nu?: number;
+  readonly density?: number;
+  readonly alpha?: number;
+  readonly fy?: number;
+}
+
+/** A, Iz, Iy, J, Ay, Az, Wz, Wy, Iyz of a section; see the model format for what they mean. SI. */
+export interface SectionProperties {
+  readonly A?: number;
+  readonly Iz?: number;
+  readonly Iy?: number;
+  readonly J?: number;
+  readonly Ay?: number;
+  readonly Az?: number;
+  readonly Wz?: number;
+  readonly Wy?: number;
+  readonly Iyz?: number;
+}
+
+export interface Section extends SectionProperties {
+  readonly id: string;
+  readonly shape?: Shape;
+  readonly catalogue?: string;
+}
+
+export const shapeTypes = ['i', 'channel', 'angle', 'tee', 'rhs', 'chs', 'rectangle', 'round', 'general'] as const;
+export type ShapeType = (typeof shapeTypes)[number];
+
+/** Dimensions in metres; which ones count depends on the type. */
+export interface Shape {
+  readonly type: ShapeType;
+  readonly h?: number;
+  readonly b?: number;
+  readonly tw?: number;
+  readonly tf?: number;
+  readonly r?: number;
+  readonly bTop?: number;
+  readonly tfTop?: number;
+  readonly t?: number;
+  readonly ro?: number;
+  readonly d?: number;
+}
+
+export const freedoms = ['ux', 'uy', 'uz', 'rx', 'ry', 'rz'] as const;
+export type Freedom = (typeof freedoms)[number];
+export const endFreedoms = ['ux', 'uy', 'uz', 'rx', 'my', 'mz'] as const;
+export type EndFreedom = (typeof endFreedoms)[number];
+
+/** Held, free, or a spring in N/m or N·m/rad. */
+export type Restraint = 'fixed' | 'free' | number;
+export type EndReleases = { readonly [freedom in EndFreedom]?: Restraint };
+export type MemberEnd = 'start' | 'end';
+export const memberEnds: readonly MemberEnd[] = ['start', 'end'];
+
+export const behaviours = ['frame', 'truss', 'tensionOnly', 'compressionOnly'] as const;
+export type Behaviour = (typeof behaviours)[number];
+
+export interface Member {
+  readonly id: string;
+  readonly start: string;
+  readonly end: string;
+  readonly section: string;
+  readonly material: string;
+  /** Degrees, right-handed about local x. */
+  readonly roll?: number;
+  readonly behaviour?: Behaviour;
+  readonly releases?: { readonly [end in MemberEnd]?: EndReleases };
+  /** Rigid arms in global axes, metres, from the node to the member's end. */
+  readonly offset?: { readonly [end in MemberEnd]?: readonly number[] };
+}
+
+export type Support = { readonly [freedom in Freedom]?: Restraint } & {
+  readonly node: string;
+  /** Degrees about +Z. */
+  readonly angle?: number;
+  readonly axes?: { readonly x: readonly number[]; readonly y: readonly number[] };
+};
+
+export const categories = [
+  'permanent', 'imposed', 'roof', 'storage', 'traffic', 'snow', 'wind', 'thermal', 'settlement', 'construction', 'accidental', 'seismic', 'other',
+] as const; // prettier-ignore
+export type Category = (typeof categories)[number];
+
+export interface LoadCase {
+  readonly id: string;
+  readonly title?: string;
+  readonly category: Category;
+  /** Factor on density × A × gravity along −Y. */
+  readonly selfWeight?: number;
+}
+
+export interface NodeLoad {
+  readonly type: 'node';
+  readonly case: string;
+  readonly node: string;
+  readonly fx?: number;
+  readonly fy?: number;
+  readonly fz?: number;
+  readonly mx?: number;
+  readonly my?: number;
+  readonly mz?: number;
+}
+
+export type SettlementLoad = { readonly type: 'settlement'; readonly case: string; readonly node: string } & {
+  readonly [freedom in Freedom]?: number;
+};
+
+export type Measure = 'ratio' | 'length';
+export type LoadAxes = 'global' | 'local' | 'projected';
+
+export interface PointLoad {
+  readonly type: 'point';
+  readonly case: string;
+  readonly member: string;
+  readonly at: number;
+  readonly measure?: Measure;
+  readonly axes?: 'global' | 'local';
+  readonly fx?: number;
+  readonly fy?: number;
+  readonly fz?: number;
+  readonly mx?: number;
+  readonly my?: number;
+  readonly mz?: number;
+}
+
+export interface Intensity {
+  readonly at?: number;
+  readonly wx?: number;
+  readonly wy?: number;
+  readonly wz?: number;
+}
+
+export interface LineLoad {
+  readonly type: 'line';
+  readonly case: string;
+  readonly member: string;
+  readonly axes?: LoadAxes;
+  readonly measure?: Measure;
+  readonly from: Intensity;
+  readonly to: Intensity;
+}
+
+export interface ThermalLoad {
+  readonly type: 'thermal';
+  readonly case: string;
+  readonly member: string;
+  readonly uniform?: number;
+  readonly gradientY?: number;
+  readonly gradientZ?: number;
+}
+
+export interface StrainLoad {
+  readonly type: 'strain';
+  readonly case: string;
+  readonly member: string;
+  readonly elongation: number;
+}
+
+export type Load = NodeLoad | SettlementLoad | PointLoad | LineLoad | ThermalLoad | StrainLoad;
+export type MemberLoad = PointLoad | LineLoad | ThermalLoad | StrainLoad;
+
+export const limitStates = ['strength', 'service', 'other'] as const;
+export type LimitState = (typeof limitStates)[number];
+
+export interface SumCombination {
+  readonly id: string;
+  readonly title?: string;
+  readonly type: 'sum';
+  readonly factors: { readonly [id: string]: number };
+  readonly limitState?: LimitState;
+}
+
+export interface EnvelopeCombination {
+  readonly id: string;
+  readonly title?: string;
+  readonly type: 'envelope';
+  readonly of: readonly string[];
+  readonly limitState?: LimitState;
+}
+
+export type Combination = SumCombination | EnvelopeCombination;
+
+export const STANDARD_GRAVITY = 9.80665;
+
+/** A new plane model with nothing in it but one steel-like material, one section and one permanent case. */
+export function emptyModel(title: string): Model {
+  return {
+    format: 'rigid-beam/model',
+    version: 1,
+    title,
+    space: 'plane',
+    materials: [{ id: 'steel', E: 210e9, nu: 0.3, density: 7850, alpha: 1.2e-5, fy: 355e6 }],
+    sections: [{ id: 'beam', shape: { type: 'i', h: 0.24, b: 0.12, tw: 0.0062, tf: 0.0098, r: 0.015 } }],
+    nodes: [],
+    members: [],
+    supports: [],
+    cases: [{ id: 'G', title: 'Permanent', category: 'permanent', selfWeight: 1 }],
+    loads: [],
+    combinations: [],
+  };
+}

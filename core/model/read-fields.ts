@@ -1,0 +1,184 @@
+import { parseQuantity } from '../quantities/parse';
+import { dimensionWords, type DimensionName } from '../quantities/dimension';
+import { fault, type FaultDetail, type Notice } from './notice';
+import type { Field, Fields } from './schema';
+
+export type Entity = Record<string, unknown>;
+
+/** Collects what a reader finds; a path is built only when something is reported. */
+export class Findings {
+  readonly notices: Notice[] = [];
+  fault(detail: FaultDetail): undefined {
+    this.notices.push(fault(detail));
+    return undefined;
+  }
+  unknownKey(path: string, key: string): void {
+    this.notices.push({
+      code: 'unknown-key',
+      severity: 'note',
+      message: `The key “${key}” at ${path} is not part of the format: it is kept, and has no effect.`,
+      subjects: [],
+      path,
+    });
+  }
+}
+
+export const isObject = (value: unknown): value is Entity => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Reads one object by its table of fields. Values are converted to SI numbers; unknown keys are kept and noted. */
+export function readFields(value: unknown, fields: Fields, path: string, findings: Findings, known: readonly string[] = []): Entity | undefined {
+  if (!isObject(value)) {
+    return findings.fault({ code: 'wrong-type', path, value, what: 'An object was expected here', expected: 'an object', remedy: 'Write { … }' });
+  }
+  const result: Entity = {};
+  for (const key of Object.keys(value)) {
+    const at = path === '' ? key : `${path}.${key}`;
+    if (key === '__proto__') {
+      findings.fault({ code: 'unsafe-key', path: at, value: key, what: 'This key is not allowed', expected: 'another key', remedy: 'Remove it' });
+      continue;
+    }
+    const field = Object.hasOwn(fields, key) ? fields[key] : undefined;
+    if (field) {
+      const read = readField(value[key], field, at, findings);
+      if (read !== undefined) result[key] = read;
+    } else {
+      if (!known.includes(key)) findings.unknownKey(at, key);
+      result[key] = value[key];
+    }
+  }
+  for (const [key, field] of Object.entries(fields)) {
+    if ('required' in field && field.required && !Object.hasOwn(value, key)) {
+      const at = path === '' ? key : `${path}.${key}`;
+      findings.fault({
+        code: 'missing',
+        path: at,
+        value: undefined,
+        what: `“${key}” is missing`,
+        expected: expectation(field),
+        remedy: `Add “${key}”: ${expectation(field)}`,
+      });
+    }
+  }
+  return result;
+}
+
+function readField(value: unknown, field: Field, path: string, findings: Findings): unknown {
+  switch (field.kind) {
+    case 'quantity': {
+      const number = readQuantity(value, field.dimension, path, findings, field.degrees);
+      if (number === undefined || !field.sign) return number;
+      const fits = field.sign === 'positive' ? number > 0 : number >= 0;
+      if (fits) return number;
+      const bound = field.sign === 'positive' ? 'greater than 0' : 'not negative';
+      return findings.fault({
+        code: 'out-of-range',
+        path,
+        value,
+        what: `The number must be ${bound}`,
+        expected: `a number ${bound}`,
+        remedy: `Enter a value that is ${bound}`,
+      });
+    }
+    case 'restraint': {
+      if (value === 'fixed' || value === 'free') return value;
+      const stiffness = readQuantity(value, field.dimension, path, findings);
+      if (stiffness === undefined || stiffness >= 0) return stiffness;
+      return findings.fault({
+        code: 'out-of-range',
+        path,
+        value,
+        what: 'A spring cannot have a negative stiffness',
+        expected: 'a stiffness of 0 or more',
+        remedy: 'Enter a stiffness that is not negative',
+      });
+    }
+    case 'id':
+      if (typeof value === 'string' && value.length >= 1 && value.length <= 64) return value;
+      return findings.fault({
+        code: 'bad-id',
+        path,
+        value,
+        what: 'An id must be a text of 1 to 64 characters',
+        expected: expectation(field),
+        remedy: typeof value === 'number' ? `Write "${value}"` : 'Give a shorter text',
+      });
+    case 'text':
+      if (typeof value === 'string' && value.length <= 500) return value;
+      return findings.fault({ code: 'wrong-type', path, value, what: 'A text of at most 500 characters was expected', expected: expectation(field), remedy: 'Write a text in quotes' });
+    case 'flag':
+      if (typeof value === 'boolean') return value;
+      return findings.fault({ code: 'wrong-type', path, value, what: 'true or false was expected', expected: 'true or false', remedy: 'Write true or false' });
+    case 'choice':
+      if (typeof value === 'string' && field.of.includes(value)) return value;
+      return findings.fault({ code: 'wrong-choice', path, value, what: 'This word is not one of the choices', expected: expectation(field), remedy: `Choose ${expectation(field)}` });
+    case 'object':
+      return readFields(value, field.fields, path, findings);
+    case 'vector':
+      return readVector(value, field.dimension, path, findings);
+    case 'factors':
+      return readFactors(value, path, findings);
+    case 'ids':
+      if (Array.isArray(value) && value.length > 0 && value.every((id) => typeof id === 'string')) return value;
+      return findings.fault({ code: 'wrong-type', path, value, what: 'A list of ids was expected', expected: expectation(field), remedy: 'Name at least one case or combination' });
+  }
+}
+
+/** A finite number in SI, or a text with a unit of the right dimension. Angles marked `degrees` are returned in degrees. */
+export function readQuantity(value: unknown, dimension: DimensionName, path: string, findings: Findings, degrees?: true): number | undefined {
+  const expected = dimension === 'number' ? 'a number' : `a number in SI, or a text with a unit: ${dimensionWords[dimension]}`;
+  if (typeof value === 'number') {
+    if (Number.isFinite(value) && Math.abs(value) < 1e100) return value;
+    return findings.fault({ code: 'not-finite', path, value, what: 'The number is not finite, or beyond all measure', expected, remedy: 'Enter an ordinary number' });
+  }
+  if (typeof value === 'string') {
+    const parsed = parseQuantity(value, dimension);
+    if (parsed.ok && Math.abs(parsed.value) < 1e100) return degrees ? (parsed.value * 180) / Math.PI : parsed.value;
+    const reason = parsed.ok ? 'the number is beyond all measure' : parsed.reason;
+    return findings.fault({ code: 'bad-quantity', path, value, what: `This cannot be read as ${dimensionWords[dimension]}: ${reason}`, expected, remedy: `Write ${expected}` });
+  }
+  return findings.fault({ code: 'wrong-type', path, value, what: 'A number was expected', expected, remedy: `Write ${expected}` });
+}
+
+function readVector(value: unknown, dimension: DimensionName, path: string, findings: Findings): number[] | undefined {
+  if (!Array.isArray(value) || value.length !== 3) {
+    return findings.fault({ code: 'wrong-type', path, value, what: 'A list of three numbers was expected', expected: 'three numbers', remedy: 'Write [x, y, z]' });
+  }
+  const numbers = value.map((part, i) => readQuantity(part, dimension, `${path}[${i}]`, findings));
+  return numbers.every((part) => part !== undefined) ? (numbers as number[]) : undefined;
+}
+
+function readFactors(value: unknown, path: string, findings: Findings): Entity | undefined {
+  if (!isObject(value) || Object.keys(value).length === 0) {
+    return findings.fault({ code: 'wrong-type', path, value, what: 'Factors by case were expected', expected: 'an object such as { "G": 1.35 }', remedy: 'Name at least one case with its factor' });
+  }
+  const result: Entity = {};
+  for (const key of Object.keys(value)) {
+    const factor = readQuantity(value[key], 'number', `${path}.${key}`, findings);
+    if (factor !== undefined) Object.defineProperty(result, key, { value: factor, enumerable: true, configurable: true, writable: true });
+  }
+  return result;
+}
+
+function expectation(field: Field): string {
+  switch (field.kind) {
+    case 'quantity':
+    case 'vector':
+      return dimensionWords[field.dimension];
+    case 'restraint':
+      return '"fixed", "free" or a stiffness';
+    case 'id':
+      return 'a text of 1 to 64 characters';
+    case 'text':
+      return 'a text';
+    case 'flag':
+      return 'true or false';
+    case 'choice':
+      return `one of ${field.of.join(', ')}`;
+    case 'object':
+      return 'an object';
+    case 'factors':
+      return 'factors by case';
+    case 'ids':
+      return 'a list of ids';
+  }
+}

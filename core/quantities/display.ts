@@ -1,0 +1,30 @@
+/** The units that a project shows; what is stored stays SI. */
+export interface DisplayUnits {
+  readonly length: string;
+  readonly force: string;
+  readonly moment: string;
+  readonly stress: string;
+  readonly deflection: string;
+  readonly section: string;
+}
+
+export const defaultDisplay: DisplayUnits = {
+  length: 'm',
+  force: 'kN',
+  moment: 'kN·m',
+  stress: 'MPa',
+  deflection: 'mm',
+  section: 'cm',
+};
+
+/** Which units each display choice may name. */
+export const displayChoices: Record<keyof DisplayUnits, readonly string[]> = {
+  length: ['m', 'mm', 'cm', 'ft', 'in'],
+  force: ['N', 'kN', 'MN', 'lbf', 'kip'],
+  moment: ['N·m', 'kN·m', 'MN·m', 'kN·cm', 'lbf·ft', 'kip·ft', 'kip·in'],
+  stress: ['Pa', 'kPa', 'MPa', 'GPa', 'psi', 'ksi'],
+  deflection: ['mm', 'cm', 'm', 'in', 'ft'],
+  section: ['cm', 'mm', 'm', 'in'],
+};
+
+export const intensityUnit = (display: DisplayUnits): string => `${display.force}/${display.length}`;

@@ -1,0 +1,35 @@
+import { memberCount, type Structure } from '../stiffness/structure';
+
+/** The pieces of all members: piece k of member m runs from `from[k]` to `to[k]` (metres from the start), first[m] ≤ k < first[m+1]. */
+export interface Pieces {
+  readonly first: Int32Array;
+  readonly from: Float64Array;
+  readonly to: Float64Array;
+}
+
+/** Positions closer than this part of the length are one. */
+export const COINCIDENT = 1e-9;
+
+/** Cuts every member where any load of any case begins, ends or stands, so that all cases share the pieces and can be added. */
+export function pieces(s: Structure): Pieces {
+  const first = new Int32Array(memberCount(s) + 1);
+  const from: number[] = [];
+  const to: number[] = [];
+  for (let m = 0; m < memberCount(s); m++) {
+    const L = s.lengths[m]!;
+    const cuts = [0, L];
+    const { lineLoads, pointLoads } = s;
+    for (let i = lineLoads.first[m]!; i < lineLoads.first[m + 1]!; i++) cuts.push(lineLoads.values[6 * i]!, lineLoads.values[6 * i + 1]!);
+    for (let i = pointLoads.first[m]!; i < pointLoads.first[m + 1]!; i++) cuts.push(pointLoads.values[4 * i]!);
+    cuts.sort((a, b) => a - b);
+    let last = 0;
+    for (const cut of cuts) {
+      if (cut - last <= COINCIDENT * L || (cut < L && L - cut <= COINCIDENT * L)) continue;
+      from.push(last);
+      to.push(cut);
+      last = cut;
+    }
+    first[m + 1] = from.length;
+  }
+  return { first, from: Float64Array.from(from), to: Float64Array.from(to) };
+}

@@ -1,0 +1,64 @@
+/** A polynomial Σ c[first+k]·s^k, k = 0…degree, as a window into an array of coefficients. */
+export function evaluate(c: Float64Array, first: number, degree: number, s: number): number {
+  let value = c[first + degree]!;
+  for (let k = degree - 1; k >= 0; k--) value = value * s + c[first + k]!;
+  return value;
+}
+
+/** Coefficients of the derivative. */
+export function derivative(c: Float64Array): Float64Array {
+  return Float64Array.from({ length: Math.max(1, c.length - 1) }, (_, k) => (k + 1) * (c[k + 1] ?? 0));
+}
+
+/**
+ * The points in (0, length) where the polynomial changes its sign, ascending. Between neighbouring zeros of the derivative the
+ * polynomial is monotonic (Rolle), so each sign change is bracketed and found to the last digits by bisection and Newton steps.
+ * Zeros where the sign does not change are not reported: neither an extreme of an integral nor a crossing lies there.
+ */
+export function signChanges(c: Float64Array, length: number): number[] {
+  const scaled = c.map((value, k) => value * length ** k);
+  const size = scaled.reduce((max, value) => Math.max(max, Math.abs(value)), 0);
+  if (size === 0) return [];
+  // Coefficients that are rounding beside the largest one would otherwise make up sign changes.
+  return changesOnUnit(scaled.map((value) => (Math.abs(value) < 1e-14 * size ? 0 : value))).map((t) => t * length);
+}
+
+function changesOnUnit(c: Float64Array): number[] {
+  let degree = c.length - 1;
+  while (degree > 0 && c[degree] === 0) degree--;
+  if (degree === 0) return [];
+  const p = c.subarray(0, degree + 1);
+  if (degree === 1) {
+    const t = -p[0]! / p[1]!;
+    return t > 0 && t < 1 ? [t] : [];
+  }
+  const stops = [0, ...changesOnUnit(derivative(p)), 1];
+  const roots: number[] = [];
+  for (let i = 0; i + 1 < stops.length; i++) {
+    const [a, b] = [stops[i]!, stops[i + 1]!];
+    const [fa, fb] = [evaluate(p, 0, degree, a), evaluate(p, 0, degree, b)];
+    if (fa * fb < 0) roots.push(bracketed(p, degree, a, b, fa));
+    else if (fb === 0 && b < 1) {
+      const beyond = evaluate(p, 0, degree, (b + (stops[i + 2] ?? 1)) / 2);
+      if (fa * beyond < 0) roots.push(b);
+    }
+  }
+  return roots;
+}
+
+function bracketed(p: Float64Array, degree: number, from: number, to: number, valueFrom: number): number {
+  let [a, b] = [from, to];
+  const slope = derivative(p);
+  let x = (a + b) / 2;
+  for (let step = 0; step < 100 && b - a > 1e-16; step++) {
+    const value = evaluate(p, 0, degree, x);
+    if (value === 0) return x;
+    if (value * valueFrom > 0) a = x;
+    else b = x;
+    const newton = x - value / evaluate(slope, 0, degree - 1, x);
+    const next = newton > a && newton < b ? newton : (a + b) / 2;
+    if (next === x) return x;
+    x = next;
+  }
+  return x;
+}

@@ -1,0 +1,44 @@
+import { lineQuantities, degreeOf, offsetOf, PIECE_WIDTH, type LineQuantity } from './quantities';
+import { evaluate } from './polynomial';
+import type { LinearOutcome, Solution } from './results';
+
+/** Which end force shows a quantity beyond the last or before the first load: index among 6 and sign. */
+const AT_ENDS: Partial<Record<LineQuantity, readonly [number, number, number, number]>> = {
+  N: [0, -1, 3, 1],
+  Vy: [1, 1, 4, -1],
+  Mz: [2, -1, 5, 1],
+};
+
+/** Values of an internal force just outside a member's first and last load: at its start and at its end. Undefined for u and v, which do not jump. */
+export function endValues(linear: LinearOutcome, m: number, quantity: LineQuantity): readonly [number, number] | undefined {
+  const rule = AT_ENDS[quantity];
+  return rule && [rule[1] * linear.ends[6 * m + rule[0]]!, rule[3] * linear.ends[6 * m + rule[2]]!];
+}
+
+/** The polynomial of a quantity on piece k, in s = x − from. */
+export const pieceOf = (linear: LinearOutcome, k: number, quantity: LineQuantity): Float64Array =>
+  linear.coefficients.subarray(k * PIECE_WIDTH + offsetOf(quantity), k * PIECE_WIDTH + offsetOf(quantity) + degreeOf(quantity) + 1);
+
+/** The piece on which x lies; at a cut the one behind it, at the member's end the last. */
+export function pieceAt(solution: Solution, m: number, x: number): number {
+  const { first, to } = solution.pieces;
+  const last = first[m + 1]! - 1;
+  const slack = 1e-9 * solution.structure.lengths[m]!;
+  let k = first[m]!;
+  while (k < last && to[k]! <= x + slack) k++;
+  return k;
+}
+
+/**
+ * A quantity of a linear outcome at x metres from the member's start: just behind a jump, except at the member's end, where it is
+ * the value just before it.
+ */
+export function valueAt(solution: Solution, linear: LinearOutcome, m: number, quantity: LineQuantity, x: number): number {
+  const k = pieceAt(solution, m, x);
+  return evaluate(linear.coefficients, k * PIECE_WIDTH + offsetOf(quantity), degreeOf(quantity), x - solution.pieces.from[k]!);
+}
+
+/** All quantities of a member at x. */
+export function valuesAt(solution: Solution, linear: LinearOutcome, m: number, x: number): Record<LineQuantity, number> {
+  return Object.fromEntries(lineQuantities.map((quantity) => [quantity, valueAt(solution, linear, m, quantity, x)])) as Record<LineQuantity, number>;
+}

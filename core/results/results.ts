@@ -1,0 +1,47 @@
+import type { Outcome } from '../combinations/outcomes';
+import type { Notice } from '../model/notice';
+import type { Mechanism } from '../stability/mechanism';
+import type { Structure } from '../stiffness/structure';
+import type { Pieces } from './breakpoints';
+
+/** Loads or reactions added up: fx, fy and mz about the origin. */
+export type Resultant = readonly [number, number, number];
+
+export interface Equilibrium {
+  readonly applied: Resultant;
+  readonly reactions: Resultant;
+  /** The largest component of applied + reactions, over the largest applied component (over the largest reaction where nothing is applied). */
+  readonly residual: number;
+}
+
+/** Results of one case or sum. All in SI. */
+export interface LinearOutcome {
+  /** 3n, global: ux, uy, rz. */
+  readonly displacements: Float64Array;
+  /** 3n, global: fx, fy, mz that the support exerts on the structure; zero where there is none. */
+  readonly reactions: Float64Array;
+  /** 6m, local: what the nodes exert on the member's ends. */
+  readonly ends: Float64Array;
+  /** PIECE_WIDTH numbers a piece: the diagrams as polynomials. */
+  readonly coefficients: Float64Array;
+  readonly equilibrium: Equilibrium;
+}
+
+/** A solved model. Names stand in `structure.names` and `outcomes`; everything else is by index. */
+export interface Solution {
+  readonly structure: Structure;
+  readonly outcomes: readonly Outcome[];
+  /** By outcome; undefined for envelopes, which are read from their parts. */
+  readonly linear: readonly (LinearOutcome | undefined)[];
+  readonly pieces: Pieces;
+  /** Nodes with a support. */
+  readonly supported: Uint8Array;
+}
+
+export interface Results {
+  readonly status: 'solved' | 'unstable' | 'invalid';
+  readonly notices: readonly Notice[];
+  readonly mechanisms: readonly Mechanism[];
+  /** Present exactly when the status is `solved`. */
+  readonly solution?: Solution;
+}

@@ -1,0 +1,26 @@
+import { equilibriumOf } from './equilibrium';
+import type { LinearOutcome, Resultant } from './results';
+
+/** The weighted sum of solved cases; nothing is solved again. */
+export function sumOutcomes(solved: readonly LinearOutcome[], factors: Float64Array): LinearOutcome {
+  const add = (pick: (outcome: LinearOutcome) => Float64Array | Resultant, length: number): Float64Array => {
+    const sum = new Float64Array(length);
+    solved.forEach((outcome, c) => {
+      const factor = factors[c]!;
+      if (factor !== 0) pick(outcome).forEach((value, i) => (sum[i]! += factor * value));
+    });
+    return sum;
+  };
+  const first = solved[0]!;
+  const displacements = add((outcome) => outcome.displacements, first.displacements.length);
+  const reactions = add((outcome) => outcome.reactions, first.reactions.length);
+  const ends = add((outcome) => outcome.ends, first.ends.length);
+  const coefficients = add((outcome) => outcome.coefficients, first.coefficients.length);
+  const resultant = (pick: (outcome: LinearOutcome) => Resultant): Resultant => Array.from(add(pick, 3)) as unknown as Resultant;
+  const equilibrium = equilibriumOf(
+    resultant((outcome) => outcome.equilibrium.applied),
+    resultant((outcome) => outcome.equilibrium.reactions),
+    [reactions, ends],
+  );
+  return { displacements, reactions, ends, coefficients, equilibrium };
+}

@@ -1,0 +1,12 @@
+import type { Section, SectionProperties } from '../model/model';
+import { shapeFault, shapeProperties } from './shape-properties';
+
+const keys = ['A', 'Iz', 'Iy', 'J', 'Ay', 'Az', 'Wz', 'Wy', 'Iyz'] as const;
+
+/** Properties of a section: computed from its shape where it has one; a property given beside the shape wins. SI. */
+export function sectionProperties(section: Section): SectionProperties {
+  const computed = section.shape && shapeFault(section.shape) === undefined ? shapeProperties(section.shape) : {};
+  const given: { -readonly [key in keyof SectionProperties]: SectionProperties[key] } = {};
+  for (const key of keys) if (section[key] !== undefined) given[key] = section[key];
+  return { ...computed, ...given };
+}

@@ -1,0 +1,157 @@
+import type { SectionProperties, Shape, ShapeType } from '../model/model';
+import { compose, filletPart, rectanglePart, type Part } from './parts';
+
+type Dimension = Exclude<keyof Shape, 'type'>;
+
+/** What each shape needs. A new shape is added here, in `rules` and in `builders`. */
+export const shapeDimensions: { readonly [type in ShapeType]: { readonly needs: readonly Dimension[]; readonly may: readonly Dimension[] } } = {
+  i: { needs: ['h', 'b', 'tw', 'tf'], may: ['r', 'bTop', 'tfTop'] },
+  channel: { needs: ['h', 'b', 'tw', 'tf'], may: ['r'] },
+  angle: { needs: ['h', 'b', 't'], may: ['r'] },
+  tee: { needs: ['h', 'b', 'tw', 'tf'], may: ['r'] },
+  rhs: { needs: ['h', 'b', 't'], may: ['ro'] },
+  chs: { needs: ['d', 't'], may: [] },
+  rectangle: { needs: ['h', 'b'], may: [] },
+  round: { needs: ['d'], may: [] },
+  general: { needs: [], may: [] },
+};
+
+type Dimensions = { readonly [dimension in Dimension]: number };
+
+/** All dimensions with their defaults: no radius, equal flanges. */
+function dimensionsOf(shape: Shape): Dimensions {
+  const { h = 0, b = 0, tw = 0, tf = 0, r = 0, t = 0, ro = 0, d = 0 } = shape;
+  return { h, b, tw, tf, r, t, ro, d, bTop: shape.bTop ?? b, tfTop: shape.tfTop ?? tf };
+}
+
+/** The first thing about a shape's dimensions that cannot be built, in words; undefined when it is sound. */
+export function shapeFault(shape: Shape): string | undefined {
+  const missing = shapeDimensions[shape.type].needs.filter((key) => shape[key] === undefined);
+  if (missing.length > 0) return `the dimension ${missing.join(', ')} is missing`;
+  const s = dimensionsOf(shape);
+  const rules: { readonly [type in ShapeType]: readonly [boolean, string][] } = {
+    i: [
+      [s.tf + s.tfTop < s.h, 'the flanges are thicker than the depth'],
+      [s.tw <= Math.min(s.b, s.bTop), 'the web is thicker than a flange is wide'],
+      [2 * s.r <= s.h - s.tf - s.tfTop && s.tw + 2 * s.r <= Math.min(s.b, s.bTop), 'the root radius does not fit'],
+    ],
+    channel: [
+      [2 * s.tf < s.h, 'the flanges are thicker than the depth'],
+      [s.tw < s.b, 'the web is thicker than the flanges are wide'],
+      [2 * s.r <= s.h - 2 * s.tf && s.tw + s.r <= s.b, 'the root radius does not fit'],
+    ],
+    angle: [
+      [s.t < s.h && s.t < s.b, 'the legs are thicker than they are long'],
+      [s.t + s.r <= Math.min(s.h, s.b), 'the root radius does not fit'],
+    ],
+    tee: [
+      [s.tf < s.h, 'the flange is thicker than the depth'],
+      [s.tw <= s.b, 'the web is thicker than the flange is wide'],
+      [s.r <= s.h - s.tf && s.tw + 2 * s.r <= s.b, 'the root radius does not fit'],
+    ],
+    rhs: [
+      [2 * s.t < Math.min(s.h, s.b), 'the wall is thicker than half the side'],
+      [2 * s.ro <= Math.min(s.h, s.b), 'the outer radius does not fit'],
+    ],
+    chs: [[2 * s.t < s.d, 'the wall is thicker than the radius']],
+    rectangle: [],
+    round: [],
+    general: [],
+  };
+  return rules[shape.type].find(([sound]) => !sound)?.[1];
+}
+
+/**
+ * A, Iz, Iy, Iyz, Ay, Az, Wz, Wy of a sound shape, exactly, with root radii and square toes; shear areas as the model format
+ * defines them. The torsion constant J is left out: plane models do not need it.
+ */
+export function shapeProperties(shape: Shape): SectionProperties {
+  const s = dimensionsOf(shape);
+  switch (shape.type) {
+    case 'general':
+      return {};
+    case 'rectangle':
+      return solid(s.b * s.h, (s.b * s.h ** 3) / 12, (s.h * s.b ** 3) / 12, s.h, s.b, 5 / 6);
+    case 'round': {
+      const I = (Math.PI * s.d ** 4) / 64;
+      return solid((Math.PI * s.d ** 2) / 4, I, I, s.d, s.d, 0.9);
+    }
+    case 'chs': {
+      const inner = s.d - 2 * s.t;
+      const I = (Math.PI * (s.d ** 4 - inner ** 4)) / 64;
+      return solid((Math.PI * (s.d ** 2 - inner ** 2)) / 4, I, I, s.d, s.d, 0.5);
+    }
+    case 'rhs': {
+      const parts = roundedBox(s.h, s.b, s.ro).concat(roundedBox(s.h - 2 * s.t, s.b - 2 * s.t, Math.max(0, s.ro - s.t)).map(negative));
+      return built(parts, [-s.h / 2, s.h / 2], [-s.b / 2, s.b / 2], 2 * s.t * (s.h - s.t), 2 * s.t * (s.b - s.t));
+    }
+    default:
+      return open(shape.type, s);
+  }
+}
+
+function solid(A: number, Iz: number, Iy: number, h: number, b: number, shear: number): SectionProperties {
+  return { A, Iz, Iy, Ay: shear * A, Az: shear * A, Wz: (2 * Iz) / h, Wy: (2 * Iy) / b, Iyz: 0 };
+}
+
+const negative = (part: Part): Part => ({ ...part, area: -part.area, ownZ: -part.ownZ, ownY: -part.ownY, ownYZ: -part.ownYZ });
+
+function roundedBox(h: number, b: number, r: number): Part[] {
+  const parts = [rectanglePart(-h / 2, h / 2, -b / 2, b / 2)];
+  if (r > 0) for (const y of [-1, 1]) for (const z of [-1, 1]) parts.push(negative(filletPart((y * h) / 2, (z * b) / 2, r, -y, -z)));
+  return parts;
+}
+
+/** Open shapes: web and flanges with the fillets at their roots. The origin is the lower left corner of the outline. */
+function open(type: 'i' | 'channel' | 'angle' | 'tee', s: Dimensions): SectionProperties {
+  const { h, b, tw, tf, r, t, bTop, tfTop } = s;
+  switch (type) {
+    case 'i': {
+      const parts = [
+        rectanglePart(0, tf, -b / 2, b / 2),
+        rectanglePart(tf, h - tfTop, -tw / 2, tw / 2),
+        rectanglePart(h - tfTop, h, -bTop / 2, bTop / 2),
+        ...[-1, 1].flatMap((z) => [filletPart(tf, (z * tw) / 2, r, 1, z), filletPart(h - tfTop, (z * tw) / 2, r, -1, z)]),
+      ];
+      const widest = Math.max(b, bTop) / 2;
+      return built(parts, [0, h], [-widest, widest], tw * (h - (tf + tfTop) / 2), (5 / 6) * (b * tf + bTop * tfTop));
+    }
+    case 'channel': {
+      const parts = [
+        rectanglePart(0, tf, 0, b),
+        rectanglePart(tf, h - tf, 0, tw),
+        rectanglePart(h - tf, h, 0, b),
+        filletPart(tf, tw, r, 1, 1),
+        filletPart(h - tf, tw, r, -1, 1),
+      ];
+      return built(parts, [0, h], [0, b], tw * (h - tf), (5 / 6) * 2 * b * tf);
+    }
+    case 'angle': {
+      const parts = [rectanglePart(0, t, 0, b), rectanglePart(t, h, 0, t), filletPart(t, t, r, 1, 1)];
+      return built(parts, [0, h], [0, b], undefined, undefined);
+    }
+    case 'tee': {
+      const parts = [
+        rectanglePart(h - tf, h, -b / 2, b / 2),
+        rectanglePart(0, h - tf, -tw / 2, tw / 2),
+        ...[-1, 1].map((z) => filletPart(h - tf, (z * tw) / 2, r, -1, z)),
+      ];
+      return built(parts, [0, h], [-b / 2, b / 2], tw * (h - tf), (5 / 6) * b * tf);
+    }
+  }
+}
+
+function built(
+  parts: readonly Part[],
+  yRange: readonly [number, number],
+  zRange: readonly [number, number],
+  Ay: number | undefined,
+  Az: number | undefined,
+): SectionProperties {
+  const { A, y, z, Iz, Iy, Iyz } = compose(parts);
+  const Wz = Iz / Math.max(yRange[1] - y, y - yRange[0]);
+  const Wy = Iy / Math.max(zRange[1] - z, z - zRange[0]);
+  // Symmetric shapes: rounding must not turn a zero product into a skewed section.
+  const product = Math.abs(Iyz) < 1e-12 * Math.sqrt(Iz * Iy) ? 0 : Iyz;
+  return { A, Iz, Iy, Iyz: product, Wz, Wy, ...(Ay !== undefined && { Ay }), ...(Az !== undefined && { Az }) };
+}

@@ -1,0 +1,148 @@
+import type { Model, Section } from '../model/model';
+import { fault, type Notice } from '../model/notice';
+import { sectionProperties } from '../sections/section-properties';
+import { shapeFault } from '../sections/shape-properties';
+
+/**
+ * What keeps a sound model from being solved: nothing there, no support, a section without the properties that its members
+ * need, and features of the format that this version does not analyse yet, each refused by name.
+ */
+export function readinessFaults(model: Model): Notice[] {
+  return [...emptinessFaults(model), ...featureFaults(model), ...sectionFaults(model), ...thermalFaults(model)];
+}
+
+function emptinessFaults(model: Model): Notice[] {
+  if (model.members.length === 0) {
+    return [
+      fault({ code: 'no-members', path: 'members', value: undefined, what: 'There is no member yet', expected: 'at least one member', remedy: 'Draw a member between two nodes' }),
+    ];
+  }
+  const holds = model.supports.some((support) => ['ux', 'uy', 'uz', 'rx', 'ry', 'rz'].some((key) => isHeld(support[key as 'ux'])));
+  if (holds) return [];
+  return [
+    fault({
+      code: 'no-support',
+      path: 'supports',
+      value: undefined,
+      what: 'Nothing holds the structure: there is no support',
+      expected: 'at least one support',
+      remedy: `Support a node, for example node ${model.nodes[0]?.id ?? '1'}`,
+      subjects: model.nodes.slice(0, 1).map((node) => `node ${node.id}`),
+    }),
+  ];
+}
+
+const isHeld = (restraint: unknown): boolean => restraint === 'fixed' || (typeof restraint === 'number' && restraint > 0);
+
+function unsupported(path: string, value: unknown, what: string, remedy: string, subjects: string[] = []): Notice {
+  return fault({ code: 'not-supported-yet', path, value, what: `${what} cannot be analysed in this version yet`, expected: 'a supported feature', remedy, subjects });
+}
+
+function featureFaults(model: Model): Notice[] {
+  const found: Notice[] = [];
+  if (model.space === 'space') found.push(unsupported('space', 'space', 'Space models', 'Describe the structure as a plane model'));
+  model.members.forEach((member, i) => {
+    if (member.behaviour !== 'tensionOnly' && member.behaviour !== 'compressionOnly') return;
+    found.push(
+      unsupported(`members[${i}].behaviour`, member.behaviour, 'Tension-only and compression-only members', 'Make it a truss member', [`member ${member.id}`]),
+    );
+  });
+  model.sections.forEach((section, i) => {
+    if (section.catalogue !== undefined && section.A === undefined) {
+      found.push(unsupported(`sections[${i}].catalogue`, section.catalogue, 'Sections from a catalogue', 'Give the shape or the properties', [`section ${section.id}`]));
+    }
+  });
+  model.supports.forEach((support, i) => {
+    if (support.axes) found.push(unsupported(`supports[${i}].axes`, support.axes, 'Supports with axes of their own', 'Turn the support by “angle”', [`node ${support.node}`]));
+  });
+  return found;
+}
+
+function sectionFaults(model: Model): Notice[] {
+  const found: Notice[] = [];
+  const bends = new Map<string, boolean>();
+  for (const member of model.members) {
+    const frame = (member.behaviour ?? 'frame') === 'frame';
+    bends.set(member.section, (bends.get(member.section) ?? false) || frame);
+  }
+  model.sections.forEach((section, i) => {
+    const path = `sections[${i}]`;
+    const shapeTrouble = section.shape && shapeFault(section.shape);
+    if (shapeTrouble) {
+      found.push(
+        fault({ code: 'bad-shape', path: `${path}.shape`, value: section.shape, what: `The shape of section “${section.id}” cannot be built: ${shapeTrouble}`, expected: 'dimensions that fit together', remedy: 'Correct the dimensions', subjects: [`section ${section.id}`] }),
+      );
+      return;
+    }
+    const used = bends.get(section.id);
+    if (used === undefined || section.catalogue !== undefined) return;
+    const needs = neededProperties(model, section, used);
+    for (const key of needs) {
+      if (sectionProperties(section)[key] !== undefined) continue;
+      found.push(
+        fault({ code: 'missing-property', path: `${path}.${key}`, value: undefined, what: `Section “${section.id}” has no ${key}, and its members need it`, expected: `${key} greater than 0`, remedy: `Give ${key}, or a shape`, subjects: [`section ${section.id}`] }),
+      );
+    }
+  });
+  return found;
+}
+
+function neededProperties(model: Model, section: Section, bends: boolean): ('A' | 'Iz' | 'Iy')[] {
+  if (!bends) return ['A'];
+  const lying = model.members.some((member) => member.section === section.id && Math.abs((member.roll ?? 0) % 180) === 90);
+  const upright = model.members.some((member) => member.section === section.id && (member.roll ?? 0) % 180 === 0);
+  return ['A', ...(upright ? (['Iz'] as const) : []), ...(lying ? (['Iy'] as const) : [])];
+}
+
+function thermalFaults(model: Model): Notice[] {
+  const materials = new Map(model.materials.map((material, i) => [material.id, { material, i }]));
+  const members = new Map(model.members.map((member) => [member.id, member]));
+  const bare = new Map<string, number>();
+  for (const load of model.loads) {
+    const found = load.type === 'thermal' ? materials.get(members.get(load.member)?.material ?? '') : undefined;
+    if (found && found.material.alpha === undefined) bare.set(found.material.id, found.i);
+  }
+  return [...bare].map(([id, i]) =>
+    fault({ code: 'missing-property', path: `materials[${i}].alpha`, value: undefined, what: `Material “${id}” has no thermal expansion, and a temperature acts on its members`, expected: 'alpha per K', remedy: 'Give alpha', subjects: [`material ${id}`] }),
+  );
+}
+
+/** Things worth saying about a model that can be solved. */
+export function readinessNotes(model: Model): Notice[] {
+  const used = new Set(model.members.flatMap((member) => [member.start, member.end]));
+  const notes: Notice[] = [];
+  for (const node of model.nodes) {
+    if (used.has(node.id)) continue;
+    notes.push({ code: 'node-without-member', severity: 'note', message: `Node ${node.id} belongs to no member.`, subjects: [`node ${node.id}`] });
+  }
+  notes.push(...weightlessNotes(model));
+  if (!model.analysis?.shearDeformation) return notes;
+  const materials = new Map(model.materials.map((material) => [material.id, material]));
+  const stiff = model.members.filter((member) => {
+    const material = materials.get(member.material);
+    return member.behaviour !== 'truss' && material?.G === undefined && material?.nu === undefined;
+  });
+  if (stiff.length > 0) {
+    notes.push({
+      code: 'no-shear-modulus',
+      severity: 'warning',
+      message: `Shear deformation is switched on, but the material of ${stiff.length} members has neither G nor nu: they are taken as rigid in shear.`,
+      subjects: stiff.slice(0, 20).map((member) => `member ${member.id}`),
+    });
+  }
+  return notes;
+}
+
+
+function weightlessNotes(model: Model): Notice[] {
+  if (!model.cases.some((loadCase) => (loadCase.selfWeight ?? 0) !== 0)) return [];
+  const used = new Set(model.members.map((member) => member.material));
+  return model.materials
+    .filter((material) => used.has(material.id) && material.density === undefined)
+    .map(({ id }) => ({
+      code: 'no-density',
+      severity: 'warning',
+      message: `Self weight is switched on, but material ${id} has no density: its members weigh nothing.`,
+      subjects: [`material ${id}`],
+    }));
+}

@@ -1,0 +1,13 @@
+import { build } from 'esbuild';
+
+/** Bundles the command into one file that Node runs without TypeScript. */
+await build({
+  entryPoints: ['cli/src/main.ts'],
+  outfile: 'cli/dist/rigid-beam.mjs',
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  logLevel: 'warning',
+  banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
+});
