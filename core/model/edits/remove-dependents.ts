@@ -1,0 +1,51 @@
+import type { Draft } from 'immer';
+import type { Model } from '../model';
+import type { KeyedList } from './intent';
+
+/**
+ * What cannot stay when entries are removed: the members, supports and loads of a node, the loads of a member, the loads of a case
+ * and its part in combinations. Sections and materials in use are not removed with their members; the check refuses that instead.
+ */
+export function removeDependents(draft: Draft<Model>, list: KeyedList, gone: ReadonlySet<string>): void {
+  switch (list) {
+    case 'nodes': {
+      const members = new Set(draft.members.filter((member) => gone.has(member.start) || gone.has(member.end)).map((member) => member.id));
+      draft.members = draft.members.filter((member) => !members.has(member.id));
+      draft.supports = draft.supports.filter((support) => !gone.has(support.node));
+      draft.loads = draft.loads.filter((load) => !('node' in load ? gone.has(load.node) : members.has(load.member)));
+      return;
+    }
+    case 'members':
+      draft.loads = draft.loads.filter((load) => !('member' in load && gone.has(load.member)));
+      return;
+    case 'supports':
+      draft.loads = draft.loads.filter((load) => !(load.type === 'settlement' && gone.has(load.node)));
+      return;
+    case 'cases':
+      draft.loads = draft.loads.filter((load) => !gone.has(load.case));
+      removeFromCombinations(draft, gone);
+      return;
+    case 'combinations':
+      removeFromCombinations(draft, gone);
+      return;
+    default:
+      return;
+  }
+}
+
+/** Takes ids out of all combinations; a combination left with nothing goes too, and so on. */
+function removeFromCombinations(draft: Draft<Model>, gone: ReadonlySet<string>): void {
+  const emptied = new Set<string>();
+  for (const combination of draft.combinations) {
+    if (combination.type === 'sum') {
+      for (const id of gone) delete combination.factors[id];
+      if (Object.keys(combination.factors).length === 0) emptied.add(combination.id);
+    } else {
+      combination.of = combination.of.filter((id) => !gone.has(id));
+      if (combination.of.length === 0) emptied.add(combination.id);
+    }
+  }
+  if (emptied.size === 0) return;
+  draft.combinations = draft.combinations.filter((combination) => !emptied.has(combination.id));
+  removeFromCombinations(draft, emptied);
+}

@@ -1,0 +1,128 @@
+import { governing, type Stretch } from '@rigid-beam/core/results/envelope';
+import { evaluate } from '@rigid-beam/core/results/polynomial';
+import { degreeOf, type LineQuantity } from '@rigid-beam/core/results/quantities';
+import { pieceOf } from '@rigid-beam/core/results/read';
+import type { Solution } from '@rigid-beam/core/results/results';
+import { worldPath, type Ink, type Item } from './display-list';
+import { pointOn, type DrawnMember } from './geometry';
+import type { View } from './view';
+
+export type ForceQuantity = 'N' | 'Vy' | 'Mz';
+
+/** Line styles tell the quantities apart without colour: dashes and the spacing of the ordinates in pixels. */
+const STYLES: Record<ForceQuantity, { readonly dash?: readonly number[]; readonly spacing: number }> = {
+  N: { spacing: 22 },
+  Vy: { dash: [7, 3], spacing: 12 },
+  Mz: { spacing: 8 },
+};
+
+export const inkOf = (quantity: ForceQuantity, value: number): Ink => (quantity === 'Vy' ? 'shear' : quantity === 'Mz' ? 'moment' : value >= 0 ? 'tension' : 'compression');
+
+/** Positive N and V stand on local +y; a positive moment, tension below, on −y: on the tension face. */
+const sideOf = (quantity: ForceQuantity): 1 | -1 => (quantity === 'Mz' ? -1 : 1);
+
+/** A point of a diagram: metres along the member, and the value. */
+interface Sample {
+  readonly x: number;
+  readonly value: number;
+}
+
+/** The diagram of one member: for an envelope the upper and the lower curve. `metresPerUnit` is the drawing's scale. */
+export function diagramItems(solution: Solution, outcome: number, member: DrawnMember, quantity: ForceQuantity, metresPerUnit: number, view: View): Item[] {
+  const kind = solution.outcomes[outcome]!;
+  const whole: Stretch[] = [];
+  for (let k = solution.pieces.first[member.index]!; k < solution.pieces.first[member.index + 1]!; k++) {
+    whole.push({ from: solution.pieces.from[k]!, to: solution.pieces.to[k]!, piece: k, outcome });
+  }
+  if (kind.kind !== 'envelope') return curve(samplesOf(solution, whole, quantity), member, quantity, metresPerUnit, view);
+  return ([1, -1] as const).flatMap((side) =>
+    curve(samplesOf(solution, governing(solution, kind.parts, member.index, quantity, side), quantity), member, quantity, metresPerUnit, view),
+  );
+}
+
+function samplesOf(solution: Solution, stretches: readonly Stretch[], quantity: LineQuantity): Sample[] {
+  const samples: Sample[] = [];
+  for (const { from, to, piece, outcome } of stretches) {
+    const polynomial = pieceOf(solution.linear[outcome]!, piece, quantity);
+    const start = solution.pieces.from[piece]!;
+    const straight = polynomial.subarray(2).every((c) => Math.abs(c) * (to - from) ** 2 < 1e-9 * Math.max(Math.abs(polynomial[0]!), Math.abs(polynomial[1]! * (to - from))));
+    const count = straight ? 1 : 20;
+    for (let i = 0; i <= count; i++) {
+      const x = from + ((to - from) * i) / count;
+      samples.push({ x, value: evaluate(polynomial, 0, degreeOf(quantity), x - start) });
+    }
+  }
+  return samples;
+}
+
+function curve(samples: readonly Sample[], member: DrawnMember, quantity: ForceQuantity, metresPerUnit: number, view: View): Item[] {
+  const factor = sideOf(quantity) * metresPerUnit;
+  const place = ({ x, value }: Sample): [number, number] => {
+    const [px, py] = pointOn(member, x);
+    return [px + member.ey[0] * factor * value, py + member.ey[1] * factor * value];
+  };
+  const style = STYLES[quantity];
+  const w = view.weight;
+  return signRuns(samples).flatMap((run): Item[] => {
+    const first = run[0]!;
+    const last = run[run.length - 1]!;
+    const ink = inkOf(quantity, run.reduce((sum, { value }) => sum + value, 0));
+    const outline = [...pointOn(member, first.x), ...run.flatMap(place), ...pointOn(member, last.x)];
+    const items: Item[] = [
+      worldPath(outline, { closed: true, fill: ink, opacity: 0.09 }),
+      worldPath(outline, { stroke: ink, width: 1.6 * w, ...(style.dash && { dash: style.dash.map((d) => d * w) }) }),
+    ];
+    if (view.weight < 0.8) return items.slice(1);
+    const spacing = style.spacing / view.scale;
+    for (let n = Math.ceil(first.x / spacing); n * spacing < last.x; n++) {
+      const at = between(run, n * spacing);
+      if (at !== undefined) items.push(worldPath([...pointOn(member, n * spacing), ...place({ x: n * spacing, value: at })], { stroke: ink, width: 0.7, opacity: 0.55 }));
+    }
+    return items;
+  });
+}
+
+function between(run: readonly Sample[], x: number): number | undefined {
+  for (let i = 0; i + 1 < run.length; i++) {
+    const [a, b] = [run[i]!, run[i + 1]!];
+    if (b.x > a.x && x >= a.x && x <= b.x) return a.value + ((b.value - a.value) * (x - a.x)) / (b.x - a.x);
+  }
+  return undefined;
+}
+
+/** Cuts samples where the sign changes, so that each part has one colour; the cut lies on the axis. */
+function signRuns(samples: readonly Sample[]): Sample[][] {
+  const runs: Sample[][] = [];
+  let run: Sample[] = [];
+  const size = samples.reduce((largest, { value }) => Math.max(largest, Math.abs(value)), 0);
+  if (size === 0) return [];
+  samples.forEach((sample, i) => {
+    const before = samples[i - 1];
+    if (before && before.value * sample.value < 0) {
+      const x = before.x + ((sample.x - before.x) * before.value) / (before.value - sample.value);
+      run.push({ x, value: 0 });
+      runs.push(run);
+      run = [{ x, value: 0 }];
+    }
+    run.push(sample);
+  });
+  runs.push(run);
+  return runs.filter((part) => part.some(({ value }) => Math.abs(value) > 1e-9 * size));
+}
+
+/** The deflected axis of a member, `factor` times larger than life. */
+export function deflectedPath(solution: Solution, outcome: number, member: DrawnMember, factor: number, view: View): Item {
+  const linear = solution.linear[outcome]!;
+  const points: number[] = [];
+  for (let k = solution.pieces.first[member.index]!; k < solution.pieces.first[member.index + 1]!; k++) {
+    const [from, to] = [solution.pieces.from[k]!, solution.pieces.to[k]!];
+    const [u, v] = [pieceOf(linear, k, 'u'), pieceOf(linear, k, 'v')];
+    for (let i = 0; i <= 12; i++) {
+      const s = ((to - from) * i) / 12;
+      const [x, y] = pointOn(member, from + s);
+      const [du, dv] = [factor * evaluate(u, 0, 3, s), factor * evaluate(v, 0, 5, s)];
+      points.push(x + member.ex[0] * du + member.ey[0] * dv, y + member.ex[1] * du + member.ey[1] * dv);
+    }
+  }
+  return worldPath(points, { stroke: 'deflection', width: 1.6 * view.weight, dash: [2 * view.weight, 2.5 * view.weight] });
+}

@@ -1,0 +1,42 @@
+import { extremes } from '@rigid-beam/core/results/extremes';
+import type { LineQuantity } from '@rigid-beam/core/results/quantities';
+import type { Solution } from '@rigid-beam/core/results/results';
+import { niceBelow } from './nice';
+
+/** The part of the structure's size that the largest ordinate of a diagram takes. */
+const DIAGRAM_PART = 0.13;
+const DEFLECTION_PART = 0.06;
+
+/** Where the largest and the smallest value of a quantity stand in the whole structure. */
+export interface Governing {
+  readonly max: { readonly value: number; readonly member: number; readonly x: number; readonly from: number };
+  readonly min: { readonly value: number; readonly member: number; readonly x: number; readonly from: number };
+}
+
+/** Exact extremes of a quantity over all members; undefined where there is no member. */
+export function governingValues(solution: Solution, outcome: number, quantity: LineQuantity): Governing | undefined {
+  let result: Governing | undefined;
+  solution.structure.names.members.forEach((_, member) => {
+    const { max, min } = extremes(solution, outcome, member, quantity);
+    const slack = result ? 1e-9 * Math.max(Math.abs(result.max.value), Math.abs(result.min.value)) : 0;
+    result = {
+      max: !result || max.value > result.max.value + slack ? { ...max, member } : result.max,
+      min: !result || min.value < result.min.value - slack ? { ...min, member } : result.min,
+    };
+  });
+  return result;
+}
+
+export const largestOf = (governing: Governing | undefined): number => (governing ? Math.max(Math.abs(governing.max.value), Math.abs(governing.min.value)) : 0);
+
+/** Metres of drawing for one N or N·m, such that one metre stands for a round value in the unit shown. */
+export function diagramScale(largest: number, size: number, unitFactor: number, factor: number): { readonly metresPerUnit: number; readonly perMetre: number } {
+  if (!(largest > 0) || !(size > 0)) return { metresPerUnit: 0, perMetre: 0 };
+  const perMetre = unitFactor / niceBelow(unitFactor / (largest / (DIAGRAM_PART * size * factor)));
+  return { metresPerUnit: 1 / perMetre, perMetre };
+}
+
+/** The round factor by which deflections are drawn larger than life. */
+export function deflectionScale(largest: number, size: number, factor: number): number {
+  return largest > 0 && size > 0 ? niceBelow((DEFLECTION_PART * size * factor) / largest) : 0;
+}

@@ -1,0 +1,80 @@
+import type { Model } from '@rigid-beam/core/model/model';
+import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { inUnit } from '@rigid-beam/core/quantities/show';
+import { boundsOf } from './camera';
+import type { Item, Path, Subject } from './display-list';
+import type { View } from './view';
+
+/** Pixels from the structure to the first string, and between strings. */
+const CLEAR = 92;
+const CLEAR_LEFT = 96;
+const STEP = 24;
+/** Bays narrower than this many pixels are drawn without their figure. */
+const NARROWEST = 26;
+
+/** Distinct positions, ascending; those closer than a millimetre are one. */
+export function levels(values: readonly number[]): number[] {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted.filter((value, i) => i === 0 || value - sorted[i - 1]! > 1e-3);
+}
+
+/** A length as a drawing shows it: in the project's unit, to the millimetre, with no unit behind it (the title block names it). */
+export function showDimension(metres: number, unit: string): string {
+  const digits: Record<string, number> = { m: 3, mm: 0, cm: 1, ft: 3, in: 2 };
+  const value = inUnit(metres, unit).toFixed(digits[unit] ?? 3);
+  // Metres keep at least two decimals, so that 3.60 reads as a length and not as a count.
+  return unit === 'm' ? value.replace(/0$/, '') : value.includes('.') ? value.replace(/\.?0+$/, '') : value;
+}
+
+/** Dimension strings along the lower and the left edge: bays and levels, and the whole where there is more than one. */
+export function dimensionItems(model: Model, view: View): Item[] {
+  const box = boundsOf(model.nodes);
+  if (!box) return [];
+  const unit = { ...defaultDisplay, ...model.display }.length;
+  const place = { edge: { x: box.left, y: box.bottom }, unit, view };
+  const bays = levels(model.nodes.map((node) => node.x));
+  const heights = levels(model.nodes.map((node) => node.y));
+  return [...strings('x', bays, place), ...strings('y', heights, place)];
+}
+
+interface Place {
+  readonly edge: { readonly x: number; readonly y: number };
+  readonly unit: string;
+  readonly view: View;
+}
+
+function strings(axis: 'x' | 'y', stops: readonly number[], place: Place): Item[] {
+  if (stops.length < 2) return [];
+  const clear = axis === 'x' ? CLEAR : CLEAR_LEFT;
+  const whole = stops.length > 2 ? string(axis, [stops[0]!, stops[stops.length - 1]!], clear + STEP, place) : [];
+  return [...string(axis, stops, clear, place), ...whole];
+}
+
+function string(axis: 'x' | 'y', stops: readonly number[], reach: number, { edge, unit, view }: Place): Item[] {
+  const vertex = (at: number, along: number, out: number): number[] => (axis === 'x' ? [at, edge.y, along, -reach - out] : [edge.x, at, -reach - out, along]);
+  const line = (vertices: number[], style: Partial<Path> = {}): Item => ({ kind: 'path', vertices: Float64Array.from(vertices), stroke: 'dimension', width: 0.9, ...style });
+  const items: Item[] = [line([...vertex(stops[0]!, -6, 0), ...vertex(stops[stops.length - 1]!, 6, 0)])];
+  stops.forEach((at, i) => {
+    // A slanted tick on the string, and a short witness line towards the structure.
+    items.push(line([...vertex(at, -4, 4), ...vertex(at, 4, -4)], { width: 1.5 }), line([...vertex(at, 0, 5), ...vertex(at, 0, -9)], { opacity: 0.6 }));
+    const next = stops[i + 1];
+    if (next === undefined || (next - at) * view.scale < NARROWEST) return;
+    const subject: Subject = { kind: 'dimension', axis, from: at, to: next };
+    const middle = vertex((at + next) / 2, 0, 0);
+    items.push({
+      kind: 'label',
+      text: showDimension(next - at, unit),
+      x: middle[0]!,
+      y: middle[1]!,
+      dx: axis === 'x' ? 0 : middle[2]! - 3,
+      dy: axis === 'x' ? middle[3]! + 3 : 0,
+      away: axis === 'x' ? [0, 1] : [-1, 0],
+      ink: 'dimension',
+      role: 'dimension',
+      rank: Infinity,
+      subject,
+    });
+  });
+  return items;
+}
+

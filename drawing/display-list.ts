@@ -1,0 +1,102 @@
+/** What a drawn thing stands for; hit-testing and the list for screen readers use it. */
+export type Subject =
+  | { readonly kind: 'node'; readonly id: string }
+  | { readonly kind: 'member'; readonly id: string }
+  | { readonly kind: 'support'; readonly id: string }
+  | { readonly kind: 'load'; readonly index: number }
+  | { readonly kind: 'dimension'; readonly axis: 'x' | 'y'; readonly from: number; readonly to: number }
+  | { readonly kind: 'reaction'; readonly id: string }
+  | { readonly kind: 'extreme'; readonly member: string; readonly x: number };
+
+/** What a line or text means. A painter turns it into a colour of its theme. */
+export type Ink =
+  | 'member'
+  | 'faint'
+  | 'grid'
+  | 'gridStrong'
+  | 'dimension'
+  | 'support'
+  | 'load'
+  | 'reaction'
+  | 'tension'
+  | 'compression'
+  | 'shear'
+  | 'moment'
+  | 'deflection'
+  | 'text'
+  | 'selection'
+  | 'fault'
+  | 'paper';
+
+/** Numbers for each vertex of a path: world X, Y in metres, and an offset in pixels, right and up. */
+export const VERTEX = 4;
+
+/** A line or area. A point lies at its world place, moved by a fixed number of pixels: symbols keep their size when one zooms. */
+export interface Path {
+  readonly kind: 'path';
+  readonly vertices: Float64Array;
+  readonly closed?: boolean;
+  readonly stroke?: Ink;
+  /** Pixels. */
+  readonly width?: number;
+  readonly dash?: readonly number[];
+  readonly fill?: Ink;
+  readonly opacity?: number;
+  readonly subject?: Subject;
+}
+
+export type LabelRole = 'value' | 'extreme' | 'dimension' | 'name' | 'load';
+
+/** A text beside a world point. `away` is the direction, in pixels up and right, in which it prefers to stand. */
+export interface Label {
+  readonly kind: 'label';
+  readonly text: string;
+  readonly x: number;
+  readonly y: number;
+  /** Pixels from the point to where the text would touch. */
+  readonly dx: number;
+  readonly dy: number;
+  readonly away: readonly [number, number];
+  readonly ink: Ink;
+  readonly role: LabelRole;
+  /** Where two texts would collide the one of higher rank stays. Infinity always stays. */
+  readonly rank: number;
+  readonly subject?: Subject;
+}
+
+export type Item = Path | Label;
+export type DisplayList = readonly Item[];
+
+/** A path from world points without offsets: x, y, x, y, … */
+export function worldPath(points: readonly number[], style: Omit<Path, 'kind' | 'vertices'>): Path {
+  const vertices = new Float64Array((points.length / 2) * VERTEX);
+  for (let i = 0; i < points.length / 2; i++) vertices.set([points[2 * i]!, points[2 * i + 1]!, 0, 0], i * VERTEX);
+  return { kind: 'path', vertices, ...style };
+}
+
+/** A symbol: pixel offsets dx, dy, dx, dy, … around one world point, turned by `angle` (radians, anticlockwise). */
+export function symbolPath(x: number, y: number, offsets: readonly number[], style: Omit<Path, 'kind' | 'vertices'>, angle = 0): Path {
+  const [c, s] = [Math.cos(angle), Math.sin(angle)];
+  const vertices = new Float64Array((offsets.length / 2) * VERTEX);
+  for (let i = 0; i < offsets.length / 2; i++) {
+    const [dx, dy] = [offsets[2 * i]!, offsets[2 * i + 1]!];
+    vertices.set([x, y, c * dx - s * dy, s * dx + c * dy], i * VERTEX);
+  }
+  return { kind: 'path', vertices, ...style };
+}
+
+export const sameSubject = (a: Subject | undefined, b: Subject | undefined): boolean => a !== undefined && b !== undefined && subjectKey(a) === subjectKey(b);
+
+/** A key that two subjects share exactly when they are the same thing. */
+export function subjectKey(subject: Subject): string {
+  switch (subject.kind) {
+    case 'load':
+      return `load:${subject.index}`;
+    case 'dimension':
+      return `dimension:${subject.axis}:${subject.from}:${subject.to}`;
+    case 'extreme':
+      return `extreme:${subject.member}:${subject.x}`;
+    default:
+      return `${subject.kind}:${subject.id}`;
+  }
+}

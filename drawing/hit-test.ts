@@ -1,0 +1,53 @@
+import { screenX, screenY, type Camera } from './camera';
+import { VERTEX, type DisplayList, type Path, type Subject } from './display-list';
+import type { PlacedLabel } from './place-labels';
+
+/** What is smaller, or lies on top of others, is preferred where several things are within reach. */
+const PREFERENCE: Record<Subject['kind'], number> = { node: 0, support: 4, dimension: 5, load: 6, extreme: 7, reaction: 7, member: 8 };
+
+export interface Hit {
+  readonly subject: Subject;
+  /** The label that was hit, when it was one. */
+  readonly label?: PlacedLabel;
+}
+
+/** What lies under a screen point, within `reach` pixels. Independent of how it is painted. */
+export function hitTest(list: DisplayList, placed: readonly PlacedLabel[], camera: Camera, px: number, py: number, reach: number): Hit | undefined {
+  const label = placed.find((p) => p.label.subject && px >= p.left - 2 && px <= p.left + p.width + 2 && py >= p.top && py <= p.top + p.height);
+  if (label?.label.subject && label.label.role !== 'name') return { subject: label.label.subject, label };
+  let best: { subject: Subject; score: number } | undefined;
+  for (const item of list) {
+    if (item.kind !== 'path' || !item.subject) continue;
+    const distance = distanceTo(item, camera, px, py);
+    if (distance > reach) continue;
+    const score = PREFERENCE[item.subject.kind] + distance;
+    if (!best || score < best.score) best = { subject: item.subject, score };
+  }
+  return best;
+}
+
+/** Pixels from a point to a path; 0 inside a filled one. */
+function distanceTo(path: Path, camera: Camera, px: number, py: number): number {
+  const { vertices, closed } = path;
+  const count = vertices.length / VERTEX;
+  let [distance, inside] = [Infinity, false];
+  const at = (i: number): [number, number] => [
+    screenX(camera, vertices[i * VERTEX]!) + vertices[i * VERTEX + 2]!,
+    screenY(camera, vertices[i * VERTEX + 1]!) - vertices[i * VERTEX + 3]!,
+  ];
+  let [ax, ay] = at(closed ? count - 1 : 0);
+  for (let i = closed ? 0 : 1; i < count; i++) {
+    const [bx, by] = at(i);
+    distance = Math.min(distance, segmentDistance(px, py, ax, ay, bx, by));
+    if (ay > py !== by > py && px < ((bx - ax) * (py - ay)) / (by - ay) + ax) inside = !inside;
+    [ax, ay] = [bx, by];
+  }
+  return closed && path.fill && inside ? 0 : distance;
+}
+
+function segmentDistance(px: number, py: number, ax: number, ay: number, bx: number, by: number): number {
+  const [dx, dy] = [bx - ax, by - ay];
+  const length = dx * dx + dy * dy;
+  const t = length === 0 ? 0 : Math.min(1, Math.max(0, ((px - ax) * dx + (py - ay) * dy) / length));
+  return Math.hypot(px - ax - t * dx, py - ay - t * dy);
+}

@@ -1,0 +1,77 @@
+import type { Model } from '@rigid-beam/core/model/model';
+import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { unitFactor } from '@rigid-beam/core/quantities/parse';
+import type { Solution } from '@rigid-beam/core/results/results';
+import { boundsOf, diagonalOf } from './camera';
+import { deflectedPath, diagramItems } from './diagram-items';
+import { deflectionScale, diagramScale, governingValues, largestOf } from './diagram-scale';
+import { dimensionItems } from './dimension-items';
+import type { Item } from './display-list';
+import { drawnMembers } from './geometry';
+import { loadItems } from './load-items';
+import { reactionItems } from './reaction-items';
+import { structureItems } from './structure-items';
+import { supportItems } from './support-items';
+import { valueLabels } from './value-labels';
+import type { View } from './view';
+
+/** The whole drawing of a model: (model, solution, view) → display list, from back to front. A new kind of item is added here. */
+export function sheetItems(model: Model, solution: Solution | undefined, view: View): Item[] {
+  const shown = solution?.outcomes[view.outcome] ? solution : undefined;
+  return [
+    ...(view.dimensions ? dimensionItems(model, view) : []),
+    ...(view.loads ? loadItems(model, actingFactors(model, shown, view.outcome), view) : []),
+    ...(shown && view.quantity !== 'none' ? diagram(model, shown, view, view.quantity) : []),
+    ...(shown && view.deflected ? deflected(model, shown, view) : []),
+    ...structureItems(model, view),
+    ...supportItems(model, view),
+    ...(shown && view.reactions ? reactionItems(model, shown, view.outcome, view) : []),
+  ];
+}
+
+/** Which cases act with which factor; of an envelope none is drawn. Without a solution the case is found by its place in the model. */
+export function actingFactors(model: Model, solution: Solution | undefined, outcome: number): Map<string, number> {
+  const acting = solution?.outcomes[outcome];
+  if (acting?.kind === 'sum') return new Map(model.cases.map(({ id }, c) => [id, acting.factors[c] ?? 0]));
+  const id = acting?.kind === 'case' ? acting.id : solution ? undefined : model.cases[Math.max(outcome, 0)]?.id;
+  return new Map(id === undefined ? [] : [[id, 1]]);
+}
+
+/** The size of the structure, metres: scales of diagrams hang on it. */
+const sizeOf = (model: Model): number => {
+  const box = boundsOf(model.nodes);
+  return box ? diagonalOf(box) : 0;
+};
+
+/** Metres of drawing per N or N·m, and what one metre stands for; the title block shows it. */
+export function scaleOfDiagram(model: Model, solution: Solution, view: View): { readonly metresPerUnit: number; readonly perMetre: number } {
+  if (view.quantity === 'none') return { metresPerUnit: 0, perMetre: 0 };
+  const display = { ...defaultDisplay, ...model.display };
+  const unit = unitFactor(view.quantity === 'Mz' ? display.moment : display.force);
+  const largest = largestOf(governingValues(solution, view.outcome, view.quantity));
+  return diagramScale(largest, sizeOf(model), unit, view.diagramFactor);
+}
+
+/** How many times larger than life deflections are drawn. */
+export function scaleOfDeflection(model: Model, solution: Solution, view: View): number {
+  const linear = solution.linear[view.outcome];
+  if (!linear) return 0;
+  const along = largestOf(governingValues(solution, view.outcome, 'v'));
+  const across = largestOf(governingValues(solution, view.outcome, 'u'));
+  return deflectionScale(Math.max(along, across), sizeOf(model), view.diagramFactor);
+}
+
+function diagram(model: Model, solution: Solution, view: View, quantity: 'N' | 'Vy' | 'Mz'): Item[] {
+  const governing = governingValues(solution, view.outcome, quantity);
+  const { metresPerUnit } = scaleOfDiagram(model, solution, view);
+  if (!governing || metresPerUnit === 0) return [];
+  const members = drawnMembers(model);
+  const items = members.flatMap((member) => diagramItems(solution, view.outcome, member, quantity, metresPerUnit, view));
+  return view.values ? [...items, ...valueLabels(model, solution, view.outcome, members, quantity, metresPerUnit, governing)] : items;
+}
+
+function deflected(model: Model, solution: Solution, view: View): Item[] {
+  const factor = scaleOfDeflection(model, solution, view);
+  if (factor === 0) return [];
+  return drawnMembers(model).map((member) => deflectedPath(solution, view.outcome, member, factor, view));
+}

@@ -1,0 +1,77 @@
+import type { Member, Model } from '@rigid-beam/core/model/model';
+import { sameSubject, symbolPath, worldPath, type Item, type Subject } from './display-list';
+import { drawnMembers, type DrawnMember } from './geometry';
+import type { View } from './view';
+
+/** Members as heavy lines, rigid arms, hinges and other freed ends in their textbook symbols, nodes as small dots. */
+export function structureItems(model: Model, view: View): Item[] {
+  const items: Item[] = [];
+  const members = drawnMembers(model);
+  for (const member of members) {
+    const subject: Subject = { kind: 'member', id: member.id };
+    const line = [member.x1, member.y1, member.x2, member.y2];
+    if (isSelected(view, subject)) items.push(worldPath(line, { stroke: 'selection', width: 9 * view.weight, opacity: 0.45 }));
+    const truss = model.members[member.index]!.behaviour === 'truss';
+    items.push(worldPath(line, { stroke: 'member', width: (truss ? 2 : 3.2) * view.weight, subject }));
+    if (view.names) items.push(memberName(member, subject));
+  }
+  for (const member of members) items.push(...armItems(model, model.members[member.index]!, member), ...releaseItems(model.members[member.index]!, member, view));
+  for (const node of model.nodes) {
+    const subject: Subject = { kind: 'node', id: node.id };
+    if (isSelected(view, subject)) items.push(symbolPath(node.x, node.y, circle(10 * view.weight), { closed: true, fill: 'selection', opacity: 0.45 }));
+    items.push(symbolPath(node.x, node.y, circle(2.6 * view.weight), { closed: true, fill: 'member', subject }));
+    if (view.names) {
+      items.push({ kind: 'label', text: node.id, x: node.x, y: node.y, dx: 5, dy: 5, away: [1, 1], ink: 'text', role: 'name', rank: 30, subject });
+    }
+  }
+  return items;
+}
+
+const isSelected = (view: View, subject: Subject): boolean => view.selection.some((selected) => sameSubject(selected, subject));
+
+function memberName(member: DrawnMember, subject: Subject): Item {
+  const [x, y] = [(member.x1 + member.x2) / 2, (member.y1 + member.y2) / 2];
+  return { kind: 'label', text: member.id, x, y, dx: 0, dy: 0, away: [-member.ey[0], -member.ey[1]], ink: 'faint', role: 'name', rank: 10, subject };
+}
+
+/** Offsets of a closed polygon that looks like a circle of the given radius in pixels. */
+export function circle(radius: number, x = 0, y = 0): number[] {
+  return Array.from({ length: 20 }, (_, i) => (i * Math.PI) / 10).flatMap((angle) => [x + radius * Math.cos(angle), y + radius * Math.sin(angle)]);
+}
+
+function armItems(model: Model, member: Member, drawn: DrawnMember): Item[] {
+  if (!member.offset) return [];
+  const nodes = new Map(model.nodes.map((node) => [node.id, node]));
+  const arm = (id: string, x: number, y: number): Item[] => {
+    const node = nodes.get(id);
+    return node && (node.x !== x || node.y !== y) ? [worldPath([node.x, node.y, x, y], { stroke: 'member', width: 6, opacity: 0.6 })] : [];
+  };
+  return [...arm(member.start, drawn.x1, drawn.y1), ...arm(member.end, drawn.x2, drawn.y2)];
+}
+
+/** A freed bending end is an open circle beside the node; a freed axial end a gap of two bars; a freed transverse end two bars along the member. */
+function releaseItems(member: Member, drawn: DrawnMember, view: View): Item[] {
+  const angle = Math.atan2(drawn.ex[1], drawn.ex[0]);
+  return (['start', 'end'] as const).flatMap((end): Item[] => {
+    const releases = member.releases?.[end] ?? {};
+    const hinge = member.behaviour === 'truss' ? 'free' : (releases.mz ?? 'fixed');
+    const [x, y] = end === 'start' ? [drawn.x1, drawn.y1] : [drawn.x2, drawn.y2];
+    const inward = end === 'start' ? 1 : -1;
+    const subject: Subject = { kind: 'member', id: drawn.id };
+    const w = view.weight;
+    const items: Item[] = [];
+    if (hinge !== 'fixed') {
+      const radius = (member.behaviour === 'truss' ? 3 : 4.2) * w;
+      items.push(symbolPath(x, y, circle(radius, inward * (radius + 3 * w)), { closed: true, fill: 'paper', stroke: 'member', width: 1.4 * w, subject }, angle));
+      if (typeof hinge === 'number') items.push(symbolPath(x, y, spiral(inward * (radius + 3 * w)), { stroke: 'member', width: 1.2 * w }, angle));
+    }
+    const bars = (offsets: number[]): Item => symbolPath(x, y, offsets, { stroke: 'member', width: 1.4 * w }, angle);
+    const at = inward * 16 * w;
+    if (releases.ux !== undefined && releases.ux !== 'fixed') items.push(bars([at - 2, -6, at - 2, 6]), bars([at + 2, -6, at + 2, 6]));
+    if (releases.uy !== undefined && releases.uy !== 'fixed') items.push(bars([at - 6, -4, at + 6, -4]), bars([at - 6, 4, at + 6, 4]));
+    return items;
+  });
+}
+
+const spiral = (x: number): number[] => Array.from({ length: 24 }, (_, i) => i / 3).flatMap((t) => [x + 1.1 * t * Math.cos(t * 2), 1.1 * t * Math.sin(t * 2)]);
+

@@ -1,0 +1,30 @@
+import { screenX, screenY, type Camera } from './camera';
+import { VERTEX, type DisplayList, type Ink } from './display-list';
+import { placeLabels, roughMeasure, TEXT_HEIGHT } from './place-labels';
+
+/** The colour of each ink; in a page these are variables of the theme. */
+export type Palette = (ink: Ink) => string;
+
+const round = (x: number): string => String(Math.round(x * 10) / 10);
+const escape = (text: string): string => text.replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`);
+
+/** The inner markup of an SVG of the camera's size: for thumbnails, print and export. */
+export function svgMarkup(list: DisplayList, camera: Camera, palette: Palette): string {
+  const paths = list.flatMap((item) => {
+    if (item.kind !== 'path') return [];
+    const points: string[] = [];
+    for (let i = 0; i < item.vertices.length; i += VERTEX) {
+      points.push(`${round(screenX(camera, item.vertices[i]!) + item.vertices[i + 2]!)} ${round(screenY(camera, item.vertices[i + 1]!) - item.vertices[i + 3]!)}`);
+    }
+    const fill = item.fill ? palette(item.fill) : 'none';
+    const stroke = item.stroke ? ` stroke="${palette(item.stroke)}" stroke-width="${item.width ?? 1}"` : '';
+    const dash = item.dash ? ` stroke-dasharray="${item.dash.join(' ')}"` : '';
+    const opacity = item.opacity === undefined ? '' : ` opacity="${item.opacity}"`;
+    return [`<path d="M${points.join('L')}${item.closed ? 'Z' : ''}" fill="${fill}"${stroke}${dash}${opacity}/>`];
+  });
+  const texts = placeLabels(list, camera, roughMeasure).map(
+    ({ label, left, top, width, height }) =>
+      `<text x="${round(left + width / 2)}" y="${round(top + height * 0.78)}" font-size="${TEXT_HEIGHT[label.role]}" text-anchor="middle" fill="${palette(label.ink)}">${escape(label.text)}</text>`,
+  );
+  return [...paths, ...texts].join('');
+}

@@ -1,0 +1,57 @@
+import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/display';
+import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
+import type { Model } from '@rigid-beam/core/model/model';
+import { extremes } from '@rigid-beam/core/results/extremes';
+import type { Solution } from '@rigid-beam/core/results/results';
+import { inkOf, type ForceQuantity } from './diagram-items';
+import type { Governing } from './diagram-scale';
+import type { Label } from './display-list';
+import { pointOn, type DrawnMember } from './geometry';
+
+/** A force or moment in words for a diagram: axial forces with their letter, T in tension and C in compression. */
+export function showDiagramValue(quantity: ForceQuantity, value: number, display: DisplayUnits): string {
+  if (quantity === 'Mz') return showMoment(value, display);
+  if (quantity === 'Vy') return showForce(value, display);
+  return `${value >= 0 ? 'T' : 'C'} ${showForce(Math.abs(value), display)}`;
+}
+
+/**
+ * The exact extremes of each member as labels at the tip of their ordinate. The largest of the whole structure always stays; values
+ * that repeat a neighbour's at a shared node are said once.
+ */
+export function valueLabels(model: Model, solution: Solution, outcome: number, members: readonly DrawnMember[], quantity: ForceQuantity, metresPerUnit: number, governing: Governing): Label[] {
+  const display: DisplayUnits = { ...defaultDisplay, ...model.display };
+  const size = Math.max(Math.abs(governing.max.value), Math.abs(governing.min.value));
+  if (size === 0) return [];
+  const labels = new Map<string, Label>();
+  for (const member of members) {
+    const { max, min } = extremes(solution, outcome, member.index, quantity);
+    for (const { x, value } of max.value - min.value < 1e-6 * size ? [max] : [max, min]) {
+      if (Math.abs(value) < 1e-6 * size) continue;
+      const isGoverning = [governing.max, governing.min].some((one) => one.member === member.index && one.x === x && one.value === value);
+      // A constant value stands in the middle of its member.
+      const at = max.value - min.value < 1e-6 * size ? member.length / 2 : x;
+      const side = (quantity === 'Mz' ? -1 : 1) * Math.sign(value);
+      const reach = metresPerUnit * Math.abs(value) * side;
+      const [px, py] = pointOn(member, at);
+      const [wx, wy] = [px + member.ey[0] * reach, py + member.ey[1] * reach];
+      const text = showDiagramValue(quantity, value, display);
+      const key = `${wx.toFixed(3)} ${wy.toFixed(3)} ${text}`;
+      const label: Label = {
+        kind: 'label',
+        text,
+        x: wx,
+        y: wy,
+        dx: 3 * side * member.ey[0],
+        dy: 3 * side * member.ey[1],
+        away: [side * member.ey[0], side * member.ey[1]],
+        ink: inkOf(quantity, value),
+        role: isGoverning ? 'extreme' : 'value',
+        rank: isGoverning ? 1000 : 70 + (20 * Math.abs(value)) / size,
+        subject: { kind: 'extreme', member: member.id, x: at },
+      };
+      if (isGoverning || !labels.has(key)) labels.set(key, label);
+    }
+  }
+  return [...labels.values()];
+}

@@ -1,0 +1,4 @@
+import { build, install } from './steps.mjs';
+
+install();
+build();

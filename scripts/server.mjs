@@ -1,0 +1,36 @@
+import { spawn } from 'node:child_process';
+import path from 'node:path';
+import { root } from './steps.mjs';
+
+/** The server has already said why it stopped. */
+const EXIT_LOCKED = 9;
+
+/**
+ * Starts the built application on 127.0.0.1 and waits until it answers. Resolves to its process and the promise of its exit
+ * code; rejects when it ends before it answers.
+ */
+export async function startServer(port, environment = {}) {
+  const next = path.join(root, 'node_modules', 'next', 'dist', 'bin', 'next');
+  const child = spawn(process.execPath, [next, 'start', '-H', '127.0.0.1', '-p', String(port)], {
+    cwd: path.join(root, 'web'),
+    env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1', NEXT_MANUAL_SIG_HANDLE: '1', ...environment },
+    // The channel tells the server when this process dies.
+    stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+  });
+  const exited = new Promise((resolve) => child.once('exit', (code) => resolve(code)));
+  let ended = false;
+  void exited.then(() => (ended = true));
+  for (;;) {
+    if (ended) {
+      const code = await exited;
+      throw new Error(code === EXIT_LOCKED ? 'Not started.' : `The server ended with code ${code} before it was ready.`);
+    }
+    try {
+      const response = await fetch(`http://127.0.0.1:${port}/`);
+      if (response.ok) return { child, exited };
+    } catch {
+      // Not listening yet.
+    }
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+}

@@ -1,0 +1,48 @@
+import { createServer } from 'node:net';
+import { startServer } from './server.mjs';
+import { build, install } from './steps.mjs';
+
+// `npm start`: from a fresh clone to the address in one command.
+
+if (Number(process.versions.node.split('.')[0]) < 20) {
+  console.error(`Rigid Beam needs Node 20 or newer; this is ${process.version}.`);
+  process.exit(1);
+}
+
+const wanted = Number(process.env.PORT ?? 3000);
+if (!Number.isInteger(wanted) || wanted < 1 || wanted > 65535) {
+  console.error(`PORT is “${process.env.PORT}”, which is no port. Use a number from 1 to 65535.`);
+  process.exit(1);
+}
+
+const isFree = (port) =>
+  new Promise((resolve) => {
+    const probe = createServer();
+    probe.once('error', () => resolve(false));
+    probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
+  });
+
+try {
+  install();
+  build();
+  let port = wanted;
+  while (!(await isFree(port))) {
+    if (port >= Math.min(wanted + 50, 65535)) throw new Error(`No port from ${wanted} to ${port} is free. Set PORT to another one.`);
+    port++;
+  }
+  if (port !== wanted) console.log(`Port ${wanted} is taken; using ${port}.`);
+  const server = await startServer(port);
+  console.log(`Rigid Beam is ready at http://127.0.0.1:${port}   (Ctrl+C stops it)`);
+  let stopping = false;
+  for (const signal of ['SIGINT', 'SIGTERM']) {
+    process.on(signal, () => {
+      stopping = true;
+      server.child.kill('SIGTERM');
+    });
+  }
+  const code = await server.exited;
+  process.exit(stopping ? 0 : (code ?? 1));
+} catch (error) {
+  console.error(error.message);
+  process.exit(1);
+}

@@ -1,0 +1,22 @@
+import '@fontsource/ibm-plex-sans/400.css';
+import '@fontsource/ibm-plex-sans/600.css';
+import '@fontsource/ibm-plex-sans-condensed/400.css';
+import '@fontsource/ibm-plex-sans-condensed/600.css';
+import type { Metadata } from 'next';
+import { cookies, headers } from 'next/headers';
+import type { ReactNode } from 'react';
+import { StyleRegistry } from './registry';
+
+export const metadata: Metadata = { title: 'Rigid Beam', description: 'Frames and trusses, drawn and solved' };
+
+export default async function RootLayout({ children }: { readonly children: ReactNode }) {
+  const nonce = (await headers()).get('x-nonce') ?? '';
+  const appearance = (await cookies()).get('appearance')?.value;
+  return (
+    <html lang="en" data-appearance={appearance === 'day' || appearance === 'night' ? appearance : undefined}>
+      <body>
+        <StyleRegistry nonce={nonce}>{children}</StyleRegistry>
+      </body>
+    </html>
+  );
+}

@@ -1,0 +1,149 @@
+'use client';
+
+import { useState } from 'react';
+import { useStore } from 'zustand';
+import { freeName } from '@rigid-beam/core/model/edits/next-id';
+import { categories, type LoadCase } from '@rigid-beam/core/model/model';
+import { intensityUnit } from '@rigid-beam/core/quantities/display';
+import { actingIndex, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
+import type { SheetController } from '../sheet/controller';
+import { loadWords } from '../sheet/describe-items';
+import { ApplyTool, type Application } from '../sheet/tools/apply-tool';
+import { Button, Columns, Hint, PanelSubtitle, PlainButton, Row, Select, Stack, ToggleButton } from '../ui/controls';
+import { NameField } from '../ui/NameField';
+import { QuantityField } from '../ui/QuantityField';
+
+/** The loads that can be placed: what each takes, and what a click makes of it. A new kind of load is added here. */
+interface Placing {
+  readonly id: string;
+  readonly text: string;
+  readonly on: Application['on'];
+  readonly size: 'intensity' | 'force' | 'moment';
+  readonly load: (target: string, at: number, size: number, along: 'x' | 'y') => Record<string, unknown>;
+}
+
+const placings: readonly Placing[] = [
+  { id: 'line', text: 'Line load', on: 'member', size: 'intensity', load: (member, _, size, along) => ({ type: 'line', member, axes: 'global', from: { [`w${along}`]: size }, to: { [`w${along}`]: size } }) },
+  { id: 'plan', text: 'Line load on plan', on: 'member', size: 'intensity', load: (member, _, size, along) => ({ type: 'line', member, axes: 'projected', from: { [`w${along}`]: size }, to: { [`w${along}`]: size } }) },
+  { id: 'pressure', text: 'Line load across the member', on: 'member', size: 'intensity', load: (member, _, size) => ({ type: 'line', member, axes: 'local', from: { wy: size }, to: { wy: size } }) },
+  { id: 'point', text: 'Force on a member', on: 'member', size: 'force', load: (member, at, size, along) => ({ type: 'point', member, at: nearTidy(at), [`f${along}`]: size }) },
+  { id: 'node', text: 'Force on a node', on: 'node', size: 'force', load: (node, _, size, along) => ({ type: 'node', node, [`f${along}`]: size }) },
+  { id: 'couple', text: 'Couple on a node', on: 'node', size: 'moment', load: (node, _, size) => ({ type: 'node', node, mz: size }) },
+];
+
+/** Positions snap to twentieths of the member, so that the middle is the middle. */
+const nearTidy = (at: number): number => Math.round(at * 20) / 20;
+
+/** Cases, what can be put on the structure, and what the acting case holds. */
+export function LoadsBench({ sheet }: { readonly sheet: SheetController }) {
+  const editor = useEditor();
+  const model = useModel();
+  const display = useDisplay();
+  const outcome = useEditorState(actingIndex);
+  const acting = model.cases[outcome];
+  const newCase = (): void => {
+    const id = freeName('Q', [...model.cases, ...model.combinations].map((one) => one.id));
+    if (editor.edit({ type: 'put', list: 'cases', entry: { id, title: 'Imposed', category: 'imposed' } })) editor.go({ acting: id });
+  };
+  return (
+    <Stack>
+      <Row>
+        <Select label="Acting case" choices={model.cases.map(({ id, title }) => ({ id, text: title ? `${id} · ${title}` : id }))} value={acting?.id ?? ''} onChange={(id) => editor.go({ acting: id })} />
+        <Button onPress={newCase}>Add a case</Button>
+      </Row>
+      {acting ? <CaseEditor key={acting.id} loadCase={acting} /> : <Hint>A combination acts. Choose a case to change its loads.</Hint>}
+      {acting && <Placer sheet={sheet} caseId={acting.id} />}
+      {acting && (
+        <>
+          <PanelSubtitle>Loads of {acting.id}</PanelSubtitle>
+          {model.loads.every((load) => load.case !== acting.id) && <Hint>None yet. Choose a load above, then click where it acts.</Hint>}
+          {model.loads.map((load, index) =>
+            load.case === acting.id ? (
+              <PlainButton key={index} style={{ justifyContent: 'flex-start', whiteSpace: 'normal', textAlign: 'left' }} onPress={() => editor.select([{ kind: 'load', index }])}>
+                {loadWords(load, display)}
+              </PlainButton>
+            ) : null,
+          )}
+        </>
+      )}
+    </Stack>
+  );
+}
+
+function CaseEditor({ loadCase }: { readonly loadCase: LoadCase }) {
+  const editor = useEditor();
+  const put = (entry: LoadCase): void => {
+    if (editor.edit({ type: 'put', list: 'cases', entry: { ...entry }, key: loadCase.id }) && entry.id !== loadCase.id) editor.go({ acting: entry.id });
+  };
+  return (
+    <Stack>
+      <Columns>
+        <NameField label="Case" value={loadCase.id} onCommit={(id) => put({ ...loadCase, id })} />
+        <QuantityField label="Self weight ×" value={loadCase.selfWeight ?? 0} dimension="number" unit="" onCommit={(value) => put({ ...loadCase, selfWeight: value ?? 0 })} />
+      </Columns>
+      <NameField label="Title" value={loadCase.title ?? ''} mayBeEmpty onCommit={(title) => put({ ...loadCase, title })} />
+      <Row>
+        <Select label="Kind" choices={categories.map((id) => ({ id, text: id }))} value={loadCase.category} onChange={(id) => put({ ...loadCase, category: id as LoadCase['category'] })} />
+        <Button onPress={() => editor.edit({ type: 'remove', list: 'cases', keys: [loadCase.id] })}>Remove {loadCase.id}</Button>
+      </Row>
+    </Stack>
+  );
+}
+
+function Placer({ sheet, caseId }: { readonly sheet: SheetController; readonly caseId: string }) {
+  const display = useDisplay();
+  const tool = useStore(sheet.store, (state) => state.tool.name);
+  const [sizes, setSizes] = useState({ intensity: -10e3, force: -10e3, moment: 10e3 });
+  const [along, setAlong] = useState<'x' | 'y'>('y');
+  const units = { intensity: intensityUnit(display), force: display.force, moment: display.moment };
+
+  const take = (placing: Placing, size: number, direction: 'x' | 'y'): void =>
+    sheet.take(
+      new ApplyTool(sheet, {
+        name: `load ${placing.id}`,
+        hint: `Click the ${placing.on}s that get it: ${placing.text.toLowerCase()}. Escape ends.`,
+        on: placing.on,
+        intent: (_, id, at) => ({ type: 'putLoad', load: { case: caseId, ...placing.load(id, at, size, direction) } }),
+      }),
+    );
+  /** The load in hand changes with the fields. */
+  const again = (next: typeof sizes, direction: 'x' | 'y'): void => {
+    const held = placings.find(({ id }) => tool === `load ${id}`);
+    if (held) take(held, next[held.size], direction);
+  };
+  const change = (key: keyof typeof sizes) => (value: number | undefined) => {
+    if (value === undefined) return;
+    const next = { ...sizes, [key]: value };
+    setSizes(next);
+    again(next, along);
+  };
+  return (
+    <Stack>
+      <PanelSubtitle>Put on the structure</PanelSubtitle>
+      <Columns>
+        <QuantityField label="Intensity" value={sizes.intensity} dimension="intensity" unit={units.intensity} onCommit={change('intensity')} />
+        <QuantityField label="Force" value={sizes.force} dimension="force" unit={units.force} onCommit={change('force')} />
+        <QuantityField label="Couple" value={sizes.moment} dimension="moment" unit={units.moment} onCommit={change('moment')} />
+        <Select
+          label="Direction"
+          choices={[
+            { id: 'y', text: 'Y, up is positive' },
+            { id: 'x', text: 'X, right is positive' },
+          ]}
+          value={along}
+          onChange={(id) => {
+            setAlong(id as 'x' | 'y');
+            again(sizes, id as 'x' | 'y');
+          }}
+        />
+      </Columns>
+      <Row role="group" aria-label="Loads to place">
+        {placings.map((placing) => (
+          <ToggleButton key={placing.id} isSelected={tool === `load ${placing.id}`} onChange={(on) => (on ? take(placing, sizes[placing.size], along) : sheet.takeSelect())}>
+            {placing.text}
+          </ToggleButton>
+        ))}
+      </Row>
+    </Stack>
+  );
+}

@@ -1,0 +1,150 @@
+'use client';
+
+import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/display';
+import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
+import { enveloped } from '@rigid-beam/core/results/envelope';
+import type { LinearOutcome, Solution } from '@rigid-beam/core/results/results';
+import { governingValues } from '@rigid-beam/drawing/diagram-scale';
+import { showDiagramValue } from '@rigid-beam/drawing/value-labels';
+import { actingIndex, solutionOf, useDisplay, useEditor, useEditorState } from '../session/use-editor';
+import { Hint, PanelSubtitle, PlainButton, Stack } from '../ui/controls';
+import { Table } from '../ui/Table';
+
+/** Reactions with their sum against the loads, and the extreme values of the structure. */
+export function ResultsBench() {
+  const solution = useEditorState(solutionOf);
+  const outcome = useEditorState(actingIndex);
+  const display = useDisplay();
+  const acts = solution?.outcomes[outcome];
+  if (!solution || !acts) return <Hint>There are no results. The head strip says why.</Hint>;
+  const linear = solution.linear[outcome];
+  return (
+    <Stack>
+      <Hint>
+        {acts.id}
+        {acts.title && ` · ${acts.title}`}
+      </Hint>
+      <PanelSubtitle>Extremes</PanelSubtitle>
+      <ExtremesTable solution={solution} outcome={outcome} display={display} />
+      <PanelSubtitle>Reactions</PanelSubtitle>
+      <ReactionsTable solution={solution} outcome={outcome} display={display} />
+      {linear && (
+        <>
+          <PanelSubtitle>Balance</PanelSubtitle>
+          <BalanceTable linear={linear} display={display} />
+          <Hint>Loads and reactions differ by {linear.equilibrium.residual.toExponential(1)} of the load.</Hint>
+        </>
+      )}
+    </Stack>
+  );
+}
+
+interface TableProps {
+  readonly solution: Solution;
+  readonly outcome: number;
+  readonly display: DisplayUnits;
+}
+
+function ExtremesTable({ solution, outcome, display }: TableProps) {
+  const editor = useEditor();
+  const members = solution.structure.names.members;
+  const rows = (['N', 'Vy', 'Mz', 'v'] as const).flatMap((quantity) => {
+    const governing = governingValues(solution, outcome, quantity);
+    return governing ? (['max', 'min'] as const).map((side) => ({ quantity, side, ...governing[side] })) : [];
+  });
+  const show = (quantity: (typeof rows)[number]['quantity'], value: number): string => (quantity === 'v' ? showQuantity(value, display.deflection) : showDiagramValue(quantity, value, display));
+  const words = { N: 'Axial', Vy: 'Shear', Mz: 'Moment', v: 'Deflection' } as const;
+  return (
+    <Table>
+      <thead>
+        <tr>
+          <th scope="col">Quantity</th>
+          <th scope="col">Value</th>
+          <th scope="col">Member</th>
+          <th scope="col">at</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(({ quantity, side, value, member, x, from }) => (
+          <tr key={quantity + side}>
+            <td>
+              {words[quantity]} {side === 'max' ? 'largest' : 'smallest'}
+            </td>
+            <td>
+              {show(quantity, value)}
+              {from !== outcome && ` (${solution.outcomes[from]!.id})`}
+            </td>
+            <td>
+              <PlainButton aria-label={`Select member ${members[member]}`} onPress={() => editor.select([{ kind: 'member', id: members[member]! }])}>
+                {members[member]}
+              </PlainButton>
+            </td>
+            <td>{showQuantity(x, display.length, 3)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </Table>
+  );
+}
+
+function ReactionsTable({ solution, outcome, display }: TableProps) {
+  const acts = solution.outcomes[outcome]!;
+  const linear = solution.linear[outcome];
+  const read = (f: number, unit: string): string => {
+    if (linear) return showNumber(inUnit(linear.reactions[f]!, unit));
+    const { max, min } = enveloped(acts.kind === 'envelope' ? acts.parts : [], (part) => solution.linear[part]!.reactions[f]!);
+    return `${showNumber(inUnit(min, unit))} … ${showNumber(inUnit(max, unit))}`;
+  };
+  return (
+    <Table>
+      <thead>
+        <tr>
+          <th scope="col">Node</th>
+          <th scope="col">X ({display.force})</th>
+          <th scope="col">Y ({display.force})</th>
+          <th scope="col">M ({display.moment})</th>
+        </tr>
+      </thead>
+      <tbody>
+        {solution.structure.names.nodes.map((id, i) =>
+          solution.supported[i] ? (
+            <tr key={id}>
+              <td>{id}</td>
+              <td>{read(3 * i, display.force)}</td>
+              <td>{read(3 * i + 1, display.force)}</td>
+              <td>{read(3 * i + 2, display.moment)}</td>
+            </tr>
+          ) : null,
+        )}
+      </tbody>
+    </Table>
+  );
+}
+
+function BalanceTable({ linear, display = defaultDisplay }: { readonly linear: LinearOutcome; readonly display: DisplayUnits }) {
+  const { applied, reactions } = linear.equilibrium;
+  const units = [display.force, display.force, display.moment];
+  const cells = (values: readonly number[]) => values.map((value, k) => <td key={k}>{showNumber(Math.abs(value) < 1e-6 ? 0 : inUnit(value, units[k]!))}</td>);
+  return (
+    <Table>
+      <thead>
+        <tr>
+          <th scope="col" />
+          <th scope="col">X</th>
+          <th scope="col">Y</th>
+          <th scope="col">M about origin</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr>
+          <td>Loads</td>
+          {cells(applied)}
+        </tr>
+        <tr>
+          <td>Reactions</td>
+          {cells(reactions)}
+        </tr>
+      </tbody>
+    </Table>
+  );
+}

@@ -1,0 +1,49 @@
+'use client';
+
+import { useStore } from 'zustand';
+import { useEditor, useModel } from '../session/use-editor';
+import type { SheetController } from '../sheet/controller';
+import { supportWords } from '../sheet/describe-items';
+import { ApplyTool } from '../sheet/tools/apply-tool';
+import { Button, Hint, PanelSubtitle, PlainButton, Row, Stack, ToggleButton } from '../ui/controls';
+import { supportKinds, supportOf, type SupportKind } from './support-kinds';
+
+/** Choose a support, then click the nodes that get it. */
+export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
+  const editor = useEditor();
+  const model = useModel();
+  const tool = useStore(sheet.store, (state) => state.tool.name);
+  const take = (kind: SupportKind, text: string): void =>
+    sheet.take(
+      new ApplyTool(sheet, {
+        name: `support ${kind}`,
+        hint: `Click the nodes to support: ${text.toLowerCase()}. Escape ends.`,
+        on: 'node',
+        intent: (current, node) => ({ type: 'put', list: 'supports', entry: { ...supportOf(kind, node, current.supports.find((support) => support.node === node)) } }),
+      }),
+    );
+  return (
+    <Stack>
+      <Stack role="group" aria-label="Supports to place">
+        {supportKinds.map(({ id, text }) => (
+          <ToggleButton key={id} isSelected={tool === `support ${id}`} onChange={(on) => (on ? take(id, text) : sheet.takeSelect())}>
+            {text}
+          </ToggleButton>
+        ))}
+      </Stack>
+      <Hint>Springs, slopes and settlements are set on the node’s card: select a supported node.</Hint>
+      <PanelSubtitle>In this model</PanelSubtitle>
+      {model.supports.length === 0 && <Hint>Nothing holds the structure yet.</Hint>}
+      {model.supports.map((support) => (
+        <Row key={support.node}>
+          <PlainButton onPress={() => editor.select([{ kind: 'node', id: support.node }])}>
+            Node {support.node}: {supportWords(support)}
+          </PlainButton>
+          <Button aria-label={`Remove the support of node ${support.node}`} onPress={() => editor.edit({ type: 'remove', list: 'supports', keys: [support.node] })}>
+            Remove
+          </Button>
+        </Row>
+      ))}
+    </Stack>
+  );
+}

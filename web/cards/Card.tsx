@@ -1,0 +1,57 @@
+'use client';
+
+import styled from 'styled-components';
+import { useEditor, useEditorState, useModel } from '../session/use-editor';
+import { removalOf } from '../sheet/removal';
+import { Button, PanelTitle, PlainButton, Row } from '../ui/controls';
+import { LoadCard } from './LoadCard';
+import { MemberCard } from './MemberCard';
+import { NodeCard } from './NodeCard';
+
+const Panel = styled.aside`
+  grid-area: card;
+  width: 17.5rem;
+  padding: 0.6rem 0.8rem;
+  overflow-y: auto;
+  background: var(--panel);
+  border-left: 1px solid var(--rule-strong);
+`;
+
+const Head = styled(Row)`
+  justify-content: space-between;
+  margin-bottom: 0.4rem;
+`;
+
+/** What is selected, with its properties to change in place. Nothing is there without a selection. */
+export function Card() {
+  const editor = useEditor();
+  const model = useModel();
+  const selection = useEditorState((state) => state.selection);
+  const nodes = model.nodes.filter(({ id }) => selection.some((one) => (one.kind === 'node' || one.kind === 'support') && one.id === id));
+  const members = model.members.filter(({ id }) => selection.some((one) => one.kind === 'member' && one.id === id));
+  const chosen = selection.find((one) => one.kind === 'load');
+  const load = chosen?.kind === 'load' ? model.loads[chosen.index] : undefined;
+  if (nodes.length + members.length === 0 && !load) return null;
+
+  const names = [...members.map(({ id }) => `member ${id}`), ...nodes.map(({ id }) => `node ${id}`)];
+  const title = load && names.length === 0 ? 'Load' : names.length === 1 ? names[0]!.replace(/^./, (c) => c.toUpperCase()) : `${names.length} selected`;
+  const remove = (): void => {
+    for (const intent of removalOf(model, selection)) if (!editor.edit(intent)) return;
+  };
+  return (
+    <Panel aria-label={title}>
+      <Head>
+        <PanelTitle>{title}</PanelTitle>
+        <span>
+          <Button onPress={remove}>Remove</Button>
+          <PlainButton aria-label="Close the card" onPress={() => editor.select([])}>
+            ✕
+          </PlainButton>
+        </span>
+      </Head>
+      {members.length > 0 && <MemberCard key={members.map(({ id }) => id).join()} members={members} />}
+      {members.length === 0 && nodes.length > 0 && <NodeCard key={nodes.map(({ id }) => id).join()} nodes={nodes} />}
+      {load && names.length === 0 && chosen?.kind === 'load' && <LoadCard key={chosen.index} load={load} index={chosen.index} />}
+    </Panel>
+  );
+}

@@ -1,0 +1,112 @@
+'use client';
+
+import { behaviours, memberEnds, type EndFreedom, type Member, type MemberEnd, type Restraint } from '@rigid-beam/core/model/model';
+import { showQuantity } from '@rigid-beam/core/quantities/show';
+import { drawnMembers } from '@rigid-beam/drawing/geometry';
+import { SectionEditor } from '../benches/SectionEditor';
+import { actingIndex, solutionOf, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
+import { Columns, Hint, PanelSubtitle, Row, Select, Stack, ToggleButton } from '../ui/controls';
+import { QuantityField } from '../ui/QuantityField';
+import { MemberCharts } from './MemberCharts';
+
+const BEHAVIOUR_WORDS: Record<(typeof behaviours)[number], string> = {
+  frame: 'Frame: bends and stretches',
+  truss: 'Truss: hinged at both ends',
+  tensionOnly: 'Tension only (not analysed yet)',
+  compressionOnly: 'Compression only (not analysed yet)',
+};
+
+/** What a member is, changed in place, and its forces along its length. */
+export function MemberCard({ members }: { readonly members: readonly Member[] }) {
+  const editor = useEditor();
+  const model = useModel();
+  const display = useDisplay();
+  const solution = useEditorState(solutionOf);
+  const outcome = useEditorState(actingIndex);
+  const first = members[0]!;
+  const section = model.sections.find(({ id }) => id === first.section);
+  const index = solution?.structure.names.members.indexOf(first.id) ?? -1;
+
+  /** One edit for all that are selected: the first one's change is made to each. */
+  const change = (update: (member: Member) => Member): void => {
+    for (const member of members) if (!editor.edit({ type: 'put', list: 'members', entry: { ...update(member) }, key: member.id })) return;
+  };
+  const length = drawnMembers(model).find(({ id }) => id === first.id)?.length;
+
+  return (
+    <Stack>
+      <Hint>{members.length === 1 ? `From node ${first.start} to node ${first.end}${length === undefined ? '' : `, ${showQuantity(length, display.length, 5)} long`}` : `${members.length} members. A change is made to all of them.`}</Hint>
+      <Columns>
+        <Select label="Section" choices={model.sections.map(({ id }) => ({ id, text: id }))} value={first.section} onChange={(id) => change((member) => ({ ...member, section: id }))} />
+        <Select label="Material" choices={model.materials.map(({ id }) => ({ id, text: id }))} value={first.material} onChange={(id) => change((member) => ({ ...member, material: id }))} />
+      </Columns>
+      <Select label="Behaviour" choices={behaviours.map((id) => ({ id, text: BEHAVIOUR_WORDS[id] }))} value={first.behaviour ?? 'frame'} onChange={(id) => change((member) => ({ ...member, behaviour: id as Member['behaviour'] & string }))} />
+      <Select
+        label="Section stands"
+        choices={[
+          { id: '0', text: 'Upright: bends about its strong axis' },
+          { id: '90', text: 'On its side: bends about its weak axis' },
+        ]}
+        value={Math.abs((first.roll ?? 0) % 180) === 90 ? '90' : '0'}
+        onChange={(id) => change((member) => ({ ...member, roll: Number(id) }))}
+      />
+      {memberEnds.map((end) => (
+        <EndReleasesField key={end} member={first} end={end} onChange={(freedom, restraint) => change((member) => released(member, end, freedom, restraint))} />
+      ))}
+      {solution && index >= 0 && solution.outcomes[outcome] && members.length === 1 && <MemberCharts solution={solution} outcome={outcome} member={index} display={display} />}
+      {section && (
+        <>
+          <PanelSubtitle>Section, for every member that has it</PanelSubtitle>
+          <SectionEditor key={section.id} section={section} />
+        </>
+      )}
+    </Stack>
+  );
+}
+
+/** The member with one freedom of one end changed; what is fixed needs no entry. */
+function released(member: Member, end: MemberEnd, freedom: EndFreedom, restraint: Restraint): Member {
+  const { [freedom]: _, ...others } = member.releases?.[end] ?? {};
+  const mine = restraint === 'fixed' ? others : { ...others, [freedom]: restraint };
+  return { ...member, releases: { ...member.releases, [end]: mine } };
+}
+
+const END_WORDS = [
+  { freedom: 'mz', text: 'Hinge' },
+  { freedom: 'ux', text: 'Free along' },
+  { freedom: 'uy', text: 'Free across' },
+] as const;
+
+interface EndReleasesFieldProps {
+  readonly member: Member;
+  readonly end: MemberEnd;
+  readonly onChange: (freedom: EndFreedom, restraint: Restraint) => void;
+}
+
+function EndReleasesField({ member, end, onChange }: EndReleasesFieldProps) {
+  const display = useDisplay();
+  const releases = member.releases?.[end] ?? {};
+  const spring = typeof releases.mz === 'number' ? releases.mz : undefined;
+  const node = member[end];
+  return (
+    <Stack role="group" aria-label={`End at node ${node}`}>
+      <PanelSubtitle>End at node {node}</PanelSubtitle>
+      <Row>
+        {END_WORDS.map(({ freedom, text }) => (
+          <ToggleButton
+            key={freedom}
+            aria-label={`${text} at node ${node}`}
+            isSelected={releases[freedom] === 'free' || (freedom === 'mz' && member.behaviour === 'truss')}
+            isDisabled={freedom === 'mz' && member.behaviour === 'truss'}
+            onChange={(on) => onChange(freedom, on ? 'free' : 'fixed')}
+          >
+            {text}
+          </ToggleButton>
+        ))}
+      </Row>
+      {member.behaviour !== 'truss' && (
+        <QuantityField label="Elastic joint" value={spring} dimension="rotationalSpring" unit={`${display.moment}/rad`} mayBeEmpty placeholder={releases.mz === 'free' ? 'hinged' : 'rigid'} onCommit={(value) => onChange('mz', value ?? 'fixed')} />
+      )}
+    </Stack>
+  );
+}

@@ -1,0 +1,151 @@
+'use client';
+
+import type { Freedom, ModelNode, Restraint, Support } from '@rigid-beam/core/model/model';
+import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
+import { kindOf, supportKinds, supportOf, type SupportKind } from '../benches/support-kinds';
+import { actingIndex, solutionOf, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
+import { Columns, PanelSubtitle, Select, Stack } from '../ui/controls';
+import { QuantityField } from '../ui/QuantityField';
+import { Table } from '../ui/Table';
+
+/** A node's place, its support, and how it moves. */
+export function NodeCard({ nodes }: { readonly nodes: readonly ModelNode[] }) {
+  const editor = useEditor();
+  const model = useModel();
+  const display = useDisplay();
+  const node = nodes[0]!;
+  const support = model.supports.find((one) => one.node === node.id);
+  const kind = support ? (kindOf(support) ?? 'other') : 'none';
+  const choices = [{ id: 'none', text: 'No support' }, ...supportKinds.map(({ id, text }) => ({ id, text })), ...(kind === 'other' ? [{ id: 'other', text: 'With springs, or other' }] : [])];
+  const choose = (id: string): void => {
+    for (const { id: name } of nodes) {
+      const before = model.supports.find((one) => one.node === name);
+      if (id !== 'none') editor.edit({ type: 'put', list: 'supports', entry: { ...supportOf(id as SupportKind, name, before) } });
+      else if (before) editor.edit({ type: 'remove', list: 'supports', keys: [name] });
+    }
+  };
+  return (
+    <Stack>
+      {nodes.length === 1 && (
+        <Columns>
+          <QuantityField label="X" value={node.x} dimension="length" unit={display.length} onCommit={(x) => x !== undefined && editor.edit({ type: 'moveNodes', moves: [{ id: node.id, x, y: node.y }] })} />
+          <QuantityField label="Y" value={node.y} dimension="length" unit={display.length} onCommit={(y) => y !== undefined && editor.edit({ type: 'moveNodes', moves: [{ id: node.id, x: node.x, y }] })} />
+        </Columns>
+      )}
+      <Select label="Support" choices={choices} value={kind} onChange={choose} />
+      {support && nodes.length === 1 && <SupportDetails support={support} />}
+      {nodes.length === 1 && <Movement id={node.id} />}
+    </Stack>
+  );
+}
+
+const FREEDOM_WORDS = [
+  { freedom: 'ux', text: 'Along X', spring: 'spring' },
+  { freedom: 'uy', text: 'Along Y', spring: 'spring' },
+  { freedom: 'rz', text: 'Rotation', spring: 'rotationalSpring' },
+] as const;
+
+/** Each freedom of a support: held, free or a spring; the slope; and the settlement in the acting case. */
+function SupportDetails({ support }: { readonly support: Support }) {
+  const editor = useEditor();
+  const display = useDisplay();
+  const put = (entry: Support): boolean => editor.edit({ type: 'put', list: 'supports', entry: { ...entry } });
+  const setFreedom = (freedom: Freedom, restraint: Restraint): boolean => put({ ...support, [freedom]: restraint });
+  const translation = `${display.force}/${display.length}`;
+  return (
+    <Stack>
+      {FREEDOM_WORDS.map(({ freedom, text, spring }) => {
+        const restraint = support[freedom] ?? 'free';
+        return (
+          <Columns key={freedom}>
+            <Select
+              label={text}
+              choices={[
+                { id: 'fixed', text: 'Held' },
+                { id: 'free', text: 'Free' },
+                { id: 'spring', text: 'Spring' },
+              ]}
+              value={typeof restraint === 'number' ? 'spring' : restraint}
+              onChange={(id) => setFreedom(freedom, id === 'spring' ? 1e6 : (id as Restraint))}
+            />
+            {typeof restraint === 'number' && (
+              <QuantityField label="Stiffness" value={restraint} dimension={spring} unit={spring === 'spring' ? translation : `${display.moment}/rad`} onCommit={(value) => value !== undefined && setFreedom(freedom, value)} />
+            )}
+          </Columns>
+        );
+      })}
+      <QuantityField
+        label="Turned by (°)"
+        value={support.angle ?? 0}
+        dimension="number"
+        unit=""
+        onCommit={(angle) => put({ ...support, angle: angle ?? 0 })}
+      />
+      <Settlement support={support} />
+    </Stack>
+  );
+}
+
+function Settlement({ support }: { readonly support: Support }) {
+  const editor = useEditor();
+  const model = useModel();
+  const display = useDisplay();
+  const acting = model.cases[useEditorState(actingIndex)];
+  if (!acting) return null;
+  const at = model.loads.findIndex((load) => load.type === 'settlement' && load.node === support.node && load.case === acting.id);
+  const load = at < 0 ? undefined : model.loads[at];
+  const holds = (['ux', 'uy'] as const).filter((freedom) => support[freedom] === 'fixed' || (typeof support[freedom] === 'number' && support[freedom] > 0));
+  if (holds.length === 0) return null;
+  return (
+    <Columns>
+      {holds.map((freedom) => (
+        <QuantityField
+          key={freedom}
+          label={`Settles along ${freedom === 'ux' ? 'X' : 'Y'} in ${acting.id}`}
+          value={load?.type === 'settlement' ? (load[freedom] ?? 0) : 0}
+          dimension="length"
+          unit={display.deflection}
+          onCommit={(value) => {
+            const next = { ...(load ?? { type: 'settlement', case: acting.id, node: support.node }), [freedom]: value ?? 0 };
+            editor.edit(at < 0 ? { type: 'putLoad', load: next } : { type: 'putLoad', load: next, at });
+          }}
+        />
+      ))}
+    </Columns>
+  );
+}
+
+function Movement({ id }: { readonly id: string }) {
+  const display = useDisplay();
+  const solution = useEditorState(solutionOf);
+  const outcome = useEditorState(actingIndex);
+  const linear = solution?.linear[outcome];
+  const index = solution?.structure.names.nodes.indexOf(id) ?? -1;
+  if (!solution || !linear || index < 0) return null;
+  const rows: [string, string, string][] = [
+    ['Moves along X', showNumber(inUnit(linear.displacements[3 * index]!, display.deflection)), display.deflection],
+    ['Moves along Y', showNumber(inUnit(linear.displacements[3 * index + 1]!, display.deflection)), display.deflection],
+    ['Turns', showNumber(linear.displacements[3 * index + 2]! * 1e3), 'mrad'],
+  ];
+  if (solution.supported[index]) {
+    const units = [display.force, display.force, display.moment];
+    ['Reaction X', 'Reaction Y', 'Couple'].forEach((name, k) => rows.push([name, showNumber(inUnit(linear.reactions[3 * index + k]!, units[k]!)), units[k]!]));
+  }
+  return (
+    <>
+      <PanelSubtitle>In {solution.outcomes[outcome]!.id}</PanelSubtitle>
+      <Table>
+        <tbody>
+          {rows.map(([name, value, unit]) => (
+            <tr key={name}>
+              <td>{name}</td>
+              <td>
+                {value} {unit}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+    </>
+  );
+}

@@ -1,0 +1,45 @@
+import type { Patch } from 'immer';
+import { integer, json, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
+import type { Model } from '@rigid-beam/core/model/model';
+
+const created = () => timestamp('created_at', { withTimezone: true }).notNull().defaultNow();
+
+export const projects = pgTable('project', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  createdAt: created(),
+});
+
+/** A model as it now is; `revision` counts its edits. */
+export const models = pgTable('model', {
+  id: text('id').primaryKey(),
+  projectId: text('project_id')
+    .notNull()
+    .references(() => projects.id, { onDelete: 'cascade' }),
+  revision: integer('revision').notNull().default(0),
+  content: json('content').$type<Model>().notNull(),
+  createdAt: created(),
+  updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
+});
+
+export const revisionKinds = ['edit', 'undo', 'redo'] as const;
+export type RevisionKind = (typeof revisionKinds)[number];
+
+/** Every edit as it happened, in order, with the patches that lead to it and back. */
+export const revisions = pgTable(
+  'revision',
+  {
+    modelId: text('model_id')
+      .notNull()
+      .references(() => models.id, { onDelete: 'cascade' }),
+    number: integer('number').notNull(),
+    /** The sender's own name for the edit: a repeated request is recognised. */
+    edit: text('edit').notNull(),
+    kind: text('kind').$type<RevisionKind>().notNull(),
+    label: text('label').notNull(),
+    patches: json('patches').$type<readonly Patch[]>().notNull(),
+    inverse: json('inverse').$type<readonly Patch[]>().notNull(),
+    createdAt: created(),
+  },
+  (table) => [primaryKey({ columns: [table.modelId, table.number] })],
+);

@@ -1,0 +1,167 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { FileTrigger, Heading } from 'react-aria-components';
+import styled from 'styled-components';
+import type { Notice } from '@rigid-beam/core/model/notice';
+import { AppearanceButton } from '../ui/AppearanceButton';
+import { Button, Hint, Row } from '../ui/controls';
+import { TILE, type ModelTile, type ProjectTiles } from './tile';
+
+const Page = styled.main`
+  max-width: 76rem;
+  margin: 0 auto;
+  padding: 1.6rem 2rem 3rem;
+`;
+
+const Head = styled.header`
+  display: flex;
+  align-items: baseline;
+  justify-content: space-between;
+  padding-bottom: 0.6rem;
+  border-bottom: 2px solid var(--ink);
+  h1 {
+    font-size: 1.5rem;
+    letter-spacing: -0.01em;
+  }
+`;
+
+const Project = styled.section`
+  margin-top: 1.6rem;
+  h2 {
+    font-size: 1.05rem;
+  }
+`;
+
+const Tiles = styled.ul`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(19rem, 1fr));
+  gap: 1rem;
+  margin-top: 0.8rem;
+`;
+
+const Tile = styled.li`
+  background: var(--paper);
+  border: 1px solid var(--rule-strong);
+  border-radius: 3px;
+  &:hover {
+    border-color: var(--ink);
+  }
+  a {
+    display: block;
+    color: inherit;
+    text-decoration: none;
+  }
+  svg {
+    display: block;
+    width: 100%;
+  }
+`;
+
+const Caption = styled.div`
+  padding: 0.5rem 0.8rem;
+  border-top: 1px solid var(--rule);
+  h3 {
+    font-size: 0.95rem;
+    font-weight: 600;
+  }
+  p {
+    color: var(--soft);
+  }
+`;
+
+const TileFoot = styled(Row)`
+  justify-content: flex-end;
+  padding: 0 0.6rem 0.5rem;
+`;
+
+const Faults = styled.ul`
+  margin-top: 0.8rem;
+  padding: 0.6rem 0.8rem;
+  border-left: 5px solid var(--fault);
+  background: var(--fault-ground);
+`;
+
+/** All projects with their models as drawn tiles; new models from nothing or from a file. */
+export function ProjectsPage({ projects }: { readonly projects: readonly ProjectTiles[] }) {
+  const router = useRouter();
+  const [faults, setFaults] = useState<readonly Notice[]>([]);
+
+  const create = async (body: { project: string; title?: string; file?: string }): Promise<void> => {
+    const response = await fetch('/api/models', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+    const answer = (await response.json()) as { id?: string; faults?: Notice[] };
+    if (answer.id !== undefined) router.push(`/models/${answer.id}`);
+    else setFaults(answer.faults ?? []);
+  };
+  const remove = async (id: string): Promise<void> => {
+    await fetch(`/api/models/${id}`, { method: 'DELETE' });
+    router.refresh();
+  };
+
+  return (
+    <Page>
+      <Head>
+        <Heading level={1}>Rigid Beam</Heading>
+        <AppearanceButton />
+      </Head>
+      {faults.length > 0 && (
+        <Faults role="alert">
+          {faults.map((fault, i) => (
+            <li key={i}>{fault.message}</li>
+          ))}
+        </Faults>
+      )}
+      {projects.map((project) => (
+        <Project key={project.id} aria-label={project.name}>
+          <Row>
+            <Heading level={2} style={{ flex: 1 }}>
+              {project.name}
+            </Heading>
+            <Button onPress={() => void create({ project: project.id, title: 'New plane model' })}>New plane model</Button>
+            <FileTrigger acceptedFileTypes={['.json', 'application/json']} onSelect={(files) => void files?.[0]?.text().then((file) => create({ project: project.id, file }))}>
+              <Button>From a file</Button>
+            </FileTrigger>
+          </Row>
+          {project.models.length === 0 && <Hint>No model yet.</Hint>}
+          <Tiles>
+            {project.models.map((model) => (
+              <ModelTileItem key={model.id} model={model} onRemove={() => void remove(model.id)} />
+            ))}
+          </Tiles>
+        </Project>
+      ))}
+    </Page>
+  );
+}
+
+function ModelTileItem({ model, onRemove }: { readonly model: ModelTile; readonly onRemove: () => void }) {
+  const [asking, setAsking] = useState(false);
+  return (
+    <Tile>
+      <Link href={`/models/${model.id}`}>
+        <svg viewBox={`0 0 ${TILE.width} ${TILE.height}`} aria-hidden dangerouslySetInnerHTML={{ __html: model.markup }} />
+        <Caption>
+          <Heading level={3}>{model.title}</Heading>
+          <p>{model.words}</p>
+          <p className="number">{model.figure}</p>
+          <p>{model.changed}</p>
+        </Caption>
+      </Link>
+      <TileFoot>
+        {asking ? (
+          <>
+            <span>Remove it for good?</span>
+            <Button onPress={onRemove}>Remove</Button>
+            <Button onPress={() => setAsking(false)}>Keep</Button>
+          </>
+        ) : (
+          <Button aria-label={`Remove ${model.title}`} onPress={() => setAsking(true)}>
+            Remove
+          </Button>
+        )}
+      </TileFoot>
+    </Tile>
+  );
+}

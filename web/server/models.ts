@@ -1,0 +1,77 @@
+import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
+import type { Intent } from '@rigid-beam/core/model/edits/intent';
+import { emptyModel, type Model } from '@rigid-beam/core/model/model';
+import { fault, type Notice } from '@rigid-beam/core/model/notice';
+import { readModelFile } from '@rigid-beam/core/formats/model-file';
+import { database } from '../db/database';
+import { findModel, insertModel, lastRevisions, listProjects, revisionsSince, storeRevision, type StoredModel, type StoredRevision } from '../db/model-repository';
+import type { RevisionKind } from '../db/schema';
+import { newId } from './new-id';
+
+/** How many edits can be undone after the page was closed. */
+const UNDO_DEPTH = 200;
+
+export interface OpenModel {
+  readonly id: string;
+  readonly projectName: string;
+  readonly revision: number;
+  readonly model: Model;
+  readonly history: readonly StoredRevision[];
+}
+
+export async function openModel(id: string): Promise<OpenModel | undefined> {
+  const db = await database();
+  const stored = await findModel(db, id);
+  if (!stored) return undefined;
+  const history = await lastRevisions(db, id, UNDO_DEPTH);
+  return { id, projectName: stored.projectName, revision: stored.revision, model: stored.content, history: history.map(({ number, kind, label, patches, inverse }) => ({ number, kind, label, patches, inverse })) };
+}
+
+export type Created = { readonly ok: true; readonly id: string } | { readonly ok: false; readonly faults: readonly Notice[] };
+
+/** A new model, empty or from the text of a model file. A file with any fault is refused whole. */
+export async function createModel(projectId: string, title: string | undefined, file: string | undefined): Promise<Created> {
+  const db = await database();
+  if (!(await listProjects(db)).some(({ id }) => id === projectId)) {
+    return { ok: false, faults: [fault({ code: 'broken-reference', path: 'project', value: projectId, what: 'There is no such project', expected: 'the id of a project', remedy: 'Choose a project of the list' })] };
+  }
+  const read = file === undefined ? { model: emptyModel(title ?? 'New model'), notices: [] } : readModelFile(file);
+  if (!read.model) return { ok: false, faults: read.notices };
+  const id = newId();
+  await insertModel(db, id, projectId, title === undefined ? read.model : { ...read.model, title });
+  return { ok: true, id };
+}
+
+export type Stored =
+  | { readonly outcome: 'stored'; readonly revision: number }
+  | { readonly outcome: 'faults'; readonly faults: readonly Notice[] }
+  | { readonly outcome: 'conflict'; readonly revision: number; readonly since: readonly { number: number; label: string }[] }
+  | { readonly outcome: 'missing' };
+
+export interface Edit {
+  readonly edit: string;
+  readonly kind: RevisionKind;
+  readonly label: string;
+  readonly intent: Intent;
+}
+
+/** Applies one edit on top of revision `base` and stores it, whole or not at all. */
+export async function applyRevision(id: string, base: number, { edit, kind, label, intent }: Edit): Promise<Stored> {
+  const db = await database();
+  const stored = await findModel(db, id);
+  if (!stored) return { outcome: 'missing' };
+  if (stored.revision !== base) return conflictOf(stored, base, edit);
+  const applied = applyIntent(stored.content, intent);
+  if (!applied.ok) return { outcome: 'faults', faults: applied.faults };
+  const { patches, inverse } = applied;
+  if (await storeRevision(db, id, base, applied.model, { edit, kind, label, patches, inverse })) return { outcome: 'stored', revision: base + 1 };
+  const newer = await findModel(db, id);
+  return newer ? conflictOf(newer, base, edit) : { outcome: 'missing' };
+}
+
+/** Another edit came first, unless the next one is this very edit, whose answer was lost on the way. */
+async function conflictOf(stored: StoredModel, base: number, edit: string): Promise<Stored> {
+  const since = await revisionsSince(await database(), stored.id, base);
+  if (since[0]?.edit === edit) return { outcome: 'stored', revision: base + 1 };
+  return { outcome: 'conflict', revision: stored.revision, since: since.map(({ number, label }) => ({ number, label })) };
+}

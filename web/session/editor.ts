@@ -1,0 +1,217 @@
+import { createStore, type StoreApi } from 'zustand/vanilla';
+import type { Model } from '@rigid-beam/core/model/model';
+import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
+import { describeIntent, type Intent } from '@rigid-beam/core/model/edits/intent';
+import type { Notice } from '@rigid-beam/core/model/notice';
+import type { Results } from '@rigid-beam/core/results/results';
+import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
+import type { RevisionKind } from '../db/schema';
+import { SolvingClient, type SolveOutcome } from '../solver/solving-client';
+import { afterRevision, historyOf, type History, type Step } from './history';
+import { StorageQueue, type StorageState } from './storage';
+import { addressOfPlace, placeOfAddress, type Place } from './view-state';
+
+/** The model as the server gave it when the page was opened. */
+export interface Opened {
+  readonly id: string;
+  readonly projectName: string;
+  readonly revision: number;
+  readonly model: Model;
+  readonly history: readonly (Step & { readonly kind: RevisionKind })[];
+}
+
+/** A model and its own results: what the sheet draws. Results are absent while they are not ready. */
+export interface Drawn {
+  readonly model: Model;
+  readonly results?: Results;
+  readonly milliseconds?: number;
+}
+
+export interface EditorState extends Place {
+  readonly projectName: string;
+  readonly model: Model;
+  /** The model while something is dragged; not stored yet. */
+  readonly preview: Model | undefined;
+  readonly drawn: Drawn;
+  readonly storage: StorageState;
+  readonly history: History;
+  readonly selection: readonly Subject[];
+  /** Why the last edit was refused. */
+  readonly refusal: readonly Notice[];
+  readonly diagramFactor: number;
+  readonly values: boolean;
+  readonly deflected: boolean;
+  readonly dimensions: boolean;
+  readonly names: boolean;
+}
+
+/** After this time a solution that is still awaited is no longer replaced by the one before it on the sheet. */
+const PATIENCE = 150;
+
+/** One open model: the single door for every change, its undo, its solution and its storage. */
+export class Editor {
+  readonly store: StoreApi<EditorState>;
+  private readonly solver: SolvingClient;
+  private readonly queue: StorageQueue;
+  private patience: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(
+    readonly opened: Opened,
+    search: string,
+  ) {
+    this.store = createStore<EditorState>(() => ({
+      ...placeOfAddress(search),
+      projectName: opened.projectName,
+      model: opened.model,
+      preview: undefined,
+      drawn: { model: opened.model },
+      storage: { status: 'stored' },
+      history: historyOf(opened.history),
+      selection: [],
+      refusal: [],
+      diagramFactor: 1,
+      values: true,
+      deflected: true,
+      dimensions: true,
+      names: false,
+    }));
+    this.queue = new StorageQueue(opened.id, opened.revision, (storage) => this.store.setState({ storage }));
+    this.solver = new SolvingClient((outcome) => this.receive(outcome));
+    this.solver.solve(opened.model);
+  }
+
+  get state(): EditorState {
+    return this.store.getState();
+  }
+
+  close(): void {
+    clearTimeout(this.patience);
+    this.solver.close();
+  }
+
+  /** Makes an edit: checked, shown, solved and stored. Returns false, with the reasons in `refusal`, when it is refused. */
+  edit(intent: Intent, label = describeIntent(intent)): boolean {
+    return this.apply(intent, 'edit', label);
+  }
+
+  undo(): void {
+    const step = this.state.history.undo.at(-1);
+    if (step) this.apply({ type: 'patch', patches: step.inverse }, 'undo', step.label);
+  }
+
+  redo(): void {
+    const step = this.state.history.redo.at(-1);
+    if (step) this.apply({ type: 'patch', patches: step.patches }, 'redo', step.label);
+  }
+
+  private apply(intent: Intent, kind: RevisionKind, label: string): boolean {
+    const { model, history, storage } = this.state;
+    if (storage.status === 'conflict' || storage.status === 'refused') return false;
+    const applied = applyIntent(model, intent);
+    if (!applied.ok) {
+      this.store.setState({ refusal: applied.faults, preview: undefined });
+      this.show(model);
+      return false;
+    }
+    const { patches, inverse } = applied;
+    this.store.setState({ model: applied.model, preview: undefined, refusal: [], history: afterRevision(history, kind, { label, patches, inverse }) });
+    this.queue.add({ edit: crypto.randomUUID(), kind, label: label.slice(0, 200), intent });
+    this.show(applied.model);
+    this.keepSelection(applied.model);
+    return true;
+  }
+
+  /** Shows and solves what an edit would do, without making it: while dragging. */
+  preview(intent: Intent): void {
+    const applied = applyIntent(this.state.model, intent);
+    if (!applied.ok) return;
+    this.store.setState({ preview: applied.model });
+    this.show(applied.model);
+  }
+
+  endPreview(): void {
+    if (!this.state.preview) return;
+    this.store.setState({ preview: undefined });
+    this.show(this.state.model);
+  }
+
+  select(subjects: readonly Subject[]): void {
+    this.store.setState({ selection: subjects });
+  }
+
+  /** Adds a thing to the selection, or takes it out. */
+  toggle(subject: Subject): void {
+    const { selection } = this.state;
+    const without = selection.filter((one) => !sameSubject(one, subject));
+    this.select(without.length < selection.length ? without : [...selection, subject]);
+  }
+
+  /** Goes to a stage, case or quantity; each is a step of the browser's own back and forth. */
+  go(place: Partial<Place>): void {
+    const { stage, acting, quantity } = { ...this.state, ...place };
+    const next = { stage, acting, quantity };
+    this.store.setState(next);
+    if (addressOfPlace(next) !== window.location.search) window.history.pushState(null, '', addressOfPlace(next));
+  }
+
+  /** The address changed by back or forward. */
+  follow(search: string): void {
+    this.store.setState(placeOfAddress(search));
+  }
+
+  dismissRefusal(): void {
+    this.store.setState({ refusal: [] });
+  }
+
+  /** After a conflict: takes the newer state, and puts the edits that were not stored on top of it when `again` says so. */
+  async takeNewer(again: 'drop' | 'put on top'): Promise<void> {
+    const response = await fetch(`/api/models/${this.opened.id}`);
+    if (!response.ok) return;
+    const newer = (await response.json()) as Opened;
+    const unsent = [...this.queue.unsent];
+    this.queue.restart(newer.revision);
+    this.store.setState({ model: newer.model, preview: undefined, history: historyOf(newer.history), refusal: [] });
+    this.show(newer.model);
+    this.keepSelection(newer.model);
+    if (again === 'put on top') for (const { intent, label } of unsent) if (!this.apply(intent, 'edit', label)) break;
+  }
+
+  /** A refused edit was never stored: the page goes back to the stored state. */
+  async reload(): Promise<void> {
+    await this.takeNewer('drop');
+  }
+
+  private show(model: Model): void {
+    this.solver.solve(model);
+    clearTimeout(this.patience);
+    this.patience = setTimeout(() => {
+      if (this.current() === model && this.state.drawn.model !== model) this.store.setState({ drawn: { model } });
+    }, PATIENCE);
+  }
+
+  private current(): Model {
+    return this.state.preview ?? this.state.model;
+  }
+
+  private receive(outcome: SolveOutcome): void {
+    if ('failure' in outcome) {
+      const notice: Notice = { code: 'program', severity: 'error', message: `The solution failed, which is a fault of the program: ${outcome.failure}`, subjects: [] };
+      this.store.setState({ drawn: { model: outcome.model, results: { status: 'invalid', notices: [notice], mechanisms: [] } } });
+      return;
+    }
+    const { model, solved } = outcome;
+    // While dragging, results may be one step behind; they are drawn with the very model they belong to.
+    this.store.setState({ drawn: { model, results: solved.results, milliseconds: solved.milliseconds } });
+  }
+
+  private keepSelection(model: Model): void {
+    const lists = { node: model.nodes, member: model.members };
+    const exists = (subject: Subject): boolean => {
+      if (subject.kind === 'load') return subject.index < model.loads.length;
+      if (subject.kind === 'support') return model.supports.some(({ node }) => node === subject.id);
+      return subject.kind in lists && lists[subject.kind as 'node' | 'member'].some(({ id }) => 'id' in subject && id === subject.id);
+    };
+    const kept = this.state.selection.filter(exists);
+    if (kept.length < this.state.selection.length) this.select(kept);
+  }
+}

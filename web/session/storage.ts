@@ -1,0 +1,93 @@
+import type { Intent } from '@rigid-beam/core/model/edits/intent';
+import type { Notice } from '@rigid-beam/core/model/notice';
+import type { RevisionKind } from '../db/schema';
+
+export interface PendingEdit {
+  /** Its own name: an edit that was stored but whose answer was lost is not taken for someone else's. */
+  readonly edit: string;
+  readonly kind: RevisionKind;
+  readonly label: string;
+  readonly intent: Intent;
+}
+
+/** How far what the page shows has been stored. */
+export type StorageState =
+  | { readonly status: 'stored' }
+  | { readonly status: 'storing' }
+  | { readonly status: 'unreachable' }
+  | { readonly status: 'refused'; readonly faults: readonly Notice[] }
+  | { readonly status: 'conflict'; readonly revision: number; readonly since: readonly { readonly number: number; readonly label: string }[] };
+
+const RETRY_AFTER = 2000;
+const MAXIMUM_KEEPALIVE = 50_000;
+
+/** Sends edits one after the other, each on top of the revision before it; stops at a conflict or a refusal. */
+export class StorageQueue {
+  private readonly pending: PendingEdit[] = [];
+  private running = false;
+  private halted = false;
+
+  constructor(
+    private readonly modelId: string,
+    private revision: number,
+    private readonly report: (state: StorageState) => void,
+  ) {}
+
+  add(edit: PendingEdit): void {
+    this.pending.push(edit);
+    if (!this.running && !this.halted) void this.run();
+  }
+
+  /** Edits that the server has not confirmed, oldest first. */
+  get unsent(): readonly PendingEdit[] {
+    return this.pending;
+  }
+
+  /** Begins again from another revision with nothing waiting. */
+  restart(revision: number): void {
+    this.pending.length = 0;
+    this.revision = revision;
+    this.halted = false;
+    this.report({ status: 'stored' });
+  }
+
+  private async run(): Promise<void> {
+    this.running = true;
+    this.report({ status: 'storing' });
+    while (this.pending.length > 0 && !this.halted) {
+      const sent = this.pending[0]!;
+      const state = await this.send(sent);
+      if (state === 'stored') {
+        this.revision++;
+        this.pending.shift();
+      } else if (state === 'unreachable') {
+        this.report({ status: 'unreachable' });
+        await new Promise((resolve) => setTimeout(resolve, RETRY_AFTER));
+      } else {
+        this.halted = true;
+        this.report(state);
+      }
+    }
+    this.running = false;
+    if (!this.halted) this.report({ status: 'stored' });
+  }
+
+  private async send(edit: PendingEdit): Promise<'stored' | 'unreachable' | StorageState> {
+    try {
+      const body = JSON.stringify({ base: this.revision, ...edit });
+      const response = await fetch(`/api/models/${this.modelId}/revisions`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body,
+        // Lets the last edit arrive when the page is closed; browsers bound the size of such a body.
+        keepalive: body.length < MAXIMUM_KEEPALIVE,
+      });
+      if (response.status === 201) return 'stored';
+      const answer = (await response.json()) as { faults?: Notice[]; revision?: number; since?: { number: number; label: string }[] };
+      if (response.status === 409) return { status: 'conflict', revision: answer.revision ?? 0, since: answer.since ?? [] };
+      return response.status >= 500 ? 'unreachable' : { status: 'refused', faults: answer.faults ?? [] };
+    } catch {
+      return 'unreachable';
+    }
+  }
+}

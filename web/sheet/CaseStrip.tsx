@@ -1,0 +1,99 @@
+'use client';
+
+import { useMemo } from 'react';
+import { Radio, RadioGroup } from 'react-aria-components';
+import styled from 'styled-components';
+import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { showMoment } from '@rigid-beam/core/quantities/show-load';
+import type { Model } from '@rigid-beam/core/model/model';
+import type { Solution } from '@rigid-beam/core/results/results';
+import { governingValues, largestOf } from '@rigid-beam/drawing/diagram-scale';
+import { sketchMarkup } from '@rigid-beam/drawing/sketch';
+import { actingIndex, solutionOf, useEditor, useEditorState } from '../session/use-editor';
+
+const Strip = styled(RadioGroup)`
+  grid-area: cases;
+  display: flex;
+  gap: 0.4rem;
+  padding: 0.4rem 0.6rem;
+  overflow-x: auto;
+  background: var(--desk);
+  border-top: 1px solid var(--rule-strong);
+`;
+
+const Card = styled(Radio)`
+  flex: 0 0 auto;
+  display: grid;
+  grid-template-rows: auto 1fr auto;
+  width: 9.4rem;
+  padding: 0.2rem 0.4rem;
+  background: var(--paper);
+  border: 1px solid var(--rule);
+  border-radius: 3px;
+  cursor: default;
+  &[data-hovered] {
+    border-color: var(--rule-strong);
+  }
+  &[data-selected] {
+    border-color: var(--ink);
+    box-shadow: inset 0 -3px 0 var(--ink);
+  }
+  &[data-focus-visible] {
+    outline: 2px solid var(--focus);
+    outline-offset: 1px;
+  }
+`;
+
+const Name = styled.span`
+  overflow: hidden;
+  white-space: nowrap;
+  text-overflow: ellipsis;
+  font-size: 0.75rem;
+  b {
+    margin-right: 0.35rem;
+  }
+`;
+
+const Figure = styled.span`
+  color: var(--soft);
+  font-size: 0.72rem;
+`;
+
+const WIDTH = 138;
+const HEIGHT = 50;
+
+/** One live small sketch per case, combination and envelope; arrow keys step through them. */
+export function CaseStrip() {
+  const editor = useEditor();
+  const model = useEditorState((state) => state.drawn.model);
+  const solution = useEditorState(solutionOf);
+  const acting = useEditorState(actingIndex);
+  const all = [...model.cases, ...model.combinations];
+  if (all.length === 0) return <Strip aria-label="Cases and combinations">There is no load case yet. Add one in Loads.</Strip>;
+  return (
+    <Strip aria-label="Cases and combinations" orientation="horizontal" value={all[acting]?.id ?? null} onChange={(id) => editor.go({ acting: id })}>
+      {all.map(({ id, title }, index) => (
+        <Card key={id} value={id}>
+          <Name>
+            <b>{id}</b>
+            {title}
+          </Name>
+          <Sketch model={model} solution={solution} outcome={index} />
+          <Figure className="number">{figure(model, solution, index)}</Figure>
+        </Card>
+      ))}
+    </Strip>
+  );
+}
+
+function Sketch({ model, solution, outcome }: { readonly model: Model; readonly solution: Solution | undefined; readonly outcome: number }) {
+  const markup = useMemo(() => sketchMarkup(model, solution, outcome, WIDTH, HEIGHT), [model, solution, outcome]);
+  return <svg width="100%" height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} aria-hidden dangerouslySetInnerHTML={{ __html: markup }} />;
+}
+
+/** The figure by which a case is known: its largest moment. */
+function figure(model: Model, solution: Solution | undefined, outcome: number): string {
+  if (!solution?.outcomes[outcome]) return '–';
+  const largest = largestOf(governingValues(solution, outcome, 'Mz'));
+  return `M ${showMoment(largest, { ...defaultDisplay, ...model.display })}`;
+}

@@ -1,0 +1,70 @@
+'use client';
+
+import { useState } from 'react';
+import styled from 'styled-components';
+import { FieldBox, FieldInput, FieldLabel, FieldNote } from '../ui/controls';
+import { QuantityField } from '../ui/QuantityField';
+import type { InPlaceField, TypedField } from './controller';
+
+const Float = styled.div`
+  position: absolute;
+  z-index: 5;
+  width: 11.5rem;
+  padding: 0.35rem;
+  background: var(--panel);
+  border: 1px solid var(--rule-strong);
+  border-radius: 3px;
+  box-shadow: 0 3px 10px rgb(0 0 0 / 16%);
+`;
+
+const place = (left: number, top: number): { left: string; top: string } => ({ left: `clamp(4px, ${left - 20}px, calc(100% - 12rem))`, top: `clamp(4px, ${top - 22}px, calc(100% - 6rem))` });
+
+/** A value typed over where it stands. Enter or leaving takes it, Escape leaves all as it was. */
+export function FloatingField({ field, onDone }: { readonly field: InPlaceField; readonly onDone: () => void }) {
+  return (
+    <Float style={place(field.left, field.top)}>
+      <QuantityField
+        label={field.label}
+        value={field.value}
+        dimension={field.dimension}
+        unit={field.unit}
+        autoFocus
+        onCancel={onDone}
+        onCommit={(value) => {
+          if (value !== undefined) field.commit(value);
+          onDone();
+        }}
+      />
+    </Float>
+  );
+}
+
+/** The way to the next node, typed while drawing. */
+export function TypedStep({ field, onDone }: { readonly field: TypedField; readonly onDone: () => void }) {
+  const [text, setText] = useState(field.first);
+  const [fault, setFault] = useState<string>();
+  return (
+    <Float style={place(field.left + 24, field.top + 30)}>
+      <FieldBox value={text} onChange={setText} isInvalid={fault !== undefined} autoFocus aria-label="Way to the next node">
+        <FieldLabel>Way to the next node</FieldLabel>
+        <FieldInput
+          autoComplete="off"
+          onBlur={onDone}
+          onKeyDown={(event) => {
+            if (event.key === 'Escape') {
+              event.stopPropagation();
+              onDone();
+            }
+            if (event.key !== 'Enter') return;
+            const trouble = field.commit(text);
+            setFault(trouble);
+            if (trouble === undefined) onDone();
+          }}
+        />
+        <FieldNote slot="description" data-fault={fault !== undefined || undefined}>
+          {fault ?? field.hint}
+        </FieldNote>
+      </FieldBox>
+    </Float>
+  );
+}

@@ -1,0 +1,191 @@
+'use client';
+
+import { Slider, SliderThumb, SliderTrack, ToggleButtonGroup } from 'react-aria-components';
+import styled from 'styled-components';
+import { showNumber } from '@rigid-beam/core/quantities/show';
+import { unitFactor } from '@rigid-beam/core/quantities/parse';
+import { governingValues } from '@rigid-beam/drawing/diagram-scale';
+import { scaleOfDeflection, scaleOfDiagram } from '@rigid-beam/drawing/sheet-items';
+import { showDiagramValue } from '@rigid-beam/drawing/value-labels';
+import type { DiagramQuantity, View } from '@rigid-beam/drawing/view';
+import type { EditorState } from '../session/editor';
+import { actingIndex, solutionOf, useDisplay, useEditor, useEditorState } from '../session/use-editor';
+import { ToggleButton } from '../ui/controls';
+import { TITLE_BLOCK } from './controller';
+
+const Block = styled.section`
+  position: absolute;
+  right: 0;
+  bottom: 0;
+  width: ${TITLE_BLOCK.width}px;
+  max-width: 100%;
+  border: 1.5px solid var(--ink);
+  border-right: 0;
+  border-bottom: 0;
+  background: var(--paper);
+  font-size: 0.75rem;
+`;
+
+const Line = styled.div`
+  display: flex;
+  align-items: center;
+  min-height: 1.75rem;
+  border-bottom: 1px solid var(--rule);
+  &:last-child {
+    border-bottom: 0;
+  }
+  > * {
+    padding: 0.1rem 0.55rem;
+  }
+  > * + * {
+    border-left: 1px solid var(--rule);
+  }
+`;
+
+const Acting = styled.p`
+  flex: 1;
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  font-weight: 600;
+`;
+
+const Quantities = styled(ToggleButtonGroup)`
+  display: flex;
+  gap: 2px;
+  padding: 0.1rem 0.25rem;
+  button {
+    min-height: 1.45rem;
+    padding: 0 0.5rem;
+    border-color: transparent;
+  }
+`;
+
+const Fill = styled.p`
+  flex: 1;
+`;
+
+const ScaleSlider = styled(Slider)`
+  width: 6.5rem;
+`;
+
+const Track = styled(SliderTrack)`
+  height: 1.2rem;
+  &::before {
+    content: '';
+    position: absolute;
+    left: 0;
+    right: 0;
+    top: 50%;
+    border-top: 1.5px solid var(--rule-strong);
+  }
+`;
+
+const Thumb = styled(SliderThumb)`
+  top: 50%;
+  width: 0.6rem;
+  height: 1rem;
+  border-radius: 2px;
+  background: var(--ink);
+  &[data-focus-visible] {
+    outline: 2px solid var(--focus);
+    outline-offset: 2px;
+  }
+`;
+
+const RULES: Record<DiagramQuantity, string> = {
+  N: 'T in tension, C in compression',
+  Vy: 'up on the left part: positive',
+  Mz: 'drawn on the tension face',
+  none: 'no diagram',
+};
+
+const NAMES: readonly { readonly id: DiagramQuantity; readonly text: string; readonly label: string }[] = [
+  { id: 'N', text: 'Axial', label: 'Axial force' },
+  { id: 'Vy', text: 'Shear', label: 'Shear force' },
+  { id: 'Mz', text: 'Moment', label: 'Bending moment' },
+  { id: 'none', text: 'Off', label: 'No diagram' },
+];
+
+/** What is drawn, by which rule, in which units and scale, and how large it gets. Its legend is its control. */
+export function TitleBlock() {
+  const editor = useEditor();
+  const state = useEditorState((all) => all);
+  const display = useDisplay();
+  const outcome = actingIndex(state);
+  const solution = solutionOf(state);
+  const acts = solution?.outcomes[outcome] ?? state.drawn.model.cases[outcome];
+  const { quantity } = state;
+
+  return (
+    <Block aria-label="Title block">
+      <Line>
+        <Acting>
+          {acts ? acts.id : 'No load case'}
+          {acts?.title && ` · ${acts.title}`}
+        </Acting>
+        <span>{display.length === 'm' ? 'dimensions in m' : `dimensions in ${display.length}`}</span>
+      </Line>
+      <Line>
+        <Quantities selectionMode="single" disallowEmptySelection aria-label="Quantity" selectedKeys={[quantity]} onSelectionChange={(keys) => editor.go({ quantity: [...keys][0] as DiagramQuantity })}>
+          {NAMES.map(({ id, text, label }) => (
+            <ToggleButton key={id} id={id} aria-label={label}>
+              {text}
+            </ToggleButton>
+          ))}
+        </Quantities>
+        <Fill>{RULES[quantity]}</Fill>
+      </Line>
+      <Line>
+        <ScaleSlider aria-label="Diagram scale" minValue={-2} maxValue={2} step={0.25} value={Math.log2(state.diagramFactor)} onChange={(value) => editor.store.setState({ diagramFactor: 2 ** (value as number) })}>
+          <Track>
+            <Thumb />
+          </Track>
+        </ScaleSlider>
+        <Fill className="number">{scaleWords(state, outcome)}</Fill>
+        <Quantities selectionMode="multiple" aria-label="Shown" selectedKeys={[...(state.values ? ['values'] : []), ...(state.deflected ? ['deflected'] : [])]} onSelectionChange={(keys) => editor.store.setState({ values: keys.has('values'), deflected: keys.has('deflected') })}>
+          <ToggleButton id="values">Values</ToggleButton>
+          <ToggleButton id="deflected">Deflected</ToggleButton>
+        </Quantities>
+      </Line>
+      <Line>
+        <Fill className="number" data-testid="extremes">
+          {extremeWords(state, outcome)}
+        </Fill>
+      </Line>
+    </Block>
+  );
+}
+
+const viewOf = (state: EditorState, outcome: number): View => ({
+  outcome, quantity: state.quantity, diagramFactor: state.diagramFactor, values: true, deflected: true, reactions: true, loads: true, dimensions: true, names: false, selection: [], scale: 1, weight: 1,
+}); // prettier-ignore
+
+function scaleWords(state: EditorState, outcome: number): string {
+  const solution = solutionOf(state);
+  if (!solution?.outcomes[outcome]) return '';
+  const { model } = state.drawn;
+  const view = viewOf(state, outcome);
+  const unit = state.quantity === 'Mz' ? (model.display?.moment ?? 'kN·m') : (model.display?.force ?? 'kN');
+  const { perMetre } = scaleOfDiagram(model, solution, view);
+  const factor = scaleOfDeflection(model, solution, view);
+  const diagram = perMetre > 0 ? `1 m = ${showNumber(perMetre / unitFactor(unit), 3)} ${unit}` : '';
+  return [diagram, state.deflected && factor > 0 ? `deflected × ${showNumber(factor, 3)}` : ''].filter(Boolean).join(' · ');
+}
+
+function extremeWords(state: EditorState, outcome: number): string {
+  const solution = solutionOf(state);
+  const { quantity } = state;
+  const { display } = state.drawn.model;
+  if (!solution?.outcomes[outcome]) return state.drawn.results ? 'no results' : 'solving …';
+  if (quantity === 'none') return '';
+  const governing = governingValues(solution, outcome, quantity);
+  if (!governing) return '';
+  const units = { length: 'm', force: 'kN', moment: 'kN·m', stress: 'MPa', deflection: 'mm', section: 'cm', ...display };
+  const say = ({ value, member, from }: typeof governing.max): string => {
+    const by = from === outcome ? '' : ` by ${solution.outcomes[from]!.id}`;
+    return `${showDiagramValue(quantity, value, units)} in ${solution.structure.names.members[member]}${by}`;
+  };
+  return `largest ${say(governing.max)} · smallest ${say(governing.min)}`;
+}

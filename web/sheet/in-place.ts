@@ -1,0 +1,31 @@
+import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
+import type { SheetController } from './controller';
+import { loadValue } from './load-values';
+
+/** Opens the field over the text of a load or a dimension; what has no text on the sheet opens in its middle. */
+export function openInPlace(sheet: SheetController, subject: Subject): void {
+  const { editor } = sheet;
+  const { model } = editor.state;
+  const display = { ...defaultDisplay, ...model.display };
+  const placed = sheet.labelOf((one) => sameSubject(one, subject));
+  const place = placed ? { left: placed.left, top: placed.top } : { left: sheet.camera.width / 2, top: sheet.camera.height / 2 };
+
+  if (subject.kind === 'dimension') {
+    const { axis, from, to } = subject;
+    sheet.openField({
+      ...place,
+      label: axis === 'x' ? 'Bay: everything to the right moves with it' : 'Level: everything above moves with it',
+      value: to - from,
+      dimension: 'length',
+      unit: display.length,
+      commit: (value) => editor.edit({ type: 'stretch', axis, beyond: to, by: value - (to - from) }),
+    });
+  }
+  if (subject.kind === 'load') {
+    const load = model.loads[subject.index];
+    if (!load) return;
+    const { label, value, dimension, unit, resized } = loadValue(load, display);
+    sheet.openField({ ...place, label, value, dimension, unit, commit: (next) => editor.edit({ type: 'putLoad', at: subject.index, load: { ...resized(next) } }) });
+  }
+}

@@ -1,0 +1,88 @@
+import { screenX, screenY, type Camera } from '@rigid-beam/drawing/camera';
+import { VERTEX, type DisplayList, type Ink, type LabelRole, type Path } from '@rigid-beam/drawing/display-list';
+import { TEXT_HEIGHT, type Measure, type PlacedLabel } from '@rigid-beam/drawing/place-labels';
+
+export type Palette = (ink: Ink) => string;
+
+const FAMILY = "'IBM Plex Sans Condensed', 'IBM Plex Sans', sans-serif";
+const fontOf = (role: LabelRole): string => `${role === 'extreme' ? 600 : 400} ${TEXT_HEIGHT[role]}px ${FAMILY}`;
+
+/** The inks of the theme in force, read from the page's variables once. */
+export function readPalette(element: Element): Palette {
+  const style = getComputedStyle(element);
+  const known = new Map<Ink, string>();
+  return (ink) => {
+    let colour = known.get(ink);
+    if (colour === undefined) {
+      colour = style.getPropertyValue(`--draw-${ink}`).trim();
+      known.set(ink, colour);
+    }
+    return colour;
+  };
+}
+
+/** Measures texts with the canvas's own fonts, each text once. */
+export function canvasMeasure(context: CanvasRenderingContext2D): Measure {
+  const known = new Map<string, number>();
+  return (text, role) => {
+    const key = `${role} ${text}`;
+    let width = known.get(key);
+    if (width === undefined) {
+      context.font = fontOf(role);
+      width = context.measureText(text).width;
+      known.set(key, width);
+    }
+    return width;
+  };
+}
+
+/** Paints lists from back to front, then the texts. The canvas has `ratio` device pixels to one of ours. */
+export function paint(context: CanvasRenderingContext2D, lists: readonly DisplayList[], placed: readonly PlacedLabel[], camera: Camera, palette: Palette, ratio: number): void {
+  context.setTransform(ratio, 0, 0, ratio, 0, 0);
+  context.fillStyle = palette('paper');
+  context.fillRect(0, 0, camera.width, camera.height);
+  context.lineJoin = 'round';
+  context.lineCap = 'butt';
+  for (const list of lists) for (const item of list) if (item.kind === 'path') paintPath(context, item, camera, palette);
+  context.setLineDash([]);
+  paintLabels(context, placed, palette);
+}
+
+function paintPath(context: CanvasRenderingContext2D, path: Path, camera: Camera, palette: Palette): void {
+  const { vertices } = path;
+  context.beginPath();
+  for (let i = 0; i < vertices.length; i += VERTEX) {
+    const x = screenX(camera, vertices[i]!) + vertices[i + 2]!;
+    const y = screenY(camera, vertices[i + 1]!) - vertices[i + 3]!;
+    if (i === 0) context.moveTo(x, y);
+    else context.lineTo(x, y);
+  }
+  if (path.closed) context.closePath();
+  context.globalAlpha = path.opacity ?? 1;
+  if (path.fill) {
+    context.fillStyle = palette(path.fill);
+    context.fill();
+  }
+  if (path.stroke) {
+    context.strokeStyle = palette(path.stroke);
+    context.lineWidth = path.width ?? 1;
+    context.setLineDash(path.dash ? [...path.dash] : []);
+    context.stroke();
+  }
+  context.globalAlpha = 1;
+}
+
+function paintLabels(context: CanvasRenderingContext2D, placed: readonly PlacedLabel[], palette: Palette): void {
+  context.textBaseline = 'middle';
+  context.textAlign = 'left';
+  for (const { label, left, top, width, height } of placed) {
+    // A veil of paper keeps a text legible where lines run behind it.
+    context.globalAlpha = 0.78;
+    context.fillStyle = palette('paper');
+    context.fillRect(left - 1.5, top + 1, width + 3, height - 2);
+    context.globalAlpha = 1;
+    context.font = fontOf(label.role);
+    context.fillStyle = palette(label.ink);
+    context.fillText(label.text, left, top + height / 2 + 0.5);
+  }
+}

@@ -1,0 +1,80 @@
+import type { Intent } from '@rigid-beam/core/model/edits/intent';
+import type { Model } from '@rigid-beam/core/model/model';
+import { symbolPath, worldPath, type Item } from '@rigid-beam/drawing/display-list';
+import { drawnMembers } from '@rigid-beam/drawing/geometry';
+import { circle } from '@rigid-beam/drawing/structure-items';
+import type { SheetController } from '../controller';
+import type { Tool, ToolPointer } from './tool';
+
+/** What a click does: on which kind of thing, and which edit it makes there. `at` is the ratio along a member. */
+export interface Application {
+  readonly name: string;
+  readonly hint: string;
+  readonly on: 'node' | 'member';
+  readonly intent: (model: Model, id: string, at: number) => Intent | undefined;
+}
+
+/** Puts something on nodes or members, one click after the other, until Escape: a support, a load. */
+export class ApplyTool implements Tool {
+  readonly cursor = 'crosshair';
+  private pointed: { readonly id: string; readonly at: number } | undefined;
+
+  constructor(
+    private readonly sheet: SheetController,
+    private readonly application: Application,
+  ) {}
+
+  get name(): string {
+    return this.application.name;
+  }
+
+  get hint(): string {
+    return this.application.hint;
+  }
+
+  move(event: ToolPointer): void {
+    this.pointed = this.find(event);
+  }
+
+  up(event: ToolPointer): void {
+    this.pointed = this.find(event);
+    if (!this.pointed) return;
+    const { editor } = this.sheet;
+    const intent = this.application.intent(editor.state.model, this.pointed.id, this.pointed.at);
+    if (intent) editor.edit(intent);
+  }
+
+  overlay(): Item[] {
+    const { pointed } = this;
+    if (!pointed) return [];
+    const { model } = this.sheet.editor.state;
+    if (this.application.on === 'node') {
+      const node = model.nodes.find(({ id }) => id === pointed.id);
+      return node ? [symbolPath(node.x, node.y, circle(9), { closed: true, stroke: 'selection', width: 2 })] : [];
+    }
+    const member = drawnMembers(model).find(({ id }) => id === pointed.id);
+    return member ? [worldPath([member.x1, member.y1, member.x2, member.y2], { stroke: 'selection', width: 8, opacity: 0.4 })] : [];
+  }
+
+  private find(event: ToolPointer): { id: string; at: number } | undefined {
+    const { model } = this.sheet.editor.state;
+    const { x, y } = this.sheet.world(event.x, event.y);
+    const reach = (event.type === 'touch' ? 24 : 14) / this.sheet.camera.scale;
+    if (this.application.on === 'node') {
+      const near = model.nodes.map(({ id, x: nx, y: ny }) => ({ id, at: 0, distance: Math.hypot(nx - x, ny - y) }));
+      return closest(near, reach);
+    }
+    const near = drawnMembers(model).map((member) => {
+      const along = (x - member.x1) * member.ex[0] + (y - member.y1) * member.ex[1];
+      const clamped = Math.min(Math.max(along, 0), member.length);
+      const distance = Math.hypot(x - member.x1 - clamped * member.ex[0], y - member.y1 - clamped * member.ex[1]);
+      return { id: member.id, at: clamped / member.length, distance };
+    });
+    return closest(near, reach);
+  }
+}
+
+function closest(things: readonly { id: string; at: number; distance: number }[], reach: number): { id: string; at: number } | undefined {
+  const best = things.reduce<{ id: string; at: number; distance: number } | undefined>((a, b) => (a && a.distance <= b.distance ? a : b), undefined);
+  return best && best.distance <= reach ? best : undefined;
+}

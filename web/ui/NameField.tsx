@@ -1,0 +1,35 @@
+'use client';
+
+import { useState } from 'react';
+import { FieldBox, FieldInput, FieldLabel } from './controls';
+
+interface NameFieldProps {
+  readonly label: string;
+  readonly value: string;
+  /** Called on Enter or when the field is left, with a text that has changed. */
+  readonly onCommit: (value: string) => void;
+  readonly mayBeEmpty?: true;
+}
+
+/** A text that is taken when the field is left; Escape brings back what was there. */
+export function NameField({ label, value, onCommit, mayBeEmpty }: NameFieldProps) {
+  const [draft, setDraft] = useState<string>();
+  const commit = (): void => {
+    const text = draft?.trim();
+    if (text !== undefined && text !== value && (text !== '' || mayBeEmpty)) onCommit(text);
+    setDraft(undefined);
+  };
+  return (
+    <FieldBox value={draft ?? value} onChange={setDraft}>
+      <FieldLabel>{label}</FieldLabel>
+      <FieldInput
+        autoComplete="off"
+        onBlur={commit}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') commit();
+          if (event.key === 'Escape') setDraft(undefined);
+        }}
+      />
+    </FieldBox>
+  );
+}

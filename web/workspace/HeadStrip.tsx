@@ -1,0 +1,118 @@
+'use client';
+
+import Link from 'next/link';
+import styled from 'styled-components';
+import { isFault } from '@rigid-beam/core/model/notice';
+import type { EditorState } from '../session/editor';
+import { useEditor, useEditorState } from '../session/use-editor';
+import { AppearanceButton } from '../ui/AppearanceButton';
+import { PlainButton } from '../ui/controls';
+
+const Strip = styled.header`
+  grid-area: head;
+  display: flex;
+  align-items: center;
+  gap: 0.7rem;
+  padding: 0.25rem 0.8rem;
+  background: var(--panel);
+  border-bottom: 1.5px solid var(--ink);
+  white-space: nowrap;
+  a {
+    color: var(--soft);
+  }
+`;
+
+const Title = styled.h1`
+  overflow: hidden;
+  text-overflow: ellipsis;
+  font-size: 0.95rem;
+  font-weight: 600;
+`;
+
+const Grow = styled.div`
+  flex: 1;
+`;
+
+const State = styled.p`
+  &[data-tone='good'] {
+    color: var(--good);
+  }
+  &[data-tone='attention'] {
+    color: var(--attention);
+  }
+  &[data-tone='fault'] {
+    color: var(--fault);
+    font-weight: 600;
+  }
+`;
+
+/** Where one is, undo and redo, whether the model is solved, and whether it is stored. */
+export function HeadStrip() {
+  const editor = useEditor();
+  const title = useEditorState((state) => state.model.title);
+  const projectName = useEditorState((state) => state.projectName);
+  const history = useEditorState((state) => state.history);
+  const solving = useEditorState(solutionWords);
+  const stored = useEditorState(storageWords);
+  const [solvingTone, solvingText] = solving.split('|') as [string, string];
+  const [storedTone, storedText] = stored.split('|') as [string, string];
+  const undo = history.undo.at(-1);
+  const redo = history.redo.at(-1);
+  return (
+    <Strip>
+      <Link href="/">{projectName}</Link>
+      <span aria-hidden>/</span>
+      <Title>{title || 'Untitled'}</Title>
+      <PlainButton isDisabled={!undo} aria-label={undo ? `Undo: ${undo.label}` : 'Undo'} onPress={() => editor.undo()}>
+        ↶ Undo
+      </PlainButton>
+      <PlainButton isDisabled={!redo} aria-label={redo ? `Redo: ${redo.label}` : 'Redo'} onPress={() => editor.redo()}>
+        ↷ Redo
+      </PlainButton>
+      <Grow />
+      <State role="status" data-tone={solvingTone} data-testid="solution">
+        {solvingText}
+      </State>
+      <State role="status" data-tone={storedTone} data-testid="storage">
+        {storedText}
+      </State>
+      <a href={`/api/models/${editor.opened.id}/file`} download>
+        Save as file
+      </a>
+      <AppearanceButton />
+    </Strip>
+  );
+}
+
+/** `tone|text`: a plain string, so that the strip follows only when the words change. */
+function solutionWords({ drawn }: EditorState): string {
+  const { results, milliseconds } = drawn;
+  if (!results) return 'plain|Solving …';
+  if (results.status === 'unstable') {
+    const count = results.mechanisms.filter(({ harmless }) => !harmless).length;
+    return `fault|${count === 1 ? '1 mechanism' : `${count} mechanisms`}`;
+  }
+  const faults = results.notices.filter(isFault).length;
+  if (results.status === 'invalid') {
+    const empty = results.notices.every(({ code }) => code === 'no-members' || code === 'no-support');
+    return empty ? 'attention|Not ready to solve' : `fault|${faults === 1 ? '1 fault' : `${faults} faults`}`;
+  }
+  const worst = Math.max(0, ...(results.solution?.linear.map((linear) => linear?.equilibrium.residual ?? 0) ?? []));
+  const balance = worst < 1e-9 ? 'in balance' : `balance to ${worst.toExponential(0)}`;
+  return `good|Solved in ${(milliseconds ?? 0).toFixed(1)} ms, ${balance}`;
+}
+
+function storageWords({ storage }: EditorState): string {
+  switch (storage.status) {
+    case 'stored':
+      return 'good|Stored';
+    case 'storing':
+      return 'plain|Storing …';
+    case 'unreachable':
+      return 'attention|Not stored: the server does not answer. Trying again …';
+    case 'refused':
+      return 'fault|Not stored';
+    case 'conflict':
+      return 'fault|Changed elsewhere';
+  }
+}

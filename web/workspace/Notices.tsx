@@ -1,0 +1,122 @@
+'use client';
+
+import styled from 'styled-components';
+import type { Notice } from '@rigid-beam/core/model/notice';
+import type { Subject } from '@rigid-beam/drawing/display-list';
+import { useEditor, useEditorState } from '../session/use-editor';
+import { Button, PlainButton, Row } from '../ui/controls';
+
+const Tray = styled.div`
+  position: absolute;
+  left: 50%;
+  top: 2.2rem;
+  z-index: 4;
+  width: min(36rem, calc(100% - 2rem));
+  transform: translateX(-50%);
+  display: flex;
+  flex-direction: column;
+  gap: 0.4rem;
+`;
+
+const Slip = styled.div`
+  padding: 0.45rem 0.7rem;
+  border: 1px solid var(--rule-strong);
+  border-left-width: 5px;
+  border-radius: 3px;
+  background: var(--paper);
+  box-shadow: 0 2px 8px rgb(0 0 0 / 12%);
+  &[data-tone='fault'] {
+    border-color: var(--fault);
+    background: var(--fault-ground);
+  }
+  &[data-tone='attention'] {
+    border-color: var(--attention);
+    background: var(--attention-ground);
+  }
+  li + li {
+    margin-top: 0.3rem;
+  }
+`;
+
+const MANY = 4;
+
+/** What keeps the model from being solved, why an edit was refused, and what happened elsewhere: in words, over the sheet. */
+export function Notices() {
+  const editor = useEditor();
+  const results = useEditorState((state) => state.drawn.results);
+  const refusal = useEditorState((state) => state.refusal);
+  const storage = useEditorState((state) => state.storage);
+  const hinders = results && results.status !== 'solved' ? results.notices.filter(({ severity }) => severity === 'error') : [];
+  const waits = hinders.length > 0 && hinders.every(({ code }) => code === 'no-members' || code === 'no-support');
+  const warnings = results?.notices.filter(({ severity }) => severity === 'warning') ?? [];
+
+  return (
+    <Tray>
+      {storage.status === 'conflict' && <Conflict since={storage.since} />}
+      {storage.status === 'refused' && (
+        <Slip role="alert" data-tone="fault">
+          <List notices={storage.faults} />
+          <Button onPress={() => void editor.reload()}>Go back to the stored state</Button>
+        </Slip>
+      )}
+      {refusal.length > 0 && (
+        <Slip role="alert" data-tone="fault">
+          <Row style={{ justifyContent: 'space-between', flexWrap: 'nowrap', alignItems: 'flex-start' }}>
+            <List notices={refusal} />
+            <PlainButton aria-label="Close" onPress={() => editor.dismissRefusal()}>
+              ✕
+            </PlainButton>
+          </Row>
+        </Slip>
+      )}
+      {hinders.length > 0 && (
+        <Slip role="status" data-tone={waits ? 'attention' : 'fault'} data-testid="hindrance">
+          <List notices={hinders} />
+        </Slip>
+      )}
+      {warnings.length > 0 && (
+        <Slip role="status" data-tone="attention">
+          <List notices={warnings} />
+        </Slip>
+      )}
+    </Tray>
+  );
+}
+
+function List({ notices }: { readonly notices: readonly Notice[] }) {
+  const editor = useEditor();
+  return (
+    <ul>
+      {notices.slice(0, MANY).map((notice, i) => {
+        const subjects = notice.subjects.flatMap(subjectOf);
+        return (
+          <li key={i}>
+            {notice.message} {subjects.length > 0 && <PlainButton onPress={() => editor.select(subjects)}>Show</PlainButton>}
+          </li>
+        );
+      })}
+      {notices.length > MANY && <li>and {notices.length - MANY} more</li>}
+    </ul>
+  );
+}
+
+/** A subject as a notice names it, as a thing on the sheet. */
+function subjectOf(words: string): Subject[] {
+  const [, kind, id] = /^(node|member) (.+)$/.exec(words) ?? [];
+  return (kind === 'node' || kind === 'member') && id !== undefined ? [{ kind, id }] : [];
+}
+
+function Conflict({ since }: { readonly since: readonly { readonly label: string }[] }) {
+  const editor = useEditor();
+  return (
+    <Slip role="alert" data-tone="fault" data-testid="conflict">
+      <p>
+        This model was changed in another window: {since.map(({ label }) => label).slice(-3).join('; ') || 'a newer state is stored'}. Your last change here is not stored.
+      </p>
+      <Row>
+        <Button onPress={() => void editor.takeNewer('drop')}>Take the newer state</Button>
+        <Button onPress={() => void editor.takeNewer('put on top')}>Put my change on top of it</Button>
+      </Row>
+    </Slip>
+  );
+}

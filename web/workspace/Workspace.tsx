@@ -1,0 +1,128 @@
+'use client';
+
+import { useCallback, useEffect, useState } from 'react';
+import styled from 'styled-components';
+import { CombinationsBench } from '../benches/CombinationsBench';
+import { GeometryBench } from '../benches/GeometryBench';
+import { LoadsBench } from '../benches/LoadsBench';
+import { ResultsBench } from '../benches/ResultsBench';
+import { SectionsBench } from '../benches/SectionsBench';
+import { SupportsBench } from '../benches/SupportsBench';
+import { Card } from '../cards/Card';
+import { Editor, type Opened } from '../session/editor';
+import { EditorContext, useEditor, useEditorState } from '../session/use-editor';
+import { CaseStrip } from '../sheet/CaseStrip';
+import type { SheetController } from '../sheet/controller';
+import { Sheet } from '../sheet/Sheet';
+import { HeadStrip } from './HeadStrip';
+import { Notices } from './Notices';
+import { StageRail } from './StageRail';
+
+const Grid = styled.div`
+  display: grid;
+  grid-template: 'head head head head' auto 'rail bench sheet card' minmax(0, 1fr) 'cases cases cases cases' auto / auto auto minmax(0, 1fr) auto;
+  height: 100dvh;
+  min-height: 26rem;
+`;
+
+const Bench = styled.section`
+  grid-area: bench;
+  width: 17.5rem;
+  padding: 0.6rem 0.8rem;
+  overflow-y: auto;
+  background: var(--panel);
+  border-right: 1px solid var(--rule-strong);
+`;
+
+const SheetPlace = styled.main`
+  grid-area: sheet;
+  position: relative;
+  display: grid;
+  min-width: 0;
+  min-height: 0;
+`;
+
+/** One open model. The editor lives as long as the page. */
+export function Workspace({ opened }: { readonly opened: Opened }) {
+  const [editor, setEditor] = useState<Editor>();
+  useEffect(() => {
+    const made = new Editor(opened, window.location.search);
+    setEditor(made);
+    return () => made.close();
+  }, [opened]);
+  if (!editor) return <p style={{ padding: '1rem' }}>Opening {opened.model.title} …</p>;
+  return (
+    <EditorContext.Provider value={editor}>
+      <Benchwork />
+    </EditorContext.Provider>
+  );
+}
+
+function Benchwork() {
+  const editor = useEditor();
+  const stage = useEditorState((state) => state.stage);
+  const title = useEditorState((state) => state.model.title);
+  const [sheet, setSheet] = useState<SheetController>();
+  const ready = useCallback((controller: SheetController | undefined) => setSheet(controller), []);
+
+  useEffect(() => {
+    document.title = `${title || 'Untitled'} · Rigid Beam`;
+  }, [title]);
+  useShortcuts(sheet);
+  useEffect(() => {
+    const follow = (): void => editor.follow(window.location.search);
+    const warn = (event: BeforeUnloadEvent): void => {
+      if (editor.state.storage.status !== 'stored') event.preventDefault();
+    };
+    window.addEventListener('popstate', follow);
+    window.addEventListener('beforeunload', warn);
+    return () => {
+      window.removeEventListener('popstate', follow);
+      window.removeEventListener('beforeunload', warn);
+    };
+  }, [editor]);
+  // A tool belongs to its stage: leaving the stage puts it down.
+  useEffect(() => sheet?.takeSelect(), [sheet, stage]);
+
+  return (
+    <Grid>
+      <HeadStrip />
+      <StageRail />
+      <Bench aria-label="Bench">
+        {sheet && stage === 'geometry' && <GeometryBench sheet={sheet} />}
+        {stage === 'sections' && <SectionsBench />}
+        {sheet && stage === 'supports' && <SupportsBench sheet={sheet} />}
+        {sheet && stage === 'loads' && <LoadsBench sheet={sheet} />}
+        {stage === 'combinations' && <CombinationsBench />}
+        {stage === 'results' && <ResultsBench />}
+      </Bench>
+      <SheetPlace>
+        <Sheet onReady={ready} />
+        <Notices />
+      </SheetPlace>
+      <Card />
+      <CaseStrip />
+    </Grid>
+  );
+}
+
+/** Undo and redo everywhere but in a text that is being typed; all other keys go to the tool in hand. */
+function useShortcuts(sheet: SheetController | undefined): void {
+  const editor = useEditor();
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      const typing = event.target instanceof HTMLInputElement && event.target.type === 'text';
+      if ((event.ctrlKey || event.metaKey) && !typing && (event.key.toLowerCase() === 'z' || event.key.toLowerCase() === 'y')) {
+        event.preventDefault();
+        if (event.key.toLowerCase() === 'y' || event.shiftKey) editor.redo();
+        else editor.undo();
+        return;
+      }
+      // Controls keep their own keys; the drawing and its items pass theirs on.
+      const onSheet = event.target === document.body || (event.target instanceof HTMLElement && event.target.closest('[aria-label="Sheet"]') !== null);
+      if (!typing && (onSheet || event.key === 'Escape') && sheet?.key(event)) event.preventDefault();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [editor, sheet]);
+}
