@@ -5,6 +5,9 @@ import type { PlacedLabel } from './place-labels';
 /** What is smaller, or lies on top of others, is preferred where several things are within reach. */
 const PREFERENCE: Record<Subject['kind'], number> = { node: 0, support: 4, dimension: 5, load: 6, extreme: 7, reaction: 7, member: 8 };
 
+/** What a hit inside a transparent area counts, in pixels of distance. */
+const AREA = 3;
+
 export interface Hit {
   readonly subject: Subject;
   /** The label that was hit, when it was one. */
@@ -42,7 +45,11 @@ function distanceTo(path: Path, camera: Camera, px: number, py: number): number 
     if (ay > py !== by > py && px < ((bx - ax) * (py - ay)) / (by - ay) + ax) inside = !inside;
     [ax, ay] = [bx, by];
   }
-  return closed && path.fill && inside ? 0 : distance;
+  if (!closed || !path.fill) return distance;
+  // A transparent area is there to be picked too, but yields to the lines that run along its edge.
+  const isVeil = path.opacity !== undefined;
+  if (inside) return isVeil ? AREA : 0;
+  return isVeil ? Infinity : distance;
 }
 
 function segmentDistance(px: number, py: number, ax: number, ay: number, bx: number, by: number): number {

@@ -14,6 +14,10 @@ export default async function RootLayout({ children }: { readonly children: Reac
   const appearance = (await cookies()).get('appearance')?.value;
   return (
     <html lang="en" data-appearance={appearance === 'day' || appearance === 'night' ? appearance : undefined}>
+      <head>
+        {/* Where styled-components and React Aria look for the nonce of the styles that they add. */}
+        <meta property="csp-nonce" nonce={nonce} />
+      </head>
       <body>
         <StyleRegistry nonce={nonce}>{children}</StyleRegistry>
       </body>

@@ -2,6 +2,7 @@
 
 import styled from 'styled-components';
 import { useEditor, useEditorState, useModel } from '../session/use-editor';
+import { CARD_WIDTH, TITLE_BLOCK } from '../sheet/controller';
 import { removalOf } from '../sheet/removal';
 import { Button, PanelTitle, PlainButton, Row } from '../ui/controls';
 import { LoadCard } from './LoadCard';
@@ -9,12 +10,17 @@ import { MemberCard } from './MemberCard';
 import { NodeCard } from './NodeCard';
 
 const Panel = styled.aside`
-  grid-area: card;
-  width: 17.5rem;
+  position: absolute;
+  z-index: 3;
+  top: 0;
+  right: 0;
+  max-height: calc(100% - ${TITLE_BLOCK.height}px);
+  width: ${CARD_WIDTH}px;
   padding: 0.6rem 0.8rem;
   overflow-y: auto;
   background: var(--panel);
   border-left: 1px solid var(--rule-strong);
+  border-bottom: 1px solid var(--rule-strong);
 `;
 
 const Head = styled(Row)`

@@ -40,7 +40,8 @@ export async function findModel(db: Database, id: string): Promise<StoredModel |
 }
 
 export async function insertModel(db: Database, id: string, projectId: string, content: Model): Promise<void> {
-  await db.insert(models).values({ id, projectId, content });
+  // Entries of one transaction share the database's clock, so the order of insertion is told by ours.
+  await db.insert(models).values({ id, projectId, content, createdAt: new Date() });
 }
 
 export async function deleteModel(db: Database, id: string): Promise<boolean> {

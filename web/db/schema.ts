@@ -2,7 +2,7 @@ import type { Patch } from 'immer';
 import { integer, json, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
 import type { Model } from '@rigid-beam/core/model/model';
 
-const created = () => timestamp('created_at', { withTimezone: true }).notNull().defaultNow();
+const created = () => timestamp('created_at', { withTimezone: true, precision: 6 }).notNull().defaultNow();
 
 export const projects = pgTable('project', {
   id: text('id').primaryKey(),

@@ -67,7 +67,7 @@ const Fill = styled.p`
 `;
 
 const ScaleSlider = styled(Slider)`
-  width: 6.5rem;
+  width: 5.2rem;
 `;
 
 const Track = styled(SliderTrack)`
@@ -171,8 +171,11 @@ function scaleWords(state: EditorState, outcome: number): string {
   const { perMetre } = scaleOfDiagram(model, solution, view);
   const factor = scaleOfDeflection(model, solution, view);
   const diagram = perMetre > 0 ? `1 m = ${showNumber(perMetre / unitFactor(unit), 3)} ${unit}` : '';
-  return [diagram, state.deflected && factor > 0 ? `deflected × ${showNumber(factor, 3)}` : ''].filter(Boolean).join(' · ');
+  return [diagram, state.deflected && factor > 0 ? `bent × ${showNumber(factor, 3)}` : ''].filter(Boolean).join(' · ');
 }
+
+/** What a moment of this sign does, as engineers say it. */
+const senseWords = (quantity: DiagramQuantity, value: number): string => (quantity !== 'Mz' || value === 0 ? '' : value > 0 ? ', sagging' : ', hogging');
 
 function extremeWords(state: EditorState, outcome: number): string {
   const solution = solutionOf(state);
@@ -187,5 +190,8 @@ function extremeWords(state: EditorState, outcome: number): string {
     const by = from === outcome ? '' : ` by ${solution.outcomes[from]!.id}`;
     return `${showDiagramValue(quantity, value, units)} in ${solution.structure.names.members[member]}${by}`;
   };
-  return `largest ${say(governing.max)} · smallest ${say(governing.min)}`;
+  return [governing.max, governing.min]
+    .filter(({ value }, i) => i === 0 || value !== governing.max.value)
+    .map((extreme) => say(extreme) + senseWords(quantity, extreme.value))
+    .join(' · ');
 }

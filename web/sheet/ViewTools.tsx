@@ -6,8 +6,8 @@ import type { SheetController } from './controller';
 
 const Bar = styled.div`
   position: absolute;
-  right: 0.6rem;
-  top: 0.4rem;
+  left: 0.6rem;
+  bottom: 0.6rem;
   display: flex;
   background: var(--paper);
   border: 1px solid var(--rule);

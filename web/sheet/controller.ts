@@ -53,8 +53,10 @@ export interface Snapped {
 /** How near something must be to be meant, pixels: a finger is less exact than a mouse. */
 const REACH = { mouse: 7, pen: 9, touch: 18 } as const;
 const SNAP = 10;
+/** Pixels that the card covers on the right while something is selected. */
+export const CARD_WIDTH = 284;
 /** Pixels that the title block takes in the lower right corner. */
-export const TITLE_BLOCK = { width: 400, height: 132 };
+export const TITLE_BLOCK = { width: 420, height: 124 };
 
 /** The live drawing behind the canvas: camera, display list, hit-testing and the tool in hand. React only mounts it. */
 export class SheetController {
@@ -115,8 +117,9 @@ export class SheetController {
     this.follows = true;
     const found = boundsOf(model.nodes);
     const box = found && (found.right > found.left || found.top > found.bottom) ? found : { left: -1, right: 9, bottom: -1, top: 5 };
-    const above = fit(box, width, height, { left: 165, right: 75, top: 84, bottom: 128 + TITLE_BLOCK.height });
-    const beside = fit(box, width, height, { left: 165, right: 60 + TITLE_BLOCK.width, top: 84, bottom: 140 });
+    const covered = this.editor.state.selection.length > 0 ? CARD_WIDTH : 0;
+    const above = fit(box, width, height, { left: 165, right: 75 + covered, top: 84, bottom: 128 + TITLE_BLOCK.height });
+    const beside = fit(box, width, height, { left: 165, right: 60 + Math.max(TITLE_BLOCK.width, covered), top: 84, bottom: 140 });
     this.setCamera(above.scale >= beside.scale ? above : beside);
   }
 
@@ -129,6 +132,12 @@ export class SheetController {
     this.follows = false;
     const { camera } = this;
     this.setCamera({ ...camera, x: camera.x - dx / camera.scale, y: camera.y + dy / camera.scale });
+  }
+
+  /** Moves the drawing aside when what was clicked would lie under the card. */
+  keepInSight(px: number): void {
+    const limit = this.camera.width - CARD_WIDTH - 40;
+    if (this.editor.state.selection.length > 0 && px > limit) this.pan(limit - px, 0);
   }
 
   take(tool: Tool): void {

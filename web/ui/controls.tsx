@@ -139,7 +139,7 @@ interface SelectProps {
 /** One of a few choices, with its label above (or only spoken). */
 export function Select({ label, hideLabel, choices, value, onChange }: SelectProps) {
   return (
-    <SelectBox selectedKey={value} onSelectionChange={(key) => key !== null && key !== value && onChange(String(key))} aria-label={label}>
+    <SelectBox selectedKey={value} onSelectionChange={(key) => key !== null && key !== value && onChange(String(key))}>
       {hideLabel ? <UnseenLabel>{label}</UnseenLabel> : <FieldLabel>{label}</FieldLabel>}
       <SelectFace>
         <SelectValue />

@@ -20,7 +20,7 @@ import { StageRail } from './StageRail';
 
 const Grid = styled.div`
   display: grid;
-  grid-template: 'head head head head' auto 'rail bench sheet card' minmax(0, 1fr) 'cases cases cases cases' auto / auto auto minmax(0, 1fr) auto;
+  grid-template: 'head head head' auto 'rail bench sheet' minmax(0, 1fr) 'cases cases cases' auto / auto auto minmax(0, 1fr);
   height: 100dvh;
   min-height: 26rem;
 `;
@@ -99,8 +99,8 @@ function Benchwork() {
       <SheetPlace>
         <Sheet onReady={ready} />
         <Notices />
+        <Card />
       </SheetPlace>
-      <Card />
       <CaseStrip />
     </Grid>
   );

@@ -3,14 +3,14 @@ CREATE TABLE "model" (
 	"project_id" text NOT NULL,
 	"revision" integer DEFAULT 0 NOT NULL,
 	"content" json NOT NULL,
-	"created_at" timestamp with time zone DEFAULT now() NOT NULL,
+	"created_at" timestamp (6) with time zone DEFAULT now() NOT NULL,
 	"updated_at" timestamp with time zone DEFAULT now() NOT NULL
 );
 --> statement-breakpoint
 CREATE TABLE "project" (
 	"id" text PRIMARY KEY NOT NULL,
 	"name" text NOT NULL,
-	"created_at" timestamp with time zone DEFAULT now() NOT NULL
+	"created_at" timestamp (6) with time zone DEFAULT now() NOT NULL
 );
 --> statement-breakpoint
 CREATE TABLE "revision" (
@@ -21,7 +21,7 @@ CREATE TABLE "revision" (
 	"label" text NOT NULL,
 	"patches" json NOT NULL,
 	"inverse" json NOT NULL,
-	"created_at" timestamp with time zone DEFAULT now() NOT NULL,
+	"created_at" timestamp (6) with time zone DEFAULT now() NOT NULL,
 	CONSTRAINT "revision_model_id_number_pk" PRIMARY KEY("model_id","number")
 );
 --> statement-breakpoint

@@ -101,7 +101,6 @@ export class SelectTool implements Tool {
     }
     const selected = editor.state.selection.flatMap((one) => (one.kind === 'node' ? [one.id] : []));
     const nodes = selected.includes(grabbed) ? selected : [grabbed];
-    if (!selected.includes(grabbed)) editor.select([{ kind: 'node', id: grabbed }]);
     this.state = { name: 'moving', from: state.from, grabbed, nodes };
     this.drag(this.state, event);
   }
@@ -134,5 +133,6 @@ export class SelectTool implements Tool {
     const chosen: Subject = subject.kind === 'extreme' ? { kind: 'member', id: subject.member } : subject.kind === 'reaction' ? { kind: 'support', id: subject.id } : subject;
     if (event.shift) editor.toggle(chosen);
     else editor.select([chosen]);
+    this.sheet.keepInSight(event.x);
   }
 }

@@ -1,0 +1,77 @@
+import type { ChildProcess } from 'node:child_process';
+import { existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { launch, type Browser, type Page } from 'puppeteer-core';
+
+const FLAGS = ['--no-sandbox', '--disable-gpu', '--enable-unsafe-swiftshader', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+
+/** Where a Chrome or Chromium usually lies; CHROME names another one. */
+const browserPath = (): string => {
+  const known = [process.env.CHROME, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome', '/Applications/Google Chrome.app/Contents/MacOS/Google Chrome'];
+  const found = known.find((file) => file !== undefined && existsSync(file));
+  if (!found) throw new Error('No Chrome or Chromium was found: install Debian’s chromium, or set CHROME to its path.');
+  return found;
+};
+
+const freePort = (): Promise<number> =>
+  new Promise((resolve, reject) => {
+    const probe = createServer();
+    probe.once('error', reject);
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
+    });
+  });
+
+interface Running {
+  readonly child: ChildProcess;
+  readonly exited: Promise<number | null>;
+}
+
+/** The built application on a free port with data of its own, and a browser to look at it. */
+export class Application {
+  private running: Running | undefined;
+  private browser: Browser | undefined;
+  /** Whatever the pages complained of; a journey ends with none. */
+  readonly complaints: string[] = [];
+  readonly data = mkdtempSync(path.join(tmpdir(), 'rigid-beam-data-'));
+  private readonly profile = mkdtempSync(path.join(tmpdir(), 'rigid-beam-profile-'));
+  port = 0;
+
+  get address(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  async start(): Promise<void> {
+    if (this.port === 0) this.port = await freePort();
+    const { startServer } = (await import('../scripts/server.mjs')) as { startServer: (port: number, environment: Record<string, string>) => Promise<Running> };
+    this.running = await startServer(this.port, { RIGID_BEAM_DATA: this.data });
+  }
+
+  /** Ends the server: `SIGTERM` lets it close its database, `SIGKILL` does not. */
+  async end(signal: 'SIGTERM' | 'SIGKILL'): Promise<void> {
+    this.running?.child.kill(signal);
+    await this.running?.exited;
+    this.running = undefined;
+  }
+
+  async page(size = { width: 1280, height: 800 }): Promise<Page> {
+    this.browser ??= await launch({ executablePath: browserPath(), headless: true, userDataDir: this.profile, args: FLAGS });
+    const page = await this.browser.newPage();
+    await page.setViewport(size);
+    page.on('console', (message) => {
+      if (message.type() === 'error' && !/Failed to load resource/.test(message.text())) this.complaints.push(message.text());
+    });
+    page.on('pageerror', (error) => this.complaints.push(String(error)));
+    return page;
+  }
+
+  async close(): Promise<void> {
+    await this.browser?.close();
+    await this.end('SIGTERM');
+    rmSync(this.data, { recursive: true, force: true });
+    rmSync(this.profile, { recursive: true, force: true });
+  }
+}

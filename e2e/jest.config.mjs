@@ -1,0 +1,10 @@
+import unit from '../jest.config.mjs';
+
+/** Journeys through the built application in a real browser, one after the other. */
+export default {
+  ...unit,
+  rootDir: '..',
+  testMatch: ['<rootDir>/e2e/**/*.journey.ts'],
+  testTimeout: 120_000,
+  transform: { '^.+\\.tsx?$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'commonjs', ignoreDynamic: true } }] },
+};

@@ -1,0 +1,112 @@
+import type { Page } from 'puppeteer-core';
+import type { Application } from './application';
+
+const PATIENCE = 15_000;
+
+/** A model's page as a user meets it: by names, values and places on the sheet. */
+export class ModelPage {
+  constructor(
+    readonly application: Application,
+    readonly page: Page,
+  ) {}
+
+  /** Opens the model of this title from the projects page. */
+  static async open(application: Application, title: string): Promise<ModelPage> {
+    const page = await application.page();
+    await page.goto(application.address, { waitUntil: 'networkidle0' });
+    await page.locator(`::-p-text(${title})`).setTimeout(PATIENCE).click();
+    const opened = new ModelPage(application, page);
+    await opened.ready();
+    return opened;
+  }
+
+  async ready(): Promise<void> {
+    await this.page.waitForSelector('[data-testid=sheet]', { timeout: PATIENCE });
+    await this.until('solution', /Solved|mechanism|fault|Not ready/);
+  }
+
+  /** Presses what has this accessible name. */
+  async press(name: string): Promise<void> {
+    await this.page.locator(`::-p-aria(${name})`).setTimeout(PATIENCE).click();
+  }
+
+  text(testId: string): Promise<string> {
+    return this.page.$eval(`[data-testid=${testId}]`, (element) => element.textContent ?? '');
+  }
+
+  /** Waits until a marked place of the page reads like this, and returns what it reads. */
+  async until(testId: string, pattern: RegExp): Promise<string> {
+    await this.page.waitForFunction(
+      (id: string, source: string) => new RegExp(source).test(document.querySelector(`[data-testid=${id}]`)?.textContent ?? ''),
+      { timeout: PATIENCE },
+      testId,
+      pattern.source,
+    );
+    return this.text(testId);
+  }
+
+  stored(): Promise<string> {
+    return this.until('storage', /^Stored$/);
+  }
+
+  /** Where an item of the drawing stands, by the beginning of its spoken name; page pixels. */
+  async place(name: string): Promise<{ x: number; y: number }> {
+    const item = await this.page.waitForSelector(`main li > button[aria-label^="${name}"]`, { timeout: PATIENCE });
+    return item!.evaluate((element) => {
+      const box = element.getBoundingClientRect();
+      return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    });
+  }
+
+  /** Goes over the sheet from one point to another until the cursor shows a text that can be typed over, and clicks it. */
+  async clickText(from: { x: number; y: number }, to: { x: number; y: number }): Promise<void> {
+    const steps = 60;
+    for (let i = 0; i <= steps; i++) {
+      const [x, y] = [from.x + ((to.x - from.x) * i) / steps, from.y + ((to.y - from.y) * i) / steps];
+      await this.page.mouse.move(x, y);
+      if ((await this.page.$eval('[data-testid=sheet]', (canvas) => (canvas as HTMLElement).style.cursor)) !== 'text') continue;
+      await this.page.mouse.click(x, y);
+      return;
+    }
+    throw new Error('No text to type over was found on the sheet there.');
+  }
+
+  /** Types over the field that has the focus, and takes it. */
+  async typeOver(text: string): Promise<void> {
+    await this.page.waitForFunction(() => document.activeElement instanceof HTMLInputElement, { timeout: PATIENCE });
+    await this.page.keyboard.down('Control');
+    await this.page.keyboard.press('a');
+    await this.page.keyboard.up('Control');
+    await this.page.keyboard.type(text);
+    await this.page.keyboard.press('Enter');
+  }
+
+  /** Fills a labelled field of a bench or card. */
+  async fill(label: string, text: string): Promise<void> {
+    await this.page.locator(`::-p-aria([name="${label}"][role="textbox"])`).setTimeout(PATIENCE).click();
+    await this.typeOver(text);
+  }
+
+  /** Chooses from a list by its label. */
+  async choose(label: string, option: string): Promise<void> {
+    const button = await this.page.waitForSelector(`::-p-xpath(//button[@aria-haspopup="listbox"][contains(@aria-labelledby, //*[normalize-space(text())="${label}"]/@id)])`, { timeout: PATIENCE });
+    await button!.click();
+    await this.page.locator(`::-p-aria([name="${option}"][role="option"])`).setTimeout(PATIENCE).click();
+  }
+
+  async undo(): Promise<void> {
+    await this.chord('z');
+  }
+
+  async redo(): Promise<void> {
+    await this.page.keyboard.down('Shift');
+    await this.chord('Z');
+    await this.page.keyboard.up('Shift');
+  }
+
+  private async chord(key: 'z' | 'Z'): Promise<void> {
+    await this.page.keyboard.down('Control');
+    await this.page.keyboard.press(key);
+    await this.page.keyboard.up('Control');
+  }
+}
