@@ -16,7 +16,8 @@ const STYLES: Record<ForceQuantity, { readonly dash?: readonly number[]; readonl
   Mz: { spacing: 8 },
 };
 
-export const inkOf = (quantity: ForceQuantity, value: number): Ink => (quantity === 'Vy' ? 'shear' : quantity === 'Mz' ? 'moment' : value >= 0 ? 'tension' : 'compression');
+export const inkOf = (quantity: ForceQuantity, value: number): Ink =>
+  quantity === 'Vy' ? 'shear' : quantity === 'Mz' ? 'moment' : value >= 0 ? 'tension' : 'compression';
 
 /** Positive N and V stand on local +y; a positive moment, tension below, on −y: on the tension face. */
 const sideOf = (quantity: ForceQuantity): 1 | -1 => (quantity === 'Mz' ? -1 : 1);
@@ -28,7 +29,14 @@ interface Sample {
 }
 
 /** The diagram of one member: for an envelope the upper and the lower curve. `metresPerUnit` is the drawing's scale. */
-export function diagramItems(solution: Solution, outcome: number, member: DrawnMember, quantity: ForceQuantity, metresPerUnit: number, view: View): Item[] {
+export function diagramItems(
+  solution: Solution,
+  outcome: number,
+  member: DrawnMember,
+  quantity: ForceQuantity,
+  metresPerUnit: number,
+  view: View,
+): Item[] {
   const kind = solution.outcomes[outcome]!;
   const whole: Stretch[] = [];
   for (let k = solution.pieces.first[member.index]!; k < solution.pieces.first[member.index + 1]!; k++) {
@@ -36,7 +44,13 @@ export function diagramItems(solution: Solution, outcome: number, member: DrawnM
   }
   if (kind.kind !== 'envelope') return curve(samplesOf(solution, whole, quantity), member, quantity, metresPerUnit, view);
   return ([1, -1] as const).flatMap((side) =>
-    curve(samplesOf(solution, governing(solution, kind.parts, member.index, quantity, side), quantity), member, quantity, metresPerUnit, view),
+    curve(
+      samplesOf(solution, governing(solution, kind.parts, member.index, quantity, side), quantity),
+      member,
+      quantity,
+      metresPerUnit,
+      view,
+    ),
   );
 }
 
@@ -45,7 +59,11 @@ function samplesOf(solution: Solution, stretches: readonly Stretch[], quantity: 
   for (const { from, to, piece, outcome } of stretches) {
     const polynomial = pieceOf(solution.linear[outcome]!, piece, quantity);
     const start = solution.pieces.from[piece]!;
-    const straight = polynomial.subarray(2).every((c) => Math.abs(c) * (to - from) ** 2 < 1e-9 * Math.max(Math.abs(polynomial[0]!), Math.abs(polynomial[1]! * (to - from))));
+    const straight = polynomial
+      .subarray(2)
+      .every(
+        (c) => Math.abs(c) * (to - from) ** 2 < 1e-9 * Math.max(Math.abs(polynomial[0]!), Math.abs(polynomial[1]! * (to - from))),
+      );
     const count = straight ? 1 : 20;
     for (let i = 0; i <= count; i++) {
       const x = from + ((to - from) * i) / count;
@@ -55,7 +73,13 @@ function samplesOf(solution: Solution, stretches: readonly Stretch[], quantity: 
   return samples;
 }
 
-function curve(samples: readonly Sample[], member: DrawnMember, quantity: ForceQuantity, metresPerUnit: number, view: View): Item[] {
+function curve(
+  samples: readonly Sample[],
+  member: DrawnMember,
+  quantity: ForceQuantity,
+  metresPerUnit: number,
+  view: View,
+): Item[] {
   const factor = sideOf(quantity) * metresPerUnit;
   const place = ({ x, value }: Sample): [number, number] => {
     const [px, py] = pointOn(member, x);
@@ -66,7 +90,10 @@ function curve(samples: readonly Sample[], member: DrawnMember, quantity: ForceQ
   return signRuns(samples).flatMap((run): Item[] => {
     const first = run[0]!;
     const last = run[run.length - 1]!;
-    const ink = inkOf(quantity, run.reduce((sum, { value }) => sum + value, 0));
+    const ink = inkOf(
+      quantity,
+      run.reduce((sum, { value }) => sum + value, 0),
+    );
     const outline = [...pointOn(member, first.x), ...run.flatMap(place), ...pointOn(member, last.x)];
     const items: Item[] = [
       worldPath(outline, { closed: true, fill: ink, opacity: 0.09 }),
@@ -76,7 +103,14 @@ function curve(samples: readonly Sample[], member: DrawnMember, quantity: ForceQ
     const spacing = style.spacing / view.scale;
     for (let n = Math.ceil(first.x / spacing); n * spacing < last.x; n++) {
       const at = between(run, n * spacing);
-      if (at !== undefined) items.push(worldPath([...pointOn(member, n * spacing), ...place({ x: n * spacing, value: at })], { stroke: ink, width: 0.7, opacity: 0.55 }));
+      if (at !== undefined)
+        items.push(
+          worldPath([...pointOn(member, n * spacing), ...place({ x: n * spacing, value: at })], {
+            stroke: ink,
+            width: 0.7,
+            opacity: 0.55,
+          }),
+        );
     }
     return items;
   });

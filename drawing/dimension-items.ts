@@ -51,12 +51,22 @@ function strings(axis: 'x' | 'y', stops: readonly number[], place: Place): Item[
 }
 
 function string(axis: 'x' | 'y', stops: readonly number[], reach: number, { edge, unit, view }: Place): Item[] {
-  const vertex = (at: number, along: number, out: number): number[] => (axis === 'x' ? [at, edge.y, along, -reach - out] : [edge.x, at, -reach - out, along]);
-  const line = (vertices: number[], style: Partial<Path> = {}): Item => ({ kind: 'path', vertices: Float64Array.from(vertices), stroke: 'dimension', width: 0.9, ...style });
+  const vertex = (at: number, along: number, out: number): number[] =>
+    axis === 'x' ? [at, edge.y, along, -reach - out] : [edge.x, at, -reach - out, along];
+  const line = (vertices: number[], style: Partial<Path> = {}): Item => ({
+    kind: 'path',
+    vertices: Float64Array.from(vertices),
+    stroke: 'dimension',
+    width: 0.9,
+    ...style,
+  });
   const items: Item[] = [line([...vertex(stops[0]!, -6, 0), ...vertex(stops[stops.length - 1]!, 6, 0)])];
   stops.forEach((at, i) => {
     // A slanted tick on the string, and a short witness line towards the structure.
-    items.push(line([...vertex(at, -4, 4), ...vertex(at, 4, -4)], { width: 1.5 }), line([...vertex(at, 0, 5), ...vertex(at, 0, -9)], { opacity: 0.6 }));
+    items.push(
+      line([...vertex(at, -4, 4), ...vertex(at, 4, -4)], { width: 1.5 }),
+      line([...vertex(at, 0, 5), ...vertex(at, 0, -9)], { opacity: 0.6 }),
+    );
     const next = stops[i + 1];
     if (next === undefined || (next - at) * view.scale < NARROWEST) return;
     const subject: Subject = { kind: 'dimension', axis, from: at, to: next };
@@ -77,4 +87,3 @@ function string(axis: 'x' | 'y', stops: readonly number[], reach: number, { edge
   });
   return items;
 }
-

@@ -75,7 +75,13 @@ export function worldPath(points: readonly number[], style: Omit<Path, 'kind' | 
 }
 
 /** A symbol: pixel offsets dx, dy, dx, dy, … around one world point, turned by `angle` (radians, anticlockwise). */
-export function symbolPath(x: number, y: number, offsets: readonly number[], style: Omit<Path, 'kind' | 'vertices'>, angle = 0): Path {
+export function symbolPath(
+  x: number,
+  y: number,
+  offsets: readonly number[],
+  style: Omit<Path, 'kind' | 'vertices'>,
+  angle = 0,
+): Path {
   const [c, s] = [Math.cos(angle), Math.sin(angle)];
   const vertices = new Float64Array((offsets.length / 2) * VERTEX);
   for (let i = 0; i < offsets.length / 2; i++) {
@@ -85,7 +91,8 @@ export function symbolPath(x: number, y: number, offsets: readonly number[], sty
   return { kind: 'path', vertices, ...style };
 }
 
-export const sameSubject = (a: Subject | undefined, b: Subject | undefined): boolean => a !== undefined && b !== undefined && subjectKey(a) === subjectKey(b);
+export const sameSubject = (a: Subject | undefined, b: Subject | undefined): boolean =>
+  a !== undefined && b !== undefined && subjectKey(a) === subjectKey(b);
 
 /** A key that two subjects share exactly when they are the same thing. */
 export function subjectKey(subject: Subject): string {

@@ -30,4 +30,7 @@ export function drawnMembers(model: Model): DrawnMember[] {
   });
 }
 
-export const pointOn = (member: DrawnMember, x: number): [number, number] => [member.x1 + member.ex[0] * x, member.y1 + member.ex[1] * x];
+export const pointOn = (member: DrawnMember, x: number): [number, number] => [
+  member.x1 + member.ex[0] * x,
+  member.y1 + member.ex[1] * x,
+];

@@ -24,7 +24,9 @@ export function gridItems(camera: Camera): Item[] {
   const [bottom, top] = [worldY(camera, camera.height), worldY(camera, 0)];
   const items: Item[] = [];
   const ink = (n: number): 'grid' | 'gridStrong' => (n % strong === 0 ? 'gridStrong' : 'grid');
-  for (let n = Math.ceil(left / step); n * step <= right; n++) items.push(worldPath([n * step, bottom, n * step, top], { stroke: ink(n), width: 0.6 }));
-  for (let n = Math.ceil(bottom / step); n * step <= top; n++) items.push(worldPath([left, n * step, right, n * step], { stroke: ink(n), width: 0.6 }));
+  for (let n = Math.ceil(left / step); n * step <= right; n++)
+    items.push(worldPath([n * step, bottom, n * step, top], { stroke: ink(n), width: 0.6 }));
+  for (let n = Math.ceil(bottom / step); n * step <= top; n++)
+    items.push(worldPath([left, n * step, right, n * step], { stroke: ink(n), width: 0.6 }));
   return items;
 }

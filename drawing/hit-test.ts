@@ -3,7 +3,15 @@ import { VERTEX, type DisplayList, type Path, type Subject } from './display-lis
 import type { PlacedLabel } from './place-labels';
 
 /** What is smaller, or lies on top of others, is preferred where several things are within reach. */
-const PREFERENCE: Record<Subject['kind'], number> = { node: 0, support: 4, dimension: 5, load: 6, extreme: 7, reaction: 7, member: 8 };
+const PREFERENCE: Record<Subject['kind'], number> = {
+  node: 0,
+  support: 4,
+  dimension: 5,
+  load: 6,
+  extreme: 7,
+  reaction: 7,
+  member: 8,
+};
 
 /** What a hit inside a transparent area counts, in pixels of distance. */
 const AREA = 3;
@@ -15,8 +23,17 @@ export interface Hit {
 }
 
 /** What lies under a screen point, within `reach` pixels. Independent of how it is painted. */
-export function hitTest(list: DisplayList, placed: readonly PlacedLabel[], camera: Camera, px: number, py: number, reach: number): Hit | undefined {
-  const label = placed.find((p) => p.label.subject && px >= p.left - 2 && px <= p.left + p.width + 2 && py >= p.top && py <= p.top + p.height);
+export function hitTest(
+  list: DisplayList,
+  placed: readonly PlacedLabel[],
+  camera: Camera,
+  px: number,
+  py: number,
+  reach: number,
+): Hit | undefined {
+  const label = placed.find(
+    (p) => p.label.subject && px >= p.left - 2 && px <= p.left + p.width + 2 && py >= p.top && py <= p.top + p.height,
+  );
   if (label?.label.subject && label.label.role !== 'name') return { subject: label.label.subject, label };
   let best: { subject: Subject; score: number } | undefined;
   for (const item of list) {

@@ -21,7 +21,9 @@ interface Context {
 
 /** The loads of the cases that `factors` lets act (by case id), each with its value; a factor other than 1 stands before it. */
 export function loadItems(model: Model, factors: ReadonlyMap<string, number>, view: View): Item[] {
-  const acting = model.loads.map((load, index) => ({ load, index, factor: factors.get(load.case) ?? 0 })).filter(({ factor }) => factor !== 0);
+  const acting = model.loads
+    .map((load, index) => ({ load, index, factor: factors.get(load.case) ?? 0 }))
+    .filter(({ factor }) => factor !== 0);
   const context: Context = {
     members: new Map(drawnMembers(model).map((member) => [member.id, member])),
     nodes: new Map(model.nodes.map((node) => [node.id, node])),
@@ -35,8 +37,10 @@ export function loadItems(model: Model, factors: ReadonlyMap<string, number>, vi
   return acting.flatMap(({ load, index, factor }) => itemsOf(context, load, { kind: 'load', index }, factor));
 }
 
-const intensityOf = (load: Load): number => (load.type === 'line' ? Math.max(...[load.from, load.to].map((end) => Math.hypot(end.wx ?? 0, end.wy ?? 0))) : 0);
-const forceOf = (load: Load): number => (load.type === 'node' || load.type === 'point' ? Math.hypot(load.fx ?? 0, load.fy ?? 0) : 0);
+const intensityOf = (load: Load): number =>
+  load.type === 'line' ? Math.max(...[load.from, load.to].map((end) => Math.hypot(end.wx ?? 0, end.wy ?? 0))) : 0;
+const forceOf = (load: Load): number =>
+  load.type === 'node' || load.type === 'point' ? Math.hypot(load.fx ?? 0, load.fy ?? 0) : 0;
 
 function itemsOf(context: Context, load: Load, subject: Subject, factor: number): Item[] {
   switch (load.type) {
@@ -55,7 +59,9 @@ function itemsOf(context: Context, load: Load, subject: Subject, factor: number)
     case 'settlement': {
       const node = context.nodes.get(load.node);
       if (!node) return [];
-      const parts = (['ux', 'uy'] as const).filter((key) => load[key]).map((key) => `${key === 'ux' ? '→' : '↑'} ${showQuantity(load[key]!, context.display.deflection)}`);
+      const parts = (['ux', 'uy'] as const)
+        .filter((key) => load[key])
+        .map((key) => `${key === 'ux' ? '→' : '↑'} ${showQuantity(load[key]!, context.display.deflection)}`);
       if (load.rz) parts.push(`↺ ${showNumber(load.rz * 1e3)} mrad`);
       return [text(node.x, node.y, `${prefix(factor)}moves ${parts.join(', ')}`, [0, -1], subject, -38)];
     }
@@ -66,7 +72,12 @@ function itemsOf(context: Context, load: Load, subject: Subject, factor: number)
       const words =
         load.type === 'strain'
           ? `too long by ${showQuantity(load.elongation, context.display.deflection)}`
-          : [load.uniform ? `${showNumber(load.uniform)} K` : '', load.gradientY ? `${showNumber(load.gradientY)} K/m upwards` : ''].filter(Boolean).join(', ');
+          : [
+              load.uniform ? `${showNumber(load.uniform)} K` : '',
+              load.gradientY ? `${showNumber(load.gradientY)} K/m upwards` : '',
+            ]
+              .filter(Boolean)
+              .join(', ');
       const [x, y] = pointOn(member, member.length / 2);
       return [text(x, y, prefix(factor) + words, [member.ey[0], member.ey[1]], subject, 0)];
     }
@@ -94,7 +105,16 @@ const toGlobal = (member: DrawnMember, x: number, y: number): [number, number] =
   x * member.ex[1] + y * member.ey[1],
 ];
 
-function concentrated(context: Context, x: number, y: number, fx: number, fy: number, mz: number, subject: Subject, factor: number): Item[] {
+function concentrated(
+  context: Context,
+  x: number,
+  y: number,
+  fx: number,
+  fy: number,
+  mz: number,
+  subject: Subject,
+  factor: number,
+): Item[] {
   const items: Item[] = [];
   const size = Math.hypot(fx, fy);
   const w = context.view.weight;
@@ -102,7 +122,18 @@ function concentrated(context: Context, x: number, y: number, fx: number, fy: nu
     const length = arrowLength((size * factor) / (context.largest.force || 1)) * 1.25 * w;
     const [ux, uy] = [(Math.sign(factor) * fx) / size, (Math.sign(factor) * fy) / size];
     items.push(...arrow(context, x, y, -ux * (length + 4 * w), -uy * (length + 4 * w), -ux * 4 * w, -uy * 4 * w, 2.2, subject));
-    items.push(label(context, x, y, -ux * (length + 6 * w), -uy * (length + 6 * w), [-ux, -uy], prefix(factor) + showForce(size, context.display), subject));
+    items.push(
+      label(
+        context,
+        x,
+        y,
+        -ux * (length + 6 * w),
+        -uy * (length + 6 * w),
+        [-ux, -uy],
+        prefix(factor) + showForce(size, context.display),
+        subject,
+      ),
+    );
   }
   if (mz !== 0) {
     items.push(...couple(context, x, y, Math.sign(mz * factor), subject));
@@ -111,23 +142,62 @@ function concentrated(context: Context, x: number, y: number, fx: number, fy: nu
   return items;
 }
 
-const isSelected = (context: Context, subject: Subject): boolean => context.view.selection.some((selected) => sameSubject(selected, subject));
+const isSelected = (context: Context, subject: Subject): boolean =>
+  context.view.selection.some((selected) => sameSubject(selected, subject));
 
-function label(context: Context, x: number, y: number, dx: number, dy: number, away: readonly [number, number], words: string, subject: Subject): Item {
-  return { kind: 'label', text: words, x, y, dx, dy, away, ink: isSelected(context, subject) ? 'selection' : 'load', role: 'load', rank: 60, subject };
+function label(
+  context: Context,
+  x: number,
+  y: number,
+  dx: number,
+  dy: number,
+  away: readonly [number, number],
+  words: string,
+  subject: Subject,
+): Item {
+  return {
+    kind: 'label',
+    text: words,
+    x,
+    y,
+    dx,
+    dy,
+    away,
+    ink: isSelected(context, subject) ? 'selection' : 'load',
+    role: 'load',
+    rank: 60,
+    subject,
+  };
 }
 
 /** An arrow between two pixel offsets from a world point, with a filled head at its end. */
-function arrow(context: Context, x: number, y: number, fromX: number, fromY: number, toX: number, toY: number, width: number, subject: Subject): Item[] {
+function arrow(
+  context: Context,
+  x: number,
+  y: number,
+  fromX: number,
+  fromY: number,
+  toX: number,
+  toY: number,
+  width: number,
+  subject: Subject,
+): Item[] {
   const stroke = isSelected(context, subject) ? 'selection' : 'load';
   const w = context.view.weight;
   const angle = Math.atan2(toY - fromY, toX - fromX);
   const head = Math.min(7 * w, Math.hypot(toX - fromX, toY - fromY) * 0.6);
   const [c, s] = [Math.cos(angle), Math.sin(angle)];
-  const corner = (along: number, across: number): [number, number] => [toX + c * along - s * across, toY + s * along + c * across];
+  const corner = (along: number, across: number): [number, number] => [
+    toX + c * along - s * across,
+    toY + s * along + c * across,
+  ];
   return [
     symbolPath(x, y, [fromX, fromY, ...corner(-head, 0)], { stroke, width: width * 0.7 * w, subject }),
-    symbolPath(x, y, [toX, toY, ...corner(-head, head * 0.36), ...corner(-head, -head * 0.36)], { closed: true, fill: stroke, subject }),
+    symbolPath(x, y, [toX, toY, ...corner(-head, head * 0.36), ...corner(-head, -head * 0.36)], {
+      closed: true,
+      fill: stroke,
+      subject,
+    }),
   ];
 }
 
@@ -135,11 +205,17 @@ function arrow(context: Context, x: number, y: number, fromX: number, fromY: num
 function couple(context: Context, x: number, y: number, sense: number, subject: Subject): Item[] {
   const w = context.view.weight;
   const radius = 13 * w;
-  const arc = Array.from({ length: 25 }, (_, i) => sense * (-2.2 + (i / 24) * 4.4)).flatMap((a) => [radius * Math.cos(a), radius * Math.sin(a)]);
+  const arc = Array.from({ length: 25 }, (_, i) => sense * (-2.2 + (i / 24) * 4.4)).flatMap((a) => [
+    radius * Math.cos(a),
+    radius * Math.sin(a),
+  ]);
   const [ex, ey] = arc.slice(-2) as [number, number];
   const [bx, by] = arc.slice(-8, -6) as [number, number];
   const stroke = isSelected(context, subject) ? 'selection' : 'load';
-  return [symbolPath(x, y, arc, { stroke, width: 1.6 * w, subject }), ...arrow(context, x, y, bx, by, ex + (ex - bx) * 0.3, ey + (ey - by) * 0.3, 1, subject)];
+  return [
+    symbolPath(x, y, arc, { stroke, width: 1.6 * w, subject }),
+    ...arrow(context, x, y, bx, by, ex + (ex - bx) * 0.3, ey + (ey - by) * 0.3, 1, subject),
+  ];
 }
 
 /** A line load: a comb of arrows that end on the member, its back as long as the intensity says. */
@@ -179,11 +255,25 @@ function comb(context: Context, member: DrawnMember, load: LineLoad, subject: Su
   const size = (end: LineLoad['from']): number => Math.hypot(end.wx ?? 0, end.wy ?? 0);
   const [from, to] = [size(load.from), size(load.to)];
   const suffix = load.axes === 'projected' ? ' on plan' : '';
-  const value = from === to ? showIntensity(from, context.display) : `${showIntensity(from, context.display)} … ${showIntensity(to, context.display)}`;
+  const value =
+    from === to
+      ? showIntensity(from, context.display)
+      : `${showIntensity(from, context.display)} … ${showIntensity(to, context.display)}`;
   const heavier = from === to ? 0.5 : to > from ? 0.75 : 0.25;
   const middle = at(heavier);
   const length = Math.hypot(middle.ox, middle.oy) || 1;
   const away: [number, number] = [middle.ox / length, middle.oy / length];
-  items.push(label(context, middle.x, middle.y, middle.ox + away[0] * 5 * w, middle.oy + away[1] * 5 * w, away, prefix(factor) + value + suffix, subject));
+  items.push(
+    label(
+      context,
+      middle.x,
+      middle.y,
+      middle.ox + away[0] * 5 * w,
+      middle.oy + away[1] * 5 * w,
+      away,
+      prefix(factor) + value + suffix,
+      subject,
+    ),
+  );
   return items;
 }

@@ -31,8 +31,11 @@ export function placeLabels(list: DisplayList, camera: Camera, measure: Measure)
   for (const { label } of labels) {
     const width = measure(label.text, label.role);
     const height = TEXT_HEIGHT[label.role] * 1.25;
-    const candidates = label.role === 'dimension' ? [preferred(label, camera, width, height, 0)] : candidatesOf(label, camera, width, height);
-    const free = candidates.find((box) => !grid.hits(box)) ?? (label.rank === Infinity || label.role === 'extreme' ? candidates[0] : undefined);
+    const candidates =
+      label.role === 'dimension' ? [preferred(label, camera, width, height, 0)] : candidatesOf(label, camera, width, height);
+    const free =
+      candidates.find((box) => !grid.hits(box)) ??
+      (label.rank === Infinity || label.role === 'extreme' ? candidates[0] : undefined);
     if (!free || outside(free, camera)) continue;
     grid.add(free);
     placed.push({ label, ...free });
@@ -47,7 +50,8 @@ interface ScreenBox {
   readonly height: number;
 }
 
-const outside = (box: ScreenBox, camera: Camera): boolean => box.left + box.width < 0 || box.top + box.height < 0 || box.left > camera.width || box.top > camera.height;
+const outside = (box: ScreenBox, camera: Camera): boolean =>
+  box.left + box.width < 0 || box.top + box.height < 0 || box.left > camera.width || box.top > camera.height;
 
 /** The box that touches the anchor and lies in the direction `away`, turned by some angle. */
 function preferred(label: Label, camera: Camera, width: number, height: number, turn: number, reach = 0): ScreenBox {
@@ -67,7 +71,10 @@ const softSign = (u: number): number => Math.min(1, Math.abs(u) * 1.6);
 
 function candidatesOf(label: Label, camera: Camera, width: number, height: number): ScreenBox[] {
   const turns = [0, 0.5, -0.5, 1, -1, Math.PI];
-  return [...turns.map((turn) => preferred(label, camera, width, height, turn)), ...[0, 0.6, -0.6].map((turn) => preferred(label, camera, width, height, turn, height))];
+  return [
+    ...turns.map((turn) => preferred(label, camera, width, height, turn)),
+    ...[0, 0.6, -0.6].map((turn) => preferred(label, camera, width, height, turn, height)),
+  ];
 }
 
 /** Boxes by the cells of a coarse grid, so that thousands of labels stay quick. */
@@ -94,4 +101,5 @@ class BoxGrid {
   }
 }
 
-const overlap = (a: ScreenBox, b: ScreenBox): boolean => a.left < b.left + b.width + 2 && b.left < a.left + a.width + 2 && a.top < b.top + b.height && b.top < a.top + a.height;
+const overlap = (a: ScreenBox, b: ScreenBox): boolean =>
+  a.left < b.left + b.width + 2 && b.left < a.left + a.width + 2 && a.top < b.top + b.height && b.top < a.top + a.height;

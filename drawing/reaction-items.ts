@@ -50,16 +50,31 @@ function largestForce(solution: Solution, outcome: number): number {
 const CLEAR = 25;
 const LENGTH = 26;
 
-function reaction(component: 'fx' | 'fy' | 'mz', sense: number, x: number, y: number, words: string, subject: Subject, view: View): Item[] {
+function reaction(
+  component: 'fx' | 'fy' | 'mz',
+  sense: number,
+  x: number,
+  y: number,
+  words: string,
+  subject: Subject,
+  view: View,
+): Item[] {
   const w = view.weight;
   const label = (dx: number, dy: number, away: readonly [number, number]): Item => ({
     kind: 'label', text: words, x, y, dx, dy, away, ink: 'reaction', role: 'value', rank: 90, subject,
   }); // prettier-ignore
   if (component === 'mz') {
-    const arc = Array.from({ length: 25 }, (_, i) => sense * (1.2 + (i / 24) * 4)).flatMap((a) => [20 * w * Math.cos(a), 20 * w * Math.sin(a)]);
+    const arc = Array.from({ length: 25 }, (_, i) => sense * (1.2 + (i / 24) * 4)).flatMap((a) => [
+      20 * w * Math.cos(a),
+      20 * w * Math.sin(a),
+    ]);
     const [ex, ey] = arc.slice(-2) as [number, number];
     const [bx, by] = arc.slice(-6, -4) as [number, number];
-    return [symbolPath(x, y, arc, { stroke: 'reaction', width: 1.6 * w, subject }), head(x, y, ex, ey, Math.atan2(ey - by, ex - bx), w, subject), label(-16 * w, 16 * w, [-1, 1])];
+    return [
+      symbolPath(x, y, arc, { stroke: 'reaction', width: 1.6 * w, subject }),
+      head(x, y, ex, ey, Math.atan2(ey - by, ex - bx), w, subject),
+      label(-16 * w, 16 * w, [-1, 1]),
+    ];
   }
   // The arrow stands on the free side of the support: below it, or beside it on the left.
   const far = (CLEAR + LENGTH) * w;
@@ -70,11 +85,18 @@ function reaction(component: 'fx' | 'fy' | 'mz', sense: number, x: number, y: nu
   const [tx, ty] = along(tip);
   const shaft = symbolPath(x, y, [fx, fy, tx, ty], { stroke: 'reaction', width: 1.8 * w, subject });
   const at = along(far + 2 * w);
-  return [shaft, head(x, y, tx, ty, Math.atan2(ty - fy, tx - fx), w, subject), label(at[0], at[1], component === 'fy' ? [0, -1] : [-1, 0])];
+  return [
+    shaft,
+    head(x, y, tx, ty, Math.atan2(ty - fy, tx - fx), w, subject),
+    label(at[0], at[1], component === 'fy' ? [0, -1] : [-1, 0]),
+  ];
 }
 
 function head(x: number, y: number, tx: number, ty: number, angle: number, w: number, subject: Subject): Item {
   const [c, s] = [Math.cos(angle), Math.sin(angle)];
-  const corner = (along: number, across: number): number[] => [tx + (c * along - s * across) * w, ty + (s * along + c * across) * w];
+  const corner = (along: number, across: number): number[] => [
+    tx + (c * along - s * across) * w,
+    ty + (s * along + c * across) * w,
+  ];
   return symbolPath(x, y, [...corner(0, 0), ...corner(-8, 3), ...corner(-8, -3)], { closed: true, fill: 'reaction', subject });
 }

@@ -44,7 +44,11 @@ const sizeOf = (model: Model): number => {
 };
 
 /** Metres of drawing per N or N·m, and what one metre stands for; the title block shows it. */
-export function scaleOfDiagram(model: Model, solution: Solution, view: View): { readonly metresPerUnit: number; readonly perMetre: number } {
+export function scaleOfDiagram(
+  model: Model,
+  solution: Solution,
+  view: View,
+): { readonly metresPerUnit: number; readonly perMetre: number } {
   if (view.quantity === 'none') return { metresPerUnit: 0, perMetre: 0 };
   const display = { ...defaultDisplay, ...model.display };
   const unit = unitFactor(view.quantity === 'Mz' ? display.moment : display.force);
@@ -67,7 +71,9 @@ function diagram(model: Model, solution: Solution, view: View, quantity: 'N' | '
   if (!governing || metresPerUnit === 0) return [];
   const members = drawnMembers(model);
   const items = members.flatMap((member) => diagramItems(solution, view.outcome, member, quantity, metresPerUnit, view));
-  return view.values ? [...items, ...valueLabels(model, solution, view.outcome, members, quantity, metresPerUnit, governing)] : items;
+  return view.values
+    ? [...items, ...valueLabels(model, solution, view.outcome, members, quantity, metresPerUnit, governing)]
+    : items;
 }
 
 function deflected(model: Model, solution: Solution, view: View): Item[] {

@@ -9,7 +9,14 @@ import type { View } from './view';
 export const themePalette: Palette = (ink) => `var(--draw-${ink})`;
 
 /** A small drawing of a model with one case acting: loads and deflected line, no texts. The inner markup of an SVG. */
-export function sketchMarkup(model: Model, solution: Solution | undefined, outcome: number, width: number, height: number, palette: Palette = themePalette): string {
+export function sketchMarkup(
+  model: Model,
+  solution: Solution | undefined,
+  outcome: number,
+  width: number,
+  height: number,
+  palette: Palette = themePalette,
+): string {
   const box = boundsOf(model.nodes);
   if (!box) return '';
   const margin = Math.min(width, height) * 0.22;
@@ -18,5 +25,9 @@ export function sketchMarkup(model: Model, solution: Solution | undefined, outco
   const view: View = {
     outcome, quantity: isEnvelope ? 'Mz' : 'none', diagramFactor: 1.8, values: false, deflected: true, reactions: false, loads: true, dimensions: false, names: false, selection: [], scale: camera.scale, weight: Math.max(0.38, Math.min(0.7, width / 400)),
   }; // prettier-ignore
-  return svgMarkup(sheetItems(model, solution, view).filter((item) => item.kind === 'path'), camera, palette);
+  return svgMarkup(
+    sheetItems(model, solution, view).filter((item) => item.kind === 'path'),
+    camera,
+    palette,
+  );
 }

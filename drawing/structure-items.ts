@@ -15,13 +15,30 @@ export function structureItems(model: Model, view: View): Item[] {
     items.push(worldPath(line, { stroke: 'member', width: (truss ? 2 : 3.2) * view.weight, subject }));
     if (view.names) items.push(memberName(member, subject));
   }
-  for (const member of members) items.push(...armItems(model, model.members[member.index]!, member), ...releaseItems(model.members[member.index]!, member, view));
+  for (const member of members)
+    items.push(
+      ...armItems(model, model.members[member.index]!, member),
+      ...releaseItems(model.members[member.index]!, member, view),
+    );
   for (const node of model.nodes) {
     const subject: Subject = { kind: 'node', id: node.id };
-    if (isSelected(view, subject)) items.push(symbolPath(node.x, node.y, circle(10 * view.weight), { closed: true, fill: 'selection', opacity: 0.45 }));
+    if (isSelected(view, subject))
+      items.push(symbolPath(node.x, node.y, circle(10 * view.weight), { closed: true, fill: 'selection', opacity: 0.45 }));
     items.push(symbolPath(node.x, node.y, circle(2.6 * view.weight), { closed: true, fill: 'member', subject }));
     if (view.names) {
-      items.push({ kind: 'label', text: node.id, x: node.x, y: node.y, dx: 5, dy: 5, away: [1, 1], ink: 'text', role: 'name', rank: 30, subject });
+      items.push({
+        kind: 'label',
+        text: node.id,
+        x: node.x,
+        y: node.y,
+        dx: 5,
+        dy: 5,
+        away: [1, 1],
+        ink: 'text',
+        role: 'name',
+        rank: 30,
+        subject,
+      });
     }
   }
   return items;
@@ -31,12 +48,27 @@ const isSelected = (view: View, subject: Subject): boolean => view.selection.som
 
 function memberName(member: DrawnMember, subject: Subject): Item {
   const [x, y] = [(member.x1 + member.x2) / 2, (member.y1 + member.y2) / 2];
-  return { kind: 'label', text: member.id, x, y, dx: 0, dy: 0, away: [-member.ey[0], -member.ey[1]], ink: 'faint', role: 'name', rank: 10, subject };
+  return {
+    kind: 'label',
+    text: member.id,
+    x,
+    y,
+    dx: 0,
+    dy: 0,
+    away: [-member.ey[0], -member.ey[1]],
+    ink: 'faint',
+    role: 'name',
+    rank: 10,
+    subject,
+  };
 }
 
 /** Offsets of a closed polygon that looks like a circle of the given radius in pixels. */
 export function circle(radius: number, x = 0, y = 0): number[] {
-  return Array.from({ length: 20 }, (_, i) => (i * Math.PI) / 10).flatMap((angle) => [x + radius * Math.cos(angle), y + radius * Math.sin(angle)]);
+  return Array.from({ length: 20 }, (_, i) => (i * Math.PI) / 10).flatMap((angle) => [
+    x + radius * Math.cos(angle),
+    y + radius * Math.sin(angle),
+  ]);
 }
 
 function armItems(model: Model, member: Member, drawn: DrawnMember): Item[] {
@@ -44,7 +76,9 @@ function armItems(model: Model, member: Member, drawn: DrawnMember): Item[] {
   const nodes = new Map(model.nodes.map((node) => [node.id, node]));
   const arm = (id: string, x: number, y: number): Item[] => {
     const node = nodes.get(id);
-    return node && (node.x !== x || node.y !== y) ? [worldPath([node.x, node.y, x, y], { stroke: 'member', width: 6, opacity: 0.6 })] : [];
+    return node && (node.x !== x || node.y !== y)
+      ? [worldPath([node.x, node.y, x, y], { stroke: 'member', width: 6, opacity: 0.6 })]
+      : [];
   };
   return [...arm(member.start, drawn.x1, drawn.y1), ...arm(member.end, drawn.x2, drawn.y2)];
 }
@@ -62,16 +96,27 @@ function releaseItems(member: Member, drawn: DrawnMember, view: View): Item[] {
     const items: Item[] = [];
     if (hinge !== 'fixed') {
       const radius = (member.behaviour === 'truss' ? 3 : 4.2) * w;
-      items.push(symbolPath(x, y, circle(radius, inward * (radius + 3 * w)), { closed: true, fill: 'paper', stroke: 'member', width: 1.4 * w, subject }, angle));
-      if (typeof hinge === 'number') items.push(symbolPath(x, y, spiral(inward * (radius + 3 * w)), { stroke: 'member', width: 1.2 * w }, angle));
+      items.push(
+        symbolPath(
+          x,
+          y,
+          circle(radius, inward * (radius + 3 * w)),
+          { closed: true, fill: 'paper', stroke: 'member', width: 1.4 * w, subject },
+          angle,
+        ),
+      );
+      if (typeof hinge === 'number')
+        items.push(symbolPath(x, y, spiral(inward * (radius + 3 * w)), { stroke: 'member', width: 1.2 * w }, angle));
     }
     const bars = (offsets: number[]): Item => symbolPath(x, y, offsets, { stroke: 'member', width: 1.4 * w }, angle);
     const at = inward * 16 * w;
-    if (releases.ux !== undefined && releases.ux !== 'fixed') items.push(bars([at - 2, -6, at - 2, 6]), bars([at + 2, -6, at + 2, 6]));
-    if (releases.uy !== undefined && releases.uy !== 'fixed') items.push(bars([at - 6, -4, at + 6, -4]), bars([at - 6, 4, at + 6, 4]));
+    if (releases.ux !== undefined && releases.ux !== 'fixed')
+      items.push(bars([at - 2, -6, at - 2, 6]), bars([at + 2, -6, at + 2, 6]));
+    if (releases.uy !== undefined && releases.uy !== 'fixed')
+      items.push(bars([at - 6, -4, at + 6, -4]), bars([at - 6, 4, at + 6, 4]));
     return items;
   });
 }
 
-const spiral = (x: number): number[] => Array.from({ length: 24 }, (_, i) => i / 3).flatMap((t) => [x + 1.1 * t * Math.cos(t * 2), 1.1 * t * Math.sin(t * 2)]);
-
+const spiral = (x: number): number[] =>
+  Array.from({ length: 24 }, (_, i) => i / 3).flatMap((t) => [x + 1.1 * t * Math.cos(t * 2), 1.1 * t * Math.sin(t * 2)]);

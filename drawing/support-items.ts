@@ -33,14 +33,24 @@ function symbol(support: Support, x: number, y: number, view: View): Item[] {
   } else if (held(uy) && held(rz)) {
     items.push(line([-12, 0, 12, 0], 0, { width: 2.4 * w }), ...rollers(area), line([-14, -8, 14, -8]), ...ground(line, -8));
   } else if (held(ux) && held(rz)) {
-    items.push(line([-12, 0, 12, 0], -Math.PI / 2, { width: 2.4 * w }), ...rollers((o) => area(o, -Math.PI / 2)), line([-14, -8, 14, -8], -Math.PI / 2), ...ground((o) => line(o, -Math.PI / 2), -8));
+    items.push(
+      line([-12, 0, 12, 0], -Math.PI / 2, { width: 2.4 * w }),
+      ...rollers((o) => area(o, -Math.PI / 2)),
+      line([-14, -8, 14, -8], -Math.PI / 2),
+      ...ground((o) => line(o, -Math.PI / 2), -8),
+    );
   } else {
     if (held(uy)) items.push(...rolling(area, line, 0));
     if (held(ux)) items.push(...rolling(area, line, -Math.PI / 2));
     if (held(rz)) items.push(area([-6, -6, 6, -6, 6, 6, -6, 6]));
   }
   if (sprung(uy)) items.push(line(ZIGZAG), line([-10, -26, 10, -26]), ...ground(line, -26, 10));
-  if (sprung(ux)) items.push(line(ZIGZAG, -Math.PI / 2), line([-10, -26, 10, -26], -Math.PI / 2), ...ground((o) => line(o, -Math.PI / 2), -26, 10));
+  if (sprung(ux))
+    items.push(
+      line(ZIGZAG, -Math.PI / 2),
+      line([-10, -26, 10, -26], -Math.PI / 2),
+      ...ground((o) => line(o, -Math.PI / 2), -26, 10),
+    );
   if (sprung(rz)) items.push(line(COIL), line([6, -14, 18, -14]));
   return items;
 }
@@ -58,7 +68,12 @@ const rollers = (area: (offsets: readonly number[]) => Item): Item[] => [-8, 0, 
 
 /** The short slanted strokes of the ground below a line at height y. */
 const ground = (line: (offsets: readonly number[]) => Item, y: number, half = 14): Item[] =>
-  Array.from({ length: Math.floor(half / 3.5) }, (_, i) => -half + 5 + i * 7).filter((x) => x <= half).map((x) => line([x, y, x - 5, y - 5]));
+  Array.from({ length: Math.floor(half / 3.5) }, (_, i) => -half + 5 + i * 7)
+    .filter((x) => x <= half)
+    .map((x) => line([x, y, x - 5, y - 5]));
 
 const ZIGZAG = [0, 0, 0, -4, -5, -6, 5, -10, -5, -14, 5, -18, -5, -20, 0, -22, 0, -26];
-const COIL = Array.from({ length: 30 }, (_, i) => i / 3).flatMap((t) => [2 + (2 + 1.1 * t) * Math.cos(t - 1.6), (2 + 1.1 * t) * Math.sin(t - 1.6)]);
+const COIL = Array.from({ length: 30 }, (_, i) => i / 3).flatMap((t) => [
+  2 + (2 + 1.1 * t) * Math.cos(t - 1.6),
+  (2 + 1.1 * t) * Math.sin(t - 1.6),
+]);

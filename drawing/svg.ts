@@ -14,7 +14,9 @@ export function svgMarkup(list: DisplayList, camera: Camera, palette: Palette): 
     if (item.kind !== 'path') return [];
     const points: string[] = [];
     for (let i = 0; i < item.vertices.length; i += VERTEX) {
-      points.push(`${round(screenX(camera, item.vertices[i]!) + item.vertices[i + 2]!)} ${round(screenY(camera, item.vertices[i + 1]!) - item.vertices[i + 3]!)}`);
+      points.push(
+        `${round(screenX(camera, item.vertices[i]!) + item.vertices[i + 2]!)} ${round(screenY(camera, item.vertices[i + 1]!) - item.vertices[i + 3]!)}`,
+      );
     }
     const fill = item.fill ? palette(item.fill) : 'none';
     const stroke = item.stroke ? ` stroke="${palette(item.stroke)}" stroke-width="${item.width ?? 1}"` : '';

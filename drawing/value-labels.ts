@@ -19,7 +19,15 @@ export function showDiagramValue(quantity: ForceQuantity, value: number, display
  * The exact extremes of each member as labels at the tip of their ordinate. The largest of the whole structure always stays; values
  * that repeat a neighbour's at a shared node are said once.
  */
-export function valueLabels(model: Model, solution: Solution, outcome: number, members: readonly DrawnMember[], quantity: ForceQuantity, metresPerUnit: number, governing: Governing): Label[] {
+export function valueLabels(
+  model: Model,
+  solution: Solution,
+  outcome: number,
+  members: readonly DrawnMember[],
+  quantity: ForceQuantity,
+  metresPerUnit: number,
+  governing: Governing,
+): Label[] {
   const display: DisplayUnits = { ...defaultDisplay, ...model.display };
   const size = Math.max(Math.abs(governing.max.value), Math.abs(governing.min.value));
   if (size === 0) return [];
@@ -27,8 +35,11 @@ export function valueLabels(model: Model, solution: Solution, outcome: number, m
   for (const member of members) {
     const { max, min } = extremes(solution, outcome, member.index, quantity);
     for (const { x, value } of max.value - min.value < 1e-6 * size ? [max] : [max, min]) {
-      if (Math.abs(value) < 1e-6 * size) continue;
-      const isGoverning = [governing.max, governing.min].some((one) => one.member === member.index && one.x === x && one.value === value);
+      // What is lost in the width of a line is left to the member's card.
+      if (Math.abs(value) < 5e-3 * size) continue;
+      const isGoverning = [governing.max, governing.min].some(
+        (one) => one.member === member.index && one.x === x && one.value === value,
+      );
       // A constant value stands in the middle of its member.
       const at = max.value - min.value < 1e-6 * size ? member.length / 2 : x;
       const side = (quantity === 'Mz' ? -1 : 1) * Math.sign(value);
@@ -36,7 +47,7 @@ export function valueLabels(model: Model, solution: Solution, outcome: number, m
       const [px, py] = pointOn(member, at);
       const [wx, wy] = [px + member.ey[0] * reach, py + member.ey[1] * reach];
       const text = showDiagramValue(quantity, value, display);
-      const key = `${wx.toFixed(3)} ${wy.toFixed(3)} ${text}`;
+      const key = `${px.toFixed(3)} ${py.toFixed(3)} ${text}`;
       const label: Label = {
         kind: 'label',
         text,
@@ -50,7 +61,7 @@ export function valueLabels(model: Model, solution: Solution, outcome: number, m
         rank: isGoverning ? 1000 : 70 + (20 * Math.abs(value)) / size,
         subject: { kind: 'extreme', member: member.id, x: at },
       };
-      if (isGoverning || !labels.has(key)) labels.set(key, label);
+      if (isGoverning ? labels.get(key)?.role !== 'extreme' : !labels.has(key)) labels.set(key, label);
     }
   }
   return [...labels.values()];

@@ -1,19 +1,9 @@
 import type { ChildProcess } from 'node:child_process';
-import { existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { launch, type Browser, type Page } from 'puppeteer-core';
-
-const FLAGS = ['--no-sandbox', '--disable-gpu', '--enable-unsafe-swiftshader', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
-
-/** Where a Chrome or Chromium usually lies; CHROME names another one. */
-const browserPath = (): string => {
-  const known = [process.env.CHROME, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome', '/Applications/Google Chrome.app/Contents/MacOS/Google Chrome'];
-  const found = known.find((file) => file !== undefined && existsSync(file));
-  if (!found) throw new Error('No Chrome or Chromium was found: install Debian’s chromium, or set CHROME to its path.');
-  return found;
-};
 
 const freePort = (): Promise<number> =>
   new Promise((resolve, reject) => {
@@ -46,7 +36,7 @@ export class Application {
 
   async start(): Promise<void> {
     if (this.port === 0) this.port = await freePort();
-    const { startServer } = (await import('../scripts/server.mjs')) as { startServer: (port: number, environment: Record<string, string>) => Promise<Running> };
+    const { startServer } = await import('../scripts/server.mjs');
     this.running = await startServer(this.port, { RIGID_BEAM_DATA: this.data });
   }
 
@@ -58,7 +48,10 @@ export class Application {
   }
 
   async page(size = { width: 1280, height: 800 }): Promise<Page> {
-    this.browser ??= await launch({ executablePath: browserPath(), headless: true, userDataDir: this.profile, args: FLAGS });
+    const { browserFlags, findBrowser, NO_BROWSER } = await import('../scripts/browser.mjs');
+    const executablePath = findBrowser();
+    if (executablePath === undefined) throw new Error(NO_BROWSER);
+    this.browser ??= await launch({ executablePath, headless: true, userDataDir: this.profile, args: browserFlags });
     const page = await this.browser.newPage();
     await page.setViewport(size);
     page.on('console', (message) => {

@@ -6,5 +6,10 @@ export default {
   rootDir: '..',
   testMatch: ['<rootDir>/e2e/**/*.journey.ts'],
   testTimeout: 120_000,
-  transform: { '^.+\\.tsx?$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'commonjs', ignoreDynamic: true } }] },
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'commonjs', ignoreDynamic: true } },
+    ],
+  },
 };

@@ -89,7 +89,10 @@ export class ModelPage {
 
   /** Chooses from a list by its label. */
   async choose(label: string, option: string): Promise<void> {
-    const button = await this.page.waitForSelector(`::-p-xpath(//button[@aria-haspopup="listbox"][contains(@aria-labelledby, //*[normalize-space(text())="${label}"]/@id)])`, { timeout: PATIENCE });
+    const button = await this.page.waitForSelector(
+      `::-p-xpath(//button[@aria-haspopup="listbox"][contains(@aria-labelledby, //*[normalize-space(text())="${label}"]/@id)])`,
+      { timeout: PATIENCE },
+    );
     await button!.click();
     await this.page.locator(`::-p-aria([name="${option}"][role="option"])`).setTimeout(PATIENCE).click();
   }

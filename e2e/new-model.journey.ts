@@ -15,7 +15,10 @@ async function simpleBeam(): Promise<ModelPage> {
   await beam.ready();
   await beam.until('hindrance', /There is no member yet/);
   await beam.press('Draw');
-  const sheet = await page.$eval('[data-testid=sheet]', (canvas) => ({ x: canvas.getBoundingClientRect().x, y: canvas.getBoundingClientRect().y }));
+  const sheet = await page.$eval('[data-testid=sheet]', (canvas) => ({
+    x: canvas.getBoundingClientRect().x,
+    y: canvas.getBoundingClientRect().y,
+  }));
   await page.mouse.click(sheet.x + 250, sheet.y + 250);
   await beam.stored();
   await page.mouse.move(sheet.x + 400, sheet.y + 240, { steps: 3 });

@@ -22,7 +22,11 @@ async function setForce(page: ModelPage, text: string): Promise<void> {
 }
 
 const post = (path: string, body: unknown, headers: Record<string, string> = {}): Promise<Response> =>
-  fetch(application.address + path, { method: 'POST', headers: { 'Content-Type': 'application/json', ...headers }, body: typeof body === 'string' ? body : JSON.stringify(body) });
+  fetch(application.address + path, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json', ...headers },
+    body: typeof body === 'string' ? body : JSON.stringify(body),
+  });
 
 describe('nothing is lost', () => {
   test('a reload keeps what was stored, and what can be undone', async () => {
@@ -93,22 +97,49 @@ describe('nothing is lost', () => {
     const faulty: [unknown, RegExp][] = [
       ['{', /not valid JSON/],
       [{ base: -1, kind: 'never', intent: { type: 'explode' } }, /base[\s\S]*kind[\s\S]*intent\.type/],
-      [{ base: before.revision, ...good, intent: { type: 'moveNodes', moves: [{ id: '1', x: 'far', y: null }] } }, /intent\.moves\[0\]\.x[\s\S]*intent\.moves\[0\]\.y/],
-      [{ base: before.revision, ...good, intent: { type: 'put', list: 'members', entry: { id: 'z', start: '1', end: 'nowhere', section: 'none', material: 'steel' } } }, /members\[3\]\.end[\s\S]*members\[3\]\.section/],
-      [{ base: before.revision, ...good, intent: { type: 'put', list: 'sections', entry: { id: 'lintel', A: -1 } }, extra: 1 }, /extra/],
+      [
+        { base: before.revision, ...good, intent: { type: 'moveNodes', moves: [{ id: '1', x: 'far', y: null }] } },
+        /intent\.moves\[0\]\.x[\s\S]*intent\.moves\[0\]\.y/,
+      ],
+      [
+        {
+          base: before.revision,
+          ...good,
+          intent: {
+            type: 'put',
+            list: 'members',
+            entry: { id: 'z', start: '1', end: 'nowhere', section: 'none', material: 'steel' },
+          },
+        },
+        /members\[3\]\.end[\s\S]*members\[3\]\.section/,
+      ],
+      [
+        { base: before.revision, ...good, intent: { type: 'put', list: 'sections', entry: { id: 'lintel', A: -1 } }, extra: 1 },
+        /extra/,
+      ],
     ];
     for (const [body, reasons] of faulty) {
       const response = await post(`/api/models/${id}/revisions`, body);
       expect(response.status).toBe(400);
       expect(JSON.stringify(await response.json())).toMatch(reasons);
     }
-    const foreign = await post(`/api/models/${id}/revisions`, { base: before.revision, ...good, intent: { type: 'set', settings: { title: 'x' } } }, { Origin: 'http://elsewhere.example' });
+    const foreign = await post(
+      `/api/models/${id}/revisions`,
+      { base: before.revision, ...good, intent: { type: 'set', settings: { title: 'x' } } },
+      { Origin: 'http://elsewhere.example' },
+    );
     expect(foreign.status).toBe(403);
-    expect(((await (await fetch(`${application.address}/api/models/${id}`)).json()) as { revision: number }).revision).toBe(before.revision);
+    expect(((await (await fetch(`${application.address}/api/models/${id}`)).json()) as { revision: number }).revision).toBe(
+      before.revision,
+    );
   });
 
   test('a second server is refused on the same data with a clear message', () => {
-    const second = spawnSync(process.execPath, ['scripts/start.mjs'], { encoding: 'utf8', env: { ...process.env, RIGID_BEAM_DATA: application.data, PORT: String(application.port) }, timeout: 60_000 });
+    const second = spawnSync(process.execPath, ['scripts/start.mjs'], {
+      encoding: 'utf8',
+      env: { ...process.env, RIGID_BEAM_DATA: application.data, PORT: String(application.port) },
+      timeout: 60_000,
+    });
     expect(second.stdout).toMatch(/is taken; using/);
     expect(second.stderr).toMatch(/already open in another Rigid Beam/);
     expect(second.stderr).not.toMatch(/at .*\.js:/);

@@ -27,7 +27,8 @@ try {
   build();
   let port = wanted;
   while (!(await isFree(port))) {
-    if (port >= Math.min(wanted + 50, 65535)) throw new Error(`No port from ${wanted} to ${port} is free. Set PORT to another one.`);
+    if (port >= Math.min(wanted + 50, 65535))
+      throw new Error(`No port from ${wanted} to ${port} is free. Set PORT to another one.`);
     port++;
   }
   if (port !== wanted) console.log(`Port ${wanted} is taken; using ${port}.`);

@@ -53,7 +53,10 @@ export function install() {
   // Not `npm ci`: a lock made where other platforms' binaries are missing counts as out of step there.
   const code = run('npm', ['install', '--no-audit', '--no-fund', '--loglevel=error']);
   if (code !== 0) throw new Error('npm install failed; its message stands above.');
-  if (hashOf([path.join(root, 'package-lock.json')]) !== lock) throw new Error('npm install changed package-lock.json: the lock is out of step with the package.json files. Commit a lock that fits.');
+  if (hashOf([path.join(root, 'package-lock.json')]) !== lock)
+    throw new Error(
+      'npm install changed package-lock.json: the lock is out of step with the package.json files. Commit a lock that fits.',
+    );
   remember('installed', lock);
 }
 
@@ -61,12 +64,14 @@ export function install() {
 export function build() {
   const sources = ['core', 'drawing', 'cli', 'web', 'examples'].flatMap((room) => filesBelow(path.join(root, room)));
   const state = hashOf([...sources, path.join(root, 'package-lock.json')]);
-  const done = existsSync(path.join(root, 'web', '.next', 'BUILD_ID')) && existsSync(path.join(root, 'cli', 'dist', 'rigid-beam.mjs'));
+  const done =
+    existsSync(path.join(root, 'web', '.next', 'BUILD_ID')) && existsSync(path.join(root, 'cli', 'dist', 'rigid-beam.mjs'));
   if (done && remembered('built') === state) return;
   console.log('Building …');
   const environment = { ...process.env, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' };
   const next = path.join(root, 'node_modules', 'next', 'dist', 'bin', 'next');
   if (run(process.execPath, ['scripts/build-command.mjs']) !== 0) throw new Error('The command could not be built.');
-  if (run(process.execPath, [next, 'build'], { cwd: path.join(root, 'web'), env: environment }) !== 0) throw new Error('The web application could not be built.');
+  if (run(process.execPath, [next, 'build'], { cwd: path.join(root, 'web'), env: environment }) !== 0)
+    throw new Error('The web application could not be built.');
   remember('built', state);
 }

@@ -3,8 +3,11 @@ import { hostFault, originFault } from './server/guard';
 
 /** Every request: only this machine's own names are answered, writes only from our own pages, and pages get a strict policy. */
 export function proxy(request: NextRequest): Response {
-  const refused = hostFault(request.headers.get('host')) ?? (['GET', 'HEAD'].includes(request.method) ? undefined : originFault(request.headers));
-  if (refused) return Response.json({ faults: [{ code: 'refused', severity: 'error', message: refused, subjects: [] }] }, { status: 403 });
+  const refused =
+    hostFault(request.headers.get('host')) ??
+    (['GET', 'HEAD'].includes(request.method) ? undefined : originFault(request.headers));
+  if (refused)
+    return Response.json({ faults: [{ code: 'refused', severity: 'error', message: refused, subjects: [] }] }, { status: 403 });
 
   const nonce = Buffer.from(crypto.getRandomValues(new Uint8Array(16))).toString('base64');
   const development = process.env.NODE_ENV === 'development';

@@ -16,7 +16,18 @@ export async function readInput(file: string): Promise<Checked> {
     }
   } catch (error) {
     const reason = (error as NodeJS.ErrnoException).code === 'ENOENT' ? 'there is no such file' : (error as Error).message;
-    return { notices: [fault({ code: 'unreadable', path: '', value: file, what: `The file cannot be read: ${reason}`, expected: 'a readable file', remedy: 'Check the name' })] };
+    return {
+      notices: [
+        fault({
+          code: 'unreadable',
+          path: '',
+          value: file,
+          what: `The file cannot be read: ${reason}`,
+          expected: 'a readable file',
+          remedy: 'Check the name',
+        }),
+      ],
+    };
   }
   return readModelFile(Buffer.concat(chunks).toString('utf8'));
 }

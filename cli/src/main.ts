@@ -13,7 +13,12 @@ program
   .description('solve a model and print the results file on standard output')
   .argument('<file>', 'model file, or - for standard input')
   .option('--stations <n>', 'evenly spaced points along each member', stationCount, 21)
-  .option('--case <id>', 'write only this case or combination; may be repeated', (id: string, before: string[]) => [...before, id], [] as string[])
+  .option(
+    '--case <id>',
+    'write only this case or combination; may be repeated',
+    (id: string, before: string[]) => [...before, id],
+    [] as string[],
+  )
   .action(async (file: string, options: { stations: number; case: string[] }) => {
     process.exitCode = await solveCommand(file, options.stations, options.case);
   });
@@ -28,7 +33,8 @@ program
 
 function stationCount(text: string): number {
   const count = Number(text);
-  if (!Number.isInteger(count) || count < 2 || count > 10_000) throw new InvalidArgumentError('Give a whole number from 2 to 10000.');
+  if (!Number.isInteger(count) || count < 2 || count > 10_000)
+    throw new InvalidArgumentError('Give a whole number from 2 to 10000.');
   return count;
 }
 

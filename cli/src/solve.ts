@@ -12,7 +12,14 @@ export async function solveCommand(file: string, stations: number, only: readonl
   const unknown = only.filter((id) => results.solution && !results.solution.outcomes.some((outcome) => outcome.id === id));
   if (unknown.length > 0) {
     const faults = unknown.map((id) =>
-      fault({ code: 'unknown-case', path: '--case', value: id, what: `There is no case or combination “${id}”`, expected: 'an id of the model', remedy: `Choose one of ${results.solution!.outcomes.map((outcome) => outcome.id).join(', ')}` }),
+      fault({
+        code: 'unknown-case',
+        path: '--case',
+        value: id,
+        what: `There is no case or combination “${id}”`,
+        expected: 'an id of the model',
+        remedy: `Choose one of ${results.solution!.outcomes.map((outcome) => outcome.id).join(', ')}`,
+      }),
     );
     results = { status: 'invalid', notices: [...results.notices, ...faults], mechanisms: [] };
   }

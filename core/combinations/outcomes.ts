@@ -3,8 +3,20 @@ import type { Category, LimitState, Model } from '../model/model';
 /** What can act on the sheet: a load case, a weighted sum of cases, or an envelope of such. */
 export type Outcome =
   | { readonly kind: 'case'; readonly id: string; readonly title: string; readonly category: Category }
-  | { readonly kind: 'sum'; readonly id: string; readonly title: string; readonly limitState: LimitState; readonly factors: Float64Array }
-  | { readonly kind: 'envelope'; readonly id: string; readonly title: string; readonly limitState: LimitState; readonly parts: readonly number[] };
+  | {
+      readonly kind: 'sum';
+      readonly id: string;
+      readonly title: string;
+      readonly limitState: LimitState;
+      readonly factors: Float64Array;
+    }
+  | {
+      readonly kind: 'envelope';
+      readonly id: string;
+      readonly title: string;
+      readonly limitState: LimitState;
+      readonly parts: readonly number[];
+    };
 
 /**
  * Cases first, then the combinations in their order. A sum of sums is resolved to factors on the cases; an envelope of envelopes

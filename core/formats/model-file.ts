@@ -10,19 +10,36 @@ const MAXIMUM_DEPTH = 64;
 export function readModelFile(text: string): Checked {
   if (text.length > MAXIMUM_BYTES) return { notices: [tooLarge(text.length)] };
   if (depthOf(text) > MAXIMUM_DEPTH) {
-    return refused('too-deep', 'The file is nested too deep', `at most ${MAXIMUM_DEPTH} levels`, 'Check the brackets of the file');
+    return refused(
+      'too-deep',
+      'The file is nested too deep',
+      `at most ${MAXIMUM_DEPTH} levels`,
+      'Check the brackets of the file',
+    );
   }
   let value: unknown;
   try {
     value = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch (error) {
-    return refused('not-json', `The file is not valid JSON: ${(error as Error).message}`, 'a JSON text', 'Check that the file is complete and was saved as JSON');
+    return refused(
+      'not-json',
+      `The file is not valid JSON: ${(error as Error).message}`,
+      'a JSON text',
+      'Check that the file is complete and was saved as JSON',
+    );
   }
   return checkModel(value);
 }
 
 export const tooLarge = (bytes: number): Notice =>
-  fault({ code: 'too-large', path: '', value: `${bytes} bytes`, what: 'The file is too large to be read', expected: 'at most 64 MiB', remedy: 'Split the structure, or remove what is not needed' });
+  fault({
+    code: 'too-large',
+    path: '',
+    value: `${bytes} bytes`,
+    what: 'The file is too large to be read',
+    expected: 'at most 64 MiB',
+    remedy: 'Split the structure, or remove what is not needed',
+  });
 
 const refused = (code: string, what: string, expected: string, remedy: string): { notices: Notice[] } => ({
   notices: [fault({ code, path: '', value: undefined, what, expected, remedy })],

@@ -23,7 +23,12 @@ export function resultsFile(results: Results, options: ResultsFileOptions): Reco
   const wanted = options.only && new Set(options.only);
   const entries = solution.outcomes.flatMap(({ id, kind }, i) => {
     if (wanted && !wanted.has(id)) return [];
-    return [[id, kind === 'envelope' ? envelopeEntry(solution, i, options.stations) : linearEntry(solution, i, options.stations)] as const];
+    return [
+      [
+        id,
+        kind === 'envelope' ? envelopeEntry(solution, i, options.stations) : linearEntry(solution, i, options.stations),
+      ] as const,
+    ];
   });
   return { ...head, results: Object.fromEntries(entries) };
 }
@@ -32,7 +37,9 @@ export function resultsFile(results: Results, options: ResultsFileOptions): Reco
 const plain = (value: number): number => value + 0;
 
 const vector = (keys: readonly string[], read: (k: number) => Value): Record<string, Value> =>
-  Object.fromEntries(keys.map((key, k) => [key, [0, 1, 5].includes(k) ? read(k === 5 ? 2 : k) : typeof read(0) === 'number' ? 0 : flat(read(0))]));
+  Object.fromEntries(
+    keys.map((key, k) => [key, [0, 1, 5].includes(k) ? read(k === 5 ? 2 : k) : typeof read(0) === 'number' ? 0 : flat(read(0))]),
+  );
 const flat = (like: Value): Value => (typeof like === 'number' ? 0 : { ...like, max: 0, min: 0 });
 const MOVEMENTS = ['ux', 'uy', 'uz', 'rx', 'ry', 'rz'];
 const FORCES = ['fx', 'fy', 'fz', 'mx', 'my', 'mz'];
@@ -56,8 +63,17 @@ function nodeEntries(solution: Solution, read: Reader): { nodes: Record<string, 
   const nodes: Record<string, unknown> = {};
   const reactions: Record<string, unknown> = {};
   solution.structure.names.nodes.forEach((id, i) => {
-    define(nodes, id, vector(MOVEMENTS, (k) => read((linear) => linear.displacements[3 * i + k]!)));
-    if (solution.supported[i]) define(reactions, id, vector(FORCES, (k) => read((linear) => linear.reactions[3 * i + k]!)));
+    define(
+      nodes,
+      id,
+      vector(MOVEMENTS, (k) => read((linear) => linear.displacements[3 * i + k]!)),
+    );
+    if (solution.supported[i])
+      define(
+        reactions,
+        id,
+        vector(FORCES, (k) => read((linear) => linear.reactions[3 * i + k]!)),
+      );
   });
   return { nodes, reactions };
 }
@@ -89,13 +105,24 @@ function extremeEntries(solution: Solution, outcome: number, m: number): Record<
     FILE_QUANTITIES.map((quantity) => {
       if (!isLine(quantity)) return [quantity, { max: nothing, min: nothing }];
       const { max, min } = extremes(solution, outcome, m, quantity);
-      const entry = ({ x, value, from }: typeof max): unknown => ({ x, value: plain(value), ...(isEnvelope && { from: solution.outcomes[from]!.id }) });
+      const entry = ({ x, value, from }: typeof max): unknown => ({
+        x,
+        value: plain(value),
+        ...(isEnvelope && { from: solution.outcomes[from]!.id }),
+      });
       return [quantity, { max: entry(max), min: entry(min) }];
     }),
   );
 }
 
-const resultant = ([fx, fy, mz]: Resultant): Record<string, number> => ({ fx: plain(fx), fy: plain(fy), fz: 0, mx: 0, my: 0, mz: plain(mz) });
+const resultant = ([fx, fy, mz]: Resultant): Record<string, number> => ({
+  fx: plain(fx),
+  fy: plain(fy),
+  fz: 0,
+  mx: 0,
+  my: 0,
+  mz: plain(mz),
+});
 
 function linearEntry(solution: Solution, outcome: number, stations: number): Record<string, unknown> {
   const linear = solution.linear[outcome]!;
@@ -111,14 +138,21 @@ function linearEntry(solution: Solution, outcome: number, stations: number): Rec
     });
   });
   const { applied, reactions, residual } = linear.equilibrium;
-  return { ...nodeEntries(solution, read), members, equilibrium: { applied: resultant(applied), reactions: resultant(reactions), residual } };
+  return {
+    ...nodeEntries(solution, read),
+    members,
+    equilibrium: { applied: resultant(applied), reactions: resultant(reactions), residual },
+  };
 }
 
 function envelopeEntry(solution: Solution, outcome: number, stations: number): Record<string, unknown> {
   const read = readerOf(solution, outcome);
   const members: Record<string, unknown> = {};
   solution.structure.names.members.forEach((id, m) => {
-    define(members, id, { stations: stationEntries(solution, m, stations, read), extremes: extremeEntries(solution, outcome, m) });
+    define(members, id, {
+      stations: stationEntries(solution, m, stations, read),
+      extremes: extremeEntries(solution, outcome, m),
+    });
   });
   return { envelope: true, ...nodeEntries(solution, read), members };
 }

@@ -25,7 +25,9 @@ export function graphOfPairs(size: number, pairs: Int32Array): Graph {
  */
 export function minimumDegree(graph: Graph): Int32Array {
   const { size } = graph;
-  const vertices: number[][] = Array.from({ length: size }, (_, v) => Array.from(graph.neighbours.subarray(graph.pointers[v], graph.pointers[v + 1])));
+  const vertices: number[][] = Array.from({ length: size }, (_, v) =>
+    Array.from(graph.neighbours.subarray(graph.pointers[v], graph.pointers[v + 1])),
+  );
   const elements: number[][] = Array.from({ length: size }, () => []);
   const members: number[][] = Array.from({ length: size }, () => []);
   const buckets = new DegreeBuckets(size);

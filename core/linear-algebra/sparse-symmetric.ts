@@ -10,7 +10,13 @@ export interface SparseSymmetric {
 }
 
 /** A = sum of triplets (row, column, value); entries below the diagonal are mirrored up, equal places are added. */
-export function fromTriplets(size: number, count: number, rows: Int32Array, columns: Int32Array, values: Float64Array): SparseSymmetric {
+export function fromTriplets(
+  size: number,
+  count: number,
+  rows: Int32Array,
+  columns: Int32Array,
+  values: Float64Array,
+): SparseSymmetric {
   // Two bucket passes, by row and then by column, leave every column sorted by row.
   const byRow = bucketOrder(size, count, (k) => Math.min(rows[k]!, columns[k]!), identity(count));
   const byColumn = bucketOrder(size, count, (k) => Math.max(rows[k]!, columns[k]!), byRow);

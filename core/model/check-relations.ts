@@ -40,7 +40,9 @@ function checkDuplicates({ model, findings }: Context): void {
   }
   const outcomes = new Set<unknown>();
   for (const list of ['cases', 'combinations']) {
-    listOf(model, list).forEach((item, i) => noteDuplicate(findings, outcomes, item.id, `${list}[${i}].id`, 'case or combination'));
+    listOf(model, list).forEach((item, i) =>
+      noteDuplicate(findings, outcomes, item.id, `${list}[${i}].id`, 'case or combination'),
+    );
   }
 }
 
@@ -103,8 +105,11 @@ function memberLength(member: Entity, nodes: ReadonlyMap<unknown, Entity>): numb
   const end = nodes.get(member.end);
   if (!start || !end || [start.x, start.y, end.x, end.y].some((value) => typeof value !== 'number')) return undefined;
   const offset = isObject(member.offset) ? member.offset : {};
-  const arm = (side: string, axis: number): number => (Array.isArray(offset[side]) ? number((offset[side] as unknown[])[axis]) : 0);
-  return Math.hypot(...['x', 'y', 'z'].map((axis, i) => number(end[axis]) + arm('end', i) - number(start[axis]) - arm('start', i)));
+  const arm = (side: string, axis: number): number =>
+    Array.isArray(offset[side]) ? number((offset[side] as unknown[])[axis]) : 0;
+  return Math.hypot(
+    ...['x', 'y', 'z'].map((axis, i) => number(end[axis]) + arm('end', i) - number(start[axis]) - arm('start', i)),
+  );
 }
 
 function checkSupports({ model, findings, nodes }: Context): void {
@@ -295,7 +300,9 @@ function checkPlane({ model, findings }: Context): void {
     for (const end of memberEnds) {
       const releases = isObject(member.releases) ? member.releases : {};
       // Fixed is the default of a member's end, so it leads nowhere; anything else out of the plane does.
-      const freed = isObject(releases[end]) ? Object.fromEntries(Object.entries(releases[end]).filter(([, v]) => v !== 'fixed')) : {};
+      const freed = isObject(releases[end])
+        ? Object.fromEntries(Object.entries(releases[end]).filter(([, v]) => v !== 'fixed'))
+        : {};
       refuse(freed, outOfPlane.releases, `members[${i}].releases.${end}`);
       const arm = isObject(member.offset) ? (member.offset as Entity)[end] : undefined;
       if (Array.isArray(arm)) refuse({ '2': arm[2] }, ['2'], `members[${i}].offset.${end}`);

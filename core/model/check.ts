@@ -77,7 +77,14 @@ const byType =
     const type = isObject(item) ? item.type : undefined;
     if (typeof type === 'string' && Object.hasOwn(tables, type)) return withPositions(tables[type]!, item as Entity);
     const expected = `one of ${Object.keys(tables).join(', ')}`;
-    return findings.fault({ code: 'wrong-choice', path: `${path}.type`, value: type, what: 'This type is not known', expected, remedy: `Choose ${expected}` });
+    return findings.fault({
+      code: 'wrong-choice',
+      path: `${path}.type`,
+      value: type,
+      what: 'This type is not known',
+      expected,
+      remedy: `Choose ${expected}`,
+    });
   };
 
 /** Load positions are plain ratios unless `measure` is `length`. */
@@ -97,7 +104,14 @@ function withPositions(fields: Fields, load: Entity): Fields {
 function readList(value: unknown, list: string, findings: Findings, fieldsOf: FieldsOf): unknown[] {
   if (value === undefined) return [];
   if (!Array.isArray(value)) {
-    findings.fault({ code: 'wrong-type', path: list, value, what: 'A list was expected here', expected: 'a list', remedy: 'Write [ … ]' });
+    findings.fault({
+      code: 'wrong-type',
+      path: list,
+      value,
+      what: 'A list was expected here',
+      expected: 'a list',
+      remedy: 'Write [ … ]',
+    });
     return [];
   }
   return value.map((item, i) => {

@@ -26,15 +26,35 @@ export class Findings {
 export const isObject = (value: unknown): value is Entity => typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** Reads one object by its table of fields. Values are converted to SI numbers; unknown keys are kept and noted. */
-export function readFields(value: unknown, fields: Fields, path: string, findings: Findings, known: readonly string[] = []): Entity | undefined {
+export function readFields(
+  value: unknown,
+  fields: Fields,
+  path: string,
+  findings: Findings,
+  known: readonly string[] = [],
+): Entity | undefined {
   if (!isObject(value)) {
-    return findings.fault({ code: 'wrong-type', path, value, what: 'An object was expected here', expected: 'an object', remedy: 'Write { … }' });
+    return findings.fault({
+      code: 'wrong-type',
+      path,
+      value,
+      what: 'An object was expected here',
+      expected: 'an object',
+      remedy: 'Write { … }',
+    });
   }
   const result: Entity = {};
   for (const key of Object.keys(value)) {
     const at = path === '' ? key : `${path}.${key}`;
     if (key === '__proto__') {
-      findings.fault({ code: 'unsafe-key', path: at, value: key, what: 'This key is not allowed', expected: 'another key', remedy: 'Remove it' });
+      findings.fault({
+        code: 'unsafe-key',
+        path: at,
+        value: key,
+        what: 'This key is not allowed',
+        expected: 'another key',
+        remedy: 'Remove it',
+      });
       continue;
     }
     const field = Object.hasOwn(fields, key) ? fields[key] : undefined;
@@ -104,13 +124,34 @@ function readField(value: unknown, field: Field, path: string, findings: Finding
       });
     case 'text':
       if (typeof value === 'string' && value.length <= 500) return value;
-      return findings.fault({ code: 'wrong-type', path, value, what: 'A text of at most 500 characters was expected', expected: expectation(field), remedy: 'Write a text in quotes' });
+      return findings.fault({
+        code: 'wrong-type',
+        path,
+        value,
+        what: 'A text of at most 500 characters was expected',
+        expected: expectation(field),
+        remedy: 'Write a text in quotes',
+      });
     case 'flag':
       if (typeof value === 'boolean') return value;
-      return findings.fault({ code: 'wrong-type', path, value, what: 'true or false was expected', expected: 'true or false', remedy: 'Write true or false' });
+      return findings.fault({
+        code: 'wrong-type',
+        path,
+        value,
+        what: 'true or false was expected',
+        expected: 'true or false',
+        remedy: 'Write true or false',
+      });
     case 'choice':
       if (typeof value === 'string' && field.of.includes(value)) return value;
-      return findings.fault({ code: 'wrong-choice', path, value, what: 'This word is not one of the choices', expected: expectation(field), remedy: `Choose ${expectation(field)}` });
+      return findings.fault({
+        code: 'wrong-choice',
+        path,
+        value,
+        what: 'This word is not one of the choices',
+        expected: expectation(field),
+        remedy: `Choose ${expectation(field)}`,
+      });
     case 'object':
       return readFields(value, field.fields, path, findings);
     case 'vector':
@@ -119,29 +160,70 @@ function readField(value: unknown, field: Field, path: string, findings: Finding
       return readFactors(value, path, findings);
     case 'ids':
       if (Array.isArray(value) && value.length > 0 && value.every((id) => typeof id === 'string')) return value;
-      return findings.fault({ code: 'wrong-type', path, value, what: 'A list of ids was expected', expected: expectation(field), remedy: 'Name at least one case or combination' });
+      return findings.fault({
+        code: 'wrong-type',
+        path,
+        value,
+        what: 'A list of ids was expected',
+        expected: expectation(field),
+        remedy: 'Name at least one case or combination',
+      });
   }
 }
 
 /** A finite number in SI, or a text with a unit of the right dimension. Angles marked `degrees` are returned in degrees. */
-export function readQuantity(value: unknown, dimension: DimensionName, path: string, findings: Findings, degrees?: true): number | undefined {
+export function readQuantity(
+  value: unknown,
+  dimension: DimensionName,
+  path: string,
+  findings: Findings,
+  degrees?: true,
+): number | undefined {
   const expected = dimension === 'number' ? 'a number' : `a number in SI, or a text with a unit: ${dimensionWords[dimension]}`;
   if (typeof value === 'number') {
     if (Number.isFinite(value) && Math.abs(value) < 1e100) return value;
-    return findings.fault({ code: 'not-finite', path, value, what: 'The number is not finite, or beyond all measure', expected, remedy: 'Enter an ordinary number' });
+    return findings.fault({
+      code: 'not-finite',
+      path,
+      value,
+      what: 'The number is not finite, or beyond all measure',
+      expected,
+      remedy: 'Enter an ordinary number',
+    });
   }
   if (typeof value === 'string') {
     const parsed = parseQuantity(value, dimension);
     if (parsed.ok && Math.abs(parsed.value) < 1e100) return degrees ? (parsed.value * 180) / Math.PI : parsed.value;
     const reason = parsed.ok ? 'the number is beyond all measure' : parsed.reason;
-    return findings.fault({ code: 'bad-quantity', path, value, what: `This cannot be read as ${dimensionWords[dimension]}: ${reason}`, expected, remedy: `Write ${expected}` });
+    return findings.fault({
+      code: 'bad-quantity',
+      path,
+      value,
+      what: `This cannot be read as ${dimensionWords[dimension]}: ${reason}`,
+      expected,
+      remedy: `Write ${expected}`,
+    });
   }
-  return findings.fault({ code: 'wrong-type', path, value, what: 'A number was expected', expected, remedy: `Write ${expected}` });
+  return findings.fault({
+    code: 'wrong-type',
+    path,
+    value,
+    what: 'A number was expected',
+    expected,
+    remedy: `Write ${expected}`,
+  });
 }
 
 function readVector(value: unknown, dimension: DimensionName, path: string, findings: Findings): number[] | undefined {
   if (!Array.isArray(value) || value.length !== 3) {
-    return findings.fault({ code: 'wrong-type', path, value, what: 'A list of three numbers was expected', expected: 'three numbers', remedy: 'Write [x, y, z]' });
+    return findings.fault({
+      code: 'wrong-type',
+      path,
+      value,
+      what: 'A list of three numbers was expected',
+      expected: 'three numbers',
+      remedy: 'Write [x, y, z]',
+    });
   }
   const numbers = value.map((part, i) => readQuantity(part, dimension, `${path}[${i}]`, findings));
   return numbers.every((part) => part !== undefined) ? (numbers as number[]) : undefined;
@@ -149,12 +231,20 @@ function readVector(value: unknown, dimension: DimensionName, path: string, find
 
 function readFactors(value: unknown, path: string, findings: Findings): Entity | undefined {
   if (!isObject(value) || Object.keys(value).length === 0) {
-    return findings.fault({ code: 'wrong-type', path, value, what: 'Factors by case were expected', expected: 'an object such as { "G": 1.35 }', remedy: 'Name at least one case with its factor' });
+    return findings.fault({
+      code: 'wrong-type',
+      path,
+      value,
+      what: 'Factors by case were expected',
+      expected: 'an object such as { "G": 1.35 }',
+      remedy: 'Name at least one case with its factor',
+    });
   }
   const result: Entity = {};
   for (const key of Object.keys(value)) {
     const factor = readQuantity(value[key], 'number', `${path}.${key}`, findings);
-    if (factor !== undefined) Object.defineProperty(result, key, { value: factor, enumerable: true, configurable: true, writable: true });
+    if (factor !== undefined)
+      Object.defineProperty(result, key, { value: factor, enumerable: true, configurable: true, writable: true });
   }
   return result;
 }

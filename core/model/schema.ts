@@ -4,7 +4,13 @@ import { behaviours, categories, endFreedoms, freedoms, limitStates, shapeTypes 
 
 /** What one key of the model file holds. One table serves the reader, the check after every edit, and the messages. */
 export type Field =
-  | { readonly kind: 'quantity'; readonly dimension: DimensionName; readonly required?: true; readonly sign?: 'positive' | 'notNegative'; readonly degrees?: true }
+  | {
+      readonly kind: 'quantity';
+      readonly dimension: DimensionName;
+      readonly required?: true;
+      readonly sign?: 'positive' | 'notNegative';
+      readonly degrees?: true;
+    }
   | { readonly kind: 'restraint'; readonly dimension: DimensionName }
   | { readonly kind: 'id'; readonly required: true }
   | { readonly kind: 'text'; readonly required?: true }
@@ -23,7 +29,8 @@ const positive = (dimension: DimensionName): Field => ({ kind: 'quantity', dimen
 /** Stored in degrees; a string with a unit is converted. */
 const degrees: Field = { kind: 'quantity', dimension: 'angle', degrees: true };
 const id: Field = { kind: 'id', required: true };
-const each = (keys: readonly string[], field: (key: string) => Field): Fields => Object.fromEntries(keys.map((key) => [key, field(key)]));
+const each = (keys: readonly string[], field: (key: string) => Field): Fields =>
+  Object.fromEntries(keys.map((key) => [key, field(key)]));
 const isTranslation = (freedom: string): boolean => freedom.startsWith('u');
 
 const restraints = (keys: readonly string[]): Fields =>
@@ -41,7 +48,10 @@ export const rootFields: Fields = {
   space: { kind: 'choice', of: ['plane', 'space'], required: true },
   gravity: { kind: 'quantity', dimension: 'acceleration', sign: 'notNegative' },
   analysis: { kind: 'object', fields: { shearDeformation: { kind: 'flag' } } },
-  display: { kind: 'object', fields: Object.fromEntries(Object.entries(displayChoices).map(([key, of]) => [key, { kind: 'choice', of }])) },
+  display: {
+    kind: 'object',
+    fields: Object.fromEntries(Object.entries(displayChoices).map(([key, of]) => [key, { kind: 'choice', of }])),
+  },
 };
 
 export const listFields = {
@@ -86,9 +96,15 @@ export const listFields = {
     behaviour: { kind: 'choice', of: behaviours },
     releases: {
       kind: 'object',
-      fields: { start: { kind: 'object', fields: restraints(endFreedoms) }, end: { kind: 'object', fields: restraints(endFreedoms) } },
+      fields: {
+        start: { kind: 'object', fields: restraints(endFreedoms) },
+        end: { kind: 'object', fields: restraints(endFreedoms) },
+      },
     },
-    offset: { kind: 'object', fields: { start: { kind: 'vector', dimension: 'length' }, end: { kind: 'vector', dimension: 'length' } } },
+    offset: {
+      kind: 'object',
+      fields: { start: { kind: 'vector', dimension: 'length' }, end: { kind: 'vector', dimension: 'length' } },
+    },
   },
   supports: {
     node: id,
@@ -96,10 +112,18 @@ export const listFields = {
     angle: degrees,
     axes: {
       kind: 'object',
-      fields: { x: { kind: 'vector', dimension: 'number', required: true }, y: { kind: 'vector', dimension: 'number', required: true } },
+      fields: {
+        x: { kind: 'vector', dimension: 'number', required: true },
+        y: { kind: 'vector', dimension: 'number', required: true },
+      },
     },
   },
-  cases: { id, title: { kind: 'text' }, category: { kind: 'choice', of: categories, required: true }, selfWeight: quantity('number') },
+  cases: {
+    id,
+    title: { kind: 'text' },
+    category: { kind: 'choice', of: categories, required: true },
+    selfWeight: quantity('number'),
+  },
 } as const satisfies { [list: string]: Fields };
 
 export const loadFields: { readonly [type: string]: Fields } = {
@@ -121,12 +145,23 @@ export const loadFields: { readonly [type: string]: Fields } = {
     from: { kind: 'object', fields: intensity, required: true },
     to: { kind: 'object', fields: intensity, required: true },
   },
-  thermal: { case: id, member: id, uniform: quantity('temperature'), gradientY: quantity('gradient'), gradientZ: quantity('gradient') },
+  thermal: {
+    case: id,
+    member: id,
+    uniform: quantity('temperature'),
+    gradientY: quantity('gradient'),
+    gradientZ: quantity('gradient'),
+  },
   strain: { case: id, member: id, elongation: needed('length') },
 };
 
 export const combinationFields: { readonly [type: string]: Fields } = {
-  sum: { id, title: { kind: 'text' }, factors: { kind: 'factors', required: true }, limitState: { kind: 'choice', of: limitStates } },
+  sum: {
+    id,
+    title: { kind: 'text' },
+    factors: { kind: 'factors', required: true },
+    limitState: { kind: 'choice', of: limitStates },
+  },
   envelope: { id, title: { kind: 'text' }, of: { kind: 'ids', required: true }, limitState: { kind: 'choice', of: limitStates } },
 };
 

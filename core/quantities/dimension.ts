@@ -50,7 +50,6 @@ export const dimensionWords: Record<DimensionName, string> = {
 export const combine = (a: Dimension, b: Dimension, sign: 1 | -1): Dimension =>
   dimension(a[0] + sign * b[0], a[1] + sign * b[1], a[2] + sign * b[2], a[3] + sign * b[3], a[4] + sign * b[4]);
 
-export const power = (a: Dimension, n: number): Dimension =>
-  dimension(a[0] * n, a[1] * n, a[2] * n, a[3] * n, a[4] * n);
+export const power = (a: Dimension, n: number): Dimension => dimension(a[0] * n, a[1] * n, a[2] * n, a[3] * n, a[4] * n);
 
 export const sameDimension = (a: Dimension, b: Dimension): boolean => a.every((exponent, i) => exponent === b[i]);

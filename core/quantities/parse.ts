@@ -9,12 +9,14 @@ interface Quantity {
   readonly hasUnit: boolean;
 }
 
-export type Parsed = { readonly ok: true; readonly value: number; readonly hasUnit: boolean } | { readonly ok: false; readonly reason: string };
+export type Parsed =
+  { readonly ok: true; readonly value: number; readonly hasUnit: boolean } | { readonly ok: false; readonly reason: string };
 
 class ParseFault extends Error {}
 
 const SUPERSCRIPTS = '⁰¹²³⁴⁵⁶⁷⁸⁹';
-const TOKEN = /\s*(?:(\d+(?:[.]\d*)?(?:[eE][+-]?\d+)?|[.]\d+(?:[eE][+-]?\d+)?)|(°C|°|[A-Za-z]+)|([⁰¹²³⁴⁵⁶⁷⁸⁹⁻]+)|([-+−*·×/^()])|(\S))/uy;
+const TOKEN =
+  /\s*(?:(\d+(?:[.]\d*)?(?:[eE][+-]?\d+)?|[.]\d+(?:[eE][+-]?\d+)?)|(°C|°|[A-Za-z]+)|([⁰¹²³⁴⁵⁶⁷⁸⁹⁻]+)|([-+−*·×/^()])|(\S))/uy;
 const MAXIMUM_LENGTH = 200;
 const MAXIMUM_DEPTH = 20;
 
@@ -76,7 +78,8 @@ class Reader {
       const follows = !operator && left.hasUnit && this.peek().kind === 'number';
       if (!operator && !follows) break;
       const right = this.product();
-      if (!sameDimension(left.dimension, right.dimension)) throw new ParseFault('the parts that are added have different dimensions');
+      if (!sameDimension(left.dimension, right.dimension))
+        throw new ParseFault('the parts that are added have different dimensions');
       const sign = operator === '-' || operator === '−' ? -1 : 1;
       left = { value: left.value + sign * right.value, dimension: left.dimension, hasUnit: left.hasUnit || right.hasUnit };
     }

@@ -25,7 +25,10 @@ export function showNumber(value: number, digits = 4): string {
   const size = Math.abs(value);
   const text =
     size >= 1e7 || size < 1e-4
-      ? value.toExponential(digits - 1).replace(/\.?0+e/, 'e').replace('e+', 'e')
+      ? value
+          .toExponential(digits - 1)
+          .replace(/\.?0+e/, 'e')
+          .replace('e+', 'e')
       : String(Number(size >= 10 ** (digits - 1) ? value.toFixed(size >= 10 ** digits ? 0 : 1) : value.toPrecision(digits)));
   return text.replace('-', MINUS);
 }

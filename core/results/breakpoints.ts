@@ -19,7 +19,8 @@ export function pieces(s: Structure): Pieces {
     const L = s.lengths[m]!;
     const cuts = [0, L];
     const { lineLoads, pointLoads } = s;
-    for (let i = lineLoads.first[m]!; i < lineLoads.first[m + 1]!; i++) cuts.push(lineLoads.values[6 * i]!, lineLoads.values[6 * i + 1]!);
+    for (let i = lineLoads.first[m]!; i < lineLoads.first[m + 1]!; i++)
+      cuts.push(lineLoads.values[6 * i]!, lineLoads.values[6 * i + 1]!);
     for (let i = pointLoads.first[m]!; i < pointLoads.first[m + 1]!; i++) cuts.push(pointLoads.values[4 * i]!);
     cuts.sort((a, b) => a - b);
     let last = 0;

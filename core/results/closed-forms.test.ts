@@ -10,7 +10,8 @@ const P = 12e3;
 type Check = readonly [what: string, ours: (r: Reading) => number, theory: number, size?: number];
 type LooseLoad = NonNullable<Sketch['loads']>[number];
 
-const line = (from: Partial<Extract<Load, { type: 'line' }>['from']>, to = from, rest: object = {}): LooseLoad => ({ type: 'line', member: 'a', from, to, ...rest }) as LooseLoad;
+const line = (from: Partial<Extract<Load, { type: 'line' }>['from']>, to = from, rest: object = {}): LooseLoad =>
+  ({ type: 'line', member: 'a', from, to, ...rest }) as LooseLoad;
 const point = (at: number, force: object): LooseLoad => ({ type: 'point', member: 'a', at, ...force }) as LooseLoad;
 const beam = (supports: Support[], loads: LooseLoad[], rest: Partial<Sketch> = {}): Sketch => ({
   nodes: [['1', 0, 0], ['2', L, 0]],

@@ -15,12 +15,19 @@ export interface Stretch {
  * Which of the `parts` (indices of cases and sums) gives the largest (`side` = 1) or smallest (−1) value along member m, cut
  * exactly where the polynomials cross.
  */
-export function governing(solution: Solution, parts: readonly number[], m: number, quantity: LineQuantity, side: 1 | -1): Stretch[] {
+export function governing(
+  solution: Solution,
+  parts: readonly number[],
+  m: number,
+  quantity: LineQuantity,
+  side: 1 | -1,
+): Stretch[] {
   const { pieces } = solution;
   const stretches: Stretch[] = [];
   for (let k = pieces.first[m]!; k < pieces.first[m + 1]!; k++) {
     let current: Stretch[] = [{ from: pieces.from[k]!, to: pieces.to[k]!, piece: k, outcome: parts[0]! }];
-    for (const part of parts.slice(1)) current = current.flatMap((stretch) => challenged(solution, stretch, part, quantity, side));
+    for (const part of parts.slice(1))
+      current = current.flatMap((stretch) => challenged(solution, stretch, part, quantity, side));
     stretches.push(...merged(current));
   }
   return stretches;
@@ -55,7 +62,10 @@ function merged(stretches: readonly Stretch[]): Stretch[] {
 }
 
 /** Largest and smallest of the values that `read` gives for each part of an envelope, with the governing outcome. */
-export function enveloped(parts: readonly number[], read: (part: number) => number): { max: number; min: number; maxFrom: number; minFrom: number } {
+export function enveloped(
+  parts: readonly number[],
+  read: (part: number) => number,
+): { max: number; min: number; maxFrom: number; minFrom: number } {
   let [max, min, maxFrom, minFrom] = [-Infinity, Infinity, parts[0]!, parts[0]!];
   for (const part of parts) {
     const value = read(part);

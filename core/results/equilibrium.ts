@@ -32,7 +32,14 @@ export function appliedResultant(s: Structure, c: number): Resultant {
       addLocal((a + b) / 2, fx, fy, force(1)[1] * couple);
     };
     eachLoad(s.lineLoads, m, c, (o) => {
-      const [a, b, xa, xb, ya, yb] = s.lineLoads.values.subarray(o, o + 6) as unknown as [number, number, number, number, number, number];
+      const [a, b, xa, xb, ya, yb] = s.lineLoads.values.subarray(o, o + 6) as unknown as [
+        number,
+        number,
+        number,
+        number,
+        number,
+        number,
+      ];
       addTrapezium(a, b, xa, xb, (total) => [total, 0]);
       addTrapezium(a, b, ya, yb, (total) => [0, total]);
     });

@@ -17,7 +17,10 @@ export function endValues(linear: LinearOutcome, m: number, quantity: LineQuanti
 
 /** The polynomial of a quantity on piece k, in s = x − from. */
 export const pieceOf = (linear: LinearOutcome, k: number, quantity: LineQuantity): Float64Array =>
-  linear.coefficients.subarray(k * PIECE_WIDTH + offsetOf(quantity), k * PIECE_WIDTH + offsetOf(quantity) + degreeOf(quantity) + 1);
+  linear.coefficients.subarray(
+    k * PIECE_WIDTH + offsetOf(quantity),
+    k * PIECE_WIDTH + offsetOf(quantity) + degreeOf(quantity) + 1,
+  );
 
 /** The piece on which x lies; at a cut the one behind it, at the member's end the last. */
 export function pieceAt(solution: Solution, m: number, x: number): number {
@@ -40,5 +43,8 @@ export function valueAt(solution: Solution, linear: LinearOutcome, m: number, qu
 
 /** All quantities of a member at x. */
 export function valuesAt(solution: Solution, linear: LinearOutcome, m: number, x: number): Record<LineQuantity, number> {
-  return Object.fromEntries(lineQuantities.map((quantity) => [quantity, valueAt(solution, linear, m, quantity, x)])) as Record<LineQuantity, number>;
+  return Object.fromEntries(lineQuantities.map((quantity) => [quantity, valueAt(solution, linear, m, quantity, x)])) as Record<
+    LineQuantity,
+    number
+  >;
 }

@@ -13,7 +13,13 @@ import type { LinearOutcome } from './results';
 const N = MEMBER_FREEDOMS;
 
 /** All results of case c from the movements of the nodes (3n, nodes' axes). */
-export function recoverCase(s: Structure, matrices: readonly MemberMatrices[], c: number, movements: Float64Array, cut: Pieces): LinearOutcome {
+export function recoverCase(
+  s: Structure,
+  matrices: readonly MemberMatrices[],
+  c: number,
+  movements: Float64Array,
+  cut: Pieces,
+): LinearOutcome {
   const ends = new Float64Array(N * memberCount(s));
   const coefficients = new Float64Array(PIECE_WIDTH * cut.from.length);
   const onMembers = new Float64Array(movements.length);
@@ -40,7 +46,12 @@ export function recoverCase(s: Structure, matrices: readonly MemberMatrices[], c
 }
 
 /** f = k·d − p with the condensed stiffness and loads: exact zeros where an end is free. */
-function endForces(stiffness: Float64Array, d: Float64Array, condensed: MemberMatrices['condensed'], loads: Float64Array): Float64Array {
+function endForces(
+  stiffness: Float64Array,
+  d: Float64Array,
+  condensed: MemberMatrices['condensed'],
+  loads: Float64Array,
+): Float64Array {
   const p = loads.slice();
   condenseLoads(condensed, p);
   return Float64Array.from({ length: N }, (_, i) => {
@@ -60,7 +71,11 @@ function reactionsOf(s: Structure, c: number, movements: Float64Array, onMembers
   for (let i = 0; i < n; i++) {
     const o = FREEDOMS * (c * n + i);
     const [tc, ts] = [s.turns[2 * i]!, s.turns[2 * i + 1]!];
-    const load = [tc * s.nodeLoads[o]! + ts * s.nodeLoads[o + 1]!, tc * s.nodeLoads[o + 1]! - ts * s.nodeLoads[o]!, s.nodeLoads[o + 2]!];
+    const load = [
+      tc * s.nodeLoads[o]! + ts * s.nodeLoads[o + 1]!,
+      tc * s.nodeLoads[o + 1]! - ts * s.nodeLoads[o]!,
+      s.nodeLoads[o + 2]!,
+    ];
     for (let k = 0; k < FREEDOMS; k++) {
       const f = FREEDOMS * i + k;
       const restraint = s.restraints[f]!;

@@ -8,7 +8,15 @@ import { PIECE_WIDTH } from './quantities';
  * piece, in the order of `lineQuantities`). `ends`: forces that the nodes exert on the member, local (6); `start`: u, v, rz of the
  * member's own start. N′ = −qx, V′ = qy, M′ = V, rz′ = M/EI + κ, v′ = rz − V/GA, u′ = N/EA + ε.
  */
-export function recoverMember(s: Structure, m: number, c: number, cut: Pieces, ends: Float64Array, start: Float64Array, out: Float64Array): void {
+export function recoverMember(
+  s: Structure,
+  m: number,
+  c: number,
+  cut: Pieces,
+  ends: Float64Array,
+  start: Float64Array,
+  out: Float64Array,
+): void {
   const [EA, EI, GA, bows] = s.stiffnesses.subarray(4 * m, 4 * m + 4) as unknown as [number, number, number, number];
   const L = s.lengths[m]!;
   let [N, V, M] = [-ends[0]!, ends[1]!, -ends[2]!];
@@ -67,7 +75,14 @@ function intensities(s: Structure, m: number, c: number, a: number, b: number): 
   const result: [number, number, number, number] = [0, 0, 0, 0];
   const slack = COINCIDENT * s.lengths[m]!;
   eachLoad(s.lineLoads, m, c, (o) => {
-    const [from, to, xa, xb, ya, yb] = s.lineLoads.values.subarray(o, o + 6) as unknown as [number, number, number, number, number, number];
+    const [from, to, xa, xb, ya, yb] = s.lineLoads.values.subarray(o, o + 6) as unknown as [
+      number,
+      number,
+      number,
+      number,
+      number,
+      number,
+    ];
     if (to - from <= slack || from > a + slack || to < b - slack) return;
     const [sx, sy] = [(xb - xa) / (to - from), (yb - ya) / (to - from)];
     result[0] += xa + sx * (a - from);

@@ -30,7 +30,9 @@ export function solve(model: Model, notices: readonly Notice[] = []): Results {
 
   const structure = compile(model);
   const matrices = memberMatrices(structure);
-  const loose = matrices.flatMap(({ condensed }, m) => (condensed.loose < 0 ? [] : [memberMechanism(structure, m, condensed.loose)]));
+  const loose = matrices.flatMap(({ condensed }, m) =>
+    condensed.loose < 0 ? [] : [memberMechanism(structure, m, condensed.loose)],
+  );
   if (loose.length > 0) return unstable(said, loose);
 
   const numbering = numberFreedoms(structure);
@@ -122,5 +124,7 @@ function doubtfulCases(s: Structure, solved: readonly LinearOutcome[]): Notice[]
 }
 
 function supportedNodes(s: Structure): Uint8Array {
-  return Uint8Array.from({ length: nodeCount(s) }, (_, i) => (s.restraints.subarray(3 * i, 3 * i + 3).some((restraint) => restraint > 0) ? 1 : 0));
+  return Uint8Array.from({ length: nodeCount(s) }, (_, i) =>
+    s.restraints.subarray(3 * i, 3 * i + 3).some((restraint) => restraint > 0) ? 1 : 0,
+  );
 }

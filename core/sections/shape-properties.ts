@@ -4,7 +4,9 @@ import { compose, filletPart, rectanglePart, type Part } from './parts';
 type Dimension = Exclude<keyof Shape, 'type'>;
 
 /** What each shape needs. A new shape is added here, in `rules` and in `builders`. */
-export const shapeDimensions: { readonly [type in ShapeType]: { readonly needs: readonly Dimension[]; readonly may: readonly Dimension[] } } = {
+export const shapeDimensions: {
+  readonly [type in ShapeType]: { readonly needs: readonly Dimension[]; readonly may: readonly Dimension[] };
+} = {
   i: { needs: ['h', 'b', 'tw', 'tf'], may: ['r', 'bTop', 'tfTop'] },
   channel: { needs: ['h', 'b', 'tw', 'tf'], may: ['r'] },
   angle: { needs: ['h', 'b', 't'], may: ['r'] },
@@ -82,7 +84,9 @@ export function shapeProperties(shape: Shape): SectionProperties {
       return solid((Math.PI * (s.d ** 2 - inner ** 2)) / 4, I, I, s.d, s.d, 0.5);
     }
     case 'rhs': {
-      const parts = roundedBox(s.h, s.b, s.ro).concat(roundedBox(s.h - 2 * s.t, s.b - 2 * s.t, Math.max(0, s.ro - s.t)).map(negative));
+      const parts = roundedBox(s.h, s.b, s.ro).concat(
+        roundedBox(s.h - 2 * s.t, s.b - 2 * s.t, Math.max(0, s.ro - s.t)).map(negative),
+      );
       return built(parts, [-s.h / 2, s.h / 2], [-s.b / 2, s.b / 2], 2 * s.t * (s.h - s.t), 2 * s.t * (s.b - s.t));
     }
     default:
@@ -98,7 +102,8 @@ const negative = (part: Part): Part => ({ ...part, area: -part.area, ownZ: -part
 
 function roundedBox(h: number, b: number, r: number): Part[] {
   const parts = [rectanglePart(-h / 2, h / 2, -b / 2, b / 2)];
-  if (r > 0) for (const y of [-1, 1]) for (const z of [-1, 1]) parts.push(negative(filletPart((y * h) / 2, (z * b) / 2, r, -y, -z)));
+  if (r > 0)
+    for (const y of [-1, 1]) for (const z of [-1, 1]) parts.push(negative(filletPart((y * h) / 2, (z * b) / 2, r, -y, -z)));
   return parts;
 }
 

@@ -54,7 +54,11 @@ function looseMotions(node: number, free: readonly number[], block: Float64Array
     const motion = new Float64Array(FREEDOMS);
     free.forEach((k, i) => (motion[k] = vectors[i * size + e]! / Math.sqrt(scale[i]!)));
     const largest = motion.reduce((max, part) => Math.max(max, Math.abs(part)), 0);
-    motions.push({ node, motion: motion.map((part) => (Math.abs(part) < 1e-12 * largest ? 0 : part / largest)), stiffness: translation || scale[0]! });
+    motions.push({
+      node,
+      motion: motion.map((part) => (Math.abs(part) < 1e-12 * largest ? 0 : part / largest)),
+      stiffness: translation || scale[0]!,
+    });
   });
   return motions;
 }

@@ -44,10 +44,16 @@ function globalMotion(s: Structure, motion: Float64Array): Float64Array {
   return result.map((part) => (Math.abs(part) < NEGLIGIBLE * Math.abs(largest) ? 0 : part / largest));
 }
 
-function mechanismOf(s: Structure, motion: Float64Array, cases: readonly string[], words: Pick<Mechanism, 'harmless' | 'description' | 'cause'>): Mechanism {
+function mechanismOf(
+  s: Structure,
+  motion: Float64Array,
+  cases: readonly string[],
+  words: Pick<Mechanism, 'harmless' | 'description' | 'cause'>,
+): Mechanism {
   const freedoms: { node: string; freedom: Freedom; amount: number }[] = [];
   motion.forEach((amount, f) => {
-    if (amount !== 0) freedoms.push({ node: s.names.nodes[Math.floor(f / FREEDOMS)]!, freedom: PLANE_FREEDOMS[f % FREEDOMS]!, amount });
+    if (amount !== 0)
+      freedoms.push({ node: s.names.nodes[Math.floor(f / FREEDOMS)]!, freedom: PLANE_FREEDOMS[f % FREEDOMS]!, amount });
   });
   const moves = (node: number): boolean => motion[3 * node] !== 0 || motion[3 * node + 1] !== 0;
   const members = s.names.members.filter((_, m) => moves(s.memberNodes[2 * m]!) || moves(s.memberNodes[2 * m + 1]!));
@@ -63,7 +69,9 @@ export function nodeMechanism(s: Structure, brake: Brake, loads: readonly Float6
   const global = globalMotion(s, motion);
   const [x, y] = [global[3 * brake.node]!, global[3 * brake.node + 1]!];
   const spins = x === 0 && y === 0;
-  const joined = Array.from({ length: memberCount(s) }, (_, m) => m).some((m) => s.memberNodes[2 * m] === brake.node || s.memberNodes[2 * m + 1] === brake.node);
+  const joined = Array.from({ length: memberCount(s) }, (_, m) => m).some(
+    (m) => s.memberNodes[2 * m] === brake.node || s.memberNodes[2 * m + 1] === brake.node,
+  );
   const how = spins ? 'spin' : `move ${along(x, y)}`;
   const cause = !joined
     ? 'no member meets there'
@@ -71,7 +79,11 @@ export function nodeMechanism(s: Structure, brake: Brake, loads: readonly Float6
       ? 'every member that meets there is hinged'
       : 'no member or support resists in this direction';
   const driven = cases.length > 0 ? ` ${caseWords(cases)} it.` : ' No load drives it, so it is held still.';
-  return mechanismOf(s, global, cases, { harmless: cases.length === 0, description: `Node ${node} can ${how}: ${cause}.${driven}`, cause });
+  return mechanismOf(s, global, cases, {
+    harmless: cases.length === 0,
+    description: `Node ${node} can ${how}: ${cause}.${driven}`,
+    cause,
+  });
 }
 
 const caseWords = (cases: readonly string[]): string =>
@@ -89,7 +101,7 @@ export function bodyMechanism(s: Structure, motion: Float64Array, loads: readonl
   const global = globalMotion(s, motion);
   const cases = drivingCases(s, motion, loads);
   const rigid = rigidMotion(s, global);
-  const words = rigid ? rigidWords(rigid) : foldingWords(s, global);
+  const words = rigid ? rigidWords(s, rigid) : foldingWords(s, global);
   return mechanismOf(s, global, cases, { harmless: false, ...words });
 }
 
@@ -112,16 +124,20 @@ function rigidMotion(s: Structure, motion: Float64Array): { a: number; b: number
   return { a, b, w };
 }
 
-const distance = (s: Structure, i: number, x: number, y: number): number => Math.hypot(s.coordinates[2 * i]! - x, s.coordinates[2 * i + 1]! - y);
+const distance = (s: Structure, i: number, x: number, y: number): number =>
+  Math.hypot(s.coordinates[2 * i]! - x, s.coordinates[2 * i + 1]! - y);
 
-function rigidWords({ a, b, w }: { a: number; b: number; w: number }): { description: string; cause: string } {
+function rigidWords(s: Structure, { a, b, w }: { a: number; b: number; w: number }): { description: string; cause: string } {
   if (Math.abs(w) * 1e3 < Math.hypot(a, b) * 1e-3) {
     const cause = 'no support resists in this direction';
-    return { description: `The whole structure can slide ${along(a, b)}: ${cause}.`, cause };
+    return { description: `The whole structure, ${nodeWords(s.names.nodes)}, can slide ${along(a, b)}: ${cause}.`, cause };
   }
   const show = (x: number): string => String(Number(x.toFixed(3)));
   const cause = 'the reactions of all supports pass through one point';
-  return { description: `The whole structure can turn about the point X ${show(-b / w)} m, Y ${show(a / w)} m: ${cause}.`, cause };
+  return {
+    description: `The whole structure, ${nodeWords(s.names.nodes)}, can turn about the point X ${show(-b / w)} m, Y ${show(a / w)} m: ${cause}.`,
+    cause,
+  };
 }
 
 function foldingWords(s: Structure, motion: Float64Array): { description: string; cause: string } {
@@ -138,7 +154,10 @@ function foldingWords(s: Structure, motion: Float64Array): { description: string
     return { description: `${nodeWords(spinning)} can turn: ${cause}.`, cause };
   }
   const most = `node ${first.name} moves most, ${along(first.x, first.y)}`;
-  return { description: `A part of the structure folds: ${nodeWords(moving.map(({ name }) => name))} can move (${most}); ${cause}.`, cause };
+  return {
+    description: `A part of the structure folds: ${nodeWords(moving.map(({ name }) => name))} can move (${most}); ${cause}.`,
+    cause,
+  };
 }
 
 const nodeWords = (names: readonly string[]): string => {

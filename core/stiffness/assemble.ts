@@ -17,10 +17,16 @@ export interface Brake {
 }
 
 /** The place of local freedom i of member m among the freedoms of all nodes. */
-export const freedomOf = (s: Structure, m: number, i: number): number => FREEDOMS * s.memberNodes[2 * m + (i < FREEDOMS ? 0 : 1)]! + (i % FREEDOMS);
+export const freedomOf = (s: Structure, m: number, i: number): number =>
+  FREEDOMS * s.memberNodes[2 * m + (i < FREEDOMS ? 0 : 1)]! + (i % FREEDOMS);
 
 /** K over the unknowns: members, sprung supports and brakes. */
-export function assembleStiffness(s: Structure, matrices: readonly MemberMatrices[], numbering: Numbering, brakes: readonly Brake[]): SparseSymmetric {
+export function assembleStiffness(
+  s: Structure,
+  matrices: readonly MemberMatrices[],
+  numbering: Numbering,
+  brakes: readonly Brake[],
+): SparseSymmetric {
   const { unknowns, size } = numbering;
   const capacity = memberCount(s) * 21 + FREEDOMS * nodeCount(s) + brakes.length * 6;
   const rows = new Int32Array(capacity);
@@ -34,12 +40,14 @@ export function assembleStiffness(s: Structure, matrices: readonly MemberMatrice
     values[count++] = value;
   };
   matrices.forEach(({ nodal }, m) => {
-    for (let i = 0; i < N; i++) for (let j = i; j < N; j++) add(unknowns[freedomOf(s, m, i)]!, unknowns[freedomOf(s, m, j)]!, nodal[i * N + j]!);
+    for (let i = 0; i < N; i++)
+      for (let j = i; j < N; j++) add(unknowns[freedomOf(s, m, i)]!, unknowns[freedomOf(s, m, j)]!, nodal[i * N + j]!);
   });
   for (let f = 0; f < unknowns.length; f++) if (unknowns[f]! >= 0) add(unknowns[f]!, unknowns[f]!, s.restraints[f]!);
   for (const { node, motion, stiffness } of brakes) {
     for (let i = 0; i < FREEDOMS; i++)
-      for (let j = i; j < FREEDOMS; j++) add(unknowns[FREEDOMS * node + i]!, unknowns[FREEDOMS * node + j]!, stiffness * motion[i]! * motion[j]!);
+      for (let j = i; j < FREEDOMS; j++)
+        add(unknowns[FREEDOMS * node + i]!, unknowns[FREEDOMS * node + j]!, stiffness * motion[i]! * motion[j]!);
   }
   return fromTriplets(size, count, rows, columns, values);
 }
@@ -76,7 +84,13 @@ export function nodalLoads(s: Structure, matrices: readonly MemberMatrices[], c:
 }
 
 /** The right-hand side of case c over the unknowns: loads less what the imposed movements call up. */
-export function rightHandSide(s: Structure, matrices: readonly MemberMatrices[], numbering: Numbering, loads: Float64Array, imposed: Float64Array): Float64Array {
+export function rightHandSide(
+  s: Structure,
+  matrices: readonly MemberMatrices[],
+  numbering: Numbering,
+  loads: Float64Array,
+  imposed: Float64Array,
+): Float64Array {
   const b = new Float64Array(numbering.size);
   numbering.unknowns.forEach((unknown, f) => {
     if (unknown >= 0) b[unknown] = loads[f]!;

@@ -49,7 +49,8 @@ export function compileLoads(model: Model, frame: Frame, nodeIndex: ReadonlyMap<
     const factor = loadCase.selfWeight ?? 0;
     if (factor === 0) return;
     weights.forEach((weight, m) => {
-      if (weight !== 0) lines.add(m, c, lineValues(frame, m, 0, frame.lengths[m]!, [0, -factor * weight], [0, -factor * weight], 'global'));
+      if (weight !== 0)
+        lines.add(m, c, lineValues(frame, m, 0, frame.lengths[m]!, [0, -factor * weight], [0, -factor * weight], 'global'));
     });
   });
   for (const load of model.loads) {
@@ -96,7 +97,15 @@ function ofLineLoad(frame: Frame, m: number, load: LineLoad): number[] {
   return lineValues(frame, m, a, b, at(load.from), at(load.to), load.axes ?? 'global');
 }
 
-function lineValues(frame: Frame, m: number, a: number, b: number, from: readonly [number, number], to: readonly [number, number], axes: NonNullable<LineLoad['axes']>): number[] {
+function lineValues(
+  frame: Frame,
+  m: number,
+  a: number,
+  b: number,
+  from: readonly [number, number],
+  to: readonly [number, number],
+  axes: NonNullable<LineLoad['axes']>,
+): number[] {
   const [qxa, qya] = toLocal(frame, m, from[0], from[1], axes);
   const [qxb, qyb] = toLocal(frame, m, to[0], to[1], axes);
   return [a, b, qxa, qxb, qya, qyb];
@@ -115,7 +124,13 @@ function toLocal(frame: Frame, m: number, X: number, Y: number, axes: NonNullabl
 }
 
 /** Axial strain and curvature v″ that the load would cause without restraint. Warmer towards +y bends the member the other way: −α·gradient. */
-function strainValues(model: Model, frame: Frame, alphas: ReadonlyMap<string, number>, m: number, load: ThermalLoad | StrainLoad): number[] {
+function strainValues(
+  model: Model,
+  frame: Frame,
+  alphas: ReadonlyMap<string, number>,
+  m: number,
+  load: ThermalLoad | StrainLoad,
+): number[] {
   if (load.type === 'strain') return [load.elongation / frame.lengths[m]!, 0];
   const alpha = alphas.get(model.members[m]!.material) ?? 0;
   return [alpha * (load.uniform ?? 0), -alpha * (load.gradientY ?? 0)];

@@ -1,4 +1,12 @@
-import { endFreedoms, memberEnds, STANDARD_GRAVITY, type Material, type Member, type Model, type Restraint } from '../model/model';
+import {
+  endFreedoms,
+  memberEnds,
+  STANDARD_GRAVITY,
+  type Material,
+  type Member,
+  type Model,
+  type Restraint,
+} from '../model/model';
 import { sectionProperties } from '../sections/section-properties';
 import { compileLoads } from './compile-loads';
 import { planeDirection } from './local-axes';
@@ -55,7 +63,8 @@ function cosineAndSine(degrees: number): [number, number] {
   return [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)];
 }
 
-const shearModulus = (material: Material): number => material.G ?? (material.nu === undefined ? Infinity : material.E / (2 * (1 + material.nu)));
+const shearModulus = (material: Material): number =>
+  material.G ?? (material.nu === undefined ? Infinity : material.E / (2 * (1 + material.nu)));
 
 type Members = Pick<Structure, 'memberNodes' | 'lengths' | 'directions' | 'arms' | 'stiffnesses' | 'releases'>;
 
@@ -91,7 +100,10 @@ function compileMembers(model: Model, nodeIndex: ReadonlyMap<string, number>): M
     const A = must(section.A, `A of section ${member.section}`);
     // A truss member without I has no bow of its own; any positive value gives its end forces, which do not depend on it.
     const EI = I === undefined ? material.E * A * members.lengths[m]! ** 2 : material.E * I;
-    members.stiffnesses.set([material.E * A, EI, sheared ? shearModulus(material) * shearArea : Infinity, I === undefined ? 0 : 1], 4 * m);
+    members.stiffnesses.set(
+      [material.E * A, EI, sheared ? shearModulus(material) * shearArea : Infinity, I === undefined ? 0 : 1],
+      4 * m,
+    );
     members.releases.set(releasesOf(member), 6 * m);
   });
   return members;
@@ -101,7 +113,9 @@ function releasesOf(member: Member): number[] {
   return memberEnds.flatMap((side) =>
     endFreedoms
       .filter((freedom) => freedom === 'ux' || freedom === 'uy' || freedom === 'mz')
-      .map((freedom) => (member.behaviour === 'truss' && freedom === 'mz' ? 0 : stiffnessOf(member.releases?.[side]?.[freedom], Infinity))),
+      .map((freedom) =>
+        member.behaviour === 'truss' && freedom === 'mz' ? 0 : stiffnessOf(member.releases?.[side]?.[freedom], Infinity),
+      ),
   );
 }
 
@@ -110,5 +124,8 @@ function weights(model: Model): Float64Array {
   const areas = new Map(model.sections.map((section) => [section.id, sectionProperties(section).A ?? 0]));
   const densities = new Map(model.materials.map((material) => [material.id, material.density ?? 0]));
   const gravity = model.gravity ?? STANDARD_GRAVITY;
-  return Float64Array.from(model.members, (member) => (densities.get(member.material) ?? 0) * (areas.get(member.section) ?? 0) * gravity);
+  return Float64Array.from(
+    model.members,
+    (member) => (densities.get(member.material) ?? 0) * (areas.get(member.section) ?? 0) * gravity,
+  );
 }

@@ -45,7 +45,14 @@ export function condense(stiffness: Float64Array, releases: Float64Array): Conde
   return { stiffness: k, eliminations, loose };
 }
 
-function eliminated(k: Float64Array, original: Float64Array, row: Float64Array, r: number, spring: number, pivot: number): Float64Array {
+function eliminated(
+  k: Float64Array,
+  original: Float64Array,
+  row: Float64Array,
+  r: number,
+  spring: number,
+  pivot: number,
+): Float64Array {
   const next = new Float64Array(N * N);
   for (let i = 0; i < N; i++) {
     for (let j = 0; j < N; j++) {

@@ -36,7 +36,14 @@ export function equivalentLoads(s: Structure, m: number, c: number): Float64Arra
   };
 
   eachLoad(s.lineLoads, m, c, (o) => {
-    const [a, b, qxa, qxb, qya, qyb] = s.lineLoads.values.subarray(o, o + 6) as unknown as [number, number, number, number, number, number];
+    const [a, b, qxa, qxb, qya, qyb] = s.lineLoads.values.subarray(o, o + 6) as unknown as [
+      number,
+      number,
+      number,
+      number,
+      number,
+      number,
+    ];
     for (const [point, weight] of GAUSS) {
       const t = (1 + point) / 2;
       const w = (weight * (b - a)) / 2;

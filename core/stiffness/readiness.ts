@@ -14,10 +14,19 @@ export function readinessFaults(model: Model): Notice[] {
 function emptinessFaults(model: Model): Notice[] {
   if (model.members.length === 0) {
     return [
-      fault({ code: 'no-members', path: 'members', value: undefined, what: 'There is no member yet', expected: 'at least one member', remedy: 'Draw a member between two nodes' }),
+      fault({
+        code: 'no-members',
+        path: 'members',
+        value: undefined,
+        what: 'There is no member yet',
+        expected: 'at least one member',
+        remedy: 'Draw a member between two nodes',
+      }),
     ];
   }
-  const holds = model.supports.some((support) => ['ux', 'uy', 'uz', 'rx', 'ry', 'rz'].some((key) => isHeld(support[key as 'ux'])));
+  const holds = model.supports.some((support) =>
+    ['ux', 'uy', 'uz', 'rx', 'ry', 'rz'].some((key) => isHeld(support[key as 'ux'])),
+  );
   if (holds) return [];
   return [
     fault({
@@ -35,25 +44,53 @@ function emptinessFaults(model: Model): Notice[] {
 const isHeld = (restraint: unknown): boolean => restraint === 'fixed' || (typeof restraint === 'number' && restraint > 0);
 
 function unsupported(path: string, value: unknown, what: string, remedy: string, subjects: string[] = []): Notice {
-  return fault({ code: 'not-supported-yet', path, value, what: `${what} cannot be analysed in this version yet`, expected: 'a supported feature', remedy, subjects });
+  return fault({
+    code: 'not-supported-yet',
+    path,
+    value,
+    what: `${what} cannot be analysed in this version yet`,
+    expected: 'a supported feature',
+    remedy,
+    subjects,
+  });
 }
 
 function featureFaults(model: Model): Notice[] {
   const found: Notice[] = [];
-  if (model.space === 'space') found.push(unsupported('space', 'space', 'Space models', 'Describe the structure as a plane model'));
+  if (model.space === 'space')
+    found.push(unsupported('space', 'space', 'Space models', 'Describe the structure as a plane model'));
   model.members.forEach((member, i) => {
     if (member.behaviour !== 'tensionOnly' && member.behaviour !== 'compressionOnly') return;
     found.push(
-      unsupported(`members[${i}].behaviour`, member.behaviour, 'Tension-only and compression-only members', 'Make it a truss member', [`member ${member.id}`]),
+      unsupported(
+        `members[${i}].behaviour`,
+        member.behaviour,
+        'Tension-only and compression-only members',
+        'Make it a truss member',
+        [`member ${member.id}`],
+      ),
     );
   });
   model.sections.forEach((section, i) => {
     if (section.catalogue !== undefined && section.A === undefined) {
-      found.push(unsupported(`sections[${i}].catalogue`, section.catalogue, 'Sections from a catalogue', 'Give the shape or the properties', [`section ${section.id}`]));
+      found.push(
+        unsupported(
+          `sections[${i}].catalogue`,
+          section.catalogue,
+          'Sections from a catalogue',
+          'Give the shape or the properties',
+          [`section ${section.id}`],
+        ),
+      );
     }
   });
   model.supports.forEach((support, i) => {
-    if (support.axes) found.push(unsupported(`supports[${i}].axes`, support.axes, 'Supports with axes of their own', 'Turn the support by “angle”', [`node ${support.node}`]));
+    if (support.axes)
+      found.push(
+        unsupported(`supports[${i}].axes`, support.axes, 'Supports with axes of their own', 'Turn the support by “angle”', [
+          `node ${support.node}`,
+        ]),
+      );
   });
   return found;
 }
@@ -70,7 +107,15 @@ function sectionFaults(model: Model): Notice[] {
     const shapeTrouble = section.shape && shapeFault(section.shape);
     if (shapeTrouble) {
       found.push(
-        fault({ code: 'bad-shape', path: `${path}.shape`, value: section.shape, what: `The shape of section “${section.id}” cannot be built: ${shapeTrouble}`, expected: 'dimensions that fit together', remedy: 'Correct the dimensions', subjects: [`section ${section.id}`] }),
+        fault({
+          code: 'bad-shape',
+          path: `${path}.shape`,
+          value: section.shape,
+          what: `The shape of section “${section.id}” cannot be built: ${shapeTrouble}`,
+          expected: 'dimensions that fit together',
+          remedy: 'Correct the dimensions',
+          subjects: [`section ${section.id}`],
+        }),
       );
       return;
     }
@@ -80,7 +125,15 @@ function sectionFaults(model: Model): Notice[] {
     for (const key of needs) {
       if (sectionProperties(section)[key] !== undefined) continue;
       found.push(
-        fault({ code: 'missing-property', path: `${path}.${key}`, value: undefined, what: `Section “${section.id}” has no ${key}, and its members need it`, expected: `${key} greater than 0`, remedy: `Give ${key}, or a shape`, subjects: [`section ${section.id}`] }),
+        fault({
+          code: 'missing-property',
+          path: `${path}.${key}`,
+          value: undefined,
+          what: `Section “${section.id}” has no ${key}, and its members need it`,
+          expected: `${key} greater than 0`,
+          remedy: `Give ${key}, or a shape`,
+          subjects: [`section ${section.id}`],
+        }),
       );
     }
   });
@@ -103,7 +156,15 @@ function thermalFaults(model: Model): Notice[] {
     if (found && found.material.alpha === undefined) bare.set(found.material.id, found.i);
   }
   return [...bare].map(([id, i]) =>
-    fault({ code: 'missing-property', path: `materials[${i}].alpha`, value: undefined, what: `Material “${id}” has no thermal expansion, and a temperature acts on its members`, expected: 'alpha per K', remedy: 'Give alpha', subjects: [`material ${id}`] }),
+    fault({
+      code: 'missing-property',
+      path: `materials[${i}].alpha`,
+      value: undefined,
+      what: `Material “${id}” has no thermal expansion, and a temperature acts on its members`,
+      expected: 'alpha per K',
+      remedy: 'Give alpha',
+      subjects: [`material ${id}`],
+    }),
   );
 }
 
@@ -113,7 +174,12 @@ export function readinessNotes(model: Model): Notice[] {
   const notes: Notice[] = [];
   for (const node of model.nodes) {
     if (used.has(node.id)) continue;
-    notes.push({ code: 'node-without-member', severity: 'note', message: `Node ${node.id} belongs to no member.`, subjects: [`node ${node.id}`] });
+    notes.push({
+      code: 'node-without-member',
+      severity: 'note',
+      message: `Node ${node.id} belongs to no member.`,
+      subjects: [`node ${node.id}`],
+    });
   }
   notes.push(...weightlessNotes(model));
   if (!model.analysis?.shearDeformation) return notes;
@@ -132,7 +198,6 @@ export function readinessNotes(model: Model): Notice[] {
   }
   return notes;
 }
-
 
 function weightlessNotes(model: Model): Notice[] {
   if (!model.cases.some((loadCase) => (loadCase.selfWeight ?? 0) !== 0)) return [];

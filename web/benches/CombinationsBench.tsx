@@ -50,14 +50,31 @@ export function CombinationsBench() {
   return (
     <Stack>
       <Row>
-        <Button isDisabled={!first} onPress={() => add({ id: freeName('U', taken), type: 'sum', factors: Object.fromEntries(model.cases.map(({ id, category }) => [id, category === 'permanent' ? 1.35 : 1.5])), limitState: 'strength' })}>
+        <Button
+          isDisabled={!first}
+          onPress={() =>
+            add({
+              id: freeName('U', taken),
+              type: 'sum',
+              factors: Object.fromEntries(model.cases.map(({ id, category }) => [id, category === 'permanent' ? 1.35 : 1.5])),
+              limitState: 'strength',
+            })
+          }
+        >
           Add a sum
         </Button>
-        <Button isDisabled={!first} onPress={() => add({ id: freeName('E', taken), type: 'envelope', of: (sums.length > 0 ? sums : model.cases).map(({ id }) => id) })}>
+        <Button
+          isDisabled={!first}
+          onPress={() =>
+            add({ id: freeName('E', taken), type: 'envelope', of: (sums.length > 0 ? sums : model.cases).map(({ id }) => id) })
+          }
+        >
           Add an envelope
         </Button>
       </Row>
-      {model.combinations.length === 0 && <Hint>A sum adds cases with factors; an envelope shows the largest and smallest of several.</Hint>}
+      {model.combinations.length === 0 && (
+        <Hint>A sum adds cases with factors; an envelope shows the largest and smallest of several.</Hint>
+      )}
       {model.combinations.map((combination) => (
         <CombinationEditor key={combination.id} combination={combination} />
       ))}
@@ -67,16 +84,28 @@ export function CombinationsBench() {
 
 function CombinationEditor({ combination }: { readonly combination: Combination }) {
   const editor = useEditor();
-  const put = (entry: Combination): boolean => editor.edit({ type: 'put', list: 'combinations', entry: { ...entry }, key: combination.id });
+  const put = (entry: Combination): boolean =>
+    editor.edit({ type: 'put', list: 'combinations', entry: { ...entry }, key: combination.id });
   return (
     <Box role="group" aria-label={`Combination ${combination.id}`}>
       <Columns>
-        <NameField label={combination.type === 'sum' ? 'Sum' : 'Envelope'} value={combination.id} onCommit={(id) => put({ ...combination, id })} />
-        <NameField label="Title" value={combination.title ?? ''} mayBeEmpty onCommit={(title) => put({ ...combination, title })} />
+        <NameField
+          label={combination.type === 'sum' ? 'Sum' : 'Envelope'}
+          value={combination.id}
+          onCommit={(id) => put({ ...combination, id })}
+        />
+        <NameField
+          label="Title"
+          value={combination.title ?? ''}
+          mayBeEmpty
+          onCommit={(title) => put({ ...combination, title })}
+        />
       </Columns>
       {combination.type === 'sum' ? <Factors sum={combination} put={put} /> : <Parts envelope={combination} put={put} />}
       <Row>
-        <Button onPress={() => editor.edit({ type: 'remove', list: 'combinations', keys: [combination.id] })}>Remove {combination.id}</Button>
+        <Button onPress={() => editor.edit({ type: 'remove', list: 'combinations', keys: [combination.id] })}>
+          Remove {combination.id}
+        </Button>
       </Row>
     </Box>
   );

@@ -8,7 +8,14 @@ import { DrawTool } from '../sheet/tools/draw-tool';
 import { Columns, Hint, PanelSubtitle, Row, Select, Stack, ToggleButton } from '../ui/controls';
 import { NameField } from '../ui/NameField';
 
-const UNIT_LABELS: Record<keyof DisplayUnits, string> = { length: 'Lengths', force: 'Forces', moment: 'Moments', stress: 'Stresses', deflection: 'Deflections', section: 'Sections' };
+const UNIT_LABELS: Record<keyof DisplayUnits, string> = {
+  length: 'Lengths',
+  force: 'Forces',
+  moment: 'Moments',
+  stress: 'Stresses',
+  deflection: 'Deflections',
+  section: 'Sections',
+};
 
 /** Drawing nodes and members, and what holds for the model as a whole. */
 export function GeometryBench({ sheet }: { readonly sheet: SheetController }) {
@@ -24,12 +31,16 @@ export function GeometryBench({ sheet }: { readonly sheet: SheetController }) {
         <ToggleButton isSelected={tool === 'select'} onChange={() => sheet.takeSelect()}>
           Select and move
         </ToggleButton>
-        <ToggleButton isSelected={tool === 'draw'} onChange={() => sheet.take(tool === 'draw' ? sheet.store.getState().tool : new DrawTool(sheet))}>
+        <ToggleButton
+          isSelected={tool === 'draw'}
+          onChange={() => sheet.take(tool === 'draw' ? sheet.store.getState().tool : new DrawTool(sheet))}
+        >
           Draw
         </ToggleButton>
       </Row>
       <Hint>
-        {model.nodes.length} nodes, {model.members.length} members. New members take the section and material of the one drawn last.
+        {model.nodes.length} nodes, {model.members.length} members. New members take the section and material of the one drawn
+        last.
       </Hint>
       <PanelSubtitle>Shown</PanelSubtitle>
       <Row>
@@ -49,7 +60,9 @@ export function GeometryBench({ sheet }: { readonly sheet: SheetController }) {
           { id: 'yes', text: 'Counted, where shear areas are known' },
         ]}
         value={model.analysis?.shearDeformation ? 'yes' : 'no'}
-        onChange={(id) => editor.edit({ type: 'set', settings: { analysis: { ...model.analysis, shearDeformation: id === 'yes' } } })}
+        onChange={(id) =>
+          editor.edit({ type: 'set', settings: { analysis: { ...model.analysis, shearDeformation: id === 'yes' } } })
+        }
       />
       <PanelSubtitle>Units shown</PanelSubtitle>
       <Columns>

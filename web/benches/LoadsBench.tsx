@@ -23,12 +23,60 @@ interface Placing {
 }
 
 const placings: readonly Placing[] = [
-  { id: 'line', text: 'Line load', on: 'member', size: 'intensity', load: (member, _, size, along) => ({ type: 'line', member, axes: 'global', from: { [`w${along}`]: size }, to: { [`w${along}`]: size } }) },
-  { id: 'plan', text: 'Line load on plan', on: 'member', size: 'intensity', load: (member, _, size, along) => ({ type: 'line', member, axes: 'projected', from: { [`w${along}`]: size }, to: { [`w${along}`]: size } }) },
-  { id: 'pressure', text: 'Line load across the member', on: 'member', size: 'intensity', load: (member, _, size) => ({ type: 'line', member, axes: 'local', from: { wy: size }, to: { wy: size } }) },
-  { id: 'point', text: 'Force on a member', on: 'member', size: 'force', load: (member, at, size, along) => ({ type: 'point', member, at: nearTidy(at), [`f${along}`]: size }) },
-  { id: 'node', text: 'Force on a node', on: 'node', size: 'force', load: (node, _, size, along) => ({ type: 'node', node, [`f${along}`]: size }) },
-  { id: 'couple', text: 'Couple on a node', on: 'node', size: 'moment', load: (node, _, size) => ({ type: 'node', node, mz: size }) },
+  {
+    id: 'line',
+    text: 'Line load',
+    on: 'member',
+    size: 'intensity',
+    load: (member, _, size, along) => ({
+      type: 'line',
+      member,
+      axes: 'global',
+      from: { [`w${along}`]: size },
+      to: { [`w${along}`]: size },
+    }),
+  },
+  {
+    id: 'plan',
+    text: 'Line load on plan',
+    on: 'member',
+    size: 'intensity',
+    load: (member, _, size, along) => ({
+      type: 'line',
+      member,
+      axes: 'projected',
+      from: { [`w${along}`]: size },
+      to: { [`w${along}`]: size },
+    }),
+  },
+  {
+    id: 'pressure',
+    text: 'Line load across the member',
+    on: 'member',
+    size: 'intensity',
+    load: (member, _, size) => ({ type: 'line', member, axes: 'local', from: { wy: size }, to: { wy: size } }),
+  },
+  {
+    id: 'point',
+    text: 'Force on a member',
+    on: 'member',
+    size: 'force',
+    load: (member, at, size, along) => ({ type: 'point', member, at: nearTidy(at), [`f${along}`]: size }),
+  },
+  {
+    id: 'node',
+    text: 'Force on a node',
+    on: 'node',
+    size: 'force',
+    load: (node, _, size, along) => ({ type: 'node', node, [`f${along}`]: size }),
+  },
+  {
+    id: 'couple',
+    text: 'Couple on a node',
+    on: 'node',
+    size: 'moment',
+    load: (node, _, size) => ({ type: 'node', node, mz: size }),
+  },
 ];
 
 /** Positions snap to twentieths of the member, so that the middle is the middle. */
@@ -42,24 +90,43 @@ export function LoadsBench({ sheet }: { readonly sheet: SheetController }) {
   const outcome = useEditorState(actingIndex);
   const acting = model.cases[outcome];
   const newCase = (): void => {
-    const id = freeName('Q', [...model.cases, ...model.combinations].map((one) => one.id));
-    if (editor.edit({ type: 'put', list: 'cases', entry: { id, title: 'Imposed', category: 'imposed' } })) editor.go({ acting: id });
+    const id = freeName(
+      'Q',
+      [...model.cases, ...model.combinations].map((one) => one.id),
+    );
+    if (editor.edit({ type: 'put', list: 'cases', entry: { id, title: 'Imposed', category: 'imposed' } }))
+      editor.go({ acting: id });
   };
   return (
     <Stack>
       <Row>
-        <Select label="Acting case" choices={model.cases.map(({ id, title }) => ({ id, text: title ? `${id} · ${title}` : id }))} value={acting?.id ?? ''} onChange={(id) => editor.go({ acting: id })} />
+        <Select
+          label="Acting case"
+          choices={model.cases.map(({ id, title }) => ({ id, text: title ? `${id} · ${title}` : id }))}
+          value={acting?.id ?? ''}
+          onChange={(id) => editor.go({ acting: id })}
+        />
         <Button onPress={newCase}>Add a case</Button>
       </Row>
-      {acting ? <CaseEditor key={acting.id} loadCase={acting} /> : <Hint>A combination acts. Choose a case to change its loads.</Hint>}
+      {acting ? (
+        <CaseEditor key={acting.id} loadCase={acting} />
+      ) : (
+        <Hint>A combination acts. Choose a case to change its loads.</Hint>
+      )}
       {acting && <Placer sheet={sheet} caseId={acting.id} />}
       {acting && (
         <>
           <PanelSubtitle>Loads of {acting.id}</PanelSubtitle>
-          {model.loads.every((load) => load.case !== acting.id) && <Hint>None yet. Choose a load above, then click where it acts.</Hint>}
+          {model.loads.every((load) => load.case !== acting.id) && (
+            <Hint>None yet. Choose a load above, then click where it acts.</Hint>
+          )}
           {model.loads.map((load, index) =>
             load.case === acting.id ? (
-              <PlainButton key={index} style={{ justifyContent: 'flex-start', whiteSpace: 'normal', textAlign: 'left' }} onPress={() => editor.select([{ kind: 'load', index }])}>
+              <PlainButton
+                key={index}
+                style={{ justifyContent: 'flex-start', whiteSpace: 'normal', textAlign: 'left' }}
+                onPress={() => editor.select([{ kind: 'load', index }])}
+              >
                 {loadWords(load, display)}
               </PlainButton>
             ) : null,
@@ -73,17 +140,29 @@ export function LoadsBench({ sheet }: { readonly sheet: SheetController }) {
 function CaseEditor({ loadCase }: { readonly loadCase: LoadCase }) {
   const editor = useEditor();
   const put = (entry: LoadCase): void => {
-    if (editor.edit({ type: 'put', list: 'cases', entry: { ...entry }, key: loadCase.id }) && entry.id !== loadCase.id) editor.go({ acting: entry.id });
+    if (editor.edit({ type: 'put', list: 'cases', entry: { ...entry }, key: loadCase.id }) && entry.id !== loadCase.id)
+      editor.go({ acting: entry.id });
   };
   return (
     <Stack>
       <Columns>
         <NameField label="Case" value={loadCase.id} onCommit={(id) => put({ ...loadCase, id })} />
-        <QuantityField label="Self weight ×" value={loadCase.selfWeight ?? 0} dimension="number" unit="" onCommit={(value) => put({ ...loadCase, selfWeight: value ?? 0 })} />
+        <QuantityField
+          label="Self weight ×"
+          value={loadCase.selfWeight ?? 0}
+          dimension="number"
+          unit=""
+          onCommit={(value) => put({ ...loadCase, selfWeight: value ?? 0 })}
+        />
       </Columns>
       <NameField label="Title" value={loadCase.title ?? ''} mayBeEmpty onCommit={(title) => put({ ...loadCase, title })} />
       <Row>
-        <Select label="Kind" choices={categories.map((id) => ({ id, text: id }))} value={loadCase.category} onChange={(id) => put({ ...loadCase, category: id as LoadCase['category'] })} />
+        <Select
+          label="Kind"
+          choices={categories.map((id) => ({ id, text: id }))}
+          value={loadCase.category}
+          onChange={(id) => put({ ...loadCase, category: id as LoadCase['category'] })}
+        />
         <Button onPress={() => editor.edit({ type: 'remove', list: 'cases', keys: [loadCase.id] })}>Remove {loadCase.id}</Button>
       </Row>
     </Stack>
@@ -121,7 +200,13 @@ function Placer({ sheet, caseId }: { readonly sheet: SheetController; readonly c
     <Stack>
       <PanelSubtitle>Put on the structure</PanelSubtitle>
       <Columns>
-        <QuantityField label="Intensity" value={sizes.intensity} dimension="intensity" unit={units.intensity} onCommit={change('intensity')} />
+        <QuantityField
+          label="Intensity"
+          value={sizes.intensity}
+          dimension="intensity"
+          unit={units.intensity}
+          onCommit={change('intensity')}
+        />
         <QuantityField label="Force" value={sizes.force} dimension="force" unit={units.force} onCommit={change('force')} />
         <QuantityField label="Couple" value={sizes.moment} dimension="moment" unit={units.moment} onCommit={change('moment')} />
         <Select
@@ -139,7 +224,11 @@ function Placer({ sheet, caseId }: { readonly sheet: SheetController; readonly c
       </Columns>
       <Row role="group" aria-label="Loads to place">
         {placings.map((placing) => (
-          <ToggleButton key={placing.id} isSelected={tool === `load ${placing.id}`} onChange={(on) => (on ? take(placing, sizes[placing.size], along) : sheet.takeSelect())}>
+          <ToggleButton
+            key={placing.id}
+            isSelected={tool === `load ${placing.id}`}
+            onChange={(on) => (on ? take(placing, sizes[placing.size], along) : sheet.takeSelect())}
+          >
             {placing.text}
           </ToggleButton>
         ))}

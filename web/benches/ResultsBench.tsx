@@ -52,7 +52,8 @@ function ExtremesTable({ solution, outcome, display }: TableProps) {
     const governing = governingValues(solution, outcome, quantity);
     return governing ? (['max', 'min'] as const).map((side) => ({ quantity, side, ...governing[side] })) : [];
   });
-  const show = (quantity: (typeof rows)[number]['quantity'], value: number): string => (quantity === 'v' ? showQuantity(value, display.deflection) : showDiagramValue(quantity, value, display));
+  const show = (quantity: (typeof rows)[number]['quantity'], value: number): string =>
+    quantity === 'v' ? showQuantity(value, display.deflection) : showDiagramValue(quantity, value, display);
   const words = { N: 'Axial', Vy: 'Shear', Mz: 'Moment', v: 'Deflection' } as const;
   return (
     <Table>
@@ -75,7 +76,10 @@ function ExtremesTable({ solution, outcome, display }: TableProps) {
               {from !== outcome && ` (${solution.outcomes[from]!.id})`}
             </td>
             <td>
-              <PlainButton aria-label={`Select member ${members[member]}`} onPress={() => editor.select([{ kind: 'member', id: members[member]! }])}>
+              <PlainButton
+                aria-label={`Select member ${members[member]}`}
+                onPress={() => editor.select([{ kind: 'member', id: members[member]! }])}
+              >
                 {members[member]}
               </PlainButton>
             </td>
@@ -124,7 +128,8 @@ function ReactionsTable({ solution, outcome, display }: TableProps) {
 function BalanceTable({ linear, display = defaultDisplay }: { readonly linear: LinearOutcome; readonly display: DisplayUnits }) {
   const { applied, reactions } = linear.equilibrium;
   const units = [display.force, display.force, display.moment];
-  const cells = (values: readonly number[]) => values.map((value, k) => <td key={k}>{showNumber(Math.abs(value) < 1e-6 ? 0 : inUnit(value, units[k]!))}</td>);
+  const cells = (values: readonly number[]) =>
+    values.map((value, k) => <td key={k}>{showNumber(Math.abs(value) < 1e-6 ? 0 : inUnit(value, units[k]!))}</td>);
   return (
     <Table>
       <thead>

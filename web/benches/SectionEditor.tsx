@@ -73,7 +73,12 @@ export function SectionEditor({ section }: { readonly section: Section }) {
   return (
     <Stack>
       <NameField label="Section" value={section.id} onCommit={(id) => put({ ...section, id })} />
-      <Select label="Shape" choices={Object.entries(SHAPE_WORDS).map(([id, text]) => ({ id, text }))} value={type} onChange={(id) => reshape(id as ShapeType)} />
+      <Select
+        label="Shape"
+        choices={Object.entries(SHAPE_WORDS).map(([id, text]) => ({ id, text }))}
+        value={type}
+        onChange={(id) => reshape(id as ShapeType)}
+      />
       {section.shape && (
         <Columns>
           {[...needs, ...may].map((key) => (

@@ -40,8 +40,28 @@ export function SectionsBench() {
   return (
     <Stack>
       <Row>
-        <Button onPress={() => editor.edit({ type: 'put', list: 'sections', entry: { id: freeName('section', names(model.sections)), shape: { type: 'rectangle', h: 0.2, b: 0.1 } } })}>Add a section</Button>
-        <Button onPress={() => editor.edit({ type: 'put', list: 'materials', entry: { id: freeName('material', names(model.materials)), E: 11e9, density: 500 } })}>Add a material</Button>
+        <Button
+          onPress={() =>
+            editor.edit({
+              type: 'put',
+              list: 'sections',
+              entry: { id: freeName('section', names(model.sections)), shape: { type: 'rectangle', h: 0.2, b: 0.1 } },
+            })
+          }
+        >
+          Add a section
+        </Button>
+        <Button
+          onPress={() =>
+            editor.edit({
+              type: 'put',
+              list: 'materials',
+              entry: { id: freeName('material', names(model.materials)), E: 11e9, density: 500 },
+            })
+          }
+        >
+          Add a material
+        </Button>
       </Row>
       <PanelSubtitle>Sections</PanelSubtitle>
       {model.sections.map((section) => (
@@ -59,7 +79,17 @@ export function SectionsBench() {
   );
 }
 
-function Item({ name, uses, list, children }: { readonly name: string; readonly uses: number; readonly list: 'sections' | 'materials'; readonly children: React.ReactNode }) {
+function Item({
+  name,
+  uses,
+  list,
+  children,
+}: {
+  readonly name: string;
+  readonly uses: number;
+  readonly list: 'sections' | 'materials';
+  readonly children: React.ReactNode;
+}) {
   const editor = useEditor();
   return (
     <Fold>
@@ -82,7 +112,8 @@ function Item({ name, uses, list, children }: { readonly name: string; readonly 
 function MaterialEditor({ material }: { readonly material: Material }) {
   const editor = useEditor();
   const display = useDisplay();
-  const put = (entry: Material): boolean => editor.edit({ type: 'put', list: 'materials', entry: { ...entry }, key: material.id });
+  const put = (entry: Material): boolean =>
+    editor.edit({ type: 'put', list: 'materials', entry: { ...entry }, key: material.id });
   const stiffness = display.stress === 'MPa' ? 'GPa' : display.stress;
   const change = (key: 'density' | 'alpha' | 'nu' | 'fy') => (value: number | undefined) => {
     const { [key]: _, ...rest } = material;
@@ -92,11 +123,45 @@ function MaterialEditor({ material }: { readonly material: Material }) {
     <Stack>
       <NameField label="Material" value={material.id} onCommit={(id) => put({ ...material, id })} />
       <Columns>
-        <QuantityField label="E" value={material.E} dimension="stress" unit={stiffness} onCommit={(E) => E !== undefined && put({ ...material, E })} />
-        <QuantityField label="Poisson’s ratio" value={material.nu} dimension="number" unit="" mayBeEmpty onCommit={change('nu')} />
-        <QuantityField label="Density" value={material.density} dimension="density" unit="kg/m3" mayBeEmpty onCommit={change('density')} />
-        <QuantityField label="Expansion" value={material.alpha} dimension="expansion" unit="1/K" mayBeEmpty onCommit={change('alpha')} />
-        <QuantityField label="Yield stress" value={material.fy} dimension="stress" unit={display.stress} mayBeEmpty onCommit={change('fy')} />
+        <QuantityField
+          label="E"
+          value={material.E}
+          dimension="stress"
+          unit={stiffness}
+          onCommit={(E) => E !== undefined && put({ ...material, E })}
+        />
+        <QuantityField
+          label="Poisson’s ratio"
+          value={material.nu}
+          dimension="number"
+          unit=""
+          mayBeEmpty
+          onCommit={change('nu')}
+        />
+        <QuantityField
+          label="Density"
+          value={material.density}
+          dimension="density"
+          unit="kg/m3"
+          mayBeEmpty
+          onCommit={change('density')}
+        />
+        <QuantityField
+          label="Expansion"
+          value={material.alpha}
+          dimension="expansion"
+          unit="1/K"
+          mayBeEmpty
+          onCommit={change('alpha')}
+        />
+        <QuantityField
+          label="Yield stress"
+          value={material.fy}
+          dimension="stress"
+          unit={display.stress}
+          mayBeEmpty
+          onCommit={change('fy')}
+        />
       </Columns>
     </Stack>
   );

@@ -19,14 +19,28 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
         name: `support ${kind}`,
         hint: `Click the nodes to support: ${text.toLowerCase()}. Escape ends.`,
         on: 'node',
-        intent: (current, node) => ({ type: 'put', list: 'supports', entry: { ...supportOf(kind, node, current.supports.find((support) => support.node === node)) } }),
+        intent: (current, node) => ({
+          type: 'put',
+          list: 'supports',
+          entry: {
+            ...supportOf(
+              kind,
+              node,
+              current.supports.find((support) => support.node === node),
+            ),
+          },
+        }),
       }),
     );
   return (
     <Stack>
       <Stack role="group" aria-label="Supports to place">
         {supportKinds.map(({ id, text }) => (
-          <ToggleButton key={id} isSelected={tool === `support ${id}`} onChange={(on) => (on ? take(id, text) : sheet.takeSelect())}>
+          <ToggleButton
+            key={id}
+            isSelected={tool === `support ${id}`}
+            onChange={(on) => (on ? take(id, text) : sheet.takeSelect())}
+          >
             {text}
           </ToggleButton>
         ))}
@@ -39,7 +53,10 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
           <PlainButton onPress={() => editor.select([{ kind: 'node', id: support.node }])}>
             Node {support.node}: {supportWords(support)}
           </PlainButton>
-          <Button aria-label={`Remove the support of node ${support.node}`} onPress={() => editor.edit({ type: 'remove', list: 'supports', keys: [support.node] })}>
+          <Button
+            aria-label={`Remove the support of node ${support.node}`}
+            onPress={() => editor.edit({ type: 'remove', list: 'supports', keys: [support.node] })}
+          >
             Remove
           </Button>
         </Row>

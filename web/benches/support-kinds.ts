@@ -13,7 +13,8 @@ export type SupportKind = (typeof supportKinds)[number]['id'];
 
 /** Which of the kinds a support is; undefined for one with springs or another set of freedoms. */
 export function kindOf(support: Support): SupportKind | undefined {
-  const same = (held: { readonly [freedom in 'ux' | 'uy' | 'rz']?: Restraint }): boolean => (['ux', 'uy', 'rz'] as const).every((freedom) => (support[freedom] ?? 'free') === (held[freedom] ?? 'free'));
+  const same = (held: { readonly [freedom in 'ux' | 'uy' | 'rz']?: Restraint }): boolean =>
+    (['ux', 'uy', 'rz'] as const).every((freedom) => (support[freedom] ?? 'free') === (held[freedom] ?? 'free'));
   return supportKinds.find(({ held }) => same(held))?.id;
 }
 

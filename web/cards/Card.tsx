@@ -33,14 +33,21 @@ export function Card() {
   const editor = useEditor();
   const model = useModel();
   const selection = useEditorState((state) => state.selection);
-  const nodes = model.nodes.filter(({ id }) => selection.some((one) => (one.kind === 'node' || one.kind === 'support') && one.id === id));
+  const nodes = model.nodes.filter(({ id }) =>
+    selection.some((one) => (one.kind === 'node' || one.kind === 'support') && one.id === id),
+  );
   const members = model.members.filter(({ id }) => selection.some((one) => one.kind === 'member' && one.id === id));
   const chosen = selection.find((one) => one.kind === 'load');
   const load = chosen?.kind === 'load' ? model.loads[chosen.index] : undefined;
   if (nodes.length + members.length === 0 && !load) return null;
 
   const names = [...members.map(({ id }) => `member ${id}`), ...nodes.map(({ id }) => `node ${id}`)];
-  const title = load && names.length === 0 ? 'Load' : names.length === 1 ? names[0]!.replace(/^./, (c) => c.toUpperCase()) : `${names.length} selected`;
+  const title =
+    load && names.length === 0
+      ? 'Load'
+      : names.length === 1
+        ? names[0]!.replace(/^./, (c) => c.toUpperCase())
+        : `${names.length} selected`;
   const remove = (): void => {
     for (const intent of removalOf(model, selection)) if (!editor.edit(intent)) return;
   };

@@ -18,14 +18,33 @@ export function LoadCard({ load, index }: { readonly load: Load; readonly index:
       <Hint>
         On {'member' in load ? `member ${load.member}` : `node ${load.node}`}, in case {load.case}
       </Hint>
-      <QuantityField label={label} value={value} dimension={dimension} unit={unit} onCommit={(next) => next !== undefined && put(resized(next))} />
+      <QuantityField
+        label={label}
+        value={value}
+        dimension={dimension}
+        unit={unit}
+        onCommit={(next) => next !== undefined && put(resized(next))}
+      />
       {load.type === 'line' && <LineFields load={load} put={put} />}
       {(load.type === 'point' || load.type === 'node') && (
         <Columns>
           {(['fx', 'fy'] as const).map((key) => (
-            <QuantityField key={key} label={`Along ${load.type === 'point' && load.axes === 'local' ? 'local ' : ''}${key === 'fx' ? 'X' : 'Y'}`} value={load[key] ?? 0} dimension="force" unit={display.force} onCommit={(next) => next !== undefined && put({ ...load, [key]: next })} />
+            <QuantityField
+              key={key}
+              label={`Along ${load.type === 'point' && load.axes === 'local' ? 'local ' : ''}${key === 'fx' ? 'X' : 'Y'}`}
+              value={load[key] ?? 0}
+              dimension="force"
+              unit={display.force}
+              onCommit={(next) => next !== undefined && put({ ...load, [key]: next })}
+            />
           ))}
-          <QuantityField label="Couple" value={load.mz ?? 0} dimension="moment" unit={display.moment} onCommit={(next) => next !== undefined && put({ ...load, mz: next })} />
+          <QuantityField
+            label="Couple"
+            value={load.mz ?? 0}
+            dimension="moment"
+            unit={display.moment}
+            onCommit={(next) => next !== undefined && put({ ...load, mz: next })}
+          />
           {load.type === 'point' && <PositionField load={load} put={put} />}
         </Columns>
       )}
@@ -36,7 +55,15 @@ export function LoadCard({ load, index }: { readonly load: Load; readonly index:
 function PositionField({ load, put }: { readonly load: PointLoad; readonly put: (load: Load) => boolean }) {
   const display = useDisplay();
   const byLength = load.measure === 'length';
-  return <QuantityField label={byLength ? 'From the start' : 'Part of the length'} value={load.at} dimension={byLength ? 'length' : 'number'} unit={byLength ? display.length : ''} onCommit={(at) => at !== undefined && put({ ...load, at })} />;
+  return (
+    <QuantityField
+      label={byLength ? 'From the start' : 'Part of the length'}
+      value={load.at}
+      dimension={byLength ? 'length' : 'number'}
+      unit={byLength ? display.length : ''}
+      onCommit={(at) => at !== undefined && put({ ...load, at })}
+    />
+  );
 }
 
 const AXES = [
@@ -51,7 +78,12 @@ function LineFields({ load, put }: { readonly load: LineLoad; readonly put: (loa
   const byLength = load.measure === 'length';
   return (
     <>
-      <Select label="Axes" choices={AXES} value={load.axes ?? 'global'} onChange={(axes) => put({ ...load, axes: axes as LineLoad['axes'] & string })} />
+      <Select
+        label="Axes"
+        choices={AXES}
+        value={load.axes ?? 'global'}
+        onChange={(axes) => put({ ...load, axes: axes as LineLoad['axes'] & string })}
+      />
       <Select
         label="Positions"
         choices={[
@@ -70,8 +102,20 @@ function LineFields({ load, put }: { readonly load: LineLoad; readonly put: (loa
         <div key={end}>
           <PanelSubtitle>{end === 'from' ? 'Begins' : 'Ends'}</PanelSubtitle>
           <Columns>
-            <QuantityField label="Intensity X" value={load[end].wx ?? 0} dimension="intensity" unit={unit} onCommit={(wx) => wx !== undefined && put({ ...load, [end]: { ...load[end], wx } })} />
-            <QuantityField label="Intensity Y" value={load[end].wy ?? 0} dimension="intensity" unit={unit} onCommit={(wy) => wy !== undefined && put({ ...load, [end]: { ...load[end], wy } })} />
+            <QuantityField
+              label="Intensity X"
+              value={load[end].wx ?? 0}
+              dimension="intensity"
+              unit={unit}
+              onCommit={(wx) => wx !== undefined && put({ ...load, [end]: { ...load[end], wx } })}
+            />
+            <QuantityField
+              label="Intensity Y"
+              value={load[end].wy ?? 0}
+              dimension="intensity"
+              unit={unit}
+              onCommit={(wy) => wy !== undefined && put({ ...load, [end]: { ...load[end], wy } })}
+            />
             <QuantityField
               label="at"
               value={load[end].at}

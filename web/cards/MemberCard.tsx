@@ -1,6 +1,13 @@
 'use client';
 
-import { behaviours, memberEnds, type EndFreedom, type Member, type MemberEnd, type Restraint } from '@rigid-beam/core/model/model';
+import {
+  behaviours,
+  memberEnds,
+  type EndFreedom,
+  type Member,
+  type MemberEnd,
+  type Restraint,
+} from '@rigid-beam/core/model/model';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { drawnMembers } from '@rigid-beam/drawing/geometry';
 import { SectionEditor } from '../benches/SectionEditor';
@@ -29,18 +36,41 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
 
   /** One edit for all that are selected: the first one's change is made to each. */
   const change = (update: (member: Member) => Member): void => {
-    for (const member of members) if (!editor.edit({ type: 'put', list: 'members', entry: { ...update(member) }, key: member.id })) return;
+    for (const member of members)
+      if (!editor.edit({ type: 'put', list: 'members', entry: { ...update(member) }, key: member.id })) return;
   };
   const length = drawnMembers(model).find(({ id }) => id === first.id)?.length;
 
   return (
     <Stack>
-      <Hint>{members.length === 1 ? `From node ${first.start} to node ${first.end}${length === undefined ? '' : `, ${showQuantity(length, display.length, 5)} long`}` : `${members.length} members. A change is made to all of them.`}</Hint>
+      <Hint>
+        {members.length === 1
+          ? `From node ${first.start} to node ${first.end}${length === undefined ? '' : `, ${showQuantity(length, display.length, 5)} long`}`
+          : `${members.length} members. A change is made to all of them.`}
+      </Hint>
       <Columns>
-        <Select label="Section" choices={model.sections.map(({ id }) => ({ id, text: id }))} value={first.section} onChange={(id) => change((member) => ({ ...member, section: id }))} />
-        <Select label="Material" choices={model.materials.map(({ id }) => ({ id, text: id }))} value={first.material} onChange={(id) => change((member) => ({ ...member, material: id }))} />
+        <Select
+          label="Section"
+          choices={model.sections.map(({ id }) => ({ id, text: id }))}
+          value={first.section}
+          onChange={(id) => change((member) => ({ ...member, section: id }))}
+        />
+        <Select
+          label="Material"
+          choices={model.materials.map(({ id }) => ({ id, text: id }))}
+          value={first.material}
+          onChange={(id) => change((member) => ({ ...member, material: id }))}
+        />
       </Columns>
-      <Select label="Behaviour" choices={behaviours.map((id) => ({ id, text: BEHAVIOUR_WORDS[id] }))} value={first.behaviour ?? 'frame'} onChange={(id) => change((member) => ({ ...member, behaviour: id as Member['behaviour'] & string }))} />
+      {solution && index >= 0 && solution.outcomes[outcome] && members.length === 1 && (
+        <MemberCharts solution={solution} outcome={outcome} member={index} display={display} />
+      )}
+      <Select
+        label="Behaviour"
+        choices={behaviours.map((id) => ({ id, text: BEHAVIOUR_WORDS[id] }))}
+        value={first.behaviour ?? 'frame'}
+        onChange={(id) => change((member) => ({ ...member, behaviour: id as Member['behaviour'] & string }))}
+      />
       <Select
         label="Section stands"
         choices={[
@@ -51,9 +81,13 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
         onChange={(id) => change((member) => ({ ...member, roll: Number(id) }))}
       />
       {memberEnds.map((end) => (
-        <EndReleasesField key={end} member={first} end={end} onChange={(freedom, restraint) => change((member) => released(member, end, freedom, restraint))} />
+        <EndReleasesField
+          key={end}
+          member={first}
+          end={end}
+          onChange={(freedom, restraint) => change((member) => released(member, end, freedom, restraint))}
+        />
       ))}
-      {solution && index >= 0 && solution.outcomes[outcome] && members.length === 1 && <MemberCharts solution={solution} outcome={outcome} member={index} display={display} />}
       {section && (
         <>
           <PanelSubtitle>Section, for every member that has it</PanelSubtitle>
@@ -105,7 +139,15 @@ function EndReleasesField({ member, end, onChange }: EndReleasesFieldProps) {
         ))}
       </Row>
       {member.behaviour !== 'truss' && (
-        <QuantityField label="Elastic joint" value={spring} dimension="rotationalSpring" unit={`${display.moment}/rad`} mayBeEmpty placeholder={releases.mz === 'free' ? 'hinged' : 'rigid'} onCommit={(value) => onChange('mz', value ?? 'fixed')} />
+        <QuantityField
+          label="Elastic joint"
+          value={spring}
+          dimension="rotationalSpring"
+          unit={`${display.moment}/rad`}
+          mayBeEmpty
+          placeholder={releases.mz === 'free' ? 'hinged' : 'rigid'}
+          onCommit={(value) => onChange('mz', value ?? 'fixed')}
+        />
       )}
     </Stack>
   );

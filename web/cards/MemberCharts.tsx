@@ -14,10 +14,16 @@ import { PanelSubtitle, Stack } from '../ui/controls';
 import { QuantityField } from '../ui/QuantityField';
 
 const WIDTH = 240;
-const HEIGHT = 44;
+const HEIGHT = 36;
 const SAMPLES = 120;
 
-const STRIPS: readonly { readonly quantity: LineQuantity; readonly name: string; readonly ink: string; readonly unit: (display: DisplayUnits) => string; readonly down: boolean }[] = [
+const STRIPS: readonly {
+  readonly quantity: LineQuantity;
+  readonly name: string;
+  readonly ink: string;
+  readonly unit: (display: DisplayUnits) => string;
+  readonly down: boolean;
+}[] = [
   { quantity: 'N', name: 'Axial', ink: 'var(--draw-tension)', unit: (display) => display.force, down: false },
   { quantity: 'Vy', name: 'Shear', ink: 'var(--draw-shear)', unit: (display) => display.force, down: false },
   { quantity: 'Mz', name: 'Moment', ink: 'var(--draw-moment)', unit: (display) => display.moment, down: true },
@@ -79,7 +85,8 @@ export function MemberCharts({ solution, outcome, member, display }: MemberChart
   const length = solution.structure.lengths[member]!;
   const acts = solution.outcomes[outcome]!;
   const parts = acts.kind === 'envelope' ? acts.parts : [outcome];
-  const read = (quantity: LineQuantity, x: number): { max: number; min: number } => enveloped(parts, (part) => valueAt(solution, solution.linear[part]!, member, quantity, x));
+  const read = (quantity: LineQuantity, x: number): { max: number; min: number } =>
+    enveloped(parts, (part) => valueAt(solution, solution.linear[part]!, member, quantity, x));
 
   return (
     <Stack>
@@ -88,24 +95,57 @@ export function MemberCharts({ solution, outcome, member, display }: MemberChart
         const { max, min } = extremes(solution, outcome, member, quantity);
         const size = Math.max(Math.abs(max.value), Math.abs(min.value));
         const here = read(quantity, ratio * length);
-        const words = here.max === here.min ? showQuantity(here.max, unit(display)) : `${showQuantity(here.min, unit(display))} … ${showQuantity(here.max, unit(display))}`;
+        const words =
+          here.max === here.min
+            ? showQuantity(here.max, unit(display))
+            : `${showQuantity(here.min, unit(display))} … ${showQuantity(here.max, unit(display))}`;
         return (
           <Strip key={quantity}>
             <figcaption>
               <span>{name}</span>
               <b className="number">{words}</b>
             </figcaption>
-            <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} preserveAspectRatio="none" role="img" aria-label={`${name}: from ${showQuantity(min.value, unit(display))} to ${showQuantity(max.value, unit(display))}`}>
+            <svg
+              viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+              preserveAspectRatio="none"
+              role="img"
+              aria-label={`${name}: from ${showQuantity(min.value, unit(display))} to ${showQuantity(max.value, unit(display))}`}
+            >
               {(['max', 'min'] as const).slice(0, acts.kind === 'envelope' ? 2 : 1).map((side) => (
-                <path key={side} d={curve((x) => read(quantity, x)[side], length, size, down)} fill={ink} fillOpacity={0.13} stroke={ink} strokeWidth={1.4} vectorEffect="non-scaling-stroke" />
+                <path
+                  key={side}
+                  d={curve((x) => read(quantity, x)[side], length, size, down)}
+                  fill={ink}
+                  fillOpacity={0.13}
+                  stroke={ink}
+                  strokeWidth={1.4}
+                  vectorEffect="non-scaling-stroke"
+                />
               ))}
-              <path d={`M0 ${HEIGHT / 2}H${WIDTH}`} stroke="var(--draw-member)" strokeWidth={1} vectorEffect="non-scaling-stroke" />
-              <path d={`M${ratio * WIDTH} 0V${HEIGHT}`} stroke="var(--draw-selection)" strokeWidth={1.2} vectorEffect="non-scaling-stroke" />
+              <path
+                d={`M0 ${HEIGHT / 2}H${WIDTH}`}
+                stroke="var(--draw-member)"
+                strokeWidth={1}
+                vectorEffect="non-scaling-stroke"
+              />
+              <path
+                d={`M${ratio * WIDTH} 0V${HEIGHT}`}
+                stroke="var(--draw-selection)"
+                strokeWidth={1.2}
+                vectorEffect="non-scaling-stroke"
+              />
             </svg>
           </Strip>
         );
       })}
-      <Slider aria-label="Distance from the start" minValue={0} maxValue={1} step={0.005} value={ratio} onChange={(value) => setRatio(value as number)}>
+      <Slider
+        aria-label="Distance from the start"
+        minValue={0}
+        maxValue={1}
+        step={0.005}
+        value={ratio}
+        onChange={(value) => setRatio(value as number)}
+      >
         <Track>
           <Thumb />
         </Track>
@@ -123,6 +163,9 @@ export function MemberCharts({ solution, outcome, member, display }: MemberChart
 
 function curve(value: (x: number) => number, length: number, size: number, down: boolean): string {
   const scale = size > 0 ? ((down ? 1 : -1) * (HEIGHT / 2 - 2)) / size : 0;
-  const points = Array.from({ length: SAMPLES + 1 }, (_, i) => `L${((i / SAMPLES) * WIDTH).toFixed(1)} ${(HEIGHT / 2 + scale * value((i / SAMPLES) * length)).toFixed(2)}`);
+  const points = Array.from(
+    { length: SAMPLES + 1 },
+    (_, i) => `L${((i / SAMPLES) * WIDTH).toFixed(1)} ${(HEIGHT / 2 + scale * value((i / SAMPLES) * length)).toFixed(2)}`,
+  );
   return `M0 ${HEIGHT / 2}${points.join('')}L${WIDTH} ${HEIGHT / 2}`;
 }

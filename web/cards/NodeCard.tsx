@@ -16,7 +16,11 @@ export function NodeCard({ nodes }: { readonly nodes: readonly ModelNode[] }) {
   const node = nodes[0]!;
   const support = model.supports.find((one) => one.node === node.id);
   const kind = support ? (kindOf(support) ?? 'other') : 'none';
-  const choices = [{ id: 'none', text: 'No support' }, ...supportKinds.map(({ id, text }) => ({ id, text })), ...(kind === 'other' ? [{ id: 'other', text: 'With springs, or other' }] : [])];
+  const choices = [
+    { id: 'none', text: 'No support' },
+    ...supportKinds.map(({ id, text }) => ({ id, text })),
+    ...(kind === 'other' ? [{ id: 'other', text: 'With springs, or other' }] : []),
+  ];
   const choose = (id: string): void => {
     for (const { id: name } of nodes) {
       const before = model.supports.find((one) => one.node === name);
@@ -28,8 +32,20 @@ export function NodeCard({ nodes }: { readonly nodes: readonly ModelNode[] }) {
     <Stack>
       {nodes.length === 1 && (
         <Columns>
-          <QuantityField label="X" value={node.x} dimension="length" unit={display.length} onCommit={(x) => x !== undefined && editor.edit({ type: 'moveNodes', moves: [{ id: node.id, x, y: node.y }] })} />
-          <QuantityField label="Y" value={node.y} dimension="length" unit={display.length} onCommit={(y) => y !== undefined && editor.edit({ type: 'moveNodes', moves: [{ id: node.id, x: node.x, y }] })} />
+          <QuantityField
+            label="X"
+            value={node.x}
+            dimension="length"
+            unit={display.length}
+            onCommit={(x) => x !== undefined && editor.edit({ type: 'moveNodes', moves: [{ id: node.id, x, y: node.y }] })}
+          />
+          <QuantityField
+            label="Y"
+            value={node.y}
+            dimension="length"
+            unit={display.length}
+            onCommit={(y) => y !== undefined && editor.edit({ type: 'moveNodes', moves: [{ id: node.id, x: node.x, y }] })}
+          />
         </Columns>
       )}
       <Select label="Support" choices={choices} value={kind} onChange={choose} />
@@ -69,7 +85,13 @@ function SupportDetails({ support }: { readonly support: Support }) {
               onChange={(id) => setFreedom(freedom, id === 'spring' ? 1e6 : (id as Restraint))}
             />
             {typeof restraint === 'number' && (
-              <QuantityField label="Stiffness" value={restraint} dimension={spring} unit={spring === 'spring' ? translation : `${display.moment}/rad`} onCommit={(value) => value !== undefined && setFreedom(freedom, value)} />
+              <QuantityField
+                label="Stiffness"
+                value={restraint}
+                dimension={spring}
+                unit={spring === 'spring' ? translation : `${display.moment}/rad`}
+                onCommit={(value) => value !== undefined && setFreedom(freedom, value)}
+              />
             )}
           </Columns>
         );
@@ -94,7 +116,9 @@ function Settlement({ support }: { readonly support: Support }) {
   if (!acting) return null;
   const at = model.loads.findIndex((load) => load.type === 'settlement' && load.node === support.node && load.case === acting.id);
   const load = at < 0 ? undefined : model.loads[at];
-  const holds = (['ux', 'uy'] as const).filter((freedom) => support[freedom] === 'fixed' || (typeof support[freedom] === 'number' && support[freedom] > 0));
+  const holds = (['ux', 'uy'] as const).filter(
+    (freedom) => support[freedom] === 'fixed' || (typeof support[freedom] === 'number' && support[freedom] > 0),
+  );
   if (holds.length === 0) return null;
   return (
     <Columns>
@@ -129,7 +153,9 @@ function Movement({ id }: { readonly id: string }) {
   ];
   if (solution.supported[index]) {
     const units = [display.force, display.force, display.moment];
-    ['Reaction X', 'Reaction Y', 'Couple'].forEach((name, k) => rows.push([name, showNumber(inUnit(linear.reactions[3 * index + k]!, units[k]!)), units[k]!]));
+    ['Reaction X', 'Reaction Y', 'Couple'].forEach((name, k) =>
+      rows.push([name, showNumber(inUnit(linear.reactions[3 * index + k]!, units[k]!)), units[k]!]),
+    );
   }
   return (
     <>

@@ -20,7 +20,14 @@ export interface StoredRevision {
   readonly inverse: (typeof revisions.$inferSelect)['inverse'];
 }
 
-const columns = { id: models.id, projectId: models.projectId, projectName: projects.name, revision: models.revision, content: models.content, updatedAt: models.updatedAt };
+const columns = {
+  id: models.id,
+  projectId: models.projectId,
+  projectName: projects.name,
+  revision: models.revision,
+  content: models.content,
+  updatedAt: models.updatedAt,
+};
 
 export async function listProjects(db: Database): Promise<{ id: string; name: string }[]> {
   return db.select({ id: projects.id, name: projects.name }).from(projects).orderBy(asc(projects.createdAt));
@@ -31,11 +38,19 @@ export async function insertProject(db: Database, id: string, name: string): Pro
 }
 
 export async function listModels(db: Database): Promise<StoredModel[]> {
-  return db.select(columns).from(models).innerJoin(projects, eq(models.projectId, projects.id)).orderBy(asc(models.createdAt), asc(models.id));
+  return db
+    .select(columns)
+    .from(models)
+    .innerJoin(projects, eq(models.projectId, projects.id))
+    .orderBy(asc(models.createdAt), asc(models.id));
 }
 
 export async function findModel(db: Database, id: string): Promise<StoredModel | undefined> {
-  const rows = await db.select(columns).from(models).innerJoin(projects, eq(models.projectId, projects.id)).where(eq(models.id, id));
+  const rows = await db
+    .select(columns)
+    .from(models)
+    .innerJoin(projects, eq(models.projectId, projects.id))
+    .where(eq(models.id, id));
   return rows[0];
 }
 
@@ -51,11 +66,20 @@ export async function deleteModel(db: Database, id: string): Promise<boolean> {
 
 /** The last revisions of a model, oldest first, as many as undo can go back. */
 export async function lastRevisions(db: Database, modelId: string, count: number): Promise<StoredRevision[]> {
-  const rows = await db.select().from(revisions).where(eq(revisions.modelId, modelId)).orderBy(desc(revisions.number)).limit(count);
+  const rows = await db
+    .select()
+    .from(revisions)
+    .where(eq(revisions.modelId, modelId))
+    .orderBy(desc(revisions.number))
+    .limit(count);
   return rows.reverse();
 }
 
-export async function revisionsSince(db: Database, modelId: string, number: number): Promise<{ number: number; label: string; edit: string }[]> {
+export async function revisionsSince(
+  db: Database,
+  modelId: string,
+  number: number,
+): Promise<{ number: number; label: string; edit: string }[]> {
   return db
     .select({ number: revisions.number, label: revisions.label, edit: revisions.edit })
     .from(revisions)
@@ -67,7 +91,13 @@ export async function revisionsSince(db: Database, modelId: string, number: numb
  * Stores a revision and the model it leads to in one transaction, if the model still stands at `base`.
  * Returns false when another edit came first; then nothing is stored.
  */
-export async function storeRevision(db: Database, modelId: string, base: number, content: Model, revision: Omit<StoredRevision, 'number'> & { readonly edit: string }): Promise<boolean> {
+export async function storeRevision(
+  db: Database,
+  modelId: string,
+  base: number,
+  content: Model,
+  revision: Omit<StoredRevision, 'number'> & { readonly edit: string },
+): Promise<boolean> {
   return db.transaction(async (tx) => {
     const number = base + 1;
     const updated = await tx

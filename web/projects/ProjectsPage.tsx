@@ -90,7 +90,11 @@ export function ProjectsPage({ projects }: { readonly projects: readonly Project
   const [faults, setFaults] = useState<readonly Notice[]>([]);
 
   const create = async (body: { project: string; title?: string; file?: string }): Promise<void> => {
-    const response = await fetch('/api/models', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+    const response = await fetch('/api/models', {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(body),
+    });
     const answer = (await response.json()) as { id?: string; faults?: Notice[] };
     if (answer.id !== undefined) router.push(`/models/${answer.id}`);
     else setFaults(answer.faults ?? []);
@@ -120,7 +124,10 @@ export function ProjectsPage({ projects }: { readonly projects: readonly Project
               {project.name}
             </Heading>
             <Button onPress={() => void create({ project: project.id, title: 'New plane model' })}>New plane model</Button>
-            <FileTrigger acceptedFileTypes={['.json', 'application/json']} onSelect={(files) => void files?.[0]?.text().then((file) => create({ project: project.id, file }))}>
+            <FileTrigger
+              acceptedFileTypes={['.json', 'application/json']}
+              onSelect={(files) => void files?.[0]?.text().then((file) => create({ project: project.id, file }))}
+            >
               <Button>From a file</Button>
             </FileTrigger>
           </Row>

@@ -11,7 +11,8 @@ export function hostFault(host: string | null): string | undefined {
 /** Why a write is refused: it must come from a page of this very server, or from no page at all. */
 export function originFault(headers: Headers): string | undefined {
   const origin = headers.get('origin');
-  if (origin !== null && origin !== `http://${headers.get('host')}`) return 'A page of another origin may not change models here.';
+  if (origin !== null && origin !== `http://${headers.get('host')}`)
+    return 'A page of another origin may not change models here.';
   const site = headers.get('sec-fetch-site');
   if (site !== null && site !== 'same-origin' && site !== 'none') return 'A page of another site may not change models here.';
   return undefined;

@@ -4,7 +4,16 @@ import { emptyModel, type Model } from '@rigid-beam/core/model/model';
 import { fault, type Notice } from '@rigid-beam/core/model/notice';
 import { readModelFile } from '@rigid-beam/core/formats/model-file';
 import { database } from '../db/database';
-import { findModel, insertModel, lastRevisions, listProjects, revisionsSince, storeRevision, type StoredModel, type StoredRevision } from '../db/model-repository';
+import {
+  findModel,
+  insertModel,
+  lastRevisions,
+  listProjects,
+  revisionsSince,
+  storeRevision,
+  type StoredModel,
+  type StoredRevision,
+} from '../db/model-repository';
 import type { RevisionKind } from '../db/schema';
 import { newId } from './new-id';
 
@@ -24,7 +33,13 @@ export async function openModel(id: string): Promise<OpenModel | undefined> {
   const stored = await findModel(db, id);
   if (!stored) return undefined;
   const history = await lastRevisions(db, id, UNDO_DEPTH);
-  return { id, projectName: stored.projectName, revision: stored.revision, model: stored.content, history: history.map(({ number, kind, label, patches, inverse }) => ({ number, kind, label, patches, inverse })) };
+  return {
+    id,
+    projectName: stored.projectName,
+    revision: stored.revision,
+    model: stored.content,
+    history: history.map(({ number, kind, label, patches, inverse }) => ({ number, kind, label, patches, inverse })),
+  };
 }
 
 export type Created = { readonly ok: true; readonly id: string } | { readonly ok: false; readonly faults: readonly Notice[] };
@@ -33,7 +48,19 @@ export type Created = { readonly ok: true; readonly id: string } | { readonly ok
 export async function createModel(projectId: string, title: string | undefined, file: string | undefined): Promise<Created> {
   const db = await database();
   if (!(await listProjects(db)).some(({ id }) => id === projectId)) {
-    return { ok: false, faults: [fault({ code: 'broken-reference', path: 'project', value: projectId, what: 'There is no such project', expected: 'the id of a project', remedy: 'Choose a project of the list' })] };
+    return {
+      ok: false,
+      faults: [
+        fault({
+          code: 'broken-reference',
+          path: 'project',
+          value: projectId,
+          what: 'There is no such project',
+          expected: 'the id of a project',
+          remedy: 'Choose a project of the list',
+        }),
+      ],
+    };
   }
   const read = file === undefined ? { model: emptyModel(title ?? 'New model'), notices: [] } : readModelFile(file);
   if (!read.model) return { ok: false, faults: read.notices };
@@ -64,7 +91,8 @@ export async function applyRevision(id: string, base: number, { edit, kind, labe
   const applied = applyIntent(stored.content, intent);
   if (!applied.ok) return { outcome: 'faults', faults: applied.faults };
   const { patches, inverse } = applied;
-  if (await storeRevision(db, id, base, applied.model, { edit, kind, label, patches, inverse })) return { outcome: 'stored', revision: base + 1 };
+  if (await storeRevision(db, id, base, applied.model, { edit, kind, label, patches, inverse }))
+    return { outcome: 'stored', revision: base + 1 };
   const newer = await findModel(db, id);
   return newer ? conflictOf(newer, base, edit) : { outcome: 'missing' };
 }

@@ -29,7 +29,11 @@ export async function readText(request: Request, limit: number): Promise<string 
 }
 
 /** Reads a JSON body into a request class and validates it: all faults come back together as a 400. */
-export async function readRequest<T extends object>(request: Request, type: ClassConstructor<T>, limit = 1_000_000): Promise<Read<T>> {
+export async function readRequest<T extends object>(
+  request: Request,
+  type: ClassConstructor<T>,
+  limit = 1_000_000,
+): Promise<Read<T>> {
   const text = await readText(request, limit);
   if (text === undefined) return { ok: false, response: tooLargeBody(limit) };
   let body: unknown;
@@ -38,7 +42,8 @@ export async function readRequest<T extends object>(request: Request, type: Clas
   } catch {
     return refused('The body is not valid JSON', 'Send a JSON object');
   }
-  if (typeof body !== 'object' || body === null || Array.isArray(body)) return refused('The body is not an object', 'Send a JSON object');
+  if (typeof body !== 'object' || body === null || Array.isArray(body))
+    return refused('The body is not an object', 'Send a JSON object');
   if (tooDeep(body, MAXIMUM_DEPTH)) return refused('The body is nested too deep', `Use at most ${MAXIMUM_DEPTH} levels`);
   const value = plainToInstance(type, body);
   const errors = await validate(value, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
@@ -57,9 +62,20 @@ function tooDeep(value: unknown, levels: number): boolean {
 }
 
 function faultsOf(error: ValidationError, parent: string): Notice[] {
-  const path = /^\d+$/.test(error.property) ? `${parent}[${error.property}]` : parent ? `${parent}.${error.property}` : error.property;
+  const path = /^\d+$/.test(error.property)
+    ? `${parent}[${error.property}]`
+    : parent
+      ? `${parent}.${error.property}`
+      : error.property;
   const own = Object.values(error.constraints ?? {}).map((message) =>
-    fault({ code: 'bad-request', path, value: error.value as unknown, what: message.charAt(0).toUpperCase() + message.slice(1), expected: message, remedy: 'Correct this value' }),
+    fault({
+      code: 'bad-request',
+      path,
+      value: error.value as unknown,
+      what: message.charAt(0).toUpperCase() + message.slice(1),
+      expected: message,
+      remedy: 'Correct this value',
+    }),
   );
   return [...own, ...(error.children ?? []).flatMap((child) => faultsOf(child, path))];
 }

@@ -52,7 +52,12 @@ class NodeMoveRequest {
 }
 
 class MoveNodesRequest extends IntentRequest {
-  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(MANY) @ValidateNested({ each: true }) @Type(() => NodeMoveRequest) moves: NodeMoveRequest[];
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(MANY)
+  @ValidateNested({ each: true })
+  @Type(() => NodeMoveRequest)
+  moves: NodeMoveRequest[];
 }
 
 class StretchRequest extends IntentRequest {

@@ -114,7 +114,12 @@ export class Editor {
       return false;
     }
     const { patches, inverse } = applied;
-    this.store.setState({ model: applied.model, preview: undefined, refusal: [], history: afterRevision(history, kind, { label, patches, inverse }) });
+    this.store.setState({
+      model: applied.model,
+      preview: undefined,
+      refusal: [],
+      history: afterRevision(history, kind, { label, patches, inverse }),
+    });
     this.queue.add({ edit: crypto.randomUUID(), kind, label: label.slice(0, 200), intent });
     this.show(applied.model);
     this.keepSelection(applied.model);
@@ -195,7 +200,12 @@ export class Editor {
 
   private receive(outcome: SolveOutcome): void {
     if ('failure' in outcome) {
-      const notice: Notice = { code: 'program', severity: 'error', message: `The solution failed, which is a fault of the program: ${outcome.failure}`, subjects: [] };
+      const notice: Notice = {
+        code: 'program',
+        severity: 'error',
+        message: `The solution failed, which is a fault of the program: ${outcome.failure}`,
+        subjects: [],
+      };
       this.store.setState({ drawn: { model: outcome.model, results: { status: 'invalid', notices: [notice], mechanisms: [] } } });
       return;
     }
@@ -209,7 +219,9 @@ export class Editor {
     const exists = (subject: Subject): boolean => {
       if (subject.kind === 'load') return subject.index < model.loads.length;
       if (subject.kind === 'support') return model.supports.some(({ node }) => node === subject.id);
-      return subject.kind in lists && lists[subject.kind as 'node' | 'member'].some(({ id }) => 'id' in subject && id === subject.id);
+      return (
+        subject.kind in lists && lists[subject.kind as 'node' | 'member'].some(({ id }) => 'id' in subject && id === subject.id)
+      );
     };
     const kept = this.state.selection.filter(exists);
     if (kept.length < this.state.selection.length) this.select(kept);

@@ -16,7 +16,11 @@ export type StorageState =
   | { readonly status: 'storing' }
   | { readonly status: 'unreachable' }
   | { readonly status: 'refused'; readonly faults: readonly Notice[] }
-  | { readonly status: 'conflict'; readonly revision: number; readonly since: readonly { readonly number: number; readonly label: string }[] };
+  | {
+      readonly status: 'conflict';
+      readonly revision: number;
+      readonly since: readonly { readonly number: number; readonly label: string }[];
+    };
 
 const RETRY_AFTER = 2000;
 const MAXIMUM_KEEPALIVE = 50_000;
@@ -83,7 +87,11 @@ export class StorageQueue {
         keepalive: body.length < MAXIMUM_KEEPALIVE,
       });
       if (response.status === 201) return 'stored';
-      const answer = (await response.json()) as { faults?: Notice[]; revision?: number; since?: { number: number; label: string }[] };
+      const answer = (await response.json()) as {
+        faults?: Notice[];
+        revision?: number;
+        since?: { number: number; label: string }[];
+      };
       if (response.status === 409) return { status: 'conflict', revision: answer.revision ?? 0, since: answer.since ?? [] };
       return response.status >= 500 ? 'unreachable' : { status: 'refused', faults: answer.faults ?? [] };
     } catch {

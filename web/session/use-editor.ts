@@ -32,7 +32,10 @@ export function useDisplay(): DisplayUnits {
 export function actingIndex(state: EditorState): number {
   const { drawn, acting } = state;
   const all = drawn.results?.solution?.outcomes ?? [...drawn.model.cases, ...drawn.model.combinations];
-  return Math.max(0, all.findIndex(({ id }) => id === acting));
+  return Math.max(
+    0,
+    all.findIndex(({ id }) => id === acting),
+  );
 }
 
 /** The solution, when the drawn model has one. */

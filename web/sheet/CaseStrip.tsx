@@ -71,7 +71,12 @@ export function CaseStrip() {
   const all = [...model.cases, ...model.combinations];
   if (all.length === 0) return <Strip aria-label="Cases and combinations">There is no load case yet. Add one in Loads.</Strip>;
   return (
-    <Strip aria-label="Cases and combinations" orientation="horizontal" value={all[acting]?.id ?? null} onChange={(id) => editor.go({ acting: id })}>
+    <Strip
+      aria-label="Cases and combinations"
+      orientation="horizontal"
+      value={all[acting]?.id ?? null}
+      onChange={(id) => editor.go({ acting: id })}
+    >
       {all.map(({ id, title }, index) => (
         <Card key={id} value={id}>
           <Name>
@@ -86,9 +91,25 @@ export function CaseStrip() {
   );
 }
 
-function Sketch({ model, solution, outcome }: { readonly model: Model; readonly solution: Solution | undefined; readonly outcome: number }) {
+function Sketch({
+  model,
+  solution,
+  outcome,
+}: {
+  readonly model: Model;
+  readonly solution: Solution | undefined;
+  readonly outcome: number;
+}) {
   const markup = useMemo(() => sketchMarkup(model, solution, outcome, WIDTH, HEIGHT), [model, solution, outcome]);
-  return <svg width="100%" height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} aria-hidden dangerouslySetInnerHTML={{ __html: markup }} />;
+  return (
+    <svg
+      width="100%"
+      height={HEIGHT}
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      aria-hidden
+      dangerouslySetInnerHTML={{ __html: markup }}
+    />
+  );
 }
 
 /** The figure by which a case is known: its largest moment. */

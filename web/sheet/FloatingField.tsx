@@ -17,7 +17,10 @@ const Float = styled.div`
   box-shadow: 0 3px 10px rgb(0 0 0 / 16%);
 `;
 
-const place = (left: number, top: number): { left: string; top: string } => ({ left: `clamp(4px, ${left - 20}px, calc(100% - 12rem))`, top: `clamp(4px, ${top - 22}px, calc(100% - 6rem))` });
+const place = (left: number, top: number): { left: string; top: string } => ({
+  left: `clamp(4px, ${left - 20}px, calc(100% - 12rem))`,
+  top: `clamp(4px, ${top - 22}px, calc(100% - 6rem))`,
+});
 
 /** A value typed over where it stands. Enter or leaving takes it, Escape leaves all as it was. */
 export function FloatingField({ field, onDone }: { readonly field: InPlaceField; readonly onDone: () => void }) {

@@ -5,8 +5,9 @@ import styled from 'styled-components';
 import { useStore } from 'zustand';
 import { useEditor } from '../session/use-editor';
 import { FloatingField, TypedStep } from './FloatingField';
-import { SheetController, type SheetState } from './controller';
+import { SheetController } from './controller';
 import { SheetItems } from './SheetItems';
+import { SelectTool } from './tools/select-tool';
 import { TitleBlock } from './TitleBlock';
 import { ViewTools } from './ViewTools';
 
@@ -23,7 +24,8 @@ const Canvas = styled.canvas`
   width: 100%;
   height: 100%;
   touch-action: none;
-  outline-offset: -3px;
+  /* Never reached by the keyboard: its items are. */
+  outline: none;
 `;
 
 const HintLine = styled.p`
@@ -47,7 +49,7 @@ export function Sheet({ onReady }: SheetProps) {
   const [controller, setController] = useState<SheetController>();
 
   useEffect(() => {
-    const made = new SheetController(editor, canvas.current!);
+    const made = new SheetController(editor, canvas.current!, (sheet) => new SelectTool(sheet));
     setController(made);
     onReady(made);
     const observer = new ResizeObserver(() => {
@@ -83,11 +85,10 @@ interface LiveProps {
 }
 
 function Live({ controller, canvas }: LiveProps) {
-  const pick = <T,>(read: (state: SheetState) => T): T => useStore(controller.store, read);
-  const hint = pick((state) => state.hint);
-  const field = pick((state) => state.field);
-  const typed = pick((state) => state.typed);
-  const cursor = pick((state) => state.cursor);
+  const hint = useStore(controller.store, (state) => state.hint);
+  const field = useStore(controller.store, (state) => state.field);
+  const typed = useStore(controller.store, (state) => state.typed);
+  const cursor = useStore(controller.store, (state) => state.cursor);
 
   useEffect(() => {
     if (canvas.current) canvas.current.style.cursor = cursor;
@@ -100,7 +101,13 @@ function Live({ controller, canvas }: LiveProps) {
       <SheetItems controller={controller} />
       <ViewTools controller={controller} />
       <TitleBlock />
-      {field && <FloatingField key={`${field.left} ${field.top} ${field.label}`} field={field} onDone={() => controller.openField(undefined)} />}
+      {field && (
+        <FloatingField
+          key={`${field.left} ${field.top} ${field.label}`}
+          field={field}
+          onDone={() => controller.openField(undefined)}
+        />
+      )}
       {typed && <TypedStep field={typed} onDone={() => controller.openTyped(undefined)} />}
     </>
   );

@@ -62,7 +62,10 @@ export function SheetItems({ controller }: { readonly controller: SheetControlle
   };
 
   return (
-    <List ref={list} aria-label="Items of the drawing. Arrow keys go from one to the next; Enter changes a load; Alt and an arrow move a node.">
+    <List
+      ref={list}
+      aria-label="Items of the drawing. Arrow keys go from one to the next; Enter changes a load; Alt and an arrow move a node."
+    >
       {items.map((item, index) => (
         <li key={subjectKey(item.subject)}>
           <Stop

@@ -128,7 +128,13 @@ export function TitleBlock() {
         <span>{display.length === 'm' ? 'dimensions in m' : `dimensions in ${display.length}`}</span>
       </Line>
       <Line>
-        <Quantities selectionMode="single" disallowEmptySelection aria-label="Quantity" selectedKeys={[quantity]} onSelectionChange={(keys) => editor.go({ quantity: [...keys][0] as DiagramQuantity })}>
+        <Quantities
+          selectionMode="single"
+          disallowEmptySelection
+          aria-label="Quantity"
+          selectedKeys={[quantity]}
+          onSelectionChange={(keys) => editor.go({ quantity: [...keys][0] as DiagramQuantity })}
+        >
           {NAMES.map(({ id, text, label }) => (
             <ToggleButton key={id} id={id} aria-label={label}>
               {text}
@@ -138,13 +144,25 @@ export function TitleBlock() {
         <Fill>{RULES[quantity]}</Fill>
       </Line>
       <Line>
-        <ScaleSlider aria-label="Diagram scale" minValue={-2} maxValue={2} step={0.25} value={Math.log2(state.diagramFactor)} onChange={(value) => editor.store.setState({ diagramFactor: 2 ** (value as number) })}>
+        <ScaleSlider
+          aria-label="Diagram scale"
+          minValue={-2}
+          maxValue={2}
+          step={0.25}
+          value={Math.log2(state.diagramFactor)}
+          onChange={(value) => editor.store.setState({ diagramFactor: 2 ** (value as number) })}
+        >
           <Track>
             <Thumb />
           </Track>
         </ScaleSlider>
         <Fill className="number">{scaleWords(state, outcome)}</Fill>
-        <Quantities selectionMode="multiple" aria-label="Shown" selectedKeys={[...(state.values ? ['values'] : []), ...(state.deflected ? ['deflected'] : [])]} onSelectionChange={(keys) => editor.store.setState({ values: keys.has('values'), deflected: keys.has('deflected') })}>
+        <Quantities
+          selectionMode="multiple"
+          aria-label="Shown"
+          selectedKeys={[...(state.values ? ['values'] : []), ...(state.deflected ? ['deflected'] : [])]}
+          onSelectionChange={(keys) => editor.store.setState({ values: keys.has('values'), deflected: keys.has('deflected') })}
+        >
           <ToggleButton id="values">Values</ToggleButton>
           <ToggleButton id="deflected">Deflected</ToggleButton>
         </Quantities>
@@ -175,7 +193,8 @@ function scaleWords(state: EditorState, outcome: number): string {
 }
 
 /** What a moment of this sign does, as engineers say it. */
-const senseWords = (quantity: DiagramQuantity, value: number): string => (quantity !== 'Mz' || value === 0 ? '' : value > 0 ? ', sagging' : ', hogging');
+const senseWords = (quantity: DiagramQuantity, value: number): string =>
+  quantity !== 'Mz' || value === 0 ? '' : value > 0 ? ', sagging' : ', hogging';
 
 function extremeWords(state: EditorState, outcome: number): string {
   const solution = solutionOf(state);

@@ -11,7 +11,6 @@ import type { Editor, EditorState } from '../session/editor';
 import { actingIndex, solutionOf } from '../session/use-editor';
 import { canvasMeasure, paint, readPalette, type Palette } from './paint';
 import type { Tool, ToolPointer } from './tools/tool';
-import { SelectTool } from './tools/select-tool';
 
 /** A field that stands on the drawing, over the text it changes. */
 export interface InPlaceField {
@@ -50,6 +49,8 @@ export interface Snapped {
   readonly node?: string;
 }
 
+const RESTING = 'select';
+
 /** How near something must be to be meant, pixels: a finger is less exact than a mouse. */
 const REACH = { mouse: 7, pen: 9, touch: 18 } as const;
 const SNAP = 10;
@@ -75,11 +76,20 @@ export class SheetController {
   constructor(
     readonly editor: Editor,
     private readonly canvas: HTMLCanvasElement,
+    /** The tool that is in hand whenever no other is. */
+    private readonly restingTool: (sheet: SheetController) => Tool,
   ) {
     this.context = canvas.getContext('2d', { alpha: false })!;
     this.palette = readPalette(canvas);
-    const select = new SelectTool(this);
-    this.store = createStore<SheetState>(() => ({ camera: { x: 0, y: 0, scale: 60, width: 0, height: 0 }, tool: select, hint: select.hint, field: undefined, typed: undefined, cursor: 'default' }));
+    const select = restingTool(this);
+    this.store = createStore<SheetState>(() => ({
+      camera: { x: 0, y: 0, scale: 60, width: 0, height: 0 },
+      tool: select,
+      hint: select.hint,
+      field: undefined,
+      typed: undefined,
+      cursor: 'default',
+    }));
     this.stopListening = editor.store.subscribe((state, before) => this.modelChanged(state, before));
     // Fonts arrive after the first picture; texts are measured again then.
     void document.fonts.ready.then(() => this.refresh());
@@ -116,7 +126,8 @@ export class SheetController {
     if (width === 0) return;
     this.follows = true;
     const found = boundsOf(model.nodes);
-    const box = found && (found.right > found.left || found.top > found.bottom) ? found : { left: -1, right: 9, bottom: -1, top: 5 };
+    const box =
+      found && (found.right > found.left || found.top > found.bottom) ? found : { left: -1, right: 9, bottom: -1, top: 5 };
     const covered = this.editor.state.selection.length > 0 ? CARD_WIDTH : 0;
     const above = fit(box, width, height, { left: 165, right: 75 + covered, top: 84, bottom: 128 + TITLE_BLOCK.height });
     const beside = fit(box, width, height, { left: 165, right: 60 + Math.max(TITLE_BLOCK.width, covered), top: 84, bottom: 140 });
@@ -147,7 +158,7 @@ export class SheetController {
   }
 
   takeSelect(): void {
-    this.take(new SelectTool(this));
+    this.take(this.restingTool(this));
   }
 
   say(hint: string): void {
@@ -174,7 +185,7 @@ export class SheetController {
   key(event: KeyboardEvent): boolean {
     const { tool } = this.store.getState();
     const used = tool.key?.(event) ?? false;
-    if (!used && event.key === 'Escape' && !(tool instanceof SelectTool)) {
+    if (!used && event.key === 'Escape' && tool.name !== RESTING) {
       this.takeSelect();
       return true;
     }
@@ -189,6 +200,7 @@ export class SheetController {
 
   /** Where the text of a thing stands on the sheet, if it is shown. */
   labelOf(matches: (subject: Subject) => boolean): PlacedLabel | undefined {
+    if (this.stale) this.draw();
     return this.placed.find(({ label }) => label.subject !== undefined && matches(label.subject));
   }
 
@@ -217,7 +229,16 @@ export class SheetController {
   }
 
   private modelChanged(state: EditorState, before: EditorState): void {
-    if (state.drawn !== before.drawn && this.follows && !state.preview && state.drawn.model !== before.drawn.model && this.store.getState().tool instanceof SelectTool) this.showAll();
+    // The card comes or goes: the drawing makes room for it while it follows the structure.
+    if (this.follows && state.selection.length > 0 !== before.selection.length > 0) this.showAll();
+    if (
+      state.drawn !== before.drawn &&
+      this.follows &&
+      !state.preview &&
+      state.drawn.model !== before.drawn.model &&
+      this.store.getState().tool.name === RESTING
+    )
+      this.showAll();
     this.refresh();
   }
 
@@ -242,7 +263,14 @@ export class SheetController {
     }
     const overlay = this.store.getState().tool.overlay?.() ?? [];
     const overlayLabels = placeLabels(overlay, camera, canvasMeasure(this.context));
-    paint(this.context, [gridItems(camera), this.items, overlay], [...this.placed, ...overlayLabels], camera, this.palette, this.ratio);
+    paint(
+      this.context,
+      [gridItems(camera), this.items, overlay],
+      [...this.placed, ...overlayLabels],
+      camera,
+      this.palette,
+      this.ratio,
+    );
   }
 
   private view(state: EditorState): View {

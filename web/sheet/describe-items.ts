@@ -21,7 +21,12 @@ export function describeItems(model: Model, solution: Solution | undefined, outc
   const display = { ...defaultDisplay, ...model.display };
   const members = new Map(drawnMembers(model).map((member) => [member.id, member]));
   const nodes = new Map(model.nodes.map((node, index) => [node.id, { ...node, index }]));
-  const items: DescribedItem[] = model.nodes.map((node, i) => ({ subject: { kind: 'node', id: node.id }, text: nodeWords(node, i, display, solution, outcome), x: node.x, y: node.y }));
+  const items: DescribedItem[] = model.nodes.map((node, i) => ({
+    subject: { kind: 'node', id: node.id },
+    text: nodeWords(node, i, display, solution, outcome),
+    x: node.x,
+    y: node.y,
+  }));
   for (const [id, drawn] of members) {
     const member = model.members[drawn.index]!;
     const [x, y] = pointOn(drawn, drawn.length / 2);
@@ -31,7 +36,12 @@ export function describeItems(model: Model, solution: Solution | undefined, outc
   for (const support of model.supports) {
     const node = nodes.get(support.node);
     if (!node) continue;
-    items.push({ subject: { kind: 'support', id: support.node }, text: `Support of node ${support.node}: ${supportWords(support)}${reactionWords(node.index, display, solution, outcome)}`, x: node.x, y: node.y });
+    items.push({
+      subject: { kind: 'support', id: support.node },
+      text: `Support of node ${support.node}: ${supportWords(support)}${reactionWords(node.index, display, solution, outcome)}`,
+      x: node.x,
+      y: node.y,
+    });
   }
   model.loads.forEach((load, index) => {
     const drawn = 'member' in load ? members.get(load.member) : undefined;
@@ -42,7 +52,13 @@ export function describeItems(model: Model, solution: Solution | undefined, outc
   return items;
 }
 
-function nodeWords(node: Model['nodes'][number], index: number, display: DisplayUnits, solution: Solution | undefined, outcome: number): string {
+function nodeWords(
+  node: Model['nodes'][number],
+  index: number,
+  display: DisplayUnits,
+  solution: Solution | undefined,
+  outcome: number,
+): string {
   const place = `Node ${node.id} at ${showQuantity(node.x, display.length)} across, ${showQuantity(node.y, display.length)} up`;
   const linear = solution?.linear[outcome];
   if (!linear) return place;
@@ -69,7 +85,19 @@ export function supportWords(support: Support): string {
   const { ux, uy, rz } = support;
   const held = [ux, uy, rz].map((restraint) => restraint === 'fixed');
   const sprung = [ux, uy, rz].some((restraint) => typeof restraint === 'number' && restraint > 0);
-  const name = sprung ? 'sprung' : held.every(Boolean) ? 'fixed' : held[0] && held[1] ? 'pinned' : held[1] && !held[0] ? 'rolls along X' : held[0] && !held[1] ? 'rolls along Y' : held[2] ? 'rotation held' : 'free';
+  const name = sprung
+    ? 'sprung'
+    : held.every(Boolean)
+      ? 'fixed'
+      : held[0] && held[1]
+        ? 'pinned'
+        : held[1] && !held[0]
+          ? 'rolls along X'
+          : held[0] && !held[1]
+            ? 'rolls along Y'
+            : held[2]
+              ? 'rotation held'
+              : 'free';
   return support.angle ? `${name}, turned by ${support.angle}°` : name;
 }
 
@@ -83,7 +111,22 @@ export function loadWords(load: Load, display: DisplayUnits): string {
 function directionWords(load: Load): string {
   const plan = load.type === 'line' && load.axes === 'projected' ? ' on plan' : '';
   const local = 'axes' in load && load.axes === 'local' ? ' along the member’s own axes' : '';
-  const [x, y] = load.type === 'line' ? [load.from.wx || load.to.wx || 0, load.from.wy || load.to.wy || 0] : load.type === 'node' || load.type === 'point' ? [load.fx ?? 0, load.fy ?? 0] : [0, 0];
-  const way = local ? local : x === 0 && y < 0 ? ' down' : x === 0 && y > 0 ? ' up' : y === 0 && x > 0 ? ' right' : y === 0 && x < 0 ? ' left' : '';
+  const [x, y] =
+    load.type === 'line'
+      ? [load.from.wx || load.to.wx || 0, load.from.wy || load.to.wy || 0]
+      : load.type === 'node' || load.type === 'point'
+        ? [load.fx ?? 0, load.fy ?? 0]
+        : [0, 0];
+  const way = local
+    ? local
+    : x === 0 && y < 0
+      ? ' down'
+      : x === 0 && y > 0
+        ? ' up'
+        : y === 0 && x > 0
+          ? ' right'
+          : y === 0 && x < 0
+            ? ' left'
+            : '';
   return plan + way;
 }

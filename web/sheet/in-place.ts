@@ -26,6 +26,13 @@ export function openInPlace(sheet: SheetController, subject: Subject): void {
     const load = model.loads[subject.index];
     if (!load) return;
     const { label, value, dimension, unit, resized } = loadValue(load, display);
-    sheet.openField({ ...place, label, value, dimension, unit, commit: (next) => editor.edit({ type: 'putLoad', at: subject.index, load: { ...resized(next) } }) });
+    sheet.openField({
+      ...place,
+      label,
+      value,
+      dimension,
+      unit,
+      commit: (next) => editor.edit({ type: 'putLoad', at: subject.index, load: { ...resized(next) } }),
+    });
   }
 }

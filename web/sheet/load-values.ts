@@ -21,16 +21,27 @@ export function loadValue(load: Load, display: DisplayUnits): LoadValue {
     case 'point': {
       const size = Math.hypot(load.fx ?? 0, load.fy ?? 0);
       if (size === 0) {
-        return { label: 'Couple', value: load.mz ?? 0, dimension: 'moment', unit: display.moment, resized: (value) => ({ ...load, mz: value }) };
+        return {
+          label: 'Couple',
+          value: load.mz ?? 0,
+          dimension: 'moment',
+          unit: display.moment,
+          resized: (value) => ({ ...load, mz: value }),
+        };
       }
-      const resized = (value: number): Load => ({ ...load, ...Object.fromEntries(FORCE_KEYS.filter((key) => load[key]).map((key) => [key, (load[key]! * value) / size])) });
+      const resized = (value: number): Load => ({
+        ...load,
+        ...Object.fromEntries(FORCE_KEYS.filter((key) => load[key]).map((key) => [key, (load[key]! * value) / size])),
+      });
       return { label: 'Force', value: size, dimension: 'force', unit: display.force, resized };
     }
     case 'line': {
       const size = Math.max(...[load.from, load.to].map((end) => Math.hypot(end.wx ?? 0, end.wy ?? 0)));
       // A load that was 0 has no direction: it becomes a downward one.
       const scale = (end: typeof load.from, value: number): typeof load.from =>
-        size === 0 ? { ...end, wy: -value } : { ...end, ...(end.wx && { wx: (end.wx * value) / size }), ...(end.wy && { wy: (end.wy * value) / size }) };
+        size === 0
+          ? { ...end, wy: -value }
+          : { ...end, ...(end.wx && { wx: (end.wx * value) / size }), ...(end.wy && { wy: (end.wy * value) / size }) };
       return {
         label: 'Intensity',
         value: size,
@@ -42,13 +53,31 @@ export function loadValue(load: Load, display: DisplayUnits): LoadValue {
     case 'settlement': {
       const key = (['uy', 'ux', 'rz'] as const).find((one) => load[one]) ?? 'uy';
       const turns = key === 'rz';
-      return { label: 'Movement', value: load[key] ?? 0, dimension: turns ? 'angle' : 'length', unit: turns ? 'mrad' : display.deflection, resized: (value) => ({ ...load, [key]: value }) };
+      return {
+        label: 'Movement',
+        value: load[key] ?? 0,
+        dimension: turns ? 'angle' : 'length',
+        unit: turns ? 'mrad' : display.deflection,
+        resized: (value) => ({ ...load, [key]: value }),
+      };
     }
     case 'thermal': {
       const key = load.uniform ? 'uniform' : 'gradientY';
-      return { label: 'Temperature', value: load[key] ?? 0, dimension: key === 'uniform' ? 'temperature' : 'gradient', unit: key === 'uniform' ? 'K' : 'K/m', resized: (value) => ({ ...load, [key]: value }) };
+      return {
+        label: 'Temperature',
+        value: load[key] ?? 0,
+        dimension: key === 'uniform' ? 'temperature' : 'gradient',
+        unit: key === 'uniform' ? 'K' : 'K/m',
+        resized: (value) => ({ ...load, [key]: value }),
+      };
     }
     case 'strain':
-      return { label: 'Too long by', value: load.elongation, dimension: 'length', unit: display.deflection, resized: (value) => ({ ...load, elongation: value }) };
+      return {
+        label: 'Too long by',
+        value: load.elongation,
+        dimension: 'length',
+        unit: display.deflection,
+        resized: (value) => ({ ...load, elongation: value }),
+      };
   }
 }

@@ -37,7 +37,14 @@ export function canvasMeasure(context: CanvasRenderingContext2D): Measure {
 }
 
 /** Paints lists from back to front, then the texts. The canvas has `ratio` device pixels to one of ours. */
-export function paint(context: CanvasRenderingContext2D, lists: readonly DisplayList[], placed: readonly PlacedLabel[], camera: Camera, palette: Palette, ratio: number): void {
+export function paint(
+  context: CanvasRenderingContext2D,
+  lists: readonly DisplayList[],
+  placed: readonly PlacedLabel[],
+  camera: Camera,
+  palette: Palette,
+  ratio: number,
+): void {
   context.setTransform(ratio, 0, 0, ratio, 0, 0);
   context.fillStyle = palette('paper');
   context.fillRect(0, 0, camera.width, camera.height);

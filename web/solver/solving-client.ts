@@ -2,7 +2,8 @@ import * as Comlink from 'comlink';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Solved, Solver } from './solver.worker';
 
-export type SolveOutcome = { readonly model: Model; readonly solved: Solved } | { readonly model: Model; readonly failure: string };
+export type SolveOutcome =
+  { readonly model: Model; readonly solved: Solved } | { readonly model: Model; readonly failure: string };
 
 /** Solves the newest model in a worker: while one is being solved, only the latest of those that follow is kept. */
 export class SolvingClient {

@@ -6,7 +6,9 @@ import { PlainButton } from './controls';
 export function AppearanceButton() {
   const turn = (): void => {
     const root = document.documentElement;
-    const dark = root.dataset.appearance ? root.dataset.appearance === 'night' : window.matchMedia('(prefers-color-scheme: dark)').matches;
+    const dark = root.dataset.appearance
+      ? root.dataset.appearance === 'night'
+      : window.matchMedia('(prefers-color-scheme: dark)').matches;
     const next = dark ? 'day' : 'night';
     root.dataset.appearance = next;
     document.cookie = `appearance=${next}; path=/; max-age=31536000; samesite=strict`;

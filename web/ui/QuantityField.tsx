@@ -64,7 +64,13 @@ export function QuantityField(props: QuantityFieldProps) {
   };
 
   return (
-    <FieldBox value={text} onChange={setDraft} isInvalid={faulty} {...(hideLabel && { 'aria-label': label })} autoFocus={autoFocus ?? false}>
+    <FieldBox
+      value={text}
+      onChange={setDraft}
+      isInvalid={faulty}
+      {...(hideLabel && { 'aria-label': label })}
+      autoFocus={autoFocus ?? false}
+    >
       {!hideLabel && (
         <FieldLabel>
           {label}

@@ -23,7 +23,9 @@ export const Table = styled.table`
   td:first-child {
     text-align: left;
   }
-  tr[data-strong] td {
-    font-weight: 600;
+  td button {
+    min-height: 0;
+    padding: 0 0.3rem;
+    text-decoration: underline;
   }
 `;

@@ -1,6 +1,18 @@
 'use client';
 
-import { Button as AriaButton, Input, Label, ListBox, ListBoxItem, Popover, Select as AriaSelect, SelectValue, Text, TextField, ToggleButton as AriaToggle } from 'react-aria-components';
+import {
+  Button as AriaButton,
+  Input,
+  Label,
+  ListBox,
+  ListBoxItem,
+  Popover,
+  Select as AriaSelect,
+  SelectValue,
+  Text,
+  TextField,
+  ToggleButton as AriaToggle,
+} from 'react-aria-components';
 import styled, { css } from 'styled-components';
 import { unseen } from './theme';
 

@@ -111,7 +111,12 @@ function Conflict({ since }: { readonly since: readonly { readonly label: string
   return (
     <Slip role="alert" data-tone="fault" data-testid="conflict">
       <p>
-        This model was changed in another window: {since.map(({ label }) => label).slice(-3).join('; ') || 'a newer state is stored'}. Your last change here is not stored.
+        This model was changed in another window:{' '}
+        {since
+          .map(({ label }) => label)
+          .slice(-3)
+          .join('; ') || 'a newer state is stored'}
+        . Your last change here is not stored.
       </p>
       <Row>
         <Button onPress={() => void editor.takeNewer('drop')}>Take the newer state</Button>

@@ -47,7 +47,14 @@ export function StageRail() {
   const results = useEditorState((state) => state.drawn.results);
   const model = useModel();
   return (
-    <Rail orientation="vertical" selectionMode="single" disallowEmptySelection aria-label="Stages" selectedKeys={[stage]} onSelectionChange={(keys) => editor.go({ stage: [...keys][0] as Stage })}>
+    <Rail
+      orientation="vertical"
+      selectionMode="single"
+      disallowEmptySelection
+      aria-label="Stages"
+      selectedKeys={[stage]}
+      onSelectionChange={(keys) => editor.go({ stage: [...keys][0] as Stage })}
+    >
       {stages.map((id) => {
         const { count, mark } = standing(id, model, results);
         return (
@@ -72,8 +79,12 @@ const MARKS: Record<Mark, { readonly sign: string; readonly words: string }> = {
 };
 
 function standing(stage: Stage, model: Model, results: EditorState['drawn']['results']): { count: string; mark: Mark } {
-  const faulty = (...codes: string[]): boolean => results?.notices.some(({ code, severity }) => severity === 'error' && codes.includes(code)) ?? false;
-  const counted = (n: number, one: string, many: string, attention: boolean): { count: string; mark: Mark } => ({ count: `${n} ${n === 1 ? one : many}`, mark: attention ? 'attention' : n === 0 ? 'empty' : 'order' });
+  const faulty = (...codes: string[]): boolean =>
+    results?.notices.some(({ code, severity }) => severity === 'error' && codes.includes(code)) ?? false;
+  const counted = (n: number, one: string, many: string, attention: boolean): { count: string; mark: Mark } => ({
+    count: `${n} ${n === 1 ? one : many}`,
+    mark: attention ? 'attention' : n === 0 ? 'empty' : 'order',
+  });
   switch (stage) {
     case 'geometry':
       return counted(model.members.length, 'member', 'members', faulty('zero-length'));
@@ -86,6 +97,8 @@ function standing(stage: Stage, model: Model, results: EditorState['drawn']['res
     case 'combinations':
       return counted(model.combinations.length, 'entry', 'entries', false);
     case 'results':
-      return results?.status === 'solved' ? { count: 'solved', mark: 'order' } : { count: 'none', mark: results ? 'attention' : 'empty' };
+      return results?.status === 'solved'
+        ? { count: 'solved', mark: 'order' }
+        : { count: 'none', mark: results ? 'attention' : 'empty' };
   }
 }

@@ -119,7 +119,9 @@ function useShortcuts(sheet: SheetController | undefined): void {
         return;
       }
       // Controls keep their own keys; the drawing and its items pass theirs on.
-      const onSheet = event.target === document.body || (event.target instanceof HTMLElement && event.target.closest('[aria-label="Sheet"]') !== null);
+      const onSheet =
+        event.target === document.body ||
+        (event.target instanceof HTMLElement && event.target.closest('[aria-label="Sheet"]') !== null);
       if (!typing && (onSheet || event.key === 'Escape') && sheet?.key(event)) event.preventDefault();
     };
     window.addEventListener('keydown', onKey);

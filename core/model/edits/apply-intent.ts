@@ -39,7 +39,8 @@ function patched(model: Model, patches: readonly Patch[]): Change | Notice {
   }
 }
 
-const unfit = (path: string, what: string, remedy: string): Notice => fault({ code: 'unfit-edit', path, value: undefined, what, expected: 'an edit that fits the model', remedy });
+const unfit = (path: string, what: string, remedy: string): Notice =>
+  fault({ code: 'unfit-edit', path, value: undefined, what, expected: 'an edit that fits the model', remedy });
 
 function changed(model: Model, intent: Exclude<Intent, { type: 'patch' }>): Change | Notice {
   let refusal: Notice | undefined;
@@ -66,7 +67,8 @@ function change(draft: Draft<Model>, intent: Exclude<Intent, { type: 'patch' }>)
     case 'moveNodes':
       return move(lists, intent.moves);
     case 'stretch':
-      for (const node of draft.nodes) if (node[intent.axis] >= intent.beyond - 1e-9) node[intent.axis] = rounded(node[intent.axis] + intent.by);
+      for (const node of draft.nodes)
+        if (node[intent.axis] >= intent.beyond - 1e-9) node[intent.axis] = rounded(node[intent.axis] + intent.by);
       return undefined;
     case 'remove':
       return remove(draft, lists, intent.list, intent.keys);
@@ -89,7 +91,8 @@ function put(lists: Lists, list: KeyedList, entry: Readonly<Entry>, key?: string
   const keyName = keyedLists[list];
   const sought = key ?? entry[keyName];
   const at = lists[list].findIndex((item) => item[keyName] === sought);
-  if (at < 0 && key !== undefined) return unfit('key', `There is no “${key}” to change in ${list}`, 'Choose an entry of the list');
+  if (at < 0 && key !== undefined)
+    return unfit('key', `There is no “${key}” to change in ${list}`, 'Choose an entry of the list');
   if (at < 0) lists[list].push({ ...entry });
   else lists[list][at] = { ...entry };
   if (key !== undefined && entry[keyName] !== key) rename(lists, list, key, String(entry[keyName]));
@@ -111,11 +114,15 @@ function rename(lists: Lists, list: KeyedList, from: string, to: string): void {
   for (const combination of lists.combinations) {
     if (Array.isArray(combination.of)) combination.of = combination.of.map((id) => (id === from ? to : id));
     const factors = combination.factors as Record<string, number> | undefined;
-    if (factors && Object.hasOwn(factors, from)) combination.factors = Object.fromEntries(Object.entries(factors).map(([id, factor]) => [id === from ? to : id, factor]));
+    if (factors && Object.hasOwn(factors, from))
+      combination.factors = Object.fromEntries(Object.entries(factors).map(([id, factor]) => [id === from ? to : id, factor]));
   }
 }
 
-function move(lists: Lists, moves: readonly { readonly id: string; readonly x: number; readonly y: number }[]): Notice | undefined {
+function move(
+  lists: Lists,
+  moves: readonly { readonly id: string; readonly x: number; readonly y: number }[],
+): Notice | undefined {
   const nodes = new Map(lists.nodes.map((node) => [node.id, node]));
   for (const { id, x, y } of moves) {
     const node = nodes.get(id);
@@ -131,7 +138,8 @@ function remove(draft: Draft<Model>, lists: Lists, list: KeyedList, keys: readon
   const keyName = keyedLists[list];
   const before = lists[list].length;
   lists[list] = lists[list].filter((item) => !gone.has(item[keyName] as string));
-  if (lists[list].length === before) return unfit('keys', `Nothing of the name ${keys.join(', ')} is left in ${list}`, 'Choose an existing entry');
+  if (lists[list].length === before)
+    return unfit('keys', `Nothing of the name ${keys.join(', ')} is left in ${list}`, 'Choose an existing entry');
   removeDependents(draft, list, gone);
   return undefined;
 }

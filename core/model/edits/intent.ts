@@ -2,7 +2,15 @@ import type { Patch } from 'immer';
 import type { Member, Model, ModelNode } from '../model';
 
 /** Lists of the model whose entries are found by a key of their own. Loads have none and are found by their place. */
-export const keyedLists = { materials: 'id', sections: 'id', nodes: 'id', members: 'id', supports: 'node', cases: 'id', combinations: 'id' } as const;
+export const keyedLists = {
+  materials: 'id',
+  sections: 'id',
+  nodes: 'id',
+  members: 'id',
+  supports: 'node',
+  cases: 'id',
+  combinations: 'id',
+} as const;
 export type KeyedList = keyof typeof keyedLists;
 
 /** Settings of the model as a whole. */
@@ -38,7 +46,9 @@ export function describeIntent(intent: Intent): string {
     case 'putLoad':
       return intent.at === undefined ? 'Add a load' : 'Change a load';
     case 'draw':
-      return intent.members.length > 0 ? `Draw member ${intent.members.map(({ id }) => id).join(', ')}` : `Place node ${intent.nodes.map(({ id }) => id).join(', ')}`;
+      return intent.members.length > 0
+        ? `Draw member ${intent.members.map(({ id }) => id).join(', ')}`
+        : `Place node ${intent.nodes.map(({ id }) => id).join(', ')}`;
     case 'moveNodes':
       return `Move node ${intent.moves.map(({ id }) => id).join(', ')}`;
     case 'stretch':

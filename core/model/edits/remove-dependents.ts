@@ -9,7 +9,9 @@ import type { KeyedList } from './intent';
 export function removeDependents(draft: Draft<Model>, list: KeyedList, gone: ReadonlySet<string>): void {
   switch (list) {
     case 'nodes': {
-      const members = new Set(draft.members.filter((member) => gone.has(member.start) || gone.has(member.end)).map((member) => member.id));
+      const members = new Set(
+        draft.members.filter((member) => gone.has(member.start) || gone.has(member.end)).map((member) => member.id),
+      );
       draft.members = draft.members.filter((member) => !members.has(member.id));
       draft.supports = draft.supports.filter((support) => !gone.has(support.node));
       draft.loads = draft.loads.filter((load) => !('node' in load ? gone.has(load.node) : members.has(load.member)));
@@ -38,7 +40,7 @@ function removeFromCombinations(draft: Draft<Model>, gone: ReadonlySet<string>):
   const emptied = new Set<string>();
   for (const combination of draft.combinations) {
     if (combination.type === 'sum') {
-      for (const id of gone) delete combination.factors[id];
+      combination.factors = Object.fromEntries(Object.entries(combination.factors).filter(([id]) => !gone.has(id)));
       if (Object.keys(combination.factors).length === 0) emptied.add(combination.id);
     } else {
       combination.of = combination.of.filter((id) => !gone.has(id));

@@ -53,7 +53,9 @@ export class ApplyTool implements Tool {
       return node ? [symbolPath(node.x, node.y, circle(9), { closed: true, stroke: 'selection', width: 2 })] : [];
     }
     const member = drawnMembers(model).find(({ id }) => id === pointed.id);
-    return member ? [worldPath([member.x1, member.y1, member.x2, member.y2], { stroke: 'selection', width: 8, opacity: 0.4 })] : [];
+    return member
+      ? [worldPath([member.x1, member.y1, member.x2, member.y2], { stroke: 'selection', width: 8, opacity: 0.4 })]
+      : [];
   }
 
   private find(event: ToolPointer): { id: string; at: number } | undefined {
@@ -74,7 +76,13 @@ export class ApplyTool implements Tool {
   }
 }
 
-function closest(things: readonly { id: string; at: number; distance: number }[], reach: number): { id: string; at: number } | undefined {
-  const best = things.reduce<{ id: string; at: number; distance: number } | undefined>((a, b) => (a && a.distance <= b.distance ? a : b), undefined);
+function closest(
+  things: readonly { id: string; at: number; distance: number }[],
+  reach: number,
+): { id: string; at: number } | undefined {
+  const best = things.reduce<{ id: string; at: number; distance: number } | undefined>(
+    (a, b) => (a && a.distance <= b.distance ? a : b),
+    undefined,
+  );
   return best && best.distance <= reach ? best : undefined;
 }

@@ -9,7 +9,9 @@ import type { SheetController, Snapped } from '../controller';
 import { readStep, STEP_NOTATION } from './read-step';
 import type { Tool, ToolPointer } from './tool';
 
-type State = { readonly name: 'idle' } | { readonly name: 'drawing'; readonly from: { readonly x: number; readonly y: number; readonly node: string } };
+type State =
+  | { readonly name: 'idle' }
+  | { readonly name: 'drawing'; readonly from: { readonly x: number; readonly y: number; readonly node: string } };
 
 /** Places nodes and draws members by clicking, or by typing the way. idle → drawing → drawing …; Escape steps back. */
 export class DrawTool implements Tool {
@@ -22,7 +24,9 @@ export class DrawTool implements Tool {
   constructor(private readonly sheet: SheetController) {}
 
   get hint(): string {
-    return this.state.name === 'idle' ? 'Click where the first node stands.' : `Click the next node, or type ${STEP_NOTATION}. Escape ends the chain.`;
+    return this.state.name === 'idle'
+      ? 'Click where the first node stands.'
+      : `Click the next node, or type ${STEP_NOTATION}. Escape ends the chain.`;
   }
 
   move(event: ToolPointer): void {
@@ -42,7 +46,13 @@ export class DrawTool implements Tool {
       return true;
     }
     if (this.state.name !== 'drawing' || !/^[\d.(-]$/.test(event.key) || event.ctrlKey || event.metaKey) return false;
-    this.sheet.openTyped({ left: this.screen.x, top: this.screen.y, hint: STEP_NOTATION, first: event.key, commit: (text) => this.typed(text) });
+    this.sheet.openTyped({
+      left: this.screen.x,
+      top: this.screen.y,
+      hint: STEP_NOTATION,
+      first: event.key,
+      commit: (text) => this.typed(text),
+    });
     event.preventDefault();
     return true;
   }
@@ -50,7 +60,11 @@ export class DrawTool implements Tool {
   overlay(): Item[] {
     const at = this.pointed;
     if (!at) return [];
-    const mark = symbolPath(at.x, at.y, at.node ? circle(7) : [-6, 0, 6, 0, 0, 0, 0, -6, 0, 6], { stroke: 'selection', width: 1.5, ...(at.node && { closed: true }) });
+    const mark = symbolPath(at.x, at.y, at.node ? circle(7) : [-6, 0, 6, 0, 0, 0, 0, -6, 0, 6], {
+      stroke: 'selection',
+      width: 1.5,
+      ...(at.node && { closed: true }),
+    });
     if (this.state.name === 'idle') return [mark];
     const { from } = this.state;
     const [dx, dy] = [at.x - from.x, at.y - from.y];
@@ -91,7 +105,8 @@ export class DrawTool implements Tool {
   private place(at: Snapped): void {
     const { editor } = this.sheet;
     const { model } = editor.state;
-    const nodes: ModelNode[] = at.node === undefined ? [{ id: nextNumber(model.nodes.map(({ id }) => id)), x: at.x, y: at.y }] : [];
+    const nodes: ModelNode[] =
+      at.node === undefined ? [{ id: nextNumber(model.nodes.map(({ id }) => id)), x: at.x, y: at.y }] : [];
     const node = at.node ?? nodes[0]!.id;
     const from = this.state.name === 'drawing' ? this.state.from.node : undefined;
     if (from === node) return;
@@ -108,7 +123,8 @@ export class DrawTool implements Tool {
       });
     }
     const intent: Intent = { type: 'draw', nodes, members };
-    if (nodes.length + members.length === 0 || editor.edit(intent)) this.enter({ name: 'drawing', from: { x: at.x, y: at.y, node } });
+    if (nodes.length + members.length === 0 || editor.edit(intent))
+      this.enter({ name: 'drawing', from: { x: at.x, y: at.y, node } });
   }
 }
 

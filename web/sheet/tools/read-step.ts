@@ -3,7 +3,8 @@ import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 /** How a way is typed while drawing; shown on the sheet. */
 export const STEP_NOTATION = 'a length · length at degrees · across by up';
 
-export type Step = { readonly ok: true; readonly dx: number; readonly dy: number } | { readonly ok: false; readonly reason: string };
+export type Step =
+  { readonly ok: true; readonly dx: number; readonly dy: number } | { readonly ok: false; readonly reason: string };
 
 /**
  * Reads a way from one node to the next: `3.6` (towards the pointer), `3.6 at 30` (degrees from X, anticlockwise), or `4 by -1.5` (across by up).

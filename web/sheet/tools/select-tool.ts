@@ -126,11 +126,15 @@ export class SelectTool implements Tool {
       return;
     }
     if (subject.kind === 'dimension' || (subject.kind === 'load' && state.onLabel)) {
-      if (subject.kind === 'load') editor.select([subject]);
       openInPlace(this.sheet, subject);
       return;
     }
-    const chosen: Subject = subject.kind === 'extreme' ? { kind: 'member', id: subject.member } : subject.kind === 'reaction' ? { kind: 'support', id: subject.id } : subject;
+    const chosen: Subject =
+      subject.kind === 'extreme'
+        ? { kind: 'member', id: subject.member }
+        : subject.kind === 'reaction'
+          ? { kind: 'support', id: subject.id }
+          : subject;
     if (event.shift) editor.toggle(chosen);
     else editor.select([chosen]);
     this.sheet.keepInSight(event.x);

@@ -1,0 +1,87 @@
+/** A room knows only what lies below it. `from` may not reach `to`. */
+const forbid = (name, from, to, comment) => ({
+  name,
+  severity: 'error',
+  comment,
+  from: { path: from, pathNot: '(\\.test\\.tsx?$)|(^core/testing/)' },
+  to: { path: to },
+});
+
+const core = (rooms) => `^core/(${rooms.join('|')})/`;
+const outside = '^(node_modules/)?(?!node_modules)(react|next|styled-components|@electric-sql|drizzle-orm|zustand|comlink)';
+
+module.exports = {
+  forbidden: [
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    forbid('core-stands-alone', '^core/', '^(drawing|cli|web|e2e|bench)/', 'The core knows no room above it.'),
+    forbid('core-has-no-interface', '^(core|drawing)/', outside, 'No React, no database, no framework below the application.'),
+    forbid(
+      'core-without-node',
+      '^(core|drawing)/',
+      '^(fs|path|os|crypto|http|net|child_process|worker_threads|node:.*)$',
+      'No Node API below the command and the application.',
+    ),
+    forbid('drawing-below-web', '^drawing/', '^(cli|web|e2e|bench)/', 'The drawing knows only the core.'),
+    forbid('command-without-web', '^cli/', '^web/', 'The command knows only core and drawing.'),
+    forbid(
+      'linear-algebra-alone',
+      core(['linear-algebra']),
+      core(['model', 'quantities', 'sections', 'stiffness', 'results', 'stability', 'combinations', 'formats']),
+      'It knows nothing of structures.',
+    ),
+    forbid(
+      'quantities-alone',
+      core(['quantities']),
+      core(['model', 'sections', 'stiffness', 'linear-algebra', 'results', 'stability', 'combinations', 'formats']),
+      'Units know nothing of models.',
+    ),
+    forbid(
+      'model-below',
+      core(['model']),
+      core(['sections', 'stiffness', 'linear-algebra', 'results', 'stability', 'combinations', 'formats']),
+      'What is described knows nothing of how it is solved.',
+    ),
+    forbid(
+      'stiffness-below-results',
+      core(['sections', 'stiffness']),
+      core(['results', 'stability', 'combinations', 'formats']),
+      'Stiffness comes before results.',
+    ),
+    forbid(
+      'stability-beside-results',
+      core(['stability', 'combinations']),
+      core(['results', 'formats']),
+      'Mechanisms and combinations are below the results that use them.',
+    ),
+    forbid('formats-on-top', core(['results']), core(['formats']), 'Results know no file.'),
+    forbid(
+      'database-below-server',
+      '^web/db/',
+      '^web/(server|session|sheet|benches|cards|projects|workspace|ui|app)/',
+      'The database knows no use case.',
+    ),
+    forbid(
+      'browser-without-server',
+      '^web/(session|solver|sheet|benches|cards|workspace|ui)/',
+      '^web/(server|app)/',
+      'What runs in the browser reaches the server only by requests.',
+    ),
+    forbid(
+      'ui-alone',
+      '^web/ui/',
+      '^web/(session|sheet|benches|cards|workspace|projects|server|db|app)/',
+      'The primitives know no model.',
+    ),
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(^|/)(\\.next|dist|node_modules/\\.cache)/' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+      extensions: ['.ts', '.tsx', '.mjs', '.js', '.json'],
+    },
+  },
+};

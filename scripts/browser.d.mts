@@ -1,0 +1,3 @@
+export function findBrowser(): string | undefined;
+export const browserFlags: string[];
+export const NO_BROWSER: string;
