@@ -1,5 +1,5 @@
 import { governing, type Stretch } from '@rigid-beam/core/results/envelope';
-import { evaluate } from '@rigid-beam/core/results/polynomial';
+import { derivative, evaluate, signChanges } from '@rigid-beam/core/results/polynomial';
 import { degreeOf, type LineQuantity } from '@rigid-beam/core/results/quantities';
 import { pieceOf } from '@rigid-beam/core/results/read';
 import type { Solution } from '@rigid-beam/core/results/results';
@@ -65,10 +65,11 @@ function samplesOf(solution: Solution, stretches: readonly Stretch[], quantity: 
         (c) => Math.abs(c) * (to - from) ** 2 < 1e-9 * Math.max(Math.abs(polynomial[0]!), Math.abs(polynomial[1]! * (to - from))),
       );
     const count = straight ? 1 : 20;
-    for (let i = 0; i <= count; i++) {
-      const x = from + ((to - from) * i) / count;
-      samples.push({ x, value: evaluate(polynomial, 0, degreeOf(quantity), x - start) });
-    }
+    const even = Array.from({ length: count + 1 }, (_, i) => from + ((to - from) * i) / count);
+    // The tip of a curve is one of its points, so that the ordinate of an extreme is drawn at its full size.
+    const tips = straight ? [] : signChanges(derivative(polynomial), solution.pieces.to[piece]! - start).map((s) => start + s);
+    const places = [...even, ...tips.filter((x) => x > from && x < to)].sort((p, q) => p - q);
+    for (const x of places) samples.push({ x, value: evaluate(polynomial, 0, degreeOf(quantity), x - start) });
   }
   return samples;
 }

@@ -30,7 +30,7 @@ export function showNumber(value: number, digits = 4): string {
           .replace(/\.?0+e/, 'e')
           .replace('e+', 'e')
       : String(Number(size >= 10 ** (digits - 1) ? value.toFixed(size >= 10 ** digits ? 0 : 1) : value.toPrecision(digits)));
-  return text.replace('-', MINUS);
+  return text.replace(/^-/, MINUS);
 }
 
 /** An SI value in `unit` with the unit behind it. */

@@ -1,0 +1,92 @@
+import { describe, expect, test } from '@jest/globals';
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+
+const root = path.join(__dirname, '..');
+const lintel = path.join(root, 'examples', 'lintel.rbm.json');
+const folder = mkdtempSync(path.join(tmpdir(), 'rigid-beam-command-'));
+
+/** Runs the built command as a user does. */
+function command(args: readonly string[], input?: string): { code: number | null; out: string; err: string } {
+  const result = spawnSync(process.execPath, [path.join(root, 'cli', 'bin', 'rigid-beam.mjs'), ...args], {
+    encoding: 'utf8',
+    maxBuffer: 1 << 28,
+    ...(input !== undefined && { input }),
+  });
+  return { code: result.status, out: result.stdout, err: result.stderr };
+}
+
+function fileOf(change: (model: Record<string, never>) => void): string {
+  const model = JSON.parse(readFileSync(lintel, 'utf8')) as Record<string, never>;
+  change(model);
+  const file = path.join(folder, `model-${Math.round(performance.now() * 1e3)}.rbm.json`);
+  writeFileSync(file, JSON.stringify(model));
+  return file;
+}
+
+describe('rigid-beam solve', () => {
+  test('prints the results file and ends with 0', () => {
+    const { code, out, err } = command(['solve', lintel]);
+    expect([code, err]).toEqual([0, '']);
+    const results = JSON.parse(out) as { status: string; results: Record<string, { members: { b: { stations: unknown[] } } }> };
+    expect(results.status).toBe('solved');
+    expect(Object.keys(results.results)).toEqual(['G', 'Q1', 'Q2', 'Q3', 'C1', 'C2', 'C3', 'C']);
+    expect(results.results.G!.members.b.stations).toHaveLength(21);
+  });
+
+  test('takes stations, cases and standard input', () => {
+    const { code, out } = command(['solve', '-', '--stations', '5', '--case', 'Q1', '--case', 'C'], readFileSync(lintel, 'utf8'));
+    expect(code).toBe(0);
+    const { results } = JSON.parse(out) as { results: Record<string, { members: { a: { stations: { x: number }[] } } }> };
+    expect(Object.keys(results)).toEqual(['Q1', 'C']);
+    expect(results.Q1!.members.a.stations.map(({ x }) => x)).toEqual([0, 0.9, 1.8, 2.7, 3.6]);
+  });
+
+  test('an unstable model ends with 3, its reason on standard error and in the file', () => {
+    const { code, out, err } = command(['solve', fileOf((model) => ((model.supports as { ux?: string }[])[0]!.ux = 'free'))]);
+    expect(code).toBe(3);
+    expect(err).toMatch(/^Fault: The whole structure, nodes 1, 2, 3, 4, can slide along X/);
+    expect(JSON.parse(out)).toMatchObject({ status: 'unstable', mechanisms: [{ harmless: false }] });
+  });
+
+  test('a faulty model ends with 2 and tells every fault', () => {
+    const { code, out, err } = command([
+      'solve',
+      fileOf((model) => Object.assign((model.members as object[])[0]!, { section: 'x', start: 'y' })),
+    ]);
+    expect(code).toBe(2);
+    expect(err.split('\n').filter((line) => line.startsWith('Fault: '))).toHaveLength(2);
+    expect(JSON.parse(out)).toMatchObject({
+      status: 'invalid',
+      notices: [{ path: 'members[0].start' }, { path: 'members[0].section' }],
+    });
+  });
+
+  test.each<[string, readonly string[], RegExp]>([
+    ['a file that is not there', ['solve', 'nowhere.rbm.json'], /there is no such file/],
+    ['a case that is not there', ['solve', lintel, '--case', 'X'], /no case or combination “X”.*Choose one of G, Q1/],
+    ['stations that are no number', ['solve', lintel, '--stations', 'many'], /whole number from 2/],
+    ['an unknown command', ['dance'], /unknown command/],
+  ])('%s ends with 2 and words', (_, args, words) => {
+    const { code, err } = command(args);
+    expect(code).toBe(2);
+    expect(err).toMatch(words);
+    expect(err).not.toMatch(/\n\s+at /);
+  });
+});
+
+describe('rigid-beam check', () => {
+  test('says when there is nothing to say', () =>
+    expect(command(['check', lintel])).toEqual({ code: 0, out: 'No faults.\n', err: '' }));
+
+  test('tells faults without solving, also what is not supported yet', () => {
+    const { code, err, out } = command(['check', fileOf((model) => Object.assign(model, { space: 'space', supports: [] }))]);
+    expect([code, out]).toEqual([2, '']);
+    expect(err).toMatch(/there is no support[\s\S]*Space models cannot be analysed/);
+  });
+
+  test('what is not JSON is a fault, not a crash', () =>
+    expect(command(['check', '-'], '{"format": ')).toMatchObject({ code: 2, err: expect.stringMatching(/not valid JSON/) }));
+});

@@ -1,0 +1,120 @@
+import { describe, expect, test } from '@jest/globals';
+import { checkModel } from '../model/check';
+import { solve } from '../results/solve';
+import { clamp, pin, roller, sketch, type Sketch } from '../testing/build';
+
+const down = (node: string): NonNullable<Sketch['loads']>[number] => ({ type: 'node', node, fy: -1e3 });
+const truss = { behaviour: 'truss' } as const;
+const hinged = { releases: { start: { mz: 'free' }, end: { mz: 'free' } } } as const;
+
+/** A model, what is said of it, how many motions there are, and whether all of them are harmless. */
+const models: readonly (readonly [string, Sketch, RegExp, number, boolean])[] = [
+  ['a beam on rollers', { nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2']], supports: [roller('1'), roller('2')], loads: [down('1')] }, /The whole structure, nodes 1, 2, can slide along X: no support resists/, 1, false],
+  ['a beam on one pin', { nodes: [['1', 2, 1], ['2', 6, 1]], members: [['a', '1', '2']], supports: [pin('1')] }, /can turn about the point X 2 m, Y 1 m: the reactions of all supports pass through one point/, 1, false],
+  ['reactions through one point', { nodes: [['1', 0, 0], ['2', 4, 0], ['3', 2, 2]], members: [['a', '1', '2'], ['b', '2', '3'], ['c', '3', '1']], supports: [{ node: '1', ux: 'fixed', angle: 45 }, { node: '2', ux: 'fixed', angle: 135 }, { node: '3', ux: 'fixed' }] }, /can turn about the point X 2 m, Y 2 m/, 1, false],
+  ['one fixed direction only', { nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2']], supports: [{ node: '1', ux: 'fixed' }] }, /can (slide along Y|turn)/, 2, false],
+  ['an unbraced panel', { nodes: [['1', 0, 0], ['2', 4, 0], ['3', 4, 3], ['4', 0, 3]], members: [['a', '1', '2', truss], ['b', '2', '3', truss], ['c', '3', '4', truss], ['d', '4', '1', truss]], supports: [pin('1'), pin('2')], loads: [{ type: 'node', node: '3', fx: 1 }] }, /folds: nodes [34], [34] can move/, 5, false],
+  ['a beam of three hinges in a row', { nodes: [['1', 0, 0], ['2', 3, 1], ['3', 6, 2]], members: [['a', '1', '2', hinged], ['b', '2', '3', hinged]], supports: [pin('1'), pin('3')], loads: [down('2')] }, /Node 2 can move in the direction 108\.4° from X: no member or support resists in this direction\. Case Q drives it/, 4, false],
+  ['the same without a load', { nodes: [['1', 0, 0], ['2', 3, 1], ['3', 6, 2]], members: [['a', '1', '2', hinged], ['b', '2', '3', hinged]], supports: [pin('1'), pin('3')] }, /Node 2 can move in the direction 108\.4° from X.*held still/, 4, true],
+  ['a truss: every joint spins', { nodes: [['1', 0, 0], ['2', 4, 0], ['3', 2, 3]], members: [['a', '1', '2', truss], ['b', '2', '3', truss], ['c', '3', '1', truss]], supports: [pin('1'), roller('2')], loads: [down('3')] }, /Node 3 can spin: every member that meets there is hinged\. No load drives it/, 3, true],
+  ['a couple on a hinged joint', { nodes: [['1', 0, 0], ['2', 4, 0], ['3', 2, 3]], members: [['a', '1', '2', truss], ['b', '2', '3', truss], ['c', '3', '1', truss]], supports: [pin('1'), roller('2')], loads: [{ type: 'node', node: '3', mz: 5 }] }, /Node 3 can spin.*Case Q drives it/, 3, false],
+  ['a node on no member', { nodes: [['1', 0, 0], ['2', 4, 0], ['9', 1, 1]], members: [['a', '1', '2']], supports: [clamp('1')], loads: [down('2')] }, /Node 9 can (move|spin).*no member meets there/, 3, true],
+  ['a load on a node on no member', { nodes: [['1', 0, 0], ['2', 4, 0], ['9', 1, 1]], members: [['a', '1', '2']], supports: [clamp('1')], loads: [down('9')] }, /Node 9 can move along Y: no member meets there\. Case Q drives it/, 3, false],
+  ['a second part that is not connected', { nodes: [['1', 0, 0], ['2', 4, 0], ['3', 9, 0], ['4', 9, 3]], members: [['a', '1', '2'], ['b', '3', '4']], supports: [clamp('1')], loads: [down('2')] }, /nodes [34], [34] can move/, 3, false],
+  ['a member that slides between its nodes', { nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2', { releases: { start: { ux: 'free' }, end: { ux: 'free' } } }]], supports: [clamp('1'), clamp('2')] }, /Member a can slide along its own axis between its nodes/, 1, false],
+  ['a member that moves across', { nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2', { releases: { start: { mz: 'free', uy: 'free' }, end: { mz: 'free' } } }]], supports: [clamp('1'), clamp('2')] }, /Member a can move across its own axis/, 1, false],
+  ['three hinges and no tie', { nodes: [['1', 0, 0], ['2', 2, 2], ['3', 4, 2], ['4', 6, 0]], members: [['a', '1', '2', hinged], ['b', '2', '3', hinged], ['c', '3', '4', hinged]], supports: [pin('1'), pin('4')], loads: [{ type: 'node', node: '2', fx: 1 }] }, /folds/, 5, false],
+]; // prettier-ignore
+
+describe('mechanisms', () => {
+  test.each(models)('%s', (_, model, words, count, harmless) => {
+    const { model: sound } = checkModel(sketch(model));
+    const results = solve(sound!);
+    expect(results.mechanisms.map(({ description }) => description).join('\n')).toMatch(words);
+    expect(results.mechanisms).toHaveLength(count);
+    expect(results.mechanisms.every((mechanism) => mechanism.harmless)).toBe(harmless);
+    expect(results.status).toBe(harmless ? 'solved' : 'unstable');
+    expect(results.solution === undefined).toBe(!harmless);
+    for (const { freedoms } of results.mechanisms)
+      if (freedoms.length > 0) expect(Math.max(...freedoms.map(({ amount }) => Math.abs(amount)))).toBeCloseTo(1, 9);
+  });
+
+  test('the judgement does not depend on how the structure lies', () => {
+    for (const angle of [0, 0.3, Math.PI / 4, 1.3, Math.PI / 2, 2.5]) {
+      const [c, s] = [Math.cos(angle), Math.sin(angle)];
+      for (const loaded of [true, false]) {
+        const at = (x: number): [number, number] => [c * x, s * x];
+        const model = sketch({
+          nodes: [['1', ...at(0)], ['2', ...at(3)], ['3', ...at(7)]],
+          members: [['a', '1', '2', truss], ['b', '2', '3', truss]],
+          supports: [pin('1'), pin('3')],
+          // Along the bars it is carried; across them nothing resists.
+          loads: [{ type: 'node', node: '2', fx: c * 1e3 - (loaded ? s : 0), fy: s * 1e3 + (loaded ? c : 0) }],
+        }); // prettier-ignore
+        expect(solve(model).status).toBe(loaded ? 'unstable' : 'solved');
+      }
+    }
+  });
+
+  test('soft, but held, is no mechanism: forces stay exact', () => {
+    const r = solve(sketch({ nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2']], supports: [{ node: '1', ux: 'fixed', uy: 1e2, rz: 1e2 }, { node: '2', uy: 1e2 }], loads: [down('2')] })); // prettier-ignore
+    expect(r.status).toBe('solved');
+    expect(r.solution!.linear[0]!.equilibrium.residual).toBeLessThan(1e-9);
+  });
+
+  test('numbers that lost their digits are refused', () => {
+    const r = solve(sketch({ nodes: [['1', 0, 0], ['2', 4, 0], ['3', 8, 0]], members: [['a', '1', '2'], ['b', '2', '3']], supports: [{ node: '1', ux: 'fixed', uy: 1e-6 }, roller('2')], loads: [down('3'), down('1')], section: { A: 1e9, Iz: 1e9 } })); // prettier-ignore
+    expect(r.status).not.toBe('solved');
+    expect(r.notices.at(-1)).toMatchObject({ severity: 'error' });
+  });
+});
+
+describe('what keeps a sound model from being solved is refused by name', () => {
+  const base: Sketch = { nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2']], supports: [clamp('1')] }; // prettier-ignore
+  test.each<[string, Sketch, RegExp]>([
+    ['no support', { ...base, supports: [] }, /Nothing holds the structure: there is no support.*node 1/],
+    ['a support that holds nothing', { ...base, supports: [{ node: '1', ux: 'free', uy: 0 }] }, /there is no support/],
+    ['no member', { ...base, members: [] }, /no member yet/],
+    ['a space model', { ...base, extra: { space: 'space' } }, /Space models cannot be analysed in this version yet/],
+    [
+      'tension-only members',
+      { ...base, members: [['a', '1', '2', { behaviour: 'tensionOnly' }]] },
+      /Tension-only and compression-only members cannot/,
+    ],
+    [
+      'a section of a catalogue',
+      { ...base, extra: { sections: [{ id: 's', catalogue: 'X 100' }] } },
+      /Sections from a catalogue cannot/,
+    ],
+    [
+      'supports with axes of their own',
+      { ...base, supports: [{ node: '1', uy: 'fixed', axes: { x: [1, 0, 0], y: [0, 1, 0] } }] },
+      /axes of their own cannot/,
+    ],
+    ['a frame member without I', { ...base, extra: { sections: [{ id: 's', A: 1 }] } }, /has no Iz, and its members need it/],
+    ['a member on its side without weak I', { ...base, members: [['a', '1', '2', { roll: 90 }]] }, /has no Iy/],
+    [
+      'a shape that cannot be built',
+      { ...base, extra: { sections: [{ id: 's', shape: { type: 'chs', d: 0.1, t: 0.2 } }] } },
+      /cannot be built: the wall is thicker/,
+    ],
+    [
+      'a temperature without expansion',
+      { ...base, loads: [{ type: 'thermal', member: 'a', uniform: 5 }], extra: { materials: [{ id: 'm', E: 1e9 }] } },
+      /no thermal expansion/,
+    ],
+  ])('%s', (_, model, words) => {
+    const { model: sound } = checkModel(sketch(model));
+    const results = solve(sound!);
+    expect(results.status).toBe('invalid');
+    expect(results.solution).toBeUndefined();
+    expect(results.notices.map(({ message }) => message).join()).toMatch(words);
+  });
+
+  test('a truss member without I has its forces, and no bow of its own', () => {
+    const model = sketch({ ...base, members: [['a', '1', '2', truss]], supports: [pin('1'), pin('2')], loads: [{ type: 'line', member: 'a', from: { wy: -1e3 }, to: { wy: -1e3 } }], extra: { sections: [{ id: 's', A: 1e-3 }] } }); // prettier-ignore
+    const { solution } = solve(model);
+    expect(solution!.linear[0]!.coefficients.subarray(14, 20).every((value) => value === 0)).toBe(true);
+    expect(solution!.linear[0]!.reactions[1]).toBeCloseTo(2e3, 6);
+  });
+});

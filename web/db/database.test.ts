@@ -1,0 +1,148 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { spawn } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
+import { homedir, tmpdir } from 'node:os';
+import path from 'node:path';
+import { checkModel } from '@rigid-beam/core/model/check';
+import lintel from '../../examples/lintel.rbm.json';
+import { applyRevision, createModel, openModel } from '../server/models';
+import { closeDatabase, database } from './database';
+import { dataDirectory } from './data-directory';
+import { lockDirectory, LockedError } from './lock';
+import { insertProject, storeRevision } from './model-repository';
+
+const folder = mkdtempSync(path.join(tmpdir(), 'rigid-beam-db-'));
+const migrations = path.join(__dirname, 'migrations');
+
+describe('the data directory', () => {
+  test.each<[Record<string, string>, string, string]>([
+    [{ RIGID_BEAM_DATA: '/data/x' }, 'linux', '/data/x'],
+    [{}, 'linux', path.join(homedir(), '.local', 'share', 'rigid-beam')],
+    [{ XDG_DATA_HOME: '/xdg' }, 'linux', '/xdg/rigid-beam'],
+    [{}, 'darwin', path.join(homedir(), 'Library', 'Application Support', 'rigid-beam')],
+    [{ LOCALAPPDATA: '/local' }, 'win32', '/local/rigid-beam'],
+  ])('%j on %s', (environment, platform, expected) => expect(dataDirectory(environment, platform)).toBe(expected));
+});
+
+describe('the lock', () => {
+  const fresh = (): string => mkdtempSync(path.join(folder, 'lock-'));
+
+  test('is given back, and taken again', () => {
+    const directory = fresh();
+    const unlock = lockDirectory(directory);
+    expect(() => lockDirectory(directory)).toThrow(LockedError);
+    unlock();
+    lockDirectory(directory)();
+  });
+
+  test('refuses while another process lives, and is taken over when it was killed', async () => {
+    const directory = fresh();
+    const other = spawn(process.execPath, ['-e', 'setInterval(() => {}, 1000)']);
+    await new Promise((resolve) => setTimeout(resolve, 100));
+    const started = readFileSync(`/proc/${other.pid}/stat`, 'utf8').split(') ')[1]!.split(' ')[19];
+    writeFileSync(path.join(directory, 'lock.json'), JSON.stringify({ pid: other.pid, started }));
+    expect(() => lockDirectory(directory)).toThrow(new RegExp(`already open in another Rigid Beam \\(process ${other.pid}\\)`));
+    const gone = new Promise((resolve) => other.once('exit', resolve));
+    other.kill('SIGKILL');
+    await gone;
+    lockDirectory(directory)();
+  });
+
+  test('is not fooled by a later process of the same number, nor by a torn file', () => {
+    const directory = fresh();
+    writeFileSync(path.join(directory, 'lock.json'), JSON.stringify({ pid: process.pid, started: '1' }));
+    lockDirectory(directory)();
+    writeFileSync(path.join(directory, 'lock.json'), '{"pi');
+    lockDirectory(directory)();
+  });
+
+  test('an arbiter left by a crash holds nobody up for long', () => {
+    const directory = fresh();
+    writeFileSync(path.join(directory, 'lock.json'), '{}');
+    writeFileSync(path.join(directory, 'lock.arbiter'), '{}');
+    expect(() => lockDirectory(directory)).toThrow(LockedError);
+    const old = new Date(Date.now() - 60_000);
+    utimesSync(path.join(directory, 'lock.arbiter'), old, old);
+    lockDirectory(directory)();
+  });
+});
+
+describe('models in the database', () => {
+  const { model } = checkModel(lintel);
+  let id = '';
+  const edit = (name: string) => ({
+    edit: `edit-${name}`,
+    kind: 'edit' as const,
+    label: name,
+    intent: { type: 'set' as const, settings: { title: name } },
+  });
+
+  beforeAll(async () => {
+    process.env.RIGID_BEAM_DATA = path.join(folder, 'data');
+    process.chdir(path.join(migrations, '..', '..'));
+    await insertProject(await database(), 'p', 'Garden');
+    const created = await createModel('p', undefined, JSON.stringify(lintel));
+    if (!created.ok) throw new Error(created.faults[0]!.message);
+    id = created.id;
+  }, 60_000);
+  afterAll(async () => {
+    await closeDatabase();
+    rmSync(folder, { recursive: true, force: true });
+  });
+
+  test('a file is stored as it is, key order too', async () => {
+    const opened = await openModel(id);
+    expect(opened).toMatchObject({ projectName: 'Garden', revision: 0, history: [] });
+    expect(JSON.stringify(opened!.model)).toBe(JSON.stringify(model));
+  });
+
+  test('edits are stored in order, with what undoes them', async () => {
+    expect(await applyRevision(id, 0, edit('first'))).toEqual({ outcome: 'stored', revision: 1 });
+    expect(await applyRevision(id, 1, edit('second'))).toEqual({ outcome: 'stored', revision: 2 });
+    const opened = await openModel(id);
+    expect(opened!.model.title).toBe('second');
+    expect(opened!.history.map(({ label, inverse }) => [label, inverse[0]!.value])).toEqual([['first', model!.title], ['second', 'first']]); // prettier-ignore
+  });
+
+  test('an edit on an older state is told what came in between, and changes nothing', async () => {
+    expect(await applyRevision(id, 0, edit('late'))).toEqual({ outcome: 'conflict', revision: 2, since: [{ number: 1, label: 'first' }, { number: 2, label: 'second' }] }); // prettier-ignore
+    expect((await openModel(id))!.model.title).toBe('second');
+  });
+
+  test('an edit whose answer was lost is recognised, not doubled', async () => {
+    expect(await applyRevision(id, 1, edit('second'))).toEqual({ outcome: 'stored', revision: 2 });
+    expect((await openModel(id))!.revision).toBe(2);
+  });
+
+  test('two edits on one state at the same time: one is stored, the other told', async () => {
+    const outcomes = await Promise.all([applyRevision(id, 2, edit('left')), applyRevision(id, 2, edit('right'))]);
+    expect(outcomes.map(({ outcome }) => outcome).sort()).toEqual(['conflict', 'stored']);
+    expect(
+      await storeRevision(await database(), id, 2, model!, {
+        edit: 'edit-x',
+        kind: 'edit',
+        label: 'x',
+        patches: [],
+        inverse: [],
+      }),
+    ).toBe(false);
+  });
+
+  test('a faulty edit stores nothing', async () => {
+    const before = await openModel(id);
+    expect(
+      await applyRevision(id, before!.revision, {
+        ...edit('bad'),
+        intent: { type: 'put', list: 'nodes', entry: { id: '1', x: 'here', y: 0 } },
+      }),
+    ).toMatchObject({ outcome: 'faults', faults: [{ path: 'nodes[0].x' }] });
+    expect(await openModel(id)).toEqual(before);
+  });
+
+  test('what does not exist is said so', async () => {
+    expect(await applyRevision('nothing', 0, edit('x'))).toEqual({ outcome: 'missing' });
+    expect(await openModel('nothing')).toBeUndefined();
+    expect(await createModel('nowhere', 'x', undefined)).toMatchObject({ ok: false, faults: [{ path: 'project' }] });
+    expect(await createModel('p', undefined, '{')).toMatchObject({ ok: false, faults: [{ code: 'not-json' }] });
+  });
+});

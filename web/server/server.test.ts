@@ -1,0 +1,83 @@
+import { describe, expect, test } from '@jest/globals';
+import { hostFault, originFault } from './guard';
+import { readRequest, readText } from './read-request';
+import { CreateModelRequest, RevisionRequest } from './requests';
+
+const request = (body: string): Request => new Request('http://localhost/api', { method: 'POST', body });
+const good = { base: 0, edit: 'edit-0001', kind: 'edit', label: 'x', intent: { type: 'set', settings: { title: 'x' } } };
+
+async function faults(body: unknown): Promise<string[]> {
+  const read = await readRequest(request(typeof body === 'string' ? body : JSON.stringify(body)), RevisionRequest);
+  if (read.ok) return [];
+  expect(read.response.status).toBe(400);
+  const answer = (await read.response.json()) as { faults: { path: string; message: string }[] };
+  return answer.faults.map(({ path, message }) => `${path}: ${message}`);
+}
+
+describe('requests', () => {
+  test.each<[string, object]>([
+    ['put', { type: 'put', list: 'nodes', entry: { id: '1' } }],
+    ['putLoad', { type: 'putLoad', load: { type: 'node' }, at: 0 }],
+    ['draw', { type: 'draw', nodes: [{ id: '1', x: 0, y: 0 }], members: [] }],
+    ['moveNodes', { type: 'moveNodes', moves: [{ id: '1', x: 0, y: 0 }] }],
+    ['stretch', { type: 'stretch', axis: 'x', beyond: 1, by: 2 }],
+    ['remove', { type: 'remove', list: 'members', keys: ['a'] }],
+    ['removeLoads', { type: 'removeLoads', at: [0] }],
+    ['set', { type: 'set', settings: {} }],
+    ['patch', { type: 'patch', patches: [] }],
+  ])('an intent to %s passes as it is', async (_, intent) => {
+    const read = await readRequest(request(JSON.stringify({ ...good, intent })), RevisionRequest);
+    expect(read.ok && JSON.parse(JSON.stringify(read.value.intent))).toEqual(intent);
+  });
+
+  test.each<[string, unknown, RegExp]>([
+    ['no JSON', '{', /not valid JSON/],
+    ['a list', '[]', /not an object/],
+    ['a wrong base', { ...good, base: 1.5 }, /^base:/],
+    ['a wrong kind', { ...good, kind: 'wish' }, /^kind:/],
+    ['an unknown key', { ...good, admin: true }, /admin/],
+    ['an unknown intent', { ...good, intent: { type: 'explode' } }, /^intent\.type:/],
+    ['no intent', { ...good, intent: null }, /^intent:/],
+    [
+      'a move to nowhere',
+      { ...good, intent: { type: 'moveNodes', moves: [{ id: '1', x: 'a', y: 1 }] } },
+      /^intent\.moves\[0\]\.x:/,
+    ],
+    ['a list that does not exist', { ...good, intent: { type: 'remove', list: 'walls', keys: ['1'] } }, /^intent\.list:/],
+    ['an axis that does not exist', { ...good, intent: { type: 'stretch', axis: 'w', beyond: 0, by: 1 } }, /^intent\.axis:/],
+    ['nothing to remove', { ...good, intent: { type: 'remove', list: 'nodes', keys: [] } }, /^intent\.keys:/],
+  ])('%s is refused with where and why', async (_, body, words) => expect((await faults(body)).join('\n')).toMatch(words));
+
+  test('all faults come together', async () =>
+    expect((await faults({ base: -1, kind: 1, edit: '', label: 2, intent: good.intent })).length).toBeGreaterThanOrEqual(4));
+
+  test('size and depth are bounded', async () => {
+    expect(await readText(request('x'.repeat(101)), 100)).toBeUndefined();
+    expect(await readText(request('x'.repeat(100)), 100)).toHaveLength(100);
+    const read = await readRequest(request(JSON.stringify({ project: 'x'.repeat(200) })), CreateModelRequest, 50);
+    expect(!read.ok && read.response.status).toBe(413);
+    let deep: unknown = 1;
+    for (let i = 0; i < 40; i++) deep = { deep };
+    expect((await faults({ ...good, intent: { type: 'set', settings: deep } })).join()).toMatch(/nested too deep/);
+  });
+});
+
+describe('the guard', () => {
+  test.each([
+    ['127.0.0.1:3000', true],
+    ['localhost:3000', true],
+    ['LOCALHOST', true],
+    ['[::1]:3000', true],
+    ['evil.example:3000', false],
+    ['127.0.0.1.evil.example', false],
+    [null, false],
+  ])('host %p', (host, fine) => expect(hostFault(host) === undefined).toBe(fine));
+
+  test.each<[Record<string, string>, boolean]>([
+    [{ host: 'localhost:3000' }, true],
+    [{ host: 'localhost:3000', origin: 'http://localhost:3000', 'sec-fetch-site': 'same-origin' }, true],
+    [{ host: 'localhost:3000', origin: 'http://localhost:4000' }, false],
+    [{ host: 'localhost:3000', origin: 'null' }, false],
+    [{ host: 'localhost:3000', 'sec-fetch-site': 'cross-site' }, false],
+  ])('a write with %j', (headers, fine) => expect(originFault(new Headers(headers)) === undefined).toBe(fine));
+});

@@ -1,0 +1,139 @@
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import fc from 'fast-check';
+import { afterRevision, emptyHistory, historyOf, type Step } from './history';
+import { StorageQueue, type PendingEdit, type StorageState } from './storage';
+import { addressOfPlace, placeOfAddress, stages } from './view-state';
+
+const step = (label: string): Step => ({ label, patches: [{ op: 'replace', path: ['title'], value: label }], inverse: [] });
+
+describe('undo and redo', () => {
+  test('move one step between two piles; a new edit clears what could be redone', () => {
+    let history = ['a', 'b', 'c'].reduce((before, label) => afterRevision(before, 'edit', step(label)), emptyHistory);
+    history = afterRevision(history, 'undo', step('c'));
+    history = afterRevision(history, 'undo', step('b'));
+    expect([history.undo.map(({ label }) => label), history.redo.map(({ label }) => label)]).toEqual([['a'], ['c', 'b']]);
+    history = afterRevision(history, 'redo', step('b'));
+    expect([history.undo.map(({ label }) => label), history.redo.map(({ label }) => label)]).toEqual([['a', 'b'], ['c']]); // prettier-ignore
+    expect(afterRevision(history, 'edit', step('d')).redo).toEqual([]);
+  });
+
+  test('an undo older than what was loaded can be redone', () => {
+    const undone = historyOf([
+      { kind: 'undo', label: 'old', patches: [{ op: 'add', path: ['x'], value: 1 }], inverse: [{ op: 'remove', path: ['x'] }] },
+    ]);
+    expect(undone.undo).toEqual([]);
+    expect(undone.redo[0]).toMatchObject({ label: 'old', patches: [{ op: 'remove' }], inverse: [{ op: 'add' }] });
+  });
+
+  test('is the same when it is rebuilt from stored revisions', () => {
+    fc.assert(
+      fc.property(fc.array(fc.constantFrom('edit', 'undo', 'redo'), { maxLength: 30 }), (kinds) => {
+        let history = emptyHistory;
+        const stored: (Step & { kind: 'edit' | 'undo' | 'redo' })[] = [];
+        kinds.forEach((kind, i) => {
+          if ((kind === 'undo' && history.undo.length === 0) || (kind === 'redo' && history.redo.length === 0)) return;
+          const revision = { ...step(String(i)), kind: kind as 'edit' };
+          stored.push(revision);
+          history = afterRevision(history, revision.kind, revision);
+        });
+        expect(historyOf(stored)).toEqual(history);
+      }),
+    );
+  });
+});
+
+describe('the address', () => {
+  test('holds stage, acting case and quantity, and reads back', () => {
+    for (const stage of stages) {
+      const place = { stage, acting: 'Q 1&2', quantity: 'Vy' as const };
+      expect(placeOfAddress(addressOfPlace(place))).toEqual(place);
+    }
+  });
+
+  test('what it does not know becomes the beginning', () =>
+    expect(placeOfAddress('?stage=cellar&quantity=heat')).toEqual({ stage: 'geometry', acting: undefined, quantity: 'Mz' }));
+});
+
+describe('storing edits', () => {
+  const answers: (() => Promise<Response>)[] = [];
+  const sent: { base: number; label: string }[] = [];
+  const original = globalThis.fetch;
+  beforeEach(() => {
+    jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'nextTick', 'setImmediate'] });
+    globalThis.fetch = ((_: string, { body }: { body: string }) => {
+      sent.push(JSON.parse(body) as never);
+      return answers.shift()!();
+    }) as never;
+  });
+  afterEach(() => {
+    jest.useRealTimers();
+    globalThis.fetch = original;
+    answers.length = sent.length = 0;
+  });
+  const answer = (status: number, body: unknown = {}): void =>
+    void answers.push(() => Promise.resolve(Response.json(body, { status })));
+  const away = (): void => void answers.push(() => Promise.reject(new Error('refused')));
+  const edit = (label: string): PendingEdit => ({
+    edit: `edit-${label}`,
+    kind: 'edit',
+    label,
+    intent: { type: 'set', settings: { title: label } },
+  });
+  const settled = async (): Promise<void> => {
+    for (let i = 0; i < 12; i++) await new Promise((resolve) => setImmediate(resolve));
+  };
+  const begin = (): { queue: StorageQueue; states: StorageState[] } => {
+    const states: StorageState[] = [];
+    return { queue: new StorageQueue('m', 7, (state) => states.push(state)), states };
+  };
+
+  test('one after the other, each on top of the one before', async () => {
+    const { queue, states } = begin();
+    answer(201);
+    answer(201);
+    queue.add(edit('a'));
+    queue.add(edit('b'));
+    await settled();
+    expect(sent.map(({ base, label }) => [base, label])).toEqual([[7, 'a'], [8, 'b']]); // prettier-ignore
+    expect(states.map(({ status }) => status)).toEqual(['storing', 'stored']);
+  });
+
+  test('tries again while the server is away or failing, and loses nothing', async () => {
+    const { queue, states } = begin();
+    away();
+    answer(503);
+    answer(201);
+    queue.add(edit('a'));
+    await settled();
+    expect(states.at(-1)).toEqual({ status: 'unreachable' });
+    await jest.advanceTimersByTimeAsync(2000);
+    await settled();
+    await jest.advanceTimersByTimeAsync(2000);
+    await settled();
+    expect(sent.map(({ base }) => base)).toEqual([7, 7, 7]);
+    expect(states.at(-1)).toEqual({ status: 'stored' });
+  });
+
+  test('stops at a conflict, keeps what was not stored, and begins again from the newer state', async () => {
+    const { queue, states } = begin();
+    answer(409, { revision: 9, since: [{ number: 8, label: 'elsewhere' }] });
+    queue.add(edit('a'));
+    queue.add(edit('b'));
+    await settled();
+    expect(states.at(-1)).toMatchObject({ status: 'conflict', revision: 9, since: [{ label: 'elsewhere' }] });
+    expect(queue.unsent.map(({ label }) => label)).toEqual(['a', 'b']);
+    queue.restart(9);
+    answer(201);
+    queue.add(edit('c'));
+    await settled();
+    expect(sent.at(-1)).toMatchObject({ base: 9, label: 'c' });
+  });
+
+  test('a refused edit stops with its reasons', async () => {
+    const { queue, states } = begin();
+    answer(400, { faults: [{ message: 'no' }] });
+    queue.add(edit('a'));
+    await settled();
+    expect(states.at(-1)).toMatchObject({ status: 'refused', faults: [{ message: 'no' }] });
+  });
+});

@@ -1,0 +1,127 @@
+import { describe, expect, test } from '@jest/globals';
+import { checkModel } from '@rigid-beam/core/model/check';
+import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
+import type { Load } from '@rigid-beam/core/model/model';
+import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { solve } from '@rigid-beam/core/results/solve';
+import rib from '../../examples/glasshouse-rib.rbm.json';
+import lintel from '../../examples/lintel.rbm.json';
+import { kindOf, supportKinds, supportOf } from '../benches/support-kinds';
+import { buffersOf } from '../solver/buffers';
+import { describeItems, supportWords } from './describe-items';
+import { loadValue } from './load-values';
+import { removalOf } from './removal';
+import { readStep } from './tools/read-step';
+
+const model = checkModel(lintel).model!;
+
+describe('a way typed while drawing', () => {
+  const way = (text: string, toward = 0): [number, number] | string => {
+    const step = readStep(text, 'm', toward);
+    return step.ok ? [Number(step.dx.toFixed(9)), Number(step.dy.toFixed(9))] : step.reason;
+  };
+  test.each<[string, number, [number, number]]>([
+    ['3.6', 0, [3.6, 0]],
+    ['3.6', Math.PI / 2, [0, 3.6]],
+    ['2*1.8 m', 0, [3.6, 0]],
+    ['5 at 90', 0, [0, 5]],
+    ['2 at 30 deg', 1, [1.732050808, 1]],
+    ['10 ft at -90', 0, [0, -3.048]],
+    ['4 by -1.5', 2, [4, -1.5]],
+    ['400 cm by 18/12', 0, [4, 1.5]],
+  ])('%s', (text, toward, expected) => expect(way(text, toward)).toEqual(expected));
+
+  test.each([
+    ['', /nothing is written/],
+    ['long', /“long” is no length/],
+    ['3 at up', /“up” is no angle/],
+    ['3 by', /“” is no length/],
+    ['0', /has no length/],
+    ['3 kN at 20', /no length/],
+  ])('%p is refused', (text, words) => expect(way(text)).toMatch(words));
+});
+
+describe('the one number of a load', () => {
+  const resize = (load: object, value: number): unknown =>
+    loadValue({ case: 'Q', ...load } as Load, defaultDisplay).resized(value);
+  test.each<[object, number, object]>([
+    [{ type: 'line', member: 'a', from: { wy: -6e3 }, to: { wy: -6e3 } }, 15e3, { from: { wy: -15e3 }, to: { wy: -15e3 } }],
+    [
+      { type: 'line', member: 'a', from: { at: 0.2, wy: -2e3 }, to: { wy: -4e3 } },
+      8e3,
+      { from: { at: 0.2, wy: -4e3 }, to: { wy: -8e3 } },
+    ],
+    [{ type: 'line', member: 'a', from: {}, to: {} }, 5e3, { from: { wy: -5e3 }, to: { wy: -5e3 } }],
+    [{ type: 'point', member: 'a', at: 0.5, fx: 3e3, fy: -4e3 }, 10e3, { fx: 6e3, fy: -8e3, at: 0.5 }],
+    [{ type: 'node', node: '1', mz: 4e3 }, -2e3, { mz: -2e3 }],
+    [{ type: 'settlement', node: '1', ux: 0.01 }, 0.02, { ux: 0.02 }],
+    [{ type: 'thermal', member: 'a', gradientY: 10 }, 30, { gradientY: 30 }],
+    [{ type: 'strain', member: 'a', elongation: 0.001 }, 0.002, { elongation: 0.002 }],
+  ])('%j takes %p', (load, value, expected) => expect(resize(load, value)).toMatchObject(expected));
+});
+
+describe('removing a selection', () => {
+  test('leaves out what goes with its nodes, loads first', () => {
+    const intents = removalOf(model, [{ kind: 'node', id: '4' }, { kind: 'member', id: 'c' }, { kind: 'member', id: 'a' }, { kind: 'support', id: '1' }, { kind: 'load', index: 0 }]); // prettier-ignore
+    expect(intents).toEqual([
+      { type: 'removeLoads', at: [0] },
+      { type: 'remove', list: 'supports', keys: ['1'] },
+      { type: 'remove', list: 'members', keys: ['a'] },
+      { type: 'remove', list: 'nodes', keys: ['4'] },
+    ]);
+    let left = model;
+    for (const intent of intents) {
+      const applied = applyIntent(left, intent);
+      if (!applied.ok) throw new Error(applied.faults[0]!.message);
+      left = applied.model;
+    }
+    expect([left.nodes.length, left.members.length, left.supports.length]).toEqual([3, 1, 2]);
+  });
+});
+
+describe('the drawing in words', () => {
+  test('names every node, member, support and load with its values', () => {
+    const { solution } = solve(model);
+    const items = describeItems(model, solution, 3);
+    expect(items).toHaveLength(4 + 3 + 3 + 6);
+    expect(items.map(({ text }) => text)).toEqual(
+      expect.arrayContaining([
+        expect.stringMatching(/^Node 4 at 9\.9 m across, 0 m up; moves 0 mm right, [\d.]+ mm down$/),
+        expect.stringMatching(
+          /^Member c from node 3 to node 4, 1\.5 m long, section lintel; axial force 0 kN to 0 kN, moment −6 kN·m to 0 kN·m$/,
+        ),
+        expect.stringMatching(/^Support of node 2: rolls along X; reaction 0 kN to the right, −2\.083 kN up, 0 kN·m$/),
+        'Intensity 12 kN/m down on member a, case Q1',
+        'Force 4 kN down on member c, case Q3',
+      ]),
+    );
+    expect(describeItems(model, undefined, 0)).toHaveLength(16);
+  });
+
+  test('says the kind of a load', () => {
+    const words = describeItems(checkModel(rib).model!, undefined, 0).map(({ text }) => text);
+    expect(words).toContain('Intensity 1.2 kN/m on plan down on member a, case S');
+    expect(words).toContain('Intensity 1.5 kN/m along the member’s own axes on member a, case W');
+  });
+});
+
+describe('supports by name', () => {
+  test('each kind is recognised, and keeps the slope of the one before', () => {
+    for (const { id, text } of supportKinds) {
+      const support = supportOf(id, '1', { node: '1', uy: 'fixed', angle: 20 });
+      expect(kindOf(support)).toBe(id);
+      expect(support.angle).toBe(20);
+      if (id === 'pinned' || id === 'fixed') expect(supportWords(supportOf(id, '1'))).toBe(text.toLowerCase());
+    }
+    expect(kindOf({ node: '1', uy: 3e5 })).toBeUndefined();
+    expect(supportWords({ node: '1', uy: 3e5, angle: 10 })).toBe('sprung, turned by 10°');
+  });
+});
+
+test('every buffer of the results is transferred, once', () => {
+  const { solution } = solve(model);
+  const buffers = buffersOf(solution);
+  expect(new Set(buffers).size).toBe(buffers.length);
+  for (const { coefficients, ends } of solution!.linear.filter((one) => one !== undefined))
+    expect(buffers).toEqual(expect.arrayContaining([coefficients.buffer, ends.buffer]));
+});
