@@ -13,8 +13,19 @@ export interface Governing {
   readonly min: { readonly value: number; readonly member: number; readonly x: number; readonly from: number };
 }
 
+/** What was found for a solution; several views ask for the same figures. */
+const found = new WeakMap<Solution, Map<string, Governing | undefined>>();
+
 /** Exact extremes of a quantity over all members; undefined where there is no member. */
 export function governingValues(solution: Solution, outcome: number, quantity: LineQuantity): Governing | undefined {
+  let known = found.get(solution);
+  if (!known) found.set(solution, (known = new Map()));
+  const key = `${outcome} ${quantity}`;
+  if (!known.has(key)) known.set(key, findGoverning(solution, outcome, quantity));
+  return known.get(key);
+}
+
+function findGoverning(solution: Solution, outcome: number, quantity: LineQuantity): Governing | undefined {
   let result: Governing | undefined;
   solution.structure.names.members.forEach((_, member) => {
     const { max, min } = extremes(solution, outcome, member, quantity);

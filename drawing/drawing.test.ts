@@ -22,8 +22,19 @@ const ribModel = checkModel(rib).model!;
 const lintelModel = checkModel(lintel).model!;
 const solutionOf = (model: Model) => solve(model).solution!;
 const view: View = {
-  outcome: 0, quantity: 'Mz', diagramFactor: 1, values: true, deflected: true, reactions: true, loads: true, dimensions: true, names: true, selection: [], scale: 60, weight: 1,
-}; // prettier-ignore
+  outcome: 0,
+  quantity: 'Mz',
+  diagramFactor: 1,
+  values: true,
+  deflected: true,
+  reactions: true,
+  loads: true,
+  dimensions: true,
+  names: true,
+  selection: [],
+  scale: 60,
+  weight: 1,
+};
 const camera = fit({ left: 0, right: 9.9, bottom: 0, top: 0 }, 936, 640, { left: 150, right: 60, top: 80, bottom: 200 });
 const labels = (items: readonly Item[]): Label[] => items.filter((item): item is Label => item.kind === 'label');
 const paths = (items: readonly Item[]): Path[] => items.filter((item): item is Path => item.kind === 'path');
@@ -58,10 +69,17 @@ describe('the camera', () => {
 });
 
 describe('round numbers', () => {
-  test.each([[0.13, 0.1, 0.2], [1, 1, 1], [2.3, 2, 5], [7, 5, 10], [99, 50, 100], [0.0005, 0.0005, 0.0005]])('%p lies between %p and %p', (x, below, above) => {
+  test.each([
+    [0.13, 0.1, 0.2],
+    [1, 1, 1],
+    [2.3, 2, 5],
+    [7, 5, 10],
+    [99, 50, 100],
+    [0.0005, 0.0005, 0.0005],
+  ])('%p lies between %p and %p', (x, below, above) => {
     expect(niceBelow(x)).toBeCloseTo(below, 12);
     expect(niceAbove(x)).toBeCloseTo(above, 12);
-  }); // prettier-ignore
+  });
 
   test('the grid refines as one zooms in, and never below a millimetre', () => {
     const steps = [1, 10, 60, 200, 2000, 1e6].map(gridStep);
@@ -77,7 +95,14 @@ describe('round numbers', () => {
 describe('dimensions', () => {
   test('levels closer than a millimetre are one', () => expect(levels([3, 0, 3.0004, 1])).toEqual([0, 1, 3]));
 
-  test.each([[3.6, 'm', '3.60'], [4.8125, 'm', '4.813'], [12, 'm', '12.00'], [3.6, 'mm', '3600'], [1.905, 'ft', '6.25'], [0.5, 'cm', '50']])('%p in %s reads %p', (metres, unit, text) => expect(showDimension(metres, unit)).toBe(text)); // prettier-ignore
+  test.each([
+    [3.6, 'm', '3.60'],
+    [4.8125, 'm', '4.813'],
+    [12, 'm', '12.00'],
+    [3.6, 'mm', '3600'],
+    [1.905, 'ft', '6.25'],
+    [0.5, 'cm', '50'],
+  ])('%p in %s reads %p', (metres, unit, text) => expect(showDimension(metres, unit)).toBe(text));
 
   test('a string of bays and the whole below it, each a thing to type over', () => {
     const texts = labels(dimensionItems(lintelModel, view));
@@ -101,7 +126,12 @@ describe('the drawing of a model', () => {
     expect(values.map(({ text }) => text)).toEqual(
       expect.arrayContaining(['−12.72 kN·m', '4.839 kN·m', '8.352 kN·m', '−7.089 kN·m']),
     );
-    expect(values.filter(({ role }) => role === 'extreme').map(({ text }) => text).sort()).toEqual(['8.352 kN·m', '−12.72 kN·m']); // prettier-ignore
+    expect(
+      values
+        .filter(({ role }) => role === 'extreme')
+        .map(({ text }) => text)
+        .sort(),
+    ).toEqual(['8.352 kN·m', '−12.72 kN·m']);
   });
 
   test('draws moments on the tension face: sagging below, hogging above', () => {
@@ -122,8 +152,16 @@ describe('the drawing of a model', () => {
   });
 
   test('shows loads with values, reactions, supports and the deflected line', () => {
-    expect(labels(items).filter(({ ink }) => ink === 'load').map(({ text }) => text)).toEqual(['6 kN/m', '6 kN/m', '6 kN/m']); // prettier-ignore
-    expect(labels(items).filter(({ ink }) => ink === 'reaction').map(({ text }) => text)).toEqual(['7.809 kN', '31.17 kN', '23.4 kN']); // prettier-ignore
+    expect(
+      labels(items)
+        .filter(({ ink }) => ink === 'load')
+        .map(({ text }) => text),
+    ).toEqual(['6 kN/m', '6 kN/m', '6 kN/m']);
+    expect(
+      labels(items)
+        .filter(({ ink }) => ink === 'reaction')
+        .map(({ text }) => text),
+    ).toEqual(['7.809 kN', '31.17 kN', '23.4 kN']);
     expect(paths(items).filter(({ stroke }) => stroke === 'deflection')).toHaveLength(3);
     for (const node of ['1', '2', '3'])
       expect(paths(items).some(({ subject }) => subject?.kind === 'support' && subject.id === node)).toBe(true);
@@ -146,7 +184,12 @@ describe('the drawing of a model', () => {
     expect(paths(drawn).filter(({ stroke, closed }) => stroke === 'moment' && !closed).length).toBeGreaterThan(
       paths(items).filter(({ stroke, closed }) => stroke === 'moment' && !closed).length,
     );
-    expect([...actingFactors(lintelModel, solution, sum)]).toEqual([['G', 1.35], ['Q1', 0], ['Q2', 1.5], ['Q3', 1.5]]); // prettier-ignore
+    expect([...actingFactors(lintelModel, solution, sum)]).toEqual([
+      ['G', 1.35],
+      ['Q1', 0],
+      ['Q2', 1.5],
+      ['Q3', 1.5],
+    ]);
   });
 
   test('without results the structure and its loads are still drawn', () => {
@@ -178,7 +221,19 @@ describe('the drawing of a model', () => {
       ],
     };
     const drawn = sheetItems(model, undefined, view);
-    expect(labels(drawn).filter(({ ink }) => ink === 'load').map(({ text }) => text)).toEqual(['20 K, 50 K/m upwards', 'too long by 3 mm', 'moves → −10 mm, ↺ 2 mrad', '2 kN', '4 kN·m', '0 kN/m … 5 kN/m on plan', '3 kN']); // prettier-ignore
+    expect(
+      labels(drawn)
+        .filter(({ ink }) => ink === 'load')
+        .map(({ text }) => text),
+    ).toEqual([
+      '20 K, 50 K/m upwards',
+      'too long by 3 mm',
+      'moves → −10 mm, ↺ 2 mrad',
+      '2 kN',
+      '4 kN·m',
+      '0 kN/m … 5 kN/m on plan',
+      '3 kN',
+    ]);
     for (const { vertices } of paths(drawn)) expect(vertices.every(Number.isFinite)).toBe(true);
   });
 });

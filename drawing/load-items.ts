@@ -9,6 +9,8 @@ import type { View } from './view';
 /** Longest and shortest arrow, pixels. */
 const LONGEST = 36;
 const SHORTEST = 12;
+/** Below this weight a drawing is a thumbnail. */
+const SKETCHED = 0.6;
 
 interface Context {
   readonly members: ReadonlyMap<string, DrawnMember>;
@@ -87,8 +89,18 @@ function itemsOf(context: Context, load: Load, subject: Subject, factor: number)
 const prefix = (factor: number): string => (factor === 1 ? '' : `${showNumber(factor)} × `);
 
 const text = (x: number, y: number, words: string, away: readonly [number, number], subject: Subject, dy: number): Item => ({
-  kind: 'label', text: words, x, y, dx: 0, dy, away, ink: 'load', role: 'load', rank: 60, subject,
-}); // prettier-ignore
+  kind: 'label',
+  text: words,
+  x,
+  y,
+  dx: 0,
+  dy,
+  away,
+  ink: 'load',
+  role: 'load',
+  rank: 60,
+  subject,
+});
 
 /** Pixels of an arrow for a part of the largest value. */
 const arrowLength = (part: number): number => (part === 0 ? 0 : SHORTEST + (LONGEST - SHORTEST) * Math.min(1, Math.abs(part)));
@@ -236,7 +248,9 @@ function comb(context: Context, member: DrawnMember, load: LineLoad, subject: Su
   const stroke = isSelected(context, subject) ? 'selection' : 'load';
   const gap = 3 * w;
   const vertices: number[] = [];
-  const count = Math.max(2, Math.min(60, Math.round(((b - a) * context.view.scale) / (15 * w)) + 1));
+  // A thumbnail shows that and where a load acts; its arrows would only be a smear.
+  const spacing = w < SKETCHED ? 60 : 15;
+  const count = Math.max(2, Math.min(60, Math.round(((b - a) * context.view.scale) / (spacing * w)) + 1));
   const items: Item[] = [];
   for (let i = 0; i < count; i++) {
     const { x, y, ox, oy } = at(i / (count - 1));

@@ -61,8 +61,18 @@ function reaction(
 ): Item[] {
   const w = view.weight;
   const label = (dx: number, dy: number, away: readonly [number, number]): Item => ({
-    kind: 'label', text: words, x, y, dx, dy, away, ink: 'reaction', role: 'value', rank: 90, subject,
-  }); // prettier-ignore
+    kind: 'label',
+    text: words,
+    x,
+    y,
+    dx,
+    dy,
+    away,
+    ink: 'reaction',
+    role: 'value',
+    rank: 90,
+    subject,
+  });
   if (component === 'mz') {
     const arc = Array.from({ length: 25 }, (_, i) => sense * (1.2 + (i / 24) * 4)).flatMap((a) => [
       20 * w * Math.cos(a),

@@ -23,8 +23,19 @@ export function sketchMarkup(
   const camera = fit(box, width, height, { left: margin, right: margin, top: margin, bottom: margin });
   const isEnvelope = solution?.outcomes[outcome]?.kind === 'envelope';
   const view: View = {
-    outcome, quantity: isEnvelope ? 'Mz' : 'none', diagramFactor: 1.8, values: false, deflected: true, reactions: false, loads: true, dimensions: false, names: false, selection: [], scale: camera.scale, weight: Math.max(0.38, Math.min(0.7, width / 400)),
-  }; // prettier-ignore
+    outcome,
+    quantity: isEnvelope ? 'Mz' : 'none',
+    diagramFactor: 1.8,
+    values: false,
+    deflected: true,
+    reactions: false,
+    loads: true,
+    dimensions: false,
+    names: false,
+    selection: [],
+    scale: camera.scale,
+    weight: Math.max(0.38, Math.min(0.7, width / 400)),
+  };
   return svgMarkup(
     sheetItems(model, solution, view).filter((item) => item.kind === 'path'),
     camera,

@@ -21,7 +21,13 @@ function symbol(support: Support, x: number, y: number, view: View): Item[] {
   const w = view.weight;
   const angle = ((support.angle ?? 0) * Math.PI) / 180;
   const line = (offsets: readonly number[], turn = 0, more: Partial<Path> = {}): Item =>
-    symbolPath(x, y, offsets.map((part) => part * w), { stroke: selected ? 'selection' : 'support', width: 1.6 * w, subject, ...more }, angle + turn); // prettier-ignore
+    symbolPath(
+      x,
+      y,
+      offsets.map((part) => part * w),
+      { stroke: selected ? 'selection' : 'support', width: 1.6 * w, subject, ...more },
+      angle + turn,
+    );
   const area = (offsets: readonly number[], turn = 0): Item => line(offsets, turn, { closed: true, fill: 'paper' });
   const { ux, uy, rz } = support;
   const items: Item[] = [];

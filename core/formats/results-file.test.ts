@@ -14,7 +14,10 @@ const file = (model: Parameters<typeof sketch>[0], options = { stations: 3 }): F
 
 const q = 6e3;
 const beam: Parameters<typeof sketch>[0] = {
-  nodes: [['1', 0, 0], ['2', 4, 0]],
+  nodes: [
+    ['1', 0, 0],
+    ['2', 4, 0],
+  ],
   members: [['a', '1', '2']],
   supports: [pin('1'), roller('2')],
   loads: [
@@ -22,7 +25,10 @@ const beam: Parameters<typeof sketch>[0] = {
     { case: 'P', type: 'point', member: 'a', at: 0.5, fy: -8e3 },
   ],
   extra: {
-    cases: [{ id: 'Q', category: 'imposed' }, { id: 'P', category: 'imposed' }],
+    cases: [
+      { id: 'Q', category: 'imposed' },
+      { id: 'P', category: 'imposed' },
+    ],
     combinations: [
       { id: 'S', type: 'sum', factors: { Q: 2, P: -1 } },
       { id: 'SS', type: 'sum', factors: { S: 1, P: 1 } },
@@ -30,7 +36,7 @@ const beam: Parameters<typeof sketch>[0] = {
       { id: 'EE', type: 'envelope', of: ['E', 'S'] },
     ],
   },
-}; // prettier-ignore
+};
 
 describe('the results file', () => {
   test('stations, ends, extremes, reactions and balance of a case', () => {
@@ -87,7 +93,13 @@ describe('the results file', () => {
     const { status, results, mechanisms } = file({ ...beam, supports: [roller('1'), roller('2')] });
     expect(status).toBe('unstable');
     expect(results).toBeUndefined();
-    expect(mechanisms![0]).toMatchObject({ harmless: false, freedoms: [{ node: '1', freedom: 'ux', amount: 1 }, { node: '2', freedom: 'ux', amount: 1 }] }); // prettier-ignore
+    expect(mechanisms![0]).toMatchObject({
+      harmless: false,
+      freedoms: [
+        { node: '1', freedom: 'ux', amount: 1 },
+        { node: '2', freedom: 'ux', amount: 1 },
+      ],
+    });
   });
 
   test('a load right at an end shows both sides in the extremes', () => {

@@ -52,7 +52,11 @@ describe('sparse symmetric matrices', () => {
     expect([...a.pointers]).toEqual([0, 1, 2, 4]);
     expect([...a.rows]).toEqual([0, 1, 0, 2]);
     expect([...a.values]).toEqual([2, 7, 6, 3]);
-    expect(dense(a)).toEqual([[2, 0, 6], [0, 7, 0], [6, 0, 3]]); // prettier-ignore
+    expect(dense(a)).toEqual([
+      [2, 0, 6],
+      [0, 7, 0],
+      [6, 0, 3],
+    ]);
     expect([...diagonal(a)]).toEqual([2, 7, 3]);
   });
 
@@ -121,7 +125,17 @@ describe('factor and solve', () => {
   });
 
   test('L·D·Lᵀ is A', () => {
-    const a = matrixOf({ size: 5, pairs: [[0, 1, 2], [1, 2, 3], [2, 4, 1], [0, 3, 5], [3, 4, 2]], ground: [1, 0, 0, 0, 2] }); // prettier-ignore
+    const a = matrixOf({
+      size: 5,
+      pairs: [
+        [0, 1, 2],
+        [1, 2, 3],
+        [2, 4, 1],
+        [0, 3, 5],
+        [3, 4, 2],
+      ],
+      ground: [1, 0, 0, 0, 2],
+    });
     const f = factor(a);
     const L = Array.from({ length: 5 }, (_, i) => Array.from({ length: 5 }, (_unused, j) => Number(i === j)));
     for (let j = 0; j < 5; j++) for (let p = f.pointers[j]!; p < f.pointers[j + 1]!; p++) L[f.rows[p]!]![j] = f.values[p]!;
@@ -131,12 +145,24 @@ describe('factor and solve', () => {
 
   test('every loose part gives a weak pivot and a null vector; what is held is solved all the same', () => {
     // Two free chains of springs and one on the ground.
-    const a = matrixOf({ size: 7, pairs: [[0, 1, 2], [1, 2, 3], [3, 4, 1], [5, 6, 4]], ground: [0, 0, 0, 0, 0, 1, 0] }); // prettier-ignore
+    const a = matrixOf({
+      size: 7,
+      pairs: [
+        [0, 1, 2],
+        [1, 2, 3],
+        [3, 4, 1],
+        [5, 6, 4],
+      ],
+      ground: [0, 0, 0, 0, 0, 1, 0],
+    });
     const f = factor(a);
     expect(f.weak).toHaveLength(2);
     const vectors = f.weak.map((column) => nullVector(f, column));
     for (const v of vectors) expect(Math.max(...multiply(a, v).map(Math.abs))).toBeLessThan(1e-12);
-    expect(vectors.map((v) => [...v].map((x) => Number(x.toFixed(9))))).toEqual([[1, 1, 1, 0, 0, 0, 0], [0, 0, 0, 1, 1, 0, 0]]); // prettier-ignore
+    expect(vectors.map((v) => [...v].map((x) => Number(x.toFixed(9))))).toEqual([
+      [1, 1, 1, 0, 0, 0, 0],
+      [0, 0, 0, 1, 1, 0, 0],
+    ]);
     const x = Float64Array.of(0, 0, 0, 0, 0, 0, 4);
     solveInPlace(f, x);
     expect([...x].map((value) => Number(value.toFixed(9)))).toEqual([0, 0, 0, 0, 0, 4, 5]);

@@ -8,6 +8,8 @@ export interface Checked {
   /** Present only when there is no fault. */
   readonly model?: Model;
   readonly notices: readonly Notice[];
+  /** True when `model` is not the same as what was given: quantities in texts became numbers, missing lists empty ones. */
+  readonly converted?: boolean;
 }
 
 const MAXIMUM_NOTICES = 1000;
@@ -21,7 +23,9 @@ export function checkModel(value: unknown): Checked {
   const model = readRoot(value, findings);
   if (model) checkRelations(model, findings);
   const notices = limited(findings.notices);
-  return model && !notices.some(isFault) ? { model: model as unknown as Model, notices } : { notices };
+  return model && !notices.some(isFault)
+    ? { model: model as unknown as Model, notices, converted: findings.converted }
+    : { notices };
 }
 
 function limited(notices: readonly Notice[]): readonly Notice[] {
@@ -60,7 +64,10 @@ function readRoot(value: unknown, findings: Findings): Entity | undefined {
   const listNames = [...Object.keys(listFields), 'loads', 'combinations'];
   const model = readFields(value, rootFields, '', findings, ['format', 'version', ...listNames]);
   if (!model) return undefined;
-  if (!Object.hasOwn(model, 'title')) model.title = '';
+  if (!Object.hasOwn(model, 'title')) {
+    model.title = '';
+    findings.converted = true;
+  }
   for (const [list, fields] of Object.entries(listFields)) {
     model[list] = readList(value[list], list, findings, () => fields);
   }
@@ -102,7 +109,10 @@ function withPositions(fields: Fields, load: Entity): Fields {
 }
 
 function readList(value: unknown, list: string, findings: Findings, fieldsOf: FieldsOf): unknown[] {
-  if (value === undefined) return [];
+  if (value === undefined) {
+    findings.converted = true;
+    return [];
+  }
   if (!Array.isArray(value)) {
     findings.fault({
       code: 'wrong-type',

@@ -110,8 +110,20 @@ export type Support = { readonly [freedom in Freedom]?: Restraint } & {
 };
 
 export const categories = [
-  'permanent', 'imposed', 'roof', 'storage', 'traffic', 'snow', 'wind', 'thermal', 'settlement', 'construction', 'accidental', 'seismic', 'other',
-] as const; // prettier-ignore
+  'permanent',
+  'imposed',
+  'roof',
+  'storage',
+  'traffic',
+  'snow',
+  'wind',
+  'thermal',
+  'settlement',
+  'construction',
+  'accidental',
+  'seismic',
+  'other',
+] as const;
 export type Category = (typeof categories)[number];
 
 export interface LoadCase {

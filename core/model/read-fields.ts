@@ -8,6 +8,8 @@ export type Entity = Record<string, unknown>;
 /** Collects what a reader finds; a path is built only when something is reported. */
 export class Findings {
   readonly notices: Notice[] = [];
+  /** True once something had to be read otherwise than it stood: a quantity in a text, a missing list. */
+  converted = false;
   fault(detail: FaultDetail): undefined {
     this.notices.push(fault(detail));
     return undefined;
@@ -192,6 +194,7 @@ export function readQuantity(
     });
   }
   if (typeof value === 'string') {
+    findings.converted = true;
     const parsed = parseQuantity(value, dimension);
     if (parsed.ok && Math.abs(parsed.value) < 1e100) return degrees ? (parsed.value * 180) / Math.PI : parsed.value;
     const reason = parsed.ok ? 'the number is beyond all measure' : parsed.reason;

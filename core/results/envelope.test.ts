@@ -11,7 +11,10 @@ const L = 8;
 /** A beam under three cases that govern in turn: a force at either third, and a load over all. */
 const beam = (forces: readonly [number, number, number]): Model =>
   sketch({
-    nodes: [['1', 0, 0], ['2', L, 0]],
+    nodes: [
+      ['1', 0, 0],
+      ['2', L, 0],
+    ],
     members: [['a', '1', '2']],
     supports: [pin('1'), roller('2')],
     loads: [
@@ -23,7 +26,7 @@ const beam = (forces: readonly [number, number, number]): Model =>
       cases: ['A', 'B', 'C'].map((id) => ({ id, category: 'imposed' as const })),
       combinations: [{ id: 'E', type: 'envelope', of: ['A', 'B', 'C'] }],
     },
-  }); // prettier-ignore
+  });
 
 describe('envelopes', () => {
   test('change over exactly where two diagrams cross', () => {

@@ -53,7 +53,10 @@ describe('closed forms', () => {
     const A = parts.reduce((sum, [area]) => sum + area, 0);
     const y = parts.reduce((sum, [area, py]) => sum + area * py, 0) / A;
     const z = parts.reduce((sum, [area, , pz]) => sum + area * pz, 0) / A;
-    close(p.Iyz, parts.reduce((sum, [area, py, pz]) => sum + area * (py - y) * (pz - z), 0)); // prettier-ignore
+    close(
+      p.Iyz,
+      parts.reduce((sum, [area, py, pz]) => sum + area * (py - y) * (pz - z), 0),
+    );
     for (const type of ['i', 'channel', 'tee'] as const)
       expect(shapeProperties({ type, h: 0.1, b: 0.08, tw: 0.006, tf: 0.01, r: 0.005 }).Iyz).toBe(0);
   });

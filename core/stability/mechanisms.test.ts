@@ -9,22 +9,273 @@ const hinged = { releases: { start: { mz: 'free' }, end: { mz: 'free' } } } as c
 
 /** A model, what is said of it, how many motions there are, and whether all of them are harmless. */
 const models: readonly (readonly [string, Sketch, RegExp, number, boolean])[] = [
-  ['a beam on rollers', { nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2']], supports: [roller('1'), roller('2')], loads: [down('1')] }, /The whole structure, nodes 1, 2, can slide along X: no support resists/, 1, false],
-  ['a beam on one pin', { nodes: [['1', 2, 1], ['2', 6, 1]], members: [['a', '1', '2']], supports: [pin('1')] }, /can turn about the point X 2 m, Y 1 m: the reactions of all supports pass through one point/, 1, false],
-  ['reactions through one point', { nodes: [['1', 0, 0], ['2', 4, 0], ['3', 2, 2]], members: [['a', '1', '2'], ['b', '2', '3'], ['c', '3', '1']], supports: [{ node: '1', ux: 'fixed', angle: 45 }, { node: '2', ux: 'fixed', angle: 135 }, { node: '3', ux: 'fixed' }] }, /can turn about the point X 2 m, Y 2 m/, 1, false],
-  ['one fixed direction only', { nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2']], supports: [{ node: '1', ux: 'fixed' }] }, /can (slide along Y|turn)/, 2, false],
-  ['an unbraced panel', { nodes: [['1', 0, 0], ['2', 4, 0], ['3', 4, 3], ['4', 0, 3]], members: [['a', '1', '2', truss], ['b', '2', '3', truss], ['c', '3', '4', truss], ['d', '4', '1', truss]], supports: [pin('1'), pin('2')], loads: [{ type: 'node', node: '3', fx: 1 }] }, /folds: nodes [34], [34] can move/, 5, false],
-  ['a beam of three hinges in a row', { nodes: [['1', 0, 0], ['2', 3, 1], ['3', 6, 2]], members: [['a', '1', '2', hinged], ['b', '2', '3', hinged]], supports: [pin('1'), pin('3')], loads: [down('2')] }, /Node 2 can move in the direction 108\.4° from X: no member or support resists in this direction\. Case Q drives it/, 4, false],
-  ['the same without a load', { nodes: [['1', 0, 0], ['2', 3, 1], ['3', 6, 2]], members: [['a', '1', '2', hinged], ['b', '2', '3', hinged]], supports: [pin('1'), pin('3')] }, /Node 2 can move in the direction 108\.4° from X.*held still/, 4, true],
-  ['a truss: every joint spins', { nodes: [['1', 0, 0], ['2', 4, 0], ['3', 2, 3]], members: [['a', '1', '2', truss], ['b', '2', '3', truss], ['c', '3', '1', truss]], supports: [pin('1'), roller('2')], loads: [down('3')] }, /Node 3 can spin: every member that meets there is hinged\. No load drives it/, 3, true],
-  ['a couple on a hinged joint', { nodes: [['1', 0, 0], ['2', 4, 0], ['3', 2, 3]], members: [['a', '1', '2', truss], ['b', '2', '3', truss], ['c', '3', '1', truss]], supports: [pin('1'), roller('2')], loads: [{ type: 'node', node: '3', mz: 5 }] }, /Node 3 can spin.*Case Q drives it/, 3, false],
-  ['a node on no member', { nodes: [['1', 0, 0], ['2', 4, 0], ['9', 1, 1]], members: [['a', '1', '2']], supports: [clamp('1')], loads: [down('2')] }, /Node 9 can (move|spin).*no member meets there/, 3, true],
-  ['a load on a node on no member', { nodes: [['1', 0, 0], ['2', 4, 0], ['9', 1, 1]], members: [['a', '1', '2']], supports: [clamp('1')], loads: [down('9')] }, /Node 9 can move along Y: no member meets there\. Case Q drives it/, 3, false],
-  ['a second part that is not connected', { nodes: [['1', 0, 0], ['2', 4, 0], ['3', 9, 0], ['4', 9, 3]], members: [['a', '1', '2'], ['b', '3', '4']], supports: [clamp('1')], loads: [down('2')] }, /nodes [34], [34] can move/, 3, false],
-  ['a member that slides between its nodes', { nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2', { releases: { start: { ux: 'free' }, end: { ux: 'free' } } }]], supports: [clamp('1'), clamp('2')] }, /Member a can slide along its own axis between its nodes/, 1, false],
-  ['a member that moves across', { nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2', { releases: { start: { mz: 'free', uy: 'free' }, end: { mz: 'free' } } }]], supports: [clamp('1'), clamp('2')] }, /Member a can move across its own axis/, 1, false],
-  ['three hinges and no tie', { nodes: [['1', 0, 0], ['2', 2, 2], ['3', 4, 2], ['4', 6, 0]], members: [['a', '1', '2', hinged], ['b', '2', '3', hinged], ['c', '3', '4', hinged]], supports: [pin('1'), pin('4')], loads: [{ type: 'node', node: '2', fx: 1 }] }, /folds/, 5, false],
-]; // prettier-ignore
+  [
+    'a beam on rollers',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', 4, 0],
+      ],
+      members: [['a', '1', '2']],
+      supports: [roller('1'), roller('2')],
+      loads: [down('1')],
+    },
+    /The whole structure, nodes 1, 2, can slide along X: no support resists/,
+    1,
+    false,
+  ],
+  [
+    'a beam on one pin',
+    {
+      nodes: [
+        ['1', 2, 1],
+        ['2', 6, 1],
+      ],
+      members: [['a', '1', '2']],
+      supports: [pin('1')],
+    },
+    /can turn about the point X 2 m, Y 1 m: the reactions of all supports pass through one point/,
+    1,
+    false,
+  ],
+  [
+    'reactions through one point',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', 4, 0],
+        ['3', 2, 2],
+      ],
+      members: [
+        ['a', '1', '2'],
+        ['b', '2', '3'],
+        ['c', '3', '1'],
+      ],
+      supports: [
+        { node: '1', ux: 'fixed', angle: 45 },
+        { node: '2', ux: 'fixed', angle: 135 },
+        { node: '3', ux: 'fixed' },
+      ],
+    },
+    /can turn about the point X 2 m, Y 2 m/,
+    1,
+    false,
+  ],
+  [
+    'one fixed direction only',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', 4, 0],
+      ],
+      members: [['a', '1', '2']],
+      supports: [{ node: '1', ux: 'fixed' }],
+    },
+    /can (slide along Y|turn)/,
+    2,
+    false,
+  ],
+  [
+    'an unbraced panel',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', 4, 0],
+        ['3', 4, 3],
+        ['4', 0, 3],
+      ],
+      members: [
+        ['a', '1', '2', truss],
+        ['b', '2', '3', truss],
+        ['c', '3', '4', truss],
+        ['d', '4', '1', truss],
+      ],
+      supports: [pin('1'), pin('2')],
+      loads: [{ type: 'node', node: '3', fx: 1 }],
+    },
+    /folds: nodes [34], [34] can move/,
+    5,
+    false,
+  ],
+  [
+    'a beam of three hinges in a row',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', 3, 1],
+        ['3', 6, 2],
+      ],
+      members: [
+        ['a', '1', '2', hinged],
+        ['b', '2', '3', hinged],
+      ],
+      supports: [pin('1'), pin('3')],
+      loads: [down('2')],
+    },
+    /Node 2 can move in the direction 108\.4° from X: no member or support resists in this direction\. Case Q drives it/,
+    4,
+    false,
+  ],
+  [
+    'the same without a load',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', 3, 1],
+        ['3', 6, 2],
+      ],
+      members: [
+        ['a', '1', '2', hinged],
+        ['b', '2', '3', hinged],
+      ],
+      supports: [pin('1'), pin('3')],
+    },
+    /Node 2 can move in the direction 108\.4° from X.*held still/,
+    4,
+    true,
+  ],
+  [
+    'a truss: every joint spins',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', 4, 0],
+        ['3', 2, 3],
+      ],
+      members: [
+        ['a', '1', '2', truss],
+        ['b', '2', '3', truss],
+        ['c', '3', '1', truss],
+      ],
+      supports: [pin('1'), roller('2')],
+      loads: [down('3')],
+    },
+    /Node 3 can spin: every member that meets there is hinged\. No load drives it/,
+    3,
+    true,
+  ],
+  [
+    'a couple on a hinged joint',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', 4, 0],
+        ['3', 2, 3],
+      ],
+      members: [
+        ['a', '1', '2', truss],
+        ['b', '2', '3', truss],
+        ['c', '3', '1', truss],
+      ],
+      supports: [pin('1'), roller('2')],
+      loads: [{ type: 'node', node: '3', mz: 5 }],
+    },
+    /Node 3 can spin.*Case Q drives it/,
+    3,
+    false,
+  ],
+  [
+    'a node on no member',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', 4, 0],
+        ['9', 1, 1],
+      ],
+      members: [['a', '1', '2']],
+      supports: [clamp('1')],
+      loads: [down('2')],
+    },
+    /Node 9 can (move|spin).*no member meets there/,
+    3,
+    true,
+  ],
+  [
+    'a load on a node on no member',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', 4, 0],
+        ['9', 1, 1],
+      ],
+      members: [['a', '1', '2']],
+      supports: [clamp('1')],
+      loads: [down('9')],
+    },
+    /Node 9 can move along Y: no member meets there\. Case Q drives it/,
+    3,
+    false,
+  ],
+  [
+    'a second part that is not connected',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', 4, 0],
+        ['3', 9, 0],
+        ['4', 9, 3],
+      ],
+      members: [
+        ['a', '1', '2'],
+        ['b', '3', '4'],
+      ],
+      supports: [clamp('1')],
+      loads: [down('2')],
+    },
+    /nodes [34], [34] can move/,
+    3,
+    false,
+  ],
+  [
+    'a member that slides between its nodes',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', 4, 0],
+      ],
+      members: [['a', '1', '2', { releases: { start: { ux: 'free' }, end: { ux: 'free' } } }]],
+      supports: [clamp('1'), clamp('2')],
+    },
+    /Member a can slide along its own axis between its nodes/,
+    1,
+    false,
+  ],
+  [
+    'a member that moves across',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', 4, 0],
+      ],
+      members: [['a', '1', '2', { releases: { start: { mz: 'free', uy: 'free' }, end: { mz: 'free' } } }]],
+      supports: [clamp('1'), clamp('2')],
+    },
+    /Member a can move across its own axis/,
+    1,
+    false,
+  ],
+  [
+    'three hinges and no tie',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', 2, 2],
+        ['3', 4, 2],
+        ['4', 6, 0],
+      ],
+      members: [
+        ['a', '1', '2', hinged],
+        ['b', '2', '3', hinged],
+        ['c', '3', '4', hinged],
+      ],
+      supports: [pin('1'), pin('4')],
+      loads: [{ type: 'node', node: '2', fx: 1 }],
+    },
+    /folds/,
+    5,
+    false,
+  ],
+];
 
 describe('mechanisms', () => {
   test.each(models)('%s', (_, model, words, count, harmless) => {
@@ -45,32 +296,74 @@ describe('mechanisms', () => {
       for (const loaded of [true, false]) {
         const at = (x: number): [number, number] => [c * x, s * x];
         const model = sketch({
-          nodes: [['1', ...at(0)], ['2', ...at(3)], ['3', ...at(7)]],
-          members: [['a', '1', '2', truss], ['b', '2', '3', truss]],
+          nodes: [
+            ['1', ...at(0)],
+            ['2', ...at(3)],
+            ['3', ...at(7)],
+          ],
+          members: [
+            ['a', '1', '2', truss],
+            ['b', '2', '3', truss],
+          ],
           supports: [pin('1'), pin('3')],
           // Along the bars it is carried; across them nothing resists.
           loads: [{ type: 'node', node: '2', fx: c * 1e3 - (loaded ? s : 0), fy: s * 1e3 + (loaded ? c : 0) }],
-        }); // prettier-ignore
+        });
         expect(solve(model).status).toBe(loaded ? 'unstable' : 'solved');
       }
     }
   });
 
   test('soft, but held, is no mechanism: forces stay exact', () => {
-    const r = solve(sketch({ nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2']], supports: [{ node: '1', ux: 'fixed', uy: 1e2, rz: 1e2 }, { node: '2', uy: 1e2 }], loads: [down('2')] })); // prettier-ignore
+    const r = solve(
+      sketch({
+        nodes: [
+          ['1', 0, 0],
+          ['2', 4, 0],
+        ],
+        members: [['a', '1', '2']],
+        supports: [
+          { node: '1', ux: 'fixed', uy: 1e2, rz: 1e2 },
+          { node: '2', uy: 1e2 },
+        ],
+        loads: [down('2')],
+      }),
+    );
     expect(r.status).toBe('solved');
     expect(r.solution!.linear[0]!.equilibrium.residual).toBeLessThan(1e-9);
   });
 
   test('numbers that lost their digits are refused', () => {
-    const r = solve(sketch({ nodes: [['1', 0, 0], ['2', 4, 0], ['3', 8, 0]], members: [['a', '1', '2'], ['b', '2', '3']], supports: [{ node: '1', ux: 'fixed', uy: 1e-6 }, roller('2')], loads: [down('3'), down('1')], section: { A: 1e9, Iz: 1e9 } })); // prettier-ignore
+    const r = solve(
+      sketch({
+        nodes: [
+          ['1', 0, 0],
+          ['2', 4, 0],
+          ['3', 8, 0],
+        ],
+        members: [
+          ['a', '1', '2'],
+          ['b', '2', '3'],
+        ],
+        supports: [{ node: '1', ux: 'fixed', uy: 1e-6 }, roller('2')],
+        loads: [down('3'), down('1')],
+        section: { A: 1e9, Iz: 1e9 },
+      }),
+    );
     expect(r.status).not.toBe('solved');
     expect(r.notices.at(-1)).toMatchObject({ severity: 'error' });
   });
 });
 
 describe('what keeps a sound model from being solved is refused by name', () => {
-  const base: Sketch = { nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2']], supports: [clamp('1')] }; // prettier-ignore
+  const base: Sketch = {
+    nodes: [
+      ['1', 0, 0],
+      ['2', 4, 0],
+    ],
+    members: [['a', '1', '2']],
+    supports: [clamp('1')],
+  };
   test.each<[string, Sketch, RegExp]>([
     ['no support', { ...base, supports: [] }, /Nothing holds the structure: there is no support.*node 1/],
     ['a support that holds nothing', { ...base, supports: [{ node: '1', ux: 'free', uy: 0 }] }, /there is no support/],
@@ -112,7 +405,13 @@ describe('what keeps a sound model from being solved is refused by name', () => 
   });
 
   test('a truss member without I has its forces, and no bow of its own', () => {
-    const model = sketch({ ...base, members: [['a', '1', '2', truss]], supports: [pin('1'), pin('2')], loads: [{ type: 'line', member: 'a', from: { wy: -1e3 }, to: { wy: -1e3 } }], extra: { sections: [{ id: 's', A: 1e-3 }] } }); // prettier-ignore
+    const model = sketch({
+      ...base,
+      members: [['a', '1', '2', truss]],
+      supports: [pin('1'), pin('2')],
+      loads: [{ type: 'line', member: 'a', from: { wy: -1e3 }, to: { wy: -1e3 } }],
+      extra: { sections: [{ id: 's', A: 1e-3 }] },
+    });
     const { solution } = solve(model);
     expect(solution!.linear[0]!.coefficients.subarray(14, 20).every((value) => value === 0)).toBe(true);
     expect(solution!.linear[0]!.reactions[1]).toBeCloseTo(2e3, 6);

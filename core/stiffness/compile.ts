@@ -59,7 +59,13 @@ function compileSupports(model: Model, nodeIndex: ReadonlyMap<string, number>): 
 /** Exact for quarter turns, where Math.cos leaves 6e-17. */
 function cosineAndSine(degrees: number): [number, number] {
   const turn = ((degrees % 360) + 360) % 360;
-  if (turn % 90 === 0) return [[1, 0], [0, 1], [-1, 0], [0, -1]][turn / 90] as [number, number]; // prettier-ignore
+  if (turn % 90 === 0)
+    return [
+      [1, 0],
+      [0, 1],
+      [-1, 0],
+      [0, -1],
+    ][turn / 90] as [number, number];
   return [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)];
 }
 

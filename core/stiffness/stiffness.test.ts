@@ -57,9 +57,13 @@ describe('the stiffness of a member', () => {
     for (const GA of [Infinity, 1e7]) {
       const k = memberStiffness(E * A, EI, GA, L);
       for (let i = 0; i < 6; i++) for (let j = 0; j < 6; j++) expect(k[i * 6 + j]).toBe(k[j * 6 + i]);
-      for (const rigid of [[1, 0, 0, 1, 0, 0], [0, 1, 0, 0, 1, 0], [0, 0, 1, 0, L, 1]]) {
+      for (const rigid of [
+        [1, 0, 0, 1, 0, 0],
+        [0, 1, 0, 0, 1, 0],
+        [0, 0, 1, 0, L, 1],
+      ]) {
         times(k, Float64Array.from(rigid)).forEach((force) => expect(Math.abs(force)).toBeLessThan(1e-9 * E * A));
-      } // prettier-ignore
+      }
     }
   });
 
@@ -136,7 +140,17 @@ describe('releases', () => {
 
 describe('loads on a member as loads on its ends', () => {
   const frame = (load: Parameters<typeof sketch>[0]['loads'], end: [number, number] = [L, 0]) =>
-    compile(sketch({ nodes: [['1', 0, 0], ['2', ...end]], members: [['a', '1', '2']], supports: [pin('1'), roller('2')], ...(load && { loads: load }) })); // prettier-ignore
+    compile(
+      sketch({
+        nodes: [
+          ['1', 0, 0],
+          ['2', ...end],
+        ],
+        members: [['a', '1', '2']],
+        supports: [pin('1'), roller('2')],
+        ...(load && { loads: load }),
+      }),
+    );
 
   test('a trapezium keeps its sum and its moment', () => {
     fc.assert(
@@ -187,10 +201,13 @@ describe('loads on a member as loads on its ends', () => {
 describe('transformation', () => {
   test('keeps energy: a rigid movement of both nodes costs nothing, with arms and a turned support', () => {
     const model = sketch({
-      nodes: [['1', 1, 2], ['2', 5, 4]],
+      nodes: [
+        ['1', 1, 2],
+        ['2', 5, 4],
+      ],
       members: [['a', '1', '2', { offset: { start: [0.3, -0.2, 0], end: [0.1, 0.5, 0] } }]],
       supports: [{ node: '1', ux: 'fixed', uy: 'fixed', angle: 30 }, roller('2')],
-    }); // prettier-ignore
+    });
     const s = compile(model);
     const B = memberTransformation(s, 0);
     const k = congruence(B, memberStiffness(E * A, EI, Infinity, s.lengths[0]!));
@@ -204,7 +221,19 @@ describe('transformation', () => {
   });
 
   test('quarter turns are exact', () => {
-    const s = compile(sketch({ nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2']], supports: [{ node: '1', uy: 'fixed', angle: 90 }, { node: '2', uy: 'fixed', angle: -180 }] })); // prettier-ignore
+    const s = compile(
+      sketch({
+        nodes: [
+          ['1', 0, 0],
+          ['2', 4, 0],
+        ],
+        members: [['a', '1', '2']],
+        supports: [
+          { node: '1', uy: 'fixed', angle: 90 },
+          { node: '2', uy: 'fixed', angle: -180 },
+        ],
+      }),
+    );
     expect([...s.turns]).toEqual([0, 1, -1, 0]);
   });
 });

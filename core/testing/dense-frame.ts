@@ -52,7 +52,11 @@ export function denseFrame(model: Model, cuts = 1): { movement: (node: string) =
         [0, -12 * b, -6 * b * L, 0, 12 * b, -6 * b * L],
         [0, 6 * b * L, 2 * b * L * L, 0, -6 * b * L, 4 * b * L * L],
       ];
-      const turn = [[c, s, 0], [-s, c, 0], [0, 0, 1]]; // prettier-ignore
+      const turn = [
+        [c, s, 0],
+        [-s, c, 0],
+        [0, 0, 1],
+      ];
       const T = (i: number, j: number): number => (Math.floor(i / 3) === Math.floor(j / 3) ? turn[i % 3]![j % 3]! : 0);
       for (let i = 0; i < 6; i++)
         for (let j = 0; j < 6; j++) {

@@ -34,7 +34,10 @@ export const randomFrame: fc.Arbitrary<Model> = fc
     }),
   })
   .map(({ bays, fixed, hinge, brace, spring, forces, lines }) => {
-    const nodes: [string, number, number][] = [['f0', 0, 0], ['t0', 0, bays[0]!.height]]; // prettier-ignore
+    const nodes: [string, number, number][] = [
+      ['f0', 0, 0],
+      ['t0', 0, bays[0]!.height],
+    ];
     const members: Sketch['members'][number][] = [['c0', 'f0', 't0']];
     let x = 0;
     bays.forEach(({ width, height, slope }, i) => {
@@ -44,15 +47,13 @@ export const randomFrame: fc.Arbitrary<Model> = fc
       members.push([`b${i}`, `t${i}`, `t${i + 1}`, i === 0 && hinge ? { releases: { start: { mz: 'free' } } } : {}]);
     });
     if (brace) members.push(['d', 'f0', 't1', { behaviour: 'truss' }]);
-    const supports = bays
-      .concat(bays[0]!)
-      .map((_, i) => ({
-        node: `f${i}`,
-        ux: 'fixed' as const,
-        uy: 'fixed' as const,
-        ...((fixed[i] || i === 0) && { rz: 'fixed' as const }),
-        ...(i === spring && { rz: 3e5 }),
-      }));
+    const supports = bays.concat(bays[0]!).map((_, i) => ({
+      node: `f${i}`,
+      ux: 'fixed' as const,
+      uy: 'fixed' as const,
+      ...((fixed[i] || i === 0) && { rz: 'fixed' as const }),
+      ...(i === spring && { rz: 3e5 }),
+    }));
     const ids = members.map(([id]) => id);
     return sketch({
       nodes,

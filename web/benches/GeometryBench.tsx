@@ -2,7 +2,7 @@
 
 import { displayChoices, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { useStore } from 'zustand';
-import { useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
+import { useDisplay, useEditor, useEditorState } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { DrawTool } from '../sheet/tools/draw-tool';
 import { Columns, Hint, PanelSubtitle, Row, Select, Stack, ToggleButton } from '../ui/controls';
@@ -17,31 +17,49 @@ const UNIT_LABELS: Record<keyof DisplayUnits, string> = {
   section: 'Sections',
 };
 
-/** Drawing nodes and members, and what holds for the model as a whole. */
+/** Drawing nodes and members, and what holds for the model as a whole. Parts follow only what they show: edits stay quick. */
 export function GeometryBench({ sheet }: { readonly sheet: SheetController }) {
-  const editor = useEditor();
-  const model = useModel();
-  const display = useDisplay();
+  return (
+    <Stack>
+      <Tools sheet={sheet} />
+      <Counts />
+      <Shown />
+      <Settings />
+      <Units />
+    </Stack>
+  );
+}
+
+function Tools({ sheet }: { readonly sheet: SheetController }) {
   const tool = useStore(sheet.store, (state) => state.tool.name);
+  return (
+    <Row role="group" aria-label="Tools">
+      <ToggleButton isSelected={tool === 'select'} onChange={() => sheet.takeSelect()}>
+        Select and move
+      </ToggleButton>
+      <ToggleButton isSelected={tool === 'draw'} onChange={(on) => (on ? sheet.take(new DrawTool(sheet)) : sheet.takeSelect())}>
+        Draw
+      </ToggleButton>
+    </Row>
+  );
+}
+
+function Counts() {
+  const nodes = useEditorState((state) => state.model.nodes.length);
+  const members = useEditorState((state) => state.model.members.length);
+  return (
+    <Hint>
+      {nodes} nodes, {members} members. New members take the section and material of the one drawn last.
+    </Hint>
+  );
+}
+
+function Shown() {
+  const editor = useEditor();
   const names = useEditorState((state) => state.names);
   const dimensions = useEditorState((state) => state.dimensions);
   return (
-    <Stack>
-      <Row role="group" aria-label="Tools">
-        <ToggleButton isSelected={tool === 'select'} onChange={() => sheet.takeSelect()}>
-          Select and move
-        </ToggleButton>
-        <ToggleButton
-          isSelected={tool === 'draw'}
-          onChange={() => sheet.take(tool === 'draw' ? sheet.store.getState().tool : new DrawTool(sheet))}
-        >
-          Draw
-        </ToggleButton>
-      </Row>
-      <Hint>
-        {model.nodes.length} nodes, {model.members.length} members. New members take the section and material of the one drawn
-        last.
-      </Hint>
+    <>
       <PanelSubtitle>Shown</PanelSubtitle>
       <Row>
         <ToggleButton isSelected={names} onChange={(on) => editor.store.setState({ names: on })}>
@@ -51,19 +69,36 @@ export function GeometryBench({ sheet }: { readonly sheet: SheetController }) {
           Dimensions
         </ToggleButton>
       </Row>
+    </>
+  );
+}
+
+function Settings() {
+  const editor = useEditor();
+  const title = useEditorState((state) => state.model.title);
+  const analysis = useEditorState((state) => state.model.analysis);
+  return (
+    <>
       <PanelSubtitle>Model</PanelSubtitle>
-      <NameField label="Title" value={model.title} onCommit={(title) => editor.edit({ type: 'set', settings: { title } })} />
+      <NameField label="Title" value={title} onCommit={(next) => editor.edit({ type: 'set', settings: { title: next } })} />
       <Select
         label="Shear deformation"
         choices={[
           { id: 'no', text: 'Left out' },
           { id: 'yes', text: 'Counted, where shear areas are known' },
         ]}
-        value={model.analysis?.shearDeformation ? 'yes' : 'no'}
-        onChange={(id) =>
-          editor.edit({ type: 'set', settings: { analysis: { ...model.analysis, shearDeformation: id === 'yes' } } })
-        }
+        value={analysis?.shearDeformation ? 'yes' : 'no'}
+        onChange={(id) => editor.edit({ type: 'set', settings: { analysis: { ...analysis, shearDeformation: id === 'yes' } } })}
       />
+    </>
+  );
+}
+
+function Units() {
+  const editor = useEditor();
+  const display = useDisplay();
+  return (
+    <>
       <PanelSubtitle>Units shown</PanelSubtitle>
       <Columns>
         {(Object.keys(UNIT_LABELS) as (keyof DisplayUnits)[]).map((key) => (
@@ -72,10 +107,12 @@ export function GeometryBench({ sheet }: { readonly sheet: SheetController }) {
             label={UNIT_LABELS[key]}
             choices={displayChoices[key].map((unit) => ({ id: unit, text: unit }))}
             value={display[key]}
-            onChange={(unit) => editor.edit({ type: 'set', settings: { display: { ...model.display, [key]: unit } } })}
+            onChange={(unit) =>
+              editor.edit({ type: 'set', settings: { display: { ...editor.state.model.display, [key]: unit } } })
+            }
           />
         ))}
       </Columns>
-    </Stack>
+    </>
   );
 }

@@ -101,11 +101,21 @@ describe('models in the database', () => {
     expect(await applyRevision(id, 1, edit('second'))).toEqual({ outcome: 'stored', revision: 2 });
     const opened = await openModel(id);
     expect(opened!.model.title).toBe('second');
-    expect(opened!.history.map(({ label, inverse }) => [label, inverse[0]!.value])).toEqual([['first', model!.title], ['second', 'first']]); // prettier-ignore
+    expect(opened!.history.map(({ label, inverse }) => [label, inverse[0]!.value])).toEqual([
+      ['first', model!.title],
+      ['second', 'first'],
+    ]);
   });
 
   test('an edit on an older state is told what came in between, and changes nothing', async () => {
-    expect(await applyRevision(id, 0, edit('late'))).toEqual({ outcome: 'conflict', revision: 2, since: [{ number: 1, label: 'first' }, { number: 2, label: 'second' }] }); // prettier-ignore
+    expect(await applyRevision(id, 0, edit('late'))).toEqual({
+      outcome: 'conflict',
+      revision: 2,
+      since: [
+        { number: 1, label: 'first' },
+        { number: 2, label: 'second' },
+      ],
+    });
     expect((await openModel(id))!.model.title).toBe('second');
   });
 

@@ -13,7 +13,7 @@ describe('undo and redo', () => {
     history = afterRevision(history, 'undo', step('b'));
     expect([history.undo.map(({ label }) => label), history.redo.map(({ label }) => label)]).toEqual([['a'], ['c', 'b']]);
     history = afterRevision(history, 'redo', step('b'));
-    expect([history.undo.map(({ label }) => label), history.redo.map(({ label }) => label)]).toEqual([['a', 'b'], ['c']]); // prettier-ignore
+    expect([history.undo.map(({ label }) => label), history.redo.map(({ label }) => label)]).toEqual([['a', 'b'], ['c']]);
     expect(afterRevision(history, 'edit', step('d')).redo).toEqual([]);
   });
 
@@ -94,7 +94,10 @@ describe('storing edits', () => {
     queue.add(edit('a'));
     queue.add(edit('b'));
     await settled();
-    expect(sent.map(({ base, label }) => [base, label])).toEqual([[7, 'a'], [8, 'b']]); // prettier-ignore
+    expect(sent.map(({ base, label }) => [base, label])).toEqual([
+      [7, 'a'],
+      [8, 'b'],
+    ]);
     expect(states.map(({ status }) => status)).toEqual(['storing', 'stored']);
   });
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo } from 'react';
+import { memo, useDeferredValue, useMemo } from 'react';
 import { Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
@@ -9,7 +9,7 @@ import type { Model } from '@rigid-beam/core/model/model';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { governingValues, largestOf } from '@rigid-beam/drawing/diagram-scale';
 import { sketchMarkup } from '@rigid-beam/drawing/sketch';
-import { actingIndex, solutionOf, useEditor, useEditorState } from '../session/use-editor';
+import { actingIndex, useEditor, useEditorState } from '../session/use-editor';
 
 const Strip = styled(RadioGroup)`
   grid-area: cases;
@@ -65,8 +65,9 @@ const HEIGHT = 50;
 /** One live small sketch per case, combination and envelope; arrow keys step through them. */
 export function CaseStrip() {
   const editor = useEditor();
-  const model = useEditorState((state) => state.drawn.model);
-  const solution = useEditorState(solutionOf);
+  // The sheet is painted first; its small copies follow when there is time.
+  const { model, results } = useDeferredValue(useEditorState((state) => state.drawn));
+  const solution = results?.solution;
   const acting = useEditorState(actingIndex);
   const all = [...model.cases, ...model.combinations];
   if (all.length === 0) return <Strip aria-label="Cases and combinations">There is no load case yet. Add one in Loads.</Strip>;
@@ -91,7 +92,7 @@ export function CaseStrip() {
   );
 }
 
-function Sketch({
+const Sketch = memo(function Sketch({
   model,
   solution,
   outcome,
@@ -110,7 +111,7 @@ function Sketch({
       dangerouslySetInnerHTML={{ __html: markup }}
     />
   );
-}
+});
 
 /** The figure by which a case is known: its largest moment. */
 function figure(model: Model, solution: Solution | undefined, outcome: number): string {

@@ -1,11 +1,11 @@
 'use client';
 
-import { useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { useDeferredValue, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import styled from 'styled-components';
 import { useStore } from 'zustand';
 import { screenX, screenY } from '@rigid-beam/drawing/camera';
 import { subjectKey } from '@rigid-beam/drawing/display-list';
-import { actingIndex, solutionOf, useEditor, useEditorState } from '../session/use-editor';
+import { actingIndex, useEditor, useEditorState } from '../session/use-editor';
 import type { SheetController } from './controller';
 import { describeItems, type DescribedItem } from './describe-items';
 import { openInPlace } from './in-place';
@@ -36,8 +36,8 @@ const Stop = styled.button`
 export function SheetItems({ controller }: { readonly controller: SheetController }) {
   const editor = useEditor();
   const camera = useStore(controller.store, (state) => state.camera);
-  const model = useEditorState((state) => state.drawn.model);
-  const solution = useEditorState(solutionOf);
+  const { model, results } = useDeferredValue(useEditorState((state) => state.drawn));
+  const solution = results?.solution;
   const outcome = useEditorState(actingIndex);
   const items = useMemo(() => describeItems(model, solution, outcome), [model, solution, outcome]);
   const [active, setActive] = useState(0);

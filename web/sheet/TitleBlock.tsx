@@ -177,8 +177,19 @@ export function TitleBlock() {
 }
 
 const viewOf = (state: EditorState, outcome: number): View => ({
-  outcome, quantity: state.quantity, diagramFactor: state.diagramFactor, values: true, deflected: true, reactions: true, loads: true, dimensions: true, names: false, selection: [], scale: 1, weight: 1,
-}); // prettier-ignore
+  outcome,
+  quantity: state.quantity,
+  diagramFactor: state.diagramFactor,
+  values: true,
+  deflected: true,
+  reactions: true,
+  loads: true,
+  dimensions: true,
+  names: false,
+  selection: [],
+  scale: 1,
+  weight: 1,
+});
 
 function scaleWords(state: EditorState, outcome: number): string {
   const solution = solutionOf(state);

@@ -62,7 +62,13 @@ describe('the one number of a load', () => {
 
 describe('removing a selection', () => {
   test('leaves out what goes with its nodes, loads first', () => {
-    const intents = removalOf(model, [{ kind: 'node', id: '4' }, { kind: 'member', id: 'c' }, { kind: 'member', id: 'a' }, { kind: 'support', id: '1' }, { kind: 'load', index: 0 }]); // prettier-ignore
+    const intents = removalOf(model, [
+      { kind: 'node', id: '4' },
+      { kind: 'member', id: 'c' },
+      { kind: 'member', id: 'a' },
+      { kind: 'support', id: '1' },
+      { kind: 'load', index: 0 },
+    ]);
     expect(intents).toEqual([
       { type: 'removeLoads', at: [0] },
       { type: 'remove', list: 'supports', keys: ['1'] },

@@ -21,34 +21,109 @@ function refused(model: Model, intent: Intent): string {
 }
 
 const edits: readonly (readonly [string, Intent, (model: Model) => void])[] = [
-  ['put adds an entry', { type: 'put', list: 'nodes', entry: { id: '4', x: 1, y: 2 } }, (m) => expect(m.nodes[3]).toEqual({ id: '4', x: 1, y: 2 })],
-  ['put replaces an entry', { type: 'put', list: 'supports', entry: { node: '2', ux: 'fixed' } }, (m) => expect(m.supports[1]).toEqual({ node: '2', ux: 'fixed' })],
-  ['quantities in an edit become SI', { type: 'put', list: 'nodes', entry: { id: '4', x: '2 ft', y: 0 } }, (m) => expect(m.nodes[3]!.x).toBeCloseTo(0.6096, 12)],
-  ['a renamed node keeps its references', { type: 'put', list: 'nodes', key: '2', entry: { id: 'B', x: 4, y: 0 } }, (m) => {
-    expect(m.members.map(({ start: s, end }) => s + end)).toEqual(['1B', 'B3']);
-    expect(m.supports[1]!.node).toBe('B');
-  }],
-  ['a renamed case keeps loads and combinations', { type: 'put', list: 'cases', key: 'Q', entry: { id: 'R', category: 'snow' } }, (m) => {
-    expect(m.loads.map((load) => load.case)).toEqual(['R', 'R']);
-    expect(m.combinations[0]).toMatchObject({ factors: { R: 1.5 } });
-  }],
-  ['a renamed section keeps its members', { type: 'put', list: 'sections', key: 's', entry: { ...start.sections[0]!, id: 't' } }, (m) => expect(m.members.map(({ section }) => section)).toEqual(['t', 't'])],
-  ['a load is added', { type: 'putLoad', load: { type: 'node', case: 'Q', node: '2', fy: -1 } }, (m) => expect(m.loads).toHaveLength(3)],
-  ['a load is replaced', { type: 'putLoad', at: 1, load: { type: 'node', case: 'Q', node: '2', fy: -1 } }, (m) => expect(m.loads[1]!.type).toBe('node')],
+  [
+    'put adds an entry',
+    { type: 'put', list: 'nodes', entry: { id: '4', x: 1, y: 2 } },
+    (m) => expect(m.nodes[3]).toEqual({ id: '4', x: 1, y: 2 }),
+  ],
+  [
+    'put replaces an entry',
+    { type: 'put', list: 'supports', entry: { node: '2', ux: 'fixed' } },
+    (m) => expect(m.supports[1]).toEqual({ node: '2', ux: 'fixed' }),
+  ],
+  [
+    'quantities in an edit become SI',
+    { type: 'put', list: 'nodes', entry: { id: '4', x: '2 ft', y: 0 } },
+    (m) => expect(m.nodes[3]!.x).toBeCloseTo(0.6096, 12),
+  ],
+  [
+    'a renamed node keeps its references',
+    { type: 'put', list: 'nodes', key: '2', entry: { id: 'B', x: 4, y: 0 } },
+    (m) => {
+      expect(m.members.map(({ start: s, end }) => s + end)).toEqual(['1B', 'B3']);
+      expect(m.supports[1]!.node).toBe('B');
+    },
+  ],
+  [
+    'a renamed case keeps loads and combinations',
+    { type: 'put', list: 'cases', key: 'Q', entry: { id: 'R', category: 'snow' } },
+    (m) => {
+      expect(m.loads.map((load) => load.case)).toEqual(['R', 'R']);
+      expect(m.combinations[0]).toMatchObject({ factors: { R: 1.5 } });
+    },
+  ],
+  [
+    'a renamed section keeps its members',
+    { type: 'put', list: 'sections', key: 's', entry: { ...start.sections[0]!, id: 't' } },
+    (m) => expect(m.members.map(({ section }) => section)).toEqual(['t', 't']),
+  ],
+  [
+    'a load is added',
+    { type: 'putLoad', load: { type: 'node', case: 'Q', node: '2', fy: -1 } },
+    (m) => expect(m.loads).toHaveLength(3),
+  ],
+  [
+    'a load is replaced',
+    { type: 'putLoad', at: 1, load: { type: 'node', case: 'Q', node: '2', fy: -1 } },
+    (m) => expect(m.loads[1]!.type).toBe('node'),
+  ],
   ['loads are removed', { type: 'removeLoads', at: [0] }, (m) => expect(m.loads.map(({ type }) => type)).toEqual(['point'])],
-  ['drawing adds nodes and members together', { type: 'draw', nodes: [{ id: '4', x: 8, y: 3 }], members: [{ ...start.members[0]!, id: 'c', start: '3', end: '4' }] }, (m) => expect([m.nodes.length, m.members.length]).toEqual([4, 3])],
-  ['nodes move together', { type: 'moveNodes', moves: [{ id: '1', x: 0.1 + 0.2, y: 1 }, { id: '3', x: 9, y: 1 }] }, (m) => expect(m.nodes.map(({ x, y }) => [x, y])).toEqual([[0.3, 1], [4, 0], [9, 1]])],
-  ['a stretched bay moves all beyond it', { type: 'stretch', axis: 'x', beyond: 4, by: 1.5 }, (m) => expect(m.nodes.map(({ x }) => x)).toEqual([0, 5.5, 9.5])],
-  ['a stretched level', { type: 'stretch', axis: 'y', beyond: 0, by: 2 }, (m) => expect(m.nodes.map(({ y }) => y)).toEqual([2, 2, 2])],
-  ['a removed node takes members, supports and loads along', { type: 'remove', list: 'nodes', keys: ['3'] }, (m) => {
-    expect(m.members.map(({ id }) => id)).toEqual(['a']);
-    expect(m.supports.map(({ node }) => node)).toEqual(['1', '2']);
-    expect(m.loads.map(({ type }) => type)).toEqual(['line']);
-  }],
-  ['a removed member takes its loads along', { type: 'remove', list: 'members', keys: ['a'] }, (m) => expect(m.loads.map(({ type }) => type)).toEqual(['point'])],
-  ['a removed case takes its loads and emptied combinations along', { type: 'remove', list: 'cases', keys: ['Q'] }, (m) => expect([m.loads, m.combinations]).toEqual([[], []])],
-  ['settings', { type: 'set', settings: { title: 'Potting shed', gravity: 9.81 } }, (m) => expect([m.title, m.gravity]).toEqual(['Potting shed', 9.81])],
-]; // prettier-ignore
+  [
+    'drawing adds nodes and members together',
+    { type: 'draw', nodes: [{ id: '4', x: 8, y: 3 }], members: [{ ...start.members[0]!, id: 'c', start: '3', end: '4' }] },
+    (m) => expect([m.nodes.length, m.members.length]).toEqual([4, 3]),
+  ],
+  [
+    'nodes move together',
+    {
+      type: 'moveNodes',
+      moves: [
+        { id: '1', x: 0.1 + 0.2, y: 1 },
+        { id: '3', x: 9, y: 1 },
+      ],
+    },
+    (m) =>
+      expect(m.nodes.map(({ x, y }) => [x, y])).toEqual([
+        [0.3, 1],
+        [4, 0],
+        [9, 1],
+      ]),
+  ],
+  [
+    'a stretched bay moves all beyond it',
+    { type: 'stretch', axis: 'x', beyond: 4, by: 1.5 },
+    (m) => expect(m.nodes.map(({ x }) => x)).toEqual([0, 5.5, 9.5]),
+  ],
+  [
+    'a stretched level',
+    { type: 'stretch', axis: 'y', beyond: 0, by: 2 },
+    (m) => expect(m.nodes.map(({ y }) => y)).toEqual([2, 2, 2]),
+  ],
+  [
+    'a removed node takes members, supports and loads along',
+    { type: 'remove', list: 'nodes', keys: ['3'] },
+    (m) => {
+      expect(m.members.map(({ id }) => id)).toEqual(['a']);
+      expect(m.supports.map(({ node }) => node)).toEqual(['1', '2']);
+      expect(m.loads.map(({ type }) => type)).toEqual(['line']);
+    },
+  ],
+  [
+    'a removed member takes its loads along',
+    { type: 'remove', list: 'members', keys: ['a'] },
+    (m) => expect(m.loads.map(({ type }) => type)).toEqual(['point']),
+  ],
+  [
+    'a removed case takes its loads and emptied combinations along',
+    { type: 'remove', list: 'cases', keys: ['Q'] },
+    (m) => expect([m.loads, m.combinations]).toEqual([[], []]),
+  ],
+  [
+    'settings',
+    { type: 'set', settings: { title: 'Potting shed', gravity: 9.81 } },
+    (m) => expect([m.title, m.gravity]).toEqual(['Potting shed', 9.81]),
+  ],
+];
 
 describe('edits', () => {
   test.each(edits)('%s, and undoing brings back what was', (_, intent, verify) => {

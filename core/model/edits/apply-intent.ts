@@ -24,7 +24,8 @@ export function applyIntent(model: Model, intent: Intent): Applied {
   const [next, patches, inverse] = result;
   const checked = checkModel(next);
   if (!checked.model) return { ok: false, faults: checked.notices.filter(isFault) };
-  return { ok: true, model: checked.model, patches, inverse };
+  // The edited model itself where nothing was converted: it shares all unchanged parts with the one before, and views can tell.
+  return { ok: true, model: checked.converted ? checked.model : next, patches, inverse };
 }
 
 const isChange = (result: Change | Notice): result is Change => Array.isArray(result);
@@ -101,12 +102,17 @@ function put(lists: Lists, list: KeyedList, entry: Readonly<Entry>, key?: string
 
 /** Which keys of which lists name an entry of a list. */
 const references: { readonly [list in KeyedList]?: readonly (readonly [KeyedList | 'loads', string])[] } = {
-  nodes: [['members', 'start'], ['members', 'end'], ['supports', 'node'], ['loads', 'node']],
+  nodes: [
+    ['members', 'start'],
+    ['members', 'end'],
+    ['supports', 'node'],
+    ['loads', 'node'],
+  ],
   members: [['loads', 'member']],
   sections: [['members', 'section']],
   materials: [['members', 'material']],
   cases: [['loads', 'case']],
-}; // prettier-ignore
+};
 
 function rename(lists: Lists, list: KeyedList, from: string, to: string): void {
   for (const [other, key] of references[list] ?? []) for (const item of lists[other]) if (item[key] === from) item[key] = to;

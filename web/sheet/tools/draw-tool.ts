@@ -76,10 +76,18 @@ export class DrawTool implements Tool {
       worldPath([from.x, from.y, at.x, at.y], { stroke: 'selection', width: 2.5, dash: [6, 4] }),
       mark,
       {
-        kind: 'label', text: `${showQuantity(length, unit)} at ${Number(angle.toFixed(1)) + 0}°`, x: (from.x + at.x) / 2, y: (from.y + at.y) / 2, dx: 0, dy: 4, away: [-dy / length, dx / length],
-        ink: 'text', role: 'extreme', rank: Infinity,
+        kind: 'label',
+        text: `${showQuantity(length, unit)} at ${Number(angle.toFixed(1)) + 0}°`,
+        x: (from.x + at.x) / 2,
+        y: (from.y + at.y) / 2,
+        dx: 0,
+        dy: 4,
+        away: [-dy / length, dx / length],
+        ink: 'text',
+        role: 'extreme',
+        rank: Infinity,
       },
-    ]; // prettier-ignore
+    ];
   }
 
   private enter(state: State): void {

@@ -1,0 +1,163 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { cpus, tmpdir } from 'node:os';
+import path from 'node:path';
+import { build as bundle } from 'esbuild';
+import { launch } from 'puppeteer-core';
+import { browserFlags, findBrowser, NO_BROWSER } from './browser.mjs';
+import { startServer } from './server.mjs';
+import { build, install, root } from './steps.mjs';
+
+// `npm run bench`: measures, and writes docs/performance.md. `-- --cold` also times a first start on a fresh clone.
+
+const PORT = 3221;
+const seconds = (ms) => `${(ms / 1000).toFixed(1)} s`;
+const milliseconds = (ms) => `${ms < 10 ? ms.toFixed(2) : ms.toFixed(0)} ms`;
+const temporary = (name) => mkdtempSync(path.join(tmpdir(), `rigid-beam-${name}-`));
+
+install();
+build();
+
+async function coreTimes() {
+  const outfile = path.join(temporary('bench'), 'core-times.mjs');
+  await bundle({
+    entryPoints: ['bench/core-times.ts'],
+    outfile,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    logLevel: 'warning',
+  });
+  const result = spawnSync(process.execPath, [outfile], { cwd: root, encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'] });
+  return JSON.parse(result.stdout);
+}
+
+/** From `npm start` on a fresh clone to the address, in milliseconds. */
+function coldStart() {
+  const clone = temporary('clone');
+  spawnSync('git', ['clone', '-q', root, clone]);
+  const begun = performance.now();
+  const script = `timeout 600 npm start --silent | while read -r line; do case "$line" in *"is ready"*) pkill -P $$ timeout; break;; esac; done`;
+  spawnSync('bash', ['-c', script], {
+    cwd: clone,
+    env: { ...process.env, PORT: String(PORT + 1), RIGID_BEAM_DATA: temporary('cold') },
+    stdio: 'ignore',
+  });
+  const took = performance.now() - begun;
+  rmSync(clone, { recursive: true, force: true });
+  return took;
+}
+
+/** Starts the built application: on an empty data directory, then again on the same. */
+async function warmStarts() {
+  const data = temporary('data');
+  const times = [];
+  for (let i = 0; i < 3; i++) {
+    const begun = performance.now();
+    const server = await startServer(PORT, { RIGID_BEAM_DATA: data });
+    times.push(performance.now() - begun);
+    server.child.kill('SIGTERM');
+    await server.exited;
+  }
+  rmSync(data, { recursive: true, force: true });
+  return { first: times[0], second: Math.min(times[1], times[2]) };
+}
+
+/** From Enter in a load's field to the frame with the new diagram, on the glasshouse rib; the median of some edits. */
+async function editToDiagram() {
+  const data = temporary('data');
+  const server = await startServer(PORT, { RIGID_BEAM_DATA: data });
+  const browser = await launch({
+    executablePath: findBrowser(),
+    headless: true,
+    userDataDir: temporary('profile'),
+    args: browserFlags,
+  });
+  const page = await browser.newPage();
+  await page.setViewport({ width: 1280, height: 800 });
+  await page.goto(`http://127.0.0.1:${PORT}`, { waitUntil: 'networkidle0' });
+  const rib = await page.$$eval('li a', (links) =>
+    links.find((link) => /Glasshouse/.test(link.textContent)).getAttribute('href'),
+  );
+  await page.goto(`http://127.0.0.1:${PORT}${rib}?acting=W`, { waitUntil: 'networkidle0' });
+  await page.waitForFunction(() => /Solved/.test(document.querySelector('[data-testid=solution]')?.textContent ?? ''));
+  const times = [];
+  for (let i = 0; i < 15; i++) {
+    await page.focus('main li > button[tabindex="0"]');
+    await page.keyboard.press('End');
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(() => document.activeElement instanceof HTMLInputElement);
+    await page.keyboard.type(String(1 + i / 10));
+    await page.evaluate(() => {
+      window.addEventListener('keydown', (event) => event.key === 'Enter' && (window.begun = performance.now()), {
+        once: true,
+        capture: true,
+      });
+      window.took = new Promise((resolve) => {
+        const extremes = document.querySelector('[data-testid=extremes]');
+        const observer = new MutationObserver(() => {
+          observer.disconnect();
+          // The canvas is painted in the frame that follows the change of state.
+          requestAnimationFrame(() => requestAnimationFrame(() => resolve(performance.now() - window.begun)));
+        });
+        observer.observe(extremes, { childList: true, characterData: true, subtree: true });
+      });
+    });
+    await page.keyboard.press('Enter');
+    times.push(await page.evaluate(() => window.took));
+  }
+  await browser.close();
+  server.child.kill('SIGTERM');
+  await server.exited;
+  rmSync(data, { recursive: true, force: true });
+  times.sort((a, b) => a - b);
+  return { median: times[Math.floor(times.length / 2)], worst: times[times.length - 1] };
+}
+
+if (!findBrowser()) throw new Error(NO_BROWSER);
+const cold = process.argv.includes('--cold') ? coldStart() : undefined;
+const warm = await warmStarts();
+const edit = await editToDiagram();
+const core = await coreTimes();
+
+const file = path.join(root, 'docs', 'performance.md');
+let before = '';
+try {
+  before = readFileSync(file, 'utf8');
+} catch {
+  // The first measurement.
+}
+const coldLine =
+  cold === undefined
+    ? (/\| Cold start.*\n/.exec(before)?.[0] ?? '')
+    : `| Cold start: \`npm start\` on a fresh clone, with installing and building | ${seconds(cold)} |\n`;
+writeFileSync(
+  file,
+  `# Performance
+
+Written by \`npm run bench\` (cold start: \`npm run bench -- --cold\`). These are measurements, not promises; no test fails on a time.
+Machine: ${cpus().length} cores, ${cpus()[0].model.trim()}, Node ${process.version}, Chromium without a GPU.
+
+## Starting and editing
+
+| what | time |
+|---|---|
+${coldLine}| First start of the built application, with a new database and the demo | ${seconds(warm.first)} |
+| Warm start | ${seconds(warm.second)} |
+| Glasshouse rib: from Enter in a load's field to the painted diagram, median | ${milliseconds(edit.median)} |
+| the same, slowest of 15 | ${milliseconds(edit.worst)} |
+
+The time of an edit includes the check of the whole model, the way to the worker and back, the solution, and up to two frames of
+16.7 ms that the browser waits before it paints.
+
+## Solving and drawing, one thread, warm
+
+From the model as plain objects to all results (compile, assemble, factor, solve every case, recover), and from results to a display
+list with placed labels.
+
+| model | members | solve | display list |
+|---|---|---|---|
+${core.map(({ name, members, solve, list }) => `| ${name} | ${members} | ${milliseconds(solve)} | ${milliseconds(list)} |`).join('\n')}
+`,
+);
+console.log(readFileSync(file, 'utf8'));
