@@ -18,8 +18,8 @@ function command(args: readonly string[], input?: string): { code: number | null
   return { code: result.status, out: result.stdout, err: result.stderr };
 }
 
-function fileOf(change: (model: Record<string, never>) => void): string {
-  const model = JSON.parse(readFileSync(lintel, 'utf8')) as Record<string, never>;
+function fileOf(change: (model: Record<string, object[]>) => void): string {
+  const model = JSON.parse(readFileSync(lintel, 'utf8')) as Record<string, object[]>;
   change(model);
   const file = path.join(folder, `model-${Math.round(performance.now() * 1e3)}.rbm.json`);
   writeFileSync(file, JSON.stringify(model));
@@ -45,7 +45,7 @@ describe('rigid-beam solve', () => {
   });
 
   test('an unstable model ends with 3, its reason on standard error and in the file', () => {
-    const { code, out, err } = command(['solve', fileOf((model) => ((model.supports as { ux?: string }[])[0]!.ux = 'free'))]);
+    const { code, out, err } = command(['solve', fileOf((model) => Object.assign(model.supports![0]!, { ux: 'free' }))]);
     expect(code).toBe(3);
     expect(err).toMatch(/^Fault: The whole structure, nodes 1, 2, 3, 4, can slide along X/);
     expect(JSON.parse(out)).toMatchObject({ status: 'unstable', mechanisms: [{ harmless: false }] });
@@ -54,7 +54,7 @@ describe('rigid-beam solve', () => {
   test('a faulty model ends with 2 and tells every fault', () => {
     const { code, out, err } = command([
       'solve',
-      fileOf((model) => Object.assign((model.members as object[])[0]!, { section: 'x', start: 'y' })),
+      fileOf((model) => Object.assign(model.members![0]!, { section: 'x', start: 'y' })),
     ]);
     expect(code).toBe(2);
     expect(err.split('\n').filter((line) => line.startsWith('Fault: '))).toHaveLength(2);

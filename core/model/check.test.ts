@@ -95,8 +95,8 @@ const rules: readonly (readonly [string, Spoil, string, RegExp])[] = [
   ['a list that is none', (m) => (m.nodes = { id: '1' } as never), 'nodes', /A list was expected/],
   ['an entry that is none', (m) => (m.nodes![0] = 7 as never), 'nodes[0]', /An object was expected/],
   ['no space', (m) => delete m.space, 'space', /“space” is missing/],
-  ['another format', (m) => (m.format = 'other'), 'format', /not a model file/],
-  ['another version', (m) => (m.version = 2), 'version', /version of the model format is not known/],
+  ['another format', (m) => Object.assign(m, { format: 'other' }), 'format', /not a model file/],
+  ['another version', (m) => Object.assign(m, { version: 2 }), 'version', /version of the model format is not known/],
 ];
 
 describe('faults of a model', () => {

@@ -5,7 +5,7 @@ import '@fontsource/ibm-plex-sans-condensed/600.css';
 import type { Metadata } from 'next';
 import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
-import { StyleRegistry } from './registry';
+import { NonceMark, StyleRegistry } from './registry';
 
 export const metadata: Metadata = { title: 'Rigid Beam', description: 'Frames and trusses, drawn and solved' };
 
@@ -15,8 +15,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
   return (
     <html lang="en" data-appearance={appearance === 'day' || appearance === 'night' ? appearance : undefined}>
       <head>
-        {/* Where styled-components and React Aria look for the nonce of the styles that they add. */}
-        <meta property="csp-nonce" nonce={nonce} />
+        <NonceMark nonce={nonce} />
       </head>
       <body>
         <StyleRegistry nonce={nonce}>{children}</StyleRegistry>

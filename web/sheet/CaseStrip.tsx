@@ -13,6 +13,8 @@ import { actingIndex, useEditor, useEditorState } from '../session/use-editor';
 
 const Strip = styled(RadioGroup)`
   grid-area: cases;
+  /* Holds its unseen inputs, which would otherwise widen the page. */
+  position: relative;
   display: flex;
   gap: 0.4rem;
   padding: 0.4rem 0.6rem;

@@ -17,6 +17,9 @@ const Strip = styled.header`
   background: var(--panel);
   border-bottom: 1.5px solid var(--ink);
   white-space: nowrap;
+  @media (max-width: 56rem) {
+    flex-wrap: wrap;
+  }
   a {
     color: var(--soft);
   }

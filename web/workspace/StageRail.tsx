@@ -17,6 +17,13 @@ const Rail = styled(ToggleButtonGroup)`
   gap: 0.2rem;
   background: var(--desk);
   border-right: 1px solid var(--rule-strong);
+  @media (max-width: 56rem) {
+    flex-direction: row;
+    width: auto;
+    overflow-x: auto;
+    border-right: 0;
+    border-bottom: 1px solid var(--rule-strong);
+  }
 `;
 
 const StageButton = styled(ToggleButton)`

@@ -23,6 +23,11 @@ const Grid = styled.div`
   grid-template: 'head head head' auto 'rail bench sheet' minmax(0, 1fr) 'cases cases cases' auto / auto auto minmax(0, 1fr);
   height: 100dvh;
   min-height: 26rem;
+  /* A small window, or a large zoom: everything below each other, and the page scrolls. */
+  @media (max-width: 56rem) {
+    grid-template: 'head' auto 'rail' auto 'sheet' 30rem 'bench' auto 'cases' auto / minmax(0, 1fr);
+    height: auto;
+  }
 `;
 
 const Bench = styled.section`
@@ -32,6 +37,11 @@ const Bench = styled.section`
   overflow-y: auto;
   background: var(--panel);
   border-right: 1px solid var(--rule-strong);
+  @media (max-width: 56rem) {
+    width: auto;
+    border-right: 0;
+    border-top: 1px solid var(--rule-strong);
+  }
 `;
 
 const SheetPlace = styled.main`

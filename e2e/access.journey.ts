@@ -1,0 +1,128 @@
+import { readFileSync } from 'node:fs';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { Page } from 'puppeteer-core';
+import { Application } from './application';
+import { ModelPage } from './model-page';
+
+const application = new Application();
+beforeAll(() => application.start());
+afterAll(() => application.close());
+
+const axe = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
+
+/** What the common rules of accessibility find wrong: which rule, and where. */
+async function troubles(page: Page): Promise<string[]> {
+  // The policy of the page lets no script in; the debugger's own evaluation is not bound by it.
+  await page.evaluate(axe);
+  return page.evaluate(async () => {
+    const { axe: checker } = window as unknown as {
+      axe: {
+        run: (options: object) => Promise<{ violations: { id: string; nodes: { html: string; failureSummary: string }[] }[] }>;
+      };
+    };
+    const { violations } = await checker.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa'] });
+    return violations.flatMap(({ id, nodes }) =>
+      nodes.map(({ html, failureSummary }) => `${id}: ${html.slice(0, 160)} — ${failureSummary.slice(0, 300)}`),
+    );
+  });
+}
+
+const stages = ['geometry', 'sections', 'supports', 'loads', 'combinations', 'results'];
+
+describe('for everyone', () => {
+  test.each(['day', 'night'])('the projects page keeps the rules by %s', async (appearance) => {
+    const page = await application.page();
+    await page.setCookie({ name: 'appearance', value: appearance, url: application.address });
+    await page.goto(application.address, { waitUntil: 'networkidle0' });
+    expect(await troubles(page)).toEqual([]);
+    await page.close();
+  });
+
+  test.each(['day', 'night'])('every stage keeps the rules by %s, with a card open', async (appearance) => {
+    const rib = await ModelPage.open(application, 'Glasshouse rib');
+    await rib.page.setCookie({ name: 'appearance', value: appearance, url: application.address });
+    for (const stage of stages) {
+      await rib.page.goto(`${rib.page.url().split('?')[0]}?stage=${stage}&acting=W&quantity=Mz`, { waitUntil: 'networkidle0' });
+      await rib.until('solution', /^Solved/);
+      await rib.page.focus('main li > button[tabindex="0"]');
+      if (stage === 'sections') await rib.page.keyboard.press('End');
+      if (stage === 'results') for (let i = 0; i < 14; i++) await rib.page.keyboard.press('ArrowRight');
+      expect([stage, await troubles(rib.page)]).toEqual([stage, []]);
+    }
+    await rib.page.close();
+  });
+
+  test('at twice the size everything is still there, below each other', async () => {
+    const rib = await ModelPage.open(application, 'Glasshouse rib');
+    await rib.page.setViewport({ width: 640, height: 400, deviceScaleFactor: 2 });
+    await new Promise((resolve) => setTimeout(resolve, 400));
+    const widest = await rib.page.evaluate(() => document.documentElement.scrollWidth);
+    expect(widest).toBeLessThanOrEqual(640);
+    const sheet = await rib.page.$eval('[data-testid=sheet]', (canvas) => ({
+      css: canvas.clientWidth,
+      pixels: (canvas as HTMLCanvasElement).width,
+    }));
+    expect(sheet.css).toBeGreaterThan(500);
+    // Crisp on a dense screen: two device pixels to one of the page's.
+    expect(sheet.pixels).toBe(2 * sheet.css);
+    await rib.press('Results: solved, in order');
+    await rib.page.waitForSelector('table');
+    await rib.page.close();
+  });
+
+  test('the whole way by keyboard: projects, model, case, quantity, member', async () => {
+    const page = await application.page();
+    await page.goto(application.address, { waitUntil: 'networkidle0' });
+    const focused = (): Promise<string> =>
+      page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? '');
+    const tabTo = async (words: RegExp): Promise<void> => {
+      for (let i = 0; i < 60; i++) {
+        await page.keyboard.press('Tab');
+        if (words.test(await focused())) return;
+      }
+      throw new Error(`Tab never came to ${words.source}`);
+    };
+    await tabTo(/Lintel over the potting bench/);
+    await page.keyboard.press('Enter');
+    const lintel = new ModelPage(application, page);
+    await lintel.ready();
+    await tabTo(/^Geometry/);
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(() => /stage=sections/.test(window.location.search));
+    await tabTo(/^(Node|Member|Support|Intensity|Force)/);
+    await page.keyboard.press('Home');
+    expect(await focused()).toMatch(/^Node 1 at 0 m across/);
+    await tabTo(/^(Axial force|Bending moment)$/);
+    await page.keyboard.press('Home');
+    while (!/^Axial force$/.test(await focused())) await page.keyboard.press('ArrowLeft');
+    await page.keyboard.press('Enter');
+    await lintel.until('extremes', /kN in/);
+    await page.focus('[role=radiogroup] input:checked');
+    await page.keyboard.press('ArrowRight');
+    await page.waitForFunction(() => /acting=Q1/.test(window.location.search));
+    await page.close();
+  });
+
+  test('a node moves by the keyboard, and what has the focus is removed by Delete', async () => {
+    const lintel = await ModelPage.open(application, 'Lintel over the potting bench');
+    const { page } = lintel;
+    await page.focus('main li > button[tabindex="0"]');
+    await page.keyboard.press('Home');
+    await page.keyboard.down('Alt');
+    await page.keyboard.press('ArrowLeft');
+    await page.keyboard.up('Alt');
+    await page.waitForSelector('main li > button[aria-label^="Node 1 at −0."]');
+    await page.keyboard.press('End');
+    await page.waitForFunction(() => /case Q3/.test(document.activeElement?.getAttribute('aria-label') ?? ''));
+    await page.keyboard.press('Delete');
+    await page.waitForFunction(() => !document.querySelector('main li > button[aria-label*="case Q3"]'));
+    await lintel.undo();
+    await lintel.undo();
+    await page.waitForSelector('main li > button[aria-label^="Node 1 at 0 m"]');
+    await lintel.stored();
+    await page.close();
+  });
+
+  test('no page complained', () => expect(application.complaints).toEqual([]));
+});

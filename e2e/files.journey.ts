@@ -1,0 +1,115 @@
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { Application } from './application';
+import { ModelPage } from './model-page';
+
+const application = new Application();
+beforeAll(() => application.start());
+afterAll(() => application.close());
+
+const folder = mkdtempSync(path.join(tmpdir(), 'rigid-beam-files-'));
+const lintel = JSON.parse(readFileSync('examples/lintel.rbm.json', 'utf8')) as Record<string, unknown>;
+
+/** Chooses a file on the projects page, as the file dialog would. */
+async function upload(model: object): Promise<ModelPage> {
+  const file = path.join(folder, 'model.rbm.json');
+  writeFileSync(file, JSON.stringify(model));
+  const page = await application.page();
+  await page.goto(application.address, { waitUntil: 'networkidle0' });
+  const [chooser] = await Promise.all([page.waitForFileChooser(), page.locator('::-p-aria(From a file)').click()]);
+  await chooser.accept([file]);
+  return new ModelPage(application, page);
+}
+
+describe('files', () => {
+  test('a model comes in from a file with units, and goes out in SI', async () => {
+    const nodes = (lintel.nodes as { x: number }[]).map((node) => ({ ...node, x: `${node.x * 1000} mm` }));
+    const model = await upload({ ...lintel, title: 'Shelf in the fernery', nodes });
+    await model.ready();
+    await model.until('solution', /^Solved/);
+    const out = await model.page.evaluate(async () =>
+      (await fetch(document.querySelector<HTMLAnchorElement>('header a[download]')!.href)).text(),
+    );
+    const written = JSON.parse(out) as { title: string; nodes: { x: number }[] };
+    expect(written.title).toBe('Shelf in the fernery');
+    written.nodes.forEach(({ x }, i) => expect(x).toBeCloseTo((lintel.nodes as { x: number }[])[i]!.x, 12));
+    await model.page.close();
+  });
+
+  test('a faulty file is refused whole, with every fault', async () => {
+    const model = await upload({ ...lintel, members: [{ id: 'a', start: '1', end: '9', section: 'none', material: 'steel' }] });
+    const alert = await model.page.waitForSelector('[role=alert]');
+    const words = await alert!.evaluate((element) => element.textContent);
+    expect(words).toMatch(/no node “9”.*no section “none”/);
+    expect(await model.page.$$eval('li h3', (all) => all.length)).toBe(3);
+    await model.page.close();
+  });
+
+  test('units are shown as chosen, and nothing else changes', async () => {
+    const model = await ModelPage.open(application, 'Shelf in the fernery');
+    await model.until('extremes', /^8\.352 kN·m in b, sagging/);
+    await model.choose('Moments', 'kip·ft');
+    await model.until('extremes', /^6\.16 kip·ft in b, sagging/);
+    await model.choose('Lengths', 'ft');
+    await model.place('Node 2 at 11.81 ft across');
+    await model.undo();
+    await model.undo();
+    await model.until('extremes', /^8\.352 kN·m/);
+    await model.stored();
+    await model.page.close();
+  });
+
+  test('sums and envelopes are made and changed', async () => {
+    const model = await ModelPage.open(application, 'Shelf in the fernery');
+    await model.press('Combinations: 4 entries, in order');
+    await model.press('Add a sum');
+    await model.until('extremes', /kN·m/);
+    expect(model.page.url()).toMatch(/acting=U/);
+    // All cases by 1.35 or 1.5, as C3 of the demo: the same moment.
+    await model.until('extremes', /−56\.72 kN·m/);
+    await model.press('Add an envelope');
+    await model.until('extremes', /by C2.*by (C3|U)/);
+    await model.press('Remove E');
+    await model.press('Remove U');
+    await model.stored();
+    await model.page.close();
+  });
+
+  test('a spring, a slope and a settlement from the node’s card', async () => {
+    const model = await ModelPage.open(application, 'Shelf in the fernery');
+    const { page } = model;
+    await page.locator('::-p-text(Hanging baskets)').click();
+    const support = await model.place('Node 2 ');
+    await page.mouse.click(support.x, support.y);
+    await model.fill('Settles along Y in Q3 (mm)', '-10');
+    // 6EI·δ/L₁L₂ … by the three-moment equation, plus the basket’s own moment at node 3: the hogging over node 3 stays statically determinate.
+    await model.until('extremes', /−6 kN·m in [bc], hogging/);
+    await model.until('extremes', /^[\d.]+ kN·m in [ab], sagging/);
+    await model.choose('Along Y', 'Spring');
+    await model.fill('Stiffness (kN/m)', '5 MN/m');
+    await model.until('solution', /^Solved/);
+    await model.fill('Turned by (°)', '10');
+    await model.until('solution', /^Solved/);
+    await model.stored();
+    for (let i = 0; i < 4; i++) await model.undo();
+    await model.stored();
+    await page.close();
+  });
+
+  test('a model is removed only after asking', async () => {
+    const page = await application.page();
+    await page.goto(application.address, { waitUntil: 'networkidle0' });
+    await page.locator('::-p-aria(Remove Shelf in the fernery)').click();
+    await page.locator('::-p-aria(Keep)').click();
+    await page.locator('::-p-aria(Remove Shelf in the fernery)').click();
+    await page.locator('::-p-aria([name="Remove"][role="button"])').click();
+    await page.waitForFunction(() => document.querySelectorAll('li h3').length === 2);
+    const gone = await fetch(`${application.address}/models/nothing-here`);
+    expect(gone.status).toBe(404);
+    await page.close();
+  });
+
+  test('no page complained', () => expect(application.complaints).toEqual([]));
+});
