@@ -3,7 +3,7 @@ const forbid = (name, from, to, comment) => ({
   name,
   severity: 'error',
   comment,
-  from: { path: from, pathNot: '(\\.test\\.tsx?$)|(^core/testing/)' },
+  from: { path: from, pathNot: '(\\.test\\.tsx?$)|(^core/test/)' },
   to: { path: to },
 });
 

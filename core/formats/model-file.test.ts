@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { checkModel } from '../model/check';
 import { isFault } from '../model/notice';
 import { solve } from '../results/solve';
-import { noticesOf, soundModel } from '../testing/faults';
+import { noticesOf, soundModel } from '../test/faults';
 import { readModelFile, writeModelFile } from './model-file';
 
 const text = JSON.stringify(soundModel());

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { clamp, EI, pin, roller, sketch } from '../testing/build';
+import { clamp, EI, pin, roller, sketch } from '../test/build';
 import { solve } from '../results/solve';
 import { resultsFile } from './results-file';
 

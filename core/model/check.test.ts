@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { noticesOf, soundModel } from '../testing/faults';
+import { noticesOf, soundModel } from '../test/faults';
 import { checkModel } from './check';
 
 type Spoil = (model: Record<string, Record<string, unknown>[]> & Record<string, unknown>) => void;

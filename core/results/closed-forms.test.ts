@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Load, Support } from '../model/model';
-import { clamp, E, EA, EI, I, pin, roller, sketch, solved, type Reading, type Sketch } from '../testing/build';
+import { clamp, E, EA, EI, I, pin, roller, sketch, solved, type Reading, type Sketch } from '../test/build';
 
 const L = 6;
 const q = 5e3;

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { Model } from '../model/model';
-import { pin, roller, sketch, solved } from '../testing/build';
+import { pin, roller, sketch, solved } from '../test/build';
 import { governing } from './envelope';
 import { extremes } from './extremes';
 import { valueAt } from './read';

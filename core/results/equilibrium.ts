@@ -1,5 +1,5 @@
 import { eachLoad } from '../stiffness/equivalent-loads';
-import { memberCount, nodeCount, type Structure } from '../stiffness/structure';
+import { lineLoadAt, memberCount, nodeCount, pointLoadAt, type Structure } from '../stiffness/structure';
 import type { Equilibrium, Resultant } from './results';
 
 /**
@@ -32,19 +32,12 @@ export function appliedResultant(s: Structure, c: number): Resultant {
       addLocal((a + b) / 2, fx, fy, force(1)[1] * couple);
     };
     eachLoad(s.lineLoads, m, c, (o) => {
-      const [a, b, xa, xb, ya, yb] = s.lineLoads.values.subarray(o, o + 6) as unknown as [
-        number,
-        number,
-        number,
-        number,
-        number,
-        number,
-      ];
+      const [a, b, xa, xb, ya, yb] = lineLoadAt(s, o);
       addTrapezium(a, b, xa, xb, (total) => [total, 0]);
       addTrapezium(a, b, ya, yb, (total) => [0, total]);
     });
     eachLoad(s.pointLoads, m, c, (o) => {
-      const [x, fx, fy, mz] = s.pointLoads.values.subarray(o, o + 4) as unknown as [number, number, number, number];
+      const [x, fx, fy, mz] = pointLoadAt(s, o);
       addLocal(x, fx, fy, mz);
     });
   }

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { clamp, pin, roller, sketch, solved, type Sketch } from '../testing/build';
+import { clamp, pin, roller, sketch, solved, type Sketch } from '../test/build';
 import { outcomes } from '../combinations/outcomes';
 
 const beam = (rest: Partial<Sketch>): Sketch => ({

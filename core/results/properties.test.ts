@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { Load, Member, Model } from '../model/model';
-import { solved, type Reading } from '../testing/build';
-import { denseFrame } from '../testing/dense-frame';
-import { randomFrame } from '../testing/random-frame';
+import { solved, type Reading } from '../test/build';
+import { denseFrame } from '../test/dense-frame';
+import { randomFrame } from '../test/random-frame';
 import { lineQuantities, type LineQuantity } from './quantities';
 
 const RUNS = { numRuns: 40 };

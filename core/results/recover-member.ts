@@ -1,5 +1,5 @@
 import { eachLoad } from '../stiffness/equivalent-loads';
-import type { Structure } from '../stiffness/structure';
+import { lineLoadAt, type Structure } from '../stiffness/structure';
 import { COINCIDENT, type Pieces } from './breakpoints';
 import { PIECE_WIDTH } from './quantities';
 
@@ -75,14 +75,7 @@ function intensities(s: Structure, m: number, c: number, a: number, b: number): 
   const result: [number, number, number, number] = [0, 0, 0, 0];
   const slack = COINCIDENT * s.lengths[m]!;
   eachLoad(s.lineLoads, m, c, (o) => {
-    const [from, to, xa, xb, ya, yb] = s.lineLoads.values.subarray(o, o + 6) as unknown as [
-      number,
-      number,
-      number,
-      number,
-      number,
-      number,
-    ];
+    const [from, to, xa, xb, ya, yb] = lineLoadAt(s, o);
     if (to - from <= slack || from > a + slack || to < b - slack) return;
     const [sx, sy] = [(xb - xa) / (to - from), (yb - ya) / (to - from)];
     result[0] += xa + sx * (a - from);

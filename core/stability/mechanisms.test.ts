@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { checkModel } from '../model/check';
 import { solve } from '../results/solve';
-import { clamp, pin, roller, sketch, type Sketch } from '../testing/build';
+import { clamp, pin, roller, sketch, type Sketch } from '../test/build';
 
 const down = (node: string): NonNullable<Sketch['loads']>[number] => ({ type: 'node', node, fy: -1e3 });
 const truss = { behaviour: 'truss' } as const;

@@ -1,6 +1,6 @@
 import { shearParameter } from './member-stiffness';
 import { bendingShapes } from './shape-functions';
-import { MEMBER_FREEDOMS, type MemberLoadTable, type Structure } from './structure';
+import { lineLoadAt, MEMBER_FREEDOMS, pointLoadAt, type MemberLoadTable, type Structure } from './structure';
 
 /** Gauss–Legendre points on [−1, 1]: three are exact for the quartic that a linear load makes with a cubic shape. */
 const GAUSS: readonly (readonly [number, number])[] = [
@@ -36,14 +36,7 @@ export function equivalentLoads(s: Structure, m: number, c: number): Float64Arra
   };
 
   eachLoad(s.lineLoads, m, c, (o) => {
-    const [a, b, qxa, qxb, qya, qyb] = s.lineLoads.values.subarray(o, o + 6) as unknown as [
-      number,
-      number,
-      number,
-      number,
-      number,
-      number,
-    ];
+    const [a, b, qxa, qxb, qya, qyb] = lineLoadAt(s, o);
     for (const [point, weight] of GAUSS) {
       const t = (1 + point) / 2;
       const w = (weight * (b - a)) / 2;
@@ -51,7 +44,7 @@ export function equivalentLoads(s: Structure, m: number, c: number): Float64Arra
     }
   });
   eachLoad(s.pointLoads, m, c, (o) => {
-    const [x, fx, fy, mz] = s.pointLoads.values.subarray(o, o + 4) as unknown as [number, number, number, number];
+    const [x, fx, fy, mz] = pointLoadAt(s, o);
     addForce(x, fx, fy, mz);
   });
   eachLoad(s.strains, m, c, (o) => {

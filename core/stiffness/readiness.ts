@@ -2,6 +2,7 @@ import type { Model, Section } from '../model/model';
 import { fault, type Notice } from '../model/notice';
 import { sectionProperties } from '../sections/section-properties';
 import { shapeFault } from '../sections/shape-properties';
+import { unjoinedNodes } from './unjoined-nodes';
 
 /**
  * What keeps a sound model from being solved: nothing there, no support, a section without the properties that its members
@@ -181,7 +182,7 @@ export function readinessNotes(model: Model): Notice[] {
       subjects: [`node ${node.id}`],
     });
   }
-  notes.push(...weightlessNotes(model));
+  notes.push(...unjoinedNodes(model), ...weightlessNotes(model));
   if (!model.analysis?.shearDeformation) return notes;
   const materials = new Map(model.materials.map((material) => [material.id, material]));
   const stiff = model.members.filter((member) => {

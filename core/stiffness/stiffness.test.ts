@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { A, E, EI, sketch, pin, roller } from '../testing/build';
+import { A, E, EI, sketch, pin, roller } from '../test/build';
 import { compile } from './compile';
 import { condense, condenseLoads, recoverEnds } from './condensation';
 import { equivalentLoads } from './equivalent-loads';

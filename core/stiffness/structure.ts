@@ -56,3 +56,11 @@ export interface Structure {
 export const nodeCount = (s: Structure): number => s.names.nodes.length;
 export const memberCount = (s: Structure): number => s.names.members.length;
 export const caseCount = (s: Structure): number => s.names.cases.length;
+
+/** A row of the line loads: a, b, qx(a), qx(b), qy(a), qy(b). */
+export const lineLoadAt = (s: Structure, offset: number): readonly [number, number, number, number, number, number] =>
+  s.lineLoads.values.subarray(offset, offset + 6) as unknown as [number, number, number, number, number, number];
+
+/** A row of the point loads: x, fx, fy, mz. */
+export const pointLoadAt = (s: Structure, offset: number): readonly [number, number, number, number] =>
+  s.pointLoads.values.subarray(offset, offset + 4) as unknown as [number, number, number, number];

@@ -1,7 +1,6 @@
 'use client';
 
 import { useState } from 'react';
-import { Slider, SliderThumb, SliderTrack } from 'react-aria-components';
 import styled from 'styled-components';
 import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
@@ -12,6 +11,7 @@ import { extremes } from '@rigid-beam/core/results/extremes';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { PanelSubtitle, Stack } from '../ui/controls';
 import { QuantityField } from '../ui/QuantityField';
+import { Slider } from '../ui/Slider';
 
 const WIDTH = 240;
 const HEIGHT = 36;
@@ -44,30 +44,6 @@ const Strip = styled.figure`
     b {
       font-weight: 600;
     }
-  }
-`;
-
-const Track = styled(SliderTrack)`
-  height: 1.1rem;
-  &::before {
-    content: '';
-    position: absolute;
-    left: 0;
-    right: 0;
-    top: 50%;
-    border-top: 2px solid var(--draw-member);
-  }
-`;
-
-const Thumb = styled(SliderThumb)`
-  top: 50%;
-  width: 0.55rem;
-  height: 1rem;
-  border-radius: 2px;
-  background: var(--ink);
-  &[data-focus-visible] {
-    outline: 2px solid var(--focus);
-    outline-offset: 2px;
   }
 `;
 
@@ -138,18 +114,7 @@ export function MemberCharts({ solution, outcome, member, display }: MemberChart
           </Strip>
         );
       })}
-      <Slider
-        aria-label="Distance from the start"
-        minValue={0}
-        maxValue={1}
-        step={0.005}
-        value={ratio}
-        onChange={(value) => setRatio(value as number)}
-      >
-        <Track>
-          <Thumb />
-        </Track>
-      </Slider>
+      <Slider label="Distance from the start" range={[0, 1]} step={0.005} value={ratio} onChange={setRatio} />
       <QuantityField
         label={`Distance from node ${solution.structure.names.nodes[solution.structure.memberNodes[2 * member]!]}`}
         value={ratio * length}

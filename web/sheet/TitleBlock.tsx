@@ -1,6 +1,6 @@
 'use client';
 
-import { Slider, SliderThumb, SliderTrack, ToggleButtonGroup } from 'react-aria-components';
+import { ToggleButtonGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { showNumber } from '@rigid-beam/core/quantities/show';
 import { unitFactor } from '@rigid-beam/core/quantities/parse';
@@ -11,6 +11,7 @@ import type { DiagramQuantity, View } from '@rigid-beam/drawing/view';
 import type { EditorState } from '../session/editor';
 import { actingIndex, solutionOf, useDisplay, useEditor, useEditorState } from '../session/use-editor';
 import { ToggleButton } from '../ui/controls';
+import { Slider } from '../ui/Slider';
 import { TITLE_BLOCK } from './controller';
 
 const Block = styled.section`
@@ -70,30 +71,6 @@ const ScaleSlider = styled(Slider)`
   width: 5.2rem;
 `;
 
-const Track = styled(SliderTrack)`
-  height: 1.2rem;
-  &::before {
-    content: '';
-    position: absolute;
-    left: 0;
-    right: 0;
-    top: 50%;
-    border-top: 1.5px solid var(--rule-strong);
-  }
-`;
-
-const Thumb = styled(SliderThumb)`
-  top: 50%;
-  width: 0.6rem;
-  height: 1rem;
-  border-radius: 2px;
-  background: var(--ink);
-  &[data-focus-visible] {
-    outline: 2px solid var(--focus);
-    outline-offset: 2px;
-  }
-`;
-
 const RULES: Record<DiagramQuantity, string> = {
   N: 'T in tension, C in compression',
   Vy: 'up on the left part: positive',
@@ -145,17 +122,12 @@ export function TitleBlock() {
       </Line>
       <Line>
         <ScaleSlider
-          aria-label="Diagram scale"
-          minValue={-2}
-          maxValue={2}
+          label="Diagram scale"
+          range={[-2, 2]}
           step={0.25}
           value={Math.log2(state.diagramFactor)}
-          onChange={(value) => editor.store.setState({ diagramFactor: 2 ** (value as number) })}
-        >
-          <Track>
-            <Thumb />
-          </Track>
-        </ScaleSlider>
+          onChange={(value) => editor.store.setState({ diagramFactor: 2 ** value })}
+        />
         <Fill className="number">{scaleWords(state, outcome)}</Fill>
         <Quantities
           selectionMode="multiple"

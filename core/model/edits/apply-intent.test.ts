@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { Model } from '../model';
 import { checkModel } from '../check';
-import { soundModel } from '../../testing/faults';
+import { soundModel } from '../../test/faults';
 import { applyIntent } from './apply-intent';
 import { describeIntent, type Intent } from './intent';
 
