@@ -11,7 +11,7 @@ import { dimensionItems, levels, showDimension } from './dimension-items';
 import { VERTEX, type Item, type Label, type Path } from './display-list';
 import { gridItems, gridStep, snapToGrid } from './grid-items';
 import { hitTest } from './hit-test';
-import { niceAbove, niceBelow } from './nice';
+import { niceBelow } from './nice';
 import { placeLabels, roughMeasure } from './place-labels';
 import { actingFactors, scaleOfDeflection, scaleOfDiagram, sheetItems } from './sheet-items';
 import { sketchMarkup } from './sketch';
@@ -70,16 +70,13 @@ describe('the camera', () => {
 
 describe('round numbers', () => {
   test.each([
-    [0.13, 0.1, 0.2],
-    [1, 1, 1],
-    [2.3, 2, 5],
-    [7, 5, 10],
-    [99, 50, 100],
-    [0.0005, 0.0005, 0.0005],
-  ])('%p lies between %p and %p', (x, below, above) => {
-    expect(niceBelow(x)).toBeCloseTo(below, 12);
-    expect(niceAbove(x)).toBeCloseTo(above, 12);
-  });
+    [0.13, 0.1],
+    [1, 1],
+    [2.3, 2],
+    [7, 5],
+    [99, 50],
+    [0.0005, 0.0005],
+  ])('below %p lies %p', (x, below) => expect(niceBelow(x)).toBeCloseTo(below, 12));
 
   test('the grid refines as one zooms in, and never below a millimetre', () => {
     const steps = [1, 10, 60, 200, 2000, 1e6].map(gridStep);

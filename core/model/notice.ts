@@ -40,12 +40,18 @@ export interface FaultDetail {
   readonly subjects?: readonly string[];
 }
 
+/** Where it is and what stands there; what is missing has only a place, and a whole file has neither. */
+const placeWords = ({ path, value }: FaultDetail): string => {
+  if (path === '') return '';
+  return value === undefined ? ` (${path})` : ` (${path}: ${shownValue(value)})`;
+};
+
 /** A fault, said in the order: what is wrong, where, what to do. */
 export function fault(detail: FaultDetail): Notice {
   return {
     code: detail.code,
     severity: 'error',
-    message: `${detail.what} (${detail.path}: ${shownValue(detail.value)}). ${detail.remedy}.`,
+    message: `${detail.what}${placeWords(detail)}. ${detail.remedy}.`,
     subjects: detail.subjects ?? [],
     path: detail.path,
     value: detail.value === undefined ? null : detail.value,

@@ -49,7 +49,8 @@ function Counts() {
   const members = useEditorState((state) => state.model.members.length);
   return (
     <Hint>
-      {nodes} nodes, {members} members. New members take the section and material of the one drawn last.
+      {nodes === 1 ? '1 node' : `${nodes} nodes`}, {members === 1 ? '1 member' : `${members} members`}. New members take the
+      section and material of the one drawn last.
     </Hint>
   );
 }

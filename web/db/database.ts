@@ -18,7 +18,7 @@ interface Opened {
 const shared = globalThis as typeof globalThis & { rigidBeamDatabase?: Promise<Opened> | undefined };
 
 /** Opens the database in a directory, alone, with all migrations applied. */
-export async function openDatabase(directory: string, migrations: string): Promise<Opened> {
+async function openDatabase(directory: string, migrations: string): Promise<Opened> {
   const unlock = lockDirectory(directory);
   try {
     const client = await PGlite.create(path.join(directory, 'database'));
@@ -38,7 +38,7 @@ export async function openDatabase(directory: string, migrations: string): Promi
 }
 
 /** Where the migrations lie when the application runs from `web/`. */
-export const migrationsFolder = (): string => path.join(process.cwd(), 'db', 'migrations');
+const migrationsFolder = (): string => path.join(process.cwd(), 'db', 'migrations');
 
 /** The database of this process, opened on first use. */
 export async function database(): Promise<Database> {

@@ -21,7 +21,7 @@ export interface Opened {
 }
 
 /** A model and its own results: what the sheet draws. Results are absent while they are not ready. */
-export interface Drawn {
+interface Drawn {
   readonly model: Model;
   readonly results?: Results;
   readonly milliseconds?: number;

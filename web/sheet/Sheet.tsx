@@ -32,7 +32,7 @@ const HintLine = styled.p`
   position: absolute;
   left: 0.8rem;
   top: 0.5rem;
-  max-width: 60%;
+  max-width: calc(100% - 1.6rem);
   color: var(--soft);
   pointer-events: none;
 `;

@@ -4,6 +4,7 @@ import { ToggleButtonGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { showNumber } from '@rigid-beam/core/quantities/show';
 import { unitFactor } from '@rigid-beam/core/quantities/parse';
+import type { Solution } from '@rigid-beam/core/results/results';
 import { governingValues } from '@rigid-beam/drawing/diagram-scale';
 import { scaleOfDeflection, scaleOfDiagram } from '@rigid-beam/drawing/sheet-items';
 import { showDiagramValue } from '@rigid-beam/drawing/value-labels';
@@ -175,9 +176,21 @@ function scaleWords(state: EditorState, outcome: number): string {
   return [diagram, state.deflected && factor > 0 ? `bent × ${showNumber(factor, 3)}` : ''].filter(Boolean).join(' · ');
 }
 
-/** What a moment of this sign does, as engineers say it. */
-const senseWords = (quantity: DiagramQuantity, value: number): string =>
-  quantity !== 'Mz' || value === 0 ? '' : value > 0 ? ', sagging' : ', hogging';
+/** A member that rises more steeply than this has no upper and lower face to speak of. */
+const STEEP = 0.3;
+
+/** What a moment of this sign does, as engineers say it: sagging or hogging, or on a post the side in tension. */
+function senseWords(solution: Solution, member: number, value: number): string {
+  if (value === 0) return '';
+  const [cosine, sine, sense] = solution.structure.directions.subarray(3 * member, 3 * member + 3) as unknown as [
+    number,
+    number,
+    number,
+  ];
+  if (Math.abs(cosine) > STEEP) return value > 0 ? ', sagging' : ', hogging';
+  // Tension lies on the −y face where the moment is positive; local y points along −sense·sine in X.
+  return sense * sine * value > 0 ? ', tension right' : ', tension left';
+}
 
 function extremeWords(state: EditorState, outcome: number): string {
   const solution = solutionOf(state);
@@ -194,6 +207,6 @@ function extremeWords(state: EditorState, outcome: number): string {
   };
   return [governing.max, governing.min]
     .filter(({ value }, i) => i === 0 || value !== governing.max.value)
-    .map((extreme) => say(extreme) + senseWords(quantity, extreme.value))
+    .map((extreme) => say(extreme) + (quantity === 'Mz' ? senseWords(solution, extreme.member, extreme.value) : ''))
     .join(' · ');
 }

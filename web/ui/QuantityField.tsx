@@ -24,7 +24,7 @@ interface QuantityFieldProps {
 }
 
 /** What a text means as a quantity, or why it means nothing. */
-export function understand(text: string, dimension: DimensionName, unit: string): { value?: number; words: string } {
+function understand(text: string, dimension: DimensionName, unit: string): { value?: number; words: string } {
   const parsed = parseQuantity(text, dimension, unit === '' ? undefined : unit);
   if (!parsed.ok) return { words: parsed.reason };
   return { value: parsed.value, words: `= ${showQuantity(parsed.value, unit, 6)}` };

@@ -135,7 +135,7 @@ const UnseenLabel = styled(Label)`
   ${unseen}
 `;
 
-export interface Choice {
+interface Choice {
   readonly id: string;
   readonly text: string;
 }

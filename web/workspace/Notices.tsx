@@ -9,7 +9,7 @@ import { Button, PlainButton, Row } from '../ui/controls';
 const Tray = styled.div`
   position: absolute;
   left: 50%;
-  top: 2.2rem;
+  top: 2.4rem;
   z-index: 4;
   width: min(36rem, calc(100% - 2rem));
   transform: translateX(-50%);
