@@ -6,6 +6,7 @@ import type { Solution } from '@rigid-beam/core/results/results';
 import { worldPath, type Ink, type Item } from './display-list';
 import { pointOn, type DrawnMember } from './geometry';
 import type { View } from './view';
+import { SKETCHED } from './weight';
 
 export type ForceQuantity = 'N' | 'Vy' | 'Mz';
 
@@ -100,7 +101,7 @@ function curve(
       worldPath(outline, { closed: true, fill: ink, opacity: 0.09 }),
       worldPath(outline, { stroke: ink, width: 1.6 * w, ...(style.dash && { dash: style.dash.map((d) => d * w) }) }),
     ];
-    if (view.weight < 0.8) return items.slice(1);
+    if (view.weight < SKETCHED) return items.slice(1);
     const spacing = style.spacing / view.scale;
     for (let n = Math.ceil(first.x / spacing); n * spacing < last.x; n++) {
       const at = between(run, n * spacing);

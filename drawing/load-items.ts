@@ -5,12 +5,11 @@ import { showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { sameSubject, symbolPath, VERTEX, type Item, type Subject } from './display-list';
 import { drawnMembers, pointOn, type DrawnMember } from './geometry';
 import type { View } from './view';
+import { SKETCHED } from './weight';
 
 /** Longest and shortest arrow, pixels. */
 const LONGEST = 36;
 const SHORTEST = 12;
-/** Below this weight a drawing is a thumbnail. */
-const SKETCHED = 0.6;
 
 interface Context {
   readonly members: ReadonlyMap<string, DrawnMember>;

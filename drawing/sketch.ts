@@ -4,6 +4,7 @@ import { boundsOf, fit } from './camera';
 import { sheetItems } from './sheet-items';
 import { svgMarkup, type Palette } from './svg';
 import type { View } from './view';
+import { SKETCHED, weightAt } from './weight';
 
 /** Inks as variables of the page's theme. */
 export const themePalette: Palette = (ink) => `var(--draw-${ink})`;
@@ -34,7 +35,7 @@ export function sketchMarkup(
     names: false,
     selection: [],
     scale: camera.scale,
-    weight: Math.max(0.38, Math.min(0.7, width / 400)),
+    weight: Math.min(Math.max(0.38, width / 400), weightAt(model, 4 * camera.scale, 0.12), SKETCHED - 0.01),
   };
   return svgMarkup(
     sheetItems(model, solution, view).filter((item) => item.kind === 'path'),

@@ -1,5 +1,4 @@
 import { condenseLoads, recoverEnds } from '../stiffness/condensation';
-import { equivalentLoads } from '../stiffness/equivalent-loads';
 import type { MemberMatrices } from '../stiffness/member-matrices';
 import { freedomOf } from '../stiffness/assemble';
 import { FREEDOMS, memberCount, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
@@ -12,24 +11,26 @@ import type { LinearOutcome } from './results';
 
 const N = MEMBER_FREEDOMS;
 
-/** All results of case c from the movements of the nodes (3n, nodes' axes). */
+const NO_LOADS = new Float64Array(N);
+
+/** All results of case c from the movements of the nodes (3n, nodes' axes) and the loads of the members (as ends feel them). */
 export function recoverCase(
   s: Structure,
   matrices: readonly MemberMatrices[],
   c: number,
   movements: Float64Array,
+  memberLoads: readonly (Float64Array | undefined)[],
   cut: Pieces,
 ): LinearOutcome {
   const ends = new Float64Array(N * memberCount(s));
   const coefficients = new Float64Array(PIECE_WIDTH * cut.from.length);
   const onMembers = new Float64Array(movements.length);
+  const atNodes = new Float64Array(N);
   for (let m = 0; m < memberCount(s); m++) {
     const { condensed, transformation } = matrices[m]!;
-    const own = apply(
-      transformation,
-      Float64Array.from({ length: N }, (_, i) => movements[freedomOf(s, m, i)]!),
-    );
-    const loads = equivalentLoads(s, m, c);
+    for (let i = 0; i < N; i++) atNodes[i] = movements[freedomOf(s, m, i)]!;
+    const own = apply(transformation, atNodes);
+    const loads = memberLoads[m] ?? NO_LOADS;
     const memberEnds = endForces(condensed.stiffness, own, condensed, loads);
     ends.set(memberEnds, N * m);
     const nodal = applyTransposed(transformation, memberEnds);
@@ -52,13 +53,14 @@ function endForces(
   condensed: MemberMatrices['condensed'],
   loads: Float64Array,
 ): Float64Array {
-  const p = loads.slice();
-  condenseLoads(condensed, p);
-  return Float64Array.from({ length: N }, (_, i) => {
-    let force = -p[i]!;
-    for (let j = 0; j < N; j++) force += stiffness[i * N + j]! * d[j]!;
-    return force;
-  });
+  const force = loads.slice();
+  condenseLoads(condensed, force);
+  for (let i = 0; i < N; i++) {
+    let sum = -force[i]!;
+    for (let j = 0; j < N; j++) sum += stiffness[i * N + j]! * d[j]!;
+    force[i] = sum;
+  }
+  return force;
 }
 
 /**

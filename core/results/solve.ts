@@ -7,6 +7,7 @@ import { looseNodes } from '../stability/loose-nodes';
 import { bodyMechanism, memberMechanism, nodeMechanism, type Mechanism } from '../stability/mechanism';
 import { assembleStiffness, imposedMovements, nodalLoads, rightHandSide, type Brake } from '../stiffness/assemble';
 import { compile } from '../stiffness/compile';
+import { memberLoads } from '../stiffness/equivalent-loads';
 import { memberMatrices } from '../stiffness/member-matrices';
 import { numberFreedoms } from '../stiffness/numbering';
 import { readinessFaults, readinessNotes } from '../stiffness/readiness';
@@ -36,7 +37,8 @@ export function solve(model: Model, notices: readonly Notice[] = []): Results {
   if (loose.length > 0) return unstable(said, loose);
 
   const numbering = numberFreedoms(structure);
-  const loads = structure.names.cases.map((_, c) => nodalLoads(structure, matrices, c));
+  const onMembers = structure.names.cases.map((_, c) => memberLoads(structure, c));
+  const loads = onMembers.map((members, c) => nodalLoads(structure, matrices, c, members));
   const brakes = looseNodes(structure, matrices, numbering);
   const nodeMechanisms = brakes.map((brake) => nodeMechanism(structure, brake, loads));
   const stiffness = assembleStiffness(structure, matrices, numbering, brakes);
@@ -55,7 +57,7 @@ export function solve(model: Model, notices: readonly Notice[] = []): Results {
     const x = solveRefined(stiffness, factored, rightHandSide(structure, matrices, numbering, load, imposed));
     const movements = Float64Array.from(numbering.unknowns, (unknown, f) => (unknown < 0 ? imposed[f]! : x[unknown]!));
     rest(movements, brakes);
-    return recoverCase(structure, matrices, c, movements, cut);
+    return recoverCase(structure, matrices, c, movements, onMembers[c]!, cut);
   });
   const all = outcomes(model);
   const doubtful = doubtfulCases(structure, solved);

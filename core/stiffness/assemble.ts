@@ -1,5 +1,4 @@
 import { fromTriplets, type SparseSymmetric } from '../linear-algebra/sparse-symmetric';
-import { equivalentLoads } from './equivalent-loads';
 import { condenseLoads } from './condensation';
 import type { MemberMatrices } from './member-matrices';
 import type { Numbering } from './numbering';
@@ -58,8 +57,16 @@ export function imposedMovements(s: Structure, c: number): Float64Array {
   return Float64Array.from({ length: count }, (_, f) => (s.restraints[f] === Infinity ? s.settlements[c * count + f]! : 0));
 }
 
-/** Loads of case c on all freedoms (3n, nodes' axes): on nodes, from members, and from sprung supports whose ground moves. */
-export function nodalLoads(s: Structure, matrices: readonly MemberMatrices[], c: number): Float64Array {
+/**
+ * Loads of case c on all freedoms (3n, nodes' axes): on nodes, from members (`onMembers`, by member), and from sprung supports
+ * whose ground moves.
+ */
+export function nodalLoads(
+  s: Structure,
+  matrices: readonly MemberMatrices[],
+  c: number,
+  onMembers: readonly (Float64Array | undefined)[],
+): Float64Array {
   const n = nodeCount(s);
   const p = new Float64Array(FREEDOMS * n);
   for (let i = 0; i < n; i++) {
@@ -75,7 +82,9 @@ export function nodalLoads(s: Structure, matrices: readonly MemberMatrices[], c:
     }
   }
   matrices.forEach(({ condensed, transformation }, m) => {
-    const local = equivalentLoads(s, m, c);
+    const loads = onMembers[m];
+    if (!loads) return;
+    const local = loads.slice();
     condenseLoads(condensed, local);
     const nodal = applyTransposed(transformation, local);
     for (let i = 0; i < N; i++) p[freedomOf(s, m, i)]! += nodal[i]!;

@@ -1,6 +1,6 @@
 import { shearParameter } from './member-stiffness';
 import { bendingShapes } from './shape-functions';
-import { lineLoadAt, MEMBER_FREEDOMS, pointLoadAt, type MemberLoadTable, type Structure } from './structure';
+import { lineLoadAt, memberCount, MEMBER_FREEDOMS, pointLoadAt, type MemberLoadTable, type Structure } from './structure';
 
 /** Gauss–Legendre points on [−1, 1]: three are exact for the quartic that a linear load makes with a cubic shape. */
 const GAUSS: readonly (readonly [number, number])[] = [
@@ -56,4 +56,16 @@ export function equivalentLoads(s: Structure, m: number, c: number): Float64Arra
     p[5]! += EI * curvature;
   });
   return p;
+}
+
+/** Whether any load of case c lies on member m. */
+function isLoaded(s: Structure, m: number, c: number): boolean {
+  let loaded = false;
+  for (const table of [s.lineLoads, s.pointLoads, s.strains]) eachLoad(table, m, c, () => (loaded = true));
+  return loaded;
+}
+
+/** The equivalent loads of every member in case c, found once; undefined where the case leaves a member alone. */
+export function memberLoads(s: Structure, c: number): (Float64Array | undefined)[] {
+  return Array.from({ length: memberCount(s) }, (_, m) => (isLoaded(s, m, c) ? equivalentLoads(s, m, c) : undefined));
 }

@@ -1,9 +1,8 @@
 'use client';
 
-import { useDeferredValue, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { useDeferredValue, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import styled from 'styled-components';
-import { useStore } from 'zustand';
-import { screenX, screenY } from '@rigid-beam/drawing/camera';
+import { screenX, screenY, type Camera } from '@rigid-beam/drawing/camera';
 import { subjectKey } from '@rigid-beam/drawing/display-list';
 import { actingIndex, useEditor, useEditorState } from '../session/use-editor';
 import type { SheetController } from './controller';
@@ -35,7 +34,7 @@ const Stop = styled.button`
 /** What stands on the drawing as a list: arrow keys go from item to item, Enter types over its value, Delete removes it. */
 export function SheetItems({ controller }: { readonly controller: SheetController }) {
   const editor = useEditor();
-  const camera = useStore(controller.store, (state) => state.camera);
+  const camera = useRestingCamera(controller);
   const { model, results } = useDeferredValue(useEditorState((state) => state.drawn));
   const solution = results?.solution;
   const outcome = useEditorState(actingIndex);
@@ -83,6 +82,25 @@ export function SheetItems({ controller }: { readonly controller: SheetControlle
       ))}
     </List>
   );
+}
+
+/** The camera once it has come to rest: the stops need not follow every step of a pan or zoom. */
+function useRestingCamera(controller: SheetController): Camera {
+  const [camera, setCamera] = useState(controller.camera);
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const follow = (): void => {
+      clearTimeout(timer);
+      timer = setTimeout(() => setCamera(controller.camera), 60);
+    };
+    follow();
+    const stop = controller.store.subscribe((state, before) => state.camera !== before.camera && follow());
+    return () => {
+      clearTimeout(timer);
+      stop();
+    };
+  }, [controller]);
+  return camera;
 }
 
 /** Moves a node by one grid step; false for keys that are no arrows. */

@@ -7,6 +7,7 @@ import { hitTest, type Hit } from '@rigid-beam/drawing/hit-test';
 import { placeLabels, type PlacedLabel } from '@rigid-beam/drawing/place-labels';
 import { sheetItems } from '@rigid-beam/drawing/sheet-items';
 import type { View } from '@rigid-beam/drawing/view';
+import { SKETCHED, weightAt, withoutSmallTalk } from '@rigid-beam/drawing/weight';
 import type { Editor, EditorState } from '../session/editor';
 import { actingIndex, solutionOf } from '../session/use-editor';
 import { canvasMeasure, paint, readPalette, type Palette } from './paint';
@@ -50,6 +51,8 @@ export interface Snapped {
 }
 
 const RESTING = 'select';
+/** Milliseconds after which a moved drawing counts as at rest. */
+const REST = 120;
 
 /** How near something must be to be meant, pixels: a finger is less exact than a mouse. */
 const REACH = { mouse: 7, pen: 9, touch: 18 } as const;
@@ -69,6 +72,7 @@ export class SheetController {
   private ratio = 1;
   private frame = 0;
   private stale = true;
+  private rest: ReturnType<typeof setTimeout> | undefined;
   /** The view follows the structure until someone moves it. */
   private follows = true;
   private readonly stopListening: () => void;
@@ -97,6 +101,7 @@ export class SheetController {
 
   close(): void {
     this.stopListening();
+    clearTimeout(this.rest);
     cancelAnimationFrame(this.frame);
   }
 
@@ -139,10 +144,15 @@ export class SheetController {
     this.setCamera(zoomAt(this.camera, px, py, factor));
   }
 
+  /** Nothing is drawn anew while the paper moves: texts move along, and find their best places when it rests. */
   pan(dx: number, dy: number): void {
     this.follows = false;
     const { camera } = this;
-    this.setCamera({ ...camera, x: camera.x - dx / camera.scale, y: camera.y + dy / camera.scale });
+    this.store.setState({ camera: { ...camera, x: camera.x - dx / camera.scale, y: camera.y + dy / camera.scale } });
+    this.placed = this.placed.map((label) => ({ ...label, left: label.left + dx, top: label.top + dy }));
+    this.refresh('overlay');
+    clearTimeout(this.rest);
+    this.rest = setTimeout(() => this.refresh(), REST);
   }
 
   /** Moves the drawing aside when what was clicked would lie under the card. */
@@ -257,7 +267,9 @@ export class SheetController {
     if (camera.width === 0) return;
     if (this.stale) {
       const state = this.editor.state;
-      this.items = sheetItems(state.drawn.model, solutionOf(state), this.view(state));
+      const view = this.view(state);
+      const items = sheetItems(state.drawn.model, solutionOf(state), view);
+      this.items = view.weight < SKETCHED ? withoutSmallTalk(items) : items;
       this.placed = placeLabels(this.items, camera, canvasMeasure(this.context));
       this.stale = false;
     }
@@ -286,7 +298,7 @@ export class SheetController {
       names: state.names || state.stage === 'geometry',
       selection: state.selection,
       scale: this.camera.scale,
-      weight: 1,
+      weight: weightAt(state.drawn.model, this.camera.scale),
     };
   }
 }

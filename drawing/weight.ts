@@ -1,0 +1,22 @@
+import type { Model } from '@rigid-beam/core/model/model';
+import type { Item } from './display-list';
+import { drawnMembers } from './geometry';
+
+/** Below this weight there is no room for arrows and numbers: a drawing is a thumbnail, or looked at from far away. */
+export const SKETCHED = 0.6;
+const THINNEST = 0.42;
+/** Pixels of a usual member at which symbols have their full size. */
+const COMFORTABLE = 60;
+
+/** Weight of lines and symbols: full where members are long on the screen, less where they crowd. `scale` in pixels a metre. */
+export function weightAt(model: Model, scale: number, thinnest = THINNEST): number {
+  const lengths = drawnMembers(model)
+    .map(({ length }) => length)
+    .sort((a, b) => a - b);
+  const usual = lengths[Math.floor(lengths.length / 2)];
+  return usual === undefined ? 1 : Math.min(1, Math.max(thinnest, (usual * scale) / COMFORTABLE));
+}
+
+/** From far away only the governing values and the dimensions are said; the rest comes when one zooms in. */
+export const withoutSmallTalk = (items: readonly Item[]): Item[] =>
+  items.filter((item) => item.kind === 'path' || item.role === 'extreme' || item.role === 'dimension');
