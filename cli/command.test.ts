@@ -77,6 +77,18 @@ describe('rigid-beam solve', () => {
   });
 });
 
+describe('rigid-beam matrix', () => {
+  test('prints the stiffness matrix, and the loads with one column a case', () => {
+    const stiffness = command(['matrix', lintel]);
+    expect(stiffness).toMatchObject({ code: 0, err: '' });
+    // Twelve freedoms less the four that are held.
+    expect(stiffness.out).toMatch(/^%%MatrixMarket matrix coordinate real symmetric\n[\s\S]*\n8 8 \d+\n/);
+    expect(command(['matrix', lintel, '--loads']).out).toMatch(/one column a case: G, Q1, Q2, Q3[\s\S]*\n8 4\n/);
+  });
+
+  test('refuses what cannot be solved', () => expect(command(['matrix', '-'], '{}')).toMatchObject({ code: 2, out: '' }));
+});
+
 describe('rigid-beam check', () => {
   test('says when there is nothing to say', () =>
     expect(command(['check', lintel])).toEqual({ code: 0, out: 'No faults.\n', err: '' }));

@@ -2,6 +2,7 @@ import { Command, CommanderError, InvalidArgumentError } from 'commander';
 import { check } from './check';
 import { solveCommand } from './solve';
 import { exitCodes } from './exit-codes';
+import { matrix } from './matrix';
 
 const program = new Command('rigid-beam')
   .description('Solves plane frames and trusses described in a model file (.rbm.json).')
@@ -29,6 +30,15 @@ program
   .argument('<file>', 'model file, or - for standard input')
   .action(async (file: string) => {
     process.exitCode = await check(file);
+  });
+
+program
+  .command('matrix')
+  .description('print the reduced stiffness matrix in Matrix Market form, with the list of its freedoms')
+  .argument('<file>', 'model file, or - for standard input')
+  .option('--loads', 'print the load vectors of all cases instead')
+  .action(async (file: string, options: { loads?: true }) => {
+    process.exitCode = await matrix(file, options.loads ? 'loads' : 'stiffness');
   });
 
 function stationCount(text: string): number {
