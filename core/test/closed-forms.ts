@@ -1,0 +1,427 @@
+import type { Load, Support } from '../model/model';
+import { clamp, E, EA, EI, I, pin, roller, type Reading, type Sketch } from './build';
+
+const L = 6;
+const q = 5e3;
+const P = 12e3;
+
+/** A value and what theory says, compared to 1e-9 of `size` (of the value itself where none is given). */
+export type Check = readonly [what: string, ours: (r: Reading) => number, theory: number, size?: number];
+type LooseLoad = NonNullable<Sketch['loads']>[number];
+
+const line = (from: Partial<Extract<Load, { type: 'line' }>['from']>, to = from, rest: object = {}): LooseLoad =>
+  ({ type: 'line', member: 'a', from, to, ...rest }) as LooseLoad;
+const point = (at: number, force: object): LooseLoad => ({ type: 'point', member: 'a', at, ...force }) as LooseLoad;
+const beam = (supports: Support[], loads: LooseLoad[], rest: Partial<Sketch> = {}): Sketch => ({
+  nodes: [
+    ['1', 0, 0],
+    ['2', L, 0],
+  ],
+  members: [['a', '1', '2']],
+  supports,
+  loads,
+  ...rest,
+});
+
+const H = 4;
+
+function portal(supports: Support[], loads: LooseLoad[]): Sketch {
+  return {
+    nodes: [
+      ['1', 0, 0],
+      ['2', 0, H],
+      ['3', L, H],
+      ['4', L, 0],
+    ],
+    members: [
+      ['a', '1', '2'],
+      ['b', '2', '3'],
+      ['c', '4', '3'],
+    ],
+    supports,
+    loads,
+  };
+}
+
+/** Shear X in the middle of the beam of a fixed portal that sways under P/2 at each corner, by the force method, columns shortening. */
+const portalShear = ((P / 2) * (H ** 2 / 2) * (L / 2)) / (L ** 3 / 24 + (L ** 2 * H) / 4 + (H * EI) / EA);
+/** Thrust of a pinned portal under a uniform beam load, by the force method, the beam shortening. */
+const portalThrust = (q * L ** 3 * H) / 12 / (H ** 2 * L + (2 * H ** 3) / 3 + (EI / EA) * L);
+
+/** Beams, frames and trusses whose answer is known in closed form; the tests hold them to 1e-9 and the verification book prints them. */
+export const closedForms: readonly (readonly [string, Sketch, readonly Check[]])[] = [
+  [
+    'simple beam, uniform load',
+    beam([pin('1'), roller('2')], [line({ wy: -q })]),
+    [
+      ['M midspan = qL²/8', (r) => r.max('a', 'Mz').value, (q * L ** 2) / 8],
+      ['at midspan', (r) => r.max('a', 'Mz').x, L / 2],
+      ['V start = qL/2', (r) => r.max('a', 'Vy').value, (q * L) / 2],
+      ['V end = −qL/2', (r) => r.min('a', 'Vy').value, (-q * L) / 2],
+      ['deflection 5qL⁴/384EI', (r) => r.min('a', 'v').value, (-5 * q * L ** 4) / (384 * EI)],
+      ['slope qL³/24EI', (r) => r.movement('1')[2]!, (-q * L ** 3) / (24 * EI)],
+    ],
+  ],
+  [
+    'simple beam, load rising from zero',
+    beam([pin('1'), roller('2')], [line({ wy: 0 }, { wy: -q })]),
+    [
+      ['largest M = qL²/(9√3)', (r) => r.max('a', 'Mz').value, (q * L ** 2) / (9 * Math.sqrt(3))],
+      ['at L/√3', (r) => r.max('a', 'Mz').x, L / Math.sqrt(3)],
+      ['reaction qL/6', (r) => r.reaction('1')[1]!, (q * L) / 6],
+      ['largest deflection at L·√(1 − √(8/15))', (r) => r.min('a', 'v').x, L * Math.sqrt(1 - Math.sqrt(8 / 15))],
+    ],
+  ],
+  [
+    'simple beam, point load off the middle',
+    beam([pin('1'), roller('2')], [point(1 / 3, { fy: -P })]),
+    [
+      ['M = Pab/L', (r) => r.max('a', 'Mz').value, (P * 2 * 4) / L],
+      ['under the load', (r) => r.max('a', 'Mz').x, 2],
+      ['v under load = Pa²b²/3EIL', (r) => r.at('a', 'v', 2), (-P * 2 ** 2 * 4 ** 2) / (3 * EI * L)],
+      ['largest v at L − √((L²−a²)/3)', (r) => r.min('a', 'v').x, L - Math.sqrt((L ** 2 - 2 ** 2) / 3)],
+    ],
+  ],
+  [
+    'simple beam, couple in the middle',
+    beam([pin('1'), roller('2')], [point(0.5, { mz: P })]),
+    [
+      ['M just before = P/2', (r) => Math.abs(r.max('a', 'Mz').value), P / 2],
+      ['M just behind = −P/2', (r) => r.min('a', 'Mz').value, -P / 2],
+      ['reaction P/L', (r) => r.reaction('1')[1]!, P / L],
+    ],
+  ],
+  [
+    'simple beam, partial uniform load',
+    beam([pin('1'), roller('2')], [line({ at: 1, wy: -q }, { at: 3, wy: -q }, { measure: 'length' })]),
+    [
+      ['reaction by moments', (r) => r.reaction('1')[1]!, (q * 2 * 4) / L],
+      ['M where V vanishes', (r) => r.max('a', 'Mz').value, ((q * 2 * 4) / L) * 1 + ((q * 2 * 4) / L) ** 2 / (2 * q)],
+    ],
+  ],
+  [
+    'cantilever, tip load',
+    beam([clamp('1')], [{ type: 'node', node: '2', fy: -P }]),
+    [
+      ['M at the root = −PL', (r) => r.min('a', 'Mz').value, -P * L],
+      ['tip PL³/3EI', (r) => r.movement('2')[1]!, (-P * L ** 3) / (3 * EI)],
+      ['tip slope PL²/2EI', (r) => r.movement('2')[2]!, (-P * L ** 2) / (2 * EI)],
+      ['couple of the support', (r) => r.reaction('1')[2]!, P * L],
+    ],
+  ],
+  [
+    'cantilever, uniform load',
+    beam([clamp('1')], [line({ wy: -q })]),
+    [
+      ['tip qL⁴/8EI', (r) => r.movement('2')[1]!, (-q * L ** 4) / (8 * EI)],
+      ['root −qL²/2', (r) => r.at('a', 'Mz', 0), (-q * L ** 2) / 2],
+    ],
+  ],
+  [
+    'cantilever, tip load with shear deformation',
+    beam([clamp('1')], [{ type: 'node', node: '2', fy: -P }], {
+      section: { Ay: 0.002 },
+      extra: { analysis: { shearDeformation: true } },
+    }),
+    [
+      ['tip PL³/3EI + PL/GA', (r) => r.movement('2')[1]!, (-P * L ** 3) / (3 * EI) - (P * L) / (80e9 * 0.002)],
+      ['half way', (r) => r.at('a', 'v', 3), (-P * ((L * 9) / 2 - 27 / 6)) / EI - (P * 3) / (80e9 * 0.002)],
+    ],
+  ],
+  [
+    'fixed beam, uniform load',
+    beam([clamp('1'), clamp('2')], [line({ wy: -q })]),
+    [
+      ['ends −qL²/12', (r) => r.at('a', 'Mz', 0), (-q * L ** 2) / 12],
+      ['midspan qL²/24', (r) => r.max('a', 'Mz').value, (q * L ** 2) / 24],
+      ['qL⁴/384EI', (r) => r.min('a', 'v').value, (-q * L ** 4) / (384 * EI)],
+    ],
+  ],
+  [
+    'fixed beam, uniform load with shear deformation',
+    beam([clamp('1'), clamp('2')], [line({ wy: -q })], {
+      section: { Ay: 0.002 },
+      extra: { analysis: { shearDeformation: true } },
+    }),
+    [['qL⁴/384EI + qL²/8GA', (r) => r.min('a', 'v').value, (-q * L ** 4) / (384 * EI) - (q * L ** 2) / (8 * 80e9 * 0.002)]],
+  ],
+  [
+    'fixed beam, triangular load',
+    beam([clamp('1'), clamp('2')], [line({ wy: 0 }, { wy: -q })]),
+    [
+      ['start −qL²/30', (r) => r.at('a', 'Mz', 0), (-q * L ** 2) / 30],
+      ['end −qL²/20', (r) => r.at('a', 'Mz', L), (-q * L ** 2) / 20],
+    ],
+  ],
+  [
+    'fixed beam, point load at a',
+    beam([clamp('1'), clamp('2')], [point(2 / 6, { fy: -P })]),
+    [
+      ['start −Pab²/L²', (r) => r.at('a', 'Mz', 0), (-P * 2 * 16) / 36],
+      ['end −Pa²b/L²', (r) => r.at('a', 'Mz', L), (-P * 4 * 4) / 36],
+    ],
+  ],
+  [
+    'fixed beam, warmer above',
+    beam([clamp('1'), clamp('2')], [{ type: 'thermal', member: 'a', uniform: 20, gradientY: 50 }]),
+    [
+      ['N = −EAαT', (r) => r.at('a', 'N', 1), -EA * 1.2e-5 * 20],
+      ['M = EIα·gradient, tension below', (r) => r.at('a', 'Mz', 1), EI * 1.2e-5 * 50],
+      ['it does not move', (r) => r.at('a', 'v', 3), 0, 1],
+    ],
+  ],
+  [
+    'simple beam, warmer above, bends up',
+    beam([pin('1'), roller('2')], [{ type: 'thermal', member: 'a', gradientY: 50 }]),
+    [
+      ['v = α·gradient·L²/8', (r) => r.at('a', 'v', 3), (1.2e-5 * 50 * L ** 2) / 8],
+      ['no moment', (r) => r.at('a', 'Mz', 3), 0, 1e3],
+    ],
+  ],
+  [
+    'member made too long between fixed ends',
+    beam([clamp('1'), clamp('2')], [{ type: 'strain', member: 'a', elongation: 0.002 }]),
+    [['N = −EA·e/L', (r) => r.at('a', 'N', 1), (-EA * 0.002) / L]],
+  ],
+  [
+    'propped cantilever, uniform load',
+    beam([clamp('1'), roller('2')], [line({ wy: -q })]),
+    [
+      ['root −qL²/8', (r) => r.at('a', 'Mz', 0), (-q * L ** 2) / 8],
+      ['span 9qL²/128', (r) => r.max('a', 'Mz').value, (9 * q * L ** 2) / 128],
+      ['at 5L/8', (r) => r.max('a', 'Mz').x, (5 * L) / 8],
+      ['prop 3qL/8', (r) => r.reaction('2')[1]!, (3 * q * L) / 8],
+    ],
+  ],
+  [
+    'propped cantilever whose prop settles',
+    beam([clamp('1'), roller('2')], [{ type: 'settlement', node: '2', uy: -0.01 }]),
+    [
+      ['prop 3EIδ/L³', (r) => r.reaction('2')[1]!, (-3 * EI * 0.01) / L ** 3],
+      ['root 3EIδ/L²', (r) => r.at('a', 'Mz', 0), (-3 * EI * 0.01) / L ** 2],
+    ],
+  ],
+  [
+    'cantilever propped by a spring',
+    beam([clamp('1'), { node: '2', uy: 4e5 }], [line({ wy: -q })]),
+    [['reaction 3qL/8 / (1 + 3EI/kL³)', (r) => r.reaction('2')[1]!, (3 * q * L) / 8 / (1 + (3 * EI) / (4e5 * L ** 3))]],
+  ],
+  [
+    'spring under a settling ground',
+    beam([clamp('1'), { node: '2', uy: 4e5 }], [{ type: 'settlement', node: '2', uy: -0.01 }]),
+    [['force δ / (1/k + L³/3EI)', (r) => r.reaction('2')[1]!, -0.01 / (1 / 4e5 + L ** 3 / (3 * EI))]],
+  ],
+  [
+    'beam with an elastic joint at the start',
+    beam([clamp('1'), clamp('2')], [line({ wy: -q })], { members: [['a', '1', '2', { releases: { start: { mz: 1e6 } } }]] }),
+    [
+      [
+        'M start by slope deflection',
+        (r) => r.at('a', 'Mz', 0),
+        (() => {
+          // θ at the start of the member: (4EI/L + k)·θ = qL²/12 (turning), M = −k·θ
+          const theta = (q * L ** 2) / 12 / ((4 * EI) / L + 1e6);
+          return -1e6 * theta;
+        })(),
+      ],
+    ],
+  ],
+  [
+    'member free to slide at its end',
+    beam([clamp('1'), clamp('2')], [line({ wx: q })], { members: [['a', '1', '2', { releases: { end: { ux: 'free' } } }]] }),
+    [
+      ['all goes to the start', (r) => r.reaction('1')[0]!, -q * L],
+      ['end moves qL²/2EA', (r) => r.max('a', 'u').value, (q * L ** 2) / (2 * EA)],
+    ],
+  ],
+  [
+    'shear released in the middle of a fixed beam',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', 3, 0],
+        ['3', 6, 0],
+      ],
+      members: [
+        ['a', '1', '2', { releases: { end: { uy: 'free' } } }],
+        ['b', '2', '3'],
+      ],
+      supports: [clamp('1'), clamp('3')],
+      loads: [{ type: 'line', member: 'a', from: { wy: -q }, to: { wy: -q } }],
+    },
+    [
+      ['no shear there', (r) => r.at('a', 'Vy', 3), 0, q],
+      ['root carries all', (r) => r.reaction('1')[1]!, q * 3],
+    ],
+  ],
+  [
+    'two equal spans, uniform load',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', L, 0],
+        ['3', 2 * L, 0],
+      ],
+      members: [
+        ['a', '1', '2'],
+        ['b', '3', '2'],
+      ],
+      supports: [pin('1'), roller('2'), roller('3')],
+      loads: ['a', 'b'].map((member) => ({ type: 'line', member, from: { wy: -q }, to: { wy: -q } })),
+    },
+    [
+      ['support −qL²/8', (r) => r.at('a', 'Mz', L), (-q * L ** 2) / 8],
+      ['the reversed member says the same', (r) => r.at('b', 'Mz', L), (-q * L ** 2) / 8],
+      ['middle 10qL/8', (r) => r.reaction('2')[1]!, (10 * q * L) / 8],
+    ],
+  ],
+  [
+    'hinge inside a span',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', 4, 0],
+        ['3', 6, 0],
+      ],
+      members: [
+        ['a', '1', '2', { releases: { end: { mz: 'free' } } }],
+        ['b', '2', '3'],
+      ],
+      supports: [clamp('1'), roller('3')],
+      loads: [{ type: 'line', member: 'b', from: { wy: -q }, to: { wy: -q } }],
+    },
+    [
+      ['root −(qb/2)·a', (r) => r.at('a', 'Mz', 0), -((q * 2) / 2) * 4],
+      ['hinge falls Pa³/3EI', (r) => r.movement('2')[1]!, ((-(q * 2) / 2) * 4 ** 3) / (3 * EI)],
+    ],
+  ],
+  [
+    'portal on fixed feet, sway load',
+    portal(
+      [clamp('1'), clamp('4')],
+      ['2', '3'].map((node) => ({ type: 'node', node, fx: P / 2 })),
+    ),
+    [
+      ['shears add up', (r) => r.reaction('1')[0]! + r.reaction('4')[0]!, -P],
+      ['foot moment', (r) => r.reaction('1')[2]!, (P / 2) * H - (portalShear * L) / 2],
+      ['corner moment', (r) => Math.abs(r.at('b', 'Mz', 0)), (portalShear * L) / 2],
+    ],
+  ],
+  [
+    'portal on pinned feet, sway load',
+    portal([pin('1'), pin('4')], [{ type: 'node', node: '2', fx: P }]),
+    [['vertical reaction PH/L', (r) => r.reaction('4')[1]!, (P * H) / L]],
+  ],
+  [
+    'portal on pinned feet, beam load',
+    portal([pin('1'), pin('4')], [{ type: 'line', member: 'b', from: { wy: -q }, to: { wy: -q } }]),
+    [
+      ['thrust', (r) => r.reaction('1')[0]!, portalThrust],
+      ['corner moment', (r) => r.at('b', 'Mz', 0), -portalThrust * H],
+    ],
+  ],
+  [
+    'truss by joints',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', 4, 0],
+        ['3', 2, 3],
+      ],
+      members: [
+        ['a', '1', '2', { behaviour: 'truss' }],
+        ['b', '1', '3', { behaviour: 'truss' }],
+        ['c', '3', '2', { behaviour: 'truss' }],
+      ],
+      supports: [pin('1'), roller('2')],
+      loads: [{ type: 'node', node: '3', fy: -P }],
+    },
+    [
+      ['rafter −P/2 / sin', (r) => r.at('b', 'N', 0), -P / 2 / (3 / Math.hypot(2, 3))],
+      ['tie', (r) => r.at('a', 'N', 2), (P / 2) * (2 / 3)],
+      [
+        'joint is lowered (virtual work)',
+        (r) => r.movement('3')[1]!,
+        (() => {
+          const l = Math.hypot(2, 3);
+          const n = -0.5 / (3 / l);
+          return -(P / EA) * (2 * n * n * l + (1 / 3) ** 2 * 4);
+        })(),
+      ],
+    ],
+  ],
+  [
+    'truss member with its own load bends as a simple span',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', L, 0],
+      ],
+      members: [['a', '1', '2', { behaviour: 'truss' }]],
+      supports: [pin('1'), pin('2')],
+      loads: [line({ wy: -q })],
+    },
+    [
+      ['qL²/8', (r) => r.max('a', 'Mz').value, (q * L ** 2) / 8],
+      ['5qL⁴/384EI', (r) => r.min('a', 'v').value, (-5 * q * L ** 4) / (384 * EI)],
+    ],
+  ],
+  [
+    'sloping beam under snow on its plan',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', 4, 3],
+      ],
+      members: [['a', '1', '2']],
+      supports: [pin('1'), roller('2')],
+      loads: [line({ wy: -q }, { wy: -q }, { axes: 'projected' })],
+    },
+    [
+      ['M = q·plan²/8', (r) => r.max('a', 'Mz').value, (q * 4 ** 2) / 8],
+      ['reaction q·plan/2', (r) => r.reaction('1')[1]!, (q * 4) / 2],
+      ['N at the foot', (r) => r.at('a', 'N', 0), -((q * 4) / 2) * (3 / 5)],
+    ],
+  ],
+  [
+    'roller on a slope',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', L, 0],
+      ],
+      members: [['a', '1', '2']],
+      supports: [pin('1'), { node: '2', uy: 'fixed', angle: 30 }],
+      loads: [line({ wy: -q })],
+    },
+    [
+      ['vertical qL/2', (r) => r.reaction('2')[1]!, (q * L) / 2],
+      ['normal to the slope', (r) => r.reaction('2')[0]!, -((q * L) / 2) * Math.tan(Math.PI / 6)],
+    ],
+  ],
+  [
+    'rigid arms shorten the span',
+    beam([clamp('1'), clamp('2')], [line({ wy: -q })], {
+      members: [['a', '1', '2', { offset: { start: [1, 0, 0], end: [-1, 0, 0] } }]],
+    }),
+    [
+      ['member end −q·l²/12', (r) => r.at('a', 'Mz', 0), (-q * 4 ** 2) / 12],
+      ['couple at the node = ql²/12 + ql/2·1', (r) => r.reaction('1')[2]!, (q * 16) / 12 + ((q * 4) / 2) * 1],
+    ],
+  ],
+  [
+    'section on its side uses the weak axis',
+    beam([clamp('1')], [{ type: 'node', node: '2', fy: -P }], {
+      members: [['a', '1', '2', { roll: 90 }]],
+      section: { Iy: I / 4 },
+    }),
+    [['tip PL³/3EIy', (r) => r.movement('2')[1]!, (-P * L ** 3) / (3 * E * (I / 4))]],
+  ],
+  [
+    'self weight',
+    beam([pin('1'), roller('2')], [], {
+      extra: { cases: [{ id: 'Q', category: 'permanent', selfWeight: 1.1 }], materials: [{ id: 'm', E, density: 7850 }] },
+    }),
+    [['ρAgL·f/2', (r) => r.reaction('1')[1]!, (1.1 * 7850 * 0.005 * 9.80665 * L) / 2]],
+  ],
+];
