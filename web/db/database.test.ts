@@ -41,10 +41,13 @@ describe('the lock', () => {
     await new Promise((resolve) => setTimeout(resolve, 100));
     const started = readFileSync(`/proc/${other.pid}/stat`, 'utf8').split(') ')[1]!.split(' ')[19];
     writeFileSync(path.join(directory, 'lock.json'), JSON.stringify({ pid: other.pid, started }));
-    expect(() => lockDirectory(directory)).toThrow(new RegExp(`already open in another Rigid Beam \\(process ${other.pid}\\)`));
-    const gone = new Promise((resolve) => other.once('exit', resolve));
-    other.kill('SIGKILL');
-    await gone;
+    try {
+      expect(() => lockDirectory(directory)).toThrow(new RegExp(`already open in another Rigid Beam \\(process ${other.pid}\\)`));
+    } finally {
+      const gone = new Promise((resolve) => other.once('exit', resolve));
+      other.kill('SIGKILL');
+      await gone;
+    }
     lockDirectory(directory)();
   });
 
