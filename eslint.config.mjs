@@ -18,6 +18,7 @@ export default tseslint.config(
       ],
     },
   },
+  { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
   {
     files: ['**/*.ts', '**/*.tsx'],
     ignores: ['web/app/**', 'web/next.config.ts', 'web/drizzle.config.ts'],

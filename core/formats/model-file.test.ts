@@ -69,7 +69,8 @@ describe('model files', () => {
     fc.assert(
       fc.property(fc.array(fc.tuple(fc.nat(paths.length - 1), junk), { minLength: 1, maxLength: 4 }), (damages) => {
         const model = soundModel();
-        for (const [which, value] of damages) setAt(model, paths[which]!, value);
+        // Copies: a later damage may reach into an earlier one.
+        for (const [which, value] of damages) setAt(model, paths[which]!, structuredClone(value));
         const { model: read } = checkModel(JSON.parse(JSON.stringify(model)));
         if (!read) return noticesOf(model).some(isFault);
         const results = solve(read);
