@@ -5,7 +5,8 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { Application } from './application';
 import { ModelPage } from './model-page';
 
-const application = new Application();
+// Refused requests and an absent server are what these journeys are about; the browser logs each.
+const application = new Application(/Failed to load resource/);
 beforeAll(() => application.start());
 afterAll(() => application.close());
 
