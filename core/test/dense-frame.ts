@@ -5,7 +5,7 @@ import type { Model } from '../model/model';
  * hinges by rotations of their own instead of condensation, solved by Gauss with full pivoting. Slow, for tests.
  * Reads plane models with frame members, hinges, fixed and sprung supports, node loads, global line loads and point forces.
  */
-export function denseFrame(model: Model, cuts = 1): { movement: (node: string) => [number, number, number] } {
+export function denseFrame(model: Model, cuts: number): { movement: (node: string) => [number, number, number] } {
   const index = new Map<string, number>();
   let size = 0;
   const unknown = (key: string): number => {

@@ -78,9 +78,13 @@ function change(draft: Draft<Model>, intent: Exclude<Intent, { type: 'patch' }>)
       lists.loads = lists.loads.filter((_, i) => !gone.has(i));
       return undefined;
     }
-    case 'set':
+    case 'set': {
+      const unknown = Object.keys(intent.settings).find((key) => !(settingKeys as readonly string[]).includes(key));
+      if (unknown !== undefined)
+        return unfit(`settings.${unknown}`, `“${unknown}” is no setting of a model`, `Set ${settingKeys.join(', ')}`);
       for (const key of settingKeys) if (intent.settings[key] !== undefined) (draft as Entry)[key] = intent.settings[key];
       return undefined;
+    }
   }
 }
 
