@@ -13,9 +13,15 @@ export function reactionItems(model: Model, solution: Solution, outcome: number,
   return model.nodes.flatMap((node, i): Item[] => {
     if (!solution.supported[i]) return [];
     const subject: Subject = { kind: 'reaction', id: node.id };
-    const read = (k: number): { max: number; min: number } => range(solution, outcome, 3 * i + k);
+    const read = (k: number): { max: number; min: number } => range(solution, outcome, 6 * i + k);
     const items: Item[] = [];
-    (['fx', 'fy', 'mz'] as const).forEach((component, k) => {
+    (
+      [
+        ['fx', 0],
+        ['fy', 1],
+        ['mz', 5],
+      ] as const
+    ).forEach(([component, k]) => {
       const { max, min } = read(k);
       if (Math.max(Math.abs(max), Math.abs(min)) < 1e-6 * largest) return;
       const show = component === 'mz' ? showMoment : showForce;
@@ -38,8 +44,8 @@ function largestForce(solution: Solution, outcome: number): number {
   let largest = 0;
   solution.supported.forEach((supported, i) => {
     if (!supported) return;
-    for (let k = 0; k < 3; k++) {
-      const { max, min } = range(solution, outcome, 3 * i + k);
+    for (let k = 0; k < 6; k++) {
+      const { max, min } = range(solution, outcome, 6 * i + k);
       largest = Math.max(largest, Math.abs(max), Math.abs(min));
     }
   });

@@ -1,11 +1,9 @@
 import { enveloped } from '../results/envelope';
 import { extremes } from '../results/extremes';
-import { lineQuantities, type LineQuantity } from '../results/quantities';
+import { lineQuantities } from '../results/quantities';
 import { valueAt } from '../results/read';
 import type { LinearOutcome, Resultant, Results, Solution } from '../results/results';
 
-/** The quantities of a member in the results file; those out of the plane are 0 in a plane model. */
-const FILE_QUANTITIES = ['N', 'Vy', 'Vz', 'T', 'My', 'Mz', 'u', 'v', 'w'] as const;
 type Value = number | { max: number; min: number; maxFrom: string; minFrom: string };
 
 export interface ResultsFileOptions {
@@ -30,17 +28,14 @@ export function resultsFile(results: Results, options: ResultsFileOptions): Reco
       ] as const,
     ];
   });
-  return { ...head, results: Object.fromEntries(entries) };
+  return { ...head, digitsLost: Number(solution.digitsLost.toFixed(1)), results: Object.fromEntries(entries) };
 }
 
 /** JSON has no −0 that anyone would want to read. */
 const plain = (value: number): number => value + 0;
 
 const vector = (keys: readonly string[], read: (k: number) => Value): Record<string, Value> =>
-  Object.fromEntries(
-    keys.map((key, k) => [key, [0, 1, 5].includes(k) ? read(k === 5 ? 2 : k) : typeof read(0) === 'number' ? 0 : flat(read(0))]),
-  );
-const flat = (like: Value): Value => (typeof like === 'number' ? 0 : { ...like, max: 0, min: 0 });
+  Object.fromEntries(keys.map((key, k) => [key, read(k)]));
 const MOVEMENTS = ['ux', 'uy', 'uz', 'rx', 'ry', 'rz'];
 const FORCES = ['fx', 'fy', 'fz', 'mx', 'my', 'mz'];
 
@@ -66,13 +61,13 @@ function nodeEntries(solution: Solution, read: Reader): { nodes: Record<string, 
     define(
       nodes,
       id,
-      vector(MOVEMENTS, (k) => read((linear) => linear.displacements[3 * i + k]!)),
+      vector(MOVEMENTS, (k) => read((linear) => linear.displacements[6 * i + k]!)),
     );
     if (solution.supported[i])
       define(
         reactions,
         id,
-        vector(FORCES, (k) => read((linear) => linear.reactions[3 * i + k]!)),
+        vector(FORCES, (k) => read((linear) => linear.reactions[6 * i + k]!)),
       );
   });
   return { nodes, reactions };
@@ -87,23 +82,18 @@ function stationEntries(solution: Solution, m: number, count: number, read: Read
   const L = solution.structure.lengths[m]!;
   return Array.from({ length: count }, (_, i) => {
     const x = count === 1 ? 0 : (i / (count - 1)) * L;
-    const values = FILE_QUANTITIES.map((quantity): [string, Value] => {
-      if (!isLine(quantity)) return [quantity, flat(read(() => 0))];
-      return [quantity, read((linear) => valueAt(solution, linear, m, quantity, x))];
-    });
+    const values = lineQuantities.map((quantity): [string, Value] => [
+      quantity,
+      read((linear) => valueAt(solution, linear, m, quantity, x)),
+    ]);
     return { x, ...Object.fromEntries(values) };
   });
 }
 
-const isLine = (quantity: string): quantity is LineQuantity => (lineQuantities as readonly string[]).includes(quantity);
-
 function extremeEntries(solution: Solution, outcome: number, m: number): Record<string, unknown> {
   const isEnvelope = solution.linear[outcome] === undefined;
-  const first = solution.outcomes[outcome]!;
-  const nothing = { x: 0, value: 0, ...(first.kind === 'envelope' && { from: solution.outcomes[first.parts[0]!]!.id }) };
   return Object.fromEntries(
-    FILE_QUANTITIES.map((quantity) => {
-      if (!isLine(quantity)) return [quantity, { max: nothing, min: nothing }];
+    lineQuantities.map((quantity) => {
       const { max, min } = extremes(solution, outcome, m, quantity);
       const entry = ({ x, value, from }: typeof max): unknown => ({
         x,
@@ -115,24 +105,18 @@ function extremeEntries(solution: Solution, outcome: number, m: number): Record<
   );
 }
 
-const resultant = ([fx, fy, mz]: Resultant): Record<string, number> => ({
-  fx: plain(fx),
-  fy: plain(fy),
-  fz: 0,
-  mx: 0,
-  my: 0,
-  mz: plain(mz),
-});
+const resultant = (parts: Resultant): Record<string, number> =>
+  Object.fromEntries(FORCES.map((key, k) => [key, plain(parts[k]!)]));
 
 function linearEntry(solution: Solution, outcome: number, stations: number): Record<string, unknown> {
   const linear = solution.linear[outcome]!;
   const read = readerOf(solution, outcome);
   const members: Record<string, unknown> = {};
   solution.structure.names.members.forEach((id, m) => {
-    const end = (first: number): Record<string, Value> => vector(FORCES, (k) => plain(linear.ends[6 * m + first + k]!));
+    const end = (first: number): Record<string, Value> => vector(FORCES, (k) => plain(linear.ends[12 * m + first + k]!));
     define(members, id, {
       length: solution.structure.lengths[m],
-      ends: { start: end(0), end: end(3) },
+      ends: { start: end(0), end: end(6) },
       stations: stationEntries(solution, m, stations, read),
       extremes: extremeEntries(solution, outcome, m),
     });

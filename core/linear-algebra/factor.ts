@@ -1,97 +1,118 @@
-import type { SparseSymmetric } from './sparse-symmetric';
+import type { Analysis } from './analysis';
+import { BATCH, DESCRIPTOR, scratchLength, type Heap, type Kernels } from './kernels';
+import { diagonal, type SparseSymmetric } from './sparse-symmetric';
+
+/** A pivot under this part of the diagonal that it started from is weak: rounding alone can be that large. */
+export const WEAK = 1e-12;
 
 /**
- * A = L·D·Lᵀ. L is unit lower triangular by compressed columns (the unit diagonal is not stored), D is diagonal.
- * `weak` lists the columns whose pivot was too small beside their diagonal to be trusted: their motion is held (pivot 1, empty
- * column), and `nullVector` tells what it is.
+ * A = L·D·Lᵀ in the memory of its kernels, by supernodes. It holds until the same kernels factor again; using it later is an error.
+ * `weak` lists the unknowns whose pivot was too small beside their diagonal to be trusted: their motion is held at rest, and
+ * `nullVectors` tells what it is.
  */
 export interface Factor {
-  readonly size: number;
-  readonly pointers: Int32Array;
-  readonly rows: Int32Array;
-  readonly values: Float64Array;
-  readonly pivots: Float64Array;
+  readonly analysis: Analysis;
+  readonly kernels: Kernels;
+  readonly heap: Heap;
+  /** Index of the descriptors among the integers, of the right-hand sides among the numbers. */
+  readonly table: number;
+  readonly sides: number;
   readonly weak: readonly number[];
-  /** The smallest pivot beside its diagonal entry, over the columns that are not weak: a measure of the digits lost. */
+  /** The smallest pivot beside its diagonal entry over the unknowns that are not weak, and which unknown it is: a measure of the digits lost. */
   readonly smallestRatio: number;
+  readonly smallestAt: number;
+  readonly isCurrent: () => boolean;
 }
 
-/** parent = elimination tree (A), with the count of entries of each column of L; roots have parent -1. Liu (1990). */
-export function eliminationTree(a: SparseSymmetric): { parent: Int32Array; counts: Int32Array } {
-  const parent = new Int32Array(a.size).fill(-1);
-  const flag = new Int32Array(a.size);
-  const counts = new Int32Array(a.size);
-  for (let k = 0; k < a.size; k++) {
-    flag[k] = k;
-    for (let p = a.pointers[k]!; p < a.pointers[k + 1]!; p++) {
-      for (let i = a.rows[p]!; flag[i] !== k; i = parent[i]!) {
-        if (parent[i] === -1) parent[i] = k;
-        counts[i]!++;
-        flag[i] = k;
-      }
-    }
-  }
-  return { parent, counts };
-}
+const generations = new WeakMap<Kernels, number>();
+
+/** Called after each supernode with the part of the work done; may throw to give up. */
+export type Watch = (done: number) => void;
 
 /**
- * [L, D] = factor (A): up-looking, row by row, following the elimination tree (Davis, 2005).
- * A pivot under `tolerance` times its diagonal entry is weak: rounding alone can be that large.
+ * Multifrontal LDLᵀ without pivoting (Duff and Reid, 1983; Liu, 1992): each supernode is assembled from the matrix and from the
+ * borders that its children left, factored as a dense panel, and leaves a border of its own on a stack.
  */
-export function factor(a: SparseSymmetric, tolerance = 1e-12): Factor {
-  const n = a.size;
-  const { parent, counts } = eliminationTree(a);
-  const pointers = new Int32Array(n + 1);
-  for (let j = 0; j < n; j++) pointers[j + 1] = pointers[j]! + counts[j]!;
-  const rows = new Int32Array(pointers[n]!);
-  const values = new Float64Array(pointers[n]!);
-  const pivots = new Float64Array(n);
-  const filled = new Int32Array(n);
-  const row = new Float64Array(n);
-  const pattern = new Int32Array(n);
-  const flag = new Int32Array(n).fill(-1);
-  const isWeak = new Uint8Array(n);
-  const weak: number[] = [];
-  let smallestRatio = 1;
+export function factorize(analysis: Analysis, a: SparseSymmetric, kernels: Kernels, watch?: Watch): Factor {
+  const { supernodes, firstPivot, rowPointers, rows, places, parents, size } = analysis;
+  const generation = (generations.get(kernels) ?? 0) + 1;
+  generations.set(kernels, generation);
+  let largest = 0;
+  for (let s = 0; s < supernodes; s++) largest = Math.max(largest, rowPointers[s + 1]! - rowPointers[s]!);
+  const half = (integers: number): number => Math.ceil(integers / 2);
+  const layout = [
+    half(DESCRIPTOR * supernodes),
+    half(rows.length),
+    half(rows.length),
+    BATCH * size,
+    size,
+    analysis.factorLength,
+    analysis.stackLength,
+    scratchLength(largest),
+  ];
+  const starts = layout.map(() => 0);
+  layout.reduce((sum, length, i) => ((starts[i] = sum), sum + length + (length & 1)), 0);
+  const [tableAt, rowsAt, placesAt, sides, started, panels, stack, scratch] = starts as [
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+  ];
+  const heap = kernels.reserve(scratch + layout[7]! + 2);
+  const { numbers, integers } = heap;
+  integers.set(rows, 2 * rowsAt);
+  integers.set(places, 2 * placesAt);
+  numbers.set(diagonal(a), started);
 
-  for (let k = 0; k < n; k++) {
-    let top = n;
-    flag[k] = k;
-    for (let p = a.pointers[k]!; p < a.pointers[k + 1]!; p++) {
-      let i = a.rows[p]!;
-      row[i]! += a.values[p]!;
-      let length = 0;
-      for (; flag[i] !== k; i = parent[i]!) {
-        pattern[length++] = i;
-        flag[i] = k;
+  const local = new Int32Array(size);
+  const children: number[][] = Array.from({ length: supernodes }, () => []);
+  const borders = new Float64Array(supernodes);
+  const weak: number[] = [];
+  let [panel, top, smallestRatio, smallestAt, done] = [panels, stack, 1, -1, 0];
+  for (let s = 0; s < supernodes; s++) {
+    const first = firstPivot[s]!;
+    const pivots = firstPivot[s + 1]! - first;
+    const front = rowPointers[s + 1]! - rowPointers[s]!;
+    const rest = front - pivots;
+    integers.set([first, pivots, front, 2 * rowsAt + rowPointers[s]!, panel], 2 * tableAt + DESCRIPTOR * s);
+    numbers.fill(0, panel, panel + front * pivots);
+    numbers.fill(0, top, top + rest * rest);
+    for (let i = 0; i < front; i++) local[rows[rowPointers[s]! + i]!] = i;
+    for (let k = 0; k < pivots; k++) {
+      const column = panel + k * front;
+      for (let e = a.pointers[first + k]!; e < a.pointers[first + k + 1]!; e++)
+        numbers[column + local[a.rows[e]!]!]! += a.values[e]!;
+    }
+    let low = top;
+    for (const child of children[s]!) {
+      const childPivots = firstPivot[child + 1]! - firstPivot[child]!;
+      const childRest = rowPointers[child + 1]! - rowPointers[child]! - childPivots;
+      low = Math.min(low, borders[child]!);
+      kernels.extendAdd(borders[child]!, childRest, 2 * placesAt + rowPointers[child]! + childPivots, panel, front, pivots, top);
+    }
+    kernels.factorPanel(panel, front, pivots, started + first, WEAK, scratch);
+    if (rest > 0) {
+      kernels.updateBorder(panel, front, pivots, top, scratch);
+      if (low < top) numbers.copyWithin(low, top, top + rest * rest);
+      borders[s] = low;
+      children[parents[s]!]!.push(s);
+    }
+    top = low + rest * rest;
+    for (let k = 0; k < pivots; k++) {
+      const pivot = numbers[panel + k * (front + 1)]!;
+      if (pivot === 0) weak.push(first + k);
+      else if (pivot < smallestRatio * numbers[started + first + k]!) {
+        smallestRatio = pivot / numbers[started + first + k]!;
+        smallestAt = first + k;
       }
-      while (length > 0) pattern[--top] = pattern[--length]!;
     }
-    const diagonal = row[k]!;
-    let pivot = diagonal;
-    row[k] = 0;
-    for (; top < n; top++) {
-      const i = pattern[top]!;
-      const yi = row[i]!;
-      row[i] = 0;
-      const end = pointers[i]! + filled[i]!;
-      for (let p = pointers[i]!; p < end; p++) row[rows[p]!]! -= values[p]! * yi;
-      // A held column acts as if it were not there; its entry is kept as 0 so that the pattern stays right.
-      const lki = isWeak[i] ? 0 : yi / pivots[i]!;
-      pivot -= lki * yi;
-      rows[end] = k;
-      values[end] = lki;
-      filled[i]!++;
-    }
-    const ratio = diagonal > 0 ? pivot / diagonal : 0;
-    if (ratio > tolerance) {
-      pivots[k] = pivot;
-      smallestRatio = Math.min(smallestRatio, ratio);
-    } else {
-      pivots[k] = 1;
-      isWeak[k] = 1;
-      weak.push(k);
-    }
+    panel += front * pivots;
+    if (watch) watch((done += pivots * (rest * front + pivots * pivots)) / analysis.work);
   }
-  return { size: n, pointers, rows, values, pivots, weak, smallestRatio };
+  const isCurrent = (): boolean => generations.get(kernels) === generation;
+  return { analysis, kernels, heap, table: 2 * tableAt, sides, weak, smallestRatio, smallestAt, isCurrent };
 }

@@ -1,57 +1,116 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { eliminationTree, factor } from './factor';
-import { graphOfPairs, minimumDegree } from './minimum-degree';
-import { nullVector, solveInPlace, solveRefined } from './solve';
+import { analyse, type Analysis } from './analysis';
+import { factorize, type Factor } from './factor';
+import { graphOfPairs, type Graph } from './graph';
+import { BATCH, DESCRIPTOR, type Kernels } from './kernels';
+import { plainKernels } from './kernels-plain';
+import { minimumDegree } from './minimum-degree';
+import { nullVectors, solveInPlace, solveRefined } from './solve';
 import { diagonal, fromTriplets, multiply, type SparseSymmetric } from './sparse-symmetric';
 
-/** A random positive definite matrix: springs between random pairs and to the ground. */
-const springs = fc.integer({ min: 1, max: 30 }).chain((size) =>
-  fc.record({
-    size: fc.constant(size),
-    pairs: fc.array(fc.tuple(fc.nat(size - 1), fc.nat(size - 1), fc.double({ min: 0.1, max: 10, noNaN: true })), {
-      maxLength: 80,
-    }),
-    ground: fc.array(fc.double({ min: 0.01, max: 5, noNaN: true }), { minLength: size, maxLength: size }),
-  }),
-);
+type Triplet = readonly [number, number, number];
+interface System {
+  readonly matrix: SparseSymmetric;
+  readonly analysis: Analysis;
+  /** Where each unknown of the caller has gone. */
+  readonly place: Int32Array;
+}
 
-function matrixOf({
-  size,
-  pairs,
-  ground,
-}: {
-  size: number;
-  pairs: [number, number, number][];
-  ground: number[];
-}): SparseSymmetric {
-  const triplets: [number, number, number][] = ground.map((k, i) => [i, i, k]);
-  for (const [a, b, k] of pairs) {
-    if (a === b) continue;
-    triplets.push([a, a, k], [b, b, k], [a, b, -k]);
-  }
-  return fromTriplets(
+/** A matrix of the caller's order, ordered and numbered by its blocks of `width` unknowns. */
+function systemOf(size: number, triplets: readonly Triplet[], width = 1): System {
+  const blocks = Math.ceil(size / width);
+  const weights = Int32Array.from({ length: blocks }, (_, b) => Math.min(width, size - b * width));
+  const block = (i: number): number => Math.floor(i / width);
+  const graph = graphOfPairs(blocks, Int32Array.from(triplets.flatMap(([i, j]) => [block(i), block(j)])));
+  const analysis = analyse(graph, weights);
+  const place = Int32Array.from({ length: size }, (_, i) => analysis.firstUnknown[block(i)]! + (i % width));
+  return {
+    matrix: matrixOf(
+      size,
+      triplets.map(([i, j, k]) => [place[i]!, place[j]!, k]),
+    ),
+    analysis,
+    place,
+  };
+}
+
+const matrixOf = (size: number, triplets: readonly Triplet[]): SparseSymmetric =>
+  fromTriplets(
     size,
     triplets.length,
     Int32Array.from(triplets, ([i]) => i),
     Int32Array.from(triplets, ([, j]) => j),
     Float64Array.from(triplets, ([, , k]) => k),
   );
+
+/** Springs between pairs of points and to the ground: positive semidefinite, regular where every part is held. */
+function springTriplets(pairs: readonly Triplet[], ground: readonly number[]): Triplet[] {
+  const triplets: Triplet[] = ground.map((k, i) => [i, i, k]);
+  for (const [a, b, k] of pairs) if (a !== b) triplets.push([a, a, k], [b, b, k], [a, b, -k]);
+  return triplets;
 }
 
+const springs = fc.integer({ min: 1, max: 60 }).chain((size) =>
+  fc.record({
+    size: fc.constant(size),
+    width: fc.integer({ min: 1, max: 6 }),
+    pairs: fc.array(fc.tuple(fc.nat(size - 1), fc.nat(size - 1), fc.double({ min: 0.1, max: 10, noNaN: true })), {
+      maxLength: 200,
+    }),
+    ground: fc.array(fc.double({ min: 0.01, max: 5, noNaN: true }), { minLength: size, maxLength: size }),
+  }),
+);
+
 const dense = (a: SparseSymmetric): number[][] =>
-  Array.from({ length: a.size }, (_, i) => {
-    const unit = new Float64Array(a.size);
-    unit[i] = 1;
-    return [...multiply(a, unit)];
-  });
+  Array.from({ length: a.size }, (_, i) => [...multiply(a, new Float64Array(a.size).with(i, 1))]);
+
+/** A square grid of springs with `width` unknowns a point, every one joined to all of the neighbours. */
+function grid(side: number, width: number): System {
+  const triplets: Triplet[] = [];
+  const join = (a: number, b: number): void => {
+    for (let i = 0; i < width; i++)
+      for (let j = 0; j < width; j++) triplets.push([a * width + i, b * width + j, -0.1 - 0.01 * ((i + j) % 3)]);
+  };
+  for (let i = 0; i < side; i++)
+    for (let j = 0; j < side; j++) {
+      if (i + 1 < side) join(i * side + j, (i + 1) * side + j);
+      if (j + 1 < side) join(i * side + j, i * side + j + 1);
+      for (let k = 0; k < width; k++) triplets.push([(i * side + j) * width + k, (i * side + j) * width + k, 0.6 * width]);
+    }
+  return systemOf(side * side * width, triplets, width);
+}
+
+/** L and D as dense matrices, out of the panels. */
+function denseFactor(f: Factor): { L: number[][]; D: number[] } {
+  const n = f.analysis.size;
+  const L = Array.from({ length: n }, (_, i) => Array.from({ length: n }, (_unused, j) => Number(i === j)));
+  const D = new Array<number>(n);
+  const { numbers, integers } = f.heap;
+  for (let s = 0; s < f.analysis.supernodes; s++) {
+    const [first, pivots, front, rows, panel] = integers.subarray(f.table + s * DESCRIPTOR) as unknown as number[] as [
+      number,
+      number,
+      number,
+      number,
+      number,
+    ];
+    for (let k = 0; k < pivots; k++) {
+      D[first + k] = numbers[panel + k * (front + 1)]!;
+      for (let i = k + 1; i < front; i++) L[integers[rows + i]!]![first + k] = numbers[panel + k * front + i]!;
+    }
+  }
+  return { L, D };
+}
+
+const kernelSets: readonly (readonly [string, () => Kernels])[] = [['plain', plainKernels]];
 
 describe('sparse symmetric matrices', () => {
-  test('triplets are mirrored up, added, and sorted by column', () => {
-    const a = fromTriplets(3, 5, Int32Array.of(2, 0, 1, 0, 2), Int32Array.of(0, 2, 1, 0, 2), Float64Array.of(5, 1, 7, 2, 3));
-    expect([...a.pointers]).toEqual([0, 1, 2, 4]);
-    expect([...a.rows]).toEqual([0, 1, 0, 2]);
-    expect([...a.values]).toEqual([2, 7, 6, 3]);
+  test('triplets are mirrored down, added, and sorted by column', () => {
+    const a = matrixOf(3, [[2, 0, 5], [0, 2, 1], [1, 1, 7], [0, 0, 2], [2, 2, 3]]); // prettier-ignore
+    expect([...a.pointers]).toEqual([0, 2, 3, 4]);
+    expect([...a.rows]).toEqual([0, 2, 1, 2]);
+    expect([...a.values]).toEqual([2, 6, 7, 3]);
     expect(dense(a)).toEqual([
       [2, 0, 6],
       [0, 7, 0],
@@ -60,117 +119,159 @@ describe('sparse symmetric matrices', () => {
     expect([...diagonal(a)]).toEqual([2, 7, 3]);
   });
 
-  test('a column without entries stays empty', () =>
-    expect([...fromTriplets(3, 1, Int32Array.of(2), Int32Array.of(2), Float64Array.of(4)).pointers]).toEqual([0, 0, 0, 1]));
+  test('a column without entries stays empty', () => expect([...matrixOf(3, [[2, 2, 4]]).pointers]).toEqual([0, 0, 0, 1]));
+});
+
+describe('graphs', () => {
+  test('list each neighbour once, both ways, in order, and only where both join', () => {
+    const g = graphOfPairs(5, Int32Array.of(3, 0, 0, 3, 1, 1, 2, 0, 4, 3), (v) => v !== 4);
+    const lists = Array.from({ length: 5 }, (_, v) => [...g.neighbours.subarray(g.pointers[v], g.pointers[v + 1])]);
+    expect(lists).toEqual([[2, 3], [], [0], [0], []]);
+  });
 });
 
 describe('minimum degree', () => {
-  test('is a permutation of any graph', () => {
-    fc.assert(
-      fc.property(fc.integer({ min: 1, max: 40 }), fc.array(fc.nat(39), { maxLength: 120 }), (size, ends) => {
-        const order = minimumDegree(
-          graphOfPairs(
-            size,
-            Int32Array.from(ends.slice(0, 2 * Math.floor(ends.length / 2)), (v) => v % size),
-          ),
-        );
-        expect([...order].sort((a, b) => a - b)).toEqual(Array.from({ length: size }, (_, i) => i));
-      }),
-    );
-  });
-
-  test('eliminates a star from its tips: no fill', () => {
-    const pairs = Int32Array.from(Array.from({ length: 9 }, (_, i) => [0, i + 1]).flat());
-    const order = minimumDegree(graphOfPairs(10, pairs));
-    expect([...order].indexOf(0)).toBeGreaterThanOrEqual(8);
-  });
-
-  test('keeps the factor of a grid far sparser than the natural order does', () => {
-    const side = 24;
+  const gridGraph = (side: number): Graph => {
     const pairs: number[] = [];
     for (let i = 0; i < side; i++)
       for (let j = 0; j < side; j++) {
         if (i + 1 < side) pairs.push(i * side + j, (i + 1) * side + j);
         if (j + 1 < side) pairs.push(i * side + j, i * side + j + 1);
       }
-    const fill = (place: Int32Array): number => {
-      const count = pairs.length / 2;
-      const rows = Int32Array.from({ length: count + side * side }, (_, k) => (k < count ? place[pairs[2 * k]!]! : k - count));
-      const columns = Int32Array.from({ length: count + side * side }, (_, k) =>
-        k < count ? place[pairs[2 * k + 1]!]! : k - count,
-      );
-      return eliminationTree(
-        fromTriplets(side * side, rows.length, rows, columns, new Float64Array(rows.length).fill(1)),
-      ).counts.reduce((a, b) => a + b, 0);
-    };
-    const natural = Int32Array.from({ length: side * side }, (_, i) => i);
-    const place = new Int32Array(side * side);
-    minimumDegree(graphOfPairs(side * side, Int32Array.from(pairs))).forEach((v, k) => (place[v] = k));
-    expect(fill(place)).toBeLessThan(0.6 * fill(natural));
-  });
-});
+    return graphOfPairs(side * side, Int32Array.from(pairs));
+  };
+  /** Entries of L when the vertices are eliminated in this order, by playing it through. */
+  const fill = (graph: Graph, order: Int32Array): number => {
+    const sets = Array.from(
+      { length: graph.size },
+      (_, v) => new Set(graph.neighbours.subarray(graph.pointers[v], graph.pointers[v + 1])),
+    );
+    let sum = 0;
+    for (const v of order) {
+      const around = [...sets[v]!];
+      sum += around.length;
+      for (const a of around) {
+        sets[a]!.delete(v);
+        for (const b of around) if (a !== b) sets[a]!.add(b);
+      }
+    }
+    return sum;
+  };
 
-describe('factor and solve', () => {
-  test('A·x = b to the last digits for any springs', () => {
+  test('is a permutation of any graph', () => {
     fc.assert(
-      fc.property(springs, (system) => {
-        const a = matrixOf(system);
-        const x = Float64Array.from({ length: a.size }, (_, i) => Math.sin(3 * i + 1));
-        const f = factor(a);
-        expect(f.weak).toEqual([]);
-        const solution = solveRefined(a, f, multiply(a, x));
-        solution.forEach((value, i) => expect(Math.abs(value - x[i]!)).toBeLessThan(1e-9));
+      fc.property(fc.integer({ min: 1, max: 40 }), fc.array(fc.nat(39), { maxLength: 120 }), (size, ends) => {
+        const pairs = Int32Array.from(ends.slice(0, 2 * Math.floor(ends.length / 2)), (v) => v % size);
+        const order = minimumDegree(graphOfPairs(size, pairs));
+        expect([...order].sort((a, b) => a - b)).toEqual(Array.from({ length: size }, (_, i) => i));
       }),
     );
   });
 
-  test('L·D·Lᵀ is A', () => {
-    const a = matrixOf({
-      size: 5,
-      pairs: [
-        [0, 1, 2],
-        [1, 2, 3],
-        [2, 4, 1],
-        [0, 3, 5],
-        [3, 4, 2],
-      ],
-      ground: [1, 0, 0, 0, 2],
-    });
-    const f = factor(a);
-    const L = Array.from({ length: 5 }, (_, i) => Array.from({ length: 5 }, (_unused, j) => Number(i === j)));
-    for (let j = 0; j < 5; j++) for (let p = f.pointers[j]!; p < f.pointers[j + 1]!; p++) L[f.rows[p]!]![j] = f.values[p]!;
-    const product = L.map((row) => L.map((other) => row.reduce((sum, value, k) => sum + value * f.pivots[k]! * other[k]!, 0)));
-    product.forEach((row, i) => row.forEach((value, j) => expect(value).toBeCloseTo(dense(a)[i]![j]!, 12)));
+  test('eliminates a star from its tips: no fill', () => {
+    const star = graphOfPairs(10, Int32Array.from(Array.from({ length: 9 }, (_, i) => [0, i + 1]).flat()));
+    expect(fill(star, minimumDegree(star))).toBe(9);
+  });
+
+  test('keeps the factor of a grid far sparser than the natural order does', () => {
+    const graph = gridGraph(24);
+    const natural = Int32Array.from({ length: 24 * 24 }, (_, i) => i);
+    expect(fill(graph, minimumDegree(graph))).toBeLessThan(0.5 * fill(graph, natural));
+  });
+
+  test('the factor that is planned holds the fill of the order, and little more', () => {
+    const { analysis } = grid(20, 6);
+    expect(analysis.size).toBe(2400);
+    const least = 36 * fill(gridGraph(20), minimumDegree(gridGraph(20)));
+    expect(analysis.factorLength).toBeGreaterThan(least);
+    expect(analysis.factorLength).toBeLessThan(2 * least);
+  });
+});
+
+describe.each(kernelSets)('factor and solve, %s kernels', (_, makeKernels) => {
+  const kernels = makeKernels();
+
+  test('A·x = b to the last digits for any springs, for several right-hand sides', () => {
+    fc.assert(
+      fc.property(springs, fc.integer({ min: 1, max: 2 * BATCH + 1 }), ({ size, width, pairs, ground }, sides) => {
+        const { matrix, analysis } = systemOf(size, springTriplets(pairs, ground), width);
+        const f = factorize(analysis, matrix, kernels);
+        expect(f.weak).toEqual([]);
+        const exact = Array.from({ length: sides }, (_unused, c) =>
+          Float64Array.from({ length: size }, (_u, i) => Math.sin(3 * i + c + 1)),
+        );
+        const solutions = solveRefined(
+          matrix,
+          f,
+          exact.map((x) => multiply(matrix, x)),
+        );
+        solutions.forEach((x, c) => x.forEach((value, i) => expect(Math.abs(value - exact[c]![i]!)).toBeLessThan(1e-9)));
+      }),
+    );
+  });
+
+  test.each([
+    [3, 1],
+    [7, 6],
+    [10, 6],
+    [9, 13],
+  ])('L·D·Lᵀ is A on a grid of %i × %i-fold points', (side, width) => {
+    const { matrix, analysis } = grid(side, width);
+    const f = factorize(analysis, matrix, kernels);
+    const { L, D } = denseFactor(f);
+    const A = dense(matrix);
+    let worst = 0;
+    for (let i = 0; i < L.length; i++)
+      for (let j = 0; j <= i; j++) {
+        let sum = 0;
+        for (let k = 0; k <= j; k++) sum += L[i]![k]! * D[k]! * L[j]![k]!;
+        worst = Math.max(worst, Math.abs(sum - A[i]![j]!));
+      }
+    expect(worst).toBeLessThan(1e-11 * width);
   });
 
   test('every loose part gives a weak pivot and a null vector; what is held is solved all the same', () => {
     // Two free chains of springs and one on the ground.
-    const a = matrixOf({
-      size: 7,
-      pairs: [
-        [0, 1, 2],
-        [1, 2, 3],
-        [3, 4, 1],
-        [5, 6, 4],
-      ],
-      ground: [0, 0, 0, 0, 0, 1, 0],
-    });
-    const f = factor(a);
+    const { matrix, analysis, place } = systemOf(
+      7,
+      springTriplets([[0, 1, 2], [1, 2, 3], [3, 4, 1], [5, 6, 4]], [0, 0, 0, 0, 0, 1, 0]), // prettier-ignore
+    );
+    const f = factorize(analysis, matrix, kernels);
     expect(f.weak).toHaveLength(2);
-    const vectors = f.weak.map((column) => nullVector(f, column));
-    for (const v of vectors) expect(Math.max(...multiply(a, v).map(Math.abs))).toBeLessThan(1e-12);
-    expect(vectors.map((v) => [...v].map((x) => Number(x.toFixed(9))))).toEqual([
-      [1, 1, 1, 0, 0, 0, 0],
-      [0, 0, 0, 1, 1, 0, 0],
-    ]);
-    const x = Float64Array.of(0, 0, 0, 0, 0, 0, 4);
-    solveInPlace(f, x);
-    expect([...x].map((value) => Number(value.toFixed(9)))).toEqual([0, 0, 0, 0, 0, 4, 5]);
+    const vectors = nullVectors(f);
+    for (const v of vectors) expect(Math.max(...multiply(matrix, v).map(Math.abs))).toBeLessThan(1e-12);
+    const shown = vectors.map((v) => Array.from(place, (p) => Number(v[p]!.toFixed(9))).join()).sort();
+    expect(shown).toEqual(['0,0,0,1,1,0,0', '1,1,1,0,0,0,0']);
+    const x = new Float64Array(7).with(place[6]!, 4);
+    solveInPlace(f, [x]);
+    expect(Array.from(place, (p) => Number(x[p]!.toFixed(9)) + 0)).toEqual([0, 0, 0, 0, 0, 4, 5]);
   });
 
-  test('tells how near a matrix is to being singular', () => {
-    const soft = matrixOf({ size: 2, pairs: [[0, 1, 1]], ground: [1e-7, 0] });
-    expect(factor(soft).smallestRatio).toBeLessThan(1e-6);
-    expect(factor(soft).weak).toEqual([]);
+  test('tells how near a matrix is to being singular, and where', () => {
+    const { matrix, analysis } = systemOf(2, springTriplets([[0, 1, 1]], [1e-7, 0]));
+    const f = factorize(analysis, matrix, kernels);
+    expect(f.smallestRatio).toBeLessThan(1e-6);
+    expect([0, 1]).toContain(f.smallestAt);
+    expect(f.weak).toEqual([]);
+  });
+
+  test('a factor that a later one has overwritten is refused', () => {
+    const { matrix, analysis } = grid(3, 2);
+    const first = factorize(analysis, matrix, kernels);
+    factorize(analysis, matrix, kernels);
+    expect(() => solveInPlace(first, [new Float64Array(analysis.size)])).toThrow(/overwritten/);
+  });
+
+  test('tells of its progress, and gives up when told to', () => {
+    const { matrix, analysis } = grid(12, 3);
+    const heard: number[] = [];
+    factorize(analysis, matrix, kernels, (done) => void heard.push(done));
+    expect(heard.length).toBe(analysis.supernodes);
+    expect(heard.every((done, i) => i === 0 || done >= heard[i - 1]!)).toBe(true);
+    expect(() =>
+      factorize(analysis, matrix, kernels, () => {
+        throw new Error('enough');
+      }),
+    ).toThrow('enough');
   });
 });

@@ -1,69 +1,140 @@
-/** The neighbours of vertex v are `neighbours[pointers[v]…pointers[v+1]-1]`, each pair listed both ways, without loops. */
-export interface Graph {
-  readonly size: number;
-  readonly pointers: Int32Array;
-  readonly neighbours: Int32Array;
-}
-
-/** The graph with an edge for each pair; pairs of equal vertices are dropped, repeated ones kept once. */
-export function graphOfPairs(size: number, pairs: Int32Array): Graph {
-  const sets: Set<number>[] = Array.from({ length: size }, () => new Set());
-  for (let k = 0; k + 1 < pairs.length; k += 2) {
-    const [a, b] = [pairs[k]!, pairs[k + 1]!];
-    if (a === b) continue;
-    sets[a]!.add(b);
-    sets[b]!.add(a);
-  }
-  const pointers = new Int32Array(size + 1);
-  sets.forEach((set, v) => (pointers[v + 1] = pointers[v]! + set.size));
-  return { size, pointers, neighbours: Int32Array.from(sets.flatMap((set) => [...set])) };
-}
+import type { Graph } from './graph';
 
 /**
- * order = minimum degree (graph): order[k] is the vertex eliminated k-th. Quotient graph with element absorption; the degree is
- * the usual upper bound, the sum of the sizes of the elements that a vertex belongs to (George and Liu, 1989; Amestoy et al., 1996).
+ * order = minimum degree (graph): order[k] is the vertex eliminated k-th; `weights` are the sizes of the vertices. Quotient graph
+ * with element absorption, approximate degrees by set differences, indistinguishable vertices merged (Amestoy, Davis and Duff,
+ * SIAM J. Matrix Anal. Appl. 17, 1996).
  */
-export function minimumDegree(graph: Graph): Int32Array {
-  const { size } = graph;
-  const vertices: number[][] = Array.from({ length: size }, (_, v) =>
-    Array.from(graph.neighbours.subarray(graph.pointers[v], graph.pointers[v + 1])),
-  );
-  const elements: number[][] = Array.from({ length: size }, () => []);
-  const members: number[][] = Array.from({ length: size }, () => []);
-  const buckets = new DegreeBuckets(size);
-  for (let v = 0; v < size; v++) buckets.put(v, vertices[v]!.length);
-  const order = new Int32Array(size);
-  const mark = new Int32Array(size).fill(-1);
+export function minimumDegree(graph: Graph, weights: Int32Array = new Int32Array(graph.size).fill(1)): Int32Array {
+  const n = graph.size;
+  /** Variables next to a variable; elements it belongs to; variables of an element. Lists are replaced as they shrink. */
+  const adjacent: number[][] = new Array<number[]>(n);
+  const elements: number[][] = new Array<number[]>(n);
+  const members: (number[] | undefined)[] = new Array<number[] | undefined>(n);
+  /** Weight of a principal variable with all that was merged into it; 0 once merged or eliminated. */
+  const weight = weights.slice();
+  const merged: number[][] = new Array<number[]>(n);
+  const degrees = new Int32Array(n);
+  for (let v = 0; v < n; v++) {
+    adjacent[v] = Array.from(graph.neighbours.subarray(graph.pointers[v], graph.pointers[v + 1]));
+    elements[v] = [];
+    merged[v] = [v];
+    let degree = 0;
+    for (const u of adjacent[v]!) degree += weight[u]!;
+    degrees[v] = degree;
+  }
+  const buckets = new DegreeBuckets(n, degrees);
+  const order = new Int32Array(n);
+  const mark = new Int32Array(n);
+  const outside = new Int32Array(n);
+  const seen = new Int32Array(n);
+  const elementWeight = new Int32Array(n);
+  let [placed, stamp, left] = [0, 0, weight.reduce((a, b) => a + b, 0)];
 
-  for (let step = 0; step < size; step++) {
+  while (placed < n) {
     const pivot = buckets.takeSmallest();
-    order[step] = pivot;
-    mark[pivot] = step;
+    for (const v of merged[pivot]!) order[placed++] = v;
+    left -= weight[pivot]!;
+    weight[pivot] = 0;
+    stamp++;
+    // The new element: what the pivot sees directly and through its elements, which it absorbs.
     const front: number[] = [];
+    let size = 0;
     const gather = (v: number): void => {
-      if (mark[v] === step) return;
-      mark[v] = step;
+      if (weight[v] === 0 || mark[v] === stamp) return;
+      mark[v] = stamp;
       front.push(v);
+      size += weight[v]!;
     };
-    vertices[pivot]!.forEach(gather);
-    for (const element of elements[pivot]!) {
-      members[element]!.forEach(gather);
-      members[element] = [];
+    adjacent[pivot]!.forEach(gather);
+    for (const e of elements[pivot]!) {
+      members[e]?.forEach(gather);
+      members[e] = undefined;
     }
-    const absorbed = new Set(elements[pivot]);
     members[pivot] = front;
+    elementWeight[pivot] = size;
+    adjacent[pivot] = elements[pivot] = [];
+
+    // outside[e]: weight of element e that is not in the front.
     for (const v of front) {
-      vertices[v] = vertices[v]!.filter((u) => mark[u] !== step);
-      elements[v] = elements[v]!.filter((e) => !absorbed.has(e));
-      elements[v]!.push(pivot);
+      for (const e of elements[v]!) {
+        if (!members[e]) continue;
+        if (seen[e] !== stamp) {
+          seen[e] = stamp;
+          outside[e] = elementWeight[e]!;
+        }
+        outside[e]! -= weight[v]!;
+      }
     }
+    const alike = new Map<number, number[]>();
     for (const v of front) {
-      let degree = vertices[v]!.length;
-      for (const e of elements[v]!) degree += members[e]!.length - 1;
-      buckets.move(v, Math.min(degree, size - step - 2));
+      const keptElements: number[] = [];
+      let degree = size - weight[v]!;
+      let hash = 0;
+      for (const e of elements[v]!) {
+        if (!members[e]) continue;
+        // Aggressive absorption: an element inside the front says nothing more.
+        if (outside[e] === 0) {
+          members[e] = undefined;
+          continue;
+        }
+        keptElements.push(e);
+        degree += outside[e]!;
+        hash += e;
+      }
+      keptElements.push(pivot);
+      const keptAdjacent: number[] = [];
+      for (const u of adjacent[v]!) {
+        if (weight[u] === 0 || mark[u] === stamp) continue;
+        keptAdjacent.push(u);
+        degree += weight[u]!;
+        hash += u;
+      }
+      elements[v] = keptElements;
+      adjacent[v] = keptAdjacent;
+      degrees[v] = Math.min(degree, degrees[v]! + size - weight[v]!, left - weight[v]!);
+      const key = hash * 8 + Math.min(7, keptElements.length + keptAdjacent.length);
+      const group = alike.get(key);
+      if (group) group.push(v);
+      else alike.set(key, [v]);
     }
+    for (const group of alike.values()) if (group.length > 1) mergeAlike(group);
+    const live: number[] = [];
+    for (const v of front) {
+      if (weight[v] === 0) continue;
+      live.push(v);
+      buckets.move(v, degrees[v]!);
+    }
+    members[pivot] = live;
   }
   return order;
+
+  /** Variables with the same neighbours and elements will be eliminated together: one stands for all. */
+  function mergeAlike(group: number[]): void {
+    for (let i = 0; i < group.length; i++) {
+      const v = group[i]!;
+      if (weight[v] === 0) continue;
+      let marked = false;
+      for (let j = i + 1; j < group.length; j++) {
+        const u = group[j]!;
+        if (weight[u] === 0 || elements[u]!.length !== elements[v]!.length || adjacent[u]!.length !== adjacent[v]!.length)
+          continue;
+        if (!marked) {
+          stamp++;
+          for (const e of elements[v]!) seen[e] = stamp;
+          for (const a of adjacent[v]!) mark[a] = stamp;
+          marked = true;
+        }
+        if (!elements[u]!.every((e) => seen[e] === stamp) || !adjacent[u]!.every((a) => mark[a] === stamp)) continue;
+        degrees[v]! -= weight[u]!;
+        weight[v]! += weight[u]!;
+        weight[u] = 0;
+        merged[v]!.push(...merged[u]!);
+        merged[u] = adjacent[u] = elements[u] = [];
+        buckets.remove(u);
+      }
+    }
+  }
 }
 
 /** Vertices in doubly linked lists by degree; the smallest degree is found by a moving finger. */
@@ -74,15 +145,36 @@ class DegreeBuckets {
   private readonly degrees: Int32Array;
   private smallest = 0;
 
-  constructor(size: number) {
-    this.heads = new Int32Array(size + 1).fill(-1);
+  constructor(size: number, degrees: Int32Array) {
+    const largest = degrees.reduce((a, b) => Math.max(a, b), size);
+    this.heads = new Int32Array(largest + 1).fill(-1);
     this.next = new Int32Array(size).fill(-1);
     this.previous = new Int32Array(size).fill(-1);
     this.degrees = new Int32Array(size);
+    for (let v = size - 1; v >= 0; v--) this.put(v, degrees[v]!);
   }
 
-  put(v: number, degree: number): void {
-    const bounded = Math.max(0, degree);
+  move(v: number, degree: number): void {
+    this.remove(v);
+    this.put(v, degree);
+  }
+
+  takeSmallest(): number {
+    while (this.heads[this.smallest]! < 0) this.smallest++;
+    const v = this.heads[this.smallest]!;
+    this.remove(v);
+    return v;
+  }
+
+  remove(v: number): void {
+    const [before, after] = [this.previous[v]!, this.next[v]!];
+    if (before >= 0) this.next[before] = after;
+    else this.heads[this.degrees[v]!] = after;
+    if (after >= 0) this.previous[after] = before;
+  }
+
+  private put(v: number, degree: number): void {
+    const bounded = Math.min(Math.max(0, degree), this.heads.length - 1);
     const head = this.heads[bounded]!;
     this.degrees[v] = bounded;
     this.next[v] = head;
@@ -90,24 +182,5 @@ class DegreeBuckets {
     if (head >= 0) this.previous[head] = v;
     this.heads[bounded] = v;
     if (bounded < this.smallest) this.smallest = bounded;
-  }
-
-  move(v: number, degree: number): void {
-    this.unlink(v);
-    this.put(v, degree);
-  }
-
-  takeSmallest(): number {
-    while (this.heads[this.smallest]! < 0) this.smallest++;
-    const v = this.heads[this.smallest]!;
-    this.unlink(v);
-    return v;
-  }
-
-  private unlink(v: number): void {
-    const [before, after] = [this.previous[v]!, this.next[v]!];
-    if (before >= 0) this.next[before] = after;
-    else this.heads[this.degrees[v]!] = after;
-    if (after >= 0) this.previous[after] = before;
   }
 }

@@ -1,52 +1,62 @@
 import type { Factor } from './factor';
+import { BATCH } from './kernels';
 import { multiply, type SparseSymmetric } from './sparse-symmetric';
 
-/** x = L⁻ᵀ D⁻¹ L⁻¹ b, in place. */
-export function solveInPlace(f: Factor, x: Float64Array): void {
-  for (let j = 0; j < f.size; j++) {
-    const xj = x[j]!;
-    for (let p = f.pointers[j]!; p < f.pointers[j + 1]!; p++) x[f.rows[p]!]! -= f.values[p]! * xj;
+/** Runs `work` on the right-hand sides, BATCH at a time, in the factor's memory. In place. */
+function inBatches(f: Factor, columns: readonly Float64Array[], work: () => void): void {
+  if (!f.isCurrent()) throw new Error('this factor has been overwritten by a later one');
+  const { numbers } = f.heap;
+  const { size } = f.analysis;
+  for (let first = 0; first < columns.length; first += BATCH) {
+    const count = Math.min(BATCH, columns.length - first);
+    numbers.fill(0, f.sides, f.sides + BATCH * size);
+    for (let c = 0; c < count; c++) {
+      const column = columns[first + c]!;
+      for (let i = 0; i < size; i++) numbers[f.sides + BATCH * i + c] = column[i]!;
+    }
+    work();
+    for (let c = 0; c < count; c++) {
+      const column = columns[first + c]!;
+      for (let i = 0; i < size; i++) column[i] = numbers[f.sides + BATCH * i + c]!;
+    }
   }
-  for (let j = 0; j < f.size; j++) x[j]! /= f.pivots[j]!;
-  backSubstitute(f, x);
 }
 
-/** x = L⁻ᵀ x, in place. */
-function backSubstitute(f: Factor, x: Float64Array): void {
-  for (let j = f.size - 1; j >= 0; j--) {
-    let xj = x[j]!;
-    for (let p = f.pointers[j]!; p < f.pointers[j + 1]!; p++) xj -= f.values[p]! * x[f.rows[p]!]!;
-    x[j] = xj;
-  }
+/** x = L⁻ᵀ D⁻¹ L⁻¹ b for several right-hand sides, each in place. */
+export function solveInPlace(f: Factor, columns: readonly Float64Array[]): void {
+  inBatches(f, columns, () => {
+    f.kernels.forward(f.table, f.analysis.supernodes, f.sides);
+    f.kernels.backward(f.table, f.analysis.supernodes, f.sides, false);
+  });
 }
 
 /** x = A⁻¹ b with one step of iterative refinement, which recovers what rounding in the factor lost. */
-export function solveRefined(a: SparseSymmetric, f: Factor, b: Float64Array): Float64Array {
-  const x = b.slice();
-  solveInPlace(f, x);
-  const ax = multiply(a, x);
-  const residual = b.map((value, i) => value - ax[i]!);
-  solveInPlace(f, residual);
-  for (let i = 0; i < x.length; i++) x[i]! += residual[i]!;
-  return x;
+export function solveRefined(a: SparseSymmetric, f: Factor, sides: readonly Float64Array[]): Float64Array[] {
+  const solutions = sides.map((b) => b.slice());
+  solveInPlace(f, solutions);
+  const residuals = sides.map((b, c) => {
+    const r = multiply(a, solutions[c]!);
+    for (let i = 0; i < r.length; i++) r[i] = b[i]! - r[i]!;
+    return r;
+  });
+  solveInPlace(f, residuals);
+  residuals.forEach((r, c) => {
+    const x = solutions[c]!;
+    for (let i = 0; i < x.length; i++) x[i]! += r[i]!;
+  });
+  return solutions;
 }
 
 /**
- * v with A·v = 0 and v[column] = 1, for a column that `factor` found weak: v = L⁻ᵀ e, where the other weak columns stay at rest.
- * The vectors of all weak columns together span the null space.
+ * For each weak unknown a v with A·v = 0 and v = 1 there, the other weak unknowns at rest: v = L⁻ᵀ e. Together they span the null
+ * space.
  */
-export function nullVector(f: Factor, column: number): Float64Array {
-  const v = new Float64Array(f.size);
-  v[column] = 1;
-  // Row `column` of L sits in the columns before it; behind it the vector is zero.
-  for (let j = column - 1; j >= 0; j--) {
-    let vj = 0;
-    for (let p = f.pointers[j]!; p < f.pointers[j + 1]!; p++) {
-      const i = f.rows[p]!;
-      if (i <= column) vj -= f.values[p]! * v[i]!;
-    }
-    v[j] = vj;
-  }
-  for (const other of f.weak) if (other !== column) v[other] = 0;
-  return v;
+export function nullVectors(f: Factor): Float64Array[] {
+  const vectors = f.weak.map((unknown) => {
+    const v = new Float64Array(f.analysis.size);
+    v[unknown] = 1;
+    return v;
+  });
+  inBatches(f, vectors, () => f.kernels.backward(f.table, f.analysis.supernodes, f.sides, true));
+  return vectors;
 }

@@ -1,5 +1,5 @@
 /**
- * The upper triangle of a symmetric matrix by compressed columns: column j holds rows `rows[pointers[j]…pointers[j+1]-1] ≤ j`
+ * The lower triangle of a symmetric matrix by compressed columns: column j holds rows `rows[pointers[j]…pointers[j+1]-1] ≥ j`
  * in ascending order, with their values.
  */
 export interface SparseSymmetric {
@@ -9,7 +9,7 @@ export interface SparseSymmetric {
   readonly values: Float64Array;
 }
 
-/** A = sum of triplets (row, column, value); entries below the diagonal are mirrored up, equal places are added. */
+/** A = sum of triplets (row, column, value); entries above the diagonal are mirrored down, equal places are added. */
 export function fromTriplets(
   size: number,
   count: number,
@@ -18,8 +18,8 @@ export function fromTriplets(
   values: Float64Array,
 ): SparseSymmetric {
   // Two bucket passes, by row and then by column, leave every column sorted by row.
-  const byRow = bucketOrder(size, count, (k) => Math.min(rows[k]!, columns[k]!), identity(count));
-  const byColumn = bucketOrder(size, count, (k) => Math.max(rows[k]!, columns[k]!), byRow);
+  const byRow = bucketOrder(size, count, (k) => Math.max(rows[k]!, columns[k]!), identity(count));
+  const byColumn = bucketOrder(size, count, (k) => Math.min(rows[k]!, columns[k]!), byRow);
   const pointers = new Int32Array(size + 1);
   const outRows = new Int32Array(count);
   const outValues = new Float64Array(count);
@@ -27,8 +27,8 @@ export function fromTriplets(
   let column = -1;
   for (let n = 0; n < count; n++) {
     const k = byColumn[n]!;
-    const i = Math.min(rows[k]!, columns[k]!);
-    const j = Math.max(rows[k]!, columns[k]!);
+    const i = Math.max(rows[k]!, columns[k]!);
+    const j = Math.min(rows[k]!, columns[k]!);
     while (column < j) pointers[++column] = length;
     if (length > pointers[j]! && outRows[length - 1] === i) outValues[length - 1]! += values[k]!;
     else {
@@ -71,8 +71,8 @@ export function multiply(a: SparseSymmetric, x: Float64Array): Float64Array {
 export function diagonal(a: SparseSymmetric): Float64Array {
   const d = new Float64Array(a.size);
   for (let j = 0; j < a.size; j++) {
-    const last = a.pointers[j + 1]! - 1;
-    if (last >= a.pointers[j]! && a.rows[last] === j) d[j] = a.values[last]!;
+    const first = a.pointers[j]!;
+    if (first < a.pointers[j + 1]! && a.rows[first] === j) d[j] = a.values[first]!;
   }
   return d;
 }

@@ -1,4 +1,4 @@
-import { memberCount, type Structure } from '../stiffness/structure';
+import { LINE_WIDTH, memberCount, POINT_WIDTH, type Structure } from '../stiffness/structure';
 
 /** The pieces of all members: piece k of member m runs from `from[k]` to `to[k]` (metres from the start), first[m] ≤ k < first[m+1]. */
 export interface Pieces {
@@ -17,11 +17,17 @@ export function pieces(s: Structure): Pieces {
   const to: number[] = [];
   for (let m = 0; m < memberCount(s); m++) {
     const L = s.lengths[m]!;
-    const cuts = [0, L];
     const { lineLoads, pointLoads } = s;
+    if (!isCut(s, m)) {
+      from.push(0);
+      to.push(L);
+      first[m + 1] = from.length;
+      continue;
+    }
+    const cuts = [0, L];
     for (let i = lineLoads.first[m]!; i < lineLoads.first[m + 1]!; i++)
-      cuts.push(lineLoads.values[6 * i]!, lineLoads.values[6 * i + 1]!);
-    for (let i = pointLoads.first[m]!; i < pointLoads.first[m + 1]!; i++) cuts.push(pointLoads.values[4 * i]!);
+      cuts.push(lineLoads.values[LINE_WIDTH * i]!, lineLoads.values[LINE_WIDTH * i + 1]!);
+    for (let i = pointLoads.first[m]!; i < pointLoads.first[m + 1]!; i++) cuts.push(pointLoads.values[POINT_WIDTH * i]!);
     cuts.sort((a, b) => a - b);
     let last = 0;
     for (const cut of cuts) {
@@ -33,4 +39,12 @@ export function pieces(s: Structure): Pieces {
     first[m + 1] = from.length;
   }
   return { first, from: Float64Array.from(from), to: Float64Array.from(to) };
+}
+
+/** Whether a load begins, ends or stands anywhere but at the ends of member m. */
+function isCut({ lineLoads, pointLoads, lengths }: Structure, m: number): boolean {
+  if (pointLoads.first[m]! < pointLoads.first[m + 1]!) return true;
+  for (let i = lineLoads.first[m]!; i < lineLoads.first[m + 1]!; i++)
+    if (lineLoads.values[LINE_WIDTH * i] !== 0 || lineLoads.values[LINE_WIDTH * i + 1] !== lengths[m]) return true;
+  return false;
 }

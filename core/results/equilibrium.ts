@@ -1,64 +1,76 @@
-import { eachLoad } from '../stiffness/equivalent-loads';
-import { lineLoadAt, memberCount, nodeCount, pointLoadAt, type Structure } from '../stiffness/structure';
+import { LINE_WIDTH, memberCount, nodeCount, POINT_WIDTH, type MemberLoadTable, type Structure } from '../stiffness/structure';
 import type { Equilibrium, Resultant } from './results';
 
+/** A resultant about the origin that grows as forces and couples are added to it. */
+class Sum {
+  readonly parts: [number, number, number, number, number, number] = [0, 0, 0, 0, 0, 0];
+
+  add(x: number, y: number, z: number, f: ArrayLike<number>, o: number): void {
+    const [fx, fy, fz] = [f[o]!, f[o + 1]!, f[o + 2]!];
+    this.parts[0] += fx;
+    this.parts[1] += fy;
+    this.parts[2] += fz;
+    this.parts[3] += f[o + 3]! + y * fz - z * fy;
+    this.parts[4] += f[o + 4]! + z * fx - x * fz;
+    this.parts[5] += f[o + 5]! + x * fy - y * fx;
+  }
+}
+
 /**
- * All loads of case c, added straight from the load tables and not from the solution: fx, fy, and mz about the origin, global.
+ * All loads of case c, added straight from the load tables and not from the solution: forces and couples about the origin, global.
  * Forces of a linear load act at the centroid of its trapezium.
  */
 export function appliedResultant(s: Structure, c: number): Resultant {
-  const sum: [number, number, number] = [0, 0, 0];
-  const add = (x: number, y: number, fx: number, fy: number, mz: number): void => {
-    sum[0] += fx;
-    sum[1] += fy;
-    sum[2] += mz + x * fy - y * fx;
-  };
+  const sum = new Sum();
   const n = nodeCount(s);
-  for (let i = 0; i < n; i++) {
-    const o = 3 * (c * n + i);
-    add(s.coordinates[2 * i]!, s.coordinates[2 * i + 1]!, s.nodeLoads[o]!, s.nodeLoads[o + 1]!, s.nodeLoads[o + 2]!);
-  }
-  for (let m = 0; m < memberCount(s); m++) {
+  const X = s.coordinates;
+  for (let i = 0; i < n; i++) sum.add(X[3 * i]!, X[3 * i + 1]!, X[3 * i + 2]!, s.nodeLoads, 6 * (c * n + i));
+  const load = new Float64Array(6);
+  const addLocal = (m: number, x: number): void => {
     const node = s.memberNodes[2 * m]!;
-    const [x0, y0] = [s.coordinates[2 * node]! + s.arms[4 * m]!, s.coordinates[2 * node + 1]! + s.arms[4 * m + 1]!];
-    const [cosine, sine, sense] = [s.directions[3 * m]!, s.directions[3 * m + 1]!, s.directions[3 * m + 2]!];
-    const addLocal = (x: number, fx: number, fy: number, mz: number): void =>
-      add(x0 + cosine * x, y0 + sine * x, cosine * fx - sense * sine * fy, sine * fx + sense * cosine * fy, sense * mz);
-    const addTrapezium = (a: number, b: number, qa: number, qb: number, force: (total: number) => [number, number]): void => {
-      const total = ((qa + qb) / 2) * (b - a);
-      // The moment of the trapezium about its own middle, kept apart: a load that changes sign may have no resultant.
-      const couple = ((qb - qa) * (b - a) ** 2) / 12;
-      const [fx, fy] = force(total);
-      addLocal((a + b) / 2, fx, fy, force(1)[1] * couple);
-    };
-    eachLoad(s.lineLoads, m, c, (o) => {
-      const [a, b, xa, xb, ya, yb] = lineLoadAt(s, o);
-      addTrapezium(a, b, xa, xb, (total) => [total, 0]);
-      addTrapezium(a, b, ya, yb, (total) => [0, total]);
-    });
-    eachLoad(s.pointLoads, m, c, (o) => {
-      const [x, fx, fy, mz] = pointLoadAt(s, o);
-      addLocal(x, fx, fy, mz);
-    });
-  }
-  return sum;
+    const R = s.axes.subarray(9 * m, 9 * m + 9);
+    const at = (k: number): number => X[3 * node + k]! + s.arms[6 * m + k]! + x * R[k]!;
+    const global = new Float64Array(6);
+    for (let i = 0; i < 3; i++)
+      for (let j = 0; j < 3; j++) {
+        global[j]! += R[3 * i + j]! * load[i]!;
+        global[3 + j]! += R[3 * i + j]! * load[3 + i]!;
+      }
+    sum.add(at(0), at(1), at(2), global, 0);
+  };
+  inCase(s, s.lineLoads, c, (m, i) => {
+    const [a, b, xa, xb, ya, yb, za, zb] = s.lineLoads.values.subarray(LINE_WIDTH * i, LINE_WIDTH * (i + 1)) as unknown as [
+      number, number, number, number, number, number, number, number,
+    ]; // prettier-ignore
+    const h = b - a;
+    load.set([((xa + xb) / 2) * h, ((ya + yb) / 2) * h, ((za + zb) / 2) * h]);
+    // The moment of the trapezium about its own middle, kept apart: a load that changes sign may have no resultant.
+    load.set([0, (-(zb - za) * h * h) / 12, ((yb - ya) * h * h) / 12], 3);
+    addLocal(m, (a + b) / 2);
+  });
+  inCase(s, s.pointLoads, c, (m, i) => {
+    load.set(s.pointLoads.values.subarray(POINT_WIDTH * i + 1, POINT_WIDTH * (i + 1)));
+    addLocal(m, s.pointLoads.values[POINT_WIDTH * i]!);
+  });
+  return sum.parts;
 }
 
-/** All reactions (3n, global) as one resultant about the origin. */
+function inCase(s: Structure, table: MemberLoadTable, c: number, use: (m: number, i: number) => void): void {
+  for (let m = 0; m < memberCount(s); m++)
+    for (let i = table.first[m]!; i < table.first[m + 1]!; i++) if (table.cases[i] === c) use(m, i);
+}
+
+/** All reactions (6n, global) as one resultant about the origin. */
 export function reactionResultant(s: Structure, reactions: Float64Array): Resultant {
-  const sum: [number, number, number] = [0, 0, 0];
-  for (let i = 0; i < nodeCount(s); i++) {
-    const [fx, fy, mz] = [reactions[3 * i]!, reactions[3 * i + 1]!, reactions[3 * i + 2]!];
-    sum[0] += fx;
-    sum[1] += fy;
-    sum[2] += mz + s.coordinates[2 * i]! * fy - s.coordinates[2 * i + 1]! * fx;
-  }
-  return sum;
+  const sum = new Sum();
+  const X = s.coordinates;
+  for (let i = 0; i < nodeCount(s); i++) sum.add(X[3 * i]!, X[3 * i + 1]!, X[3 * i + 2]!, reactions, 6 * i);
+  return sum.parts;
 }
 
-const largest = (parts: Iterable<number>): number => {
+const largest = (parts: ArrayLike<number>): number => {
   let size = 0;
-  for (const part of parts) size = Math.max(size, Math.abs(part));
+  for (let i = 0; i < parts.length; i++) size = Math.max(size, Math.abs(parts[i]!));
   return size;
 };
 

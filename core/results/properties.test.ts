@@ -73,12 +73,18 @@ describe('random frames', () => {
             sum[1]! += load.fy ?? 0;
           }
           structure.names.members.forEach((_, m) => {
-            const [c, s, sense] = structure.directions.subarray(3 * m, 3 * m + 3) as unknown as [number, number, number];
+            const [c, s, , yx, yy] = structure.axes.subarray(9 * m, 9 * m + 5) as unknown as [
+              number,
+              number,
+              number,
+              number,
+              number,
+            ];
             [0, 1].forEach((end) => {
               if (structure.memberNodes[2 * m + end] !== n) return;
-              const [fx, fy] = [linear[0]!.ends[6 * m + 3 * end]!, linear[0]!.ends[6 * m + 3 * end + 1]!];
-              sum[0]! -= c * fx - sense * s * fy;
-              sum[1]! -= s * fx + sense * c * fy;
+              const [fx, fy] = [linear[0]!.ends[12 * m + 6 * end]!, linear[0]!.ends[12 * m + 6 * end + 1]!];
+              sum[0]! -= c * fx + yx * fy;
+              sum[1]! -= s * fx + yy * fy;
             });
           });
           expect(Math.hypot(sum[0]!, sum[1]!)).toBeLessThan(1e-9 * force);

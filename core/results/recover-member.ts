@@ -1,87 +1,169 @@
-import { eachLoad } from '../stiffness/equivalent-loads';
-import { lineLoadAt, type Structure } from '../stiffness/structure';
+import type { Bending } from '../stiffness/bending';
+import { BOWS_V, BOWS_W, LINE_WIDTH, POINT_WIDTH, STIFFNESS_WIDTH, STRAIN_WIDTH, type Structure } from '../stiffness/structure';
 import { COINCIDENT, type Pieces } from './breakpoints';
-import { PIECE_WIDTH } from './quantities';
+import { offsetOf, PIECE_WIDTH } from './quantities';
+
+const [OVY, OVZ, OT, OMY, OMZ, OU, OV, OW] = (['Vy', 'Vz', 'T', 'My', 'Mz', 'u', 'v', 'w'] as const).map(offsetOf) as [
+  number,
+  number,
+  number,
+  number,
+  number,
+  number,
+  number,
+  number,
+];
+
+/** qx, qx′, qy, qy′, qz, qz′ of the piece at hand. */
+const q = new Float64Array(6);
 
 /**
  * The diagrams of member m in case c as polynomials of s = x − from over each piece, written into `out` (PIECE_WIDTH numbers a
- * piece, in the order of `lineQuantities`). `ends`: forces that the nodes exert on the member, local (6); `start`: u, v, rz of the
- * member's own start. N′ = −qx, V′ = qy, M′ = V, rz′ = M/EI + κ, v′ = rz − V/GA, u′ = N/EA + ε.
+ * piece, in the order of `lineQuantities`). `ends`: forces that the nodes exert on the member, local (12, at `at`); `start`: the
+ * movement of the member's own start (6). N′ = −qx, V′ = q, M′ = V; curvatures κ = EI⁻¹·M (2 × 2) plus what is imposed; the slopes
+ * rz and −ry grow by κ, v′ and w′ are the slopes less the shear angles, u′ = N/EA + ε.
  */
 export function recoverMember(
   s: Structure,
   m: number,
   c: number,
   cut: Pieces,
+  bend: Bending,
   ends: Float64Array,
+  at: number,
   start: Float64Array,
   out: Float64Array,
 ): void {
-  const [EA, EI, GA, bows] = s.stiffnesses.subarray(4 * m, 4 * m + 4) as unknown as [number, number, number, number];
+  const o = STIFFNESS_WIDTH * m;
+  const EA = s.stiffnesses[o]!;
+  const [shearV, shearW] = [1 / s.stiffnesses[o + 5]!, 1 / s.stiffnesses[o + 6]!];
   const L = s.lengths[m]!;
-  let [N, V, M] = [-ends[0]!, ends[1]!, -ends[2]!];
-  let [u, v, rz] = [start[0]!, start[1]!, start[2]!];
-  let [strain, curvature] = [0, 0];
-  eachLoad(s.strains, m, c, (o) => {
-    strain += s.strains.values[o]!;
-    curvature += s.strains.values[o + 1]!;
-  });
+  const [flexV, flexVW, flexW] = flexibility(bend, s.bows[m]!);
+  let [N, Vy, Vz, T, My, Mz] = [-ends[at]!, ends[at + 1]!, ends[at + 2]!, -ends[at + 3]!, ends[at + 4]!, -ends[at + 5]!];
+  let [u, v, w, slopeV, slopeW] = [start[0]!, start[1]!, start[2]!, start[5]!, -start[4]!];
+  let [strain, kappaV, kappaW] = [0, 0, 0];
+  const { strains, pointLoads } = s;
+  for (let i = strains.first[m]!; i < strains.first[m + 1]!; i++) {
+    if (strains.cases[i] !== c) continue;
+    strain += strains.values[STRAIN_WIDTH * i]!;
+    kappaV += s.bows[m]! & BOWS_V ? strains.values[STRAIN_WIDTH * i + 1]! : 0;
+    kappaW += s.bows[m]! & BOWS_W ? strains.values[STRAIN_WIDTH * i + 2]! : 0;
+  }
 
   for (let k = cut.first[m]!; k < cut.first[m + 1]!; k++) {
-    const [a, h] = [cut.from[k]!, cut.to[k]! - cut.from[k]!];
-    eachLoad(s.pointLoads, m, c, (o) => {
-      const x = s.pointLoads.values[o]!;
-      if (!standsAt(x, a, L)) return;
-      N -= s.pointLoads.values[o + 1]!;
-      V += s.pointLoads.values[o + 2]!;
-      // A couple +mz on the part before the cut is balanced by a moment of −mz: M drops.
-      M -= s.pointLoads.values[o + 3]!;
-    });
-    const [px, dpx, py, dpy] = intensities(s, m, c, a, a + h);
-    const o = k * PIECE_WIDTH;
-    const shear = GA === Infinity ? 0 : 1 / GA;
-    out.set([N, -px, -dpx / 2], o);
-    out.set([V, py, dpy / 2], o + 3);
-    out.set([M, V, py / 2, dpy / 6], o + 6);
-    out.set([u, N / EA + strain, -px / (2 * EA), -dpx / (6 * EA)], o + 10);
-    const bend = bows === 0 ? 0 : 1 / EI;
-    const kappa = bows === 0 ? 0 : curvature;
-    out.set(
-      [
-        v,
-        rz - V * shear,
-        (M * bend + kappa) / 2 - (py * shear) / 2,
-        (V * bend) / 6 - (dpy * shear) / 6,
-        (py * bend) / 24,
-        (dpy * bend) / 120,
-      ],
-      o + 14,
-    );
+    const a = cut.from[k]!;
+    const h = cut.to[k]! - a;
+    for (let i = pointLoads.first[m]!; i < pointLoads.first[m + 1]!; i++) {
+      if (pointLoads.cases[i] !== c) continue;
+      const p = POINT_WIDTH * i;
+      const f = pointLoads.values;
+      // A load at the far end acts beyond the last piece; it shows in the end forces only.
+      if (Math.abs(f[p]! - a) > COINCIDENT * L) continue;
+      N -= f[p + 1]!;
+      Vy += f[p + 2]!;
+      Vz += f[p + 3]!;
+      T -= f[p + 4]!;
+      // A couple on the part before the cut is balanced by the opposite moment; about y that is tension on the +z face.
+      My += f[p + 5]!;
+      Mz -= f[p + 6]!;
+    }
+    intensities(s, m, c, a, a + h);
+    const [qx, dx, qy, dy, qz, dz] = q as unknown as [number, number, number, number, number, number];
+    const P = k * PIECE_WIDTH;
+    out[P] = N;
+    out[P + 1] = -qx;
+    out[P + 2] = -dx / 2;
+    out[P + OVY] = Vy;
+    out[P + OVY + 1] = qy;
+    out[P + OVY + 2] = dy / 2;
+    out[P + OVZ] = Vz;
+    out[P + OVZ + 1] = qz;
+    out[P + OVZ + 2] = dz / 2;
+    out[P + OT] = T;
+    cubic(out, P + OMY, My, Vz, qz, dz);
+    cubic(out, P + OMZ, Mz, Vy, qy, dy);
+    out[P + OU] = u;
+    out[P + OU + 1] = N / EA + strain;
+    out[P + OU + 2] = -qx / (2 * EA);
+    out[P + OU + 3] = -dx / (6 * EA);
+    quintic(out, P + OV, v, slopeV, kappaV, P + OMZ, flexV, P + OMY, flexVW, Vy, qy, dy, shearV);
+    quintic(out, P + OW, w, slopeW, kappaW, P + OMY, flexW, P + OMZ, flexVW, Vz, qz, dz, shearW);
     // Carry to the end of the piece.
-    u += h * (N / EA + strain - h * (px / (2 * EA) + (h * dpx) / (6 * EA)));
-    v += h * (out[o + 15]! + h * (out[o + 16]! + h * (out[o + 17]! + h * (out[o + 18]! + h * out[o + 19]!))));
-    rz += h * (M * bend + kappa + bend * h * (V / 2 + h * (py / 6 + (h * dpy) / 24)));
-    M += h * (V + h * (py / 2 + (h * dpy) / 6));
-    V += h * (py + (h * dpy) / 2);
-    N -= h * (px + (h * dpx) / 2);
+    u += h * (out[P + OU + 1]! + h * (out[P + OU + 2]! + h * out[P + OU + 3]!));
+    v = valueAtEnd(out, P + OV, h);
+    w = valueAtEnd(out, P + OW, h);
+    const [areaY, areaZ] = [area(out, P + OMY, h), area(out, P + OMZ, h)];
+    slopeV += h * kappaV + flexV * areaZ + flexVW * areaY;
+    slopeW += h * kappaW + flexW * areaY + flexVW * areaZ;
+    My += h * (Vz + h * (qz / 2 + (h * dz) / 6));
+    Mz += h * (Vy + h * (qy / 2 + (h * dy) / 6));
+    Vy += h * (qy + (h * dy) / 2);
+    Vz += h * (qz + (h * dz) / 2);
+    N -= h * (qx + (h * dx) / 2);
   }
 }
 
-/** A load at the far end acts beyond the last piece; it shows in the end forces only. */
-const standsAt = (x: number, a: number, L: number): boolean => Math.abs(x - a) <= COINCIDENT * L;
+/** EI⁻¹ as [vv, vw, ww]; zero where the bow is not known. */
+function flexibility({ EI }: Bending, bows: number): readonly [number, number, number] {
+  if (EI[1] === 0) return [bows & BOWS_V ? 1 / EI[0] : 0, 0, bows & BOWS_W ? 1 / EI[2] : 0];
+  const determinant = EI[0] * EI[2] - EI[1] * EI[1];
+  return [EI[2] / determinant, -EI[1] / determinant, EI[0] / determinant];
+}
 
-/** Local intensities on [a, b]: value at a and slope, along x and along y. */
-function intensities(s: Structure, m: number, c: number, a: number, b: number): [number, number, number, number] {
-  const result: [number, number, number, number] = [0, 0, 0, 0];
-  const slack = COINCIDENT * s.lengths[m]!;
-  eachLoad(s.lineLoads, m, c, (o) => {
-    const [from, to, xa, xb, ya, yb] = lineLoadAt(s, o);
-    if (to - from <= slack || from > a + slack || to < b - slack) return;
-    const [sx, sy] = [(xb - xa) / (to - from), (yb - ya) / (to - from)];
-    result[0] += xa + sx * (a - from);
-    result[1] += sx;
-    result[2] += ya + sy * (a - from);
-    result[3] += sy;
-  });
-  return result;
+/** M = M0 + V s + q s²/2 + q′ s³/6 */
+function cubic(out: Float64Array, at: number, M: number, V: number, q0: number, slope: number): void {
+  out[at] = M;
+  out[at + 1] = V;
+  out[at + 2] = q0 / 2;
+  out[at + 3] = slope / 6;
+}
+
+/** Twice integrated: κ = imposed + flex·M + cross·(moment of the other plane); less the shear angle V/GA once integrated. */
+function quintic(
+  out: Float64Array,
+  at: number,
+  value: number,
+  slope: number,
+  imposed: number,
+  moment: number,
+  flex: number,
+  other: number,
+  cross: number,
+  V: number,
+  q0: number,
+  dq: number,
+  shear: number,
+): void {
+  const kappa = (i: number): number => flex * out[moment + i]! + cross * out[other + i]!;
+  out[at] = value;
+  out[at + 1] = slope - V * shear;
+  out[at + 2] = (imposed + kappa(0) - q0 * shear) / 2;
+  out[at + 3] = (kappa(1) - dq * shear) / 6;
+  out[at + 4] = kappa(2) / 12;
+  out[at + 5] = kappa(3) / 20;
+}
+
+const valueAtEnd = (c: Float64Array, at: number, h: number): number =>
+  c[at]! + h * (c[at + 1]! + h * (c[at + 2]! + h * (c[at + 3]! + h * (c[at + 4]! + h * c[at + 5]!))));
+
+/** Integral of a cubic over the piece. */
+const area = (c: Float64Array, at: number, h: number): number =>
+  h * (c[at]! + h * (c[at + 1]! / 2 + h * (c[at + 2]! / 3 + (h * c[at + 3]!) / 4)));
+
+/** Local intensities on [a, b] into `q`: value at a and slope, along x, y and z. */
+function intensities({ lineLoads, lengths }: Structure, m: number, c: number, a: number, b: number): void {
+  q.fill(0);
+  const slack = COINCIDENT * lengths[m]!;
+  const values = lineLoads.values;
+  for (let i = lineLoads.first[m]!; i < lineLoads.first[m + 1]!; i++) {
+    if (lineLoads.cases[i] !== c) continue;
+    const o = LINE_WIDTH * i;
+    const [from, to] = [values[o]!, values[o + 1]!];
+    if (to - from <= slack || from > a + slack || to < b - slack) continue;
+    for (let k = 0; k < 3; k++) {
+      const slope = (values[o + 2 * k + 3]! - values[o + 2 * k + 2]!) / (to - from);
+      q[2 * k]! += values[o + 2 * k + 2]! + slope * (a - from);
+      q[2 * k + 1]! += slope;
+    }
+  }
 }

@@ -4,8 +4,8 @@ import type { Mechanism } from '../stability/mechanism';
 import type { Structure } from '../stiffness/structure';
 import type { Pieces } from './breakpoints';
 
-/** Loads or reactions added up: fx, fy and mz about the origin. */
-export type Resultant = readonly [number, number, number];
+/** Loads or reactions added up: fx, fy, fz, and mx, my, mz about the origin. */
+export type Resultant = readonly [number, number, number, number, number, number];
 
 export interface Equilibrium {
   readonly applied: Resultant;
@@ -16,11 +16,11 @@ export interface Equilibrium {
 
 /** Results of one case or sum. All in SI. */
 export interface LinearOutcome {
-  /** 3n, global: ux, uy, rz. */
+  /** 6n, global: ux, uy, uz, rx, ry, rz. */
   readonly displacements: Float64Array;
-  /** 3n, global: fx, fy, mz that the support exerts on the structure; zero where there is none. */
+  /** 6n, global: fx, fy, fz, mx, my, mz that the support exerts on the structure; zero where there is none. */
   readonly reactions: Float64Array;
-  /** 6m, local: what the nodes exert on the member's ends. */
+  /** 12m, local: what the nodes exert on the member's ends. */
   readonly ends: Float64Array;
   /** PIECE_WIDTH numbers a piece: the diagrams as polynomials. */
   readonly coefficients: Float64Array;
@@ -36,6 +36,8 @@ export interface Solution {
   readonly pieces: Pieces;
   /** Nodes with a support. */
   readonly supported: Uint8Array;
+  /** Decimal digits (of 16) that the elimination cancelled. */
+  readonly digitsLost: number;
 }
 
 export interface Results {

@@ -1,70 +1,83 @@
 import { outcomes, type Outcome } from '../combinations/outcomes';
-import { factor } from '../linear-algebra/factor';
-import { nullVector, solveRefined } from '../linear-algebra/solve';
+import { sharedKernels } from '../linear-algebra/shared-kernels';
+import { solveRefined } from '../linear-algebra/solve';
 import type { Model } from '../model/model';
 import type { Notice } from '../model/notice';
-import { looseNodes } from '../stability/loose-nodes';
-import { bodyMechanism, memberMechanism, nodeMechanism, type Mechanism } from '../stability/mechanism';
-import { assembleStiffness, imposedMovements, nodalLoads, rightHandSide, type Brake } from '../stiffness/assemble';
+import { conditioningNotice, conditioningOf } from '../stability/conditioning';
+import type { Found, Mechanism } from '../stability/mechanism';
+import { imposedMovements, nodalLoads, rightHandSide } from '../stiffness/assemble';
 import { compile } from '../stiffness/compile';
 import { memberLoads } from '../stiffness/equivalent-loads';
-import { memberMatrices } from '../stiffness/member-matrices';
-import { numberFreedoms } from '../stiffness/numbering';
 import { readinessFaults, readinessNotes } from '../stiffness/readiness';
 import { FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
 import { pieces } from './breakpoints';
+import { judge, mechanismNotices } from './judge';
 import { recoverCase } from './recover-case';
+import { withRemedies } from './remedies';
 import type { LinearOutcome, Results } from './results';
 import { sumOutcomes } from './sum-outcomes';
+import { buildSystem, type Progress, type System } from './system';
 
 /** A balance worse than this is not a result: digits were lost somewhere, and the numbers are refused. */
 const WORST_RESIDUAL = 1e-6;
+
+/** What one solve may take over from the one before it, and how it tells of its progress. */
+export interface SolveOptions {
+  readonly former?: System | undefined;
+  readonly progress?: Progress | undefined;
+}
 
 /**
  * Solves a sound model (one that `checkModel` returned): every case, sum and envelope. What keeps it from being solved comes back
  * as faults (`invalid`) or mechanisms (`unstable`); then there is no number at all.
  */
-export function solve(model: Model, notices: readonly Notice[] = []): Results {
+export const solve = (model: Model, notices: readonly Notice[] = [], options: SolveOptions = {}): Results =>
+  solveKeeping(model, notices, options).results;
+
+/** The same, with the factored system for the next solve to take over. */
+export function solveKeeping(
+  model: Model,
+  notices: readonly Notice[],
+  { former, progress }: SolveOptions,
+): { results: Results; system?: System } {
   const faults = readinessFaults(model);
-  if (faults.length > 0) return { status: 'invalid', notices: [...notices, ...faults], mechanisms: [] };
+  if (faults.length > 0) return { results: { status: 'invalid', notices: [...notices, ...faults], mechanisms: [] } };
   const said = [...notices, ...readinessNotes(model)];
-
   const structure = compile(model);
-  const matrices = memberMatrices(structure);
-  const loose = matrices.flatMap(({ condensed }, m) =>
-    condensed.loose < 0 ? [] : [memberMechanism(structure, m, condensed.loose)],
-  );
-  if (loose.length > 0) return unstable(said, loose);
+  const system = buildSystem(structure, sharedKernels(), former, progress);
+  return { results: solveSystem(model, system, said, progress), system };
+}
 
-  const numbering = numberFreedoms(structure);
-  const onMembers = structure.names.cases.map((_, c) => memberLoads(structure, c));
+function solveSystem(model: Model, system: System, said: readonly Notice[], progress?: Progress): Results {
+  const { structure, matrices, numbering, stiffness, factor } = system;
+  const onMembers = memberLoads(structure);
   const loads = onMembers.map((members, c) => nodalLoads(structure, matrices, c, members));
-  const brakes = looseNodes(structure, matrices, numbering);
-  const nodeMechanisms = brakes.map((brake) => nodeMechanism(structure, brake, loads));
-  const stiffness = assembleStiffness(structure, matrices, numbering, brakes);
-  const factored = factor(stiffness);
-  const bodyMechanisms = factored.weak.map((column) => {
-    const vector = nullVector(factored, column);
-    const motion = Float64Array.from(numbering.unknowns, (unknown) => (unknown < 0 ? 0 : vector[unknown]!));
-    return bodyMechanism(structure, motion, loads);
-  });
-  const mechanisms = [...nodeMechanisms, ...bodyMechanisms];
-  if (mechanisms.some(({ harmless }) => !harmless)) return unstable(said, mechanisms);
+  const found = judge(system, loads, onMembers);
+  if (found.some(({ mechanism }) => !mechanism.harmless)) return unstable(model, said, found);
 
+  const imposed = loads.map((_, c) => imposedMovements(structure, c));
+  const sides = loads.map((load, c) => rightHandSide(structure, matrices, numbering, load, imposed[c]!));
+  const solutions = solveRefined(stiffness, factor, sides);
   const cut = pieces(structure);
-  const solved = loads.map((load, c): LinearOutcome => {
-    const imposed = imposedMovements(structure, c);
-    const x = solveRefined(stiffness, factored, rightHandSide(structure, matrices, numbering, load, imposed));
-    const movements = Float64Array.from(numbering.unknowns, (unknown, f) => (unknown < 0 ? imposed[f]! : x[unknown]!));
-    rest(movements, brakes);
-    return recoverCase(structure, matrices, c, movements, onMembers[c]!, cut);
+  const solved = solutions.map((x, c): LinearOutcome => {
+    progress?.('cases', c / solutions.length);
+    const movements = imposed[c]!;
+    numbering.unknowns.forEach((unknown, f) => {
+      if (unknown >= 0) movements[f] = x[unknown]!;
+    });
+    rest(movements, system);
+    return recoverCase(structure, matrices, system.bends, c, movements, onMembers[c]!, cut);
   });
-  const all = outcomes(model);
+  const mechanisms = found.map(({ mechanism }) => mechanism);
   const doubtful = doubtfulCases(structure, solved);
   if (doubtful.length > 0) return { status: 'invalid', notices: [...said, ...doubtful], mechanisms };
+  const conditioning = conditioningOf(factor, numbering);
+  const doubts = conditioningNotice(structure, system.members, conditioning);
+  progress?.('combinations', 0);
+  const all = outcomes(model);
   return {
     status: 'solved',
-    notices: [...said, ...mechanisms.map(mechanismNotice)],
+    notices: [...said, ...mechanismNotices(found), ...(doubts ? [doubts] : [])],
     mechanisms,
     solution: {
       structure,
@@ -72,6 +85,7 @@ export function solve(model: Model, notices: readonly Notice[] = []): Results {
       linear: all.map((outcome, i) => linearOutcome(outcome, i, solved)),
       pieces: cut,
       supported: supportedNodes(structure),
+      digitsLost: conditioning.digitsLost,
     },
   };
 }
@@ -81,33 +95,35 @@ function linearOutcome(outcome: Outcome, index: number, solved: readonly LinearO
   return outcome.kind === 'sum' ? sumOutcomes(solved, outcome.factors) : undefined;
 }
 
-function unstable(notices: readonly Notice[], mechanisms: readonly Mechanism[]): Results {
-  const faults = mechanisms.filter(({ harmless }) => !harmless).map(mechanismNotice);
-  return { status: 'unstable', notices: [...notices, ...faults], mechanisms };
+function unstable(model: Model, notices: readonly Notice[], found: readonly Found[]): Results {
+  const harmful = found.filter(({ mechanism }) => !mechanism.harmless);
+  const mechanisms = withRemedies(model, found, harmfulMechanisms);
+  return { status: 'unstable', notices: [...notices, ...mechanismNotices(harmful)], mechanisms };
 }
 
-function mechanismNotice(mechanism: Mechanism): Notice {
-  const { harmless, description, freedoms, members } = mechanism;
-  const spins = freedoms.every(({ freedom }) => freedom.startsWith('r'));
-  const nodes = [...new Set(freedoms.map(({ node }) => node))].slice(0, 20);
-  return {
-    code: 'mechanism',
-    severity: harmless ? (spins ? 'note' : 'warning') : 'error',
-    message: description,
-    subjects: nodes.length > 0 ? nodes.map((node) => `node ${node}`) : members.map((member) => `member ${member}`),
-  };
+/** How many harmful mechanisms a model has: what a remedy must make fewer. Infinity for a model that cannot be solved at all. */
+function harmfulMechanisms(model: Model): number {
+  if (readinessFaults(model).length > 0) return Infinity;
+  const structure = compile(model);
+  const system = buildSystem(structure, sharedKernels());
+  const onMembers = memberLoads(structure);
+  const loads = onMembers.map((members, c) => nodalLoads(structure, system.matrices, c, members));
+  return judge(system, loads, onMembers).filter(({ mechanism }: { mechanism: Mechanism }) => !mechanism.harmless).length;
 }
 
-/** The motions that brakes hold are zero but for rounding; they are taken out so that they are zero. */
-function rest(movements: Float64Array, brakes: readonly Brake[]): void {
-  for (const { node, motion } of brakes) {
-    let [along, size] = [0, 0];
-    for (let k = 0; k < FREEDOMS; k++) {
-      along += movements[FREEDOMS * node + k]! * motion[k]!;
-      size += motion[k]! ** 2;
-    }
-    for (let k = 0; k < FREEDOMS; k++) movements[FREEDOMS * node + k]! -= (along / size) * motion[k]!;
+/** Held motions are zero but for rounding; they are taken out so that they are zero. */
+function rest(movements: Float64Array, { loose, basis }: System): void {
+  for (const { node, motion } of loose.brakes) takeOut(movements, motion, FREEDOMS * node);
+  for (const motion of basis) takeOut(movements, motion, 0);
+}
+
+function takeOut(movements: Float64Array, motion: Float64Array, at: number): void {
+  let [along, size] = [0, 0];
+  for (let k = 0; k < motion.length; k++) {
+    along += movements[at + k]! * motion[k]!;
+    size += motion[k]! ** 2;
   }
+  for (let k = 0; k < motion.length; k++) movements[at + k]! -= (along / size) * motion[k]!;
 }
 
 function doubtfulCases(s: Structure, solved: readonly LinearOutcome[]): Notice[] {
@@ -126,7 +142,5 @@ function doubtfulCases(s: Structure, solved: readonly LinearOutcome[]): Notice[]
 }
 
 function supportedNodes(s: Structure): Uint8Array {
-  return Uint8Array.from({ length: nodeCount(s) }, (_, i) =>
-    s.restraints.subarray(3 * i, 3 * i + 3).some((restraint) => restraint > 0) ? 1 : 0,
-  );
+  return Uint8Array.from({ length: nodeCount(s) }, (_, i) => (s.active.some((k) => s.restraints[FREEDOMS * i + k]! > 0) ? 1 : 0));
 }

@@ -16,7 +16,7 @@ export function sumOutcomes(solved: readonly LinearOutcome[], factors: Float64Ar
   const reactions = add((outcome) => outcome.reactions, first.reactions.length);
   const ends = add((outcome) => outcome.ends, first.ends.length);
   const coefficients = add((outcome) => outcome.coefficients, first.coefficients.length);
-  const resultant = (pick: (outcome: LinearOutcome) => Resultant): Resultant => Array.from(add(pick, 3)) as unknown as Resultant;
+  const resultant = (pick: (outcome: LinearOutcome) => Resultant): Resultant => Array.from(add(pick, 6)) as unknown as Resultant;
   const equilibrium = equilibriumOf(
     resultant((outcome) => outcome.equilibrium.applied),
     resultant((outcome) => outcome.equilibrium.reactions),

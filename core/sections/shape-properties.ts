@@ -1,5 +1,6 @@
 import type { SectionProperties, Shape, ShapeType } from '../model/model';
 import { compose, filletPart, rectanglePart, type Part } from './parts';
+import { torsionConstant } from './torsion';
 
 type Dimension = Exclude<keyof Shape, 'type'>;
 
@@ -18,7 +19,7 @@ export const shapeDimensions: {
   general: { needs: [], may: [] },
 };
 
-type Dimensions = { readonly [dimension in Dimension]: number };
+export type Dimensions = { readonly [dimension in Dimension]: number };
 
 /** All dimensions with their defaults: no radius, equal flanges. */
 function dimensionsOf(shape: Shape): Dimensions {
@@ -64,11 +65,16 @@ export function shapeFault(shape: Shape): string | undefined {
 }
 
 /**
- * A, Iz, Iy, Iyz, Ay, Az, Wz, Wy of a sound shape, exactly, with root radii and square toes; shear areas as the model format
- * defines them. The torsion constant J is left out: plane models do not need it.
+ * All properties of a sound shape: A, Iz, Iy, Iyz, Wz, Wy exactly, with root radii and square toes; shear areas as the model format
+ * defines them; J as `torsionConstant` finds it.
  */
 export function shapeProperties(shape: Shape): SectionProperties {
   const s = dimensionsOf(shape);
+  const J = torsionConstant(shape.type, s);
+  return { ...flatProperties(shape, s), ...(J !== undefined && { J }) };
+}
+
+function flatProperties(shape: Shape, s: Dimensions): SectionProperties {
   switch (shape.type) {
     case 'general':
       return {};

@@ -1,16 +1,19 @@
 import {
   endFreedoms,
+  freedoms,
   memberEnds,
   STANDARD_GRAVITY,
   type Material,
   type Member,
   type Model,
   type Restraint,
+  type SectionProperties,
+  type Support,
 } from '../model/model';
 import { sectionProperties } from '../sections/section-properties';
 import { compileLoads } from './compile-loads';
-import { planeDirection } from './local-axes';
-import type { Structure } from './structure';
+import { cosineAndSine, memberAxes, supportAxes } from './local-axes';
+import { BOWS_V, BOWS_W, PLANE_FREEDOMS, SPACE_FREEDOMS, STIFFNESS_WIDTH, type Structure } from './structure';
 
 /**
  * Model → Structure: the only place where names become indices. The model must be sound and ready (no fault); what a fault would
@@ -18,17 +21,19 @@ import type { Structure } from './structure';
  */
 export function compile(model: Model): Structure {
   const nodeIndex = indexOf(model.nodes);
+  const sections = new Map(model.sections.map((section) => [section.id, sectionProperties(section)]));
   const frame = {
     names: {
       nodes: model.nodes.map((node) => node.id),
       members: model.members.map((member) => member.id),
       cases: model.cases.map((loadCase) => loadCase.id),
     },
-    coordinates: Float64Array.from(model.nodes.flatMap((node) => [node.x, node.y])),
+    active: model.space === 'plane' ? PLANE_FREEDOMS : SPACE_FREEDOMS,
+    coordinates: Float64Array.from(model.nodes.flatMap((node) => [node.x, node.y, node.z ?? 0])),
     ...compileSupports(model, nodeIndex),
-    ...compileMembers(model, nodeIndex),
+    ...compileMembers(model, nodeIndex, sections),
   };
-  return { ...frame, ...compileLoads(model, frame, nodeIndex, weights(model)) };
+  return { ...frame, ...compileLoads(model, frame, nodeIndex, weights(model, sections)) };
 }
 
 const indexOf = (list: readonly { readonly id: string }[]): Map<string, number> => new Map(list.map((item, i) => [item.id, i]));
@@ -45,93 +50,115 @@ const stiffnessOf = (restraint: Restraint | undefined, otherwise: number): numbe
 };
 
 function compileSupports(model: Model, nodeIndex: ReadonlyMap<string, number>): Pick<Structure, 'restraints' | 'turns'> {
-  const restraints = new Float64Array(3 * model.nodes.length);
-  const turns = new Float64Array(2 * model.nodes.length);
-  for (let i = 0; i < model.nodes.length; i++) turns[2 * i] = 1;
+  const restraints = new Float64Array(6 * model.nodes.length);
+  const turns = new Map<number, Float64Array>();
   for (const support of model.supports) {
     const i = must(nodeIndex.get(support.node), `node ${support.node}`);
-    (['ux', 'uy', 'rz'] as const).forEach((freedom, k) => (restraints[3 * i + k] = stiffnessOf(support[freedom], 0)));
-    turns.set(cosineAndSine(support.angle ?? 0), 2 * i);
+    freedoms.forEach((freedom, k) => (restraints[6 * i + k] = stiffnessOf(support[freedom], 0)));
+    const turn = turnOf(support);
+    if (turn) turns.set(i, turn);
   }
   return { restraints, turns };
 }
 
-/** Exact for quarter turns, where Math.cos leaves 6e-17. */
-function cosineAndSine(degrees: number): [number, number] {
-  const turn = ((degrees % 360) + 360) % 360;
-  if (turn % 90 === 0)
-    return [
-      [1, 0],
-      [0, 1],
-      [-1, 0],
-      [0, -1],
-    ][turn / 90] as [number, number];
-  return [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)];
+function turnOf({ angle = 0, axes, node }: Support): Float64Array | undefined {
+  if (axes) return must(supportAxes(axes.x, axes.y), `a direction of the support of node ${node}`);
+  const [c, s] = cosineAndSine(angle);
+  return c === 1 ? undefined : Float64Array.of(c, s, 0, -s, c, 0, 0, 0, 1);
 }
 
 const shearModulus = (material: Material): number =>
   material.G ?? (material.nu === undefined ? Infinity : material.E / (2 * (1 + material.nu)));
 
-type Members = Pick<Structure, 'memberNodes' | 'lengths' | 'directions' | 'arms' | 'stiffnesses' | 'releases'>;
+type Members = Pick<Structure, 'memberNodes' | 'lengths' | 'axes' | 'arms' | 'stiffnesses' | 'bows' | 'releases'>;
 
-function compileMembers(model: Model, nodeIndex: ReadonlyMap<string, number>): Members {
+function compileMembers(
+  model: Model,
+  nodeIndex: ReadonlyMap<string, number>,
+  sections: ReadonlyMap<string, SectionProperties>,
+): Members {
   const count = model.members.length;
   const members: Members = {
     memberNodes: new Int32Array(2 * count),
     lengths: new Float64Array(count),
-    directions: new Float64Array(3 * count),
-    arms: new Float64Array(4 * count),
-    stiffnesses: new Float64Array(4 * count),
-    releases: new Float64Array(6 * count),
+    axes: new Float64Array(9 * count),
+    arms: new Float64Array(6 * count),
+    stiffnesses: new Float64Array(STIFFNESS_WIDTH * count),
+    bows: new Uint8Array(count),
+    releases: new Float64Array(12 * count).fill(Infinity),
   };
-  const properties = new Map(model.sections.map((section) => [section.id, sectionProperties(section)]));
   const materials = new Map(model.materials.map((material) => [material.id, material]));
   model.members.forEach((member, m) => {
     const [start, end] = [must(nodeIndex.get(member.start), member.start), must(nodeIndex.get(member.end), member.end)];
-    members.memberNodes.set([start, end], 2 * m);
-    const arms = memberEnds.flatMap((side) => [member.offset?.[side]?.[0] ?? 0, member.offset?.[side]?.[1] ?? 0]);
-    members.arms.set(arms, 4 * m);
+    members.memberNodes[2 * m] = start;
+    members.memberNodes[2 * m + 1] = end;
+    memberEnds.forEach((side, e) => member.offset?.[side]?.forEach((part, k) => (members.arms[6 * m + 3 * e + k] = part)));
     const [from, to] = [must(model.nodes[start], 'start'), must(model.nodes[end], 'end')];
-    const dx = to.x + arms[2]! - from.x - arms[0]!;
-    const dy = to.y + arms[3]! - from.y - arms[1]!;
-    members.lengths[m] = Math.hypot(dx, dy);
-    members.directions.set(planeDirection(dx, dy), 3 * m);
-
-    const section = must(properties.get(member.section), `section ${member.section}`);
+    const arm = (k: number): number => members.arms[6 * m + 3 + k]! - members.arms[6 * m + k]!;
+    const [dx, dy, dz] = [to.x - from.x + arm(0), to.y - from.y + arm(1), (to.z ?? 0) - (from.z ?? 0) + arm(2)];
+    members.lengths[m] = Math.hypot(dx, dy, dz);
+    const plane = model.space === 'plane';
+    members.axes.set(memberAxes(dx, dy, dz, plane ? 0 : (member.roll ?? 0)), 9 * m);
+    const section = must(sections.get(member.section), `section ${member.section}`);
     const material = must(materials.get(member.material), `material ${member.material}`);
-    const lying = Math.abs((member.roll ?? 0) % 180) === 90;
-    const I = lying ? section.Iy : section.Iz;
-    const shearArea = lying ? section.Az : section.Ay;
-    const sheared = model.analysis?.shearDeformation && shearArea !== undefined && member.behaviour !== 'truss';
-    const A = must(section.A, `A of section ${member.section}`);
-    // A truss member without I has no bow of its own; any positive value gives its end forces, which do not depend on it.
-    const EI = I === undefined ? material.E * A * members.lengths[m]! ** 2 : material.E * I;
-    members.stiffnesses.set(
-      [material.E * A, EI, sheared ? shearModulus(material) * shearArea : Infinity, I === undefined ? 0 : 1],
-      4 * m,
-    );
-    members.releases.set(releasesOf(member), 6 * m);
+    compileStiffness(model, member, material, plane ? inPlane(member, section) : section, members, m);
+    compileReleases(member, plane, members.releases, 12 * m);
   });
   return members;
 }
 
-function releasesOf(member: Member): number[] {
-  return memberEnds.flatMap((side) =>
-    endFreedoms
-      .filter((freedom) => freedom === 'ux' || freedom === 'uy' || freedom === 'mz')
-      .map((freedom) =>
-        member.behaviour === 'truss' && freedom === 'mz' ? 0 : stiffnessOf(member.releases?.[side]?.[freedom], Infinity),
-      ),
+/** A plane member bends about one axis only: the strong one, or the weak one where it lies on its side. */
+function inPlane(member: Member, section: SectionProperties): SectionProperties {
+  const lying = Math.abs((member.roll ?? 0) % 180) === 90;
+  const [Iz, Ay] = lying ? [section.Iy, section.Az] : [section.Iz, section.Ay];
+  return { ...(section.A !== undefined && { A: section.A }), ...(Iz !== undefined && { Iz }), ...(Ay !== undefined && { Ay }) };
+}
+
+function compileStiffness(
+  model: Model,
+  member: Member,
+  material: Material,
+  section: SectionProperties,
+  members: Members,
+  m: number,
+): void {
+  const A = must(section.A, `A of section ${member.section}`);
+  const { E } = material;
+  const G = shearModulus(material);
+  const space = model.space === 'space';
+  const truss = member.behaviour === 'truss';
+  // A truss member without I has no bow of its own; any positive value gives its end forces, which do not depend on it.
+  const stiff = E * A * members.lengths[m]! ** 2;
+  const EIz = section.Iz === undefined ? stiff : E * section.Iz;
+  const EIy = !space ? 0 : section.Iy === undefined ? stiff : E * section.Iy;
+  const coupled = space && section.Iz !== undefined && section.Iy !== undefined;
+  const EIyz = coupled ? E * (section.Iyz ?? 0) : 0;
+  const sheared = model.analysis?.shearDeformation === true && !truss;
+  const shear = (area: number | undefined): number => (sheared && area !== undefined ? G * area : Infinity);
+  const GJ = space && !truss && section.J !== undefined && G !== Infinity ? G * section.J : 0;
+  members.stiffnesses.set(
+    [E * A, GJ, EIz, EIy, EIyz, shear(section.Ay), space ? shear(section.Az) : Infinity],
+    STIFFNESS_WIDTH * m,
+  );
+  members.bows[m] = (section.Iz === undefined ? 0 : BOWS_V) | (!space || section.Iy === undefined ? 0 : BOWS_W);
+}
+
+function compileReleases(member: Member, plane: boolean, releases: Float64Array, o: number): void {
+  memberEnds.forEach((side, e) =>
+    endFreedoms.forEach((freedom, k) => {
+      if (plane && !PLANE_FREEDOMS.includes(k)) return;
+      const hinged = member.behaviour === 'truss' && (freedom === 'my' || freedom === 'mz');
+      releases[o + 6 * e + k] = hinged ? 0 : stiffnessOf(member.releases?.[side]?.[freedom], Infinity);
+    }),
   );
 }
 
 /** Weight of each member per metre for a self-weight factor of 1, N/m. */
-function weights(model: Model): Float64Array {
-  const areas = new Map(model.sections.map((section) => [section.id, sectionProperties(section).A ?? 0]));
+function weights(model: Model, sections: ReadonlyMap<string, SectionProperties>): Float64Array {
   const densities = new Map(model.materials.map((material) => [material.id, material.density ?? 0]));
   const gravity = model.gravity ?? STANDARD_GRAVITY;
   return Float64Array.from(
     model.members,
-    (member) => (densities.get(member.material) ?? 0) * (areas.get(member.section) ?? 0) * gravity,
+    (member) => (densities.get(member.material) ?? 0) * (sections.get(member.section)?.A ?? 0) * gravity,
   );
 }

@@ -1,6 +1,8 @@
 import { MEMBER_FREEDOMS } from './structure';
 
 const N = MEMBER_FREEDOMS;
+/** What is left of a stiffness below this part of its first value is rounding. */
+const NOTHING = 1e-12;
 
 /** One released freedom, eliminated: its index, its spring, and row and pivot of the stiffness at that moment. */
 interface Elimination {
@@ -11,87 +13,84 @@ interface Elimination {
   readonly pivot: number;
 }
 
-/** The stiffness that the nodes feel, and what is needed to go back to the member's own ends. */
+/** What is needed to bring loads to the nodes and to go back to the member's own ends. */
 export interface Condensed {
-  readonly stiffness: Float64Array;
   readonly eliminations: readonly Elimination[];
-  /** A freedom whose release lets the member move by itself, held here; -1 when there is none. */
-  readonly loose: number;
+  /** Freedoms whose release lets the member move by itself; held here. */
+  readonly loose: readonly number[];
 }
 
 /**
- * Static condensation of released ends. Freedom r of the member's end moves by d_r, its node by n_r, and a spring s_r
- * (0 when free) joins the two: (k_rr + s_r) d_r = s_r n_r − Σ k_rj d_j + p_r. The freedoms are eliminated one after the other.
- * `releases`: 6 stiffnesses, Infinity where fixed.
+ * Static condensation of released ends, in place on k (12 × 12 by rows, at `o`). Freedom r of the member's end moves by d_r, its
+ * node by n_r, and a spring s_r (0 when free) joins the two: (k_rr + s_r) d_r = s_r n_r − Σ k_rj d_j + p_r. The freedoms are
+ * eliminated one after the other. `releases`: 12 stiffnesses at `from`, Infinity where fixed. Undefined when nothing is released.
  */
-export function condense(stiffness: Float64Array, releases: Float64Array): Condensed {
-  let k = stiffness;
+export function condense(k: Float64Array, o: number, releases: Float64Array, from: number): Condensed | undefined {
+  let first: Float64Array | undefined;
   const eliminations: Elimination[] = [];
-  let loose = -1;
+  const loose: number[] = [];
   for (let r = 0; r < N; r++) {
-    const spring = releases[r]!;
+    const spring = releases[from + r]!;
     if (spring === Infinity) continue;
-    const original = stiffness[r * N + r]!;
-    const own = k[r * N + r]!;
+    first ??= diagonalOf(k, o);
+    const own = k[o + r * N + r]!;
     // What is left beside the spring is only rounding: nothing holds the member in this freedom.
-    const holds = own > 1e-12 * original;
-    if (!holds && spring === 0) loose = r;
-    const row = holds ? k.slice(r * N, r * N + N) : new Float64Array(N);
-    if (!holds) row[r] = 0;
-    const pivot = row[r]! + spring;
-    eliminations.push({ freedom: r, spring, row, pivot: pivot > 0 ? pivot : 1 });
-    k = eliminated(k, stiffness, row, r, spring, pivot > 0 ? pivot : 1);
+    const holds = own > NOTHING * first[r]!;
+    if (!holds && spring === 0) loose.push(r);
+    const row = holds ? k.slice(o + r * N, o + r * N + N) : new Float64Array(N);
+    const pivot = row[r]! + spring || 1;
+    eliminations.push({ freedom: r, spring, row, pivot });
+    eliminate(k, o, first, row, r, spring, pivot);
   }
-  return { stiffness: k, eliminations, loose };
+  return eliminations.length === 0 ? undefined : { eliminations, loose };
 }
 
-function eliminated(
+const diagonalOf = (k: Float64Array, o: number): Float64Array => Float64Array.from({ length: N }, (_, i) => k[o + i * N + i]!);
+
+function eliminate(
   k: Float64Array,
-  original: Float64Array,
+  o: number,
+  first: Float64Array,
   row: Float64Array,
   r: number,
   spring: number,
   pivot: number,
-): Float64Array {
-  const next = new Float64Array(N * N);
+): void {
   for (let i = 0; i < N; i++) {
-    for (let j = 0; j < N; j++) {
-      if (i === r && j === r) next[i * N + j] = (spring * row[r]!) / pivot;
-      else if (i === r) next[i * N + j] = (spring * row[j]!) / pivot;
-      else if (j === r) next[i * N + j] = (spring * row[i]!) / pivot;
-      else next[i * N + j] = k[i * N + j]! - (row[i]! * row[j]!) / pivot;
-    }
+    if (i === r || row[i] === 0) continue;
+    const part = row[i]! / pivot;
+    for (let j = 0; j < N; j++) if (j !== r) k[o + i * N + j]! -= part * row[j]!;
   }
+  for (let j = 0; j < N; j++) k[o + r * N + j] = k[o + j * N + r] = (spring * row[j]!) / pivot;
   // Cancellation leaves rounding where exactly nothing is meant; a false stiffness would hide a mechanism.
   for (let i = 0; i < N; i++) {
-    if (i === r || next[i * N + i]! > 1e-12 * original[i * N + i]!) continue;
-    for (let j = 0; j < N; j++) next[i * N + j] = next[j * N + i] = 0;
+    if (i === r || k[o + i * N + i]! > NOTHING * first[i]!) continue;
+    for (let j = 0; j < N; j++) k[o + i * N + j] = k[o + j * N + i] = 0;
   }
-  return next;
 }
 
-/** Loads on the member's ends become loads on the nodes: p_j −= row_j p_r / pivot, p_r = s_r p_r / pivot. In place. */
-export function condenseLoads(c: Condensed, p: Float64Array): void {
+/** Loads on the member's ends become loads on the nodes: p_j −= row_j p_r / pivot, p_r = s_r p_r / pivot. In place, at `at`. */
+export function condenseLoads(c: Condensed, p: Float64Array, at = 0): void {
   for (const { freedom, spring, row, pivot } of c.eliminations) {
-    const pr = p[freedom]!;
+    const pr = p[at + freedom]!;
     if (pr === 0) continue;
-    for (let j = 0; j < N; j++) if (j !== freedom) p[j]! -= (row[j]! * pr) / pivot;
-    p[freedom] = (spring * pr) / pivot;
+    for (let j = 0; j < N; j++) if (j !== freedom) p[at + j]! -= (row[j]! * pr) / pivot;
+    p[at + freedom] = (spring * pr) / pivot;
   }
 }
 
 /**
- * Movements of the nodes (local axes) become movements of the member's own ends. In place; `p` are the equivalent loads before
- * condensation.
+ * Movements of the nodes (local axes) become movements of the member's own ends. In place on d (12); `p` (12 numbers at `at`) are
+ * the equivalent loads before condensation.
  */
-export function recoverEnds(c: Condensed, d: Float64Array, p: Float64Array): void {
-  if (c.eliminations.length === 0) return;
+export function recoverEnds(c: Condensed, d: Float64Array, p: Float64Array, at = 0): void {
   // Each elimination saw the loads as the ones before it had left them.
-  const loads = p.slice();
+  const loads = p.slice(at, at + N);
   const seen: number[] = [];
   for (const { freedom, spring, row, pivot } of c.eliminations) {
     const pr = loads[freedom]!;
     seen.push(pr);
+    if (pr === 0) continue;
     for (let j = 0; j < N; j++) if (j !== freedom) loads[j]! -= (row[j]! * pr) / pivot;
     loads[freedom] = (spring * pr) / pivot;
   }

@@ -1,23 +1,57 @@
-/** Shear parameter Φ = 12 EI / (GA·L²) of a Timoshenko member; 0 for Euler–Bernoulli. */
-export const shearParameter = (EI: number, GA: number, L: number): number => (GA === Infinity ? 0 : (12 * EI) / (GA * L * L));
+import type { Bending } from './bending';
+import { MEMBER_FREEDOMS } from './structure';
+
+const N = MEMBER_FREEDOMS;
+
+/** Translation and rotation of each bending plane among the freedoms of an end, and the sign by which the slope is the rotation: v′ = rz, w′ = −ry. */
+const PLANES = [
+  { translation: 1, rotation: 5, sign: 1 },
+  { translation: 2, rotation: 4, sign: -1 },
+] as const;
 
 /**
- * k, 6 × 6 by rows: stiffness of a straight prismatic member in local axes, freedoms ux, uy, rz at start and end, all ends fixed
- * to the nodes. Euler–Bernoulli, or Timoshenko where GA is finite. Przemieniecki, Theory of Matrix Structural Analysis (1968), ch. 5.
+ * k, 12 × 12 by rows, written into `k` at `o`: stiffness of a straight prismatic member in local axes, ends fixed to the nodes.
+ * Axial EA, torsion GJ (St Venant), bending in both planes by Euler–Bernoulli or Timoshenko, coupled where the section has Iyz.
+ * Przemieniecki, Theory of Matrix Structural Analysis (1968), ch. 5; with 2 × 2 matrices in place of EI and EI/(1 + Φ).
  */
-export function memberStiffness(EA: number, EI: number, GA: number, L: number): Float64Array {
-  const k = new Float64Array(36);
-  const phi = shearParameter(EI, GA, L);
-  const a = EA / L;
-  const s = (12 * EI) / (L ** 3 * (1 + phi));
-  const t = (6 * EI) / (L ** 2 * (1 + phi));
-  const near = ((4 + phi) * EI) / (L * (1 + phi));
-  const far = ((2 - phi) * EI) / (L * (1 + phi));
-  k.set([a, 0, 0, -a, 0, 0], 0);
-  k.set([0, s, t, 0, -s, t], 6);
-  k.set([0, t, near, 0, -t, far], 12);
-  k.set([-a, 0, 0, a, 0, 0], 18);
-  k.set([0, -s, -t, 0, s, -t], 24);
-  k.set([0, t, far, 0, -t, near], 30);
-  return k;
+export function memberStiffness(k: Float64Array, o: number, EA: number, GJ: number, { EI, Q }: Bending, L: number): void {
+  k.fill(0, o, o + N * N);
+  spring(k, o, 0, EA / L);
+  spring(k, o, 3, GJ / L);
+  for (let a = 0; a < 2; a++) {
+    for (let b = 0; b < 2; b++) {
+      const q = Q[a + b]!;
+      if (q === 0 && EI[a + b] === 0) continue;
+      const shear = (12 * q) / (L * L * L);
+      const turn = (6 * q) / (L * L);
+      const near = (EI[a + b]! + 3 * q) / L;
+      const far = (3 * q - EI[a + b]!) / L;
+      const [ta, tb] = [PLANES[a]!.translation, PLANES[b]!.translation];
+      const [ra, rb] = [PLANES[a]!.rotation, PLANES[b]!.rotation];
+      const [sa, sb] = [PLANES[a]!.sign, PLANES[b]!.sign];
+      const set = (i: number, j: number, value: number): void => void (k[o + i * N + j] = value);
+      set(ta, tb, shear);
+      set(ta, tb + 6, -shear);
+      set(ta + 6, tb, -shear);
+      set(ta + 6, tb + 6, shear);
+      set(ta, rb, sb * turn);
+      set(ta, rb + 6, sb * turn);
+      set(ta + 6, rb, -sb * turn);
+      set(ta + 6, rb + 6, -sb * turn);
+      set(ra, tb, sa * turn);
+      set(ra + 6, tb, sa * turn);
+      set(ra, tb + 6, -sa * turn);
+      set(ra + 6, tb + 6, -sa * turn);
+      set(ra, rb, sa * sb * near);
+      set(ra + 6, rb + 6, sa * sb * near);
+      set(ra, rb + 6, sa * sb * far);
+      set(ra + 6, rb, sa * sb * far);
+    }
+  }
+}
+
+function spring(k: Float64Array, o: number, freedom: number, stiffness: number): void {
+  const far = freedom + 6;
+  k[o + freedom * N + freedom] = k[o + far * N + far] = stiffness;
+  k[o + freedom * N + far] = k[o + far * N + freedom] = -stiffness;
 }

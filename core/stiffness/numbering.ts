@@ -1,22 +1,52 @@
-import { graphOfPairs, minimumDegree } from '../linear-algebra/minimum-degree';
+import { analyse, type Analysis } from '../linear-algebra/analysis';
+import { graphOfPairs, type Graph } from '../linear-algebra/graph';
 import { FREEDOMS, nodeCount, type Structure } from './structure';
 
-/** Which unknown each freedom of each node is: `unknowns[3·node + freedom]`, or -1 where a support holds it. */
+/** Which unknown each freedom of each node is: `unknowns[6·node + freedom]`, or -1 where it is held or takes no part. */
 export interface Numbering {
   readonly unknowns: Int32Array;
   readonly size: number;
+  readonly analysis: Analysis;
+  /** Nodes that share a member, only those with unknowns. */
+  readonly graph: Graph;
+  /** 6n: 1 where the freedom is an unknown. */
+  readonly free: Uint8Array;
 }
 
-/** Numbers the free freedoms node by node in an order that keeps the factor sparse. */
-export function numberFreedoms(s: Structure): Numbering {
+/**
+ * Numbers the free freedoms node by node in an order that keeps the factor sparse. `absent`: freedoms (6n) that nothing stiffens,
+ * left out. `former`: the numbering of an earlier structure, taken over where the pattern is the same.
+ */
+export function numberFreedoms(s: Structure, absent: Uint8Array, former?: Numbering): Numbering {
   const n = nodeCount(s);
-  const order = minimumDegree(graphOfPairs(n, s.memberNodes));
-  const unknowns = new Int32Array(FREEDOMS * n).fill(-1);
-  let size = 0;
-  for (const node of order) {
-    for (let k = 0; k < FREEDOMS; k++) {
-      if (s.restraints[FREEDOMS * node + k] !== Infinity) unknowns[FREEDOMS * node + k] = size++;
+  const free = new Uint8Array(FREEDOMS * n);
+  const weights = new Int32Array(n);
+  for (let i = 0; i < n; i++)
+    for (const k of s.active) {
+      const f = FREEDOMS * i + k;
+      if (s.restraints[f] === Infinity || absent[f]) continue;
+      free[f] = 1;
+      weights[i]!++;
     }
+  const graph = graphOfPairs(n, s.memberNodes, (node) => weights[node]! > 0);
+  if (
+    former &&
+    sameNumbers(former.free, free) &&
+    sameNumbers(former.graph.pointers, graph.pointers) &&
+    sameNumbers(former.graph.neighbours, graph.neighbours)
+  )
+    return former;
+  const analysis = analyse(graph, weights);
+  const unknowns = new Int32Array(FREEDOMS * n).fill(-1);
+  for (let i = 0; i < n; i++) {
+    let next = analysis.firstUnknown[i]!;
+    for (const k of s.active) if (free[FREEDOMS * i + k]) unknowns[FREEDOMS * i + k] = next++;
   }
-  return { unknowns, size };
+  return { unknowns, size: analysis.size, analysis, graph, free };
+}
+
+function sameNumbers(a: ArrayLike<number>, b: ArrayLike<number>): boolean {
+  if (a.length !== b.length) return false;
+  for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return false;
+  return true;
 }

@@ -2,6 +2,7 @@ import type { Model, Section } from '../model/model';
 import { fault, type Notice } from '../model/notice';
 import { sectionProperties } from '../sections/section-properties';
 import { shapeFault } from '../sections/shape-properties';
+import { supportAxes } from './local-axes';
 import { unjoinedNodes } from './unjoined-nodes';
 
 /**
@@ -9,7 +10,15 @@ import { unjoinedNodes } from './unjoined-nodes';
  * need, and features of the format that this version does not analyse yet, each refused by name.
  */
 export function readinessFaults(model: Model): Notice[] {
-  return [...emptinessFaults(model), ...featureFaults(model), ...sectionFaults(model), ...thermalFaults(model)];
+  return [
+    ...emptinessFaults(model),
+    ...featureFaults(model),
+    ...sectionFaults(model),
+    ...productFaults(model),
+    ...torsionFaults(model),
+    ...axesFaults(model),
+    ...thermalFaults(model),
+  ];
 }
 
 function emptinessFaults(model: Model): Notice[] {
@@ -58,8 +67,6 @@ function unsupported(path: string, value: unknown, what: string, remedy: string,
 
 function featureFaults(model: Model): Notice[] {
   const found: Notice[] = [];
-  if (model.space === 'space')
-    found.push(unsupported('space', 'space', 'Space models', 'Describe the structure as a plane model'));
   model.members.forEach((member, i) => {
     if (member.behaviour !== 'tensionOnly' && member.behaviour !== 'compressionOnly') return;
     found.push(
@@ -84,14 +91,6 @@ function featureFaults(model: Model): Notice[] {
         ),
       );
     }
-  });
-  model.supports.forEach((support, i) => {
-    if (support.axes)
-      found.push(
-        unsupported(`supports[${i}].axes`, support.axes, 'Supports with axes of their own', 'Turn the support by “angle”', [
-          `node ${support.node}`,
-        ]),
-      );
   });
   return found;
 }
@@ -141,11 +140,76 @@ function sectionFaults(model: Model): Notice[] {
   return found;
 }
 
-function neededProperties(model: Model, section: Section, bends: boolean): ('A' | 'Iz' | 'Iy')[] {
+/** What the members of a section need of it: A always, and for bending and torsion what their space and position ask for. */
+function neededProperties(model: Model, section: Section, bends: boolean): ('A' | 'Iz' | 'Iy' | 'J')[] {
   if (!bends) return ['A'];
+  if (model.space === 'space') return ['A', 'Iz', 'Iy', 'J'];
   const lying = model.members.some((member) => member.section === section.id && Math.abs((member.roll ?? 0) % 180) === 90);
   const upright = model.members.some((member) => member.section === section.id && (member.roll ?? 0) % 180 === 0);
   return ['A', ...(upright ? (['Iz'] as const) : []), ...(lying ? (['Iy'] as const) : [])];
+}
+
+/** A frame member in space twists: its material needs a shear modulus. Principal second moments must be positive. */
+function torsionFaults(model: Model): Notice[] {
+  if (model.space !== 'space') return [];
+  const twisting = new Set(
+    model.members.filter(({ behaviour }) => (behaviour ?? 'frame') === 'frame').map(({ material }) => material),
+  );
+  return model.materials.flatMap(({ id, G, nu }, i) =>
+    twisting.has(id) && G === undefined && nu === undefined
+      ? [
+          fault({
+            code: 'missing-property',
+            path: `materials[${i}].G`,
+            value: undefined,
+            what: `Material “${id}” has no shear modulus, and its members twist in space`,
+            expected: 'G, or nu',
+            remedy: 'Give G or nu',
+            subjects: [`material ${id}`],
+          }),
+        ]
+      : [],
+  );
+}
+
+/** Where Iyz is as large as Iz and Iy allow, one principal second moment is zero or less: no such section exists. */
+function productFaults(model: Model): Notice[] {
+  return model.sections.flatMap((section, i) => {
+    const { Iz, Iy, Iyz = 0 } = sectionProperties(section);
+    if (Iyz === 0 || Iz === undefined || Iy === undefined || Iyz * Iyz < Iz * Iy) return [];
+    return [
+      fault({
+        code: 'impossible-section',
+        path: `sections[${i}].Iyz`,
+        value: Iyz,
+        what: `Section “${section.id}” cannot exist: Iyz² is not less than Iy·Iz`,
+        expected: `less than ${Math.sqrt(Iz * Iy).toExponential(3)} in size`,
+        remedy: 'Correct Iyz, Iy or Iz',
+        subjects: [`section ${section.id}`],
+      }),
+    ];
+  });
+}
+
+/** Directions of a support from which no axes can be made, or that leave the plane of a plane model. */
+function axesFaults(model: Model): Notice[] {
+  return model.supports.flatMap(({ axes, node }, i) => {
+    if (!axes) return [];
+    const turn = supportAxes(axes.x, axes.y);
+    const leaves = model.space === 'plane' && turn !== undefined && Math.abs(turn[8]!) < 1 - 1e-9;
+    if (turn && !leaves) return [];
+    return [
+      fault({
+        code: 'bad-axes',
+        path: `supports[${i}].axes`,
+        value: axes,
+        what: `The axes of the support at node “${node}” ${turn ? 'leave the plane of this model' : 'do not span a plane'}`,
+        expected: turn ? 'two directions in the X–Y plane' : 'two directions that are neither zero nor parallel',
+        remedy: turn ? 'Turn them in the plane, or make this a space model' : 'Give x and y different directions',
+        subjects: [`node ${node}`],
+      }),
+    ];
+  });
 }
 
 function thermalFaults(model: Model): Notice[] {

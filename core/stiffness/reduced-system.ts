@@ -1,11 +1,11 @@
 import type { SparseSymmetric } from '../linear-algebra/sparse-symmetric';
-import type { Model } from '../model/model';
+import { freedoms as names, type Model } from '../model/model';
 import { assembleStiffness, imposedMovements, nodalLoads, rightHandSide } from './assemble';
 import { compile } from './compile';
 import { memberLoads } from './equivalent-loads';
 import { memberMatrices } from './member-matrices';
 import { numberFreedoms } from './numbering';
-import { FREEDOMS } from './structure';
+import { FREEDOMS, nodeCount } from './structure';
 
 /** K·u = f over the free freedoms, as it is solved, before anything is held that nothing drives. SI. */
 export interface ReducedSystem {
@@ -16,22 +16,21 @@ export interface ReducedSystem {
   readonly loads: readonly { readonly id: string; readonly values: Float64Array }[];
 }
 
-const NAMES = ['ux', 'uy', 'rz'];
-
 /** The reduced system of a sound and ready model, for anyone to check with another library. */
 export function reducedSystem(model: Model): ReducedSystem {
   const structure = compile(model);
   const matrices = memberMatrices(structure);
-  const numbering = numberFreedoms(structure);
+  const numbering = numberFreedoms(structure, new Uint8Array(FREEDOMS * nodeCount(structure)));
   const freedoms = new Array<string>(numbering.size);
   numbering.unknowns.forEach((unknown, f) => {
-    if (unknown >= 0) freedoms[unknown] = `${structure.names.nodes[Math.floor(f / FREEDOMS)]} ${NAMES[f % FREEDOMS]}`;
+    if (unknown >= 0) freedoms[unknown] = `${structure.names.nodes[Math.floor(f / FREEDOMS)]} ${names[f % FREEDOMS]}`;
   });
+  const onMembers = memberLoads(structure);
   return {
     matrix: assembleStiffness(structure, matrices, numbering, []),
     freedoms,
     loads: structure.names.cases.map((id, c) => {
-      const loads = nodalLoads(structure, matrices, c, memberLoads(structure, c));
+      const loads = nodalLoads(structure, matrices, c, onMembers[c]!);
       return { id, values: rightHandSide(structure, matrices, numbering, loads, imposedMovements(structure, c)) };
     }),
   };

@@ -1,17 +1,28 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { A, E, EI, sketch, pin, roller } from '../test/build';
+import type { Support } from '../model/model';
+import { ball, clamp3, EA, EI, EIY, GJ, pin, roller, sketch, solved, type Sketch } from '../test/build';
+import { bending } from './bending';
 import { compile } from './compile';
-import { condense, condenseLoads, recoverEnds } from './condensation';
+import { condense, condenseLoads, recoverEnds, type Condensed } from './condensation';
 import { equivalentLoads } from './equivalent-loads';
-import { planeDirection } from './local-axes';
-import { memberStiffness, shearParameter } from './member-stiffness';
-import { bendingShapes } from './shape-functions';
-import { congruence, memberTransformation } from './transformation';
+import { memberAxes, planeDirection, supportAxes } from './local-axes';
+import { memberMatrices } from './member-matrices';
+import { memberStiffness } from './member-stiffness';
+import { MEMBER_FREEDOMS } from './structure';
+import { toOwnAxes } from './transformation';
 
-const times = (k: Float64Array, x: Float64Array): number[] =>
-  Array.from({ length: 6 }, (_, i) => x.reduce((sum, value, j) => sum + k[i * 6 + j]! * value, 0));
+const N = MEMBER_FREEDOMS;
+const times = (k: Float64Array, x: ArrayLike<number>): number[] =>
+  Array.from({ length: N }, (_, i) => Array.from(x).reduce((sum, value, j) => sum + k[i * N + j]! * value, 0));
 const L = 4;
+
+/** 12 × 12 stiffness; `GA` for both planes. */
+function stiffness(EIyz = 0, GA = Infinity): Float64Array {
+  const k = new Float64Array(N * N);
+  memberStiffness(k, 0, EA, GJ, bending(EI, EIY, EIyz, GA, GA, L), L);
+  return k;
+}
 
 describe('local axes', () => {
   test.each([
@@ -52,71 +63,129 @@ describe('local axes', () => {
   });
 });
 
+describe('axes in space', () => {
+  const rows = (axes: Float64Array): number[][] =>
+    [0, 3, 6].map((i) => [...axes.subarray(i, i + 3)].map((x) => Number(x.toFixed(12)) + 0));
+
+  test.each<[string, [number, number, number], number, number[][]]>([
+    ['along X', [2, 0, 0], 0, [[1, 0, 0], [0, 1, 0], [0, 0, 1]]],
+    ['along −X: y still points up', [-2, 0, 0], 0, [[-1, 0, 0], [0, 1, 0], [0, 0, -1]]],
+    ['along Z', [0, 0, 3], 0, [[0, 0, 1], [0, 1, 0], [-1, 0, 0]]],
+    ['a post: y is −X', [0, 3, 0], 0, [[0, 1, 0], [-1, 0, 0], [0, 0, 1]]],
+    ['a post drawn downwards: y is −X', [0, -3, 0], 0, [[0, -1, 0], [-1, 0, 0], [0, 0, -1]]],
+    ['rolled by a quarter: y is where z was', [2, 0, 0], 90, [[1, 0, 0], [0, 0, 1], [0, -1, 0]]],
+    ['rising in space', [3, 4, 0], 0, [[0.6, 0.8, 0], [-0.8, 0.6, 0], [0, 0, 1]]],
+  ])('%s', (_, [dx, dy, dz], roll, expected) => expect(rows(memberAxes(dx, dy, dz, roll))).toEqual(expected)); // prettier-ignore
+
+  test('are right-handed and of unit length, and y has the greatest upward part, however the member lies', () => {
+    const part = fc.double({ min: -5, max: 5, noNaN: true });
+    fc.assert(
+      fc.property(part, part, part, fc.integer({ min: -180, max: 180 }), (dx, dy, dz, roll) => {
+        if (Math.hypot(dx, dz) < 1e-3) return;
+        const [x, y, z] = rows(memberAxes(dx, dy, dz, roll)) as [number[], number[], number[]];
+        const dot = (a: number[], b: number[]): number => a.reduce((sum, v, i) => sum + v * b[i]!, 0);
+        for (const [a, b, value] of [[x, x, 1], [y, y, 1], [x, y, 0], [x, z, 0], [y, z, 0]] as const) expect(dot(a, b)).toBeCloseTo(value, 9); // prettier-ignore
+        expect(dot([x[1]! * y[2]! - x[2]! * y[1]!, x[2]! * y[0]! - x[0]! * y[2]!, x[0]! * y[1]! - x[1]! * y[0]!], z)).toBeCloseTo(
+          1,
+          9,
+        );
+        const upright = memberAxes(dx, dy, dz, 0);
+        expect(upright[4]).toBeGreaterThan(0);
+        expect(upright[7]).toBeCloseTo(0, 12);
+      }),
+    );
+  });
+
+  test('support axes are made normal to each other; none come from parallel directions', () => {
+    expect(rows(supportAxes([2, 0, 0], [1, 1, 0])!)).toEqual([[1, 0, 0], [0, 1, 0], [0, 0, 1]]); // prettier-ignore
+    expect(supportAxes([1, 0, 0], [3, 0, 0])).toBeUndefined();
+    expect(supportAxes([0, 0, 0], [0, 1, 0])).toBeUndefined();
+  });
+});
+
 describe('the stiffness of a member', () => {
-  test('is symmetric, and a rigid movement costs no energy, with and without shear', () => {
-    for (const GA of [Infinity, 1e7]) {
-      const k = memberStiffness(E * A, EI, GA, L);
-      for (let i = 0; i < 6; i++) for (let j = 0; j < 6; j++) expect(k[i * 6 + j]).toBe(k[j * 6 + i]);
-      for (const rigid of [
-        [1, 0, 0, 1, 0, 0],
-        [0, 1, 0, 0, 1, 0],
-        [0, 0, 1, 0, L, 1],
-      ]) {
-        times(k, Float64Array.from(rigid)).forEach((force) => expect(Math.abs(force)).toBeLessThan(1e-9 * E * A));
+  test('is symmetric, and a rigid movement costs no energy, with and without shear and Iyz', () => {
+    for (const [EIyz, GA] of [
+      [0, Infinity],
+      [0, 1e7],
+      [4e5, Infinity],
+      [4e5, 1e7],
+    ] as const) {
+      // prettier-ignore
+      const k = stiffness(EIyz, GA);
+      for (let i = 0; i < N; i++) for (let j = 0; j < N; j++) expect(Math.abs(k[i * N + j]! - k[j * N + i]!)).toBeLessThan(1e-9);
+      for (const [t, r] of [
+        [0, 0],
+        [1, 0],
+        [2, 0],
+        [0, 3],
+        [0, 4],
+        [0, 5],
+      ] as const) {
+        // prettier-ignore
+        const move = new Float64Array(N);
+        if (r === 0) move[t] = move[t + 6] = 1;
+        else move[r] = move[r + 6] = 1;
+        if (r === 5) move[7] = L;
+        if (r === 4) move[8] = -L;
+        times(k, move).forEach((force) => expect(Math.abs(force)).toBeLessThan(1e-9 * EA));
       }
     }
   });
 
-  test('shapes take the value of each end freedom at their own end, and solve the equation without load', () => {
-    for (const phi of [0, 0.7]) {
-      const [start, end] = [bendingShapes(0, L, phi), bendingShapes(1, L, phi)];
-      [start.v[0], start.rotation[1], end.v[2], end.rotation[3]].forEach((value) => expect(value).toBeCloseTo(1, 12));
-      [start.v[1], start.v[2], start.v[3], end.v[0], end.v[1], end.v[3], start.rotation[0], end.rotation[2]].forEach((value) =>
-        expect(value).toBeCloseTo(0, 12),
-      );
-      // The shear angle v′ − θ is constant along the member.
-      const angle = (xi: number, i: number): number => {
-        const [a, b] = [bendingShapes(xi - 1e-5, L, phi), bendingShapes(xi + 1e-5, L, phi)];
-        return (b.v[i]! - a.v[i]!) / (2e-5 * L) - bendingShapes(xi, L, phi).rotation[i]!;
-      };
-      for (let i = 0; i < 4; i++) expect(angle(0.2, i)).toBeCloseTo(angle(0.8, i), 6);
-    }
-  });
-
-  test('a short deep member is softer by its shear', () => {
-    const GA = 2e6;
-    expect(shearParameter(EI, Infinity, L)).toBe(0);
-    const [bending, both] = [memberStiffness(1, EI, Infinity, L)[7]!, memberStiffness(1, EI, GA, L)[7]!];
-    expect(1 / both).toBeCloseTo(1 / bending + L / GA, 12);
+  test('with Iyz is that of the principal axes, turned', () => {
+    const angle = 0.3;
+    const [c, s] = [Math.cos(angle), Math.sin(angle)];
+    // Strong and weak axis turned by the angle about x.
+    const [Iz, Iy, Iyz] = [EI * c * c + EIY * s * s, EI * s * s + EIY * c * c, (EI - EIY) * s * c];
+    const turned = new Float64Array(N * N);
+    memberStiffness(turned, 0, EA, GJ, bending(Iz, Iy, Iyz, Infinity, Infinity, L), L);
+    const move = Float64Array.from({ length: N }, (_, i) => Math.sin(i + 1) * 1e-3);
+    const toPrincipal = (v: ArrayLike<number>): number[] =>
+      Array.from(v, (value, i) => {
+        const k = i % 3;
+        return k === 0 ? value : k === 1 ? c * value + s * v[i + 1]! : c * value - s * v[i - 1]!;
+      });
+    const expected = times(stiffness(), toPrincipal(move));
+    toPrincipal(times(turned, move)).forEach((force, i) => expect(force).toBeCloseTo(expected[i]!, 6));
   });
 });
 
-describe('releases', () => {
-  const local = memberStiffness(E * A, EI, Infinity, L);
-  const fixed = [Infinity, Infinity, Infinity, Infinity, Infinity, Infinity];
+describe('released ends', () => {
+  const fixed = new Float64Array(N).fill(Infinity);
+  const released = (changes: Record<number, number>): { k: Float64Array; condensed: Condensed } => {
+    const k = stiffness();
+    const releases = fixed.slice();
+    for (const [i, spring] of Object.entries(changes)) releases[Number(i)] = spring;
+    return { k, condensed: condense(k, 0, releases, 0)! };
+  };
 
   test('a hinge makes 3EI/L³ of 12EI/L³, both hinges exactly nothing', () => {
-    const one = condense(local, Float64Array.from(fixed.with(2, 0)));
-    expect(one.stiffness[7]).toBeCloseTo((3 * EI) / L ** 3, 6);
-    expect(one.stiffness.subarray(12, 18).every((value) => value === 0)).toBe(true);
-    const both = condense(local, Float64Array.from(fixed.with(2, 0).with(5, 0)));
-    for (const i of [1, 2, 4, 5]) expect(both.stiffness.subarray(6 * i, 6 * i + 6).every((value) => value === 0)).toBe(true);
-    expect(both.loose).toBe(-1);
+    const one = released({ 5: 0 });
+    expect(one.k[N + 1]).toBeCloseTo((3 * EI) / L ** 3, 6);
+    expect(one.k.subarray(5 * N, 6 * N).every((value) => value === 0)).toBe(true);
+    const both = released({ 5: 0, 11: 0 });
+    for (const i of [1, 5, 7, 11]) expect(both.k.subarray(N * i, N * (i + 1)).every((value) => value === 0)).toBe(true);
+    expect(both.condensed.loose).toEqual([]);
+    expect(condense(stiffness(), 0, fixed, 0)).toBeUndefined();
   });
 
   test('what is left free to move by itself is told', () => {
-    expect(condense(local, Float64Array.from(fixed.with(0, 0).with(3, 0))).loose).toBe(3);
-    expect(condense(local, Float64Array.from(fixed.with(2, 0).with(5, 0).with(4, 0))).loose).toBeGreaterThanOrEqual(0);
-    expect(condense(local, Float64Array.from(fixed.with(0, 50).with(3, 0))).loose).toBe(-1);
+    expect(released({ 0: 0, 6: 0 }).condensed.loose).toEqual([6]);
+    expect(released({ 3: 0, 9: 0 }).condensed.loose).toEqual([9]);
+    expect(released({ 5: 0, 11: 0, 7: 0 }).condensed.loose).toHaveLength(1);
+    expect(released({ 0: 50, 6: 0 }).condensed.loose).toEqual([]);
   });
 
   test('agrees with the full system of node, spring and member end for any releases', () => {
-    const release = fc.constantFrom(Infinity, Infinity, 0, 1e3, 5e5, 1e9);
-    const vector = fc.array(fc.integer({ min: -9, max: 9 }), { minLength: 6, maxLength: 6 });
+    const release = fc.constantFrom(Infinity, Infinity, Infinity, 0, 1e3, 5e5, 1e9);
+    const vector = fc.array(fc.integer({ min: -9, max: 9 }), { minLength: N, maxLength: N });
+    const full = stiffness();
     fc.assert(
-      fc.property(fc.array(release, { minLength: 6, maxLength: 6 }), vector, vector, (springs, nodes, loads) => {
-        const condensed = condense(local, Float64Array.from(springs));
-        if (condensed.loose >= 0) return;
+      fc.property(fc.array(release, { minLength: N, maxLength: N }), vector, vector, (springs, nodes, loads) => {
+        const k = stiffness();
+        const condensed = condense(k, 0, Float64Array.from(springs), 0);
+        if (!condensed || condensed.loose.length > 0) return;
         const n = Float64Array.from(nodes, (value) => value * 1e-3);
         const p = Float64Array.from(loads, (value) => value * 1e3);
         const d = n.slice();
@@ -124,8 +193,8 @@ describe('releases', () => {
         const reduced = p.slice();
         condenseLoads(condensed, reduced);
         // Forces at the member's own ends, from its own stiffness, are those that the nodes feel.
-        const own = times(local, d).map((force, i) => force - p[i]!);
-        const felt = times(condensed.stiffness, n).map((force, i) => force - reduced[i]!);
+        const own = times(full, d).map((force, i) => force - p[i]!);
+        const felt = times(k, n).map((force, i) => force - reduced[i]!);
         const size = Math.max(1, ...own.map(Math.abs)) + 1e6;
         own.forEach((force, i) => expect(Math.abs(force - felt[i]!)).toBeLessThan(1e-6 * size));
         springs.forEach((spring, i) => {
@@ -169,8 +238,8 @@ describe('loads on a member as loads on its ends', () => {
           const [x0, x1] = [(a / 10) * L, (b / 10) * L];
           const sum = ((from + to) / 2) * (x1 - x0);
           const moment = ((x1 - x0) / 6) * (from * (2 * x0 + x1) + to * (x0 + 2 * x1));
-          expect(p[1]! + p[4]!).toBeCloseTo(sum, 9);
-          expect(p[2]! + p[5]! + p[4]! * L).toBeCloseTo(moment, 9);
+          expect(p[1]! + p[7]!).toBeCloseTo(sum, 9);
+          expect(p[5]! + p[11]! + p[7]! * L).toBeCloseTo(moment, 9);
         },
       ),
     );
@@ -193,34 +262,48 @@ describe('loads on a member as loads on its ends', () => {
 
   test('a global couple turns with local z', () => {
     const couple = (end: [number, number], axes: 'global' | 'local'): number =>
-      frame([{ type: 'point', member: 'a', at: 0.5, axes, mz: 7 }], end).pointLoads.values[3]!;
+      frame([{ type: 'point', member: 'a', at: 0.5, axes, mz: 7 }], end).pointLoads.values[6]!;
     expect([couple([4, 0], 'global'), couple([-4, 0], 'global'), couple([-4, 0], 'local')]).toEqual([7, -7, 7]);
   });
 });
 
 describe('transformation', () => {
-  test('keeps energy: a rigid movement of both nodes costs nothing, with arms and a turned support', () => {
+  test('keeps energy: a rigid movement of both nodes costs nothing, with arms and turned supports in space', () => {
     const model = sketch({
       nodes: [
-        ['1', 1, 2],
-        ['2', 5, 4],
+        ['1', 1, 2, 0.5],
+        ['2', 5, 4, -1],
       ],
-      members: [['a', '1', '2', { offset: { start: [0.3, -0.2, 0], end: [0.1, 0.5, 0] } }]],
-      supports: [{ node: '1', ux: 'fixed', uy: 'fixed', angle: 30 }, roller('2')],
+      members: [['a', '1', '2', { roll: 25, offset: { start: [0.3, -0.2, 0.1], end: [0.1, 0.5, -0.4] } }]],
+      supports: [{ ...clamp3('1'), axes: { x: [1, 1, 0], y: [0, 1, 1] } }, ball('2')],
     });
     const s = compile(model);
-    const B = memberTransformation(s, 0);
-    const k = congruence(B, memberStiffness(E * A, EI, Infinity, s.lengths[0]!));
-    const turned = (x: number, y: number): [number, number] => [
-      Math.cos(Math.PI / 6) * x + Math.sin(Math.PI / 6) * y,
-      Math.cos(Math.PI / 6) * y - Math.sin(Math.PI / 6) * x,
-    ];
-    const w = 0.01;
-    const rigid = Float64Array.of(...turned(0.2 - w * 2, -0.1 + w * 1), w, 0.2 - w * 4, -0.1 + w * 5, w);
-    times(k, rigid).forEach((force) => expect(Math.abs(force)).toBeLessThan(1e-6));
+    const { nodal } = memberMatrices(s);
+    const movements = new Float64Array(N);
+    const [t, w] = [
+      [0.2, -0.1, 0.3],
+      [0.01, -0.02, 0.03],
+    ] as const;
+    model.nodes.forEach(({ x, y, z = 0 }, i) => {
+      movements.set([t[0] + w[1] * z - w[2] * y, t[1] + w[2] * x - w[0] * z, t[2] + w[0] * y - w[1] * x, ...w], 6 * i);
+    });
+    toOwnAxes(s, movements);
+    times(nodal, movements).forEach((force) => expect(Math.abs(force)).toBeLessThan(1e-6));
   });
 
-  test('quarter turns are exact', () => {
+  test('the short way without arms gives what the long way gives', () => {
+    const nodes: Sketch['nodes'] = [
+      ['1', 1, 2, 0.5],
+      ['2', 5, 4, -1],
+    ];
+    const members: Sketch['members'] = [['a', '1', '2', { roll: 25, releases: { end: { my: 0, uy: 1e4 } } }]];
+    const matrix = (support: Partial<Support>): Float64Array =>
+      memberMatrices(compile(sketch({ nodes, members, supports: [{ ...clamp3('1'), ...support }, ball('2')] }))).nodal;
+    const long = matrix({ axes: { x: [1, 0, 0], y: [0, 1, 0] } });
+    matrix({}).forEach((value, i) => expect(Math.abs(value - long[i]!)).toBeLessThan(1e-6));
+  });
+
+  test('quarter turns are exact, and no turn is none', () => {
     const s = compile(
       sketch({
         nodes: [
@@ -230,10 +313,45 @@ describe('transformation', () => {
         members: [['a', '1', '2']],
         supports: [
           { node: '1', uy: 'fixed', angle: 90 },
-          { node: '2', uy: 'fixed', angle: -180 },
+          { node: '2', uy: 'fixed', angle: 360 },
         ],
       }),
     );
-    expect([...s.turns]).toEqual([0, 1, -1, 0]);
+    expect([...s.turns.keys()]).toEqual([0]);
+    expect([...s.turns.get(0)!].map((x) => x + 0)).toEqual([0, 1, 0, -1, 0, 0, 0, 0, 1]);
+  });
+});
+
+describe('movements of the ends as the member bends', () => {
+  test('equivalent loads do the work of the load on the exact shapes: both planes, with Iyz and shear', () => {
+    // The answer by a finer path: the member cut into two at the load, which then acts on a node.
+    const at = 0.3;
+    const section = { Iyz: 3e-6, Ay: 0.002, Az: 0.003 };
+    const extra = { analysis: { shearDeformation: true } };
+    const force = { fy: -7e3, fz: 4e3, my: 2e3, mz: -3e3, fx: 1e3, mx: 5e2 };
+    const whole = solved(
+      sketch({
+        nodes: [['1', 0, 0, 0], ['2', 4, 0, 0]],
+        members: [['a', '1', '2']],
+        supports: [clamp3('1'), clamp3('2')],
+        loads: [{ type: 'point', member: 'a', at, ...force }],
+        section,
+        extra,
+      }),
+    ); // prettier-ignore
+    const cut = solved(
+      sketch({
+        nodes: [['1', 0, 0, 0], ['m', 4 * at, 0, 0], ['2', 4, 0, 0]],
+        members: [['a', '1', 'm'], ['b', 'm', '2']],
+        supports: [clamp3('1'), clamp3('2')],
+        loads: [{ type: 'node', node: 'm', ...force }],
+        section,
+        extra,
+      }),
+    ); // prettier-ignore
+    whole.reactions('1').forEach((value, k) => expect(value).toBeCloseTo(cut.reactions('1')[k]!, 5));
+    (['u', 'v', 'w'] as const).forEach((quantity, k) =>
+      expect(whole.at('a', quantity, 4 * at)).toBeCloseTo(cut.movements('m')[k]!, 12),
+    );
   });
 });

@@ -1,7 +1,11 @@
-/** Freedoms of a node of a plane structure: ux, uy, rz. */
-export const FREEDOMS = 3;
-/** Freedoms of a member: ux, uy, rz of its start, then of its end, in local axes. */
-export const MEMBER_FREEDOMS = 6;
+/** Freedoms of a node: ux, uy, uz, rx, ry, rz. A plane structure uses ux, uy, rz (`active`); the others stay 0. */
+export const FREEDOMS = 6;
+/** Freedoms of a member: the six of its start, then of its end, in local axes. */
+export const MEMBER_FREEDOMS = 12;
+
+/** Freedoms that take part, by space. */
+export const PLANE_FREEDOMS: readonly number[] = [0, 1, 5];
+export const SPACE_FREEDOMS: readonly number[] = [0, 1, 2, 3, 4, 5];
 
 /** Loads that lie on members, sorted by member: those of member m are at `first[m]…first[m+1]-1`. */
 export interface MemberLoadTable {
@@ -13,8 +17,18 @@ export interface MemberLoadTable {
   readonly width: number;
 }
 
+/** Numbers a member in `stiffnesses`: EA (N), GJ, EIz, EIy, EIyz (N·m²), GAy, GAz (N; Infinity without shear deformation). */
+export const STIFFNESS_WIDTH = 7;
+export const LINE_WIDTH = 8;
+export const POINT_WIDTH = 7;
+export const STRAIN_WIDTH = 3;
+
+/** Bits of `bows`: the bow between the member's ends is known in the x–y plane, in the x–z plane. */
+export const BOWS_V = 1;
+export const BOWS_W = 2;
+
 /**
- * A plane structure ready to be solved: names have become indices, everything is SI, member quantities are in local axes.
+ * A structure ready to be solved: names have become indices, everything is SI, member quantities are in local axes.
  * `n` nodes, `m` members, `c` cases. Restraints and releases are stiffnesses: Infinity is fixed, 0 is free.
  */
 export interface Structure {
@@ -23,44 +37,42 @@ export interface Structure {
     readonly members: readonly string[];
     readonly cases: readonly string[];
   };
-  /** 2n: X, Y. */
+  /** The freedoms of a node that take part. */
+  readonly active: readonly number[];
+  /** 3n: X, Y, Z. */
   readonly coordinates: Float64Array;
-  /** 3n, in the support's axes. */
+  /** 6n, in the support's axes. */
   readonly restraints: Float64Array;
-  /** 2n: cosine and sine of the angle by which the node's axes are turned. */
-  readonly turns: Float64Array;
+  /** Nodes with axes of their own: 3 × 3 by rows, row i is own axis i in global components. All others lie in the global axes. */
+  readonly turns: ReadonlyMap<number, Float64Array>;
   /** 2m: index of the start and end node. */
   readonly memberNodes: Int32Array;
   /** m, metres, between the offset ends. */
   readonly lengths: Float64Array;
-  /** 3m: the cosine and sine of local x, and +1 or −1 as local z is global +Z or −Z. */
-  readonly directions: Float64Array;
-  /** 4m: X, Y of the rigid arm at the start, then at the end. */
+  /** 9m: local x, y and z in global components. */
+  readonly axes: Float64Array;
+  /** 6m: X, Y, Z of the rigid arm at the start, then at the end. */
   readonly arms: Float64Array;
-  /** 4m: EA (N), EI (N·m²), shear stiffness GA (N, Infinity without shear deformation), and 1 where the bow of the member is known. */
+  /** 7m, see STIFFNESS_WIDTH. */
   readonly stiffnesses: Float64Array;
-  /** 6m: the stiffness between node and member end, per local freedom. */
+  /** m: BOWS_V and BOWS_W where the member's own bow between its ends is known. */
+  readonly bows: Uint8Array;
+  /** 12m: the stiffness between node and member end, per local freedom. */
   readonly releases: Float64Array;
-  /** c × 3n: forces on nodes, global axes. */
+  /** c × 6n: forces on nodes, global axes. */
   readonly nodeLoads: Float64Array;
-  /** c × 3n: movements imposed on fixed and sprung freedoms, in the support's axes. */
+  /** c × 6n: movements imposed on fixed and sprung freedoms, in the support's axes. */
   readonly settlements: Float64Array;
-  /** a, b, qx(a), qx(b), qy(a), qy(b): positions in m, intensities in N/m along local x and y. */
+  /** a, b, then qx(a), qx(b), qy(a), qy(b), qz(a), qz(b): positions in m, intensities in N/m, local axes. */
   readonly lineLoads: MemberLoadTable;
-  /** x, fx, fy, mz at a position, local axes. */
+  /** x, fx, fy, fz, mx, my, mz at a position, local axes. */
   readonly pointLoads: MemberLoadTable;
-  /** Axial strain, and curvature v″ (1/m) that the unrestrained member would take. */
+  /** Axial strain, and the curvatures v″ and w″ (1/m) that the unrestrained member would take. */
   readonly strains: MemberLoadTable;
 }
 
 export const nodeCount = (s: Structure): number => s.names.nodes.length;
 export const memberCount = (s: Structure): number => s.names.members.length;
 export const caseCount = (s: Structure): number => s.names.cases.length;
-
-/** A row of the line loads: a, b, qx(a), qx(b), qy(a), qy(b). */
-export const lineLoadAt = (s: Structure, offset: number): readonly [number, number, number, number, number, number] =>
-  s.lineLoads.values.subarray(offset, offset + 6) as unknown as [number, number, number, number, number, number];
-
-/** A row of the point loads: x, fx, fy, mz. */
-export const pointLoadAt = (s: Structure, offset: number): readonly [number, number, number, number] =>
-  s.pointLoads.values.subarray(offset, offset + 4) as unknown as [number, number, number, number];
+/** Whether the structure lies in the X–Y plane and moves only there. */
+export const isPlane = (s: Structure): boolean => s.active.length === PLANE_FREEDOMS.length;

@@ -1,62 +1,187 @@
 import { FREEDOMS, MEMBER_FREEDOMS, type Structure } from './structure';
 
 const N = MEMBER_FREEDOMS;
+const END = FREEDOMS * FREEDOMS;
+
+/** Whether member m is joined to both nodes without arms, and both nodes lie in the global axes: then only its own axes count. */
+function isDirect(s: Structure, m: number): boolean {
+  for (let i = 6 * m; i < 6 * m + 6; i++) if (s.arms[i] !== 0) return false;
+  return s.turns.size === 0 || !(s.turns.has(s.memberNodes[2 * m]!) || s.turns.has(s.memberNodes[2 * m + 1]!));
+}
 
 /**
- * B, 6 × 6 by rows: d = B·n, the movements of the member's ends in local axes from those of its two nodes in the nodes' own
- * (possibly turned) axes, through rigid arms: u_end = u_node + rz × arm.
+ * B of the two ends of member m, 6 × 6 by rows each (72 numbers): the movement of the end in local axes from that of its node in
+ * the node's own (possibly turned) axes, through the rigid arm: u_end = u_node + r × arm. Undefined where B is the member's axes alone.
  */
-export function memberTransformation(s: Structure, m: number): Float64Array {
-  const B = new Float64Array(N * N);
-  const [c, sn, sense] = [s.directions[3 * m]!, s.directions[3 * m + 1]!, s.directions[3 * m + 2]!];
-  const local = [
-    [c, sn],
-    [-sense * sn, sense * c],
-  ] as const;
+export function endTransforms(s: Structure, m: number): Float64Array | undefined {
+  if (isDirect(s, m)) return undefined;
+  const B = new Float64Array(2 * END);
+  const R = s.axes.subarray(9 * m, 9 * m + 9);
   for (let end = 0; end < 2; end++) {
-    const node = s.memberNodes[2 * m + end]!;
-    const [tc, ts] = [s.turns[2 * node]!, s.turns[2 * node + 1]!];
-    const [ax, ay] = [s.arms[4 * m + 2 * end]!, s.arms[4 * m + 2 * end + 1]!];
-    const o = end * FREEDOMS;
-    local.forEach(([x, y], i) => {
-      const row = (o + i) * N + o;
-      // Global movement = turn · own movement: ux = tc·n0 − ts·n1, uy = ts·n0 + tc·n1.
-      B[row] = x * tc + y * ts;
-      B[row + 1] = -x * ts + y * tc;
-      B[row + 2] = -x * ay + y * ax;
-    });
-    B[(o + 2) * N + o + 2] = sense;
+    const [ax, ay, az] = s.arms.subarray(6 * m + 3 * end, 6 * m + 3 * end + 3) as unknown as [number, number, number];
+    // r × arm = C·r
+    const C = Float64Array.of(0, az, -ay, -az, 0, ax, ay, -ax, 0);
+    const turn = s.turns.get(s.memberNodes[2 * m + end]!);
+    const direct = turn ? timesTransposed(R, turn) : R;
+    const carried = times(R, C);
+    const arm = turn ? timesTransposed(carried, turn) : carried;
+    for (let i = 0; i < 3; i++)
+      for (let j = 0; j < 3; j++) {
+        B[end * END + i * 6 + j] = B[end * END + (i + 3) * 6 + j + 3] = direct[3 * i + j]!;
+        B[end * END + i * 6 + j + 3] = arm[3 * i + j]!;
+      }
   }
   return B;
 }
 
-/** Bᵀ·k·B */
-export function congruence(B: Float64Array, k: Float64Array): Float64Array {
+/** A·C, 3 × 3 by rows. */
+function times(A: Float64Array, C: Float64Array): Float64Array {
+  const P = new Float64Array(9);
+  for (let i = 0; i < 3; i++)
+    for (let j = 0; j < 3; j++) for (let l = 0; l < 3; l++) P[3 * i + j]! += A[3 * i + l]! * C[3 * l + j]!;
+  return P;
+}
+
+/** A·Cᵀ, 3 × 3 by rows. */
+function timesTransposed(A: Float64Array, C: Float64Array): Float64Array {
+  const P = new Float64Array(9);
+  for (let i = 0; i < 3; i++)
+    for (let j = 0; j < 3; j++) for (let l = 0; l < 3; l++) P[3 * i + j]! += A[3 * i + l]! * C[3 * j + l]!;
+  return P;
+}
+
+/**
+ * Bᵀ·k·B of member m: k is 12 × 12 by rows at `o`, as is the result. Only what is not zero is carried, which is little in a
+ * member without releases.
+ */
+export function toNodes(
+  s: Structure,
+  m: number,
+  B: Float64Array | undefined,
+  k: Float64Array,
+  result: Float64Array,
+  o: number,
+): void {
+  if (B) return throughEnds(B, k, result, o);
+  const R = s.axes;
+  const r = 9 * m;
+  result.fill(0, o, o + N * N);
+  for (let I = 0; I < 4; I++)
+    for (let J = I; J < 4; J++) {
+      const block = o + 3 * I * N + 3 * J;
+      for (let a = 0; a < 3; a++)
+        for (let b = 0; b < 3; b++) {
+          const kab = k[block + a * N + b]!;
+          if (kab === 0) continue;
+          for (let i = 0; i < 3; i++) {
+            const part = kab * R[r + 3 * a + i]!;
+            if (part === 0) continue;
+            const row = block + i * N;
+            result[row]! += part * R[r + 3 * b]!;
+            result[row + 1]! += part * R[r + 3 * b + 1]!;
+            result[row + 2]! += part * R[r + 3 * b + 2]!;
+          }
+        }
+    }
+  mirror(result, o);
+}
+
+function throughEnds(B: Float64Array, k: Float64Array, result: Float64Array, o: number): void {
   const kB = new Float64Array(N * N);
-  const result = new Float64Array(N * N);
+  result.fill(0, o, o + N * N);
   for (let i = 0; i < N; i++)
     for (let l = 0; l < N; l++) {
-      const kil = k[i * N + l]!;
-      if (kil !== 0) for (let j = 0; j < N; j++) kB[i * N + j]! += kil * B[l * N + j]!;
+      const kil = k[o + i * N + l]!;
+      if (kil === 0) continue;
+      const end = l < 6 ? 0 : 6;
+      for (let j = 0; j < 6; j++) kB[i * N + end + j]! += kil * B[6 * l + j]!;
     }
-  for (let l = 0; l < N; l++)
-    for (let i = 0; i < N; i++) {
-      const bli = B[l * N + i]!;
-      if (bli !== 0) for (let j = 0; j < N; j++) result[i * N + j]! += bli * kB[l * N + j]!;
+  for (let l = 0; l < N; l++) {
+    const end = l < 6 ? 0 : 6;
+    for (let i = 0; i < 6; i++) {
+      const part = B[6 * l + i]!;
+      if (part !== 0) for (let j = end + i; j < N; j++) result[o + (end + i) * N + j]! += part * kB[l * N + j]!;
     }
-  return result;
+  }
+  mirror(result, o);
 }
 
-/** B·x */
-export function apply(B: Float64Array, x: Float64Array): Float64Array {
-  const y = new Float64Array(N);
-  for (let i = 0; i < N; i++) for (let j = 0; j < N; j++) y[i]! += B[i * N + j]! * x[j]!;
-  return y;
+/** The lower triangle from the upper one. */
+function mirror(k: Float64Array, o: number): void {
+  for (let i = 1; i < N; i++) for (let j = 0; j < i; j++) k[o + i * N + j] = k[o + j * N + i]!;
 }
 
-/** Bᵀ·x */
-export function applyTransposed(B: Float64Array, x: Float64Array): Float64Array {
-  const y = new Float64Array(N);
-  for (let i = 0; i < N; i++) for (let j = 0; j < N; j++) y[j]! += B[i * N + j]! * x[i]!;
-  return y;
+/** d (12) = B·n: movements of the member's ends, local, from those of its nodes (6n, nodes' axes). */
+export function endMovements(s: Structure, m: number, B: Float64Array | undefined, nodes: Float64Array, d: Float64Array): void {
+  for (let end = 0; end < 2; end++) {
+    const f = FREEDOMS * s.memberNodes[2 * m + end]!;
+    const e = 6 * end;
+    if (B) {
+      for (let i = 0; i < 6; i++) {
+        let sum = 0;
+        for (let j = 0; j < 6; j++) sum += B[6 * (e + i) + j]! * nodes[f + j]!;
+        d[e + i] = sum;
+      }
+      continue;
+    }
+    for (let half = 0; half < 6; half += 3) {
+      const [x, y, z] = [nodes[f + half]!, nodes[f + half + 1]!, nodes[f + half + 2]!];
+      for (let i = 0; i < 3; i++) {
+        const r = 9 * m + 3 * i;
+        d[e + half + i] = s.axes[r]! * x + s.axes[r + 1]! * y + s.axes[r + 2]! * z;
+      }
+    }
+  }
+}
+
+/** Adds Bᵀ·f to forces on the nodes (6n, nodes' axes): f are 12 local forces at the member's ends, at `at`. */
+export function addToNodes(
+  s: Structure,
+  m: number,
+  B: Float64Array | undefined,
+  f: Float64Array,
+  at: number,
+  nodes: Float64Array,
+): void {
+  for (let end = 0; end < 2; end++) {
+    const n = FREEDOMS * s.memberNodes[2 * m + end]!;
+    const e = 6 * end;
+    if (B) {
+      for (let i = 0; i < 6; i++) {
+        const part = f[at + e + i]!;
+        if (part !== 0) for (let j = 0; j < 6; j++) nodes[n + j]! += B[6 * (e + i) + j]! * part;
+      }
+      continue;
+    }
+    for (let half = 0; half < 6; half += 3)
+      for (let i = 0; i < 3; i++) {
+        const part = f[at + e + half + i]!;
+        if (part === 0) continue;
+        const r = 9 * m + 3 * i;
+        nodes[n + half]! += s.axes[r]! * part;
+        nodes[n + half + 1]! += s.axes[r + 1]! * part;
+        nodes[n + half + 2]! += s.axes[r + 2]! * part;
+      }
+  }
+}
+
+/** Vectors at nodes (6n) from global axes to the nodes' own, in place. */
+export function toOwnAxes(s: Structure, vectors: Float64Array): void {
+  for (const [node, turn] of s.turns) turnVectors(vectors, FREEDOMS * node, turn, false);
+}
+
+/** Vectors at nodes (6n) from the nodes' own axes to global ones, in place. */
+export function toGlobalAxes(s: Structure, vectors: Float64Array): void {
+  for (const [node, turn] of s.turns) turnVectors(vectors, FREEDOMS * node, turn, true);
+}
+
+function turnVectors(vectors: Float64Array, at: number, turn: Float64Array, back: boolean): void {
+  for (let half = at; half < at + 6; half += 3) {
+    const v = [vectors[half]!, vectors[half + 1]!, vectors[half + 2]!];
+    for (let i = 0; i < 3; i++) {
+      let sum = 0;
+      for (let j = 0; j < 3; j++) sum += (back ? turn[3 * j + i]! : turn[3 * i + j]!) * v[j]!;
+      vectors[half + i] = sum;
+    }
+  }
 }

@@ -16,17 +16,18 @@ export function unjoinedNodes(model: Model): Notice[] {
   for (const member of model.members) {
     const [start, end] = [byId.get(member.start), byId.get(member.end)];
     if (!start || !end || member.offset) continue;
-    const [dx, dy] = [end.x - start.x, end.y - start.y];
-    const length = Math.hypot(dx, dy);
+    const [dx, dy, dz] = [end.x - start.x, end.y - start.y, (end.z ?? 0) - (start.z ?? 0)];
+    const length = Math.hypot(dx, dy, dz);
     const slack = ON_THE_LINE * length;
     const last = Math.max(start.x, end.x) + slack;
     for (let i = firstFrom(nodes, Math.min(start.x, end.x) - slack); i < nodes.length && nodes[i]!.x <= last; i++) {
       const node = nodes[i]!;
       if (node.id === member.start || node.id === member.end) continue;
-      const [u, v] = [node.x - start.x, node.y - start.y];
-      const along = (u * dx + v * dy) / length;
-      if (along > slack && along < length - slack && Math.abs(u * dy - v * dx) / length <= slack)
-        found.push({ node: node.id, member: member.id });
+      const [u, v, w] = [node.x - start.x, node.y - start.y, (node.z ?? 0) - (start.z ?? 0)];
+      if (Math.abs(v) > length || Math.abs(w) > length) continue;
+      const along = (u * dx + v * dy + w * dz) / length;
+      const away = Math.hypot(u * dy - v * dx, v * dz - w * dy, w * dx - u * dz) / length;
+      if (along > slack && along < length - slack && away <= slack) found.push({ node: node.id, member: member.id });
     }
   }
   return found.slice(0, MANY).map(({ node, member }) => ({

@@ -16,7 +16,7 @@ export const EA = E * A;
 type Loose<T> = T extends unknown ? Omit<T, 'case'> & { case?: string } : never;
 
 export interface Sketch {
-  readonly nodes: readonly (readonly [string, number, number])[];
+  readonly nodes: readonly (readonly [id: string, x: number, y: number, z?: number])[];
   /** id, start, end, and anything else of a member. */
   readonly members: readonly (readonly [string, string, string, Partial<Member>?])[];
   readonly supports: readonly Support[];
@@ -25,16 +25,23 @@ export interface Sketch {
   readonly extra?: Partial<Model>;
 }
 
-/** A plane model from a short sketch: one section, one weightless material, one case `Q`. */
+/** Second moment about the weak axis, torsion constant and shear modulus of space models: EIy = 8e5, GJ = 4e5 N·m². */
+export const IY = 4e-6;
+export const J = 5e-6;
+export const G = 80e9;
+export const EIY = E * IY;
+export const GJ = G * J;
+
+/** A model from a short sketch: one section, one weightless material, one case `Q`. It lies in space where a node has a z. */
 export function sketch({ nodes, members, supports, loads = [], section, extra }: Sketch): Model {
   return {
     format: 'rigid-beam/model',
     version: 1,
     title: 'test',
-    space: 'plane',
-    materials: [{ id: 'm', E, G: 80e9, density: 0, alpha: 1.2e-5 }],
-    sections: [{ id: 's', A, Iz: I, ...section }],
-    nodes: nodes.map(([id, x, y]): ModelNode => ({ id, x, y })),
+    space: nodes.some(({ length }) => length > 3) ? 'space' : 'plane',
+    materials: [{ id: 'm', E, G, density: 0, alpha: 1.2e-5 }],
+    sections: [{ id: 's', A, Iz: I, Iy: IY, J, ...section }],
+    nodes: nodes.map(([id, x, y, z]): ModelNode => ({ id, x, y, ...(z !== undefined && { z }) })),
     members: members.map(([id, start, end, rest]): Member => ({ id, start, end, section: 's', material: 'm', ...rest })),
     supports,
     cases: [{ id: 'Q', category: 'imposed' }],
@@ -47,6 +54,14 @@ export function sketch({ nodes, members, supports, loads = [], section, extra }:
 export const pin = (node: string): Support => ({ node, ux: 'fixed', uy: 'fixed' });
 export const roller = (node: string): Support => ({ node, uy: 'fixed' });
 export const clamp = (node: string): Support => ({ node, ux: 'fixed', uy: 'fixed', rz: 'fixed' });
+
+export const clamp3 = (node: string): Support => ({
+  node,
+  ...{ ux: 'fixed', uy: 'fixed', uz: 'fixed', rx: 'fixed', ry: 'fixed', rz: 'fixed' },
+});
+/** Held in place, free to turn, but not about X. */
+export const fork = (node: string): Support => ({ node, ux: 'fixed', uy: 'fixed', uz: 'fixed', rx: 'fixed' });
+export const ball = (node: string): Support => ({ node, ux: 'fixed', uy: 'fixed', uz: 'fixed' });
 
 /** Checks and solves; a fault fails the test with its message. */
 export function solved(model: Model): Reading {
@@ -84,15 +99,25 @@ export class Reading {
   }
   /** fx, fy, mz */
   reaction(node: string, outcome = 'Q'): Float64Array {
-    const i = 3 * this.node(node);
-    return this.solution.linear[this.outcome(outcome)]!.reactions.subarray(i, i + 3);
+    return inPlane(this.reactions(node, outcome));
   }
   /** ux, uy, rz */
   movement(node: string, outcome = 'Q'): Float64Array {
-    const i = 3 * this.node(node);
-    return this.solution.linear[this.outcome(outcome)]!.displacements.subarray(i, i + 3);
+    return inPlane(this.movements(node, outcome));
+  }
+  /** fx, fy, fz, mx, my, mz */
+  reactions(node: string, outcome = 'Q'): Float64Array {
+    const i = 6 * this.node(node);
+    return this.solution.linear[this.outcome(outcome)]!.reactions.subarray(i, i + 6);
+  }
+  /** ux, uy, uz, rx, ry, rz */
+  movements(node: string, outcome = 'Q'): Float64Array {
+    const i = 6 * this.node(node);
+    return this.solution.linear[this.outcome(outcome)]!.displacements.subarray(i, i + 6);
   }
   residual(outcome = 'Q'): number {
     return this.solution.linear[this.outcome(outcome)]!.equilibrium.residual;
   }
 }
+
+const inPlane = (six: Float64Array): Float64Array => Float64Array.of(six[0]!, six[1]!, six[5]!);

@@ -31,7 +31,7 @@ export function ResultsBench() {
       {linear && (
         <>
           <PanelSubtitle>Balance</PanelSubtitle>
-          <BalanceTable linear={linear} display={display} />
+          <BalanceTable linear={linear} active={solution.structure.active} display={display} />
           <Hint>Loads and reactions differ by {linear.equilibrium.residual.toExponential(1)} of the load.</Hint>
         </>
       )}
@@ -91,7 +91,12 @@ function ExtremesTable({ solution, outcome, display }: TableProps) {
   );
 }
 
+/** X, Y, Z, and the couples about them; a plane structure has one couple. */
+const componentName = (k: number, active: readonly number[]): string =>
+  k < 3 ? 'XYZ'[k]! : active.length === 3 ? 'M' : `M${'XYZ'[k - 3]}`;
+
 function ReactionsTable({ solution, outcome, display }: TableProps) {
+  const { active } = solution.structure;
   const acts = solution.outcomes[outcome]!;
   const linear = solution.linear[outcome];
   const read = (f: number, unit: string): string => {
@@ -104,9 +109,11 @@ function ReactionsTable({ solution, outcome, display }: TableProps) {
       <thead>
         <tr>
           <th scope="col">Node</th>
-          <th scope="col">X ({display.force})</th>
-          <th scope="col">Y ({display.force})</th>
-          <th scope="col">M ({display.moment})</th>
+          {active.map((k) => (
+            <th key={k} scope="col">
+              {componentName(k, active)} ({k < 3 ? display.force : display.moment})
+            </th>
+          ))}
         </tr>
       </thead>
       <tbody>
@@ -114,9 +121,9 @@ function ReactionsTable({ solution, outcome, display }: TableProps) {
           solution.supported[i] ? (
             <tr key={id}>
               <td>{id}</td>
-              <td>{read(3 * i, display.force)}</td>
-              <td>{read(3 * i + 1, display.force)}</td>
-              <td>{read(3 * i + 2, display.moment)}</td>
+              {active.map((k) => (
+                <td key={k}>{read(6 * i + k, k < 3 ? display.force : display.moment)}</td>
+              ))}
             </tr>
           ) : null,
         )}
@@ -125,19 +132,29 @@ function ReactionsTable({ solution, outcome, display }: TableProps) {
   );
 }
 
-function BalanceTable({ linear, display = defaultDisplay }: { readonly linear: LinearOutcome; readonly display: DisplayUnits }) {
+interface BalanceProps {
+  readonly linear: LinearOutcome;
+  readonly active: readonly number[];
+  readonly display?: DisplayUnits;
+}
+
+function BalanceTable({ linear, active, display = defaultDisplay }: BalanceProps) {
   const { applied, reactions } = linear.equilibrium;
-  const units = [display.force, display.force, display.moment];
   const cells = (values: readonly number[]) =>
-    values.map((value, k) => <td key={k}>{showNumber(Math.abs(value) < 1e-6 ? 0 : inUnit(value, units[k]!))}</td>);
+    active.map((k) => {
+      const value = values[k]!;
+      return <td key={k}>{showNumber(Math.abs(value) < 1e-6 ? 0 : inUnit(value, k < 3 ? display.force : display.moment))}</td>;
+    });
   return (
     <Table>
       <thead>
         <tr>
           <th scope="col" />
-          <th scope="col">X</th>
-          <th scope="col">Y</th>
-          <th scope="col">M about origin</th>
+          {active.map((k) => (
+            <th key={k} scope="col">
+              {k < 3 ? componentName(k, active) : `${componentName(k, active)} about origin`}
+            </th>
+          ))}
         </tr>
       </thead>
       <tbody>

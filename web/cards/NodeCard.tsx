@@ -146,16 +146,20 @@ function Movement({ id }: { readonly id: string }) {
   const linear = solution?.linear[outcome];
   const index = solution?.structure.names.nodes.indexOf(id) ?? -1;
   if (!solution || !linear || index < 0) return null;
-  const rows: [string, string, string][] = [
-    ['Moves along X', showNumber(inUnit(linear.displacements[3 * index]!, display.deflection)), display.deflection],
-    ['Moves along Y', showNumber(inUnit(linear.displacements[3 * index + 1]!, display.deflection)), display.deflection],
-    ['Turns', showNumber(linear.displacements[3 * index + 2]! * 1e3), 'mrad'],
-  ];
+  const space = solution.structure.active.length === 6;
+  const turns = space ? ['Turns about X', 'Turns about Y', 'Turns about Z'] : ['', '', 'Turns'];
+  const couples = space ? ['Couple X', 'Couple Y', 'Couple Z'] : ['', '', 'Couple'];
+  const rows: [string, string, string][] = solution.structure.active.map((k) => {
+    const amount = linear.displacements[6 * index + k]!;
+    if (k < 3) return [`Moves along ${'XYZ'[k]}`, showNumber(inUnit(amount, display.deflection)), display.deflection];
+    return [turns[k - 3]!, showNumber(amount * 1e3), 'mrad'];
+  });
   if (solution.supported[index]) {
-    const units = [display.force, display.force, display.moment];
-    ['Reaction X', 'Reaction Y', 'Couple'].forEach((name, k) =>
-      rows.push([name, showNumber(inUnit(linear.reactions[3 * index + k]!, units[k]!)), units[k]!]),
-    );
+    for (const k of solution.structure.active) {
+      const unit = k < 3 ? display.force : display.moment;
+      const name = k < 3 ? `Reaction ${'XYZ'[k]}` : couples[k - 3]!;
+      rows.push([name, showNumber(inUnit(linear.reactions[6 * index + k]!, unit)), unit]);
+    }
   }
   return (
     <>

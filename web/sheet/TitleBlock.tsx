@@ -182,14 +182,10 @@ const STEEP = 0.3;
 /** What a moment of this sign does, as engineers say it: sagging or hogging, or on a post the side in tension. */
 function senseWords(solution: Solution, member: number, value: number): string {
   if (value === 0) return '';
-  const [cosine, sine, sense] = solution.structure.directions.subarray(3 * member, 3 * member + 3) as unknown as [
-    number,
-    number,
-    number,
-  ];
-  if (Math.abs(cosine) > STEEP) return value > 0 ? ', sagging' : ', hogging';
-  // Tension lies on the −y face where the moment is positive; local y points along −sense·sine in X.
-  return sense * sine * value > 0 ? ', tension right' : ', tension left';
+  const { axes } = solution.structure;
+  if (Math.hypot(axes[9 * member]!, axes[9 * member + 2]!) > STEEP) return value > 0 ? ', sagging' : ', hogging';
+  // Tension lies on the −y face where the moment is positive.
+  return -axes[9 * member + 3]! * value > 0 ? ', tension right' : ', tension left';
 }
 
 function extremeWords(state: EditorState, outcome: number): string {

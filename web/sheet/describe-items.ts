@@ -62,7 +62,7 @@ function nodeWords(
   const place = `Node ${node.id} at ${showQuantity(node.x, display.length)} across, ${showQuantity(node.y, display.length)} up`;
   const linear = solution?.linear[outcome];
   if (!linear) return place;
-  const [ux, uy] = [linear.displacements[3 * index]!, linear.displacements[3 * index + 1]!];
+  const [ux, uy] = [linear.displacements[6 * index]!, linear.displacements[6 * index + 1]!];
   return `${place}; moves ${showQuantity(Math.abs(ux), display.deflection, 3)} ${ux >= 0 ? 'right' : 'left'}, ${showQuantity(Math.abs(uy), display.deflection, 3)} ${uy >= 0 ? 'up' : 'down'}`;
 }
 
@@ -76,7 +76,7 @@ function memberForces(index: number, display: DisplayUnits, solution: Solution |
 function reactionWords(index: number, display: DisplayUnits, solution: Solution | undefined, outcome: number): string {
   const linear = solution?.linear[outcome];
   if (!linear) return '';
-  const [fx, fy, mz] = [linear.reactions[3 * index]!, linear.reactions[3 * index + 1]!, linear.reactions[3 * index + 2]!];
+  const [fx, fy, mz] = [linear.reactions[6 * index]!, linear.reactions[6 * index + 1]!, linear.reactions[6 * index + 5]!];
   return `; reaction ${showForce(fx, display)} to the right, ${showForce(fy, display)} up, ${showMoment(mz, display)}`;
 }
 

@@ -1,0 +1,7 @@
+import type { Kernels } from './kernels';
+import { plainKernels } from './kernels-plain';
+
+let shared: Kernels | undefined;
+
+/** The kernels of this thread, made when first needed. */
+export const sharedKernels = (): Kernels => (shared ??= plainKernels());

@@ -1,0 +1,50 @@
+import { bodyMechanisms } from '../stability/body-mechanisms';
+import { memberMechanisms, nodeMechanisms } from '../stability/local-mechanisms';
+import { Drivers, type Found } from '../stability/mechanism';
+import type { Notice } from '../model/notice';
+import type { MemberLoads } from '../stiffness/equivalent-loads';
+import type { Mechanism } from '../stability/mechanism';
+import type { System } from './system';
+
+/** Every independent motion of a system that nothing resists, judged under its loads (6n each, nodes' axes). */
+export function judge(system: System, loads: readonly Float64Array[], onMembers: readonly MemberLoads[]): Found[] {
+  const { structure, matrices, members, loose, numbering, basis, stiffened } = system;
+  const drivers = new Drivers(structure.names.cases, loads);
+  return [
+    ...memberMechanisms(structure, matrices, onMembers),
+    ...nodeMechanisms(structure, loose, members, drivers),
+    ...bodyMechanisms({ structure, matrices, members, drivers, stiffened, free: numbering.free }, basis),
+  ];
+}
+
+const MANY = 20;
+
+/** What is said of the mechanisms: harmful ones one by one; harmless ones too, but those alike on many nodes in one note. */
+export function mechanismNotices(found: readonly Found[]): Notice[] {
+  const isSpin = ({ mechanism, motion }: Found): boolean => mechanism.harmless && motion.pattern.kind === 'spin';
+  const spins = found.filter(isSpin);
+  const others = found.filter((one) => !isSpin(one)).map(({ mechanism }) => noticeOf(mechanism));
+  const nodes = [...new Set(spins.flatMap(({ mechanism }) => mechanism.freedoms.map(({ node }) => node)))];
+  if (nodes.length === 0) return others;
+  if (nodes.length === 1) return [...others, noticeOf(spins[0]!.mechanism)];
+  return [
+    ...others,
+    {
+      code: 'mechanism',
+      severity: 'note',
+      message: `${nodes.length} nodes can spin, since every member that meets there is hinged: ${nodes.slice(0, MANY).join(', ')}${nodes.length > MANY ? ' …' : ''}. No load drives them, so they are held still.`,
+      subjects: nodes.slice(0, MANY).map((node) => `node ${node}`),
+    },
+  ];
+}
+
+function noticeOf({ harmless, description, freedoms, members }: Mechanism): Notice {
+  const turns = freedoms.every(({ freedom }) => freedom.startsWith('r'));
+  const nodes = [...new Set(freedoms.map(({ node }) => node))].slice(0, MANY);
+  return {
+    code: 'mechanism',
+    severity: harmless ? (turns ? 'note' : 'warning') : 'error',
+    message: description,
+    subjects: nodes.length > 0 ? nodes.map((node) => `node ${node}`) : members.map((member) => `member ${member}`),
+  };
+}

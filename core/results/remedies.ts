@@ -1,0 +1,179 @@
+import { applyIntent } from '../model/edits/apply-intent';
+import type { Intent } from '../model/edits/intent';
+import {
+  freedoms as freedomNames,
+  type EndReleases,
+  type Freedom,
+  type Member,
+  type MemberEnd,
+  type Model,
+  type Support,
+} from '../model/model';
+import type { Found, Mechanism, Motion, Remedy } from '../stability/mechanism';
+
+/** Trials are whole factorizations: enough of them to help, not so many that the answer waits. */
+const MOST_MECHANISMS = 6;
+const MOST_MEMBERS = 3000;
+const ENOUGH = 2;
+
+/**
+ * The mechanisms with remedies: edits for the pattern behind each, every one tried on the model and kept only if `harmful` counts
+ * fewer harmful mechanisms after it.
+ */
+export function withRemedies(model: Model, found: readonly Found[], harmful: (model: Model) => number): Mechanism[] {
+  const before = found.filter(({ mechanism }) => !mechanism.harmless).length;
+  let tried = 0;
+  return found.map(({ mechanism, motion }) => {
+    if (mechanism.harmless || model.members.length > MOST_MEMBERS || tried >= MOST_MECHANISMS) return mechanism;
+    tried++;
+    const remedies: Remedy[] = [];
+    for (const remedy of candidates(model, motion)) {
+      if (remedies.length >= ENOUGH) break;
+      const applied = applyIntent(model, remedy.edit);
+      if (applied.ok && harmful(applied.model) < before) remedies.push(remedy);
+    }
+    return { ...mechanism, remedies };
+  });
+}
+
+/** Edits that are worth a trial for a motion, the likeliest first. */
+function* candidates(model: Model, { amounts, pattern }: Motion): Generator<Remedy> {
+  switch (pattern.kind) {
+    case 'spin':
+      yield* fixedEnds(model, pattern.node);
+      yield* held(model, pattern.node, turning(model, amounts.subarray(3, 6)));
+      return;
+    case 'loose-node':
+      yield* held(model, pattern.node, largestFreedom(amounts, 0, 3));
+      yield* fixedEnds(model, pattern.node);
+      return;
+    case 'loose-member':
+      yield* unreleased(model.members[pattern.member]!, pattern.freedom < 6 ? 'start' : 'end', pattern.freedom % 6);
+      return;
+    case 'slide': {
+      const freedom = largestFreedom(Float64Array.from(pattern.direction), 0, 3);
+      for (const node of supportedFirst(model, pattern.nodes)) yield* held(model, node, freedom);
+      return;
+    }
+    case 'turn':
+      for (const node of supportedFirst(model, pattern.nodes)) yield* held(model, node, turning(model, pattern.axis));
+      for (const node of farthest(model, pattern.nodes, pattern.point))
+        yield* held(model, node, largestFreedom(amounts, 6 * node, 3));
+      return;
+    case 'chain':
+      for (const node of supportedFirst(model, pattern.nodes)) yield* held(model, node, turning(model, pattern.axis));
+      return;
+    case 'panel':
+      yield* braced(model, pattern.corners);
+      break;
+    case 'hinge':
+      yield* fixedEnds(model, pattern.node);
+      break;
+    case 'fold':
+      break;
+  }
+  for (const node of farthestMoving(amounts)) {
+    yield* fixedEnds(model, node);
+    yield* held(model, node, largestFreedom(amounts, 6 * node, 3));
+  }
+}
+
+function largestFreedom(amounts: ArrayLike<number>, from: number, count: number): Freedom {
+  let best = 0;
+  for (let k = 1; k < count; k++) if (Math.abs(amounts[from + k]!) > Math.abs(amounts[from + best]!) + 1e-9) best = k;
+  return freedomNames[best]!;
+}
+
+function turning(model: Model, axis: ArrayLike<number>): Freedom {
+  if (model.space === 'plane') return 'rz';
+  return freedomNames[3 + freedomNames.indexOf(largestFreedom(axis, 0, 3))]!;
+}
+
+function supportedFirst(model: Model, nodes: readonly number[]): number[] {
+  const supported = new Set(model.supports.map(({ node }) => node));
+  const isSupported = (i: number): boolean => supported.has(model.nodes[i]!.id);
+  return [...nodes.filter(isSupported), ...nodes.filter((i) => !isSupported(i))].slice(0, 3);
+}
+
+function farthest(model: Model, nodes: readonly number[], point: readonly number[]): number[] {
+  const distance = (i: number): number => {
+    const { x, y, z = 0 } = model.nodes[i]!;
+    return Math.hypot(x - point[0]!, y - point[1]!, z - point[2]!);
+  };
+  return [...nodes].sort((a, b) => distance(b) - distance(a)).slice(0, 2);
+}
+
+function farthestMoving(amounts: Float64Array): number[] {
+  const travel = (i: number): number => Math.hypot(...amounts.subarray(6 * i, 6 * i + 3));
+  return Array.from({ length: amounts.length / 6 }, (_, i) => i)
+    .filter((i) => travel(i) > 1e-7)
+    .sort((a, b) => travel(b) - travel(a))
+    .slice(0, 3);
+}
+
+const put = (list: 'supports' | 'members', entry: object): Intent => ({
+  type: 'put',
+  list,
+  entry: entry as Record<string, unknown>,
+});
+
+/** Holds one freedom of a node, in a support that is there or a new one. Turned supports are left as they are. */
+function* held(model: Model, node: number, freedom: Freedom): Generator<Remedy> {
+  const id = model.nodes[node]!.id;
+  const support: Support = model.supports.find((one) => one.node === id) ?? { node: id };
+  if (support[freedom] === 'fixed' || support.angle !== undefined || support.axes) return;
+  yield { description: `Hold node ${id} in ${freedom}`, edit: put('supports', { ...support, [freedom]: 'fixed' }) };
+}
+
+/** Fixes one released end at the node; a truss member becomes a frame member that is hinged at its other end. */
+function* fixedEnds(model: Model, node: number): Generator<Remedy> {
+  const id = model.nodes[node]!.id;
+  for (const member of model.members) {
+    const end: MemberEnd | undefined = member.start === id ? 'start' : member.end === id ? 'end' : undefined;
+    if (!end) continue;
+    if (member.behaviour === 'truss') continue;
+    const releases = member.releases?.[end];
+    if (!releases || !('mz' in releases || 'my' in releases)) continue;
+    yield withEnd(member, end, without(releases, ['my', 'mz']), `Fix the end of member ${member.id} at node ${id}`);
+  }
+}
+
+const RELEASE_KEYS = ['ux', 'uy', 'uz', 'rx', 'my', 'mz'] as const;
+
+function* unreleased(member: Member, end: MemberEnd, freedom: number): Generator<Remedy> {
+  const key = RELEASE_KEYS[freedom]!;
+  const other: MemberEnd = end === 'start' ? 'end' : 'start';
+  for (const side of [end, other]) {
+    const releases = member.releases?.[side];
+    if (releases?.[key] === undefined) continue;
+    const node = side === 'start' ? member.start : member.end;
+    yield withEnd(member, side, without(releases, [key]), `Fix ${key} of member ${member.id} at node ${node}`);
+  }
+}
+
+const without = (releases: EndReleases, keys: readonly string[]): EndReleases =>
+  Object.fromEntries(Object.entries(releases).filter(([key]) => !keys.includes(key)));
+
+function withEnd(member: Member, end: MemberEnd, releases: EndReleases, description: string): Remedy {
+  return { description, edit: put('members', { ...member, releases: { ...member.releases, [end]: releases } }) };
+}
+
+/** A diagonal across the panel, of the section and material of one of its sides. */
+function* braced(model: Model, corners: readonly [number, number, number, number]): Generator<Remedy> {
+  const ids = corners.map((i) => model.nodes[i]!.id) as [string, string, string, string];
+  const side = model.members.find(({ start, end }) => ids.includes(start) && ids.includes(end));
+  if (!side) return;
+  const taken = new Set(model.members.map(({ id }) => id));
+  let id = 'brace';
+  for (let n = 2; taken.has(id); n++) id = `brace${n}`;
+  for (const [start, end] of [
+    [ids[0], ids[2]],
+    [ids[1], ids[3]],
+  ] as const) {
+    const member: Member = { id, start, end, section: side.section, material: side.material, behaviour: 'truss' };
+    yield {
+      description: `Brace the panel with a member from node ${start} to node ${end}`,
+      edit: { type: 'draw', nodes: [], members: [member] },
+    };
+  }
+}

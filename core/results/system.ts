@@ -1,0 +1,98 @@
+import { factorize, type Factor, type Watch } from '../linear-algebra/factor';
+import type { Kernels } from '../linear-algebra/kernels';
+import { nullVectors } from '../linear-algebra/solve';
+import type { SparseSymmetric } from '../linear-algebra/sparse-symmetric';
+import { looseNodes, type LooseNodes } from '../stability/loose-nodes';
+import { membersAt } from '../stability/mechanism';
+import { assembleStiffness } from '../stiffness/assemble';
+import type { Bending } from '../stiffness/bending';
+import { bendingOf } from '../stiffness/bending';
+import { MATRIX_WIDTH, memberMatrices, type MemberMatrices } from '../stiffness/member-matrices';
+import { numberFreedoms, type Numbering } from '../stiffness/numbering';
+import { FREEDOMS, memberCount, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
+
+/** Everything about a structure that does not depend on its loads, factored and ready for any right-hand side. */
+export interface System {
+  readonly structure: Structure;
+  readonly matrices: MemberMatrices;
+  readonly bends: readonly Bending[];
+  /** Members at each node. */
+  readonly members: readonly (readonly number[])[];
+  readonly loose: LooseNodes;
+  readonly numbering: Numbering;
+  readonly stiffness: SparseSymmetric;
+  readonly factor: Factor;
+  /** Motions of several nodes that cost no energy (6n each, nodes' axes). */
+  readonly basis: readonly Float64Array[];
+  /** 6n: 1 where a member is stiff against the freedom. */
+  readonly stiffened: Uint8Array;
+}
+
+/** What a long computation tells while it runs: the phase, and how much of it is done, 0 to 1. May throw to give up. */
+export type Progress = (phase: Phase, done: number) => void;
+export type Phase = 'stiffness' | 'ordering' | 'factorization' | 'cases' | 'combinations';
+
+/**
+ * Builds and factors the system. What an earlier system can lend is taken over: all of it when only loads differ, the ordering
+ * when the same freedoms are joined in the same way.
+ */
+export function buildSystem(structure: Structure, kernels: Kernels, former?: System, progress?: Progress): System {
+  if (former?.factor.isCurrent() && sameStiffness(former.structure, structure)) return { ...former, structure };
+  progress?.('stiffness', 0);
+  const matrices = memberMatrices(structure);
+  const loose = looseNodes(structure, matrices);
+  progress?.('ordering', 0);
+  const numbering = numberFreedoms(structure, loose.absent, former?.numbering);
+  const stiffness = assembleStiffness(structure, matrices, numbering, loose.brakes);
+  const watch: Watch | undefined = progress && ((done) => progress('factorization', done));
+  const factor = factorize(numbering.analysis, stiffness, kernels, watch);
+  const { unknowns } = numbering;
+  return {
+    structure,
+    matrices,
+    bends: Array.from({ length: memberCount(structure) }, (_, m) => bendingOf(structure, m)),
+    members: membersAt(structure),
+    loose,
+    numbering,
+    stiffness,
+    factor,
+    basis: nullVectors(factor).map((v) => Float64Array.from(unknowns, (unknown) => (unknown < 0 ? 0 : v[unknown]!))),
+    stiffened: stiffenedFreedoms(structure, matrices),
+  };
+}
+
+/** Whether two structures differ in their loads at most. */
+function sameStiffness(a: Structure, b: Structure): boolean {
+  const arrays = [
+    'memberNodes',
+    'coordinates',
+    'restraints',
+    'lengths',
+    'axes',
+    'arms',
+    'stiffnesses',
+    'bows',
+    'releases',
+  ] as const;
+  if (a.active.length !== b.active.length || a.turns.size !== b.turns.size) return false;
+  if (!arrays.every((key) => sameNumbers(a[key], b[key]))) return false;
+  return [...a.turns].every(([node, turn]) => {
+    const other = b.turns.get(node);
+    return other !== undefined && sameNumbers(turn, other);
+  });
+}
+
+function sameNumbers(a: ArrayLike<number>, b: ArrayLike<number>): boolean {
+  if (a.length !== b.length) return false;
+  for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return false;
+  return true;
+}
+
+function stiffenedFreedoms(s: Structure, { nodal }: MemberMatrices): Uint8Array {
+  const stiffened = new Uint8Array(FREEDOMS * nodeCount(s));
+  for (let m = 0; m < memberCount(s); m++)
+    for (let i = 0; i < MEMBER_FREEDOMS; i++)
+      if (nodal[MATRIX_WIDTH * m + i * (MEMBER_FREEDOMS + 1)]! > 0)
+        stiffened[FREEDOMS * s.memberNodes[2 * m + (i < FREEDOMS ? 0 : 1)]! + (i % FREEDOMS)] = 1;
+  return stiffened;
+}

@@ -1,0 +1,78 @@
+import type { ShapeType } from '../model/model';
+
+/** Dimensions in metres, as in the model format; those that a shape does not have are 0, the top flange's equal the lower one's. */
+interface Dimensions {
+  readonly h: number;
+  readonly b: number;
+  readonly tw: number;
+  readonly tf: number;
+  readonly r: number;
+  readonly bTop: number;
+  readonly tfTop: number;
+  readonly t: number;
+  readonly ro: number;
+  readonly d: number;
+}
+
+/**
+ * J (m⁴), the St Venant torsion constant. Round bars and tubes: exact. Rectangle: series (Timoshenko and Goodier, Theory of
+ * Elasticity, §109). Hollow rectangle: Bredt with the wall's own t³/3 (EN 10210-2, annex A). Open shapes: Σ b·t³/3 with the
+ * junctions and the square toes (El Darwish and Johnston, Torsion of structural shapes, ASCE J. Struct. Div. 91, 1965).
+ */
+export function torsionConstant(type: ShapeType, s: Dimensions): number | undefined {
+  switch (type) {
+    case 'general':
+      return undefined;
+    case 'round':
+      return (Math.PI * s.d ** 4) / 32;
+    case 'chs':
+      return (Math.PI * (s.d ** 4 - (s.d - 2 * s.t) ** 4)) / 32;
+    case 'rectangle':
+      return rectangle(Math.max(s.h, s.b), Math.min(s.h, s.b));
+    case 'rhs':
+      return hollow(s);
+    case 'i':
+      return (
+        strip(s.h - s.tf - s.tfTop, s.tw) +
+        strip(s.b, s.tf) - toes(2, s.tf) + doubleJunction(s.tw, s.tf, s.r) +
+        strip(s.bTop, s.tfTop) - toes(2, s.tfTop) + doubleJunction(s.tw, s.tfTop, s.r)
+      ); // prettier-ignore
+    case 'tee':
+      return strip(s.h - s.tf, s.tw) - toes(1, s.tw) + strip(s.b, s.tf) - toes(2, s.tf) + doubleJunction(s.tw, s.tf, s.r);
+    case 'channel':
+      return strip(s.h - 2 * s.tf, s.tw) + 2 * strip(s.b, s.tf) - toes(4, s.tf) + 2 * cornerJunction(s.tw, s.tf, s.r);
+    case 'angle':
+      return strip(s.b, s.t) + strip(s.h - s.t, s.t) - toes(2, s.t) + cornerJunction(s.t, s.t, s.r);
+  }
+}
+
+const strip = (length: number, thickness: number): number => (length * thickness ** 3) / 3;
+/** A free end with square corners carries less than the strip formula says. */
+const toes = (count: number, thickness: number): number => count * 0.105 * thickness ** 4;
+
+/** Where a web meets the middle of a flange: α·D⁴, D the circle that fits into the junction. */
+function doubleJunction(tw: number, tf: number, r: number): number {
+  const alpha = -0.042 + 0.2204 * (tw / tf) + 0.1355 * (r / tf) - 0.0865 * ((r * tw) / tf ** 2) - 0.0725 * (tw / tf) ** 2;
+  const D = ((tf + r) ** 2 + (r + tw / 4) * tw) / (2 * r + tf);
+  return alpha * D ** 4;
+}
+
+/** Where a web meets the edge of a flange. */
+function cornerJunction(tw: number, tf: number, r: number): number {
+  const alpha = -0.0908 + 0.2621 * (tw / tf) + 0.1231 * (r / tf) - 0.0752 * ((r * tw) / tf ** 2) - 0.0945 * (tw / tf) ** 2;
+  const D = 2 * (3 * r + tw + tf - Math.sqrt(2 * (2 * r + tw) * (2 * r + tf)));
+  return alpha * D ** 4;
+}
+
+function rectangle(long: number, short: number): number {
+  let sum = 0;
+  for (let n = 1; n < 60; n += 2) sum += Math.tanh((n * Math.PI * long) / (2 * short)) / n ** 5;
+  return long * short ** 3 * (1 / 3 - (64 / Math.PI ** 5) * (short / long) * sum);
+}
+
+function hollow({ h, b, t, ro }: Dimensions): number {
+  const rm = Math.max(0, ro - t / 2);
+  const area = (h - t) * (b - t) - (4 - Math.PI) * rm * rm;
+  const perimeter = 2 * (h - t + b - t) - (8 - 2 * Math.PI) * rm;
+  return (4 * area * area * t) / perimeter + (perimeter * t ** 3) / 3;
+}

@@ -1,0 +1,115 @@
+import type { MemberMatrices } from '../stiffness/member-matrices';
+import type { MemberLoads } from '../stiffness/equivalent-loads';
+import { FREEDOMS, isPlane, memberCount, type Structure } from '../stiffness/structure';
+import type { LooseNodes } from './loose-nodes';
+import { globalMotion, namedFreedoms, type Drivers, type Found, type Pattern } from './mechanism';
+import { along, axisOf, driven } from './words';
+
+/** Motions of one node alone: harmless unless a case drives them. `members`: those at each node. */
+export function nodeMechanisms(
+  s: Structure,
+  { absent, brakes }: LooseNodes,
+  members: readonly (readonly number[])[],
+  drivers: Drivers,
+): Found[] {
+  const found: Found[] = [];
+  for (let f = 0; f < absent.length; f++)
+    if (absent[f]) found.push(nodeMechanism(s, Math.floor(f / FREEDOMS), [f], [1], members, drivers));
+  for (const { node, motion } of brakes) {
+    const freedoms = Array.from(motion, (_, k) => FREEDOMS * node + k).filter((_, k) => motion[k] !== 0);
+    found.push(
+      nodeMechanism(
+        s,
+        node,
+        freedoms,
+        freedoms.map((f) => motion[f % FREEDOMS]!),
+        members,
+        drivers,
+      ),
+    );
+  }
+  return found;
+}
+
+function nodeMechanism(
+  s: Structure,
+  node: number,
+  freedoms: readonly number[],
+  amounts: readonly number[],
+  members: readonly (readonly number[])[],
+  drivers: Drivers,
+): Found {
+  // Alone on its node: the six amounts are all there is to turn and to name.
+  const own = new Float64Array(FREEDOMS);
+  freedoms.forEach((f, i) => (own[f % FREEDOMS] = amounts[i]!));
+  const turn = s.turns.get(node);
+  const alone = {
+    ...s,
+    turns: turn ? new Map([[0, turn]]) : new Map<number, Float64Array>(),
+    names: { ...s.names, nodes: [s.names.nodes[node]!] },
+  };
+  const global = globalMotion(alone, own);
+  const cases = drivers.of(freedoms, amounts);
+  const spins = global[0] === 0 && global[1] === 0 && global[2] === 0;
+  const joined = members[node]!;
+  const axis = global.subarray(3, 6);
+  const spin = isPlane(s) ? 'spin' : `spin about ${axisOf(axis) ?? `the axis ${along(axis)}`}`;
+  const cause =
+    joined.length === 0
+      ? 'no member meets there'
+      : spins
+        ? 'every member that meets there is hinged'
+        : 'no member or support resists in this direction';
+  const how = spins ? spin : `move ${along(global)}`;
+  return {
+    mechanism: {
+      harmless: cases.length === 0,
+      description: `Node ${s.names.nodes[node]} can ${how}: ${cause}.${driven(cases)}`,
+      cause,
+      freedoms: namedFreedoms(alone, global),
+      members: spins ? [] : joined.map((m) => s.names.members[m]!),
+      cases,
+      remedies: [],
+    },
+    motion: { amounts: global, pattern: { kind: spins ? 'spin' : 'loose-node', node } },
+  };
+}
+
+const looseWords = (kind: number): string =>
+  kind === 0 ? 'slide along its own axis' : kind === 3 ? 'turn about its own axis' : 'move across its own axis';
+
+/**
+ * Members that their own releases leave loose between their nodes. One that only turns about its own axis moves no point of it and
+ * is harmless unless a couple drives it; any other is not.
+ */
+export function memberMechanisms(s: Structure, { condensed }: MemberMatrices, loads: readonly MemberLoads[]): Found[] {
+  const found: Found[] = [];
+  for (let m = 0; m < memberCount(s); m++)
+    for (const freedom of condensed[m]?.loose ?? []) {
+      const kind = freedom % FREEDOMS;
+      const twists = kind === 3;
+      const cases = s.names.cases.filter((_, c) => {
+        const { at, values } = loads[c]!;
+        if (at[m]! < 0) return false;
+        const [own, far] = [values[at[m]! + freedom]!, values[at[m]! + ((freedom + FREEDOMS) % 12)]!];
+        return own !== 0 || far !== 0;
+      });
+      const harmless = twists && cases.length === 0;
+      const cause = twists ? 'it is hinged in torsion at both ends' : 'too many of its end freedoms are released';
+      const ending = twists || cases.length > 0 ? driven(cases) : '';
+      const pattern: Pattern = { kind: 'loose-member', member: m, freedom };
+      found.push({
+        mechanism: {
+          harmless,
+          description: `Member ${s.names.members[m]} can ${looseWords(kind)} between its nodes: ${cause}.${ending}`,
+          cause,
+          freedoms: [],
+          members: [s.names.members[m]!],
+          cases,
+          remedies: [],
+        },
+        motion: { amounts: new Float64Array(0), pattern },
+      });
+    }
+  return found;
+}
