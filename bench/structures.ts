@@ -1,6 +1,43 @@
-import type { Member, Model, ModelNode } from '@rigid-beam/core/model/model';
+import type { Load, Member, Model, ModelNode, Support } from '@rigid-beam/core/model/model';
 
-/** A plane building of `bays` × `storeys`, fixed at the feet, with `cases` load cases on its beams: big models for measuring. */
+type Cases = Pick<Model, 'cases' | 'loads'>;
+
+/** `count` cases of uniform loads: the first with self weight and on all beams, the others each on a share of them. */
+function loadsOn(beams: readonly string[], count: number): Cases {
+  return {
+    cases: Array.from({ length: count }, (_, c) => ({ id: `Q${c}`, category: 'imposed', selfWeight: c === 0 ? 1 : 0 })),
+    loads: Array.from({ length: count }, (_, c) => c).flatMap((c) =>
+      beams
+        .filter((_, i) => i % count === c || c === 0)
+        .map((member): Load => ({ type: 'line', case: `Q${c}`, member, from: { wy: -1e4 - c }, to: { wy: -1e4 } })),
+    ),
+  };
+}
+
+const model = (
+  title: string,
+  space: Model['space'],
+  nodes: readonly ModelNode[],
+  members: readonly Member[],
+  supports: readonly Support[],
+  cases: Cases,
+): Model => ({
+  format: 'rigid-beam/model',
+  version: 1,
+  title,
+  space,
+  materials: [{ id: 'steel', E: 210e9, G: 81e9, density: 7850 }],
+  sections: [{ id: 'beam', A: 0.0053, Iz: 8.36e-5, Iy: 6.04e-6, J: 2e-7 }],
+  nodes,
+  members,
+  supports,
+  ...cases,
+  combinations: [],
+});
+
+const clamp = { ux: 'fixed', uy: 'fixed', uz: 'fixed', rx: 'fixed', ry: 'fixed', rz: 'fixed' } as const;
+
+/** A plane building of `bays` × `storeys`, fixed at the feet, with `cases` load cases on its beams. */
 export function building(bays: number, storeys: number, cases: number): Model {
   const nodes: ModelNode[] = [];
   const members: Member[] = [];
@@ -13,23 +50,50 @@ export function building(bays: number, storeys: number, cases: number): Model {
       if (j > 0) add(`c${id(i, j)}`, id(i, j - 1), id(i, j));
       if (i > 0 && j > 0) add(`b${id(i, j)}`, id(i - 1, j), id(i, j));
     }
-  const beams = members.filter(({ id: name }) => name.startsWith('b'));
-  return {
-    format: 'rigid-beam/model',
-    version: 1,
-    title: `${bays} bays, ${storeys} storeys`,
-    space: 'plane',
-    materials: [{ id: 'steel', E: 210e9, density: 7850 }],
-    sections: [{ id: 'beam', A: 0.0053, Iz: 8.36e-5 }],
-    nodes,
-    members,
-    supports: nodes.filter(({ y }) => y === 0).map(({ id: node }) => ({ node, ux: 'fixed', uy: 'fixed', rz: 'fixed' })),
-    cases: Array.from({ length: cases }, (_, c) => ({ id: `Q${c}`, category: 'imposed', selfWeight: c === 0 ? 1 : 0 })),
-    loads: Array.from({ length: cases }, (_, c) => c).flatMap((c) =>
-      beams
-        .filter((_, i) => i % cases === c || c === 0)
-        .map(({ id: member }) => ({ type: 'line', case: `Q${c}`, member, from: { wy: -1e4 - c }, to: { wy: -1e4 } }) as const),
-    ),
-    combinations: [],
-  };
+  const feet = nodes.filter(({ y }) => y === 0).map(({ id: node }): Support => ({ node, ux: 'fixed', uy: 'fixed', rz: 'fixed' }));
+  const beams = members.map(({ id: name }) => name).filter((name) => name.startsWith('b'));
+  return model(`${bays} bays, ${storeys} storeys`, 'plane', nodes, members, feet, loadsOn(beams, cases));
+}
+
+/** A building in space of `bays` × `deep` bays and `storeys` storeys, fixed at the feet: columns, and beams in both directions. */
+export function spaceBuilding(bays: number, deep: number, storeys: number, cases: number): Model {
+  const nodes: ModelNode[] = [];
+  const members: Member[] = [];
+  const id = (i: number, j: number, k: number): string => `${i}.${j}.${k}`;
+  const add = (name: string, start: string, end: string): void =>
+    void members.push({ id: name, start, end, section: 'beam', material: 'steel' });
+  for (let i = 0; i <= bays; i++)
+    for (let k = 0; k <= deep; k++)
+      for (let j = 0; j <= storeys; j++) {
+        nodes.push({ id: id(i, j, k), x: 6 * i, y: 3.5 * j, z: 5 * k });
+        if (j === 0) continue;
+        add(`c${id(i, j, k)}`, id(i, j - 1, k), id(i, j, k));
+        if (i > 0) add(`b${id(i, j, k)}`, id(i - 1, j, k), id(i, j, k));
+        if (k > 0) add(`d${id(i, j, k)}`, id(i, j, k - 1), id(i, j, k));
+      }
+  const feet = nodes.filter(({ y }) => y === 0).map(({ id: node }): Support => ({ node, ...clamp }));
+  const beams = members.map(({ id: name }) => name).filter((name) => !name.startsWith('c'));
+  return model(`${bays} × ${deep} bays, ${storeys} storeys`, 'space', nodes, members, feet, loadsOn(beams, cases));
+}
+
+/** A lattice girder in space of `panels` panels: four chords, posts, rails and diagonals on all sides, rigid joints; on two feet every 50 panels. */
+export function lattice(panels: number, cases: number): Model {
+  const nodes: ModelNode[] = [];
+  const members: Member[] = [];
+  const id = (i: number, corner: number): string => `${i}.${corner}`;
+  const add = (name: string, start: string, end: string): void =>
+    void members.push({ id: `${name}${members.length}`, start, end, section: 'beam', material: 'steel' });
+  for (let i = 0; i <= panels; i++) {
+    for (let c = 0; c < 4; c++) {
+      nodes.push({ id: id(i, c), x: 2 * i, y: c < 2 ? 0 : 2, z: c === 0 || c === 3 ? 0 : 2 });
+      if (i > 0) add('chord', id(i - 1, c), id(i, c));
+      if (i > 0) add('diagonal', id(i - 1, c), id(i, (c + 1) % 4));
+    }
+    for (let c = 0; c < 4; c++) add('frame', id(i, c), id(i, (c + 1) % 4));
+  }
+  const feet = nodes
+    .filter(({ x, y }) => y === 0 && (x / 2) % 50 === 0)
+    .map(({ id: node }): Support => ({ node, ux: 'fixed', uy: 'fixed', uz: 'fixed' }));
+  const chords = members.map(({ id: name }) => name).filter((name) => name.startsWith('chord'));
+  return model(`lattice of ${panels} panels`, 'space', nodes, members, feet, loadsOn(chords, cases));
 }

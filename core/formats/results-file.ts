@@ -121,11 +121,11 @@ function linearEntry(solution: Solution, outcome: number, stations: number): Rec
       extremes: extremeEntries(solution, outcome, m),
     });
   });
-  const { applied, reactions, residual } = linear.equilibrium;
+  const { applied, reactions, residual, solutionResidual, jointResidual } = linear.equilibrium;
   return {
     ...nodeEntries(solution, read),
     members,
-    equilibrium: { applied: resultant(applied), reactions: resultant(reactions), residual },
+    equilibrium: { applied: resultant(applied), reactions: resultant(reactions), residual, solutionResidual, jointResidual },
   };
 }
 

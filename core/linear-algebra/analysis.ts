@@ -1,5 +1,6 @@
 import type { Graph } from './graph';
 import { minimumDegree } from './minimum-degree';
+import { nestedDissection } from './nested-dissection';
 
 /**
  * What can be known of a factor from the pattern alone. Unknowns come in blocks (the free freedoms of a node); the blocks are
@@ -23,13 +24,25 @@ export interface Analysis {
   /** Numbers that the factor, and the stack of border matrices at its highest, take. */
   readonly factorLength: number;
   readonly stackLength: number;
-  /** Multiplications of the numeric factorization. */
+  /** Floating-point operations of the numeric factorization. */
   readonly work: number;
 }
 
-/** Orders the blocks so that the factor stays sparse, and finds its supernodes. `weights`: unknowns of each block. */
-export function analyse(graph: Graph, weights: Int32Array): Analysis {
-  const order = minimumDegree(graph, weights);
+/** From this many operations on, dissection is worth its own time. */
+const MUCH_WORK = 1e9;
+
+/**
+ * Orders the blocks so that the factor stays sparse, and finds its supernodes. `weights`: unknowns of each block. Where `places`
+ * (three coordinates a block) are given, large systems are ordered by dissection too, and the cheaper factor is taken.
+ */
+export function analyse(graph: Graph, weights: Int32Array, places?: Float64Array): Analysis {
+  const first = analyseOrder(graph, weights, minimumDegree(graph, weights));
+  if (!places || first.work < MUCH_WORK) return first;
+  const second = analyseOrder(graph, weights, nestedDissection(graph, weights, places));
+  return second.work < first.work ? second : first;
+}
+
+function analyseOrder(graph: Graph, weights: Int32Array, order: Int32Array): Analysis {
   const parents = eliminationTree(graph, order);
   const postorder = postordered(parents, subtreeSizes(parents));
   const final = postorder.map((k) => order[k]!);

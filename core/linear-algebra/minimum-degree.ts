@@ -3,9 +3,13 @@ import type { Graph } from './graph';
 /**
  * order = minimum degree (graph): order[k] is the vertex eliminated k-th; `weights` are the sizes of the vertices. Quotient graph
  * with element absorption, approximate degrees by set differences, indistinguishable vertices merged (Amestoy, Davis and Duff,
- * SIAM J. Matrix Anal. Appl. 17, 1996).
+ * SIAM J. Matrix Anal. Appl. 17, 1996). `classes`: no vertex is eliminated before those of a lower class.
  */
-export function minimumDegree(graph: Graph, weights: Int32Array = new Int32Array(graph.size).fill(1)): Int32Array {
+export function minimumDegree(
+  graph: Graph,
+  weights: Int32Array = new Int32Array(graph.size).fill(1),
+  classes: Uint8Array = new Uint8Array(graph.size),
+): Int32Array {
   const n = graph.size;
   /** Variables next to a variable; elements it belongs to; variables of an element. Lists are replaced as they shrink. */
   const adjacent: number[][] = new Array<number[]>(n);
@@ -24,15 +28,29 @@ export function minimumDegree(graph: Graph, weights: Int32Array = new Int32Array
     degrees[v] = degree;
   }
   const buckets = new DegreeBuckets(n, degrees);
+  const byClass: number[][] = [];
+  for (let v = n - 1; v >= 0; v--) (byClass[classes[v]!] ??= []).push(v);
+  let [current, waiting] = [-1, 0];
   const order = new Int32Array(n);
   const mark = new Int32Array(n);
   const outside = new Int32Array(n);
   const seen = new Int32Array(n);
   const elementWeight = new Int32Array(n);
+  const gone = new Uint8Array(n);
   let [placed, stamp, left] = [0, 0, weight.reduce((a, b) => a + b, 0)];
 
   while (placed < n) {
+    while (waiting === 0) {
+      current++;
+      for (const v of byClass[current] ?? [])
+        if (!gone[v]) {
+          buckets.put(v, degrees[v]!);
+          waiting++;
+        }
+    }
     const pivot = buckets.takeSmallest();
+    waiting--;
+    gone[pivot] = 1;
     for (const v of merged[pivot]!) order[placed++] = v;
     left -= weight[pivot]!;
     weight[pivot] = 0;
@@ -103,7 +121,7 @@ export function minimumDegree(graph: Graph, weights: Int32Array = new Int32Array
     for (const v of front) {
       if (weight[v] === 0) continue;
       live.push(v);
-      buckets.move(v, degrees[v]!);
+      if (classes[v] === current) buckets.move(v, degrees[v]!);
     }
     members[pivot] = live;
   }
@@ -117,7 +135,7 @@ export function minimumDegree(graph: Graph, weights: Int32Array = new Int32Array
       let marked = false;
       for (let j = i + 1; j < group.length; j++) {
         const u = group[j]!;
-        if (weight[u] === 0 || elements[u]!.length !== elements[v]!.length || adjacent[u]!.length !== adjacent[v]!.length)
+        if (weight[u] === 0 || classes[u] !== classes[v] || elements[u]!.length !== elements[v]!.length || adjacent[u]!.length !== adjacent[v]!.length)
           continue;
         if (!marked) {
           stamp++;
@@ -131,7 +149,11 @@ export function minimumDegree(graph: Graph, weights: Int32Array = new Int32Array
         weight[u] = 0;
         merged[v]!.push(...merged[u]!);
         merged[u] = adjacent[u] = elements[u] = [];
-        buckets.remove(u);
+        gone[u] = 1;
+        if (classes[u] === current) {
+          buckets.remove(u);
+          waiting--;
+        }
       }
     }
   }
@@ -151,7 +173,6 @@ class DegreeBuckets {
     this.next = new Int32Array(size).fill(-1);
     this.previous = new Int32Array(size).fill(-1);
     this.degrees = new Int32Array(size);
-    for (let v = size - 1; v >= 0; v--) this.put(v, degrees[v]!);
   }
 
   move(v: number, degree: number): void {
@@ -173,7 +194,7 @@ class DegreeBuckets {
     if (after >= 0) this.previous[after] = before;
   }
 
-  private put(v: number, degree: number): void {
+  put(v: number, degree: number): void {
     const bounded = Math.min(Math.max(0, degree), this.heads.length - 1);
     const head = this.heads[bounded]!;
     this.degrees[v] = bounded;

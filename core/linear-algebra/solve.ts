@@ -30,21 +30,46 @@ export function solveInPlace(f: Factor, columns: readonly Float64Array[]): void 
   });
 }
 
-/** x = A⁻¹ b with one step of iterative refinement, which recovers what rounding in the factor lost. */
-export function solveRefined(a: SparseSymmetric, f: Factor, sides: readonly Float64Array[]): Float64Array[] {
+/** A residual under this part of the right-hand side is left as it is. */
+const EXACT = 1e-11;
+
+/**
+ * x = A⁻¹ b, with one step of iterative refinement for the right-hand sides whose residual shows that rounding in the factor cost
+ * something. `residuals`: the largest part of b − A·x beside the largest part of b, for each.
+ */
+export function solveRefined(
+  a: SparseSymmetric,
+  f: Factor,
+  sides: readonly Float64Array[],
+): { solutions: Float64Array[]; residuals: number[] } {
   const solutions = sides.map((b) => b.slice());
   solveInPlace(f, solutions);
-  const residuals = sides.map((b, c) => {
-    const r = multiply(a, solutions[c]!);
-    for (let i = 0; i < r.length; i++) r[i] = b[i]! - r[i]!;
-    return r;
-  });
-  solveInPlace(f, residuals);
-  residuals.forEach((r, c) => {
-    const x = solutions[c]!;
-    for (let i = 0; i < x.length; i++) x[i]! += r[i]!;
-  });
-  return solutions;
+  const first = sides.map((b, c) => residual(a, b, solutions[c]!));
+  const poor = first.flatMap(({ size }, c) => (size > EXACT ? [c] : []));
+  const residuals = first.map(({ size }) => size);
+  solveInPlace(
+    f,
+    poor.map((c) => first[c]!.r),
+  );
+  for (const c of poor) {
+    const better = solutions[c]!.map((x, i) => x + first[c]!.r[i]!);
+    const { size } = residual(a, sides[c]!, better);
+    if (!(size < residuals[c]!)) continue;
+    solutions[c] = better;
+    residuals[c] = size;
+  }
+  return { solutions, residuals };
+}
+
+function residual(a: SparseSymmetric, b: Float64Array, x: Float64Array): { r: Float64Array; size: number } {
+  const r = multiply(a, x);
+  let [largest, size] = [0, 0];
+  for (let i = 0; i < r.length; i++) {
+    r[i] = b[i]! - r[i]!;
+    largest = Math.max(largest, Math.abs(r[i]!));
+    size = Math.max(size, Math.abs(b[i]!));
+  }
+  return { r, size: size === 0 ? 0 : largest / size };
 }
 
 /**

@@ -6,7 +6,9 @@ class Sum {
   readonly parts: [number, number, number, number, number, number] = [0, 0, 0, 0, 0, 0];
 
   add(x: number, y: number, z: number, f: ArrayLike<number>, o: number): void {
-    const [fx, fy, fz] = [f[o]!, f[o + 1]!, f[o + 2]!];
+    const fx = f[o]!;
+    const fy = f[o + 1]!;
+    const fz = f[o + 2]!;
     this.parts[0] += fx;
     this.parts[1] += fy;
     this.parts[2] += fz;
@@ -26,30 +28,31 @@ export function appliedResultant(s: Structure, c: number): Resultant {
   const X = s.coordinates;
   for (let i = 0; i < n; i++) sum.add(X[3 * i]!, X[3 * i + 1]!, X[3 * i + 2]!, s.nodeLoads, 6 * (c * n + i));
   const load = new Float64Array(6);
+  const global = new Float64Array(6);
+  const R = s.axes;
   const addLocal = (m: number, x: number): void => {
-    const node = s.memberNodes[2 * m]!;
-    const R = s.axes.subarray(9 * m, 9 * m + 9);
-    const at = (k: number): number => X[3 * node + k]! + s.arms[6 * m + k]! + x * R[k]!;
-    const global = new Float64Array(6);
-    for (let i = 0; i < 3; i++)
-      for (let j = 0; j < 3; j++) {
-        global[j]! += R[3 * i + j]! * load[i]!;
-        global[3 + j]! += R[3 * i + j]! * load[3 + i]!;
-      }
+    const node = 3 * s.memberNodes[2 * m]!;
+    const r = 9 * m;
+    for (let j = 0; j < 3; j++) {
+      global[j] = R[r + j]! * load[0]! + R[r + 3 + j]! * load[1]! + R[r + 6 + j]! * load[2]!;
+      global[3 + j] = R[r + j]! * load[3]! + R[r + 3 + j]! * load[4]! + R[r + 6 + j]! * load[5]!;
+    }
+    const at = (k: number): number => X[node + k]! + s.arms[6 * m + k]! + x * R[r + k]!;
     sum.add(at(0), at(1), at(2), global, 0);
   };
   inCase(s, s.lineLoads, c, (m, i) => {
-    const [a, b, xa, xb, ya, yb, za, zb] = s.lineLoads.values.subarray(LINE_WIDTH * i, LINE_WIDTH * (i + 1)) as unknown as [
-      number, number, number, number, number, number, number, number,
-    ]; // prettier-ignore
-    const h = b - a;
-    load.set([((xa + xb) / 2) * h, ((ya + yb) / 2) * h, ((za + zb) / 2) * h]);
+    const q = s.lineLoads.values;
+    const o = LINE_WIDTH * i;
+    const h = q[o + 1]! - q[o]!;
+    for (let k = 0; k < 3; k++) load[k] = ((q[o + 2 + 2 * k]! + q[o + 3 + 2 * k]!) / 2) * h;
     // The moment of the trapezium about its own middle, kept apart: a load that changes sign may have no resultant.
-    load.set([0, (-(zb - za) * h * h) / 12, ((yb - ya) * h * h) / 12], 3);
-    addLocal(m, (a + b) / 2);
+    load[3] = 0;
+    load[4] = (-(q[o + 7]! - q[o + 6]!) * h * h) / 12;
+    load[5] = ((q[o + 5]! - q[o + 4]!) * h * h) / 12;
+    addLocal(m, (q[o]! + q[o + 1]!) / 2);
   });
   inCase(s, s.pointLoads, c, (m, i) => {
-    load.set(s.pointLoads.values.subarray(POINT_WIDTH * i + 1, POINT_WIDTH * (i + 1)));
+    for (let k = 0; k < 6; k++) load[k] = s.pointLoads.values[POINT_WIDTH * i + 1 + k]!;
     addLocal(m, s.pointLoads.values[POINT_WIDTH * i]!);
   });
   return sum.parts;
@@ -75,7 +78,11 @@ const largest = (parts: ArrayLike<number>): number => {
 };
 
 /** `reference` takes the place of the applied loads where nothing is applied: the reactions and the end forces. */
-export function equilibriumOf(applied: Resultant, reactions: Resultant, reference: readonly Float64Array[]): Equilibrium {
+export function equilibriumOf(
+  applied: Resultant,
+  reactions: Resultant,
+  reference: readonly Float64Array[],
+): Pick<Equilibrium, 'applied' | 'reactions' | 'residual'> {
   const sums = applied.map((part, i) => part + reactions[i]!);
   const size = largest(applied) || Math.max(...reference.map(largest));
   return { applied, reactions, residual: size === 0 ? 0 : largest(sums) / size };

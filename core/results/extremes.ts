@@ -1,6 +1,6 @@
 import { derivative, evaluate, signChanges } from './polynomial';
-import { degreeOf, type LineQuantity } from './quantities';
-import { endValues, pieceOf } from './read';
+import { degreeOf, offsetOf, PIECE_WIDTH, type LineQuantity } from './quantities';
+import { endValues } from './read';
 import type { LinearOutcome, Solution } from './results';
 
 export interface Extreme {
@@ -32,25 +32,55 @@ export function extremes(solution: Solution, outcome: number, m: number, quantit
   };
 }
 
+/** Candidates of the member at hand: places and values. They grow with the largest member seen. */
+let places = new Float64Array(64);
+let values = new Float64Array(64);
+
 function linearExtremes(solution: Solution, linear: LinearOutcome, from: number, m: number, quantity: LineQuantity): Extremes {
   const { pieces, structure } = solution;
-  const candidates: { x: number; value: number }[] = [];
+  const degree = degreeOf(quantity);
+  const count = pieces.first[m + 1]! - pieces.first[m]!;
+  if (values.length < 2 + count * (degree + 2)) {
+    places = new Float64Array(2 * (2 + count * (degree + 2)));
+    values = new Float64Array(places.length);
+  }
+  let [used, size] = [0, 0];
+  const add = (x: number, value: number): void => {
+    places[used] = x;
+    values[used++] = value;
+    if (Math.abs(value) > size) size = Math.abs(value);
+  };
   const outside = endValues(linear, m, quantity);
-  if (outside) candidates.push({ x: 0, value: outside[0] });
+  if (outside) add(0, outside[0]);
   for (let k = pieces.first[m]!; k < pieces.first[m + 1]!; k++) {
     const start = pieces.from[k]!;
     const length = pieces.to[k]! - start;
-    const polynomial = pieceOf(linear, k, quantity);
-    for (const s of [0, ...signChanges(derivative(polynomial), length), length]) {
-      candidates.push({ x: start + s, value: evaluate(polynomial, 0, degreeOf(quantity), s) });
+    const c = linear.coefficients;
+    const at = k * PIECE_WIDTH + offsetOf(quantity);
+    add(start, c[at]!);
+    const highest = effectiveDegree(c, at, degree);
+    if (highest === 2) {
+      const s = -c[at + 1]! / (2 * c[at + 2]!);
+      if (s > 0 && s < length) add(start + s, evaluate(c, at, 2, s));
+    } else if (highest > 2) {
+      const polynomial = c.subarray(at, at + degree + 1);
+      for (const s of signChanges(derivative(polynomial), length)) add(start + s, evaluate(c, at, degree, s));
     }
+    if (highest > 0) add(start + length, evaluate(c, at, highest, length));
   }
-  if (outside) candidates.push({ x: structure.lengths[m]!, value: outside[1] });
+  if (outside) add(structure.lengths[m]!, outside[1]);
   // Rounding must not move the place of a value that several points share.
-  const slack = 1e-11 * candidates.reduce((size, { value }) => Math.max(size, Math.abs(value)), 0);
-  const pick = (better: (a: number, b: number) => boolean): Extreme => {
-    const best = candidates.reduce((a, b) => (better(b.value, a.value) ? b : a));
-    return { ...best, from };
-  };
-  return { max: pick((a, b) => a > b + slack), min: pick((a, b) => a < b - slack) };
+  const slack = 1e-11 * size;
+  let [max, min] = [0, 0];
+  for (let i = 1; i < used; i++) {
+    if (values[i]! > values[max]! + slack) max = i;
+    if (values[i]! < values[min]! - slack) min = i;
+  }
+  return { max: { x: places[max]!, value: values[max]!, from }, min: { x: places[min]!, value: values[min]!, from } };
+}
+
+function effectiveDegree(c: Float64Array, at: number, degree: number): number {
+  let highest = degree;
+  while (highest > 0 && c[at + highest] === 0) highest--;
+  return highest;
 }

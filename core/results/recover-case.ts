@@ -1,9 +1,18 @@
 import { loadsOnNodes } from '../stiffness/assemble';
-import { bendingOf, type Bending } from '../stiffness/bending';
 import { condenseLoads, recoverEnds } from '../stiffness/condensation';
 import type { MemberLoads } from '../stiffness/equivalent-loads';
-import { MATRIX_WIDTH, type MemberMatrices } from '../stiffness/member-matrices';
-import { BOWS_V, BOWS_W, FREEDOMS, memberCount, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
+import type { MemberMatrices } from '../stiffness/member-matrices';
+import { addEndForces } from '../stiffness/member-stiffness';
+import {
+  BOWS_V,
+  BOWS_W,
+  FREEDOMS,
+  memberCount,
+  MEMBER_FREEDOMS,
+  nodeCount,
+  STIFFNESS_WIDTH,
+  type Structure,
+} from '../stiffness/structure';
 import { addToNodes, endMovements, toGlobalAxes } from '../stiffness/transformation';
 import type { Pieces } from './breakpoints';
 import { appliedResultant, equilibriumOf, reactionResultant } from './equilibrium';
@@ -14,53 +23,71 @@ import type { LinearOutcome } from './results';
 const N = MEMBER_FREEDOMS;
 const NO_LOADS = new Float64Array(N);
 
-/** The bending matrices of all members, which every case needs. */
-export const bendings = (s: Structure): Bending[] => Array.from({ length: memberCount(s) }, (_, m) => bendingOf(s, m));
-
 /** All results of case c from the movements of the nodes (6n, nodes' axes) and the loads of the members (as ends feel them). */
 export function recoverCase(
   s: Structure,
   matrices: MemberMatrices,
-  bends: readonly Bending[],
   c: number,
   movements: Float64Array,
   memberLoads: MemberLoads,
   cut: Pieces,
+  solutionResidual: number,
 ): LinearOutcome {
   const ends = new Float64Array(N * memberCount(s));
   const coefficients = new Float64Array(PIECE_WIDTH * cut.from.length);
   const onMembers = new Float64Array(movements.length);
   const own = new Float64Array(N);
   for (let m = 0; m < memberCount(s); m++) {
-    const condensed = matrices.condensed[m];
-    endMovements(s, m, matrices.transforms[m], movements, own);
+    const B = matrices.transforms[m];
+    endMovements(s, m, B, movements, own);
     const place = memberLoads.at[m]!;
-    const [loads, at] = place < 0 ? [NO_LOADS, 0] : [memberLoads.values, place];
-    // f = k·d − p with the condensed stiffness and loads: exact zeros where an end is free.
-    let [felt, feltAt] = [loads, at];
-    if (condensed && place >= 0) {
-      felt = loads.slice(at, at + N);
-      feltAt = 0;
-      condenseLoads(condensed, felt);
-    }
-    const k = MATRIX_WIDTH * m;
-    for (let i = 0; i < N; i++) {
-      let sum = -felt[feltAt + i]!;
-      for (let j = 0; j < N; j++) sum += matrices.local[k + i * N + j]! * own[j]!;
-      ends[N * m + i] = sum;
-    }
-    addToNodes(s, m, matrices.transforms[m], ends, N * m, onMembers);
-    if (condensed) recoverEnds(condensed, own, loads, at);
+    endForces(s, matrices, m, own, memberLoads, ends);
+    addToNodes(s, m, B, ends, N * m, onMembers);
+    const condensed = matrices.condensed[m];
+    if (condensed) recoverEnds(condensed, own, place < 0 ? NO_LOADS : memberLoads.values, Math.max(place, 0));
     // A member without a bow of its own is straight between its ends.
-    if (!(s.bows[m]! & BOWS_V)) own[5] = (own[7]! - own[1]!) / s.lengths[m]!;
-    if (!(s.bows[m]! & BOWS_W)) own[4] = (own[2]! - own[8]!) / s.lengths[m]!;
-    recoverMember(s, m, c, cut, bends[m]!, ends, N * m, own, coefficients);
+    const bows = s.bows[m]!;
+    if (!(bows & BOWS_V)) own[5] = (own[7]! - own[1]!) / s.lengths[m]!;
+    if (!(bows & BOWS_W)) own[4] = (own[2]! - own[8]!) / s.lengths[m]!;
+    recoverMember(s, m, place < 0 ? -1 : c, cut, matrices.bends[m]!, ends, N * m, own, coefficients);
   }
   const reactions = reactionsOf(s, c, movements, onMembers);
-  const equilibrium = equilibriumOf(appliedResultant(s, c), reactionResultant(s, reactions), [reactions, ends]);
+  const equilibrium = {
+    ...equilibriumOf(appliedResultant(s, c), reactionResultant(s, reactions), [reactions, ends]),
+    solutionResidual,
+    jointResidual: jointResidual(s, c, movements, onMembers, ends),
+  };
   const displacements = movements.slice();
   toGlobalAxes(s, displacements);
   return { displacements, reactions, ends, coefficients, equilibrium };
+}
+
+/** f = k·d − p with the condensed stiffness and loads, written to `ends`: exact zeros where an end is free. */
+function endForces(
+  s: Structure,
+  matrices: MemberMatrices,
+  m: number,
+  own: Float64Array,
+  loads: MemberLoads,
+  ends: Float64Array,
+): void {
+  const at = loads.at[m]!;
+  const o = N * m;
+  if (at >= 0) for (let i = 0; i < N; i++) ends[o + i] = loads.values[at + i]!;
+  const condensed = matrices.condensed[m];
+  if (condensed && at >= 0) condenseLoads(condensed, ends, o);
+  if (at >= 0) for (let i = 0; i < N; i++) ends[o + i] = -ends[o + i]!;
+  const k = matrices.local[m];
+  if (!k) {
+    const q = STIFFNESS_WIDTH * m;
+    addEndForces(ends, o, own, s.stiffnesses[q]!, s.stiffnesses[q + 1]!, matrices.bends[m]!, s.lengths[m]!);
+    return;
+  }
+  for (let i = 0; i < N; i++) {
+    let sum = 0;
+    for (let j = 0; j < N; j++) sum += k[i * N + j]! * own[j]!;
+    ends[o + i]! += sum;
+  }
 }
 
 /**
@@ -78,4 +105,24 @@ function reactionsOf(s: Structure, c: number, movements: Float64Array, onMembers
   }
   toGlobalAxes(s, reactions);
   return reactions;
+}
+
+/**
+ * Balance of every joint: what members and springs take less what is loaded there, over all freedoms that are not fixed, beside the
+ * largest force on any member's end.
+ */
+function jointResidual(s: Structure, c: number, movements: Float64Array, onMembers: Float64Array, ends: Float64Array): number {
+  const loads = loadsOnNodes(s, c);
+  const count = loads.length;
+  let worst = 0;
+  let size = 0;
+  for (let f = 0; f < count; f++) {
+    const restraint = s.restraints[f]!;
+    size = Math.max(size, Math.abs(loads[f]!));
+    if (restraint === Infinity || !s.active.includes(f % FREEDOMS)) continue;
+    const spring = restraint > 0 ? restraint * (s.settlements[c * count + f]! - movements[f]!) : 0;
+    worst = Math.max(worst, Math.abs(onMembers[f]! - loads[f]! - spring));
+  }
+  for (let i = 0; i < ends.length; i++) size = Math.max(size, Math.abs(ends[i]!));
+  return size === 0 ? 0 : worst / size;
 }

@@ -1,5 +1,14 @@
 import type { Bending } from '../stiffness/bending';
-import { BOWS_V, BOWS_W, LINE_WIDTH, POINT_WIDTH, STIFFNESS_WIDTH, STRAIN_WIDTH, type Structure } from '../stiffness/structure';
+import {
+  BOWS_V,
+  BOWS_W,
+  isPlane,
+  LINE_WIDTH,
+  POINT_WIDTH,
+  STIFFNESS_WIDTH,
+  STRAIN_WIDTH,
+  type Structure,
+} from '../stiffness/structure';
 import { COINCIDENT, type Pieces } from './breakpoints';
 import { offsetOf, PIECE_WIDTH } from './quantities';
 
@@ -18,7 +27,7 @@ const [OVY, OVZ, OT, OMY, OMZ, OU, OV, OW] = (['Vy', 'Vz', 'T', 'My', 'Mz', 'u',
 const q = new Float64Array(6);
 
 /**
- * The diagrams of member m in case c as polynomials of s = x − from over each piece, written into `out` (PIECE_WIDTH numbers a
+ * The diagrams of member m in case c (-1 for a case that does not load it) as polynomials of s = x − from over each piece, written into `out` (PIECE_WIDTH numbers a
  * piece, in the order of `lineQuantities`). `ends`: forces that the nodes exert on the member, local (12, at `at`); `start`: the
  * movement of the member's own start (6). N′ = −qx, V′ = q, M′ = V; curvatures κ = EI⁻¹·M (2 × 2) plus what is imposed; the slopes
  * rz and −ry grow by κ, v′ and w′ are the slopes less the shear angles, u′ = N/EA + ε.
@@ -36,12 +45,27 @@ export function recoverMember(
 ): void {
   const o = STIFFNESS_WIDTH * m;
   const EA = s.stiffnesses[o]!;
-  const [shearV, shearW] = [1 / s.stiffnesses[o + 5]!, 1 / s.stiffnesses[o + 6]!];
+  const shearV = 1 / s.stiffnesses[o + 5]!;
+  const shearW = 1 / s.stiffnesses[o + 6]!;
   const L = s.lengths[m]!;
-  const [flexV, flexVW, flexW] = flexibility(bend, s.bows[m]!);
-  let [N, Vy, Vz, T, My, Mz] = [-ends[at]!, ends[at + 1]!, ends[at + 2]!, -ends[at + 3]!, ends[at + 4]!, -ends[at + 5]!];
-  let [u, v, w, slopeV, slopeW] = [start[0]!, start[1]!, start[2]!, start[5]!, -start[4]!];
-  let [strain, kappaV, kappaW] = [0, 0, 0];
+  const flexV = bend.flexibility[0];
+  const flexVW = bend.flexibility[1];
+  const flexW = bend.flexibility[2];
+  const plane = isPlane(s);
+  let N = -ends[at]!;
+  let Vy = ends[at + 1]!;
+  let Vz = ends[at + 2]!;
+  let T = -ends[at + 3]!;
+  let My = ends[at + 4]!;
+  let Mz = -ends[at + 5]!;
+  let u = start[0]!;
+  let v = start[1]!;
+  let w = start[2]!;
+  let slopeV = start[5]!;
+  let slopeW = -start[4]!;
+  let strain = 0;
+  let kappaV = 0;
+  let kappaW = 0;
   const { strains, pointLoads } = s;
   for (let i = strains.first[m]!; i < strains.first[m + 1]!; i++) {
     if (strains.cases[i] !== c) continue;
@@ -54,11 +78,10 @@ export function recoverMember(
     const a = cut.from[k]!;
     const h = cut.to[k]! - a;
     for (let i = pointLoads.first[m]!; i < pointLoads.first[m + 1]!; i++) {
-      if (pointLoads.cases[i] !== c) continue;
       const p = POINT_WIDTH * i;
       const f = pointLoads.values;
       // A load at the far end acts beyond the last piece; it shows in the end forces only.
-      if (Math.abs(f[p]! - a) > COINCIDENT * L) continue;
+      if (pointLoads.cases[i] !== c || Math.abs(f[p]! - a) > COINCIDENT * L) continue;
       N -= f[p + 1]!;
       Vy += f[p + 2]!;
       Vz += f[p + 3]!;
@@ -67,8 +90,12 @@ export function recoverMember(
       My += f[p + 5]!;
       Mz -= f[p + 6]!;
     }
-    intensities(s, m, c, a, a + h);
-    const [qx, dx, qy, dy, qz, dz] = q as unknown as [number, number, number, number, number, number];
+    if (c >= 0) intensities(s, m, c, a, a + h);
+    else q.fill(0);
+    const qx = q[0]!;
+    const dx = q[1]!;
+    const qy = q[2]!;
+    const dy = q[3]!;
     const P = k * PIECE_WIDTH;
     out[P] = N;
     out[P + 1] = -qx;
@@ -76,38 +103,35 @@ export function recoverMember(
     out[P + OVY] = Vy;
     out[P + OVY + 1] = qy;
     out[P + OVY + 2] = dy / 2;
-    out[P + OVZ] = Vz;
-    out[P + OVZ + 1] = qz;
-    out[P + OVZ + 2] = dz / 2;
-    out[P + OT] = T;
-    cubic(out, P + OMY, My, Vz, qz, dz);
     cubic(out, P + OMZ, Mz, Vy, qy, dy);
     out[P + OU] = u;
     out[P + OU + 1] = N / EA + strain;
     out[P + OU + 2] = -qx / (2 * EA);
     out[P + OU + 3] = -dx / (6 * EA);
+    if (!plane) {
+      const qz = q[4]!;
+      const dz = q[5]!;
+      out[P + OVZ] = Vz;
+      out[P + OVZ + 1] = qz;
+      out[P + OVZ + 2] = dz / 2;
+      out[P + OT] = T;
+      cubic(out, P + OMY, My, Vz, qz, dz);
+      quintic(out, P + OW, w, slopeW, kappaW, P + OMY, flexW, P + OMZ, flexVW, Vz, qz, dz, shearW);
+      const areaY = area(out, P + OMY, h);
+      w = valueAtEnd(out, P + OW, h);
+      slopeW += h * kappaW + flexW * areaY + flexVW * area(out, P + OMZ, h);
+      My += h * (Vz + h * (qz / 2 + (h * dz) / 6));
+      Vz += h * (qz + (h * dz) / 2);
+    }
     quintic(out, P + OV, v, slopeV, kappaV, P + OMZ, flexV, P + OMY, flexVW, Vy, qy, dy, shearV);
-    quintic(out, P + OW, w, slopeW, kappaW, P + OMY, flexW, P + OMZ, flexVW, Vz, qz, dz, shearW);
     // Carry to the end of the piece.
     u += h * (out[P + OU + 1]! + h * (out[P + OU + 2]! + h * out[P + OU + 3]!));
     v = valueAtEnd(out, P + OV, h);
-    w = valueAtEnd(out, P + OW, h);
-    const [areaY, areaZ] = [area(out, P + OMY, h), area(out, P + OMZ, h)];
-    slopeV += h * kappaV + flexV * areaZ + flexVW * areaY;
-    slopeW += h * kappaW + flexW * areaY + flexVW * areaZ;
-    My += h * (Vz + h * (qz / 2 + (h * dz) / 6));
+    slopeV += h * kappaV + flexV * area(out, P + OMZ, h) + flexVW * area(out, P + OMY, h);
     Mz += h * (Vy + h * (qy / 2 + (h * dy) / 6));
     Vy += h * (qy + (h * dy) / 2);
-    Vz += h * (qz + (h * dz) / 2);
     N -= h * (qx + (h * dx) / 2);
   }
-}
-
-/** EI⁻¹ as [vv, vw, ww]; zero where the bow is not known. */
-function flexibility({ EI }: Bending, bows: number): readonly [number, number, number] {
-  if (EI[1] === 0) return [bows & BOWS_V ? 1 / EI[0] : 0, 0, bows & BOWS_W ? 1 / EI[2] : 0];
-  const determinant = EI[0] * EI[2] - EI[1] * EI[1];
-  return [EI[2] / determinant, -EI[1] / determinant, EI[0] / determinant];
 }
 
 /** M = M0 + V s + q s²/2 + q′ s³/6 */
@@ -134,13 +158,12 @@ function quintic(
   dq: number,
   shear: number,
 ): void {
-  const kappa = (i: number): number => flex * out[moment + i]! + cross * out[other + i]!;
   out[at] = value;
   out[at + 1] = slope - V * shear;
-  out[at + 2] = (imposed + kappa(0) - q0 * shear) / 2;
-  out[at + 3] = (kappa(1) - dq * shear) / 6;
-  out[at + 4] = kappa(2) / 12;
-  out[at + 5] = kappa(3) / 20;
+  out[at + 2] = (imposed + flex * out[moment]! + cross * out[other]! - q0 * shear) / 2;
+  out[at + 3] = (flex * out[moment + 1]! + cross * out[other + 1]! - dq * shear) / 6;
+  out[at + 4] = (flex * out[moment + 2]! + cross * out[other + 2]!) / 12;
+  out[at + 5] = (flex * out[moment + 3]! + cross * out[other + 3]!) / 20;
 }
 
 const valueAtEnd = (c: Float64Array, at: number, h: number): number =>
@@ -158,7 +181,8 @@ function intensities({ lineLoads, lengths }: Structure, m: number, c: number, a:
   for (let i = lineLoads.first[m]!; i < lineLoads.first[m + 1]!; i++) {
     if (lineLoads.cases[i] !== c) continue;
     const o = LINE_WIDTH * i;
-    const [from, to] = [values[o]!, values[o + 1]!];
+    const from = values[o]!;
+    const to = values[o + 1]!;
     if (to - from <= slack || from > a + slack || to < b - slack) continue;
     for (let k = 0; k < 3; k++) {
       const slope = (values[o + 2 * k + 3]! - values[o + 2 * k + 2]!) / (to - from);

@@ -12,6 +12,10 @@ export interface Equilibrium {
   readonly reactions: Resultant;
   /** The largest component of applied + reactions, over the largest applied component (over the largest reaction where nothing is applied). */
   readonly residual: number;
+  /** The largest part of f − K·u beside the largest part of f; of a sum, the worst of its cases. */
+  readonly solutionResidual: number;
+  /** The largest unbalanced force or couple at a joint, beside the largest force on a member's end. */
+  readonly jointResidual: number;
 }
 
 /** Results of one case or sum. All in SI. */

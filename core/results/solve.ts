@@ -50,23 +50,22 @@ export function solveKeeping(
 
 function solveSystem(model: Model, system: System, said: readonly Notice[], progress?: Progress): Results {
   const { structure, matrices, numbering, stiffness, factor } = system;
-  const onMembers = memberLoads(structure);
+  const onMembers = memberLoads(structure, matrices.bends);
   const loads = onMembers.map((members, c) => nodalLoads(structure, matrices, c, members));
   const found = judge(system, loads, onMembers);
   if (found.some(({ mechanism }) => !mechanism.harmless)) return unstable(model, said, found);
 
   const imposed = loads.map((_, c) => imposedMovements(structure, c));
   const sides = loads.map((load, c) => rightHandSide(structure, matrices, numbering, load, imposed[c]!));
-  const solutions = solveRefined(stiffness, factor, sides);
+  const { solutions, residuals } = solveRefined(stiffness, factor, sides);
   const cut = pieces(structure);
   const solved = solutions.map((x, c): LinearOutcome => {
     progress?.('cases', c / solutions.length);
     const movements = imposed[c]!;
-    numbering.unknowns.forEach((unknown, f) => {
-      if (unknown >= 0) movements[f] = x[unknown]!;
-    });
+    const { unknowns } = numbering;
+    for (let f = 0; f < unknowns.length; f++) if (unknowns[f]! >= 0) movements[f] = x[unknowns[f]!]!;
     rest(movements, system);
-    return recoverCase(structure, matrices, system.bends, c, movements, onMembers[c]!, cut);
+    return recoverCase(structure, matrices, c, movements, onMembers[c]!, cut, residuals[c]!);
   });
   const mechanisms = found.map(({ mechanism }) => mechanism);
   const doubtful = doubtfulCases(structure, solved);
@@ -106,7 +105,7 @@ function harmfulMechanisms(model: Model): number {
   if (readinessFaults(model).length > 0) return Infinity;
   const structure = compile(model);
   const system = buildSystem(structure, sharedKernels());
-  const onMembers = memberLoads(structure);
+  const onMembers = memberLoads(structure, system.matrices.bends);
   const loads = onMembers.map((members, c) => nodalLoads(structure, system.matrices, c, members));
   return judge(system, loads, onMembers).filter(({ mechanism }: { mechanism: Mechanism }) => !mechanism.harmless).length;
 }

@@ -7,7 +7,9 @@ export function sumOutcomes(solved: readonly LinearOutcome[], factors: Float64Ar
     const sum = new Float64Array(length);
     solved.forEach((outcome, c) => {
       const factor = factors[c]!;
-      if (factor !== 0) pick(outcome).forEach((value, i) => (sum[i]! += factor * value));
+      if (factor === 0) return;
+      const part = pick(outcome);
+      for (let i = 0; i < length; i++) sum[i]! += factor * part[i]!;
     });
     return sum;
   };
@@ -17,10 +19,16 @@ export function sumOutcomes(solved: readonly LinearOutcome[], factors: Float64Ar
   const ends = add((outcome) => outcome.ends, first.ends.length);
   const coefficients = add((outcome) => outcome.coefficients, first.coefficients.length);
   const resultant = (pick: (outcome: LinearOutcome) => Resultant): Resultant => Array.from(add(pick, 6)) as unknown as Resultant;
-  const equilibrium = equilibriumOf(
-    resultant((outcome) => outcome.equilibrium.applied),
-    resultant((outcome) => outcome.equilibrium.reactions),
-    [reactions, ends],
-  );
+  const worst = (pick: (outcome: LinearOutcome) => number): number =>
+    solved.reduce((max, outcome, c) => (factors[c] === 0 ? max : Math.max(max, pick(outcome))), 0);
+  const equilibrium = {
+    ...equilibriumOf(
+      resultant((outcome) => outcome.equilibrium.applied),
+      resultant((outcome) => outcome.equilibrium.reactions),
+      [reactions, ends],
+    ),
+    solutionResidual: worst((outcome) => outcome.equilibrium.solutionResidual),
+    jointResidual: worst((outcome) => outcome.equilibrium.jointResidual),
+  };
   return { displacements, reactions, ends, coefficients, equilibrium };
 }

@@ -5,8 +5,6 @@ import type { SparseSymmetric } from '../linear-algebra/sparse-symmetric';
 import { looseNodes, type LooseNodes } from '../stability/loose-nodes';
 import { membersAt } from '../stability/mechanism';
 import { assembleStiffness } from '../stiffness/assemble';
-import type { Bending } from '../stiffness/bending';
-import { bendingOf } from '../stiffness/bending';
 import { MATRIX_WIDTH, memberMatrices, type MemberMatrices } from '../stiffness/member-matrices';
 import { numberFreedoms, type Numbering } from '../stiffness/numbering';
 import { FREEDOMS, memberCount, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
@@ -15,7 +13,6 @@ import { FREEDOMS, memberCount, MEMBER_FREEDOMS, nodeCount, type Structure } fro
 export interface System {
   readonly structure: Structure;
   readonly matrices: MemberMatrices;
-  readonly bends: readonly Bending[];
   /** Members at each node. */
   readonly members: readonly (readonly number[])[];
   readonly loose: LooseNodes;
@@ -50,7 +47,6 @@ export function buildSystem(structure: Structure, kernels: Kernels, former?: Sys
   return {
     structure,
     matrices,
-    bends: Array.from({ length: memberCount(structure) }, (_, m) => bendingOf(structure, m)),
     members: membersAt(structure),
     loose,
     numbering,

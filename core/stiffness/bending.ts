@@ -1,4 +1,4 @@
-import { STIFFNESS_WIDTH, type Structure } from './structure';
+import { BOWS_V, BOWS_W, STIFFNESS_WIDTH, type Structure } from './structure';
 
 /**
  * Bending of a member in both planes at once, as 2 × 2 matrices over (v, w): they are diagonal unless the section has Iyz.
@@ -10,6 +10,8 @@ export interface Bending {
   readonly Q: readonly [vv: number, vw: number, ww: number];
   /** By rows; not symmetric in general. */
   readonly D: readonly [vv: number, vw: number, wv: number, ww: number];
+  /** EI⁻¹, with zeros in a plane where the member's own bow is not known. */
+  readonly flexibility: readonly [vv: number, vw: number, ww: number];
 }
 
 /** Shear parameter Φ = 12 EI / (GA·L²) of a Timoshenko member; 0 for Euler–Bernoulli. */
@@ -19,18 +21,27 @@ export const shearParameter = (EI: number, GA: number, L: number): number => (GA
 export function bendingOf(s: Structure, m: number): Bending {
   const o = STIFFNESS_WIDTH * m;
   const k = s.stiffnesses;
-  return bending(k[o + 2]!, k[o + 3]!, k[o + 4]!, k[o + 5]!, k[o + 6]!, s.lengths[m]!);
+  return bending(k[o + 2]!, k[o + 3]!, k[o + 4]!, k[o + 5]!, k[o + 6]!, s.lengths[m]!, s.bows[m]);
 }
 
-export function bending(EIz: number, EIy: number, EIyz: number, GAy: number, GAz: number, L: number): Bending {
+export function bending(
+  EIz: number,
+  EIy: number,
+  EIyz: number,
+  GAy: number,
+  GAz: number,
+  L: number,
+  bows = BOWS_V | BOWS_W,
+): Bending {
   const EI = [EIz, EIyz, EIy] as const;
   if (EIyz === 0) {
     const [v, w] = [1 / (1 + shearParameter(EIz, GAy, L)), 1 / (1 + shearParameter(EIy, GAz, L))];
-    return { EI, Q: [EIz * v, 0, EIy * w], D: [v, 0, 0, w] };
+    const flexibility = [bows & BOWS_V ? 1 / EIz : 0, 0, bows & BOWS_W ? 1 / EIy : 0] as const;
+    return { EI, Q: [EIz * v, 0, EIy * w], D: [v, 0, 0, w], flexibility };
   }
-  if (GAy === Infinity && GAz === Infinity) return { EI, Q: EI, D: [1, 0, 0, 1] };
   const determinant = EIz * EIy - EIyz * EIyz;
   const inverse = [EIy / determinant, -EIyz / determinant, EIz / determinant] as const;
+  if (GAy === Infinity && GAz === Infinity) return { EI, Q: EI, D: [1, 0, 0, 1], flexibility: inverse };
   const [a, b, d] = [inverse[0] + 12 / (L * L * GAy), inverse[1], inverse[2] + 12 / (L * L * GAz)];
   const size = a * d - b * b;
   const Q = [d / size, -b / size, a / size] as const;
@@ -43,5 +54,6 @@ export function bending(EIz: number, EIy: number, EIyz: number, GAy: number, GAz
       inverse[1] * Q[0] + inverse[2] * Q[1],
       inverse[1] * Q[1] + inverse[2] * Q[2],
     ],
+    flexibility: inverse,
   };
 }

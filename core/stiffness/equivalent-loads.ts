@@ -7,18 +7,12 @@ import {
   POINT_WIDTH,
   STIFFNESS_WIDTH,
   STRAIN_WIDTH,
-  type MemberLoadTable,
   type Structure,
 } from './structure';
 
 /** Gauss–Legendre points on [0, 1]: three are exact for the quartic that a linear load makes with a cubic shape. */
 const POINTS = [(1 - Math.sqrt(3 / 5)) / 2, 1 / 2, (1 + Math.sqrt(3 / 5)) / 2];
 const WEIGHTS = [5 / 18, 8 / 18, 5 / 18];
-
-/** Calls `use` with the offset into `values` of each load of member `m` in case `c`. */
-export function eachLoad(table: MemberLoadTable, m: number, c: number, use: (offset: number) => void): void {
-  for (let i = table.first[m]!; i < table.first[m + 1]!; i++) if (table.cases[i] === c) use(i * table.width);
-}
 
 /**
  * Adds to p (12 numbers at `at`) the end forces that do the same work on every movement of the ends as forces and couples at
@@ -44,8 +38,10 @@ function addForce(
   p[at + 3]! += (1 - t) * mx;
   p[at + 9]! += t * mx;
   // A couple about y works on −w′.
-  const [bendV, bendW] = [D[0] * fy + D[2] * fz, D[1] * fy + D[3] * fz];
-  const [turnV, turnW] = [D[0] * mz - D[2] * my, D[1] * mz - D[3] * my];
+  const bendV = D[0] * fy + D[2] * fz;
+  const bendW = D[1] * fy + D[3] * fz;
+  const turnV = D[0] * mz - D[2] * my;
+  const turnW = D[1] * mz - D[3] * my;
   addPlane(p, at + 1, at + 5, 1, t, L, bendV, fy - bendV, turnV, mz - turnV);
   if (fz !== 0 || my !== 0 || bendW !== 0 || turnW !== 0)
     addPlane(p, at + 2, at + 4, -1, t, L, bendW, fz - bendW, turnW, -my - turnW);
@@ -88,7 +84,9 @@ export function addEquivalentLoads(s: Structure, m: number, c: number, bend: Ben
     for (let g = 0; g < 3; g++) {
       const t = POINTS[g]!;
       const w = WEIGHTS[g]! * (b - a);
-      const [qx, qy, qz] = [mix(v[o + 2]!, v[o + 3]!, t), mix(v[o + 4]!, v[o + 5]!, t), mix(v[o + 6]!, v[o + 7]!, t)];
+      const qx = mix(v[o + 2]!, v[o + 3]!, t);
+      const qy = mix(v[o + 4]!, v[o + 5]!, t);
+      const qz = mix(v[o + 6]!, v[o + 7]!, t);
       addForce(p, at, L, bend, mix(a, b, t), w * qx, w * qy, w * qz, 0, 0, 0);
     }
   }
@@ -133,7 +131,7 @@ export interface MemberLoads {
 }
 
 /** The equivalent loads of every member in every case, found in one pass over the load tables. */
-export function memberLoads(s: Structure): MemberLoads[] {
+export function memberLoads(s: Structure, bends: readonly Bending[]): MemberLoads[] {
   const count = memberCount(s);
   const cases = caseCount(s);
   const at = Array.from({ length: cases }, () => new Int32Array(count).fill(-1));
@@ -145,13 +143,7 @@ export function memberLoads(s: Structure): MemberLoads[] {
         if (at[c]![m] === -1) at[c]![m] = MEMBER_FREEDOMS * used[c]!++;
       }
   const loads = at.map((places, c) => ({ at: places, values: new Float64Array(MEMBER_FREEDOMS * used[c]!) }));
-  for (let m = 0; m < count; m++) {
-    let bend: Bending | undefined;
-    for (let c = 0; c < cases; c++) {
-      if (at[c]![m] === -1) continue;
-      bend ??= bendingOf(s, m);
-      addEquivalentLoads(s, m, c, bend, loads[c]!.values, at[c]![m]!);
-    }
-  }
+  for (let c = 0; c < cases; c++)
+    for (let m = 0; m < count; m++) if (at[c]![m] !== -1) addEquivalentLoads(s, m, c, bends[m]!, loads[c]!.values, at[c]![m]!);
   return loads;
 }

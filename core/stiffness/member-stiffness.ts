@@ -55,3 +55,54 @@ function spring(k: Float64Array, o: number, freedom: number, stiffness: number):
   k[o + freedom * N + freedom] = k[o + far * N + far] = stiffness;
   k[o + freedom * N + far] = k[o + far * N + freedom] = -stiffness;
 }
+
+/**
+ * Adds k·d to f (12 numbers at `at`) without forming k: forces at the ends of an unreleased member from the movements d of its ends.
+ * The chord's own rotation is taken out first, which keeps digits that a rigid movement of the member would cost.
+ */
+export function addEndForces(
+  f: Float64Array,
+  at: number,
+  d: Float64Array,
+  EA: number,
+  GJ: number,
+  { EI, Q }: Bending,
+  L: number,
+): void {
+  const axial = (EA / L) * (d[6]! - d[0]!);
+  const torque = (GJ / L) * (d[9]! - d[3]!);
+  const chordV = (d[7]! - d[1]!) / L;
+  const startV = d[5]! - chordV;
+  const endV = d[11]! - chordV;
+  let nearV = ((EI[0] + 3 * Q[0]) * startV + (3 * Q[0] - EI[0]) * endV) / L;
+  let farV = ((3 * Q[0] - EI[0]) * startV + (EI[0] + 3 * Q[0]) * endV) / L;
+  if (EI[2] !== 0) {
+    const chordW = (d[8]! - d[2]!) / L;
+    const startW = -d[4]! - chordW;
+    const endW = -d[10]! - chordW;
+    let nearW = ((EI[2] + 3 * Q[2]) * startW + (3 * Q[2] - EI[2]) * endW) / L;
+    let farW = ((3 * Q[2] - EI[2]) * startW + (EI[2] + 3 * Q[2]) * endW) / L;
+    if (EI[1] !== 0) {
+      const near = (EI[1] + 3 * Q[1]) / L;
+      const far = (3 * Q[1] - EI[1]) / L;
+      nearV += near * startW + far * endW;
+      farV += far * startW + near * endW;
+      nearW += near * startV + far * endV;
+      farW += far * startV + near * endV;
+    }
+    const shearW = (nearW + farW) / L;
+    f[at + 2]! += shearW;
+    f[at + 8]! -= shearW;
+    f[at + 4]! -= nearW;
+    f[at + 10]! -= farW;
+  }
+  const shearV = (nearV + farV) / L;
+  f[at]! -= axial;
+  f[at + 6]! += axial;
+  f[at + 1]! += shearV;
+  f[at + 7]! -= shearV;
+  f[at + 3]! -= torque;
+  f[at + 9]! += torque;
+  f[at + 5]! += nearV;
+  f[at + 11]! += farV;
+}

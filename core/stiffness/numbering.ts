@@ -36,7 +36,7 @@ export function numberFreedoms(s: Structure, absent: Uint8Array, former?: Number
     sameNumbers(former.graph.neighbours, graph.neighbours)
   )
     return former;
-  const analysis = analyse(graph, weights);
+  const analysis = analyse(graph, weights, s.coordinates);
   const unknowns = new Int32Array(FREEDOMS * n).fill(-1);
   for (let i = 0; i < n; i++) {
     let next = analysis.firstUnknown[i]!;

@@ -25,7 +25,7 @@ export function reducedSystem(model: Model): ReducedSystem {
   numbering.unknowns.forEach((unknown, f) => {
     if (unknown >= 0) freedoms[unknown] = `${structure.names.nodes[Math.floor(f / FREEDOMS)]} ${names[f % FREEDOMS]}`;
   });
-  const onMembers = memberLoads(structure);
+  const onMembers = memberLoads(structure, matrices.bends);
   return {
     matrix: assembleStiffness(structure, matrices, numbering, []),
     freedoms,

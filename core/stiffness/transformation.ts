@@ -51,7 +51,7 @@ function timesTransposed(A: Float64Array, C: Float64Array): Float64Array {
 }
 
 /**
- * Bᵀ·k·B of member m: k is 12 × 12 by rows at `o`, as is the result. Only what is not zero is carried, which is little in a
+ * Bᵀ·k·B of member m: k is 12 × 12 by rows, the result too, at `o`. Only what is not zero is carried, which is little in a
  * member without releases.
  */
 export function toNodes(
@@ -68,10 +68,11 @@ export function toNodes(
   result.fill(0, o, o + N * N);
   for (let I = 0; I < 4; I++)
     for (let J = I; J < 4; J++) {
-      const block = o + 3 * I * N + 3 * J;
+      const from = 3 * I * N + 3 * J;
+      const block = o + from;
       for (let a = 0; a < 3; a++)
         for (let b = 0; b < 3; b++) {
-          const kab = k[block + a * N + b]!;
+          const kab = k[from + a * N + b]!;
           if (kab === 0) continue;
           for (let i = 0; i < 3; i++) {
             const part = kab * R[r + 3 * a + i]!;
@@ -91,7 +92,7 @@ function throughEnds(B: Float64Array, k: Float64Array, result: Float64Array, o: 
   result.fill(0, o, o + N * N);
   for (let i = 0; i < N; i++)
     for (let l = 0; l < N; l++) {
-      const kil = k[o + i * N + l]!;
+      const kil = k[i * N + l]!;
       if (kil === 0) continue;
       const end = l < 6 ? 0 : 6;
       for (let j = 0; j < 6; j++) kB[i * N + end + j]! += kil * B[6 * l + j]!;
@@ -122,16 +123,31 @@ export function endMovements(s: Structure, m: number, B: Float64Array | undefine
         for (let j = 0; j < 6; j++) sum += B[6 * (e + i) + j]! * nodes[f + j]!;
         d[e + i] = sum;
       }
-      continue;
-    }
-    for (let half = 0; half < 6; half += 3) {
-      const [x, y, z] = [nodes[f + half]!, nodes[f + half + 1]!, nodes[f + half + 2]!];
-      for (let i = 0; i < 3; i++) {
-        const r = 9 * m + 3 * i;
-        d[e + half + i] = s.axes[r]! * x + s.axes[r + 1]! * y + s.axes[r + 2]! * z;
-      }
+    } else {
+      toLocal(s.axes, 9 * m, nodes, f, d, e);
+      toLocal(s.axes, 9 * m, nodes, f + 3, d, e + 3);
     }
   }
+}
+
+/** Three components in the axes whose rows lie at r. */
+function toLocal(axes: Float64Array, r: number, from: Float64Array, f: number, to: Float64Array, t: number): void {
+  const x = from[f]!;
+  const y = from[f + 1]!;
+  const z = from[f + 2]!;
+  to[t] = axes[r]! * x + axes[r + 1]! * y + axes[r + 2]! * z;
+  to[t + 1] = axes[r + 3]! * x + axes[r + 4]! * y + axes[r + 5]! * z;
+  to[t + 2] = axes[r + 6]! * x + axes[r + 7]! * y + axes[r + 8]! * z;
+}
+
+/** Adds three local components to global ones. */
+function addGlobal(axes: Float64Array, r: number, from: Float64Array, f: number, to: Float64Array, t: number): void {
+  const x = from[f]!;
+  const y = from[f + 1]!;
+  const z = from[f + 2]!;
+  to[t]! += axes[r]! * x + axes[r + 3]! * y + axes[r + 6]! * z;
+  to[t + 1]! += axes[r + 1]! * x + axes[r + 4]! * y + axes[r + 7]! * z;
+  to[t + 2]! += axes[r + 2]! * x + axes[r + 5]! * y + axes[r + 8]! * z;
 }
 
 /** Adds Bᵀ·f to forces on the nodes (6n, nodes' axes): f are 12 local forces at the member's ends, at `at`. */
@@ -151,17 +167,10 @@ export function addToNodes(
         const part = f[at + e + i]!;
         if (part !== 0) for (let j = 0; j < 6; j++) nodes[n + j]! += B[6 * (e + i) + j]! * part;
       }
-      continue;
+    } else {
+      addGlobal(s.axes, 9 * m, f, at + e, nodes, n);
+      addGlobal(s.axes, 9 * m, f, at + e + 3, nodes, n + 3);
     }
-    for (let half = 0; half < 6; half += 3)
-      for (let i = 0; i < 3; i++) {
-        const part = f[at + e + half + i]!;
-        if (part === 0) continue;
-        const r = 9 * m + 3 * i;
-        nodes[n + half]! += s.axes[r]! * part;
-        nodes[n + half + 1]! += s.axes[r + 1]! * part;
-        nodes[n + half + 2]! += s.axes[r + 2]! * part;
-      }
   }
 }
 

@@ -11,23 +11,34 @@ const MANY = 20;
  */
 export function unjoinedNodes(model: Model): Notice[] {
   const nodes = [...model.nodes].sort((a, b) => a.x - b.x);
-  const byId = new Map(model.nodes.map((node) => [node.id, node]));
+  const place = new Map(nodes.map((node, i) => [node.id, i]));
+  const [X, Y, Z] = [0, 1, 2].map((k) => Float64Array.from(nodes, ({ x, y, z = 0 }) => [x, y, z][k]!)) as [
+    Float64Array,
+    Float64Array,
+    Float64Array,
+  ];
   const found: { node: string; member: string }[] = [];
   for (const member of model.members) {
-    const [start, end] = [byId.get(member.start), byId.get(member.end)];
-    if (!start || !end || member.offset) continue;
-    const [dx, dy, dz] = [end.x - start.x, end.y - start.y, (end.z ?? 0) - (start.z ?? 0)];
+    const p = place.get(member.start);
+    const q = place.get(member.end);
+    if (p === undefined || q === undefined || member.offset) continue;
+    const x = X[p]!;
+    const y = Y[p]!;
+    const z = Z[p]!;
+    const dx = X[q]! - x;
+    const dy = Y[q]! - y;
+    const dz = Z[q]! - z;
     const length = Math.hypot(dx, dy, dz);
     const slack = ON_THE_LINE * length;
-    const last = Math.max(start.x, end.x) + slack;
-    for (let i = firstFrom(nodes, Math.min(start.x, end.x) - slack); i < nodes.length && nodes[i]!.x <= last; i++) {
-      const node = nodes[i]!;
-      if (node.id === member.start || node.id === member.end) continue;
-      const [u, v, w] = [node.x - start.x, node.y - start.y, (node.z ?? 0) - (start.z ?? 0)];
-      if (Math.abs(v) > length || Math.abs(w) > length) continue;
+    const [low, high] = [Math.min(y, y + dy) - slack, Math.max(y, y + dy) + slack];
+    const [near, far] = [Math.min(z, z + dz) - slack, Math.max(z, z + dz) + slack];
+    const last = Math.max(x, x + dx) + slack;
+    for (let i = firstFrom(X, Math.min(x, x + dx) - slack); i < nodes.length && X[i]! <= last; i++) {
+      if (Y[i]! < low || Y[i]! > high || Z[i]! < near || Z[i]! > far || i === p || i === q) continue;
+      const [u, v, w] = [X[i]! - x, Y[i]! - y, Z[i]! - z];
       const along = (u * dx + v * dy + w * dz) / length;
       const away = Math.hypot(u * dy - v * dx, v * dz - w * dy, w * dx - u * dz) / length;
-      if (along > slack && along < length - slack && away <= slack) found.push({ node: node.id, member: member.id });
+      if (along > slack && along < length - slack && away <= slack) found.push({ node: nodes[i]!.id, member: member.id });
     }
   }
   return found.slice(0, MANY).map(({ node, member }) => ({
@@ -38,12 +49,12 @@ export function unjoinedNodes(model: Model): Notice[] {
   }));
 }
 
-/** The first place in a list sorted by x whose x is not below `x`. */
-function firstFrom(nodes: readonly { readonly x: number }[], x: number): number {
-  let [low, high] = [0, nodes.length];
+/** The first place in an ascending list that is not below `x`. */
+function firstFrom(list: Float64Array, x: number): number {
+  let [low, high] = [0, list.length];
   while (low < high) {
     const middle = (low + high) >> 1;
-    if (nodes[middle]!.x < x) low = middle + 1;
+    if (list[middle]! < x) low = middle + 1;
     else high = middle;
   }
   return low;

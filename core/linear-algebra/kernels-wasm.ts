@@ -1,0 +1,94 @@
+import { kernelBytes } from './kernels-bytes';
+import type { Heap, Kernels } from './kernels';
+
+/** The core is compiled without the types of any platform; this is what it uses of them, on all of them. */
+declare const atob: (base64: string) => string;
+declare namespace WebAssembly {
+  class Module {
+    constructor(bytes: Uint8Array);
+  }
+  class Memory {
+    constructor(size: { initial: number });
+    readonly buffer: ArrayBuffer;
+    grow(pages: number): number;
+  }
+  class Instance {
+    constructor(module: Module, imports: object);
+    readonly exports: unknown;
+  }
+}
+
+/** Numbers in a page of WebAssembly memory. */
+const PAGE = 8192;
+/** A memory that is this many times too large, and larger than a few pages, is given back. */
+const WASTEFUL = 8;
+
+interface Exports {
+  readonly extendAdd: (
+    border: number,
+    size: number,
+    places: number,
+    panel: number,
+    front: number,
+    pivots: number,
+    parentBorder: number,
+  ) => void;
+  readonly factorPanel: (
+    panel: number,
+    front: number,
+    pivots: number,
+    started: number,
+    tolerance: number,
+    scratch: number,
+  ) => void;
+  readonly updateBorder: (panel: number, front: number, pivots: number, border: number, scratch: number) => void;
+  readonly forward: (table: number, supernodes: number, x: number) => void;
+  readonly backward: (table: number, supernodes: number, x: number, plain: number) => void;
+}
+
+/** The kernels in WebAssembly with vectors of two numbers; undefined where the platform lacks it or forbids it. */
+export function wasmKernels(): Kernels | undefined {
+  try {
+    const module = new WebAssembly.Module(decoded(kernelBytes));
+    return kernelsOf(module);
+  } catch {
+    return undefined;
+  }
+}
+
+function decoded(base64: string): Uint8Array {
+  return Uint8Array.from(atob(base64), (character) => character.charCodeAt(0));
+}
+
+function kernelsOf(module: WebAssembly.Module): Kernels {
+  let memory = new WebAssembly.Memory({ initial: 1 });
+  let run = instance(module, memory);
+  let heap: Heap = { numbers: new Float64Array(memory.buffer), integers: new Int32Array(memory.buffer) };
+
+  const reserve = (length: number): Heap => {
+    const pages = Math.ceil(length / PAGE) + 1;
+    const have = heap.numbers.length / PAGE;
+    if (pages > have) memory.grow(pages - have);
+    else if (have > 1024 && have > WASTEFUL * pages) {
+      memory = new WebAssembly.Memory({ initial: pages });
+      run = instance(module, memory);
+    }
+    if (heap.numbers.buffer !== memory.buffer)
+      heap = { numbers: new Float64Array(memory.buffer), integers: new Int32Array(memory.buffer) };
+    return heap;
+  };
+
+  return {
+    reserve,
+    extendAdd: (border, size, places, panel, front, pivots, parentBorder) =>
+      run.extendAdd(8 * border, size, 4 * places, 8 * panel, front, pivots, 8 * parentBorder),
+    factorPanel: (panel, front, pivots, started, tolerance, scratch) =>
+      run.factorPanel(8 * panel, front, pivots, 8 * started, tolerance, 8 * scratch),
+    updateBorder: (panel, front, pivots, border, scratch) => run.updateBorder(8 * panel, front, pivots, 8 * border, 8 * scratch),
+    forward: (table, supernodes, x) => run.forward(4 * table, supernodes, 8 * x),
+    backward: (table, supernodes, x, plain) => run.backward(4 * table, supernodes, 8 * x, plain ? 1 : 0),
+  };
+}
+
+const instance = (module: WebAssembly.Module, memory: WebAssembly.Memory): Exports =>
+  new WebAssembly.Instance(module, { env: { memory } }).exports as Exports;
