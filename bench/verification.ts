@@ -1,11 +1,13 @@
 import { closedForms } from '@rigid-beam/core/test/closed-forms';
+import { closedFormsInSpace } from '@rigid-beam/core/test/closed-forms-space';
 import { sketch, solved } from '@rigid-beam/core/test/build';
 
 /** The verification book as text: each closed form with its value, ours, and the difference relative to its size. */
+const all = [...closedForms, ...closedFormsInSpace];
 const rows: string[] = [];
 let worst = 0;
 let count = 0;
-for (const [name, model, checks] of closedForms) {
+for (const [name, model, checks] of all) {
   const reading = solved(sketch(model));
   rows.push(
     `\n## ${name.replace(/^./, (c) => c.toUpperCase())}\n\n| quantity | theory | Rigid Beam | difference |\n|---|---|---|---|`,
@@ -24,5 +26,5 @@ Written by \`npm run verification\` from the very cases that the tests hold to 1
 deflection, the force method and virtual work. SI units; signs as in [the model format](model-format.md). A difference is relative to
 the value, or to the size of its neighbours where the value is zero.
 
-${closedForms.length} structures, ${count} values; the largest difference is ${worst.toExponential(1)}.
+${all.length} structures, ${count} values; the largest difference is ${worst.toExponential(1)}.
 ${rows.join('\n')}`);

@@ -3,20 +3,15 @@ import type { Heap, Kernels } from './kernels';
 
 /** The core is compiled without the types of any platform; this is what it uses of them, on all of them. */
 declare const atob: (base64: string) => string;
-declare namespace WebAssembly {
-  class Module {
-    constructor(bytes: Uint8Array);
-  }
-  class Memory {
-    constructor(size: { initial: number });
-    readonly buffer: ArrayBuffer;
-    grow(pages: number): number;
-  }
-  class Instance {
-    constructor(module: Module, imports: object);
-    readonly exports: unknown;
-  }
+interface WasmMemory {
+  readonly buffer: ArrayBuffer;
+  readonly grow: (pages: number) => number;
 }
+declare const WebAssembly: {
+  readonly Module: new (bytes: Uint8Array) => object;
+  readonly Memory: new (size: { initial: number }) => WasmMemory;
+  readonly Instance: new (module: object, imports: object) => { readonly exports: unknown };
+};
 
 /** Numbers in a page of WebAssembly memory. */
 const PAGE = 8192;
@@ -60,7 +55,7 @@ function decoded(base64: string): Uint8Array {
   return Uint8Array.from(atob(base64), (character) => character.charCodeAt(0));
 }
 
-function kernelsOf(module: WebAssembly.Module): Kernels {
+function kernelsOf(module: object): Kernels {
   let memory = new WebAssembly.Memory({ initial: 1 });
   let run = instance(module, memory);
   let heap: Heap = { numbers: new Float64Array(memory.buffer), integers: new Int32Array(memory.buffer) };
@@ -90,5 +85,5 @@ function kernelsOf(module: WebAssembly.Module): Kernels {
   };
 }
 
-const instance = (module: WebAssembly.Module, memory: WebAssembly.Memory): Exports =>
+const instance = (module: object, memory: WasmMemory): Exports =>
   new WebAssembly.Instance(module, { env: { memory } }).exports as Exports;

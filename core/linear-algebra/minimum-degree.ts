@@ -135,7 +135,12 @@ export function minimumDegree(
       let marked = false;
       for (let j = i + 1; j < group.length; j++) {
         const u = group[j]!;
-        if (weight[u] === 0 || classes[u] !== classes[v] || elements[u]!.length !== elements[v]!.length || adjacent[u]!.length !== adjacent[v]!.length)
+        if (
+          weight[u] === 0 ||
+          classes[u] !== classes[v] ||
+          elements[u]!.length !== elements[v]!.length ||
+          adjacent[u]!.length !== adjacent[v]!.length
+        )
           continue;
         if (!marked) {
           stamp++;

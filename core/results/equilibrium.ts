@@ -71,19 +71,23 @@ export function reactionResultant(s: Structure, reactions: Float64Array): Result
   return sum.parts;
 }
 
-const largest = (parts: ArrayLike<number>): number => {
+/** The largest size in a list of numbers. */
+export const largest = (parts: ArrayLike<number>): number => {
   let size = 0;
   for (let i = 0; i < parts.length; i++) size = Math.max(size, Math.abs(parts[i]!));
   return size;
 };
 
-/** `reference` takes the place of the applied loads where nothing is applied: the reactions and the end forces. */
-export function equilibriumOf(
+/**
+ * The balance of a case or sum. Where nothing is applied (temperature, lack of fit, settlements), `instead` is what the residual is
+ * measured by: the largest reaction or fixed-end force.
+ */
+export function balance(
   applied: Resultant,
   reactions: Resultant,
-  reference: readonly Float64Array[],
+  instead: number,
 ): Pick<Equilibrium, 'applied' | 'reactions' | 'residual'> {
   const sums = applied.map((part, i) => part + reactions[i]!);
-  const size = largest(applied) || Math.max(...reference.map(largest));
+  const size = largest(applied) || instead;
   return { applied, reactions, residual: size === 0 ? 0 : largest(sums) / size };
 }

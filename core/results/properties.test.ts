@@ -3,107 +3,95 @@ import fc from 'fast-check';
 import type { Load, Member, Model } from '../model/model';
 import { solved, type Reading } from '../test/build';
 import { denseFrame } from '../test/dense-frame';
+import { apply, applyToTurning, MIRROR, moved, turnBy, type Turn } from '../test/moved';
 import { randomFrame } from '../test/random-frame';
-import { lineQuantities, type LineQuantity } from './quantities';
+import { randomSpace } from '../test/random-space';
+import { isMovement, lineQuantities, type LineQuantity } from './quantities';
 
-const RUNS = { numRuns: 40 };
+const RUNS = { numRuns: 25 };
+type Vector = readonly [number, number, number];
+
+interface Sizes {
+  readonly movement: number;
+  readonly force: number;
+}
 
 /** The largest movement and force of a solved model: sizes to compare small differences with. */
-const sizes = (reading: Reading): { movement: number; force: number } => {
+const sizes = (reading: Reading): Sizes => {
   const { displacements, ends } = reading.solution.linear[0]!;
   const largest = (values: Float64Array): number => values.reduce((max, value) => Math.max(max, Math.abs(value)), 1e-12);
   return { movement: largest(displacements), force: largest(ends) };
 };
-
-const sizeOf = (quantity: LineQuantity, { movement, force }: ReturnType<typeof sizes>): number =>
-  quantity === 'u' || quantity === 'v' ? movement : force;
+const sizeOf = (quantity: LineQuantity, { movement, force }: Sizes): number => (isMovement(quantity) ? movement : force);
 
 const lengthOf = (reading: Reading, member: string): number =>
   reading.solution.structure.lengths[reading.solution.structure.names.members.indexOf(member)]!;
 
-/** Every node and member with new coordinates and loads turned along; `turn` acts on vectors. */
-function moved(model: Model, turn: (x: number, y: number) => [number, number], shift: [number, number], sense: 1 | -1): Model {
-  const vector = <K extends string>(entry: object, kx: K, ky: K): object => {
-    const [x, y] = turn(Number((entry as Record<K, number>)[kx] ?? 0), Number((entry as Record<K, number>)[ky] ?? 0));
-    return { ...entry, [kx]: x, [ky]: y };
-  };
-  return {
-    ...model,
-    nodes: model.nodes.map((node) => {
-      const [x, y] = turn(node.x, node.y);
-      return { ...node, x: x + shift[0], y: y + shift[1] };
-    }),
-    loads: model.loads.map((load): Load => {
-      if (load.type === 'node') return { ...(vector(load, 'fx', 'fy') as typeof load), mz: sense * (load.mz ?? 0) };
-      if (load.type === 'line') return { ...load, from: vector(load.from, 'wx', 'wy'), to: vector(load.to, 'wx', 'wy') };
-      return load;
-    }),
-  };
+/** All nodes move alike in both models, once the movements of the first are turned. */
+function expectSameMovements(model: Model, before: Reading, after: Reading, R: Turn | undefined, tolerance: number): void {
+  const { movement } = sizes(before);
+  for (const { id } of model.nodes) {
+    const own = [...before.movements(id)];
+    const [u, r] = [own.slice(0, 3), own.slice(3)] as unknown as [Vector, Vector];
+    const expected = R ? [...apply(R, u), ...applyToTurning(R, r)] : own;
+    after.movements(id).forEach((value, k) => expect(Math.abs(value - expected[k]!)).toBeLessThan(tolerance * movement));
+  }
 }
 
-describe('random frames', () => {
+const scaledLoad = (load: Load, factor: number): Load => {
+  const scale = <T extends object>(entry: T): T =>
+    Object.fromEntries(
+      Object.entries(entry).map(([key, value]) => [key, typeof value === 'number' && key !== 'at' ? factor * value : value]),
+    ) as T;
+  return load.type === 'line' ? { ...load, from: scale(load.from), to: scale(load.to) } : scale(load);
+};
+
+const families = [
+  ['in the plane', randomFrame, 2, 'c1'],
+  ['in space', randomSpace, 1, 'd1'],
+] as const;
+
+describe.each(families)('random frames %s', (_, frames, cuts, cutMember) => {
+  const plane = frames === randomFrame;
+  const turn = fc
+    .tuple(fc.double({ min: -3, max: 3, noNaN: true }), fc.double({ min: -3, max: 3, noNaN: true }))
+    .map(([z, x]) => turnBy(z, plane ? 0 : x));
+
   test('agree with a dense solver that shares no code', () => {
     fc.assert(
-      fc.property(randomFrame, (model) => {
+      fc.property(frames, (model) => {
         const reading = solved(model);
         const { movement } = sizes(reading);
-        const other = denseFrame(model, 2);
+        const other = denseFrame(model, cuts);
         for (const { id } of model.nodes) {
-          const [ux, uy, rz] = other.movement(id);
-          [ux, uy, rz].forEach((value, k) => expect(Math.abs(reading.movement(id)[k]! - value)).toBeLessThan(1e-8 * movement));
+          const theirs = other.movement(id);
+          reading.movements(id).forEach((value, k) => expect(Math.abs(value - theirs[k]!)).toBeLessThan(1e-7 * movement));
         }
       }),
       RUNS,
     );
   });
 
-  test('are in balance as a whole and at every free joint', () => {
+  test('are in balance as a whole, at every joint and in every equation', () => {
     fc.assert(
-      fc.property(randomFrame, (model) => {
-        const reading = solved(model);
-        expect(reading.residual()).toBeLessThan(1e-9);
-        const { structure, linear } = reading.solution;
-        const { force } = sizes(reading);
-        model.nodes.forEach(({ id }, n) => {
-          if (model.supports.some(({ node }) => node === id)) return;
-          const sum = [0, 0];
-          for (const load of model.loads) {
-            if (load.type !== 'node' || load.node !== id) continue;
-            sum[0]! += load.fx ?? 0;
-            sum[1]! += load.fy ?? 0;
-          }
-          structure.names.members.forEach((_, m) => {
-            const [c, s, , yx, yy] = structure.axes.subarray(9 * m, 9 * m + 5) as unknown as [
-              number,
-              number,
-              number,
-              number,
-              number,
-            ];
-            [0, 1].forEach((end) => {
-              if (structure.memberNodes[2 * m + end] !== n) return;
-              const [fx, fy] = [linear[0]!.ends[12 * m + 6 * end]!, linear[0]!.ends[12 * m + 6 * end + 1]!];
-              sum[0]! -= c * fx + yx * fy;
-              sum[1]! -= s * fx + yy * fy;
-            });
-          });
-          expect(Math.hypot(sum[0]!, sum[1]!)).toBeLessThan(1e-9 * force);
-        });
+      fc.property(frames, (model) => {
+        const { residual, jointResidual, solutionResidual } = solved(model).solution.linear[0]!.equilibrium;
+        for (const left of [residual, jointResidual, solutionResidual]) expect(left).toBeLessThan(1e-9);
       }),
       RUNS,
     );
   });
 
   test('obey reciprocity: A moves B as B moves A', () => {
+    const [a, b, ka, kb] = plane ? (['t0', 't1', 'fx', 'mz'] as const) : (['t00', 't11', 'fz', 'mx'] as const);
     fc.assert(
-      fc.property(randomFrame, (model) => {
-        const [a, b] = ['t0', 't1'];
-        const unit = (node: string, key: 'fx' | 'fy' | 'mz'): Reading =>
+      fc.property(frames, (model) => {
+        const unit = (node: string, key: string): Reading =>
           solved({ ...model, loads: [{ type: 'node', case: 'Q', node, [key]: 1e3 }] });
-        const first = unit(a, 'fx');
-        const second = unit(b, 'mz');
+        const [first, second] = [unit(a, ka), unit(b, kb)];
+        const place = { fx: 0, fz: 2, mx: 3, mz: 5 };
         const size = Math.max(sizes(first).movement, sizes(second).movement);
-        expect(Math.abs(first.movement(b)[2]! - second.movement(a)[0]!)).toBeLessThan(1e-9 * size);
+        expect(Math.abs(first.movements(b)[place[kb]]! - second.movements(a)[place[ka]]!)).toBeLessThan(1e-8 * size);
       }),
       RUNS,
     );
@@ -111,30 +99,19 @@ describe('random frames', () => {
 
   test('do not care how they lie in the axes, nor where', () => {
     fc.assert(
-      fc.property(randomFrame, fc.double({ min: -3, max: 3, noNaN: true }), (model, angle) => {
-        const [c, s] = [Math.cos(angle), Math.sin(angle)];
-        const turn = (x: number, y: number): [number, number] => [c * x - s * y, s * x + c * y];
-        const [before, after] = [solved(model), solved(moved(model, turn, [30, -7], 1))];
-        const { movement } = sizes(before);
-        for (const { id } of model.nodes) {
-          const [ux, uy, rz] = before.movement(id);
-          const [tx, ty] = turn(ux!, uy!);
-          [tx, ty, rz!].forEach((value, k) => expect(Math.abs(after.movement(id)[k]! - value)).toBeLessThan(1e-7 * movement));
-        }
-      }),
+      fc.property(frames, turn, (model, R) =>
+        expectSameMovements(model, solved(model), solved(moved(model, R, [30, -7, plane ? 0 : 12])), R, 1e-6),
+      ),
       RUNS,
     );
   });
 
   test('mirrored, move as in a mirror', () => {
     fc.assert(
-      fc.property(randomFrame, (model) => {
-        const [before, after] = [solved(model), solved(moved(model, (x, y) => [-x, y], [0, 0], -1))];
-        const { movement } = sizes(before);
-        for (const { id } of model.nodes) {
-          const [ux, uy, rz] = before.movement(id);
-          [-ux!, uy!, -rz!].forEach((value, k) => expect(Math.abs(after.movement(id)[k]! - value)).toBeLessThan(1e-8 * movement));
-        }
+      fc.property(frames, (any) => {
+        // A mirror would turn Iyz round; a section that is its own mirror image stays what it is.
+        const model: Model = { ...any, sections: any.sections.map((section) => ({ ...section, Iyz: 0 })) };
+        expectSameMovements(model, solved(model), solved(moved(model, MIRROR, [0, 0, 0])), MIRROR, 1e-7);
       }),
       RUNS,
     );
@@ -142,30 +119,29 @@ describe('random frames', () => {
 
   test('a member drawn the other way round has the same moments and deflections, seen from the other end', () => {
     fc.assert(
-      fc.property(randomFrame, (model) => {
-        const member = model.members[1]!;
+      fc.property(frames, (any) => {
+        // Local z turns round with the member, and a section with Iyz with it.
+        const model: Model = { ...any, sections: any.sections.map((section) => ({ ...section, Iyz: 0 })) };
+        const member = model.members.find(({ id }) => id.startsWith('b'))!;
         const turned: Member = {
           ...member,
           start: member.end,
           end: member.start,
+          roll: -(member.roll ?? 0),
           ...(member.releases && { releases: { start: member.releases.end ?? {}, end: member.releases.start ?? {} } }),
+          ...(member.offset && { offset: { start: member.offset.end ?? [0, 0, 0], end: member.offset.start ?? [0, 0, 0] } }),
         };
-        const [before, after] = [
-          solved(model),
-          solved({ ...model, members: model.members.map((one) => (one === member ? turned : one)) }),
-        ];
+        const before = solved(model);
+        const after = solved({ ...model, members: model.members.map((one) => (one === member ? turned : one)) });
         const L = lengthOf(before, member.id);
         const size = sizes(before);
-        for (const part of [0.1, 0.5, 0.83]) {
-          for (const quantity of ['N', 'Mz', 'v'] as const) {
-            expect(
-              Math.abs(before.at(member.id, quantity, part * L) - after.at(member.id, quantity, (1 - part) * L)),
-            ).toBeLessThan(1e-8 * sizeOf(quantity, size));
+        // What points along x and z changes its sign; N and T do not.
+        const same = { N: 1, Vy: -1, Vz: 1, T: 1, My: -1, Mz: 1, u: -1, v: 1, w: -1 } as const;
+        for (const part of [0.1, 0.5, 0.83])
+          for (const quantity of lineQuantities) {
+            const theirs = same[quantity] * after.at(member.id, quantity, (1 - part) * L);
+            expect(Math.abs(before.at(member.id, quantity, part * L) - theirs)).toBeLessThan(1e-7 * sizeOf(quantity, size));
           }
-          expect(Math.abs(before.at(member.id, 'Vy', part * L) + after.at(member.id, 'Vy', (1 - part) * L))).toBeLessThan(
-            1e-8 * size.force,
-          );
-        }
       }),
       RUNS,
     );
@@ -173,16 +149,18 @@ describe('random frames', () => {
 
   test('a member cut at any point has the same diagrams', () => {
     fc.assert(
-      fc.property(randomFrame, fc.integer({ min: 1, max: 9 }), (model, tenth) => {
-        const member = model.members.find(({ id }) => id === 'c1')!;
+      fc.property(frames, fc.integer({ min: 1, max: 9 }), (model, tenth) => {
+        const member = model.members.find(({ id }) => id === cutMember)!;
         const [start, end] = [member.start, member.end].map((id) => model.nodes.find((node) => node.id === id)!) as [
           Model['nodes'][number],
           Model['nodes'][number],
         ];
         const part = tenth / 10;
+        const between = (key: 'x' | 'y' | 'z'): number => (start[key] ?? 0) + part * ((end[key] ?? 0) - (start[key] ?? 0));
+        const node = { id: 'cut', x: between('x'), y: between('y'), ...(!plane && { z: between('z') }) };
         const cut: Model = {
           ...model,
-          nodes: [...model.nodes, { id: 'cut', x: start.x + part * (end.x - start.x), y: start.y + part * (end.y - start.y) }],
+          nodes: [...model.nodes, node],
           members: model.members.flatMap((one) =>
             one === member
               ? [
@@ -192,19 +170,17 @@ describe('random frames', () => {
               : [one],
           ),
           loads: model.loads.flatMap((load) =>
-            'member' in load && load.member === 'c1' ? [load, { ...load, member: 'rest' }] : [load],
+            'member' in load && load.member === cutMember ? [load, { ...load, member: 'rest' }] : [load],
           ),
         };
         const [before, after] = [solved(model), solved(cut)];
-        const L = lengthOf(before, 'c1');
+        const L = lengthOf(before, cutMember);
         const size = sizes(before);
         for (const quantity of lineQuantities) {
-          expect(Math.abs(before.at('c1', quantity, part * 0.5 * L) - after.at('c1', quantity, part * 0.5 * L))).toBeLessThan(
-            1e-7 * sizeOf(quantity, size),
-          );
-          expect(Math.abs(before.at('c1', quantity, part * L + 0.1) - after.at('rest', quantity, 0.1))).toBeLessThan(
-            1e-7 * sizeOf(quantity, size),
-          );
+          const slack = 1e-7 * sizeOf(quantity, size);
+          const x = part * 0.5 * L;
+          expect(Math.abs(before.at(cutMember, quantity, x) - after.at(cutMember, quantity, x))).toBeLessThan(slack);
+          expect(Math.abs(before.at(cutMember, quantity, part * L + 0.1) - after.at('rest', quantity, 0.1))).toBeLessThan(slack);
         }
       }),
       RUNS,
@@ -213,16 +189,9 @@ describe('random frames', () => {
 
   test('do not care about the order of their nodes and members', () => {
     fc.assert(
-      fc.property(randomFrame, (model) => {
-        const [before, after] = [
-          solved(model),
-          solved({ ...model, nodes: [...model.nodes].reverse(), members: [...model.members].reverse() }),
-        ];
-        const { movement } = sizes(before);
-        for (const { id } of model.nodes)
-          before
-            .movement(id)
-            .forEach((value, k) => expect(Math.abs(value - after.movement(id)[k]!)).toBeLessThan(1e-9 * movement));
+      fc.property(frames, (model) => {
+        const other = { ...model, nodes: [...model.nodes].reverse(), members: [...model.members].reverse() };
+        expectSameMovements(model, solved(model), solved(other), undefined, 1e-8);
       }),
       RUNS,
     );
@@ -230,35 +199,22 @@ describe('random frames', () => {
 
   test('loads add: a sum is the sum of its cases, and is what both loads together do', () => {
     fc.assert(
-      fc.property(randomFrame, fc.integer({ min: -3, max: 3 }), fc.integer({ min: -3, max: 3 }), (model, p, q) => {
+      fc.property(frames, fc.integer({ min: -3, max: 3 }), fc.integer({ min: -3, max: 3 }), (model, p, q) => {
         const half = Math.ceil(model.loads.length / 2);
-        const scaled = (load: Load, factor: number): Load => {
-          if (load.type === 'node')
-            return { ...load, fx: factor * (load.fx ?? 0), fy: factor * (load.fy ?? 0), mz: factor * (load.mz ?? 0) };
-          if (load.type === 'line')
-            return {
-              ...load,
-              from: { wx: factor * (load.from.wx ?? 0), wy: factor * (load.from.wy ?? 0) },
-              to: { wx: factor * (load.to.wx ?? 0), wy: factor * (load.to.wy ?? 0) },
-            };
-          return load;
-        };
         const apart: Model = {
           ...model,
           cases: [...model.cases, { id: 'P', category: 'wind' }],
           loads: model.loads.map((load, i) => (i < half ? load : { ...load, case: 'P' })),
           combinations: [{ id: 'S', type: 'sum', factors: { Q: q, P: p } }],
         };
-        const together: Model = { ...model, loads: model.loads.map((load, i) => scaled(load, i < half ? q : p)) };
+        const together: Model = { ...model, loads: model.loads.map((load, i) => scaledLoad(load, i < half ? q : p)) };
         const [sum, one] = [solved(apart), solved(together)];
         const size = sizes(sum);
-        for (const member of ['b0', 'c0', 'c1']) {
+        for (const { id } of model.members.slice(0, 4))
           for (const quantity of lineQuantities) {
-            expect(Math.abs(sum.at(member, quantity, 0.7, 'S') - one.at(member, quantity, 0.7))).toBeLessThan(
-              1e-7 * (sizeOf(quantity, size) + sizeOf(quantity, sizes(one))),
-            );
+            const slack = 1e-7 * (sizeOf(quantity, size) + sizeOf(quantity, sizes(one)));
+            expect(Math.abs(sum.at(id, quantity, 0.7, 'S') - one.at(id, quantity, 0.7))).toBeLessThan(slack);
           }
-        }
       }),
       RUNS,
     );
@@ -266,7 +222,7 @@ describe('random frames', () => {
 
   test('diagrams obey their own differential equations, and extremes enclose every value', () => {
     fc.assert(
-      fc.property(randomFrame, fc.double({ min: 0.05, max: 0.95, noNaN: true }), (model, part) => {
+      fc.property(frames, fc.double({ min: 0.05, max: 0.95, noNaN: true }), (model, part) => {
         const reading = solved(model);
         const size = sizes(reading);
         for (const { id } of model.members) {
@@ -275,6 +231,7 @@ describe('random frames', () => {
           const slope = (quantity: LineQuantity): number =>
             (reading.at(id, quantity, x + h) - reading.at(id, quantity, x - h)) / (2 * h);
           expect(Math.abs(slope('Mz') - reading.at(id, 'Vy', x))).toBeLessThan(1e-5 * size.force);
+          expect(Math.abs(slope('My') - reading.at(id, 'Vz', x))).toBeLessThan(1e-5 * size.force);
           for (const quantity of lineQuantities) {
             const value = reading.at(id, quantity, x);
             const slack = 1e-9 * sizeOf(quantity, size);

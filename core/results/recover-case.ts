@@ -15,7 +15,7 @@ import {
 } from '../stiffness/structure';
 import { addToNodes, endMovements, toGlobalAxes } from '../stiffness/transformation';
 import type { Pieces } from './breakpoints';
-import { appliedResultant, equilibriumOf, reactionResultant } from './equilibrium';
+import { appliedResultant, balance, largest, reactionResultant } from './equilibrium';
 import { PIECE_WIDTH } from './quantities';
 import { recoverMember } from './recover-member';
 import type { LinearOutcome } from './results';
@@ -52,10 +52,14 @@ export function recoverCase(
     recoverMember(s, m, place < 0 ? -1 : c, cut, matrices.bends[m]!, ends, N * m, own, coefficients);
   }
   const reactions = reactionsOf(s, c, movements, onMembers);
+  const loads = loadsOnNodes(s, c);
+  const size = Math.max(largest(loads), largest(ends), largest(memberLoads.values), largest(reactions));
+  const unbalanced = worstJoint(s, c, movements, onMembers, loads);
   const equilibrium = {
-    ...equilibriumOf(appliedResultant(s, c), reactionResultant(s, reactions), [reactions, ends]),
+    ...balance(appliedResultant(s, c), reactionResultant(s, reactions), size),
     solutionResidual,
-    jointResidual: jointResidual(s, c, movements, onMembers, ends),
+    jointResidual: size === 0 ? 0 : unbalanced / size,
+    size,
   };
   const displacements = movements.slice();
   toGlobalAxes(s, displacements);
@@ -107,22 +111,15 @@ function reactionsOf(s: Structure, c: number, movements: Float64Array, onMembers
   return reactions;
 }
 
-/**
- * Balance of every joint: what members and springs take less what is loaded there, over all freedoms that are not fixed, beside the
- * largest force on any member's end.
- */
-function jointResidual(s: Structure, c: number, movements: Float64Array, onMembers: Float64Array, ends: Float64Array): number {
-  const loads = loadsOnNodes(s, c);
+/** What is left at the worst joint: forces on members and springs less what is loaded there, over all freedoms that are not fixed. */
+function worstJoint(s: Structure, c: number, movements: Float64Array, onMembers: Float64Array, loads: Float64Array): number {
   const count = loads.length;
   let worst = 0;
-  let size = 0;
   for (let f = 0; f < count; f++) {
     const restraint = s.restraints[f]!;
-    size = Math.max(size, Math.abs(loads[f]!));
-    if (restraint === Infinity || !s.active.includes(f % FREEDOMS)) continue;
+    if (restraint === Infinity) continue;
     const spring = restraint > 0 ? restraint * (s.settlements[c * count + f]! - movements[f]!) : 0;
     worst = Math.max(worst, Math.abs(onMembers[f]! - loads[f]! - spring));
   }
-  for (let i = 0; i < ends.length; i++) size = Math.max(size, Math.abs(ends[i]!));
-  return size === 0 ? 0 : worst / size;
+  return worst;
 }

@@ -14,8 +14,10 @@ export interface Equilibrium {
   readonly residual: number;
   /** The largest part of f − K·u beside the largest part of f; of a sum, the worst of its cases. */
   readonly solutionResidual: number;
-  /** The largest unbalanced force or couple at a joint, beside the largest force on a member's end. */
+  /** The largest unbalanced force or couple at a joint, beside the largest end force, fixed-end force or load. */
   readonly jointResidual: number;
+  /** The largest end force, fixed-end force, reaction or load of the case. */
+  readonly size: number;
 }
 
 /** Results of one case or sum. All in SI. */

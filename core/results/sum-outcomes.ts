@@ -1,4 +1,4 @@
-import { equilibriumOf } from './equilibrium';
+import { balance } from './equilibrium';
 import type { LinearOutcome, Resultant } from './results';
 
 /** The weighted sum of solved cases; nothing is solved again. */
@@ -21,14 +21,16 @@ export function sumOutcomes(solved: readonly LinearOutcome[], factors: Float64Ar
   const resultant = (pick: (outcome: LinearOutcome) => Resultant): Resultant => Array.from(add(pick, 6)) as unknown as Resultant;
   const worst = (pick: (outcome: LinearOutcome) => number): number =>
     solved.reduce((max, outcome, c) => (factors[c] === 0 ? max : Math.max(max, pick(outcome))), 0);
+  const size = solved.reduce((sum, { equilibrium }, c) => sum + Math.abs(factors[c]!) * equilibrium.size, 0);
   const equilibrium = {
-    ...equilibriumOf(
+    ...balance(
       resultant((outcome) => outcome.equilibrium.applied),
       resultant((outcome) => outcome.equilibrium.reactions),
-      [reactions, ends],
+      size,
     ),
     solutionResidual: worst((outcome) => outcome.equilibrium.solutionResidual),
     jointResidual: worst((outcome) => outcome.equilibrium.jointResidual),
+    size,
   };
   return { displacements, reactions, ends, coefficients, equilibrium };
 }

@@ -66,7 +66,7 @@ function cornerJunction(tw: number, tf: number, r: number): number {
 
 function rectangle(long: number, short: number): number {
   let sum = 0;
-  for (let n = 1; n < 60; n += 2) sum += Math.tanh((n * Math.PI * long) / (2 * short)) / n ** 5;
+  for (let n = 1; n < 400; n += 2) sum += Math.tanh((n * Math.PI * long) / (2 * short)) / n ** 5;
   return long * short ** 3 * (1 / 3 - (64 / Math.PI ** 5) * (short / long) * sum);
 }
 

@@ -424,4 +424,136 @@ export const closedForms: readonly (readonly [string, Sketch, readonly Check[]])
     }),
     [['ρAgL·f/2', (r) => r.reaction('1')[1]!, (1.1 * 7850 * 0.005 * 9.80665 * L) / 2]],
   ],
+  [
+    'three equal spans, uniform load',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', L, 0],
+        ['3', 2 * L, 0],
+        ['4', 3 * L, 0],
+      ],
+      members: [
+        ['a', '1', '2'],
+        ['b', '2', '3'],
+        ['c', '3', '4'],
+      ],
+      supports: [pin('1'), roller('2'), roller('3'), roller('4')],
+      loads: ['a', 'b', 'c'].map((member) => ({ type: 'line', member, from: { wy: -q }, to: { wy: -q } })),
+    },
+    [
+      ['inner supports −qL²/10', (r) => r.at('b', 'Mz', 0), (-q * L ** 2) / 10],
+      ['end span 2qL²/25', (r) => r.max('a', 'Mz').value, (2 * q * L ** 2) / 25],
+      ['inner reaction 11qL/10', (r) => r.reaction('2')[1]!, (11 * q * L) / 10],
+    ],
+  ],
+  [
+    'two spans whose middle support settles',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', L, 0],
+        ['3', 2 * L, 0],
+      ],
+      members: [
+        ['a', '1', '2'],
+        ['b', '2', '3'],
+      ],
+      supports: [pin('1'), roller('2'), roller('3')],
+      loads: [{ type: 'settlement', node: '2', uy: -0.01 }],
+    },
+    [['M = 3EIδ/L²', (r) => r.at('a', 'Mz', L), (3 * EI * 0.01) / L ** 2]],
+  ],
+  [
+    'cantilever, load falling to zero at the tip',
+    beam([clamp('1')], [line({ wy: -q }, { wy: 0 })]),
+    [
+      ['tip qL⁴/30EI', (r) => r.movement('2')[1]!, (-q * L ** 4) / (30 * EI)],
+      ['root −qL²/6', (r) => r.at('a', 'Mz', 0), (-q * L ** 2) / 6],
+    ],
+  ],
+  [
+    'cantilever, load rising to the tip',
+    beam([clamp('1')], [line({ wy: 0 }, { wy: -q })]),
+    [['tip 11qL⁴/120EI', (r) => r.movement('2')[1]!, (-11 * q * L ** 4) / (120 * EI)]],
+  ],
+  [
+    'propped cantilever, couple at the prop',
+    beam([clamp('1'), roller('2')], [{ type: 'node', node: '2', mz: P }]),
+    [
+      ['half is carried over', (r) => r.at('a', 'Mz', 0), -P / 2],
+      ['θ = ML/4EI', (r) => r.movement('2')[2]!, (P * L) / (4 * EI)],
+    ],
+  ],
+  [
+    'propped cantilever with shear deformation',
+    beam([clamp('1'), roller('2')], [line({ wy: -q })], {
+      section: { Ay: 0.001 },
+      extra: { analysis: { shearDeformation: true } },
+    }),
+    [
+      [
+        'prop (qL⁴/8EI + qL²/2GA) / (L³/3EI + L/GA)',
+        (r) => r.reaction('2')[1]!,
+        ((q * L ** 4) / (8 * EI) + (q * L ** 2) / (2 * 80e9 * 0.001)) / (L ** 3 / (3 * EI) + L / (80e9 * 0.001)),
+      ],
+    ],
+  ],
+  [
+    'overhanging beam, load at its tip',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', L, 0],
+        ['3', L + 2, 0],
+      ],
+      members: [
+        ['a', '1', '2'],
+        ['b', '2', '3'],
+      ],
+      supports: [pin('1'), roller('2')],
+      loads: [{ type: 'node', node: '3', fy: -P }],
+    },
+    [
+      ['tip Pc²(L + c)/3EI', (r) => r.movement('3')[1]!, (-P * 4 * (L + 2)) / (3 * EI)],
+      ['lift between the supports PcL²/(9√3EI)', (r) => r.max('a', 'v').value, (P * 2 * L ** 2) / (9 * Math.sqrt(3) * EI)],
+      ['uplift Pc/L', (r) => r.reaction('1')[1]!, (-P * 2) / L],
+    ],
+  ],
+  [
+    'square panel with both diagonals, hinged',
+    {
+      nodes: [
+        ['1', 0, 0],
+        ['2', 3, 0],
+        ['3', 3, 3],
+        ['4', 0, 3],
+      ],
+      members: (
+        [
+          ['a', '2', '3'],
+          ['b', '3', '4'],
+          ['c', '4', '1'],
+          ['d', '1', '3'],
+          ['e', '2', '4'],
+        ] as const
+      ).map(([id, start, end]) => [id, start, end, { behaviour: 'truss' }]),
+      supports: [pin('1'), pin('2')],
+      loads: [{ type: 'node', node: '4', fx: P }],
+    },
+    [
+      // One redundant X, the diagonal e: n = −1/√2 in a, b and c, 1 in both diagonals; without it N: d = P√2, a = −P, b = −P.
+      ['force in the redundant diagonal', (r) => r.at('e', 'N', 1), -(P * 3 * Math.SQRT2 + P * 6) / (3 * 1.5 + 6 * Math.SQRT2)],
+    ],
+  ],
+  [
+    'bar between walls that is heated against a spring',
+    beam([clamp('1'), { node: '2', ux: 5e7, uy: 'fixed' }], [{ type: 'thermal', member: 'a', uniform: 30 }]),
+    [['N = −αTL / (L/EA + 1/k)', (r) => r.at('a', 'N', 1), (-1.2e-5 * 30 * L) / (L / EA + 1 / 5e7)]],
+  ],
+  [
+    'rigid portal between clamped feet, warmed: the beam pushes its columns apart',
+    portal([clamp('1'), clamp('4')], [{ type: 'thermal', member: 'b', uniform: 25 }]),
+    [['the feet push back alike', (r) => r.reaction('1')[0]! + r.reaction('4')[0]!, 0, 1e3]],
+  ],
 ];

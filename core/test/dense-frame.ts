@@ -1,106 +1,180 @@
 import type { Model } from '../model/model';
 
+/** A freedom as a sum of unknowns: pairs of index and factor. */
+type Combination = readonly (readonly [number, number])[];
+type Vector = readonly [number, number, number];
+
 /**
- * A second path to the same answer that shares no code with the first: a dense stiffness method, members cut into equal parts,
- * hinges by rotations of their own instead of condensation, solved by Gauss with full pivoting. Slow, for tests.
- * Reads plane models with frame members, hinges, fixed and sprung supports, node loads, global line loads and point forces.
+ * A second path to the same answer that shares no code with the first: every member is cut into equal parts; the stiffness of a part
+ * comes from the flexibility of a cantilever, inverted; released ends are unknowns of their own, joined to the node by springs,
+ * instead of being condensed; the whole is solved by Gauss with full pivoting. Slow, for tests.
+ * Reads frame members with roll, releases, offsets, Iyz and shear areas; fixed and sprung supports along the axes; loads on nodes,
+ * and uniform global loads over whole members.
  */
-export function denseFrame(model: Model, cuts: number): { movement: (node: string) => [number, number, number] } {
-  const index = new Map<string, number>();
-  let size = 0;
+export function denseFrame(model: Model, cuts: number): { movement: (node: string) => number[] } {
+  const unknowns = new Map<string, number>();
   const unknown = (key: string): number => {
-    const known = index.get(key);
+    const known = unknowns.get(key);
     if (known !== undefined) return known;
-    index.set(key, size);
-    return size++;
+    unknowns.set(key, unknowns.size);
+    return unknowns.size - 1;
   };
-  for (const node of model.nodes) for (const freedom of ['ux', 'uy', 'rz']) unknown(`${node.id} ${freedom}`);
-  const entries: [number, number, number][] = [];
-  const forces = new Map<number, number>();
-  const push = (i: number, value: number): void => void forces.set(i, (forces.get(i) ?? 0) + value);
+  const nodeFreedoms = (id: string): number[] => ['ux', 'uy', 'uz', 'rx', 'ry', 'rz'].map((key) => unknown(`node ${id} ${key}`));
+  model.nodes.forEach(({ id }) => nodeFreedoms(id));
+  const energies: { freedoms: readonly Combination[]; k: number[][] }[] = [];
+  const work: { freedom: Combination; force: number }[] = [];
 
   for (const member of model.members) {
-    const [start, end] = [member.start, member.end].map((id) => model.nodes.find((node) => node.id === id)!) as [
-      Model['nodes'][number],
-      Model['nodes'][number],
-    ];
-    const section = model.sections.find(({ id }) => id === member.section)!;
-    const { E } = model.materials.find(({ id }) => id === member.material)!;
-    const [dx, dy] = [(end.x - start.x) / cuts, (end.y - start.y) / cuts];
-    const L = Math.hypot(dx, dy);
-    const [c, s] = [dx / L, dy / L];
-    const hinged = (side: 'start' | 'end'): boolean => member.behaviour === 'truss' || member.releases?.[side]?.mz === 'free';
-    const at = (cut: number): number[] => {
-      if (cut === 0)
-        return [
-          unknown(`${start.id} ux`),
-          unknown(`${start.id} uy`),
-          unknown(hinged('start') ? `${member.id} start` : `${start.id} rz`),
-        ];
-      if (cut === cuts)
-        return [unknown(`${end.id} ux`), unknown(`${end.id} uy`), unknown(hinged('end') ? `${member.id} end` : `${end.id} rz`)];
-      return ['ux', 'uy', 'rz'].map((freedom) => unknown(`${member.id} ${cut} ${freedom}`));
-    };
-    for (let cut = 0; cut < cuts; cut++) {
-      const places = [...at(cut), ...at(cut + 1)];
-      const [a, b] = [(E * section.A!) / L, (E * section.Iz!) / L ** 3];
-      const local = [
-        [a, 0, 0, -a, 0, 0],
-        [0, 12 * b, 6 * b * L, 0, -12 * b, 6 * b * L],
-        [0, 6 * b * L, 4 * b * L * L, 0, -6 * b * L, 2 * b * L * L],
-        [-a, 0, 0, a, 0, 0],
-        [0, -12 * b, -6 * b * L, 0, 12 * b, -6 * b * L],
-        [0, 6 * b * L, 2 * b * L * L, 0, -6 * b * L, 4 * b * L * L],
-      ];
-      const turn = [
-        [c, s, 0],
-        [-s, c, 0],
-        [0, 0, 1],
-      ];
-      const T = (i: number, j: number): number => (Math.floor(i / 3) === Math.floor(j / 3) ? turn[i % 3]![j % 3]! : 0);
-      for (let i = 0; i < 6; i++)
-        for (let j = 0; j < 6; j++) {
-          let sum = 0;
-          for (let k = 0; k < 6; k++) for (let l = 0; l < 6; l++) sum += T(k, i) * local[k]![l]! * T(l, j);
-          entries.push([places[i]!, places[j]!, sum]);
-        }
-    }
+    const [from, to] = (['start', 'end'] as const).map((side) => {
+      const { x, y, z = 0 } = model.nodes.find(({ id }) => id === member[side])!;
+      const [a = 0, b = 0, c = 0] = member.offset?.[side] ?? [];
+      return [x + a, y + b, z + c] as Vector;
+    }) as [Vector, Vector];
+    const R = localAxes(minus(to, from), member.roll ?? 0);
+    const L = size(minus(to, from)) / cuts;
+    const k = partStiffness(model, member, L);
+    const ends = (['start', 'end'] as const).map((side) => endFreedoms(side));
+    const joints = Array.from({ length: cuts + 1 }, (_, i): readonly Combination[] => {
+      if (i === 0) return ends[0]!;
+      if (i === cuts) return ends[1]!;
+      return Array.from({ length: 6 }, (_unused, f): Combination => [[unknown(`member ${member.id} cut ${i} ${f}`), 1]]);
+    });
+    for (let i = 0; i < cuts; i++) energies.push({ freedoms: [...joints[i]!, ...joints[i + 1]!], k });
     for (const load of model.loads) {
       if (load.type !== 'line' || load.member !== member.id) continue;
-      for (let cut = 0; cut < cuts; cut++) {
-        const places = [...at(cut), ...at(cut + 1)];
-        const [wx, wy] = [load.from.wx ?? 0, load.from.wy ?? 0];
-        const across = -s * wx + c * wy;
-        const couple = (across * L * L) / 12;
-        [(wx * L) / 2, (wy * L) / 2, couple, (wx * L) / 2, (wy * L) / 2, -couple].forEach((force, i) => push(places[i]!, force));
+      const [qx, qy, qz] = R.map((row) => dot(row, [load.from.wx ?? 0, load.from.wy ?? 0, load.from.wz ?? 0])) as [
+        number,
+        number,
+        number,
+      ];
+      const half = [(qx * L) / 2, (qy * L) / 2, (qz * L) / 2];
+      const couples = [0, (-qz * L * L) / 12, (qy * L * L) / 12];
+      for (let i = 0; i < cuts; i++) {
+        [...half, ...couples].forEach((force, f) => work.push({ freedom: joints[i]![f]!, force }));
+        [...half, ...couples.map((x) => -x)].forEach((force, f) => work.push({ freedom: joints[i + 1]![f]!, force }));
       }
     }
-  }
-  for (const load of model.loads) {
-    if (load.type !== 'node') continue;
-    push(unknown(`${load.node} ux`), load.fx ?? 0);
-    push(unknown(`${load.node} uy`), load.fy ?? 0);
-    push(unknown(`${load.node} rz`), load.mz ?? 0);
-  }
-  const fixed = new Set<number>();
-  for (const support of model.supports) {
-    for (const freedom of ['ux', 'uy', 'rz'] as const) {
-      const restraint = support[freedom] ?? 'free';
-      const place = unknown(`${support.node} ${freedom}`);
-      if (restraint === 'fixed') fixed.add(place);
-      else if (typeof restraint === 'number') entries.push([place, place, restraint]);
+
+    /** The six local freedoms of an end: combinations of the node's, or unknowns of their own where released. */
+    function endFreedoms(side: 'start' | 'end'): Combination[] {
+      const node = nodeFreedoms(member[side]);
+      const [a = 0, b = 0, c = 0] = member.offset?.[side] ?? [];
+      return (['ux', 'uy', 'uz', 'rx', 'my', 'mz'] as const).map((key, f): Combination => {
+        const row = R[f % 3]!;
+        const turned = cross([a, b, c], row);
+        const tied: Combination =
+          f < 3
+            ? [...row.map((x, i) => [node[i]!, x] as const), ...turned.map((x, i) => [node[3 + i]!, x] as const)]
+            : row.map((x, i) => [node[3 + i]!, x] as const);
+        const hinged = member.behaviour === 'truss' && (key === 'my' || key === 'mz');
+        const release = hinged ? 'free' : (member.releases?.[side]?.[key] ?? 'fixed');
+        if (release === 'fixed') return tied;
+        const own: Combination = [[unknown(`member ${member.id} ${side} ${key}`), 1]];
+        const spring = release === 'free' ? 0 : release;
+        energies.push({ freedoms: [own, tied], k: [[spring, -spring], [-spring, spring]] }); // prettier-ignore
+        return own;
+      });
     }
   }
-  const K = Array.from({ length: size }, () => new Float64Array(size));
-  for (const [i, j, value] of entries) if (!fixed.has(i) && !fixed.has(j)) K[i]![j]! += value;
-  for (let i = 0; i < size; i++) if (K[i]!.every((value) => value === 0)) K[i]![i] = 1;
-  const u = gauss(
-    K,
-    Float64Array.from({ length: size }, (_, i) => (fixed.has(i) ? 0 : (forces.get(i) ?? 0))),
+  for (const load of model.loads)
+    if (load.type === 'node')
+      [load.fx, load.fy, load.fz, load.mx, load.my, load.mz].forEach((force = 0, f) =>
+        work.push({ freedom: [[nodeFreedoms(load.node)[f]!, 1]], force }),
+      );
+
+  const fixed = new Set<number>();
+  for (const support of model.supports)
+    (['ux', 'uy', 'uz', 'rx', 'ry', 'rz'] as const).forEach((key, f) => {
+      const restraint = support[key] ?? 'free';
+      const place = nodeFreedoms(support.node)[f]!;
+      if (restraint === 'fixed') fixed.add(place);
+      else if (restraint !== 'free') energies.push({ freedoms: [[[place, 1]]], k: [[restraint]] });
+    });
+  const count = unknowns.size;
+  const K = Array.from({ length: count }, () => new Float64Array(count));
+  const p = new Float64Array(count);
+  for (const { freedoms, k } of energies)
+    freedoms.forEach((a, i) =>
+      freedoms.forEach((b, j) => {
+        const value = k[i]![j]!;
+        if (value !== 0) for (const [r, x] of a) for (const [c, y] of b) K[r]![c]! += value * x * y;
+      }),
+    );
+  for (const { freedom, force } of work) for (const [i, x] of freedom) p[i]! += force * x;
+  for (let i = 0; i < count; i++) {
+    if (!fixed.has(i) && K[i]!.some((value) => value !== 0)) continue;
+    for (let j = 0; j < count; j++) K[i]![j] = K[j]![i] = 0;
+    K[i]![i] = 1;
+    p[i] = 0;
+  }
+  const u = gauss(K, p);
+  return { movement: (node) => nodeFreedoms(node).map((i) => u[i]!) };
+}
+
+const minus = (a: Vector, b: Vector): Vector => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+const dot = (a: Vector, b: Vector): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+const size = (a: Vector): number => Math.sqrt(dot(a, a));
+const cross = (a: Vector, b: Vector): Vector => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
+const scaled = (a: Vector, s: number): Vector => [a[0] * s, a[1] * s, a[2] * s];
+
+function localAxes(along: Vector, roll: number): [Vector, Vector, Vector] {
+  const x = scaled(along, 1 / size(along));
+  const up: Vector = Math.hypot(x[0], x[2]) < 1e-6 ? [-1, 0, 0] : [0, 1, 0];
+  const rest = minus(up, scaled(x, dot(up, x)));
+  const y = scaled(rest, 1 / size(rest));
+  const z = cross(x, y);
+  const [c, s] = [Math.cos((roll * Math.PI) / 180), Math.sin((roll * Math.PI) / 180)];
+  const mix = (a: Vector, p: number, b: Vector, q: number): Vector =>
+    [0, 1, 2].map((i) => p * a[i]! + q * b[i]!) as unknown as Vector;
+  return [x, mix(y, c, z, s), mix(z, c, y, -s)];
+}
+
+/** k of a part of length L: F is what the free end of a cantilever does under unit forces, k = Hᵀ·F⁻¹·H with the statics H. */
+function partStiffness(model: Model, member: Model['members'][number], L: number): number[][] {
+  const section = model.sections.find(({ id }) => id === member.section)!;
+  const { E, G = Infinity } = model.materials.find(({ id }) => id === member.material)!;
+  const { A = 0, Iz = 0, Iy = Iz, Iyz = 0, J = 1, Ay, Az } = section;
+  const truss = member.behaviour === 'truss';
+  const plane = model.space === 'plane';
+  const shear = (area: number | undefined): number => (model.analysis?.shearDeformation && area && !truss ? L / (G * area) : 0);
+  const det = E * (Iz * Iy - Iyz * Iyz);
+  // Curvatures under moments of the two planes: v″ = (Iy·Mz − Iyz·My)/det, w″ = (Iz·My − Iyz·Mz)/det.
+  const [vv, vw, ww] = plane ? [1 / (E * Iz), 0, 1 / (E * Iz)] : [Iy / det, -Iyz / det, Iz / det];
+  const F = Array.from({ length: 6 }, () => new Float64Array(6));
+  F[0]![0] = L / (E * A);
+  F[3]![3] = truss || plane ? 1e-3 : L / (G * J);
+  // Order uy, uz, ry, rz; w′ = −ry.
+  const [t, r, b] = [L ** 3 / 3, L, L ** 2 / 2];
+  const fill = (i: number, j: number, value: number): void => void (F[i]![j] = F[j]![i] = value);
+  fill(1, 1, vv * t + shear(Ay));
+  fill(2, 2, ww * t + shear(Az));
+  fill(1, 2, vw * t);
+  fill(5, 5, vv * r);
+  fill(4, 4, ww * r);
+  fill(4, 5, -vw * r);
+  fill(1, 5, vv * b);
+  fill(2, 4, -ww * b);
+  fill(1, 4, -vw * b);
+  fill(2, 5, vw * b);
+  const stiff = Array.from({ length: 6 }, (_, j) =>
+    gauss(
+      F.map((row) => row.slice()),
+      new Float64Array(6).with(j, 1),
+    ),
   );
-  return {
-    movement: (node) => ['ux', 'uy', 'rz'].map((freedom) => u[index.get(`${node} ${freedom}`)!]!) as [number, number, number],
-  };
+  if (truss || plane) stiff[3]!.fill(0);
+  // Movement of the end beside the rigid movement of the start.
+  const H = Array.from({ length: 6 }, (_, i) =>
+    Array.from({ length: 12 }, (_u, j): number => (j === i ? -1 : j === i + 6 ? 1 : 0)),
+  );
+  H[1]![5] = -L;
+  H[2]![4] = L;
+  const k = Array.from({ length: 12 }, () => new Array<number>(12).fill(0));
+  for (let i = 0; i < 12; i++)
+    for (let j = 0; j < 12; j++)
+      for (let a = 0; a < 6; a++) for (let c = 0; c < 6; c++) k[i]![j]! += H[a]![i]! * stiff[a]![c]! * H[c]![j]!;
+  if (plane) for (const f of [2, 3, 4, 8, 9, 10]) for (let j = 0; j < 12; j++) k[f]![j] = k[j]![f] = 0;
+  return k;
 }
 
 /** Gauss elimination with full pivoting; destroys its input. */
