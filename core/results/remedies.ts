@@ -56,7 +56,7 @@ function* candidates(model: Model, { amounts, pattern }: Motion): Generator<Reme
       return;
     }
     case 'turn':
-      for (const node of supportedFirst(model, pattern.nodes)) yield* held(model, node, turning(model, pattern.axis));
+      for (const node of supportedFirst(model, pattern.nodes).slice(0, 1)) yield* held(model, node, turning(model, pattern.axis));
       for (const node of farthest(model, pattern.nodes, pattern.point))
         yield* held(model, node, largestFreedom(amounts, 6 * node, 3));
       return;

@@ -79,15 +79,13 @@ function suspiciousRatio(
       if (spring > 0 && spring < Infinity) add(r % 6 < 3 ? spring : spring / L ** 2, 'an end spring');
     }
   }
-  s.active.forEach((k) => {
-    const spring = s.restraints[FREEDOMS * node + k]!;
-    if (spring > 0 && spring < Infinity)
-      all.push({
-        value: spring,
-        name: `the support spring at node ${s.names.nodes[node]}`,
-        subject: `node ${s.names.nodes[node]}`,
-      });
-  });
+  const nodes = new Set([...near].flatMap((m) => [s.memberNodes[2 * m]!, s.memberNodes[2 * m + 1]!]));
+  for (const i of nodes)
+    for (const k of s.active) {
+      const value = s.restraints[FREEDOMS * i + k]!;
+      const subject = `node ${s.names.nodes[i]}`;
+      if (value > 0 && value < Infinity) all.push({ value, name: `the support spring at ${subject}`, subject });
+    }
   if (all.length < 2) return { message: 'Look for a part that is nearly a mechanism.', subjects: [] };
   const stiffest = all.reduce((a, b) => (b.value > a.value ? b : a));
   const softest = all.reduce((a, b) => (b.value < a.value ? b : a));

@@ -26,8 +26,8 @@ export function findPanel(
       for (const d of around) {
         if (b >= d || joined(b, d)) continue;
         // The fourth corner is next to both, or ends the ground between them.
-        for (const c of neighbours(b)) {
-          if (c === a || c === d || !side(c, d) || joined(a, c) || isStraight(s, b, a, d)) continue;
+        for (const c of [...neighbours(b), ...neighbours(d)]) {
+          if (c === a || c === b || c === d || !side(c, b) || !side(c, d) || joined(a, c) || isStraight(s, b, a, d)) continue;
           const change = Math.abs(strainRate(s, amounts, a, c)) + Math.abs(strainRate(s, amounts, b, d));
           if (change > most) [best, most] = [[a, b, c, d], change];
         }

@@ -56,8 +56,8 @@ export function rigidAt(s: Structure, { part, translation, rotation }: RigidMoti
 const NOTHING = 1e-9;
 
 /**
- * The rigid motions of a part that no support resists. A restraint counts only where a member is stiff against it (`stiffened`, 6n):
- * a clamp around a hinge holds nothing. Translations come first, along the axes where that is possible; then rotations.
+ * The rigid motions of a part that no support resists. A restraint of a rotation counts only where a member is stiff against it
+ * (`stiffened`, 6n): a clamp around a hinge holds nothing. Translations come first, along the axes where that is possible; then rotations.
  */
 export function unresistedMotions(s: Structure, part: Part, stiffened: Uint8Array): RigidMotion[] {
   const modes = s.active.map((k): RigidMotion => {
@@ -71,7 +71,7 @@ export function unresistedMotions(s: Structure, part: Part, stiffened: Uint8Arra
     const turn = s.turns.get(i);
     for (const k of s.active) {
       const f = FREEDOMS * i + k;
-      if (!(s.restraints[f]! > 0) || !stiffened[f]) continue;
+      if (!(s.restraints[f]! > 0) || (k >= 3 && !stiffened[f])) continue;
       const row = modes.map((mode) => {
         const all = rigidAt(s, mode, i);
         const half = k < 3 ? all.slice(0, 3) : all.slice(3).map((x) => x * part.reach);

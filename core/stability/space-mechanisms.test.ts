@@ -1,0 +1,344 @@
+import { describe, expect, test } from '@jest/globals';
+import { applyIntent } from '../model/edits/apply-intent';
+import { checkModel } from '../model/check';
+import type { Model } from '../model/model';
+import { solve } from '../results/solve';
+import { ball, clamp, clamp3, pin, roller, sketch, solved, type Sketch } from '../test/build';
+import { moved, turnBy } from '../test/moved';
+
+const truss = { behaviour: 'truss' } as const;
+const hinges = { releases: { start: { my: 'free', mz: 'free' }, end: { my: 'free', mz: 'free' } } } as const;
+const line: Sketch['nodes'] = [
+  ['1', 0, 0, 0],
+  ['2', 3, 0, 0],
+  ['3', 6, 0, 0],
+];
+const chain: Sketch['members'] = [
+  ['a', '1', '2'],
+  ['b', '2', '3'],
+];
+const beam: Sketch = {
+  nodes: [
+    ['1', 0, 0, 0],
+    ['2', 4, 0, 0],
+  ],
+  members: [['a', '1', '2']],
+  supports: [clamp3('1'), clamp3('2')],
+};
+/** Four posts on ball joints and a frame of beams on top that is stiff in its plane. */
+const table: Sketch = {
+  nodes: [0, 1, 2, 3].flatMap((i): [string, number, number, number][] => {
+    const [x, z] = [[0, 0], [4, 0], [4, 3], [0, 3]][i]! as [number, number]; // prettier-ignore
+    return [
+      [`f${i}`, x, 0, z],
+      [`t${i}`, x, 3, z],
+    ];
+  }),
+  members: [0, 1, 2, 3].flatMap((i) => [
+    [`c${i}`, `f${i}`, `t${i}`, hinges],
+    [`b${i}`, `t${i}`, `t${(i + 1) % 4}`],
+  ]) as unknown as Sketch['members'],
+  supports: [0, 1, 2, 3].map((i) => clamp3(`f${i}`)),
+  loads: [{ type: 'node', node: 't0', fx: 1e3 }],
+};
+
+/** A model, what is said of it, how many motions there are, and whether all of them are harmless. */
+const models: readonly (readonly [string, Sketch, RegExp, number, boolean])[] = [
+  [
+    'a beam between ball joints turns about its own axis',
+    { ...beam, supports: [ball('1'), ball('2')], loads: [{ type: 'node', node: '2', mz: 1e3 }] },
+    /Member a can turn about its own axis: nothing holds it in torsion\. No load drives it/,
+    1,
+    true,
+  ],
+  [
+    'unless a couple drives it',
+    { ...beam, supports: [ball('1'), ball('2')], loads: [{ type: 'node', node: '2', mx: 1e3 }] },
+    /Member a can turn about its own axis: nothing holds it in torsion\. Case Q drives it/,
+    1,
+    false,
+  ],
+  [
+    'a chain between ball joints',
+    { nodes: line, members: chain, supports: [ball('1'), ball('3')], loads: [{ type: 'node', node: '2', fy: -1e3 }] },
+    /The chain 1–3 \(members a, b\) can turn about its own axis/,
+    1,
+    true,
+  ],
+  [
+    'a chain with an arm is no chain: the arm swings',
+    {
+      nodes: [...line, ['4', 3, 0, 2]],
+      members: [...chain, ['c', '2', '4']],
+      supports: [ball('1'), ball('3')],
+    },
+    /can turn about the axis along X through X 3 m, Y 0 m, Z 0 m: the reactions of all supports meet this axis/,
+    1,
+    false,
+  ],
+  [
+    'a member hinged in torsion at both ends',
+    { ...beam, members: [['a', '1', '2', { releases: { start: { rx: 'free' }, end: { rx: 'free' } } }]] },
+    /Member a can turn about its own axis between its nodes: it is hinged in torsion at both ends\. No load drives it/,
+    1,
+    true,
+  ],
+  [
+    'hinged in torsion, and twisted by a couple',
+    {
+      ...beam,
+      members: [['a', '1', '2', { releases: { start: { rx: 'free' }, end: { rx: 'free' } } }]],
+      loads: [{ type: 'point', member: 'a', at: 0.5, mx: 10 }],
+    },
+    /hinged in torsion at both ends\. Case Q drives it/,
+    1,
+    false,
+  ],
+  [
+    'a frame that stands on three vertical supports',
+    {
+      nodes: [
+        ['1', 0, 0, 0],
+        ['2', 4, 0, 0],
+        ['3', 0, 0, 4],
+      ],
+      members: [
+        ['a', '1', '2'],
+        ['b', '1', '3'],
+      ],
+      supports: ['1', '2', '3'].map((node) => ({ node, uy: 'fixed' as const })),
+    },
+    /slide along X: no support resists.*[\s\S]*slide along Z[\s\S]*turn about the axis along Y/,
+    3,
+    false,
+  ],
+  [
+    'a table on hinged legs',
+    table,
+    /sways along X: nodes t., t., t., t. can move: the panel between nodes .*[\s\S]*sways along Z/,
+    2,
+    false,
+  ],
+  [
+    'a plane truss in space: its top is not held sideways',
+    {
+      nodes: [
+        ['1', 0, 0, 0],
+        ['2', 4, 0, 0],
+        ['3', 2, 3, 0],
+      ],
+      members: [
+        ['a', '1', '3', truss],
+        ['b', '3', '2', truss],
+      ],
+      supports: [ball('1'), ball('2')],
+      loads: [{ type: 'node', node: '3', fz: 1 }],
+    },
+    /Node 3 can move along Z: no member or support resists in this direction\. Case Q drives it/,
+    10,
+    false,
+  ],
+  [
+    'the same under a load in its plane',
+    {
+      nodes: [
+        ['1', 0, 0, 0],
+        ['2', 4, 0, 0],
+        ['3', 2, 3, 0],
+      ],
+      members: [
+        ['a', '1', '3', truss],
+        ['b', '3', '2', truss],
+      ],
+      supports: [ball('1'), ball('2')],
+      loads: [{ type: 'node', node: '3', fy: -1e3 }],
+    },
+    /Node 3 can spin about X: every member that meets there is hinged\. No load drives it, so it is held still/,
+    10,
+    true,
+  ],
+  [
+    'an angle frame on two ball joints falls over',
+    {
+      nodes: [
+        ['1', 0, 0, 0],
+        ['2', 2, 3, 2],
+        ['3', 4, 0, 0],
+      ],
+      members: [
+        ['a', '1', '2'],
+        ['b', '2', '3'],
+      ],
+      supports: [ball('1'), ball('3')],
+    },
+    /The whole structure, nodes 1, 2, 3, can turn about the axis along X through/,
+    1,
+    false,
+  ],
+  [
+    'a part that hangs on nothing',
+    {
+      nodes: [...line, ['4', 0, 3, 0], ['5', 4, 3, 1]],
+      members: [...chain, ['c', '4', '5']],
+      supports: [clamp3('1')],
+    },
+    /The part with nodes 4, 5 can slide along X: this part is connected to nothing that is supported/,
+    6,
+    false,
+  ],
+];
+
+const judged = (model: Model) => solve(checkModel(model).model!);
+
+describe('mechanisms in space', () => {
+  test.each(models)('%s', (_, model, words, count, harmless) => {
+    const { mechanisms, status, solution, notices } = judged(sketch(model));
+    expect(mechanisms.map(({ description }) => description).join('\n')).toMatch(words);
+    expect(mechanisms).toHaveLength(count);
+    expect(mechanisms.every((mechanism) => mechanism.harmless)).toBe(harmless);
+    expect(status).toBe(harmless ? 'solved' : 'unstable');
+    expect(solution !== undefined).toBe(harmless);
+    expect(notices.some(({ code }) => code === 'mechanism')).toBe(true);
+    for (const { freedoms } of mechanisms)
+      if (freedoms.length > 0) expect(Math.max(...freedoms.map(({ amount }) => Math.abs(amount)))).toBeCloseTo(1, 9);
+  });
+
+  test.each(models)('%s: the same judgement however it lies in the axes', (_, model, _words, count, harmless) => {
+    const { mechanisms, status } = judged(moved(sketch(model), turnBy(0.7, -1.1), [3, 5, -2]));
+    expect(mechanisms).toHaveLength(count);
+    expect(mechanisms.filter((mechanism) => mechanism.harmless)).toHaveLength(
+      judged(sketch(model)).mechanisms.filter((mechanism) => mechanism.harmless).length,
+    );
+    expect(status).toBe(harmless ? 'solved' : 'unstable');
+  });
+
+  test('a harmless motion leaves results as if it were held by hand', () => {
+    const loads: Sketch['loads'] = [{ type: 'line', member: 'a', from: { wy: -1e3, wz: 5e2 }, to: { wy: -1e3, wz: 5e2 } }];
+    const free = solved(sketch({ ...beam, supports: [ball('1'), ball('2')], loads }));
+    const held = solved(sketch({ ...beam, supports: [{ ...ball('1'), rx: 'fixed' }, ball('2')], loads }));
+    expect(free.results.mechanisms).toHaveLength(1);
+    expect(held.results.mechanisms).toHaveLength(0);
+    expect([...free.reactions('2')]).toEqual(Array.from(held.reactions('2'), (value) => expect.closeTo(value, 6)));
+    expect(free.movements('1')[3]).toBeCloseTo(0, 15);
+    expect(free.residual()).toBeLessThan(1e-9);
+  });
+
+  test('the joints of a large truss are told in one note', () => {
+    const { notices, mechanisms } = judged(
+      sketch({
+        nodes: [['p', 2, 0, 0], ['q', -1, 0, 2], ['s', -1, 0, -2], ['t', 0, 3, 0]],
+        members: ['p', 'q', 's'].map((foot) => [foot, foot, 't', truss]),
+        supports: ['p', 'q', 's'].map(ball),
+        loads: [{ type: 'node', node: 't', fy: -1 }],
+      }),
+    ); // prettier-ignore
+    expect(mechanisms).toHaveLength(12);
+    expect(notices.filter(({ code }) => code === 'mechanism').map(({ message }) => message)).toEqual([
+      '4 nodes can spin, since every member that meets there is hinged: p, q, s, t. No load drives them, so they are held still.',
+    ]);
+  });
+
+  test('motions that have nothing to do with each other are told apart', () => {
+    const panel = (name: string, x: number): [Sketch['nodes'], Sketch['members'], Sketch['supports']] => [
+      [[`${name}1`, x, 0], [`${name}2`, x + 2, 0], [`${name}3`, x + 2, 2], [`${name}4`, x, 2]],
+      [[`${name}a`, `${name}1`, `${name}4`, truss], [`${name}b`, `${name}4`, `${name}3`, truss], [`${name}c`, `${name}3`, `${name}2`, truss]],
+      [pin(`${name}1`), pin(`${name}2`)],
+    ]; // prettier-ignore
+    const [p, r] = [panel('p', 0), panel('r', 10)];
+    const { mechanisms } = judged(
+      sketch({ nodes: [...p[0], ...r[0]], members: [...p[1], ...r[1]], supports: [...p[2], ...r[2]] }),
+    );
+    const folding = mechanisms.filter(({ harmless }) => !harmless);
+    expect(folding.map(({ freedoms }) => [...new Set(freedoms.map(({ node }) => node[0]))])).toEqual(
+      expect.arrayContaining([['p'], ['r']]),
+    );
+    expect(folding).toHaveLength(2);
+  });
+});
+
+describe('remedies', () => {
+  const unstable: readonly (readonly [string, Sketch, RegExp])[] = [
+    ['a beam on rollers', { nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2']], supports: [roller('1'), roller('2')] }, /Hold node 1 in ux/],
+    ['a beam on one pin', { nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2']], supports: [pin('1')] }, /Hold node 1 in rz[\s\S]*Hold node 2 in uy/],
+    [
+      'an unbraced panel',
+      {
+        nodes: [['1', 0, 0], ['2', 4, 0], ['3', 4, 3], ['4', 0, 3]],
+        members: [['a', '1', '4', truss], ['b', '4', '3', truss], ['c', '3', '2', truss]],
+        supports: [pin('1'), pin('2')],
+        loads: [{ type: 'node', node: '4', fx: 1 }],
+      },
+      /Brace the panel with a member from node 3 to node 1/,
+    ],
+    [
+      'a hinge too many',
+      {
+        nodes: [['1', 0, 0], ['2', 3, 0], ['3', 6, 0]],
+        members: [['a', '1', '2', { releases: { end: { mz: 'free' } } }], ['b', '2', '3']],
+        supports: [pin('1'), roller('3')],
+        loads: [{ type: 'node', node: '2', fy: -1 }],
+      },
+      /Fix the end of member a at node 2/,
+    ],
+    [
+      'a couple on a node of hinges',
+      {
+        nodes: [['1', 0, 0], ['2', 3, 1], ['3', 6, 0]],
+        members: [['a', '1', '2', { releases: { end: { mz: 'free' } } }], ['b', '2', '3', { releases: { start: { mz: 'free' } } }]],
+        supports: [clamp('1'), clamp('3')],
+        loads: [{ type: 'node', node: '2', mz: 1 }],
+      },
+      /Fix the end of member a at node 2[\s\S]*Fix the end of member b at node 2/,
+    ],
+    [
+      'a member that slides in itself',
+      {
+        nodes: [['1', 0, 0], ['2', 3, 0]],
+        members: [['a', '1', '2', { releases: { start: { ux: 'free' }, end: { ux: 'free' } } }]],
+        supports: [clamp('1'), clamp('2')],
+      },
+      /Fix ux of member a at node 2/,
+    ],
+    ['a twisted beam between ball joints', models[1]![1], /Hold node 1 in rx/],
+    ['a table on hinged legs', table, /Brace the panel|Hold node/],
+  ]; // prettier-ignore
+
+  test.each(unstable)('%s', (_, sketched, words) => {
+    const model = checkModel(sketch(sketched)).model!;
+    const { mechanisms } = solve(model);
+    const remedies = mechanisms.flatMap((mechanism) => mechanism.remedies);
+    expect(remedies.map(({ description }) => description).join('\n')).toMatch(words);
+    const harmful = (tried: Model): number => solve(tried).mechanisms.filter(({ harmless }) => !harmless).length;
+    for (const { edit } of remedies) {
+      const applied = applyIntent(model, edit);
+      expect(applied.ok && harmful(applied.model)).toBeLessThan(harmful(model));
+    }
+  });
+});
+
+describe('conditioning', () => {
+  /** A loaded beam, and beside it an unloaded one that only a soft spring holds up at one end. */
+  const propped = (spring: number): Sketch => ({
+    nodes: [['1', 0, 0], ['2', 4, 0], ['3', 0, 3], ['4', 4, 3]],
+    members: [['a', '1', '2'], ['b', '3', '4', { section: 't' }]],
+    supports: [pin('1'), roller('2'), pin('3'), { node: '4', uy: spring }],
+    loads: [{ type: 'line', member: 'a', from: { wy: -1 }, to: { wy: -1 } }],
+    extra: { sections: [{ id: 's', A: 1e-2, Iz: 1e-4 }, { id: 't', A: 1, Iz: 1 }] },
+  }); // prettier-ignore
+
+  test('an ordinary structure loses a few digits, and says nothing', () => {
+    const { solution, notices } = judged(sketch(propped(1e9)));
+    expect(solution!.digitsLost).toBeLessThan(4);
+    expect(notices).toEqual([]);
+  });
+
+  test('a very stiff member on a very soft spring says how many digits are left, where, and which ratio is to blame', () => {
+    const { solution, notices } = judged(sketch(propped(1)));
+    expect(solution!.digitsLost).toBeGreaterThan(10);
+    const notice = notices.find(({ code }) => code === 'few-digits')!;
+    expect(notice.severity).toBe('warning');
+    expect(notice.message).toMatch(
+      /About [3-5] of 16 digits of the results can be trusted: 1\d were lost in (uy|rz) of node [34]\. Nearby, EA\/L of member b is 10\^1\d times the support spring at node 4/,
+    );
+  });
+});
