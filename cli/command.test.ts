@@ -36,6 +36,21 @@ describe('rigid-beam solve', () => {
     expect(results.results.G!.members.b.stations).toHaveLength(21);
   });
 
+  test('solves the demo in space: all components, and in balance', () => {
+    const { code, out } = command(['solve', path.join(root, 'examples', 'canopy-walk.rbm.json'), '--stations', '2']);
+    expect(code).toBe(0);
+    const { results } = JSON.parse(out) as {
+      results: Record<
+        string,
+        { reactions: Record<string, { fz: number }>; equilibrium: { applied: { fz: number }; residual: number } }
+      >;
+    };
+    const { W } = results;
+    expect(W!.equilibrium.applied.fz).toBeCloseTo(12e3, 6);
+    expect(W!.equilibrium.residual).toBeLessThan(1e-9);
+    expect(W!.reactions.n0!.fz + W!.reactions.n6!.fz).toBeCloseTo(-12e3, 3);
+  });
+
   test('takes stations, cases and standard input', () => {
     const { code, out } = command(['solve', '-', '--stations', '5', '--case', 'Q1', '--case', 'C'], readFileSync(lintel, 'utf8'));
     expect(code).toBe(0);
@@ -94,9 +109,15 @@ describe('rigid-beam check', () => {
     expect(command(['check', lintel])).toEqual({ code: 0, out: 'No faults.\n', err: '' }));
 
   test('tells faults without solving, also what is not supported yet', () => {
-    const { code, err, out } = command(['check', fileOf((model) => Object.assign(model, { space: 'space', supports: [] }))]);
+    const { code, err, out } = command([
+      'check',
+      fileOf((model) => {
+        Object.assign(model, { supports: [] });
+        Object.assign(model.members![0]!, { behaviour: 'tensionOnly' });
+      }),
+    ]);
     expect([code, out]).toEqual([2, '']);
-    expect(err).toMatch(/there is no support[\s\S]*Space models cannot be analysed/);
+    expect(err).toMatch(/there is no support[\s\S]*Tension-only and compression-only members cannot be analysed/);
   });
 
   test('what is not JSON is a fault, not a crash', () =>

@@ -5,11 +5,13 @@ import { checkModel } from '@rigid-beam/core/model/check';
 import { solve } from '@rigid-beam/core/results/solve';
 import rib from '../examples/glasshouse-rib.rbm.json';
 import lintel from '../examples/lintel.rbm.json';
+import walk from '../examples/canopy-walk.rbm.json';
 import { boundsOf, fit, screenX, screenY, worldX, worldY, zoomAt } from './camera';
 import { diagramScale } from './diagram-scale';
 import { dimensionItems, levels, showDimension } from './dimension-items';
 import { VERTEX, type Item, type Label, type Path } from './display-list';
 import { gridItems, gridStep, snapToGrid } from './grid-items';
+import { drawnMembers, pointOn } from './geometry';
 import { hitTest } from './hit-test';
 import { niceBelow } from './nice';
 import { placeLabels, roughMeasure } from './place-labels';
@@ -38,6 +40,27 @@ const view: View = {
 const camera = fit({ left: 0, right: 9.9, bottom: 0, top: 0 }, 936, 640, { left: 150, right: 60, top: 80, bottom: 200 });
 const labels = (items: readonly Item[]): Label[] => items.filter((item): item is Label => item.kind === 'label');
 const paths = (items: readonly Item[]): Path[] => items.filter((item): item is Path => item.kind === 'path');
+
+describe('a space model in elevation', () => {
+  const model = checkModel(walk).model!;
+  const solution = solutionOf(model);
+
+  test('is drawn with finite numbers, whatever is shown', () => {
+    for (const quantity of ['N', 'Vy', 'Mz'] as const)
+      for (const outcome of [0, 3, 5])
+        for (const item of sheetItems(model, solution, { ...view, quantity, outcome })) {
+          const numbers = item.kind === 'label' ? [item.x, item.y] : [...item.vertices];
+          expect(numbers.every(Number.isFinite)).toBe(true);
+        }
+  });
+
+  test('true lengths stay on the members that are seen askew', () => {
+    const tie = drawnMembers(model).find(({ id }) => id === 'w1')!;
+    expect(tie.length).toBeCloseTo(Math.hypot(2, 1.5), 12);
+    expect(pointOn(tie, tie.length)).toEqual([expect.closeTo(tie.x2, 12), expect.closeTo(tie.y2, 12)]);
+    expect(drawnMembers(model).some(({ id }) => id === 'c0')).toBe(false);
+  });
+});
 
 describe('the camera', () => {
   test('goes to the screen and back', () => {

@@ -125,9 +125,23 @@ describe('the first start and the demo', () => {
       /The whole structure, nodes 1, 2, 3, 4, can slide along X: no support resists in this direction\./,
     );
     expect(await lintel.text('extremes')).toBe('no results');
+    // The remedy that is offered does what it says, as one step that can be undone.
+    await lintel.press('Hold node 1 in ux');
+    await lintel.until('solution', /^Solved/);
+    await lintel.page.waitForSelector('::-p-aria(Undo: Hold node 1 in ux)');
+    await lintel.undo();
+    await lintel.until('solution', /1 mechanism/);
     await lintel.undo();
     await lintel.until('solution', /^Solved/);
     await lintel.stored();
+  });
+
+  test('the browser solves with the compiled kernels', async () => {
+    const lintel = await ModelPage.open(application, 'Lintel over the potting bench');
+    await lintel.until('solution', /^Solved/);
+    expect(await lintel.page.$eval('[data-testid=solution]', (element) => element.getAttribute('data-kernels'))).toBe(
+      'WebAssembly',
+    );
   });
 
   test('no page complained', () => expect(application.complaints).toEqual([]));

@@ -2,6 +2,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { spaceBuilding } from '../bench/structures';
 import { Application } from './application';
 import { ModelPage } from './model-page';
 
@@ -39,12 +40,35 @@ describe('files', () => {
     await model.page.close();
   });
 
+  test('a space model is solved whole and shown in elevation, and says so', async () => {
+    const walk = JSON.parse(readFileSync('examples/canopy-walk.rbm.json', 'utf8')) as object;
+    const model = await upload(walk);
+    await model.ready();
+    await model.until('solution', /^Solved.*in balance/);
+    expect(await model.page.$$eval('[role=status]', (all) => all.map((one) => one.textContent).join())).toMatch(
+      /lies in space.*elevation/,
+    );
+    await model.place('Node n3 ');
+    await model.page.close();
+  });
+
+  test('a long solution tells of its progress, can be stopped, and started again', async () => {
+    const model = await upload({ ...spaceBuilding(12, 12, 16, 1), title: 'Palm house' });
+    await model.page.waitForSelector('[data-testid=sheet]');
+    await model.until('solution', /^Solving: /);
+    await model.press('Stop');
+    expect(await model.until('solution', /Stopped/)).toBe('Stopped, not solved');
+    await model.press('Solve');
+    await model.until('solution', /^Solved/);
+    await model.page.close();
+  });
+
   test('a faulty file is refused whole, with every fault', async () => {
     const model = await upload({ ...lintel, members: [{ id: 'a', start: '1', end: '9', section: 'none', material: 'steel' }] });
     const alert = await model.page.waitForSelector('[role=alert]');
     const words = await alert!.evaluate((element) => element.textContent);
     expect(words).toMatch(/no node “9”.*no section “none”/);
-    expect(await model.page.$$eval('li h3', (all) => all.length)).toBe(3);
+    expect(await model.page.$$eval('li h3', (all) => all.length)).toBe(5);
     await model.page.close();
   });
 

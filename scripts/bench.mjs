@@ -32,6 +32,83 @@ async function coreTimes() {
   return JSON.parse(result.stdout);
 }
 
+/** The engine's own measurements, each in a process of its own; the entry point is bundled once. */
+async function engine() {
+  const outfile = path.join(temporary('engine'), 'engine-times.mjs');
+  await bundle({
+    entryPoints: ['bench/engine-times.ts'],
+    outfile,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    logLevel: 'warning',
+  });
+  const run = (...args) => {
+    const result = spawnSync(process.execPath, [outfile, ...args], {
+      cwd: root,
+      encoding: 'utf8',
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    return result.stdout.trim() ? JSON.parse(result.stdout) : undefined;
+  };
+  const systems = [
+    'space building of 1,056 members',
+    'space building of 36,450 freedoms',
+    'lattice of 35,838 freedoms',
+    'space building of 100,800 freedoms',
+  ];
+  const other = process.argv.includes('--cholmod') ? cholmod() : undefined;
+  const factors = systems.map((name) => {
+    const ours = run('factorization', name);
+    if (!other) return { name, ...ours };
+    const folder = temporary('matrix');
+    run('matrix', name, folder);
+    const theirs = other(path.join(folder, 'matrix.mtx'));
+    rmSync(folder, { recursive: true, force: true });
+    return { name, ...ours, theirs };
+  });
+  return {
+    planeMoved: run('plane, node moved').time,
+    spaceMoved: run('space, node moved').time,
+    spaceLoads: run('space, loads changed').time,
+    all: run('all results').time,
+    large: run('large solve'),
+    combinations: run('combinations'),
+    factors,
+  };
+}
+
+/** Builds bench/cholmod.c against the system's SuiteSparse; returns what runs it on a matrix, on one thread. */
+function cholmod() {
+  const program = path.join(temporary('cholmod'), 'cholmod');
+  const built = spawnSync('cc', ['-O2', 'bench/cholmod.c', '-lcholmod', '-o', program], { cwd: root, stdio: 'inherit' });
+  if (built.status !== 0) throw new Error('bench/cholmod.c cannot be built: install libsuitesparse-dev and a C compiler.');
+  const oneThread = { ...process.env, OPENBLAS_NUM_THREADS: '1', OMP_NUM_THREADS: '1' };
+  return (file) => JSON.parse(spawnSync(program, [file], { encoding: 'utf8', env: oneThread }).stdout);
+}
+
+/** The factorization table: ours, and beside it the other library's where it was measured in the same run. */
+function factorTable(factors) {
+  const measured = factors.some(({ theirs }) => theirs);
+  const head = ['matrix', 'unknowns', 'entries of L', 'operations', 'ordering', 'factorization'];
+  if (measured) head.push('CHOLMOD supernodal', 'ratio', 'CHOLMOD simplicial', 'ratio');
+  const rows = factors.map(({ name, size, entries, work, ordering, time, theirs }) => {
+    const row = [
+      name,
+      size,
+      `${(entries / 1e6).toFixed(2)} M`,
+      `${(work / 1e9).toFixed(2)} G`,
+      milliseconds(ordering),
+      milliseconds(time),
+    ];
+    if (theirs)
+      for (const kind of ['supernodal', 'simplicial'])
+        row.push(milliseconds(1e3 * theirs[kind]), (time / 1e3 / theirs[kind]).toFixed(2));
+    return row;
+  });
+  return [head, head.map(() => '---'), ...rows].map((cells) => `| ${cells.join(' | ')} |`).join('\n');
+}
+
 /** From `npm start` on a fresh clone to the address, in milliseconds. */
 function coldStart() {
   const clone = temporary('clone');
@@ -119,6 +196,7 @@ const cold = process.argv.includes('--cold') ? coldStart() : undefined;
 const warm = await warmStarts();
 const edit = await editToDiagram();
 const core = await coreTimes();
+const engineTimes = await engine();
 
 const file = path.join(root, 'docs', 'performance.md');
 let before = '';
@@ -158,6 +236,29 @@ list with placed labels.
 | model | members | solve | display list |
 |---|---|---|---|
 ${core.map(({ name, members, solve, list }) => `| ${name} | ${members} | ${milliseconds(solve)} | ${milliseconds(list)} |`).join('\n')}
+
+## The engine, one thread, warm
+
+The goals stand in brackets. Structures come from \`bench/structures.ts\`; each line is a process of its own.
+
+| work | time |
+|---|---|
+| plane frame of 190 members, a node moved: results of 10 cases (1 ms) | ${milliseconds(engineTimes.planeMoved)} |
+| space building of 1,056 members, a node moved: results of 10 cases (40 ms) | ${milliseconds(engineTimes.spaceMoved)} |
+| the same, only loads changed, all 10 cases (4 ms) | ${milliseconds(engineTimes.spaceLoads)} |
+| space building of 36,450 freedoms, 20 cases: from the parsed file to all results (5 s) | ${seconds(engineTimes.all)} |
+| space building of 100,800 freedoms, 1 case: from the model to all results | ${seconds(engineTimes.large.time)} |
+| the same: largest memory of the process (1.5 GB) | ${(engineTimes.large.memory / 1e9).toFixed(2)} GB |
+| 9,870 members × 50 combinations of 10 cases: all end forces and diagrams (1 s together with the next) | ${milliseconds(engineTimes.combinations.sums)} |
+| exact extremes of N, V and M of all of them | ${milliseconds(engineTimes.combinations.extremes)} |
+
+Numeric factorization, with the ordering beside it, which is kept while a structure keeps its pattern. ${
+    engineTimes.factors.some(({ theirs }) => theirs)
+      ? 'CHOLMOD (AMD ordering, one thread, the system’s BLAS) factors the same matrices in the same run, by `npm run bench -- --cholmod`.'
+      : '`npm run bench -- --cholmod` sets CHOLMOD beside it.'
+  }
+
+${factorTable(engineTimes.factors)}
 `,
 );
 console.log(readFileSync(file, 'utf8'));

@@ -81,6 +81,7 @@ if (installed) {
   });
   check('types', () => npm('test:types'));
   check('import directions', () => npm('test:directions'));
+  check('compiled kernels', () => npm('test:kernels'));
   if (built) {
     jest('unit tests', []);
     if (check('browser', ensureBrowser)) jest('journeys', ['--config', 'e2e/jest.config.mjs', '--runInBand']);

@@ -5,7 +5,7 @@ import { exitCodes } from './exit-codes';
 import { matrix } from './matrix';
 
 const program = new Command('rigid-beam')
-  .description('Solves plane frames and trusses described in a model file (.rbm.json).')
+  .description('Solves frames and trusses, in the plane and in space, described in a model file (.rbm.json).')
   .version('0.1.0')
   .exitOverride();
 

@@ -125,7 +125,7 @@ export function plainKernels(): Kernels {
     }
   };
 
-  return { reserve, extendAdd, factorPanel, updateBorder, forward, backward };
+  return { name: 'plain', reserve, extendAdd, factorPanel, updateBorder, forward, backward };
 }
 
 type Descriptor = [first: number, pivots: number, front: number, rows: number, panel: number];

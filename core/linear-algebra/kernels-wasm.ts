@@ -74,6 +74,7 @@ function kernelsOf(module: object): Kernels {
   };
 
   return {
+    name: 'WebAssembly',
     reserve,
     extendAdd: (border, size, places, panel, front, pivots, parentBorder) =>
       run.extendAdd(8 * border, size, 4 * places, 8 * panel, front, pivots, 8 * parentBorder),

@@ -16,6 +16,7 @@ export const DESCRIPTOR = 5;
  * weak: 0 is stored, with an empty column, which holds its unknown at rest.
  */
 export interface Kernels {
+  readonly name: 'WebAssembly' | 'plain';
   /** A heap of at least `length` numbers; what an earlier one held is lost. */
   readonly reserve: (length: number) => Heap;
   /** parent(place_i, place_j) += border(i, j) for i ≥ j: columns under `pivots` of the parent go to its panel, the others to its border. */

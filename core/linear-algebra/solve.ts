@@ -63,21 +63,24 @@ export function solveRefined(
 
 function residual(a: SparseSymmetric, b: Float64Array, x: Float64Array): { r: Float64Array; size: number } {
   const r = multiply(a, x);
-  let [largest, size] = [0, 0];
+  let largest = 0;
+  let size = 0;
   for (let i = 0; i < r.length; i++) {
-    r[i] = b[i]! - r[i]!;
-    largest = Math.max(largest, Math.abs(r[i]!));
-    size = Math.max(size, Math.abs(b[i]!));
+    const side = b[i]!;
+    const left = side - r[i]!;
+    r[i] = left;
+    if (Math.abs(left) > largest) largest = Math.abs(left);
+    if (Math.abs(side) > size) size = Math.abs(side);
   }
   return { r, size: size === 0 ? 0 : largest / size };
 }
 
 /**
- * For each weak unknown a v with A·v = 0 and v = 1 there, the other weak unknowns at rest: v = L⁻ᵀ e. Together they span the null
- * space.
+ * For each weak unknown (at most `most` of them) a v with A·v = 0 and v = 1 there, the other weak unknowns at rest: v = L⁻ᵀ e.
+ * Together they span the null space.
  */
-export function nullVectors(f: Factor): Float64Array[] {
-  const vectors = f.weak.map((unknown) => {
+export function nullVectors(f: Factor, most = Infinity): Float64Array[] {
+  const vectors = f.weak.slice(0, most).map((unknown) => {
     const v = new Float64Array(f.analysis.size);
     v[unknown] = 1;
     return v;

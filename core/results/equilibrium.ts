@@ -74,7 +74,10 @@ export function reactionResultant(s: Structure, reactions: Float64Array): Result
 /** The largest size in a list of numbers. */
 export const largest = (parts: ArrayLike<number>): number => {
   let size = 0;
-  for (let i = 0; i < parts.length; i++) size = Math.max(size, Math.abs(parts[i]!));
+  for (let i = 0; i < parts.length; i++) {
+    const absolute = Math.abs(parts[i]!);
+    if (absolute > size) size = absolute;
+  }
   return size;
 };
 

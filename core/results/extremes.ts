@@ -32,31 +32,38 @@ export function extremes(solution: Solution, outcome: number, m: number, quantit
   };
 }
 
-/** Candidates of the member at hand: places and values. They grow with the largest member seen. */
+/** Candidates of the member at hand: places and values, how many, and the largest size. The arrays grow with the largest member seen. */
 let places = new Float64Array(64);
 let values = new Float64Array(64);
+let used = 0;
+let size = 0;
+
+function add(x: number, value: number): void {
+  places[used] = x;
+  values[used++] = value;
+  const absolute = Math.abs(value);
+  if (absolute > size) size = absolute;
+}
 
 function linearExtremes(solution: Solution, linear: LinearOutcome, from: number, m: number, quantity: LineQuantity): Extremes {
   const { pieces, structure } = solution;
   const degree = degreeOf(quantity);
-  const count = pieces.first[m + 1]! - pieces.first[m]!;
-  if (values.length < 2 + count * (degree + 2)) {
-    places = new Float64Array(2 * (2 + count * (degree + 2)));
-    values = new Float64Array(places.length);
+  const offset = offsetOf(quantity);
+  const end = pieces.first[m + 1]!;
+  const most = 2 + (end - pieces.first[m]!) * (degree + 2);
+  if (values.length < most) {
+    places = new Float64Array(2 * most);
+    values = new Float64Array(2 * most);
   }
-  let [used, size] = [0, 0];
-  const add = (x: number, value: number): void => {
-    places[used] = x;
-    values[used++] = value;
-    if (Math.abs(value) > size) size = Math.abs(value);
-  };
+  used = 0;
+  size = 0;
   const outside = endValues(linear, m, quantity);
   if (outside) add(0, outside[0]);
-  for (let k = pieces.first[m]!; k < pieces.first[m + 1]!; k++) {
+  const c = linear.coefficients;
+  for (let k = pieces.first[m]!; k < end; k++) {
     const start = pieces.from[k]!;
     const length = pieces.to[k]! - start;
-    const c = linear.coefficients;
-    const at = k * PIECE_WIDTH + offsetOf(quantity);
+    const at = k * PIECE_WIDTH + offset;
     add(start, c[at]!);
     const highest = effectiveDegree(c, at, degree);
     if (highest === 2) {
@@ -71,7 +78,8 @@ function linearExtremes(solution: Solution, linear: LinearOutcome, from: number,
   if (outside) add(structure.lengths[m]!, outside[1]);
   // Rounding must not move the place of a value that several points share.
   const slack = 1e-11 * size;
-  let [max, min] = [0, 0];
+  let max = 0;
+  let min = 0;
   for (let i = 1; i < used; i++) {
     if (values[i]! > values[max]! + slack) max = i;
     if (values[i]! < values[min]! - slack) min = i;

@@ -1,5 +1,5 @@
 import { bodyMechanisms } from '../stability/body-mechanisms';
-import { memberMechanisms, nodeMechanisms } from '../stability/local-mechanisms';
+import { memberMechanisms, NO_MEMBER, nodeMechanisms } from '../stability/local-mechanisms';
 import { Drivers, type Found } from '../stability/mechanism';
 import type { Notice } from '../model/notice';
 import type { MemberLoads } from '../stiffness/equivalent-loads';
@@ -8,25 +8,43 @@ import type { System } from './system';
 
 /** Every independent motion of a system that nothing resists, judged under its loads (6n each, nodes' axes). */
 export function judge(system: System, loads: readonly Float64Array[], onMembers: readonly MemberLoads[]): Found[] {
-  const { structure, matrices, members, loose, numbering, basis, stiffened } = system;
+  const { structure, matrices, members, loose, numbering, basis, factor, stiffened } = system;
   const drivers = new Drivers(structure.names.cases, loads);
   return [
     ...memberMechanisms(structure, matrices, onMembers),
     ...nodeMechanisms(structure, loose, members, drivers),
-    ...bodyMechanisms({ structure, matrices, members, drivers, stiffened, free: numbering.free }, basis),
+    ...bodyMechanisms(
+      { structure, matrices, members, drivers, stiffened, free: numbering.free },
+      basis,
+      factor.weak.length === basis.length,
+    ),
   ];
 }
 
+/** Above this many motions of several nodes a trial only counts them: telling them apart would take longer than it is worth. */
+const FEW = 20;
+
+/** How many motions are harmful; of many motions of several nodes every one is counted as such. */
+export function countHarmful(system: System, loads: readonly Float64Array[], onMembers: readonly MemberLoads[]): number {
+  const many = system.basis.length > FEW;
+  const judged = judge(many ? { ...system, basis: [] } : system, loads, onMembers);
+  return judged.filter(({ mechanism }) => !mechanism.harmless).length + (many ? system.factor.weak.length : 0);
+}
+
 const MANY = 20;
+
+const isAlone = ({ mechanism }: Found): boolean => mechanism.harmless && mechanism.cause === NO_MEMBER;
 
 /** What is said of the mechanisms: harmful ones one by one; harmless ones too, but those alike on many nodes in one note. */
 export function mechanismNotices(found: readonly Found[]): Notice[] {
   const isSpin = ({ mechanism, motion }: Found): boolean => mechanism.harmless && motion.pattern.kind === 'spin';
   const spins = found.filter(isSpin);
-  const others = found.filter((one) => !isSpin(one)).map(({ mechanism }) => noticeOf(mechanism));
-  const nodes = [...new Set(spins.flatMap(({ mechanism }) => mechanism.freedoms.map(({ node }) => node)))];
+  // A node without members is told of already.
+  const others = found.filter((one) => !isSpin(one) && !isAlone(one)).map(({ mechanism }) => noticeOf(mechanism));
+  const joined = spins.filter((one) => !isAlone(one));
+  const nodes = [...new Set(joined.flatMap(({ mechanism }) => mechanism.freedoms.map(({ node }) => node)))];
   if (nodes.length === 0) return others;
-  if (nodes.length === 1) return [...others, noticeOf(spins[0]!.mechanism)];
+  if (nodes.length === 1) return [...others, noticeOf(joined[0]!.mechanism)];
   return [
     ...others,
     {

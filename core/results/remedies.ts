@@ -18,10 +18,14 @@ const ENOUGH = 2;
 
 /**
  * The mechanisms with remedies: edits for the pattern behind each, every one tried on the model and kept only if `harmful` counts
- * fewer harmful mechanisms after it.
+ * fewer harmful mechanisms after it than the `before` that there are.
  */
-export function withRemedies(model: Model, found: readonly Found[], harmful: (model: Model) => number): Mechanism[] {
-  const before = found.filter(({ mechanism }) => !mechanism.harmless).length;
+export function withRemedies(
+  model: Model,
+  found: readonly Found[],
+  before: number,
+  harmful: (model: Model) => number,
+): Mechanism[] {
   let tried = 0;
   return found.map(({ mechanism, motion }) => {
     if (mechanism.harmless || model.members.length > MOST_MEMBERS || tried >= MOST_MECHANISMS) return mechanism;

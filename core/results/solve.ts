@@ -4,14 +4,14 @@ import { solveRefined } from '../linear-algebra/solve';
 import type { Model } from '../model/model';
 import type { Notice } from '../model/notice';
 import { conditioningNotice, conditioningOf } from '../stability/conditioning';
-import type { Found, Mechanism } from '../stability/mechanism';
+import type { Found } from '../stability/mechanism';
 import { imposedMovements, nodalLoads, rightHandSide } from '../stiffness/assemble';
 import { compile } from '../stiffness/compile';
 import { memberLoads } from '../stiffness/equivalent-loads';
 import { readinessFaults, readinessNotes } from '../stiffness/readiness';
 import { FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
 import { pieces } from './breakpoints';
-import { judge, mechanismNotices } from './judge';
+import { countHarmful, judge, mechanismNotices } from './judge';
 import { recoverCase } from './recover-case';
 import { withRemedies } from './remedies';
 import type { LinearOutcome, Results } from './results';
@@ -53,7 +53,8 @@ function solveSystem(model: Model, system: System, said: readonly Notice[], prog
   const onMembers = memberLoads(structure, matrices.bends);
   const loads = onMembers.map((members, c) => nodalLoads(structure, matrices, c, members));
   const found = judge(system, loads, onMembers);
-  if (found.some(({ mechanism }) => !mechanism.harmless)) return unstable(model, said, found);
+  if (found.some(({ mechanism }) => !mechanism.harmless))
+    return unstable(model, system, said, found, countHarmful(system, loads, onMembers));
 
   const imposed = loads.map((_, c) => imposedMovements(structure, c));
   const sides = loads.map((load, c) => rightHandSide(structure, matrices, numbering, load, imposed[c]!));
@@ -94,10 +95,17 @@ function linearOutcome(outcome: Outcome, index: number, solved: readonly LinearO
   return outcome.kind === 'sum' ? sumOutcomes(solved, outcome.factors) : undefined;
 }
 
-function unstable(model: Model, notices: readonly Notice[], found: readonly Found[]): Results {
+function unstable(model: Model, system: System, notices: readonly Notice[], found: readonly Found[], before: number): Results {
   const harmful = found.filter(({ mechanism }) => !mechanism.harmless);
-  const mechanisms = withRemedies(model, found, harmfulMechanisms);
-  return { status: 'unstable', notices: [...notices, ...mechanismNotices(harmful)], mechanisms };
+  const mechanisms = withRemedies(model, found, before, harmfulMechanisms);
+  return { status: 'unstable', notices: [...notices, ...mechanismNotices(harmful), ...untold(system)], mechanisms };
+}
+
+/** Says so when there are more motions than are described. */
+function untold({ factor, basis }: System): Notice[] {
+  if (factor.weak.length === basis.length) return [];
+  const message = `The structure can move in ${factor.weak.length} independent ways that involve several nodes; ${basis.length} of them are described.`;
+  return [{ code: 'many-mechanisms', severity: 'error', message, subjects: [] }];
 }
 
 /** How many harmful mechanisms a model has: what a remedy must make fewer. Infinity for a model that cannot be solved at all. */
@@ -107,7 +115,7 @@ function harmfulMechanisms(model: Model): number {
   const system = buildSystem(structure, sharedKernels());
   const onMembers = memberLoads(structure, system.matrices.bends);
   const loads = onMembers.map((members, c) => nodalLoads(structure, system.matrices, c, members));
-  return judge(system, loads, onMembers).filter(({ mechanism }: { mechanism: Mechanism }) => !mechanism.harmless).length;
+  return countHarmful(system, loads, onMembers);
 }
 
 /** Held motions are zero but for rounding; they are taken out so that they are zero. */

@@ -19,11 +19,14 @@ export interface System {
   readonly numbering: Numbering;
   readonly stiffness: SparseSymmetric;
   readonly factor: Factor;
-  /** Motions of several nodes that cost no energy (6n each, nodes' axes). */
+  /** Motions of several nodes that cost no energy (6n each, nodes' axes): all of them, or the first MOST_MOTIONS. */
   readonly basis: readonly Float64Array[];
   /** 6n: 1 where a member is stiff against the freedom. */
   readonly stiffened: Uint8Array;
 }
+
+/** So many motions are described; a structure with more is a heap of bars, and its null space would fill the memory. */
+const MOST_MOTIONS = 200;
 
 /** What a long computation tells while it runs: the phase, and how much of it is done, 0 to 1. May throw to give up. */
 export type Progress = (phase: Phase, done: number) => void;
@@ -52,7 +55,9 @@ export function buildSystem(structure: Structure, kernels: Kernels, former?: Sys
     numbering,
     stiffness,
     factor,
-    basis: nullVectors(factor).map((v) => Float64Array.from(unknowns, (unknown) => (unknown < 0 ? 0 : v[unknown]!))),
+    basis: nullVectors(factor, MOST_MOTIONS).map((v) =>
+      Float64Array.from(unknowns, (unknown) => (unknown < 0 ? 0 : v[unknown]!)),
+    ),
     stiffened: stiffenedFreedoms(structure, matrices),
   };
 }

@@ -22,14 +22,14 @@ export interface Scene {
 
 /**
  * Motions of several nodes, from a basis of the null space (6n each, nodes' axes): first those that move a whole part of the
- * structure as one body, then the rest, separated from each other.
+ * structure as one body, then the rest, separated from each other. `complete`: the basis spans the whole null space.
  */
-export function bodyMechanisms(scene: Scene, basis: readonly Float64Array[]): Found[] {
+export function bodyMechanisms(scene: Scene, basis: readonly Float64Array[], complete: boolean): Found[] {
   if (basis.length === 0) return [];
   const parts = partsOf(scene.structure);
   const rigid = parts.flatMap((part) => unresistedMotions(scene.structure, part, scene.stiffened));
   const rigidVectors = rigid.map((motion) => rigidVector(scene, motion));
-  const others = separated(rigidVectors, basis);
+  const others = separated(rigidVectors, basis, complete);
   return [
     ...rigid.map((motion, i) => rigidMechanism(scene, motion, rigidVectors[i]!, parts)),
     ...others.map((vector) => looseMechanism(scene, vector)),

@@ -5,6 +5,8 @@ import type { LooseNodes } from './loose-nodes';
 import { globalMotion, namedFreedoms, type Drivers, type Found, type Pattern } from './mechanism';
 import { along, axisOf, driven } from './words';
 
+export const NO_MEMBER = 'no member meets there';
+
 /** Motions of one node alone: harmless unless a case drives them. `members`: those at each node. */
 export function nodeMechanisms(
   s: Structure,
@@ -56,7 +58,7 @@ function nodeMechanism(
   const spin = isPlane(s) ? 'spin' : `spin about ${axisOf(axis) ?? `the axis ${along(axis)}`}`;
   const cause =
     joined.length === 0
-      ? 'no member meets there'
+      ? NO_MEMBER
       : spins
         ? 'every member that meets there is hinged'
         : 'no member or support resists in this direction';

@@ -1,13 +1,13 @@
 /**
  * A basis of the same space that shows its parts: the vectors of `first` are kept, `others` are reduced by them and among
  * themselves (Gauss–Jordan with full pivoting), which separates motions that have nothing to do with each other. Vectors that
- * `first` already spans vanish.
+ * `first` already spans vanish. `complete`: the others span all that `first` does.
  */
-export function separated(first: readonly Float64Array[], others: readonly Float64Array[]): Float64Array[] {
+export function separated(first: readonly Float64Array[], others: readonly Float64Array[], complete = true): Float64Array[] {
   const rest = others.map((v) => scaled(v.slice()));
   for (const known of orthogonalPivots(first)) for (const v of rest) subtract(v, known.vector, v[known.pivot]!);
   const done: Float64Array[] = [];
-  const expected = others.length - first.length;
+  const expected = complete ? others.length - first.length : others.length;
   while (done.length < expected) {
     let [best, pivot, size] = [-1, -1, 0];
     rest.forEach((v, i) => {

@@ -238,6 +238,22 @@ describe('mechanisms in space', () => {
     ]);
   });
 
+  test('a heap of bars says how many motions it has, and describes some', () => {
+    const side = 18;
+    const nodes: Sketch['nodes'][number][] = [];
+    const members: Sketch['members'][number][] = [];
+    for (let i = 0; i < side; i++)
+      for (let j = 0; j < side; j++) {
+        nodes.push([`${i}.${j}`, 2 * i, 2 * j + 0.3 * (i % 2)]);
+        if (i > 0) members.push([`b${i}.${j}`, `${i - 1}.${j}`, `${i}.${j}`, truss]);
+        if (j > 0 && i % 4 === 0) members.push([`c${i}.${j}`, `${i}.${j - 1}`, `${i}.${j}`, truss]);
+      }
+    const { status, mechanisms, notices } = judged(sketch({ nodes, members, supports: [pin('0.0'), pin('4.0')] }));
+    expect(status).toBe('unstable');
+    expect(mechanisms.filter(({ harmless }) => !harmless)).toHaveLength(200);
+    expect(notices.at(-1)!.message).toMatch(/can move in 2\d\d independent ways that involve several nodes; 200 of them/);
+  });
+
   test('motions that have nothing to do with each other are told apart', () => {
     const panel = (name: string, x: number): [Sketch['nodes'], Sketch['members'], Sketch['supports']] => [
       [[`${name}1`, x, 0], [`${name}2`, x + 2, 0], [`${name}3`, x + 2, 2], [`${name}4`, x, 2]],

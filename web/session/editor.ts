@@ -6,6 +6,7 @@ import type { Notice } from '@rigid-beam/core/model/notice';
 import type { Results } from '@rigid-beam/core/results/results';
 import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
 import type { RevisionKind } from '../db/schema';
+import type { SolveProgress } from '../solver/solver.worker';
 import { SolvingClient, type SolveOutcome } from '../solver/solving-client';
 import { afterRevision, historyOf, type History, type Step } from './history';
 import { StorageQueue, type StorageState } from './storage';
@@ -25,6 +26,7 @@ interface Drawn {
   readonly model: Model;
   readonly results?: Results;
   readonly milliseconds?: number;
+  readonly kernels?: string;
 }
 
 export interface EditorState extends Place {
@@ -33,6 +35,8 @@ export interface EditorState extends Place {
   /** The model while something is dragged; not stored yet. */
   readonly preview: Model | undefined;
   readonly drawn: Drawn;
+  /** How far the solution is, while it takes its time; `stopped` once it was given up by hand. */
+  readonly progress: SolveProgress | 'stopped' | undefined;
   readonly storage: StorageState;
   readonly history: History;
   readonly selection: readonly Subject[];
@@ -65,6 +69,7 @@ export class Editor {
       model: opened.model,
       preview: undefined,
       drawn: { model: opened.model },
+      progress: undefined,
       storage: { status: 'stored' },
       history: historyOf(opened.history),
       selection: [],
@@ -76,7 +81,12 @@ export class Editor {
       names: false,
     }));
     this.queue = new StorageQueue(opened.id, opened.revision, (storage) => this.store.setState({ storage }));
-    this.solver = new SolvingClient((outcome) => this.receive(outcome));
+    this.solver = new SolvingClient(
+      (outcome) => this.receive(outcome),
+      (progress) => {
+        if (progress !== this.state.progress) this.store.setState({ progress });
+      },
+    );
     this.solver.solve(opened.model);
   }
 
@@ -186,6 +196,17 @@ export class Editor {
     await this.takeNewer('drop');
   }
 
+  /** Gives up the solution that is running; the model stays as it is, without results. */
+  stopSolving(): void {
+    this.solver.stop();
+    this.store.setState({ progress: 'stopped', drawn: { model: this.current() } });
+  }
+
+  solveAgain(): void {
+    this.store.setState({ progress: undefined });
+    this.show(this.current());
+  }
+
   private show(model: Model): void {
     this.solver.solve(model);
     clearTimeout(this.patience);
@@ -211,7 +232,9 @@ export class Editor {
     }
     const { model, solved } = outcome;
     // While dragging, results may be one step behind; they are drawn with the very model they belong to.
-    this.store.setState({ drawn: { model, results: solved.results, milliseconds: solved.milliseconds } });
+    this.store.setState({
+      drawn: { model, results: solved.results, milliseconds: solved.milliseconds, kernels: solved.kernels },
+    });
   }
 
   private keepSelection(model: Model): void {

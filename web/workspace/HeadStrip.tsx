@@ -4,6 +4,7 @@ import Link from 'next/link';
 import styled from 'styled-components';
 import { isFault } from '@rigid-beam/core/model/notice';
 import type { EditorState } from '../session/editor';
+import type { SolveProgress } from '../solver/solver.worker';
 import { useEditor, useEditorState } from '../session/use-editor';
 import { AppearanceButton } from '../ui/AppearanceButton';
 import { PlainButton } from '../ui/controls';
@@ -57,6 +58,8 @@ export function HeadStrip() {
   const history = useEditorState((state) => state.history);
   const solving = useEditorState(solutionWords);
   const stored = useEditorState(storageWords);
+  const progress = useEditorState((state) => state.progress);
+  const kernels = useEditorState((state) => state.drawn.kernels);
   const [solvingTone, solvingText] = solving.split('|') as [string, string];
   const [storedTone, storedText] = stored.split('|') as [string, string];
   const undo = history.undo.at(-1);
@@ -73,9 +76,14 @@ export function HeadStrip() {
         ↷ Redo
       </PlainButton>
       <Grow />
-      <State role="status" data-tone={solvingTone} data-testid="solution">
+      <State role="status" data-tone={solvingTone} data-testid="solution" data-kernels={kernels}>
         {solvingText}
       </State>
+      {progress === 'stopped' ? (
+        <PlainButton onPress={() => editor.solveAgain()}>Solve</PlainButton>
+      ) : (
+        progress && <PlainButton onPress={() => editor.stopSolving()}>Stop</PlainButton>
+      )}
       <State role="status" data-tone={storedTone} data-testid="storage">
         {storedText}
       </State>
@@ -87,9 +95,22 @@ export function HeadStrip() {
   );
 }
 
+const PHASES: Record<SolveProgress['phase'], string> = {
+  stiffness: 'stiffness of the members',
+  ordering: 'ordering',
+  factorization: 'factorization',
+  cases: 'cases',
+  combinations: 'combinations',
+};
+
 /** `tone|text`: a plain string, so that the strip follows only when the words change. */
-function solutionWords({ drawn }: EditorState): string {
+function solutionWords({ drawn, progress }: EditorState): string {
   const { results, milliseconds } = drawn;
+  if (progress === 'stopped') return 'attention|Stopped, not solved';
+  if (progress) {
+    const share = progress.done > 0 ? ` ${Math.round(100 * progress.done)} %` : '';
+    return `plain|Solving: ${PHASES[progress.phase]}${share}`;
+  }
   if (!results) return 'plain|Solving …';
   if (results.status === 'unstable') {
     const count = results.mechanisms.filter(({ harmless }) => !harmless).length;

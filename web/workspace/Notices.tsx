@@ -2,6 +2,7 @@
 
 import styled from 'styled-components';
 import type { Notice } from '@rigid-beam/core/model/notice';
+import type { Mechanism } from '@rigid-beam/core/stability/mechanism';
 import type { Subject } from '@rigid-beam/drawing/display-list';
 import { useEditor, useEditorState } from '../session/use-editor';
 import { Button, PlainButton, Row } from '../ui/controls';
@@ -38,6 +39,15 @@ const Slip = styled.div`
   }
 `;
 
+const Remedies = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.4rem;
+  align-items: baseline;
+  margin-top: 0.25rem;
+  font-size: 0.85rem;
+`;
+
 const MANY = 4;
 
 /** What keeps the model from being solved, why an edit was refused, and what happened elsewhere: in words, over the sheet. */
@@ -46,6 +56,7 @@ export function Notices() {
   const results = useEditorState((state) => state.drawn.results);
   const refusal = useEditorState((state) => state.refusal);
   const storage = useEditorState((state) => state.storage);
+  const space = useEditorState((state) => state.model.space === 'space');
   const hinders = results && results.status !== 'solved' ? results.notices.filter(({ severity }) => severity === 'error') : [];
   const waits = hinders.length > 0 && hinders.every(({ code }) => code === 'no-members' || code === 'no-support');
   const warnings = results?.notices.filter(({ severity }) => severity === 'warning') ?? [];
@@ -71,7 +82,13 @@ export function Notices() {
       )}
       {hinders.length > 0 && (
         <Slip role="status" data-tone={waits ? 'attention' : 'fault'} data-testid="hindrance">
-          <List notices={hinders} />
+          {results?.status === 'unstable' ? <Mechanisms mechanisms={results.mechanisms} /> : <List notices={hinders} />}
+        </Slip>
+      )}
+      {space && (
+        <Slip role="status" data-tone="attention">
+          This model lies in space. All results are of the whole structure; the sheet shows its elevation, X to the right and Y
+          up.
         </Slip>
       )}
       {warnings.length > 0 && (
@@ -96,6 +113,37 @@ function List({ notices }: { readonly notices: readonly Notice[] }) {
         );
       })}
       {notices.length > MANY && <li>and {notices.length - MANY} more</li>}
+    </ul>
+  );
+}
+
+/** Motions that keep the structure from standing, each with the edits that were found to stop it. */
+function Mechanisms({ mechanisms }: { readonly mechanisms: readonly Mechanism[] }) {
+  const editor = useEditor();
+  const harmful = mechanisms.filter(({ harmless }) => !harmless);
+  return (
+    <ul>
+      {harmful.slice(0, MANY).map(({ description, freedoms, members, remedies }, i) => {
+        const nodes = [...new Set(freedoms.map(({ node }) => node))];
+        const subjects: Subject[] =
+          nodes.length > 0 ? nodes.map((id) => ({ kind: 'node', id })) : members.map((id) => ({ kind: 'member', id }));
+        return (
+          <li key={i}>
+            {description} <PlainButton onPress={() => editor.select(subjects)}>Show</PlainButton>
+            {remedies.length > 0 && (
+              <Remedies>
+                This would stop it:
+                {remedies.map((remedy) => (
+                  <Button key={remedy.description} onPress={() => editor.edit(remedy.edit, remedy.description)}>
+                    {remedy.description}
+                  </Button>
+                ))}
+              </Remedies>
+            )}
+          </li>
+        );
+      })}
+      {harmful.length > MANY && <li>and {harmful.length - MANY} more</li>}
     </ul>
   );
 }

@@ -67,7 +67,7 @@ export class ApplyTool implements Tool {
       return closest(near, reach);
     }
     const near = drawnMembers(model).map((member) => {
-      const along = (x - member.x1) * member.ex[0] + (y - member.y1) * member.ex[1];
+      const along = ((x - member.x1) * member.ex[0] + (y - member.y1) * member.ex[1]) / (member.ex[0] ** 2 + member.ex[1] ** 2);
       const clamped = Math.min(Math.max(along, 0), member.length);
       const distance = Math.hypot(x - member.x1 - clamped * member.ex[0], y - member.y1 - clamped * member.ex[1]);
       return { id: member.id, at: clamped / member.length, distance };

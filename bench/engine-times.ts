@@ -1,0 +1,115 @@
+import { writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { symmetricMatrixMarket } from '@rigid-beam/core/formats/matrix-market';
+import { factorize } from '@rigid-beam/core/linear-algebra/factor';
+import { sharedKernels } from '@rigid-beam/core/linear-algebra/shared-kernels';
+import { checkModel } from '@rigid-beam/core/model/check';
+import type { Model } from '@rigid-beam/core/model/model';
+import { extremes } from '@rigid-beam/core/results/extremes';
+import { solveKeeping } from '@rigid-beam/core/results/solve';
+import type { System } from '@rigid-beam/core/results/system';
+import { compile } from '@rigid-beam/core/stiffness/compile';
+import { assembleStiffness } from '@rigid-beam/core/stiffness/assemble';
+import { memberMatrices } from '@rigid-beam/core/stiffness/member-matrices';
+import { numberFreedoms } from '@rigid-beam/core/stiffness/numbering';
+import { reducedSystem } from '@rigid-beam/core/stiffness/reduced-system';
+import { building, lattice, spaceBuilding } from './structures';
+
+// Measures one thing, named by the first argument, in a process of its own, and prints it as JSON: what one measurement leaves in
+// memory must not burden the next. `matrix NAME FOLDER` writes the matrix of a structure instead.
+
+const structures: Record<string, () => Model> = {
+  'space building of 1,056 members': () => spaceBuilding(5, 5, 11, 10),
+  'space building of 36,450 freedoms': () => spaceBuilding(14, 14, 27, 20),
+  'space building of 100,800 freedoms': () => spaceBuilding(19, 19, 42, 1),
+  'lattice of 35,838 freedoms': () => lattice(1500, 1),
+};
+
+const median = (runs: number, work: (run: number) => void): number => {
+  const times = Array.from({ length: runs }, (_, run) => {
+    const begun = performance.now();
+    work(run);
+    return performance.now() - begun;
+  }).sort((a, b) => a - b);
+  return times[Math.floor(runs / 2)]!;
+};
+
+/** One edit after the other, each solved with what the last one left. */
+function edits(model: Model, runs: number, edit: (model: Model, run: number) => Model): number {
+  let former: System | undefined;
+  for (let run = 0; run < runs; run++) former = solveKeeping(edit(model, run), [], { former }).system;
+  const models = Array.from({ length: runs }, (_, run) => edit(model, run));
+  return median(runs, (run) => {
+    former = solveKeeping(models[run]!, [], { former }).system;
+  });
+}
+
+const nodeMoved = (model: Model, run: number): Model => ({
+  ...model,
+  nodes: model.nodes.map((node, i) => (i === model.nodes.length - 1 ? { ...node, x: node.x + 1e-3 * (run + 1) } : node)),
+});
+const loadsChanged = (model: Model, run: number): Model => ({
+  ...model,
+  loads: model.loads.map((load) => (load.type === 'line' ? { ...load, from: { wy: -1e4 - run }, to: { wy: -1e4 - run } } : load)),
+});
+
+function factorization(name: string): object {
+  const s = compile(structures[name]!());
+  const matrices = memberMatrices(s);
+  const begun = performance.now();
+  const numbering = numberFreedoms(s, new Uint8Array(6 * s.names.nodes.length));
+  const ordering = performance.now() - begun;
+  const K = assembleStiffness(s, matrices, numbering, []);
+  const runs = numbering.size > 5e4 ? 1 : numbering.size > 2e4 ? 3 : 30;
+  factorize(numbering.analysis, K, sharedKernels());
+  const time = median(runs, () => factorize(numbering.analysis, K, sharedKernels()));
+  const { factorLength, work } = numbering.analysis;
+  return { size: numbering.size, time, ordering, entries: factorLength, work, kernels: sharedKernels().name };
+}
+
+const measurements: Record<string, () => object> = {
+  'plane, node moved': () => ({ time: edits(building(9, 10, 10), 200, nodeMoved) }),
+  'space, node moved': () => ({ time: edits(structures['space building of 1,056 members']!(), 30, nodeMoved) }),
+  'space, loads changed': () => ({ time: edits(structures['space building of 1,056 members']!(), 30, loadsChanged) }),
+  'all results': () => {
+    const text = JSON.stringify(structures['space building of 36,450 freedoms']!());
+    const file: unknown = JSON.parse(text);
+    const begun = performance.now();
+    const { model } = checkModel(file);
+    const { results } = solveKeeping(model!, [], {});
+    return { time: performance.now() - begun, status: results.status };
+  },
+  'large solve': () => {
+    const model = structures['space building of 100,800 freedoms']!();
+    const begun = performance.now();
+    const { results } = solveKeeping(model, [], {});
+    return { time: performance.now() - begun, status: results.status, memory: process.resourceUsage().maxRSS * 1024 };
+  },
+  combinations: () => {
+    const base = building(70, 70, 10);
+    const factors = (i: number): Record<string, number> =>
+      Object.fromEntries(base.cases.map(({ id }, k) => [id, 1 + ((i * 7 + k * 3) % 5) / 10]));
+    const sums = Array.from({ length: 50 }, (_, i) => ({ id: `U${i}`, type: 'sum' as const, factors: factors(i) }));
+    const without = solveKeeping(base, [], {}).system;
+    const alone = median(3, () => void solveKeeping(base, [], { former: without }));
+    let former: System | undefined = without;
+    let solution = solveKeeping({ ...base, combinations: sums }, [], { former }).results.solution!;
+    const together = median(3, () => {
+      const solved = solveKeeping({ ...base, combinations: sums }, [], { former });
+      former = solved.system;
+      solution = solved.results.solution!;
+    });
+    const found = median(3, () => {
+      for (let outcome = 10; outcome < 60; outcome++)
+        for (let m = 0; m < base.members.length; m++)
+          for (const quantity of ['N', 'Vy', 'Mz'] as const) extremes(solution, outcome, m, quantity);
+    });
+    return { members: base.members.length, sums: together - alone, extremes: found };
+  },
+};
+
+const [what = '', name = '', folder = ''] = process.argv.slice(2);
+if (what === 'matrix') {
+  const { matrix } = reducedSystem(structures[name]!());
+  writeFileSync(path.join(folder, 'matrix.mtx'), symmetricMatrixMarket(matrix, [name]));
+} else console.log(JSON.stringify(what === 'factorization' ? factorization(name) : measurements[what]!()));

@@ -1,0 +1,83 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import type { Model } from '../model/model';
+import { randomSpace } from '../test/random-space';
+import { solveKeeping } from './solve';
+import type { Phase, System } from './system';
+
+const results = (model: Model, former?: System) => solveKeeping(model, [], { former });
+
+const close = (a: Float64Array, b: Float64Array): void => {
+  const size = a.reduce((max, value) => Math.max(max, Math.abs(value)), 1e-12);
+  a.forEach((value, i) => expect(Math.abs(value - b[i]!)).toBeLessThan(1e-9 * size));
+};
+
+describe('what one solution leaves for the next', () => {
+  test('only loads changed: the factor is used again, and the answer is that of a fresh start', () => {
+    fc.assert(
+      fc.property(randomSpace, fc.integer({ min: -20, max: 20 }), (model, fy) => {
+        const first = results(model);
+        const edited: Model = { ...model, loads: [...model.loads, { type: 'node', case: 'Q', node: 't00', fy: fy * 1e3 }] };
+        const second = results(edited, first.system);
+        expect(second.system!.factor).toBe(first.system!.factor);
+        const kept = second.results.solution!.linear[0]!;
+        const fresh = results(edited).results.solution!.linear[0]!;
+        close(fresh.displacements, kept.displacements);
+        close(fresh.ends, kept.ends);
+      }),
+      { numRuns: 10 },
+    );
+  });
+
+  test('a node moved: the ordering is used again, the factor is not', () => {
+    fc.assert(
+      fc.property(randomSpace, (model) => {
+        const first = results(model);
+        const edited: Model = {
+          ...model,
+          nodes: model.nodes.map((node) => (node.id === 't00' ? { ...node, x: node.x + 0.3 } : node)),
+        };
+        const second = results(edited, first.system);
+        expect(second.system!.numbering).toBe(first.system!.numbering);
+        expect(second.system!.factor).not.toBe(first.system!.factor);
+        close(results(edited).results.solution!.linear[0]!.displacements, second.results.solution!.linear[0]!.displacements);
+      }),
+      { numRuns: 10 },
+    );
+  });
+
+  test('a support freed, a hinge set, a member added: nothing stale is taken over', () => {
+    fc.assert(
+      fc.property(randomSpace, fc.integer({ min: 0, max: 2 }), (model, kind) => {
+        const edits: ((m: Model) => Model)[] = [
+          (m) => ({ ...m, supports: m.supports.map((support, i) => (i === 1 ? { ...support, rz: 'free' } : support)) }),
+          (m) => ({ ...m, members: m.members.map((one, i) => (i === 2 ? { ...one, releases: { end: { mz: 'free' } } } : one)) }),
+          (m) => ({ ...m, members: [...m.members, { ...m.members[0]!, id: 'new', start: 'f00', end: 't11' }] }),
+        ];
+        const edited = edits[kind]!(model);
+        const kept = results(edited, results(model).system).results.solution!.linear[0]!.displacements;
+        const fresh = results(edited).results.solution!.linear[0]!.displacements;
+        close(fresh, kept);
+      }),
+      { numRuns: 15 },
+    );
+  });
+});
+
+describe('progress', () => {
+  const [model] = fc.sample(randomSpace, { numRuns: 1, seed: 7 }) as [Model];
+
+  test('is told by phase, in order', () => {
+    const phases: Phase[] = [];
+    solveKeeping(model, [], { progress: (phase) => void (phases.at(-1) === phase || phases.push(phase)) });
+    expect(phases).toEqual(['stiffness', 'ordering', 'factorization', 'cases', 'combinations']);
+  });
+
+  test('a solution can be given up from within, and the next one is whole', () => {
+    const stop = (phase: Phase): void => {
+      if (phase === 'factorization') throw new Error('given up');
+    };
+    expect(() => solveKeeping(model, [], { progress: stop })).toThrow('given up');
+    expect(results(model).results.status).toBe('solved');
+  });
+});
