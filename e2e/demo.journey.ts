@@ -126,9 +126,9 @@ describe('the first start and the demo', () => {
     );
     expect(await lintel.text('extremes')).toBe('no results');
     // The remedy that is offered does what it says, as one step that can be undone.
-    await lintel.press('Hold node 1 in ux');
+    await lintel.press('Hold node 2 in ux');
     await lintel.until('solution', /^Solved/);
-    await lintel.page.waitForSelector('::-p-aria(Undo: Hold node 1 in ux)');
+    await lintel.page.waitForSelector('::-p-aria(Undo: Hold node 2 in ux)');
     await lintel.undo();
     await lintel.until('solution', /1 mechanism/);
     await lintel.undo();

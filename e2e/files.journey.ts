@@ -130,7 +130,7 @@ describe('files', () => {
     await page.locator('::-p-aria(Keep)').click();
     await page.locator('::-p-aria(Remove Shelf in the fernery)').click();
     await page.locator('::-p-aria([name="Remove"][role="button"])').click();
-    await page.waitForFunction(() => document.querySelectorAll('li h3').length === 2);
+    await page.waitForFunction(() => document.querySelectorAll('li h3').length === 4);
     const gone = await fetch(`${application.address}/models/nothing-here`);
     expect(gone.status).toBe(404);
     await page.close();

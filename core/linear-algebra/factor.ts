@@ -17,6 +17,8 @@ export interface Factor {
   /** Index of the descriptors among the integers, of the right-hand sides among the numbers. */
   readonly table: number;
   readonly sides: number;
+  /** Room for the kernels' own use. */
+  readonly scratch: number;
   readonly weak: readonly number[];
   /** The smallest pivot beside its diagonal entry over the unknowns that are not weak, and which unknown it is: a measure of the digits lost. */
   readonly smallestRatio: number;
@@ -114,5 +116,5 @@ export function factorize(analysis: Analysis, a: SparseSymmetric, kernels: Kerne
     if (watch) watch((done += pivots * (rest * front + pivots * pivots)) / analysis.work);
   }
   const isCurrent = (): boolean => generations.get(kernels) === generation;
-  return { analysis, kernels, heap, table: 2 * tableAt, sides, weak, smallestRatio, smallestAt, isCurrent };
+  return { analysis, kernels, heap, table: 2 * tableAt, sides, scratch, weak, smallestRatio, smallestAt, isCurrent };
 }

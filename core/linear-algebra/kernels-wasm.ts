@@ -37,7 +37,7 @@ interface Exports {
     scratch: number,
   ) => void;
   readonly updateBorder: (panel: number, front: number, pivots: number, border: number, scratch: number) => void;
-  readonly forward: (table: number, supernodes: number, x: number) => void;
+  readonly forward: (table: number, supernodes: number, x: number, work: number) => void;
   readonly backward: (table: number, supernodes: number, x: number, plain: number) => void;
 }
 
@@ -81,7 +81,7 @@ function kernelsOf(module: object): Kernels {
     factorPanel: (panel, front, pivots, started, tolerance, scratch) =>
       run.factorPanel(8 * panel, front, pivots, 8 * started, tolerance, 8 * scratch),
     updateBorder: (panel, front, pivots, border, scratch) => run.updateBorder(8 * panel, front, pivots, 8 * border, 8 * scratch),
-    forward: (table, supernodes, x) => run.forward(4 * table, supernodes, 8 * x),
+    forward: (table, supernodes, x, work) => run.forward(4 * table, supernodes, 8 * x, 8 * work),
     backward: (table, supernodes, x, plain) => run.backward(4 * table, supernodes, 8 * x, plain ? 1 : 0),
   };
 }

@@ -40,8 +40,11 @@ export interface Kernels {
   ) => void;
   /** border (r × r, lower part) −= L₂·D·L₂ᵀ, r = front − pivots. */
   readonly updateBorder: (panel: number, front: number, pivots: number, border: number, scratch: number) => void;
-  /** x (BATCH numbers an unknown) = L⁻¹·x over all supernodes, whose descriptors lie at `table` among the integers. */
-  readonly forward: (table: number, supernodes: number, x: number) => void;
+  /**
+   * x (BATCH numbers an unknown) = L⁻¹·x over all supernodes, whose descriptors lie at `table` among the integers. `work`: BATCH
+   * numbers for each row of the largest front.
+   */
+  readonly forward: (table: number, supernodes: number, x: number, work: number) => void;
   /** x = L⁻ᵀ·D⁻¹·x; without D (`plain`) x = L⁻ᵀ·x. */
   readonly backward: (table: number, supernodes: number, x: number, plain: boolean) => void;
 }

@@ -25,7 +25,7 @@ function inBatches(f: Factor, columns: readonly Float64Array[], work: () => void
 /** x = L⁻ᵀ D⁻¹ L⁻¹ b for several right-hand sides, each in place. */
 export function solveInPlace(f: Factor, columns: readonly Float64Array[]): void {
   inBatches(f, columns, () => {
-    f.kernels.forward(f.table, f.analysis.supernodes, f.sides);
+    f.kernels.forward(f.table, f.analysis.supernodes, f.sides, f.scratch);
     f.kernels.backward(f.table, f.analysis.supernodes, f.sides, false);
   });
 }

@@ -26,7 +26,7 @@ export interface System {
 }
 
 /** So many motions are described; a structure with more is a heap of bars, and its null space would fill the memory. */
-const MOST_MOTIONS = 200;
+const MOST_MOTIONS = 100;
 
 /** What a long computation tells while it runs: the phase, and how much of it is done, 0 to 1. May throw to give up. */
 export type Progress = (phase: Phase, done: number) => void;

@@ -239,7 +239,7 @@ describe('mechanisms in space', () => {
   });
 
   test('a heap of bars says how many motions it has, and describes some', () => {
-    const side = 18;
+    const side = 12;
     const nodes: Sketch['nodes'][number][] = [];
     const members: Sketch['members'][number][] = [];
     for (let i = 0; i < side; i++)
@@ -250,8 +250,8 @@ describe('mechanisms in space', () => {
       }
     const { status, mechanisms, notices } = judged(sketch({ nodes, members, supports: [pin('0.0'), pin('4.0')] }));
     expect(status).toBe('unstable');
-    expect(mechanisms.filter(({ harmless }) => !harmless)).toHaveLength(200);
-    expect(notices.at(-1)!.message).toMatch(/can move in 2\d\d independent ways that involve several nodes; 200 of them/);
+    expect(mechanisms.filter(({ harmless }) => !harmless)).toHaveLength(100);
+    expect(notices.at(-1)!.message).toMatch(/can move in 1\d\d independent ways that involve several nodes; 100 of them/);
   });
 
   test('motions that have nothing to do with each other are told apart', () => {
