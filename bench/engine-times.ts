@@ -53,6 +53,13 @@ const loadsChanged = (model: Model, run: number): Model => ({
   loads: model.loads.map((load) => (load.type === 'line' ? { ...load, from: { wy: -1e4 - run }, to: { wy: -1e4 - run } } : load)),
 });
 
+const oneLoadChanged = (model: Model, run: number): Model => ({
+  ...model,
+  loads: model.loads.map((load, i) =>
+    i === model.loads.length - 1 && load.type === 'line' ? { ...load, to: { wy: -1e4 - run } } : load,
+  ),
+});
+
 function factorization(name: string): object {
   const s = compile(structures[name]!());
   const matrices = memberMatrices(s);
@@ -71,6 +78,7 @@ const measurements: Record<string, () => object> = {
   'plane, node moved': () => ({ time: edits(building(9, 10, 10), 200, nodeMoved) }),
   'space, node moved': () => ({ time: edits(structures['space building of 1,056 members']!(), 30, nodeMoved) }),
   'space, loads changed': () => ({ time: edits(structures['space building of 1,056 members']!(), 30, loadsChanged) }),
+  'space, one load changed': () => ({ time: edits(structures['space building of 1,056 members']!(), 30, oneLoadChanged) }),
   'all results': () => {
     const text = JSON.stringify(structures['space building of 36,450 freedoms']!());
     const file: unknown = JSON.parse(text);

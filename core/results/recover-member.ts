@@ -63,6 +63,24 @@ export function recoverMember(
   let w = start[2]!;
   let slopeV = start[5]!;
   let slopeW = -start[4]!;
+  if (c < 0 && cut.first[m + 1]! - cut.first[m]! === 1) {
+    // Nothing acts between the ends: straight moments, cubic deflections, and nothing to carry on.
+    const P = cut.first[m]! * PIECE_WIDTH;
+    out[P] = N;
+    out[P + OVY] = Vy;
+    out[P + OMZ] = Mz;
+    out[P + OMZ + 1] = Vy;
+    out[P + OU] = u;
+    out[P + OU + 1] = N / EA;
+    bent(out, P + OV, v, slopeV, flexV, Mz, Vy, flexVW, My, Vz, shearV);
+    if (plane) return;
+    out[P + OVZ] = Vz;
+    out[P + OT] = T;
+    out[P + OMY] = My;
+    out[P + OMY + 1] = Vz;
+    bent(out, P + OW, w, slopeW, flexW, My, Vz, flexVW, Mz, Vy, shearW);
+    return;
+  }
   let strain = 0;
   let kappaV = 0;
   let kappaW = 0;
@@ -164,6 +182,26 @@ function quintic(
   out[at + 3] = (flex * out[moment + 1]! + cross * out[other + 1]! - dq * shear) / 6;
   out[at + 4] = (flex * out[moment + 2]! + cross * out[other + 2]!) / 12;
   out[at + 5] = (flex * out[moment + 3]! + cross * out[other + 3]!) / 20;
+}
+
+/** The deflection of an unloaded piece: slope, and the curvatures of two straight moments, integrated. */
+function bent(
+  out: Float64Array,
+  at: number,
+  value: number,
+  slope: number,
+  flex: number,
+  M: number,
+  V: number,
+  cross: number,
+  otherM: number,
+  otherV: number,
+  shear: number,
+): void {
+  out[at] = value;
+  out[at + 1] = slope - V * shear;
+  out[at + 2] = (flex * M + cross * otherM) / 2;
+  out[at + 3] = (flex * V + cross * otherV) / 6;
 }
 
 const valueAtEnd = (c: Float64Array, at: number, h: number): number =>

@@ -64,6 +64,45 @@ describe('what one solution leaves for the next', () => {
   });
 });
 
+describe('cases whose loads have not changed', () => {
+  const twoCases = (model: Model): Model => ({
+    ...model,
+    cases: [...model.cases, { id: 'P', category: 'wind' }],
+    loads: [...model.loads, { type: 'line', case: 'P', member: 'd0', from: { wy: -1e3 }, to: { wy: -2e3 } }],
+    combinations: [{ id: 'S', type: 'sum', factors: { Q: 1.35, P: 1.5 } }],
+  });
+
+  test('are taken over as they are; the changed ones and the sums are those of a fresh start', () => {
+    const edits: ((model: Model) => Model)[] = [
+      (m) => ({
+        ...m,
+        loads: m.loads.map((load) => (load.case === 'P' ? { ...load, from: { wy: -3e3 } } : load)) as Model['loads'],
+      }),
+      (m) => ({ ...m, loads: [...m.loads, { type: 'node', case: 'P', node: 't01', mx: 500 }] }),
+      (m) => ({ ...m, loads: m.loads.filter((load) => load.case !== 'P') }),
+      (m) => ({ ...m, loads: [...m.loads, { type: 'point', case: 'P', member: 'c00', at: 0.4, fx: 100 }] }),
+      (m) => ({ ...m, loads: [...m.loads, { type: 'line', case: 'P', member: 'c00', from: { wz: 9 }, to: { wz: 9 } }] }),
+    ];
+    fc.assert(
+      fc.property(randomSpace, fc.nat(edits.length - 1), (any, kind) => {
+        const model = twoCases(any);
+        const first = results(model);
+        const edited = edits[kind]!(model);
+        const second = results(edited, first.system).results.solution!;
+        const fresh = results(edited).results.solution!;
+        // A load that cuts a member into new pieces renews all cases; any other leaves Q alone.
+        expect(second.linear[0] === first.results.solution!.linear[0]).toBe(kind !== 3);
+        fresh.linear.forEach((outcome, i) => {
+          close(outcome!.coefficients, second.linear[i]!.coefficients);
+          close(outcome!.displacements, second.linear[i]!.displacements);
+          close(outcome!.reactions, second.linear[i]!.reactions);
+        });
+      }),
+      { numRuns: 25 },
+    );
+  });
+});
+
 describe('progress', () => {
   const [model] = fc.sample(randomSpace, { numRuns: 1, seed: 7 }) as [Model];
 

@@ -6,7 +6,6 @@ import type { Notice } from '../model/notice';
 import { conditioningNotice, conditioningOf } from '../stability/conditioning';
 import type { Found } from '../stability/mechanism';
 import { imposedMovements, nodalLoads, rightHandSide } from '../stiffness/assemble';
-import { compile } from '../stiffness/compile';
 import { memberLoads } from '../stiffness/equivalent-loads';
 import { readinessFaults, readinessNotes } from '../stiffness/readiness';
 import { FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
@@ -15,6 +14,7 @@ import { countHarmful, judge, mechanismNotices } from './judge';
 import { recoverCase } from './recover-case';
 import { withRemedies } from './remedies';
 import type { LinearOutcome, Results } from './results';
+import { unchangedCases, type SolvedCase, type SolvedCases } from './solved-cases';
 import { sumOutcomes } from './sum-outcomes';
 import { buildSystem, type Progress, type System } from './system';
 
@@ -43,39 +43,52 @@ export function solveKeeping(
   const faults = readinessFaults(model);
   if (faults.length > 0) return { results: { status: 'invalid', notices: [...notices, ...faults], mechanisms: [] } };
   const said = [...notices, ...readinessNotes(model)];
-  const structure = compile(model);
-  const system = buildSystem(structure, sharedKernels(), former, progress);
-  return { results: solveSystem(model, system, said, progress), system };
+  const system = buildSystem(model, sharedKernels(), former, progress);
+  const { results, solved } = solveSystem(model, system, said, progress);
+  return { results, system: { ...system, ...(solved && { solved }) } };
 }
 
-function solveSystem(model: Model, system: System, said: readonly Notice[], progress?: Progress): Results {
+function solveSystem(
+  model: Model,
+  system: System,
+  said: readonly Notice[],
+  progress?: Progress,
+): { results: Results; solved?: SolvedCases } {
   const { structure, matrices, numbering, stiffness, factor } = system;
-  const onMembers = memberLoads(structure, matrices.bends);
-  const loads = onMembers.map((members, c) => nodalLoads(structure, matrices, c, members));
+  const cut = pieces(structure);
+  const kept = unchangedCases(system.solved, structure, factor, cut);
+  const isDue = kept.map((one) => !one);
+  const fresh = memberLoads(structure, matrices.bends, isDue);
+  const onMembers = kept.map((one, c) => one?.onMembers ?? fresh[c]!);
+  const loads = kept.map((one, c) => one?.loads ?? nodalLoads(structure, matrices, c, fresh[c]!));
   const found = judge(system, loads, onMembers);
   if (found.some(({ mechanism }) => !mechanism.harmless))
-    return unstable(model, system, said, found, countHarmful(system, loads, onMembers));
+    return { results: unstable(model, system, said, found, countHarmful(system, loads, onMembers)) };
 
-  const imposed = loads.map((_, c) => imposedMovements(structure, c));
-  const sides = loads.map((load, c) => rightHandSide(structure, matrices, numbering, load, imposed[c]!));
+  const due = loads.flatMap((_, c) => (isDue[c] ? [c] : []));
+  const imposed = due.map((c) => imposedMovements(structure, c));
+  const sides = due.map((c, i) => rightHandSide(structure, matrices, numbering, loads[c]!, imposed[i]!));
   const { solutions, residuals } = solveRefined(stiffness, factor, sides);
-  const cut = pieces(structure);
-  const solved = solutions.map((x, c): LinearOutcome => {
-    progress?.('cases', c / solutions.length);
-    const movements = imposed[c]!;
+  due.forEach((c, i) => {
+    progress?.('cases', i / due.length);
+    const movements = imposed[i]!;
+    const x = solutions[i]!;
     const { unknowns } = numbering;
     for (let f = 0; f < unknowns.length; f++) if (unknowns[f]! >= 0) movements[f] = x[unknowns[f]!]!;
     rest(movements, system);
-    return recoverCase(structure, matrices, c, movements, onMembers[c]!, cut, residuals[c]!);
+    const outcome = recoverCase(structure, matrices, c, movements, onMembers[c]!, cut, residuals[i]!);
+    kept[c] = { onMembers: onMembers[c]!, loads: loads[c]!, outcome };
   });
+  const cases = kept as SolvedCase[];
+  const solved = cases.map(({ outcome }) => outcome);
   const mechanisms = found.map(({ mechanism }) => mechanism);
   const doubtful = doubtfulCases(structure, solved);
-  if (doubtful.length > 0) return { status: 'invalid', notices: [...said, ...doubtful], mechanisms };
+  if (doubtful.length > 0) return { results: { status: 'invalid', notices: [...said, ...doubtful], mechanisms } };
   const conditioning = conditioningOf(factor, numbering);
   const doubts = conditioningNotice(structure, system.members, conditioning);
   progress?.('combinations', 0);
   const all = outcomes(model);
-  return {
+  const results: Results = {
     status: 'solved',
     notices: [...said, ...mechanismNotices(found), ...(doubts ? [doubts] : [])],
     mechanisms,
@@ -88,6 +101,7 @@ function solveSystem(model: Model, system: System, said: readonly Notice[], prog
       digitsLost: conditioning.digitsLost,
     },
   };
+  return { results, solved: { structure, factor, pieces: cut, cases } };
 }
 
 function linearOutcome(outcome: Outcome, index: number, solved: readonly LinearOutcome[]): LinearOutcome | undefined {
@@ -111,10 +125,10 @@ function untold({ factor, basis }: System): Notice[] {
 /** How many harmful mechanisms a model has: what a remedy must make fewer. Infinity for a model that cannot be solved at all. */
 function harmfulMechanisms(model: Model): number {
   if (readinessFaults(model).length > 0) return Infinity;
-  const structure = compile(model);
-  const system = buildSystem(structure, sharedKernels());
-  const onMembers = memberLoads(structure, system.matrices.bends);
-  const loads = onMembers.map((members, c) => nodalLoads(structure, system.matrices, c, members));
+  const system = buildSystem(model, sharedKernels());
+  const { structure, matrices } = system;
+  const onMembers = memberLoads(structure, matrices.bends);
+  const loads = onMembers.map((members, c) => nodalLoads(structure, matrices, c, members));
   return countHarmful(system, loads, onMembers);
 }
 

@@ -1,3 +1,6 @@
+import type { Model } from '../model/model';
+import { compile } from '../stiffness/compile';
+import type { SolvedCases } from './solved-cases';
 import { factorize, type Factor, type Watch } from '../linear-algebra/factor';
 import type { Kernels } from '../linear-algebra/kernels';
 import { nullVectors } from '../linear-algebra/solve';
@@ -11,6 +14,7 @@ import { FREEDOMS, memberCount, MEMBER_FREEDOMS, nodeCount, type Structure } fro
 
 /** Everything about a structure that does not depend on its loads, factored and ready for any right-hand side. */
 export interface System {
+  readonly model: Model;
   readonly structure: Structure;
   readonly matrices: MemberMatrices;
   /** Members at each node. */
@@ -23,6 +27,8 @@ export interface System {
   readonly basis: readonly Float64Array[];
   /** 6n: 1 where a member is stiff against the freedom. */
   readonly stiffened: Uint8Array;
+  /** The cases that were solved with it last. */
+  readonly solved?: SolvedCases | undefined;
 }
 
 /** So many motions are described; a structure with more is a heap of bars, and its null space would fill the memory. */
@@ -36,8 +42,9 @@ export type Phase = 'stiffness' | 'ordering' | 'factorization' | 'cases' | 'comb
  * Builds and factors the system. What an earlier system can lend is taken over: all of it when only loads differ, the ordering
  * when the same freedoms are joined in the same way.
  */
-export function buildSystem(structure: Structure, kernels: Kernels, former?: System, progress?: Progress): System {
-  if (former?.factor.isCurrent() && sameStiffness(former.structure, structure)) return { ...former, structure };
+export function buildSystem(model: Model, kernels: Kernels, former?: System, progress?: Progress): System {
+  const structure = compile(model, former);
+  if (former?.factor.isCurrent() && sameStiffness(former.structure, structure)) return { ...former, model, structure };
   progress?.('stiffness', 0);
   const matrices = memberMatrices(structure);
   const loose = looseNodes(structure, matrices);
@@ -48,6 +55,7 @@ export function buildSystem(structure: Structure, kernels: Kernels, former?: Sys
   const factor = factorize(numbering.analysis, stiffness, kernels, watch);
   const { unknowns } = numbering;
   return {
+    model,
     structure,
     matrices,
     members: membersAt(structure),
@@ -76,7 +84,7 @@ function sameStiffness(a: Structure, b: Structure): boolean {
     'releases',
   ] as const;
   if (a.active.length !== b.active.length || a.turns.size !== b.turns.size) return false;
-  if (!arrays.every((key) => sameNumbers(a[key], b[key]))) return false;
+  if (!arrays.every((key) => a[key] === b[key] || sameNumbers(a[key], b[key]))) return false;
   return [...a.turns].every(([node, turn]) => {
     const other = b.turns.get(node);
     return other !== undefined && sameNumbers(turn, other);

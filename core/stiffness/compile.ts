@@ -15,25 +15,51 @@ import { compileLoads } from './compile-loads';
 import { cosineAndSine, memberAxes, supportAxes } from './local-axes';
 import { BOWS_V, BOWS_W, PLANE_FREEDOMS, SPACE_FREEDOMS, STIFFNESS_WIDTH, type Structure } from './structure';
 
+/** A model with what was made of it, for the next compilation to take over. */
+export interface Compiled {
+  readonly model: Model;
+  readonly structure: Structure;
+}
+
+/** What of a model makes the structure without its loads. */
+const FRAME_KEYS = ['space', 'analysis', 'materials', 'sections', 'nodes', 'members', 'supports'] as const;
+
 /**
  * Model → Structure: the only place where names become indices. The model must be sound and ready (no fault); what a fault would
- * have named throws here.
+ * have named throws here. Where everything but loads and cases is the very same as in `former` (edits keep what they do not touch),
+ * only the loads are compiled.
  */
-export function compile(model: Model): Structure {
+export function compile(model: Model, former?: Compiled): Structure {
   const nodeIndex = indexOf(model.nodes);
-  const sections = new Map(model.sections.map((section) => [section.id, sectionProperties(section)]));
-  const frame = {
-    names: {
-      nodes: model.nodes.map((node) => node.id),
-      members: model.members.map((member) => member.id),
-      cases: model.cases.map((loadCase) => loadCase.id),
-    },
+  const sections = sectionMap(model);
+  const names = { cases: model.cases.map((loadCase) => loadCase.id) };
+  if (former && FRAME_KEYS.every((key) => former.model[key] === model[key])) {
+    const frame = { ...former.structure, names: { ...former.structure.names, ...names } };
+    return { ...frame, ...compileLoads(model, frame, nodeIndex, weights(model, sections)) };
+  }
+  const frame = compileFrame(model, nodeIndex, sections, names.cases);
+  return { ...frame, ...compileLoads(model, frame, nodeIndex, weights(model, sections)) };
+}
+
+type Sections = ReadonlyMap<string, SectionProperties>;
+type Frame = Omit<Structure, 'nodeLoads' | 'settlements' | 'lineLoads' | 'pointLoads' | 'strains'>;
+
+const sectionMap = (model: Model): Sections => new Map(model.sections.map((section) => [section.id, sectionProperties(section)]));
+
+function compileFrame(model: Model, nodeIndex: ReadonlyMap<string, number>, sections: Sections, cases: string[]): Frame {
+  const coordinates = new Float64Array(3 * model.nodes.length);
+  model.nodes.forEach(({ x, y, z = 0 }, i) => {
+    coordinates[3 * i] = x;
+    coordinates[3 * i + 1] = y;
+    coordinates[3 * i + 2] = z;
+  });
+  return {
+    names: { nodes: model.nodes.map((node) => node.id), members: model.members.map((member) => member.id), cases },
     active: model.space === 'plane' ? PLANE_FREEDOMS : SPACE_FREEDOMS,
-    coordinates: Float64Array.from(model.nodes.flatMap((node) => [node.x, node.y, node.z ?? 0])),
+    coordinates,
     ...compileSupports(model, nodeIndex),
     ...compileMembers(model, nodeIndex, sections),
   };
-  return { ...frame, ...compileLoads(model, frame, nodeIndex, weights(model, sections)) };
 }
 
 const indexOf = (list: readonly { readonly id: string }[]): Map<string, number> => new Map(list.map((item, i) => [item.id, i]));
@@ -72,11 +98,7 @@ const shearModulus = (material: Material): number =>
 
 type Members = Pick<Structure, 'memberNodes' | 'lengths' | 'axes' | 'arms' | 'stiffnesses' | 'bows' | 'releases'>;
 
-function compileMembers(
-  model: Model,
-  nodeIndex: ReadonlyMap<string, number>,
-  sections: ReadonlyMap<string, SectionProperties>,
-): Members {
+function compileMembers(model: Model, nodeIndex: ReadonlyMap<string, number>, sections: Sections): Members {
   const count = model.members.length;
   const members: Members = {
     memberNodes: new Int32Array(2 * count),
@@ -154,7 +176,7 @@ function compileReleases(member: Member, plane: boolean, releases: Float64Array,
 }
 
 /** Weight of each member per metre for a self-weight factor of 1, N/m. */
-function weights(model: Model, sections: ReadonlyMap<string, SectionProperties>): Float64Array {
+function weights(model: Model, sections: Sections): Float64Array {
   const densities = new Map(model.materials.map((material) => [material.id, material.density ?? 0]));
   const gravity = model.gravity ?? STANDARD_GRAVITY;
   return Float64Array.from(

@@ -130,8 +130,8 @@ export interface MemberLoads {
   readonly values: Float64Array;
 }
 
-/** The equivalent loads of every member in every case, found in one pass over the load tables. */
-export function memberLoads(s: Structure, bends: readonly Bending[]): MemberLoads[] {
+/** The equivalent loads of every member in every case that is wanted (all of them by default); the others come out empty. */
+export function memberLoads(s: Structure, bends: readonly Bending[], wanted?: readonly boolean[]): MemberLoads[] {
   const count = memberCount(s);
   const cases = caseCount(s);
   const at = Array.from({ length: cases }, () => new Int32Array(count).fill(-1));
@@ -143,7 +143,9 @@ export function memberLoads(s: Structure, bends: readonly Bending[]): MemberLoad
         if (at[c]![m] === -1) at[c]![m] = MEMBER_FREEDOMS * used[c]!++;
       }
   const loads = at.map((places, c) => ({ at: places, values: new Float64Array(MEMBER_FREEDOMS * used[c]!) }));
-  for (let c = 0; c < cases; c++)
+  for (let c = 0; c < cases; c++) {
+    if (wanted && !wanted[c]) continue;
     for (let m = 0; m < count; m++) if (at[c]![m] !== -1) addEquivalentLoads(s, m, c, bends[m]!, loads[c]!.values, at[c]![m]!);
+  }
   return loads;
 }

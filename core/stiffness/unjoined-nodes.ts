@@ -9,7 +9,18 @@ const MANY = 20;
  * Nodes that lie on a member between its ends without being joined to it: on the drawing they look connected, in the structure
  * they are not. Nodes are searched by their X, so that large models stay quick.
  */
-export function unjoinedNodes(model: Model): Notice[] {
+export function unjoinedNodes(model: Model): readonly Notice[] {
+  let known = found.get(model.nodes);
+  if (!known) found.set(model.nodes, (known = new WeakMap()));
+  let notices = known.get(model.members);
+  if (!notices) known.set(model.members, (notices = findUnjoined(model)));
+  return notices;
+}
+
+/** What was found for a list of nodes and a list of members: loads change oftener than they do. */
+const found = new WeakMap<Model['nodes'], WeakMap<Model['members'], readonly Notice[]>>();
+
+function findUnjoined(model: Model): Notice[] {
   const nodes = [...model.nodes].sort((a, b) => a.x - b.x);
   const place = new Map(nodes.map((node, i) => [node.id, i]));
   const [X, Y, Z] = [0, 1, 2].map((k) => Float64Array.from(nodes, ({ x, y, z = 0 }) => [x, y, z][k]!)) as [
@@ -17,7 +28,7 @@ export function unjoinedNodes(model: Model): Notice[] {
     Float64Array,
     Float64Array,
   ];
-  const found: { node: string; member: string }[] = [];
+  const pairs: { node: string; member: string }[] = [];
   for (const member of model.members) {
     const p = place.get(member.start);
     const q = place.get(member.end);
@@ -38,10 +49,10 @@ export function unjoinedNodes(model: Model): Notice[] {
       const [u, v, w] = [X[i]! - x, Y[i]! - y, Z[i]! - z];
       const along = (u * dx + v * dy + w * dz) / length;
       const away = Math.hypot(u * dy - v * dx, v * dz - w * dy, w * dx - u * dz) / length;
-      if (along > slack && along < length - slack && away <= slack) found.push({ node: nodes[i]!.id, member: member.id });
+      if (along > slack && along < length - slack && away <= slack) pairs.push({ node: nodes[i]!.id, member: member.id });
     }
   }
-  return found.slice(0, MANY).map(({ node, member }) => ({
+  return pairs.slice(0, MANY).map(({ node, member }) => ({
     code: 'unjoined-node',
     severity: 'warning',
     message: `Node ${node} lies on member ${member}, but the two are not joined: draw the member in two parts that meet there, if they should be.`,

@@ -1,3 +1,5 @@
+import type { LinearOutcome, Results } from '@rigid-beam/core/results/results';
+
 /** Every buffer behind the typed arrays of a value, once each, for transfer between threads. */
 export function buffersOf(value: unknown): ArrayBuffer[] {
   const buffers = new Set<ArrayBuffer>();
@@ -8,3 +10,7 @@ export function buffersOf(value: unknown): ArrayBuffer[] {
   visit(value);
   return [...buffers];
 }
+
+/** The results with other outcomes in the place of theirs. */
+export const withLinear = (results: Results, linear: readonly (LinearOutcome | undefined)[]): Results =>
+  results.solution ? { ...results, solution: { ...results.solution, linear } } : results;

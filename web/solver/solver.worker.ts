@@ -1,10 +1,11 @@
 import * as Comlink from 'comlink';
 import { sharedKernels } from '@rigid-beam/core/linear-algebra/shared-kernels';
 import type { Model } from '@rigid-beam/core/model/model';
-import type { Results } from '@rigid-beam/core/results/results';
+import type { LinearOutcome, Results } from '@rigid-beam/core/results/results';
 import { solveKeeping } from '@rigid-beam/core/results/solve';
 import type { Phase, System } from '@rigid-beam/core/results/system';
-import { buffersOf } from './buffers';
+import { buffersOf, withLinear } from './buffers';
+import { assembled, type ModelParts } from './model-parts';
 
 export interface Solved {
   readonly results: Results;
@@ -12,6 +13,8 @@ export interface Solved {
   readonly milliseconds: number;
   /** Which dense kernels did the work. */
   readonly kernels: string;
+  /** By outcome: it is the very one that was sent before, and is left out here. */
+  readonly unchanged: readonly boolean[];
 }
 
 /** How far a solution is that takes its time. */
@@ -25,11 +28,21 @@ export interface SolveProgress {
 const QUIET = 300;
 const OFTEN = 100;
 
-/** What the last solution left for the next: the ordering, and the factor while only loads change. */
+/** What the last solution left for the next: the ordering, and while only loads change the factor and the cases that stay as they are. */
 let former: System | undefined;
+let current: Model | undefined;
+/** The outcomes that the page has. */
+let sent: readonly (LinearOutcome | undefined)[] = [];
+
+/** Numbers in the outcomes of a solution up to which they are kept here and copied to the page. */
+const KEPT = 4e6;
+const numbersIn = (linear: readonly (LinearOutcome | undefined)[]): number =>
+  linear.reduce((sum, outcome) => sum + (outcome ? outcome.coefficients.length + outcome.ends.length : 0), 0);
 
 const solver = {
-  solve(model: Model, tell: (progress: SolveProgress) => void): Solved {
+  solve(parts: ModelParts, tell: (progress: SolveProgress) => void): Solved {
+    const model = assembled(parts, current);
+    current = model;
     const begun = performance.now();
     let told = begun + QUIET - OFTEN;
     const progress = (phase: Phase, done: number): void => {
@@ -39,10 +52,21 @@ const solver = {
       tell({ phase, done });
     };
     const { results, system } = solveKeeping(model, [], { former, progress });
+    const milliseconds = performance.now() - begun;
+    const kernels = sharedKernels().name;
+    const linear = results.solution?.linear ?? [];
+    if (numbersIn(linear) > KEPT) {
+      // Too much to have twice: it goes over whole, and the next solution starts its cases anew.
+      former = system && { ...system, solved: undefined };
+      sent = [];
+      const solved = { results, milliseconds, kernels, unchanged: linear.map(() => false) };
+      return Comlink.transfer(solved, buffersOf(linear));
+    }
     former = system;
-    const solved = { results, milliseconds: performance.now() - begun, kernels: sharedKernels().name };
-    // The structure stays here for the next solution; what was found for it goes over whole.
-    return Comlink.transfer(solved, buffersOf(results.solution?.linear));
+    const unchanged = linear.map((outcome, i) => outcome !== undefined && outcome === sent[i]);
+    sent = linear;
+    const news = linear.map((outcome, i) => (unchanged[i] ? undefined : outcome));
+    return { results: withLinear(results, news), milliseconds, kernels, unchanged };
   },
 };
 

@@ -1,5 +1,8 @@
 import * as Comlink from 'comlink';
 import type { Model } from '@rigid-beam/core/model/model';
+import type { LinearOutcome } from '@rigid-beam/core/results/results';
+import { withLinear } from './buffers';
+import { partsOf } from './model-parts';
 import type { SolveProgress, Solved, Solver } from './solver.worker';
 
 export type SolveOutcome =
@@ -20,6 +23,10 @@ export class SolvingClient {
   private impatience: ReturnType<typeof setTimeout> | undefined;
   /** Counts the workers: an answer of one that was stopped is not waited for. */
   private generation = 0;
+  /** The model that this worker was given last. */
+  private known: Model | undefined;
+  /** The outcomes of the last solution that this worker sent. */
+  private last: readonly (LinearOutcome | undefined)[] = [];
 
   constructor(
     private readonly report: (outcome: SolveOutcome) => void,
@@ -52,6 +59,8 @@ export class SolvingClient {
     this.worker = new Worker(new URL('./solver.worker.ts', import.meta.url), { type: 'module' });
     this.solver = Comlink.wrap<Solver>(this.worker);
     this.generation++;
+    this.last = [];
+    this.known = undefined;
     this.since = 0;
   }
 
@@ -67,6 +76,14 @@ export class SolvingClient {
     void this.run();
   }
 
+  /** Puts the outcomes that have not changed, and were not sent again, back in their places. */
+  private completed(solved: Solved): Solved {
+    const { solution } = solved.results;
+    const linear = (solution?.linear ?? []).map((outcome, i) => (solved.unchanged[i] ? this.last[i] : outcome));
+    this.last = linear;
+    return { ...solved, results: withLinear(solved.results, linear) };
+  }
+
   private async run(): Promise<void> {
     const { generation } = this;
     while (this.waiting && generation === this.generation) {
@@ -76,8 +93,10 @@ export class SolvingClient {
       const tell = Comlink.proxy((progress: SolveProgress) => {
         if (generation === this.generation) this.tell(progress);
       });
-      const outcome = await this.solver.solve(model, tell).then(
-        (solved): SolveOutcome => ({ model, solved }),
+      const asked = this.solver.solve(partsOf(model, this.known), tell);
+      this.known = model;
+      const outcome = await asked.then(
+        (solved): SolveOutcome => ({ model, solved: this.completed(solved) }),
         (error: Error): SolveOutcome => ({ model, failure: error.message }),
       );
       if (generation !== this.generation) return;

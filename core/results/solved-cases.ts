@@ -1,0 +1,85 @@
+import type { Factor } from '../linear-algebra/factor';
+import { caseCount, FREEDOMS, memberCount, nodeCount, type MemberLoadTable, type Structure } from '../stiffness/structure';
+import type { MemberLoads } from '../stiffness/equivalent-loads';
+import type { Pieces } from './breakpoints';
+import type { LinearOutcome } from './results';
+
+/** The cases of one solution, kept so that the next one solves only those whose loads have changed. */
+export interface SolvedCases {
+  readonly structure: Structure;
+  readonly factor: Factor;
+  readonly pieces: Pieces;
+  readonly cases: readonly SolvedCase[];
+}
+
+/** One solved case with what it was solved from. */
+export interface SolvedCase {
+  readonly onMembers: MemberLoads;
+  /** 6n, nodes' axes. */
+  readonly loads: Float64Array;
+  readonly outcome: LinearOutcome;
+}
+
+/**
+ * By case: what is kept of it, where neither the stiffness, nor the loads of the case, nor the pieces have changed since; the
+ * others are undefined.
+ */
+export function unchangedCases(
+  former: SolvedCases | undefined,
+  structure: Structure,
+  factor: Factor,
+  pieces: Pieces,
+): (SolvedCase | undefined)[] {
+  const count = caseCount(structure);
+  const none = new Array<undefined>(count).fill(undefined);
+  if (!former || former.factor !== factor || caseCount(former.structure) !== count) return none;
+  const old = former.structure;
+  if (!sameRange(old.lengths, structure.lengths, 0, memberCount(structure)) || !samePieces(former.pieces, pieces)) return none;
+  const changed = new Uint8Array(count);
+  for (const key of ['lineLoads', 'pointLoads', 'strains'] as const)
+    markChanged(old[key], structure[key], memberCount(structure), changed);
+  const size = FREEDOMS * nodeCount(structure);
+  return former.cases.map((kept, c) => {
+    const same =
+      !changed[c] &&
+      sameRange(old.nodeLoads, structure.nodeLoads, c * size, (c + 1) * size) &&
+      sameRange(old.settlements, structure.settlements, c * size, (c + 1) * size);
+    return same ? kept : undefined;
+  });
+}
+
+const samePieces = (a: Pieces, b: Pieces): boolean =>
+  a.from.length === b.from.length &&
+  sameRange(a.first, b.first, 0, b.first.length) &&
+  sameRange(a.from, b.from, 0, b.from.length) &&
+  sameRange(a.to, b.to, 0, b.to.length);
+
+function sameRange(a: ArrayLike<number>, b: ArrayLike<number>, from: number, to: number): boolean {
+  for (let i = from; i < to; i++) if (a[i] !== b[i]) return false;
+  return true;
+}
+
+/** Marks the cases whose rows differ: on each member the rows of one case are compared in their order. */
+function markChanged(a: MemberLoadTable, b: MemberLoadTable, members: number, changed: Uint8Array): void {
+  for (let m = 0; m < members; m++) {
+    for (let i = a.first[m]!; i < a.first[m + 1]!; i++)
+      if (!changed[a.cases[i]!] && !sameRow(a, i, b, counterpart(a, i, b, m))) changed[a.cases[i]!] = 1;
+    for (let j = b.first[m]!; j < b.first[m + 1]!; j++)
+      if (!changed[b.cases[j]!] && counterpart(b, j, a, m) < 0) changed[b.cases[j]!] = 1;
+  }
+}
+
+/** The row of `other` on the same member that is as many rows into the same case as row i of `table`; -1 where there is none. */
+function counterpart(table: MemberLoadTable, i: number, other: MemberLoadTable, m: number): number {
+  const loadCase = table.cases[i]!;
+  let before = 0;
+  for (let k = table.first[m]!; k < i; k++) if (table.cases[k] === loadCase) before++;
+  for (let k = other.first[m]!; k < other.first[m + 1]!; k++) if (other.cases[k] === loadCase && before-- === 0) return k;
+  return -1;
+}
+
+function sameRow(a: MemberLoadTable, i: number, b: MemberLoadTable, j: number): boolean {
+  if (j < 0) return false;
+  for (let k = 0; k < a.width; k++) if (a.values[i * a.width + k] !== b.values[j * b.width + k]) return false;
+  return true;
+}
