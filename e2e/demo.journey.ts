@@ -122,13 +122,13 @@ describe('the first start and the demo', () => {
     await lintel.press('Remove the support of node 1');
     await lintel.until('solution', /1 mechanism/);
     expect(await lintel.until('hindrance', /slide/)).toMatch(
-      /The whole structure, nodes 1, 2, 3, 4, can slide along X: no support resists in this direction\./,
+      /The whole structure, nodes 1, 2, 3, 4, can slide along X: no support resists in this direction \(all reactions are parallel\)\./,
     );
     expect(await lintel.text('extremes')).toBe('no results');
     // The remedy that is offered does what it says, as one step that can be undone.
-    await lintel.press('Hold node 2 in ux');
+    await lintel.press('Hold node 2 along X');
     await lintel.until('solution', /^Solved/);
-    await lintel.page.waitForSelector('::-p-aria(Undo: Hold node 2 in ux)');
+    await lintel.page.waitForSelector('::-p-aria(Undo: Hold node 2 along X)');
     await lintel.undo();
     await lintel.until('solution', /1 mechanism/);
     await lintel.undo();

@@ -121,12 +121,21 @@ const put = (list: 'supports' | 'members', entry: object): Intent => ({
   entry: entry as Record<string, unknown>,
 });
 
+function heldWords(model: Model, freedom: Freedom): string {
+  const axis = freedom.slice(1).toUpperCase();
+  if (freedom.startsWith('u')) return `along ${axis}`;
+  return model.space === 'plane' ? 'against turning' : `against turning about ${axis}`;
+}
+
 /** Holds one freedom of a node, in a support that is there or a new one. Turned supports are left as they are. */
 function* held(model: Model, node: number, freedom: Freedom): Generator<Remedy> {
   const id = model.nodes[node]!.id;
   const support: Support = model.supports.find((one) => one.node === id) ?? { node: id };
   if (support[freedom] === 'fixed' || support.angle !== undefined || support.axes) return;
-  yield { description: `Hold node ${id} in ${freedom}`, edit: put('supports', { ...support, [freedom]: 'fixed' }) };
+  yield {
+    description: `Hold node ${id} ${heldWords(model, freedom)}`,
+    edit: put('supports', { ...support, [freedom]: 'fixed' }),
+  };
 }
 
 /** Fixes one released end at the node; a truss member becomes a frame member that is hinged at its other end. */
@@ -143,6 +152,7 @@ function* fixedEnds(model: Model, node: number): Generator<Remedy> {
 }
 
 const RELEASE_KEYS = ['ux', 'uy', 'uz', 'rx', 'my', 'mz'] as const;
+const RELEASE_WORDS = ['along its axis', 'across', 'across', 'in torsion', 'in bending', 'in bending'] as const;
 
 function* unreleased(member: Member, end: MemberEnd, freedom: number): Generator<Remedy> {
   const key = RELEASE_KEYS[freedom]!;
@@ -151,7 +161,7 @@ function* unreleased(member: Member, end: MemberEnd, freedom: number): Generator
     const releases = member.releases?.[side];
     if (releases?.[key] === undefined) continue;
     const node = side === 'start' ? member.start : member.end;
-    yield withEnd(member, side, without(releases, [key]), `Fix ${key} of member ${member.id} at node ${node}`);
+    yield withEnd(member, side, without(releases, [key]), `Fix member ${member.id} ${RELEASE_WORDS[freedom]} at node ${node}`);
   }
 }
 

@@ -137,7 +137,7 @@ function rigidMechanism(scene: Scene, motion: RigidMotion, own: Float64Array, pa
     if (rotation.every((x) => x === 0)) {
       return {
         description: `${what} can slide ${along(translation)}`,
-        cause: held ? 'no support resists in this direction' : apart,
+        cause: held ? `no support resists in this direction${parallel(s, part)}` : apart,
         pattern: { kind: 'slide', nodes, direction: translation },
       };
     }
@@ -157,6 +157,12 @@ function rigidMechanism(scene: Scene, motion: RigidMotion, own: Float64Array, pa
       pattern: { kind: 'turn', nodes, axis: rotation, point },
     };
   });
+}
+
+/** In a plane, supports that let the whole slide all react the same way. */
+function parallel(s: Structure, { nodes }: Part): string {
+  const reacting = nodes.filter((i) => [0, 1].some((k) => s.restraints[FREEDOMS * i + k]! > 0));
+  return isPlane(s) && reacting.length > 1 ? ' (all reactions are parallel)' : '';
 }
 
 function looseMechanism(scene: Scene, own: Float64Array): Found {

@@ -274,8 +274,8 @@ describe('mechanisms in space', () => {
 
 describe('remedies', () => {
   const unstable: readonly (readonly [string, Sketch, RegExp])[] = [
-    ['a beam on rollers', { nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2']], supports: [roller('1'), roller('2')] }, /Hold node 1 in ux/],
-    ['a beam on one pin', { nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2']], supports: [pin('1')] }, /Hold node 1 in rz[\s\S]*Hold node 2 in uy/],
+    ['a beam on rollers', { nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2']], supports: [roller('1'), roller('2')] }, /Hold node 1 along X/],
+    ['a beam on one pin', { nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2']], supports: [pin('1')] }, /Hold node 1 against turning[\s\S]*Hold node 2 along Y/],
     [
       'an unbraced panel',
       {
@@ -313,9 +313,9 @@ describe('remedies', () => {
         members: [['a', '1', '2', { releases: { start: { ux: 'free' }, end: { ux: 'free' } } }]],
         supports: [clamp('1'), clamp('2')],
       },
-      /Fix ux of member a at node 2/,
+      /Fix member a along its axis at node 2/,
     ],
-    ['a twisted beam between ball joints', models[1]![1], /Hold node 1 in rx/],
+    ['a twisted beam between ball joints', models[1]![1], /Hold node 1 against turning about X/],
     ['a table on hinged legs', table, /Brace the panel|Hold node/],
   ]; // prettier-ignore
 
