@@ -1,6 +1,7 @@
+import { MEMBER_FREEDOMS } from '../stiffness/structure';
 import { derivative, evaluate, signChanges } from './polynomial';
 import { degreeOf, offsetOf, PIECE_WIDTH, type LineQuantity } from './quantities';
-import { endValues } from './read';
+import { AT_ENDS } from './read';
 import type { LinearOutcome, Solution } from './results';
 
 export interface Extreme {
@@ -57,8 +58,9 @@ function linearExtremes(solution: Solution, linear: LinearOutcome, from: number,
   }
   used = 0;
   size = 0;
-  const outside = endValues(linear, m, quantity);
-  if (outside) add(0, outside[0]);
+  // What the ends feel counts too: a load right at an end acts between the end and the first piece.
+  const rule = AT_ENDS[quantity];
+  if (rule) add(0, rule[1] * linear.ends[MEMBER_FREEDOMS * m + rule[0]]!);
   const c = linear.coefficients;
   for (let k = pieces.first[m]!; k < end; k++) {
     const start = pieces.from[k]!;
@@ -75,7 +77,7 @@ function linearExtremes(solution: Solution, linear: LinearOutcome, from: number,
     }
     if (highest > 0) add(start + length, evaluate(c, at, highest, length));
   }
-  if (outside) add(structure.lengths[m]!, outside[1]);
+  if (rule) add(structure.lengths[m]!, rule[3] * linear.ends[MEMBER_FREEDOMS * m + rule[2]]!);
   // Rounding must not move the place of a value that several points share.
   const slack = 1e-11 * size;
   let max = 0;

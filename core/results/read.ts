@@ -2,8 +2,11 @@ import { lineQuantities, degreeOf, offsetOf, PIECE_WIDTH, type LineQuantity } fr
 import { evaluate } from './polynomial';
 import type { LinearOutcome, Solution } from './results';
 
-/** Which end force shows a quantity before the first load or beyond the last: index among 12 and sign, at start and end. */
-const AT_ENDS: Partial<Record<LineQuantity, readonly [number, number, number, number]>> = {
+/**
+ * Which end force shows a quantity before the first load or beyond the last: index among 12 and sign, at start and end. Nothing for
+ * u, v and w, which do not jump.
+ */
+export const AT_ENDS: Partial<Record<LineQuantity, readonly [number, number, number, number]>> = {
   N: [0, -1, 6, 1],
   Vy: [1, 1, 7, -1],
   Vz: [2, 1, 8, -1],
@@ -11,12 +14,6 @@ const AT_ENDS: Partial<Record<LineQuantity, readonly [number, number, number, nu
   My: [4, 1, 10, -1],
   Mz: [5, -1, 11, 1],
 };
-
-/** Values of an internal force just outside a member's first and last load: at its start and at its end. Undefined for u, v and w, which do not jump. */
-export function endValues(linear: LinearOutcome, m: number, quantity: LineQuantity): readonly [number, number] | undefined {
-  const rule = AT_ENDS[quantity];
-  return rule && [rule[1] * linear.ends[12 * m + rule[0]]!, rule[3] * linear.ends[12 * m + rule[2]]!];
-}
 
 /** The polynomial of a quantity on piece k, in s = x − from. */
 export const pieceOf = (linear: LinearOutcome, k: number, quantity: LineQuantity): Float64Array =>

@@ -23,7 +23,11 @@ import type { LinearOutcome } from './results';
 const N = MEMBER_FREEDOMS;
 const NO_LOADS = new Float64Array(N);
 
-/** All results of case c from the movements of the nodes (6n, nodes' axes) and the loads of the members (as ends feel them). */
+/**
+ * All results of case c from the movements of the nodes (6n, nodes' axes) and the loads of the members (as ends feel them).
+ * `solution`: how well the equations were solved, and the largest force that drives them, imposed movements included: what the
+ * balance is measured by where the structure only follows its ground and feels nothing.
+ */
 export function recoverCase(
   s: Structure,
   matrices: MemberMatrices,
@@ -31,7 +35,7 @@ export function recoverCase(
   movements: Float64Array,
   memberLoads: MemberLoads,
   cut: Pieces,
-  solutionResidual: number,
+  solution: { readonly residual: number; readonly driving: number },
 ): LinearOutcome {
   const ends = new Float64Array(N * memberCount(s));
   const coefficients = new Float64Array(PIECE_WIDTH * cut.from.length);
@@ -53,11 +57,11 @@ export function recoverCase(
   }
   const reactions = reactionsOf(s, c, movements, onMembers);
   const loads = loadsOnNodes(s, c);
-  const size = Math.max(largest(loads), largest(ends), largest(memberLoads.values), largest(reactions));
+  const size = Math.max(solution.driving, largest(loads), largest(ends), largest(memberLoads.values), largest(reactions));
   const unbalanced = worstJoint(s, c, movements, onMembers, loads);
   const equilibrium = {
     ...balance(appliedResultant(s, c), reactionResultant(s, reactions), size),
-    solutionResidual,
+    solutionResidual: solution.residual,
     jointResidual: size === 0 ? 0 : unbalanced / size,
     size,
   };

@@ -10,13 +10,13 @@ export type Resultant = readonly [number, number, number, number, number, number
 export interface Equilibrium {
   readonly applied: Resultant;
   readonly reactions: Resultant;
-  /** The largest component of applied + reactions, over the largest applied component (over the largest reaction where nothing is applied). */
+  /** The largest component of applied + reactions, over the largest applied component (over `size` where nothing is applied). */
   readonly residual: number;
   /** The largest part of f − K·u beside the largest part of f; of a sum, the worst of its cases. */
   readonly solutionResidual: number;
   /** The largest unbalanced force or couple at a joint, beside the largest end force, fixed-end force or load. */
   readonly jointResidual: number;
-  /** The largest end force, fixed-end force, reaction or load of the case. */
+  /** The largest end force, fixed-end force, reaction, load, or force that imposed movements call up. */
   readonly size: number;
 }
 

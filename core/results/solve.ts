@@ -10,6 +10,7 @@ import { memberLoads } from '../stiffness/equivalent-loads';
 import { readinessFaults, readinessNotes } from '../stiffness/readiness';
 import { FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
 import { pieces } from './breakpoints';
+import { largest } from './equilibrium';
 import { countHarmful, judge, mechanismNotices } from './judge';
 import { recoverCase } from './recover-case';
 import { withRemedies } from './remedies';
@@ -76,7 +77,8 @@ function solveSystem(
     const { unknowns } = numbering;
     for (let f = 0; f < unknowns.length; f++) if (unknowns[f]! >= 0) movements[f] = x[unknowns[f]!]!;
     rest(movements, system);
-    const outcome = recoverCase(structure, matrices, c, movements, onMembers[c]!, cut, residuals[i]!);
+    const solution = { residual: residuals[i]!, driving: largest(sides[i]!) };
+    const outcome = recoverCase(structure, matrices, c, movements, onMembers[c]!, cut, solution);
     kept[c] = { onMembers: onMembers[c]!, loads: loads[c]!, outcome };
   });
   const cases = kept as SolvedCase[];

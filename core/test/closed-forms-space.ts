@@ -101,6 +101,15 @@ const bars: readonly Case[] = [
     ],
   ],
   [
+    'a cantilever whose ground sinks and turns follows it and feels nothing',
+    beam([clamp3('1')], [{ type: 'settlement', node: '1', uy: -0.01, rz: 0.002, rx: 0.003 }]),
+    [
+      ['uy = δ + θL', (r) => free(r)[1]!, -0.01 + 0.002 * L],
+      ['rx', (r) => free(r)[3]!, 0.003],
+      ['no moment', (r) => r.at('a', 'Mz', 0), 0, (EI * 0.002) / L],
+    ],
+  ],
+  [
     'torsion against a spring to the ground',
     beam([clamp3('1'), { node: '2', rx: 2e5 }], [{ type: 'point', member: 'a', at: 0.5, mx: 4e3 }]),
     [['spring takes (L/2GJ) / (1/k + L/GJ)', (r) => r.reactions('2')[3]!, (-4e3 * (L / 2 / GJ)) / (1 / 2e5 + L / GJ)]],
