@@ -1,9 +1,11 @@
 import { enveloped } from '../results/envelope';
 import { extremes } from '../results/extremes';
-import { lineQuantities } from '../results/quantities';
+import { isMovement, lineQuantities } from '../results/quantities';
 import { valueAt } from '../results/read';
+import { inflectionPoints, zeroPoints } from '../results/zeros';
 import type { LinearOutcome, Resultant, Results, Solution } from '../results/results';
 
+const FORCE_QUANTITIES = lineQuantities.filter((quantity) => !isMovement(quantity));
 type Value = number | { max: number; min: number; maxFrom: string; minFrom: string };
 
 export interface ResultsFileOptions {
@@ -119,6 +121,8 @@ function linearEntry(solution: Solution, outcome: number, stations: number): Rec
       ends: { start: end(0), end: end(6) },
       stations: stationEntries(solution, m, stations, read),
       extremes: extremeEntries(solution, outcome, m),
+      zeros: Object.fromEntries(FORCE_QUANTITIES.map((quantity) => [quantity, zeroPoints(solution, linear, m, quantity)])),
+      inflections: { v: inflectionPoints(solution, linear, m, 'v'), w: inflectionPoints(solution, linear, m, 'w') },
     });
   });
   const { applied, reactions, residual, solutionResidual, jointResidual } = linear.equilibrium;

@@ -3,7 +3,7 @@ import type { MemberLoads } from '../stiffness/equivalent-loads';
 import { FREEDOMS, isPlane, memberCount, type Structure } from '../stiffness/structure';
 import type { LooseNodes } from './loose-nodes';
 import { globalMotion, namedFreedoms, type Drivers, type Found, type Pattern } from './mechanism';
-import { along, axisOf, driven } from './words';
+import { along, axisOf, driven, loadWords } from './words';
 
 export const NO_MEMBER = 'no member meets there';
 
@@ -52,6 +52,7 @@ function nodeMechanism(
   };
   const global = globalMotion(alone, own);
   const cases = drivers.of(freedoms, amounts);
+  const amount = (c: number): number => Math.abs(drivers.work(c, freedoms, amounts));
   const spins = global[0] === 0 && global[1] === 0 && global[2] === 0;
   const joined = members[node]!;
   const axis = global.subarray(3, 6);
@@ -63,10 +64,13 @@ function nodeMechanism(
         ? 'every member that meets there is hinged'
         : 'no member or support resists in this direction';
   const how = spins ? spin : `move ${along(global)}`;
+  // The largest load names itself.
+  const strongest = cases.map((id) => s.names.cases.indexOf(id)).reduce((a, c) => (a < 0 || amount(c) > amount(a) ? c : a), -1);
+  const load = strongest < 0 ? '' : loadWords(amount(strongest), spins, s.names.nodes[node]!);
   return {
     mechanism: {
       harmless: cases.length === 0,
-      description: `Node ${s.names.nodes[node]} can ${how}: ${cause}.${driven(cases)}`,
+      description: `Node ${s.names.nodes[node]} can ${how}: ${cause}.${driven(cases, load)}`,
       cause,
       freedoms: namedFreedoms(alone, global),
       members: spins ? [] : joined.map((m) => s.names.members[m]!),

@@ -64,6 +64,11 @@ export class Drivers {
     this.largest = loads.map((load) => load.reduce((max, p) => Math.max(max, Math.abs(p)), 0));
   }
 
+  /** The work of case c on a motion, as the force or couple along a motion of 1. */
+  work(c: number, freedoms: readonly number[], amounts: ArrayLike<number>): number {
+    return freedoms.reduce((sum, f, i) => sum + this.loads[c]![f]! * amounts[i]!, 0);
+  }
+
   /** Of a motion given by some freedoms and their amounts, in nodes' axes. */
   of(freedoms: readonly number[], amounts: ArrayLike<number>): string[] {
     return this.names.filter((_, c) => {

@@ -113,7 +113,7 @@ const models: readonly (readonly [string, Sketch, RegExp, number, boolean])[] = 
       supports: [pin('1'), pin('3')],
       loads: [down('2')],
     },
-    /Node 2 can move in the direction 108\.4° from X: no member or support resists in this direction\. Case Q drives it/,
+    /Node 2 can move in the direction 108\.4° from X: no member or support resists in this direction\. Case Q drives it with 1 kN at node 2/,
     4,
     false,
   ],

@@ -41,5 +41,11 @@ export const caseWords = (cases: readonly string[]): string =>
   cases.length === 1 ? `Case ${cases[0]} drives` : `Cases ${cases.slice(0, 5).join(', ')} drive`;
 
 /** What follows a harmless motion, or one that a case drives. */
-export const driven = (cases: readonly string[]): string =>
-  cases.length > 0 ? ` ${caseWords(cases)} it.` : ' No load drives it, so it is held still.';
+export const driven = (cases: readonly string[], load = ''): string =>
+  cases.length > 0 ? ` ${caseWords(cases)} it${load}.` : ' No load drives it, so it is held still.';
+
+/** The load that drives a node, with its size. */
+export const loadWords = (amount: number, turns: boolean, node: string): string =>
+  turns ? ` with ${short(amount)} kN·m at node ${node}` : ` with ${short(amount)} kN at node ${node}`;
+
+const short = (amount: number): string => String(Number((amount / 1e3).toPrecision(3)));
