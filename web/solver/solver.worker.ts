@@ -72,4 +72,6 @@ const solver = {
 
 export type Solver = typeof solver;
 
+// Compiled while the page still sends the model, not when it waits for the answer.
+sharedKernels();
 Comlink.expose(solver);
