@@ -42,29 +42,22 @@ export function factorize(analysis: Analysis, a: SparseSymmetric, kernels: Kerne
   let largest = 0;
   for (let s = 0; s < supernodes; s++) largest = Math.max(largest, rowPointers[s + 1]! - rowPointers[s]!);
   const half = (integers: number): number => Math.ceil(integers / 2);
-  const layout = [
-    half(DESCRIPTOR * supernodes),
-    half(rows.length),
-    half(rows.length),
-    BATCH * size,
-    size,
-    analysis.factorLength,
-    analysis.stackLength,
-    scratchLength(largest),
-  ];
-  const starts = layout.map(() => 0);
-  layout.reduce((sum, length, i) => ((starts[i] = sum), sum + length + (length & 1)), 0);
-  const [tableAt, rowsAt, placesAt, sides, started, panels, stack, scratch] = starts as [
-    number,
-    number,
-    number,
-    number,
-    number,
-    number,
-    number,
-    number,
-  ];
-  const heap = kernels.reserve(scratch + layout[7]! + 2);
+  let end = 0;
+  /** The next free place of the heap, for so many numbers; places are even, which suits vectors of two. */
+  const place = (length: number): number => {
+    const start = end;
+    end += length + (length & 1);
+    return start;
+  };
+  const tableAt = place(half(DESCRIPTOR * supernodes));
+  const rowsAt = place(half(rows.length));
+  const placesAt = place(half(rows.length));
+  const sides = place(BATCH * size);
+  const started = place(size);
+  const panels = place(analysis.factorLength);
+  const stack = place(analysis.stackLength);
+  const scratch = place(scratchLength(largest));
+  const heap = kernels.reserve(end);
   const { numbers, integers } = heap;
   integers.set(rows, 2 * rowsAt);
   integers.set(places, 2 * placesAt);

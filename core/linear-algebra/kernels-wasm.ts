@@ -18,28 +18,10 @@ const PAGE = 8192;
 /** A memory that is this many times too large, and larger than a few pages, is given back. */
 const WASTEFUL = 8;
 
-interface Exports {
-  readonly extendAdd: (
-    border: number,
-    size: number,
-    places: number,
-    panel: number,
-    front: number,
-    pivots: number,
-    parentBorder: number,
-  ) => void;
-  readonly factorPanel: (
-    panel: number,
-    front: number,
-    pivots: number,
-    started: number,
-    tolerance: number,
-    scratch: number,
-  ) => void;
-  readonly updateBorder: (panel: number, front: number, pivots: number, border: number, scratch: number) => void;
-  readonly forward: (table: number, supernodes: number, x: number, work: number) => void;
+/** What the compiled module exports: the kernels on places in bytes, flags as numbers. */
+type Exports = Omit<Kernels, 'name' | 'reserve' | 'backward'> & {
   readonly backward: (table: number, supernodes: number, x: number, plain: number) => void;
-}
+};
 
 /** The kernels in WebAssembly with vectors of two numbers; undefined where the platform lacks it or forbids it. */
 export function wasmKernels(): Kernels | undefined {

@@ -323,3 +323,10 @@ describe.each(kernelSets)('factor and solve, %s kernels', (_, makeKernels) => {
     ).toThrow('enough');
   });
 });
+
+test('memory that a much smaller system does not need is given back', () => {
+  const kernels = wasmKernels()!;
+  const large = kernels.reserve(1e7).numbers.length;
+  expect(large).toBeGreaterThanOrEqual(1e7);
+  expect(kernels.reserve(100).numbers.length).toBeLessThan(large / 8);
+});

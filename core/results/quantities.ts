@@ -1,8 +1,6 @@
 /** The quantities along a member, in the order in which a piece stores their coefficients. */
 export const lineQuantities = ['N', 'Vy', 'Vz', 'T', 'My', 'Mz', 'u', 'v', 'w'] as const;
 export type LineQuantity = (typeof lineQuantities)[number];
-/** Those that a plane structure has. */
-export const planeQuantities: readonly LineQuantity[] = ['N', 'Vy', 'Mz', 'u', 'v'];
 
 /** Degree of each polynomial under linear loads: N and V quadratic, T constant, M and u cubic, v and w of degree five. */
 const DEGREES: Record<LineQuantity, number> = { N: 2, Vy: 2, Vz: 2, T: 0, My: 3, Mz: 3, u: 3, v: 5, w: 5 };

@@ -1,4 +1,5 @@
 import type { Factor } from '../linear-algebra/factor';
+import { sameNumbers } from '../linear-algebra/same-numbers';
 import { caseCount, FREEDOMS, memberCount, nodeCount, type MemberLoadTable, type Structure } from '../stiffness/structure';
 import type { MemberLoads } from '../stiffness/equivalent-loads';
 import type { Pieces } from './breakpoints';
@@ -34,7 +35,7 @@ export function unchangedCases(
   const none = new Array<undefined>(count).fill(undefined);
   if (!former || former.factor !== factor || caseCount(former.structure) !== count) return none;
   const old = former.structure;
-  if (!sameRange(old.lengths, structure.lengths, 0, memberCount(structure)) || !samePieces(former.pieces, pieces)) return none;
+  if (!sameNumbers(old.lengths, structure.lengths) || !samePieces(former.pieces, pieces)) return none;
   const changed = new Uint8Array(count);
   for (const key of ['lineLoads', 'pointLoads', 'strains'] as const)
     markChanged(old[key], structure[key], memberCount(structure), changed);
@@ -42,22 +43,14 @@ export function unchangedCases(
   return former.cases.map((kept, c) => {
     const same =
       !changed[c] &&
-      sameRange(old.nodeLoads, structure.nodeLoads, c * size, (c + 1) * size) &&
-      sameRange(old.settlements, structure.settlements, c * size, (c + 1) * size);
+      sameNumbers(old.nodeLoads, structure.nodeLoads, c * size, (c + 1) * size) &&
+      sameNumbers(old.settlements, structure.settlements, c * size, (c + 1) * size);
     return same ? kept : undefined;
   });
 }
 
 const samePieces = (a: Pieces, b: Pieces): boolean =>
-  a.from.length === b.from.length &&
-  sameRange(a.first, b.first, 0, b.first.length) &&
-  sameRange(a.from, b.from, 0, b.from.length) &&
-  sameRange(a.to, b.to, 0, b.to.length);
-
-function sameRange(a: ArrayLike<number>, b: ArrayLike<number>, from: number, to: number): boolean {
-  for (let i = from; i < to; i++) if (a[i] !== b[i]) return false;
-  return true;
-}
+  sameNumbers(a.first, b.first) && sameNumbers(a.from, b.from) && sameNumbers(a.to, b.to);
 
 /** Marks the cases whose rows differ: on each member the rows of one case are compared in their order. */
 function markChanged(a: MemberLoadTable, b: MemberLoadTable, members: number, changed: Uint8Array): void {

@@ -3,6 +3,7 @@ import { compile } from '../stiffness/compile';
 import type { SolvedCases } from './solved-cases';
 import { factorize, type Factor, type Watch } from '../linear-algebra/factor';
 import type { Kernels } from '../linear-algebra/kernels';
+import { sameNumbers } from '../linear-algebra/same-numbers';
 import { nullVectors } from '../linear-algebra/solve';
 import type { SparseSymmetric } from '../linear-algebra/sparse-symmetric';
 import { looseNodes, type LooseNodes } from '../stability/loose-nodes';
@@ -89,12 +90,6 @@ function sameStiffness(a: Structure, b: Structure): boolean {
     const other = b.turns.get(node);
     return other !== undefined && sameNumbers(turn, other);
   });
-}
-
-function sameNumbers(a: ArrayLike<number>, b: ArrayLike<number>): boolean {
-  if (a.length !== b.length) return false;
-  for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return false;
-  return true;
 }
 
 function stiffenedFreedoms(s: Structure, { nodal }: MemberMatrices): Uint8Array {

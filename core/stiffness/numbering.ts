@@ -1,5 +1,6 @@
 import { analyse, type Analysis } from '../linear-algebra/analysis';
 import { graphOfPairs, type Graph } from '../linear-algebra/graph';
+import { sameNumbers } from '../linear-algebra/same-numbers';
 import { FREEDOMS, nodeCount, type Structure } from './structure';
 
 /** Which unknown each freedom of each node is: `unknowns[6·node + freedom]`, or -1 where it is held or takes no part. */
@@ -43,10 +44,4 @@ export function numberFreedoms(s: Structure, absent: Uint8Array, former?: Number
     for (const k of s.active) if (free[FREEDOMS * i + k]) unknowns[FREEDOMS * i + k] = next++;
   }
   return { unknowns, size: analysis.size, analysis, graph, free };
-}
-
-function sameNumbers(a: ArrayLike<number>, b: ArrayLike<number>): boolean {
-  if (a.length !== b.length) return false;
-  for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return false;
-  return true;
 }

@@ -6,7 +6,6 @@ const BLOCK: i32 = 32;
 const DEPTH: i32 = 192;
 const DESCRIPTOR: i32 = 5;
 
-// @ts-ignore: decorator
 @inline
 function at(base: usize, index: i32): usize {
   return base + (<usize>index << 3);
@@ -46,7 +45,6 @@ function scale(packed: usize, tiles: i32, count: i32, d: usize, ldd: i32, out: u
     }
 }
 
-// @ts-ignore: decorator
 @inline
 function less(place: usize, low: v128, high: v128): void {
   v128.store(place, f64x2.sub(v128.load(place), low));
@@ -137,7 +135,6 @@ function update(
 }
 
 /** column_j −= Σ w_l·column_l for four columns l, rows from…to. */
-// @ts-ignore: decorator
 @inline
 function lessFour(column: usize, other: usize, step: usize, from: i32, to: i32, w0: f64, w1: f64, w2: f64, w3: f64): void {
   const s0 = f64x2.splat(w0);
@@ -219,13 +216,11 @@ export function extendAdd(border: usize, size: i32, places: usize, panel: usize,
   }
 }
 
-// @ts-ignore: decorator
 @inline
 function side(x: usize, unknown: i32): usize {
   return x + (<usize>unknown << 5);
 }
 
-// @ts-ignore: decorator
 @inline
 function row(rows: usize, i: i32): i32 {
   return i32.load(rows + (<usize>i << 2));
