@@ -1,5 +1,5 @@
 import type { Model } from '@rigid-beam/core/model/model';
-import { planeDirection } from '@rigid-beam/core/stiffness/local-axes';
+import { planeDirection } from '@rigid-beam/core/model/local-axes';
 
 /** A member on the drawing, between its offset ends. */
 export interface DrawnMember {

@@ -17,6 +17,7 @@ export function checkRelations(model: Entity, findings: Findings): void {
   checkSupports(context);
   checkLoads(context);
   checkCombinations(context);
+  checkGroups(context);
   if (model.space === 'plane') checkPlane(context);
 }
 
@@ -31,6 +32,7 @@ function checkDuplicates({ model, findings }: Context): void {
     ['nodes', 'id', 'node'],
     ['members', 'id', 'member'],
     ['supports', 'node', 'support of node'],
+    ['groups', 'id', 'group'],
   ];
   for (const [list, key, word] of lists) {
     const seen = new Set<unknown>();
@@ -276,6 +278,17 @@ function findCircular(combinations: ReadonlyMap<unknown, Entity>, partsOf: (c: E
     }
   }
   return circular;
+}
+
+function checkGroups({ model, findings, nodes, members }: Context): void {
+  listOf(model, 'groups').forEach((group, i) => {
+    const parts = [
+      ['nodes', nodes, 'node'],
+      ['members', members, 'member'],
+    ] as const;
+    for (const [list, known, word] of parts)
+      listOf(group, list).forEach((id, k) => checkReference(findings, known, id, `groups[${i}].${list}[${k}]`, word));
+  });
 }
 
 function checkPlane({ model, findings }: Context): void {

@@ -2,7 +2,7 @@ import { checkRelations } from './check-relations';
 import type { Model } from './model';
 import { isFault, type Notice } from './notice';
 import { Findings, isObject, readFields, type Entity } from './read-fields';
-import { combinationFields, listFields, loadFields, rootFields, type Fields } from './schema';
+import { combinationFields, listFields, loadFields, optionalLists, rootFields, type Fields } from './schema';
 
 export interface Checked {
   /** Present only when there is no fault. */
@@ -61,7 +61,7 @@ function readRoot(value: unknown, findings: Findings): Entity | undefined {
       remedy: 'Write "version": 1, or use a newer Rigid Beam',
     });
   }
-  const listNames = [...Object.keys(listFields), 'loads', 'combinations'];
+  const listNames = [...Object.keys(listFields), ...Object.keys(optionalLists), 'loads', 'combinations'];
   const model = readFields(value, rootFields, '', findings, ['format', 'version', ...listNames]);
   if (!model) return undefined;
   if (!Object.hasOwn(model, 'title')) {
@@ -70,6 +70,9 @@ function readRoot(value: unknown, findings: Findings): Entity | undefined {
   }
   for (const [list, fields] of Object.entries(listFields)) {
     model[list] = readList(value[list], list, findings, () => fields);
+  }
+  for (const [list, fields] of Object.entries(optionalLists)) {
+    if (value[list] !== undefined) model[list] = readList(value[list], list, findings, () => fields);
   }
   model.loads = readList(value.loads, 'loads', findings, byType(loadFields));
   model.combinations = readList(value.combinations, 'combinations', findings, byType(combinationFields));

@@ -18,6 +18,43 @@ export interface Model {
   readonly cases: readonly LoadCase[];
   readonly loads: readonly Load[];
   readonly combinations: readonly Combination[];
+  readonly groups?: readonly Group[];
+  readonly grid?: GridLines;
+  readonly underlay?: Underlay;
+}
+
+/** Nodes and members under a name of their own: top chord, columns, what is built second. */
+export interface Group {
+  readonly id: string;
+  readonly nodes?: readonly string[];
+  readonly members?: readonly string[];
+}
+
+/** Grid lines across one axis: the first at `from`, the others each a step (metres) further. */
+export interface GridAxis {
+  readonly from: number;
+  readonly steps: readonly number[];
+  /** Names of the lines; those without one are counted. */
+  readonly names?: readonly string[];
+}
+export type GridLines = { readonly [axis in 'x' | 'y' | 'z']?: GridAxis };
+
+/** A picture behind the drawing, in the plane Z = 0: its lower left corner, size and turn. */
+export interface Underlay {
+  /** data:image/png or jpeg, base64. */
+  readonly image: string;
+  readonly name?: string;
+  /** Pixels of the image. */
+  readonly width: number;
+  readonly height: number;
+  /** Where the lower left corner lies, metres. */
+  readonly x: number;
+  readonly y: number;
+  readonly metresPerPixel: number;
+  /** Degrees about Z, anticlockwise. */
+  readonly angle?: number;
+  /** 0 hides it, 1 shows it as it is. */
+  readonly strength?: number;
 }
 
 export interface ModelNode {

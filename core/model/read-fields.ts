@@ -160,6 +160,28 @@ function readField(value: unknown, field: Field, path: string, findings: Finding
       return readVector(value, field.dimension, path, findings);
     case 'factors':
       return readFactors(value, path, findings);
+    case 'names':
+      if (Array.isArray(value) && value.every((id) => typeof id === 'string' && id.length <= 64)) return value;
+      return findings.fault({
+        code: 'wrong-type',
+        path,
+        value,
+        what: 'A list of names was expected',
+        expected: expectation(field),
+        remedy: 'Write [ "…", "…" ]',
+      });
+    case 'steps':
+      return readSteps(value, path, findings);
+    case 'picture':
+      if (typeof value === 'string' && value.length <= MAXIMUM_PICTURE && PICTURE.test(value)) return value;
+      return findings.fault({
+        code: 'bad-picture',
+        path,
+        value,
+        what: 'This is no picture that can be shown',
+        expected: expectation(field),
+        remedy: 'Give a PNG or JPEG picture of at most 12 MB',
+      });
     case 'ids':
       if (Array.isArray(value) && value.length > 0 && value.every((id) => typeof id === 'string')) return value;
       return findings.fault({
@@ -217,6 +239,37 @@ export function readQuantity(
   });
 }
 
+/** Spacings of grid lines: positive lengths, at most a thousand. */
+function readSteps(value: unknown, path: string, findings: Findings): number[] | undefined {
+  if (!Array.isArray(value) || value.length > 1000) {
+    return findings.fault({
+      code: 'wrong-type',
+      path,
+      value,
+      what: 'A list of at most 1000 spacings was expected',
+      expected: 'a list of lengths',
+      remedy: 'Write [5.4, 5.4, 2.7]',
+    });
+  }
+  const steps = value.map((step, i) => {
+    const read = readQuantity(step, 'length', `${path}[${i}]`, findings);
+    if (read === undefined || read > 1e-6) return read;
+    return findings.fault({
+      code: 'out-of-range',
+      path: `${path}[${i}]`,
+      value: step,
+      what: 'Grid lines must lie apart',
+      expected: 'a length greater than 0',
+      remedy: 'Enter a spacing that is greater than 0',
+    });
+  });
+  return steps.every((step) => step !== undefined) ? (steps as number[]) : undefined;
+}
+
+/** Characters of a picture written in base64. */
+const MAXIMUM_PICTURE = 12_000_000;
+const PICTURE = /^data:image\/(png|jpeg);base64,[A-Za-z0-9+/]+=*$/;
+
 function readVector(value: unknown, dimension: DimensionName, path: string, findings: Findings): number[] | undefined {
   if (!Array.isArray(value) || value.length !== 3) {
     return findings.fault({
@@ -273,5 +326,11 @@ function expectation(field: Field): string {
       return 'factors by case';
     case 'ids':
       return 'a list of ids';
+    case 'names':
+      return 'a list of names';
+    case 'steps':
+      return 'a list of lengths';
+    case 'picture':
+      return 'a picture as data:image/png;base64,… or data:image/jpeg;base64,…';
   }
 }

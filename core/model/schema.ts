@@ -19,7 +19,10 @@ export type Field =
   | { readonly kind: 'object'; readonly fields: Fields; readonly required?: true }
   | { readonly kind: 'vector'; readonly dimension: DimensionName; readonly required?: true }
   | { readonly kind: 'factors'; readonly required: true }
-  | { readonly kind: 'ids'; readonly required: true };
+  | { readonly kind: 'ids'; readonly required: true }
+  | { readonly kind: 'names' }
+  | { readonly kind: 'steps'; readonly required: true }
+  | { readonly kind: 'picture'; readonly required: true };
 
 export type Fields = { readonly [key: string]: Field };
 
@@ -43,6 +46,13 @@ const components: Fields = {
 const position = quantity('length');
 const intensity: Fields = { at: position, ...each(['wx', 'wy', 'wz'], () => quantity('intensity')) };
 
+/** Grid lines across one axis. */
+const gridAxis: Field = {
+  kind: 'object',
+  fields: { from: needed('length'), steps: { kind: 'steps', required: true }, names: { kind: 'names' } },
+};
+const neededPositive = (dimension: DimensionName): Field => ({ kind: 'quantity', dimension, required: true, sign: 'positive' });
+
 export const rootFields: Fields = {
   title: { kind: 'text' },
   space: { kind: 'choice', of: ['plane', 'space'], required: true },
@@ -51,6 +61,21 @@ export const rootFields: Fields = {
   display: {
     kind: 'object',
     fields: Object.fromEntries(Object.entries(displayChoices).map(([key, of]) => [key, { kind: 'choice', of }])),
+  },
+  grid: { kind: 'object', fields: { x: gridAxis, y: gridAxis, z: gridAxis } },
+  underlay: {
+    kind: 'object',
+    fields: {
+      image: { kind: 'picture', required: true },
+      name: { kind: 'text' },
+      width: neededPositive('number'),
+      height: neededPositive('number'),
+      x: needed('length'),
+      y: needed('length'),
+      metresPerPixel: neededPositive('length'),
+      angle: degrees,
+      strength: { kind: 'quantity', dimension: 'number', sign: 'notNegative' },
+    },
   },
 };
 
@@ -125,6 +150,11 @@ export const listFields = {
     selfWeight: quantity('number'),
   },
 } as const satisfies { [list: string]: Fields };
+
+/** Lists that a model need not have. */
+export const optionalLists = { groups: { id, nodes: { kind: 'names' }, members: { kind: 'names' } } } as const satisfies {
+  [list: string]: Fields;
+};
 
 export const loadFields: { readonly [type: string]: Fields } = {
   node: { case: id, node: id, ...components },

@@ -12,7 +12,7 @@ import {
 } from '../model/model';
 import { sectionProperties } from '../sections/section-properties';
 import { compileLoads } from './compile-loads';
-import { cosineAndSine, memberAxes, supportAxes } from './local-axes';
+import { cosineAndSine, memberAxes, supportAxes } from '../model/local-axes';
 import { BOWS_V, BOWS_W, PLANE_FREEDOMS, SPACE_FREEDOMS, STIFFNESS_WIDTH, type Structure } from './structure';
 
 /** A model with what was made of it, for the next compilation to take over. */

@@ -2,7 +2,7 @@ import type { Model, Section } from '../model/model';
 import { fault, type Notice } from '../model/notice';
 import { sectionProperties } from '../sections/section-properties';
 import { shapeFault } from '../sections/shape-properties';
-import { supportAxes } from './local-axes';
+import { supportAxes } from '../model/local-axes';
 import { unjoinedNodes } from './unjoined-nodes';
 
 /**

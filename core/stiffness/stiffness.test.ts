@@ -6,7 +6,7 @@ import { bending } from './bending';
 import { compile } from './compile';
 import { condense, condenseLoads, recoverEnds, type Condensed } from './condensation';
 import { equivalentLoads } from './equivalent-loads';
-import { memberAxes, planeDirection, supportAxes } from './local-axes';
+import { memberAxes, planeDirection, supportAxes } from '../model/local-axes';
 import { memberMatrices } from './member-matrices';
 import { memberStiffness } from './member-stiffness';
 import { MEMBER_FREEDOMS } from './structure';

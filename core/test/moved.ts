@@ -1,5 +1,5 @@
 import { memberEnds, type Load, type Member, type Model } from '../model/model';
-import { memberAxes } from '../stiffness/local-axes';
+import { memberAxes } from '../model/local-axes';
 
 type Vector = readonly [number, number, number];
 /** 3 × 3 by rows; its determinant is 1 for a turn and −1 for a mirror. */

@@ -25,6 +25,36 @@ describe('requests', () => {
     ['removeLoads', { type: 'removeLoads', at: [0] }],
     ['set', { type: 'set', settings: {} }],
     ['patch', { type: 'patch', patches: [] }],
+    ['transform', { type: 'transform', nodes: ['1'], motion: { kind: 'turn', about: [0, 0, 0], axis: 'z', degrees: 30 } }],
+    [
+      'repeat',
+      {
+        type: 'repeat',
+        nodes: [],
+        members: ['a'],
+        motion: { kind: 'move', by: [0, 0, 5] },
+        times: 3,
+        link: { section: 's', material: 'm' },
+        supports: 'copied',
+        loads: 'left',
+      },
+    ],
+    [
+      'batch',
+      {
+        type: 'batch',
+        intents: [
+          { type: 'split', cuts: [{ member: 'a', at: [0.5] }] },
+          { type: 'join', members: ['a', 'b'] },
+          { type: 'merge', pairs: [['1', '2']] },
+          { type: 'removeDoubled' },
+          { type: 'rename', list: 'nodes', names: { '1': '2' } },
+          { type: 'insert', part: { nodes: [{ id: '1', x: 0, y: 0 }], members: [] }, at: [0, 0, 0] },
+          { type: 'underlay', change: null },
+        ],
+        label: 'Mend',
+      },
+    ],
   ])('an intent to %s passes as it is', async (_, intent) => {
     const read = await readRequest(request(JSON.stringify({ ...good, intent })), RevisionRequest);
     expect(read.ok && JSON.parse(JSON.stringify(read.value.intent))).toEqual(intent);
@@ -45,6 +75,16 @@ describe('requests', () => {
     ],
     ['a list that does not exist', { ...good, intent: { type: 'remove', list: 'walls', keys: ['1'] } }, /^intent\.list:/],
     ['an axis that does not exist', { ...good, intent: { type: 'stretch', axis: 'w', beyond: 0, by: 1 } }, /^intent\.axis:/],
+    [
+      'a turn about nothing',
+      { ...good, intent: { type: 'transform', nodes: ['1'], motion: { kind: 'turn', degrees: 3 } } },
+      /^intent\.motion\.about:/,
+    ],
+    [
+      'a faulty edit in a batch',
+      { ...good, intent: { type: 'batch', intents: [{ type: 'explode' }] } },
+      /^intent\.intents\[0\]\.type:/,
+    ],
     ['nothing to remove', { ...good, intent: { type: 'remove', list: 'nodes', keys: [] } }, /^intent\.keys:/],
   ])('%s is refused with where and why', async (_, body, words) => expect((await faults(body)).join('\n')).toMatch(words));
 

@@ -1,9 +1,21 @@
-import { applyPatches, enablePatches, produceWithPatches, type Draft, type Patch } from 'immer';
+import { applyPatches, current, enablePatches, produceWithPatches, type Draft, type Patch } from 'immer';
 import { checkModel } from '../check';
 import type { Model } from '../model';
-import { fault, isFault, type Notice } from '../notice';
-import { keyedLists, settingKeys, type Intent, type KeyedList } from './intent';
+import { isFault, type Notice } from '../notice';
+import { rounded, type AxisName } from '../point';
+import { removeDoubled } from './doubled';
+import { insert } from './insert';
+import { keyedLists, type KeyedList } from './keyed-lists';
+import { settingKeys, type Intent, type NodeMove, type Settings } from './intent';
+import { join } from './join';
+import { makeJoints } from './joints';
+import { mergeNodes } from './merge';
 import { removeDependents } from './remove-dependents';
+import { renameEntries, renameReferences } from './rename';
+import { repeat } from './repeat';
+import { split } from './split';
+import { transform } from './transform';
+import { unfit } from './unfit';
 
 enablePatches();
 
@@ -12,6 +24,8 @@ export type Applied =
   | { readonly ok: false; readonly faults: readonly Notice[] };
 
 type Entry = Record<string, unknown>;
+/** Nodes within this distance (metres) of a grid line stand on it. */
+const LINE = 1e-9;
 type Lists = Record<KeyedList | 'loads', Entry[]>;
 
 /**
@@ -40,9 +54,6 @@ function patched(model: Model, patches: readonly Patch[]): Change | Notice {
   }
 }
 
-const unfit = (path: string, what: string, remedy: string): Notice =>
-  fault({ code: 'unfit-edit', path, value: undefined, what, expected: 'an edit that fits the model', remedy });
-
 function changed(model: Model, intent: Exclude<Intent, { type: 'patch' }>): Change | Notice {
   let refusal: Notice | undefined;
   const result = produceWithPatches(model, (draft) => {
@@ -55,7 +66,7 @@ function change(draft: Draft<Model>, intent: Exclude<Intent, { type: 'patch' }>)
   const lists = draft as unknown as Lists;
   switch (intent.type) {
     case 'put':
-      return put(lists, intent.list, intent.entry, intent.key);
+      return put(draft, intent.list, intent.entry, intent.key);
     case 'putLoad':
       if (intent.at === undefined) lists.loads.push({ ...intent.load });
       else if (intent.at < lists.loads.length) lists.loads[intent.at] = { ...intent.load };
@@ -66,11 +77,9 @@ function change(draft: Draft<Model>, intent: Exclude<Intent, { type: 'patch' }>)
       lists.members.push(...intent.members.map((member) => ({ ...member })));
       return undefined;
     case 'moveNodes':
-      return move(lists, intent.moves);
+      return move(draft, intent.moves);
     case 'stretch':
-      for (const node of draft.nodes)
-        if (node[intent.axis] >= intent.beyond - 1e-9) node[intent.axis] = rounded(node[intent.axis] + intent.by);
-      return undefined;
+      return stretch(draft, intent.axis, intent.beyond, intent.by, intent.what ?? 'beyond');
     case 'remove':
       return remove(draft, lists, intent.list, intent.keys);
     case 'removeLoads': {
@@ -78,67 +87,92 @@ function change(draft: Draft<Model>, intent: Exclude<Intent, { type: 'patch' }>)
       lists.loads = lists.loads.filter((_, i) => !gone.has(i));
       return undefined;
     }
-    case 'set': {
-      const unknown = Object.keys(intent.settings).find((key) => !(settingKeys as readonly string[]).includes(key));
-      if (unknown !== undefined)
-        return unfit(`settings.${unknown}`, `“${unknown}” is no setting of a model`, `Set ${settingKeys.join(', ')}`);
-      for (const key of settingKeys) if (intent.settings[key] !== undefined) (draft as Entry)[key] = intent.settings[key];
+    case 'set':
+      return set(draft as unknown as Entry, intent.settings);
+    case 'transform':
+      return transform(draft, plain(draft), intent.nodes, intent.motion);
+    case 'repeat':
+      return repeat(draft, plain(draft), intent);
+    case 'split':
+      return split(draft, plain(draft), intent.cuts);
+    case 'join':
+      return join(draft, plain(draft), intent.members);
+    case 'joints':
+      return makeJoints(draft, plain(draft), intent.members);
+    case 'removeDoubled':
+      return removeDoubled(draft, plain(draft));
+    case 'merge':
+      return mergeNodes(draft, plain(draft), intent.pairs);
+    case 'insert':
+      return insert(draft, plain(draft), intent.part, intent.at);
+    case 'rename':
+      return renameEntries(draft, intent.list, intent.names);
+    case 'underlay':
+      if (intent.change === null) delete draft.underlay;
+      else if (draft.underlay) Object.assign(draft.underlay, intent.change);
+      else (draft as unknown as Entry).underlay = { ...intent.change };
       return undefined;
-    }
+    case 'batch':
+      return batch(draft, intent.intents);
   }
 }
 
-/** Sums of typed dimensions must not leave 7.199999999999999. */
-const rounded = (x: number): number => Number(x.toFixed(9)) + 0;
+/** The model as it stands within an edit, as plain objects: reading a draft is slow. */
+const plain = (draft: Draft<Model>): Model => current(draft) as Model;
+
+/** One after the other; the first that does not fit refuses them all. */
+function batch(draft: Draft<Model>, intents: readonly Intent[]): Notice | undefined {
+  for (const intent of intents) {
+    if (intent.type === 'patch') return unfit('intents', 'Patches cannot be part of another edit', 'Send them alone');
+    const refusal = change(draft, intent);
+    if (refusal) return refusal;
+  }
+  return undefined;
+}
+
+function set(model: Entry, settings: Settings): Notice | undefined {
+  const unknown = Object.keys(settings).find((key) => !(settingKeys as readonly string[]).includes(key));
+  if (unknown !== undefined)
+    return unfit(`settings.${unknown}`, `“${unknown}” is no setting of a model`, `Set ${settingKeys.join(', ')}`);
+  for (const key of settingKeys) {
+    if (settings[key] === null) delete model[key];
+    else if (settings[key] !== undefined) model[key] = settings[key];
+  }
+  return undefined;
+}
+
+function stretch(draft: Draft<Model>, axis: AxisName, beyond: number, by: number, what: 'beyond' | 'line'): undefined {
+  for (const node of draft.nodes) {
+    const at = node[axis] ?? 0;
+    if (at < beyond - LINE || (what === 'line' && at > beyond + LINE)) continue;
+    node[axis] = rounded(at + by);
+  }
+  return undefined;
+}
 
 /** Adds an entry, or puts it in the place of the one that has `key` (by default its own key). A renamed entry keeps its references. */
-function put(lists: Lists, list: KeyedList, entry: Readonly<Entry>, key?: string): Notice | undefined {
+function put(draft: Draft<Model>, list: KeyedList, entry: Readonly<Entry>, key?: string): Notice | undefined {
+  const lists = draft as unknown as Lists;
   const keyName = keyedLists[list];
   const sought = key ?? entry[keyName];
+  lists[list] ??= [];
   const at = lists[list].findIndex((item) => item[keyName] === sought);
   if (at < 0 && key !== undefined)
     return unfit('key', `There is no “${key}” to change in ${list}`, 'Choose an entry of the list');
   if (at < 0) lists[list].push({ ...entry });
   else lists[list][at] = { ...entry };
-  if (key !== undefined && entry[keyName] !== key) rename(lists, list, key, String(entry[keyName]));
+  if (key !== undefined && entry[keyName] !== key) renameReferences(draft, list, { [key]: String(entry[keyName]) });
   return undefined;
 }
 
-/** Which keys of which lists name an entry of a list. */
-const references: { readonly [list in KeyedList]?: readonly (readonly [KeyedList | 'loads', string])[] } = {
-  nodes: [
-    ['members', 'start'],
-    ['members', 'end'],
-    ['supports', 'node'],
-    ['loads', 'node'],
-  ],
-  members: [['loads', 'member']],
-  sections: [['members', 'section']],
-  materials: [['members', 'material']],
-  cases: [['loads', 'case']],
-};
-
-function rename(lists: Lists, list: KeyedList, from: string, to: string): void {
-  for (const [other, key] of references[list] ?? []) for (const item of lists[other]) if (item[key] === from) item[key] = to;
-  if (list !== 'cases' && list !== 'combinations') return;
-  for (const combination of lists.combinations) {
-    if (Array.isArray(combination.of)) combination.of = combination.of.map((id) => (id === from ? to : id));
-    const factors = combination.factors as Record<string, number> | undefined;
-    if (factors && Object.hasOwn(factors, from))
-      combination.factors = Object.fromEntries(Object.entries(factors).map(([id, factor]) => [id === from ? to : id, factor]));
-  }
-}
-
-function move(
-  lists: Lists,
-  moves: readonly { readonly id: string; readonly x: number; readonly y: number }[],
-): Notice | undefined {
-  const nodes = new Map(lists.nodes.map((node) => [node.id, node]));
-  for (const { id, x, y } of moves) {
+function move(draft: Draft<Model>, moves: readonly NodeMove[]): Notice | undefined {
+  const nodes = new Map(draft.nodes.map((node) => [node.id, node]));
+  for (const { id, x, y, z } of moves) {
     const node = nodes.get(id);
     if (!node) return unfit('moves', `There is no node “${id}”`, 'Choose an existing node');
     node.x = rounded(x);
     node.y = rounded(y);
+    if (z !== undefined && (z !== 0 || node.z !== undefined)) node.z = rounded(z);
   }
   return undefined;
 }
@@ -146,10 +180,11 @@ function move(
 function remove(draft: Draft<Model>, lists: Lists, list: KeyedList, keys: readonly string[]): Notice | undefined {
   const gone = new Set(keys);
   const keyName = keyedLists[list];
-  const before = lists[list].length;
-  lists[list] = lists[list].filter((item) => !gone.has(item[keyName] as string));
+  const before = lists[list]?.length ?? 0;
+  lists[list] = (lists[list] ?? []).filter((item) => !gone.has(item[keyName] as string));
   if (lists[list].length === before)
     return unfit('keys', `Nothing of the name ${keys.join(', ')} is left in ${list}`, 'Choose an existing entry');
+  if (list === 'groups' && lists.groups.length === 0) delete draft.groups;
   removeDependents(draft, list, gone);
   return undefined;
 }

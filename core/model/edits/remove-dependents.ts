@@ -1,6 +1,6 @@
 import type { Draft } from 'immer';
 import type { Model } from '../model';
-import type { KeyedList } from './intent';
+import type { KeyedList } from './keyed-lists';
 
 /**
  * What cannot stay when entries are removed: the members, supports and loads of a node, the loads of a member, the loads of a case
@@ -15,10 +15,13 @@ export function removeDependents(draft: Draft<Model>, list: KeyedList, gone: Rea
       draft.members = draft.members.filter((member) => !members.has(member.id));
       draft.supports = draft.supports.filter((support) => !gone.has(support.node));
       draft.loads = draft.loads.filter((load) => !('node' in load ? gone.has(load.node) : members.has(load.member)));
+      removeFromGroups(draft, 'nodes', gone);
+      removeFromGroups(draft, 'members', members);
       return;
     }
     case 'members':
       draft.loads = draft.loads.filter((load) => !('member' in load && gone.has(load.member)));
+      removeFromGroups(draft, 'members', gone);
       return;
     case 'supports':
       draft.loads = draft.loads.filter((load) => !(load.type === 'settlement' && gone.has(load.node)));
@@ -33,6 +36,16 @@ export function removeDependents(draft: Draft<Model>, list: KeyedList, gone: Rea
     default:
       return;
   }
+}
+
+/** Takes ids out of all groups; a group left with nothing goes too. */
+function removeFromGroups(draft: Draft<Model>, list: 'nodes' | 'members', gone: ReadonlySet<string>): void {
+  if (!draft.groups) return;
+  const isGone = (id: string): boolean => gone.has(id);
+  for (const group of draft.groups) if (group[list]?.some(isGone)) group[list] = group[list].filter((id) => !gone.has(id));
+  const isEmpty = ({ nodes = [], members = [] }: { nodes?: string[]; members?: string[] }): boolean =>
+    nodes.length + members.length === 0;
+  if (draft.groups.some(isEmpty)) draft.groups = draft.groups.filter((group) => !isEmpty(group));
 }
 
 /** Takes ids out of all combinations; a combination left with nothing goes too, and so on. */

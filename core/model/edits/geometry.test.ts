@@ -1,0 +1,333 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { checkModel } from '../check';
+import { findDefects } from '../defects';
+import { gridThrough, linesOf, respace } from '../grid-lines';
+import { emptyModel, type Model } from '../model';
+import { connected, inverted, membersAlong, membersLike, onPlane } from '../selecting';
+import { typicals } from '../typical/all';
+import { initialValues, valueFault } from '../typical/typical';
+import { solve } from '../../results/solve';
+import { valueAt } from '../../results/read';
+import { extremes } from '../../results/extremes';
+import { randomFrame } from '../../test/random-frame';
+import { applyIntent } from './apply-intent';
+import type { Intent } from './intent';
+import type { Motion } from './motion';
+import { readingNames } from './reading-order';
+
+const edited = (model: Model, intent: Intent): Model => {
+  const applied = applyIntent(model, intent);
+  if (!applied.ok) throw new Error(applied.faults.map(({ message }) => message).join(' '));
+  const back = applyIntent(applied.model, { type: 'patch', patches: applied.inverse });
+  if (!back.ok) throw new Error('The edit cannot be undone');
+  expect(back.model).toEqual(model);
+  return applied.model;
+};
+const refused = (model: Model, intent: Intent): string => {
+  const applied = applyIntent(model, intent);
+  if (applied.ok) throw new Error('The edit was not refused');
+  return applied.faults[0]!.message;
+};
+
+/** Results that do not depend on names: extremes of moment and shear over all members, and the movements of named nodes. */
+function figures(model: Model, nodes: readonly string[]): number[] {
+  const results = solve(model);
+  if (!results.solution) throw new Error(JSON.stringify(results.notices));
+  const { solution } = results;
+  const linear = solution.linear[0]!;
+  const of = (quantity: 'N' | 'Vy' | 'Mz', side: 'max' | 'min'): number[] =>
+    model.members.map((_, m) => extremes(solution, 0, m, quantity)[side].value);
+  const movements = nodes.flatMap((id) => {
+    const at = model.nodes.findIndex((node) => node.id === id);
+    return [...linear.displacements.subarray(6 * at, 6 * at + 6)].map((part) => part * 1e6);
+  });
+  return [
+    ...(['N', 'Vy', 'Mz'] as const).flatMap((quantity) => [Math.max(...of(quantity, 'max')), Math.min(...of(quantity, 'min'))]),
+    ...movements,
+  ];
+}
+const expectSame = (a: readonly number[], b: readonly number[]): void => {
+  const size = Math.max(...a.map(Math.abs), 1);
+  a.forEach((value, i) => expect(Math.abs(value - b[i]!)).toBeLessThan(1e-7 * size));
+};
+const RUNS = { numRuns: 20 };
+const ratios = fc.uniqueArray(fc.integer({ min: 1, max: 9 }), { minLength: 1, maxLength: 3 });
+const nodeIds = (model: Model): string[] => model.nodes.map(({ id }) => id);
+
+describe('edits of geometry leave the mechanics as they were', () => {
+  test('a split member, its hinges and loads; joined again it is what it was', () => {
+    fc.assert(
+      fc.property(randomFrame, ratios, fc.constantFrom('b0', 'c1'), (model, tenths, member) => {
+        const before = figures(model, nodeIds(model));
+        const cut = edited(model, { type: 'split', cuts: [{ member, at: tenths.map((t) => t / 10) }] });
+        expect(cut.nodes).toHaveLength(model.nodes.length + tenths.length);
+        expectSame(before, figures(cut, nodeIds(model)));
+        const pieces = [member, ...cut.members.slice(model.members.length).map(({ id }) => id)];
+        const back = edited(cut, { type: 'join', members: pieces });
+        expect(back.members).toEqual(model.members);
+        expect(back.loads).toHaveLength(model.loads.length);
+        expectSame(before, figures(back, nodeIds(model)));
+      }),
+      RUNS,
+    );
+  });
+
+  test('split temperature, lack of fit, partial and local loads, and a truss member with a load across it', () => {
+    const beam = checkModel({
+      ...emptyModel('beam'),
+      cases: [{ id: 'Q', category: 'imposed' }],
+      nodes: [
+        { id: '1', x: 0, y: 0 },
+        { id: '2', x: 4, y: 3 },
+      ],
+      members: [{ id: 'a', start: '1', end: '2', section: 'beam', material: 'steel', behaviour: 'truss' }],
+      supports: [
+        { node: '1', ux: 'fixed', uy: 'fixed' },
+        { node: '2', ux: 'fixed', uy: 'fixed' },
+      ],
+      loads: [
+        {
+          case: 'Q',
+          type: 'line',
+          member: 'a',
+          axes: 'local',
+          measure: 'length',
+          from: { at: 1, wy: -2e3 },
+          to: { at: 4.5, wy: -7e3 },
+        },
+        { case: 'Q', type: 'point', member: 'a', at: 0.5, fy: -3e3, fx: 1e3 },
+        { case: 'Q', type: 'thermal', member: 'a', uniform: 20, gradientY: 40 },
+        { case: 'Q', type: 'strain', member: 'a', elongation: 1e-3 },
+      ],
+    }).model!;
+    const cut = edited(beam, { type: 'split', cuts: [{ member: 'a', at: [0.5, 0.25] }] });
+    expect(cut.loads).toHaveLength(3 + 1 + 3 + 3);
+    expectSame(figures(beam, ['1', '2']), figures(cut, ['1', '2']));
+    expect(refused(beam, { type: 'split', cuts: [{ member: 'a', at: [0, 1] }] })).toMatch(/not cut between its ends/);
+  });
+
+  test('turned by half a circle about its middle and mirrored twice, everything is as before', () => {
+    fc.assert(
+      fc.property(randomFrame, fc.integer({ min: -4, max: 4 }), (model, at) => {
+        const mirror: Motion = { kind: 'mirror', at: [at, 0, 0], normal: [1, 0, 0] };
+        const mirrored = edited(model, { type: 'transform', nodes: nodeIds(model), motion: mirror });
+        const before = figures(model, nodeIds(model));
+        const size = Math.max(...before.map(Math.abs));
+        // Mirrored in an upright plane all moves the other way across and the same way up.
+        figures(mirrored, nodeIds(model))
+          .slice(6)
+          .forEach((value, i) => {
+            const sign = i % 6 === 1 ? 1 : -1;
+            expect(Math.abs(value - sign * before[6 + i]!)).toBeLessThan(1e-7 * size);
+          });
+        const back = edited(mirrored, { type: 'transform', nodes: nodeIds(model), motion: mirror });
+        expectSame(before, figures(back, nodeIds(model)));
+      }),
+      RUNS,
+    );
+  });
+
+  test('a space part turned about X keeps its sections and local loads', () => {
+    const tower = placed('tower');
+    const loaded: Model = {
+      ...tower,
+      cases: [{ id: 'Q', category: 'wind' }],
+      members: tower.members.map((member, i) => (i === 0 ? { ...member, roll: 30 } : member)),
+      loads: tower.members
+        .filter(({ behaviour }) => behaviour !== 'truss')
+        .map(({ id }) => ({ case: 'Q', type: 'line', member: id, axes: 'local', from: { wy: 1e3, wz: -2e3 }, to: { wy: 3e3 } })),
+    };
+    const motion: Motion = { kind: 'turn', about: [1, 2, 3], axis: 'x', degrees: 35 };
+    const turned = edited(loaded, { type: 'transform', nodes: nodeIds(loaded), motion });
+    const N = (model: Model): number[] => {
+      const { solution } = solve(model);
+      return model.members.flatMap((_, m) =>
+        (['N', 'T', 'My', 'Mz'] as const).map((q) => valueAt(solution!, solution!.linear[0]!, m, q, 0)),
+      );
+    };
+    expectSame(N(loaded), N(turned));
+  });
+});
+
+const placed = (id: string, change: Record<string, number | string | number[]> = {}): Model => {
+  const typical = typicals.find((one) => one.id === id)!;
+  const model = checkModel({ ...emptyModel(id), space: typical.space }).model!;
+  const part = typical.build({ ...initialValues(typical), ...change }, { section: 'beam', material: 'steel' });
+  return edited(model, { type: 'insert', part, at: [0, 0, 0], name: id });
+};
+
+describe('typical structures', () => {
+  const variants = typicals.flatMap((typical) => {
+    const choices = typical.fields.filter((field) => field.kind === 'choice');
+    return [{}, ...choices.flatMap((field) => field.of.map(({ id }) => ({ [field.key]: id })))].map(
+      (change) => [typical.id, change] as const,
+    );
+  });
+  test.each(variants)('%s %j stands, carries its own weight, and has no defect', (id, change) => {
+    const model = placed(id, change);
+    const results = solve(model);
+    expect(results.status).toBe('solved');
+    expect(results.mechanisms.filter(({ harmless }) => !harmless)).toEqual([]);
+    expect(findDefects(model)).toEqual([]);
+    expect(model.groups!.flatMap(({ members }) => members!).sort()).toEqual(model.members.map((member) => member.id).sort());
+  });
+
+  test('values that cannot be built are refused in words', () => {
+    const [truss] = typicals.filter(({ id }) => id === 'truss');
+    const faults = truss!.fields.map((field) => valueFault(field, field.kind === 'choice' ? 'nothing' : -1));
+    expect(faults.every((words) => words?.includes('must be'))).toBe(true);
+  });
+
+  test('a zigzag of seven panels over 17.5 m has the joints and forces of its shape', () => {
+    const model = placed('truss', { span: 17.5, panels: 7, height: 2, web: 'zigzag', chords: 'hinged' });
+    expect([model.nodes.length, model.members.length]).toEqual([15, 27]);
+  });
+});
+
+describe('repeating', () => {
+  test('a plane frame becomes a hall: linked, with loads and supports, groups growing along', () => {
+    const plane = placed('portal', { base: 'fixed' });
+    const space = edited(plane, { type: 'set', settings: { space: 'space' } });
+    const held = edited(space, {
+      type: 'batch',
+      intents: space.supports.map((support) => ({
+        type: 'put',
+        list: 'supports',
+        entry: { ...support, uz: 'fixed', rx: 'fixed', ry: 'fixed' },
+      })),
+    });
+    const loaded = edited(held, { type: 'putLoad', load: { type: 'node', case: 'G', node: '3', fy: -5e3 } });
+    const hall = edited(loaded, {
+      type: 'repeat',
+      nodes: [],
+      members: loaded.members.map(({ id }) => id),
+      motion: { kind: 'move', by: [0, 0, -5] },
+      times: 3,
+      link: { section: 'beam', material: 'steel' },
+      supports: 'copied',
+      loads: 'copied',
+    });
+    expect([hall.nodes.length, hall.members.length, hall.supports.length, hall.loads.length]).toEqual([20, 16 + 15, 8, 4]);
+    expect(hall.groups!.find(({ id }) => id === 'columns')!.members).toHaveLength(8);
+    expect(solve(hall).status).toBe('solved');
+  });
+
+  test('copies about an axis meet at what lies on it, and nothing is doubled', () => {
+    const portal = placed('portal');
+    const space = edited(portal, { type: 'set', settings: { space: 'space' } });
+    const dome = edited(space, {
+      type: 'repeat',
+      nodes: [],
+      members: space.members.map(({ id }) => id),
+      motion: { kind: 'turn', about: [6, 0, 0], axis: 'y', degrees: 90 },
+      times: 1,
+      supports: 'copied',
+      loads: 'copied',
+    });
+    expect([dome.nodes.length, dome.members.length]).toEqual([9, 8]);
+    expect(
+      refused(dome, {
+        type: 'repeat',
+        nodes: [],
+        members: ['a'],
+        motion: { kind: 'turn', about: [6, 0, 0], axis: 'y', degrees: 90 },
+        times: 1,
+        supports: 'left',
+        loads: 'left',
+      }),
+    ).toMatch(/already there/);
+  });
+});
+
+describe('clean-up', () => {
+  const messy = checkModel({
+    ...emptyModel('messy'),
+    nodes: [
+      [0, 0],
+      [4, 0],
+      [4, 0.0005],
+      [4, 3],
+      [2, -1],
+      [2, 1],
+      [9, 9],
+      [1, 0],
+      [3, 0],
+      [4.03, 3],
+      [8, 3],
+    ].map(([x, y], i) => ({ id: String(i + 1), x, y })),
+    members: [
+      ['a', 1, 2],
+      ['b', 3, 4],
+      ['c', 5, 6],
+      ['d', 8, 9],
+      ['e', 6, 5],
+      ['f', 10, 11],
+    ].map(([id, start, end]) => ({ id, start: String(start), end: String(end), section: 'beam', material: 'steel' })),
+  }).model!;
+
+  test('finds each kind, and each repair leaves less to mend', () => {
+    const found = findDefects(messy);
+    expect(new Set(found.map(({ kind }) => kind))).toEqual(
+      new Set(['coincident', 'almost', 'idle', 'doubled', 'overlap', 'crossing', 'unjoined']),
+    );
+    for (const { intent, kind } of found) {
+      const after = findDefects(edited(messy, intent));
+      expect(after.filter((one) => one.kind === kind).length).toBeLessThan(found.filter((one) => one.kind === kind).length);
+    }
+  });
+
+  test('all repairs one after the other leave nothing', () => {
+    let model = messy;
+    for (let i = 0; i < 30; i++) {
+      const [first] = findDefects(model);
+      if (!first) break;
+      model = edited(model, first.intent);
+    }
+    expect(findDefects(model)).toEqual([]);
+  });
+});
+
+describe('names, selections and grid lines', () => {
+  const frame = placed('storeys');
+
+  test('reading order names from the ground up, and renaming all at once keeps what refers to them', () => {
+    const shuffled = edited(frame, { type: 'rename', list: 'nodes', names: { '1': '12', '12': '1' } });
+    const names = readingNames(shuffled, 'nodes');
+    expect(names).toEqual({ '1': '12', '12': '1' });
+    const back = edited(shuffled, { type: 'rename', list: 'nodes', names });
+    expect(back.nodes.map(({ id }) => id)).toEqual(frame.nodes.map(({ id }) => id));
+    expect(back.supports).toEqual(frame.supports);
+  });
+
+  test('by direction, alike, level, connected, inverted', () => {
+    expect(membersAlong(frame, 'vertical')).toHaveLength(12);
+    expect(membersAlong(frame, 'horizontal')).toHaveLength(9);
+    expect(membersAlong(frame, 'inclined')).toEqual([]);
+    expect(membersLike(frame, frame.members[0]!)).toHaveLength(21);
+    expect(onPlane(frame, 'y', 4)).toMatchObject({ nodes: { length: 4 }, members: { length: 3 } });
+    expect(connected(frame, ['1']).members).toHaveLength(21);
+    expect(inverted(frame, connected(frame, ['1']))).toEqual({ nodes: [], members: [] });
+  });
+
+  test('the structure follows its grid lines when it is told to', () => {
+    const grid = gridThrough(frame, 'x')!;
+    expect(linesOf('x', grid).map(({ name, at }) => `${name} ${at}`)).toEqual(['A 0', 'B 6', 'C 12', 'D 18']);
+    const set = edited(frame, { type: 'set', settings: { grid: { x: grid } } });
+    const wider = edited(set, respace(set, 'x', { ...grid, steps: [6, 7.5, 6] }, 'follow'));
+    expect([...new Set(wider.nodes.map(({ x }) => x))]).toEqual([0, 6, 13.5, 19.5]);
+    expect(edited(set, respace(set, 'x', { ...grid, steps: [5] }, 'stay')).nodes).toEqual(set.nodes);
+  });
+
+  test('only one line of a level moves when that is asked for', () => {
+    const after = edited(frame, { type: 'stretch', axis: 'y', beyond: 4, by: 0.5, what: 'line' });
+    expect([...new Set(after.nodes.map(({ y }) => y))]).toEqual([0, 4.5, 7.2, 10.4]);
+  });
+
+  test('groups lose what is removed, and go when nothing is left', () => {
+    const columns = frame.groups!.find(({ id }) => id === 'columns')!.members!;
+    const after = edited(frame, { type: 'remove', list: 'members', keys: columns });
+    expect(after.groups!.map(({ id }) => id)).toEqual(['beams']);
+    expect(checkModel({ ...frame, groups: [{ id: 'g', nodes: ['99'] }] }).notices[0]!.message).toMatch(/no node “99”/);
+  });
+});

@@ -1,0 +1,89 @@
+import type { Draft } from 'immer';
+import type { Group, Load, Member, Model, Support } from '../model';
+import type { Notice } from '../notice';
+import { COINCIDENT, nodeAt, plus, PointIndex, pointOf, type Point } from '../point';
+import { pairOf } from './repeat';
+import { FreshIds } from './fresh-ids';
+import { freeName } from './next-id';
+import { unfit } from './unfit';
+
+/** Nodes and members with what stands on them, under ids that hold among themselves only. */
+export interface Part {
+  readonly nodes: Model['nodes'];
+  readonly members: readonly Member[];
+  readonly supports?: readonly Support[];
+  readonly loads?: readonly Load[];
+  readonly groups?: readonly Group[];
+}
+
+/**
+ * Puts a part into the model, its origin at `at`. Its nodes and members get free ids in their order; nodes that meet existing ones join
+ * them, members and supports that are there already are not doubled.
+ */
+export function insert(draft: Draft<Model>, model: Model, part: Part, at: Point): Notice | undefined {
+  const index = new PointIndex<string>(COINCIDENT);
+  for (const node of model.nodes) index.add(pointOf(node), node.id);
+  const nodeIds = new FreshIds(
+    model.nodes.map(({ id }) => id),
+    'numbers',
+  );
+  const memberIds = new FreshIds(
+    model.members.map(({ id }) => id),
+    'letters',
+  );
+  const nodes = new Map<string, string>();
+  for (const node of part.nodes) {
+    const place = plus(pointOf(node), at);
+    let [id] = index.near(place);
+    if (id === undefined) {
+      id = nodeIds.next();
+      draft.nodes.push(nodeAt(id, place));
+      index.add(place, id);
+    }
+    nodes.set(node.id, id);
+  }
+  const lost = [...part.members.flatMap(({ start, end }) => [start, end]), ...(part.supports ?? []).map(({ node }) => node)].find(
+    (id) => !nodes.has(id),
+  );
+  if (lost !== undefined) return unfit('part', `The part has no node “${lost}”`, 'Give every node that it names');
+  const there = new Map(model.members.map((member) => [pairOf(member), member.id]));
+  const members = new Map<string, string>();
+  for (const member of part.members) {
+    const placed = { ...member, start: nodes.get(member.start)!, end: nodes.get(member.end)! };
+    const met = there.get(pairOf(placed));
+    const id = met ?? memberIds.next();
+    members.set(member.id, id);
+    if (met === undefined) draft.members.push({ ...placed, id } as Draft<Member>);
+  }
+  const supported = new Set(model.supports.map(({ node }) => node));
+  for (const support of part.supports ?? []) {
+    const node = nodes.get(support.node)!;
+    if (!supported.has(node)) draft.supports.push({ ...support, node } as Draft<Support>);
+    supported.add(node);
+  }
+  for (const load of part.loads ?? []) {
+    const renamed = 'node' in load ? { ...load, node: nodes.get(load.node) } : { ...load, member: members.get(load.member) };
+    draft.loads.push(renamed as Draft<Load>);
+  }
+  if (part.groups && part.groups.length > 0) addGroups(draft, part.groups, nodes, members);
+  return undefined;
+}
+
+function addGroups(
+  draft: Draft<Model>,
+  groups: readonly Group[],
+  nodes: ReadonlyMap<string, string>,
+  members: ReadonlyMap<string, string>,
+): void {
+  const names = (draft.groups ?? []).map(({ id }) => id);
+  draft.groups ??= [];
+  for (const group of groups) {
+    const id = freeName(group.id, names);
+    names.push(id);
+    draft.groups.push({
+      id,
+      ...(group.nodes && { nodes: group.nodes.flatMap((one) => nodes.get(one) ?? []) }),
+      ...(group.members && { members: group.members.flatMap((one) => members.get(one) ?? []) }),
+    });
+  }
+}

@@ -1,0 +1,66 @@
+import type { Draft } from 'immer';
+import type { Model } from '../model';
+import type { Notice } from '../notice';
+import { keyedLists, type KeyedList } from './keyed-lists';
+import { unfit } from './unfit';
+
+type Entry = Record<string, unknown>;
+type Lists = Record<KeyedList | 'loads', Entry[]>;
+
+/** Which keys of which lists name an entry of a list. */
+const references: { readonly [list in KeyedList]?: readonly (readonly [KeyedList | 'loads', string])[] } = {
+  nodes: [
+    ['members', 'start'],
+    ['members', 'end'],
+    ['supports', 'node'],
+    ['loads', 'node'],
+  ],
+  members: [['loads', 'member']],
+  sections: [['members', 'section']],
+  materials: [['members', 'material']],
+  cases: [['loads', 'case']],
+};
+
+/** Gives entries of a list other names, all at once (so that two can change places); everything that names them follows. */
+export function renameEntries(draft: Draft<Model>, list: KeyedList, names: Readonly<Record<string, string>>): Notice | undefined {
+  const lists = draft as unknown as Lists;
+  const key = keyedLists[list];
+  const present = new Set((lists[list] ?? []).map((entry) => entry[key]));
+  const missing = Object.keys(names).find((id) => !present.has(id));
+  if (missing !== undefined)
+    return unfit('names', `There is no “${missing}” to rename in ${list}`, 'Choose an entry of the list');
+  for (const entry of lists[list]) {
+    const next = nextName(names, entry[key]);
+    if (next !== undefined) entry[key] = next;
+  }
+  renameReferences(draft, list, names);
+  return undefined;
+}
+
+const nextName = (names: Readonly<Record<string, string>>, id: unknown): string | undefined =>
+  typeof id === 'string' && Object.hasOwn(names, id) ? names[id] : undefined;
+
+/** Everything that names an entry of the list, after the entry itself was renamed. */
+export function renameReferences(draft: Draft<Model>, list: KeyedList, names: Readonly<Record<string, string>>): void {
+  const lists = draft as unknown as Lists;
+  for (const [other, key] of references[list] ?? []) {
+    for (const item of lists[other]) {
+      const next = nextName(names, item[key]);
+      if (next !== undefined) item[key] = next;
+    }
+  }
+  const renamed = (ids: readonly string[]): string[] => ids.map((id) => nextName(names, id) ?? id);
+  if (list === 'nodes' || list === 'members')
+    for (const group of draft.groups ?? []) {
+      const ids = group[list];
+      if (ids?.some((id) => Object.hasOwn(names, id))) group[list] = renamed(ids);
+    }
+  if (list !== 'cases' && list !== 'combinations') return;
+  for (const combination of draft.combinations) {
+    if (combination.type === 'envelope') combination.of = renamed(combination.of);
+    else
+      combination.factors = Object.fromEntries(
+        Object.entries(combination.factors).map(([id, factor]) => [nextName(names, id) ?? id, factor]),
+      );
+  }
+}

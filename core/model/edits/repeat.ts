@@ -1,0 +1,137 @@
+import type { Draft } from 'immer';
+import type { Member, Model, ModelNode } from '../model';
+import type { Notice } from '../notice';
+import { COINCIDENT, nodeAt, PointIndex, pointOf } from '../point';
+import { axesOf, carriedMember, carriedMemberLoad, carriedNodeLoad, carriedSupport, isOnMember, placesOf } from './carry';
+import { FreshIds } from './fresh-ids';
+import { carriedBy, idleMotion, leavesPlane, type Motion } from './motion';
+import { unfit } from './unfit';
+
+/** Whether what belongs to nodes and members is copied with them. */
+export type Taken = 'copied' | 'left';
+
+export interface Repetition {
+  readonly nodes: readonly string[];
+  readonly members: readonly string[];
+  readonly motion: Motion;
+  readonly times: number;
+  /** Section and material of new members that link each node to its copy; without them there are none. */
+  readonly link?: { readonly section: string; readonly material: string };
+  readonly supports: Taken;
+  readonly loads: Taken;
+}
+
+const MOST = 1000;
+
+/**
+ * Copies nodes and members `times` times, each copy one motion further. A copy that meets an existing node joins it, a member that is
+ * there already is not doubled, and nothing is laid on itself.
+ */
+export function repeat(draft: Draft<Model>, model: Model, intent: Repetition): Notice | undefined {
+  const { motion, times } = intent;
+  const trouble = idleMotion(motion) ?? (model.space === 'plane' ? leavesPlane(motion) : undefined);
+  if (trouble) return unfit('motion', trouble, 'Give another motion');
+  if (!Number.isInteger(times) || times < 1 || times > MOST)
+    return unfit('times', `A part is repeated 1 to ${MOST} times`, 'Give a whole number');
+  if (motion.kind === 'mirror' && times > 1) return unfit('times', 'A mirror makes one copy', 'Repeat it once');
+
+  const places = placesOf(model);
+  const members = model.members.filter(({ id }) => intent.members.includes(id));
+  const ids = [...new Set([...intent.nodes, ...members.flatMap(({ start, end }) => [start, end])])];
+  const missing = ids.find((id) => !places.has(id)) ?? intent.members.find((id) => !members.some((one) => one.id === id));
+  if (missing !== undefined) return unfit('nodes', `There is no “${missing}” to repeat`, 'Choose existing nodes and members');
+  if (ids.length === 0) return unfit('nodes', 'Nothing is chosen to be repeated', 'Choose nodes or members');
+
+  const index = new PointIndex<string>(COINCIDENT);
+  for (const [id, at] of places) index.add(at, id);
+  const nodeIds = new FreshIds(places.keys(), 'numbers');
+  const memberIds = new FreshIds(
+    model.members.map(({ id }) => id),
+    'letters',
+  );
+  const joined = new Set(model.members.map(pairOf));
+  const supported = new Set(model.supports.map(({ node }) => node));
+  const axes = new Map(members.map((member) => [member.id, axesOf(member, places, model.space)]));
+  const loads = intent.loads === 'copied' ? model.loads : [];
+  const made: { members: Member[]; nodes: ModelNode[] } = { members: [], nodes: [] };
+  const groups = new Map<string, string[]>();
+  const noteGroups = (list: 'nodes' | 'members', from: string, to: string): void => {
+    for (const group of model.groups ?? []) {
+      if (!group[list]?.includes(from)) continue;
+      const key = `${list} ${group.id}`;
+      groups.set(key, [...(groups.get(key) ?? []), to]);
+    }
+  };
+  const add = (member: Member): boolean => {
+    if (member.start === member.end || joined.has(pairOf(member))) return false;
+    joined.add(pairOf(member));
+    made.members.push(member);
+    return true;
+  };
+
+  let before = new Map(ids.map((id) => [id, id]));
+  for (let n = 1; n <= times; n++) {
+    const carried = carriedBy(motion, n);
+    const copies = new Map<string, string>();
+    for (const id of ids) {
+      const at = carried.point(places.get(id)!);
+      const [met] = index.near(at);
+      let copy = met;
+      if (copy === undefined) {
+        copy = nodeIds.next();
+        const node = nodeAt(copy, at);
+        made.nodes.push(node);
+        places.set(copy, pointOf(node));
+        index.add(at, copy);
+        noteGroups('nodes', id, copy);
+      }
+      copies.set(id, copy);
+    }
+    for (const member of members) {
+      const id = memberIds.next();
+      const moved = { ...member, id, start: copies.get(member.start)!, end: copies.get(member.end)! };
+      if (moved.start === moved.end) continue;
+      const copy = carriedMember(moved, axes.get(member.id)!, places, model.space, carried);
+      if (!add(copy)) continue;
+      noteGroups('members', member.id, id);
+      const after = axesOf(copy, places, model.space);
+      for (const load of loads)
+        if (isOnMember(load) && load.member === member.id)
+          draft.loads.push({ ...carriedMemberLoad(load, axes.get(member.id)!, after, carried), member: id } as Draft<
+            typeof load
+          >);
+    }
+    for (const load of loads) {
+      const copy = load.type === 'node' || load.type === 'settlement' ? copies.get(load.node) : undefined;
+      if (copy === undefined || copy === (load as { node: string }).node) continue;
+      // A settlement needs a support to be imposed on.
+      if (load.type === 'settlement' && intent.supports === 'left') continue;
+      const moved = load.type === 'node' ? carriedNodeLoad(load, carried) : load;
+      draft.loads.push({ ...moved, node: copy } as Draft<typeof load>);
+    }
+    if (intent.supports === 'copied')
+      for (const support of model.supports) {
+        const copy = copies.get(support.node);
+        if (copy === undefined || supported.has(copy)) continue;
+        supported.add(copy);
+        draft.supports.push({ ...carriedSupport(support, carried), node: copy } as Draft<typeof support>);
+      }
+    if (intent.link)
+      for (const id of ids) add({ id: memberIds.next(), start: before.get(id)!, end: copies.get(id)!, ...intent.link });
+    before = copies;
+  }
+  if (made.nodes.length + made.members.length === 0)
+    return unfit('motion', 'Every copy would lie on what is already there', 'Give another motion');
+  draft.nodes.push(...made.nodes);
+  draft.members.push(...(made.members as Draft<Member>[]));
+  for (const group of draft.groups ?? [])
+    for (const list of ['nodes', 'members'] as const) {
+      const more = groups.get(`${list} ${group.id}`);
+      if (more) group[list] = [...(group[list] ?? []), ...more];
+    }
+  return undefined;
+}
+
+/** The same for a member and for its reverse. */
+export const pairOf = ({ start, end }: Pick<Member, 'start' | 'end'>): string =>
+  start < end ? JSON.stringify([start, end]) : JSON.stringify([end, start]);
