@@ -5,7 +5,7 @@ import { solve } from '@rigid-beam/core/results/solve';
 import { placeLabels, roughMeasure } from '@rigid-beam/drawing/place-labels';
 import { sheetItems } from '@rigid-beam/drawing/sheet-items';
 import { boundsOf, fit } from '@rigid-beam/drawing/camera';
-import type { View } from '@rigid-beam/drawing/view';
+import { plainView, type View } from '@rigid-beam/drawing/view';
 import { building } from './structures';
 
 /** The median of some runs in milliseconds, after a few to warm up. */
@@ -24,7 +24,7 @@ function draw(model: Model): unknown {
   const box = boundsOf(model.nodes)!;
   const camera = fit(box, 900, 640, { left: 150, right: 60, top: 80, bottom: 200 });
   const view: View = {
-    outcome: 0, quantity: 'Mz', diagramFactor: 1, values: true, deflected: true, reactions: true, loads: true, dimensions: true, names: false, selection: [], scale: camera.scale, weight: 1,
+    ...plainView, quantity: 'Mz', values: true, deflected: true, reactions: true, loads: true, dimensions: true, scale: camera.scale,
   }; // prettier-ignore
   return () => placeLabels(sheetItems(model, solution, view), camera, roughMeasure);
 }

@@ -5,23 +5,28 @@ import { pieceOf } from '@rigid-beam/core/results/read';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { worldPath, type Ink, type Item } from './display-list';
 import { pointOn, type DrawnMember } from './geometry';
-import type { View } from './view';
+import { isMoment, type ForceQuantity, type View } from './view';
 import { SKETCHED } from './weight';
-
-export type ForceQuantity = 'N' | 'Vy' | 'Mz';
 
 /** Line styles tell the quantities apart without colour: dashes and the spacing of the ordinates in pixels. */
 const STYLES: Record<ForceQuantity, { readonly dash?: readonly number[]; readonly spacing: number }> = {
   N: { spacing: 22 },
   Vy: { dash: [7, 3], spacing: 12 },
+  Vz: { dash: [7, 3], spacing: 12 },
+  T: { dash: [2, 3], spacing: 16 },
+  My: { spacing: 8 },
   Mz: { spacing: 8 },
 };
 
 export const inkOf = (quantity: ForceQuantity, value: number): Ink =>
-  quantity === 'Vy' ? 'shear' : quantity === 'Mz' ? 'moment' : value >= 0 ? 'tension' : 'compression';
+  quantity === 'N' ? (value >= 0 ? 'tension' : 'compression') : isMoment(quantity) ? 'moment' : 'shear';
 
-/** Positive N and V stand on local +y; a positive moment, tension below, on −y: on the tension face. */
-const sideOf = (quantity: ForceQuantity): 1 | -1 => (quantity === 'Mz' ? -1 : 1);
+/** Positive N, V and T stand on the positive side; a positive bending moment on the negative one: on the tension face. */
+export const sideOf = (quantity: ForceQuantity): 1 | -1 => (quantity === 'Mz' || quantity === 'My' ? -1 : 1);
+
+/** Bending in the x–z plane and its shear stand along local z, everything else along y. */
+export const standsOn = (member: DrawnMember, quantity: ForceQuantity): readonly [number, number] =>
+  quantity === 'Vz' || quantity === 'My' ? member.ez : member.ey;
 
 /** A point of a diagram: metres along the member, and the value. */
 interface Sample {
@@ -83,9 +88,10 @@ function curve(
   view: View,
 ): Item[] {
   const factor = sideOf(quantity) * metresPerUnit;
+  const normal = standsOn(member, quantity);
   const place = ({ x, value }: Sample): [number, number] => {
     const [px, py] = pointOn(member, x);
-    return [px + member.ey[0] * factor * value, py + member.ey[1] * factor * value];
+    return [px + normal[0] * factor * value, py + normal[1] * factor * value];
   };
   const style = STYLES[quantity];
   const w = view.weight;
@@ -152,12 +158,13 @@ export function deflectedPath(solution: Solution, outcome: number, member: Drawn
   const points: number[] = [];
   for (let k = solution.pieces.first[member.index]!; k < solution.pieces.first[member.index + 1]!; k++) {
     const [from, to] = [solution.pieces.from[k]!, solution.pieces.to[k]!];
-    const [u, v] = [pieceOf(linear, k, 'u'), pieceOf(linear, k, 'v')];
+    const [u, v, w] = [pieceOf(linear, k, 'u'), pieceOf(linear, k, 'v'), pieceOf(linear, k, 'w')];
     for (let i = 0; i <= 12; i++) {
       const s = ((to - from) * i) / 12;
       const [x, y] = pointOn(member, from + s);
-      const [du, dv] = [factor * evaluate(u, 0, 3, s), factor * evaluate(v, 0, 5, s)];
-      points.push(x + member.ex[0] * du + member.ey[0] * dv, y + member.ex[1] * du + member.ey[1] * dv);
+      const [du, dv, dw] = [factor * evaluate(u, 0, 3, s), factor * evaluate(v, 0, 5, s), factor * evaluate(w, 0, 5, s)];
+      const [ex, ey, ez] = [member.ex, member.ey, member.ez];
+      points.push(x + ex[0] * du + ey[0] * dv + ez[0] * dw, y + ex[1] * du + ey[1] * dv + ez[1] * dw);
     }
   }
   return worldPath(points, { stroke: 'deflection', width: 1.6 * view.weight, dash: [2 * view.weight, 2.5 * view.weight] });

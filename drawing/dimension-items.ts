@@ -1,7 +1,10 @@
 import type { Model } from '@rigid-beam/core/model/model';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { inUnit } from '@rigid-beam/core/quantities/show';
+import type { AxisName } from '@rigid-beam/core/model/point';
 import { boundsOf } from './camera';
+import { drawnNodes } from './geometry';
+import { axisAlong } from './projection';
 import type { Item, Path, Subject } from './display-list';
 import type { View } from './view';
 
@@ -28,14 +31,18 @@ export function showDimension(metres: number, unit: string): string {
 
 /** Dimension strings along the lower and the left edge: bays and levels, and the whole where there is more than one. */
 export function dimensionItems(model: Model, view: View): Item[] {
-  const box = boundsOf(model.nodes);
-  if (!box) return [];
+  const box = boundsOf(drawnNodes(model, view).values());
+  const [across, upwards] = [axisAlong(view.projection.right), axisAlong(view.projection.up)];
+  // In an oblique look no length would stand along an edge of the sheet.
+  if (!box || !across || !upwards) return [];
   const unit = { ...defaultDisplay, ...model.display }.length;
   const place = { edge: { x: box.left, y: box.bottom }, unit, view };
-  const bays = levels(model.nodes.map((node) => node.x));
-  const heights = levels(model.nodes.map((node) => node.y));
-  return [...strings('x', bays, place), ...strings('y', heights, place)];
+  const stops = (axis: AxisName): number[] => levels(model.nodes.map((node) => node[axis] ?? 0));
+  return [...strings('across', across, stops(across.axis), place), ...strings('up', upwards, stops(upwards.axis), place)];
 }
+
+type Way = 'across' | 'up';
+type Along = NonNullable<ReturnType<typeof axisAlong>>;
 
 interface Place {
   readonly edge: { readonly x: number; readonly y: number };
@@ -43,16 +50,17 @@ interface Place {
   readonly view: View;
 }
 
-function strings(axis: 'x' | 'y', stops: readonly number[], place: Place): Item[] {
+function strings(way: Way, along: Along, stops: readonly number[], place: Place): Item[] {
   if (stops.length < 2) return [];
-  const clear = axis === 'x' ? CLEAR : CLEAR_LEFT;
-  const whole = stops.length > 2 ? string(axis, [stops[0]!, stops[stops.length - 1]!], clear + STEP, place) : [];
-  return [...string(axis, stops, clear, place), ...whole];
+  const clear = way === 'across' ? CLEAR : CLEAR_LEFT;
+  const whole = stops.length > 2 ? string(way, along, [stops[0]!, stops[stops.length - 1]!], clear + STEP, place) : [];
+  return [...string(way, along, stops, clear, place), ...whole];
 }
 
-function string(axis: 'x' | 'y', stops: readonly number[], reach: number, { edge, unit, view }: Place): Item[] {
+function string(way: Way, { axis, sense }: Along, stops: readonly number[], reach: number, { edge, unit, view }: Place): Item[] {
+  const isAcross = way === 'across';
   const vertex = (at: number, along: number, out: number): number[] =>
-    axis === 'x' ? [at, edge.y, along, -reach - out] : [edge.x, at, -reach - out, along];
+    isAcross ? [sense * at, edge.y, sense * along, -reach - out] : [edge.x, sense * at, -reach - out, sense * along];
   const line = (vertices: number[], style: Partial<Path> = {}): Item => ({
     kind: 'path',
     vertices: Float64Array.from(vertices),
@@ -76,9 +84,9 @@ function string(axis: 'x' | 'y', stops: readonly number[], reach: number, { edge
       text: showDimension(next - at, unit),
       x: middle[0]!,
       y: middle[1]!,
-      dx: axis === 'x' ? 0 : middle[2]! - 3,
-      dy: axis === 'x' ? middle[3]! + 3 : 0,
-      away: axis === 'x' ? [0, 1] : [-1, 0],
+      dx: isAcross ? 0 : middle[2]! - 3,
+      dy: isAcross ? middle[3]! + 3 : 0,
+      away: isAcross ? [0, 1] : [-1, 0],
       ink: 'dimension',
       role: 'dimension',
       rank: Infinity,

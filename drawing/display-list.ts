@@ -1,12 +1,15 @@
+import type { AxisName } from '@rigid-beam/core/model/point';
+
 /** What a drawn thing stands for; hit-testing and the list for screen readers use it. */
 export type Subject =
   | { readonly kind: 'node'; readonly id: string }
   | { readonly kind: 'member'; readonly id: string }
   | { readonly kind: 'support'; readonly id: string }
   | { readonly kind: 'load'; readonly index: number }
-  | { readonly kind: 'dimension'; readonly axis: 'x' | 'y'; readonly from: number; readonly to: number }
+  | { readonly kind: 'dimension'; readonly axis: AxisName; readonly from: number; readonly to: number }
   | { readonly kind: 'reaction'; readonly id: string }
-  | { readonly kind: 'extreme'; readonly member: string; readonly x: number };
+  | { readonly kind: 'extreme'; readonly member: string; readonly x: number }
+  | { readonly kind: 'gridLine'; readonly axis: AxisName };
 
 /** What a line or text means. A painter turns it into a colour of its theme. */
 export type Ink =
@@ -35,6 +38,8 @@ export const VERTEX = 4;
 export interface Path {
   readonly kind: 'path';
   readonly vertices: Float64Array;
+  /** Each two vertices are a line of their own. */
+  readonly pairs?: true;
   readonly closed?: boolean;
   readonly stroke?: Ink;
   /** Pixels. */
@@ -43,6 +48,8 @@ export interface Path {
   readonly fill?: Ink;
   readonly opacity?: number;
   readonly subject?: Subject;
+  /** Greater is nearer to the viewer: where things lie behind each other the front one is picked. */
+  readonly depth?: number;
 }
 
 export type LabelRole = 'value' | 'extreme' | 'dimension' | 'name' | 'load';
@@ -94,6 +101,15 @@ export function symbolPath(
 export const sameSubject = (a: Subject | undefined, b: Subject | undefined): boolean =>
   a !== undefined && b !== undefined && subjectKey(a) === subjectKey(b);
 
+/** Whether a thing is selected; the keys of a selection are found once. */
+export function isSelected({ selection }: { readonly selection: readonly Subject[] }, subject: Subject): boolean {
+  if (selection.length === 0) return false;
+  let keys = selectedKeys.get(selection);
+  if (!keys) selectedKeys.set(selection, (keys = new Set(selection.map(subjectKey))));
+  return keys.has(subjectKey(subject));
+}
+const selectedKeys = new WeakMap<readonly Subject[], Set<string>>();
+
 /** A key that two subjects share exactly when they are the same thing. */
 export function subjectKey(subject: Subject): string {
   switch (subject.kind) {
@@ -101,6 +117,8 @@ export function subjectKey(subject: Subject): string {
       return `load:${subject.index}`;
     case 'dimension':
       return `dimension:${subject.axis}:${subject.from}:${subject.to}`;
+    case 'gridLine':
+      return `gridLine:${subject.axis}`;
     case 'extreme':
       return `extreme:${subject.member}:${subject.x}`;
     default:

@@ -18,13 +18,16 @@ import { placeLabels, roughMeasure } from './place-labels';
 import { actingFactors, scaleOfDeflection, scaleOfDiagram, sheetItems } from './sheet-items';
 import { sketchMarkup } from './sketch';
 import { svgMarkup } from './svg';
-import type { View } from './view';
+import { lookFrom, LOOKS, onWorkPlane, seenPoint } from './projection';
+import { quickItems } from './quick-items';
+import { snap, straightened, type SnapRequest } from './snap';
+import { forceQuantities, plainView, type View } from './view';
 
 const ribModel = checkModel(rib).model!;
 const lintelModel = checkModel(lintel).model!;
 const solutionOf = (model: Model) => solve(model).solution!;
-const view: View = {
-  outcome: 0,
+const flat: View = {
+  ...plainView,
   quantity: 'Mz',
   diagramFactor: 1,
   values: true,
@@ -33,20 +36,21 @@ const view: View = {
   loads: true,
   dimensions: true,
   names: true,
-  selection: [],
   scale: 60,
   weight: 1,
 };
+const view = flat;
 const camera = fit({ left: 0, right: 9.9, bottom: 0, top: 0 }, 936, 640, { left: 150, right: 60, top: 80, bottom: 200 });
 const labels = (items: readonly Item[]): Label[] => items.filter((item): item is Label => item.kind === 'label');
 const paths = (items: readonly Item[]): Path[] => items.filter((item): item is Path => item.kind === 'path');
 
-describe('a space model in elevation', () => {
+describe.each(Object.entries(LOOKS))('a space model seen from the %s', (look, { round, height }) => {
   const model = checkModel(walk).model!;
   const solution = solutionOf(model);
+  const view: View = { ...flat, projection: lookFrom(round, height), localAxes: true };
 
   test('is drawn with finite numbers, whatever is shown', () => {
-    for (const quantity of ['N', 'Vy', 'Mz'] as const)
+    for (const quantity of forceQuantities)
       for (const outcome of [0, 3, 5])
         for (const item of sheetItems(model, solution, { ...view, quantity, outcome })) {
           const numbers = item.kind === 'label' ? [item.x, item.y] : [...item.vertices];
@@ -55,10 +59,12 @@ describe('a space model in elevation', () => {
   });
 
   test('true lengths stay on the members that are seen askew', () => {
-    const tie = drawnMembers(model).find(({ id }) => id === 'w1')!;
+    const tie = drawnMembers(model, view).find(({ id }) => id === 'w1')!;
     expect(tie.length).toBeCloseTo(Math.hypot(2, 1.5), 12);
     expect(pointOn(tie, tie.length)).toEqual([expect.closeTo(tie.x2, 12), expect.closeTo(tie.y2, 12)]);
-    expect(drawnMembers(model).some(({ id }) => id === 'c0')).toBe(false);
+    // Straight at the viewer a member is only a point.
+    expect(drawnMembers(model, view).some(({ id }) => id === 'c0')).toBe(look !== 'front');
+    expect(paths(quickItems(model, view)).length).toBeGreaterThan(0);
   });
 });
 
@@ -321,5 +327,67 @@ describe('SVG', () => {
       expect(markup).not.toMatch(/NaN|Infinity|undefined/);
     });
     expect(sketchMarkup({ ...ribModel, nodes: [], members: [] }, undefined, 0, 138, 50)).toBe('');
+  });
+});
+
+describe('a look', () => {
+  test('is orthonormal, and what is seen on a work plane lies on it', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: -180, max: 180 }),
+        fc.integer({ min: -80, max: 80 }),
+        fc.constantFrom('x', 'y', 'z'),
+        (round, height, axis) => {
+          const projection = lookFrom(round, height);
+          const point = onWorkPlane(projection, { axis, at: 1.5 }, 3, -2);
+          if (!point) return;
+          expect(point[['x', 'y', 'z'].indexOf(axis)]).toBe(1.5);
+          expect(seenPoint(projection, point)[0]).toBeCloseTo(3, 9);
+          expect(seenPoint(projection, point)[1]).toBeCloseTo(-2, 9);
+        },
+      ),
+    );
+  });
+});
+
+describe('snapping', () => {
+  const at = (x: number, y: number, more: Partial<SnapRequest> = {}) =>
+    snap({
+      model: ribModel,
+      seen: view,
+      camera: ribView,
+      px: screenX(ribView, x),
+      py: screenY(ribView, y),
+      plane: { axis: 'z', at: 0 },
+      step: 0.1,
+      reach: 10,
+      ...more,
+    });
+  const ribView = { x: 3, y: 2, scale: 100, width: 1000, height: 800 };
+  const [first] = ribModel.members;
+  const ends = [first!.start, first!.end].map((id) => ribModel.nodes.find((node) => node.id === id)!);
+  const along = (t: number): [number, number] => [
+    ends[0]!.x + t * (ends[1]!.x - ends[0]!.x),
+    ends[0]!.y + t * (ends[1]!.y - ends[0]!.y),
+  ];
+
+  test('prefers nodes, then marked points of members, then the member, then the grid', () => {
+    expect(at(ends[0]!.x + 0.04, ends[0]!.y)).toMatchObject({ kind: 'node', node: ends[0]!.id });
+    expect(at(...along(0.51))).toMatchObject({ kind: 'mid-point', on: [{ member: first!.id, at: 0.5 }] });
+    expect(at(...along(0.34))).toMatchObject({ kind: 'third' });
+    expect(at(...along(0.2))).toMatchObject({ kind: 'member' });
+    expect(at(40.04, 30.02)).toMatchObject({ kind: 'grid', at: [40, 30, 0] });
+    expect(at(ends[0]!.x, ends[0]!.y, { without: new Set([ends[0]!.id]) })?.kind).not.toBe('node');
+  });
+
+  test('crossings of named grid lines come before the grid', () => {
+    const model: Model = { ...ribModel, grid: { x: { from: 20.03, steps: [1] } } };
+    expect(at(20, 30, { model })).toMatchObject({ kind: 'grid line', at: [20.03, 30, 0] });
+  });
+
+  test('a held key keeps to the axes of the plane and to 45°', () => {
+    expect(straightened([1, 1, 0], [5, 1.4, 0], 'z')).toEqual([5, 1, 0]);
+    expect(straightened([1, 1, 0], [4, 3.4, 0], 'z')).toEqual([4, 4, 0]);
+    expect(straightened([0, 0, 2], [1, 0, 7], 'y')).toEqual([0, 0, 7]);
   });
 });

@@ -1,5 +1,25 @@
 import type { Model } from '@rigid-beam/core/model/model';
-import { planeDirection } from '@rigid-beam/core/model/local-axes';
+import { memberAxes } from '@rigid-beam/core/model/local-axes';
+import { minus, plus, pointOf, size, type Point } from '@rigid-beam/core/model/point';
+import { depthOf, seenPoint, type Projection } from './projection';
+
+/** How a model is looked at, and what of it is hidden (keys of subjects, see `subjectKey`). */
+export interface Seen {
+  readonly projection: Projection;
+  readonly hidden: ReadonlySet<string>;
+}
+
+export const NOTHING_HIDDEN: ReadonlySet<string> = new Set();
+
+/** A node on the drawing. */
+export interface DrawnNode {
+  readonly id: string;
+  readonly index: number;
+  readonly x: number;
+  readonly y: number;
+  /** Greater is nearer to the viewer, metres. */
+  readonly depth: number;
+}
 
 /** A member on the drawing, between its offset ends. */
 export interface DrawnMember {
@@ -9,29 +29,68 @@ export interface DrawnMember {
   readonly y1: number;
   readonly x2: number;
   readonly y2: number;
+  /** Of its middle; greater is nearer to the viewer. */
+  readonly depth: number;
   /** True length in metres, also of a member that leaves the plane of the drawing. */
   readonly length: number;
-  /** What a metre along local x is on the drawing: a unit vector, shorter where the member leaves the plane. */
+  /** What a metre along local x, y and z is on the drawing: shorter where it leads away from the viewer. */
   readonly ex: readonly [number, number];
-  /** The normal on the drawing: local y of a member in the plane. */
   readonly ey: readonly [number, number];
+  readonly ez: readonly [number, number];
 }
 
-/** The members that can be drawn: both nodes exist and lie apart. */
-export function drawnMembers(model: Model): DrawnMember[] {
-  const nodes = new Map(model.nodes.map((node) => [node.id, node]));
+interface Drawing {
+  readonly seen: Seen;
+  readonly nodes: ReadonlyMap<string, DrawnNode>;
+  readonly members: readonly DrawnMember[];
+}
+
+/** What was found for a model; every kind of item asks for the same. */
+const known = new WeakMap<Model, Drawing>();
+
+function drawingOf(model: Model, { projection, hidden }: Seen): Drawing {
+  const before = known.get(model);
+  if (before && before.seen.projection === projection && before.seen.hidden === hidden) return before;
+  const seen = { projection, hidden };
+  const drawing = { seen, nodes: findNodes(model, seen), members: findMembers(model, seen) };
+  known.set(model, drawing);
+  return drawing;
+}
+
+/** The nodes that are shown, by id. */
+export const drawnNodes = (model: Model, seen: Seen): ReadonlyMap<string, DrawnNode> => drawingOf(model, seen).nodes;
+
+/** The members that can be drawn: shown, both nodes exist, and they do not run straight at the viewer. */
+export const drawnMembers = (model: Model, seen: Seen): readonly DrawnMember[] => drawingOf(model, seen).members;
+
+function findNodes(model: Model, { projection, hidden }: Seen): Map<string, DrawnNode> {
+  const nodes = new Map<string, DrawnNode>();
+  model.nodes.forEach((node, index) => {
+    if (hidden.size > 0 && hidden.has(`node:${node.id}`)) return;
+    const at = pointOf(node);
+    const [x, y] = seenPoint(projection, at);
+    nodes.set(node.id, { id: node.id, index, x: x + 0, y: y + 0, depth: depthOf(projection, at) });
+  });
+  return nodes;
+}
+
+function findMembers(model: Model, { projection, hidden }: Seen): DrawnMember[] {
+  const nodes = new Map(model.nodes.map((node) => [node.id, pointOf(node)]));
   return model.members.flatMap((member, index): DrawnMember[] => {
     const [start, end] = [nodes.get(member.start), nodes.get(member.end)];
-    if (!start || !end) return [];
-    const [from, to] = [member.offset?.start ?? [0, 0], member.offset?.end ?? [0, 0]];
-    const [x1, y1, x2, y2] = [start.x + from[0]!, start.y + from[1]!, end.x + to[0]!, end.y + to[1]!];
-    const seen = Math.hypot(x2 - x1, y2 - y1);
-    // A member that runs straight away from the viewer is a point of the drawing.
-    if (seen < 1e-9) return [];
-    const length = Math.hypot(seen, (end.z ?? 0) + (to[2] ?? 0) - (start.z ?? 0) - (from[2] ?? 0));
-    const [c, s, sense] = planeDirection(x2 - x1, y2 - y1);
-    const part = seen / length;
-    return [{ id: member.id, index, x1, y1, x2, y2, length, ex: [c * part, s * part], ey: [-sense * s, sense * c] }];
+    if (!start || !end || (hidden.size > 0 && hidden.has(`member:${member.id}`))) return [];
+    const from = member.offset?.start ? plus(start, member.offset.start as unknown as Point) : start;
+    const to = member.offset?.end ? plus(end, member.offset.end as unknown as Point) : end;
+    const [dx, dy, dz] = minus(to, from);
+    const length = size([dx, dy, dz]);
+    if (length < 1e-9) return [];
+    const [[x1, y1], [x2, y2]] = [seenPoint(projection, from), seenPoint(projection, to)];
+    // A member that runs straight at the viewer is a point of the drawing.
+    if (Math.hypot(x2 - x1, y2 - y1) < 1e-9) return [];
+    const a = memberAxes(dx, dy, dz, model.space === 'plane' ? 0 : (member.roll ?? 0));
+    const row = (i: number): [number, number] => seenPoint(projection, [a[i]!, a[i + 1]!, a[i + 2]!]);
+    const depth = (depthOf(projection, from) + depthOf(projection, to)) / 2;
+    return [{ id: member.id, index, x1, y1, x2, y2, depth, length, ex: row(0), ey: row(3), ez: row(6) }];
   });
 }
 
@@ -39,3 +98,35 @@ export const pointOn = (member: DrawnMember, x: number): [number, number] => [
   member.x1 + member.ex[0] * x,
   member.y1 + member.ex[1] * x,
 ];
+
+/** The largest distance within the structure, as the diagonal of its box, metres: scales of diagrams hang on it. */
+export function extentOf({ nodes }: Model): number {
+  const range = (pick: (node: Model['nodes'][number]) => number): number => {
+    let [low, high] = [Infinity, -Infinity];
+    for (const node of nodes) {
+      const at = pick(node);
+      if (at < low) low = at;
+      if (at > high) high = at;
+    }
+    return high - low;
+  };
+  return nodes.length === 0
+    ? 0
+    : Math.hypot(
+        range(({ x }) => x),
+        range(({ y }) => y),
+        range(({ z }) => z ?? 0),
+      );
+}
+
+/** How near to the viewer a thing stands within the whole: 1 in front, 0 at the back; 1 where there is no depth to speak of. */
+export function nearness(model: Model, seen: Seen): (depth: number) => number {
+  if (model.space === 'plane') return () => 1;
+  let [low, high] = [Infinity, -Infinity];
+  for (const { depth } of drawnNodes(model, seen).values()) {
+    if (depth < low) low = depth;
+    if (depth > high) high = depth;
+  }
+  const range = high - low;
+  return range < 1e-6 ? () => 1 : (depth) => (depth - low) / range;
+}

@@ -1,5 +1,7 @@
+import type { Point } from '@rigid-beam/core/model/point';
 import { worldX, worldY, type Camera } from './camera';
 import { worldPath, type Item } from './display-list';
+import { seenPoint, type Projection, type WorkPlane } from './projection';
 
 /** Pixels between grid lines at least. */
 const FINEST = 9;
@@ -28,5 +30,37 @@ export function gridItems(camera: Camera): Item[] {
     items.push(worldPath([n * step, bottom, n * step, top], { stroke: ink(n), width: 0.6 }));
   for (let n = Math.ceil(bottom / step); n * step <= top; n++)
     items.push(worldPath([left, n * step, right, n * step], { stroke: ink(n), width: 0.6 }));
+  return items;
+}
+
+/** Lines of the work plane at most, in one direction. */
+const MOST = 60;
+
+/** The grid of a work plane that is seen obliquely, over `reach` metres around `middle`. */
+export function workPlaneItems(
+  projection: Projection,
+  { axis, at }: WorkPlane,
+  middle: Point,
+  reach: number,
+  step: number,
+): Item[] {
+  const [k, i, j] = ({ x: [0, 1, 2], y: [1, 0, 2], z: [2, 0, 1] } as const)[axis];
+  let wide = step;
+  while (reach / wide > MOST) wide *= 10;
+  const [fromI, toI, fromJ, toJ] = [i, j].flatMap((axisOf) => [
+    Math.floor((middle[axisOf]! - reach / 2) / wide),
+    Math.ceil((middle[axisOf]! + reach / 2) / wide),
+  ]) as [number, number, number, number];
+  const seen = (a: number, b: number): [number, number] => {
+    const point: [number, number, number] = [0, 0, 0];
+    point[k] = at;
+    point[i] = a * wide;
+    point[j] = b * wide;
+    return seenPoint(projection, point);
+  };
+  const items: Item[] = [];
+  const ink = (n: number): 'grid' | 'gridStrong' => (n % 10 === 0 ? 'gridStrong' : 'grid');
+  for (let n = fromI; n <= toI; n++) items.push(worldPath([...seen(n, fromJ), ...seen(n, toJ)], { stroke: ink(n), width: 0.7 }));
+  for (let n = fromJ; n <= toJ; n++) items.push(worldPath([...seen(fromI, n), ...seen(toI, n)], { stroke: ink(n), width: 0.7 }));
   return items;
 }

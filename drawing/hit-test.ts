@@ -7,11 +7,15 @@ const PREFERENCE: Record<Subject['kind'], number> = {
   node: 0,
   support: 4,
   dimension: 5,
+  gridLine: 5,
   load: 6,
   extreme: 7,
   reaction: 7,
   member: 8,
 };
+
+/** Scores this near to each other are equal: then what stands in front is meant. Pixels. */
+const SAME = 2;
 
 /** What a hit inside a transparent area counts, in pixels of distance. */
 const AREA = 3;
@@ -35,21 +39,34 @@ export function hitTest(
     (p) => p.label.subject && px >= p.left - 2 && px <= p.left + p.width + 2 && py >= p.top && py <= p.top + p.height,
   );
   if (label?.label.subject && label.label.role !== 'name') return { subject: label.label.subject, label };
-  let best: { subject: Subject; score: number } | undefined;
+  let best: { subject: Subject; score: number; depth: number } | undefined;
   for (const item of list) {
-    if (item.kind !== 'path' || !item.subject) continue;
+    if (item.kind !== 'path' || !item.subject || isFar(item.vertices, camera, px, py, reach)) continue;
     const distance = distanceTo(item, camera, px, py);
     if (distance > reach) continue;
     const score = PREFERENCE[item.subject.kind] + distance;
-    if (!best || score < best.score) best = { subject: item.subject, score };
+    const depth = item.depth ?? 0;
+    if (!best || score < best.score - SAME || (score < best.score + SAME && depth > best.depth))
+      best = { subject: item.subject, score, depth };
   }
   return best;
 }
+
+/** A symbol around one world point that is certainly out of reach. */
+const LARGEST_SYMBOL = 90;
+const isFar = (v: Float64Array, camera: Camera, px: number, py: number, reach: number): boolean =>
+  v.length > 2 * VERTEX &&
+  v[0] === v[VERTEX] &&
+  v[1] === v[VERTEX + 1] &&
+  v[0] === v[v.length - VERTEX] &&
+  v[1] === v[v.length - VERTEX + 1] &&
+  Math.abs(screenX(camera, v[0]!) - px) + Math.abs(screenY(camera, v[1]!) - py) > 2 * (LARGEST_SYMBOL + reach);
 
 /** Pixels from a point to a path; 0 inside a filled one. */
 function distanceTo(path: Path, camera: Camera, px: number, py: number): number {
   const { vertices, closed } = path;
   const count = vertices.length / VERTEX;
+  if (count === 2) return lineDistance(vertices, camera, px, py);
   let [distance, inside] = [Infinity, false];
   const at = (i: number): [number, number] => [
     screenX(camera, vertices[i * VERTEX]!) + vertices[i * VERTEX + 2]!,
@@ -68,6 +85,17 @@ function distanceTo(path: Path, camera: Camera, px: number, py: number): number 
   if (inside) return isVeil ? AREA : 0;
   return isVeil ? Infinity : distance;
 }
+
+/** The usual case, told quickly: hovering asks it of every member. */
+const lineDistance = (v: Float64Array, camera: Camera, px: number, py: number): number =>
+  segmentDistance(
+    px,
+    py,
+    screenX(camera, v[0]!) + v[2]!,
+    screenY(camera, v[1]!) - v[3]!,
+    screenX(camera, v[VERTEX]!) + v[VERTEX + 2]!,
+    screenY(camera, v[VERTEX + 1]!) - v[VERTEX + 3]!,
+  );
 
 function segmentDistance(px: number, py: number, ax: number, ay: number, bx: number, by: number): number {
   const [dx, dy] = [bx - ax, by - ay];

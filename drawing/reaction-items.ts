@@ -3,28 +3,27 @@ import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
 import { enveloped } from '@rigid-beam/core/results/envelope';
 import type { Solution } from '@rigid-beam/core/results/results';
+import { dot, type Point } from '@rigid-beam/core/model/point';
 import { symbolPath, type Item, type Subject } from './display-list';
+import { drawnNodes } from './geometry';
+import { seenPoint } from './projection';
 import type { View } from './view';
 
 /** Reactions at the supports: an arrow in its true direction and the value; of an envelope both limits as text. */
 export function reactionItems(model: Model, solution: Solution, outcome: number, view: View): Item[] {
   const display = { ...defaultDisplay, ...model.display };
   const largest = largestForce(solution, outcome);
-  return model.nodes.flatMap((node, i): Item[] => {
+  const components = model.space === 'plane' ? PLANE : SPACE;
+  return [...drawnNodes(model, view).values()].flatMap((node): Item[] => {
+    const i = node.index;
     if (!solution.supported[i]) return [];
     const subject: Subject = { kind: 'reaction', id: node.id };
     const read = (k: number): { max: number; min: number } => range(solution, outcome, 6 * i + k);
     const items: Item[] = [];
-    (
-      [
-        ['fx', 0],
-        ['fy', 1],
-        ['mz', 5],
-      ] as const
-    ).forEach(([component, k]) => {
+    components.forEach(([component, k]) => {
       const { max, min } = read(k);
       if (Math.max(Math.abs(max), Math.abs(min)) < 1e-6 * largest) return;
-      const show = component === 'mz' ? showMoment : showForce;
+      const show = component.startsWith('m') ? showMoment : showForce;
       const words = max === min ? show(Math.abs(max), display) : `${show(min, display)} … ${show(max, display)}`;
       const value = Math.abs(max) >= Math.abs(min) ? max : min;
       items.push(...reaction(component, Math.sign(value), node.x, node.y, words, subject, view));
@@ -52,12 +51,28 @@ function largestForce(solution: Solution, outcome: number): number {
   return largest;
 }
 
+type Component = 'fx' | 'fy' | 'fz' | 'mx' | 'my' | 'mz';
+const PLANE: readonly (readonly [Component, number])[] = [
+  ['fx', 0],
+  ['fy', 1],
+  ['mz', 5],
+];
+const SPACE: typeof PLANE = [
+  ['fx', 0],
+  ['fy', 1],
+  ['fz', 2],
+  ['mx', 3],
+  ['my', 4],
+  ['mz', 5],
+];
+const AXES: Record<'x' | 'y' | 'z', Point> = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };
+
 /** Room left for the support's own symbol, pixels. */
 const CLEAR = 25;
 const LENGTH = 26;
 
 function reaction(
-  component: 'fx' | 'fy' | 'mz',
+  component: Component,
   sense: number,
   x: number,
   y: number,
@@ -66,6 +81,8 @@ function reaction(
   view: View,
 ): Item[] {
   const w = view.weight;
+  const axis = AXES[component[1] as 'x' | 'y' | 'z'];
+  const [ux, uy] = seenPoint(view.projection, axis);
   const label = (dx: number, dy: number, away: readonly [number, number]): Item => ({
     kind: 'label',
     text: words,
@@ -79,8 +96,11 @@ function reaction(
     rank: 90,
     subject,
   });
-  if (component === 'mz') {
-    const arc = Array.from({ length: 25 }, (_, i) => sense * (1.2 + (i / 24) * 4)).flatMap((a) => [
+  if (component.startsWith('m')) {
+    const toward = dot(view.projection.toward, axis);
+    if (Math.abs(toward) < Math.SQRT1_2) return doubleHeaded(x, y, sense * ux, sense * uy, w, subject, label);
+    const turn = sense * Math.sign(toward);
+    const arc = Array.from({ length: 25 }, (_, i) => turn * (1.2 + (i / 24) * 4)).flatMap((a) => [
       20 * w * Math.cos(a),
       20 * w * Math.sin(a),
     ]);
@@ -92,19 +112,42 @@ function reaction(
       label(-16 * w, 16 * w, [-1, 1]),
     ];
   }
+  if (Math.hypot(ux, uy) < 0.15) return [];
   // The arrow stands on the free side of the support: below it, or beside it on the left.
   const far = (CLEAR + LENGTH) * w;
   const near = CLEAR * w;
-  const [tail, tip] = sense > 0 ? [far, near] : [near, far];
-  const along = (reach: number): [number, number] => (component === 'fy' ? [0, -reach] : [-reach + 6 * w, -7 * w]);
+  const side = uy > 0.02 || (Math.abs(uy) <= 0.02 && ux > 0) ? 1 : -1;
+  const [tail, tip] = sense * side > 0 ? [far, near] : [near, far];
+  const aside = component === 'fx' ? 1 : 0;
+  const along = (reach: number): [number, number] => [-side * ux * reach + aside * 6 * w, -side * uy * reach - aside * 7 * w];
   const [fx, fy] = along(tail);
   const [tx, ty] = along(tip);
-  const shaft = symbolPath(x, y, [fx, fy, tx, ty], { stroke: 'reaction', width: 1.8 * w, subject });
   const at = along(far + 2 * w);
   return [
-    shaft,
+    symbolPath(x, y, [fx, fy, tx, ty], { stroke: 'reaction', width: 1.8 * w, subject }),
     head(x, y, tx, ty, Math.atan2(ty - fy, tx - fx), w, subject),
-    label(at[0], at[1], component === 'fy' ? [0, -1] : [-1, 0]),
+    label(at[0], at[1], component === 'fy' ? [0, -1] : [-side * ux, -side * uy]),
+  ];
+}
+
+/** A couple about an axis that lies along the drawing, right-handed. */
+function doubleHeaded(
+  x: number,
+  y: number,
+  ux: number,
+  uy: number,
+  w: number,
+  subject: Subject,
+  label: (dx: number, dy: number, away: readonly [number, number]) => Item,
+): Item[] {
+  const at = (reach: number): [number, number] => [ux * reach * w, uy * reach * w];
+  const angle = Math.atan2(uy, ux);
+  const [from, middle, to] = [at(12), at(36), at(43)];
+  return [
+    symbolPath(x, y, [...from, ...to], { stroke: 'reaction', width: 1.6 * w, subject }),
+    head(x, y, middle[0], middle[1], angle, w, subject),
+    head(x, y, to[0], to[1], angle, w, subject),
+    label(to[0], to[1], [ux, uy]),
   ];
 }
 

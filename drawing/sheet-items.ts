@@ -2,23 +2,24 @@ import type { Model } from '@rigid-beam/core/model/model';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { unitFactor } from '@rigid-beam/core/quantities/parse';
 import type { Solution } from '@rigid-beam/core/results/results';
-import { boundsOf, diagonalOf } from './camera';
 import { deflectedPath, diagramItems } from './diagram-items';
 import { deflectionScale, diagramScale, governingValues, largestOf } from './diagram-scale';
 import { dimensionItems } from './dimension-items';
 import type { Item } from './display-list';
-import { drawnMembers } from './geometry';
+import { drawnMembers, extentOf } from './geometry';
+import { gridLineItems } from './grid-line-items';
 import { loadItems } from './load-items';
 import { reactionItems } from './reaction-items';
 import { structureItems } from './structure-items';
 import { supportItems } from './support-items';
 import { valueLabels } from './value-labels';
-import type { View } from './view';
+import { isMoment, type ForceQuantity, type View } from './view';
 
 /** The whole drawing of a model: (model, solution, view) → display list, from back to front. A new kind of item is added here. */
 export function sheetItems(model: Model, solution: Solution | undefined, view: View): Item[] {
   const shown = solution?.outcomes[view.outcome] ? solution : undefined;
   return [
+    ...gridLineItems(model, view),
     ...(view.dimensions ? dimensionItems(model, view) : []),
     ...(view.loads ? loadItems(model, actingFactors(model, shown, view.outcome), view) : []),
     ...(shown && view.quantity !== 'none' ? diagram(model, shown, view, view.quantity) : []),
@@ -37,12 +38,6 @@ export function actingFactors(model: Model, solution: Solution | undefined, outc
   return new Map(id === undefined ? [] : [[id, 1]]);
 }
 
-/** The size of the structure, metres: scales of diagrams hang on it. */
-const sizeOf = (model: Model): number => {
-  const box = boundsOf(model.nodes);
-  return box ? diagonalOf(box) : 0;
-};
-
 /** Metres of drawing per N or N·m, and what one metre stands for; the title block shows it. */
 export function scaleOfDiagram(
   model: Model,
@@ -51,9 +46,9 @@ export function scaleOfDiagram(
 ): { readonly metresPerUnit: number; readonly perMetre: number } {
   if (view.quantity === 'none') return { metresPerUnit: 0, perMetre: 0 };
   const display = { ...defaultDisplay, ...model.display };
-  const unit = unitFactor(view.quantity === 'Mz' ? display.moment : display.force);
+  const unit = unitFactor(isMoment(view.quantity) ? display.moment : display.force);
   const largest = largestOf(governingValues(solution, view.outcome, view.quantity));
-  return diagramScale(largest, sizeOf(model), unit, view.diagramFactor);
+  return diagramScale(largest, extentOf(model), unit, view.diagramFactor);
 }
 
 /** How many times larger than life deflections are drawn. */
@@ -62,14 +57,15 @@ export function scaleOfDeflection(model: Model, solution: Solution, view: View):
   if (!linear) return 0;
   const along = largestOf(governingValues(solution, view.outcome, 'v'));
   const across = largestOf(governingValues(solution, view.outcome, 'u'));
-  return deflectionScale(Math.max(along, across), sizeOf(model), view.diagramFactor);
+  const aside = model.space === 'space' ? largestOf(governingValues(solution, view.outcome, 'w')) : 0;
+  return deflectionScale(Math.max(along, across, aside), extentOf(model), view.diagramFactor);
 }
 
-function diagram(model: Model, solution: Solution, view: View, quantity: 'N' | 'Vy' | 'Mz'): Item[] {
+function diagram(model: Model, solution: Solution, view: View, quantity: ForceQuantity): Item[] {
   const governing = governingValues(solution, view.outcome, quantity);
   const { metresPerUnit } = scaleOfDiagram(model, solution, view);
   if (!governing || metresPerUnit === 0) return [];
-  const members = drawnMembers(model);
+  const members = drawnMembers(model, view);
   const items = members.flatMap((member) => diagramItems(solution, view.outcome, member, quantity, metresPerUnit, view));
   return view.values
     ? [...items, ...valueLabels(model, solution, view.outcome, members, quantity, metresPerUnit, governing)]
@@ -79,5 +75,5 @@ function diagram(model: Model, solution: Solution, view: View, quantity: 'N' | '
 function deflected(model: Model, solution: Solution, view: View): Item[] {
   const factor = scaleOfDeflection(model, solution, view);
   if (factor === 0) return [];
-  return drawnMembers(model).map((member) => deflectedPath(solution, view.outcome, member, factor, view));
+  return drawnMembers(model, view).map((member) => deflectedPath(solution, view.outcome, member, factor, view));
 }

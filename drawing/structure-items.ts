@@ -1,30 +1,54 @@
 import type { Member, Model } from '@rigid-beam/core/model/model';
-import { sameSubject, symbolPath, worldPath, type Item, type Subject } from './display-list';
-import { drawnMembers, type DrawnMember } from './geometry';
+import { isSelected, symbolPath, worldPath, type Item, type Subject } from './display-list';
+import { drawnMembers, drawnNodes, nearness, type DrawnMember } from './geometry';
 import type { View } from './view';
 
 /** Members as heavy lines, rigid arms, hinges and other freed ends in their textbook symbols, nodes as small dots. */
 export function structureItems(model: Model, view: View): Item[] {
   const items: Item[] = [];
-  const members = drawnMembers(model);
+  const near = nearness(model, view);
+  // What is behind is painted first.
+  const members =
+    model.space === 'plane' ? drawnMembers(model, view) : [...drawnMembers(model, view)].sort((a, b) => a.depth - b.depth);
+  const onPlane = planeTest(model, view);
   for (const member of members) {
     const subject: Subject = { kind: 'member', id: member.id };
     const line = [member.x1, member.y1, member.x2, member.y2];
     if (isSelected(view, subject)) items.push(worldPath(line, { stroke: 'selection', width: 9 * view.weight, opacity: 0.45 }));
-    const truss = model.members[member.index]!.behaviour === 'truss';
-    items.push(worldPath(line, { stroke: 'member', width: (truss ? 2 : 3.2) * view.weight, subject }));
+    const { behaviour, start, end } = model.members[member.index]!;
+    const faded = !onPlane(start) || !onPlane(end);
+    const far = 1 - near(member.depth);
+    items.push(
+      worldPath(line, {
+        stroke: faded ? 'faint' : 'member',
+        width: (behaviour === 'truss' ? 2 : 3.2) * view.weight * (1 - 0.35 * far),
+        subject,
+        depth: member.depth,
+        ...((faded || far > 0) && { opacity: faded ? 0.4 : 1 - 0.62 * far }),
+      }),
+    );
     if (view.names) items.push(memberName(member, subject));
+    if (view.localAxes) items.push(...axesItems(member, view));
   }
   for (const member of members)
     items.push(
-      ...armItems(model, model.members[member.index]!, member),
+      ...armItems(model, model.members[member.index]!, member, view),
       ...releaseItems(model.members[member.index]!, member, view),
     );
-  for (const node of model.nodes) {
+  for (const node of drawnNodes(model, view).values()) {
     const subject: Subject = { kind: 'node', id: node.id };
     if (isSelected(view, subject))
       items.push(symbolPath(node.x, node.y, circle(10 * view.weight), { closed: true, fill: 'selection', opacity: 0.45 }));
-    items.push(symbolPath(node.x, node.y, circle(2.6 * view.weight), { closed: true, fill: 'member', subject }));
+    const faded = !onPlane(node.id);
+    items.push(
+      symbolPath(node.x, node.y, circle(2.6 * view.weight), {
+        closed: true,
+        fill: faded ? 'faint' : 'member',
+        subject,
+        depth: node.depth,
+        ...(model.space === 'space' && { opacity: faded ? 0.4 : 0.4 + 0.6 * near(node.depth) }),
+      }),
+    );
     if (view.names) {
       items.push({
         kind: 'label',
@@ -44,7 +68,42 @@ export function structureItems(model: Model, view: View): Item[] {
   return items;
 }
 
-const isSelected = (view: View, subject: Subject): boolean => view.selection.some((selected) => sameSubject(selected, subject));
+/** Whether a node stands on the work plane; every node does where there is none. */
+function planeTest(model: Model, { plane }: View): (id: string) => boolean {
+  if (!plane || model.space === 'plane') return () => true;
+  const on = new Set(model.nodes.filter((node) => Math.abs((node[plane.axis] ?? 0) - plane.at) < 1e-6).map(({ id }) => id));
+  return (id) => on.has(id);
+}
+
+/** Local x, y and z from the middle of a member, each with its letter. */
+function axesItems(member: DrawnMember, view: View): Item[] {
+  const [x, y] = [(member.x1 + member.x2) / 2, (member.y1 + member.y2) / 2];
+  const reach = 22 * view.weight;
+  const axes = [
+    ['x', member.ex],
+    ['y', member.ey],
+    ['z', member.ez],
+  ] as const;
+  return axes.flatMap(([name, [dx, dy]]): Item[] => {
+    if (Math.hypot(dx, dy) < 0.15) return [];
+    const [tx, ty] = [dx * reach, dy * reach];
+    return [
+      symbolPath(x, y, [0, 0, tx, ty], { stroke: 'selection', width: name === 'x' ? 1.8 : 1.2 }),
+      {
+        kind: 'label',
+        text: name,
+        x,
+        y,
+        dx: tx,
+        dy: ty,
+        away: [dx, dy],
+        ink: 'text',
+        role: 'name',
+        rank: 20,
+      },
+    ];
+  });
+}
 
 function memberName(member: DrawnMember, subject: Subject): Item {
   const [x, y] = [(member.x1 + member.x2) / 2, (member.y1 + member.y2) / 2];
@@ -71,12 +130,12 @@ export function circle(radius: number, x = 0, y = 0): number[] {
   ]);
 }
 
-function armItems(model: Model, member: Member, drawn: DrawnMember): Item[] {
+function armItems(model: Model, member: Member, drawn: DrawnMember, view: View): Item[] {
   if (!member.offset) return [];
-  const nodes = new Map(model.nodes.map((node) => [node.id, node]));
+  const nodes = drawnNodes(model, view);
   const arm = (id: string, x: number, y: number): Item[] => {
     const node = nodes.get(id);
-    return node && (node.x !== x || node.y !== y)
+    return node && Math.hypot(node.x - x, node.y - y) > 1e-9
       ? [worldPath([node.x, node.y, x, y], { stroke: 'member', width: 6, opacity: 0.6 })]
       : [];
   };
@@ -88,7 +147,8 @@ function releaseItems(member: Member, drawn: DrawnMember, view: View): Item[] {
   const angle = Math.atan2(drawn.ex[1], drawn.ex[0]);
   return (['start', 'end'] as const).flatMap((end): Item[] => {
     const releases = member.releases?.[end] ?? {};
-    const hinge = member.behaviour === 'truss' ? 'free' : (releases.mz ?? 'fixed');
+    const bending = releases.mz !== undefined && releases.mz !== 'fixed' ? releases.mz : releases.my;
+    const hinge = member.behaviour === 'truss' ? 'free' : (bending ?? 'fixed');
     const [x, y] = end === 'start' ? [drawn.x1, drawn.y1] : [drawn.x2, drawn.y2];
     const inward = end === 'start' ? 1 : -1;
     const subject: Subject = { kind: 'member', id: drawn.id };

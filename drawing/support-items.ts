@@ -1,5 +1,9 @@
 import type { Model, Restraint, Support } from '@rigid-beam/core/model/model';
-import { sameSubject, symbolPath, type Item, type Path, type Subject } from './display-list';
+import { supportAxes } from '@rigid-beam/core/model/local-axes';
+import type { Point } from '@rigid-beam/core/model/point';
+import { isSelected, symbolPath, type Item, type Path, type Subject } from './display-list';
+import { drawnNodes } from './geometry';
+import { seenPoint } from './projection';
 import { circle } from './structure-items';
 import type { View } from './view';
 
@@ -8,16 +12,17 @@ const sprung = (restraint: Restraint | undefined): boolean => typeof restraint =
 
 /** Supports in their textbook symbols, turned with the support's axes, springs as zigzags. */
 export function supportItems(model: Model, view: View): Item[] {
-  const nodes = new Map(model.nodes.map((node) => [node.id, node]));
+  const nodes = drawnNodes(model, view);
   return model.supports.flatMap((support): Item[] => {
     const node = nodes.get(support.node);
-    return node ? symbol(support, node.x, node.y, view) : [];
+    if (!node) return [];
+    return model.space === 'plane' ? symbol(support, node.x, node.y, view) : symbolInSpace(support, node.x, node.y, view);
   });
 }
 
 function symbol(support: Support, x: number, y: number, view: View): Item[] {
   const subject: Subject = { kind: 'support', id: support.node };
-  const selected = view.selection.some((item) => sameSubject(item, subject));
+  const selected = isSelected(view, subject);
   const w = view.weight;
   const angle = ((support.angle ?? 0) * Math.PI) / 180;
   const line = (offsets: readonly number[], turn = 0, more: Partial<Path> = {}): Item =>
@@ -59,6 +64,47 @@ function symbol(support: Support, x: number, y: number, view: View): Item[] {
     );
   if (sprung(rz)) items.push(line(COIL), line([6, -14, 18, -14]));
   return items;
+}
+
+/** The support's own axes: along the global ones, turned about Z, or free in space. */
+function ownAxes({ angle, axes }: Support): readonly [Point, Point, Point] {
+  if (axes) {
+    const rows = supportAxes(axes.x, axes.y);
+    if (rows) return [0, 3, 6].map((i) => [rows[i]!, rows[i + 1]!, rows[i + 2]!] as const) as unknown as [Point, Point, Point];
+  }
+  const turn = ((angle ?? 0) * Math.PI) / 180;
+  const [c, s] = [Math.cos(turn), Math.sin(turn)];
+  return [
+    [c, s, 0],
+    [-s, c, 0],
+    [0, 0, 1],
+  ];
+}
+
+/**
+ * In space: a clamp and a pin as in the plane, since they hold all directions alike; any other support by a roller or spring along
+ * each direction that it holds, as that direction is seen, and a small square where rotations are held.
+ */
+function symbolInSpace(support: Support, x: number, y: number, view: View): Item[] {
+  const translations = [support.ux, support.uy, support.uz];
+  const rotations = [support.rx, support.ry, support.rz];
+  if (translations.every(held)) {
+    const plane: Support = { node: support.node, ux: 'fixed', uy: 'fixed', ...(rotations.every(held) && { rz: 'fixed' }) };
+    const partly = !rotations.every(held) && rotations.some((one) => held(one) || sprung(one));
+    return [...symbol(plane, x, y, view), ...(partly ? symbol({ node: support.node, rz: 'fixed' }, x, y, view) : [])];
+  }
+  const axes = ownAxes(support);
+  const parts = translations.flatMap((restraint, k): Item[] => {
+    const [dx, dy] = seenPoint(view.projection, axes[k]!);
+    if (Math.hypot(dx, dy) < 0.15 || !(held(restraint) || sprung(restraint))) return [];
+    // The symbol stands below or on the left of its node.
+    const sense = dy > 0.02 || (Math.abs(dy) <= 0.02 && dx > 0) ? 1 : -1;
+    const angle = (Math.atan2(sense * dy, sense * dx) * 180) / Math.PI - 90;
+    const one = typeof restraint === 'number' ? { uy: restraint } : { uy: 'fixed' as const };
+    return symbol({ node: support.node, ...one, angle }, x, y, view);
+  });
+  const turned = rotations.some((one) => held(one) || sprung(one));
+  return [...parts, ...(turned ? symbol({ node: support.node, rz: 'fixed' }, x, y, view) : [])];
 }
 
 type Line = (offsets: readonly number[], turn?: number) => Item;

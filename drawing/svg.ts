@@ -14,6 +14,7 @@ export function svgMarkup(list: DisplayList, camera: Camera, palette: Palette): 
     if (item.kind !== 'path') return [];
     const points: string[] = [];
     for (let i = 0; i < item.vertices.length; i += VERTEX) {
+      if (item.pairs && i > 0 && i % (2 * VERTEX) === 0) points.push('M');
       points.push(
         `${round(screenX(camera, item.vertices[i]!) + item.vertices[i + 2]!)} ${round(screenY(camera, item.vertices[i + 1]!) - item.vertices[i + 3]!)}`,
       );
@@ -22,7 +23,9 @@ export function svgMarkup(list: DisplayList, camera: Camera, palette: Palette): 
     const stroke = item.stroke ? ` stroke="${palette(item.stroke)}" stroke-width="${item.width ?? 1}"` : '';
     const dash = item.dash ? ` stroke-dasharray="${item.dash.join(' ')}"` : '';
     const opacity = item.opacity === undefined ? '' : ` opacity="${item.opacity}"`;
-    return [`<path d="M${points.join('L')}${item.closed ? 'Z' : ''}" fill="${fill}"${stroke}${dash}${opacity}/>`];
+    return [
+      `<path d="M${points.join('L').replaceAll('LML', 'M')}${item.closed ? 'Z' : ''}" fill="${fill}"${stroke}${dash}${opacity}/>`,
+    ];
   });
   const texts = placeLabels(list, camera, roughMeasure).map(
     ({ label, left, top, width, height }) =>

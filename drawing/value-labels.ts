@@ -3,15 +3,16 @@ import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
 import type { Model } from '@rigid-beam/core/model/model';
 import { extremes } from '@rigid-beam/core/results/extremes';
 import type { Solution } from '@rigid-beam/core/results/results';
-import { inkOf, type ForceQuantity } from './diagram-items';
+import { inkOf, sideOf, standsOn } from './diagram-items';
 import type { Governing } from './diagram-scale';
 import type { Label } from './display-list';
 import { pointOn, type DrawnMember } from './geometry';
+import { isMoment, type ForceQuantity } from './view';
 
 /** A force or moment in words for a diagram: axial forces with their letter, T in tension and C in compression. */
 export function showDiagramValue(quantity: ForceQuantity, value: number, display: DisplayUnits): string {
-  if (quantity === 'Mz') return showMoment(value, display);
-  if (quantity === 'Vy') return showForce(value, display);
+  if (isMoment(quantity)) return showMoment(value, display);
+  if (quantity !== 'N') return showForce(value, display);
   return `${value >= 0 ? 'T' : 'C'} ${showForce(Math.abs(value), display)}`;
 }
 
@@ -33,6 +34,7 @@ export function valueLabels(
   if (size === 0) return [];
   const labels = new Map<string, Label>();
   for (const member of members) {
+    const normal = standsOn(member, quantity);
     const { max, min } = extremes(solution, outcome, member.index, quantity);
     for (const { x, value } of max.value - min.value < 1e-6 * size ? [max] : [max, min]) {
       // What is lost in the width of a line is left to the member's card.
@@ -42,10 +44,10 @@ export function valueLabels(
       );
       // A constant value stands in the middle of its member.
       const at = max.value - min.value < 1e-6 * size ? member.length / 2 : x;
-      const side = (quantity === 'Mz' ? -1 : 1) * Math.sign(value);
+      const side = sideOf(quantity) * Math.sign(value);
       const reach = metresPerUnit * Math.abs(value) * side;
       const [px, py] = pointOn(member, at);
-      const [wx, wy] = [px + member.ey[0] * reach, py + member.ey[1] * reach];
+      const [wx, wy] = [px + normal[0] * reach, py + normal[1] * reach];
       const text = showDiagramValue(quantity, value, display);
       const key = `${px.toFixed(3)} ${py.toFixed(3)} ${text}`;
       const label: Label = {
@@ -53,9 +55,9 @@ export function valueLabels(
         text,
         x: wx,
         y: wy,
-        dx: 3 * side * member.ey[0],
-        dy: 3 * side * member.ey[1],
-        away: [side * member.ey[0], side * member.ey[1]],
+        dx: 3 * side * normal[0],
+        dy: 3 * side * normal[1],
+        away: [side * normal[0], side * normal[1]],
         ink: inkOf(quantity, value),
         role: isGoverning ? 'extreme' : 'value',
         rank: isGoverning ? 1000 : 70 + (20 * Math.abs(value)) / size,

@@ -1,6 +1,6 @@
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Item } from './display-list';
-import { drawnMembers } from './geometry';
+import { drawnMembers, type Seen } from './geometry';
 
 /** Below this weight there is no room for arrows and numbers: a drawing is a thumbnail, or looked at from far away. */
 export const SKETCHED = 0.6;
@@ -9,8 +9,8 @@ const THINNEST = 0.42;
 const COMFORTABLE = 60;
 
 /** Weight of lines and symbols: full where members are long on the screen, less where they crowd. `scale` in pixels a metre. */
-export function weightAt(model: Model, scale: number, thinnest = THINNEST): number {
-  const lengths = drawnMembers(model)
+export function weightAt(model: Model, seen: Seen, scale: number, thinnest = THINNEST): number {
+  const lengths = drawnMembers(model, seen)
     .map(({ length }) => length)
     .sort((a, b) => a - b);
   const usual = lengths[Math.floor(lengths.length / 2)];

@@ -2,10 +2,17 @@
 
 import { displayChoices, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { useStore } from 'zustand';
+import { ChangeFold } from './geometry/ChangeFold';
+import { CleanUpFold } from './geometry/CleanUpFold';
+import { GridFold } from './geometry/GridFold';
+import { SelectFold } from './geometry/SelectFold';
+import { SpaceFold } from './geometry/SpaceFold';
+import { TypicalFold } from './geometry/TypicalFold';
 import { useDisplay, useEditor, useEditorState } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { DrawTool } from '../sheet/tools/draw-tool';
 import { Columns, Hint, PanelSubtitle, Row, Select, Stack, ToggleButton } from '../ui/controls';
+import { Fold } from '../ui/Fold';
 import { NameField } from '../ui/NameField';
 
 const UNIT_LABELS: Record<keyof DisplayUnits, string> = {
@@ -23,9 +30,17 @@ export function GeometryBench({ sheet }: { readonly sheet: SheetController }) {
     <Stack>
       <Tools sheet={sheet} />
       <Counts />
-      <Shown />
-      <Settings />
-      <Units />
+      <TypicalFold sheet={sheet} />
+      <ChangeFold sheet={sheet} />
+      <SelectFold sheet={sheet} />
+      <SpaceFold sheet={sheet} />
+      <GridFold />
+      <CleanUpFold sheet={sheet} />
+      <Fold title="Names, dimensions and units">
+        <Shown />
+        <Settings />
+        <Units />
+      </Fold>
     </Stack>
   );
 }
@@ -59,6 +74,7 @@ function Shown() {
   const editor = useEditor();
   const names = useEditorState((state) => state.names);
   const dimensions = useEditorState((state) => state.dimensions);
+  const localAxes = useEditorState((state) => state.localAxes);
   return (
     <>
       <PanelSubtitle>Shown</PanelSubtitle>
@@ -68,6 +84,9 @@ function Shown() {
         </ToggleButton>
         <ToggleButton isSelected={dimensions} onChange={(on) => editor.store.setState({ dimensions: on })}>
           Dimensions
+        </ToggleButton>
+        <ToggleButton isSelected={localAxes} onChange={(on) => editor.store.setState({ localAxes: on })}>
+          Local axes
         </ToggleButton>
       </Row>
     </>

@@ -3,8 +3,8 @@
 import styled from 'styled-components';
 import { useEditor, useEditorState, useModel } from '../session/use-editor';
 import { CARD_WIDTH, TITLE_BLOCK } from '../sheet/controller';
-import { removalOf } from '../sheet/removal';
-import { Button, PanelTitle, PlainButton, Row } from '../ui/controls';
+import { removalOf, removalWords } from '../sheet/removal';
+import { Hint, Button, PanelTitle, PlainButton, Row } from '../ui/controls';
 import { LoadCard } from './LoadCard';
 import { MemberCard } from './MemberCard';
 import { NodeCard } from './NodeCard';
@@ -49,19 +49,24 @@ export function Card() {
         ? names[0]!.replace(/^./, (c) => c.toUpperCase())
         : `${names.length} selected`;
   const remove = (): void => {
-    for (const intent of removalOf(model, selection)) if (!editor.edit(intent)) return;
+    const intent = removalOf(model, selection);
+    if (intent) editor.edit(intent);
   };
+  const also = selection.length <= 200 ? removalWords(model, selection) : '';
   return (
     <Panel aria-label={title}>
       <Head>
         <PanelTitle>{title}</PanelTitle>
         <span>
-          <Button onPress={remove}>Remove</Button>
+          <Button onPress={remove} aria-label={also ? `Remove, and with it ${also}` : 'Remove'}>
+            Remove
+          </Button>
           <PlainButton aria-label="Close the card" onPress={() => editor.select([])}>
             ✕
           </PlainButton>
         </span>
       </Head>
+      {also && <Hint>Removing takes along {also}.</Hint>}
       {members.length > 0 && <MemberCard key={members.map(({ id }) => id).join()} members={members} />}
       {members.length === 0 && nodes.length > 0 && <NodeCard key={nodes.map(({ id }) => id).join()} nodes={nodes} />}
       {load && names.length === 0 && chosen?.kind === 'load' && <LoadCard key={chosen.index} load={load} index={chosen.index} />}

@@ -9,7 +9,7 @@ import {
   type Restraint,
 } from '@rigid-beam/core/model/model';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
-import { drawnMembers } from '@rigid-beam/drawing/geometry';
+import { lengthOf, placesOf } from '@rigid-beam/core/model/edits/carry';
 import { SectionEditor } from '../benches/SectionEditor';
 import { actingIndex, solutionOf, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
 import { Columns, Hint, PanelSubtitle, Row, Select, Stack, ToggleButton } from '../ui/controls';
@@ -36,16 +36,18 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
 
   /** One edit for all that are selected: the first one's change is made to each. */
   const change = (update: (member: Member) => Member): void => {
-    for (const member of members)
-      if (!editor.edit({ type: 'put', list: 'members', entry: { ...update(member) }, key: member.id })) return;
+    const intents = members.map(
+      (member) => ({ type: 'put', list: 'members', entry: { ...update(member) }, key: member.id }) as const,
+    );
+    editor.edit(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label: `Change ${members.length} members` });
   };
-  const length = drawnMembers(model).find(({ id }) => id === first.id)?.length;
+  const length = lengthOf(first, placesOf(model));
 
   return (
     <Stack>
       <Hint>
         {members.length === 1
-          ? `From node ${first.start} to node ${first.end}${length === undefined ? '' : `, ${showQuantity(length, display.length, 5)} long`}`
+          ? `From node ${first.start} to node ${first.end}, ${showQuantity(length, display.length, 5)} long`
           : `${members.length} members. A change is made to all of them.`}
       </Hint>
       <Columns>

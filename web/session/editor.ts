@@ -5,6 +5,7 @@ import { describeIntent, type Intent } from '@rigid-beam/core/model/edits/intent
 import type { Notice } from '@rigid-beam/core/model/notice';
 import type { Results } from '@rigid-beam/core/results/results';
 import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
+import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import type { RevisionKind } from '../db/schema';
 import type { SolveProgress } from '../solver/solver.worker';
 import { SolvingClient, type SolveOutcome } from '../solver/solving-client';
@@ -47,6 +48,9 @@ export interface EditorState extends Place {
   readonly deflected: boolean;
   readonly dimensions: boolean;
   readonly names: boolean;
+  readonly localAxes: boolean;
+  /** Keys of the nodes and members that are not shown. */
+  readonly hidden: ReadonlySet<string>;
 }
 
 /** After this time a solution that is still awaited is no longer replaced by the one before it on the sheet. */
@@ -79,6 +83,8 @@ export class Editor {
       deflected: true,
       dimensions: true,
       names: false,
+      localAxes: false,
+      hidden: NOTHING_HIDDEN,
     }));
     this.queue = new StorageQueue(opened.id, opened.revision, (storage) => this.store.setState({ storage }));
     this.solver = new SolvingClient(
@@ -134,6 +140,18 @@ export class Editor {
     this.show(applied.model);
     this.keepSelection(applied.model);
     return true;
+  }
+
+  /** The model as an edit would leave it; undefined when it would be refused. Nothing is changed. */
+  tried(intent: Intent): Model | undefined {
+    const applied = applyIntent(this.state.model, intent);
+    return applied.ok ? applied.model : undefined;
+  }
+
+  /** Why an edit would be refused; empty when it would not. */
+  refusalOf(intent: Intent): readonly Notice[] {
+    const applied = applyIntent(this.state.model, intent);
+    return applied.ok ? [] : applied.faults;
   }
 
   /** Shows and solves what an edit would do, without making it: while dragging. */

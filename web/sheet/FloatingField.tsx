@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import styled from 'styled-components';
 import { FieldBox, FieldInput, FieldLabel, FieldNote } from '../ui/controls';
 import { QuantityField } from '../ui/QuantityField';
@@ -24,23 +24,56 @@ const place = (left: number, top: number): { left: string; top: string } => ({
 
 /** A value typed over where it stands. Enter or leaving takes it, Escape leaves all as it was. */
 export function FloatingField({ field, onDone }: { readonly field: InPlaceField; readonly onDone: () => void }) {
+  const [choice, setChoice] = useState(0);
+  const commit = field.choices?.[choice]?.commit ?? field.commit;
+  const frame = useRef<HTMLDivElement>(null);
+  const choose = (i: number): void => {
+    setChoice(i);
+    frame.current?.querySelector<HTMLInputElement>('input:not([type=radio])')?.focus();
+  };
   return (
-    <Float style={place(field.left, field.top)}>
+    <Float
+      ref={frame}
+      style={place(field.left, field.top)}
+      onBlur={(event) => {
+        const toOutside = !frame.current?.contains(event.relatedTarget);
+        if (toOutside && (event.target as HTMLElement).getAttribute('type') === 'radio') onDone();
+      }}
+    >
       <QuantityField
         label={field.label}
         value={field.value}
         dimension={field.dimension}
         unit={field.unit}
         autoFocus
+        within={frame}
         onCancel={onDone}
         onCommit={(value) => {
-          if (value !== undefined) field.commit(value);
+          if (value !== undefined) commit(value);
           onDone();
         }}
       />
+      {field.choices && (
+        <div role="radiogroup" aria-label="What moves">
+          {field.choices.map(({ words }, i) => (
+            <Choice key={words}>
+              <input type="radio" name="what-moves" checked={choice === i} onChange={() => choose(i)} />
+              {words}
+            </Choice>
+          ))}
+        </div>
+      )}
     </Float>
   );
 }
+
+const Choice = styled.label`
+  display: flex;
+  gap: 0.35rem;
+  align-items: center;
+  margin-top: 0.2rem;
+  font-size: 0.76rem;
+`;
 
 /** The way to the next node, typed while drawing. */
 export function TypedStep({ field, onDone }: { readonly field: TypedField; readonly onDone: () => void }) {

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState, type PointerEvent as ReactPointerEvent } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { useStore } from 'zustand';
 import { useEditor } from '../session/use-editor';
@@ -9,6 +9,9 @@ import { SheetController } from './controller';
 import { SheetItems } from './SheetItems';
 import { SelectTool } from './tools/select-tool';
 import { TitleBlock } from './TitleBlock';
+import { OfferSlip } from './OfferSlip';
+import { SheetMenu } from './SheetMenu';
+import { usePointer } from './use-pointer';
 import { ViewTools } from './ViewTools';
 
 const Frame = styled.section`
@@ -101,6 +104,8 @@ function Live({ controller, canvas }: LiveProps) {
       <SheetItems controller={controller} />
       <ViewTools controller={controller} />
       <TitleBlock />
+      <OfferSlip controller={controller} />
+      <SheetMenu controller={controller} />
       {field && (
         <FloatingField
           key={`${field.left} ${field.top} ${field.label}`}
@@ -111,70 +116,4 @@ function Live({ controller, canvas }: LiveProps) {
       {typed && <TypedStep field={typed} onDone={() => controller.openTyped(undefined)} />}
     </>
   );
-}
-
-/** Feeds the tool in hand; two fingers pinch, the wheel zooms, the middle button pans. */
-function usePointer(controller: SheetController, canvas: React.RefObject<HTMLCanvasElement | null>): void {
-  useEffect(() => {
-    const element = canvas.current!;
-    const fingers = new Map<number, { x: number; y: number }>();
-    let middle: { x: number; y: number } | undefined;
-    const at = (event: PointerEvent | WheelEvent | ReactPointerEvent): { x: number; y: number } => {
-      const box = element.getBoundingClientRect();
-      return { x: event.clientX - box.left, y: event.clientY - box.top };
-    };
-    const pointer = (event: PointerEvent) => ({ ...at(event), type: event.pointerType, shift: event.shiftKey });
-    const pinch = (event: PointerEvent): void => {
-      const [a, b] = [...fingers.values()] as [{ x: number; y: number }, { x: number; y: number }];
-      const before = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2, size: Math.hypot(a.x - b.x, a.y - b.y) };
-      fingers.set(event.pointerId, at(event));
-      const [c, d] = [...fingers.values()] as [{ x: number; y: number }, { x: number; y: number }];
-      const after = { x: (c.x + d.x) / 2, y: (c.y + d.y) / 2, size: Math.hypot(c.x - d.x, c.y - d.y) };
-      controller.pan(after.x - before.x, after.y - before.y);
-      if (before.size > 0) controller.zoom(after.size / before.size, after.x, after.y);
-    };
-    const down = (event: PointerEvent): void => {
-      element.setPointerCapture(event.pointerId);
-      element.focus({ preventScroll: true });
-      if (event.pointerType === 'touch') fingers.set(event.pointerId, at(event));
-      if (fingers.size === 2) controller.pointer('cancel', pointer(event));
-      else if (event.button === 1) middle = at(event);
-      else if (event.button === 0) controller.pointer('down', pointer(event));
-    };
-    const move = (event: PointerEvent): void => {
-      if (fingers.size === 2 && fingers.has(event.pointerId)) pinch(event);
-      else if (middle) {
-        const to = at(event);
-        controller.pan(to.x - middle.x, to.y - middle.y);
-        middle = to;
-      } else controller.pointer('move', pointer(event));
-    };
-    const up = (event: PointerEvent): void => {
-      const pinching = fingers.size === 2;
-      fingers.delete(event.pointerId);
-      if (middle) middle = undefined;
-      else if (!pinching && event.button === 0) controller.pointer('up', pointer(event));
-    };
-    const cancel = (event: PointerEvent): void => {
-      fingers.delete(event.pointerId);
-      controller.pointer('cancel', pointer(event));
-    };
-    const wheel = (event: WheelEvent): void => {
-      event.preventDefault();
-      const { x, y } = at(event);
-      controller.zoom(Math.exp(-event.deltaY * (event.ctrlKey ? 0.01 : 0.0015)), x, y);
-    };
-    element.addEventListener('pointerdown', down);
-    element.addEventListener('pointermove', move);
-    element.addEventListener('pointerup', up);
-    element.addEventListener('pointercancel', cancel);
-    element.addEventListener('wheel', wheel, { passive: false });
-    return () => {
-      element.removeEventListener('pointerdown', down);
-      element.removeEventListener('pointermove', move);
-      element.removeEventListener('pointerup', up);
-      element.removeEventListener('pointercancel', cancel);
-      element.removeEventListener('wheel', wheel);
-    };
-  }, [controller, canvas]);
 }

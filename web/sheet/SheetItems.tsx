@@ -2,6 +2,11 @@
 
 import { useDeferredValue, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import styled from 'styled-components';
+import { useStore } from 'zustand';
+import type { Model } from '@rigid-beam/core/model/model';
+import { plus, pointOf, times, type Point } from '@rigid-beam/core/model/point';
+import type { Seen } from '@rigid-beam/drawing/geometry';
+import { ELEVATION } from '@rigid-beam/drawing/projection';
 import { screenX, screenY, type Camera } from '@rigid-beam/drawing/camera';
 import { subjectKey } from '@rigid-beam/drawing/display-list';
 import { actingIndex, useEditor, useEditorState } from '../session/use-editor';
@@ -38,7 +43,8 @@ export function SheetItems({ controller }: { readonly controller: SheetControlle
   const { model, results } = useDeferredValue(useEditorState((state) => state.drawn));
   const solution = results?.solution;
   const outcome = useEditorState(actingIndex);
-  const items = useMemo(() => describeItems(model, solution, outcome), [model, solution, outcome]);
+  const seen = useRestingSeen(controller, model);
+  const items = useMemo(() => describeItems(model, seen, solution, outcome), [model, seen, solution, outcome]);
   const [active, setActive] = useState(0);
   const list = useRef<HTMLUListElement>(null);
   const current = Math.min(active, items.length - 1);
@@ -103,12 +109,35 @@ function useRestingCamera(controller: SheetController): Camera {
   return camera;
 }
 
-/** Moves a node by one grid step; false for keys that are no arrows. */
+/** The look once it has come to rest. */
+function useRestingSeen(controller: SheetController, model: Model): Seen {
+  const projection = useStore(controller.store, (state) => state.projection);
+  const hidden = useEditorState((state) => state.hidden);
+  const [resting, setResting] = useState(projection);
+  useEffect(() => {
+    const timer = setTimeout(() => setResting(projection), 100);
+    return () => clearTimeout(timer);
+  }, [projection]);
+  const shown = model.space === 'plane' ? ELEVATION : resting;
+  return useMemo(() => ({ projection: shown, hidden }), [shown, hidden]);
+}
+
+/** Moves a node by one grid step across or up the drawing; false for keys that are no arrows. */
 function nudge(controller: SheetController, id: string, key: string): boolean {
   const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[key];
   const node = controller.editor.state.model.nodes.find((one) => one.id === id);
   if (!way || !node) return false;
   const step = controller.step();
-  controller.editor.edit({ type: 'moveNodes', moves: [{ id, x: node.x + way[0]! * step, y: node.y + way[1]! * step }] });
+  const { axis } = controller.workPlane();
+  const { right, up } = controller.seen().projection;
+  // Across and up the drawing as nearly as the axes of the plane in use go.
+  const along = (direction: Point): Point => {
+    const sizes = direction.map((part, k) => (k === ['x', 'y', 'z'].indexOf(axis) ? 0 : Math.abs(part)));
+    const k = sizes.indexOf(Math.max(...sizes));
+    return direction.map((part, i) => (i === k ? Math.sign(part) * step : 0)) as unknown as Point;
+  };
+  const by = plus(times(along(right), way[0]!), times(along(up), way[1]!));
+  const [x, y, z] = plus(pointOf(node), by);
+  controller.editor.edit({ type: 'moveNodes', moves: [{ id, x, y, ...(z !== 0 && { z }) }] });
   return true;
 }

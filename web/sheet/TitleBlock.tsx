@@ -8,7 +8,7 @@ import type { Solution } from '@rigid-beam/core/results/results';
 import { governingValues } from '@rigid-beam/drawing/diagram-scale';
 import { scaleOfDeflection, scaleOfDiagram } from '@rigid-beam/drawing/sheet-items';
 import { showDiagramValue } from '@rigid-beam/drawing/value-labels';
-import type { DiagramQuantity, View } from '@rigid-beam/drawing/view';
+import { isMoment, plainView, type DiagramQuantity, type View } from '@rigid-beam/drawing/view';
 import type { EditorState } from '../session/editor';
 import { actingIndex, solutionOf, useDisplay, useEditor, useEditorState } from '../session/use-editor';
 import { ToggleButton } from '../ui/controls';
@@ -75,6 +75,9 @@ const ScaleSlider = styled(Slider)`
 const RULES: Record<DiagramQuantity, string> = {
   N: 'T in tension, C in compression',
   Vy: 'up on the left part: positive',
+  Vz: 'along z on the left part: positive',
+  T: 'right-handed about x: positive',
+  My: 'about y, on the tension face',
   Mz: 'drawn on the tension face',
   none: 'no diagram',
 };
@@ -83,6 +86,17 @@ const NAMES: readonly { readonly id: DiagramQuantity; readonly text: string; rea
   { id: 'N', text: 'Axial', label: 'Axial force' },
   { id: 'Vy', text: 'Shear', label: 'Shear force' },
   { id: 'Mz', text: 'Moment', label: 'Bending moment' },
+  { id: 'none', text: 'Off', label: 'No diagram' },
+];
+
+/** In space both bending planes and torsion; their letters are those of the local axes. */
+const NAMES_IN_SPACE: typeof NAMES = [
+  { id: 'N', text: 'N', label: 'Axial force' },
+  { id: 'Vy', text: 'Vy', label: 'Shear force along y' },
+  { id: 'Vz', text: 'Vz', label: 'Shear force along z' },
+  { id: 'T', text: 'T', label: 'Torque' },
+  { id: 'My', text: 'My', label: 'Bending moment about y' },
+  { id: 'Mz', text: 'Mz', label: 'Bending moment about z' },
   { id: 'none', text: 'Off', label: 'No diagram' },
 ];
 
@@ -113,7 +127,7 @@ export function TitleBlock() {
           selectedKeys={[quantity]}
           onSelectionChange={(keys) => editor.go({ quantity: [...keys][0] as DiagramQuantity })}
         >
-          {NAMES.map(({ id, text, label }) => (
+          {(state.drawn.model.space === 'space' ? NAMES_IN_SPACE : NAMES).map(({ id, text, label }) => (
             <ToggleButton key={id} id={id} aria-label={label}>
               {text}
             </ToggleButton>
@@ -150,18 +164,10 @@ export function TitleBlock() {
 }
 
 const viewOf = (state: EditorState, outcome: number): View => ({
+  ...plainView,
   outcome,
   quantity: state.quantity,
   diagramFactor: state.diagramFactor,
-  values: true,
-  deflected: true,
-  reactions: true,
-  loads: true,
-  dimensions: true,
-  names: false,
-  selection: [],
-  scale: 1,
-  weight: 1,
 });
 
 function scaleWords(state: EditorState, outcome: number): string {
@@ -169,7 +175,7 @@ function scaleWords(state: EditorState, outcome: number): string {
   if (!solution?.outcomes[outcome]) return '';
   const { model } = state.drawn;
   const view = viewOf(state, outcome);
-  const unit = state.quantity === 'Mz' ? (model.display?.moment ?? 'kN·m') : (model.display?.force ?? 'kN');
+  const unit = isMoment(state.quantity) ? (model.display?.moment ?? 'kN·m') : (model.display?.force ?? 'kN');
   const { perMetre } = scaleOfDiagram(model, solution, view);
   const factor = scaleOfDeflection(model, solution, view);
   const diagram = perMetre > 0 ? `1 m = ${showNumber(perMetre / unitFactor(unit), 3)} ${unit}` : '';
@@ -203,6 +209,10 @@ function extremeWords(state: EditorState, outcome: number): string {
   };
   return [governing.max, governing.min]
     .filter(({ value }, i) => i === 0 || value !== governing.max.value)
-    .map((extreme) => say(extreme) + (quantity === 'Mz' ? senseWords(solution, extreme.member, extreme.value) : ''))
+    .map(
+      (extreme) =>
+        say(extreme) +
+        (quantity === 'Mz' && state.drawn.model.space === 'plane' ? senseWords(solution, extreme.member, extreme.value) : ''),
+    )
     .join(' · ');
 }

@@ -1,6 +1,9 @@
 'use client';
 
 import styled from 'styled-components';
+import { useStore } from 'zustand';
+import { LOOKS, type Look } from '@rigid-beam/drawing/projection';
+import { useEditorState } from '../session/use-editor';
 import { PlainButton } from '../ui/controls';
 import type { SheetController } from './controller';
 
@@ -14,8 +17,9 @@ const Bar = styled.div`
   border-radius: 3px;
 `;
 
-/** Zoom, for those without a wheel. */
+/** Zoom for those without a wheel, and the looks at a space model. */
 export function ViewTools({ controller }: { readonly controller: SheetController }) {
+  const space = useEditorState((state) => state.model.space);
   return (
     <Bar role="toolbar" aria-label="View">
       <PlainButton aria-label="Zoom out" onPress={() => controller.zoom(1 / 1.4)}>
@@ -25,6 +29,43 @@ export function ViewTools({ controller }: { readonly controller: SheetController
         +
       </PlainButton>
       <PlainButton onPress={() => controller.showAll()}>Whole structure</PlainButton>
+      {space === 'space' && <Looks controller={controller} />}
     </Bar>
   );
 }
+
+const LOOK_WORDS: Record<Look, string> = { front: 'Front', side: 'Side', plan: 'Above', corner: 'Corner' };
+
+/** Where a space model is looked at from: along an axis, from a corner, or turned step by step. */
+function Looks({ controller }: { readonly controller: SheetController }) {
+  const look = useStore(controller.store, (state) => state.look);
+  const isAt = (one: Look): boolean => LOOKS[one].round === look.round % 360 && LOOKS[one].height === look.height;
+  return (
+    <>
+      {(Object.keys(LOOK_WORDS) as Look[]).map((one) => (
+        <LookButton key={one} aria-pressed={isAt(one)} onPress={() => controller.lookAt(one)}>
+          {LOOK_WORDS[one]}
+        </LookButton>
+      ))}
+      <PlainButton aria-label="Turn to the left" onPress={() => controller.turn(37.5, 0)}>
+        ↶
+      </PlainButton>
+      <PlainButton aria-label="Turn to the right" onPress={() => controller.turn(-37.5, 0)}>
+        ↷
+      </PlainButton>
+      <PlainButton aria-label="Look from higher" onPress={() => controller.turn(0, 37.5)}>
+        ⤒
+      </PlainButton>
+      <PlainButton aria-label="Look from lower" onPress={() => controller.turn(0, -37.5)}>
+        ⤓
+      </PlainButton>
+    </>
+  );
+}
+
+const LookButton = styled(PlainButton)`
+  &[aria-pressed='true'] {
+    font-weight: 600;
+    text-decoration: underline;
+  }
+`;

@@ -1,11 +1,27 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
+import type { Intent } from '@rigid-beam/core/model/edits/intent';
+import { pointOf, type Point } from '@rigid-beam/core/model/point';
 import { boundsOf, fit, worldX, worldY, zoomAt, type Camera } from '@rigid-beam/drawing/camera';
 import type { Item, Subject } from '@rigid-beam/drawing/display-list';
-import { gridItems, gridStep, snapToGrid } from '@rigid-beam/drawing/grid-items';
+import { drawnNodes, extentOf, type Seen } from '@rigid-beam/drawing/geometry';
+import { gridItems, gridStep, workPlaneItems } from '@rigid-beam/drawing/grid-items';
 import { hitTest, type Hit } from '@rigid-beam/drawing/hit-test';
 import { placeLabels, type PlacedLabel } from '@rigid-beam/drawing/place-labels';
+import {
+  axisAlong,
+  ELEVATION,
+  lookFrom,
+  LOOKS,
+  onWorkPlane,
+  squareAxis,
+  type Look,
+  type Projection,
+  type WorkPlane,
+} from '@rigid-beam/drawing/projection';
+import { quickItems } from '@rigid-beam/drawing/quick-items';
 import { sheetItems } from '@rigid-beam/drawing/sheet-items';
+import { snap, type Snap } from '@rigid-beam/drawing/snap';
 import type { View } from '@rigid-beam/drawing/view';
 import { SKETCHED, weightAt, withoutSmallTalk } from '@rigid-beam/drawing/weight';
 import type { Editor, EditorState } from '../session/editor';
@@ -22,6 +38,8 @@ export interface InPlaceField {
   readonly dimension: DimensionName;
   readonly unit: string;
   readonly commit: (value: number) => void;
+  /** Different things that the value can be taken for; the first is what Enter means. */
+  readonly choices?: readonly { readonly words: string; readonly commit: (value: number) => void }[];
 }
 
 /** A free text typed while drawing, in the notation that `hint` explains. */
@@ -41,13 +59,22 @@ export interface SheetState {
   readonly field: InPlaceField | undefined;
   readonly typed: TypedField | undefined;
   readonly cursor: string;
+  /** Where a space model is seen from: degrees round and above the horizon. */
+  readonly look: { readonly round: number; readonly height: number };
+  readonly projection: Projection;
+  /** The plane that was chosen to draw on in space. */
+  readonly plane: WorkPlane | undefined;
+  /** Something that the last edit suggests. */
+  readonly offer: Offer | undefined;
+  /** Where the other choices for what is selected are shown. */
+  readonly menu: { readonly x: number; readonly y: number } | undefined;
 }
 
-/** A point on the drawing after snapping: the node that it met, if any. */
-export interface Snapped {
-  readonly x: number;
-  readonly y: number;
-  readonly node?: string;
+/** An edit that is offered in a line, and made when the user says so. */
+export interface Offer {
+  readonly words: string;
+  readonly action: string;
+  readonly intent: Intent;
 }
 
 const RESTING = 'select';
@@ -72,6 +99,7 @@ export class SheetController {
   private ratio = 1;
   private frame = 0;
   private stale = true;
+  private turning = false;
   private rest: ReturnType<typeof setTimeout> | undefined;
   /** The view follows the structure until someone moves it. */
   private follows = true;
@@ -93,6 +121,11 @@ export class SheetController {
       field: undefined,
       typed: undefined,
       cursor: 'default',
+      look: LOOKS.corner,
+      projection: lookFrom(LOOKS.corner.round, LOOKS.corner.height),
+      plane: undefined,
+      offer: undefined,
+      menu: undefined,
     }));
     this.stopListening = editor.store.subscribe((state, before) => this.modelChanged(state, before));
     // Fonts arrive after the first picture; texts are measured again then.
@@ -126,11 +159,30 @@ export class SheetController {
 
   /** Everything in view, beside or above the title block, whichever leaves the drawing larger. */
   showAll(): void {
+    this.follows = true;
+    this.show(() => true);
+  }
+
+  /** The selected nodes and members in view; everything where nothing is selected. */
+  showSelection(): void {
+    const { model, selection } = this.editor.state;
+    const nodes = new Set(
+      selection.flatMap((one) => {
+        const member = one.kind === 'member' && model.members.find(({ id }) => id === one.id);
+        if (member) return [member.start, member.end];
+        return one.kind === 'node' || one.kind === 'support' ? [one.id] : [];
+      }),
+    );
+    if (nodes.size === 0) return this.showAll();
+    this.follows = false;
+    this.show((id) => nodes.has(id));
+  }
+
+  private show(which: (id: string) => boolean): void {
     const { model } = this.editor.state.drawn;
     const { width, height } = this.camera;
     if (width === 0) return;
-    this.follows = true;
-    const found = boundsOf(model.nodes);
+    const found = boundsOf([...drawnNodes(model, this.seen()).values()].filter(({ id }) => which(id)));
     const box =
       found && (found.right > found.left || found.top > found.bottom) ? found : { left: -1, right: 9, bottom: -1, top: 5 };
     const covered = this.editor.state.selection.length > 0 ? CARD_WIDTH : 0;
@@ -161,9 +213,83 @@ export class SheetController {
     if (this.editor.state.selection.length > 0 && px > limit) this.pan(limit - px, 0);
   }
 
+  /** How the model is looked at. A plane model is always seen straight on. */
+  seen(): Seen {
+    const { drawn, hidden } = this.editor.state;
+    return { projection: drawn.model.space === 'plane' ? ELEVATION : this.store.getState().projection, hidden };
+  }
+
+  /** Looks from another side. */
+  look(look: Look | { readonly round: number; readonly height: number }): void {
+    const to = typeof look === 'string' ? LOOKS[look] : look;
+    const height = Math.min(90, Math.max(-90, to.height));
+    const round = ((to.round % 360) + 360) % 360;
+    this.store.setState({ look: { round, height }, projection: lookFrom(round, height) });
+  }
+
+  lookAt(look: Look): void {
+    this.look(look);
+    this.follows = true;
+    this.showAll();
+  }
+
+  /** Turns the look by a way of the pointer; only members are drawn until it rests. */
+  turn(dx: number, dy: number): void {
+    const { look } = this.store.getState();
+    const before = this.middleSeen();
+    this.look({ round: look.round - dx * 0.4, height: look.height + dy * 0.4 });
+    const after = this.middleSeen();
+    const { camera } = this;
+    this.turning = true;
+    this.store.setState({ camera: { ...camera, x: camera.x + after.x - before.x, y: camera.y + after.y - before.y } });
+    this.refresh();
+    clearTimeout(this.rest);
+    this.rest = setTimeout(() => {
+      this.turning = false;
+      this.refresh();
+    }, REST);
+  }
+
+  /** The middle of the structure as it is seen: it stays where it is while the look turns. */
+  private middleSeen(): { x: number; y: number } {
+    const box = boundsOf(drawnNodes(this.editor.state.drawn.model, this.seen()).values());
+    return box ? { x: (box.left + box.right) / 2, y: (box.bottom + box.top) / 2 } : { x: 0, y: 0 };
+  }
+
+  /** The plane on which points are placed: the chosen one, unless it is seen edge-on; then the one that is seen most squarely. */
+  workPlane(): WorkPlane {
+    const { model } = this.editor.state;
+    if (model.space === 'plane') return { axis: 'z', at: 0 };
+    const { projection } = this.seen();
+    const plane = this.store.getState().plane ?? { axis: 'z', at: 0 };
+    if (onWorkPlane(projection, plane, 0, 0)) return plane;
+    const axis = squareAxis(projection);
+    return { axis, at: 0 };
+  }
+
+  usePlane(plane: WorkPlane | undefined): void {
+    this.store.setState({ plane });
+    this.refresh();
+  }
+
+  offer(offer: Offer | undefined): void {
+    this.store.setState({ offer });
+  }
+
+  acceptOffer(): boolean {
+    const { offer } = this.store.getState();
+    if (!offer) return false;
+    this.offer(undefined);
+    return this.editor.edit(offer.intent);
+  }
+
+  openMenu(menu: { readonly x: number; readonly y: number } | undefined): void {
+    this.store.setState({ menu });
+  }
+
   take(tool: Tool): void {
     this.store.getState().tool.leave?.();
-    this.store.setState({ tool, hint: tool.hint, field: undefined, typed: undefined, cursor: tool.cursor });
+    this.store.setState({ tool, hint: tool.hint, field: undefined, typed: undefined, cursor: tool.cursor, offer: undefined });
     this.refresh();
   }
 
@@ -218,14 +344,25 @@ export class SheetController {
     return { x: worldX(this.camera, px), y: worldY(this.camera, py) };
   }
 
-  /** The node under the point, or else the nearest grid point. */
-  snap(px: number, py: number, without: ReadonlySet<string> = new Set()): Snapped {
-    const { x, y } = this.world(px, py);
-    const reach = SNAP / this.camera.scale;
-    const node = this.editor.state.model.nodes.find((one) => !without.has(one.id) && Math.hypot(one.x - x, one.y - y) <= reach);
-    if (node) return { x: node.x, y: node.y, node: node.id };
-    const step = this.step();
-    return { x: snapToGrid(x, step), y: snapToGrid(y, step) };
+  /** What the pointer means at a place of the sheet: see `snap`. `plane`: another plane than the one in use. */
+  snap(
+    px: number,
+    py: number,
+    more: { from?: Point | undefined; without?: ReadonlySet<string>; plane?: WorkPlane } = {},
+  ): Snap | undefined {
+    const { model } = this.editor.state;
+    return snap({
+      model,
+      seen: this.seen(),
+      camera: this.camera,
+      px,
+      py,
+      plane: more.plane ?? this.workPlane(),
+      step: this.step(),
+      from: more.from,
+      ...(more.without && { without: more.without }),
+      reach: SNAP,
+    });
   }
 
   /** The grid step that points snap to, metres. */
@@ -268,25 +405,36 @@ export class SheetController {
     if (this.stale) {
       const state = this.editor.state;
       const view = this.view(state);
-      const items = sheetItems(state.drawn.model, solutionOf(state), view);
+      const items = this.turning ? quickItems(state.drawn.model, view) : sheetItems(state.drawn.model, solutionOf(state), view);
       this.items = view.weight < SKETCHED ? withoutSmallTalk(items) : items;
       this.placed = placeLabels(this.items, camera, canvasMeasure(this.context));
       this.stale = false;
     }
     const overlay = this.store.getState().tool.overlay?.() ?? [];
     const overlayLabels = placeLabels(overlay, camera, canvasMeasure(this.context));
-    paint(
-      this.context,
-      [gridItems(camera), this.items, overlay],
-      [...this.placed, ...overlayLabels],
-      camera,
-      this.palette,
-      this.ratio,
-    );
+    paint(this.context, [this.grid(), this.items, overlay], [...this.placed, ...overlayLabels], camera, this.palette, this.ratio);
+  }
+
+  /** The grid straight on, or in an oblique look the grid of the plane in use. */
+  private grid(): Item[] {
+    const { model } = this.editor.state.drawn;
+    const { projection } = this.seen();
+    if (axisAlong(projection.right) && axisAlong(projection.up)) return gridItems(this.camera);
+    if (this.turning) return [];
+    const nodes = model.nodes.map(pointOf);
+    const middle = [0, 1, 2].map(
+      (k) => nodes.reduce((sum, node) => sum + node[k]!, 0) / Math.max(nodes.length, 1),
+    ) as unknown as Point;
+    const reach = Math.max(extentOf(model) * 1.3, 4);
+    return workPlaneItems(projection, this.workPlane(), middle, reach, this.step());
   }
 
   private view(state: EditorState): View {
+    const seen = this.seen();
     return {
+      ...seen,
+      localAxes: state.localAxes,
+      plane: state.drawn.model.space === 'space' ? this.store.getState().plane : undefined,
       outcome: actingIndex(state),
       quantity: state.quantity,
       diagramFactor: state.diagramFactor,
@@ -298,7 +446,7 @@ export class SheetController {
       names: state.names || state.stage === 'geometry',
       selection: state.selection,
       scale: this.camera.scale,
-      weight: weightAt(state.drawn.model, this.camera.scale),
+      weight: weightAt(state.drawn.model, seen, this.camera.scale),
     };
   }
 }

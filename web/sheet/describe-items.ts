@@ -5,7 +5,7 @@ import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { extremes } from '@rigid-beam/core/results/extremes';
 import type { Solution } from '@rigid-beam/core/results/results';
 import type { Subject } from '@rigid-beam/drawing/display-list';
-import { drawnMembers, pointOn } from '@rigid-beam/drawing/geometry';
+import { drawnMembers, drawnNodes, pointOn, type Seen } from '@rigid-beam/drawing/geometry';
 import { loadValue } from './load-values';
 
 /** One thing on the sheet, said in words, with the world point where it stands. */
@@ -17,13 +17,13 @@ export interface DescribedItem {
 }
 
 /** Every node, member, support and load of the drawing with its values, for those who do not see or point. */
-export function describeItems(model: Model, solution: Solution | undefined, outcome: number): DescribedItem[] {
+export function describeItems(model: Model, seen: Seen, solution: Solution | undefined, outcome: number): DescribedItem[] {
   const display = { ...defaultDisplay, ...model.display };
-  const members = new Map(drawnMembers(model).map((member) => [member.id, member]));
-  const nodes = new Map(model.nodes.map((node, index) => [node.id, { ...node, index }]));
-  const items: DescribedItem[] = model.nodes.map((node, i) => ({
+  const members = new Map(drawnMembers(model, seen).map((member) => [member.id, member]));
+  const nodes = drawnNodes(model, seen);
+  const items: DescribedItem[] = [...nodes.values()].map((node) => ({
     subject: { kind: 'node', id: node.id },
-    text: nodeWords(node, i, display, solution, outcome),
+    text: nodeWords(model.nodes[node.index]!, node.index, display, solution, outcome),
     x: node.x,
     y: node.y,
   }));
@@ -59,7 +59,7 @@ function nodeWords(
   solution: Solution | undefined,
   outcome: number,
 ): string {
-  const place = `Node ${node.id} at ${showQuantity(node.x, display.length)} across, ${showQuantity(node.y, display.length)} up`;
+  const place = `Node ${node.id} at ${showQuantity(node.x, display.length)} across, ${showQuantity(node.y, display.length)} up${node.z ? `, ${showQuantity(node.z, display.length)} towards the front` : ''}`;
   const linear = solution?.linear[outcome];
   if (!linear) return place;
   const [ux, uy] = [linear.displacements[6 * index]!, linear.displacements[6 * index + 1]!];

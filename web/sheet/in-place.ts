@@ -13,15 +13,23 @@ export function openInPlace(sheet: SheetController, subject: Subject): void {
 
   if (subject.kind === 'dimension') {
     const { axis, from, to } = subject;
+    const way = { x: 'to the right', y: 'above', z: 'in front' }[axis];
+    const stretch = (value: number, what: 'beyond' | 'line'): void =>
+      void editor.edit({ type: 'stretch', axis, beyond: to, by: value - (to - from), what });
     sheet.openField({
       ...place,
-      label: axis === 'x' ? 'Bay: everything to the right moves with it' : 'Level: everything above moves with it',
+      label: `${axis === 'y' ? 'Level' : 'Bay'}: what moves is chosen below`,
       value: to - from,
       dimension: 'length',
       unit: display.length,
-      commit: (value) => editor.edit({ type: 'stretch', axis, beyond: to, by: value - (to - from) }),
+      commit: (value) => stretch(value, 'beyond'),
+      choices: [
+        { words: `Everything ${way} moves with it`, commit: (value) => stretch(value, 'beyond') },
+        { words: 'Only this line moves', commit: (value) => stretch(value, 'line') },
+      ],
     });
   }
+  if (subject.kind === 'gridLine') editor.go({ stage: 'geometry' });
   if (subject.kind === 'load') {
     const load = model.loads[subject.index];
     if (!load) return;

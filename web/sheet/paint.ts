@@ -61,7 +61,7 @@ function paintPath(context: CanvasRenderingContext2D, path: Path, camera: Camera
   for (let i = 0; i < vertices.length; i += VERTEX) {
     const x = screenX(camera, vertices[i]!) + vertices[i + 2]!;
     const y = screenY(camera, vertices[i + 1]!) - vertices[i + 3]!;
-    if (i === 0) context.moveTo(x, y);
+    if (i === 0 || (path.pairs && i % (2 * VERTEX) === 0)) context.moveTo(x, y);
     else context.lineTo(x, y);
   }
   if (path.closed) context.closePath();

@@ -1,9 +1,10 @@
+import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Subject } from '@rigid-beam/drawing/display-list';
 
-/** The edits that remove a selection; loads first, since the others renumber them. */
-export function removalOf(model: Model, selection: readonly Subject[]): Intent[] {
+/** The edit that removes a selection, in one step; loads first, since the others renumber them. Undefined when there is nothing. */
+export function removalOf(model: Model, selection: readonly Subject[]): Intent | undefined {
   const ids = (kind: 'node' | 'member' | 'support'): string[] => selection.flatMap((one) => (one.kind === kind ? [one.id] : []));
   const loads = selection.flatMap((one) => (one.kind === 'load' && one.index < model.loads.length ? [one.index] : []));
   const nodes = ids('node');
@@ -13,10 +14,29 @@ export function removalOf(model: Model, selection: readonly Subject[]): Intent[]
     return member && !nodes.includes(member.start) && !nodes.includes(member.end);
   });
   const supports = ids('support').filter((id) => !nodes.includes(id));
-  return [
+  const intents: Intent[] = [
     ...(loads.length > 0 ? [{ type: 'removeLoads', at: loads } as const] : []),
     ...(supports.length > 0 ? [{ type: 'remove', list: 'supports', keys: supports } as const] : []),
     ...(members.length > 0 ? [{ type: 'remove', list: 'members', keys: members } as const] : []),
     ...(nodes.length > 0 ? [{ type: 'remove', list: 'nodes', keys: nodes } as const] : []),
   ];
+  if (intents.length < 2) return intents[0];
+  return { type: 'batch', intents, label: `Remove ${selection.length} things` };
+}
+
+/** What else goes when a selection is removed, in words: members of nodes, supports, loads. Empty where nothing else does. */
+export function removalWords(model: Model, selection: readonly Subject[]): string {
+  const intent = removalOf(model, selection);
+  const applied = intent && applyIntent(model, intent);
+  if (!applied?.ok) return '';
+  const chosen = new Set(selection.map((one) => one.kind));
+  const after = applied.model;
+  const lost = (list: 'members' | 'supports' | 'loads', word: string, kind: Subject['kind']): string => {
+    const own = selection.filter((one) => one.kind === kind).length;
+    const count = model[list].length - after[list].length - (chosen.has(kind) ? own : 0);
+    return count > 0 ? `${count} ${word}${count === 1 ? '' : 's'}` : '';
+  };
+  return [lost('members', 'member', 'member'), lost('supports', 'support', 'support'), lost('loads', 'load', 'load')]
+    .filter(Boolean)
+    .join(', ');
 }

@@ -4,21 +4,23 @@ import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
 import type { Load } from '@rigid-beam/core/model/model';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { solve } from '@rigid-beam/core/results/solve';
+import { plainView } from '@rigid-beam/drawing/view';
 import rib from '../../examples/glasshouse-rib.rbm.json';
 import lintel from '../../examples/lintel.rbm.json';
 import { kindOf, supportKinds, supportOf } from '../benches/support-kinds';
 import { buffersOf } from '../solver/buffers';
 import { describeItems, supportWords } from './describe-items';
 import { loadValue } from './load-values';
-import { removalOf } from './removal';
+import { crossesBox } from './in-box';
+import { removalOf, removalWords } from './removal';
 import { readStep } from './tools/read-step';
 
 const model = checkModel(lintel).model!;
 
 describe('a way typed while drawing', () => {
   const way = (text: string, toward = 0): [number, number] | string => {
-    const step = readStep(text, 'm', toward);
-    return step.ok ? [Number(step.dx.toFixed(9)), Number(step.dy.toFixed(9))] : step.reason;
+    const step = readStep(text, 'm', [Math.cos(toward), Math.sin(toward), 0], 'way', 'plane');
+    return step.ok ? [Number(step.by[0].toFixed(9)), Number(step.by[1].toFixed(9))] : step.reason;
   };
   test.each<[string, number, [number, number]]>([
     ['3.6', 0, [3.6, 0]],
@@ -30,6 +32,14 @@ describe('a way typed while drawing', () => {
     ['4 by -1.5', 2, [4, -1.5]],
     ['400 cm by 18/12', 0, [4, 1.5]],
   ])('%s', (text, toward, expected) => expect(way(text, toward)).toEqual(expected));
+
+  test('a place from the origin, and a way in space', () => {
+    expect(readStep('to 3 by 4', 'm', [1, 0, 0], 'way', 'plane')).toEqual({ ok: true, by: [3, 4, 0], absolute: true });
+    expect(readStep('0 by 0', 'm', [1, 0, 0], 'place', 'plane')).toEqual({ ok: true, by: [0, 0, 0], absolute: true });
+    expect(readStep('1 by 2 by -3', 'm', [1, 0, 0], 'way', 'space')).toEqual({ ok: true, by: [1, 2, -3], absolute: false });
+    expect(readStep('1 by 2 by -3', 'm', [1, 0, 0], 'way', 'plane')).toMatchObject({ ok: false });
+    expect(readStep('3', 'm', [1, 0, 0], 'place', 'plane')).toMatchObject({ ok: false });
+  });
 
   test.each([
     ['', /nothing is written/],
@@ -62,33 +72,48 @@ describe('the one number of a load', () => {
 
 describe('removing a selection', () => {
   test('leaves out what goes with its nodes, loads first', () => {
-    const intents = removalOf(model, [
+    const removal = removalOf(model, [
       { kind: 'node', id: '4' },
       { kind: 'member', id: 'c' },
       { kind: 'member', id: 'a' },
       { kind: 'support', id: '1' },
       { kind: 'load', index: 0 },
     ]);
-    expect(intents).toEqual([
-      { type: 'removeLoads', at: [0] },
-      { type: 'remove', list: 'supports', keys: ['1'] },
-      { type: 'remove', list: 'members', keys: ['a'] },
-      { type: 'remove', list: 'nodes', keys: ['4'] },
-    ]);
-    let left = model;
-    for (const intent of intents) {
-      const applied = applyIntent(left, intent);
-      if (!applied.ok) throw new Error(applied.faults[0]!.message);
-      left = applied.model;
-    }
+    expect(removal).toMatchObject({
+      type: 'batch',
+      intents: [
+        { type: 'removeLoads', at: [0] },
+        { type: 'remove', list: 'supports', keys: ['1'] },
+        { type: 'remove', list: 'members', keys: ['a'] },
+        { type: 'remove', list: 'nodes', keys: ['4'] },
+      ],
+    });
+    const applied = applyIntent(model, removal!);
+    if (!applied.ok) throw new Error(applied.faults[0]!.message);
+    const left = applied.model;
     expect([left.nodes.length, left.members.length, left.supports.length]).toEqual([3, 1, 2]);
   });
 });
 
+test('what a removal takes along is said before', () => {
+  expect(removalWords(model, [{ kind: 'node', id: '2' }])).toBe('2 members, 1 support, 4 loads');
+  expect(removalWords(model, [{ kind: 'load', index: 0 }])).toBe('');
+});
+
+test.each([
+  [0, 0, 10, 10, true],
+  [0, 6, 4, 6, true],
+  [0, 9, 3, 12, false],
+  [5, 0, 5, 20, true],
+  [20, 0, 20, 9, false],
+])('a line from %d, %d to %d, %d touches a box: %p', (ax, ay, bx, by, touches) =>
+  expect(crossesBox(ax, ay, bx, by, 3, 8, 5, 7)).toBe(touches),
+);
+
 describe('the drawing in words', () => {
   test('names every node, member, support and load with its values', () => {
     const { solution } = solve(model);
-    const items = describeItems(model, solution, 3);
+    const items = describeItems(model, plainView, solution, 3);
     expect(items).toHaveLength(4 + 3 + 3 + 6);
     expect(items.map(({ text }) => text)).toEqual(
       expect.arrayContaining([
@@ -101,11 +126,11 @@ describe('the drawing in words', () => {
         'Force 4 kN down on member c, case Q3',
       ]),
     );
-    expect(describeItems(model, undefined, 0)).toHaveLength(16);
+    expect(describeItems(model, plainView, undefined, 0)).toHaveLength(16);
   });
 
   test('says the kind of a load', () => {
-    const words = describeItems(checkModel(rib).model!, undefined, 0).map(({ text }) => text);
+    const words = describeItems(checkModel(rib).model!, plainView, undefined, 0).map(({ text }) => text);
     expect(words).toContain('Intensity 1.2 kN/m on plan down on member a, case S');
     expect(words).toContain('Intensity 1.5 kN/m along the member’s own axes on member a, case W');
   });

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type RefObject } from 'react';
 import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
@@ -19,6 +19,8 @@ interface QuantityFieldProps {
   readonly hideLabel?: true;
   readonly autoFocus?: true;
   readonly onCancel?: () => void;
+  /** Going to another control in here does not leave the field. */
+  readonly within?: RefObject<HTMLElement | null>;
   /** What to show in an empty field, for example a value that is computed. */
   readonly placeholder?: string;
 }
@@ -32,7 +34,7 @@ function understand(text: string, dimension: DimensionName, unit: string): { val
 
 /** A numeric field that takes arithmetic and units and shows what it understood before Enter. */
 export function QuantityField(props: QuantityFieldProps) {
-  const { label, value, dimension, unit, onCommit, mayBeEmpty, hideLabel, autoFocus, onCancel, placeholder } = props;
+  const { label, value, dimension, unit, onCommit, mayBeEmpty, hideLabel, autoFocus, onCancel, placeholder, within } = props;
   const shown = value === undefined ? '' : editText(value, unit);
   const [draft, setDraft] = useState<string>();
   const input = useRef<HTMLInputElement>(null);
@@ -82,7 +84,9 @@ export function QuantityField(props: QuantityFieldProps) {
         autoComplete="off"
         spellCheck={false}
         placeholder={placeholder ?? ''}
-        onBlur={commit}
+        onBlur={(event) => {
+          if (!within?.current?.contains(event.relatedTarget)) commit();
+        }}
         onKeyDown={(event) => {
           if (event.key === 'Enter') commit();
           if (event.key !== 'Escape') return;

@@ -7,7 +7,9 @@ import type { EditorState } from '../session/editor';
 import type { SolveProgress } from '../solver/solver.worker';
 import { useEditor, useEditorState } from '../session/use-editor';
 import { AppearanceButton } from '../ui/AppearanceButton';
+import type { SheetController } from '../sheet/controller';
 import { PlainButton } from '../ui/controls';
+import { CommandField } from './CommandField';
 
 const Strip = styled.header`
   grid-area: head;
@@ -51,7 +53,7 @@ const State = styled.p`
 `;
 
 /** Where one is, undo and redo, whether the model is solved, and whether it is stored. */
-export function HeadStrip() {
+export function HeadStrip({ sheet }: { readonly sheet: SheetController | undefined }) {
   const editor = useEditor();
   const title = useEditorState((state) => state.model.title);
   const projectName = useEditorState((state) => state.projectName);
@@ -75,6 +77,7 @@ export function HeadStrip() {
       <PlainButton isDisabled={!redo} aria-label={redo ? `Redo: ${redo.label}` : 'Redo'} onPress={() => editor.redo()}>
         ↷ Redo
       </PlainButton>
+      <CommandField sheet={sheet} />
       <Grow />
       <State role="status" data-tone={solvingTone} data-testid="solution" data-kernels={kernels}>
         {solvingText}

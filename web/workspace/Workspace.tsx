@@ -96,7 +96,7 @@ function Benchwork() {
 
   return (
     <Grid>
-      <HeadStrip />
+      <HeadStrip sheet={sheet} />
       <StageRail />
       <Bench aria-label="Bench">
         {sheet && stage === 'geometry' && <GeometryBench sheet={sheet} />}

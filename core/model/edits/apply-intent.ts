@@ -135,7 +135,7 @@ function set(model: Entry, settings: Settings): Notice | undefined {
   if (unknown !== undefined)
     return unfit(`settings.${unknown}`, `“${unknown}” is no setting of a model`, `Set ${settingKeys.join(', ')}`);
   for (const key of settingKeys) {
-    if (settings[key] === null) delete model[key];
+    if (settings[key] === null) Reflect.deleteProperty(model, key);
     else if (settings[key] !== undefined) model[key] = settings[key];
   }
   return undefined;

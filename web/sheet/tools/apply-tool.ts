@@ -1,7 +1,7 @@
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Model } from '@rigid-beam/core/model/model';
 import { symbolPath, worldPath, type Item } from '@rigid-beam/drawing/display-list';
-import { drawnMembers } from '@rigid-beam/drawing/geometry';
+import { drawnMembers, drawnNodes } from '@rigid-beam/drawing/geometry';
 import { circle } from '@rigid-beam/drawing/structure-items';
 import type { SheetController } from '../controller';
 import type { Tool, ToolPointer } from './tool';
@@ -49,10 +49,10 @@ export class ApplyTool implements Tool {
     if (!pointed) return [];
     const { model } = this.sheet.editor.state;
     if (this.application.on === 'node') {
-      const node = model.nodes.find(({ id }) => id === pointed.id);
+      const node = drawnNodes(model, this.sheet.seen()).get(pointed.id);
       return node ? [symbolPath(node.x, node.y, circle(9), { closed: true, stroke: 'selection', width: 2 })] : [];
     }
-    const member = drawnMembers(model).find(({ id }) => id === pointed.id);
+    const member = drawnMembers(model, this.sheet.seen()).find(({ id }) => id === pointed.id);
     return member
       ? [worldPath([member.x1, member.y1, member.x2, member.y2], { stroke: 'selection', width: 8, opacity: 0.4 })]
       : [];
@@ -63,10 +63,11 @@ export class ApplyTool implements Tool {
     const { x, y } = this.sheet.world(event.x, event.y);
     const reach = (event.type === 'touch' ? 24 : 14) / this.sheet.camera.scale;
     if (this.application.on === 'node') {
-      const near = model.nodes.map(({ id, x: nx, y: ny }) => ({ id, at: 0, distance: Math.hypot(nx - x, ny - y) }));
+      const nodes = [...drawnNodes(model, this.sheet.seen()).values()];
+      const near = nodes.map(({ id, x: nx, y: ny }) => ({ id, at: 0, distance: Math.hypot(nx - x, ny - y) }));
       return closest(near, reach);
     }
-    const near = drawnMembers(model).map((member) => {
+    const near = drawnMembers(model, this.sheet.seen()).map((member) => {
       const along = ((x - member.x1) * member.ex[0] + (y - member.y1) * member.ex[1]) / (member.ex[0] ** 2 + member.ex[1] ** 2);
       const clamped = Math.min(Math.max(along, 0), member.length);
       const distance = Math.hypot(x - member.x1 - clamped * member.ex[0], y - member.y1 - clamped * member.ex[1]);

@@ -1,38 +1,54 @@
+import { findDefects } from '@rigid-beam/core/model/defects';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { nextLetters, nextNumber } from '@rigid-beam/core/model/edits/next-id';
-import type { Member, ModelNode } from '@rigid-beam/core/model/model';
+import type { Member, Model, ModelNode } from '@rigid-beam/core/model/model';
+import { COINCIDENT, distance, minus, nodeAt, plus, pointOf, size, type Point } from '@rigid-beam/core/model/point';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
-import { symbolPath, worldPath, type Item } from '@rigid-beam/drawing/display-list';
-import { circle } from '@rigid-beam/drawing/structure-items';
-import type { SheetController, Snapped } from '../controller';
-import { readStep, STEP_NOTATION } from './read-step';
+import { worldPath, type Item } from '@rigid-beam/drawing/display-list';
+import { seenPoint } from '@rigid-beam/drawing/projection';
+import { straightened, type Snap } from '@rigid-beam/drawing/snap';
+import type { SheetController } from '../controller';
+import { notationOf, readStep } from './read-step';
+import { snapItems } from './snap-items';
 import type { Tool, ToolPointer } from './tool';
 
-type State =
-  | { readonly name: 'idle' }
-  | { readonly name: 'drawing'; readonly from: { readonly x: number; readonly y: number; readonly node: string } };
+type State = { readonly name: 'idle' } | { readonly name: 'drawing'; readonly from: Point; readonly node: string };
 
-/** Places nodes and draws members by clicking, or by typing the way. idle → drawing → drawing …; Escape steps back. */
+/** Above this size the whole model is no longer looked over after each member. */
+const LOOKED_OVER = 2000;
+
+/** Places nodes and draws members by clicking, by typing the way, or by arrow keys. idle → drawing → drawing …; Escape steps back. */
 export class DrawTool implements Tool {
   readonly name = 'draw';
   readonly cursor = 'crosshair';
   private state: State = { name: 'idle' };
-  private pointed: Snapped | undefined;
-  private screen = { x: 0, y: 0 };
+  private pointed: Snap | undefined;
+  private screen: { x: number; y: number };
 
-  constructor(private readonly sheet: SheetController) {}
+  constructor(private readonly sheet: SheetController) {
+    this.screen = { x: sheet.camera.width / 2, y: sheet.camera.height / 2 };
+  }
+
+  private get space(): Model['space'] {
+    return this.sheet.editor.state.model.space;
+  }
 
   get hint(): string {
     return this.state.name === 'idle'
-      ? 'Click where the first node stands.'
-      : `Click the next node, or type ${STEP_NOTATION}. Escape ends the chain.`;
+      ? 'Click where the first node stands, or type its place: across by up.'
+      : `Click the next node (Shift: level, upright or at 45°), or type ${notationOf(this.space)}. Escape ends the chain.`;
   }
 
   move(event: ToolPointer): void {
     this.screen = event;
-    this.pointed = this.sheet.snap(event.x, event.y);
-    if (event.shift && this.state.name === 'drawing') this.pointed = straightened(this.state.from, this.pointed);
+    const from = this.state.name === 'drawing' ? this.state.from : undefined;
+    this.pointed = this.sheet.snap(event.x, event.y, { from });
+    if (event.shift && from && this.pointed) {
+      const at = straightened(from, this.pointed.at, this.sheet.workPlane().axis);
+      const same = distance(at, this.pointed.at) < COINCIDENT;
+      this.pointed = same ? this.pointed : { ...this.met(at), words: '' };
+    }
   }
 
   up(event: ToolPointer): void {
@@ -45,11 +61,17 @@ export class DrawTool implements Tool {
       this.enter({ name: 'idle' });
       return true;
     }
-    if (this.state.name !== 'drawing' || !/^[\d.(-]$/.test(event.key) || event.ctrlKey || event.metaKey) return false;
+    if (event.key === 'j' && this.sheet.acceptOffer()) return true;
+    if (this.step(event)) return true;
+    if (event.key === 'Enter' && this.pointed) {
+      this.place(this.pointed);
+      return true;
+    }
+    if (!/^[\d.(-]$/.test(event.key) || event.ctrlKey || event.metaKey) return false;
     this.sheet.openTyped({
       left: this.screen.x,
       top: this.screen.y,
-      hint: STEP_NOTATION,
+      hint: this.state.name === 'idle' ? PLACE : notationOf(this.space),
       first: event.key,
       commit: (text) => this.typed(text),
     });
@@ -60,34 +82,45 @@ export class DrawTool implements Tool {
   overlay(): Item[] {
     const at = this.pointed;
     if (!at) return [];
-    const mark = symbolPath(at.x, at.y, at.node ? circle(7) : [-6, 0, 6, 0, 0, 0, 0, -6, 0, 6], {
-      stroke: 'selection',
-      width: 1.5,
-      ...(at.node && { closed: true }),
-    });
-    if (this.state.name === 'idle') return [mark];
+    const marks = snapItems(at, this.sheet);
+    if (this.state.name === 'idle') return marks;
     const { from } = this.state;
-    const [dx, dy] = [at.x - from.x, at.y - from.y];
-    const length = Math.hypot(dx, dy);
-    if (length === 0) return [mark];
-    const unit = { ...defaultDisplay, ...this.sheet.editor.state.model.display }.length;
-    const angle = (Math.atan2(dy, dx) * 180) / Math.PI;
+    const length = distance(from, at.at);
+    if (length === 0) return marks;
+    const { projection } = this.sheet.seen();
+    const [[x1, y1], [x2, y2]] = [seenPoint(projection, from), seenPoint(projection, at.at)];
+    const seen = Math.hypot(x2 - x1, y2 - y1) || 1;
     return [
-      worldPath([from.x, from.y, at.x, at.y], { stroke: 'selection', width: 2.5, dash: [6, 4] }),
-      mark,
+      worldPath([x1, y1, x2, y2], { stroke: 'selection', width: 2.5, dash: [6, 4] }),
+      ...marks,
       {
         kind: 'label',
-        text: `${showQuantity(length, unit)} at ${Number(angle.toFixed(1)) + 0}°`,
-        x: (from.x + at.x) / 2,
-        y: (from.y + at.y) / 2,
+        text: this.wayWords(from, at.at),
+        x: (x1 + x2) / 2,
+        y: (y1 + y2) / 2,
         dx: 0,
         dy: 4,
-        away: [-dy / length, dx / length],
+        away: [-(y2 - y1) / seen, (x2 - x1) / seen],
         ink: 'text',
         role: 'extreme',
         rank: Infinity,
       },
     ];
+  }
+
+  /** The running length, and its angle in the plane or its parts in space. */
+  private wayWords(from: Point, to: Point): string {
+    const unit = this.unit();
+    const by = minus(to, from);
+    const length = showQuantity(size(by), unit);
+    if (this.space === 'space')
+      return `${length}: ${by.map((part) => showQuantity(part, unit).replace(` ${unit}`, '')).join(' by ')}`;
+    const angle = (Math.atan2(by[1], by[0]) * 180) / Math.PI;
+    return `${length} at ${Number(angle.toFixed(1)) + 0}°`;
+  }
+
+  private unit(): string {
+    return { ...defaultDisplay, ...this.sheet.editor.state.model.display }.length;
   }
 
   private enter(state: State): void {
@@ -96,27 +129,48 @@ export class DrawTool implements Tool {
     this.sheet.refresh('overlay');
   }
 
+  /** Arrow keys carry the mark from one point of the grid to the next; with Shift ten at once. */
+  private step(event: KeyboardEvent): boolean {
+    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+    if (!way) return false;
+    const pixels = this.sheet.step() * this.sheet.camera.scale * (event.shiftKey ? 10 : 1);
+    this.move({
+      x: this.screen.x + way[0]! * pixels,
+      y: this.screen.y + way[1]! * pixels,
+      type: 'keyboard',
+      shift: false,
+      alt: false,
+    });
+    event.preventDefault();
+    return true;
+  }
+
   private typed(text: string): string | undefined {
-    if (this.state.name !== 'drawing') return undefined;
-    const { from } = this.state;
-    const toward = this.pointed ? Math.atan2(this.pointed.y - from.y, this.pointed.x - from.x) : 0;
-    const unit = { ...defaultDisplay, ...this.sheet.editor.state.model.display }.length;
-    const step = readStep(text, unit, toward);
-    if (!step.ok) return step.reason;
-    const [x, y] = [tidy(from.x + step.dx), tidy(from.y + step.dy)];
-    const met = this.sheet.editor.state.model.nodes.find((node) => Math.hypot(node.x - x, node.y - y) < 1e-6);
-    this.place(met ? { x: met.x, y: met.y, node: met.id } : { x, y });
+    const from = this.state.name === 'drawing' ? this.state.from : undefined;
+    const toward = from && this.pointed ? minus(this.pointed.at, from) : ([1, 0, 0] as const);
+    const way = readStep(text, this.unit(), toward, from ? 'way' : 'place', this.space);
+    if (!way.ok) return way.reason;
+    this.place(this.met(way.absolute || !from ? way.by : plus(from, way.by)));
     return undefined;
   }
 
-  /** The next point of the chain: an existing node is joined, a free point gets a node. One undo step each. */
-  private place(at: Snapped): void {
+  /** A typed or straightened place, and the node or member that it meets. */
+  private met(at: Point): Snap {
+    const { model } = this.sheet.editor.state;
+    const [x, y, z] = at.map((part) => Number(part.toFixed(6)) + 0) as [number, number, number];
+    const place: Point = [x, y, z];
+    const node = model.nodes.find((one) => distance(pointOf(one), place) < COINCIDENT);
+    if (node) return { kind: 'node', at: pointOf(node), node: node.id, on: [], words: `node ${node.id}` };
+    return { kind: 'grid', at: place, on: [], words: '' };
+  }
+
+  /** The next point of the chain: a node is joined, a member that it lies on is split there, a free point gets a node. One undo step each. */
+  private place(at: Snap): void {
     const { editor } = this.sheet;
     const { model } = editor.state;
-    const nodes: ModelNode[] =
-      at.node === undefined ? [{ id: nextNumber(model.nodes.map(({ id }) => id)), x: at.x, y: at.y }] : [];
+    const from = this.state.name === 'drawing' ? this.state.node : undefined;
+    const nodes: ModelNode[] = at.node === undefined ? [nodeAt(nextNumber(model.nodes.map(({ id }) => id)), at.at)] : [];
     const node = at.node ?? nodes[0]!.id;
-    const from = this.state.name === 'drawing' ? this.state.from.node : undefined;
     if (from === node) return;
     const joined = model.members.some(({ start, end }) => (start === from && end === node) || (start === node && end === from));
     const members: Member[] = [];
@@ -130,18 +184,30 @@ export class DrawTool implements Tool {
         material: like?.material ?? model.materials[0]?.id ?? '',
       });
     }
-    const intent: Intent = { type: 'draw', nodes, members };
-    if (nodes.length + members.length === 0 || editor.edit(intent))
-      this.enter({ name: 'drawing', from: { x: at.x, y: at.y, node } });
+    const draw: Intent = { type: 'draw', nodes, members };
+    const cuts = at.on.map(({ member, at: t }) => ({ member, at: [t] }));
+    const intent: Intent = cuts.length > 0 ? { type: 'batch', intents: [draw, { type: 'split', cuts }] } : draw;
+    if (nodes.length + members.length > 0 && !editor.edit(intent)) return;
+    this.sheet.offer(undefined);
+    this.enter({ name: 'drawing', from: at.at, node });
+    this.offerRepair(members[0]?.id, node);
+  }
+
+  /** What the new member crosses, lies on or almost meets, with its repair to take up. */
+  private offerRepair(member: string | undefined, node: string): void {
+    const { model } = this.sheet.editor.state;
+    if (model.members.length > LOOKED_OVER) return;
+    const found = findDefects(model).filter(
+      (defect) =>
+        (member !== undefined && defect.members.includes(member)) || (defect.kind !== 'idle' && defect.nodes.includes(node)),
+    );
+    const crossings = found.filter(({ kind }) => kind === 'crossing' || kind === 'unjoined');
+    if (crossings.length > 1 && member !== undefined) {
+      const others = [...new Set(crossings.flatMap((one) => one.members))].filter((id) => id !== member);
+      const words = `Member ${member} crosses ${others.join(', ')} without a joint.`;
+      this.sheet.offer({ words, action: 'Make joints', intent: { type: 'joints', members: [member] } });
+    } else if (found[0]) this.sheet.offer({ words: `${found[0].words}.`, action: found[0].repair, intent: found[0].intent });
   }
 }
 
-const tidy = (value: number): number => Number(value.toFixed(6)) + 0;
-
-/** The nearest direction at a multiple of 45°, at the same length across or up. */
-function straightened(from: { readonly x: number; readonly y: number }, to: Snapped): Snapped {
-  const [dx, dy] = [to.x - from.x, to.y - from.y];
-  const turn = Math.round(Math.atan2(dy, dx) / (Math.PI / 4)) * (Math.PI / 4);
-  const reach = Math.max(Math.abs(dx), Math.abs(dy));
-  return { x: tidy(from.x + Math.round(Math.cos(turn)) * reach), y: tidy(from.y + Math.round(Math.sin(turn)) * reach) };
-}
+const PLACE = 'across by up, from the origin';

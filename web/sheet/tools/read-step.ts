@@ -1,32 +1,45 @@
+import type { Model } from '@rigid-beam/core/model/model';
+import { size, times, type Point } from '@rigid-beam/core/model/point';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 
 /** How a way is typed while drawing; shown on the sheet. */
-export const STEP_NOTATION = 'a length · length at degrees · across by up';
+export const notationOf = (space: Model['space']): string =>
+  space === 'plane'
+    ? 'a length · length at degrees · across by up · to across by up'
+    : 'a length · across by up by forward · to across by up by forward';
 
 export type Step =
-  { readonly ok: true; readonly dx: number; readonly dy: number } | { readonly ok: false; readonly reason: string };
+  { readonly ok: true; readonly by: Point; readonly absolute: boolean } | { readonly ok: false; readonly reason: string };
 
 /**
- * Reads a way from one node to the next: `3.6` (towards the pointer), `3.6 at 30` (degrees from X, anticlockwise), or `4 by -1.5` (across by up).
- * Lengths take arithmetic and units; `unit` is what a bare number means. `toward`: the pointer's direction in radians.
+ * Reads a way from one node to the next: `3.6` (towards the pointer), `3.6 at 30` (degrees from X, anticlockwise), `4 by -1.5` (across by
+ * up; in space a third part leads forward, along Z), or with `to` in front a place from the origin. `what`: a way, or the place of a first node,
+ * which needs no `to`. Lengths take arithmetic and units; `unit` is what a bare number means. `toward`: where the pointer is from there.
  */
-export function readStep(text: string, unit: string, toward: number): Step {
+export function readStep(text: string, unit: string, toward: Point, what: 'way' | 'place', space: Model['space']): Step {
   const length = (part: string): number => {
     const parsed = parseQuantity(part, 'length', unit);
     if (!parsed.ok) throw new StepFault(`“${part.trim()}” is no length: ${parsed.reason}`);
     return parsed.value;
   };
   try {
-    const [, across, up] = /^(.*)\bby\b(.*)$/.exec(text) ?? [];
-    if (across !== undefined && up !== undefined) return finished(length(across), length(up));
-    const [, reach, turn] = /^(.*)\bat\b(.*)$/.exec(text) ?? [];
+    const [, to, rest] = /^\s*(to\b)?(.*)$/.exec(text) as unknown as [string, string | undefined, string];
+    const absolute = to !== undefined || what === 'place';
+    const parts = rest.split(/\bby\b/);
+    if (parts.length > 3 || (parts.length === 3 && space === 'plane'))
+      throw new StepFault('a place in the plane is written: across by up');
+    if (parts.length > 1)
+      return finished([length(parts[0]!), length(parts[1]!), parts[2] === undefined ? 0 : length(parts[2])], absolute);
+    if (absolute) throw new StepFault('a place is written: across by up');
+    const [, reach, turn] = /^(.*)\bat\b(.*)$/.exec(rest) ?? [];
     if (reach === undefined || turn === undefined) {
-      const size = length(text);
-      return finished(size * Math.cos(toward), size * Math.sin(toward));
+      const far = size(toward);
+      if (far === 0) throw new StepFault('point where it leads, or give an angle');
+      return finished(times(toward, length(rest) / far), false);
     }
     const angle = parseQuantity(turn, 'angle', 'deg');
     if (!angle.ok) throw new StepFault(`“${turn.trim()}” is no angle: ${angle.reason}`);
-    return finished(length(reach) * Math.cos(angle.value), length(reach) * Math.sin(angle.value));
+    return finished([length(reach) * Math.cos(angle.value), length(reach) * Math.sin(angle.value), 0], false);
   } catch (fault) {
     if (fault instanceof StepFault) return { ok: false, reason: fault.message };
     throw fault;
@@ -35,7 +48,7 @@ export function readStep(text: string, unit: string, toward: number): Step {
 
 class StepFault extends Error {}
 
-function finished(dx: number, dy: number): Step {
-  if (Math.hypot(dx, dy) < 1e-6) return { ok: false, reason: 'the way has no length' };
-  return { ok: true, dx, dy };
+function finished(by: Point, absolute: boolean): Step {
+  if (!absolute && size(by) < 1e-6) return { ok: false, reason: 'the way has no length' };
+  return { ok: true, by, absolute };
 }

@@ -1,63 +1,93 @@
+import type { Intent, NodeMove } from '@rigid-beam/core/model/edits/intent';
+import { minus, plus, pointOf, type AxisName, type Point } from '@rigid-beam/core/model/point';
 import type { Subject } from '@rigid-beam/drawing/display-list';
-import { symbolPath, type Item } from '@rigid-beam/drawing/display-list';
+import { symbolPath, worldPath, type Item } from '@rigid-beam/drawing/display-list';
+import { drawnNodes } from '@rigid-beam/drawing/geometry';
+import type { WorkPlane } from '@rigid-beam/drawing/projection';
 import { circle } from '@rigid-beam/drawing/structure-items';
-import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { SheetController } from '../controller';
+import { inBox } from '../in-box';
 import { openInPlace } from '../in-place';
 import { removalOf } from '../removal';
+import { snapItems } from './snap-items';
 import type { Tool, ToolPointer } from './tool';
 
 type State =
   | { readonly name: 'idle' }
   | { readonly name: 'pressing'; readonly from: ToolPointer; readonly subject: Subject | undefined; readonly onLabel: boolean }
-  | { readonly name: 'moving'; readonly from: ToolPointer; readonly grabbed: string; readonly nodes: readonly string[] }
-  | { readonly name: 'panning'; readonly last: ToolPointer };
+  | { readonly name: 'moving'; readonly from: Point; readonly plane: WorkPlane; readonly nodes: ReadonlySet<string> }
+  | { readonly name: 'boxing'; readonly from: ToolPointer; readonly to: ToolPointer }
+  | { readonly name: 'panning' | 'turning'; readonly last: ToolPointer };
 
 const SLACK = 4;
 
-/** Selects, drags nodes, pans, and opens the field of a value that is clicked. idle → pressing → moving | panning → idle. */
+/** Selects by click and by box, drags nodes and members, pans and turns, and opens the field of a value that is clicked. */
 export class SelectTool implements Tool {
   readonly name = 'select';
-  readonly hint = 'Click a value to type over it. Drag a node to move it; drag the paper to pan.';
   private state: State = { name: 'idle' };
   private hovered: Subject | undefined;
   private pending: Intent | undefined;
+  private mark: Item[] = [];
 
   constructor(private readonly sheet: SheetController) {}
 
+  get hint(): string {
+    if (this.state.name === 'boxing')
+      return 'All that the box touches is selected; with Alt only what lies wholly inside, with Shift in addition.';
+    return 'Click a value to type over it. Drag a node to move it; drag over the paper to select.';
+  }
+
   get cursor(): string {
-    if (this.state.name === 'panning') return 'grabbing';
+    if (this.state.name === 'panning' || this.state.name === 'turning') return 'grabbing';
     if (this.state.name === 'moving') return 'move';
-    if (this.hovered?.kind === 'dimension' || this.hovered?.kind === 'load') return 'text';
+    if (this.state.name === 'boxing') return 'crosshair';
+    if (this.hovered?.kind === 'dimension' || this.hovered?.kind === 'load' || this.hovered?.kind === 'gridLine') return 'text';
     return this.hovered ? 'pointer' : 'default';
   }
 
   down(event: ToolPointer): void {
+    this.sheet.openMenu(undefined);
     const hit = this.sheet.hit(event.x, event.y, event.type);
     this.state = { name: 'pressing', from: event, subject: hit?.subject, onLabel: hit?.label !== undefined };
   }
 
   move(event: ToolPointer): void {
     const { state } = this;
-    if (state.name === 'idle') {
-      this.hovered = this.sheet.hit(event.x, event.y, event.type)?.subject;
-    } else if (state.name === 'pressing') {
-      if (Math.hypot(event.x - state.from.x, event.y - state.from.y) >= SLACK) this.begin(state, event);
-    } else if (state.name === 'panning') {
-      this.sheet.pan(event.x - state.last.x, event.y - state.last.y);
-      this.state = { name: 'panning', last: event };
-    } else {
-      this.drag(state, event);
+    switch (state.name) {
+      case 'idle':
+        this.hovered = this.sheet.hit(event.x, event.y, event.type)?.subject;
+        return;
+      case 'pressing':
+        if (Math.hypot(event.x - state.from.x, event.y - state.from.y) >= SLACK) this.begin(state, event);
+        return;
+      case 'panning':
+      case 'turning':
+        if (state.name === 'panning') this.sheet.pan(event.x - state.last.x, event.y - state.last.y);
+        else this.sheet.turn(event.x - state.last.x, event.y - state.last.y);
+        this.state = { name: state.name, last: event };
+        return;
+      case 'boxing':
+        this.state = { ...state, to: event };
+        return;
+      case 'moving':
+        this.drag(state, event);
     }
   }
 
   up(event: ToolPointer): void {
     const { state } = this;
     this.state = { name: 'idle' };
+    this.mark = [];
     if (state.name === 'moving') {
       const intent = this.pending;
       this.pending = undefined;
       if (!intent || !this.sheet.editor.edit(intent)) this.sheet.editor.endPreview();
+    }
+    if (state.name === 'boxing') {
+      this.sheet.say(this.hint);
+      const { editor } = this.sheet;
+      const found = inBox(this.sheet, state.from, event, event.alt ? 'inside' : 'touching');
+      editor.select(event.shift ? [...editor.state.selection, ...found] : found);
     }
     if (state.name === 'pressing') this.click(state, event);
   }
@@ -65,55 +95,119 @@ export class SelectTool implements Tool {
   cancel(): void {
     this.sheet.editor.endPreview();
     this.pending = undefined;
+    this.mark = [];
     this.state = { name: 'idle' };
+    this.sheet.say(this.hint);
+  }
+
+  /** The other choices: for what lies under the pointer, which becomes the selection unless it is part of it. */
+  menu(event: ToolPointer): void {
+    const { editor } = this.sheet;
+    const subject = this.sheet.hit(event.x, event.y, event.type)?.subject;
+    const isSelected =
+      subject &&
+      editor.state.selection.some((one) => 'id' in one && 'id' in subject && one.kind === subject.kind && one.id === subject.id);
+    if (
+      subject &&
+      (subject.kind === 'node' || subject.kind === 'member' || subject.kind === 'support' || subject.kind === 'load') &&
+      !isSelected
+    )
+      editor.select([subject]);
+    this.cancel();
+    this.sheet.openMenu({ x: event.x, y: event.y });
   }
 
   key(event: KeyboardEvent): boolean {
     const { editor } = this.sheet;
     if (event.key === 'Escape') {
-      if (this.state.name === 'moving') this.cancel();
+      if (this.state.name === 'moving' || this.state.name === 'boxing') this.cancel();
+      else if (this.sheet.store.getState().menu) this.sheet.openMenu(undefined);
       else editor.select([]);
       return true;
     }
     if (event.key === 'Delete' || event.key === 'Backspace') {
-      for (const intent of removalOf(editor.state.model, editor.state.selection)) if (!editor.edit(intent)) break;
-      return editor.state.selection.length > 0;
+      const had = editor.state.selection.length > 0;
+      const intent = removalOf(editor.state.model, editor.state.selection);
+      if (intent) editor.edit(intent);
+      return had;
     }
     return false;
   }
 
   overlay(): Item[] {
-    const hovered = this.hovered;
-    if (hovered?.kind !== 'node' || this.state.name !== 'idle') return [];
-    const node = this.sheet.editor.state.drawn.model.nodes.find(({ id }) => id === hovered.id);
+    const { state, hovered } = this;
+    if (state.name === 'moving') return this.mark;
+    if (state.name === 'boxing') {
+      const [a, b] = [this.sheet.world(state.from.x, state.from.y), this.sheet.world(state.to.x, state.to.y)];
+      const dash = state.to.alt ? {} : { dash: [5, 4] };
+      return [
+        worldPath([a.x, a.y, b.x, a.y, b.x, b.y, a.x, b.y], {
+          closed: true,
+          stroke: 'selection',
+          fill: 'selection',
+          opacity: 0.12,
+        }),
+        worldPath([a.x, a.y, b.x, a.y, b.x, b.y, a.x, b.y], { closed: true, stroke: 'selection', width: 1.4, ...dash }),
+      ];
+    }
+    if (hovered?.kind !== 'node' || state.name !== 'idle') return [];
+    const node = drawnNodes(this.sheet.editor.state.drawn.model, this.sheet.seen()).get(hovered.id);
     return node ? [symbolPath(node.x, node.y, circle(7), { closed: true, stroke: 'selection', width: 1.5 })] : [];
   }
 
   private begin(state: Extract<State, { name: 'pressing' }>, event: ToolPointer): void {
     const { editor } = this.sheet;
-    const subject = state.subject;
-    // A support sits on its node: dragging either moves the node.
-    const grabbed = subject?.kind === 'node' || subject?.kind === 'support' ? subject.id : undefined;
-    if (grabbed === undefined) {
-      this.state = { name: 'panning', last: state.from };
+    const { model, selection } = editor.state;
+    const { subject } = state;
+    const selected = (kind: 'node' | 'member'): string[] => selection.flatMap((one) => (one.kind === kind ? [one.id] : []));
+    const grabbedNode = subject?.kind === 'node' || subject?.kind === 'support' ? subject.id : undefined;
+    // A member is moved only where it was selected before: a slip of the hand must not tear it away.
+    const grabbedMember = subject?.kind === 'member' && selected('member').includes(subject.id) ? subject.id : undefined;
+    const member = model.members.find(({ id }) => id === grabbedMember);
+    const anchor = grabbedNode ?? member?.start;
+    const node = model.nodes.find(({ id }) => id === anchor);
+    if (!node || (grabbedNode === undefined && !member)) {
+      const name = event.type === 'touch' ? 'panning' : 'boxing';
+      this.state = name === 'boxing' ? { name, from: state.from, to: event } : { name: 'panning', last: state.from };
+      this.sheet.say(this.hint);
       this.move(event);
       return;
     }
-    const selected = editor.state.selection.flatMap((one) => (one.kind === 'node' ? [one.id] : []));
-    const nodes = selected.includes(grabbed) ? selected : [grabbed];
-    this.state = { name: 'moving', from: state.from, grabbed, nodes };
+    const whole = selected('member').flatMap((id) => {
+      const one = model.members.find((other) => other.id === id);
+      return one ? [one.start, one.end] : [];
+    });
+    const all = [...selected('node'), ...whole];
+    const nodes = new Set(grabbedNode !== undefined && !all.includes(grabbedNode) ? [grabbedNode] : all);
+    const axis: AxisName = this.sheet.workPlane().axis;
+    const from = pointOf(node);
+    this.state = { name: 'moving', from, plane: { axis, at: from[['x', 'y', 'z'].indexOf(axis)]! }, nodes };
     this.drag(this.state, event);
   }
 
   /** The grabbed node goes to the snapped point; the others keep their place beside it. */
   private drag(state: Extract<State, { name: 'moving' }>, event: ToolPointer): void {
     const { model } = this.sheet.editor.state;
-    const start = model.nodes.find(({ id }) => id === state.grabbed);
-    if (!start) return;
-    const to = this.sheet.snap(event.x, event.y, new Set([...state.nodes, ...model.nodes.map(({ id }) => id)]));
-    const [dx, dy] = [to.x - start.x, to.y - start.y];
-    const moves = model.nodes.filter(({ id }) => state.nodes.includes(id)).map(({ id, x, y }) => ({ id, x: x + dx, y: y + dy }));
-    this.pending = dx === 0 && dy === 0 ? undefined : { type: 'moveNodes', moves };
+    const to = this.sheet.snap(event.x, event.y, { without: state.nodes, plane: state.plane, from: state.from });
+    if (!to) return;
+    this.mark = snapItems(to, this.sheet);
+    const by = minus(to.at, state.from);
+    const moves = model.nodes
+      .filter(({ id }) => state.nodes.has(id))
+      .map((node): NodeMove => {
+        const [x, y, z] = plus(pointOf(node), by);
+        return { id: node.id, x, y, ...((z !== 0 || node.z !== undefined) && { z }) };
+      });
+    this.pending = by.every((part) => part === 0) ? undefined : { type: 'moveNodes', moves };
+    // Let go on another node, a single node becomes part of it.
+    if (this.pending && to.node !== undefined && state.nodes.size === 1) {
+      const [dropped] = state.nodes;
+      this.pending = {
+        type: 'batch',
+        intents: [this.pending, { type: 'merge', pairs: [[to.node, dropped!]] }],
+        label: `Merge node ${dropped}`,
+      };
+    }
     if (this.pending) this.sheet.editor.preview(this.pending);
     else this.sheet.editor.endPreview();
   }
@@ -125,7 +219,7 @@ export class SelectTool implements Tool {
       if (!event.shift) editor.select([]);
       return;
     }
-    if (subject.kind === 'dimension' || (subject.kind === 'load' && state.onLabel)) {
+    if (subject.kind === 'dimension' || subject.kind === 'gridLine' || (subject.kind === 'load' && state.onLabel)) {
       openInPlace(this.sheet, subject);
       return;
     }

@@ -6,6 +6,7 @@ export interface ToolPointer {
   readonly y: number;
   readonly type: string;
   readonly shift: boolean;
+  readonly alt: boolean;
 }
 
 /** A tool in hand: a small state chart fed by pointer and keys. It changes the model only through the editor. */
@@ -18,6 +19,8 @@ export interface Tool {
   move?(event: ToolPointer): void;
   up?(event: ToolPointer): void;
   cancel?(event: ToolPointer): void;
+  /** The other choices were asked for: right button, or a long press. */
+  menu?(event: ToolPointer): void;
   /** True when the key was used. */
   key?(event: KeyboardEvent): boolean;
   /** Marks that the tool draws over the sheet. */

@@ -1,0 +1,53 @@
+'use client';
+
+import { useMemo } from 'react';
+import { findDefects, type Defect } from '@rigid-beam/core/model/defects';
+import { subjectsOf } from '../../commands/chosen';
+import { geometryCommands } from '../../commands/geometry-commands';
+import { useEditor, useEditorState } from '../../session/use-editor';
+import type { SheetController } from '../../sheet/controller';
+import { Button, Hint, PlainButton, Row } from '../../ui/controls';
+import { Fold } from '../../ui/Fold';
+
+/** Above this size the search is made only when it is asked for. */
+const QUICK = 1500;
+const SHOWN = 30;
+
+/** What is rarely meant in a drawing, each with its repair. */
+export function CleanUpFold({ sheet }: { readonly sheet: SheetController }) {
+  const editor = useEditor();
+  const model = useEditorState((state) => state.model);
+  const found = useMemo(() => (model.members.length <= QUICK ? findDefects(model) : undefined), [model]);
+  const all = geometryCommands.find(({ name }) => name.startsWith('Clean up'));
+  const names = (list: 'nodes' | 'members'): void => {
+    geometryCommands.find(({ name }) => name === `Renumber ${list} in reading order`)?.run(sheet, '');
+  };
+  const show = (defect: Defect): void => {
+    editor.select(subjectsOf(defect));
+    sheet.showSelection();
+  };
+  return (
+    <Fold title="Clean up and number" note={found && found.length > 0 ? `${found.length} found` : undefined}>
+      {found ? (
+        <Hint>{found.length === 0 ? 'Nothing needs mending.' : 'Each can be shown and mended.'}</Hint>
+      ) : (
+        <Hint>A large model is looked over when you ask for it in the command field: clean up.</Hint>
+      )}
+      {(found ?? []).slice(0, SHOWN).map((defect, i) => (
+        <div key={i}>
+          <PlainButton onPress={() => show(defect)} style={{ whiteSpace: 'normal', textAlign: 'left' }}>
+            {defect.words}
+          </PlainButton>
+          <Row>
+            <Button onPress={() => editor.edit(defect.intent)}>{defect.repair}</Button>
+          </Row>
+        </div>
+      ))}
+      {found && found.length > 1 && <Button onPress={() => all?.run(sheet, '')}>Mend all {found.length}</Button>}
+      <Row>
+        <Button onPress={() => names('nodes')}>Number nodes anew</Button>
+        <Button onPress={() => names('members')}>Letter members anew</Button>
+      </Row>
+    </Fold>
+  );
+}

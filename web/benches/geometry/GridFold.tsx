@@ -1,0 +1,83 @@
+'use client';
+
+import { useState } from 'react';
+import { gridThrough, linesOf, respace } from '@rigid-beam/core/model/grid-lines';
+import type { GridAxis } from '@rigid-beam/core/model/model';
+import { axisNames, type AxisName } from '@rigid-beam/core/model/point';
+import { parseSpacings, showSpacings } from '@rigid-beam/core/quantities/spacings';
+import { unitOf } from '../../commands/geometry-commands';
+import { useEditor, useEditorState } from '../../session/use-editor';
+import { Button, Columns, Hint, PlainButton, Row, ToggleButton } from '../../ui/controls';
+import { Fold } from '../../ui/Fold';
+import { QuantityField } from '../../ui/QuantityField';
+import { TextLine } from '../../ui/TextLine';
+
+const WORDS: Record<AxisName, string> = { x: 'Bays along X', y: 'Levels', z: 'Frames along Z' };
+
+/** Named grid lines as spacings; the structure follows them when it is told to. */
+export function GridFold() {
+  const editor = useEditor();
+  const model = useEditorState((state) => state.model);
+  const [follows, setFollows] = useState(true);
+  const axes = model.space === 'plane' ? (['x', 'y'] as const) : axisNames;
+  const unit = unitOf(model);
+  const count = axes.filter((axis) => model.grid?.[axis]).length;
+  const set = (axis: AxisName, next: GridAxis | undefined): void => {
+    if (next) editor.edit(respace(model, axis, next, follows ? 'follow' : 'stay'));
+    else {
+      const { [axis]: _, ...rest } = model.grid ?? {};
+      editor.edit({ type: 'set', settings: { grid: Object.keys(rest).length > 0 ? rest : null } });
+    }
+  };
+  return (
+    <Fold title="Grid lines" note={count === 0 ? 'none' : undefined}>
+      <ToggleButton isSelected={follows} onChange={setFollows}>
+        The structure follows
+      </ToggleButton>
+      {axes.map((axis) => {
+        const lines = model.grid?.[axis];
+        return lines ? (
+          <div key={axis}>
+            <TextLine
+              label={`${WORDS[axis]} (${unit})`}
+              value={showSpacings(lines.steps, unit)}
+              understand={(text) => {
+                const parsed = parseSpacings(text, unit);
+                return parsed.ok
+                  ? { ok: true, words: `= ${parsed.steps.length + 1} lines` }
+                  : { ok: false, words: parsed.reason };
+              }}
+              onCommit={(text) => {
+                const parsed = parseSpacings(text, unit);
+                if (parsed.ok) set(axis, { ...lines, steps: parsed.steps });
+              }}
+            />
+            <Columns>
+              <QuantityField
+                label="First line at"
+                value={lines.from}
+                dimension="length"
+                unit={unit}
+                onCommit={(from) => from !== undefined && set(axis, { ...lines, from })}
+              />
+              <TextLine
+                label="Names"
+                value={lines.names?.join(', ') ?? ''}
+                placeholder={linesOf(axis, { ...lines, names: [] })
+                  .map(({ name }) => name)
+                  .join(', ')}
+                onCommit={(text) => set(axis, { ...lines, names: text.split(',').map((name) => name.trim().slice(0, 12)) })}
+              />
+            </Columns>
+            <PlainButton onPress={() => set(axis, undefined)}>Take these lines away</PlainButton>
+          </div>
+        ) : (
+          <Row key={axis}>
+            <Button onPress={() => set(axis, gridThrough(model, axis) ?? { from: 0, steps: [5, 5] })}>{WORDS[axis]}: add</Button>
+          </Row>
+        );
+      })}
+      <Hint>Written as on drawings: 3×5.4 + 2.7. New lines begin where the structure has its nodes.</Hint>
+    </Fold>
+  );
+}

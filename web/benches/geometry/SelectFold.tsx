@@ -1,0 +1,128 @@
+'use client';
+
+import { useState } from 'react';
+import type { AxisName } from '@rigid-beam/core/model/point';
+import { onPlane } from '@rigid-beam/core/model/selecting';
+import { levels } from '@rigid-beam/drawing/dimension-items';
+import { showQuantity } from '@rigid-beam/core/quantities/show';
+import { chosenOf, selectChosen } from '../../commands/chosen';
+import { matching } from '../../commands/command';
+import { unitOf } from '../../commands/geometry-commands';
+import { viewCommands } from '../../commands/view-commands';
+import { useEditor, useEditorState } from '../../session/use-editor';
+import type { SheetController } from '../../sheet/controller';
+import { Button, Hint, PlainButton, Row, Select } from '../../ui/controls';
+import { Fold } from '../../ui/Fold';
+import { TextLine } from '../../ui/TextLine';
+
+const OFFERED = [
+  'Select everything',
+  'Invert the selection',
+  'Select what is connected',
+  'Select members like this one',
+  'Select upright members',
+  'Select level members',
+  'Select inclined members',
+  'Hide the selection',
+  'Show only the selection',
+  'Show all that is hidden',
+];
+
+/** Ways to select other than on the sheet, and groups that are kept with the model. */
+export function SelectFold({ sheet }: { readonly sheet: SheetController }) {
+  const editor = useEditor();
+  const model = useEditorState((state) => state.model);
+  const selection = useEditorState((state) => state.selection);
+  const hidden = useEditorState((state) => state.hidden);
+  const [, again] = useState(0);
+  const groups = model.groups ?? [];
+  const chosen = chosenOf(selection);
+  const count = chosen.nodes.length + chosen.members.length;
+  const unit = unitOf(model);
+  const planes = (model.space === 'plane' ? (['y', 'x'] as const) : (['y', 'x', 'z'] as const)).flatMap((axis) =>
+    levels(model.nodes.map((node) => node[axis] ?? 0)).map((at) => ({ axis, at, id: `${axis} ${at}` })),
+  );
+  const commands = OFFERED.flatMap((name) => matching(viewCommands, name).slice(0, 1)).filter((one) => one.fits?.(sheet) ?? true);
+  return (
+    <Fold
+      title="Select and show"
+      note={
+        [count > 0 ? `${count} selected` : '', hidden.size > 0 ? `${hidden.size} hidden` : ''].filter(Boolean).join(', ') ||
+        undefined
+      }
+    >
+      <Row>
+        {commands.map((command) => (
+          <Button
+            key={command.name}
+            onPress={() => {
+              command.run(sheet, '');
+              again((n) => n + 1);
+            }}
+          >
+            {command.name.replace(/^Select (?!everything)/, '').replace(/^./, (c) => c.toUpperCase())}
+          </Button>
+        ))}
+      </Row>
+      {planes.length > 0 && planes.length <= 400 && (
+        <Select
+          label="All on a level or plane"
+          choices={[
+            { id: '', text: 'choose one' },
+            ...planes.map(({ axis, at, id }) => ({ id, text: `${axis.toUpperCase()} = ${showQuantity(at, unit)}` })),
+          ]}
+          value=""
+          onChange={(id) => {
+            const plane = planes.find((one) => one.id === id);
+            if (plane) selectChosen(editor, onPlane(model, plane.axis as AxisName, plane.at, 1e-3));
+          }}
+        />
+      )}
+      <Select
+        label="All of a section"
+        choices={[{ id: '', text: 'choose one' }, ...model.sections.map(({ id }) => ({ id, text: id }))]}
+        value=""
+        onChange={(section) =>
+          selectChosen(editor, { nodes: [], members: model.members.filter((one) => one.section === section).map(({ id }) => id) })
+        }
+      />
+      {groups.map((group) => (
+        <Row key={group.id}>
+          <Button onPress={() => selectChosen(editor, { nodes: group.nodes ?? [], members: group.members ?? [] })}>
+            {group.id} · {(group.members?.length ?? 0) + (group.nodes?.length ?? 0)}
+          </Button>
+          {count > 0 && (
+            <PlainButton
+              aria-label={`Make ${group.id} what is selected now`}
+              onPress={() => editor.edit({ type: 'put', list: 'groups', entry: { id: group.id, ...chosen }, key: group.id })}
+            >
+              take selection
+            </PlainButton>
+          )}
+          <PlainButton
+            aria-label={`Remove group ${group.id}`}
+            onPress={() => editor.edit({ type: 'remove', list: 'groups', keys: [group.id] })}
+          >
+            ✕
+          </PlainButton>
+        </Row>
+      ))}
+      {count > 0 ? (
+        <TextLine
+          label="Name the selection as a group"
+          value=""
+          understand={(text) =>
+            groups.some(({ id }) => id === text.trim())
+              ? { ok: false, words: 'there is already a group of this name' }
+              : { ok: true, words: `${count} things` }
+          }
+          onCommit={(text) =>
+            text.trim() && editor.edit({ type: 'put', list: 'groups', entry: { id: text.trim().slice(0, 64), ...chosen } })
+          }
+        />
+      ) : (
+        <Hint>Select something to keep it as a group.</Hint>
+      )}
+    </Fold>
+  );
+}

@@ -1,0 +1,90 @@
+'use client';
+
+import { useStore } from 'zustand';
+import { linesOf } from '@rigid-beam/core/model/grid-lines';
+import { axisNames, type AxisName } from '@rigid-beam/core/model/point';
+import { showQuantity } from '@rigid-beam/core/quantities/show';
+import { levels } from '@rigid-beam/drawing/dimension-items';
+import { intoSpace, make, unitOf } from '../../commands/geometry-commands';
+import { useEditorState } from '../../session/use-editor';
+import type { SheetController } from '../../sheet/controller';
+import { Button, Columns, Hint, Select } from '../../ui/controls';
+import { Fold } from '../../ui/Fold';
+import { QuantityField } from '../../ui/QuantityField';
+
+const PLANES: Record<AxisName, string> = {
+  z: 'upright, X and Y (a frame)',
+  x: 'upright, Z and Y (a side)',
+  y: 'level, X and Z (a floor)',
+};
+
+/** From plane to space, and the plane one draws on there. */
+export function SpaceFold({ sheet }: { readonly sheet: SheetController }) {
+  const model = useEditorState((state) => state.model);
+  const plane = useStore(sheet.store, (state) => state.plane);
+  const unit = unitOf(model);
+  if (model.space === 'plane')
+    return (
+      <Fold title="Space" note="a plane model">
+        <Button
+          onPress={() => {
+            if (make(sheet, intoSpace(model)) === undefined) sheet.lookAt('corner');
+          }}
+        >
+          Make it a space model
+        </Button>
+        <Hint>The frame stays where it is, and its supports hold it upright.</Hint>
+      </Fold>
+    );
+  const axis = plane?.axis ?? 'z';
+  const named = model.grid?.[axis] ? linesOf(axis, model.grid[axis]) : [];
+  const places = [
+    ...new Map([
+      ...levels(model.nodes.map((node) => node[axis] ?? 0)).map((at) => [at, ''] as const),
+      ...named.map(({ at, name }) => [at, name] as const),
+    ]),
+  ];
+  return (
+    <Fold
+      title="Plane to draw on"
+      note={plane ? `${plane.axis.toUpperCase()} = ${showQuantity(plane.at, unit)}` : 'all planes shown'}
+      startsOpen
+    >
+      <Select
+        label="Plane"
+        choices={[{ id: '', text: 'none chosen' }, ...axisNames.map((id) => ({ id, text: PLANES[id] }))]}
+        value={plane?.axis ?? ''}
+        onChange={(id) => sheet.usePlane(id === '' ? undefined : { axis: id as AxisName, at: 0 })}
+      />
+      {plane && (
+        <Columns>
+          <QuantityField
+            label={`At ${plane.axis.toUpperCase()}`}
+            value={plane.at}
+            dimension="length"
+            unit={unit}
+            onCommit={(at) => at !== undefined && sheet.usePlane({ ...plane, at })}
+          />
+          <Select
+            label="Through"
+            choices={[
+              { id: '', text: 'choose one' },
+              ...places.map(([at, name]) => ({ id: String(at), text: `${name} ${showQuantity(at, unit)}`.trim() })),
+            ]}
+            value={places.some(([at]) => at === plane.at) ? String(plane.at) : ''}
+            onChange={(id) => id !== '' && sheet.usePlane({ ...plane, at: Number(id) })}
+          />
+        </Columns>
+      )}
+      {plane && (
+        <Button
+          onPress={() => {
+            sheet.lookAt(plane.axis === 'z' ? 'front' : plane.axis === 'x' ? 'side' : 'plan');
+          }}
+        >
+          Look straight at it
+        </Button>
+      )}
+    </Fold>
+  );
+}

@@ -1,0 +1,170 @@
+'use client';
+
+import { useEffect, useMemo, useState } from 'react';
+import type { Intent } from '@rigid-beam/core/model/edits/intent';
+import { ORIGIN, type Point } from '@rigid-beam/core/model/point';
+import { typicals } from '@rigid-beam/core/model/typical/all';
+import {
+  initialValues,
+  uprightInSpace,
+  valueFault,
+  type Typical,
+  type TypicalField,
+  type TypicalValues,
+} from '@rigid-beam/core/model/typical/typical';
+import type { Model } from '@rigid-beam/core/model/model';
+import { parseSpacings, showSpacings } from '@rigid-beam/core/quantities/spacings';
+import { intoSpace, unitOf } from '../../commands/geometry-commands';
+import { useEditor, useEditorState } from '../../session/use-editor';
+import type { SheetController } from '../../sheet/controller';
+import { PickTool } from '../../sheet/tools/pick-tool';
+import { Button, Hint, Row, Select } from '../../ui/controls';
+import { Fold } from '../../ui/Fold';
+import { QuantityField } from '../../ui/QuantityField';
+import { TextLine } from '../../ui/TextLine';
+
+/** Structures that are built again and again: chosen, measured, seen on the sheet as they will be, and placed. */
+export function TypicalFold({ sheet }: { readonly sheet: SheetController }) {
+  const model = useEditorState((state) => state.model);
+  const empty = model.members.length === 0;
+  return (
+    <Fold title="Typical structures" {...(empty && { startsOpen: true })}>
+      <Chooser sheet={sheet} model={model} />
+    </Fold>
+  );
+}
+
+function Chooser({ sheet, model }: { readonly sheet: SheetController; readonly model: Model }) {
+  const editor = useEditor();
+  const [id, setId] = useState('');
+  const [values, setValues] = useState<TypicalValues>({});
+  const [at, setAt] = useState<Point>(ORIGIN);
+  const typical = typicals.find((one) => one.id === id);
+  const fault = typical?.fields.map((field) => valueFault(field, values[field.key])).find(Boolean);
+  const intent = useMemo(
+    () => (typical && !fault ? placing(model, typical, values, at) : undefined),
+    [typical, fault, model, values, at],
+  );
+  useEffect(() => {
+    if (intent) editor.preview(intent);
+    else editor.endPreview();
+  }, [editor, intent]);
+  useEffect(() => () => editor.endPreview(), [editor]);
+  useEffect(() => {
+    if (intent && model.members.length === 0) setTimeout(() => sheet.showAll(), 80);
+  }, [sheet, intent, model]);
+
+  const choose = (next: string): void => {
+    const chosen = typicals.find((one) => one.id === next);
+    setValues(chosen ? initialValues(chosen) : {});
+    setId(next);
+  };
+  const place = (): void => {
+    if (!intent) return;
+    const before = model;
+    editor.endPreview();
+    if (!editor.edit(intent)) return;
+    choose('');
+    setAt(ORIGIN);
+    const after = editor.state.model;
+    editor.select(after.members.slice(before.members.length).map((member) => ({ kind: 'member', id: member.id })));
+    if (after.space !== before.space) sheet.lookAt('corner');
+    else sheet.showAll();
+  };
+  const pick = (): void =>
+    sheet.take(
+      new PickTool(
+        sheet,
+        ['Click where its lower left corner stands.'],
+        ([point]) => setAt(point!),
+        ([point]) => setAt(point!),
+      ),
+    );
+
+  return (
+    <>
+      <Select
+        label="Structure"
+        choices={[{ id: '', text: 'choose one' }, ...typicals.map((one) => ({ id: one.id, text: one.title }))]}
+        value={id}
+        onChange={choose}
+      />
+      {typical?.fields.map((field) => (
+        <ValueField
+          key={`${id} ${field.key}`}
+          field={field}
+          value={values[field.key]!}
+          unit={unitOf(model)}
+          onChange={(value) => setValues({ ...values, [field.key]: value })}
+        />
+      ))}
+      {fault && <Hint role="alert">{fault}.</Hint>}
+      {typical && typical.space === 'space' && model.space === 'plane' && <Hint>This becomes a space model with it.</Hint>}
+      {typical && (
+        <Row>
+          <Button isDisabled={!intent} onPress={place}>
+            Place it
+          </Button>
+          <Button onPress={pick}>Show where</Button>
+          <Button onPress={() => choose('')}>Leave it</Button>
+        </Row>
+      )}
+    </>
+  );
+}
+
+function placing(model: Model, typical: Typical, values: TypicalValues, at: Point): Intent {
+  const stuff = {
+    section: model.members.at(-1)?.section ?? model.sections[0]?.id ?? '',
+    material: model.members.at(-1)?.material ?? model.materials[0]?.id ?? '',
+  };
+  const built = typical.build(values, stuff);
+  const part = typical.space === 'plane' && model.space === 'space' ? uprightInSpace(built) : built;
+  const insert: Intent = { type: 'insert', part, at, name: typical.title.toLowerCase() };
+  if (typical.space === 'plane' || model.space === 'space') return insert;
+  return { type: 'batch', intents: [intoSpace(model), insert], label: `Place ${typical.title.toLowerCase()}` };
+}
+
+interface ValueFieldProps {
+  readonly field: TypicalField;
+  readonly value: TypicalValues[string];
+  readonly unit: string;
+  readonly onChange: (value: TypicalValues[string]) => void;
+}
+
+function ValueField({ field, value, unit, onChange }: ValueFieldProps) {
+  switch (field.kind) {
+    case 'choice':
+      return <Select label={field.label} choices={field.of} value={String(value)} onChange={onChange} />;
+    case 'spacings':
+      return (
+        <TextLine
+          label={`${field.label} (${unit})`}
+          value={showSpacings(value as readonly number[], unit)}
+          understand={(text) => {
+            const parsed = parseSpacings(text, unit);
+            return parsed.ok
+              ? {
+                  ok: true,
+                  words: `= ${parsed.steps.length} × , together ${showSpacings([parsed.steps.reduce((a, b) => a + b, 0)], unit)} ${unit}`,
+                }
+              : { ok: false, words: parsed.reason };
+          }}
+          onCommit={(text) => {
+            const parsed = parseSpacings(text, unit);
+            if (parsed.ok) onChange(parsed.steps);
+          }}
+        />
+      );
+    default:
+      return (
+        <QuantityField
+          label={field.label}
+          value={value as number}
+          dimension={field.kind === 'length' ? 'length' : 'number'}
+          unit={field.kind === 'length' ? unit : ''}
+          onCommit={(next) => onChange(next ?? 0)}
+        />
+      );
+  }
+}

@@ -1,0 +1,146 @@
+import { membersAlong, connected, inverted, membersLike, nodesOf, type Direction } from '@rigid-beam/core/model/selecting';
+import { subjectKey } from '@rigid-beam/drawing/display-list';
+import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
+import type { Look } from '@rigid-beam/drawing/projection';
+import type { SheetController } from '../sheet/controller';
+import { stages } from '../session/view-state';
+import { chosenOf, selectChosen, subjectsOf } from './chosen';
+import type { Command } from './command';
+
+const isSpace = (sheet: SheetController): boolean => sheet.editor.state.model.space === 'space';
+const hasAny = (sheet: SheetController): boolean => sheet.editor.state.selection.length > 0;
+
+const done =
+  (action: (sheet: SheetController) => void) =>
+  (sheet: SheetController): undefined => {
+    action(sheet);
+    return undefined;
+  };
+
+const DIRECTIONS: readonly (readonly [Direction, string])[] = [
+  ['vertical', 'Select upright members'],
+  ['horizontal', 'Select level members'],
+  ['inclined', 'Select inclined members'],
+  ['x', 'Select members along X'],
+  ['z', 'Select members along Z'],
+];
+
+const LOOK_NAMES: readonly (readonly [Look, string])[] = [
+  ['front', 'Look from the front'],
+  ['side', 'Look from the side'],
+  ['plan', 'Look from above'],
+  ['corner', 'Look from a corner'],
+];
+
+/** What is selected is hidden, or all the rest; members go with their nodes. */
+function hide(sheet: SheetController, what: 'selected' | 'others'): void {
+  const { editor } = sheet;
+  const { model, selection, hidden } = editor.state;
+  const chosen = chosenOf(selection);
+  const whole = { nodes: what === 'others' ? nodesOf(model, chosen) : chosen.nodes, members: chosen.members };
+  const gone = what === 'selected' ? whole : inverted(model, whole);
+  const next = new Set([...hidden, ...subjectsOf(gone).map(subjectKey)]);
+  // A node is shown as long as one of its members is.
+  if (what === 'selected')
+    for (const id of nodesOf(model, chosen)) {
+      const own = model.members.filter(({ start, end }) => start === id || end === id);
+      if (own.length > 0 && own.every((member) => next.has(`member:${member.id}`))) next.add(`node:${id}`);
+    }
+  editor.store.setState({ hidden: next });
+  editor.select([]);
+  sheet.refresh();
+}
+
+export const viewCommands: readonly Command[] = [
+  { name: 'Undo', fits: ({ editor }) => editor.state.history.undo.length > 0, run: done(({ editor }) => editor.undo()) },
+  { name: 'Redo', fits: ({ editor }) => editor.state.history.redo.length > 0, run: done(({ editor }) => editor.redo()) },
+  { name: 'Show the whole structure', run: done((sheet) => sheet.showAll()) },
+  { name: 'Show the selection large', fits: hasAny, inMenu: true, run: done((sheet) => sheet.showSelection()) },
+  ...LOOK_NAMES.map(([look, name]): Command => ({ name, fits: isSpace, run: done((sheet) => sheet.lookAt(look)) })),
+  {
+    name: 'Show or hide names',
+    run: done(({ editor }) => editor.store.setState({ names: !editor.state.names })),
+  },
+  {
+    name: 'Show or hide local axes',
+    run: done(({ editor }) => editor.store.setState({ localAxes: !editor.state.localAxes })),
+  },
+  { name: 'Hide the selection', fits: hasAny, inMenu: true, run: done((sheet) => hide(sheet, 'selected')) },
+  { name: 'Show only the selection', fits: hasAny, inMenu: true, run: done((sheet) => hide(sheet, 'others')) },
+  {
+    name: 'Show all that is hidden',
+    fits: ({ editor }) => editor.state.hidden.size > 0,
+    inMenu: true,
+    run: done((sheet) => {
+      sheet.editor.store.setState({ hidden: NOTHING_HIDDEN });
+      sheet.refresh();
+    }),
+  },
+  {
+    name: 'Select everything',
+    run: done(({ editor }) => selectChosen(editor, inverted(editor.state.model, { nodes: [], members: [] }))),
+  },
+  {
+    name: 'Invert the selection',
+    run: done(({ editor }) => selectChosen(editor, inverted(editor.state.model, chosenOf(editor.state.selection)))),
+  },
+  {
+    name: 'Select what is connected',
+    fits: hasAny,
+    inMenu: true,
+    run: done(({ editor }) => {
+      const { model, selection } = editor.state;
+      selectChosen(editor, connected(model, nodesOf(model, chosenOf(selection))));
+    }),
+  },
+  {
+    name: 'Select members like this one',
+    fits: ({ editor }) => chosenOf(editor.state.selection).members.length > 0,
+    inMenu: true,
+    run: done(({ editor }) => {
+      const { model, selection } = editor.state;
+      const [first] = chosenOf(selection).members;
+      const member = model.members.find(({ id }) => id === first);
+      if (member) selectChosen(editor, { nodes: [], members: membersLike(model, member) });
+    }),
+  },
+  ...DIRECTIONS.map(([direction, name]): Command => ({
+    name,
+    run: done(({ editor }) => selectChosen(editor, { nodes: [], members: membersAlong(editor.state.model, direction) })),
+  })),
+  {
+    name: 'Select group',
+    notation: 'its name',
+    fits: ({ editor }) => (editor.state.model.groups ?? []).length > 0,
+    run: ({ editor }, text) => {
+      const groups = editor.state.model.groups ?? [];
+      const group = groups.find(({ id }) => id.toLowerCase() === text.toLowerCase());
+      if (!group) return `There is no group “${text}”. Groups are: ${groups.map(({ id }) => id).join(', ')}.`;
+      selectChosen(editor, { nodes: group.nodes ?? [], members: group.members ?? [] });
+      return undefined;
+    },
+  },
+  {
+    name: 'Select section',
+    notation: 'its name',
+    run: ({ editor }, text) => {
+      const members = editor.state.model.members.filter(({ section }) => section.toLowerCase() === text.toLowerCase());
+      if (members.length === 0) return `No member has the section “${text}”.`;
+      selectChosen(editor, { nodes: [], members: members.map(({ id }) => id) });
+      return undefined;
+    },
+  },
+  ...(['node', 'member'] as const).map((kind): Command => ({
+    name: `Select ${kind}`,
+    notation: 'its name, or several with commas',
+    run: ({ editor }, text) => {
+      const ids = text.split(',').map((id) => id.trim());
+      const known = new Set(editor.state.model[`${kind}s`].map(({ id }) => id));
+      const missing = ids.find((id) => !known.has(id));
+      if (missing !== undefined) return `There is no ${kind} “${missing}”.`;
+      editor.select(ids.map((id) => ({ kind, id })));
+      return undefined;
+    },
+  })),
+  ...stages.map((stage): Command => ({ name: `Go to ${stage}`, run: done(({ editor }) => editor.go({ stage })) })),
+];

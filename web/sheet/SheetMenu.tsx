@@ -1,0 +1,68 @@
+'use client';
+
+import { useEffect, useRef } from 'react';
+import styled from 'styled-components';
+import { useStore } from 'zustand';
+import { commands } from '../commands/all';
+import { PlainButton } from '../ui/controls';
+import type { SheetController } from './controller';
+
+const Place = styled.div`
+  position: absolute;
+  z-index: 6;
+  display: grid;
+  padding: 0.25rem;
+  background: var(--panel);
+  border: 1px solid var(--rule-strong);
+  border-radius: 3px;
+  box-shadow: 0 3px 10px rgb(0 0 0 / 18%);
+  button {
+    justify-content: flex-start;
+  }
+`;
+
+/** The other choices for what lies under the pointer; arrow keys go up and down, Escape closes. */
+export function SheetMenu({ controller }: { readonly controller: SheetController }) {
+  const menu = useStore(controller.store, (state) => state.menu);
+  const place = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (menu) place.current?.querySelector('button')?.focus();
+  }, [menu]);
+  if (!menu) return null;
+  const offered = commands.filter((command) => command.inMenu && (command.fits?.(controller) ?? true));
+  const close = (): void => controller.openMenu(undefined);
+  return (
+    <Place
+      ref={place}
+      role="group"
+      aria-label="Other choices"
+      style={{
+        left: `min(${menu.x}px, calc(100% - 16rem))`,
+        top: `min(${menu.y}px, calc(100% - ${2 + offered.length * 1.9}rem))`,
+      }}
+      onKeyDown={(event) => {
+        const buttons = [...(place.current?.querySelectorAll('button') ?? [])];
+        const at = buttons.indexOf(document.activeElement as HTMLButtonElement);
+        if (event.key === 'ArrowDown') buttons[Math.min(at + 1, buttons.length - 1)]?.focus();
+        else if (event.key === 'ArrowUp') buttons[Math.max(at - 1, 0)]?.focus();
+        else if (event.key === 'Escape') close();
+        else return;
+        event.preventDefault();
+        event.stopPropagation();
+      }}
+    >
+      {offered.length === 0 && <span>Nothing is selected here.</span>}
+      {offered.map((command) => (
+        <PlainButton
+          key={command.name}
+          onPress={() => {
+            close();
+            command.run(controller, '');
+          }}
+        >
+          {command.name}
+        </PlainButton>
+      ))}
+    </Place>
+  );
+}

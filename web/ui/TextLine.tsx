@@ -1,0 +1,47 @@
+'use client';
+
+import { useState } from 'react';
+import { FieldBox, FieldInput, FieldLabel, FieldNote } from './controls';
+
+interface TextLineProps {
+  readonly label: string;
+  readonly value: string;
+  /** What a text means, or why it means nothing; shown while one types. */
+  readonly understand?: (text: string) => { readonly ok: boolean; readonly words: string };
+  readonly onCommit: (text: string) => void;
+  readonly placeholder?: string;
+}
+
+/** A line of text in a notation of its own. Enter or leaving takes it when it means something, Escape brings back what was. */
+export function TextLine({ label, value, understand, onCommit, placeholder }: TextLineProps) {
+  const [draft, setDraft] = useState<string>();
+  const understood = draft === undefined || draft.trim() === '' ? undefined : understand?.(draft);
+  const commit = (): void => {
+    if (draft === undefined || draft === value) return setDraft(undefined);
+    if (understood && !understood.ok) return;
+    onCommit(draft);
+    setDraft(undefined);
+  };
+  return (
+    <FieldBox value={draft ?? value} onChange={setDraft} isInvalid={understood?.ok === false}>
+      <FieldLabel>{label}</FieldLabel>
+      <FieldInput
+        autoComplete="off"
+        spellCheck={false}
+        placeholder={placeholder ?? ''}
+        onBlur={commit}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') commit();
+          if (event.key !== 'Escape') return;
+          event.stopPropagation();
+          setDraft(undefined);
+        }}
+      />
+      {understood && (
+        <FieldNote slot="description" data-fault={!understood.ok || undefined}>
+          {understood.words}
+        </FieldNote>
+      )}
+    </FieldBox>
+  );
+}

@@ -1,0 +1,177 @@
+'use client';
+
+import { useEffect, useId, useMemo, useRef, useState } from 'react';
+import styled from 'styled-components';
+import { commands } from '../commands/all';
+import { behind, matching, type Command } from '../commands/command';
+import { useEditorState } from '../session/use-editor';
+import type { SheetController } from '../sheet/controller';
+
+const Box = styled.div`
+  position: relative;
+  flex: 0 1 21rem;
+  min-width: 9rem;
+`;
+
+const Field = styled.input`
+  width: 100%;
+  min-height: 1.7rem;
+  padding: 0.1rem 0.5rem;
+  border: 1px solid var(--rule-strong);
+  border-radius: 3px;
+  background: var(--paper);
+  color: var(--ink);
+`;
+
+const List = styled.ul`
+  position: absolute;
+  z-index: 20;
+  top: 100%;
+  left: 0;
+  width: 26rem;
+  max-width: 90vw;
+  max-height: 24rem;
+  overflow-y: auto;
+  background: var(--panel);
+  border: 1px solid var(--rule-strong);
+  border-radius: 3px;
+  box-shadow: 0 4px 14px rgb(0 0 0 / 18%);
+`;
+
+const Choice = styled.li`
+  padding: 0.25rem 0.6rem;
+  white-space: normal;
+  &[aria-selected='true'] {
+    background: var(--hover);
+  }
+  small {
+    display: block;
+    color: var(--soft);
+  }
+`;
+
+const Trouble = styled.p`
+  padding: 0.3rem 0.6rem;
+  color: var(--fault);
+  white-space: normal;
+`;
+
+/** Every action by its name: `/` comes here, typing finds it, and what stands behind the name is what it works with. */
+export function CommandField({ sheet }: { readonly sheet: SheetController | undefined }) {
+  const [text, setText] = useState('');
+  const [open, setOpen] = useState(false);
+  const [at, setAt] = useState(0);
+  const [trouble, setTrouble] = useState<string>();
+  const field = useRef<HTMLInputElement>(null);
+  const list = useRef<HTMLUListElement>(null);
+  const id = useId();
+  // What can be done depends on the selection, on what is hidden, and on the model.
+  const selection = useEditorState((state) => state.selection);
+  const model = useEditorState((state) => state.model);
+  const found = useMemo(
+    () => (sheet && open ? matching(commands, text).filter((command) => command.fits?.(sheet) ?? true) : []),
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [sheet, open, text, selection, model],
+  );
+  const current = Math.min(at, found.length - 1);
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
+      if (event.key !== '/' || typing || event.ctrlKey || event.metaKey || event.altKey) return;
+      event.preventDefault();
+      field.current?.focus();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+  useEffect(() => {
+    list.current?.children[current]?.scrollIntoView({ block: 'nearest' });
+  }, [current]);
+
+  const close = (): void => {
+    setText('');
+    setOpen(false);
+    setAt(0);
+    setTrouble(undefined);
+  };
+  const run = (command: Command): void => {
+    if (!sheet) return;
+    const rest = behind(command, text);
+    if (command.notation && rest === '' && text.trim().toLowerCase() !== command.name.toLowerCase()) {
+      // The name is filled in, and what follows is typed behind it.
+      setText(`${command.name} `);
+      setAt(0);
+      field.current?.focus();
+      return;
+    }
+    const refused = command.run(sheet, rest);
+    setTrouble(refused);
+    if (refused !== undefined) return;
+    close();
+    field.current?.blur();
+  };
+
+  return (
+    <Box>
+      <Field
+        ref={field}
+        role="combobox"
+        aria-label="Command"
+        aria-expanded={open}
+        aria-controls={id}
+        aria-activedescendant={open && found[current] ? `${id}-${current}` : undefined}
+        placeholder="Command: press /"
+        autoComplete="off"
+        spellCheck={false}
+        value={text}
+        onFocus={() => setOpen(true)}
+        onBlur={() => setOpen(false)}
+        onChange={(event) => {
+          setText(event.target.value);
+          setAt(0);
+          setTrouble(undefined);
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'ArrowDown') setAt(Math.min(current + 1, found.length - 1));
+          else if (event.key === 'ArrowUp') setAt(Math.max(current - 1, 0));
+          else if (event.key === 'Enter') {
+            if (found[current]) run(found[current]);
+          } else if (event.key === 'Escape') {
+            close();
+            field.current?.blur();
+          } else return;
+          event.preventDefault();
+          event.stopPropagation();
+        }}
+      />
+      {open && (
+        <List ref={list} role="listbox" id={id} aria-label="Commands" onPointerDown={(event) => event.preventDefault()}>
+          {found.map((command, i) => (
+            <Choice
+              key={command.name}
+              role="option"
+              id={`${id}-${i}`}
+              aria-selected={i === current}
+              onPointerEnter={() => setAt(i)}
+              onClick={() => run(command)}
+            >
+              {command.name}
+              {command.notation && <small>{command.notation}</small>}
+            </Choice>
+          ))}
+          {found.length === 0 && (
+            <Choice role="option" aria-selected={false}>
+              Nothing of this name can be done here.
+            </Choice>
+          )}
+        </List>
+      )}
+      {open && trouble !== undefined && (
+        <List as="div" role="alert">
+          <Trouble>{trouble}</Trouble>
+        </List>
+      )}
+    </Box>
+  );
+}
