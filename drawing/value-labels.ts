@@ -16,6 +16,10 @@ export function showDiagramValue(quantity: ForceQuantity, value: number, display
   return `${value >= 0 ? 'T' : 'C'} ${showForce(Math.abs(value), display)}`;
 }
 
+/** Parts of the largest value that are too small to be written; in space members stand before each other, and there is less room. */
+const SMALL = 5e-3;
+const CROWDED = 0.2;
+
 /**
  * The exact extremes of each member as labels at the tip of their ordinate. The largest of the whole structure always stays; values
  * that repeat a neighbour's at a shared node are said once.
@@ -38,7 +42,7 @@ export function valueLabels(
     const { max, min } = extremes(solution, outcome, member.index, quantity);
     for (const { x, value } of max.value - min.value < 1e-6 * size ? [max] : [max, min]) {
       // What is lost in the width of a line is left to the member's card.
-      if (Math.abs(value) < 5e-3 * size) continue;
+      if (Math.abs(value) < (model.space === 'space' ? CROWDED : SMALL) * size) continue;
       const isGoverning = [governing.max, governing.min].some(
         (one) => one.member === member.index && one.x === x && one.value === value,
       );

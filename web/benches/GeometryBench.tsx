@@ -8,6 +8,7 @@ import { GridFold } from './geometry/GridFold';
 import { SelectFold } from './geometry/SelectFold';
 import { SpaceFold } from './geometry/SpaceFold';
 import { TypicalFold } from './geometry/TypicalFold';
+import { UnderlayFold } from './geometry/UnderlayFold';
 import { useDisplay, useEditor, useEditorState } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { DrawTool } from '../sheet/tools/draw-tool';
@@ -36,6 +37,7 @@ export function GeometryBench({ sheet }: { readonly sheet: SheetController }) {
       <SpaceFold sheet={sheet} />
       <GridFold />
       <CleanUpFold sheet={sheet} />
+      <UnderlayFold sheet={sheet} />
       <Fold title="Names, dimensions and units">
         <Shown />
         <Settings />

@@ -3,7 +3,8 @@
 import { useState } from 'react';
 import { useStore } from 'zustand';
 import { freeName } from '@rigid-beam/core/model/edits/next-id';
-import { categories, type LoadCase } from '@rigid-beam/core/model/model';
+import { categories, type LoadCase, type Model } from '@rigid-beam/core/model/model';
+import type { AxisName } from '@rigid-beam/core/model/point';
 import { intensityUnit } from '@rigid-beam/core/quantities/display';
 import { actingIndex, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
@@ -19,7 +20,7 @@ interface Placing {
   readonly text: string;
   readonly on: Application['on'];
   readonly size: 'intensity' | 'force' | 'moment';
-  readonly load: (target: string, at: number, size: number, along: 'x' | 'y') => Record<string, unknown>;
+  readonly load: (target: string, at: number, size: number, along: AxisName, space: Model['space']) => Record<string, unknown>;
 }
 
 const placings: readonly Placing[] = [
@@ -54,7 +55,10 @@ const placings: readonly Placing[] = [
     text: 'Line load across the member',
     on: 'member',
     size: 'intensity',
-    load: (member, _, size) => ({ type: 'line', member, axes: 'local', from: { wy: size }, to: { wy: size } }),
+    load: (member, _, size, along) => {
+      const key = along === 'z' ? 'wz' : 'wy';
+      return { type: 'line', member, axes: 'local', from: { [key]: size }, to: { [key]: size } };
+    },
   },
   {
     id: 'point',
@@ -75,7 +79,7 @@ const placings: readonly Placing[] = [
     text: 'Couple on a node',
     on: 'node',
     size: 'moment',
-    load: (node, _, size) => ({ type: 'node', node, mz: size }),
+    load: (node, _, size, along, space) => ({ type: 'node', node, [space === 'plane' ? 'mz' : `m${along}`]: size }),
   },
 ];
 
@@ -173,20 +177,24 @@ function Placer({ sheet, caseId }: { readonly sheet: SheetController; readonly c
   const display = useDisplay();
   const tool = useStore(sheet.store, (state) => state.tool.name);
   const [sizes, setSizes] = useState({ intensity: -10e3, force: -10e3, moment: 10e3 });
-  const [along, setAlong] = useState<'x' | 'y'>('y');
+  const space = useEditorState((state) => state.model.space);
+  const [along, setAlong] = useState<AxisName>('y');
   const units = { intensity: intensityUnit(display), force: display.force, moment: display.moment };
 
-  const take = (placing: Placing, size: number, direction: 'x' | 'y'): void =>
+  const take = (placing: Placing, size: number, direction: AxisName): void =>
     sheet.take(
       new ApplyTool(sheet, {
         name: `load ${placing.id}`,
         hint: `Click the ${placing.on}s that get it: ${placing.text.toLowerCase()}. Escape ends.`,
         on: placing.on,
-        intent: (_, id, at) => ({ type: 'putLoad', load: { case: caseId, ...placing.load(id, at, size, direction) } }),
+        intent: (model, id, at) => ({
+          type: 'putLoad',
+          load: { case: caseId, ...placing.load(id, at, size, direction, model.space) },
+        }),
       }),
     );
   /** The load in hand changes with the fields. */
-  const again = (next: typeof sizes, direction: 'x' | 'y'): void => {
+  const again = (next: typeof sizes, direction: AxisName): void => {
     const held = placings.find(({ id }) => tool === `load ${id}`);
     if (held) take(held, next[held.size], direction);
   };
@@ -214,11 +222,12 @@ function Placer({ sheet, caseId }: { readonly sheet: SheetController; readonly c
           choices={[
             { id: 'y', text: 'Y, up is positive' },
             { id: 'x', text: 'X, right is positive' },
+            ...(space === 'space' ? [{ id: 'z', text: 'Z, forward is positive' }] : []),
           ]}
           value={along}
           onChange={(id) => {
-            setAlong(id as 'x' | 'y');
-            again(sizes, id as 'x' | 'y');
+            setAlong(id as AxisName);
+            again(sizes, id as AxisName);
           }}
         />
       </Columns>

@@ -6,14 +6,14 @@ import type { SheetController } from '../sheet/controller';
 import { supportWords } from '../sheet/describe-items';
 import { ApplyTool } from '../sheet/tools/apply-tool';
 import { Button, Hint, PanelSubtitle, PlainButton, Row, Stack, ToggleButton } from '../ui/controls';
-import { supportKinds, supportOf, type SupportKind } from './support-kinds';
+import { supportKindsOf, supportOf } from './support-kinds';
 
 /** Choose a support, then click the nodes that get it. */
 export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
   const editor = useEditor();
   const model = useModel();
   const tool = useStore(sheet.store, (state) => state.tool.name);
-  const take = (kind: SupportKind, text: string): void =>
+  const take = (kind: string, text: string): void =>
     sheet.take(
       new ApplyTool(sheet, {
         name: `support ${kind}`,
@@ -27,6 +27,7 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
               kind,
               node,
               current.supports.find((support) => support.node === node),
+              current.space,
             ),
           },
         }),
@@ -35,7 +36,7 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
   return (
     <Stack>
       <Stack role="group" aria-label="Supports to place">
-        {supportKinds.map(({ id, text }) => (
+        {supportKindsOf(model.space).map(({ id, text }) => (
           <ToggleButton
             key={id}
             isSelected={tool === `support ${id}`}
@@ -51,7 +52,7 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
       {model.supports.map((support) => (
         <Row key={support.node}>
           <PlainButton onPress={() => editor.select([{ kind: 'node', id: support.node }])}>
-            Node {support.node}: {supportWords(support)}
+            Node {support.node}: {supportWords(support, model.space)}
           </PlainButton>
           <Button
             aria-label={`Remove the support of node ${support.node}`}

@@ -1,25 +1,49 @@
-import type { Restraint, Support } from '@rigid-beam/core/model/model';
+import { freedoms, type Freedom, type Model, type Restraint, type Support } from '@rigid-beam/core/model/model';
+
+interface Kind {
+  readonly id: string;
+  readonly text: string;
+  readonly held: { readonly [freedom in Freedom]?: Restraint };
+}
+
+const FIXED = 'fixed';
 
 /** The common plane supports by name; what is none of them is changed freedom by freedom on the node's card. */
 export const supportKinds = [
-  { id: 'pinned', text: 'Pinned', held: { ux: 'fixed', uy: 'fixed' } },
-  { id: 'fixed', text: 'Fixed', held: { ux: 'fixed', uy: 'fixed', rz: 'fixed' } },
-  { id: 'rollsX', text: 'Rolls along X', held: { uy: 'fixed' } },
-  { id: 'rollsY', text: 'Rolls along Y', held: { ux: 'fixed' } },
-  { id: 'guided', text: 'Slides along X, cannot turn', held: { uy: 'fixed', rz: 'fixed' } },
-] as const satisfies readonly { id: string; text: string; held: { [freedom in 'ux' | 'uy' | 'rz']?: Restraint } }[];
+  { id: 'pinned', text: 'Pinned', held: { ux: FIXED, uy: FIXED } },
+  { id: 'fixed', text: 'Fixed', held: { ux: FIXED, uy: FIXED, rz: FIXED } },
+  { id: 'rollsX', text: 'Rolls along X', held: { uy: FIXED } },
+  { id: 'rollsY', text: 'Rolls along Y', held: { ux: FIXED } },
+  { id: 'guided', text: 'Slides along X, cannot turn', held: { uy: FIXED, rz: FIXED } },
+] as const satisfies readonly Kind[];
 
-export type SupportKind = (typeof supportKinds)[number]['id'];
+/** Those of a space model. */
+export const supportKindsInSpace = [
+  { id: 'pinned', text: 'Pinned', held: { ux: FIXED, uy: FIXED, uz: FIXED } },
+  { id: 'fixed', text: 'Fixed', held: Object.fromEntries(freedoms.map((freedom) => [freedom, FIXED])) },
+  { id: 'bears', text: 'Bears, slides level', held: { uy: FIXED } },
+  { id: 'rollsX', text: 'Rolls along X', held: { uy: FIXED, uz: FIXED } },
+  { id: 'rollsZ', text: 'Rolls along Z', held: { ux: FIXED, uy: FIXED } },
+  { id: 'upright', text: 'Pinned, held upright', held: { ux: FIXED, uy: FIXED, uz: FIXED, rx: FIXED, ry: FIXED } },
+] as const satisfies readonly Kind[];
+
+export const supportKindsOf = (space: Model['space']): readonly Kind[] =>
+  space === 'plane' ? supportKinds : supportKindsInSpace;
 
 /** Which of the kinds a support is; undefined for one with springs or another set of freedoms. */
-export function kindOf(support: Support): SupportKind | undefined {
-  const same = (held: { readonly [freedom in 'ux' | 'uy' | 'rz']?: Restraint }): boolean =>
-    (['ux', 'uy', 'rz'] as const).every((freedom) => (support[freedom] ?? 'free') === (held[freedom] ?? 'free'));
-  return supportKinds.find(({ held }) => same(held))?.id;
+export function kindOf(support: Support, space: Model['space'] = 'plane'): string | undefined {
+  const same = ({ held }: Kind): boolean =>
+    freedoms.every((freedom) => (support[freedom] ?? 'free') === (held[freedom] ?? 'free'));
+  return supportKindsOf(space).find(same)?.id;
 }
 
-/** A support of a kind; it keeps the angle of the one before it. */
-export function supportOf(kind: SupportKind, node: string, before?: Support): Support {
-  const { held } = supportKinds.find(({ id }) => id === kind)!;
-  return { node, ...held, ...(before?.angle !== undefined && { angle: before.angle }) };
+/** A support of a kind; it keeps the axes of the one before it. */
+export function supportOf(kind: string, node: string, before?: Support, space: Model['space'] = 'plane'): Support {
+  const { held } = supportKindsOf(space).find(({ id }) => id === kind)!;
+  return {
+    node,
+    ...held,
+    ...(before?.angle !== undefined && { angle: before.angle }),
+    ...(before?.axes !== undefined && { axes: before.axes }),
+  };
 }

@@ -13,6 +13,7 @@ import { lengthOf, placesOf } from '@rigid-beam/core/model/edits/carry';
 import { SectionEditor } from '../benches/SectionEditor';
 import { actingIndex, solutionOf, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
 import { Columns, Hint, PanelSubtitle, Row, Select, Stack, ToggleButton } from '../ui/controls';
+import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';
 import { MemberCharts } from './MemberCharts';
 
@@ -73,15 +74,35 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
         value={first.behaviour ?? 'frame'}
         onChange={(id) => change((member) => ({ ...member, behaviour: id as Member['behaviour'] & string }))}
       />
-      <Select
-        label="Section stands"
-        choices={[
-          { id: '0', text: 'Upright: bends about its strong axis' },
-          { id: '90', text: 'On its side: bends about its weak axis' },
-        ]}
-        value={Math.abs((first.roll ?? 0) % 180) === 90 ? '90' : '0'}
-        onChange={(id) => change((member) => ({ ...member, roll: Number(id) }))}
-      />
+      {model.space === 'plane' ? (
+        <Select
+          label="Section stands"
+          choices={[
+            { id: '0', text: 'Upright: bends about its strong axis' },
+            { id: '90', text: 'On its side: bends about its weak axis' },
+          ]}
+          value={Math.abs((first.roll ?? 0) % 180) === 90 ? '90' : '0'}
+          onChange={(id) => change((member) => ({ ...member, roll: Number(id) }))}
+        />
+      ) : (
+        <QuantityField
+          label="Roll about its axis (°)"
+          value={first.roll ?? 0}
+          dimension="number"
+          unit=""
+          onCommit={(roll) => change((member) => ({ ...member, roll: roll ?? 0 }))}
+        />
+      )}
+      {members.length === 1 && (
+        <NameField
+          label="Name"
+          value={first.id}
+          onCommit={(name) => {
+            if (editor.edit({ type: 'rename', list: 'members', names: { [first.id]: name } }))
+              editor.select([{ kind: 'member', id: name }]);
+          }}
+        />
+      )}
       {memberEnds.map((end) => (
         <EndReleasesField
           key={end}
@@ -112,6 +133,14 @@ const END_WORDS = [
   { freedom: 'ux', text: 'Free along' },
   { freedom: 'uy', text: 'Free across' },
 ] as const;
+const END_WORDS_IN_SPACE = [
+  { freedom: 'mz', text: 'Hinge about z' },
+  { freedom: 'my', text: 'Hinge about y' },
+  { freedom: 'rx', text: 'Free to twist' },
+  { freedom: 'ux', text: 'Free along x' },
+  { freedom: 'uy', text: 'Free along y' },
+  { freedom: 'uz', text: 'Free along z' },
+] as const;
 
 interface EndReleasesFieldProps {
   readonly member: Member;
@@ -121,6 +150,7 @@ interface EndReleasesFieldProps {
 
 function EndReleasesField({ member, end, onChange }: EndReleasesFieldProps) {
   const display = useDisplay();
+  const space = useModel().space;
   const releases = member.releases?.[end] ?? {};
   const spring = typeof releases.mz === 'number' ? releases.mz : undefined;
   const node = member[end];
@@ -128,12 +158,12 @@ function EndReleasesField({ member, end, onChange }: EndReleasesFieldProps) {
     <Stack role="group" aria-label={`End at node ${node}`}>
       <PanelSubtitle>End at node {node}</PanelSubtitle>
       <Row>
-        {END_WORDS.map(({ freedom, text }) => (
+        {(space === 'plane' ? END_WORDS : END_WORDS_IN_SPACE).map(({ freedom, text }) => (
           <ToggleButton
             key={freedom}
             aria-label={`${text} at node ${node}`}
-            isSelected={releases[freedom] === 'free' || (freedom === 'mz' && member.behaviour === 'truss')}
-            isDisabled={freedom === 'mz' && member.behaviour === 'truss'}
+            isSelected={releases[freedom] === 'free' || (freedom.startsWith('m') && member.behaviour === 'truss')}
+            isDisabled={freedom.startsWith('m') && member.behaviour === 'truss'}
             onChange={(on) => onChange(freedom, on ? 'free' : 'fixed')}
           >
             {text}

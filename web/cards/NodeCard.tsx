@@ -1,10 +1,13 @@
 'use client';
 
 import type { Freedom, ModelNode, Restraint, Support } from '@rigid-beam/core/model/model';
+import type { Intent } from '@rigid-beam/core/model/edits/intent';
+import { axisNames } from '@rigid-beam/core/model/point';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
-import { kindOf, supportKinds, supportOf, type SupportKind } from '../benches/support-kinds';
+import { kindOf, supportKindsOf, supportOf } from '../benches/support-kinds';
 import { actingIndex, solutionOf, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
 import { Columns, PanelSubtitle, Select, Stack } from '../ui/controls';
+import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';
 import { Table } from '../ui/Table';
 
@@ -15,36 +18,47 @@ export function NodeCard({ nodes }: { readonly nodes: readonly ModelNode[] }) {
   const display = useDisplay();
   const node = nodes[0]!;
   const support = model.supports.find((one) => one.node === node.id);
-  const kind = support ? (kindOf(support) ?? 'other') : 'none';
+  const kind = support ? (kindOf(support, model.space) ?? 'other') : 'none';
   const choices = [
     { id: 'none', text: 'No support' },
-    ...supportKinds.map(({ id, text }) => ({ id, text })),
+    ...supportKindsOf(model.space).map(({ id, text }) => ({ id, text })),
     ...(kind === 'other' ? [{ id: 'other', text: 'With springs, or other' }] : []),
   ];
   const choose = (id: string): void => {
-    for (const { id: name } of nodes) {
+    const intents = nodes.flatMap(({ id: name }): Intent[] => {
       const before = model.supports.find((one) => one.node === name);
-      if (id !== 'none') editor.edit({ type: 'put', list: 'supports', entry: { ...supportOf(id as SupportKind, name, before) } });
-      else if (before) editor.edit({ type: 'remove', list: 'supports', keys: [name] });
-    }
+      if (id !== 'none') return [{ type: 'put', list: 'supports', entry: { ...supportOf(id, name, before, model.space) } }];
+      return before ? [{ type: 'remove', list: 'supports', keys: [name] }] : [];
+    });
+    if (intents.length > 0)
+      editor.edit(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label: `Support ${nodes.length} nodes` });
   };
+  const move = (to: { readonly x?: number; readonly y?: number; readonly z?: number }): boolean =>
+    editor.edit({
+      type: 'moveNodes',
+      moves: [{ id: node.id, x: node.x, y: node.y, ...(node.z !== undefined && { z: node.z }), ...to }],
+    });
   return (
     <Stack>
       {nodes.length === 1 && (
         <Columns>
-          <QuantityField
-            label="X"
-            value={node.x}
-            dimension="length"
-            unit={display.length}
-            onCommit={(x) => x !== undefined && editor.edit({ type: 'moveNodes', moves: [{ id: node.id, x, y: node.y }] })}
-          />
-          <QuantityField
-            label="Y"
-            value={node.y}
-            dimension="length"
-            unit={display.length}
-            onCommit={(y) => y !== undefined && editor.edit({ type: 'moveNodes', moves: [{ id: node.id, x: node.x, y }] })}
+          {(model.space === 'plane' ? (['x', 'y'] as const) : axisNames).map((axis) => (
+            <QuantityField
+              key={axis}
+              label={axis.toUpperCase()}
+              value={node[axis] ?? 0}
+              dimension="length"
+              unit={display.length}
+              onCommit={(value) => value !== undefined && move({ [axis]: value })}
+            />
+          ))}
+          <NameField
+            label="Name"
+            value={node.id}
+            onCommit={(name) => {
+              if (editor.edit({ type: 'rename', list: 'nodes', names: { [node.id]: name } }))
+                editor.select([{ kind: 'node', id: name }]);
+            }}
           />
         </Columns>
       )}
@@ -60,17 +74,26 @@ const FREEDOM_WORDS = [
   { freedom: 'uy', text: 'Along Y', spring: 'spring' },
   { freedom: 'rz', text: 'Rotation', spring: 'rotationalSpring' },
 ] as const;
+const FREEDOM_WORDS_IN_SPACE = [
+  { freedom: 'ux', text: 'Along X', spring: 'spring' },
+  { freedom: 'uy', text: 'Along Y', spring: 'spring' },
+  { freedom: 'uz', text: 'Along Z', spring: 'spring' },
+  { freedom: 'rx', text: 'About X', spring: 'rotationalSpring' },
+  { freedom: 'ry', text: 'About Y', spring: 'rotationalSpring' },
+  { freedom: 'rz', text: 'About Z', spring: 'rotationalSpring' },
+] as const;
 
 /** Each freedom of a support: held, free or a spring; the slope; and the settlement in the acting case. */
 function SupportDetails({ support }: { readonly support: Support }) {
   const editor = useEditor();
   const display = useDisplay();
+  const space = useModel().space;
   const put = (entry: Support): boolean => editor.edit({ type: 'put', list: 'supports', entry: { ...entry } });
   const setFreedom = (freedom: Freedom, restraint: Restraint): boolean => put({ ...support, [freedom]: restraint });
   const translation = `${display.force}/${display.length}`;
   return (
     <Stack>
-      {FREEDOM_WORDS.map(({ freedom, text, spring }) => {
+      {(space === 'plane' ? FREEDOM_WORDS : FREEDOM_WORDS_IN_SPACE).map(({ freedom, text, spring }) => {
         const restraint = support[freedom] ?? 'free';
         return (
           <Columns key={freedom}>
@@ -116,7 +139,7 @@ function Settlement({ support }: { readonly support: Support }) {
   if (!acting) return null;
   const at = model.loads.findIndex((load) => load.type === 'settlement' && load.node === support.node && load.case === acting.id);
   const load = at < 0 ? undefined : model.loads[at];
-  const holds = (['ux', 'uy'] as const).filter(
+  const holds = (['ux', 'uy', 'uz'] as const).filter(
     (freedom) => support[freedom] === 'fixed' || (typeof support[freedom] === 'number' && support[freedom] > 0),
   );
   if (holds.length === 0) return null;
@@ -125,7 +148,7 @@ function Settlement({ support }: { readonly support: Support }) {
       {holds.map((freedom) => (
         <QuantityField
           key={freedom}
-          label={`Settles along ${freedom === 'ux' ? 'X' : 'Y'} in ${acting.id}`}
+          label={`Settles along ${freedom.charAt(1).toUpperCase()} in ${acting.id}`}
           value={load?.type === 'settlement' ? (load[freedom] ?? 0) : 0}
           dimension="length"
           unit={display.deflection}

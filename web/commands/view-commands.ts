@@ -142,5 +142,9 @@ export const viewCommands: readonly Command[] = [
       return undefined;
     },
   })),
+  ...(['nodes', 'members'] as const).map((list): Command => ({
+    name: `Open the schedule of ${list}`,
+    run: done(({ editor }) => editor.store.setState({ schedule: list })),
+  })),
   ...stages.map((stage): Command => ({ name: `Go to ${stage}`, run: done(({ editor }) => editor.go({ stage })) })),
 ];

@@ -51,6 +51,8 @@ export interface EditorState extends Place {
   readonly localAxes: boolean;
   /** Keys of the nodes and members that are not shown. */
   readonly hidden: ReadonlySet<string>;
+  /** The schedule that is open. */
+  readonly schedule: 'nodes' | 'members' | undefined;
 }
 
 /** After this time a solution that is still awaited is no longer replaced by the one before it on the sheet. */
@@ -85,6 +87,7 @@ export class Editor {
       names: false,
       localAxes: false,
       hidden: NOTHING_HIDDEN,
+      schedule: undefined,
     }));
     this.queue = new StorageQueue(opened.id, opened.revision, (storage) => this.store.setState({ storage }));
     this.solver = new SolvingClient(

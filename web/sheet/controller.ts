@@ -2,7 +2,7 @@ import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { pointOf, type Point } from '@rigid-beam/core/model/point';
-import { boundsOf, fit, worldX, worldY, zoomAt, type Camera } from '@rigid-beam/drawing/camera';
+import { boundsOf, fit, screenX, screenY, worldX, worldY, zoomAt, type Camera } from '@rigid-beam/drawing/camera';
 import type { Item, Subject } from '@rigid-beam/drawing/display-list';
 import { drawnNodes, extentOf, type Seen } from '@rigid-beam/drawing/geometry';
 import { gridItems, gridStep, workPlaneItems } from '@rigid-beam/drawing/grid-items';
@@ -14,6 +14,7 @@ import {
   lookFrom,
   LOOKS,
   onWorkPlane,
+  seenPoint,
   squareAxis,
   type Look,
   type Projection,
@@ -26,7 +27,9 @@ import type { View } from '@rigid-beam/drawing/view';
 import { SKETCHED, weightAt, withoutSmallTalk } from '@rigid-beam/drawing/weight';
 import type { Editor, EditorState } from '../session/editor';
 import { actingIndex, solutionOf } from '../session/use-editor';
-import { canvasMeasure, paint, readPalette, type Palette } from './paint';
+import { pointOfPixel } from '../underlay/placing';
+import { loaded } from '../underlay/read-picture';
+import { canvasMeasure, paint, readPalette, type PaintedPicture, type Palette } from './paint';
 import type { Tool, ToolPointer } from './tools/tool';
 
 /** A field that stands on the drawing, over the text it changes. */
@@ -100,6 +103,7 @@ export class SheetController {
   private frame = 0;
   private stale = true;
   private turning = false;
+  private picture: { readonly address: string; readonly image?: HTMLImageElement } | undefined;
   private rest: ReturnType<typeof setTimeout> | undefined;
   /** The view follows the structure until someone moves it. */
   private follows = true;
@@ -182,7 +186,8 @@ export class SheetController {
     const { model } = this.editor.state.drawn;
     const { width, height } = this.camera;
     if (width === 0) return;
-    const found = boundsOf([...drawnNodes(model, this.seen()).values()].filter(({ id }) => which(id)));
+    const nodes = [...drawnNodes(model, this.seen()).values()].filter(({ id }) => which(id));
+    const found = boundsOf(nodes.length > 1 ? nodes : this.cornersOfUnderlay());
     const box =
       found && (found.right > found.left || found.top > found.bottom) ? found : { left: -1, right: 9, bottom: -1, top: 5 };
     const covered = this.editor.state.selection.length > 0 ? CARD_WIDTH : 0;
@@ -348,7 +353,7 @@ export class SheetController {
   snap(
     px: number,
     py: number,
-    more: { from?: Point | undefined; without?: ReadonlySet<string>; plane?: WorkPlane } = {},
+    more: { from?: Point | undefined; without?: ReadonlySet<string>; plane?: WorkPlane; step?: number } = {},
   ): Snap | undefined {
     const { model } = this.editor.state;
     return snap({
@@ -358,7 +363,7 @@ export class SheetController {
       px,
       py,
       plane: more.plane ?? this.workPlane(),
-      step: this.step(),
+      step: more.step ?? this.step(),
       from: more.from,
       ...(more.without && { without: more.without }),
       reach: SNAP,
@@ -412,7 +417,49 @@ export class SheetController {
     }
     const overlay = this.store.getState().tool.overlay?.() ?? [];
     const overlayLabels = placeLabels(overlay, camera, canvasMeasure(this.context));
-    paint(this.context, [this.grid(), this.items, overlay], [...this.placed, ...overlayLabels], camera, this.palette, this.ratio);
+    paint(
+      this.context,
+      [this.grid(), this.items, overlay],
+      [...this.placed, ...overlayLabels],
+      camera,
+      this.palette,
+      this.ratio,
+      this.underlay(),
+    );
+  }
+
+  /** The picture behind the drawing, once it is decoded: where its corners are seen. */
+  private underlay(): PaintedPicture | undefined {
+    const { underlay } = this.editor.state.drawn.model;
+    const strength = underlay?.strength ?? 0.5;
+    if (!underlay || strength === 0) return undefined;
+    if (this.picture?.address !== underlay.image) {
+      this.picture = { address: underlay.image };
+      void loaded(underlay.image).then((image) => {
+        if (this.picture?.address === underlay.image) this.picture = { address: underlay.image, image };
+        this.refresh('overlay');
+      });
+    }
+    if (!this.picture.image) return undefined;
+    const { projection } = this.seen();
+    const seen = (px: number, py: number): { x: number; y: number } => {
+      const [x, y] = seenPoint(projection, pointOfPixel(underlay, px, py));
+      return { x: screenX(this.camera, x), y: screenY(this.camera, y) };
+    };
+    const [origin, right, down] = [seen(0, 0), seen(underlay.width, 0), seen(0, underlay.height)];
+    return { image: this.picture.image, strength, origin, right, down };
+  }
+
+  private cornersOfUnderlay(): { x: number; y: number }[] {
+    const { underlay } = this.editor.state.drawn.model;
+    if (!underlay) return [];
+    const { projection } = this.seen();
+    return [0, underlay.width].flatMap((px) =>
+      [0, underlay.height].map((py) => {
+        const [x, y] = seenPoint(projection, pointOfPixel(underlay, px, py));
+        return { x, y };
+      }),
+    );
   }
 
   /** The grid straight on, or in an oblique look the grid of the plane in use. */

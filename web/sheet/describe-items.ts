@@ -1,4 +1,4 @@
-import type { Load, Model, Support } from '@rigid-beam/core/model/model';
+import { freedoms, type Freedom, type Load, type Model, type Support } from '@rigid-beam/core/model/model';
 import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
@@ -6,6 +6,7 @@ import { extremes } from '@rigid-beam/core/results/extremes';
 import type { Solution } from '@rigid-beam/core/results/results';
 import type { Subject } from '@rigid-beam/drawing/display-list';
 import { drawnMembers, drawnNodes, pointOn, type Seen } from '@rigid-beam/drawing/geometry';
+import { kindOf, supportKindsOf } from '../benches/support-kinds';
 import { loadValue } from './load-values';
 
 /** One thing on the sheet, said in words, with the world point where it stands. */
@@ -38,7 +39,7 @@ export function describeItems(model: Model, seen: Seen, solution: Solution | und
     if (!node) continue;
     items.push({
       subject: { kind: 'support', id: support.node },
-      text: `Support of node ${support.node}: ${supportWords(support)}${reactionWords(node.index, display, solution, outcome)}`,
+      text: `Support of node ${support.node}: ${supportWords(support, model.space)}${reactionWords(node.index, display, solution, outcome)}`,
       x: node.x,
       y: node.y,
     });
@@ -80,26 +81,26 @@ function reactionWords(index: number, display: DisplayUnits, solution: Solution 
   return `; reaction ${showForce(fx, display)} to the right, ${showForce(fy, display)} up, ${showMoment(mz, display)}`;
 }
 
-/** A plane support in words. */
-export function supportWords(support: Support): string {
-  const { ux, uy, rz } = support;
-  const held = [ux, uy, rz].map((restraint) => restraint === 'fixed');
-  const sprung = [ux, uy, rz].some((restraint) => typeof restraint === 'number' && restraint > 0);
-  const name = sprung
-    ? 'sprung'
-    : held.every(Boolean)
-      ? 'fixed'
-      : held[0] && held[1]
-        ? 'pinned'
-        : held[1] && !held[0]
-          ? 'rolls along X'
-          : held[0] && !held[1]
-            ? 'rolls along Y'
-            : held[2]
-              ? 'rotation held'
-              : 'free';
+/** A support in words. */
+export function supportWords(support: Support, space: Model['space'] = 'plane'): string {
+  const sprung = freedoms.some((freedom) => typeof support[freedom] === 'number' && support[freedom] > 0);
+  const kind = kindOf(support, space);
+  const held = freedoms.filter((freedom) => support[freedom] === 'fixed').map((freedom) => HELD_WORDS[freedom]);
+  const listed = held.length > 0 ? `held ${held.join(', ')}` : 'free';
+  const text = supportKindsOf(space).find(({ id }) => id === kind)?.text;
+  const name = sprung ? 'sprung' : text ? text.replace(/^./, (c) => c.toLowerCase()) : listed;
+  if (support.axes) return `${name}, in axes of its own`;
   return support.angle ? `${name}, turned by ${support.angle}°` : name;
 }
+
+const HELD_WORDS: Record<Freedom, string> = {
+  ux: 'along X',
+  uy: 'along Y',
+  uz: 'along Z',
+  rx: 'about X',
+  ry: 'about Y',
+  rz: 'about Z',
+};
 
 /** A load in words, with its size and where it acts. */
 export function loadWords(load: Load, display: DisplayUnits): string {
@@ -111,22 +112,21 @@ export function loadWords(load: Load, display: DisplayUnits): string {
 function directionWords(load: Load): string {
   const plan = load.type === 'line' && load.axes === 'projected' ? ' on plan' : '';
   const local = 'axes' in load && load.axes === 'local' ? ' along the member’s own axes' : '';
-  const [x, y] =
-    load.type === 'line'
-      ? [load.from.wx || load.to.wx || 0, load.from.wy || load.to.wy || 0]
-      : load.type === 'node' || load.type === 'point'
-        ? [load.fx ?? 0, load.fy ?? 0]
-        : [0, 0];
-  const way = local
-    ? local
-    : x === 0 && y < 0
-      ? ' down'
-      : x === 0 && y > 0
-        ? ' up'
-        : y === 0 && x > 0
-          ? ' right'
-          : y === 0 && x < 0
-            ? ' left'
-            : '';
+  const parts = loadParts(load);
+  const [axis, ...others] = (['x', 'y', 'z'] as const).filter((one) => parts[one] !== 0);
+  const way = local || axis === undefined || others.length > 0 ? local : WAYS[axis][parts[axis] < 0 ? 0 : 1];
   return plan + way;
+}
+
+const WAYS = { x: [' left', ' right'], y: [' down', ' up'], z: [' to the back', ' to the front'] } as const;
+
+function loadParts(load: Load): { readonly x: number; readonly y: number; readonly z: number } {
+  if (load.type === 'line')
+    return {
+      x: load.from.wx || load.to.wx || 0,
+      y: load.from.wy || load.to.wy || 0,
+      z: load.from.wz || load.to.wz || 0,
+    };
+  if (load.type === 'node' || load.type === 'point') return { x: load.fx ?? 0, y: load.fy ?? 0, z: load.fz ?? 0 };
+  return { x: 0, y: 0, z: 0 };
 }

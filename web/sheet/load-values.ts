@@ -1,4 +1,4 @@
-import type { Load } from '@rigid-beam/core/model/model';
+import type { Intensity, Load } from '@rigid-beam/core/model/model';
 import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
 import { intensityUnit, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 
@@ -12,21 +12,25 @@ export interface LoadValue {
   readonly resized: (value: number) => Load;
 }
 
-const FORCE_KEYS = ['fx', 'fy'] as const;
+const FORCE_KEYS = ['fx', 'fy', 'fz'] as const;
+const COUPLE_KEYS = ['mz', 'mx', 'my'] as const;
+const INTENSITY_KEYS = ['wx', 'wy', 'wz'] as const;
+const intensityOf = (end: Intensity): number => Math.hypot(...INTENSITY_KEYS.map((key) => end[key] ?? 0));
 
 /** The size that the sheet shows of a load. A trapezium is scaled as a whole by its heavier end. */
 export function loadValue(load: Load, display: DisplayUnits): LoadValue {
   switch (load.type) {
     case 'node':
     case 'point': {
-      const size = Math.hypot(load.fx ?? 0, load.fy ?? 0);
+      const size = Math.hypot(load.fx ?? 0, load.fy ?? 0, load.fz ?? 0);
       if (size === 0) {
+        const couple = COUPLE_KEYS.find((key) => load[key]) ?? 'mz';
         return {
           label: 'Couple',
-          value: load.mz ?? 0,
+          value: load[couple] ?? 0,
           dimension: 'moment',
           unit: display.moment,
-          resized: (value) => ({ ...load, mz: value }),
+          resized: (value) => ({ ...load, [couple]: value }),
         };
       }
       const resized = (value: number): Load => ({
@@ -36,12 +40,15 @@ export function loadValue(load: Load, display: DisplayUnits): LoadValue {
       return { label: 'Force', value: size, dimension: 'force', unit: display.force, resized };
     }
     case 'line': {
-      const size = Math.max(...[load.from, load.to].map((end) => Math.hypot(end.wx ?? 0, end.wy ?? 0)));
+      const size = Math.max(intensityOf(load.from), intensityOf(load.to));
       // A load that was 0 has no direction: it becomes a downward one.
       const scale = (end: typeof load.from, value: number): typeof load.from =>
         size === 0
           ? { ...end, wy: -value }
-          : { ...end, ...(end.wx && { wx: (end.wx * value) / size }), ...(end.wy && { wy: (end.wy * value) / size }) };
+          : {
+              ...end,
+              ...Object.fromEntries(INTENSITY_KEYS.filter((key) => end[key]).map((key) => [key, (end[key]! * value) / size])),
+            };
       return {
         label: 'Intensity',
         value: size,
@@ -51,8 +58,8 @@ export function loadValue(load: Load, display: DisplayUnits): LoadValue {
       };
     }
     case 'settlement': {
-      const key = (['uy', 'ux', 'rz'] as const).find((one) => load[one]) ?? 'uy';
-      const turns = key === 'rz';
+      const key = (['uy', 'ux', 'uz', 'rz', 'rx', 'ry'] as const).find((one) => load[one]) ?? 'uy';
+      const turns = key.startsWith('r');
       return {
         label: 'Movement',
         value: load[key] ?? 0,

@@ -44,15 +44,44 @@ export function paint(
   camera: Camera,
   palette: Palette,
   ratio: number,
+  picture?: PaintedPicture,
 ): void {
   context.setTransform(ratio, 0, 0, ratio, 0, 0);
   context.fillStyle = palette('paper');
   context.fillRect(0, 0, camera.width, camera.height);
+  if (picture) paintPicture(context, picture);
   context.lineJoin = 'round';
   context.lineCap = 'butt';
   for (const list of lists) for (const item of list) if (item.kind === 'path') paintPath(context, item, camera, palette);
   context.setLineDash([]);
   paintLabels(context, placed, palette);
+}
+
+/** A picture with the places of three of its corners on the sheet, pixels. */
+export interface PaintedPicture {
+  readonly image: HTMLImageElement;
+  /** 1 as it is, less lets the paper through. */
+  readonly strength: number;
+  readonly origin: { readonly x: number; readonly y: number };
+  readonly right: { readonly x: number; readonly y: number };
+  readonly down: { readonly x: number; readonly y: number };
+}
+
+function paintPicture(context: CanvasRenderingContext2D, picture: PaintedPicture): void {
+  const { image, strength, origin, right, down } = picture;
+  const [w, h] = [image.naturalWidth, image.naturalHeight];
+  context.save();
+  context.globalAlpha = Math.min(1, strength);
+  context.transform(
+    (right.x - origin.x) / w,
+    (right.y - origin.y) / w,
+    (down.x - origin.x) / h,
+    (down.y - origin.y) / h,
+    origin.x,
+    origin.y,
+  );
+  context.drawImage(image, 0, 0);
+  context.restore();
 }
 
 function paintPath(context: CanvasRenderingContext2D, path: Path, camera: Camera, palette: Palette): void {

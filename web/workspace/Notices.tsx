@@ -56,7 +56,6 @@ export function Notices() {
   const results = useEditorState((state) => state.drawn.results);
   const refusal = useEditorState((state) => state.refusal);
   const storage = useEditorState((state) => state.storage);
-  const space = useEditorState((state) => state.model.space === 'space');
   const hinders = results && results.status !== 'solved' ? results.notices.filter(({ severity }) => severity === 'error') : [];
   const waits = hinders.length > 0 && hinders.every(({ code }) => code === 'no-members' || code === 'no-support');
   const warnings = results?.notices.filter(({ severity }) => severity === 'warning') ?? [];
@@ -83,12 +82,6 @@ export function Notices() {
       {hinders.length > 0 && (
         <Slip role="status" data-tone={waits ? 'attention' : 'fault'} data-testid="hindrance">
           {results?.status === 'unstable' ? <Mechanisms mechanisms={results.mechanisms} /> : <List notices={hinders} />}
-        </Slip>
-      )}
-      {space && (
-        <Slip role="status" data-tone="attention">
-          This model lies in space. All results are of the whole structure; the sheet shows its elevation, X to the right and Y
-          up.
         </Slip>
       )}
       {warnings.length > 0 && (

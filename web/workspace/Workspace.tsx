@@ -9,6 +9,7 @@ import { ResultsBench } from '../benches/ResultsBench';
 import { SectionsBench } from '../benches/SectionsBench';
 import { SupportsBench } from '../benches/SupportsBench';
 import { Card } from '../cards/Card';
+import { Schedule } from '../schedules/Schedule';
 import { Editor, type Opened } from '../session/editor';
 import { EditorContext, useEditor, useEditorState } from '../session/use-editor';
 import { CaseStrip } from '../sheet/CaseStrip';
@@ -72,6 +73,7 @@ function Benchwork() {
   const editor = useEditor();
   const stage = useEditorState((state) => state.stage);
   const title = useEditorState((state) => state.model.title);
+  const schedule = useEditorState((state) => state.schedule);
   const [sheet, setSheet] = useState<SheetController>();
   const ready = useCallback((controller: SheetController | undefined) => setSheet(controller), []);
 
@@ -110,6 +112,7 @@ function Benchwork() {
         <Sheet onReady={ready} />
         <Notices />
         <Card />
+        {schedule && <Schedule key={schedule} list={schedule} />}
       </SheetPlace>
       <CaseStrip />
     </Grid>

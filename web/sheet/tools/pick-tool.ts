@@ -22,6 +22,8 @@ export class PickTool implements Tool {
     private readonly picked: (points: readonly Point[]) => void,
     /** What is shown while the pointer moves, for a preview. */
     private readonly hovered?: (points: readonly Point[]) => void,
+    /** `free`: the grid does not catch the pointer; a picture has its own lines. */
+    private readonly how: 'caught' | 'free' = 'caught',
   ) {}
 
   get hint(): string {
@@ -29,7 +31,10 @@ export class PickTool implements Tool {
   }
 
   move(event: ToolPointer): void {
-    this.pointed = this.sheet.snap(event.x, event.y, { from: this.points.at(-1) });
+    this.pointed = this.sheet.snap(event.x, event.y, {
+      from: this.points.at(-1),
+      ...(this.how === 'free' && { step: 1 / this.sheet.camera.scale }),
+    });
     if (this.pointed) this.hovered?.([...this.points, this.pointed.at]);
   }
 

@@ -1,0 +1,405 @@
+'use client';
+
+import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
+import styled from 'styled-components';
+import type { Subject } from '@rigid-beam/drawing/display-list';
+import { useEditor, useEditorState } from '../session/use-editor';
+import { Button, PlainButton, ToggleButton } from '../ui/controls';
+import { columnsOf, rowsOf, type Column, type Row, type ScheduleList } from './columns';
+import { readTable, writeCells, type Cell } from './write-cells';
+
+const HEIGHT = 26;
+
+const Drawer = styled.section`
+  position: absolute;
+  z-index: 7;
+  left: 0;
+  right: 0;
+  bottom: 0;
+  height: 52%;
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+  background: var(--panel);
+  border-top: 1.5px solid var(--ink);
+`;
+
+const Bar = styled.div`
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+  padding: 0.3rem 0.6rem;
+  input {
+    min-height: 1.6rem;
+    padding: 0.1rem 0.4rem;
+    border: 1px solid var(--rule);
+    border-radius: 3px;
+    background: var(--paper);
+  }
+`;
+
+const Scroll = styled.div`
+  overflow: auto;
+  background: var(--paper);
+  outline-offset: -2px;
+`;
+
+const Line = styled.div`
+  display: grid;
+  min-width: max-content;
+  height: ${HEIGHT}px;
+  border-bottom: 1px solid var(--rule);
+  > * {
+    padding: 0.2rem 0.5rem;
+    border-right: 1px solid var(--rule);
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  &[data-head] {
+    position: sticky;
+    top: 0;
+    z-index: 1;
+    background: var(--panel);
+    font-weight: 600;
+  }
+  [data-chosen] {
+    background: var(--hover);
+  }
+  [data-active] {
+    box-shadow: inset 0 0 0 2px var(--focus);
+  }
+  [data-computed] {
+    color: var(--soft);
+  }
+  input {
+    width: 100%;
+    height: 100%;
+    border: 0;
+    padding: 0;
+    background: var(--paper);
+    outline: none;
+  }
+`;
+
+const Said = styled.p`
+  flex: 1;
+  color: var(--soft);
+  &[data-fault] {
+    color: var(--fault);
+  }
+`;
+
+interface Place {
+  readonly row: number;
+  readonly column: number;
+}
+
+/** Nodes or members as a table with the habits of a spreadsheet, over the lower half of the sheet and linked with its selection. */
+export function Schedule({ list }: { readonly list: ScheduleList }) {
+  const editor = useEditor();
+  const model = useEditorState((state) => state.model);
+  const selection = useEditorState((state) => state.selection);
+  const [filter, setFilter] = useState('');
+  const [sort, setSort] = useState<{ key: string; way: 1 | -1 }>();
+  const [active, setActive] = useState<Place>({ row: 0, column: 0 });
+  const [anchor, setAnchor] = useState<Place>({ row: 0, column: 0 });
+  const [draft, setDraft] = useState<string>();
+  const [trouble, setTrouble] = useState<string>();
+  const [top, setTop] = useState(0);
+  const scroll = useRef<HTMLDivElement>(null);
+
+  const columns = useMemo(() => columnsOf(model, list), [model, list]);
+  const rows = useMemo(() => arranged(rowsOf(model, list), columns, filter, sort), [model, list, columns, filter, sort]);
+  const kind = list === 'nodes' ? 'node' : 'member';
+  const selected = useMemo(() => new Set(selection.flatMap((one) => (one.kind === kind ? [one.id] : []))), [selection, kind]);
+  const template = `3.2rem repeat(${columns.length}, minmax(6.5rem, 1fr))`;
+  // One empty row below all others takes what is new.
+  const count = rows.length + 1;
+  const visible = Math.ceil((scroll.current?.clientHeight ?? 400) / HEIGHT) + 4;
+  const first = Math.max(0, Math.floor(top / HEIGHT) - 2);
+
+  // What is selected on the sheet comes into view here.
+  const lead = selection.find((one) => one.kind === kind);
+  const leadId = lead && 'id' in lead ? lead.id : undefined;
+  useEffect(() => {
+    const row = rows.findIndex(({ id }) => id === leadId);
+    const box = scroll.current;
+    if (row < 0 || !box || box.contains(document.activeElement)) return;
+    box.scrollTop = Math.max(0, row * HEIGHT - box.clientHeight / 2);
+    // Only when the selection changes.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [leadId]);
+
+  const range = {
+    top: Math.min(active.row, anchor.row),
+    bottom: Math.max(active.row, anchor.row),
+    left: Math.min(active.column, anchor.column),
+    right: Math.max(active.column, anchor.column),
+  };
+  const go = (row: number, column: number, extend: boolean): void => {
+    const to = { row: Math.min(Math.max(row, 0), count - 1), column: Math.min(Math.max(column, 0), columns.length - 1) };
+    setActive(to);
+    if (!extend) setAnchor(to);
+    const box = scroll.current;
+    if (box) {
+      if (to.row * HEIGHT < box.scrollTop) box.scrollTop = to.row * HEIGHT;
+      if ((to.row + 2) * HEIGHT > box.scrollTop + box.clientHeight) box.scrollTop = (to.row + 2) * HEIGHT - box.clientHeight;
+    }
+  };
+  const selectRows = (from: number, to: number): void => {
+    const subjects = rows.slice(Math.min(from, to), Math.max(from, to) + 1).map(({ id }): Subject => ({ kind, id }));
+    if (subjects.length > 0) editor.select(subjects);
+  };
+  const write = (cells: readonly Cell[]): boolean => {
+    const written = writeCells(model, list, cells);
+    if (!written.ok) {
+      setTrouble(written.reason);
+      return false;
+    }
+    const refused = editor.refusalOf(written.intent)[0]?.message;
+    setTrouble(refused);
+    return refused === undefined && editor.edit(written.intent);
+  };
+  const cellAt = (row: number, column: number, text: string): Cell => ({
+    row: rows[row]?.id,
+    ...(row >= rows.length && { added: row - rows.length }),
+    column: columns[column]?.key ?? '',
+    text,
+  });
+  const commit = (): boolean => {
+    if (draft === undefined) return true;
+    const row = rows[active.row];
+    const isSame = row && columns[active.column]!.show(row) === draft;
+    if (!isSame && !write([cellAt(active.row, active.column, draft)])) return false;
+    setDraft(undefined);
+    return true;
+  };
+
+  const onCopy = (event: ClipboardEvent): void => {
+    if (draft !== undefined) return;
+    const lines = rows.slice(range.top, range.bottom + 1).map((row) =>
+      columns
+        .slice(range.left, range.right + 1)
+        .map((column) => column.show(row))
+        .join('\t'),
+    );
+    event.clipboardData.setData('text/plain', lines.join('\n'));
+    event.preventDefault();
+  };
+  const onPaste = (event: ClipboardEvent): void => {
+    if (draft !== undefined) return;
+    const table = readTable(event.clipboardData.getData('text/plain'));
+    event.preventDefault();
+    // One copied cell fills all that is marked.
+    const one = table.length === 1 && table[0]!.length === 1 ? table[0]![0]! : undefined;
+    const cells: Cell[] = [];
+    if (one !== undefined)
+      for (let r = range.top; r <= range.bottom; r++)
+        for (let c = range.left; c <= range.right; c++) cells.push(cellAt(r, c, one));
+    else
+      table.forEach((line, r) =>
+        line.forEach((cell, c) => {
+          if (!columns[range.left + c]?.computed) cells.push(cellAt(range.top + r, range.left + c, cell));
+        }),
+      );
+    if (write(cells)) setAnchor({ row: range.top + table.length - 1, column: range.left + table[0]!.length - 1 });
+  };
+  const fillDown = (): void => {
+    const source = rows[range.top];
+    if (!source || range.bottom === range.top) return;
+    const cells: Cell[] = [];
+    for (let r = range.top + 1; r <= range.bottom; r++)
+      for (let c = range.left; c <= range.right; c++) cells.push(cellAt(r, c, columns[c]!.show(source)));
+    write(cells);
+  };
+  const onKeyDown = (event: KeyboardEvent): void => {
+    if (draft !== undefined) {
+      if (event.key === 'Escape') setDraft(undefined);
+      else if (event.key === 'Enter' && commit()) go(active.row + 1, active.column, false);
+      else if (event.key === 'Tab' && commit()) go(active.row, active.column + (event.shiftKey ? -1 : 1), false);
+      else return event.stopPropagation();
+      event.preventDefault();
+      event.stopPropagation();
+      setTimeout(() => scroll.current?.focus());
+      return;
+    }
+    const steps: Record<string, readonly [number, number]> = {
+      ArrowUp: [-1, 0],
+      ArrowDown: [1, 0],
+      ArrowLeft: [0, -1],
+      ArrowRight: [0, 1],
+      PageUp: [-12, 0],
+      PageDown: [12, 0],
+    };
+    const step = steps[event.key];
+    const column = columns[active.column];
+    if (step) go(active.row + step[0], active.column + step[1], event.shiftKey);
+    else if (event.key === 'Home') go(event.ctrlKey ? 0 : active.row, 0, event.shiftKey);
+    else if (event.key === 'End') go(event.ctrlKey ? count - 1 : active.row, columns.length - 1, event.shiftKey);
+    else if (event.key === 'd' && (event.ctrlKey || event.metaKey)) fillDown();
+    else if (event.key === ' ') selectRows(range.top, range.bottom);
+    else if ((event.key === 'Enter' || event.key === 'F2') && !column?.computed)
+      setDraft(rows[active.row] ? column!.show(rows[active.row]!) : '');
+    else if (event.key === 'Escape') editor.store.setState({ schedule: undefined });
+    else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey && !column?.computed)
+      setDraft(event.key);
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+
+  return (
+    <Drawer aria-label={`Schedule of ${list}`}>
+      <Bar>
+        {(['nodes', 'members'] as const).map((one) => (
+          <ToggleButton key={one} isSelected={one === list} onChange={() => editor.store.setState({ schedule: one })}>
+            {one === 'nodes' ? 'Nodes' : 'Members'}
+          </ToggleButton>
+        ))}
+        <input
+          aria-label="Show only rows with"
+          placeholder="only rows with …"
+          value={filter}
+          onChange={(event) => setFilter(event.target.value)}
+        />
+        <Button onPress={fillDown}>Fill down</Button>
+        <Said role="status" data-fault={trouble !== undefined || undefined}>
+          {trouble ?? `${rows.length} ${list}. Type to change, paste from a spreadsheet, space selects the row.`}
+        </Said>
+        <PlainButton aria-label="Close the schedule" onPress={() => editor.store.setState({ schedule: undefined })}>
+          ✕
+        </PlainButton>
+      </Bar>
+      <Scroll
+        ref={scroll}
+        role="grid"
+        tabIndex={0}
+        aria-label={`${list}`}
+        aria-rowcount={count + 1}
+        aria-colcount={columns.length}
+        aria-activedescendant={`cell-${active.row}-${active.column}`}
+        onScroll={(event) => setTop(event.currentTarget.scrollTop)}
+        onKeyDown={onKeyDown}
+        onCopy={onCopy}
+        onPaste={onPaste}
+      >
+        <Line role="row" data-head style={{ gridTemplateColumns: template }}>
+          <span role="columnheader" aria-label="Row" />
+          {columns.map((column) => (
+            <span
+              key={column.key}
+              role="columnheader"
+              aria-sort={sort?.key === column.key ? (sort.way === 1 ? 'ascending' : 'descending') : 'none'}
+              onClick={() =>
+                setSort(
+                  sort?.key === column.key && sort.way === -1
+                    ? undefined
+                    : { key: column.key, way: sort?.key === column.key ? -1 : 1 },
+                )
+              }
+            >
+              {column.title}
+              {column.unit ? ` (${column.unit})` : ''} {sort?.key === column.key ? (sort.way === 1 ? '▲' : '▼') : ''}
+            </span>
+          ))}
+        </Line>
+        <div style={{ height: first * HEIGHT }} />
+        {Array.from({ length: Math.max(0, Math.min(visible, count - first)) }, (_, i) => first + i).map((r) => {
+          const row = rows[r];
+          return (
+            <Line
+              key={row?.id ?? 'new'}
+              role="row"
+              aria-rowindex={r + 2}
+              aria-selected={row ? selected.has(row.id) : false}
+              style={{ gridTemplateColumns: template }}
+            >
+              <span
+                role="rowheader"
+                data-chosen={(row && selected.has(row.id)) || undefined}
+                onClick={(event) => (event.shiftKey ? selectRows(anchor.row, r) : selectRows(r, r))}
+              >
+                {row ? r + 1 : 'new'}
+              </span>
+              {columns.map((column, c) => {
+                const isActive = active.row === r && active.column === c;
+                const isChosen = r >= range.top && r <= range.bottom && c >= range.left && c <= range.right;
+                return (
+                  <span
+                    key={column.key}
+                    role="gridcell"
+                    id={`cell-${r}-${c}`}
+                    className="number"
+                    data-active={isActive || undefined}
+                    data-chosen={isChosen || undefined}
+                    data-computed={column.computed}
+                    onPointerDown={(event) => {
+                      if (isActive && draft !== undefined) return;
+                      if (commit()) go(r, c, event.shiftKey);
+                    }}
+                    onPointerEnter={(event) => event.buttons === 1 && draft === undefined && setActive({ row: r, column: c })}
+                    onDoubleClick={() => !column.computed && setDraft(row ? column.show(row) : '')}
+                  >
+                    {isActive && draft !== undefined ? (
+                      <CellField column={column} value={draft} onChange={setDraft} onLeave={commit} />
+                    ) : row ? (
+                      column.show(row)
+                    ) : (
+                      ''
+                    )}
+                  </span>
+                );
+              })}
+            </Line>
+          );
+        })}
+        <div style={{ height: Math.max(0, count - first - visible) * HEIGHT }} />
+      </Scroll>
+    </Drawer>
+  );
+}
+
+interface CellFieldProps {
+  readonly column: Column;
+  readonly value: string;
+  readonly onChange: (text: string) => void;
+  readonly onLeave: () => void;
+}
+
+function CellField({ column, value, onChange, onLeave }: CellFieldProps) {
+  const listId = `choices-${column.key}`;
+  return (
+    <>
+      <input
+        autoFocus
+        aria-label={column.title}
+        value={value}
+        list={column.choices ? listId : undefined}
+        onChange={(event) => onChange(event.target.value)}
+        onBlur={onLeave}
+      />
+      {column.choices && (
+        <datalist id={listId}>
+          {column.choices.slice(0, 200).map((choice) => (
+            <option key={choice} value={choice} />
+          ))}
+        </datalist>
+      )}
+    </>
+  );
+}
+
+/** Rows that show the text somewhere, in the order of a column: numbers as numbers. */
+function arranged(
+  rows: Row[],
+  columns: readonly Column[],
+  filter: string,
+  sort: { key: string; way: 1 | -1 } | undefined,
+): Row[] {
+  const wanted = filter.trim().toLowerCase();
+  const kept =
+    wanted === '' ? rows : rows.filter((row) => columns.some((column) => column.show(row).toLowerCase().includes(wanted)));
+  const column = columns.find(({ key }) => key === sort?.key);
+  if (!column || !sort) return kept;
+  return [...kept].sort((a, b) => sort.way * column.show(a).localeCompare(column.show(b), 'en', { numeric: true }));
+}

@@ -1,0 +1,88 @@
+import type { Intent } from '@rigid-beam/core/model/edits/intent';
+import { FreshIds } from '@rigid-beam/core/model/edits/fresh-ids';
+import type { Model } from '@rigid-beam/core/model/model';
+import { supportOf } from '../benches/support-kinds';
+import { columnsOf, newRow, rowsOf, type Row, type ScheduleList } from './columns';
+
+/** One cell to be written: the id of its row (undefined: the next new row, counted by `added`), the key of its column, and the text. */
+export interface Cell {
+  readonly row: string | undefined;
+  readonly added?: number;
+  readonly column: string;
+  readonly text: string;
+}
+
+export type Written = { readonly ok: true; readonly intent: Intent } | { readonly ok: false; readonly reason: string };
+
+/**
+ * The edit that writes texts into cells of a schedule: all of them in one step, or none, with the first reason why not. Rows that do not
+ * exist yet are added with free names; a changed name is a renaming that everything follows.
+ */
+export function writeCells(model: Model, list: ScheduleList, cells: readonly Cell[]): Written {
+  const columns = new Map(columnsOf(model, list).map((column) => [column.key, column]));
+  const before = new Map(rowsOf(model, list).map((row) => [row.id, row]));
+  const ids = new FreshIds(before.keys(), list === 'nodes' ? 'numbers' : 'letters');
+  const changed = new Map<string, Row>();
+  const added = new Map<number, Row>();
+  for (const { row: id, added: order = 0, column: key, text } of cells) {
+    const column = columns.get(key);
+    if (!column) return { ok: false, reason: 'There is no column there to write to.' };
+    const row = id === undefined ? (added.get(order) ?? newRow(model, list, ids.next())) : (changed.get(id) ?? before.get(id));
+    if (!row) return { ok: false, reason: `There is no row “${id}”.` };
+    if (column.computed) return { ok: false, reason: `${column.title} is computed and cannot be written.` };
+    // Nodes that are pasted with members of the same paste do not exist yet; the model's own check looks after them.
+    const next = column.take(row, text);
+    if (typeof next === 'string') return { ok: false, reason: `Row ${row.id}, ${column.title}: ${next}.` };
+    if (id === undefined) added.set(order, next);
+    else changed.set(id, next);
+  }
+  const intents: Intent[] = [];
+  const names: Record<string, string> = {};
+  for (const [id, row] of changed) {
+    const old = before.get(id)!;
+    if (row.id !== id) names[id] = row.id;
+    intents.push(...putRow(model, list, { ...row, id }, old));
+  }
+  for (const row of added.values()) intents.push(...putRow(model, list, row, undefined));
+  if (Object.keys(names).length > 0) intents.push({ type: 'rename', list, names });
+  if (intents.length === 0) return { ok: false, reason: 'Nothing changes.' };
+  const words =
+    changed.size + added.size === 1
+      ? `row ${[...changed.keys()][0] ?? [...added.values()][0]!.id}`
+      : `${changed.size + added.size} rows`;
+  return { ok: true, intent: { type: 'batch', intents, label: `Change ${words} of the ${list}` } };
+}
+
+function putRow(model: Model, list: ScheduleList, row: Row, old: Row | undefined): Intent[] {
+  if (list === 'members') {
+    const { roll, behaviour, ...rest } = row;
+    const entry = {
+      ...rest,
+      ...(roll !== undefined && roll !== 0 && { roll }),
+      ...(behaviour !== 'frame' && behaviour !== undefined && { behaviour }),
+    };
+    return [{ type: 'put', list: 'members', entry }];
+  }
+  const { support, ...node } = row;
+  const intents: Intent[] = [];
+  const moved = !old || (['x', 'y', 'z'] as const).some((key) => old[key] !== row[key]);
+  if (moved) intents.push({ type: 'put', list: 'nodes', entry: node });
+  if (!old || support === old.support) {
+    if (!old && support !== 'none')
+      intents.push({ type: 'put', list: 'supports', entry: { ...supportOf(String(support), row.id, undefined, model.space) } });
+    return intents;
+  }
+  const there = model.supports.find((one) => one.node === row.id);
+  if (support !== 'none')
+    intents.push({ type: 'put', list: 'supports', entry: { ...supportOf(String(support), row.id, there, model.space) } });
+  else if (there) intents.push({ type: 'remove', list: 'supports', keys: [row.id] });
+  return intents;
+}
+
+/** A spreadsheet's clipboard: rows by lines, cells by tabs. */
+export const readTable = (text: string): string[][] =>
+  text
+    .replace(/\r\n?/g, '\n')
+    .replace(/\n$/, '')
+    .split('\n')
+    .map((line) => line.split('\t'));

@@ -1,0 +1,36 @@
+import { describe, expect, test } from '@jest/globals';
+import type { Underlay } from '@rigid-beam/core/model/model';
+import type { Point } from '@rigid-beam/core/model/point';
+import { calibrated, levelled, pointOfPixel } from './placing';
+
+const underlay: Underlay = {
+  image: 'data:image/png;base64,AA==',
+  width: 200,
+  height: 100,
+  x: 1,
+  y: 2,
+  metresPerPixel: 0.05,
+  angle: 30,
+};
+const after = (placement: Partial<Underlay>, px: number, py: number): Point =>
+  pointOfPixel({ ...underlay, ...placement }, px, py);
+const points: readonly [Point, Point] = [pointOfPixel(underlay, 20, 30), pointOfPixel(underlay, 120, 30)];
+const expectPoint = (a: Point, b: readonly number[]): void => a.forEach((part, k) => expect(part).toBeCloseTo(b[k]!, 8));
+
+describe('an underlay', () => {
+  test('is calibrated by two points and their true distance, about the first', () => {
+    const placed = calibrated(underlay, points, 12);
+    expectPoint(after(placed, 20, 30), points[0]);
+    const end = after(placed, 120, 30);
+    expect(Math.hypot(end[0] - points[0][0], end[1] - points[0][1])).toBeCloseTo(12, 8);
+    // Another dimension of the same picture is right then, too.
+    const [a, b] = [after(placed, 0, 0), after(placed, 0, 100)];
+    expect(Math.hypot(a[0] - b[0], a[1] - b[1])).toBeCloseTo(12, 8);
+  });
+
+  test('is turned level about the first point', () => {
+    const placed = levelled(underlay, points);
+    expectPoint(after(placed, 20, 30), points[0]);
+    expectPoint(after(placed, 120, 30), [points[0][0] + 5, points[0][1], 0]);
+  });
+});

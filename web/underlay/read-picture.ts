@@ -1,0 +1,82 @@
+/** A picture that can be laid behind the drawing. */
+export interface Picture {
+  readonly image: string;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Pixels of the longer side at most: enough to trace on, and small enough to be stored with the model. */
+const LARGEST = 2600;
+const MAXIMUM_FILE = 40_000_000;
+
+/** Reads a PNG, JPEG or SVG file, or one page of a PDF, in the browser alone. Throws an Error with words for the user. */
+export async function readPicture(file: File, page = 1): Promise<Picture> {
+  if (file.size > MAXIMUM_FILE) throw new Error('The file is larger than 40 MB. Save a smaller picture of it.');
+  if (file.type === 'application/pdf' || file.name.toLowerCase().endsWith('.pdf')) return readPage(file, page);
+  if (!/^image\/(png|jpeg|svg\+xml)$/.test(file.type))
+    throw new Error(`“${file.name}” is no PDF, PNG, JPEG or SVG file. Save it as one of these.`);
+  const address = URL.createObjectURL(file);
+  try {
+    const image = await loaded(address);
+    // An SVG without a size of its own is drawn as large as can be.
+    const [width, height] = [image.naturalWidth || LARGEST, image.naturalHeight || LARGEST];
+    const vector = file.type === 'image/svg+xml';
+    const scale = vector ? LARGEST / Math.max(width, height) : Math.min(1, LARGEST / Math.max(width, height));
+    const canvas = blank(width * scale, height * scale);
+    canvas.getContext('2d')!.drawImage(image, 0, 0, canvas.width, canvas.height);
+    return encoded(canvas);
+  } finally {
+    URL.revokeObjectURL(address);
+  }
+}
+
+/** An image of this address, once it is there. */
+export function loaded(address: string): Promise<HTMLImageElement> {
+  return new Promise((resolve, reject) => {
+    const image = new Image();
+    image.onload = () => resolve(image);
+    image.onerror = () =>
+      reject(new Error('The picture cannot be read: the file is damaged, or of another kind than its name says.'));
+    image.src = address;
+  });
+}
+
+/** Paper is white where the picture is not. */
+function blank(width: number, height: number): HTMLCanvasElement {
+  const canvas = document.createElement('canvas');
+  canvas.width = Math.max(1, Math.round(width));
+  canvas.height = Math.max(1, Math.round(height));
+  const context = canvas.getContext('2d')!;
+  context.fillStyle = 'white';
+  context.fillRect(0, 0, canvas.width, canvas.height);
+  return canvas;
+}
+
+/** PNG keeps lines sharp; where it gets too large JPEG does. */
+function encoded(canvas: HTMLCanvasElement): Picture {
+  const png = canvas.toDataURL('image/png');
+  const image = png.length < 3_000_000 ? png : canvas.toDataURL('image/jpeg', 0.85);
+  return { image, width: canvas.width, height: canvas.height };
+}
+
+/** The reader is loaded only when a PDF is opened; it runs in a worker of its own and comes with the application. */
+async function readPage(file: File, number: number): Promise<Picture> {
+  const reader = await import('pdfjs-dist');
+  reader.GlobalWorkerOptions.workerPort ??= new Worker(new URL('./pdf.worker.ts', import.meta.url), { type: 'module' });
+  const opening = reader.getDocument({ data: await file.arrayBuffer(), isEvalSupported: false, useSystemFonts: false });
+  const document = await opening.promise.catch(() => {
+    throw new Error('The PDF cannot be read: it is damaged or locked by a password.');
+  });
+  try {
+    if (number < 1 || number > document.numPages)
+      throw new Error(`The PDF has ${document.numPages} pages; there is no page ${number}.`);
+    const page = await document.getPage(number);
+    const size = page.getViewport({ scale: 1 });
+    const viewport = page.getViewport({ scale: LARGEST / Math.max(size.width, size.height) });
+    const canvas = blank(viewport.width, viewport.height);
+    await page.render({ canvasContext: canvas.getContext('2d')!, viewport }).promise;
+    return encoded(canvas);
+  } finally {
+    await opening.destroy();
+  }
+}
