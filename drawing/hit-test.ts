@@ -39,15 +39,16 @@ export function hitTest(
     (p) => p.label.subject && px >= p.left - 2 && px <= p.left + p.width + 2 && py >= p.top && py <= p.top + p.height,
   );
   if (label?.label.subject && label.label.role !== 'name') return { subject: label.label.subject, label };
-  let best: { subject: Subject; score: number; depth: number } | undefined;
+  let best: { subject: Subject; score: number; depth: number | undefined } | undefined;
   for (const item of list) {
     if (item.kind !== 'path' || !item.subject || isFar(item.vertices, camera, px, py, reach)) continue;
     const distance = distanceTo(item, camera, px, py);
     if (distance > reach) continue;
     const score = PREFERENCE[item.subject.kind] + distance;
-    const depth = item.depth ?? 0;
-    if (!best || score < best.score - SAME || (score < best.score + SAME && depth > best.depth))
-      best = { subject: item.subject, score, depth };
+    const { depth } = item;
+    // In space what stands in front is meant, unless something behind it is clearly nearer to the pointer.
+    const ahead = depth === undefined || best?.depth === undefined ? 0 : depth - best.depth;
+    if (!best || score - SAME * Math.sign(ahead) < best.score) best = { subject: item.subject, score, depth };
   }
   return best;
 }

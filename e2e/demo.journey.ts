@@ -7,13 +7,14 @@ beforeAll(() => application.start());
 afterAll(() => application.close());
 
 describe('the first start and the demo', () => {
-  test('lists the botanic garden with two drawn models', async () => {
+  test('lists the botanic garden with its drawn models', async () => {
     const page = await application.page();
     await page.goto(application.address, { waitUntil: 'networkidle0' });
     expect(await page.$$eval('h2', (all) => all.map((one) => one.textContent))).toEqual(['Larkmere Botanic Garden']);
     expect(await page.$$eval('li h3', (all) => all.map((one) => one.textContent))).toEqual([
       'Glasshouse rib',
       'Lintel over the potting bench',
+      'Canopy walk, first span',
     ]);
     const strokes = await page.$$eval('li svg', (all) => all.map((one) => one.querySelectorAll('path').length));
     expect(Math.min(...strokes)).toBeGreaterThan(20);

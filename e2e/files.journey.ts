@@ -40,15 +40,20 @@ describe('files', () => {
     await model.page.close();
   });
 
-  test('a space model is solved whole and shown in elevation, and says so', async () => {
+  test('a space model is solved whole and seen from a corner, and from the front', async () => {
     const walk = JSON.parse(readFileSync('examples/canopy-walk.rbm.json', 'utf8')) as object;
     const model = await upload(walk);
     await model.ready();
     await model.until('solution', /^Solved.*in balance/);
-    expect(await model.page.$$eval('[role=status]', (all) => all.map((one) => one.textContent).join())).toMatch(
-      /lies in space.*elevation/,
+    const corner = await model.place('Node n3 ');
+    await model.press('Front');
+    await model.page.waitForFunction(
+      (y) => document.querySelector('main li > button[aria-label^="Node n3 "]')!.getBoundingClientRect().y !== y,
+      {},
+      corner.y - 13,
     );
-    await model.place('Node n3 ');
+    const [near, far] = [await model.place('Node n3 '), await model.place('Node s3 ')];
+    expect(near).toEqual(far);
     await model.page.close();
   });
 
@@ -68,13 +73,14 @@ describe('files', () => {
     const alert = await model.page.waitForSelector('[role=alert]');
     const words = await alert!.evaluate((element) => element.textContent);
     expect(words).toMatch(/no node “9”.*no section “none”/);
-    expect(await model.page.$$eval('li h3', (all) => all.length)).toBe(5);
+    expect(await model.page.$$eval('li h3', (all) => all.length)).toBe(6);
     await model.page.close();
   });
 
   test('units are shown as chosen, and nothing else changes', async () => {
     const model = await ModelPage.open(application, 'Shelf in the fernery');
     await model.until('extremes', /^8\.352 kN·m in b, sagging/);
+    await model.unfold('Names, dimensions and units');
     await model.choose('Moments', 'kip·ft');
     await model.until('extremes', /^6\.16 kip·ft in b, sagging/);
     await model.choose('Lengths', 'ft');
@@ -130,7 +136,7 @@ describe('files', () => {
     await page.locator('::-p-aria(Keep)').click();
     await page.locator('::-p-aria(Remove Shelf in the fernery)').click();
     await page.locator('::-p-aria([name="Remove"][role="button"])').click();
-    await page.waitForFunction(() => document.querySelectorAll('li h3').length === 4);
+    await page.waitForFunction(() => document.querySelectorAll('li h3').length === 5);
     const gone = await fetch(`${application.address}/models/nothing-here`);
     expect(gone.status).toBe(404);
     await page.close();

@@ -30,6 +30,52 @@ export class ModelPage {
     await this.page.locator(`::-p-aria(${name})`).setTimeout(PATIENCE).click();
   }
 
+  /** Opens a part of a bench that is folded away. */
+  async unfold(title: string): Promise<void> {
+    const summary = await this.page.waitForSelector(
+      `::-p-xpath(//details/summary[starts-with(normalize-space(.), "${title}")])`,
+      {
+        timeout: PATIENCE,
+      },
+    );
+    const open = await summary!.evaluate((element) => (element.parentElement as HTMLDetailsElement).open);
+    if (!open) await summary!.click();
+  }
+
+  /** Runs a command by what is typed behind `/`. */
+  async command(text: string): Promise<void> {
+    await this.page.keyboard.press('/');
+    await this.page.waitForFunction(() => document.activeElement?.getAttribute('aria-label') === 'Command', {
+      timeout: PATIENCE,
+    });
+    await this.page.keyboard.type(text);
+    await this.page.keyboard.press('Enter');
+  }
+
+  /** Waits until something is selected, or nothing, as the card says. */
+  async card(title: string): Promise<void> {
+    await this.page.waitForSelector(`main [aria-label="${title}"]`, { timeout: PATIENCE });
+  }
+
+  /** The page's own place of the sheet's upper left corner. */
+  sheet(): Promise<{ x: number; y: number }> {
+    return this.page.$eval('[data-testid=sheet]', (canvas) => ({
+      x: canvas.getBoundingClientRect().x,
+      y: canvas.getBoundingClientRect().y,
+    }));
+  }
+
+  /** How many nodes and members the geometry bench counts. */
+  async counts(nodes: number, members: number): Promise<void> {
+    const words = `${nodes} node${nodes === 1 ? '' : 's'}, ${members} member${members === 1 ? '' : 's'}.`;
+    await this.page.waitForFunction((text: string) => document.body.textContent?.includes(text), { timeout: PATIENCE }, words);
+  }
+
+  /** Long enough for the drawing to have found its place after a selection came or went. */
+  async settled(): Promise<void> {
+    await new Promise((resolve) => setTimeout(resolve, 300));
+  }
+
   text(testId: string): Promise<string> {
     return this.page.$eval(`[data-testid=${testId}]`, (element) => element.textContent ?? '');
   }

@@ -81,9 +81,13 @@ export const geometryCommands: readonly Command[] = [
   {
     name: 'Draw members',
     run: (sheet) => {
-      sheet.editor.go({ stage: 'geometry' });
-      // The stage puts down whatever is in hand; this is taken up after it.
-      setTimeout(() => sheet.take(new DrawTool(sheet)));
+      const take = (): void => sheet.take(new DrawTool(sheet));
+      if (sheet.editor.state.stage === 'geometry') take();
+      else {
+        // Another stage puts down whatever is in hand; this is taken up after it.
+        sheet.editor.go({ stage: 'geometry' });
+        setTimeout(take);
+      }
       return undefined;
     },
   },

@@ -107,6 +107,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
   const [trouble, setTrouble] = useState<string>();
   const [top, setTop] = useState(0);
   const scroll = useRef<HTMLDivElement>(null);
+  const leaving = useRef(false);
 
   const columns = useMemo(() => columnsOf(model, list), [model, list]);
   const rows = useMemo(() => arranged(rowsOf(model, list), columns, filter, sort), [model, list, columns, filter, sort]);
@@ -220,7 +221,10 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
       else return event.stopPropagation();
       event.preventDefault();
       event.stopPropagation();
-      setTimeout(() => scroll.current?.focus());
+      // Going back to the table takes the focus from the field, which must not write a second time.
+      leaving.current = true;
+      scroll.current?.focus();
+      leaving.current = false;
       return;
     }
     const steps: Record<string, readonly [number, number]> = {
@@ -341,7 +345,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
                     onDoubleClick={() => !column.computed && setDraft(row ? column.show(row) : '')}
                   >
                     {isActive && draft !== undefined ? (
-                      <CellField column={column} value={draft} onChange={setDraft} onLeave={commit} />
+                      <CellField column={column} value={draft} onChange={setDraft} onLeave={() => leaving.current || commit()} />
                     ) : row ? (
                       column.show(row)
                     ) : (

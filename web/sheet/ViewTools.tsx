@@ -5,13 +5,15 @@ import { useStore } from 'zustand';
 import { LOOKS, type Look } from '@rigid-beam/drawing/projection';
 import { useEditorState } from '../session/use-editor';
 import { PlainButton } from '../ui/controls';
-import type { SheetController } from './controller';
+import { TITLE_BLOCK, type SheetController } from './controller';
 
 const Bar = styled.div`
   position: absolute;
   left: 0.6rem;
   bottom: 0.6rem;
   display: flex;
+  flex-wrap: wrap;
+  max-width: calc(100% - ${TITLE_BLOCK.width + 24}px);
   background: var(--paper);
   border: 1px solid var(--rule);
   border-radius: 3px;

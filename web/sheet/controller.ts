@@ -89,8 +89,10 @@ const REACH = { mouse: 7, pen: 9, touch: 18 } as const;
 const SNAP = 10;
 /** Pixels that the card covers on the right while something is selected. */
 export const CARD_WIDTH = 284;
+/** Part of the sheet's height that an open schedule covers. */
+const SCHEDULE_PART = 0.52;
 /** Pixels that the title block takes in the lower right corner. */
-export const TITLE_BLOCK = { width: 420, height: 124 };
+export const TITLE_BLOCK = { width: 432, height: 124 };
 
 /** The live drawing behind the canvas: camera, display list, hit-testing and the tool in hand. React only mounts it. */
 export class SheetController {
@@ -191,8 +193,17 @@ export class SheetController {
     const box =
       found && (found.right > found.left || found.top > found.bottom) ? found : { left: -1, right: 9, bottom: -1, top: 5 };
     const covered = this.editor.state.selection.length > 0 ? CARD_WIDTH : 0;
-    const above = fit(box, width, height, { left: 165, right: 75 + covered, top: 84, bottom: 128 + TITLE_BLOCK.height });
-    const beside = fit(box, width, height, { left: 165, right: 60 + Math.max(TITLE_BLOCK.width, covered), top: 84, bottom: 140 });
+    if (this.editor.state.schedule) {
+      const left = height * (1 - SCHEDULE_PART);
+      const camera = fit(box, width, left, { left: 165, right: 75 + covered, top: 60, bottom: 140 });
+      this.setCamera({ ...camera, height, y: camera.y - (height - left) / 2 / camera.scale });
+      return;
+    }
+    // What hinders a solution is said over the upper part of the sheet.
+    const { results } = this.editor.state.drawn;
+    const top = results && results.status !== 'solved' ? 150 : 84;
+    const above = fit(box, width, height, { left: 165, right: 75 + covered, top, bottom: 128 + TITLE_BLOCK.height });
+    const beside = fit(box, width, height, { left: 165, right: 60 + Math.max(TITLE_BLOCK.width, covered), top, bottom: 140 });
     this.setCamera(above.scale >= beside.scale ? above : beside);
   }
 
@@ -251,6 +262,7 @@ export class SheetController {
     clearTimeout(this.rest);
     this.rest = setTimeout(() => {
       this.turning = false;
+      if (this.follows) this.showAll();
       this.refresh();
     }, REST);
   }
@@ -382,7 +394,8 @@ export class SheetController {
 
   private modelChanged(state: EditorState, before: EditorState): void {
     // The card comes or goes: the drawing makes room for it while it follows the structure.
-    if (this.follows && state.selection.length > 0 !== before.selection.length > 0) this.showAll();
+    const room = (one: EditorState): string => `${one.selection.length > 0} ${one.schedule !== undefined}`;
+    if (this.follows && room(state) !== room(before)) this.showAll();
     if (
       state.drawn !== before.drawn &&
       this.follows &&

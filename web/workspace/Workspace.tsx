@@ -8,7 +8,9 @@ import { LoadsBench } from '../benches/LoadsBench';
 import { ResultsBench } from '../benches/ResultsBench';
 import { SectionsBench } from '../benches/SectionsBench';
 import { SupportsBench } from '../benches/SupportsBench';
+import { inverted } from '@rigid-beam/core/model/selecting';
 import { Card } from '../cards/Card';
+import { selectChosen } from '../commands/chosen';
 import { Schedule } from '../schedules/Schedule';
 import { Editor, type Opened } from '../session/editor';
 import { EditorContext, useEditor, useEditorState } from '../session/use-editor';
@@ -135,6 +137,11 @@ function useShortcuts(sheet: SheetController | undefined): void {
       const onSheet =
         event.target === document.body ||
         (event.target instanceof HTMLElement && event.target.closest('[aria-label="Sheet"]') !== null);
+      if (!typing && onSheet && (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a') {
+        event.preventDefault();
+        selectChosen(editor, inverted(editor.state.model, { nodes: [], members: [] }));
+        return;
+      }
       if (!typing && (onSheet || event.key === 'Escape') && sheet?.key(event)) event.preventDefault();
     };
     window.addEventListener('keydown', onKey);

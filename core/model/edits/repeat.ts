@@ -62,10 +62,12 @@ export function repeat(draft: Draft<Model>, model: Model, intent: Repetition): N
       groups.set(key, [...(groups.get(key) ?? []), to]);
     }
   };
+  let nextId = memberIds.next();
   const add = (member: Member): boolean => {
     if (member.start === member.end || joined.has(pairOf(member))) return false;
     joined.add(pairOf(member));
     made.members.push(member);
+    nextId = memberIds.next();
     return true;
   };
 
@@ -88,7 +90,7 @@ export function repeat(draft: Draft<Model>, model: Model, intent: Repetition): N
       copies.set(id, copy);
     }
     for (const member of members) {
-      const id = memberIds.next();
+      const id = nextId;
       const moved = { ...member, id, start: copies.get(member.start)!, end: copies.get(member.end)! };
       if (moved.start === moved.end) continue;
       const copy = carriedMember(moved, axes.get(member.id)!, places, model.space, carried);
@@ -117,7 +119,7 @@ export function repeat(draft: Draft<Model>, model: Model, intent: Repetition): N
         draft.supports.push({ ...carriedSupport(support, carried), node: copy } as Draft<typeof support>);
       }
     if (intent.link)
-      for (const id of ids) add({ id: memberIds.next(), start: before.get(id)!, end: copies.get(id)!, ...intent.link });
+      for (const id of ids) add({ id: nextId, start: before.get(id)!, end: copies.get(id)!, ...intent.link });
     before = copies;
   }
   if (made.nodes.length + made.members.length === 0)

@@ -1,0 +1,265 @@
+import { writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { Application } from './application';
+import { ModelPage } from './model-page';
+
+const application = new Application();
+beforeAll(() => application.start());
+afterAll(() => application.close());
+
+/** A new model with a portal frame of 12 m, placed by keys and lists. */
+async function portal(): Promise<ModelPage> {
+  const page = await application.page();
+  await page.goto(application.address, { waitUntil: 'networkidle0' });
+  await page.locator('::-p-aria(New plane model)').click();
+  const model = new ModelPage(application, page);
+  await model.ready();
+  await model.choose('Structure', 'Portal frame');
+  await model.press('Place it');
+  await model.counts(5, 4);
+  await model.until('solution', /^Solved/);
+  return model;
+}
+
+const nodes = (model: ModelPage): Promise<string[]> =>
+  model.page.$$eval('main li > button[aria-label^="Node "]', (all) =>
+    all.map((one) => /at ([-−\d.]+) m across, ([-−\d.]+) m up/.exec(one.getAttribute('aria-label')!)!.slice(1).join(' ')),
+  );
+
+describe('changing', () => {
+  test('by the pointer: turned with a preview, mirrored as a copy, split and joined', async () => {
+    const model = await portal();
+    await model.card('4 selected');
+    await model.press('Mirror');
+    await model.press('as a copy');
+    await model.fill('Mirror stands at X (m)', '12');
+    await model.press('Make the copy');
+    await model.counts(8, 7);
+    await model.until('solution', /^Solved/);
+    await model.page.keyboard.press('Escape');
+    await model.settled();
+    const [a, b] = [await model.place('Node 2 '), await model.place('Node 5 ')];
+    await model.page.mouse.click((a.x * 2 + b.x) / 3, (a.y * 2 + b.y) / 3);
+    await model.card('Member c');
+    await model.press('Split');
+    await model.counts(9, 8);
+    await model.undo();
+    await model.counts(8, 7);
+    await model.stored();
+  });
+
+  test('by keys: moved, copied, repeated, split, joined, numbered through the command field', async () => {
+    const model = await portal();
+    await model.command('move 1.5 by 0.5');
+    await model.page.waitForFunction(() => document.querySelector('main li > button[aria-label*="1.5 m across, 0.5 m up"]'));
+    await model.undo();
+    await model.command('select node 1');
+    await model.card('Node 1');
+    await model.command('select everything');
+    await model.command('repeat 2 times 12 by 0');
+    await model.counts(11, 10);
+    await model.until('solution', /^Solved/);
+    await model.command('select member a');
+    await model.command('split into 3');
+    await model.counts(13, 12);
+    await model.command('select level members');
+    await model.command('select member a, k');
+    await model.command('join members');
+    await model.counts(12, 11);
+    await model.command('renumber nodes');
+    expect((await nodes(model)).length).toBe(12);
+    await model.command('repeat 2 times somewhere');
+    await model.page.waitForFunction(() => document.body.textContent?.includes('is no length'));
+    await model.page.keyboard.press('Escape');
+    await model.stored();
+  });
+
+  test('a dimension typed over stretches all beyond it, or only its line', async () => {
+    const model = await portal();
+    await model.page.keyboard.press('Escape');
+    await model.settled();
+    const [a, b] = [await model.place('Node 1 '), await model.place('Node 3 ')];
+    const middle = { x: a.x + (b.x - a.x) / 4, y: a.y };
+    await model.clickText({ x: middle.x, y: a.y + 60 }, { x: middle.x, y: a.y + 110 });
+    await model.page.locator('::-p-aria(Only this line moves)').click();
+    await model.typeOver('5');
+    await model.page.waitForFunction(() => document.querySelector('main li > button[aria-label*="5 m across, 6 m up"]'));
+    expect(await nodes(model)).toEqual(['0 0', '0 4.5', '12 0', '12 4.5', '5 6']);
+    await model.undo();
+    await model.stored();
+  });
+
+  test('grid lines: the structure follows another spacing', async () => {
+    const model = await portal();
+    await model.unfold('Grid lines');
+    await model.press('Bays along X: add');
+    await model.fill('Bays along X (m)', '6 + 7.5');
+    await model.page.waitForFunction(() => document.querySelector('main li > button[aria-label*="13.5 m across, 4.5 m up"]'));
+    await model.stored();
+  });
+
+  test('clean-up finds what was drawn twice and mends it', async () => {
+    const model = await portal();
+    await model.command('draw members');
+    await model.page.keyboard.type('1');
+    await model.typeOver('-1 by 4.5');
+    await model.page.keyboard.type('1');
+    await model.typeOver('5 by 0');
+    await model.page.keyboard.press('Escape');
+    await model.page.keyboard.press('Escape');
+    await model.unfold('Clean up and number');
+    await model.page.waitForFunction(() => document.body.textContent?.includes('and is not joined to it'));
+    await model.command('clean up');
+    await model.page.waitForFunction(() => document.body.textContent?.includes('Nothing needs mending'));
+    await model.undo();
+    await model.stored();
+  });
+});
+
+describe('selecting, schedules, underlay', () => {
+  test('groups are made, hidden and shown; the menu of the right button', async () => {
+    const model = await portal();
+    await model.command('select upright members');
+    await model.card('2 selected');
+    await model.unfold('Select and show');
+    await model.fill('Name the selection as a group', 'posts');
+    await model.press('posts · 2');
+    await model.command('show only the selection');
+    await model.page.waitForFunction(() => document.querySelectorAll('main li > button[aria-label^="Member "]').length === 2);
+    await model.command('show all that is hidden');
+    await model.page.waitForFunction(() => document.querySelectorAll('main li > button[aria-label^="Member "]').length === 4);
+    const place = await model.place('Node 2 ');
+    await model.page.mouse.click(place.x, place.y, { button: 'right' });
+    await model.press('Select what is connected');
+    await model.card('9 selected');
+    await model.stored();
+  });
+
+  test('a schedule is typed into, filled down and pasted into, and follows the selection', async () => {
+    const model = await portal();
+    const { page } = model;
+    await model.command('open the schedule of nodes');
+    await page.focus('[role=grid]');
+    for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowRight');
+    await page.keyboard.type('0.25');
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(() => document.querySelector('main li > button[aria-label*="0 m across, 0.25 m up"]'));
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('ArrowUp');
+    await page.$eval('[role=grid]', (grid) => {
+      const data = new DataTransfer();
+      data.setData('text/plain', '5\n5.5');
+      grid.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+    });
+    await page.waitForFunction(() => document.querySelector('main li > button[aria-label*="0 m across, 5 m up"]'));
+    await page.keyboard.type('far');
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(() => document.body.textContent?.includes('is no length'));
+    await page.keyboard.press('Escape');
+    await page.keyboard.press(' ');
+    await model.card('2 selected');
+    await model.undo();
+    await page.keyboard.press('Escape');
+    await model.stored();
+  });
+
+  test('an underlay is put behind, calibrated and measured, and kept with the model', async () => {
+    const model = await portal();
+    const { page } = model;
+    await page.keyboard.press('Escape');
+    await model.unfold('Underlay');
+    const file = path.join(application.data, 'plan.svg');
+    writeFileSync(
+      file,
+      '<svg xmlns="http://www.w3.org/2000/svg" width="400" height="200"><rect x="50" y="50" width="300" height="100" fill="none" stroke="black"/></svg>',
+    );
+    const input = (await page.$('input[type=file]')) as unknown as { uploadFile(path: string): Promise<void> };
+    await input.uploadFile(file);
+    const { x, y } = await model.sheet();
+    const scale = async (): Promise<number> => {
+      await model.stored();
+      const stored = await page.evaluate(async () => (await fetch(`/api${location.pathname}/file`)).json() as Promise<unknown>);
+      return (stored as { underlay: { metresPerPixel: number } }).underlay.metresPerPixel;
+    };
+    await page.waitForFunction(() => document.body.textContent?.includes('Take it away'));
+    const before = await scale();
+    await page.evaluate(() => document.querySelector('[data-testid=sheet]')!.scrollIntoView());
+    const [first, last] = [await model.place('Node 1 '), await model.place('Node 3 ')];
+    const metre = (last.x - first.x) / 12;
+    await model.press('Calibrate by two points');
+    await page.mouse.click(x + 200, y + 100);
+    await page.mouse.click(x + 500, y + 100);
+    await model.typeOver('15');
+    await model.press('Measure');
+    await page.mouse.click(x + 200, y + 100);
+    await page.mouse.click(x + 200 + 5 * metre, y + 100);
+    await page.waitForFunction(() => /Measured: (5|4\.9\d+|5\.0\d+) m/.test(document.body.textContent ?? ''));
+    expect((await scale()) / before).toBeCloseTo(15 / (300 / metre), 2);
+    await page.reload({ waitUntil: 'networkidle0' });
+    await model.unfold('Underlay');
+    await model.press('Take it away');
+    await model.stored();
+  });
+
+  test('a page of a PDF becomes an underlay, without the network', async () => {
+    const model = await portal();
+    await model.unfold('Underlay');
+    const file = path.join(application.data, 'plan.pdf');
+    writeFileSync(file, onePagePdf());
+    const input = (await model.page.$('input[type=file]')) as unknown as { uploadFile(path: string): Promise<void> };
+    await input.uploadFile(file);
+    await model.page.waitForFunction(() => document.body.textContent?.includes('Take it away'));
+    await model.stored();
+  });
+});
+
+/** The smallest PDF with a line on its page. */
+function onePagePdf(): string {
+  const stream = '2 w 20 20 m 180 20 l S';
+  const objects = [
+    '<< /Type /Catalog /Pages 2 0 R >>',
+    '<< /Type /Pages /Kids [3 0 R] /Count 1 >>',
+    '<< /Type /Page /Parent 2 0 R /MediaBox [0 0 200 100] /Contents 4 0 R /Resources << >> >>',
+    `<< /Length ${stream.length} >>\nstream\n${stream}\nendstream`,
+  ];
+  let text = '%PDF-1.4\n';
+  const offsets = objects.map((object, i) => {
+    const at = text.length;
+    text += `${i + 1} 0 obj\n${object}\nendobj\n`;
+    return at;
+  });
+  const start = text.length;
+  text += `xref\n0 5\n0000000000 65535 f \n${offsets.map((at) => `${String(at).padStart(10, '0')} 00000 n \n`).join('')}`;
+  return `${text}trailer << /Size 5 /Root 1 0 R >>\nstartxref\n${start}\n%%EOF`;
+}
+
+describe('space', () => {
+  test('a plane frame becomes a hall: into space, repeated with links, solved, drawn on a chosen plane', async () => {
+    const model = await portal();
+    await model.command('make it a space model');
+    await model.until('solution', /^Solved.*in balance/);
+    await model.command('select everything');
+    await model.command('repeat 3 times 0 by 0 by -5 linked');
+    await model.counts(20, 31);
+    await model.until('solution', /^Solved.*in balance/);
+    await model.press('Look from higher');
+    await model.press('Bending moment about y');
+    await model.choose('Plane', 'level, X and Z (a floor)');
+    await model.fill('At Y (m)', '4.5');
+    await model.press('Look straight at it');
+    await model.command('draw members');
+    await model.page.keyboard.type('0');
+    await model.typeOver('0 by 4.5 by -2.5');
+    await model.page.keyboard.type('0');
+    await model.typeOver('12 by 0 by 0');
+    await model.counts(22, 32);
+    await model.page.keyboard.press('Escape');
+    await model.page.keyboard.press('Escape');
+    await model.command('clean up');
+    await model.until('solution', /^Solved.*in balance/);
+    await model.stored();
+  });
+});
+
+test('no page complained', () => expect(application.complaints).toEqual([]));

@@ -1,0 +1,156 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { Application } from './application';
+import { ModelPage } from './model-page';
+
+const application = new Application();
+beforeAll(() => application.start());
+afterAll(() => application.close());
+
+async function emptySheet(): Promise<ModelPage> {
+  const page = await application.page();
+  await page.goto(application.address, { waitUntil: 'networkidle0' });
+  await page.locator('::-p-aria(New plane model)').click();
+  const model = new ModelPage(application, page);
+  await model.ready();
+  await model.until('hindrance', /There is no member yet/);
+  return model;
+}
+
+/** The spoken names of nodes with their places. */
+const nodes = (model: ModelPage): Promise<string[]> =>
+  model.page.$$eval('main li > button[aria-label^="Node "]', (all) =>
+    all.map((one) => one.getAttribute('aria-label')!.replace(/;.*/, '')),
+  );
+
+async function typeWay(model: ModelPage, text: string): Promise<void> {
+  await model.page.keyboard.type(text.charAt(0));
+  await model.typeOver(text);
+}
+
+describe('drawing', () => {
+  test('by the pointer: a chain, a level line, a joint on a member, an offer to join what crosses', async () => {
+    const model = await emptySheet();
+    const { page } = model;
+    await model.press('Draw');
+    const { x, y } = await model.sheet();
+    const click = async (dx: number, dy: number): Promise<void> => {
+      await page.mouse.move(x + dx, y + dy, { steps: 2 });
+      await page.mouse.click(x + dx, y + dy);
+    };
+    await click(300, 400);
+    await page.keyboard.down('Shift');
+    await page.mouse.move(x + 700, y + 412, { steps: 2 });
+    await page.mouse.click(x + 700, y + 412);
+    await page.keyboard.up('Shift');
+    await model.counts(2, 1);
+    const [first, second] = await nodes(model);
+    expect(first!.split(', ')[1]).toBe(second!.split(', ')[1]);
+    // The chain goes on to the middle of the first member, which is split there; Escape steps back.
+    await click(700, 250);
+    await click(500, 402);
+    await model.counts(4, 4);
+    await page.keyboard.press('Escape');
+    await click(350, 300);
+    await click(450, 480);
+    await page.waitForFunction(() => document.body.textContent?.includes('cross without a joint'));
+    await page.keyboard.press('j');
+    await model.counts(7, 7);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Escape');
+    for (let i = 0; i < 3; i++) await model.undo();
+    await model.counts(4, 4);
+    await model.stored();
+  });
+
+  test('by keys alone: places and ways are typed, arrows carry the mark', async () => {
+    const model = await emptySheet();
+    await model.command('draw members');
+    await typeWay(model, '0 by 0');
+    await model.counts(1, 0);
+    await typeWay(model, '2*3 by 0');
+    await model.counts(2, 1);
+    await typeWay(model, '250 cm at 90');
+    await model.counts(3, 2);
+    await typeWay(model, '0 by 0 by 5');
+    await model.page.waitForFunction(() => document.body.textContent?.includes('a place in the plane is written'));
+    await model.page.keyboard.press('Escape');
+    expect(await nodes(model)).toEqual([
+      'Node 1 at 0 m across, 0 m up',
+      'Node 2 at 6 m across, 0 m up',
+      'Node 3 at 6 m across, 2.5 m up',
+    ]);
+    for (const key of ['ArrowLeft', 'ArrowLeft', 'ArrowUp'] as const) await model.page.keyboard.press(key);
+    await model.page.keyboard.press('Enter');
+    await model.page.waitForFunction(() => /\d nodes, [34] members/.test(document.body.textContent ?? ''));
+    await model.page.keyboard.press('Escape');
+    await model.page.keyboard.press('Escape');
+    await model.stored();
+  });
+
+  test('a node is dragged onto another and becomes part of it; a box selects what it touches', async () => {
+    const model = await emptySheet();
+    const { page } = model;
+    await model.command('draw members');
+    await typeWay(model, '0 by 0');
+    await typeWay(model, '5 by 0');
+    await typeWay(model, '0 by 3');
+    await page.keyboard.press('Escape');
+    await typeWay(model, '5 by 3.5');
+    await typeWay(model, '-5 by 0');
+    await model.counts(5, 3);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Escape');
+    await model.command('show the whole structure');
+    await model.settled();
+    const [from, to] = [await model.place('Node 4 '), await model.place('Node 3 ')];
+    await page.mouse.move(from.x, from.y);
+    await page.mouse.down();
+    await page.mouse.move(to.x, to.y, { steps: 4 });
+    await page.mouse.up();
+    await model.counts(4, 3);
+    await page.keyboard.press('Escape');
+    const [low, high] = [await model.place('Node 2 '), await model.place('Node 3 ')];
+    await page.mouse.move(high.x + 40, high.y - 40);
+    await page.mouse.down();
+    await page.mouse.move(low.x - 60, low.y + 40, { steps: 4 });
+    await page.mouse.up();
+    await model.card('5 selected');
+    await model.stored();
+  });
+});
+
+describe('typical structures', () => {
+  test('a truss by its measures, seen before it is placed, in one undo step', async () => {
+    const model = await emptySheet();
+    await model.choose('Structure', 'Truss');
+    await model.until('solution', /^Solved/);
+    await model.fill('Span (m)', '17.5');
+    await model.fill('Panels', '7');
+    await model.choose('Web', 'zigzag without posts');
+    await model.until('solution', /^Solved/);
+    await model.counts(0, 0);
+    await model.press('Place it');
+    await model.counts(15, 27);
+    await model.stored();
+    await model.undo();
+    await model.counts(0, 0);
+    await model.redo();
+    await model.counts(15, 27);
+    // Its groups came with it.
+    await model.unfold('Select and show');
+    await model.press('bottom chord · 7');
+    await model.card('7 selected');
+  });
+
+  test('a tower makes a space model of an empty one', async () => {
+    const model = await emptySheet();
+    await model.choose('Structure', 'Lattice tower');
+    await model.press('Place it');
+    await model.until('solution', /^Solved.*in balance/);
+    await model.press('Above');
+    await model.press('Corner');
+    await model.stored();
+  });
+});
+
+test('no page complained', () => expect(application.complaints).toEqual([]));
