@@ -1,4 +1,5 @@
-import { readFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
 import { readModelFile } from '@rigid-beam/core/formats/model-file';
 import type { Model } from '@rigid-beam/core/model/model';
 import { solve } from '@rigid-beam/core/results/solve';
@@ -6,7 +7,12 @@ import { placeLabels, roughMeasure } from '@rigid-beam/drawing/place-labels';
 import { sheetItems } from '@rigid-beam/drawing/sheet-items';
 import { boundsOf, fit } from '@rigid-beam/drawing/camera';
 import { plainView, type View } from '@rigid-beam/drawing/view';
-import { building } from './structures';
+import { weightAt } from '@rigid-beam/drawing/weight';
+import { hitTest } from '@rigid-beam/drawing/hit-test';
+import { lookFrom, LOOKS } from '@rigid-beam/drawing/projection';
+import { quickItems } from '@rigid-beam/drawing/quick-items';
+import { drawnNodes, NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
+import { building, spaceBuilding } from './structures';
 
 /** The median of some runs in milliseconds, after a few to warm up. */
 function median(runs: number, action: () => unknown): number {
@@ -19,14 +25,35 @@ function median(runs: number, action: () => unknown): number {
   return times.sort((a, b) => a - b)[Math.floor(runs / 2)]!;
 }
 
-function draw(model: Model): unknown {
+const corner = lookFrom(LOOKS.corner.round, LOOKS.corner.height);
+
+/** One display list with placed labels, the list of a turning look, and one question for what lies under the pointer. */
+function draw(model: Model): { list: () => unknown; quick: () => unknown; hover: () => unknown } {
   const solution = solve(model).solution!;
-  const box = boundsOf(model.nodes)!;
+  const seen = { projection: model.space === 'plane' ? plainView.projection : corner, hidden: NOTHING_HIDDEN };
+  const box = boundsOf(drawnNodes(model, seen).values())!;
   const camera = fit(box, 900, 640, { left: 150, right: 60, top: 80, bottom: 200 });
   const view: View = {
-    ...plainView, quantity: 'Mz', values: true, deflected: true, reactions: true, loads: true, dimensions: true, scale: camera.scale,
-  }; // prettier-ignore
-  return () => placeLabels(sheetItems(model, solution, view), camera, roughMeasure);
+    ...plainView,
+    ...seen,
+    quantity: 'Mz',
+    values: true,
+    deflected: true,
+    reactions: true,
+    loads: true,
+    dimensions: true,
+    scale: camera.scale,
+    weight: weightAt(model, seen, camera.scale),
+  };
+  const items = sheetItems(model, solution, view);
+  const placed = placeLabels(items, camera, roughMeasure);
+  let turn = 0;
+  return {
+    // The model is a new one after each edit: nothing that was found for the last one helps.
+    list: () => placeLabels(sheetItems({ ...model }, solution, view), camera, roughMeasure),
+    quick: () => quickItems(model, { ...seen, projection: lookFrom(turn++, 20) }),
+    hover: () => hitTest(items, placed, camera, 450, 300, 7),
+  };
 }
 
 const rib = readModelFile(readFileSync('examples/glasshouse-rib.rbm.json', 'utf8')).model!;
@@ -35,14 +62,24 @@ const models: [string, Model, number][] = [
   ['building of 200 members, 10 cases', building(9, 10, 10), 40],
   ['building of 1,000 members, 10 cases', building(20, 24, 10), 9],
   ['building of 10,000 members, 1 case', building(70, 70, 1), 3],
+  ['space building of 1,056 members, 3 cases', spaceBuilding(5, 5, 11, 3), 9],
+  ['space building of 10,582 members, 1 case', spaceBuilding(12, 12, 22, 1), 3],
 ];
+// `models FOLDER` writes the two space buildings as files for the sheet's own measurements.
+const [what, folder = ''] = process.argv.slice(2);
+if (what === 'models') {
+  models.slice(-2).forEach(([, model], i) => writeFileSync(path.join(folder, `${i}.json`), JSON.stringify(model)));
+  process.exit(0);
+}
 const rows = models.map(([name, model, runs]) => {
-  const picture = draw(model) as () => unknown;
+  const { list, quick, hover } = draw(model);
   return {
     name,
     members: model.members.length,
     solve: median(runs, () => solve(model)),
-    list: median(Math.max(3, runs / 4), picture),
+    list: median(Math.max(3, runs / 4), list),
+    quick: median(20, quick),
+    hover: median(20, hover),
   };
 });
 console.log(JSON.stringify(rows));

@@ -48,10 +48,11 @@ export function diagramItems(
   for (let k = solution.pieces.first[member.index]!; k < solution.pieces.first[member.index + 1]!; k++) {
     whole.push({ from: solution.pieces.from[k]!, to: solution.pieces.to[k]!, piece: k, outcome });
   }
-  if (kind.kind !== 'envelope') return curve(samplesOf(solution, whole, quantity), member, quantity, metresPerUnit, view);
+  const fine = samplesFor(member, view);
+  if (kind.kind !== 'envelope') return curve(samplesOf(solution, whole, quantity, fine), member, quantity, metresPerUnit, view);
   return ([1, -1] as const).flatMap((side) =>
     curve(
-      samplesOf(solution, governing(solution, kind.parts, member.index, quantity, side), quantity),
+      samplesOf(solution, governing(solution, kind.parts, member.index, quantity, side), quantity, fine),
       member,
       quantity,
       metresPerUnit,
@@ -60,7 +61,11 @@ export function diagramItems(
   );
 }
 
-function samplesOf(solution: Solution, stretches: readonly Stretch[], quantity: LineQuantity): Sample[] {
+/** Points of a curve over a member: one for every few pixels, so that a small picture of many members stays light. */
+const samplesFor = (member: DrawnMember, { scale }: View): number =>
+  Math.min(20, Math.max(4, Math.round((Math.hypot(member.x2 - member.x1, member.y2 - member.y1) * scale) / 7)));
+
+function samplesOf(solution: Solution, stretches: readonly Stretch[], quantity: LineQuantity, fine: number): Sample[] {
   const samples: Sample[] = [];
   for (const { from, to, piece, outcome } of stretches) {
     const polynomial = pieceOf(solution.linear[outcome]!, piece, quantity);
@@ -70,7 +75,7 @@ function samplesOf(solution: Solution, stretches: readonly Stretch[], quantity: 
       .every(
         (c) => Math.abs(c) * (to - from) ** 2 < 1e-9 * Math.max(Math.abs(polynomial[0]!), Math.abs(polynomial[1]! * (to - from))),
       );
-    const count = straight ? 1 : 20;
+    const count = straight ? 1 : fine;
     const even = Array.from({ length: count + 1 }, (_, i) => from + ((to - from) * i) / count);
     // The tip of a curve is one of its points, so that the ordinate of an extreme is drawn at its full size.
     const tips = straight ? [] : signChanges(derivative(polynomial), solution.pieces.to[piece]! - start).map((s) => start + s);
@@ -156,11 +161,12 @@ function signRuns(samples: readonly Sample[]): Sample[][] {
 export function deflectedPath(solution: Solution, outcome: number, member: DrawnMember, factor: number, view: View): Item {
   const linear = solution.linear[outcome]!;
   const points: number[] = [];
+  const fine = Math.min(12, samplesFor(member, view));
   for (let k = solution.pieces.first[member.index]!; k < solution.pieces.first[member.index + 1]!; k++) {
     const [from, to] = [solution.pieces.from[k]!, solution.pieces.to[k]!];
     const [u, v, w] = [pieceOf(linear, k, 'u'), pieceOf(linear, k, 'v'), pieceOf(linear, k, 'w')];
-    for (let i = 0; i <= 12; i++) {
-      const s = ((to - from) * i) / 12;
+    for (let i = 0; i <= fine; i++) {
+      const s = ((to - from) * i) / fine;
       const [x, y] = pointOn(member, from + s);
       const [du, dv, dw] = [factor * evaluate(u, 0, 3, s), factor * evaluate(v, 0, 5, s), factor * evaluate(w, 0, 5, s)];
       const [ex, ey, ez] = [member.ex, member.ey, member.ez];

@@ -77,7 +77,10 @@ export type DisplayList = readonly Item[];
 /** A path from world points without offsets: x, y, x, y, … */
 export function worldPath(points: readonly number[], style: Omit<Path, 'kind' | 'vertices'>): Path {
   const vertices = new Float64Array((points.length / 2) * VERTEX);
-  for (let i = 0; i < points.length / 2; i++) vertices.set([points[2 * i]!, points[2 * i + 1]!, 0, 0], i * VERTEX);
+  for (let i = 0, v = 0; i < points.length; i += 2, v += VERTEX) {
+    vertices[v] = points[i]!;
+    vertices[v + 1] = points[i + 1]!;
+  }
   return { kind: 'path', vertices, ...style };
 }
 
@@ -89,11 +92,16 @@ export function symbolPath(
   style: Omit<Path, 'kind' | 'vertices'>,
   angle = 0,
 ): Path {
-  const [c, s] = [Math.cos(angle), Math.sin(angle)];
+  const c = Math.cos(angle);
+  const s = Math.sin(angle);
   const vertices = new Float64Array((offsets.length / 2) * VERTEX);
-  for (let i = 0; i < offsets.length / 2; i++) {
-    const [dx, dy] = [offsets[2 * i]!, offsets[2 * i + 1]!];
-    vertices.set([x, y, c * dx - s * dy, s * dx + c * dy], i * VERTEX);
+  for (let i = 0, v = 0; i < offsets.length; i += 2, v += VERTEX) {
+    const dx = offsets[i]!;
+    const dy = offsets[i + 1]!;
+    vertices[v] = x;
+    vertices[v + 1] = y;
+    vertices[v + 2] = c * dx - s * dy;
+    vertices[v + 3] = s * dx + c * dy;
   }
   return { kind: 'path', vertices, ...style };
 }

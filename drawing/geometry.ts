@@ -41,8 +41,8 @@ export interface DrawnMember {
 
 interface Drawing {
   readonly seen: Seen;
-  readonly nodes: ReadonlyMap<string, DrawnNode>;
-  readonly members: readonly DrawnMember[];
+  nodes?: ReadonlyMap<string, DrawnNode>;
+  members?: readonly DrawnMember[];
 }
 
 /** What was found for a model; every kind of item asks for the same. */
@@ -52,16 +52,22 @@ function drawingOf(model: Model, { projection, hidden }: Seen): Drawing {
   const before = known.get(model);
   if (before && before.seen.projection === projection && before.seen.hidden === hidden) return before;
   const seen = { projection, hidden };
-  const drawing = { seen, nodes: findNodes(model, seen), members: findMembers(model, seen) };
+  const drawing: Drawing = { seen };
   known.set(model, drawing);
   return drawing;
 }
 
 /** The nodes that are shown, by id. */
-export const drawnNodes = (model: Model, seen: Seen): ReadonlyMap<string, DrawnNode> => drawingOf(model, seen).nodes;
+export function drawnNodes(model: Model, seen: Seen): ReadonlyMap<string, DrawnNode> {
+  const drawing = drawingOf(model, seen);
+  return (drawing.nodes ??= findNodes(model, drawing.seen));
+}
 
 /** The members that can be drawn: shown, both nodes exist, and they do not run straight at the viewer. */
-export const drawnMembers = (model: Model, seen: Seen): readonly DrawnMember[] => drawingOf(model, seen).members;
+export function drawnMembers(model: Model, seen: Seen): readonly DrawnMember[] {
+  const drawing = drawingOf(model, seen);
+  return (drawing.members ??= findMembers(model, drawing.seen));
+}
 
 function findNodes(model: Model, { projection, hidden }: Seen): Map<string, DrawnNode> {
   const nodes = new Map<string, DrawnNode>();

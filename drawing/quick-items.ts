@@ -1,16 +1,20 @@
 import type { Model } from '@rigid-beam/core/model/model';
 import { VERTEX, type Item } from './display-list';
-import { drawnMembers, nearness, type Seen } from './geometry';
+import { drawnNodes, nearness, type Seen } from './geometry';
 
 /** Shades from back to front. */
 const BANDS = 5;
 
-/** Only the members, as a few paths of many lines: what is drawn while a look turns, at the pace of the pointer. */
+/** Only the members from node to node, as a few paths of many lines: what is drawn while a look turns, at the pace of the pointer. */
 export function quickItems(model: Model, seen: Seen): Item[] {
   const near = nearness(model, seen);
   const bands: number[][] = Array.from({ length: BANDS }, () => []);
-  for (const { x1, y1, x2, y2, depth } of drawnMembers(model, seen))
-    bands[Math.min(BANDS - 1, Math.floor(near(depth) * BANDS))]!.push(x1, y1, x2, y2);
+  const nodes = drawnNodes(model, seen);
+  for (const { id, start, end } of model.members) {
+    const [a, b] = [nodes.get(start), nodes.get(end)];
+    if (!a || !b || (seen.hidden.size > 0 && seen.hidden.has(`member:${id}`))) continue;
+    bands[Math.min(BANDS - 1, Math.floor(near((a.depth + b.depth) / 2) * BANDS))]!.push(a.x, a.y, b.x, b.y);
+  }
   return bands.flatMap((points, i): Item[] => {
     if (points.length === 0) return [];
     const vertices = new Float64Array((points.length / 2) * VERTEX);

@@ -17,7 +17,7 @@ export function structureItems(model: Model, view: View): Item[] {
     if (isSelected(view, subject)) items.push(worldPath(line, { stroke: 'selection', width: 9 * view.weight, opacity: 0.45 }));
     const { behaviour, start, end } = model.members[member.index]!;
     const faded = !onPlane(start) || !onPlane(end);
-    const far = 1 - near(member.depth);
+    const far = Math.round((1 - near(member.depth)) * SHADES) / SHADES;
     items.push(
       worldPath(line, {
         stroke: faded ? 'faint' : 'member',
@@ -35,7 +35,9 @@ export function structureItems(model: Model, view: View): Item[] {
       ...armItems(model, model.members[member.index]!, member, view),
       ...releaseItems(model.members[member.index]!, member, view),
     );
-  for (const node of drawnNodes(model, view).values()) {
+  const nodes = [...drawnNodes(model, view).values()];
+  if (model.space === 'space') nodes.sort((a, b) => a.depth - b.depth);
+  for (const node of nodes) {
     const subject: Subject = { kind: 'node', id: node.id };
     if (isSelected(view, subject))
       items.push(symbolPath(node.x, node.y, circle(10 * view.weight), { closed: true, fill: 'selection', opacity: 0.45 }));
@@ -46,7 +48,7 @@ export function structureItems(model: Model, view: View): Item[] {
         fill: faded ? 'faint' : 'member',
         subject,
         depth: node.depth,
-        ...(model.space === 'space' && { opacity: faded ? 0.4 : 0.4 + 0.6 * near(node.depth) }),
+        ...(model.space === 'space' && { opacity: faded ? 0.4 : 0.4 + (0.6 * Math.round(near(node.depth) * SHADES)) / SHADES }),
       }),
     );
     if (view.names) {
@@ -67,6 +69,9 @@ export function structureItems(model: Model, view: View): Item[] {
   }
   return items;
 }
+
+/** Steps of depth: what is drawn alike can be painted together. */
+const SHADES = 6;
 
 /** Whether a node stands on the work plane; every node does where there is none. */
 function planeTest(model: Model, { plane }: View): (id: string) => boolean {

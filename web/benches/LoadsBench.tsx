@@ -2,11 +2,13 @@
 
 import { useState } from 'react';
 import { useStore } from 'zustand';
+import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { freeName } from '@rigid-beam/core/model/edits/next-id';
 import { categories, type LoadCase, type Model } from '@rigid-beam/core/model/model';
 import type { AxisName } from '@rigid-beam/core/model/point';
 import { intensityUnit } from '@rigid-beam/core/quantities/display';
 import { actingIndex, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
+import { chosenOf } from '../commands/chosen';
 import type { SheetController } from '../sheet/controller';
 import { loadWords } from '../sheet/describe-items';
 import { ApplyTool, type Application } from '../sheet/tools/apply-tool';
@@ -177,6 +179,8 @@ function Placer({ sheet, caseId }: { readonly sheet: SheetController; readonly c
   const display = useDisplay();
   const tool = useStore(sheet.store, (state) => state.tool.name);
   const [sizes, setSizes] = useState({ intensity: -10e3, force: -10e3, moment: 10e3 });
+  const editor = useEditor();
+  const selection = useEditorState((state) => state.selection);
   const space = useEditorState((state) => state.model.space);
   const [along, setAlong] = useState<AxisName>('y');
   const units = { intensity: intensityUnit(display), force: display.force, moment: display.moment };
@@ -195,8 +199,20 @@ function Placer({ sheet, caseId }: { readonly sheet: SheetController; readonly c
     );
   /** The load in hand changes with the fields. */
   const again = (next: typeof sizes, direction: AxisName): void => {
-    const held = placings.find(({ id }) => tool === `load ${id}`);
-    if (held) take(held, next[held.size], direction);
+    const inHand = placings.find(({ id }) => tool === `load ${id}`);
+    if (inHand) take(inHand, next[inHand.size], direction);
+  };
+  const held = placings.find(({ id }) => tool === `load ${id}`);
+  const chosen = chosenOf(selection);
+  const targets = held?.on === 'node' ? chosen.nodes : chosen.members;
+  /** One step for all that are selected; a force on a member acts in its middle. */
+  const put = (placing: Placing): void => {
+    const intents = targets.map((id): Intent => ({
+      type: 'putLoad',
+      load: { case: caseId, ...placing.load(id, 0.5, sizes[placing.size], along, space) },
+    }));
+    const label = `Put a load on ${targets.length} ${placing.on}s`;
+    if (editor.edit({ type: 'batch', intents, label })) sheet.takeSelect();
   };
   const change = (key: keyof typeof sizes) => (value: number | undefined) => {
     if (value === undefined) return;
@@ -231,6 +247,11 @@ function Placer({ sheet, caseId }: { readonly sheet: SheetController; readonly c
           }}
         />
       </Columns>
+      {held && targets.length > 0 && (
+        <Button onPress={() => put(held)}>
+          Put it on the {targets.length} selected {held.on === 'node' ? 'nodes' : 'members'}
+        </Button>
+      )}
       <Row role="group" aria-label="Loads to place">
         {placings.map((placing) => (
           <ToggleButton

@@ -1,6 +1,6 @@
 'use client';
 
-import { createContext, useContext } from 'react';
+import { createContext, useContext, useDeferredValue, useEffect, useState } from 'react';
 import { useStore } from 'zustand';
 import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import type { Solution } from '@rigid-beam/core/results/results';
@@ -21,6 +21,23 @@ export function useEditorState<T>(pick: (state: EditorState) => T): T {
 }
 
 export const useModel = () => useEditorState((state) => state.preview ?? state.model);
+
+/** Members up to which everything on the page follows a drag. */
+export const LIVELY = 300;
+
+/**
+ * The drawn model for parts of the page that may come after the sheet: they follow when there is time, and of a large model only when the
+ * pointer lets go.
+ */
+export function useDrawnInTime(): EditorState['drawn'] {
+  const drawn = useEditorState((state) => state.drawn);
+  const isHeld = useEditorState((state) => state.preview !== undefined && state.model.members.length > LIVELY);
+  const [settled, setSettled] = useState(drawn);
+  useEffect(() => {
+    if (!isHeld) setSettled(drawn);
+  }, [isHeld, drawn]);
+  return useDeferredValue(isHeld ? settled : drawn);
+}
 
 /** The units that the project shows. Read from the model on every render: the merged object is new each time. */
 export function useDisplay(): DisplayUnits {

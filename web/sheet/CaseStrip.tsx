@@ -1,6 +1,6 @@
 'use client';
 
-import { memo, useDeferredValue, useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
@@ -9,7 +9,7 @@ import type { Model } from '@rigid-beam/core/model/model';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { governingValues, largestOf } from '@rigid-beam/drawing/diagram-scale';
 import { sketchMarkup } from '@rigid-beam/drawing/sketch';
-import { actingIndex, useEditor, useEditorState } from '../session/use-editor';
+import { actingIndex, useEditor, useEditorState, useDrawnInTime } from '../session/use-editor';
 
 const Strip = styled(RadioGroup)`
   grid-area: cases;
@@ -68,7 +68,7 @@ const HEIGHT = 50;
 export function CaseStrip() {
   const editor = useEditor();
   // The sheet is painted first; its small copies follow when there is time.
-  const { model, results } = useDeferredValue(useEditorState((state) => state.drawn));
+  const { model, results } = useDrawnInTime();
   const solution = results?.solution;
   const acting = useEditorState(actingIndex);
   const all = [...model.cases, ...model.combinations];

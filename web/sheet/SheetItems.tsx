@@ -1,6 +1,6 @@
 'use client';
 
-import { useDeferredValue, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import styled from 'styled-components';
 import { useStore } from 'zustand';
 import type { Model } from '@rigid-beam/core/model/model';
@@ -9,7 +9,7 @@ import type { Seen } from '@rigid-beam/drawing/geometry';
 import { ELEVATION } from '@rigid-beam/drawing/projection';
 import { screenX, screenY, type Camera } from '@rigid-beam/drawing/camera';
 import { subjectKey } from '@rigid-beam/drawing/display-list';
-import { actingIndex, useEditor, useEditorState } from '../session/use-editor';
+import { actingIndex, useEditor, useEditorState, useDrawnInTime } from '../session/use-editor';
 import type { SheetController } from './controller';
 import { describeItems, type DescribedItem } from './describe-items';
 import { openInPlace } from './in-place';
@@ -20,6 +20,8 @@ const List = styled.ul`
   overflow: hidden;
   pointer-events: none;
 `;
+
+const MOST_ITEMS = 1200;
 
 /** Invisible until it has the focus; it never takes the pointer from the drawing. */
 const Stop = styled.button`
@@ -40,7 +42,7 @@ const Stop = styled.button`
 export function SheetItems({ controller }: { readonly controller: SheetController }) {
   const editor = useEditor();
   const camera = useRestingCamera(controller);
-  const { model, results } = useDeferredValue(useEditorState((state) => state.drawn));
+  const { model, results } = useDrawnInTime();
   const solution = results?.solution;
   const outcome = useEditorState(actingIndex);
   const seen = useRestingSeen(controller, model);
@@ -48,11 +50,13 @@ export function SheetItems({ controller }: { readonly controller: SheetControlle
   const [active, setActive] = useState(0);
   const list = useRef<HTMLUListElement>(null);
   const current = Math.min(active, items.length - 1);
+  // Of a very large model only those around the one in hand are there.
+  const first = items.length <= MOST_ITEMS ? 0 : Math.min(Math.max(0, current - MOST_ITEMS / 2), items.length - MOST_ITEMS);
 
   const focus = (index: number): void => {
     const next = Math.min(Math.max(index, 0), items.length - 1);
     setActive(next);
-    (list.current?.children[next]?.firstElementChild as HTMLElement | undefined)?.focus();
+    (list.current?.children[next - first]?.firstElementChild as HTMLElement | undefined)?.focus();
   };
   const onKeyDown = (event: KeyboardEvent, item: DescribedItem, index: number): void => {
     if (event.altKey && item.subject.kind === 'node' && nudge(controller, item.subject.id, event.key)) event.preventDefault();
@@ -71,21 +75,24 @@ export function SheetItems({ controller }: { readonly controller: SheetControlle
       ref={list}
       aria-label="Items of the drawing. Arrow keys go from one to the next; Enter changes a load; Alt and an arrow move a node."
     >
-      {items.map((item, index) => (
-        <li key={subjectKey(item.subject)}>
-          <Stop
-            type="button"
-            tabIndex={index === current ? 0 : -1}
-            style={{ left: screenX(camera, item.x), top: screenY(camera, item.y) }}
-            aria-label={item.text}
-            onFocus={() => {
-              setActive(index);
-              editor.select([item.subject]);
-            }}
-            onKeyDown={(event) => onKeyDown(event, item, index)}
-          />
-        </li>
-      ))}
+      {items.slice(first, first + MOST_ITEMS).map((item, i) => {
+        const index = first + i;
+        return (
+          <li key={subjectKey(item.subject)} aria-setsize={items.length} aria-posinset={index + 1}>
+            <Stop
+              type="button"
+              tabIndex={index === current ? 0 : -1}
+              style={{ left: screenX(camera, item.x), top: screenY(camera, item.y) }}
+              aria-label={item.text}
+              onFocus={() => {
+                setActive(index);
+                editor.select([item.subject]);
+              }}
+              onKeyDown={(event) => onKeyDown(event, item, index)}
+            />
+          </li>
+        );
+      })}
     </List>
   );
 }

@@ -26,10 +26,10 @@ import { snap, type Snap } from '@rigid-beam/drawing/snap';
 import type { View } from '@rigid-beam/drawing/view';
 import { SKETCHED, weightAt, withoutSmallTalk } from '@rigid-beam/drawing/weight';
 import type { Editor, EditorState } from '../session/editor';
-import { actingIndex, solutionOf } from '../session/use-editor';
+import { actingIndex, LIVELY, solutionOf } from '../session/use-editor';
 import { pointOfPixel } from '../underlay/placing';
 import { loaded } from '../underlay/read-picture';
-import { canvasMeasure, paint, readPalette, type PaintedPicture, type Palette } from './paint';
+import { canvasMeasure, paint, paintLists, readPalette, type PaintedPicture, type Palette } from './paint';
 import type { Tool, ToolPointer } from './tools/tool';
 
 /** A field that stands on the drawing, over the text it changes. */
@@ -105,6 +105,9 @@ export class SheetController {
   private frame = 0;
   private stale = true;
   private turning = false;
+  /** Everything but the tool's own marks, and the camera it was painted for. */
+  private readonly still = document.createElement('canvas');
+  private painted: Camera | undefined;
   private picture: { readonly address: string; readonly image?: HTMLImageElement } | undefined;
   private rest: ReturnType<typeof setTimeout> | undefined;
   /** The view follows the structure until someone moves it. */
@@ -152,6 +155,8 @@ export class SheetController {
     this.ratio = ratio;
     this.canvas.width = Math.round(width * ratio);
     this.canvas.height = Math.round(height * ratio);
+    this.still.width = this.canvas.width;
+    this.still.height = this.canvas.height;
     this.store.setState({ camera: { ...this.camera, width, height } });
     if (this.follows) this.showAll();
     this.refresh();
@@ -420,25 +425,49 @@ export class SheetController {
   private draw(): void {
     const { camera } = this;
     if (camera.width === 0) return;
-    if (this.stale) {
-      const state = this.editor.state;
-      const view = this.view(state);
-      const items = this.turning ? quickItems(state.drawn.model, view) : sheetItems(state.drawn.model, solutionOf(state), view);
-      this.items = view.weight < SKETCHED ? withoutSmallTalk(items) : items;
-      this.placed = placeLabels(this.items, camera, canvasMeasure(this.context));
-      this.stale = false;
+    if (this.stale) this.rebuild();
+    // What does not change while the pointer hovers or the paper moves is painted once, and then only laid where it belongs.
+    if (!this.painted) {
+      paint(
+        this.still.getContext('2d', { alpha: false })!,
+        [this.grid(), this.items],
+        this.placed,
+        camera,
+        this.palette,
+        this.ratio,
+        this.underlay(),
+      );
+      this.painted = camera;
     }
+    this.layStill(this.painted, camera);
     const overlay = this.store.getState().tool.overlay?.() ?? [];
-    const overlayLabels = placeLabels(overlay, camera, canvasMeasure(this.context));
-    paint(
-      this.context,
-      [this.grid(), this.items, overlay],
-      [...this.placed, ...overlayLabels],
-      camera,
-      this.palette,
-      this.ratio,
-      this.underlay(),
-    );
+    if (overlay.length === 0) return;
+    const labels = placeLabels(overlay, camera, canvasMeasure(this.context));
+    paintLists(this.context, [overlay], labels, camera, this.palette, this.ratio);
+  }
+
+  /** The still picture, moved by as much as the camera has moved since it was painted. */
+  private layStill(painted: Camera, camera: Camera): void {
+    const { context, ratio, still } = this;
+    context.setTransform(1, 0, 0, 1, 0, 0);
+    const dx = (painted.x - camera.x) * camera.scale * ratio;
+    const dy = (camera.y - painted.y) * camera.scale * ratio;
+    if (dx !== 0 || dy !== 0) {
+      context.fillStyle = this.palette('paper');
+      context.fillRect(0, 0, still.width, still.height);
+    }
+    context.drawImage(still, Math.round(dx), Math.round(dy));
+  }
+
+  private rebuild(): void {
+    const { camera } = this;
+    const state = this.editor.state;
+    const view = this.view(state);
+    const items = this.turning ? quickItems(state.drawn.model, view) : sheetItems(state.drawn.model, solutionOf(state), view);
+    this.items = view.weight < SKETCHED ? withoutSmallTalk(items) : items;
+    this.placed = placeLabels(this.items, camera, canvasMeasure(this.context));
+    this.painted = undefined;
+    this.stale = false;
   }
 
   /** The picture behind the drawing, once it is decoded: where its corners are seen. */
@@ -450,7 +479,7 @@ export class SheetController {
       this.picture = { address: underlay.image };
       void loaded(underlay.image).then((image) => {
         if (this.picture?.address === underlay.image) this.picture = { address: underlay.image, image };
-        this.refresh('overlay');
+        this.refresh();
       });
     }
     if (!this.picture.image) return undefined;
@@ -498,7 +527,8 @@ export class SheetController {
       outcome: actingIndex(state),
       quantity: state.quantity,
       diagramFactor: state.diagramFactor,
-      values: state.values,
+      // While a node of a large structure is dragged its diagrams move along, without their figures.
+      values: state.values && !(state.preview && state.drawn.model.members.length > LIVELY),
       deflected: state.deflected,
       reactions: true,
       loads: true,
@@ -506,7 +536,7 @@ export class SheetController {
       names: state.names || state.stage === 'geometry',
       selection: state.selection,
       scale: this.camera.scale,
-      weight: weightAt(state.drawn.model, seen, this.camera.scale),
+      weight: this.turning ? 1 : weightAt(state.drawn.model, seen, this.camera.scale),
     };
   }
 }

@@ -36,7 +36,7 @@ export function canvasMeasure(context: CanvasRenderingContext2D): Measure {
   };
 }
 
-/** Paints lists from back to front, then the texts. The canvas has `ratio` device pixels to one of ours. */
+/** Paints the paper, the picture behind the drawing and lists from back to front, then the texts. `ratio`: device pixels to one of ours. */
 export function paint(
   context: CanvasRenderingContext2D,
   lists: readonly DisplayList[],
@@ -50,12 +50,78 @@ export function paint(
   context.fillStyle = palette('paper');
   context.fillRect(0, 0, camera.width, camera.height);
   if (picture) paintPicture(context, picture);
+  paintLists(context, lists, placed, camera, palette, ratio);
+}
+
+/** Lists and texts over what is painted already. */
+export function paintLists(
+  context: CanvasRenderingContext2D,
+  lists: readonly DisplayList[],
+  placed: readonly PlacedLabel[],
+  camera: Camera,
+  palette: Palette,
+  ratio: number,
+): void {
+  context.setTransform(ratio, 0, 0, ratio, 0, 0);
   context.lineJoin = 'round';
   context.lineCap = 'butt';
-  for (const list of lists) for (const item of list) if (item.kind === 'path') paintPath(context, item, camera, palette);
+  for (const list of lists) paintPaths(context, list, camera, palette);
   context.setLineDash([]);
   paintLabels(context, placed, palette);
 }
+
+/** Paths that follow each other in the same style are painted in one go: a large structure has thousands of them. */
+function paintPaths(context: CanvasRenderingContext2D, list: DisplayList, camera: Camera, palette: Palette): void {
+  let open: Path | undefined;
+  let count = 0;
+  const finish = (): void => {
+    if (open) ink(context, open, palette);
+    open = undefined;
+    count = 0;
+  };
+  for (const item of list) {
+    if (item.kind !== 'path' || isOutside(item, camera)) continue;
+    if (!open || count >= MOST_TOGETHER || !sameStyle(open, item)) {
+      finish();
+      context.beginPath();
+      open = item;
+    }
+    trace(context, item, camera);
+    count++;
+  }
+  finish();
+}
+
+/** A very long path is slow to stroke. */
+const MOST_TOGETHER = 400;
+
+/** Areas that let something through would show where they overlap; they are painted one by one. */
+const sameStyle = (a: Path, b: Path): boolean =>
+  a.stroke === b.stroke &&
+  a.fill === b.fill &&
+  a.width === b.width &&
+  a.opacity === b.opacity &&
+  !(a.fill && a.opacity !== undefined) &&
+  !(a.fill && a.stroke) &&
+  (a.dash?.join() ?? '') === (b.dash?.join() ?? '');
+
+/** Whether all of a path lies on one side of the sheet. */
+function isOutside({ vertices }: Path, camera: Camera): boolean {
+  let [left, right, above, below] = [true, true, true, true];
+  for (let i = 0; i < vertices.length; i += VERTEX) {
+    const x = screenX(camera, vertices[i]!) + vertices[i + 2]!;
+    const y = screenY(camera, vertices[i + 1]!) - vertices[i + 3]!;
+    left &&= x < -MARGIN;
+    right &&= x > camera.width + MARGIN;
+    above &&= y < -MARGIN;
+    below &&= y > camera.height + MARGIN;
+    if (!left && !right && !above && !below) return false;
+  }
+  return true;
+}
+
+/** Width of the widest line, pixels. */
+const MARGIN = 12;
 
 /** A picture with the places of three of its corners on the sheet, pixels. */
 export interface PaintedPicture {
@@ -84,16 +150,17 @@ function paintPicture(context: CanvasRenderingContext2D, picture: PaintedPicture
   context.restore();
 }
 
-function paintPath(context: CanvasRenderingContext2D, path: Path, camera: Camera, palette: Palette): void {
-  const { vertices } = path;
-  context.beginPath();
+function trace(context: CanvasRenderingContext2D, { vertices, pairs, closed }: Path, camera: Camera): void {
   for (let i = 0; i < vertices.length; i += VERTEX) {
     const x = screenX(camera, vertices[i]!) + vertices[i + 2]!;
     const y = screenY(camera, vertices[i + 1]!) - vertices[i + 3]!;
-    if (i === 0 || (path.pairs && i % (2 * VERTEX) === 0)) context.moveTo(x, y);
+    if (i === 0 || (pairs && i % (2 * VERTEX) === 0)) context.moveTo(x, y);
     else context.lineTo(x, y);
   }
-  if (path.closed) context.closePath();
+  if (closed) context.closePath();
+}
+
+function ink(context: CanvasRenderingContext2D, path: Path, palette: Palette): void {
   context.globalAlpha = path.opacity ?? 1;
   if (path.fill) {
     context.fillStyle = palette(path.fill);

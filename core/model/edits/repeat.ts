@@ -118,8 +118,7 @@ export function repeat(draft: Draft<Model>, model: Model, intent: Repetition): N
         supported.add(copy);
         draft.supports.push({ ...carriedSupport(support, carried), node: copy } as Draft<typeof support>);
       }
-    if (intent.link)
-      for (const id of ids) add({ id: nextId, start: before.get(id)!, end: copies.get(id)!, ...intent.link });
+    if (intent.link) for (const id of ids) add({ id: nextId, start: before.get(id)!, end: copies.get(id)!, ...intent.link });
     before = copies;
   }
   if (made.nodes.length + made.members.length === 0)

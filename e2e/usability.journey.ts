@@ -1,0 +1,112 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { Application } from './application';
+import { ModelPage } from './model-page';
+
+const application = new Application();
+beforeAll(() => application.start());
+afterAll(() => application.close());
+
+/** A model page that counts what a user does: a click, a choice from a list, a value typed, a command given is one action each. */
+class Counted {
+  actions = 0;
+  constructor(readonly model: ModelPage) {}
+  async choose(label: string, option: string): Promise<void> {
+    this.actions++;
+    await this.model.choose(label, option);
+  }
+  async fill(label: string, text: string): Promise<void> {
+    this.actions++;
+    await this.model.fill(label, text);
+  }
+  async press(name: string): Promise<void> {
+    this.actions++;
+    await this.model.press(name);
+  }
+  async command(text: string): Promise<void> {
+    this.actions++;
+    await this.model.command(text);
+  }
+}
+
+async function emptySheet(): Promise<Counted> {
+  const page = await application.page();
+  await page.goto(application.address, { waitUntil: 'networkidle0' });
+  await page.locator('::-p-aria(New plane model)').click();
+  const model = new ModelPage(application, page);
+  await model.ready();
+  await model.until('hindrance', /There is no member yet/);
+  return new Counted(model);
+}
+
+/** Puts the load in hand on the group's members; three actions and one for the stage. */
+async function load(user: Counted, group: string, members: number, intensity: string): Promise<void> {
+  await user.command(`select group ${group}`);
+  await user.command('go to loads');
+  await user.fill('Intensity (kN/m)', intensity);
+  await user.press('Line load');
+  await user.press(`Put it on the ${members} selected members`);
+}
+
+describe('from an empty sheet to supported and loaded: actions as docs/usability.md counts them', () => {
+  test('a truss of 17.5 m and 7 panels', async () => {
+    const user = await emptySheet();
+    await user.choose('Structure', 'Truss');
+    await user.fill('Span (m)', '17.5');
+    await user.fill('Panels', '7');
+    await user.press('Place it');
+    await user.model.counts(16, 29);
+    await load(user, 'top chord', 7, '-6');
+    await user.model.until('solution', /^Solved.*in balance/);
+    // qL²/8 over the height of 1.5 m is 153 kN, and there is the weight of the truss.
+    await user.model.press('Axial force');
+    await user.model.until('extremes', /^T 1\d\d(\.\d+)? kN in/);
+    expect(user.actions).toBeLessThanOrEqual(12);
+    expect(user.actions).toBe(9);
+  });
+
+  test('a continuous beam of three spans', async () => {
+    const user = await emptySheet();
+    await user.choose('Structure', 'Continuous beam');
+    await user.fill('Spans (m)', '2×5.4 + 3.6');
+    await user.press('Place it');
+    await load(user, 'beam', 3, '-12');
+    await user.model.until('solution', /^Solved.*in balance/);
+    expect(user.actions).toBe(8);
+  });
+
+  test('a pitched portal of two bays', async () => {
+    const user = await emptySheet();
+    await user.choose('Structure', 'Portal frame');
+    await user.fill('Bays (m)', '2×9');
+    await user.choose('Column feet', 'fixed');
+    await user.press('Place it');
+    await load(user, 'rafters', 4, '-4');
+    await user.model.until('solution', /^Solved.*in balance/);
+    expect(user.actions).toBe(9);
+  });
+
+  test('a frame of four storeys', async () => {
+    const user = await emptySheet();
+    await user.choose('Structure', 'Multi-storey frame');
+    await user.fill('Storey heights (m)', '4 + 3×3.2');
+    await user.press('Place it');
+    await load(user, 'beams', 12, '-20');
+    await user.model.until('solution', /^Solved.*in balance/);
+    expect(user.actions).toBe(8);
+  });
+
+  test('a hall of four frames in space, from one portal', async () => {
+    const user = await emptySheet();
+    await user.choose('Structure', 'Portal frame');
+    await user.press('Place it');
+    await user.command('make it a space model');
+    await user.command('select everything');
+    await user.command('repeat 3 times 0 by 0 by -5 linked');
+    await user.model.counts(20, 31);
+    await load(user, 'rafters', 8, '-4');
+    await user.model.until('solution', /^Solved.*in balance/);
+    expect(user.actions).toBe(10);
+  });
+});
+
+test('no page complained', () => expect(application.complaints).toEqual([]));

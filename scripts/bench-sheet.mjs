@@ -1,0 +1,94 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { launch } from 'puppeteer-core';
+import { browserFlags, findBrowser } from './browser.mjs';
+import { startServer } from './server.mjs';
+
+// How the real sheet keeps up with the pointer: medians of the time between frames, measured in the page.
+
+const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
+
+/** `models`: [name, model] each; returns for each the milliseconds between frames while one hovers, pans, turns and drags a node. */
+export async function sheetTimes(port, models) {
+  const folder = mkdtempSync(path.join(tmpdir(), 'rigid-beam-sheet-'));
+  const server = await startServer(port, { RIGID_BEAM_DATA: path.join(folder, 'data') });
+  const browser = await launch({
+    executablePath: findBrowser(),
+    headless: true,
+    userDataDir: path.join(folder, 'profile'),
+    args: browserFlags,
+  });
+  const page = await browser.newPage();
+  await page.setViewport({ width: 1280, height: 800 });
+  const results = [];
+  for (const [name, model, drags] of models) {
+    const file = path.join(folder, 'model.rbm.json');
+    writeFileSync(file, JSON.stringify(model));
+    await page.goto(`http://127.0.0.1:${port}`, { waitUntil: 'networkidle0' });
+    const [chooser] = await Promise.all([page.waitForFileChooser(), page.locator('::-p-aria(From a file)').click()]);
+    await chooser.accept([file]);
+    await page.waitForFunction(() => /^Solved/.test(document.querySelector('[data-testid=solution]')?.textContent ?? ''), {
+      timeout: 120_000,
+    });
+    await wait(4000);
+    const hover = await frames(page, (i) => page.mouse.move(600 + i * 5, 250 + i * 3));
+    const pan = await carried(page, 'middle');
+    await wait(2500);
+    const turn = await carried(page, 'right');
+    await wait(2500);
+    const result = { name, hover, pan, turn };
+    if (drags) result.drag = await dragged(page);
+    results.push(result);
+  }
+  await browser.close();
+  server.child.kill('SIGTERM');
+  await server.exited;
+  rmSync(folder, { recursive: true, force: true });
+  return results;
+}
+
+/** The median time between frames while something is done 60 times. */
+async function frames(page, act) {
+  await page.evaluate(() => {
+    window.times = [];
+    window.counting = true;
+    let last = performance.now();
+    const tick = () => {
+      const now = performance.now();
+      window.times.push(now - last);
+      last = now;
+      if (window.counting) requestAnimationFrame(tick);
+    };
+    requestAnimationFrame(tick);
+  });
+  for (let i = 0; i < 60; i++) {
+    await act(i);
+    await wait(8);
+  }
+  return page.evaluate(() => {
+    window.counting = false;
+    const sorted = window.times.slice(2).sort((a, b) => a - b);
+    return sorted[Math.floor(sorted.length / 2)];
+  });
+}
+
+async function carried(page, button) {
+  await page.mouse.move(700, 300);
+  await page.mouse.down({ button });
+  const time = await frames(page, (i) => page.mouse.move(700 + i * 2, 300 + i));
+  await page.mouse.up({ button });
+  return time;
+}
+
+async function dragged(page) {
+  const { x, y } = await page.$$eval('main li > button[aria-label^="Node "]', (all) => {
+    const box = all.at(-1).getBoundingClientRect();
+    return { x: box.x + 13, y: box.y + 13 };
+  });
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  const time = await frames(page, (i) => page.mouse.move(x + i * 2, y - i));
+  await page.mouse.up();
+  return time;
+}
