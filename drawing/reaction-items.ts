@@ -14,6 +14,8 @@ export function reactionItems(model: Model, solution: Solution, outcome: number,
   const display = { ...defaultDisplay, ...model.display };
   const largest = largestForce(solution, outcome);
   const components = model.space === 'plane' ? PLANE : SPACE;
+  // In space there is less room; what is left out stands in the table of reactions.
+  const small = model.space === 'plane' ? 1e-6 : 1e-2;
   return [...drawnNodes(model, view).values()].flatMap((node): Item[] => {
     const i = node.index;
     if (!solution.supported[i]) return [];
@@ -22,7 +24,7 @@ export function reactionItems(model: Model, solution: Solution, outcome: number,
     const items: Item[] = [];
     components.forEach(([component, k]) => {
       const { max, min } = read(k);
-      if (Math.max(Math.abs(max), Math.abs(min)) < 1e-6 * largest) return;
+      if (Math.max(Math.abs(max), Math.abs(min)) < small * largest) return;
       const show = component.startsWith('m') ? showMoment : showForce;
       const words = max === min ? show(Math.abs(max), display) : `${show(min, display)} … ${show(max, display)}`;
       const value = Math.abs(max) >= Math.abs(min) ? max : min;

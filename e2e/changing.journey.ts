@@ -262,4 +262,41 @@ describe('space', () => {
   });
 });
 
+describe('by keyboard alone', () => {
+  test('typical structure, groups, grid lines at the sheet, change with a preview, clean-up, looks at space', async () => {
+    const page = await application.page();
+    await page.goto(application.address, { waitUntil: 'networkidle0' });
+    const model = new ModelPage(application, page);
+    await model.pressByKey('New plane model');
+    await model.ready();
+    await model.chooseByKey('Structure', 'Multi');
+    await model.fillByKey('Bays (m)', '2×5');
+    await model.pressByKey('Place it');
+    await model.counts(12, 15);
+    await model.command('select upright members');
+    await model.card('9 selected');
+    await model.command('group the selection posts');
+    await model.command('select group posts');
+    await model.card('9 selected');
+    await model.command('select everything');
+    await model.pressByKey('Turn');
+    await model.fillByKey('By (deg)', '180');
+    await model.until('solution', /^Solved|mechanism/);
+    await model.pressByKey('Leave it');
+    const summary = await page.waitForSelector('::-p-xpath(//details/summary[starts-with(., "Grid lines")])');
+    await summary!.focus();
+    await page.keyboard.press('Enter');
+    await model.pressByKey('Bays along X: add');
+    await model.fillByKey('Bays along X (m)', '2×6');
+    await page.waitForFunction(() => document.querySelector('main li > button[aria-label*="12 m across, 0 m up"]'));
+    await model.command('make it a space model');
+    await model.until('solution', /^Solved.*in balance/);
+    for (const look of ['front', 'side', 'above', 'a corner'])
+      await model.command(`look from ${look === 'front' || look === 'side' ? 'the ' : ''}${look}`);
+    await model.command('show or hide local axes');
+    await model.command('renumber members');
+    await model.stored();
+  });
+});
+
 test('no page complained', () => expect(application.complaints).toEqual([]));

@@ -42,6 +42,33 @@ export class ModelPage {
     if (!open) await summary!.click();
   }
 
+  /** Presses a control without the pointer: it takes the focus, and Enter. */
+  async pressByKey(name: string): Promise<void> {
+    const control = await this.page.waitForSelector(`::-p-aria(${name})`, { timeout: PATIENCE });
+    await control!.focus();
+    await this.page.keyboard.press('Enter');
+  }
+
+  /** Chooses from a list without the pointer: Enter opens it, typing finds the choice. */
+  async chooseByKey(label: string, option: string): Promise<void> {
+    const button = await this.page.waitForSelector(
+      `::-p-xpath(//button[@aria-haspopup="listbox"][contains(@aria-labelledby, //*[normalize-space(text())="${label}"]/@id)])`,
+      { timeout: PATIENCE },
+    );
+    await button!.focus();
+    await this.page.keyboard.press('Enter');
+    await this.page.waitForSelector('[role=option]', { timeout: PATIENCE });
+    await this.page.keyboard.type(option);
+    await this.page.keyboard.press('Enter');
+  }
+
+  /** Types into a field without the pointer. */
+  async fillByKey(label: string, text: string): Promise<void> {
+    const field = await this.page.waitForSelector(`::-p-aria([name="${label}"][role="textbox"])`, { timeout: PATIENCE });
+    await field!.focus();
+    await this.typeOver(text);
+  }
+
   /** Runs a command by what is typed behind `/`. */
   async command(text: string): Promise<void> {
     await this.page.keyboard.press('/');

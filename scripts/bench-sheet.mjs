@@ -39,6 +39,10 @@ export async function sheetTimes(port, models) {
     await wait(2500);
     const result = { name, hover, pan, turn };
     if (drags) result.drag = await dragged(page);
+    // A page that is left before everything is stored asks whether to stay.
+    await page.waitForFunction(() => document.querySelector('[data-testid=storage]')?.textContent === 'Stored', {
+      timeout: 60_000,
+    });
     results.push(result);
   }
   await browser.close();

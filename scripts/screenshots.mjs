@@ -1,4 +1,4 @@
-import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { launch } from 'puppeteer-core';
@@ -35,6 +35,39 @@ const place = (name) =>
     x: item.getBoundingClientRect().x + 13,
     y: item.getBoundingClientRect().y + 13,
   }));
+
+async function command(text) {
+  await page.keyboard.press('/');
+  await page.keyboard.type(text);
+  await page.keyboard.press('Enter');
+  await settle();
+}
+
+async function choose(label, option) {
+  const button = await page.waitForSelector(
+    `::-p-xpath(//button[@aria-haspopup="listbox"][contains(@aria-labelledby, //*[normalize-space(text())="${label}"]/@id)])`,
+  );
+  await button.click();
+  await page.locator(`::-p-aria([name="${option}"][role="option"])`).click();
+}
+
+async function fill(label, text) {
+  await page.locator(`::-p-aria([name="${label}"][role="textbox"])`).click();
+  await page.keyboard.down('Control');
+  await page.keyboard.press('a');
+  await page.keyboard.up('Control');
+  await page.keyboard.type(text);
+  await page.keyboard.press('Enter');
+  await settle();
+}
+
+/** A sketch of the potting shed, as it came on paper. */
+const SHED = `<svg xmlns="http://www.w3.org/2000/svg" width="800" height="400" viewBox="0 0 800 400">
+  <g fill="none" stroke="#333" stroke-width="3">
+    <path d="M60 340V150L400 40L740 150V340"/><path d="M60 150H740" stroke-dasharray="12 6"/><path d="M20 340H780"/>
+  </g>
+  <g font-family="sans-serif" font-size="22" fill="#333"><text x="350" y="385">potting shed, 8.50</text></g>
+</svg>`;
 
 async function take(name, url, prepare = async () => {}) {
   if (only && !name.includes(only)) return;
@@ -80,6 +113,65 @@ await page.keyboard.down('Control');
 await page.keyboard.press('z');
 await page.keyboard.up('Control');
 await settle();
+const walk = models['Canopy walk, first span'];
+await take('space', `${walk}?stage=geometry&acting=U1&quantity=Mz`, async () => {
+  await page.locator('::-p-aria(Whole structure)').click();
+});
+await take('commands', `${walk}?stage=geometry&acting=Q&quantity=N`, async () => {
+  await page.keyboard.press('/');
+  await page.keyboard.type('select');
+});
+await take('schedule', `${rib}?stage=geometry&acting=S&quantity=Mz`, async () => {
+  await command('select node 3, 4, 5');
+  await command('open the schedule of nodes');
+  await page.focus('[role=grid]');
+  for (const key of ['ArrowDown', 'ArrowDown', 'ArrowRight']) await page.keyboard.press(key);
+});
+await take('typical', '', async () => {
+  await page.locator('::-p-aria(New plane model)').click();
+  await page.waitForSelector('[data-testid=sheet]');
+  await settle();
+  await choose('Structure', 'Truss');
+  await choose('Outline', 'bowstring');
+  await settle();
+});
+await take('repeat', '', async () => {
+  await page.locator('::-p-aria(New plane model)').click();
+  await page.waitForSelector('[data-testid=sheet]');
+  await settle();
+  await choose('Structure', 'Portal frame');
+  await page.locator('::-p-aria(Place it)').click();
+  await settle();
+  await command('make it a space model');
+  await command('select everything');
+  await page.locator('::-p-aria(as a copy)').click();
+  await fill('Forward (m)', '-4');
+  await fill('Times', '3');
+  await choose('Members to the copy', 'beam');
+  await settle();
+  await page.locator('::-p-aria(Whole structure)').click();
+});
+await take('underlay', '', async () => {
+  await page.locator('::-p-aria(New plane model)').click();
+  await page.waitForSelector('[data-testid=sheet]');
+  await settle();
+  const plan = path.join(profile, 'shed.svg');
+  writeFileSync(plan, SHED);
+  await (await page.$('input[type=file]')).uploadFile(plan);
+  await settle();
+  const summary = await page.$('::-p-xpath(//details/summary[starts-with(., "Underlay")])');
+  await summary.click();
+  await page.locator('::-p-aria(Draw)').click();
+  await page.mouse.move(900, 320);
+  for (const way of ['1.5 by 1.5', 'to 1.5 by 6.25', 'to 10 by 9']) {
+    await page.keyboard.type(way.charAt(0));
+    await settle();
+    await page.keyboard.type(way.slice(1));
+    await page.keyboard.press('Enter');
+    await settle();
+  }
+  await page.mouse.move(1080, 300, { steps: 4 });
+});
 await take('night', `${rib}?stage=results&acting=U1&quantity=Mz`, async () => {
   await page.locator('::-p-aria(Change between day and night)').click();
 });

@@ -75,14 +75,15 @@ const Choice = styled.label`
   font-size: 0.76rem;
 `;
 
-/** The way to the next node, typed while drawing. */
+/** A text typed on the sheet: the way to the next node, the spacings of grid lines. */
 export function TypedStep({ field, onDone }: { readonly field: TypedField; readonly onDone: () => void }) {
+  const label = field.label ?? 'Way to the next node';
   const [text, setText] = useState(field.first);
   const [fault, setFault] = useState<string>();
   return (
     <Float style={place(field.left + 24, field.top + 30)}>
-      <FieldBox value={text} onChange={setText} isInvalid={fault !== undefined} autoFocus aria-label="Way to the next node">
-        <FieldLabel>Way to the next node</FieldLabel>
+      <FieldBox value={text} onChange={setText} isInvalid={fault !== undefined} autoFocus aria-label={label}>
+        <FieldLabel>{label}</FieldLabel>
         <FieldInput
           autoComplete="off"
           onBlur={onDone}

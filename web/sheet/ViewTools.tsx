@@ -42,7 +42,7 @@ const LOOK_WORDS: Record<Look, string> = { front: 'Front', side: 'Side', plan: '
 /** Where a space model is looked at from: along an axis, from a corner, or turned step by step. */
 function Looks({ controller }: { readonly controller: SheetController }) {
   const look = useStore(controller.store, (state) => state.look);
-  const isAt = (one: Look): boolean => LOOKS[one].round === look.round % 360 && LOOKS[one].height === look.height;
+  const isAt = (one: Look): boolean => (LOOKS[one].round - look.round) % 360 === 0 && LOOKS[one].height === look.height;
   return (
     <>
       {(Object.keys(LOOK_WORDS) as Look[]).map((one) => (

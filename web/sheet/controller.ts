@@ -45,8 +45,9 @@ export interface InPlaceField {
   readonly choices?: readonly { readonly words: string; readonly commit: (value: number) => void }[];
 }
 
-/** A free text typed while drawing, in the notation that `hint` explains. */
+/** A free text typed on the sheet, in the notation that `hint` explains. */
 export interface TypedField {
+  readonly label?: string;
   readonly left: number;
   readonly top: number;
   readonly hint: string;

@@ -1,4 +1,6 @@
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { respace } from '@rigid-beam/core/model/grid-lines';
+import { parseSpacings, showSpacings } from '@rigid-beam/core/quantities/spacings';
 import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
 import type { SheetController } from './controller';
 import { loadValue } from './load-values';
@@ -29,7 +31,24 @@ export function openInPlace(sheet: SheetController, subject: Subject): void {
       ],
     });
   }
-  if (subject.kind === 'gridLine') editor.go({ stage: 'geometry' });
+  if (subject.kind === 'gridLine') {
+    const lines = model.grid?.[subject.axis];
+    if (!lines) return;
+    sheet.openTyped({
+      ...place,
+      label: `Grid lines across ${subject.axis.toUpperCase()} (${display.length})`,
+      hint: 'as 3×5.4 + 2.7; the structure follows, unless you write stay behind it',
+      first: showSpacings(lines.steps, display.length),
+      commit: (text) => {
+        const [, spacings, stay] = /^(.*?)(\bstay)?\s*$/.exec(text) as unknown as [string, string, string | undefined];
+        const parsed = parseSpacings(spacings, display.length);
+        if (!parsed.ok) return parsed.reason;
+        const next = { ...lines, steps: parsed.steps };
+        if (editor.edit(respace(model, subject.axis, next, stay ? 'stay' : 'follow'))) return undefined;
+        return editor.state.refusal[0]?.message ?? 'The edit was refused.';
+      },
+    });
+  }
   if (subject.kind === 'load') {
     const load = model.loads[subject.index];
     if (!load) return;

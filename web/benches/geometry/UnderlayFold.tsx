@@ -128,6 +128,14 @@ function Placing({ sheet, underlay }: { readonly sheet: SheetController; readonl
         </Button>
       </Row>
       {measured !== undefined && <Hint role="status">Measured: {showQuantity(measured, unit, 5)}</Hint>}
+      <QuantityField
+        label="Turned by (°)"
+        value={underlay.angle ?? 0}
+        dimension="number"
+        unit=""
+        onCommit={(angle) => change({ angle: angle ?? 0 })}
+      />
+      <Hint aria-hidden>Strength</Hint>
       <Slider
         label="Strength of the underlay"
         range={[0, 1]}

@@ -67,7 +67,7 @@ export class DrawTool implements Tool {
       this.place(this.pointed);
       return true;
     }
-    if (!/^[\d.(-]$/.test(event.key) || event.ctrlKey || event.metaKey) return false;
+    if (!/^[\d.(t-]$/.test(event.key) || event.ctrlKey || event.metaKey) return false;
     this.sheet.openTyped({
       left: this.screen.x,
       top: this.screen.y,
