@@ -174,7 +174,7 @@ describe('selecting, schedules, underlay', () => {
       file,
       '<svg xmlns="http://www.w3.org/2000/svg" width="400" height="200"><rect x="50" y="50" width="300" height="100" fill="none" stroke="black"/></svg>',
     );
-    const input = (await page.$('input[type=file]')) as unknown as { uploadFile(path: string): Promise<void> };
+    const input = (await page.waitForSelector('input[type=file]')) as unknown as { uploadFile(path: string): Promise<void> };
     await input.uploadFile(file);
     const { x, y } = await model.sheet();
     const scale = async (): Promise<number> => {
@@ -207,7 +207,9 @@ describe('selecting, schedules, underlay', () => {
     await model.unfold('Underlay');
     const file = path.join(application.data, 'plan.pdf');
     writeFileSync(file, onePagePdf());
-    const input = (await model.page.$('input[type=file]')) as unknown as { uploadFile(path: string): Promise<void> };
+    const input = (await model.page.waitForSelector('input[type=file]')) as unknown as {
+      uploadFile(path: string): Promise<void>;
+    };
     await input.uploadFile(file);
     await model.page.waitForFunction(() => document.body.textContent?.includes('Take it away'));
     await model.stored();

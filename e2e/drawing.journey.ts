@@ -119,6 +119,45 @@ describe('drawing', () => {
   });
 });
 
+test('by touch: a long press shows the other choices, two fingers zoom, and removing says first what goes along', async () => {
+  const model = await emptySheet();
+  const { page } = model;
+  await page.setViewport({ width: 1280, height: 800, hasTouch: true });
+  await model.choose('Structure', 'Continuous beam');
+  await model.press('Place it');
+  await model.counts(4, 3);
+  await page.keyboard.press('Escape');
+  await model.settled();
+  const place = await model.place('Node 2 ');
+  const finger = await page.touchscreen.touchStart(place.x, place.y);
+  await page.waitForSelector('[aria-label="Other choices"]');
+  await finger.end();
+  await model.press('Select what is connected');
+  await model.card('7 selected');
+  await page.keyboard.press('Escape');
+  await model.settled();
+  const width = async (): Promise<number> => (await model.place('Node 4 ')).x - (await model.place('Node 1 ')).x;
+  const before = await width();
+  const { x, y } = await model.sheet();
+  const [a, b] = [await page.touchscreen.touchStart(x + 300, y + 200), await page.touchscreen.touchStart(x + 360, y + 200)];
+  await a.move(x + 240, y + 200);
+  await b.move(x + 420, y + 200);
+  await a.end();
+  await b.end();
+  await model.settled();
+  expect((await width()) / before).toBeGreaterThan(2);
+  await model.press('Whole structure');
+  await model.command('select node 2');
+  await page.keyboard.press('Delete');
+  await page.waitForFunction(() => document.body.textContent?.includes('takes along 2 members, 1 support'));
+  await model.counts(4, 3);
+  await page.keyboard.press('Delete');
+  await model.counts(3, 1);
+  await model.undo();
+  await model.counts(4, 3);
+  await model.stored();
+});
+
 describe('typical structures', () => {
   test('a truss by its measures, seen before it is placed, in one undo step', async () => {
     const model = await emptySheet();

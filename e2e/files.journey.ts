@@ -52,6 +52,7 @@ describe('files', () => {
       {},
       corner.y - 13,
     );
+    await model.settled();
     const [near, far] = [await model.place('Node n3 '), await model.place('Node s3 ')];
     expect(near).toEqual(far);
     await model.page.close();

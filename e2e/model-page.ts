@@ -71,7 +71,10 @@ export class ModelPage {
 
   /** Runs a command by what is typed behind `/`. */
   async command(text: string): Promise<void> {
+    const isTyping = await this.page.evaluate(() => document.activeElement instanceof HTMLInputElement);
+    if (isTyping) await this.page.keyboard.down('Control');
     await this.page.keyboard.press('/');
+    if (isTyping) await this.page.keyboard.up('Control');
     await this.page.waitForFunction(() => document.activeElement?.getAttribute('aria-label') === 'Command', {
       timeout: PATIENCE,
     });

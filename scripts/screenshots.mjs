@@ -157,10 +157,10 @@ await take('underlay', '', async () => {
   await settle();
   const plan = path.join(profile, 'shed.svg');
   writeFileSync(plan, SHED);
-  await (await page.$('input[type=file]')).uploadFile(plan);
-  await settle();
   const summary = await page.$('::-p-xpath(//details/summary[starts-with(., "Underlay")])');
   await summary.click();
+  await (await page.waitForSelector('input[type=file]')).uploadFile(plan);
+  await settle();
   await page.locator('::-p-aria(Draw)').click();
   await page.mouse.move(900, 320);
   for (const way of ['1.5 by 1.5', 'to 1.5 by 6.25', 'to 10 by 9']) {

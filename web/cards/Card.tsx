@@ -1,6 +1,8 @@
 'use client';
 
+import { useMemo } from 'react';
 import styled from 'styled-components';
+import type { Subject } from '@rigid-beam/drawing/display-list';
 import { useEditor, useEditorState, useModel } from '../session/use-editor';
 import { CARD_WIDTH, TITLE_BLOCK } from '../sheet/controller';
 import { removalOf, removalWords } from '../sheet/removal';
@@ -28,11 +30,18 @@ const Head = styled(Row)`
   margin-bottom: 0.4rem;
 `;
 
+/** What goes along when the selection is removed; of the model as it is stored, not while something is dragged. */
+function useRemovalWords(selection: readonly Subject[]): string {
+  const model = useEditorState((state) => state.model);
+  return useMemo(() => (selection.length <= 200 ? removalWords(model, selection) : ''), [model, selection]);
+}
+
 /** What is selected, with its properties to change in place. Nothing is there without a selection. */
 export function Card() {
   const editor = useEditor();
   const model = useModel();
   const selection = useEditorState((state) => state.selection);
+  const also = useRemovalWords(selection);
   const nodes = model.nodes.filter(({ id }) =>
     selection.some((one) => (one.kind === 'node' || one.kind === 'support') && one.id === id),
   );
@@ -52,7 +61,6 @@ export function Card() {
     const intent = removalOf(model, selection);
     if (intent) editor.edit(intent);
   };
-  const also = selection.length <= 200 ? removalWords(model, selection) : '';
   return (
     <Panel aria-label={title}>
       <Head>

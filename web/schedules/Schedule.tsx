@@ -237,7 +237,9 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
     };
     const step = steps[event.key];
     const column = columns[active.column];
-    if (step) go(active.row + step[0], active.column + step[1], event.shiftKey);
+    if (event.altKey && column && (event.key === 'ArrowUp' || event.key === 'ArrowDown'))
+      setSort({ key: column.key, way: event.key === 'ArrowUp' ? 1 : -1 });
+    else if (step) go(active.row + step[0], active.column + step[1], event.shiftKey);
     else if (event.key === 'Home') go(event.ctrlKey ? 0 : active.row, 0, event.shiftKey);
     else if (event.key === 'End') go(event.ctrlKey ? count - 1 : active.row, columns.length - 1, event.shiftKey);
     else if (event.key === 'd' && (event.ctrlKey || event.metaKey)) fillDown();
@@ -278,7 +280,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
         ref={scroll}
         role="grid"
         tabIndex={0}
-        aria-label={`${list}`}
+        aria-label={`${list}. Alt and an arrow sort by the column.`}
         aria-rowcount={count + 1}
         aria-colcount={columns.length}
         aria-activedescendant={`cell-${active.row}-${active.column}`}

@@ -84,6 +84,8 @@ export interface Offer {
 const RESTING = 'select';
 /** Milliseconds after which a moved drawing counts as at rest. */
 const REST = 120;
+/** Items from which a drawing takes longer to build than a frame. */
+const HEAVY = 4000;
 
 /** How near something must be to be meant, pixels: a finger is less exact than a mouse. */
 const REACH = { mouse: 7, pen: 9, touch: 18 } as const;
@@ -215,7 +217,16 @@ export class SheetController {
 
   zoom(factor: number, px = this.camera.width / 2, py = this.camera.height / 2): void {
     this.follows = false;
-    this.setCamera(zoomAt(this.camera, px, py, factor));
+    const camera = zoomAt(this.camera, px, py, factor);
+    if (this.items.length < HEAVY) {
+      this.setCamera(camera);
+      return;
+    }
+    // A large drawing is stretched while one zooms, and drawn anew when it rests.
+    this.store.setState({ camera });
+    this.refresh('overlay');
+    clearTimeout(this.rest);
+    this.rest = setTimeout(() => this.refresh(), REST);
   }
 
   /** Nothing is drawn anew while the paper moves: texts move along, and find their best places when it rests. */
@@ -451,13 +462,16 @@ export class SheetController {
   private layStill(painted: Camera, camera: Camera): void {
     const { context, ratio, still } = this;
     context.setTransform(1, 0, 0, 1, 0, 0);
-    const dx = (painted.x - camera.x) * camera.scale * ratio;
-    const dy = (camera.y - painted.y) * camera.scale * ratio;
-    if (dx !== 0 || dy !== 0) {
+    const factor = camera.scale / painted.scale;
+    // Where the upper left corner of the painted picture lies now.
+    const left = screenX(camera, worldX(painted, 0)) * ratio;
+    const top = screenY(camera, worldY(painted, 0)) * ratio;
+    if (Math.abs(left) + Math.abs(top) > 0.25 || factor !== 1) {
       context.fillStyle = this.palette('paper');
       context.fillRect(0, 0, still.width, still.height);
     }
-    context.drawImage(still, Math.round(dx), Math.round(dy));
+    if (factor === 1) context.drawImage(still, Math.round(left), Math.round(top));
+    else context.drawImage(still, left, top, still.width * factor, still.height * factor);
   }
 
   private rebuild(): void {
@@ -520,6 +534,8 @@ export class SheetController {
   }
 
   private view(state: EditorState): View {
+    // While a node of a large structure is dragged only its members and diagrams move along.
+    const isHeld = state.preview !== undefined && state.drawn.model.members.length > LIVELY;
     const seen = this.seen();
     return {
       ...seen,
@@ -528,13 +544,12 @@ export class SheetController {
       outcome: actingIndex(state),
       quantity: state.quantity,
       diagramFactor: state.diagramFactor,
-      // While a node of a large structure is dragged its diagrams move along, without their figures.
-      values: state.values && !(state.preview && state.drawn.model.members.length > LIVELY),
+      values: state.values && !isHeld,
       deflected: state.deflected,
-      reactions: true,
-      loads: true,
-      dimensions: state.dimensions,
-      names: state.names || state.stage === 'geometry',
+      reactions: !isHeld,
+      loads: !isHeld,
+      dimensions: state.dimensions && !isHeld,
+      names: (state.names || state.stage === 'geometry') && !isHeld,
       selection: state.selection,
       scale: this.camera.scale,
       weight: this.turning ? 1 : weightAt(state.drawn.model, seen, this.camera.scale),

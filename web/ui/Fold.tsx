@@ -1,6 +1,6 @@
 'use client';
 
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import styled from 'styled-components';
 
 const Details = styled.details`
@@ -27,15 +27,16 @@ interface FoldProps {
   readonly children: ReactNode;
 }
 
-/** A part of a bench that can be folded away; the browser's own, so that keyboard and screen reader know it. */
+/** A part of a bench that can be folded away; the browser's own, so that keyboard and screen reader know it. Folded it costs nothing. */
 export function Fold({ title, note, startsOpen, children }: FoldProps) {
+  const [open, setOpen] = useState(startsOpen === true);
   return (
-    <Details open={startsOpen}>
+    <Details open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary>
         {title}
         {note && <span style={{ fontWeight: 400, color: 'var(--soft)' }}> · {note}</span>}
       </summary>
-      <div>{children}</div>
+      {open && <div>{children}</div>}
     </Details>
   );
 }

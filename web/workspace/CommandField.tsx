@@ -78,7 +78,8 @@ export function CommandField({ sheet }: { readonly sheet: SheetController | unde
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
-      if (event.key !== '/' || typing || event.ctrlKey || event.metaKey || event.altKey) return;
+      // In a field a stroke divides; with Control it leads here from there too.
+      if (event.key !== '/' || (typing && !event.ctrlKey) || event.metaKey || event.altKey) return;
       event.preventDefault();
       field.current?.focus();
     };

@@ -15,6 +15,14 @@ const SHOWN = 30;
 
 /** What is rarely meant in a drawing, each with its repair. */
 export function CleanUpFold({ sheet }: { readonly sheet: SheetController }) {
+  return (
+    <Fold title="Clean up and number">
+      <CleanUp sheet={sheet} />
+    </Fold>
+  );
+}
+
+function CleanUp({ sheet }: { readonly sheet: SheetController }) {
   const editor = useEditor();
   const model = useEditorState((state) => state.model);
   const found = useMemo(() => (model.members.length <= QUICK ? findDefects(model) : undefined), [model]);
@@ -27,7 +35,7 @@ export function CleanUpFold({ sheet }: { readonly sheet: SheetController }) {
     sheet.showSelection();
   };
   return (
-    <Fold title="Clean up and number" note={found && found.length > 0 ? `${found.length} found` : undefined}>
+    <>
       {found ? (
         <Hint>{found.length === 0 ? 'Nothing needs mending.' : 'Each can be shown and mended.'}</Hint>
       ) : (
@@ -48,6 +56,6 @@ export function CleanUpFold({ sheet }: { readonly sheet: SheetController }) {
         <Button onPress={() => names('nodes')}>Number nodes anew</Button>
         <Button onPress={() => names('members')}>Letter members anew</Button>
       </Row>
-    </Fold>
+    </>
   );
 }

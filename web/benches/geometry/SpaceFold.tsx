@@ -25,7 +25,7 @@ export function SpaceFold({ sheet }: { readonly sheet: SheetController }) {
   const unit = unitOf(model);
   if (model.space === 'plane')
     return (
-      <Fold title="Space" note="a plane model">
+      <Fold key="plane" title="Space" note="a plane model">
         <Button
           onPress={() => {
             if (make(sheet, intoSpace(model)) === undefined) sheet.lookAt('corner');
@@ -46,6 +46,7 @@ export function SpaceFold({ sheet }: { readonly sheet: SheetController }) {
   ];
   return (
     <Fold
+      key="space"
       title="Plane to draw on"
       note={plane ? `${plane.axis.toUpperCase()} = ${showQuantity(plane.at, unit)}` : 'all planes shown'}
       startsOpen

@@ -8,7 +8,7 @@ import { circle } from '@rigid-beam/drawing/structure-items';
 import type { SheetController } from '../controller';
 import { inBox } from '../in-box';
 import { openInPlace } from '../in-place';
-import { removalOf } from '../removal';
+import { removalOf, removalWords } from '../removal';
 import { snapItems } from './snap-items';
 import type { Tool, ToolPointer } from './tool';
 
@@ -20,6 +20,9 @@ type State =
   | { readonly name: 'panning' | 'turning'; readonly last: ToolPointer };
 
 const SLACK = 4;
+const REMOVE = 'Remove all of it';
+/** More than this is removed without a list of what goes along. */
+const MANY = 200;
 
 /** Selects by click and by box, drags nodes and members, pans and turns, and opens the field of a value that is clicked. */
 export class SelectTool implements Tool {
@@ -122,16 +125,30 @@ export class SelectTool implements Tool {
     if (event.key === 'Escape') {
       if (this.state.name === 'moving' || this.state.name === 'boxing') this.cancel();
       else if (this.sheet.store.getState().menu) this.sheet.openMenu(undefined);
+      else if (this.sheet.store.getState().offer) this.sheet.offer(undefined);
       else editor.select([]);
       return true;
     }
+    if (event.key === 'j' && this.sheet.acceptOffer()) return true;
     if (event.key === 'Delete' || event.key === 'Backspace') {
       const had = editor.state.selection.length > 0;
-      const intent = removalOf(editor.state.model, editor.state.selection);
-      if (intent) editor.edit(intent);
+      this.remove();
       return had;
     }
     return false;
+  }
+
+  /** What goes along is said first; the second press, or J, removes it. */
+  private remove(): void {
+    const { editor } = this.sheet;
+    const { model, selection } = editor.state;
+    const intent = removalOf(model, selection);
+    if (!intent) return;
+    const also = selection.length <= MANY ? removalWords(model, selection) : '';
+    const offered = this.sheet.store.getState().offer?.action === REMOVE;
+    this.sheet.offer(undefined);
+    if (also === '' || offered) editor.edit(intent);
+    else this.sheet.offer({ words: `Removing this takes along ${also}.`, action: REMOVE, intent });
   }
 
   overlay(): Item[] {

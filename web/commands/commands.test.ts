@@ -1,0 +1,184 @@
+import { describe, expect, test } from '@jest/globals';
+import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
+import type { Intent } from '@rigid-beam/core/model/edits/intent';
+import { emptyModel, type Model } from '@rigid-beam/core/model/model';
+import { inverted } from '@rigid-beam/core/model/selecting';
+import { typicals } from '@rigid-beam/core/model/typical/all';
+import { initialValues } from '@rigid-beam/core/model/typical/typical';
+import { solve } from '@rigid-beam/core/results/solve';
+import type { Subject } from '@rigid-beam/drawing/display-list';
+import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
+import type { SheetController } from '../sheet/controller';
+import { commands } from './all';
+import { chosenOf, subjectsOf } from './chosen';
+import { behind, matching } from './command';
+import { readTurn, readVector } from './motions';
+
+/** As much of a sheet as commands need: an editor over a model of its own, without a page. */
+class Desk {
+  selection: readonly Subject[] = [];
+  hidden: ReadonlySet<string> = NOTHING_HIDDEN;
+  looks: string[] = [];
+  private refusal: readonly { message: string }[] = [];
+
+  constructor(public model: Model) {}
+
+  get sheet(): SheetController {
+    // eslint-disable-next-line @typescript-eslint/no-this-alias
+    const desk = this;
+    const editor = {
+      get state() {
+        const { model, selection, hidden, refusal } = desk;
+        return { model, selection, hidden, refusal, history: { undo: [], redo: [] }, stage: 'geometry' };
+      },
+      select: (next: readonly Subject[]) => (desk.selection = next),
+      edit: (intent: Intent) => {
+        const applied = applyIntent(desk.model, intent);
+        if (applied.ok) desk.model = applied.model;
+        else desk.refusal = applied.faults;
+        return applied.ok;
+      },
+      tried: (intent: Intent) => {
+        const applied = applyIntent(desk.model, intent);
+        return applied.ok ? applied.model : undefined;
+      },
+      store: { setState: (part: { hidden?: ReadonlySet<string> }) => (desk.hidden = part.hidden ?? desk.hidden) },
+    };
+    return { editor, refresh: () => undefined, lookAt: (look: string) => desk.looks.push(look) } as unknown as SheetController;
+  }
+
+  /** Runs what the command field would run for this text; why it was refused, or undefined. */
+  run(text: string): string | undefined {
+    const [command] = matching(commands, text).filter((one) => one.fits?.(this.sheet) ?? true);
+    return command ? command.run(this.sheet, behind(command, text)) : 'nothing of this name';
+  }
+
+  selectAll(): void {
+    this.selection = subjectsOf(inverted(this.model, { nodes: [], members: [] }));
+  }
+}
+
+function portal(): Desk {
+  const typical = typicals.find(({ id }) => id === 'portal')!;
+  const part = typical.build(initialValues(typical), { section: 'beam', material: 'steel' });
+  const desk = new Desk(emptyModel('Shed'));
+  desk.sheet.editor.edit({ type: 'insert', part, at: [0, 0, 0] });
+  desk.selectAll();
+  return desk;
+}
+const counts = ({ model }: Desk): [number, number] => [model.nodes.length, model.members.length];
+
+describe('commands typed behind /', () => {
+  test('names are found by their beginning, by words, and with what follows them', () => {
+    expect(matching(commands, 'renum').map(({ name }) => name)).toEqual([
+      'Renumber nodes in reading order',
+      'Renumber members in reading order',
+    ]);
+    expect(matching(commands, 'whole struct')[0]!.name).toBe('Show the whole structure');
+    expect(matching(commands, 'copy mirrored at 6')[0]!.name).toBe('Copy mirrored');
+    expect(matching(commands, 'zebra')).toEqual([]);
+    expect(new Set(commands.map(({ name }) => name)).size).toBe(commands.length);
+  });
+
+  test.each<[string, [number, number]]>([
+    ['move 2 by 1', [5, 4]],
+    ['copy 20 by 0', [10, 8]],
+    ['copy mirrored at 12', [8, 7]],
+    ['mirror at 3 along y', [5, 4]],
+    ['turn 30', [5, 4]],
+    ['repeat 2 times 12 by 0', [11, 10]],
+    ['repeat 1 times 20 by 0 linked', [10, 13]],
+    ['split into 2', [9, 8]],
+    ['split at 1.5', [9, 8]],
+    ['renumber nodes', [5, 4]],
+  ])('%s', (text, expected) => {
+    const desk = portal();
+    expect(desk.run(text)).toBeUndefined();
+    expect(counts(desk)).toEqual(expected);
+    if (!/copy 20|repeat 1 |mirror at/.test(text)) expect(solve(desk.model).status).toBe('solved');
+  });
+
+  test.each<[string, RegExp]>([
+    ['move sideways', /“sideways” is no length/],
+    ['move 1 by 2 by 3', /out of the plane/],
+    ['move 1 by 2 by 3 by 4', /at most three parts/],
+    ['turn 360', /whole circles/],
+    ['turn 20 about x', /only be turned about Z/],
+    ['repeat often', /Write: 4 times/],
+    ['repeat 3 times 0 by 0', /no length/],
+    ['split into 1', /2 to 200 parts/],
+    ['split at 40', /not cut between its ends/],
+    ['split halfway', /Write: into 4/],
+    ['mirror somewhere', /where the mirror stands/],
+    ['join members', /differ|one line|meets|follow/],
+    ['select group roof', /There is no group “roof”.*columns/],
+    ['select section oak', /No member has the section/],
+    ['select node 77', /There is no node “77”/],
+  ])('%s is refused in words, and nothing changes', (text, words) => {
+    const desk = portal();
+    const before = desk.model;
+    expect(desk.run(text)).toMatch(words);
+    expect(desk.model).toBe(before);
+  });
+
+  test('a plane frame becomes a hall in three commands', () => {
+    const desk = portal();
+    expect(desk.run('make it a space model')).toBeUndefined();
+    expect(desk.looks).toEqual(['corner']);
+    desk.selectAll();
+    expect(desk.run('repeat 5 times 60 about y')).toBeUndefined();
+    expect(solve(desk.model).solution).toBeDefined();
+  });
+
+  test('what is selected and hidden', () => {
+    const desk = portal();
+    desk.run('select upright members');
+    expect(chosenOf(desk.selection).members).toHaveLength(2);
+    desk.run('invert the selection');
+    expect(chosenOf(desk.selection)).toMatchObject({ nodes: { length: 5 }, members: { length: 2 } });
+    desk.run('select group columns');
+    desk.run('group the selection props');
+    expect(desk.model.groups!.map(({ id }) => id)).toEqual(['columns', 'rafters', 'props']);
+    desk.run('show only the selection');
+    expect([...desk.hidden].sort()).toEqual(['member:c', 'member:d', 'node:5']);
+    desk.run('show all that is hidden');
+    expect(desk.hidden.size).toBe(0);
+    desk.run('select member a');
+    desk.run('select members like this one');
+    expect(chosenOf(desk.selection).members).toHaveLength(4);
+    desk.run('select what is connected');
+    expect(chosenOf(desk.selection).nodes).toHaveLength(5);
+  });
+
+  test('clean up mends everything in one step', () => {
+    const desk = portal();
+    const like = { section: 'beam', material: 'steel' };
+    desk.sheet.editor.edit({
+      type: 'draw',
+      nodes: [
+        { id: '8', x: -1, y: 2 },
+        { id: '9', x: 13, y: 2 },
+      ],
+      members: [
+        { id: 'tie', start: '8', end: '9', ...like },
+        { id: 'twin', start: '1', end: '2', ...like },
+      ],
+    });
+    expect(desk.run('clean up')).toBeUndefined();
+    expect(counts(desk)).toEqual([9, 9]);
+  });
+});
+
+describe('ways and turns', () => {
+  test.each([
+    ['3', [3, 0, 0]],
+    ['3 by -1.5 m', [3, -1.5, 0]],
+    ['0 by 0 by 18/4', [0, 0, 4.5]],
+  ])('%s', (text, expected) => expect(readVector(text, 'm')).toEqual(expected));
+
+  test('a turn names its axis', () => {
+    expect(readTurn('45 about Y', [1, 2, 3])).toEqual({ kind: 'turn', about: [1, 2, 3], axis: 'y', degrees: 45 });
+    expect(readTurn('0.5 rad', [0, 0, 0])).toMatchObject({ axis: 'z', degrees: expect.closeTo(28.6479, 3) });
+    expect(readTurn('around', [0, 0, 0])).toMatch(/no angle/);
+  });
+});
