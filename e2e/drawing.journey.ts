@@ -32,6 +32,12 @@ describe('drawing', () => {
     const model = await emptySheet();
     const { page } = model;
     await model.press('Draw');
+    // Typed at once, with the focus still on the button; then taken back.
+    await typeWay(model, '0 by 0');
+    await model.counts(1, 0);
+    await model.undo();
+    await model.counts(0, 0);
+    await page.keyboard.press('Escape');
     const { x, y } = await model.sheet();
     const click = async (dx: number, dy: number): Promise<void> => {
       await page.mouse.move(x + dx, y + dy, { steps: 2 });

@@ -1,6 +1,7 @@
 import type { Command } from './command';
 import { geometryCommands } from './geometry-commands';
+import { placingCommands } from './placing-commands';
 import { viewCommands } from './view-commands';
 
 /** Everything that the command field knows. A new command is added to one of these lists. */
-export const commands: readonly Command[] = [...geometryCommands, ...viewCommands];
+export const commands: readonly Command[] = [...geometryCommands, ...placingCommands, ...viewCommands];

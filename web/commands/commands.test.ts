@@ -44,7 +44,12 @@ class Desk {
       },
       store: { setState: (part: { hidden?: ReadonlySet<string> }) => (desk.hidden = part.hidden ?? desk.hidden) },
     };
-    return { editor, refresh: () => undefined, lookAt: (look: string) => desk.looks.push(look) } as unknown as SheetController;
+    return {
+      editor,
+      refresh: () => undefined,
+      showAll: () => undefined,
+      lookAt: (look: string) => desk.looks.push(look),
+    } as unknown as SheetController;
   }
 
   /** Runs what the command field would run for this text; why it was refused, or undefined. */
@@ -128,6 +133,23 @@ describe('commands typed behind /', () => {
     desk.selectAll();
     expect(desk.run('repeat 5 times 60 about y')).toBeUndefined();
     expect(solve(desk.model).solution).toBeDefined();
+  });
+
+  test('typical structures and grid lines', () => {
+    const desk = new Desk(emptyModel('Walk'));
+    expect(desk.run('place truss span 17.5, panels 7, web zigzag')).toBeUndefined();
+    expect(counts(desk)).toEqual([15, 27]);
+    expect(Math.max(...desk.model.nodes.map(({ x }) => x))).toBe(17.5);
+    expect(desk.run('grid lines across x 7×2.5')).toBeUndefined();
+    expect(desk.run('grid lines across x 7×3')).toBeUndefined();
+    expect(Math.max(...desk.model.nodes.map(({ x }) => x))).toBe(21);
+    expect(desk.run('grid lines across x 7×2 stay')).toBeUndefined();
+    expect(Math.max(...desk.model.nodes.map(({ x }) => x))).toBe(21);
+    expect(desk.run('place truss colour 3')).toMatch(/begins with none of: span, panels/);
+    expect(desk.run('place truss panels many')).toMatch(/^Panels: /);
+    expect(desk.run('place arch line ellipse')).toMatch(/choose parabola, circle/);
+    expect(desk.run('place lattice tower')).toBeUndefined();
+    expect([desk.model.space, ...desk.looks]).toEqual(['space', 'corner']);
   });
 
   test('what is selected and hidden', () => {

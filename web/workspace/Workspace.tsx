@@ -142,7 +142,9 @@ function useShortcuts(sheet: SheetController | undefined): void {
         selectChosen(editor, inverted(editor.state.model, { nodes: [], members: [] }));
         return;
       }
-      if (!typing && (onSheet || event.key === 'Escape') && sheet?.key(event)) event.preventDefault();
+      // Draw was pressed and a place is typed: no control has a use for its first character.
+      const isPlace = sheet?.store.getState().tool.name === 'draw' && /^[\d.(t-]$/.test(event.key);
+      if (!typing && (onSheet || event.key === 'Escape' || isPlace) && sheet?.key(event)) event.preventDefault();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);

@@ -1,20 +1,13 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { ORIGIN, type Point } from '@rigid-beam/core/model/point';
 import { typicals } from '@rigid-beam/core/model/typical/all';
-import {
-  initialValues,
-  uprightInSpace,
-  valueFault,
-  type Typical,
-  type TypicalField,
-  type TypicalValues,
-} from '@rigid-beam/core/model/typical/typical';
+import { initialValues, valueFault, type TypicalField, type TypicalValues } from '@rigid-beam/core/model/typical/typical';
 import type { Model } from '@rigid-beam/core/model/model';
 import { parseSpacings, showSpacings } from '@rigid-beam/core/quantities/spacings';
-import { intoSpace, unitOf } from '../../commands/geometry-commands';
+import { unitOf } from '../../commands/geometry-commands';
+import { placing } from '../../commands/placing';
 import { useEditor, useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { PickTool } from '../../sheet/tools/pick-tool';
@@ -111,18 +104,6 @@ function Chooser({ sheet, model }: { readonly sheet: SheetController; readonly m
       )}
     </>
   );
-}
-
-function placing(model: Model, typical: Typical, values: TypicalValues, at: Point): Intent {
-  const stuff = {
-    section: model.members.at(-1)?.section ?? model.sections[0]?.id ?? '',
-    material: model.members.at(-1)?.material ?? model.materials[0]?.id ?? '',
-  };
-  const built = typical.build(values, stuff);
-  const part = typical.space === 'plane' && model.space === 'space' ? uprightInSpace(built) : built;
-  const insert: Intent = { type: 'insert', part, at, name: typical.title.toLowerCase() };
-  if (typical.space === 'plane' || model.space === 'space') return insert;
-  return { type: 'batch', intents: [intoSpace(model), insert], label: `Place ${typical.title.toLowerCase()}` };
 }
 
 interface ValueFieldProps {

@@ -168,7 +168,9 @@ export class DrawTool implements Tool {
   private place(at: Snap): void {
     const { editor } = this.sheet;
     const { model } = editor.state;
-    const from = this.state.name === 'drawing' ? this.state.node : undefined;
+    // An undo may have taken away where the chain stood: then a new one begins.
+    const last = this.state.name === 'drawing' ? this.state.node : undefined;
+    const from = model.nodes.some(({ id }) => id === last) ? last : undefined;
     const nodes: ModelNode[] = at.node === undefined ? [nodeAt(nextNumber(model.nodes.map(({ id }) => id)), at.at)] : [];
     const node = at.node ?? nodes[0]!.id;
     if (from === node) return;

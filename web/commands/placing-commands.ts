@@ -1,0 +1,86 @@
+import { gridThrough, respace } from '@rigid-beam/core/model/grid-lines';
+import { axisNames, ORIGIN, type AxisName } from '@rigid-beam/core/model/point';
+import { typicals } from '@rigid-beam/core/model/typical/all';
+import {
+  initialValues,
+  valueFault,
+  type Typical,
+  type TypicalField,
+  type TypicalValues,
+} from '@rigid-beam/core/model/typical/typical';
+import { parseQuantity } from '@rigid-beam/core/quantities/parse';
+import { parseSpacings } from '@rigid-beam/core/quantities/spacings';
+import { make, unitOf } from './geometry-commands';
+import type { Command } from './command';
+import { placing } from './placing';
+
+/** `span 17.5, panels 7`: each part begins with the name of a measure, or with the beginning of it. */
+function readMeasures(typical: Typical, text: string, unit: string): TypicalValues | string {
+  const values: Record<string, TypicalValues[string]> = { ...initialValues(typical) };
+  for (const part of text.split(',').map((one) => one.trim())) {
+    if (part === '') continue;
+    const field = typical.fields.find(({ label }) => startsWith(part, label));
+    if (!field) return `“${part}” begins with none of: ${typical.fields.map(({ label }) => label.toLowerCase()).join(', ')}.`;
+    const rest = part.slice(firstWord(field.label).length).trim();
+    const value = readValue(field, rest, unit);
+    if (typeof value === 'object' && 'fault' in value) return `${field.label}: ${value.fault}`;
+    values[field.key] = value;
+  }
+  return typical.fields.map((field) => valueFault(field, values[field.key])).find(Boolean) ?? values;
+}
+
+const firstWord = (label: string): string => label.split(' ')[0]!;
+const startsWith = (part: string, label: string): boolean => part.toLowerCase().startsWith(firstWord(label).toLowerCase());
+
+function readValue(field: TypicalField, text: string, unit: string): TypicalValues[string] | { readonly fault: string } {
+  if (field.kind === 'choice') {
+    const choice = field.of.find(({ id, text: words }) => id === text.toLowerCase() || words.startsWith(text.toLowerCase()));
+    return choice ? choice.id : { fault: `choose ${field.of.map(({ id }) => id).join(', ')}` };
+  }
+  if (field.kind === 'spacings') {
+    const parsed = parseSpacings(text, unit);
+    return parsed.ok ? parsed.steps : { fault: parsed.reason };
+  }
+  const parsed = field.kind === 'length' ? parseQuantity(text, 'length', unit) : parseQuantity(text, 'number');
+  return parsed.ok ? parsed.value : { fault: parsed.reason };
+}
+
+export const placingCommands: readonly Command[] = [
+  ...typicals.map((typical): Command => ({
+    name: `Place ${typical.title.toLowerCase()}`,
+    notation:
+      typical.fields.map(({ label }) => firstWord(label).toLowerCase()).join(' …, ') + ' … (what is left out is as usual)',
+    run: (sheet, text) => {
+      const { model } = sheet.editor.state;
+      const values = readMeasures(typical, text, unitOf(model));
+      if (typeof values === 'string') return values;
+      const refused = make(sheet, placing(model, typical, values, ORIGIN));
+      if (refused === undefined) {
+        if (typical.space === 'space') sheet.lookAt('corner');
+        else sheet.showAll();
+      }
+      return refused;
+    },
+  })),
+  ...axisNames.map((axis: AxisName): Command => ({
+    name: `Grid lines across ${axis.toUpperCase()}`,
+    notation: '3×5.4 + 2.7 (the structure follows; write stay behind it where it must not)',
+    fits: (sheet) => axis !== 'z' || sheet.editor.state.model.space === 'space',
+    run: (sheet, text) => {
+      const { model } = sheet.editor.state;
+      const [, spacings, stay] = /^(.*?)(\bstay)?\s*$/.exec(text) as unknown as [string, string, string | undefined];
+      const parsed = parseSpacings(spacings, unitOf(model));
+      if (!parsed.ok) return `Write spacings: ${parsed.reason}`;
+      const lines = model.grid?.[axis] ?? { from: gridThrough(model, axis)?.from ?? 0 };
+      return make(sheet, respace(model, axis, { ...lines, steps: parsed.steps }, stay ? 'stay' : 'follow'));
+    },
+  })),
+  {
+    name: 'Show or hide the underlay',
+    fits: (sheet) => sheet.editor.state.model.underlay !== undefined,
+    run: (sheet) => {
+      const strength = sheet.editor.state.model.underlay?.strength ?? 0.5;
+      return make(sheet, { type: 'underlay', change: { strength: strength > 0 ? 0 : 0.5 } });
+    },
+  },
+];

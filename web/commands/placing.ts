@@ -1,0 +1,18 @@
+import type { Intent } from '@rigid-beam/core/model/edits/intent';
+import type { Model } from '@rigid-beam/core/model/model';
+import type { Point } from '@rigid-beam/core/model/point';
+import { uprightInSpace, type Typical, type TypicalValues } from '@rigid-beam/core/model/typical/typical';
+import { intoSpace } from './geometry-commands';
+
+/** The edit that places a typical structure: with the section drawn last, and into space where it needs that. */
+export function placing(model: Model, typical: Typical, values: TypicalValues, at: Point): Intent {
+  const stuff = {
+    section: model.members.at(-1)?.section ?? model.sections[0]?.id ?? '',
+    material: model.members.at(-1)?.material ?? model.materials[0]?.id ?? '',
+  };
+  const built = typical.build(values, stuff);
+  const part = typical.space === 'plane' && model.space === 'space' ? uprightInSpace(built) : built;
+  const insert: Intent = { type: 'insert', part, at, name: typical.title.toLowerCase() };
+  if (typical.space === 'plane' || model.space === 'space') return insert;
+  return { type: 'batch', intents: [intoSpace(model), insert], label: `Place ${typical.title.toLowerCase()}` };
+}
