@@ -6,15 +6,7 @@ const application = new Application();
 beforeAll(() => application.start());
 afterAll(() => application.close());
 
-async function emptySheet(): Promise<ModelPage> {
-  const page = await application.page();
-  await page.goto(application.address, { waitUntil: 'networkidle0' });
-  await page.locator('::-p-aria(New plane model)').click();
-  const model = new ModelPage(application, page);
-  await model.ready();
-  await model.until('hindrance', /There is no member yet/);
-  return model;
-}
+const emptySheet = (): Promise<ModelPage> => ModelPage.empty(application);
 
 /** The spoken names of nodes with their places. */
 const nodes = (model: ModelPage): Promise<string[]> =>

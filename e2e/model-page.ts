@@ -20,6 +20,17 @@ export class ModelPage {
     return opened;
   }
 
+  /** A new plane model with nothing in it. */
+  static async empty(application: Application): Promise<ModelPage> {
+    const page = await application.page();
+    await page.goto(application.address, { waitUntil: 'networkidle0' });
+    await page.locator('::-p-aria(New plane model)').setTimeout(PATIENCE).click();
+    const model = new ModelPage(application, page);
+    await model.ready();
+    await model.until('hindrance', /There is no member yet/);
+    return model;
+  }
+
   async ready(): Promise<void> {
     await this.page.waitForSelector('[data-testid=sheet]', { timeout: PATIENCE });
     await this.until('solution', /Solved|mechanism|fault|Not ready/);

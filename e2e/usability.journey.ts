@@ -28,15 +28,7 @@ class Counted {
   }
 }
 
-async function emptySheet(): Promise<Counted> {
-  const page = await application.page();
-  await page.goto(application.address, { waitUntil: 'networkidle0' });
-  await page.locator('::-p-aria(New plane model)').click();
-  const model = new ModelPage(application, page);
-  await model.ready();
-  await model.until('hindrance', /There is no member yet/);
-  return new Counted(model);
-}
+const emptySheet = async (): Promise<Counted> => new Counted(await ModelPage.empty(application));
 
 /** Puts the load in hand on the group's members; three actions and one for the stage. */
 async function load(user: Counted, group: string, members: number, intensity: string): Promise<void> {

