@@ -30,8 +30,6 @@ export function boundsOf(points: Iterable<{ readonly x: number; readonly y: numb
   return box;
 }
 
-export const diagonalOf = (box: Box): number => Math.hypot(box.right - box.left, box.top - box.bottom);
-
 /** Space kept free around the structure, in pixels, for dimensions, symbols and the title block. */
 export interface Margins {
   readonly left: number;
