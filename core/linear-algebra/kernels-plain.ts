@@ -125,7 +125,16 @@ export function plainKernels(): Kernels {
     }
   };
 
-  return { name: 'plain', reserve, extendAdd, factorPanel, updateBorder, forward, backward };
+  const combine: Kernels['combine'] = (parts, stride, count, weights, length, out) => {
+    const { numbers } = heap;
+    numbers.fill(0, out, out + length);
+    for (let c = 0; c < count; c++) {
+      const weight = numbers[weights + c]!;
+      for (let i = 0; i < length; i++) numbers[out + i]! += weight * numbers[parts + c * stride + i]!;
+    }
+  };
+
+  return { name: 'plain', reserve, extendAdd, factorPanel, updateBorder, forward, backward, combine };
 }
 
 type Descriptor = [first: number, pivots: number, front: number, rows: number, panel: number];

@@ -65,6 +65,7 @@ function kernelsOf(module: object): Kernels {
     updateBorder: (panel, front, pivots, border, scratch) => run.updateBorder(8 * panel, front, pivots, 8 * border, 8 * scratch),
     forward: (table, supernodes, x, work) => run.forward(4 * table, supernodes, 8 * x, 8 * work),
     backward: (table, supernodes, x, plain) => run.backward(4 * table, supernodes, 8 * x, plain ? 1 : 0),
+    combine: (parts, stride, count, weights, length, out) => run.combine(8 * parts, stride, count, 8 * weights, length, 8 * out),
   };
 }
 

@@ -11,7 +11,7 @@ export interface Heap {
 export const DESCRIPTOR = 5;
 
 /**
- * The dense inner loops of factor and solve. A panel is F × p by columns (leading dimension F), its first p rows the pivots; after
+ * The dense inner loops of factor and solve, and of sums of vectors. A panel is F × p by columns (leading dimension F), its first p rows the pivots; after
  * `factorPanel` it holds L below a diagonal of D. A pivot that is not more than `tolerance` times the diagonal it started from is
  * weak: 0 is stored, with an empty column, which holds its unknown at rest.
  */
@@ -47,6 +47,8 @@ export interface Kernels {
   readonly forward: (table: number, supernodes: number, x: number, work: number) => void;
   /** x = L⁻ᵀ·D⁻¹·x; without D (`plain`) x = L⁻ᵀ·x. */
   readonly backward: (table: number, supernodes: number, x: number, plain: boolean) => void;
+  /** out(i) = Σ weight(c)·part(c, i) over `count` parts that lie `stride` numbers apart; `length` is a multiple of eight. */
+  readonly combine: (parts: number, stride: number, count: number, weights: number, length: number, out: number) => void;
 }
 
 /** Columns factored together before the rest of the panel is updated. */

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { analyse, type Analysis } from './analysis';
+import { combine } from './combine';
 import { factorize, type Factor } from './factor';
 import { graphOfPairs, type Graph } from './graph';
 import { BATCH, DESCRIPTOR, type Kernels } from './kernels';
@@ -321,6 +322,20 @@ describe.each(kernelSets)('factor and solve, %s kernels', (_, makeKernels) => {
         throw new Error('enough');
       }),
     ).toThrow('enough');
+  });
+});
+
+describe.each(kernelSets)('sums of vectors with %s kernels', (_, make) => {
+  const kernels = make();
+  test.each([0, 1, 7, 2048, 2049, 4103])('of %d numbers are every part times its weight', (length) => {
+    const parts = [0, 1, 2].map((c) => Float64Array.from({ length }, (__, i) => Math.sin(i + 10 * c)));
+    const weights = [Float64Array.of(1.35, 0, -1.5), Float64Array.of(0, 0, 0), Float64Array.of(-2, 0.7, 1e6)];
+    const sums = combine(parts, weights, kernels);
+    expect(sums.map((sum) => sum.length)).toEqual([length, length, length]);
+    weights.forEach((row, k) => {
+      const expected = Float64Array.from({ length }, (__, i) => row.reduce((sum, w, c) => sum + w * parts[c]![i]!, 0));
+      expect(sums[k]!.every((value, i) => Math.abs(value - expected[i]!) <= 1e-9)).toBe(true);
+    });
   });
 });
 

@@ -4,5 +4,8 @@ import { wasmKernels } from './kernels-wasm';
 
 let shared: Kernels | undefined;
 
+/** Kernels with a heap of their own. */
+export const newKernels = (): Kernels => wasmKernels() ?? plainKernels();
+
 /** The kernels of this thread, made when first needed. */
-export const sharedKernels = (): Kernels => (shared ??= wasmKernels() ?? plainKernels());
+export const sharedKernels = (): Kernels => (shared ??= newKernels());

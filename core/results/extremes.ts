@@ -1,5 +1,5 @@
 import { MEMBER_FREEDOMS } from '../stiffness/structure';
-import { derivative, evaluate, signChanges } from './polynomial';
+import { derivative, evaluate, quadraticRoots, signChanges } from './polynomial';
 import { degreeOf, offsetOf, PIECE_WIDTH, type LineQuantity } from './quantities';
 import { AT_ENDS } from './read';
 import type { LinearOutcome, Solution } from './results';
@@ -33,18 +33,9 @@ export function extremes(solution: Solution, outcome: number, m: number, quantit
   };
 }
 
-/** Candidates of the member at hand: places and values, how many, and the largest size. The arrays grow with the largest member seen. */
+/** Places and values of the candidates on the member at hand; the arrays grow with the largest member seen. */
 let places = new Float64Array(64);
 let values = new Float64Array(64);
-let used = 0;
-let size = 0;
-
-function add(x: number, value: number): void {
-  places[used] = x;
-  values[used++] = value;
-  const absolute = Math.abs(value);
-  if (absolute > size) size = absolute;
-}
 
 function linearExtremes(solution: Solution, linear: LinearOutcome, from: number, m: number, quantity: LineQuantity): Extremes {
   const { pieces, structure } = solution;
@@ -56,38 +47,70 @@ function linearExtremes(solution: Solution, linear: LinearOutcome, from: number,
     places = new Float64Array(2 * most);
     values = new Float64Array(2 * most);
   }
-  used = 0;
-  size = 0;
+  // Variables of this function, since numbers that outlive it are stored anew at each change.
+  const x = places;
+  const value = values;
+  let used = 0;
   // What the ends feel counts too: a load right at an end acts between the end and the first piece.
   const rule = AT_ENDS[quantity];
-  if (rule) add(0, rule[1] * linear.ends[MEMBER_FREEDOMS * m + rule[0]]!);
+  if (rule) {
+    x[used] = 0;
+    value[used++] = rule[1] * linear.ends[MEMBER_FREEDOMS * m + rule[0]]!;
+  }
   const c = linear.coefficients;
   for (let k = pieces.first[m]!; k < end; k++) {
     const start = pieces.from[k]!;
     const length = pieces.to[k]! - start;
     const at = k * PIECE_WIDTH + offset;
-    add(start, c[at]!);
+    x[used] = start;
+    value[used++] = c[at]!;
     const highest = effectiveDegree(c, at, degree);
-    if (highest === 2) {
-      const s = -c[at + 1]! / (2 * c[at + 2]!);
-      if (s > 0 && s < length) add(start + s, evaluate(c, at, 2, s));
-    } else if (highest > 2) {
-      const polynomial = c.subarray(at, at + degree + 1);
-      for (const s of signChanges(derivative(polynomial), length)) add(start + s, evaluate(c, at, degree, s));
+    if (highest === 0) continue;
+    const roots = stationary(c, at, highest, length);
+    for (let i = 0; i < roots.length; i++) {
+      const s = roots[i]!;
+      if (!(s > 0 && s < length)) continue;
+      x[used] = start + s;
+      value[used++] = evaluate(c, at, highest, s);
     }
-    if (highest > 0) add(start + length, evaluate(c, at, highest, length));
+    x[used] = start + length;
+    value[used++] = evaluate(c, at, highest, length);
   }
-  if (rule) add(structure.lengths[m]!, rule[3] * linear.ends[MEMBER_FREEDOMS * m + rule[2]]!);
+  if (rule) {
+    x[used] = structure.lengths[m]!;
+    value[used++] = rule[3] * linear.ends[MEMBER_FREEDOMS * m + rule[2]]!;
+  }
+  let size = 0;
+  for (let i = 0; i < used; i++) size = Math.max(size, Math.abs(value[i]!));
   // Rounding must not move the place of a value that several points share.
   const slack = 1e-11 * size;
   let max = 0;
   let min = 0;
   for (let i = 1; i < used; i++) {
-    if (values[i]! > values[max]! + slack) max = i;
-    if (values[i]! < values[min]! - slack) min = i;
+    if (value[i]! > value[max]! + slack) max = i;
+    if (value[i]! < value[min]! - slack) min = i;
   }
-  return { max: { x: places[max]!, value: values[max]!, from }, min: { x: places[min]!, value: values[min]!, from } };
+  return { max: { x: x[max]!, value: value[max]!, from }, min: { x: x[min]!, value: value[min]!, from } };
 }
+
+const none: ArrayLike<number> = [];
+const vertex = new Float64Array(1);
+
+/** Where in (0, length) a polynomial's derivative changes its sign; the list may hold places outside, and is valid until the next call. */
+function stationary(c: Float64Array, at: number, degree: number, length: number): ArrayLike<number> {
+  if (degree === 1) return none;
+  if (degree === 2) {
+    vertex[0] = -c[at + 1]! / (2 * c[at + 2]!);
+    return vertex;
+  }
+  if (degree === 3) {
+    quadraticRoots(c[at + 1]!, 2 * c[at + 2]!, 3 * c[at + 3]!, quadratic);
+    return quadratic;
+  }
+  return signChanges(derivative(c.subarray(at, at + degree + 1)), length);
+}
+
+const quadratic = new Float64Array(2);
 
 function effectiveDegree(c: Float64Array, at: number, degree: number): number {
   let highest = degree;

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { derivative, evaluate, signChanges } from './polynomial';
+import { derivative, evaluate, quadraticRoots, signChanges } from './polynomial';
 
 /** Coefficients of Π (s − root), ascending. */
 const fromRoots = (roots: readonly number[]): Float64Array =>
@@ -33,6 +33,15 @@ describe('polynomials', () => {
     expect(signChanges(fromRoots([3, 3]), 10)).toEqual([]);
     expect(signChanges(fromRoots([3, 3, 3]), 10)[0]).toBeCloseTo(3, 4);
     expect(signChanges(fromRoots([3, 3, 7]), 10)[0]).toBeCloseTo(7, 9);
+  });
+
+  test('a quadratic keeps the digits of a small root beside a large one', () => {
+    const roots = new Float64Array(2);
+    quadraticRoots(1, -1e9, 1, roots);
+    expect(roots[0]).toBeCloseTo(1e-9, 20);
+    expect(roots[1]! / 1e9).toBeCloseTo(1, 14);
+    quadraticRoots(1, 0, 1, roots);
+    expect([...roots]).toEqual([NaN, NaN]);
   });
 
   test('nothing, a constant and rounding have none', () => {

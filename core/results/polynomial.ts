@@ -5,6 +5,20 @@ export function evaluate(c: Float64Array, first: number, degree: number, s: numb
   return value;
 }
 
+/**
+ * Writes the two places where a + b·s + c·s² changes its sign into `roots`, ascending; NaN or Infinity for those that do not exist.
+ * Without the subtraction of nearly equal numbers: Press et al., Numerical Recipes, ch. 5.6.
+ */
+export function quadraticRoots(a: number, b: number, c: number, roots: Float64Array): void {
+  const discriminant = b * b - 4 * a * c;
+  // A zero that is only touched is no change.
+  const q = discriminant > 0 ? -(b + (b < 0 ? -1 : 1) * Math.sqrt(discriminant)) / 2 : NaN;
+  const one = a / q;
+  const two = q / c;
+  roots[0] = one < two ? one : two;
+  roots[1] = one < two ? two : one;
+}
+
 /** Coefficients of the derivative. */
 export function derivative(c: Float64Array): Float64Array {
   return Float64Array.from({ length: Math.max(1, c.length - 1) }, (_, k) => (k + 1) * (c[k + 1] ?? 0));
@@ -31,6 +45,11 @@ function changesOnUnit(c: Float64Array): number[] {
   if (degree === 1) {
     const t = -p[0]! / p[1]!;
     return t > 0 && t < 1 ? [t] : [];
+  }
+  if (degree === 2) {
+    const roots = new Float64Array(2);
+    quadraticRoots(p[0]!, p[1]!, p[2]!, roots);
+    return [...roots].filter((t) => t > 0 && t < 1);
   }
   const stops = [0, ...changesOnUnit(derivative(p)), 1];
   const roots: number[] = [];

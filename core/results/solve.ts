@@ -97,7 +97,7 @@ function solveSystem(
     solution: {
       structure,
       outcomes: all,
-      linear: all.map((outcome, i) => linearOutcome(outcome, i, solved)),
+      linear: linearOutcomes(all, solved),
       pieces: cut,
       supported: supportedNodes(structure),
       digitsLost: conditioning.digitsLost,
@@ -106,9 +106,14 @@ function solveSystem(
   return { results, solved: { structure, factor, pieces: cut, cases } };
 }
 
-function linearOutcome(outcome: Outcome, index: number, solved: readonly LinearOutcome[]): LinearOutcome | undefined {
-  if (outcome.kind === 'case') return solved[index];
-  return outcome.kind === 'sum' ? sumOutcomes(solved, outcome.factors) : undefined;
+/** By outcome: the cases as solved, the sums of them; undefined for an envelope. */
+function linearOutcomes(all: readonly Outcome[], solved: readonly LinearOutcome[]): (LinearOutcome | undefined)[] {
+  const sums = sumOutcomes(
+    solved,
+    all.flatMap((outcome) => (outcome.kind === 'sum' ? [outcome.factors] : [])),
+  );
+  let next = 0;
+  return all.map((outcome, i) => (outcome.kind === 'case' ? solved[i] : outcome.kind === 'sum' ? sums[next++] : undefined));
 }
 
 function unstable(model: Model, system: System, notices: readonly Notice[], found: readonly Found[], before: number): Results {
