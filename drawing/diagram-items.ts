@@ -1,10 +1,10 @@
 import { governing, type Stretch } from '@rigid-beam/core/results/envelope';
-import { derivative, evaluate, signChanges } from '@rigid-beam/core/results/polynomial';
-import { degreeOf, type LineQuantity } from '@rigid-beam/core/results/quantities';
+import { evaluate } from '@rigid-beam/core/results/polynomial';
 import { pieceOf } from '@rigid-beam/core/results/read';
 import type { Solution } from '@rigid-beam/core/results/results';
-import { worldPath, type Ink, type Item } from './display-list';
+import { VERTEX, verticesFor, worldPath, type Ink, type Item } from './display-list';
 import { pointOn, type DrawnMember } from './geometry';
+import { samplesOf, signRuns, type Samples } from './samples';
 import { isMoment, type ForceQuantity, type View } from './view';
 import { SKETCHED } from './weight';
 
@@ -27,12 +27,6 @@ export const sideOf = (quantity: ForceQuantity): 1 | -1 => (quantity === 'Mz' ||
 /** Bending in the x–z plane and its shear stand along local z, everything else along y. */
 export const standsOn = (member: DrawnMember, quantity: ForceQuantity): readonly [number, number] =>
   quantity === 'Vz' || quantity === 'My' ? member.ez : member.ey;
-
-/** A point of a diagram: metres along the member, and the value. */
-interface Sample {
-  readonly x: number;
-  readonly value: number;
-}
 
 /** The diagram of one member: for an envelope the upper and the lower curve. `metresPerUnit` is the drawing's scale. */
 export function diagramItems(
@@ -65,96 +59,44 @@ export function diagramItems(
 const samplesFor = (member: DrawnMember, { scale }: View): number =>
   Math.min(20, Math.max(4, Math.round((Math.hypot(member.x2 - member.x1, member.y2 - member.y1) * scale) / 7)));
 
-function samplesOf(solution: Solution, stretches: readonly Stretch[], quantity: LineQuantity, fine: number): Sample[] {
-  const samples: Sample[] = [];
-  for (const { from, to, piece, outcome } of stretches) {
-    const polynomial = pieceOf(solution.linear[outcome]!, piece, quantity);
-    const start = solution.pieces.from[piece]!;
-    const straight = polynomial
-      .subarray(2)
-      .every(
-        (c) => Math.abs(c) * (to - from) ** 2 < 1e-9 * Math.max(Math.abs(polynomial[0]!), Math.abs(polynomial[1]! * (to - from))),
-      );
-    const count = straight ? 1 : fine;
-    const even = Array.from({ length: count + 1 }, (_, i) => from + ((to - from) * i) / count);
-    // The tip of a curve is one of its points, so that the ordinate of an extreme is drawn at its full size.
-    const tips = straight ? [] : signChanges(derivative(polynomial), solution.pieces.to[piece]! - start).map((s) => start + s);
-    const places = [...even, ...tips.filter((x) => x > from && x < to)].sort((p, q) => p - q);
-    for (const x of places) samples.push({ x, value: evaluate(polynomial, 0, degreeOf(quantity), x - start) });
-  }
-  return samples;
-}
-
-function curve(
-  samples: readonly Sample[],
-  member: DrawnMember,
-  quantity: ForceQuantity,
-  metresPerUnit: number,
-  view: View,
-): Item[] {
+function curve(samples: Samples, member: DrawnMember, quantity: ForceQuantity, metresPerUnit: number, view: View): Item[] {
   const factor = sideOf(quantity) * metresPerUnit;
-  const normal = standsOn(member, quantity);
-  const place = ({ x, value }: Sample): [number, number] => {
-    const [px, py] = pointOn(member, x);
-    return [px + normal[0] * factor * value, py + normal[1] * factor * value];
+  const [nx, ny] = standsOn(member, quantity);
+  const put = (vertices: Float64Array, vertex: number, x: number, value: number): void => {
+    const v = vertex * VERTEX;
+    vertices[v] = member.x1 + member.ex[0] * x + nx * factor * value;
+    vertices[v + 1] = member.y1 + member.ex[1] * x + ny * factor * value;
   };
   const style = STYLES[quantity];
   const w = view.weight;
-  return signRuns(samples).flatMap((run): Item[] => {
-    const first = run[0]!;
-    const last = run[run.length - 1]!;
+  const dash = style.dash && { dash: style.dash.map((d) => d * w) };
+  return signRuns(samples).flatMap(({ xs, values }): Item[] => {
+    const last = xs.length - 1;
     const ink = inkOf(
       quantity,
-      run.reduce((sum, { value }) => sum + value, 0),
+      values.reduce((sum, value) => sum + value, 0),
     );
-    const outline = [...pointOn(member, first.x), ...run.flatMap(place), ...pointOn(member, last.x)];
-    const items: Item[] = [
-      worldPath(outline, { closed: true, fill: ink, opacity: 0.09 }),
-      worldPath(outline, { stroke: ink, width: 1.6 * w, ...(style.dash && { dash: style.dash.map((d) => d * w) }) }),
-    ];
-    if (view.weight < SKETCHED) return items.slice(1);
+    const vertices = verticesFor(xs.length + 2);
+    put(vertices, 0, xs[0]!, 0);
+    for (let i = 0; i <= last; i++) put(vertices, i + 1, xs[i]!, values[i]!);
+    put(vertices, last + 2, xs[last]!, 0);
+    const line: Item = { kind: 'path', vertices, stroke: ink, width: 1.6 * w, ...dash };
+    if (w < SKETCHED || !view.ordinates) return [line];
+    const area: Item = { kind: 'path', vertices, closed: true, fill: ink, opacity: 0.09 };
     const spacing = style.spacing / view.scale;
-    for (let n = Math.ceil(first.x / spacing); n * spacing < last.x; n++) {
-      const at = between(run, n * spacing);
-      if (at !== undefined)
-        items.push(
-          worldPath([...pointOn(member, n * spacing), ...place({ x: n * spacing, value: at })], {
-            stroke: ink,
-            width: 0.7,
-            opacity: 0.55,
-          }),
-        );
+    const first = Math.ceil(xs[0]! / spacing);
+    const count = Math.ceil(xs[last]! / spacing) - first;
+    if (count <= 0) return [area, line];
+    const ordinates = verticesFor(2 * count);
+    for (let n = 0, i = 0; n < count; n++) {
+      const x = (first + n) * spacing;
+      while (i + 1 < last && xs[i + 1]! < x) i++;
+      const [a, b] = [xs[i]!, xs[i + 1]!];
+      put(ordinates, 2 * n, x, 0);
+      put(ordinates, 2 * n + 1, x, values[i]! + (b > a ? ((values[i + 1]! - values[i]!) * (x - a)) / (b - a) : 0));
     }
-    return items;
+    return [area, line, { kind: 'path', parts: 2, vertices: ordinates, stroke: ink, width: 0.7, opacity: 0.55 }];
   });
-}
-
-function between(run: readonly Sample[], x: number): number | undefined {
-  for (let i = 0; i + 1 < run.length; i++) {
-    const [a, b] = [run[i]!, run[i + 1]!];
-    if (b.x > a.x && x >= a.x && x <= b.x) return a.value + ((b.value - a.value) * (x - a.x)) / (b.x - a.x);
-  }
-  return undefined;
-}
-
-/** Cuts samples where the sign changes, so that each part has one colour; the cut lies on the axis. */
-function signRuns(samples: readonly Sample[]): Sample[][] {
-  const runs: Sample[][] = [];
-  let run: Sample[] = [];
-  const size = samples.reduce((largest, { value }) => Math.max(largest, Math.abs(value)), 0);
-  if (size === 0) return [];
-  samples.forEach((sample, i) => {
-    const before = samples[i - 1];
-    if (before && before.value * sample.value < 0) {
-      const x = before.x + ((sample.x - before.x) * before.value) / (before.value - sample.value);
-      run.push({ x, value: 0 });
-      runs.push(run);
-      run = [{ x, value: 0 }];
-    }
-    run.push(sample);
-  });
-  runs.push(run);
-  return runs.filter((part) => part.some(({ value }) => Math.abs(value) > 1e-9 * size));
 }
 
 /** The deflected axis of a member, `factor` times larger than life. */

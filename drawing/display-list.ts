@@ -34,12 +34,26 @@ export type Ink =
 /** Numbers for each vertex of a path: world X, Y in metres, and an offset in pixels, right and up. */
 export const VERTEX = 4;
 
+let arena = new Float64Array(0);
+let taken = 0;
+
+/** Zeros for so many vertices. They are parts of larger arrays: a drawing has thousands of paths, and each array of its own is dear. */
+export function verticesFor(count: number): Float64Array {
+  const length = count * VERTEX;
+  if (taken + length > arena.length) {
+    arena = new Float64Array(Math.max(ARENA, length));
+    taken = 0;
+  }
+  return arena.subarray(taken, (taken += length));
+}
+const ARENA = 16384;
+
 /** A line or area. A point lies at its world place, moved by a fixed number of pixels: symbols keep their size when one zooms. */
 export interface Path {
   readonly kind: 'path';
   readonly vertices: Float64Array;
-  /** Each two vertices are a line of their own. */
-  readonly pairs?: true;
+  /** Each so many vertices are a line or area of their own. */
+  readonly parts?: number;
   readonly closed?: boolean;
   readonly stroke?: Ink;
   /** Pixels. */
@@ -76,7 +90,7 @@ export type DisplayList = readonly Item[];
 
 /** A path from world points without offsets: x, y, x, y, … */
 export function worldPath(points: readonly number[], style: Omit<Path, 'kind' | 'vertices'>): Path {
-  const vertices = new Float64Array((points.length / 2) * VERTEX);
+  const vertices = verticesFor(points.length / 2);
   for (let i = 0, v = 0; i < points.length; i += 2, v += VERTEX) {
     vertices[v] = points[i]!;
     vertices[v + 1] = points[i + 1]!;
@@ -94,7 +108,7 @@ export function symbolPath(
 ): Path {
   const c = Math.cos(angle);
   const s = Math.sin(angle);
-  const vertices = new Float64Array((offsets.length / 2) * VERTEX);
+  const vertices = verticesFor(offsets.length / 2);
   for (let i = 0, v = 0; i < offsets.length; i += 2, v += VERTEX) {
     const dx = offsets[i]!;
     const dy = offsets[i + 1]!;

@@ -291,16 +291,38 @@ function comb(context: Context, member: DrawnMember, load: LineLoad, subject: Su
   // A thumbnail shows that and where a load acts; its arrows would only be a smear.
   const spacing = w < SKETCHED ? 60 : 15;
   const count = Math.max(2, Math.min(60, Math.round(((b - a) * context.view.scale) / (spacing * w)) + 1));
-  const items: Item[] = [];
+  const shafts: number[] = [];
+  const heads: number[] = [];
   for (let i = 0; i < count; i++) {
     const { x, y, ox, oy } = at(i / (count - 1));
     const size = Math.hypot(ox, oy);
     vertices.push(x, y, ox * (1 + (size === 0 ? 0 : gap / size)), oy * (1 + (size === 0 ? 0 : gap / size)));
     if (size < 5 * w) continue;
-    const [ux, uy] = [(ox / size) * gap, (oy / size) * gap];
-    items.push(...arrow(context, x, y, ox + ux, oy + uy, ux, uy, 1.3, subject));
+    const [ux, uy] = [ox / size, oy / size];
+    const head = Math.min(7 * w, size * 0.6);
+    const foot = gap + head;
+    shafts.push(x, y, ux * (size + gap), uy * (size + gap), x, y, ux * foot, uy * foot);
+    const [across, along] = [uy * head * 0.36, ux * head * 0.36];
+    heads.push(
+      x,
+      y,
+      ux * gap,
+      uy * gap,
+      x,
+      y,
+      ux * foot - across,
+      uy * foot + along,
+      x,
+      y,
+      ux * foot + across,
+      uy * foot - along,
+    );
   }
-  items.push({ kind: 'path', vertices: Float64Array.from(vertices), stroke, width: 1.3 * w, subject });
+  const items: Item[] = [
+    { kind: 'path', parts: 2, vertices: Float64Array.from(shafts), stroke, width: 0.91 * w },
+    { kind: 'path', parts: 3, vertices: Float64Array.from(heads), closed: true, fill: stroke },
+    { kind: 'path', vertices: Float64Array.from(vertices), stroke, width: 1.3 * w, subject },
+  ];
   // An invisible area lets the whole comb be picked.
   const area = [...vertices];
   for (let i = count - 1; i >= 0; i--) area.push(vertices[i * VERTEX]!, vertices[i * VERTEX + 1]!, 0, 0);

@@ -1,5 +1,5 @@
 import type { Model } from '@rigid-beam/core/model/model';
-import { VERTEX, type Item } from './display-list';
+import { VERTEX, verticesFor, type Item } from './display-list';
 import { drawnNodes, nearness, type Seen } from './geometry';
 
 /** Shades from back to front. */
@@ -17,11 +17,11 @@ export function quickItems(model: Model, seen: Seen): Item[] {
   }
   return bands.flatMap((points, i): Item[] => {
     if (points.length === 0) return [];
-    const vertices = new Float64Array((points.length / 2) * VERTEX);
+    const vertices = verticesFor(points.length / 2);
     for (let p = 0; p < points.length / 2; p++) {
       vertices[p * VERTEX] = points[2 * p]!;
       vertices[p * VERTEX + 1] = points[2 * p + 1]!;
     }
-    return [{ kind: 'path', pairs: true, vertices, stroke: 'member', width: 1.4, opacity: 0.4 + (0.6 * (i + 1)) / BANDS }];
+    return [{ kind: 'path', parts: 2, vertices, stroke: 'member', width: 1.4, opacity: 0.4 + (0.6 * (i + 1)) / BANDS }];
   });
 }

@@ -13,44 +13,45 @@ export function structureItems(model: Model, view: View): Item[] {
   const onPlane = planeTest(model, view);
   for (const member of members) {
     const subject: Subject = { kind: 'member', id: member.id };
-    const line = [member.x1, member.y1, member.x2, member.y2];
-    if (isSelected(view, subject)) items.push(worldPath(line, { stroke: 'selection', width: 9 * view.weight, opacity: 0.45 }));
+    const { vertices } = worldPath([member.x1, member.y1, member.x2, member.y2], {});
+    if (isSelected(view, subject))
+      items.push({ kind: 'path', vertices, stroke: 'selection', width: 9 * view.weight, opacity: 0.45 });
     const { behaviour, start, end } = model.members[member.index]!;
     const faded = !onPlane(start) || !onPlane(end);
     const far = Math.round((1 - near(member.depth)) * SHADES) / SHADES;
-    items.push(
-      worldPath(line, {
-        stroke: faded ? 'faint' : 'member',
-        width: (behaviour === 'truss' ? 2 : 3.2) * view.weight * (1 - 0.35 * far),
-        subject,
-        depth: member.depth,
-        ...((faded || far > 0) && { opacity: faded ? 0.4 : 1 - 0.62 * far }),
-      }),
-    );
+    items.push({
+      kind: 'path',
+      vertices,
+      stroke: faded ? 'faint' : 'member',
+      width: (behaviour === 'truss' ? 2 : 3.2) * view.weight * (1 - 0.35 * far),
+      subject,
+      depth: member.depth,
+      opacity: faded ? 0.4 : 1 - 0.62 * far,
+    });
     if (view.names) items.push(memberName(member, subject));
     if (view.localAxes) items.push(...axesItems(member, view));
   }
-  for (const member of members)
-    items.push(
-      ...armItems(model, model.members[member.index]!, member, view),
-      ...releaseItems(model.members[member.index]!, member, view),
-    );
+  for (const drawn of members) {
+    const member = model.members[drawn.index]!;
+    if (member.offset) items.push(...armItems(model, member, drawn, view));
+    if (member.releases || member.behaviour === 'truss') items.push(...releaseItems(member, drawn, view));
+  }
   const nodes = [...drawnNodes(model, view).values()];
   if (model.space === 'space') nodes.sort((a, b) => a.depth - b.depth);
+  const dot = circle(2.6 * view.weight);
   for (const node of nodes) {
     const subject: Subject = { kind: 'node', id: node.id };
     if (isSelected(view, subject))
       items.push(symbolPath(node.x, node.y, circle(10 * view.weight), { closed: true, fill: 'selection', opacity: 0.45 }));
     const faded = !onPlane(node.id);
-    items.push(
-      symbolPath(node.x, node.y, circle(2.6 * view.weight), {
-        closed: true,
-        fill: faded ? 'faint' : 'member',
-        subject,
-        depth: node.depth,
-        ...(model.space === 'space' && { opacity: faded ? 0.4 : 0.4 + (0.6 * Math.round(near(node.depth) * SHADES)) / SHADES }),
-      }),
-    );
+    const { vertices } = symbolPath(node.x, node.y, dot, {});
+    const fill = faded ? 'faint' : 'member';
+    const { depth } = node;
+    if (model.space === 'plane') items.push({ kind: 'path', vertices, closed: true, fill, subject, depth });
+    else {
+      const opacity = faded ? 0.4 : 0.4 + (0.6 * Math.round(near(depth) * SHADES)) / SHADES;
+      items.push({ kind: 'path', vertices, closed: true, fill, subject, depth, opacity });
+    }
     if (view.names) {
       items.push({
         kind: 'label',
@@ -127,16 +128,25 @@ function memberName(member: DrawnMember, subject: Subject): Item {
   };
 }
 
+/** Circles about the origin that were asked for, by radius: every node has one of the same. */
+const circles = new Map<number, readonly number[]>();
+
 /** Offsets of a closed polygon that looks like a circle of the given radius in pixels. */
-export function circle(radius: number, x = 0, y = 0): number[] {
-  return Array.from({ length: 20 }, (_, i) => (i * Math.PI) / 10).flatMap((angle) => [
-    x + radius * Math.cos(angle),
-    y + radius * Math.sin(angle),
-  ]);
+export function circle(radius: number, x = 0, y = 0): readonly number[] {
+  let offsets = circles.get(radius);
+  if (!offsets) {
+    const corners = radius < 4 ? 12 : 20;
+    offsets = Array.from({ length: corners }, (_, i) => (2 * i * Math.PI) / corners).flatMap((angle) => [
+      radius * Math.cos(angle),
+      radius * Math.sin(angle),
+    ]);
+    if (circles.size > 100) circles.clear();
+    circles.set(radius, offsets);
+  }
+  return x === 0 && y === 0 ? offsets : offsets.map((part, i) => part + (i % 2 === 0 ? x : y));
 }
 
 function armItems(model: Model, member: Member, drawn: DrawnMember, view: View): Item[] {
-  if (!member.offset) return [];
   const nodes = drawnNodes(model, view);
   const arm = (id: string, x: number, y: number): Item[] => {
     const node = nodes.get(id);

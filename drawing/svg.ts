@@ -12,20 +12,17 @@ const escape = (text: string): string => text.replace(/[&<>"']/g, (c) => `&#${c.
 export function svgMarkup(list: DisplayList, camera: Camera, palette: Palette): string {
   const paths = list.flatMap((item) => {
     if (item.kind !== 'path') return [];
-    const points: string[] = [];
+    let outline = '';
+    const part = (item.parts ?? Infinity) * VERTEX;
     for (let i = 0; i < item.vertices.length; i += VERTEX) {
-      if (item.pairs && i > 0 && i % (2 * VERTEX) === 0) points.push('M');
-      points.push(
-        `${round(screenX(camera, item.vertices[i]!) + item.vertices[i + 2]!)} ${round(screenY(camera, item.vertices[i + 1]!) - item.vertices[i + 3]!)}`,
-      );
+      const begins = i === 0 || i % part === 0;
+      outline += `${begins ? (i > 0 && item.closed ? 'ZM' : 'M') : 'L'}${round(screenX(camera, item.vertices[i]!) + item.vertices[i + 2]!)} ${round(screenY(camera, item.vertices[i + 1]!) - item.vertices[i + 3]!)}`;
     }
     const fill = item.fill ? palette(item.fill) : 'none';
     const stroke = item.stroke ? ` stroke="${palette(item.stroke)}" stroke-width="${item.width ?? 1}"` : '';
     const dash = item.dash ? ` stroke-dasharray="${item.dash.join(' ')}"` : '';
     const opacity = item.opacity === undefined ? '' : ` opacity="${item.opacity}"`;
-    return [
-      `<path d="M${points.join('L').replaceAll('LML', 'M')}${item.closed ? 'Z' : ''}" fill="${fill}"${stroke}${dash}${opacity}/>`,
-    ];
+    return [`<path d="${outline}${item.closed ? 'Z' : ''}" fill="${fill}"${stroke}${dash}${opacity}/>`];
   });
   const texts = placeLabels(list, camera, roughMeasure).map(
     ({ label, left, top, width, height }) =>

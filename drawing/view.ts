@@ -18,6 +18,8 @@ export interface View extends Seen {
   /** The user's factor on the diagram's own scale. */
   readonly diagramFactor: number;
   readonly values: boolean;
+  /** Areas and ordinates of diagrams, not only their outlines. */
+  readonly ordinates: boolean;
   readonly deflected: boolean;
   readonly reactions: boolean;
   readonly loads: boolean;
@@ -42,6 +44,7 @@ export const plainView: View = {
   quantity: 'none',
   diagramFactor: 1,
   values: false,
+  ordinates: true,
   deflected: false,
   reactions: false,
   loads: false,

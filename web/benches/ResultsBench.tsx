@@ -6,13 +6,13 @@ import { enveloped } from '@rigid-beam/core/results/envelope';
 import type { LinearOutcome, Solution } from '@rigid-beam/core/results/results';
 import { governingValues } from '@rigid-beam/drawing/diagram-scale';
 import { showDiagramValue } from '@rigid-beam/drawing/value-labels';
-import { actingIndex, solutionOf, useDisplay, useEditor, useEditorState } from '../session/use-editor';
+import { actingIndex, settledSolution, useDisplay, useEditor, useEditorState } from '../session/use-editor';
 import { Hint, PanelSubtitle, PlainButton, Stack } from '../ui/controls';
 import { Table } from '../ui/Table';
 
 /** Reactions with their sum against the loads, and the extreme values of the structure. */
 export function ResultsBench() {
-  const solution = useEditorState(solutionOf);
+  const solution = useEditorState(settledSolution);
   const outcome = useEditorState(actingIndex);
   const display = useDisplay();
   const acts = solution?.outcomes[outcome];

@@ -11,7 +11,7 @@ import {
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { lengthOf, placesOf } from '@rigid-beam/core/model/edits/carry';
 import { SectionEditor } from '../benches/SectionEditor';
-import { actingIndex, solutionOf, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
+import { actingIndex, settledSolution, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
 import { Columns, Hint, PanelSubtitle, Row, Select, Stack, ToggleButton } from '../ui/controls';
 import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';
@@ -29,7 +29,7 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
   const editor = useEditor();
   const model = useModel();
   const display = useDisplay();
-  const solution = useEditorState(solutionOf);
+  const solution = useEditorState(settledSolution);
   const outcome = useEditorState(actingIndex);
   const first = members[0]!;
   const section = model.sections.find(({ id }) => id === first.section);

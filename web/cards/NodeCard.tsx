@@ -5,7 +5,7 @@ import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { axisNames } from '@rigid-beam/core/model/point';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
 import { kindOf, supportKindsOf, supportOf } from '../benches/support-kinds';
-import { actingIndex, solutionOf, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
+import { actingIndex, settledSolution, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
 import { Columns, PanelSubtitle, Select, Stack } from '../ui/controls';
 import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';
@@ -164,7 +164,7 @@ function Settlement({ support }: { readonly support: Support }) {
 
 function Movement({ id }: { readonly id: string }) {
   const display = useDisplay();
-  const solution = useEditorState(solutionOf);
+  const solution = useEditorState(settledSolution);
   const outcome = useEditorState(actingIndex);
   const linear = solution?.linear[outcome];
   const index = solution?.structure.names.nodes.indexOf(id) ?? -1;

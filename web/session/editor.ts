@@ -36,6 +36,8 @@ export interface EditorState extends Place {
   /** The model while something is dragged; not stored yet. */
   readonly preview: Model | undefined;
   readonly drawn: Drawn;
+  /** The same for the rest of the page, which follows a drag only in structures small enough. */
+  readonly settled: Drawn;
   /** How far the solution is, while it takes its time; `stopped` once it was given up by hand. */
   readonly progress: SolveProgress | 'stopped' | undefined;
   readonly storage: StorageState;
@@ -54,6 +56,12 @@ export interface EditorState extends Place {
   /** The schedule that is open. */
   readonly schedule: 'nodes' | 'members' | undefined;
 }
+
+/** Members up to which everything on the page follows a drag. */
+const LIVELY = 300;
+
+/** Whether a part of a large structure is being dragged: then only members and diagrams move along, and the page waits. */
+export const isHeld = ({ preview, model }: EditorState): boolean => preview !== undefined && model.members.length > LIVELY;
 
 /** After this time a solution that is still awaited is no longer replaced by the one before it on the sheet. */
 const PATIENCE = 150;
@@ -75,6 +83,7 @@ export class Editor {
       model: opened.model,
       preview: undefined,
       drawn: { model: opened.model },
+      settled: { model: opened.model },
       progress: undefined,
       storage: { status: 'stored' },
       history: historyOf(opened.history),
@@ -159,7 +168,7 @@ export class Editor {
 
   /** Shows and solves what an edit would do, without making it: while dragging. */
   preview(intent: Intent): void {
-    const applied = applyIntent(this.state.model, intent);
+    const applied = applyIntent(this.state.model, intent, intent.type === 'moveNodes' ? 'trust' : 'check');
     if (!applied.ok) return;
     this.store.setState({ preview: applied.model });
     this.show(applied.model);
@@ -220,7 +229,8 @@ export class Editor {
   /** Gives up the solution that is running; the model stays as it is, without results. */
   stopSolving(): void {
     this.solver.stop();
-    this.store.setState({ progress: 'stopped', drawn: { model: this.current() } });
+    this.store.setState({ progress: 'stopped' });
+    this.draw({ model: this.current() });
   }
 
   solveAgain(): void {
@@ -232,7 +242,7 @@ export class Editor {
     this.solver.solve(model);
     clearTimeout(this.patience);
     this.patience = setTimeout(() => {
-      if (this.current() === model && this.state.drawn.model !== model) this.store.setState({ drawn: { model } });
+      if (this.current() === model && this.state.drawn.model !== model) this.draw({ model });
     }, PATIENCE);
   }
 
@@ -248,14 +258,16 @@ export class Editor {
         message: `The solution failed, which is a fault of the program: ${outcome.failure}`,
         subjects: [],
       };
-      this.store.setState({ drawn: { model: outcome.model, results: { status: 'invalid', notices: [notice], mechanisms: [] } } });
+      this.draw({ model: outcome.model, results: { status: 'invalid', notices: [notice], mechanisms: [] } });
       return;
     }
     const { model, solved } = outcome;
     // While dragging, results may be one step behind; they are drawn with the very model they belong to.
-    this.store.setState({
-      drawn: { model, results: solved.results, milliseconds: solved.milliseconds, kernels: solved.kernels },
-    });
+    this.draw({ model, results: solved.results, milliseconds: solved.milliseconds, kernels: solved.kernels });
+  }
+
+  private draw(drawn: Drawn): void {
+    this.store.setState(isHeld(this.state) ? { drawn } : { drawn, settled: drawn });
   }
 
   private keepSelection(model: Model): void {

@@ -1,10 +1,10 @@
 'use client';
 
-import { createContext, useContext, useDeferredValue, useEffect, useState } from 'react';
+import { createContext, useContext, useDeferredValue } from 'react';
 import { useStore } from 'zustand';
 import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import type { Solution } from '@rigid-beam/core/results/results';
-import type { Editor, EditorState } from './editor';
+import { isHeld, type Editor, type EditorState } from './editor';
 
 export const EditorContext = createContext<Editor | undefined>(undefined);
 
@@ -20,24 +20,11 @@ export function useEditorState<T>(pick: (state: EditorState) => T): T {
   return useStore(useEditor().store, pick);
 }
 
-export const useModel = () => useEditorState((state) => state.preview ?? state.model);
+/** The model with what is in hand, as long as the page can follow. */
+export const useModel = () => useEditorState((state) => (isHeld(state) ? state.model : (state.preview ?? state.model)));
 
-/** Members up to which everything on the page follows a drag. */
-export const LIVELY = 300;
-
-/**
- * The drawn model for parts of the page that may come after the sheet: they follow when there is time, and of a large model only when the
- * pointer lets go.
- */
-export function useDrawnInTime(): EditorState['drawn'] {
-  const drawn = useEditorState((state) => state.drawn);
-  const isHeld = useEditorState((state) => state.preview !== undefined && state.model.members.length > LIVELY);
-  const [settled, setSettled] = useState(drawn);
-  useEffect(() => {
-    if (!isHeld) setSettled(drawn);
-  }, [isHeld, drawn]);
-  return useDeferredValue(isHeld ? settled : drawn);
-}
+/** The drawn model for parts of the page that may come after the sheet: they follow when there is time. */
+export const useDrawnInTime = (): EditorState['settled'] => useDeferredValue(useEditorState((state) => state.settled));
 
 /** The units that the project shows. Read from the model on every render: the merged object is new each time. */
 export function useDisplay(): DisplayUnits {
@@ -55,5 +42,5 @@ export function actingIndex(state: EditorState): number {
   );
 }
 
-/** The solution, when the drawn model has one. */
-export const solutionOf = (state: EditorState): Solution | undefined => state.drawn.results?.solution;
+/** The solution for the page beside the sheet, when the model has one. */
+export const settledSolution = (state: Pick<EditorState, 'settled'>): Solution | undefined => state.settled.results?.solution;

@@ -2,6 +2,7 @@
 
 import { ToggleButtonGroup } from 'react-aria-components';
 import styled from 'styled-components';
+import { useShallow } from 'zustand/react/shallow';
 import { showNumber } from '@rigid-beam/core/quantities/show';
 import { unitFactor } from '@rigid-beam/core/quantities/parse';
 import type { Solution } from '@rigid-beam/core/results/results';
@@ -10,7 +11,7 @@ import { scaleOfDeflection, scaleOfDiagram } from '@rigid-beam/drawing/sheet-ite
 import { showDiagramValue } from '@rigid-beam/drawing/value-labels';
 import { isMoment, plainView, type DiagramQuantity, type View } from '@rigid-beam/drawing/view';
 import type { EditorState } from '../session/editor';
-import { actingIndex, solutionOf, useDisplay, useEditor, useEditorState } from '../session/use-editor';
+import { actingIndex, settledSolution, useDisplay, useEditor, useEditorState } from '../session/use-editor';
 import { ToggleButton } from '../ui/controls';
 import { Slider } from '../ui/Slider';
 import { TITLE_BLOCK } from './controller';
@@ -103,11 +104,11 @@ const NAMES_IN_SPACE: typeof NAMES = [
 /** What is drawn, by which rule, in which units and scale, and how large it gets. Its legend is its control. */
 export function TitleBlock() {
   const editor = useEditor();
-  const state = useEditorState((all) => all);
+  const state = useEditorState(useShallow(shownOf));
   const display = useDisplay();
-  const outcome = actingIndex(state);
-  const solution = solutionOf(state);
-  const acts = solution?.outcomes[outcome] ?? state.drawn.model.cases[outcome];
+  const outcome = useEditorState(actingIndex);
+  const solution = settledSolution(state);
+  const acts = solution?.outcomes[outcome] ?? state.settled.model.cases[outcome];
   const { quantity } = state;
 
   return (
@@ -127,7 +128,7 @@ export function TitleBlock() {
           selectedKeys={[quantity]}
           onSelectionChange={(keys) => editor.go({ quantity: [...keys][0] as DiagramQuantity })}
         >
-          {(state.drawn.model.space === 'space' ? NAMES_IN_SPACE : NAMES).map(({ id, text, label }) => (
+          {(state.settled.model.space === 'space' ? NAMES_IN_SPACE : NAMES).map(({ id, text, label }) => (
             <ToggleButton key={id} id={id} aria-label={label}>
               {text}
             </ToggleButton>
@@ -163,17 +164,26 @@ export function TitleBlock() {
   );
 }
 
-const viewOf = (state: EditorState, outcome: number): View => ({
+type Shown = Pick<EditorState, 'settled' | 'quantity' | 'diagramFactor' | 'values' | 'deflected'>;
+const shownOf = ({ settled, quantity, diagramFactor, values, deflected }: EditorState): Shown => ({
+  settled,
+  quantity,
+  diagramFactor,
+  values,
+  deflected,
+});
+
+const viewOf = (state: Shown, outcome: number): View => ({
   ...plainView,
   outcome,
   quantity: state.quantity,
   diagramFactor: state.diagramFactor,
 });
 
-function scaleWords(state: EditorState, outcome: number): string {
-  const solution = solutionOf(state);
+function scaleWords(state: Shown, outcome: number): string {
+  const solution = settledSolution(state);
   if (!solution?.outcomes[outcome]) return '';
-  const { model } = state.drawn;
+  const { model } = state.settled;
   const view = viewOf(state, outcome);
   const unit = isMoment(state.quantity) ? (model.display?.moment ?? 'kN·m') : (model.display?.force ?? 'kN');
   const { perMetre } = scaleOfDiagram(model, solution, view);
@@ -194,11 +204,11 @@ function senseWords(solution: Solution, member: number, value: number): string {
   return -axes[9 * member + 3]! * value > 0 ? ', tension right' : ', tension left';
 }
 
-function extremeWords(state: EditorState, outcome: number): string {
-  const solution = solutionOf(state);
+function extremeWords(state: Shown, outcome: number): string {
+  const solution = settledSolution(state);
   const { quantity } = state;
-  const { display } = state.drawn.model;
-  if (!solution?.outcomes[outcome]) return state.drawn.results ? 'no results' : 'solving …';
+  const { display } = state.settled.model;
+  if (!solution?.outcomes[outcome]) return state.settled.results ? 'no results' : 'solving …';
   if (quantity === 'none') return '';
   const governing = governingValues(solution, outcome, quantity);
   if (!governing) return '';
@@ -212,7 +222,7 @@ function extremeWords(state: EditorState, outcome: number): string {
     .map(
       (extreme) =>
         say(extreme) +
-        (quantity === 'Mz' && state.drawn.model.space === 'plane' ? senseWords(solution, extreme.member, extreme.value) : ''),
+        (quantity === 'Mz' && state.settled.model.space === 'plane' ? senseWords(solution, extreme.member, extreme.value) : ''),
     )
     .join(' · ');
 }

@@ -25,8 +25,8 @@ import { sheetItems } from '@rigid-beam/drawing/sheet-items';
 import { snap, type Snap } from '@rigid-beam/drawing/snap';
 import type { View } from '@rigid-beam/drawing/view';
 import { SKETCHED, weightAt, withoutSmallTalk } from '@rigid-beam/drawing/weight';
-import type { Editor, EditorState } from '../session/editor';
-import { actingIndex, LIVELY, solutionOf } from '../session/use-editor';
+import { isHeld, type Editor, type EditorState } from '../session/editor';
+import { actingIndex } from '../session/use-editor';
 import { pointOfPixel } from '../underlay/placing';
 import { loaded } from '../underlay/read-picture';
 import { canvasMeasure, paint, paintLists, readPalette, type PaintedPicture, type Palette } from './paint';
@@ -438,24 +438,24 @@ export class SheetController {
     const { camera } = this;
     if (camera.width === 0) return;
     if (this.stale) this.rebuild();
-    // What does not change while the pointer hovers or the paper moves is painted once, and then only laid where it belongs.
-    if (!this.painted) {
-      paint(
-        this.still.getContext('2d', { alpha: false })!,
-        [this.grid(), this.items],
-        this.placed,
-        camera,
-        this.palette,
-        this.ratio,
-        this.underlay(),
-      );
-      this.painted = camera;
+    if (this.turning || isHeld(this.editor.state)) this.paintOn(this.context);
+    else {
+      // What does not change while the pointer hovers or the paper moves is painted once, and then only laid where it belongs.
+      if (!this.painted) {
+        this.paintOn(this.still.getContext('2d', { alpha: false })!);
+        this.painted = camera;
+      }
+      this.layStill(this.painted, camera);
     }
-    this.layStill(this.painted, camera);
     const overlay = this.store.getState().tool.overlay?.() ?? [];
     if (overlay.length === 0) return;
     const labels = placeLabels(overlay, camera, canvasMeasure(this.context));
     paintLists(this.context, [overlay], labels, camera, this.palette, this.ratio);
+  }
+
+  private paintOn(context: CanvasRenderingContext2D): void {
+    const { camera, palette, ratio } = this;
+    paint(context, [this.grid(), this.items], this.placed, camera, palette, ratio, this.underlay());
   }
 
   /** The still picture, moved by as much as the camera has moved since it was painted. */
@@ -478,7 +478,9 @@ export class SheetController {
     const { camera } = this;
     const state = this.editor.state;
     const view = this.view(state);
-    const items = this.turning ? quickItems(state.drawn.model, view) : sheetItems(state.drawn.model, solutionOf(state), view);
+    const items = this.turning
+      ? quickItems(state.drawn.model, view)
+      : sheetItems(state.drawn.model, state.drawn.results?.solution, view);
     this.items = view.weight < SKETCHED ? withoutSmallTalk(items) : items;
     this.placed = placeLabels(this.items, camera, canvasMeasure(this.context));
     this.painted = undefined;
@@ -534,8 +536,7 @@ export class SheetController {
   }
 
   private view(state: EditorState): View {
-    // While a node of a large structure is dragged only its members and diagrams move along.
-    const isHeld = state.preview !== undefined && state.drawn.model.members.length > LIVELY;
+    const held = isHeld(state);
     const seen = this.seen();
     return {
       ...seen,
@@ -544,12 +545,13 @@ export class SheetController {
       outcome: actingIndex(state),
       quantity: state.quantity,
       diagramFactor: state.diagramFactor,
-      values: state.values && !isHeld,
+      values: state.values && !held,
       deflected: state.deflected,
-      reactions: !isHeld,
-      loads: !isHeld,
-      dimensions: state.dimensions && !isHeld,
-      names: (state.names || state.stage === 'geometry') && !isHeld,
+      ordinates: !held,
+      reactions: !held,
+      loads: !held,
+      dimensions: state.dimensions && !held,
+      names: (state.names || state.stage === 'geometry') && !held,
       selection: state.selection,
       scale: this.camera.scale,
       weight: this.turning ? 1 : weightAt(state.drawn.model, seen, this.camera.scale),

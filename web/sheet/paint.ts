@@ -150,12 +150,15 @@ function paintPicture(context: CanvasRenderingContext2D, picture: PaintedPicture
   context.restore();
 }
 
-function trace(context: CanvasRenderingContext2D, { vertices, pairs, closed }: Path, camera: Camera): void {
+function trace(context: CanvasRenderingContext2D, { vertices, parts, closed }: Path, camera: Camera): void {
+  const part = (parts ?? Infinity) * VERTEX;
   for (let i = 0; i < vertices.length; i += VERTEX) {
     const x = screenX(camera, vertices[i]!) + vertices[i + 2]!;
     const y = screenY(camera, vertices[i + 1]!) - vertices[i + 3]!;
-    if (i === 0 || (pairs && i % (2 * VERTEX) === 0)) context.moveTo(x, y);
-    else context.lineTo(x, y);
+    if (i === 0 || i % part === 0) {
+      if (closed && i > 0) context.closePath();
+      context.moveTo(x, y);
+    } else context.lineTo(x, y);
   }
   if (closed) context.closePath();
 }

@@ -61,7 +61,7 @@ export function HeadStrip({ sheet }: { readonly sheet: SheetController | undefin
   const solving = useEditorState(solutionWords);
   const stored = useEditorState(storageWords);
   const progress = useEditorState((state) => state.progress);
-  const kernels = useEditorState((state) => state.drawn.kernels);
+  const kernels = useEditorState((state) => state.settled.kernels);
   const [solvingTone, solvingText] = solving.split('|') as [string, string];
   const [storedTone, storedText] = stored.split('|') as [string, string];
   const undo = history.undo.at(-1);
@@ -107,8 +107,8 @@ const PHASES: Record<SolveProgress['phase'], string> = {
 };
 
 /** `tone|text`: a plain string, so that the strip follows only when the words change. */
-function solutionWords({ drawn, progress }: EditorState): string {
-  const { results, milliseconds } = drawn;
+function solutionWords({ settled, progress }: EditorState): string {
+  const { results, milliseconds } = settled;
   if (progress === 'stopped') return 'attention|Stopped, not solved';
   if (progress) {
     const share = progress.done > 0 ? ` ${Math.round(100 * progress.done)} %` : '';

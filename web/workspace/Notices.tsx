@@ -53,7 +53,7 @@ const MANY = 4;
 /** What keeps the model from being solved, why an edit was refused, and what happened elsewhere: in words, over the sheet. */
 export function Notices() {
   const editor = useEditor();
-  const results = useEditorState((state) => state.drawn.results);
+  const results = useEditorState((state) => state.settled.results);
   const refusal = useEditorState((state) => state.refusal);
   const storage = useEditorState((state) => state.storage);
   const hinders = results && results.status !== 'solved' ? results.notices.filter(({ severity }) => severity === 'error') : [];

@@ -51,7 +51,7 @@ const WORDS: Record<Stage, string> = {
 export function StageRail() {
   const editor = useEditor();
   const stage = useEditorState((state) => state.stage);
-  const results = useEditorState((state) => state.drawn.results);
+  const results = useEditorState((state) => state.settled.results);
   const model = useModel();
   return (
     <Rail
@@ -85,7 +85,7 @@ const MARKS: Record<Mark, { readonly sign: string; readonly words: string }> = {
   attention: { sign: '▲', words: 'needs attention' },
 };
 
-function standing(stage: Stage, model: Model, results: EditorState['drawn']['results']): { count: string; mark: Mark } {
+function standing(stage: Stage, model: Model, results: EditorState['settled']['results']): { count: string; mark: Mark } {
   const faulty = (...codes: string[]): boolean =>
     results?.notices.some(({ code, severity }) => severity === 'error' && codes.includes(code)) ?? false;
   const counted = (n: number, one: string, many: string, attention: boolean): { count: string; mark: Mark } => ({
