@@ -104,6 +104,40 @@ describe('for everyone', () => {
     await page.close();
   });
 
+  test('Tab comes to every control of the geometry bench, in the order in which they stand', async () => {
+    const walk = await ModelPage.open(application, 'Canopy walk');
+    const { page } = walk;
+    await walk.command('go to geometry');
+    await page.waitForSelector('[aria-label=Bench] summary');
+    await page.$$eval('[aria-label=Bench] summary', (all) => all.forEach((one) => (one as HTMLElement).click()));
+    await walk.command('select member a');
+    await walk.settled();
+    // What can be reached, as it stands in the page; of a group of toggles or choices Tab comes to one.
+    const names = await page.$$eval('[aria-label=Bench] :is(button, input, summary)', (all) =>
+      all
+        .filter((one) => (one as HTMLElement).tabIndex >= 0 && !(one as HTMLButtonElement).disabled && one.checkVisibility())
+        .filter((one) => one.closest('[role=radiogroup], [role=toolbar]') === null)
+        .map((one, i) => {
+          one.setAttribute('data-order', String(i));
+          return one.getAttribute('aria-label') ?? one.textContent ?? '';
+        }),
+    );
+    expect(names.length).toBeGreaterThan(30);
+    await page.focus('[data-order="0"]');
+    const reached = new Set<number>([0]);
+    let last = 0;
+    for (let i = 0; i < 3 * names.length && last < names.length - 1; i++) {
+      await page.keyboard.press('Tab');
+      const at = await page.evaluate(() => Number(document.activeElement?.getAttribute('data-order') ?? -1));
+      if (at < 0) continue;
+      expect(at).toBeGreaterThanOrEqual(last);
+      last = at;
+      reached.add(at);
+    }
+    expect(names.filter((_, i) => !reached.has(i))).toEqual([]);
+    await page.close();
+  });
+
   test('a node moves by the keyboard, and what has the focus is removed by Delete', async () => {
     const lintel = await ModelPage.open(application, 'Lintel over the potting bench');
     const { page } = lintel;

@@ -164,6 +164,117 @@ describe('selecting, schedules, underlay', () => {
     await model.stored();
   });
 
+  test('a schedule by the pointer: typed into, sorted, filled down, filtered, rows selected', async () => {
+    const model = await portal();
+    const { page } = model;
+    await page.keyboard.press('Escape');
+    await model.press('Schedules');
+    const cell = async (row: number, column: number): Promise<{ x: number; y: number }> => {
+      const found = await page.waitForSelector(`#cell-${row}-${column}`);
+      const box = (await found!.boundingBox())!;
+      return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    };
+    const shown = (column: number): Promise<string[]> =>
+      page.$$eval(`[role=gridcell][id$="-${column}"]`, (cells) => cells.map((one) => one.textContent ?? ''));
+    const first = await cell(0, 2);
+    await page.mouse.click(first.x, first.y, { count: 2 });
+    await model.typeOver('0.5');
+    await page.waitForFunction(() => document.querySelector('#cell-0-2')?.textContent === '0.5');
+    const [support, third] = [await cell(0, 3), await cell(2, 3)];
+    await page.mouse.move(support.x, support.y);
+    await page.mouse.down();
+    await page.mouse.move(third.x, third.y, { steps: 4 });
+    await page.mouse.up();
+    await model.press('Fill down');
+    await page.waitForFunction(() => document.querySelector('#cell-2-3')?.textContent === 'pinned');
+    await model.undo();
+    await model.undo();
+    const heading = (await page.$('::-p-xpath(//*[@role="columnheader"][starts-with(., "X")])'))!;
+    for (const way of ['ascending', 'descending']) {
+      await heading.click();
+      await page.waitForSelector(`[aria-sort=${way}]`, { timeout: 15_000 });
+    }
+    const across = (await shown(1)).filter((text) => text !== '').map(Number);
+    expect(across).toEqual([...across].sort((a, b) => b - a));
+    const rows = await page.$$('[role=rowheader]');
+    await rows[0]!.click();
+    await page.keyboard.down('Shift');
+    await rows[2]!.click();
+    await page.keyboard.up('Shift');
+    await model.card('3 selected');
+    await page.locator('::-p-aria(Show only rows with)').fill('pinned');
+    await page.waitForFunction(() => document.querySelector('[role=grid]')?.getAttribute('aria-rowcount') === '4');
+    await model.press('Close the schedule');
+    await model.stored();
+  });
+
+  test('an underlay by keys alone: the mark is carried by arrows, places are typed, and the command field knows it', async () => {
+    const model = await portal();
+    const { page } = model;
+    await page.keyboard.press('Escape');
+    const file = path.join(application.data, 'elevation.svg');
+    writeFileSync(
+      file,
+      '<svg xmlns="http://www.w3.org/2000/svg" width="400" height="200"><path d="M50 150H350" stroke="black"/></svg>',
+    );
+    const [chooser] = await Promise.all([page.waitForFileChooser(), model.command('put an underlay\n')]);
+    await chooser.accept([file]);
+    const placed = async (): Promise<Record<string, number>> => {
+      await model.stored();
+      const stored = await page.evaluate(async () => (await fetch(`/api${location.pathname}/file`)).json() as Promise<unknown>);
+      return (stored as { underlay: Record<string, number> }).underlay;
+    };
+    await page.waitForFunction(() => document.body.textContent?.includes('elevation.svg'));
+    const before = (await placed()).metresPerPixel!;
+    const summary = await page.waitForSelector('::-p-xpath(//details/summary[starts-with(., "Underlay")])');
+    await summary!.focus();
+    await page.keyboard.press('Enter');
+    await model.pressByKey('Calibrate by two points');
+    const asks = (words: string): Promise<unknown> =>
+      page.waitForFunction(
+        (text: string) => document.querySelector('main [role=status]')?.textContent?.includes(text),
+        {},
+        words,
+      );
+    await asks('one end of a known dimension');
+    await page.keyboard.type('2');
+    await model.typeOver('2 by 1');
+    await asks('its other end');
+    await page.keyboard.type('6');
+    await model.typeOver('6 at 0');
+    await model.typeOver('9');
+    expect((await placed()).metresPerPixel! / before).toBeCloseTo(1.5, 9);
+    // The keyboard is back where it was.
+    await page.waitForFunction(() => document.activeElement?.textContent === 'Calibrate by two points');
+    await model.pressByKey('Measure');
+    for (const key of ['ArrowRight', 'Enter', 'ArrowUp', 'ArrowUp', 'Enter'] as const) await page.keyboard.press(key);
+    await page.waitForFunction(() => /Measured: 0\.\d+ m/.test(document.body.textContent ?? ''));
+    await model.command('move the underlay 1 by 2');
+    await model.command('dim the underlay 40');
+    expect(await placed()).toMatchObject({ strength: 0.4 });
+    await model.command('take the underlay away');
+    await page.waitForFunction(() => document.body.textContent?.includes('Put a file behind'));
+    await model.stored();
+  });
+
+  test('points are shown for a command: the selection is copied by two of them', async () => {
+    const model = await portal();
+    const { page } = model;
+    await model.command('select everything');
+    await model.command('copy by two points');
+    await page.keyboard.type('0');
+    await model.typeOver('0 by 0');
+    await page.keyboard.type('2');
+    await model.typeOver('20 by 0');
+    await model.counts(10, 8);
+    await model.command('write into nodes y of the selection to 1 ft');
+    await page.waitForFunction(() => document.body.textContent?.includes('has no length'));
+    await page.keyboard.press('Escape');
+    await model.undo();
+    await model.counts(5, 4);
+    await model.stored();
+  });
+
   test('an underlay is put behind, calibrated and measured, and kept with the model', async () => {
     const model = await portal();
     const { page } = model;

@@ -145,6 +145,14 @@ test('by touch: a long press shows the other choices, two fingers zoom, and remo
   await model.settled();
   expect((await width()) / before).toBeGreaterThan(2);
   await model.press('Whole structure');
+  await model.settled();
+  await model.command('select by a box');
+  const [left, right] = [await model.place('Node 1 '), await model.place('Node 4 ')];
+  const drawn = await page.touchscreen.touchStart(left.x - 40, left.y - 50);
+  await drawn.move((left.x + right.x) / 2, left.y);
+  await drawn.move(right.x + 40, right.y + 50);
+  await drawn.end();
+  await model.card('7 selected');
   await model.command('select node 2');
   await page.keyboard.press('Delete');
   await page.waitForFunction(() => document.body.textContent?.includes('takes along 2 members, 1 support'));

@@ -39,7 +39,7 @@ export interface GridAxis {
 }
 export type GridLines = { readonly [axis in 'x' | 'y' | 'z']?: GridAxis };
 
-/** A picture behind the drawing, in the plane Z = 0: its lower left corner, size and turn. */
+/** A picture behind the drawing, in a plane across an axis: its lower left corner, size and turn. */
 export interface Underlay {
   /** data:image/png or jpeg, base64. */
   readonly image: string;
@@ -47,11 +47,14 @@ export interface Underlay {
   /** Pixels of the image. */
   readonly width: number;
   readonly height: number;
-  /** Where the lower left corner lies, metres. */
+  /** The axis that the plane stands across, and its place there, metres; Z = 0 where they are left out. */
+  readonly across?: 'x' | 'y' | 'z';
+  readonly at?: number;
+  /** Where the lower left corner lies as one looks straight at the plane: metres to the right of the origin, and above it. */
   readonly x: number;
   readonly y: number;
   readonly metresPerPixel: number;
-  /** Degrees about Z, anticlockwise. */
+  /** Degrees, anticlockwise as one looks at it. */
   readonly angle?: number;
   /** 0 hides it, 1 shows it as it is. */
   readonly strength?: number;

@@ -70,6 +70,8 @@ export const rootFields: Fields = {
       name: { kind: 'text' },
       width: neededPositive('number'),
       height: neededPositive('number'),
+      across: { kind: 'choice', of: ['x', 'y', 'z'] },
+      at: quantity('length'),
       x: needed('length'),
       y: needed('length'),
       metresPerPixel: neededPositive('length'),

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import styled from 'styled-components';
 import type { Subject } from '@rigid-beam/drawing/display-list';
 import { useEditor, useEditorState, useModel } from '../session/use-editor';
-import { CARD_WIDTH, TITLE_BLOCK } from '../sheet/controller';
+import { CARD_WIDTH, TITLE_BLOCK } from '../sheet/framing';
 import { removalOf, removalWords } from '../sheet/removal';
 import { Hint, Button, PanelTitle, PlainButton, Row } from '../ui/controls';
 import { LoadCard } from './LoadCard';

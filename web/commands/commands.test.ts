@@ -19,6 +19,7 @@ class Desk {
   selection: readonly Subject[] = [];
   hidden: ReadonlySet<string> = NOTHING_HIDDEN;
   looks: string[] = [];
+  said = '';
   private refusal: readonly { message: string }[] = [];
 
   constructor(public model: Model) {}
@@ -49,6 +50,7 @@ class Desk {
       refresh: () => undefined,
       showAll: () => undefined,
       lookAt: (look: string) => desk.looks.push(look),
+      say: (words: string) => (desk.said = words),
     } as unknown as SheetController;
   }
 
@@ -202,5 +204,50 @@ describe('ways and turns', () => {
     expect(readTurn('45 about Y', [1, 2, 3])).toEqual({ kind: 'turn', about: [1, 2, 3], axis: 'y', degrees: 45 });
     expect(readTurn('0.5 rad', [0, 0, 0])).toMatchObject({ axis: 'z', degrees: expect.closeTo(28.6479, 3) });
     expect(readTurn('around', [0, 0, 0])).toMatch(/no angle/);
+  });
+});
+
+describe('the schedule and the underlay by command', () => {
+  const picture = { image: 'data:image/png;base64,AA==', width: 200, height: 100, x: 0, y: 0, metresPerPixel: 0.1 };
+
+  test('cells are written by the names of columns and rows, all or none', () => {
+    const desk = portal();
+    const [a, b] = desk.model.nodes.filter(({ y }) => y === 0).map(({ id }) => id);
+    expect(desk.run(`write into nodes y of ${a}, ${b} to 0.25 + 0.5`)).toBeUndefined();
+    expect(desk.model.nodes.filter(({ y }) => y === 0.75).map(({ id }) => id)).toEqual([a, b]);
+    const before = desk.model;
+    expect(desk.run(`write into nodes y of ${a}, nowhere to 1`)).toMatch(/no row “nowhere”/);
+    expect(desk.run('write into nodes weight of 1 to 1')).toMatch(/no column “weight”.*Node, X, Y/);
+    expect(desk.run('write into nodes far')).toMatch(/Write: x of 3/);
+    expect(desk.model).toBe(before);
+    desk.selectAll();
+    expect(desk.run('write into members behaviour of the selection to truss')).toBeUndefined();
+    expect(desk.model.members.every(({ behaviour }) => behaviour === 'truss')).toBe(true);
+  });
+
+  test('an underlay is calibrated, measured, moved, turned and dimmed', () => {
+    const desk = portal();
+    expect(desk.run('calibrate the underlay 0 by 0, 5 by 0, 6')).toBe('nothing of this name');
+    desk.sheet.editor.edit({ type: 'underlay', change: picture });
+    expect(desk.run('calibrate the underlay 0 by 0, 5 by 0, 6')).toBeUndefined();
+    expect(desk.model.underlay?.metresPerPixel).toBeCloseTo(0.12, 12);
+    expect(desk.run('calibrate the underlay 0 by 0, 0 by 0, 6')).toMatch(/are one/);
+    expect(desk.run('calibrate the underlay 0 by 0, 5 by 0')).toMatch(/true distance/);
+    expect(desk.run('measure a distance 0 by 0, 3 by 4')).toBeUndefined();
+    expect(desk.said).toBe('Measured: 5 m');
+    desk.run('move the underlay 2 by -1');
+    desk.run('turn the underlay 30');
+    desk.run('dim the underlay 40%');
+    expect(desk.model.underlay).toMatchObject({ x: 2, y: -1, angle: 30, strength: 0.4 });
+    expect(desk.run('dim the underlay 140')).toMatch(/0 to 100/);
+    desk.run('take the underlay away');
+    expect(desk.model.underlay).toBeUndefined();
+  });
+
+  test('a typical structure stands where the command says', () => {
+    const desk = new Desk(emptyModel('Shed'));
+    expect(desk.run('place portal frame at 6 by 2')).toBeUndefined();
+    expect([Math.min(...desk.model.nodes.map(({ x }) => x)), Math.min(...desk.model.nodes.map(({ y }) => y))]).toEqual([6, 2]);
+    expect(desk.run('place portal frame at nowhere')).toMatch(/is no length/);
   });
 });

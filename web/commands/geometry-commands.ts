@@ -17,7 +17,7 @@ import { NORMALS, readTurn, readVector, repeatOf, transformOf } from './motions'
 export const unitOf = (model: Model): string => ({ ...defaultDisplay, ...model.display }).length;
 const modelOf = (sheet: SheetController): Model => sheet.editor.state.model;
 const chosen = (sheet: SheetController): Chosen => chosenOf(sheet.editor.state.selection);
-const hasAny = (sheet: SheetController): boolean => chosen(sheet).nodes.length + chosen(sheet).members.length > 0;
+export const hasAny = (sheet: SheetController): boolean => chosen(sheet).nodes.length + chosen(sheet).members.length > 0;
 const hasMembers = (sheet: SheetController): boolean => chosen(sheet).members.length > 0;
 
 /** Makes an edit; why it was refused, in words. */

@@ -1,5 +1,5 @@
 import { gridThrough, respace } from '@rigid-beam/core/model/grid-lines';
-import { axisNames, ORIGIN, type AxisName } from '@rigid-beam/core/model/point';
+import { axisNames, ORIGIN, type AxisName, type Point } from '@rigid-beam/core/model/point';
 import { typicals } from '@rigid-beam/core/model/typical/all';
 import {
   initialValues,
@@ -12,13 +12,27 @@ import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { parseSpacings } from '@rigid-beam/core/quantities/spacings';
 import { make, unitOf } from './geometry-commands';
 import type { Command } from './command';
+import { readVector } from './motions';
 import { placing } from './placing';
 
-/** `span 17.5, panels 7`: each part begins with the name of a measure, or with the beginning of it. */
-function readMeasures(typical: Typical, text: string, unit: string): TypicalValues | string {
+interface Measures {
+  readonly values: TypicalValues;
+  readonly at: Point;
+}
+
+/** `span 17.5, panels 7, at 6 by 0`: each part begins with the name of a measure, or with `at` and where its corner stands. */
+function readMeasures(typical: Typical, text: string, unit: string): Measures | string {
   const values: Record<string, TypicalValues[string]> = { ...initialValues(typical) };
+  let at: Point = ORIGIN;
   for (const part of text.split(',').map((one) => one.trim())) {
     if (part === '') continue;
+    const [, place] = /^at\b(.*)$/i.exec(part) ?? [];
+    if (place !== undefined) {
+      const found = readVector(place, unit);
+      if (typeof found === 'string') return found;
+      at = found;
+      continue;
+    }
     const field = typical.fields.find(({ label }) => startsWith(part, label));
     if (!field) return `“${part}” begins with none of: ${typical.fields.map(({ label }) => label.toLowerCase()).join(', ')}.`;
     const rest = part.slice(firstWord(field.label).length).trim();
@@ -26,7 +40,7 @@ function readMeasures(typical: Typical, text: string, unit: string): TypicalValu
     if (typeof value === 'object' && 'fault' in value) return `${field.label}: ${value.fault}`;
     values[field.key] = value;
   }
-  return typical.fields.map((field) => valueFault(field, values[field.key])).find(Boolean) ?? values;
+  return typical.fields.map((field) => valueFault(field, values[field.key])).find(Boolean) ?? { values, at };
 }
 
 const firstWord = (label: string): string => label.split(' ')[0]!;
@@ -49,12 +63,13 @@ export const placingCommands: readonly Command[] = [
   ...typicals.map((typical): Command => ({
     name: `Place ${typical.title.toLowerCase()}`,
     notation:
-      typical.fields.map(({ label }) => firstWord(label).toLowerCase()).join(' …, ') + ' … (what is left out is as usual)',
+      typical.fields.map(({ label }) => firstWord(label).toLowerCase()).join(' …, ') +
+      ' …, at … by … (what is left out is as usual)',
     run: (sheet, text) => {
       const { model } = sheet.editor.state;
-      const values = readMeasures(typical, text, unitOf(model));
-      if (typeof values === 'string') return values;
-      const refused = make(sheet, placing(model, typical, values, ORIGIN));
+      const measures = readMeasures(typical, text, unitOf(model));
+      if (typeof measures === 'string') return measures;
+      const refused = make(sheet, placing(model, typical, measures.values, measures.at));
       if (refused === undefined) {
         if (typical.space === 'space') sheet.lookAt('corner');
         else sheet.showAll();
@@ -75,12 +90,4 @@ export const placingCommands: readonly Command[] = [
       return make(sheet, respace(model, axis, { ...lines, steps: parsed.steps }, stay ? 'stay' : 'follow'));
     },
   })),
-  {
-    name: 'Show or hide the underlay',
-    fits: (sheet) => sheet.editor.state.model.underlay !== undefined,
-    run: (sheet) => {
-      const strength = sheet.editor.state.model.underlay?.strength ?? 0.5;
-      return make(sheet, { type: 'underlay', change: { strength: strength > 0 ? 0 : 0.5 } });
-    },
-  },
 ];

@@ -1,93 +1,15 @@
 'use client';
 
 import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
-import styled from 'styled-components';
 import type { Subject } from '@rigid-beam/drawing/display-list';
 import { useEditor, useEditorState } from '../session/use-editor';
 import { Button, PlainButton, ToggleButton } from '../ui/controls';
-import { columnsOf, rowsOf, type Column, type Row, type ScheduleList } from './columns';
+import { arranged, type Sorting } from './arranged';
+import { CellField } from './CellField';
+import { columnsOf, rowsOf, type ScheduleList } from './columns';
+import { tableAction, type TableAction } from './keys';
+import { Bar, Drawer, HEIGHT, Line, Said, Scroll } from './parts';
 import { readTable, writeCells, type Cell } from './write-cells';
-
-const HEIGHT = 26;
-
-const Drawer = styled.section`
-  position: absolute;
-  z-index: 7;
-  left: 0;
-  right: 0;
-  bottom: 0;
-  height: 52%;
-  display: grid;
-  grid-template-rows: auto minmax(0, 1fr);
-  background: var(--panel);
-  border-top: 1.5px solid var(--ink);
-`;
-
-const Bar = styled.div`
-  display: flex;
-  align-items: center;
-  gap: 0.5rem;
-  padding: 0.3rem 0.6rem;
-  input {
-    min-height: 1.6rem;
-    padding: 0.1rem 0.4rem;
-    border: 1px solid var(--rule);
-    border-radius: 3px;
-    background: var(--paper);
-  }
-`;
-
-const Scroll = styled.div`
-  overflow: auto;
-  background: var(--paper);
-  outline-offset: -2px;
-`;
-
-const Line = styled.div`
-  display: grid;
-  min-width: max-content;
-  height: ${HEIGHT}px;
-  border-bottom: 1px solid var(--rule);
-  > * {
-    padding: 0.2rem 0.5rem;
-    border-right: 1px solid var(--rule);
-    overflow: hidden;
-    text-overflow: ellipsis;
-    white-space: nowrap;
-  }
-  &[data-head] {
-    position: sticky;
-    top: 0;
-    z-index: 1;
-    background: var(--panel);
-    font-weight: 600;
-  }
-  [data-chosen] {
-    background: var(--hover);
-  }
-  [data-active] {
-    box-shadow: inset 0 0 0 2px var(--focus);
-  }
-  [data-computed] {
-    color: var(--soft);
-  }
-  input {
-    width: 100%;
-    height: 100%;
-    border: 0;
-    padding: 0;
-    background: var(--paper);
-    outline: none;
-  }
-`;
-
-const Said = styled.p`
-  flex: 1;
-  color: var(--soft);
-  &[data-fault] {
-    color: var(--fault);
-  }
-`;
 
 interface Place {
   readonly row: number;
@@ -100,7 +22,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
   const model = useEditorState((state) => state.model);
   const selection = useEditorState((state) => state.selection);
   const [filter, setFilter] = useState('');
-  const [sort, setSort] = useState<{ key: string; way: 1 | -1 }>();
+  const [sort, setSort] = useState<Sorting>();
   const [active, setActive] = useState<Place>({ row: 0, column: 0 });
   const [anchor, setAnchor] = useState<Place>({ row: 0, column: 0 });
   const [draft, setDraft] = useState<string>();
@@ -227,31 +149,42 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
       leaving.current = false;
       return;
     }
-    const steps: Record<string, readonly [number, number]> = {
-      ArrowUp: [-1, 0],
-      ArrowDown: [1, 0],
-      ArrowLeft: [0, -1],
-      ArrowRight: [0, 1],
-      PageUp: [-12, 0],
-      PageDown: [12, 0],
-    };
-    const step = steps[event.key];
-    const column = columns[active.column];
-    if (event.altKey && column && (event.key === 'ArrowUp' || event.key === 'ArrowDown'))
-      setSort({ key: column.key, way: event.key === 'ArrowUp' ? 1 : -1 });
-    else if (step) go(active.row + step[0], active.column + step[1], event.shiftKey);
-    else if (event.key === 'Home') go(event.ctrlKey ? 0 : active.row, 0, event.shiftKey);
-    else if (event.key === 'End') go(event.ctrlKey ? count - 1 : active.row, columns.length - 1, event.shiftKey);
-    else if (event.key === 'd' && (event.ctrlKey || event.metaKey)) fillDown();
-    else if (event.key === ' ') selectRows(range.top, range.bottom);
-    else if ((event.key === 'Enter' || event.key === 'F2') && !column?.computed)
-      setDraft(rows[active.row] ? column!.show(rows[active.row]!) : '');
-    else if (event.key === 'Escape') editor.store.setState({ schedule: undefined });
-    else if (event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey && !column?.computed)
-      setDraft(event.key);
-    else return;
+    const action = tableAction(event);
+    if (!action || !act(action)) return;
     event.preventDefault();
     event.stopPropagation();
+  };
+  /** False where there is nothing to be done. */
+  const act = (action: TableAction): boolean => {
+    const column = columns[active.column];
+    switch (action.kind) {
+      case 'step':
+        go(active.row + action.rows, active.column + action.columns, action.extend);
+        return true;
+      case 'edge': {
+        const row = !action.ofAll ? active.row : action.end === 'first' ? 0 : count - 1;
+        go(row, action.end === 'first' ? 0 : columns.length - 1, action.extend);
+        return true;
+      }
+      case 'sort':
+        if (column) setSort({ key: column.key, way: action.way });
+        return column !== undefined;
+      case 'edit': {
+        if (!column || column.computed) return false;
+        const row = rows[active.row];
+        setDraft(action.first ?? (row ? column.show(row) : ''));
+        return true;
+      }
+      case 'fillDown':
+        fillDown();
+        return true;
+      case 'selectRows':
+        selectRows(range.top, range.bottom);
+        return true;
+      case 'close':
+        editor.store.setState({ schedule: undefined });
+        return true;
+    }
   };
 
   return (
@@ -363,49 +296,4 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
       </Scroll>
     </Drawer>
   );
-}
-
-interface CellFieldProps {
-  readonly column: Column;
-  readonly value: string;
-  readonly onChange: (text: string) => void;
-  readonly onLeave: () => void;
-}
-
-function CellField({ column, value, onChange, onLeave }: CellFieldProps) {
-  const listId = `choices-${column.key}`;
-  return (
-    <>
-      <input
-        autoFocus
-        aria-label={column.title}
-        value={value}
-        list={column.choices ? listId : undefined}
-        onChange={(event) => onChange(event.target.value)}
-        onBlur={onLeave}
-      />
-      {column.choices && (
-        <datalist id={listId}>
-          {column.choices.slice(0, 200).map((choice) => (
-            <option key={choice} value={choice} />
-          ))}
-        </datalist>
-      )}
-    </>
-  );
-}
-
-/** Rows that show the text somewhere, in the order of a column: numbers as numbers. */
-function arranged(
-  rows: Row[],
-  columns: readonly Column[],
-  filter: string,
-  sort: { key: string; way: 1 | -1 } | undefined,
-): Row[] {
-  const wanted = filter.trim().toLowerCase();
-  const kept =
-    wanted === '' ? rows : rows.filter((row) => columns.some((column) => column.show(row).toLowerCase().includes(wanted)));
-  const column = columns.find(({ key }) => key === sort?.key);
-  if (!column || !sort) return kept;
-  return [...kept].sort((a, b) => sort.way * column.show(a).localeCompare(column.show(b), 'en', { numeric: true }));
 }

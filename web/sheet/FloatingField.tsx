@@ -4,7 +4,7 @@ import { useRef, useState } from 'react';
 import styled from 'styled-components';
 import { FieldBox, FieldInput, FieldLabel, FieldNote } from '../ui/controls';
 import { QuantityField } from '../ui/QuantityField';
-import type { InPlaceField, TypedField } from './controller';
+import type { InPlaceField, TypedField } from './sheet-state';
 
 const Float = styled.div`
   position: absolute;

@@ -14,7 +14,7 @@ import type { EditorState } from '../session/editor';
 import { actingIndex, settledSolution, useDisplay, useEditor, useEditorState } from '../session/use-editor';
 import { ToggleButton } from '../ui/controls';
 import { Slider } from '../ui/Slider';
-import { TITLE_BLOCK } from './controller';
+import { TITLE_BLOCK } from './framing';
 
 const Block = styled.section`
   position: absolute;

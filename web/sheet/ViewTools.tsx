@@ -5,7 +5,8 @@ import { useStore } from 'zustand';
 import { LOOKS, type Look } from '@rigid-beam/drawing/projection';
 import { useEditorState } from '../session/use-editor';
 import { PlainButton } from '../ui/controls';
-import { TITLE_BLOCK, type SheetController } from './controller';
+import type { SheetController } from './controller';
+import { TITLE_BLOCK } from './framing';
 
 const Bar = styled.div`
   position: absolute;

@@ -1,8 +1,6 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
-import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { pointOf, type Point } from '@rigid-beam/core/model/point';
-import { boundsOf, fit, screenX, screenY, worldX, worldY, zoomAt, type Camera } from '@rigid-beam/drawing/camera';
+import { boundsOf, screenX, screenY, worldX, worldY, zoomAt, type Camera } from '@rigid-beam/drawing/camera';
 import type { Item, Subject } from '@rigid-beam/drawing/display-list';
 import { drawnNodes, extentOf, type Seen } from '@rigid-beam/drawing/geometry';
 import { gridItems, gridStep, workPlaneItems } from '@rigid-beam/drawing/grid-items';
@@ -17,7 +15,6 @@ import {
   seenPoint,
   squareAxis,
   type Look,
-  type Projection,
   type WorkPlane,
 } from '@rigid-beam/drawing/projection';
 import { quickItems } from '@rigid-beam/drawing/quick-items';
@@ -27,59 +24,10 @@ import type { View } from '@rigid-beam/drawing/view';
 import { SKETCHED, weightAt, withoutSmallTalk } from '@rigid-beam/drawing/weight';
 import { isHeld, type Editor, type EditorState } from '../session/editor';
 import { actingIndex } from '../session/use-editor';
-import { pointOfPixel } from '../underlay/placing';
-import { loaded } from '../underlay/read-picture';
-import { canvasMeasure, paint, paintLists, readPalette, type PaintedPicture, type Palette } from './paint';
+import { CARD_WIDTH, framed } from './framing';
+import { Painter, type Picture } from './painter';
+import type { InPlaceField, Offer, SheetState, TypedField } from './sheet-state';
 import type { Tool, ToolPointer } from './tools/tool';
-
-/** A field that stands on the drawing, over the text it changes. */
-export interface InPlaceField {
-  readonly label: string;
-  readonly left: number;
-  readonly top: number;
-  readonly value: number | undefined;
-  readonly dimension: DimensionName;
-  readonly unit: string;
-  readonly commit: (value: number) => void;
-  /** Different things that the value can be taken for; the first is what Enter means. */
-  readonly choices?: readonly { readonly words: string; readonly commit: (value: number) => void }[];
-}
-
-/** A free text typed on the sheet, in the notation that `hint` explains. */
-export interface TypedField {
-  readonly label?: string;
-  readonly left: number;
-  readonly top: number;
-  readonly hint: string;
-  readonly first: string;
-  /** Returns why the text means nothing, or undefined when it was taken. */
-  readonly commit: (text: string) => string | undefined;
-}
-
-export interface SheetState {
-  readonly camera: Camera;
-  readonly tool: Tool;
-  readonly hint: string;
-  readonly field: InPlaceField | undefined;
-  readonly typed: TypedField | undefined;
-  readonly cursor: string;
-  /** Where a space model is seen from: degrees round and above the horizon. */
-  readonly look: { readonly round: number; readonly height: number };
-  readonly projection: Projection;
-  /** The plane that was chosen to draw on in space. */
-  readonly plane: WorkPlane | undefined;
-  /** Something that the last edit suggests. */
-  readonly offer: Offer | undefined;
-  /** Where the other choices for what is selected are shown. */
-  readonly menu: { readonly x: number; readonly y: number } | undefined;
-}
-
-/** An edit that is offered in a line, and made when the user says so. */
-export interface Offer {
-  readonly words: string;
-  readonly action: string;
-  readonly intent: Intent;
-}
 
 const RESTING = 'select';
 /** Milliseconds after which a moved drawing counts as at rest. */
@@ -90,31 +38,20 @@ const HEAVY = 4000;
 /** How near something must be to be meant, pixels: a finger is less exact than a mouse. */
 const REACH = { mouse: 7, pen: 9, touch: 18 } as const;
 const SNAP = 10;
-/** Pixels that the card covers on the right while something is selected. */
-export const CARD_WIDTH = 284;
-/** Part of the sheet's height that an open schedule covers. */
-const SCHEDULE_PART = 0.52;
-/** Pixels that the title block takes in the lower right corner. */
-export const TITLE_BLOCK = { width: 432, height: 124 };
-
 /** The live drawing behind the canvas: camera, display list, hit-testing and the tool in hand. React only mounts it. */
 export class SheetController {
   readonly store: StoreApi<SheetState>;
   private items: Item[] = [];
   private placed: PlacedLabel[] = [];
-  private palette: Palette;
-  private readonly context: CanvasRenderingContext2D;
-  private ratio = 1;
+  private readonly painter: Painter;
   private frame = 0;
   private stale = true;
   private turning = false;
-  /** Everything but the tool's own marks, and the camera it was painted for. */
-  private readonly still = document.createElement('canvas');
-  private painted: Camera | undefined;
-  private picture: { readonly address: string; readonly image?: HTMLImageElement } | undefined;
   private rest: ReturnType<typeof setTimeout> | undefined;
   /** The view follows the structure until someone moves it. */
   private follows = true;
+  /** What had the keyboard before a tool took it. */
+  private before: HTMLElement | undefined;
   private readonly stopListening: () => void;
 
   constructor(
@@ -123,8 +60,7 @@ export class SheetController {
     /** The tool that is in hand whenever no other is. */
     private readonly restingTool: (sheet: SheetController) => Tool,
   ) {
-    this.context = canvas.getContext('2d', { alpha: false })!;
-    this.palette = readPalette(canvas);
+    this.painter = new Painter(canvas, () => this.refresh());
     const select = restingTool(this);
     this.store = createStore<SheetState>(() => ({
       camera: { x: 0, y: 0, scale: 60, width: 0, height: 0 },
@@ -141,7 +77,7 @@ export class SheetController {
     }));
     this.stopListening = editor.store.subscribe((state, before) => this.modelChanged(state, before));
     // Fonts arrive after the first picture; texts are measured again then.
-    void document.fonts.ready.then(() => this.refresh());
+    void document.fonts.ready.then(() => this.recolour());
   }
 
   close(): void {
@@ -155,19 +91,15 @@ export class SheetController {
   }
 
   resize(width: number, height: number, ratio: number): void {
-    this.ratio = ratio;
-    this.canvas.width = Math.round(width * ratio);
-    this.canvas.height = Math.round(height * ratio);
-    this.still.width = this.canvas.width;
-    this.still.height = this.canvas.height;
+    this.painter.resize(width, height, ratio);
     this.store.setState({ camera: { ...this.camera, width, height } });
     if (this.follows) this.showAll();
     this.refresh();
   }
 
-  /** Reads the colours again: the theme has changed. */
+  /** Reads colours and fonts again: the theme has changed, or a font has come. */
   recolour(): void {
-    this.palette = readPalette(this.canvas);
+    this.painter.recolour();
     this.refresh();
   }
 
@@ -193,26 +125,7 @@ export class SheetController {
   }
 
   private show(which: (id: string) => boolean): void {
-    const { model } = this.editor.state.drawn;
-    const { width, height } = this.camera;
-    if (width === 0) return;
-    const nodes = [...drawnNodes(model, this.seen()).values()].filter(({ id }) => which(id));
-    const found = boundsOf(nodes.length > 1 ? nodes : this.cornersOfUnderlay());
-    const box =
-      found && (found.right > found.left || found.top > found.bottom) ? found : { left: -1, right: 9, bottom: -1, top: 5 };
-    const covered = this.editor.state.selection.length > 0 ? CARD_WIDTH : 0;
-    if (this.editor.state.schedule) {
-      const left = height * (1 - SCHEDULE_PART);
-      const camera = fit(box, width, left, { left: 165, right: 75 + covered, top: 60, bottom: 140 });
-      this.setCamera({ ...camera, height, y: camera.y - (height - left) / 2 / camera.scale });
-      return;
-    }
-    // What hinders a solution is said over the upper part of the sheet.
-    const { results } = this.editor.state.drawn;
-    const top = results && results.status !== 'solved' ? 150 : 84;
-    const above = fit(box, width, height, { left: 165, right: 75 + covered, top, bottom: 128 + TITLE_BLOCK.height });
-    const beside = fit(box, width, height, { left: 165, right: 60 + Math.max(TITLE_BLOCK.width, covered), top, bottom: 140 });
-    this.setCamera(above.scale >= beside.scale ? above : beside);
+    if (this.camera.width > 0) this.setCamera(framed(this.editor.state, this.seen(), this.camera, which));
   }
 
   zoom(factor: number, px = this.camera.width / 2, py = this.camera.height / 2): void {
@@ -324,7 +237,24 @@ export class SheetController {
   take(tool: Tool): void {
     this.store.getState().tool.leave?.();
     this.store.setState({ tool, hint: tool.hint, field: undefined, typed: undefined, cursor: tool.cursor, offer: undefined });
+    // A tool may open a field as soon as it is done: that is waited for.
+    if (tool.takesPlaces) this.moveKeyboard();
+    else setTimeout(() => this.moveKeyboard());
     this.refresh();
+  }
+
+  /** Arrow keys and Enter belong to a tool that takes places; afterwards the keyboard goes back to where it was. */
+  private moveKeyboard(): void {
+    const { tool, field, typed } = this.store.getState();
+    if (field || typed) return;
+    const { activeElement } = document;
+    if (tool.takesPlaces) {
+      if (activeElement instanceof HTMLButtonElement) this.before = activeElement;
+      this.canvas.focus({ preventScroll: true });
+      return;
+    }
+    if (activeElement === this.canvas || activeElement === document.body) this.before?.focus({ preventScroll: true });
+    this.before = undefined;
   }
 
   takeSelect(): void {
@@ -337,10 +267,12 @@ export class SheetController {
 
   openField(field: InPlaceField | undefined): void {
     this.store.setState({ field });
+    if (!field) setTimeout(() => this.moveKeyboard());
   }
 
   openTyped(typed: TypedField | undefined): void {
     this.store.setState({ typed });
+    if (!typed) setTimeout(() => this.moveKeyboard());
   }
 
   pointer(kind: 'down' | 'move' | 'up' | 'cancel', event: ToolPointer): void {
@@ -376,6 +308,12 @@ export class SheetController {
 
   world(px: number, py: number): { x: number; y: number } {
     return { x: worldX(this.camera, px), y: worldY(this.camera, py) };
+  }
+
+  /** Where a point of space is seen on the sheet, pixels. */
+  placeOf(at: Point): { left: number; top: number } {
+    const [x, y] = seenPoint(this.seen().projection, at);
+    return { left: screenX(this.camera, x), top: screenY(this.camera, y) };
   }
 
   /** What the pointer means at a place of the sheet: see `snap`. `plane`: another plane than the one in use. */
@@ -435,43 +373,20 @@ export class SheetController {
   }
 
   private draw(): void {
-    const { camera } = this;
-    if (camera.width === 0) return;
+    if (this.camera.width === 0) return;
     if (this.stale) this.rebuild();
-    if (this.turning || isHeld(this.editor.state)) this.paintOn(this.context);
-    else {
-      // What does not change while the pointer hovers or the paper moves is painted once, and then only laid where it belongs.
-      if (!this.painted) {
-        this.paintOn(this.still.getContext('2d', { alpha: false })!);
-        this.painted = camera;
-      }
-      this.layStill(this.painted, camera);
-    }
-    const overlay = this.store.getState().tool.overlay?.() ?? [];
-    if (overlay.length === 0) return;
-    const labels = placeLabels(overlay, camera, canvasMeasure(this.context));
-    paintLists(this.context, [overlay], labels, camera, this.palette, this.ratio);
+    const moves = this.turning || isHeld(this.editor.state);
+    this.painter.show(this.picture(), moves, this.store.getState().tool.overlay?.() ?? []);
   }
 
-  private paintOn(context: CanvasRenderingContext2D): void {
-    const { camera, palette, ratio } = this;
-    paint(context, [this.grid(), this.items], this.placed, camera, palette, ratio, this.underlay());
-  }
-
-  /** The still picture, moved by as much as the camera has moved since it was painted. */
-  private layStill(painted: Camera, camera: Camera): void {
-    const { context, ratio, still } = this;
-    context.setTransform(1, 0, 0, 1, 0, 0);
-    const factor = camera.scale / painted.scale;
-    // Where the upper left corner of the painted picture lies now.
-    const left = screenX(camera, worldX(painted, 0)) * ratio;
-    const top = screenY(camera, worldY(painted, 0)) * ratio;
-    if (Math.abs(left) + Math.abs(top) > 0.25 || factor !== 1) {
-      context.fillStyle = this.palette('paper');
-      context.fillRect(0, 0, still.width, still.height);
-    }
-    if (factor === 1) context.drawImage(still, Math.round(left), Math.round(top));
-    else context.drawImage(still, left, top, still.width * factor, still.height * factor);
+  private picture(): Picture {
+    return {
+      camera: this.camera,
+      lists: [this.grid(), this.items],
+      placed: this.placed,
+      underlay: this.editor.state.drawn.model.underlay,
+      projection: this.seen().projection,
+    };
   }
 
   private rebuild(): void {
@@ -482,43 +397,9 @@ export class SheetController {
       ? quickItems(state.drawn.model, view)
       : sheetItems(state.drawn.model, state.drawn.results?.solution, view);
     this.items = view.weight < SKETCHED ? withoutSmallTalk(items) : items;
-    this.placed = placeLabels(this.items, camera, canvasMeasure(this.context));
-    this.painted = undefined;
+    this.placed = placeLabels(this.items, camera, this.painter.measure);
+    this.painter.forget();
     this.stale = false;
-  }
-
-  /** The picture behind the drawing, once it is decoded: where its corners are seen. */
-  private underlay(): PaintedPicture | undefined {
-    const { underlay } = this.editor.state.drawn.model;
-    const strength = underlay?.strength ?? 0.5;
-    if (!underlay || strength === 0) return undefined;
-    if (this.picture?.address !== underlay.image) {
-      this.picture = { address: underlay.image };
-      void loaded(underlay.image).then((image) => {
-        if (this.picture?.address === underlay.image) this.picture = { address: underlay.image, image };
-        this.refresh();
-      });
-    }
-    if (!this.picture.image) return undefined;
-    const { projection } = this.seen();
-    const seen = (px: number, py: number): { x: number; y: number } => {
-      const [x, y] = seenPoint(projection, pointOfPixel(underlay, px, py));
-      return { x: screenX(this.camera, x), y: screenY(this.camera, y) };
-    };
-    const [origin, right, down] = [seen(0, 0), seen(underlay.width, 0), seen(0, underlay.height)];
-    return { image: this.picture.image, strength, origin, right, down };
-  }
-
-  private cornersOfUnderlay(): { x: number; y: number }[] {
-    const { underlay } = this.editor.state.drawn.model;
-    if (!underlay) return [];
-    const { projection } = this.seen();
-    return [0, underlay.width].flatMap((px) =>
-      [0, underlay.height].map((py) => {
-        const [x, y] = seenPoint(projection, pointOfPixel(underlay, px, py));
-        return { x, y };
-      }),
-    );
   }
 
   /** The grid straight on, or in an oblique look the grid of the plane in use. */

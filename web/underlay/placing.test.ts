@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Underlay } from '@rigid-beam/core/model/model';
 import type { Point } from '@rigid-beam/core/model/point';
-import { calibrated, levelled, pointOfPixel } from './placing';
+import { calibrated, levelled, moved, pointOfPixel } from './placing';
 
 const underlay: Underlay = {
   image: 'data:image/png;base64,AA==',
@@ -32,5 +32,19 @@ describe('an underlay', () => {
     const placed = levelled(underlay, points);
     expectPoint(after(placed, 20, 30), points[0]);
     expectPoint(after(placed, 120, 30), [points[0][0] + 5, points[0][1], 0]);
+  });
+
+  test.each([
+    ['x', 3, [3, 2, -1], [3, 7, -11]],
+    ['y', 4, [1, 4, -2], [11, 4, -7]],
+    ['z', -1, [1, 2, -1], [11, 7, -1]],
+  ] as const)('lies in a plane across %s, and keeps its place there when it is calibrated', (across, at, low, high) => {
+    const lying: Underlay = { ...underlay, angle: 0, across, at };
+    expectPoint(pointOfPixel(lying, 0, 100), low);
+    expectPoint(pointOfPixel(lying, 200, 0), high);
+    const ends = [pointOfPixel(lying, 0, 100), pointOfPixel(lying, 200, 100)] as const;
+    const placed = { ...lying, ...calibrated(lying, ends, 5) };
+    expectPoint(pointOfPixel(placed, 0, 100), low);
+    expectPoint(pointOfPixel({ ...lying, ...moved(lying, ends) }, 0, 100), ends[1]);
   });
 });

@@ -17,6 +17,7 @@ import { EditorContext, useEditor, useEditorState } from '../session/use-editor'
 import { CaseStrip } from '../sheet/CaseStrip';
 import type { SheetController } from '../sheet/controller';
 import { Sheet } from '../sheet/Sheet';
+import { isPlaceKey } from '../sheet/tools/point-cursor';
 import { HeadStrip } from './HeadStrip';
 import { Notices } from './Notices';
 import { StageRail } from './StageRail';
@@ -142,8 +143,8 @@ function useShortcuts(sheet: SheetController | undefined): void {
         selectChosen(editor, inverted(editor.state.model, { nodes: [], members: [] }));
         return;
       }
-      // Draw was pressed and a place is typed: no control has a use for its first character.
-      const isPlace = sheet?.store.getState().tool.name === 'draw' && /^[\d.(t-]$/.test(event.key);
+      // A tool is in hand and a place is typed: no control has a use for its first character.
+      const isPlace = sheet?.store.getState().tool.takesPlaces && isPlaceKey(event);
       if (!typing && (onSheet || event.key === 'Escape' || isPlace) && sheet?.key(event)) event.preventDefault();
     };
     window.addEventListener('keydown', onKey);

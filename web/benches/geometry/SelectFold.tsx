@@ -6,9 +6,8 @@ import { onPlane } from '@rigid-beam/core/model/selecting';
 import { levels } from '@rigid-beam/drawing/dimension-items';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { chosenOf, selectChosen } from '../../commands/chosen';
-import { matching } from '../../commands/command';
+import { commands } from '../../commands/all';
 import { unitOf } from '../../commands/geometry-commands';
-import { viewCommands } from '../../commands/view-commands';
 import { useEditor, useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { Button, Hint, PlainButton, Row, Select } from '../../ui/controls';
@@ -16,6 +15,7 @@ import { Fold } from '../../ui/Fold';
 import { TextLine } from '../../ui/TextLine';
 
 const OFFERED = [
+  'Select by a box',
   'Select everything',
   'Invert the selection',
   'Select what is connected',
@@ -42,7 +42,7 @@ export function SelectFold({ sheet }: { readonly sheet: SheetController }) {
   const planes = (model.space === 'plane' ? (['y', 'x'] as const) : (['y', 'x', 'z'] as const)).flatMap((axis) =>
     levels(model.nodes.map((node) => node[axis] ?? 0)).map((at) => ({ axis, at, id: `${axis} ${at}` })),
   );
-  const commands = OFFERED.flatMap((name) => matching(viewCommands, name).slice(0, 1)).filter((one) => one.fits?.(sheet) ?? true);
+  const offered = commands.filter((one) => OFFERED.includes(one.name) && (one.fits?.(sheet) ?? true));
   return (
     <Fold
       title="Select and show"
@@ -52,7 +52,7 @@ export function SelectFold({ sheet }: { readonly sheet: SheetController }) {
       }
     >
       <Row>
-        {commands.map((command) => (
+        {offered.map((command) => (
           <Button
             key={command.name}
             onPress={() => {

@@ -66,12 +66,9 @@ function Chooser({ sheet, model }: { readonly sheet: SheetController; readonly m
   };
   const pick = (): void =>
     sheet.take(
-      new PickTool(
-        sheet,
-        ['Click where its lower left corner stands.'],
-        ([point]) => setAt(point!),
-        ([point]) => setAt(point!),
-      ),
+      new PickTool(sheet, ['Click where its lower left corner stands.'], ([point]) => setAt(point!), {
+        hovered: ([point]) => setAt(point!),
+      }),
     );
 
   return (

@@ -2,14 +2,15 @@ import { findDefects } from '@rigid-beam/core/model/defects';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { nextLetters, nextNumber } from '@rigid-beam/core/model/edits/next-id';
 import type { Member, Model, ModelNode } from '@rigid-beam/core/model/model';
-import { COINCIDENT, distance, minus, nodeAt, plus, pointOf, size, type Point } from '@rigid-beam/core/model/point';
+import { COINCIDENT, distance, minus, nodeAt, pointOf, size, type Point } from '@rigid-beam/core/model/point';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { worldPath, type Item } from '@rigid-beam/drawing/display-list';
 import { seenPoint } from '@rigid-beam/drawing/projection';
 import { straightened, type Snap } from '@rigid-beam/drawing/snap';
 import type { SheetController } from '../controller';
-import { notationOf, readStep } from './read-step';
+import { PointCursor } from './point-cursor';
+import { notationOf } from './read-step';
 import { snapItems } from './snap-items';
 import type { Tool, ToolPointer } from './tool';
 
@@ -22,12 +23,16 @@ const LOOKED_OVER = 2000;
 export class DrawTool implements Tool {
   readonly name = 'draw';
   readonly cursor = 'crosshair';
+  readonly takesPlaces = true;
   private state: State = { name: 'idle' };
-  private pointed: Snap | undefined;
-  private screen: { x: number; y: number };
+  private readonly mark: PointCursor;
 
   constructor(private readonly sheet: SheetController) {
-    this.screen = { x: sheet.camera.width / 2, y: sheet.camera.height / 2 };
+    this.mark = new PointCursor(sheet, {
+      from: () => (this.state.name === 'drawing' ? this.state.from : undefined),
+      met: (at) => this.met(at),
+      taken: (at) => this.place(at),
+    });
   }
 
   private get space(): Model['space'] {
@@ -41,19 +46,17 @@ export class DrawTool implements Tool {
   }
 
   move(event: ToolPointer): void {
-    this.screen = event;
+    this.mark.move(event);
     const from = this.state.name === 'drawing' ? this.state.from : undefined;
-    this.pointed = this.sheet.snap(event.x, event.y, { from });
-    if (event.shift && from && this.pointed) {
-      const at = straightened(from, this.pointed.at, this.sheet.workPlane().axis);
-      const same = distance(at, this.pointed.at) < COINCIDENT;
-      this.pointed = same ? this.pointed : { ...this.met(at), words: '' };
-    }
+    const { pointed } = this.mark;
+    if (!event.shift || !from || !pointed) return;
+    const at = straightened(from, pointed.at, this.sheet.workPlane().axis);
+    if (distance(at, pointed.at) >= COINCIDENT) this.mark.pointed = { ...this.met(at), words: '' };
   }
 
   up(event: ToolPointer): void {
     this.move(event);
-    if (this.pointed) this.place(this.pointed);
+    if (this.mark.pointed) this.place(this.mark.pointed);
   }
 
   key(event: KeyboardEvent): boolean {
@@ -62,25 +65,11 @@ export class DrawTool implements Tool {
       return true;
     }
     if (event.key === 'j' && this.sheet.acceptOffer()) return true;
-    if (this.step(event)) return true;
-    if (event.key === 'Enter' && this.pointed) {
-      this.place(this.pointed);
-      return true;
-    }
-    if (!/^[\d.(t-]$/.test(event.key) || event.ctrlKey || event.metaKey) return false;
-    this.sheet.openTyped({
-      left: this.screen.x,
-      top: this.screen.y,
-      hint: this.state.name === 'idle' ? PLACE : notationOf(this.space),
-      first: event.key,
-      commit: (text) => this.typed(text),
-    });
-    event.preventDefault();
-    return true;
+    return this.mark.key(event);
   }
 
   overlay(): Item[] {
-    const at = this.pointed;
+    const at = this.mark.pointed;
     if (!at) return [];
     const marks = snapItems(at, this.sheet);
     if (this.state.name === 'idle') return marks;
@@ -127,31 +116,6 @@ export class DrawTool implements Tool {
     this.state = state;
     this.sheet.say(this.hint);
     this.sheet.refresh('overlay');
-  }
-
-  /** Arrow keys carry the mark from one point of the grid to the next; with Shift ten at once. */
-  private step(event: KeyboardEvent): boolean {
-    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
-    if (!way) return false;
-    const pixels = this.sheet.step() * this.sheet.camera.scale * (event.shiftKey ? 10 : 1);
-    this.move({
-      x: this.screen.x + way[0]! * pixels,
-      y: this.screen.y + way[1]! * pixels,
-      type: 'keyboard',
-      shift: false,
-      alt: false,
-    });
-    event.preventDefault();
-    return true;
-  }
-
-  private typed(text: string): string | undefined {
-    const from = this.state.name === 'drawing' ? this.state.from : undefined;
-    const toward = from && this.pointed ? minus(this.pointed.at, from) : ([1, 0, 0] as const);
-    const way = readStep(text, this.unit(), toward, from ? 'way' : 'place', this.space);
-    if (!way.ok) return way.reason;
-    this.place(this.met(way.absolute || !from ? way.by : plus(from, way.by)));
-    return undefined;
   }
 
   /** A typed or straightened place, and the node or member that it meets. */
@@ -211,5 +175,3 @@ export class DrawTool implements Tool {
     } else if (found[0]) this.sheet.offer({ words: `${found[0].words}.`, action: found[0].repair, intent: found[0].intent });
   }
 }
-
-const PLACE = 'across by up, from the origin';

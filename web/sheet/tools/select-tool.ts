@@ -1,14 +1,14 @@
 import type { Intent, NodeMove } from '@rigid-beam/core/model/edits/intent';
 import { minus, plus, pointOf, type AxisName, type Point } from '@rigid-beam/core/model/point';
 import type { Subject } from '@rigid-beam/drawing/display-list';
-import { symbolPath, worldPath, type Item } from '@rigid-beam/drawing/display-list';
+import { symbolPath, type Item } from '@rigid-beam/drawing/display-list';
 import { drawnNodes } from '@rigid-beam/drawing/geometry';
 import type { WorkPlane } from '@rigid-beam/drawing/projection';
 import { circle } from '@rigid-beam/drawing/structure-items';
 import type { SheetController } from '../controller';
-import { inBox } from '../in-box';
 import { openInPlace } from '../in-place';
 import { removalOf, removalWords } from '../removal';
+import { BOX_HINT, boxItems, selectInBox } from './box-tool';
 import { snapItems } from './snap-items';
 import type { Tool, ToolPointer } from './tool';
 
@@ -35,8 +35,7 @@ export class SelectTool implements Tool {
   constructor(private readonly sheet: SheetController) {}
 
   get hint(): string {
-    if (this.state.name === 'boxing')
-      return 'All that the box touches is selected; with Alt only what lies wholly inside, with Shift in addition.';
+    if (this.state.name === 'boxing') return BOX_HINT;
     return 'Click a value to type over it. Drag a node to move it; drag over the paper to select.';
   }
 
@@ -88,9 +87,7 @@ export class SelectTool implements Tool {
     }
     if (state.name === 'boxing') {
       this.sheet.say(this.hint);
-      const { editor } = this.sheet;
-      const found = inBox(this.sheet, state.from, event, event.alt ? 'inside' : 'touching');
-      editor.select(event.shift ? [...editor.state.selection, ...found] : found);
+      selectInBox(this.sheet, state.from, event);
     }
     if (state.name === 'pressing') this.click(state, event);
   }
@@ -154,19 +151,7 @@ export class SelectTool implements Tool {
   overlay(): Item[] {
     const { state, hovered } = this;
     if (state.name === 'moving') return this.mark;
-    if (state.name === 'boxing') {
-      const [a, b] = [this.sheet.world(state.from.x, state.from.y), this.sheet.world(state.to.x, state.to.y)];
-      const dash = state.to.alt ? {} : { dash: [5, 4] };
-      return [
-        worldPath([a.x, a.y, b.x, a.y, b.x, b.y, a.x, b.y], {
-          closed: true,
-          stroke: 'selection',
-          fill: 'selection',
-          opacity: 0.12,
-        }),
-        worldPath([a.x, a.y, b.x, a.y, b.x, b.y, a.x, b.y], { closed: true, stroke: 'selection', width: 1.4, ...dash }),
-      ];
-    }
+    if (state.name === 'boxing') return boxItems(this.sheet, state.from, state.to);
     if (hovered?.kind !== 'node' || state.name !== 'idle') return [];
     const node = drawnNodes(this.sheet.editor.state.drawn.model, this.sheet.seen()).get(hovered.id);
     return node ? [symbolPath(node.x, node.y, circle(7), { closed: true, stroke: 'selection', width: 1.5 })] : [];

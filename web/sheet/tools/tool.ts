@@ -15,6 +15,8 @@ export interface Tool {
   /** What to do next, in a sentence; shown on the sheet. */
   readonly hint: string;
   readonly cursor: string;
+  /** Places can be typed for it, and arrow keys carry its mark: it has the keyboard while it is in hand. */
+  readonly takesPlaces?: true;
   down?(event: ToolPointer): void;
   move?(event: ToolPointer): void;
   up?(event: ToolPointer): void;

@@ -1,0 +1,91 @@
+import { evaluate, signChanges, derivative, quadraticRoots } from '@rigid-beam/core/results/polynomial';
+import type { Stretch } from '@rigid-beam/core/results/envelope';
+import { degreeOf, offsetOf, PIECE_WIDTH, type LineQuantity } from '@rigid-beam/core/results/quantities';
+import type { Solution } from '@rigid-beam/core/results/results';
+
+/** Points of a diagram along a member: metres from its start, ascending, and the values there. Places repeat where a value jumps. */
+export interface Samples {
+  readonly xs: readonly number[];
+  readonly values: readonly number[];
+}
+
+/** A part of the largest coefficient under which a curve counts as straight. */
+const STRAIGHT = 1e-9;
+
+/** The curve over the stretches: both ends of what is straight, `fine` steps of what is not, and the tips of curves at their full size. */
+export function samplesOf(solution: Solution, stretches: readonly Stretch[], quantity: LineQuantity, fine: number): Samples {
+  const xs: number[] = [];
+  const values: number[] = [];
+  const degree = degreeOf(quantity);
+  for (const { from, to, piece, outcome } of stretches) {
+    const c = solution.linear[outcome]!.coefficients;
+    const at = piece * PIECE_WIDTH + offsetOf(quantity);
+    const start = solution.pieces.from[piece]!;
+    const length = solution.pieces.to[piece]! - start;
+    const add = (x: number): void => {
+      xs.push(x);
+      values.push(evaluate(c, at, degree, x - start));
+    };
+    const isStraight = straight(c, at, degree, to - from);
+    const count = isStraight ? 1 : fine;
+    const tips = isStraight ? [] : tipsOf(c, at, degree, length);
+    let tip = 0;
+    for (let i = 0; i <= count; i++) {
+      const x = from + ((to - from) * i) / count;
+      while (tip < tips.length && start + tips[tip]! < x) {
+        // The tip of a curve is one of its points, so that the ordinate of an extreme is drawn at its full size.
+        if (start + tips[tip]! > from) add(start + tips[tip]!);
+        tip++;
+      }
+      add(x);
+    }
+  }
+  return { xs, values };
+}
+
+function straight(c: Float64Array, at: number, degree: number, length: number): boolean {
+  const size = STRAIGHT * Math.max(Math.abs(c[at]!), Math.abs((c[at + 1] ?? 0) * length));
+  for (let k = 2; k <= degree; k++) if (!(Math.abs(c[at + k]!) * length ** 2 < size || c[at + k] === 0)) return false;
+  return true;
+}
+
+const pair = new Float64Array(2);
+
+/** Where the derivative changes its sign within a piece, ascending. */
+function tipsOf(c: Float64Array, at: number, degree: number, length: number): readonly number[] {
+  if (degree !== 3) return signChanges(derivative(c.subarray(at, at + degree + 1)), length);
+  quadraticRoots(c[at + 1]!, 2 * c[at + 2]!, 3 * c[at + 3]!, pair);
+  return [...pair].filter((s) => s > 0 && s < length);
+}
+
+/** Cuts a curve where its sign changes, so that each part has one colour; the cut lies on the axis. Parts that are nothing are left out. */
+export function signRuns({ xs, values }: Samples): Samples[] {
+  let size = 0;
+  for (const value of values) size = Math.max(size, Math.abs(value));
+  if (size === 0) return [];
+  const runs: Samples[] = [];
+  let x: number[] = [];
+  let v: number[] = [];
+  let largest = 0;
+  const finish = (): void => {
+    if (largest > 1e-9 * size) runs.push({ xs: x, values: v });
+    largest = 0;
+  };
+  for (let i = 0; i < xs.length; i++) {
+    const [at, value] = [xs[i]!, values[i]!];
+    const before = i === 0 ? 0 : values[i - 1]!;
+    if (before * value < 0) {
+      const zero = xs[i - 1]! + ((at - xs[i - 1]!) * before) / (before - value);
+      x.push(zero);
+      v.push(0);
+      finish();
+      x = [zero];
+      v = [0];
+    }
+    x.push(at);
+    v.push(value);
+    largest = Math.max(largest, Math.abs(value));
+  }
+  finish();
+  return runs;
+}

@@ -1,0 +1,141 @@
+import { distance, type Point } from '@rigid-beam/core/model/point';
+import { parseQuantity } from '@rigid-beam/core/quantities/parse';
+import { showQuantity } from '@rigid-beam/core/quantities/show';
+import type { SheetController } from '../sheet/controller';
+import { calibrate, hideOrShow, level, measure, move, putUnderlay, UNDERLAY_FILES } from '../underlay/actions';
+import { calibrated } from '../underlay/placing';
+import type { Command } from './command';
+import { make, unitOf } from './geometry-commands';
+import { readVector } from './motions';
+
+const unit = (sheet: SheetController): string => unitOf(sheet.editor.state.model);
+const hasUnderlay = (sheet: SheetController): boolean => sheet.editor.state.model.underlay !== undefined;
+
+/** Two places with a comma between them, `0 by 0, 5.2 by 0`, and what follows behind another. */
+function readPlaces(text: string, unit: string): { readonly ends: readonly [Point, Point]; readonly rest: string[] } | string {
+  const [first, second, ...rest] = text.split(',');
+  if (second === undefined) return 'Write two places: 0 by 0, 5.2 by 0';
+  const ends = [first!, second].map((part) => readVector(part, unit));
+  const fault = ends.find((end) => typeof end === 'string');
+  return fault === undefined ? { ends: ends as unknown as [Point, Point], rest } : (fault as string);
+}
+
+/** Lets the user choose a file; it is laid behind the drawing as soon as it is read. */
+function chooseFile(sheet: SheetController, page: number): void {
+  const input = document.createElement('input');
+  input.type = 'file';
+  input.accept = UNDERLAY_FILES;
+  input.addEventListener('change', () => {
+    const file = input.files?.[0];
+    if (!file) return;
+    putUnderlay(sheet, file, page).catch((fault: unknown) => {
+      const message = fault instanceof Error ? fault.message : String(fault);
+      sheet.editor.store.setState({ refusal: [{ code: 'underlay', severity: 'error', message, subjects: [] }] });
+    });
+  });
+  input.click();
+}
+
+export const underlayCommands: readonly Command[] = [
+  {
+    name: 'Put an underlay behind',
+    notation: 'the page of a PDF, if it is not the first',
+    run: (sheet, text) => {
+      const page = text === '' ? 1 : Number(text);
+      if (!Number.isInteger(page) || page < 1) return `“${text}” is no page: write its number, or nothing.`;
+      chooseFile(sheet, page);
+      return undefined;
+    },
+  },
+  {
+    name: 'Calibrate the underlay',
+    notation: 'two places and their true distance: 0 by 0, 5.2 by 0, 6 · or nothing, and show them',
+    fits: hasUnderlay,
+    run: (sheet, text) => {
+      const { underlay } = sheet.editor.state.model;
+      if (text === '' || !underlay) {
+        calibrate(sheet);
+        return undefined;
+      }
+      const places = readPlaces(text, unit(sheet));
+      if (typeof places === 'string') return places;
+      const length = parseQuantity(places.rest[0] ?? '', 'length', unit(sheet));
+      if (!length.ok || !(length.value > 0)) return 'Write the true distance behind the places: 0 by 0, 5.2 by 0, 6';
+      if (distance(...places.ends) < 1e-6) return 'The two places are one.';
+      return make(sheet, { type: 'underlay', change: calibrated(underlay, places.ends, length.value) });
+    },
+  },
+  {
+    name: 'Measure a distance',
+    notation: 'two places: 0 by 0, 5.2 by 0 · or nothing, and show them',
+    run: (sheet, text) => {
+      if (text === '') {
+        measure(sheet);
+        return undefined;
+      }
+      const places = readPlaces(text, unit(sheet));
+      if (typeof places === 'string') return places;
+      sheet.say(`Measured: ${showQuantity(distance(...places.ends), unit(sheet), 5)}`);
+      return undefined;
+    },
+  },
+  {
+    name: 'Move the underlay',
+    notation: 'right by up · or nothing, and show from where to where',
+    fits: hasUnderlay,
+    run: (sheet, text) => {
+      const { underlay } = sheet.editor.state.model;
+      if (text === '' || !underlay) {
+        move(sheet);
+        return undefined;
+      }
+      const by = readVector(text, unit(sheet));
+      if (typeof by === 'string') return by;
+      return make(sheet, { type: 'underlay', change: { x: underlay.x + by[0], y: underlay.y + by[1] } });
+    },
+  },
+  {
+    name: 'Turn the underlay',
+    notation: 'degrees, anticlockwise',
+    fits: hasUnderlay,
+    run: (sheet, text) => {
+      const turn = parseQuantity(text, 'number');
+      if (!turn.ok) return `“${text}” is no angle: ${turn.reason}`;
+      return make(sheet, {
+        type: 'underlay',
+        change: { angle: (sheet.editor.state.model.underlay?.angle ?? 0) + turn.value },
+      });
+    },
+  },
+  {
+    name: 'Level the underlay',
+    fits: hasUnderlay,
+    run: (sheet) => {
+      level(sheet);
+      return undefined;
+    },
+  },
+  {
+    name: 'Dim the underlay',
+    notation: 'percent of its strength: 40',
+    fits: hasUnderlay,
+    run: (sheet, text) => {
+      const part = parseQuantity(text.replace('%', ''), 'number');
+      if (!part.ok || part.value < 0 || part.value > 100) return 'Write a number from 0 to 100.';
+      return make(sheet, { type: 'underlay', change: { strength: part.value / 100 } });
+    },
+  },
+  {
+    name: 'Show or hide the underlay',
+    fits: hasUnderlay,
+    run: (sheet) => {
+      hideOrShow(sheet);
+      return undefined;
+    },
+  },
+  {
+    name: 'Take the underlay away',
+    fits: hasUnderlay,
+    run: (sheet) => make(sheet, { type: 'underlay', change: null }),
+  },
+];

@@ -1,0 +1,85 @@
+'use client';
+
+import styled from 'styled-components';
+
+/** Height of a row, pixels. */
+export const HEIGHT = 26;
+
+export const Drawer = styled.section`
+  position: absolute;
+  z-index: 7;
+  left: 0;
+  right: 0;
+  bottom: 0;
+  height: 52%;
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+  background: var(--panel);
+  border-top: 1.5px solid var(--ink);
+`;
+
+export const Bar = styled.div`
+  display: flex;
+  align-items: center;
+  gap: 0.5rem;
+  padding: 0.3rem 0.6rem;
+  input {
+    min-height: 1.6rem;
+    padding: 0.1rem 0.4rem;
+    border: 1px solid var(--rule);
+    border-radius: 3px;
+    background: var(--paper);
+  }
+`;
+
+export const Scroll = styled.div`
+  overflow: auto;
+  background: var(--paper);
+  outline-offset: -2px;
+`;
+
+export const Line = styled.div`
+  display: grid;
+  min-width: max-content;
+  height: ${HEIGHT}px;
+  border-bottom: 1px solid var(--rule);
+  > * {
+    padding: 0.2rem 0.5rem;
+    border-right: 1px solid var(--rule);
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  &[data-head] {
+    position: sticky;
+    top: 0;
+    z-index: 1;
+    background: var(--panel);
+    font-weight: 600;
+  }
+  [data-chosen] {
+    background: var(--hover);
+  }
+  [data-active] {
+    box-shadow: inset 0 0 0 2px var(--focus);
+  }
+  [data-computed] {
+    color: var(--soft);
+  }
+  input {
+    width: 100%;
+    height: 100%;
+    border: 0;
+    padding: 0;
+    background: var(--paper);
+    outline: none;
+  }
+`;
+
+export const Said = styled.p`
+  flex: 1;
+  color: var(--soft);
+  &[data-fault] {
+    color: var(--fault);
+  }
+`;

@@ -1,0 +1,116 @@
+import type { Underlay } from '@rigid-beam/core/model/model';
+import { screenX, screenY, worldX, worldY, type Camera } from '@rigid-beam/drawing/camera';
+import type { DisplayList } from '@rigid-beam/drawing/display-list';
+import { placeLabels, type Measure, type PlacedLabel } from '@rigid-beam/drawing/place-labels';
+import { seenPoint, type Projection } from '@rigid-beam/drawing/projection';
+import { pointOfPixel } from '../underlay/placing';
+import { loaded } from '../underlay/read-picture';
+import { canvasMeasure, paint, paintLists, readPalette, type PaintedPicture, type Palette } from './paint';
+
+/** All that stands on the sheet but the marks of the tool in hand. */
+export interface Picture {
+  readonly camera: Camera;
+  readonly lists: readonly DisplayList[];
+  readonly placed: readonly PlacedLabel[];
+  readonly underlay: Underlay | undefined;
+  readonly projection: Projection;
+}
+
+/** The canvas. What does not change while the pointer hovers or the paper moves is painted once, and then only laid where it belongs. */
+export class Painter {
+  /** Width of a text in the canvas's own fonts. */
+  measure: Measure;
+  private palette: Palette;
+  private readonly context: CanvasRenderingContext2D;
+  private ratio = 1;
+  private readonly still = document.createElement('canvas');
+  /** The camera that the still picture was painted for. */
+  private painted: Camera | undefined;
+  private decoded: { readonly address: string; readonly image?: HTMLImageElement } | undefined;
+
+  constructor(
+    private readonly canvas: HTMLCanvasElement,
+    /** Asks for another picture: an image has been decoded. */
+    private readonly again: () => void,
+  ) {
+    this.context = canvas.getContext('2d', { alpha: false })!;
+    this.palette = readPalette(canvas);
+    this.measure = canvasMeasure(this.context);
+  }
+
+  resize(width: number, height: number, ratio: number): void {
+    this.ratio = ratio;
+    this.canvas.width = Math.round(width * ratio);
+    this.canvas.height = Math.round(height * ratio);
+    this.still.width = this.canvas.width;
+    this.still.height = this.canvas.height;
+    this.forget();
+  }
+
+  recolour(): void {
+    this.palette = readPalette(this.canvas);
+    this.measure = canvasMeasure(this.context);
+    this.forget();
+  }
+
+  /** The picture has changed by more than its place. */
+  forget(): void {
+    this.painted = undefined;
+  }
+
+  /** `moves`: the next picture will be another one, so that keeping this one would only cost time. */
+  show(picture: Picture, moves: boolean, marks: DisplayList): void {
+    const { camera } = picture;
+    if (moves) this.paintOn(this.context, picture);
+    else {
+      if (!this.painted) {
+        this.paintOn(this.still.getContext('2d', { alpha: false })!, picture);
+        this.painted = camera;
+      }
+      this.layStill(this.painted, camera);
+    }
+    if (marks.length === 0) return;
+    const labels = placeLabels(marks, camera, this.measure);
+    paintLists(this.context, [marks], labels, camera, this.palette, this.ratio);
+  }
+
+  private paintOn(context: CanvasRenderingContext2D, picture: Picture): void {
+    paint(context, picture.lists, picture.placed, picture.camera, this.palette, this.ratio, this.behind(picture));
+  }
+
+  /** The still picture, moved by as much as the camera has moved since it was painted. */
+  private layStill(painted: Camera, camera: Camera): void {
+    const { context, ratio, still } = this;
+    context.setTransform(1, 0, 0, 1, 0, 0);
+    const factor = camera.scale / painted.scale;
+    // Where the upper left corner of the painted picture lies now.
+    const left = screenX(camera, worldX(painted, 0)) * ratio;
+    const top = screenY(camera, worldY(painted, 0)) * ratio;
+    if (Math.abs(left) + Math.abs(top) > 0.25 || factor !== 1) {
+      context.fillStyle = this.palette('paper');
+      context.fillRect(0, 0, still.width, still.height);
+    }
+    if (factor === 1) context.drawImage(still, Math.round(left), Math.round(top));
+    else context.drawImage(still, left, top, still.width * factor, still.height * factor);
+  }
+
+  /** The picture behind the drawing, once it is decoded: where its corners are seen. */
+  private behind({ underlay, camera, projection }: Picture): PaintedPicture | undefined {
+    const strength = underlay?.strength ?? 0.5;
+    if (!underlay || strength === 0) return undefined;
+    if (this.decoded?.address !== underlay.image) {
+      this.decoded = { address: underlay.image };
+      void loaded(underlay.image).then((image) => {
+        if (this.decoded?.address === underlay.image) this.decoded = { address: underlay.image, image };
+        this.again();
+      });
+    }
+    if (!this.decoded.image) return undefined;
+    const seen = (px: number, py: number): { x: number; y: number } => {
+      const [x, y] = seenPoint(projection, pointOfPixel(underlay, px, py));
+      return { x: screenX(camera, x), y: screenY(camera, y) };
+    };
+    const [origin, right, down] = [seen(0, 0), seen(underlay.width, 0), seen(0, underlay.height)];
+    return { image: this.decoded.image, strength, origin, right, down };
+  }
+}

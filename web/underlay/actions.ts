@@ -1,0 +1,75 @@
+import type { Underlay } from '@rigid-beam/core/model/model';
+import { distance, type Point } from '@rigid-beam/core/model/point';
+import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { showQuantity } from '@rigid-beam/core/quantities/show';
+import type { SheetController } from '../sheet/controller';
+import { PickTool } from '../sheet/tools/pick-tool';
+import { calibrated, levelled, moved, planeOf } from './placing';
+import { readPicture } from './read-picture';
+
+type Pair = readonly [Point, Point];
+
+/** Metres that a new underlay is wide on the drawing before it is calibrated. */
+const FIRST_WIDTH = 20;
+export const UNDERLAY_FILES = '.pdf,.png,.jpg,.jpeg,.svg';
+
+/** Lays a file behind the drawing, or puts it in the place of the one that is there. Throws an Error with words for the user. */
+export async function putUnderlay(sheet: SheetController, file: File, page: number): Promise<void> {
+  const { editor } = sheet;
+  const picture = await readPicture(file, page);
+  const place = editor.state.model.underlay ? {} : { x: 0, y: 0, metresPerPixel: FIRST_WIDTH / picture.width, strength: 0.5 };
+  if (editor.edit({ type: 'underlay', change: { ...picture, name: file.name.slice(0, 200), ...place } })) sheet.showAll();
+}
+
+const change = (sheet: SheetController, part: Partial<Underlay>): boolean =>
+  sheet.editor.edit({ type: 'underlay', change: part });
+const unitOf = (sheet: SheetController): string => ({ ...defaultDisplay, ...sheet.editor.state.model.display }).length;
+
+/** Two points of the picture, taken from its own plane; the grid does not catch them. */
+function two(sheet: SheetController, first: string, second: string, done: (ends: Pair, underlay: Underlay) => void): void {
+  const { underlay } = sheet.editor.state.model;
+  if (!underlay) return;
+  sheet.take(
+    new PickTool(sheet, [first, second], (points) => done(points as unknown as Pair, underlay), {
+      free: true,
+      plane: planeOf(underlay),
+    }),
+  );
+}
+
+/** Two points, and then their true distance. */
+export const calibrate = (sheet: SheetController): void =>
+  two(sheet, 'Click one end of a known dimension.', 'Click its other end.', (ends, underlay) =>
+    sheet.openField({
+      label: 'True length between them',
+      ...sheet.placeOf(ends[1]),
+      value: distance(...ends),
+      dimension: 'length',
+      unit: unitOf(sheet),
+      commit: (length) => {
+        if (length > 0) change(sheet, calibrated(underlay, ends, length));
+      },
+    }),
+  );
+
+/** The distance of two points of the underlay, or of the structure where there is none, said on the sheet. */
+export function measure(sheet: SheetController): void {
+  const asked = ['Click one end of a dimension.', 'Click its other end.'] as const;
+  const tell = (ends: Pair): void => sheet.say(`Measured: ${showQuantity(distance(...ends), unitOf(sheet), 5)}`);
+  if (sheet.editor.state.model.underlay) two(sheet, ...asked, tell);
+  else sheet.take(new PickTool(sheet, asked, (points) => tell(points as unknown as Pair)));
+}
+
+export const move = (sheet: SheetController): void =>
+  two(sheet, 'Click a point of the underlay.', 'Click where it belongs.', (ends, underlay) =>
+    change(sheet, moved(underlay, ends)),
+  );
+
+export const level = (sheet: SheetController): void =>
+  two(sheet, 'Click a point on a line that is level or upright.', 'Click another point on it.', (ends, underlay) =>
+    change(sheet, levelled(underlay, ends)),
+  );
+
+/** Hidden, or shown again. */
+export const hideOrShow = (sheet: SheetController): boolean =>
+  change(sheet, { strength: (sheet.editor.state.model.underlay?.strength ?? 0.5) > 0 ? 0 : 0.5 });
