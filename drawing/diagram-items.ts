@@ -80,7 +80,9 @@ function curve(samples: Samples, member: DrawnMember, quantity: ForceQuantity, m
     put(vertices, 0, xs[0]!, 0);
     for (let i = 0; i <= last; i++) put(vertices, i + 1, xs[i]!, values[i]!);
     put(vertices, last + 2, xs[last]!, 0);
-    const line: Item = { kind: 'path', vertices, stroke: ink, width: 1.6 * w, ...dash };
+    // While something is in hand thin lines keep up better.
+    const width = view.ordinates ? 1.6 * w : 1;
+    const line: Item = { kind: 'path', vertices, stroke: ink, width, ...dash };
     if (w < SKETCHED || !view.ordinates) return [line];
     const area: Item = { kind: 'path', vertices, closed: true, fill: ink, opacity: 0.09 };
     const spacing = style.spacing / view.scale;

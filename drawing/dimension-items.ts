@@ -3,7 +3,7 @@ import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { inUnit } from '@rigid-beam/core/quantities/show';
 import type { AxisName } from '@rigid-beam/core/model/point';
 import { boundsOf } from './camera';
-import { drawnNodes } from './geometry';
+import { drawnNodes, type Seen } from './geometry';
 import { axisAlong } from './projection';
 import type { Item, Path, Subject } from './display-list';
 import type { View } from './view';
@@ -27,6 +27,33 @@ export function showDimension(metres: number, unit: string): string {
   const value = inUnit(metres, unit).toFixed(digits[unit] ?? 3);
   // Metres keep at least two decimals, so that 3.60 reads as a length and not as a count.
   return unit === 'm' ? value.replace(/0$/, '') : value.includes('.') ? value.replace(/\.?0+$/, '') : value;
+}
+
+/** A bay or level between neighbouring stops, where a look shows them in their true length; x, y: its middle at the edge of the structure. */
+export interface ShownDimension {
+  readonly axis: AxisName;
+  readonly way: Way;
+  readonly from: number;
+  readonly to: number;
+  readonly x: number;
+  readonly y: number;
+}
+
+/** The bays and levels that the dimension strings name, in order. */
+export function shownDimensions(model: Model, seen: Seen): ShownDimension[] {
+  const box = boundsOf(drawnNodes(model, seen).values());
+  if (!box) return [];
+  return (['across', 'up'] as const).flatMap((way) => {
+    const along = axisAlong(way === 'across' ? seen.projection.right : seen.projection.up);
+    if (!along) return [];
+    const stops = levels(model.nodes.map((node) => node[along.axis] ?? 0));
+    return stops.slice(1).map((to, i) => {
+      const from = stops[i]!;
+      const middle = (along.sense * (from + to)) / 2;
+      const place = way === 'across' ? { x: middle, y: box.bottom } : { x: box.left, y: middle };
+      return { axis: along.axis, way, from, to, ...place };
+    });
+  });
 }
 
 /** Dimension strings along the lower and the left edge: bays and levels, and the whole where there is more than one. */

@@ -2,6 +2,8 @@ import type { Model } from '@rigid-beam/core/model/model';
 import { VERTEX, verticesFor, type Item } from './display-list';
 import { drawnNodes, nearness, type Seen } from './geometry';
 
+/** Lines of one pixel are painted many times faster than wider ones where there is no graphics processor. */
+const HAIRLINE = 1;
 /** Shades from back to front. */
 const BANDS = 5;
 
@@ -22,6 +24,6 @@ export function quickItems(model: Model, seen: Seen): Item[] {
       vertices[p * VERTEX] = points[2 * p]!;
       vertices[p * VERTEX + 1] = points[2 * p + 1]!;
     }
-    return [{ kind: 'path', parts: 2, vertices, stroke: 'member', width: 1.4, opacity: 0.4 + (0.6 * (i + 1)) / BANDS }];
+    return [{ kind: 'path', parts: 2, vertices, stroke: 'member', width: HAIRLINE, opacity: 0.4 + (0.6 * (i + 1)) / BANDS }];
   });
 }

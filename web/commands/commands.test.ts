@@ -174,6 +174,22 @@ describe('commands typed behind /', () => {
     expect(chosenOf(desk.selection).nodes).toHaveLength(5);
   });
 
+  test('a bay is stretched, with all beyond it or alone; all on a plane is selected', () => {
+    const desk = portal();
+    const across = (): number[] => [...new Set(desk.model.nodes.map(({ x }) => x))].sort((a, b) => a - b);
+    expect(desk.run('stretch x beyond 6 by 1.5')).toBeUndefined();
+    expect(across()).toEqual([0, 7.5, 13.5]);
+    expect(desk.run('stretch x at 7.5 by -0.5')).toBeUndefined();
+    expect(across()).toEqual([0, 7, 13.5]);
+    expect(desk.run('stretch x beyond 20 by 1')).toMatch(/No node stands there/);
+    expect(desk.run('stretch sideways')).toMatch(/Write: x beyond/);
+    desk.run('select all on a plane x at 13.5');
+    expect(chosenOf(desk.selection).nodes).toHaveLength(2);
+    expect(desk.run('select all on a plane x at 99')).toMatch(/No node/);
+    desk.run('remove group columns');
+    expect(desk.model.groups!.map(({ id }) => id)).toEqual(['rafters']);
+  });
+
   test('clean up mends everything in one step', () => {
     const desk = portal();
     const like = { section: 'beam', material: 'steel' };

@@ -6,6 +6,7 @@ import { lengthOf, placesOf } from '@rigid-beam/core/model/edits/carry';
 import type { Model } from '@rigid-beam/core/model/model';
 import { middleOf, nodesOf, type Chosen } from '@rigid-beam/core/model/selecting';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { COINCIDENT, type AxisName } from '@rigid-beam/core/model/point';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import type { SheetController } from '../sheet/controller';
 import { removalOf } from '../sheet/removal';
@@ -25,6 +26,8 @@ export function make(sheet: SheetController, intent: Intent, label?: string): st
   if (sheet.editor.edit(intent, label)) return undefined;
   return sheet.editor.state.refusal[0]?.message ?? 'The edit was refused.';
 }
+
+type Parsed = ReturnType<typeof parseQuantity>;
 
 const NOTHING = 'Nothing is selected. Select nodes or members first.';
 
@@ -138,6 +141,27 @@ export const geometryCommands: readonly Command[] = [
     fits: hasAny,
     run: withChosen(readRepeat),
   },
+  {
+    name: 'Stretch',
+    notation: 'x beyond 5.4 by 0.6 (all beyond moves along) · x at 5.4 by 0.6 (only what stands there)',
+    run: (sheet, text) => {
+      const [, axis, what, place, way] = /^\s*([xyz])\s+(beyond|at)\b(.*?)\bby\b(.*)$/i.exec(text) ?? [];
+      if (!axis || !what) return 'Write: x beyond 5.4 by 0.6, or: x at 5.4 by 0.6';
+      const [at, by] = [place!, way!].map((part) => parseQuantity(part, 'length', unitOf(modelOf(sheet)))) as [Parsed, Parsed];
+      if (!at.ok) return `“${place!.trim()}” is no length: ${at.reason}`;
+      if (!by.ok) return `“${way!.trim()}” is no length: ${by.reason}`;
+      const named = axis.toLowerCase() as AxisName;
+      if (!modelOf(sheet).nodes.some((node) => (node[named] ?? 0) >= at.value - COINCIDENT))
+        return 'No node stands there or beyond.';
+      return make(sheet, {
+        type: 'stretch',
+        axis: named,
+        beyond: at.value,
+        by: by.value,
+        what: what.toLowerCase() === 'at' ? 'line' : 'beyond',
+      });
+    },
+  },
   { name: 'Split', notation: 'into 4 · at 2.5 from the start', fits: hasMembers, run: withChosen(readSplit) },
   {
     name: 'Join members in one line',
@@ -207,6 +231,15 @@ export const geometryCommands: readonly Command[] = [
         );
       return { type: 'put', list: 'groups', entry: { id, ...what } };
     }),
+  },
+  {
+    name: 'Remove group',
+    notation: 'its name; what it holds stays',
+    fits: (sheet) => (modelOf(sheet).groups ?? []).length > 0,
+    run: (sheet, text) => {
+      const group = modelOf(sheet).groups?.find(({ id }) => id.toLowerCase() === text.toLowerCase());
+      return group ? make(sheet, { type: 'remove', list: 'groups', keys: [group.id] }) : `There is no group “${text}”.`;
+    },
   },
 ];
 

@@ -1,11 +1,22 @@
-import { membersAlong, connected, inverted, membersLike, nodesOf, type Direction } from '@rigid-beam/core/model/selecting';
+import {
+  connected,
+  inverted,
+  membersAlong,
+  membersLike,
+  nodesOf,
+  onPlane,
+  type Direction,
+} from '@rigid-beam/core/model/selecting';
+import type { AxisName } from '@rigid-beam/core/model/point';
+import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { subjectKey } from '@rigid-beam/drawing/display-list';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
-import type { Look } from '@rigid-beam/drawing/projection';
+import type { Look, WorkPlane } from '@rigid-beam/drawing/projection';
 import type { SheetController } from '../sheet/controller';
 import { stages } from '../session/view-state';
 import { chosenOf, selectChosen, subjectsOf } from './chosen';
 import type { Command } from './command';
+import { unitOf } from './geometry-commands';
 
 const isSpace = (sheet: SheetController): boolean => sheet.editor.state.model.space === 'space';
 const hasAny = (sheet: SheetController): boolean => sheet.editor.state.selection.length > 0;
@@ -51,11 +62,70 @@ function hide(sheet: SheetController, what: 'selected' | 'others'): void {
   sheet.refresh();
 }
 
+/** `y at 4.5`: a plane across an axis. */
+function readPlane(sheet: SheetController, text: string): WorkPlane | string {
+  const [, axis, place] = /^\s*([xyz])\s*(?:at|=)?(.*)$/i.exec(text) ?? [];
+  const at = parseQuantity(place ?? '', 'length', unitOf(sheet.editor.state.model));
+  if (!axis || !at.ok) return 'Write the axis and the place: y at 4.5';
+  return { axis: axis.toLowerCase() as AxisName, at: at.value };
+}
+
+/** Pixels by which a command moves the paper. */
+const PAPER_STEP = 160;
+const WAYS: Record<string, readonly [number, number]> = { left: [-1, 0], right: [1, 0], up: [0, -1], down: [0, 1] };
+
 export const viewCommands: readonly Command[] = [
   { name: 'Undo', fits: ({ editor }) => editor.state.history.undo.length > 0, run: done(({ editor }) => editor.undo()) },
   { name: 'Redo', fits: ({ editor }) => editor.state.history.redo.length > 0, run: done(({ editor }) => editor.redo()) },
   { name: 'Show the whole structure', run: done((sheet) => sheet.showAll()) },
   { name: 'Show the selection large', fits: hasAny, inMenu: true, run: done((sheet) => sheet.showSelection()) },
+  { name: 'Zoom in', run: done((sheet) => sheet.zoom(1.4)) },
+  { name: 'Zoom out', run: done((sheet) => sheet.zoom(1 / 1.4)) },
+  {
+    name: 'Move the paper',
+    notation: 'left, right, up or down',
+    run: (sheet, text) => {
+      const way = WAYS[text.toLowerCase()];
+      if (!way) return 'Write: left, right, up or down';
+      sheet.pan(way[0] * PAPER_STEP, way[1] * PAPER_STEP);
+      return undefined;
+    },
+  },
+  {
+    name: 'Look from an angle',
+    notation: 'degrees round the upright axis, degrees above the horizon: 30, 20',
+    fits: isSpace,
+    run: (sheet, text) => {
+      const [round, height = 20, ...more] = text.split(',').map((part) => (part.trim() === '' ? NaN : Number(part)));
+      if (round === undefined || !Number.isFinite(round) || !Number.isFinite(height) || Math.abs(height) > 90 || more.length > 0)
+        return 'Write two angles in degrees: 30, 20';
+      sheet.lookAt({ round, height });
+      return undefined;
+    },
+  },
+  {
+    name: 'Draw on the plane',
+    notation: 'y at 4.5 · or none',
+    fits: isSpace,
+    run: (sheet, text) => {
+      const plane = /^none$/i.test(text) ? undefined : readPlane(sheet, text);
+      if (typeof plane === 'string') return plane;
+      sheet.usePlane(plane);
+      return undefined;
+    },
+  },
+  {
+    name: 'Select all on a plane',
+    notation: 'y at 4.5',
+    run: (sheet, text) => {
+      const plane = readPlane(sheet, text);
+      if (typeof plane === 'string') return plane;
+      const found = onPlane(sheet.editor.state.model, plane.axis, plane.at, 1e-3);
+      if (found.nodes.length === 0) return `No node stands at ${text.trim()}.`;
+      selectChosen(sheet.editor, found);
+      return undefined;
+    },
+  },
   ...LOOK_NAMES.map(([look, name]): Command => ({ name, fits: isSpace, run: done((sheet) => sheet.lookAt(look)) })),
   {
     name: 'Show or hide names',

@@ -64,7 +64,8 @@ export function SheetItems({ controller }: { readonly controller: SheetControlle
     else if (event.key === 'ArrowLeft' || event.key === 'ArrowUp') focus(index - 1);
     else if (event.key === 'Home') focus(0);
     else if (event.key === 'End') focus(items.length - 1);
-    else if (event.key === 'Enter' && item.subject.kind === 'load') openInPlace(controller, item.subject);
+    else if (event.key === 'Enter' && (item.subject.kind === 'load' || item.subject.kind === 'dimension'))
+      openInPlace(controller, item.subject);
     else return;
     event.preventDefault();
     event.stopPropagation();
@@ -73,7 +74,7 @@ export function SheetItems({ controller }: { readonly controller: SheetControlle
   return (
     <List
       ref={list}
-      aria-label="Items of the drawing. Arrow keys go from one to the next; Enter changes a load; Alt and an arrow move a node."
+      aria-label="Items of the drawing. Arrow keys go from one to the next; Enter changes a load or a dimension; Alt and an arrow move a node."
     >
       {items.slice(first, first + MOST_ITEMS).map((item, i) => {
         const index = first + i;
@@ -86,7 +87,7 @@ export function SheetItems({ controller }: { readonly controller: SheetControlle
               aria-label={item.text}
               onFocus={() => {
                 setActive(index);
-                editor.select([item.subject]);
+                editor.select(item.subject.kind === 'dimension' ? [] : [item.subject]);
               }}
               onKeyDown={(event) => onKeyDown(event, item, index)}
             />

@@ -173,7 +173,7 @@ export class SheetController {
     this.store.setState({ look: { round, height }, projection: lookFrom(round, height) });
   }
 
-  lookAt(look: Look): void {
+  lookAt(look: Look | { readonly round: number; readonly height: number }): void {
     this.look(look);
     this.follows = true;
     this.showAll();

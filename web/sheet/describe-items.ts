@@ -4,6 +4,7 @@ import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { extremes } from '@rigid-beam/core/results/extremes';
 import type { Solution } from '@rigid-beam/core/results/results';
+import { shownDimensions } from '@rigid-beam/drawing/dimension-items';
 import type { Subject } from '@rigid-beam/drawing/display-list';
 import { drawnMembers, drawnNodes, pointOn, type Seen } from '@rigid-beam/drawing/geometry';
 import { kindOf, supportKindsOf } from '../benches/support-kinds';
@@ -17,7 +18,7 @@ export interface DescribedItem {
   readonly y: number;
 }
 
-/** Every node, member, support and load of the drawing with its values, for those who do not see or point. */
+/** Every node, member, support, dimension and load of the drawing with its values, for those who do not see or point. */
 export function describeItems(model: Model, seen: Seen, solution: Solution | undefined, outcome: number): DescribedItem[] {
   const display = { ...defaultDisplay, ...model.display };
   const members = new Map(drawnMembers(model, seen).map((member) => [member.id, member]));
@@ -43,6 +44,11 @@ export function describeItems(model: Model, seen: Seen, solution: Solution | und
       x: node.x,
       y: node.y,
     });
+  }
+  for (const { axis, way, from, to, x, y } of shownDimensions(model, seen)) {
+    const [start, end] = [from, to].map((at) => showQuantity(at, display.length));
+    const text = `${way === 'across' ? 'Bay' : 'Level'} from ${start} to ${end} along ${axis.toUpperCase()}: ${showQuantity(to - from, display.length)}`;
+    items.push({ subject: { kind: 'dimension', axis, from, to }, text, x, y });
   }
   model.loads.forEach((load, index) => {
     const drawn = 'member' in load ? members.get(load.member) : undefined;

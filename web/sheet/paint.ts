@@ -92,8 +92,8 @@ function paintPaths(context: CanvasRenderingContext2D, list: DisplayList, camera
   finish();
 }
 
-/** A very long path is slow to stroke. */
-const MOST_TOGETHER = 400;
+/** Without a graphics processor a path of hundreds of lines takes several times as long as the same lines in small paths. */
+const MOST_TOGETHER = 10;
 
 /** Areas that let something through would show where they overlap; they are painted one by one. */
 const sameStyle = (a: Path, b: Path): boolean =>

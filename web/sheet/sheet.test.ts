@@ -111,10 +111,10 @@ test.each([
 );
 
 describe('the drawing in words', () => {
-  test('names every node, member, support and load with its values', () => {
+  test('names every node, member, support, dimension and load with its values', () => {
     const { solution } = solve(model);
     const items = describeItems(model, plainView, solution, 3);
-    expect(items).toHaveLength(4 + 3 + 3 + 6);
+    expect(items).toHaveLength(4 + 3 + 3 + 3 + 6);
     expect(items.map(({ text }) => text)).toEqual(
       expect.arrayContaining([
         expect.stringMatching(/^Node 4 at 9\.9 m across, 0 m up; moves 0 mm right, [\d.]+ mm down$/),
@@ -122,11 +122,12 @@ describe('the drawing in words', () => {
           /^Member c from node 3 to node 4, 1\.5 m long, section lintel; axial force 0 kN to 0 kN, moment −6 kN·m to 0 kN·m$/,
         ),
         expect.stringMatching(/^Support of node 2: rolls along X; reaction 0 kN to the right, −2\.083 kN up, 0 kN·m$/),
+        'Bay from 8.4 m to 9.9 m along X: 1.5 m',
         'Intensity 12 kN/m down on member a, case Q1',
         'Force 4 kN down on member c, case Q3',
       ]),
     );
-    expect(describeItems(model, plainView, undefined, 0)).toHaveLength(16);
+    expect(describeItems(model, plainView, undefined, 0)).toHaveLength(19);
   });
 
   test('says the kind of a load', () => {
