@@ -15,6 +15,7 @@ export function combine(
   weights: readonly Float64Array[],
   kernels: Kernels = (own ??= newKernels()),
 ): Float64Array[] {
+  if (weights.length === 0) return [];
   const length = parts[0]?.length ?? 0;
   const count = parts.length;
   const sums = weights.map(() => new Float64Array(length));

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import type { Model } from '../model/model';
+import type { Load, Model } from '../model/model';
 import { randomSpace } from '../test/random-space';
 import { solveKeeping } from './solve';
 import type { Phase, System } from './system';
@@ -101,6 +101,43 @@ describe('cases whose loads have not changed', () => {
       { numRuns: 25 },
     );
   });
+});
+
+test('loads written anew one after the other, on members and nodes, give what a fresh start gives', () => {
+  const change = fc.record({
+    at: fc.nat(4),
+    size: fc.integer({ min: -9, max: 9 }).map((size) => size * 100),
+    member: fc.constantFrom('d0', 'c00', 'c11'),
+    place: fc.constantFrom(0.25, 0.5),
+  });
+  const loadOf = ({ at, size, member, place }: { at: number; size: number; member: string; place: number }): Load =>
+    (
+      [
+        { type: 'line', case: 'Q', member, from: { wy: size }, to: { wy: -size } },
+        { type: 'line', case: 'P', member: 'd0', from: { at: place, wz: size }, to: { wz: size } },
+        { type: 'point', case: 'P', member: 'c00', at: place, fx: size },
+        { type: 'strain', case: 'Q', member: 'd0', elongation: size * 1e-7 },
+        { type: 'node', case: 'P', node: 't00', fx: size },
+      ] as const
+    )[at]!;
+  fc.assert(
+    fc.property(randomSpace, fc.array(change, { minLength: 2, maxLength: 4 }), (any, changes) => {
+      const first = [0, 1, 2, 3, 4].map((at) => loadOf({ at, size: 300, member: 'd0', place: 0.5 }));
+      let model: Model = { ...any, cases: [...any.cases, { id: 'P', category: 'wind' }], loads: first };
+      let system = results(model).system;
+      for (const one of changes) {
+        model = { ...model, loads: model.loads.map((load, i) => (i === one.at ? loadOf(one) : load)) };
+        const next = results(model, system);
+        system = next.system;
+        results(model).results.solution!.linear.forEach((outcome, c) => {
+          close(outcome!.coefficients, next.results.solution!.linear[c]!.coefficients);
+          close(outcome!.reactions, next.results.solution!.linear[c]!.reactions);
+        });
+        system = results(model, system).system;
+      }
+    }),
+    { numRuns: 12 },
+  );
 });
 
 describe('progress', () => {

@@ -54,6 +54,12 @@ const samePieces = (a: Pieces, b: Pieces): boolean =>
 
 /** Marks the cases whose rows differ: on each member the rows of one case are compared in their order. */
 function markChanged(a: MemberLoadTable, b: MemberLoadTable, members: number, changed: Uint8Array): void {
+  if (a === b) return;
+  if (a.cases === b.cases) {
+    // The same rows with other values: an edit that changed the size of a load.
+    for (let i = 0; i < a.cases.length; i++) if (!changed[a.cases[i]!] && !sameRow(a, i, b, i)) changed[a.cases[i]!] = 1;
+    return;
+  }
   for (let m = 0; m < members; m++) {
     for (let i = a.first[m]!; i < a.first[m + 1]!; i++)
       if (!changed[a.cases[i]!] && !sameRow(a, i, b, counterpart(a, i, b, m))) changed[a.cases[i]!] = 1;

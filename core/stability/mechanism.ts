@@ -56,12 +56,15 @@ export const NEGLIGIBLE = 1e-9;
 
 /** Answers which cases drive a motion: their loads (6n, nodes' axes) do work on it. */
 export class Drivers {
-  private readonly largest: readonly number[];
+  /** The largest load of each case, once it was asked for: most structures have no motion to be judged. */
+  private readonly largest: number[] = [];
   constructor(
     private readonly names: readonly string[],
     private readonly loads: readonly Float64Array[],
-  ) {
-    this.largest = loads.map((load) => load.reduce((max, p) => Math.max(max, Math.abs(p)), 0));
+  ) {}
+
+  private largestOf(c: number): number {
+    return (this.largest[c] ??= this.loads[c]!.reduce((max, p) => Math.max(max, Math.abs(p)), 0));
   }
 
   /** The work of case c on a motion, as the force or couple along a motion of 1. */
@@ -79,7 +82,7 @@ export class Drivers {
         size += Math.abs(part);
       });
       // Loads so small beside the others in the case that they are rounding do not drive anything.
-      return Math.abs(work) > NEGLIGIBLE * Math.max(size, 1e-3 * this.largest[c]!);
+      return Math.abs(work) > NEGLIGIBLE * Math.max(size, 1e-3 * this.largestOf(c));
     });
   }
 }

@@ -5,21 +5,28 @@ type Frame = Pick<Structure, 'names' | 'lengths' | 'axes' | 'memberNodes'>;
 type Loads = Pick<Structure, 'nodeLoads' | 'settlements' | 'lineLoads' | 'pointLoads' | 'strains'>;
 type Vector = readonly [number, number, number];
 
+/** By table: the row of each load of the model, -1 for loads that are not in it. */
+const rowsOf = new WeakMap<MemberLoadTable, Int32Array>();
+
 /** Rows of a member load table before they are sorted. */
 class Rows {
   private readonly members: number[] = [];
+  /** The place of each row's load among the model's loads; -1 for self weight. */
+  private readonly loads: number[] = [];
   private readonly cases: number[] = [];
   private readonly values: number[] = [];
   constructor(private readonly width: number) {}
 
-  add(member: number, loadCase: number, values: readonly number[]): void {
+  add(member: number, loadCase: number, values: readonly number[], load: number): void {
     this.members.push(member);
+    this.loads.push(load);
     this.cases.push(loadCase);
     for (const value of values) this.values.push(value);
   }
 
   /** Sorted by member, in the order of entry within a member. */
-  table(members: number): MemberLoadTable {
+  table(members: number, loads: number): MemberLoadTable {
+    const rows = new Int32Array(loads).fill(-1);
     const first = new Int32Array(members + 1);
     for (const member of this.members) first[member + 1]!++;
     for (let m = 0; m < members; m++) first[m + 1]! += first[m]!;
@@ -28,10 +35,13 @@ class Rows {
     const values = new Float64Array(this.values.length);
     this.members.forEach((member, row) => {
       const at = next[member]!++;
+      if (this.loads[row]! >= 0) rows[this.loads[row]!] = at;
       cases[at] = this.cases[row]!;
       for (let k = 0; k < this.width; k++) values[at * this.width + k] = this.values[row * this.width + k]!;
     });
-    return { first, cases, values, width: this.width };
+    const table = { first, cases, values, width: this.width };
+    rowsOf.set(table, rows);
+    return table;
   }
 }
 
@@ -56,22 +66,75 @@ export function compileLoads(model: Model, frame: Frame, nodeIndex: ReadonlyMap<
     weights.forEach((weight, m) => {
       if (weight === 0) return;
       const load: Vector = [0, -factor * weight, 0];
-      lines.add(m, c, lineValues(frame, m, 0, frame.lengths[m]!, load, load, 'global'));
+      lines.add(m, c, lineValues(frame, m, 0, frame.lengths[m]!, load, load, 'global'), -1);
     });
   });
-  for (const load of model.loads) {
+  model.loads.forEach((load, i) => {
     const c = caseIndex.get(load.case)!;
     if (load.type === 'node') addAtNode(nodeLoads, load, [load.fx, load.fy, load.fz, load.mx, load.my, load.mz]);
     else if (load.type === 'settlement') addAtNode(settlements, load, [load.ux, load.uy, load.uz, load.rx, load.ry, load.rz]);
     else {
       const m = memberIndex.get(load.member)!;
-      if (load.type === 'point') points.add(m, c, pointValues(frame, m, load));
-      else if (load.type === 'line') lines.add(m, c, ofLineLoad(frame, m, load));
-      else strains.add(m, c, strainValues(model, frame, alphas, m, load));
+      const table = { lineLoads: lines, pointLoads: points, strains }[tableOf(load)];
+      table.add(m, c, valuesOf(model, frame, alphas, m, load), i);
     }
+  });
+  const table = (rows: Rows): MemberLoadTable => rows.table(frame.names.members.length, model.loads.length);
+  return { nodeLoads, settlements, lineLoads: table(lines), pointLoads: table(points), strains: table(strains) };
+}
+
+type MemberLoad = LineLoad | PointLoad | StrainLoad | ThermalLoad;
+type TableName = 'lineLoads' | 'pointLoads' | 'strains';
+
+const tableOf = ({ type }: MemberLoad): TableName =>
+  type === 'line' ? 'lineLoads' : type === 'point' ? 'pointLoads' : 'strains';
+
+function valuesOf(
+  model: Model,
+  frame: Frame,
+  alphas: ReadonlyMap<string, number>,
+  m: number,
+  load: MemberLoad,
+): readonly number[] {
+  if (load.type === 'point') return pointValues(frame, m, load);
+  if (load.type === 'line') return ofLineLoad(frame, m, load);
+  return strainValues(model, frame, alphas, m, load);
+}
+
+/**
+ * The tables of `former` with the rows written anew that changed, where only the sizes and places of loads on members differ and
+ * nothing else of the model; undefined where more does. Edits keep the loads that they do not touch.
+ */
+export function recompileLoads(
+  model: Model,
+  former: { readonly model: Model; readonly structure: Structure },
+): Loads | undefined {
+  const before = former.model;
+  const { structure } = former;
+  if (model.cases !== before.cases || model.gravity !== before.gravity || model.loads.length !== before.loads.length)
+    return undefined;
+  const { nodeLoads, settlements, lineLoads, pointLoads, strains } = structure;
+  const tables = { lineLoads, pointLoads, strains };
+  let alphas: Map<string, number> | undefined;
+  let members: Map<string, number> | undefined;
+  for (let i = 0; i < model.loads.length; i++) {
+    const load = model.loads[i]!;
+    const old = before.loads[i]!;
+    if (load === old) continue;
+    if (!('member' in load) || !('member' in old)) return undefined;
+    if (load.member !== old.member || load.case !== old.case || tableOf(load) !== tableOf(old)) return undefined;
+    const name = tableOf(load);
+    const row = rowsOf.get(structure[name])?.[i] ?? -1;
+    if (row < 0) return undefined;
+    members ??= new Map(structure.names.members.map((id, m) => [id, m]));
+    alphas ??= new Map(model.materials.map((material) => [material.id, material.alpha ?? 0]));
+    if (tables[name] === structure[name]) {
+      tables[name] = { ...structure[name], values: structure[name].values.slice() };
+      rowsOf.set(tables[name], rowsOf.get(structure[name])!);
+    }
+    tables[name].values.set(valuesOf(model, structure, alphas, members.get(load.member)!, load), row * tables[name].width);
   }
-  const m = frame.names.members.length;
-  return { nodeLoads, settlements, lineLoads: lines.table(m), pointLoads: points.table(m), strains: strains.table(m) };
+  return { nodeLoads, settlements, ...tables };
 }
 
 const clamp = (x: number, L: number): number => Math.min(Math.max(x, 0), L);

@@ -11,7 +11,7 @@ import {
   type Support,
 } from '../model/model';
 import { sectionProperties } from '../sections/section-properties';
-import { compileLoads } from './compile-loads';
+import { compileLoads, recompileLoads } from './compile-loads';
 import { cosineAndSine, memberAxes, supportAxes } from '../model/local-axes';
 import { BOWS_V, BOWS_W, PLANE_FREEDOMS, SPACE_FREEDOMS, STIFFNESS_WIDTH, type Structure } from './structure';
 
@@ -30,10 +30,13 @@ const FRAME_KEYS = ['space', 'analysis', 'materials', 'sections', 'nodes', 'memb
  * only the loads are compiled.
  */
 export function compile(model: Model, former?: Compiled): Structure {
+  const isFrameKept = former !== undefined && FRAME_KEYS.every((key) => former.model[key] === model[key]);
+  const kept = isFrameKept && recompileLoads(model, former);
+  if (kept) return { ...former.structure, ...kept };
   const nodeIndex = indexOf(model.nodes);
   const sections = sectionMap(model);
   const names = { cases: model.cases.map((loadCase) => loadCase.id) };
-  if (former && FRAME_KEYS.every((key) => former.model[key] === model[key])) {
+  if (isFrameKept) {
     const frame = { ...former.structure, names: { ...former.structure.names, ...names } };
     return { ...frame, ...compileLoads(model, frame, nodeIndex, weights(model, sections)) };
   }

@@ -213,6 +213,7 @@ function axesFaults(model: Model): Notice[] {
 }
 
 function thermalFaults(model: Model): Notice[] {
+  if (!model.loads.some(({ type }) => type === 'thermal')) return [];
   const materials = new Map(model.materials.map((material, i) => [material.id, { material, i }]));
   const members = new Map(model.members.map((member) => [member.id, member]));
   const bare = new Map<string, number>();
@@ -233,8 +234,20 @@ function thermalFaults(model: Model): Notice[] {
   );
 }
 
-/** Things worth saying about a model that can be solved. */
-export function readinessNotes(model: Model): Notice[] {
+/** What the notes are made of; loads are not among it. */
+const NOTED = ['space', 'nodes', 'members', 'sections', 'materials', 'supports', 'analysis', 'cases'] as const;
+const noted = new WeakMap<Model['members'], { readonly model: Model; readonly notes: readonly Notice[] }>();
+
+/** Things worth saying about a model that can be solved; found once for as long as an edit leaves its parts as they are. */
+export function readinessNotes(model: Model): readonly Notice[] {
+  const before = noted.get(model.members);
+  if (before && NOTED.every((key) => before.model[key] === model[key])) return before.notes;
+  const notes = findNotes(model);
+  noted.set(model.members, { model, notes });
+  return notes;
+}
+
+function findNotes(model: Model): Notice[] {
   const used = new Set(model.members.flatMap((member) => [member.start, member.end]));
   const notes: Notice[] = [];
   for (const node of model.nodes) {
