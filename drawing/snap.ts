@@ -8,7 +8,7 @@ import { drawnMembers, drawnNodes, type DrawnMember, type Seen } from './geometr
 import { snapToGrid } from './grid-items';
 import { onWorkPlane, seenPoint, type WorkPlane } from './projection';
 
-export type SnapKind = 'node' | 'mid-point' | 'third' | 'crossing' | 'square' | 'member' | 'grid line' | 'grid';
+export type SnapKind = 'node' | 'mid-point' | 'third' | 'crossing' | 'square' | 'member' | 'picture' | 'grid line' | 'grid';
 
 /** A point in space that the pointer means, and what it lies on. */
 export interface Snap {
@@ -33,15 +33,20 @@ export interface SnapRequest {
   readonly step: number;
   /** Where the line begins that is drawn: it can meet a member squarely. */
   readonly from?: Point | undefined;
+  /** What a picture behind the drawing has under the pointer: a place and its name. */
+  readonly behind?: (() => { readonly at: Point; readonly words: string } | undefined) | undefined;
   /** Nodes that are themselves moved, with their members. */
   readonly without?: ReadonlySet<string>;
   /** Pixels. */
   readonly reach: number;
 }
 
-/** The nearest thing that can be meant: a node, a marked point of a member, the member, a crossing of grid lines, or the grid. */
+/**
+ * The nearest thing that can be meant: a node, a marked point of a member, the member, a line of the picture behind, a crossing of grid
+ * lines, or the grid.
+ */
 export function snap(request: SnapRequest): Snap | undefined {
-  return nodeSnap(request) ?? memberSnap(request) ?? gridSnap(request);
+  return nodeSnap(request) ?? memberSnap(request) ?? pictureSnap(request) ?? gridSnap(request);
 }
 
 const pixels = ({ camera, px, py }: SnapRequest, x: number, y: number): number =>
@@ -133,6 +138,11 @@ function alongMember({ step }: SnapRequest, { member, ends, t }: Near): Snap | u
     on: [{ member: member.id, at: x / length }],
     words: `on ${member.id}`,
   };
+}
+
+function pictureSnap({ behind }: SnapRequest): Snap | undefined {
+  const found = behind?.();
+  return found && { kind: 'picture', at: found.at, on: [], words: found.words };
 }
 
 function gridSnap({ model, seen, camera, px, py, step, plane, reach }: SnapRequest): Snap | undefined {

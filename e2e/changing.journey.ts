@@ -249,11 +249,55 @@ describe('selecting, schedules, underlay', () => {
     await model.pressByKey('Measure');
     for (const key of ['ArrowRight', 'Enter', 'ArrowUp', 'ArrowUp', 'Enter'] as const) await page.keyboard.press(key);
     await page.waitForFunction(() => /Measured: 0\.\d+ m/.test(document.body.textContent ?? ''));
-    await model.command('move the underlay 1 by 2');
     await model.command('dim the underlay 40');
     expect(await placed()).toMatchObject({ strength: 0.4 });
     await model.command('take the underlay away');
     await page.waitForFunction(() => document.body.textContent?.includes('Put a file behind'));
+    await model.stored();
+  });
+
+  test('an underlay is traced: the pointer meets its corners and lines, named before the click', async () => {
+    const model = await ModelPage.empty(application);
+    const { page } = model;
+    const file = path.join(application.data, 'frame.svg');
+    writeFileSync(
+      file,
+      '<svg xmlns="http://www.w3.org/2000/svg" width="800" height="400"><path d="M100 300V100H700V300" fill="none" stroke="black" stroke-width="6"/></svg>',
+    );
+    const [chooser] = await Promise.all([page.waitForFileChooser(), model.command('put an underlay\n')]);
+    await chooser.accept([file]);
+    await page.waitForFunction(() => document.body.textContent?.includes('frame.svg'));
+    // 20 m for 800 units: the frame is 15 m wide and 5 m high, its left foot at 2.5 m across and 2.5 m up.
+    await model.settled();
+    await model.command('draw members');
+    for (const place of ['0 by 0', '20 by 0']) {
+      await page.keyboard.type(place[0]!);
+      await model.typeOver(place);
+      await page.keyboard.press('Escape');
+    }
+    await model.counts(2, 0);
+    const [low, far] = [await model.place('Node 1 '), await model.place('Node 2 ')];
+    const metre = (far.x - low.x) / 20;
+    for (const [across, up] of [
+      [2.5, 7.5],
+      [17.5, 7.5],
+    ] as const) {
+      const [px, py] = [low.x + across * metre, low.y - up * metre];
+      // The first move over a new picture begins to look for its lines.
+      await page.mouse.move(px + 3, py - 3);
+      await model.settled();
+      await page.mouse.click(px + 5, py - 4);
+    }
+    await model.counts(4, 1);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Escape');
+    const places = (await nodes(model)).slice(2).map((words) => words.split(' ').map(Number));
+    // Nearer than a tenth of the stroke's width, although the clicks went past the corners.
+    const close = (at: number): unknown => expect.closeTo(at, 2);
+    expect(places).toEqual([
+      [close(2.5), close(7.5)],
+      [close(17.5), close(7.5)],
+    ]);
     await model.stored();
   });
 

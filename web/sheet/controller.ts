@@ -27,6 +27,7 @@ import { actingIndex } from '../session/use-editor';
 import { CARD_WIDTH, framed } from './framing';
 import { Painter, type Picture } from './painter';
 import type { InPlaceField, Offer, SheetState, TypedField } from './sheet-state';
+import { traced } from '../underlay/trace';
 import type { Tool, ToolPointer } from './tools/tool';
 
 const RESTING = 'select';
@@ -323,13 +324,18 @@ export class SheetController {
     more: { from?: Point | undefined; without?: ReadonlySet<string>; plane?: WorkPlane; step?: number } = {},
   ): Snap | undefined {
     const { model } = this.editor.state;
+    const { camera } = this;
+    const seen = this.seen();
+    const plane = more.plane ?? this.workPlane();
+    const { underlay } = model;
     return snap({
       model,
-      seen: this.seen(),
-      camera: this.camera,
+      seen,
+      camera,
       px,
       py,
-      plane: more.plane ?? this.workPlane(),
+      plane,
+      behind: () => traced({ underlay, projection: seen.projection, camera, px, py, plane, reach: SNAP }),
       step: more.step ?? this.step(),
       from: more.from,
       ...(more.without && { without: more.without }),

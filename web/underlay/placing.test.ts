@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Underlay } from '@rigid-beam/core/model/model';
 import type { Point } from '@rigid-beam/core/model/point';
-import { calibrated, levelled, moved, pointOfPixel } from './placing';
+import { calibrated, levelled, moved, pixelOfPoint, pointOfPixel } from './placing';
 
 const underlay: Underlay = {
   image: 'data:image/png;base64,AA==',
@@ -43,6 +43,8 @@ describe('an underlay', () => {
     expectPoint(pointOfPixel(lying, 0, 100), low);
     expectPoint(pointOfPixel(lying, 200, 0), high);
     const ends = [pointOfPixel(lying, 0, 100), pointOfPixel(lying, 200, 100)] as const;
+    const [px, py] = pixelOfPoint({ ...lying, angle: 37 }, pointOfPixel({ ...lying, angle: 37 }, 31, 17));
+    expect([px, py]).toEqual([expect.closeTo(31, 9), expect.closeTo(17, 9)]);
     const placed = { ...lying, ...calibrated(lying, ends, 5) };
     expectPoint(pointOfPixel(placed, 0, 100), low);
     expectPoint(pointOfPixel({ ...lying, ...moved(lying, ends) }, 0, 100), ends[1]);

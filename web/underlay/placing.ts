@@ -64,3 +64,12 @@ export function pointOfPixel(underlay: Underlay, px: number, py: number): Point 
   const [a, b] = [px * metresPerPixel, (height - py) * metresPerPixel];
   return plus(plus(times(right, x + c * a - s * b), times(up, y + s * a + c * b)), times(toward, at));
 }
+
+/** Which pixel of the underlay lies at a point of its plane: from its upper left corner, with parts of pixels. */
+export function pixelOfPoint(underlay: Underlay, at: Point): [number, number] {
+  const { x, y, metresPerPixel, angle = 0, height } = underlay;
+  const [a, b] = onPicture(underlay, at);
+  const [c, s] = cosineAndSine(angle);
+  const [dx, dy] = [a - x, b - y];
+  return [(c * dx + s * dy) / metresPerPixel, height - (c * dy - s * dx) / metresPerPixel];
+}

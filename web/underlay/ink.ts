@@ -1,0 +1,208 @@
+/** Which pixels of a picture are ink: lines to trace on, row by row from the upper left corner. */
+export interface InkMap {
+  readonly width: number;
+  readonly height: number;
+  /** 1 where the pixel is dark. */
+  readonly dark: Uint8Array;
+}
+
+/** A place on the lines of a picture: pixels from the upper left corner, in the middle of the stroke. */
+export interface InkPlace {
+  readonly kind: 'corner' | 'line';
+  readonly x: number;
+  readonly y: number;
+}
+
+/**
+ * Tells ink from paper by the threshold that separates the two best (Otsu, 1979, IEEE Trans. Systems, Man and Cybernetics 9, p. 62).
+ * `rgba`: four bytes a pixel. Light lines on dark paper are ink too: what covers less of the picture is taken for the lines.
+ */
+export function inkOf(rgba: Uint8ClampedArray | Uint8Array, width: number, height: number): InkMap {
+  const count = width * height;
+  const grey = new Uint8Array(count);
+  const histogram = new Float64Array(256);
+  for (let i = 0; i < count; i++) {
+    grey[i] = (rgba[4 * i]! * 299 + rgba[4 * i + 1]! * 587 + rgba[4 * i + 2]! * 114) / 1000;
+    histogram[grey[i]!]!++;
+  }
+  const threshold = otsu(histogram, count);
+  const dark = new Uint8Array(count);
+  let inked = 0;
+  for (let i = 0; i < count; i++) inked += dark[i] = grey[i]! <= threshold ? 1 : 0;
+  if (inked > count / 2) for (let i = 0; i < count; i++) dark[i] = 1 - dark[i]!;
+  return { width, height, dark };
+}
+
+function otsu(histogram: Float64Array, count: number): number {
+  const all = histogram.reduce((sum, n, level) => sum + n * level, 0);
+  let [below, sum, best, threshold] = [0, 0, -1, 0];
+  for (let level = 0; level < 255; level++) {
+    below += histogram[level]!;
+    sum += level * histogram[level]!;
+    const above = count - below;
+    if (below === 0 || above === 0) continue;
+    const between = below * above * (sum / below - (all - sum) / above) ** 2;
+    if (between <= best) continue;
+    best = between;
+    threshold = level;
+  }
+  return threshold;
+}
+
+/** Directions in which a pixel looks for strokes, and how far it must see ink in one for it to be a stroke, pixels. */
+const DIRECTIONS = 32;
+const ARM = 16;
+/** Two strokes within this of a straight line are one that runs on, directions. */
+const BEND = 3;
+/** Largest reach in pixels of the picture: seen from farther away a line is too thin to be meant. */
+export const FARTHEST = 40;
+
+const WAYS = Array.from({ length: DIRECTIONS }, (_, k) => {
+  const angle = (2 * Math.PI * k) / DIRECTIONS;
+  return [Math.cos(angle), Math.sin(angle)] as const;
+});
+
+/** The corner, end of a bend, or crossing of lines within `reach` of a place, else the middle of the nearest line; pixels. */
+export function inkNear(map: InkMap, px: number, py: number, reach: number): InkPlace | undefined {
+  if (!(reach <= FARTHEST)) return undefined;
+  const isInk = (x: number, y: number): boolean =>
+    x >= 0 && y >= 0 && x < map.width && y < map.height && map.dark[y * map.width + x] === 1;
+  const inked: { readonly x: number; readonly y: number; readonly far: number }[] = [];
+  for (let y = Math.floor(py - reach); y <= py + reach; y++)
+    for (let x = Math.floor(px - reach); x <= px + reach; x++) {
+      const far = Math.hypot(x + 0.5 - px, y + 0.5 - py);
+      if (far <= reach && isInk(x, y)) inked.push({ x, y, far });
+    }
+  if (inked.length === 0) return undefined;
+  return cornerAmong(inked, isInk) ?? middleOfLine(inked, isInk, px, py);
+}
+
+type IsInk = (x: number, y: number) => boolean;
+
+/** How far ink reaches from a pixel in one direction, up to ARM. */
+function seen(isInk: IsInk, x: number, y: number, k: number): number {
+  const [dx, dy] = WAYS[k]!;
+  for (let s = 1; s <= ARM; s++) if (!isInk(Math.round(x + s * dx), Math.round(y + s * dy))) return s - 1;
+  return ARM;
+}
+
+/** Of all pixels in reach those where strokes of different directions meet; the middle of the nearest cluster that sees most of them. */
+function cornerAmong(inked: readonly { x: number; y: number; far: number }[], isInk: IsInk): InkPlace | undefined {
+  const meeting = inked.flatMap(({ x, y, far }) => {
+    const arms = armsOf(isInk, x, y);
+    if (!bends(arms.map(({ way }) => way))) return [];
+    // In the middle of a meeting most arms are seen, and each in the fewest directions.
+    return [{ x, y, far, blur: arms.reduce((sum, { spread }) => sum + spread, 0) - DIRECTIONS * arms.length }];
+  });
+  if (meeting.length === 0) return undefined;
+  const nearest = meeting.reduce((a, b) => (b.far < a.far ? b : a));
+  const cluster = meeting.filter(({ x, y }) => Math.hypot(x - nearest.x, y - nearest.y) <= ARM / 2);
+  const least = Math.min(...cluster.map(({ blur }) => blur));
+  const best = cluster.filter(({ blur }) => blur === least);
+  const [mx, my] = [0, 0].map((_, k) => best.reduce((sum, one) => sum + (k === 0 ? one.x : one.y), 0) / best.length) as [
+    number,
+    number,
+  ];
+  const { x, y } = best.reduce((a, b) => (Math.hypot(b.x - mx, b.y - my) < Math.hypot(a.x - mx, a.y - my) ? b : a));
+  const strokes = armsOf(isInk, x, y).flatMap(
+    ({ way }) => strokeAlong(isInk, x, y, (2 * Math.PI * way) / DIRECTIONS, ARM / 2) ?? [],
+  );
+  const meet = meetingOf(strokes);
+  return meet && Math.hypot(meet.x - x, meet.y - y) <= ARM / 2
+    ? { kind: 'corner', ...meet }
+    : { kind: 'corner', x: x + 0.5, y: y + 0.5 };
+}
+
+/** A straight line through the middle of a stroke. */
+interface Stroke {
+  readonly x: number;
+  readonly y: number;
+  readonly dx: number;
+  readonly dy: number;
+}
+
+/** Pixels across a stroke at most. */
+const WIDEST = 14;
+
+/**
+ * The stroke that leads from a pixel in a direction: the middles of the ink across it, from `begin` to ARM pixels away, and the straight
+ * line that lies nearest to them all.
+ */
+function strokeAlong(isInk: IsInk, x: number, y: number, angle: number, begin: number): Stroke | undefined {
+  const [dx, dy] = [Math.cos(angle), Math.sin(angle)];
+  const middles: { x: number; y: number }[] = [];
+  for (let s = begin; s <= ARM; s++) {
+    const [sx, sy] = [x + s * dx, y + s * dy];
+    if (!isInk(Math.round(sx), Math.round(sy))) continue;
+    const reach = (side: 1 | -1): number => {
+      for (let t = 0.5; t <= WIDEST; t += 0.5)
+        if (!isInk(Math.round(sx - side * t * dy), Math.round(sy + side * t * dx))) return t;
+      return WIDEST;
+    };
+    const shift = (reach(1) - reach(-1)) / 2;
+    middles.push({ x: sx + 0.5 - shift * dy, y: sy + 0.5 + shift * dx });
+  }
+  if (middles.length < 3) return undefined;
+  const mean = (pick: (one: { x: number; y: number }) => number): number =>
+    middles.reduce((sum, one) => sum + pick(one), 0) / middles.length;
+  const [mx, my] = [mean((one) => one.x), mean((one) => one.y)];
+  const [xx, yy, xy] = [
+    mean((one) => (one.x - mx) ** 2),
+    mean((one) => (one.y - my) ** 2),
+    mean((one) => (one.x - mx) * (one.y - my)),
+  ];
+  const along = Math.atan2(2 * xy, xx - yy) / 2;
+  return { x: mx, y: my, dx: Math.cos(along), dy: Math.sin(along) };
+}
+
+/** Where the two strokes cross that lead apart most squarely. */
+function meetingOf(strokes: readonly Stroke[]): { x: number; y: number } | undefined {
+  let best: { x: number; y: number } | undefined;
+  let widest = 0.2;
+  strokes.forEach((a, i) =>
+    strokes.slice(i + 1).forEach((b) => {
+      const sine = a.dx * b.dy - a.dy * b.dx;
+      if (Math.abs(sine) <= widest) return;
+      widest = Math.abs(sine);
+      const t = ((b.x - a.x) * b.dy - (b.y - a.y) * b.dx) / sine;
+      best = { x: a.x + t * a.dx, y: a.y + t * a.dy };
+    }),
+  );
+  return best;
+}
+
+/** The strokes that lead away from a pixel: neighbouring directions that see far are one. */
+function armsOf(isInk: IsInk, x: number, y: number): { readonly way: number; readonly spread: number }[] {
+  const far = WAYS.map((_, k) => seen(isInk, x, y, k) === ARM);
+  const start = far.findIndex((one, k) => one && !far[(k + DIRECTIONS - 1) % DIRECTIONS]);
+  if (start < 0) return [];
+  const arms: { way: number; spread: number }[] = [];
+  for (let i = 0; i < DIRECTIONS; i++) {
+    if (!far[(start + i) % DIRECTIONS]) continue;
+    let spread = 1;
+    while (i + spread < DIRECTIONS && far[(start + i + spread) % DIRECTIONS]) spread++;
+    arms.push({ way: start + i + (spread - 1) / 2, spread });
+    i += spread;
+  }
+  return arms;
+}
+
+/** Whether strokes meet: more than two, or two that are not one straight line. */
+function bends(ways: readonly number[]): boolean {
+  if (ways.length !== 2) return ways.length > 2;
+  const apart = Math.abs(ways[0]! - ways[1]!) % DIRECTIONS;
+  return Math.abs(Math.min(apart, DIRECTIONS - apart) - DIRECTIONS / 2) > BEND;
+}
+
+/** The place nearest to the pointer in the middle of the stroke that it is nearest to. */
+function middleOfLine(inked: readonly { x: number; y: number; far: number }[], isInk: IsInk, px: number, py: number): InkPlace {
+  const { x, y } = inked.reduce((a, b) => (b.far < a.far ? b : a));
+  const half = DIRECTIONS / 2;
+  const along = WAYS.slice(0, half)
+    .map((_, k) => ({ k, length: seen(isInk, x, y, k) + seen(isInk, x, y, k + half) }))
+    .reduce((a, b) => (b.length > a.length ? b : a));
+  const stroke = strokeAlong(isInk, x, y, (2 * Math.PI * along.k) / DIRECTIONS, -ARM);
+  if (!stroke) return { kind: 'line', x: x + 0.5, y: y + 0.5 };
+  const t = (px - stroke.x) * stroke.dx + (py - stroke.y) * stroke.dy;
+  return { kind: 'line', x: stroke.x + t * stroke.dx, y: stroke.y + t * stroke.dy };
+}
