@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { inkNear, inkOf, type InkMap } from './ink';
+import { inkLevels, inkNear, inkOf, type InkMap } from './ink';
 
 type Line = readonly [number, number, number, number];
 
 /** A picture of strokes `width` pixels wide, black on white or the other way round. */
-function drawn(lines: readonly Line[], width = 3, paper = 250, ink = 20): InkMap {
-  const [w, h] = [160, 120];
+function drawn(lines: readonly Line[], width = 3, paper = 250, ink = 20, size = 1): readonly InkMap[] {
+  const [w, h] = [160 * size, 120 * size];
   const rgba = new Uint8Array(4 * w * h).fill(paper);
   for (let y = 0; y < h; y++)
     for (let x = 0; x < w; x++)
@@ -16,7 +16,7 @@ function drawn(lines: readonly Line[], width = 3, paper = 250, ink = 20): InkMap
         if (Math.hypot(x + 0.5 - x1 - t * dx, y + 0.5 - y1 - t * dy) <= width / 2)
           rgba.fill(ink, 4 * (y * w + x), 4 * (y * w + x) + 4);
       }
-  return inkOf(rgba, w, h);
+  return inkLevels(inkOf(rgba, w, h));
 }
 
 const far = (found: { x: number; y: number } | undefined, x: number, y: number): number =>
@@ -73,11 +73,37 @@ describe('lines of a picture', () => {
     );
   });
 
+  test('from far away, where a step of the pointer is many pixels, the place is as exact', () => {
+    const map = drawn(
+      corner.map((line) => line.map((part) => 4 * part) as unknown as Line),
+      5,
+      250,
+      20,
+      4,
+    );
+    const found = inkNear(map, 160 + 31, 120 - 26, 60);
+    expect(found?.kind).toBe('corner');
+    expect(far(found, 160, 120)).toBeLessThan(1.5);
+    const line = inkNear(map, 400, 120 + 33, 60)!;
+    expect([line.kind, Math.abs(line.y - 120) < 1]).toEqual(['line', true]);
+  });
+
+  test.each([3, 7, 13])('where a flat slope meets a post and a tie, %d pixels wide, the three are told apart', (width) => {
+    const eaves: readonly Line[] = [
+      [120, 200, 120, 420],
+      [120, 200, 600, 200],
+      [120, 200, 600, 40],
+    ];
+    const found = inkNear(drawn(eaves, width, 250, 20, 4), 135, 215, 50);
+    expect(found?.kind).toBe('corner');
+    expect(far(found, 120, 200)).toBeLessThan(Math.max(3, width / 2));
+  });
+
   test('paper alone means nothing, nor does a line too far away; light lines on dark paper count', () => {
     const map = drawn(corner);
     expect(inkNear(map, 100, 80, 10)).toBeUndefined();
-    expect(inkNear(map, 42, 31, 200)).toBeUndefined();
+    expect(inkNear(map, 42, 31, 2000)).toBeUndefined();
     expect(far(inkNear(drawn(corner, 3, 30, 240), 43, 33, 9), 40, 30)).toBeLessThan(1.5);
-    expect(inkNear(inkOf(new Uint8Array(400).fill(255), 10, 10), 5, 5, 4)).toBeUndefined();
+    expect(inkNear(inkLevels(inkOf(new Uint8Array(400).fill(255), 10, 10)), 5, 5, 4)).toBeUndefined();
   });
 });

@@ -54,28 +54,95 @@ const DIRECTIONS = 32;
 const ARM = 16;
 /** Two strokes within this of a straight line are one that runs on, directions. */
 const BEND = 3;
-/** Largest reach in pixels of the picture: seen from farther away a line is too thin to be meant. */
-export const FARTHEST = 40;
+/** Largest reach in pixels that is searched in one picture; where more is asked for, a smaller picture of it is searched. */
+const FARTHEST = 24;
+/** Pixels about a place found in a smaller picture in which the larger one is searched. */
+const AGAIN = 8;
 
 const WAYS = Array.from({ length: DIRECTIONS }, (_, k) => {
   const angle = (2 * Math.PI * k) / DIRECTIONS;
   return [Math.cos(angle), Math.sin(angle)] as const;
 });
 
-/** The corner, end of a bend, or crossing of lines within `reach` of a place, else the middle of the nearest line; pixels. */
-export function inkNear(map: InkMap, px: number, py: number, reach: number): InkPlace | undefined {
-  if (!(reach <= FARTHEST)) return undefined;
+/** The picture and smaller ones of it, each half as large as the one before; what is inked in any of four pixels is inked in the one for them. */
+export function inkLevels(map: InkMap, count = 6): InkMap[] {
+  const levels = [map];
+  while (levels.length < count) {
+    const large = levels.at(-1)!;
+    const [width, height] = [Math.ceil(large.width / 2), Math.ceil(large.height / 2)];
+    const dark = new Uint8Array(width * height);
+    for (let y = 0; y < large.height; y++)
+      for (let x = 0; x < large.width; x++) if (large.dark[y * large.width + x] === 1) dark[(y >> 1) * width + (x >> 1)] = 1;
+    levels.push({ width, height, dark });
+  }
+  return levels;
+}
+
+/**
+ * The corner, end of a bend, or crossing of lines within `reach` of a place, else the middle of the nearest line; pixels of the first
+ * level. Found in as small a picture as the reach and the width of the strokes allow, and then more exactly in the larger ones, as long
+ * as strokes are still lines there and not areas.
+ */
+export function inkNear(levels: readonly InkMap[], px: number, py: number, reach: number): InkPlace | undefined {
+  const at = (level: number): Pixels => pixelsNear(levels[level]!, px / 2 ** level, py / 2 ** level, reach / 2 ** level);
+  let level = levels.findIndex((_, l) => reach / 2 ** l <= FARTHEST);
+  if (level < 0) return undefined;
+  let found = at(level);
+  while (level + 1 < levels.length && isArea(found)) found = at(++level);
+  let place = placeAmong(found, px / 2 ** level, py / 2 ** level);
+  for (; place && level > 0; level--) {
+    const [x, y] = [place.x * 2, place.y * 2];
+    const nearer = pixelsNear(levels[level - 1]!, x, y, AGAIN);
+    const again = isArea(nearer) ? undefined : placeAmong(nearer, x, y);
+    const isNear = again && Math.hypot(again.x - x, again.y - y) <= ALIKE;
+    if (!isNear || again.kind !== place.kind) return { kind: place.kind, x: place.x * 2 ** level, y: place.y * 2 ** level };
+    place = again;
+  }
+  return place;
+}
+
+/** Pixels by which the place in a larger picture may differ from that in the smaller one: more is another place, or a blur. */
+const ALIKE = 2.5;
+
+interface Pixel {
+  readonly x: number;
+  readonly y: number;
+  readonly far: number;
+}
+
+/** The inked pixels about a place, the nearest first. */
+interface Pixels {
+  readonly isInk: IsInk;
+  readonly inked: readonly Pixel[];
+}
+
+function pixelsNear(map: InkMap, px: number, py: number, reach: number): Pixels {
   const isInk = (x: number, y: number): boolean =>
     x >= 0 && y >= 0 && x < map.width && y < map.height && map.dark[y * map.width + x] === 1;
-  const inked: { readonly x: number; readonly y: number; readonly far: number }[] = [];
+  const inked: Pixel[] = [];
   for (let y = Math.floor(py - reach); y <= py + reach; y++)
     for (let x = Math.floor(px - reach); x <= px + reach; x++) {
       const far = Math.hypot(x + 0.5 - px, y + 0.5 - py);
       if (far <= reach && isInk(x, y)) inked.push({ x, y, far });
     }
-  if (inked.length === 0) return undefined;
-  return cornerAmong(inked, isInk) ?? middleOfLine(inked, isInk, px, py);
+  return { isInk, inked: inked.sort((a, b) => a.far - b.far) };
 }
+
+/** Pixels across from which a stroke hides how others meet it. */
+const THICK = 6;
+
+/** Whether the nearest ink is wider than a line should be. */
+function isArea({ isInk, inked: [first] }: Pixels): boolean {
+  if (!first) return false;
+  const half = DIRECTIONS / 2;
+  const across = WAYS.slice(0, half).map(
+    (_, k) => 1 + seen(isInk, first.x, first.y, k) + seen(isInk, first.x, first.y, k + half),
+  );
+  return Math.min(...across) > THICK;
+}
+
+const placeAmong = ({ isInk, inked }: Pixels, px: number, py: number): InkPlace | undefined =>
+  inked.length === 0 ? undefined : (cornerAmong(inked, isInk) ?? middleOfLine(inked[0]!, isInk, px, py));
 
 type IsInk = (x: number, y: number) => boolean;
 
@@ -87,7 +154,7 @@ function seen(isInk: IsInk, x: number, y: number, k: number): number {
 }
 
 /** Of all pixels in reach those where strokes of different directions meet; the middle of the nearest cluster that sees most of them. */
-function cornerAmong(inked: readonly { x: number; y: number; far: number }[], isInk: IsInk): InkPlace | undefined {
+function cornerAmong(inked: readonly Pixel[], isInk: IsInk): InkPlace | undefined {
   const meeting = inked.flatMap(({ x, y, far }) => {
     const arms = armsOf(isInk, x, y);
     if (!bends(arms.map(({ way }) => way))) return [];
@@ -121,19 +188,27 @@ interface Stroke {
   readonly dy: number;
 }
 
+/** Pixels for which a stroke is followed. */
+const LONG = 48;
+/** Mean square of pixels by which the middles of one stroke lie beside their line at most. */
+const STRAY = 0.3;
 /** Pixels across a stroke at most. */
 const WIDEST = 14;
 
 /**
- * The stroke that leads from a pixel in a direction: the middles of the ink across it, from `begin` to ARM pixels away, and the straight
+ * The stroke that leads from a pixel in a direction: the middles of the ink across it, from `begin` pixels away on, and the straight
  * line that lies nearest to them all.
  */
 function strokeAlong(isInk: IsInk, x: number, y: number, angle: number, begin: number): Stroke | undefined {
   const [dx, dy] = [Math.cos(angle), Math.sin(angle)];
   const middles: { x: number; y: number }[] = [];
-  for (let s = begin; s <= ARM; s++) {
+  for (let s = begin; s <= LONG; s++) {
     const [sx, sy] = [x + s * dx, y + s * dy];
-    if (!isInk(Math.round(sx), Math.round(sy))) continue;
+    if (!isInk(Math.round(sx), Math.round(sy))) {
+      // A stroke is followed as far as it is seen without a gap: the longer, the more exactly its direction is known.
+      if (s > 0 && middles.length > 0) break;
+      continue;
+    }
     const reach = (side: 1 | -1): number => {
       for (let t = 0.5; t <= WIDEST; t += 0.5)
         if (!isInk(Math.round(sx - side * t * dy), Math.round(sy + side * t * dx))) return t;
@@ -151,6 +226,9 @@ function strokeAlong(isInk: IsInk, x: number, y: number, angle: number, begin: n
     mean((one) => (one.y - my) ** 2),
     mean((one) => (one.x - mx) * (one.y - my)),
   ];
+  // Middles that do not lie in one line belong to two strokes that part: neither is told by them.
+  const beside = (xx + yy) / 2 - Math.hypot((xx - yy) / 2, xy);
+  if (beside > STRAY) return undefined;
   const along = Math.atan2(2 * xy, xx - yy) / 2;
   return { x: mx, y: my, dx: Math.cos(along), dy: Math.sin(along) };
 }
@@ -187,16 +265,19 @@ function armsOf(isInk: IsInk, x: number, y: number): { readonly way: number; rea
   return arms;
 }
 
-/** Whether strokes meet: more than two, or two that are not one straight line. */
+/** Whether strokes meet: some two of them lead apart, and not only straight on. A slit between two that part slowly is no meeting. */
 function bends(ways: readonly number[]): boolean {
-  if (ways.length !== 2) return ways.length > 2;
-  const apart = Math.abs(ways[0]! - ways[1]!) % DIRECTIONS;
-  return Math.abs(Math.min(apart, DIRECTIONS - apart) - DIRECTIONS / 2) > BEND;
+  return ways.some((one, i) =>
+    ways.slice(i + 1).some((other) => {
+      const apart = Math.abs(one - other) % DIRECTIONS;
+      const turn = Math.min(apart, DIRECTIONS - apart);
+      return turn > BEND && turn < DIRECTIONS / 2 - BEND;
+    }),
+  );
 }
 
 /** The place nearest to the pointer in the middle of the stroke that it is nearest to. */
-function middleOfLine(inked: readonly { x: number; y: number; far: number }[], isInk: IsInk, px: number, py: number): InkPlace {
-  const { x, y } = inked.reduce((a, b) => (b.far < a.far ? b : a));
+function middleOfLine({ x, y }: Pixel, isInk: IsInk, px: number, py: number): InkPlace {
   const half = DIRECTIONS / 2;
   const along = WAYS.slice(0, half)
     .map((_, k) => ({ k, length: seen(isInk, x, y, k) + seen(isInk, x, y, k + half) }))

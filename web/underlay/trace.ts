@@ -2,14 +2,14 @@ import type { Underlay } from '@rigid-beam/core/model/model';
 import type { Point } from '@rigid-beam/core/model/point';
 import { worldX, worldY, type Camera } from '@rigid-beam/drawing/camera';
 import { onWorkPlane, type Projection, type WorkPlane } from '@rigid-beam/drawing/projection';
-import { inkNear, inkOf, type InkMap } from './ink';
+import { inkLevels, inkNear, inkOf, type InkMap } from './ink';
 import { pixelOfPoint, planeOf, pointOfPixel } from './placing';
 import { loaded } from './read-picture';
 
-let map: { readonly image: string; readonly ink?: InkMap } | undefined;
+let map: { readonly image: string; readonly ink?: readonly InkMap[] } | undefined;
 
 /** The lines of a picture, once they are found; the first question for another picture begins to look for them. */
-function linesOf(image: string): InkMap | undefined {
+function linesOf(image: string): readonly InkMap[] | undefined {
   if (map?.image === image) return map.ink;
   map = { image };
   loaded(image).then(
@@ -21,7 +21,7 @@ function linesOf(image: string): InkMap | undefined {
       const context = canvas.getContext('2d', { willReadFrequently: true })!;
       context.drawImage(picture, 0, 0);
       const { data } = context.getImageData(0, 0, canvas.width, canvas.height);
-      map = { image, ink: inkOf(data, canvas.width, canvas.height) };
+      map = { image, ink: inkLevels(inkOf(data, canvas.width, canvas.height)) };
     },
     // A picture that cannot be read has no lines; that it cannot is said where it is put.
     () => undefined,
@@ -52,7 +52,7 @@ export function traced(request: TraceRequest): { at: Point; words: string } | un
   if (!at || !ink) return undefined;
   const [x, y] = pixelOfPoint(underlay, at);
   // The image may have more or fewer pixels than its file says.
-  const factor = ink.width / underlay.width;
+  const factor = ink[0]!.width / underlay.width;
   const found = inkNear(ink, x * factor, y * factor, (reach / camera.scale / underlay.metresPerPixel) * factor);
   if (!found) return undefined;
   const place = pointOfPixel(underlay, found.x / factor, found.y / factor);
