@@ -256,7 +256,7 @@ ${core
 
 Medians of the time between frames in the real browser (which paints without a GPU here; 16.7 ms is its own pace). While the paper
 moves, what was painted is only laid elsewhere; while a look turns, only members are drawn; while a node is dragged, every step is
-checked, solved and drawn with its diagrams, of a large structure without loads and figures.
+solved and drawn with its diagrams, of a large structure as outlines and without loads and figures (docs/decisions/018).
 
 | model | hover | pan | turn | drag a node |
 |---|---|---|---|---|

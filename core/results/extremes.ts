@@ -66,12 +66,14 @@ function linearExtremes(solution: Solution, linear: LinearOutcome, from: number,
     value[used++] = c[at]!;
     const highest = effectiveDegree(c, at, degree);
     if (highest === 0) continue;
-    const roots = stationary(c, at, highest, length);
-    for (let i = 0; i < roots.length; i++) {
-      const s = roots[i]!;
-      if (!(s > 0 && s < length)) continue;
-      x[used] = start + s;
-      value[used++] = evaluate(c, at, highest, s);
+    if (highest > 1) {
+      const roots = stationary(c, at, highest, length);
+      for (let i = 0; i < roots.length; i++) {
+        const s = roots[i]!;
+        if (!(s > 0 && s < length)) continue;
+        x[used] = start + s;
+        value[used++] = evaluate(c, at, highest, s);
+      }
     }
     x[used] = start + length;
     value[used++] = evaluate(c, at, highest, length);
@@ -93,12 +95,10 @@ function linearExtremes(solution: Solution, linear: LinearOutcome, from: number,
   return { max: { x: x[max]!, value: value[max]!, from }, min: { x: x[min]!, value: value[min]!, from } };
 }
 
-const none: ArrayLike<number> = [];
 const vertex = new Float64Array(1);
 
 /** Where in (0, length) a polynomial's derivative changes its sign; the list may hold places outside, and is valid until the next call. */
-function stationary(c: Float64Array, at: number, degree: number, length: number): ArrayLike<number> {
-  if (degree === 1) return none;
+function stationary(c: Float64Array, at: number, degree: number, length: number): Float64Array {
   if (degree === 2) {
     vertex[0] = -c[at + 1]! / (2 * c[at + 2]!);
     return vertex;
@@ -107,7 +107,7 @@ function stationary(c: Float64Array, at: number, degree: number, length: number)
     quadraticRoots(c[at + 1]!, 2 * c[at + 2]!, 3 * c[at + 3]!, quadratic);
     return quadratic;
   }
-  return signChanges(derivative(c.subarray(at, at + degree + 1)), length);
+  return Float64Array.from(signChanges(derivative(c.subarray(at, at + degree + 1)), length));
 }
 
 const quadratic = new Float64Array(2);
