@@ -96,7 +96,7 @@ describe('lines of a picture', () => {
     ];
     const found = inkNear(drawn(eaves, width, 250, 20, 4), 135, 215, 50);
     expect(found?.kind).toBe('corner');
-    expect(far(found, 120, 200)).toBeLessThan(Math.max(3, width / 2));
+    expect(far(found, 120, 200)).toBeLessThan(2.5);
   });
 
   test('paper alone means nothing, nor does a line too far away; light lines on dark paper count', () => {

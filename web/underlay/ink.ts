@@ -171,9 +171,11 @@ function cornerAmong(inked: readonly Pixel[], isInk: IsInk): InkPlace | undefine
     number,
   ];
   const { x, y } = best.reduce((a, b) => (Math.hypot(b.x - mx, b.y - my) < Math.hypot(a.x - mx, a.y - my) ? b : a));
-  const strokes = armsOf(isInk, x, y).flatMap(
+  const far = strokesThroughRings(isInk, x, y);
+  const near = armsOf(isInk, x, y).flatMap(
     ({ way }) => strokeAlong(isInk, x, y, (2 * Math.PI * way) / DIRECTIONS, ARM / 2) ?? [],
   );
+  const strokes = far.length > 1 ? far : near;
   const meet = meetingOf(strokes);
   return meet && Math.hypot(meet.x - x, meet.y - y) <= ARM / 2
     ? { kind: 'corner', ...meet }
@@ -186,6 +188,48 @@ interface Stroke {
   readonly y: number;
   readonly dx: number;
   readonly dy: number;
+}
+
+/** Radii of two circles on which strokes that meet have parted, pixels, and the angle between the places of one stroke on them. */
+const RINGS = [26, 40] as const;
+const SAME_WAY = 0.12;
+
+/** The strokes that cross both of two circles about a pixel: strokes that part slowly are one blur nearer to where they meet. */
+function strokesThroughRings(isInk: IsInk, x: number, y: number): Stroke[] {
+  const [inner, outer] = RINGS.map((radius) => crossings(isInk, x, y, radius)) as [number[], number[]];
+  return inner.flatMap((angle) => {
+    const turn = (other: number): number => Math.abs(Math.atan2(Math.sin(other - angle), Math.cos(other - angle)));
+    const other = outer.find((one) => turn(one) < SAME_WAY);
+    if (other === undefined) return [];
+    const at = (radius: number, way: number): [number, number] => [
+      x + 0.5 + radius * Math.cos(way),
+      y + 0.5 + radius * Math.sin(way),
+    ];
+    const [ax, ay] = at(RINGS[0], angle);
+    const [bx, by] = at(RINGS[1], other);
+    const [dx, dy] = [bx - ax, by - ay];
+    for (let t = 0.1; t < 1; t += 0.1) if (!isInk(Math.floor(ax + t * dx), Math.floor(ay + t * dy))) return [];
+    const length = Math.hypot(dx, dy);
+    return [{ x: ax, y: ay, dx: dx / length, dy: dy / length }];
+  });
+}
+
+/** The middle angles of the ink on a circle about a pixel. */
+function crossings(isInk: IsInk, x: number, y: number, radius: number): number[] {
+  const steps = Math.ceil(4 * Math.PI * radius);
+  const on = Array.from({ length: steps }, (_, k) => {
+    const angle = (2 * Math.PI * k) / steps;
+    return isInk(Math.floor(x + 0.5 + radius * Math.cos(angle)), Math.floor(y + 0.5 + radius * Math.sin(angle)));
+  });
+  const start = on.findIndex((one, k) => one && !on[(k + steps - 1) % steps]);
+  const middles: number[] = [];
+  for (let i = 0; start >= 0 && i < steps; i++) {
+    let run = 0;
+    while (run < steps && on[(start + i + run) % steps]) run++;
+    if (run > 0) middles.push((2 * Math.PI * (start + i + (run - 1) / 2)) / steps);
+    i += run;
+  }
+  return middles;
 }
 
 /** Pixels for which a stroke is followed. */
