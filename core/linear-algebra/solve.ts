@@ -1,6 +1,6 @@
 import type { Factor } from './factor';
 import { BATCH } from './kernels';
-import { multiply, type SparseSymmetric } from './sparse-symmetric';
+import { multiply, multiplyFour, type SparseSymmetric } from './sparse-symmetric';
 
 /** Runs `work` on the right-hand sides, BATCH at a time, in the factor's memory. In place. */
 function inBatches(f: Factor, columns: readonly Float64Array[], work: () => void): void {
@@ -44,30 +44,63 @@ export function solveRefined(
 ): { solutions: Float64Array[]; residuals: number[] } {
   const solutions = sides.map((b) => b.slice());
   solveInPlace(f, solutions);
-  const first = sides.map((b, c) => residual(a, b, solutions[c]!));
+  const first = residuals(a, sides, solutions);
   const poor = first.flatMap(({ size }, c) => (size > EXACT ? [c] : []));
-  const residuals = first.map(({ size }) => size);
+  const sizes = first.map(({ size }) => size);
   solveInPlace(
     f,
     poor.map((c) => first[c]!.r),
   );
-  for (const c of poor) {
-    const better = solutions[c]!.map((x, i) => x + first[c]!.r[i]!);
-    const { size } = residual(a, sides[c]!, better);
-    if (!(size < residuals[c]!)) continue;
-    solutions[c] = better;
-    residuals[c] = size;
-  }
-  return { solutions, residuals };
+  const better = poor.map((c) => solutions[c]!.map((x, i) => x + first[c]!.r[i]!));
+  residuals(
+    a,
+    poor.map((c) => sides[c]!),
+    better,
+  ).forEach(({ size }, k) => {
+    const c = poor[k]!;
+    if (!(size < sizes[c]!)) return;
+    solutions[c] = better[k]!;
+    sizes[c] = size;
+  });
+  return { solutions, residuals: sizes };
 }
 
-function residual(a: SparseSymmetric, b: Float64Array, x: Float64Array): { r: Float64Array; size: number } {
-  const r = multiply(a, x);
+interface Residual {
+  /** b − A·x */
+  readonly r: Float64Array;
+  /** Its largest part beside the largest part of b. */
+  readonly size: number;
+}
+
+/** What is left of each right-hand side, BATCH of them at a time. */
+function residuals(a: SparseSymmetric, sides: readonly Float64Array[], solutions: readonly Float64Array[]): Residual[] {
+  const found: Residual[] = [];
+  for (let first = 0; first < sides.length; first += BATCH) {
+    const count = Math.min(BATCH, sides.length - first);
+    if (count === 1) {
+      found.push(residualOf(sides[first]!, multiply(a, solutions[first]!), 0, 1));
+      continue;
+    }
+    const x = new Float64Array(BATCH * a.size);
+    const y = new Float64Array(BATCH * a.size);
+    for (let c = 0; c < count; c++) {
+      const solution = solutions[first + c]!;
+      for (let i = 0; i < a.size; i++) x[BATCH * i + c] = solution[i]!;
+    }
+    multiplyFour(a, x, y);
+    for (let c = 0; c < count; c++) found.push(residualOf(sides[first + c]!, y, c, BATCH));
+  }
+  return found;
+}
+
+/** b less what stands at `from` and every `step` numbers on. */
+function residualOf(b: Float64Array, product: Float64Array, from: number, step: number): Residual {
+  const r = new Float64Array(b.length);
   let largest = 0;
   let size = 0;
-  for (let i = 0; i < r.length; i++) {
+  for (let i = 0, k = from; i < b.length; i++, k += step) {
     const side = b[i]!;
-    const left = side - r[i]!;
+    const left = side - product[k]!;
     r[i] = left;
     if (Math.abs(left) > largest) largest = Math.abs(left);
     if (Math.abs(side) > size) size = Math.abs(side);

@@ -71,8 +71,11 @@ export function reactionResultant(s: Structure, reactions: Float64Array): Result
   return sum.parts;
 }
 
+/** The largest size among the six parts of a resultant. */
+const greatest = (parts: readonly number[]): number => Math.max(...parts.map(Math.abs));
+
 /** The largest size in a list of numbers. */
-export const largest = (parts: ArrayLike<number>): number => {
+export const largest = (parts: Float64Array): number => {
   let size = 0;
   for (let i = 0; i < parts.length; i++) {
     const absolute = Math.abs(parts[i]!);
@@ -91,6 +94,6 @@ export function balance(
   instead: number,
 ): Pick<Equilibrium, 'applied' | 'reactions' | 'residual'> {
   const sums = applied.map((part, i) => part + reactions[i]!);
-  const size = largest(applied) || instead;
-  return { applied, reactions, residual: size === 0 ? 0 : largest(sums) / size };
+  const size = greatest(applied) || instead;
+  return { applied, reactions, residual: size === 0 ? 0 : greatest(sums) / size };
 }
