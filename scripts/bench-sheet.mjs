@@ -9,7 +9,7 @@ import { startServer } from './server.mjs';
 
 const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 
-/** `models`: [name, model] each; returns for each the milliseconds between frames while one hovers, pans, turns and drags a node. */
+/** `models`: [name, model] each; returns for each the milliseconds between frames while one hovers, pans, turns and drags a node, and while all is drawn anew. */
 export async function sheetTimes(port, models) {
   const folder = mkdtempSync(path.join(tmpdir(), 'rigid-beam-sheet-'));
   const server = await startServer(port, { RIGID_BEAM_DATA: path.join(folder, 'data') });
@@ -37,7 +37,8 @@ export async function sheetTimes(port, models) {
     await wait(2500);
     const turn = await carried(page, 'right');
     await wait(2500);
-    const result = { name, hover, pan, turn };
+    const drawn = await drawnAnew(page);
+    const result = { name, hover, pan, turn, drawn, members: model.members.length };
     if (drags) result.drag = await dragged(page);
     // A page that is left before everything is stored asks whether to stay.
     await page.waitForFunction(() => document.querySelector('[data-testid=storage]')?.textContent === 'Stored', {
@@ -75,6 +76,29 @@ async function frames(page, act) {
     const sorted = window.times.slice(2).sort((a, b) => a - b);
     return sorted[Math.floor(sorted.length / 2)];
   });
+}
+
+/** The median of the longest time between frames while everything is drawn anew: list, places of texts, and paint. */
+async function drawnAnew(page) {
+  const times = [];
+  for (let i = 0; i < 6; i++) {
+    const toggle = await page.waitForSelector('::-p-xpath(//button[normalize-space(.)="Deflected"])');
+    times.push(
+      await page.evaluate(async (button) => {
+        const frame = () => new Promise((resolve) => requestAnimationFrame(() => resolve(performance.now())));
+        let last = await frame();
+        let longest = 0;
+        button.click();
+        for (const end = last + 1500; last < end;) {
+          const now = await frame();
+          longest = Math.max(longest, now - last);
+          last = now;
+        }
+        return longest;
+      }, toggle),
+    );
+  }
+  return times.sort((a, b) => a - b)[3];
 }
 
 async function carried(page, button) {

@@ -256,14 +256,15 @@ ${core
 
 Medians of the time between frames in the real browser (which paints without a GPU here; 16.7 ms is its own pace). While the paper
 moves, what was painted is only laid elsewhere; while a look turns, only members are drawn; while a node is dragged, every step is
-solved and drawn with its diagrams, of a large structure as outlines and without loads and figures (docs/decisions/018).
+solved and drawn with its diagrams, of a large structure as outlines and without loads and figures (docs/decisions/018). Everything drawn
+anew is one display list with placed texts, and its paint.
 
-| model | hover | pan | turn | drag a node |
-|---|---|---|---|---|
+| model | hover | pan | turn | drag a node | everything drawn anew | of it per 1,000 members |
+|---|---|---|---|---|---|---|
 ${sheet
   .map(
-    ({ name, hover, pan, turn, drag }) =>
-      `| ${name} | ${milliseconds(hover)} | ${milliseconds(pan)} | ${milliseconds(turn)} | ${drag === undefined ? '' : milliseconds(drag)} |`,
+    ({ name, hover, pan, turn, drag, drawn, members }) =>
+      `| ${name} | ${milliseconds(hover)} | ${milliseconds(pan)} | ${milliseconds(turn)} | ${drag === undefined ? '' : milliseconds(drag)} | ${milliseconds(drawn)} | ${milliseconds((1000 * drawn) / members)} |`,
   )
   .join('\n')}
 
