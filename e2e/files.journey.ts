@@ -59,10 +59,25 @@ describe('files', () => {
   });
 
   test('a long solution tells of its progress, can be stopped, and started again', async () => {
-    const model = await upload({ ...spaceBuilding(12, 12, 16, 1), title: 'Palm house' });
+    const model = await upload({ ...spaceBuilding(12, 12, 20, 1), title: 'Palm house' });
     await model.page.waitForSelector('[data-testid=sheet]');
-    await model.until('solution', /^Solving: /);
-    await model.press('Stop');
+    // Pressed in the page, in the frame in which it appears: from outside the solution might be there before.
+    const said = await model.page.evaluate(
+      () =>
+        new Promise<string>((resolve) => {
+          const look = (): void => {
+            const stop = Array.from(document.querySelectorAll<HTMLButtonElement>('button')).find(
+              (one) => one.textContent === 'Stop',
+            );
+            if (!stop) return void requestAnimationFrame(look);
+            const words = document.querySelector('[data-testid=solution]')?.textContent ?? '';
+            stop.click();
+            resolve(words);
+          };
+          look();
+        }),
+    );
+    expect(said).toMatch(/^Solving: /);
     expect(await model.until('solution', /Stopped/)).toBe('Stopped, not solved');
     await model.press('Solve');
     await model.until('solution', /^Solved/);
