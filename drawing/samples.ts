@@ -1,4 +1,4 @@
-import { evaluate, signChanges, derivative, quadraticRoots } from '@rigid-beam/core/results/polynomial';
+import { evaluate, stationary } from '@rigid-beam/core/results/polynomial';
 import type { Stretch } from '@rigid-beam/core/results/envelope';
 import { degreeOf, offsetOf, PIECE_WIDTH, type LineQuantity } from '@rigid-beam/core/results/quantities';
 import type { Solution } from '@rigid-beam/core/results/results';
@@ -28,7 +28,7 @@ export function samplesOf(solution: Solution, stretches: readonly Stretch[], qua
     };
     const isStraight = straight(c, at, degree, to - from);
     const count = isStraight ? 1 : fine;
-    const tips = isStraight ? [] : tipsOf(c, at, degree, length);
+    const tips = isStraight ? [] : [...stationary(c, at, degree, length)].filter((s) => s > 0 && s < length);
     let tip = 0;
     for (let i = 0; i <= count; i++) {
       const x = from + ((to - from) * i) / count;
@@ -47,15 +47,6 @@ function straight(c: Float64Array, at: number, degree: number, length: number): 
   const size = STRAIGHT * Math.max(Math.abs(c[at]!), Math.abs((c[at + 1] ?? 0) * length));
   for (let k = 2; k <= degree; k++) if (!(Math.abs(c[at + k]!) * length ** 2 < size || c[at + k] === 0)) return false;
   return true;
-}
-
-const pair = new Float64Array(2);
-
-/** Where the derivative changes its sign within a piece, ascending. */
-function tipsOf(c: Float64Array, at: number, degree: number, length: number): readonly number[] {
-  if (degree !== 3) return signChanges(derivative(c.subarray(at, at + degree + 1)), length);
-  quadraticRoots(c[at + 1]!, 2 * c[at + 2]!, 3 * c[at + 3]!, pair);
-  return [...pair].filter((s) => s > 0 && s < length);
 }
 
 /** Cuts a curve where its sign changes, so that each part has one colour; the cut lies on the axis. Parts that are nothing are left out. */

@@ -11,9 +11,9 @@ export interface Heap {
 export const DESCRIPTOR = 5;
 
 /**
- * The dense inner loops of factor and solve, and of sums of vectors. A panel is F × p by columns (leading dimension F), its first p rows the pivots; after
- * `factorPanel` it holds L below a diagonal of D. A pivot that is not more than `tolerance` times the diagonal it started from is
- * weak: 0 is stored, with an empty column, which holds its unknown at rest.
+ * The dense inner loops of factor and solve, and of sums of vectors. A panel is F × p by columns (leading dimension F), its first p
+ * rows the pivots; after `factorPanel` it holds L below a diagonal of D. A pivot that is not more than `tolerance` times the diagonal
+ * it started from is weak: 0 is stored, with an empty column, which holds its unknown at rest.
  */
 export interface Kernels {
   readonly name: 'WebAssembly' | 'plain';

@@ -1,6 +1,6 @@
 import type { Factor } from './factor';
 import { BATCH } from './kernels';
-import { multiply, multiplyFour, type SparseSymmetric } from './sparse-symmetric';
+import { multiply, multiplyFour, TOGETHER, type SparseSymmetric } from './sparse-symmetric';
 
 /** Runs `work` on the right-hand sides, BATCH at a time, in the factor's memory. In place. */
 function inBatches(f: Factor, columns: readonly Float64Array[], work: () => void): void {
@@ -72,23 +72,23 @@ interface Residual {
   readonly size: number;
 }
 
-/** What is left of each right-hand side, BATCH of them at a time. */
+/** What is left of each right-hand side, four of them at a time. */
 function residuals(a: SparseSymmetric, sides: readonly Float64Array[], solutions: readonly Float64Array[]): Residual[] {
   const found: Residual[] = [];
-  for (let first = 0; first < sides.length; first += BATCH) {
-    const count = Math.min(BATCH, sides.length - first);
+  for (let first = 0; first < sides.length; first += TOGETHER) {
+    const count = Math.min(TOGETHER, sides.length - first);
     if (count === 1) {
       found.push(residualOf(sides[first]!, multiply(a, solutions[first]!), 0, 1));
       continue;
     }
-    const x = new Float64Array(BATCH * a.size);
-    const y = new Float64Array(BATCH * a.size);
+    const x = new Float64Array(TOGETHER * a.size);
+    const y = new Float64Array(TOGETHER * a.size);
     for (let c = 0; c < count; c++) {
       const solution = solutions[first + c]!;
-      for (let i = 0; i < a.size; i++) x[BATCH * i + c] = solution[i]!;
+      for (let i = 0; i < a.size; i++) x[TOGETHER * i + c] = solution[i]!;
     }
     multiplyFour(a, x, y);
-    for (let c = 0; c < count; c++) found.push(residualOf(sides[first + c]!, y, c, BATCH));
+    for (let c = 0; c < count; c++) found.push(residualOf(sides[first + c]!, y, c, TOGETHER));
   }
   return found;
 }

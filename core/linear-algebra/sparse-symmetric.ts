@@ -67,11 +67,14 @@ export function multiply(a: SparseSymmetric, x: Float64Array): Float64Array {
   return y;
 }
 
+/** Vectors that `multiplyFour` takes side by side. */
+export const TOGETHER = 4;
+
 /** Y = A·X for four vectors whose values lie side by side for each unknown: each entry of A is read once for all of them. Adds to `y`. */
 export function multiplyFour(a: SparseSymmetric, x: Float64Array, y: Float64Array): void {
   const { size, pointers, rows, values } = a;
   for (let j = 0; j < size; j++) {
-    const o = 4 * j;
+    const o = TOGETHER * j;
     const x0 = x[o]!;
     const x1 = x[o + 1]!;
     const x2 = x[o + 2]!;
@@ -81,7 +84,7 @@ export function multiplyFour(a: SparseSymmetric, x: Float64Array, y: Float64Arra
     let s2 = 0;
     let s3 = 0;
     for (let k = pointers[j]!; k < pointers[j + 1]!; k++) {
-      const p = 4 * rows[k]!;
+      const p = TOGETHER * rows[k]!;
       const value = values[k]!;
       s0 += value * x[p]!;
       s1 += value * x[p + 1]!;

@@ -1,5 +1,5 @@
 import { MEMBER_FREEDOMS } from '../stiffness/structure';
-import { derivative, evaluate, quadraticRoots, signChanges } from './polynomial';
+import { evaluate, stationary } from './polynomial';
 import { degreeOf, offsetOf, PIECE_WIDTH, type LineQuantity } from './quantities';
 import { AT_ENDS } from './read';
 import type { LinearOutcome, Solution } from './results';
@@ -94,23 +94,6 @@ function linearExtremes(solution: Solution, linear: LinearOutcome, from: number,
   }
   return { max: { x: x[max]!, value: value[max]!, from }, min: { x: x[min]!, value: value[min]!, from } };
 }
-
-const vertex = new Float64Array(1);
-
-/** Where in (0, length) a polynomial's derivative changes its sign; the list may hold places outside, and is valid until the next call. */
-function stationary(c: Float64Array, at: number, degree: number, length: number): Float64Array {
-  if (degree === 2) {
-    vertex[0] = -c[at + 1]! / (2 * c[at + 2]!);
-    return vertex;
-  }
-  if (degree === 3) {
-    quadraticRoots(c[at + 1]!, 2 * c[at + 2]!, 3 * c[at + 3]!, quadratic);
-    return quadratic;
-  }
-  return Float64Array.from(signChanges(derivative(c.subarray(at, at + degree + 1)), length));
-}
-
-const quadratic = new Float64Array(2);
 
 function effectiveDegree(c: Float64Array, at: number, degree: number): number {
   let highest = degree;

@@ -19,6 +19,25 @@ export function quadraticRoots(a: number, b: number, c: number, roots: Float64Ar
   roots[1] = one < two ? two : one;
 }
 
+const vertex = new Float64Array(1);
+const pair = new Float64Array(2);
+
+/**
+ * Where in (0, length) the derivative of a polynomial (degree + 1 coefficients at `at`) changes its sign, ascending. The list may hold
+ * places outside, and is valid until the next call: a million pieces are asked, and most of them are of degree two or three.
+ */
+export function stationary(c: Float64Array, at: number, degree: number, length: number): Float64Array {
+  if (degree === 2) {
+    vertex[0] = -c[at + 1]! / (2 * c[at + 2]!);
+    return vertex;
+  }
+  if (degree === 3) {
+    quadraticRoots(c[at + 1]!, 2 * c[at + 2]!, 3 * c[at + 3]!, pair);
+    return pair;
+  }
+  return Float64Array.from(signChanges(derivative(c.subarray(at, at + degree + 1)), length));
+}
+
 /** Coefficients of the derivative. */
 export function derivative(c: Float64Array): Float64Array {
   return Float64Array.from({ length: Math.max(1, c.length - 1) }, (_, k) => (k + 1) * (c[k + 1] ?? 0));

@@ -1,3 +1,4 @@
+import type { Underlay } from '@rigid-beam/core/model/model';
 import { distance, type Point } from '@rigid-beam/core/model/point';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
@@ -36,6 +37,22 @@ function chooseFile(sheet: SheetController, page: number): void {
   input.click();
 }
 
+/** Nothing typed: it is shown on the sheet. Otherwise what was typed is read into a change of the underlay. */
+const shownOrTyped =
+  (
+    show: (sheet: SheetController) => void,
+    read: (underlay: Underlay, text: string, unit: string) => Partial<Underlay> | string,
+  ) =>
+  (sheet: SheetController, text: string): string | undefined => {
+    const { underlay } = sheet.editor.state.model;
+    if (text === '' || !underlay) {
+      show(sheet);
+      return undefined;
+    }
+    const change = read(underlay, text, unit(sheet));
+    return typeof change === 'string' ? change : make(sheet, { type: 'underlay', change });
+  };
+
 export const underlayCommands: readonly Command[] = [
   {
     name: 'Put an underlay behind',
@@ -51,19 +68,14 @@ export const underlayCommands: readonly Command[] = [
     name: 'Calibrate the underlay',
     notation: 'two places and their true distance: 0 by 0, 5.2 by 0, 6 · or nothing, and show them',
     fits: hasUnderlay,
-    run: (sheet, text) => {
-      const { underlay } = sheet.editor.state.model;
-      if (text === '' || !underlay) {
-        calibrate(sheet);
-        return undefined;
-      }
-      const places = readPlaces(text, unit(sheet));
+    run: shownOrTyped(calibrate, (underlay, text, lengths) => {
+      const places = readPlaces(text, lengths);
       if (typeof places === 'string') return places;
-      const length = parseQuantity(places.rest[0] ?? '', 'length', unit(sheet));
+      const length = parseQuantity(places.rest[0] ?? '', 'length', lengths);
       if (!length.ok || !(length.value > 0)) return 'Write the true distance behind the places: 0 by 0, 5.2 by 0, 6';
       if (distance(...places.ends) < 1e-6) return 'The two places are one.';
-      return make(sheet, { type: 'underlay', change: calibrated(underlay, places.ends, length.value) });
-    },
+      return calibrated(underlay, places.ends, length.value);
+    }),
   },
   {
     name: 'Measure a distance',
@@ -83,16 +95,10 @@ export const underlayCommands: readonly Command[] = [
     name: 'Move the underlay',
     notation: 'right by up · or nothing, and show from where to where',
     fits: hasUnderlay,
-    run: (sheet, text) => {
-      const { underlay } = sheet.editor.state.model;
-      if (text === '' || !underlay) {
-        move(sheet);
-        return undefined;
-      }
-      const by = readVector(text, unit(sheet));
-      if (typeof by === 'string') return by;
-      return make(sheet, { type: 'underlay', change: { x: underlay.x + by[0], y: underlay.y + by[1] } });
-    },
+    run: shownOrTyped(move, (underlay, text, lengths) => {
+      const by = readVector(text, lengths);
+      return typeof by === 'string' ? by : { x: underlay.x + by[0], y: underlay.y + by[1] };
+    }),
   },
   {
     name: 'Turn the underlay',

@@ -44,13 +44,15 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
   // What is selected on the sheet comes into view here.
   const lead = selection.find((one) => one.kind === kind);
   const leadId = lead && 'id' in lead ? lead.id : undefined;
+  const latest = useRef(rows);
   useEffect(() => {
-    const row = rows.findIndex(({ id }) => id === leadId);
+    latest.current = rows;
+  }, [rows]);
+  useEffect(() => {
+    const row = latest.current.findIndex(({ id }) => id === leadId);
     const box = scroll.current;
     if (row < 0 || !box || box.contains(document.activeElement)) return;
     box.scrollTop = Math.max(0, row * HEIGHT - box.clientHeight / 2);
-    // Only when the selection changes.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [leadId]);
 
   const range = {

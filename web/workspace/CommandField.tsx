@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useId, useMemo, useRef, useState } from 'react';
+import { useEffect, useId, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { commands } from '../commands/all';
 import { behind, matching, type Command } from '../commands/command';
@@ -65,14 +65,10 @@ export function CommandField({ sheet }: { readonly sheet: SheetController | unde
   const field = useRef<HTMLInputElement>(null);
   const list = useRef<HTMLUListElement>(null);
   const id = useId();
-  // What can be done depends on the selection, on what is hidden, and on the model.
-  const selection = useEditorState((state) => state.selection);
-  const model = useEditorState((state) => state.model);
-  const found = useMemo(
-    () => (sheet && open ? matching(commands, text).filter((command) => command.fits?.(sheet) ?? true) : []),
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [sheet, open, text, selection, model],
-  );
+  // What can be done depends on the selection and on the model: the list is found anew when they change.
+  useEditorState((state) => state.selection);
+  useEditorState((state) => state.model);
+  const found = sheet && open ? matching(commands, text).filter((command) => command.fits?.(sheet) ?? true) : [];
   const current = Math.min(at, found.length - 1);
 
   useEffect(() => {
