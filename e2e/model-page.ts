@@ -31,6 +31,23 @@ export class ModelPage {
     return model;
   }
 
+  /** A new plane model with a portal frame of 12 m, placed by keys and lists. */
+  static async portal(application: Application): Promise<ModelPage> {
+    const model = await ModelPage.empty(application);
+    await model.choose('Structure', 'Portal frame');
+    await model.press('Place it');
+    await model.counts(5, 4);
+    await model.until('solution', /^Solved/);
+    return model;
+  }
+
+  /** Where the nodes stand, as the items of the drawing say it: `across up`. */
+  nodePlaces(): Promise<string[]> {
+    return this.page.$$eval('main li > button[aria-label^="Node "]', (all) =>
+      all.map((one) => /at ([-−\d.]+) m across, ([-−\d.]+) m up/.exec(one.getAttribute('aria-label')!)!.slice(1).join(' ')),
+    );
+  }
+
   async ready(): Promise<void> {
     await this.page.waitForSelector('[data-testid=sheet]', { timeout: PATIENCE });
     await this.until('solution', /Solved|mechanism|fault|Not ready/);

@@ -1,0 +1,174 @@
+import { writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { Application } from './application';
+import { ModelPage } from './model-page';
+
+const application = new Application();
+beforeAll(() => application.start());
+afterAll(() => application.close());
+
+describe('an underlay', () => {
+  test('an underlay by keys alone: the mark is carried by arrows, places are typed, and the command field knows it', async () => {
+    const model = await ModelPage.portal(application);
+    const { page } = model;
+    await page.keyboard.press('Escape');
+    const file = path.join(application.data, 'elevation.svg');
+    writeFileSync(
+      file,
+      '<svg xmlns="http://www.w3.org/2000/svg" width="400" height="200"><path d="M50 150H350" stroke="black"/></svg>',
+    );
+    const [chooser] = await Promise.all([page.waitForFileChooser(), model.command('put an underlay\n')]);
+    await chooser.accept([file]);
+    const placed = async (): Promise<Record<string, number>> => {
+      await model.stored();
+      const stored = await page.evaluate(async () => (await fetch(`/api${location.pathname}/file`)).json() as Promise<unknown>);
+      return (stored as { underlay: Record<string, number> }).underlay;
+    };
+    await page.waitForFunction(() => document.body.textContent?.includes('elevation.svg'));
+    const before = (await placed()).metresPerPixel!;
+    const summary = await page.waitForSelector('::-p-xpath(//details/summary[starts-with(., "Underlay")])');
+    await summary!.focus();
+    await page.keyboard.press('Enter');
+    await model.pressByKey('Calibrate by two points');
+    const asks = (words: string): Promise<unknown> =>
+      page.waitForFunction(
+        (text: string) => document.querySelector('main [role=status]')?.textContent?.includes(text),
+        {},
+        words,
+      );
+    await asks('one end of a known dimension');
+    await page.keyboard.type('2');
+    await model.typeOver('2 by 1');
+    await asks('its other end');
+    await page.keyboard.type('6');
+    await model.typeOver('6 at 0');
+    await model.typeOver('9');
+    expect((await placed()).metresPerPixel! / before).toBeCloseTo(1.5, 9);
+    // The keyboard is back where it was.
+    await page.waitForFunction(() => document.activeElement?.textContent === 'Calibrate by two points');
+    await model.pressByKey('Measure');
+    for (const key of ['ArrowRight', 'Enter', 'ArrowUp', 'ArrowUp', 'Enter'] as const) await page.keyboard.press(key);
+    await page.waitForFunction(() => /Measured: 0\.\d+ m/.test(document.body.textContent ?? ''));
+    await model.command('dim the underlay 40');
+    expect(await placed()).toMatchObject({ strength: 0.4 });
+    await model.command('take the underlay away');
+    await page.waitForFunction(() => document.body.textContent?.includes('Put a file behind'));
+    await model.stored();
+  });
+
+  test('an underlay is traced: the pointer meets its corners and lines, named before the click', async () => {
+    const model = await ModelPage.empty(application);
+    const { page } = model;
+    const file = path.join(application.data, 'frame.svg');
+    writeFileSync(
+      file,
+      '<svg xmlns="http://www.w3.org/2000/svg" width="800" height="400"><path d="M100 300V100H700V300" fill="none" stroke="black" stroke-width="6"/></svg>',
+    );
+    const [chooser] = await Promise.all([page.waitForFileChooser(), model.command('put an underlay\n')]);
+    await chooser.accept([file]);
+    await page.waitForFunction(() => document.body.textContent?.includes('frame.svg'));
+    // 20 m for 800 units: the frame is 15 m wide and 5 m high, its left foot at 2.5 m across and 2.5 m up.
+    await model.settled();
+    await model.command('draw members');
+    for (const place of ['0 by 0', '20 by 0']) {
+      await page.keyboard.type(place[0]!);
+      await model.typeOver(place);
+      await page.keyboard.press('Escape');
+    }
+    await model.counts(2, 0);
+    const [low, far] = [await model.place('Node 1 '), await model.place('Node 2 ')];
+    const metre = (far.x - low.x) / 20;
+    for (const [across, up] of [
+      [2.5, 7.5],
+      [17.5, 7.5],
+    ] as const) {
+      const [px, py] = [low.x + across * metre, low.y - up * metre];
+      // The first move over a new picture begins to look for its lines.
+      await page.mouse.move(px + 3, py - 3);
+      await model.settled();
+      await page.mouse.click(px + 5, py - 4);
+    }
+    await model.counts(4, 1);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Escape');
+    const places = (await model.nodePlaces()).slice(2).map((words) => words.split(' ').map(Number));
+    // Nearer than a tenth of the stroke's width of 15 cm, although the clicks went past the corners.
+    for (const [i, expected] of [2.5, 7.5, 17.5, 7.5].entries())
+      expect(Math.abs(places.flat()[i]! - expected)).toBeLessThan(0.015);
+    await model.stored();
+  });
+
+  test('an underlay is put behind, calibrated and measured, and kept with the model', async () => {
+    const model = await ModelPage.portal(application);
+    const { page } = model;
+    await page.keyboard.press('Escape');
+    await model.unfold('Underlay');
+    const file = path.join(application.data, 'plan.svg');
+    writeFileSync(
+      file,
+      '<svg xmlns="http://www.w3.org/2000/svg" width="400" height="200"><rect x="50" y="50" width="300" height="100" fill="none" stroke="black"/></svg>',
+    );
+    const input = (await page.waitForSelector('input[type=file]')) as unknown as { uploadFile(path: string): Promise<void> };
+    await input.uploadFile(file);
+    const { x, y } = await model.sheet();
+    const scale = async (): Promise<number> => {
+      await model.stored();
+      const stored = await page.evaluate(async () => (await fetch(`/api${location.pathname}/file`)).json() as Promise<unknown>);
+      return (stored as { underlay: { metresPerPixel: number } }).underlay.metresPerPixel;
+    };
+    await page.waitForFunction(() => document.body.textContent?.includes('Take it away'));
+    const before = await scale();
+    await page.evaluate(() => document.querySelector('[data-testid=sheet]')!.scrollIntoView());
+    const [first, last] = [await model.place('Node 1 '), await model.place('Node 3 ')];
+    const metre = (last.x - first.x) / 12;
+    await model.press('Calibrate by two points');
+    await page.mouse.click(x + 200, y + 100);
+    await page.mouse.click(x + 500, y + 100);
+    await model.typeOver('15');
+    await model.press('Measure');
+    await page.mouse.click(x + 200, y + 100);
+    await page.mouse.click(x + 200 + 5 * metre, y + 100);
+    await page.waitForFunction(() => /Measured: (5|4\.9\d+|5\.0\d+) m/.test(document.body.textContent ?? ''));
+    expect((await scale()) / before).toBeCloseTo(15 / (300 / metre), 2);
+    await page.reload({ waitUntil: 'networkidle0' });
+    await model.unfold('Underlay');
+    await model.press('Take it away');
+    await model.stored();
+  });
+
+  test('a page of a PDF becomes an underlay, without the network', async () => {
+    const model = await ModelPage.portal(application);
+    await model.unfold('Underlay');
+    const file = path.join(application.data, 'plan.pdf');
+    writeFileSync(file, onePagePdf());
+    const input = (await model.page.waitForSelector('input[type=file]')) as unknown as {
+      uploadFile(path: string): Promise<void>;
+    };
+    await input.uploadFile(file);
+    await model.page.waitForFunction(() => document.body.textContent?.includes('Take it away'));
+    await model.stored();
+  });
+});
+
+/** The smallest PDF with a line on its page. */
+function onePagePdf(): string {
+  const stream = '2 w 20 20 m 180 20 l S';
+  const objects = [
+    '<< /Type /Catalog /Pages 2 0 R >>',
+    '<< /Type /Pages /Kids [3 0 R] /Count 1 >>',
+    '<< /Type /Page /Parent 2 0 R /MediaBox [0 0 200 100] /Contents 4 0 R /Resources << >> >>',
+    `<< /Length ${stream.length} >>\nstream\n${stream}\nendstream`,
+  ];
+  let text = '%PDF-1.4\n';
+  const offsets = objects.map((object, i) => {
+    const at = text.length;
+    text += `${i + 1} 0 obj\n${object}\nendobj\n`;
+    return at;
+  });
+  const start = text.length;
+  text += `xref\n0 5\n0000000000 65535 f \n${offsets.map((at) => `${String(at).padStart(10, '0')} 00000 n \n`).join('')}`;
+  return `${text}trailer << /Size 5 /Root 1 0 R >>\nstartxref\n${start}\n%%EOF`;
+}
+
+test('no page complained', () => expect(application.complaints).toEqual([]));
