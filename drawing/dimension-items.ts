@@ -1,5 +1,5 @@
 import type { Model } from '@rigid-beam/core/model/model';
-import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { inUnit } from '@rigid-beam/core/quantities/show';
 import type { AxisName } from '@rigid-beam/core/model/point';
 import { boundsOf } from './camera';
@@ -62,7 +62,7 @@ export function dimensionItems(model: Model, view: View): Item[] {
   const [across, upwards] = [axisAlong(view.projection.right), axisAlong(view.projection.up)];
   // In an oblique look no length would stand along an edge of the sheet.
   if (!box || !across || !upwards) return [];
-  const unit = { ...defaultDisplay, ...model.display }.length;
+  const unit = lengthUnit(model);
   const place = { edge: { x: box.left, y: box.bottom }, unit, view };
   const stops = (axis: AxisName): number[] => levels(model.nodes.map((node) => node[axis] ?? 0));
   return [...strings('across', across, stops(across.axis), place), ...strings('up', upwards, stops(upwards.axis), place)];

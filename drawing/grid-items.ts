@@ -1,7 +1,9 @@
-import type { Point } from '@rigid-beam/core/model/point';
+import type { Model } from '@rigid-beam/core/model/model';
+import { pointOf, type Point } from '@rigid-beam/core/model/point';
 import { worldX, worldY, type Camera } from './camera';
 import { worldPath, type Item } from './display-list';
-import { seenPoint, type Projection, type WorkPlane } from './projection';
+import { extentOf } from './geometry';
+import { axisAlong, seenPoint, type Projection, type WorkPlane } from './projection';
 
 /** Pixels between grid lines at least. */
 const FINEST = 9;
@@ -37,13 +39,7 @@ export function gridItems(camera: Camera): Item[] {
 const MOST = 60;
 
 /** The grid of a work plane that is seen obliquely, over `reach` metres around `middle`. */
-export function workPlaneItems(
-  projection: Projection,
-  { axis, at }: WorkPlane,
-  middle: Point,
-  reach: number,
-  step: number,
-): Item[] {
+function workPlaneItems(projection: Projection, { axis, at }: WorkPlane, middle: Point, reach: number, step: number): Item[] {
   const [k, i, j] = ({ x: [0, 1, 2], y: [1, 0, 2], z: [2, 0, 1] } as const)[axis];
   let wide = step;
   while (reach / wide > MOST) wide *= 10;
@@ -63,4 +59,14 @@ export function workPlaneItems(
   for (let n = fromI; n <= toI; n++) items.push(worldPath([...seen(n, fromJ), ...seen(n, toJ)], { stroke: ink(n), width: 0.7 }));
   for (let n = fromJ; n <= toJ; n++) items.push(worldPath([...seen(fromI, n), ...seen(toI, n)], { stroke: ink(n), width: 0.7 }));
   return items;
+}
+
+/** The paper: the grid of the sheet where one looks along an axis, in an oblique look the grid of the plane in use, around the structure. */
+export function paperItems(model: Model, projection: Projection, camera: Camera, plane: WorkPlane): Item[] {
+  if (axisAlong(projection.right) && axisAlong(projection.up)) return gridItems(camera);
+  const nodes = model.nodes.map(pointOf);
+  const middle = [0, 1, 2].map(
+    (k) => nodes.reduce((sum, node) => sum + node[k]!, 0) / Math.max(nodes.length, 1),
+  ) as unknown as Point;
+  return workPlaneItems(projection, plane, middle, Math.max(extentOf(model) * 1.3, 4), gridStep(camera.scale));
 }

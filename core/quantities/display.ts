@@ -27,4 +27,8 @@ export const displayChoices: Record<keyof DisplayUnits, readonly string[]> = {
   section: ['cm', 'mm', 'm', 'in'],
 };
 
+/** The unit in which lengths of a project are shown, and which a bare number means. */
+export const lengthUnit = ({ display }: { readonly display?: Partial<DisplayUnits> | undefined }): string =>
+  display?.length ?? defaultDisplay.length;
+
 export const intensityUnit = (display: DisplayUnits): string => `${display.force}/${display.length}`;

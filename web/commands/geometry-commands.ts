@@ -5,7 +5,7 @@ import { readingNames } from '@rigid-beam/core/model/edits/reading-order';
 import { lengthOf, placesOf } from '@rigid-beam/core/model/edits/carry';
 import type { Model } from '@rigid-beam/core/model/model';
 import { middleOf, nodesOf, type Chosen } from '@rigid-beam/core/model/selecting';
-import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { COINCIDENT, type AxisName } from '@rigid-beam/core/model/point';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import type { SheetController } from '../sheet/controller';
@@ -15,7 +15,6 @@ import { chosenOf } from './chosen';
 import type { Command } from './command';
 import { NORMALS, readTurn, readVector, repeatOf, transformOf } from './motions';
 
-export const unitOf = (model: Model): string => ({ ...defaultDisplay, ...model.display }).length;
 const modelOf = (sheet: SheetController): Model => sheet.editor.state.model;
 const chosen = (sheet: SheetController): Chosen => chosenOf(sheet.editor.state.selection);
 export const hasAny = (sheet: SheetController): boolean => chosen(sheet).nodes.length + chosen(sheet).members.length > 0;
@@ -40,7 +39,7 @@ const withChosen =
     return typeof intent === 'string' ? intent : make(sheet, intent);
   };
 
-const vector = (sheet: SheetController, text: string) => readVector(text, unitOf(modelOf(sheet)));
+const vector = (sheet: SheetController, text: string) => readVector(text, lengthUnit(modelOf(sheet)));
 const about = (sheet: SheetController, what: Chosen) => middleOf(modelOf(sheet), nodesOf(modelOf(sheet), what));
 
 /** `4 times 0 by 0 by -5 linked`, `5 times 60 about y` */
@@ -71,7 +70,7 @@ function readSplit(sheet: SheetController, text: string, { members }: Chosen): I
   }
   const [, place] = /^\s*at\b(.*)$/.exec(text) ?? [];
   if (place === undefined) return 'Write: into 4, or: at 2.5 (from the start)';
-  const parsed = parseQuantity(place, 'length', unitOf(model));
+  const parsed = parseQuantity(place, 'length', lengthUnit(model));
   if (!parsed.ok) return parsed.reason;
   const places = placesOf(model);
   const cuts = model.members
@@ -127,7 +126,7 @@ export const geometryCommands: readonly Command[] = [
     fits: hasAny,
     run: withChosen((sheet, text, what) => {
       const [, place, axis = 'x'] = /^\s*(?:at\b)?(.*?)(?:\balong\b\s*([xyz]))?\s*$/i.exec(text) ?? [];
-      const parsed = parseQuantity(place ?? '', 'length', unitOf(modelOf(sheet)));
+      const parsed = parseQuantity(place ?? '', 'length', lengthUnit(modelOf(sheet)));
       if (!parsed.ok) return `Write where the mirror stands: at 6, or: at 3 along y (${parsed.reason})`;
       const normal = NORMALS[axis.toLowerCase() as 'x' | 'y' | 'z'];
       const at = normal.map((part) => part * parsed.value) as unknown as typeof normal;
@@ -147,7 +146,10 @@ export const geometryCommands: readonly Command[] = [
     run: (sheet, text) => {
       const [, axis, what, place, way] = /^\s*([xyz])\s+(beyond|at)\b(.*?)\bby\b(.*)$/i.exec(text) ?? [];
       if (!axis || !what) return 'Write: x beyond 5.4 by 0.6, or: x at 5.4 by 0.6';
-      const [at, by] = [place!, way!].map((part) => parseQuantity(part, 'length', unitOf(modelOf(sheet)))) as [Parsed, Parsed];
+      const [at, by] = [place!, way!].map((part) => parseQuantity(part, 'length', lengthUnit(modelOf(sheet)))) as [
+        Parsed,
+        Parsed,
+      ];
       if (!at.ok) return `“${place!.trim()}” is no length: ${at.reason}`;
       if (!by.ok) return `“${way!.trim()}” is no length: ${by.reason}`;
       const named = axis.toLowerCase() as AxisName;

@@ -10,7 +10,8 @@ import {
 } from '@rigid-beam/core/model/typical/typical';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { parseSpacings } from '@rigid-beam/core/quantities/spacings';
-import { make, unitOf } from './geometry-commands';
+import { lengthUnit } from '@rigid-beam/core/quantities/display';
+import { make } from './geometry-commands';
 import type { Command } from './command';
 import { readVector } from './motions';
 import { placing } from './placing';
@@ -67,7 +68,7 @@ export const placingCommands: readonly Command[] = [
       ' …, at … by … (what is left out is as usual)',
     run: (sheet, text) => {
       const { model } = sheet.editor.state;
-      const measures = readMeasures(typical, text, unitOf(model));
+      const measures = readMeasures(typical, text, lengthUnit(model));
       if (typeof measures === 'string') return measures;
       const refused = make(sheet, placing(model, typical, measures.values, measures.at));
       if (refused === undefined) {
@@ -84,7 +85,7 @@ export const placingCommands: readonly Command[] = [
     run: (sheet, text) => {
       const { model } = sheet.editor.state;
       const [, spacings, stay] = /^(.*?)(\bstay)?\s*$/.exec(text) as unknown as [string, string, string | undefined];
-      const parsed = parseSpacings(spacings, unitOf(model));
+      const parsed = parseSpacings(spacings, lengthUnit(model));
       if (!parsed.ok) return `Write spacings: ${parsed.reason}`;
       const lines = model.grid?.[axis] ?? { from: gridThrough(model, axis)?.from ?? 0 };
       return make(sheet, respace(model, axis, { ...lines, steps: parsed.steps }, stay ? 'stay' : 'follow'));

@@ -1,15 +1,25 @@
 import type { Underlay } from '@rigid-beam/core/model/model';
-import { distance, type Point } from '@rigid-beam/core/model/point';
+import type { Point } from '@rigid-beam/core/model/point';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
-import { showQuantity } from '@rigid-beam/core/quantities/show';
+import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import type { SheetController } from '../sheet/controller';
-import { calibrate, hideOrShow, level, measure, move, putUnderlay, UNDERLAY_FILES } from '../underlay/actions';
-import { calibrated } from '../underlay/placing';
+import {
+  calibrate,
+  hideOrShow,
+  level,
+  measure,
+  move,
+  ONE_PLACE,
+  putUnderlay,
+  sayDistance,
+  UNDERLAY_FILES,
+} from '../underlay/actions';
+import { apart, calibrated } from '../underlay/placing';
 import type { Command } from './command';
-import { make, unitOf } from './geometry-commands';
+import { make } from './geometry-commands';
 import { readVector } from './motions';
 
-const unit = (sheet: SheetController): string => unitOf(sheet.editor.state.model);
+const unit = (sheet: SheetController): string => lengthUnit(sheet.editor.state.model);
 const hasUnderlay = (sheet: SheetController): boolean => sheet.editor.state.model.underlay !== undefined;
 
 /** Two places with a comma between them, `0 by 0, 5.2 by 0`, and what follows behind another. */
@@ -73,7 +83,7 @@ export const underlayCommands: readonly Command[] = [
       if (typeof places === 'string') return places;
       const length = parseQuantity(places.rest[0] ?? '', 'length', lengths);
       if (!length.ok || !(length.value > 0)) return 'Write the true distance behind the places: 0 by 0, 5.2 by 0, 6';
-      if (distance(...places.ends) < 1e-6) return 'The two places are one.';
+      if (apart(underlay, places.ends) === 0) return ONE_PLACE;
       return calibrated(underlay, places.ends, length.value);
     }),
   },
@@ -87,7 +97,7 @@ export const underlayCommands: readonly Command[] = [
       }
       const places = readPlaces(text, unit(sheet));
       if (typeof places === 'string') return places;
-      sheet.say(`Measured: ${showQuantity(distance(...places.ends), unit(sheet), 5)}`);
+      sayDistance(sheet, places.ends);
       return undefined;
     },
   },

@@ -12,11 +12,11 @@ import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { subjectKey } from '@rigid-beam/drawing/display-list';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import type { Look, WorkPlane } from '@rigid-beam/drawing/projection';
+import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import type { SheetController } from '../sheet/controller';
 import { stages } from '../session/view-state';
 import { chosenOf, selectChosen, subjectsOf } from './chosen';
 import type { Command } from './command';
-import { unitOf } from './geometry-commands';
 
 const isSpace = (sheet: SheetController): boolean => sheet.editor.state.model.space === 'space';
 const hasAny = (sheet: SheetController): boolean => sheet.editor.state.selection.length > 0;
@@ -65,7 +65,7 @@ function hide(sheet: SheetController, what: 'selected' | 'others'): void {
 /** `y at 4.5`: a plane across an axis. */
 function readPlane(sheet: SheetController, text: string): WorkPlane | string {
   const [, axis, place] = /^\s*([xyz])\s*(?:at|=)?(.*)$/i.exec(text) ?? [];
-  const at = parseQuantity(place ?? '', 'length', unitOf(sheet.editor.state.model));
+  const at = parseQuantity(place ?? '', 'length', lengthUnit(sheet.editor.state.model));
   if (!axis || !at.ok) return 'Write the axis and the place: y at 4.5';
   return { axis: axis.toLowerCase() as AxisName, at: at.value };
 }

@@ -1,6 +1,6 @@
 import { behaviours, type Member, type Model, type ModelNode } from '@rigid-beam/core/model/model';
 import { lengthOf, placesOf } from '@rigid-beam/core/model/edits/carry';
-import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
 import { kindOf, supportKindsOf } from '../benches/support-kinds';
@@ -53,7 +53,7 @@ const plain = (value: number): string => showNumber(value, 9).replace('−', '-'
 const NONE = 'none';
 
 export function columnsOf(model: Model, list: ScheduleList): readonly Column[] {
-  const unit = { ...defaultDisplay, ...model.display }.length;
+  const unit = lengthUnit(model);
   if (list === 'nodes') {
     const kinds = [NONE, ...supportKindsOf(model.space).map(({ id }) => id)];
     return [

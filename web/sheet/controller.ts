@@ -1,13 +1,13 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import { pointOf, type Point } from '@rigid-beam/core/model/point';
+import type { Point } from '@rigid-beam/core/model/point';
+import { nodesOf } from '@rigid-beam/core/model/selecting';
 import { boundsOf, screenX, screenY, worldX, worldY, zoomAt, type Camera } from '@rigid-beam/drawing/camera';
 import type { Item, Subject } from '@rigid-beam/drawing/display-list';
-import { drawnNodes, extentOf, type Seen } from '@rigid-beam/drawing/geometry';
-import { gridItems, gridStep, workPlaneItems } from '@rigid-beam/drawing/grid-items';
+import { drawnNodes, type Seen } from '@rigid-beam/drawing/geometry';
+import { gridStep, paperItems } from '@rigid-beam/drawing/grid-items';
 import { hitTest, type Hit } from '@rigid-beam/drawing/hit-test';
 import { placeLabels, type PlacedLabel } from '@rigid-beam/drawing/place-labels';
 import {
-  axisAlong,
   ELEVATION,
   lookFrom,
   LOOKS,
@@ -20,15 +20,16 @@ import {
 import { quickItems } from '@rigid-beam/drawing/quick-items';
 import { sheetItems } from '@rigid-beam/drawing/sheet-items';
 import { snap, type Snap } from '@rigid-beam/drawing/snap';
-import type { View } from '@rigid-beam/drawing/view';
-import { SKETCHED, weightAt, withoutSmallTalk } from '@rigid-beam/drawing/weight';
+import { SKETCHED, withoutSmallTalk } from '@rigid-beam/drawing/weight';
+import { chosenOf } from '../commands/chosen';
 import { isHeld, type Editor, type EditorState } from '../session/editor';
-import { actingIndex } from '../session/use-editor';
+import { traced } from '../underlay/trace';
 import { CARD_WIDTH, framed } from './framing';
+import { Keyboard } from './keyboard';
 import { Painter, type Picture } from './painter';
 import type { InPlaceField, Offer, SheetState, TypedField } from './sheet-state';
-import { traced } from '../underlay/trace';
 import type { Tool, ToolPointer } from './tools/tool';
+import { viewOf } from './view-of';
 
 const RESTING = 'select';
 /** Milliseconds after which a moved drawing counts as at rest. */
@@ -39,6 +40,7 @@ const HEAVY = 4000;
 /** How near something must be to be meant, pixels: a finger is less exact than a mouse. */
 const REACH = { mouse: 7, pen: 9, touch: 18 } as const;
 const SNAP = 10;
+
 /** The live drawing behind the canvas: camera, display list, hit-testing and the tool in hand. React only mounts it. */
 export class SheetController {
   readonly store: StoreApi<SheetState>;
@@ -51,17 +53,17 @@ export class SheetController {
   private rest: ReturnType<typeof setTimeout> | undefined;
   /** The view follows the structure until someone moves it. */
   private follows = true;
-  /** What had the keyboard before a tool took it. */
-  private before: HTMLElement | undefined;
+  private readonly keyboard: Keyboard;
   private readonly stopListening: () => void;
 
   constructor(
     readonly editor: Editor,
-    private readonly canvas: HTMLCanvasElement,
+    canvas: HTMLCanvasElement,
     /** The tool that is in hand whenever no other is. */
     private readonly restingTool: (sheet: SheetController) => Tool,
   ) {
     this.painter = new Painter(canvas, () => this.refresh());
+    this.keyboard = new Keyboard(canvas);
     const select = restingTool(this);
     this.store = createStore<SheetState>(() => ({
       camera: { x: 0, y: 0, scale: 60, width: 0, height: 0 },
@@ -113,13 +115,7 @@ export class SheetController {
   /** The selected nodes and members in view; everything where nothing is selected. */
   showSelection(): void {
     const { model, selection } = this.editor.state;
-    const nodes = new Set(
-      selection.flatMap((one) => {
-        const member = one.kind === 'member' && model.members.find(({ id }) => id === one.id);
-        if (member) return [member.start, member.end];
-        return one.kind === 'node' || one.kind === 'support' ? [one.id] : [];
-      }),
-    );
+    const nodes = new Set(nodesOf(model, chosenOf(selection)));
     if (nodes.size === 0) return this.showAll();
     this.follows = false;
     this.show((id) => nodes.has(id));
@@ -244,18 +240,12 @@ export class SheetController {
     this.refresh();
   }
 
-  /** Arrow keys and Enter belong to a tool that takes places; afterwards the keyboard goes back to where it was. */
+  /** The keyboard goes to a tool that takes places, and back once no field is open any more. */
   private moveKeyboard(): void {
     const { tool, field, typed } = this.store.getState();
     if (field || typed) return;
-    const { activeElement } = document;
-    if (tool.takesPlaces) {
-      if (activeElement instanceof HTMLButtonElement) this.before = activeElement;
-      this.canvas.focus({ preventScroll: true });
-      return;
-    }
-    if (activeElement === this.canvas || activeElement === document.body) this.before?.focus({ preventScroll: true });
-    this.before = undefined;
+    if (tool.takesPlaces) this.keyboard.take();
+    else this.keyboard.giveBack();
   }
 
   takeSelect(): void {
@@ -386,19 +376,21 @@ export class SheetController {
   }
 
   private picture(): Picture {
+    const { model } = this.editor.state.drawn;
+    const { projection } = this.seen();
     return {
       camera: this.camera,
-      lists: [this.grid(), this.items],
+      lists: () => [this.turning ? [] : paperItems(model, projection, this.camera, this.workPlane()), this.items],
       placed: this.placed,
-      underlay: this.editor.state.drawn.model.underlay,
-      projection: this.seen().projection,
+      underlay: model.underlay,
+      projection,
     };
   }
 
   private rebuild(): void {
     const { camera } = this;
     const state = this.editor.state;
-    const view = this.view(state);
+    const view = viewOf(state, this.seen(), this.store.getState().plane, camera.scale, this.turning);
     const items = this.turning
       ? quickItems(state.drawn.model, view)
       : sheetItems(state.drawn.model, state.drawn.results?.solution, view);
@@ -406,42 +398,5 @@ export class SheetController {
     this.placed = placeLabels(this.items, camera, this.painter.measure);
     this.painter.forget();
     this.stale = false;
-  }
-
-  /** The grid straight on, or in an oblique look the grid of the plane in use. */
-  private grid(): Item[] {
-    const { model } = this.editor.state.drawn;
-    const { projection } = this.seen();
-    if (axisAlong(projection.right) && axisAlong(projection.up)) return gridItems(this.camera);
-    if (this.turning) return [];
-    const nodes = model.nodes.map(pointOf);
-    const middle = [0, 1, 2].map(
-      (k) => nodes.reduce((sum, node) => sum + node[k]!, 0) / Math.max(nodes.length, 1),
-    ) as unknown as Point;
-    const reach = Math.max(extentOf(model) * 1.3, 4);
-    return workPlaneItems(projection, this.workPlane(), middle, reach, this.step());
-  }
-
-  private view(state: EditorState): View {
-    const held = isHeld(state);
-    const seen = this.seen();
-    return {
-      ...seen,
-      localAxes: state.localAxes,
-      plane: state.drawn.model.space === 'space' ? this.store.getState().plane : undefined,
-      outcome: actingIndex(state),
-      quantity: state.quantity,
-      diagramFactor: state.diagramFactor,
-      values: state.values && !held,
-      deflected: state.deflected,
-      ordinates: !held,
-      reactions: !held,
-      loads: !held,
-      dimensions: state.dimensions && !held,
-      names: (state.names || state.stage === 'geometry') && !held,
-      selection: state.selection,
-      scale: this.camera.scale,
-      weight: this.turning ? 1 : weightAt(state.drawn.model, seen, this.camera.scale),
-    };
   }
 }

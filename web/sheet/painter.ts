@@ -10,7 +10,8 @@ import { canvasMeasure, paint, paintLists, readPalette, type PaintedPicture, typ
 /** All that stands on the sheet but the marks of the tool in hand. */
 export interface Picture {
   readonly camera: Camera;
-  readonly lists: readonly DisplayList[];
+  /** From back to front; asked only where they are painted. */
+  readonly lists: () => readonly DisplayList[];
   readonly placed: readonly PlacedLabel[];
   readonly underlay: Underlay | undefined;
   readonly projection: Projection;
@@ -75,7 +76,7 @@ export class Painter {
   }
 
   private paintOn(context: CanvasRenderingContext2D, picture: Picture): void {
-    paint(context, picture.lists, picture.placed, picture.camera, this.palette, this.ratio, this.behind(picture));
+    paint(context, picture.lists(), picture.placed, picture.camera, this.palette, this.ratio, this.behind(picture));
   }
 
   /** The still picture, moved by as much as the camera has moved since it was painted. */

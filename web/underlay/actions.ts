@@ -1,10 +1,10 @@
 import type { Underlay } from '@rigid-beam/core/model/model';
 import { distance, type Point } from '@rigid-beam/core/model/point';
-import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import type { SheetController } from '../sheet/controller';
 import { PickTool } from '../sheet/tools/pick-tool';
-import { calibrated, levelled, moved, planeOf } from './placing';
+import { apart, calibrated, levelled, moved, planeOf } from './placing';
 import { readPicture } from './read-picture';
 
 type Pair = readonly [Point, Point];
@@ -23,7 +23,6 @@ export async function putUnderlay(sheet: SheetController, file: File, page: numb
 
 const change = (sheet: SheetController, part: Partial<Underlay>): boolean =>
   sheet.editor.edit({ type: 'underlay', change: part });
-const unitOf = (sheet: SheetController): string => ({ ...defaultDisplay, ...sheet.editor.state.model.display }).length;
 
 /** Two points of the picture, taken from its own plane; the grid does not catch them. */
 function two(sheet: SheetController, first: string, second: string, done: (ends: Pair, underlay: Underlay) => void): void {
@@ -37,27 +36,38 @@ function two(sheet: SheetController, first: string, second: string, done: (ends:
   );
 }
 
+/** What two points that are one on the picture are answered with: no size follows from them. */
+export const ONE_PLACE = 'The two places are one on the picture. Show two that lie apart.';
+
 /** Two points, and then their true distance. */
 export const calibrate = (sheet: SheetController): void =>
-  two(sheet, 'Click one end of a known dimension.', 'Click its other end.', (ends, underlay) =>
+  two(sheet, 'Click one end of a known dimension.', 'Click its other end.', (ends, underlay) => {
+    const value = apart(underlay, ends);
+    if (value === 0) {
+      sheet.say(ONE_PLACE);
+      return;
+    }
     sheet.openField({
       label: 'True length between them',
       ...sheet.placeOf(ends[1]),
-      value: distance(...ends),
+      value,
       dimension: 'length',
-      unit: unitOf(sheet),
+      unit: lengthUnit(sheet.editor.state.model),
       commit: (length) => {
         if (length > 0) change(sheet, calibrated(underlay, ends, length));
       },
-    }),
-  );
+    });
+  });
 
-/** The distance of two points of the underlay, or of the structure where there is none, said on the sheet. */
+/** Says how far two points lie apart. */
+export const sayDistance = (sheet: SheetController, ends: Pair): void =>
+  sheet.say(`Measured: ${showQuantity(distance(...ends), lengthUnit(sheet.editor.state.model), 5)}`);
+
+/** The distance of two points of the underlay, or of the structure where there is none: a calibration is checked by another dimension. */
 export function measure(sheet: SheetController): void {
   const asked = ['Click one end of a dimension.', 'Click its other end.'] as const;
-  const tell = (ends: Pair): void => sheet.say(`Measured: ${showQuantity(distance(...ends), unitOf(sheet), 5)}`);
-  if (sheet.editor.state.model.underlay) two(sheet, ...asked, tell);
-  else sheet.take(new PickTool(sheet, asked, (points) => tell(points as unknown as Pair)));
+  if (sheet.editor.state.model.underlay) two(sheet, ...asked, (ends) => sayDistance(sheet, ends));
+  else sheet.take(new PickTool(sheet, asked, (points) => sayDistance(sheet, points as unknown as Pair)));
 }
 
 export const move = (sheet: SheetController): void =>
@@ -66,9 +76,10 @@ export const move = (sheet: SheetController): void =>
   );
 
 export const level = (sheet: SheetController): void =>
-  two(sheet, 'Click a point on a line that is level or upright.', 'Click another point on it.', (ends, underlay) =>
-    change(sheet, levelled(underlay, ends)),
-  );
+  two(sheet, 'Click a point on a line that is level or upright.', 'Click another point on it.', (ends, underlay) => {
+    if (apart(underlay, ends) === 0) sheet.say(ONE_PLACE);
+    else change(sheet, levelled(underlay, ends));
+  });
 
 /** Hidden, or shown again. */
 export const hideOrShow = (sheet: SheetController): boolean =>

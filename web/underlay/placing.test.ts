@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Underlay } from '@rigid-beam/core/model/model';
 import type { Point } from '@rigid-beam/core/model/point';
-import { calibrated, levelled, moved, pixelOfPoint, pointOfPixel } from './placing';
+import { apart, calibrated, levelled, moved, pixelOfPoint, pointOfPixel } from './placing';
 
 const underlay: Underlay = {
   image: 'data:image/png;base64,AA==',
@@ -45,6 +45,10 @@ describe('an underlay', () => {
     const ends = [pointOfPixel(lying, 0, 100), pointOfPixel(lying, 200, 100)] as const;
     const [px, py] = pixelOfPoint({ ...lying, angle: 37 }, pointOfPixel({ ...lying, angle: 37 }, 31, 17));
     expect([px, py]).toEqual([expect.closeTo(31, 9), expect.closeTo(17, 9)]);
+    expect(apart(lying, ends)).toBeCloseTo(10, 9);
+    // Seen square to the picture, what lies behind each other is one place of it.
+    const k = { x: 0, y: 1, z: 2 }[across];
+    expect(apart(lying, [low, low.map((part, i) => (i === k ? part + 3 : part)) as unknown as Point])).toBe(0);
     const placed = { ...lying, ...calibrated(lying, ends, 5) };
     expectPoint(pointOfPixel(placed, 0, 100), low);
     expectPoint(pointOfPixel({ ...lying, ...moved(lying, ends) }, 0, 100), ends[1]);

@@ -23,10 +23,17 @@ function onPicture({ across = 'z' }: Underlay, at: Point): [number, number] {
   return [dot(right, at), dot(up, at)];
 }
 
+/** Metres between two points as the picture has them; 0 where they are one on it, which no calibration can follow from. */
+export function apart(underlay: Underlay, ends: readonly [Point, Point]): number {
+  const [from, to] = ends.map((end) => onPicture(underlay, end)) as [[number, number], [number, number]];
+  const far = Math.hypot(to[0] - from[0], to[1] - from[1]);
+  return far < 1e-6 ? 0 : far;
+}
+
 /** The underlay grown or shrunk so that the way between two of its points has this length; the first point stays where it is. */
 export function calibrated(underlay: Underlay, ends: readonly [Point, Point], length: number): Placement {
-  const [from, to] = ends.map((end) => onPicture(underlay, end)) as [[number, number], [number, number]];
-  const factor = length / Math.hypot(to[0] - from[0], to[1] - from[1]);
+  const from = onPicture(underlay, ends[0]);
+  const factor = length / apart(underlay, ends);
   return {
     x: rounded(from[0] + factor * (underlay.x - from[0])),
     y: rounded(from[1] + factor * (underlay.y - from[1])),

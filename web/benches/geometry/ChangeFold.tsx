@@ -6,8 +6,8 @@ import type { Motion } from '@rigid-beam/core/model/edits/motion';
 import type { Model } from '@rigid-beam/core/model/model';
 import { axisNames, minus, type AxisName, type Point } from '@rigid-beam/core/model/point';
 import { middleOf, nodesOf, type Chosen } from '@rigid-beam/core/model/selecting';
+import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { chosenOf } from '../../commands/chosen';
-import { unitOf } from '../../commands/geometry-commands';
 import { NORMALS, repeatOf, transformOf } from '../../commands/motions';
 import { useEditor, useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
@@ -78,7 +78,7 @@ function ChangeForm({ sheet, model, chosen }: ChangeFormProps) {
   const editor = useEditor();
   const [form, setForm] = useState<Form>(START);
   const [touched, setTouched] = useState(false);
-  const unit = unitOf(model);
+  const unit = lengthUnit(model);
   const change = (part: Partial<Form>): void => {
     setForm((before) => ({ ...before, ...part }));
     setTouched(true);

@@ -5,7 +5,7 @@ import { gridThrough, linesOf, respace } from '@rigid-beam/core/model/grid-lines
 import type { GridAxis } from '@rigid-beam/core/model/model';
 import { axisNames, type AxisName } from '@rigid-beam/core/model/point';
 import { parseSpacings, showSpacings } from '@rigid-beam/core/quantities/spacings';
-import { unitOf } from '../../commands/geometry-commands';
+import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { useEditor, useEditorState } from '../../session/use-editor';
 import { Button, Columns, Hint, PlainButton, Row, ToggleButton } from '../../ui/controls';
 import { Fold } from '../../ui/Fold';
@@ -20,7 +20,7 @@ export function GridFold() {
   const model = useEditorState((state) => state.model);
   const [follows, setFollows] = useState(true);
   const axes = model.space === 'plane' ? (['x', 'y'] as const) : axisNames;
-  const unit = unitOf(model);
+  const unit = lengthUnit(model);
   const count = axes.filter((axis) => model.grid?.[axis]).length;
   const set = (axis: AxisName, next: GridAxis | undefined): void => {
     if (next) editor.edit(respace(model, axis, next, follows ? 'follow' : 'stay'));

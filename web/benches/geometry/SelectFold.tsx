@@ -5,9 +5,9 @@ import type { AxisName } from '@rigid-beam/core/model/point';
 import { onPlane } from '@rigid-beam/core/model/selecting';
 import { levels } from '@rigid-beam/drawing/dimension-items';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
+import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { chosenOf, selectChosen } from '../../commands/chosen';
 import { commands } from '../../commands/all';
-import { unitOf } from '../../commands/geometry-commands';
 import { useEditor, useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { Button, Hint, PlainButton, Row, Select } from '../../ui/controls';
@@ -38,7 +38,7 @@ export function SelectFold({ sheet }: { readonly sheet: SheetController }) {
   const groups = model.groups ?? [];
   const chosen = chosenOf(selection);
   const count = chosen.nodes.length + chosen.members.length;
-  const unit = unitOf(model);
+  const unit = lengthUnit(model);
   const planes = (model.space === 'plane' ? (['y', 'x'] as const) : (['y', 'x', 'z'] as const)).flatMap((axis) =>
     levels(model.nodes.map((node) => node[axis] ?? 0)).map((at) => ({ axis, at, id: `${axis} ${at}` })),
   );

@@ -5,7 +5,8 @@ import { linesOf } from '@rigid-beam/core/model/grid-lines';
 import { axisNames, type AxisName } from '@rigid-beam/core/model/point';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { levels } from '@rigid-beam/drawing/dimension-items';
-import { intoSpace, make, unitOf } from '../../commands/geometry-commands';
+import { lengthUnit } from '@rigid-beam/core/quantities/display';
+import { intoSpace, make } from '../../commands/geometry-commands';
 import { useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { Button, Columns, Hint, Select } from '../../ui/controls';
@@ -22,7 +23,7 @@ const PLANES: Record<AxisName, string> = {
 export function SpaceFold({ sheet }: { readonly sheet: SheetController }) {
   const model = useEditorState((state) => state.model);
   const plane = useStore(sheet.store, (state) => state.plane);
-  const unit = unitOf(model);
+  const unit = lengthUnit(model);
   if (model.space === 'plane')
     return (
       <Fold key="plane" title="Space" note="a plane model">

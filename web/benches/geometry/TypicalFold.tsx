@@ -6,7 +6,7 @@ import { typicals } from '@rigid-beam/core/model/typical/all';
 import { initialValues, valueFault, type TypicalField, type TypicalValues } from '@rigid-beam/core/model/typical/typical';
 import type { Model } from '@rigid-beam/core/model/model';
 import { parseSpacings, showSpacings } from '@rigid-beam/core/quantities/spacings';
-import { unitOf } from '../../commands/geometry-commands';
+import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { placing } from '../../commands/placing';
 import { useEditor, useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
@@ -84,7 +84,7 @@ function Chooser({ sheet, model }: { readonly sheet: SheetController; readonly m
           key={`${id} ${field.key}`}
           field={field}
           value={values[field.key]!}
-          unit={unitOf(model)}
+          unit={lengthUnit(model)}
           onChange={(value) => setValues({ ...values, [field.key]: value })}
         />
       ))}

@@ -4,7 +4,7 @@ import { useRef, useState } from 'react';
 import styled from 'styled-components';
 import type { Underlay } from '@rigid-beam/core/model/model';
 import { axisNames, type AxisName } from '@rigid-beam/core/model/point';
-import { unitOf } from '../../commands/geometry-commands';
+import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { useEditor, useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { Button, Columns, Hint, Row, Select } from '../../ui/controls';
@@ -98,7 +98,7 @@ function Placing({ sheet, underlay }: { readonly sheet: SheetController; readonl
             label={`At ${across.toUpperCase()} =`}
             value={underlay.at ?? 0}
             dimension="length"
-            unit={unitOf(model)}
+            unit={lengthUnit(model)}
             onCommit={(at) => change({ at: at ?? 0 })}
           />
         )}

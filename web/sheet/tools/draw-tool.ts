@@ -3,7 +3,7 @@ import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { nextLetters, nextNumber } from '@rigid-beam/core/model/edits/next-id';
 import type { Member, Model, ModelNode } from '@rigid-beam/core/model/model';
 import { COINCIDENT, distance, minus, nodeAt, pointOf, size, type Point } from '@rigid-beam/core/model/point';
-import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { worldPath, type Item } from '@rigid-beam/drawing/display-list';
 import { seenPoint } from '@rigid-beam/drawing/projection';
@@ -109,7 +109,7 @@ export class DrawTool implements Tool {
   }
 
   private unit(): string {
-    return { ...defaultDisplay, ...this.sheet.editor.state.model.display }.length;
+    return lengthUnit(this.sheet.editor.state.model);
   }
 
   private enter(state: State): void {

@@ -1,5 +1,5 @@
 import { distance, type Point } from '@rigid-beam/core/model/point';
-import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { worldPath, type Item } from '@rigid-beam/drawing/display-list';
 import { seenPoint, type WorkPlane } from '@rigid-beam/drawing/projection';
@@ -94,7 +94,7 @@ export class PickTool implements Tool {
     if (!from) return marks;
     const { projection } = this.sheet.seen();
     const [[x1, y1], [x2, y2]] = [seenPoint(projection, from), seenPoint(projection, pointed.at)];
-    const unit = { ...defaultDisplay, ...this.sheet.editor.state.model.display }.length;
+    const unit = lengthUnit(this.sheet.editor.state.model);
     return [
       worldPath([x1, y1, x2, y2], { stroke: 'selection', width: 1.6, dash: [6, 4] }),
       ...marks,

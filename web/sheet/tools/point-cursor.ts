@@ -1,5 +1,5 @@
 import { minus, plus, type Point } from '@rigid-beam/core/model/point';
-import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import type { WorkPlane } from '@rigid-beam/drawing/projection';
 import type { Snap } from '@rigid-beam/drawing/snap';
 import type { SheetController } from '../controller';
@@ -84,7 +84,7 @@ export class PointCursor {
     const from = this.wish.from();
     const { model } = this.sheet.editor.state;
     const toward = from && this.pointed ? minus(this.pointed.at, from) : ([1, 0, 0] as const);
-    const unit = { ...defaultDisplay, ...model.display }.length;
+    const unit = lengthUnit(model);
     const way = readStep(text, unit, toward, from ? 'way' : 'place', model.space);
     if (!way.ok) return way.reason;
     this.wish.taken(this.wish.met(way.absolute || !from ? way.by : plus(from, way.by)));

@@ -1,0 +1,30 @@
+import type { Seen } from '@rigid-beam/drawing/geometry';
+import type { WorkPlane } from '@rigid-beam/drawing/projection';
+import type { View } from '@rigid-beam/drawing/view';
+import { weightAt } from '@rigid-beam/drawing/weight';
+import { isHeld, type EditorState } from '../session/editor';
+import { actingIndex } from '../session/use-editor';
+
+/** What the sheet shows: what the user chose, and of something large that is in hand only what is watched (docs/decisions/018). */
+export function viewOf(state: EditorState, seen: Seen, plane: WorkPlane | undefined, scale: number, turning: boolean): View {
+  const { model } = state.drawn;
+  const held = isHeld(state);
+  return {
+    ...seen,
+    localAxes: state.localAxes,
+    plane: model.space === 'space' ? plane : undefined,
+    outcome: actingIndex(state),
+    quantity: state.quantity,
+    diagramFactor: state.diagramFactor,
+    values: state.values && !held,
+    deflected: state.deflected,
+    ordinates: !held,
+    reactions: !held,
+    loads: !held,
+    dimensions: state.dimensions && !held,
+    names: (state.names || state.stage === 'geometry') && !held,
+    selection: state.selection,
+    scale,
+    weight: turning ? 1 : weightAt(model, seen, scale),
+  };
+}
