@@ -2,7 +2,7 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['**/node_modules/', '**/.next/', '**/dist/', 'web/next-env.d.ts', '.cache/', 'core/linear-algebra/wasm/'] },
+  { ignores: ['**/node_modules/', '**/.next/', '**/dist/', 'web/next-env.d.ts', '.cache/', '**/wasm/'] },
   ...tseslint.configs.strict,
   {
     rules: {

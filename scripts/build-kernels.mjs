@@ -1,54 +1,60 @@
-// Compiles the AssemblyScript kernels into core/linear-algebra/kernels-bytes.ts. With --check it only tells whether that file is what
-// the source gives. The result is committed, so that nobody needs the compiler to run or to bundle the core.
+// Compiles the AssemblyScript kernels of the core into base64 in TypeScript. With --check it only tells whether those files are what
+// the sources give. The results are committed, so that nobody needs the compiler to run or to bundle the core.
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import asc from 'assemblyscript/asc';
 
 const root = new URL('..', import.meta.url).pathname;
-const source = 'core/linear-algebra/wasm/kernels.ts';
-const target = join(root, 'core/linear-algebra/kernels-bytes.ts');
+const units = [
+  { source: 'core/linear-algebra/wasm/kernels.ts', target: 'core/linear-algebra/kernels-bytes.ts', name: 'kernelBytes' },
+  { source: 'core/results/wasm/recovery.ts', target: 'core/results/recovery-bytes.ts', name: 'recoveryBytes' },
+];
 
-let bytes;
-const { error, stderr } = await asc.main(
-  [
-    'kernels.ts',
-    '--outFile',
-    'kernels.wasm',
-    '-O3',
-    '--noAssert',
-    '--runtime',
-    'stub',
-    '--enable',
-    'simd',
-    '--importMemory',
-    '--initialMemory',
-    '1',
-  ],
-  {
-    readFile: (name) => (name === 'kernels.ts' ? readFileSync(join(root, source), 'utf8') : null),
-    writeFile: (name, contents) => {
-      if (name === 'kernels.wasm') bytes = contents;
+/** The module compiled from one file, as bytes. */
+async function compiled(source) {
+  let bytes;
+  const { error, stderr } = await asc.main(
+    [
+      'unit.ts',
+      '--outFile',
+      'unit.wasm',
+      '-O3',
+      '--noAssert',
+      '--runtime',
+      'stub',
+      '--enable',
+      'simd',
+      '--importMemory',
+      '--initialMemory',
+      '1',
+    ],
+    {
+      readFile: (name) => (name === 'unit.ts' ? readFileSync(join(root, source), 'utf8') : null),
+      writeFile: (name, contents) => {
+        if (name === 'unit.wasm') bytes = contents;
+      },
+      listFiles: () => [],
     },
-    listFiles: () => [],
-  },
-);
-if (error || !bytes) {
+  );
+  if (!error && bytes) return bytes;
   console.error(stderr.toString() || error);
   process.exit(1);
 }
-const lines = Buffer.from(bytes)
-  .toString('base64')
-  .match(/.{1,120}/g)
-  .map((line) => `  '${line}'`)
-  .join(' +\n');
-const text = `/** The compiled kernels (WebAssembly, base64), written by \`node scripts/build-kernels.mjs\` from wasm/kernels.ts. */\nexport const kernelBytes =\n${lines};\n`;
-if (process.argv.includes('--check')) {
-  if (readFileSync(target, 'utf8') !== text) {
-    console.error('core/linear-algebra/kernels-bytes.ts is not what wasm/kernels.ts gives: run node scripts/build-kernels.mjs');
+
+for (const { source, target, name } of units) {
+  const bytes = await compiled(source);
+  const lines = Buffer.from(bytes)
+    .toString('base64')
+    .match(/.{1,120}/g)
+    .map((line) => `  '${line}'`)
+    .join(' +\n');
+  const origin = source.split('/').slice(-2).join('/');
+  const text = `/** A compiled module (WebAssembly, base64), written by \`node scripts/build-kernels.mjs\` from ${origin}. */\nexport const ${name} =\n${lines};\n`;
+  if (!process.argv.includes('--check')) {
+    writeFileSync(join(root, target), text);
+    console.log(`${target}: ${bytes.length} bytes`);
+  } else if (readFileSync(join(root, target), 'utf8') !== text) {
+    console.error(`${target} is not what ${origin} gives: run node scripts/build-kernels.mjs`);
     process.exit(1);
-  }
-  console.log('kernels-bytes.ts is up to date');
-} else {
-  writeFileSync(target, text);
-  console.log(`${bytes.length} bytes`);
+  } else console.log(`${target} is up to date`);
 }

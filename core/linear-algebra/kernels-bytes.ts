@@ -1,4 +1,4 @@
-/** The compiled kernels (WebAssembly, base64), written by `node scripts/build-kernels.mjs` from wasm/kernels.ts. */
+/** A compiled module (WebAssembly, base64), written by `node scripts/build-kernels.mjs` from wasm/kernels.ts. */
 export const kernelBytes =
   'AGFzbQEAAAABQgdgBH9/f38AYAp/f39/f39/f39/AGAFf39/f38AYAZ/f39/fH8AYAZ/f39/f3wAYAd/f39/f39/AGAGf39/f39/AAIPAQNlbnYGbWVtb3J5' +
   'AgABAwkIAQIAAwQFBgAHUgcLZmFjdG9yUGFuZWwAAwx1cGRhdGVCb3JkZXIAAQlleHRlbmRBZGQABQdmb3J3YXJkAAIIYmFja3dhcmQABwdjb21iaW5lAAYG' +

@@ -1,4 +1,4 @@
-import { LINE_WIDTH, memberCount, nodeCount, POINT_WIDTH, type MemberLoadTable, type Structure } from '../stiffness/structure';
+import { LINE_WIDTH, memberCount, nodeCount, POINT_WIDTH, type Structure } from '../stiffness/structure';
 import type { Equilibrium, Resultant } from './results';
 
 /** A resultant about the origin that grows as forces and couples are added to it. */
@@ -19,48 +19,52 @@ class Sum {
 }
 
 /**
- * All loads of case c, added straight from the load tables and not from the solution: forces and couples about the origin, global.
+ * All loads of each case, added straight from the load tables and not from the solution: forces and couples about the origin, global.
  * Forces of a linear load act at the centroid of its trapezium.
  */
-export function appliedResultant(s: Structure, c: number): Resultant {
-  const sum = new Sum();
+export function appliedResultants(s: Structure): Resultant[] {
   const n = nodeCount(s);
   const X = s.coordinates;
-  for (let i = 0; i < n; i++) sum.add(X[3 * i]!, X[3 * i + 1]!, X[3 * i + 2]!, s.nodeLoads, 6 * (c * n + i));
+  const sums = s.names.cases.map((_, c) => {
+    const sum = new Sum();
+    for (let i = 0; i < n; i++) sum.add(X[3 * i]!, X[3 * i + 1]!, X[3 * i + 2]!, s.nodeLoads, 6 * (c * n + i));
+    return sum;
+  });
+  const { lineLoads, pointLoads } = s;
   const load = new Float64Array(6);
-  const global = new Float64Array(6);
-  const R = s.axes;
-  const addLocal = (m: number, x: number): void => {
-    const node = 3 * s.memberNodes[2 * m]!;
-    const r = 9 * m;
-    for (let j = 0; j < 3; j++) {
-      global[j] = R[r + j]! * load[0]! + R[r + 3 + j]! * load[1]! + R[r + 6 + j]! * load[2]!;
-      global[3 + j] = R[r + j]! * load[3]! + R[r + 3 + j]! * load[4]! + R[r + 6 + j]! * load[5]!;
+  for (let m = 0; m < memberCount(s); m++) {
+    const q = lineLoads.values;
+    for (let i = lineLoads.first[m]!; i < lineLoads.first[m + 1]!; i++) {
+      const o = LINE_WIDTH * i;
+      const h = q[o + 1]! - q[o]!;
+      for (let k = 0; k < 3; k++) load[k] = ((q[o + 2 + 2 * k]! + q[o + 3 + 2 * k]!) / 2) * h;
+      // The moment of the trapezium about its own middle, kept apart: a load that changes sign may have no resultant.
+      load[3] = 0;
+      load[4] = (-(q[o + 7]! - q[o + 6]!) * h * h) / 12;
+      load[5] = ((q[o + 5]! - q[o + 4]!) * h * h) / 12;
+      addLocal(s, m, (q[o]! + q[o + 1]!) / 2, load, 0, sums[lineLoads.cases[i]!]!);
     }
-    const at = (k: number): number => X[node + k]! + s.arms[6 * m + k]! + x * R[r + k]!;
-    sum.add(at(0), at(1), at(2), global, 0);
-  };
-  inCase(s, s.lineLoads, c, (m, i) => {
-    const q = s.lineLoads.values;
-    const o = LINE_WIDTH * i;
-    const h = q[o + 1]! - q[o]!;
-    for (let k = 0; k < 3; k++) load[k] = ((q[o + 2 + 2 * k]! + q[o + 3 + 2 * k]!) / 2) * h;
-    // The moment of the trapezium about its own middle, kept apart: a load that changes sign may have no resultant.
-    load[3] = 0;
-    load[4] = (-(q[o + 7]! - q[o + 6]!) * h * h) / 12;
-    load[5] = ((q[o + 5]! - q[o + 4]!) * h * h) / 12;
-    addLocal(m, (q[o]! + q[o + 1]!) / 2);
-  });
-  inCase(s, s.pointLoads, c, (m, i) => {
-    for (let k = 0; k < 6; k++) load[k] = s.pointLoads.values[POINT_WIDTH * i + 1 + k]!;
-    addLocal(m, s.pointLoads.values[POINT_WIDTH * i]!);
-  });
-  return sum.parts;
+    for (let i = pointLoads.first[m]!; i < pointLoads.first[m + 1]!; i++) {
+      const o = POINT_WIDTH * i;
+      addLocal(s, m, pointLoads.values[o]!, pointLoads.values, o + 1, sums[pointLoads.cases[i]!]!);
+    }
+  }
+  return sums.map(({ parts }) => parts);
 }
 
-function inCase(s: Structure, table: MemberLoadTable, c: number, use: (m: number, i: number) => void): void {
-  for (let m = 0; m < memberCount(s); m++)
-    for (let i = table.first[m]!; i < table.first[m + 1]!; i++) if (table.cases[i] === c) use(m, i);
+const global = new Float64Array(6);
+
+/** Adds force and couple in the axes of member m (6 numbers at `at`), x from its start, to a sum. */
+function addLocal(s: Structure, m: number, x: number, load: Float64Array, at: number, sum: Sum): void {
+  const R = s.axes;
+  const r = 9 * m;
+  for (let j = 0; j < 3; j++) {
+    global[j] = R[r + j]! * load[at]! + R[r + 3 + j]! * load[at + 1]! + R[r + 6 + j]! * load[at + 2]!;
+    global[3 + j] = R[r + j]! * load[at + 3]! + R[r + 3 + j]! * load[at + 4]! + R[r + 6 + j]! * load[at + 5]!;
+  }
+  const node = 3 * s.memberNodes[2 * m]!;
+  const place = (k: number): number => s.coordinates[node + k]! + s.arms[6 * m + k]! + x * R[r + k]!;
+  sum.add(place(0), place(1), place(2), global, 0);
 }
 
 /** All reactions (6n, global) as one resultant about the origin. */

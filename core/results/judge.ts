@@ -8,13 +8,13 @@ import type { System } from './system';
 
 /** Every independent motion of a system that nothing resists, judged under its loads (6n each, nodes' axes). */
 export function judge(system: System, loads: readonly Float64Array[], onMembers: readonly MemberLoads[]): Found[] {
-  const { structure, matrices, members, loose, numbering, basis, factor, stiffened } = system;
+  const { structure, matrices, members, loose, numbering, basis, factor } = system;
   const drivers = new Drivers(structure.names.cases, loads);
   return [
     ...memberMechanisms(structure, matrices, onMembers),
     ...nodeMechanisms(structure, loose, members, drivers),
     ...bodyMechanisms(
-      { structure, matrices, members, drivers, stiffened, free: numbering.free },
+      { structure, matrices, members, drivers, free: numbering.free },
       basis,
       factor.weak.length === basis.length,
     ),

@@ -1,15 +1,7 @@
-import type { Bending } from '../stiffness/bending';
-import {
-  BOWS_V,
-  BOWS_W,
-  isPlane,
-  LINE_WIDTH,
-  POINT_WIDTH,
-  STIFFNESS_WIDTH,
-  STRAIN_WIDTH,
-  type Structure,
-} from '../stiffness/structure';
-import { COINCIDENT, type Pieces } from './breakpoints';
+import { BEND_FLEXIBILITY, BEND_WIDTH } from '../stiffness/bending';
+import { isPlane, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
+import type { Pieces } from './breakpoints';
+import { IMPOSED_WIDTH, PIECE_LOAD_WIDTH, type PieceLoads } from './piece-loads';
 import { offsetOf, PIECE_WIDTH } from './quantities';
 
 const [OVY, OVZ, OT, OMY, OMZ, OU, OV, OW] = (['Vy', 'Vz', 'T', 'My', 'Mz', 'u', 'v', 'w'] as const).map(offsetOf) as [
@@ -23,97 +15,63 @@ const [OVY, OVZ, OT, OMY, OMZ, OU, OV, OW] = (['Vy', 'Vz', 'T', 'My', 'Mz', 'u',
   number,
 ];
 
-/** qx, qx′, qy, qy′, qz, qz′ of the piece at hand. */
-const q = new Float64Array(6);
+/** What acts on a piece without loads. */
+const NOTHING = new Float64Array(PIECE_LOAD_WIDTH);
 
 /**
- * The diagrams of member m in case c (-1 for a case that does not load it) as polynomials of s = x − from over each piece, written into `out` (PIECE_WIDTH numbers a
- * piece, in the order of `lineQuantities`). `ends`: forces that the nodes exert on the member, local (12, at `at`); `start`: the
- * movement of the member's own start (6). N′ = −qx, V′ = q, M′ = V; curvatures κ = EI⁻¹·M (2 × 2) plus what is imposed; the slopes
- * rz and −ry grow by κ, v′ and w′ are the slopes less the shear angles, u′ = N/EA + ε.
+ * The diagrams of member m as polynomials of s = x − from over each piece, written into `out` (PIECE_WIDTH numbers a piece, in the
+ * order of `lineQuantities`). `ends`: forces that the nodes exert on the members, local (12m); `starts`: the movements of the
+ * members' own starts (6m). N′ = −qx, V′ = q, M′ = V; curvatures κ = EI⁻¹·M (2 × 2) plus what is imposed; the slopes rz and −ry
+ * grow by κ, v′ and w′ are the slopes less the shear angles, u′ = N/EA + ε. `wasm/recovery.ts` does the same for all members.
  */
 export function recoverMember(
   s: Structure,
   m: number,
-  c: number,
   cut: Pieces,
-  bend: Bending,
+  bends: Float64Array,
+  loads: PieceLoads,
   ends: Float64Array,
-  at: number,
-  start: Float64Array,
+  starts: Float64Array,
   out: Float64Array,
 ): void {
   const o = STIFFNESS_WIDTH * m;
   const EA = s.stiffnesses[o]!;
   const shearV = 1 / s.stiffnesses[o + 5]!;
   const shearW = 1 / s.stiffnesses[o + 6]!;
-  const L = s.lengths[m]!;
-  const flexV = bend.flexibility[0];
-  const flexVW = bend.flexibility[1];
-  const flexW = bend.flexibility[2];
+  const flexV = bends[BEND_WIDTH * m + BEND_FLEXIBILITY]!;
+  const flexVW = bends[BEND_WIDTH * m + BEND_FLEXIBILITY + 1]!;
+  const flexW = bends[BEND_WIDTH * m + BEND_FLEXIBILITY + 2]!;
   const plane = isPlane(s);
+  const at = 12 * m;
+  const start = 6 * m;
   let N = -ends[at]!;
   let Vy = ends[at + 1]!;
   let Vz = ends[at + 2]!;
   let T = -ends[at + 3]!;
   let My = ends[at + 4]!;
   let Mz = -ends[at + 5]!;
-  let u = start[0]!;
-  let v = start[1]!;
-  let w = start[2]!;
-  let slopeV = start[5]!;
-  let slopeW = -start[4]!;
-  if (c < 0 && cut.first[m + 1]! - cut.first[m]! === 1) {
-    // Nothing acts between the ends: straight moments, cubic deflections, and nothing to carry on.
-    const P = cut.first[m]! * PIECE_WIDTH;
-    out[P] = N;
-    out[P + OVY] = Vy;
-    out[P + OMZ] = Mz;
-    out[P + OMZ + 1] = Vy;
-    out[P + OU] = u;
-    out[P + OU + 1] = N / EA;
-    bent(out, P + OV, v, slopeV, flexV, Mz, Vy, flexVW, My, Vz, shearV);
-    if (plane) return;
-    out[P + OVZ] = Vz;
-    out[P + OT] = T;
-    out[P + OMY] = My;
-    out[P + OMY + 1] = Vz;
-    bent(out, P + OW, w, slopeW, flexW, My, Vz, flexVW, Mz, Vy, shearW);
-    return;
-  }
-  let strain = 0;
-  let kappaV = 0;
-  let kappaW = 0;
-  const { strains, pointLoads } = s;
-  for (let i = strains.first[m]!; i < strains.first[m + 1]!; i++) {
-    if (strains.cases[i] !== c) continue;
-    strain += strains.values[STRAIN_WIDTH * i]!;
-    kappaV += s.bows[m]! & BOWS_V ? strains.values[STRAIN_WIDTH * i + 1]! : 0;
-    kappaW += s.bows[m]! & BOWS_W ? strains.values[STRAIN_WIDTH * i + 2]! : 0;
-  }
-
+  let u = starts[start]!;
+  let v = starts[start + 1]!;
+  let w = starts[start + 2]!;
+  let slopeV = starts[start + 5]!;
+  let slopeW = -starts[start + 4]!;
+  const record = loads.at[m]!;
+  const [strain, kappaV, kappaW] = record < 0 ? [0, 0, 0] : imposed(loads.values, record);
   for (let k = cut.first[m]!; k < cut.first[m + 1]!; k++) {
-    const a = cut.from[k]!;
-    const h = cut.to[k]! - a;
-    for (let i = pointLoads.first[m]!; i < pointLoads.first[m + 1]!; i++) {
-      const p = POINT_WIDTH * i;
-      const f = pointLoads.values;
-      // A load at the far end acts beyond the last piece; it shows in the end forces only.
-      if (pointLoads.cases[i] !== c || Math.abs(f[p]! - a) > COINCIDENT * L) continue;
-      N -= f[p + 1]!;
-      Vy += f[p + 2]!;
-      Vz += f[p + 3]!;
-      T -= f[p + 4]!;
-      // A couple on the part before the cut is balanced by the opposite moment; about y that is tension on the +z face.
-      My += f[p + 5]!;
-      Mz -= f[p + 6]!;
-    }
-    if (c >= 0) intensities(s, m, c, a, a + h);
-    else q.fill(0);
-    const qx = q[0]!;
-    const dx = q[1]!;
-    const qy = q[2]!;
-    const dy = q[3]!;
+    const h = cut.to[k]! - cut.from[k]!;
+    const f = record < 0 ? NOTHING : loads.values;
+    const p = record < 0 ? 0 : record + IMPOSED_WIDTH + PIECE_LOAD_WIDTH * (k - cut.first[m]!);
+    N -= f[p]!;
+    Vy += f[p + 1]!;
+    Vz += f[p + 2]!;
+    T -= f[p + 3]!;
+    // A couple on the part before the cut is balanced by the opposite moment; about y that is tension on the +z face.
+    My += f[p + 4]!;
+    Mz -= f[p + 5]!;
+    const qx = f[p + 6]!;
+    const dx = f[p + 7]!;
+    const qy = f[p + 8]!;
+    const dy = f[p + 9]!;
     const P = k * PIECE_WIDTH;
     out[P] = N;
     out[P + 1] = -qx;
@@ -127,8 +85,8 @@ export function recoverMember(
     out[P + OU + 2] = -qx / (2 * EA);
     out[P + OU + 3] = -dx / (6 * EA);
     if (!plane) {
-      const qz = q[4]!;
-      const dz = q[5]!;
+      const qz = f[p + 10]!;
+      const dz = f[p + 11]!;
       out[P + OVZ] = Vz;
       out[P + OVZ + 1] = qz;
       out[P + OVZ + 2] = dz / 2;
@@ -151,6 +109,12 @@ export function recoverMember(
     N -= h * (qx + (h * dx) / 2);
   }
 }
+
+const imposed = (values: Float64Array, at: number): readonly [number, number, number] => [
+  values[at]!,
+  values[at + 1]!,
+  values[at + 2]!,
+];
 
 /** M = M0 + V s + q s²/2 + q′ s³/6 */
 function cubic(out: Float64Array, at: number, M: number, V: number, q0: number, slope: number): void {
@@ -184,48 +148,9 @@ function quintic(
   out[at + 5] = (flex * out[moment + 3]! + cross * out[other + 3]!) / 20;
 }
 
-/** The deflection of an unloaded piece: slope, and the curvatures of two straight moments, integrated. */
-function bent(
-  out: Float64Array,
-  at: number,
-  value: number,
-  slope: number,
-  flex: number,
-  M: number,
-  V: number,
-  cross: number,
-  otherM: number,
-  otherV: number,
-  shear: number,
-): void {
-  out[at] = value;
-  out[at + 1] = slope - V * shear;
-  out[at + 2] = (flex * M + cross * otherM) / 2;
-  out[at + 3] = (flex * V + cross * otherV) / 6;
-}
-
 const valueAtEnd = (c: Float64Array, at: number, h: number): number =>
   c[at]! + h * (c[at + 1]! + h * (c[at + 2]! + h * (c[at + 3]! + h * (c[at + 4]! + h * c[at + 5]!))));
 
 /** Integral of a cubic over the piece. */
 const area = (c: Float64Array, at: number, h: number): number =>
   h * (c[at]! + h * (c[at + 1]! / 2 + h * (c[at + 2]! / 3 + (h * c[at + 3]!) / 4)));
-
-/** Local intensities on [a, b] into `q`: value at a and slope, along x, y and z. */
-function intensities({ lineLoads, lengths }: Structure, m: number, c: number, a: number, b: number): void {
-  q.fill(0);
-  const slack = COINCIDENT * lengths[m]!;
-  const values = lineLoads.values;
-  for (let i = lineLoads.first[m]!; i < lineLoads.first[m + 1]!; i++) {
-    if (lineLoads.cases[i] !== c) continue;
-    const o = LINE_WIDTH * i;
-    const from = values[o]!;
-    const to = values[o + 1]!;
-    if (to - from <= slack || from > a + slack || to < b - slack) continue;
-    for (let k = 0; k < 3; k++) {
-      const slope = (values[o + 2 * k + 3]! - values[o + 2 * k + 2]!) / (to - from);
-      q[2 * k]! += values[o + 2 * k + 2]! + slope * (a - from);
-      q[2 * k + 1]! += slope;
-    }
-  }
-}

@@ -12,7 +12,8 @@ import { FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
 import { pieces } from './breakpoints';
 import { largest } from './equilibrium';
 import { countHarmful, judge, mechanismNotices } from './judge';
-import { recoverCase } from './recover-case';
+import { pieceLoads } from './piece-loads';
+import { recoverCases, type SolvedEquations } from './recover-cases';
 import { withRemedies } from './remedies';
 import type { LinearOutcome, Results } from './results';
 import { unchangedCases, type SolvedCase, type SolvedCases } from './solved-cases';
@@ -70,15 +71,17 @@ function solveSystem(
   const imposed = due.map((c) => imposedMovements(structure, c));
   const sides = due.map((c, i) => rightHandSide(structure, matrices, numbering, loads[c]!, imposed[i]!));
   const { solutions, residuals } = solveRefined(stiffness, factor, sides);
-  due.forEach((c, i) => {
-    progress?.('cases', i / due.length);
+  const along = pieceLoads(structure, cut, isDue);
+  const equations = due.map((c, i): SolvedEquations => {
     const movements = imposed[i]!;
     const x = solutions[i]!;
     const { unknowns } = numbering;
     for (let f = 0; f < unknowns.length; f++) if (unknowns[f]! >= 0) movements[f] = x[unknowns[f]!]!;
     rest(movements, system);
-    const solution = { residual: residuals[i]!, driving: largest(sides[i]!) };
-    const outcome = recoverCase(structure, matrices, c, movements, onMembers[c]!, cut, solution);
+    return { c, movements, loads: onMembers[c]!, along: along[c]!, residual: residuals[i]!, driving: largest(sides[i]!) };
+  });
+  recoverCases(structure, matrices, cut, equations, (i) => progress?.('cases', i / due.length)).forEach((outcome, i) => {
+    const c = due[i]!;
     kept[c] = { onMembers: onMembers[c]!, loads: loads[c]!, outcome };
   });
   const cases = kept as SolvedCase[];

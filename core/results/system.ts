@@ -1,5 +1,5 @@
 import type { Model } from '../model/model';
-import { compile } from '../stiffness/compile';
+import { recompile } from '../stiffness/compile';
 import type { SolvedCases } from './solved-cases';
 import { factorize, type Factor, type Watch } from '../linear-algebra/factor';
 import type { Kernels } from '../linear-algebra/kernels';
@@ -9,9 +9,9 @@ import type { SparseSymmetric } from '../linear-algebra/sparse-symmetric';
 import { looseNodes, type LooseNodes } from '../stability/loose-nodes';
 import { membersAt } from '../stability/mechanism';
 import { assembleStiffness } from '../stiffness/assemble';
-import { MATRIX_WIDTH, memberMatrices, type MemberMatrices } from '../stiffness/member-matrices';
+import { memberMatrices, type MemberMatrices } from '../stiffness/member-matrices';
 import { numberFreedoms, type Numbering } from '../stiffness/numbering';
-import { FREEDOMS, memberCount, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
+import type { Structure } from '../stiffness/structure';
 
 /** Everything about a structure that does not depend on its loads, factored and ready for any right-hand side. */
 export interface System {
@@ -26,8 +26,6 @@ export interface System {
   readonly factor: Factor;
   /** Motions of several nodes that cost no energy (6n each, nodes' axes): all of them, or the first MOST_MOTIONS. */
   readonly basis: readonly Float64Array[];
-  /** 6n: 1 where a member is stiff against the freedom. */
-  readonly stiffened: Uint8Array;
   /** The cases that were solved with it last. */
   readonly solved?: SolvedCases | undefined;
 }
@@ -44,11 +42,14 @@ export type Phase = 'stiffness' | 'ordering' | 'factorization' | 'cases' | 'comb
  * when the same freedoms are joined in the same way.
  */
 export function buildSystem(model: Model, kernels: Kernels, former?: System, progress?: Progress): System {
-  const structure = compile(model, former);
+  const { structure, changed } = recompile(model, former);
   if (former?.factor.isCurrent() && sameStiffness(former.structure, structure)) return { ...former, model, structure };
   progress?.('stiffness', 0);
-  const matrices = memberMatrices(structure);
-  const loose = looseNodes(structure, matrices);
+  const matrices = memberMatrices(structure, former && changed && { matrices: former.matrices, changed });
+  const isJoinedAsBefore = former !== undefined && sameNumbers(former.structure.memberNodes, structure.memberNodes);
+  const members = isJoinedAsBefore ? former.members : membersAt(structure);
+  const touched = changed && isJoinedAsBefore ? { loose: former.loose, nodes: nodesOf(structure, changed) } : undefined;
+  const loose = looseNodes(structure, matrices, members, touched);
   progress?.('ordering', 0);
   const numbering = numberFreedoms(structure, loose.absent, former?.numbering);
   const stiffness = assembleStiffness(structure, matrices, numbering, loose.brakes);
@@ -59,7 +60,7 @@ export function buildSystem(model: Model, kernels: Kernels, former?: System, pro
     model,
     structure,
     matrices,
-    members: membersAt(structure),
+    members,
     loose,
     numbering,
     stiffness,
@@ -67,7 +68,6 @@ export function buildSystem(model: Model, kernels: Kernels, former?: System, pro
     basis: nullVectors(factor, MOST_MOTIONS).map((v) =>
       Float64Array.from(unknowns, (unknown) => (unknown < 0 ? 0 : v[unknown]!)),
     ),
-    stiffened: stiffenedFreedoms(structure, matrices),
   };
 }
 
@@ -92,11 +92,6 @@ function sameStiffness(a: Structure, b: Structure): boolean {
   });
 }
 
-function stiffenedFreedoms(s: Structure, { nodal }: MemberMatrices): Uint8Array {
-  const stiffened = new Uint8Array(FREEDOMS * nodeCount(s));
-  for (let m = 0; m < memberCount(s); m++)
-    for (let i = 0; i < MEMBER_FREEDOMS; i++)
-      if (nodal[MATRIX_WIDTH * m + i * (MEMBER_FREEDOMS + 1)]! > 0)
-        stiffened[FREEDOMS * s.memberNodes[2 * m + (i < FREEDOMS ? 0 : 1)]! + (i % FREEDOMS)] = 1;
-  return stiffened;
-}
+/** The nodes at the ends of some members. */
+const nodesOf = ({ memberNodes }: Structure, members: readonly number[]): ReadonlySet<number> =>
+  new Set(members.flatMap((m) => [memberNodes[2 * m]!, memberNodes[2 * m + 1]!]));

@@ -1,5 +1,5 @@
 import { recoverEnds } from '../stiffness/condensation';
-import type { MemberMatrices } from '../stiffness/member-matrices';
+import { MATRIX_WIDTH, type MemberMatrices } from '../stiffness/member-matrices';
 import { FREEDOMS, isPlane, memberCount, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
 import { endMovements, toOwnAxes } from '../stiffness/transformation';
 import { globalMotion, namedFreedoms, type Drivers, type Found, type Pattern } from './mechanism';
@@ -14,8 +14,6 @@ export interface Scene {
   readonly matrices: MemberMatrices;
   readonly members: readonly (readonly number[])[];
   readonly drivers: Drivers;
-  /** 6n: 1 where a member is stiff against the freedom. */
-  readonly stiffened: Uint8Array;
   /** 6n: 1 where the freedom is an unknown of the system. */
   readonly free: Uint8Array;
 }
@@ -27,13 +25,24 @@ export interface Scene {
 export function bodyMechanisms(scene: Scene, basis: readonly Float64Array[], complete: boolean): Found[] {
   if (basis.length === 0) return [];
   const parts = partsOf(scene.structure);
-  const rigid = parts.flatMap((part) => unresistedMotions(scene.structure, part, scene.stiffened));
+  const stiffened = stiffenedFreedoms(scene.structure, scene.matrices);
+  const rigid = parts.flatMap((part) => unresistedMotions(scene.structure, part, stiffened));
   const rigidVectors = rigid.map((motion) => rigidVector(scene, motion));
   const others = separated(rigidVectors, basis, complete);
   return [
     ...rigid.map((motion, i) => rigidMechanism(scene, motion, rigidVectors[i]!, parts)),
     ...others.map((vector) => looseMechanism(scene, vector)),
   ];
+}
+
+/** 6n: 1 where a member is stiff against the freedom. */
+function stiffenedFreedoms(s: Structure, { nodal }: MemberMatrices): Uint8Array {
+  const stiffened = new Uint8Array(FREEDOMS * nodeCount(s));
+  for (let m = 0; m < memberCount(s); m++)
+    for (let i = 0; i < MEMBER_FREEDOMS; i++)
+      if (nodal[MATRIX_WIDTH * m + i * (MEMBER_FREEDOMS + 1)]! > 0)
+        stiffened[FREEDOMS * s.memberNodes[2 * m + (i < FREEDOMS ? 0 : 1)]! + (i % FREEDOMS)] = 1;
+  return stiffened;
 }
 
 function rigidVector({ structure: s, free }: Scene, motion: RigidMotion): Float64Array {

@@ -1,12 +1,11 @@
 import type { Brake } from '../stiffness/assemble';
 import { MATRIX_WIDTH, type MemberMatrices } from '../stiffness/member-matrices';
-import { FREEDOMS, MEMBER_FREEDOMS, memberCount, nodeCount, type Structure } from '../stiffness/structure';
+import { FREEDOMS, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
 import { symmetricEigen } from './symmetric-eigen';
 
 const TOLERANCE = 1e-12;
 /** Above this the block is safely regular, and its eigenvalues need not be found. */
 const SAFE = 1e-6;
-const BLOCK = FREEDOMS * FREEDOMS;
 
 /** Motions of single nodes that nothing resists. */
 export interface LooseNodes {
@@ -16,42 +15,63 @@ export interface LooseNodes {
   readonly brakes: readonly Brake[];
 }
 
+/** The loose nodes of a structure that differs in nothing but what concerns some nodes. */
+export interface FormerLoose {
+  readonly loose: LooseNodes;
+  readonly nodes: ReadonlySet<number>;
+}
+
 /**
  * The null vectors of each node's own block of the stiffness matrix. Since K is positive semidefinite, such a vector alone is also a
  * null vector of the whole. The judgement does not depend on how the axes lie: translations share one scale, rotations another.
+ * `members`: those at each node. What `former` has of other nodes than its own is taken over.
  */
-export function looseNodes(s: Structure, matrices: MemberMatrices): LooseNodes {
-  const blocks = nodeBlocks(s, matrices);
-  const absent = new Uint8Array(FREEDOMS * nodeCount(s));
-  const brakes: Brake[] = [];
-  for (let node = 0; node < nodeCount(s); node++) {
-    const block = blocks.subarray(BLOCK * node, BLOCK * (node + 1));
+export function looseNodes(
+  s: Structure,
+  matrices: MemberMatrices,
+  members: readonly (readonly number[])[],
+  former?: FormerLoose,
+): LooseNodes {
+  const absent = former?.loose.absent.slice() ?? new Uint8Array(FREEDOMS * nodeCount(s));
+  const brakes = former?.loose.brakes.filter(({ node }) => !former.nodes.has(node)) ?? [];
+  const block = new Float64Array(FREEDOMS * FREEDOMS);
+  const look = (node: number): void => {
+    writeBlock(s, matrices, node, members[node]!, block);
     const free = s.active.filter((k) => s.restraints[FREEDOMS * node + k] !== Infinity);
     const scales = scalesOf(block, free);
     const stiff = free.filter((k, i) => {
-      if (block[7 * k]! > TOLERANCE * scales[i]!) return true;
-      absent[FREEDOMS * node + k] = 1;
-      return false;
+      const isStiff = block[7 * k]! > TOLERANCE * scales[i]!;
+      absent[FREEDOMS * node + k] = isStiff ? 0 : 1;
+      return isStiff;
     });
     if (stiff.length > 0 && !isRegular(block, stiff)) brakes.push(...looseMotions(node, stiff, block));
-  }
-  return { absent, brakes };
+  };
+  if (former) former.nodes.forEach(look);
+  else for (let node = 0; node < nodeCount(s); node++) look(node);
+  return { absent, brakes: former ? brakes.sort((a, b) => a.node - b.node) : brakes };
 }
 
-/** 36n: the diagonal block of each node, sprung supports included. */
-function nodeBlocks(s: Structure, matrices: MemberMatrices): Float64Array {
-  const blocks = new Float64Array(BLOCK * nodeCount(s));
-  for (let m = 0; m < memberCount(s); m++)
-    for (let end = 0; end < 2; end++) {
-      const node = s.memberNodes[2 * m + end]!;
-      const corner = MATRIX_WIDTH * m + end * (FREEDOMS * MEMBER_FREEDOMS + FREEDOMS);
-      for (let i = 0; i < FREEDOMS; i++)
-        for (let j = 0; j < FREEDOMS; j++) blocks[BLOCK * node + 6 * i + j]! += matrices.nodal[corner + MEMBER_FREEDOMS * i + j]!;
-    }
-  s.restraints.forEach((spring, f) => {
-    if (spring > 0 && spring !== Infinity) blocks[BLOCK * Math.floor(f / FREEDOMS) + 7 * (f % FREEDOMS)]! += spring;
-  });
-  return blocks;
+/** The diagonal block of a node (36), sprung supports included. */
+function writeBlock(
+  s: Structure,
+  { nodal }: MemberMatrices,
+  node: number,
+  members: readonly number[],
+  block: Float64Array,
+): void {
+  block.fill(0);
+  let last = -1;
+  for (const m of members) {
+    // A member with both ends here stands in the list twice, one entry after the other.
+    const end = s.memberNodes[2 * m] === node && m !== last ? 0 : 1;
+    last = m;
+    const corner = MATRIX_WIDTH * m + end * (FREEDOMS * MEMBER_FREEDOMS + FREEDOMS);
+    for (const i of s.active) for (const j of s.active) block[FREEDOMS * i + j]! += nodal[corner + MEMBER_FREEDOMS * i + j]!;
+  }
+  for (const k of s.active) {
+    const spring = s.restraints[FREEDOMS * node + k]!;
+    if (spring !== Infinity) block[7 * k]! += spring;
+  }
 }
 
 /** The scale of each freedom: the largest diagonal entry of its kind. */

@@ -134,10 +134,12 @@ export function imposedMovements(s: Structure, c: number): Float64Array {
   return imposed;
 }
 
-/** Loads on the nodes in case c (6n, nodes' axes). */
+/** Loads on the nodes in case c (6n, nodes' axes); not to be written to. */
 export function loadsOnNodes(s: Structure, c: number): Float64Array {
   const count = FREEDOMS * nodeCount(s);
-  const p = s.nodeLoads.slice(c * count, (c + 1) * count);
+  const inGlobalAxes = s.nodeLoads.subarray(c * count, (c + 1) * count);
+  if (s.turns.size === 0) return inGlobalAxes;
+  const p = inGlobalAxes.slice();
   toOwnAxes(s, p);
   return p;
 }
@@ -148,7 +150,7 @@ export function loadsOnNodes(s: Structure, c: number): Float64Array {
  */
 export function nodalLoads(s: Structure, matrices: MemberMatrices, c: number, onMembers: MemberLoads): Float64Array {
   const count = FREEDOMS * nodeCount(s);
-  const p = loadsOnNodes(s, c);
+  const p = loadsOnNodes(s, c).slice();
   for (let f = 0; f < count; f++) {
     const movement = s.settlements[c * count + f]!;
     if (movement !== 0 && s.restraints[f] !== Infinity) p[f]! += s.restraints[f]! * movement;

@@ -1,12 +1,20 @@
 import type { LineLoad, Load, LoadAxes, Model, PointLoad, StrainLoad, ThermalLoad } from '../model/model';
 import { LINE_WIDTH, POINT_WIDTH, STRAIN_WIDTH, type MemberLoadTable, type Structure } from './structure';
 
-type Frame = Pick<Structure, 'names' | 'lengths' | 'axes' | 'memberNodes'>;
-type Loads = Pick<Structure, 'nodeLoads' | 'settlements' | 'lineLoads' | 'pointLoads' | 'strains'>;
+export type LoadFrame = Pick<Structure, 'names' | 'lengths' | 'axes' | 'memberNodes'>;
+export type Loads = Pick<Structure, 'nodeLoads' | 'settlements' | 'lineLoads' | 'pointLoads' | 'strains'>;
 type Vector = readonly [number, number, number];
 
-/** By table: the row of each load of the model, -1 for loads that are not in it. */
-const rowsOf = new WeakMap<MemberLoadTable, Int32Array>();
+/** Where the rows of a table come from. */
+export interface Origin {
+  /** By load of the model: its row, -1 for loads that are not in the table. */
+  readonly rows: Int32Array;
+  /** By row: its load, -1 for self weight. */
+  readonly loads: Int32Array;
+}
+
+/** By table; a table of the same rows with other values shares it. */
+export const originOf = new WeakMap<MemberLoadTable, Origin>();
 
 /** Rows of a member load table before they are sorted. */
 class Rows {
@@ -26,7 +34,7 @@ class Rows {
 
   /** Sorted by member, in the order of entry within a member. */
   table(members: number, loads: number): MemberLoadTable {
-    const rows = new Int32Array(loads).fill(-1);
+    const origin = { rows: new Int32Array(loads).fill(-1), loads: new Int32Array(this.members.length) };
     const first = new Int32Array(members + 1);
     for (const member of this.members) first[member + 1]!++;
     for (let m = 0; m < members; m++) first[m + 1]! += first[m]!;
@@ -35,18 +43,21 @@ class Rows {
     const values = new Float64Array(this.values.length);
     this.members.forEach((member, row) => {
       const at = next[member]!++;
-      if (this.loads[row]! >= 0) rows[this.loads[row]!] = at;
+      const load = this.loads[row]!;
+      origin.loads[at] = load;
+      if (load >= 0) origin.rows[load] = at;
       cases[at] = this.cases[row]!;
       for (let k = 0; k < this.width; k++) values[at * this.width + k] = this.values[row * this.width + k]!;
     });
     const table = { first, cases, values, width: this.width };
-    rowsOf.set(table, rows);
+    originOf.set(table, origin);
     return table;
   }
 }
 
-/** All loads of a model as tables in SI and local axes. `weights`: N/m of each member for a self-weight factor of 1. */
-export function compileLoads(model: Model, frame: Frame, nodeIndex: ReadonlyMap<string, number>, weights: Float64Array): Loads {
+/** All loads of a model as tables in SI and local axes. `weightOf`: N/m of a member for a self-weight factor of 1. */
+export function compileLoads(model: Model, frame: LoadFrame, weightOf: (m: number) => number): Loads {
+  const nodeIndex = new Map(frame.names.nodes.map((id, i) => [id, i]));
   const n = frame.names.nodes.length;
   const caseIndex = new Map(frame.names.cases.map((id, i) => [id, i]));
   const alphas = new Map(model.materials.map((material) => [material.id, material.alpha ?? 0]));
@@ -63,11 +74,10 @@ export function compileLoads(model: Model, frame: Frame, nodeIndex: ReadonlyMap<
   model.cases.forEach((loadCase, c) => {
     const factor = loadCase.selfWeight ?? 0;
     if (factor === 0) return;
-    weights.forEach((weight, m) => {
-      if (weight === 0) return;
-      const load: Vector = [0, -factor * weight, 0];
-      lines.add(m, c, lineValues(frame, m, 0, frame.lengths[m]!, load, load, 'global'), -1);
-    });
+    for (let m = 0; m < frame.names.members.length; m++) {
+      const weight = weightOf(m);
+      if (weight !== 0) lines.add(m, c, weightValues(frame, m, factor * weight), -1);
+    }
   });
   model.loads.forEach((load, i) => {
     const c = caseIndex.get(load.case)!;
@@ -83,15 +93,16 @@ export function compileLoads(model: Model, frame: Frame, nodeIndex: ReadonlyMap<
   return { nodeLoads, settlements, lineLoads: table(lines), pointLoads: table(points), strains: table(strains) };
 }
 
-type MemberLoad = LineLoad | PointLoad | StrainLoad | ThermalLoad;
-type TableName = 'lineLoads' | 'pointLoads' | 'strains';
+export type MemberLoad = LineLoad | PointLoad | StrainLoad | ThermalLoad;
+export type TableName = 'lineLoads' | 'pointLoads' | 'strains';
 
-const tableOf = ({ type }: MemberLoad): TableName =>
+export const tableOf = ({ type }: MemberLoad): TableName =>
   type === 'line' ? 'lineLoads' : type === 'point' ? 'pointLoads' : 'strains';
 
-function valuesOf(
+/** The row of a load on member m in its table. */
+export function valuesOf(
   model: Model,
-  frame: Frame,
+  frame: LoadFrame,
   alphas: ReadonlyMap<string, number>,
   m: number,
   load: MemberLoad,
@@ -101,45 +112,15 @@ function valuesOf(
   return strainValues(model, frame, alphas, m, load);
 }
 
-/**
- * The tables of `former` with the rows written anew that changed, where only the sizes and places of loads on members differ and
- * nothing else of the model; undefined where more does. Edits keep the loads that they do not touch.
- */
-export function recompileLoads(
-  model: Model,
-  former: { readonly model: Model; readonly structure: Structure },
-): Loads | undefined {
-  const before = former.model;
-  const { structure } = former;
-  if (model.cases !== before.cases || model.gravity !== before.gravity || model.loads.length !== before.loads.length)
-    return undefined;
-  const { nodeLoads, settlements, lineLoads, pointLoads, strains } = structure;
-  const tables = { lineLoads, pointLoads, strains };
-  let alphas: Map<string, number> | undefined;
-  let members: Map<string, number> | undefined;
-  for (let i = 0; i < model.loads.length; i++) {
-    const load = model.loads[i]!;
-    const old = before.loads[i]!;
-    if (load === old) continue;
-    if (!('member' in load) || !('member' in old)) return undefined;
-    if (load.member !== old.member || load.case !== old.case || tableOf(load) !== tableOf(old)) return undefined;
-    const name = tableOf(load);
-    const row = rowsOf.get(structure[name])?.[i] ?? -1;
-    if (row < 0) return undefined;
-    members ??= new Map(structure.names.members.map((id, m) => [id, m]));
-    alphas ??= new Map(model.materials.map((material) => [material.id, material.alpha ?? 0]));
-    if (tables[name] === structure[name]) {
-      tables[name] = { ...structure[name], values: structure[name].values.slice() };
-      rowsOf.set(tables[name], rowsOf.get(structure[name])!);
-    }
-    tables[name].values.set(valuesOf(model, structure, alphas, members.get(load.member)!, load), row * tables[name].width);
-  }
-  return { nodeLoads, settlements, ...tables };
+/** Self weight as a line load: `weight` in N/m, downwards. */
+export function weightValues(frame: LoadFrame, m: number, weight: number): readonly number[] {
+  const load: Vector = [0, -weight, 0];
+  return lineValues(frame, m, 0, frame.lengths[m]!, load, load, 'global');
 }
 
 const clamp = (x: number, L: number): number => Math.min(Math.max(x, 0), L);
 
-function pointValues(frame: Frame, m: number, load: PointLoad): number[] {
+function pointValues(frame: LoadFrame, m: number, load: PointLoad): number[] {
   const L = frame.lengths[m]!;
   const x = clamp(load.measure === 'length' ? load.at : load.at * L, L);
   const axes = load.axes ?? 'global';
@@ -150,7 +131,7 @@ function pointValues(frame: Frame, m: number, load: PointLoad): number[] {
   ];
 }
 
-function ofLineLoad(frame: Frame, m: number, load: LineLoad): number[] {
+function ofLineLoad(frame: LoadFrame, m: number, load: LineLoad): number[] {
   const L = frame.lengths[m]!;
   const scale = load.measure === 'length' ? 1 : L;
   const a = clamp((load.from.at ?? 0) * scale, L);
@@ -159,7 +140,7 @@ function ofLineLoad(frame: Frame, m: number, load: LineLoad): number[] {
   return lineValues(frame, m, a, b, at(load.from), at(load.to), load.axes ?? 'global');
 }
 
-function lineValues(frame: Frame, m: number, a: number, b: number, from: Vector, to: Vector, axes: LoadAxes): number[] {
+function lineValues(frame: LoadFrame, m: number, a: number, b: number, from: Vector, to: Vector, axes: LoadAxes): number[] {
   const [qa, qb] = [toLocal(frame, m, from, axes), toLocal(frame, m, to, axes)];
   return [a, b, qa[0], qb[0], qa[1], qb[1], qa[2], qb[2]];
 }
@@ -168,7 +149,7 @@ function lineValues(frame: Frame, m: number, a: number, b: number, from: Vector,
  * Components along local x, y and z. A projected intensity acts per metre of the member's shadow on the plane normal to its own
  * direction: the shadow of a unit length along global axis i is √(1 − x_i²).
  */
-function toLocal(frame: Frame, m: number, load: Vector, axes: LoadAxes): Vector {
+function toLocal(frame: LoadFrame, m: number, load: Vector, axes: LoadAxes): Vector {
   if (axes === 'local') return load;
   const R = frame.axes;
   const o = 9 * m;
@@ -187,7 +168,7 @@ function toLocal(frame: Frame, m: number, load: Vector, axes: LoadAxes): Vector 
 /** Axial strain and curvatures v″, w″ that the load would cause without restraint. Warmer towards +y bends the member the other way: −α·gradient. */
 function strainValues(
   model: Model,
-  frame: Frame,
+  frame: LoadFrame,
   alphas: ReadonlyMap<string, number>,
   m: number,
   load: ThermalLoad | StrainLoad,

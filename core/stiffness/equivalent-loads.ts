@@ -1,4 +1,4 @@
-import { bendingOf, type Bending } from './bending';
+import { BEND_D, BEND_EI, BEND_WIDTH } from './bending';
 import {
   caseCount,
   LINE_WIDTH,
@@ -7,6 +7,7 @@ import {
   POINT_WIDTH,
   STIFFNESS_WIDTH,
   STRAIN_WIDTH,
+  type MemberLoadTable,
   type Structure,
 } from './structure';
 
@@ -23,7 +24,8 @@ function addForce(
   p: Float64Array,
   at: number,
   L: number,
-  { D }: Bending,
+  bends: Float64Array,
+  bend: number,
   x: number,
   fx: number,
   fy: number,
@@ -38,10 +40,14 @@ function addForce(
   p[at + 3]! += (1 - t) * mx;
   p[at + 9]! += t * mx;
   // A couple about y works on −w′.
-  const bendV = D[0] * fy + D[2] * fz;
-  const bendW = D[1] * fy + D[3] * fz;
-  const turnV = D[0] * mz - D[2] * my;
-  const turnW = D[1] * mz - D[3] * my;
+  const vv = bends[bend + BEND_D]!;
+  const vw = bends[bend + BEND_D + 1]!;
+  const wv = bends[bend + BEND_D + 2]!;
+  const ww = bends[bend + BEND_D + 3]!;
+  const bendV = vv * fy + wv * fz;
+  const bendW = vw * fy + ww * fz;
+  const turnV = vv * mz - wv * my;
+  const turnW = vw * mz - ww * my;
   addPlane(p, at + 1, at + 5, 1, t, L, bendV, fy - bendV, turnV, mz - turnV);
   if (fz !== 0 || my !== 0 || bendW !== 0 || turnW !== 0)
     addPlane(p, at + 2, at + 4, -1, t, L, bendW, fz - bendW, turnW, -my - turnW);
@@ -69,59 +75,45 @@ function addPlane(
   p[rotation + 6]! += sign * (L * (t3 - t2) * bend - bow + (3 * t2 - 2 * t) * turn + t * skew);
 }
 
-/**
- * The loads of member m in case c, as forces at its two ends that do the same work (the negative of its fixed-end forces), added
- * to p (12 numbers at `at`). Local axes, N and N·m.
- */
-export function addEquivalentLoads(s: Structure, m: number, c: number, bend: Bending, p: Float64Array, at: number): void {
-  const L = s.lengths[m]!;
-  const { lineLoads, pointLoads, strains } = s;
-  for (let i = lineLoads.first[m]!; i < lineLoads.first[m + 1]!; i++) {
-    if (lineLoads.cases[i] !== c) continue;
-    const v = lineLoads.values;
-    const o = i * LINE_WIDTH;
-    const [a, b] = [v[o]!, v[o + 1]!];
-    for (let g = 0; g < 3; g++) {
-      const t = POINTS[g]!;
-      const w = WEIGHTS[g]! * (b - a);
-      const qx = mix(v[o + 2]!, v[o + 3]!, t);
-      const qy = mix(v[o + 4]!, v[o + 5]!, t);
-      const qz = mix(v[o + 6]!, v[o + 7]!, t);
-      addForce(p, at, L, bend, mix(a, b, t), w * qx, w * qy, w * qz, 0, 0, 0);
-    }
+/** Adds row i of the line loads, which lies on member m; so do the next two for the other tables. */
+function addLine(s: Structure, m: number, i: number, bends: Float64Array, p: Float64Array, at: number): void {
+  const v = s.lineLoads.values;
+  const o = i * LINE_WIDTH;
+  const a = v[o]!;
+  const b = v[o + 1]!;
+  for (let g = 0; g < 3; g++) {
+    const t = POINTS[g]!;
+    const w = WEIGHTS[g]! * (b - a);
+    const qx = mix(v[o + 2]!, v[o + 3]!, t);
+    const qy = mix(v[o + 4]!, v[o + 5]!, t);
+    const qz = mix(v[o + 6]!, v[o + 7]!, t);
+    addForce(p, at, s.lengths[m]!, bends, BEND_WIDTH * m, mix(a, b, t), w * qx, w * qy, w * qz, 0, 0, 0);
   }
-  for (let i = pointLoads.first[m]!; i < pointLoads.first[m + 1]!; i++) {
-    if (pointLoads.cases[i] !== c) continue;
-    const v = pointLoads.values;
-    const o = i * POINT_WIDTH;
-    addForce(p, at, L, bend, v[o]!, v[o + 1]!, v[o + 2]!, v[o + 3]!, v[o + 4]!, v[o + 5]!, v[o + 6]!);
-  }
-  for (let i = strains.first[m]!; i < strains.first[m + 1]!; i++) {
-    if (strains.cases[i] !== c) continue;
-    const [strain, kv, kw] = strains.values.subarray(i * STRAIN_WIDTH, i * STRAIN_WIDTH + 3) as unknown as [
-      number,
-      number,
-      number,
-    ];
-    const axial = s.stiffnesses[STIFFNESS_WIDTH * m]! * strain;
-    const [mz, slopeW] = [bend.EI[0] * kv + bend.EI[1] * kw, bend.EI[1] * kv + bend.EI[2] * kw];
-    p[at]! -= axial;
-    p[at + 6]! += axial;
-    p[at + 5]! -= mz;
-    p[at + 11]! += mz;
-    p[at + 4]! += slopeW;
-    p[at + 10]! -= slopeW;
-  }
+}
+
+function addPoint(s: Structure, m: number, i: number, bends: Float64Array, p: Float64Array, at: number): void {
+  const v = s.pointLoads.values;
+  const o = i * POINT_WIDTH;
+  const bend = BEND_WIDTH * m;
+  addForce(p, at, s.lengths[m]!, bends, bend, v[o]!, v[o + 1]!, v[o + 2]!, v[o + 3]!, v[o + 4]!, v[o + 5]!, v[o + 6]!);
+}
+
+function addStrain(s: Structure, m: number, i: number, bends: Float64Array, p: Float64Array, at: number): void {
+  const v = s.strains.values;
+  const o = i * STRAIN_WIDTH;
+  const EI = BEND_WIDTH * m + BEND_EI;
+  const axial = s.stiffnesses[STIFFNESS_WIDTH * m]! * v[o]!;
+  const mz = bends[EI]! * v[o + 1]! + bends[EI + 1]! * v[o + 2]!;
+  const slopeW = bends[EI + 1]! * v[o + 1]! + bends[EI + 2]! * v[o + 2]!;
+  p[at]! -= axial;
+  p[at + 6]! += axial;
+  p[at + 5]! -= mz;
+  p[at + 11]! += mz;
+  p[at + 4]! += slopeW;
+  p[at + 10]! -= slopeW;
 }
 
 const mix = (from: number, to: number, t: number): number => from + t * (to - from);
-
-/** Equivalent loads of one member in one case, 12 numbers. */
-export function equivalentLoads(s: Structure, m: number, c: number): Float64Array {
-  const p = new Float64Array(MEMBER_FREEDOMS);
-  addEquivalentLoads(s, m, c, bendingOf(s, m), p, 0);
-  return p;
-}
 
 /** The equivalent loads of all members in one case: only loaded members have an entry. */
 export interface MemberLoads {
@@ -130,22 +122,30 @@ export interface MemberLoads {
   readonly values: Float64Array;
 }
 
-/** The equivalent loads of every member in every case that is wanted (all of them by default); the others come out empty. */
-export function memberLoads(s: Structure, bends: readonly Bending[], wanted?: readonly boolean[]): MemberLoads[] {
-  const count = memberCount(s);
+/**
+ * The loads of every member in every case that is wanted (all of them by default; the others come out empty), as forces at its two
+ * ends that do the same work (the negative of its fixed-end forces). Local axes, N and N·m.
+ */
+export function memberLoads(s: Structure, bends: Float64Array, wanted?: readonly boolean[]): MemberLoads[] {
   const cases = caseCount(s);
-  const at = Array.from({ length: cases }, () => new Int32Array(count).fill(-1));
+  const at = Array.from({ length: cases }, () => new Int32Array(memberCount(s)).fill(-1));
   const used = new Int32Array(cases);
-  for (const table of [s.lineLoads, s.pointLoads, s.strains])
-    for (let m = 0; m < count; m++)
-      for (let i = table.first[m]!; i < table.first[m + 1]!; i++) {
-        const c = table.cases[i]!;
+  for (const { first, cases: caseOf } of [s.lineLoads, s.pointLoads, s.strains])
+    for (let m = 0; m < memberCount(s); m++)
+      for (let i = first[m]!; i < first[m + 1]!; i++) {
+        const c = caseOf[i]!;
         if (at[c]![m] === -1) at[c]![m] = MEMBER_FREEDOMS * used[c]!++;
       }
   const loads = at.map((places, c) => ({ at: places, values: new Float64Array(MEMBER_FREEDOMS * used[c]!) }));
-  for (let c = 0; c < cases; c++) {
-    if (wanted && !wanted[c]) continue;
-    for (let m = 0; m < count; m++) if (at[c]![m] !== -1) addEquivalentLoads(s, m, c, bends[m]!, loads[c]!.values, at[c]![m]!);
-  }
+  const add = ({ first, cases: caseOf }: MemberLoadTable, addRow: typeof addLine): void => {
+    for (let m = 0; m < memberCount(s); m++)
+      for (let i = first[m]!; i < first[m + 1]!; i++) {
+        const c = caseOf[i]!;
+        if (!wanted || wanted[c]) addRow(s, m, i, bends, loads[c]!.values, loads[c]!.at[m]!);
+      }
+  };
+  add(s.lineLoads, addLine);
+  add(s.pointLoads, addPoint);
+  add(s.strains, addStrain);
   return loads;
 }

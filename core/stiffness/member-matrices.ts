@@ -1,4 +1,4 @@
-import { bendingOf, type Bending } from './bending';
+import { BEND_WIDTH, bendingOf } from './bending';
 import { condense, type Condensed } from './condensation';
 import { memberStiffness } from './member-stiffness';
 import { memberCount, MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from './structure';
@@ -17,28 +17,38 @@ export interface MemberMatrices {
   readonly condensed: readonly (Condensed | undefined)[];
   /** By member: B of both ends; undefined where only the member's axes count. */
   readonly transforms: readonly (Float64Array | undefined)[];
-  readonly bends: readonly Bending[];
+  /** BEND_WIDTH·m: bending matrices. */
+  readonly bends: Float64Array;
 }
 
-/** Stiffness, condensation and transformation of every member. */
-export function memberMatrices(s: Structure): MemberMatrices {
+/** The matrices of a structure that has the same members but for those listed, and the same supports. */
+export interface FormerMatrices {
+  readonly matrices: MemberMatrices;
+  readonly changed: readonly number[];
+}
+
+/** Stiffness, condensation and transformation of every member; what `former` has is taken over. */
+export function memberMatrices(s: Structure, former?: FormerMatrices): MemberMatrices {
   const count = memberCount(s);
-  const nodal = new Float64Array(MATRIX_WIDTH * count);
-  const local: (Float64Array | undefined)[] = [];
-  const condensed: (Condensed | undefined)[] = [];
-  const transforms: (Float64Array | undefined)[] = [];
-  const bends: Bending[] = [];
+  const none = (): undefined[] => new Array<undefined>(count).fill(undefined);
+  const nodal = former?.matrices.nodal.slice() ?? new Float64Array(MATRIX_WIDTH * count);
+  const bends = former?.matrices.bends.slice() ?? new Float64Array(BEND_WIDTH * count);
+  const local: (Float64Array | undefined)[] = former?.matrices.local.slice() ?? none();
+  const condensed: (Condensed | undefined)[] = former?.matrices.condensed.slice() ?? none();
+  const transforms: (Float64Array | undefined)[] = former?.matrices.transforms.slice() ?? none();
   const k = new Float64Array(MATRIX_WIDTH);
-  for (let m = 0; m < count; m++) {
-    const bend = bendingOf(s, m);
-    memberStiffness(k, 0, s.stiffnesses[STIFFNESS_WIDTH * m]!, s.stiffnesses[STIFFNESS_WIDTH * m + 1]!, bend, s.lengths[m]!);
+  const compute = (m: number): void => {
+    const o = STIFFNESS_WIDTH * m;
+    bendingOf(s, m, bends, BEND_WIDTH * m);
+    memberStiffness(k, 0, s.stiffnesses[o]!, s.stiffnesses[o + 1]!, s.lengths[m]!, bends, BEND_WIDTH * m);
     const released = condense(k, 0, s.releases, MEMBER_FREEDOMS * m);
     const B = endTransforms(s, m);
     toNodes(s, m, B, k, nodal, MATRIX_WIDTH * m);
-    bends.push(bend);
-    condensed.push(released);
-    local.push(released && k.slice());
-    transforms.push(B);
-  }
+    condensed[m] = released;
+    local[m] = released && k.slice();
+    transforms[m] = B;
+  };
+  if (former) former.changed.forEach(compute);
+  else for (let m = 0; m < count; m++) compute(m);
   return { nodal, local, condensed, transforms, bends };
 }

@@ -1,4 +1,4 @@
-import type { Bending } from './bending';
+import { BEND_EI, BEND_Q } from './bending';
 import { MEMBER_FREEDOMS } from './structure';
 
 const N = MEMBER_FREEDOMS;
@@ -10,22 +10,31 @@ const PLANES = [
 ] as const;
 
 /**
- * k, 12 × 12 by rows, written into `k` at `o`: stiffness of a straight prismatic member in local axes, ends fixed to the nodes.
+ * k, 12 × 12 by rows, written into `k` at `o` from the bending matrices in `bends` at `bend`: stiffness of a straight prismatic member in local axes, ends fixed to the nodes.
  * Axial EA, torsion GJ (St Venant), bending in both planes by Euler–Bernoulli or Timoshenko, coupled where the section has Iyz.
  * Przemieniecki, Theory of Matrix Structural Analysis (1968), ch. 5; with 2 × 2 matrices in place of EI and EI/(1 + Φ).
  */
-export function memberStiffness(k: Float64Array, o: number, EA: number, GJ: number, { EI, Q }: Bending, L: number): void {
+export function memberStiffness(
+  k: Float64Array,
+  o: number,
+  EA: number,
+  GJ: number,
+  L: number,
+  bends: Float64Array,
+  bend = 0,
+): void {
   k.fill(0, o, o + N * N);
   spring(k, o, 0, EA / L);
   spring(k, o, 3, GJ / L);
   for (let a = 0; a < 2; a++) {
     for (let b = 0; b < 2; b++) {
-      const q = Q[a + b]!;
-      if (q === 0 && EI[a + b] === 0) continue;
+      const q = bends[bend + BEND_Q + a + b]!;
+      const EI = bends[bend + BEND_EI + a + b]!;
+      if (q === 0 && EI === 0) continue;
       const shear = (12 * q) / (L * L * L);
       const turn = (6 * q) / (L * L);
-      const near = (EI[a + b]! + 3 * q) / L;
-      const far = (3 * q - EI[a + b]!) / L;
+      const near = (EI + 3 * q) / L;
+      const far = (3 * q - EI) / L;
       const [ta, tb] = [PLANES[a]!.translation, PLANES[b]!.translation];
       const [ra, rb] = [PLANES[a]!.rotation, PLANES[b]!.rotation];
       const [sa, sb] = [PLANES[a]!.sign, PLANES[b]!.sign];
@@ -66,25 +75,32 @@ export function addEndForces(
   d: Float64Array,
   EA: number,
   GJ: number,
-  { EI, Q }: Bending,
   L: number,
+  bends: Float64Array,
+  bend: number,
 ): void {
   const axial = (EA / L) * (d[6]! - d[0]!);
   const torque = (GJ / L) * (d[9]! - d[3]!);
   const chordV = (d[7]! - d[1]!) / L;
   const startV = d[5]! - chordV;
   const endV = d[11]! - chordV;
-  let nearV = ((EI[0] + 3 * Q[0]) * startV + (3 * Q[0] - EI[0]) * endV) / L;
-  let farV = ((3 * Q[0] - EI[0]) * startV + (EI[0] + 3 * Q[0]) * endV) / L;
-  if (EI[2] !== 0) {
+  const EIz = bends[bend + BEND_EI]!;
+  const EIyz = bends[bend + BEND_EI + 1]!;
+  const EIy = bends[bend + BEND_EI + 2]!;
+  const Qz = 3 * bends[bend + BEND_Q]!;
+  const Qyz = 3 * bends[bend + BEND_Q + 1]!;
+  const Qy = 3 * bends[bend + BEND_Q + 2]!;
+  let nearV = ((EIz + Qz) * startV + (Qz - EIz) * endV) / L;
+  let farV = ((Qz - EIz) * startV + (EIz + Qz) * endV) / L;
+  if (EIy !== 0) {
     const chordW = (d[8]! - d[2]!) / L;
     const startW = -d[4]! - chordW;
     const endW = -d[10]! - chordW;
-    let nearW = ((EI[2] + 3 * Q[2]) * startW + (3 * Q[2] - EI[2]) * endW) / L;
-    let farW = ((3 * Q[2] - EI[2]) * startW + (EI[2] + 3 * Q[2]) * endW) / L;
-    if (EI[1] !== 0) {
-      const near = (EI[1] + 3 * Q[1]) / L;
-      const far = (3 * Q[1] - EI[1]) / L;
+    let nearW = ((EIy + Qy) * startW + (Qy - EIy) * endW) / L;
+    let farW = ((Qy - EIy) * startW + (EIy + Qy) * endW) / L;
+    if (EIyz !== 0) {
+      const near = (EIyz + Qyz) / L;
+      const far = (Qyz - EIyz) / L;
       nearV += near * startW + far * endW;
       farV += far * startW + near * endW;
       nearW += near * startV + far * endV;

@@ -5,7 +5,7 @@ import { ball, clamp3, EA, EI, EIY, GJ, pin, roller, sketch, solved, type Sketch
 import { bending } from './bending';
 import { compile } from './compile';
 import { condense, condenseLoads, recoverEnds, type Condensed } from './condensation';
-import { equivalentLoads } from './equivalent-loads';
+import { memberLoads } from './equivalent-loads';
 import { memberAxes, planeDirection, supportAxes } from '../model/local-axes';
 import { memberMatrices } from './member-matrices';
 import { memberStiffness } from './member-stiffness';
@@ -20,7 +20,7 @@ const L = 4;
 /** 12 × 12 stiffness; `GA` for both planes. */
 function stiffness(EIyz = 0, GA = Infinity): Float64Array {
   const k = new Float64Array(N * N);
-  memberStiffness(k, 0, EA, GJ, bending(EI, EIY, EIyz, GA, GA, L), L);
+  memberStiffness(k, 0, EA, GJ, L, bending(EI, EIY, EIyz, GA, GA, L));
   return k;
 }
 
@@ -139,7 +139,7 @@ describe('the stiffness of a member', () => {
     // Strong and weak axis turned by the angle about x.
     const [Iz, Iy, Iyz] = [EI * c * c + EIY * s * s, EI * s * s + EIY * c * c, (EI - EIY) * s * c];
     const turned = new Float64Array(N * N);
-    memberStiffness(turned, 0, EA, GJ, bending(Iz, Iy, Iyz, Infinity, Infinity, L), L);
+    memberStiffness(turned, 0, EA, GJ, L, bending(Iz, Iy, Iyz, Infinity, Infinity, L));
     const move = Float64Array.from({ length: N }, (_, i) => Math.sin(i + 1) * 1e-3);
     const toPrincipal = (v: ArrayLike<number>): number[] =>
       Array.from(v, (value, i) => {
@@ -230,11 +230,8 @@ describe('loads on a member as loads on its ends', () => {
         fc.integer({ min: -9, max: 9 }),
         (a, length, from, to) => {
           const b = Math.min(10, a + length);
-          const p = equivalentLoads(
-            frame([{ type: 'line', member: 'a', from: { at: a / 10, wy: from }, to: { at: b / 10, wy: to } }]),
-            0,
-            0,
-          );
+          const loaded = frame([{ type: 'line', member: 'a', from: { at: a / 10, wy: from }, to: { at: b / 10, wy: to } }]);
+          const p = memberLoads(loaded, memberMatrices(loaded).bends)[0]!.values;
           const [x0, x1] = [(a / 10) * L, (b / 10) * L];
           const sum = ((from + to) / 2) * (x1 - x0);
           const moment = ((x1 - x0) / 6) * (from * (2 * x0 + x1) + to * (x0 + 2 * x1));

@@ -1,0 +1,59 @@
+import type { Heap } from './kernels';
+
+/** The core is compiled without the types of any platform; this is what it uses of them, on all of them. */
+declare const atob: (base64: string) => string;
+interface WasmMemory {
+  readonly buffer: ArrayBuffer;
+  readonly grow: (pages: number) => number;
+}
+declare const WebAssembly: {
+  readonly Module: new (bytes: Uint8Array) => object;
+  readonly Memory: new (size: { initial: number }) => WasmMemory;
+  readonly Instance: new (module: object, imports: object) => { readonly exports: unknown };
+};
+
+/** Numbers in a page of WebAssembly memory. */
+const PAGE = 8192;
+/** A memory that is this many times too large, and larger than a few pages, is given back. */
+const WASTEFUL = 8;
+
+/** A compiled module and the memory that it works in. */
+export interface WasmModule<Exports> {
+  /** A heap of at least `length` numbers; what an earlier one held is lost. */
+  readonly reserve: (length: number) => Heap;
+  /** What the module exports, on places in bytes of the heap that was reserved last. */
+  readonly exports: () => Exports;
+}
+
+/** Loads a module that imports its memory; undefined where the platform lacks WebAssembly or forbids it. */
+export function wasmModule<Exports>(base64: string): WasmModule<Exports> | undefined {
+  try {
+    return loaded(new WebAssembly.Module(decoded(base64)));
+  } catch {
+    return undefined;
+  }
+}
+
+function decoded(base64: string): Uint8Array {
+  return Uint8Array.from(atob(base64), (character) => character.charCodeAt(0));
+}
+
+function loaded<Exports>(module: object): WasmModule<Exports> {
+  const instance = (): Exports => new WebAssembly.Instance(module, { env: { memory } }).exports as Exports;
+  let memory = new WebAssembly.Memory({ initial: 1 });
+  let run = instance();
+  let heap: Heap = { numbers: new Float64Array(memory.buffer), integers: new Int32Array(memory.buffer) };
+  const reserve = (length: number): Heap => {
+    const pages = Math.ceil(length / PAGE) + 1;
+    const have = heap.numbers.length / PAGE;
+    if (pages > have) memory.grow(pages - have);
+    else if (have > 1024 && have > WASTEFUL * pages) {
+      memory = new WebAssembly.Memory({ initial: pages });
+      run = instance();
+    }
+    if (heap.numbers.buffer !== memory.buffer)
+      heap = { numbers: new Float64Array(memory.buffer), integers: new Int32Array(memory.buffer) };
+    return heap;
+  };
+  return { reserve, exports: () => run };
+}

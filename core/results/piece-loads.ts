@@ -1,0 +1,108 @@
+import {
+  BOWS_V,
+  BOWS_W,
+  caseCount,
+  LINE_WIDTH,
+  memberCount,
+  POINT_WIDTH,
+  STRAIN_WIDTH,
+  type Structure,
+} from '../stiffness/structure';
+import { COINCIDENT, type Pieces } from './breakpoints';
+
+/** Numbers of a loaded member before those of its pieces: axial strain, and the curvatures v″ and w″ where its bow is known. */
+export const IMPOSED_WIDTH = 3;
+/** Numbers of a piece: fx, fy, fz, mx, my, mz that act where it begins, then value and slope of qx, qy and qz along it. */
+export const PIECE_LOAD_WIDTH = 12;
+
+/** What acts along the members in one case: only loaded members have an entry. */
+export interface PieceLoads {
+  /** m: where the numbers of a member begin in `values`; -1 where the case leaves the member alone. */
+  readonly at: Int32Array;
+  readonly values: Float64Array;
+}
+
+/** What acts on every piece in every case that is wanted; the others come out empty. Local axes, SI. */
+export function pieceLoads(s: Structure, cut: Pieces, wanted: readonly boolean[]): PieceLoads[] {
+  const used = new Int32Array(caseCount(s));
+  const at = Array.from(used, () => new Int32Array(memberCount(s)).fill(-1));
+  for (const { first, cases } of [s.lineLoads, s.pointLoads, s.strains])
+    for (let m = 0; m < memberCount(s); m++)
+      for (let i = first[m]!; i < first[m + 1]!; i++) {
+        const c = cases[i]!;
+        if (!wanted[c] || at[c]![m] !== -1) continue;
+        at[c]![m] = used[c]!;
+        used[c]! += IMPOSED_WIDTH + PIECE_LOAD_WIDTH * (cut.first[m + 1]! - cut.first[m]!);
+      }
+  const loads = at.map((places, c) => ({ at: places, values: new Float64Array(used[c]!) }));
+  for (let m = 0; m < memberCount(s); m++) {
+    addLines(s, cut, m, wanted, loads);
+    addPoints(s, cut, m, wanted, loads);
+    addStrains(s, m, wanted, loads);
+  }
+  return loads;
+}
+
+function addLines(
+  { lineLoads, lengths }: Structure,
+  cut: Pieces,
+  m: number,
+  wanted: readonly boolean[],
+  loads: PieceLoads[],
+): void {
+  const slack = COINCIDENT * lengths[m]!;
+  const q = lineLoads.values;
+  for (let i = lineLoads.first[m]!; i < lineLoads.first[m + 1]!; i++) {
+    const c = lineLoads.cases[i]!;
+    const o = LINE_WIDTH * i;
+    const from = q[o]!;
+    const to = q[o + 1]!;
+    if (!wanted[c] || to - from <= slack) continue;
+    const { at, values } = loads[c]!;
+    for (let k = cut.first[m]!; k < cut.first[m + 1]!; k++) {
+      const a = cut.from[k]!;
+      if (from > a + slack || to < cut.to[k]! - slack) continue;
+      const p = at[m]! + IMPOSED_WIDTH + PIECE_LOAD_WIDTH * (k - cut.first[m]!) + 6;
+      for (let j = 0; j < 6; j += 2) {
+        const slope = (q[o + j + 3]! - q[o + j + 2]!) / (to - from);
+        values[p + j]! += q[o + j + 2]! + slope * (a - from);
+        values[p + j + 1]! += slope;
+      }
+    }
+  }
+}
+
+/** A load at the far end acts beyond the last piece; it shows in the end forces only. */
+function addPoints(
+  { pointLoads, lengths }: Structure,
+  cut: Pieces,
+  m: number,
+  wanted: readonly boolean[],
+  loads: PieceLoads[],
+): void {
+  const slack = COINCIDENT * lengths[m]!;
+  const f = pointLoads.values;
+  for (let i = pointLoads.first[m]!; i < pointLoads.first[m + 1]!; i++) {
+    const c = pointLoads.cases[i]!;
+    if (!wanted[c]) continue;
+    const { at, values } = loads[c]!;
+    const o = POINT_WIDTH * i;
+    for (let k = cut.first[m]!; k < cut.first[m + 1]!; k++) {
+      if (Math.abs(f[o]! - cut.from[k]!) > slack) continue;
+      const p = at[m]! + IMPOSED_WIDTH + PIECE_LOAD_WIDTH * (k - cut.first[m]!);
+      for (let j = 0; j < 6; j++) values[p + j]! += f[o + 1 + j]!;
+    }
+  }
+}
+
+function addStrains({ strains, bows }: Structure, m: number, wanted: readonly boolean[], loads: PieceLoads[]): void {
+  for (let i = strains.first[m]!; i < strains.first[m + 1]!; i++) {
+    const c = strains.cases[i]!;
+    if (!wanted[c]) continue;
+    const { at, values } = loads[c]!;
+    const o = STRAIN_WIDTH * i;
+    values[at[m]!]! += strains.values[o]!;
+    if (bows[m]! & BOWS_V) values[at[m]! + 1]! += strains.values[o + 1]!;
+    if (bows[m]! & BOWS_W) values[at[m]! + 2]! += strains.values[o + 2]!;
+  }
+}

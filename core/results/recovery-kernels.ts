@@ -1,0 +1,81 @@
+import type { Heap } from '../linear-algebra/kernels';
+import { wasmModule } from '../linear-algebra/wasm-module';
+import { recoveryBytes } from './recovery-bytes';
+
+/** Numbers of a member in the table: axes (9), EA/L, GJ/L, 1/L, near and far stiffness (3 each), EI⁻¹ (3), 1/EA, 1/GAy, 1/GAz. */
+export const TABLE_WIDTH = 24;
+/** Integers of a member: its nodes, BOWS_V and BOWS_W with DIRECT, and its first piece; one more member's bounds the last. */
+export const INFO_WIDTH = 4;
+/** Set where nothing but its axes lies between a member and its nodes: no release, no arm, no turned support. */
+export const DIRECT = 4;
+
+/**
+ * The inner loops of recovery, over all members of one case. All places are indices of the heap's numbers, or of its integers for
+ * `info` and the `…At` lists, which hold an index into the list that follows them for each member, or -1.
+ */
+export interface RecoveryKernels {
+  readonly reserve: (length: number) => Heap;
+  /**
+   * End forces of direct members (12m), the movements of their starts (6m), what they exert on their nodes added to `onNodes` (6n),
+   * from the nodes' movements (6n). Returns the size of the largest end force.
+   */
+  readonly ends: (
+    members: number,
+    table: number,
+    info: number,
+    movements: number,
+    loadsAt: number,
+    loads: number,
+    ends: number,
+    starts: number,
+    onNodes: number,
+  ) => number;
+  /** The diagrams of all members over their pieces, whose `lengths` are given, from end forces and movements of the starts. */
+  readonly diagrams: (
+    members: number,
+    table: number,
+    info: number,
+    lengths: number,
+    recordsAt: number,
+    records: number,
+    ends: number,
+    starts: number,
+    out: number,
+    plane: boolean,
+  ) => void;
+}
+
+/** What the compiled module exports: the same on places in bytes, flags as numbers. */
+type Exports = Pick<RecoveryKernels, 'ends'> & { readonly diagrams: (...places: number[]) => void };
+
+let own: RecoveryKernels | 'none' | undefined;
+
+/** The kernels of this thread, made when first needed; undefined where the platform lacks WebAssembly. */
+export function recoveryKernels(): RecoveryKernels | undefined {
+  own ??= loadKernels() ?? 'none';
+  return own === 'none' ? undefined : own;
+}
+
+function loadKernels(): RecoveryKernels | undefined {
+  const module = wasmModule<Exports>(recoveryBytes);
+  if (!module) return undefined;
+  const run = module.exports;
+  return {
+    reserve: module.reserve,
+    ends: (members, table, info, movements, loadsAt, loads, ends, starts, onNodes) =>
+      run().ends(members, 8 * table, 4 * info, 8 * movements, 4 * loadsAt, 8 * loads, 8 * ends, 8 * starts, 8 * onNodes),
+    diagrams: (members, table, info, lengths, recordsAt, records, ends, starts, out, plane) =>
+      run().diagrams(
+        members,
+        8 * table,
+        4 * info,
+        8 * lengths,
+        4 * recordsAt,
+        8 * records,
+        8 * ends,
+        8 * starts,
+        8 * out,
+        plane ? 1 : 0,
+      ),
+  };
+}

@@ -1,0 +1,148 @@
+import { cosineAndSine, memberAxes, supportAxes } from '../model/local-axes';
+import {
+  endFreedoms,
+  freedoms,
+  memberEnds,
+  type Material,
+  type Member,
+  type Model,
+  type Restraint,
+  type SectionProperties,
+  type Support,
+} from '../model/model';
+import { sectionProperties } from '../sections/section-properties';
+import { BOWS_V, BOWS_W, PLANE_FREEDOMS, STIFFNESS_WIDTH, type Structure } from './structure';
+
+/** The properties of each section by its name. */
+export const sectionMap = (model: Model): ReadonlyMap<string, SectionProperties> =>
+  new Map(model.sections.map((section) => [section.id, sectionProperties(section)]));
+
+/** A part of a checked model; what a fault would have named throws here. */
+export function must<T>(value: T | undefined, what: string): T {
+  if (value === undefined) throw new Error(`compile: ${what} is missing from a model that was not checked`);
+  return value;
+}
+
+const stiffnessOf = (restraint: Restraint | undefined, otherwise: number): number => {
+  if (restraint === undefined) return otherwise;
+  if (restraint === 'fixed') return Infinity;
+  return restraint === 'free' ? 0 : restraint;
+};
+
+export function compileSupports(model: Model, nodeIndex: ReadonlyMap<string, number>): Pick<Structure, 'restraints' | 'turns'> {
+  const restraints = new Float64Array(6 * model.nodes.length);
+  const turns = new Map<number, Float64Array>();
+  for (const support of model.supports) {
+    const i = must(nodeIndex.get(support.node), `node ${support.node}`);
+    freedoms.forEach((freedom, k) => (restraints[6 * i + k] = stiffnessOf(support[freedom], 0)));
+    const turn = turnOf(support);
+    if (turn) turns.set(i, turn);
+  }
+  return { restraints, turns };
+}
+
+function turnOf({ angle = 0, axes, node }: Support): Float64Array | undefined {
+  if (axes) return must(supportAxes(axes.x, axes.y), `a direction of the support of node ${node}`);
+  const [c, s] = cosineAndSine(angle);
+  return c === 1 ? undefined : Float64Array.of(c, s, 0, -s, c, 0, 0, 0, 1);
+}
+
+const shearModulus = (material: Material): number =>
+  material.G ?? (material.nu === undefined ? Infinity : material.E / (2 * (1 + material.nu)));
+
+/** The part of a structure that is made of its members. */
+export type Members = Pick<Structure, 'memberNodes' | 'lengths' | 'axes' | 'arms' | 'stiffnesses' | 'bows' | 'releases'>;
+
+export const emptyMembers = (count: number): Members => ({
+  memberNodes: new Int32Array(2 * count),
+  lengths: new Float64Array(count),
+  axes: new Float64Array(9 * count),
+  arms: new Float64Array(6 * count),
+  stiffnesses: new Float64Array(STIFFNESS_WIDTH * count),
+  bows: new Uint8Array(count),
+  releases: new Float64Array(12 * count),
+});
+
+export const copyOfMembers = (members: Members): Members => ({
+  memberNodes: members.memberNodes.slice(),
+  lengths: members.lengths.slice(),
+  axes: members.axes.slice(),
+  arms: members.arms.slice(),
+  stiffnesses: members.stiffnesses.slice(),
+  bows: members.bows.slice(),
+  releases: members.releases.slice(),
+});
+
+/** Returns what writes member m between the nodes `start` and `end` (their indices) into `members`. */
+export function memberCompiler(model: Model, members: Members): (m: number, start: number, end: number) => void {
+  const sections = sectionMap(model);
+  const materials = new Map(model.materials.map((material) => [material.id, material]));
+  const plane = model.space === 'plane';
+  const arms = members.arms;
+  return (m, start, end) => {
+    const member = model.members[m]!;
+    members.memberNodes[2 * m] = start;
+    members.memberNodes[2 * m + 1] = end;
+    arms.fill(0, 6 * m, 6 * m + 6);
+    if (member.offset) memberEnds.forEach((side, e) => arms.set(member.offset?.[side] ?? [], 6 * m + 3 * e));
+    const [from, to] = [must(model.nodes[start], 'start'), must(model.nodes[end], 'end')];
+    const arm = (k: number): number => arms[6 * m + 3 + k]! - arms[6 * m + k]!;
+    const dx = to.x - from.x + arm(0);
+    const dy = to.y - from.y + arm(1);
+    const dz = (to.z ?? 0) - (from.z ?? 0) + arm(2);
+    members.lengths[m] = Math.hypot(dx, dy, dz);
+    members.axes.set(memberAxes(dx, dy, dz, plane ? 0 : (member.roll ?? 0)), 9 * m);
+    const section = must(sections.get(member.section), `section ${member.section}`);
+    const material = must(materials.get(member.material), `material ${member.material}`);
+    compileStiffness(model, member, material, plane ? inPlane(member, section) : section, members, m);
+    compileReleases(member, plane, members.releases, 12 * m);
+  };
+}
+
+/** A plane member bends about one axis only: the strong one, or the weak one where it lies on its side. */
+function inPlane(member: Member, section: SectionProperties): SectionProperties {
+  const lying = Math.abs((member.roll ?? 0) % 180) === 90;
+  const [Iz, Ay] = lying ? [section.Iy, section.Az] : [section.Iz, section.Ay];
+  return { ...(section.A !== undefined && { A: section.A }), ...(Iz !== undefined && { Iz }), ...(Ay !== undefined && { Ay }) };
+}
+
+function compileStiffness(
+  model: Model,
+  member: Member,
+  material: Material,
+  section: SectionProperties,
+  members: Members,
+  m: number,
+): void {
+  const A = must(section.A, `A of section ${member.section}`);
+  const { E } = material;
+  const G = shearModulus(material);
+  const space = model.space === 'space';
+  const truss = member.behaviour === 'truss';
+  // A truss member without I has no bow of its own; any positive value gives its end forces, which do not depend on it.
+  const stiff = E * A * members.lengths[m]! ** 2;
+  const EIz = section.Iz === undefined ? stiff : E * section.Iz;
+  const EIy = !space ? 0 : section.Iy === undefined ? stiff : E * section.Iy;
+  const coupled = space && section.Iz !== undefined && section.Iy !== undefined;
+  const EIyz = coupled ? E * (section.Iyz ?? 0) : 0;
+  const sheared = model.analysis?.shearDeformation === true && !truss;
+  const shear = (area: number | undefined): number => (sheared && area !== undefined ? G * area : Infinity);
+  const GJ = space && !truss && section.J !== undefined && G !== Infinity ? G * section.J : 0;
+  members.stiffnesses.set(
+    [E * A, GJ, EIz, EIy, EIyz, shear(section.Ay), space ? shear(section.Az) : Infinity],
+    STIFFNESS_WIDTH * m,
+  );
+  members.bows[m] = (section.Iz === undefined ? 0 : BOWS_V) | (!space || section.Iy === undefined ? 0 : BOWS_W);
+}
+
+function compileReleases(member: Member, plane: boolean, releases: Float64Array, o: number): void {
+  releases.fill(Infinity, o, o + 12);
+  if (!member.releases && member.behaviour !== 'truss') return;
+  memberEnds.forEach((side, e) =>
+    endFreedoms.forEach((freedom, k) => {
+      if (plane && !PLANE_FREEDOMS.includes(k)) return;
+      const hinged = member.behaviour === 'truss' && (freedom === 'my' || freedom === 'mz');
+      releases[o + 6 * e + k] = hinged ? 0 : stiffnessOf(member.releases?.[side]?.[freedom], Infinity);
+    }),
+  );
+}
