@@ -14,9 +14,14 @@ export interface Factor {
   readonly analysis: Analysis;
   readonly kernels: Kernels;
   readonly heap: Heap;
-  /** Index of the descriptors among the integers, of the right-hand sides among the numbers. */
+  /** Index of the descriptors among the integers. */
   readonly table: number;
+  /** A itself: where its pointers and rows lie among the integers, its values among the numbers. */
+  readonly matrix: { readonly pointers: number; readonly rows: number; readonly values: number };
+  /** Room for right-hand sides, solutions and residuals, BATCH numbers an unknown each. */
   readonly sides: number;
+  readonly solutions: number;
+  readonly residuals: number;
   /** Room for the kernels' own use. */
   readonly scratch: number;
   readonly weak: readonly number[];
@@ -52,7 +57,15 @@ export function factorize(analysis: Analysis, a: SparseSymmetric, kernels: Kerne
   const tableAt = place(half(DESCRIPTOR * supernodes));
   const rowsAt = place(half(rows.length));
   const placesAt = place(half(rows.length));
+  const localAt = place(half(size));
+  const matrix = {
+    pointers: 2 * place(half(size + 1)),
+    rows: 2 * place(half(a.rows.length)),
+    values: place(a.values.length),
+  };
   const sides = place(BATCH * size);
+  const solutions = place(BATCH * size);
+  const residuals = place(BATCH * size);
   const started = place(size);
   const panels = place(analysis.factorLength);
   const stack = place(analysis.stackLength);
@@ -61,9 +74,11 @@ export function factorize(analysis: Analysis, a: SparseSymmetric, kernels: Kerne
   const { numbers, integers } = heap;
   integers.set(rows, 2 * rowsAt);
   integers.set(places, 2 * placesAt);
+  integers.set(a.pointers, matrix.pointers);
+  integers.set(a.rows, matrix.rows);
+  numbers.set(a.values, matrix.values);
   numbers.set(diagonal(a), started);
 
-  const local = new Int32Array(size);
   const children: number[][] = Array.from({ length: supernodes }, () => []);
   const borders = new Float64Array(supernodes);
   const weak: number[] = [];
@@ -73,15 +88,15 @@ export function factorize(analysis: Analysis, a: SparseSymmetric, kernels: Kerne
     const pivots = firstPivot[s + 1]! - first;
     const front = rowPointers[s + 1]! - rowPointers[s]!;
     const rest = front - pivots;
-    integers.set([first, pivots, front, 2 * rowsAt + rowPointers[s]!, panel], 2 * tableAt + DESCRIPTOR * s);
-    numbers.fill(0, panel, panel + front * pivots);
+    const descriptor = 2 * tableAt + DESCRIPTOR * s;
+    const list = 2 * rowsAt + rowPointers[s]!;
+    integers[descriptor] = first;
+    integers[descriptor + 1] = pivots;
+    integers[descriptor + 2] = front;
+    integers[descriptor + 3] = list;
+    integers[descriptor + 4] = panel;
     numbers.fill(0, top, top + rest * rest);
-    for (let i = 0; i < front; i++) local[rows[rowPointers[s]! + i]!] = i;
-    for (let k = 0; k < pivots; k++) {
-      const column = panel + k * front;
-      for (let e = a.pointers[first + k]!; e < a.pointers[first + k + 1]!; e++)
-        numbers[column + local[a.rows[e]!]!]! += a.values[e]!;
-    }
+    kernels.gather(matrix.pointers, matrix.rows, matrix.values, first, pivots, front, list, 2 * localAt, panel);
     let low = top;
     for (const child of children[s]!) {
       const childPivots = firstPivot[child + 1]! - firstPivot[child]!;
@@ -109,5 +124,19 @@ export function factorize(analysis: Analysis, a: SparseSymmetric, kernels: Kerne
     if (watch) watch((done += pivots * (rest * front + pivots * pivots)) / analysis.work);
   }
   const isCurrent = (): boolean => generations.get(kernels) === generation;
-  return { analysis, kernels, heap, table: 2 * tableAt, sides, scratch, weak, smallestRatio, smallestAt, isCurrent };
+  return {
+    analysis,
+    kernels,
+    heap,
+    table: 2 * tableAt,
+    matrix,
+    sides,
+    solutions,
+    residuals,
+    scratch,
+    weak,
+    smallestRatio,
+    smallestAt,
+    isCurrent,
+  };
 }

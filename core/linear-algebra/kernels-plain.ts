@@ -12,6 +12,17 @@ export function plainKernels(): Kernels {
     return heap;
   };
 
+  const gather: Kernels['gather'] = (pointers, rows, values, first, pivots, front, list, local, panel) => {
+    const { numbers, integers } = heap;
+    numbers.fill(0, panel, panel + front * pivots);
+    for (let i = 0; i < front; i++) integers[local + integers[list + i]!] = i;
+    for (let k = 0; k < pivots; k++) {
+      const end = integers[pointers + first + k + 1]!;
+      for (let e = integers[pointers + first + k]!; e < end; e++)
+        numbers[panel + k * front + integers[local + integers[rows + e]!]!] = numbers[values + e]!;
+    }
+  };
+
   const extendAdd: Kernels['extendAdd'] = (border, size, places, panel, front, pivots, parentBorder) => {
     const { numbers, integers } = heap;
     const rest = front - pivots;
@@ -125,6 +136,26 @@ export function plainKernels(): Kernels {
     }
   };
 
+  const residual: Kernels['residual'] = (size, pointers, rows, values, x, b, r, sizes) => {
+    const { numbers, integers } = heap;
+    numbers.copyWithin(r, b, b + BATCH * size);
+    for (let j = 0; j < size; j++)
+      for (let e = integers[pointers + j]!; e < integers[pointers + j + 1]!; e++) {
+        const i = integers[rows + e]!;
+        const value = numbers[values + e]!;
+        for (let c = 0; c < BATCH; c++) {
+          numbers[r + BATCH * i + c]! -= value * numbers[x + BATCH * j + c]!;
+          if (i !== j) numbers[r + BATCH * j + c]! -= value * numbers[x + BATCH * i + c]!;
+        }
+      }
+    numbers.fill(0, sizes, sizes + 2 * BATCH);
+    for (let k = 0; k < BATCH * size; k++) {
+      const c = k % BATCH;
+      numbers[sizes + c] = Math.max(numbers[sizes + c]!, Math.abs(numbers[r + k]!));
+      numbers[sizes + BATCH + c] = Math.max(numbers[sizes + BATCH + c]!, Math.abs(numbers[b + k]!));
+    }
+  };
+
   const combine: Kernels['combine'] = (parts, stride, count, weights, length, out) => {
     const { numbers } = heap;
     numbers.fill(0, out, out + length);
@@ -134,7 +165,7 @@ export function plainKernels(): Kernels {
     }
   };
 
-  return { name: 'plain', reserve, extendAdd, factorPanel, updateBorder, forward, backward, combine };
+  return { name: 'plain', reserve, gather, extendAdd, factorPanel, updateBorder, forward, backward, residual, combine };
 }
 
 type Descriptor = [first: number, pivots: number, front: number, rows: number, panel: number];

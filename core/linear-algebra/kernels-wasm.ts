@@ -15,6 +15,8 @@ export function wasmKernels(): Kernels | undefined {
   return {
     name: 'WebAssembly',
     reserve: module.reserve,
+    gather: (pointers, rows, values, first, pivots, front, list, local, panel) =>
+      run().gather(4 * pointers, 4 * rows, 8 * values, first, pivots, front, 4 * list, 4 * local, 8 * panel),
     extendAdd: (border, size, places, panel, front, pivots, parentBorder) =>
       run().extendAdd(8 * border, size, 4 * places, 8 * panel, front, pivots, 8 * parentBorder),
     factorPanel: (panel, front, pivots, started, tolerance, scratch) =>
@@ -23,6 +25,8 @@ export function wasmKernels(): Kernels | undefined {
       run().updateBorder(8 * panel, front, pivots, 8 * border, 8 * scratch),
     forward: (table, supernodes, x, work) => run().forward(4 * table, supernodes, 8 * x, 8 * work),
     backward: (table, supernodes, x, plain) => run().backward(4 * table, supernodes, 8 * x, plain ? 1 : 0),
+    residual: (size, pointers, rows, values, x, b, r, sizes) =>
+      run().residual(size, 4 * pointers, 4 * rows, 8 * values, 8 * x, 8 * b, 8 * r, 8 * sizes),
     combine: (parts, stride, count, weights, length, out) =>
       run().combine(8 * parts, stride, count, 8 * weights, length, 8 * out),
   };

@@ -19,6 +19,21 @@ export interface Kernels {
   readonly name: 'WebAssembly' | 'plain';
   /** A heap of at least `length` numbers; what an earlier one held is lost. */
   readonly reserve: (length: number) => Heap;
+  /**
+   * Puts columns first…first+pivots−1 of a symmetric matrix (lower triangle by compressed columns: pointers and rows among the
+   * integers, values among the numbers) into a panel of zeros whose rows are listed at `list`. `local`: integers for each unknown.
+   */
+  readonly gather: (
+    pointers: number,
+    rows: number,
+    values: number,
+    first: number,
+    pivots: number,
+    front: number,
+    list: number,
+    local: number,
+    panel: number,
+  ) => void;
   /** parent(place_i, place_j) += border(i, j) for i ≥ j: columns under `pivots` of the parent go to its panel, the others to its border. */
   readonly extendAdd: (
     border: number,
@@ -47,6 +62,20 @@ export interface Kernels {
   readonly forward: (table: number, supernodes: number, x: number, work: number) => void;
   /** x = L⁻ᵀ·D⁻¹·x; without D (`plain`) x = L⁻ᵀ·x. */
   readonly backward: (table: number, supernodes: number, x: number, plain: boolean) => void;
+  /**
+   * r = b − A·x for BATCH vectors side by side (A as for `gather`); then the largest size in each of r, and in each of b, at `sizes`
+   * (2·BATCH numbers).
+   */
+  readonly residual: (
+    size: number,
+    pointers: number,
+    rows: number,
+    values: number,
+    x: number,
+    b: number,
+    r: number,
+    sizes: number,
+  ) => void;
   /** out(i) = Σ weight(c)·part(c, i) over `count` parts that lie `stride` numbers apart; `length` is a multiple of eight. */
   readonly combine: (parts: number, stride: number, count: number, weights: number, length: number, out: number) => void;
 }

@@ -248,7 +248,6 @@ describe.each(kernelSets)('factor and solve, %s kernels', (_, makeKernels) => {
           Float64Array.from({ length: size }, (_u, i) => Math.sin(3 * i + c + 1)),
         );
         const { solutions, residuals } = solveRefined(
-          matrix,
           f,
           exact.map((x) => multiply(matrix, x)),
         );

@@ -1,32 +1,43 @@
 import type { Factor } from './factor';
 import { BATCH } from './kernels';
-import { multiply, multiplyFour, TOGETHER, type SparseSymmetric } from './sparse-symmetric';
 
-/** Runs `work` on the right-hand sides, BATCH at a time, in the factor's memory. In place. */
-function inBatches(f: Factor, columns: readonly Float64Array[], work: () => void): void {
+/** Lays BATCH columns at a time side by side where solutions stand in the factor's memory, and lets `work` go on from there. */
+function inBatches(f: Factor, columns: readonly Float64Array[], work: (first: number, count: number) => void): void {
   if (!f.isCurrent()) throw new Error('this factor has been overwritten by a later one');
-  const { numbers } = f.heap;
-  const { size } = f.analysis;
   for (let first = 0; first < columns.length; first += BATCH) {
     const count = Math.min(BATCH, columns.length - first);
-    numbers.fill(0, f.sides, f.sides + BATCH * size);
-    for (let c = 0; c < count; c++) {
-      const column = columns[first + c]!;
-      for (let i = 0; i < size; i++) numbers[f.sides + BATCH * i + c] = column[i]!;
-    }
-    work();
-    for (let c = 0; c < count; c++) {
-      const column = columns[first + c]!;
-      for (let i = 0; i < size; i++) column[i] = numbers[f.sides + BATCH * i + c]!;
-    }
+    putSides(f, columns, first, count);
+    work(first, count);
   }
+}
+
+function putSides(
+  { heap: { numbers }, solutions, analysis: { size } }: Factor,
+  columns: readonly Float64Array[],
+  first: number,
+  count: number,
+): void {
+  if (count < BATCH) numbers.fill(0, solutions, solutions + BATCH * size);
+  for (let c = 0; c < count; c++) {
+    const column = columns[first + c]!;
+    for (let i = 0, k = solutions + c; i < size; i++, k += BATCH) numbers[k] = column[i]!;
+  }
+}
+
+function takeSolution({ heap: { numbers }, solutions, analysis: { size } }: Factor, c: number, column: Float64Array): void {
+  for (let i = 0, k = solutions + c; i < size; i++, k += BATCH) column[i] = numbers[k]!;
+}
+
+function substitute(f: Factor): void {
+  f.kernels.forward(f.table, f.analysis.supernodes, f.solutions, f.scratch);
+  f.kernels.backward(f.table, f.analysis.supernodes, f.solutions, false);
 }
 
 /** x = L⁻ᵀ D⁻¹ L⁻¹ b for several right-hand sides, each in place. */
 export function solveInPlace(f: Factor, columns: readonly Float64Array[]): void {
-  inBatches(f, columns, () => {
-    f.kernels.forward(f.table, f.analysis.supernodes, f.sides, f.scratch);
-    f.kernels.backward(f.table, f.analysis.supernodes, f.sides, false);
+  inBatches(f, columns, (first, count) => {
+    substitute(f);
+    for (let c = 0; c < count; c++) takeSolution(f, c, columns[first + c]!);
   });
 }
 
@@ -35,77 +46,54 @@ const EXACT = 1e-11;
 
 /**
  * x = A⁻¹ b, with one step of iterative refinement for the right-hand sides whose residual shows that rounding in the factor cost
- * something. `residuals`: the largest part of b − A·x beside the largest part of b, for each.
+ * something. `residuals`: the largest part of b − A·x beside the largest part of b, `sizes`: that part of b, for each.
  */
 export function solveRefined(
-  a: SparseSymmetric,
   f: Factor,
   sides: readonly Float64Array[],
-): { solutions: Float64Array[]; residuals: number[] } {
-  const solutions = sides.map((b) => b.slice());
-  solveInPlace(f, solutions);
-  const first = residuals(a, sides, solutions);
-  const poor = first.flatMap(({ size }, c) => (size > EXACT ? [c] : []));
-  const sizes = first.map(({ size }) => size);
-  solveInPlace(
-    f,
-    poor.map((c) => first[c]!.r),
-  );
-  const better = poor.map((c) => solutions[c]!.map((x, i) => x + first[c]!.r[i]!));
-  residuals(
-    a,
-    poor.map((c) => sides[c]!),
-    better,
-  ).forEach(({ size }, k) => {
-    const c = poor[k]!;
-    if (!(size < sizes[c]!)) return;
-    solutions[c] = better[k]!;
-    sizes[c] = size;
-  });
-  return { solutions, residuals: sizes };
-}
-
-interface Residual {
-  /** b − A·x */
-  readonly r: Float64Array;
-  /** Its largest part beside the largest part of b. */
-  readonly size: number;
-}
-
-/** What is left of each right-hand side, four of them at a time. */
-function residuals(a: SparseSymmetric, sides: readonly Float64Array[], solutions: readonly Float64Array[]): Residual[] {
-  const found: Residual[] = [];
-  for (let first = 0; first < sides.length; first += TOGETHER) {
-    const count = Math.min(TOGETHER, sides.length - first);
-    if (count === 1) {
-      found.push(residualOf(sides[first]!, multiply(a, solutions[first]!), 0, 1));
-      continue;
-    }
-    const x = new Float64Array(TOGETHER * a.size);
-    const y = new Float64Array(TOGETHER * a.size);
+): { solutions: Float64Array[]; residuals: number[]; sizes: number[] } {
+  const { numbers } = f.heap;
+  const length = BATCH * f.analysis.size;
+  const solutions = sides.map((b) => new Float64Array(b.length));
+  const residuals: number[] = [];
+  const sizes: number[] = [];
+  inBatches(f, sides, (first, count) => {
+    numbers.copyWithin(f.sides, f.solutions, f.solutions + length);
+    substitute(f);
+    const before = sizesOfResiduals(f);
     for (let c = 0; c < count; c++) {
-      const solution = solutions[first + c]!;
-      for (let i = 0; i < a.size; i++) x[TOGETHER * i + c] = solution[i]!;
+      takeSolution(f, c, solutions[first + c]!);
+      residuals.push(before.relative[c]!);
+      sizes.push(before.sides[c]!);
     }
-    multiplyFour(a, x, y);
-    for (let c = 0; c < count; c++) found.push(residualOf(sides[first + c]!, y, c, TOGETHER));
-  }
-  return found;
+    if (before.relative.some((size) => size > EXACT)) refine(f, solutions, residuals, first, count);
+  });
+  return { solutions, residuals, sizes };
 }
 
-/** b less what stands at `from` and every `step` numbers on. */
-function residualOf(b: Float64Array, product: Float64Array, from: number, step: number): Residual {
-  const r = new Float64Array(b.length);
-  let largest = 0;
-  let size = 0;
-  for (let i = 0, k = from; i < b.length; i++, k += step) {
-    const side = b[i]!;
-    const left = side - product[k]!;
-    r[i] = left;
-    if (Math.abs(left) > largest) largest = Math.abs(left);
-    if (Math.abs(side) > size) size = Math.abs(side);
+/** Corrects the solutions of the batch at hand by those for their residuals, and keeps what is better. */
+function refine(f: Factor, solutions: readonly Float64Array[], residuals: number[], first: number, count: number): void {
+  const { numbers } = f.heap;
+  const length = BATCH * f.analysis.size;
+  const rough = numbers.slice(f.solutions, f.solutions + length);
+  numbers.copyWithin(f.solutions, f.residuals, f.residuals + length);
+  substitute(f);
+  for (let i = 0; i < length; i++) numbers[f.solutions + i]! += rough[i]!;
+  const { relative } = sizesOfResiduals(f);
+  for (let c = 0; c < count; c++) {
+    if (!(residuals[first + c]! > EXACT && relative[c]! < residuals[first + c]!)) continue;
+    takeSolution(f, c, solutions[first + c]!);
+    residuals[first + c] = relative[c]!;
   }
-  return { r, size: size === 0 ? 0 : largest / size };
+}
+
+/** What is left of the right-hand sides of the batch at hand: the largest part of each beside its largest part. */
+function sizesOfResiduals(f: Factor): { relative: number[]; sides: number[] } {
+  const { kernels, matrix, analysis, heap, scratch } = f;
+  kernels.residual(analysis.size, matrix.pointers, matrix.rows, matrix.values, f.solutions, f.sides, f.residuals, scratch);
+  const found = Array.from(heap.numbers.subarray(scratch, scratch + 2 * BATCH));
+  const sides = found.slice(BATCH);
+  return { relative: sides.map((size, c) => (size === 0 ? 0 : found[c]! / size)), sides };
 }
 
 /**
@@ -118,6 +106,9 @@ export function nullVectors(f: Factor, most = Infinity): Float64Array[] {
     v[unknown] = 1;
     return v;
   });
-  inBatches(f, vectors, () => f.kernels.backward(f.table, f.analysis.supernodes, f.sides, true));
+  inBatches(f, vectors, (first, count) => {
+    f.kernels.backward(f.table, f.analysis.supernodes, f.solutions, true);
+    for (let c = 0; c < count; c++) takeSolution(f, c, vectors[first + c]!);
+  });
   return vectors;
 }

@@ -67,42 +67,6 @@ export function multiply(a: SparseSymmetric, x: Float64Array): Float64Array {
   return y;
 }
 
-/** Vectors that `multiplyFour` takes side by side. */
-export const TOGETHER = 4;
-
-/** Y = A·X for four vectors whose values lie side by side for each unknown: each entry of A is read once for all of them. Adds to `y`. */
-export function multiplyFour(a: SparseSymmetric, x: Float64Array, y: Float64Array): void {
-  const { size, pointers, rows, values } = a;
-  for (let j = 0; j < size; j++) {
-    const o = TOGETHER * j;
-    const x0 = x[o]!;
-    const x1 = x[o + 1]!;
-    const x2 = x[o + 2]!;
-    const x3 = x[o + 3]!;
-    let s0 = 0;
-    let s1 = 0;
-    let s2 = 0;
-    let s3 = 0;
-    for (let k = pointers[j]!; k < pointers[j + 1]!; k++) {
-      const p = TOGETHER * rows[k]!;
-      const value = values[k]!;
-      s0 += value * x[p]!;
-      s1 += value * x[p + 1]!;
-      s2 += value * x[p + 2]!;
-      s3 += value * x[p + 3]!;
-      if (p === o) continue;
-      y[p]! += value * x0;
-      y[p + 1]! += value * x1;
-      y[p + 2]! += value * x2;
-      y[p + 3]! += value * x3;
-    }
-    y[o]! += s0;
-    y[o + 1]! += s1;
-    y[o + 2]! += s2;
-    y[o + 3]! += s3;
-  }
-}
-
 /** The diagonal of A. */
 export function diagonal(a: SparseSymmetric): Float64Array {
   const d = new Float64Array(a.size);

@@ -10,7 +10,6 @@ import { memberLoads } from '../stiffness/equivalent-loads';
 import { readinessFaults, readinessNotes } from '../stiffness/readiness';
 import { FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
 import { pieces } from './breakpoints';
-import { largest } from './equilibrium';
 import { countHarmful, judge, mechanismNotices } from './judge';
 import { pieceLoads } from './piece-loads';
 import { recoverCases, type SolvedEquations } from './recover-cases';
@@ -56,7 +55,7 @@ function solveSystem(
   said: readonly Notice[],
   progress?: Progress,
 ): { results: Results; solved?: SolvedCases } {
-  const { structure, matrices, numbering, stiffness, factor } = system;
+  const { structure, matrices, numbering, factor } = system;
   const cut = pieces(structure);
   const kept = unchangedCases(system.solved, structure, factor, cut);
   const isDue = kept.map((one) => !one);
@@ -70,7 +69,7 @@ function solveSystem(
   const due = loads.flatMap((_, c) => (isDue[c] ? [c] : []));
   const imposed = due.map((c) => imposedMovements(structure, c));
   const sides = due.map((c, i) => rightHandSide(structure, matrices, numbering, loads[c]!, imposed[i]!));
-  const { solutions, residuals } = solveRefined(stiffness, factor, sides);
+  const { solutions, residuals, sizes } = solveRefined(factor, sides);
   const along = pieceLoads(structure, cut, isDue);
   const equations = due.map((c, i): SolvedEquations => {
     const movements = imposed[i]!;
@@ -78,7 +77,7 @@ function solveSystem(
     const { unknowns } = numbering;
     for (let f = 0; f < unknowns.length; f++) if (unknowns[f]! >= 0) movements[f] = x[unknowns[f]!]!;
     rest(movements, system);
-    return { c, movements, loads: onMembers[c]!, along: along[c]!, residual: residuals[i]!, driving: largest(sides[i]!) };
+    return { c, movements, loads: onMembers[c]!, along: along[c]!, residual: residuals[i]!, driving: sizes[i]! };
   });
   recoverCases(structure, matrices, cut, equations, (i) => progress?.('cases', i / due.length)).forEach((outcome, i) => {
     const c = due[i]!;

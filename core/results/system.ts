@@ -5,7 +5,6 @@ import { factorize, type Factor, type Watch } from '../linear-algebra/factor';
 import type { Kernels } from '../linear-algebra/kernels';
 import { sameNumbers } from '../linear-algebra/same-numbers';
 import { nullVectors } from '../linear-algebra/solve';
-import type { SparseSymmetric } from '../linear-algebra/sparse-symmetric';
 import { looseNodes, type LooseNodes } from '../stability/loose-nodes';
 import { membersAt } from '../stability/mechanism';
 import { assembleStiffness } from '../stiffness/assemble';
@@ -22,7 +21,6 @@ export interface System {
   readonly members: readonly (readonly number[])[];
   readonly loose: LooseNodes;
   readonly numbering: Numbering;
-  readonly stiffness: SparseSymmetric;
   readonly factor: Factor;
   /** Motions of several nodes that cost no energy (6n each, nodes' axes): all of them, or the first MOST_MOTIONS. */
   readonly basis: readonly Float64Array[];
@@ -63,7 +61,6 @@ export function buildSystem(model: Model, kernels: Kernels, former?: System, pro
     members,
     loose,
     numbering,
-    stiffness,
     factor,
     basis: nullVectors(factor, MOST_MOTIONS).map((v) =>
       Float64Array.from(unknowns, (unknown) => (unknown < 0 ? 0 : v[unknown]!)),

@@ -203,6 +203,27 @@ export function updateBorder(panel: usize, front: i32, pivots: i32, border: usiz
   update(border, rest, rest, rest, at(panel, pivots), front, pivots, panel, front + 1, scratch);
 }
 
+export function gather(
+  pointers: usize,
+  rows: usize,
+  values: usize,
+  first: i32,
+  pivots: i32,
+  front: i32,
+  list: usize,
+  local: usize,
+  panel: usize,
+): void {
+  memory.fill(panel, 0, <usize>(front * pivots) << 3);
+  for (let i = 0; i < front; i++) i32.store(local + (<usize>row(list, i) << 2), i);
+  for (let k = 0; k < pivots; k++) {
+    const column = at(panel, k * front);
+    const end = row(pointers, first + k + 1);
+    for (let e = row(pointers, first + k); e < end; e++)
+      f64.store(at(column, row(local, row(rows, e))), f64.load(at(values, e)));
+  }
+}
+
 export function extendAdd(border: usize, size: i32, places: usize, panel: usize, front: i32, pivots: i32, parentBorder: usize): void {
   const rest = front - pivots;
   for (let j = 0; j < size; j++) {
@@ -377,6 +398,50 @@ export function backward(table: usize, supernodes: i32, x: usize, plain: i32): v
       v128.store(target, s1, 16);
     }
   }
+}
+
+export function residual(
+  size: i32,
+  pointers: usize,
+  rows: usize,
+  values: usize,
+  x: usize,
+  b: usize,
+  r: usize,
+  sizes: usize,
+): void {
+  memory.copy(r, b, <usize>size << 5);
+  let e = row(pointers, 0);
+  for (let j = 0; j < size; j++) {
+    const x0 = v128.load(side(x, j));
+    const x1 = v128.load(side(x, j), 16);
+    let s0 = f64x2.splat(0);
+    let s1 = s0;
+    const end = row(pointers, j + 1);
+    for (; e < end; e++) {
+      const i = row(rows, e);
+      const value = v128.load64_splat(at(values, e));
+      const source = side(x, i);
+      s0 = f64x2.add(s0, f64x2.mul(value, v128.load(source)));
+      s1 = f64x2.add(s1, f64x2.mul(value, v128.load(source, 16)));
+      if (i != j) less(side(r, i), f64x2.mul(value, x0), f64x2.mul(value, x1));
+    }
+    less(side(r, j), s0, s1);
+  }
+  let r0 = f64x2.splat(0);
+  let r1 = r0;
+  let b0 = r0;
+  let b1 = r0;
+  for (let j = 0; j < size; j++) {
+    r0 = f64x2.max(r0, f64x2.abs(v128.load(side(r, j))));
+    r1 = f64x2.max(r1, f64x2.abs(v128.load(side(r, j), 16)));
+    b0 = f64x2.max(b0, f64x2.abs(v128.load(side(b, j))));
+    b1 = f64x2.max(b1, f64x2.abs(v128.load(side(b, j), 16)));
+  }
+  v128.store(sizes, r0);
+  v128.store(sizes, r1, 16);
+  v128.store(sizes, b0, 32);
+  v128.store(sizes, b1, 48);
 }
 
 /** out(i) = Σ weight(c)·part(c, i) over `count` parts that lie `stride` numbers apart; `length` is a multiple of eight. */
