@@ -1,4 +1,4 @@
-import { BATCH, BLOCK, DESCRIPTOR, type Heap, type Kernels } from './kernels';
+import { BLOCK, DESCRIPTOR, type Heap, type Kernels } from './kernels';
 
 /** The kernels in plain TypeScript: for where WebAssembly is missing, and to check the others against. */
 export function plainKernels(): Kernels {
@@ -99,60 +99,60 @@ export function plainKernels(): Kernels {
     update(border, rest, rest, rest, panel + pivots, front, pivots, panel, front + 1);
   };
 
-  const forward: Kernels['forward'] = (table, supernodes, x) => {
+  const forward: Kernels['forward'] = (table, supernodes, x, together) => {
     const { numbers, integers } = heap;
     for (let s = 0; s < supernodes; s++) {
       const [first, pivots, front, rows, panel] = integers.subarray(table + s * DESCRIPTOR) as unknown as Descriptor;
       for (let k = 0; k < pivots; k++) {
-        const source = x + BATCH * (first + k);
+        const source = x + together * (first + k);
         const column = panel + k * front;
         for (let i = k + 1; i < front; i++) {
           const l = numbers[column + i]!;
           if (l === 0) continue;
-          const target = x + BATCH * integers[rows + i]!;
-          for (let c = 0; c < BATCH; c++) numbers[target + c]! -= l * numbers[source + c]!;
+          const target = x + together * integers[rows + i]!;
+          for (let c = 0; c < together; c++) numbers[target + c]! -= l * numbers[source + c]!;
         }
       }
     }
   };
 
-  const backward: Kernels['backward'] = (table, supernodes, x, plain) => {
+  const backward: Kernels['backward'] = (table, supernodes, x, together, _work, plain) => {
     const { numbers, integers } = heap;
     for (let s = supernodes - 1; s >= 0; s--) {
       const [first, pivots, front, rows, panel] = integers.subarray(table + s * DESCRIPTOR) as unknown as Descriptor;
       for (let k = pivots - 1; k >= 0; k--) {
-        const target = x + BATCH * (first + k);
+        const target = x + together * (first + k);
         const column = panel + k * front;
         const pivot = numbers[column + k]!;
         const inverse = plain ? 1 : pivot === 0 ? 0 : 1 / pivot;
-        for (let c = 0; c < BATCH; c++) numbers[target + c]! *= inverse;
+        for (let c = 0; c < together; c++) numbers[target + c]! *= inverse;
         for (let i = k + 1; i < front; i++) {
           const l = numbers[column + i]!;
           if (l === 0) continue;
-          const source = x + BATCH * integers[rows + i]!;
-          for (let c = 0; c < BATCH; c++) numbers[target + c]! -= l * numbers[source + c]!;
+          const source = x + together * integers[rows + i]!;
+          for (let c = 0; c < together; c++) numbers[target + c]! -= l * numbers[source + c]!;
         }
       }
     }
   };
 
-  const residual: Kernels['residual'] = (size, pointers, rows, values, x, b, r, sizes) => {
+  const residual: Kernels['residual'] = (size, pointers, rows, values, x, together, b, r, sizes) => {
     const { numbers, integers } = heap;
-    numbers.copyWithin(r, b, b + BATCH * size);
+    numbers.copyWithin(r, b, b + together * size);
     for (let j = 0; j < size; j++)
       for (let e = integers[pointers + j]!; e < integers[pointers + j + 1]!; e++) {
         const i = integers[rows + e]!;
         const value = numbers[values + e]!;
-        for (let c = 0; c < BATCH; c++) {
-          numbers[r + BATCH * i + c]! -= value * numbers[x + BATCH * j + c]!;
-          if (i !== j) numbers[r + BATCH * j + c]! -= value * numbers[x + BATCH * i + c]!;
+        for (let c = 0; c < together; c++) {
+          numbers[r + together * i + c]! -= value * numbers[x + together * j + c]!;
+          if (i !== j) numbers[r + together * j + c]! -= value * numbers[x + together * i + c]!;
         }
       }
-    numbers.fill(0, sizes, sizes + 2 * BATCH);
-    for (let k = 0; k < BATCH * size; k++) {
-      const c = k % BATCH;
+    numbers.fill(0, sizes, sizes + 2 * together);
+    for (let k = 0; k < together * size; k++) {
+      const c = k % together;
       numbers[sizes + c] = Math.max(numbers[sizes + c]!, Math.abs(numbers[r + k]!));
-      numbers[sizes + BATCH + c] = Math.max(numbers[sizes + BATCH + c]!, Math.abs(numbers[b + k]!));
+      numbers[sizes + together + c] = Math.max(numbers[sizes + together + c]!, Math.abs(numbers[b + k]!));
     }
   };
 

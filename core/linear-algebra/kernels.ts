@@ -1,4 +1,4 @@
-/** Right-hand sides that are solved together: their values lie side by side for each unknown. */
+/** Right-hand sides that are solved together: their values lie side by side for each unknown. One alone is solved by itself. */
 export const BATCH = 4;
 
 /** Memory that kernels work in, seen as numbers and as integers. All places below are indices of `numbers`, or of `integers`. */
@@ -56,15 +56,15 @@ export interface Kernels {
   /** border (r × r, lower part) −= L₂·D·L₂ᵀ, r = front − pivots. */
   readonly updateBorder: (panel: number, front: number, pivots: number, border: number, scratch: number) => void;
   /**
-   * x (BATCH numbers an unknown) = L⁻¹·x over all supernodes, whose descriptors lie at `table` among the integers. `work`: BATCH
-   * numbers for each row of the largest front.
+   * x (`together` numbers an unknown, BATCH or 1) = L⁻¹·x over all supernodes, whose descriptors lie at `table` among the integers.
+   * `work`: as many numbers for each row of the largest front.
    */
-  readonly forward: (table: number, supernodes: number, x: number, work: number) => void;
+  readonly forward: (table: number, supernodes: number, x: number, together: number, work: number) => void;
   /** x = L⁻ᵀ·D⁻¹·x; without D (`plain`) x = L⁻ᵀ·x. */
-  readonly backward: (table: number, supernodes: number, x: number, plain: boolean) => void;
+  readonly backward: (table: number, supernodes: number, x: number, together: number, work: number, plain: boolean) => void;
   /**
-   * r = b − A·x for BATCH vectors side by side (A as for `gather`); then the largest size in each of r, and in each of b, at `sizes`
-   * (2·BATCH numbers).
+   * r = b − A·x for vectors side by side (A as for `gather`); then the largest size in each of r, and in each of b, at `sizes`
+   * (2·together numbers).
    */
   readonly residual: (
     size: number,
@@ -72,6 +72,7 @@ export interface Kernels {
     rows: number,
     values: number,
     x: number,
+    together: number,
     b: number,
     r: number,
     sizes: number,

@@ -1,43 +1,52 @@
 import type { Factor } from './factor';
 import { BATCH } from './kernels';
 
-/** Lays BATCH columns at a time side by side where solutions stand in the factor's memory, and lets `work` go on from there. */
-function inBatches(f: Factor, columns: readonly Float64Array[], work: (first: number, count: number) => void): void {
+/** Columns that lie side by side where solutions stand in the factor's memory: those from `first` on. */
+interface Batch {
+  readonly first: number;
+  readonly count: number;
+  /** Numbers an unknown, BATCH or 1. */
+  readonly together: number;
+}
+
+/** Lays the columns side by side, some at a time, and lets `work` go on from there. */
+function inBatches(f: Factor, columns: readonly Float64Array[], work: (batch: Batch) => void): void {
   if (!f.isCurrent()) throw new Error('this factor has been overwritten by a later one');
   for (let first = 0; first < columns.length; first += BATCH) {
     const count = Math.min(BATCH, columns.length - first);
-    putSides(f, columns, first, count);
-    work(first, count);
+    const batch = { first, count, together: count === 1 ? 1 : BATCH };
+    putColumns(f, columns, batch);
+    work(batch);
   }
 }
 
-function putSides(
-  { heap: { numbers }, solutions, analysis: { size } }: Factor,
-  columns: readonly Float64Array[],
-  first: number,
-  count: number,
-): void {
-  if (count < BATCH) numbers.fill(0, solutions, solutions + BATCH * size);
+function putColumns(f: Factor, columns: readonly Float64Array[], { first, count, together }: Batch): void {
+  const { numbers } = f.heap;
+  const { size } = f.analysis;
+  if (count < together) numbers.fill(0, f.solutions, f.solutions + together * size);
   for (let c = 0; c < count; c++) {
     const column = columns[first + c]!;
-    for (let i = 0, k = solutions + c; i < size; i++, k += BATCH) numbers[k] = column[i]!;
+    for (let i = 0, k = f.solutions + c; i < size; i++, k += together) numbers[k] = column[i]!;
   }
 }
 
-function takeSolution({ heap: { numbers }, solutions, analysis: { size } }: Factor, c: number, column: Float64Array): void {
-  for (let i = 0, k = solutions + c; i < size; i++, k += BATCH) column[i] = numbers[k]!;
+/** Takes column c of a batch out again. */
+function takeColumn(f: Factor, c: number, { first, together }: Batch, columns: readonly Float64Array[]): void {
+  const { numbers } = f.heap;
+  const column = columns[first + c]!;
+  for (let i = 0, k = f.solutions + c; i < column.length; i++, k += together) column[i] = numbers[k]!;
 }
 
-function substitute(f: Factor): void {
-  f.kernels.forward(f.table, f.analysis.supernodes, f.solutions, f.scratch);
-  f.kernels.backward(f.table, f.analysis.supernodes, f.solutions, false);
+function substitute(f: Factor, { together }: Batch): void {
+  f.kernels.forward(f.table, f.analysis.supernodes, f.solutions, together, f.scratch);
+  f.kernels.backward(f.table, f.analysis.supernodes, f.solutions, together, f.scratch, false);
 }
 
 /** x = L⁻ᵀ D⁻¹ L⁻¹ b for several right-hand sides, each in place. */
 export function solveInPlace(f: Factor, columns: readonly Float64Array[]): void {
-  inBatches(f, columns, (first, count) => {
-    substitute(f);
-    for (let c = 0; c < count; c++) takeSolution(f, c, columns[first + c]!);
+  inBatches(f, columns, (batch) => {
+    substitute(f, batch);
+    for (let c = 0; c < batch.count; c++) takeColumn(f, c, batch, columns);
   });
 }
 
@@ -52,48 +61,49 @@ export function solveRefined(
   f: Factor,
   sides: readonly Float64Array[],
 ): { solutions: Float64Array[]; residuals: number[]; sizes: number[] } {
-  const { numbers } = f.heap;
-  const length = BATCH * f.analysis.size;
   const solutions = sides.map((b) => new Float64Array(b.length));
   const residuals: number[] = [];
   const sizes: number[] = [];
-  inBatches(f, sides, (first, count) => {
-    numbers.copyWithin(f.sides, f.solutions, f.solutions + length);
-    substitute(f);
-    const before = sizesOfResiduals(f);
-    for (let c = 0; c < count; c++) {
-      takeSolution(f, c, solutions[first + c]!);
-      residuals.push(before.relative[c]!);
-      sizes.push(before.sides[c]!);
+  inBatches(f, sides, (batch) => {
+    f.heap.numbers.copyWithin(f.sides, f.solutions, f.solutions + batch.together * f.analysis.size);
+    substitute(f, batch);
+    const left = leftOver(f, batch);
+    for (let c = 0; c < batch.count; c++) {
+      takeColumn(f, c, batch, solutions);
+      residuals.push(left.residuals[c]!);
+      sizes.push(left.sizes[c]!);
     }
-    if (before.relative.some((size) => size > EXACT)) refine(f, solutions, residuals, first, count);
+    if (left.residuals.some((residual) => residual > EXACT)) refine(f, batch, solutions, residuals);
   });
   return { solutions, residuals, sizes };
 }
 
 /** Corrects the solutions of the batch at hand by those for their residuals, and keeps what is better. */
-function refine(f: Factor, solutions: readonly Float64Array[], residuals: number[], first: number, count: number): void {
+function refine(f: Factor, batch: Batch, solutions: readonly Float64Array[], residuals: number[]): void {
   const { numbers } = f.heap;
-  const length = BATCH * f.analysis.size;
+  const length = batch.together * f.analysis.size;
   const rough = numbers.slice(f.solutions, f.solutions + length);
   numbers.copyWithin(f.solutions, f.residuals, f.residuals + length);
-  substitute(f);
+  substitute(f, batch);
   for (let i = 0; i < length; i++) numbers[f.solutions + i]! += rough[i]!;
-  const { relative } = sizesOfResiduals(f);
-  for (let c = 0; c < count; c++) {
-    if (!(residuals[first + c]! > EXACT && relative[c]! < residuals[first + c]!)) continue;
-    takeSolution(f, c, solutions[first + c]!);
-    residuals[first + c] = relative[c]!;
-  }
+  leftOver(f, batch)
+    .residuals.slice(0, batch.count)
+    .forEach((residual, c) => {
+      const before = residuals[batch.first + c]!;
+      if (!(before > EXACT && residual < before)) return;
+      takeColumn(f, c, batch, solutions);
+      residuals[batch.first + c] = residual;
+    });
 }
 
-/** What is left of the right-hand sides of the batch at hand: the largest part of each beside its largest part. */
-function sizesOfResiduals(f: Factor): { relative: number[]; sides: number[] } {
+/** The largest part of what is left of each right-hand side of the batch at hand beside its own largest part, and that part. */
+function leftOver(f: Factor, { together }: Batch): { residuals: number[]; sizes: number[] } {
   const { kernels, matrix, analysis, heap, scratch } = f;
-  kernels.residual(analysis.size, matrix.pointers, matrix.rows, matrix.values, f.solutions, f.sides, f.residuals, scratch);
-  const found = Array.from(heap.numbers.subarray(scratch, scratch + 2 * BATCH));
-  const sides = found.slice(BATCH);
-  return { relative: sides.map((size, c) => (size === 0 ? 0 : found[c]! / size)), sides };
+  const { pointers, rows, values } = matrix;
+  kernels.residual(analysis.size, pointers, rows, values, f.solutions, together, f.sides, f.residuals, scratch);
+  const found = Array.from(heap.numbers.subarray(scratch, scratch + 2 * together));
+  const sizes = found.slice(together);
+  return { residuals: sizes.map((size, c) => (size === 0 ? 0 : found[c]! / size)), sizes };
 }
 
 /**
@@ -106,9 +116,9 @@ export function nullVectors(f: Factor, most = Infinity): Float64Array[] {
     v[unknown] = 1;
     return v;
   });
-  inBatches(f, vectors, (first, count) => {
-    f.kernels.backward(f.table, f.analysis.supernodes, f.solutions, true);
-    for (let c = 0; c < count; c++) takeSolution(f, c, vectors[first + c]!);
+  inBatches(f, vectors, (batch) => {
+    f.kernels.backward(f.table, f.analysis.supernodes, f.solutions, batch.together, f.scratch, true);
+    for (let c = 0; c < batch.count; c++) takeColumn(f, c, batch, vectors);
   });
   return vectors;
 }

@@ -1,4 +1,4 @@
-import { LINE_WIDTH, memberCount, POINT_WIDTH, type Structure } from '../stiffness/structure';
+import { LINE_WIDTH, memberCount, POINT_WIDTH, type MemberLoadTable, type Structure } from '../stiffness/structure';
 
 /** The pieces of all members: piece k of member m runs from `from[k]` to `to[k]` (metres from the start), first[m] ≤ k < first[m+1]. */
 export interface Pieces {
@@ -12,13 +12,14 @@ export const COINCIDENT = 1e-9;
 
 /** Cuts every member where any load of any case begins, ends or stands, so that all cases share the pieces and can be added. */
 export function pieces(s: Structure): Pieces {
-  const first = new Int32Array(memberCount(s) + 1);
+  const members = memberCount(s);
+  const { lineLoads, pointLoads, lengths } = s;
+  const first = new Int32Array(members + 1);
   const from: number[] = [];
   const to: number[] = [];
-  for (let m = 0; m < memberCount(s); m++) {
-    const L = s.lengths[m]!;
-    const { lineLoads, pointLoads } = s;
-    if (!isCut(s, m)) {
+  for (let m = 0; m < members; m++) {
+    const L = lengths[m]!;
+    if (!isCut(lineLoads, pointLoads, L, m)) {
       from.push(0);
       to.push(L);
       first[m + 1] = from.length;
@@ -41,10 +42,11 @@ export function pieces(s: Structure): Pieces {
   return { first, from: Float64Array.from(from), to: Float64Array.from(to) };
 }
 
-/** Whether a load begins, ends or stands anywhere but at the ends of member m. */
-function isCut({ lineLoads, pointLoads, lengths }: Structure, m: number): boolean {
+/** Whether a load begins, ends or stands anywhere but at the ends of member m, which is L long. */
+function isCut(lineLoads: MemberLoadTable, pointLoads: MemberLoadTable, L: number, m: number): boolean {
   if (pointLoads.first[m]! < pointLoads.first[m + 1]!) return true;
-  for (let i = lineLoads.first[m]!; i < lineLoads.first[m + 1]!; i++)
-    if (lineLoads.values[LINE_WIDTH * i] !== 0 || lineLoads.values[LINE_WIDTH * i + 1] !== lengths[m]) return true;
+  const { first, values } = lineLoads;
+  for (let i = first[m]!; i < first[m + 1]!; i++)
+    if (values[LINE_WIDTH * i] !== 0 || values[LINE_WIDTH * i + 1] !== L) return true;
   return false;
 }

@@ -1,3 +1,4 @@
+import { isZero } from '../linear-algebra/is-zero';
 import { LINE_WIDTH, memberCount, nodeCount, POINT_WIDTH, type Structure } from '../stiffness/structure';
 import type { Equilibrium, Resultant } from './results';
 
@@ -19,22 +20,25 @@ class Sum {
 }
 
 /**
- * All loads of each case, added straight from the load tables and not from the solution: forces and couples about the origin, global.
- * Forces of a linear load act at the centroid of its trapezium.
+ * All loads of those cases that are wanted, added straight from the load tables and not from the solution: forces and couples about
+ * the origin, global. Forces of a linear load act at the centroid of its trapezium.
  */
-export function appliedResultants(s: Structure): Resultant[] {
+export function appliedResultants(s: Structure, wanted: readonly boolean[]): Resultant[] {
   const n = nodeCount(s);
   const X = s.coordinates;
-  const sums = s.names.cases.map((_, c) => {
+  const sums = wanted.map((isWanted, c) => {
     const sum = new Sum();
-    for (let i = 0; i < n; i++) sum.add(X[3 * i]!, X[3 * i + 1]!, X[3 * i + 2]!, s.nodeLoads, 6 * (c * n + i));
+    if (isWanted && !isZero(s.nodeLoads))
+      for (let i = 0; i < n; i++) sum.add(X[3 * i]!, X[3 * i + 1]!, X[3 * i + 2]!, s.nodeLoads, 6 * (c * n + i));
     return sum;
   });
   const { lineLoads, pointLoads } = s;
   const load = new Float64Array(6);
-  for (let m = 0; m < memberCount(s); m++) {
-    const q = lineLoads.values;
+  const q = lineLoads.values;
+  const members = memberCount(s);
+  for (let m = 0; m < members; m++) {
     for (let i = lineLoads.first[m]!; i < lineLoads.first[m + 1]!; i++) {
+      if (!wanted[lineLoads.cases[i]!]) continue;
       const o = LINE_WIDTH * i;
       const h = q[o + 1]! - q[o]!;
       for (let k = 0; k < 3; k++) load[k] = ((q[o + 2 + 2 * k]! + q[o + 3 + 2 * k]!) / 2) * h;
@@ -45,6 +49,7 @@ export function appliedResultants(s: Structure): Resultant[] {
       addLocal(s, m, (q[o]! + q[o + 1]!) / 2, load, 0, sums[lineLoads.cases[i]!]!);
     }
     for (let i = pointLoads.first[m]!; i < pointLoads.first[m + 1]!; i++) {
+      if (!wanted[pointLoads.cases[i]!]) continue;
       const o = POINT_WIDTH * i;
       addLocal(s, m, pointLoads.values[o]!, pointLoads.values, o + 1, sums[pointLoads.cases[i]!]!);
     }
@@ -62,16 +67,23 @@ function addLocal(s: Structure, m: number, x: number, load: Float64Array, at: nu
     global[j] = R[r + j]! * load[at]! + R[r + 3 + j]! * load[at + 1]! + R[r + 6 + j]! * load[at + 2]!;
     global[3 + j] = R[r + j]! * load[at + 3]! + R[r + 3 + j]! * load[at + 4]! + R[r + 6 + j]! * load[at + 5]!;
   }
+  const X = s.coordinates;
   const node = 3 * s.memberNodes[2 * m]!;
-  const place = (k: number): number => s.coordinates[node + k]! + s.arms[6 * m + k]! + x * R[r + k]!;
-  sum.add(place(0), place(1), place(2), global, 0);
+  const arm = 6 * m;
+  sum.add(
+    X[node]! + s.arms[arm]! + x * R[r]!,
+    X[node + 1]! + s.arms[arm + 1]! + x * R[r + 1]!,
+    X[node + 2]! + s.arms[arm + 2]! + x * R[r + 2]!,
+    global,
+    0,
+  );
 }
 
-/** All reactions (6n, global) as one resultant about the origin. */
-export function reactionResultant(s: Structure, reactions: Float64Array): Resultant {
+/** All reactions (6n, global) as one resultant about the origin; `supported`: nodes with a support (n). */
+export function reactionResultant(s: Structure, supported: Uint8Array, reactions: Float64Array): Resultant {
   const sum = new Sum();
   const X = s.coordinates;
-  for (let i = 0; i < nodeCount(s); i++) sum.add(X[3 * i]!, X[3 * i + 1]!, X[3 * i + 2]!, reactions, 6 * i);
+  for (let i = 0; i < supported.length; i++) if (supported[i]) sum.add(X[3 * i]!, X[3 * i + 1]!, X[3 * i + 2]!, reactions, 6 * i);
   return sum.parts;
 }
 

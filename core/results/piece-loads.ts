@@ -24,10 +24,11 @@ export interface PieceLoads {
 
 /** What acts on every piece in every case that is wanted; the others come out empty. Local axes, SI. */
 export function pieceLoads(s: Structure, cut: Pieces, wanted: readonly boolean[]): PieceLoads[] {
+  const members = memberCount(s);
   const used = new Int32Array(caseCount(s));
-  const at = Array.from(used, () => new Int32Array(memberCount(s)).fill(-1));
+  const at = wanted.map((isWanted) => new Int32Array(isWanted ? members : 0).fill(-1));
   for (const { first, cases } of [s.lineLoads, s.pointLoads, s.strains])
-    for (let m = 0; m < memberCount(s); m++)
+    for (let m = 0; m < members; m++)
       for (let i = first[m]!; i < first[m + 1]!; i++) {
         const c = cases[i]!;
         if (!wanted[c] || at[c]![m] !== -1) continue;
@@ -35,7 +36,7 @@ export function pieceLoads(s: Structure, cut: Pieces, wanted: readonly boolean[]
         used[c]! += IMPOSED_WIDTH + PIECE_LOAD_WIDTH * (cut.first[m + 1]! - cut.first[m]!);
       }
   const loads = at.map((places, c) => ({ at: places, values: new Float64Array(used[c]!) }));
-  for (let m = 0; m < memberCount(s); m++) {
+  for (let m = 0; m < members; m++) {
     addLines(s, cut, m, wanted, loads);
     addPoints(s, cut, m, wanted, loads);
     addStrains(s, m, wanted, loads);

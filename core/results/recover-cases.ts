@@ -19,31 +19,39 @@ export interface SolvedEquations extends MovedCase {
   readonly driving: number;
 }
 
-/** All results of some cases; `progress` is told which one comes next. */
+/** All results of some cases; `supported`: nodes with a support (n); `progress` is told which one comes next. */
 export function recoverCases(
   s: Structure,
   matrices: MemberMatrices,
   cut: Pieces,
+  supported: Uint8Array,
   cases: readonly SolvedEquations[],
   progress?: (i: number) => void,
 ): LinearOutcome[] {
-  const applied = appliedResultants(s);
+  const wanted = s.names.cases.map(() => false);
+  for (const { c } of cases) wanted[c] = true;
+  const applied = appliedResultants(s, wanted);
   const outcomes: LinearOutcome[] = [];
   progress?.(0);
   recoverMembers(s, matrices, cut, cases, (recovered, i) => {
-    outcomes.push(outcomeOf(s, applied[cases[i]!.c]!, cases[i]!, recovered));
+    outcomes.push(outcomeOf(s, supported, applied[cases[i]!.c]!, cases[i]!, recovered));
     progress?.(i + 1);
   });
   return outcomes;
 }
 
-function outcomeOf(s: Structure, applied: Resultant, one: SolvedEquations, recovered: Recovered): LinearOutcome {
+function outcomeOf(
+  s: Structure,
+  supported: Uint8Array,
+  applied: Resultant,
+  one: SolvedEquations,
+  recovered: Recovered,
+): LinearOutcome {
   const { ends, coefficients, largestEnd } = recovered;
-  const loads = loadsOnNodes(s, one.c);
-  const { reactions, worstJoint } = atNodes(s, one, loads, recovered.onNodes);
-  const size = Math.max(one.driving, largest(loads), largestEnd, largest(one.loads.values), largest(reactions));
+  const { reactions, worstJoint, largestLoad, largestReaction } = atNodes(s, one, recovered.onNodes);
+  const size = Math.max(one.driving, largestLoad, largestEnd, largest(one.loads.values), largestReaction);
   const equilibrium = {
-    ...balance(applied, reactionResultant(s, reactions), size),
+    ...balance(applied, reactionResultant(s, supported, reactions), size),
     solutionResidual: one.residual,
     jointResidual: size === 0 ? 0 : worstJoint / size,
     size,
@@ -53,33 +61,41 @@ function outcomeOf(s: Structure, applied: Resultant, one: SolvedEquations, recov
   return { displacements, reactions, ends, coefficients, equilibrium };
 }
 
+interface AtNodes {
+  /** What the supports exert, 6n, global. */
+  readonly reactions: Float64Array;
+  readonly largestReaction: number;
+  readonly largestLoad: number;
+  /** What is left at the worst joint. */
+  readonly worstJoint: number;
+}
+
 /**
- * What the supports exert (6n, global): at a fixed freedom the forces on the members less the load on the node, at a sprung one the
- * spring's own force. And what is left at the worst joint: forces on members and springs less what is loaded there, over all freedoms
- * that are not fixed.
+ * At a fixed freedom the support exerts the forces on the members less the load on the node, at a sprung one the spring's own force.
+ * At all that are not fixed, forces on members and springs less what is loaded there should leave nothing.
  */
-function atNodes(
-  s: Structure,
-  { c, movements }: SolvedEquations,
-  loads: Float64Array,
-  onMembers: Float64Array,
-): { reactions: Float64Array; worstJoint: number } {
+function atNodes(s: Structure, { c, movements }: SolvedEquations, onMembers: Float64Array): AtNodes {
   const count = FREEDOMS * nodeCount(s);
   const { restraints, settlements } = s;
+  const loads = loadsOnNodes(s, c);
   const reactions = new Float64Array(count);
   let worstJoint = 0;
+  let largestLoad = 0;
+  let largestReaction = 0;
   for (let f = 0; f < count; f++) {
     const restraint = restraints[f]!;
-    const needed = onMembers[f]! - loads[f]!;
-    if (restraint === Infinity) {
-      reactions[f] = needed;
-      continue;
+    const load = loads[f]!;
+    const needed = onMembers[f]! - load;
+    let reaction = needed;
+    if (restraint !== Infinity) {
+      reaction = restraint > 0 ? restraint * (settlements[c * count + f]! - movements[f]!) : 0;
+      const left = Math.abs(needed - reaction);
+      if (left > worstJoint) worstJoint = left;
     }
-    const spring = restraint > 0 ? restraint * (settlements[c * count + f]! - movements[f]!) : 0;
-    if (restraint > 0) reactions[f] = spring;
-    const left = Math.abs(needed - spring);
-    if (left > worstJoint) worstJoint = left;
+    reactions[f] = reaction;
+    if (Math.abs(load) > largestLoad) largestLoad = Math.abs(load);
+    if (Math.abs(reaction) > largestReaction) largestReaction = Math.abs(reaction);
   }
   toGlobalAxes(s, reactions);
-  return { reactions, worstJoint };
+  return { reactions, largestReaction, largestLoad, worstJoint };
 }

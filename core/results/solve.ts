@@ -8,7 +8,7 @@ import type { Found } from '../stability/mechanism';
 import { imposedMovements, nodalLoads, rightHandSide } from '../stiffness/assemble';
 import { memberLoads } from '../stiffness/equivalent-loads';
 import { readinessFaults, readinessNotes } from '../stiffness/readiness';
-import { FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
+import { FREEDOMS, type Structure } from '../stiffness/structure';
 import { pieces } from './breakpoints';
 import { countHarmful, judge, mechanismNotices } from './judge';
 import { pieceLoads } from './piece-loads';
@@ -74,15 +74,18 @@ function solveSystem(
   const equations = due.map((c, i): SolvedEquations => {
     const movements = imposed[i]!;
     const x = solutions[i]!;
-    const { unknowns } = numbering;
-    for (let f = 0; f < unknowns.length; f++) if (unknowns[f]! >= 0) movements[f] = x[unknowns[f]!]!;
+    const { freedoms } = numbering;
+    for (let u = 0; u < freedoms.length; u++) movements[freedoms[u]!] = x[u]!;
     rest(movements, system);
     return { c, movements, loads: onMembers[c]!, along: along[c]!, residual: residuals[i]!, driving: sizes[i]! };
   });
-  recoverCases(structure, matrices, cut, equations, (i) => progress?.('cases', i / due.length)).forEach((outcome, i) => {
-    const c = due[i]!;
-    kept[c] = { onMembers: onMembers[c]!, loads: loads[c]!, outcome };
-  });
+  const supported = supportedNodes(structure);
+  recoverCases(structure, matrices, cut, supported, equations, (i) => progress?.('cases', i / due.length)).forEach(
+    (outcome, i) => {
+      const c = due[i]!;
+      kept[c] = { onMembers: onMembers[c]!, loads: loads[c]!, outcome };
+    },
+  );
   const cases = kept as SolvedCase[];
   const solved = cases.map(({ outcome }) => outcome);
   const mechanisms = found.map(({ mechanism }) => mechanism);
@@ -101,7 +104,7 @@ function solveSystem(
       outcomes: all,
       linear: linearOutcomes(all, solved),
       pieces: cut,
-      supported: supportedNodes(structure),
+      supported,
       digitsLost: conditioning.digitsLost,
     },
   };
@@ -171,6 +174,9 @@ function doubtfulCases(s: Structure, solved: readonly LinearOutcome[]): Notice[]
   });
 }
 
-function supportedNodes(s: Structure): Uint8Array {
-  return Uint8Array.from({ length: nodeCount(s) }, (_, i) => (s.active.some((k) => s.restraints[FREEDOMS * i + k]! > 0) ? 1 : 0));
+/** n: 1 where a support holds a freedom that takes part. */
+function supportedNodes({ active, restraints, names }: Structure): Uint8Array {
+  const supported = new Uint8Array(names.nodes.length);
+  for (let i = 0; i < supported.length; i++) for (const k of active) if (restraints[FREEDOMS * i + k]! > 0) supported[i] = 1;
+  return supported;
 }

@@ -57,7 +57,7 @@ function markChanged(a: MemberLoadTable, b: MemberLoadTable, members: number, ch
   if (a === b) return;
   if (a.cases === b.cases) {
     // The same rows with other values: an edit that changed the size of a load.
-    for (let i = 0; i < a.cases.length; i++) if (!changed[a.cases[i]!] && !sameRow(a, i, b, i)) changed[a.cases[i]!] = 1;
+    markRows(a.values, b.values, a.width, a.cases, changed);
     return;
   }
   for (let m = 0; m < members; m++) {
@@ -66,6 +66,10 @@ function markChanged(a: MemberLoadTable, b: MemberLoadTable, members: number, ch
     for (let j = b.first[m]!; j < b.first[m + 1]!; j++)
       if (!changed[b.cases[j]!] && counterpart(b, j, a, m) < 0) changed[b.cases[j]!] = 1;
   }
+}
+
+function markRows(a: Float64Array, b: Float64Array, width: number, cases: Int32Array, changed: Uint8Array): void {
+  for (let k = 0; k < a.length; k++) if (a[k] !== b[k]) changed[cases[Math.floor(k / width)]!] = 1;
 }
 
 /** The row of `other` on the same member that is as many rows into the same case as row i of `table`; -1 where there is none. */

@@ -22,7 +22,7 @@ export interface Conditioning {
  * (Irons and Ahmad, Techniques of Finite Elements, 1980, ch. 2).
  */
 export function conditioningOf(factor: Factor, numbering: Numbering): Conditioning {
-  const f = factor.smallestAt < 0 ? -1 : numbering.unknowns.indexOf(factor.smallestAt);
+  const f = factor.smallestAt < 0 ? -1 : numbering.freedoms[factor.smallestAt]!;
   return {
     digitsLost: Math.max(0, -Math.log10(factor.smallestRatio)),
     node: f < 0 ? -1 : Math.floor(f / FREEDOMS),

@@ -1,3 +1,5 @@
+import { isZero } from '../linear-algebra/is-zero';
+import { sameNumbers } from '../linear-algebra/same-numbers';
 import type { SparseSymmetric } from '../linear-algebra/sparse-symmetric';
 import { condenseLoads } from './condensation';
 import type { MemberLoads } from './equivalent-loads';
@@ -46,52 +48,56 @@ function emptyMatrix(s: Structure, { unknowns, size, graph, analysis }: Numberin
   return { size, pointers, rows, values: new Float64Array(rows.length) };
 }
 
-const patterns = new WeakMap<Numbering, SparseSymmetric>();
-
-/** K over the unknowns: members, sprung supports and brakes. The pattern of a numbering is found once. */
-export function assembleStiffness(
-  s: Structure,
-  matrices: MemberMatrices,
-  numbering: Numbering,
-  brakes: readonly Brake[],
-): SparseSymmetric {
-  let pattern = patterns.get(numbering);
-  if (!pattern) patterns.set(numbering, (pattern = emptyMatrix(s, numbering)));
-  const K = { ...pattern, values: new Float64Array(pattern.rows.length) };
-  const { unknowns } = numbering;
-  for (let m = 0; m < memberCount(s); m++) {
-    const [start, end] = [s.memberNodes[2 * m]!, s.memberNodes[2 * m + 1]!];
-    const o = MATRIX_WIDTH * m;
-    addBlock(K, s, numbering, start, start, matrices.nodal, o, N);
-    addBlock(K, s, numbering, end, end, matrices.nodal, o + 6 * N + 6, N);
-    addBlock(K, s, numbering, start, end, matrices.nodal, o + 6, N);
-  }
-  for (let f = 0; f < unknowns.length; f++) {
-    const unknown = unknowns[f]!;
-    if (unknown >= 0) K.values[K.pointers[unknown]!]! += s.restraints[f]!;
-  }
-  for (const { node, motion, stiffness } of brakes) {
-    const block = new Float64Array(FREEDOMS * FREEDOMS);
-    for (let i = 0; i < FREEDOMS; i++)
-      for (let j = 0; j < FREEDOMS; j++) block[FREEDOMS * i + j] = stiffness * motion[i]! * motion[j]!;
-    addBlock(K, s, numbering, node, node, block, 0, FREEDOMS);
-  }
-  return K;
+/** Where the entries of the members' matrices go in the values of K; it stays while the members join the same nodes. */
+interface Scatter {
+  readonly pattern: SparseSymmetric;
+  readonly memberNodes: Int32Array;
+  /** Member m has the entries `first[m]…first[m+1]-1` of the next two: from a place among its 144 to a place among the values. */
+  readonly first: Int32Array;
+  readonly from: Uint8Array;
+  readonly to: Int32Array;
 }
 
-/** Adds a 6 × 6 block (rows of node a, columns of node b, at `o` with row length `width`) to the lower triangle. */
+const scatters = new WeakMap<Numbering, Scatter>();
+
+function scatterOf(s: Structure, numbering: Numbering): Scatter {
+  const known = scatters.get(numbering);
+  if (known && sameNumbers(known.memberNodes, s.memberNodes)) return known;
+  const pattern = known?.pattern ?? emptyMatrix(s, numbering);
+  const members = memberCount(s);
+  const most = (N * (N + 1)) / 2;
+  const entries = {
+    first: new Int32Array(members + 1),
+    from: new Uint8Array(most * members),
+    to: new Int32Array(most * members),
+  };
+  let count = 0;
+  for (let m = 0; m < members; m++) {
+    const start = s.memberNodes[2 * m]!;
+    const end = s.memberNodes[2 * m + 1]!;
+    count = addBlock(pattern, s, numbering, start, start, 0, entries, count);
+    count = addBlock(pattern, s, numbering, end, end, 6 * N + 6, entries, count);
+    count = addBlock(pattern, s, numbering, start, end, 6, entries, count);
+    entries.first[m + 1] = count;
+  }
+  const scatter = { pattern, memberNodes: s.memberNodes, ...entries };
+  scatters.set(numbering, scatter);
+  return scatter;
+}
+
+/** Lists the entries of a 6 × 6 block (rows of node a, columns of node b, at `o` of a member's matrix) in the lower triangle. */
 function addBlock(
   K: SparseSymmetric,
   s: Structure,
   { unknowns, analysis }: Numbering,
   a: number,
   b: number,
-  block: Float64Array,
   o: number,
-  width: number,
-): void {
+  { from, to }: Pick<Scatter, 'from' | 'to'>,
+  count: number,
+): number {
   const [firstA, firstB] = [analysis.firstUnknown[a]!, analysis.firstUnknown[b]!];
-  if (firstA < 0 || firstB < 0) return;
+  if (firstA < 0 || firstB < 0) return count;
   const { active } = s;
   // The node that is numbered first owns the columns.
   const flipped = firstA < firstB;
@@ -110,9 +116,37 @@ function addBlock(
       const kr = active[ii]!;
       const row = unknowns[FREEDOMS * rowNode + kr]!;
       if (row < unknown) continue;
-      K.values[place + row]! += flipped ? block[o + kc * width + kr]! : block[o + kr * width + kc]!;
+      to[count] = place + row;
+      from[count++] = flipped ? o + kc * N + kr : o + kr * N + kc;
     }
   }
+  return count;
+}
+
+/** K over the unknowns: members, sprung supports and brakes. The pattern of a numbering is found once. */
+export function assembleStiffness(
+  s: Structure,
+  { nodal }: MemberMatrices,
+  numbering: Numbering,
+  brakes: readonly Brake[],
+): SparseSymmetric {
+  const { pattern, first, from, to } = scatterOf(s, numbering);
+  const values = new Float64Array(pattern.rows.length);
+  const K = { ...pattern, values };
+  const members = memberCount(s);
+  for (let m = 0; m < members; m++) {
+    const o = MATRIX_WIDTH * m;
+    for (let e = first[m]!; e < first[m + 1]!; e++) values[to[e]!]! += nodal[o + from[e]!]!;
+  }
+  const { freedoms, unknowns } = numbering;
+  for (let u = 0; u < freedoms.length; u++) values[K.pointers[u]!]! += s.restraints[freedoms[u]!]!;
+  for (const { node, motion, stiffness } of brakes)
+    for (const i of s.active)
+      for (const j of s.active) {
+        const [row, column] = [unknowns[FREEDOMS * node + i]!, unknowns[FREEDOMS * node + j]!];
+        if (column >= 0 && row >= column) values[placeOf(K, row, column)]! += stiffness * motion[i]! * motion[j]!;
+      }
+  return K;
 }
 
 /** The place of entry (row, column) in the pattern. */
@@ -130,6 +164,7 @@ function placeOf(K: SparseSymmetric, row: number, column: number): number {
 export function imposedMovements(s: Structure, c: number): Float64Array {
   const count = FREEDOMS * nodeCount(s);
   const imposed = new Float64Array(count);
+  if (isZero(s.settlements)) return imposed;
   for (let f = 0; f < count; f++) if (s.restraints[f] === Infinity) imposed[f] = s.settlements[c * count + f]!;
   return imposed;
 }
@@ -150,13 +185,14 @@ export function loadsOnNodes(s: Structure, c: number): Float64Array {
  */
 export function nodalLoads(s: Structure, matrices: MemberMatrices, c: number, onMembers: MemberLoads): Float64Array {
   const count = FREEDOMS * nodeCount(s);
-  const p = loadsOnNodes(s, c).slice();
-  for (let f = 0; f < count; f++) {
+  const p = isZero(s.nodeLoads) ? new Float64Array(count) : loadsOnNodes(s, c).slice();
+  for (let f = 0; f < count && !isZero(s.settlements); f++) {
     const movement = s.settlements[c * count + f]!;
     if (movement !== 0 && s.restraints[f] !== Infinity) p[f]! += s.restraints[f]! * movement;
   }
   const local = new Float64Array(N);
-  for (let m = 0; m < memberCount(s); m++) {
+  const members = memberCount(s);
+  for (let m = 0; m < members; m++) {
     const at = onMembers.at[m]!;
     if (at < 0) continue;
     for (let i = 0; i < N; i++) local[i] = onMembers.values[at + i]!;
@@ -175,11 +211,12 @@ export function rightHandSide(
   loads: Float64Array,
   imposed: Float64Array,
 ): Float64Array {
-  const { unknowns } = numbering;
+  const { unknowns, freedoms } = numbering;
   const b = new Float64Array(numbering.size);
-  for (let f = 0; f < unknowns.length; f++) if (unknowns[f]! >= 0) b[unknowns[f]!] = loads[f]!;
-  if (imposed.every((movement) => movement === 0)) return b;
-  for (let m = 0; m < memberCount(s); m++) {
+  for (let u = 0; u < freedoms.length; u++) b[u] = loads[freedoms[u]!]!;
+  if (isZero(s.settlements)) return b;
+  const members = memberCount(s);
+  for (let m = 0; m < members; m++) {
     for (let j = 0; j < N; j++) {
       const movement = imposed[freedomOf(s, m, j)]!;
       if (movement === 0) continue;

@@ -127,21 +127,22 @@ export interface MemberLoads {
  * ends that do the same work (the negative of its fixed-end forces). Local axes, N and N·m.
  */
 export function memberLoads(s: Structure, bends: Float64Array, wanted?: readonly boolean[]): MemberLoads[] {
-  const cases = caseCount(s);
-  const at = Array.from({ length: cases }, () => new Int32Array(memberCount(s)).fill(-1));
-  const used = new Int32Array(cases);
-  for (const { first, cases: caseOf } of [s.lineLoads, s.pointLoads, s.strains])
-    for (let m = 0; m < memberCount(s); m++)
+  const members = memberCount(s);
+  const isWanted = (c: number): boolean => !wanted || wanted[c]!;
+  const used = new Int32Array(caseCount(s));
+  const at = Array.from(used, (_, c) => new Int32Array(isWanted(c) ? members : 0).fill(-1));
+  for (const { first, cases } of [s.lineLoads, s.pointLoads, s.strains])
+    for (let m = 0; m < members; m++)
       for (let i = first[m]!; i < first[m + 1]!; i++) {
-        const c = caseOf[i]!;
-        if (at[c]![m] === -1) at[c]![m] = MEMBER_FREEDOMS * used[c]!++;
+        const c = cases[i]!;
+        if (isWanted(c) && at[c]![m] === -1) at[c]![m] = MEMBER_FREEDOMS * used[c]!++;
       }
   const loads = at.map((places, c) => ({ at: places, values: new Float64Array(MEMBER_FREEDOMS * used[c]!) }));
-  const add = ({ first, cases: caseOf }: MemberLoadTable, addRow: typeof addLine): void => {
-    for (let m = 0; m < memberCount(s); m++)
+  const add = ({ first, cases }: MemberLoadTable, addRow: typeof addLine): void => {
+    for (let m = 0; m < members; m++)
       for (let i = first[m]!; i < first[m + 1]!; i++) {
-        const c = caseOf[i]!;
-        if (!wanted || wanted[c]) addRow(s, m, i, bends, loads[c]!.values, loads[c]!.at[m]!);
+        const c = cases[i]!;
+        if (isWanted(c)) addRow(s, m, i, bends, loads[c]!.values, loads[c]!.at[m]!);
       }
   };
   add(s.lineLoads, addLine);

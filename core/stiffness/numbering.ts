@@ -6,6 +6,8 @@ import { FREEDOMS, nodeCount, type Structure } from './structure';
 /** Which unknown each freedom of each node is: `unknowns[6·node + freedom]`, or -1 where it is held or takes no part. */
 export interface Numbering {
   readonly unknowns: Int32Array;
+  /** By unknown: its freedom, 6·node + freedom. */
+  readonly freedoms: Int32Array;
   readonly size: number;
   readonly analysis: Analysis;
   /** Nodes that share a member, only those with unknowns. */
@@ -43,5 +45,7 @@ export function numberFreedoms(s: Structure, absent: Uint8Array, former?: Number
     let next = analysis.firstUnknown[i]!;
     for (const k of s.active) if (free[FREEDOMS * i + k]) unknowns[FREEDOMS * i + k] = next++;
   }
-  return { unknowns, size: analysis.size, analysis, graph, free };
+  const freedoms = new Int32Array(analysis.size);
+  for (let f = 0; f < unknowns.length; f++) if (unknowns[f]! >= 0) freedoms[unknowns[f]!] = f;
+  return { unknowns, freedoms, size: analysis.size, analysis, graph, free };
 }

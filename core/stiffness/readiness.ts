@@ -248,7 +248,8 @@ export function readinessNotes(model: Model): readonly Notice[] {
 }
 
 function findNotes(model: Model): Notice[] {
-  const used = new Set(model.members.flatMap((member) => [member.start, member.end]));
+  const used = new Set<string>();
+  for (const { start, end } of model.members) used.add(start).add(end);
   const notes: Notice[] = [];
   for (const node of model.nodes) {
     if (used.has(node.id)) continue;

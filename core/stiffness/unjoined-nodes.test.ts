@@ -1,4 +1,5 @@
 import { expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import { clamp, sketch } from '../test/build';
 import { unjoinedNodes } from './unjoined-nodes';
 
@@ -62,4 +63,26 @@ test('upright members and members on each other count too', () => {
       ],
     ),
   ).toEqual(['node 2 on member b']);
+});
+
+test('after a few nodes have moved, the answer is that of a fresh search', () => {
+  const place = fc.tuple(fc.nat(4), fc.nat(3));
+  const pairs = fc.uniqueArray(fc.tuple(fc.nat(8), fc.nat(8)), { minLength: 4, maxLength: 8, selector: String });
+  fc.assert(
+    fc.property(
+      fc.array(place, { minLength: 9, maxLength: 9 }),
+      pairs,
+      fc.array(fc.tuple(fc.nat(8), place)),
+      (places, ends, moves) => {
+        const nodes = places.map(([x, y], i): [string, number, number] => [`${i}`, x, y]);
+        const members = ends.map(([a, b], m): [string, string, string] => [`m${m}`, `${a}`, `${b}`]);
+        let model = sketch({ nodes, members, supports: [clamp('1')] });
+        unjoinedNodes(model);
+        for (const [at, [x, y]] of moves) {
+          model = { ...model, nodes: model.nodes.map((node, i) => (i === at ? { ...node, x, y } : node)) };
+          expect(unjoinedNodes(model)).toEqual(unjoinedNodes({ ...model, members: [...model.members] }));
+        }
+      },
+    ),
+  );
 });

@@ -247,7 +247,7 @@ function row(rows: usize, i: i32): i32 {
   return i32.load(rows + (<usize>i << 2));
 }
 
-export function forward(table: usize, supernodes: i32, x: usize, work: usize): void {
+function forwardFour(table: usize, supernodes: i32, x: usize, work: usize): void {
   for (let s = 0; s < supernodes; s++) {
     const d = table + (<usize>(s * DESCRIPTOR) << 2);
     const first = i32.load(d);
@@ -319,7 +319,7 @@ export function forward(table: usize, supernodes: i32, x: usize, work: usize): v
   }
 }
 
-export function backward(table: usize, supernodes: i32, x: usize, plain: i32): void {
+function backwardFour(table: usize, supernodes: i32, x: usize, plain: i32): void {
   for (let s = supernodes - 1; s >= 0; s--) {
     const d = table + (<usize>(s * DESCRIPTOR) << 2);
     const first = i32.load(d);
@@ -400,7 +400,7 @@ export function backward(table: usize, supernodes: i32, x: usize, plain: i32): v
   }
 }
 
-export function residual(
+function residualFour(
   size: i32,
   pointers: usize,
   rows: usize,
@@ -442,6 +442,123 @@ export function residual(
   v128.store(sizes, r1, 16);
   v128.store(sizes, b0, 32);
   v128.store(sizes, b1, 48);
+}
+
+/** y(i) −= w·l(i), i from…to. */
+@inline
+function lessTimes(y: usize, l: usize, from: i32, to: i32, w: f64): void {
+  const both = f64x2.splat(w);
+  let i = from;
+  for (; i + 2 <= to; i += 2) v128.store(at(y, i), f64x2.sub(v128.load(at(y, i)), f64x2.mul(v128.load(at(l, i)), both)));
+  if (i < to) f64.store(at(y, i), f64.load(at(y, i)) - w * f64.load(at(l, i)));
+}
+
+/** Σ l(i)·y(i), i from…to. */
+@inline
+function product(l: usize, y: usize, from: i32, to: i32): f64 {
+  let s0 = f64x2.splat(0);
+  let s1 = s0;
+  let i = from;
+  for (; i + 4 <= to; i += 4) {
+    s0 = f64x2.add(s0, f64x2.mul(v128.load(at(l, i)), v128.load(at(y, i))));
+    s1 = f64x2.add(s1, f64x2.mul(v128.load(at(l, i), 16), v128.load(at(y, i), 16)));
+  }
+  s0 = f64x2.add(s0, s1);
+  let sum = f64x2.extract_lane(s0, 0) + f64x2.extract_lane(s0, 1);
+  for (; i < to; i++) sum += f64.load(at(l, i)) * f64.load(at(y, i));
+  return sum;
+}
+
+/** One right-hand side: columns of L lie in one piece, and so do the unknowns of a supernode. */
+function forwardOne(table: usize, supernodes: i32, x: usize, work: usize): void {
+  for (let s = 0; s < supernodes; s++) {
+    const d = table + (<usize>(s * DESCRIPTOR) << 2);
+    const pivots = i32.load(d, 4);
+    const front = i32.load(d, 8);
+    const rows = <usize>i32.load(d, 12) << 2;
+    const panel = <usize>i32.load(d, 16) << 3;
+    const own = at(x, i32.load(d));
+    memory.fill(at(work, pivots), 0, <usize>(front - pivots) << 3);
+    for (let k = 0; k < pivots; k++) {
+      const column = at(panel, k * front);
+      const w = f64.load(at(own, k));
+      lessTimes(own, column, k + 1, pivots, w);
+      lessTimes(work, column, pivots, front, w);
+    }
+    for (let i = pivots; i < front; i++) {
+      const target = at(x, row(rows, i));
+      f64.store(target, f64.load(target) + f64.load(at(work, i)));
+    }
+  }
+}
+
+function backwardOne(table: usize, supernodes: i32, x: usize, work: usize, plain: i32): void {
+  for (let s = supernodes - 1; s >= 0; s--) {
+    const d = table + (<usize>(s * DESCRIPTOR) << 2);
+    const pivots = i32.load(d, 4);
+    const front = i32.load(d, 8);
+    const rows = <usize>i32.load(d, 12) << 2;
+    const panel = <usize>i32.load(d, 16) << 3;
+    const own = at(x, i32.load(d));
+    for (let i = pivots; i < front; i++) f64.store(at(work, i), f64.load(at(x, row(rows, i))));
+    for (let k = pivots - 1; k >= 0; k--) {
+      const column = at(panel, k * front);
+      const pivot = f64.load(at(column, k));
+      const inverse: f64 = plain ? 1 : pivot == 0 ? 0 : 1 / pivot;
+      const sum = product(column, work, pivots, front) + product(column, own, k + 1, pivots);
+      f64.store(at(own, k), f64.load(at(own, k)) * inverse - sum);
+    }
+  }
+}
+
+function residualOne(size: i32, pointers: usize, rows: usize, values: usize, x: usize, b: usize, r: usize, sizes: usize): void {
+  memory.copy(r, b, <usize>size << 3);
+  let e = row(pointers, 0);
+  for (let j = 0; j < size; j++) {
+    const xj = f64.load(at(x, j));
+    let sum: f64 = 0;
+    const end = row(pointers, j + 1);
+    for (; e < end; e++) {
+      const i = row(rows, e);
+      const value = f64.load(at(values, e));
+      sum += value * f64.load(at(x, i));
+      if (i != j) f64.store(at(r, i), f64.load(at(r, i)) - value * xj);
+    }
+    f64.store(at(r, j), f64.load(at(r, j)) - sum);
+  }
+  let left: f64 = 0;
+  let right: f64 = 0;
+  for (let j = 0; j < size; j++) {
+    left = max(left, abs(f64.load(at(r, j))));
+    right = max(right, abs(f64.load(at(b, j))));
+  }
+  f64.store(sizes, left);
+  f64.store(sizes, right, 8);
+}
+
+export function forward(table: usize, supernodes: i32, x: usize, together: i32, work: usize): void {
+  if (together == 1) forwardOne(table, supernodes, x, work);
+  else forwardFour(table, supernodes, x, work);
+}
+
+export function backward(table: usize, supernodes: i32, x: usize, together: i32, work: usize, plain: i32): void {
+  if (together == 1) backwardOne(table, supernodes, x, work, plain);
+  else backwardFour(table, supernodes, x, plain);
+}
+
+export function residual(
+  size: i32,
+  pointers: usize,
+  rows: usize,
+  values: usize,
+  x: usize,
+  together: i32,
+  b: usize,
+  r: usize,
+  sizes: usize,
+): void {
+  if (together == 1) residualOne(size, pointers, rows, values, x, b, r, sizes);
+  else residualFour(size, pointers, rows, values, x, b, r, sizes);
 }
 
 /** out(i) = Σ weight(c)·part(c, i) over `count` parts that lie `stride` numbers apart; `length` is a multiple of eight. */
