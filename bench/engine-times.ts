@@ -75,10 +75,10 @@ function factorization(name: string): object {
 }
 
 const measurements: Record<string, () => object> = {
-  'plane, node moved': () => ({ time: edits(building(9, 10, 10), 200, nodeMoved) }),
-  'space, node moved': () => ({ time: edits(structures['space building of 1,056 members']!(), 30, nodeMoved) }),
-  'space, loads changed': () => ({ time: edits(structures['space building of 1,056 members']!(), 30, loadsChanged) }),
-  'space, one load changed': () => ({ time: edits(structures['space building of 1,056 members']!(), 30, oneLoadChanged) }),
+  'plane, node moved': () => ({ time: edits(building(9, 10, 10), 1000, nodeMoved) }),
+  'space, node moved': () => ({ time: edits(structures['space building of 1,056 members']!(), 60, nodeMoved) }),
+  'space, loads changed': () => ({ time: edits(structures['space building of 1,056 members']!(), 60, loadsChanged) }),
+  'space, one load changed': () => ({ time: edits(structures['space building of 1,056 members']!(), 300, oneLoadChanged) }),
   'all results': () => {
     const text = JSON.stringify(structures['space building of 36,450 freedoms']!());
     const file: unknown = JSON.parse(text);

@@ -13,9 +13,14 @@ import {
 import { sectionProperties } from '../sections/section-properties';
 import { BOWS_V, BOWS_W, PLANE_FREEDOMS, STIFFNESS_WIDTH, type Structure } from './structure';
 
-/** The properties of each section by its name. */
-export const sectionMap = (model: Model): ReadonlyMap<string, SectionProperties> =>
-  new Map(model.sections.map((section) => [section.id, sectionProperties(section)]));
+const sectionMaps = new WeakMap<Model['sections'], ReadonlyMap<string, SectionProperties>>();
+
+/** The properties of each section by its name; found once for a list of sections. */
+export function sectionMap({ sections }: Model): ReadonlyMap<string, SectionProperties> {
+  let known = sectionMaps.get(sections);
+  if (!known) sectionMaps.set(sections, (known = new Map(sections.map((section) => [section.id, sectionProperties(section)]))));
+  return known;
+}
 
 /** A part of a checked model; what a fault would have named throws here. */
 export function must<T>(value: T | undefined, what: string): T {

@@ -10,6 +10,8 @@ export interface Numbering {
   readonly freedoms: Int32Array;
   readonly size: number;
   readonly analysis: Analysis;
+  /** The nodes of the members that it was made for, 2m. */
+  readonly memberNodes: Int32Array;
   /** Nodes that share a member, only those with unknowns. */
   readonly graph: Graph;
   /** 6n: 1 where the freedom is an unknown. */
@@ -31,13 +33,10 @@ export function numberFreedoms(s: Structure, absent: Uint8Array, former?: Number
       free[f] = 1;
       weights[i]!++;
     }
+  const isFree = former !== undefined && sameNumbers(former.free, free);
+  if (isFree && sameNumbers(former.memberNodes, s.memberNodes)) return former;
   const graph = graphOfPairs(n, s.memberNodes, (node) => weights[node]! > 0);
-  if (
-    former &&
-    sameNumbers(former.free, free) &&
-    sameNumbers(former.graph.pointers, graph.pointers) &&
-    sameNumbers(former.graph.neighbours, graph.neighbours)
-  )
+  if (isFree && sameNumbers(former.graph.pointers, graph.pointers) && sameNumbers(former.graph.neighbours, graph.neighbours))
     return former;
   const analysis = analyse(graph, weights, s.coordinates);
   const unknowns = new Int32Array(FREEDOMS * n).fill(-1);
@@ -47,5 +46,5 @@ export function numberFreedoms(s: Structure, absent: Uint8Array, former?: Number
   }
   const freedoms = new Int32Array(analysis.size);
   for (let f = 0; f < unknowns.length; f++) if (unknowns[f]! >= 0) freedoms[unknowns[f]!] = f;
-  return { unknowns, freedoms, size: analysis.size, analysis, graph, free };
+  return { unknowns, freedoms, size: analysis.size, analysis, memberNodes: s.memberNodes, graph, free };
 }
