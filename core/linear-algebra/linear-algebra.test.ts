@@ -257,6 +257,50 @@ describe.each(kernelSets)('factor and solve, %s kernels', (_, makeKernels) => {
     );
   });
 
+  test('what is left of right-hand sides is b − A·x, of one and of several side by side', () => {
+    fc.assert(
+      fc.property(springs, fc.constantFrom(1, BATCH), ({ size, width, pairs, ground }, together) => {
+        const { matrix, analysis } = systemOf(size, springTriplets(pairs, ground), width);
+        const f = factorize(analysis, matrix, kernels);
+        const { numbers } = f.heap;
+        const at = (start: number, c: number): Float64Array =>
+          Float64Array.from({ length: size }, (_u, i) => numbers[start + together * i + c]!);
+        for (let k = 0; k < together * size; k++) {
+          numbers[f.solutions + k] = Math.sin(k + 1);
+          numbers[f.sides + k] = 20 * Math.cos(3 * k);
+        }
+        const { pointers, rows, values } = f.matrix;
+        kernels.residual(size, pointers, rows, values, f.solutions, together, f.sides, f.residuals, f.scratch);
+        const sizes = numbers.slice(f.scratch, f.scratch + 2 * together);
+        for (let c = 0; c < together; c++) {
+          const product = multiply(matrix, at(f.solutions, c));
+          const left = at(f.sides, c).map((b, i) => b - product[i]!);
+          at(f.residuals, c).forEach((value, i) => expect(Math.abs(value - left[i]!)).toBeLessThan(1e-11));
+          expect(sizes[c]).toBeCloseTo(Math.max(...left.map(Math.abs)), 9);
+          expect(sizes[together + c]).toBe(Math.max(...at(f.sides, c).map(Math.abs)));
+        }
+      }),
+    );
+  });
+
+  test.each([1, 3])('what a factor gets wrong is corrected, for %i right-hand sides', (count) => {
+    const { matrix, analysis } = grid(5, 3);
+    const f = factorize(analysis, matrix, kernels);
+    f.heap.numbers[f.heap.integers[f.table + 4]!]! *= 1 + 1e-5;
+    const exact = Array.from({ length: count }, (_u, c) =>
+      Float64Array.from({ length: matrix.size }, (_v, i) => Math.cos(i + c)),
+    );
+    const sides = exact.map((x) => multiply(matrix, x));
+    const worst = (found: readonly Float64Array[]): number =>
+      Math.max(...found.flatMap((x, c) => Array.from(x, (value, i) => Math.abs(value - exact[c]![i]!))));
+    const rough = sides.map((b) => b.slice());
+    solveInPlace(f, rough);
+    const { solutions, residuals } = solveRefined(f, sides);
+    expect(worst(rough)).toBeGreaterThan(1e-8);
+    expect(worst(solutions)).toBeLessThan(1e-3 * worst(rough));
+    expect(Math.max(...residuals)).toBeLessThan(1e-9);
+  });
+
   test.each([
     [3, 1],
     [7, 6],
