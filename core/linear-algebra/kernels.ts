@@ -84,4 +84,4 @@ export interface Kernels {
 /** Columns factored together before the rest of the panel is updated. */
 export const BLOCK = 32;
 /** Numbers of scratch that the kernels need for a front of F rows. */
-export const scratchLength = (front: number): number => 2 * (front + 8) * 192;
+export const scratchLength = (front: number): number => 2 * (front + 8) * 257;

@@ -6,6 +6,7 @@ import {
   memberCount,
   POINT_WIDTH,
   STRAIN_WIDTH,
+  type MemberLoadTable,
   type Structure,
 } from '../stiffness/structure';
 import { COINCIDENT, type Pieces } from './breakpoints';
@@ -36,74 +37,56 @@ export function pieceLoads(s: Structure, cut: Pieces, wanted: readonly boolean[]
         used[c]! += IMPOSED_WIDTH + PIECE_LOAD_WIDTH * (cut.first[m + 1]! - cut.first[m]!);
       }
   const loads = at.map((places, c) => ({ at: places, values: new Float64Array(used[c]!) }));
-  for (let m = 0; m < members; m++) {
-    addLines(s, cut, m, wanted, loads);
-    addPoints(s, cut, m, wanted, loads);
-    addStrains(s, m, wanted, loads);
-  }
+  const add = ({ first, cases }: MemberLoadTable, addRow: typeof addLine): void => {
+    for (let m = 0; m < members; m++)
+      for (let i = first[m]!; i < first[m + 1]!; i++) {
+        const c = cases[i]!;
+        if (wanted[c]) addRow(s, cut, m, i, loads[c]!.values, loads[c]!.at[m]!);
+      }
+  };
+  add(s.lineLoads, addLine);
+  add(s.pointLoads, addPoint);
+  add(s.strains, addStrain);
   return loads;
 }
 
-function addLines(
-  { lineLoads, lengths }: Structure,
-  cut: Pieces,
-  m: number,
-  wanted: readonly boolean[],
-  loads: PieceLoads[],
-): void {
-  const slack = COINCIDENT * lengths[m]!;
-  const q = lineLoads.values;
-  for (let i = lineLoads.first[m]!; i < lineLoads.first[m + 1]!; i++) {
-    const c = lineLoads.cases[i]!;
-    const o = LINE_WIDTH * i;
-    const from = q[o]!;
-    const to = q[o + 1]!;
-    if (!wanted[c] || to - from <= slack) continue;
-    const { at, values } = loads[c]!;
-    for (let k = cut.first[m]!; k < cut.first[m + 1]!; k++) {
-      const a = cut.from[k]!;
-      if (from > a + slack || to < cut.to[k]! - slack) continue;
-      const p = at[m]! + IMPOSED_WIDTH + PIECE_LOAD_WIDTH * (k - cut.first[m]!) + 6;
-      for (let j = 0; j < 6; j += 2) {
-        const slope = (q[o + j + 3]! - q[o + j + 2]!) / (to - from);
-        values[p + j]! += q[o + j + 2]! + slope * (a - from);
-        values[p + j + 1]! += slope;
-      }
+/** Adds row i of the line loads, which lies on member m, to its numbers at `at`; so do the next two for the other tables. */
+function addLine(s: Structure, cut: Pieces, m: number, i: number, values: Float64Array, at: number): void {
+  const slack = COINCIDENT * s.lengths[m]!;
+  const q = s.lineLoads.values;
+  const o = LINE_WIDTH * i;
+  const from = q[o]!;
+  const to = q[o + 1]!;
+  if (to - from <= slack) return;
+  const first = cut.first[m]!;
+  for (let k = first; k < cut.first[m + 1]!; k++) {
+    const a = cut.from[k]!;
+    if (from > a + slack || to < cut.to[k]! - slack) continue;
+    const p = at + IMPOSED_WIDTH + PIECE_LOAD_WIDTH * (k - first) + 6;
+    for (let j = 0; j < 6; j += 2) {
+      const slope = (q[o + j + 3]! - q[o + j + 2]!) / (to - from);
+      values[p + j]! += q[o + j + 2]! + slope * (a - from);
+      values[p + j + 1]! += slope;
     }
   }
 }
 
 /** A load at the far end acts beyond the last piece; it shows in the end forces only. */
-function addPoints(
-  { pointLoads, lengths }: Structure,
-  cut: Pieces,
-  m: number,
-  wanted: readonly boolean[],
-  loads: PieceLoads[],
-): void {
-  const slack = COINCIDENT * lengths[m]!;
-  const f = pointLoads.values;
-  for (let i = pointLoads.first[m]!; i < pointLoads.first[m + 1]!; i++) {
-    const c = pointLoads.cases[i]!;
-    if (!wanted[c]) continue;
-    const { at, values } = loads[c]!;
-    const o = POINT_WIDTH * i;
-    for (let k = cut.first[m]!; k < cut.first[m + 1]!; k++) {
-      if (Math.abs(f[o]! - cut.from[k]!) > slack) continue;
-      const p = at[m]! + IMPOSED_WIDTH + PIECE_LOAD_WIDTH * (k - cut.first[m]!);
-      for (let j = 0; j < 6; j++) values[p + j]! += f[o + 1 + j]!;
-    }
+function addPoint(s: Structure, cut: Pieces, m: number, i: number, values: Float64Array, at: number): void {
+  const slack = COINCIDENT * s.lengths[m]!;
+  const f = s.pointLoads.values;
+  const o = POINT_WIDTH * i;
+  const first = cut.first[m]!;
+  for (let k = first; k < cut.first[m + 1]!; k++) {
+    if (Math.abs(f[o]! - cut.from[k]!) > slack) continue;
+    const p = at + IMPOSED_WIDTH + PIECE_LOAD_WIDTH * (k - first);
+    for (let j = 0; j < 6; j++) values[p + j]! += f[o + 1 + j]!;
   }
 }
 
-function addStrains({ strains, bows }: Structure, m: number, wanted: readonly boolean[], loads: PieceLoads[]): void {
-  for (let i = strains.first[m]!; i < strains.first[m + 1]!; i++) {
-    const c = strains.cases[i]!;
-    if (!wanted[c]) continue;
-    const { at, values } = loads[c]!;
-    const o = STRAIN_WIDTH * i;
-    values[at[m]!]! += strains.values[o]!;
-    if (bows[m]! & BOWS_V) values[at[m]! + 1]! += strains.values[o + 1]!;
-    if (bows[m]! & BOWS_W) values[at[m]! + 2]! += strains.values[o + 2]!;
-  }
+function addStrain(s: Structure, _cut: Pieces, m: number, i: number, values: Float64Array, at: number): void {
+  const o = STRAIN_WIDTH * i;
+  values[at]! += s.strains.values[o]!;
+  if (s.bows[m]! & BOWS_V) values[at + 1]! += s.strains.values[o + 1]!;
+  if (s.bows[m]! & BOWS_W) values[at + 2]! += s.strains.values[o + 2]!;
 }

@@ -10,16 +10,17 @@ import { unjoinedNodes } from './unjoined-nodes';
  * need, and features of the format that this version does not analyse yet, each refused by name.
  */
 export function readinessFaults(model: Model): Notice[] {
-  return [
-    ...emptinessFaults(model),
-    ...featureFaults(model),
-    ...sectionFaults(model),
-    ...productFaults(model),
-    ...torsionFaults(model),
-    ...axesFaults(model),
-    ...thermalFaults(model),
-  ];
+  return [...frameFaults(model), ...thermalFaults(model)];
 }
+
+const frameFaults = onceFor((model) => [
+  ...emptinessFaults(model),
+  ...featureFaults(model),
+  ...sectionFaults(model),
+  ...productFaults(model),
+  ...torsionFaults(model),
+  ...axesFaults(model),
+]);
 
 function emptinessFaults(model: Model): Notice[] {
   if (model.members.length === 0) {
@@ -234,18 +235,23 @@ function thermalFaults(model: Model): Notice[] {
   );
 }
 
-/** What the notes are made of; loads are not among it. */
-const NOTED = ['space', 'nodes', 'members', 'sections', 'materials', 'supports', 'analysis', 'cases'] as const;
-const noted = new WeakMap<Model['members'], { readonly model: Model; readonly notes: readonly Notice[] }>();
+/** What faults and notes of the frame are made of; loads are not among it. */
+const FRAME = ['space', 'nodes', 'members', 'sections', 'materials', 'supports', 'analysis', 'cases'] as const;
 
-/** Things worth saying about a model that can be solved; found once for as long as an edit leaves its parts as they are. */
-export function readinessNotes(model: Model): readonly Notice[] {
-  const before = noted.get(model.members);
-  if (before && NOTED.every((key) => before.model[key] === model[key])) return before.notes;
-  const notes = findNotes(model);
-  noted.set(model.members, { model, notes });
-  return notes;
+/** What is found in the frame of a model, found once for as long as edits leave its parts as they are. */
+function onceFor(find: (model: Model) => Notice[]): (model: Model) => readonly Notice[] {
+  const known = new WeakMap<Model['members'], { readonly model: Model; readonly notices: readonly Notice[] }>();
+  return (model) => {
+    const before = known.get(model.members);
+    if (before && FRAME.every((key) => before.model[key] === model[key])) return before.notices;
+    const notices = find(model);
+    known.set(model.members, { model, notices });
+    return notices;
+  };
 }
+
+/** Things worth saying about a model that can be solved. */
+export const readinessNotes = onceFor(findNotes);
 
 function findNotes(model: Model): Notice[] {
   const used = new Set<string>();

@@ -2,8 +2,8 @@
 // `node scripts/build-kernels.mjs` compiles this file into `../kernels-bytes.ts`.
 
 const BLOCK: i32 = 32;
-/** Columns of A that are packed and multiplied at once: two packed tiles stay in the first cache. */
-const DEPTH: i32 = 192;
+/** So many columns of A are packed and multiplied at once, at most: two packed tiles stay in the first cache. */
+const DEPTH: i32 = 256;
 const DESCRIPTOR: i32 = 5;
 
 @inline
@@ -67,8 +67,10 @@ function update(
   if (columns <= 0) return;
   const tiles = (rows + 3) >> 2;
   const across = (columns + 3) >> 2;
-  for (let from = 0; from < total; from += DEPTH) {
-    const count = min(DEPTH, total - from);
+  // In equal parts: a last one of a few columns would go through all of C for little.
+  const depth = total / ((total + DEPTH - 1) / DEPTH) + 1;
+  for (let from = 0; from < total; from += depth) {
+    const count = min(depth, total - from);
     const packed = scratch;
     const scaled = scratch + (<usize>(tiles * count) << 5);
     const corner = scaled + (<usize>(across * count) << 5);
