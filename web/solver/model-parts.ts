@@ -1,23 +1,43 @@
 import type { Model } from '@rigid-beam/core/model/model';
 
+/** A part of a model: all of it, or of a list those entries that differ from the one that was sent before, by place. */
+type Part = { readonly whole: unknown } | { readonly length: number; readonly entries: readonly (readonly [number, unknown])[] };
+
 /** A model, or what of it differs from the one that was sent before. */
-export type ModelParts = { readonly whole: Model } | { readonly changed: Readonly<Record<string, unknown>> };
+export type ModelParts = { readonly whole: Model } | { readonly changed: Readonly<Record<string, Part>> };
 
 /**
- * Only the parts that an edit has touched: edits keep the others as they are, so a comparison of references tells them apart. The
- * worker then finds its own parts unchanged too, and need not look at them again.
+ * Only the parts that an edit has touched, and of lists only the entries: edits keep the others as they are, so a comparison of
+ * references tells them apart. The worker then finds its own parts unchanged too, and need not look at them again.
  */
 export function partsOf(model: Model, before: Model | undefined): ModelParts {
   if (!before) return { whole: model };
   const [now, then] = [model, before] as unknown as [Record<string, unknown>, Record<string, unknown>];
-  const keys = new Set([...Object.keys(now), ...Object.keys(then)]);
-  return { changed: Object.fromEntries([...keys].filter((key) => now[key] !== then[key]).map((key) => [key, now[key]])) };
+  const keys = [...new Set([...Object.keys(now), ...Object.keys(then)])].filter((key) => now[key] !== then[key]);
+  return { changed: Object.fromEntries(keys.map((key) => [key, partOf(now[key], then[key])])) };
+}
+
+function partOf(now: unknown, then: unknown): Part {
+  if (!Array.isArray(now) || !Array.isArray(then)) return { whole: now };
+  const entries = now.flatMap((entry: unknown, i): [number, unknown][] => (entry === then[i] ? [] : [[i, entry]]));
+  return entries.length > now.length / 2 ? { whole: now } : { length: now.length, entries };
 }
 
 /** The whole model again. A part that is gone arrives as undefined. */
 export function assembled(parts: ModelParts, before: Model | undefined): Model {
   if ('whole' in parts) return parts.whole;
   if (!before) throw new Error('parts of a model that was never sent whole');
-  const all = Object.entries({ ...before, ...parts.changed }).filter(([, value]) => value !== undefined);
-  return Object.fromEntries(all) as unknown as Model;
+  const all: Record<string, unknown> = { ...before };
+  for (const [key, part] of Object.entries(parts.changed)) {
+    const whole = 'whole' in part ? part.whole : listOf(part.length, part.entries, all[key]);
+    if (whole === undefined) delete all[key];
+    else all[key] = whole;
+  }
+  return all as unknown as Model;
+}
+
+function listOf(length: number, entries: readonly (readonly [number, unknown])[], before: unknown): unknown[] {
+  const list = (before as readonly unknown[]).slice(0, length);
+  for (const [i, entry] of entries) list[i] = entry;
+  return list;
 }
