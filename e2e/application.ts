@@ -15,6 +15,9 @@ const freePort = (): Promise<number> =>
     });
   });
 
+/** So long is waited for anything at most, in milliseconds: a busy machine must not fail a journey, only a wrong answer. */
+export const PATIENCE = 90_000;
+
 interface Running {
   readonly child: ChildProcess;
   readonly exited: Promise<number | null>;
@@ -57,6 +60,7 @@ export class Application {
     this.browser ??= await launch({ executablePath, headless: true, userDataDir: this.profile, args: browserFlags });
     const page = await this.browser.newPage();
     await page.setViewport(size);
+    page.setDefaultTimeout(PATIENCE);
     page.on('console', (message) => {
       if (message.type() === 'error' && !this.provoked?.test(message.text())) this.complaints.push(message.text());
     });

@@ -171,7 +171,7 @@ describe('selecting and schedules', () => {
     const heading = (await page.$('::-p-xpath(//*[@role="columnheader"][starts-with(., "X")])'))!;
     for (const way of ['ascending', 'descending']) {
       await heading.click();
-      await page.waitForSelector(`[aria-sort=${way}]`, { timeout: 15_000 });
+      await page.waitForSelector(`[aria-sort=${way}]`);
     }
     const across = (await shown(1)).filter((text) => text !== '').map(Number);
     expect(across).toEqual([...across].sort((a, b) => b - a));

@@ -5,7 +5,7 @@ export default {
   ...unit,
   rootDir: '..',
   testMatch: ['<rootDir>/e2e/**/*.journey.ts'],
-  testTimeout: 120_000,
+  testTimeout: 300_000,
   transform: {
     '^.+\\.tsx?$': [
       '@swc/jest',

@@ -1,7 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import type { Application } from './application';
-
-const PATIENCE = 15_000;
+import { PATIENCE, type Application } from './application';
 
 /** A model's page as a user meets it: by names, values and places on the sheet. */
 export class ModelPage {
@@ -14,7 +12,7 @@ export class ModelPage {
   static async open(application: Application, title: string): Promise<ModelPage> {
     const page = await application.page();
     await page.goto(application.address, { waitUntil: 'networkidle0' });
-    await page.locator(`::-p-text(${title})`).setTimeout(PATIENCE).click();
+    await page.locator(`::-p-text(${title})`).click();
     const opened = new ModelPage(application, page);
     await opened.ready();
     return opened;
@@ -24,7 +22,7 @@ export class ModelPage {
   static async empty(application: Application): Promise<ModelPage> {
     const page = await application.page();
     await page.goto(application.address, { waitUntil: 'networkidle0' });
-    await page.locator('::-p-aria(New plane model)').setTimeout(PATIENCE).click();
+    await page.locator('::-p-aria(New plane model)').click();
     const model = new ModelPage(application, page);
     await model.ready();
     await model.until('hindrance', /There is no member yet/);
@@ -49,13 +47,13 @@ export class ModelPage {
   }
 
   async ready(): Promise<void> {
-    await this.page.waitForSelector('[data-testid=sheet]', { timeout: PATIENCE });
+    await this.page.waitForSelector('[data-testid=sheet]');
     await this.until('solution', /Solved|mechanism|fault|Not ready/);
   }
 
   /** Presses what has this accessible name. */
   async press(name: string): Promise<void> {
-    await this.page.locator(`::-p-aria(${name})`).setTimeout(PATIENCE).click();
+    await this.page.locator(`::-p-aria(${name})`).click();
   }
 
   /** Opens a part of a bench that is folded away. */
@@ -72,7 +70,7 @@ export class ModelPage {
 
   /** Presses a control without the pointer: it takes the focus, and Enter. */
   async pressByKey(name: string): Promise<void> {
-    const control = await this.page.waitForSelector(`::-p-aria(${name})`, { timeout: PATIENCE });
+    const control = await this.page.waitForSelector(`::-p-aria(${name})`);
     await control!.focus();
     await this.page.keyboard.press('Enter');
   }
@@ -85,14 +83,14 @@ export class ModelPage {
     );
     await button!.focus();
     await this.page.keyboard.press('Enter');
-    await this.page.waitForSelector('[role=option]', { timeout: PATIENCE });
+    await this.page.waitForSelector('[role=option]');
     await this.page.keyboard.type(option);
     await this.page.keyboard.press('Enter');
   }
 
   /** Types into a field without the pointer. */
   async fillByKey(label: string, text: string): Promise<void> {
-    const field = await this.page.waitForSelector(`::-p-aria([name="${label}"][role="textbox"])`, { timeout: PATIENCE });
+    const field = await this.page.waitForSelector(`::-p-aria([name="${label}"][role="textbox"])`);
     await field!.focus();
     await this.typeOver(text);
   }
@@ -112,7 +110,7 @@ export class ModelPage {
 
   /** Waits until something is selected, or nothing, as the card says. */
   async card(title: string): Promise<void> {
-    await this.page.waitForSelector(`main [aria-label="${title}"]`, { timeout: PATIENCE });
+    await this.page.waitForSelector(`main [aria-label="${title}"]`);
   }
 
   /** The page's own place of the sheet's upper left corner. */
@@ -126,7 +124,7 @@ export class ModelPage {
   /** How many nodes and members the geometry bench counts. */
   async counts(nodes: number, members: number): Promise<void> {
     const words = `${nodes} node${nodes === 1 ? '' : 's'}, ${members} member${members === 1 ? '' : 's'}.`;
-    await this.page.waitForFunction((text: string) => document.body.textContent?.includes(text), { timeout: PATIENCE }, words);
+    await this.page.waitForFunction((text: string) => document.body.textContent?.includes(text), {}, words);
   }
 
   /** Long enough for the drawing to have found its place after a selection came or went. */
@@ -155,7 +153,7 @@ export class ModelPage {
 
   /** Where an item of the drawing stands, by the beginning of its spoken name; page pixels. */
   async place(name: string): Promise<{ x: number; y: number }> {
-    const item = await this.page.waitForSelector(`main li > button[aria-label^="${name}"]`, { timeout: PATIENCE });
+    const item = await this.page.waitForSelector(`main li > button[aria-label^="${name}"]`);
     return item!.evaluate((element) => {
       const box = element.getBoundingClientRect();
       return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
@@ -177,7 +175,7 @@ export class ModelPage {
 
   /** Types over the field that has the focus, and takes it. */
   async typeOver(text: string): Promise<void> {
-    await this.page.waitForFunction(() => document.activeElement instanceof HTMLInputElement, { timeout: PATIENCE });
+    await this.page.waitForFunction(() => document.activeElement instanceof HTMLInputElement);
     await this.page.keyboard.down('Control');
     await this.page.keyboard.press('a');
     await this.page.keyboard.up('Control');
@@ -187,7 +185,7 @@ export class ModelPage {
 
   /** Fills a labelled field of a bench or card. */
   async fill(label: string, text: string): Promise<void> {
-    await this.page.locator(`::-p-aria([name="${label}"][role="textbox"])`).setTimeout(PATIENCE).click();
+    await this.page.locator(`::-p-aria([name="${label}"][role="textbox"])`).click();
     await this.typeOver(text);
   }
 
@@ -198,7 +196,7 @@ export class ModelPage {
       { timeout: PATIENCE },
     );
     await button!.click();
-    await this.page.locator(`::-p-aria([name="${option}"][role="option"])`).setTimeout(PATIENCE).click();
+    await this.page.locator(`::-p-aria([name="${option}"][role="option"])`).click();
   }
 
   async undo(): Promise<void> {

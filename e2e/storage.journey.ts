@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { Application } from './application';
+import { Application, PATIENCE } from './application';
 import { ModelPage } from './model-page';
 
 // Refused requests and an absent server are what these journeys are about; the browser logs each.
@@ -143,7 +143,7 @@ describe('nothing is lost', () => {
     const second = spawnSync(process.execPath, ['scripts/start.mjs'], {
       encoding: 'utf8',
       env: { ...process.env, RIGID_BEAM_DATA: application.data, PORT: String(application.port) },
-      timeout: 60_000,
+      timeout: PATIENCE,
     });
     expect(second.stdout).toMatch(/is taken; using/);
     expect(second.stderr).toMatch(/already open in another Rigid Beam/);

@@ -27,13 +27,13 @@ function partOf(now: unknown, then: unknown): Part {
 export function assembled(parts: ModelParts, before: Model | undefined): Model {
   if ('whole' in parts) return parts.whole;
   if (!before) throw new Error('parts of a model that was never sent whole');
-  const all: Record<string, unknown> = { ...before };
-  for (const [key, part] of Object.entries(parts.changed)) {
-    const whole = 'whole' in part ? part.whole : listOf(part.length, part.entries, all[key]);
-    if (whole === undefined) delete all[key];
-    else all[key] = whole;
-  }
-  return all as unknown as Model;
+  const then = before as unknown as Readonly<Record<string, unknown>>;
+  const changed = Object.entries(parts.changed).map(([key, part]): [string, unknown] => [
+    key,
+    'whole' in part ? part.whole : listOf(part.length, part.entries, then[key]),
+  ]);
+  const all = Object.entries({ ...then, ...Object.fromEntries(changed) }).filter(([, value]) => value !== undefined);
+  return Object.fromEntries(all) as unknown as Model;
 }
 
 function listOf(length: number, entries: readonly (readonly [number, unknown])[], before: unknown): unknown[] {
