@@ -1,7 +1,7 @@
 // Compiles the AssemblyScript kernels of the core into base64 in TypeScript. With --check it only tells whether those files are what
 // the sources give. The results are committed, so that nobody needs the compiler to run or to bundle the core.
-import { readFileSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import asc from 'assemblyscript/asc';
 
 const root = new URL('..', import.meta.url).pathname;
@@ -10,12 +10,17 @@ const units = [
   { source: 'core/results/wasm/recovery.ts', target: 'core/results/recovery-bytes.ts', name: 'recoveryBytes' },
 ];
 
-/** The module compiled from one file, as bytes. */
+/** The module compiled from one file and what it imports from beside it, as bytes. */
 async function compiled(source) {
+  const read = (name) => {
+    const file = join(root, dirname(source), name);
+    return existsSync(file) ? readFileSync(file, 'utf8') : null;
+  };
+  const main = source.split('/').at(-1);
   let bytes;
   const { error, stderr } = await asc.main(
     [
-      'unit.ts',
+      main,
       '--outFile',
       'unit.wasm',
       '-O3',
@@ -29,7 +34,7 @@ async function compiled(source) {
       '1',
     ],
     {
-      readFile: (name) => (name === 'unit.ts' ? readFileSync(join(root, source), 'utf8') : null),
+      readFile: read,
       writeFile: (name, contents) => {
         if (name === 'unit.wasm') bytes = contents;
       },

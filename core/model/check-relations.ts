@@ -86,6 +86,18 @@ function checkMembers({ model, findings, nodes }: Context): void {
     checkReference(findings, nodes, member.end, `${path}.end`, 'node');
     checkReference(findings, sections, member.section, `${path}.section`, 'section');
     checkReference(findings, materials, member.material, `${path}.material`, 'material');
+    if (member.start === member.end && nodes.has(member.start)) {
+      findings.fault({
+        code: 'one-node',
+        path: `${path}.end`,
+        value: member.end,
+        what: `Member “${String(member.id)}” ends at the node where it begins`,
+        expected: 'two different nodes',
+        remedy: 'End it at another node, or remove the member',
+        subjects: [`member ${String(member.id)}`],
+      });
+      return;
+    }
     const length = memberLength(member, nodes);
     if (length !== undefined && !(length > 1e-9)) {
       findings.fault({

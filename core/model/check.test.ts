@@ -28,6 +28,13 @@ const rules: readonly (readonly [string, Spoil, string, RegExp])[] = [
   ],
   ['two supports of one node', (m) => (m.supports![1]!.node = '1'), 'supports[1].node', /already/],
   ['a member without length', (m) => (m.nodes![1]!.x = 0), 'members[0]', /has no length/],
+  ['a member from a node to itself', (m) => (m.members![0]!.end = '1'), 'members[0].end', /ends at the node where it begins/],
+  [
+    'a member from a node to itself, over its arms',
+    (m) => Object.assign(m.members![0]!, { end: '1', offset: { end: [1, 0, 0] } }),
+    'members[0].end',
+    /ends at the node where it begins/,
+  ],
   ['a member whose arms meet', (m) => (m.members![0]!.offset = { start: [4, 0, 0] }), 'members[0]', /has no length/],
   ['a number beyond all measure', (m) => (m.nodes![0]!.x = 1e300), 'nodes[0].x', /not finite/],
   ['a text for a number', (m) => (m.nodes![0]!.x = 'left'), 'nodes[0].x', /unit “left” is not known/],

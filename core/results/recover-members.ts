@@ -33,18 +33,13 @@ export interface Recovered {
 type Use = (recovered: Recovered, i: number) => void;
 
 /** Recovers the members of each case in turn: with kernels where the platform has them, else member by member. */
-export function recoverMembers(
-  s: Structure,
-  matrices: MemberMatrices,
-  cut: Pieces,
-  cases: readonly MovedCase[],
-  use: Use,
-  kernels: RecoveryKernels | undefined = recoveryKernels(),
-): void {
+export function recoverMembers(s: Structure, matrices: MemberMatrices, cut: Pieces, cases: readonly MovedCase[], use: Use): void {
+  const kernels = recoveryKernels();
   if (kernels) recoverWith(kernels, s, matrices, cut, cases, use);
   else recoverPlainly(s, matrices, cut, cases, use);
 }
 
+/** Without kernels: what they are held to. */
 export function recoverPlainly(s: Structure, matrices: MemberMatrices, cut: Pieces, cases: readonly MovedCase[], use: Use): void {
   const starts = new Float64Array(FREEDOMS * memberCount(s));
   cases.forEach(({ movements, loads, along }, i) => {

@@ -60,11 +60,8 @@ function writeBlock(
   block: Float64Array,
 ): void {
   block.fill(0);
-  let last = -1;
   for (const m of members) {
-    // A member with both ends here stands in the list twice, one entry after the other.
-    const end = s.memberNodes[2 * m] === node && m !== last ? 0 : 1;
-    last = m;
+    const end = s.memberNodes[2 * m] === node ? 0 : 1;
     const corner = MATRIX_WIDTH * m + end * (FREEDOMS * MEMBER_FREEDOMS + FREEDOMS);
     for (const i of s.active) for (const j of s.active) block[FREEDOMS * i + j]! += nodal[corner + MEMBER_FREEDOMS * i + j]!;
   }

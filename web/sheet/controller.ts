@@ -17,10 +17,7 @@ import {
   type Look,
   type WorkPlane,
 } from '@rigid-beam/drawing/projection';
-import { quickItems } from '@rigid-beam/drawing/quick-items';
-import { sheetItems } from '@rigid-beam/drawing/sheet-items';
 import { snap, type Snap } from '@rigid-beam/drawing/snap';
-import { SKETCHED, withoutSmallTalk } from '@rigid-beam/drawing/weight';
 import { chosenOf } from '../commands/chosen';
 import { isHeld, type Editor, type EditorState } from '../session/editor';
 import { traced } from '../underlay/trace';
@@ -29,7 +26,7 @@ import { Keyboard } from './keyboard';
 import { Painter, type Picture } from './painter';
 import type { InPlaceField, Offer, SheetState, TypedField } from './sheet-state';
 import type { Tool, ToolPointer } from './tools/tool';
-import { viewOf } from './view-of';
+import { itemsIn, viewOf } from './view-of';
 
 const RESTING = 'select';
 /** Milliseconds after which a moved drawing counts as at rest. */
@@ -391,10 +388,7 @@ export class SheetController {
     const { camera } = this;
     const state = this.editor.state;
     const view = viewOf(state, this.seen(), this.store.getState().plane, camera.scale, this.turning);
-    const items = this.turning
-      ? quickItems(state.drawn.model, view)
-      : sheetItems(state.drawn.model, state.drawn.results?.solution, view);
-    this.items = view.weight < SKETCHED ? withoutSmallTalk(items) : items;
+    this.items = itemsIn(state, view, this.turning);
     this.placed = placeLabels(this.items, camera, this.painter.measure);
     this.painter.forget();
     this.stale = false;

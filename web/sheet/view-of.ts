@@ -1,7 +1,10 @@
+import type { Item } from '@rigid-beam/drawing/display-list';
 import type { Seen } from '@rigid-beam/drawing/geometry';
 import type { WorkPlane } from '@rigid-beam/drawing/projection';
+import { quickItems } from '@rigid-beam/drawing/quick-items';
+import { sheetItems } from '@rigid-beam/drawing/sheet-items';
 import type { View } from '@rigid-beam/drawing/view';
-import { weightAt } from '@rigid-beam/drawing/weight';
+import { SKETCHED, weightAt, withoutSmallTalk } from '@rigid-beam/drawing/weight';
 import { isHeld, type EditorState } from '../session/editor';
 import { actingIndex } from '../session/use-editor';
 
@@ -27,4 +30,10 @@ export function viewOf(state: EditorState, seen: Seen, plane: WorkPlane | undefi
     scale,
     weight: turning ? 1 : weightAt(model, seen, scale),
   };
+}
+
+/** The display list of a view: while a look turns only members, without figures where everything is small. */
+export function itemsIn({ drawn }: EditorState, view: View, turning: boolean): Item[] {
+  const items = turning ? quickItems(drawn.model, view) : sheetItems(drawn.model, drawn.results?.solution, view);
+  return view.weight < SKETCHED ? withoutSmallTalk(items) : items;
 }

@@ -154,16 +154,41 @@ function area(h: f64, M: f64, V: f64, q: f64, dq: f64): f64 {
   return h * (M + h * (V / 2 + h * (q / 6 + (h * dq) / 24)));
 }
 
-/** The deflection in one plane, twice integrated; returns its value at the end of the piece. */
+/**
+ * The deflection in one plane, as `recoverMember` integrates it: `kappa` imposed, flex·M of its own plane and cross·M of the other one,
+ * less the shear angle. Returns its value at the end of the piece.
+ */
 @inline
-function quintic(out: usize, value: f64, slope: f64, h: f64, c2: f64, c3: f64, c4: f64, c5: f64): f64 {
+function deflection(
+  out: usize,
+  value: f64,
+  slope: f64,
+  h: f64,
+  kappa: f64,
+  flex: f64,
+  M: f64,
+  V: f64,
+  q: f64,
+  dq: f64,
+  cross: f64,
+  otherM: f64,
+  otherV: f64,
+  otherQ: f64,
+  otherDq: f64,
+  shear: f64,
+): f64 {
+  const c1 = slope - V * shear;
+  const c2 = (kappa + flex * M + cross * otherM - q * shear) / 2;
+  const c3 = (flex * V + cross * otherV - dq * shear) / 6;
+  const c4 = (flex * q + cross * otherQ) / 24;
+  const c5 = (flex * dq + cross * otherDq) / 120;
   put(out, 0, value);
-  put(out, 1, slope);
+  put(out, 1, c1);
   put(out, 2, c2);
   put(out, 3, c3);
   put(out, 4, c4);
   put(out, 5, c5);
-  return value + h * (slope + h * (c2 + h * (c3 + h * (c4 + h * c5))));
+  return value + h * (c1 + h * (c2 + h * (c3 + h * (c4 + h * c5))));
 }
 
 export function diagrams(
@@ -247,16 +272,7 @@ export function diagrams(
       put(out, 20, u2);
       put(out, 21, u3);
       u += h * (u1 + h * (u2 + h * u3));
-      v = quintic(
-        out + (22 << 3),
-        v,
-        slopeV - Vy * shearV,
-        h,
-        (kappaV + flexV * Mz + flexVW * My - qy * shearV) / 2,
-        (flexV * Vy + flexVW * Vz - dy * shearV) / 6,
-        (flexV * qy + flexVW * qz) / 24,
-        (flexV * dy + flexVW * dz) / 120,
-      );
+      v = deflection(out + (22 << 3), v, slopeV, h, kappaV, flexV, Mz, Vy, qy, dy, flexVW, My, Vz, qz, dz, shearV);
       const areaZ = area(h, Mz, Vy, qy, dy);
       if (!plane) {
         put(out, 6, Vz);
@@ -264,16 +280,7 @@ export function diagrams(
         put(out, 8, dz / 2);
         put(out, 9, T);
         cubic(out + (10 << 3), My, Vz, qz, dz);
-        w = quintic(
-          out + (28 << 3),
-          w,
-          slopeW - Vz * shearW,
-          h,
-          (kappaW + flexW * My + flexVW * Mz - qz * shearW) / 2,
-          (flexW * Vz + flexVW * Vy - dz * shearW) / 6,
-          (flexW * qz + flexVW * qy) / 24,
-          (flexW * dz + flexVW * dy) / 120,
-        );
+        w = deflection(out + (28 << 3), w, slopeW, h, kappaW, flexW, My, Vz, qz, dz, flexVW, Mz, Vy, qy, dy, shearW);
         const areaY = area(h, My, Vz, qz, dz);
         slopeV += h * kappaV + flexV * areaZ + flexVW * areaY;
         slopeW += h * kappaW + flexW * areaY + flexVW * areaZ;

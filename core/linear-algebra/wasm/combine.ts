@@ -1,0 +1,27 @@
+// Weighted sums of vectors.
+import { at } from './memory';
+
+/** out(i) = Σ weight(c)·part(c, i) over `count` parts that lie `stride` numbers apart; `length` is a multiple of eight. */
+export function combine(parts: usize, stride: i32, count: i32, weights: usize, length: i32, out: usize): void {
+  const step = <usize>stride << 3;
+  for (let i = 0; i < length; i += 8) {
+    let s0 = f64x2.splat(0);
+    let s1 = s0;
+    let s2 = s0;
+    let s3 = s0;
+    let part = at(parts, i);
+    for (let c = 0; c < count; c++) {
+      const w = v128.load64_splat(at(weights, c));
+      s0 = f64x2.add(s0, f64x2.mul(w, v128.load(part)));
+      s1 = f64x2.add(s1, f64x2.mul(w, v128.load(part, 16)));
+      s2 = f64x2.add(s2, f64x2.mul(w, v128.load(part, 32)));
+      s3 = f64x2.add(s3, f64x2.mul(w, v128.load(part, 48)));
+      part += step;
+    }
+    const target = at(out, i);
+    v128.store(target, s0);
+    v128.store(target, s1, 16);
+    v128.store(target, s2, 32);
+    v128.store(target, s3, 48);
+  }
+}

@@ -1,0 +1,8 @@
+import { beams } from './beams';
+import type { Case } from './case';
+import { frames } from './frames';
+import { spaceMembers } from './space-members';
+import { spaceStructures } from './space-structures';
+
+/** Structures whose answer is known in closed form; the tests hold them to 1e-9 and the verification book prints them. */
+export const closedForms: readonly Case[] = [...beams, ...frames, ...spaceMembers, ...spaceStructures];

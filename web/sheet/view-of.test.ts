@@ -1,0 +1,45 @@
+import { expect, test } from '@jest/globals';
+import type { Model } from '@rigid-beam/core/model/model';
+import { solve } from '@rigid-beam/core/results/solve';
+import { clamp, sketch } from '@rigid-beam/core/test/build';
+import type { Results } from '@rigid-beam/core/results/results';
+import { plainView } from '@rigid-beam/drawing/view';
+import type { EditorState } from '../session/editor';
+import { itemsIn, viewOf } from './view-of';
+
+/** A row of posts on clamps, each pushed at its top. */
+const posts = (count: number): Model =>
+  sketch({
+    nodes: Array.from({ length: 2 * count }, (_, i) => [`${i}`, Math.floor(i / 2), 3 * (i % 2)] as const),
+    members: Array.from({ length: count }, (_, i) => [`p${i}`, `${2 * i}`, `${2 * i + 1}`] as const),
+    supports: Array.from({ length: count }, (_, i) => clamp(`${2 * i}`)),
+    loads: Array.from({ length: count }, (_, i) => ({ type: 'node' as const, node: `${2 * i + 1}`, fx: 1e3 })),
+  });
+
+function stateOf(model: Model, part: Partial<EditorState> = {}): EditorState {
+  const drawn = { model, results: solve(model) as Results };
+  const shown = { values: true, deflected: true, dimensions: true, names: false, localAxes: false };
+  return { model, drawn, ...shown, selection: [], stage: 'results', quantity: 'Mz', diagramFactor: 1, acting: 'Q', ...part } as unknown as EditorState; // prettier-ignore
+}
+const texts = (state: EditorState, scale: number, turning = false): number =>
+  itemsIn(state, viewOf(state, plainView, undefined, scale, turning), turning).filter((item) => 'text' in item).length;
+
+test('names are shown where one draws, and where one asks for them', () => {
+  const named = (part: Partial<EditorState>): boolean => viewOf(stateOf(posts(2), part), plainView, undefined, 60, false).names;
+  expect([named({}), named({ stage: 'geometry' }), named({ names: true })]).toEqual([false, true, true]);
+});
+
+test('a plane to draw on is there only in space', () => {
+  const plane = { axis: 'z', at: 0 } as const;
+  const flat = stateOf(posts(1));
+  expect(viewOf(flat, plainView, plane, 60, false).plane).toBeUndefined();
+  const spatial = stateOf({ ...posts(1), space: 'space' });
+  expect(viewOf(spatial, plainView, plane, 60, false).plane).toBe(plane);
+});
+
+test('figures stand where there is room for them, and not while a look turns', () => {
+  const state = stateOf(posts(4));
+  expect(texts(state, 60)).toBeGreaterThan(4);
+  expect(texts(state, 60, true)).toBe(0);
+  expect(texts(stateOf(posts(60)), 4)).toBeLessThan(texts(stateOf(posts(60)), 60));
+});
