@@ -19,6 +19,10 @@ export const Table = styled.table`
     text-align: right;
     vertical-align: top;
   }
+  /* A figure and its unit stay together; names may take two lines. */
+  td:not(:first-child) {
+    white-space: nowrap;
+  }
   th:first-child,
   td:first-child {
     text-align: left;
