@@ -1,14 +1,5 @@
-import {
-  BOWS_V,
-  BOWS_W,
-  caseCount,
-  LINE_WIDTH,
-  memberCount,
-  POINT_WIDTH,
-  STRAIN_WIDTH,
-  type MemberLoadTable,
-  type Structure,
-} from '../stiffness/structure';
+import { loadSlots, type FormerSlots, type LoadSlots, type SlotWriter } from '../stiffness/load-slots';
+import { BOWS_V, BOWS_W, LINE_WIDTH, POINT_WIDTH, STRAIN_WIDTH, type Structure } from '../stiffness/structure';
 import { COINCIDENT, type Pieces } from './breakpoints';
 
 /** Numbers of a loaded member before those of its pieces: axial strain, and the curvatures v″ and w″ where its bow is known. */
@@ -16,38 +7,21 @@ export const IMPOSED_WIDTH = 3;
 /** Numbers of a piece: fx, fy, fz, mx, my, mz that act where it begins, then value and slope of qx, qy and qz along it. */
 export const PIECE_LOAD_WIDTH = 12;
 
-/** What acts along the members in one case: only loaded members have an entry. */
-export interface PieceLoads {
-  /** m: where the numbers of a member begin in `values`; -1 where the case leaves the member alone. */
-  readonly at: Int32Array;
-  readonly values: Float64Array;
-}
+/** What acts along the members in one case: IMPOSED_WIDTH numbers for each loaded member, then PIECE_LOAD_WIDTH for each of its pieces. */
+export type PieceLoads = LoadSlots;
 
-/** What acts on every piece in every case that is wanted; the others come out empty. Local axes, SI. */
-export function pieceLoads(s: Structure, cut: Pieces, wanted: readonly boolean[]): PieceLoads[] {
-  const members = memberCount(s);
-  const used = new Int32Array(caseCount(s));
-  const at = wanted.map((isWanted) => new Int32Array(isWanted ? members : 0).fill(-1));
-  for (const { first, cases } of [s.lineLoads, s.pointLoads, s.strains])
-    for (let m = 0; m < members; m++)
-      for (let i = first[m]!; i < first[m + 1]!; i++) {
-        const c = cases[i]!;
-        if (!wanted[c] || at[c]![m] !== -1) continue;
-        at[c]![m] = used[c]!;
-        used[c]! += IMPOSED_WIDTH + PIECE_LOAD_WIDTH * (cut.first[m + 1]! - cut.first[m]!);
-      }
-  const loads = at.map((places, c) => ({ at: places, values: new Float64Array(used[c]!) }));
-  const add = ({ first, cases }: MemberLoadTable, addRow: typeof addLine): void => {
-    for (let m = 0; m < members; m++)
-      for (let i = first[m]!; i < first[m + 1]!; i++) {
-        const c = cases[i]!;
-        if (wanted[c]) addRow(s, cut, m, i, loads[c]!.values, loads[c]!.at[m]!);
-      }
+/**
+ * What acts on every piece in every case that is wanted. Local axes, SI. `former`: that of a structure whose members have as many
+ * pieces each, and are the same but for the rewritten ones.
+ */
+export function pieceLoads(s: Structure, cut: Pieces, wanted: readonly boolean[], former?: FormerSlots): PieceLoads[] {
+  const writer: SlotWriter = {
+    width: (m) => IMPOSED_WIDTH + PIECE_LOAD_WIDTH * (cut.first[m + 1]! - cut.first[m]!),
+    lineLoads: (m, i, values, at) => addLine(s, cut, m, i, values, at),
+    pointLoads: (m, i, values, at) => addPoint(s, cut, m, i, values, at),
+    strains: (m, i, values, at) => addStrain(s, m, i, values, at),
   };
-  add(s.lineLoads, addLine);
-  add(s.pointLoads, addPoint);
-  add(s.strains, addStrain);
-  return loads;
+  return loadSlots(s, writer, wanted, former);
 }
 
 /** Adds row i of the line loads, which lies on member m, to its numbers at `at`; so do the next two for the other tables. */
@@ -84,7 +58,7 @@ function addPoint(s: Structure, cut: Pieces, m: number, i: number, values: Float
   }
 }
 
-function addStrain(s: Structure, _cut: Pieces, m: number, i: number, values: Float64Array, at: number): void {
+function addStrain(s: Structure, m: number, i: number, values: Float64Array, at: number): void {
   const o = STRAIN_WIDTH * i;
   values[at]! += s.strains.values[o]!;
   if (s.bows[m]! & BOWS_V) values[at + 1]! += s.strains.values[o + 1]!;

@@ -1,9 +1,11 @@
-import type { MemberLoads } from '../stiffness/equivalent-loads';
+import { isZero } from '../linear-algebra/is-zero';
+import { loadsOnNodes } from '../stiffness/assemble';
 import type { MemberMatrices } from '../stiffness/member-matrices';
 import { FREEDOMS, isPlane, memberCount, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
 import type { Pieces } from './breakpoints';
+import type { CaseLoads } from './solved-cases';
 import { largest } from './equilibrium';
-import type { PieceLoads } from './piece-loads';
+import { jointsOf, type Joints } from './joints';
 import { PIECE_WIDTH } from './quantities';
 import { recoverOwnEnds } from './recover-ends';
 import { recoverMember } from './recover-member';
@@ -12,27 +14,27 @@ import { recoveryTable } from './recovery-table';
 
 const N = MEMBER_FREEDOMS;
 
-/** One case, from the movements of the nodes (6n, nodes' axes) and its loads as the ends and as the pieces feel them. */
+/** Case c with its loads, and the movements of the nodes under them (6n, nodes' axes). */
 export interface MovedCase {
+  readonly c: number;
+  readonly loads: Pick<CaseLoads, 'onMembers' | 'along'>;
   readonly movements: Float64Array;
-  readonly loads: MemberLoads;
-  readonly along: PieceLoads;
 }
 
-/** What the members feel in one case. */
-export interface Recovered {
+/** What members and supports feel in one case. */
+export interface Recovered extends Joints {
+  /** 6n, nodes' axes: the movements once more, with the rest in one buffer where kernels found it. */
+  readonly movements: Float64Array;
   /** 12m, local: what the nodes exert on the member's ends. */
   readonly ends: Float64Array;
   /** PIECE_WIDTH numbers a piece. */
   readonly coefficients: Float64Array;
-  /** 6n, nodes' axes: what the nodes exert on all members; valid until the next case. */
-  readonly onNodes: Float64Array;
   readonly largestEnd: number;
 }
 
 type Use = (recovered: Recovered, i: number) => void;
 
-/** Recovers the members of each case in turn: with kernels where the platform has them, else member by member. */
+/** Recovers each case in turn: with kernels where the platform has them, else member by member. */
 export function recoverMembers(s: Structure, matrices: MemberMatrices, cut: Pieces, cases: readonly MovedCase[], use: Use): void {
   const kernels = recoveryKernels();
   if (kernels) recoverWith(kernels, s, matrices, cut, cases, use);
@@ -42,15 +44,17 @@ export function recoverMembers(s: Structure, matrices: MemberMatrices, cut: Piec
 /** Without kernels: what they are held to. */
 export function recoverPlainly(s: Structure, matrices: MemberMatrices, cut: Pieces, cases: readonly MovedCase[], use: Use): void {
   const starts = new Float64Array(FREEDOMS * memberCount(s));
-  cases.forEach(({ movements, loads, along }, i) => {
+  cases.forEach(({ c, movements, loads }, i) => {
+    const { onMembers, along } = loads;
     const ends = new Float64Array(N * memberCount(s));
     const coefficients = new Float64Array(PIECE_WIDTH * cut.from.length);
     const onNodes = new Float64Array(movements.length);
     for (let m = 0; m < memberCount(s); m++) {
-      recoverOwnEnds(s, matrices, m, movements, loads, ends, starts, onNodes);
+      recoverOwnEnds(s, matrices, m, movements, onMembers, ends, starts, onNodes);
       recoverMember(s, m, cut, matrices.bends, along, ends, starts, coefficients);
     }
-    use({ ends, coefficients, onNodes, largestEnd: largest(ends) }, i);
+    const joints = jointsOf(s, c, loadsOnNodes(s, c), onNodes, movements);
+    use({ ...joints, movements: movements.slice(), ends, coefficients, largestEnd: largest(ends) }, i);
   });
 }
 
@@ -64,19 +68,27 @@ function recoverWith(
 ): void {
   const members = memberCount(s);
   const nodal = FREEDOMS * nodeCount(s);
+  const diagrams = PIECE_WIDTH * cut.from.length;
   const most = (list: (one: MovedCase) => Float64Array): number => cases.reduce((max, one) => Math.max(max, list(one).length), 0);
   let length = 0;
   /** The next free place, for so many numbers. */
   const place = (count: number): number => (length += count) - count;
   const table = place(TABLE_WIDTH * members);
   const lengths = place(cut.from.length);
-  const movementsAt = place(nodal);
+  const restraintsAt = place(nodal);
+  const settlementsAt = place(nodal);
   const onNodesAt = place(nodal);
-  const endsAt = place(N * members);
+  const takenAt = place(nodal);
   const startsAt = place(FREEDOMS * members);
-  const coefficientsAt = place(PIECE_WIDTH * cut.from.length);
-  const loadsAt = place(most(({ loads }) => loads.values));
-  const recordsAt = place(most(({ along }) => along.values));
+  const loadsAt = place(most(({ loads }) => loads.onMembers.values));
+  const recordsAt = place(most(({ loads }) => loads.along.values));
+  const sizes = place(2);
+  // What leaves the kernels stands together, and is copied at once.
+  const movementsAt = place(nodal);
+  const reactionsAt = place(nodal);
+  const endsAt = place(N * members);
+  const coefficientsAt = place(diagrams);
+  const results = length;
   // Integers lie two to a number.
   const info = 2 * place((INFO_WIDTH / 2) * (members + 1));
   const lists = 2 * place(members);
@@ -84,28 +96,46 @@ function recoverWith(
   const view = (at: number, count: number): Float64Array => numbers.subarray(at, at + count);
   const ends = view(endsAt, N * members);
   const starts = view(startsAt, FREEDOMS * members);
-  const coefficients = view(coefficientsAt, PIECE_WIDTH * cut.from.length);
-  const onNodes = view(onNodesAt, nodal);
+  const taken = view(takenAt, nodal);
   const fixed = recoveryTable(s, matrices);
   numbers.set(fixed.numbers, table);
+  numbers.set(s.restraints, restraintsAt);
   integers.set(fixed.info, info);
   for (let m = 0; m <= members; m++) integers[info + INFO_WIDTH * m + 3] = cut.first[m]!;
   for (let k = 0; k < cut.from.length; k++) numbers[lengths + k] = cut.to[k]! - cut.from[k]!;
   // What a plane structure has no part of is not written.
-  coefficients.fill(0);
-  cases.forEach(({ movements, loads, along }, i) => {
+  view(coefficientsAt, diagrams).fill(0);
+  view(settlementsAt, 2 * nodal).fill(0);
+  cases.forEach(({ c, movements, loads }, i) => {
+    const { onMembers, along } = loads;
     numbers.set(movements, movementsAt);
-    numbers.set(loads.values, loadsAt);
+    numbers.set(onMembers.values, loadsAt);
     numbers.set(along.values, recordsAt);
-    integers.set(loads.at, lists);
+    integers.set(onMembers.at, lists);
     integers.set(along.at, lists + members);
-    onNodes.fill(0);
-    let largestEnd = kernels.ends(members, table, info, movementsAt, lists, loadsAt, endsAt, startsAt, onNodesAt);
+    if (!isZero(s.settlements)) numbers.set(s.settlements.subarray(c * nodal, (c + 1) * nodal), settlementsAt);
+    if (!isZero(s.nodeLoads)) numbers.set(loadsOnNodes(s, c), onNodesAt);
+    taken.fill(0);
+    let largestEnd = kernels.ends(members, table, info, movementsAt, lists, loadsAt, endsAt, startsAt, takenAt);
     for (const m of fixed.indirect) {
-      recoverOwnEnds(s, matrices, m, movements, loads, ends, starts, onNodes);
+      recoverOwnEnds(s, matrices, m, movements, onMembers, ends, starts, taken);
       largestEnd = Math.max(largestEnd, largest(ends.subarray(N * m, N * (m + 1))));
     }
     kernels.diagrams(members, table, info, lengths, lists + members, recordsAt, endsAt, startsAt, coefficientsAt, isPlane(s));
-    use({ ends: ends.slice(), coefficients: coefficients.slice(), onNodes, largestEnd }, i);
+    kernels.joints(nodal, restraintsAt, settlementsAt, onNodesAt, takenAt, movementsAt, reactionsAt, sizes);
+    const copy = numbers.slice(movementsAt, results);
+    const part = (at: number, count: number): Float64Array => copy.subarray(at - movementsAt, at - movementsAt + count);
+    use(
+      {
+        movements: part(movementsAt, nodal),
+        reactions: part(reactionsAt, nodal),
+        ends: part(endsAt, N * members),
+        coefficients: part(coefficientsAt, diagrams),
+        largestEnd,
+        worstJoint: numbers[sizes]!,
+        largestReaction: numbers[sizes + 1]!,
+      },
+      i,
+    );
   });
 }

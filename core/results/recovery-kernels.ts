@@ -43,10 +43,24 @@ export interface RecoveryKernels {
     out: number,
     plane: boolean,
   ) => void;
+  /**
+   * What the supports exert (6n), as `jointsOf` finds it from stiffnesses and movements of the supports, loads on nodes, what the nodes
+   * exert on members and their movements (6n each). Writes two numbers at `sizes`: what is left at the worst joint, the largest reaction.
+   */
+  readonly joints: (
+    freedoms: number,
+    restraints: number,
+    settlements: number,
+    loads: number,
+    onNodes: number,
+    movements: number,
+    reactions: number,
+    sizes: number,
+  ) => void;
 }
 
 /** What the compiled module exports: the same on places in bytes, flags as numbers. */
-type Exports = Pick<RecoveryKernels, 'ends'> & { readonly diagrams: (...places: number[]) => void };
+type Exports = Pick<RecoveryKernels, 'ends' | 'joints'> & { readonly diagrams: (...places: number[]) => void };
 
 let own: RecoveryKernels | 'none' | undefined;
 
@@ -77,5 +91,7 @@ function loadKernels(): RecoveryKernels | undefined {
         8 * out,
         plane ? 1 : 0,
       ),
+    joints: (freedoms, restraints, settlements, loads, onNodes, movements, reactions, sizes) =>
+      run().joints(freedoms, 8 * restraints, 8 * settlements, 8 * loads, 8 * onNodes, 8 * movements, 8 * reactions, 8 * sizes),
   };
 }

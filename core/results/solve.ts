@@ -9,13 +9,13 @@ import { imposedMovements, nodalLoads, rightHandSide } from '../stiffness/assemb
 import { memberLoads } from '../stiffness/equivalent-loads';
 import { readinessFaults, readinessNotes } from '../stiffness/readiness';
 import { FREEDOMS, type Structure } from '../stiffness/structure';
-import { pieces } from './breakpoints';
+import { pieces, type Pieces } from './breakpoints';
+import { caseLoads } from './case-loads';
 import { countHarmful, judge, mechanismNotices } from './judge';
-import { pieceLoads } from './piece-loads';
 import { recoverCases, type SolvedEquations } from './recover-cases';
 import { withRemedies } from './remedies';
 import type { LinearOutcome, Results } from './results';
-import { unchangedCases, type SolvedCase, type SolvedCases } from './solved-cases';
+import { unchangedCases, type CaseLoads, type SolvedCase, type SolvedCases } from './solved-cases';
 import { sumOutcomes } from './sum-outcomes';
 import { buildSystem, type Progress, type System } from './system';
 
@@ -55,38 +55,20 @@ function solveSystem(
   said: readonly Notice[],
   progress?: Progress,
 ): { results: Results; solved?: SolvedCases } {
-  const { structure, matrices, numbering, factor } = system;
+  const { structure, numbering, factor } = system;
   const cut = pieces(structure);
   const kept = unchangedCases(system.solved, structure, factor, cut);
-  const isDue = kept.map((one) => !one);
-  const fresh = memberLoads(structure, matrices.bends, isDue);
-  const onMembers = kept.map((one, c) => one?.onMembers ?? fresh[c]!);
-  const loads = kept.map((one, c) => one?.loads ?? nodalLoads(structure, matrices, c, fresh[c]!));
-  const found = judge(system, loads, onMembers);
+  const loads = caseLoads(system, cut, kept);
+  const onNodes = loads.map((one) => one.onNodes);
+  const onMembers = loads.map((one) => one.onMembers);
+  const found = judge(system, onNodes, onMembers);
   if (found.some(({ mechanism }) => !mechanism.harmless))
-    return { results: unstable(model, system, said, found, countHarmful(system, loads, onMembers)) };
+    return { results: unstable(model, system, said, found, countHarmful(system, onNodes, onMembers)) };
 
-  const due = loads.flatMap((_, c) => (isDue[c] ? [c] : []));
-  const imposed = due.map((c) => imposedMovements(structure, c));
-  const sides = due.map((c, i) => rightHandSide(structure, matrices, numbering, loads[c]!, imposed[i]!));
-  const { solutions, residuals, sizes } = solveRefined(factor, sides);
-  const along = pieceLoads(structure, cut, isDue);
-  const equations = due.map((c, i): SolvedEquations => {
-    const movements = imposed[i]!;
-    const x = solutions[i]!;
-    const { freedoms } = numbering;
-    for (let u = 0; u < freedoms.length; u++) movements[freedoms[u]!] = x[u]!;
-    rest(movements, system);
-    return { c, movements, loads: onMembers[c]!, along: along[c]!, residual: residuals[i]!, driving: sizes[i]! };
-  });
   const supported = supportedNodes(structure);
-  recoverCases(structure, matrices, cut, supported, equations, (i) => progress?.('cases', i / due.length)).forEach(
-    (outcome, i) => {
-      const c = due[i]!;
-      kept[c] = { onMembers: onMembers[c]!, loads: loads[c]!, outcome };
-    },
-  );
-  const cases = kept as SolvedCase[];
+  const due = loads.flatMap((_, c) => (kept[c] ? [] : [c]));
+  const fresh = solveCases(system, cut, supported, due, loads, progress);
+  const cases = loads.map((one, c): SolvedCase => kept[c] ?? { ...one, outcome: fresh.get(c)! });
   const solved = cases.map(({ outcome }) => outcome);
   const mechanisms = found.map(({ mechanism }) => mechanism);
   const doubtful = doubtfulCases(structure, solved);
@@ -109,6 +91,31 @@ function solveSystem(
     },
   };
   return { results, solved: { structure, factor, pieces: cut, cases } };
+}
+
+/** The outcomes of the cases that are due. */
+function solveCases(
+  system: System,
+  cut: Pieces,
+  supported: Uint8Array,
+  due: readonly number[],
+  loads: readonly CaseLoads[],
+  progress?: Progress,
+): ReadonlyMap<number, LinearOutcome> {
+  const { structure, matrices, numbering, factor } = system;
+  const imposed = due.map((c) => imposedMovements(structure, c));
+  const sides = due.map((c, i) => rightHandSide(structure, matrices, numbering, loads[c]!.onNodes, imposed[i]!));
+  const { solutions, residuals, sizes } = solveRefined(factor, sides);
+  const equations = due.map((c, i): SolvedEquations => {
+    const movements = imposed[i]!;
+    const x = solutions[i]!;
+    const { freedoms } = numbering;
+    for (let u = 0; u < freedoms.length; u++) movements[freedoms[u]!] = x[u]!;
+    rest(movements, system);
+    return { c, loads: loads[c]!, movements, residual: residuals[i]!, driving: sizes[i]! };
+  });
+  const outcomes = recoverCases(structure, matrices, cut, supported, equations, (i) => progress?.('cases', i / due.length));
+  return new Map(due.map((c, i) => [c, outcomes[i]!]));
 }
 
 /** By outcome: the cases as solved, the sums of them; undefined for an envelope. */

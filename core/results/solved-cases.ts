@@ -1,8 +1,18 @@
 import type { Factor } from '../linear-algebra/factor';
 import { sameNumbers } from '../linear-algebra/same-numbers';
-import { caseCount, FREEDOMS, memberCount, nodeCount, type MemberLoadTable, type Structure } from '../stiffness/structure';
 import type { MemberLoads } from '../stiffness/equivalent-loads';
+import {
+  caseCount,
+  FREEDOMS,
+  LOAD_TABLES,
+  memberCount,
+  nodeCount,
+  type MemberLoadTable,
+  type Structure,
+} from '../stiffness/structure';
 import type { Pieces } from './breakpoints';
+import type { PieceLoads } from './piece-loads';
+import type { AppliedLoads } from './resultants';
 import type { LinearOutcome } from './results';
 
 /** The cases of one solution, kept so that the next one solves only those whose loads have changed. */
@@ -13,11 +23,20 @@ export interface SolvedCases {
   readonly cases: readonly SolvedCase[];
 }
 
-/** One solved case with what it was solved from. */
-export interface SolvedCase {
+/** The loads of a case in every form that its solution needs. */
+export interface CaseLoads {
+  /** As the members' ends feel them. */
   readonly onMembers: MemberLoads;
-  /** 6n, nodes' axes. */
-  readonly loads: Float64Array;
+  /** As the nodes feel them: 6n, nodes' axes. */
+  readonly onNodes: Float64Array;
+  /** Along the pieces of the members. */
+  readonly along: PieceLoads;
+  /** As they are applied to the members. */
+  readonly applied: AppliedLoads;
+}
+
+/** One solved case with what it was solved from. */
+export interface SolvedCase extends CaseLoads {
   readonly outcome: LinearOutcome;
 }
 
@@ -37,8 +56,7 @@ export function unchangedCases(
   const old = former.structure;
   if (!sameNumbers(old.lengths, structure.lengths) || !samePieces(former.pieces, pieces)) return none;
   const changed = new Uint8Array(count);
-  for (const key of ['lineLoads', 'pointLoads', 'strains'] as const)
-    markChanged(old[key], structure[key], memberCount(structure), changed);
+  for (const key of LOAD_TABLES) markChanged(old[key], structure[key], memberCount(structure), changed);
   const size = FREEDOMS * nodeCount(structure);
   return former.cases.map((kept, c) => {
     const same =

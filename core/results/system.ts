@@ -26,6 +26,8 @@ export interface System {
   readonly basis: readonly Float64Array[];
   /** The cases that were solved with it last. */
   readonly solved?: SolvedCases | undefined;
+  /** The members that differ in more than their loads from those of the solved cases; undefined where anything may differ. */
+  readonly changed?: readonly number[] | undefined;
 }
 
 /** So many motions are described; a structure with more is a heap of bars, and its null space would fill the memory. */
@@ -41,7 +43,8 @@ export type Phase = 'stiffness' | 'ordering' | 'factorization' | 'cases' | 'comb
  */
 export function buildSystem(model: Model, kernels: Kernels, former?: System, progress?: Progress): System {
   const { structure, changed } = recompile(model, former);
-  if (former?.factor.isCurrent() && sameStiffness(former.structure, structure)) return { ...former, model, structure };
+  const since = { solved: former?.solved, changed: former?.solved?.structure === former?.structure ? changed : undefined };
+  if (former?.factor.isCurrent() && sameStiffness(former.structure, structure)) return { ...former, model, structure, ...since };
   progress?.('stiffness', 0);
   const matrices = memberMatrices(structure, former && changed && { matrices: former.matrices, changed });
   const isJoinedAsBefore = former !== undefined && sameNumbers(former.structure.memberNodes, structure.memberNodes);
@@ -65,6 +68,7 @@ export function buildSystem(model: Model, kernels: Kernels, former?: System, pro
     basis: nullVectors(factor, MOST_MOTIONS).map((v) =>
       Float64Array.from(unknowns, (unknown) => (unknown < 0 ? 0 : v[unknown]!)),
     ),
+    ...since,
   };
 }
 

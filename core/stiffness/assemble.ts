@@ -6,7 +6,7 @@ import type { MemberLoads } from './equivalent-loads';
 import { MATRIX_WIDTH, type MemberMatrices } from './member-matrices';
 import type { Numbering } from './numbering';
 import { FREEDOMS, MEMBER_FREEDOMS, memberCount, nodeCount, type Structure } from './structure';
-import { addToNodes, toOwnAxes } from './transformation';
+import { addToNode, toOwnAxes } from './transformation';
 
 const N = MEMBER_FREEDOMS;
 
@@ -179,26 +179,48 @@ export function loadsOnNodes(s: Structure, c: number): Float64Array {
   return p;
 }
 
+/** The loads of a case as they were (6n), and the nodes (n) at which they may differ by now. */
+export interface FormerNodalLoads {
+  readonly loads: Float64Array;
+  readonly touched: Uint8Array;
+}
+
 /**
  * Loads of case c on all freedoms (6n, nodes' axes): on nodes, from members (`onMembers`), and from sprung supports whose ground
- * moves.
+ * moves. What `former` has of other nodes than those touched is taken over.
  */
-export function nodalLoads(s: Structure, matrices: MemberMatrices, c: number, onMembers: MemberLoads): Float64Array {
+export function nodalLoads(
+  s: Structure,
+  matrices: MemberMatrices,
+  c: number,
+  onMembers: MemberLoads,
+  former?: FormerNodalLoads,
+): Float64Array {
   const count = FREEDOMS * nodeCount(s);
-  const p = isZero(s.nodeLoads) ? new Float64Array(count) : loadsOnNodes(s, c).slice();
-  for (let f = 0; f < count && !isZero(s.settlements); f++) {
-    const movement = s.settlements[c * count + f]!;
-    if (movement !== 0 && s.restraints[f] !== Infinity) p[f]! += s.restraints[f]! * movement;
+  const p = former ? former.loads.slice() : new Float64Array(count);
+  const own = isZero(s.nodeLoads) ? undefined : loadsOnNodes(s, c);
+  const ground = isZero(s.settlements) ? undefined : s.settlements.subarray(c * count, (c + 1) * count);
+  const isDue = (node: number): boolean => !former || former.touched[node] === 1;
+  for (let node = 0; node < nodeCount(s); node++) {
+    if (!isDue(node)) continue;
+    for (let f = FREEDOMS * node; f < FREEDOMS * (node + 1); f++) {
+      p[f] = own ? own[f]! : 0;
+      if (ground && ground[f] !== 0 && s.restraints[f] !== Infinity) p[f]! += s.restraints[f]! * ground[f]!;
+    }
   }
   const local = new Float64Array(N);
   const members = memberCount(s);
   for (let m = 0; m < members; m++) {
     const at = onMembers.at[m]!;
     if (at < 0) continue;
+    const start = isDue(s.memberNodes[2 * m]!);
+    const end = isDue(s.memberNodes[2 * m + 1]!);
+    if (!start && !end) continue;
     for (let i = 0; i < N; i++) local[i] = onMembers.values[at + i]!;
     const condensed = matrices.condensed[m];
     if (condensed) condenseLoads(condensed, local);
-    addToNodes(s, m, matrices.transforms[m], local, 0, p);
+    if (start) addToNode(s, m, 0, matrices.transforms[m], local, 0, p);
+    if (end) addToNode(s, m, 1, matrices.transforms[m], local, 0, p);
   }
   return p;
 }

@@ -1,5 +1,5 @@
 import type { LineLoad, Load, LoadAxes, Model, PointLoad, StrainLoad, ThermalLoad } from '../model/model';
-import { LINE_WIDTH, POINT_WIDTH, STRAIN_WIDTH, type MemberLoadTable, type Structure } from './structure';
+import { LINE_WIDTH, LOAD_TABLES, POINT_WIDTH, STRAIN_WIDTH, type MemberLoadTable, type Structure } from './structure';
 
 export type LoadFrame = Pick<Structure, 'names' | 'lengths' | 'axes' | 'memberNodes'>;
 export type Loads = Pick<Structure, 'nodeLoads' | 'settlements' | 'lineLoads' | 'pointLoads' | 'strains'>;
@@ -94,7 +94,7 @@ export function compileLoads(model: Model, frame: LoadFrame, weightOf: (m: numbe
 }
 
 export type MemberLoad = LineLoad | PointLoad | StrainLoad | ThermalLoad;
-export type TableName = 'lineLoads' | 'pointLoads' | 'strains';
+export type TableName = (typeof LOAD_TABLES)[number];
 
 export const tableOf = ({ type }: MemberLoad): TableName =>
   type === 'line' ? 'lineLoads' : type === 'point' ? 'pointLoads' : 'strains';

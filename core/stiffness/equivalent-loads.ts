@@ -1,15 +1,6 @@
 import { BEND_D, BEND_EI, BEND_WIDTH } from './bending';
-import {
-  caseCount,
-  LINE_WIDTH,
-  memberCount,
-  MEMBER_FREEDOMS,
-  POINT_WIDTH,
-  STIFFNESS_WIDTH,
-  STRAIN_WIDTH,
-  type MemberLoadTable,
-  type Structure,
-} from './structure';
+import { loadSlots, type FormerSlots, type LoadSlots, type SlotWriter } from './load-slots';
+import { LINE_WIDTH, MEMBER_FREEDOMS, POINT_WIDTH, STIFFNESS_WIDTH, STRAIN_WIDTH, type Structure } from './structure';
 
 /** Gauss–Legendre points on [0, 1]: three are exact for the quartic that a linear load makes with a cubic shape. */
 const POINTS = [(1 - Math.sqrt(3 / 5)) / 2, 1 / 2, (1 + Math.sqrt(3 / 5)) / 2];
@@ -115,38 +106,21 @@ function addStrain(s: Structure, m: number, i: number, bends: Float64Array, p: F
 
 const mix = (from: number, to: number, t: number): number => from + t * (to - from);
 
-/** The equivalent loads of all members in one case: only loaded members have an entry. */
-export interface MemberLoads {
-  /** m: where the 12 numbers of a member begin in `values`; -1 where the case leaves the member alone. */
-  readonly at: Int32Array;
-  readonly values: Float64Array;
-}
+/** The equivalent loads of all members in one case: 12 numbers for each loaded member. */
+export type MemberLoads = LoadSlots;
 
 /**
- * The loads of every member in every case that is wanted (all of them by default; the others come out empty), as forces at its two
- * ends that do the same work (the negative of its fixed-end forces). Local axes, N and N·m.
+ * The loads of every member in every case that is wanted, as forces at its two ends that do the same work (the negative of its
+ * fixed-end forces). Local axes, N and N·m. `former`: those of a structure with the same stiffness but for the rewritten members.
  */
-export function memberLoads(s: Structure, bends: Float64Array, wanted?: readonly boolean[]): MemberLoads[] {
-  const members = memberCount(s);
-  const isWanted = (c: number): boolean => !wanted || wanted[c]!;
-  const used = new Int32Array(caseCount(s));
-  const at = Array.from(used, (_, c) => new Int32Array(isWanted(c) ? members : 0).fill(-1));
-  for (const { first, cases } of [s.lineLoads, s.pointLoads, s.strains])
-    for (let m = 0; m < members; m++)
-      for (let i = first[m]!; i < first[m + 1]!; i++) {
-        const c = cases[i]!;
-        if (isWanted(c) && at[c]![m] === -1) at[c]![m] = MEMBER_FREEDOMS * used[c]!++;
-      }
-  const loads = at.map((places, c) => ({ at: places, values: new Float64Array(MEMBER_FREEDOMS * used[c]!) }));
-  const add = ({ first, cases }: MemberLoadTable, addRow: typeof addLine): void => {
-    for (let m = 0; m < members; m++)
-      for (let i = first[m]!; i < first[m + 1]!; i++) {
-        const c = cases[i]!;
-        if (isWanted(c)) addRow(s, m, i, bends, loads[c]!.values, loads[c]!.at[m]!);
-      }
+export function memberLoads(s: Structure, bends: Float64Array, wanted = everyCase(s), former?: FormerSlots): MemberLoads[] {
+  const writer: SlotWriter = {
+    width: () => MEMBER_FREEDOMS,
+    lineLoads: (m, i, p, at) => addLine(s, m, i, bends, p, at),
+    pointLoads: (m, i, p, at) => addPoint(s, m, i, bends, p, at),
+    strains: (m, i, p, at) => addStrain(s, m, i, bends, p, at),
   };
-  add(s.lineLoads, addLine);
-  add(s.pointLoads, addPoint);
-  add(s.strains, addStrain);
-  return loads;
+  return loadSlots(s, writer, wanted, former);
 }
+
+const everyCase = ({ names }: Structure): boolean[] => names.cases.map(() => true);

@@ -138,9 +138,15 @@ describe('what keeps a model from being solved', () => {
     const worse = { ...plane, sections: [{ id: 's', A: 1 }] };
     expect(readinessFaults(worse).map(({ code }) => code)).toEqual(['missing-property']);
     expect(readinessFaults({ ...worse, sections: plane.sections })).toEqual([]);
-    const notes = readinessNotes(plane);
-    expect(readinessNotes({ ...plane, loads: [] })).toBe(notes);
-    expect(readinessNotes({ ...plane, nodes: [...plane.nodes, { id: '3', x: 1, y: 1 }] })).not.toBe(notes);
+    const heavy = {
+      ...plane,
+      cases: [{ id: 'Q', category: 'imposed' as const, selfWeight: 1 }],
+      ...bare(plane, 'materials', 'density'),
+    };
+    const [note] = readinessNotes(heavy);
+    expect(note?.code).toBe('no-density');
+    expect(readinessNotes({ ...heavy, nodes: [...plane.nodes] })[0]).toBe(note);
+    expect(readinessNotes({ ...heavy, cases: plane.cases })).toEqual([]);
   });
 });
 

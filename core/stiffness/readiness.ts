@@ -10,11 +10,10 @@ import { unjoinedNodes } from './unjoined-nodes';
  * need, and features of the format that this version does not analyse yet, each refused by name.
  */
 export function readinessFaults(model: Model): Notice[] {
-  return [...frameFaults(model), ...thermalFaults(model)];
+  return [...emptinessFaults(model), ...frameFaults(model), ...thermalFaults(model)];
 }
 
-const frameFaults = onceFor((model) => [
-  ...emptinessFaults(model),
+const frameFaults = onceFor(['space', 'sections', 'materials', 'supports'], (model) => [
   ...featureFaults(model),
   ...sectionFaults(model),
   ...productFaults(model),
@@ -235,15 +234,12 @@ function thermalFaults(model: Model): Notice[] {
   );
 }
 
-/** What faults and notes of the frame are made of; loads are not among it. */
-const FRAME = ['space', 'nodes', 'members', 'sections', 'materials', 'supports', 'analysis', 'cases'] as const;
-
-/** What is found in the frame of a model, found once for as long as edits leave its parts as they are. */
-function onceFor(find: (model: Model) => Notice[]): (model: Model) => readonly Notice[] {
+/** What is found in the members of a model and in some more of its parts (`keys`), once for as long as edits leave them as they are. */
+function onceFor(keys: readonly (keyof Model)[], find: (model: Model) => Notice[]): (model: Model) => readonly Notice[] {
   const known = new WeakMap<Model['members'], { readonly model: Model; readonly notices: readonly Notice[] }>();
   return (model) => {
     const before = known.get(model.members);
-    if (before && FRAME.every((key) => before.model[key] === model[key])) return before.notices;
+    if (before && keys.every((key) => before.model[key] === model[key])) return before.notices;
     const notices = find(model);
     known.set(model.members, { model, notices });
     return notices;
@@ -251,22 +247,36 @@ function onceFor(find: (model: Model) => Notice[]): (model: Model) => readonly N
 }
 
 /** Things worth saying about a model that can be solved. */
-export const readinessNotes = onceFor(findNotes);
+export const readinessNotes = (model: Model): readonly Notice[] => [
+  ...loneNodes(model),
+  ...unjoinedNodes(model),
+  ...weightlessNotes(model),
+  ...rigidInShearNotes(model),
+];
 
-function findNotes(model: Model): Notice[] {
-  const used = new Set<string>();
-  for (const { start, end } of model.members) used.add(start).add(end);
-  const notes: Notice[] = [];
-  for (const node of model.nodes) {
-    if (used.has(node.id)) continue;
-    notes.push({
+const usedNodes = new WeakMap<Model['members'], ReadonlySet<string>>();
+
+/** The nodes that members join, found once for a list of members. */
+function nodesUsedBy(members: Model['members']): ReadonlySet<string> {
+  let used = usedNodes.get(members);
+  if (!used) usedNodes.set(members, (used = new Set(members.flatMap(({ start, end }) => [start, end]))));
+  return used;
+}
+
+function loneNodes({ nodes, members }: Model): Notice[] {
+  const used = nodesUsedBy(members);
+  return nodes
+    .filter(({ id }) => !used.has(id))
+    .map(({ id }) => ({
       code: 'node-without-member',
       severity: 'note',
-      message: `Node ${node.id} belongs to no member.`,
-      subjects: [`node ${node.id}`],
-    });
-  }
-  notes.push(...unjoinedNodes(model), ...weightlessNotes(model));
+      message: `Node ${id} belongs to no member.`,
+      subjects: [`node ${id}`],
+    }));
+}
+
+const rigidInShearNotes = onceFor(['analysis', 'materials'], (model) => {
+  const notes: Notice[] = [];
   if (!model.analysis?.shearDeformation) return notes;
   const materials = new Map(model.materials.map((material) => [material.id, material]));
   const stiff = model.members.filter((member) => {
@@ -282,9 +292,9 @@ function findNotes(model: Model): Notice[] {
     });
   }
   return notes;
-}
+});
 
-function weightlessNotes(model: Model): Notice[] {
+const weightlessNotes = onceFor(['cases', 'materials'], (model) => {
   if (!model.cases.some((loadCase) => (loadCase.selfWeight ?? 0) !== 0)) return [];
   const used = new Set(model.members.map((member) => member.material));
   return model.materials
@@ -295,4 +305,4 @@ function weightlessNotes(model: Model): Notice[] {
       message: `Self weight is switched on, but material ${id} has no density: its members weigh nothing.`,
       subjects: [`material ${id}`],
     }));
-}
+});

@@ -9,7 +9,7 @@ import {
   type MemberLoad,
   type TableName,
 } from './compile-loads';
-import type { MemberLoadTable, Structure } from './structure';
+import { LOAD_TABLES, type MemberLoadTable, type Structure } from './structure';
 
 /** What was compiled before. */
 interface Former {
@@ -86,7 +86,7 @@ function editedRows(loads: readonly Load[], { model: before, structure }: Former
 /** All rows on some members. */
 function rowsOn(members: readonly number[], tables: Readonly<Record<TableName, MemberLoadTable>>): Row[] {
   const rows: Row[] = [];
-  for (const name of ['lineLoads', 'pointLoads', 'strains'] as const) {
+  for (const name of LOAD_TABLES) {
     const { first } = tables[name];
     const { loads } = originOf.get(tables[name])!;
     for (const member of members)

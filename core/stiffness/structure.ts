@@ -17,6 +17,9 @@ export interface MemberLoadTable {
   readonly width: number;
 }
 
+/** The tables of loads on members. */
+export const LOAD_TABLES = ['lineLoads', 'pointLoads', 'strains'] as const;
+
 /** Numbers a member in `stiffnesses`: EA (N), GJ, EIz, EIy, EIyz (N·m²), GAy, GAz (N; Infinity without shear deformation). */
 export const STIFFNESS_WIDTH = 7;
 export const LINE_WIDTH = 8;

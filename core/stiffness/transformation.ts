@@ -159,18 +159,30 @@ export function addToNodes(
   at: number,
   nodes: Float64Array,
 ): void {
-  for (let end = 0; end < 2; end++) {
-    const n = FREEDOMS * s.memberNodes[2 * m + end]!;
-    const e = 6 * end;
-    if (B) {
-      for (let i = 0; i < 6; i++) {
-        const part = f[at + e + i]!;
-        if (part !== 0) for (let j = 0; j < 6; j++) nodes[n + j]! += B[6 * (e + i) + j]! * part;
-      }
-    } else {
-      addGlobal(s.axes, 9 * m, f, at + e, nodes, n);
-      addGlobal(s.axes, 9 * m, f, at + e + 3, nodes, n + 3);
+  addToNode(s, m, 0, B, f, at, nodes);
+  addToNode(s, m, 1, B, f, at, nodes);
+}
+
+/** The same for one end, 0 or 1. */
+export function addToNode(
+  s: Structure,
+  m: number,
+  end: number,
+  B: Float64Array | undefined,
+  f: Float64Array,
+  at: number,
+  nodes: Float64Array,
+): void {
+  const n = FREEDOMS * s.memberNodes[2 * m + end]!;
+  const e = 6 * end;
+  if (B) {
+    for (let i = 0; i < 6; i++) {
+      const part = f[at + e + i]!;
+      if (part !== 0) for (let j = 0; j < 6; j++) nodes[n + j]! += B[6 * (e + i) + j]! * part;
     }
+  } else {
+    addGlobal(s.axes, 9 * m, f, at + e, nodes, n);
+    addGlobal(s.axes, 9 * m, f, at + e + 3, nodes, n + 3);
   }
 }
 
