@@ -1,4 +1,7 @@
-import { FREEDOMS, type Structure } from '../stiffness/structure';
+import { loadsOnNodes } from '../stiffness/assemble';
+import type { MemberMatrices } from '../stiffness/member-matrices';
+import { FREEDOMS, memberCount, MEMBER_FREEDOMS, type Structure } from '../stiffness/structure';
+import { addToNodes } from '../stiffness/transformation';
 
 /** What holds the nodes in one case. */
 export interface Joints {
@@ -8,6 +11,10 @@ export interface Joints {
   /** What is left at the worst joint. */
   readonly worstJoint: number;
 }
+
+/** What a spring whose ground moves exerts on its node; no spring has no force, whatever moves. */
+const springForce = (stiffness: number, ground: number, movement: number): number =>
+  stiffness > 0 ? stiffness * (ground - movement) : 0;
 
 /**
  * From what acts on the nodes, what the members take of it (`onMembers`) and how the nodes move in case c (6n each, nodes' axes). At a
@@ -30,11 +37,33 @@ export function jointsOf(
     const needed = onMembers[f]! - loads[f]!;
     let reaction = needed;
     if (restraint !== Infinity) {
-      reaction = restraint > 0 ? restraint * (settlements[c * count + f]! - movements[f]!) : 0;
+      reaction = springForce(restraint, settlements[c * count + f]!, movements[f]!);
       worstJoint = Math.max(worstJoint, Math.abs(needed - reaction));
     }
     reactions[f] = reaction;
     largestReaction = Math.max(largestReaction, Math.abs(reaction));
   }
   return { reactions, largestReaction, worstJoint };
+}
+
+/**
+ * What is left of the loads at each freedom that is not fixed (6n, nodes' axes; 0 at the fixed ones) when members and springs have
+ * taken theirs: members by their end forces (12m, local), springs by the movements of their nodes.
+ */
+export function leftAtJoints(
+  s: Structure,
+  matrices: MemberMatrices,
+  c: number,
+  ends: Float64Array,
+  movements: Float64Array,
+): Float64Array {
+  const count = movements.length;
+  const onMembers = new Float64Array(count);
+  for (let m = 0; m < memberCount(s); m++) addToNodes(s, m, matrices.transforms[m], ends, MEMBER_FREEDOMS * m, onMembers);
+  const loads = loadsOnNodes(s, c);
+  return onMembers.map((taken, f) => {
+    const restraint = s.restraints[f]!;
+    if (restraint === Infinity) return 0;
+    return loads[f]! + springForce(restraint, s.settlements[c * count + f]!, movements[f]!) - taken;
+  });
 }

@@ -8,7 +8,7 @@ import type { System } from './system';
 
 /** Every independent motion of a system that nothing resists, judged under its loads (6n each, nodes' axes). */
 export function judge(system: System, loads: readonly Float64Array[], onMembers: readonly MemberLoads[]): Found[] {
-  const { structure, matrices, members, loose, numbering, basis, factor } = system;
+  const { structure, matrices, members, loose, numbering, basis } = system;
   const drivers = new Drivers(structure.names.cases, loads);
   return [
     ...memberMechanisms(structure, matrices, onMembers),
@@ -16,7 +16,7 @@ export function judge(system: System, loads: readonly Float64Array[], onMembers:
     ...bodyMechanisms(
       { structure, matrices, members, drivers, free: numbering.free },
       basis,
-      factor.weak.length === basis.length,
+      countMotions(system) === basis.length,
     ),
   ];
 }
@@ -24,11 +24,14 @@ export function judge(system: System, loads: readonly Float64Array[], onMembers:
 /** Above this many motions of several nodes a trial only counts them: telling them apart would take longer than it is worth. */
 const FEW = 20;
 
-/** How many motions are harmful; of many motions of several nodes every one is counted as such. */
+/** How many motions of several nodes nothing resists, described or not. */
+export const countMotions = ({ factor, lost }: System): number => factor.weak.length - lost.length;
+
+/** How many motions are harmful; of many motions of several nodes, and of those that rounding sets free, every one is counted as such. */
 export function countHarmful(system: System, loads: readonly Float64Array[], onMembers: readonly MemberLoads[]): number {
   const many = system.basis.length > FEW;
   const judged = judge(many ? { ...system, basis: [] } : system, loads, onMembers);
-  return judged.filter(({ mechanism }) => !mechanism.harmless).length + (many ? system.factor.weak.length : 0);
+  return judged.filter(({ mechanism }) => !mechanism.harmless).length + (many ? countMotions(system) : 0) + system.lost.length;
 }
 
 const MANY = 20;

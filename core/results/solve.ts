@@ -1,21 +1,20 @@
 import { outcomes, type Outcome } from '../combinations/outcomes';
 import { sharedKernels } from '../linear-algebra/shared-kernels';
-import { solveRefined } from '../linear-algebra/solve';
 import type { Model } from '../model/model';
 import type { Notice } from '../model/notice';
-import { conditioningNotice, conditioningOf } from '../stability/conditioning';
+import { conditioningNotice, conditioningOf, noDigitsNotice, troubleAt, type Conditioning } from '../stability/conditioning';
 import type { Found } from '../stability/mechanism';
-import { imposedMovements, nodalLoads, rightHandSide } from '../stiffness/assemble';
+import { nodalLoads } from '../stiffness/assemble';
 import { memberLoads } from '../stiffness/equivalent-loads';
 import { readinessFaults, readinessNotes } from '../stiffness/readiness';
 import { FREEDOMS, type Structure } from '../stiffness/structure';
-import { pieces, type Pieces } from './breakpoints';
+import { pieces } from './breakpoints';
 import { caseLoads } from './case-loads';
-import { countHarmful, judge, mechanismNotices } from './judge';
-import { recoverCases, type SolvedEquations } from './recover-cases';
+import { countHarmful, countMotions, judge, mechanismNotices } from './judge';
 import { withRemedies } from './remedies';
 import type { LinearOutcome, Results } from './results';
-import { unchangedCases, type CaseLoads, type SolvedCase, type SolvedCases } from './solved-cases';
+import { solveCases } from './solve-cases';
+import { unchangedCases, type SolvedCase, type SolvedCases } from './solved-cases';
 import { sumOutcomes } from './sum-outcomes';
 import { buildSystem, type Progress, type System } from './system';
 
@@ -64,16 +63,18 @@ function solveSystem(
   const found = judge(system, onNodes, onMembers);
   if (found.some(({ mechanism }) => !mechanism.harmless))
     return { results: unstable(model, system, said, found, countHarmful(system, onNodes, onMembers)) };
+  const mechanisms = found.map(({ mechanism }) => mechanism);
+  const lost = lostNotices(system);
+  if (lost.length > 0) return { results: { status: 'invalid', notices: [...said, ...lost], mechanisms } };
 
   const supported = supportedNodes(structure);
   const due = loads.flatMap((_, c) => (kept[c] ? [] : [c]));
   const fresh = solveCases(system, cut, supported, due, loads, progress);
   const cases = loads.map((one, c): SolvedCase => kept[c] ?? { ...one, outcome: fresh.get(c)! });
   const solved = cases.map(({ outcome }) => outcome);
-  const mechanisms = found.map(({ mechanism }) => mechanism);
-  const doubtful = doubtfulCases(structure, solved);
-  if (doubtful.length > 0) return { results: { status: 'invalid', notices: [...said, ...doubtful], mechanisms } };
   const conditioning = conditioningOf(factor, numbering);
+  const doubtful = doubtfulCases(system, conditioning, solved);
+  if (doubtful.length > 0) return { results: { status: 'invalid', notices: [...said, ...doubtful], mechanisms } };
   const doubts = conditioningNotice(structure, system.members, conditioning);
   progress?.('combinations', 0);
   const all = outcomes(model);
@@ -93,31 +94,6 @@ function solveSystem(
   return { results, solved: { structure, factor, pieces: cut, cases } };
 }
 
-/** The outcomes of the cases that are due. */
-function solveCases(
-  system: System,
-  cut: Pieces,
-  supported: Uint8Array,
-  due: readonly number[],
-  loads: readonly CaseLoads[],
-  progress?: Progress,
-): ReadonlyMap<number, LinearOutcome> {
-  const { structure, matrices, numbering, factor } = system;
-  const imposed = due.map((c) => imposedMovements(structure, c));
-  const sides = due.map((c, i) => rightHandSide(structure, matrices, numbering, loads[c]!.onNodes, imposed[i]!));
-  const { solutions, residuals, sizes } = solveRefined(factor, sides);
-  const equations = due.map((c, i): SolvedEquations => {
-    const movements = imposed[i]!;
-    const x = solutions[i]!;
-    const { freedoms } = numbering;
-    for (let u = 0; u < freedoms.length; u++) movements[freedoms[u]!] = x[u]!;
-    rest(movements, system);
-    return { c, loads: loads[c]!, movements, residual: residuals[i]!, driving: sizes[i]! };
-  });
-  const outcomes = recoverCases(structure, matrices, cut, supported, equations, (i) => progress?.('cases', i / due.length));
-  return new Map(due.map((c, i) => [c, outcomes[i]!]));
-}
-
 /** By outcome: the cases as solved, the sums of them; undefined for an envelope. */
 function linearOutcomes(all: readonly Outcome[], solved: readonly LinearOutcome[]): (LinearOutcome | undefined)[] {
   const sums = sumOutcomes(
@@ -131,15 +107,25 @@ function linearOutcomes(all: readonly Outcome[], solved: readonly LinearOutcome[
 function unstable(model: Model, system: System, notices: readonly Notice[], found: readonly Found[], before: number): Results {
   const harmful = found.filter(({ mechanism }) => !mechanism.harmless);
   const mechanisms = withRemedies(model, found, before, harmfulMechanisms);
-  return { status: 'unstable', notices: [...notices, ...mechanismNotices(harmful), ...untold(system)], mechanisms };
+  return {
+    status: 'unstable',
+    notices: [...notices, ...mechanismNotices(harmful), ...untold(system), ...lostNotices(system)],
+    mechanisms,
+  };
 }
 
 /** Says so when there are more motions than are described. */
-function untold({ factor, basis }: System): Notice[] {
-  if (factor.weak.length === basis.length) return [];
-  const message = `The structure can move in ${factor.weak.length} independent ways that involve several nodes; ${basis.length} of them are described.`;
+function untold(system: System): Notice[] {
+  const described = system.basis.length;
+  const all = countMotions(system);
+  if (all === described) return [];
+  const message = `The structure can move in ${all} independent ways that involve several nodes; ${described} of them are described.`;
   return [{ code: 'many-mechanisms', severity: 'error', message, subjects: [] }];
 }
+
+/** Says so when what holds a part is lost in rounding: no number would be right. */
+const lostNotices = ({ structure, members, numbering, lost }: System): Notice[] =>
+  lost.slice(0, 1).map((unknown) => noDigitsNotice(structure, members, numbering, unknown));
 
 /** How many harmful mechanisms a model has: what a remedy must make fewer. Infinity for a model that cannot be solved at all. */
 function harmfulMechanisms(model: Model): number {
@@ -151,31 +137,22 @@ function harmfulMechanisms(model: Model): number {
   return countHarmful(system, loads, onMembers);
 }
 
-/** Held motions are zero but for rounding; they are taken out so that they are zero. */
-function rest(movements: Float64Array, { loose, basis }: System): void {
-  for (const { node, motion } of loose.brakes) takeOut(movements, motion, FREEDOMS * node);
-  for (const motion of basis) takeOut(movements, motion, 0);
-}
-
-function takeOut(movements: Float64Array, motion: Float64Array, at: number): void {
-  let [along, size] = [0, 0];
-  for (let k = 0; k < motion.length; k++) {
-    along += movements[at + k]! * motion[k]!;
-    size += motion[k]! ** 2;
-  }
-  for (let k = 0; k < motion.length; k++) movements[at + k]! -= (along / size) * motion[k]!;
-}
-
-function doubtfulCases(s: Structure, solved: readonly LinearOutcome[]): Notice[] {
-  return s.names.cases.flatMap((id, c): Notice[] => {
-    const { residual } = solved[c]!.equilibrium;
-    if (residual <= WORST_RESIDUAL) return [];
+/** Refuses the cases that do not balance, as a whole or at a joint, and says where digits were lost. */
+function doubtfulCases({ structure, members }: System, place: Conditioning, solved: readonly LinearOutcome[]): Notice[] {
+  return structure.names.cases.flatMap((id, c): Notice[] => {
+    const { residual, jointResidual } = solved[c]!.equilibrium;
+    if (Math.max(residual, jointResidual) <= WORST_RESIDUAL) return [];
+    const whole = residual >= jointResidual;
+    const what = whole ? 'loads and reactions differ by' : 'forces at a joint differ by';
+    const left = `${(whole ? residual : jointResidual).toExponential(1)} of the ${whole ? 'load' : 'largest force'}`;
+    const trouble = place.node < 0 ? undefined : troubleAt(structure, members, place);
+    const where = trouble ? ` ${Math.round(place.digitsLost)} of 16 digits were lost ${trouble.message}` : '';
     return [
       {
         code: 'out-of-balance',
         severity: 'error',
-        message: `Case ${id} does not balance: loads and reactions differ by ${residual.toExponential(1)} of the load, so its numbers would not be right. Very stiff members beside very soft ones lose digits: look for such a ratio, or for a part that is nearly a mechanism.`,
-        subjects: [`case ${id}`],
+        message: `Case ${id} does not balance: ${what} ${left}, so its numbers would not be right.${where}`,
+        subjects: [`case ${id}`, ...(trouble?.subjects ?? [])],
       },
     ];
   });

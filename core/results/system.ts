@@ -7,6 +7,7 @@ import { sameNumbers } from '../linear-algebra/same-numbers';
 import { nullVectors } from '../linear-algebra/solve';
 import { looseNodes, type LooseNodes } from '../stability/loose-nodes';
 import { membersAt } from '../stability/mechanism';
+import { isStrained } from '../stability/strain';
 import { assembleStiffness } from '../stiffness/assemble';
 import { memberMatrices, type MemberMatrices } from '../stiffness/member-matrices';
 import { numberFreedoms, type Numbering } from '../stiffness/numbering';
@@ -24,6 +25,8 @@ export interface System {
   readonly factor: Factor;
   /** Motions of several nodes that cost no energy (6n each, nodes' axes): all of them, or the first MOST_MOTIONS. */
   readonly basis: readonly Float64Array[];
+  /** Unknowns of motions that look like it, but strain a member or a spring: what holds them is lost in rounding. */
+  readonly lost: readonly number[];
   /** The cases that were solved with it last. */
   readonly solved?: SolvedCases | undefined;
   /** The members that differ in more than their loads from those of the solved cases; undefined where anything may differ. */
@@ -57,6 +60,10 @@ export function buildSystem(model: Model, kernels: Kernels, former?: System, pro
   const watch: Watch | undefined = progress && ((done) => progress('factorization', done));
   const factor = factorize(numbering.analysis, stiffness, kernels, watch);
   const { unknowns } = numbering;
+  const motions = nullVectors(factor, MOST_MOTIONS).map((v) =>
+    Float64Array.from(unknowns, (unknown) => (unknown < 0 ? 0 : v[unknown]!)),
+  );
+  const strained = motions.map((motion) => isStrained(structure, matrices, motion));
   return {
     model,
     structure,
@@ -65,9 +72,8 @@ export function buildSystem(model: Model, kernels: Kernels, former?: System, pro
     loose,
     numbering,
     factor,
-    basis: nullVectors(factor, MOST_MOTIONS).map((v) =>
-      Float64Array.from(unknowns, (unknown) => (unknown < 0 ? 0 : v[unknown]!)),
-    ),
+    basis: motions.filter((_, i) => !strained[i]),
+    lost: factor.weak.filter((_, i) => strained[i]),
     ...since,
   };
 }

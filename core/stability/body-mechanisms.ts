@@ -1,10 +1,10 @@
-import { recoverEnds } from '../stiffness/condensation';
 import { MATRIX_WIDTH, type MemberMatrices } from '../stiffness/member-matrices';
 import { FREEDOMS, isPlane, memberCount, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
-import { endMovements, toOwnAxes } from '../stiffness/transformation';
+import { toOwnAxes } from '../stiffness/transformation';
 import { globalMotion, namedFreedoms, type Drivers, type Found, type Pattern } from './mechanism';
 import { separated } from './null-space';
 import { findPanel } from './panel';
+import { ownEnds } from './own-ends';
 import { partsOf, rigidAt, unresistedMotions, type Part, type RigidMotion } from './rigid-motions';
 import { about, along, axisOf, caseWords, driven, memberWords, nodeWords } from './words';
 
@@ -52,15 +52,6 @@ function rigidVector({ structure: s, free }: Scene, motion: RigidMotion): Float6
   return vector.map((x, f) => (free[f] ? x : 0));
 }
 
-/** 12 movements of each member's own ends in a motion of the nodes, local. */
-function ownEnds({ structure: s, matrices }: Scene, m: number, own: Float64Array): Float64Array {
-  const d = new Float64Array(MEMBER_FREEDOMS);
-  endMovements(s, m, matrices.transforms[m], own, d);
-  const condensed = matrices.condensed[m];
-  if (condensed) recoverEnds(condensed, d, new Float64Array(MEMBER_FREEDOMS));
-  return d;
-}
-
 /** The members whose axis moves. In a motion that costs no energy an axis is at rest exactly when its two ends are. */
 function movedMembers(scene: Scene, own: Float64Array): number[] {
   const { structure: s } = scene;
@@ -68,7 +59,7 @@ function movedMembers(scene: Scene, own: Float64Array): number[] {
   const moved: number[] = [];
   for (let m = 0; m < memberCount(s); m++) {
     if (isAtRest(own, s.memberNodes[2 * m]!) && isAtRest(own, s.memberNodes[2 * m + 1]!)) continue;
-    const d = ownEnds(scene, m, own);
+    const d = ownEnds(s, scene.matrices, m, own);
     if ([0, 1, 2, 6, 7, 8].some((i) => Math.abs(d[i]!) > 1e-7 * largest)) moved.push(m);
   }
   return moved;

@@ -2,19 +2,22 @@ import type { Factor } from '../linear-algebra/factor';
 import { freedoms as freedomNames } from '../model/model';
 import type { Notice } from '../model/notice';
 import type { Numbering } from '../stiffness/numbering';
-import { FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
+import { BOWS_V, BOWS_W, FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
 
 /** Digits of a number in double precision. */
 const DIGITS = 15.95;
 /** Fewer digits than this left, and the results say so. */
 const ENOUGH = 6;
 
-/** How many digits the elimination cancelled, and where it cancelled most. */
-export interface Conditioning {
-  readonly digitsLost: number;
-  /** Index of the node and freedom (0…5) whose stiffness shrank most, -1 in a structure without unknowns. */
+/** The index of a node, and its freedom (0…5). */
+interface Place {
   readonly node: number;
   readonly freedom: number;
+}
+
+/** How many digits the elimination cancelled, and where a stiffness shrank most (-1 in a structure without unknowns). */
+export interface Conditioning extends Place {
+  readonly digitsLost: number;
 }
 
 /**
@@ -22,15 +25,16 @@ export interface Conditioning {
  * (Irons and Ahmad, Techniques of Finite Elements, 1980, ch. 2).
  */
 export function conditioningOf(factor: Factor, numbering: Numbering): Conditioning {
-  const f = factor.smallestAt < 0 ? -1 : numbering.freedoms[factor.smallestAt]!;
-  return {
-    digitsLost: Math.max(0, -Math.log10(factor.smallestRatio)),
-    node: f < 0 ? -1 : Math.floor(f / FREEDOMS),
-    freedom: f < 0 ? -1 : f % FREEDOMS,
-  };
+  return { digitsLost: Math.max(0, -Math.log10(factor.smallestRatio)), ...placeOf(numbering, factor.smallestAt) };
 }
 
-/** A warning where fewer than 6 digits remain, with the stiffnesses that differ most near the place. */
+/** Where an unknown is; -1 and -1 of no unknown. */
+function placeOf({ freedoms }: Numbering, unknown: number): Place {
+  if (unknown < 0) return { node: -1, freedom: -1 };
+  return { node: Math.floor(freedoms[unknown]! / FREEDOMS), freedom: freedoms[unknown]! % FREEDOMS };
+}
+
+/** A warning where fewer than 6 digits remain, with the stiffnesses that differ most. */
 export function conditioningNotice(
   s: Structure,
   members: readonly (readonly number[])[],
@@ -38,18 +42,52 @@ export function conditioningNotice(
 ): Notice | undefined {
   const left = DIGITS - found.digitsLost;
   if (left >= ENOUGH || found.node < 0) return undefined;
-  const node = s.names.nodes[found.node]!;
-  const ratio = suspiciousRatio(s, members, found.node);
-  const where = `in ${freedomNames[found.freedom]} of node ${node}`;
+  const trouble = troubleAt(s, members, found);
   return {
     code: 'few-digits',
     severity: 'warning',
-    message: `About ${Math.max(0, Math.floor(left))} of 16 digits of the results can be trusted: ${Math.round(found.digitsLost)} were lost ${where}. ${ratio.message} Make very stiff parts rigid by an offset or less stiff, and soft ones free.`,
-    subjects: [`node ${node}`, ...ratio.subjects],
+    message: `About ${Math.max(0, Math.floor(left))} of 16 digits of the results can be trusted: ${Math.round(found.digitsLost)} were lost ${trouble.message}`,
+    subjects: trouble.subjects,
   };
 }
 
-/** The stiffest and the softest way in which members and springs hold the nodes around a place. */
+/** An error where a part that something holds cannot be told from a free one any more: at unknown `at`. */
+export function noDigitsNotice(s: Structure, members: readonly (readonly number[])[], numbering: Numbering, at: number): Notice {
+  const trouble = troubleAt(s, members, placeOf(numbering, at));
+  return {
+    code: 'no-digits-left',
+    severity: 'error',
+    message: `The numbers would not be right: what holds a part of the structure is lost in rounding, ${trouble.message}`,
+    subjects: trouble.subjects,
+  };
+}
+
+/** Where digits were lost, which stiffnesses are to blame, and what to do. */
+export function troubleAt(
+  s: Structure,
+  members: readonly (readonly number[])[],
+  { node, freedom }: Place,
+): { message: string; subjects: string[] } {
+  const name = s.names.nodes[node]!;
+  const ratio = suspiciousRatio(s, members, node);
+  return {
+    message: `in ${freedomNames[freedom]} of node ${name}. ${ratio.message}`,
+    subjects: [`node ${name}`, ...ratio.subjects],
+  };
+}
+
+/** A way in which something holds a node. */
+interface Hold {
+  /** N/m */
+  readonly value: number;
+  readonly name: string;
+  readonly subject: string;
+}
+
+/** Stiffnesses that differ by less than this are no trouble. */
+const SUSPICIOUS = 1e5;
+
+/** The stiffest and the softest way in which members and springs hold the nodes: around a place, else anywhere. */
 function suspiciousRatio(
   s: Structure,
   members: readonly (readonly number[])[],
@@ -58,40 +96,55 @@ function suspiciousRatio(
   const near = new Set(members[node]);
   for (const m of members[node]!)
     for (let e = 0; e < 2; e++) for (const other of members[s.memberNodes[2 * m + e]!]!) near.add(other);
-  const all: { value: number; name: string; subject: string }[] = [];
-  for (const m of near) {
-    const L = s.lengths[m]!;
-    const k = s.stiffnesses.subarray(STIFFNESS_WIDTH * m, STIFFNESS_WIDTH * (m + 1));
-    const subject = `member ${s.names.members[m]}`;
-    const add = (value: number, name: string): void => {
-      if (value > 0) all.push({ value, name: `${name} of ${subject}`, subject });
+  const [around, anywhere] = [extremesOf(s, near), extremesOf(s, s.names.members.keys())];
+  const [where, found] = around && ratioOf(around) >= SUSPICIOUS ? ['Nearby', around] : ['In the whole structure', anywhere];
+  if (!found || ratioOf(found) < SUSPICIOUS)
+    return {
+      message:
+        'No stiffnesses differ that much: look for a part that is nearly a mechanism, or for a long chain of short members, and divide it less.',
+      subjects: [],
     };
-    add(k[0]! / L, 'EA/L');
-    if (s.bows[m])
-      for (const [i, name] of [
-        [2, '12EIz/L³'],
-        [4, '12EIy/L³'],
-      ] as const)
-        add((12 * k[i]!) / L ** 3, name);
-    add(k[1]! / L / L ** 2, 'GJ/L³');
-    for (let r = 0; r < 12; r++) {
-      const spring = s.releases[12 * m + r]!;
-      if (spring > 0 && spring < Infinity) add(r % 6 < 3 ? spring : spring / L ** 2, 'an end spring');
-    }
-  }
-  const nodes = new Set([...near].flatMap((m) => [s.memberNodes[2 * m]!, s.memberNodes[2 * m + 1]!]));
-  for (const i of nodes)
-    for (const k of s.active) {
-      const value = s.restraints[FREEDOMS * i + k]!;
-      const subject = `node ${s.names.nodes[i]}`;
-      if (value > 0 && value < Infinity) all.push({ value, name: `the support spring at ${subject}`, subject });
-    }
-  if (all.length < 2) return { message: 'Look for a part that is nearly a mechanism.', subjects: [] };
-  const stiffest = all.reduce((a, b) => (b.value > a.value ? b : a));
-  const softest = all.reduce((a, b) => (b.value < a.value ? b : a));
-  const power = Math.round(Math.log10(stiffest.value / softest.value));
+  const [stiffest, softest] = found;
   return {
-    message: `Nearby, ${stiffest.name} is 10^${power} times ${softest.name}.`,
+    message: `${where}, ${stiffest.name} is 10^${Math.round(Math.log10(ratioOf(found)))} times ${softest.name}. Make very stiff parts rigid by an offset or less stiff, and soft ones free.`,
     subjects: [...new Set([stiffest.subject, softest.subject])],
   };
+}
+
+const ratioOf = ([stiffest, softest]: readonly [Hold, Hold]): number => stiffest.value / softest.value;
+
+/** The stiffest and the softest hold of some members and of the springs at their nodes. */
+function extremesOf(s: Structure, some: Iterable<number>): readonly [Hold, Hold] | undefined {
+  let [stiffest, softest]: (Hold | undefined)[] = [];
+  const add = (value: number, name: string, subject: string): void => {
+    if (!(value > 0 && value < Infinity)) return;
+    if (!stiffest || value > stiffest.value) stiffest = { value, name, subject };
+    if (!softest || value < softest.value) softest = { value, name, subject };
+  };
+  const nodes = new Set<number>();
+  for (const m of some) {
+    addHolds(s, m, add);
+    nodes.add(s.memberNodes[2 * m]!).add(s.memberNodes[2 * m + 1]!);
+  }
+  for (const i of nodes)
+    for (const k of s.active) {
+      const subject = `node ${s.names.nodes[i]}`;
+      add(s.restraints[FREEDOMS * i + k]!, `the support spring at ${subject}`, subject);
+    }
+  return stiffest && softest ? [stiffest, softest] : undefined;
+}
+
+/** How a member and its end springs hold its nodes. */
+function addHolds(s: Structure, m: number, add: (value: number, name: string, subject: string) => void): void {
+  const L = s.lengths[m]!;
+  const k = s.stiffnesses.subarray(STIFFNESS_WIDTH * m, STIFFNESS_WIDTH * (m + 1));
+  const subject = `member ${s.names.members[m]}`;
+  add(k[0]! / L, `EA/L of ${subject}`, subject);
+  if (s.bows[m]! & BOWS_V) add((12 * k[2]!) / L ** 3, `12EIz/L³ of ${subject}`, subject);
+  if (s.bows[m]! & BOWS_W) add((12 * k[3]!) / L ** 3, `12EIy/L³ of ${subject}`, subject);
+  add(k[1]! / L / L ** 2, `GJ/L³ of ${subject}`, subject);
+  for (let r = 0; r < 12; r++) {
+    const spring = s.releases[12 * m + r]!;
+    add(r % FREEDOMS < 3 ? spring : spring / L ** 2, `an end spring of ${subject}`, subject);
+  }
 }

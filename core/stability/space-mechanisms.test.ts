@@ -331,30 +331,3 @@ describe('remedies', () => {
     }
   });
 });
-
-describe('conditioning', () => {
-  /** A loaded beam, and beside it an unloaded one that only a soft spring holds up at one end. */
-  const propped = (spring: number): Sketch => ({
-    nodes: [['1', 0, 0], ['2', 4, 0], ['3', 0, 3], ['4', 4, 3]],
-    members: [['a', '1', '2'], ['b', '3', '4', { section: 't' }]],
-    supports: [pin('1'), roller('2'), pin('3'), { node: '4', uy: spring }],
-    loads: [{ type: 'line', member: 'a', from: { wy: -1 }, to: { wy: -1 } }],
-    extra: { sections: [{ id: 's', A: 1e-2, Iz: 1e-4 }, { id: 't', A: 1, Iz: 1 }] },
-  }); // prettier-ignore
-
-  test('an ordinary structure loses a few digits, and says nothing', () => {
-    const { solution, notices } = judged(sketch(propped(1e9)));
-    expect(solution!.digitsLost).toBeLessThan(4);
-    expect(notices).toEqual([]);
-  });
-
-  test('a very stiff member on a very soft spring says how many digits are left, where, and which ratio is to blame', () => {
-    const { solution, notices } = judged(sketch(propped(1)));
-    expect(solution!.digitsLost).toBeGreaterThan(10);
-    const notice = notices.find(({ code }) => code === 'few-digits')!;
-    expect(notice.severity).toBe('warning');
-    expect(notice.message).toMatch(
-      /About [3-5] of 16 digits of the results can be trusted: 1\d were lost in (uy|rz) of node [34]\. Nearby, EA\/L of member b is 10\^1\d times the support spring at node 4/,
-    );
-  });
-});

@@ -1,0 +1,101 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import type { Model } from '../model/model';
+import { assembleStiffness } from '../stiffness/assemble';
+import { FREEDOMS } from '../stiffness/structure';
+import { toOwnAxes } from '../stiffness/transformation';
+import { clamp, sketch } from '../test/build';
+import { randomSpace } from '../test/random-space';
+import { balanceJoints } from './balance-joints';
+import { pieces } from './breakpoints';
+import { caseLoads } from './case-loads';
+import { leftAtJoints } from './joints';
+import { recoverPlainly } from './recover-members';
+import type { LinearOutcome } from './results';
+import { solveKeeping } from './solve';
+import type { System } from './system';
+
+const solved = (model: Model): { system: System; outcome: LinearOutcome } => {
+  const { results, system } = solveKeeping(model, [], {});
+  return { system: system!, outcome: results.solution!.linear[0]! };
+};
+
+test('what is left at the joints is f − K·u, with springs whose ground moves and a turned support', () => {
+  fc.assert(
+    fc.property(randomSpace, fc.nat(5), (any, at) => {
+      const [held, ...others] = any.supports;
+      const { system, outcome } = solved({
+        ...any,
+        supports: [{ ...held!, uy: 3e6, rx: 2e5, axes: { x: [1, 2, 0.3], y: [-1, 1, 0.2] } }, ...others],
+        loads: [...any.loads, { type: 'settlement', case: 'Q', node: held!.node, uy: 0.01, uz: 0.02, rx: -0.003 }],
+      });
+      const { structure: s, matrices, numbering, loose } = system;
+      const own = outcome.displacements.slice();
+      toOwnAxes(s, own);
+      const { size } = outcome.equilibrium;
+      const left = leftAtJoints(s, matrices, 0, outcome.ends, own);
+      expect(Math.max(...left.map(Math.abs))).toBeLessThan(1e-9 * size);
+
+      // A freedom moved on leaves what its stiffness takes: the sprung one of the turned support among them.
+      const sprung = FREEDOMS * s.names.nodes.indexOf(held!.node) + 1;
+      const f = at === 0 ? sprung : numbering.freedoms[at]!;
+      own[f]! += 1e-3;
+      const cut = pieces(s);
+      const [loads] = caseLoads(system, cut, [undefined]);
+      recoverPlainly(s, matrices, cut, [{ c: 0, loads: loads!, movements: own }], ({ ends }) => {
+        const K = assembleStiffness(s, matrices, numbering, loose.brakes);
+        const stiffness = K.values[K.pointers[numbering.unknowns[f]!]!]!;
+        expect(leftAtJoints(s, matrices, 0, ends, own)[f]! / (-1e-3 * stiffness)).toBeCloseTo(1, 4);
+      });
+    }),
+    { numRuns: 20 },
+  );
+});
+
+describe('corrections by what is left at the joints', () => {
+  const model = sketch({
+    nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2']], supports: [clamp('1')],
+    loads: [{ type: 'node', node: '2', fy: -1e3 }],
+  }); // prettier-ignore
+  const start = () => {
+    const { system, outcome } = solved(model);
+    const [loads] = caseLoads(system, pieces(system.structure), [undefined]);
+    return { system, outcome, equations: { c: 0, loads: loads!, movements: outcome.displacements, residual: 0, driving: 1e3 } };
+  };
+  type Parts = readonly [residual: number, jointResidual?: number];
+  const off = (outcome: LinearOutcome, [residual, jointResidual = 0]: Parts): LinearOutcome => ({
+    ...outcome,
+    equilibrium: { ...outcome.equilibrium, residual, jointResidual },
+  });
+  /** What is left of a case that is corrected again and again, and how often it was. */
+  const left = (rough: Parts, ...next: Parts[]): [number, number] => {
+    const { system, outcome, equations } = start();
+    let passes = 0;
+    const [best] = balanceJoints(system, [equations], [off(outcome, rough)], () => [off(outcome, next[passes++]!)]);
+    return [Math.max(best!.equilibrium.residual, best!.equilibrium.jointResidual), passes];
+  };
+
+  test('go on while they are worth it', () => {
+    expect(left([1e-6], [1e-8], [1e-10], [1e-12], [0])).toEqual([1e-12, 3]);
+    expect(left([1e-6], [9e-7], [1e-12])).toEqual([9e-7, 1]);
+  });
+
+  test('make no case worse, and leave alone what is in balance', () => {
+    expect(left([1e-6], [1e-5])).toEqual([1e-6, 1]);
+    expect(left([0, 1e-6], [1e-9, 1e-5])).toEqual([1e-6, 1]);
+    expect(left([1e-12])).toEqual([1e-12, 0]);
+  });
+
+  test('bring movements that are off back to those of the solution', () => {
+    const { system, outcome, equations } = start();
+    const movements = outcome.displacements.map((x) => 1.001 * x);
+    let corrected: Float64Array = movements;
+    const ends = outcome.ends.map((force) => 1.001 * force);
+    balanceJoints(system, [{ ...equations, movements }], [{ ...off(outcome, [1e-3]), ends }], ([one]) => {
+      corrected = one!.movements;
+      return [off(outcome, [0])];
+    });
+    expect(corrected[7]! / outcome.displacements[7]!).toBeCloseTo(1, 9);
+    expect(movements[7]! / outcome.displacements[7]!).toBeCloseTo(1.001, 9);
+  });
+});

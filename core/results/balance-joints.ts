@@ -1,0 +1,51 @@
+import { solveInPlace } from '../linear-algebra/solve';
+import { leftAtJoints } from './joints';
+import { addSolution } from './movements';
+import type { SolvedEquations } from './recover-cases';
+import type { LinearOutcome } from './results';
+import type { System } from './system';
+
+/** Where no more than this part of the largest force is left, at any joint and in all, nothing is corrected. */
+const BALANCED = 1e-11;
+/** A correction that does not leave at most this part of what was left before is the last. */
+const WORTHWHILE = 0.5;
+const MOST_PASSES = 5;
+
+const unbalanced = ({ equilibrium }: LinearOutcome): number => Math.max(equilibrium.residual, equilibrium.jointResidual);
+
+/**
+ * Iterative refinement (Wilkinson, Rounding Errors in Algebraic Processes, 1963) by the joints: what is left there, of end forces that
+ * come from the members' deformations and not from K·u, is put on the structure as a load, and the movements under it are added. It
+ * brings back the digits that the elimination cancels in long or very uneven structures. Cases that are in balance are left as they
+ * are, and no case becomes worse. `recover` finds the outcomes of moved cases.
+ */
+export function balanceJoints(
+  system: System,
+  equations: readonly SolvedEquations[],
+  rough: readonly LinearOutcome[],
+  recover: (equations: readonly SolvedEquations[]) => LinearOutcome[],
+): LinearOutcome[] {
+  const { structure, matrices, numbering, factor } = system;
+  const best = rough.map((outcome, i) => ({ outcome, equations: equations[i]! }));
+  let due = best.filter(({ outcome }) => unbalanced(outcome) > BALANCED);
+  for (let pass = 0; pass < MOST_PASSES && due.length > 0; pass++) {
+    const sides = due.map(({ outcome, equations: { c, movements } }) => {
+      const left = leftAtJoints(structure, matrices, c, outcome.ends, movements);
+      return Float64Array.from(numbering.freedoms, (f) => left[f]!);
+    });
+    solveInPlace(factor, sides);
+    const moved = due.map(({ equations: one }, i): SolvedEquations => {
+      const movements = one.movements.slice();
+      addSolution(system, sides[i]!, movements);
+      return { ...one, movements };
+    });
+    const outcomes = recover(moved);
+    due = due.filter((one, i) => {
+      const before = unbalanced(one.outcome);
+      const after = unbalanced(outcomes[i]!);
+      if (after < before) Object.assign(one, { outcome: outcomes[i]!, equations: moved[i]! });
+      return after < WORTHWHILE * before && after > BALANCED;
+    });
+  }
+  return best.map(({ outcome }) => outcome);
+}

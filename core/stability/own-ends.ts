@@ -1,0 +1,13 @@
+import { recoverEnds } from '../stiffness/condensation';
+import type { MemberMatrices } from '../stiffness/member-matrices';
+import { MEMBER_FREEDOMS, type Structure } from '../stiffness/structure';
+import { endMovements } from '../stiffness/transformation';
+
+/** 12 movements of the own ends of member m, local, in an unloaded motion of the nodes (6n, nodes' axes). */
+export function ownEnds(s: Structure, matrices: MemberMatrices, m: number, motion: Float64Array): Float64Array {
+  const d = new Float64Array(MEMBER_FREEDOMS);
+  endMovements(s, m, matrices.transforms[m], motion, d);
+  const condensed = matrices.condensed[m];
+  if (condensed) recoverEnds(condensed, d, new Float64Array(MEMBER_FREEDOMS));
+  return d;
+}
