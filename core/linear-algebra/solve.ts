@@ -78,6 +78,17 @@ export function solveRefined(
   return { solutions, residuals, sizes };
 }
 
+/** The largest part of b − A·x beside the largest part of b, for each solution and its right-hand side. */
+export function residualsOf(f: Factor, solutions: readonly Float64Array[], sides: readonly Float64Array[]): number[] {
+  const residuals: number[] = [];
+  inBatches(f, sides, (batch) => {
+    f.heap.numbers.copyWithin(f.sides, f.solutions, f.solutions + batch.together * f.analysis.size);
+    putColumns(f, solutions, batch);
+    residuals.push(...leftOver(f, batch).residuals.slice(0, batch.count));
+  });
+  return residuals;
+}
+
 /** Corrects the solutions of the batch at hand by those for their residuals, and keeps what is better. */
 function refine(f: Factor, batch: Batch, solutions: readonly Float64Array[], residuals: number[]): void {
   const { numbers } = f.heap;

@@ -60,7 +60,9 @@ describe('corrections by what is left at the joints', () => {
   const start = () => {
     const { system, outcome } = solved(model);
     const [loads] = caseLoads(system, pieces(system.structure), [undefined]);
-    return { system, outcome, equations: { c: 0, loads: loads!, movements: outcome.displacements, residual: 0, driving: 1e3 } };
+    const side = Float64Array.from(system.numbering.freedoms, (f) => loads!.onNodes[f]!);
+    const equations = { c: 0, loads: loads!, movements: outcome.displacements, side, residual: 0.5, driving: 1e3 };
+    return { system, outcome, equations };
   };
   type Parts = readonly [residual: number, jointResidual?: number];
   const off = (outcome: LinearOutcome, [residual, jointResidual = 0]: Parts): LinearOutcome => ({
@@ -90,12 +92,14 @@ describe('corrections by what is left at the joints', () => {
     const { system, outcome, equations } = start();
     const movements = outcome.displacements.map((x) => 1.001 * x);
     let corrected: Float64Array = movements;
+    let residual = 0.5;
     const ends = outcome.ends.map((force) => 1.001 * force);
     balanceJoints(system, [{ ...equations, movements }], [{ ...off(outcome, [1e-3]), ends }], ([one]) => {
-      corrected = one!.movements;
+      ({ movements: corrected, residual } = one!);
       return [off(outcome, [0])];
     });
     expect(corrected[7]! / outcome.displacements[7]!).toBeCloseTo(1, 9);
+    expect(residual).toBeLessThan(1e-9);
     expect(movements[7]! / outcome.displacements[7]!).toBeCloseTo(1.001, 9);
   });
 });

@@ -1,4 +1,4 @@
-import { solveInPlace } from '../linear-algebra/solve';
+import { residualsOf, solveInPlace } from '../linear-algebra/solve';
 import { leftAtJoints } from './joints';
 import { addSolution } from './movements';
 import type { SolvedEquations } from './recover-cases';
@@ -34,18 +34,36 @@ export function balanceJoints(
       return Float64Array.from(numbering.freedoms, (f) => left[f]!);
     });
     solveInPlace(factor, sides);
-    const moved = due.map(({ equations: one }, i): SolvedEquations => {
-      const movements = one.movements.slice();
-      addSolution(system, sides[i]!, movements);
-      return { ...one, movements };
-    });
+    const former = due.map(({ equations: one }) => one);
+    const moved = correctedBy(system, former, sides);
     const outcomes = recover(moved);
     due = due.filter((one, i) => {
       const before = unbalanced(one.outcome);
       const after = unbalanced(outcomes[i]!);
-      if (after < before) Object.assign(one, { outcome: outcomes[i]!, equations: moved[i]! });
+      if (after < before) {
+        one.outcome = outcomes[i]!;
+        one.equations = moved[i]!;
+      }
       return after < WORTHWHILE * before && after > BALANCED;
     });
   }
   return best.map(({ outcome }) => outcome);
+}
+
+/** The equations with more movements (by unknown), and what these leave of f − K·u. */
+function correctedBy(
+  system: System,
+  equations: readonly SolvedEquations[],
+  corrections: readonly Float64Array[],
+): SolvedEquations[] {
+  const { freedoms } = system.numbering;
+  const moved = equations.map((one, i) => {
+    const movements = one.movements.slice();
+    addSolution(system, corrections[i]!, movements);
+    return { ...one, movements };
+  });
+  const solutions = moved.map(({ movements }) => Float64Array.from(freedoms, (f) => movements[f]!));
+  const sides = moved.map(({ side }) => side);
+  const residuals = residualsOf(system.factor, solutions, sides);
+  return moved.map((one, i) => ({ ...one, residual: residuals[i]! }));
 }

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { compile } from '../stiffness/compile';
-import { clamp, pin, roller, sketch, type Sketch } from '../test/build';
+import { clamp, inRow, pin, roller, sketch, type Sketch } from '../test/build';
 import { pieces } from './breakpoints';
 import { IMPOSED_WIDTH, PIECE_LOAD_WIDTH, pieceLoads } from './piece-loads';
 
@@ -8,11 +8,7 @@ const L = 4;
 const loaded = (loads: NonNullable<Sketch['loads']>, extra: Partial<Sketch> = {}) => {
   const s = compile(
     sketch({
-      nodes: [
-        ['1', 0, 0],
-        ['2', L, 0],
-        ['3', 2 * L, 0],
-      ],
+      nodes: inRow(0, L, 2 * L),
       members: [
         ['a', '1', '2'],
         ['b', '2', '3'],

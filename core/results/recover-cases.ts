@@ -12,7 +12,8 @@ import type { LinearOutcome } from './results';
 /** A case whose equations are solved. */
 export interface SolvedEquations extends MovedCase {
   readonly loads: CaseLoads;
-  /** The largest part of f − K·u beside the largest part of f. */
+  /** f, by unknown, and the largest part of f − K·u beside its own largest part. */
+  readonly side: Float64Array;
   readonly residual: number;
   /**
    * The largest force that drives it, imposed movements included: what the balance is measured by where the structure only follows

@@ -24,9 +24,12 @@ export function solveCases(
   const equations = due.map((c, i): SolvedEquations => {
     const movements = imposed[i]!;
     addSolution(system, solutions[i]!, movements);
-    return { c, loads: loads[c]!, movements, residual: residuals[i]!, driving: sizes[i]! };
+    return { c, loads: loads[c]!, movements, side: sides[i]!, residual: residuals[i]!, driving: sizes[i]! };
   });
-  const rough = recoverCases(structure, matrices, cut, supported, equations, (i) => progress?.('cases', i / due.length));
-  const outcomes = balanceJoints(system, equations, rough, (again) => recoverCases(structure, matrices, cut, supported, again));
+  const recover = (some: readonly SolvedEquations[], tell: (i: number) => void): LinearOutcome[] =>
+    recoverCases(structure, matrices, cut, supported, some, tell);
+  const rough = recover(equations, (i) => progress?.('cases', i / due.length));
+  // Corrections have no share of the work that is known beforehand, but can be given up as well.
+  const outcomes = balanceJoints(system, equations, rough, (again) => recover(again, () => progress?.('cases', 1)));
   return new Map(due.map((c, i) => [c, outcomes[i]!]));
 }

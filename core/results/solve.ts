@@ -139,22 +139,22 @@ function harmfulMechanisms(model: Model): number {
 
 /** Refuses the cases that do not balance, as a whole or at a joint, and says where digits were lost. */
 function doubtfulCases({ structure, members }: System, place: Conditioning, solved: readonly LinearOutcome[]): Notice[] {
-  return structure.names.cases.flatMap((id, c): Notice[] => {
-    const { residual, jointResidual } = solved[c]!.equilibrium;
-    if (Math.max(residual, jointResidual) <= WORST_RESIDUAL) return [];
-    const whole = residual >= jointResidual;
-    const what = whole ? 'loads and reactions differ by' : 'forces at a joint differ by';
-    const left = `${(whole ? residual : jointResidual).toExponential(1)} of the ${whole ? 'load' : 'largest force'}`;
-    const trouble = place.node < 0 ? undefined : troubleAt(structure, members, place);
-    const where = trouble ? ` ${Math.round(place.digitsLost)} of 16 digits were lost ${trouble.message}` : '';
-    return [
-      {
-        code: 'out-of-balance',
-        severity: 'error',
-        message: `Case ${id} does not balance: ${what} ${left}, so its numbers would not be right.${where}`,
-        subjects: [`case ${id}`, ...(trouble?.subjects ?? [])],
-      },
-    ];
+  const off = solved.flatMap(({ equilibrium: { residual, jointResidual } }, c) =>
+    Math.max(residual, jointResidual) <= WORST_RESIDUAL ? [] : [{ id: structure.names.cases[c]!, residual, jointResidual }],
+  );
+  const trouble = off.length > 0 && place.node >= 0 ? troubleAt(structure, members, place) : undefined;
+  const where = trouble ? ` ${Math.round(place.digitsLost)} of 16 digits were lost ${trouble.message}` : '';
+  return off.map(({ id, residual, jointResidual }) => {
+    const [what, left, of] =
+      residual >= jointResidual
+        ? ['loads and reactions differ by', residual, 'the load']
+        : ['forces at a joint differ by', jointResidual, 'the largest force'];
+    return {
+      code: 'out-of-balance',
+      severity: 'error',
+      message: `Case ${id} does not balance: ${what} ${left.toExponential(1)} of ${of}, so its numbers would not be right.${where}`,
+      subjects: [`case ${id}`, ...(trouble?.subjects ?? [])],
+    };
   });
 }
 

@@ -4,7 +4,7 @@ import { toOwnAxes } from '../stiffness/transformation';
 import { globalMotion, namedFreedoms, type Drivers, type Found, type Pattern } from './mechanism';
 import { separated } from './null-space';
 import { findPanel } from './panel';
-import { ownEnds } from './own-ends';
+import { isAtRest, ownEnds } from './own-ends';
 import { partsOf, rigidAt, unresistedMotions, type Part, type RigidMotion } from './rigid-motions';
 import { about, along, axisOf, caseWords, driven, memberWords, nodeWords } from './words';
 
@@ -64,11 +64,6 @@ function movedMembers(scene: Scene, own: Float64Array): number[] {
   }
   return moved;
 }
-
-const isAtRest = (own: Float64Array, node: number): boolean => {
-  for (let k = 0; k < FREEDOMS; k++) if (own[FREEDOMS * node + k] !== 0) return false;
-  return true;
-};
 
 interface Words {
   readonly description: string;

@@ -96,8 +96,9 @@ function suspiciousRatio(
   const near = new Set(members[node]);
   for (const m of members[node]!)
     for (let e = 0; e < 2; e++) for (const other of members[s.memberNodes[2 * m + e]!]!) near.add(other);
-  const [around, anywhere] = [extremesOf(s, near), extremesOf(s, s.names.members.keys())];
-  const [where, found] = around && ratioOf(around) >= SUSPICIOUS ? ['Nearby', around] : ['In the whole structure', anywhere];
+  const around = extremesOf(s, near);
+  const isNear = around !== undefined && ratioOf(around) >= SUSPICIOUS;
+  const found = isNear ? around : extremesOf(s, s.names.members.keys());
   if (!found || ratioOf(found) < SUSPICIOUS)
     return {
       message:
@@ -106,7 +107,7 @@ function suspiciousRatio(
     };
   const [stiffest, softest] = found;
   return {
-    message: `${where}, ${stiffest.name} is 10^${Math.round(Math.log10(ratioOf(found)))} times ${softest.name}. Make very stiff parts rigid by an offset or less stiff, and soft ones free.`,
+    message: `${isNear ? 'Nearby' : 'In the whole structure'}, ${stiffest.name} is 10^${Math.round(Math.log10(ratioOf(found)))} times ${softest.name}. Make very stiff parts rigid by an offset or less stiff, and soft ones free.`,
     subjects: [...new Set([stiffest.subject, softest.subject])],
   };
 }

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { checkModel } from '../model/check';
 import { offsetOf } from '../results/quantities';
 import { solve } from '../results/solve';
-import { clamp, pin, roller, sketch, type Sketch } from '../test/build';
+import { clamp, inRow, pin, roller, sketch, type Sketch } from '../test/build';
 
 const down = (node: string): NonNullable<Sketch['loads']>[number] => ({ type: 'node', node, fy: -1e3 });
 const truss = { behaviour: 'truss' } as const;
@@ -13,10 +13,7 @@ const models: readonly (readonly [string, Sketch, RegExp, number, boolean])[] = 
   [
     'a beam on rollers',
     {
-      nodes: [
-        ['1', 0, 0],
-        ['2', 4, 0],
-      ],
+      nodes: inRow(0, 4),
       members: [['a', '1', '2']],
       supports: [roller('1'), roller('2')],
       loads: [down('1')],
@@ -65,10 +62,7 @@ const models: readonly (readonly [string, Sketch, RegExp, number, boolean])[] = 
   [
     'one fixed direction only',
     {
-      nodes: [
-        ['1', 0, 0],
-        ['2', 4, 0],
-      ],
+      nodes: inRow(0, 4),
       members: [['a', '1', '2']],
       supports: [{ node: '1', ux: 'fixed' }],
     },
@@ -230,10 +224,7 @@ const models: readonly (readonly [string, Sketch, RegExp, number, boolean])[] = 
   [
     'a member that slides between its nodes',
     {
-      nodes: [
-        ['1', 0, 0],
-        ['2', 4, 0],
-      ],
+      nodes: inRow(0, 4),
       members: [['a', '1', '2', { releases: { start: { ux: 'free' }, end: { ux: 'free' } } }]],
       supports: [clamp('1'), clamp('2')],
     },
@@ -244,10 +235,7 @@ const models: readonly (readonly [string, Sketch, RegExp, number, boolean])[] = 
   [
     'a member that moves across',
     {
-      nodes: [
-        ['1', 0, 0],
-        ['2', 4, 0],
-      ],
+      nodes: inRow(0, 4),
       members: [['a', '1', '2', { releases: { start: { mz: 'free', uy: 'free' }, end: { mz: 'free' } } }]],
       supports: [clamp('1'), clamp('2')],
     },
@@ -318,10 +306,7 @@ describe('mechanisms', () => {
   test('soft, but held, is no mechanism: forces stay exact', () => {
     const r = solve(
       sketch({
-        nodes: [
-          ['1', 0, 0],
-          ['2', 4, 0],
-        ],
+        nodes: inRow(0, 4),
         members: [['a', '1', '2']],
         supports: [
           { node: '1', ux: 'fixed', uy: 1e2, rz: 1e2 },
@@ -337,10 +322,7 @@ describe('mechanisms', () => {
 
 describe('what keeps a sound model from being solved is refused by name', () => {
   const base: Sketch = {
-    nodes: [
-      ['1', 0, 0],
-      ['2', 4, 0],
-    ],
+    nodes: inRow(0, 4),
     members: [['a', '1', '2']],
     supports: [clamp('1')],
   };

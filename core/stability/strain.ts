@@ -1,7 +1,7 @@
 import type { MemberMatrices } from '../stiffness/member-matrices';
 import { FREEDOMS, memberCount, MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
 import { endMovements } from '../stiffness/transformation';
-import { ownEnds } from './own-ends';
+import { isAtRest, ownEnds } from './own-ends';
 
 /** Under this part of a member's movement its deformation is rounding. */
 const ROUNDING = 1e-7;
@@ -24,6 +24,7 @@ export function isStrained(s: Structure, matrices: MemberMatrices, motion: Float
 
 /** The largest deformation of member m or its end springs beside its movement, as a length; 0 where it hardly moves. */
 function deformationOf(s: Structure, matrices: MemberMatrices, m: number, motion: Float64Array, hardly: number): number {
+  if (isAtRest(motion, s.memberNodes[2 * m]!) && isAtRest(motion, s.memberNodes[2 * m + 1]!)) return 0;
   const L = s.lengths[m]!;
   const d = ownEnds(s, matrices, m, motion);
   const travel = d.reduce((max, x, i) => Math.max(max, Math.abs(x) * (i % FREEDOMS < 3 ? 1 : L)), 0);

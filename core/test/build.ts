@@ -51,6 +51,9 @@ export function sketch({ nodes, members, supports, loads = [], section, extra }:
   };
 }
 
+/** Nodes 1, 2, 3 … on the X axis. */
+export const inRow = (...places: readonly number[]): [string, number, number][] => places.map((x, i) => [`${i + 1}`, x, 0]);
+
 export const pin = (node: string): Support => ({ node, ux: 'fixed', uy: 'fixed' });
 export const roller = (node: string): Support => ({ node, uy: 'fixed' });
 export const clamp = (node: string): Support => ({ node, ux: 'fixed', uy: 'fixed', rz: 'fixed' });

@@ -1,15 +1,11 @@
 import type { Notice } from '../model/notice';
 import { readModelFile } from '../formats/model-file';
-import { sketch, pin, roller } from './build';
+import { inRow, pin, roller, sketch } from './build';
 
 /** A sound model as plain data that a test may spoil. */
 export function soundModel(): Record<string, never[]> & Record<string, unknown> {
   const model = sketch({
-    nodes: [
-      ['1', 0, 0],
-      ['2', 4, 0],
-      ['3', 8, 0],
-    ],
+    nodes: inRow(0, 4, 8),
     members: [
       ['a', '1', '2'],
       ['b', '2', '3'],

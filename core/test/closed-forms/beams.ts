@@ -1,4 +1,4 @@
-import { clamp, EA, EI, pin, roller } from '../build';
+import { clamp, EA, EI, inRow, pin, roller } from '../build';
 import type { Case, LooseLoad } from './case';
 import { beam, L, line, P, q } from './plane';
 
@@ -193,11 +193,7 @@ export const beams: readonly Case[] = [
   [
     'shear released in the middle of a fixed beam',
     {
-      nodes: [
-        ['1', 0, 0],
-        ['2', 3, 0],
-        ['3', 6, 0],
-      ],
+      nodes: inRow(0, 3, 6),
       members: [
         ['a', '1', '2', { releases: { end: { uy: 'free' } } }],
         ['b', '2', '3'],
@@ -213,11 +209,7 @@ export const beams: readonly Case[] = [
   [
     'two equal spans, uniform load',
     {
-      nodes: [
-        ['1', 0, 0],
-        ['2', L, 0],
-        ['3', 2 * L, 0],
-      ],
+      nodes: inRow(0, L, 2 * L),
       members: [
         ['a', '1', '2'],
         ['b', '3', '2'],
@@ -234,11 +226,7 @@ export const beams: readonly Case[] = [
   [
     'hinge inside a span',
     {
-      nodes: [
-        ['1', 0, 0],
-        ['2', 4, 0],
-        ['3', 6, 0],
-      ],
+      nodes: inRow(0, 4, 6),
       members: [
         ['a', '1', '2', { releases: { end: { mz: 'free' } } }],
         ['b', '2', '3'],
@@ -254,12 +242,7 @@ export const beams: readonly Case[] = [
   [
     'three equal spans, uniform load',
     {
-      nodes: [
-        ['1', 0, 0],
-        ['2', L, 0],
-        ['3', 2 * L, 0],
-        ['4', 3 * L, 0],
-      ],
+      nodes: inRow(0, L, 2 * L, 3 * L),
       members: [
         ['a', '1', '2'],
         ['b', '2', '3'],
@@ -277,11 +260,7 @@ export const beams: readonly Case[] = [
   [
     'two spans whose middle support settles',
     {
-      nodes: [
-        ['1', 0, 0],
-        ['2', L, 0],
-        ['3', 2 * L, 0],
-      ],
+      nodes: inRow(0, L, 2 * L),
       members: [
         ['a', '1', '2'],
         ['b', '2', '3'],
@@ -329,11 +308,7 @@ export const beams: readonly Case[] = [
   [
     'overhanging beam, load at its tip',
     {
-      nodes: [
-        ['1', 0, 0],
-        ['2', L, 0],
-        ['3', L + 2, 0],
-      ],
+      nodes: inRow(0, L, L + 2),
       members: [
         ['a', '1', '2'],
         ['b', '2', '3'],

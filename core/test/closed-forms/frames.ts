@@ -1,5 +1,5 @@
 import type { Support } from '../../model/model';
-import { clamp, E, EA, EI, I, pin, roller, type Sketch } from '../build';
+import { clamp, E, EA, EI, I, inRow, pin, roller, type Sketch } from '../build';
 import type { Case, LooseLoad } from './case';
 import { beam, L, line, P, q } from './plane';
 
@@ -88,10 +88,7 @@ export const frames: readonly Case[] = [
   [
     'truss member with its own load bends as a simple span',
     {
-      nodes: [
-        ['1', 0, 0],
-        ['2', L, 0],
-      ],
+      nodes: inRow(0, L),
       members: [['a', '1', '2', { behaviour: 'truss' }]],
       supports: [pin('1'), pin('2')],
       loads: [line({ wy: -q })],
@@ -121,10 +118,7 @@ export const frames: readonly Case[] = [
   [
     'roller on a slope',
     {
-      nodes: [
-        ['1', 0, 0],
-        ['2', L, 0],
-      ],
+      nodes: inRow(0, L),
       members: [['a', '1', '2']],
       supports: [pin('1'), { node: '2', uy: 'fixed', angle: 30 }],
       loads: [line({ wy: -q })],

@@ -1,6 +1,6 @@
 import { A, ball, clamp3, E, EA, EI, EIY, G, GJ, I, IY } from '../build';
 import type { Case } from './case';
-import { L, P, q, beam, tip, uniform, free, both } from './space';
+import { L, P, q, beam, tip, uniform, free, both, cross } from './space';
 
 const [c30, s30] = [Math.cos(Math.PI / 6), Math.sin(Math.PI / 6)];
 const IYZ = 3e-6;
@@ -141,19 +141,7 @@ const joints: readonly Case[] = [
   [
     'two simple beams that cross in the middle share the load',
     {
-      nodes: [
-        ['w', -3, 0, 0],
-        ['e', 3, 0, 0],
-        ['n', 0, 0, -2],
-        ['s', 0, 0, 2],
-        ['2', 0, 0, 0],
-      ],
-      members: [
-        ['a', 'w', '2'],
-        ['b', '2', 'e'],
-        ['c', 'n', '2'],
-        ['d', '2', 's'],
-      ],
+      ...cross(3, 2),
       supports: [ball('w'), ball('e'), { node: 'n', uy: 'fixed' }, { node: 's', uy: 'fixed' }],
       loads: [tip({ fy: -P })],
     },
@@ -165,19 +153,7 @@ const joints: readonly Case[] = [
   [
     'grid of four arms fixed at their far ends',
     {
-      nodes: [
-        ['w', -3, 0, 0],
-        ['e', 3, 0, 0],
-        ['n', 0, 0, -3],
-        ['s', 0, 0, 3],
-        ['2', 0, 0, 0],
-      ],
-      members: [
-        ['a', 'w', '2'],
-        ['b', '2', 'e'],
-        ['c', 'n', '2'],
-        ['d', '2', 's'],
-      ],
+      ...cross(3, 3),
       supports: [clamp3('w'), clamp3('e'), clamp3('n'), clamp3('s')],
       loads: [tip({ fy: -P })],
     },

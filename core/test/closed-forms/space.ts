@@ -24,6 +24,22 @@ export const beam = (
   loads,
   ...rest,
 });
+/** Two members along X and two along Z, this far each, that meet in node 2. */
+export const cross = (alongX: number, alongZ: number): Pick<Sketch, 'nodes' | 'members'> => ({
+  nodes: [
+    ['w', -alongX, 0, 0],
+    ['e', alongX, 0, 0],
+    ['n', 0, 0, -alongZ],
+    ['s', 0, 0, alongZ],
+    ['2', 0, 0, 0],
+  ],
+  members: [
+    ['a', 'w', '2'],
+    ['b', '2', 'e'],
+    ['c', 'n', '2'],
+    ['d', '2', 's'],
+  ],
+});
 export const tip = (force: object): LooseLoad => ({ type: 'node', node: '2', ...force }) as LooseLoad;
 export const uniform = (force: object): LooseLoad => ({ type: 'line', member: 'a', from: force, to: force }) as LooseLoad;
 export const free = (r: Reading): Float64Array => r.movements('2');
