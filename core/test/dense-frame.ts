@@ -48,7 +48,7 @@ class Equations {
  * A second path to the same answer that shares no code with the first. No stiffness is formed and nothing condensed: movements of
  * nodes, forces on the start of every member, movements of its released ends and the forces of supports are unknowns of one dense
  * system: members integrated along their length from the start, springs at their ends, supports, balance of nodes. Gauss with full
- * pivoting. Slow, for tests. Reads everything of a model's first case.
+ * pivoting. Slow, for tests. Reads frame and truss members under loads of every kind, all of one case; in the plane none on its side.
  */
 export function denseFrame(model: Model): {
   movement: (node: string) => number[];
