@@ -45,18 +45,36 @@ function filesBelow(directory) {
     });
 }
 
-/** Installs the packages of the lock when they are not there or the lock has changed. */
+const readLock = (text) => JSON.parse(text).packages;
+
+/** Whether a package of the lock is a binary for some platforms only, which npm leaves out where the registry does not have it. */
+const isForOnePlatform = (entry) => entry.optional === true && (entry.os !== undefined || entry.cpu !== undefined);
+
+/** The packages in which two locks differ, apart from binaries for some platforms that stand in one of them only. */
+function differencesOf(before, after) {
+  return [...new Set([...Object.keys(before), ...Object.keys(after)])].filter((name) => {
+    const [former, latter] = [before[name], after[name]];
+    if (former && latter) return JSON.stringify(former) !== JSON.stringify(latter);
+    return !isForOnePlatform(former ?? latter);
+  });
+}
+
+/** Installs the packages of the lock when they are not there or the lock has changed. The lock stays as it is. */
 export function install() {
-  const lock = hashOf([path.join(root, 'package-lock.json')]);
+  const lockFile = path.join(root, 'package-lock.json');
+  const lock = hashOf([lockFile]);
   if (existsSync(path.join(root, 'node_modules', '.package-lock.json')) && remembered('installed') === lock) return;
   console.log('Installing packages …');
+  const text = readFileSync(lockFile, 'utf8');
   // Not `npm ci`: a lock made where other platforms' binaries are missing counts as out of step there.
   const code = run('npm', ['install', '--no-audit', '--no-fund', '--loglevel=error']);
   if (code !== 0) throw new Error('npm install failed; its message stands above.');
-  if (hashOf([path.join(root, 'package-lock.json')]) !== lock)
+  const different = differencesOf(readLock(text), readLock(readFileSync(lockFile, 'utf8')));
+  if (different.length > 0)
     throw new Error(
-      'npm install changed package-lock.json: the lock is out of step with the package.json files. Commit a lock that fits.',
+      `npm install changed package-lock.json (${different.slice(0, 5).join(', ')}): the lock is out of step with the package.json files. Commit a lock that fits.`,
     );
+  if (hashOf([lockFile]) !== lock) writeFileSync(lockFile, text);
   remember('installed', lock);
 }
 
