@@ -37,10 +37,10 @@ const median = (runs: number, work: (run: number) => void): number => {
 /** One edit after the other, each solved with what the last one left. */
 function edits(model: Model, runs: number, edit: (model: Model, run: number) => Model): number {
   let former: System | undefined;
-  for (let run = 0; run < runs; run++) former = solveKeeping(edit(model, run), [], { former }).system;
+  for (let run = 0; run < runs; run++) former = solveKeeping(edit(model, run), [], { former, recycle: true }).system;
   const models = Array.from({ length: runs }, (_, run) => edit(model, run));
   return median(runs, (run) => {
-    former = solveKeeping(models[run]!, [], { former }).system;
+    former = solveKeeping(models[run]!, [], { former, recycle: true }).system;
   });
 }
 

@@ -89,6 +89,10 @@ function cholmod() {
   const program = path.join(temporary('cholmod'), 'cholmod');
   const built = spawnSync('cc', ['-O2', 'bench/cholmod.c', '-lcholmod', '-o', program], { cwd: root, stdio: 'inherit' });
   if (built.status !== 0) throw new Error('bench/cholmod.c cannot be built: install libsuitesparse-dev and a C compiler.');
+  // Beside the reference BLAS, which is ten times slower, anything looks good.
+  const { stdout: libraries } = spawnSync('ldd', [program], { encoding: 'utf8' });
+  if (!libraries.includes('libopenblas'))
+    throw new Error('CHOLMOD would run on a slow BLAS, which is no comparison: install libopenblas0-pthread.');
   const oneThread = { ...process.env, OPENBLAS_NUM_THREADS: '1', OMP_NUM_THREADS: '1' };
   return (file) => JSON.parse(spawnSync(program, [file], { encoding: 'utf8', env: oneThread }).stdout);
 }
@@ -286,7 +290,7 @@ The goals stand in brackets. Structures come from \`bench/structures.ts\`; each 
 
 Numeric factorization, with the ordering beside it, which is kept while a structure keeps its pattern. ${
     engineTimes.factors.some(({ theirs }) => theirs)
-      ? 'CHOLMOD (AMD ordering, one thread, the system’s BLAS) factors the same matrices in the same run, by `npm run bench -- --cholmod`.'
+      ? 'CHOLMOD (AMD ordering, one thread, OpenBLAS) factors the same matrices in the same run, by `npm run bench -- --cholmod`.'
       : '`npm run bench -- --cholmod` sets CHOLMOD beside it.'
   }
 
