@@ -86,6 +86,24 @@ describe('the results file', () => {
     expect(envelope.reactions['1'].fy).toMatchObject({ maxFrom: 'S', minFrom: 'P' });
   });
 
+  test('an envelope tells on which stretch each of its parts governs', () => {
+    const { results } = file(beam);
+    const { Vy, Mz } = (results!.E as never as { members: { a: { governing: Record<string, unknown> } } }).members.a
+      .governing as {
+      Vy: { max: object; min: object };
+      Mz: { max: object };
+    };
+    // The line load's shear falls from 12 to −12 kN, the force's jumps from 4 to −4 kN.
+    const crossing = (x: number): object => expect.closeTo(x, 9);
+    expect(Vy.max).toEqual([
+      { from: 0, to: crossing(4 / 3), by: 'Q' },
+      { from: crossing(4 / 3), to: 2, by: 'P' },
+      { from: 2, to: crossing(8 / 3), by: 'Q' },
+      { from: crossing(8 / 3), to: 4, by: 'P' },
+    ]);
+    expect(Mz.max).toEqual([{ from: 0, to: 4, by: 'Q' }]);
+  });
+
   test('only what was asked for is written', () =>
     expect(Object.keys(file(beam, { stations: 2, only: ['P', 'E'] } as never).results!)).toEqual(['P', 'E']));
 

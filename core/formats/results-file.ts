@@ -1,6 +1,6 @@
-import { enveloped } from '../results/envelope';
+import { enveloped, governing } from '../results/envelope';
 import { extremes } from '../results/extremes';
-import { isMovement, lineQuantities } from '../results/quantities';
+import { isMovement, lineQuantities, type LineQuantity } from '../results/quantities';
 import { valueAt } from '../results/read';
 import { inflectionPoints, zeroPoints } from '../results/zeros';
 import type { LinearOutcome, Resultant, Results, Solution } from '../results/results';
@@ -41,14 +41,19 @@ const vector = (keys: readonly string[], read: (k: number) => Value): Record<str
 const MOVEMENTS = ['ux', 'uy', 'uz', 'rx', 'ry', 'rz'];
 const FORCES = ['fx', 'fy', 'fz', 'mx', 'my', 'mz'];
 
+/** The cases and sums that an envelope encloses. */
+function partsOf(solution: Solution, outcome: number): readonly number[] {
+  const kind = solution.outcomes[outcome]!;
+  return kind.kind === 'envelope' ? kind.parts : [];
+}
+
 /** One reader serves both kinds of outcome: a number for a linear one, the range with its governing parts for an envelope. */
 type Reader = (pick: (linear: LinearOutcome) => number) => Value;
 
 function readerOf(solution: Solution, outcome: number): Reader {
   const linear = solution.linear[outcome];
   if (linear) return (pick) => plain(pick(linear));
-  const kind = solution.outcomes[outcome]!;
-  const parts = kind.kind === 'envelope' ? kind.parts : [];
+  const parts = partsOf(solution, outcome);
   const name = (part: number): string => solution.outcomes[part]!.id;
   return (pick) => {
     const { max, min, maxFrom, minFrom } = enveloped(parts, (part) => pick(solution.linear[part]!));
@@ -107,6 +112,23 @@ function extremeEntries(solution: Solution, outcome: number, m: number): Record<
   );
 }
 
+/** By quantity and side: the stretches of a member, metres from its start, on which one case or sum governs. */
+function governingEntries(solution: Solution, parts: readonly number[], m: number): Record<string, unknown> {
+  const stretches = (quantity: LineQuantity, side: 1 | -1): unknown[] => {
+    const found: { from: number; to: number; by: string }[] = [];
+    for (const { from, to, outcome } of governing(solution, parts, m, quantity, side)) {
+      const by = solution.outcomes[outcome]!.id;
+      const last = found.at(-1);
+      if (last?.by === by) last.to = to;
+      else found.push({ from, to, by });
+    }
+    return found;
+  };
+  return Object.fromEntries(
+    lineQuantities.map((quantity) => [quantity, { max: stretches(quantity, 1), min: stretches(quantity, -1) }]),
+  );
+}
+
 const resultant = (parts: Resultant): Record<string, number> =>
   Object.fromEntries(FORCES.map((key, k) => [key, plain(parts[k]!)]));
 
@@ -135,11 +157,13 @@ function linearEntry(solution: Solution, outcome: number, stations: number): Rec
 
 function envelopeEntry(solution: Solution, outcome: number, stations: number): Record<string, unknown> {
   const read = readerOf(solution, outcome);
+  const parts = partsOf(solution, outcome);
   const members: Record<string, unknown> = {};
   solution.structure.names.members.forEach((id, m) => {
     define(members, id, {
       stations: stationEntries(solution, m, stations, read),
       extremes: extremeEntries(solution, outcome, m),
+      governing: governingEntries(solution, parts, m),
     });
   });
   return { envelope: true, ...nodeEntries(solution, read), members };

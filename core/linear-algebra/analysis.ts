@@ -183,7 +183,7 @@ function amalgamated({ parents, below }: BlockStructure, order: Int32Array, weig
 }
 
 const joins = (columns: number, zeros: number): boolean =>
-  columns <= 12 || zeros === 0 || (columns <= 36 && zeros < 0.6) || (columns <= 72 && zeros < 0.15) || zeros < 0.05;
+  columns <= 12 || zeros < (columns <= 36 ? 0.12 : columns <= 72 ? 0.1 : 0.05);
 
 function expand(groups: readonly Group[], { below }: BlockStructure, order: Int32Array, weights: Int32Array): Analysis {
   const firstUnknown = new Int32Array(order.length).fill(-1);

@@ -2,13 +2,13 @@ import type { Analysis } from './analysis';
 import { BATCH, DESCRIPTOR, scratchLength, type Heap, type Kernels } from './kernels';
 import { diagonal, type SparseSymmetric } from './sparse-symmetric';
 
-/** A pivot under this part of the diagonal that it started from is weak: rounding alone can be that large. */
-export const WEAK = 1e-12;
+/** A pivot under this part of the diagonal that it started from is weak, unless told otherwise: rounding alone can be that large. */
+const WEAK = 1e-12;
 
 /**
  * A = L·D·Lᵀ in the memory of its kernels, by supernodes. It holds until the same kernels factor again; using it later is an error.
- * `weak` lists the unknowns whose pivot was too small beside their diagonal to be trusted: their motion is held at rest, and
- * `nullVectors` tells what it is.
+ * `weak` lists the unknowns whose pivot was too small beside their diagonal to be trusted, and those that were to be held: their
+ * motion is held at rest, and `nullVectors` tells what it is.
  */
 export interface Factor {
   readonly analysis: Analysis;
@@ -33,6 +33,14 @@ export interface Factor {
 
 const generations = new WeakMap<Kernels, number>();
 
+export interface FactorOptions {
+  readonly watch?: Watch | undefined;
+  /** A pivot under this part of its diagonal is weak. */
+  readonly tolerance?: number;
+  /** Unknowns that are held whatever their pivots are. */
+  readonly held?: readonly number[];
+}
+
 /** Called after each supernode with the part of the work done; may throw to give up. */
 export type Watch = (done: number) => void;
 
@@ -40,7 +48,12 @@ export type Watch = (done: number) => void;
  * Multifrontal LDLᵀ without pivoting (Duff and Reid, 1983; Liu, 1992): each supernode is assembled from the matrix and from the
  * borders that its children left, factored as a dense panel, and leaves a border of its own on a stack.
  */
-export function factorize(analysis: Analysis, a: SparseSymmetric, kernels: Kernels, watch?: Watch): Factor {
+export function factorize(
+  analysis: Analysis,
+  a: SparseSymmetric,
+  kernels: Kernels,
+  { watch, tolerance = WEAK, held = [] }: FactorOptions = {},
+): Factor {
   const { supernodes, firstPivot, rowPointers, rows, places, parents, size } = analysis;
   const generation = (generations.get(kernels) ?? 0) + 1;
   generations.set(kernels, generation);
@@ -78,6 +91,7 @@ export function factorize(analysis: Analysis, a: SparseSymmetric, kernels: Kerne
   integers.set(a.rows, matrix.rows);
   numbers.set(a.values, matrix.values);
   numbers.set(diagonal(a), started);
+  for (const unknown of held) numbers[started + unknown] = Infinity;
 
   const children: number[][] = Array.from({ length: supernodes }, () => []);
   const borders = new Float64Array(supernodes);
@@ -104,7 +118,7 @@ export function factorize(analysis: Analysis, a: SparseSymmetric, kernels: Kerne
       low = Math.min(low, borders[child]!);
       kernels.extendAdd(borders[child]!, childRest, 2 * placesAt + rowPointers[child]! + childPivots, panel, front, pivots, top);
     }
-    kernels.factorPanel(panel, front, pivots, started + first, WEAK, scratch);
+    kernels.factorPanel(panel, front, pivots, started + first, tolerance, scratch);
     if (rest > 0) {
       kernels.updateBorder(panel, front, pivots, top, scratch);
       if (low < top) numbers.copyWithin(low, top, top + rest * rest);

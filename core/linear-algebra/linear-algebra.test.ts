@@ -357,12 +357,14 @@ describe.each(kernelSets)('factor and solve, %s kernels', (_, makeKernels) => {
   test('tells of its progress, and gives up when told to', () => {
     const { matrix, analysis } = grid(12, 3);
     const heard: number[] = [];
-    factorize(analysis, matrix, kernels, (done) => void heard.push(done));
+    factorize(analysis, matrix, kernels, { watch: (done) => void heard.push(done) });
     expect(heard.length).toBe(analysis.supernodes);
     expect(heard.every((done, i) => i === 0 || done >= heard[i - 1]!)).toBe(true);
     expect(() =>
-      factorize(analysis, matrix, kernels, () => {
-        throw new Error('enough');
+      factorize(analysis, matrix, kernels, {
+        watch: () => {
+          throw new Error('enough');
+        },
       }),
     ).toThrow('enough');
   });

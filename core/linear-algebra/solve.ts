@@ -1,5 +1,6 @@
 import type { Factor } from './factor';
 import { BATCH } from './kernels';
+import { multiply, type SparseSymmetric } from './sparse-symmetric';
 
 /** Columns that lie side by side where solutions stand in the factor's memory: those from `first` on. */
 interface Batch {
@@ -55,13 +56,14 @@ const EXACT = 1e-11;
 
 /**
  * x = A⁻¹ b, with one step of iterative refinement for the right-hand sides whose residual shows that rounding in the factor cost
- * something. `residuals`: the largest part of b − A·x beside the largest part of b, `sizes`: that part of b, for each.
+ * something. They are written to `solutions`. `residuals`: the largest part of b − A·x beside the largest part of b, `sizes`: that part
+ * of b, for each.
  */
 export function solveRefined(
   f: Factor,
   sides: readonly Float64Array[],
-): { solutions: Float64Array[]; residuals: number[]; sizes: number[] } {
-  const solutions = sides.map((b) => new Float64Array(b.length));
+  solutions: readonly Float64Array[] = sides.map((b) => new Float64Array(b.length)),
+): { solutions: readonly Float64Array[]; residuals: number[]; sizes: number[] } {
   const residuals: number[] = [];
   const sizes: number[] = [];
   inBatches(f, sides, (batch) => {
@@ -118,11 +120,11 @@ function leftOver(f: Factor, { together }: Batch): { residuals: number[]; sizes:
 }
 
 /**
- * For each weak unknown (at most `most` of them) a v with A·v = 0 and v = 1 there, the other weak unknowns at rest: v = L⁻ᵀ e.
- * Together they span the null space.
+ * For each of some weak unknowns a v with A·v = 0 and v = 1 there, the other weak unknowns at rest: v = L⁻ᵀ e. Those of all together
+ * span the null space.
  */
-export function nullVectors(f: Factor, most = Infinity): Float64Array[] {
-  const vectors = f.weak.slice(0, most).map((unknown) => {
+export function nullVectors(f: Factor, unknowns: readonly number[] = f.weak): Float64Array[] {
+  const vectors = unknowns.map((unknown) => {
     const v = new Float64Array(f.analysis.size);
     v[unknown] = 1;
     return v;
@@ -131,5 +133,16 @@ export function nullVectors(f: Factor, most = Infinity): Float64Array[] {
     f.kernels.backward(f.table, f.analysis.supernodes, f.solutions, batch.together, f.scratch, true);
     for (let c = 0; c < batch.count; c++) takeColumn(f, c, batch, vectors);
   });
+  return vectors;
+}
+
+/**
+ * For each of some weak unknowns the x with x = 1 there, the other weak unknowns at rest, and A·x = 0 at all others. Where pivots are not
+ * zero but only small, it is this x, and not that of `nullVectors`, whose combinations hold the null space.
+ */
+export function heldVectors(f: Factor, a: SparseSymmetric, unknowns: readonly number[] = f.weak): Float64Array[] {
+  const vectors = unknowns.map((unknown) => multiply(a, new Float64Array(a.size).fill(-1, unknown, unknown + 1)));
+  solveInPlace(f, vectors);
+  vectors.forEach((x, i) => (x[unknowns[i]!] = 1));
   return vectors;
 }

@@ -1,4 +1,5 @@
 import { residualsOf, solveInPlace } from '../linear-algebra/solve';
+import { largestPart } from '../linear-algebra/largest-part';
 import { leftAtJoints } from './joints';
 import { addSolution } from './movements';
 import type { SolvedEquations } from './recover-cases';
@@ -7,8 +8,10 @@ import type { System } from './system';
 
 /** Where no more than this part of the largest force is left, at any joint and in all, nothing is corrected. */
 const BALANCED = 1e-11;
-/** A correction that does not leave at most this part of what was left before is the last. */
+/** A correction is worth another one if it leaves at most this part of what was left before, or is itself so much smaller. */
 const WORTHWHILE = 0.5;
+/** What is left may grow so much by rounding of the movements, while corrections still shrink and movements become right. */
+const SIMILAR = 2;
 const MOST_PASSES = 5;
 
 const unbalanced = ({ equilibrium }: LinearOutcome): number => Math.max(equilibrium.residual, equilibrium.jointResidual);
@@ -17,7 +20,7 @@ const unbalanced = ({ equilibrium }: LinearOutcome): number => Math.max(equilibr
  * Iterative refinement (Wilkinson, Rounding Errors in Algebraic Processes, 1963) by the joints: what is left there, of end forces that
  * come from the members' deformations and not from K·u, is put on the structure as a load, and the movements under it are added. It
  * brings back the digits that the elimination cancels in long or very uneven structures. Cases that are in balance are left as they
- * are, and no case becomes worse. `recover` finds the outcomes of moved cases.
+ * are, and none is changed for the worse. `recover` finds the outcomes of moved cases.
  */
 export function balanceJoints(
   system: System,
@@ -26,7 +29,7 @@ export function balanceJoints(
   recover: (equations: readonly SolvedEquations[]) => LinearOutcome[],
 ): LinearOutcome[] {
   const { structure, matrices, numbering, factor } = system;
-  const best = rough.map((outcome, i) => ({ outcome, equations: equations[i]! }));
+  const best = rough.map((outcome, i) => ({ outcome, equations: equations[i]!, last: Infinity }));
   let due = best.filter(({ outcome }) => unbalanced(outcome) > BALANCED);
   for (let pass = 0; pass < MOST_PASSES && due.length > 0; pass++) {
     const sides = due.map(({ outcome, equations: { c, movements } }) => {
@@ -40,11 +43,12 @@ export function balanceJoints(
     due = due.filter((one, i) => {
       const before = unbalanced(one.outcome);
       const after = unbalanced(outcomes[i]!);
-      if (after < before) {
-        one.outcome = outcomes[i]!;
-        one.equations = moved[i]!;
-      }
-      return after < WORTHWHILE * before && after > BALANCED;
+      const size = largestPart(sides[i]!);
+      const shrinks = size < WORTHWHILE * one.last;
+      const isBetter = after < before || (pass > 0 && shrinks && after < SIMILAR * before);
+      if (isBetter) Object.assign(one, { outcome: outcomes[i]!, equations: moved[i]! });
+      one.last = size;
+      return after > BALANCED && isBetter && (shrinks || after < WORTHWHILE * before);
     });
   }
   return best.map(({ outcome }) => outcome);
@@ -60,7 +64,8 @@ function correctedBy(
   const moved = equations.map((one, i) => {
     const movements = one.movements.slice();
     addSolution(system, corrections[i]!, movements);
-    return { ...one, movements };
+    // The outcome at hand is kept until this one is known to be better.
+    return { ...one, movements, memory: undefined };
   });
   const solutions = moved.map(({ movements }) => Float64Array.from(freedoms, (f) => movements[f]!));
   const sides = moved.map(({ side }) => side);

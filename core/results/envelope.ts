@@ -1,3 +1,4 @@
+import { COINCIDENT } from './breakpoints';
 import { signChanges } from './polynomial';
 import type { LineQuantity } from './quantities';
 import { pieceOf } from './read';
@@ -26,21 +27,29 @@ export function governing(
   const stretches: Stretch[] = [];
   for (let k = pieces.first[m]!; k < pieces.first[m + 1]!; k++) {
     let current: Stretch[] = [{ from: pieces.from[k]!, to: pieces.to[k]!, piece: k, outcome: parts[0]! }];
+    const slack = COINCIDENT * solution.structure.lengths[m]!;
     for (const part of parts.slice(1))
-      current = current.flatMap((stretch) => challenged(solution, stretch, part, quantity, side));
+      current = current.flatMap((stretch) => challenged(solution, stretch, part, quantity, side, slack));
     stretches.push(...merged(current));
   }
   return stretches;
 }
 
-function challenged(solution: Solution, stretch: Stretch, part: number, quantity: LineQuantity, side: 1 | -1): Stretch[] {
+function challenged(
+  solution: Solution,
+  stretch: Stretch,
+  part: number,
+  quantity: LineQuantity,
+  side: 1 | -1,
+  slack: number,
+): Stretch[] {
   const start = solution.pieces.from[stretch.piece]!;
   const a = pieceOf(solution.linear[stretch.outcome]!, stretch.piece, quantity);
   const b = pieceOf(solution.linear[part]!, stretch.piece, quantity);
   const difference = b.map((value, i) => side * (value - a[i]!));
   const crossings = signChanges(difference, solution.pieces.to[stretch.piece]! - start)
     .map((s) => start + s)
-    .filter((x) => x > stretch.from && x < stretch.to);
+    .filter((x) => x > stretch.from + slack && x < stretch.to - slack);
   const cuts = [stretch.from, ...crossings, stretch.to];
   const result: Stretch[] = [];
   for (let i = 0; i + 1 < cuts.length; i++) {

@@ -1,29 +1,15 @@
-import type { Equilibrium, Resultant } from './results';
-
-/** The largest size in a list of numbers. */
-export const largest = (parts: Float64Array): number => {
-  let size = 0;
-  for (let i = 0; i < parts.length; i++) {
-    const absolute = Math.abs(parts[i]!);
-    if (absolute > size) size = absolute;
-  }
-  return size;
-};
+import type { Resultant } from './results';
 
 /**
- * The balance of a case or sum. Where nothing is applied (temperature, lack of fit, settlements), `instead` is what the residual is
+ * By how much a case or sum is out of balance. Where nothing is applied (temperature, lack of fit, settlements), `instead` is what it is
  * measured by: the largest reaction or fixed-end force.
  */
-export function balance(
-  applied: Resultant,
-  reactions: Resultant,
-  instead: number,
-): Pick<Equilibrium, 'applied' | 'reactions' | 'residual'> {
+export function imbalance(applied: Resultant, reactions: Resultant, instead: number): number {
   let [load, left] = [0, 0];
   for (let i = 0; i < applied.length; i++) {
     load = Math.max(load, Math.abs(applied[i]!));
     left = Math.max(left, Math.abs(applied[i]! + reactions[i]!));
   }
   const size = load || instead;
-  return { applied, reactions, residual: size === 0 ? 0 : left / size };
+  return size === 0 ? 0 : left / size;
 }

@@ -1,6 +1,6 @@
 import { MEMBER_FREEDOMS } from '../stiffness/structure';
 import { evaluate, stationary } from './polynomial';
-import { degreeOf, offsetOf, PIECE_WIDTH, type LineQuantity } from './quantities';
+import { degreeOf, isStored, offsetOf, type LineQuantity } from './quantities';
 import { AT_ENDS } from './read';
 import type { LinearOutcome, Solution } from './results';
 
@@ -39,6 +39,8 @@ let values = new Float64Array(64);
 
 function linearExtremes(solution: Solution, linear: LinearOutcome, from: number, m: number, quantity: LineQuantity): Extremes {
   const { pieces, structure } = solution;
+  const { coefficients: c, pieceWidth } = linear;
+  if (!isStored(pieceWidth, quantity)) return { max: { x: 0, value: 0, from }, min: { x: 0, value: 0, from } };
   const degree = degreeOf(quantity);
   const offset = offsetOf(quantity);
   const end = pieces.first[m + 1]!;
@@ -57,11 +59,10 @@ function linearExtremes(solution: Solution, linear: LinearOutcome, from: number,
     x[used] = 0;
     value[used++] = rule[1] * linear.ends[MEMBER_FREEDOMS * m + rule[0]]!;
   }
-  const c = linear.coefficients;
   for (let k = pieces.first[m]!; k < end; k++) {
     const start = pieces.from[k]!;
     const length = pieces.to[k]! - start;
-    const at = k * PIECE_WIDTH + offset;
+    const at = k * pieceWidth + offset;
     x[used] = start;
     value[used++] = c[at]!;
     const highest = effectiveDegree(c, at, degree);

@@ -1,5 +1,5 @@
 import { bodyMechanisms } from '../stability/body-mechanisms';
-import { memberMechanisms, NO_MEMBER, nodeMechanisms } from '../stability/local-mechanisms';
+import { LOST, memberMechanisms, NO_MEMBER, nodeMechanisms } from '../stability/local-mechanisms';
 import { Drivers, type Found } from '../stability/mechanism';
 import type { Notice } from '../model/notice';
 import type { MemberLoads } from '../stiffness/equivalent-loads';
@@ -12,14 +12,17 @@ export function judge(system: System, loads: readonly Float64Array[], onMembers:
   const drivers = new Drivers(structure.names.cases, loads);
   return [
     ...memberMechanisms(structure, matrices, onMembers),
-    ...nodeMechanisms(structure, loose, members, drivers),
+    ...nodeMechanisms(structure, matrices, loose, members, drivers),
     ...bodyMechanisms(
-      { structure, matrices, members, drivers, free: numbering.free },
+      { structure, matrices, members, drivers, free: numbering.free, brakes: loose.brakes },
       basis,
       countMotions(system) === basis.length,
     ),
   ];
 }
+
+/** Whether a case drives a motion that only looks free: it is no mechanism, but no number would be right. */
+export const isLost = ({ mechanism }: Found): boolean => !mechanism.harmless && mechanism.cause === LOST;
 
 /** Above this many motions of several nodes a trial only counts them: telling them apart would take longer than it is worth. */
 const FEW = 20;

@@ -1,3 +1,4 @@
+import { takeOut } from '../linear-algebra/take-out';
 import { FREEDOMS } from '../stiffness/structure';
 import type { System } from './system';
 
@@ -11,14 +12,5 @@ export function addSolution(system: System, x: Float64Array, movements: Float64A
 /** Held motions are zero but for rounding; they are taken out so that they are zero. */
 function rest(movements: Float64Array, { loose, basis }: System): void {
   for (const { node, motion } of loose.brakes) takeOut(movements, motion, FREEDOMS * node);
-  for (const motion of basis) takeOut(movements, motion, 0);
-}
-
-function takeOut(movements: Float64Array, motion: Float64Array, at: number): void {
-  let [along, size] = [0, 0];
-  for (let k = 0; k < motion.length; k++) {
-    along += movements[at + k]! * motion[k]!;
-    size += motion[k]! ** 2;
-  }
-  for (let k = 0; k < motion.length; k++) movements[at + k]! -= (along / size) * motion[k]!;
+  for (const motion of basis) takeOut(movements, motion);
 }

@@ -1,4 +1,4 @@
-import { lineQuantities, degreeOf, offsetOf, PIECE_WIDTH, type LineQuantity } from './quantities';
+import { lineQuantities, degreeOf, isStored, offsetOf, type LineQuantity } from './quantities';
 import { evaluate } from './polynomial';
 import type { LinearOutcome, Solution } from './results';
 
@@ -15,12 +15,16 @@ export const AT_ENDS: Partial<Record<LineQuantity, readonly [number, number, num
   Mz: [5, -1, 11, 1],
 };
 
-/** The polynomial of a quantity on piece k, in s = x − from. */
-export const pieceOf = (linear: LinearOutcome, k: number, quantity: LineQuantity): Float64Array =>
-  linear.coefficients.subarray(
-    k * PIECE_WIDTH + offsetOf(quantity),
-    k * PIECE_WIDTH + offsetOf(quantity) + degreeOf(quantity) + 1,
-  );
+/** What is not stored is zero. */
+const ZEROS = new Float64Array(Math.max(...lineQuantities.map(degreeOf)) + 1);
+
+/** The polynomial of a quantity on piece k, in s = x − from; not to be written to. */
+export function pieceOf({ coefficients, pieceWidth }: LinearOutcome, k: number, quantity: LineQuantity): Float64Array {
+  const length = degreeOf(quantity) + 1;
+  if (!isStored(pieceWidth, quantity)) return ZEROS.subarray(0, length);
+  const at = k * pieceWidth + offsetOf(quantity);
+  return coefficients.subarray(at, at + length);
+}
 
 /** The piece on which x lies; at a cut the one behind it, at the member's end the last. */
 export function pieceAt(solution: Solution, m: number, x: number): number {
@@ -37,8 +41,10 @@ export function pieceAt(solution: Solution, m: number, x: number): number {
  * the value just before it.
  */
 export function valueAt(solution: Solution, linear: LinearOutcome, m: number, quantity: LineQuantity, x: number): number {
+  const { coefficients, pieceWidth } = linear;
+  if (!isStored(pieceWidth, quantity)) return 0;
   const k = pieceAt(solution, m, x);
-  return evaluate(linear.coefficients, k * PIECE_WIDTH + offsetOf(quantity), degreeOf(quantity), x - solution.pieces.from[k]!);
+  return evaluate(coefficients, k * pieceWidth + offsetOf(quantity), degreeOf(quantity), x - solution.pieces.from[k]!);
 }
 
 /** All quantities of a member at x. */

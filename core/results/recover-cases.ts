@@ -4,8 +4,10 @@ import { FREEDOMS, type Structure } from '../stiffness/structure';
 import { toGlobalAxes } from '../stiffness/transformation';
 import type { Pieces } from './breakpoints';
 import type { CaseLoads } from './solved-cases';
-import { balance, largest } from './equilibrium';
+import { imbalance } from './equilibrium';
+import { largestPart } from '../linear-algebra/largest-part';
 import { recoverMembers, type MovedCase, type Recovered } from './recover-members';
+import { pieceWidth } from './quantities';
 import { appliedResultant, reactionResultant } from './resultants';
 import type { LinearOutcome } from './results';
 
@@ -41,22 +43,26 @@ export function recoverCases(
 }
 
 function outcomeOf(s: Structure, supported: Uint8Array, one: SolvedEquations, recovered: Recovered): LinearOutcome {
-  const { movements: displacements, reactions, ends, coefficients, largestEnd, largestReaction, worstJoint } = recovered;
-  const size = Math.max(one.driving, largestOnNodes(s, one.c), largestEnd, largest(one.loads.onMembers.values), largestReaction);
+  const { movements: displacements, reactions, ends, coefficients, largestOnMembers, largestReaction, worstJoint } = recovered;
+  const size = Math.max(one.driving, largestOnNodes(s, one.c), largestOnMembers, largestReaction);
   toGlobalAxes(s, displacements);
   toGlobalAxes(s, reactions);
+  const applied = appliedResultant(s, one.c, one.loads.applied);
+  const held = reactionResultant(s, supported, reactions);
   const equilibrium = {
-    ...balance(appliedResultant(s, one.c, one.loads.applied), reactionResultant(s, supported, reactions), size),
+    applied,
+    reactions: held,
+    residual: imbalance(applied, held, size),
     solutionResidual: one.residual,
     jointResidual: size === 0 ? 0 : worstJoint / size,
     size,
   };
-  return { displacements, reactions, ends, coefficients, equilibrium };
+  return { displacements, reactions, ends, coefficients, pieceWidth: pieceWidth(s), equilibrium };
 }
 
 /** The largest load on a node in case c. */
 function largestOnNodes({ nodeLoads, names }: Structure, c: number): number {
   if (isZero(nodeLoads)) return 0;
   const count = FREEDOMS * names.nodes.length;
-  return largest(nodeLoads.subarray(c * count, (c + 1) * count));
+  return largestPart(nodeLoads.subarray(c * count, (c + 1) * count));
 }

@@ -2,7 +2,7 @@ import { BEND_FLEXIBILITY, BEND_WIDTH } from '../stiffness/bending';
 import { isPlane, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
 import type { Pieces } from './breakpoints';
 import { IMPOSED_WIDTH, PIECE_LOAD_WIDTH, type PieceLoads } from './piece-loads';
-import { offsetOf, PIECE_WIDTH } from './quantities';
+import { offsetOf, pieceWidth } from './quantities';
 
 const [OVY, OVZ, OT, OMY, OMZ, OU, OV, OW] = (['Vy', 'Vz', 'T', 'My', 'Mz', 'u', 'v', 'w'] as const).map(offsetOf) as [
   number,
@@ -19,8 +19,7 @@ const [OVY, OVZ, OT, OMY, OMZ, OU, OV, OW] = (['Vy', 'Vz', 'T', 'My', 'Mz', 'u',
 const NOTHING = new Float64Array(PIECE_LOAD_WIDTH);
 
 /**
- * The diagrams of member m as polynomials of s = x − from over each piece, written into `out` (PIECE_WIDTH numbers a piece, in the
- * order of `lineQuantities`). `ends`: forces that the nodes exert on the members, local (12m); `starts`: the movements of the
+ * The diagrams of member m as polynomials of s = x − from over each piece, written into `out` (`pieceWidth` numbers a piece). `ends`: forces that the nodes exert on the members, local (12m); `starts`: the movements of the
  * members' own starts (6m). N′ = −qx, V′ = q, M′ = V; curvatures κ = EI⁻¹·M (2 × 2) plus what is imposed; the slopes rz and −ry
  * grow by κ, v′ and w′ are the slopes less the shear angles, u′ = N/EA + ε. `wasm/recovery.ts` does the same for all members.
  */
@@ -42,6 +41,7 @@ export function recoverMember(
   const flexVW = bends[BEND_WIDTH * m + BEND_FLEXIBILITY + 1]!;
   const flexW = bends[BEND_WIDTH * m + BEND_FLEXIBILITY + 2]!;
   const plane = isPlane(s);
+  const width = pieceWidth(s);
   const at = 12 * m;
   const start = 6 * m;
   let N = -ends[at]!;
@@ -72,7 +72,7 @@ export function recoverMember(
     const dx = f[p + 7]!;
     const qy = f[p + 8]!;
     const dy = f[p + 9]!;
-    const P = k * PIECE_WIDTH;
+    const P = k * width;
     out[P] = N;
     out[P + 1] = -qx;
     out[P + 2] = -dx / 2;
@@ -99,11 +99,13 @@ export function recoverMember(
       My += h * (Vz + h * (qz / 2 + (h * dz) / 6));
       Vz += h * (qz + (h * dz) / 2);
     }
-    quintic(out, P + OV, v, slopeV, kappaV, P + OMZ, flexV, P + OMY, flexVW, Vy, qy, dy, shearV);
+    // In the plane nothing bends out of it: flexVW is zero, whatever it is multiplied by.
+    const other = P + (plane ? OMZ : OMY);
+    quintic(out, P + OV, v, slopeV, kappaV, P + OMZ, flexV, other, flexVW, Vy, qy, dy, shearV);
     // Carry to the end of the piece.
     u += h * (out[P + OU + 1]! + h * (out[P + OU + 2]! + h * out[P + OU + 3]!));
     v = valueAtEnd(out, P + OV, h);
-    slopeV += h * kappaV + flexV * area(out, P + OMZ, h) + flexVW * area(out, P + OMY, h);
+    slopeV += h * kappaV + flexV * area(out, P + OMZ, h) + flexVW * area(out, other, h);
     Mz += h * (Vy + h * (qy / 2 + (h * dy) / 6));
     Vy += h * (qy + (h * dy) / 2);
     N -= h * (qx + (h * dx) / 2);

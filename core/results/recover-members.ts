@@ -4,13 +4,14 @@ import type { MemberMatrices } from '../stiffness/member-matrices';
 import { FREEDOMS, isPlane, memberCount, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
 import type { Pieces } from './breakpoints';
 import type { CaseLoads } from './solved-cases';
-import { largest } from './equilibrium';
+import { largestPart } from '../linear-algebra/largest-part';
 import { jointsOf, type Joints } from './joints';
-import { PIECE_WIDTH } from './quantities';
+import { pieceWidth } from './quantities';
 import { recoverOwnEnds } from './recover-ends';
 import { recoverMember } from './recover-member';
-import { INFO_WIDTH, recoveryKernels, TABLE_WIDTH, type RecoveryKernels } from './recovery-kernels';
-import { recoveryTable } from './recovery-table';
+import type { LinearOutcome } from './results';
+import { INFO_WIDTH, recoveryKernels, type RecoveryKernels } from './recovery-kernels';
+import { writeInfo } from './recovery-info';
 
 const N = MEMBER_FREEDOMS;
 
@@ -19,6 +20,8 @@ export interface MovedCase {
   readonly c: number;
   readonly loads: Pick<CaseLoads, 'onMembers' | 'along'>;
   readonly movements: Float64Array;
+  /** Where its results may be written, if it is as long as they are. */
+  readonly memory?: Float64Array | undefined;
 }
 
 /** What members and supports feel in one case. */
@@ -27,10 +30,15 @@ export interface Recovered extends Joints {
   readonly movements: Float64Array;
   /** 12m, local: what the nodes exert on the member's ends. */
   readonly ends: Float64Array;
-  /** PIECE_WIDTH numbers a piece. */
+  /** `pieceWidth` numbers a piece. */
   readonly coefficients: Float64Array;
-  readonly largestEnd: number;
+  /** The largest end force or fixed-end force. */
+  readonly largestOnMembers: number;
 }
+
+/** What the results of a case were written into by kernels: all of it in one buffer. Undefined of those that were given away. */
+export const memoryOf = (outcome: LinearOutcome | undefined): Float64Array | undefined =>
+  outcome?.displacements.length ? new Float64Array(outcome.displacements.buffer) : undefined;
 
 type Use = (recovered: Recovered, i: number) => void;
 
@@ -47,14 +55,15 @@ export function recoverPlainly(s: Structure, matrices: MemberMatrices, cut: Piec
   cases.forEach(({ c, movements, loads }, i) => {
     const { onMembers, along } = loads;
     const ends = new Float64Array(N * memberCount(s));
-    const coefficients = new Float64Array(PIECE_WIDTH * cut.from.length);
+    const coefficients = new Float64Array(pieceWidth(s) * cut.from.length);
     const onNodes = new Float64Array(movements.length);
     for (let m = 0; m < memberCount(s); m++) {
       recoverOwnEnds(s, matrices, m, movements, onMembers, ends, starts, onNodes);
       recoverMember(s, m, cut, matrices.bends, along, ends, starts, coefficients);
     }
+    const largestOnMembers = Math.max(largestPart(ends), largestPart(onMembers.values));
     const joints = jointsOf(s, c, loadsOnNodes(s, c), onNodes, movements);
-    use({ ...joints, movements: movements.slice(), ends, coefficients, largestEnd: largest(ends) }, i);
+    use({ ...joints, movements: movements.slice(), ends, coefficients, largestOnMembers }, i);
   });
 }
 
@@ -68,20 +77,22 @@ function recoverWith(
 ): void {
   const members = memberCount(s);
   const nodal = FREEDOMS * nodeCount(s);
-  const diagrams = PIECE_WIDTH * cut.from.length;
-  const most = (list: (one: MovedCase) => Float64Array): number => cases.reduce((max, one) => Math.max(max, list(one).length), 0);
+  const plane = isPlane(s);
+  const diagrams = pieceWidth(s) * cut.from.length;
+  const longest = (list: (one: MovedCase) => Float64Array): number =>
+    cases.reduce((max, one) => Math.max(max, list(one).length), 0);
   let length = 0;
   /** The next free place, for so many numbers. */
   const place = (count: number): number => (length += count) - count;
-  const table = place(TABLE_WIDTH * members);
+  const table = place(matrices.rows.length);
   const lengths = place(cut.from.length);
   const restraintsAt = place(nodal);
   const settlementsAt = place(nodal);
   const onNodesAt = place(nodal);
   const takenAt = place(nodal);
   const startsAt = place(FREEDOMS * members);
-  const loadsAt = place(most(({ loads }) => loads.onMembers.values));
-  const recordsAt = place(most(({ loads }) => loads.along.values));
+  const loadsAt = place(longest(({ loads }) => loads.onMembers.values));
+  const recordsAt = place(longest(({ loads }) => loads.along.values));
   const sizes = place(2);
   // What leaves the kernels stands together, and is copied at once.
   const movementsAt = place(nodal);
@@ -97,16 +108,17 @@ function recoverWith(
   const ends = view(endsAt, N * members);
   const starts = view(startsAt, FREEDOMS * members);
   const taken = view(takenAt, nodal);
-  const fixed = recoveryTable(s, matrices);
-  numbers.set(fixed.numbers, table);
+  numbers.set(matrices.rows, table);
   numbers.set(s.restraints, restraintsAt);
-  integers.set(fixed.info, info);
+  const indirect = writeInfo(s, matrices, integers, info);
   for (let m = 0; m <= members; m++) integers[info + INFO_WIDTH * m + 3] = cut.first[m]!;
   for (let k = 0; k < cut.from.length; k++) numbers[lengths + k] = cut.to[k]! - cut.from[k]!;
   // What a plane structure has no part of is not written.
-  view(coefficientsAt, diagrams).fill(0);
+  view(reactionsAt, nodal).fill(0);
+  ends.fill(0);
+  starts.fill(0);
   view(settlementsAt, 2 * nodal).fill(0);
-  cases.forEach(({ c, movements, loads }, i) => {
+  cases.forEach(({ c, movements, loads, memory }, i) => {
     const { onMembers, along } = loads;
     numbers.set(movements, movementsAt);
     numbers.set(onMembers.values, loadsAt);
@@ -116,14 +128,15 @@ function recoverWith(
     if (!isZero(s.settlements)) numbers.set(s.settlements.subarray(c * nodal, (c + 1) * nodal), settlementsAt);
     if (!isZero(s.nodeLoads)) numbers.set(loadsOnNodes(s, c), onNodesAt);
     taken.fill(0);
-    let largestEnd = kernels.ends(members, table, info, movementsAt, lists, loadsAt, endsAt, startsAt, takenAt);
-    for (const m of fixed.indirect) {
+    let most = kernels.ends(members, table, info, movementsAt, lists, loadsAt, endsAt, startsAt, takenAt, plane);
+    for (const m of indirect) {
       recoverOwnEnds(s, matrices, m, movements, onMembers, ends, starts, taken);
-      largestEnd = Math.max(largestEnd, largest(ends.subarray(N * m, N * (m + 1))));
+      most = Math.max(most, largestPart(ends.subarray(N * m, N * (m + 1))), largestLoad(onMembers, m));
     }
-    kernels.diagrams(members, table, info, lengths, lists + members, recordsAt, endsAt, startsAt, coefficientsAt, isPlane(s));
-    kernels.joints(nodal, restraintsAt, settlementsAt, onNodesAt, takenAt, movementsAt, reactionsAt, sizes);
-    const copy = numbers.slice(movementsAt, results);
+    kernels.diagrams(members, table, info, lengths, lists + members, recordsAt, endsAt, startsAt, coefficientsAt, plane);
+    kernels.joints(nodeCount(s), restraintsAt, settlementsAt, onNodesAt, takenAt, movementsAt, reactionsAt, sizes, plane);
+    const copy = memory?.length === results - movementsAt ? memory : new Float64Array(results - movementsAt);
+    copy.set(view(movementsAt, copy.length));
     const part = (at: number, count: number): Float64Array => copy.subarray(at - movementsAt, at - movementsAt + count);
     use(
       {
@@ -131,7 +144,7 @@ function recoverWith(
         reactions: part(reactionsAt, nodal),
         ends: part(endsAt, N * members),
         coefficients: part(coefficientsAt, diagrams),
-        largestEnd,
+        largestOnMembers: most,
         worstJoint: numbers[sizes]!,
         largestReaction: numbers[sizes + 1]!,
       },
@@ -139,3 +152,7 @@ function recoverWith(
     );
   });
 }
+
+/** The largest fixed-end force of a member. */
+const largestLoad = ({ at, values }: CaseLoads['onMembers'], m: number): number =>
+  at[m]! < 0 ? 0 : largestPart(values.subarray(at[m]!, at[m]! + N));

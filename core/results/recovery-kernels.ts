@@ -2,8 +2,6 @@ import type { Heap } from '../linear-algebra/kernels';
 import { wasmModule } from '../linear-algebra/wasm-module';
 import { recoveryBytes } from './recovery-bytes';
 
-/** Numbers of a member in the table: axes (9), EA/L, GJ/L, 1/L, near and far stiffness (3 each), EI⁻¹ (3), 1/EA, 1/GAy, 1/GAz. */
-export const TABLE_WIDTH = 24;
 /** Integers of a member: its nodes, BOWS_V and BOWS_W with DIRECT, and its first piece; one more member's bounds the last. */
 export const INFO_WIDTH = 4;
 /** Set where nothing but its axes lies between a member and its nodes: no release, no arm, no turned support. */
@@ -17,7 +15,8 @@ export interface RecoveryKernels {
   readonly reserve: (length: number) => Heap;
   /**
    * End forces of direct members (12m), the movements of their starts (6m), what they exert on their nodes added to `onNodes` (6n),
-   * from the nodes' movements (6n). Returns the size of the largest end force.
+   * from the nodes' movements (6n). Returns the size of the largest end force or load on a member. Of a `plane` structure only what lies in
+   * the plane is written; the rest must be zero.
    */
   readonly ends: (
     members: number,
@@ -29,6 +28,7 @@ export interface RecoveryKernels {
     ends: number,
     starts: number,
     onNodes: number,
+    plane: boolean,
   ) => number;
   /** The diagrams of all members over their pieces, whose `lengths` are given, from end forces and movements of the starts. */
   readonly diagrams: (
@@ -48,7 +48,7 @@ export interface RecoveryKernels {
    * exert on members and their movements (6n each). Writes two numbers at `sizes`: what is left at the worst joint, the largest reaction.
    */
   readonly joints: (
-    freedoms: number,
+    nodes: number,
     restraints: number,
     settlements: number,
     loads: number,
@@ -56,11 +56,16 @@ export interface RecoveryKernels {
     movements: number,
     reactions: number,
     sizes: number,
+    plane: boolean,
   ) => void;
 }
 
 /** What the compiled module exports: the same on places in bytes, flags as numbers. */
-type Exports = Pick<RecoveryKernels, 'ends' | 'joints'> & { readonly diagrams: (...places: number[]) => void };
+interface Exports {
+  readonly ends: (...places: number[]) => number;
+  readonly diagrams: (...places: number[]) => void;
+  readonly joints: (...places: number[]) => void;
+}
 
 let own: RecoveryKernels | 'none' | undefined;
 
@@ -76,8 +81,19 @@ function loadKernels(): RecoveryKernels | undefined {
   const run = module.exports;
   return {
     reserve: module.reserve,
-    ends: (members, table, info, movements, loadsAt, loads, ends, starts, onNodes) =>
-      run().ends(members, 8 * table, 4 * info, 8 * movements, 4 * loadsAt, 8 * loads, 8 * ends, 8 * starts, 8 * onNodes),
+    ends: (members, table, info, movements, loadsAt, loads, ends, starts, onNodes, plane) =>
+      run().ends(
+        members,
+        8 * table,
+        4 * info,
+        8 * movements,
+        4 * loadsAt,
+        8 * loads,
+        8 * ends,
+        8 * starts,
+        8 * onNodes,
+        plane ? 1 : 0,
+      ),
     diagrams: (members, table, info, lengths, recordsAt, records, ends, starts, out, plane) =>
       run().diagrams(
         members,
@@ -91,7 +107,17 @@ function loadKernels(): RecoveryKernels | undefined {
         8 * out,
         plane ? 1 : 0,
       ),
-    joints: (freedoms, restraints, settlements, loads, onNodes, movements, reactions, sizes) =>
-      run().joints(freedoms, 8 * restraints, 8 * settlements, 8 * loads, 8 * onNodes, 8 * movements, 8 * reactions, 8 * sizes),
+    joints: (nodes, restraints, settlements, loads, onNodes, movements, reactions, sizes, plane) =>
+      run().joints(
+        nodes,
+        8 * restraints,
+        8 * settlements,
+        8 * loads,
+        8 * onNodes,
+        8 * movements,
+        8 * reactions,
+        8 * sizes,
+        plane ? 1 : 0,
+      ),
   };
 }

@@ -10,10 +10,12 @@ import {
   type Support,
 } from '../model/model';
 import type { Found, Mechanism, Motion, Remedy } from '../stability/mechanism';
+import type { Opening } from '../stability/openings';
 
-/** Trials are whole factorizations: enough of them to help, not so many that the answer waits. */
+/** Trials are whole factorizations, and look at every member in every motion: enough of them to help, not so many that the answer waits. */
 const MOST_MECHANISMS = 6;
 const MOST_MEMBERS = 3000;
+const MOST_WORK = 1e5;
 const ENOUGH = 2;
 
 /**
@@ -27,12 +29,15 @@ export function withRemedies(
   harmful: (model: Model) => number,
 ): Mechanism[] {
   let tried = 0;
+  let work = 0;
   return found.map(({ mechanism, motion }) => {
     if (mechanism.harmless || model.members.length > MOST_MEMBERS || tried >= MOST_MECHANISMS) return mechanism;
     tried++;
     const remedies: Remedy[] = [];
     for (const remedy of candidates(model, motion)) {
-      if (remedies.length >= ENOUGH) break;
+      if (remedies.length >= ENOUGH || work > MOST_WORK) break;
+      if (remedies.some(({ description }) => description === remedy.description)) continue;
+      work += model.members.length * (1 + before);
       const applied = applyIntent(model, remedy.edit);
       if (applied.ok && harmful(applied.model) < before) remedies.push(remedy);
     }
@@ -48,6 +53,8 @@ function* candidates(model: Model, { amounts, pattern }: Motion): Generator<Reme
       yield* held(model, pattern.node, turning(model, amounts.subarray(3, 6)));
       return;
     case 'loose-node':
+      yield* closed(model, pattern.openings);
+      yield* runThrough(model, pattern.node);
       yield* held(model, pattern.node, largestFreedom(amounts, 0, 3));
       yield* fixedEnds(model, pattern.node);
       return;
@@ -74,6 +81,7 @@ function* candidates(model: Model, { amounts, pattern }: Motion): Generator<Reme
       yield* fixedEnds(model, pattern.node);
       break;
     case 'fold':
+      yield* closed(model, pattern.openings);
       break;
   }
   for (const node of farthestMoving(amounts)) {
@@ -138,21 +146,74 @@ function* held(model: Model, node: number, freedom: Freedom): Generator<Remedy> 
   };
 }
 
-/** Fixes one released end at the node; a truss member becomes a frame member that is hinged at its other end. */
+const hinges = (model: Model): EndReleases => (model.space === 'plane' ? { mz: 'free' } : { my: 'free', mz: 'free' });
+
+/** A member whose end is fixed in bending; a truss member becomes a frame member that is hinged at its other end. */
+function fixedAt(model: Model, member: Member, end: MemberEnd): Member {
+  const other: MemberEnd = end === 'start' ? 'end' : 'start';
+  if (member.behaviour === 'truss') return { ...member, behaviour: 'frame', releases: { [other]: hinges(model) } };
+  const releases = member.releases?.[end] ?? {};
+  return { ...member, releases: { ...member.releases, [end]: without(releases, ['my', 'mz']) } };
+}
+
+const isHinged = ({ behaviour, releases }: Member, end: MemberEnd): boolean =>
+  behaviour === 'truss' || releases?.[end]?.mz !== undefined || releases?.[end]?.my !== undefined;
+
+const endAt = ({ start, end }: Member, node: string): MemberEnd | undefined =>
+  start === node ? 'start' : end === node ? 'end' : undefined;
+
+/** Fixes one hinged end at the node. */
 function* fixedEnds(model: Model, node: number): Generator<Remedy> {
   const id = model.nodes[node]!.id;
   for (const member of model.members) {
-    const end: MemberEnd | undefined = member.start === id ? 'start' : member.end === id ? 'end' : undefined;
-    if (!end) continue;
-    if (member.behaviour === 'truss') continue;
-    const releases = member.releases?.[end];
-    if (!releases || !('mz' in releases || 'my' in releases)) continue;
-    yield withEnd(member, end, without(releases, ['my', 'mz']), `Fix the end of member ${member.id} at node ${id}`);
+    const end = endAt(member, id);
+    if (!end || !isHinged(member, end)) continue;
+    const description =
+      member.behaviour === 'truss'
+        ? `Make member ${member.id} a frame member that is fixed at node ${id}`
+        : `Fix the end of member ${member.id} at node ${id}`;
+    yield { description, edit: put('members', fixedAt(model, member, end)) };
   }
 }
 
+/** Fixes an end that gives way; those of truss members are meant to. */
+function* closed(model: Model, openings: readonly Opening[]): Generator<Remedy> {
+  for (const { member: m, end, freedom } of openings) {
+    const member = model.members[m]!;
+    if (member.behaviour !== 'truss') yield* unreleased(member, end === 0 ? 'start' : 'end', freedom);
+  }
+}
+
+/** Makes two members in one line run through the hinged node between them. */
+function* runThrough(model: Model, node: number): Generator<Remedy> {
+  const id = model.nodes[node]!.id;
+  const there = model.members.flatMap((member) => {
+    const end = endAt(member, id);
+    return end ? [{ member, end, direction: directionFrom(model, node, end === 'start' ? member.end : member.start) }] : [];
+  });
+  for (const [i, a] of there.entries())
+    for (const b of there.slice(i + 1)) {
+      if (!isOpposite(a.direction, b.direction)) continue;
+      const intents = [a, b].map(({ member, end }) => put('members', fixedAt(model, member, end)));
+      const description = `Make members ${a.member.id} and ${b.member.id} run through node ${id}`;
+      yield { description, edit: { type: 'batch', intents, label: description } };
+    }
+}
+
+type Direction = readonly [number, number, number];
+
+function directionFrom(model: Model, node: number, far: string): Direction {
+  const { x, y, z = 0 } = model.nodes[node]!;
+  const other = model.nodes.find(({ id }) => id === far)!;
+  const [dx, dy, dz] = [other.x - x, other.y - y, (other.z ?? 0) - z];
+  const length = Math.hypot(dx, dy, dz);
+  return [dx / length, dy / length, dz / length];
+}
+
+const isOpposite = (a: Direction, b: Direction): boolean => Math.hypot(a[0] + b[0], a[1] + b[1], a[2] + b[2]) < 1e-3;
+
 const RELEASE_KEYS = ['ux', 'uy', 'uz', 'rx', 'my', 'mz'] as const;
-const RELEASE_WORDS = ['along its axis', 'across', 'across', 'in torsion', 'in bending', 'in bending'] as const;
+const RELEASE_WORDS = ['along its axis', 'across', 'across', 'in torsion'] as const;
 
 function* unreleased(member: Member, end: MemberEnd, freedom: number): Generator<Remedy> {
   const key = RELEASE_KEYS[freedom]!;
@@ -161,7 +222,11 @@ function* unreleased(member: Member, end: MemberEnd, freedom: number): Generator
     const releases = member.releases?.[side];
     if (releases?.[key] === undefined) continue;
     const node = side === 'start' ? member.start : member.end;
-    yield withEnd(member, side, without(releases, [key]), `Fix member ${member.id} ${RELEASE_WORDS[freedom]} at node ${node}`);
+    const bends = freedom > 3;
+    const description = bends
+      ? `Fix the end of member ${member.id} at node ${node}`
+      : `Fix member ${member.id} ${RELEASE_WORDS[freedom]} at node ${node}`;
+    yield withEnd(member, side, without(releases, bends ? ['my', 'mz'] : [key]), description);
   }
 }
 

@@ -61,8 +61,17 @@ export function appliedResultant(s: Structure, c: number, onMembers: AppliedLoad
   if (!isZero(s.nodeLoads))
     for (let i = 0; i < n; i++) addResultant(X[3 * i]!, X[3 * i + 1]!, X[3 * i + 2]!, s.nodeLoads, WIDTH * (c * n + i), sum, 0);
   const { values } = onMembers;
-  for (let o = 0; o < values.length; o += WIDTH) for (let k = 0; k < WIDTH; k++) sum[k]! += values[o + k]!;
-  return resultantOf(sum);
+  // Sums that stay in registers make this several times as quick.
+  let [fx, fy, fz, mx, my, mz] = [sum[0]!, sum[1]!, sum[2]!, sum[3]!, sum[4]!, sum[5]!];
+  for (let o = 0; o < values.length; o += WIDTH) {
+    fx += values[o]!;
+    fy += values[o + 1]!;
+    fz += values[o + 2]!;
+    mx += values[o + 3]!;
+    my += values[o + 4]!;
+    mz += values[o + 5]!;
+  }
+  return [fx, fy, fz, mx, my, mz];
 }
 
 const global = new Float64Array(WIDTH);

@@ -28,8 +28,9 @@ export interface LinearOutcome {
   readonly reactions: Float64Array;
   /** 12m, local: what the nodes exert on the member's ends. */
   readonly ends: Float64Array;
-  /** PIECE_WIDTH numbers a piece: the diagrams as polynomials. */
+  /** The diagrams as polynomials, `pieceWidth` numbers a piece; quantities lie there as `offsetOf` tells. */
   readonly coefficients: Float64Array;
+  readonly pieceWidth: number;
   readonly equilibrium: Equilibrium;
 }
 
@@ -50,6 +51,11 @@ export interface Results {
   readonly status: 'solved' | 'unstable' | 'invalid';
   readonly notices: readonly Notice[];
   readonly mechanisms: readonly Mechanism[];
+  /**
+   * By mechanism, of the first harmful ones: how the members' own ends move in it (6m, global), the largest movement being 1; to be
+   * drawn. Undefined where only something turns.
+   */
+  readonly motions?: readonly (Float64Array | undefined)[];
   /** Present exactly when the status is `solved`. */
   readonly solution?: Solution;
 }

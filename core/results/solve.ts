@@ -2,15 +2,25 @@ import { outcomes, type Outcome } from '../combinations/outcomes';
 import { sharedKernels } from '../linear-algebra/shared-kernels';
 import type { Model } from '../model/model';
 import type { Notice } from '../model/notice';
-import { conditioningNotice, conditioningOf, noDigitsNotice, troubleAt, type Conditioning } from '../stability/conditioning';
+import {
+  conditioningNotice,
+  conditioningOf,
+  noDigitsNotice,
+  placeNamed,
+  placeOf,
+  troubleAt,
+  type Conditioning,
+} from '../stability/conditioning';
 import type { Found } from '../stability/mechanism';
+import { memberMotions } from '../stability/member-motions';
 import { nodalLoads } from '../stiffness/assemble';
 import { memberLoads } from '../stiffness/equivalent-loads';
 import { readinessFaults, readinessNotes } from '../stiffness/readiness';
 import { FREEDOMS, type Structure } from '../stiffness/structure';
 import { pieces } from './breakpoints';
 import { caseLoads } from './case-loads';
-import { countHarmful, countMotions, judge, mechanismNotices } from './judge';
+import { memoryOf } from './recover-members';
+import { countHarmful, countMotions, isLost, judge, mechanismNotices } from './judge';
 import { withRemedies } from './remedies';
 import type { LinearOutcome, Results } from './results';
 import { solveCases } from './solve-cases';
@@ -21,10 +31,15 @@ import { buildSystem, type Progress, type System } from './system';
 /** A balance worse than this is not a result: digits were lost somewhere, and the numbers are refused. */
 const WORST_RESIDUAL = 1e-6;
 
+/** So many motions come with what is needed to draw them. */
+const MOST_DRAWN = 12;
+
 /** What one solve may take over from the one before it, and how it tells of its progress. */
 export interface SolveOptions {
   readonly former?: System | undefined;
   readonly progress?: Progress | undefined;
+  /** Whether the results that came with `former` may be written over: for callers who have passed copies of them on. */
+  readonly recycle?: boolean | undefined;
 }
 
 /**
@@ -38,13 +53,15 @@ export const solve = (model: Model, notices: readonly Notice[] = [], options: So
 export function solveKeeping(
   model: Model,
   notices: readonly Notice[],
-  { former, progress }: SolveOptions,
+  options: SolveOptions,
 ): { results: Results; system?: System } {
   const faults = readinessFaults(model);
   if (faults.length > 0) return { results: { status: 'invalid', notices: [...notices, ...faults], mechanisms: [] } };
   const said = [...notices, ...readinessNotes(model)];
-  const system = buildSystem(model, sharedKernels(), former, progress);
-  const { results, solved } = solveSystem(model, system, said, progress);
+  const { former, progress } = options;
+  const readable = former?.solved?.overwritten ? { ...former, solved: undefined } : former;
+  const system = buildSystem(model, sharedKernels(), readable, progress);
+  const { results, solved } = solveSystem(model, system, said, options);
   return { results, system: { ...system, ...(solved && { solved }) } };
 }
 
@@ -52,25 +69,29 @@ function solveSystem(
   model: Model,
   system: System,
   said: readonly Notice[],
-  progress?: Progress,
+  { progress, recycle = false }: SolveOptions,
 ): { results: Results; solved?: SolvedCases } {
   const { structure, numbering, factor } = system;
   const cut = pieces(structure);
   const kept = unchangedCases(system.solved, structure, factor, cut);
-  const loads = caseLoads(system, cut, kept);
+  const last = recycle ? system.solved : undefined;
+  if (last) last.overwritten = true;
+  const loads = caseLoads(system, cut, kept, recycle);
   const onNodes = loads.map((one) => one.onNodes);
   const onMembers = loads.map((one) => one.onMembers);
-  const found = judge(system, onNodes, onMembers);
+  const judged = judge(system, onNodes, onMembers);
+  const found = judged.filter((one) => !isLost(one));
+  const lost = lostNotices(system, judged);
   if (found.some(({ mechanism }) => !mechanism.harmless))
-    return { results: unstable(model, system, said, found, countHarmful(system, onNodes, onMembers)) };
+    return { results: unstable(model, system, said, found, lost, countHarmful(system, onNodes, onMembers)) };
   const mechanisms = found.map(({ mechanism }) => mechanism);
-  const lost = lostNotices(system);
   if (lost.length > 0) return { results: { status: 'invalid', notices: [...said, ...lost], mechanisms } };
 
   const supported = supportedNodes(structure);
   const due = loads.flatMap((_, c) => (kept[c] ? [] : [c]));
-  const fresh = solveCases(system, cut, supported, due, loads, progress);
-  const cases = loads.map((one, c): SolvedCase => kept[c] ?? { ...one, outcome: fresh.get(c)! });
+  const memories = due.map((c) => last && memoryOf(last.cases[c]?.outcome));
+  const fresh = solveCases(system, cut, supported, due, loads, memories, progress);
+  const cases = loads.map((one, c): SolvedCase => kept[c] ?? { loads: one, outcome: fresh.get(c)! });
   const solved = cases.map(({ outcome }) => outcome);
   const conditioning = conditioningOf(factor, numbering);
   const doubtful = doubtfulCases(system, conditioning, solved);
@@ -91,7 +112,7 @@ function solveSystem(
       digitsLost: conditioning.digitsLost,
     },
   };
-  return { results, solved: { structure, factor, pieces: cut, cases } };
+  return { results, solved: { structure, factor, pieces: cut, cases, overwritten: false } };
 }
 
 /** By outcome: the cases as solved, the sums of them; undefined for an envelope. */
@@ -104,13 +125,23 @@ function linearOutcomes(all: readonly Outcome[], solved: readonly LinearOutcome[
   return all.map((outcome, i) => (outcome.kind === 'case' ? solved[i] : outcome.kind === 'sum' ? sums[next++] : undefined));
 }
 
-function unstable(model: Model, system: System, notices: readonly Notice[], found: readonly Found[], before: number): Results {
+function unstable(
+  model: Model,
+  system: System,
+  notices: readonly Notice[],
+  found: readonly Found[],
+  lost: readonly Notice[],
+  before: number,
+): Results {
   const harmful = found.filter(({ mechanism }) => !mechanism.harmless);
   const mechanisms = withRemedies(model, found, before, harmfulMechanisms);
+  const drawn = new Set(harmful.slice(0, MOST_DRAWN));
+  const motions = found.map((one) => (drawn.has(one) ? memberMotions(system.structure, system.matrices, one.motion) : undefined));
   return {
     status: 'unstable',
-    notices: [...notices, ...mechanismNotices(harmful), ...untold(system), ...lostNotices(system)],
+    notices: [...notices, ...mechanismNotices(harmful), ...untold(system), ...lost],
     mechanisms,
+    motions,
   };
 }
 
@@ -124,8 +155,11 @@ function untold(system: System): Notice[] {
 }
 
 /** Says so when what holds a part is lost in rounding: no number would be right. */
-const lostNotices = ({ structure, members, numbering, lost }: System): Notice[] =>
-  lost.slice(0, 1).map((unknown) => noDigitsNotice(structure, members, numbering, unknown));
+function lostNotices({ structure, members, numbering, lost }: System, judged: readonly Found[]): Notice[] {
+  const alone = judged.filter(isLost).map(({ mechanism: { freedoms } }) => placeNamed(structure, freedoms[0]!));
+  const places = [...lost.map((unknown) => placeOf(numbering, unknown)), ...alone];
+  return places.slice(0, 1).map((place) => noDigitsNotice(structure, members, place));
+}
 
 /** How many harmful mechanisms a model has: what a remedy must make fewer. Infinity for a model that cannot be solved at all. */
 function harmfulMechanisms(model: Model): number {

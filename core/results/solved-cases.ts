@@ -21,6 +21,8 @@ export interface SolvedCases {
   readonly factor: Factor;
   readonly pieces: Pieces;
   readonly cases: readonly SolvedCase[];
+  /** Set when a later solution begins to write over its loads and results: from then on it tells nothing. */
+  overwritten: boolean;
 }
 
 /** The loads of a case in every form that its solution needs. */
@@ -36,7 +38,8 @@ export interface CaseLoads {
 }
 
 /** One solved case with what it was solved from. */
-export interface SolvedCase extends CaseLoads {
+export interface SolvedCase {
+  readonly loads: CaseLoads;
   readonly outcome: LinearOutcome;
 }
 

@@ -1,5 +1,5 @@
 import { combine } from '../linear-algebra/combine';
-import { balance } from './equilibrium';
+import { imbalance } from './equilibrium';
 import type { Equilibrium, LinearOutcome, Resultant } from './results';
 
 /** The weighted sums of solved cases, one for each row of factors; nothing is solved again. */
@@ -14,6 +14,7 @@ export function sumOutcomes(solved: readonly LinearOutcome[], factors: readonly 
     reactions: reactions[k]!,
     ends: ends[k]!,
     coefficients: coefficients[k]!,
+    pieceWidth: solved[0]?.pieceWidth ?? 0,
     equilibrium: sumOfEquilibria(solved, row),
   }));
 }
@@ -27,12 +28,12 @@ function sumOfEquilibria(solved: readonly LinearOutcome[], factors: Float64Array
   const worst = (pick: (outcome: LinearOutcome) => number): number =>
     solved.reduce((max, outcome, c) => (factors[c] === 0 ? max : Math.max(max, pick(outcome))), 0);
   const size = solved.reduce((sum, { equilibrium }, c) => sum + Math.abs(factors[c]!) * equilibrium.size, 0);
+  const applied = resultant((outcome) => outcome.equilibrium.applied);
+  const reactions = resultant((outcome) => outcome.equilibrium.reactions);
   return {
-    ...balance(
-      resultant((outcome) => outcome.equilibrium.applied),
-      resultant((outcome) => outcome.equilibrium.reactions),
-      size,
-    ),
+    applied,
+    reactions,
+    residual: imbalance(applied, reactions, size),
     solutionResidual: worst((outcome) => outcome.equilibrium.solutionResidual),
     jointResidual: worst((outcome) => outcome.equilibrium.jointResidual),
     size,

@@ -1,20 +1,21 @@
 import type { Model } from '../model/model';
 import { recompile } from '../stiffness/compile';
 import type { SolvedCases } from './solved-cases';
-import { factorize, type Factor, type Watch } from '../linear-algebra/factor';
+import type { Watch } from '../linear-algebra/factor';
 import type { Kernels } from '../linear-algebra/kernels';
 import { sameNumbers } from '../linear-algebra/same-numbers';
-import { nullVectors } from '../linear-algebra/solve';
+import type { SparseSymmetric } from '../linear-algebra/sparse-symmetric';
 import { looseNodes, type LooseNodes } from '../stability/loose-nodes';
 import { membersAt } from '../stability/mechanism';
-import { isStrained } from '../stability/strain';
+import { freeMotions, type FreeMotions } from '../stability/free-motions';
 import { assembleStiffness } from '../stiffness/assemble';
 import { memberMatrices, type MemberMatrices } from '../stiffness/member-matrices';
 import { numberFreedoms, type Numbering } from '../stiffness/numbering';
-import type { Structure } from '../stiffness/structure';
+import { reassembleStiffness } from '../stiffness/reassemble';
+import { memberCount, type Structure } from '../stiffness/structure';
 
 /** Everything about a structure that does not depend on its loads, factored and ready for any right-hand side. */
-export interface System {
+export interface System extends FreeMotions {
   readonly model: Model;
   readonly structure: Structure;
   readonly matrices: MemberMatrices;
@@ -22,19 +23,17 @@ export interface System {
   readonly members: readonly (readonly number[])[];
   readonly loose: LooseNodes;
   readonly numbering: Numbering;
-  readonly factor: Factor;
-  /** Motions of several nodes that cost no energy (6n each, nodes' axes): all of them, or the first MOST_MOTIONS. */
-  readonly basis: readonly Float64Array[];
-  /** Unknowns of motions that look like it, but strain a member or a spring: what holds them is lost in rounding. */
-  readonly lost: readonly number[];
+  readonly stiffness: SparseSymmetric;
   /** The cases that were solved with it last. */
   readonly solved?: SolvedCases | undefined;
   /** The members that differ in more than their loads from those of the solved cases; undefined where anything may differ. */
   readonly changed?: readonly number[] | undefined;
+  /** The members whose loads may differ from theirs, all other loads being the same; undefined where any may differ. */
+  readonly reloaded?: readonly number[] | undefined;
 }
 
-/** So many motions are described; a structure with more is a heap of bars, and its null space would fill the memory. */
-const MOST_MOTIONS = 100;
+/** With more than so many members for each changed one, K is kept but for what they give to it. */
+const MEMBERS_TO_A_CHANGE = 8;
 
 /** What a long computation tells while it runs: the phase, and how much of it is done, 0 to 1. May throw to give up. */
 export type Progress = (phase: Phase, done: number) => void;
@@ -45,8 +44,9 @@ export type Phase = 'stiffness' | 'ordering' | 'factorization' | 'cases' | 'comb
  * when the same freedoms are joined in the same way.
  */
 export function buildSystem(model: Model, kernels: Kernels, former?: System, progress?: Progress): System {
-  const { structure, changed } = recompile(model, former);
-  const since = { solved: former?.solved, changed: former?.solved?.structure === former?.structure ? changed : undefined };
+  const { structure, changed, reloaded } = recompile(model, former);
+  const isLast = former?.solved?.structure === former?.structure;
+  const since = { solved: former?.solved, ...(isLast ? { changed, reloaded } : { changed: undefined, reloaded: undefined }) };
   if (former?.factor.isCurrent() && sameStiffness(former.structure, structure)) return { ...former, model, structure, ...since };
   progress?.('stiffness', 0);
   const matrices = memberMatrices(structure, former && changed && { matrices: former.matrices, changed });
@@ -56,14 +56,14 @@ export function buildSystem(model: Model, kernels: Kernels, former?: System, pro
   const loose = looseNodes(structure, matrices, members, touched);
   progress?.('ordering', 0);
   const numbering = numberFreedoms(structure, loose.absent, former?.numbering);
-  const stiffness = assembleStiffness(structure, matrices, numbering, loose.brakes);
+  const isLittle = changed !== undefined && MEMBERS_TO_A_CHANGE * changed.length < memberCount(structure);
+  const isAlike = isJoinedAsBefore && numbering === former.numbering && loose.brakes.length + former.loose.brakes.length === 0;
+  const stiffness =
+    isLittle && isAlike
+      ? reassembleStiffness(structure, matrices, numbering, former.stiffness, changed, members)
+      : assembleStiffness(structure, matrices, numbering, loose.brakes);
   const watch: Watch | undefined = progress && ((done) => progress('factorization', done));
-  const factor = factorize(numbering.analysis, stiffness, kernels, watch);
-  const { unknowns } = numbering;
-  const motions = nullVectors(factor, MOST_MOTIONS).map((v) =>
-    Float64Array.from(unknowns, (unknown) => (unknown < 0 ? 0 : v[unknown]!)),
-  );
-  const strained = motions.map((motion) => isStrained(structure, matrices, motion));
+  const motions = freeMotions(structure, matrices, loose.brakes, numbering, stiffness, kernels, watch);
   return {
     model,
     structure,
@@ -71,9 +71,8 @@ export function buildSystem(model: Model, kernels: Kernels, former?: System, pro
     members,
     loose,
     numbering,
-    factor,
-    basis: motions.filter((_, i) => !strained[i]),
-    lost: factor.weak.filter((_, i) => strained[i]),
+    stiffness,
+    ...motions,
     ...since,
   };
 }

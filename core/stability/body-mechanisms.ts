@@ -1,11 +1,16 @@
-import { MATRIX_WIDTH, type MemberMatrices } from '../stiffness/member-matrices';
+import { largestPart } from '../linear-algebra/largest-part';
+import { takeOut } from '../linear-algebra/take-out';
+import type { Brake } from '../stiffness/assemble';
+import { nodalEntry, type MemberMatrices } from '../stiffness/member-matrices';
 import { FREEDOMS, isPlane, memberCount, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
 import { toOwnAxes } from '../stiffness/transformation';
 import { globalMotion, namedFreedoms, type Drivers, type Found, type Pattern } from './mechanism';
 import { separated } from './null-space';
+import { openingsIn, openingWords } from './openings';
 import { findPanel } from './panel';
 import { isAtRest, ownEnds } from './own-ends';
 import { partsOf, rigidAt, unresistedMotions, type Part, type RigidMotion } from './rigid-motions';
+import { isStrained } from './strain';
 import { about, along, axisOf, caseWords, driven, memberWords, nodeWords } from './words';
 
 /** What the search for motions of several nodes looks at. */
@@ -16,6 +21,8 @@ export interface Scene {
   readonly drivers: Drivers;
   /** 6n: 1 where the freedom is an unknown of the system. */
   readonly free: Uint8Array;
+  /** Motions of single nodes that are held apart; the null space of the system is at right angles to them. */
+  readonly brakes: readonly Brake[];
 }
 
 /**
@@ -26,44 +33,84 @@ export function bodyMechanisms(scene: Scene, basis: readonly Float64Array[], com
   if (basis.length === 0) return [];
   const parts = partsOf(scene.structure);
   const stiffened = stiffenedFreedoms(scene.structure, scene.matrices);
-  const rigid = parts.flatMap((part) => unresistedMotions(scene.structure, part, stiffened));
-  const rigidVectors = rigid.map((motion) => rigidVector(scene, motion));
-  const others = separated(rigidVectors, basis, complete);
-  return [
-    ...rigid.map((motion, i) => rigidMechanism(scene, motion, rigidVectors[i]!, parts)),
-    ...others.map((vector) => looseMechanism(scene, vector)),
-  ];
+  const bodies = independent(
+    parts
+      .flatMap((part) => unresistedMotions(scene.structure, part, stiffened))
+      .flatMap((motion) => bodyOf(scene, motion, stiffened) ?? []),
+  );
+  const others = separated(
+    bodies.map(({ vector }) => vector),
+    basis,
+    complete,
+  );
+  return [...bodies.map((body) => rigidMechanism(scene, body, parts)), ...others.map((vector) => looseMechanism(scene, vector))];
+}
+
+/** Those that say something of their own: of a bar between hinges, all that turns it comes to a movement of its ends. */
+function independent(bodies: readonly Body[]): Body[] {
+  const seen: Float64Array[] = [];
+  return bodies.filter(({ vector }) => {
+    const rest = vector.slice();
+    for (const other of seen) takeOut(rest, other);
+    const isNew = largestPart(rest) > SMALL * largestPart(vector);
+    if (isNew) seen.push(rest);
+    return isNew;
+  });
 }
 
 /** 6n: 1 where a member is stiff against the freedom. */
-function stiffenedFreedoms(s: Structure, { nodal }: MemberMatrices): Uint8Array {
+function stiffenedFreedoms(s: Structure, matrices: MemberMatrices): Uint8Array {
   const stiffened = new Uint8Array(FREEDOMS * nodeCount(s));
   for (let m = 0; m < memberCount(s); m++)
     for (let i = 0; i < MEMBER_FREEDOMS; i++)
-      if (nodal[MATRIX_WIDTH * m + i * (MEMBER_FREEDOMS + 1)]! > 0)
+      if (nodalEntry(s, matrices, m, i, i) > 0)
         stiffened[FREEDOMS * s.memberNodes[2 * m + (i < FREEDOMS ? 0 : 1)]! + (i % FREEDOMS)] = 1;
   return stiffened;
 }
 
-function rigidVector({ structure: s, free }: Scene, motion: RigidMotion): Float64Array {
-  const vector = new Float64Array(FREEDOMS * nodeCount(s));
-  for (const i of motion.part.nodes) vector.set(rigidAt(s, motion, i), FREEDOMS * i);
-  toOwnAxes(s, vector);
-  return vector.map((x, f) => (free[f] ? x : 0));
+/** A part of the structure that moves as one body: the motion, and which of its nodes go along. */
+interface Body {
+  readonly motion: RigidMotion;
+  /** 6n, nodes' axes. */
+  readonly vector: Float64Array;
+  readonly nodes: readonly number[];
+}
+
+/**
+ * A rigid motion less what single nodes can do by themselves, which is told of them: spinning above all. Undefined where fewer than two
+ * nodes are left, and where supports hardly resist it, but do.
+ */
+function bodyOf(scene: Scene, motion: RigidMotion, stiffened: Uint8Array): Body | undefined {
+  const { structure: s, matrices, free, brakes } = scene;
+  const whole = new Float64Array(FREEDOMS * nodeCount(s));
+  for (const i of motion.part.nodes) whole.set(rigidAt(s, motion, i), FREEDOMS * i);
+  toOwnAxes(s, whole);
+  // Nodes that no member turns stay as they are.
+  const vector = whole.map((x, f) => (free[f] && (f % FREEDOMS < 3 || stiffened[f]) ? x : 0));
+  for (const { node, motion: loose } of brakes) takeOut(vector, loose, FREEDOMS * node);
+  const small = SMALL * largestPart(whole);
+  const goesAlong = (i: number): boolean =>
+    [0, 1, 2].every((k) => Math.abs(vector[FREEDOMS * i + k]! - whole[FREEDOMS * i + k]!) <= small);
+  const nodes = motion.part.nodes.filter(goesAlong);
+  const isOwn = nodes.length > 1 && !isStrained(s, matrices, brakes, vector);
+  return isOwn ? { motion, vector, nodes } : undefined;
 }
 
 /** The members whose axis moves. In a motion that costs no energy an axis is at rest exactly when its two ends are. */
 function movedMembers(scene: Scene, own: Float64Array): number[] {
   const { structure: s } = scene;
-  const largest = own.reduce((max, x) => Math.max(max, Math.abs(x)), 0);
+  const largest = largestPart(own);
   const moved: number[] = [];
   for (let m = 0; m < memberCount(s); m++) {
     if (isAtRest(own, s.memberNodes[2 * m]!) && isAtRest(own, s.memberNodes[2 * m + 1]!)) continue;
     const d = ownEnds(s, scene.matrices, m, own);
-    if ([0, 1, 2, 6, 7, 8].some((i) => Math.abs(d[i]!) > 1e-7 * largest)) moved.push(m);
+    if ([0, 1, 2, 6, 7, 8].some((i) => Math.abs(d[i]!) > SMALL * largest)) moved.push(m);
   }
   return moved;
 }
+
+/** Below this part of the largest amount a part of a motion is rounding. */
+const SMALL = 1e-7;
 
 interface Words {
   readonly description: string;
@@ -118,16 +165,16 @@ function chainWords(s: Structure, amounts: Float64Array, moved: readonly number[
   };
 }
 
-function rigidMechanism(scene: Scene, motion: RigidMotion, own: Float64Array, parts: readonly Part[]): Found {
+function rigidMechanism(scene: Scene, { motion, vector, nodes }: Body, parts: readonly Part[]): Found {
   const { structure: s } = scene;
   const { part, translation, rotation } = motion;
-  return finish(scene, own, (amounts, moved) => {
+  return finish(scene, vector, (amounts, moved) => {
     const chain = chainWords(s, amounts, moved);
     if (chain) return chain;
-    const nodes = part.nodes;
     const names = nodeWords(nodes.map((i) => s.names.nodes[i]!));
     const held = nodes.some((i) => s.active.some((k) => s.restraints[FREEDOMS * i + k]! > 0));
-    const what = parts.length === 1 ? `The whole structure, ${names},` : `The part with ${names}`;
+    const isAll = parts.length === 1 && nodes.length === part.nodes.length;
+    const what = isAll ? `The whole structure, ${names},` : `The part with ${names}`;
     const apart = 'this part is connected to nothing that is supported';
     if (rotation.every((x) => x === 0)) {
       return {
@@ -166,8 +213,8 @@ function looseMechanism(scene: Scene, own: Float64Array): Found {
     const chain = chainWords(s, amounts, moved);
     if (chain) return chain;
     const travel = (i: number): number => Math.hypot(...amounts.subarray(FREEDOMS * i, FREEDOMS * i + 3));
-    const moving = s.names.nodes.flatMap((_, i) => (travel(i) > 1e-7 ? [i] : []));
-    const [cause, pattern] = causeOf(scene, amounts, moving);
+    const moving = s.names.nodes.flatMap((_, i) => (travel(i) > SMALL ? [i] : []));
+    const [cause, pattern] = causeOf(scene, own, amounts, moving);
     if (moving.length === 0) {
       return {
         description: `${memberWords(moved.map((m) => s.names.members[m]!))} can turn between the nodes`.replace(/^m/, 'M'),
@@ -184,8 +231,8 @@ function looseMechanism(scene: Scene, own: Float64Array): Found {
       return { description: `A part of the structure sways ${along(direction)}: ${names} can move`, cause, pattern };
     if (together && moving.length > 1)
       return { description: `A part of the structure slides ${along(direction)}: ${names} can move`, cause, pattern };
-    const best = `node ${s.names.nodes[most]} moves most, ${along(direction)}`;
-    return { description: `A part of the structure folds: ${names} can move (${best})`, cause, pattern };
+    const how = moving.length === 1 ? along(direction) : `(node ${s.names.nodes[most]} moves most, ${along(direction)})`;
+    return { description: `A part of the structure folds: ${names} can move ${how}`, cause, pattern };
   });
 }
 
@@ -193,7 +240,7 @@ const isParallel = (a: Float64Array, b: Float64Array): boolean =>
   Math.hypot(a[1]! * b[2]! - a[2]! * b[1]!, a[2]! * b[0]! - a[0]! * b[2]!, a[0]! * b[1]! - a[1]! * b[0]!) <
   1e-6 * Math.hypot(...a) * Math.hypot(...b);
 
-function causeOf(scene: Scene, amounts: Float64Array, moving: readonly number[]): [string, Pattern] {
+function causeOf(scene: Scene, own: Float64Array, amounts: Float64Array, moving: readonly number[]): [string, Pattern] {
   const { structure: s } = scene;
   const corners = findPanel(s, scene.members, amounts);
   if (corners) {
@@ -203,10 +250,9 @@ function causeOf(scene: Scene, amounts: Float64Array, moving: readonly number[])
   const hinged = moving.find((i) => isHinged(scene, i));
   if (hinged !== undefined)
     return [`every end at node ${s.names.nodes[hinged]} is hinged, and nothing else holds it`, { kind: 'hinge', node: hinged }];
-  return [
-    'hinges, free ends or missing members leave this part able to move without bending or stretching anything',
-    { kind: 'fold' },
-  ];
+  const openings = openingsIn(s, scene.matrices, own);
+  if (openings.length > 0) return [`${openingWords(s, openings)}, and nothing else holds it`, { kind: 'fold', openings }];
+  return ['missing members leave this part able to move without bending or stretching anything', { kind: 'fold', openings }];
 }
 
 /** Whether every member's end at the node is free to bend. */

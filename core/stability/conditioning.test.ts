@@ -31,6 +31,12 @@ const inSpace = (drawn: Sketch): Sketch => ({
   },
 });
 
+/** A strut to (5 m, 0) or (3 m, 4 m), with a spring of a support, turned for the latter, across it. */
+const onSoftSpring = (leans: boolean, spring: number, fy: number): Sketch => ({
+  nodes: [['1', 0, 0], leans ? ['2', 3, 4] : ['2', 5, 0]], members: [['a', '1', '2', { behaviour: 'truss' }]], section: { A: 10, Iz: 1e-4 },
+  supports: [pin('1'), { node: '2', uy: spring, angle: leans ? 20 : 0 }], loads: [{ type: 'node', node: '2', fx: 1, fy }],
+}); // prettier-ignore
+
 describe('conditioning', () => {
   /** A loaded beam, and beside it an unloaded one that only a soft spring holds up at one end. */
   const propped = (spring: number): Sketch => ({
@@ -69,8 +75,8 @@ describe('conditioning', () => {
     [
       'a stiff end on a soft root: forces at the joints do not balance',
       'out-of-balance',
-      cantilever(6, 1, 1e10),
-      /^Case Q does not balance: forces at a joint differ by .* 11 of 16 digits were lost in uy of node 6\. In the whole structure, EA\/L of member m3 is 10\^12 times 12EIz\/L³ of member m0\./,
+      cantilever(6, 1, 1e9),
+      /^Case Q does not balance: forces at a joint differ by .* 1\d of 16 digits were lost in uy of node 6\. In the whole structure, EA\/L of member m3 is 10\^11 times 12EIz\/L³ of member m0\./,
     ],
     [
       'so stiff an end that the root is lost in rounding: it is no mechanism, and not called one',
@@ -101,6 +107,15 @@ describe('conditioning', () => {
       /Nearby, .* of member [ab] is 10\^2\d times the support spring at node 1\./,
     ],
     [
+      'a support spring that is next to nothing',
+      'no-digits-left',
+      {
+        nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2']], supports: [{ node: '1', ux: 'fixed', uy: 5e-324 }, roller('2')],
+        loads: [{ type: 'node', node: '1', fy: -1 }],
+      }, // prettier-ignore
+      /Nearby, EA\/L of member a is 10\^332 times the support spring at node 1\./,
+    ],
+    [
       'an end spring that is lost beside its members',
       'no-digits-left',
       {
@@ -115,6 +130,38 @@ describe('conditioning', () => {
     expect([status, notices.map((notice) => notice.code), mechanisms, solution]).toEqual(['invalid', [code], [], undefined]);
     expect(notices[0]!.severity).toBe('error');
     expect(notices[0]!.message).toMatch(words);
+  });
+
+  test.each([false, true])(
+    'a node whose spring is lost only looks free: refused where a load drives it (leaning: %s)',
+    (leans) => {
+      const driven = results(onSoftSpring(leans, 1e-5, 5));
+      expect([driven.status, driven.mechanisms.every(({ harmless }) => harmless)]).toEqual(['invalid', true]);
+      expect(driven.notices.map(({ code, message }) => `${code}: ${message}`)).toEqual([
+        expect.stringMatching(
+          /^no-digits-left: .* of node 2\. Nearby, EA\/L of member a is 10\^\d\d times the support spring at node 2\./,
+        ),
+      ]);
+      const why = (drawn: Sketch): string => {
+        const { status, mechanisms } = results(drawn);
+        return [status, ...mechanisms.map(({ cause }) => cause)].join('; ');
+      };
+      expect(why(onSoftSpring(leans, 0, 5))).toMatch(/^unstable; .*no member or support resists/);
+      const along = onSoftSpring(leans, 1e-5, leans ? 4 / 3 : 0);
+      expect(why(along)).toMatch(/^solved; .*lost in rounding/);
+    },
+  );
+
+  test('a node between two struts that are in line but for rounding is free, and not called soft', () => {
+    const { status, mechanisms } = results({
+      nodes: [['1', 0, 0], ['2', 4, 2e-6], ['3', 8, 0]],
+      members: [['a', '1', '2', { behaviour: 'truss' }], ['b', '2', '3', { behaviour: 'truss' }]],
+      supports: [pin('1'), pin('3')], loads: [{ type: 'node', node: '2', fy: -1 }],
+    }); // prettier-ignore
+    expect([status, mechanisms.find(({ harmless }) => !harmless)!.cause]).toEqual([
+      'unstable',
+      'no member or support resists in this direction',
+    ]);
   });
 
   test('a true mechanism beside a part that is lost in rounding is still told as one', () => {

@@ -1,5 +1,5 @@
 import type { Factor } from '../linear-algebra/factor';
-import { freedoms as freedomNames } from '../model/model';
+import { freedoms as freedomNames, type Freedom } from '../model/model';
 import type { Notice } from '../model/notice';
 import type { Numbering } from '../stiffness/numbering';
 import { BOWS_V, BOWS_W, FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
@@ -10,7 +10,7 @@ const DIGITS = 15.95;
 const ENOUGH = 6;
 
 /** The index of a node, and its freedom (0…5). */
-interface Place {
+export interface Place {
   readonly node: number;
   readonly freedom: number;
 }
@@ -29,10 +29,15 @@ export function conditioningOf(factor: Factor, numbering: Numbering): Conditioni
 }
 
 /** Where an unknown is; -1 and -1 of no unknown. */
-function placeOf({ freedoms }: Numbering, unknown: number): Place {
+export function placeOf({ freedoms }: Numbering, unknown: number): Place {
   if (unknown < 0) return { node: -1, freedom: -1 };
   return { node: Math.floor(freedoms[unknown]! / FREEDOMS), freedom: freedoms[unknown]! % FREEDOMS };
 }
+
+export const placeNamed = (s: Structure, { node, freedom }: { node: string; freedom: Freedom }): Place => ({
+  node: s.names.nodes.indexOf(node),
+  freedom: freedomNames.indexOf(freedom),
+});
 
 /** A warning where fewer than 6 digits remain, with the stiffnesses that differ most. */
 export function conditioningNotice(
@@ -51,9 +56,9 @@ export function conditioningNotice(
   };
 }
 
-/** An error where a part that something holds cannot be told from a free one any more: at unknown `at`. */
-export function noDigitsNotice(s: Structure, members: readonly (readonly number[])[], numbering: Numbering, at: number): Notice {
-  const trouble = troubleAt(s, members, placeOf(numbering, at));
+/** An error where a part that something holds cannot be told from a free one any more. */
+export function noDigitsNotice(s: Structure, members: readonly (readonly number[])[], place: Place): Notice {
+  const trouble = troubleAt(s, members, place);
   return {
     code: 'no-digits-left',
     severity: 'error',
@@ -84,8 +89,8 @@ interface Hold {
   readonly subject: string;
 }
 
-/** Stiffnesses that differ by less than this are no trouble. */
-const SUSPICIOUS = 1e5;
+/** Stiffnesses that differ by fewer powers of ten are no trouble. */
+const SUSPICIOUS = 5;
 
 /** The stiffest and the softest way in which members and springs hold the nodes: around a place, else anywhere. */
 function suspiciousRatio(
@@ -97,9 +102,9 @@ function suspiciousRatio(
   for (const m of members[node]!)
     for (let e = 0; e < 2; e++) for (const other of members[s.memberNodes[2 * m + e]!]!) near.add(other);
   const around = extremesOf(s, near);
-  const isNear = around !== undefined && ratioOf(around) >= SUSPICIOUS;
+  const isNear = around !== undefined && powersBetween(around) >= SUSPICIOUS;
   const found = isNear ? around : extremesOf(s, s.names.members.keys());
-  if (!found || ratioOf(found) < SUSPICIOUS)
+  if (!found || powersBetween(found) < SUSPICIOUS)
     return {
       message:
         'No stiffnesses differ that much: look for a part that is nearly a mechanism, or for a long chain of short members, and divide it less.',
@@ -107,12 +112,14 @@ function suspiciousRatio(
     };
   const [stiffest, softest] = found;
   return {
-    message: `${isNear ? 'Nearby' : 'In the whole structure'}, ${stiffest.name} is 10^${Math.round(Math.log10(ratioOf(found)))} times ${softest.name}. Make very stiff parts rigid by an offset or less stiff, and soft ones free.`,
+    message: `${isNear ? 'Nearby' : 'In the whole structure'}, ${stiffest.name} is 10^${Math.round(powersBetween(found))} times ${softest.name}. Make very stiff parts rigid by an offset or less stiff, and soft ones free.`,
     subjects: [...new Set([stiffest.subject, softest.subject])],
   };
 }
 
-const ratioOf = ([stiffest, softest]: readonly [Hold, Hold]): number => stiffest.value / softest.value;
+/** By how many powers of ten they differ; their ratio may be more than a number can hold. */
+const powersBetween = ([stiffest, softest]: readonly [Hold, Hold]): number =>
+  Math.log10(stiffest.value) - Math.log10(softest.value);
 
 /** The stiffest and the softest hold of some members and of the springs at their nodes. */
 function extremesOf(s: Structure, some: Iterable<number>): readonly [Hold, Hold] | undefined {

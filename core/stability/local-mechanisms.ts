@@ -1,30 +1,37 @@
 import type { MemberMatrices } from '../stiffness/member-matrices';
 import type { MemberLoads } from '../stiffness/equivalent-loads';
-import { FREEDOMS, isPlane, memberCount, type Structure } from '../stiffness/structure';
-import type { LooseNodes } from './loose-nodes';
+import { FREEDOMS, isPlane, memberCount, nodeCount, type Structure } from '../stiffness/structure';
+import { SOFT, type LooseNodes } from './loose-nodes';
 import { globalMotion, namedFreedoms, type Drivers, type Found, type Pattern } from './mechanism';
+import { openingsIn, openingWords } from './openings';
 import { along, axisOf, driven, loadWords } from './words';
 
 export const NO_MEMBER = 'no member meets there';
+/** Such a motion only looks free: where a load drives it, no number would be right. */
+export const LOST = 'what resists in this direction is lost in rounding beside the rest';
 
 /** Motions of one node alone: harmless unless a case drives them. `members`: those at each node. */
 export function nodeMechanisms(
   s: Structure,
+  matrices: MemberMatrices,
   { absent, brakes }: LooseNodes,
   members: readonly (readonly number[])[],
   drivers: Drivers,
 ): Found[] {
   const found: Found[] = [];
   for (let f = 0; f < absent.length; f++)
-    if (absent[f]) found.push(nodeMechanism(s, Math.floor(f / FREEDOMS), [f], [1], members, drivers));
-  for (const { node, motion } of brakes) {
+    if (absent[f])
+      found.push(nodeMechanism(s, matrices, Math.floor(f / FREEDOMS), [f], [1], absent[f] === SOFT, members, drivers));
+  for (const { node, motion, isSoft } of brakes) {
     const freedoms = Array.from(motion, (_, k) => FREEDOMS * node + k).filter((_, k) => motion[k] !== 0);
     found.push(
       nodeMechanism(
         s,
+        matrices,
         node,
         freedoms,
         freedoms.map((f) => motion[f % FREEDOMS]!),
+        isSoft,
         members,
         drivers,
       ),
@@ -35,9 +42,11 @@ export function nodeMechanisms(
 
 function nodeMechanism(
   s: Structure,
+  matrices: MemberMatrices,
   node: number,
   freedoms: readonly number[],
   amounts: readonly number[],
+  isSoft: boolean,
   members: readonly (readonly number[])[],
   drivers: Drivers,
 ): Found {
@@ -56,13 +65,20 @@ function nodeMechanism(
   const spins = global[0] === 0 && global[1] === 0 && global[2] === 0;
   const joined = members[node]!;
   const axis = global.subarray(3, 6);
+  // Members that turn with the node give way at their other ends.
+  const swings = !spins && axis.some((x) => x !== 0);
+  const openings = swings ? openingsIn(s, matrices, atNode(s, node, own), joined) : [];
   const spin = isPlane(s) ? 'spin' : `spin about ${axisOf(axis) ?? `the axis ${along(axis)}`}`;
   const cause =
     joined.length === 0
       ? NO_MEMBER
-      : spins
-        ? 'every member that meets there is hinged'
-        : 'no member or support resists in this direction';
+      : isSoft
+        ? LOST
+        : spins
+          ? 'every member that meets there is hinged'
+          : openings.length > 0
+            ? `${openingWords(s, openings)}, and nothing else holds it`
+            : 'no member or support resists in this direction';
   const how = spins ? spin : `move ${along(global)}`;
   // The largest load names itself.
   const strongest = cases.map((id) => s.names.cases.indexOf(id)).reduce((a, c) => (a < 0 || amount(c) > amount(a) ? c : a), -1);
@@ -77,8 +93,15 @@ function nodeMechanism(
       cases,
       remedies: [],
     },
-    motion: { amounts: global, pattern: { kind: spins ? 'spin' : 'loose-node', node } },
+    motion: { amounts: global, pattern: spins ? { kind: 'spin', node } : { kind: 'loose-node', node, openings } },
   };
+}
+
+/** A movement of one node among those of all (6n). */
+function atNode(s: Structure, node: number, own: Float64Array): Float64Array {
+  const motion = new Float64Array(FREEDOMS * nodeCount(s));
+  motion.set(own, FREEDOMS * node);
+  return motion;
 }
 
 const looseWords = (kind: number): string =>

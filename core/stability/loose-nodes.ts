@@ -1,18 +1,31 @@
+import { largestPart } from '../linear-algebra/largest-part';
+import { takeOut } from '../linear-algebra/take-out';
 import type { Brake } from '../stiffness/assemble';
-import { MATRIX_WIDTH, type MemberMatrices } from '../stiffness/member-matrices';
-import { FREEDOMS, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
+import { nodalEntry, type MemberMatrices } from '../stiffness/member-matrices';
+import { FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
+import { NEGLIGIBLE } from './mechanism';
+import { separated } from './null-space';
+import { isStrainedAlone } from './strain';
 import { symmetricEigen } from './symmetric-eigen';
 
 const TOLERANCE = 1e-12;
 /** Above this the block is safely regular, and its eigenvalues need not be found. */
 const SAFE = 1e-6;
 
+const FREE = 1;
+export const SOFT = 2;
+
+/** A brake, and whether something resists the motion by itself, but so softly that it is lost in rounding. */
+export interface LooseBrake extends Brake {
+  readonly isSoft: boolean;
+}
+
 /** Motions of single nodes that nothing resists. */
 export interface LooseNodes {
-  /** 6n: freedoms that nothing stiffens; they are left out of the system. */
+  /** 6n: FREE where nothing stiffens a freedom, SOFT where what does is lost in rounding; both are left out of the system. */
   readonly absent: Uint8Array;
   /** Motions along no single freedom, and translations: held by a brake. */
-  readonly brakes: readonly Brake[];
+  readonly brakes: readonly LooseBrake[];
 }
 
 /** The loose nodes of a structure that differs in nothing but what concerns some nodes. */
@@ -34,36 +47,47 @@ export function looseNodes(
 ): LooseNodes {
   const absent = former?.loose.absent.slice() ?? new Uint8Array(FREEDOMS * nodeCount(s));
   const brakes = former?.loose.brakes.filter(({ node }) => !former.nodes.has(node)) ?? [];
+  let all: Float64Array | undefined;
+  const isSoft = (node: number, motion: ArrayLike<number>): boolean => {
+    all ??= new Float64Array(absent.length);
+    all.set(motion, FREEDOMS * node);
+    const strained = isStrainedAlone(s, matrices, all, node, members[node]!);
+    all.fill(0, FREEDOMS * node, FREEDOMS * (node + 1));
+    return strained;
+  };
   const block = new Float64Array(FREEDOMS * FREEDOMS);
   const look = (node: number): void => {
     writeBlock(s, matrices, node, members[node]!, block);
     const free = s.active.filter((k) => s.restraints[FREEDOMS * node + k] !== Infinity);
-    const scales = scalesOf(block, free);
+    const scales = scalesOf(s, block, free);
     const stiff = free.filter((k, i) => {
       const isStiff = block[7 * k]! > TOLERANCE * scales[i]!;
-      absent[FREEDOMS * node + k] = isStiff ? 0 : 1;
+      const resists = !isStiff && block[7 * k]! > 0 && isSoft(node, unit(k));
+      absent[FREEDOMS * node + k] = isStiff ? 0 : resists ? SOFT : FREE;
       return isStiff;
     });
-    if (stiff.length > 0 && !isRegular(block, stiff)) brakes.push(...looseMotions(node, stiff, block));
+    if (stiff.length === 0 || isRegular(block, stiff)) return;
+    const motions = looseMotions(s, node, stiff, block);
+    brakes.push(...motions.map((brake) => ({ ...brake, isSoft: isSoft(node, brake.motion) })));
   };
   if (former) former.nodes.forEach(look);
   else for (let node = 0; node < nodeCount(s); node++) look(node);
   return { absent, brakes: former ? brakes.sort((a, b) => a.node - b.node) : brakes };
 }
 
+/** A movement of 1 along freedom k of a node. */
+function unit(k: number): Float64Array {
+  const motion = new Float64Array(FREEDOMS);
+  motion[k] = 1;
+  return motion;
+}
+
 /** The diagonal block of a node (36), sprung supports included. */
-function writeBlock(
-  s: Structure,
-  { nodal }: MemberMatrices,
-  node: number,
-  members: readonly number[],
-  block: Float64Array,
-): void {
+function writeBlock(s: Structure, matrices: MemberMatrices, node: number, members: readonly number[], block: Float64Array): void {
   block.fill(0);
   for (const m of members) {
-    const end = s.memberNodes[2 * m] === node ? 0 : 1;
-    const corner = MATRIX_WIDTH * m + end * (FREEDOMS * MEMBER_FREEDOMS + FREEDOMS);
-    for (const i of s.active) for (const j of s.active) block[FREEDOMS * i + j]! += nodal[corner + MEMBER_FREEDOMS * i + j]!;
+    const end = s.memberNodes[2 * m] === node ? 0 : FREEDOMS;
+    for (const i of s.active) for (const j of s.active) block[FREEDOMS * i + j]! += nodalEntry(s, matrices, m, end + i, end + j);
   }
   for (const k of s.active) {
     const spring = s.restraints[FREEDOMS * node + k]!;
@@ -71,12 +95,12 @@ function writeBlock(
   }
 }
 
-/** The scale of each freedom: the largest diagonal entry of its kind. */
-function scalesOf(block: Float64Array, free: readonly number[]): number[] {
+/** The scale of some freedoms of a node: the largest diagonal entry of their kind, fixed freedoms included. */
+function scalesOf(s: Structure, block: Float64Array, some: readonly number[]): number[] {
   const largest = (turning: boolean): number =>
-    free.reduce((max, k) => (k >= 3 === turning ? Math.max(max, block[7 * k]!) : max), 0);
+    s.active.reduce((max, k) => (k >= 3 === turning ? Math.max(max, block[7 * k]!) : max), 0);
   const [translation, rotation] = [largest(false), largest(true)];
-  return free.map((k) => (k >= 3 ? rotation : translation));
+  return some.map((k) => (k >= 3 ? rotation : translation));
 }
 
 /** Whether Cholesky's pivots, each beside its diagonal, stay well above rounding. */
@@ -98,23 +122,31 @@ function isRegular(block: Float64Array, free: readonly number[]): boolean {
   return true;
 }
 
-function looseMotions(node: number, free: readonly number[], block: Float64Array): Brake[] {
-  const scale = scalesOf(block, free);
+/** At right angles to each other. */
+function looseMotions(s: Structure, node: number, free: readonly number[], block: Float64Array): Brake[] {
+  const scale = scalesOf(s, block, free);
   const size = free.length;
   const scaled = new Float64Array(size * size);
   free.forEach((k, i) => free.forEach((l, j) => (scaled[i * size + j] = block[6 * k + l]! / Math.sqrt(scale[i]! * scale[j]!))));
   const { values, vectors } = symmetricEigen(scaled, size);
-  const motions: Brake[] = [];
-  values.forEach((value, e) => {
-    if (value > TOLERANCE) return;
-    const motion = new Float64Array(FREEDOMS);
-    free.forEach((k, i) => (motion[k] = vectors[i * size + e]! / Math.sqrt(scale[i]!)));
-    const largest = motion.reduce((max, part) => Math.max(max, Math.abs(part)), 0);
-    motions.push({
-      node,
-      motion: motion.map((part) => (Math.abs(part) < 1e-9 * largest ? 0 : part / largest)),
-      stiffness: Math.max(...scale),
+  const motions = Array.from(values.keys())
+    .filter((e) => values[e]! <= TOLERANCE)
+    .map((e) => {
+      const motion = new Float64Array(FREEDOMS);
+      free.forEach((k, i) => (motion[k] = vectors[i * size + e]! / Math.sqrt(scale[i]!)));
+      return motion;
     });
-  });
-  return motions;
+  const stiffness = Math.max(...scale);
+  return atRightAngles(separated([], motions)).map((motion) => ({ node, motion, stiffness }));
+}
+
+/** The same space by vectors that can be taken out of a movement one after the other (Gram and Schmidt); largest amount 1. */
+function atRightAngles(motions: readonly Float64Array[]): Float64Array[] {
+  const done: Float64Array[] = [];
+  for (const motion of motions) {
+    for (const other of done) takeOut(motion, other);
+    const largest = largestPart(motion);
+    done.push(motion.map((part) => (Math.abs(part) < NEGLIGIBLE * largest ? 0 : part / largest)));
+  }
+  return done;
 }

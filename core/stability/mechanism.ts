@@ -1,7 +1,9 @@
+import { largestPart } from '../linear-algebra/largest-part';
 import type { Intent } from '../model/edits/intent';
 import { freedoms as freedomNames, type Freedom } from '../model/model';
 import { FREEDOMS, memberCount, type Structure } from '../stiffness/structure';
 import { toGlobalAxes } from '../stiffness/transformation';
+import type { Opening } from './openings';
 
 /** An edit of the model that takes a mechanism away, tried before it is offered. */
 export interface Remedy {
@@ -31,7 +33,7 @@ export interface Motion {
 /** The known patterns of instability, with the parts that a remedy needs. Indices of nodes and members. */
 export type Pattern =
   | { readonly kind: 'spin'; readonly node: number }
-  | { readonly kind: 'loose-node'; readonly node: number }
+  | { readonly kind: 'loose-node'; readonly node: number; readonly openings: readonly Opening[] }
   | { readonly kind: 'loose-member'; readonly member: number; readonly freedom: number }
   | { readonly kind: 'slide'; readonly nodes: readonly number[]; readonly direction: readonly number[] }
   | {
@@ -43,7 +45,7 @@ export type Pattern =
   | { readonly kind: 'chain'; readonly nodes: readonly number[]; readonly axis: readonly number[] }
   | { readonly kind: 'panel'; readonly corners: readonly [number, number, number, number] }
   | { readonly kind: 'hinge'; readonly node: number }
-  | { readonly kind: 'fold' };
+  | { readonly kind: 'fold'; readonly openings: readonly Opening[] };
 
 /** A motion, the pattern behind it and the words for it. */
 export interface Found {
@@ -64,7 +66,7 @@ export class Drivers {
   ) {}
 
   private largestOf(c: number): number {
-    return (this.largest[c] ??= this.loads[c]!.reduce((max, p) => Math.max(max, Math.abs(p)), 0));
+    return (this.largest[c] ??= largestPart(this.loads[c]!));
   }
 
   /** The work of case c on a motion, as the force or couple along a motion of 1. */

@@ -244,6 +244,33 @@ const models: readonly (readonly [string, Sketch, RegExp, number, boolean])[] = 
     false,
   ],
   [
+    'a cantilever on a hinge',
+    {
+      nodes: inRow(0, 4),
+      members: [['a', '1', '2', { releases: { start: { mz: 'free' } } }]],
+      supports: [clamp('1')],
+      loads: [down('2')],
+    },
+    /Node 2 can move along Y: the hinge of member a at node 1 gives way, and nothing else holds it\. Case Q drives it/,
+    1,
+    false,
+  ],
+  [
+    'two hinges too many in a beam',
+    {
+      nodes: inRow(0, 3, 5, 8),
+      members: [
+        ['a', '1', '2', { releases: { end: { mz: 'free' } } }],
+        ['b', '2', '3', { releases: { end: { mz: 'free' } } }],
+        ['c', '3', '4'],
+      ],
+      supports: [clamp('1'), roller('4')],
+    },
+    /folds: node 3 can move along Y: the hinges of member a at node 2 and of member b at node 3 give way/,
+    1,
+    false,
+  ],
+  [
     'three hinges and no tie',
     {
       nodes: [

@@ -307,6 +307,40 @@ describe('remedies', () => {
       /Fix the end of member a at node 2[\s\S]*Fix the end of member b at node 2/,
     ],
     [
+      'a cantilever on a hinge',
+      {
+        nodes: [['1', 0, 0], ['2', 3, 0]], members: [['a', '1', '2', { releases: { start: { mz: 'free' } } }]],
+        supports: [clamp('1')], loads: [{ type: 'node', node: '2', fy: -1 }],
+      },
+      /^Fix the end of member a at node 1\nHold node 2 along Y$/,
+    ],
+    [
+      'two hinges too many in a beam',
+      {
+        nodes: [['1', 0, 0], ['2', 3, 0], ['3', 5, 0], ['4', 8, 0]],
+        members: [['a', '1', '2', { releases: { end: { mz: 'free' } } }], ['b', '2', '3', { releases: { end: { mz: 'free' } } }], ['c', '3', '4']],
+        supports: [clamp('1'), roller('4')],
+      },
+      /^Fix the end of member a at node 2\nFix the end of member b at node 3$/,
+    ],
+    [
+      'hinged beams that cross, loaded where they do',
+      {
+        nodes: [['1', -3, 0, 0], ['2', 3, 0, 0], ['3', 0, 0, -3], ['4', 0, 0, 3], ['5', 0, 0, 0]],
+        members: [['a', '1', '5', hinges], ['b', '5', '2', hinges], ['c', '3', '5', truss], ['d', '5', '4', truss]],
+        supports: ['1', '2', '3', '4'].map(ball), loads: [{ type: 'node', node: '5', fy: -1 }],
+      },
+      /^Make members a and b run through node 5\nMake members c and d run through node 5$/,
+    ],
+    [
+      'a couple on a joint of a truss',
+      {
+        nodes: [['1', 0, 0], ['2', 4, 0], ['3', 2, 3]], members: [['a', '1', '2', truss], ['b', '2', '3', truss], ['c', '3', '1', truss]],
+        supports: [pin('1'), roller('2')], loads: [{ type: 'node', node: '3', mz: 5 }],
+      },
+      /^Make member b a frame member that is fixed at node 3\nMake member c/,
+    ],
+    [
       'a member that slides in itself',
       {
         nodes: [['1', 0, 0], ['2', 3, 0]],

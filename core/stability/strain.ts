@@ -1,51 +1,167 @@
+import { largestPart } from '../linear-algebra/largest-part';
+import { takeOut } from '../linear-algebra/take-out';
+import type { Brake } from '../stiffness/assemble';
 import type { MemberMatrices } from '../stiffness/member-matrices';
-import { FREEDOMS, memberCount, MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
+import { FREEDOMS, MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
 import { endMovements } from '../stiffness/transformation';
 import { isAtRest, ownEnds } from './own-ends';
+import { symmetricEigen } from './symmetric-eigen';
 
 /** Under this part of a member's movement its deformation is rounding. */
 const ROUNDING = 1e-7;
-/** A member that moves less than this part of the largest movement is not asked: rounding may deform it. */
-const MOVES = 1e-3;
+/**
+ * The same for a single node: members that lie across its motion but for 1e-6 leave it as good as free, however stiff they are. Only
+ * more than that tells of something soft.
+ */
+const NEARLY_ACROSS = 1e-5;
+/** A member that moves less than this part of the largest movement counts as moving so much: rounding may deform it. */
+const LEAST = 1e-3;
 
 /**
  * Whether a motion (6n, nodes' axes) deforms a member or a spring, however soft. Elimination takes a part for free when what holds it is
- * under rounding beside its own stiffness; this tells such a part from a true mechanism, which deforms nothing.
+ * under rounding beside its own stiffness; this tells such a part from a true mechanism, which deforms nothing. Brakes count as springs.
  */
-export function isStrained(s: Structure, matrices: MemberMatrices, motion: Float64Array): boolean {
-  const largest = motion.reduce((max, x) => Math.max(max, Math.abs(x)), 0);
-  for (let f = 0; f < motion.length; f++) {
-    const spring = s.restraints[f]!;
-    if (spring > 0 && spring < Infinity && Math.abs(motion[f]!) > MOVES * largest) return true;
+export function isStrained(s: Structure, matrices: MemberMatrices, brakes: readonly Brake[], motion: Float64Array): boolean {
+  return (
+    movesBrake(brakes, motion, ROUNDING * largestPart(motion)) ||
+    strains(s, matrices, motion, s.names.nodes.keys(), s.names.members.keys(), ROUNDING)
+  );
+}
+
+/** Whether a motion moves a brake by more than rounding: that would be a motion of the braked node beside it. */
+const movesBrake = (brakes: readonly Brake[], motion: Float64Array, rounding: number): boolean =>
+  brakes.some((brake) => Math.abs(alongBrake(brake, motion)) > rounding);
+
+function alongBrake({ node, motion: loose }: Brake, motion: Float64Array): number {
+  let along = 0;
+  for (let k = 0; k < FREEDOMS; k++) along += loose[k]! * motion[FREEDOMS * node + k]!;
+  return along;
+}
+
+/** The same of a motion of one node alone, with the members at it, which looks free by its own stiffness. */
+export const isStrainedAlone = (
+  s: Structure,
+  matrices: MemberMatrices,
+  motion: Float64Array,
+  node: number,
+  members: readonly number[],
+): boolean => strains(s, matrices, motion, [node], members, NEARLY_ACROSS);
+
+function strains(
+  s: Structure,
+  matrices: MemberMatrices,
+  motion: Float64Array,
+  nodes: Iterable<number>,
+  members: Iterable<number>,
+  rounding: number,
+): boolean {
+  let largest = 0;
+  let sprung = 0;
+  for (const node of nodes)
+    for (let f = FREEDOMS * node; f < FREEDOMS * (node + 1); f++) {
+      const size = Math.abs(motion[f]!);
+      largest = Math.max(largest, size);
+      if (s.restraints[f]! > 0 && s.restraints[f]! < Infinity) sprung = Math.max(sprung, size);
+    }
+  const least = LEAST * largest;
+  if (sprung > rounding * least) return true;
+  for (const m of members) {
+    const found = deformationsOf(s, matrices, m, motion);
+    if (found && Math.max(...found.parts.map(Math.abs)) > rounding * Math.max(found.travel, least)) return true;
   }
-  for (let m = 0; m < memberCount(s); m++) if (deformationOf(s, matrices, m, motion, MOVES * largest) > ROUNDING) return true;
   return false;
 }
 
-/** The largest deformation of member m or its end springs beside its movement, as a length; 0 where it hardly moves. */
-function deformationOf(s: Structure, matrices: MemberMatrices, m: number, motion: Float64Array, hardly: number): number {
-  if (isAtRest(motion, s.memberNodes[2 * m]!) && isAtRest(motion, s.memberNodes[2 * m + 1]!)) return 0;
+/** How member m and its end springs deform in a motion, and how far it moves, all as lengths; undefined where it is at rest. */
+function deformationsOf(
+  s: Structure,
+  matrices: MemberMatrices,
+  m: number,
+  motion: Float64Array,
+): { readonly parts: readonly number[]; readonly travel: number } | undefined {
+  if (isAtRest(motion, s.memberNodes[2 * m]!) && isAtRest(motion, s.memberNodes[2 * m + 1]!)) return undefined;
   const L = s.lengths[m]!;
   const d = ownEnds(s, matrices, m, motion);
   const travel = d.reduce((max, x, i) => Math.max(max, Math.abs(x) * (i % FREEDOMS < 3 ? 1 : L)), 0);
-  if (travel <= hardly) return 0;
   const [EA, GJ] = [s.stiffnesses[STIFFNESS_WIDTH * m]!, s.stiffnesses[STIFFNESS_WIDTH * m + 1]!];
   const [chordV, chordW] = [d[7]! - d[1]!, d[8]! - d[2]!];
   const parts = [EA > 0 ? d[6]! - d[0]! : 0, GJ > 0 ? L * (d[9]! - d[3]!) : 0, L * d[5]! - chordV, L * d[11]! - chordV];
   if (s.active.length === FREEDOMS) parts.push(L * d[4]! + chordW, L * d[10]! + chordW);
-  return Math.max(...parts.map(Math.abs), springsOf(s, matrices, m, motion, d)) / travel;
+  return { parts: [...parts, ...springsOf(s, matrices, m, motion, d)], travel };
 }
 
-/** How far the end springs of a member open or turn, as a length. */
-function springsOf(s: Structure, matrices: MemberMatrices, m: number, motion: Float64Array, ends: Float64Array): number {
-  if (!matrices.condensed[m]) return 0;
+/** How far the end springs of a member open or turn, as lengths. */
+function springsOf(s: Structure, matrices: MemberMatrices, m: number, motion: Float64Array, ends: Float64Array): number[] {
+  if (!matrices.condensed[m]) return [];
   const nodes = new Float64Array(MEMBER_FREEDOMS);
   endMovements(s, m, matrices.transforms[m], motion, nodes);
-  let largest = 0;
-  for (let r = 0; r < MEMBER_FREEDOMS; r++) {
+  return Array.from(nodes, (x, r) => {
     const spring = s.releases[MEMBER_FREEDOMS * m + r]!;
-    if (spring === 0 || spring === Infinity) continue;
-    largest = Math.max(largest, Math.abs(nodes[r]! - ends[r]!) * (r % FREEDOMS < 3 ? 1 : s.lengths[m]!));
+    return spring === 0 || spring === Infinity ? 0 : (x - ends[r]!) * (r % FREEDOMS < 3 ? 1 : s.lengths[m]!);
+  });
+}
+
+/**
+ * The combinations of some motions that deform nothing, though each alone may. They are sought among the principal axes of the
+ * deformations, each member's beside its movement. `toNodes` lays a motion out at the nodes (6n, nodes' axes).
+ */
+export function unstrainedCombinations(
+  s: Structure,
+  matrices: MemberMatrices,
+  brakes: readonly Brake[],
+  motions: readonly Float64Array[],
+  toNodes: (motion: Float64Array) => Float64Array,
+): Float64Array[] {
+  const scaled = atRightAngles(motions);
+  const count = scaled.length;
+  const atNodes = scaled.map(toNodes);
+  const products = new Float64Array(count * count);
+  /** One deformation, in each of the motions that have it. */
+  const add = (row: readonly (readonly [motion: number, amount: number])[]): void => {
+    for (const [i, a] of row) for (const [j, b] of row) products[i * count + j]! += a * b;
+  };
+  for (let m = 0; m < s.names.members.length; m++) {
+    const found = atNodes.flatMap((motion, i) => {
+      const one = deformationsOf(s, matrices, m, motion);
+      return one ? [{ i, ...one }] : [];
+    });
+    const travel = found.reduce((max, one) => Math.max(max, one.travel), 0);
+    const measure = Math.max(travel, LEAST);
+    found[0]?.parts.forEach((_, k) => add(found.map(({ i, parts }) => [i, parts[k]! / measure] as const)));
   }
-  return largest;
+  s.restraints.forEach((spring, f) => {
+    if (spring > 0 && spring < Infinity) add(atNodes.flatMap((motion, i) => (motion[f] === 0 ? [] : [[i, motion[f]!] as const])));
+  });
+  for (const brake of brakes) add(atNodes.map((motion, i) => [i, alongBrake(brake, motion)] as const));
+  const { vectors } = symmetricEigen(products, count);
+  return scaled
+    .map((_, e) => combined(scaled, (i) => vectors[i * count + e]!))
+    .filter((one) => !isStrained(s, matrices, brakes, toNodes(one)));
+}
+
+/** Of a vector less than this is left when others are taken out of it: it says nothing of its own. */
+const DEPENDENT = 1e-4;
+
+/** The same space by vectors at right angles (Gram and Schmidt), largest part 1; those that the former ones nearly span are left out. */
+function atRightAngles(vectors: readonly Float64Array[]): Float64Array[] {
+  const done: Float64Array[] = [];
+  for (const vector of vectors) {
+    const rest = scaledToOne(vector);
+    for (const other of done) takeOut(rest, other);
+    if (largestPart(rest) > DEPENDENT) done.push(scaledToOne(rest));
+  }
+  return done;
+}
+
+function scaledToOne(vector: Float64Array): Float64Array {
+  const size = largestPart(vector) || 1;
+  return vector.map((x) => x / size);
+}
+
+function combined(motions: readonly Float64Array[], weight: (i: number) => number): Float64Array {
+  const sum = new Float64Array(motions[0]!.length);
+  motions.forEach((motion, i) => {
+    for (let f = 0; f < sum.length; f++) sum[f]! += weight(i) * motion[f]!;
+  });
+  return sum;
 }

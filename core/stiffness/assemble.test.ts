@@ -5,8 +5,9 @@ import type { Model } from '../model/model';
 import { randomFrame } from '../test/random-frame';
 import { randomSpace } from '../test/random-space';
 import { assembleStiffness, freedomOf } from './assemble';
-import { compile } from './compile';
-import { MATRIX_WIDTH, memberMatrices } from './member-matrices';
+import { reassembleStiffness } from './reassemble';
+import { compile, recompile } from './compile';
+import { memberMatrices, nodalEntry } from './member-matrices';
 import { numberFreedoms } from './numbering';
 import { FREEDOMS, MEMBER_FREEDOMS, memberCount, nodeCount, type Structure } from './structure';
 
@@ -14,11 +15,11 @@ const N = MEMBER_FREEDOMS;
 
 /** K·x over all freedoms, member by member, with the springs of the supports; what is held exerts nothing. */
 function forces(s: Structure, x: Float64Array): Float64Array {
-  const { nodal } = memberMatrices(s);
+  const matrices = memberMatrices(s);
   const f = new Float64Array(x.length);
   for (let m = 0; m < memberCount(s); m++)
     for (let i = 0; i < N; i++)
-      for (let j = 0; j < N; j++) f[freedomOf(s, m, i)]! += nodal[MATRIX_WIDTH * m + N * i + j]! * x[freedomOf(s, m, j)]!;
+      for (let j = 0; j < N; j++) f[freedomOf(s, m, i)]! += nodalEntry(s, matrices, m, i, j) * x[freedomOf(s, m, j)]!;
   return f.map((force, k) => force + (s.restraints[k] === Infinity ? 0 : s.restraints[k]! * x[k]!));
 }
 
@@ -77,6 +78,26 @@ describe('the stiffness of the whole', () => {
         }
       }),
       { numRuns: 25 },
+    );
+  });
+
+  test('where a node moved, what is added up anew gives the very numbers of a fresh start', () => {
+    fc.assert(
+      fc.property(anyModel, fc.nat(), (model, at) => {
+        const before = compile(model);
+        const numbering = numberFreedoms(before, everyFreedom(before));
+        const former = assembleStiffness(before, memberMatrices(before), numbering, []);
+        const nodes = model.nodes.map((node, i) => (i === at % model.nodes.length ? { ...node, x: node.x + 0.2 } : node));
+        const { structure: s, changed } = recompile({ ...model, nodes }, { model, structure: before });
+        const matrices = memberMatrices(s);
+        const members = s.names.nodes.map((_, i) =>
+          s.names.members.flatMap((_, m) => (s.memberNodes[2 * m] === i || s.memberNodes[2 * m + 1] === i ? [m] : [])),
+        );
+        const anew = reassembleStiffness(s, matrices, numbering, former, changed!, members);
+        expect(anew.values).toEqual(assembleStiffness(s, matrices, numbering, []).values);
+        expect(anew.values).not.toEqual(former.values);
+      }),
+      { numRuns: 30 },
     );
   });
 

@@ -3,7 +3,8 @@ import { sameNumbers } from '../linear-algebra/same-numbers';
 import type { SparseSymmetric } from '../linear-algebra/sparse-symmetric';
 import { condenseLoads } from './condensation';
 import type { MemberLoads } from './equivalent-loads';
-import { MATRIX_WIDTH, type MemberMatrices } from './member-matrices';
+import { keptEntries } from './kept-entries';
+import { nodalEntry, type MemberMatrices } from './member-matrices';
 import type { Numbering } from './numbering';
 import { FREEDOMS, MEMBER_FREEDOMS, memberCount, nodeCount, type Structure } from './structure';
 import { addToNode, toOwnAxes } from './transformation';
@@ -52,7 +53,9 @@ function emptyMatrix(s: Structure, { unknowns, size, graph, analysis }: Numberin
 interface Scatter {
   readonly pattern: SparseSymmetric;
   readonly memberNodes: Int32Array;
-  /** Member m has the entries `first[m]…first[m+1]-1` of the next two: from a place among its 144 to a place among the values. */
+  /**
+   * Member m has the entries `first[m]…first[m+1]-1` of the next two: from a place among its kept entries to a place among the values.
+   */
   readonly first: Int32Array;
   readonly from: Uint8Array;
   readonly to: Int32Array;
@@ -60,12 +63,12 @@ interface Scatter {
 
 const scatters = new WeakMap<Numbering, Scatter>();
 
-function scatterOf(s: Structure, numbering: Numbering): Scatter {
+export function scatterOf(s: Structure, numbering: Numbering): Scatter {
   const known = scatters.get(numbering);
   if (known && sameNumbers(known.memberNodes, s.memberNodes)) return known;
   const pattern = known?.pattern ?? emptyMatrix(s, numbering);
   const members = memberCount(s);
-  const most = (N * (N + 1)) / 2;
+  const most = keptEntries(s).width;
   const entries = {
     first: new Int32Array(members + 1),
     from: new Uint8Array(most * members),
@@ -99,6 +102,7 @@ function addBlock(
   const [firstA, firstB] = [analysis.firstUnknown[a]!, analysis.firstUnknown[b]!];
   if (firstA < 0 || firstB < 0) return count;
   const { active } = s;
+  const { places } = keptEntries(s);
   // The node that is numbered first owns the columns.
   const flipped = firstA < firstB;
   const [rowNode, columnNode] = flipped ? [b, a] : [a, b];
@@ -117,7 +121,7 @@ function addBlock(
       const row = unknowns[FREEDOMS * rowNode + kr]!;
       if (row < unknown) continue;
       to[count] = place + row;
-      from[count++] = flipped ? o + kc * N + kr : o + kr * N + kc;
+      from[count++] = places[flipped ? o + kc * N + kr : o + kr * N + kc]!;
     }
   }
   return count;
@@ -130,12 +134,13 @@ export function assembleStiffness(
   numbering: Numbering,
   brakes: readonly Brake[],
 ): SparseSymmetric {
+  const { width } = keptEntries(s);
   const { pattern, first, from, to } = scatterOf(s, numbering);
   const values = new Float64Array(pattern.rows.length);
   const K = { ...pattern, values };
   const members = memberCount(s);
   for (let m = 0; m < members; m++) {
-    const o = MATRIX_WIDTH * m;
+    const o = width * m;
     for (let e = first[m]!; e < first[m + 1]!; e++) values[to[e]!]! += nodal[o + from[e]!]!;
   }
   const { freedoms, unknowns } = numbering;
@@ -160,10 +165,13 @@ function placeOf(K: SparseSymmetric, row: number, column: number): number {
   return low;
 }
 
-/** Imposed movements of case c at every freedom (6n, nodes' axes): settlements of fixed freedoms, zero elsewhere. */
-export function imposedMovements(s: Structure, c: number): Float64Array {
-  const count = FREEDOMS * nodeCount(s);
-  const imposed = new Float64Array(count);
+/** Imposed movements of case c at every freedom (6n, nodes' axes): settlements of fixed freedoms, zero elsewhere, in zeros. */
+export function imposedMovements(
+  s: Structure,
+  c: number,
+  imposed: Float64Array = new Float64Array(FREEDOMS * nodeCount(s)),
+): Float64Array {
+  const count = imposed.length;
   if (isZero(s.settlements)) return imposed;
   for (let f = 0; f < count; f++) if (s.restraints[f] === Infinity) imposed[f] = s.settlements[c * count + f]!;
   return imposed;
@@ -183,6 +191,8 @@ export function loadsOnNodes(s: Structure, c: number): Float64Array {
 export interface FormerNodalLoads {
   readonly loads: Float64Array;
   readonly touched: Uint8Array;
+  /** Whether they may be written over. */
+  readonly recycle: boolean;
 }
 
 /**
@@ -197,7 +207,7 @@ export function nodalLoads(
   former?: FormerNodalLoads,
 ): Float64Array {
   const count = FREEDOMS * nodeCount(s);
-  const p = former ? former.loads.slice() : new Float64Array(count);
+  const p = !former ? new Float64Array(count) : former.recycle ? former.loads : former.loads.slice();
   const own = isZero(s.nodeLoads) ? undefined : loadsOnNodes(s, c);
   const ground = isZero(s.settlements) ? undefined : s.settlements.subarray(c * count, (c + 1) * count);
   const isDue = (node: number): boolean => !former || former.touched[node] === 1;
@@ -225,16 +235,16 @@ export function nodalLoads(
   return p;
 }
 
-/** The right-hand side of case c over the unknowns: loads less what the imposed movements call up. */
+/** The right-hand side of case c over the unknowns, written to `b`: loads less what the imposed movements call up. */
 export function rightHandSide(
   s: Structure,
   matrices: MemberMatrices,
   numbering: Numbering,
   loads: Float64Array,
   imposed: Float64Array,
+  b: Float64Array = new Float64Array(numbering.size),
 ): Float64Array {
   const { unknowns, freedoms } = numbering;
-  const b = new Float64Array(numbering.size);
   for (let u = 0; u < freedoms.length; u++) b[u] = loads[freedoms[u]!]!;
   if (isZero(s.settlements)) return b;
   const members = memberCount(s);
@@ -244,7 +254,7 @@ export function rightHandSide(
       if (movement === 0) continue;
       for (let i = 0; i < N; i++) {
         const unknown = unknowns[freedomOf(s, m, i)]!;
-        if (unknown >= 0) b[unknown]! -= matrices.nodal[MATRIX_WIDTH * m + i * N + j]! * movement;
+        if (unknown >= 0) b[unknown]! -= nodalEntry(s, matrices, m, i, j) * movement;
       }
     }
   }

@@ -69,13 +69,26 @@ export const emptyMembers = (count: number): Members => ({
 });
 
 export const copyOfMembers = (members: Members): Members => ({
+  ...copyOfPlaces(members),
   memberNodes: members.memberNodes.slice(),
-  lengths: members.lengths.slice(),
-  axes: members.axes.slice(),
   arms: members.arms.slice(),
-  stiffnesses: members.stiffnesses.slice(),
   bows: members.bows.slice(),
   releases: members.releases.slice(),
+});
+
+/**
+ * The same when nothing but nodes have moved: the rest is shared. Compiling a member writes into that too, but the numbers that stand
+ * there already.
+ */
+export const copyOfPlaces = ({ memberNodes, lengths, axes, arms, stiffnesses, bows, releases }: Members): Members => ({
+  memberNodes,
+  lengths: lengths.slice(),
+  axes: axes.slice(),
+  arms,
+  // Those of trusses may depend on their lengths.
+  stiffnesses: stiffnesses.slice(),
+  bows,
+  releases,
 });
 
 /** Returns what writes member m between the nodes `start` and `end` (their indices) into `members`. */

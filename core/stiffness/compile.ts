@@ -1,6 +1,7 @@
-import { STANDARD_GRAVITY, type Model, type ModelNode } from '../model/model';
-import { compileSupports, copyOfMembers, emptyMembers, memberCompiler, must, sectionMap } from './compile-frame';
+import { STANDARD_GRAVITY, type Model } from '../model/model';
+import { compileSupports, copyOfMembers, copyOfPlaces, emptyMembers, memberCompiler, must, sectionMap } from './compile-frame';
 import { compileLoads } from './compile-loads';
+import { coordinatesOf, indexOf } from './nodes';
 import { recompileLoads } from './recompile-loads';
 import { PLANE_FREEDOMS, SPACE_FREEDOMS, type Structure } from './structure';
 
@@ -15,6 +16,8 @@ export interface Compilation {
   readonly structure: Structure;
   /** The members that differ in more than their loads, with the same supports; undefined where anything may differ. */
   readonly changed?: readonly number[] | undefined;
+  /** The members whose loads may differ, all others and those on nodes being as they were; undefined where anything may differ. */
+  readonly reloaded?: readonly number[] | undefined;
 }
 
 /** What of a model its members take from it, and the supports. */
@@ -31,13 +34,15 @@ export function recompile(model: Model, former?: Compiled): Compilation {
   const kept = former && recompileFrame(model, former);
   const { frame, changed } = kept ?? { frame: compileFrame(model), changed: undefined };
   const weightOf = weights(model);
-  const loads = changed && recompileLoads(model, former!, frame, changed, weightOf);
-  return { structure: { ...frame, ...(loads ?? compileLoads(model, frame, weightOf)) }, changed };
+  const known = changed && recompileLoads(model, former!, frame, changed, weightOf);
+  return {
+    structure: { ...frame, ...(known?.loads ?? compileLoads(model, frame, weightOf)) },
+    changed,
+    reloaded: known?.reloaded,
+  };
 }
 
 type Frame = Omit<Structure, 'nodeLoads' | 'settlements' | 'lineLoads' | 'pointLoads' | 'strains'>;
-
-const indexOf = (nodes: readonly ModelNode[]): Map<string, number> => new Map(nodes.map((node, i) => [node.id, i]));
 
 const caseNames = (model: Model): string[] => model.cases.map((loadCase) => loadCase.id);
 
@@ -55,20 +60,10 @@ function compileFrame(model: Model): Frame {
       cases: caseNames(model),
     },
     active: model.space === 'plane' ? PLANE_FREEDOMS : SPACE_FREEDOMS,
-    coordinates: coordinatesOf(model),
+    coordinates: coordinatesOf(model.nodes),
     ...compileSupports(model, nodeIndex),
     ...members,
   };
-}
-
-function coordinatesOf({ nodes }: Model): Float64Array {
-  const coordinates = new Float64Array(3 * nodes.length);
-  nodes.forEach(({ x, y, z = 0 }, i) => {
-    coordinates[3 * i] = x;
-    coordinates[3 * i + 1] = y;
-    coordinates[3 * i + 2] = z;
-  });
-  return coordinates;
 }
 
 /** The former frame with only those members compiled that changed or stand on a node that did; undefined where more is different. */
@@ -84,11 +79,12 @@ function recompileFrame(model: Model, former: Compiled): { frame: Frame; changed
   const names = model.cases === before.cases ? former.structure.names : { ...former.structure.names, cases: caseNames(model) };
   if (nodes === before.nodes && members === before.members) return { frame: { ...former.structure, names }, changed: [] };
   const { memberNodes } = former.structure;
-  const isMoved = nodes.map((node, i) => node !== before.nodes[i]);
-  const changed = members.flatMap((member, m) =>
-    member !== before.members[m] || isMoved[memberNodes[2 * m]!] || isMoved[memberNodes[2 * m + 1]!] ? [m] : [],
-  );
-  const parts = copyOfMembers(former.structure);
+  const isMoved = new Uint8Array(nodes.length);
+  for (let i = 0; i < nodes.length; i++) if (nodes[i] !== before.nodes[i]) isMoved[i] = 1;
+  const changed: number[] = [];
+  for (let m = 0; m < members.length; m++)
+    if (members[m] !== before.members[m] || isMoved[memberNodes[2 * m]!] || isMoved[memberNodes[2 * m + 1]!]) changed.push(m);
+  const parts = members === before.members ? copyOfPlaces(former.structure) : copyOfMembers(former.structure);
   const compileMember = memberCompiler(model, parts);
   let nodeIndex: Map<string, number> | undefined;
   for (const m of changed) {
@@ -99,7 +95,7 @@ function recompileFrame(model: Model, former: Compiled): { frame: Frame; changed
       compileMember(m, must(nodeIndex.get(start), start), must(nodeIndex.get(end), end));
     }
   }
-  return { frame: { ...former.structure, names, coordinates: coordinatesOf(model), ...parts }, changed };
+  return { frame: { ...former.structure, names, coordinates: coordinatesOf(nodes), ...parts }, changed };
 }
 
 function sameIds(a: readonly { readonly id: string }[], b: readonly { readonly id: string }[]): boolean {

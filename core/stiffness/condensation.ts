@@ -101,3 +101,11 @@ export function recoverEnds(c: Condensed, d: Float64Array, p: Float64Array, at =
     d[freedom] = sum / pivot;
   }
 }
+
+/** How a member's own ends move (12, local) when it moves in a freedom that its releases leave loose, its nodes being at rest. */
+export function looseEnds(c: Condensed, loose: number): Float64Array {
+  const d = new Float64Array(N);
+  for (const { freedom, row, pivot } of [...c.eliminations].reverse())
+    d[freedom] = freedom === loose ? 1 : -row.reduce((sum, k, j) => (j === freedom ? sum : sum + k * d[j]!), 0) / pivot;
+  return d;
+}

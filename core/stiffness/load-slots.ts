@@ -24,6 +24,8 @@ export interface FormerSlots {
   /** By case. */
   readonly slots: readonly LoadSlots[];
   readonly rewritten: readonly number[];
+  /** Whether they may be written over. */
+  readonly recycle: boolean;
 }
 
 /**
@@ -66,11 +68,11 @@ function emptySlots(s: Structure, { width }: SlotWriter, wanted: readonly boolea
 }
 
 /** The former slots, with zeros for the members that are to be written anew. */
-const takenOver = ({ width }: SlotWriter, wanted: readonly boolean[], { slots, rewritten }: FormerSlots): LoadSlots[] =>
+const takenOver = ({ width }: SlotWriter, wanted: readonly boolean[], { slots, rewritten, recycle }: FormerSlots): LoadSlots[] =>
   slots.map((one, c) => {
     const loaded = wanted[c] ? rewritten.filter((m) => one.at[m]! >= 0) : [];
     if (loaded.length === 0) return one;
-    const values = one.values.slice();
+    const values = recycle ? one.values : one.values.slice();
     for (const m of loaded) values.fill(0, one.at[m]!, one.at[m]! + width(m));
     return { at: one.at, values };
   });

@@ -1,15 +1,17 @@
 import { BEND_WIDTH, bendingOf } from './bending';
 import { condense, type Condensed } from './condensation';
+import { keptEntries } from './kept-entries';
 import { memberStiffness } from './member-stiffness';
+import { ROW_WIDTH, writeRow } from './recovery-row';
 import { memberCount, MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from './structure';
 import { endTransforms, toNodes } from './transformation';
 
 /** Numbers of one 12 × 12 matrix. */
-export const MATRIX_WIDTH = MEMBER_FREEDOMS * MEMBER_FREEDOMS;
+const MATRIX_WIDTH = MEMBER_FREEDOMS * MEMBER_FREEDOMS;
 
 /** Everything about the members that does not depend on the loads. */
 export interface MemberMatrices {
-  /** 144m: stiffness that the nodes feel, releases condensed, in the axes of the two nodes. */
+  /** By member, so many as `keptEntries`: stiffness that the nodes feel, releases condensed, in the axes of the two nodes. */
   readonly nodal: Float64Array;
   /** By member with releases: the same in local axes (144). */
   readonly local: readonly (Float64Array | undefined)[];
@@ -19,6 +21,8 @@ export interface MemberMatrices {
   readonly transforms: readonly (Float64Array | undefined)[];
   /** BEND_WIDTH·m: bending matrices. */
   readonly bends: Float64Array;
+  /** ROW_WIDTH·m: what recovery makes end forces and diagrams of. */
+  readonly rows: Float64Array;
 }
 
 /** The matrices of a structure that has the same members but for those listed, and the same supports. */
@@ -30,25 +34,37 @@ export interface FormerMatrices {
 /** Stiffness, condensation and transformation of every member; what `former` has is taken over. */
 export function memberMatrices(s: Structure, former?: FormerMatrices): MemberMatrices {
   const count = memberCount(s);
+  const { width, origins } = keptEntries(s);
   const none = (): undefined[] => new Array<undefined>(count).fill(undefined);
-  const nodal = former?.matrices.nodal.slice() ?? new Float64Array(MATRIX_WIDTH * count);
+  const nodal = former?.matrices.nodal.slice() ?? new Float64Array(width * count);
   const bends = former?.matrices.bends.slice() ?? new Float64Array(BEND_WIDTH * count);
+  const rows = former?.matrices.rows.slice() ?? new Float64Array(ROW_WIDTH * count);
   const local: (Float64Array | undefined)[] = former?.matrices.local.slice() ?? none();
   const condensed: (Condensed | undefined)[] = former?.matrices.condensed.slice() ?? none();
   const transforms: (Float64Array | undefined)[] = former?.matrices.transforms.slice() ?? none();
   const k = new Float64Array(MATRIX_WIDTH);
+  const whole = new Float64Array(MATRIX_WIDTH);
   const compute = (m: number): void => {
     const o = STIFFNESS_WIDTH * m;
     bendingOf(s, m, bends, BEND_WIDTH * m);
+    writeRow(s, bends, m, rows);
     memberStiffness(k, 0, s.stiffnesses[o]!, s.stiffnesses[o + 1]!, s.lengths[m]!, bends, BEND_WIDTH * m);
     const released = condense(k, 0, s.releases, MEMBER_FREEDOMS * m);
     const B = endTransforms(s, m);
-    toNodes(s, m, B, k, nodal, MATRIX_WIDTH * m);
+    toNodes(s, m, B, k, whole);
+    for (let e = 0; e < width; e++) nodal[width * m + e] = whole[origins[e]!]!;
     condensed[m] = released;
     local[m] = released && k.slice();
     transforms[m] = B;
   };
   if (former) former.changed.forEach(compute);
   else for (let m = 0; m < count; m++) compute(m);
-  return { nodal, local, condensed, transforms, bends };
+  return { nodal, local, condensed, transforms, bends, rows };
+}
+
+/** Entry (i, j) of the 12 × 12 matrix that the nodes feel of member m. */
+export function nodalEntry(s: Structure, { nodal }: MemberMatrices, m: number, i: number, j: number): number {
+  const { width, places } = keptEntries(s);
+  const place = places[MEMBER_FREEDOMS * i + j]!;
+  return place < 0 ? 0 : nodal[width * m + place]!;
 }

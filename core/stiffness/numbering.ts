@@ -10,8 +10,10 @@ export interface Numbering {
   readonly freedoms: Int32Array;
   readonly size: number;
   readonly analysis: Analysis;
-  /** The nodes of the members that it was made for, 2m. */
+  /** What it was made for: the nodes of the members (2m), restraints and absent freedoms (6n). */
   readonly memberNodes: Int32Array;
+  readonly restraints: Float64Array;
+  readonly absent: Uint8Array;
   /** Nodes that share a member, only those with unknowns. */
   readonly graph: Graph;
   /** 6n: 1 where the freedom is an unknown. */
@@ -23,6 +25,8 @@ export interface Numbering {
  * left out. `former`: the numbering of an earlier structure, taken over where the pattern is the same.
  */
 export function numberFreedoms(s: Structure, absent: Uint8Array, former?: Numbering): Numbering {
+  const isJoined = former !== undefined && sameNumbers(former.memberNodes, s.memberNodes);
+  if (isJoined && former.restraints === s.restraints && sameNumbers(former.absent, absent)) return former;
   const n = nodeCount(s);
   const free = new Uint8Array(FREEDOMS * n);
   const weights = new Int32Array(n);
@@ -34,7 +38,7 @@ export function numberFreedoms(s: Structure, absent: Uint8Array, former?: Number
       weights[i]!++;
     }
   const isFree = former !== undefined && sameNumbers(former.free, free);
-  if (isFree && sameNumbers(former.memberNodes, s.memberNodes)) return former;
+  if (isFree && isJoined) return former;
   const graph = graphOfPairs(n, s.memberNodes, (node) => weights[node]! > 0);
   if (isFree && sameNumbers(former.graph.pointers, graph.pointers) && sameNumbers(former.graph.neighbours, graph.neighbours))
     return former;
@@ -46,5 +50,6 @@ export function numberFreedoms(s: Structure, absent: Uint8Array, former?: Number
   }
   const freedoms = new Int32Array(analysis.size);
   for (let f = 0; f < unknowns.length; f++) if (unknowns[f]! >= 0) freedoms[unknowns[f]!] = f;
-  return { unknowns, freedoms, size: analysis.size, analysis, memberNodes: s.memberNodes, graph, free };
+  const { memberNodes, restraints } = s;
+  return { unknowns, freedoms, size: analysis.size, analysis, memberNodes, restraints, absent, graph, free };
 }

@@ -27,7 +27,7 @@ interface Row {
 
 /**
  * The tables of `former` with only those rows written anew whose load changed, or whose member did (`changed`); undefined where more
- * is different than the sizes and places of loads on members, and where members lie. `weightOf`: N/m of a member for a self-weight
+ * is different than the sizes and places of loads on members, and where members lie. `reloaded`: the members of those rows. `weightOf`: N/m of a member for a self-weight
  * factor of 1.
  */
 export function recompileLoads(
@@ -36,7 +36,7 @@ export function recompileLoads(
   frame: LoadFrame,
   changed: readonly number[],
   weightOf: (m: number) => number,
-): Loads | undefined {
+): { readonly loads: Loads; readonly reloaded: readonly number[] } | undefined {
   const before = former.model;
   if (model.cases !== before.cases || model.gravity !== before.gravity) return undefined;
   const edited = editedRows(model.loads, former);
@@ -44,7 +44,7 @@ export function recompileLoads(
   const { nodeLoads, settlements, lineLoads, pointLoads, strains } = former.structure;
   const tables = { lineLoads, pointLoads, strains };
   const rows = [...edited, ...rowsOn(changed, tables)];
-  if (rows.length === 0) return { nodeLoads, settlements, ...tables };
+  if (rows.length === 0) return { loads: { nodeLoads, settlements, ...tables }, reloaded: [] };
   const alphas = new Map(model.materials.map((material) => [material.id, material.alpha ?? 0]));
   for (const { name, member, row, load } of rows) {
     if (tables[name] === former.structure[name]) tables[name] = withOwnValues(tables[name]);
@@ -55,7 +55,7 @@ export function recompileLoads(
         : valuesOf(model, frame, alphas, member, model.loads[load] as MemberLoad);
     values.set(written, row * width);
   }
-  return { nodeLoads, settlements, ...tables };
+  return { loads: { nodeLoads, settlements, ...tables }, reloaded: [...new Set(rows.map(({ member }) => member))] };
 }
 
 /** Whether a member weighs or expands differently. */

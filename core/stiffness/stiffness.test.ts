@@ -7,7 +7,7 @@ import { compile } from './compile';
 import { condense, condenseLoads, recoverEnds, type Condensed } from './condensation';
 import { memberLoads } from './equivalent-loads';
 import { memberAxes, planeDirection, supportAxes } from '../model/local-axes';
-import { memberMatrices } from './member-matrices';
+import { memberMatrices, nodalEntry } from './member-matrices';
 import { memberStiffness } from './member-stiffness';
 import { MEMBER_FREEDOMS } from './structure';
 import { toOwnAxes } from './transformation';
@@ -275,7 +275,8 @@ describe('transformation', () => {
       supports: [{ ...clamp3('1'), axes: { x: [1, 1, 0], y: [0, 1, 1] } }, ball('2')],
     });
     const s = compile(model);
-    const { nodal } = memberMatrices(s);
+    const matrices = memberMatrices(s);
+    const nodal = Float64Array.from({ length: N * N }, (_, e) => nodalEntry(s, matrices, 0, Math.floor(e / N), e % N));
     const movements = new Float64Array(N);
     const [t, w] = [
       [0.2, -0.1, 0.3],

@@ -51,25 +51,17 @@ function timesTransposed(A: Float64Array, C: Float64Array): Float64Array {
 }
 
 /**
- * Bᵀ·k·B of member m: k is 12 × 12 by rows, the result too, at `o`. Only what is not zero is carried, which is little in a
- * member without releases.
+ * The lower triangle of Bᵀ·k·B of member m: k is 12 × 12 by rows, the result too. Only what is not zero is carried, which is little in
+ * a member without releases.
  */
-export function toNodes(
-  s: Structure,
-  m: number,
-  B: Float64Array | undefined,
-  k: Float64Array,
-  result: Float64Array,
-  o: number,
-): void {
-  if (B) return throughEnds(B, k, result, o);
+export function toNodes(s: Structure, m: number, B: Float64Array | undefined, k: Float64Array, result: Float64Array): void {
+  if (B) return throughEnds(B, k, result);
   const R = s.axes;
   const r = 9 * m;
-  result.fill(0, o, o + N * N);
+  result.fill(0);
   for (let I = 0; I < 4; I++)
-    for (let J = I; J < 4; J++) {
+    for (let J = 0; J <= I; J++) {
       const from = 3 * I * N + 3 * J;
-      const block = o + from;
       for (let a = 0; a < 3; a++)
         for (let b = 0; b < 3; b++) {
           const kab = k[from + a * N + b]!;
@@ -77,19 +69,18 @@ export function toNodes(
           for (let i = 0; i < 3; i++) {
             const part = kab * R[r + 3 * a + i]!;
             if (part === 0) continue;
-            const row = block + i * N;
+            const row = from + i * N;
             result[row]! += part * R[r + 3 * b]!;
             result[row + 1]! += part * R[r + 3 * b + 1]!;
             result[row + 2]! += part * R[r + 3 * b + 2]!;
           }
         }
     }
-  mirror(result, o);
 }
 
-function throughEnds(B: Float64Array, k: Float64Array, result: Float64Array, o: number): void {
+function throughEnds(B: Float64Array, k: Float64Array, result: Float64Array): void {
   const kB = new Float64Array(N * N);
-  result.fill(0, o, o + N * N);
+  result.fill(0);
   for (let i = 0; i < N; i++)
     for (let l = 0; l < N; l++) {
       const kil = k[i * N + l]!;
@@ -101,15 +92,9 @@ function throughEnds(B: Float64Array, k: Float64Array, result: Float64Array, o: 
     const end = l < 6 ? 0 : 6;
     for (let i = 0; i < 6; i++) {
       const part = B[6 * l + i]!;
-      if (part !== 0) for (let j = end + i; j < N; j++) result[o + (end + i) * N + j]! += part * kB[l * N + j]!;
+      if (part !== 0) for (let j = 0; j <= end + i; j++) result[(end + i) * N + j]! += part * kB[l * N + j]!;
     }
   }
-  mirror(result, o);
-}
-
-/** The lower triangle from the upper one. */
-function mirror(k: Float64Array, o: number): void {
-  for (let i = 1; i < N; i++) for (let j = 0; j < i; j++) k[o + i * N + j] = k[o + j * N + i]!;
 }
 
 /** d (12) = B·n: movements of the member's ends, local, from those of its nodes (6n, nodes' axes). */

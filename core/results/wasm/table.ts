@@ -1,4 +1,4 @@
-/** Bytes of a member in the table. */
+/** Bytes of a member in the table of rows, see `stiffness/recovery-row.ts`. */
 export const TABLE: usize = 24 << 3;
 
 /** Flags of a member, as in `stiffness/structure.ts` and `recovery-kernels.ts`. */

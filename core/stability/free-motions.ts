@@ -1,0 +1,100 @@
+import { factorize, type Factor, type Watch } from '../linear-algebra/factor';
+import type { Kernels } from '../linear-algebra/kernels';
+import { largestPart } from '../linear-algebra/largest-part';
+import { heldVectors, nullVectors, solveInPlace } from '../linear-algebra/solve';
+import { diagonal, type SparseSymmetric } from '../linear-algebra/sparse-symmetric';
+import type { Brake } from '../stiffness/assemble';
+import type { MemberMatrices } from '../stiffness/member-matrices';
+import type { Numbering } from '../stiffness/numbering';
+import type { Structure } from '../stiffness/structure';
+import { separated } from './null-space';
+import { isStrained, unstrainedCombinations } from './strain';
+
+/** A factored system, with what its factor says of motions of several nodes. */
+export interface FreeMotions {
+  readonly factor: Factor;
+  /** Motions that cost no energy (6n each, nodes' axes): all of them, or the first MOST_MOTIONS. */
+  readonly basis: readonly Float64Array[];
+  /** Unknowns whose stiffness is there, but lost in rounding. */
+  readonly lost: readonly number[];
+}
+
+/** So many motions are described; a structure with more is a heap of bars, and its null space would fill the memory. */
+const MOST_MOTIONS = 100;
+
+/** A pivot under this part of its diagonal stands for nothing, or for something soft: what its motion deforms tells which. */
+const DOUBTFUL = 1e-8;
+/** Behind pivots as small as this, rounding in a pivot that should be zero can come out larger than DOUBTFUL. */
+const UNSURE = 1e-4;
+/** So many soft motions are sought at a time, and so often brought nearer. */
+const PROBES = 4;
+const ITERATIONS = 3;
+/** Each round finds some motions more. One that neither stays nor goes by then counts as lost in rounding. */
+const MOST_ROUNDS = 40;
+
+/**
+ * Factors K, and finds the motions that cost no energy. Usually small pivots tell them. Where others are small as well, the softest
+ * motions are sought by inverse iteration, those combinations that deform nothing are taken for free, and K is factored anew with
+ * nothing held but where these move most, until no more are found (Rayleigh and Ritz, by deformations, which rounding leaves alone).
+ */
+export function freeMotions(
+  s: Structure,
+  matrices: MemberMatrices,
+  brakes: readonly Brake[],
+  numbering: Numbering,
+  K: SparseSymmetric,
+  kernels: Kernels,
+  watch?: Watch,
+): FreeMotions {
+  const { analysis, unknowns } = numbering;
+  const toNodes = (v: Float64Array): Float64Array => {
+    const motion = new Float64Array(unknowns.length);
+    for (let f = 0; f < unknowns.length; f++) if (unknowns[f]! >= 0) motion[f] = v[unknowns[f]!]!;
+    return motion;
+  };
+  let factor = factorize(analysis, K, kernels, { watch, tolerance: DOUBTFUL });
+  const described = factor.weak.slice(0, MOST_MOTIONS);
+  const others = factor.weak.slice(MOST_MOTIONS);
+  const basis = nullVectors(factor, described).map(toNodes);
+  if (factor.smallestRatio > UNSURE && !basis.some((motion) => isStrained(s, matrices, brakes, motion)))
+    return { factor, basis, lost: [] };
+
+  // Held where they move most, motions leave the rest as stiff as it can be, and come out as exact as they can.
+  const hold = (motions: readonly Float64Array[]): number[] => {
+    const held = placesOf(motions);
+    factor = factorize(analysis, K, kernels, { watch, held: [...held, ...others] });
+    return held;
+  };
+  let held = described.length > 0 ? hold(separated([], heldVectors(factor, K, described))) : [];
+  for (let round = 0; ; round++) {
+    const soft = heldVectors(factor, K, factor.weak.slice(0, MOST_MOTIONS));
+    const sure = soft.filter((one) => !isStrained(s, matrices, brakes, toNodes(one)));
+    const doubtful = [...soft.filter((one) => !sure.includes(one)), ...softest(factor, K)];
+    const more = unstrainedCombinations(s, matrices, brakes, doubtful, toNodes);
+    const free = separated([], [...sure, ...more]).slice(0, MOST_MOTIONS);
+    if (free.length === held.length || round === MOST_ROUNDS) {
+      const known = new Set([...held.slice(0, free.length), ...others]);
+      return { factor, basis: free.map(toNodes), lost: factor.weak.filter((unknown) => !known.has(unknown)) };
+    }
+    held = hold(free);
+  }
+}
+
+/** Of separated motions, the unknown of each in which it is 1 and the others are at rest. */
+const placesOf = (motions: readonly Float64Array[]): number[] =>
+  motions.map((one) => one.findIndex((x, i) => x === 1 && motions.every((other) => other === one || other[i] === 0)));
+
+/** The softest motions beside those that are held, by unknown: inverse iteration from loads of no particular kind. */
+function softest(factor: Factor, K: SparseSymmetric): Float64Array[] {
+  const scale = diagonal(K);
+  const motions = Array.from({ length: PROBES }, (_, c) => scale.map((stiffness, i) => stiffness * Math.sin((c + 1) * (i + 1))));
+  for (let pass = 0; pass < ITERATIONS; pass++) {
+    solveInPlace(factor, motions);
+    for (const motion of motions) {
+      const largest = largestPart(motion) || 1;
+      const isLast = pass === ITERATIONS - 1;
+      motion.forEach((x, i) => (motion[i] = (x / largest) * (isLast ? 1 : scale[i]!)));
+    }
+  }
+  return motions;
+}
