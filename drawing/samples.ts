@@ -1,6 +1,7 @@
 import { evaluate, stationary } from '@rigid-beam/core/results/polynomial';
 import type { Stretch } from '@rigid-beam/core/results/envelope';
-import { degreeOf, offsetOf, PIECE_WIDTH, type LineQuantity } from '@rigid-beam/core/results/quantities';
+import { degreeOf, type LineQuantity } from '@rigid-beam/core/results/quantities';
+import { pieceOf } from '@rigid-beam/core/results/read';
 import type { Solution } from '@rigid-beam/core/results/results';
 
 /** Points of a diagram along a member: metres from its start, ascending, and the values there. Places repeat where a value jumps. */
@@ -18,17 +19,16 @@ export function samplesOf(solution: Solution, stretches: readonly Stretch[], qua
   const values: number[] = [];
   const degree = degreeOf(quantity);
   for (const { from, to, piece, outcome } of stretches) {
-    const c = solution.linear[outcome]!.coefficients;
-    const at = piece * PIECE_WIDTH + offsetOf(quantity);
+    const c = pieceOf(solution.linear[outcome]!, piece, quantity);
     const start = solution.pieces.from[piece]!;
     const length = solution.pieces.to[piece]! - start;
     const add = (x: number): void => {
       xs.push(x);
-      values.push(evaluate(c, at, degree, x - start));
+      values.push(evaluate(c, 0, degree, x - start));
     };
-    const isStraight = straight(c, at, degree, to - from);
+    const isStraight = straight(c, degree, to - from);
     const count = isStraight ? 1 : fine;
-    const tips = isStraight ? [] : [...stationary(c, at, degree, length)].filter((s) => s > 0 && s < length);
+    const tips = isStraight ? [] : [...stationary(c, 0, degree, length)].filter((s) => s > 0 && s < length);
     let tip = 0;
     for (let i = 0; i <= count; i++) {
       const x = from + ((to - from) * i) / count;
@@ -43,9 +43,9 @@ export function samplesOf(solution: Solution, stretches: readonly Stretch[], qua
   return { xs, values };
 }
 
-function straight(c: Float64Array, at: number, degree: number, length: number): boolean {
-  const size = STRAIGHT * Math.max(Math.abs(c[at]!), Math.abs((c[at + 1] ?? 0) * length));
-  for (let k = 2; k <= degree; k++) if (!(Math.abs(c[at + k]!) * length ** 2 < size || c[at + k] === 0)) return false;
+function straight(c: Float64Array, degree: number, length: number): boolean {
+  const size = STRAIGHT * Math.max(Math.abs(c[0]!), Math.abs((c[1] ?? 0) * length));
+  for (let k = 2; k <= degree; k++) if (!(Math.abs(c[k]!) * length ** 2 < size || c[k] === 0)) return false;
   return true;
 }
 

@@ -51,7 +51,7 @@ const solver = {
       told = now;
       tell({ phase, done });
     };
-    const { results, system } = solveKeeping(model, [], { former, progress });
+    const { results, system } = solveKeeping(model, [], { former, progress, recycle: true });
     const milliseconds = performance.now() - begun;
     const kernels = sharedKernels().name;
     const linear = results.solution?.linear ?? [];
