@@ -126,6 +126,12 @@ describe('the first start and the demo', () => {
       /The whole structure, nodes 1, 2, 3, 4, can slide along X: no support resists in this direction \(all reactions are parallel\)\./,
     );
     expect(await lintel.text('extremes')).toBe('no results');
+    // What is said leaves the drawing free, and bears the mark of what is drawn.
+    await lintel.page.waitForFunction(() => {
+      const words = document.querySelector('[data-testid=hindrance]')!.getBoundingClientRect();
+      return document.querySelector('main li > button[aria-label^="Node 1 "]')!.getBoundingClientRect().top > words.bottom;
+    });
+    await lintel.page.waitForSelector('[data-testid=hindrance] [data-drawn=true]');
     // The remedy that is offered does what it says, as one step that can be undone.
     await lintel.press('Hold node 2 along X');
     await lintel.until('solution', /^Solved/);

@@ -170,7 +170,7 @@ function* fixedEnds(model: Model, node: number): Generator<Remedy> {
     if (!end || !isHinged(member, end)) continue;
     const description =
       member.behaviour === 'truss'
-        ? `Make member ${member.id} a frame member that is fixed at node ${id}`
+        ? `Make member ${member.id} a frame member fixed at node ${id}`
         : `Fix the end of member ${member.id} at node ${id}`;
     yield { description, edit: put('members', fixedAt(model, member, end)) };
   }
@@ -251,7 +251,7 @@ function* braced(model: Model, corners: readonly [number, number, number, number
   ] as const) {
     const member: Member = { id, start, end, section: side.section, material: side.material, behaviour: 'truss' };
     yield {
-      description: `Brace the panel with a member from node ${start} to node ${end}`,
+      description: `Brace the panel from node ${start} to node ${end}`,
       edit: { type: 'draw', nodes: [], members: [member] },
     };
   }

@@ -77,7 +77,20 @@ function expectEveryMotion(model: Model): Results {
     expect(largest(v.filter((_, f) => s.restraints[f] === Infinity))).toBeLessThan(1e-9);
   }
   expect(independence(vectors)).toBeGreaterThan(1e-9);
+  expectMembersRigid(s, results);
   return results;
+}
+
+/** What is drawn of a motion moves something by 1 and lengthens no member. */
+function expectMembersRigid(s: Structure, { motions = [] }: Results): void {
+  for (const ends of motions) {
+    if (!ends) continue;
+    expect(largest(ends)).toBeCloseTo(1, 12);
+    s.names.members.forEach((_, m) => {
+      const longer = [0, 1, 2].reduce((sum, k) => sum + s.axes[9 * m + k]! * (ends[6 * m + 3 + k]! - ends[6 * m + k]!), 0);
+      expect(Math.abs(longer)).toBeLessThan(1e-6);
+    });
+  }
 }
 
 const truss = { behaviour: 'truss' } as const;
@@ -172,6 +185,34 @@ describe('every motion is found', () => {
     const { mechanisms } = expectEveryMotion(checkModel(sketch(sketched)).model!);
     expect(mechanisms.map(({ description }) => description).join('\n')).toMatch(words);
   });
+
+  test.each<[string, Sketch, [string, readonly number[]][]]>([
+    [
+      'a node that moves by itself takes its members with it',
+      { nodes: [['1', 0, 0], ['2', 3, 0], ['3', 6, 0]], members: bars('12', '23'), supports: [pin('1'), pin('3')], loads: [{ type: 'node', node: '2', fy: 1e3 }] },
+      [['12', [0, 0, 0, 0, 1, 0]], ['23', [0, 1, 0, 0, 0, 0]]],
+    ],
+    [
+      'a member slides between nodes at rest, and is drawn where it goes',
+      {
+        nodes: [['1', 0, 0], ['2', 0, 4]],
+        members: [['a', '1', '2', { releases: { start: { ux: 'free' }, end: { ux: 'free' } } }], ['b', '1', '2']],
+        supports: [{ node: '1', ux: 'fixed', uy: 'fixed', rz: 'fixed' }],
+        loads: [{ type: 'line', member: 'a', from: { wy: -1e3 }, to: { wy: -1e3 } }],
+      },
+      [['a', [0, 1, 0, 0, 1, 0]], ['b', [0, 0, 0, 0, 0, 0]]],
+    ],
+  ])('%s', (_, sketched, expected) => {
+    const model = sketch(sketched);
+    const { motions, mechanisms } = solve(model);
+    const place = mechanisms.findIndex(({ harmless }) => !harmless);
+    for (const [member, movement] of expected) {
+      const at = 6 * model.members.findIndex(({ id }) => id === member);
+      const ends = motions![place]!.subarray(at, at + 6);
+      const sense = Math.sign(ends.find((x) => Math.abs(x) > 0.5) ?? 1);
+      movement.forEach((x, k) => expect(sense * ends[k]!).toBeCloseTo(x, 9));
+    }
+  }); // prettier-ignore
 
   test('supports whose reactions pass through one point but for a hair hold, and hide no other motion', () => {
     const { mechanisms } = solve(

@@ -25,7 +25,7 @@ export interface Mechanism {
 
 /** A motion with what is known of it, before it is put into words: what remedies are sought from. */
 export interface Motion {
-  /** 6n, global, largest amount 1; all zero for a member that moves between its nodes. */
+  /** Global, largest amount 1. 6n; 6 of a node that moves alone; none of a member that moves between its nodes. */
   readonly amounts: Float64Array;
   readonly pattern: Pattern;
 }

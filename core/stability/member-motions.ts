@@ -1,7 +1,7 @@
 import { largestPart } from '../linear-algebra/largest-part';
 import { looseEnds } from '../stiffness/condensation';
 import type { MemberMatrices } from '../stiffness/member-matrices';
-import { FREEDOMS, memberCount, type Structure } from '../stiffness/structure';
+import { FREEDOMS, memberCount, nodeCount, type Structure } from '../stiffness/structure';
 import { toOwnAxes } from '../stiffness/transformation';
 import type { Motion } from './mechanism';
 import { ownEnds } from './own-ends';
@@ -19,7 +19,8 @@ const SMALL = 1e-7;
 export function memberMotions(s: Structure, matrices: MemberMatrices, { amounts, pattern }: Motion): Float64Array | undefined {
   const ends = new Float64Array(ENDS_WIDTH * memberCount(s));
   const isAlone = pattern.kind === 'loose-member';
-  const own = amounts.slice();
+  const own = new Float64Array(FREEDOMS * nodeCount(s));
+  own.set(amounts, pattern.kind === 'spin' || pattern.kind === 'loose-node' ? FREEDOMS * pattern.node : 0);
   if (!isAlone) toOwnAxes(s, own);
   for (let m = 0; m < memberCount(s); m++) {
     if (isAlone && m !== pattern.member) continue;

@@ -53,6 +53,8 @@ export interface EditorState extends Place {
   readonly localAxes: boolean;
   /** Keys of the nodes and members that are not shown. */
   readonly hidden: ReadonlySet<string>;
+  /** Of several motions that nothing resists, the place of the one that is drawn; the first one otherwise. */
+  readonly shownMotion: number | undefined;
   /** The schedule that is open. */
   readonly schedule: 'nodes' | 'members' | undefined;
 }
@@ -97,6 +99,7 @@ export class Editor {
       localAxes: false,
       hidden: NOTHING_HIDDEN,
       schedule: undefined,
+      shownMotion: undefined,
     }));
     this.queue = new StorageQueue(opened.id, opened.revision, (storage) => this.store.setState({ storage }));
     this.solver = new SolvingClient(
@@ -266,7 +269,13 @@ export class Editor {
     this.draw({ model, results: solved.results, milliseconds: solved.milliseconds, kernels: solved.kernels });
   }
 
+  /** Draws one of the motions that nothing resists, by its place among the mechanisms. */
+  showMotion(place: number): void {
+    this.store.setState({ shownMotion: place });
+  }
+
   private draw(drawn: Drawn): void {
+    if (drawn.model !== this.state.drawn.model) this.store.setState({ shownMotion: undefined });
     this.store.setState(isHeld(this.state) ? { drawn } : { drawn, settled: drawn });
   }
 

@@ -24,6 +24,7 @@ import { traced } from '../underlay/trace';
 import { CARD_WIDTH, framed } from './framing';
 import { Keyboard } from './keyboard';
 import { Painter, type Picture } from './painter';
+import { Swing } from './swing';
 import type { InPlaceField, Offer, SheetState, TypedField } from './sheet-state';
 import type { Tool, ToolPointer } from './tools/tool';
 import { itemsIn, viewOf } from './view-of';
@@ -50,7 +51,11 @@ export class SheetController {
   private rest: ReturnType<typeof setTimeout> | undefined;
   /** The view follows the structure until someone moves it. */
   private follows = true;
+  /** Pixels at the top of the sheet that words lie over. */
+  private coveredTop = 0;
   private readonly keyboard: Keyboard;
+  private readonly swing = new Swing();
+  private readonly calm = window.matchMedia('(prefers-reduced-motion: reduce)');
   private readonly stopListening: () => void;
 
   constructor(
@@ -119,7 +124,14 @@ export class SheetController {
   }
 
   private show(which: (id: string) => boolean): void {
-    if (this.camera.width > 0) this.setCamera(framed(this.editor.state, this.seen(), this.camera, which));
+    if (this.camera.width > 0) this.setCamera(framed(this.editor.state, this.seen(), this.camera, which, this.coveredTop));
+  }
+
+  /** Words lie over so many pixels at the top of the sheet: the drawing makes room for them while it follows the structure. */
+  coverTop(pixels: number): void {
+    if (pixels === this.coveredTop) return;
+    this.coveredTop = pixels;
+    if (this.follows && this.isAtRest()) this.showAll();
   }
 
   zoom(factor: number, px = this.camera.width / 2, py = this.camera.height / 2): void {
@@ -344,15 +356,13 @@ export class SheetController {
     // The card comes or goes: the drawing makes room for it while it follows the structure.
     const room = (one: EditorState): string => `${one.selection.length > 0} ${one.schedule !== undefined}`;
     if (this.follows && room(state) !== room(before)) this.showAll();
-    if (
-      state.drawn !== before.drawn &&
-      this.follows &&
-      !state.preview &&
-      state.drawn.model !== before.drawn.model &&
-      this.store.getState().tool.name === RESTING
-    )
-      this.showAll();
+    if (state.drawn.model !== before.drawn.model && this.follows && this.isAtRest()) this.showAll();
     this.refresh();
+  }
+
+  /** Nothing is dragged or drawn that would slip away under the pointer. */
+  private isAtRest(): boolean {
+    return !this.editor.state.preview && this.store.getState().tool.name === RESTING;
   }
 
   /** Paints before the next frame; builds the display list anew unless only the tool's own marks changed. */
@@ -369,7 +379,9 @@ export class SheetController {
     if (this.camera.width === 0) return;
     if (this.stale) this.rebuild();
     const moves = this.turning || isHeld(this.editor.state);
-    this.painter.show(this.picture(), moves, this.store.getState().tool.overlay?.() ?? []);
+    const motion = this.swing.marks(this.editor.state, this.seen(), this.calm.matches);
+    this.painter.show(this.picture(), moves, [...motion.items, ...(this.store.getState().tool.overlay?.() ?? [])]);
+    if (motion.goesOn) this.refresh('overlay');
   }
 
   private picture(): Picture {

@@ -11,10 +11,17 @@ const SCHEDULE_PART = 0.52;
 /** Pixels that the title block takes in the lower right corner. */
 export const TITLE_BLOCK = { width: 432, height: 124 };
 
-/** The camera that has these nodes in view, where nothing lies over the sheet: beside or above the title block, whichever leaves them larger. */
-export function framed(state: EditorState, seen: Seen, camera: Camera, which: (node: string) => boolean): Camera {
+/** Pixels above the drawing for the hint and for loads; and below words that lie over the sheet. */
+const TOP = 84;
+const BELOW_WORDS = 48;
+
+/**
+ * The camera that has these nodes in view, where nothing lies over the sheet: below what words cover at its top (pixels), beside or above
+ * the title block, whichever leaves them larger.
+ */
+export function framed(state: EditorState, seen: Seen, camera: Camera, which: (node: string) => boolean, coveredTop = 0): Camera {
   const { width, height } = camera;
-  const { model, results } = state.drawn;
+  const { model } = state.drawn;
   const nodes = [...drawnNodes(model, seen).values()].filter(({ id }) => which(id));
   const found = boundsOf(nodes.length > 1 ? nodes : cornersOfUnderlay(state, seen));
   const box =
@@ -25,8 +32,7 @@ export function framed(state: EditorState, seen: Seen, camera: Camera, which: (n
     const above = fit(box, width, left, { left: 165, right: 75 + covered, top: 60, bottom: 140 });
     return { ...above, height, y: above.y - (height - left) / 2 / above.scale };
   }
-  // What hinders a solution is said over the upper part of the sheet.
-  const top = results && results.status !== 'solved' ? 150 : 84;
+  const top = Math.max(TOP, coveredTop > 0 ? coveredTop + BELOW_WORDS : 0);
   const above = fit(box, width, height, { left: 165, right: 75 + covered, top, bottom: 128 + TITLE_BLOCK.height });
   const beside = fit(box, width, height, { left: 165, right: 60 + Math.max(TITLE_BLOCK.width, covered), top, bottom: 140 });
   return above.scale >= beside.scale ? above : beside;

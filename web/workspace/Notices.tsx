@@ -1,10 +1,13 @@
 'use client';
 
+import { useEffect, useRef, type RefObject } from 'react';
 import styled from 'styled-components';
 import type { Notice } from '@rigid-beam/core/model/notice';
 import type { Mechanism } from '@rigid-beam/core/stability/mechanism';
 import type { Subject } from '@rigid-beam/drawing/display-list';
 import { useEditor, useEditorState } from '../session/use-editor';
+import type { SheetController } from '../sheet/controller';
+import { shownPlace } from '../sheet/swing';
 import { Button, PlainButton, Row } from '../ui/controls';
 
 const Tray = styled.div`
@@ -12,7 +15,7 @@ const Tray = styled.div`
   left: 50%;
   top: 2.4rem;
   z-index: 4;
-  width: min(36rem, calc(100% - 2rem));
+  width: min(46rem, calc(100% - 2rem));
   transform: translateX(-50%);
   display: flex;
   flex-direction: column;
@@ -39,6 +42,24 @@ const Slip = styled.div`
   }
 `;
 
+/** What keeps the model from being solved never hides more than the upper part of the sheet. */
+const Hindrance = styled(Slip)`
+  max-height: 36vh;
+  overflow-y: auto;
+`;
+
+/** The one that is drawn bears the dashes of the drawing. */
+const Motion = styled.li`
+  padding-left: 0.5rem;
+  border-left: 3px dashed transparent;
+  &[data-drawn='true'] {
+    border-left-color: var(--fault);
+  }
+  && + & {
+    margin-top: 0.6rem;
+  }
+`;
+
 const Remedies = styled.div`
   display: flex;
   flex-wrap: wrap;
@@ -51,7 +72,7 @@ const Remedies = styled.div`
 const MANY = 4;
 
 /** What keeps the model from being solved, why an edit was refused, and what happened elsewhere: in words, over the sheet. */
-export function Notices() {
+export function Notices({ sheet }: { readonly sheet: SheetController | undefined }) {
   const editor = useEditor();
   const results = useEditorState((state) => state.settled.results);
   const refusal = useEditorState((state) => state.refusal);
@@ -59,6 +80,7 @@ export function Notices() {
   const hinders = results && results.status !== 'solved' ? results.notices.filter(({ severity }) => severity === 'error') : [];
   const waits = hinders.length > 0 && hinders.every(({ code }) => code === 'no-members' || code === 'no-support');
   const warnings = results?.notices.filter(({ severity }) => severity === 'warning') ?? [];
+  const hindrance = useRoomAbove(sheet, hinders.length > 0);
 
   return (
     <Tray>
@@ -80,9 +102,9 @@ export function Notices() {
         </Slip>
       )}
       {hinders.length > 0 && (
-        <Slip role="status" data-tone={waits ? 'attention' : 'fault'} data-testid="hindrance">
+        <Hindrance role="status" data-tone={waits ? 'attention' : 'fault'} data-testid="hindrance" ref={hindrance}>
           {results?.status === 'unstable' ? <Mechanisms mechanisms={results.mechanisms} /> : <List notices={hinders} />}
-        </Slip>
+        </Hindrance>
       )}
       {warnings.length > 0 && (
         <Slip role="status" data-tone="attention">
@@ -91,6 +113,23 @@ export function Notices() {
       )}
     </Tray>
   );
+}
+
+/** Keeps the drawing clear of an element that lies over the top of the sheet. */
+function useRoomAbove(sheet: SheetController | undefined, isThere: boolean): RefObject<HTMLDivElement | null> {
+  const element = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const lies = element.current;
+    if (!sheet || !lies) return;
+    const measure = (): void => sheet.coverTop(lies.offsetTop + lies.offsetHeight + (lies.offsetParent as HTMLElement).offsetTop);
+    const observer = new ResizeObserver(measure);
+    observer.observe(lies);
+    return () => {
+      observer.disconnect();
+      sheet.coverTop(0);
+    };
+  }, [sheet, isThere]);
+  return element;
 }
 
 function List({ notices }: { readonly notices: readonly Notice[] }) {
@@ -113,16 +152,26 @@ function List({ notices }: { readonly notices: readonly Notice[] }) {
 /** Motions that keep the structure from standing, each with the edits that were found to stop it. */
 function Mechanisms({ mechanisms }: { readonly mechanisms: readonly Mechanism[] }) {
   const editor = useEditor();
-  const harmful = mechanisms.filter(({ harmless }) => !harmless);
+  const shown = useEditorState(shownPlace);
+  const harmful = mechanisms.flatMap((mechanism, place) => (mechanism.harmless ? [] : [{ ...mechanism, place }]));
   return (
     <ul>
-      {harmful.slice(0, MANY).map(({ description, freedoms, members, remedies }, i) => {
+      {harmful.slice(0, MANY).map(({ description, freedoms, members, remedies, place }, i) => {
         const nodes = [...new Set(freedoms.map(({ node }) => node))];
         const subjects: Subject[] =
           nodes.length > 0 ? nodes.map((id) => ({ kind: 'node', id })) : members.map((id) => ({ kind: 'member', id }));
+        const show = (): void => {
+          editor.select(subjects);
+          editor.showMotion(place);
+        };
         return (
-          <li key={i}>
-            {description} <PlainButton onPress={() => editor.select(subjects)}>Show</PlainButton>
+          <Motion
+            key={i}
+            data-drawn={place === shown}
+            onPointerEnter={() => editor.showMotion(place)}
+            onFocus={() => editor.showMotion(place)}
+          >
+            {description} <PlainButton onPress={show}>Show</PlainButton>
             {remedies.length > 0 && (
               <Remedies>
                 This would stop it:
@@ -133,7 +182,7 @@ function Mechanisms({ mechanisms }: { readonly mechanisms: readonly Mechanism[] 
                 ))}
               </Remedies>
             )}
-          </li>
+          </Motion>
         );
       })}
       {harmful.length > MANY && <li>and {harmful.length - MANY} more</li>}

@@ -113,7 +113,7 @@ function Benchwork() {
       </Bench>
       <SheetPlace>
         <Sheet onReady={ready} />
-        <Notices />
+        <Notices sheet={sheet} />
         <Card />
         {schedule && <Schedule key={schedule} list={schedule} />}
       </SheetPlace>
