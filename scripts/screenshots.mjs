@@ -21,6 +21,8 @@ const server = await startServer(PORT, { RIGID_BEAM_DATA: data });
 const browser = await launch({ executablePath, headless: true, userDataDir: profile, args: browserFlags });
 const page = await browser.newPage();
 await page.setViewport({ width: 1280, height: 800 });
+// A motion that nothing resists is taken at rest, where it goes.
+await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
 const only = process.argv[2];
 
 const address = `http://127.0.0.1:${PORT}`;

@@ -271,7 +271,7 @@ export class Editor {
 
   /** Draws one of the motions that nothing resists, by its place among the mechanisms. */
   showMotion(place: number): void {
-    this.store.setState({ shownMotion: place });
+    if (place !== this.state.shownMotion) this.store.setState({ shownMotion: place });
   }
 
   private draw(drawn: Drawn): void {

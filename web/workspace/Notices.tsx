@@ -168,7 +168,8 @@ function Mechanisms({ mechanisms }: { readonly mechanisms: readonly Mechanism[] 
           <Motion
             key={i}
             data-drawn={place === shown}
-            onPointerEnter={() => editor.showMotion(place)}
+            // Scrolling under a pointer at rest asks for nothing.
+            onPointerMove={({ movementX, movementY }) => (movementX !== 0 || movementY !== 0) && editor.showMotion(place)}
             onFocus={() => editor.showMotion(place)}
           >
             {description} <PlainButton onPress={show}>Show</PlainButton>
