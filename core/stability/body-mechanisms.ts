@@ -38,11 +38,17 @@ export function bodyMechanisms(scene: Scene, basis: readonly Float64Array[], com
       .flatMap((part) => unresistedMotions(scene.structure, part, stiffened))
       .flatMap((motion) => bodyOf(scene, motion, stiffened) ?? []),
   );
+  // Turns as movements at the mean length of a member: what is told apart does not depend on the size of a structure. Movements lead,
+  // so that what only turns stands by itself: it may be harmless.
+  const { lengths } = scene.structure;
+  const lever = lengths.reduce((sum, length) => sum + length, 0) / lengths.length;
+  const times = (factor: number, vector: Float64Array): Float64Array => vector.map((x, f) => (f % FREEDOMS < 3 ? x : factor * x));
   const others = separated(
-    bodies.map(({ vector }) => vector),
-    basis,
+    bodies.map(({ vector }) => times(lever, vector)),
+    basis.map((vector) => times(lever, vector)),
     complete,
-  );
+    (f) => f % FREEDOMS < 3,
+  ).map((vector) => times(1 / lever, vector));
   return [...bodies.map((body) => rigidMechanism(scene, body, parts)), ...others.map((vector) => looseMechanism(scene, vector))];
 }
 

@@ -231,6 +231,33 @@ describe('every motion is found', () => {
     expect(expectEveryMotion(looseModel(seed)).status).toBe('unstable');
   });
 
+  /** The same structure, so many times as large: its members are as much more slender. */
+  const resized = (model: Model, times: number): Model => ({
+    ...model,
+    nodes: model.nodes.map(({ id, x, y, z }) => ({
+      id,
+      x: times * x,
+      y: times * y,
+      ...(z === undefined ? {} : { z: times * z }),
+    })),
+  });
+  const judged = (model: Model): boolean[] => solve(model).mechanisms.map(({ harmless }) => harmless);
+
+  // Rods of 30 m that bend 10^7 times as easily as they stretch; blocks of 3 cm.
+  test.each([[500255, 30], [500133, 100], [500057, 30], [500270, 30], [500001, 0.01], [500013, 0.1]])(
+    'in heap %d %d times as large as well', (seed, times) => {
+      const model = looseModel(seed);
+      expect(judged(resized(model, times)).sort()).toEqual(judged(model).sort());
+    },
+  ); // prettier-ignore
+
+  test('a spin beside a motion that is softly held is told as a spin', () => {
+    const { mechanisms } = solve(resized(looseModel(500311), 3));
+    expect(mechanisms.map(({ description }) => description).join('\n')).toMatch(
+      /Node 0\.2\.1 can spin about the axis in the direction \(1\.00, 0\.00, -0\.04\)/,
+    );
+  });
+
   test('in random heaps of bars', () => {
     let unstable = 0;
     const look = (model: Model): void => void (unstable += Number(expectEveryMotion(model).status === 'unstable'));

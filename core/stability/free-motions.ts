@@ -3,10 +3,11 @@ import type { Kernels } from '../linear-algebra/kernels';
 import { largestPart } from '../linear-algebra/largest-part';
 import { heldVectors, nullVectors, solveInPlace } from '../linear-algebra/solve';
 import { diagonal, type SparseSymmetric } from '../linear-algebra/sparse-symmetric';
-import type { Brake } from '../stiffness/assemble';
-import type { MemberMatrices } from '../stiffness/member-matrices';
+import { assembleStiffness, type Brake } from '../stiffness/assemble';
+import { memberMatrices, type MemberMatrices } from '../stiffness/member-matrices';
 import type { Numbering } from '../stiffness/numbering';
 import type { Structure } from '../stiffness/structure';
+import { brakesAmong, evenlyStiff } from './evenly-stiff';
 import { separated } from './null-space';
 import { isStrained, unstrainedCombinations } from './strain';
 
@@ -29,17 +30,29 @@ const UNSURE = 1e-4;
 /** So many soft motions are sought at a time, and so often brought nearer. */
 const PROBES = 4;
 const ITERATIONS = 3;
+/** Softest motions that deform by less than this part of their movement may hide one that deforms nothing. */
+const HARDLY = 1e-4;
 /** Each round finds some motions more. One that neither stays nor goes by then counts as lost in rounding. */
 const MOST_ROUNDS = 40;
 
+/** A structure with the motions of its unknowns laid out at its nodes, as strain is asked for. */
+interface Body {
+  readonly s: Structure;
+  readonly matrices: MemberMatrices;
+  readonly brakes: readonly Brake[];
+  readonly numbering: Numbering;
+  /** 6n, nodes' axes. */
+  readonly toNodes: (v: Float64Array) => Float64Array;
+}
+
 /**
- * Factors K, and finds the motions that cost no energy. Usually small pivots tell them. Where others are small as well, the softest
- * motions are sought by inverse iteration, those combinations that deform nothing are taken for free, and K is factored anew with
- * nothing held but where these move most, until no more are found (Rayleigh and Ritz, by deformations, which rounding leaves alone).
+ * Factors K, and finds the motions that cost no energy. Where no pivot is small there are none. Else they are sought in the structure with
+ * all stiffnesses alike (`evenlyStiff`), and K is factored anew with nothing held but where they move most. `members`: those at each node.
  */
 export function freeMotions(
   s: Structure,
   matrices: MemberMatrices,
+  members: readonly (readonly number[])[],
   brakes: readonly Brake[],
   numbering: Numbering,
   K: SparseSymmetric,
@@ -52,30 +65,59 @@ export function freeMotions(
     for (let f = 0; f < unknowns.length; f++) if (unknowns[f]! >= 0) motion[f] = v[unknowns[f]!]!;
     return motion;
   };
-  let factor = factorize(analysis, K, kernels, { watch, tolerance: DOUBTFUL });
+  const factor = factorize(analysis, K, kernels, { watch, tolerance: DOUBTFUL });
+  const body = { s, matrices, brakes, numbering, toNodes };
+  if (factor.weak.length === 0 && (factor.smallestRatio > UNSURE || !hidesMotion(body, factor, K)))
+    return { factor, basis: [], lost: [] };
+  const { free, others } = motionsOfGeometry(body, members, kernels, watch);
+  const held = new Set([...placesOf(free), ...others]);
+  const last = factorize(analysis, K, kernels, { watch, held: [...held] });
+  return { factor: last, basis: free.map(toNodes), lost: last.weak.filter((unknown) => !held.has(unknown)) };
+}
+
+/** Whether a combination of the softest motions deforms so little that one which deforms nothing may be among them. */
+function hidesMotion({ s, matrices, brakes, toNodes }: Body, factor: Factor, K: SparseSymmetric): boolean {
+  return unstrainedCombinations(s, matrices, brakes, softest(factor, K), toNodes, HARDLY).length > 0;
+}
+
+/**
+ * The motions that deform nothing, by unknown, and the weak unknowns beyond the first MOST_MOTIONS. Usually small pivots tell them. Where
+ * others are small as well, the softest motions are sought by inverse iteration, those combinations that deform nothing are taken for
+ * free, and the matrix is factored anew with nothing held but where these move most, until no more are found (Rayleigh and Ritz, by
+ * deformations, which rounding leaves alone).
+ */
+function motionsOfGeometry(
+  body: Body,
+  members: readonly (readonly number[])[],
+  kernels: Kernels,
+  watch: Watch | undefined,
+): { readonly free: readonly Float64Array[]; readonly others: readonly number[] } {
+  const { numbering, toNodes } = body;
+  const s = evenlyStiff(body.s);
+  const matrices = memberMatrices(s);
+  const brakes = brakesAmong(s, matrices, body.brakes, members);
+  const K = assembleStiffness(s, matrices, numbering, brakes);
+  let factor = factorize(numbering.analysis, K, kernels, { watch, tolerance: DOUBTFUL });
   const described = factor.weak.slice(0, MOST_MOTIONS);
   const others = factor.weak.slice(MOST_MOTIONS);
-  const basis = nullVectors(factor, described).map(toNodes);
-  if (factor.smallestRatio > UNSURE && !basis.some((motion) => isStrained(s, matrices, brakes, motion)))
-    return { factor, basis, lost: [] };
+  const isFree = (motion: Float64Array): boolean => !isStrained(s, matrices, brakes, toNodes(motion));
+  const first = nullVectors(factor, described);
+  if (factor.smallestRatio > UNSURE && first.every(isFree)) return { free: separated([], first), others };
 
   // Held where they move most, motions leave the rest as stiff as it can be, and come out as exact as they can.
   const hold = (motions: readonly Float64Array[]): number[] => {
     const held = placesOf(motions);
-    factor = factorize(analysis, K, kernels, { watch, held: [...held, ...others] });
+    factor = factorize(numbering.analysis, K, kernels, { watch, held: [...held, ...others] });
     return held;
   };
   let held = described.length > 0 ? hold(separated([], heldVectors(factor, K, described))) : [];
   for (let round = 0; ; round++) {
     const soft = heldVectors(factor, K, factor.weak.slice(0, MOST_MOTIONS));
-    const sure = soft.filter((one) => !isStrained(s, matrices, brakes, toNodes(one)));
+    const sure = soft.filter(isFree);
     const doubtful = [...soft.filter((one) => !sure.includes(one)), ...softest(factor, K)];
     const more = unstrainedCombinations(s, matrices, brakes, doubtful, toNodes);
     const free = separated([], [...sure, ...more]).slice(0, MOST_MOTIONS);
-    if (free.length === held.length || round === MOST_ROUNDS) {
-      const known = new Set([...held.slice(0, free.length), ...others]);
-      return { factor, basis: free.map(toNodes), lost: factor.weak.filter((unknown) => !known.has(unknown)) };
-    }
+    if (free.length === held.length || round === MOST_ROUNDS) return { free: free.slice(0, held.length), others };
     held = hold(free);
   }
 }

@@ -1,14 +1,18 @@
 import { largestPart } from '../linear-algebra/largest-part';
 import { takeOut } from '../linear-algebra/take-out';
 import type { Brake } from '../stiffness/assemble';
-import { nodalEntry, type MemberMatrices } from '../stiffness/member-matrices';
+import { memberMatrices, nodalEntry, type MemberMatrices } from '../stiffness/member-matrices';
 import { FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
-import { NEGLIGIBLE } from './mechanism';
+import { evenlyStiff } from './evenly-stiff';
 import { separated } from './null-space';
 import { isStrainedAlone } from './strain';
 import { symmetricEigen } from './symmetric-eigen';
 
 const TOLERANCE = 1e-12;
+/** Where the block resists a motion by less than this, what it does not resist at all comes out with a trace of it. */
+const CLOSE = 1e-7;
+/** Less than this part of a motion is such a trace. */
+const TRACE = 1e-7;
 /** Above this the block is safely regular, and its eigenvalues need not be found. */
 const SAFE = 1e-6;
 
@@ -55,6 +59,7 @@ export function looseNodes(
     all.fill(0, FREEDOMS * node, FREEDOMS * (node + 1));
     return strained;
   };
+  let even: ReturnType<typeof evenlyStiffMembers> | undefined;
   const block = new Float64Array(FREEDOMS * FREEDOMS);
   const look = (node: number): void => {
     writeBlock(s, matrices, node, members[node]!, block);
@@ -67,8 +72,16 @@ export function looseNodes(
       return isStiff;
     });
     if (stiff.length === 0 || isRegular(block, stiff)) return;
-    const motions = looseMotions(s, node, stiff, block);
-    brakes.push(...motions.map((brake) => ({ ...brake, isSoft: isSoft(node, brake.motion) })));
+    const { motions, next } = looseMotions(s, stiff, block);
+    if (motions.length === 0) return;
+    const stiffness = Math.max(...scalesOf(s, block, stiff));
+    let told = motions.map((motion) => ({ motion, isSoft: false }));
+    if (next < CLOSE || motions.some((motion) => isSoft(node, motion))) {
+      even ??= evenlyStiffMembers(s);
+      writeBlock(even.s, even.matrices, node, members[node]!, block);
+      told = toldApart(motions, looseMotions(s, stiff, block).motions);
+    }
+    brakes.push(...told.map((one) => ({ node, stiffness, ...one })));
   };
   if (former) former.nodes.forEach(look);
   else for (let node = 0; node < nodeCount(s); node++) look(node);
@@ -122,8 +135,33 @@ function isRegular(block: Float64Array, free: readonly number[]): boolean {
   return true;
 }
 
-/** At right angles to each other. */
-function looseMotions(s: Structure, node: number, free: readonly number[], block: Float64Array): Brake[] {
+/** With members and springs all as stiff as each other: it tells what is free from what is soft. */
+function evenlyStiffMembers(of: Structure): { readonly s: Structure; readonly matrices: MemberMatrices } {
+  const s = evenlyStiff(of);
+  return { s, matrices: memberMatrices(s) };
+}
+
+/** Motions that look free, by those among them that are: the others are soft. At right angles to each other. */
+function toldApart(motions: readonly Float64Array[], free: readonly Float64Array[]): Pick<LooseBrake, 'motion' | 'isSoft'>[] {
+  const told = free.map((motion) => ({ motion, isSoft: false }));
+  const rest = motions.map((motion) => motion.slice());
+  while (told.length < motions.length) {
+    for (const one of rest) for (const { motion } of told) takeOut(one, motion);
+    rest.sort((a, b) => largestPart(b) - largestPart(a));
+    told.push({ motion: cleaned(rest.shift()!), isSoft: true });
+  }
+  return told;
+}
+
+/**
+ * Motions of a node that its block does not resist (6 each), at right angles to each other. `next`: how far it resists the others, beside
+ * its stiffest ones.
+ */
+function looseMotions(
+  s: Structure,
+  free: readonly number[],
+  block: Float64Array,
+): { readonly motions: Float64Array[]; readonly next: number } {
   const scale = scalesOf(s, block, free);
   const size = free.length;
   const scaled = new Float64Array(size * size);
@@ -136,8 +174,8 @@ function looseMotions(s: Structure, node: number, free: readonly number[], block
       free.forEach((k, i) => (motion[k] = vectors[i * size + e]! / Math.sqrt(scale[i]!)));
       return motion;
     });
-  const stiffness = Math.max(...scale);
-  return atRightAngles(separated([], motions)).map((motion) => ({ node, motion, stiffness }));
+  const next = values.reduce((least, value) => (value > TOLERANCE ? Math.min(least, value) : least), Infinity);
+  return { motions: atRightAngles(separated([], motions)), next };
 }
 
 /** The same space by vectors that can be taken out of a movement one after the other (Gram and Schmidt); largest amount 1. */
@@ -145,8 +183,13 @@ function atRightAngles(motions: readonly Float64Array[]): Float64Array[] {
   const done: Float64Array[] = [];
   for (const motion of motions) {
     for (const other of done) takeOut(motion, other);
-    const largest = largestPart(motion);
-    done.push(motion.map((part) => (Math.abs(part) < NEGLIGIBLE * largest ? 0 : part / largest)));
+    done.push(cleaned(motion));
   }
   return done;
+}
+
+/** Largest amount 1, rounding cleared. */
+function cleaned(motion: Float64Array): Float64Array {
+  const largest = largestPart(motion);
+  return motion.map((part) => (Math.abs(part) < TRACE * largest ? 0 : part / largest));
 }

@@ -21,10 +21,16 @@ const LEAST = 1e-3;
  * Whether a motion (6n, nodes' axes) deforms a member or a spring, however soft. Elimination takes a part for free when what holds it is
  * under rounding beside its own stiffness; this tells such a part from a true mechanism, which deforms nothing. Brakes count as springs.
  */
-export function isStrained(s: Structure, matrices: MemberMatrices, brakes: readonly Brake[], motion: Float64Array): boolean {
+export function isStrained(
+  s: Structure,
+  matrices: MemberMatrices,
+  brakes: readonly Brake[],
+  motion: Float64Array,
+  rounding = ROUNDING,
+): boolean {
   return (
-    movesBrake(brakes, motion, ROUNDING * largestPart(motion)) ||
-    strains(s, matrices, motion, s.names.nodes.keys(), s.names.members.keys(), ROUNDING)
+    movesBrake(brakes, motion, rounding * largestPart(motion)) ||
+    strains(s, matrices, motion, s.names.nodes.keys(), s.names.members.keys(), rounding)
   );
 }
 
@@ -111,6 +117,7 @@ export function unstrainedCombinations(
   brakes: readonly Brake[],
   motions: readonly Float64Array[],
   toNodes: (motion: Float64Array) => Float64Array,
+  rounding = ROUNDING,
 ): Float64Array[] {
   const scaled = atRightAngles(motions);
   const count = scaled.length;
@@ -136,7 +143,7 @@ export function unstrainedCombinations(
   const { vectors } = symmetricEigen(products, count);
   return scaled
     .map((_, e) => combined(scaled, (i) => vectors[i * count + e]!))
-    .filter((one) => !isStrained(s, matrices, brakes, toNodes(one)));
+    .filter((one) => !isStrained(s, matrices, brakes, toNodes(one), rounding));
 }
 
 /** Of a vector less than this is left when others are taken out of it: it says nothing of its own. */
