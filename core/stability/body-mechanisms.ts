@@ -5,7 +5,7 @@ import { nodalEntry, type MemberMatrices } from '../stiffness/member-matrices';
 import { FREEDOMS, isPlane, memberCount, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
 import { toOwnAxes } from '../stiffness/transformation';
 import { globalMotion, namedFreedoms, type Drivers, type Found, type Pattern } from './mechanism';
-import { separated } from './null-space';
+import { cleared, separated } from './null-space';
 import { openingsIn, openingWords } from './openings';
 import { findPanel } from './panel';
 import { isAtRest, ownEnds } from './own-ends';
@@ -48,8 +48,9 @@ export function bodyMechanisms(scene: Scene, basis: readonly Float64Array[], com
     basis.map((vector) => times(lever, vector)),
     complete,
     (f) => f % FREEDOMS < 3,
-  ).map((vector) => times(1 / lever, vector));
-  return [...bodies.map((body) => rigidMechanism(scene, body, parts)), ...others.map((vector) => looseMechanism(scene, vector))];
+  );
+  const motions = cleared(others).map((vector) => times(1 / lever, vector));
+  return [...bodies.map((body) => rigidMechanism(scene, body, parts)), ...motions.map((vector) => looseMechanism(scene, vector))];
 }
 
 /** Those that say something of their own: of a bar between hinges, all that turns it comes to a movement of its ends. */

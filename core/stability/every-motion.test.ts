@@ -32,7 +32,7 @@ function denseStiffness(s: Structure): { free: number[]; K: Float64Array } {
   });
   free.forEach((f, i) => (K[i * n + i]! += s.restraints[f]!));
   const scale = free.reduce((max, _, i) => Math.max(max, K[i * n + i]!), 0);
-  return { free, K: K.map((x) => x / scale) };
+  return { free, K: K.map((x) => x / (scale || 1)) };
 }
 
 /** 6n, in the axes of the nodes. */
@@ -88,8 +88,7 @@ function expectMembersRigid(s: Structure, { motions = [] }: Results): void {
     expect(largest(ends)).toBeCloseTo(1, 12);
     s.names.members.forEach((_, m) => {
       const longer = [0, 1, 2].reduce((sum, k) => sum + s.axes[9 * m + k]! * (ends[6 * m + 3 + k]! - ends[6 * m + k]!), 0);
-      // Beside large turns small movements are left with few digits: enough for a drawing.
-      expect(Math.abs(longer)).toBeLessThan(1e-4);
+      expect(Math.abs(longer)).toBeLessThan(1e-6);
     });
   }
 }
@@ -244,7 +243,7 @@ describe('every motion is found', () => {
   const judged = (model: Model): boolean[] => solve(model).mechanisms.map(({ harmless }) => harmless);
 
   // Rods of 30 m that bend 10^7 times as easily as they stretch; blocks of 3 cm.
-  test.each([[500255, 30], [500133, 100], [500057, 30], [500270, 30], [500001, 0.01], [500013, 0.1]])(
+  test.each([[500255, 30], [500133, 100], [500057, 30], [500270, 30], [500001, 0.01], [500013, 0.1], [700301, 0.02]])(
     'in heap %d %d times as large as well', (seed, times) => {
       const model = looseModel(seed);
       expect(judged(resized(model, times)).sort()).toEqual(judged(model).sort());

@@ -11,7 +11,7 @@ export function separated(
   leads?: (place: number) => boolean,
 ): Float64Array[] {
   const rest = others.map((v) => scaled(v.slice()));
-  for (const known of orthogonalPivots(first)) for (const v of rest) subtract(v, known.vector, v[known.pivot]!);
+  for (const known of orthogonalPivots(first, leads)) for (const v of rest) subtract(v, known.vector, v[known.pivot]!);
   const done: Float64Array[] = [];
   const expected = complete ? others.length - first.length : others.length;
   while (done.length < expected) {
@@ -23,8 +23,12 @@ export function separated(
     for (const list of [rest, done]) for (const v of list) subtract(v, unit, v[pivot]!);
     done.push(unit);
   }
-  return done.map((v) => v.map((x) => (Math.abs(x) < 1e-9 ? 0 : x)));
+  return done;
 }
+
+/** Vectors of size 1 without their rounding. */
+export const cleared = (vectors: readonly Float64Array[]): Float64Array[] =>
+  vectors.map((v) => v.map((x) => (Math.abs(x) < 1e-9 ? 0 : x)));
 
 /** Less than this is left of a vector that the others span. */
 const LEFT = 1e-7;
@@ -43,10 +47,13 @@ function pivotIn(
 }
 
 /** The vectors, each reduced by the ones before, with a place where it is 1 and the later ones are 0. */
-function orthogonalPivots(vectors: readonly Float64Array[]): { vector: Float64Array; pivot: number }[] {
-  const rest = vectors.map((v) => v.slice());
+function orthogonalPivots(
+  vectors: readonly Float64Array[],
+  leads?: (place: number) => boolean,
+): { vector: Float64Array; pivot: number }[] {
+  const rest = vectors.map((v) => scaled(v.slice()));
   return rest.map((v, i) => {
-    const pivot = largestAt(v);
+    const { pivot } = (leads && pivotIn([v], leads)) ?? { pivot: largestAt(v) };
     const vector = v.map((x) => x / v[pivot]!);
     for (const later of rest.slice(i + 1)) subtract(later, vector, later[pivot]!);
     return { vector, pivot };
