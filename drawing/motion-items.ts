@@ -2,6 +2,7 @@ import type { Point } from '@rigid-beam/core/model/point';
 import type { Model } from '@rigid-beam/core/model/model';
 import { freedoms as freedomNames } from '@rigid-beam/core/model/model';
 import type { Mechanism } from '@rigid-beam/core/stability/mechanism';
+import { ENDS_WIDTH } from '@rigid-beam/core/stability/member-motions';
 import { symbolPath, worldPath, type Item } from './display-list';
 import { drawnMembers, drawnNodes, extentOf, type Seen } from './geometry';
 import { seenPoint } from './projection';
@@ -18,7 +19,6 @@ export interface DrawnMotion {
 const REACH = 0.09;
 /** Members from which thin lines are drawn: they swing at the pace of the screen. */
 const MANY = 300;
-const ENDS_WIDTH = 6;
 /** Radius of the ring at a moved end, pixels. */
 const RING = 4.5;
 /** Less of the largest movement than this is at rest. */

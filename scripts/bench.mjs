@@ -283,8 +283,8 @@ ${sheet
 ## The engine, one thread, warm
 
 The goals stand in brackets. Structures come from \`bench/structures.ts\`; each line is a process of its own; the first four were measured
-six times, spread over the run: shortest and longest median. A shared machine changes its pace from hour to hour; ratios to what was
-measured in the same run hardly do.
+six times, spread over the run: shortest and longest median. A shared machine changes its pace from hour to hour, by up to a factor of two; ratios to
+what was measured in the same run vary less.
 
 | work | time |
 |---|---|

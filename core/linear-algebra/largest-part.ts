@@ -7,3 +7,9 @@ export function largestPart(vector: Float64Array): number {
   }
   return size;
 }
+
+/** The vector at a largest part of 1; zeros stay zeros. */
+export function scaledToOne(vector: Float64Array): Float64Array {
+  const size = largestPart(vector) || 1;
+  return vector.map((x) => x / size);
+}

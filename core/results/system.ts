@@ -63,7 +63,7 @@ export function buildSystem(model: Model, kernels: Kernels, former?: System, pro
       ? reassembleStiffness(structure, matrices, numbering, former.stiffness, changed, members)
       : assembleStiffness(structure, matrices, numbering, loose.brakes);
   const watch: Watch | undefined = progress && ((done) => progress('factorization', done));
-  const motions = freeMotions(structure, matrices, members, loose.brakes, numbering, stiffness, kernels, watch);
+  const motions = freeMotions({ structure, matrices, members, brakes: loose.brakes, numbering }, stiffness, kernels, watch);
   return {
     model,
     structure,

@@ -2,10 +2,10 @@ import { largestPart } from '../linear-algebra/largest-part';
 import { takeOut } from '../linear-algebra/take-out';
 import type { Brake } from '../stiffness/assemble';
 import { nodalEntry, type MemberMatrices } from '../stiffness/member-matrices';
-import { FREEDOMS, isPlane, memberCount, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
+import { FREEDOMS, isPlane, meanLength, memberCount, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
 import { toOwnAxes } from '../stiffness/transformation';
-import { globalMotion, namedFreedoms, type Drivers, type Found, type Pattern } from './mechanism';
-import { cleared, separated } from './null-space';
+import { globalMotion, namedFreedoms, NEGLIGIBLE, type Drivers, type Found, type Pattern } from './mechanism';
+import { separated } from './null-space';
 import { openingsIn, openingWords } from './openings';
 import { findPanel } from './panel';
 import { isAtRest, ownEnds } from './own-ends';
@@ -40,8 +40,7 @@ export function bodyMechanisms(scene: Scene, basis: readonly Float64Array[], com
   );
   // Turns as movements at the mean length of a member: what is told apart does not depend on the size of a structure. Movements lead,
   // so that what only turns stands by itself: it may be harmless.
-  const { lengths } = scene.structure;
-  const lever = lengths.reduce((sum, length) => sum + length, 0) / lengths.length;
+  const lever = meanLength(scene.structure);
   const times = (factor: number, vector: Float64Array): Float64Array => vector.map((x, f) => (f % FREEDOMS < 3 ? x : factor * x));
   const others = separated(
     bodies.map(({ vector }) => times(lever, vector)),
@@ -49,7 +48,12 @@ export function bodyMechanisms(scene: Scene, basis: readonly Float64Array[], com
     complete,
     (f) => f % FREEDOMS < 3,
   );
-  const motions = cleared(others).map((vector) => times(1 / lever, vector));
+  const motions = others.map((vector) =>
+    times(
+      1 / lever,
+      vector.map((x) => (Math.abs(x) < NEGLIGIBLE ? 0 : x)),
+    ),
+  );
   return [...bodies.map((body) => rigidMechanism(scene, body, parts)), ...motions.map((vector) => looseMechanism(scene, vector))];
 }
 

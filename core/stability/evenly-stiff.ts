@@ -1,6 +1,6 @@
 import { nodalEntry, type MemberMatrices } from '../stiffness/member-matrices';
 import type { Brake } from '../stiffness/assemble';
-import { FREEDOMS, memberCount, MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
+import { FREEDOMS, meanLength, MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
 
 /**
  * The same structure with every deformation as stiff as any other: 1 for a length, or for a turn times a length. What moves without
@@ -8,8 +8,7 @@ import { FREEDOMS, memberCount, MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure
  * slender rod bends 10^7 times as easily as it stretches. Of no use for anything else.
  */
 export function evenlyStiff(s: Structure): Structure {
-  const count = memberCount(s);
-  const mean = s.lengths.reduce((sum, L) => sum + L, 0) / count;
+  const mean = meanLength(s);
   const isSpring = (stiffness: number): boolean => stiffness > 0 && stiffness < Infinity;
   const forSpring = (freedom: number, length: number): number => (freedom % FREEDOMS < 3 ? 1 : length ** 2);
   return {

@@ -35,49 +35,44 @@ const HARDLY = 1e-4;
 /** Each round finds some motions more. One that neither stays nor goes by then counts as lost in rounding. */
 const MOST_ROUNDS = 40;
 
-/** A structure with the motions of its unknowns laid out at its nodes, as strain is asked for. */
-interface Body {
-  readonly s: Structure;
+/** Where free motions are sought. */
+export interface Search {
+  readonly structure: Structure;
   readonly matrices: MemberMatrices;
+  /** Members at each node. */
+  readonly members: readonly (readonly number[])[];
   readonly brakes: readonly Brake[];
   readonly numbering: Numbering;
-  /** 6n, nodes' axes. */
-  readonly toNodes: (v: Float64Array) => Float64Array;
 }
 
 /**
  * Factors K, and finds the motions that cost no energy. Where no pivot is small there are none. Else they are sought in the structure with
- * all stiffnesses alike (`evenlyStiff`), and K is factored anew with nothing held but where they move most. `members`: those at each node.
+ * all stiffnesses alike (`evenlyStiff`), and K is factored anew with nothing held but where they move most.
  */
-export function freeMotions(
-  s: Structure,
-  matrices: MemberMatrices,
-  members: readonly (readonly number[])[],
-  brakes: readonly Brake[],
-  numbering: Numbering,
-  K: SparseSymmetric,
-  kernels: Kernels,
-  watch?: Watch,
-): FreeMotions {
-  const { analysis, unknowns } = numbering;
-  const toNodes = (v: Float64Array): Float64Array => {
+export function freeMotions(search: Search, K: SparseSymmetric, kernels: Kernels, watch?: Watch): FreeMotions {
+  const { analysis } = search.numbering;
+  const factor = factorize(analysis, K, kernels, { watch, tolerance: DOUBTFUL });
+  if (factor.weak.length === 0 && (factor.smallestRatio > UNSURE || !hidesMotion(search, factor, K)))
+    return { factor, basis: [], lost: [] };
+  const { free, others } = motionsOfGeometry(search, kernels, watch);
+  const held = new Set([...placesOf(free), ...others]);
+  const last = factorize(analysis, K, kernels, { watch, held: [...held] });
+  return { factor: last, basis: free.map(toNodes(search)), lost: last.weak.filter((unknown) => !held.has(unknown)) };
+}
+
+/** Lays a motion of the unknowns out at the nodes (6n, nodes' axes). */
+const toNodes =
+  ({ numbering: { unknowns } }: Search) =>
+  (v: Float64Array): Float64Array => {
     const motion = new Float64Array(unknowns.length);
     for (let f = 0; f < unknowns.length; f++) if (unknowns[f]! >= 0) motion[f] = v[unknowns[f]!]!;
     return motion;
   };
-  const factor = factorize(analysis, K, kernels, { watch, tolerance: DOUBTFUL });
-  const body = { s, matrices, brakes, numbering, toNodes };
-  if (factor.weak.length === 0 && (factor.smallestRatio > UNSURE || !hidesMotion(body, factor, K)))
-    return { factor, basis: [], lost: [] };
-  const { free, others } = motionsOfGeometry(body, members, kernels, watch);
-  const held = new Set([...placesOf(free), ...others]);
-  const last = factorize(analysis, K, kernels, { watch, held: [...held] });
-  return { factor: last, basis: free.map(toNodes), lost: last.weak.filter((unknown) => !held.has(unknown)) };
-}
 
 /** Whether a combination of the softest motions deforms so little that one which deforms nothing may be among them. */
-function hidesMotion({ s, matrices, brakes, toNodes }: Body, factor: Factor, K: SparseSymmetric): boolean {
-  return unstrainedCombinations(s, matrices, brakes, softest(factor, K), toNodes, HARDLY).length > 0;
+function hidesMotion(search: Search, factor: Factor, K: SparseSymmetric): boolean {
+  const { structure, matrices, brakes } = search;
+  return unstrainedCombinations(structure, matrices, brakes, softest(factor, K), toNodes(search), HARDLY).length > 0;
 }
 
 /**
@@ -87,20 +82,20 @@ function hidesMotion({ s, matrices, brakes, toNodes }: Body, factor: Factor, K: 
  * deformations, which rounding leaves alone).
  */
 function motionsOfGeometry(
-  body: Body,
-  members: readonly (readonly number[])[],
+  search: Search,
   kernels: Kernels,
   watch: Watch | undefined,
 ): { readonly free: readonly Float64Array[]; readonly others: readonly number[] } {
-  const { numbering, toNodes } = body;
-  const s = evenlyStiff(body.s);
+  const { numbering, members } = search;
+  const s = evenlyStiff(search.structure);
   const matrices = memberMatrices(s);
-  const brakes = brakesAmong(s, matrices, body.brakes, members);
+  const brakes = brakesAmong(s, matrices, search.brakes, members);
+  const atNodes = toNodes(search);
   const K = assembleStiffness(s, matrices, numbering, brakes);
   let factor = factorize(numbering.analysis, K, kernels, { watch, tolerance: DOUBTFUL });
   const described = factor.weak.slice(0, MOST_MOTIONS);
   const others = factor.weak.slice(MOST_MOTIONS);
-  const isFree = (motion: Float64Array): boolean => !isStrained(s, matrices, brakes, toNodes(motion));
+  const isFree = (motion: Float64Array): boolean => !isStrained(s, matrices, brakes, atNodes(motion));
   const first = nullVectors(factor, described);
   if (factor.smallestRatio > UNSURE && first.every(isFree)) return { free: separated([], first), others };
 
@@ -115,7 +110,7 @@ function motionsOfGeometry(
     const soft = heldVectors(factor, K, factor.weak.slice(0, MOST_MOTIONS));
     const sure = soft.filter(isFree);
     const doubtful = [...soft.filter((one) => !sure.includes(one)), ...softest(factor, K)];
-    const more = unstrainedCombinations(s, matrices, brakes, doubtful, toNodes);
+    const more = unstrainedCombinations(s, matrices, brakes, doubtful, atNodes);
     const free = separated([], [...sure, ...more]).slice(0, MOST_MOTIONS);
     if (free.length === held.length || round === MOST_ROUNDS) return { free: free.slice(0, held.length), others };
     held = hold(free);

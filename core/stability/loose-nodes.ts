@@ -1,5 +1,5 @@
 import { largestPart } from '../linear-algebra/largest-part';
-import { takeOut } from '../linear-algebra/take-out';
+import { atRightAngles, takeOut } from '../linear-algebra/take-out';
 import type { Brake } from '../stiffness/assemble';
 import { memberMatrices, nodalEntry, type MemberMatrices } from '../stiffness/member-matrices';
 import { FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
@@ -175,17 +175,7 @@ function looseMotions(
       return motion;
     });
   const next = values.reduce((least, value) => (value > TOLERANCE ? Math.min(least, value) : least), Infinity);
-  return { motions: atRightAngles(separated([], motions)), next };
-}
-
-/** The same space by vectors that can be taken out of a movement one after the other (Gram and Schmidt); largest amount 1. */
-function atRightAngles(motions: readonly Float64Array[]): Float64Array[] {
-  const done: Float64Array[] = [];
-  for (const motion of motions) {
-    for (const other of done) takeOut(motion, other);
-    done.push(cleaned(motion));
-  }
-  return done;
+  return { motions: atRightAngles(separated([], motions)).map(cleaned), next };
 }
 
 /** Largest amount 1, rounding cleared. */

@@ -1,3 +1,5 @@
+import { scaledToOne } from '../linear-algebra/largest-part';
+
 /**
  * A basis of the same space that shows its parts: the vectors of `first` are kept, `others` are reduced by them and among
  * themselves (Gauss–Jordan with full pivoting), which separates motions that have nothing to do with each other. Vectors that
@@ -10,7 +12,7 @@ export function separated(
   complete = true,
   leads?: (place: number) => boolean,
 ): Float64Array[] {
-  const rest = others.map((v) => scaled(v.slice()));
+  const rest = others.map((v) => scaledToOne(v));
   for (const known of orthogonalPivots(first, leads)) for (const v of rest) subtract(v, known.vector, v[known.pivot]!);
   const done: Float64Array[] = [];
   const expected = complete ? others.length - first.length : others.length;
@@ -25,10 +27,6 @@ export function separated(
   }
   return done;
 }
-
-/** Vectors of size 1 without their rounding. */
-export const cleared = (vectors: readonly Float64Array[]): Float64Array[] =>
-  vectors.map((v) => v.map((x) => (Math.abs(x) < 1e-9 ? 0 : x)));
 
 /** Less than this is left of a vector that the others span. */
 const LEFT = 1e-7;
@@ -51,7 +49,7 @@ function orthogonalPivots(
   vectors: readonly Float64Array[],
   leads?: (place: number) => boolean,
 ): { vector: Float64Array; pivot: number }[] {
-  const rest = vectors.map((v) => scaled(v.slice()));
+  const rest = vectors.map((v) => scaledToOne(v));
   return rest.map((v, i) => {
     const { pivot } = (leads && pivotIn([v], leads)) ?? { pivot: largestAt(v) };
     const vector = v.map((x) => x / v[pivot]!);
@@ -64,11 +62,6 @@ function largestAt(v: Float64Array, counts?: (place: number) => boolean): number
   let at = -1;
   for (let i = 0; i < v.length; i++) if ((at < 0 || Math.abs(v[i]!) > Math.abs(v[at]!)) && (!counts || counts(i))) at = i;
   return at;
-}
-
-function scaled(v: Float64Array): Float64Array {
-  const size = Math.abs(v[largestAt(v)]!) || 1;
-  return v.map((x) => x / size);
 }
 
 function subtract(v: Float64Array, other: Float64Array, factor: number): void {

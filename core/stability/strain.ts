@@ -1,5 +1,5 @@
 import { largestPart } from '../linear-algebra/largest-part';
-import { takeOut } from '../linear-algebra/take-out';
+import { atRightAngles } from '../linear-algebra/take-out';
 import type { Brake } from '../stiffness/assemble';
 import type { MemberMatrices } from '../stiffness/member-matrices';
 import { FREEDOMS, MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
@@ -119,7 +119,7 @@ export function unstrainedCombinations(
   toNodes: (motion: Float64Array) => Float64Array,
   rounding = ROUNDING,
 ): Float64Array[] {
-  const scaled = atRightAngles(motions);
+  const scaled = atRightAngles(motions, DEPENDENT);
   const count = scaled.length;
   const atNodes = scaled.map(toNodes);
   const products = new Float64Array(count * count);
@@ -148,22 +148,6 @@ export function unstrainedCombinations(
 
 /** Of a vector less than this is left when others are taken out of it: it says nothing of its own. */
 const DEPENDENT = 1e-4;
-
-/** The same space by vectors at right angles (Gram and Schmidt), largest part 1; those that the former ones nearly span are left out. */
-function atRightAngles(vectors: readonly Float64Array[]): Float64Array[] {
-  const done: Float64Array[] = [];
-  for (const vector of vectors) {
-    const rest = scaledToOne(vector);
-    for (const other of done) takeOut(rest, other);
-    if (largestPart(rest) > DEPENDENT) done.push(scaledToOne(rest));
-  }
-  return done;
-}
-
-function scaledToOne(vector: Float64Array): Float64Array {
-  const size = largestPart(vector) || 1;
-  return vector.map((x) => x / size);
-}
 
 function combined(motions: readonly Float64Array[], weight: (i: number) => number): Float64Array {
   const sum = new Float64Array(motions[0]!.length);
