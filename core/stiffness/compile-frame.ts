@@ -143,11 +143,13 @@ function compileStiffness(
   const EIy = !space ? 0 : section.Iy === undefined ? stiff : E * section.Iy;
   const coupled = space && section.Iz !== undefined && section.Iy !== undefined;
   const EIyz = coupled ? E * (section.Iyz ?? 0) : 0;
-  const sheared = model.analysis?.shearDeformation === true && !truss;
-  const shear = (area: number | undefined): number => (sheared && area !== undefined ? G * area : Infinity);
+  const sheared = model.analysis?.shearDeformation === true;
+  // Where the bow between the ends is not known, its part from shear is not either.
+  const shear = (area: number | undefined, I: number | undefined): number =>
+    sheared && area !== undefined && I !== undefined ? G * area : Infinity;
   const GJ = space && !truss && section.J !== undefined && G !== Infinity ? G * section.J : 0;
   members.stiffnesses.set(
-    [E * A, GJ, EIz, EIy, EIyz, shear(section.Ay), space ? shear(section.Az) : Infinity],
+    [E * A, GJ, EIz, EIy, EIyz, shear(section.Ay, section.Iz), space ? shear(section.Az, section.Iy) : Infinity],
     STIFFNESS_WIDTH * m,
   );
   members.bows[m] = (section.Iz === undefined ? 0 : BOWS_V) | (!space || section.Iy === undefined ? 0 : BOWS_W);

@@ -281,7 +281,7 @@ const rigidInShearNotes = onceFor(['analysis', 'materials'], (model) => {
   const materials = new Map(model.materials.map((material) => [material.id, material]));
   const stiff = model.members.filter((member) => {
     const material = materials.get(member.material);
-    return member.behaviour !== 'truss' && material?.G === undefined && material?.nu === undefined;
+    return material?.G === undefined && material?.nu === undefined;
   });
   if (stiff.length > 0) {
     notes.push({

@@ -45,7 +45,7 @@ export class Strut {
     const { model, member } = this;
     const { A = 0, Iz = 1, Iy = 1, Iyz = 0, J = 1, Ay, Az } = model.sections.find(({ id }) => id === member.section)!;
     const { E, G = Infinity } = model.materials.find(({ id }) => id === member.material)!;
-    const sheared = model.analysis?.shearDeformation && member.behaviour !== 'truss';
+    const sheared = model.analysis?.shearDeformation;
     const shear = (area: number | undefined): number => (sheared && area ? 1 / (G * area) : 0);
     const plane = model.space === 'plane';
     const det = plane ? E * Iz : E * (Iz * Iy - Iyz * Iyz);

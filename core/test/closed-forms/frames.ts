@@ -1,5 +1,5 @@
 import type { Support } from '../../model/model';
-import { clamp, E, EA, EI, I, inRow, pin, roller, type Sketch } from '../build';
+import { clamp, E, EA, EI, G, I, inRow, pin, roller, type Sketch } from '../build';
 import type { Case, LooseLoad } from './case';
 import { beam, L, line, P, q } from './plane';
 
@@ -98,6 +98,30 @@ export const frames: readonly Case[] = [
       ['5qL⁴/384EI', (r) => r.min('a', 'v').value, (-5 * q * L ** 4) / (384 * EI)],
     ],
   ],
+  ...(
+    [
+      ['truss member', { behaviour: 'truss' }],
+      ['frame member with both bending ends freed', { releases: { start: { mz: 'free' }, end: { mz: 'free' } } }],
+    ] as const
+  ).map(([name, ends]): Case => [
+    `${name} with its own load and shear deformation`,
+    {
+      nodes: inRow(0, L),
+      members: [['a', '1', '2', ends]],
+      supports: [pin('1'), pin('2')],
+      loads: [line({ wy: -q })],
+      section: { Ay: 0.002 },
+      extra: { analysis: { shearDeformation: true } },
+    },
+    [
+      ['qL²/8', (r) => r.max('a', 'Mz').value, (q * L ** 2) / 8],
+      [
+        '5qL⁴/384EI + qL²/8GA',
+        (r) => r.min('a', 'v').value,
+        (-5 * q * L ** 4) / (384 * EI) - (q * L ** 2) / (8 * G * 0.002),
+      ],
+    ],
+  ]),
   [
     'sloping beam under snow on its plan',
     {
