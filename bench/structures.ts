@@ -9,7 +9,14 @@ function loadsOn(beams: readonly string[], count: number): Cases {
     loads: Array.from({ length: count }, (_, c) => c).flatMap((c) =>
       beams
         .filter((_, i) => i % count === c || c === 0)
-        .map((member): Load => ({ type: 'line', case: `Q${c}`, member, from: { wy: -1e4 - c }, to: { wy: -1e4 } })),
+        .map((member, i): Load => ({
+          id: `${c}.${i}`,
+          type: 'line',
+          case: `Q${c}`,
+          member,
+          from: { wy: -1e4 - c },
+          to: { wy: -1e4 },
+        })),
     ),
   };
 }

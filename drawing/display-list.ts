@@ -5,7 +5,8 @@ export type Subject =
   | { readonly kind: 'node'; readonly id: string }
   | { readonly kind: 'member'; readonly id: string }
   | { readonly kind: 'support'; readonly id: string }
-  | { readonly kind: 'load'; readonly index: number }
+  /** `end`: its value at one of its ends, which is the same thing. */
+  | { readonly kind: 'load'; readonly id: string; readonly end?: 'from' | 'to' }
   | { readonly kind: 'dimension'; readonly axis: AxisName; readonly from: number; readonly to: number }
   | { readonly kind: 'reaction'; readonly id: string }
   | { readonly kind: 'extreme'; readonly member: string; readonly x: number }
@@ -135,8 +136,6 @@ const selectedKeys = new WeakMap<readonly Subject[], Set<string>>();
 /** A key that two subjects share exactly when they are the same thing. */
 export function subjectKey(subject: Subject): string {
   switch (subject.kind) {
-    case 'load':
-      return `load:${subject.index}`;
     case 'dimension':
       return `dimension:${subject.axis}:${subject.from}:${subject.to}`;
     case 'gridLine':

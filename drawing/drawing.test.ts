@@ -193,6 +193,21 @@ describe('the drawing of a model', () => {
       expect(paths(items).some(({ subject }) => subject?.kind === 'support' && subject.id === node)).toBe(true);
   });
 
+  test('a load along a chain of members is one thing, with its values at its own two ends', () => {
+    const windward = { ...ribModel.loads.find(({ id }) => id === 'windward')!, to: { wy: 0 } } as Model['loads'][number];
+    const model: Model = { ...ribModel, loads: [windward, ...ribModel.loads.filter(({ id }) => id === 'leeward')] };
+    const selection = [{ kind: 'load', id: 'windward' }] as const;
+    const drawn = sheetItems(model, solutionOf(model), { ...view, outcome: 2, selection });
+    const said = labels(drawn).filter(({ subject }) => subject?.kind === 'load');
+    expect(said.map(({ text, subject }) => [text, subject])).toEqual([
+      ['1.5 kN/m', { kind: 'load', id: 'windward', end: 'from' }],
+      ['0 kN/m', { kind: 'load', id: 'windward', end: 'to' }],
+      ['0.6 kN/m', { kind: 'load', id: 'leeward' }],
+    ]);
+    const combs = paths(drawn).filter(({ closed, subject }) => !closed && subject?.kind === 'load' && subject.id === 'windward');
+    expect(combs.map(({ stroke }) => stroke)).toEqual(['selection', 'selection', 'selection', 'selection']);
+  });
+
   test('axial forces say T or C, and the inks differ', () => {
     const axial = labels(sheetItems(ribModel, solutionOf(ribModel), { ...view, quantity: 'N', outcome: 2 }));
     expect(axial.filter(({ ink }) => ink === 'compression').every(({ text }) => text.startsWith('C '))).toBe(true);
@@ -238,12 +253,12 @@ describe('the drawing of a model', () => {
         { node: '4', uy: 'fixed', rz: 'fixed' },
       ],
       loads: [
-        { case: 'G', type: 'thermal', member: 'a', uniform: 20, gradientY: 50 },
-        { case: 'G', type: 'strain', member: 'b', elongation: 0.003 },
-        { case: 'G', type: 'settlement', node: '3', ux: -0.01, rz: 0.002 },
-        { case: 'G', type: 'node', node: '4', mz: 4e3, fx: 2e3 },
-        { case: 'G', type: 'line', member: 'a', axes: 'projected', from: { wy: 0 }, to: { wy: -5e3 } },
-        { case: 'G', type: 'point', member: 'b', at: 1, measure: 'length', axes: 'local', fy: -3e3 },
+        { id: 'x1', case: 'G', type: 'thermal', member: 'a', uniform: 20, gradientY: 50 },
+        { id: 'x2', case: 'G', type: 'strain', member: 'b', elongation: 0.003 },
+        { id: 'x3', case: 'G', type: 'settlement', node: '3', ux: -0.01, rz: 0.002 },
+        { id: 'x4', case: 'G', type: 'node', node: '4', mz: 4e3, fx: 2e3 },
+        { id: 'x5', case: 'G', type: 'line', member: 'a', axes: 'projected', from: { wy: 0 }, to: { wy: -5e3 } },
+        { id: 'x6', case: 'G', type: 'point', member: 'b', at: 1, measure: 'length', axes: 'local', fy: -3e3 },
       ],
     };
     const drawn = sheetItems(model, undefined, view);
@@ -295,7 +310,7 @@ describe('hit-testing', () => {
   test.each<[string, number, number, number, number, object | undefined]>([
     ['a node before the member', 3.6, 0, 2, 2, { kind: 'node', id: '2' }],
     ['a member before the load that ends on it', 5, 0, 0, 1, { kind: 'member', id: 'b' }],
-    ['the comb of a load', 5, 0, 0, -15, { kind: 'load', index: 1 }],
+    ['the comb of a load', 5, 0, 0, -15, { kind: 'load', id: '2' }],
     ['a support below its node', 3.6, 0, 0, 12, { kind: 'support', id: '2' }],
     ['empty paper', 6, 3, 0, 0, undefined],
   ])('%s', (_, x, y, dx, dy, subject) => expect(at(x, y, dx, dy)).toEqual(subject));

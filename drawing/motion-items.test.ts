@@ -38,7 +38,7 @@ describe('a motion on the drawing', () => {
   });
 
   test('has a round arrow at a node that only turns, in its sense', () => {
-    const turned = (mz: number): Path[] => itemsOf({ ...chain, members: [...chain.members, { ...chain.members[0]!, id: 'e', end: '4', start: '2' }], loads: [{ type: 'node', case: 'Q', node: '4', mz }] }, 0); // prettier-ignore
+    const turned = (mz: number): Path[] => itemsOf({ ...chain, members: [...chain.members, { ...chain.members[0]!, id: 'e', end: '4', start: '2' }], loads: [{ id: 'x1', type: 'node', case: 'Q', node: '4', mz }] }, 0); // prettier-ignore
     const [arc, head] = turned(1e3);
     expect(pointsOf(arc!).every(([x, y]) => x === 3 && y === -4)).toBe(true);
     expect(head!.vertices).toHaveLength(3 * VERTEX);

@@ -1,7 +1,7 @@
 import { crossingOf } from '@rigid-beam/core/model/crossings';
 import { linesOf } from '@rigid-beam/core/model/grid-lines';
 import type { Model } from '@rigid-beam/core/model/model';
-import { endsOf, placesOf } from '@rigid-beam/core/model/edits/carry';
+import { endsOf, placesOf } from '@rigid-beam/core/model/places';
 import { axisNames, between, distance, dot, minus, type AxisName, type Point } from '@rigid-beam/core/model/point';
 import { screenX, screenY, worldX, worldY, type Camera } from './camera';
 import { drawnMembers, drawnNodes, type DrawnMember, type Seen } from './geometry';

@@ -1,8 +1,10 @@
-import { checkRelations } from './check-relations';
+import { giveLoadIds, hasLoadIds } from './loads/ids';
 import type { Model } from './model';
 import { isFault, type Notice } from './notice';
 import { Findings, isObject, readFields, type Entity } from './read-fields';
-import { combinationFields, listFields, loadFields, optionalLists, rootFields, type Fields } from './schema';
+import { checkRelations } from './rules/relations';
+import type { Fields } from './fields';
+import { combinationFields, listFields, loadFields, optionalLists, rootFields } from './schema';
 
 export interface Checked {
   /** Present only when there is no fault. */
@@ -74,7 +76,12 @@ function readRoot(value: unknown, findings: Findings): Entity | undefined {
   for (const [list, fields] of Object.entries(optionalLists)) {
     if (value[list] !== undefined) model[list] = readList(value[list], list, findings, () => fields);
   }
-  model.loads = readList(value.loads, 'loads', findings, byType(loadFields));
+  const loads = readList(value.loads, 'loads', findings, byType(loadFields));
+  if (!hasLoadIds(loads)) {
+    giveLoadIds(loads);
+    findings.converted = true;
+  }
+  model.loads = loads;
   model.combinations = readList(value.combinations, 'combinations', findings, byType(combinationFields));
   return model;
 }
@@ -111,7 +118,7 @@ function withPositions(fields: Fields, load: Entity): Fields {
   };
 }
 
-function readList(value: unknown, list: string, findings: Findings, fieldsOf: FieldsOf): unknown[] {
+function readList(value: unknown, list: string, findings: Findings, fieldsOf: FieldsOf): Entity[] {
   if (value === undefined) {
     findings.converted = true;
     return [];

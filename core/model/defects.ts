@@ -1,6 +1,6 @@
 import type { Intent } from './edits/intent';
 import { missedJoints } from './edits/joints';
-import { endsOf, placesOf } from './edits/carry';
+import { endsOf, placesOf } from './places';
 import { pairOf } from './edits/repeat';
 import { placeAlong } from './crossings';
 import type { Model } from './model';

@@ -1,4 +1,9 @@
 import type { DisplayUnits } from '../quantities/display';
+import type { Freedom } from './freedoms';
+import type { CompoundLoad } from './loads/compound';
+import type { PrimitiveLoad } from './loads/primitive';
+
+export { freedoms, type Freedom } from './freedoms';
 
 /** What an engineer describes, exactly as the model file holds it: plain objects, SI numbers, ids as names. */
 export interface Model {
@@ -114,8 +119,6 @@ export interface Shape {
   readonly d?: number;
 }
 
-export const freedoms = ['ux', 'uy', 'uz', 'rx', 'ry', 'rz'] as const;
-export type Freedom = (typeof freedoms)[number];
 export const endFreedoms = ['ux', 'uy', 'uz', 'rx', 'my', 'mz'] as const;
 export type EndFreedom = (typeof endFreedoms)[number];
 
@@ -174,75 +177,7 @@ export interface LoadCase {
   readonly selfWeight?: number;
 }
 
-export interface NodeLoad {
-  readonly type: 'node';
-  readonly case: string;
-  readonly node: string;
-  readonly fx?: number;
-  readonly fy?: number;
-  readonly fz?: number;
-  readonly mx?: number;
-  readonly my?: number;
-  readonly mz?: number;
-}
-
-export type SettlementLoad = { readonly type: 'settlement'; readonly case: string; readonly node: string } & {
-  readonly [freedom in Freedom]?: number;
-};
-
-export type Measure = 'ratio' | 'length';
-export type LoadAxes = 'global' | 'local' | 'projected';
-
-export interface PointLoad {
-  readonly type: 'point';
-  readonly case: string;
-  readonly member: string;
-  readonly at: number;
-  readonly measure?: Measure;
-  readonly axes?: 'global' | 'local';
-  readonly fx?: number;
-  readonly fy?: number;
-  readonly fz?: number;
-  readonly mx?: number;
-  readonly my?: number;
-  readonly mz?: number;
-}
-
-export interface Intensity {
-  readonly at?: number;
-  readonly wx?: number;
-  readonly wy?: number;
-  readonly wz?: number;
-}
-
-export interface LineLoad {
-  readonly type: 'line';
-  readonly case: string;
-  readonly member: string;
-  readonly axes?: LoadAxes;
-  readonly measure?: Measure;
-  readonly from: Intensity;
-  readonly to: Intensity;
-}
-
-export interface ThermalLoad {
-  readonly type: 'thermal';
-  readonly case: string;
-  readonly member: string;
-  readonly uniform?: number;
-  readonly gradientY?: number;
-  readonly gradientZ?: number;
-}
-
-export interface StrainLoad {
-  readonly type: 'strain';
-  readonly case: string;
-  readonly member: string;
-  readonly elongation: number;
-}
-
-export type Load = NodeLoad | SettlementLoad | PointLoad | LineLoad | ThermalLoad | StrainLoad;
-export type MemberLoad = PointLoad | LineLoad | ThermalLoad | StrainLoad;
+export type Load = PrimitiveLoad | CompoundLoad;
 
 export const limitStates = ['strength', 'service', 'other'] as const;
 export type LimitState = (typeof limitStates)[number];

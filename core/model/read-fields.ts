@@ -1,7 +1,7 @@
 import { parseQuantity } from '../quantities/parse';
 import { dimensionWords, type DimensionName } from '../quantities/dimension';
 import { fault, type FaultDetail, type Notice } from './notice';
-import type { Field, Fields } from './schema';
+import type { Field, Fields } from './fields';
 
 export type Entity = Record<string, unknown>;
 

@@ -1,57 +1,33 @@
-import type { DimensionName } from '../quantities/dimension';
 import { displayChoices } from '../quantities/display';
+import {
+  degrees,
+  each,
+  id,
+  measure,
+  needed,
+  neededPositive,
+  positive,
+  quantity,
+  stretchFields,
+  type Field,
+  type Fields,
+} from './fields';
+import { compoundKinds } from './loads/compound';
 import { behaviours, categories, endFreedoms, freedoms, limitStates, shapeTypes } from './model';
 
-/** What one key of the model file holds. One table serves the reader, the check after every edit, and the messages. */
-export type Field =
-  | {
-      readonly kind: 'quantity';
-      readonly dimension: DimensionName;
-      readonly required?: true;
-      readonly sign?: 'positive' | 'notNegative';
-      readonly degrees?: true;
-    }
-  | { readonly kind: 'restraint'; readonly dimension: DimensionName }
-  | { readonly kind: 'id'; readonly required: true }
-  | { readonly kind: 'text'; readonly required?: true }
-  | { readonly kind: 'flag' }
-  | { readonly kind: 'choice'; readonly of: readonly string[]; readonly required?: true }
-  | { readonly kind: 'object'; readonly fields: Fields; readonly required?: true }
-  | { readonly kind: 'vector'; readonly dimension: DimensionName; readonly required?: true }
-  | { readonly kind: 'factors'; readonly required: true }
-  | { readonly kind: 'ids'; readonly required: true }
-  | { readonly kind: 'names' }
-  | { readonly kind: 'steps'; readonly required: true }
-  | { readonly kind: 'picture'; readonly required: true };
-
-export type Fields = { readonly [key: string]: Field };
-
-const quantity = (dimension: DimensionName): Field => ({ kind: 'quantity', dimension });
-const needed = (dimension: DimensionName): Field => ({ kind: 'quantity', dimension, required: true });
-const positive = (dimension: DimensionName): Field => ({ kind: 'quantity', dimension, sign: 'positive' });
-/** Stored in degrees; a string with a unit is converted. */
-const degrees: Field = { kind: 'quantity', dimension: 'angle', degrees: true };
-const id: Field = { kind: 'id', required: true };
-const each = (keys: readonly string[], field: (key: string) => Field): Fields =>
-  Object.fromEntries(keys.map((key) => [key, field(key)]));
 const isTranslation = (freedom: string): boolean => freedom.startsWith('u');
 
 const restraints = (keys: readonly string[]): Fields =>
-  each(keys, (key) => ({ kind: 'restraint', dimension: isTranslation(key) ? 'spring' : 'rotationalSpring' }));
+  each(keys, (key): Field => ({ kind: 'restraint', dimension: isTranslation(key) ? 'spring' : 'rotationalSpring' }));
 const components: Fields = {
   ...each(['fx', 'fy', 'fz'], () => quantity('force')),
   ...each(['mx', 'my', 'mz'], () => quantity('moment')),
 };
-/** A load position is a ratio or a length; which, depends on `measure`. The reader resolves it. */
-const position = quantity('length');
-const intensity: Fields = { at: position, ...each(['wx', 'wy', 'wz'], () => quantity('intensity')) };
-
 /** Grid lines across one axis. */
 const gridAxis: Field = {
   kind: 'object',
   fields: { from: needed('length'), steps: { kind: 'steps', required: true }, names: { kind: 'names' } },
 };
-const neededPositive = (dimension: DimensionName): Field => ({ kind: 'quantity', dimension, required: true, sign: 'positive' });
 
 export const rootFields: Fields = {
   title: { kind: 'text' },
@@ -158,34 +134,30 @@ export const optionalLists = { groups: { id, nodes: { kind: 'names' }, members: 
   [list: string]: Fields;
 };
 
-export const loadFields: { readonly [type: string]: Fields } = {
-  node: { case: id, node: id, ...components },
-  settlement: { case: id, node: id, ...each(freedoms, (key) => quantity(isTranslation(key) ? 'length' : 'angle')) },
+/** Loads by type. An id may be left out in a file: it is given on reading. */
+const ofLoads = (types: { readonly [type: string]: Fields }): { readonly [type: string]: Fields } =>
+  Object.fromEntries(Object.entries(types).map(([type, fields]) => [type, { id: { kind: 'id' }, case: id, ...fields }]));
+
+export const loadFields = ofLoads({
+  node: { node: id, ...components },
+  settlement: { node: id, ...each(freedoms, (key) => quantity(isTranslation(key) ? 'length' : 'angle')) },
   point: {
-    case: id,
     member: id,
     at: { kind: 'quantity', dimension: 'length', required: true },
-    measure: { kind: 'choice', of: ['ratio', 'length'] },
+    measure,
     axes: { kind: 'choice', of: ['global', 'local'] },
     ...components,
   },
-  line: {
-    case: id,
-    member: id,
-    axes: { kind: 'choice', of: ['global', 'local', 'projected'] },
-    measure: { kind: 'choice', of: ['ratio', 'length'] },
-    from: { kind: 'object', fields: intensity, required: true },
-    to: { kind: 'object', fields: intensity, required: true },
-  },
+  line: { member: id, ...stretchFields },
   thermal: {
-    case: id,
     member: id,
     uniform: quantity('temperature'),
     gradientY: quantity('gradient'),
     gradientZ: quantity('gradient'),
   },
-  strain: { case: id, member: id, elongation: needed('length') },
-};
+  strain: { member: id, elongation: needed('length') },
+  ...Object.fromEntries(Object.values(compoundKinds).map(({ type, fields }) => [type, fields])),
+});
 
 export const combinationFields: { readonly [type: string]: Fields } = {
   sum: {

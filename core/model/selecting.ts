@@ -1,4 +1,4 @@
-import { placesOf } from './edits/carry';
+import { placesOf } from './places';
 import type { Member, Model } from './model';
 import { minus, size, type AxisName, type Point } from './point';
 

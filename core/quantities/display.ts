@@ -1,3 +1,5 @@
+import type { DimensionName } from './dimension';
+
 /** The units that a project shows; what is stored stays SI. */
 export interface DisplayUnits {
   readonly length: string;
@@ -32,3 +34,40 @@ export const lengthUnit = ({ display }: { readonly display?: Partial<DisplayUnit
   display?.length ?? defaultDisplay.length;
 
 export const intensityUnit = (display: DisplayUnits): string => `${display.force}/${display.length}`;
+
+/** The unit in which a project shows a dimension; displacements of its structure are shown in `display.deflection` instead. */
+export function unitOf(dimension: DimensionName, display: DisplayUnits): string {
+  switch (dimension) {
+    case 'length':
+    case 'force':
+    case 'moment':
+    case 'stress':
+      return display[dimension];
+    case 'intensity':
+      return intensityUnit(display);
+    case 'area':
+      return `${display.section}2`;
+    case 'modulus':
+      return `${display.section}3`;
+    case 'inertia':
+      return `${display.section}4`;
+    case 'angle':
+      return 'mrad';
+    case 'temperature':
+      return 'K';
+    case 'gradient':
+      return `K/${display.length}`;
+    case 'spring':
+      return `${display.force}/${display.length}`;
+    case 'rotationalSpring':
+      return `${display.moment}/rad`;
+    case 'density':
+      return 'kg/m3';
+    case 'acceleration':
+      return 'm/s2';
+    case 'expansion':
+      return '1/K';
+    case 'number':
+      return '';
+  }
+}

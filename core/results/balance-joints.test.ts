@@ -27,7 +27,7 @@ test('what is left at the joints is f − K·u, with springs whose ground moves 
       const { system, outcome } = solved({
         ...any,
         supports: [{ ...held!, uy: 3e6, rx: 2e5, axes: { x: [1, 2, 0.3], y: [-1, 1, 0.2] } }, ...others],
-        loads: [...any.loads, { type: 'settlement', case: 'Q', node: held!.node, uy: 0.01, uz: 0.02, rx: -0.003 }],
+        loads: [...any.loads, { id: 'x1', type: 'settlement', case: 'Q', node: held!.node, uy: 0.01, uz: 0.02, rx: -0.003 }],
       });
       const { structure: s, matrices, numbering, loose } = system;
       const own = outcome.displacements.slice();

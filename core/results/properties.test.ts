@@ -124,7 +124,7 @@ describe.each(families)('random frames %s', (_, frames, cutMember) => {
     fc.assert(
       fc.property(frames, (model) => {
         const unit = (node: string, key: string): Reading =>
-          solved({ ...model, loads: [{ type: 'node', case: 'Q', node, [key]: 1e3 }] });
+          solved({ ...model, loads: [{ id: 'x1', type: 'node', case: 'Q', node, [key]: 1e3 }] });
         const [first, second] = [unit(a, ka), unit(b, kb)];
         const place = { fx: 0, fz: 2, mx: 3, mz: 5 };
         const size = Math.max(sizes(first).movement, sizes(second).movement);
@@ -207,7 +207,7 @@ describe.each(families)('random frames %s', (_, frames, cutMember) => {
               : [one],
           ),
           loads: model.loads.flatMap((load) =>
-            'member' in load && load.member === cutMember ? [load, { ...load, member: 'rest' }] : [load],
+            'member' in load && load.member === cutMember ? [load, { ...load, id: `${load.id} rest`, member: 'rest' }] : [load],
           ),
         };
         const [before, after] = [solved(model), solved(cut)];

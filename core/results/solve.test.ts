@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import type { Load, Model, PointLoad } from '../model/model';
+import type { PointLoad } from '../model/loads/primitive';
+import type { Load, Model } from '../model/model';
 import { memberLoads } from '../stiffness/equivalent-loads';
 import { compile, recompile } from '../stiffness/compile';
 import { memberMatrices } from '../stiffness/member-matrices';
@@ -28,7 +29,10 @@ describe('what one solution leaves for the next', () => {
     fc.assert(
       fc.property(randomSpace, fc.integer({ min: -20, max: 20 }), (model, fy) => {
         const first = results(model);
-        const edited: Model = { ...model, loads: [...model.loads, { type: 'node', case: 'Q', node: 't00', fy: fy * 1e3 }] };
+        const edited: Model = {
+          ...model,
+          loads: [...model.loads, { id: 'x1', type: 'node', case: 'Q', node: 't00', fy: fy * 1e3 }],
+        };
         const second = results(edited, first.system);
         expect(second.system!.factor).toBe(first.system!.factor);
         const kept = second.results.solution!.linear[0]!;
@@ -110,10 +114,10 @@ test('nodes, members, sections and loads changed one after the other, with self 
         cases: [...any.cases.map((one) => ({ ...one, selfWeight: 1 })), { id: 'P', category: 'wind' }],
         loads: [
           ...any.loads,
-          { type: 'thermal', case: 'Q', member: 'd0', uniform: 20 },
-          { type: 'point', case: 'Q', member: 'c00', at: 0.4, fy: -500, mx: 30 },
-          { type: 'line', case: 'P', member: 'd0', from: { wy: -900 }, to: { wy: -100, wz: 80 } },
-          { type: 'point', case: 'P', member: 'd0', at: 0.4, fz: 700 },
+          { id: 'x2', type: 'thermal', case: 'Q', member: 'd0', uniform: 20 },
+          { id: 'x3', type: 'point', case: 'Q', member: 'c00', at: 0.4, fy: -500, mx: 30 },
+          { id: 'x4', type: 'line', case: 'P', member: 'd0', from: { wy: -900 }, to: { wy: -100, wz: 80 } },
+          { id: 'x5', type: 'point', case: 'P', member: 'd0', at: 0.4, fz: 700 },
         ],
       };
       let system = results(model).system;
@@ -146,7 +150,7 @@ test('recovery by kernels is that member by member', () => {
       (any, moves) => {
         const model: Model = {
           ...any,
-          loads: [...any.loads, { type: 'point', case: 'Q', member: any.members[1]!.id, at: 0.3, fy: 900, mz: 70 }],
+          loads: [...any.loads, { id: 'x6', type: 'point', case: 'Q', member: any.members[1]!.id, at: 0.3, fy: 900, mz: 70 }],
         };
         const s = compile(model);
         const matrices = memberMatrices(s);
@@ -173,7 +177,7 @@ describe('cases whose loads have not changed', () => {
   const twoCases = (model: Model): Model => ({
     ...model,
     cases: [...model.cases, { id: 'P', category: 'wind' }],
-    loads: [...model.loads, { type: 'line', case: 'P', member: 'd0', from: { wy: -1e3 }, to: { wy: -2e3 } }],
+    loads: [...model.loads, { id: 'x7', type: 'line', case: 'P', member: 'd0', from: { wy: -1e3 }, to: { wy: -2e3 } }],
     combinations: [{ id: 'S', type: 'sum', factors: { Q: 1.35, P: 1.5 } }],
   });
 
@@ -183,10 +187,13 @@ describe('cases whose loads have not changed', () => {
         ...m,
         loads: m.loads.map((load) => (load.case === 'P' ? { ...load, from: { wy: -3e3 } } : load)) as Model['loads'],
       }),
-      (m) => ({ ...m, loads: [...m.loads, { type: 'node', case: 'P', node: 't01', mx: 500 }] }),
+      (m) => ({ ...m, loads: [...m.loads, { id: 'x8', type: 'node', case: 'P', node: 't01', mx: 500 }] }),
       (m) => ({ ...m, loads: m.loads.filter((load) => load.case !== 'P') }),
-      (m) => ({ ...m, loads: [...m.loads, { type: 'point', case: 'P', member: 'c00', at: 0.4, fx: 100 }] }),
-      (m) => ({ ...m, loads: [...m.loads, { type: 'line', case: 'P', member: 'c00', from: { wz: 9 }, to: { wz: 9 } }] }),
+      (m) => ({ ...m, loads: [...m.loads, { id: 'x9', type: 'point', case: 'P', member: 'c00', at: 0.4, fx: 100 }] }),
+      (m) => ({
+        ...m,
+        loads: [...m.loads, { id: 'x10', type: 'line', case: 'P', member: 'c00', from: { wz: 9 }, to: { wz: 9 } }],
+      }),
     ];
     fc.assert(
       fc.property(randomSpace, fc.nat(edits.length - 1), (any, kind) => {
@@ -218,11 +225,11 @@ test('loads written anew one after the other, on members and nodes, give what a 
   const loadOf = ({ at, size, member, place }: { at: number; size: number; member: string; place: number }): Load =>
     (
       [
-        { type: 'line', case: 'Q', member, from: { wy: size }, to: { wy: -size } },
-        { type: 'line', case: 'P', member: 'd0', from: { at: place, wz: size }, to: { wz: size } },
-        { type: 'point', case: 'P', member: 'c00', at: place, fx: size },
-        { type: 'strain', case: 'Q', member: 'd0', elongation: size * 1e-7 },
-        { type: 'node', case: 'P', node: 't00', fx: size },
+        { id: 'x11', type: 'line', case: 'Q', member, from: { wy: size }, to: { wy: -size } },
+        { id: 'x12', type: 'line', case: 'P', member: 'd0', from: { at: place, wz: size }, to: { wz: size } },
+        { id: 'x13', type: 'point', case: 'P', member: 'c00', at: place, fx: size },
+        { id: 'x14', type: 'strain', case: 'Q', member: 'd0', elongation: size * 1e-7 },
+        { id: 'x15', type: 'node', case: 'P', node: 't00', fx: size },
       ] as const
     )[at]!;
   fc.assert(

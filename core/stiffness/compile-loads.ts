@@ -1,4 +1,15 @@
-import type { LineLoad, Load, LoadAxes, Model, PointLoad, StrainLoad, ThermalLoad } from '../model/model';
+import { expandLoads } from '../model/loads/expand';
+import type {
+  LineLoad,
+  LoadAxes,
+  MemberLoad,
+  NodeLoad,
+  PointLoad,
+  SettlementLoad,
+  StrainLoad,
+  ThermalLoad,
+} from '../model/loads/primitive';
+import type { Model } from '../model/model';
 import { LINE_WIDTH, LOAD_TABLES, POINT_WIDTH, STRAIN_WIDTH, type MemberLoadTable, type Structure } from './structure';
 
 export type LoadFrame = Pick<Structure, 'names' | 'lengths' | 'axes' | 'memberNodes'>;
@@ -7,7 +18,7 @@ type Vector = readonly [number, number, number];
 
 /** Where the rows of a table come from. */
 export interface Origin {
-  /** By load of the model: its row, -1 for loads that are not in the table. */
+  /** By load, as they are expanded: its row, -1 for loads that are not in the table. */
   readonly rows: Int32Array;
   /** By row: its load, -1 for self weight. */
   readonly loads: Int32Array;
@@ -19,7 +30,7 @@ export const originOf = new WeakMap<MemberLoadTable, Origin>();
 /** Rows of a member load table before they are sorted. */
 class Rows {
   private readonly members: number[] = [];
-  /** The place of each row's load among the model's loads; -1 for self weight. */
+  /** The place of each row's load among the expanded ones; -1 for self weight. */
   private readonly loads: number[] = [];
   private readonly cases: number[] = [];
   private readonly values: number[] = [];
@@ -66,7 +77,7 @@ export function compileLoads(model: Model, frame: LoadFrame, weightOf: (m: numbe
   const settlements = new Float64Array(nodeLoads.length);
   const [lines, points, strains] = [new Rows(LINE_WIDTH), new Rows(POINT_WIDTH), new Rows(STRAIN_WIDTH)];
 
-  const addAtNode = (target: Float64Array, load: Load & { node: string }, parts: readonly (number | undefined)[]): void => {
+  const addAtNode = (target: Float64Array, load: NodeLoad | SettlementLoad, parts: readonly (number | undefined)[]): void => {
     const o = 6 * (caseIndex.get(load.case)! * n + nodeIndex.get(load.node)!);
     parts.forEach((part, k) => (target[o + k]! += part ?? 0));
   };
@@ -79,7 +90,8 @@ export function compileLoads(model: Model, frame: LoadFrame, weightOf: (m: numbe
       if (weight !== 0) lines.add(m, c, weightValues(frame, m, factor * weight), -1);
     }
   });
-  model.loads.forEach((load, i) => {
+  const { loads } = expandLoads(model);
+  loads.forEach((load, i) => {
     const c = caseIndex.get(load.case)!;
     if (load.type === 'node') addAtNode(nodeLoads, load, [load.fx, load.fy, load.fz, load.mx, load.my, load.mz]);
     else if (load.type === 'settlement') addAtNode(settlements, load, [load.ux, load.uy, load.uz, load.rx, load.ry, load.rz]);
@@ -89,11 +101,10 @@ export function compileLoads(model: Model, frame: LoadFrame, weightOf: (m: numbe
       table.add(m, c, valuesOf(model, frame, alphas, m, load), i);
     }
   });
-  const table = (rows: Rows): MemberLoadTable => rows.table(frame.names.members.length, model.loads.length);
+  const table = (rows: Rows): MemberLoadTable => rows.table(frame.names.members.length, loads.length);
   return { nodeLoads, settlements, lineLoads: table(lines), pointLoads: table(points), strains: table(strains) };
 }
 
-export type MemberLoad = LineLoad | PointLoad | StrainLoad | ThermalLoad;
 export type TableName = (typeof LOAD_TABLES)[number];
 
 export const tableOf = ({ type }: MemberLoad): TableName =>

@@ -98,7 +98,10 @@ describe('what is compiled again', () => {
       { loads: model.loads.map((load, i) => (i === 2 ? { ...load, member: 'b' } : load)) as Model['loads'] },
     ],
     ['a load less', { loads: model.loads.slice(1) }],
-    ['a load of another kind', { loads: [{ type: 'point', case: 'Q', member: 'a', at: 0.5, fy: -1 }, ...model.loads.slice(1)] }],
+    [
+      'a load of another kind',
+      { loads: [{ id: 'x1', type: 'point', case: 'Q', member: 'a', at: 0.5, fy: -1 }, ...model.loads.slice(1)] },
+    ],
   ])('all loads, with %s, while the members stay', (_, part) => {
     const next = { ...model, ...part };
     const { structure, changed } = recompile(next, former);

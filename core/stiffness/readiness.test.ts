@@ -113,7 +113,7 @@ describe('what keeps a model from being solved', () => {
     [
       'a temperature on what does not expand',
       plane,
-      { ...bare(plane, 'materials', 'alpha'), loads: [{ type: 'thermal', case: 'Q', member: 'a', uniform: 20 }] },
+      { ...bare(plane, 'materials', 'alpha'), loads: [{ id: 'x1', type: 'thermal', case: 'Q', member: 'a', uniform: 20 }] },
       'missing-property',
       'materials[0].alpha',
       /no thermal expansion/,

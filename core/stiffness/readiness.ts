@@ -1,3 +1,4 @@
+import { expandLoads } from '../model/loads/expand';
 import type { Model, Section } from '../model/model';
 import { fault, type Notice } from '../model/notice';
 import { sectionProperties } from '../sections/section-properties';
@@ -217,7 +218,7 @@ function thermalFaults(model: Model): Notice[] {
   const materials = new Map(model.materials.map((material, i) => [material.id, { material, i }]));
   const members = new Map(model.members.map((member) => [member.id, member]));
   const bare = new Map<string, number>();
-  for (const load of model.loads) {
+  for (const load of expandLoads(model).loads) {
     const found = load.type === 'thermal' ? materials.get(members.get(load.member)?.material ?? '') : undefined;
     if (found && found.material.alpha === undefined) bare.set(found.material.id, found.i);
   }

@@ -1,14 +1,7 @@
-import type { Load, Model } from '../model/model';
-import {
-  originOf,
-  tableOf,
-  valuesOf,
-  weightValues,
-  type LoadFrame,
-  type Loads,
-  type MemberLoad,
-  type TableName,
-} from './compile-loads';
+import { expandLoads } from '../model/loads/expand';
+import type { MemberLoad, PrimitiveLoad } from '../model/loads/primitive';
+import type { Model } from '../model/model';
+import { originOf, tableOf, valuesOf, weightValues, type LoadFrame, type Loads, type TableName } from './compile-loads';
 import { LOAD_TABLES, type MemberLoadTable, type Structure } from './structure';
 
 /** What was compiled before. */
@@ -39,7 +32,8 @@ export function recompileLoads(
 ): { readonly loads: Loads; readonly reloaded: readonly number[] } | undefined {
   const before = former.model;
   if (model.cases !== before.cases || model.gravity !== before.gravity) return undefined;
-  const edited = editedRows(model.loads, former);
+  const { loads } = expandLoads(model);
+  const edited = editedRows(loads, former);
   if (!edited || changed.some((m) => isReplaced(model, before, m))) return undefined;
   const { nodeLoads, settlements, lineLoads, pointLoads, strains } = former.structure;
   const tables = { lineLoads, pointLoads, strains };
@@ -52,7 +46,7 @@ export function recompileLoads(
     const written =
       load < 0
         ? weightValues(frame, member, (model.cases[cases[row]!]!.selfWeight ?? 0) * weightOf(member))
-        : valuesOf(model, frame, alphas, member, model.loads[load] as MemberLoad);
+        : valuesOf(model, frame, alphas, member, loads[load] as MemberLoad);
     values.set(written, row * width);
   }
   return { loads: { nodeLoads, settlements, ...tables }, reloaded: [...new Set(rows.map(({ member }) => member))] };
@@ -65,14 +59,15 @@ function isReplaced(model: Model, before: Model, m: number): boolean {
 }
 
 /** The rows of the loads that were edited; undefined where one is not what it was on the same member in the same case. */
-function editedRows(loads: readonly Load[], { model: before, structure }: Former): Row[] | undefined {
-  if (loads === before.loads) return [];
-  if (loads.length !== before.loads.length) return undefined;
+function editedRows(loads: readonly PrimitiveLoad[], { model, structure }: Former): Row[] | undefined {
+  const { loads: before } = expandLoads(model);
+  if (loads === before) return [];
+  if (loads.length !== before.length) return undefined;
   const rows: Row[] = [];
   let members: Map<string, number> | undefined;
   for (let i = 0; i < loads.length; i++) {
     const load = loads[i]!;
-    const old = before.loads[i]!;
+    const old = before[i]!;
     if (load === old) continue;
     if (!('member' in load) || !('member' in old)) return undefined;
     const name = tableOf(load);

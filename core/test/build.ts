@@ -13,14 +13,20 @@ export const I = 1e-5;
 export const EI = E * I;
 export const EA = E * A;
 
-type Loose<T> = T extends unknown ? Omit<T, 'case'> & { case?: string } : never;
+type Loose<T> = T extends unknown ? Omit<T, 'id' | 'case'> & { id?: string; case?: string } : never;
+/** A load of the first case, named by its place, unless it says otherwise. */
+export type LooseLoad = Loose<Load>;
+
+/** Loads of a case with their ids. */
+export const loadsOf = (loads: readonly LooseLoad[], loadCase = 'Q'): Load[] =>
+  loads.map((load, i) => ({ id: String(i + 1), case: loadCase, ...load }) as Load);
 
 export interface Sketch {
   readonly nodes: readonly (readonly [id: string, x: number, y: number, z?: number])[];
   /** id, start, end, and anything else of a member. */
   readonly members: readonly (readonly [string, string, string, Partial<Member>?])[];
   readonly supports: readonly Support[];
-  readonly loads?: readonly Loose<Load>[];
+  readonly loads?: readonly LooseLoad[];
   readonly section?: Partial<Section>;
   readonly extra?: Partial<Model>;
 }
@@ -45,7 +51,7 @@ export function sketch({ nodes, members, supports, loads = [], section, extra }:
     members: members.map(([id, start, end, rest]): Member => ({ id, start, end, section: 's', material: 'm', ...rest })),
     supports,
     cases: [{ id: 'Q', category: 'imposed' }],
-    loads: loads.map((load) => ({ case: 'Q', ...load }) as Load),
+    loads: loadsOf(loads),
     combinations: [],
     ...extra,
   };

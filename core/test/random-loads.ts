@@ -43,7 +43,7 @@ export const underAnyLoad = (frames: fc.Arbitrary<Model>): fc.Arbitrary<Model> =
           members: model.members.map((one, i) =>
             i === at % model.members.length && one.behaviour !== 'truss' ? { ...one, releases: { end: releases } } : one,
           ),
-          loads: [...model.loads, ...draws.map((draw) => loadOf(model, draw, plane))],
+          loads: [...model.loads, ...draws.map((draw, i) => ({ ...loadOf(model, draw, plane), id: `x${i}` }))],
         };
       }),
     );
@@ -70,6 +70,7 @@ function loadOf(model: Model, { kind, on, parts, ends, from, to, axes, byLength 
   switch (kind) {
     case 'line':
       return {
+        id: '',
         type: 'line',
         case: 'Q',
         member,
@@ -80,6 +81,7 @@ function loadOf(model: Model, { kind, on, parts, ends, from, to, axes, byLength 
       };
     case 'point':
       return {
+        id: '',
         type: 'point',
         case: 'Q',
         member,
@@ -92,11 +94,12 @@ function loadOf(model: Model, { kind, on, parts, ends, from, to, axes, byLength 
         ...(!truss && { mx: axes === 'local' ? d : 0, my: e, mz: f }),
       };
     case 'thermal':
-      return { type: 'thermal', case: 'Q', member, uniform: a / 50, gradientY: b / 50, gradientZ: c / 50 };
+      return { id: '', type: 'thermal', case: 'Q', member, uniform: a / 50, gradientY: b / 50, gradientZ: c / 50 };
     case 'strain':
-      return { type: 'strain', case: 'Q', member, elongation: a / 1e6 };
+      return { id: '', type: 'strain', case: 'Q', member, elongation: a / 1e6 };
     case 'settlement':
       return {
+        id: '',
         type: 'settlement',
         case: 'Q',
         node: model.supports[on % model.supports.length]!.node,
@@ -105,6 +108,6 @@ function loadOf(model: Model, { kind, on, parts, ends, from, to, axes, byLength 
         uz: c / 1e6,
       };
     default:
-      return { type: 'node', case: 'Q', node: start, fx: a, fy: b, fz: c, mx: d, my: e, mz: f };
+      return { id: '', type: 'node', case: 'Q', node: start, fx: a, fy: b, fz: c, mx: d, my: e, mz: f };
   }
 }

@@ -15,6 +15,7 @@ import { ApplyTool, type Application } from '../sheet/tools/apply-tool';
 import { Button, Columns, Hint, PanelSubtitle, PlainButton, Row, Select, Stack, ToggleButton } from '../ui/controls';
 import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';
+import { RunLoad } from './RunLoad';
 
 /** The loads that can be placed: what each takes, and what a click makes of it. A new kind of load is added here. */
 interface Placing {
@@ -126,12 +127,12 @@ export function LoadsBench({ sheet }: { readonly sheet: SheetController }) {
           {model.loads.every((load) => load.case !== acting.id) && (
             <Hint>None yet. Choose a load above, then click where it acts.</Hint>
           )}
-          {model.loads.map((load, index) =>
+          {model.loads.map((load) =>
             load.case === acting.id ? (
               <PlainButton
-                key={index}
+                key={load.id}
                 style={{ justifyContent: 'flex-start', whiteSpace: 'normal', textAlign: 'left' }}
-                onPress={() => editor.select([{ kind: 'load', index }])}
+                onPress={() => editor.select([{ kind: 'load', id: load.id }])}
               >
                 {loadWords(load, display)}
               </PlainButton>
@@ -192,8 +193,9 @@ function Placer({ sheet, caseId }: { readonly sheet: SheetController; readonly c
         hint: `Click the ${placing.on}s that get it: ${placing.text.toLowerCase()}. Escape ends.`,
         on: placing.on,
         intent: (model, id, at) => ({
-          type: 'putLoad',
-          load: { case: caseId, ...placing.load(id, at, size, direction, model.space) },
+          type: 'put',
+          list: 'loads',
+          entry: { case: caseId, ...placing.load(id, at, size, direction, model.space) },
         }),
       }),
     );
@@ -208,8 +210,9 @@ function Placer({ sheet, caseId }: { readonly sheet: SheetController; readonly c
   /** One step for all that are selected; a force on a member acts in its middle. */
   const put = (placing: Placing): void => {
     const intents = targets.map((id): Intent => ({
-      type: 'putLoad',
-      load: { case: caseId, ...placing.load(id, 0.5, sizes[placing.size], along, space) },
+      type: 'put',
+      list: 'loads',
+      entry: { case: caseId, ...placing.load(id, 0.5, sizes[placing.size], along, space) },
     }));
     const label = `Put a load on ${targets.length} ${placing.on}s`;
     if (editor.edit({ type: 'batch', intents, label })) sheet.takeSelect();
@@ -263,6 +266,7 @@ function Placer({ sheet, caseId }: { readonly sheet: SheetController; readonly c
           </ToggleButton>
         ))}
       </Row>
+      <RunLoad caseId={caseId} along={along} />
     </Stack>
   );
 }

@@ -47,7 +47,7 @@ export function Card() {
   );
   const members = model.members.filter(({ id }) => selection.some((one) => one.kind === 'member' && one.id === id));
   const chosen = selection.find((one) => one.kind === 'load');
-  const load = chosen?.kind === 'load' ? model.loads[chosen.index] : undefined;
+  const load = chosen?.kind === 'load' ? model.loads.find(({ id }) => id === chosen.id) : undefined;
   if (nodes.length + members.length === 0 && !load) return null;
 
   const names = [...members.map(({ id }) => `member ${id}`), ...nodes.map(({ id }) => `node ${id}`)];
@@ -77,7 +77,7 @@ export function Card() {
       {also && <Hint>Removing takes along {also}.</Hint>}
       {members.length > 0 && <MemberCard key={members.map(({ id }) => id).join()} members={members} />}
       {members.length === 0 && nodes.length > 0 && <NodeCard key={nodes.map(({ id }) => id).join()} nodes={nodes} />}
-      {load && names.length === 0 && chosen?.kind === 'load' && <LoadCard key={chosen.index} load={load} index={chosen.index} />}
+      {load && names.length === 0 && <LoadCard key={load.id} load={load} />}
     </Panel>
   );
 }

@@ -1,23 +1,34 @@
 'use client';
 
-import type { LineLoad, Load, PointLoad } from '@rigid-beam/core/model/model';
-import { intensityUnit } from '@rigid-beam/core/quantities/display';
-import { useDisplay, useEditor } from '../session/use-editor';
+import { loadComponents, withComponent, type LoadComponent } from '@rigid-beam/core/model/loads/components';
+import type { Load } from '@rigid-beam/core/model/model';
+import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
+import { unitOf } from '@rigid-beam/core/quantities/display';
+import { useDisplay, useEditor, useEditorState } from '../session/use-editor';
+import { placeWords } from '../sheet/describe-items';
 import { loadValue } from '../sheet/load-values';
 import { Columns, Hint, PanelSubtitle, Select, Stack } from '../ui/controls';
 import { QuantityField } from '../ui/QuantityField';
 
-/** One load in full: its size, its direction and where it lies. */
-export function LoadCard({ load, index }: { readonly load: Load; readonly index: number }) {
+type Stretched = Extract<Load, { readonly from: object }>;
+
+/** One load in full: its size, its direction in all components, and where it lies. */
+export function LoadCard({ load }: { readonly load: Load }) {
   const editor = useEditor();
   const display = useDisplay();
-  const put = (next: Load): boolean => editor.edit({ type: 'putLoad', at: index, load: { ...next } });
+  const space = useEditorState((state) => state.model.space);
+  const put = (next: Load): boolean => editor.edit({ type: 'put', list: 'loads', entry: { ...next } });
   const { label, value, dimension, unit, resized } = loadValue(load, display);
+  const components = loadComponents(load, space);
+  const own = components.filter(({ path }) => path.length === 1);
   return (
     <Stack>
       <Hint>
-        On {'member' in load ? `member ${load.member}` : `node ${load.node}`}, in case {load.case}
+        Load {load.id} on {placeWords(load)}, in case {load.case}
       </Hint>
+      {'from' in load && (
+        <Select label="Axes" choices={AXES} value={load.axes ?? 'global'} onChange={(axes) => put(withAxes(load, axes))} />
+      )}
       <QuantityField
         label={label}
         value={value}
@@ -25,44 +36,54 @@ export function LoadCard({ load, index }: { readonly load: Load; readonly index:
         unit={unit}
         onCommit={(next) => next !== undefined && put(resized(next))}
       />
-      {load.type === 'line' && <LineFields load={load} put={put} />}
-      {(load.type === 'point' || load.type === 'node') && (
-        <Columns>
-          {(['fx', 'fy'] as const).map((key) => (
-            <QuantityField
-              key={key}
-              label={`Along ${load.type === 'point' && load.axes === 'local' ? 'local ' : ''}${key === 'fx' ? 'X' : 'Y'}`}
-              value={load[key] ?? 0}
-              dimension="force"
-              unit={display.force}
-              onCommit={(next) => next !== undefined && put({ ...load, [key]: next })}
-            />
-          ))}
-          <QuantityField
-            label="Couple"
-            value={load.mz ?? 0}
-            dimension="moment"
-            unit={display.moment}
-            onCommit={(next) => next !== undefined && put({ ...load, mz: next })}
+      {own.length > 1 && <Components load={load} components={own} put={put} />}
+      {'from' in load && (
+        <>
+          <Select
+            label="Positions"
+            choices={POSITIONS}
+            value={load.measure ?? 'ratio'}
+            onChange={(measure) => put(measured(load, measure as 'ratio' | 'length'))}
           />
-          {load.type === 'point' && <PositionField load={load} put={put} />}
-        </Columns>
+          {(['from', 'to'] as const).map((end) => (
+            <div key={end}>
+              <PanelSubtitle>{end === 'from' ? 'Begins' : 'Ends'}</PanelSubtitle>
+              <Components load={load} components={components.filter(({ path }) => path[0] === end)} put={put} />
+            </div>
+          ))}
+        </>
       )}
     </Stack>
   );
 }
 
-function PositionField({ load, put }: { readonly load: PointLoad; readonly put: (load: Load) => boolean }) {
+interface ComponentsProps {
+  readonly load: Load;
+  readonly components: readonly LoadComponent[];
+  readonly put: (load: Load) => boolean;
+}
+
+function Components({ load, components, put }: ComponentsProps) {
   const display = useDisplay();
-  const byLength = load.measure === 'length';
+  const own = 'axes' in load && load.axes === 'local' ? 'own ' : '';
   return (
-    <QuantityField
-      label={byLength ? 'From the start' : 'Part of the length'}
-      value={load.at}
-      dimension={byLength ? 'length' : 'number'}
-      unit={byLength ? display.length : ''}
-      onCommit={(at) => at !== undefined && put({ ...load, at })}
-    />
+    <Columns>
+      {components.map(({ path, dimension, value }) => {
+        const key = path.at(-1)!;
+        const place = path.length === 2 && key === 'at';
+        return (
+          <QuantityField
+            key={path.join('.')}
+            label={labelOf(key, own, dimension)}
+            value={place ? value : (value ?? 0)}
+            dimension={dimension}
+            unit={dimension === 'length' && key !== 'at' ? display.deflection : unitOf(dimension, display)}
+            {...(place && { mayBeEmpty: true, placeholder: path[0] === 'from' ? 'the start' : 'the end' })}
+            onCommit={(next) => (next !== undefined || place) && put(withComponent(load, path, next))}
+          />
+        );
+      })}
+    </Columns>
   );
 }
 
@@ -71,66 +92,32 @@ const AXES = [
   { id: 'projected', text: 'Global, on plan' },
   { id: 'local', text: 'The member’s own axes' },
 ];
+const POSITIONS = [
+  { id: 'ratio', text: 'As parts of the length' },
+  { id: 'length', text: 'As lengths from the start' },
+];
 
-function LineFields({ load, put }: { readonly load: LineLoad; readonly put: (load: Load) => boolean }) {
-  const display = useDisplay();
-  const unit = intensityUnit(display);
-  const byLength = load.measure === 'length';
-  return (
-    <>
-      <Select
-        label="Axes"
-        choices={AXES}
-        value={load.axes ?? 'global'}
-        onChange={(axes) => put({ ...load, axes: axes as LineLoad['axes'] & string })}
-      />
-      <Select
-        label="Positions"
-        choices={[
-          { id: 'ratio', text: 'As parts of the length' },
-          { id: 'length', text: 'As lengths from the start' },
-        ]}
-        value={load.measure ?? 'ratio'}
-        onChange={(measure) => {
-          // A position keeps its number only where it means the same: the whole member does.
-          const { at: _, ...from } = load.from;
-          const { at: __, ...to } = load.to;
-          put({ ...load, measure: measure as 'ratio' | 'length', from, to });
-        }}
-      />
-      {(['from', 'to'] as const).map((end) => (
-        <div key={end}>
-          <PanelSubtitle>{end === 'from' ? 'Begins' : 'Ends'}</PanelSubtitle>
-          <Columns>
-            <QuantityField
-              label="Intensity X"
-              value={load[end].wx ?? 0}
-              dimension="intensity"
-              unit={unit}
-              onCommit={(wx) => wx !== undefined && put({ ...load, [end]: { ...load[end], wx } })}
-            />
-            <QuantityField
-              label="Intensity Y"
-              value={load[end].wy ?? 0}
-              dimension="intensity"
-              unit={unit}
-              onCommit={(wy) => wy !== undefined && put({ ...load, [end]: { ...load[end], wy } })}
-            />
-            <QuantityField
-              label="at"
-              value={load[end].at}
-              dimension={byLength ? 'length' : 'number'}
-              unit={byLength ? display.length : ''}
-              mayBeEmpty
-              placeholder={end === 'from' ? 'the start' : 'the end'}
-              onCommit={(at) => {
-                const { at: _, ...rest } = load[end];
-                put({ ...load, [end]: at === undefined ? rest : { ...rest, at } });
-              }}
-            />
-          </Columns>
-        </div>
-      ))}
-    </>
-  );
+const withAxes = (load: Stretched, axes: string): Load => ({ ...load, axes: axes as NonNullable<Stretched['axes']> });
+
+/** A position keeps its number only where it means the same: the whole length does. */
+function measured(load: Stretched, measure: 'ratio' | 'length'): Load {
+  const { at: _, ...from } = load.from;
+  const { at: __, ...to } = load.to;
+  return { ...load, measure, from, to };
+}
+
+const KINDS: Readonly<Record<string, string>> = { f: 'Force', m: 'Couple', w: 'Intensity', u: 'Settlement', r: 'Rotation' };
+const NAMES: Readonly<Record<string, string>> = {
+  uniform: 'Temperature',
+  gradientY: 'Gradient along y',
+  gradientZ: 'Gradient along z',
+  elongation: 'Too long by',
+};
+
+function labelOf(key: string, own: string, dimension: DimensionName): string {
+  if (key === 'at') return dimension === 'length' ? 'From the start' : 'Part of the length';
+  const name = NAMES[key];
+  if (name !== undefined) return name;
+  const axis = key.slice(1);
+  return `${KINDS[key.charAt(0)] ?? key} ${own}${own ? axis : axis.toUpperCase()}`;
 }

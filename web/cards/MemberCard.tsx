@@ -9,7 +9,7 @@ import {
   type Restraint,
 } from '@rigid-beam/core/model/model';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
-import { lengthOf, placesOf } from '@rigid-beam/core/model/edits/carry';
+import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
 import { SectionEditor } from '../benches/SectionEditor';
 import { actingIndex, settledSolution, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
 import { Columns, Hint, PanelSubtitle, Row, Select, Stack, ToggleButton } from '../ui/controls';

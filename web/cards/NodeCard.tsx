@@ -137,8 +137,9 @@ function Settlement({ support }: { readonly support: Support }) {
   const display = useDisplay();
   const acting = model.cases[useEditorState(actingIndex)];
   if (!acting) return null;
-  const at = model.loads.findIndex((load) => load.type === 'settlement' && load.node === support.node && load.case === acting.id);
-  const load = at < 0 ? undefined : model.loads[at];
+  const load = model.loads.find(
+    ({ type, case: id, ...one }) => type === 'settlement' && 'node' in one && one.node === support.node && id === acting.id,
+  );
   const holds = (['ux', 'uy', 'uz'] as const).filter(
     (freedom) => support[freedom] === 'fixed' || (typeof support[freedom] === 'number' && support[freedom] > 0),
   );
@@ -154,7 +155,7 @@ function Settlement({ support }: { readonly support: Support }) {
           unit={display.deflection}
           onCommit={(value) => {
             const next = { ...(load ?? { type: 'settlement', case: acting.id, node: support.node }), [freedom]: value ?? 0 };
-            editor.edit(at < 0 ? { type: 'putLoad', load: next } : { type: 'putLoad', load: next, at });
+            editor.edit({ type: 'put', list: 'loads', entry: next });
           }}
         />
       ))}

@@ -2,7 +2,7 @@ import { findDefects } from '@rigid-beam/core/model/defects';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { freeName } from '@rigid-beam/core/model/edits/next-id';
 import { readingNames } from '@rigid-beam/core/model/edits/reading-order';
-import { lengthOf, placesOf } from '@rigid-beam/core/model/edits/carry';
+import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
 import type { Model } from '@rigid-beam/core/model/model';
 import { middleOf, nodesOf, type Chosen } from '@rigid-beam/core/model/selecting';
 import { lengthUnit } from '@rigid-beam/core/quantities/display';

@@ -1,4 +1,5 @@
 import { and, asc, desc, eq, gt } from 'drizzle-orm';
+import { withLoadIds } from '@rigid-beam/core/model/loads/ids';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Database } from './database';
 import { models, projects, revisions, type RevisionKind } from './schema';
@@ -29,6 +30,9 @@ const columns = {
   updatedAt: models.updatedAt,
 };
 
+/** What was stored by an earlier version, as this one knows it. */
+const asNow = (stored: StoredModel): StoredModel => ({ ...stored, content: withLoadIds(stored.content) });
+
 export async function listProjects(db: Database): Promise<{ id: string; name: string }[]> {
   return db.select({ id: projects.id, name: projects.name }).from(projects).orderBy(asc(projects.createdAt));
 }
@@ -38,11 +42,12 @@ export async function insertProject(db: Database, id: string, name: string): Pro
 }
 
 export async function listModels(db: Database): Promise<StoredModel[]> {
-  return db
+  const rows = await db
     .select(columns)
     .from(models)
     .innerJoin(projects, eq(models.projectId, projects.id))
     .orderBy(asc(models.createdAt), asc(models.id));
+  return rows.map(asNow);
 }
 
 export async function findModel(db: Database, id: string): Promise<StoredModel | undefined> {
@@ -51,7 +56,7 @@ export async function findModel(db: Database, id: string): Promise<StoredModel |
     .from(models)
     .innerJoin(projects, eq(models.projectId, projects.id))
     .where(eq(models.id, id));
-  return rows[0];
+  return rows[0] && asNow(rows[0]);
 }
 
 export async function insertModel(db: Database, id: string, projectId: string, content: Model): Promise<void> {

@@ -1,5 +1,5 @@
 import { behaviours, type Member, type Model, type ModelNode } from '@rigid-beam/core/model/model';
-import { lengthOf, placesOf } from '@rigid-beam/core/model/edits/carry';
+import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
 import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';

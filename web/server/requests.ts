@@ -29,8 +29,8 @@ import { revisionKinds, type RevisionKind } from '../db/schema';
 // What the entries of an intent must hold is the model's own check; these classes see to the frame around them.
 const listNames = Object.keys(keyedLists);
 const intentTypes = [
-  'put putLoad draw moveNodes stretch transform repeat split join joints removeDoubled merge insert rename underlay',
-  'remove removeLoads set batch patch',
+  'put draw moveNodes stretch transform repeat split join joints removeDoubled merge insert rename underlay',
+  'remove set batch patch',
 ].flatMap((words) => words.split(' '));
 const MANY = 100_000;
 /** What a batch may hold; filled below, once every class is known. */
@@ -54,11 +54,6 @@ class PutRequest extends IntentRequest {
   @IsIn(listNames) list: KeyedList;
   @IsObject() entry: Record<string, unknown>;
   @IsOptional() @IsString() @Length(1, 64) key?: string;
-}
-
-class PutLoadRequest extends IntentRequest {
-  @IsObject() load: Record<string, unknown>;
-  @IsOptional() @IsInt() @Min(0) at?: number;
 }
 
 class DrawRequest extends IntentRequest {
@@ -171,10 +166,6 @@ class RemoveRequest extends IntentRequest {
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(MANY) @IsString({ each: true }) keys: string[];
 }
 
-class RemoveLoadsRequest extends IntentRequest {
-  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(MANY) @IsInt({ each: true }) @Min(0, { each: true }) at: number[];
-}
-
 class SetRequest extends IntentRequest {
   @IsObject() settings: Partial<Model>;
 }
@@ -187,7 +178,6 @@ class PatchRequest extends IntentRequest {
 
 const single = [
   { name: 'put', value: PutRequest },
-  { name: 'putLoad', value: PutLoadRequest },
   { name: 'draw', value: DrawRequest },
   { name: 'moveNodes', value: MoveNodesRequest },
   { name: 'stretch', value: StretchRequest },
@@ -202,7 +192,6 @@ const single = [
   { name: 'rename', value: RenameRequest },
   { name: 'underlay', value: UnderlayRequest },
   { name: 'remove', value: RemoveRequest },
-  { name: 'removeLoads', value: RemoveLoadsRequest },
   { name: 'set', value: SetRequest },
 ];
 // A batch may hold a batch; the depth of the body is bounded.

@@ -17,12 +17,11 @@ async function faults(body: unknown): Promise<string[]> {
 describe('requests', () => {
   test.each<[string, object]>([
     ['put', { type: 'put', list: 'nodes', entry: { id: '1' } }],
-    ['putLoad', { type: 'putLoad', load: { type: 'node' }, at: 0 }],
     ['draw', { type: 'draw', nodes: [{ id: '1', x: 0, y: 0 }], members: [] }],
     ['moveNodes', { type: 'moveNodes', moves: [{ id: '1', x: 0, y: 0 }] }],
     ['stretch', { type: 'stretch', axis: 'x', beyond: 1, by: 2 }],
     ['remove', { type: 'remove', list: 'members', keys: ['a'] }],
-    ['removeLoads', { type: 'removeLoads', at: [0] }],
+    ['remove', { type: 'remove', list: 'loads', keys: ['3'] }],
     ['set', { type: 'set', settings: {} }],
     ['patch', { type: 'patch', patches: [] }],
     ['transform', { type: 'transform', nodes: ['1'], motion: { kind: 'turn', about: [0, 0, 0], axis: 'z', degrees: 30 } }],

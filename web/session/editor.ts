@@ -280,12 +280,11 @@ export class Editor {
   }
 
   private keepSelection(model: Model): void {
-    const lists = { node: model.nodes, member: model.members };
+    const lists = { node: model.nodes, member: model.members, load: model.loads };
     const exists = (subject: Subject): boolean => {
-      if (subject.kind === 'load') return subject.index < model.loads.length;
       if (subject.kind === 'support') return model.supports.some(({ node }) => node === subject.id);
       return (
-        subject.kind in lists && lists[subject.kind as 'node' | 'member'].some(({ id }) => 'id' in subject && id === subject.id)
+        subject.kind in lists && lists[subject.kind as keyof typeof lists].some(({ id }) => 'id' in subject && id === subject.id)
       );
     };
     const kept = this.state.selection.filter(exists);

@@ -3,6 +3,7 @@ import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/d
 import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { extremes } from '@rigid-beam/core/results/extremes';
+import { sizeOf } from '@rigid-beam/core/model/loads/intensities';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { shownDimensions } from '@rigid-beam/drawing/dimension-items';
 import type { Subject } from '@rigid-beam/drawing/display-list';
@@ -50,12 +51,12 @@ export function describeItems(model: Model, seen: Seen, solution: Solution | und
     const text = `${way === 'across' ? 'Bay' : 'Level'} from ${start} to ${end} along ${axis.toUpperCase()}: ${showQuantity(to - from, display.length)}`;
     items.push({ subject: { kind: 'dimension', axis, from, to }, text, x, y });
   }
-  model.loads.forEach((load, index) => {
-    const drawn = 'member' in load ? members.get(load.member) : undefined;
+  for (const load of model.loads) {
+    const drawn = members.get('member' in load ? load.member : 'members' in load ? middleOf(load.members) : '');
     const node = 'node' in load ? nodes.get(load.node) : undefined;
     const [x, y] = drawn ? pointOn(drawn, drawn.length / 2) : [node?.x ?? 0, node?.y ?? 0];
-    items.push({ subject: { kind: 'load', index }, text: loadWords(load, display), x, y });
-  });
+    items.push({ subject: { kind: 'load', id: load.id }, text: `Load ${load.id}: ${loadWords(load, display)}`, x, y });
+  }
   return items;
 }
 
@@ -110,13 +111,29 @@ const HELD_WORDS: Record<Freedom, string> = {
 
 /** A load in words, with its size and where it acts. */
 export function loadWords(load: Load, display: DisplayUnits): string {
-  const { label, value, unit } = loadValue(load, display);
-  const place = 'member' in load ? `member ${load.member}` : `node ${load.node}`;
-  return `${label} ${showQuantity(value, unit)}${directionWords(load)} on ${place}, case ${load.case}`;
+  return `${sizeWords(load, display)}${directionWords(load)} on ${placeWords(load)}, case ${load.case}`;
 }
 
+/** What a load acts on. */
+export function placeWords(load: Load): string {
+  if ('node' in load) return `node ${load.node}`;
+  if ('member' in load) return `member ${load.member}`;
+  return load.members.length === 1
+    ? `member ${load.members[0]}`
+    : `the run of ${load.members.length} members from ${load.members[0]} to ${load.members.at(-1)}`;
+}
+
+function sizeWords(load: Load, display: DisplayUnits): string {
+  const { label, value, unit } = loadValue(load, display);
+  if (!('from' in load)) return `${label} ${showQuantity(value, unit)}`;
+  const [from, to] = [load.from, load.to].map((end) => showQuantity(sizeOf(end), unit));
+  return from === to ? `${label} ${from}` : `${label} ${from} to ${to}`;
+}
+
+const middleOf = (members: readonly string[]): string => members[Math.floor(members.length / 2)] ?? '';
+
 function directionWords(load: Load): string {
-  const plan = load.type === 'line' && load.axes === 'projected' ? ' on plan' : '';
+  const plan = 'axes' in load && load.axes === 'projected' ? ' on plan' : '';
   const local = 'axes' in load && load.axes === 'local' ? ' along the member’s own axes' : '';
   const parts = loadParts(load);
   const [axis, ...others] = (['x', 'y', 'z'] as const).filter((one) => parts[one] !== 0);
@@ -127,7 +144,7 @@ function directionWords(load: Load): string {
 const WAYS = { x: [' left', ' right'], y: [' down', ' up'], z: [' to the back', ' to the front'] } as const;
 
 function loadParts(load: Load): { readonly x: number; readonly y: number; readonly z: number } {
-  if (load.type === 'line')
+  if ('from' in load)
     return {
       x: load.from.wx || load.to.wx || 0,
       y: load.from.wy || load.to.wy || 0,

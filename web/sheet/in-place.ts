@@ -5,12 +5,14 @@ import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
 import type { SheetController } from './controller';
 import { loadValue } from './load-values';
 
+const endOf = (subject: Subject): string | undefined => (subject.kind === 'load' ? subject.end : undefined);
+
 /** Opens the field over the text of a load or a dimension; what has no text on the sheet opens in its middle. */
 export function openInPlace(sheet: SheetController, subject: Subject): void {
   const { editor } = sheet;
   const { model } = editor.state;
   const display = { ...defaultDisplay, ...model.display };
-  const placed = sheet.labelOf((one) => sameSubject(one, subject));
+  const placed = sheet.labelOf((one) => sameSubject(one, subject) && endOf(one) === endOf(subject));
   const place = placed ? { left: placed.left, top: placed.top } : { left: sheet.camera.width / 2, top: sheet.camera.height / 2 };
 
   if (subject.kind === 'dimension') {
@@ -50,16 +52,16 @@ export function openInPlace(sheet: SheetController, subject: Subject): void {
     });
   }
   if (subject.kind === 'load') {
-    const load = model.loads[subject.index];
+    const load = model.loads.find(({ id }) => id === subject.id);
     if (!load) return;
-    const { label, value, dimension, unit, resized } = loadValue(load, display);
+    const { label, value, dimension, unit, resized } = loadValue(load, display, subject.end);
     sheet.openField({
       ...place,
       label,
       value,
       dimension,
       unit,
-      commit: (next) => editor.edit({ type: 'putLoad', at: subject.index, load: { ...resized(next) } }),
+      commit: (next) => editor.edit({ type: 'put', list: 'loads', entry: { ...resized(next) } }),
     });
   }
 }

@@ -1,4 +1,6 @@
-import type { Intensity, Load } from '@rigid-beam/core/model/model';
+import { INTENSITY_KEYS, sizeOf } from '@rigid-beam/core/model/loads/intensities';
+import type { Intensity } from '@rigid-beam/core/model/loads/primitive';
+import type { Load } from '@rigid-beam/core/model/model';
 import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
 import { intensityUnit, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 
@@ -14,11 +16,10 @@ export interface LoadValue {
 
 const FORCE_KEYS = ['fx', 'fy', 'fz'] as const;
 const COUPLE_KEYS = ['mz', 'mx', 'my'] as const;
-const INTENSITY_KEYS = ['wx', 'wy', 'wz'] as const;
-const intensityOf = (end: Intensity): number => Math.hypot(...INTENSITY_KEYS.map((key) => end[key] ?? 0));
 
-/** The size that the sheet shows of a load. A trapezium is scaled as a whole by its heavier end. */
-export function loadValue(load: Load, display: DisplayUnits): LoadValue {
+/** The size that the sheet shows of a load. A trapezium is scaled as a whole by its heavier end, unless one `end` is meant. */
+export function loadValue(load: Load, display: DisplayUnits, end?: 'from' | 'to'): LoadValue {
+  if ('from' in load) return stretchValue(load, display, end);
   switch (load.type) {
     case 'node':
     case 'point': {
@@ -38,24 +39,6 @@ export function loadValue(load: Load, display: DisplayUnits): LoadValue {
         ...Object.fromEntries(FORCE_KEYS.filter((key) => load[key]).map((key) => [key, (load[key]! * value) / size])),
       });
       return { label: 'Force', value: size, dimension: 'force', unit: display.force, resized };
-    }
-    case 'line': {
-      const size = Math.max(intensityOf(load.from), intensityOf(load.to));
-      // A load that was 0 has no direction: it becomes a downward one.
-      const scale = (end: typeof load.from, value: number): typeof load.from =>
-        size === 0
-          ? { ...end, wy: -value }
-          : {
-              ...end,
-              ...Object.fromEntries(INTENSITY_KEYS.filter((key) => end[key]).map((key) => [key, (end[key]! * value) / size])),
-            };
-      return {
-        label: 'Intensity',
-        value: size,
-        dimension: 'intensity',
-        unit: intensityUnit(display),
-        resized: (value) => ({ ...load, from: scale(load.from, value), to: scale(load.to, value) }),
-      };
     }
     case 'settlement': {
       const key = (['uy', 'ux', 'uz', 'rz', 'rx', 'ry'] as const).find((one) => load[one]) ?? 'uy';
@@ -87,4 +70,32 @@ export function loadValue(load: Load, display: DisplayUnits): LoadValue {
         resized: (value) => ({ ...load, elongation: value }),
       };
   }
+}
+
+type Stretched = Extract<Load, { from: Intensity }>;
+
+function stretchValue(load: Stretched, display: DisplayUnits, end: 'from' | 'to' | undefined): LoadValue {
+  const { from, to } = load;
+  const heavier = sizeOf(from) > sizeOf(to) ? from : to;
+  const size = sizeOf(end ? load[end] : heavier);
+  // An end that was 0 takes the direction of the other; a load that was 0 becomes a downward one.
+  const like = sizeOf(heavier) === 0 ? { wy: -1 } : size === 0 ? heavier : undefined;
+  const scaled = (one: Intensity, value: number): Intensity => {
+    const direction = like ?? one;
+    const length = like ? sizeOf(like) : size;
+    return {
+      ...one,
+      ...Object.fromEntries(
+        INTENSITY_KEYS.filter((key) => direction[key]).map((key) => [key, (direction[key]! * value) / length]),
+      ),
+    };
+  };
+  return {
+    label: end === undefined ? 'Intensity' : end === 'from' ? 'Intensity where it begins' : 'Intensity where it ends',
+    value: size,
+    dimension: 'intensity',
+    unit: intensityUnit(display),
+    resized: (value) =>
+      end ? { ...load, [end]: scaled(load[end], value) } : { ...load, from: scaled(from, value), to: scaled(to, value) },
+  };
 }

@@ -3,10 +3,12 @@ import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Subject } from '@rigid-beam/drawing/display-list';
 
-/** The edit that removes a selection, in one step; loads first, since the others renumber them. Undefined when there is nothing. */
+/** The edit that removes a selection, in one step; loads first, since some go with the others. Undefined when there is nothing. */
 export function removalOf(model: Model, selection: readonly Subject[]): Intent | undefined {
-  const ids = (kind: 'node' | 'member' | 'support'): string[] => selection.flatMap((one) => (one.kind === kind ? [one.id] : []));
-  const loads = selection.flatMap((one) => (one.kind === 'load' && one.index < model.loads.length ? [one.index] : []));
+  const ids = (kind: 'node' | 'member' | 'support' | 'load'): string[] =>
+    selection.flatMap((one) => (one.kind === kind ? [one.id] : []));
+  const known = new Set(model.loads.map(({ id }) => id));
+  const loads = ids('load').filter((id) => known.has(id));
   const nodes = ids('node');
   // Members and supports that go with their nodes need no edit of their own.
   const members = ids('member').filter((id) => {
@@ -15,7 +17,7 @@ export function removalOf(model: Model, selection: readonly Subject[]): Intent |
   });
   const supports = ids('support').filter((id) => !nodes.includes(id));
   const intents: Intent[] = [
-    ...(loads.length > 0 ? [{ type: 'removeLoads', at: loads } as const] : []),
+    ...(loads.length > 0 ? [{ type: 'remove', list: 'loads', keys: loads } as const] : []),
     ...(supports.length > 0 ? [{ type: 'remove', list: 'supports', keys: supports } as const] : []),
     ...(members.length > 0 ? [{ type: 'remove', list: 'members', keys: members } as const] : []),
     ...(nodes.length > 0 ? [{ type: 'remove', list: 'nodes', keys: nodes } as const] : []),

@@ -68,6 +68,15 @@ describe('the one number of a load', () => {
     [{ type: 'thermal', member: 'a', gradientY: 10 }, 30, { gradientY: 30 }],
     [{ type: 'strain', member: 'a', elongation: 0.001 }, 0.002, { elongation: 0.002 }],
   ])('%j takes %p', (load, value, expected) => expect(resize(load, value)).toMatchObject(expected));
+
+  test.each<[object, object, 'from' | 'to', number, object]>([
+    [{ wy: -2e3 }, { wy: -4e3 }, 'to', 8e3, { from: { wy: -2e3 }, to: { wy: -8e3 } }],
+    [{ wx: 1e3 }, { at: 0.8, wx: 0 }, 'to', 3e3, { from: { wx: 1e3 }, to: { at: 0.8, wx: 3e3 } }],
+    [{}, {}, 'from', 5e3, { from: { wy: -5e3 }, to: {} }],
+  ])('from %j to %j, its %s end takes %p', (from, to, end, value, expected) => {
+    const load = { id: '1', case: 'Q', type: 'chain', members: ['a', 'b'], from, to } as Load;
+    expect(loadValue(load, defaultDisplay, end).resized(value)).toEqual({ ...load, ...expected });
+  });
 });
 
 describe('removing a selection', () => {
@@ -77,12 +86,12 @@ describe('removing a selection', () => {
       { kind: 'member', id: 'c' },
       { kind: 'member', id: 'a' },
       { kind: 'support', id: '1' },
-      { kind: 'load', index: 0 },
+      { kind: 'load', id: '1' },
     ]);
     expect(removal).toMatchObject({
       type: 'batch',
       intents: [
-        { type: 'removeLoads', at: [0] },
+        { type: 'remove', list: 'loads', keys: ['1'] },
         { type: 'remove', list: 'supports', keys: ['1'] },
         { type: 'remove', list: 'members', keys: ['a'] },
         { type: 'remove', list: 'nodes', keys: ['4'] },
@@ -97,7 +106,7 @@ describe('removing a selection', () => {
 
 test('what a removal takes along is said before', () => {
   expect(removalWords(model, [{ kind: 'node', id: '2' }])).toBe('2 members, 1 support, 4 loads');
-  expect(removalWords(model, [{ kind: 'load', index: 0 }])).toBe('');
+  expect(removalWords(model, [{ kind: 'load', id: '1' }])).toBe('');
 });
 
 test.each([
@@ -123,8 +132,8 @@ describe('the drawing in words', () => {
         ),
         expect.stringMatching(/^Support of node 2: rolls along X; reaction 0 kN to the right, −2\.083 kN up, 0 kN·m$/),
         'Bay from 8.4 m to 9.9 m along X: 1.5 m',
-        'Intensity 12 kN/m down on member a, case Q1',
-        'Force 4 kN down on member c, case Q3',
+        expect.stringMatching(/^Load \d: Intensity 12 kN\/m down on member a, case Q1$/),
+        expect.stringMatching(/^Load \d: Force 4 kN down on member c, case Q3$/),
       ]),
     );
     expect(describeItems(model, plainView, undefined, 0)).toHaveLength(19);
@@ -132,8 +141,10 @@ describe('the drawing in words', () => {
 
   test('says the kind of a load', () => {
     const words = describeItems(checkModel(rib).model!, plainView, undefined, 0).map(({ text }) => text);
-    expect(words).toContain('Intensity 1.2 kN/m on plan down on member a, case S');
-    expect(words).toContain('Intensity 1.5 kN/m along the member’s own axes on member a, case W');
+    expect(words).toContain('Load snow left: Intensity 1.2 kN/m on plan down on the run of 6 members from a to f, case S');
+    expect(words).toContain(
+      'Load windward: Intensity 1.5 kN/m along the member’s own axes on the run of 4 members from a to d, case W',
+    );
   });
 });
 

@@ -59,15 +59,19 @@ const edits: readonly (readonly [string, Intent, (model: Model) => void])[] = [
   ],
   [
     'a load is added',
-    { type: 'putLoad', load: { type: 'node', case: 'Q', node: '2', fy: -1 } },
-    (m) => expect(m.loads).toHaveLength(3),
+    { type: 'put', list: 'loads', entry: { type: 'node', case: 'Q', node: '2', fy: -1 } },
+    (m) => expect(m.loads.map(({ id }) => id)).toEqual(['1', '2', '3']),
   ],
   [
     'a load is replaced',
-    { type: 'putLoad', at: 1, load: { type: 'node', case: 'Q', node: '2', fy: -1 } },
+    { type: 'put', list: 'loads', entry: { id: '2', type: 'node', case: 'Q', node: '2', fy: -1 } },
     (m) => expect(m.loads[1]!.type).toBe('node'),
   ],
-  ['loads are removed', { type: 'removeLoads', at: [0] }, (m) => expect(m.loads.map(({ type }) => type)).toEqual(['point'])],
+  [
+    'loads are removed',
+    { type: 'remove', list: 'loads', keys: ['1'] },
+    (m) => expect(m.loads.map(({ type }) => type)).toEqual(['point']),
+  ],
   [
     'drawing adds nodes and members together',
     { type: 'draw', nodes: [{ id: '4', x: 8, y: 3 }], members: [{ ...start.members[0]!, id: 'c', start: '3', end: '4' }] },
@@ -145,7 +149,7 @@ describe('edits', () => {
     ['what is not there cannot be moved', { type: 'moveNodes', moves: [{ id: '9', x: 0, y: 0 }] }, /no node “9”/],
     ['what is not there cannot be removed', { type: 'remove', list: 'members', keys: ['z'] }, /Nothing of the name z/],
     ['what is not there cannot be renamed', { type: 'put', list: 'nodes', key: '9', entry: { id: 'A', x: 0, y: 0 } }, /no “9”/],
-    ['a load beyond the list', { type: 'putLoad', at: 7, load: { ...start.loads[0]! } }, /no load 8/],
+    ['a load that is not there', { type: 'put', list: 'loads', key: '8', entry: { ...start.loads[0]! } }, /no “8”/],
     ['a name that is taken', { type: 'put', list: 'nodes', key: '1', entry: { id: '2', x: 0, y: 0 } }, /already a node “2”/],
     [
       'patches for another state',

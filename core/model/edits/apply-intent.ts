@@ -1,5 +1,6 @@
 import { applyPatches, current, enablePatches, produceWithPatches, type Draft, type Patch } from 'immer';
 import { checkModel } from '../check';
+import { giveLoadIds, hasLoadIds } from '../loads/ids';
 import type { Model } from '../model';
 import { isFault, type Notice } from '../notice';
 import { rounded, type AxisName } from '../point';
@@ -26,7 +27,7 @@ export type Applied =
 type Entry = Record<string, unknown>;
 /** Nodes within this distance (metres) of a grid line stand on it. */
 const LINE = 1e-9;
-type Lists = Record<KeyedList | 'loads', Entry[]>;
+type Lists = Record<KeyedList, Entry[]>;
 
 /**
  * (model, intent) → model, with the patches that lead there and back. The whole result is checked: an edit that would leave a fault
@@ -36,7 +37,7 @@ type Lists = Record<KeyedList | 'loads', Entry[]>;
 export function applyIntent(model: Model, intent: Intent, checking: 'check' | 'trust' = 'check'): Applied {
   const result = intent.type === 'patch' ? patched(model, intent.patches) : changed(model, intent);
   if (!isChange(result)) return { ok: false, faults: [result] };
-  const [next, patches, inverse] = result;
+  const [next, patches, inverse] = withLoadIds(result);
   if (checking === 'trust') return { ok: true, model: next, patches, inverse };
   const checked = checkModel(next);
   if (!checked.model) return { ok: false, faults: checked.notices.filter(isFault) };
@@ -45,6 +46,14 @@ export function applyIntent(model: Model, intent: Intent, checking: 'check' | 't
 }
 
 const isChange = (result: Change | Notice): result is Change => Array.isArray(result);
+
+/** Loads that an edit has added get their ids. */
+function withLoadIds(change: Change): Change {
+  const [model, patches, inverse] = change;
+  if (!Array.isArray(model.loads) || hasLoadIds(model.loads)) return change;
+  const [next, more, back] = produceWithPatches(model, (draft) => giveLoadIds(draft.loads as unknown as Entry[])) as Change;
+  return [next, [...patches, ...more], [...back, ...inverse]];
+}
 
 type Change = readonly [Model, readonly Patch[], readonly Patch[]];
 
@@ -69,11 +78,6 @@ function change(draft: Draft<Model>, intent: Exclude<Intent, { type: 'patch' }>)
   switch (intent.type) {
     case 'put':
       return put(draft, intent.list, intent.entry, intent.key);
-    case 'putLoad':
-      if (intent.at === undefined) lists.loads.push({ ...intent.load });
-      else if (intent.at < lists.loads.length) lists.loads[intent.at] = { ...intent.load };
-      else return unfit('at', `There is no load ${intent.at + 1}`, 'Choose a load of the list');
-      return undefined;
     case 'draw':
       lists.nodes.push(...intent.nodes.map((node) => ({ ...node })));
       lists.members.push(...intent.members.map((member) => ({ ...member })));
@@ -84,11 +88,6 @@ function change(draft: Draft<Model>, intent: Exclude<Intent, { type: 'patch' }>)
       return stretch(draft, intent.axis, intent.beyond, intent.by, intent.what ?? 'beyond');
     case 'remove':
       return remove(draft, lists, intent.list, intent.keys);
-    case 'removeLoads': {
-      const gone = new Set(intent.at);
-      lists.loads = lists.loads.filter((_, i) => !gone.has(i));
-      return undefined;
-    }
     case 'set':
       return set(draft as unknown as Entry, intent.settings);
     case 'transform':
@@ -158,7 +157,7 @@ function put(draft: Draft<Model>, list: KeyedList, entry: Readonly<Entry>, key?:
   const keyName = keyedLists[list];
   const sought = key ?? entry[keyName];
   lists[list] ??= [];
-  const at = lists[list].findIndex((item) => item[keyName] === sought);
+  const at = sought === undefined ? -1 : lists[list].findIndex((item) => item[keyName] === sought);
   if (at < 0 && key !== undefined)
     return unfit('key', `There is no “${key}” to change in ${list}`, 'Choose an entry of the list');
   if (at < 0) lists[list].push({ ...entry });
@@ -181,12 +180,13 @@ function move(draft: Draft<Model>, moves: readonly NodeMove[]): Notice | undefin
 
 function remove(draft: Draft<Model>, lists: Lists, list: KeyedList, keys: readonly string[]): Notice | undefined {
   const gone = new Set(keys);
+  const model = plain(draft);
   const keyName = keyedLists[list];
   const before = lists[list]?.length ?? 0;
   lists[list] = (lists[list] ?? []).filter((item) => !gone.has(item[keyName] as string));
   if (lists[list].length === before)
     return unfit('keys', `Nothing of the name ${keys.join(', ')} is left in ${list}`, 'Choose an existing entry');
   if (list === 'groups' && lists.groups.length === 0) delete draft.groups;
-  removeDependents(draft, list, gone);
+  removeDependents(draft, model, list, gone);
   return undefined;
 }

@@ -1,6 +1,8 @@
 import { memberAxes } from '../local-axes';
-import { memberEnds, type Load, type Member, type MemberLoad, type Model, type NodeLoad, type Support } from '../model';
-import { dot, minus, plus, pointOf, rounded, size, type Point } from '../point';
+import type { MemberLoad, NodeLoad } from '../loads/primitive';
+import { memberEnds, type Member, type Model, type Support } from '../model';
+import { endsOf, type NodePlaces } from '../places';
+import { dot, minus, rounded, type Point } from '../point';
 import type { Carried } from './motion';
 
 /** Local axes of a member between its offset ends, as rows. */
@@ -8,17 +10,6 @@ export interface Axes {
   readonly x: Point;
   readonly y: Point;
   readonly z: Point;
-}
-
-export type NodePlaces = ReadonlyMap<string, Point>;
-
-export const placesOf = (model: Pick<Model, 'nodes'>): Map<string, Point> =>
-  new Map(model.nodes.map((node) => [node.id, pointOf(node)]));
-
-/** Both ends of a member, arms included. */
-export function endsOf(member: Member, places: NodePlaces): readonly [Point, Point] {
-  const [from, to] = memberEnds.map((end) => plus(places.get(member[end])!, (member.offset?.[end] ?? [0, 0, 0]) as Point));
-  return [from!, to!];
 }
 
 export function axesOf(member: Member, places: NodePlaces, space: Model['space']): Axes {
@@ -118,11 +109,3 @@ export function carriedSupport(support: Support, motion: Carried): Support {
   const axis = (along: readonly number[]): number[] => motion.direction(along as Point).map(rounded);
   return { ...support, axes: { x: axis(support.axes.x), y: axis(support.axes.y) } };
 }
-
-/** Length between the offset ends. */
-export const lengthOf = (member: Member, places: NodePlaces): number => {
-  const [from, to] = endsOf(member, places);
-  return size(minus(to, from));
-};
-
-export const isOnMember = (load: Load): load is MemberLoad => 'member' in load;

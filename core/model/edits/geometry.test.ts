@@ -96,9 +96,9 @@ describe('edits of geometry leave the mechanics as they were', () => {
           from: { at: 1, wy: -2e3 },
           to: { at: 4.5, wy: -7e3 },
         },
-        { case: 'Q', type: 'point', member: 'a', at: 0.5, fy: -3e3, fx: 1e3 },
-        { case: 'Q', type: 'thermal', member: 'a', uniform: 20, gradientY: 40 },
-        { case: 'Q', type: 'strain', member: 'a', elongation: 1e-3 },
+        { id: 'x2', case: 'Q', type: 'point', member: 'a', at: 0.5, fy: -3e3, fx: 1e3 },
+        { id: 'x3', case: 'Q', type: 'thermal', member: 'a', uniform: 20, gradientY: 40 },
+        { id: 'x4', case: 'Q', type: 'strain', member: 'a', elongation: 1e-3 },
       ],
     }).model!;
     const cut = edited(beam, { type: 'split', cuts: [{ member: 'a', at: [0.5, 0.25] }] });
@@ -136,7 +136,15 @@ describe('edits of geometry leave the mechanics as they were', () => {
       members: tower.members.map((member, i) => (i === 0 ? { ...member, roll: 30 } : member)),
       loads: tower.members
         .filter(({ behaviour }) => behaviour !== 'truss')
-        .map(({ id }) => ({ case: 'Q', type: 'line', member: id, axes: 'local', from: { wy: 1e3, wz: -2e3 }, to: { wy: 3e3 } })),
+        .map(({ id }) => ({
+          id: `x${id}`,
+          case: 'Q',
+          type: 'line',
+          member: id,
+          axes: 'local',
+          from: { wy: 1e3, wz: -2e3 },
+          to: { wy: 3e3 },
+        })),
     };
     const motion: Motion = { kind: 'turn', about: [1, 2, 3], axis: 'x', degrees: 35 };
     const turned = edited(loaded, { type: 'transform', nodes: nodeIds(loaded), motion });
@@ -197,7 +205,11 @@ describe('repeating', () => {
         entry: { ...support, uz: 'fixed', rx: 'fixed', ry: 'fixed' },
       })),
     });
-    const loaded = edited(held, { type: 'putLoad', load: { type: 'node', case: 'G', node: '3', fy: -5e3 } });
+    const loaded = edited(held, {
+      type: 'put',
+      list: 'loads',
+      entry: { id: 'x1', type: 'node', case: 'G', node: '3', fy: -5e3 },
+    });
     const hall = edited(loaded, {
       type: 'repeat',
       nodes: [],

@@ -55,8 +55,14 @@ export function insert(draft: Draft<Model>, model: Model, part: Part, at: Point)
     supported.add(node);
   }
   for (const load of part.loads ?? []) {
-    const renamed = 'node' in load ? { ...load, node: nodes.get(load.node) } : { ...load, member: members.get(load.member) };
-    draft.loads.push(renamed as Draft<Load>);
+    // The ids of a part hold among themselves only: its loads get new ones as well.
+    const { id: _, ...renamed } = {
+      ...load,
+      ...('node' in load && { node: nodes.get(load.node) }),
+      ...('member' in load && { member: members.get(load.member) }),
+      ...('members' in load && { members: load.members.map((member) => members.get(member)) }),
+    };
+    draft.loads.push(renamed as unknown as Draft<Load>);
   }
   if (part.groups && part.groups.length > 0) addGroups(draft, part.groups, nodes, members);
   return undefined;

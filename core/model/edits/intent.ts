@@ -24,7 +24,6 @@ export interface NodeMove {
 /** Everything that can be done to a model. Plain data: the sheet, the cards, the command field and the API all send the same. */
 export type Intent =
   | { readonly type: 'put'; readonly list: KeyedList; readonly entry: Readonly<Record<string, unknown>>; readonly key?: string }
-  | { readonly type: 'putLoad'; readonly load: Readonly<Record<string, unknown>>; readonly at?: number }
   | { readonly type: 'draw'; readonly nodes: readonly ModelNode[]; readonly members: readonly Member[] }
   | { readonly type: 'moveNodes'; readonly moves: readonly NodeMove[] }
   | {
@@ -47,7 +46,6 @@ export type Intent =
   | { readonly type: 'underlay'; readonly change: Partial<Underlay> | null }
   | { readonly type: 'batch'; readonly intents: readonly Intent[]; readonly label?: string }
   | { readonly type: 'remove'; readonly list: KeyedList; readonly keys: readonly string[] }
-  | { readonly type: 'removeLoads'; readonly at: readonly number[] }
   | { readonly type: 'set'; readonly settings: Settings }
   | { readonly type: 'patch'; readonly patches: readonly Patch[] };
 
@@ -58,6 +56,7 @@ const words: Record<KeyedList, string> = {
   members: 'member',
   supports: 'support of node',
   cases: 'case',
+  loads: 'load',
   combinations: 'combination',
   groups: 'group',
 };
@@ -68,13 +67,17 @@ const MOTIONS: Record<Motion['kind'], string> = { move: 'Move', turn: 'Turn', mi
 const listed = (word: string, ids: readonly string[]): string =>
   ids.length <= 4 ? `${word}${ids.length === 1 ? '' : 's'} ${ids.join(', ')}` : `${ids.length} ${word}s`;
 
+/** The name of an entry that is put; a load that has none yet is given one. */
+const nameOf = ({ list, entry, key }: Extract<Intent, { type: 'put' }>): string | undefined => {
+  const name = key ?? entry[keyedLists[list]];
+  return name === undefined ? undefined : String(name);
+};
+
 /** The edit in a few words, for undo and for the list of changes. */
 export function describeIntent(intent: Intent): string {
   switch (intent.type) {
     case 'put':
-      return `Set ${words[intent.list]} ${String(intent.key ?? intent.entry[keyedLists[intent.list]] ?? '')}`.trim();
-    case 'putLoad':
-      return intent.at === undefined ? 'Add a load' : 'Change a load';
+      return nameOf(intent) === undefined ? `Add a ${words[intent.list]}` : `Set ${words[intent.list]} ${nameOf(intent)}`;
     case 'draw':
       return intent.members.length > 0
         ? `Draw ${listed(
@@ -96,8 +99,6 @@ export function describeIntent(intent: Intent): string {
       return intent.keys.length > 4
         ? `Remove ${intent.keys.length} ${intent.list}`
         : `Remove ${words[intent.list]} ${intent.keys.join(', ')}`;
-    case 'removeLoads':
-      return intent.at.length === 1 ? 'Remove a load' : `Remove ${intent.at.length} loads`;
     case 'set':
       return `Change ${Object.keys(intent.settings).join(', ')}`;
     case 'transform':

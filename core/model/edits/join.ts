@@ -1,8 +1,12 @@
 import type { Draft } from 'immer';
-import type { Member, MemberLoad, Model } from '../model';
+import type { MemberLoad } from '../loads/primitive';
+import type { Member, Model } from '../model';
 import type { Notice } from '../notice';
 import { cross, minus, size } from '../point';
-import { isOnMember, lengthOf, placesOf, type NodePlaces } from './carry';
+import { lengthOf, placesOf, type NodePlaces } from '../places';
+import { isOnMember } from '../loads/primitive';
+import { followMembers } from './follow-members';
+import { runThrough, type RunLink } from '../runs';
 import { removeDependents } from './remove-dependents';
 import { joinedStretches, shiftedLoad } from './stretches';
 import { unfit } from './unfit';
@@ -14,15 +18,16 @@ const STRAIGHT = 1e-6;
  * Joins members that lie in one line, end to end, into one: the reverse of a split. Nothing else may meet, stand on or load a node that
  * goes; sections and materials must be the same and the ends that meet rigid. Loads go along, so that results stay as they were.
  */
-export function join(draft: Draft<Model>, model: Model, ids: readonly string[]): Notice | undefined {
-  const places = placesOf(model);
-  const chosen = model.members.filter(({ id }) => ids.includes(id));
+export function join(draft: Draft<Model>, before: Model, ids: readonly string[]): Notice | undefined {
+  const places = placesOf(before);
+  const chosen = before.members.filter(({ id }) => ids.includes(id));
   if (chosen.length < 2) return unfit('members', 'Only members that follow each other can be joined', 'Choose two or more');
-  const chain = chained(chosen);
+  const chain = runThrough(chosen);
   if (!chain) return unfit('members', 'These members do not follow each other end to end', 'Choose one chain of members');
   const first = chosen.find(({ id }) => id === chain[0]!.member.id)!;
-  const trouble = troubleOf(model, chain, places);
+  const trouble = troubleOf(before, chain, places);
   if (trouble) return unfit('members', trouble, 'Join only what behaves as one member');
+  const model = followMembers(draft, before, { kind: 'joined', members: chain.map(({ member }) => member.id), into: first.id });
 
   const lengths = chain.map(({ member }) => lengthOf(member, places));
   const length = lengths.reduce((sum, one) => sum + one, 0);
@@ -63,54 +68,22 @@ export function join(draft: Draft<Model>, model: Model, ids: readonly string[]):
   draft.members = model.members
     .filter(({ id }) => !goneMembers.has(id))
     .map((member) => (member.id === first.id ? joined : member)) as never;
-  removeDependents(draft, 'members', goneMembers);
+  removeDependents(draft, model, 'members', goneMembers);
   draft.nodes = draft.nodes.filter(({ id }) => !goneNodes.has(id));
-  removeDependents(draft, 'nodes', goneNodes);
+  removeDependents(draft, model, 'nodes', goneNodes);
   draft.loads.push(...(joinedStretches(loads, length) as Draft<MemberLoad>[]));
   return undefined;
 }
 
-interface Link {
-  readonly member: Member;
-  /** Whether the member runs the way of the chain, which is the way of its first member. */
-  readonly way: 'along' | 'against';
-}
-
-const sideOf = ({ member, way }: Link, side: 'start' | 'end'): { member: Member; end: 'start' | 'end' } => ({
+const sideOf = ({ member, way }: RunLink, side: 'start' | 'end'): { member: Member; end: 'start' | 'end' } => ({
   member,
   end: way === 'along' ? side : side === 'start' ? 'end' : 'start',
 });
 
-/** The members in their order from end to end, or undefined where they are no chain. */
-function chained(members: readonly Member[]): Link[] | undefined {
-  const rest = [...members];
-  const chain: Link[] = [{ member: rest.shift()!, way: 'along' }];
-  let [from, to] = [chain[0]!.member.start, chain[0]!.member.end];
-  while (rest.length > 0) {
-    const i = rest.findIndex(({ start, end }) => [start, end].some((id) => id === from || id === to));
-    if (i < 0) return undefined;
-    const [member] = rest.splice(i, 1) as [Member];
-    if (member.start === to) {
-      chain.push({ member, way: 'along' });
-      to = member.end;
-    } else if (member.end === to) {
-      chain.push({ member, way: 'against' });
-      to = member.start;
-    } else if (member.end === from) {
-      chain.unshift({ member, way: 'along' });
-      from = member.start;
-    } else {
-      chain.unshift({ member, way: 'against' });
-      from = member.end;
-    }
-  }
-  return from === to ? undefined : chain;
-}
-
-const innerNodes = (chain: readonly Link[]): string[] =>
+const innerNodes = (chain: readonly RunLink[]): string[] =>
   chain.slice(1).map((link) => sideOf(link, 'start').member[sideOf(link, 'start').end]);
 
-function troubleOf(model: Model, chain: readonly Link[], places: NodePlaces): string | undefined {
+function troubleOf(model: Model, chain: readonly RunLink[], places: NodePlaces): string | undefined {
   const { member: first } = chain[0]!;
   const inner = new Set(innerNodes(chain));
   const members = new Set(chain.map(({ member }) => member.id));
@@ -142,7 +115,7 @@ function troubleOf(model: Model, chain: readonly Link[], places: NodePlaces): st
 }
 
 /** Temperature and lack of fit hold for a member as a whole: pieces that differ in them stay pieces. */
-function uneven(model: Model, chain: readonly Link[]): string | undefined {
+function uneven(model: Model, chain: readonly RunLink[]): string | undefined {
   const places = placesOf(model);
   const strains = chain.map(({ member }) =>
     model.loads

@@ -4,7 +4,7 @@ import type { Model } from '../model';
 import type { Notice } from '../notice';
 import { SegmentIndex } from '../segment-index';
 import { COINCIDENT, distance } from '../point';
-import { endsOf, lengthOf, placesOf } from './carry';
+import { endsOf, lengthOf, placesOf } from '../places';
 import { split, type Cuts } from './split';
 import { unfit } from './unfit';
 

@@ -1,4 +1,4 @@
-/** Lists of the model whose entries are found by a key of their own. Loads have none and are found by their place. */
+/** Lists of the model, and the key by which their entries are found. */
 export const keyedLists = {
   materials: 'id',
   sections: 'id',
@@ -6,6 +6,7 @@ export const keyedLists = {
   members: 'id',
   supports: 'node',
   cases: 'id',
+  loads: 'id',
   combinations: 'id',
   groups: 'id',
 } as const;

@@ -45,7 +45,7 @@ export function mergeNodes(draft: Draft<Model>, model: Model, pairs: readonly Me
   const idle = new Set(draft.members.filter(({ start, end }) => start === end).map(({ id }) => id));
   if (idle.size > 0) {
     draft.members = draft.members.filter(({ id }) => !idle.has(id));
-    removeDependents(draft, 'members', idle);
+    removeDependents(draft, model, 'members', idle);
   }
   return undefined;
 }

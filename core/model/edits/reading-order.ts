@@ -1,7 +1,7 @@
 import type { Model } from '../model';
 import { memberEnds } from '../model';
 import type { Point } from '../point';
-import { placesOf } from './carry';
+import { placesOf } from '../places';
 import { lettersOf } from './next-id';
 
 /** As one reads a drawing of a building: level by level from the ground, on each from left to right, then from front to back. */

@@ -1,12 +1,14 @@
 import type { Draft } from 'immer';
 import type { Model } from '../model';
+import { isOnMember } from '../loads/primitive';
+import { followMembers } from './follow-members';
 import type { KeyedList } from './keyed-lists';
 
 /**
  * What cannot stay when entries are removed: the members, supports and loads of a node, the loads of a member, the loads of a case
- * and its part in combinations. Sections and materials in use are not removed with their members; the check refuses that instead.
+ * and its part in combinations. Loads on several members stay on those that are left; `before`: the model with what is removed. Sections and materials in use are not removed with their members; the check refuses that instead.
  */
-export function removeDependents(draft: Draft<Model>, list: KeyedList, gone: ReadonlySet<string>): void {
+export function removeDependents(draft: Draft<Model>, before: Model, list: KeyedList, gone: ReadonlySet<string>): void {
   switch (list) {
     case 'nodes': {
       const members = new Set(
@@ -14,13 +16,17 @@ export function removeDependents(draft: Draft<Model>, list: KeyedList, gone: Rea
       );
       draft.members = draft.members.filter((member) => !members.has(member.id));
       draft.supports = draft.supports.filter((support) => !gone.has(support.node));
-      draft.loads = draft.loads.filter((load) => !('node' in load ? gone.has(load.node) : members.has(load.member)));
+      followMembers(draft, before, { kind: 'gone', members });
+      draft.loads = draft.loads.filter(
+        (load) => !('node' in load ? gone.has(load.node) : isOnMember(load) && members.has(load.member)),
+      );
       removeFromGroups(draft, 'nodes', gone);
       removeFromGroups(draft, 'members', members);
       return;
     }
     case 'members':
-      draft.loads = draft.loads.filter((load) => !('member' in load && gone.has(load.member)));
+      followMembers(draft, before, { kind: 'gone', members: gone });
+      draft.loads = draft.loads.filter((load) => !(isOnMember(load) && gone.has(load.member)));
       removeFromGroups(draft, 'members', gone);
       return;
     case 'supports':

@@ -5,10 +5,10 @@ import { keyedLists, type KeyedList } from './keyed-lists';
 import { unfit } from './unfit';
 
 type Entry = Record<string, unknown>;
-type Lists = Record<KeyedList | 'loads', Entry[]>;
+type Lists = Record<KeyedList, Entry[]>;
 
 /** Which keys of which lists name an entry of a list. */
-const references: { readonly [list in KeyedList]?: readonly (readonly [KeyedList | 'loads', string])[] } = {
+const references: { readonly [list in KeyedList]?: readonly (readonly [KeyedList, string])[] } = {
   nodes: [
     ['members', 'start'],
     ['members', 'end'],
@@ -50,10 +50,11 @@ export function renameReferences(draft: Draft<Model>, list: KeyedList, names: Re
     }
   }
   const renamed = (ids: readonly string[]): string[] => ids.map((id) => nextName(names, id) ?? id);
+  // Groups and loads on several things name them in lists.
   if (list === 'nodes' || list === 'members')
-    for (const group of draft.groups ?? []) {
-      const ids = group[list];
-      if (ids?.some((id) => Object.hasOwn(names, id))) group[list] = renamed(ids);
+    for (const item of [...(lists.groups ?? []), ...lists.loads.filter((load) => list in load)]) {
+      const ids = item[list] as readonly string[] | undefined;
+      if (ids?.some((id) => Object.hasOwn(names, id))) item[list] = renamed(ids);
     }
   if (list !== 'cases' && list !== 'combinations') return;
   for (const combination of draft.combinations) {

@@ -1,8 +1,13 @@
 import type { Draft } from 'immer';
-import type { Member, Model, ModelNode } from '../model';
+import { barsIn } from '../loads/expand';
+import type { Load, Member, Model, ModelNode } from '../model';
 import type { Notice } from '../notice';
 import { COINCIDENT, nodeAt, PointIndex, pointOf } from '../point';
-import { axesOf, carriedMember, carriedMemberLoad, carriedNodeLoad, carriedSupport, isOnMember, placesOf } from './carry';
+import { axesOf, carriedMember, carriedMemberLoad, carriedNodeLoad, carriedSupport } from './carry';
+import { placesOf } from '../places';
+import { isOnMember } from '../loads/primitive';
+import { carriedCompound, type CarriedBar } from './carry-compound';
+import { isOn, withoutId } from './follow-members';
 import { freshIdsOf } from './fresh-ids';
 import { carriedBy, idleMotion, leavesPlane, type Motion } from './motion';
 import { unfit } from './unfit';
@@ -49,6 +54,7 @@ export function repeat(draft: Draft<Model>, model: Model, intent: Repetition): N
   const supported = new Set(model.supports.map(({ node }) => node));
   const axes = new Map(members.map((member) => [member.id, axesOf(member, places, model.space)]));
   const loads = intent.loads === 'copied' ? model.loads : [];
+  const originals = new Map(model.members.map((member) => [member.id, member]));
   const made: { members: Member[]; nodes: ModelNode[] } = { members: [], nodes: [] };
   const groups = new Map<string, string[]>();
   const noteGroups = (list: 'nodes' | 'members', from: string, to: string): void => {
@@ -85,6 +91,8 @@ export function repeat(draft: Draft<Model>, model: Model, intent: Repetition): N
       }
       copies.set(id, copy);
     }
+    const bars = new Map<string, CarriedBar>();
+    const copied = new Map<string, Member>();
     for (const member of members) {
       const id = nextId;
       const moved = { ...member, id, start: copies.get(member.start)!, end: copies.get(member.end)! };
@@ -93,19 +101,27 @@ export function repeat(draft: Draft<Model>, model: Model, intent: Repetition): N
       if (!add(copy)) continue;
       noteGroups('members', member.id, id);
       const after = axesOf(copy, places, model.space);
+      bars.set(member.id, { id, from: axes.get(member.id)!, to: after });
+      copied.set(id, copy);
       for (const load of loads)
         if (isOnMember(load) && load.member === member.id)
-          draft.loads.push({ ...carriedMemberLoad(load, axes.get(member.id)!, after, carried), member: id } as Draft<
-            typeof load
-          >);
+          draft.loads.push(
+            withoutId({ ...carriedMemberLoad(load, axes.get(member.id)!, after, carried), member: id }) as Draft<Load>,
+          );
     }
+    for (const load of loads)
+      if (isOn(load, new Set(bars.keys()))) {
+        const both = { before: barsIn(originals, places), after: barsIn(copied, places) };
+        const copies = carriedCompound(load, bars, carried, both, 'leave out');
+        draft.loads.push(...(copies.map(withoutId) as Draft<Load>[]));
+      }
     for (const load of loads) {
       const copy = load.type === 'node' || load.type === 'settlement' ? copies.get(load.node) : undefined;
       if (copy === undefined || copy === (load as { node: string }).node) continue;
       // A settlement needs a support to be imposed on.
       if (load.type === 'settlement' && intent.supports === 'left') continue;
       const moved = load.type === 'node' ? carriedNodeLoad(load, carried) : load;
-      draft.loads.push({ ...moved, node: copy } as Draft<typeof load>);
+      draft.loads.push(withoutId({ ...moved, node: copy } as Load) as Draft<Load>);
     }
     if (intent.supports === 'copied')
       for (const support of model.supports) {

@@ -1,8 +1,11 @@
 import type { Draft } from 'immer';
-import type { EndReleases, Member, MemberLoad, Model } from '../model';
+import type { MemberLoad } from '../loads/primitive';
+import type { EndReleases, Member, Model } from '../model';
 import type { Notice } from '../notice';
 import { between, COINCIDENT, nodeAt, PointIndex, pointOf } from '../point';
-import { endsOf, isOnMember, lengthOf, placesOf } from './carry';
+import { endsOf, lengthOf, placesOf } from '../places';
+import { isOnMember } from '../loads/primitive';
+import { followMembers, inPlaceOf } from './follow-members';
 import { freshIdsOf, type FreshIds } from './fresh-ids';
 import { cutLoad } from './stretches';
 import { unfit } from './unfit';
@@ -23,6 +26,7 @@ export function split(draft: Draft<Model>, model: Model, all: readonly Cuts[]): 
   for (const [id, at] of places) index.add(at, id);
   const { nodeIds, memberIds } = freshIdsOf(model);
   const loads: MemberLoad[] = [];
+  const piecesOfMembers = new Map<string, string[]>();
   const cutMembers = new Set<string>();
   for (const { member: id, at } of all) {
     const order = model.members.findIndex((one) => one.id === id);
@@ -49,18 +53,25 @@ export function split(draft: Draft<Model>, model: Model, all: readonly Cuts[]): 
     draft.members[order] = pieces[0]! as Draft<Member>;
     draft.members.push(...(pieces.slice(1) as Draft<Member>[]));
     cutMembers.add(id);
+    piecesOfMembers.set(
+      id,
+      pieces.map((piece) => piece.id),
+    );
     for (const load of model.loads) {
       if (!isOnMember(load) || load.member !== id) continue;
+      const parts: MemberLoad[] = [];
       pieces.forEach((piece, i) => {
         const part = cutLoad(load, length, stops[i]! * length, stops[i + 1]! * length, piece.id);
-        if (part) loads.push(part);
+        if (part) parts.push(part);
       });
+      loads.push(...(inPlaceOf(load, parts) as MemberLoad[]));
     }
     for (const group of draft.groups ?? [])
       if (group.members?.includes(id)) group.members.push(...pieces.slice(1).map((piece) => piece.id));
   }
   if (loads.length > 0 || model.loads.some((load) => isOnMember(load) && cutMembers.has(load.member)))
     draft.loads = [...model.loads.filter((load) => !isOnMember(load) || !cutMembers.has(load.member)), ...loads] as never;
+  followMembers(draft, model, { kind: 'split', pieces: piecesOfMembers });
   return undefined;
 }
 

@@ -1,4 +1,5 @@
-import type { Intensity, LineLoad, MemberLoad, PointLoad } from '../model';
+import { INTENSITY_KEYS, mixed, withoutPlace } from '../loads/intensities';
+import type { Intensity, LineLoad, MemberLoad, PointLoad } from '../loads/primitive';
 
 /** Loads of one member in metres from its start, cut and joined. A position that a load need not name is left out again. */
 
@@ -21,18 +22,6 @@ export const stretchOf = (load: LineLoad, length: number): Stretch => ({
   from: inMetres(load, load.from.at ?? 0, length),
   to: load.to.at === undefined ? length : inMetres(load, load.to.at, length),
 });
-
-const PARTS = ['wx', 'wy', 'wz'] as const;
-
-function mixed(load: LineLoad, t: number): Intensity {
-  const parts = PARTS.filter((key) => load.from[key] !== undefined || load.to[key] !== undefined);
-  return Object.fromEntries(
-    parts.map((key) => {
-      const [a, b] = [load.from[key] ?? 0, load.to[key] ?? 0];
-      return [key, a + t * (b - a)];
-    }),
-  );
-}
 
 /** A line load over other metres of a member of another length. `whole` where it covers that member from end to end. */
 function placed(load: LineLoad, from: Intensity, to: Intensity, stretch: Stretch, length: number): LineLoad {
@@ -82,12 +71,10 @@ export function shiftedLoad(
   if (load.type === 'point')
     return { ...load, member, at: measured(load, Math.min(onto(inMetres(load, load.at, piece)), length), length) };
   const { from, to } = stretchOf(load, piece);
-  const [first, last] = [without(load.from), without(load.to)];
+  const [first, last] = [withoutPlace(load.from), withoutPlace(load.to)];
   if (way === 'along') return { ...placed(load, first, last, { from: onto(from), to: onto(to) }, length), member };
   return { ...placed(load, last, first, { from: onto(to), to: onto(from) }, length), member };
 }
-
-const without = ({ at: _, ...intensity }: Intensity): Intensity => intensity;
 
 /** Line loads that follow each other without a step, on one member and in one case, become one. */
 export function joinedStretches(loads: readonly MemberLoad[], length: number): MemberLoad[] {
@@ -105,7 +92,7 @@ function follows(a: LineLoad, b: LineLoad, length: number): boolean {
   const [first, second] = [stretchOf(a, length), stretchOf(b, length)];
   if (Math.abs(first.to - second.from) > SLACK * length) return false;
   // One straight line over both: the same value at the seam, and the same slope.
-  return PARTS.every((key) => {
+  return INTENSITY_KEYS.every((key) => {
     const [a0, a1, b0, b1] = [a.from[key] ?? 0, a.to[key] ?? 0, b.from[key] ?? 0, b.to[key] ?? 0];
     const size = Math.max(Math.abs(a0), Math.abs(a1), Math.abs(b0), Math.abs(b1)) * 1e-9;
     const slopes = (a1 - a0) / (first.to - first.from) - (b1 - b0) / (second.to - second.from);

@@ -1,9 +1,14 @@
 import type { Draft } from 'immer';
-import type { Member, Model } from '../model';
+import { isCompound } from '../loads/compound';
+import { barsIn } from '../loads/expand';
+import type { Load, Member, Model } from '../model';
 import type { Notice } from '../notice';
 import { rounded } from '../point';
-import { axesOf, carriedMember, carriedMemberLoad, carriedNodeLoad, carriedSupport, isOnMember, placesOf } from './carry';
-import { carriedBy, idleMotion, leavesPlane, type Motion } from './motion';
+import { axesOf, carriedMember, carriedMemberLoad, carriedNodeLoad, carriedSupport } from './carry';
+import { placesOf, type NodePlaces } from '../places';
+import { isOnMember } from '../loads/primitive';
+import { carriedCompound, type CarriedBar } from './carry-compound';
+import { carriedBy, type Carried, idleMotion, leavesPlane, type Motion } from './motion';
 import { unfit } from './unfit';
 
 /**
@@ -29,23 +34,39 @@ export function transform(draft: Draft<Model>, model: Model, nodes: readonly str
   }
   if (motion.kind === 'move') return undefined;
 
-  const whole = new Map<string, { before: Member; after: Member }>();
+  const whole = new Map<string, CarriedBar & { readonly after: Member }>();
   model.members.forEach((member, i) => {
     if (!chosen.has(member.start) || !chosen.has(member.end)) return;
     const next = carriedMember(member, axesOf(member, places, model.space), after, model.space, carried);
-    whole.set(member.id, { before: member, after: next });
+    const [from, to] = [axesOf(member, places, model.space), axesOf(next, after, model.space)];
+    whole.set(member.id, { id: member.id, from, to, after: next });
     if (next.roll !== member.roll || next.offset) draft.members[i] = next as Draft<Member>;
   });
-  model.loads.forEach((load, i) => {
-    if (isOnMember(load)) {
-      const member = whole.get(load.member);
-      if (!member) return;
-      const axes = [axesOf(member.before, places, model.space), axesOf(member.after, after, model.space)] as const;
-      draft.loads[i] = carriedMemberLoad(load, ...axes, carried) as Draft<typeof load>;
-    } else if (load.type === 'node' && chosen.has(load.node)) draft.loads[i] = carriedNodeLoad(load, carried);
-  });
+  carryLoads(draft, model, chosen, whole, { places, after, carried });
   model.supports.forEach((support, i) => {
     if (chosen.has(support.node)) draft.supports[i] = carriedSupport(support, carried) as Draft<typeof support>;
   });
   return undefined;
+}
+
+/** Loads of members that go along whole turn with them; of the others only what is said in global directions of nodes. */
+function carryLoads(
+  draft: Draft<Model>,
+  model: Model,
+  nodes: ReadonlySet<string>,
+  whole: ReadonlyMap<string, CarriedBar & { readonly after: Member }>,
+  { places, after, carried }: { readonly places: NodePlaces; readonly after: NodePlaces; readonly carried: Carried },
+): void {
+  const members = new Map(model.members.map((member) => [member.id, whole.get(member.id)?.after ?? member]));
+  const bars = {
+    before: barsIn(new Map(model.members.map((member) => [member.id, member])), places),
+    after: barsIn(members, after),
+  };
+  const next = model.loads.map((load): readonly Load[] => {
+    if (isCompound(load)) return carriedCompound(load, whole, carried, bars, 'stay');
+    if (load.type === 'node') return [nodes.has(load.node) ? carriedNodeLoad(load, carried) : load];
+    const bar = isOnMember(load) && whole.get(load.member);
+    return [bar ? carriedMemberLoad(load, bar.from, bar.to, carried) : load];
+  });
+  if (next.some((loads, i) => loads.length !== 1 || loads[0] !== model.loads[i])) draft.loads = next.flat() as Draft<Load>[];
 }

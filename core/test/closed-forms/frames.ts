@@ -115,11 +115,7 @@ export const frames: readonly Case[] = [
     },
     [
       ['qL²/8', (r) => r.max('a', 'Mz').value, (q * L ** 2) / 8],
-      [
-        '5qL⁴/384EI + qL²/8GA',
-        (r) => r.min('a', 'v').value,
-        (-5 * q * L ** 4) / (384 * EI) - (q * L ** 2) / (8 * G * 0.002),
-      ],
+      ['5qL⁴/384EI + qL²/8GA', (r) => r.min('a', 'v').value, (-5 * q * L ** 4) / (384 * EI) - (q * L ** 2) / (8 * G * 0.002)],
     ],
   ]),
   [

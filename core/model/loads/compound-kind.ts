@@ -1,0 +1,53 @@
+import type { Fields } from '../fields';
+import type { Entity } from '../read-fields';
+import type { RuleContext } from '../rules/context';
+import type { Intensity, MemberLoad } from './primitive';
+
+/** A member as loads see it: its nodes, and its length between the offset ends in metres. */
+export interface Bar {
+  readonly start: string;
+  readonly end: string;
+  readonly length: number;
+}
+export type Bars = (id: string) => Bar;
+
+/** A place at which a value of a load is written: metres from the member's start, and the intensity there. */
+export interface Handle {
+  readonly member: string;
+  readonly at: number;
+  /** Which of its ends the value is of; both where it is the same all along. */
+  readonly end?: 'from' | 'to';
+  readonly beside: Intensity;
+}
+
+/** What happens to members that a load lies on. */
+export type MemberChange =
+  | { readonly kind: 'gone'; readonly members: ReadonlySet<string> }
+  /** By member its pieces from its start to its end; the first keeps the member's name. */
+  | { readonly kind: 'split'; readonly pieces: ReadonlyMap<string, readonly string[]> }
+  /** `members` in their order from the start to the end of the joined one. */
+  | { readonly kind: 'joined'; readonly members: readonly string[]; readonly into: string };
+
+/** The members that a change concerns. */
+export const changedMembers = (change: MemberChange): ReadonlySet<string> =>
+  change.kind === 'gone' ? change.members : new Set(change.kind === 'split' ? change.pieces.keys() : change.members);
+
+/**
+ * A load that stands for several loads on single members. A new kind is one of these, entered in `compound.ts`: reading, checking,
+ * compiling, drawing, editing and words follow from it.
+ */
+export interface CompoundKind<L> {
+  readonly type: string;
+  /** What the file holds of it, beside its id and case. */
+  readonly fields: Fields;
+  /** Rules between the load and the rest of the model; the fields themselves are checked already. */
+  readonly check: (context: RuleContext, load: Entity, path: string) => void;
+  /** The loads that it stands for. The model must be sound. */
+  readonly expand: (load: L, bars: Bars) => readonly MemberLoad[];
+  readonly handles: (load: L, bars: Bars) => readonly Handle[];
+  /**
+   * The loads that say the same after a change of members; `bars` are those before it. Where it is undefined or says nothing, the
+   * single loads take the load's place.
+   */
+  readonly follow?: (load: L, change: MemberChange, bars: Bars) => readonly L[] | undefined;
+}

@@ -1,0 +1,10 @@
+import { chain, type ChainLoad } from './chain';
+import type { CompoundKind } from './compound-kind';
+
+/** Loads that stand for several loads on single members. */
+export type CompoundLoad = ChainLoad;
+
+/** By type. A new kind of compound load is entered here. */
+export const compoundKinds: { readonly [type in CompoundLoad['type']]: CompoundKind<CompoundLoad> } = { chain };
+
+export const isCompound = (load: { readonly type: string }): load is CompoundLoad => Object.hasOwn(compoundKinds, load.type);

@@ -1,0 +1,60 @@
+import type { Load, Member, Model } from '../model';
+import { lengthOf, placesOf, type NodePlaces } from '../places';
+import { compoundKinds, isCompound, type CompoundLoad } from './compound';
+import type { Bars, Handle } from './compound-kind';
+import type { MemberLoad, PrimitiveLoad } from './primitive';
+
+/** The primitive loads of a model, in its order, each with the load of the model that it comes from. */
+export interface ExpandedLoads {
+  readonly loads: readonly PrimitiveLoad[];
+  readonly origins: readonly Load[];
+}
+
+const known = new WeakMap<Model, ExpandedLoads>();
+/** What a compound load was expanded to last, to be taken over where it is the same: those who compare see that nothing changed. */
+const parts = new WeakMap<CompoundLoad, readonly MemberLoad[]>();
+
+/** The one way from what the engineer says to primitive loads: compiling, drawing, totals and words go through it. The model must be sound. */
+export function expandLoads(model: Model): ExpandedLoads {
+  let expanded = known.get(model);
+  if (!expanded) known.set(model, (expanded = expand(model)));
+  return expanded;
+}
+
+function expand(model: Model): ExpandedLoads {
+  const { loads } = model;
+  if (!loads.some(isCompound)) return { loads: loads as readonly PrimitiveLoad[], origins: loads };
+  const bars = barsOf(model);
+  const result = { loads: [] as PrimitiveLoad[], origins: [] as Load[] };
+  for (const load of loads)
+    for (const part of isCompound(load) ? partsOf(load, bars) : [load]) {
+      result.loads.push(part);
+      result.origins.push(load);
+    }
+  return result;
+}
+
+/** The single loads of a compound load. */
+export function partsOf(load: CompoundLoad, bars: Bars): readonly MemberLoad[] {
+  const before = parts.get(load);
+  const now = compoundKinds[load.type].expand(load, bars);
+  if (before && JSON.stringify(before) === JSON.stringify(now)) return before;
+  parts.set(load, now);
+  return now;
+}
+
+/** Members by id, as compound loads see them. */
+export const barsOf = (model: Pick<Model, 'members' | 'nodes'>): Bars =>
+  barsIn(new Map(model.members.map((member) => [member.id, member])), placesOf(model));
+
+/** The same of members whose nodes stand at `places`. */
+export const barsIn =
+  (members: ReadonlyMap<string, Member>, places: NodePlaces): Bars =>
+  (id) => {
+    const member = members.get(id)!;
+    return { start: member.start, end: member.end, length: lengthOf(member, places) };
+  };
+
+/** Where the values of a compound load are written and changed. */
+export const handlesOf = (model: Model, load: CompoundLoad): readonly Handle[] =>
+  compoundKinds[load.type].handles(load, barsOf(model));

@@ -1,0 +1,55 @@
+import type { Findings } from '../read-fields';
+import { checkReference, listOf, type RuleContext } from './context';
+
+/** Ids are used once in their list; cases and combinations share one space of names. */
+export function checkDuplicates({ model, findings }: RuleContext): void {
+  const lists: [string, string, string][] = [
+    ['materials', 'id', 'material'],
+    ['sections', 'id', 'section'],
+    ['nodes', 'id', 'node'],
+    ['members', 'id', 'member'],
+    ['supports', 'node', 'support of node'],
+    ['groups', 'id', 'group'],
+    ['loads', 'id', 'load'],
+  ];
+  for (const [list, key, word] of lists) {
+    const seen = new Set<unknown>();
+    listOf(model, list).forEach((item, i) => {
+      noteDuplicate(findings, seen, item[key], `${list}[${i}].${key}`, word);
+    });
+  }
+  const outcomes = new Set<unknown>();
+  for (const list of ['cases', 'combinations']) {
+    listOf(model, list).forEach((item, i) =>
+      noteDuplicate(findings, outcomes, item.id, `${list}[${i}].id`, 'case or combination'),
+    );
+  }
+}
+
+function noteDuplicate(findings: Findings, seen: Set<unknown>, id: unknown, path: string, word: string): void {
+  if (id === undefined) return;
+  if (seen.has(id)) {
+    findings.fault({
+      code: 'duplicate-id',
+      path,
+      value: id,
+      what: `There is already a ${word} “${String(id)}”`,
+      expected: 'an id used once',
+      remedy: 'Rename or remove one of the two',
+      subjects: [`${word} ${String(id)}`],
+    });
+  }
+  seen.add(id);
+}
+
+/** Groups name what is there. */
+export function checkGroups({ model, findings, nodes, members }: RuleContext): void {
+  listOf(model, 'groups').forEach((group, i) => {
+    const parts = [
+      ['nodes', nodes, 'node'],
+      ['members', members, 'member'],
+    ] as const;
+    for (const [list, known, word] of parts)
+      listOf(group, list).forEach((id, k) => checkReference(findings, known, id, `groups[${i}].${list}[${k}]`, word));
+  });
+}

@@ -1,0 +1,19 @@
+import type { Entity, Findings } from '../read-fields';
+import { checkCombinations } from './combinations';
+import { ruleContext } from './context';
+import { checkLoads } from './loads';
+import { checkMembers, checkSupports } from './members';
+import { checkPlane } from './plane';
+import { checkDuplicates, checkGroups } from './references';
+
+/** Rules between the entries of a model: duplicates, references, lengths, positions, planes, combinations. */
+export function checkRelations(model: Entity, findings: Findings): void {
+  const context = ruleContext(model, findings);
+  checkDuplicates(context);
+  checkMembers(context);
+  checkSupports(context);
+  checkLoads(context);
+  checkCombinations(context);
+  checkGroups(context);
+  if (model.space === 'plane') checkPlane(context);
+}

@@ -1,0 +1,113 @@
+import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
+import { showNumber } from '@rigid-beam/core/quantities/show';
+import type { Point } from '@rigid-beam/core/model/point';
+import { isSelected, symbolPath, type Ink, type Item, type Subject } from './display-list';
+import type { DrawnMember } from './geometry';
+import { circle } from './structure-items';
+import type { View } from './view';
+
+/** What the pictures of all loads have in common. */
+export interface Context {
+  readonly members: ReadonlyMap<string, DrawnMember>;
+  readonly nodes: ReadonlyMap<string, { readonly x: number; readonly y: number }>;
+  readonly display: DisplayUnits;
+  readonly view: View;
+  /** The largest intensity and force that act: they take the longest arrow. */
+  readonly largest: { readonly intensity: number; readonly force: number };
+}
+
+/** Longest and shortest arrow, pixels. */
+const LONGEST = 36;
+const SHORTEST = 12;
+
+/** Pixels of an arrow for a part of the largest value. */
+export const arrowLength = (part: number): number =>
+  part === 0 ? 0 : SHORTEST + (LONGEST - SHORTEST) * Math.min(1, Math.abs(part));
+
+/** A factor other than 1 stands before the value. */
+export const prefix = (factor: number): string => (factor === 1 ? '' : `${showNumber(factor)} × `);
+
+export const inkOf = (view: View, subject: Subject): Ink => (isSelected(view, subject) ? 'selection' : 'load');
+
+/** A vector in a member's own axes as it is seen. */
+export const ownAxes = ({ ex, ey, ez }: DrawnMember, [x, y, z]: Point): [number, number] => [
+  x * ex[0] + y * ey[0] + z * ez[0],
+  x * ex[1] + y * ey[1] + z * ez[1],
+];
+
+/** A force that points at the viewer, or away, by less than this part of its length across: drawn as a ring with a dot. */
+export const END_ON = 0.12;
+export const endOn = (context: Context, x: number, y: number, subject: Subject): Item[] => {
+  const stroke = isSelected(context.view, subject) ? 'selection' : 'load';
+  const w = context.view.weight;
+  return [
+    symbolPath(x, y, circle(6 * w), { closed: true, stroke, fill: 'paper', width: 1.5 * w, subject }),
+    symbolPath(x, y, circle(1.8 * w), { closed: true, fill: stroke, subject }),
+  ];
+};
+
+/** A text beside a load: the pixels from a world point to where it touches, and the way it prefers to stand. */
+interface Beside {
+  readonly x: number;
+  readonly y: number;
+  readonly dx: number;
+  readonly dy: number;
+  readonly away: readonly [number, number];
+}
+
+export const label = ({ view }: Context, beside: Beside, words: string, subject: Subject): Item => ({
+  kind: 'label',
+  text: words,
+  ...beside,
+  ink: inkOf(view, subject),
+  role: 'load',
+  rank: 60,
+  subject,
+});
+
+/** An arrow between two pixel offsets from a world point, with a filled head at its end. */
+interface Arrow {
+  readonly x: number;
+  readonly y: number;
+  readonly from: readonly [number, number];
+  readonly to: readonly [number, number];
+  readonly width: number;
+}
+
+export function arrow({ view }: Context, { x, y, from, to, width }: Arrow, subject: Subject): Item[] {
+  const stroke = inkOf(view, subject);
+  const w = view.weight;
+  const [along, up] = [to[0] - from[0], to[1] - from[1]];
+  const angle = Math.atan2(up, along);
+  const head = Math.min(7 * w, Math.hypot(along, up) * 0.6);
+  const [c, s] = [Math.cos(angle), Math.sin(angle)];
+  const corner = (back: number, across: number): [number, number] => [
+    to[0] + c * back - s * across,
+    to[1] + s * back + c * across,
+  ];
+  return [
+    symbolPath(x, y, [...from, ...corner(-head, 0)], { stroke, width: width * 0.7 * w, subject }),
+    symbolPath(x, y, [...to, ...corner(-head, head * 0.36), ...corner(-head, -head * 0.36)], {
+      closed: true,
+      fill: stroke,
+      subject,
+    }),
+  ];
+}
+
+/** Three quarters of a circle with a head, anticlockwise for a positive couple. */
+export function couple(context: Context, x: number, y: number, sense: number, subject: Subject): Item[] {
+  const w = context.view.weight;
+  const radius = 13 * w;
+  const arc = Array.from({ length: 25 }, (_, i) => sense * (-2.2 + (i / 24) * 4.4)).flatMap((a) => [
+    radius * Math.cos(a),
+    radius * Math.sin(a),
+  ]);
+  const [ex, ey] = arc.slice(-2) as [number, number];
+  const [bx, by] = arc.slice(-8, -6) as [number, number];
+  const stroke = inkOf(context.view, subject);
+  return [
+    symbolPath(x, y, arc, { stroke, width: 1.6 * w, subject }),
+    ...arrow(context, { x, y, from: [bx, by], to: [ex + (ex - bx) * 0.3, ey + (ey - by) * 0.3], width: 1 }, subject),
+  ];
+}
