@@ -2,7 +2,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { readModelFile } from '@rigid-beam/core/formats/model-file';
 import type { Model } from '@rigid-beam/core/model/model';
-import { solve } from '@rigid-beam/core/results/solve';
+import { solve } from '@rigid-beam/core/analysis/session';
 import { placeLabels, roughMeasure } from '@rigid-beam/drawing/place-labels';
 import { sheetItems } from '@rigid-beam/drawing/sheet-items';
 import { boundsOf, fit } from '@rigid-beam/drawing/camera';

@@ -2,12 +2,12 @@ import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { symmetricMatrixMarket } from '@rigid-beam/core/formats/matrix-market';
 import { factorize } from '@rigid-beam/core/linear-algebra/factor';
-import { sharedKernels } from '@rigid-beam/core/linear-algebra/shared-kernels';
+import { takeKernels } from '@rigid-beam/core/linear-algebra/kernel-pool';
 import { checkModel } from '@rigid-beam/core/model/check';
 import type { Model } from '@rigid-beam/core/model/model';
 import { extremes } from '@rigid-beam/core/results/extremes';
-import { solveKeeping } from '@rigid-beam/core/results/solve';
-import type { System } from '@rigid-beam/core/results/system';
+import { AnalysisSession, solve } from '@rigid-beam/core/analysis/session';
+import { linearOf } from '@rigid-beam/core/results/sums';
 import { compile } from '@rigid-beam/core/stiffness/compile';
 import { assembleStiffness } from '@rigid-beam/core/stiffness/assemble';
 import { memberMatrices } from '@rigid-beam/core/stiffness/member-matrices';
@@ -36,12 +36,10 @@ const median = (runs: number, work: (run: number) => void): number => {
 
 /** One edit after the other, each solved with what the last one left. */
 function edits(model: Model, runs: number, edit: (model: Model, run: number) => Model): number {
-  let former: System | undefined;
-  for (let run = 0; run < runs; run++) former = solveKeeping(edit(model, run), [], { former, recycle: true }).system;
+  const session = new AnalysisSession();
+  for (let run = 0; run < runs; run++) session.update(edit(model, run));
   const models = Array.from({ length: runs }, (_, run) => edit(model, run));
-  return median(runs, (run) => {
-    former = solveKeeping(models[run]!, [], { former, recycle: true }).system;
-  });
+  return median(runs, (run) => void session.update(models[run]!));
 }
 
 const nodeMoved = (model: Model, run: number): Model => ({
@@ -68,10 +66,11 @@ function factorization(name: string): object {
   const ordering = performance.now() - begun;
   const K = assembleStiffness(s, matrices, numbering, []);
   const runs = numbering.size > 5e4 ? 1 : numbering.size > 2e4 ? 3 : 30;
-  factorize(numbering.analysis, K, sharedKernels());
-  const time = median(runs, () => factorize(numbering.analysis, K, sharedKernels()));
+  const kernels = takeKernels();
+  factorize(numbering.analysis, K, kernels);
+  const time = median(runs, () => factorize(numbering.analysis, K, kernels));
   const { factorLength, work } = numbering.analysis;
-  return { size: numbering.size, time, ordering, entries: factorLength, work, kernels: sharedKernels().name };
+  return { size: numbering.size, time, ordering, entries: factorLength, work, kernels: kernels.name };
 }
 
 const measurements: Record<string, () => object> = {
@@ -84,35 +83,35 @@ const measurements: Record<string, () => object> = {
     const file: unknown = JSON.parse(text);
     const begun = performance.now();
     const { model } = checkModel(file);
-    const { results } = solveKeeping(model!, [], {});
-    return { time: performance.now() - begun, status: results.status };
+    const { status } = solve(model!);
+    return { time: performance.now() - begun, status };
   },
   'large solve': () => {
     const model = structures['space building of 100,800 freedoms']!();
     const begun = performance.now();
-    const { results } = solveKeeping(model, [], {});
-    return { time: performance.now() - begun, status: results.status, memory: process.resourceUsage().maxRSS * 1024 };
+    const { status } = solve(model);
+    return { time: performance.now() - begun, status, memory: process.resourceUsage().maxRSS * 1024 };
   },
   combinations: () => {
     const base = building(70, 70, 10);
     const factors = (i: number): Record<string, number> =>
       Object.fromEntries(base.cases.map(({ id }, k) => [id, 1 + ((i * 7 + k * 3) % 5) / 10]));
     const sums = Array.from({ length: 50 }, (_, i) => ({ id: `U${i}`, type: 'sum' as const, factors: factors(i) }));
-    const without = solveKeeping(base, [], {}).system;
-    const alone = median(3, () => void solveKeeping(base, [], { former: without }));
-    let former: System | undefined = without;
-    let solution = solveKeeping({ ...base, combinations: sums }, [], { former }).results.solution!;
-    const together = median(3, () => {
-      const solved = solveKeeping({ ...base, combinations: sums }, [], { former });
-      former = solved.system;
-      solution = solved.results.solution!;
+    const solution = solve({ ...base, combinations: sums }).solution!;
+    const outcomes = sums.map((_, i) => base.cases.length + i);
+    const added = median(3, () => {
+      // Another solution keeps none of the sums.
+      const fresh = { ...solution };
+      for (const outcome of outcomes) linearOf(fresh, outcome);
     });
     const found = median(3, () => {
-      for (let outcome = 10; outcome < 60; outcome++)
+      for (const outcome of outcomes) {
+        linearOf(solution, outcome);
         for (let m = 0; m < base.members.length; m++)
           for (const quantity of ['N', 'Vy', 'Mz'] as const) extremes(solution, outcome, m, quantity);
+      }
     });
-    return { members: base.members.length, sums: together - alone, extremes: found };
+    return { members: base.members.length, sums: added, extremes: found };
   },
 };
 

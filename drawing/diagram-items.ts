@@ -1,3 +1,4 @@
+import { diagramOf } from '@rigid-beam/core/results/diagram';
 import { governing, type Stretch } from '@rigid-beam/core/results/envelope';
 import { evaluate } from '@rigid-beam/core/results/polynomial';
 import { pieceOf } from '@rigid-beam/core/results/read';
@@ -38,15 +39,14 @@ export function diagramItems(
   view: View,
 ): Item[] {
   const kind = solution.outcomes[outcome]!;
-  const whole: Stretch[] = [];
-  for (let k = solution.pieces.first[member.index]!; k < solution.pieces.first[member.index + 1]!; k++) {
-    whole.push({ from: solution.pieces.from[k]!, to: solution.pieces.to[k]!, piece: k, outcome });
-  }
   const fine = samplesFor(member, view);
-  if (kind.kind !== 'envelope') return curve(samplesOf(solution, whole, quantity, fine), member, quantity, metresPerUnit, view);
+  if (kind.kind !== 'envelope') {
+    const whole: Stretch[] = [{ from: 0, to: member.length, outcome }];
+    return curve(samplesOf(solution, member.index, whole, quantity, fine), member, quantity, metresPerUnit, view);
+  }
   return ([1, -1] as const).flatMap((side) =>
     curve(
-      samplesOf(solution, governing(solution, kind.parts, member.index, quantity, side), quantity, fine),
+      samplesOf(solution, member.index, governing(solution, kind.parts, member.index, quantity, side), quantity, fine),
       member,
       quantity,
       metresPerUnit,
@@ -103,12 +103,12 @@ function curve(samples: Samples, member: DrawnMember, quantity: ForceQuantity, m
 
 /** The deflected axis of a member, `factor` times larger than life. */
 export function deflectedPath(solution: Solution, outcome: number, member: DrawnMember, factor: number, view: View): Item {
-  const linear = solution.linear[outcome]!;
+  const diagram = diagramOf(solution, outcome, member.index);
   const points: number[] = [];
   const fine = Math.min(12, samplesFor(member, view));
-  for (let k = solution.pieces.first[member.index]!; k < solution.pieces.first[member.index + 1]!; k++) {
-    const [from, to] = [solution.pieces.from[k]!, solution.pieces.to[k]!];
-    const [u, v, w] = [pieceOf(linear, k, 'u'), pieceOf(linear, k, 'v'), pieceOf(linear, k, 'w')];
+  for (let k = 0; k < diagram.from.length; k++) {
+    const [from, to] = [diagram.from[k]!, diagram.to[k]!];
+    const [u, v, w] = [pieceOf(diagram, k, 'u'), pieceOf(diagram, k, 'v'), pieceOf(diagram, k, 'w')];
     for (let i = 0; i <= fine; i++) {
       const s = ((to - from) * i) / fine;
       const [x, y] = pointOn(member, from + s);

@@ -1,5 +1,6 @@
 import { extremes } from '@rigid-beam/core/results/extremes';
 import type { LineQuantity } from '@rigid-beam/core/results/quantities';
+import { linearOf } from '@rigid-beam/core/results/sums';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { niceBelow } from './nice';
 
@@ -26,6 +27,8 @@ export function governingValues(solution: Solution, outcome: number, quantity: L
 }
 
 function findGoverning(solution: Solution, outcome: number, quantity: LineQuantity): Governing | undefined {
+  // A sum is added once for all members.
+  linearOf(solution, outcome);
   let result: Governing | undefined;
   solution.structure.names.members.forEach((_, member) => {
     const { max, min } = extremes(solution, outcome, member, quantity);

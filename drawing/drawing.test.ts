@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { Model } from '@rigid-beam/core/model/model';
 import { checkModel } from '@rigid-beam/core/model/check';
-import { solve } from '@rigid-beam/core/results/solve';
+import { solve } from '@rigid-beam/core/analysis/session';
 import rib from '../examples/glasshouse-rib.rbm.json';
 import lintel from '../examples/lintel.rbm.json';
 import walk from '../examples/canopy-walk.rbm.json';

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { pin, sketch } from '@rigid-beam/core/test/build';
-import { solve } from '@rigid-beam/core/results/solve';
+import { solve } from '@rigid-beam/core/analysis/session';
 import type { Model } from '@rigid-beam/core/model/model';
 import { VERTEX, type Item, type Path } from './display-list';
 import { motionItems } from './motion-items';

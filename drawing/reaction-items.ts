@@ -2,6 +2,7 @@ import type { Model } from '@rigid-beam/core/model/model';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
 import { enveloped } from '@rigid-beam/core/results/envelope';
+import { nodalAt, partsOf } from '@rigid-beam/core/results/read';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { dot, type Point } from '@rigid-beam/core/model/point';
 import { symbolPath, type Item, type Subject } from './display-list';
@@ -35,10 +36,7 @@ export function reactionItems(model: Model, solution: Solution, outcome: number,
 }
 
 function range(solution: Solution, outcome: number, f: number): { max: number; min: number } {
-  const linear = solution.linear[outcome];
-  if (linear) return { max: linear.reactions[f]!, min: linear.reactions[f]! };
-  const kind = solution.outcomes[outcome]!;
-  return enveloped(kind.kind === 'envelope' ? kind.parts : [], (part) => solution.linear[part]!.reactions[f]!);
+  return enveloped(partsOf(solution, outcome), (part) => nodalAt(solution, part, 'reactions', f));
 }
 
 function largestForce(solution: Solution, outcome: number): number {

@@ -1,6 +1,7 @@
 import { evaluate, stationary } from '@rigid-beam/core/results/polynomial';
+import { diagramOf } from '@rigid-beam/core/results/diagram';
 import type { Stretch } from '@rigid-beam/core/results/envelope';
-import { degreeOf, type LineQuantity } from '@rigid-beam/core/results/quantities';
+import type { LineQuantity } from '@rigid-beam/core/results/quantities';
 import { pieceOf } from '@rigid-beam/core/results/read';
 import type { Solution } from '@rigid-beam/core/results/results';
 
@@ -13,34 +14,58 @@ export interface Samples {
 /** A part of the largest coefficient under which a curve counts as straight. */
 const STRAIGHT = 1e-9;
 
-/** The curve over the stretches: both ends of what is straight, `fine` steps of what is not, and the tips of curves at their full size. */
-export function samplesOf(solution: Solution, stretches: readonly Stretch[], quantity: LineQuantity, fine: number): Samples {
-  const xs: number[] = [];
-  const values: number[] = [];
-  const degree = degreeOf(quantity);
-  for (const { from, to, piece, outcome } of stretches) {
-    const c = pieceOf(solution.linear[outcome]!, piece, quantity);
-    const start = solution.pieces.from[piece]!;
-    const length = solution.pieces.to[piece]! - start;
-    const add = (x: number): void => {
-      xs.push(x);
-      values.push(evaluate(c, 0, degree, x - start));
-    };
-    const isStraight = straight(c, degree, to - from);
-    const count = isStraight ? 1 : fine;
-    const tips = isStraight ? [] : [...stationary(c, 0, degree, length)].filter((s) => s > 0 && s < length);
-    let tip = 0;
-    for (let i = 0; i <= count; i++) {
-      const x = from + ((to - from) * i) / count;
-      while (tip < tips.length && start + tips[tip]! < x) {
-        // The tip of a curve is one of its points, so that the ordinate of an extreme is drawn at its full size.
-        if (start + tips[tip]! > from) add(start + tips[tip]!);
-        tip++;
-      }
-      add(x);
+/** The curve over the stretches of member m: both ends of what is straight, `fine` steps of what is not, and the tips of curves at their full size. */
+export function samplesOf(
+  solution: Solution,
+  m: number,
+  stretches: readonly Stretch[],
+  quantity: LineQuantity,
+  fine: number,
+): Samples {
+  const samples = { xs: [] as number[], values: [] as number[] };
+  for (const { from, to, outcome } of stretches) {
+    const diagram = diagramOf(solution, outcome, m);
+    for (let k = 0; k < diagram.from.length; k++) {
+      const [start, end] = [diagram.from[k]!, diagram.to[k]!];
+      const [begin, stop] = [Math.max(from, start), Math.min(to, end)];
+      if (stop > begin) addPiece(samples, pieceOf(diagram, k, quantity), { start, end, from: begin, to: stop }, fine);
     }
   }
-  return { xs, values };
+  return samples;
+}
+
+/** A piece from `start` to `end`, of which the part from `from` to `to` is drawn. */
+interface Drawn {
+  readonly start: number;
+  readonly end: number;
+  readonly from: number;
+  readonly to: number;
+}
+
+function addPiece(
+  { xs, values }: { readonly xs: number[]; readonly values: number[] },
+  c: Float64Array,
+  { start, end, from, to }: Drawn,
+  fine: number,
+): void {
+  const degree = c.length - 1;
+  const add = (x: number): void => {
+    xs.push(x);
+    values.push(evaluate(c, 0, degree, x - start));
+  };
+  const isStraight = straight(c, degree, to - from);
+  const count = isStraight ? 1 : fine;
+  const tips = isStraight ? [] : [...stationary(c, 0, degree, end - start)].filter((s) => s > 0 && s < end - start);
+  let tip = 0;
+  for (let i = 0; i <= count; i++) {
+    const x = from + ((to - from) * i) / count;
+    while (tip < tips.length && start + tips[tip]! < x) {
+      // The tip of a curve is one of its points, so that the ordinate of an extreme is drawn at its full size.
+      if (start + tips[tip]! > from) add(start + tips[tip]!);
+      tip++;
+    }
+    add(x);
+  }
 }
 
 function straight(c: Float64Array, degree: number, length: number): boolean {

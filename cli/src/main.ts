@@ -1,6 +1,6 @@
 import { Command, CommanderError, InvalidArgumentError } from 'commander';
 import { check } from './check';
-import { solveCommand } from './solve';
+import { solveCommand, type SolveOptions } from './solve';
 import { exitCodes } from './exit-codes';
 import { matrix } from './matrix';
 
@@ -20,16 +20,18 @@ program
     (id: string, before: string[]) => [...before, id],
     [] as string[],
   )
-  .action(async (file: string, options: { stations: number; case: string[] }) => {
-    process.exitCode = await solveCommand(file, options.stations, options.case);
+  .option('--remedies', 'for a structure that can move, also seek edits that stop it')
+  .action(async (file: string, options: SolveOptions) => {
+    process.exitCode = await solveCommand(file, options);
   });
 
 program
   .command('check')
   .description('report every fault of a model file, without solving it')
   .argument('<file>', 'model file, or - for standard input')
-  .action(async (file: string) => {
-    process.exitCode = await check(file);
+  .option('--remedies', 'also say whether the structure can move, and which edits would stop it')
+  .action(async (file: string, options: { remedies?: true }) => {
+    process.exitCode = await check(file, options.remedies ? 'seek remedies' : 'faults only');
   });
 
 program

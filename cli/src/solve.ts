@@ -1,12 +1,19 @@
 import { resultsFile } from '@rigid-beam/core/formats/results-file';
 import { fault } from '@rigid-beam/core/model/notice';
-import { solve } from '@rigid-beam/core/results/solve';
+import { mechanismsWithRemedies } from '@rigid-beam/core/analysis/remedies';
+import { solve } from '@rigid-beam/core/analysis/session';
 import type { Results } from '@rigid-beam/core/results/results';
 import { exitCodes } from './exit-codes';
 import { printNotices, readInput } from './input';
 
+export interface SolveOptions {
+  readonly stations: number;
+  readonly case: readonly string[];
+  readonly remedies?: true;
+}
+
 /** Prints the results file on standard output and notices on standard error; returns the exit code. */
-export async function solveCommand(file: string, stations: number, only: readonly string[]): Promise<number> {
+export async function solveCommand(file: string, { stations, case: only, remedies }: SolveOptions): Promise<number> {
   const { model, notices } = await readInput(file);
   let results: Results = model ? solve(model, notices) : { status: 'invalid', notices, mechanisms: [] };
   const unknown = only.filter((id) => results.solution && !results.solution.outcomes.some((outcome) => outcome.id === id));
@@ -24,7 +31,12 @@ export async function solveCommand(file: string, stations: number, only: readonl
     results = { status: 'invalid', notices: [...results.notices, ...faults], mechanisms: [] };
   }
   printNotices(results.notices);
-  const text = JSON.stringify(resultsFile(results, { stations, ...(only.length > 0 && { only }) }), null, 1);
+  const remedied = remedies && model && results.status === 'unstable' ? mechanismsWithRemedies(model) : undefined;
+  const text = JSON.stringify(
+    resultsFile(results, { stations, ...(only.length > 0 && { only }), ...(remedied && { remedied }) }),
+    null,
+    1,
+  );
   await new Promise<void>((resolve, reject) => process.stdout.write(`${text}\n`, (error) => (error ? reject(error) : resolve())));
   return exitCodes[results.status];
 }

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { clamp, EI, pin, roller, sketch } from '../test/build';
-import { solve } from '../results/solve';
+import { solve } from '../analysis/session';
 import { resultsFile } from './results-file';
 
 interface FileShape {

@@ -1,9 +1,12 @@
+import type { RemediedMechanism } from '../analysis/remedies';
+import { diagramOf } from '../results/diagram';
 import { enveloped, governing } from '../results/envelope';
 import { extremes } from '../results/extremes';
 import { isMovement, lineQuantities, type LineQuantity } from '../results/quantities';
-import { valueAt } from '../results/read';
+import { nodalAt, partsOf, valueIn } from '../results/read';
+import { linearOf } from '../results/sums';
 import { inflectionPoints, zeroPoints } from '../results/zeros';
-import type { LinearOutcome, Resultant, Results, Solution } from '../results/results';
+import type { Resultant, Results, Solution } from '../results/results';
 
 const FORCE_QUANTITIES = lineQuantities.filter((quantity) => !isMovement(quantity));
 type Value = number | { max: number; min: number; maxFrom: string; minFrom: string };
@@ -13,12 +16,15 @@ export interface ResultsFileOptions {
   readonly stations: number;
   /** Ids of the cases and combinations to write; all of them when absent. */
   readonly only?: readonly string[];
+  /** The mechanisms with the remedies that were sought for them. */
+  readonly remedied?: readonly RemediedMechanism[];
 }
 
 /** The results as the plain object that the results file holds. SI, signs as in the model format. */
 export function resultsFile(results: Results, options: ResultsFileOptions): Record<string, unknown> {
   const { status, notices, mechanisms, solution } = results;
-  const head = { format: 'rigid-beam/results', version: 1, status, notices, ...(mechanisms.length > 0 && { mechanisms }) };
+  const told = options.remedied ?? mechanisms.map((mechanism) => ({ ...mechanism, remedies: [] }));
+  const head = { format: 'rigid-beam/results', version: 1, status, notices, ...(told.length > 0 && { mechanisms: told }) };
   if (!solution) return head;
   const wanted = options.only && new Set(options.only);
   const entries = solution.outcomes.flatMap(({ id, kind }, i) => {
@@ -38,25 +44,19 @@ const plain = (value: number): number => value + 0;
 
 const vector = (keys: readonly string[], read: (k: number) => Value): Record<string, Value> =>
   Object.fromEntries(keys.map((key, k) => [key, read(k)]));
-const MOVEMENTS = ['ux', 'uy', 'uz', 'rx', 'ry', 'rz'];
+const DISPLACEMENTS = ['ux', 'uy', 'uz', 'rx', 'ry', 'rz'];
 const FORCES = ['fx', 'fy', 'fz', 'mx', 'my', 'mz'];
 
-/** The cases and sums that an envelope encloses. */
-function partsOf(solution: Solution, outcome: number): readonly number[] {
-  const kind = solution.outcomes[outcome]!;
-  return kind.kind === 'envelope' ? kind.parts : [];
-}
-
 /** One reader serves both kinds of outcome: a number for a linear one, the range with its governing parts for an envelope. */
-type Reader = (pick: (linear: LinearOutcome) => number) => Value;
+type Reader = (pick: (part: number) => number) => Value;
 
 function readerOf(solution: Solution, outcome: number): Reader {
-  const linear = solution.linear[outcome];
-  if (linear) return (pick) => plain(pick(linear));
+  const { kind } = solution.outcomes[outcome]!;
+  if (kind !== 'envelope') return (pick) => plain(pick(outcome));
   const parts = partsOf(solution, outcome);
   const name = (part: number): string => solution.outcomes[part]!.id;
   return (pick) => {
-    const { max, min, maxFrom, minFrom } = enveloped(parts, (part) => pick(solution.linear[part]!));
+    const { max, min, maxFrom, minFrom } = enveloped(parts, pick);
     return { max: plain(max), min: plain(min), maxFrom: name(maxFrom), minFrom: name(minFrom) };
   };
 }
@@ -68,13 +68,13 @@ function nodeEntries(solution: Solution, read: Reader): { nodes: Record<string, 
     define(
       nodes,
       id,
-      vector(MOVEMENTS, (k) => read((linear) => linear.displacements[6 * i + k]!)),
+      vector(DISPLACEMENTS, (k) => read((part) => nodalAt(solution, part, 'displacements', 6 * i + k))),
     );
     if (solution.supported[i])
       define(
         reactions,
         id,
-        vector(FORCES, (k) => read((linear) => linear.reactions[6 * i + k]!)),
+        vector(FORCES, (k) => read((part) => nodalAt(solution, part, 'reactions', 6 * i + k))),
       );
   });
   return { nodes, reactions };
@@ -85,20 +85,22 @@ const define = (target: Record<string, unknown>, key: string, value: unknown): v
   Object.defineProperty(target, key, { value, enumerable: true, configurable: true, writable: true });
 };
 
-function stationEntries(solution: Solution, m: number, count: number, read: Reader): unknown[] {
+function stationEntries(solution: Solution, m: number, count: number, outcome: number): unknown[] {
   const L = solution.structure.lengths[m]!;
+  const read = readerOf(solution, outcome);
+  const diagrams = new Map(partsOf(solution, outcome).map((part) => [part, diagramOf(solution, part, m)]));
   return Array.from({ length: count }, (_, i) => {
     const x = count === 1 ? 0 : (i / (count - 1)) * L;
     const values = lineQuantities.map((quantity): [string, Value] => [
       quantity,
-      read((linear) => valueAt(solution, linear, m, quantity, x)),
+      read((part) => valueIn(diagrams.get(part)!, quantity, x)),
     ]);
     return { x, ...Object.fromEntries(values) };
   });
 }
 
 function extremeEntries(solution: Solution, outcome: number, m: number): Record<string, unknown> {
-  const isEnvelope = solution.linear[outcome] === undefined;
+  const isEnvelope = solution.outcomes[outcome]!.kind === 'envelope';
   return Object.fromEntries(
     lineQuantities.map((quantity) => {
       const { max, min } = extremes(solution, outcome, m, quantity);
@@ -133,18 +135,19 @@ const resultant = (parts: Resultant): Record<string, number> =>
   Object.fromEntries(FORCES.map((key, k) => [key, plain(parts[k]!)]));
 
 function linearEntry(solution: Solution, outcome: number, stations: number): Record<string, unknown> {
-  const linear = solution.linear[outcome]!;
+  const linear = linearOf(solution, outcome)!;
   const read = readerOf(solution, outcome);
   const members: Record<string, unknown> = {};
   solution.structure.names.members.forEach((id, m) => {
+    const diagram = diagramOf(solution, outcome, m);
     const end = (first: number): Record<string, Value> => vector(FORCES, (k) => plain(linear.ends[12 * m + first + k]!));
     define(members, id, {
       length: solution.structure.lengths[m],
       ends: { start: end(0), end: end(6) },
-      stations: stationEntries(solution, m, stations, read),
+      stations: stationEntries(solution, m, stations, outcome),
       extremes: extremeEntries(solution, outcome, m),
-      zeros: Object.fromEntries(FORCE_QUANTITIES.map((quantity) => [quantity, zeroPoints(solution, linear, m, quantity)])),
-      inflections: { v: inflectionPoints(solution, linear, m, 'v'), w: inflectionPoints(solution, linear, m, 'w') },
+      zeros: Object.fromEntries(FORCE_QUANTITIES.map((quantity) => [quantity, zeroPoints(diagram, quantity)])),
+      inflections: { v: inflectionPoints(diagram, 'v'), w: inflectionPoints(diagram, 'w') },
     });
   });
   const { applied, reactions, residual, solutionResidual, jointResidual } = linear.equilibrium;
@@ -161,7 +164,7 @@ function envelopeEntry(solution: Solution, outcome: number, stations: number): R
   const members: Record<string, unknown> = {};
   solution.structure.names.members.forEach((id, m) => {
     define(members, id, {
-      stations: stationEntries(solution, m, stations, read),
+      stations: stationEntries(solution, m, stations, outcome),
       extremes: extremeEntries(solution, outcome, m),
       governing: governingEntries(solution, parts, m),
     });

@@ -1,5 +1,5 @@
 import type { Kernels } from './kernels';
-import { newKernels } from './shared-kernels';
+import { takeKernels } from './kernel-pool';
 
 /** Numbers of each part that are combined at once: those of a dozen parts stay in the processor's cache. */
 const CHUNK = 2048;
@@ -8,12 +8,12 @@ let own: Kernels | undefined;
 
 /**
  * The weighted sums of vectors of one length: result k is Σ weights[k][c] · parts[c]. Piece by piece through all sums, so that the
- * parts are read once; in a heap of its own, since a factor lies in the shared one.
+ * parts are read once; in a heap of its own.
  */
 export function combine(
   parts: readonly Float64Array[],
   weights: readonly Float64Array[],
-  kernels: Kernels = (own ??= newKernels()),
+  kernels: Kernels = (own ??= takeKernels()),
 ): Float64Array[] {
   if (weights.length === 0) return [];
   const length = parts[0]?.length ?? 0;

@@ -6,7 +6,8 @@ import { diagonal, type SparseSymmetric } from './sparse-symmetric';
 const WEAK = 1e-12;
 
 /**
- * A = L·D·Lᵀ in the memory of its kernels, by supernodes. It holds until the same kernels factor again; using it later is an error.
+ * A = L·D·Lᵀ in the memory of its kernels, by supernodes. The memory is the factor's own until the same kernels factor again, which
+ * whoever holds both decides; using it later is an error.
  * `weak` lists the unknowns whose pivot was too small beside their diagonal to be trusted, and those that were to be held: their
  * motion is held at rest, and `nullVectors` tells what it is.
  */

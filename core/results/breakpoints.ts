@@ -1,4 +1,5 @@
-import { LINE_WIDTH, memberCount, POINT_WIDTH, type MemberLoadTable, type Structure } from '../stiffness/structure';
+import { sameNumbers } from '../linear-algebra/same-numbers';
+import { caseCount, LINE_WIDTH, memberCount, POINT_WIDTH, type Structure } from '../stiffness/structure';
 
 /** The pieces of all members: piece k of member m runs from `from[k]` to `to[k]` (metres from the start), first[m] ≤ k < first[m+1]. */
 export interface Pieces {
@@ -10,43 +11,97 @@ export interface Pieces {
 /** Positions closer than this part of the length are one. */
 export const COINCIDENT = 1e-9;
 
-/** Cuts every member where any load of any case begins, ends or stands, so that all cases share the pieces and can be added. */
-export function pieces(s: Structure): Pieces {
-  const members = memberCount(s);
+/**
+ * By case: every member cut where a load of that case begins, ends or stands. Cases that cut nothing share their pieces; `former` ones
+ * that are the same are taken over.
+ */
+export function piecesOfCases(s: Structure, former: readonly Pieces[] = []): Pieces[] {
+  const cuts = cutsOfCases(s);
+  const whole = former.find((one) => isWhole(one, s)) ?? cutMembers(s, new Map());
+  return cuts.map((one, c) => {
+    if (one.size === 0) return whole;
+    const made = cutMembers(s, one);
+    const before = former[c];
+    return before && samePieces(before, made) ? before : made;
+  });
+}
+
+/** By case and member: where it is cut, beside its ends. */
+function cutsOfCases(s: Structure): Map<number, number[]>[] {
   const { lineLoads, pointLoads, lengths } = s;
-  const first = new Int32Array(members + 1);
+  const cuts: Map<number, number[]>[] = Array.from({ length: caseCount(s) }, () => new Map());
+  const add = (c: number, m: number, x: number): void => {
+    const there = cuts[c]!.get(m);
+    if (there) there.push(x);
+    else cuts[c]!.set(m, [x]);
+  };
+  for (let m = 0; m < memberCount(s); m++) {
+    const L = lengths[m]!;
+    for (let i = lineLoads.first[m]!; i < lineLoads.first[m + 1]!; i++)
+      for (let end = 0; end < 2; end++) {
+        const x = lineLoads.values[LINE_WIDTH * i + end]!;
+        if (x > 0 && x < L) add(lineLoads.cases[i]!, m, x);
+      }
+    for (let i = pointLoads.first[m]!; i < pointLoads.first[m + 1]!; i++) {
+      const x = pointLoads.values[POINT_WIDTH * i]!;
+      if (x > 0 && x < L) add(pointLoads.cases[i]!, m, x);
+    }
+  }
+  return cuts;
+}
+
+/** Cuts a member of length L at some places, in any order. */
+function cutMember(places: readonly number[], L: number, from: number[], to: number[]): void {
+  let last = 0;
+  for (const x of [...places, L].sort((a, b) => a - b)) {
+    if (x - last <= COINCIDENT * L || (x < L && L - x <= COINCIDENT * L)) continue;
+    from.push(last);
+    to.push(x);
+    last = x;
+  }
+}
+
+/** Members cut at the given places, metres from their starts in any order, and left whole where there are none. */
+function cutMembers({ lengths }: Structure, cuts: ReadonlyMap<number, readonly number[]>): Pieces {
+  const first = new Int32Array(lengths.length + 1);
   const from: number[] = [];
   const to: number[] = [];
-  for (let m = 0; m < members; m++) {
-    const L = lengths[m]!;
-    if (!isCut(lineLoads, pointLoads, L, m)) {
-      from.push(0);
-      to.push(L);
-      first[m + 1] = from.length;
-      continue;
-    }
-    const cuts = [0, L];
-    for (let i = lineLoads.first[m]!; i < lineLoads.first[m + 1]!; i++)
-      cuts.push(lineLoads.values[LINE_WIDTH * i]!, lineLoads.values[LINE_WIDTH * i + 1]!);
-    for (let i = pointLoads.first[m]!; i < pointLoads.first[m + 1]!; i++) cuts.push(pointLoads.values[POINT_WIDTH * i]!);
-    cuts.sort((a, b) => a - b);
-    let last = 0;
-    for (const cut of cuts) {
-      if (cut - last <= COINCIDENT * L || (cut < L && L - cut <= COINCIDENT * L)) continue;
-      from.push(last);
-      to.push(cut);
-      last = cut;
-    }
+  for (let m = 0; m < lengths.length; m++) {
+    cutMember(cuts.get(m) ?? [], lengths[m]!, from, to);
     first[m + 1] = from.length;
   }
   return { first, from: Float64Array.from(from), to: Float64Array.from(to) };
 }
 
-/** Whether a load begins, ends or stands anywhere but at the ends of member m, which is L long. */
-function isCut(lineLoads: MemberLoadTable, pointLoads: MemberLoadTable, L: number, m: number): boolean {
-  if (pointLoads.first[m]! < pointLoads.first[m + 1]!) return true;
-  const { first, values } = lineLoads;
-  for (let i = first[m]!; i < first[m + 1]!; i++)
-    if (values[LINE_WIDTH * i] !== 0 || values[LINE_WIDTH * i + 1] !== L) return true;
-  return false;
+/** Every member cut wherever one of several sets of pieces cuts it; that set itself where they are all the same. */
+export function commonPieces(s: Structure, all: readonly Pieces[]): Pieces {
+  const different = [...new Set(all)];
+  const [one, ...others] = different;
+  if (one && others.every((other) => samePieces(one, other))) return one;
+  const cuts = new Map<number, number[]>();
+  for (const { first, to } of different)
+    for (let m = 0; m < memberCount(s); m++)
+      for (let k = first[m]!; k + 1 < first[m + 1]!; k++) cuts.set(m, [...(cuts.get(m) ?? []), to[k]!]);
+  return cutMembers(s, cuts);
 }
+
+/** The same of one member, which is L long. */
+export function commonCuts(all: readonly Pieces[], m: number, L: number): Pick<Pieces, 'from' | 'to'> {
+  const places: number[] = [];
+  let before: Pieces | undefined;
+  for (const pieces of all) {
+    if (pieces !== before) for (let k = pieces.first[m]!; k + 1 < pieces.first[m + 1]!; k++) places.push(pieces.to[k]!);
+    before = pieces;
+  }
+  const from: number[] = [];
+  const to: number[] = [];
+  cutMember(places, L, from, to);
+  return { from: Float64Array.from(from), to: Float64Array.from(to) };
+}
+
+export const samePieces = (a: Pieces, b: Pieces): boolean =>
+  a === b || (sameNumbers(a.first, b.first) && sameNumbers(a.from, b.from) && sameNumbers(a.to, b.to));
+
+/** Whether no member is cut, and all are as long as they are now. */
+const isWhole = ({ from, to }: Pieces, { lengths }: Structure): boolean =>
+  from.length === lengths.length && sameNumbers(to, lengths);

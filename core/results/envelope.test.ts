@@ -50,10 +50,10 @@ describe('envelopes', () => {
             expect(stretches.at(-1)!.to).toBe(L);
             stretches.slice(1).forEach(({ from }, i) => expect(from).toBe(stretches[i]!.to));
             const here = stretches.find(({ from, to }) => x >= from && x <= to)!;
-            const mine = valueAt(solution, solution.linear[here.outcome]!, 0, quantity, x);
+            const mine = valueAt(solution, here.outcome, 0, quantity, x);
             const scale = 1e-9 * (1 + Math.abs(mine)) + 1e-5 * Number(Math.min(x - here.from, here.to - x) < 1e-9);
             for (const part of [0, 1, 2])
-              expect(side * valueAt(solution, solution.linear[part]!, 0, quantity, x)).toBeLessThanOrEqual(side * mine + scale);
+              expect(side * valueAt(solution, part, 0, quantity, x)).toBeLessThanOrEqual(side * mine + scale);
           }
       }),
       { numRuns: 60 },

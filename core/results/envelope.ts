@@ -1,20 +1,27 @@
 import { COINCIDENT } from './breakpoints';
-import { signChanges } from './polynomial';
-import type { LineQuantity } from './quantities';
-import { pieceOf } from './read';
+import { diagramOf, type Diagram } from './diagram';
+import { addShifted, evaluate, signChanges } from './polynomial';
+import { degreeOf, isStored, offsetOf, type LineQuantity } from './quantities';
+import { pieceAt } from './read';
 import type { Solution } from './results';
 
-/** A part of a member on which one outcome governs: metres from the member's start, the piece, and the outcome's index. */
+/** A part of a member on which one outcome governs: metres from the member's start, and the outcome's index. */
 export interface Stretch {
   readonly from: number;
   readonly to: number;
-  readonly piece: number;
   readonly outcome: number;
+}
+
+/** A part in the running: its diagram, and its polynomial on the stretch at hand, seen from where that begins. */
+interface Candidate {
+  readonly outcome: number;
+  readonly diagram: Diagram;
+  readonly polynomial: Float64Array;
 }
 
 /**
  * Which of the `parts` (indices of cases and sums) gives the largest (`side` = 1) or smallest (−1) value along member m, cut
- * exactly where the polynomials cross.
+ * exactly where the polynomials cross. A stretch never reaches over a place where one of them has a cut.
  */
 export function governing(
   solution: Solution,
@@ -23,48 +30,86 @@ export function governing(
   quantity: LineQuantity,
   side: 1 | -1,
 ): Stretch[] {
-  const { pieces } = solution;
+  const diagrams = parts.map((outcome) => ({ outcome, diagram: diagramOf(solution, outcome, m) }));
+  const length = solution.structure.lengths[m]!;
+  const slack = COINCIDENT * length;
+  const cuts = cutsOf(
+    diagrams.map(({ diagram }) => diagram),
+    slack,
+  );
   const stretches: Stretch[] = [];
-  for (let k = pieces.first[m]!; k < pieces.first[m + 1]!; k++) {
-    let current: Stretch[] = [{ from: pieces.from[k]!, to: pieces.to[k]!, piece: k, outcome: parts[0]! }];
-    const slack = COINCIDENT * solution.structure.lengths[m]!;
-    for (const part of parts.slice(1))
-      current = current.flatMap((stretch) => challenged(solution, stretch, part, quantity, side, slack));
-    stretches.push(...merged(current));
+  for (let i = 0; i + 1 < cuts.length; i++) {
+    const [from, to] = [cuts[i]!, cuts[i + 1]!];
+    const candidates = diagrams.map(({ outcome, diagram }): Candidate => ({
+      outcome,
+      diagram,
+      polynomial: seenFrom(diagram, quantity, from),
+    }));
+    let current: Governed[] = [{ from: 0, to: to - from, by: candidates[0]! }];
+    for (const part of candidates.slice(1)) current = current.flatMap((stretch) => challenged(stretch, part, side, slack));
+    stretches.push(
+      ...merged(current).map(({ by, ...one }) => ({ from: from + one.from, to: from + one.to, outcome: by.outcome })),
+    );
   }
   return stretches;
 }
 
-function challenged(
-  solution: Solution,
-  stretch: Stretch,
-  part: number,
-  quantity: LineQuantity,
-  side: 1 | -1,
-  slack: number,
-): Stretch[] {
-  const start = solution.pieces.from[stretch.piece]!;
-  const a = pieceOf(solution.linear[stretch.outcome]!, stretch.piece, quantity);
-  const b = pieceOf(solution.linear[part]!, stretch.piece, quantity);
-  const difference = b.map((value, i) => side * (value - a[i]!));
-  const crossings = signChanges(difference, solution.pieces.to[stretch.piece]! - start)
-    .map((s) => start + s)
-    .filter((x) => x > stretch.from + slack && x < stretch.to - slack);
+/** Where any of several diagrams is cut, its ends included, ascending. */
+function cutsOf(diagrams: readonly Diagram[], slack: number): number[] {
+  const all = new Set<number>([0]);
+  for (const { to } of diagrams) for (const x of to) all.add(x);
+  const sorted = [...all].sort((a, b) => a - b);
+  return sorted.filter((x, i) => i === 0 || x - sorted[i - 1]! > slack);
+}
+
+function seenFrom(diagram: Diagram, quantity: LineQuantity, x: number): Float64Array {
+  const degree = degreeOf(quantity);
+  const polynomial = new Float64Array(degree + 1);
+  if (!isStored(diagram.width, quantity)) return polynomial;
+  const k = pieceAt(diagram, x);
+  addShifted(diagram.coefficients, k * diagram.width + offsetOf(quantity), degree, x - diagram.from[k]!, 1, polynomial, 0);
+  return polynomial;
+}
+
+interface Governed {
+  readonly from: number;
+  readonly to: number;
+  readonly by: Candidate;
+}
+
+function challenged(stretch: Governed, part: Candidate, side: 1 | -1, slack: number): Governed[] {
+  const difference = part.polynomial.map((value, i) => side * (value - stretch.by.polynomial[i]!));
+  if (isBelow(difference, stretch.to)) return [stretch];
+  const crossings = signChanges(difference, stretch.to).filter((x) => x > stretch.from + slack && x < stretch.to - slack);
   const cuts = [stretch.from, ...crossings, stretch.to];
-  const result: Stretch[] = [];
+  const result: Governed[] = [];
   for (let i = 0; i + 1 < cuts.length; i++) {
-    const middle = (cuts[i]! + cuts[i + 1]!) / 2 - start;
-    const gain = difference.reduceRight((sum, coefficient) => sum * middle + coefficient, 0);
-    result.push({ ...stretch, from: cuts[i]!, to: cuts[i + 1]!, outcome: gain > 0 ? part : stretch.outcome });
+    const gain = evaluate(difference, 0, difference.length - 1, (cuts[i]! + cuts[i + 1]!) / 2);
+    result.push({ from: cuts[i]!, to: cuts[i + 1]!, by: gain > 0 ? part : stretch.by });
   }
   return result;
 }
 
-function merged(stretches: readonly Stretch[]): Stretch[] {
-  const result: Stretch[] = [];
+/** Whether a polynomial is certainly not positive on [0, length]: none of its Bernstein coefficients is (Farouki, 2012). */
+function isBelow(c: Float64Array, length: number): boolean {
+  const degree = c.length - 1;
+  for (let i = 0; i <= degree; i++) {
+    let [sum, power, share] = [0, 1, 1];
+    for (let k = 0; k <= i; k++) {
+      sum += share * c[k]! * power;
+      power *= length;
+      share *= (i - k) / (degree - k);
+    }
+    if (sum > 0) return false;
+  }
+  return true;
+}
+
+function merged(stretches: readonly Governed[]): Governed[] {
+  const result: Governed[] = [];
   for (const stretch of stretches) {
     const last = result[result.length - 1];
-    if (last && last.outcome === stretch.outcome) result[result.length - 1] = { ...last, to: stretch.to };
+    if (last && last.by === stretch.by) result[result.length - 1] = { ...last, to: stretch.to };
     else result.push(stretch);
   }
   return result;

@@ -56,7 +56,7 @@ describe('extremes', () => {
         ],
       }),
     );
-    expect([...solved(model).solution.pieces.from]).toEqual([0, expect.closeTo(3, 9)]);
+    expect([...solved(model).solution.cases[0]!.pieces.from]).toEqual([0, expect.closeTo(3, 9)]);
   });
 });
 

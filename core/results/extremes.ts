@@ -1,8 +1,8 @@
-import { MEMBER_FREEDOMS } from '../stiffness/structure';
+import { diagramOf, type Diagram } from './diagram';
 import { evaluate, stationary } from './polynomial';
 import { degreeOf, isStored, offsetOf, type LineQuantity } from './quantities';
-import { AT_ENDS } from './read';
-import type { LinearOutcome, Solution } from './results';
+import { AT_ENDS, partsOf } from './read';
+import type { Solution } from './results';
 
 export interface Extreme {
   /** Metres from the member's start. */
@@ -22,29 +22,28 @@ export interface Extremes {
  * both sides of every jump. Of equal values the one nearest the start counts. An envelope takes the extremes of its parts.
  */
 export function extremes(solution: Solution, outcome: number, m: number, quantity: LineQuantity): Extremes {
-  const linear = solution.linear[outcome];
-  if (linear) return linearExtremes(solution, linear, outcome, m, quantity);
-  const kind = solution.outcomes[outcome]!;
-  const parts = kind.kind === 'envelope' ? kind.parts : [];
-  const all = parts.map((part) => linearExtremes(solution, solution.linear[part]!, part, m, quantity));
-  return {
-    max: all.map(({ max }) => max).reduce((a, b) => (b.value > a.value ? b : a)),
-    min: all.map(({ min }) => min).reduce((a, b) => (b.value < a.value ? b : a)),
-  };
+  const all = partsOf(solution, outcome).map((part) => extremesIn(diagramOf(solution, part, m), quantity, part));
+  return all.length === 1 ? all[0]! : enclosing(all);
 }
+
+/** The largest and the smallest of several extremes; of equal ones the first. */
+export const enclosing = (all: readonly Extremes[]): Extremes => ({
+  max: all.map(({ max }) => max).reduce((a, b) => (b.value > a.value ? b : a)),
+  min: all.map(({ min }) => min).reduce((a, b) => (b.value < a.value ? b : a)),
+});
 
 /** Places and values of the candidates on the member at hand; the arrays grow with the largest member seen. */
 let places = new Float64Array(64);
 let values = new Float64Array(64);
 
-function linearExtremes(solution: Solution, linear: LinearOutcome, from: number, m: number, quantity: LineQuantity): Extremes {
-  const { pieces, structure } = solution;
-  const { coefficients: c, pieceWidth } = linear;
-  if (!isStored(pieceWidth, quantity)) return { max: { x: 0, value: 0, from }, min: { x: 0, value: 0, from } };
+/** The same of one diagram; `from`: the outcome that it belongs to. */
+export function extremesIn(diagram: Diagram, quantity: LineQuantity, from: number): Extremes {
+  const { coefficients: c, width, ends } = diagram;
+  if (!isStored(width, quantity)) return { max: { x: 0, value: 0, from }, min: { x: 0, value: 0, from } };
   const degree = degreeOf(quantity);
   const offset = offsetOf(quantity);
-  const end = pieces.first[m + 1]!;
-  const most = 2 + (end - pieces.first[m]!) * (degree + 2);
+  const end = diagram.from.length;
+  const most = 2 + end * (degree + 2);
   if (values.length < most) {
     places = new Float64Array(2 * most);
     values = new Float64Array(2 * most);
@@ -57,12 +56,12 @@ function linearExtremes(solution: Solution, linear: LinearOutcome, from: number,
   const rule = AT_ENDS[quantity];
   if (rule) {
     x[used] = 0;
-    value[used++] = rule[1] * linear.ends[MEMBER_FREEDOMS * m + rule[0]]!;
+    value[used++] = rule[1] * ends[rule[0]]!;
   }
-  for (let k = pieces.first[m]!; k < end; k++) {
-    const start = pieces.from[k]!;
-    const length = pieces.to[k]! - start;
-    const at = k * pieceWidth + offset;
+  for (let k = 0; k < end; k++) {
+    const start = diagram.from[k]!;
+    const length = diagram.to[k]! - start;
+    const at = k * width + offset;
     x[used] = start;
     value[used++] = c[at]!;
     const highest = effectiveDegree(c, at, degree);
@@ -80,8 +79,8 @@ function linearExtremes(solution: Solution, linear: LinearOutcome, from: number,
     value[used++] = evaluate(c, at, highest, length);
   }
   if (rule) {
-    x[used] = structure.lengths[m]!;
-    value[used++] = rule[3] * linear.ends[MEMBER_FREEDOMS * m + rule[2]]!;
+    x[used] = diagram.length;
+    value[used++] = rule[3] * ends[rule[2]]!;
   }
   let size = 0;
   for (let i = 0; i < used; i++) size = Math.max(size, Math.abs(value[i]!));

@@ -1,6 +1,6 @@
-import { loadsOnNodes } from '../stiffness/assemble';
+import { groundOf, loadsOnNodes } from '../stiffness/assemble';
 import type { MemberMatrices } from '../stiffness/member-matrices';
-import { FREEDOMS, memberCount, MEMBER_FREEDOMS, type Structure } from '../stiffness/structure';
+import { memberCount, MEMBER_FREEDOMS, type Structure } from '../stiffness/structure';
 import { addToNodes } from '../stiffness/transformation';
 
 /** What holds the nodes in one case. */
@@ -21,14 +21,10 @@ const springForce = (stiffness: number, ground: number, movement: number): numbe
  * fixed freedom the support exerts the forces on the members less the load on the node, at a sprung one the spring's own force. At
  * all that are not fixed, forces on members and springs less what is loaded there should leave nothing.
  */
-export function jointsOf(
-  { restraints, settlements, names }: Structure,
-  c: number,
-  loads: Float64Array,
-  onMembers: Float64Array,
-  movements: Float64Array,
-): Joints {
-  const count = FREEDOMS * names.nodes.length;
+export function jointsOf(s: Structure, c: number, loads: Float64Array, onMembers: Float64Array, movements: Float64Array): Joints {
+  const { restraints } = s;
+  const count = movements.length;
+  const ground = groundOf(s, c);
   const reactions = new Float64Array(count);
   let worstJoint = 0;
   let largestReaction = 0;
@@ -37,7 +33,7 @@ export function jointsOf(
     const needed = onMembers[f]! - loads[f]!;
     let reaction = needed;
     if (restraint !== Infinity) {
-      reaction = springForce(restraint, settlements[c * count + f]!, movements[f]!);
+      reaction = springForce(restraint, ground[f]!, movements[f]!);
       worstJoint = Math.max(worstJoint, Math.abs(needed - reaction));
     }
     reactions[f] = reaction;
@@ -61,9 +57,10 @@ export function leftAtJoints(
   const onMembers = new Float64Array(count);
   for (let m = 0; m < memberCount(s); m++) addToNodes(s, m, matrices.transforms[m], ends, MEMBER_FREEDOMS * m, onMembers);
   const loads = loadsOnNodes(s, c);
+  const ground = groundOf(s, c);
   return onMembers.map((taken, f) => {
     const restraint = s.restraints[f]!;
     if (restraint === Infinity) return 0;
-    return loads[f]! + springForce(restraint, s.settlements[c * count + f]!, movements[f]!) - taken;
+    return loads[f]! + springForce(restraint, ground[f]!, movements[f]!) - taken;
   });
 }

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { compile } from '../stiffness/compile';
 import { clamp, inRow, pin, roller, sketch, type Sketch } from '../test/build';
-import { pieces } from './breakpoints';
+import { slotOf } from '../stiffness/load-slots';
+import { piecesOfCases } from './breakpoints';
 import { IMPOSED_WIDTH, PIECE_LOAD_WIDTH, pieceLoads } from './piece-loads';
 
 const L = 4;
@@ -18,21 +19,21 @@ const loaded = (loads: NonNullable<Sketch['loads']>, extra: Partial<Sketch> = {}
       ...extra,
     }),
   );
-  const cut = pieces(s);
+  const cuts = piecesOfCases(s);
   return {
     s,
-    cut,
+    cut: cuts[0]!,
     found: pieceLoads(
       s,
-      cut,
+      cuts,
       s.names.cases.map(() => true),
     ),
   };
 };
 /** What acts on piece k of the first member: six actions where it begins, then qx, qx′, qy, qy′, qz, qz′. */
 const piece = ({ found }: ReturnType<typeof loaded>, k: number, c = 0): { jump: number[]; q: number[] } => {
-  const { at, values } = found[c]!;
-  const all = [...values.subarray(at[0]! + IMPOSED_WIDTH + PIECE_LOAD_WIDTH * k)].slice(0, PIECE_LOAD_WIDTH);
+  const { values } = found[c]!;
+  const all = [...values.subarray(slotOf(found[c]!, 0) + IMPOSED_WIDTH + PIECE_LOAD_WIDTH * k)].slice(0, PIECE_LOAD_WIDTH);
   return { jump: all.slice(0, 6), q: all.slice(6) };
 };
 
@@ -92,10 +93,13 @@ describe('what acts on the pieces of a member', () => {
         },
       },
     );
-    expect(found.map(({ at }) => [...at])).toEqual([
+    expect(found.map((slots) => [slotOf(slots, 0), slotOf(slots, 1)])).toEqual([
       [0, -1],
       [-1, 0],
     ]);
-    expect(pieceLoads(s, cut, [false, true]).map(({ values }) => values.length)).toEqual([0, IMPOSED_WIDTH + PIECE_LOAD_WIDTH]);
+    expect(pieceLoads(s, [cut, cut], [false, true]).map(({ values }) => values.length)).toEqual([
+      0,
+      IMPOSED_WIDTH + PIECE_LOAD_WIDTH,
+    ]);
   });
 });

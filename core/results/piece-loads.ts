@@ -11,14 +11,19 @@ export const PIECE_LOAD_WIDTH = 12;
 export type PieceLoads = LoadSlots;
 
 /**
- * What acts on every piece in every case that is wanted. Local axes, SI. `former`: that of a structure whose members have as many
- * pieces each, and are the same but for the rewritten ones.
+ * What acts on every piece in every case that is wanted; `cuts`: the pieces by case. Local axes, SI. `former`: that of a structure whose
+ * members have as many pieces each in the cases that fit, and are the same but for the rewritten ones.
  */
-export function pieceLoads(s: Structure, cut: Pieces, wanted: readonly boolean[], former?: FormerSlots): PieceLoads[] {
+export function pieceLoads(
+  s: Structure,
+  cuts: readonly Pieces[],
+  wanted: readonly boolean[],
+  former?: FormerSlots,
+): PieceLoads[] {
   const writer: SlotWriter = {
-    width: (m) => IMPOSED_WIDTH + PIECE_LOAD_WIDTH * (cut.first[m + 1]! - cut.first[m]!),
-    lineLoads: (m, i, values, at) => addLine(s, cut, m, i, values, at),
-    pointLoads: (m, i, values, at) => addPoint(s, cut, m, i, values, at),
+    width: (m, c) => IMPOSED_WIDTH + PIECE_LOAD_WIDTH * (cuts[c]!.first[m + 1]! - cuts[c]!.first[m]!),
+    lineLoads: (m, i, values, at, c) => addLine(s, cuts[c]!, m, i, values, at),
+    pointLoads: (m, i, values, at, c) => addPoint(s, cuts[c]!, m, i, values, at),
     strains: (m, i, values, at) => addStrain(s, m, i, values, at),
   };
   return loadSlots(s, writer, wanted, former);

@@ -38,6 +38,26 @@ export function stationary(c: Float64Array, at: number, degree: number, length: 
   return Float64Array.from(signChanges(derivative(c.subarray(at, at + degree + 1)), length));
 }
 
+const shifting = new Float64Array(8);
+
+/**
+ * Adds `factor` times the polynomial at `at`, seen from a place `shift` further on, to the coefficients at `to`: Taylor's expansion by
+ * repeated synthetic division (Horner).
+ */
+export function addShifted(
+  c: Float64Array,
+  at: number,
+  degree: number,
+  shift: number,
+  factor: number,
+  out: Float64Array,
+  to: number,
+): void {
+  for (let k = 0; k <= degree; k++) shifting[k] = c[at + k]!;
+  for (let k = 0; k < degree; k++) for (let i = degree - 1; i >= k; i--) shifting[i]! += shift * shifting[i + 1]!;
+  for (let k = 0; k <= degree; k++) out[to + k]! += factor * shifting[k]!;
+}
+
 /** Coefficients of the derivative. */
 export function derivative(c: Float64Array): Float64Array {
   return Float64Array.from({ length: Math.max(1, c.length - 1) }, (_, k) => (k + 1) * (c[k + 1] ?? 0));

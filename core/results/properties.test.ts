@@ -10,7 +10,7 @@ import { apply, applyToTurning, MIRROR, moved, turnBy, type Turn } from '../test
 import { underAnyLoad } from '../test/random-loads';
 import { randomFrame } from '../test/random-frame';
 import { randomSpace } from '../test/random-space';
-import { solve } from './solve';
+import { solve } from '../analysis/session';
 import { isMovement, lineQuantities, type LineQuantity } from './quantities';
 
 const RUNS = { numRuns: 25 };
@@ -23,7 +23,7 @@ interface Sizes {
 
 /** The largest movement and force of a solved model: sizes to compare small differences with. */
 const sizes = (reading: Reading): Sizes => {
-  const { displacements, ends } = reading.solution.linear[0]!;
+  const { displacements, ends } = reading.solution.cases[0]!;
   const largest = (values: Float64Array): number => values.reduce((max, value) => Math.max(max, Math.abs(value)), 1e-12);
   return { movement: largest(displacements), force: largest(ends) };
 };
@@ -95,9 +95,9 @@ describe.each(families)('random frames %s', (_, frames, cutMember) => {
       fc.property(underAnyLoad(frames), (model) => {
         const results = solve(model);
         fc.pre(results.status === 'solved' && results.mechanisms.length === 0);
-        const { structure, linear } = results.solution!;
+        const { structure, cases } = results.solution!;
         const { matrix, freedoms, loads } = reducedSystem(model);
-        const movements = linear[0]!.displacements.slice();
+        const movements = cases[0]!.displacements.slice();
         toOwnAxes(structure, movements);
         const places = new Map(structure.names.nodes.flatMap((id, i) => names.map((name, k) => [`${id} ${name}`, 6 * i + k])));
         const x = Float64Array.from(freedoms, (freedom) => movements[places.get(freedom)!]!);
@@ -112,7 +112,7 @@ describe.each(families)('random frames %s', (_, frames, cutMember) => {
   test('are in balance as a whole, at every joint and in every equation', () => {
     fc.assert(
       fc.property(frames, (model) => {
-        const { residual, jointResidual, solutionResidual } = solved(model).solution.linear[0]!.equilibrium;
+        const { residual, jointResidual, solutionResidual } = solved(model).solution.cases[0]!.equilibrium;
         for (const left of [residual, jointResidual, solutionResidual]) expect(left).toBeLessThan(1e-9);
       }),
       RUNS,

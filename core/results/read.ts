@@ -1,6 +1,7 @@
-import { lineQuantities, degreeOf, isStored, offsetOf, type LineQuantity } from './quantities';
+import { diagramOf, type Diagram } from './diagram';
 import { evaluate } from './polynomial';
-import type { LinearOutcome, Solution } from './results';
+import { degreeOf, isStored, lineQuantities, offsetOf, type LineQuantity } from './quantities';
+import type { Solution } from './results';
 
 /**
  * Which end force shows a quantity before the first load or beyond the last: index among 12 and sign, at start and end. Nothing for
@@ -19,38 +20,48 @@ export const AT_ENDS: Partial<Record<LineQuantity, readonly [number, number, num
 const ZEROS = new Float64Array(Math.max(...lineQuantities.map(degreeOf)) + 1);
 
 /** The polynomial of a quantity on piece k, in s = x − from; not to be written to. */
-export function pieceOf({ coefficients, pieceWidth }: LinearOutcome, k: number, quantity: LineQuantity): Float64Array {
+export function pieceOf({ coefficients, width }: Diagram, k: number, quantity: LineQuantity): Float64Array {
   const length = degreeOf(quantity) + 1;
-  if (!isStored(pieceWidth, quantity)) return ZEROS.subarray(0, length);
-  const at = k * pieceWidth + offsetOf(quantity);
+  if (!isStored(width, quantity)) return ZEROS.subarray(0, length);
+  const at = k * width + offsetOf(quantity);
   return coefficients.subarray(at, at + length);
 }
 
 /** The piece on which x lies; at a cut the one behind it, at the member's end the last. */
-export function pieceAt(solution: Solution, m: number, x: number): number {
-  const { first, to } = solution.pieces;
-  const last = first[m + 1]! - 1;
-  const slack = 1e-9 * solution.structure.lengths[m]!;
-  let k = first[m]!;
+export function pieceAt({ to, length }: Diagram, x: number): number {
+  const last = to.length - 1;
+  const slack = 1e-9 * length;
+  let k = 0;
   while (k < last && to[k]! <= x + slack) k++;
   return k;
 }
 
-/**
- * A quantity of a linear outcome at x metres from the member's start: just behind a jump, except at the member's end, where it is
- * the value just before it.
- */
-export function valueAt(solution: Solution, linear: LinearOutcome, m: number, quantity: LineQuantity, x: number): number {
-  const { coefficients, pieceWidth } = linear;
-  if (!isStored(pieceWidth, quantity)) return 0;
-  const k = pieceAt(solution, m, x);
-  return evaluate(coefficients, k * pieceWidth + offsetOf(quantity), degreeOf(quantity), x - solution.pieces.from[k]!);
+/** A quantity at x metres from the member's start: just behind a jump, except at the member's end, where it is the value just before it. */
+export function valueIn(diagram: Diagram, quantity: LineQuantity, x: number): number {
+  const { coefficients, width, from } = diagram;
+  if (!isStored(width, quantity)) return 0;
+  const k = pieceAt(diagram, x);
+  return evaluate(coefficients, k * width + offsetOf(quantity), degreeOf(quantity), x - from[k]!);
 }
 
+/** A quantity of member m in a case or sum, as `valueIn`. */
+export const valueAt = (solution: Solution, outcome: number, m: number, quantity: LineQuantity, x: number): number =>
+  valueIn(diagramOf(solution, outcome, m), quantity, x);
+
 /** All quantities of a member at x. */
-export function valuesAt(solution: Solution, linear: LinearOutcome, m: number, x: number): Record<LineQuantity, number> {
-  return Object.fromEntries(lineQuantities.map((quantity) => [quantity, valueAt(solution, linear, m, quantity, x)])) as Record<
-    LineQuantity,
-    number
-  >;
+export const valuesIn = (diagram: Diagram, x: number): Record<LineQuantity, number> =>
+  Object.fromEntries(lineQuantities.map((quantity) => [quantity, valueIn(diagram, quantity, x)])) as Record<LineQuantity, number>;
+
+/** A number of the nodes (6n, global) in a case or sum: one displacement, or one reaction. Of a sum only this number is added. */
+export function nodalAt(solution: Solution, outcome: number, key: 'displacements' | 'reactions', f: number): number {
+  const one = solution.outcomes[outcome]!;
+  if (one.kind === 'case') return solution.cases[outcome]![key][f]!;
+  if (one.kind === 'envelope') throw new Error(`${one.id} is an envelope, and is read from its parts`);
+  return solution.cases.reduce((sum, part, c) => sum + one.factors[c]! * part[key][f]!, 0);
+}
+
+/** The cases and sums of which an outcome is made: itself, or the parts of an envelope. */
+export function partsOf(solution: Solution, outcome: number): readonly number[] {
+  const one = solution.outcomes[outcome]!;
+  return one.kind === 'envelope' ? one.parts : [outcome];
 }

@@ -1,9 +1,7 @@
-import { isZero } from '../linear-algebra/is-zero';
 import type { MemberMatrices } from '../stiffness/member-matrices';
 import { FREEDOMS, type Structure } from '../stiffness/structure';
 import { toGlobalAxes } from '../stiffness/transformation';
-import type { Pieces } from './breakpoints';
-import type { CaseLoads } from './solved-cases';
+import type { CaseLoads } from './case-loads';
 import { imbalance } from './equilibrium';
 import { largestPart } from '../linear-algebra/largest-part';
 import { recoverMembers, type MovedCase, type Recovered } from './recover-members';
@@ -28,14 +26,13 @@ export interface SolvedEquations extends MovedCase {
 export function recoverCases(
   s: Structure,
   matrices: MemberMatrices,
-  cut: Pieces,
   supported: Uint8Array,
   cases: readonly SolvedEquations[],
   progress?: (i: number) => void,
 ): LinearOutcome[] {
   const outcomes: LinearOutcome[] = [];
   progress?.(0);
-  recoverMembers(s, matrices, cut, cases, (recovered, i) => {
+  recoverMembers(s, matrices, cases, (recovered, i) => {
     outcomes.push(outcomeOf(s, supported, cases[i]!, recovered));
     progress?.(i + 1);
   });
@@ -57,12 +54,10 @@ function outcomeOf(s: Structure, supported: Uint8Array, one: SolvedEquations, re
     jointResidual: size === 0 ? 0 : worstJoint / size,
     size,
   };
-  return { displacements, reactions, ends, coefficients, pieceWidth: pieceWidth(s), equilibrium };
+  return { displacements, reactions, ends, coefficients, pieces: one.pieces, pieceWidth: pieceWidth(s), equilibrium };
 }
 
 /** The largest load on a node in case c. */
-function largestOnNodes({ nodeLoads, names }: Structure, c: number): number {
-  if (isZero(nodeLoads)) return 0;
-  const count = FREEDOMS * names.nodes.length;
-  return largestPart(nodeLoads.subarray(c * count, (c + 1) * count));
+function largestOnNodes({ nodeLoads }: Structure, c: number): number {
+  return largestPart(nodeLoads.values.subarray(FREEDOMS * nodeLoads.first[c]!, FREEDOMS * nodeLoads.first[c + 1]!));
 }

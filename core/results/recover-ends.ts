@@ -1,5 +1,6 @@
 import { BEND_WIDTH } from '../stiffness/bending';
 import { condenseLoads, recoverEnds } from '../stiffness/condensation';
+import { slotOf } from '../stiffness/load-slots';
 import type { MemberLoads } from '../stiffness/equivalent-loads';
 import type { MemberMatrices } from '../stiffness/member-matrices';
 import { addEndForces } from '../stiffness/member-stiffness';
@@ -24,7 +25,7 @@ export function recoverOwnEnds(
 ): void {
   const B = matrices.transforms[m];
   const condensed = matrices.condensed[m];
-  const place = loads.at[m]!;
+  const place = slotOf(loads, m);
   endMovements(s, m, B, movements, d);
   endForces(s, matrices, m, loads, ends);
   addToNodes(s, m, B, ends, N * m, onNodes);
@@ -37,7 +38,7 @@ export function recoverOwnEnds(
 
 /** f = k·d − p with the condensed stiffness and loads, written to `ends`: exact zeros where an end is free. */
 function endForces(s: Structure, matrices: MemberMatrices, m: number, loads: MemberLoads, ends: Float64Array): void {
-  const at = loads.at[m]!;
+  const at = slotOf(loads, m);
   const o = N * m;
   for (let i = 0; i < N; i++) ends[o + i] = at < 0 ? 0 : loads.values[at + i]!;
   const condensed = matrices.condensed[m];

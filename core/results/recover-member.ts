@@ -1,4 +1,5 @@
 import { BEND_FLEXIBILITY, BEND_WIDTH } from '../stiffness/bending';
+import { slotOf } from '../stiffness/load-slots';
 import { isPlane, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
 import type { Pieces } from './breakpoints';
 import { IMPOSED_WIDTH, PIECE_LOAD_WIDTH, type PieceLoads } from './piece-loads';
@@ -55,7 +56,7 @@ export function recoverMember(
   let w = starts[start + 2]!;
   let slopeV = starts[start + 5]!;
   let slopeW = -starts[start + 4]!;
-  const record = loads.at[m]!;
+  const record = slotOf(loads, m);
   const [strain, kappaV, kappaW] = record < 0 ? [0, 0, 0] : imposed(loads.values, record);
   for (let k = cut.first[m]!; k < cut.first[m + 1]!; k++) {
     const h = cut.to[k]! - cut.from[k]!;

@@ -1,9 +1,10 @@
-import { isZero } from '../linear-algebra/is-zero';
 import { loadsOnNodes } from '../stiffness/assemble';
+import { slotOf, writeSlots } from '../stiffness/load-slots';
+import { addNodal, isBare } from '../stiffness/nodal-table';
 import type { MemberMatrices } from '../stiffness/member-matrices';
 import { FREEDOMS, isPlane, memberCount, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
 import type { Pieces } from './breakpoints';
-import type { CaseLoads } from './solved-cases';
+import type { CaseLoads } from './case-loads';
 import { largestPart } from '../linear-algebra/largest-part';
 import { jointsOf, type Joints } from './joints';
 import { pieceWidth } from './quantities';
@@ -15,9 +16,10 @@ import { writeInfo } from './recovery-info';
 
 const N = MEMBER_FREEDOMS;
 
-/** Case c with its loads, and the movements of the nodes under them (6n, nodes' axes). */
+/** Case c with its pieces and loads, and the movements of the nodes under them (6n, nodes' axes). */
 export interface MovedCase {
   readonly c: number;
+  readonly pieces: Pieces;
   readonly loads: Pick<CaseLoads, 'onMembers' | 'along'>;
   readonly movements: Float64Array;
   /** Where its results may be written, if it is as long as they are. */
@@ -43,16 +45,16 @@ export const memoryOf = (outcome: LinearOutcome | undefined): Float64Array | und
 type Use = (recovered: Recovered, i: number) => void;
 
 /** Recovers each case in turn: with kernels where the platform has them, else member by member. */
-export function recoverMembers(s: Structure, matrices: MemberMatrices, cut: Pieces, cases: readonly MovedCase[], use: Use): void {
+export function recoverMembers(s: Structure, matrices: MemberMatrices, cases: readonly MovedCase[], use: Use): void {
   const kernels = recoveryKernels();
-  if (kernels) recoverWith(kernels, s, matrices, cut, cases, use);
-  else recoverPlainly(s, matrices, cut, cases, use);
+  if (kernels) recoverWith(kernels, s, matrices, cases, use);
+  else recoverPlainly(s, matrices, cases, use);
 }
 
 /** Without kernels: what they are held to. */
-export function recoverPlainly(s: Structure, matrices: MemberMatrices, cut: Pieces, cases: readonly MovedCase[], use: Use): void {
+export function recoverPlainly(s: Structure, matrices: MemberMatrices, cases: readonly MovedCase[], use: Use): void {
   const starts = new Float64Array(FREEDOMS * memberCount(s));
-  cases.forEach(({ c, movements, loads }, i) => {
+  cases.forEach(({ c, pieces: cut, movements, loads }, i) => {
     const { onMembers, along } = loads;
     const ends = new Float64Array(N * memberCount(s));
     const coefficients = new Float64Array(pieceWidth(s) * cut.from.length);
@@ -71,21 +73,20 @@ function recoverWith(
   kernels: RecoveryKernels,
   s: Structure,
   matrices: MemberMatrices,
-  cut: Pieces,
   cases: readonly MovedCase[],
   use: Use,
 ): void {
   const members = memberCount(s);
   const nodal = FREEDOMS * nodeCount(s);
   const plane = isPlane(s);
-  const diagrams = pieceWidth(s) * cut.from.length;
   const longest = (list: (one: MovedCase) => Float64Array): number =>
     cases.reduce((max, one) => Math.max(max, list(one).length), 0);
+  const mostPieces = longest(({ pieces }) => pieces.from);
   let length = 0;
   /** The next free place, for so many numbers. */
   const place = (count: number): number => (length += count) - count;
   const table = place(matrices.rows.length);
-  const lengths = place(cut.from.length);
+  const lengths = place(mostPieces);
   const restraintsAt = place(nodal);
   const settlementsAt = place(nodal);
   const onNodesAt = place(nodal);
@@ -98,8 +99,7 @@ function recoverWith(
   const movementsAt = place(nodal);
   const reactionsAt = place(nodal);
   const endsAt = place(N * members);
-  const coefficientsAt = place(diagrams);
-  const results = length;
+  const coefficientsAt = place(pieceWidth(s) * mostPieces);
   // Integers lie two to a number.
   const info = 2 * place((INFO_WIDTH / 2) * (members + 1));
   const lists = 2 * place(members);
@@ -111,22 +111,28 @@ function recoverWith(
   numbers.set(matrices.rows, table);
   numbers.set(s.restraints, restraintsAt);
   const indirect = writeInfo(s, matrices, integers, info);
-  for (let m = 0; m <= members; m++) integers[info + INFO_WIDTH * m + 3] = cut.first[m]!;
-  for (let k = 0; k < cut.from.length; k++) numbers[lengths + k] = cut.to[k]! - cut.from[k]!;
   // What a plane structure has no part of is not written.
   view(reactionsAt, nodal).fill(0);
   ends.fill(0);
   starts.fill(0);
-  view(settlementsAt, 2 * nodal).fill(0);
-  cases.forEach(({ c, movements, loads, memory }, i) => {
+  let cut: Pieces | undefined;
+  cases.forEach(({ c, pieces, movements, loads, memory }, i) => {
+    if (pieces !== cut) {
+      cut = pieces;
+      for (let m = 0; m <= members; m++) integers[info + INFO_WIDTH * m + 3] = cut.first[m]!;
+      for (let k = 0; k < cut.from.length; k++) numbers[lengths + k] = cut.to[k]! - cut.from[k]!;
+    }
+    const diagrams = pieceWidth(s) * pieces.from.length;
+    const results = coefficientsAt + diagrams;
     const { onMembers, along } = loads;
     numbers.set(movements, movementsAt);
     numbers.set(onMembers.values, loadsAt);
     numbers.set(along.values, recordsAt);
-    integers.set(onMembers.at, lists);
-    integers.set(along.at, lists + members);
-    if (!isZero(s.settlements)) numbers.set(s.settlements.subarray(c * nodal, (c + 1) * nodal), settlementsAt);
-    if (!isZero(s.nodeLoads)) numbers.set(loadsOnNodes(s, c), onNodesAt);
+    writeSlots(onMembers, members, integers, lists);
+    writeSlots(along, members, integers, lists + members);
+    view(settlementsAt, 2 * nodal).fill(0);
+    addNodal(s.settlements, c, numbers, settlementsAt);
+    if (!isBare(s.nodeLoads, c)) numbers.set(loadsOnNodes(s, c), onNodesAt);
     taken.fill(0);
     let most = kernels.ends(members, table, info, movementsAt, lists, loadsAt, endsAt, startsAt, takenAt, plane);
     for (const m of indirect) {
@@ -154,5 +160,7 @@ function recoverWith(
 }
 
 /** The largest fixed-end force of a member. */
-const largestLoad = ({ at, values }: CaseLoads['onMembers'], m: number): number =>
-  at[m]! < 0 ? 0 : largestPart(values.subarray(at[m]!, at[m]! + N));
+function largestLoad(loads: CaseLoads['onMembers'], m: number): number {
+  const at = slotOf(loads, m);
+  return at < 0 ? 0 : largestPart(loads.values.subarray(at, at + N));
+}

@@ -1,6 +1,5 @@
-import { isZero } from '../linear-algebra/is-zero';
 import { loadSlots, type FormerSlots, type LoadSlots, type SlotWriter } from '../stiffness/load-slots';
-import { LINE_WIDTH, nodeCount, POINT_WIDTH, type Structure } from '../stiffness/structure';
+import { LINE_WIDTH, POINT_WIDTH, type Structure } from '../stiffness/structure';
 import type { Resultant } from './results';
 
 /** Numbers of a resultant: force and couple about the origin, global. */
@@ -56,10 +55,12 @@ export function appliedLoads(s: Structure, wanted: readonly boolean[], former?: 
 /** All that is applied in case c, on members and on nodes. */
 export function appliedResultant(s: Structure, c: number, onMembers: AppliedLoads): Resultant {
   const sum = new Float64Array(WIDTH);
-  const n = nodeCount(s);
   const X = s.coordinates;
-  if (!isZero(s.nodeLoads))
-    for (let i = 0; i < n; i++) addResultant(X[3 * i]!, X[3 * i + 1]!, X[3 * i + 2]!, s.nodeLoads, WIDTH * (c * n + i), sum, 0);
+  const { first, nodes, values: forces } = s.nodeLoads;
+  for (let row = first[c]!; row < first[c + 1]!; row++) {
+    const i = 3 * nodes[row]!;
+    addResultant(X[i]!, X[i + 1]!, X[i + 2]!, forces, WIDTH * row, sum, 0);
+  }
   const { values } = onMembers;
   // Sums that stay in registers make this several times as quick.
   let [fx, fy, fz, mx, my, mz] = [sum[0]!, sum[1]!, sum[2]!, sum[3]!, sum[4]!, sum[5]!];

@@ -30,6 +30,7 @@ export interface LinearOutcome {
   readonly ends: Float64Array;
   /** The diagrams as polynomials, `pieceWidth` numbers a piece; quantities lie there as `offsetOf` tells. */
   readonly coefficients: Float64Array;
+  readonly pieces: Pieces;
   readonly pieceWidth: number;
   readonly equilibrium: Equilibrium;
 }
@@ -38,9 +39,8 @@ export interface LinearOutcome {
 export interface Solution {
   readonly structure: Structure;
   readonly outcomes: readonly Outcome[];
-  /** By outcome; undefined for envelopes, which are read from their parts. */
-  readonly linear: readonly (LinearOutcome | undefined)[];
-  readonly pieces: Pieces;
+  /** The cases, which are the first outcomes; sums and envelopes are read from them. */
+  readonly cases: readonly LinearOutcome[];
   /** Nodes with a support. */
   readonly supported: Uint8Array;
   /** Decimal digits (of 16) that the elimination cancelled. */

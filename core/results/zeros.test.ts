@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { clamp, pin, roller, sketch, solved, type Sketch } from '../test/build';
+import { diagramOf } from './diagram';
 import { inflectionPoints, zeroPoints } from './zeros';
 
 const L = 6;
@@ -15,7 +16,7 @@ const beam = (supports: Sketch['supports'], loads: Sketch['loads']): Sketch => (
 });
 const zeros = (model: Sketch, quantity: 'N' | 'Vy' | 'Mz'): number[] => {
   const { solution } = solved(sketch(model));
-  return zeroPoints(solution, solution.linear[0]!, 0, quantity);
+  return zeroPoints(diagramOf(solution, 0, 0), quantity);
 };
 const close = (...xs: number[]) => xs.map((x) => expect.closeTo(x, 9));
 const uniform: Sketch['loads'] = [{ type: 'line', member: 'a', from: { wy: -q }, to: { wy: -q } }];
@@ -49,7 +50,7 @@ describe('zero points', () => {
 describe('inflection points', () => {
   test('lie where the moment vanishes: of a propped cantilever at a quarter', () => {
     const { solution } = solved(sketch(beam([clamp('1'), roller('2')], uniform)));
-    expect(inflectionPoints(solution, solution.linear[0]!, 0, 'v')).toEqual(close(L / 4));
-    expect(zeroPoints(solution, solution.linear[0]!, 0, 'Mz')).toEqual(close(L / 4));
+    expect(inflectionPoints(diagramOf(solution, 0, 0), 'v')).toEqual(close(L / 4));
+    expect(zeroPoints(diagramOf(solution, 0, 0), 'Mz')).toEqual(close(L / 4));
   });
 });

@@ -1,28 +1,27 @@
+import type { Diagram } from './diagram';
 import { derivative, evaluate, signChanges } from './polynomial';
 import { degreeOf, type LineQuantity } from './quantities';
 import { pieceOf } from './read';
-import type { LinearOutcome, Solution } from './results';
 
 /** Values under this part of the largest one on the member count as zero. */
 const NOTHING = 1e-11;
 
 /**
- * Where a quantity changes its sign along member m, metres from its start, ascending: within pieces from their polynomials, and at
+ * Where a quantity changes its sign along a member, metres from its start, ascending: within pieces from their polynomials, and at
  * the jumps between them. Where it only touches zero, or is zero over a stretch, nothing is reported.
  */
-export function zeroPoints(solution: Solution, linear: LinearOutcome, m: number, quantity: LineQuantity): number[] {
-  return changes(solution, m, (k) => pieceOf(linear, k, quantity), degreeOf(quantity));
+export function zeroPoints(diagram: Diagram, quantity: LineQuantity): number[] {
+  return changes(diagram, (k) => pieceOf(diagram, k, quantity), degreeOf(quantity));
 }
 
 /** Where the bent line changes the side to which it curves: the sign changes of v″ or w″. */
-export function inflectionPoints(solution: Solution, linear: LinearOutcome, m: number, quantity: 'v' | 'w'): number[] {
-  return changes(solution, m, (k) => derivative(derivative(pieceOf(linear, k, quantity))), degreeOf(quantity) - 2);
+export function inflectionPoints(diagram: Diagram, quantity: 'v' | 'w'): number[] {
+  return changes(diagram, (k) => derivative(derivative(pieceOf(diagram, k, quantity))), degreeOf(quantity) - 2);
 }
 
-function changes(solution: Solution, m: number, polynomial: (piece: number) => Float64Array, degree: number): number[] {
-  const { first, from, to } = solution.pieces;
+function changes({ from, to }: Diagram, polynomial: (piece: number) => Float64Array, degree: number): number[] {
   let size = 0;
-  for (let k = first[m]!; k < first[m + 1]!; k++)
+  for (let k = 0; k < from.length; k++)
     for (const s of [0, (to[k]! - from[k]!) / 2, to[k]! - from[k]!])
       size = Math.max(size, Math.abs(evaluate(polynomial(k), 0, degree, s)));
   const signOf = (value: number): number => (Math.abs(value) <= NOTHING * size ? 0 : Math.sign(value));
@@ -37,7 +36,7 @@ function changes(solution: Solution, m: number, polynomial: (piece: number) => F
     sign = next;
     zeroFrom = x;
   };
-  for (let k = first[m]!; k < first[m + 1]!; k++) {
+  for (let k = 0; k < from.length; k++) {
     const c = polynomial(k);
     const length = to[k]! - from[k]!;
     const inside = signChanges(c, length).filter((s) => s > 1e-9 * length && s < (1 - 1e-9) * length);

@@ -150,7 +150,6 @@ function finish(scene: Scene, own: Float64Array, describe: (amounts: Float64Arra
       freedoms: namedFreedoms(s, amounts),
       members: touched.map((m) => s.names.members[m]!),
       cases,
-      remedies: [],
     },
     motion: { amounts, pattern },
   };

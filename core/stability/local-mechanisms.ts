@@ -1,4 +1,5 @@
 import type { MemberMatrices } from '../stiffness/member-matrices';
+import { slotOf } from '../stiffness/load-slots';
 import type { MemberLoads } from '../stiffness/equivalent-loads';
 import { FREEDOMS, isPlane, memberCount, nodeCount, type Structure } from '../stiffness/structure';
 import { SOFT, type LooseNodes } from './loose-nodes';
@@ -91,7 +92,6 @@ function nodeMechanism(
       freedoms: namedFreedoms(alone, global),
       members: spins ? [] : joined.map((m) => s.names.members[m]!),
       cases,
-      remedies: [],
     },
     motion: { amounts: global, pattern: spins ? { kind: 'spin', node } : { kind: 'loose-node', node, openings } },
   };
@@ -118,9 +118,10 @@ export function memberMechanisms(s: Structure, { condensed }: MemberMatrices, lo
       const kind = freedom % FREEDOMS;
       const twists = kind === 3;
       const cases = s.names.cases.filter((_, c) => {
-        const { at, values } = loads[c]!;
-        if (at[m]! < 0) return false;
-        const [own, far] = [values[at[m]! + freedom]!, values[at[m]! + ((freedom + FREEDOMS) % 12)]!];
+        const { values } = loads[c]!;
+        const at = slotOf(loads[c]!, m);
+        if (at < 0) return false;
+        const [own, far] = [values[at + freedom]!, values[at + ((freedom + FREEDOMS) % 12)]!];
         return own !== 0 || far !== 0;
       });
       const harmless = twists && cases.length === 0;
@@ -135,7 +136,6 @@ export function memberMechanisms(s: Structure, { condensed }: MemberMatrices, lo
           freedoms: [],
           members: [s.names.members[m]!],
           cases,
-          remedies: [],
         },
         motion: { amounts: new Float64Array(0), pattern },
       });

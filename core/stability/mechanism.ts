@@ -1,15 +1,8 @@
 import { largestPart } from '../linear-algebra/largest-part';
-import type { Intent } from '../model/edits/intent';
 import { freedoms as freedomNames, type Freedom } from '../model/model';
 import { FREEDOMS, memberCount, type Structure } from '../stiffness/structure';
 import { toGlobalAxes } from '../stiffness/transformation';
 import type { Opening } from './openings';
-
-/** An edit of the model that takes a mechanism away, tried before it is offered. */
-export interface Remedy {
-  readonly description: string;
-  readonly edit: Intent;
-}
 
 /** An independent motion that nothing resists. Amounts are scaled so that the largest is 1. */
 export interface Mechanism {
@@ -20,7 +13,6 @@ export interface Mechanism {
   readonly members: readonly string[];
   /** Ids of the cases that drive it. */
   readonly cases: readonly string[];
-  readonly remedies: readonly Remedy[];
 }
 
 /** A motion with what is known of it, before it is put into words: what remedies are sought from. */

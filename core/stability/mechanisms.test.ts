@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { checkModel } from '../model/check';
 import { offsetOf } from '../results/quantities';
-import { solve } from '../results/solve';
+import { solve } from '../analysis/session';
 import { clamp, inRow, pin, roller, sketch, type Sketch } from '../test/build';
 
 const down = (node: string): NonNullable<Sketch['loads']>[number] => ({ type: 'node', node, fy: -1e3 });
@@ -343,7 +343,7 @@ describe('mechanisms', () => {
       }),
     );
     expect(r.status).toBe('solved');
-    expect(r.solution!.linear[0]!.equilibrium.residual).toBeLessThan(1e-9);
+    expect(r.solution!.cases[0]!.equilibrium.residual).toBeLessThan(1e-9);
   });
 });
 
@@ -425,7 +425,7 @@ describe('what keeps a sound model from being solved is refused by name', () => 
       extra: { sections: [{ id: 's', A: 1e-3 }] },
     });
     const { solution } = solve(model);
-    expect(solution!.linear[0]!.coefficients.subarray(offsetOf('v'), offsetOf('v') + 6).every((value) => value === 0)).toBe(true);
-    expect(solution!.linear[0]!.reactions[1]).toBeCloseTo(2e3, 6);
+    expect(solution!.cases[0]!.coefficients.subarray(offsetOf('v'), offsetOf('v') + 6).every((value) => value === 0)).toBe(true);
+    expect(solution!.cases[0]!.reactions[1]).toBeCloseTo(2e3, 6);
   });
 });

@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import { applyIntent } from '../model/edits/apply-intent';
 import { checkModel } from '../model/check';
 import type { Model } from '../model/model';
-import { solve } from '../results/solve';
+import { mechanismsWithRemedies } from '../analysis/remedies';
+import { solve } from '../analysis/session';
 import { ball, clamp, clamp3, pin, roller, sketch, solved, type Sketch } from '../test/build';
 import { moved, turnBy } from '../test/moved';
 
@@ -355,8 +356,7 @@ describe('remedies', () => {
 
   test.each(unstable)('%s', (_, sketched, words) => {
     const model = checkModel(sketch(sketched)).model!;
-    const { mechanisms } = solve(model);
-    const remedies = mechanisms.flatMap((mechanism) => mechanism.remedies);
+    const remedies = mechanismsWithRemedies(model).flatMap((mechanism) => mechanism.remedies);
     expect(remedies.map(({ description }) => description).join('\n')).toMatch(words);
     const harmful = (tried: Model): number => solve(tried).mechanisms.filter(({ harmless }) => !harmless).length;
     for (const { edit } of remedies) {

@@ -1,9 +1,10 @@
-import { isZero } from '../linear-algebra/is-zero';
+import { isZero as isAtRest } from '../linear-algebra/is-zero';
 import { sameNumbers } from '../linear-algebra/same-numbers';
 import type { SparseSymmetric } from '../linear-algebra/sparse-symmetric';
 import { condenseLoads } from './condensation';
 import type { MemberLoads } from './equivalent-loads';
 import { keptEntries } from './kept-entries';
+import { addNodal, isBare } from './nodal-table';
 import { nodalEntry, type MemberMatrices } from './member-matrices';
 import type { Numbering } from './numbering';
 import { FREEDOMS, MEMBER_FREEDOMS, memberCount, nodeCount, type Structure } from './structure';
@@ -171,20 +172,25 @@ export function imposedMovements(
   c: number,
   imposed: Float64Array = new Float64Array(FREEDOMS * nodeCount(s)),
 ): Float64Array {
-  const count = imposed.length;
-  if (isZero(s.settlements)) return imposed;
-  for (let f = 0; f < count; f++) if (s.restraints[f] === Infinity) imposed[f] = s.settlements[c * count + f]!;
+  if (isBare(s.settlements, c)) return imposed;
+  addNodal(s.settlements, c, imposed);
+  for (let f = 0; f < imposed.length; f++) if (s.restraints[f] !== Infinity) imposed[f] = 0;
   return imposed;
 }
 
-/** Loads on the nodes in case c (6n, nodes' axes); not to be written to. */
+/** Loads on the nodes in case c (6n, nodes' axes). */
 export function loadsOnNodes(s: Structure, c: number): Float64Array {
-  const count = FREEDOMS * nodeCount(s);
-  const inGlobalAxes = s.nodeLoads.subarray(c * count, (c + 1) * count);
-  if (s.turns.size === 0) return inGlobalAxes;
-  const p = inGlobalAxes.slice();
-  toOwnAxes(s, p);
+  const p = new Float64Array(FREEDOMS * nodeCount(s));
+  addNodal(s.nodeLoads, c, p);
+  if (s.turns.size > 0 && !isBare(s.nodeLoads, c)) toOwnAxes(s, p);
   return p;
+}
+
+/** Displacements of the ground in case c (6n, nodes' axes). */
+export function groundOf(s: Structure, c: number): Float64Array {
+  const ground = new Float64Array(FREEDOMS * nodeCount(s));
+  addNodal(s.settlements, c, ground);
+  return ground;
 }
 
 /** The loads of a case as they were (6n), and the nodes (n) at which they may differ by now. */
@@ -208,8 +214,8 @@ export function nodalLoads(
 ): Float64Array {
   const count = FREEDOMS * nodeCount(s);
   const p = !former ? new Float64Array(count) : former.recycle ? former.loads : former.loads.slice();
-  const own = isZero(s.nodeLoads) ? undefined : loadsOnNodes(s, c);
-  const ground = isZero(s.settlements) ? undefined : s.settlements.subarray(c * count, (c + 1) * count);
+  const own = isBare(s.nodeLoads, c) ? undefined : loadsOnNodes(s, c);
+  const ground = isBare(s.settlements, c) ? undefined : groundOf(s, c);
   const isDue = (node: number): boolean => !former || former.touched[node] === 1;
   for (let node = 0; node < nodeCount(s); node++) {
     if (!isDue(node)) continue;
@@ -219,10 +225,9 @@ export function nodalLoads(
     }
   }
   const local = new Float64Array(N);
-  const members = memberCount(s);
-  for (let m = 0; m < members; m++) {
-    const at = onMembers.at[m]!;
-    if (at < 0) continue;
+  for (let slot = 0; slot < onMembers.members.length; slot++) {
+    const m = onMembers.members[slot]!;
+    const at = onMembers.starts[slot]!;
     const start = isDue(s.memberNodes[2 * m]!);
     const end = isDue(s.memberNodes[2 * m + 1]!);
     if (!start && !end) continue;
@@ -246,7 +251,7 @@ export function rightHandSide(
 ): Float64Array {
   const { unknowns, freedoms } = numbering;
   for (let u = 0; u < freedoms.length; u++) b[u] = loads[freedoms[u]!]!;
-  if (isZero(s.settlements)) return b;
+  if (isAtRest(imposed)) return b;
   const members = memberCount(s);
   for (let m = 0; m < members; m++) {
     for (let j = 0; j < N; j++) {

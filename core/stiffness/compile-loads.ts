@@ -10,6 +10,7 @@ import type {
   ThermalLoad,
 } from '../model/loads/primitive';
 import type { Model } from '../model/model';
+import { NodalRows } from './nodal-table';
 import { LINE_WIDTH, LOAD_TABLES, POINT_WIDTH, STRAIN_WIDTH, type MemberLoadTable, type Structure } from './structure';
 
 export type LoadFrame = Pick<Structure, 'names' | 'lengths' | 'axes' | 'memberNodes'>;
@@ -69,18 +70,14 @@ class Rows {
 /** All loads of a model as tables in SI and local axes. `weightOf`: N/m of a member for a self-weight factor of 1. */
 export function compileLoads(model: Model, frame: LoadFrame, weightOf: (m: number) => number): Loads {
   const nodeIndex = new Map(frame.names.nodes.map((id, i) => [id, i]));
-  const n = frame.names.nodes.length;
   const caseIndex = new Map(frame.names.cases.map((id, i) => [id, i]));
   const alphas = new Map(model.materials.map((material) => [material.id, material.alpha ?? 0]));
   const memberIndex = new Map(frame.names.members.map((id, i) => [id, i]));
-  const nodeLoads = new Float64Array(frame.names.cases.length * 6 * n);
-  const settlements = new Float64Array(nodeLoads.length);
+  const [nodeLoads, settlements] = [new NodalRows(frame.names.cases.length), new NodalRows(frame.names.cases.length)];
   const [lines, points, strains] = [new Rows(LINE_WIDTH), new Rows(POINT_WIDTH), new Rows(STRAIN_WIDTH)];
 
-  const addAtNode = (target: Float64Array, load: NodeLoad | SettlementLoad, parts: readonly (number | undefined)[]): void => {
-    const o = 6 * (caseIndex.get(load.case)! * n + nodeIndex.get(load.node)!);
-    parts.forEach((part, k) => (target[o + k]! += part ?? 0));
-  };
+  const addAtNode = (rows: NodalRows, load: NodeLoad | SettlementLoad, parts: readonly (number | undefined)[]): void =>
+    rows.add(caseIndex.get(load.case)!, nodeIndex.get(load.node)!, parts);
 
   model.cases.forEach((loadCase, c) => {
     const factor = loadCase.selfWeight ?? 0;
@@ -102,7 +99,13 @@ export function compileLoads(model: Model, frame: LoadFrame, weightOf: (m: numbe
     }
   });
   const table = (rows: Rows): MemberLoadTable => rows.table(frame.names.members.length, loads.length);
-  return { nodeLoads, settlements, lineLoads: table(lines), pointLoads: table(points), strains: table(strains) };
+  return {
+    nodeLoads: nodeLoads.table(),
+    settlements: settlements.table(),
+    lineLoads: table(lines),
+    pointLoads: table(points),
+    strains: table(strains),
+  };
 }
 
 export type TableName = (typeof LOAD_TABLES)[number];

@@ -1,19 +1,38 @@
 import { caseCount, LOAD_TABLES, memberCount, type Structure } from './structure';
 
-/** What is known of the loaded members in one case. */
+/** What is known of the loaded members in one case: as many numbers for each as it needs, and nothing for the others. */
 export interface LoadSlots {
-  /** m: where the numbers of a member begin in `values`; -1 where the case leaves the member alone. */
-  readonly at: Int32Array;
+  /** The loaded members, ascending. */
+  readonly members: Int32Array;
+  /** Where the numbers of each begin in `values`. */
+  readonly starts: Int32Array;
   readonly values: Float64Array;
 }
 
-/** Adds row i of a table, which lies on member m, to the member's numbers at `at`. */
-type AddRow = (m: number, i: number, values: Float64Array, at: number) => void;
+/** Where the numbers of member m begin; -1 where the case leaves the member alone. */
+export function slotOf({ members, starts }: LoadSlots, m: number): number {
+  let [low, high] = [0, members.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (members[middle]! < m) low = middle + 1;
+    else high = middle;
+  }
+  return members[low] === m ? starts[low]! : -1;
+}
+
+/** The same for all members: written to `to` from `at` on. */
+export function writeSlots({ members, starts }: LoadSlots, count: number, to: Int32Array, at: number): void {
+  to.fill(-1, at, at + count);
+  for (let i = 0; i < members.length; i++) to[at + members[i]!] = starts[i]!;
+}
+
+/** Adds row i of a table, which lies on member m in case c, to the member's numbers at `at`. */
+type AddRow = (m: number, i: number, values: Float64Array, at: number, c: number) => void;
 
 /** What the rows of each table add to. */
 export interface SlotWriter {
-  /** Numbers of member m. */
-  readonly width: (m: number) => number;
+  /** Numbers of member m in case c. */
+  readonly width: (m: number, c: number) => number;
   readonly lineLoads: AddRow;
   readonly pointLoads: AddRow;
   readonly strains: AddRow;
@@ -24,55 +43,75 @@ export interface FormerSlots {
   /** By case. */
   readonly slots: readonly LoadSlots[];
   readonly rewritten: readonly number[];
+  /** By case: whether they may be taken over at all. */
+  readonly fits: readonly boolean[];
   /** Whether they may be written over. */
   readonly recycle: boolean;
 }
+
+const NONE: LoadSlots = { members: new Int32Array(0), starts: new Int32Array(0), values: new Float64Array(0) };
 
 /**
  * The numbers of every loaded member in every case that is wanted; the others come out empty. What `former` has of other members
  * than the rewritten ones is taken over; a case that leaves those alone keeps its slots.
  */
 export function loadSlots(s: Structure, writer: SlotWriter, wanted: readonly boolean[], former?: FormerSlots): LoadSlots[] {
-  const slots = former ? takenOver(writer, wanted, former) : emptySlots(s, writer, wanted);
-  const own = former && slots.map((one, c) => one !== former.slots[c]);
-  const addRows = (m: number): void => {
+  const isTaken = (c: number): boolean => former?.fits[c] === true;
+  const isNew = wanted.map((due, c) => due && !isTaken(c));
+  const empty = isNew.includes(true) ? emptySlots(s, writer, isNew) : wanted.map(() => NONE);
+  const slots = wanted.map((due, c) => (isTaken(c) ? takenOver(writer, c, due, former!) : empty[c]!));
+  const addRows = (m: number, isDue: readonly boolean[]): void => {
     for (const name of LOAD_TABLES) {
       const { first, cases } = s[name];
       for (let i = first[m]!; i < first[m + 1]!; i++) {
         const c = cases[i]!;
-        if (own ? own[c] : wanted[c]) writer[name](m, i, slots[c]!.values, slots[c]!.at[m]!);
+        if (isDue[c]) writer[name](m, i, slots[c]!.values, slotOf(slots[c]!, m), c);
       }
     }
   };
-  if (former) former.rewritten.forEach(addRows);
-  else for (let m = 0; m < memberCount(s); m++) addRows(m);
+  if (isNew.includes(true)) for (let m = 0; m < memberCount(s); m++) addRows(m, isNew);
+  if (former) {
+    const rewritten = slots.map((one, c) => isTaken(c) && wanted[c]! && one !== former.slots[c]);
+    for (const m of former.rewritten) addRows(m, rewritten);
+  }
   return slots;
 }
 
 /** Room for every member that a case loads. */
 function emptySlots(s: Structure, { width }: SlotWriter, wanted: readonly boolean[]): LoadSlots[] {
-  const members = memberCount(s);
-  const used = new Int32Array(caseCount(s));
-  const at = wanted.map((isWanted) => new Int32Array(isWanted ? members : 0).fill(-1));
-  for (const name of LOAD_TABLES) {
-    const { first, cases } = s[name];
-    for (let m = 0; m < members; m++)
-      for (let i = first[m]!; i < first[m + 1]!; i++) {
-        const c = cases[i]!;
-        if (!wanted[c] || at[c]![m] !== -1) continue;
-        at[c]![m] = used[c]!;
-        used[c]! += width(m);
+  const cases = caseCount(s);
+  const members: number[][] = Array.from({ length: cases }, () => []);
+  const last = new Int32Array(cases).fill(-1);
+  for (let m = 0; m < memberCount(s); m++)
+    for (const name of LOAD_TABLES) {
+      const table = s[name];
+      for (let i = table.first[m]!; i < table.first[m + 1]!; i++) {
+        const c = table.cases[i]!;
+        if (!wanted[c] || last[c] === m) continue;
+        last[c] = m;
+        members[c]!.push(m);
       }
-  }
-  return at.map((places, c) => ({ at: places, values: new Float64Array(used[c]!) }));
+    }
+  return members.map((loaded, c) => {
+    const starts = new Int32Array(loaded.length);
+    let used = 0;
+    loaded.forEach((m, i) => {
+      starts[i] = used;
+      used += width(m, c);
+    });
+    return { members: Int32Array.from(loaded), starts, values: new Float64Array(used) };
+  });
 }
 
 /** The former slots, with zeros for the members that are to be written anew. */
-const takenOver = ({ width }: SlotWriter, wanted: readonly boolean[], { slots, rewritten, recycle }: FormerSlots): LoadSlots[] =>
-  slots.map((one, c) => {
-    const loaded = wanted[c] ? rewritten.filter((m) => one.at[m]! >= 0) : [];
-    if (loaded.length === 0) return one;
-    const values = recycle ? one.values : one.values.slice();
-    for (const m of loaded) values.fill(0, one.at[m]!, one.at[m]! + width(m));
-    return { at: one.at, values };
-  });
+function takenOver({ width }: SlotWriter, c: number, isWanted: boolean, { slots, rewritten, recycle }: FormerSlots): LoadSlots {
+  const one = slots[c]!;
+  const loaded = isWanted ? rewritten.filter((m) => slotOf(one, m) >= 0) : [];
+  if (loaded.length === 0) return one;
+  const values = recycle ? one.values : one.values.slice();
+  for (const m of loaded) {
+    const at = slotOf(one, m);
+    values.fill(0, at, at + width(m, c));
+  }
+  return { ...one, values };
+}

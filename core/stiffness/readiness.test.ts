@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Model } from '../model/model';
-import { solve } from '../results/solve';
+import { solve } from '../analysis/session';
 import { clamp, clamp3, pin, roller, sketch } from '../test/build';
 import { readinessFaults, readinessNotes } from './readiness';
 

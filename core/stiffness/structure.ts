@@ -1,5 +1,6 @@
-/** Freedoms of a node: ux, uy, uz, rx, ry, rz. A plane structure uses ux, uy, rz (`active`); the others stay 0. */
-export const FREEDOMS = 6;
+import type { NodalTable } from './nodal-table';
+
+export { FREEDOMS } from './nodal-table';
 /** Freedoms of a member: the six of its start, then of its end, in local axes. */
 export const MEMBER_FREEDOMS = 12;
 
@@ -62,10 +63,10 @@ export interface Structure {
   readonly bows: Uint8Array;
   /** 12m: the stiffness between node and member end, per local freedom. */
   readonly releases: Float64Array;
-  /** c × 6n: forces on nodes, global axes. */
-  readonly nodeLoads: Float64Array;
-  /** c × 6n: movements imposed on fixed and sprung freedoms, in the support's axes. */
-  readonly settlements: Float64Array;
+  /** Forces on nodes, global axes. */
+  readonly nodeLoads: NodalTable;
+  /** Displacements imposed on fixed and sprung freedoms, in the support's axes. */
+  readonly settlements: NodalTable;
   /** a, b, then qx(a), qx(b), qy(a), qy(b), qz(a), qz(b): positions in m, intensities in N/m, local axes. */
   readonly lineLoads: MemberLoadTable;
   /** x, fx, fy, fz, mx, my, mz at a position, local axes. */

@@ -1,10 +1,11 @@
 import type { Load, Member, Model, ModelNode, Section, Support } from '../model/model';
 import { checkModel } from '../model/check';
-import { solve } from '../results/solve';
+import { solve } from '../analysis/session';
 import { extremes } from '../results/extremes';
 import type { LineQuantity } from '../results/quantities';
 import { valueAt } from '../results/read';
 import type { Results, Solution } from '../results/results';
+import { linearOf } from '../results/sums';
 
 /** Round numbers for closed forms: EI = 2e6 N·m², EA = 1e9 N. */
 export const E = 200e9;
@@ -98,7 +99,7 @@ export class Reading {
   }
 
   at(member: string, quantity: LineQuantity, x: number, outcome = 'Q'): number {
-    return valueAt(this.solution, this.solution.linear[this.outcome(outcome)]!, this.member(member), quantity, x);
+    return valueAt(this.solution, this.outcome(outcome), this.member(member), quantity, x);
   }
   max(member: string, quantity: LineQuantity, outcome = 'Q') {
     return extremes(this.solution, this.outcome(outcome), this.member(member), quantity).max;
@@ -117,15 +118,15 @@ export class Reading {
   /** fx, fy, fz, mx, my, mz */
   reactions(node: string, outcome = 'Q'): Float64Array {
     const i = 6 * this.node(node);
-    return this.solution.linear[this.outcome(outcome)]!.reactions.subarray(i, i + 6);
+    return linearOf(this.solution, this.outcome(outcome))!.reactions.subarray(i, i + 6);
   }
   /** ux, uy, uz, rx, ry, rz */
   movements(node: string, outcome = 'Q'): Float64Array {
     const i = 6 * this.node(node);
-    return this.solution.linear[this.outcome(outcome)]!.displacements.subarray(i, i + 6);
+    return linearOf(this.solution, this.outcome(outcome))!.displacements.subarray(i, i + 6);
   }
   residual(outcome = 'Q'): number {
-    return this.solution.linear[this.outcome(outcome)]!.equilibrium.residual;
+    return linearOf(this.solution, this.outcome(outcome))!.equilibrium.residual;
   }
 }
 

@@ -3,6 +3,8 @@
 import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { enveloped } from '@rigid-beam/core/results/envelope';
+import { nodalAt } from '@rigid-beam/core/results/read';
+import { linearOf } from '@rigid-beam/core/results/sums';
 import type { LinearOutcome, Solution } from '@rigid-beam/core/results/results';
 import { governingValues } from '@rigid-beam/drawing/diagram-scale';
 import { showDiagramValue } from '@rigid-beam/drawing/value-labels';
@@ -17,7 +19,7 @@ export function ResultsBench() {
   const display = useDisplay();
   const acts = solution?.outcomes[outcome];
   if (!solution || !acts) return <Hint>There are no results. The head strip says why.</Hint>;
-  const linear = solution.linear[outcome];
+  const linear = linearOf(solution, outcome);
   return (
     <Stack>
       <Hint>
@@ -98,10 +100,9 @@ const componentName = (k: number, active: readonly number[]): string =>
 function ReactionsTable({ solution, outcome, display }: TableProps) {
   const { active } = solution.structure;
   const acts = solution.outcomes[outcome]!;
-  const linear = solution.linear[outcome];
   const read = (f: number, unit: string): string => {
-    if (linear) return showNumber(inUnit(linear.reactions[f]!, unit));
-    const { max, min } = enveloped(acts.kind === 'envelope' ? acts.parts : [], (part) => solution.linear[part]!.reactions[f]!);
+    if (acts.kind !== 'envelope') return showNumber(inUnit(nodalAt(solution, outcome, 'reactions', f), unit));
+    const { max, min } = enveloped(acts.parts, (part) => nodalAt(solution, part, 'reactions', f));
     return `${showNumber(inUnit(min, unit))} … ${showNumber(inUnit(max, unit))}`;
   };
   return (

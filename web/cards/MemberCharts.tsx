@@ -62,7 +62,7 @@ export function MemberCharts({ solution, outcome, member, display }: MemberChart
   const acts = solution.outcomes[outcome]!;
   const parts = acts.kind === 'envelope' ? acts.parts : [outcome];
   const read = (quantity: LineQuantity, x: number): { max: number; min: number } =>
-    enveloped(parts, (part) => valueAt(solution, solution.linear[part]!, member, quantity, x));
+    enveloped(parts, (part) => valueAt(solution, part, member, quantity, x));
 
   return (
     <Stack>

@@ -4,6 +4,7 @@ import type { Freedom, ModelNode, Restraint, Support } from '@rigid-beam/core/mo
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { axisNames } from '@rigid-beam/core/model/point';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
+import { linearOf } from '@rigid-beam/core/results/sums';
 import { kindOf, supportKindsOf, supportOf } from '../benches/support-kinds';
 import { actingIndex, settledSolution, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
 import { Columns, PanelSubtitle, Select, Stack } from '../ui/controls';
@@ -167,7 +168,7 @@ function Movement({ id }: { readonly id: string }) {
   const display = useDisplay();
   const solution = useEditorState(settledSolution);
   const outcome = useEditorState(actingIndex);
-  const linear = solution?.linear[outcome];
+  const linear = solution && linearOf(solution, outcome);
   const index = solution?.structure.names.nodes.indexOf(id) ?? -1;
   if (!solution || !linear || index < 0) return null;
   const space = solution.structure.active.length === 6;

@@ -5,7 +5,7 @@ import { emptyModel, type Model } from '@rigid-beam/core/model/model';
 import { inverted } from '@rigid-beam/core/model/selecting';
 import { typicals } from '@rigid-beam/core/model/typical/all';
 import { initialValues } from '@rigid-beam/core/model/typical/typical';
-import { solve } from '@rigid-beam/core/results/solve';
+import { solve } from '@rigid-beam/core/analysis/session';
 import type { Subject } from '@rigid-beam/drawing/display-list';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import type { SheetController } from '../sheet/controller';

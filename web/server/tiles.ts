@@ -1,7 +1,7 @@
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { showMoment } from '@rigid-beam/core/quantities/show-load';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
-import { solve } from '@rigid-beam/core/results/solve';
+import { solve } from '@rigid-beam/core/analysis/session';
 import { governingValues, largestOf } from '@rigid-beam/drawing/diagram-scale';
 import { sketchMarkup } from '@rigid-beam/drawing/sketch';
 import { database } from '../db/database';

@@ -5,6 +5,7 @@ import { describeIntent, type Intent } from '@rigid-beam/core/model/edits/intent
 import type { Notice } from '@rigid-beam/core/model/notice';
 import type { Results } from '@rigid-beam/core/results/results';
 import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
+import type { RemediedMechanism } from '@rigid-beam/core/analysis/remedies';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import type { RevisionKind } from '../db/schema';
 import type { SolveProgress } from '../solver/solver.worker';
@@ -55,6 +56,8 @@ export interface EditorState extends Place {
   readonly hidden: ReadonlySet<string>;
   /** Of several motions that nothing resists, the place of the one that is drawn; the first one otherwise. */
   readonly shownMotion: number | undefined;
+  /** What would stop the mechanisms of a model, once it is found. */
+  readonly remedies: { readonly model: Model; readonly mechanisms: readonly RemediedMechanism[] } | undefined;
   /** The schedule that is open. */
   readonly schedule: 'nodes' | 'members' | undefined;
 }
@@ -100,6 +103,7 @@ export class Editor {
       hidden: NOTHING_HIDDEN,
       schedule: undefined,
       shownMotion: undefined,
+      remedies: undefined,
     }));
     this.queue = new StorageQueue(opened.id, opened.revision, (storage) => this.store.setState({ storage }));
     this.solver = new SolvingClient(
@@ -267,6 +271,12 @@ export class Editor {
     const { model, solved } = outcome;
     // While dragging, results may be one step behind; they are drawn with the very model they belong to.
     this.draw({ model, results: solved.results, milliseconds: solved.milliseconds, kernels: solved.kernels });
+    if (solved.results.status === 'unstable' && model === this.state.model) void this.seekRemedies(model);
+  }
+
+  private async seekRemedies(model: Model): Promise<void> {
+    const mechanisms = await this.solver.remedies();
+    if (mechanisms && model === this.state.drawn.model) this.store.setState({ remedies: { model, mechanisms } });
   }
 
   /** Draws one of the motions that nothing resists, by its place among the mechanisms. */

@@ -4,6 +4,7 @@ import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { extremes } from '@rigid-beam/core/results/extremes';
 import { sizeOf } from '@rigid-beam/core/model/loads/intensities';
+import { linearOf } from '@rigid-beam/core/results/sums';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { shownDimensions } from '@rigid-beam/drawing/dimension-items';
 import type { Subject } from '@rigid-beam/drawing/display-list';
@@ -68,7 +69,7 @@ function nodeWords(
   outcome: number,
 ): string {
   const place = `Node ${node.id} at ${showQuantity(node.x, display.length)} across, ${showQuantity(node.y, display.length)} up${node.z ? `, ${showQuantity(node.z, display.length)} towards the front` : ''}`;
-  const linear = solution?.linear[outcome];
+  const linear = solution && linearOf(solution, outcome);
   if (!linear) return place;
   const [ux, uy] = [linear.displacements[6 * index]!, linear.displacements[6 * index + 1]!];
   return `${place}; moves ${showQuantity(Math.abs(ux), display.deflection, 3)} ${ux >= 0 ? 'right' : 'left'}, ${showQuantity(Math.abs(uy), display.deflection, 3)} ${uy >= 0 ? 'up' : 'down'}`;
@@ -82,7 +83,7 @@ function memberForces(index: number, display: DisplayUnits, solution: Solution |
 }
 
 function reactionWords(index: number, display: DisplayUnits, solution: Solution | undefined, outcome: number): string {
-  const linear = solution?.linear[outcome];
+  const linear = solution && linearOf(solution, outcome);
   if (!linear) return '';
   const [fx, fy, mz] = [linear.reactions[6 * index]!, linear.reactions[6 * index + 1]!, linear.reactions[6 * index + 5]!];
   return `; reaction ${showForce(fx, display)} to the right, ${showForce(fy, display)} up, ${showMoment(mz, display)}`;

@@ -3,7 +3,7 @@ import { checkModel } from '@rigid-beam/core/model/check';
 import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
 import type { Load } from '@rigid-beam/core/model/model';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
-import { solve } from '@rigid-beam/core/results/solve';
+import { solve } from '@rigid-beam/core/analysis/session';
 import { plainView } from '@rigid-beam/drawing/view';
 import rib from '../../examples/glasshouse-rib.rbm.json';
 import lintel from '../../examples/lintel.rbm.json';
@@ -165,6 +165,6 @@ test('every buffer of the results is transferred, once', () => {
   const { solution } = solve(model);
   const buffers = buffersOf(solution);
   expect(new Set(buffers).size).toBe(buffers.length);
-  for (const { coefficients, ends } of solution!.linear.filter((one) => one !== undefined))
+  for (const { coefficients, ends } of solution!.cases)
     expect(buffers).toEqual(expect.arrayContaining([coefficients.buffer, ends.buffer]));
 });

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { checkModel } from '@rigid-beam/core/model/check';
-import { solve } from '@rigid-beam/core/results/solve';
+import { solve } from '@rigid-beam/core/analysis/session';
 import type { Path } from '@rigid-beam/drawing/display-list';
 import { plainView } from '@rigid-beam/drawing/view';
 import lintel from '../../examples/lintel.rbm.json';

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import type { Model } from '@rigid-beam/core/model/model';
-import { solve } from '@rigid-beam/core/results/solve';
+import { solve } from '@rigid-beam/core/analysis/session';
 import { clamp, sketch } from '@rigid-beam/core/test/build';
 import type { Results } from '@rigid-beam/core/results/results';
 import { plainView } from '@rigid-beam/drawing/view';

@@ -11,6 +11,6 @@ export function buffersOf(value: unknown): ArrayBuffer[] {
   return [...buffers];
 }
 
-/** The results with other outcomes in the place of theirs. */
-export const withLinear = (results: Results, linear: readonly (LinearOutcome | undefined)[]): Results =>
-  results.solution ? { ...results, solution: { ...results.solution, linear } } : results;
+/** The results with other cases in the place of theirs; those left out on the way between threads are undefined there. */
+export const withCases = (results: Results, cases: readonly (LinearOutcome | undefined)[]): Results =>
+  results.solution ? { ...results, solution: { ...results.solution, cases: cases as readonly LinearOutcome[] } } : results;

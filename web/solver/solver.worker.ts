@@ -1,10 +1,12 @@
 import * as Comlink from 'comlink';
-import { sharedKernels } from '@rigid-beam/core/linear-algebra/shared-kernels';
+import type { Phase } from '@rigid-beam/core/analysis/progress';
+import { mechanismsWithRemedies, type RemediedMechanism } from '@rigid-beam/core/analysis/remedies';
+import { AnalysisSession } from '@rigid-beam/core/analysis/session';
+import { warmUp } from '@rigid-beam/core/analysis/warm-up';
+import { warmUpKernels } from '@rigid-beam/core/linear-algebra/kernel-pool';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { LinearOutcome, Results } from '@rigid-beam/core/results/results';
-import { solveKeeping } from '@rigid-beam/core/results/solve';
-import type { Phase, System } from '@rigid-beam/core/results/system';
-import { buffersOf, withLinear } from './buffers';
+import { buffersOf, withCases } from './buffers';
 import { assembled, type ModelParts } from './model-parts';
 
 export interface Solved {
@@ -13,7 +15,7 @@ export interface Solved {
   readonly milliseconds: number;
   /** Which dense kernels did the work. */
   readonly kernels: string;
-  /** By outcome: it is the very one that was sent before, and is left out here. */
+  /** By case: it is the very one that was sent before, and is left out here. */
   readonly unchanged: readonly boolean[];
 }
 
@@ -28,16 +30,16 @@ export interface SolveProgress {
 const QUIET = 300;
 const OFTEN = 100;
 
-/** What the last solution left for the next: the ordering, and while only loads change the factor and the cases that stay as they are. */
-let former: System | undefined;
+const session = new AnalysisSession();
+const kernels = warmUpKernels();
 let current: Model | undefined;
-/** The outcomes that the page has. */
-let sent: readonly (LinearOutcome | undefined)[] = [];
+/** The cases that the page has. */
+let sent: readonly LinearOutcome[] = [];
 
-/** Numbers in the outcomes of a solution up to which they are kept here and copied to the page. */
+/** Numbers in the cases of a solution up to which they are kept here and copied to the page. */
 const KEPT = 4e6;
-const numbersIn = (linear: readonly (LinearOutcome | undefined)[]): number =>
-  linear.reduce((sum, outcome) => sum + (outcome ? outcome.coefficients.length + outcome.ends.length : 0), 0);
+const numbersIn = (cases: readonly LinearOutcome[]): number =>
+  cases.reduce((sum, { coefficients, ends }) => sum + coefficients.length + ends.length, 0);
 
 const solver = {
   solve(parts: ModelParts, tell: (progress: SolveProgress) => void): Solved {
@@ -51,27 +53,29 @@ const solver = {
       told = now;
       tell({ phase, done });
     };
-    const { results, system } = solveKeeping(model, [], { former, progress, recycle: true });
+    const results = session.update(model, { progress });
     const milliseconds = performance.now() - begun;
-    const kernels = sharedKernels().name;
-    const linear = results.solution?.linear ?? [];
-    if (numbersIn(linear) > KEPT) {
+    const cases = results.solution?.cases ?? [];
+    if (numbersIn(cases) > KEPT) {
       // Too much to have twice: it goes over whole, and the next solution starts its cases anew.
-      former = system && { ...system, solved: undefined };
+      session.handOver();
       sent = [];
-      const solved = { results, milliseconds, kernels, unchanged: linear.map(() => false) };
-      return Comlink.transfer(solved, buffersOf(linear));
+      return Comlink.transfer({ results, milliseconds, kernels, unchanged: cases.map(() => false) }, buffersOf(cases));
     }
-    former = system;
-    const unchanged = linear.map((outcome, i) => outcome !== undefined && outcome === sent[i]);
-    sent = linear;
-    const news = linear.map((outcome, i) => (unchanged[i] ? undefined : outcome));
-    return { results: withLinear(results, news), milliseconds, kernels, unchanged };
+    const unchanged = cases.map((one, c) => one === sent[c]);
+    sent = cases;
+    const news = cases.map((one, c) => (unchanged[c] ? undefined : one));
+    return { results: withCases(results, news), milliseconds, kernels, unchanged };
+  },
+
+  /** What would stop the mechanisms of the model that was solved last. */
+  remedies(): RemediedMechanism[] {
+    return current ? mechanismsWithRemedies(current) : [];
   },
 };
 
 export type Solver = typeof solver;
 
 // Compiled while the page still sends the model, not when it waits for the answer.
-sharedKernels();
+warmUp();
 Comlink.expose(solver);

@@ -1,12 +1,23 @@
 import * as Comlink from 'comlink';
+import type { RemediedMechanism } from '@rigid-beam/core/analysis/remedies';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { LinearOutcome } from '@rigid-beam/core/results/results';
-import { withLinear } from './buffers';
+import { withCases } from './buffers';
 import { partsOf } from './model-parts';
 import type { SolveProgress, Solved, Solver } from './solver.worker';
 
 export type SolveOutcome =
   { readonly model: Model; readonly solved: Solved } | { readonly model: Model; readonly failure: string };
+
+/** Started as soon as the page has its script, so that it is warm when there is a model to solve. */
+const hireWorker = (): Worker => new Worker(new URL('./solver.worker.ts', import.meta.url), { type: 'module' });
+let spare: Worker | undefined = typeof Worker === 'undefined' ? undefined : hireWorker();
+
+function takeWorker(): Worker {
+  const worker = spare ?? hireWorker();
+  spare = undefined;
+  return worker;
+}
 
 /** A solution that has run for so long (milliseconds) is given up when a newer model waits. */
 const TOO_LONG = 500;
@@ -25,7 +36,7 @@ export class SolvingClient {
   private generation = 0;
   /** The model that this worker was given last. */
   private known: Model | undefined;
-  /** The outcomes of the last solution that this worker sent. */
+  /** The cases of the last solution that this worker sent. */
   private last: readonly (LinearOutcome | undefined)[] = [];
 
   constructor(
@@ -50,13 +61,30 @@ export class SolvingClient {
     if (this.since > 0) this.replace();
   }
 
+  /**
+   * Seeks remedies for the mechanisms of the model that was solved last; nothing where a newer one is being solved, or comes before they
+   * are found.
+   */
+  async remedies(): Promise<readonly RemediedMechanism[] | undefined> {
+    if (this.since > 0) return undefined;
+    const { generation } = this;
+    this.since = performance.now();
+    const found = await this.solver.remedies();
+    if (generation !== this.generation) return undefined;
+    this.since = 0;
+    clearTimeout(this.impatience);
+    if (!this.waiting) return found;
+    void this.run();
+    return undefined;
+  }
+
   close(): void {
     clearTimeout(this.impatience);
     this.dismiss();
   }
 
   private hire(): void {
-    this.worker = new Worker(new URL('./solver.worker.ts', import.meta.url), { type: 'module' });
+    this.worker = takeWorker();
     this.solver = Comlink.wrap<Solver>(this.worker);
     this.generation++;
     this.last = [];
@@ -76,12 +104,12 @@ export class SolvingClient {
     void this.run();
   }
 
-  /** Puts the outcomes that have not changed, and were not sent again, back in their places. */
+  /** Puts the cases that have not changed, and were not sent again, back in their places. */
   private completed(solved: Solved): Solved {
     const { solution } = solved.results;
-    const linear = (solution?.linear ?? []).map((outcome, i) => (solved.unchanged[i] ? this.last[i] : outcome));
-    this.last = linear;
-    return { ...solved, results: withLinear(solved.results, linear) };
+    const cases = (solution?.cases ?? []).map((one, c) => (solved.unchanged[c] ? this.last[c] : one));
+    this.last = cases;
+    return { ...solved, results: withCases(solved.results, cases) };
   }
 
   private async run(): Promise<void> {

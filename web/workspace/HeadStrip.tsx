@@ -103,7 +103,7 @@ const PHASES: Record<SolveProgress['phase'], string> = {
   ordering: 'ordering',
   factorization: 'factorization',
   cases: 'cases',
-  combinations: 'combinations',
+  combinations: 'envelope',
 };
 
 /** `tone|text`: a plain string, so that the strip follows only when the words change. */
@@ -124,7 +124,7 @@ function solutionWords({ settled, progress }: EditorState): string {
     const empty = results.notices.every(({ code }) => code === 'no-members' || code === 'no-support');
     return empty ? 'attention|Not ready to solve' : `fault|${faults === 1 ? '1 fault' : `${faults} faults`}`;
   }
-  const worst = Math.max(0, ...(results.solution?.linear.map((linear) => linear?.equilibrium.residual ?? 0) ?? []));
+  const worst = Math.max(0, ...(results.solution?.cases.map(({ equilibrium }) => equilibrium.residual) ?? []));
   const balance = worst < 1e-9 ? 'in balance' : `balance to ${worst.toExponential(0)}`;
   return `good|Solved in ${(milliseconds ?? 0).toFixed(1)} ms, ${balance}`;
 }

@@ -153,10 +153,12 @@ function List({ notices }: { readonly notices: readonly Notice[] }) {
 function Mechanisms({ mechanisms }: { readonly mechanisms: readonly Mechanism[] }) {
   const editor = useEditor();
   const shown = useEditorState(shownPlace);
+  const found = useEditorState(({ remedies, settled }) => (remedies?.model === settled.model ? remedies.mechanisms : undefined));
   const harmful = mechanisms.flatMap((mechanism, place) => (mechanism.harmless ? [] : [{ ...mechanism, place }]));
   return (
     <ul>
-      {harmful.slice(0, MANY).map(({ description, freedoms, members, remedies, place }, i) => {
+      {harmful.slice(0, MANY).map(({ description, freedoms, members, place }, i) => {
+        const remedies = found?.[place]?.remedies ?? [];
         const nodes = [...new Set(freedoms.map(({ node }) => node))];
         const subjects: Subject[] =
           nodes.length > 0 ? nodes.map((id) => ({ kind: 'node', id })) : members.map((id) => ({ kind: 'member', id }));
@@ -193,8 +195,8 @@ function Mechanisms({ mechanisms }: { readonly mechanisms: readonly Mechanism[] 
 
 /** A subject as a notice names it, as a thing on the sheet. */
 function subjectOf(words: string): Subject[] {
-  const [, kind, id] = /^(node|member) (.+)$/.exec(words) ?? [];
-  return (kind === 'node' || kind === 'member') && id !== undefined ? [{ kind, id }] : [];
+  const [, kind, id] = /^(node|member|load) (.+)$/.exec(words) ?? [];
+  return (kind === 'node' || kind === 'member' || kind === 'load') && id !== undefined ? [{ kind, id }] : [];
 }
 
 function Conflict({ since }: { readonly since: readonly { readonly label: string }[] }) {

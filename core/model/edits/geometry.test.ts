@@ -7,7 +7,7 @@ import { emptyModel, type Model } from '../model';
 import { connected, inverted, membersAlong, membersLike, onPlane } from '../selecting';
 import { typicals } from '../typical/all';
 import { initialValues, valueFault } from '../typical/typical';
-import { solve } from '../../results/solve';
+import { solve } from '../../analysis/session';
 import { valueAt } from '../../results/read';
 import { extremes } from '../../results/extremes';
 import { randomFrame } from '../../test/random-frame';
@@ -35,7 +35,7 @@ function figures(model: Model, nodes: readonly string[]): number[] {
   const results = solve(model);
   if (!results.solution) throw new Error(JSON.stringify(results.notices));
   const { solution } = results;
-  const linear = solution.linear[0]!;
+  const linear = solution.cases[0]!;
   const of = (quantity: 'N' | 'Vy' | 'Mz', side: 'max' | 'min'): number[] =>
     model.members.map((_, m) => extremes(solution, 0, m, quantity)[side].value);
   const movements = nodes.flatMap((id) => {
@@ -150,9 +150,7 @@ describe('edits of geometry leave the mechanics as they were', () => {
     const turned = edited(loaded, { type: 'transform', nodes: nodeIds(loaded), motion });
     const N = (model: Model): number[] => {
       const { solution } = solve(model);
-      return model.members.flatMap((_, m) =>
-        (['N', 'T', 'My', 'Mz'] as const).map((q) => valueAt(solution!, solution!.linear[0]!, m, q, 0)),
-      );
+      return model.members.flatMap((_, m) => (['N', 'T', 'My', 'Mz'] as const).map((q) => valueAt(solution!, 0, m, q, 0)));
     };
     expectSame(N(loaded), N(turned));
   });

@@ -1,6 +1,6 @@
 import { takeOut } from '../linear-algebra/take-out';
 import { FREEDOMS } from '../stiffness/structure';
-import type { System } from './system';
+import type { System } from './factorise';
 
 /** Adds a solution, by unknown, to the movements of the nodes (6n, nodes' axes). */
 export function addSolution(system: System, x: Float64Array, movements: Float64Array): void {

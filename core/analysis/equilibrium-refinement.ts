@@ -1,10 +1,10 @@
 import { residualsOf, solveInPlace } from '../linear-algebra/solve';
 import { largestPart } from '../linear-algebra/largest-part';
-import { leftAtJoints } from './joints';
-import { addSolution } from './movements';
-import type { SolvedEquations } from './recover-cases';
-import type { LinearOutcome } from './results';
-import type { System } from './system';
+import { leftAtJoints } from '../results/joints';
+import { addSolution } from './add-solution';
+import type { SolvedEquations } from '../results/recover-cases';
+import type { LinearOutcome } from '../results/results';
+import type { System } from './factorise';
 
 /** Where no more than this part of the largest force is left, at any joint and in all, nothing is corrected. */
 const BALANCED = 1e-11;

@@ -1,40 +1,18 @@
 import type { Factor } from '../linear-algebra/factor';
 import { sameNumbers } from '../linear-algebra/same-numbers';
-import type { MemberLoads } from '../stiffness/equivalent-loads';
-import {
-  caseCount,
-  FREEDOMS,
-  LOAD_TABLES,
-  memberCount,
-  nodeCount,
-  type MemberLoadTable,
-  type Structure,
-} from '../stiffness/structure';
-import type { Pieces } from './breakpoints';
-import type { PieceLoads } from './piece-loads';
-import type { AppliedLoads } from './resultants';
-import type { LinearOutcome } from './results';
+import { sameNodal } from '../stiffness/nodal-table';
+import { caseCount, LOAD_TABLES, memberCount, type MemberLoadTable, type Structure } from '../stiffness/structure';
+import { samePieces, type Pieces } from '../results/breakpoints';
+import type { CaseLoads } from '../results/case-loads';
+import type { LinearOutcome } from '../results/results';
 
 /** The cases of one solution, kept so that the next one solves only those whose loads have changed. */
 export interface SolvedCases {
   readonly structure: Structure;
   readonly factor: Factor;
-  readonly pieces: Pieces;
+  /** By case. */
+  readonly pieces: readonly Pieces[];
   readonly cases: readonly SolvedCase[];
-  /** Set when a later solution begins to write over its loads and results: from then on it tells nothing. */
-  overwritten: boolean;
-}
-
-/** The loads of a case in every form that its solution needs. */
-export interface CaseLoads {
-  /** As the members' ends feel them. */
-  readonly onMembers: MemberLoads;
-  /** As the nodes feel them: 6n, nodes' axes. */
-  readonly onNodes: Float64Array;
-  /** Along the pieces of the members. */
-  readonly along: PieceLoads;
-  /** As they are applied to the members. */
-  readonly applied: AppliedLoads;
 }
 
 /** One solved case with what it was solved from. */
@@ -51,27 +29,24 @@ export function unchangedCases(
   former: SolvedCases | undefined,
   structure: Structure,
   factor: Factor,
-  pieces: Pieces,
+  pieces: readonly Pieces[],
 ): (SolvedCase | undefined)[] {
   const count = caseCount(structure);
   const none = new Array<undefined>(count).fill(undefined);
   if (!former || former.factor !== factor || caseCount(former.structure) !== count) return none;
   const old = former.structure;
-  if (!sameNumbers(old.lengths, structure.lengths) || !samePieces(former.pieces, pieces)) return none;
+  if (!sameNumbers(old.lengths, structure.lengths)) return none;
   const changed = new Uint8Array(count);
   for (const key of LOAD_TABLES) markChanged(old[key], structure[key], memberCount(structure), changed);
-  const size = FREEDOMS * nodeCount(structure);
   return former.cases.map((kept, c) => {
     const same =
       !changed[c] &&
-      sameNumbers(old.nodeLoads, structure.nodeLoads, c * size, (c + 1) * size) &&
-      sameNumbers(old.settlements, structure.settlements, c * size, (c + 1) * size);
+      samePieces(former.pieces[c]!, pieces[c]!) &&
+      sameNodal(old.nodeLoads, structure.nodeLoads, c) &&
+      sameNodal(old.settlements, structure.settlements, c);
     return same ? kept : undefined;
   });
 }
-
-const samePieces = (a: Pieces, b: Pieces): boolean =>
-  sameNumbers(a.first, b.first) && sameNumbers(a.from, b.from) && sameNumbers(a.to, b.to);
 
 /** Marks the cases whose rows differ: on each member the rows of one case are compared in their order. */
 function markChanged(a: MemberLoadTable, b: MemberLoadTable, members: number, changed: Uint8Array): void {

@@ -1,4 +1,3 @@
-import { applyIntent } from '../model/edits/apply-intent';
 import type { Intent } from '../model/edits/intent';
 import {
   freedoms as freedomNames,
@@ -9,44 +8,17 @@ import {
   type Model,
   type Support,
 } from '../model/model';
-import type { Found, Mechanism, Motion, Remedy } from '../stability/mechanism';
+import type { Motion } from '../stability/mechanism';
 import type { Opening } from '../stability/openings';
 
-/** Trials are whole factorizations, and look at every member in every motion: enough of them to help, not so many that the answer waits. */
-const MOST_MECHANISMS = 6;
-const MOST_MEMBERS = 3000;
-const MOST_WORK = 1e5;
-const ENOUGH = 2;
-
-/**
- * The mechanisms with remedies: edits for the pattern behind each, every one tried on the model and kept only if `harmful` counts
- * fewer harmful mechanisms after it than the `before` that there are.
- */
-export function withRemedies(
-  model: Model,
-  found: readonly Found[],
-  before: number,
-  harmful: (model: Model) => number,
-): Mechanism[] {
-  let tried = 0;
-  let work = 0;
-  return found.map(({ mechanism, motion }) => {
-    if (mechanism.harmless || model.members.length > MOST_MEMBERS || tried >= MOST_MECHANISMS) return mechanism;
-    tried++;
-    const remedies: Remedy[] = [];
-    for (const remedy of candidates(model, motion)) {
-      if (remedies.length >= ENOUGH || work > MOST_WORK) break;
-      if (remedies.some(({ description }) => description === remedy.description)) continue;
-      work += model.members.length * (1 + before);
-      const applied = applyIntent(model, remedy.edit);
-      if (applied.ok && harmful(applied.model) < before) remedies.push(remedy);
-    }
-    return { ...mechanism, remedies };
-  });
+/** An edit of the model that takes a mechanism away, tried before it is offered. */
+export interface Remedy {
+  readonly description: string;
+  readonly edit: Intent;
 }
 
 /** Edits that are worth a trial for a motion, the likeliest first. */
-function* candidates(model: Model, { amounts, pattern }: Motion): Generator<Remedy> {
+export function* candidates(model: Model, { amounts, pattern }: Motion): Generator<Remedy> {
   switch (pattern.kind) {
     case 'spin':
       yield* fixedEnds(model, pattern.node);

@@ -6,19 +6,21 @@ import { FREEDOMS } from '../stiffness/structure';
 import { toOwnAxes } from '../stiffness/transformation';
 import { clamp, sketch } from '../test/build';
 import { randomSpace } from '../test/random-space';
-import { balanceJoints } from './balance-joints';
-import { pieces } from './breakpoints';
+import { takeKernels } from '../linear-algebra/kernel-pool';
+import { piecesOfCases } from '../results/breakpoints';
+import { leftAtJoints } from '../results/joints';
+import { recoverPlainly } from '../results/recover-members';
+import type { LinearOutcome } from '../results/results';
 import { caseLoads } from './case-loads';
-import { leftAtJoints } from './joints';
-import { recoverPlainly } from './recover-members';
-import type { LinearOutcome } from './results';
-import { solveKeeping } from './solve';
-import type { System } from './system';
+import { balanceJoints } from './equilibrium-refinement';
+import { factorise, type System } from './factorise';
+import { prepare } from './prepare';
+import { solve } from './session';
 
-const solved = (model: Model): { system: System; outcome: LinearOutcome } => {
-  const { results, system } = solveKeeping(model, [], {});
-  return { system: system!, outcome: results.solution!.linear[0]! };
-};
+const solved = (model: Model): { system: System; outcome: LinearOutcome } => ({
+  system: factorise(prepare(model).prepared, takeKernels()),
+  outcome: solve(model).solution!.cases[0]!,
+});
 
 test('what is left at the joints is f − K·u, with springs whose ground moves and a turned support', () => {
   fc.assert(
@@ -40,9 +42,9 @@ test('what is left at the joints is f − K·u, with springs whose ground moves 
       const sprung = FREEDOMS * s.names.nodes.indexOf(held!.node) + 1;
       const f = at === 0 ? sprung : numbering.freedoms[at]!;
       own[f]! += 1e-3;
-      const cut = pieces(s);
-      const [loads] = caseLoads(system, cut, [undefined], false);
-      recoverPlainly(s, matrices, cut, [{ c: 0, loads: loads!, movements: own }], ({ ends }) => {
+      const pieces = piecesOfCases(s);
+      const [loads] = caseLoads(system, pieces, [undefined]);
+      recoverPlainly(s, matrices, [{ c: 0, pieces: pieces[0]!, loads: loads!, movements: own }], ({ ends }) => {
         const K = assembleStiffness(s, matrices, numbering, loose.brakes);
         const stiffness = K.values[K.pointers[numbering.unknowns[f]!]!]!;
         expect(leftAtJoints(s, matrices, 0, ends, own)[f]! / (-1e-3 * stiffness)).toBeCloseTo(1, 4);
@@ -59,9 +61,18 @@ describe('corrections by what is left at the joints', () => {
   }); // prettier-ignore
   const start = () => {
     const { system, outcome } = solved(model);
-    const [loads] = caseLoads(system, pieces(system.structure), [undefined], false);
+    const [pieces] = piecesOfCases(system.structure);
+    const [loads] = caseLoads(system, [pieces!], [undefined]);
     const side = Float64Array.from(system.numbering.freedoms, (f) => loads!.onNodes[f]!);
-    const equations = { c: 0, loads: loads!, movements: outcome.displacements, side, residual: 0.5, driving: 1e3 };
+    const equations = {
+      c: 0,
+      pieces: pieces!,
+      loads: loads!,
+      movements: outcome.displacements,
+      side,
+      residual: 0.5,
+      driving: 1e3,
+    };
     return { system, outcome, equations };
   };
   type Parts = readonly [residual: number, jointResidual?: number];

@@ -4,7 +4,7 @@ import { Drivers, type Found } from '../stability/mechanism';
 import type { Notice } from '../model/notice';
 import type { MemberLoads } from '../stiffness/equivalent-loads';
 import type { Mechanism } from '../stability/mechanism';
-import type { System } from './system';
+import type { System } from './factorise';
 
 /** Every independent motion of a system that nothing resists, judged under its loads (6n each, nodes' axes). */
 export function judge(system: System, loads: readonly Float64Array[], onMembers: readonly MemberLoads[]): Found[] {

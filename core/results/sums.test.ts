@@ -2,6 +2,11 @@ import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { Model } from '../model/model';
 import { clamp3, sketch, solved } from '../test/build';
+import { diagramOf } from './diagram';
+import { lineQuantities } from './quantities';
+import { nodalAt, valueAt, valueIn } from './read';
+import { linearOf } from './sums';
+import { largestPart as maxNorm } from '../linear-algebra/largest-part';
 
 const ids = ['A', 'B', 'C', 'D', 'E', 'F'];
 
@@ -31,18 +36,27 @@ const model = (factors: readonly number[]): Model =>
 test('a sum of any number of cases is each of them times its factor, in every number', () => {
   fc.assert(
     fc.property(fc.array(fc.constantFrom(0, 1, -1.5, 1.35, 0.7), { minLength: 6, maxLength: 6 }), (factors) => {
-      const { linear } = solved(model(factors)).solution;
-      const sum = linear.at(-1)!;
-      for (const key of ['displacements', 'reactions', 'ends', 'coefficients'] as const) {
-        const size = Math.max(
-          1e-12,
-          ...linear.slice(0, 6).map((one) => one![key].reduce((max, x) => Math.max(max, Math.abs(x)), 0)),
-        );
+      const { solution } = solved(model(factors));
+      const sum = linearOf(solution, 6)!;
+      const all = diagramOf(solved(model(factors)).solution, 6, 0);
+      for (const key of ['displacements', 'reactions', 'ends'] as const) {
+        const size = Math.max(1e-12, ...solution.cases.map((one) => maxNorm(one[key])));
         sum[key].forEach((value, i) => {
-          const expected = factors.reduce<number>((total, factor, c) => total + factor * linear[c]![key][i]!, 0);
+          const expected = factors.reduce<number>((total, factor, c) => total + factor * solution.cases[c]![key][i]!, 0);
           expect(Math.abs(value - expected)).toBeLessThan(1e-12 * size);
+          if (key !== 'ends') expect(Math.abs(nodalAt(solution, 6, key, i) - expected)).toBeLessThan(1e-12 * size);
         });
       }
+      // Cut where any of its cases is; what is read of the member alone is the same.
+      const L = solution.structure.lengths[0]!;
+      for (const quantity of lineQuantities)
+        for (const x of [0, 0.3 * L, 0.4 * L, 0.7 * L, L]) {
+          const parts = ids.map((_, c) => factors[c]! * valueAt(solution, c, 0, quantity, x));
+          const expected = parts.reduce((total, part) => total + part, 0);
+          const size = Math.max(1e-12, ...ids.map((_, c) => Math.abs(valueAt(solution, c, 0, quantity, x))));
+          expect(Math.abs(valueAt(solution, 6, 0, quantity, x) - expected)).toBeLessThan(1e-11 * size);
+          expect(Math.abs(valueIn(all, quantity, x) - expected)).toBeLessThan(1e-11 * size);
+        }
       expect(sum.equilibrium.residual).toBeLessThan(1e-9);
     }),
     { numRuns: 40 },

@@ -2,28 +2,22 @@ import { solveRefined } from '../linear-algebra/solve';
 import { vectorRoom } from '../linear-algebra/vectors';
 import { imposedMovements, rightHandSide } from '../stiffness/assemble';
 import { FREEDOMS, nodeCount } from '../stiffness/structure';
-import { balanceJoints } from './balance-joints';
-import type { Pieces } from './breakpoints';
-import { addSolution } from './movements';
-import { recoverCases, type SolvedEquations } from './recover-cases';
-import type { LinearOutcome } from './results';
-import type { CaseLoads } from './solved-cases';
-import type { Progress, System } from './system';
+import { recoverCases, type SolvedEquations } from '../results/recover-cases';
+import type { LinearOutcome } from '../results/results';
+import { addSolution } from './add-solution';
+import { balanceJoints } from './equilibrium-refinement';
+import type { System } from './factorise';
+import type { CasesToSolve, Strategy } from './strategy';
 
 const roomForMovements = vectorRoom();
 const roomForSides = vectorRoom();
 const roomForSolutions = vectorRoom();
 
-/** The outcomes of the cases that are due; `memories`: what they may be written into, for each. */
-export function solveCases(
-  system: System,
-  cut: Pieces,
-  supported: Uint8Array,
-  due: readonly number[],
-  loads: readonly CaseLoads[],
-  memories: readonly (Float64Array | undefined)[],
-  progress?: Progress,
-): ReadonlyMap<number, LinearOutcome> {
+/** First-order linear analysis: every case by one substitution in the one factor, corrected by what it leaves unbalanced. */
+export const linear: Strategy = { name: 'linear', solve: solveCases };
+
+function solveCases(system: System, cases: CasesToSolve): ReadonlyMap<number, LinearOutcome> {
+  const { due, loads, pieces, supported, memories, progress } = cases;
   const { structure, matrices, numbering, factor } = system;
   const imposed = roomForMovements(due.length, FREEDOMS * nodeCount(structure));
   due.forEach((c, i) => imposedMovements(structure, c, imposed[i]));
@@ -35,6 +29,7 @@ export function solveCases(
     addSolution(system, solutions[i]!, movements);
     return {
       c,
+      pieces: pieces[c]!,
       loads: loads[c]!,
       movements,
       side: sides[i]!,
@@ -44,7 +39,7 @@ export function solveCases(
     };
   });
   const recover = (some: readonly SolvedEquations[], tell: (i: number) => void): LinearOutcome[] =>
-    recoverCases(structure, matrices, cut, supported, some, tell);
+    recoverCases(structure, matrices, supported, some, tell);
   const rough = recover(equations, (i) => progress?.('cases', i / due.length));
   // Corrections have no share of the work that is known beforehand, but can be given up as well.
   const outcomes = balanceJoints(system, equations, rough, (again) => recover(again, () => progress?.('cases', 1)));

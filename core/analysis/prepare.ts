@@ -1,21 +1,18 @@
-import type { Model } from '../model/model';
-import { recompile } from '../stiffness/compile';
-import type { SolvedCases } from './solved-cases';
-import type { Watch } from '../linear-algebra/factor';
-import type { Kernels } from '../linear-algebra/kernels';
-import { sameNumbers } from '../linear-algebra/same-numbers';
 import type { SparseSymmetric } from '../linear-algebra/sparse-symmetric';
+import { sameNumbers } from '../linear-algebra/same-numbers';
+import type { Model } from '../model/model';
 import { looseNodes, type LooseNodes } from '../stability/loose-nodes';
 import { membersAt } from '../stability/mechanism';
-import { freeMotions, type FreeMotions } from '../stability/free-motions';
 import { assembleStiffness } from '../stiffness/assemble';
+import { recompile } from '../stiffness/compile';
 import { memberMatrices, type MemberMatrices } from '../stiffness/member-matrices';
 import { numberFreedoms, type Numbering } from '../stiffness/numbering';
 import { reassembleStiffness } from '../stiffness/reassemble';
 import { memberCount, type Structure } from '../stiffness/structure';
+import type { Progress } from './progress';
 
-/** Everything about a structure that does not depend on its loads, factored and ready for any right-hand side. */
-export interface System extends FreeMotions {
+/** A structure with its numbered and assembled equations: everything that does not depend on its loads, ready to be factorised. */
+export interface Prepared {
   readonly model: Model;
   readonly structure: Structure;
   readonly matrices: MemberMatrices;
@@ -24,30 +21,29 @@ export interface System extends FreeMotions {
   readonly loose: LooseNodes;
   readonly numbering: Numbering;
   readonly stiffness: SparseSymmetric;
-  /** The cases that were solved with it last. */
-  readonly solved?: SolvedCases | undefined;
-  /** The members that differ in more than their loads from those of the solved cases; undefined where anything may differ. */
+}
+
+/** What an edit left of a former structure. */
+export interface Changes {
+  /** Whether nothing but loads differs: the very same equations. */
+  readonly sameStiffness: boolean;
+  /** The members that differ in more than their loads; undefined where anything may differ. */
   readonly changed?: readonly number[] | undefined;
-  /** The members whose loads may differ from theirs, all other loads being the same; undefined where any may differ. */
+  /** The members whose loads may differ, all other loads being the same; undefined where any may differ. */
   readonly reloaded?: readonly number[] | undefined;
 }
 
 /** With more than so many members for each changed one, K is kept but for what they give to it. */
 const MEMBERS_TO_A_CHANGE = 8;
 
-/** What a long computation tells while it runs: the phase, and how much of it is done, 0 to 1. May throw to give up. */
-export type Progress = (phase: Phase, done: number) => void;
-export type Phase = 'stiffness' | 'ordering' | 'factorization' | 'cases' | 'combinations';
-
 /**
- * Builds and factors the system. What an earlier system can lend is taken over: all of it when only loads differ, the ordering
- * when the same freedoms are joined in the same way.
+ * Compiles, numbers and assembles a sound and ready model. What a former one can lend is taken over: all of it when only loads differ, the
+ * ordering when the same freedoms are joined in the same way, matrices of members that are as they were.
  */
-export function buildSystem(model: Model, kernels: Kernels, former?: System, progress?: Progress): System {
+export function prepare(model: Model, former?: Prepared, progress?: Progress): { prepared: Prepared; changes: Changes } {
   const { structure, changed, reloaded } = recompile(model, former);
-  const isLast = former?.solved?.structure === former?.structure;
-  const since = { solved: former?.solved, ...(isLast ? { changed, reloaded } : { changed: undefined, reloaded: undefined }) };
-  if (former?.factor.isCurrent() && sameStiffness(former.structure, structure)) return { ...former, model, structure, ...since };
+  if (former && sameStiffness(former.structure, structure))
+    return { prepared: { ...former, model, structure }, changes: { sameStiffness: true, changed, reloaded } };
   progress?.('stiffness', 0);
   const matrices = memberMatrices(structure, former && changed && { matrices: former.matrices, changed });
   const isJoinedAsBefore = former !== undefined && sameNumbers(former.structure.memberNodes, structure.memberNodes);
@@ -62,18 +58,9 @@ export function buildSystem(model: Model, kernels: Kernels, former?: System, pro
     isLittle && isAlike
       ? reassembleStiffness(structure, matrices, numbering, former.stiffness, changed, members)
       : assembleStiffness(structure, matrices, numbering, loose.brakes);
-  const watch: Watch | undefined = progress && ((done) => progress('factorization', done));
-  const motions = freeMotions({ structure, matrices, members, brakes: loose.brakes, numbering }, stiffness, kernels, watch);
   return {
-    model,
-    structure,
-    matrices,
-    members,
-    loose,
-    numbering,
-    stiffness,
-    ...motions,
-    ...since,
+    prepared: { model, structure, matrices, members, loose, numbering, stiffness },
+    changes: { sameStiffness: false, changed, reloaded },
   };
 }
 

@@ -9,13 +9,23 @@ import { FREEDOMS } from '../stiffness/structure';
 import { clamp, sketch } from '../test/build';
 import { randomFrame } from '../test/random-frame';
 import { randomSpace } from '../test/random-space';
-import { pieces } from './breakpoints';
-import { pieceLoads } from './piece-loads';
-import { recoverMembers, recoverPlainly, type Recovered } from './recover-members';
-import { solveKeeping } from './solve';
-import type { Phase, System } from './system';
+import { piecesOfCases } from '../results/breakpoints';
+import { pieceLoads } from '../results/piece-loads';
+import { recoverMembers, recoverPlainly, type Recovered } from '../results/recover-members';
+import { linearOf } from '../results/sums';
+import type { LinearOutcome } from '../results/results';
+import { prepare } from './prepare';
+import type { Phase } from './progress';
+import { AnalysisSession, solve } from './session';
 
-const results = (model: Model, former?: System, recycle = false) => solveKeeping(model, [], { former, recycle });
+/** What a session finds of one model after the other; the last results. */
+function after(...models: readonly Model[]) {
+  const session = new AnalysisSession();
+  const all = models.map((model) => session.update(model));
+  return all.at(-1)!;
+}
+/** A case of the last of some models that are analysed one after the other. */
+const caseAfter = (c: number, ...models: readonly Model[]): LinearOutcome => after(...models).solution!.cases[c]!;
 
 const close = (a: Float64Array, b: Float64Array): void => {
   expect(b.length).toBe(a.length);
@@ -24,19 +34,20 @@ const close = (a: Float64Array, b: Float64Array): void => {
   expect(worst).toBeLessThan(1e-9 * size);
 };
 
-describe('what one solution leaves for the next', () => {
-  test('only loads changed: the factor is used again, and the answer is that of a fresh start', () => {
+describe('what one analysis leaves for the next', () => {
+  test('only loads changed: nothing is factorised again, and the answer is that of a fresh start', () => {
     fc.assert(
       fc.property(randomSpace, fc.integer({ min: -20, max: 20 }), (model, fy) => {
-        const first = results(model);
+        const session = new AnalysisSession();
+        session.update(model);
         const edited: Model = {
           ...model,
           loads: [...model.loads, { id: 'x1', type: 'node', case: 'Q', node: 't00', fy: fy * 1e3 }],
         };
-        const second = results(edited, first.system);
-        expect(second.system!.factor).toBe(first.system!.factor);
-        const kept = second.results.solution!.linear[0]!;
-        const fresh = results(edited).results.solution!.linear[0]!;
+        const phases = new Set<Phase>();
+        const kept = session.update(edited, { progress: (phase) => void phases.add(phase) }).solution!.cases[0]!;
+        expect([...phases]).toEqual(['cases']);
+        const fresh = caseAfter(0, edited);
         close(fresh.displacements, kept.displacements);
         close(fresh.ends, kept.ends);
       }),
@@ -44,18 +55,16 @@ describe('what one solution leaves for the next', () => {
     );
   });
 
-  test('a node moved: the ordering is used again, the factor is not', () => {
+  test('a node moved: the ordering is used again', () => {
     fc.assert(
       fc.property(randomSpace, (model) => {
-        const first = results(model);
         const edited: Model = {
           ...model,
           nodes: model.nodes.map((node) => (node.id === 't00' ? { ...node, x: node.x + 0.3 } : node)),
         };
-        const second = results(edited, first.system);
-        expect(second.system!.numbering).toBe(first.system!.numbering);
-        expect(second.system!.factor).not.toBe(first.system!.factor);
-        close(results(edited).results.solution!.linear[0]!.displacements, second.results.solution!.linear[0]!.displacements);
+        const { prepared } = prepare(model);
+        expect(prepare(edited, prepared).prepared.numbering).toBe(prepared.numbering);
+        close(caseAfter(0, edited).displacements, caseAfter(0, model, edited).displacements);
       }),
       { numRuns: 10 },
     );
@@ -70,11 +79,43 @@ describe('what one solution leaves for the next', () => {
           (m) => ({ ...m, members: [...m.members, { ...m.members[0]!, id: 'new', start: 'f00', end: 't11' }] }),
         ];
         const edited = edits[kind]!(model);
-        const kept = results(edited, results(model).system).results.solution!.linear[0]!.displacements;
-        const fresh = results(edited).results.solution!.linear[0]!.displacements;
-        close(fresh, kept);
+        close(caseAfter(0, edited).displacements, caseAfter(0, model, edited).displacements);
       }),
       { numRuns: 15 },
+    );
+  });
+
+  test('two models in turn, in two sessions, give the very same numbers as each alone', () => {
+    fc.assert(
+      fc.property(randomSpace, randomFrame, (space, plane) => {
+        const sessions = [new AnalysisSession(), new AnalysisSession()];
+        const moved = (model: Model, by: number): Model => ({
+          ...model,
+          nodes: model.nodes.map((node, i) => (i === 1 ? { ...node, x: node.x + by } : node)),
+        });
+        const alone = [space, plane].map((model) => [0, 0.1, 0.2].map((by) => structuredClone(solve(moved(model, by)))));
+        [0, 0.1, 0.2].forEach((by, step) =>
+          [space, plane].forEach((model, k) => {
+            const { solution } = sessions[k]!.update(moved(model, by));
+            solution?.cases.forEach((one, c) => {
+              const other = alone[k]![step]!.solution!.cases[c]!;
+              // Where nothing is taken over but the ordering, not even rounding differs.
+              if (step === 0) expect(one.coefficients).toEqual(other.coefficients);
+              else close(other.coefficients, one.coefficients);
+            });
+          }),
+        );
+        // The factor of the first is still its own: it solves other loads without being made again.
+        const phases = new Set<Phase>();
+        const [load] = space.loads;
+        const loads = [...space.loads.slice(1), { ...load!, id: 'again' }];
+        const last = { ...moved(space, 0.2), loads };
+        const again = sessions[0]!.update(last, { progress: (phase) => void phases.add(phase) });
+        expect(phases.has('factorization')).toBe(false);
+        close(solve(last).solution!.cases[0]!.displacements, again.solution!.cases[0]!.displacements);
+        sessions.forEach((session) => session.close());
+      }),
+      { numRuns: 12 },
     );
   });
 });
@@ -105,7 +146,7 @@ test('nodes, members, sections and loads changed one after the other, with self 
     return { ...model, nodes: model.nodes.map((node) => ({ ...node, x: node.x * (1 + by / 100) })) };
   };
   fc.assert(
-    fc.property(randomSpace, fc.array(change, { minLength: 2, maxLength: 5 }), fc.boolean(), (any, changes, recycle) => {
+    fc.property(randomSpace, fc.array(change, { minLength: 2, maxLength: 5 }), (any, changes) => {
       const twice = { ...any.sections[0]!, id: 'other', A: 2 * any.sections[0]!.A! };
       let model: Model = {
         ...any,
@@ -120,22 +161,23 @@ test('nodes, members, sections and loads changed one after the other, with self 
           { id: 'x5', type: 'point', case: 'P', member: 'd0', at: 0.4, fz: 700 },
         ],
       };
-      let system = results(model).system;
+      const session = new AnalysisSession();
+      session.update(model);
       for (const one of changes) {
+        const compiled = { model, structure: compile(model) };
         model = edited(model, one);
-        expect(recompile(model, system).structure).toEqual(compile(model));
-        const next = results(model, system, recycle);
-        system = next.system;
-        const fresh = results(model);
-        expect(next.results.mechanisms).toEqual(fresh.results.mechanisms);
-        expect(next.results.status).toBe(fresh.results.status);
-        if (fresh.results.status !== 'solved') return;
+        expect(recompile(model, compiled).structure).toEqual(compile(model));
+        const next = session.update(model);
+        const fresh = solve(model);
+        expect(next.mechanisms).toEqual(fresh.mechanisms);
+        expect(next.status).toBe(fresh.status);
+        if (fresh.status !== 'solved') return;
         for (const c of [0, 1]) {
-          const [before, after] = [fresh, next].map((one) => one.results.solution!.linear[c]!);
-          for (const key of ['displacements', 'reactions', 'coefficients'] as const) close(before![key], after![key]);
-          expect(after!.equilibrium.applied).toEqual(before!.equilibrium.applied);
+          const [before, now] = [fresh, next].map((results) => results.solution!.cases[c]!);
+          for (const key of ['displacements', 'reactions', 'coefficients'] as const) close(before![key], now![key]);
+          expect(now!.equilibrium.applied).toEqual(before!.equilibrium.applied);
         }
-        system = results(model, next.system).system;
+        session.update(model);
       }
     }),
     { numRuns: 25 },
@@ -154,15 +196,15 @@ test('recovery by kernels is that member by member', () => {
         };
         const s = compile(model);
         const matrices = memberMatrices(s);
-        const cut = pieces(s);
+        const cuts = piecesOfCases(s);
         const movements = Float64Array.from({ length: FREEDOMS * model.nodes.length }, (_, f) =>
           s.active.includes(f % FREEDOMS) ? 1e-3 * moves[f % moves.length]! : 0,
         );
-        const loads = { onMembers: memberLoads(s, matrices.bends)[0]!, along: pieceLoads(s, cut, [true])[0]! };
-        const one = { c: 0, loads, movements };
+        const loads = { onMembers: memberLoads(s, matrices.bends)[0]!, along: pieceLoads(s, cuts, [true])[0]! };
+        const one = { c: 0, pieces: cuts[0]!, loads, movements };
         const found: Recovered[] = [];
-        recoverMembers(s, matrices, cut, [one], (recovered) => found.push(recovered));
-        recoverPlainly(s, matrices, cut, [one], (recovered) => found.push(recovered));
+        recoverMembers(s, matrices, [one], (recovered) => found.push(recovered));
+        recoverPlainly(s, matrices, [one], (recovered) => found.push(recovered));
         const [byKernels, plain] = found as [Recovered, Recovered];
         for (const key of ['movements', 'reactions', 'ends', 'coefficients'] as const) close(plain[key], byKernels[key]);
         for (const key of ['largestOnMembers', 'largestReaction', 'worstJoint'] as const)
@@ -198,16 +240,16 @@ describe('cases whose loads have not changed', () => {
     fc.assert(
       fc.property(randomSpace, fc.nat(edits.length - 1), (any, kind) => {
         const model = twoCases(any);
-        const first = results(model);
+        const session = new AnalysisSession();
+        const [first] = session.update(model).solution!.cases;
         const edited = edits[kind]!(model);
-        const second = results(edited, first.system).results.solution!;
-        const fresh = results(edited).results.solution!;
-        // A load that cuts a member into new pieces renews all cases; any other leaves Q alone.
-        expect(second.linear[0] === first.results.solution!.linear[0]).toBe(kind !== 3);
-        fresh.linear.forEach((outcome, i) => {
-          close(outcome!.coefficients, second.linear[i]!.coefficients);
-          close(outcome!.displacements, second.linear[i]!.displacements);
-          close(outcome!.reactions, second.linear[i]!.reactions);
+        const second = session.update(edited).solution!;
+        const fresh = solve(edited).solution!;
+        // Pieces belong to their case: also a load that cuts a member in P leaves Q alone.
+        expect(second.cases[0]).toBe(first);
+        [0, 1, 2].forEach((i) => {
+          const [outcome, other] = [linearOf(fresh, i)!, linearOf(second, i)!];
+          for (const key of ['coefficients', 'displacements', 'reactions'] as const) close(outcome[key], other[key]);
         });
       }),
       { numRuns: 25 },
@@ -233,19 +275,19 @@ test('loads written anew one after the other, on members and nodes, give what a 
       ] as const
     )[at]!;
   fc.assert(
-    fc.property(randomSpace, fc.array(change, { minLength: 2, maxLength: 4 }), fc.boolean(), (any, changes, recycle) => {
+    fc.property(randomSpace, fc.array(change, { minLength: 2, maxLength: 4 }), (any, changes) => {
       const first = [0, 1, 2, 3, 4].map((at) => loadOf({ at, size: 300, member: 'd0', place: 0.5 }));
       let model: Model = { ...any, cases: [...any.cases, { id: 'P', category: 'wind' }], loads: first };
-      let system = results(model).system;
+      const session = new AnalysisSession();
+      session.update(model);
       for (const one of changes) {
         model = { ...model, loads: model.loads.map((load, i) => (i === one.at ? loadOf(one) : load)) };
-        const next = results(model, system, recycle);
-        system = next.system;
-        results(model).results.solution!.linear.forEach((outcome, c) => {
-          close(outcome!.coefficients, next.results.solution!.linear[c]!.coefficients);
-          close(outcome!.reactions, next.results.solution!.linear[c]!.reactions);
+        const next = session.update(model).solution!;
+        solve(model).solution!.cases.forEach((outcome, c) => {
+          close(outcome.coefficients, next.cases[c]!.coefficients);
+          close(outcome.reactions, next.cases[c]!.reactions);
         });
-        system = results(model, system).system;
+        session.update(model);
       }
     }),
     { numRuns: 12 },
@@ -258,14 +300,13 @@ describe('loads on members that did not change', () => {
     nodes: [['1', 0, 0], ['2', 4, 0], ['3', 9, 1]], members: [['a', '1', '2'], ['b', '2', '3']], supports: [clamp('1'), clamp('3')],
     loads: [{ type: 'point', member: 'a', at: 1, fy: -5e3, axes: 'local' }, line],
   }); // prettier-ignore
-  const expectFresh = (model: Model, former: System | undefined): void => {
-    const [kept, fresh] = [former, undefined].map((one) => results(model, one).results.solution!.linear[0]!);
-    for (const key of ['coefficients', 'reactions'] as const) close(fresh![key], kept![key]);
+  const expectFresh = (...models: readonly Model[]): void => {
+    const [kept, fresh] = [caseAfter(0, ...models), caseAfter(0, models.at(-1)!)];
+    for (const key of ['coefficients', 'reactions'] as const) close(fresh[key], kept[key]);
   };
 
   test('keep their places only while every member has as many pieces', () => {
-    const { system } = results(model);
-    expectFresh({ ...model, loads: [{ ...(model.loads[0] as PointLoad), at: 0.5 }, model.loads[1]!] }, system);
+    expectFresh(model, { ...model, loads: [{ ...(model.loads[0] as PointLoad), at: 0.5 }, model.loads[1]!] });
   });
 
   test('are not taken over past a structure that could not be solved', () => {
@@ -275,12 +316,9 @@ describe('loads on members that did not change', () => {
       nodes: model.nodes.map((node) => (node.id === '2' ? { ...node, x: 0, y: 4 } : node)),
       members: model.members.map((one) => ({ ...one, releases: { start: { ux: 'free', mz: 'free' }, end: { mz: 'free' } } })),
     };
-    const stuck = results(loose, results(model).system);
-    expect(stuck.results.status).toBe('unstable');
-    expectFresh(
-      { ...loose, members: loose.members.map((one) => (one.id === 'b' ? { ...one, releases: {} } : one)) },
-      stuck.system,
-    );
+    expect(after(model, loose).status).toBe('unstable');
+    const held = { ...loose, members: loose.members.map((one) => (one.id === 'b' ? { ...one, releases: {} } : one)) };
+    expectFresh(model, loose, held);
   });
 });
 
@@ -295,36 +333,43 @@ test('a member led from its foot to another node is taken off where it was, thou
     supports: places.map((i) => clamp(`f${i}`)), loads: [{ type: 'node', node: 't0', fx: 1e3, fy: -1e3 }],
   }); // prettier-ignore
   const led = { ...model, members: model.members.map((one) => (one.id === 'c1' ? { ...one, end: 't2' } : one)) };
-  const [kept, fresh] = [results(model).system, undefined].map((one) => results(led, one).results.solution!.linear[0]!);
-  for (const key of ['displacements', 'reactions'] as const) close(fresh![key], kept![key]);
+  const [kept, fresh] = [caseAfter(0, model, led), caseAfter(0, led)];
+  for (const key of ['displacements', 'reactions'] as const) close(fresh[key], kept[key]);
 });
 
 describe('progress', () => {
   const [model] = fc.sample(randomSpace, { numRuns: 1, seed: 7 }) as [Model];
+  const stopAt = (wanted: Phase) => (phase: Phase) => {
+    if (phase === wanted) throw new Error('given up');
+  };
 
   test('is told by phase, in order', () => {
     const phases: Phase[] = [];
-    solveKeeping(model, [], { progress: (phase) => void (phases.at(-1) === phase || phases.push(phase)) });
-    expect(phases).toEqual(['stiffness', 'ordering', 'factorization', 'cases', 'combinations']);
+    new AnalysisSession().update(model, { progress: (phase) => void (phases.at(-1) === phase || phases.push(phase)) });
+    expect(phases).toEqual(['stiffness', 'ordering', 'factorization', 'cases']);
   });
 
-  test('a solution can be given up from within, and the next one is whole', () => {
-    const stop = (phase: Phase): void => {
-      if (phase === 'factorization') throw new Error('given up');
-    };
-    expect(() => solveKeeping(model, [], { progress: stop })).toThrow('given up');
-    expect(results(model).results.status).toBe('solved');
-  });
+  test.each(['stiffness', 'factorization', 'cases'] as const)(
+    'an analysis given up in the middle of its %s leaves nothing half done to the next one',
+    (phase) => {
+      const session = new AnalysisSession();
+      session.update(model);
+      const loads = model.loads.map((load) => (load.type === 'line' ? { ...load, from: { wy: 5e3 } } : load)) as Load[];
+      const edited = { ...model, nodes: model.nodes.map((node, i) => (i === 0 ? { ...node, x: node.x + 0.1 } : node)), loads };
+      expect(() => session.update(edited, { progress: stopAt(phase) })).toThrow('given up');
+      for (const next of [model, edited]) {
+        const [kept, fresh] = [session.update(next).solution!.cases[0]!, caseAfter(0, next)];
+        for (const key of ['displacements', 'coefficients'] as const) close(fresh[key], kept[key]);
+      }
+    },
+  );
 
-  test('results that a solution has begun to write over when it is given up are not taken over', () => {
-    const { system: former } = results(model);
-    const loads = model.loads.map((load) => (load.type === 'point' ? { ...load, fy: 5e3 } : load));
-    const edited = { ...model, nodes: model.nodes.map((node, i) => (i === 0 ? { ...node, x: node.x + 0.1 } : node)), loads };
-    const stop = (phase: Phase): void => {
-      if (phase === 'combinations') throw new Error('given up');
-    };
-    expect(() => solveKeeping(edited, [], { former, progress: stop, recycle: true })).toThrow('given up');
-    const [kept, fresh] = [former, undefined].map((one) => results(model, one).results.solution!.linear[0]!);
-    for (const key of ['displacements', 'coefficients'] as const) close(fresh![key], kept![key]);
+  test('results that were handed over are left alone', () => {
+    const session = new AnalysisSession();
+    const [first] = session.update(model).solution!.cases;
+    const before = first!.coefficients.slice();
+    session.handOver();
+    session.update({ ...model, loads: [] });
+    expect(first!.coefficients).toEqual(before);
   });
 });
