@@ -106,7 +106,7 @@ export function deflectedPath(solution: Solution, outcome: number, member: Drawn
   const diagram = diagramOf(solution, outcome, member.index);
   const points: number[] = [];
   const fine = Math.min(12, samplesFor(member, view));
-  for (let k = 0; k < diagram.from.length; k++) {
+  for (let k = diagram.first; k < diagram.end; k++) {
     const [from, to] = [diagram.from[k]!, diagram.to[k]!];
     const [u, v, w] = [pieceOf(diagram, k, 'u'), pieceOf(diagram, k, 'v'), pieceOf(diagram, k, 'w')];
     for (let i = 0; i <= fine; i++) {

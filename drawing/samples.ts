@@ -25,7 +25,7 @@ export function samplesOf(
   const samples = { xs: [] as number[], values: [] as number[] };
   for (const { from, to, outcome } of stretches) {
     const diagram = diagramOf(solution, outcome, m);
-    for (let k = 0; k < diagram.from.length; k++) {
+    for (let k = diagram.first; k < diagram.end; k++) {
       const [start, end] = [diagram.from[k]!, diagram.to[k]!];
       const [begin, stop] = [Math.max(from, start), Math.min(to, end)];
       if (stop > begin) addPiece(samples, pieceOf(diagram, k, quantity), { start, end, from: begin, to: stop }, fine);

@@ -20,9 +20,11 @@ function solveCases(system: System, cases: CasesToSolve): ReadonlyMap<number, Li
   const { due, loads, pieces, supported, memories, progress } = cases;
   const { structure, matrices, numbering, factor } = system;
   const imposed = roomForMovements(due.length, FREEDOMS * nodeCount(structure));
-  due.forEach((c, i) => imposedMovements(structure, c, imposed[i]));
   const sides = roomForSides(due.length, numbering.size);
-  due.forEach((c, i) => rightHandSide(structure, matrices, numbering, loads[c]!.onNodes, imposed[i]!, sides[i]));
+  due.forEach((c, i) => {
+    const driving = { loads: loads[c]!.onNodes, imposed: imposedMovements(structure, c, imposed[i]) };
+    rightHandSide(structure, matrices, numbering, driving, sides[i]);
+  });
   const { solutions, residuals, sizes } = solveRefined(factor, sides, roomForSolutions(due.length, numbering.size));
   const equations = due.map((c, i): SolvedEquations => {
     const movements = imposed[i]!;

@@ -17,35 +17,44 @@ export const COINCIDENT = 1e-9;
  */
 export function piecesOfCases(s: Structure, former: readonly Pieces[] = []): Pieces[] {
   const cuts = cutsOfCases(s);
-  const whole = former.find((one) => isWhole(one, s)) ?? cutMembers(s, new Map());
-  return cuts.map((one, c) => {
-    if (one.size === 0) return whole;
-    const made = cutMembers(s, one);
+  let whole: Pieces | undefined;
+  return Array.from({ length: caseCount(s) }, (_, c) => {
+    const cut = cuts.get(c);
     const before = former[c];
-    return before && samePieces(before, made) ? before : made;
+    if (cut) {
+      const made = cutMembers(s, cut);
+      return before && samePieces(before, made) ? before : made;
+    }
+    return (whole ??= before && isWhole(before, s) ? before : wholeMembers(s));
   });
 }
 
-/** By case and member: where it is cut, beside its ends. */
-function cutsOfCases(s: Structure): Map<number, number[]>[] {
+function wholeMembers({ lengths }: Structure): Pieces {
+  const first = new Int32Array(lengths.length + 1);
+  for (let m = 0; m < first.length; m++) first[m] = m;
+  return { first, from: new Float64Array(lengths.length), to: lengths.slice() };
+}
+
+/** By case that cuts members at all, and by member: where it is cut, beside its ends. */
+function cutsOfCases(s: Structure): Map<number, Map<number, number[]>> {
   const { lineLoads, pointLoads, lengths } = s;
-  const cuts: Map<number, number[]>[] = Array.from({ length: caseCount(s) }, () => new Map());
+  const cuts = new Map<number, Map<number, number[]>>();
   const add = (c: number, m: number, x: number): void => {
-    const there = cuts[c]!.get(m);
+    if (!(x > 0 && x < lengths[m]!)) return;
+    let members = cuts.get(c);
+    if (!members) cuts.set(c, (members = new Map()));
+    const there = members.get(m);
     if (there) there.push(x);
-    else cuts[c]!.set(m, [x]);
+    else members.set(m, [x]);
   };
   for (let m = 0; m < memberCount(s); m++) {
-    const L = lengths[m]!;
-    for (let i = lineLoads.first[m]!; i < lineLoads.first[m + 1]!; i++)
-      for (let end = 0; end < 2; end++) {
-        const x = lineLoads.values[LINE_WIDTH * i + end]!;
-        if (x > 0 && x < L) add(lineLoads.cases[i]!, m, x);
-      }
-    for (let i = pointLoads.first[m]!; i < pointLoads.first[m + 1]!; i++) {
-      const x = pointLoads.values[POINT_WIDTH * i]!;
-      if (x > 0 && x < L) add(pointLoads.cases[i]!, m, x);
+    for (let i = lineLoads.first[m]!; i < lineLoads.first[m + 1]!; i++) {
+      const o = LINE_WIDTH * i;
+      if (lineLoads.values[o] !== 0) add(lineLoads.cases[i]!, m, lineLoads.values[o]!);
+      if (lineLoads.values[o + 1] !== lengths[m]) add(lineLoads.cases[i]!, m, lineLoads.values[o + 1]!);
     }
+    for (let i = pointLoads.first[m]!; i < pointLoads.first[m + 1]!; i++)
+      add(pointLoads.cases[i]!, m, pointLoads.values[POINT_WIDTH * i]!);
   }
   return cuts;
 }

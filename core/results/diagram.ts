@@ -3,18 +3,22 @@ import { commonCuts } from './breakpoints';
 import type { LinearOutcome, Solution } from './results';
 import { addOver, keptSum, partsOfSum } from './sums';
 
-/** The diagrams of one member in one case or sum. */
+/** The diagrams of one member in one case or sum, as a window into lists that many members share: nothing is copied to be read. */
 export interface Diagram {
   /** Metres: the length between the offset ends. */
   readonly length: number;
-  /** Where each piece begins and ends, metres from the member's start. */
+  /** Its pieces are those from `first` to before `end`. */
+  readonly first: number;
+  readonly end: number;
+  /** By piece: where it begins and ends, metres from the member's start. */
   readonly from: Float64Array;
   readonly to: Float64Array;
-  /** `width` numbers a piece; quantities lie there as `offsetOf` tells. */
+  /** By piece `width` numbers; quantities lie there as `offsetOf` tells. */
   readonly coefficients: Float64Array;
   readonly width: number;
-  /** 12, local: what the nodes exert on the member's ends. */
+  /** Local: what the nodes exert on the member's ends, 12 numbers from `endsAt` on. */
   readonly ends: Float64Array;
+  readonly endsAt: number;
 }
 
 /**
@@ -27,17 +31,17 @@ export function diagramOf(solution: Solution, outcome: number, m: number): Diagr
   return whole ? partOf(solution, whole, m) : addedDiagram(solution, outcome, m);
 }
 
-function partOf({ structure }: Solution, { pieces, coefficients, pieceWidth, ends }: LinearOutcome, m: number): Diagram {
-  const [first, end] = [pieces.first[m]!, pieces.first[m + 1]!];
-  return {
-    length: structure.lengths[m]!,
-    from: pieces.from.subarray(first, end),
-    to: pieces.to.subarray(first, end),
-    coefficients: coefficients.subarray(pieceWidth * first, pieceWidth * end),
-    width: pieceWidth,
-    ends: ends.subarray(MEMBER_FREEDOMS * m, MEMBER_FREEDOMS * (m + 1)),
-  };
-}
+const partOf = ({ structure }: Solution, { pieces, coefficients, pieceWidth, ends }: LinearOutcome, m: number): Diagram => ({
+  length: structure.lengths[m]!,
+  first: pieces.first[m]!,
+  end: pieces.first[m + 1]!,
+  from: pieces.from,
+  to: pieces.to,
+  coefficients,
+  width: pieceWidth,
+  ends,
+  endsAt: MEMBER_FREEDOMS * m,
+});
 
 function addedDiagram(solution: Solution, outcome: number, m: number): Diagram {
   const parts = partsOfSum(solution, outcome);
@@ -51,8 +55,8 @@ function addedDiagram(solution: Solution, outcome: number, m: number): Diagram {
   const coefficients = new Float64Array(width * from.length);
   const ends = new Float64Array(MEMBER_FREEDOMS);
   for (const { part, factor } of parts) {
-    addOver(part, factor, m, { from, first: 0, end: from.length }, coefficients, 0);
+    addOver(part, factor, m, { from, first: 0, end: from.length }, coefficients);
     for (let i = 0; i < MEMBER_FREEDOMS; i++) ends[i]! += factor * part.ends[MEMBER_FREEDOMS * m + i]!;
   }
-  return { length, from, to, coefficients, width, ends };
+  return { length, first: 0, end: from.length, from, to, coefficients, width, ends, endsAt: 0 };
 }

@@ -1,6 +1,6 @@
 import { COINCIDENT } from './breakpoints';
 import { diagramOf, type Diagram } from './diagram';
-import { addShifted, evaluate, signChanges } from './polynomial';
+import { addShifted, evaluate, isWithin, signChanges } from './polynomial';
 import { degreeOf, isStored, offsetOf, type LineQuantity } from './quantities';
 import { pieceAt } from './read';
 import type { Solution } from './results';
@@ -57,7 +57,7 @@ export function governing(
 /** Where any of several diagrams is cut, its ends included, ascending. */
 function cutsOf(diagrams: readonly Diagram[], slack: number): number[] {
   const all = new Set<number>([0]);
-  for (const { to } of diagrams) for (const x of to) all.add(x);
+  for (const { first, end, to } of diagrams) for (let k = first; k < end; k++) all.add(to[k]!);
   const sorted = [...all].sort((a, b) => a - b);
   return sorted.filter((x, i) => i === 0 || x - sorted[i - 1]! > slack);
 }
@@ -79,7 +79,7 @@ interface Governed {
 
 function challenged(stretch: Governed, part: Candidate, side: 1 | -1, slack: number): Governed[] {
   const difference = part.polynomial.map((value, i) => side * (value - stretch.by.polynomial[i]!));
-  if (isBelow(difference, stretch.to)) return [stretch];
+  if (isWithin(difference, 0, difference.length - 1, stretch.to, -Infinity, 0)) return [stretch];
   const crossings = signChanges(difference, stretch.to).filter((x) => x > stretch.from + slack && x < stretch.to - slack);
   const cuts = [stretch.from, ...crossings, stretch.to];
   const result: Governed[] = [];
@@ -88,21 +88,6 @@ function challenged(stretch: Governed, part: Candidate, side: 1 | -1, slack: num
     result.push({ from: cuts[i]!, to: cuts[i + 1]!, by: gain > 0 ? part : stretch.by });
   }
   return result;
-}
-
-/** Whether a polynomial is certainly not positive on [0, length]: none of its Bernstein coefficients is (Farouki, 2012). */
-function isBelow(c: Float64Array, length: number): boolean {
-  const degree = c.length - 1;
-  for (let i = 0; i <= degree; i++) {
-    let [sum, power, share] = [0, 1, 1];
-    for (let k = 0; k <= i; k++) {
-      sum += share * c[k]! * power;
-      power *= length;
-      share *= (i - k) / (degree - k);
-    }
-    if (sum > 0) return false;
-  }
-  return true;
 }
 
 function merged(stretches: readonly Governed[]): Governed[] {

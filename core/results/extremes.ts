@@ -22,8 +22,9 @@ export interface Extremes {
  * both sides of every jump. Of equal values the one nearest the start counts. An envelope takes the extremes of its parts.
  */
 export function extremes(solution: Solution, outcome: number, m: number, quantity: LineQuantity): Extremes {
-  const all = partsOf(solution, outcome).map((part) => extremesIn(diagramOf(solution, part, m), quantity, part));
-  return all.length === 1 ? all[0]! : enclosing(all);
+  const { kind } = solution.outcomes[outcome]!;
+  if (kind !== 'envelope') return extremesIn(diagramOf(solution, outcome, m), quantity, outcome);
+  return enclosing(partsOf(solution, outcome).map((part) => extremesIn(diagramOf(solution, part, m), quantity, part)));
 }
 
 /** The largest and the smallest of several extremes; of equal ones the first. */
@@ -38,12 +39,11 @@ let values = new Float64Array(64);
 
 /** The same of one diagram; `from`: the outcome that it belongs to. */
 export function extremesIn(diagram: Diagram, quantity: LineQuantity, from: number): Extremes {
-  const { coefficients: c, width, ends } = diagram;
+  const { coefficients: c, width, ends, endsAt, first, end } = diagram;
   if (!isStored(width, quantity)) return { max: { x: 0, value: 0, from }, min: { x: 0, value: 0, from } };
   const degree = degreeOf(quantity);
   const offset = offsetOf(quantity);
-  const end = diagram.from.length;
-  const most = 2 + end * (degree + 2);
+  const most = 2 + (end - first) * (degree + 2);
   if (values.length < most) {
     places = new Float64Array(2 * most);
     values = new Float64Array(2 * most);
@@ -56,9 +56,9 @@ export function extremesIn(diagram: Diagram, quantity: LineQuantity, from: numbe
   const rule = AT_ENDS[quantity];
   if (rule) {
     x[used] = 0;
-    value[used++] = rule[1] * ends[rule[0]]!;
+    value[used++] = rule[1] * ends[endsAt + rule[0]]!;
   }
-  for (let k = 0; k < end; k++) {
+  for (let k = first; k < end; k++) {
     const start = diagram.from[k]!;
     const length = diagram.to[k]! - start;
     const at = k * width + offset;
@@ -80,7 +80,7 @@ export function extremesIn(diagram: Diagram, quantity: LineQuantity, from: numbe
   }
   if (rule) {
     x[used] = diagram.length;
-    value[used++] = rule[3] * ends[rule[2]]!;
+    value[used++] = rule[3] * ends[endsAt + rule[2]]!;
   }
   let size = 0;
   for (let i = 0; i < used; i++) size = Math.max(size, Math.abs(value[i]!));

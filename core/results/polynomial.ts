@@ -58,6 +58,41 @@ export function addShifted(
   for (let k = 0; k <= degree; k++) out[to + k]! += factor * shifting[k]!;
 }
 
+/** Binomial shares C(i, k) / C(n, k) of the coefficients in those of Bernstein, by degree n, i and k. */
+const SHARES = Array.from({ length: 6 }, (_, n) =>
+  Array.from({ length: n + 1 }, (__, i) => {
+    let share = 1;
+    return Float64Array.from({ length: i + 1 }, (___, k) => {
+      const now = share;
+      share *= (i - k) / (n - k);
+      return now;
+    });
+  }),
+);
+const powers = new Float64Array(8);
+
+/**
+ * Whether a polynomial (up to degree 5) certainly stays within [low, high] on [0, length]: it lies between the least and the greatest of
+ * its Bernstein coefficients (Farouki, Computer Aided Geometric Design 29, 2012).
+ */
+export function isWithin(c: Float64Array, at: number, degree: number, length: number, low: number, high: number): boolean {
+  let highest = degree;
+  while (highest > 0 && c[at + highest] === 0) highest--;
+  let power = 1;
+  for (let k = 0; k <= highest; k++) {
+    powers[k] = c[at + k]! * power;
+    power *= length;
+  }
+  const shares = SHARES[highest]!;
+  for (let i = 0; i <= highest; i++) {
+    const share = shares[i]!;
+    let sum = 0;
+    for (let k = 0; k <= i; k++) sum += share[k]! * powers[k]!;
+    if (sum > high || sum < low) return false;
+  }
+  return true;
+}
+
 /** Coefficients of the derivative. */
 export function derivative(c: Float64Array): Float64Array {
   return Float64Array.from({ length: Math.max(1, c.length - 1) }, (_, k) => (k + 1) * (c[k + 1] ?? 0));

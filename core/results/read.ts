@@ -28,10 +28,10 @@ export function pieceOf({ coefficients, width }: Diagram, k: number, quantity: L
 }
 
 /** The piece on which x lies; at a cut the one behind it, at the member's end the last. */
-export function pieceAt({ to, length }: Diagram, x: number): number {
-  const last = to.length - 1;
+export function pieceAt({ first, end, to, length }: Diagram, x: number): number {
+  const last = end - 1;
   const slack = 1e-9 * length;
-  let k = 0;
+  let k = first;
   while (k < last && to[k]! <= x + slack) k++;
   return k;
 }

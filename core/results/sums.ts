@@ -53,20 +53,18 @@ export function partsOfSum(solution: Solution, outcome: number): { readonly part
 /** The weighted sum of cases; nothing is solved again. */
 function added(solution: Solution, outcome: number): LinearOutcome {
   const parts = partsOfSum(solution, outcome);
-  const weights = [Float64Array.from(parts, ({ factor }) => factor)];
+  const weights = parts.map(({ factor }) => factor);
   const sum = (pick: (one: LinearOutcome) => Float64Array): Float64Array =>
     combine(
       parts.map(({ part }) => pick(part)),
       weights,
-    )[0]!;
+    );
   const pieces = commonPieces(
     solution.structure,
     parts.map(({ part }) => part.pieces),
   );
-  const isCommon = parts.every(
-    ({ part }) =>
-      part.coefficients.length === parts[0]!.part.coefficients.length && part.pieces.from.length === pieces.from.length,
-  );
+  // The common pieces are those of a part where all have as many.
+  const isCommon = parts.every(({ part }) => part.pieces.from.length === pieces.from.length);
   return {
     displacements: sum((one) => one.displacements),
     reactions: sum((one) => one.reactions),
@@ -89,7 +87,7 @@ function coefficientsOver(pieces: Pieces, parts: readonly Weighted[]): Float64Ar
   const out = new Float64Array(width * pieces.from.length);
   for (const { part, factor } of parts)
     for (let m = 0; m + 1 < pieces.first.length; m++)
-      addOver(part, factor, m, { from: pieces.from, first: pieces.first[m]!, end: pieces.first[m + 1]! }, out, 0);
+      addOver(part, factor, m, { from: pieces.from, first: pieces.first[m]!, end: pieces.first[m + 1]! }, out);
   return out;
 }
 
@@ -100,8 +98,8 @@ interface Over {
   readonly end: number;
 }
 
-/** Adds the diagrams of member m, times a factor, to coefficients over pieces that are as short as its own or shorter; the first stands at `at`. */
-export function addOver(part: LinearOutcome, factor: number, m: number, over: Over, out: Float64Array, at: number): void {
+/** Adds the diagrams of member m, times a factor, to coefficients over pieces that are as short as its own or shorter. */
+export function addOver(part: LinearOutcome, factor: number, m: number, over: Over, out: Float64Array): void {
   const { pieces, coefficients, pieceWidth } = part;
   const last = pieces.first[m + 1]! - 1;
   let own = pieces.first[m]!;
@@ -110,7 +108,7 @@ export function addOver(part: LinearOutcome, factor: number, m: number, over: Ov
     const slack = 1e-9 * pieces.to[last]!;
     while (own < last && pieces.to[own]! <= start + slack) own++;
     const shift = start - pieces.from[own]!;
-    const to = at + pieceWidth * k;
+    const to = pieceWidth * k;
     const source = pieceWidth * own;
     if (Math.abs(shift) <= slack) for (let i = 0; i < pieceWidth; i++) out[to + i]! += factor * coefficients[source + i]!;
     else

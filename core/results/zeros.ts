@@ -19,9 +19,9 @@ export function inflectionPoints(diagram: Diagram, quantity: 'v' | 'w'): number[
   return changes(diagram, (k) => derivative(derivative(pieceOf(diagram, k, quantity))), degreeOf(quantity) - 2);
 }
 
-function changes({ from, to }: Diagram, polynomial: (piece: number) => Float64Array, degree: number): number[] {
+function changes({ first, end, from, to }: Diagram, polynomial: (piece: number) => Float64Array, degree: number): number[] {
   let size = 0;
-  for (let k = 0; k < from.length; k++)
+  for (let k = first; k < end; k++)
     for (const s of [0, (to[k]! - from[k]!) / 2, to[k]! - from[k]!])
       size = Math.max(size, Math.abs(evaluate(polynomial(k), 0, degree, s)));
   const signOf = (value: number): number => (Math.abs(value) <= NOTHING * size ? 0 : Math.sign(value));
@@ -36,7 +36,7 @@ function changes({ from, to }: Diagram, polynomial: (piece: number) => Float64Ar
     sign = next;
     zeroFrom = x;
   };
-  for (let k = 0; k < from.length; k++) {
+  for (let k = first; k < end; k++) {
     const c = polynomial(k);
     const length = to[k]! - from[k]!;
     const inside = signChanges(c, length).filter((s) => s > 1e-9 * length && s < (1 - 1e-9) * length);

@@ -1,4 +1,3 @@
-import { isZero as isAtRest } from '../linear-algebra/is-zero';
 import { sameNumbers } from '../linear-algebra/same-numbers';
 import type { SparseSymmetric } from '../linear-algebra/sparse-symmetric';
 import { condenseLoads } from './condensation';
@@ -166,13 +165,13 @@ function placeOf(K: SparseSymmetric, row: number, column: number): number {
   return low;
 }
 
-/** Imposed movements of case c at every freedom (6n, nodes' axes): settlements of fixed freedoms, zero elsewhere, in zeros. */
+/** Imposed movements of case c at every freedom (6n, nodes' axes): settlements of fixed freedoms, zero elsewhere, in zeros. Undefined where nothing is imposed. */
 export function imposedMovements(
   s: Structure,
   c: number,
   imposed: Float64Array = new Float64Array(FREEDOMS * nodeCount(s)),
-): Float64Array {
-  if (isBare(s.settlements, c)) return imposed;
+): Float64Array | undefined {
+  if (isBare(s.settlements, c)) return undefined;
   addNodal(s.settlements, c, imposed);
   for (let f = 0; f < imposed.length; f++) if (s.restraints[f] !== Infinity) imposed[f] = 0;
   return imposed;
@@ -240,18 +239,23 @@ export function nodalLoads(
   return p;
 }
 
-/** The right-hand side of case c over the unknowns, written to `b`: loads less what the imposed movements call up. */
+/** What drives a case: loads and imposed movements at every freedom (6n, nodes' axes). */
+export interface Driving {
+  readonly loads: Float64Array;
+  readonly imposed?: Float64Array | undefined;
+}
+
+/** The right-hand side of a case over the unknowns, written to `b`: loads less what the imposed movements call up. */
 export function rightHandSide(
   s: Structure,
   matrices: MemberMatrices,
   numbering: Numbering,
-  loads: Float64Array,
-  imposed: Float64Array,
+  { loads, imposed }: Driving,
   b: Float64Array = new Float64Array(numbering.size),
 ): Float64Array {
   const { unknowns, freedoms } = numbering;
   for (let u = 0; u < freedoms.length; u++) b[u] = loads[freedoms[u]!]!;
-  if (isAtRest(imposed)) return b;
+  if (!imposed) return b;
   const members = memberCount(s);
   for (let m = 0; m < members; m++) {
     for (let j = 0; j < N; j++) {

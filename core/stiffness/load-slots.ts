@@ -60,12 +60,13 @@ export function loadSlots(s: Structure, writer: SlotWriter, wanted: readonly boo
   const isNew = wanted.map((due, c) => due && !isTaken(c));
   const empty = isNew.includes(true) ? emptySlots(s, writer, isNew) : wanted.map(() => NONE);
   const slots = wanted.map((due, c) => (isTaken(c) ? takenOver(writer, c, due, former!) : empty[c]!));
+  const place = placesIn(slots, memberCount(s), former ? former.rewritten.length : memberCount(s));
   const addRows = (m: number, isDue: readonly boolean[]): void => {
     for (const name of LOAD_TABLES) {
       const { first, cases } = s[name];
       for (let i = first[m]!; i < first[m + 1]!; i++) {
         const c = cases[i]!;
-        if (isDue[c]) writer[name](m, i, slots[c]!.values, slotOf(slots[c]!, m), c);
+        if (isDue[c]) writer[name](m, i, slots[c]!.values, place(c, m), c);
       }
     }
   };
@@ -75,6 +76,20 @@ export function loadSlots(s: Structure, writer: SlotWriter, wanted: readonly boo
     for (const m of former.rewritten) addRows(m, rewritten);
   }
   return slots;
+}
+
+/** From so many members on whose places are asked for, all places of a case are laid out once. */
+const MANY = 32;
+
+/** Where the numbers of a member begin in a case: sought for a few members, looked up for many. */
+function placesIn(slots: readonly LoadSlots[], members: number, asked: number): (c: number, m: number) => number {
+  if (asked < MANY) return (c, m) => slotOf(slots[c]!, m);
+  const laid: (Int32Array | undefined)[] = [];
+  return (c, m) => {
+    let places = laid[c];
+    if (!places) writeSlots(slots[c]!, members, (places = laid[c] = new Int32Array(members)), 0);
+    return places[m]!;
+  };
 }
 
 /** Room for every member that a case loads. */
@@ -106,12 +121,13 @@ function emptySlots(s: Structure, { width }: SlotWriter, wanted: readonly boolea
 /** The former slots, with zeros for the members that are to be written anew. */
 function takenOver({ width }: SlotWriter, c: number, isWanted: boolean, { slots, rewritten, recycle }: FormerSlots): LoadSlots {
   const one = slots[c]!;
-  const loaded = isWanted ? rewritten.filter((m) => slotOf(one, m) >= 0) : [];
-  if (loaded.length === 0) return one;
-  const values = recycle ? one.values : one.values.slice();
-  for (const m of loaded) {
+  if (!isWanted) return one;
+  let values: Float64Array | undefined;
+  for (const m of rewritten) {
     const at = slotOf(one, m);
+    if (at < 0) continue;
+    values ??= recycle ? one.values : one.values.slice();
     values.fill(0, at, at + width(m, c));
   }
-  return { ...one, values };
+  return values ? { ...one, values } : one;
 }

@@ -31,7 +31,7 @@ export function reducedSystem(model: Model): ReducedSystem {
     freedoms,
     loads: structure.names.cases.map((id, c) => {
       const loads = nodalLoads(structure, matrices, c, onMembers[c]!);
-      return { id, values: rightHandSide(structure, matrices, numbering, loads, imposedMovements(structure, c)) };
+      return { id, values: rightHandSide(structure, matrices, numbering, { loads, imposed: imposedMovements(structure, c) }) };
     }),
   };
 }
