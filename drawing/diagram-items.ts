@@ -1,6 +1,7 @@
 import { diagramOf } from '@rigid-beam/core/results/diagram';
 import { governing, type Stretch } from '@rigid-beam/core/results/envelope';
 import { evaluate } from '@rigid-beam/core/results/polynomial';
+import { quantityTable } from '@rigid-beam/core/results/quantities';
 import { pieceOf } from '@rigid-beam/core/results/read';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { VERTEX, verticesFor, worldPath, type Ink, type Item } from './display-list';
@@ -23,7 +24,7 @@ export const inkOf = (quantity: ForceQuantity, value: number): Ink =>
   quantity === 'N' ? (value >= 0 ? 'tension' : 'compression') : isMoment(quantity) ? 'moment' : 'shear';
 
 /** Positive N, V and T stand on the positive side; a positive bending moment on the negative one: on the tension face. */
-export const sideOf = (quantity: ForceQuantity): 1 | -1 => (quantity === 'Mz' || quantity === 'My' ? -1 : 1);
+export const sideOf = (quantity: ForceQuantity): 1 | -1 => quantityTable[quantity].side;
 
 /** Bending in the x–z plane and its shear stand along local z, everything else along y. */
 export const standsOn = (member: DrawnMember, quantity: ForceQuantity): readonly [number, number] =>

@@ -1,5 +1,5 @@
-import { extremes } from '@rigid-beam/core/results/extremes';
-import type { LineQuantity } from '@rigid-beam/core/results/quantities';
+import { quantityExtremes } from '@rigid-beam/core/results/read-quantity';
+import type { Quantity } from '@rigid-beam/core/results/quantities';
 import { linearOf } from '@rigid-beam/core/results/sums';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { niceBelow } from './nice';
@@ -18,7 +18,7 @@ export interface Governing {
 const found = new WeakMap<Solution, Map<string, Governing | undefined>>();
 
 /** Exact extremes of a quantity over all members; undefined where there is no member. */
-export function governingValues(solution: Solution, outcome: number, quantity: LineQuantity): Governing | undefined {
+export function governingValues(solution: Solution, outcome: number, quantity: Quantity): Governing | undefined {
   let known = found.get(solution);
   if (!known) found.set(solution, (known = new Map()));
   const key = `${outcome} ${quantity}`;
@@ -26,12 +26,14 @@ export function governingValues(solution: Solution, outcome: number, quantity: L
   return known.get(key);
 }
 
-function findGoverning(solution: Solution, outcome: number, quantity: LineQuantity): Governing | undefined {
+function findGoverning(solution: Solution, outcome: number, quantity: Quantity): Governing | undefined {
   // A sum is added once for all members.
   linearOf(solution, outcome);
   let result: Governing | undefined;
   solution.structure.names.members.forEach((_, member) => {
-    const { max, min } = extremes(solution, outcome, member, quantity);
+    const own = quantityExtremes(solution, outcome, member, quantity);
+    if (!own) return;
+    const { max, min } = own;
     const slack = result ? 1e-9 * Math.max(Math.abs(result.max.value), Math.abs(result.min.value)) : 0;
     result = {
       max: !result || max.value > result.max.value + slack ? { ...max, member } : result.max,

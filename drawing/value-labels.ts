@@ -1,5 +1,4 @@
 import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/display';
-import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
 import type { Model } from '@rigid-beam/core/model/model';
 import { extremes } from '@rigid-beam/core/results/extremes';
 import type { Solution } from '@rigid-beam/core/results/results';
@@ -7,14 +6,8 @@ import { inkOf, sideOf, standsOn } from './diagram-items';
 import type { Governing } from './diagram-scale';
 import type { Label } from './display-list';
 import { pointOn, type DrawnMember } from './geometry';
-import { isMoment, type ForceQuantity } from './view';
-
-/** A force or moment in words for a diagram: axial forces with their letter, T in tension and C in compression. */
-export function showDiagramValue(quantity: ForceQuantity, value: number, display: DisplayUnits): string {
-  if (isMoment(quantity)) return showMoment(value, display);
-  if (quantity !== 'N') return showForce(value, display);
-  return `${value >= 0 ? 'T' : 'C'} ${showForce(Math.abs(value), display)}`;
-}
+import { showValue } from './show-quantity-value';
+import type { ForceQuantity } from './view';
 
 /** Parts of the largest value that are too small to be written; in space members stand before each other, and there is less room. */
 const SMALL = 5e-3;
@@ -52,7 +45,7 @@ export function valueLabels(
       const reach = metresPerUnit * Math.abs(value) * side;
       const [px, py] = pointOn(member, at);
       const [wx, wy] = [px + normal[0] * reach, py + normal[1] * reach];
-      const text = showDiagramValue(quantity, value, display);
+      const text = showValue(quantity, value, display);
       const key = `${px.toFixed(3)} ${py.toFixed(3)} ${text}`;
       const label: Label = {
         kind: 'label',

@@ -1,3 +1,4 @@
+import { quantityTable } from '@rigid-beam/core/results/quantities';
 import type { Subject } from './display-list';
 import { NOTHING_HIDDEN, type Seen } from './geometry';
 import { ELEVATION, type WorkPlane } from './projection';
@@ -8,7 +9,8 @@ export type ForceQuantity = (typeof forceQuantities)[number];
 export const diagramQuantities = [...forceQuantities, 'none'] as const;
 export type DiagramQuantity = (typeof diagramQuantities)[number];
 
-export const isMoment = (quantity: DiagramQuantity): boolean => quantity === 'Mz' || quantity === 'My' || quantity === 'T';
+export const isMoment = (quantity: DiagramQuantity): boolean =>
+  quantity !== 'none' && quantityTable[quantity].dimension === 'moment';
 
 /** What a drawing shows of a model, apart from where one looks. */
 export interface View extends Seen {

@@ -87,7 +87,7 @@ describe('the first start and the demo', () => {
     await lintel.page.focus('main li > button[tabindex="0"]');
     await lintel.page.keyboard.press('End');
     expect(await lintel.page.evaluate(() => document.activeElement?.getAttribute('aria-label'))).toBe(
-      'Force 4 kN down on member c, case Q3',
+      'Load 6: Force 4 kN down on member c, case Q3',
     );
     await lintel.page.keyboard.press('Enter');
     await lintel.typeOver('6');

@@ -7,6 +7,7 @@ import { piecesOfCases } from '../results/breakpoints';
 import { memoryOf } from '../results/recover-members';
 import type { Results } from '../results/results';
 import { conditioningNotice, conditioningOf } from '../stability/conditioning';
+import { fibresOf } from '../sections/fibres';
 import { readinessFaults, readinessNotes } from '../stiffness/readiness';
 import { FREEDOMS, type Structure } from '../stiffness/structure';
 import { caseLoads } from './case-loads';
@@ -125,7 +126,14 @@ function solveSystem(
     status: 'solved',
     notices: [...said, ...mechanismNotices(found), ...(doubts ? [doubts] : [])],
     mechanisms,
-    solution: { structure, outcomes: outcomes(model), cases: solved, supported, digitsLost: conditioning.digitsLost },
+    solution: {
+      structure,
+      outcomes: outcomes(model),
+      cases: solved,
+      fibres: fibresOf(model),
+      supported,
+      digitsLost: conditioning.digitsLost,
+    },
   };
   return { results, solved: { structure, factor, pieces, cases } };
 }

@@ -1,8 +1,10 @@
 import type { RemediedMechanism } from '../analysis/remedies';
 import { diagramOf } from '../results/diagram';
 import { enveloped, governing } from '../results/envelope';
-import { extremes } from '../results/extremes';
-import { isMovement, lineQuantities, type LineQuantity } from '../results/quantities';
+import { isPlane } from '../stiffness/structure';
+import type { Extreme } from '../results/extremes';
+import { quantityExtremes } from '../results/read-quantity';
+import { derivedQuantities, isMovement, lineQuantities, type LineQuantity } from '../results/quantities';
 import { nodalAt, partsOf, valueIn } from '../results/read';
 import { linearOf } from '../results/sums';
 import { inflectionPoints, zeroPoints } from '../results/zeros';
@@ -102,14 +104,16 @@ function stationEntries(solution: Solution, m: number, count: number, outcome: n
 function extremeEntries(solution: Solution, outcome: number, m: number): Record<string, unknown> {
   const isEnvelope = solution.outcomes[outcome]!.kind === 'envelope';
   return Object.fromEntries(
-    lineQuantities.map((quantity) => {
-      const { max, min } = extremes(solution, outcome, m, quantity);
-      const entry = ({ x, value, from }: typeof max): unknown => ({
+    [...lineQuantities, ...derivedQuantities].flatMap((quantity) => {
+      const known = quantityExtremes(solution, outcome, m, quantity);
+      if (!known || (isPlane(solution.structure) && quantity === 'M')) return [];
+      const { max, min } = known;
+      const entry = ({ x, value, from }: Extreme): unknown => ({
         x,
         value: plain(value),
         ...(isEnvelope && { from: solution.outcomes[from]!.id }),
       });
-      return [quantity, { max: entry(max), min: entry(min) }];
+      return [[quantity, { max: entry(max), min: entry(min) }]];
     }),
   );
 }

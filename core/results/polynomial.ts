@@ -93,6 +93,18 @@ export function isWithin(c: Float64Array, at: number, degree: number, length: nu
   return true;
 }
 
+/** The product of two polynomials, the sum of several, and one times a number. */
+export function productOf(a: Float64Array, b: Float64Array): Float64Array {
+  const c = new Float64Array(a.length + b.length - 1);
+  for (let i = 0; i < a.length; i++) for (let j = 0; j < b.length; j++) c[i + j]! += a[i]! * b[j]!;
+  return c;
+}
+export const sumOf = (all: readonly Float64Array[]): Float64Array =>
+  Float64Array.from({ length: Math.max(...all.map((one) => one.length)) }, (_, i) =>
+    all.reduce((sum, one) => sum + (one[i] ?? 0), 0),
+  );
+export const timesOf = (c: Float64Array, factor: number): Float64Array => c.map((value) => value * factor);
+
 /** Coefficients of the derivative. */
 export function derivative(c: Float64Array): Float64Array {
   return Float64Array.from({ length: Math.max(1, c.length - 1) }, (_, k) => (k + 1) * (c[k + 1] ?? 0));

@@ -1,13 +1,152 @@
+import type { DimensionName } from '../quantities/dimension';
 import { isPlane, type Structure } from '../stiffness/structure';
+import { resultantMoment } from './derived/resultant-moment';
+import { normalStress } from './derived/normal-stress';
+import type { Derived } from './derived/derived';
 
-/** The quantities along a member. */
+/** The quantities along a member that are stored, as polynomials by piece. */
 export const lineQuantities = ['N', 'Vy', 'Vz', 'T', 'My', 'Mz', 'u', 'v', 'w'] as const;
 export type LineQuantity = (typeof lineQuantities)[number];
 
-/** Degree of each polynomial under linear loads: N and V quadratic, T constant, M and u cubic, v and w of degree five. */
-const DEGREES: Record<LineQuantity, number> = { N: 2, Vy: 2, Vz: 2, T: 0, My: 3, Mz: 3, u: 3, v: 5, w: 5 };
-/** Where the coefficients of each lie in those of a piece. What a plane structure has comes first: it stores no more. */
-const OFFSETS: Record<LineQuantity, number> = { N: 0, Vy: 3, Mz: 6, u: 10, v: 14, Vz: 20, T: 23, My: 24, w: 28 };
+/** Those that follow from them. */
+export const derivedQuantities = ['M', 'sigma'] as const;
+export type DerivedQuantity = (typeof derivedQuantities)[number];
+export type Quantity = LineQuantity | DerivedQuantity;
+
+/** What everybody who shows a quantity needs to know of it. */
+export interface QuantityRow {
+  readonly symbol: string;
+  /** As it is said in the plane, where one of its kind is enough, and in space. */
+  readonly name: string;
+  readonly nameInSpace: string;
+  readonly dimension: Extract<DimensionName, 'force' | 'moment' | 'length' | 'stress'>;
+  /** What a positive and a negative value do. */
+  readonly positive: string;
+  readonly negative: string;
+  /** Which line style and colour shows it. */
+  readonly ink: 'axial' | 'shear' | 'moment' | 'deflection' | 'stress';
+  /** Which side of the member a positive value is drawn on: along its local axis, or against it, on the tension face. */
+  readonly side: 1 | -1;
+  /** Whether it exists in a plane structure. */
+  readonly inPlane: boolean;
+  /** Of stored ones the degree of their polynomials under linear loads, and where their coefficients lie in those of a piece. */
+  readonly stored?: { readonly degree: number; readonly offset: number };
+  /** Of derived ones how they are read. */
+  readonly derived?: Derived;
+}
+
+const force = { dimension: 'force', ink: 'shear', side: 1, inPlane: true } as const;
+const moment = { dimension: 'moment', ink: 'moment', side: -1, inPlane: true } as const;
+const displacement = { dimension: 'length', ink: 'deflection', side: 1, inPlane: true } as const;
+const inSpaceOnly = { inPlane: false } as const;
+/** A name that is the same in the plane and in space. */
+const named = (name: string) => ({ name, nameInSpace: name });
+
+/** The one table of quantities. Offsets: what a plane structure has comes first, since it stores no more. A new derived one is a row here. */
+export const quantityTable: { readonly [quantity in Quantity]: QuantityRow } = {
+  N: {
+    ...force,
+    ...named('axial force'),
+    symbol: 'N',
+    ink: 'axial',
+    positive: 'tension',
+    negative: 'compression',
+    stored: { degree: 2, offset: 0 },
+  },
+  Vy: {
+    ...force,
+    symbol: 'Vy',
+    name: 'shear force',
+    nameInSpace: 'shear force along y',
+    positive: 'left part pushed along +y',
+    negative: 'left part pushed along −y',
+    stored: { degree: 2, offset: 3 },
+  },
+  Vz: {
+    ...force,
+    ...inSpaceOnly,
+    ...named('shear force along z'),
+    symbol: 'Vz',
+    positive: 'left part pushed along +z',
+    negative: 'left part pushed along −z',
+    stored: { degree: 2, offset: 20 },
+  },
+  T: {
+    ...moment,
+    ...inSpaceOnly,
+    ...named('torque'),
+    symbol: 'T',
+    side: 1,
+    positive: 'right-handed about x',
+    negative: 'left-handed about x',
+    stored: { degree: 0, offset: 23 },
+  },
+  My: {
+    ...moment,
+    ...inSpaceOnly,
+    ...named('bending moment about y'),
+    symbol: 'My',
+    positive: 'tension on the −z face',
+    negative: 'tension on the +z face',
+    stored: { degree: 3, offset: 24 },
+  },
+  Mz: {
+    ...moment,
+    symbol: 'Mz',
+    name: 'bending moment',
+    nameInSpace: 'bending moment about z',
+    positive: 'tension on the −y face',
+    negative: 'tension on the +y face',
+    stored: { degree: 3, offset: 6 },
+  },
+  M: {
+    ...moment,
+    ...inSpaceOnly,
+    ...named('resultant bending moment'),
+    symbol: 'M',
+    side: 1,
+    positive: '√(My² + Mz²)',
+    negative: '',
+    derived: resultantMoment,
+  },
+  u: {
+    ...displacement,
+    ...named('displacement along the member'),
+    symbol: 'u',
+    positive: 'towards the end',
+    negative: 'towards the start',
+    stored: { degree: 3, offset: 10 },
+  },
+  v: {
+    ...displacement,
+    symbol: 'v',
+    name: 'deflection',
+    nameInSpace: 'deflection along y',
+    positive: 'along +y',
+    negative: 'along −y',
+    stored: { degree: 5, offset: 14 },
+  },
+  w: {
+    ...displacement,
+    ...inSpaceOnly,
+    ...named('deflection along z'),
+    symbol: 'w',
+    positive: 'along +z',
+    negative: 'along −z',
+    stored: { degree: 5, offset: 28 },
+  },
+  sigma: {
+    ...named('normal stress'),
+    symbol: 'σ',
+    dimension: 'stress',
+    ink: 'stress',
+    side: 1,
+    inPlane: true,
+    positive: 'tension',
+    negative: 'compression',
+    derived: normalStress,
+  },
+};
 
 const PLANE_WIDTH = 20;
 const SPACE_WIDTH = 34;
@@ -15,9 +154,23 @@ const SPACE_WIDTH = 34;
 /** Coefficients of one piece. */
 export const pieceWidth = (s: Structure): number => (isPlane(s) ? PLANE_WIDTH : SPACE_WIDTH);
 
+const ofLine = (key: 'degree' | 'offset'): { readonly [quantity in LineQuantity]: number } =>
+  Object.fromEntries(lineQuantities.map((quantity) => [quantity, quantityTable[quantity].stored![key]])) as never;
+const DEGREES = ofLine('degree');
+const OFFSETS = ofLine('offset');
+
 export const degreeOf = (quantity: LineQuantity): number => DEGREES[quantity];
 export const offsetOf = (quantity: LineQuantity): number => OFFSETS[quantity];
 /** Whether pieces of this width store the quantity; where they do not, it is zero. */
-export const isStored = (width: number, quantity: LineQuantity): boolean => OFFSETS[quantity] < width;
-/** Whether the quantity is a movement of the axis, not a force. */
+export const isStored = (width: number, quantity: LineQuantity): boolean => offsetOf(quantity) < width;
+/** Whether the quantity is a displacement of the axis, not a force. */
 export const isMovement = (quantity: LineQuantity): boolean => quantity === 'u' || quantity === 'v' || quantity === 'w';
+export const isLine = (quantity: Quantity): quantity is LineQuantity => quantityTable[quantity].stored !== undefined;
+
+/** The quantities of a structure, stored and derived, in the order of the table. */
+export const quantitiesOf = (s: Structure): Quantity[] =>
+  (Object.keys(quantityTable) as Quantity[]).filter((quantity) => quantityTable[quantity].inPlane || !isPlane(s));
+
+/** How a quantity is said in a structure. */
+export const nameOf = (s: Structure, quantity: Quantity): string =>
+  isPlane(s) ? quantityTable[quantity].name : quantityTable[quantity].nameInSpace;

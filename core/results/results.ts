@@ -1,6 +1,7 @@
 import type { Outcome } from '../combinations/outcomes';
 import type { Notice } from '../model/notice';
 import type { Mechanism } from '../stability/mechanism';
+import type { Fibres } from '../sections/fibres';
 import type { Structure } from '../stiffness/structure';
 import type { Pieces } from './breakpoints';
 
@@ -41,6 +42,8 @@ export interface Solution {
   readonly outcomes: readonly Outcome[];
   /** The cases, which are the first outcomes; sums and envelopes are read from them. */
   readonly cases: readonly LinearOutcome[];
+  /** By member: where its section feels most; undefined where its properties do not tell. */
+  readonly fibres: readonly (Fibres | undefined)[];
   /** Nodes with a support. */
   readonly supported: Uint8Array;
   /** Decimal digits (of 16) that the elimination cancelled. */

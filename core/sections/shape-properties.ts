@@ -22,7 +22,7 @@ export const shapeDimensions: {
 export type Dimensions = { readonly [dimension in Dimension]: number };
 
 /** All dimensions with their defaults: no radius, equal flanges. */
-function dimensionsOf(shape: Shape): Dimensions {
+export function dimensionsOf(shape: Shape): Dimensions {
   const { h = 0, b = 0, tw = 0, tf = 0, r = 0, t = 0, ro = 0, d = 0 } = shape;
   return { h, b, tw, tf, r, t, ro, d, bTop: shape.bTop ?? b, tfTop: shape.tfTop ?? tf };
 }
@@ -95,8 +95,10 @@ function flatProperties(shape: Shape, s: Dimensions): SectionProperties {
       );
       return built(parts, [-s.h / 2, s.h / 2], [-s.b / 2, s.b / 2], 2 * s.t * (s.h - s.t), 2 * s.t * (s.b - s.t));
     }
-    default:
-      return open(shape.type, s);
+    default: {
+      const { parts, y, z, Ay, Az } = openParts(shape.type, s);
+      return built(parts, y, z, Ay, Az);
+    }
   }
 }
 
@@ -113,8 +115,19 @@ function roundedBox(h: number, b: number, r: number): Part[] {
   return parts;
 }
 
+type OpenType = 'i' | 'channel' | 'angle' | 'tee';
+
+/** The parts of an open shape, the ranges of its outline, and its shear areas as far as they are defined. */
+interface OpenParts {
+  readonly parts: readonly Part[];
+  readonly y: readonly [number, number];
+  readonly z: readonly [number, number];
+  readonly Ay: number | undefined;
+  readonly Az: number | undefined;
+}
+
 /** Open shapes: web and flanges with the fillets at their roots. The origin is the lower left corner of the outline. */
-function open(type: 'i' | 'channel' | 'angle' | 'tee', s: Dimensions): SectionProperties {
+export function openParts(type: OpenType, s: Dimensions): OpenParts {
   const { h, b, tw, tf, r, t, bTop, tfTop } = s;
   switch (type) {
     case 'i': {
@@ -125,7 +138,7 @@ function open(type: 'i' | 'channel' | 'angle' | 'tee', s: Dimensions): SectionPr
         ...[-1, 1].flatMap((z) => [filletPart(tf, (z * tw) / 2, r, 1, z), filletPart(h - tfTop, (z * tw) / 2, r, -1, z)]),
       ];
       const widest = Math.max(b, bTop) / 2;
-      return built(parts, [0, h], [-widest, widest], tw * (h - (tf + tfTop) / 2), (5 / 6) * (b * tf + bTop * tfTop));
+      return { parts, y: [0, h], z: [-widest, widest], Ay: tw * (h - (tf + tfTop) / 2), Az: (5 / 6) * (b * tf + bTop * tfTop) };
     }
     case 'channel': {
       const parts = [
@@ -135,11 +148,11 @@ function open(type: 'i' | 'channel' | 'angle' | 'tee', s: Dimensions): SectionPr
         filletPart(tf, tw, r, 1, 1),
         filletPart(h - tf, tw, r, -1, 1),
       ];
-      return built(parts, [0, h], [0, b], tw * (h - tf), (5 / 6) * 2 * b * tf);
+      return { parts, y: [0, h], z: [0, b], Ay: tw * (h - tf), Az: (5 / 6) * 2 * b * tf };
     }
     case 'angle': {
       const parts = [rectanglePart(0, t, 0, b), rectanglePart(t, h, 0, t), filletPart(t, t, r, 1, 1)];
-      return built(parts, [0, h], [0, b], undefined, undefined);
+      return { parts, y: [0, h], z: [0, b], Ay: undefined, Az: undefined };
     }
     case 'tee': {
       const parts = [
@@ -147,7 +160,7 @@ function open(type: 'i' | 'channel' | 'angle' | 'tee', s: Dimensions): SectionPr
         rectanglePart(0, h - tf, -tw / 2, tw / 2),
         ...[-1, 1].map((z) => filletPart(h - tf, (z * tw) / 2, r, -1, z)),
       ];
-      return built(parts, [0, h], [-b / 2, b / 2], tw * (h - tf), (5 / 6) * b * tf);
+      return { parts, y: [0, h], z: [-b / 2, b / 2], Ay: tw * (h - tf), Az: (5 / 6) * b * tf };
     }
   }
 }

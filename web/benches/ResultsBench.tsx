@@ -7,7 +7,8 @@ import { nodalAt } from '@rigid-beam/core/results/read';
 import { linearOf } from '@rigid-beam/core/results/sums';
 import type { LinearOutcome, Solution } from '@rigid-beam/core/results/results';
 import { governingValues } from '@rigid-beam/drawing/diagram-scale';
-import { showDiagramValue } from '@rigid-beam/drawing/value-labels';
+import { nameOf, quantitiesOf } from '@rigid-beam/core/results/quantities';
+import { showValue } from '@rigid-beam/drawing/show-quantity-value';
 import { actingIndex, settledSolution, useDisplay, useEditor, useEditorState } from '../session/use-editor';
 import { Hint, PanelSubtitle, PlainButton, Stack } from '../ui/controls';
 import { Table } from '../ui/Table';
@@ -50,13 +51,11 @@ interface TableProps {
 function ExtremesTable({ solution, outcome, display }: TableProps) {
   const editor = useEditor();
   const members = solution.structure.names.members;
-  const rows = (['N', 'Vy', 'Mz', 'v'] as const).flatMap((quantity) => {
+  const { structure } = solution;
+  const rows = quantitiesOf(structure).flatMap((quantity) => {
     const governing = governingValues(solution, outcome, quantity);
     return governing ? (['max', 'min'] as const).map((side) => ({ quantity, side, ...governing[side] })) : [];
   });
-  const show = (quantity: (typeof rows)[number]['quantity'], value: number): string =>
-    quantity === 'v' ? showQuantity(value, display.deflection) : showDiagramValue(quantity, value, display);
-  const words = { N: 'Axial', Vy: 'Shear', Mz: 'Moment', v: 'Deflection' } as const;
   return (
     <Table>
       <thead>
@@ -71,10 +70,10 @@ function ExtremesTable({ solution, outcome, display }: TableProps) {
         {rows.map(({ quantity, side, value, member, x, from }) => (
           <tr key={quantity + side}>
             <td>
-              {words[quantity]} {side === 'max' ? 'largest' : 'smallest'}
+              {side === 'max' ? 'Largest' : 'Smallest'} {nameOf(structure, quantity)}
             </td>
             <td>
-              {show(quantity, value)}
+              {showValue(quantity, value, display)}
               {from !== outcome && ` (${solution.outcomes[from]!.id})`}
             </td>
             <td>

@@ -4,11 +4,11 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
-import { enveloped } from '@rigid-beam/core/results/envelope';
-import type { LineQuantity } from '@rigid-beam/core/results/quantities';
-import { valueAt } from '@rigid-beam/core/results/read';
-import { extremes } from '@rigid-beam/core/results/extremes';
+import { nameOf, quantitiesOf, quantityTable, type QuantityRow } from '@rigid-beam/core/results/quantities';
+import { quantityExtremes, rangeAt, type Range } from '@rigid-beam/core/results/read-quantity';
 import type { Solution } from '@rigid-beam/core/results/results';
+import { unitOfQuantity } from '@rigid-beam/drawing/show-quantity-value';
+import { capital } from '../ui/capital';
 import { PanelSubtitle, Stack } from '../ui/controls';
 import { QuantityField } from '../ui/QuantityField';
 import { Slider } from '../ui/Slider';
@@ -17,18 +17,14 @@ const WIDTH = 240;
 const HEIGHT = 36;
 const SAMPLES = 120;
 
-const STRIPS: readonly {
-  readonly quantity: LineQuantity;
-  readonly name: string;
-  readonly ink: string;
-  readonly unit: (display: DisplayUnits) => string;
-  readonly down: boolean;
-}[] = [
-  { quantity: 'N', name: 'Axial', ink: 'var(--draw-tension)', unit: (display) => display.force, down: false },
-  { quantity: 'Vy', name: 'Shear', ink: 'var(--draw-shear)', unit: (display) => display.force, down: false },
-  { quantity: 'Mz', name: 'Moment', ink: 'var(--draw-moment)', unit: (display) => display.moment, down: true },
-  { quantity: 'v', name: 'Deflection', ink: 'var(--draw-deflection)', unit: (display) => display.deflection, down: false },
-];
+/** The paper's inks for the kinds of quantities. */
+const INKS: Record<QuantityRow['ink'], string> = {
+  axial: 'var(--draw-tension)',
+  shear: 'var(--draw-shear)',
+  moment: 'var(--draw-moment)',
+  deflection: 'var(--draw-deflection)',
+  stress: 'var(--draw-text)',
+};
 
 const Strip = styled.figure`
   svg {
@@ -55,26 +51,30 @@ interface MemberChartsProps {
   readonly display: DisplayUnits;
 }
 
-/** N, V, M and deflection of one member above each other, with one cursor through all of them. */
+/** Every quantity of one member above each other, with one cursor through all of them. */
 export function MemberCharts({ solution, outcome, member, display }: MemberChartsProps) {
   const [ratio, setRatio] = useState(0.5);
   const length = solution.structure.lengths[member]!;
   const acts = solution.outcomes[outcome]!;
-  const parts = acts.kind === 'envelope' ? acts.parts : [outcome];
-  const read = (quantity: LineQuantity, x: number): { max: number; min: number } =>
-    enveloped(parts, (part) => valueAt(solution, part, member, quantity, x));
+  const { structure } = solution;
 
   return (
     <Stack>
       <PanelSubtitle>Along the member · {acts.id}</PanelSubtitle>
-      {STRIPS.map(({ quantity, name, ink, unit, down }) => {
-        const { max, min } = extremes(solution, outcome, member, quantity);
+      {quantitiesOf(structure).map((quantity) => {
+        const found = quantityExtremes(solution, outcome, member, quantity);
+        if (!found) return null;
+        const { max, min } = found;
+        const { symbol, ink, side } = quantityTable[quantity];
+        const name = `${capital(nameOf(structure, quantity))} ${symbol}`;
+        const read = (x: number): Range => rangeAt(solution, outcome, member, quantity, x)!;
+        const unit = unitOfQuantity(quantity, display);
         const size = Math.max(Math.abs(max.value), Math.abs(min.value));
-        const here = read(quantity, ratio * length);
+        const here = read(ratio * length);
         const words =
           here.max === here.min
-            ? showQuantity(here.max, unit(display))
-            : `${showQuantity(here.min, unit(display))} … ${showQuantity(here.max, unit(display))}`;
+            ? showQuantity(here.max, unit)
+            : `${showQuantity(here.min, unit)} … ${showQuantity(here.max, unit)}`;
         return (
           <Strip key={quantity}>
             <figcaption>
@@ -85,19 +85,21 @@ export function MemberCharts({ solution, outcome, member, display }: MemberChart
               viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
               preserveAspectRatio="none"
               role="img"
-              aria-label={`${name}: from ${showQuantity(min.value, unit(display))} to ${showQuantity(max.value, unit(display))}`}
+              aria-label={`${name}: from ${showQuantity(min.value, unit)} to ${showQuantity(max.value, unit)}`}
             >
-              {(['max', 'min'] as const).slice(0, acts.kind === 'envelope' ? 2 : 1).map((side) => (
-                <path
-                  key={side}
-                  d={curve((x) => read(quantity, x)[side], length, size, down)}
-                  fill={ink}
-                  fillOpacity={0.13}
-                  stroke={ink}
-                  strokeWidth={1.4}
-                  vectorEffect="non-scaling-stroke"
-                />
-              ))}
+              {(['max', 'min'] as const)
+                .slice(0, acts.kind === 'envelope' || quantityTable[quantity].derived?.spreads === true ? 2 : 1)
+                .map((bound) => (
+                  <path
+                    key={bound}
+                    d={curve((x) => read(x)[bound], length, size, side < 0)}
+                    fill={INKS[ink]}
+                    fillOpacity={0.13}
+                    stroke={INKS[ink]}
+                    strokeWidth={1.4}
+                    vectorEffect="non-scaling-stroke"
+                  />
+                ))}
               <path
                 d={`M0 ${HEIGHT / 2}H${WIDTH}`}
                 stroke="var(--draw-member)"

@@ -84,7 +84,7 @@ export function SheetItems({ controller }: { readonly controller: SheetControlle
               type="button"
               tabIndex={index === current ? 0 : -1}
               style={{ left: screenX(camera, item.x), top: screenY(camera, item.y) }}
-              aria-label={item.text}
+              aria-label={item.words()}
               onFocus={() => {
                 setActive(index);
                 editor.select(item.subject.kind === 'dimension' ? [] : [item.subject]);

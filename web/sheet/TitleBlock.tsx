@@ -8,8 +8,10 @@ import { unitFactor } from '@rigid-beam/core/quantities/parse';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { governingValues } from '@rigid-beam/drawing/diagram-scale';
 import { scaleOfDeflection, scaleOfDiagram } from '@rigid-beam/drawing/sheet-items';
-import { showDiagramValue } from '@rigid-beam/drawing/value-labels';
-import { isMoment, plainView, type DiagramQuantity, type View } from '@rigid-beam/drawing/view';
+import { showValue } from '@rigid-beam/drawing/show-quantity-value';
+import { quantityTable } from '@rigid-beam/core/results/quantities';
+import { capital } from '../ui/capital';
+import { forceQuantities, isMoment, plainView, type DiagramQuantity, type View } from '@rigid-beam/drawing/view';
 import type { EditorState } from '../session/editor';
 import { actingIndex, settledSolution, useDisplay, useEditor, useEditorState } from '../session/use-editor';
 import { ToggleButton } from '../ui/controls';
@@ -73,33 +75,27 @@ const ScaleSlider = styled(Slider)`
   width: 5.2rem;
 `;
 
-const RULES: Record<DiagramQuantity, string> = {
-  N: 'T in tension, C in compression',
-  Vy: 'up on the left part: positive',
-  Vz: 'along z on the left part: positive',
-  T: 'right-handed about x: positive',
-  My: 'about y, on the tension face',
-  Mz: 'drawn on the tension face',
-  none: 'no diagram',
-};
+/** Short names in the plane, where one quantity of each kind is enough; in space the letters of the local axes tell them apart. */
+const SHORT: Partial<Record<DiagramQuantity, string>> = { N: 'Axial', Vy: 'Shear', Mz: 'Moment' };
 
-const NAMES: readonly { readonly id: DiagramQuantity; readonly text: string; readonly label: string }[] = [
-  { id: 'N', text: 'Axial', label: 'Axial force' },
-  { id: 'Vy', text: 'Shear', label: 'Shear force' },
-  { id: 'Mz', text: 'Moment', label: 'Bending moment' },
-  { id: 'none', text: 'Off', label: 'No diagram' },
-];
+/** By which rule a quantity is drawn. */
+function ruleOf(quantity: DiagramQuantity): string {
+  if (quantity === 'none') return 'no diagram';
+  if (quantity === 'N') return 'T in tension, C in compression';
+  const { side, positive } = quantityTable[quantity];
+  return side < 0 ? 'drawn on the tension face' : `positive: ${positive}`;
+}
 
-/** In space both bending planes and torsion; their letters are those of the local axes. */
-const NAMES_IN_SPACE: typeof NAMES = [
-  { id: 'N', text: 'N', label: 'Axial force' },
-  { id: 'Vy', text: 'Vy', label: 'Shear force along y' },
-  { id: 'Vz', text: 'Vz', label: 'Shear force along z' },
-  { id: 'T', text: 'T', label: 'Torque' },
-  { id: 'My', text: 'My', label: 'Bending moment about y' },
-  { id: 'Mz', text: 'Mz', label: 'Bending moment about z' },
-  { id: 'none', text: 'Off', label: 'No diagram' },
-];
+/** What can be drawn in a structure, as buttons. */
+function choicesOf(space: 'plane' | 'space'): { readonly id: DiagramQuantity; readonly text: string; readonly label: string }[] {
+  const shown = forceQuantities.filter((id) => space === 'space' || quantityTable[id].inPlane);
+  const choices = shown.map((id) => {
+    const { symbol, name, nameInSpace } = quantityTable[id];
+    const label = capital(space === 'space' ? nameInSpace : name);
+    return { id, text: space === 'space' ? symbol : (SHORT[id] ?? symbol), label };
+  });
+  return [...choices, { id: 'none', text: 'Off', label: 'No diagram' }];
+}
 
 /** What is drawn, by which rule, in which units and scale, and how large it gets. Its legend is its control. */
 export function TitleBlock() {
@@ -128,13 +124,13 @@ export function TitleBlock() {
           selectedKeys={[quantity]}
           onSelectionChange={(keys) => editor.go({ quantity: [...keys][0] as DiagramQuantity })}
         >
-          {(state.settled.model.space === 'space' ? NAMES_IN_SPACE : NAMES).map(({ id, text, label }) => (
+          {choicesOf(state.settled.model.space).map(({ id, text, label }) => (
             <ToggleButton key={id} id={id} aria-label={label}>
               {text}
             </ToggleButton>
           ))}
         </Quantities>
-        <Fill>{RULES[quantity]}</Fill>
+        <Fill>{ruleOf(quantity)}</Fill>
       </Line>
       <Line>
         <ScaleSlider
@@ -215,7 +211,7 @@ function extremeWords(state: Shown, outcome: number): string {
   const units = { length: 'm', force: 'kN', moment: 'kN·m', stress: 'MPa', deflection: 'mm', section: 'cm', ...display };
   const say = ({ value, member, from }: typeof governing.max): string => {
     const by = from === outcome ? '' : ` by ${solution.outcomes[from]!.id}`;
-    return `${showDiagramValue(quantity, value, units)} in ${solution.structure.names.members[member]}${by}`;
+    return `${showValue(quantity, value, units)} in ${solution.structure.names.members[member]}${by}`;
   };
   return [governing.max, governing.min]
     .filter(({ value }, i) => i === 0 || value !== governing.max.value)

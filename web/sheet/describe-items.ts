@@ -2,7 +2,9 @@ import { freedoms, type Freedom, type Load, type Model, type Support } from '@ri
 import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
-import { extremes } from '@rigid-beam/core/results/extremes';
+import { nameOf, quantitiesOf } from '@rigid-beam/core/results/quantities';
+import { quantityExtremes } from '@rigid-beam/core/results/read-quantity';
+import { unitOfQuantity } from '@rigid-beam/drawing/show-quantity-value';
 import { sizeOf } from '@rigid-beam/core/model/loads/intensities';
 import { linearOf } from '@rigid-beam/core/results/sums';
 import type { Solution } from '@rigid-beam/core/results/results';
@@ -15,7 +17,7 @@ import { loadValue } from './load-values';
 /** One thing on the sheet, said in words, with the world point where it stands. */
 export interface DescribedItem {
   readonly subject: Subject;
-  readonly text: string;
+  readonly words: () => string;
   readonly x: number;
   readonly y: number;
 }
@@ -27,36 +29,39 @@ export function describeItems(model: Model, seen: Seen, solution: Solution | und
   const nodes = drawnNodes(model, seen);
   const items: DescribedItem[] = [...nodes.values()].map((node) => ({
     subject: { kind: 'node', id: node.id },
-    text: nodeWords(model.nodes[node.index]!, node.index, display, solution, outcome),
+    words: () => nodeWords(model.nodes[node.index]!, node.index, display, solution, outcome),
     x: node.x,
     y: node.y,
   }));
   for (const [id, drawn] of members) {
     const member = model.members[drawn.index]!;
     const [x, y] = pointOn(drawn, drawn.length / 2);
-    const words = `Member ${id} from node ${member.start} to node ${member.end}, ${showQuantity(drawn.length, display.length)} long, section ${member.section}`;
-    items.push({ subject: { kind: 'member', id }, text: words + memberForces(drawn.index, display, solution, outcome), x, y });
+    const words = (): string =>
+      `Member ${id} from node ${member.start} to node ${member.end}, ${showQuantity(drawn.length, display.length)} long, section ${member.section}${memberForces(drawn.index, display, solution, outcome)}`;
+    items.push({ subject: { kind: 'member', id }, words, x, y });
   }
   for (const support of model.supports) {
     const node = nodes.get(support.node);
     if (!node) continue;
     items.push({
       subject: { kind: 'support', id: support.node },
-      text: `Support of node ${support.node}: ${supportWords(support, model.space)}${reactionWords(node.index, display, solution, outcome)}`,
+      words: () =>
+        `Support of node ${support.node}: ${supportWords(support, model.space)}${reactionWords(node.index, display, solution, outcome)}`,
       x: node.x,
       y: node.y,
     });
   }
   for (const { axis, way, from, to, x, y } of shownDimensions(model, seen)) {
     const [start, end] = [from, to].map((at) => showQuantity(at, display.length));
-    const text = `${way === 'across' ? 'Bay' : 'Level'} from ${start} to ${end} along ${axis.toUpperCase()}: ${showQuantity(to - from, display.length)}`;
-    items.push({ subject: { kind: 'dimension', axis, from, to }, text, x, y });
+    const words = (): string =>
+      `${way === 'across' ? 'Bay' : 'Level'} from ${start} to ${end} along ${axis.toUpperCase()}: ${showQuantity(to - from, display.length)}`;
+    items.push({ subject: { kind: 'dimension', axis, from, to }, words, x, y });
   }
   for (const load of model.loads) {
     const drawn = members.get('member' in load ? load.member : 'members' in load ? middleOf(load.members) : '');
     const node = 'node' in load ? nodes.get(load.node) : undefined;
     const [x, y] = drawn ? pointOn(drawn, drawn.length / 2) : [node?.x ?? 0, node?.y ?? 0];
-    items.push({ subject: { kind: 'load', id: load.id }, text: `Load ${load.id}: ${loadWords(load, display)}`, x, y });
+    items.push({ subject: { kind: 'load', id: load.id }, words: () => `Load ${load.id}: ${loadWords(load, display)}`, x, y });
   }
   return items;
 }
@@ -77,9 +82,13 @@ function nodeWords(
 
 function memberForces(index: number, display: DisplayUnits, solution: Solution | undefined, outcome: number): string {
   if (!solution?.outcomes[outcome]) return '';
-  const N = extremes(solution, outcome, index, 'N');
-  const M = extremes(solution, outcome, index, 'Mz');
-  return `; axial force ${showForce(N.min.value, display)} to ${showForce(N.max.value, display)}, moment ${showMoment(M.min.value, display)} to ${showMoment(M.max.value, display)}`;
+  const all = quantitiesOf(solution.structure).flatMap((quantity) => {
+    const found = quantityExtremes(solution, outcome, index, quantity);
+    if (!found) return [];
+    const [min, max] = [found.min.value, found.max.value].map((value) => showQuantity(value, unitOfQuantity(quantity, display)));
+    return [`${nameOf(solution.structure, quantity)} ${min} to ${max}`];
+  });
+  return `; ${all.join(', ')}`;
 }
 
 function reactionWords(index: number, display: DisplayUnits, solution: Solution | undefined, outcome: number): string {

@@ -1,0 +1,87 @@
+import type { Derived, Forces, PieceForces } from './derived/derived';
+import { diagramOf, type Diagram } from './diagram';
+import { enclosing, extremesIn, type Extremes } from './extremes';
+import { isLine, quantityTable, type Quantity } from './quantities';
+import { AT_ENDS, partsOf, pieceOf, valueIn } from './read';
+import type { Solution } from './results';
+
+/** A quantity at one place: from the least to the greatest value, which are one unless an envelope or a whole section is meant. */
+export interface Range {
+  readonly max: number;
+  readonly min: number;
+}
+
+/** Any quantity of member m at x metres from its start; undefined where it is not known there. */
+export function rangeAt(solution: Solution, outcome: number, m: number, quantity: Quantity, x: number): Range | undefined {
+  let [max, min] = [-Infinity, Infinity];
+  for (const part of partsOf(solution, outcome)) {
+    const one = rangeIn(solution, diagramOf(solution, part, m), m, quantity, x);
+    if (!one) return undefined;
+    max = Math.max(max, one.max);
+    min = Math.min(min, one.min);
+  }
+  return { max, min };
+}
+
+function rangeIn(solution: Solution, diagram: Diagram, m: number, quantity: Quantity, x: number): Range | undefined {
+  if (isLine(quantity)) {
+    const value = valueIn(diagram, quantity, x);
+    return { max: value, min: value };
+  }
+  const forces = { N: valueIn(diagram, 'N', x), My: valueIn(diagram, 'My', x), Mz: valueIn(diagram, 'Mz', x) };
+  return quantityTable[quantity].derived!.at(forces, solution.fibres[m]);
+}
+
+/** The exact extremes of any quantity on member m, as `extremes`; undefined where it is not known. */
+export function quantityExtremes(solution: Solution, outcome: number, m: number, quantity: Quantity): Extremes | undefined {
+  const all = partsOf(solution, outcome).map((part) => {
+    const diagram = diagramOf(solution, part, m);
+    if (isLine(quantity)) return extremesIn(diagram, quantity, part);
+    return derivedExtremes(quantityTable[quantity].derived!, solution, m, diagram, part);
+  });
+  return all.every((one) => one !== undefined) ? enclosing(all) : undefined;
+}
+
+function derivedExtremes(
+  derived: Derived,
+  { fibres }: Solution,
+  m: number,
+  diagram: Diagram,
+  from: number,
+): Extremes | undefined {
+  let [max, min]: (Extremes['max'] | undefined)[] = [];
+  const meet = (x: number, forces: Forces): void => {
+    const range = derived.at(forces, fibres[m]);
+    if (!range) return;
+    // Rounding must not move the place of a value that several points share.
+    const slack = 1e-11 * Math.max(Math.abs(range.max), Math.abs(range.min));
+    if (!max || range.max > max.value + slack) max = { x, value: range.max, from };
+    if (!min || range.min < min.value - slack) min = { x, value: range.min, from };
+  };
+  meet(0, endForces(diagram, 'start'));
+  for (let k = diagram.first; k < diagram.end; k++) {
+    const start = diagram.from[k]!;
+    const length = diagram.to[k]! - start;
+    const piece: PieceForces = {
+      length,
+      N: pieceOf(diagram, k, 'N'),
+      My: pieceOf(diagram, k, 'My'),
+      Mz: pieceOf(diagram, k, 'Mz'),
+    };
+    for (const s of [0, ...derived.turns(piece, fibres[m]).sort((a, b) => a - b), length])
+      meet(start + s, { N: value(piece.N, s), My: value(piece.My, s), Mz: value(piece.Mz, s) });
+  }
+  meet(diagram.length, endForces(diagram, 'end'));
+  return max && min && { max, min };
+}
+
+const value = (c: Float64Array, s: number): number => c.reduceRight((sum, coefficient) => sum * s + coefficient, 0);
+
+/** What the ends feel counts too: a load right at an end acts between the end and the first piece. */
+function endForces({ ends, endsAt }: Diagram, side: 'start' | 'end'): Forces {
+  const at = (quantity: 'N' | 'My' | 'Mz'): number => {
+    const rule = AT_ENDS[quantity]!;
+    return side === 'start' ? rule[1] * ends[endsAt + rule[0]]! : rule[3] * ends[endsAt + rule[2]]!;
+  };
+  return { N: at('N'), My: at('My'), Mz: at('Mz') };
+}

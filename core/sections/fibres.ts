@@ -1,0 +1,108 @@
+import type { Model, Section, Shape } from '../model/model';
+import { compose } from './parts';
+import { sectionProperties } from './section-properties';
+import { dimensionsOf, openParts, shapeFault } from './shape-properties';
+
+/**
+ * Where the normal stress of a section is greatest and least: circles of one radius about some points (of radius 0: corners), as y and z
+ * in turn, in the member's local axes from the centroid. A in m²; `flexibility`: the inverse of [Iz Iyz; Iyz Iy], as vv, vw, ww in m⁻⁴, zero
+ * in a plane in which the member does not bend.
+ */
+export interface Fibres {
+  readonly A: number;
+  readonly flexibility: readonly [number, number, number];
+  readonly points: readonly number[];
+  readonly radius: number;
+}
+
+type Outline = Pick<Fibres, 'points' | 'radius'>;
+
+/** The outline of a shape that counts, about its centroid. */
+function outlineOf(shape: Shape): Outline | undefined {
+  if (shapeFault(shape) !== undefined) return undefined;
+  const s = dimensionsOf(shape);
+  const box = (h: number, b: number): number[] => [h, b, h, -b, -h, b, -h, -b].map((side) => side / 2);
+  switch (shape.type) {
+    case 'general':
+      return undefined;
+    case 'round':
+    case 'chs':
+      return { points: [0, 0], radius: s.d / 2 };
+    case 'rectangle':
+      return { points: box(s.h, s.b), radius: 0 };
+    case 'rhs':
+      return { points: box(s.h - 2 * s.ro, s.b - 2 * s.ro), radius: s.ro };
+    default: {
+      const { y, z } = compose(openParts(shape.type, s).parts);
+      const corners = cornersOf(shape.type, s);
+      return { points: corners.map((place, i) => place - (i % 2 === 0 ? y : z)), radius: 0 };
+    }
+  }
+}
+
+/** Corners of the convex outline, y and z from where the shape is built. */
+function cornersOf(type: 'i' | 'channel' | 'angle' | 'tee', s: ReturnType<typeof dimensionsOf>): number[] {
+  const { h, b, tw, tf, t, bTop, tfTop } = s;
+  const pair = (y: number, width: number): number[] => [y, width / 2, y, -width / 2];
+  switch (type) {
+    case 'i':
+      return [...pair(0, b), ...pair(tf, b), ...pair(h - tfTop, bTop), ...pair(h, bTop)];
+    case 'channel':
+      return [0, 0, 0, b, h, 0, h, b];
+    case 'angle':
+      return [0, 0, 0, b, t, b, h, 0, h, t];
+    case 'tee':
+      return [...pair(h, b), ...pair(h - tf, b), ...pair(0, tw)];
+  }
+}
+
+/** The fibres of a section as it stands in space; undefined where its properties do not tell them. */
+function inSpace(section: Section): Fibres | undefined {
+  const { A, Iz, Iy, Iyz = 0, Wz, Wy } = sectionProperties(section);
+  if (A === undefined || Iz === undefined || Iy === undefined) return undefined;
+  const determinant = Iz * Iy - Iyz * Iyz;
+  const flexibility = [Iy / determinant, -Iyz / determinant, Iz / determinant] as const;
+  const isGiven = section.Wz !== undefined || section.Wy !== undefined || section.Iz !== undefined || section.Iy !== undefined;
+  const outline = section.shape && !isGiven ? outlineOf(section.shape) : undefined;
+  if (outline) return { A, flexibility, ...outline };
+  if (Wz === undefined || Wy === undefined || Iyz !== 0) return undefined;
+  const [y, z] = [Iz / Wz, Iy / Wy];
+  return { A, flexibility, points: [y, z, y, -z, -y, z, -y, -z], radius: 0 };
+}
+
+/** In the plane: only bending about one axis counts. A section on its side has its own z along the member's y. */
+function inPlane(section: Section, roll: number): Fibres | undefined {
+  const lying = Math.abs(roll % 180) === 90;
+  const { A, Iz, Iy, Wz, Wy } = sectionProperties(section);
+  const [I, W] = lying ? [Iy, Wy] : [Iz, Wz];
+  if (A === undefined || I === undefined) return undefined;
+  const isGiven = lying ? (section.Wy ?? section.Iy) : (section.Wz ?? section.Iz);
+  const outline = section.shape && isGiven === undefined ? outlineOf(section.shape) : undefined;
+  // Rolled by a quarter turn about x, a place (y, z) of the section stands at y = −z, by three quarters at y = z.
+  const turned = ((roll % 360) + 360) % 360;
+  const upright = (y: number, z: number): number => (turned === 0 ? y : turned === 90 ? -z : turned === 180 ? -y : z);
+  const heights = outline
+    ? outline.points.flatMap((_, i, all) => (i % 2 === 0 ? [upright(all[i]!, all[i + 1]!), 0] : []))
+    : W && [I / W, 0, -I / W, 0];
+  return heights ? { A, flexibility: [1 / I, 0, 0], points: heights, radius: outline?.radius ?? 0 } : undefined;
+}
+
+const known = new WeakMap<Model['members'], { readonly sections: Model['sections']; readonly fibres: Fibres[] }>();
+
+/** By member: the fibres of its section; undefined where they are not known. */
+export function fibresOf({ members, sections, space }: Model): (Fibres | undefined)[] {
+  const before = known.get(members);
+  if (before?.sections === sections) return before.fibres;
+  const byId = new Map(sections.map((section) => [section.id, section]));
+  const made = new Map<string, Fibres | undefined>();
+  const fibres = members.map(({ section: id, roll = 0 }) => {
+    const key = `${space === 'plane' ? roll : ''} ${id}`;
+    if (!made.has(key)) {
+      const section = byId.get(id)!;
+      made.set(key, space === 'plane' ? inPlane(section, roll) : inSpace(section));
+    }
+    return made.get(key);
+  });
+  known.set(members, { sections, fibres: fibres as Fibres[] });
+  return fibres;
+}
