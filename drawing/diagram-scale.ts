@@ -19,6 +19,7 @@ const found = new WeakMap<Solution, Map<string, Governing | undefined>>();
 
 /** Exact extremes of a quantity over all members; undefined where there is no member. */
 export function governingValues(solution: Solution, outcome: number, quantity: Quantity): Governing | undefined {
+  if (!solution.outcomes[outcome]) return undefined;
   let known = found.get(solution);
   if (!known) found.set(solution, (known = new Map()));
   const key = `${outcome} ${quantity}`;

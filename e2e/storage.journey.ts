@@ -78,7 +78,7 @@ describe('nothing is lost', () => {
     await one.stored();
     await two.page.bringToFront();
     await setForce(two, '20 kN');
-    expect(await two.until('conflict', /another window/)).toMatch(/Change a load.*not stored/);
+    expect(await two.until('conflict', /another window/)).toMatch(/Set load 6.*not stored/);
     await two.press('Take the newer state');
     await two.until('extremes', /−6 kN·m/);
     await two.stored();

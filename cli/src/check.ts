@@ -1,14 +1,14 @@
 import { mechanismsWithRemedies } from '@rigid-beam/core/analysis/remedies';
 import type { Model } from '@rigid-beam/core/model/model';
 import { isFault } from '@rigid-beam/core/model/notice';
-import { readinessFaults } from '@rigid-beam/core/stiffness/readiness';
+import { analysisFaults } from '@rigid-beam/core/stiffness/analysis-checks';
 import { exitCodes } from './exit-codes';
 import { printNotices, readInput } from './input';
 
 /** Reports all faults of a model file; says nothing but one line when there is none. */
 export async function check(file: string, how: 'faults only' | 'seek remedies'): Promise<number> {
   const { model, notices } = await readInput(file);
-  const all = [...notices, ...(model ? readinessFaults(model) : [])];
+  const all = [...notices, ...(model ? analysisFaults(model) : [])];
   printNotices(all);
   if (!model || all.some(isFault)) return exitCodes.invalid;
   if (how === 'seek remedies' && printRemedies(model) > 0) return exitCodes.unstable;

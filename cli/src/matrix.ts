@@ -1,6 +1,6 @@
 import { denseMatrixMarket, symmetricMatrixMarket } from '@rigid-beam/core/formats/matrix-market';
 import { isFault } from '@rigid-beam/core/model/notice';
-import { readinessFaults } from '@rigid-beam/core/stiffness/readiness';
+import { analysisFaults } from '@rigid-beam/core/stiffness/analysis-checks';
 import { reducedSystem } from '@rigid-beam/core/stiffness/reduced-system';
 import { exitCodes } from './exit-codes';
 import { printNotices, readInput } from './input';
@@ -8,7 +8,7 @@ import { printNotices, readInput } from './input';
 /** Prints the reduced stiffness matrix, or the load vectors of all cases, in Matrix Market form. */
 export async function matrix(file: string, what: 'stiffness' | 'loads'): Promise<number> {
   const { model, notices } = await readInput(file);
-  const all = [...notices, ...(model ? readinessFaults(model) : [])];
+  const all = [...notices, ...(model ? analysisFaults(model) : [])];
   printNotices(all);
   if (!model || all.some(isFault)) return exitCodes.invalid;
   const system = reducedSystem(model);

@@ -7,14 +7,14 @@ import type { Mechanism } from '../stability/mechanism';
 import type { System } from './factorise';
 
 /** Every independent motion of a system that nothing resists, judged under its loads (6n each, nodes' axes). */
-export function judge(system: System, loads: readonly Float64Array[], onMembers: readonly MemberLoads[]): Found[] {
+export function classifyMechanisms(system: System, loads: readonly Float64Array[], onMembers: readonly MemberLoads[]): Found[] {
   const { structure, matrices, members, loose, numbering, basis } = system;
   const drivers = new Drivers(structure.names.cases, loads);
   return [
     ...memberMechanisms(structure, matrices, onMembers),
     ...nodeMechanisms(structure, matrices, loose, members, drivers),
     ...bodyMechanisms(
-      { structure, matrices, members, drivers, free: numbering.free, brakes: loose.brakes },
+      { structure, matrices, members, drivers, free: numbering.free, artificialRestraints: loose.artificialRestraints },
       basis,
       countMotions(system) === basis.length,
     ),
@@ -33,8 +33,10 @@ export const countMotions = ({ factor, lost }: System): number => factor.weak.le
 /** How many motions are harmful; of many motions of several nodes, and of those that rounding sets free, every one is counted as such. */
 export function countHarmful(system: System, loads: readonly Float64Array[], onMembers: readonly MemberLoads[]): number {
   const many = system.basis.length > FEW;
-  const judged = judge(many ? { ...system, basis: [] } : system, loads, onMembers);
-  return judged.filter(({ mechanism }) => !mechanism.harmless).length + (many ? countMotions(system) : 0) + system.lost.length;
+  const classified = classifyMechanisms(many ? { ...system, basis: [] } : system, loads, onMembers);
+  return (
+    classified.filter(({ mechanism }) => !mechanism.harmless).length + (many ? countMotions(system) : 0) + system.lost.length
+  );
 }
 
 const MANY = 20;

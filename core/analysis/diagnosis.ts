@@ -3,7 +3,7 @@ import { memberMotions } from '../stability/member-motions';
 import type { Found } from '../stability/mechanism';
 import type { MemberLoads } from '../stiffness/equivalent-loads';
 import type { Results } from '../results/results';
-import { countMotions, isLost, judge, mechanismNotices } from './classify-mechanisms';
+import { countMotions, isLost, classifyMechanisms, mechanismNotices } from './classify-mechanisms';
 import type { System } from './factorise';
 import { lostNotices } from './trust';
 
@@ -21,9 +21,9 @@ export interface Diagnosis {
 
 /** By case: loads on the nodes (6n, nodes' axes) and on the ends of members. */
 export function diagnose(system: System, onNodes: readonly Float64Array[], onMembers: readonly MemberLoads[]): Diagnosis {
-  const judged = judge(system, onNodes, onMembers);
-  const found = judged.filter((one) => !isLost(one));
-  return { found, lost: lostNotices(system, judged), isStable: found.every(({ mechanism }) => mechanism.harmless) };
+  const classified = classifyMechanisms(system, onNodes, onMembers);
+  const found = classified.filter((one) => !isLost(one));
+  return { found, lost: lostNotices(system, classified), isStable: found.every(({ mechanism }) => mechanism.harmless) };
 }
 
 /** The results of a model that can move: its mechanisms, and how the members move in the first of the harmful ones. */

@@ -8,11 +8,11 @@ import { clamp, sketch } from '../test/build';
 import { randomSpace } from '../test/random-space';
 import { takeKernels } from '../linear-algebra/kernel-pool';
 import { piecesOfCases } from '../results/breakpoints';
-import { leftAtJoints } from '../results/joints';
+import { nodalResidual } from '../results/nodal-balance';
 import { recoverPlainly } from '../results/recover-members';
 import type { LinearOutcome } from '../results/results';
 import { caseLoads } from './case-loads';
-import { balanceJoints } from './equilibrium-refinement';
+import { refineEquilibrium } from './equilibrium-refinement';
 import { factorise, type System } from './factorise';
 import { prepare } from './prepare';
 import { solve } from './session';
@@ -35,19 +35,19 @@ test('what is left at the joints is f − K·u, with springs whose ground moves 
       const own = outcome.displacements.slice();
       toOwnAxes(s, own);
       const { size } = outcome.equilibrium;
-      const left = leftAtJoints(s, matrices, 0, outcome.ends, own);
+      const left = nodalResidual(s, matrices, 0, outcome.ends, own);
       expect(Math.max(...left.map(Math.abs))).toBeLessThan(1e-9 * size);
 
-      // A freedom moved on leaves what its stiffness takes: the sprung one of the turned support among them.
+      // A freedom moved on leaves what its stiffness takes: the sprung one of the rotated support among them.
       const sprung = FREEDOMS * s.names.nodes.indexOf(held!.node) + 1;
       const f = at === 0 ? sprung : numbering.freedoms[at]!;
       own[f]! += 1e-3;
       const pieces = piecesOfCases(s);
       const [loads] = caseLoads(system, pieces, [undefined]);
-      recoverPlainly(s, matrices, [{ c: 0, pieces: pieces[0]!, loads: loads!, movements: own }], ({ ends }) => {
-        const K = assembleStiffness(s, matrices, numbering, loose.brakes);
+      recoverPlainly(s, matrices, [{ c: 0, pieces: pieces[0]!, loads: loads!, displacements: own }], ({ ends }) => {
+        const K = assembleStiffness(s, matrices, numbering, loose.artificialRestraints);
         const stiffness = K.values[K.pointers[numbering.unknowns[f]!]!]!;
-        expect(leftAtJoints(s, matrices, 0, ends, own)[f]! / (-1e-3 * stiffness)).toBeCloseTo(1, 4);
+        expect(nodalResidual(s, matrices, 0, ends, own)[f]! / (-1e-3 * stiffness)).toBeCloseTo(1, 4);
       });
     }),
     { numRuns: 20 },
@@ -68,7 +68,7 @@ describe('corrections by what is left at the joints', () => {
       c: 0,
       pieces: pieces!,
       loads: loads!,
-      movements: outcome.displacements,
+      displacements: outcome.displacements,
       side,
       residual: 0.5,
       driving: 1e3,
@@ -84,7 +84,7 @@ describe('corrections by what is left at the joints', () => {
   const left = (rough: Parts, ...next: Parts[]): [number, number] => {
     const { system, outcome, equations } = start();
     let passes = 0;
-    const [best] = balanceJoints(system, [equations], [off(outcome, rough)], () => [off(outcome, next[passes++]!)]);
+    const [best] = refineEquilibrium(system, [equations], [off(outcome, rough)], () => [off(outcome, next[passes++]!)]);
     return [Math.max(best!.equilibrium.residual, best!.equilibrium.jointResidual), passes];
   };
 
@@ -101,19 +101,19 @@ describe('corrections by what is left at the joints', () => {
 
   test('bring movements that are off back to those of the solution', () => {
     const { system, outcome, equations } = start();
-    const movements = outcome.displacements.map((x) => 1.001 * x);
-    let corrected: Float64Array = movements;
+    const displacements = outcome.displacements.map((x) => 1.001 * x);
+    let corrected: Float64Array = displacements;
     let residual = 0.5;
     const ends = outcome.ends.map((force) => 1.001 * force);
     const memory = new Float64Array(1);
-    balanceJoints(system, [{ ...equations, movements, memory }], [{ ...off(outcome, [1e-3]), ends }], ([one]) => {
+    refineEquilibrium(system, [{ ...equations, displacements, memory }], [{ ...off(outcome, [1e-3]), ends }], ([one]) => {
       // Where the rough outcome lies, which may yet be the best.
       expect(one!.memory).toBeUndefined();
-      ({ movements: corrected, residual } = one!);
+      ({ displacements: corrected, residual } = one!);
       return [off(outcome, [0])];
     });
     expect(corrected[7]! / outcome.displacements[7]!).toBeCloseTo(1, 9);
     expect(residual).toBeLessThan(1e-9);
-    expect(movements[7]! / outcome.displacements[7]!).toBeCloseTo(1.001, 9);
+    expect(displacements[7]! / outcome.displacements[7]!).toBeCloseTo(1.001, 9);
   });
 });

@@ -1,6 +1,6 @@
 import { residualsOf, solveInPlace } from '../linear-algebra/solve';
-import { largestPart } from '../linear-algebra/largest-part';
-import { leftAtJoints } from '../results/joints';
+import { maxNorm } from '../linear-algebra/max-norm';
+import { nodalResidual } from '../results/nodal-balance';
 import { addSolution } from './add-solution';
 import type { SolvedEquations } from '../results/recover-cases';
 import type { LinearOutcome } from '../results/results';
@@ -10,7 +10,7 @@ import type { System } from './factorise';
 const BALANCED = 1e-11;
 /** A correction is worth another one if it leaves at most this part of what was left before, or is itself so much smaller. */
 const WORTHWHILE = 0.5;
-/** What is left may grow so much by rounding of the movements, while corrections still shrink and movements become right. */
+/** What is left may grow so much by rounding of the displacements, while corrections still shrink and displacements become right. */
 const SIMILAR = 2;
 const MOST_PASSES = 5;
 
@@ -18,11 +18,11 @@ const unbalanced = ({ equilibrium }: LinearOutcome): number => Math.max(equilibr
 
 /**
  * Iterative refinement (Wilkinson, Rounding Errors in Algebraic Processes, 1963) by the joints: what is left there, of end forces that
- * come from the members' deformations and not from K·u, is put on the structure as a load, and the movements under it are added. It
+ * come from the members' deformations and not from K·u, is put on the structure as a load, and the displacements under it are added. It
  * brings back the digits that the elimination cancels in long or very uneven structures. Cases that are in balance are left as they
  * are, and none is changed for the worse. `recover` finds the outcomes of moved cases.
  */
-export function balanceJoints(
+export function refineEquilibrium(
   system: System,
   equations: readonly SolvedEquations[],
   rough: readonly LinearOutcome[],
@@ -32,8 +32,8 @@ export function balanceJoints(
   const best = rough.map((outcome, i) => ({ outcome, equations: equations[i]!, last: Infinity }));
   let due = best.filter(({ outcome }) => unbalanced(outcome) > BALANCED);
   for (let pass = 0; pass < MOST_PASSES && due.length > 0; pass++) {
-    const sides = due.map(({ outcome, equations: { c, movements } }) => {
-      const left = leftAtJoints(structure, matrices, c, outcome.ends, movements);
+    const sides = due.map(({ outcome, equations: { c, displacements } }) => {
+      const left = nodalResidual(structure, matrices, c, outcome.ends, displacements);
       return Float64Array.from(numbering.freedoms, (f) => left[f]!);
     });
     solveInPlace(factor, sides);
@@ -43,7 +43,7 @@ export function balanceJoints(
     due = due.filter((one, i) => {
       const before = unbalanced(one.outcome);
       const after = unbalanced(outcomes[i]!);
-      const size = largestPart(sides[i]!);
+      const size = maxNorm(sides[i]!);
       const shrinks = size < WORTHWHILE * one.last;
       const isBetter = after < before || (pass > 0 && shrinks && after < SIMILAR * before);
       if (isBetter) Object.assign(one, { outcome: outcomes[i]!, equations: moved[i]! });
@@ -54,7 +54,7 @@ export function balanceJoints(
   return best.map(({ outcome }) => outcome);
 }
 
-/** The equations with more movements (by unknown), and what these leave of f − K·u. */
+/** The equations with more displacements (by unknown), and what these leave of f − K·u. */
 function correctedBy(
   system: System,
   equations: readonly SolvedEquations[],
@@ -62,12 +62,12 @@ function correctedBy(
 ): SolvedEquations[] {
   const { freedoms } = system.numbering;
   const moved = equations.map((one, i) => {
-    const movements = one.movements.slice();
-    addSolution(system, corrections[i]!, movements);
+    const displacements = one.displacements.slice();
+    addSolution(system, corrections[i]!, displacements);
     // The outcome at hand is kept until this one is known to be better.
-    return { ...one, movements, memory: undefined };
+    return { ...one, displacements, memory: undefined };
   });
-  const solutions = moved.map(({ movements }) => Float64Array.from(freedoms, (f) => movements[f]!));
+  const solutions = moved.map(({ displacements }) => Float64Array.from(freedoms, (f) => displacements[f]!));
   const sides = moved.map(({ side }) => side);
   const residuals = residualsOf(system.factor, solutions, sides);
   return moved.map((one, i) => ({ ...one, residual: residuals[i]! }));

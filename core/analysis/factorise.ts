@@ -11,6 +11,6 @@ export interface System extends Prepared, FreeMotions {}
 export function factorise(prepared: Prepared, kernels: Kernels, progress?: Progress): System {
   const { structure, matrices, members, loose, numbering, stiffness } = prepared;
   const watch: Watch | undefined = progress && ((done) => progress('factorization', done));
-  const search = { structure, matrices, members, brakes: loose.brakes, numbering };
+  const search = { structure, matrices, members, artificialRestraints: loose.artificialRestraints, numbering };
   return { ...prepared, ...freeMotions(search, stiffness, kernels, watch) };
 }

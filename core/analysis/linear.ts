@@ -1,15 +1,15 @@
 import { solveRefined } from '../linear-algebra/solve';
 import { vectorRoom } from '../linear-algebra/vectors';
-import { imposedMovements, rightHandSide } from '../stiffness/assemble';
+import { imposedDisplacements, rightHandSide } from '../stiffness/assemble';
 import { FREEDOMS, nodeCount } from '../stiffness/structure';
 import { recoverCases, type SolvedEquations } from '../results/recover-cases';
 import type { LinearOutcome } from '../results/results';
 import { addSolution } from './add-solution';
-import { balanceJoints } from './equilibrium-refinement';
+import { refineEquilibrium } from './equilibrium-refinement';
 import type { System } from './factorise';
 import type { CasesToSolve, Strategy } from './strategy';
 
-const roomForMovements = vectorRoom();
+const roomForDisplacements = vectorRoom();
 const roomForSides = vectorRoom();
 const roomForSolutions = vectorRoom();
 
@@ -19,21 +19,21 @@ export const linear: Strategy = { name: 'linear', solve: solveCases };
 function solveCases(system: System, cases: CasesToSolve): ReadonlyMap<number, LinearOutcome> {
   const { due, loads, pieces, supported, memories, progress } = cases;
   const { structure, matrices, numbering, factor } = system;
-  const imposed = roomForMovements(due.length, FREEDOMS * nodeCount(structure));
+  const imposed = roomForDisplacements(due.length, FREEDOMS * nodeCount(structure));
   const sides = roomForSides(due.length, numbering.size);
   due.forEach((c, i) => {
-    const driving = { loads: loads[c]!.onNodes, imposed: imposedMovements(structure, c, imposed[i]) };
+    const driving = { loads: loads[c]!.onNodes, imposed: imposedDisplacements(structure, c, imposed[i]) };
     rightHandSide(structure, matrices, numbering, driving, sides[i]);
   });
   const { solutions, residuals, sizes } = solveRefined(factor, sides, roomForSolutions(due.length, numbering.size));
   const equations = due.map((c, i): SolvedEquations => {
-    const movements = imposed[i]!;
-    addSolution(system, solutions[i]!, movements);
+    const displacements = imposed[i]!;
+    addSolution(system, solutions[i]!, displacements);
     return {
       c,
       pieces: pieces[c]!,
       loads: loads[c]!,
-      movements,
+      displacements,
       side: sides[i]!,
       residual: residuals[i]!,
       driving: sizes[i]!,
@@ -44,6 +44,6 @@ function solveCases(system: System, cases: CasesToSolve): ReadonlyMap<number, Li
     recoverCases(structure, matrices, supported, some, tell);
   const rough = recover(equations, (i) => progress?.('cases', i / due.length));
   // Corrections have no share of the work that is known beforehand, but can be given up as well.
-  const outcomes = balanceJoints(system, equations, rough, (again) => recover(again, () => progress?.('cases', 1)));
+  const outcomes = refineEquilibrium(system, equations, rough, (again) => recover(again, () => progress?.('cases', 1)));
   return new Map(due.map((c, i) => [c, outcomes[i]!]));
 }

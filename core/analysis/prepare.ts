@@ -53,11 +53,14 @@ export function prepare(model: Model, former?: Prepared, progress?: Progress): {
   progress?.('ordering', 0);
   const numbering = numberFreedoms(structure, loose.absent, former?.numbering);
   const isLittle = changed !== undefined && MEMBERS_TO_A_CHANGE * changed.length < memberCount(structure);
-  const isAlike = isJoinedAsBefore && numbering === former.numbering && loose.brakes.length + former.loose.brakes.length === 0;
+  const isAlike =
+    isJoinedAsBefore &&
+    numbering === former.numbering &&
+    loose.artificialRestraints.length + former.loose.artificialRestraints.length === 0;
   const stiffness =
     isLittle && isAlike
       ? reassembleStiffness(structure, matrices, numbering, former.stiffness, changed, members)
-      : assembleStiffness(structure, matrices, numbering, loose.brakes);
+      : assembleStiffness(structure, matrices, numbering, loose.artificialRestraints);
   return {
     prepared: { model, structure, matrices, members, loose, numbering, stiffness },
     changes: { sameStiffness: false, changed, reloaded },
@@ -72,15 +75,15 @@ function sameStiffness(a: Structure, b: Structure): boolean {
     'restraints',
     'lengths',
     'axes',
-    'arms',
+    'endOffsets',
     'stiffnesses',
     'bows',
     'releases',
   ] as const;
-  if (a.active.length !== b.active.length || a.turns.size !== b.turns.size) return false;
+  if (a.active.length !== b.active.length || a.supportRotations.size !== b.supportRotations.size) return false;
   if (!arrays.every((key) => a[key] === b[key] || sameNumbers(a[key], b[key]))) return false;
-  return [...a.turns].every(([node, turn]) => {
-    const other = b.turns.get(node);
+  return [...a.supportRotations].every(([node, turn]) => {
+    const other = b.supportRotations.get(node);
     return other !== undefined && sameNumbers(turn, other);
   });
 }

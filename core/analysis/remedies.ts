@@ -4,7 +4,7 @@ import type { Model } from '../model/model';
 import type { Found, Mechanism } from '../stability/mechanism';
 import { nodalLoads } from '../stiffness/assemble';
 import { memberLoads, type MemberLoads } from '../stiffness/equivalent-loads';
-import { readinessFaults } from '../stiffness/readiness';
+import { analysisFaults } from '../stiffness/analysis-checks';
 import { countHarmful } from './classify-mechanisms';
 import { diagnose } from './diagnosis';
 import { factorise, type System } from './factorise';
@@ -28,7 +28,7 @@ export interface RemediedMechanism extends Mechanism {
  * solving.
  */
 export function mechanismsWithRemedies(model: Model): RemediedMechanism[] {
-  if (readinessFaults(model).length > 0) return [];
+  if (analysisFaults(model).length > 0) return [];
   return inSystem(model, (system, onNodes, onMembers) => {
     const { found, isStable } = diagnose(system, onNodes, onMembers);
     return isStable ? [] : remedied(model, found, countHarmful(system, onNodes, onMembers));
@@ -55,7 +55,7 @@ function remedied(model: Model, found: readonly Found[], before: number): Remedi
 
 /** How many harmful mechanisms a model has: what a remedy must make fewer. Infinity for a model that cannot be solved at all. */
 function harmfulMechanisms(model: Model): number {
-  return readinessFaults(model).length > 0 ? Infinity : inSystem(model, countHarmful);
+  return analysisFaults(model).length > 0 ? Infinity : inSystem(model, countHarmful);
 }
 
 /** Factorises a model in memory of its own, and looks at it under its loads. */

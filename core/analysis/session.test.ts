@@ -197,17 +197,17 @@ test('recovery by kernels is that member by member', () => {
         const s = compile(model);
         const matrices = memberMatrices(s);
         const cuts = piecesOfCases(s);
-        const movements = Float64Array.from({ length: FREEDOMS * model.nodes.length }, (_, f) =>
+        const displacements = Float64Array.from({ length: FREEDOMS * model.nodes.length }, (_, f) =>
           s.active.includes(f % FREEDOMS) ? 1e-3 * moves[f % moves.length]! : 0,
         );
         const loads = { onMembers: memberLoads(s, matrices.bends)[0]!, along: pieceLoads(s, cuts, [true])[0]! };
-        const one = { c: 0, pieces: cuts[0]!, loads, movements };
+        const one = { c: 0, pieces: cuts[0]!, loads, displacements };
         const found: Recovered[] = [];
         recoverMembers(s, matrices, [one], (recovered) => found.push(recovered));
         recoverPlainly(s, matrices, [one], (recovered) => found.push(recovered));
         const [byKernels, plain] = found as [Recovered, Recovered];
-        for (const key of ['movements', 'reactions', 'ends', 'coefficients'] as const) close(plain[key], byKernels[key]);
-        for (const key of ['largestOnMembers', 'largestReaction', 'worstJoint'] as const)
+        for (const key of ['displacements', 'reactions', 'ends', 'coefficients'] as const) close(plain[key], byKernels[key]);
+        for (const key of ['largestOnMembers', 'largestReaction', 'worstNode'] as const)
           expect(byKernels[key] / plain[key]).toBeCloseTo(1, 9);
       },
     ),

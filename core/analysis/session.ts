@@ -8,7 +8,8 @@ import { memoryOf } from '../results/recover-members';
 import type { Results } from '../results/results';
 import { conditioningNotice, conditioningOf } from '../stability/conditioning';
 import { fibresOf } from '../sections/fibres';
-import { readinessFaults, readinessNotes } from '../stiffness/readiness';
+import { analysisFaults } from '../stiffness/analysis-checks';
+import { analysisNotes } from '../stiffness/analysis-notes';
 import { FREEDOMS, type Structure } from '../stiffness/structure';
 import { caseLoads } from './case-loads';
 import { mechanismNotices } from './classify-mechanisms';
@@ -46,7 +47,7 @@ export class AnalysisSession {
    * (`invalid`) or mechanisms (`unstable`); then there is no number at all. Results hold until the next update, which writes over them.
    */
   update(model: Model, { notices = [], progress }: AnalysisOptions = {}): Results {
-    const faults = readinessFaults(model);
+    const faults = analysisFaults(model);
     if (faults.length > 0) return { status: 'invalid', notices: [...notices, ...faults], mechanisms: [] };
     // Given up half way, what was left of the last analysis is no longer whole.
     const { former } = this;
@@ -57,7 +58,7 @@ export class AnalysisSession {
         ? { ...former.system, ...prepared }
         : factorise(prepared, (this.kernels ??= takeKernels()), progress);
     const since = former?.solved && { solved: former.solved, changes };
-    const { results, solved } = solveSystem(model, system, since, [...notices, ...readinessNotes(model)], progress);
+    const { results, solved } = solveSystem(model, system, since, [...notices, ...analysisNotes(model)], progress);
     this.former = { system, solved };
     return results;
   }

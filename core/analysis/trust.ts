@@ -9,8 +9,8 @@ import type { System } from './factorise';
 const WORST_RESIDUAL = 1e-6;
 
 /** Says so when what holds a part is lost in rounding: no number would be right. */
-export function lostNotices({ structure, members, numbering, lost }: System, judged: readonly Found[]): Notice[] {
-  const alone = judged.filter(isLost).map(({ mechanism: { freedoms } }) => placeNamed(structure, freedoms[0]!));
+export function lostNotices({ structure, members, numbering, lost }: System, classified: readonly Found[]): Notice[] {
+  const alone = classified.filter(isLost).map(({ mechanism: { freedoms } }) => placeNamed(structure, freedoms[0]!));
   const places = [...lost.map((unknown) => placeOf(numbering, unknown)), ...alone];
   return places.slice(0, 1).map((place) => noDigitsNotice(structure, members, place));
 }

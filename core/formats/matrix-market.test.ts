@@ -41,7 +41,7 @@ describe('the reduced system for others to check', () => {
   test('K·u is f, with the u that was solved', () => {
     const { matrix, loads, freedoms } = reducedSystem(cantilever);
     const K = read(symmetricMatrixMarket(matrix, freedoms));
-    const u = solved(cantilever).movement('2');
+    const u = solved(cantilever).displacement('2');
     K.forEach((row, i) => expect(row.reduce((sum, k, j) => sum + k * u[j]!, 0)).toBeCloseTo(loads[0]!.values[i]!, 6));
     expect(denseMatrixMarket([loads[0]!.values], ['Q'])).toBe(
       '%%MatrixMarket matrix array real general\n% Q\n3 1\n0\n-1000\n0\n',

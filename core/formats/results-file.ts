@@ -4,13 +4,13 @@ import { enveloped, governing } from '../results/envelope';
 import { isPlane } from '../stiffness/structure';
 import type { Extreme } from '../results/extremes';
 import { quantityExtremes } from '../results/read-quantity';
-import { derivedQuantities, isMovement, lineQuantities, type LineQuantity } from '../results/quantities';
+import { derivedQuantities, isDisplacement, lineQuantities, type LineQuantity } from '../results/quantities';
 import { nodalAt, partsOf, valueIn } from '../results/read';
 import { linearOf } from '../results/sums';
 import { inflectionPoints, zeroPoints } from '../results/zeros';
 import type { Resultant, Results, Solution } from '../results/results';
 
-const FORCE_QUANTITIES = lineQuantities.filter((quantity) => !isMovement(quantity));
+const FORCE_QUANTITIES = lineQuantities.filter((quantity) => !isDisplacement(quantity));
 type Value = number | { max: number; min: number; maxFrom: string; minFrom: string };
 
 export interface ResultsFileOptions {

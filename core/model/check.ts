@@ -1,7 +1,8 @@
 import { giveLoadIds, hasLoadIds } from './loads/ids';
 import type { Model } from './model';
 import { isFault, type Notice } from './notice';
-import { Findings, isObject, readFields, type Entity } from './read-fields';
+import { Findings, isObject, type Entity } from './findings';
+import { readFields } from './read-fields';
 import { checkRelations } from './rules/relations';
 import type { Fields } from './fields';
 import { combinationFields, listFields, loadFields, optionalLists, rootFields } from './schema';

@@ -11,13 +11,13 @@ import { underAnyLoad } from '../test/random-loads';
 import { randomFrame } from '../test/random-frame';
 import { randomSpace } from '../test/random-space';
 import { solve } from '../analysis/session';
-import { isMovement, lineQuantities, type LineQuantity } from './quantities';
+import { isDisplacement, lineQuantities, type LineQuantity } from './quantities';
 
 const RUNS = { numRuns: 25 };
 type Vector = readonly [number, number, number];
 
 interface Sizes {
-  readonly movement: number;
+  readonly displacement: number;
   readonly force: number;
 }
 
@@ -25,21 +25,22 @@ interface Sizes {
 const sizes = (reading: Reading): Sizes => {
   const { displacements, ends } = reading.solution.cases[0]!;
   const largest = (values: Float64Array): number => values.reduce((max, value) => Math.max(max, Math.abs(value)), 1e-12);
-  return { movement: largest(displacements), force: largest(ends) };
+  return { displacement: largest(displacements), force: largest(ends) };
 };
-const sizeOf = (quantity: LineQuantity, { movement, force }: Sizes): number => (isMovement(quantity) ? movement : force);
+const sizeOf = (quantity: LineQuantity, { displacement, force }: Sizes): number =>
+  isDisplacement(quantity) ? displacement : force;
 
 const lengthOf = (reading: Reading, member: string): number =>
   reading.solution.structure.lengths[reading.solution.structure.names.members.indexOf(member)]!;
 
-/** All nodes move alike in both models, once the movements of the first are turned. */
+/** All nodes move alike in both models, once the displacements of the first are turned. */
 function expectSameMovements(model: Model, before: Reading, after: Reading, R: Turn | undefined, tolerance: number): void {
-  const { movement } = sizes(before);
+  const { displacement } = sizes(before);
   for (const { id } of model.nodes) {
-    const own = [...before.movements(id)];
+    const own = [...before.displacements(id)];
     const [u, r] = [own.slice(0, 3), own.slice(3)] as unknown as [Vector, Vector];
     const expected = R ? [...apply(R, u), ...applyToTurning(R, r)] : own;
-    after.movements(id).forEach((value, k) => expect(Math.abs(value - expected[k]!)).toBeLessThan(tolerance * movement));
+    after.displacements(id).forEach((value, k) => expect(Math.abs(value - expected[k]!)).toBeLessThan(tolerance * displacement));
   }
 }
 
@@ -69,12 +70,12 @@ describe.each(families)('random frames %s', (_, frames, cutMember) => {
         // A release may leave something loose, which the other path does not look into.
         fc.pre(results.status === 'solved' && results.mechanisms.length === 0);
         const reading = new Reading(results);
-        const { movement, force } = sizes(reading);
+        const { displacement, force } = sizes(reading);
         const other = denseFrame(model);
         const near = (ours: number, theirs: number, size: number): void =>
           expect(Math.abs(ours - theirs)).toBeLessThan(1e-9 * size);
         for (const { id } of model.nodes) {
-          other.movement(id).forEach((theirs, k) => near(reading.movements(id)[k]!, theirs, movement));
+          other.displacement(id).forEach((theirs, k) => near(reading.displacements(id)[k]!, theirs, displacement));
           other.reaction(id).forEach((theirs, k) => near(reading.reactions(id)[k]!, theirs, force));
         }
         for (const { id } of model.members)
@@ -82,7 +83,7 @@ describe.each(families)('random frames %s', (_, frames, cutMember) => {
             const x = ratio * lengthOf(reading, id);
             const theirs = other.along(id, x);
             for (const quantity of lineQuantities)
-              near(reading.at(id, quantity, x), theirs[quantity], sizeOf(quantity, { movement, force }));
+              near(reading.at(id, quantity, x), theirs[quantity], sizeOf(quantity, { displacement, force }));
           }
       }),
       // The dense system of a frame in space is four times as large as that of one in the plane.
@@ -97,10 +98,10 @@ describe.each(families)('random frames %s', (_, frames, cutMember) => {
         fc.pre(results.status === 'solved' && results.mechanisms.length === 0);
         const { structure, cases } = results.solution!;
         const { matrix, freedoms, loads } = reducedSystem(model);
-        const movements = cases[0]!.displacements.slice();
-        toOwnAxes(structure, movements);
+        const displacements = cases[0]!.displacements.slice();
+        toOwnAxes(structure, displacements);
         const places = new Map(structure.names.nodes.flatMap((id, i) => names.map((name, k) => [`${id} ${name}`, 6 * i + k])));
-        const x = Float64Array.from(freedoms, (freedom) => movements[places.get(freedom)!]!);
+        const x = Float64Array.from(freedoms, (freedom) => displacements[places.get(freedom)!]!);
         const forces = multiply(matrix, x);
         const size = loads[0]!.values.reduce((max, force) => Math.max(max, Math.abs(force)), 1);
         loads[0]!.values.forEach((force, i) => expect(Math.abs(forces[i]! - force)).toBeLessThan(1e-7 * size));
@@ -127,8 +128,8 @@ describe.each(families)('random frames %s', (_, frames, cutMember) => {
           solved({ ...model, loads: [{ id: 'x1', type: 'node', case: 'Q', node, [key]: 1e3 }] });
         const [first, second] = [unit(a, ka), unit(b, kb)];
         const place = { fx: 0, fz: 2, mx: 3, mz: 5 };
-        const size = Math.max(sizes(first).movement, sizes(second).movement);
-        expect(Math.abs(first.movements(b)[place[kb]]! - second.movements(a)[place[ka]]!)).toBeLessThan(1e-8 * size);
+        const size = Math.max(sizes(first).displacement, sizes(second).displacement);
+        expect(Math.abs(first.displacements(b)[place[kb]]! - second.displacements(a)[place[ka]]!)).toBeLessThan(1e-8 * size);
       }),
       RUNS,
     );

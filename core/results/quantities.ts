@@ -164,7 +164,7 @@ export const offsetOf = (quantity: LineQuantity): number => OFFSETS[quantity];
 /** Whether pieces of this width store the quantity; where they do not, it is zero. */
 export const isStored = (width: number, quantity: LineQuantity): boolean => offsetOf(quantity) < width;
 /** Whether the quantity is a displacement of the axis, not a force. */
-export const isMovement = (quantity: LineQuantity): boolean => quantity === 'u' || quantity === 'v' || quantity === 'w';
+export const isDisplacement = (quantity: LineQuantity): boolean => quantity === 'u' || quantity === 'v' || quantity === 'w';
 export const isLine = (quantity: Quantity): quantity is LineQuantity => quantityTable[quantity].stored !== undefined;
 
 /** The quantities of a structure, stored and derived, in the order of the table. */

@@ -3,7 +3,7 @@ import { FREEDOMS, type Structure } from '../stiffness/structure';
 import { toGlobalAxes } from '../stiffness/transformation';
 import type { CaseLoads } from './case-loads';
 import { imbalance } from './equilibrium';
-import { largestPart } from '../linear-algebra/largest-part';
+import { maxNorm } from '../linear-algebra/max-norm';
 import { recoverMembers, type MovedCase, type Recovered } from './recover-members';
 import { pieceWidth } from './quantities';
 import { appliedResultant, reactionResultant } from './resultants';
@@ -16,7 +16,7 @@ export interface SolvedEquations extends MovedCase {
   readonly side: Float64Array;
   readonly residual: number;
   /**
-   * The largest force that drives it, imposed movements included: what the balance is measured by where the structure only follows
+   * The largest force that drives it, imposed displacements included: what the balance is measured by where the structure only follows
    * its ground and feels nothing.
    */
   readonly driving: number;
@@ -40,7 +40,7 @@ export function recoverCases(
 }
 
 function outcomeOf(s: Structure, supported: Uint8Array, one: SolvedEquations, recovered: Recovered): LinearOutcome {
-  const { movements: displacements, reactions, ends, coefficients, largestOnMembers, largestReaction, worstJoint } = recovered;
+  const { displacements: displacements, reactions, ends, coefficients, largestOnMembers, largestReaction, worstNode } = recovered;
   const size = Math.max(one.driving, largestOnNodes(s, one.c), largestOnMembers, largestReaction);
   toGlobalAxes(s, displacements);
   toGlobalAxes(s, reactions);
@@ -51,7 +51,7 @@ function outcomeOf(s: Structure, supported: Uint8Array, one: SolvedEquations, re
     reactions: held,
     residual: imbalance(applied, held, size),
     solutionResidual: one.residual,
-    jointResidual: size === 0 ? 0 : worstJoint / size,
+    jointResidual: size === 0 ? 0 : worstNode / size,
     size,
   };
   return { displacements, reactions, ends, coefficients, pieces: one.pieces, pieceWidth: pieceWidth(s), equilibrium };
@@ -59,5 +59,5 @@ function outcomeOf(s: Structure, supported: Uint8Array, one: SolvedEquations, re
 
 /** The largest load on a node in case c. */
 function largestOnNodes({ nodeLoads }: Structure, c: number): number {
-  return largestPart(nodeLoads.values.subarray(FREEDOMS * nodeLoads.first[c]!, FREEDOMS * nodeLoads.first[c + 1]!));
+  return maxNorm(nodeLoads.values.subarray(FREEDOMS * nodeLoads.first[c]!, FREEDOMS * nodeLoads.first[c + 1]!));
 }

@@ -5,19 +5,19 @@ import type { MemberLoads } from '../stiffness/equivalent-loads';
 import type { MemberMatrices } from '../stiffness/member-matrices';
 import { addEndForces } from '../stiffness/member-stiffness';
 import { BOWS_V, BOWS_W, FREEDOMS, MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
-import { addToNodes, endMovements } from '../stiffness/transformation';
+import { addToNodes, endDisplacements } from '../stiffness/transformation';
 
 const N = MEMBER_FREEDOMS;
 
 const d = new Float64Array(N);
 const NO_LOADS = new Float64Array(N);
 
-/** End forces (12m), movements of the start (6m) and forces on the nodes (6n, added) of member m, whatever joins it to them. */
+/** End forces (12m), displacements of the start (6m) and forces on the nodes (6n, added) of member m, whatever joins it to them. */
 export function recoverOwnEnds(
   s: Structure,
   matrices: MemberMatrices,
   m: number,
-  movements: Float64Array,
+  displacements: Float64Array,
   loads: MemberLoads,
   ends: Float64Array,
   starts: Float64Array,
@@ -26,7 +26,7 @@ export function recoverOwnEnds(
   const B = matrices.transforms[m];
   const condensed = matrices.condensed[m];
   const place = slotOf(loads, m);
-  endMovements(s, m, B, movements, d);
+  endDisplacements(s, m, B, displacements, d);
   endForces(s, matrices, m, loads, ends);
   addToNodes(s, m, B, ends, N * m, onNodes);
   if (condensed) recoverEnds(condensed, d, place < 0 ? NO_LOADS : loads.values, Math.max(place, 0));

@@ -20,7 +20,7 @@ const [OVY, OVZ, OT, OMY, OMZ, OU, OV, OW] = (['Vy', 'Vz', 'T', 'My', 'Mz', 'u',
 const NOTHING = new Float64Array(PIECE_LOAD_WIDTH);
 
 /**
- * The diagrams of member m as polynomials of s = x − from over each piece, written into `out` (`pieceWidth` numbers a piece). `ends`: forces that the nodes exert on the members, local (12m); `starts`: the movements of the
+ * The diagrams of member m as polynomials of s = x − from over each piece, written into `out` (`pieceWidth` numbers a piece). `ends`: forces that the nodes exert on the members, local (12m); `starts`: the displacements of the
  * members' own starts (6m). N′ = −qx, V′ = q, M′ = V; curvatures κ = EI⁻¹·M (2 × 2) plus what is imposed; the slopes rz and −ry
  * grow by κ, v′ and w′ are the slopes less the shear angles, u′ = N/EA + ε. `wasm/recovery.ts` does the same for all members.
  */

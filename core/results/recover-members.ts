@@ -5,8 +5,8 @@ import type { MemberMatrices } from '../stiffness/member-matrices';
 import { FREEDOMS, isPlane, memberCount, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
 import type { Pieces } from './breakpoints';
 import type { CaseLoads } from './case-loads';
-import { largestPart } from '../linear-algebra/largest-part';
-import { jointsOf, type Joints } from './joints';
+import { maxNorm } from '../linear-algebra/max-norm';
+import { balanceOfNodes, type NodalBalance } from './nodal-balance';
 import { pieceWidth } from './quantities';
 import { recoverOwnEnds } from './recover-ends';
 import { recoverMember } from './recover-member';
@@ -16,20 +16,20 @@ import { writeInfo } from './recovery-info';
 
 const N = MEMBER_FREEDOMS;
 
-/** Case c with its pieces and loads, and the movements of the nodes under them (6n, nodes' axes). */
+/** Case c with its pieces and loads, and the displacements of the nodes under them (6n, nodes' axes). */
 export interface MovedCase {
   readonly c: number;
   readonly pieces: Pieces;
   readonly loads: Pick<CaseLoads, 'onMembers' | 'along'>;
-  readonly movements: Float64Array;
+  readonly displacements: Float64Array;
   /** Where its results may be written, if it is as long as they are. */
   readonly memory?: Float64Array | undefined;
 }
 
 /** What members and supports feel in one case. */
-export interface Recovered extends Joints {
-  /** 6n, nodes' axes: the movements once more, with the rest in one buffer where kernels found it. */
-  readonly movements: Float64Array;
+export interface Recovered extends NodalBalance {
+  /** 6n, nodes' axes: the displacements once more, with the rest in one buffer where kernels found it. */
+  readonly displacements: Float64Array;
   /** 12m, local: what the nodes exert on the member's ends. */
   readonly ends: Float64Array;
   /** `pieceWidth` numbers a piece. */
@@ -54,18 +54,18 @@ export function recoverMembers(s: Structure, matrices: MemberMatrices, cases: re
 /** Without kernels: what they are held to. */
 export function recoverPlainly(s: Structure, matrices: MemberMatrices, cases: readonly MovedCase[], use: Use): void {
   const starts = new Float64Array(FREEDOMS * memberCount(s));
-  cases.forEach(({ c, pieces: cut, movements, loads }, i) => {
+  cases.forEach(({ c, pieces: cut, displacements, loads }, i) => {
     const { onMembers, along } = loads;
     const ends = new Float64Array(N * memberCount(s));
     const coefficients = new Float64Array(pieceWidth(s) * cut.from.length);
-    const onNodes = new Float64Array(movements.length);
+    const onNodes = new Float64Array(displacements.length);
     for (let m = 0; m < memberCount(s); m++) {
-      recoverOwnEnds(s, matrices, m, movements, onMembers, ends, starts, onNodes);
+      recoverOwnEnds(s, matrices, m, displacements, onMembers, ends, starts, onNodes);
       recoverMember(s, m, cut, matrices.bends, along, ends, starts, coefficients);
     }
-    const largestOnMembers = Math.max(largestPart(ends), largestPart(onMembers.values));
-    const joints = jointsOf(s, c, loadsOnNodes(s, c), onNodes, movements);
-    use({ ...joints, movements: movements.slice(), ends, coefficients, largestOnMembers }, i);
+    const largestOnMembers = Math.max(maxNorm(ends), maxNorm(onMembers.values));
+    const joints = balanceOfNodes(s, c, loadsOnNodes(s, c), onNodes, displacements);
+    use({ ...joints, displacements: displacements.slice(), ends, coefficients, largestOnMembers }, i);
   });
 }
 
@@ -96,7 +96,7 @@ function recoverWith(
   const recordsAt = place(longest(({ loads }) => loads.along.values));
   const sizes = place(2);
   // What leaves the kernels stands together, and is copied at once.
-  const movementsAt = place(nodal);
+  const displacementsAt = place(nodal);
   const reactionsAt = place(nodal);
   const endsAt = place(N * members);
   const coefficientsAt = place(pieceWidth(s) * mostPieces);
@@ -116,7 +116,7 @@ function recoverWith(
   ends.fill(0);
   starts.fill(0);
   let cut: Pieces | undefined;
-  cases.forEach(({ c, pieces, movements, loads, memory }, i) => {
+  cases.forEach(({ c, pieces, displacements, loads, memory }, i) => {
     if (pieces !== cut) {
       cut = pieces;
       for (let m = 0; m <= members; m++) integers[info + INFO_WIDTH * m + 3] = cut.first[m]!;
@@ -125,7 +125,7 @@ function recoverWith(
     const diagrams = pieceWidth(s) * pieces.from.length;
     const results = coefficientsAt + diagrams;
     const { onMembers, along } = loads;
-    numbers.set(movements, movementsAt);
+    numbers.set(displacements, displacementsAt);
     numbers.set(onMembers.values, loadsAt);
     numbers.set(along.values, recordsAt);
     writeSlots(onMembers, members, integers, lists);
@@ -134,24 +134,24 @@ function recoverWith(
     addNodal(s.settlements, c, numbers, settlementsAt);
     if (!isBare(s.nodeLoads, c)) numbers.set(loadsOnNodes(s, c), onNodesAt);
     taken.fill(0);
-    let most = kernels.ends(members, table, info, movementsAt, lists, loadsAt, endsAt, startsAt, takenAt, plane);
+    let most = kernels.ends(members, table, info, displacementsAt, lists, loadsAt, endsAt, startsAt, takenAt, plane);
     for (const m of indirect) {
-      recoverOwnEnds(s, matrices, m, movements, onMembers, ends, starts, taken);
-      most = Math.max(most, largestPart(ends.subarray(N * m, N * (m + 1))), largestLoad(onMembers, m));
+      recoverOwnEnds(s, matrices, m, displacements, onMembers, ends, starts, taken);
+      most = Math.max(most, maxNorm(ends.subarray(N * m, N * (m + 1))), largestLoad(onMembers, m));
     }
     kernels.diagrams(members, table, info, lengths, lists + members, recordsAt, endsAt, startsAt, coefficientsAt, plane);
-    kernels.joints(nodeCount(s), restraintsAt, settlementsAt, onNodesAt, takenAt, movementsAt, reactionsAt, sizes, plane);
-    const copy = memory?.length === results - movementsAt ? memory : new Float64Array(results - movementsAt);
-    copy.set(view(movementsAt, copy.length));
-    const part = (at: number, count: number): Float64Array => copy.subarray(at - movementsAt, at - movementsAt + count);
+    kernels.joints(nodeCount(s), restraintsAt, settlementsAt, onNodesAt, takenAt, displacementsAt, reactionsAt, sizes, plane);
+    const copy = memory?.length === results - displacementsAt ? memory : new Float64Array(results - displacementsAt);
+    copy.set(view(displacementsAt, copy.length));
+    const part = (at: number, count: number): Float64Array => copy.subarray(at - displacementsAt, at - displacementsAt + count);
     use(
       {
-        movements: part(movementsAt, nodal),
+        displacements: part(displacementsAt, nodal),
         reactions: part(reactionsAt, nodal),
         ends: part(endsAt, N * members),
         coefficients: part(coefficientsAt, diagrams),
         largestOnMembers: most,
-        worstJoint: numbers[sizes]!,
+        worstNode: numbers[sizes]!,
         largestReaction: numbers[sizes + 1]!,
       },
       i,
@@ -162,5 +162,5 @@ function recoverWith(
 /** The largest fixed-end force of a member. */
 function largestLoad(loads: CaseLoads['onMembers'], m: number): number {
   const at = slotOf(loads, m);
-  return at < 0 ? 0 : largestPart(loads.values.subarray(at, at + N));
+  return at < 0 ? 0 : maxNorm(loads.values.subarray(at, at + N));
 }

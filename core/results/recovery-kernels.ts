@@ -4,7 +4,7 @@ import { recoveryBytes } from './recovery-bytes';
 
 /** Integers of a member: its nodes, BOWS_V and BOWS_W with DIRECT, and its first piece; one more member's bounds the last. */
 export const INFO_WIDTH = 4;
-/** Set where nothing but its axes lies between a member and its nodes: no release, no arm, no turned support. */
+/** Set where nothing but its axes lies between a member and its nodes: no release, no arm, no rotated support. */
 export const DIRECT = 4;
 
 /**
@@ -14,15 +14,15 @@ export const DIRECT = 4;
 export interface RecoveryKernels {
   readonly reserve: (length: number) => Heap;
   /**
-   * End forces of direct members (12m), the movements of their starts (6m), what they exert on their nodes added to `onNodes` (6n),
-   * from the nodes' movements (6n). Returns the size of the largest end force or load on a member. Of a `plane` structure only what lies in
+   * End forces of direct members (12m), the displacements of their starts (6m), what they exert on their nodes added to `onNodes` (6n),
+   * from the nodes' displacements (6n). Returns the size of the largest end force or load on a member. Of a `plane` structure only what lies in
    * the plane is written; the rest must be zero.
    */
   readonly ends: (
     members: number,
     table: number,
     info: number,
-    movements: number,
+    displacements: number,
     loadsAt: number,
     loads: number,
     ends: number,
@@ -30,7 +30,7 @@ export interface RecoveryKernels {
     onNodes: number,
     plane: boolean,
   ) => number;
-  /** The diagrams of all members over their pieces, whose `lengths` are given, from end forces and movements of the starts. */
+  /** The diagrams of all members over their pieces, whose `lengths` are given, from end forces and displacements of the starts. */
   readonly diagrams: (
     members: number,
     table: number,
@@ -44,8 +44,8 @@ export interface RecoveryKernels {
     plane: boolean,
   ) => void;
   /**
-   * What the supports exert (6n), as `jointsOf` finds it from stiffnesses and movements of the supports, loads on nodes, what the nodes
-   * exert on members and their movements (6n each). Writes two numbers at `sizes`: what is left at the worst joint, the largest reaction.
+   * What the supports exert (6n), as `balanceOfNodes` finds it from stiffnesses and displacements of the supports, loads on nodes, what the nodes
+   * exert on members and their displacements (6n each). Writes two numbers at `sizes`: what is left at the worst joint, the largest reaction.
    */
   readonly joints: (
     nodes: number,
@@ -53,7 +53,7 @@ export interface RecoveryKernels {
     settlements: number,
     loads: number,
     onNodes: number,
-    movements: number,
+    displacements: number,
     reactions: number,
     sizes: number,
     plane: boolean,
@@ -81,12 +81,12 @@ function loadKernels(): RecoveryKernels | undefined {
   const run = module.exports;
   return {
     reserve: module.reserve,
-    ends: (members, table, info, movements, loadsAt, loads, ends, starts, onNodes, plane) =>
+    ends: (members, table, info, displacements, loadsAt, loads, ends, starts, onNodes, plane) =>
       run().ends(
         members,
         8 * table,
         4 * info,
-        8 * movements,
+        8 * displacements,
         4 * loadsAt,
         8 * loads,
         8 * ends,
@@ -107,14 +107,14 @@ function loadKernels(): RecoveryKernels | undefined {
         8 * out,
         plane ? 1 : 0,
       ),
-    joints: (nodes, restraints, settlements, loads, onNodes, movements, reactions, sizes, plane) =>
+    joints: (nodes, restraints, settlements, loads, onNodes, displacements, reactions, sizes, plane) =>
       run().joints(
         nodes,
         8 * restraints,
         8 * settlements,
         8 * loads,
         8 * onNodes,
-        8 * movements,
+        8 * displacements,
         8 * reactions,
         8 * sizes,
         plane ? 1 : 0,

@@ -89,9 +89,9 @@ function addLocal(s: Structure, m: number, x: number, load: Float64Array, from: 
   const node = 3 * s.memberNodes[2 * m]!;
   const arm = 6 * m;
   addResultant(
-    X[node]! + s.arms[arm]! + x * R[r]!,
-    X[node + 1]! + s.arms[arm + 1]! + x * R[r + 1]!,
-    X[node + 2]! + s.arms[arm + 2]! + x * R[r + 2]!,
+    X[node]! + s.endOffsets[arm]! + x * R[r]!,
+    X[node + 1]! + s.endOffsets[arm + 1]! + x * R[r + 1]!,
+    X[node + 2]! + s.endOffsets[arm + 2]! + x * R[r + 2]!,
     global,
     0,
     to,

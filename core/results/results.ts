@@ -17,7 +17,7 @@ export interface Equilibrium {
   readonly solutionResidual: number;
   /** The largest unbalanced force or couple at a joint, beside the largest end force, fixed-end force or load. */
   readonly jointResidual: number;
-  /** The largest end force, fixed-end force, reaction, load, or force that imposed movements call up. */
+  /** The largest end force, fixed-end force, reaction, load, or force that imposed displacements call up. */
   readonly size: number;
 }
 

@@ -6,7 +6,7 @@ import { diagramOf } from './diagram';
 import { lineQuantities } from './quantities';
 import { nodalAt, valueAt, valueIn } from './read';
 import { linearOf } from './sums';
-import { largestPart as maxNorm } from '../linear-algebra/largest-part';
+import { maxNorm as maxNorm } from '../linear-algebra/max-norm';
 
 const ids = ['A', 'B', 'C', 'D', 'E', 'F'];
 

@@ -10,11 +10,11 @@ const KEPT = 8e6;
 
 const kept = new WeakMap<Solution, Map<number, LinearOutcome>>();
 
-/** A case, or a sum of cases with all that belongs to it; undefined for an envelope. Sums are added when somebody looks. */
+/** A case, or a sum of cases with all that belongs to it; undefined for an envelope, and for what is not there. Sums are added when somebody looks. */
 export function linearOf(solution: Solution, outcome: number): LinearOutcome | undefined {
-  const { kind } = solution.outcomes[outcome]!;
+  const kind = solution.outcomes[outcome]?.kind;
   if (kind === 'case') return solution.cases[outcome];
-  if (kind === 'envelope') return undefined;
+  if (kind !== 'sum') return undefined;
   let sums = kept.get(solution);
   if (!sums) kept.set(solution, (sums = new Map()));
   const known = sums.get(outcome);

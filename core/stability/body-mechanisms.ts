@@ -1,6 +1,6 @@
-import { largestPart } from '../linear-algebra/largest-part';
-import { takeOut } from '../linear-algebra/take-out';
-import type { Brake } from '../stiffness/assemble';
+import { maxNorm } from '../linear-algebra/max-norm';
+import { orthogonalise } from '../linear-algebra/orthogonalise';
+import type { ArtificialRestraint } from '../stiffness/assemble';
 import { nodalEntry, type MemberMatrices } from '../stiffness/member-matrices';
 import { FREEDOMS, isPlane, meanLength, memberCount, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
 import { toOwnAxes } from '../stiffness/transformation';
@@ -22,7 +22,7 @@ export interface Scene {
   /** 6n: 1 where the freedom is an unknown of the system. */
   readonly free: Uint8Array;
   /** Motions of single nodes that are held apart; the null space of the system is at right angles to them. */
-  readonly brakes: readonly Brake[];
+  readonly artificialRestraints: readonly ArtificialRestraint[];
 }
 
 /**
@@ -38,7 +38,7 @@ export function bodyMechanisms(scene: Scene, basis: readonly Float64Array[], com
       .flatMap((part) => unresistedMotions(scene.structure, part, stiffened))
       .flatMap((motion) => bodyOf(scene, motion, stiffened) ?? []),
   );
-  // Turns as movements at the mean length of a member: what is told apart does not depend on the size of a structure. Movements lead,
+  // Turns as displacements at the mean length of a member: what is told apart does not depend on the size of a structure. Displacements lead,
   // so that what only turns stands by itself: it may be harmless.
   const lever = meanLength(scene.structure);
   const times = (factor: number, vector: Float64Array): Float64Array => vector.map((x, f) => (f % FREEDOMS < 3 ? x : factor * x));
@@ -62,8 +62,8 @@ function independent(bodies: readonly Body[]): Body[] {
   const seen: Float64Array[] = [];
   return bodies.filter(({ vector }) => {
     const rest = vector.slice();
-    for (const other of seen) takeOut(rest, other);
-    const isNew = largestPart(rest) > SMALL * largestPart(vector);
+    for (const other of seen) orthogonalise(rest, other);
+    const isNew = maxNorm(rest) > SMALL * maxNorm(vector);
     if (isNew) seen.push(rest);
     return isNew;
   });
@@ -92,25 +92,25 @@ interface Body {
  * nodes are left, and where supports hardly resist it, but do.
  */
 function bodyOf(scene: Scene, motion: RigidMotion, stiffened: Uint8Array): Body | undefined {
-  const { structure: s, matrices, free, brakes } = scene;
+  const { structure: s, matrices, free, artificialRestraints } = scene;
   const whole = new Float64Array(FREEDOMS * nodeCount(s));
   for (const i of motion.part.nodes) whole.set(rigidAt(s, motion, i), FREEDOMS * i);
   toOwnAxes(s, whole);
   // Nodes that no member turns stay as they are.
   const vector = whole.map((x, f) => (free[f] && (f % FREEDOMS < 3 || stiffened[f]) ? x : 0));
-  for (const { node, motion: loose } of brakes) takeOut(vector, loose, FREEDOMS * node);
-  const small = SMALL * largestPart(whole);
+  for (const { node, motion: loose } of artificialRestraints) orthogonalise(vector, loose, FREEDOMS * node);
+  const small = SMALL * maxNorm(whole);
   const goesAlong = (i: number): boolean =>
     [0, 1, 2].every((k) => Math.abs(vector[FREEDOMS * i + k]! - whole[FREEDOMS * i + k]!) <= small);
   const nodes = motion.part.nodes.filter(goesAlong);
-  const isOwn = nodes.length > 1 && !isStrained(s, matrices, brakes, vector);
+  const isOwn = nodes.length > 1 && !isStrained(s, matrices, artificialRestraints, vector);
   return isOwn ? { motion, vector, nodes } : undefined;
 }
 
 /** The members whose axis moves. In a motion that costs no energy an axis is at rest exactly when its two ends are. */
 function movedMembers(scene: Scene, own: Float64Array): number[] {
   const { structure: s } = scene;
-  const largest = largestPart(own);
+  const largest = maxNorm(own);
   const moved: number[] = [];
   for (let m = 0; m < memberCount(s); m++) {
     if (isAtRest(own, s.memberNodes[2 * m]!) && isAtRest(own, s.memberNodes[2 * m + 1]!)) continue;

@@ -215,11 +215,11 @@ describe('every motion is found', () => {
     const model = sketch(sketched);
     const { motions, mechanisms } = solve(model);
     const place = mechanisms.findIndex(({ harmless }) => !harmless);
-    for (const [member, movement] of expected) {
+    for (const [member, displacement] of expected) {
       const at = 6 * model.members.findIndex(({ id }) => id === member);
       const ends = motions![place]!.subarray(at, at + 6);
       const sense = Math.sign(ends.find((x) => Math.abs(x) > 0.5) ?? 1);
-      movement.forEach((x, k) => expect(sense * ends[k]!).toBeCloseTo(x, 9));
+      displacement.forEach((x, k) => expect(sense * ends[k]!).toBeCloseTo(x, 9));
     }
   }); // prettier-ignore
 
@@ -249,13 +249,13 @@ describe('every motion is found', () => {
       ...(z === undefined ? {} : { z: times * z }),
     })),
   });
-  const judged = (model: Model): boolean[] => solve(model).mechanisms.map(({ harmless }) => harmless);
+  const classified = (model: Model): boolean[] => solve(model).mechanisms.map(({ harmless }) => harmless);
 
   // Rods of 30 m that bend 10^7 times as easily as they stretch; blocks of 3 cm.
   test.each([[500255, 30], [500133, 100], [500057, 30], [500270, 30], [1000538, 10], [500001, 0.01], [500013, 0.1], [700301, 0.02]])(
     'in heap %d %d times as large as well', (seed, times) => {
       const model = looseModel(seed);
-      expect(judged(resized(model, times)).sort()).toEqual(judged(model).sort());
+      expect(classified(resized(model, times)).sort()).toEqual(classified(model).sort());
     },
   ); // prettier-ignore
 

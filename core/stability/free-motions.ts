@@ -1,13 +1,13 @@
 import { factorize, type Factor, type Watch } from '../linear-algebra/factor';
 import type { Kernels } from '../linear-algebra/kernels';
-import { largestPart } from '../linear-algebra/largest-part';
+import { maxNorm } from '../linear-algebra/max-norm';
 import { heldVectors, nullVectors, solveInPlace } from '../linear-algebra/solve';
 import { diagonal, type SparseSymmetric } from '../linear-algebra/sparse-symmetric';
-import { assembleStiffness, type Brake } from '../stiffness/assemble';
+import { assembleStiffness, type ArtificialRestraint } from '../stiffness/assemble';
 import { memberMatrices, type MemberMatrices } from '../stiffness/member-matrices';
 import type { Numbering } from '../stiffness/numbering';
 import type { Structure } from '../stiffness/structure';
-import { brakesAmong, evenlyStiff } from './evenly-stiff';
+import { restraintsAmong, unitStiffness } from './unit-stiffness';
 import { separated } from './null-space';
 import { isStrained, unstrainedCombinations } from './strain';
 
@@ -41,13 +41,13 @@ export interface Search {
   readonly matrices: MemberMatrices;
   /** Members at each node. */
   readonly members: readonly (readonly number[])[];
-  readonly brakes: readonly Brake[];
+  readonly artificialRestraints: readonly ArtificialRestraint[];
   readonly numbering: Numbering;
 }
 
 /**
  * Factors K, and finds the motions that cost no energy. Where no pivot is small there are none. Else they are sought in the structure with
- * all stiffnesses alike (`evenlyStiff`), and K is factored anew with nothing held but where they move most.
+ * all stiffnesses alike (`unitStiffness`), and K is factored anew with nothing held but where they move most.
  */
 export function freeMotions(search: Search, K: SparseSymmetric, kernels: Kernels, watch?: Watch): FreeMotions {
   const { analysis } = search.numbering;
@@ -71,8 +71,10 @@ const toNodes =
 
 /** Whether a combination of the softest motions deforms so little that one which deforms nothing may be among them. */
 function hidesMotion(search: Search, factor: Factor, K: SparseSymmetric): boolean {
-  const { structure, matrices, brakes } = search;
-  return unstrainedCombinations(structure, matrices, brakes, softest(factor, K), toNodes(search), HARDLY).length > 0;
+  const { structure, matrices, artificialRestraints } = search;
+  return (
+    unstrainedCombinations(structure, matrices, artificialRestraints, softest(factor, K), toNodes(search), HARDLY).length > 0
+  );
 }
 
 /**
@@ -87,15 +89,15 @@ function motionsOfGeometry(
   watch: Watch | undefined,
 ): { readonly free: readonly Float64Array[]; readonly others: readonly number[] } {
   const { numbering, members } = search;
-  const s = evenlyStiff(search.structure);
+  const s = unitStiffness(search.structure);
   const matrices = memberMatrices(s);
-  const brakes = brakesAmong(s, matrices, search.brakes, members);
+  const artificialRestraints = restraintsAmong(s, matrices, search.artificialRestraints, members);
   const atNodes = toNodes(search);
-  const K = assembleStiffness(s, matrices, numbering, brakes);
+  const K = assembleStiffness(s, matrices, numbering, artificialRestraints);
   let factor = factorize(numbering.analysis, K, kernels, { watch, tolerance: DOUBTFUL });
   const described = factor.weak.slice(0, MOST_MOTIONS);
   const others = factor.weak.slice(MOST_MOTIONS);
-  const isFree = (motion: Float64Array): boolean => !isStrained(s, matrices, brakes, atNodes(motion));
+  const isFree = (motion: Float64Array): boolean => !isStrained(s, matrices, artificialRestraints, atNodes(motion));
   const first = nullVectors(factor, described);
   if (factor.smallestRatio > UNSURE && first.every(isFree)) return { free: separated([], first), others };
 
@@ -110,7 +112,7 @@ function motionsOfGeometry(
     const soft = heldVectors(factor, K, factor.weak.slice(0, MOST_MOTIONS));
     const sure = soft.filter(isFree);
     const doubtful = [...soft.filter((one) => !sure.includes(one)), ...softest(factor, K)];
-    const more = unstrainedCombinations(s, matrices, brakes, doubtful, atNodes);
+    const more = unstrainedCombinations(s, matrices, artificialRestraints, doubtful, atNodes);
     const free = separated([], [...sure, ...more]).slice(0, MOST_MOTIONS);
     if (free.length === held.length || round === MOST_ROUNDS) return { free: free.slice(0, held.length), others };
     held = hold(free);
@@ -128,7 +130,7 @@ function softest(factor: Factor, K: SparseSymmetric): Float64Array[] {
   for (let pass = 0; pass < ITERATIONS; pass++) {
     solveInPlace(factor, motions);
     for (const motion of motions) {
-      const largest = largestPart(motion) || 1;
+      const largest = maxNorm(motion) || 1;
       const isLast = pass === ITERATIONS - 1;
       motion.forEach((x, i) => (motion[i] = (x / largest) * (isLast ? 1 : scale[i]!)));
     }

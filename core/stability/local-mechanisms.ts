@@ -15,7 +15,7 @@ export const LOST = 'what resists in this direction is lost in rounding beside t
 export function nodeMechanisms(
   s: Structure,
   matrices: MemberMatrices,
-  { absent, brakes }: LooseNodes,
+  { absent, artificialRestraints }: LooseNodes,
   members: readonly (readonly number[])[],
   drivers: Drivers,
 ): Found[] {
@@ -23,7 +23,7 @@ export function nodeMechanisms(
   for (let f = 0; f < absent.length; f++)
     if (absent[f])
       found.push(nodeMechanism(s, matrices, Math.floor(f / FREEDOMS), [f], [1], absent[f] === SOFT, members, drivers));
-  for (const { node, motion, isSoft } of brakes) {
+  for (const { node, motion, isSoft } of artificialRestraints) {
     const freedoms = Array.from(motion, (_, k) => FREEDOMS * node + k).filter((_, k) => motion[k] !== 0);
     found.push(
       nodeMechanism(
@@ -54,10 +54,10 @@ function nodeMechanism(
   // Alone on its node: the six amounts are all there is to turn and to name.
   const own = new Float64Array(FREEDOMS);
   freedoms.forEach((f, i) => (own[f % FREEDOMS] = amounts[i]!));
-  const turn = s.turns.get(node);
+  const turn = s.supportRotations.get(node);
   const alone = {
     ...s,
-    turns: turn ? new Map([[0, turn]]) : new Map<number, Float64Array>(),
+    supportRotations: turn ? new Map([[0, turn]]) : new Map<number, Float64Array>(),
     names: { ...s.names, nodes: [s.names.nodes[node]!] },
   };
   const global = globalMotion(alone, own);

@@ -1,9 +1,9 @@
-import { largestPart } from '../linear-algebra/largest-part';
-import { atRightAngles, takeOut } from '../linear-algebra/take-out';
-import type { Brake } from '../stiffness/assemble';
+import { maxNorm } from '../linear-algebra/max-norm';
+import { atRightAngles, orthogonalise } from '../linear-algebra/orthogonalise';
+import type { ArtificialRestraint } from '../stiffness/assemble';
 import { memberMatrices, nodalEntry, type MemberMatrices } from '../stiffness/member-matrices';
 import { FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
-import { evenlyStiff } from './evenly-stiff';
+import { unitStiffness } from './unit-stiffness';
 import { separated } from './null-space';
 import { isStrainedAlone } from './strain';
 import { symmetricEigen } from './symmetric-eigen';
@@ -19,8 +19,8 @@ const SAFE = 1e-6;
 const FREE = 1;
 export const SOFT = 2;
 
-/** A brake, and whether something resists the motion by itself, but so softly that it is lost in rounding. */
-export interface LooseBrake extends Brake {
+/** A artificial restraint, and whether something resists the motion by itself, but so softly that it is lost in rounding. */
+export interface LooseBrake extends ArtificialRestraint {
   readonly isSoft: boolean;
 }
 
@@ -28,8 +28,8 @@ export interface LooseBrake extends Brake {
 export interface LooseNodes {
   /** 6n: FREE where nothing stiffens a freedom, SOFT where what does is lost in rounding; both are left out of the system. */
   readonly absent: Uint8Array;
-  /** Motions along no single freedom, and translations: held by a brake. */
-  readonly brakes: readonly LooseBrake[];
+  /** Motions along no single freedom, and translations: held by a artificial restraint. */
+  readonly artificialRestraints: readonly LooseBrake[];
 }
 
 /** The loose nodes of a structure that differs in nothing but what concerns some nodes. */
@@ -50,7 +50,7 @@ export function looseNodes(
   former?: FormerLoose,
 ): LooseNodes {
   const absent = former?.loose.absent.slice() ?? new Uint8Array(FREEDOMS * nodeCount(s));
-  const brakes = former?.loose.brakes.filter(({ node }) => !former.nodes.has(node)) ?? [];
+  const artificialRestraints = former?.loose.artificialRestraints.filter(({ node }) => !former.nodes.has(node)) ?? [];
   let all: Float64Array | undefined;
   const isSoft = (node: number, motion: ArrayLike<number>): boolean => {
     all ??= new Float64Array(absent.length);
@@ -81,11 +81,11 @@ export function looseNodes(
       writeBlock(even.s, even.matrices, node, members[node]!, block);
       told = toldApart(motions, looseMotions(s, stiff, block).motions);
     }
-    brakes.push(...told.map((one) => ({ node, stiffness, ...one })));
+    artificialRestraints.push(...told.map((one) => ({ node, stiffness, ...one })));
   };
   if (former) former.nodes.forEach(look);
   else for (let node = 0; node < nodeCount(s); node++) look(node);
-  return { absent, brakes: former ? brakes.sort((a, b) => a.node - b.node) : brakes };
+  return { absent, artificialRestraints: former ? artificialRestraints.sort((a, b) => a.node - b.node) : artificialRestraints };
 }
 
 /** A movement of 1 along freedom k of a node. */
@@ -137,7 +137,7 @@ function isRegular(block: Float64Array, free: readonly number[]): boolean {
 
 /** With members and springs all as stiff as each other: it tells what is free from what is soft. */
 function evenlyStiffMembers(of: Structure): { readonly s: Structure; readonly matrices: MemberMatrices } {
-  const s = evenlyStiff(of);
+  const s = unitStiffness(of);
   return { s, matrices: memberMatrices(s) };
 }
 
@@ -146,8 +146,8 @@ function toldApart(motions: readonly Float64Array[], free: readonly Float64Array
   const told = free.map((motion) => ({ motion, isSoft: false }));
   const rest = motions.map((motion) => motion.slice());
   while (told.length < motions.length) {
-    for (const one of rest) for (const { motion } of told) takeOut(one, motion);
-    rest.sort((a, b) => largestPart(b) - largestPart(a));
+    for (const one of rest) for (const { motion } of told) orthogonalise(one, motion);
+    rest.sort((a, b) => maxNorm(b) - maxNorm(a));
     told.push({ motion: cleaned(rest.shift()!), isSoft: true });
   }
   return told;
@@ -180,6 +180,6 @@ function looseMotions(
 
 /** Largest amount 1, rounding cleared. */
 function cleaned(motion: Float64Array): Float64Array {
-  const largest = largestPart(motion);
+  const largest = maxNorm(motion);
   return motion.map((part) => (Math.abs(part) < TRACE * largest ? 0 : part / largest));
 }

@@ -1,4 +1,4 @@
-import { largestPart } from '../linear-algebra/largest-part';
+import { maxNorm } from '../linear-algebra/max-norm';
 import { freedoms as freedomNames, type Freedom } from '../model/model';
 import { FREEDOMS, memberCount, type Structure } from '../stiffness/structure';
 import { toGlobalAxes } from '../stiffness/transformation';
@@ -58,7 +58,7 @@ export class Drivers {
   ) {}
 
   private largestOf(c: number): number {
-    return (this.largest[c] ??= largestPart(this.loads[c]!));
+    return (this.largest[c] ??= maxNorm(this.loads[c]!));
   }
 
   /** The work of case c on a motion, as the force or couple along a motion of 1. */

@@ -1,4 +1,4 @@
-import { largestPart } from '../linear-algebra/largest-part';
+import { maxNorm } from '../linear-algebra/max-norm';
 import { looseEnds } from '../stiffness/condensation';
 import type { MemberMatrices } from '../stiffness/member-matrices';
 import { FREEDOMS, memberCount, nodeCount, type Structure } from '../stiffness/structure';
@@ -29,6 +29,6 @@ export function memberMotions(s: Structure, matrices: MemberMatrices, { amounts,
       for (let k = 0; k < 3; k++)
         for (let i = 0; i < 3; i++) ends[ENDS_WIDTH * m + 3 * end + i]! += s.axes[9 * m + 3 * k + i]! * d[FREEDOMS * end + k]!;
   }
-  const largest = largestPart(ends);
-  return largest > SMALL * Math.max(largestPart(amounts), Number(isAlone)) ? ends.map((x) => x / largest) : undefined;
+  const largest = maxNorm(ends);
+  return largest > SMALL * Math.max(maxNorm(amounts), Number(isAlone)) ? ends.map((x) => x / largest) : undefined;
 }

@@ -1,4 +1,4 @@
-import { scaledToOne } from '../linear-algebra/largest-part';
+import { scaledToOne } from '../linear-algebra/max-norm';
 
 /**
  * A basis of the same space that shows its parts: the vectors of `first` are kept, `others` are reduced by them and among

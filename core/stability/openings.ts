@@ -1,7 +1,7 @@
-import { largestPart } from '../linear-algebra/largest-part';
+import { maxNorm } from '../linear-algebra/max-norm';
 import type { MemberMatrices } from '../stiffness/member-matrices';
 import { FREEDOMS, MEMBER_FREEDOMS, type Structure } from '../stiffness/structure';
-import { endMovements } from '../stiffness/transformation';
+import { endDisplacements } from '../stiffness/transformation';
 import { isAtRest, ownEnds } from './own-ends';
 
 /** A released freedom (0…5) of a member's end (0 start, 1 end) that gives way in a motion. */
@@ -21,13 +21,13 @@ export function openingsIn(
   motion: Float64Array,
   members: Iterable<number> = s.names.members.keys(),
 ): Opening[] {
-  const largest = largestPart(motion);
+  const largest = maxNorm(motion);
   const atNodes = new Float64Array(MEMBER_FREEDOMS);
   const found: Opening[] = [];
   for (const m of members) {
     if (!matrices.condensed[m] || (isAtRest(motion, s.memberNodes[2 * m]!) && isAtRest(motion, s.memberNodes[2 * m + 1]!)))
       continue;
-    endMovements(s, m, matrices.transforms[m], motion, atNodes);
+    endDisplacements(s, m, matrices.transforms[m], motion, atNodes);
     const own = ownEnds(s, matrices, m, motion);
     for (let r = 0; r < MEMBER_FREEDOMS; r++)
       if (s.releases[MEMBER_FREEDOMS * m + r] === 0 && Math.abs(atNodes[r]! - own[r]!) > SMALL * largest)

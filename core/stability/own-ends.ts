@@ -1,12 +1,12 @@
 import { recoverEnds } from '../stiffness/condensation';
 import type { MemberMatrices } from '../stiffness/member-matrices';
 import { FREEDOMS, MEMBER_FREEDOMS, type Structure } from '../stiffness/structure';
-import { endMovements } from '../stiffness/transformation';
+import { endDisplacements } from '../stiffness/transformation';
 
-/** 12 movements of the own ends of member m, local, in an unloaded motion of the nodes (6n, nodes' axes). */
+/** 12 displacements of the own ends of member m, local, in an unloaded motion of the nodes (6n, nodes' axes). */
 export function ownEnds(s: Structure, matrices: MemberMatrices, m: number, motion: Float64Array): Float64Array {
   const d = new Float64Array(MEMBER_FREEDOMS);
-  endMovements(s, m, matrices.transforms[m], motion, d);
+  endDisplacements(s, m, matrices.transforms[m], motion, d);
   const condensed = matrices.condensed[m];
   if (condensed) recoverEnds(condensed, d, new Float64Array(MEMBER_FREEDOMS));
   return d;

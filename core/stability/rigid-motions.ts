@@ -46,7 +46,7 @@ export interface RigidMotion {
   readonly rotation: readonly number[];
 }
 
-/** The six movements of node i, global, in a rigid motion. */
+/** The six displacements of node i, global, in a rigid motion. */
 export function rigidAt(s: Structure, { part, translation, rotation }: RigidMotion, i: number): number[] {
   const [x, y, z] = part.middle.map((at, k) => s.coordinates[3 * i + k]! - at) as [number, number, number];
   const [a, b, c] = rotation as [number, number, number];
@@ -68,7 +68,7 @@ export function unresistedMotions(s: Structure, part: Part, stiffened: Uint8Arra
   const size = modes.length;
   const resistance = new Float64Array(size * size);
   for (const i of part.nodes) {
-    const turn = s.turns.get(i);
+    const turn = s.supportRotations.get(i);
     for (const k of s.active) {
       const f = FREEDOMS * i + k;
       if (!(s.restraints[f]! > 0) || (k >= 3 && !stiffened[f])) continue;

@@ -189,11 +189,11 @@ const models: readonly (readonly [string, Sketch, RegExp, number, boolean])[] = 
   ],
 ];
 
-const judged = (model: Model) => solve(checkModel(model).model!);
+const classified = (model: Model) => solve(checkModel(model).model!);
 
 describe('mechanisms in space', () => {
   test.each(models)('%s', (_, model, words, count, harmless) => {
-    const { mechanisms, status, solution, notices } = judged(sketch(model));
+    const { mechanisms, status, solution, notices } = classified(sketch(model));
     expect(mechanisms.map(({ description }) => description).join('\n')).toMatch(words);
     expect(mechanisms).toHaveLength(count);
     expect(mechanisms.every((mechanism) => mechanism.harmless)).toBe(harmless);
@@ -205,10 +205,10 @@ describe('mechanisms in space', () => {
   });
 
   test.each(models)('%s: the same judgement however it lies in the axes', (_, model, _words, count, harmless) => {
-    const { mechanisms, status } = judged(moved(sketch(model), turnBy(0.7, -1.1), [3, 5, -2]));
+    const { mechanisms, status } = classified(moved(sketch(model), turnBy(0.7, -1.1), [3, 5, -2]));
     expect(mechanisms).toHaveLength(count);
     expect(mechanisms.filter((mechanism) => mechanism.harmless)).toHaveLength(
-      judged(sketch(model)).mechanisms.filter((mechanism) => mechanism.harmless).length,
+      classified(sketch(model)).mechanisms.filter((mechanism) => mechanism.harmless).length,
     );
     expect(status).toBe(harmless ? 'solved' : 'unstable');
   });
@@ -220,12 +220,12 @@ describe('mechanisms in space', () => {
     expect(free.results.mechanisms).toHaveLength(1);
     expect(held.results.mechanisms).toHaveLength(0);
     expect([...free.reactions('2')]).toEqual(Array.from(held.reactions('2'), (value) => expect.closeTo(value, 6)));
-    expect(free.movements('1')[3]).toBeCloseTo(0, 15);
+    expect(free.displacements('1')[3]).toBeCloseTo(0, 15);
     expect(free.residual()).toBeLessThan(1e-9);
   });
 
   test('the joints of a large truss are told in one note', () => {
-    const { notices, mechanisms } = judged(
+    const { notices, mechanisms } = classified(
       sketch({
         nodes: [['p', 2, 0, 0], ['q', -1, 0, 2], ['s', -1, 0, -2], ['t', 0, 3, 0]],
         members: ['p', 'q', 's'].map((foot) => [foot, foot, 't', truss]),
@@ -249,7 +249,7 @@ describe('mechanisms in space', () => {
         if (i > 0) members.push([`b${i}.${j}`, `${i - 1}.${j}`, `${i}.${j}`, truss]);
         if (j > 0 && i % 4 === 0) members.push([`c${i}.${j}`, `${i}.${j - 1}`, `${i}.${j}`, truss]);
       }
-    const { status, mechanisms, notices } = judged(sketch({ nodes, members, supports: [pin('0.0'), pin('4.0')] }));
+    const { status, mechanisms, notices } = classified(sketch({ nodes, members, supports: [pin('0.0'), pin('4.0')] }));
     expect(status).toBe('unstable');
     expect(mechanisms.filter(({ harmless }) => !harmless)).toHaveLength(100);
     expect(notices.at(-1)!.message).toMatch(/can move in 1\d\d independent ways that involve several nodes; 100 of them/);
@@ -262,7 +262,7 @@ describe('mechanisms in space', () => {
       [pin(`${name}1`), pin(`${name}2`)],
     ]; // prettier-ignore
     const [p, r] = [panel('p', 0), panel('r', 10)];
-    const { mechanisms } = judged(
+    const { mechanisms } = classified(
       sketch({ nodes: [...p[0], ...r[0]], members: [...p[1], ...r[1]], supports: [...p[2], ...r[2]] }),
     );
     const folding = mechanisms.filter(({ harmless }) => !harmless);

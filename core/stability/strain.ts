@@ -1,9 +1,9 @@
-import { largestPart } from '../linear-algebra/largest-part';
-import { atRightAngles } from '../linear-algebra/take-out';
-import type { Brake } from '../stiffness/assemble';
+import { maxNorm } from '../linear-algebra/max-norm';
+import { atRightAngles } from '../linear-algebra/orthogonalise';
+import type { ArtificialRestraint } from '../stiffness/assemble';
 import type { MemberMatrices } from '../stiffness/member-matrices';
 import { FREEDOMS, MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
-import { endMovements } from '../stiffness/transformation';
+import { endDisplacements } from '../stiffness/transformation';
 import { isAtRest, ownEnds } from './own-ends';
 import { symmetricEigen } from './symmetric-eigen';
 
@@ -24,21 +24,21 @@ const LEAST = 1e-3;
 export function isStrained(
   s: Structure,
   matrices: MemberMatrices,
-  brakes: readonly Brake[],
+  artificialRestraints: readonly ArtificialRestraint[],
   motion: Float64Array,
   rounding = ROUNDING,
 ): boolean {
   return (
-    movesBrake(brakes, motion, rounding * largestPart(motion)) ||
+    movesBrake(artificialRestraints, motion, rounding * maxNorm(motion)) ||
     strains(s, matrices, motion, s.names.nodes.keys(), s.names.members.keys(), rounding)
   );
 }
 
-/** Whether a motion moves a brake by more than rounding: that would be a motion of the braked node beside it. */
-const movesBrake = (brakes: readonly Brake[], motion: Float64Array, rounding: number): boolean =>
-  brakes.some((brake) => Math.abs(alongBrake(brake, motion)) > rounding);
+/** Whether a motion moves a artificial restraint by more than rounding: that would be a motion of the artificial restraintd node beside it. */
+const movesBrake = (artificialRestraints: readonly ArtificialRestraint[], motion: Float64Array, rounding: number): boolean =>
+  artificialRestraints.some((artificialRestraint) => Math.abs(alongBrake(artificialRestraint, motion)) > rounding);
 
-function alongBrake({ node, motion: loose }: Brake, motion: Float64Array): number {
+function alongBrake({ node, motion: loose }: ArtificialRestraint, motion: Float64Array): number {
   let along = 0;
   for (let k = 0; k < FREEDOMS; k++) along += loose[k]! * motion[FREEDOMS * node + k]!;
   return along;
@@ -100,7 +100,7 @@ function deformationsOf(
 function springsOf(s: Structure, matrices: MemberMatrices, m: number, motion: Float64Array, ends: Float64Array): number[] {
   if (!matrices.condensed[m]) return [];
   const nodes = new Float64Array(MEMBER_FREEDOMS);
-  endMovements(s, m, matrices.transforms[m], motion, nodes);
+  endDisplacements(s, m, matrices.transforms[m], motion, nodes);
   return Array.from(nodes, (x, r) => {
     const spring = s.releases[MEMBER_FREEDOMS * m + r]!;
     return spring === 0 || spring === Infinity ? 0 : (x - ends[r]!) * (r % FREEDOMS < 3 ? 1 : s.lengths[m]!);
@@ -114,7 +114,7 @@ function springsOf(s: Structure, matrices: MemberMatrices, m: number, motion: Fl
 export function unstrainedCombinations(
   s: Structure,
   matrices: MemberMatrices,
-  brakes: readonly Brake[],
+  artificialRestraints: readonly ArtificialRestraint[],
   motions: readonly Float64Array[],
   toNodes: (motion: Float64Array) => Float64Array,
   rounding = ROUNDING,
@@ -139,11 +139,12 @@ export function unstrainedCombinations(
   s.restraints.forEach((spring, f) => {
     if (spring > 0 && spring < Infinity) add(atNodes.flatMap((motion, i) => (motion[f] === 0 ? [] : [[i, motion[f]!] as const])));
   });
-  for (const brake of brakes) add(atNodes.map((motion, i) => [i, alongBrake(brake, motion)] as const));
+  for (const artificialRestraint of artificialRestraints)
+    add(atNodes.map((motion, i) => [i, alongBrake(artificialRestraint, motion)] as const));
   const { vectors } = symmetricEigen(products, count);
   return scaled
     .map((_, e) => combined(scaled, (i) => vectors[i * count + e]!))
-    .filter((one) => !isStrained(s, matrices, brakes, toNodes(one), rounding));
+    .filter((one) => !isStrained(s, matrices, artificialRestraints, toNodes(one), rounding));
 }
 
 /** Of a vector less than this is left when others are taken out of it: it says nothing of its own. */

@@ -12,7 +12,7 @@ import { addToNode, toOwnAxes } from './transformation';
 const N = MEMBER_FREEDOMS;
 
 /** A motion of one node that nothing resists; held by a stiffness along it whose force must come out as zero. */
-export interface Brake {
+export interface ArtificialRestraint {
   readonly node: number;
   /** 6 components in the node's own axes. */
   readonly motion: Float64Array;
@@ -127,12 +127,12 @@ function addBlock(
   return count;
 }
 
-/** K over the unknowns: members, sprung supports and brakes. The pattern of a numbering is found once. */
+/** K over the unknowns: members, sprung supports and artificial restraints. The pattern of a numbering is found once. */
 export function assembleStiffness(
   s: Structure,
   { nodal }: MemberMatrices,
   numbering: Numbering,
-  brakes: readonly Brake[],
+  artificialRestraints: readonly ArtificialRestraint[],
 ): SparseSymmetric {
   const { width } = keptEntries(s);
   const { pattern, first, from, to } = scatterOf(s, numbering);
@@ -145,7 +145,7 @@ export function assembleStiffness(
   }
   const { freedoms, unknowns } = numbering;
   for (let u = 0; u < freedoms.length; u++) values[K.pointers[u]!]! += s.restraints[freedoms[u]!]!;
-  for (const { node, motion, stiffness } of brakes)
+  for (const { node, motion, stiffness } of artificialRestraints)
     for (const i of s.active)
       for (const j of s.active) {
         const [row, column] = [unknowns[FREEDOMS * node + i]!, unknowns[FREEDOMS * node + j]!];
@@ -165,8 +165,8 @@ function placeOf(K: SparseSymmetric, row: number, column: number): number {
   return low;
 }
 
-/** Imposed movements of case c at every freedom (6n, nodes' axes): settlements of fixed freedoms, zero elsewhere, in zeros. Undefined where nothing is imposed. */
-export function imposedMovements(
+/** Imposed displacements of case c at every freedom (6n, nodes' axes): settlements of fixed freedoms, zero elsewhere, in zeros. Undefined where nothing is imposed. */
+export function imposedDisplacements(
   s: Structure,
   c: number,
   imposed: Float64Array = new Float64Array(FREEDOMS * nodeCount(s)),
@@ -181,7 +181,7 @@ export function imposedMovements(
 export function loadsOnNodes(s: Structure, c: number): Float64Array {
   const p = new Float64Array(FREEDOMS * nodeCount(s));
   addNodal(s.nodeLoads, c, p);
-  if (s.turns.size > 0 && !isBare(s.nodeLoads, c)) toOwnAxes(s, p);
+  if (s.supportRotations.size > 0 && !isBare(s.nodeLoads, c)) toOwnAxes(s, p);
   return p;
 }
 
@@ -239,13 +239,13 @@ export function nodalLoads(
   return p;
 }
 
-/** What drives a case: loads and imposed movements at every freedom (6n, nodes' axes). */
+/** What drives a case: loads and imposed displacements at every freedom (6n, nodes' axes). */
 export interface Driving {
   readonly loads: Float64Array;
   readonly imposed?: Float64Array | undefined;
 }
 
-/** The right-hand side of a case over the unknowns, written to `b`: loads less what the imposed movements call up. */
+/** The right-hand side of a case over the unknowns, written to `b`: loads less what the imposed displacements call up. */
 export function rightHandSide(
   s: Structure,
   matrices: MemberMatrices,
@@ -259,11 +259,11 @@ export function rightHandSide(
   const members = memberCount(s);
   for (let m = 0; m < members; m++) {
     for (let j = 0; j < N; j++) {
-      const movement = imposed[freedomOf(s, m, j)]!;
-      if (movement === 0) continue;
+      const displacement = imposed[freedomOf(s, m, j)]!;
+      if (displacement === 0) continue;
       for (let i = 0; i < N; i++) {
         const unknown = unknowns[freedomOf(s, m, i)]!;
-        if (unknown >= 0) b[unknown]! -= nodalEntry(s, matrices, m, i, j) * movement;
+        if (unknown >= 0) b[unknown]! -= nodalEntry(s, matrices, m, i, j) * displacement;
       }
     }
   }

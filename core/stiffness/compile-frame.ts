@@ -34,16 +34,19 @@ const stiffnessOf = (restraint: Restraint | undefined, otherwise: number): numbe
   return restraint === 'free' ? 0 : restraint;
 };
 
-export function compileSupports(model: Model, nodeIndex: ReadonlyMap<string, number>): Pick<Structure, 'restraints' | 'turns'> {
+export function compileSupports(
+  model: Model,
+  nodeIndex: ReadonlyMap<string, number>,
+): Pick<Structure, 'restraints' | 'supportRotations'> {
   const restraints = new Float64Array(6 * model.nodes.length);
-  const turns = new Map<number, Float64Array>();
+  const supportRotations = new Map<number, Float64Array>();
   for (const support of model.supports) {
     const i = must(nodeIndex.get(support.node), `node ${support.node}`);
     freedoms.forEach((freedom, k) => (restraints[6 * i + k] = stiffnessOf(support[freedom], 0)));
     const turn = turnOf(support);
-    if (turn) turns.set(i, turn);
+    if (turn) supportRotations.set(i, turn);
   }
-  return { restraints, turns };
+  return { restraints, supportRotations };
 }
 
 function turnOf({ angle = 0, axes, node }: Support): Float64Array | undefined {
@@ -56,13 +59,13 @@ const shearModulus = (material: Material): number =>
   material.G ?? (material.nu === undefined ? Infinity : material.E / (2 * (1 + material.nu)));
 
 /** The part of a structure that is made of its members. */
-export type Members = Pick<Structure, 'memberNodes' | 'lengths' | 'axes' | 'arms' | 'stiffnesses' | 'bows' | 'releases'>;
+export type Members = Pick<Structure, 'memberNodes' | 'lengths' | 'axes' | 'endOffsets' | 'stiffnesses' | 'bows' | 'releases'>;
 
 export const emptyMembers = (count: number): Members => ({
   memberNodes: new Int32Array(2 * count),
   lengths: new Float64Array(count),
   axes: new Float64Array(9 * count),
-  arms: new Float64Array(6 * count),
+  endOffsets: new Float64Array(6 * count),
   stiffnesses: new Float64Array(STIFFNESS_WIDTH * count),
   bows: new Uint8Array(count),
   releases: new Float64Array(12 * count),
@@ -71,7 +74,7 @@ export const emptyMembers = (count: number): Members => ({
 export const copyOfMembers = (members: Members): Members => ({
   ...copyOfPlaces(members),
   memberNodes: members.memberNodes.slice(),
-  arms: members.arms.slice(),
+  endOffsets: members.endOffsets.slice(),
   bows: members.bows.slice(),
   releases: members.releases.slice(),
 });
@@ -80,11 +83,11 @@ export const copyOfMembers = (members: Members): Members => ({
  * The same when nothing but nodes have moved: the rest is shared. Compiling a member writes into that too, but the numbers that stand
  * there already.
  */
-export const copyOfPlaces = ({ memberNodes, lengths, axes, arms, stiffnesses, bows, releases }: Members): Members => ({
+export const copyOfPlaces = ({ memberNodes, lengths, axes, endOffsets, stiffnesses, bows, releases }: Members): Members => ({
   memberNodes,
   lengths: lengths.slice(),
   axes: axes.slice(),
-  arms,
+  endOffsets,
   // Those of trusses may depend on their lengths.
   stiffnesses: stiffnesses.slice(),
   bows,
@@ -96,15 +99,15 @@ export function memberCompiler(model: Model, members: Members): (m: number, star
   const sections = sectionMap(model);
   const materials = new Map(model.materials.map((material) => [material.id, material]));
   const plane = model.space === 'plane';
-  const arms = members.arms;
+  const endOffsets = members.endOffsets;
   return (m, start, end) => {
     const member = model.members[m]!;
     members.memberNodes[2 * m] = start;
     members.memberNodes[2 * m + 1] = end;
-    arms.fill(0, 6 * m, 6 * m + 6);
-    if (member.offset) memberEnds.forEach((side, e) => arms.set(member.offset?.[side] ?? [], 6 * m + 3 * e));
+    endOffsets.fill(0, 6 * m, 6 * m + 6);
+    if (member.offset) memberEnds.forEach((side, e) => endOffsets.set(member.offset?.[side] ?? [], 6 * m + 3 * e));
     const [from, to] = [must(model.nodes[start], 'start'), must(model.nodes[end], 'end')];
-    const arm = (k: number): number => arms[6 * m + 3 + k]! - arms[6 * m + k]!;
+    const arm = (k: number): number => endOffsets[6 * m + 3 + k]! - endOffsets[6 * m + k]!;
     const dx = to.x - from.x + arm(0);
     const dy = to.y - from.y + arm(1);
     const dz = (to.z ?? 0) - (from.z ?? 0) + arm(2);

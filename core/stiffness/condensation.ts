@@ -80,7 +80,7 @@ export function condenseLoads(c: Condensed, p: Float64Array, at = 0): void {
 }
 
 /**
- * Movements of the nodes (local axes) become movements of the member's own ends. In place on d (12); `p` (12 numbers at `at`) are
+ * Displacements of the nodes (local axes) become displacements of the member's own ends. In place on d (12); `p` (12 numbers at `at`) are
  * the equivalent loads before condensation.
  */
 export function recoverEnds(c: Condensed, d: Float64Array, p: Float64Array, at = 0): void {

@@ -66,7 +66,7 @@ function spring(k: Float64Array, o: number, freedom: number, stiffness: number):
 }
 
 /**
- * Adds k·d to f (12 numbers at `at`) without forming k: forces at the ends of an unreleased member from the movements d of its ends.
+ * Adds k·d to f (12 numbers at `at`) without forming k: forces at the ends of an unreleased member from the displacements d of its ends.
  * The chord's own rotation is taken out first, which keeps digits that a rigid movement of the member would cost.
  */
 export function addEndForces(

@@ -6,7 +6,7 @@ import type { Numbering } from './numbering';
 import { FREEDOMS, type Structure } from './structure';
 
 /**
- * K of a structure that differs from a former one in nothing but some members, as `assembleStiffness` gives it without brakes. Only
+ * K of a structure that differs from a former one in nothing but some members, as `assembleStiffness` gives it without artificial restraints. Only
  * the places in which those members share are added up anew, in the same order, so that every sum has the same bits.
  * `members`: those at each node.
  */

@@ -1,6 +1,6 @@
 import type { SparseSymmetric } from '../linear-algebra/sparse-symmetric';
 import { freedoms as names, type Model } from '../model/model';
-import { assembleStiffness, imposedMovements, nodalLoads, rightHandSide } from './assemble';
+import { assembleStiffness, imposedDisplacements, nodalLoads, rightHandSide } from './assemble';
 import { compile } from './compile';
 import { memberLoads } from './equivalent-loads';
 import { memberMatrices } from './member-matrices';
@@ -12,7 +12,7 @@ export interface ReducedSystem {
   readonly matrix: SparseSymmetric;
   /** Name of each unknown, `node freedom`, in the node's own (possibly turned) axes. */
   readonly freedoms: readonly string[];
-  /** Right-hand side of each case, imposed movements included. */
+  /** Right-hand side of each case, imposed displacements included. */
   readonly loads: readonly { readonly id: string; readonly values: Float64Array }[];
 }
 
@@ -31,7 +31,10 @@ export function reducedSystem(model: Model): ReducedSystem {
     freedoms,
     loads: structure.names.cases.map((id, c) => {
       const loads = nodalLoads(structure, matrices, c, onMembers[c]!);
-      return { id, values: rightHandSide(structure, matrices, numbering, { loads, imposed: imposedMovements(structure, c) }) };
+      return {
+        id,
+        values: rightHandSide(structure, matrices, numbering, { loads, imposed: imposedDisplacements(structure, c) }),
+      };
     }),
   };
 }

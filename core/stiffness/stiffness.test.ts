@@ -277,16 +277,16 @@ describe('transformation', () => {
     const s = compile(model);
     const matrices = memberMatrices(s);
     const nodal = Float64Array.from({ length: N * N }, (_, e) => nodalEntry(s, matrices, 0, Math.floor(e / N), e % N));
-    const movements = new Float64Array(N);
+    const displacements = new Float64Array(N);
     const [t, w] = [
       [0.2, -0.1, 0.3],
       [0.01, -0.02, 0.03],
     ] as const;
     model.nodes.forEach(({ x, y, z = 0 }, i) => {
-      movements.set([t[0] + w[1] * z - w[2] * y, t[1] + w[2] * x - w[0] * z, t[2] + w[0] * y - w[1] * x, ...w], 6 * i);
+      displacements.set([t[0] + w[1] * z - w[2] * y, t[1] + w[2] * x - w[0] * z, t[2] + w[0] * y - w[1] * x, ...w], 6 * i);
     });
-    toOwnAxes(s, movements);
-    times(nodal, movements).forEach((force) => expect(Math.abs(force)).toBeLessThan(1e-6));
+    toOwnAxes(s, displacements);
+    times(nodal, displacements).forEach((force) => expect(Math.abs(force)).toBeLessThan(1e-6));
   });
 
   test('the short way without arms gives what the long way gives', () => {
@@ -315,8 +315,8 @@ describe('transformation', () => {
         ],
       }),
     );
-    expect([...s.turns.keys()]).toEqual([0]);
-    expect([...s.turns.get(0)!].map((x) => x + 0)).toEqual([0, 1, 0, -1, 0, 0, 0, 0, 1]);
+    expect([...s.supportRotations.keys()]).toEqual([0]);
+    expect([...s.supportRotations.get(0)!].map((x) => x + 0)).toEqual([0, 1, 0, -1, 0, 0, 0, 0, 1]);
   });
 });
 
@@ -349,7 +349,7 @@ describe('movements of the ends as the member bends', () => {
     ); // prettier-ignore
     whole.reactions('1').forEach((value, k) => expect(value).toBeCloseTo(cut.reactions('1')[k]!, 5));
     (['u', 'v', 'w'] as const).forEach((quantity, k) =>
-      expect(whole.at('a', quantity, 4 * at)).toBeCloseTo(cut.movements('m')[k]!, 12),
+      expect(whole.at('a', quantity, 4 * at)).toBeCloseTo(cut.displacements('m')[k]!, 12),
     );
   });
 });

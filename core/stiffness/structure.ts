@@ -48,7 +48,7 @@ export interface Structure {
   /** 6n, in the support's axes. */
   readonly restraints: Float64Array;
   /** Nodes with axes of their own: 3 × 3 by rows, row i is own axis i in global components. All others lie in the global axes. */
-  readonly turns: ReadonlyMap<number, Float64Array>;
+  readonly supportRotations: ReadonlyMap<number, Float64Array>;
   /** 2m: index of the start and end node. */
   readonly memberNodes: Int32Array;
   /** m, metres, between the offset ends. */
@@ -56,7 +56,7 @@ export interface Structure {
   /** 9m: local x, y and z in global components. */
   readonly axes: Float64Array;
   /** 6m: X, Y, Z of the rigid arm at the start, then at the end. */
-  readonly arms: Float64Array;
+  readonly endOffsets: Float64Array;
   /** 7m, see STIFFNESS_WIDTH. */
   readonly stiffnesses: Float64Array;
   /** m: BOWS_V and BOWS_W where the member's own bow between its ends is known. */

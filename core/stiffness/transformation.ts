@@ -5,8 +5,11 @@ const END = FREEDOMS * FREEDOMS;
 
 /** Whether member m is joined to both nodes without arms, and both nodes lie in the global axes: then only its own axes count. */
 function isDirect(s: Structure, m: number): boolean {
-  for (let i = 6 * m; i < 6 * m + 6; i++) if (s.arms[i] !== 0) return false;
-  return s.turns.size === 0 || !(s.turns.has(s.memberNodes[2 * m]!) || s.turns.has(s.memberNodes[2 * m + 1]!));
+  for (let i = 6 * m; i < 6 * m + 6; i++) if (s.endOffsets[i] !== 0) return false;
+  return (
+    s.supportRotations.size === 0 ||
+    !(s.supportRotations.has(s.memberNodes[2 * m]!) || s.supportRotations.has(s.memberNodes[2 * m + 1]!))
+  );
 }
 
 /**
@@ -18,10 +21,10 @@ export function endTransforms(s: Structure, m: number): Float64Array | undefined
   const B = new Float64Array(2 * END);
   const R = s.axes.subarray(9 * m, 9 * m + 9);
   for (let end = 0; end < 2; end++) {
-    const [ax, ay, az] = s.arms.subarray(6 * m + 3 * end, 6 * m + 3 * end + 3) as unknown as [number, number, number];
+    const [ax, ay, az] = s.endOffsets.subarray(6 * m + 3 * end, 6 * m + 3 * end + 3) as unknown as [number, number, number];
     // r × arm = C·r
     const C = Float64Array.of(0, az, -ay, -az, 0, ax, ay, -ax, 0);
-    const turn = s.turns.get(s.memberNodes[2 * m + end]!);
+    const turn = s.supportRotations.get(s.memberNodes[2 * m + end]!);
     const direct = turn ? timesTransposed(R, turn) : R;
     const carried = times(R, C);
     const arm = turn ? timesTransposed(carried, turn) : carried;
@@ -97,8 +100,14 @@ function throughEnds(B: Float64Array, k: Float64Array, result: Float64Array): vo
   }
 }
 
-/** d (12) = B·n: movements of the member's ends, local, from those of its nodes (6n, nodes' axes). */
-export function endMovements(s: Structure, m: number, B: Float64Array | undefined, nodes: Float64Array, d: Float64Array): void {
+/** d (12) = B·n: displacements of the member's ends, local, from those of its nodes (6n, nodes' axes). */
+export function endDisplacements(
+  s: Structure,
+  m: number,
+  B: Float64Array | undefined,
+  nodes: Float64Array,
+  d: Float64Array,
+): void {
   for (let end = 0; end < 2; end++) {
     const f = FREEDOMS * s.memberNodes[2 * m + end]!;
     const e = 6 * end;
@@ -173,12 +182,12 @@ export function addToNode(
 
 /** Vectors at nodes (6n) from global axes to the nodes' own, in place. */
 export function toOwnAxes(s: Structure, vectors: Float64Array): void {
-  for (const [node, turn] of s.turns) turnVectors(vectors, FREEDOMS * node, turn, false);
+  for (const [node, turn] of s.supportRotations) turnVectors(vectors, FREEDOMS * node, turn, false);
 }
 
 /** Vectors at nodes (6n) from the nodes' own axes to global ones, in place. */
 export function toGlobalAxes(s: Structure, vectors: Float64Array): void {
-  for (const [node, turn] of s.turns) turnVectors(vectors, FREEDOMS * node, turn, true);
+  for (const [node, turn] of s.supportRotations) turnVectors(vectors, FREEDOMS * node, turn, true);
 }
 
 function turnVectors(vectors: Float64Array, at: number, turn: Float64Array, back: boolean): void {

@@ -112,8 +112,8 @@ export class Reading {
     return inPlane(this.reactions(node, outcome));
   }
   /** ux, uy, rz */
-  movement(node: string, outcome = 'Q'): Float64Array {
-    return inPlane(this.movements(node, outcome));
+  displacement(node: string, outcome = 'Q'): Float64Array {
+    return inPlane(this.displacements(node, outcome));
   }
   /** fx, fy, fz, mx, my, mz */
   reactions(node: string, outcome = 'Q'): Float64Array {
@@ -121,7 +121,7 @@ export class Reading {
     return linearOf(this.solution, this.outcome(outcome))!.reactions.subarray(i, i + 6);
   }
   /** ux, uy, uz, rx, ry, rz */
-  movements(node: string, outcome = 'Q'): Float64Array {
+  displacements(node: string, outcome = 'Q'): Float64Array {
     const i = 6 * this.node(node);
     return linearOf(this.solution, this.outcome(outcome))!.displacements.subarray(i, i + 6);
   }

@@ -45,13 +45,13 @@ class Equations {
 }
 
 /**
- * A second path to the same answer that shares no code with the first. No stiffness is formed and nothing condensed: movements of
- * nodes, forces on the start of every member, movements of its released ends and the forces of supports are unknowns of one dense
+ * A second path to the same answer that shares no code with the first. No stiffness is formed and nothing condensed: displacements of
+ * nodes, forces on the start of every member, displacements of its released ends and the forces of supports are unknowns of one dense
  * system: members integrated along their length from the start, springs at their ends, supports, balance of nodes. Gauss with full
  * pivoting. Slow, for tests. Reads frame and truss members under loads of every kind, all of one case; in the plane none on its side.
  */
 export function denseFrame(model: Model): {
-  movement: (node: string) => number[];
+  displacement: (node: string) => number[];
   reaction: (node: string) => number[];
   along: (member: string, x: number) => Along;
 } {
@@ -59,7 +59,7 @@ export function denseFrame(model: Model): {
   const { unknown, isZero } = equations;
   const plane = model.space === 'plane';
   const isIdle = (f: number): boolean => plane && !IN_PLANE.includes(f);
-  const movements = new Map(model.nodes.map(({ id }) => [id, SIX.map((f) => (isIdle(f) ? constant(0) : unknown()))]));
+  const displacements = new Map(model.nodes.map(({ id }) => [id, SIX.map((f) => (isIdle(f) ? constant(0) : unknown()))]));
   /** What the nodes exert on all members, and on nothing else but what supports and loads exert on them. */
   const taken = new Map(model.nodes.map(({ id }) => [id, SIX.map((): (readonly [Sum, number])[] => [])]));
 
@@ -69,7 +69,7 @@ export function denseFrame(model: Model): {
     const starting = SIX.map((f) => (idle(f) ? constant(0) : unknown()));
     const none = SIX.map(() => 0);
     const unit = (i: number): number[] => none.map((_, j) => (i === j ? 1 : 0));
-    /** Movements of the end, then forces on it. */
+    /** Displacements of the end, then forces on it. */
     const end = (forces: readonly number[], moves: readonly number[], loads: 'none' | 'all'): number[] => {
       const { u, v, w, turns, N, Vy, Vz, T, My, Mz } = strut.at(forces, moves, strut.L, loads);
       return [u, v, w, ...turns, N, -Vy, -Vz, T, -My, Mz];
@@ -81,11 +81,11 @@ export function denseFrame(model: Model): {
     const joint = (side: 'start' | 'end', e: 0 | 1, forces: readonly Sum[]): Sum[] =>
       END_FREEDOMS.map((key, f) => {
         const axis = strut.R[f % 3]!;
-        const turned = cross(strut.arms[e]!, axis);
+        const turned = cross(strut.endOffsets[e]!, axis);
         // How much of each freedom of the node moves the arm's tip along the axis, and so feels a force there.
         const shares = f < 3 ? [...axis, ...turned] : [0, 0, 0, ...axis];
         shares.forEach((share, i) => taken.get(member[side])![i]!.push([forces[f]!, share]));
-        const tied = total(shares.map((share, i) => [movements.get(member[side])![i]!, share]));
+        const tied = total(shares.map((share, i) => [displacements.get(member[side])![i]!, share]));
         const hinged = member.behaviour === 'truss' && f > 3;
         const release = hinged ? 'free' : (member.releases?.[side]?.[key] ?? 'fixed');
         if (release === 'fixed' || isIdle(f)) return tied;
@@ -106,7 +106,7 @@ export function denseFrame(model: Model): {
       1,
       SIX.map((f) => at(6 + f)),
     );
-    // Without torsional stiffness, or out of the plane, nothing ties the movements of the two ends.
+    // Without torsional stiffness, or out of the plane, nothing ties the displacements of the two ends.
     for (const f of SIX) if (!idle(f)) isZero([[ending[f]!, 1], [at(f), -1]]); // prettier-ignore
     return { strut, starting, start };
   });
@@ -117,7 +117,7 @@ export function denseFrame(model: Model): {
       const axes = axesOf(support);
       const own = FREEDOMS.map((key, f) => {
         const restraint = isIdle(f) ? 'free' : (support?.[key] ?? 'free');
-        const along = total(axes[f % 3]!.map((x, i) => [movements.get(id)![(f < 3 ? 0 : 3) + i]!, x]));
+        const along = total(axes[f % 3]!.map((x, i) => [displacements.get(id)![(f < 3 ? 0 : 3) + i]!, x]));
         const ground = model.loads.reduce(
           (sum, load) => sum + (load.type === 'settlement' && load.node === id ? (load[key] ?? 0) : 0),
           0,
@@ -143,7 +143,7 @@ export function denseFrame(model: Model): {
   equations.solve();
   const { value } = equations;
   return {
-    movement: (node) => movements.get(node)!.map(value),
+    displacement: (node) => displacements.get(node)!.map(value),
     reaction: (node) => reactions.get(node)!.map(value),
     along: (id, x) => {
       const { strut, starting, start } = members.find(({ strut: { member } }) => member.id === id)!;

@@ -28,7 +28,7 @@ const release = (plane: boolean): fc.Arbitrary<EndReleases> =>
     ...(plane ? [] : ([{ my: 3e5 }, { rx: 1e4, mz: 2e5 }, { uz: 6e5, my: 'free' }] as const)),
   );
 
-/** Random frames of `frames` under all kinds of loads, self weight among them, on a turned support with springs whose ground moves. */
+/** Random frames of `frames` under all kinds of loads, self weight among them, on a rotated support with springs whose ground moves. */
 export const underAnyLoad = (frames: fc.Arbitrary<Model>): fc.Arbitrary<Model> =>
   fc
     .tuple(frames, fc.array(load, { minLength: 3, maxLength: 8 }), fc.integer({ min: -60, max: 60 }), fc.nat(7))

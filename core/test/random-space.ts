@@ -58,12 +58,12 @@ export const randomSpace: fc.Arbitrary<Model> = fc
     });
     bays.forEach(({ releases, roll }, i) => {
       for (const k of [0, 1]) {
-        const arms = offset && i === 0 && k === 1 ? { offset: { start: [0.1, 0.05, 0.1], end: [-0.1, 0, 0.2] } } : {};
+        const endOffsets = offset && i === 0 && k === 1 ? { offset: { start: [0.1, 0.05, 0.1], end: [-0.1, 0, 0.2] } } : {};
         members.push([
           `b${i}${k}`,
           `t${i}${k}`,
           `t${i + 1}${k}`,
-          { roll, ...(k === 0 && { releases: { start: releases } }), ...arms },
+          { roll, ...(k === 0 && { releases: { start: releases } }), ...endOffsets },
         ]);
       }
     });

@@ -1,7 +1,7 @@
 import { STANDARD_GRAVITY, type Member, type Model } from '../model/model';
 import { add, cross, dot, localAxes, minus, size, type Axes, type Vector } from './vectors';
 
-/** Forces and movements of a member at one place. */
+/** Forces and displacements of a member at one place. */
 export type Along = Readonly<Record<'N' | 'Vy' | 'Vz' | 'T' | 'My' | 'Mz' | 'u' | 'v' | 'w', number>>;
 
 /** Gauss–Legendre on [0, 1], exact to degree 9. */
@@ -15,7 +15,7 @@ type Loads = 'none' | 'before' | 'all';
 export class Strut {
   readonly R: Axes;
   readonly L: number;
-  readonly arms: readonly Vector[];
+  readonly endOffsets: readonly Vector[];
   /** Places where a load begins, ends or stands. */
   private readonly cuts: number[];
   private readonly lines: { a: number; b: number; from: Vector; to: Vector }[] = [];
@@ -33,7 +33,7 @@ export class Strut {
       return { place: [x + a, y + b, z + c] as Vector, arm: [a, b, c] as Vector };
     });
     const along = minus(ends[1]!.place, ends[0]!.place);
-    this.arms = ends.map(({ arm }) => arm);
+    this.endOffsets = ends.map(({ arm }) => arm);
     this.L = size(along);
     this.R = localAxes(along, model.space === 'plane' ? 0 : (member.roll ?? 0));
     this.flexible = this.flexibility();
@@ -124,7 +124,7 @@ export class Strut {
     return { force, couple };
   }
 
-  /** Forces and movements at x from forces (6) and movements (6) of the start, local; without loads they are linear in both. */
+  /** Forces and displacements at x from forces (6) and displacements (6) of the start, local; without loads they are linear in both. */
   at(start: readonly number[], d: readonly number[], x: number, loads: Loads = 'before'): Along & { readonly turns: Vector } {
     const inside = (at: number): Omit<Along, 'u' | 'v' | 'w'> => {
       const { force, couple } = this.resultant(start, at, loads);

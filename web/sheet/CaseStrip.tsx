@@ -1,6 +1,6 @@
 'use client';
 
-import { memo, useMemo } from 'react';
+import { memo, useEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import { Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
@@ -61,6 +61,10 @@ const Figure = styled.span`
   font-size: 0.72rem;
 `;
 
+const Blank = styled.div`
+  height: 50px;
+`;
+
 const WIDTH = 138;
 const HEIGHT = 50;
 
@@ -86,23 +90,45 @@ export function CaseStrip() {
             <b>{id}</b>
             {title}
           </Name>
-          <Sketch model={model} solution={solution} outcome={index} />
-          <Figure className="number">{figure(model, solution, index)}</Figure>
+          <Picture model={model} solution={solution} outcome={index} />
         </Card>
       ))}
     </Strip>
   );
 }
 
-const Sketch = memo(function Sketch({
-  model,
-  solution,
-  outcome,
-}: {
+interface PictureProps {
   readonly model: Model;
   readonly solution: Solution | undefined;
   readonly outcome: number;
-}) {
+}
+
+/** A sketch and its figure, made only while the strip shows them: of hundreds of sums a dozen are in view. */
+function Picture(props: PictureProps) {
+  const place = useRef<HTMLDivElement>(null);
+  const isShown = useIsInView(place);
+  return (
+    <div ref={place}>
+      {isShown ? <Sketch {...props} /> : <Blank />}
+      <Figure className="number">{isShown ? figure(props.model, props.solution, props.outcome) : ' '}</Figure>
+    </div>
+  );
+}
+
+/** Whether an element is in view, or just beside it. */
+function useIsInView(place: RefObject<HTMLElement | null>): boolean {
+  const [isInView, setIsInView] = useState(false);
+  useEffect(() => {
+    const element = place.current;
+    if (!element) return;
+    const observer = new IntersectionObserver(([entry]) => setIsInView(entry?.isIntersecting ?? false), { rootMargin: '160px' });
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, [place]);
+  return isInView;
+}
+
+const Sketch = memo(function Sketch({ model, solution, outcome }: PictureProps) {
   const markup = useMemo(() => sketchMarkup(model, solution, outcome, WIDTH, HEIGHT), [model, solution, outcome]);
   return (
     <svg

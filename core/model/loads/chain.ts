@@ -1,5 +1,5 @@
 import { stretchFields } from '../fields';
-import { isObject, type Entity } from '../read-fields';
+import { isObject, type Entity } from '../findings';
 import { checkPosition, checkReference, memberLength, type RuleContext } from '../rules/context';
 import type { Bar, Bars, CompoundKind, Handle, MemberChange } from './compound-kind';
 import { INTENSITY_KEYS, mixed, withoutPlace } from './intensities';

@@ -1,5 +1,5 @@
 import type { Fields } from '../fields';
-import type { Entity } from '../read-fields';
+import type { Entity } from '../findings';
 import type { RuleContext } from '../rules/context';
 import type { Intensity, MemberLoad } from './primitive';
 

@@ -1,4 +1,4 @@
-import { isObject, type Entity } from '../read-fields';
+import { isObject, type Entity } from '../findings';
 import { byId, checkReference, listOf, type RuleContext } from './context';
 
 /** Combinations name what is there, never themselves, and sums no envelope. */

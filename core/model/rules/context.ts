@@ -1,4 +1,4 @@
-import { isObject, type Entity, type Findings } from '../read-fields';
+import { isObject, type Entity, type Findings } from '../findings';
 
 /** A model that is read, but whose entries may contradict each other, and where to tell so. */
 export interface RuleContext {

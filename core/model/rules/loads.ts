@@ -1,4 +1,4 @@
-import { isObject, type Entity, type Findings } from '../read-fields';
+import { isObject, type Entity, type Findings } from '../findings';
 import { compoundKinds } from '../loads/compound';
 import { byId, checkPosition, checkReference, listOf, memberLength, numberOf, type RuleContext } from './context';
 

@@ -1,5 +1,5 @@
 import { memberEnds } from '../model';
-import { isObject, type Entity } from '../read-fields';
+import { isObject, type Entity } from '../findings';
 import { outOfPlane } from '../schema';
 import { listOf, numberOf, type RuleContext } from './context';
 

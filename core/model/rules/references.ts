@@ -1,4 +1,4 @@
-import type { Findings } from '../read-fields';
+import type { Findings } from '../findings';
 import { checkReference, listOf, type RuleContext } from './context';
 
 /** Ids are used once in their list; cases and combinations share one space of names. */

@@ -1,4 +1,4 @@
-import type { Entity, Findings } from '../read-fields';
+import type { Entity, Findings } from '../findings';
 import { checkCombinations } from './combinations';
 import { ruleContext } from './context';
 import { checkLoads } from './loads';

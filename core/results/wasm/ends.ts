@@ -14,7 +14,7 @@ function run(
   members: i32,
   table: usize,
   info: usize,
-  movements: usize,
+  displacements: usize,
   loadsAt: usize,
   loads: usize,
   ends: usize,
@@ -27,8 +27,8 @@ function run(
     if (!(flags & DIRECT)) continue;
     const start = <usize>i32.load(info) * 48;
     const end = <usize>i32.load(info, 4) * 48;
-    const from = movements + start;
-    const to = movements + end;
+    const from = displacements + start;
+    const to = displacements + end;
     const d0 = along(plane, table, 0, from);
     const d1 = along(plane, table, 1, from);
     const d2 = plane ? 0 : along(false, table, 2, from);
@@ -141,7 +141,7 @@ export function ends(
   members: i32,
   table: usize,
   info: usize,
-  movements: usize,
+  displacements: usize,
   loadsAt: usize,
   loads: usize,
   ends: usize,
@@ -150,6 +150,6 @@ export function ends(
   plane: i32,
 ): f64 {
   return plane
-    ? run(true, members, table, info, movements, loadsAt, loads, ends, starts, onNodes)
-    : run(false, members, table, info, movements, loadsAt, loads, ends, starts, onNodes);
+    ? run(true, members, table, info, displacements, loadsAt, loads, ends, starts, onNodes)
+    : run(false, members, table, info, displacements, loadsAt, loads, ends, starts, onNodes);
 }

@@ -8,7 +8,7 @@ function run(
   settlements: usize,
   loads: usize,
   onNodes: usize,
-  movements: usize,
+  displacements: usize,
   reactions: usize,
   sizes: usize,
 ): void {
@@ -23,7 +23,7 @@ function run(
       const needed = n(onNodes, f) - n(loads, f);
       let reaction = needed;
       if (restraint != Infinity) {
-        reaction = restraint > 0 ? restraint * (n(settlements, f) - n(movements, f)) : 0;
+        reaction = restraint > 0 ? restraint * (n(settlements, f) - n(displacements, f)) : 0;
         worst = max(worst, abs(needed - reaction));
       }
       put(reactions, f, reaction);
@@ -34,18 +34,18 @@ function run(
   put(sizes, 1, largest);
 }
 
-/** What the supports exert, and what is left at joints: as `jointsOf` finds it. Writes the sizes of the worst joint and the largest reaction. */
+/** What the supports exert, and what is left at joints: as `balanceOfNodes` finds it. Writes the sizes of the worst joint and the largest reaction. */
 export function joints(
   nodes: i32,
   restraints: usize,
   settlements: usize,
   loads: usize,
   onNodes: usize,
-  movements: usize,
+  displacements: usize,
   reactions: usize,
   sizes: usize,
   plane: i32,
 ): void {
-  if (plane) run(true, nodes, restraints, settlements, loads, onNodes, movements, reactions, sizes);
-  else run(false, nodes, restraints, settlements, loads, onNodes, movements, reactions, sizes);
+  if (plane) run(true, nodes, restraints, settlements, loads, onNodes, displacements, reactions, sizes);
+  else run(false, nodes, restraints, settlements, loads, onNodes, displacements, reactions, sizes);
 }

@@ -15,7 +15,7 @@ export const beams: readonly Case[] = [
       ['V start = qL/2', (r) => r.max('a', 'Vy').value, (q * L) / 2],
       ['V end = −qL/2', (r) => r.min('a', 'Vy').value, (-q * L) / 2],
       ['deflection 5qL⁴/384EI', (r) => r.min('a', 'v').value, (-5 * q * L ** 4) / (384 * EI)],
-      ['slope qL³/24EI', (r) => r.movement('1')[2]!, (-q * L ** 3) / (24 * EI)],
+      ['slope qL³/24EI', (r) => r.displacement('1')[2]!, (-q * L ** 3) / (24 * EI)],
     ],
   ],
   [
@@ -60,8 +60,8 @@ export const beams: readonly Case[] = [
     beam([clamp('1')], [{ type: 'node', node: '2', fy: -P }]),
     [
       ['M at the root = −PL', (r) => r.min('a', 'Mz').value, -P * L],
-      ['tip PL³/3EI', (r) => r.movement('2')[1]!, (-P * L ** 3) / (3 * EI)],
-      ['tip slope PL²/2EI', (r) => r.movement('2')[2]!, (-P * L ** 2) / (2 * EI)],
+      ['tip PL³/3EI', (r) => r.displacement('2')[1]!, (-P * L ** 3) / (3 * EI)],
+      ['tip slope PL²/2EI', (r) => r.displacement('2')[2]!, (-P * L ** 2) / (2 * EI)],
       ['couple of the support', (r) => r.reaction('1')[2]!, P * L],
     ],
   ],
@@ -69,7 +69,7 @@ export const beams: readonly Case[] = [
     'cantilever, uniform load',
     beam([clamp('1')], [line({ wy: -q })]),
     [
-      ['tip qL⁴/8EI', (r) => r.movement('2')[1]!, (-q * L ** 4) / (8 * EI)],
+      ['tip qL⁴/8EI', (r) => r.displacement('2')[1]!, (-q * L ** 4) / (8 * EI)],
       ['root −qL²/2', (r) => r.at('a', 'Mz', 0), (-q * L ** 2) / 2],
     ],
   ],
@@ -80,7 +80,7 @@ export const beams: readonly Case[] = [
       extra: { analysis: { shearDeformation: true } },
     }),
     [
-      ['tip PL³/3EI + PL/GA', (r) => r.movement('2')[1]!, (-P * L ** 3) / (3 * EI) - (P * L) / (80e9 * 0.002)],
+      ['tip PL³/3EI + PL/GA', (r) => r.displacement('2')[1]!, (-P * L ** 3) / (3 * EI) - (P * L) / (80e9 * 0.002)],
       ['half way', (r) => r.at('a', 'v', 3), (-P * ((L * 9) / 2 - 27 / 6)) / EI - (P * 3) / (80e9 * 0.002)],
     ],
   ],
@@ -236,7 +236,7 @@ export const beams: readonly Case[] = [
     },
     [
       ['root −(qb/2)·a', (r) => r.at('a', 'Mz', 0), -((q * 2) / 2) * 4],
-      ['hinge falls Pa³/3EI', (r) => r.movement('2')[1]!, ((-(q * 2) / 2) * 4 ** 3) / (3 * EI)],
+      ['hinge falls Pa³/3EI', (r) => r.displacement('2')[1]!, ((-(q * 2) / 2) * 4 ** 3) / (3 * EI)],
     ],
   ],
   [
@@ -274,21 +274,21 @@ export const beams: readonly Case[] = [
     'cantilever, load falling to zero at the tip',
     beam([clamp('1')], [line({ wy: -q }, { wy: 0 })]),
     [
-      ['tip qL⁴/30EI', (r) => r.movement('2')[1]!, (-q * L ** 4) / (30 * EI)],
+      ['tip qL⁴/30EI', (r) => r.displacement('2')[1]!, (-q * L ** 4) / (30 * EI)],
       ['root −qL²/6', (r) => r.at('a', 'Mz', 0), (-q * L ** 2) / 6],
     ],
   ],
   [
     'cantilever, load rising to the tip',
     beam([clamp('1')], [line({ wy: 0 }, { wy: -q })]),
-    [['tip 11qL⁴/120EI', (r) => r.movement('2')[1]!, (-11 * q * L ** 4) / (120 * EI)]],
+    [['tip 11qL⁴/120EI', (r) => r.displacement('2')[1]!, (-11 * q * L ** 4) / (120 * EI)]],
   ],
   [
     'propped cantilever, couple at the prop',
     beam([clamp('1'), roller('2')], [{ type: 'node', node: '2', mz: P }]),
     [
       ['half is carried over', (r) => r.at('a', 'Mz', 0), -P / 2],
-      ['θ = ML/4EI', (r) => r.movement('2')[2]!, (P * L) / (4 * EI)],
+      ['θ = ML/4EI', (r) => r.displacement('2')[2]!, (P * L) / (4 * EI)],
     ],
   ],
   [
@@ -317,7 +317,7 @@ export const beams: readonly Case[] = [
       loads: [{ type: 'node', node: '3', fy: -P }],
     },
     [
-      ['tip Pc²(L + c)/3EI', (r) => r.movement('3')[1]!, (-P * 4 * (L + 2)) / (3 * EI)],
+      ['tip Pc²(L + c)/3EI', (r) => r.displacement('3')[1]!, (-P * 4 * (L + 2)) / (3 * EI)],
       ['lift between the supports PcL²/(9√3EI)', (r) => r.max('a', 'v').value, (P * 2 * L ** 2) / (9 * Math.sqrt(3) * EI)],
       ['uplift Pc/L', (r) => r.reaction('1')[1]!, (-P * 2) / L],
     ],

@@ -76,7 +76,7 @@ export const frames: readonly Case[] = [
       ['tie', (r) => r.at('a', 'N', 2), (P / 2) * (2 / 3)],
       [
         'joint is lowered (virtual work)',
-        (r) => r.movement('3')[1]!,
+        (r) => r.displacement('3')[1]!,
         (() => {
           const l = Math.hypot(2, 3);
           const n = -0.5 / (3 / l);
@@ -164,7 +164,7 @@ export const frames: readonly Case[] = [
       members: [['a', '1', '2', { roll: 90 }]],
       section: { Iy: I / 4 },
     }),
-    [['tip PL³/3EIy', (r) => r.movement('2')[1]!, (-P * L ** 3) / (3 * E * (I / 4))]],
+    [['tip PL³/3EIy', (r) => r.displacement('2')[1]!, (-P * L ** 3) / (3 * E * (I / 4))]],
   ],
   [
     'self weight',

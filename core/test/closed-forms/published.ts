@@ -25,9 +25,9 @@ const planeFrame: PublishedCase = [
     extra: { materials: [{ id: 'm', E: 1e4 }], sections: [{ id: 's', A: 10, Iz: 1000 }] },
   },
   [
-    ['joint A moves along X', (r) => r.movement('A')[0]!, '-0.0202608'],
-    ['joint A moves along Y', (r) => r.movement('A')[1]!, '-0.0993600'],
-    ['joint A turns', (r) => r.movement('A')[2]!, '-0.00179756'],
+    ['joint A moves along X', (r) => r.displacement('A')[0]!, '-0.0202608'],
+    ['joint A moves along Y', (r) => r.displacement('A')[1]!, '-0.0993600'],
+    ['joint A turns', (r) => r.displacement('A')[2]!, '-0.00179756'],
     ['reaction at B along X', (r) => r.reaction('B')[0]!, '20.261'],
     ['reaction at B along Y', (r) => r.reaction('B')[1]!, '13.138'],
     ['couple at B', (r) => r.reaction('B')[2]!, '436.648'],
@@ -59,7 +59,7 @@ const torsion = TORSION.map(
       loads: [{ type: 'node', node: '2', mx: 1 }],
       extra: { sections: [{ id: 's', shape: { type: 'rectangle', h: 0.1 * ratio, b: 0.1 } }] },
     },
-    [['T·L/(G·θ·b·t³)', (r) => 1 / (G * r.movements('2')[3]! * 0.1 * ratio * 0.1 ** 3), printed]],
+    [['T·L/(G·θ·b·t³)', (r) => 1 / (G * r.displacements('2')[3]! * 0.1 * ratio * 0.1 ** 3), printed]],
   ],
 ); // prettier-ignore
 

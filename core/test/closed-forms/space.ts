@@ -42,5 +42,5 @@ export const cross = (alongX: number, alongZ: number): Pick<Sketch, 'nodes' | 'm
 });
 export const tip = (force: object): LooseLoad => ({ type: 'node', node: '2', ...force }) as LooseLoad;
 export const uniform = (force: object): LooseLoad => ({ type: 'line', member: 'a', from: force, to: force }) as LooseLoad;
-export const free = (r: Reading): Float64Array => r.movements('2');
+export const free = (r: Reading): Float64Array => r.displacements('2');
 export const both = [clamp3('1'), clamp3('2')];

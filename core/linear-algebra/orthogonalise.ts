@@ -1,7 +1,7 @@
-import { largestPart, scaledToOne } from './largest-part';
+import { maxNorm, scaledToOne } from './max-norm';
 
 /** x −= (x·v / v·v)·v on as many numbers of x as v has, from `at` on: afterwards they are at right angles to v. */
-export function takeOut(x: Float64Array, v: Float64Array, at = 0): void {
+export function orthogonalise(x: Float64Array, v: Float64Array, at = 0): void {
   let [along, size] = [0, 0];
   for (let k = 0; k < v.length; k++) {
     along += x[at + k]! * v[k]!;
@@ -18,8 +18,8 @@ export function atRightAngles(vectors: readonly Float64Array[], dependent = 0): 
   const done: Float64Array[] = [];
   for (const vector of vectors) {
     const rest = scaledToOne(vector);
-    for (const other of done) takeOut(rest, other);
-    if (largestPart(rest) > dependent) done.push(scaledToOne(rest));
+    for (const other of done) orthogonalise(rest, other);
+    if (maxNorm(rest) > dependent) done.push(scaledToOne(rest));
   }
   return done;
 }

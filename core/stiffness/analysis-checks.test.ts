@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import type { Model } from '../model/model';
 import { solve } from '../analysis/session';
 import { clamp, clamp3, pin, roller, sketch } from '../test/build';
-import { readinessFaults, readinessNotes } from './readiness';
+import { analysisFaults } from './analysis-checks';
+import { analysisNotes } from './analysis-notes';
 
 const plane: Model = sketch({
   nodes: [
@@ -120,7 +121,7 @@ describe('what keeps a model from being solved', () => {
     ],
   ])('%s is refused by name', (_, model, part, code, path, words) => {
     const spoiled = { ...model, ...part };
-    const faults = readinessFaults(spoiled);
+    const faults = analysisFaults(spoiled);
     expect(faults.map((fault) => fault.code)).toEqual([code]);
     expect(faults[0]!.path).toBe(path);
     expect(faults[0]!.message).toMatch(words);
@@ -130,28 +131,28 @@ describe('what keeps a model from being solved', () => {
 
   test('a truss needs no second moment, and no modulus to twist', () => {
     const bar = { ...space, ...bare(space, 'sections', 'Iz', 'Iy', 'J'), ...first(space, 'members', { behaviour: 'truss' }) };
-    expect(readinessFaults({ ...bar, ...bare(space, 'materials', 'G') })).toEqual([]);
+    expect(analysisFaults({ ...bar, ...bare(space, 'materials', 'G') })).toEqual([]);
   });
 
   test('it is found again when its part changes, and only then', () => {
-    expect(readinessFaults(plane)).toEqual([]);
+    expect(analysisFaults(plane)).toEqual([]);
     const worse = { ...plane, sections: [{ id: 's', A: 1 }] };
-    expect(readinessFaults(worse).map(({ code }) => code)).toEqual(['missing-property']);
-    expect(readinessFaults({ ...worse, sections: plane.sections })).toEqual([]);
+    expect(analysisFaults(worse).map(({ code }) => code)).toEqual(['missing-property']);
+    expect(analysisFaults({ ...worse, sections: plane.sections })).toEqual([]);
     const heavy = {
       ...plane,
       cases: [{ id: 'Q', category: 'imposed' as const, selfWeight: 1 }],
       ...bare(plane, 'materials', 'density'),
     };
-    const [note] = readinessNotes(heavy);
+    const [note] = analysisNotes(heavy);
     expect(note?.code).toBe('no-density');
-    expect(readinessNotes({ ...heavy, nodes: [...plane.nodes] })[0]).toBe(note);
-    expect(readinessNotes({ ...heavy, cases: plane.cases })).toEqual([]);
+    expect(analysisNotes({ ...heavy, nodes: [...plane.nodes] })[0]).toBe(note);
+    expect(analysisNotes({ ...heavy, cases: plane.cases })).toEqual([]);
   });
 });
 
 describe('what is said of a model that can be solved', () => {
-  const codes = (part: Part, model = plane): string[] => readinessNotes({ ...model, ...part }).map(({ code }) => code);
+  const codes = (part: Part, model = plane): string[] => analysisNotes({ ...model, ...part }).map(({ code }) => code);
 
   test('nodes that belong to no member, and those that lie on one', () => {
     expect(codes({ nodes: [...plane.nodes, { id: '3', x: 1, y: 1 }] })).toEqual(['node-without-member']);

@@ -4,13 +4,13 @@ import { fault, type Notice } from '../model/notice';
 import { sectionProperties } from '../sections/section-properties';
 import { shapeFault } from '../sections/shape-properties';
 import { supportAxes } from '../model/local-axes';
-import { unjoinedNodes } from './unjoined-nodes';
+import { onceFor } from './once-for';
 
 /**
  * What keeps a sound model from being solved: nothing there, no support, a section without the properties that its members
  * need, and features of the format that this version does not analyse yet, each refused by name.
  */
-export function readinessFaults(model: Model): Notice[] {
+export function analysisFaults(model: Model): Notice[] {
   return [...emptinessFaults(model), ...frameFaults(model), ...thermalFaults(model)];
 }
 
@@ -234,76 +234,3 @@ function thermalFaults(model: Model): Notice[] {
     }),
   );
 }
-
-/** What is found in the members of a model and in some more of its parts (`keys`), once for as long as edits leave them as they are. */
-function onceFor(keys: readonly (keyof Model)[], find: (model: Model) => Notice[]): (model: Model) => readonly Notice[] {
-  const known = new WeakMap<Model['members'], { readonly model: Model; readonly notices: readonly Notice[] }>();
-  return (model) => {
-    const before = known.get(model.members);
-    if (before && keys.every((key) => before.model[key] === model[key])) return before.notices;
-    const notices = find(model);
-    known.set(model.members, { model, notices });
-    return notices;
-  };
-}
-
-/** Things worth saying about a model that can be solved. */
-export const readinessNotes = (model: Model): readonly Notice[] => [
-  ...loneNodes(model),
-  ...unjoinedNodes(model),
-  ...weightlessNotes(model),
-  ...rigidInShearNotes(model),
-];
-
-const usedNodes = new WeakMap<Model['members'], ReadonlySet<string>>();
-
-/** The nodes that members join, found once for a list of members. */
-function nodesUsedBy(members: Model['members']): ReadonlySet<string> {
-  let used = usedNodes.get(members);
-  if (!used) usedNodes.set(members, (used = new Set(members.flatMap(({ start, end }) => [start, end]))));
-  return used;
-}
-
-function loneNodes({ nodes, members }: Model): Notice[] {
-  const used = nodesUsedBy(members);
-  return nodes
-    .filter(({ id }) => !used.has(id))
-    .map(({ id }) => ({
-      code: 'node-without-member',
-      severity: 'note',
-      message: `Node ${id} belongs to no member.`,
-      subjects: [`node ${id}`],
-    }));
-}
-
-const rigidInShearNotes = onceFor(['analysis', 'materials'], (model) => {
-  const notes: Notice[] = [];
-  if (!model.analysis?.shearDeformation) return notes;
-  const materials = new Map(model.materials.map((material) => [material.id, material]));
-  const stiff = model.members.filter((member) => {
-    const material = materials.get(member.material);
-    return material?.G === undefined && material?.nu === undefined;
-  });
-  if (stiff.length > 0) {
-    notes.push({
-      code: 'no-shear-modulus',
-      severity: 'warning',
-      message: `Shear deformation is switched on, but the material of ${stiff.length} members has neither G nor nu: they are taken as rigid in shear.`,
-      subjects: stiff.slice(0, 20).map((member) => `member ${member.id}`),
-    });
-  }
-  return notes;
-});
-
-const weightlessNotes = onceFor(['cases', 'materials'], (model) => {
-  if (!model.cases.some((loadCase) => (loadCase.selfWeight ?? 0) !== 0)) return [];
-  const used = new Set(model.members.map((member) => member.material));
-  return model.materials
-    .filter((material) => used.has(material.id) && material.density === undefined)
-    .map(({ id }) => ({
-      code: 'no-density',
-      severity: 'warning',
-      message: `Self weight is switched on, but material ${id} has no density: its members weigh nothing.`,
-      subjects: [`material ${id}`],
-    }));
-});

@@ -1,5 +1,5 @@
 import { nodalEntry, type MemberMatrices } from '../stiffness/member-matrices';
-import type { Brake } from '../stiffness/assemble';
+import type { ArtificialRestraint } from '../stiffness/assemble';
 import { FREEDOMS, meanLength, MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
 
 /**
@@ -7,7 +7,7 @@ import { FREEDOMS, meanLength, MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure 
  * deforming anything is the same in both, but here it is found as exactly as the geometry allows, however far stiffnesses lie apart: a
  * slender rod bends 10^7 times as easily as it stretches. Of no use for anything else.
  */
-export function evenlyStiff(s: Structure): Structure {
+export function unitStiffness(s: Structure): Structure {
   const mean = meanLength(s);
   const isSpring = (stiffness: number): boolean => stiffness > 0 && stiffness < Infinity;
   const forSpring = (freedom: number, length: number): number => (freedom % FREEDOMS < 3 ? 1 : length ** 2);
@@ -25,14 +25,17 @@ export function evenlyStiff(s: Structure): Structure {
   };
 }
 
-/** The brakes of a structure, each as stiff as the members at its node. `members`: those at each node. */
-export function brakesAmong(
+/** The artificial restraints of a structure, each as stiff as the members at its node. `members`: those at each node. */
+export function restraintsAmong(
   s: Structure,
   matrices: MemberMatrices,
-  brakes: readonly Brake[],
+  artificialRestraints: readonly ArtificialRestraint[],
   members: readonly (readonly number[])[],
-): Brake[] {
+): ArtificialRestraint[] {
   const stiffest = (m: number): number =>
     Array.from({ length: MEMBER_FREEDOMS }, (_, i) => nodalEntry(s, matrices, m, i, i)).reduce((a, b) => Math.max(a, b));
-  return brakes.map((brake) => ({ ...brake, stiffness: Math.max(1, ...members[brake.node]!.map(stiffest)) }));
+  return artificialRestraints.map((artificialRestraint) => ({
+    ...artificialRestraint,
+    stiffness: Math.max(1, ...members[artificialRestraint.node]!.map(stiffest)),
+  }));
 }
