@@ -11,7 +11,8 @@ import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import type { SheetController } from '../sheet/controller';
 import { commands } from './all';
 import { chosenOf, subjectsOf } from './chosen';
-import { behind, matching } from './command';
+import { behind, lacking, matching, onEnter } from './command';
+import { keywordsLeft, notationOf, readArguments } from './grammar';
 import { readTurn, readVector } from './motions';
 
 /** As much of a sheet as commands need: an editor over a model of its own, without a page. */
@@ -57,7 +58,7 @@ class Desk {
   /** Runs what the command field would run for this text; why it was refused, or undefined. */
   run(text: string): string | undefined {
     const [command] = matching(commands, text).filter((one) => one.fits?.(this.sheet) ?? true);
-    return command ? command.run(this.sheet, behind(command, text)) : 'nothing of this name';
+    return command ? (lacking(command, this.sheet) ?? command.run(this.sheet, behind(command, text))) : 'nothing of this name';
   }
 
   selectAll(): void {
@@ -111,11 +112,11 @@ describe('commands typed behind /', () => {
     ['move 1 by 2 by 3 by 4', /at most three parts/],
     ['turn 360', /whole circles/],
     ['turn 20 about x', /only be turned about Z/],
-    ['repeat often', /Write: 4 times/],
+    ['repeat often', /“often” is no whole number.*Write: 4 .*times/],
     ['repeat 3 times 0 by 0', /no length/],
     ['split into 1', /2 to 200 parts/],
     ['split at 40', /not cut between its ends/],
-    ['split halfway', /Write: into 4/],
+    ['split into halves', /“halves” is no whole number/],
     ['mirror somewhere', /where the mirror stands/],
     ['join members', /differ|one line|meets|follow/],
     ['select group roof', /There is no group “roof”.*columns/],
@@ -182,7 +183,7 @@ describe('commands typed behind /', () => {
     expect(desk.run('stretch x at 7.5 by -0.5')).toBeUndefined();
     expect(across()).toEqual([0, 7, 13.5]);
     expect(desk.run('stretch x beyond 20 by 1')).toMatch(/No node stands there/);
-    expect(desk.run('stretch sideways')).toMatch(/Write: x beyond/);
+    expect(desk.run('stretch sideways')).toMatch(/is no axis: .*Write: y .*beyond/);
     desk.run('select all on a plane x at 13.5');
     expect(chosenOf(desk.selection).nodes).toHaveLength(2);
     expect(desk.run('select all on a plane x at 99')).toMatch(/No node/);
@@ -265,5 +266,67 @@ describe('the schedule and the underlay by command', () => {
     expect(desk.run('place portal frame at 6 by 2')).toBeUndefined();
     expect([Math.min(...desk.model.nodes.map(({ x }) => x)), Math.min(...desk.model.nodes.map(({ y }) => y))]).toEqual([6, 2]);
     expect(desk.run('place portal frame at nowhere')).toMatch(/is no length/);
+  });
+});
+
+describe('the grammar of arguments', () => {
+  const model = emptyModel('Shed');
+  const given = {
+    count: { kind: 'count', words: 'how often' },
+    way: { kind: 'vector', after: 'times', words: 'across by up' },
+    linked: { kind: 'flag', after: 'linked', words: '', optional: true },
+  } as const;
+
+  test('what stands first, what follows keywords in any order, and what may be left out', () => {
+    expect(readArguments(given, '4 times 2*1.5 by 0', model)).toEqual({ count: 4, way: [3, 0, 0] });
+    expect(readArguments(given, '4 linked times 300 cm', model)).toEqual({ count: 4, way: [3, 0, 0], linked: true });
+    expect(notationOf(given)).toBe('4 (how often) times 3 by 0 (across by up) [linked]');
+    expect(keywordsLeft(given, '4 times 3')).toEqual(['linked']);
+  });
+
+  test.each([
+    ['4', /“times” is missing/],
+    ['times 3', /What is missing: how often/],
+    ['4 times 3 kN', /no length.*Write:/],
+    ['4 times 3 linked twice', /“twice” is not understood/],
+    ['-1 times 3', /no whole number/],
+  ])('%s is refused with how it is written', (text, words) => expect(readArguments(given, text, model)).toMatch(words));
+});
+
+describe('before Enter', () => {
+  const named = (name: string) => commands.find((one) => one.name === name)!;
+
+  test('what is understood is said back, and why something cannot be', () => {
+    const desk = portal();
+    expect(named('Move').preview!(desk.sheet, '2 by 1')).toEqual({
+      isGood: true,
+      words: expect.stringMatching(/^Move .*: 2 m by 1 m/),
+    });
+    expect(named('Move').preview!(desk.sheet, 'sideways')).toEqual({ isGood: false, words: expect.stringMatching(/no length/) });
+    desk.selection = [];
+    expect(named('Split into').preview!(desk.sheet, '3')).toEqual({ isGood: false, words: 'Select members first.' });
+    expect(desk.run('split into 3')).toBe('Select members first.');
+    expect(desk.run('merge nodes')).toBe('Select two nodes or more first.');
+  });
+
+  test('stray letters do nothing, and no command that changes the model is run by the beginning of a word', () => {
+    const first = (text: string) => onEnter(matching(commands, text)[0]!, text);
+    expect(['m', 're', 'j'].map(first)).toEqual(['nothing', 'nothing', 'nothing']);
+    expect(['remo', 'joi', 'merg'].map(first)).toEqual(['fill in', 'fill in', 'fill in']);
+    expect(['remove', 'join members', 'move 2 by 1', 'renumber nodes', 'zoom in', 'whole struct'].map(first)).toEqual(
+      new Array(6).fill('run'),
+    );
+    const changing = commands.filter(({ changes }) => changes).map(({ name }) => name);
+    expect(changing).toEqual(expect.arrayContaining(['Move', 'Remove', 'Merge nodes', 'Clean up everything that is found']));
+  });
+
+  test('a load is put along the run that is selected, in the acting case', () => {
+    const desk = portal();
+    desk.selection = desk.model.members.map(({ id }): Subject => ({ kind: 'member', id }));
+    expect(desk.run('load along the selection -1.2 to 0 along x')).toBeUndefined();
+    expect(desk.model.loads).toEqual([
+      expect.objectContaining({ type: 'chain', case: 'G', from: { wx: -1200 }, to: { wx: 0 }, members: expect.any(Array) }),
+    ]);
+    expect(desk.run('load along the selection 3 m')).toMatch(/no load per length/);
   });
 });

@@ -2,82 +2,29 @@ import { findDefects } from '@rigid-beam/core/model/defects';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { freeName } from '@rigid-beam/core/model/edits/next-id';
 import { readingNames } from '@rigid-beam/core/model/edits/reading-order';
-import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
 import type { Model } from '@rigid-beam/core/model/model';
+import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
+import { COINCIDENT, times, type Point } from '@rigid-beam/core/model/point';
+import { runOf } from '@rigid-beam/core/model/runs';
 import { middleOf, nodesOf, type Chosen } from '@rigid-beam/core/model/selecting';
-import { lengthUnit } from '@rigid-beam/core/quantities/display';
-import { COINCIDENT, type AxisName } from '@rigid-beam/core/model/point';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
+import { defaultDisplay, intensityUnit, lengthUnit } from '@rigid-beam/core/quantities/display';
 import type { SheetController } from '../sheet/controller';
 import { removalOf } from '../sheet/removal';
 import { DrawTool } from '../sheet/tools/draw-tool';
-import { chosenOf } from './chosen';
-import type { Command } from './command';
+import { editCommand, make, type Command } from './command';
 import { NORMALS, readTurn, readVector, repeatOf, transformOf } from './motions';
 
 const modelOf = (sheet: SheetController): Model => sheet.editor.state.model;
-const chosen = (sheet: SheetController): Chosen => chosenOf(sheet.editor.state.selection);
-export const hasAny = (sheet: SheetController): boolean => chosen(sheet).nodes.length + chosen(sheet).members.length > 0;
-const hasMembers = (sheet: SheetController): boolean => chosen(sheet).members.length > 0;
+const about = (sheet: SheetController, what: Chosen): Point => middleOf(modelOf(sheet), nodesOf(modelOf(sheet), what));
 
-/** Makes an edit; why it was refused, in words. */
-export function make(sheet: SheetController, intent: Intent, label?: string): string | undefined {
-  if (sheet.editor.edit(intent, label)) return undefined;
-  return sheet.editor.state.refusal[0]?.message ?? 'The edit was refused.';
-}
-
-type Parsed = ReturnType<typeof parseQuantity>;
-
-const NOTHING = 'Nothing is selected. Select nodes or members first.';
-
-/** A command that needs a selection and reads a text into an edit. */
-const withChosen =
-  (read: (sheet: SheetController, text: string, chosen: Chosen) => Intent | string) =>
-  (sheet: SheetController, text: string): string | undefined => {
-    if (!hasAny(sheet)) return NOTHING;
-    const intent = read(sheet, text, chosen(sheet));
-    return typeof intent === 'string' ? intent : make(sheet, intent);
-  };
-
-const vector = (sheet: SheetController, text: string) => readVector(text, lengthUnit(modelOf(sheet)));
-const about = (sheet: SheetController, what: Chosen) => middleOf(modelOf(sheet), nodesOf(modelOf(sheet), what));
-
-/** `4 times 0 by 0 by -5 linked`, `5 times 60 about y` */
-function readRepeat(sheet: SheetController, text: string, what: Chosen): Intent | string {
-  const [, count, rest = '', linked] = /^\s*(\d+)\s*times\b(.*?)(\blinked)?\s*$/.exec(text) ?? [];
-  if (count === undefined) return 'Write: 4 times across by up by forward (and linked), or 5 times 60 about y';
-  const model = modelOf(sheet);
-  const turns = /\babout\b/.test(rest);
-  const motion = turns ? readTurn(rest, [0, 0, 0]) : vector(sheet, rest);
-  if (typeof motion === 'string') return motion;
-  const like = model.members.at(-1);
-  return repeatOf(what, Array.isArray(motion) ? { kind: 'move', by: motion as never } : (motion as never), {
-    times: Number(count),
-    ...(linked && like && { link: { section: like.section, material: like.material } }),
-  });
-}
-
-/** `into 4`, or `at 2.5`: metres from the start. */
-function readSplit(sheet: SheetController, text: string, { members }: Chosen): Intent | string {
-  if (members.length === 0) return 'Select members to split first.';
-  const model = modelOf(sheet);
-  const [, into] = /^\s*(?:into\s+)?(\d+)\s*$/.exec(text) ?? [];
-  if (into !== undefined && !/\bat\b/.test(text)) {
-    const parts = Number(into);
-    if (parts < 2 || parts > 200) return 'A member is split into 2 to 200 parts.';
-    const at = Array.from({ length: parts - 1 }, (_, i) => (i + 1) / parts);
-    return { type: 'split', cuts: members.map((member) => ({ member, at })) };
-  }
-  const [, place] = /^\s*at\b(.*)$/.exec(text) ?? [];
-  if (place === undefined) return 'Write: into 4, or: at 2.5 (from the start)';
-  const parsed = parseQuantity(place, 'length', lengthUnit(model));
-  if (!parsed.ok) return parsed.reason;
-  const places = placesOf(model);
-  const cuts = model.members
-    .filter(({ id }) => members.includes(id))
-    .map((member) => ({ member: member.id, at: [parsed.value / lengthOf(member, places)] }));
-  return { type: 'split', cuts };
-}
+const way = { way: { kind: 'vector', words: 'across by up by forward' } } as const;
+const mirror = {
+  at: { kind: 'length', after: 'at', words: 'where the mirror stands' },
+  along: { kind: 'axis', after: 'along', words: 'the axis across it, x unless told', optional: true },
+} as const;
+const mirrored = ({ at, along = 'x' }: { at?: number | undefined; along?: 'x' | 'y' | 'z' | undefined }) =>
+  ({ kind: 'mirror', at: times(NORMALS[along], at!), normal: NORMALS[along] }) as const;
 
 export const geometryCommands: readonly Command[] = [
   {
@@ -93,156 +40,195 @@ export const geometryCommands: readonly Command[] = [
       return undefined;
     },
   },
-  {
+  editCommand({
     name: 'Move',
-    notation: 'across by up (by forward)',
-    fits: hasAny,
-    run: withChosen((sheet, text, what) => {
-      const by = vector(sheet, text);
-      return typeof by === 'string' ? by : transformOf(modelOf(sheet), what, { kind: 'move', by });
-    }),
-  },
-  {
+    arguments: way,
+    needs: 'nodes or members',
+    edit: ({ way: by }, sheet, chosen) => transformOf(modelOf(sheet), chosen, { kind: 'move', by: by! }),
+  }),
+  editCommand({
     name: 'Copy',
-    notation: 'across by up (by forward)',
-    fits: hasAny,
-    run: withChosen((sheet, text, what) => {
-      const by = vector(sheet, text);
-      return typeof by === 'string' ? by : repeatOf(what, { kind: 'move', by });
-    }),
-  },
-  {
+    arguments: way,
+    needs: 'nodes or members',
+    edit: ({ way: by }, _, chosen) => repeatOf(chosen, { kind: 'move', by: by! }),
+  }),
+  editCommand({
     name: 'Turn',
-    notation: 'degrees (about x, y or z), around the middle of the selection',
-    fits: hasAny,
-    run: withChosen((sheet, text, what) => {
-      const motion = readTurn(text, about(sheet, what));
-      return typeof motion === 'string' ? motion : transformOf(modelOf(sheet), what, motion);
-    }),
-  },
-  ...(['mirror', 'copy mirrored'] as const).map((how): Command => ({
-    name: how === 'mirror' ? 'Mirror' : 'Copy mirrored',
-    notation: 'at 6 (a place along X), or: at 3 along y',
-    fits: hasAny,
-    run: withChosen((sheet, text, what) => {
-      const [, place, axis = 'x'] = /^\s*(?:at\b)?(.*?)(?:\balong\b\s*([xyz]))?\s*$/i.exec(text) ?? [];
-      const parsed = parseQuantity(place ?? '', 'length', lengthUnit(modelOf(sheet)));
-      if (!parsed.ok) return `Write where the mirror stands: at 6, or: at 3 along y (${parsed.reason})`;
-      const normal = NORMALS[axis.toLowerCase() as 'x' | 'y' | 'z'];
-      const at = normal.map((part) => part * parsed.value) as unknown as typeof normal;
-      const motion = { kind: 'mirror', at, normal } as const;
-      return how === 'mirror' ? transformOf(modelOf(sheet), what, motion) : repeatOf(what, motion);
-    }),
-  })),
-  {
+    arguments: {
+      angle: { kind: 'angle', words: 'degrees, around the middle of the selection' },
+      axis: { kind: 'axis', after: 'about', words: 'z unless told', optional: true },
+    },
+    needs: 'nodes or members',
+    edit: ({ angle, axis = 'z' }, sheet, chosen) =>
+      transformOf(modelOf(sheet), chosen, { kind: 'turn', about: about(sheet, chosen), axis, degrees: angle! }),
+  }),
+  editCommand({
+    name: 'Mirror',
+    arguments: mirror,
+    needs: 'nodes or members',
+    edit: (values, sheet, chosen) => transformOf(modelOf(sheet), chosen, mirrored(values)),
+  }),
+  editCommand({
+    name: 'Copy mirrored',
+    arguments: mirror,
+    needs: 'nodes or members',
+    edit: (values, _, chosen) => repeatOf(chosen, mirrored(values)),
+  }),
+  editCommand({
     name: 'Repeat',
-    notation: '4 times across by up by forward (linked) · 5 times 60 about y',
-    fits: hasAny,
-    run: withChosen(readRepeat),
-  },
-  {
-    name: 'Stretch',
-    notation: 'x beyond 5.4 by 0.6 (all beyond moves along) · x at 5.4 by 0.6 (only what stands there)',
-    run: (sheet, text) => {
-      const [, axis, what, place, way] = /^\s*([xyz])\s+(beyond|at)\b(.*?)\bby\b(.*)$/i.exec(text) ?? [];
-      if (!axis || !what) return 'Write: x beyond 5.4 by 0.6, or: x at 5.4 by 0.6';
-      const [at, by] = [place!, way!].map((part) => parseQuantity(part, 'length', lengthUnit(modelOf(sheet)))) as [
-        Parsed,
-        Parsed,
-      ];
-      if (!at.ok) return `“${place!.trim()}” is no length: ${at.reason}`;
-      if (!by.ok) return `“${way!.trim()}” is no length: ${by.reason}`;
-      const named = axis.toLowerCase() as AxisName;
-      if (!modelOf(sheet).nodes.some((node) => (node[named] ?? 0) >= at.value - COINCIDENT))
-        return 'No node stands there or beyond.';
-      return make(sheet, {
-        type: 'stretch',
-        axis: named,
-        beyond: at.value,
-        by: by.value,
-        what: what.toLowerCase() === 'at' ? 'line' : 'beyond',
+    arguments: {
+      count: { kind: 'count', words: 'how often' },
+      way: { kind: 'text', after: 'times', words: 'across by up by forward, or degrees' },
+      axis: { kind: 'axis', after: 'about', words: 'for a turn about an axis through the origin', optional: true },
+      linked: { kind: 'flag', after: 'linked', words: 'members to each copy', optional: true },
+    },
+    needs: 'nodes or members',
+    edit: ({ count, way: by, axis, linked }, sheet, chosen) => {
+      const model = modelOf(sheet);
+      const motion = axis ? readTurn(`${by} about ${axis}`, [0, 0, 0]) : readVector(by!, lengthUnit(model));
+      if (typeof motion === 'string') return motion;
+      const like = model.members.at(-1);
+      return repeatOf(chosen, 'kind' in motion ? motion : { kind: 'move', by: motion }, {
+        times: count!,
+        ...(linked && like && { link: { section: like.section, material: like.material } }),
       });
     },
-  },
-  { name: 'Split', notation: 'into 4 · at 2.5 from the start', fits: hasMembers, run: withChosen(readSplit) },
-  {
-    name: 'Join members in one line',
-    fits: (sheet) => chosen(sheet).members.length > 1,
-    inMenu: true,
-    run: withChosen((_, __, { members }) => ({ type: 'join', members })),
-  },
-  {
-    name: 'Make joints where members cross',
-    fits: hasMembers,
-    inMenu: true,
-    run: withChosen((_, __, { members }) => ({ type: 'joints', members })),
-  },
-  {
-    name: 'Merge nodes',
-    fits: (sheet) => chosen(sheet).nodes.length > 1,
-    inMenu: true,
-    run: withChosen((_, __, { nodes }) => {
-      const [keep, ...rest] = nodes;
-      return rest.length === 0
-        ? 'Select two nodes or more.'
-        : { type: 'merge', pairs: rest.map((drop) => [keep!, drop] as const) };
-    }),
-  },
-  {
-    name: 'Remove',
-    fits: (sheet) => sheet.editor.state.selection.length > 0,
-    inMenu: true,
-    run: (sheet) => {
-      const intent = removalOf(modelOf(sheet), sheet.editor.state.selection);
-      return intent ? make(sheet, intent) : NOTHING;
+  }),
+  editCommand({
+    name: 'Stretch',
+    arguments: {
+      axis: { kind: 'axis', words: 'along which axis' },
+      beyond: { kind: 'length', after: 'beyond', words: 'all from there on moves', optional: true },
+      at: { kind: 'length', after: 'at', words: 'only what stands there moves', optional: true },
+      by: { kind: 'length', after: 'by', words: 'how far' },
     },
-  },
+    edit: ({ axis, beyond, at, by }, sheet) => {
+      const place = beyond ?? at;
+      if (place === undefined) return 'Write from where: x beyond 5.4 by 0.6, or: x at 5.4 by 0.6';
+      if (!modelOf(sheet).nodes.some((node) => (node[axis!] ?? 0) >= place - COINCIDENT))
+        return 'No node stands there or beyond.';
+      return { type: 'stretch', axis: axis!, beyond: place, by: by!, what: beyond === undefined ? 'line' : 'beyond' };
+    },
+  }),
+  editCommand({
+    name: 'Split into',
+    arguments: { parts: { kind: 'count', words: 'equal parts' } },
+    needs: 'members',
+    edit: ({ parts }, _, { members }) => {
+      if (parts! < 2 || parts! > 200) return 'A member is split into 2 to 200 parts.';
+      const at = Array.from({ length: parts! - 1 }, (__, i) => (i + 1) / parts!);
+      return { type: 'split', cuts: members.map((member) => ({ member, at })) };
+    },
+  }),
+  editCommand({
+    name: 'Split at',
+    arguments: { place: { kind: 'length', words: 'from the start' } },
+    needs: 'members',
+    edit: ({ place }, sheet, { members }) => {
+      const model = modelOf(sheet);
+      const places = placesOf(model);
+      const cuts = model.members
+        .filter(({ id }) => members.includes(id))
+        .map((member) => ({ member: member.id, at: [place! / lengthOf(member, places)] }));
+      return { type: 'split', cuts };
+    },
+  }),
+  editCommand({
+    name: 'Join members in one line',
+    arguments: {},
+    needs: 'two members',
+    inMenu: true,
+    edit: (_, __, { members }) => ({ type: 'join', members }),
+  }),
+  editCommand({
+    name: 'Make joints where members cross',
+    arguments: {},
+    needs: 'members',
+    inMenu: true,
+    edit: (_, __, { members }) => ({ type: 'joints', members }),
+  }),
+  editCommand({
+    name: 'Merge nodes',
+    arguments: {},
+    needs: 'two nodes',
+    inMenu: true,
+    edit: (_, __, { nodes: [keep, ...rest] }) => ({ type: 'merge', pairs: rest.map((drop) => [keep!, drop] as const) }),
+  }),
+  editCommand({
+    name: 'Remove',
+    arguments: {},
+    needs: 'anything',
+    inMenu: true,
+    edit: (_, sheet) => removalOf(modelOf(sheet), sheet.editor.state.selection) ?? 'Nothing of this is left to remove.',
+  }),
+  editCommand({
+    name: 'Load along the selection',
+    arguments: {
+      from: { kind: 'text', words: 'intensity where it begins' },
+      to: { kind: 'text', after: 'to', words: 'where it ends, the same unless told', optional: true },
+      axis: { kind: 'axis', after: 'along', words: 'y unless told', optional: true },
+      plan: { kind: 'flag', after: 'plan', words: 'per metre on plan', optional: true },
+    },
+    needs: 'members',
+    edit: ({ from, to = from, axis = 'y', plan }, sheet, { members }) => {
+      const { model, acting } = sheet.editor.state;
+      const unit = intensityUnit({ ...defaultDisplay, ...model.display });
+      const loadCase = model.cases.find(({ id }) => id === acting) ?? model.cases[0];
+      const run = runOf(model, members);
+      if (!run) return 'The selected members do not follow each other.';
+      if (!loadCase) return 'There is no load case. Add one first.';
+      const ends = [from!, to!].map((text) => parseQuantity(text, 'intensity', unit));
+      const bad = ends.findIndex((end) => !end.ok);
+      if (bad >= 0) return `“${bad === 0 ? from : to}” is no load per length: write ${unit}.`;
+      const [begin, end] = ends.map((one) => ({ [`w${axis}`]: one.ok ? one.value : 0 }));
+      const entry = { case: loadCase.id, type: 'chain', members: run, ...(plan && { axes: 'projected' }), from: begin, to: end };
+      return { type: 'put', list: 'loads', entry };
+    },
+  }),
   {
     name: 'Clean up everything that is found',
     fits: (sheet) => modelOf(sheet).members.length <= 5000 && findDefects(modelOf(sheet)).length > 0,
+    changes: true,
     run: cleanUp,
   },
-  ...(['nodes', 'members'] as const).map((list): Command => ({
-    name: `Renumber ${list} in reading order`,
-    run: (sheet) => {
-      const names = readingNames(modelOf(sheet), list);
-      if (Object.keys(names).length === 0) return 'They are in reading order already.';
-      return make(sheet, { type: 'rename', list, names }, `Renumber ${list}`);
-    },
-  })),
-  {
-    name: 'Make it a space model',
-    fits: (sheet) => modelOf(sheet).space === 'plane',
-    run: (sheet) => {
-      const refused = make(sheet, intoSpace(modelOf(sheet)), 'From plane to space');
-      if (refused === undefined) sheet.lookAt('corner');
-      return refused;
-    },
-  },
-  {
-    name: 'Group the selection',
-    notation: 'a name',
-    fits: hasAny,
-    inMenu: true,
-    run: withChosen((sheet, text, what) => {
-      const id =
-        text ||
-        freeName(
-          'group',
-          (modelOf(sheet).groups ?? []).map((group) => group.id),
-        );
-      return { type: 'put', list: 'groups', entry: { id, ...what } };
+  ...(['nodes', 'members'] as const).map((list) =>
+    editCommand({
+      name: `Renumber ${list} in reading order`,
+      arguments: {},
+      label: `Renumber ${list}`,
+      edit: (_, sheet) => {
+        const names = readingNames(modelOf(sheet), list);
+        return Object.keys(names).length === 0 ? 'They are in reading order already.' : { type: 'rename', list, names };
+      },
     }),
-  },
-  {
-    name: 'Remove group',
-    notation: 'its name; what it holds stays',
-    fits: (sheet) => (modelOf(sheet).groups ?? []).length > 0,
-    run: (sheet, text) => {
-      const group = modelOf(sheet).groups?.find(({ id }) => id.toLowerCase() === text.toLowerCase());
-      return group ? make(sheet, { type: 'remove', list: 'groups', keys: [group.id] }) : `There is no group “${text}”.`;
+  ),
+  editCommand({
+    name: 'Make it a space model',
+    arguments: {},
+    label: 'From plane to space',
+    fits: (sheet) => modelOf(sheet).space === 'plane',
+    edit: (_, sheet) => intoSpace(modelOf(sheet)),
+    then: (sheet) => sheet.lookAt('corner'),
+  }),
+  editCommand({
+    name: 'Group the selection',
+    arguments: { name: { kind: 'text', words: 'its name', optional: true } },
+    needs: 'nodes or members',
+    inMenu: true,
+    edit: ({ name }, sheet, what) => {
+      const taken = (modelOf(sheet).groups ?? []).map((group) => group.id);
+      return { type: 'put', list: 'groups', entry: { id: name ?? freeName('group', taken), ...what } };
     },
-  },
+  }),
+  editCommand({
+    name: 'Remove group',
+    arguments: { name: { kind: 'text', words: 'its name; what it holds stays' } },
+    fits: (sheet) => (modelOf(sheet).groups ?? []).length > 0,
+    edit: ({ name }, sheet) => {
+      const group = modelOf(sheet).groups?.find(({ id }) => id.toLowerCase() === name!.toLowerCase());
+      return group ? { type: 'remove', list: 'groups', keys: [group.id] } : `There is no group “${name}”.`;
+    },
+  }),
 ];
 
 /** One repair after the other, since each may change the next, as one step. */

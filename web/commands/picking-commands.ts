@@ -4,8 +4,8 @@ import type { SheetController } from '../sheet/controller';
 import { BoxTool } from '../sheet/tools/box-tool';
 import { PickTool } from '../sheet/tools/pick-tool';
 import { chosenOf } from './chosen';
-import type { Command } from './command';
-import { hasAny, make } from './geometry-commands';
+import { make, type Command } from './command';
+
 import { readTurn, repeatOf, transformOf } from './motions';
 
 /** Points are shown on the sheet, by the pointer, by arrow keys or typed; then the selection is carried. */
@@ -30,12 +30,12 @@ const WAY = ['Click where the way begins.', 'Click where it leads.'];
 const way = ([from, to]: readonly Point[]): Motion => ({ kind: 'move', by: minus(to!, from!) });
 
 export const pickingCommands: readonly Command[] = [
-  { name: 'Move by two points', fits: hasAny, inMenu: true, run: (sheet) => pick(sheet, WAY, 'itself', way) },
-  { name: 'Copy by two points', fits: hasAny, inMenu: true, run: (sheet) => pick(sheet, WAY, 'copy', way) },
+  { name: 'Move by two points', needs: 'nodes or members', inMenu: true, run: (sheet) => pick(sheet, WAY, 'itself', way) },
+  { name: 'Copy by two points', needs: 'nodes or members', inMenu: true, run: (sheet) => pick(sheet, WAY, 'copy', way) },
   {
     name: 'Turn about a point',
     notation: 'degrees (about x, y or z); then show the point that stays',
-    fits: hasAny,
+    needs: 'nodes or members',
     run: (sheet, text) => {
       const motion = readTurn(text, [0, 0, 0]);
       if (typeof motion === 'string' || motion.kind !== 'turn') return typeof motion === 'string' ? motion : undefined;

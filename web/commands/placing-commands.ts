@@ -11,8 +11,8 @@ import {
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { parseSpacings } from '@rigid-beam/core/quantities/spacings';
 import { lengthUnit } from '@rigid-beam/core/quantities/display';
-import { make } from './geometry-commands';
-import type { Command } from './command';
+
+import { make, type Command } from './command';
 import { readVector } from './motions';
 import { placing } from './placing';
 
@@ -63,6 +63,7 @@ function readValue(field: TypicalField, text: string, unit: string): TypicalValu
 export const placingCommands: readonly Command[] = [
   ...typicals.map((typical): Command => ({
     name: `Place ${typical.title.toLowerCase()}`,
+    changes: true,
     notation:
       typical.fields.map(({ label }) => firstWord(label).toLowerCase()).join(' …, ') +
       ' …, at … by … (what is left out is as usual)',
@@ -80,6 +81,7 @@ export const placingCommands: readonly Command[] = [
   })),
   ...axisNames.map((axis: AxisName): Command => ({
     name: `Grid lines across ${axis.toUpperCase()}`,
+    changes: true,
     notation: '3×5.4 + 2.7 (the structure follows; write stay behind it where it must not)',
     fits: (sheet) => axis !== 'z' || sheet.editor.state.model.space === 'space',
     run: (sheet, text) => {

@@ -1,12 +1,12 @@
 import { columnsOf } from '../schedules/columns';
 import { writeCells } from '../schedules/write-cells';
-import type { Command } from './command';
+import { make, type Command } from './command';
 import { chosenOf } from './chosen';
-import { make } from './geometry-commands';
 
 /** Cells of a schedule by their names: `x of 3, 4 to 4.5`, `section of the selection to tube`. */
 export const scheduleCommands: readonly Command[] = (['nodes', 'members'] as const).map((list): Command => ({
   name: `Write into ${list}`,
+  changes: true,
   notation:
     list === 'nodes'
       ? 'x of 3, 4 to 4.5 · support of the selection to pinned'

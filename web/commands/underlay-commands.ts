@@ -15,8 +15,8 @@ import {
   UNDERLAY_FILES,
 } from '../underlay/actions';
 import { apart, calibrated } from '../underlay/placing';
-import type { Command } from './command';
-import { make } from './geometry-commands';
+import { make, type Command } from './command';
+
 import { readVector } from './motions';
 
 const unit = (sheet: SheetController): string => lengthUnit(sheet.editor.state.model);
@@ -76,6 +76,7 @@ export const underlayCommands: readonly Command[] = [
   },
   {
     name: 'Calibrate the underlay',
+    changes: true,
     notation: 'two places and their true distance: 0 by 0, 5.2 by 0, 6 · or nothing, and show them',
     fits: hasUnderlay,
     run: shownOrTyped(calibrate, (underlay, text, lengths) => {
@@ -103,6 +104,7 @@ export const underlayCommands: readonly Command[] = [
   },
   {
     name: 'Move the underlay',
+    changes: true,
     notation: 'right by up · or nothing, and show from where to where',
     fits: hasUnderlay,
     run: shownOrTyped(move, (underlay, text, lengths) => {
@@ -112,6 +114,7 @@ export const underlayCommands: readonly Command[] = [
   },
   {
     name: 'Turn the underlay',
+    changes: true,
     notation: 'degrees, anticlockwise',
     fits: hasUnderlay,
     run: (sheet, text) => {
@@ -125,6 +128,7 @@ export const underlayCommands: readonly Command[] = [
   },
   {
     name: 'Level the underlay',
+    changes: true,
     fits: hasUnderlay,
     run: (sheet) => {
       level(sheet);
@@ -133,6 +137,7 @@ export const underlayCommands: readonly Command[] = [
   },
   {
     name: 'Dim the underlay',
+    changes: true,
     notation: 'percent of its strength: 40',
     fits: hasUnderlay,
     run: (sheet, text) => {
@@ -143,6 +148,7 @@ export const underlayCommands: readonly Command[] = [
   },
   {
     name: 'Show or hide the underlay',
+    changes: true,
     fits: hasUnderlay,
     run: (sheet) => {
       hideOrShow(sheet);
@@ -151,6 +157,7 @@ export const underlayCommands: readonly Command[] = [
   },
   {
     name: 'Take the underlay away',
+    changes: true,
     fits: hasUnderlay,
     run: (sheet) => make(sheet, { type: 'underlay', change: null }),
   },

@@ -19,8 +19,6 @@ import { chosenOf, selectChosen, subjectsOf } from './chosen';
 import type { Command } from './command';
 
 const isSpace = (sheet: SheetController): boolean => sheet.editor.state.model.space === 'space';
-const hasAny = (sheet: SheetController): boolean => sheet.editor.state.selection.length > 0;
-
 const done =
   (action: (sheet: SheetController) => void) =>
   (sheet: SheetController): undefined => {
@@ -75,10 +73,20 @@ const PAPER_STEP = 160;
 const WAYS: Record<string, readonly [number, number]> = { left: [-1, 0], right: [1, 0], up: [0, -1], down: [0, 1] };
 
 export const viewCommands: readonly Command[] = [
-  { name: 'Undo', fits: ({ editor }) => editor.state.history.undo.length > 0, run: done(({ editor }) => editor.undo()) },
-  { name: 'Redo', fits: ({ editor }) => editor.state.history.redo.length > 0, run: done(({ editor }) => editor.redo()) },
+  {
+    name: 'Undo',
+    changes: true,
+    fits: ({ editor }) => editor.state.history.undo.length > 0,
+    run: done(({ editor }) => editor.undo()),
+  },
+  {
+    name: 'Redo',
+    changes: true,
+    fits: ({ editor }) => editor.state.history.redo.length > 0,
+    run: done(({ editor }) => editor.redo()),
+  },
   { name: 'Show the whole structure', run: done((sheet) => sheet.showAll()) },
-  { name: 'Show the selection large', fits: hasAny, inMenu: true, run: done((sheet) => sheet.showSelection()) },
+  { name: 'Show the selection large', needs: 'nodes or members', inMenu: true, run: done((sheet) => sheet.showSelection()) },
   { name: 'Zoom in', run: done((sheet) => sheet.zoom(1.4)) },
   { name: 'Zoom out', run: done((sheet) => sheet.zoom(1 / 1.4)) },
   {
@@ -135,8 +143,8 @@ export const viewCommands: readonly Command[] = [
     name: 'Show or hide local axes',
     run: done(({ editor }) => editor.store.setState({ localAxes: !editor.state.localAxes })),
   },
-  { name: 'Hide the selection', fits: hasAny, inMenu: true, run: done((sheet) => hide(sheet, 'selected')) },
-  { name: 'Show only the selection', fits: hasAny, inMenu: true, run: done((sheet) => hide(sheet, 'others')) },
+  { name: 'Hide the selection', needs: 'nodes or members', inMenu: true, run: done((sheet) => hide(sheet, 'selected')) },
+  { name: 'Show only the selection', needs: 'nodes or members', inMenu: true, run: done((sheet) => hide(sheet, 'others')) },
   {
     name: 'Show all that is hidden',
     fits: ({ editor }) => editor.state.hidden.size > 0,
@@ -156,7 +164,7 @@ export const viewCommands: readonly Command[] = [
   },
   {
     name: 'Select what is connected',
-    fits: hasAny,
+    needs: 'nodes or members',
     inMenu: true,
     run: done(({ editor }) => {
       const { model, selection } = editor.state;

@@ -4,6 +4,7 @@ import { useEffect, useRef } from 'react';
 import styled from 'styled-components';
 import { useStore } from 'zustand';
 import { commands } from '../commands/all';
+import { lacking } from '../commands/command';
 import { PlainButton } from '../ui/controls';
 import type { SheetController } from './controller';
 
@@ -29,7 +30,9 @@ export function SheetMenu({ controller }: { readonly controller: SheetController
     if (menu) place.current?.querySelector('button')?.focus();
   }, [menu]);
   if (!menu) return null;
-  const offered = commands.filter((command) => command.inMenu && (command.fits?.(controller) ?? true));
+  const offered = commands.filter(
+    (command) => command.inMenu && (command.fits?.(controller) ?? true) && lacking(command, controller) === undefined,
+  );
   const close = (): void => controller.openMenu(undefined);
   return (
     <Place

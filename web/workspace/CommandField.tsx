@@ -3,7 +3,8 @@
 import { useEffect, useId, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { commands } from '../commands/all';
-import { behind, matching, type Command } from '../commands/command';
+import { behind, lacking, matching, onEnter, type Command } from '../commands/command';
+import { keywordsLeft } from '../commands/grammar';
 import { useEditorState } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
 
@@ -50,6 +51,15 @@ const Choice = styled.li`
   }
 `;
 
+const Said = styled.p`
+  padding: 0.3rem 0.6rem;
+  color: var(--attention);
+  white-space: normal;
+  &[data-good='true'] {
+    color: var(--good);
+  }
+`;
+
 const Trouble = styled.p`
   padding: 0.3rem 0.6rem;
   color: var(--fault);
@@ -62,14 +72,23 @@ export function CommandField({ sheet }: { readonly sheet: SheetController | unde
   const [open, setOpen] = useState(false);
   const [at, setAt] = useState(0);
   const [trouble, setTrouble] = useState<string>();
+  /** Whether the one in hand was taken from the list, by arrow keys. */
+  const [isChosen, setIsChosen] = useState(false);
   const field = useRef<HTMLInputElement>(null);
   const list = useRef<HTMLUListElement>(null);
   const id = useId();
   // What can be done depends on the selection and on the model: the list is found anew when they change.
   useEditorState((state) => state.selection);
   useEditorState((state) => state.model);
-  const found = sheet && open ? matching(commands, text).filter((command) => command.fits?.(sheet) ?? true) : [];
+  const found: readonly Command[] =
+    sheet && open ? matching(commands, text).filter((command) => command.fits?.(sheet) ?? true) : [];
   const current = Math.min(at, found.length - 1);
+
+  // What is typed behind a name is said back before Enter.
+  const named = found[0];
+  const typed = named && text.trim().toLowerCase().startsWith(named.name.toLowerCase()) ? behind(named, text) : undefined;
+  const said = sheet && named?.preview && typed !== undefined && typed !== '' ? named.preview(sheet, typed) : undefined;
+  const [completion] = named?.keywords && typed !== undefined && typed !== '' ? keywordsLeft(named.keywords, typed) : [];
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
@@ -90,19 +109,25 @@ export function CommandField({ sheet }: { readonly sheet: SheetController | unde
     setText('');
     setOpen(false);
     setAt(0);
+    setIsChosen(false);
     setTrouble(undefined);
+  };
+  const choose = (next: number): void => {
+    setAt(next);
+    setIsChosen(true);
+  };
+  const fillIn = (command: Command): void => {
+    setText(`${command.name} `);
+    setAt(0);
+    setTrouble(undefined);
+    field.current?.focus();
   };
   const run = (command: Command): void => {
     if (!sheet) return;
     const rest = behind(command, text);
-    if (command.notation && rest === '' && text.trim().toLowerCase() !== command.name.toLowerCase()) {
-      // The name is filled in, and what follows is typed behind it.
-      setText(`${command.name} `);
-      setAt(0);
-      field.current?.focus();
-      return;
-    }
-    const refused = command.run(sheet, rest);
+    // The name is filled in, and what follows is typed behind it.
+    if (command.notation && rest === '' && text.trim().toLowerCase() !== command.name.toLowerCase()) return fillIn(command);
+    const refused = lacking(command, sheet) ?? command.run(sheet, rest);
     setTrouble(refused);
     if (refused !== undefined) return;
     close();
@@ -127,13 +152,18 @@ export function CommandField({ sheet }: { readonly sheet: SheetController | unde
         onChange={(event) => {
           setText(event.target.value);
           setAt(0);
+          setIsChosen(false);
           setTrouble(undefined);
         }}
         onKeyDown={(event) => {
-          if (event.key === 'ArrowDown') setAt(Math.min(current + 1, found.length - 1));
-          else if (event.key === 'ArrowUp') setAt(Math.max(current - 1, 0));
+          if (event.key === 'ArrowDown') choose(Math.min(current + (isChosen || text !== '' ? 1 : 0), found.length - 1));
+          else if (event.key === 'ArrowUp') choose(Math.max(current - 1, 0));
+          else if (event.key === 'Tab' && completion !== undefined) setText(`${text.trimEnd()} ${completion} `);
           else if (event.key === 'Enter') {
-            if (found[current]) run(found[current]);
+            const command = found[current];
+            const what = !command ? 'nothing' : isChosen ? 'run' : onEnter(command, text);
+            if (command && what === 'run') run(command);
+            else if (command && what === 'fill in') fillIn(command);
           } else if (event.key === 'Escape') {
             close();
             field.current?.blur();
@@ -155,13 +185,22 @@ export function CommandField({ sheet }: { readonly sheet: SheetController | unde
             >
               {command.name}
               {command.notation && <small>{command.notation}</small>}
+              {sheet && lacking(command, sheet) && <small>{lacking(command, sheet)}</small>}
             </Choice>
           ))}
           {found.length === 0 && (
             <Choice role="option" aria-selected={false}>
-              Nothing of this name can be done here.
+              No command of this name fits here.
             </Choice>
           )}
+        </List>
+      )}
+      {open && trouble === undefined && said && (
+        <List as="div" role="status">
+          <Said data-good={said.isGood}>
+            {said.words}
+            {completion !== undefined && ` · Tab: ${completion}`}
+          </Said>
         </List>
       )}
       {open && trouble !== undefined && (
