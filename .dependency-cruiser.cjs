@@ -66,6 +66,29 @@ module.exports = {
       '^web/(server|app)/',
       'What runs in the browser reaches the server only by requests.',
     ),
+    // Rooms of the web: ui ← session ← underlay ← sheet, schedules ← commands, cards ← benches ← workspace.
+    forbid(
+      'session-below-sheet',
+      '^web/(session|solver)/',
+      '^web/(sheet|schedules|underlay|commands|benches|cards|workspace|projects|ui|db)/',
+      'An open model knows nothing of how it is shown, nor of the database.',
+    ),
+    forbid(
+      'underlay-below-sheet',
+      '^web/underlay/',
+      '^web/(sheet|schedules|commands|benches|cards|workspace|projects)/',
+      'Pictures behind the drawing know nothing of the sheet.',
+    ),
+    forbid(
+      'sheet-below-commands',
+      '^web/(sheet|schedules)/',
+      '^web/(commands|benches|cards|workspace|projects)/',
+      'The drawing and the schedules know nothing of who tells them what to do.',
+    ),
+    forbid('schedules-beside-sheet', '^web/schedules/', '^web/sheet/', 'Schedules and sheet stand beside each other.'),
+    forbid('commands-below-benches', '^web/commands/', '^web/(benches|cards|workspace|projects)/', 'Commands know no bench.'),
+    forbid('cards-below-benches', '^web/cards/', '^web/(commands|benches|workspace|projects)/', 'Cards know no bench.'),
+    forbid('benches-below-workspace', '^web/benches/', '^web/(workspace|projects)/', 'Benches know no page.'),
     forbid(
       'ui-alone',
       '^web/ui/',

@@ -81,13 +81,13 @@ function Shown() {
     <>
       <PanelSubtitle>Shown</PanelSubtitle>
       <Row>
-        <ToggleButton isSelected={names} onChange={(on) => editor.store.setState({ names: on })}>
+        <ToggleButton isSelected={names} onChange={(on) => editor.show({ names: on })}>
           Names everywhere
         </ToggleButton>
-        <ToggleButton isSelected={dimensions} onChange={(on) => editor.store.setState({ dimensions: on })}>
+        <ToggleButton isSelected={dimensions} onChange={(on) => editor.show({ dimensions: on })}>
           Dimensions
         </ToggleButton>
-        <ToggleButton isSelected={localAxes} onChange={(on) => editor.store.setState({ localAxes: on })}>
+        <ToggleButton isSelected={localAxes} onChange={(on) => editor.show({ localAxes: on })}>
           Local axes
         </ToggleButton>
       </Row>

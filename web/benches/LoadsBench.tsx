@@ -8,7 +8,7 @@ import { categories, type LoadCase, type Model } from '@rigid-beam/core/model/mo
 import type { AxisName } from '@rigid-beam/core/model/point';
 import { intensityUnit } from '@rigid-beam/core/quantities/display';
 import { actingIndex, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
-import { chosenOf } from '../commands/chosen';
+import { chosenOf } from '../session/chosen';
 import type { SheetController } from '../sheet/controller';
 import { loadWords } from '../sheet/describe-items';
 import { ApplyTool, type Application } from '../sheet/tools/apply-tool';

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { runOf } from '@rigid-beam/core/model/runs';
 import type { AxisName } from '@rigid-beam/core/model/point';
 import { intensityUnit } from '@rigid-beam/core/quantities/display';
-import { chosenOf } from '../commands/chosen';
+import { chosenOf } from '../session/chosen';
 import { useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
 import { Button, Columns, Hint, PanelSubtitle, Select, Stack } from '../ui/controls';
 import { QuantityField } from '../ui/QuantityField';

@@ -8,7 +8,7 @@ import { useDisplay, useEditor, useModel } from '../session/use-editor';
 import { Button, Columns, PanelSubtitle, Row, Stack } from '../ui/controls';
 import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';
-import { SectionEditor } from './SectionEditor';
+import { SectionEditor } from '../cards/SectionEditor';
 
 const Fold = styled(Disclosure)`
   border: 1px solid var(--rule);

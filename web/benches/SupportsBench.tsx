@@ -6,7 +6,7 @@ import type { SheetController } from '../sheet/controller';
 import { supportWords } from '../sheet/describe-items';
 import { ApplyTool } from '../sheet/tools/apply-tool';
 import { Button, Hint, PanelSubtitle, PlainButton, Row, Stack, ToggleButton } from '../ui/controls';
-import { supportKindsOf, supportOf } from './support-kinds';
+import { supportKindsOf, supportOf } from '../session/support-kinds';
 
 /** Choose a support, then click the nodes that get it. */
 export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {

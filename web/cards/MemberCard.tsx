@@ -10,7 +10,7 @@ import {
 } from '@rigid-beam/core/model/model';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
-import { SectionEditor } from '../benches/SectionEditor';
+import { SectionEditor } from './SectionEditor';
 import { actingIndex, settledSolution, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
 import { Columns, Hint, PanelSubtitle, Row, Select, Stack, ToggleButton } from '../ui/controls';
 import { NameField } from '../ui/NameField';

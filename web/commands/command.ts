@@ -1,7 +1,7 @@
 import { describeIntent, type Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Chosen } from '@rigid-beam/core/model/selecting';
 import type { SheetController } from '../sheet/controller';
-import { chosenOf } from './chosen';
+import { chosenOf } from '../session/chosen';
 import { notationOf, readArguments, understood, type Arguments, type Values } from './grammar';
 
 /** What has to be selected for a command to make sense. */

@@ -10,7 +10,7 @@ import type { Subject } from '@rigid-beam/drawing/display-list';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import type { SheetController } from '../sheet/controller';
 import { commands } from './all';
-import { chosenOf, subjectsOf } from './chosen';
+import { chosenOf, subjectsOf } from '../session/chosen';
 import { behind, lacking, matching, onEnter } from './command';
 import { keywordsLeft, notationOf, readArguments } from './grammar';
 import { readTurn, readVector } from './motions';
@@ -44,7 +44,7 @@ class Desk {
         const applied = applyIntent(desk.model, intent);
         return applied.ok ? applied.model : undefined;
       },
-      store: { setState: (part: { hidden?: ReadonlySet<string> }) => (desk.hidden = part.hidden ?? desk.hidden) },
+      show: (part: { hidden?: ReadonlySet<string> }) => (desk.hidden = part.hidden ?? desk.hidden),
     };
     return {
       editor,

@@ -1,7 +1,7 @@
 import { columnsOf } from '../schedules/columns';
 import { writeCells } from '../schedules/write-cells';
 import { make, type Command } from './command';
-import { chosenOf } from './chosen';
+import { chosenOf } from '../session/chosen';
 
 /** Cells of a schedule by their names: `x of 3, 4 to 4.5`, `section of the selection to tube`. */
 export const scheduleCommands: readonly Command[] = (['nodes', 'members'] as const).map((list): Command => ({

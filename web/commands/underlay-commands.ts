@@ -13,7 +13,7 @@ import {
   putUnderlay,
   sayDistance,
   UNDERLAY_FILES,
-} from '../underlay/actions';
+} from './underlay-actions';
 import { apart, calibrated } from '../underlay/placing';
 import { make, type Command } from './command';
 
@@ -41,7 +41,7 @@ function chooseFile(sheet: SheetController, page: number): void {
     if (!file) return;
     putUnderlay(sheet, file, page).catch((fault: unknown) => {
       const message = fault instanceof Error ? fault.message : String(fault);
-      sheet.editor.store.setState({ refusal: [{ code: 'underlay', severity: 'error', message, subjects: [] }] });
+      sheet.editor.refuse(message);
     });
   });
   input.click();

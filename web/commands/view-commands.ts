@@ -15,7 +15,7 @@ import type { Look, WorkPlane } from '@rigid-beam/drawing/projection';
 import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import type { SheetController } from '../sheet/controller';
 import { stages } from '../session/view-state';
-import { chosenOf, selectChosen, subjectsOf } from './chosen';
+import { chosenOf, selectChosen, subjectsOf } from '../session/chosen';
 import type { Command } from './command';
 
 const isSpace = (sheet: SheetController): boolean => sheet.editor.state.model.space === 'space';
@@ -55,7 +55,7 @@ function hide(sheet: SheetController, what: 'selected' | 'others'): void {
       const own = model.members.filter(({ start, end }) => start === id || end === id);
       if (own.length > 0 && own.every((member) => next.has(`member:${member.id}`))) next.add(`node:${id}`);
     }
-  editor.store.setState({ hidden: next });
+  editor.show({ hidden: next });
   editor.select([]);
   sheet.refresh();
 }
@@ -137,11 +137,11 @@ export const viewCommands: readonly Command[] = [
   ...LOOK_NAMES.map(([look, name]): Command => ({ name, fits: isSpace, run: done((sheet) => sheet.lookAt(look)) })),
   {
     name: 'Show or hide names',
-    run: done(({ editor }) => editor.store.setState({ names: !editor.state.names })),
+    run: done(({ editor }) => editor.show({ names: !editor.state.names })),
   },
   {
     name: 'Show or hide local axes',
-    run: done(({ editor }) => editor.store.setState({ localAxes: !editor.state.localAxes })),
+    run: done(({ editor }) => editor.show({ localAxes: !editor.state.localAxes })),
   },
   { name: 'Hide the selection', needs: 'nodes or members', inMenu: true, run: done((sheet) => hide(sheet, 'selected')) },
   { name: 'Show only the selection', needs: 'nodes or members', inMenu: true, run: done((sheet) => hide(sheet, 'others')) },
@@ -150,7 +150,7 @@ export const viewCommands: readonly Command[] = [
     fits: ({ editor }) => editor.state.hidden.size > 0,
     inMenu: true,
     run: done((sheet) => {
-      sheet.editor.store.setState({ hidden: NOTHING_HIDDEN });
+      sheet.editor.show({ hidden: NOTHING_HIDDEN });
       sheet.refresh();
     }),
   },
@@ -222,7 +222,7 @@ export const viewCommands: readonly Command[] = [
   })),
   ...(['nodes', 'members'] as const).map((list): Command => ({
     name: `Open the schedule of ${list}`,
-    run: done(({ editor }) => editor.store.setState({ schedule: list })),
+    run: done(({ editor }) => editor.show({ schedule: list })),
   })),
   ...stages.map((stage): Command => ({ name: `Go to ${stage}`, run: done(({ editor }) => editor.go({ stage })) })),
 ];

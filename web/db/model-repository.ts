@@ -2,7 +2,8 @@ import { and, asc, desc, eq, gt } from 'drizzle-orm';
 import { withLoadIds } from '@rigid-beam/core/model/loads/ids';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Database } from './database';
-import { models, projects, revisions, type RevisionKind } from './schema';
+import { type RevisionKind } from '@rigid-beam/core/model/edits/revision';
+import { models, projects, revisions } from './schema';
 
 export interface StoredModel {
   readonly id: string;

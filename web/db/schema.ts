@@ -1,5 +1,6 @@
 import type { Patch } from 'immer';
 import { integer, json, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core';
+import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import type { Model } from '@rigid-beam/core/model/model';
 
 const created = () => timestamp('created_at', { withTimezone: true, precision: 6 }).notNull().defaultNow();
@@ -21,9 +22,6 @@ export const models = pgTable('model', {
   createdAt: created(),
   updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
 });
-
-export const revisionKinds = ['edit', 'undo', 'redo'] as const;
-export type RevisionKind = (typeof revisionKinds)[number];
 
 /** Every edit as it happened, in order, with the patches that lead to it and back. */
 export const revisions = pgTable(

@@ -184,7 +184,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
         selectRows(range.top, range.bottom);
         return true;
       case 'close':
-        editor.store.setState({ schedule: undefined });
+        editor.show({ schedule: undefined });
         return true;
     }
   };
@@ -193,7 +193,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
     <Drawer aria-label={`Schedule of ${list}`}>
       <Bar>
         {(['nodes', 'members'] as const).map((one) => (
-          <ToggleButton key={one} isSelected={one === list} onChange={() => editor.store.setState({ schedule: one })}>
+          <ToggleButton key={one} isSelected={one === list} onChange={() => editor.show({ schedule: one })}>
             {one === 'nodes' ? 'Nodes' : 'Members'}
           </ToggleButton>
         ))}
@@ -207,7 +207,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
         <Said role="status" data-fault={trouble !== undefined || undefined}>
           {trouble ?? `${rows.length} ${list}. Type to change, paste from a spreadsheet, space selects the row.`}
         </Said>
-        <PlainButton aria-label="Close the schedule" onPress={() => editor.store.setState({ schedule: undefined })}>
+        <PlainButton aria-label="Close the schedule" onPress={() => editor.show({ schedule: undefined })}>
           ✕
         </PlainButton>
       </Bar>

@@ -14,7 +14,7 @@ import {
   type StoredModel,
   type StoredRevision,
 } from '../db/model-repository';
-import type { RevisionKind } from '../db/schema';
+import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import { newId } from './new-id';
 
 /** How many edits can be undone after the page was closed. */

@@ -24,7 +24,7 @@ import type { Part } from '@rigid-beam/core/model/edits/insert';
 import type { Taken } from '@rigid-beam/core/model/edits/repeat';
 import type { Member, Model, ModelNode } from '@rigid-beam/core/model/model';
 import type { AxisName } from '@rigid-beam/core/model/point';
-import { revisionKinds, type RevisionKind } from '../db/schema';
+import { revisionKinds, type RevisionKind } from '@rigid-beam/core/model/edits/revision';
 
 // What the entries of an intent must hold is the model's own check; these classes see to the frame around them.
 const listNames = Object.keys(keyedLists);

@@ -7,7 +7,7 @@ import type { Results } from '@rigid-beam/core/results/results';
 import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
 import type { RemediedMechanism } from '@rigid-beam/core/analysis/remedies';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
-import type { RevisionKind } from '../db/schema';
+import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import type { SolveProgress } from '../solver/solver.worker';
 import { SolvingClient, type SolveOutcome } from '../solver/solving-client';
 import { afterRevision, historyOf, type History, type Step } from './history';
@@ -62,6 +62,12 @@ export interface EditorState extends Place {
   readonly schedule: 'nodes' | 'members' | undefined;
 }
 
+/** What of the state only switches the view. */
+type Shown = Pick<
+  EditorState,
+  'diagramFactor' | 'values' | 'deflected' | 'dimensions' | 'names' | 'localAxes' | 'hidden' | 'schedule'
+>;
+
 /** Members up to which everything on the page follows a drag. */
 const LIVELY = 300;
 
@@ -73,7 +79,7 @@ const PATIENCE = 150;
 
 /** One open model: the single door for every change, its undo, its solution and its storage. */
 export class Editor {
-  readonly store: StoreApi<EditorState>;
+  private readonly own: StoreApi<EditorState>;
   private readonly solver: SolvingClient;
   private readonly queue: StorageQueue;
   private patience: ReturnType<typeof setTimeout> | undefined;
@@ -82,7 +88,7 @@ export class Editor {
     readonly opened: Opened,
     search: string,
   ) {
-    this.store = createStore<EditorState>(() => ({
+    this.own = createStore<EditorState>(() => ({
       ...placeOfAddress(search),
       projectName: opened.projectName,
       model: opened.model,
@@ -105,18 +111,23 @@ export class Editor {
       shownMotion: undefined,
       remedies: undefined,
     }));
-    this.queue = new StorageQueue(opened.id, opened.revision, (storage) => this.store.setState({ storage }));
+    this.queue = new StorageQueue(opened.id, opened.revision, (storage) => this.own.setState({ storage }));
     this.solver = new SolvingClient(
       (outcome) => this.receive(outcome),
       (progress) => {
-        if (progress !== this.state.progress) this.store.setState({ progress });
+        if (progress !== this.state.progress) this.own.setState({ progress });
       },
     );
     this.solver.solve(opened.model);
   }
 
+  /** What others may follow; every change goes through a method of the editor. */
+  get store(): Pick<StoreApi<EditorState>, 'getState' | 'getInitialState' | 'subscribe'> {
+    return this.own;
+  }
+
   get state(): EditorState {
-    return this.store.getState();
+    return this.own.getState();
   }
 
   close(): void {
@@ -144,19 +155,19 @@ export class Editor {
     if (storage.status === 'conflict' || storage.status === 'refused') return false;
     const applied = applyIntent(model, intent);
     if (!applied.ok) {
-      this.store.setState({ refusal: applied.faults, preview: undefined });
-      this.show(model);
+      this.own.setState({ refusal: applied.faults, preview: undefined });
+      this.present(model);
       return false;
     }
     const { patches, inverse } = applied;
-    this.store.setState({
+    this.own.setState({
       model: applied.model,
       preview: undefined,
       refusal: [],
       history: afterRevision(history, kind, { label, patches, inverse }),
     });
     this.queue.add({ edit: crypto.randomUUID(), kind, label: label.slice(0, 200), intent });
-    this.show(applied.model);
+    this.present(applied.model);
     this.keepSelection(applied.model);
     return true;
   }
@@ -177,18 +188,18 @@ export class Editor {
   preview(intent: Intent): void {
     const applied = applyIntent(this.state.model, intent, intent.type === 'moveNodes' ? 'trust' : 'check');
     if (!applied.ok) return;
-    this.store.setState({ preview: applied.model });
-    this.show(applied.model);
+    this.own.setState({ preview: applied.model });
+    this.present(applied.model);
   }
 
   endPreview(): void {
     if (!this.state.preview) return;
-    this.store.setState({ preview: undefined });
-    this.show(this.state.model);
+    this.own.setState({ preview: undefined });
+    this.present(this.state.model);
   }
 
   select(subjects: readonly Subject[]): void {
-    this.store.setState({ selection: subjects });
+    this.own.setState({ selection: subjects });
   }
 
   /** Adds a thing to the selection, or takes it out. */
@@ -202,17 +213,27 @@ export class Editor {
   go(place: Partial<Place>): void {
     const { stage, acting, quantity } = { ...this.state, ...place };
     const next = { stage, acting, quantity };
-    this.store.setState(next);
+    this.own.setState(next);
     if (addressOfPlace(next) !== window.location.search) window.history.pushState(null, '', addressOfPlace(next));
   }
 
   /** The address changed by back or forward. */
   follow(search: string): void {
-    this.store.setState(placeOfAddress(search));
+    this.own.setState(placeOfAddress(search));
+  }
+
+  /** Switches what is shown and how; the model stays as it is. */
+  show(what: Partial<Shown>): void {
+    this.own.setState(what);
+  }
+
+  /** Says why something could not be done that was no edit. */
+  refuse(message: string): void {
+    this.own.setState({ refusal: [{ code: 'refused', severity: 'error', message, subjects: [] }] });
   }
 
   dismissRefusal(): void {
-    this.store.setState({ refusal: [] });
+    this.own.setState({ refusal: [] });
   }
 
   /** After a conflict: takes the newer state, and puts the edits that were not stored on top of it when `again` says so. */
@@ -222,8 +243,8 @@ export class Editor {
     const newer = (await response.json()) as Opened;
     const unsent = [...this.queue.unsent];
     this.queue.restart(newer.revision);
-    this.store.setState({ model: newer.model, preview: undefined, history: historyOf(newer.history), refusal: [] });
-    this.show(newer.model);
+    this.own.setState({ model: newer.model, preview: undefined, history: historyOf(newer.history), refusal: [] });
+    this.present(newer.model);
     this.keepSelection(newer.model);
     if (again === 'put on top') for (const { intent, label } of unsent) if (!this.apply(intent, 'edit', label)) break;
   }
@@ -236,16 +257,16 @@ export class Editor {
   /** Gives up the solution that is running; the model stays as it is, without results. */
   stopSolving(): void {
     this.solver.stop();
-    this.store.setState({ progress: 'stopped' });
+    this.own.setState({ progress: 'stopped' });
     this.draw({ model: this.current() });
   }
 
   solveAgain(): void {
-    this.store.setState({ progress: undefined });
-    this.show(this.current());
+    this.own.setState({ progress: undefined });
+    this.present(this.current());
   }
 
-  private show(model: Model): void {
+  private present(model: Model): void {
     this.solver.solve(model);
     clearTimeout(this.patience);
     this.patience = setTimeout(() => {
@@ -276,17 +297,17 @@ export class Editor {
 
   private async seekRemedies(model: Model): Promise<void> {
     const mechanisms = await this.solver.remedies();
-    if (mechanisms && model === this.state.drawn.model) this.store.setState({ remedies: { model, mechanisms } });
+    if (mechanisms && model === this.state.drawn.model) this.own.setState({ remedies: { model, mechanisms } });
   }
 
   /** Draws one of the motions that nothing resists, by its place among the mechanisms. */
   showMotion(place: number): void {
-    if (place !== this.state.shownMotion) this.store.setState({ shownMotion: place });
+    if (place !== this.state.shownMotion) this.own.setState({ shownMotion: place });
   }
 
   private draw(drawn: Drawn): void {
-    if (drawn.model !== this.state.drawn.model) this.store.setState({ shownMotion: undefined });
-    this.store.setState(isHeld(this.state) ? { drawn } : { drawn, settled: drawn });
+    if (drawn.model !== this.state.drawn.model) this.own.setState({ shownMotion: undefined });
+    this.own.setState(isHeld(this.state) ? { drawn } : { drawn, settled: drawn });
   }
 
   private keepSelection(model: Model): void {

@@ -1,5 +1,5 @@
 import type { Patch } from 'immer';
-import type { RevisionKind } from '../db/schema';
+import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
 
 /** An edit that can be undone: what it did, and the patches back and forth. */
 export interface Step {

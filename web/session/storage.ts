@@ -1,6 +1,6 @@
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Notice } from '@rigid-beam/core/model/notice';
-import type { RevisionKind } from '../db/schema';
+import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
 
 export interface PendingEdit {
   /** Its own name: an edit that was stored but whose answer was lost is not taken for someone else's. */

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { useStore } from 'zustand';
 import { useEditor } from '../session/use-editor';
@@ -10,7 +10,6 @@ import { SheetItems } from './SheetItems';
 import { SelectTool } from './tools/select-tool';
 import { TitleBlock } from './TitleBlock';
 import { OfferSlip } from './OfferSlip';
-import { SheetMenu } from './SheetMenu';
 import { usePointer } from './use-pointer';
 import { ViewTools } from './ViewTools';
 
@@ -42,10 +41,12 @@ const HintLine = styled.p`
 
 interface SheetProps {
   readonly onReady: (controller: SheetController | undefined) => void;
+  /** Other choices for what is selected. */
+  readonly menu: (controller: SheetController) => ReactNode;
 }
 
 /** The interactive drawing: mounts the controller on a canvas and lays fields, title block and items for the keyboard over it. */
-export function Sheet({ onReady }: SheetProps) {
+export function Sheet({ onReady, menu }: SheetProps) {
   const editor = useEditor();
   const frame = useRef<HTMLElement>(null);
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -77,7 +78,11 @@ export function Sheet({ onReady }: SheetProps) {
   return (
     <Frame ref={frame} aria-label="Sheet">
       <Canvas ref={canvas} tabIndex={-1} role="img" aria-label="The drawing. Its items follow as a list." data-testid="sheet" />
-      {controller && <Live controller={controller} canvas={canvas} />}
+      {controller && (
+        <Live controller={controller} canvas={canvas}>
+          {menu(controller)}
+        </Live>
+      )}
     </Frame>
   );
 }
@@ -85,9 +90,10 @@ export function Sheet({ onReady }: SheetProps) {
 interface LiveProps {
   readonly controller: SheetController;
   readonly canvas: React.RefObject<HTMLCanvasElement | null>;
+  readonly children: ReactNode;
 }
 
-function Live({ controller, canvas }: LiveProps) {
+function Live({ controller, canvas, children }: LiveProps) {
   const hint = useStore(controller.store, (state) => state.hint);
   const field = useStore(controller.store, (state) => state.field);
   const typed = useStore(controller.store, (state) => state.typed);
@@ -105,7 +111,7 @@ function Live({ controller, canvas }: LiveProps) {
       <ViewTools controller={controller} />
       <TitleBlock />
       <OfferSlip controller={controller} />
-      <SheetMenu controller={controller} />
+      {children}
       {field && (
         <FloatingField
           key={`${field.left} ${field.top} ${field.label}`}

@@ -138,14 +138,14 @@ export function TitleBlock() {
           range={[-2, 2]}
           step={0.25}
           value={Math.log2(state.diagramFactor)}
-          onChange={(value) => editor.store.setState({ diagramFactor: 2 ** value })}
+          onChange={(value) => editor.show({ diagramFactor: 2 ** value })}
         />
         <Fill className="number">{scaleWords(state, outcome)}</Fill>
         <Quantities
           selectionMode="multiple"
           aria-label="Shown"
           selectedKeys={[...(state.values ? ['values'] : []), ...(state.deflected ? ['deflected'] : [])]}
-          onSelectionChange={(keys) => editor.store.setState({ values: keys.has('values'), deflected: keys.has('deflected') })}
+          onSelectionChange={(keys) => editor.show({ values: keys.has('values'), deflected: keys.has('deflected') })}
         >
           <ToggleButton id="values">Values</ToggleButton>
           <ToggleButton id="deflected">Deflected</ToggleButton>

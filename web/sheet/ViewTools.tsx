@@ -32,7 +32,7 @@ export function ViewTools({ controller }: { readonly controller: SheetController
         +
       </PlainButton>
       <PlainButton onPress={() => controller.showAll()}>Whole structure</PlainButton>
-      <PlainButton onPress={() => controller.editor.store.setState({ schedule: 'nodes' })}>Schedules</PlainButton>
+      <PlainButton onPress={() => controller.editor.show({ schedule: 'nodes' })}>Schedules</PlainButton>
       {space === 'space' && <Looks controller={controller} />}
     </Bar>
   );

@@ -18,7 +18,7 @@ import {
   type WorkPlane,
 } from '@rigid-beam/drawing/projection';
 import { snap, type Snap } from '@rigid-beam/drawing/snap';
-import { chosenOf } from '../commands/chosen';
+import { chosenOf } from '../session/chosen';
 import { isHeld, type Editor, type EditorState } from '../session/editor';
 import { traced } from '../underlay/trace';
 import { CARD_WIDTH, framed } from './framing';

@@ -11,7 +11,7 @@ import type { Solution } from '@rigid-beam/core/results/results';
 import { shownDimensions } from '@rigid-beam/drawing/dimension-items';
 import type { Subject } from '@rigid-beam/drawing/display-list';
 import { drawnMembers, drawnNodes, pointOn, type Seen } from '@rigid-beam/drawing/geometry';
-import { kindOf, supportKindsOf } from '../benches/support-kinds';
+import { kindOf, supportKindsOf } from '../session/support-kinds';
 import { loadValue } from './load-values';
 
 /** One thing on the sheet, said in words, with the world point where it stands. */

@@ -7,7 +7,7 @@ import { solve } from '@rigid-beam/core/analysis/session';
 import { plainView } from '@rigid-beam/drawing/view';
 import rib from '../../examples/glasshouse-rib.rbm.json';
 import lintel from '../../examples/lintel.rbm.json';
-import { kindOf, supportKinds, supportOf } from '../benches/support-kinds';
+import { kindOf, supportKinds, supportOf } from '../session/support-kinds';
 import { buffersOf } from '../solver/buffers';
 import { describeItems, supportWords } from './describe-items';
 import { loadValue } from './load-values';

@@ -10,12 +10,13 @@ import { SectionsBench } from '../benches/SectionsBench';
 import { SupportsBench } from '../benches/SupportsBench';
 import { inverted } from '@rigid-beam/core/model/selecting';
 import { Card } from '../cards/Card';
-import { selectChosen } from '../commands/chosen';
+import { selectChosen } from '../session/chosen';
 import { Schedule } from '../schedules/Schedule';
 import { Editor, type Opened } from '../session/editor';
 import { EditorContext, useEditor, useEditorState } from '../session/use-editor';
 import { CaseStrip } from '../sheet/CaseStrip';
 import type { SheetController } from '../sheet/controller';
+import { SheetMenu } from '../commands/SheetMenu';
 import { Sheet } from '../sheet/Sheet';
 import { isPlaceKey } from '../sheet/tools/point-cursor';
 import { HeadStrip } from './HeadStrip';
@@ -112,7 +113,7 @@ function Benchwork() {
         {stage === 'results' && <ResultsBench />}
       </Bench>
       <SheetPlace>
-        <Sheet onReady={ready} />
+        <Sheet onReady={ready} menu={otherChoices} />
         <Notices sheet={sheet} />
         <Card />
         {schedule && <Schedule key={schedule} list={schedule} />}
@@ -121,6 +122,8 @@ function Benchwork() {
     </Grid>
   );
 }
+
+const otherChoices = (controller: SheetController) => <SheetMenu controller={controller} />;
 
 /** Undo and redo everywhere but in a text that is being typed; all other keys go to the tool in hand. */
 function useShortcuts(sheet: SheetController | undefined): void {

@@ -7,7 +7,7 @@ import type { Model } from '@rigid-beam/core/model/model';
 import { axisNames, minus, type AxisName, type Point } from '@rigid-beam/core/model/point';
 import { middleOf, nodesOf, type Chosen } from '@rigid-beam/core/model/selecting';
 import { lengthUnit } from '@rigid-beam/core/quantities/display';
-import { chosenOf } from '../../commands/chosen';
+import { chosenOf } from '../../session/chosen';
 import { NORMALS, repeatOf, transformOf } from '../../commands/motions';
 import { useEditor, useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';

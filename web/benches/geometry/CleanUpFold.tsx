@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import { findDefects, type Defect } from '@rigid-beam/core/model/defects';
-import { subjectsOf } from '../../commands/chosen';
+import { subjectsOf } from '../../session/chosen';
 import { geometryCommands } from '../../commands/geometry-commands';
 import { useEditor, useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';

@@ -6,7 +6,7 @@ import { onPlane } from '@rigid-beam/core/model/selecting';
 import { levels } from '@rigid-beam/drawing/dimension-items';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { lengthUnit } from '@rigid-beam/core/quantities/display';
-import { chosenOf, selectChosen } from '../../commands/chosen';
+import { chosenOf, selectChosen } from '../../session/chosen';
 import { commands } from '../../commands/all';
 import { useEditor, useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';

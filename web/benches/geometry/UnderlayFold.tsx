@@ -12,7 +12,7 @@ import { Fold } from '../../ui/Fold';
 import { QuantityField } from '../../ui/QuantityField';
 import { Slider } from '../../ui/Slider';
 import { unseen } from '../../ui/theme';
-import { calibrate, hideOrShow, level, measure, move, putUnderlay, UNDERLAY_FILES } from '../../underlay/actions';
+import { calibrate, hideOrShow, level, measure, move, putUnderlay, UNDERLAY_FILES } from '../../commands/underlay-actions';
 
 const HiddenInput = styled.input`
   ${unseen}

@@ -4,8 +4,8 @@ import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import type { SheetController } from '../sheet/controller';
 import { PickTool } from '../sheet/tools/pick-tool';
-import { apart, calibrated, levelled, moved, planeOf } from './placing';
-import { readPicture } from './read-picture';
+import { apart, calibrated, levelled, moved, planeOf } from '../underlay/placing';
+import { readPicture } from '../underlay/read-picture';
 
 type Pair = readonly [Point, Point];
 

@@ -1,6 +1,6 @@
 import type { Chosen } from '@rigid-beam/core/model/selecting';
 import type { Subject } from '@rigid-beam/drawing/display-list';
-import type { Editor } from '../session/editor';
+import type { Editor } from './editor';
 
 /** The nodes and members that are selected; the node of a selected support counts too. */
 export function chosenOf(selection: readonly Subject[]): Chosen {

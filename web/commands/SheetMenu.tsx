@@ -3,10 +3,10 @@
 import { useEffect, useRef } from 'react';
 import styled from 'styled-components';
 import { useStore } from 'zustand';
-import { commands } from '../commands/all';
-import { lacking } from '../commands/command';
+import { commands } from './all';
+import { lacking } from './command';
 import { PlainButton } from '../ui/controls';
-import type { SheetController } from './controller';
+import type { SheetController } from '../sheet/controller';
 
 const Place = styled.div`
   position: absolute;
