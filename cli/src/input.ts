@@ -1,6 +1,7 @@
 import { open } from 'node:fs/promises';
 import type { Checked } from '@rigid-beam/core/model/check';
-import { MAXIMUM_BYTES, readModelFile, tooLarge } from '@rigid-beam/core/formats/model-file';
+import { MAXIMUM_BYTES, tooLarge } from '@rigid-beam/core/formats/model-file';
+import { formatOfName } from '@rigid-beam/core/formats/registry';
 import { fault, type Notice } from '@rigid-beam/core/model/notice';
 
 /** Reads a model from a file, or from standard input when the name is `-`. */
@@ -29,7 +30,7 @@ export async function readInput(file: string): Promise<Checked> {
       ],
     };
   }
-  return readModelFile(Buffer.concat(chunks).toString('utf8'));
+  return formatOfName(file).read!(Buffer.concat(chunks).toString('utf8'));
 }
 
 /** Notices as readable lines on standard error. */

@@ -1,5 +1,7 @@
 import { Command, CommanderError, InvalidArgumentError } from 'commander';
+import { formats, STATIONS } from '@rigid-beam/core/formats/registry';
 import { check } from './check';
+import { convert } from './convert';
 import { solveCommand, type SolveOptions } from './solve';
 import { exitCodes } from './exit-codes';
 import { matrix } from './matrix';
@@ -13,7 +15,7 @@ program
   .command('solve')
   .description('solve a model and print the results file on standard output')
   .argument('<file>', 'model file, or - for standard input')
-  .option('--stations <n>', 'evenly spaced points along each member', stationCount, 21)
+  .option('--stations <n>', 'evenly spaced points along each member', stationCount, STATIONS)
   .option(
     '--case <id>',
     'write only this case or combination; may be repeated',
@@ -32,6 +34,15 @@ program
   .option('--remedies', 'also say whether the structure can move, and which edits would stop it')
   .action(async (file: string, options: { remedies?: true }) => {
     process.exitCode = await check(file, options.remedies ? 'seek remedies' : 'faults only');
+  });
+
+program
+  .command('convert')
+  .description(`print a model in another format: ${formats.map(({ id, words }) => `${id} (${words.toLowerCase()})`).join(', ')}`)
+  .argument('<file>', 'model file, or - for standard input')
+  .requiredOption('--to <format>', 'what to write')
+  .action(async (file: string, options: { to: string }) => {
+    process.exitCode = await convert(file, options.to);
   });
 
 program

@@ -1,3 +1,4 @@
+import { formatOfName } from '@rigid-beam/core/formats/registry';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
@@ -84,7 +85,7 @@ describe('models in the database', () => {
     process.env.RIGID_BEAM_DATA = path.join(folder, 'data');
     process.chdir(path.join(migrations, '..', '..'));
     await insertProject(await database(), 'p', 'Garden');
-    const created = await createModel('p', undefined, JSON.stringify(lintel));
+    const created = await createModel('p', undefined, { text: JSON.stringify(lintel), format: formatOfName('') });
     if (!created.ok) throw new Error(created.faults[0]!.message);
     id = created.id;
   }, 60_000);
@@ -156,6 +157,9 @@ describe('models in the database', () => {
     expect(await applyRevision('nothing', 0, edit('x'))).toEqual({ outcome: 'missing' });
     expect(await openModel('nothing')).toBeUndefined();
     expect(await createModel('nowhere', 'x', undefined)).toMatchObject({ ok: false, faults: [{ path: 'project' }] });
-    expect(await createModel('p', undefined, '{')).toMatchObject({ ok: false, faults: [{ code: 'not-json' }] });
+    expect(await createModel('p', undefined, { text: '{', format: formatOfName('') })).toMatchObject({
+      ok: false,
+      faults: [{ code: 'not-json' }],
+    });
   });
 });

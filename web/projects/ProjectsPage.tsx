@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { FileTrigger, Heading } from 'react-aria-components';
 import styled from 'styled-components';
+import { readable } from '@rigid-beam/core/formats/registry';
 import type { Notice } from '@rigid-beam/core/model/notice';
 import { AppearanceButton } from '../ui/AppearanceButton';
 import { Button, Hint, Row } from '../ui/controls';
@@ -89,7 +90,7 @@ export function ProjectsPage({ projects }: { readonly projects: readonly Project
   const router = useRouter();
   const [faults, setFaults] = useState<readonly Notice[]>([]);
 
-  const create = async (body: { project: string; title?: string; file?: string }): Promise<void> => {
+  const create = async (body: { project: string; title?: string; file?: string; fileName?: string }): Promise<void> => {
     const response = await fetch('/api/models', {
       method: 'POST',
       headers: { 'Content-Type': 'application/json' },
@@ -125,8 +126,11 @@ export function ProjectsPage({ projects }: { readonly projects: readonly Project
             </Heading>
             <Button onPress={() => void create({ project: project.id, title: 'New plane model' })}>New plane model</Button>
             <FileTrigger
-              acceptedFileTypes={['.json', 'application/json']}
-              onSelect={(files) => void files?.[0]?.text().then((file) => create({ project: project.id, file }))}
+              acceptedFileTypes={readable.flatMap(({ extension, mediaType }) => [extension, mediaType])}
+              onSelect={(files) => {
+                const [chosen] = files ?? [];
+                void chosen?.text().then((file) => create({ project: project.id, file, fileName: chosen.name }));
+              }}
             >
               <Button>From a file</Button>
             </FileTrigger>

@@ -2,7 +2,7 @@ import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { emptyModel, type Model } from '@rigid-beam/core/model/model';
 import { fault, type Notice } from '@rigid-beam/core/model/notice';
-import { readModelFile } from '@rigid-beam/core/formats/model-file';
+import type { Format } from '@rigid-beam/core/formats/registry';
 import { database } from '../db/database';
 import {
   findModel,
@@ -44,8 +44,14 @@ export async function openModel(id: string): Promise<OpenModel | undefined> {
 
 export type Created = { readonly ok: true; readonly id: string } | { readonly ok: false; readonly faults: readonly Notice[] };
 
-/** A new model, empty or from the text of a model file. A file with any fault is refused whole. */
-export async function createModel(projectId: string, title: string | undefined, file: string | undefined): Promise<Created> {
+/** The text of a file, in a format that can be read. */
+export interface GivenFile {
+  readonly text: string;
+  readonly format: Format;
+}
+
+/** A new model, empty or from a file. A file with any fault is refused whole. */
+export async function createModel(projectId: string, title: string | undefined, file: GivenFile | undefined): Promise<Created> {
   const db = await database();
   if (!(await listProjects(db)).some(({ id }) => id === projectId)) {
     return {
@@ -62,7 +68,7 @@ export async function createModel(projectId: string, title: string | undefined, 
       ],
     };
   }
-  const read = file === undefined ? { model: emptyModel(title ?? 'New model'), notices: [] } : readModelFile(file);
+  const read = file === undefined ? { model: emptyModel(title ?? 'New model'), notices: [] } : file.format.read!(file.text);
   if (!read.model) return { ok: false, faults: read.notices };
   const id = newId();
   await insertModel(db, id, projectId, title === undefined ? read.model : { ...read.model, title });

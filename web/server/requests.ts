@@ -216,9 +216,10 @@ export class RevisionRequest {
   intent: IntentRequest;
 }
 
-/** A new model: empty with a title, or from the text of a model file. */
+/** A new model: empty with a title, or from the text of a file, whose name tells its format. */
 export class CreateModelRequest {
   @IsString() @Length(1, 64) project: string;
   @IsOptional() @IsString() @Length(1, 200) title?: string;
   @IsOptional() @IsString() file?: string;
+  @IsOptional() @IsString() @MaxLength(300) fileName?: string;
 }

@@ -1,5 +1,6 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Model } from '@rigid-beam/core/model/model';
+import { fileNameOf, type Format } from '@rigid-beam/core/formats/registry';
 import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
 import { describeIntent, type Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Notice } from '@rigid-beam/core/model/notice';
@@ -220,6 +221,21 @@ export class Editor {
   /** The address changed by back or forward. */
   follow(search: string): void {
     this.own.setState(placeOfAddress(search));
+  }
+
+  /** Writes a file that takes an analysis, in the worker, and lets the browser keep it. */
+  async save(format: Format): Promise<void> {
+    const text = await this.solver.write(format.id);
+    if (text === undefined) {
+      this.refuse('The model is still being solved. Save it again when that is done.');
+      return;
+    }
+    const address = URL.createObjectURL(new Blob([text], { type: format.mediaType }));
+    const link = document.createElement('a');
+    link.href = address;
+    link.download = fileNameOf(this.state.model, format);
+    link.click();
+    setTimeout(() => URL.revokeObjectURL(address), 1000);
   }
 
   /** Switches what is shown and how; the model stays as it is. */

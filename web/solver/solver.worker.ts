@@ -3,6 +3,7 @@ import type { Phase } from '@rigid-beam/core/analysis/progress';
 import { mechanismsWithRemedies, type RemediedMechanism } from '@rigid-beam/core/analysis/remedies';
 import { AnalysisSession } from '@rigid-beam/core/analysis/session';
 import { warmUp } from '@rigid-beam/core/analysis/warm-up';
+import { formatOf } from '@rigid-beam/core/formats/registry';
 import { warmUpKernels } from '@rigid-beam/core/linear-algebra/kernel-pool';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { LinearOutcome, Results } from '@rigid-beam/core/results/results';
@@ -66,6 +67,11 @@ const solver = {
     sent = cases;
     const news = cases.map((one, c) => (unchanged[c] ? undefined : one));
     return { results: withCases(results, news), milliseconds, kernels, unchanged };
+  },
+
+  /** The text of a file that takes an analysis, of the model that was solved last. */
+  write(format: string): string | undefined {
+    return current && formatOf(format)?.write(current);
   },
 
   /** What would stop the mechanisms of the model that was solved last. */

@@ -65,15 +65,25 @@ export class SolvingClient {
    * Seeks remedies for the mechanisms of the model that was solved last; nothing where a newer one is being solved, or comes before they
    * are found.
    */
-  async remedies(): Promise<readonly RemediedMechanism[] | undefined> {
+  remedies(): Promise<readonly RemediedMechanism[] | undefined> {
+    return this.between((solver) => solver.remedies());
+  }
+
+  /** The text of a file of the model that was solved last; nothing where a newer one is being solved. */
+  write(format: string): Promise<string | undefined> {
+    return this.between((solver) => solver.write(format));
+  }
+
+  /** Lets the worker do something else while no model waits to be solved. */
+  private async between<T>(work: (solver: Comlink.Remote<Solver>) => Promise<T>): Promise<T | undefined> {
     if (this.since > 0) return undefined;
     const { generation } = this;
     this.since = performance.now();
-    const found = await this.solver.remedies();
+    const done = await work(this.solver);
     if (generation !== this.generation) return undefined;
     this.since = 0;
     clearTimeout(this.impatience);
-    if (!this.waiting) return found;
+    if (!this.waiting) return done;
     void this.run();
     return undefined;
   }

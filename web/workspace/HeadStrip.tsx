@@ -10,6 +10,7 @@ import { AppearanceButton } from '../ui/AppearanceButton';
 import type { SheetController } from '../sheet/controller';
 import { PlainButton } from '../ui/controls';
 import { CommandField } from './CommandField';
+import { SaveMenu } from './SaveMenu';
 
 const Strip = styled.header`
   grid-area: head;
@@ -90,9 +91,7 @@ export function HeadStrip({ sheet }: { readonly sheet: SheetController | undefin
       <State role="status" data-tone={storedTone} data-testid="storage">
         {storedText}
       </State>
-      <a href={`/api/models/${editor.opened.id}/file`} download>
-        Save as file
-      </a>
+      <SaveMenu />
       <AppearanceButton />
     </Strip>
   );

@@ -1,4 +1,5 @@
 import { MAXIMUM_BYTES } from '@rigid-beam/core/formats/model-file';
+import { formatOfName } from '@rigid-beam/core/formats/registry';
 import { createModel } from '../../../server/models';
 import { readRequest } from '../../../server/read-request';
 import { CreateModelRequest } from '../../../server/requests';
@@ -7,6 +8,8 @@ import { badRequest, created } from '../../../server/respond';
 export async function POST(request: Request): Promise<Response> {
   const read = await readRequest(request, CreateModelRequest, MAXIMUM_BYTES + 1024);
   if (!read.ok) return read.response;
-  const result = await createModel(read.value.project, read.value.title, read.value.file);
+  const { project, title, file: text, fileName = '' } = read.value;
+  const file = text === undefined ? undefined : { text, format: formatOfName(fileName) };
+  const result = await createModel(project, title, file);
   return result.ok ? created({ id: result.id }) : badRequest(result.faults);
 }

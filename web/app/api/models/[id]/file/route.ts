@@ -1,22 +1,34 @@
-import { writeModelFile } from '@rigid-beam/core/formats/model-file';
+import { fileNameOf, formatOf, formats } from '@rigid-beam/core/formats/registry';
+import { fault } from '@rigid-beam/core/model/notice';
 import { openModel } from '../../../../../server/models';
-import { notFound } from '../../../../../server/respond';
+import { badRequest, notFound } from '../../../../../server/respond';
 
 type Context = { readonly params: Promise<{ readonly id: string }> };
 
-/** The model as a file to keep. */
-export async function GET(_: Request, { params }: Context): Promise<Response> {
+/** Formats that are written of a model alone; what takes an analysis is made in the browser's own worker. */
+const served = formats.filter(({ needs }) => needs === 'model');
+
+/** The model as a file to keep, in the format that `format` names. */
+export async function GET(request: Request, { params }: Context): Promise<Response> {
+  const wanted = new URL(request.url).searchParams.get('format') ?? 'model';
+  const format = formatOf(wanted);
+  if (!format || !served.includes(format))
+    return badRequest([
+      fault({
+        code: 'wrong-choice',
+        path: 'format',
+        value: wanted,
+        what: 'A model is not given out in this format',
+        expected: 'a format that is written of a model alone',
+        remedy: `Ask for one of ${served.map(({ id }) => id).join(', ')}`,
+      }),
+    ]);
   const opened = await openModel((await params).id);
   if (!opened) return notFound('There is no such model');
-  const name =
-    opened.model.title
-      .replace(/[^A-Za-z0-9]+/g, '-')
-      .replace(/^-+|-+$/g, '')
-      .toLowerCase() || 'model';
-  return new Response(writeModelFile(opened.model), {
+  return new Response(format.write(opened.model), {
     headers: {
-      'Content-Type': 'application/json; charset=utf-8',
-      'Content-Disposition': `attachment; filename="${name}.rbm.json"`,
+      'Content-Type': `${format.mediaType}; charset=utf-8`,
+      'Content-Disposition': `attachment; filename="${fileNameOf(opened.model, format)}"`,
       'Cache-Control': 'no-store',
     },
   });

@@ -1,0 +1,59 @@
+'use client';
+
+import { Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
+import styled from 'styled-components';
+import { formats, type Format } from '@rigid-beam/core/formats/registry';
+import { useEditor } from '../session/use-editor';
+import { PlainButton } from '../ui/controls';
+
+const List = styled(Menu)`
+  min-width: 11rem;
+  padding: 0.2rem;
+  background: var(--panel);
+  border: 1px solid var(--rule-strong);
+  border-radius: 3px;
+  box-shadow: 0 4px 14px rgb(0 0 0 / 18%);
+`;
+
+const Choice = styled(MenuItem)`
+  display: flex;
+  justify-content: space-between;
+  gap: 1rem;
+  padding: 0.25rem 0.5rem;
+  color: var(--ink);
+  text-decoration: none;
+  cursor: default;
+  &[data-focused] {
+    background: var(--hover);
+  }
+  small {
+    color: var(--soft);
+  }
+`;
+
+/** Every registered kind of file that the model can be saved as. */
+export function SaveMenu() {
+  const editor = useEditor();
+  const link = ({ id, needs }: Format) =>
+    needs === 'model' ? { href: `/api/models/${editor.opened.id}/file?format=${id}`, download: '' } : {};
+  return (
+    <MenuTrigger>
+      <PlainButton>Save as file</PlainButton>
+      <Popover placement="bottom end">
+        <List aria-label="Kinds of file">
+          {formats.map((format) => (
+            <Choice
+              key={format.id}
+              id={format.id}
+              textValue={format.words}
+              {...link(format)}
+              onAction={() => format.needs === 'analysis' && void editor.save(format)}
+            >
+              {format.words} <small>{format.extension}</small>
+            </Choice>
+          ))}
+        </List>
+      </Popover>
+    </MenuTrigger>
+  );
+}
