@@ -106,7 +106,7 @@ describe('the first start and the demo', () => {
     const before = await deflection(lintel);
     await lintel.fill('Strong I (cm4)', '7784');
     await lintel.page.waitForFunction(
-      (old: string) => document.querySelector('aside figure:nth-of-type(4) b')?.textContent !== old,
+      (old: string) => document.querySelector('aside figure[data-quantity=v] b')?.textContent !== old,
       {},
       `${before.toString()} mm`.replace('-', '−'),
     );
@@ -155,6 +155,6 @@ describe('the first start and the demo', () => {
 });
 
 async function deflection(page: ModelPage): Promise<number> {
-  const words = await page.page.$eval('aside figure:nth-of-type(4) b', (element) => element.textContent ?? '');
+  const words = await page.page.$eval('aside figure[data-quantity=v] b', (element) => element.textContent ?? '');
   return Number(words.replace('−', '-').replace(' mm', ''));
 }

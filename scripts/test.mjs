@@ -1,11 +1,12 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { findBrowser, NO_BROWSER } from './browser.mjs';
-import { build, install, root, run } from './steps.mjs';
+import { install, root, run } from './steps.mjs';
 
-// `npm test`: every check on a fresh clone, in one command. Its last line says how many passed and failed.
+// `npm test`: every check on a fresh clone, in one command. What is independent runs side by side; each check's output comes in one piece
+// when it ends. The last line says how many passed and failed.
 
 let passed = 0;
 let failed = 0;
@@ -17,39 +18,56 @@ function count(name, good, bad) {
   if (bad > 0) troubles.push(`${name}: ${bad} failed`);
 }
 
-/** One check that passes or fails as a whole. */
-function check(name, action) {
-  console.log(`\n── ${name}`);
-  let good = false;
-  try {
-    good = action();
-  } catch (error) {
-    console.error(error.message);
+/** Runs a program; resolves to its exit code and all that it wrote. */
+const started = (args, environment = {}) =>
+  new Promise((resolve) => {
+    const child = spawn(process.execPath, args, {
+      cwd: root,
+      env: { ...process.env, ...environment },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    const chunks = [];
+    child.stdout.on('data', (chunk) => chunks.push(chunk));
+    child.stderr.on('data', (chunk) => chunks.push(chunk));
+    child.on('close', (code) => resolve({ code, text: Buffer.concat(chunks).toString('utf8') }));
+  });
+
+function tell(name, begun, text) {
+  console.log(`\n── ${name} (${((performance.now() - begun) / 1000).toFixed(0)} s)`);
+  if (text.trim()) console.log(text.trim());
+}
+
+/** One check that passes or fails as a whole, made of programs that run one after the other. */
+async function check(name, ...programs) {
+  const begun = performance.now();
+  let [good, text] = [true, ''];
+  for (const args of programs) {
+    const ended = await started(args);
+    text += ended.text;
+    good &&= ended.code === 0;
+    if (!good) break;
   }
+  tell(name, begun, text);
   count(name, good ? 1 : 0, good ? 0 : 1);
   return good;
 }
 
-const npm = (script) => run('npm', ['run', '--silent', script]) === 0;
-
 /** Jest counts its own tests; a run that ends without a report counts as one failure. */
-function jest(name, args) {
-  console.log(`\n── ${name}`);
+async function jest(name, args) {
+  const begun = performance.now();
   const folder = mkdtempSync(path.join(tmpdir(), 'rigid-beam-tests-'));
   const report = path.join(folder, 'report.json');
-  run(
-    process.execPath,
-    ['--no-warnings', '--experimental-vm-modules', 'node_modules/jest/bin/jest.js', ...args, '--json', `--outputFile=${report}`],
-    {
-      stdio: ['ignore', 'ignore', 'inherit'],
-    },
-  );
+  const flags = ['--no-warnings', '--experimental-vm-modules', 'node_modules/jest/bin/jest.js'];
+  const { text } = await started([...flags, ...args, '--json', `--outputFile=${report}`, '--silent']);
   try {
     const result = JSON.parse(readFileSync(report, 'utf8'));
     const brokenFiles = result.numRuntimeErrorTestSuites;
     count(name, result.numPassedTests, result.numFailedTests + result.numPendingTests + brokenFiles);
+    // The report itself stands in the output as well.
+    tell(name, begun, text.replace(/^\{"num.*$/m, ''));
   } catch {
     count(name, 0, 1);
+    tell(name, begun, text);
   }
   rmSync(folder, { recursive: true, force: true });
 }
@@ -64,28 +82,41 @@ function ensureBrowser() {
     run('apt-get', ['update', '-qq'], quiet);
     run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], quiet);
   }
-  if (!findBrowser()) throw new Error(NO_BROWSER);
-  return true;
+  if (findBrowser()) return true;
+  console.error(NO_BROWSER);
+  return false;
 }
 
-const installed = check('install', () => {
+const module = (...parts) => path.join('node_modules', ...parts);
+const tsc = (project) => [module('typescript', 'bin', 'tsc'), '-p', project];
+
+/** What needs no built application. */
+async function withoutBuild() {
+  await check('formatting', [module('prettier', 'bin', 'prettier.cjs'), '--check', '.', '--log-level=warn']);
+  await check('lint', [module('eslint', 'bin', 'eslint.js'), '.']);
+  await check('import directions', [
+    module('dependency-cruiser', 'bin', 'dependency-cruise.mjs'),
+    ...['--config', '.dependency-cruiser.cjs', 'core', 'drawing', 'cli', 'web'],
+  ]);
+  await check('compiled kernels', ['scripts/build-kernels.mjs', '--check']);
+  await jest('unit tests', ['--maxWorkers=1']);
+}
+
+async function withBuild() {
+  const built = await check('build', ['scripts/build.mjs']);
+  await check('types', ...['core', 'drawing', 'tsconfig.json', 'web'].map(tsc));
+  return built;
+}
+
+try {
   install();
-  return true;
-});
-if (installed) {
-  check('formatting', () => npm('test:format'));
-  check('lint', () => npm('test:lint'));
-  const built = check('build', () => {
-    build();
-    return true;
-  });
-  check('types', () => npm('test:types'));
-  check('import directions', () => npm('test:directions'));
-  check('compiled kernels', () => npm('test:kernels'));
-  if (built) {
-    jest('unit tests', []);
-    if (check('browser', ensureBrowser)) jest('journeys', ['--config', 'e2e/jest.config.mjs', '--runInBand']);
-  }
+  count('install', 1, 0);
+  const [built] = await Promise.all([withBuild(), withoutBuild()]);
+  if (built && ensureBrowser()) await jest('journeys', ['--config', 'e2e/jest.config.mjs', '--maxWorkers=2']);
+  else count('journeys', 0, 1);
+} catch (error) {
+  console.error(error.message);
+  count('install', 0, 1);
 }
 process.chdir(root);
 console.log('');

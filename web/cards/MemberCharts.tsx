@@ -76,7 +76,7 @@ export function MemberCharts({ solution, outcome, member, display }: MemberChart
             ? showQuantity(here.max, unit)
             : `${showQuantity(here.min, unit)} … ${showQuantity(here.max, unit)}`;
         return (
-          <Strip key={quantity}>
+          <Strip key={quantity} data-quantity={quantity}>
             <figcaption>
               <span>{name}</span>
               <b className="number">{words}</b>
