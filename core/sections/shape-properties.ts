@@ -4,19 +4,32 @@ import { torsionConstant } from './torsion';
 
 type Dimension = Exclude<keyof Shape, 'type'>;
 
-/** What each shape needs. A new shape is added here, in `rules` and in `builders`. */
-export const shapeDimensions: {
-  readonly [type in ShapeType]: { readonly needs: readonly Dimension[]; readonly may: readonly Dimension[] };
+/**
+ * What each shape is called, which dimensions it needs and may have, and those that a new one begins with (metres). A new shape is added
+ * here, in `rules` and in `builders`.
+ */
+export const shapeTable: {
+  readonly [type in ShapeType]: {
+    readonly words: string;
+    readonly needs: readonly Dimension[];
+    readonly may: readonly Dimension[];
+    readonly begin: Omit<Shape, 'type'>;
+  };
 } = {
-  i: { needs: ['h', 'b', 'tw', 'tf'], may: ['r', 'bTop', 'tfTop'] },
-  channel: { needs: ['h', 'b', 'tw', 'tf'], may: ['r'] },
-  angle: { needs: ['h', 'b', 't'], may: ['r'] },
-  tee: { needs: ['h', 'b', 'tw', 'tf'], may: ['r'] },
-  rhs: { needs: ['h', 'b', 't'], may: ['ro'] },
-  chs: { needs: ['d', 't'], may: [] },
-  rectangle: { needs: ['h', 'b'], may: [] },
-  round: { needs: ['d'], may: [] },
-  general: { needs: [], may: [] },
+  i: {
+    words: 'I-shape',
+    needs: ['h', 'b', 'tw', 'tf'],
+    may: ['r', 'bTop', 'tfTop'],
+    begin: { h: 0.2, b: 0.1, tw: 0.0056, tf: 0.0085, r: 0.012 },
+  },
+  channel: { words: 'Channel', needs: ['h', 'b', 'tw', 'tf'], may: ['r'], begin: { h: 0.2, b: 0.075, tw: 0.0085, tf: 0.0115 } },
+  angle: { words: 'Angle', needs: ['h', 'b', 't'], may: ['r'], begin: { h: 0.1, b: 0.1, t: 0.01 } },
+  tee: { words: 'Tee', needs: ['h', 'b', 'tw', 'tf'], may: ['r'], begin: { h: 0.1, b: 0.1, tw: 0.006, tf: 0.009 } },
+  rhs: { words: 'Rectangular tube', needs: ['h', 'b', 't'], may: ['ro'], begin: { h: 0.15, b: 0.1, t: 0.006, ro: 0.009 } },
+  chs: { words: 'Round tube', needs: ['d', 't'], may: [], begin: { d: 0.1143, t: 0.005 } },
+  rectangle: { words: 'Rectangle', needs: ['h', 'b'], may: [], begin: { h: 0.2, b: 0.1 } },
+  round: { words: 'Round bar', needs: ['d'], may: [], begin: { d: 0.024 } },
+  general: { words: 'By its properties', needs: [], may: [], begin: {} },
 };
 
 export type Dimensions = { readonly [dimension in Dimension]: number };
@@ -29,7 +42,7 @@ export function dimensionsOf(shape: Shape): Dimensions {
 
 /** The first thing about a shape's dimensions that cannot be built, in words; undefined when it is sound. */
 export function shapeFault(shape: Shape): string | undefined {
-  const missing = shapeDimensions[shape.type].needs.filter((key) => shape[key] === undefined);
+  const missing = shapeTable[shape.type].needs.filter((key) => shape[key] === undefined);
   if (missing.length > 0) return `the dimension ${missing.join(', ')} is missing`;
   const s = dimensionsOf(shape);
   const rules: { readonly [type in ShapeType]: readonly [boolean, string][] } = {

@@ -3,23 +3,11 @@
 import type { Section, Shape, ShapeType } from '@rigid-beam/core/model/model';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
 import { sectionProperties } from '@rigid-beam/core/sections/section-properties';
-import { shapeDimensions, shapeFault } from '@rigid-beam/core/sections/shape-properties';
+import { shapeTable, shapeFault } from '@rigid-beam/core/sections/shape-properties';
 import { useDisplay, useEditor } from '../session/use-editor';
 import { Columns, FieldNote, Select, Stack } from '../ui/controls';
 import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';
-
-const SHAPE_WORDS: Record<ShapeType, string> = {
-  i: 'I-shape',
-  channel: 'Channel',
-  angle: 'Angle',
-  tee: 'Tee',
-  rhs: 'Rectangular tube',
-  chs: 'Round tube',
-  rectangle: 'Rectangle',
-  round: 'Round bar',
-  general: 'By its properties',
-};
 
 const DIMENSION_WORDS: Record<Exclude<keyof Shape, 'type'>, string> = {
   h: 'Depth h',
@@ -32,19 +20,6 @@ const DIMENSION_WORDS: Record<Exclude<keyof Shape, 'type'>, string> = {
   t: 'Wall t',
   ro: 'Outer radius',
   d: 'Diameter d',
-};
-
-/** Dimensions to begin with when the shape is changed, metres. */
-const BEGIN: Record<ShapeType, Omit<Shape, 'type'>> = {
-  i: { h: 0.2, b: 0.1, tw: 0.0056, tf: 0.0085, r: 0.012 },
-  channel: { h: 0.2, b: 0.075, tw: 0.0085, tf: 0.0115 },
-  angle: { h: 0.1, b: 0.1, t: 0.01 },
-  tee: { h: 0.1, b: 0.1, tw: 0.006, tf: 0.009 },
-  rhs: { h: 0.15, b: 0.1, t: 0.006, ro: 0.009 },
-  chs: { d: 0.1143, t: 0.005 },
-  rectangle: { h: 0.2, b: 0.1 },
-  round: { d: 0.024 },
-  general: {},
 };
 
 const PROPERTIES = [
@@ -60,14 +35,14 @@ export function SectionEditor({ section }: { readonly section: Section }) {
   const display = useDisplay();
   const put = (entry: Section): boolean => editor.edit({ type: 'put', list: 'sections', entry: { ...entry }, key: section.id });
   const type = section.shape?.type ?? 'general';
-  const { needs, may } = shapeDimensions[type];
+  const { needs, may } = shapeTable[type];
   const properties = sectionProperties(section);
   const fault = section.shape && shapeFault(section.shape);
 
   const reshape = (next: ShapeType): void => {
     const { A, Iz, Iy, Ay } = properties;
     if (next === 'general') put({ id: section.id, ...(A && { A }), ...(Iz && { Iz }), ...(Iy && { Iy }), ...(Ay && { Ay }) });
-    else put({ id: section.id, shape: { type: next, ...BEGIN[next] } });
+    else put({ id: section.id, shape: { type: next, ...shapeTable[next].begin } });
   };
 
   return (
@@ -75,7 +50,7 @@ export function SectionEditor({ section }: { readonly section: Section }) {
       <NameField label="Section" value={section.id} onCommit={(id) => put({ ...section, id })} />
       <Select
         label="Shape"
-        choices={Object.entries(SHAPE_WORDS).map(([id, text]) => ({ id, text }))}
+        choices={Object.entries(shapeTable).map(([id, { words }]) => ({ id, text: words }))}
         value={type}
         onChange={(id) => reshape(id as ShapeType)}
       />

@@ -14,7 +14,6 @@ import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import type { Look, WorkPlane } from '@rigid-beam/drawing/projection';
 import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import type { SheetController } from '../sheet/controller';
-import { stages } from '../session/view-state';
 import { chosenOf, selectChosen, subjectsOf } from '../session/chosen';
 import type { Command } from './command';
 
@@ -224,5 +223,4 @@ export const viewCommands: readonly Command[] = [
     name: `Open the schedule of ${list}`,
     run: done(({ editor }) => editor.show({ schedule: list })),
   })),
-  ...stages.map((stage): Command => ({ name: `Go to ${stage}`, run: done(({ editor }) => editor.go({ stage })) })),
 ];

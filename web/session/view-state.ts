@@ -1,11 +1,9 @@
 import { diagramQuantities, type DiagramQuantity } from '@rigid-beam/drawing/view';
 
-export const stages = ['geometry', 'sections', 'supports', 'loads', 'combinations', 'results'] as const;
-export type Stage = (typeof stages)[number];
-
 /** What is looked at; it stands in the address, so that a link opens what was seen. */
 export interface Place {
-  readonly stage: Stage;
+  /** Id of a stage of work (those of the workspace); one that it does not know stands for the first. */
+  readonly stage: string;
   /** Id of the case or combination that acts; undefined lets the first one act. */
   readonly acting: string | undefined;
   readonly quantity: DiagramQuantity;
@@ -13,10 +11,9 @@ export interface Place {
 
 export function placeOfAddress(search: string): Place {
   const parameters = new URLSearchParams(search);
-  const stage = parameters.get('stage');
   const quantity = parameters.get('quantity');
   return {
-    stage: stages.find((one) => one === stage) ?? 'geometry',
+    stage: parameters.get('stage') ?? 'geometry',
     acting: parameters.get('acting') ?? undefined,
     quantity: diagramQuantities.find((one) => one === quantity) ?? 'Mz',
   };

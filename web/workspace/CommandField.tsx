@@ -7,6 +7,9 @@ import { behind, lacking, matching, onEnter, type Command } from '../commands/co
 import { keywordsLeft } from '../commands/grammar';
 import { useEditorState } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
+import { stageCommands } from './stages';
+
+const known: readonly Command[] = [...commands, ...stageCommands];
 
 const Box = styled.div`
   position: relative;
@@ -80,8 +83,7 @@ export function CommandField({ sheet }: { readonly sheet: SheetController | unde
   // What can be done depends on the selection and on the model: the list is found anew when they change.
   useEditorState((state) => state.selection);
   useEditorState((state) => state.model);
-  const found: readonly Command[] =
-    sheet && open ? matching(commands, text).filter((command) => command.fits?.(sheet) ?? true) : [];
+  const found: readonly Command[] = sheet && open ? matching(known, text).filter((command) => command.fits?.(sheet) ?? true) : [];
   const current = Math.min(at, found.length - 1);
 
   // What is typed behind a name is said back before Enter.

@@ -2,11 +2,9 @@
 
 import { ToggleButtonGroup } from 'react-aria-components';
 import styled from 'styled-components';
-import type { Model } from '@rigid-beam/core/model/model';
-import type { EditorState } from '../session/editor';
 import { useEditor, useEditorState, useModel } from '../session/use-editor';
-import { stages, type Stage } from '../session/view-state';
 import { ToggleButton } from '../ui/controls';
+import { stageOf, stages, type Standing } from './stages';
 
 const Rail = styled(ToggleButtonGroup)`
   grid-area: rail;
@@ -38,15 +36,6 @@ const StageButton = styled(ToggleButton)`
   }
 `;
 
-const WORDS: Record<Stage, string> = {
-  geometry: 'Geometry',
-  sections: 'Sections',
-  supports: 'Supports',
-  loads: 'Loads',
-  combinations: 'Combinations',
-  results: 'Results',
-};
-
 /** The stages of work with what each holds and how it stands; none locks another. */
 export function StageRail() {
   const editor = useEditor();
@@ -59,14 +48,14 @@ export function StageRail() {
       selectionMode="single"
       disallowEmptySelection
       aria-label="Stages"
-      selectedKeys={[stage]}
-      onSelectionChange={(keys) => editor.go({ stage: [...keys][0] as Stage })}
+      selectedKeys={[stageOf(stage).id]}
+      onSelectionChange={(keys) => editor.go({ stage: String([...keys][0]) })}
     >
-      {stages.map((id) => {
-        const { count, mark } = standing(id, model, results);
+      {stages.map(({ id, words, standing }) => {
+        const { count, mark } = standing(model, results);
         return (
-          <StageButton key={id} id={id} aria-label={`${WORDS[id]}: ${count}, ${MARKS[mark].words}`}>
-            {WORDS[id]}
+          <StageButton key={id} id={id} aria-label={`${words}: ${count}, ${MARKS[mark].words}`}>
+            {words}
             <small>
               {MARKS[mark].sign} {count}
             </small>
@@ -77,35 +66,8 @@ export function StageRail() {
   );
 }
 
-type Mark = 'empty' | 'order' | 'attention';
-
-const MARKS: Record<Mark, { readonly sign: string; readonly words: string }> = {
+const MARKS: Record<Standing['mark'], { readonly sign: string; readonly words: string }> = {
   empty: { sign: '○', words: 'nothing yet' },
   order: { sign: '●', words: 'in order' },
   attention: { sign: '▲', words: 'needs attention' },
 };
-
-function standing(stage: Stage, model: Model, results: EditorState['settled']['results']): { count: string; mark: Mark } {
-  const faulty = (...codes: string[]): boolean =>
-    results?.notices.some(({ code, severity }) => severity === 'error' && codes.includes(code)) ?? false;
-  const counted = (n: number, one: string, many: string, attention: boolean): { count: string; mark: Mark } => ({
-    count: `${n} ${n === 1 ? one : many}`,
-    mark: attention ? 'attention' : n === 0 ? 'empty' : 'order',
-  });
-  switch (stage) {
-    case 'geometry':
-      return counted(model.members.length, 'member', 'members', faulty('zero-length'));
-    case 'sections':
-      return counted(model.sections.length, 'section', 'sections', faulty('bad-shape', 'missing-property'));
-    case 'supports':
-      return counted(model.supports.length, 'support', 'supports', faulty('no-support', 'mechanism'));
-    case 'loads':
-      return counted(model.loads.length, 'load', 'loads', false);
-    case 'combinations':
-      return counted(model.combinations.length, 'entry', 'entries', false);
-    case 'results':
-      return results?.status === 'solved'
-        ? { count: 'solved', mark: 'order' }
-        : { count: 'none', mark: results ? 'attention' : 'empty' };
-  }
-}

@@ -2,12 +2,6 @@
 
 import { useCallback, useEffect, useState } from 'react';
 import styled from 'styled-components';
-import { CombinationsBench } from '../benches/CombinationsBench';
-import { GeometryBench } from '../benches/GeometryBench';
-import { LoadsBench } from '../benches/LoadsBench';
-import { ResultsBench } from '../benches/ResultsBench';
-import { SectionsBench } from '../benches/SectionsBench';
-import { SupportsBench } from '../benches/SupportsBench';
 import { inverted } from '@rigid-beam/core/model/selecting';
 import { Card } from '../cards/Card';
 import { selectChosen } from '../session/chosen';
@@ -22,6 +16,7 @@ import { isPlaceKey } from '../sheet/tools/point-cursor';
 import { HeadStrip } from './HeadStrip';
 import { Notices } from './Notices';
 import { StageRail } from './StageRail';
+import { stageOf } from './stages';
 
 const Grid = styled.div`
   display: grid;
@@ -104,14 +99,7 @@ function Benchwork() {
     <Grid>
       <HeadStrip sheet={sheet} />
       <StageRail />
-      <Bench aria-label="Bench">
-        {sheet && stage === 'geometry' && <GeometryBench sheet={sheet} />}
-        {stage === 'sections' && <SectionsBench />}
-        {sheet && stage === 'supports' && <SupportsBench sheet={sheet} />}
-        {sheet && stage === 'loads' && <LoadsBench sheet={sheet} />}
-        {stage === 'combinations' && <CombinationsBench />}
-        {stage === 'results' && <ResultsBench />}
-      </Bench>
+      <Bench aria-label="Bench">{stageOf(stage).bench(sheet)}</Bench>
       <SheetPlace>
         <Sheet onReady={ready} menu={otherChoices} />
         <Notices sheet={sheet} />

@@ -1,0 +1,88 @@
+import type { ReactNode } from 'react';
+import type { Model } from '@rigid-beam/core/model/model';
+import type { Results } from '@rigid-beam/core/results/results';
+import { CombinationsBench } from '../benches/CombinationsBench';
+import { GeometryBench } from '../benches/GeometryBench';
+import { LoadsBench } from '../benches/LoadsBench';
+import { ResultsBench } from '../benches/ResultsBench';
+import { SectionsBench } from '../benches/SectionsBench';
+import { SupportsBench } from '../benches/SupportsBench';
+import type { Command } from '../commands/command';
+import type { SheetController } from '../sheet/controller';
+
+type Found = Pick<Results, 'status' | 'notices'> | undefined;
+
+/** What a stage holds, and how it stands. */
+export interface Standing {
+  readonly count: string;
+  readonly mark: 'empty' | 'order' | 'attention';
+}
+
+/** A stage of work: its place in the rail, its bench, and the command that leads to it. */
+interface Stage {
+  readonly id: string;
+  readonly words: string;
+  readonly bench: (sheet: SheetController | undefined) => ReactNode;
+  readonly standing: (model: Model, found: Found) => Standing;
+}
+
+/** In the order of the rail; none locks another. A new one is entered here. */
+export const stages: readonly Stage[] = [
+  {
+    id: 'geometry',
+    words: 'Geometry',
+    bench: (sheet) => sheet && <GeometryBench sheet={sheet} />,
+    standing: ({ members }, found) => counted(members.length, 'member', 'members', isFaulty(found, 'zero-length')),
+  },
+  {
+    id: 'sections',
+    words: 'Sections',
+    bench: () => <SectionsBench />,
+    standing: ({ sections }, found) =>
+      counted(sections.length, 'section', 'sections', isFaulty(found, 'bad-shape', 'missing-property')),
+  },
+  {
+    id: 'supports',
+    words: 'Supports',
+    bench: (sheet) => sheet && <SupportsBench sheet={sheet} />,
+    standing: ({ supports }, found) =>
+      counted(supports.length, 'support', 'supports', isFaulty(found, 'no-support', 'mechanism')),
+  },
+  {
+    id: 'loads',
+    words: 'Loads',
+    bench: (sheet) => sheet && <LoadsBench sheet={sheet} />,
+    standing: ({ loads }) => counted(loads.length, 'load', 'loads'),
+  },
+  {
+    id: 'combinations',
+    words: 'Combinations',
+    bench: () => <CombinationsBench />,
+    standing: ({ combinations }) => counted(combinations.length, 'entry', 'entries'),
+  },
+  {
+    id: 'results',
+    words: 'Results',
+    bench: () => <ResultsBench />,
+    standing: (_model, found) =>
+      found?.status === 'solved' ? { count: 'solved', mark: 'order' } : { count: 'none', mark: found ? 'attention' : 'empty' },
+  },
+];
+
+/** The stage of an id; the first one for ids that are none. */
+export const stageOf = (id: string): Stage => stages.find((stage) => stage.id === id) ?? stages[0]!;
+
+export const stageCommands: readonly Command[] = stages.map(({ id, words }) => ({
+  name: `Go to ${words.toLowerCase()}`,
+  run: ({ editor }) => {
+    editor.go({ stage: id });
+    return undefined;
+  },
+}));
+
+const isFaulty = (found: Found, ...codes: readonly string[]): boolean =>
+  found?.notices.some(({ code, severity }) => severity === 'error' && codes.includes(code)) ?? false;
+
+function counted(n: number, one: string, many: string, attention = false): Standing {
+  return { count: `${n} ${n === 1 ? one : many}`, mark: attention ? 'attention' : n === 0 ? 'empty' : 'order' };
+}
