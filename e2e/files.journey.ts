@@ -25,18 +25,32 @@ async function upload(model: object): Promise<ModelPage> {
   return new ModelPage(application, page);
 }
 
+/** Saves the model as a kind of file, and reads what came. */
+async function saved({ page }: ModelPage, kind: string, name: string): Promise<unknown> {
+  const client = await page.createCDPSession();
+  await client.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder, eventsEnabled: true });
+  const done = new Promise<void>((resolve) =>
+    client.on('Browser.downloadProgress', ({ state }) => state === 'completed' && resolve()),
+  );
+  await page.locator('::-p-aria(Save as file)').click();
+  await page.locator(`::-p-xpath(//*[@role="menuitem"][contains(., "${kind}")])`).click();
+  await done;
+  return JSON.parse(readFileSync(path.join(folder, name), 'utf8'));
+}
+
 describe('files', () => {
   test('a model comes in from a file with units, and goes out in SI', async () => {
     const nodes = (lintel.nodes as { x: number }[]).map((node) => ({ ...node, x: `${node.x * 1000} mm` }));
     const model = await upload({ ...lintel, title: 'Shelf in the fernery', nodes });
     await model.ready();
     await model.until('solution', /^Solved/);
-    const out = await model.page.evaluate(async () =>
-      (await fetch(document.querySelector<HTMLAnchorElement>('header a[download]')!.href)).text(),
-    );
-    const written = JSON.parse(out) as { title: string; nodes: { x: number }[] };
+    const written = (await saved(model, 'Model file', 'shelf-in-the-fernery.rbm.json')) as {
+      title: string;
+      nodes: { x: number }[];
+    };
     expect(written.title).toBe('Shelf in the fernery');
     written.nodes.forEach(({ x }, i) => expect(x).toBeCloseTo((lintel.nodes as { x: number }[])[i]!.x, 12));
+    expect(await saved(model, 'Results file', 'shelf-in-the-fernery.results.json')).toMatchObject({ status: 'solved' });
     await model.page.close();
   });
 

@@ -7,7 +7,8 @@ import { nodalAt } from '@rigid-beam/core/results/read';
 import { linearOf } from '@rigid-beam/core/results/sums';
 import type { LinearOutcome, Solution } from '@rigid-beam/core/results/results';
 import { governingValues } from '@rigid-beam/drawing/diagram-scale';
-import { nameOf, quantitiesOf } from '@rigid-beam/core/results/quantities';
+import { nameOf, quantitiesOf, quantityTable } from '@rigid-beam/core/results/quantities';
+import { isPlane } from '@rigid-beam/core/stiffness/structure';
 import { showValue } from '@rigid-beam/drawing/show-quantity-value';
 import { actingIndex, settledSolution, useDisplay, useEditor, useEditorState } from '../session/use-editor';
 import { Hint, PanelSubtitle, PlainButton, Stack } from '../ui/controls';
@@ -70,7 +71,12 @@ function ExtremesTable({ solution, outcome, display }: TableProps) {
         {rows.map(({ quantity, side, value, member, x, from }) => (
           <tr key={quantity + side}>
             <td>
-              {side === 'max' ? 'Largest' : 'Smallest'} {nameOf(structure, quantity)}
+              {side === 'max' ? 'Largest' : 'Smallest'}{' '}
+              {isPlane(structure) ? (
+                nameOf(structure, quantity)
+              ) : (
+                <abbr title={nameOf(structure, quantity)}>{quantityTable[quantity].symbol}</abbr>
+              )}
             </td>
             <td>
               {showValue(quantity, value, display)}

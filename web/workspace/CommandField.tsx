@@ -27,19 +27,22 @@ const Field = styled.input`
   color: var(--ink);
 `;
 
-const List = styled.ul`
+const Drop = styled.div`
   position: absolute;
   z-index: 20;
   top: 100%;
   left: 0;
   width: 26rem;
   max-width: 90vw;
-  max-height: 24rem;
-  overflow-y: auto;
   background: var(--panel);
   border: 1px solid var(--rule-strong);
   border-radius: 3px;
   box-shadow: 0 4px 14px rgb(0 0 0 / 18%);
+`;
+
+const List = styled.ul`
+  max-height: 24rem;
+  overflow-y: auto;
 `;
 
 const Choice = styled.li`
@@ -175,40 +178,36 @@ export function CommandField({ sheet }: { readonly sheet: SheetController | unde
         }}
       />
       {open && (
-        <List ref={list} role="listbox" id={id} aria-label="Commands" onPointerDown={(event) => event.preventDefault()}>
-          {found.map((command, i) => (
-            <Choice
-              key={command.name}
-              role="option"
-              id={`${id}-${i}`}
-              aria-selected={i === current}
-              onPointerEnter={() => setAt(i)}
-              onClick={() => run(command)}
-            >
-              {command.name}
-              {command.notation && <small>{command.notation}</small>}
-              {sheet && lacking(command, sheet) && <small>{lacking(command, sheet)}</small>}
-            </Choice>
-          ))}
-          {found.length === 0 && (
-            <Choice role="option" aria-selected={false}>
-              No command of this name fits here.
-            </Choice>
+        <Drop onPointerDown={(event) => event.preventDefault()}>
+          {trouble === undefined && said && (
+            <Said role="status" data-good={said.isGood}>
+              {said.words}
+              {completion !== undefined && ` · Tab: ${completion}`}
+            </Said>
           )}
-        </List>
-      )}
-      {open && trouble === undefined && said && (
-        <List as="div" role="status">
-          <Said data-good={said.isGood}>
-            {said.words}
-            {completion !== undefined && ` · Tab: ${completion}`}
-          </Said>
-        </List>
-      )}
-      {open && trouble !== undefined && (
-        <List as="div" role="alert">
-          <Trouble>{trouble}</Trouble>
-        </List>
+          {trouble !== undefined && <Trouble role="alert">{trouble}</Trouble>}
+          <List ref={list} role="listbox" id={id} aria-label="Commands">
+            {found.map((command, i) => (
+              <Choice
+                key={command.name}
+                role="option"
+                id={`${id}-${i}`}
+                aria-selected={i === current}
+                onPointerEnter={() => setAt(i)}
+                onClick={() => run(command)}
+              >
+                {command.name}
+                {command.notation && <small>{command.notation}</small>}
+                {sheet && !said && trouble === undefined && lacking(command, sheet) && <small>{lacking(command, sheet)}</small>}
+              </Choice>
+            ))}
+            {found.length === 0 && (
+              <Choice role="option" aria-selected={false}>
+                No command of this name fits here.
+              </Choice>
+            )}
+          </List>
+        </Drop>
       )}
     </Box>
   );
