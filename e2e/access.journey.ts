@@ -55,7 +55,11 @@ describe('for everyone', () => {
   test('at twice the size everything is still there, below each other', async () => {
     const rib = await ModelPage.open(application, 'Glasshouse rib');
     await rib.page.setViewport({ width: 640, height: 400, deviceScaleFactor: 2 });
-    await new Promise((resolve) => setTimeout(resolve, 400));
+    // The drawing has taken the new size.
+    await rib.page.waitForFunction(() => {
+      const canvas = document.querySelector<HTMLCanvasElement>('[data-testid=sheet]')!;
+      return window.innerWidth === 640 && canvas.clientWidth > 0 && canvas.width === 2 * canvas.clientWidth;
+    });
     const widest = await rib.page.evaluate(() => document.documentElement.scrollWidth);
     expect(widest).toBeLessThanOrEqual(640);
     const sheet = await rib.page.$eval('[data-testid=sheet]', (canvas) => ({

@@ -127,9 +127,23 @@ export class ModelPage {
     await this.page.waitForFunction((text: string) => document.body.textContent?.includes(text), {}, words);
   }
 
-  /** Long enough for the drawing to have found its place after a selection came or went. */
+  /** Waits until the drawing has found its place after a selection came or went: nothing on it moves for ten frames. */
   async settled(): Promise<void> {
-    await new Promise((resolve) => setTimeout(resolve, 300));
+    await this.page.evaluate(
+      () =>
+        new Promise<void>((resolve) => {
+          let [before, still] = ['', 0];
+          const look = (): void => {
+            const places = Array.from(document.querySelectorAll('main li > button'), (item) => item.getBoundingClientRect());
+            const now = JSON.stringify(places);
+            still = now === before ? still + 1 : 0;
+            before = now;
+            if (still === 10) resolve();
+            else requestAnimationFrame(look);
+          };
+          look();
+        }),
+    );
   }
 
   text(testId: string): Promise<string> {

@@ -20,7 +20,7 @@ const FREE = 1;
 export const SOFT = 2;
 
 /** A artificial restraint, and whether something resists the motion by itself, but so softly that it is lost in rounding. */
-export interface LooseBrake extends ArtificialRestraint {
+export interface NodeRestraint extends ArtificialRestraint {
   readonly isSoft: boolean;
 }
 
@@ -29,7 +29,7 @@ export interface LooseNodes {
   /** 6n: FREE where nothing stiffens a freedom, SOFT where what does is lost in rounding; both are left out of the system. */
   readonly absent: Uint8Array;
   /** Motions along no single freedom, and translations: held by a artificial restraint. */
-  readonly artificialRestraints: readonly LooseBrake[];
+  readonly artificialRestraints: readonly NodeRestraint[];
 }
 
 /** The loose nodes of a structure that differs in nothing but what concerns some nodes. */
@@ -142,7 +142,7 @@ function evenlyStiffMembers(of: Structure): { readonly s: Structure; readonly ma
 }
 
 /** Motions that look free, by those among them that are: the others are soft. At right angles to each other. */
-function toldApart(motions: readonly Float64Array[], free: readonly Float64Array[]): Pick<LooseBrake, 'motion' | 'isSoft'>[] {
+function toldApart(motions: readonly Float64Array[], free: readonly Float64Array[]): Pick<NodeRestraint, 'motion' | 'isSoft'>[] {
   const told = free.map((motion) => ({ motion, isSoft: false }));
   const rest = motions.map((motion) => motion.slice());
   while (told.length < motions.length) {

@@ -19,7 +19,8 @@ const LEAST = 1e-3;
 
 /**
  * Whether a motion (6n, nodes' axes) deforms a member or a spring, however soft. Elimination takes a part for free when what holds it is
- * under rounding beside its own stiffness; this tells such a part from a true mechanism, which deforms nothing. Brakes count as springs.
+ * under rounding beside its own stiffness; this tells such a part from a true mechanism, which deforms nothing. Artificial restraints count
+ * as springs.
  */
 export function isStrained(
   s: Structure,
@@ -29,16 +30,16 @@ export function isStrained(
   rounding = ROUNDING,
 ): boolean {
   return (
-    movesBrake(artificialRestraints, motion, rounding * maxNorm(motion)) ||
+    movesRestraint(artificialRestraints, motion, rounding * maxNorm(motion)) ||
     strains(s, matrices, motion, s.names.nodes.keys(), s.names.members.keys(), rounding)
   );
 }
 
 /** Whether a motion moves a artificial restraint by more than rounding: that would be a motion of the artificial restraintd node beside it. */
-const movesBrake = (artificialRestraints: readonly ArtificialRestraint[], motion: Float64Array, rounding: number): boolean =>
-  artificialRestraints.some((artificialRestraint) => Math.abs(alongBrake(artificialRestraint, motion)) > rounding);
+const movesRestraint = (artificialRestraints: readonly ArtificialRestraint[], motion: Float64Array, rounding: number): boolean =>
+  artificialRestraints.some((artificialRestraint) => Math.abs(alongRestraint(artificialRestraint, motion)) > rounding);
 
-function alongBrake({ node, motion: loose }: ArtificialRestraint, motion: Float64Array): number {
+function alongRestraint({ node, motion: loose }: ArtificialRestraint, motion: Float64Array): number {
   let along = 0;
   for (let k = 0; k < FREEDOMS; k++) along += loose[k]! * motion[FREEDOMS * node + k]!;
   return along;
@@ -140,7 +141,7 @@ export function unstrainedCombinations(
     if (spring > 0 && spring < Infinity) add(atNodes.flatMap((motion, i) => (motion[f] === 0 ? [] : [[i, motion[f]!] as const])));
   });
   for (const artificialRestraint of artificialRestraints)
-    add(atNodes.map((motion, i) => [i, alongBrake(artificialRestraint, motion)] as const));
+    add(atNodes.map((motion, i) => [i, alongRestraint(artificialRestraint, motion)] as const));
   const { vectors } = symmetricEigen(products, count);
   return scaled
     .map((_, e) => combined(scaled, (i) => vectors[i * count + e]!))

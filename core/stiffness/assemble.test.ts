@@ -101,7 +101,7 @@ describe('the stiffness of the whole', () => {
     );
   });
 
-  test('a freedom that nothing stiffens is left out; a brake holds a motion that no freedom tells', () => {
+  test('a freedom that nothing stiffens is left out; an artificial restraint holds a motion that no freedom tells', () => {
     const s = compile(fc.sample(randomSpace, { numRuns: 1, seed: 3 })[0]!);
     const matrices = memberMatrices(s);
     const node = s.names.nodes.indexOf('t00');

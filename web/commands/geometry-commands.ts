@@ -208,7 +208,7 @@ export const geometryCommands: readonly Command[] = [
     label: 'From plane to space',
     fits: (sheet) => modelOf(sheet).space === 'plane',
     edit: (_, sheet) => intoSpace(modelOf(sheet)),
-    then: (sheet) => sheet.lookAt('corner'),
+    then: (sheet) => sheet.view.lookAt('corner'),
   }),
   editCommand({
     name: 'Group the selection',

@@ -73,8 +73,8 @@ export const placingCommands: readonly Command[] = [
       if (typeof measures === 'string') return measures;
       const refused = make(sheet, placing(model, typical, measures.values, measures.at));
       if (refused === undefined) {
-        if (typical.space === 'space') sheet.lookAt('corner');
-        else sheet.showAll();
+        if (typical.space === 'space') sheet.view.lookAt('corner');
+        else sheet.view.showAll();
       }
       return refused;
     },

@@ -18,7 +18,7 @@ export async function putUnderlay(sheet: SheetController, file: File, page: numb
   const { editor } = sheet;
   const picture = await readPicture(file, page);
   const place = editor.state.model.underlay ? {} : { x: 0, y: 0, metresPerPixel: FIRST_WIDTH / picture.width, strength: 0.5 };
-  if (editor.edit({ type: 'underlay', change: { ...picture, name: file.name.slice(0, 200), ...place } })) sheet.showAll();
+  if (editor.edit({ type: 'underlay', change: { ...picture, name: file.name.slice(0, 200), ...place } })) sheet.view.showAll();
 }
 
 const change = (sheet: SheetController, part: Partial<Underlay>): boolean =>
@@ -49,7 +49,7 @@ export const calibrate = (sheet: SheetController): void =>
     }
     sheet.openField({
       label: 'True length between them',
-      ...sheet.placeOf(ends[1]),
+      ...sheet.view.placeOf(ends[1]),
       value,
       dimension: 'length',
       unit: lengthUnit(sheet.editor.state.model),

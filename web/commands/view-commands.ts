@@ -56,7 +56,7 @@ function hide(sheet: SheetController, what: 'selected' | 'others'): void {
     }
   editor.show({ hidden: next });
   editor.select([]);
-  sheet.refresh();
+  sheet.drawing.refresh();
 }
 
 /** `y at 4.5`: a plane across an axis. */
@@ -84,17 +84,17 @@ export const viewCommands: readonly Command[] = [
     fits: ({ editor }) => editor.state.history.redo.length > 0,
     run: done(({ editor }) => editor.redo()),
   },
-  { name: 'Show the whole structure', run: done((sheet) => sheet.showAll()) },
-  { name: 'Show the selection large', needs: 'nodes or members', inMenu: true, run: done((sheet) => sheet.showSelection()) },
-  { name: 'Zoom in', run: done((sheet) => sheet.zoom(1.4)) },
-  { name: 'Zoom out', run: done((sheet) => sheet.zoom(1 / 1.4)) },
+  { name: 'Show the whole structure', run: done((sheet) => sheet.view.showAll()) },
+  { name: 'Show the selection large', needs: 'nodes or members', inMenu: true, run: done((sheet) => sheet.view.showSelection()) },
+  { name: 'Zoom in', run: done((sheet) => sheet.view.zoom(1.4)) },
+  { name: 'Zoom out', run: done((sheet) => sheet.view.zoom(1 / 1.4)) },
   {
     name: 'Move the paper',
     notation: 'left, right, up or down',
     run: (sheet, text) => {
       const way = WAYS[text.toLowerCase()];
       if (!way) return 'Write: left, right, up or down';
-      sheet.pan(way[0] * PAPER_STEP, way[1] * PAPER_STEP);
+      sheet.view.pan(way[0] * PAPER_STEP, way[1] * PAPER_STEP);
       return undefined;
     },
   },
@@ -106,7 +106,7 @@ export const viewCommands: readonly Command[] = [
       const [round, height = 20, ...more] = text.split(',').map((part) => (part.trim() === '' ? NaN : Number(part)));
       if (round === undefined || !Number.isFinite(round) || !Number.isFinite(height) || Math.abs(height) > 90 || more.length > 0)
         return 'Write two angles in degrees: 30, 20';
-      sheet.lookAt({ round, height });
+      sheet.view.lookAt({ round, height });
       return undefined;
     },
   },
@@ -117,7 +117,7 @@ export const viewCommands: readonly Command[] = [
     run: (sheet, text) => {
       const plane = /^none$/i.test(text) ? undefined : readPlane(sheet, text);
       if (typeof plane === 'string') return plane;
-      sheet.usePlane(plane);
+      sheet.view.usePlane(plane);
       return undefined;
     },
   },
@@ -133,7 +133,7 @@ export const viewCommands: readonly Command[] = [
       return undefined;
     },
   },
-  ...LOOK_NAMES.map(([look, name]): Command => ({ name, fits: isSpace, run: done((sheet) => sheet.lookAt(look)) })),
+  ...LOOK_NAMES.map(([look, name]): Command => ({ name, fits: isSpace, run: done((sheet) => sheet.view.lookAt(look)) })),
   {
     name: 'Show or hide names',
     run: done(({ editor }) => editor.show({ names: !editor.state.names })),
@@ -150,7 +150,7 @@ export const viewCommands: readonly Command[] = [
     inMenu: true,
     run: done((sheet) => {
       sheet.editor.show({ hidden: NOTHING_HIDDEN });
-      sheet.refresh();
+      sheet.drawing.refresh();
     }),
   },
   {

@@ -61,10 +61,10 @@ export function Sheet({ onReady, menu }: SheetProps) {
       made.resize(clientWidth, clientHeight, window.devicePixelRatio || 1);
     });
     observer.observe(frame.current!);
-    const theme = new MutationObserver(() => made.recolour());
+    const theme = new MutationObserver(() => made.drawing.recolour());
     theme.observe(document.documentElement, { attributes: true, attributeFilter: ['data-appearance'] });
     const dark = window.matchMedia('(prefers-color-scheme: dark)');
-    const recolour = (): void => made.recolour();
+    const recolour = (): void => made.drawing.recolour();
     dark.addEventListener('change', recolour);
     return () => {
       observer.disconnect();

@@ -100,12 +100,12 @@ export function SheetItems({ controller }: { readonly controller: SheetControlle
 
 /** The camera once it has come to rest: the stops need not follow every step of a pan or zoom. */
 function useRestingCamera(controller: SheetController): Camera {
-  const [camera, setCamera] = useState(controller.camera);
+  const [camera, setCamera] = useState(controller.view.camera);
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined;
     const follow = (): void => {
       clearTimeout(timer);
-      timer = setTimeout(() => setCamera(controller.camera), 60);
+      timer = setTimeout(() => setCamera(controller.view.camera), 60);
     };
     follow();
     const stop = controller.store.subscribe((state, before) => state.camera !== before.camera && follow());
@@ -135,9 +135,9 @@ function nudge(controller: SheetController, id: string, key: string): boolean {
   const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[key];
   const node = controller.editor.state.model.nodes.find((one) => one.id === id);
   if (!way || !node) return false;
-  const step = controller.step();
-  const { axis } = controller.workPlane();
-  const { right, up } = controller.seen().projection;
+  const step = controller.view.step();
+  const { axis } = controller.view.workPlane();
+  const { right, up } = controller.view.seen().projection;
   // Across and up the drawing as nearly as the axes of the plane in use go.
   const along = (direction: Point): Point => {
     const sizes = direction.map((part, k) => (k === ['x', 'y', 'z'].indexOf(axis) ? 0 : Math.abs(part)));

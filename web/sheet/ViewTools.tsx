@@ -25,13 +25,13 @@ export function ViewTools({ controller }: { readonly controller: SheetController
   const space = useEditorState((state) => state.model.space);
   return (
     <Bar role="toolbar" aria-label="View">
-      <PlainButton aria-label="Zoom out" onPress={() => controller.zoom(1 / 1.4)}>
+      <PlainButton aria-label="Zoom out" onPress={() => controller.view.zoom(1 / 1.4)}>
         −
       </PlainButton>
-      <PlainButton aria-label="Zoom in" onPress={() => controller.zoom(1.4)}>
+      <PlainButton aria-label="Zoom in" onPress={() => controller.view.zoom(1.4)}>
         +
       </PlainButton>
-      <PlainButton onPress={() => controller.showAll()}>Whole structure</PlainButton>
+      <PlainButton onPress={() => controller.view.showAll()}>Whole structure</PlainButton>
       <PlainButton onPress={() => controller.editor.show({ schedule: 'nodes' })}>Schedules</PlainButton>
       {space === 'space' && <Looks controller={controller} />}
     </Bar>
@@ -47,20 +47,20 @@ function Looks({ controller }: { readonly controller: SheetController }) {
   return (
     <>
       {(Object.keys(LOOK_WORDS) as Look[]).map((one) => (
-        <LookButton key={one} aria-pressed={isAt(one)} onPress={() => controller.lookAt(one)}>
+        <LookButton key={one} aria-pressed={isAt(one)} onPress={() => controller.view.lookAt(one)}>
           {LOOK_WORDS[one]}
         </LookButton>
       ))}
-      <PlainButton aria-label="Turn to the left" onPress={() => controller.turn(37.5, 0)}>
+      <PlainButton aria-label="Turn to the left" onPress={() => controller.view.turn(37.5, 0)}>
         ↶
       </PlainButton>
-      <PlainButton aria-label="Turn to the right" onPress={() => controller.turn(-37.5, 0)}>
+      <PlainButton aria-label="Turn to the right" onPress={() => controller.view.turn(-37.5, 0)}>
         ↷
       </PlainButton>
-      <PlainButton aria-label="Look from higher" onPress={() => controller.turn(0, 37.5)}>
+      <PlainButton aria-label="Look from higher" onPress={() => controller.view.turn(0, 37.5)}>
         ⤒
       </PlainButton>
-      <PlainButton aria-label="Look from lower" onPress={() => controller.turn(0, -37.5)}>
+      <PlainButton aria-label="Look from lower" onPress={() => controller.view.turn(0, -37.5)}>
         ⤓
       </PlainButton>
     </>

@@ -11,13 +11,13 @@ interface Place {
 /** Nodes inside a box on the sheet, and members that it touches, or that lie wholly inside it. */
 export function inBox(sheet: SheetController, a: Place, b: Place, how: 'touching' | 'inside'): Subject[] {
   const { model } = sheet.editor.state;
-  const { camera } = sheet;
+  const { camera } = sheet.view;
   const [left, right, top, bottom] = [Math.min(a.x, b.x), Math.max(a.x, b.x), Math.min(a.y, b.y), Math.max(a.y, b.y)];
   const inside = (x: number, y: number): boolean => x >= left && x <= right && y >= top && y <= bottom;
-  const nodes = [...drawnNodes(model, sheet.seen()).values()].filter(({ x, y }) =>
+  const nodes = [...drawnNodes(model, sheet.view.seen()).values()].filter(({ x, y }) =>
     inside(screenX(camera, x), screenY(camera, y)),
   );
-  const members = drawnMembers(model, sheet.seen()).filter(({ x1, y1, x2, y2 }) => {
+  const members = drawnMembers(model, sheet.view.seen()).filter(({ x1, y1, x2, y2 }) => {
     const [ax, ay, bx, by] = [screenX(camera, x1), screenY(camera, y1), screenX(camera, x2), screenY(camera, y2)];
     if (inside(ax, ay) && inside(bx, by)) return true;
     return how === 'touching' && crossesBox(ax, ay, bx, by, left, right, top, bottom);

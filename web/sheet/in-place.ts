@@ -12,8 +12,10 @@ export function openInPlace(sheet: SheetController, subject: Subject): void {
   const { editor } = sheet;
   const { model } = editor.state;
   const display = { ...defaultDisplay, ...model.display };
-  const placed = sheet.labelOf((one) => sameSubject(one, subject) && endOf(one) === endOf(subject));
-  const place = placed ? { left: placed.left, top: placed.top } : { left: sheet.camera.width / 2, top: sheet.camera.height / 2 };
+  const placed = sheet.drawing.labelOf((one) => sameSubject(one, subject) && endOf(one) === endOf(subject));
+  const place = placed
+    ? { left: placed.left, top: placed.top }
+    : { left: sheet.view.camera.width / 2, top: sheet.view.camera.height / 2 };
 
   if (subject.kind === 'dimension') {
     const { axis, from, to } = subject;

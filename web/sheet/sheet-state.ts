@@ -52,3 +52,6 @@ export interface Offer {
   readonly action: string;
   readonly intent: Intent;
 }
+
+/** Name of the tool that is in hand whenever no other is. */
+export const RESTING = 'select';

@@ -41,8 +41,8 @@ export function usePointer(controller: SheetController, canvas: React.RefObject<
       fingers.set(event.pointerId, at(event));
       const [c, d] = [...fingers.values()] as [Place, Place];
       const after = { x: (c.x + d.x) / 2, y: (c.y + d.y) / 2, size: Math.hypot(c.x - d.x, c.y - d.y) };
-      controller.pan(after.x - before.x, after.y - before.y);
-      if (before.size > 0) controller.zoom(after.size / before.size, after.x, after.y);
+      controller.view.pan(after.x - before.x, after.y - before.y);
+      if (before.size > 0) controller.view.zoom(after.size / before.size, after.x, after.y);
     };
     const down = (event: PointerEvent): void => {
       element.setPointerCapture(event.pointerId);
@@ -76,8 +76,8 @@ export function usePointer(controller: SheetController, canvas: React.RefObject<
       else if (carried) {
         carried.moved ||= Math.hypot(place.x - carried.from.x, place.y - carried.from.y) > SLACK;
         const [dx, dy] = [place.x - carried.last.x, place.y - carried.last.y];
-        if (carried.how === 'pan' || controller.editor.state.model.space === 'plane') controller.pan(dx, dy);
-        else if (carried.moved) controller.turn(dx, dy);
+        if (carried.how === 'pan' || controller.editor.state.model.space === 'plane') controller.view.pan(dx, dy);
+        else if (carried.moved) controller.view.turn(dx, dy);
         carried.last = place;
       } else controller.pointer('move', pointer(event));
     };
@@ -99,7 +99,7 @@ export function usePointer(controller: SheetController, canvas: React.RefObject<
     const wheel = (event: WheelEvent): void => {
       event.preventDefault();
       const { x, y } = at(event);
-      controller.zoom(Math.exp(-event.deltaY * (event.ctrlKey ? 0.01 : 0.0015)), x, y);
+      controller.view.zoom(Math.exp(-event.deltaY * (event.ctrlKey ? 0.01 : 0.0015)), x, y);
     };
     const noMenu = (event: Event): void => event.preventDefault();
     const key = (event: KeyboardEvent): void => {

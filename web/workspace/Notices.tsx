@@ -121,12 +121,13 @@ function useRoomAbove(sheet: SheetController | undefined, isThere: boolean): Ref
   useEffect(() => {
     const lies = element.current;
     if (!sheet || !lies) return;
-    const measure = (): void => sheet.coverTop(lies.offsetTop + lies.offsetHeight + (lies.offsetParent as HTMLElement).offsetTop);
+    const measure = (): void =>
+      sheet.view.coverTop(lies.offsetTop + lies.offsetHeight + (lies.offsetParent as HTMLElement).offsetTop);
     const observer = new ResizeObserver(measure);
     observer.observe(lies);
     return () => {
       observer.disconnect();
-      sheet.coverTop(0);
+      sheet.view.coverTop(0);
     };
   }, [sheet, isThere]);
   return element;

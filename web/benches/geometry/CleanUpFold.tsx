@@ -32,7 +32,7 @@ function CleanUp({ sheet }: { readonly sheet: SheetController }) {
   };
   const show = (defect: Defect): void => {
     editor.select(subjectsOf(defect));
-    sheet.showSelection();
+    sheet.view.showSelection();
   };
   return (
     <>

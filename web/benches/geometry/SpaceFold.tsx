@@ -30,7 +30,7 @@ export function SpaceFold({ sheet }: { readonly sheet: SheetController }) {
       <Fold key="plane" title="Space" note="a plane model">
         <Button
           onPress={() => {
-            if (make(sheet, intoSpace(model)) === undefined) sheet.lookAt('corner');
+            if (make(sheet, intoSpace(model)) === undefined) sheet.view.lookAt('corner');
           }}
         >
           Make it a space model
@@ -57,7 +57,7 @@ export function SpaceFold({ sheet }: { readonly sheet: SheetController }) {
         label="Plane"
         choices={[{ id: '', text: 'none chosen' }, ...axisNames.map((id) => ({ id, text: PLANES[id] }))]}
         value={plane?.axis ?? ''}
-        onChange={(id) => sheet.usePlane(id === '' ? undefined : { axis: id as AxisName, at: 0 })}
+        onChange={(id) => sheet.view.usePlane(id === '' ? undefined : { axis: id as AxisName, at: 0 })}
       />
       {plane && (
         <Columns>
@@ -66,7 +66,7 @@ export function SpaceFold({ sheet }: { readonly sheet: SheetController }) {
             value={plane.at}
             dimension="length"
             unit={unit}
-            onCommit={(at) => at !== undefined && sheet.usePlane({ ...plane, at })}
+            onCommit={(at) => at !== undefined && sheet.view.usePlane({ ...plane, at })}
           />
           <Select
             label="Through"
@@ -75,14 +75,14 @@ export function SpaceFold({ sheet }: { readonly sheet: SheetController }) {
               ...places.map(([at, name]) => ({ id: String(at), text: `${name} ${showQuantity(at, unit)}`.trim() })),
             ]}
             value={places.some(([at]) => at === plane.at) ? String(plane.at) : ''}
-            onChange={(id) => id !== '' && sheet.usePlane({ ...plane, at: Number(id) })}
+            onChange={(id) => id !== '' && sheet.view.usePlane({ ...plane, at: Number(id) })}
           />
         </Columns>
       )}
       {plane && (
         <Button
           onPress={() => {
-            sheet.lookAt(plane.axis === 'z' ? 'front' : plane.axis === 'x' ? 'side' : 'plan');
+            sheet.view.lookAt(plane.axis === 'z' ? 'front' : plane.axis === 'x' ? 'side' : 'plan');
           }}
         >
           Look straight at it

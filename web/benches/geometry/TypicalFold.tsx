@@ -44,7 +44,7 @@ function Chooser({ sheet, model }: { readonly sheet: SheetController; readonly m
   }, [editor, intent]);
   useEffect(() => () => editor.endPreview(), [editor]);
   useEffect(() => {
-    if (intent && model.members.length === 0) setTimeout(() => sheet.showAll(), 80);
+    if (intent && model.members.length === 0) setTimeout(() => sheet.view.showAll(), 80);
   }, [sheet, intent, model]);
 
   const choose = (next: string): void => {
@@ -61,8 +61,8 @@ function Chooser({ sheet, model }: { readonly sheet: SheetController; readonly m
     setAt(ORIGIN);
     const after = editor.state.model;
     editor.select(after.members.slice(before.members.length).map((member) => ({ kind: 'member', id: member.id })));
-    if (after.space !== before.space) sheet.lookAt('corner');
-    else sheet.showAll();
+    if (after.space !== before.space) sheet.view.lookAt('corner');
+    else sheet.view.showAll();
   };
   const pick = (): void =>
     sheet.take(

@@ -49,10 +49,10 @@ export class ApplyTool implements Tool {
     if (!pointed) return [];
     const { model } = this.sheet.editor.state;
     if (this.application.on === 'node') {
-      const node = drawnNodes(model, this.sheet.seen()).get(pointed.id);
+      const node = drawnNodes(model, this.sheet.view.seen()).get(pointed.id);
       return node ? [symbolPath(node.x, node.y, circle(9), { closed: true, stroke: 'selection', width: 2 })] : [];
     }
-    const member = drawnMembers(model, this.sheet.seen()).find(({ id }) => id === pointed.id);
+    const member = drawnMembers(model, this.sheet.view.seen()).find(({ id }) => id === pointed.id);
     return member
       ? [worldPath([member.x1, member.y1, member.x2, member.y2], { stroke: 'selection', width: 8, opacity: 0.4 })]
       : [];
@@ -60,14 +60,14 @@ export class ApplyTool implements Tool {
 
   private find(event: ToolPointer): { id: string; at: number } | undefined {
     const { model } = this.sheet.editor.state;
-    const { x, y } = this.sheet.world(event.x, event.y);
-    const reach = (event.type === 'touch' ? 24 : 14) / this.sheet.camera.scale;
+    const { x, y } = this.sheet.view.world(event.x, event.y);
+    const reach = (event.type === 'touch' ? 24 : 14) / this.sheet.view.camera.scale;
     if (this.application.on === 'node') {
-      const nodes = [...drawnNodes(model, this.sheet.seen()).values()];
+      const nodes = [...drawnNodes(model, this.sheet.view.seen()).values()];
       const near = nodes.map(({ id, x: nx, y: ny }) => ({ id, at: 0, distance: Math.hypot(nx - x, ny - y) }));
       return closest(near, reach);
     }
-    const near = drawnMembers(model, this.sheet.seen()).map((member) => {
+    const near = drawnMembers(model, this.sheet.view.seen()).map((member) => {
       const along = ((x - member.x1) * member.ex[0] + (y - member.y1) * member.ex[1]) / (member.ex[0] ** 2 + member.ex[1] ** 2);
       const clamped = Math.min(Math.max(along, 0), member.length);
       const distance = Math.hypot(x - member.x1 - clamped * member.ex[0], y - member.y1 - clamped * member.ex[1]);

@@ -7,7 +7,7 @@ export const BOX_HINT = 'All that the box touches is selected; with Alt only wha
 
 /** The box between two places of the sheet: dashed where touching is enough. */
 export function boxItems(sheet: SheetController, from: ToolPointer, to: ToolPointer): Item[] {
-  const [a, b] = [sheet.world(from.x, from.y), sheet.world(to.x, to.y)];
+  const [a, b] = [sheet.view.world(from.x, from.y), sheet.view.world(to.x, to.y)];
   const corners = [a.x, a.y, b.x, a.y, b.x, b.y, a.x, b.y];
   const dash = to.alt ? {} : { dash: [5, 4] };
   return [

@@ -50,7 +50,7 @@ export class DrawTool implements Tool {
     const from = this.state.name === 'drawing' ? this.state.from : undefined;
     const { pointed } = this.mark;
     if (!event.shift || !from || !pointed) return;
-    const at = straightened(from, pointed.at, this.sheet.workPlane().axis);
+    const at = straightened(from, pointed.at, this.sheet.view.workPlane().axis);
     if (distance(at, pointed.at) >= COINCIDENT) this.mark.pointed = { ...this.met(at), words: '' };
   }
 
@@ -76,7 +76,7 @@ export class DrawTool implements Tool {
     const { from } = this.state;
     const length = distance(from, at.at);
     if (length === 0) return marks;
-    const { projection } = this.sheet.seen();
+    const { projection } = this.sheet.view.seen();
     const [[x1, y1], [x2, y2]] = [seenPoint(projection, from), seenPoint(projection, at.at)];
     const seen = Math.hypot(x2 - x1, y2 - y1) || 1;
     return [
@@ -115,7 +115,7 @@ export class DrawTool implements Tool {
   private enter(state: State): void {
     this.state = state;
     this.sheet.say(this.hint);
-    this.sheet.refresh('overlay');
+    this.sheet.drawing.refresh('overlay');
   }
 
   /** A typed or straightened place, and the node or member that it meets. */

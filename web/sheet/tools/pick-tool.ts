@@ -40,7 +40,7 @@ export class PickTool implements Tool {
       from: () => this.points.at(-1),
       met: (at) => ({ kind: 'grid', at, on: [], words: '' }),
       taken: ({ at }) => this.take(at),
-      ...(free && { step: () => 1 / sheet.camera.scale }),
+      ...(free && { step: () => 1 / sheet.view.camera.scale }),
       ...(plane && { plane }),
     });
   }
@@ -79,7 +79,7 @@ export class PickTool implements Tool {
     this.points.push(at);
     if (this.points.length < this.asked.length) {
       this.sheet.say(this.hint);
-      this.sheet.refresh('overlay');
+      this.sheet.drawing.refresh('overlay');
       return;
     }
     this.sheet.takeSelect();
@@ -92,7 +92,7 @@ export class PickTool implements Tool {
     const marks = snapItems(pointed, this.sheet);
     const from = this.points.at(-1);
     if (!from) return marks;
-    const { projection } = this.sheet.seen();
+    const { projection } = this.sheet.view.seen();
     const [[x1, y1], [x2, y2]] = [seenPoint(projection, from), seenPoint(projection, pointed.at)];
     const unit = lengthUnit(this.sheet.editor.state.model);
     return [

@@ -34,7 +34,7 @@ export class PointCursor {
     private readonly sheet: SheetController,
     private readonly wish: PointWish,
   ) {
-    this.screen = { x: sheet.camera.width / 2, y: sheet.camera.height / 2 };
+    this.screen = { x: sheet.view.camera.width / 2, y: sheet.view.camera.height / 2 };
   }
 
   move(event: ToolPointer): void {
@@ -72,8 +72,8 @@ export class PointCursor {
   private step(event: KeyboardEvent): boolean {
     const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
     if (!way) return false;
-    const step = this.wish.step?.() ?? this.sheet.step();
-    const pixels = Math.max(step * this.sheet.camera.scale, LEAST) * (event.shiftKey ? 10 : 1);
+    const step = this.wish.step?.() ?? this.sheet.view.step();
+    const pixels = Math.max(step * this.sheet.view.camera.scale, LEAST) * (event.shiftKey ? 10 : 1);
     const [x, y] = [this.screen.x + way[0]! * pixels, this.screen.y + way[1]! * pixels];
     this.move({ x, y, type: 'keyboard', shift: false, alt: false });
     event.preventDefault();

@@ -49,7 +49,7 @@ export class SelectTool implements Tool {
 
   down(event: ToolPointer): void {
     this.sheet.openMenu(undefined);
-    const hit = this.sheet.hit(event.x, event.y, event.type);
+    const hit = this.sheet.drawing.hit(event.x, event.y, event.type);
     this.state = { name: 'pressing', from: event, subject: hit?.subject, onLabel: hit?.label !== undefined };
   }
 
@@ -57,15 +57,15 @@ export class SelectTool implements Tool {
     const { state } = this;
     switch (state.name) {
       case 'idle':
-        this.hovered = this.sheet.hit(event.x, event.y, event.type)?.subject;
+        this.hovered = this.sheet.drawing.hit(event.x, event.y, event.type)?.subject;
         return;
       case 'pressing':
         if (Math.hypot(event.x - state.from.x, event.y - state.from.y) >= SLACK) this.begin(state, event);
         return;
       case 'panning':
       case 'turning':
-        if (state.name === 'panning') this.sheet.pan(event.x - state.last.x, event.y - state.last.y);
-        else this.sheet.turn(event.x - state.last.x, event.y - state.last.y);
+        if (state.name === 'panning') this.sheet.view.pan(event.x - state.last.x, event.y - state.last.y);
+        else this.sheet.view.turn(event.x - state.last.x, event.y - state.last.y);
         this.state = { name: state.name, last: event };
         return;
       case 'boxing':
@@ -103,7 +103,7 @@ export class SelectTool implements Tool {
   /** The other choices: for what lies under the pointer, which becomes the selection unless it is part of it. */
   menu(event: ToolPointer): void {
     const { editor } = this.sheet;
-    const subject = this.sheet.hit(event.x, event.y, event.type)?.subject;
+    const subject = this.sheet.drawing.hit(event.x, event.y, event.type)?.subject;
     const isSelected =
       subject &&
       editor.state.selection.some((one) => 'id' in one && 'id' in subject && one.kind === subject.kind && one.id === subject.id);
@@ -153,7 +153,7 @@ export class SelectTool implements Tool {
     if (state.name === 'moving') return this.mark;
     if (state.name === 'boxing') return boxItems(this.sheet, state.from, state.to);
     if (hovered?.kind !== 'node' || state.name !== 'idle') return [];
-    const node = drawnNodes(this.sheet.editor.state.drawn.model, this.sheet.seen()).get(hovered.id);
+    const node = drawnNodes(this.sheet.editor.state.drawn.model, this.sheet.view.seen()).get(hovered.id);
     return node ? [symbolPath(node.x, node.y, circle(7), { closed: true, stroke: 'selection', width: 1.5 })] : [];
   }
 
@@ -181,7 +181,7 @@ export class SelectTool implements Tool {
     });
     const all = [...selected('node'), ...whole];
     const nodes = new Set(grabbedNode !== undefined && !all.includes(grabbedNode) ? [grabbedNode] : all);
-    const axis: AxisName = this.sheet.workPlane().axis;
+    const axis: AxisName = this.sheet.view.workPlane().axis;
     const from = pointOf(node);
     this.state = { name: 'moving', from, plane: { axis, at: from[['x', 'y', 'z'].indexOf(axis)]! }, nodes };
     this.drag(this.state, event);
@@ -233,6 +233,6 @@ export class SelectTool implements Tool {
           : subject;
     if (event.shift) editor.toggle(chosen);
     else editor.select([chosen]);
-    this.sheet.keepInSight(event.x);
+    this.sheet.view.keepInSight(event.x);
   }
 }

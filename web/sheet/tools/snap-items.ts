@@ -6,7 +6,7 @@ import type { SheetController } from '../controller';
 
 /** What the pointer means, marked and named before the click: a ring on anything that is there already, a cross on free paper. */
 export function snapItems(snap: Snap, sheet: SheetController): Item[] {
-  const [x, y] = seenPoint(sheet.seen().projection, snap.at);
+  const [x, y] = seenPoint(sheet.view.seen().projection, snap.at);
   const isFree = snap.kind === 'grid' || snap.kind === 'grid line';
   const mark = symbolPath(x, y, isFree ? [-6, 0, 6, 0, 0, 0, 0, -6, 0, 6] : circle(7), {
     stroke: 'selection',

@@ -1,0 +1,116 @@
+import type { StoreApi } from 'zustand/vanilla';
+import type { Item, Subject } from '@rigid-beam/drawing/display-list';
+import { paperItems } from '@rigid-beam/drawing/grid-items';
+import { hitTest, type Hit } from '@rigid-beam/drawing/hit-test';
+import { placeLabels, type PlacedLabel } from '@rigid-beam/drawing/place-labels';
+import { isHeld, type Editor } from '../session/editor';
+import { Painter, type Picture } from './painter';
+import type { SheetState } from './sheet-state';
+import { Swing } from './swing';
+import { itemsIn, viewOf } from './view-of';
+import type { Viewpoint } from './viewpoint';
+
+/** Items from which a drawing takes longer to build than a frame. */
+const HEAVY = 4000;
+
+/** How near something must be to be meant, pixels: a finger is less exact than a mouse. */
+const REACH = { mouse: 7, pen: 9, touch: 18 } as const;
+
+/** The display list behind the canvas: built anew when something has changed, painted, and asked what lies at a place. */
+export class LiveDrawing {
+  private items: Item[] = [];
+  private placed: PlacedLabel[] = [];
+  private readonly painter: Painter;
+  private frame = 0;
+  private stale = true;
+  private readonly swing = new Swing();
+  private readonly calm = window.matchMedia('(prefers-reduced-motion: reduce)');
+
+  constructor(
+    private readonly editor: Editor,
+    private readonly store: StoreApi<SheetState>,
+    canvas: HTMLCanvasElement,
+    /** From where it is seen; asked from the first frame on. */
+    private readonly from: () => Viewpoint,
+  ) {
+    this.painter = new Painter(canvas, () => this.refresh());
+  }
+
+  close(): void {
+    cancelAnimationFrame(this.frame);
+  }
+
+  get isHeavy(): boolean {
+    return this.items.length >= HEAVY;
+  }
+
+  resize(width: number, height: number, ratio: number): void {
+    this.painter.resize(width, height, ratio);
+  }
+
+  /** Reads colours and fonts again: the theme has changed, or a font has come. */
+  recolour(): void {
+    this.painter.recolour();
+    this.refresh();
+  }
+
+  shift(dx: number, dy: number): void {
+    this.placed = this.placed.map((label) => ({ ...label, left: label.left + dx, top: label.top + dy }));
+    this.refresh('overlay');
+  }
+
+  hit(px: number, py: number, pointerType: string): Hit | undefined {
+    const reach = REACH[pointerType as keyof typeof REACH] ?? REACH.mouse;
+    return hitTest(this.items, this.placed, this.from().camera, px, py, reach);
+  }
+
+  /** Where the text of a thing stands on the sheet, if it is shown. */
+  labelOf(matches: (subject: Subject) => boolean): PlacedLabel | undefined {
+    if (this.stale) this.draw();
+    return this.placed.find(({ label }) => label.subject !== undefined && matches(label.subject));
+  }
+
+  /** Paints before the next frame; builds the display list anew unless only the tool's own marks changed. */
+  refresh(what: 'all' | 'overlay' = 'all'): void {
+    if (what === 'all') this.stale = true;
+    if (this.frame !== 0) return;
+    this.frame = requestAnimationFrame(() => {
+      this.frame = 0;
+      this.draw();
+    });
+  }
+
+  private draw(): void {
+    if (this.from().camera.width === 0) return;
+    if (this.stale) this.rebuild();
+    const moves = this.from().isTurning || isHeld(this.editor.state);
+    const motion = this.swing.marks(this.editor.state, this.from().seen(), this.calm.matches);
+    this.painter.show(this.picture(), moves, [...motion.items, ...(this.store.getState().tool.overlay?.() ?? [])]);
+    if (motion.goesOn) this.refresh('overlay');
+  }
+
+  private picture(): Picture {
+    const { model } = this.editor.state.drawn;
+    const { projection } = this.from().seen();
+    return {
+      camera: this.from().camera,
+      lists: () => [
+        this.from().isTurning ? [] : paperItems(model, projection, this.from().camera, this.from().workPlane()),
+        this.items,
+      ],
+      placed: this.placed,
+      underlay: model.underlay,
+      projection,
+    };
+  }
+
+  private rebuild(): void {
+    const { camera } = this.from();
+    const state = this.editor.state;
+    const view = viewOf(state, this.from().seen(), this.store.getState().plane, camera.scale, this.from().isTurning);
+    this.items = itemsIn(state, view, this.from().isTurning);
+    this.placed = placeLabels(this.items, camera, this.painter.measure);
+    this.painter.forget();
+    this.stale = false;
+  }
+}
