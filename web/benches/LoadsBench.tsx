@@ -12,7 +12,7 @@ import { chosenOf } from '../session/chosen';
 import type { SheetController } from '../sheet/controller';
 import { loadWords } from '../sheet/describe-items';
 import { ApplyTool, type Application } from '../sheet/tools/apply-tool';
-import { Button, Columns, Hint, PanelSubtitle, PlainButton, Row, Select, Stack, ToggleButton } from '../ui/controls';
+import { Button, Columns, Hint, PanelSubtitle, TextButton, Row, Select, Stack, ToggleButton } from '../ui/controls';
 import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';
 import { RunLoad } from './RunLoad';
@@ -129,13 +129,9 @@ export function LoadsBench({ sheet }: { readonly sheet: SheetController }) {
           )}
           {model.loads.map((load) =>
             load.case === acting.id ? (
-              <PlainButton
-                key={load.id}
-                style={{ justifyContent: 'flex-start', whiteSpace: 'normal', textAlign: 'left' }}
-                onPress={() => editor.select([{ kind: 'load', id: load.id }])}
-              >
+              <TextButton key={load.id} onPress={() => editor.select([{ kind: 'load', id: load.id }])}>
                 {loadWords(load, display)}
-              </PlainButton>
+              </TextButton>
             ) : null,
           )}
         </>

@@ -93,7 +93,7 @@ function Item({
   const editor = useEditor();
   return (
     <Fold>
-      <Heading level={4} style={{ margin: 0 }}>
+      <Heading level={4}>
         <FoldButton slot="trigger">
           {name}
           <span>{uses === 1 ? '1 member' : `${uses} members`}</span>

@@ -29,6 +29,10 @@ const Head = styled.header`
   }
 `;
 
+const ProjectName = styled(Heading)`
+  flex: 1;
+`;
+
 const Project = styled.section`
   margin-top: 1.6rem;
   h2 {
@@ -121,9 +125,7 @@ export function ProjectsPage({ projects }: { readonly projects: readonly Project
       {projects.map((project) => (
         <Project key={project.id} aria-label={project.name}>
           <Row>
-            <Heading level={2} style={{ flex: 1 }}>
-              {project.name}
-            </Heading>
+            <ProjectName level={2}>{project.name}</ProjectName>
             <Button onPress={() => void create({ project: project.id, title: 'New plane model' })}>New plane model</Button>
             <FileTrigger
               acceptedFileTypes={readable.flatMap(({ extension, mediaType }) => [extension, mediaType])}

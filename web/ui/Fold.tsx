@@ -10,6 +10,10 @@ const Details = styled.details`
     cursor: default;
     font-size: 0.8rem;
     font-weight: 600;
+    > span {
+      font-weight: 400;
+      color: var(--soft);
+    }
   }
   > div {
     display: flex;
@@ -34,7 +38,7 @@ export function Fold({ title, note, startsOpen, children }: FoldProps) {
     <Details open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary>
         {title}
-        {note && <span style={{ fontWeight: 400, color: 'var(--soft)' }}> · {note}</span>}
+        {note && <span> · {note}</span>}
       </summary>
       {open && <div>{children}</div>}
     </Details>

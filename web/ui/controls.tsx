@@ -54,6 +54,13 @@ export const PlainButton = styled(AriaButton)`
   padding: 0.15rem 0.4rem;
 `;
 
+/** One that reads like a line of text, over several lines where it has to. */
+export const TextButton = styled(PlainButton)`
+  justify-content: flex-start;
+  white-space: normal;
+  text-align: left;
+`;
+
 export const ToggleButton = styled(AriaToggle)`
   ${face}
 `;

@@ -90,7 +90,7 @@ export const GlobalStyle = createGlobalStyle`
     font-size: 0.8125rem;
     line-height: 1.4;
   }
-  h1, h2, h3, p, ul, ol, dl, dd, figure { margin: 0; padding: 0; }
+  h1, h2, h3, h4, p, ul, ol, dl, dd, figure { margin: 0; padding: 0; }
   ul, ol { list-style: none; }
   button, input, select { font: inherit; color: inherit; }
   a { color: var(--focus); }

@@ -22,6 +22,13 @@ const Tray = styled.div`
   gap: 0.4rem;
 `;
 
+/** Words, and what closes them at the far end. */
+const Apart = styled(Row)`
+  flex-wrap: nowrap;
+  align-items: flex-start;
+  justify-content: space-between;
+`;
+
 const Slip = styled.div`
   padding: 0.45rem 0.7rem;
   border: 1px solid var(--rule-strong);
@@ -93,12 +100,12 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
       )}
       {refusal.length > 0 && (
         <Slip role="alert" data-tone="fault">
-          <Row style={{ justifyContent: 'space-between', flexWrap: 'nowrap', alignItems: 'flex-start' }}>
+          <Apart>
             <List notices={refusal} />
             <PlainButton aria-label="Close" onPress={() => editor.dismissRefusal()}>
               ✕
             </PlainButton>
-          </Row>
+          </Apart>
         </Slip>
       )}
       {hinders.length > 0 && (

@@ -52,6 +52,10 @@ const SheetPlace = styled.main`
   min-height: 0;
 `;
 
+const Opening = styled.p`
+  padding: 1rem;
+`;
+
 /** One open model. The editor lives as long as the page. */
 export function Workspace({ opened }: { readonly opened: Opened }) {
   const [editor, setEditor] = useState<Editor>();
@@ -60,7 +64,7 @@ export function Workspace({ opened }: { readonly opened: Opened }) {
     setEditor(made);
     return () => made.close();
   }, [opened]);
-  if (!editor) return <p style={{ padding: '1rem' }}>Opening {opened.model.title} …</p>;
+  if (!editor) return <Opening>Opening {opened.model.title} …</Opening>;
   return (
     <EditorContext.Provider value={editor}>
       <Benchwork />

@@ -6,7 +6,7 @@ import { subjectsOf } from '../../session/chosen';
 import { geometryCommands } from '../../commands/geometry-commands';
 import { useEditor, useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
-import { Button, Hint, PlainButton, Row } from '../../ui/controls';
+import { Button, Hint, TextButton, Row } from '../../ui/controls';
 import { Fold } from '../../ui/Fold';
 
 /** Above this size the search is made only when it is asked for. */
@@ -43,9 +43,7 @@ function CleanUp({ sheet }: { readonly sheet: SheetController }) {
       )}
       {(found ?? []).slice(0, SHOWN).map((defect, i) => (
         <div key={i}>
-          <PlainButton onPress={() => show(defect)} style={{ whiteSpace: 'normal', textAlign: 'left' }}>
-            {defect.words}
-          </PlainButton>
+          <TextButton onPress={() => show(defect)}>{defect.words}</TextButton>
           <Row>
             <Button onPress={() => editor.edit(defect.intent)}>{defect.repair}</Button>
           </Row>
