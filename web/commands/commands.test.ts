@@ -48,9 +48,8 @@ class Desk {
     };
     return {
       editor,
-      refresh: () => undefined,
-      showAll: () => undefined,
-      lookAt: (look: string) => desk.looks.push(look),
+      drawing: { refresh: () => undefined },
+      view: { showAll: () => undefined, lookAt: (look: string) => desk.looks.push(look) },
       say: (words: string) => (desk.said = words),
     } as unknown as SheetController;
   }

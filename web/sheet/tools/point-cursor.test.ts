@@ -14,9 +14,8 @@ class Paper {
 
   get sheet(): SheetController {
     return {
-      camera: { width: 800, height: 600, scale: 100 },
+      view: { camera: { width: 800, height: 600, scale: 100 }, step: () => 0.5 },
       editor: { state: { model: this.model } },
-      step: () => 0.5,
       snap: (x: number, y: number, more: { from?: Point; step?: number }): Snap => {
         this.asked.push(more);
         return { kind: 'grid', at: [x, y, 0], on: [], words: '' };
