@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import { useStore } from 'zustand';
 import { commands } from './all';
 import { lacking } from './command';
-import { PlainButton } from '../ui/controls';
+import { overFace, PlainButton } from '../ui/controls';
 import type { SheetController } from '../sheet/controller';
 
 const Place = styled.div`
@@ -13,10 +13,7 @@ const Place = styled.div`
   z-index: 6;
   display: grid;
   padding: 0.25rem;
-  background: var(--panel);
-  border: 1px solid var(--rule-strong);
-  border-radius: 3px;
-  box-shadow: 0 3px 10px rgb(0 0 0 / 18%);
+  ${overFace}
   button {
     justify-content: flex-start;
   }

@@ -110,14 +110,20 @@ const SelectFace = styled(AriaButton)`
   align-items: center;
 `;
 
+/** What lies over the page for as long as one chooses. */
+export const overFace = css`
+  background: var(--panel);
+  border: 1px solid var(--rule-strong);
+  border-radius: 3px;
+  box-shadow: 0 4px 14px rgb(0 0 0 / 18%);
+`;
+
 const SelectList = styled(ListBox)`
+  ${overFace}
   max-height: 18rem;
   overflow: auto;
   padding: 0.2rem;
   background: var(--paper);
-  border: 1px solid var(--rule-strong);
-  border-radius: 3px;
-  box-shadow: 0 4px 14px rgb(0 0 0 / 18%);
 `;
 
 const SelectItem = styled(ListBoxItem)`

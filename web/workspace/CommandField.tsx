@@ -7,6 +7,7 @@ import { behind, lacking, matching, onEnter, type Command } from '../commands/co
 import { keywordsLeft } from '../commands/grammar';
 import { useEditorState } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
+import { overFace } from '../ui/controls';
 import { stageCommands } from './stages';
 
 const known: readonly Command[] = [...commands, ...stageCommands];
@@ -34,10 +35,7 @@ const Drop = styled.div`
   left: 0;
   width: 26rem;
   max-width: 90vw;
-  background: var(--panel);
-  border: 1px solid var(--rule-strong);
-  border-radius: 3px;
-  box-shadow: 0 4px 14px rgb(0 0 0 / 18%);
+  ${overFace}
 `;
 
 const List = styled.ul`

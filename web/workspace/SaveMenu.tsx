@@ -4,15 +4,12 @@ import { Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
 import styled from 'styled-components';
 import { formats, type Format } from '@rigid-beam/core/formats/registry';
 import { useEditor } from '../session/use-editor';
-import { PlainButton } from '../ui/controls';
+import { overFace, PlainButton } from '../ui/controls';
 
 const List = styled(Menu)`
   min-width: 11rem;
   padding: 0.2rem;
-  background: var(--panel);
-  border: 1px solid var(--rule-strong);
-  border-radius: 3px;
-  box-shadow: 0 4px 14px rgb(0 0 0 / 18%);
+  ${overFace}
 `;
 
 const Choice = styled(MenuItem)`
