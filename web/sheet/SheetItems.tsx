@@ -1,18 +1,29 @@
 'use client';
 
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import {
+  memo,
+  startTransition,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type CSSProperties,
+  type FocusEvent,
+  type KeyboardEvent,
+  type SyntheticEvent,
+} from 'react';
 import styled from 'styled-components';
-import { useStore } from 'zustand';
 import type { Model } from '@rigid-beam/core/model/model';
 import { plus, pointOf, times, type Point } from '@rigid-beam/core/model/point';
 import type { Seen } from '@rigid-beam/drawing/geometry';
 import { ELEVATION } from '@rigid-beam/drawing/projection';
-import { screenX, screenY, type Camera } from '@rigid-beam/drawing/camera';
-import { subjectKey } from '@rigid-beam/drawing/display-list';
+import type { Camera } from '@rigid-beam/drawing/camera';
+import { subjectKey, type Subject } from '@rigid-beam/drawing/display-list';
 import { actingIndex, useEditor, useEditorState, useDrawnInTime } from '../session/use-editor';
 import type { SheetController } from './controller';
-import { describeItems, type DescribedItem } from './describe-items';
+import { wordsOf } from './describe-items';
 import { openInPlace } from './in-place';
+import { placedItems } from './placed-items';
 
 const List = styled.ul`
   position: absolute;
@@ -23,9 +34,15 @@ const List = styled.ul`
 
 const MOST_ITEMS = 1200;
 
+/** The places of the stops follow the camera without being drawn anew: the list carries it, each stop its own place of the paper. */
+const cameraStyle = ({ x, y, scale }: Camera): CSSProperties =>
+  ({ '--camera-x': x, '--camera-y': y, '--camera-scale': scale }) as CSSProperties;
+
 /** Invisible until it has the focus; it never takes the pointer from the drawing. */
 const Stop = styled.button`
   position: absolute;
+  left: calc(50% + (var(--x) - var(--camera-x)) * var(--camera-scale) * 1px);
+  top: calc(50% + (var(--camera-y) - var(--y)) * var(--camera-scale) * 1px);
   width: 26px;
   height: 26px;
   margin: -13px 0 0 -13px;
@@ -41,12 +58,12 @@ const Stop = styled.button`
 /** What stands on the drawing as a list: arrow keys go from item to item, Enter types over its value, Delete removes it. */
 export function SheetItems({ controller }: { readonly controller: SheetController }) {
   const editor = useEditor();
-  const camera = useRestingCamera(controller);
   const { model, results } = useDrawnInTime();
   const solution = results?.solution;
   const outcome = useEditorState(actingIndex);
-  const seen = useRestingSeen(controller, model);
-  const items = useMemo(() => describeItems(model, seen, solution, outcome), [model, seen, solution, outcome]);
+  const { camera, seen } = useResting(controller, model);
+  const items = useMemo(() => placedItems(model, seen), [model, seen]);
+  const words = useMemo(() => wordsOf(model, solution, outcome), [model, solution, outcome]);
   const [active, setActive] = useState(0);
   const list = useRef<HTMLUListElement>(null);
   const current = Math.min(active, items.length - 1);
@@ -58,14 +75,29 @@ export function SheetItems({ controller }: { readonly controller: SheetControlle
     setActive(next);
     (list.current?.children[next - first]?.firstElementChild as HTMLElement | undefined)?.focus();
   };
-  const onKeyDown = (event: KeyboardEvent, item: DescribedItem, index: number): void => {
-    if (event.altKey && item.subject.kind === 'node' && nudge(controller, item.subject.id, event.key)) event.preventDefault();
+  /** The place in the list of the stop that an event happened on. */
+  const indexOf = ({ target }: SyntheticEvent): number => {
+    const entry = (target as Element).closest('li');
+    return entry ? first + [...list.current!.children].indexOf(entry) : -1;
+  };
+  const onFocus = (event: FocusEvent): void => {
+    const index = indexOf(event);
+    const item = items[index];
+    if (!item) return;
+    setActive(index);
+    editor.select(item.subject.kind === 'dimension' ? [] : [item.subject]);
+  };
+  const onKeyDown = (event: KeyboardEvent): void => {
+    const index = indexOf(event);
+    const item = items[index];
+    if (!item) return;
+    const { subject } = item;
+    if (event.altKey && subject.kind === 'node' && nudge(controller, subject.id, event.key)) event.preventDefault();
     else if (event.key === 'ArrowRight' || event.key === 'ArrowDown') focus(index + 1);
     else if (event.key === 'ArrowLeft' || event.key === 'ArrowUp') focus(index - 1);
     else if (event.key === 'Home') focus(0);
     else if (event.key === 'End') focus(items.length - 1);
-    else if (event.key === 'Enter' && (item.subject.kind === 'load' || item.subject.kind === 'dimension'))
-      openInPlace(controller, item.subject);
+    else if (event.key === 'Enter' && (subject.kind === 'load' || subject.kind === 'dimension')) openInPlace(controller, subject);
     else return;
     event.preventDefault();
     event.stopPropagation();
@@ -74,61 +106,84 @@ export function SheetItems({ controller }: { readonly controller: SheetControlle
   return (
     <List
       ref={list}
+      style={cameraStyle(camera)}
       aria-label="Items of the drawing. Arrow keys go from one to the next; Enter changes a load or a dimension; Alt and an arrow move a node."
+      onFocus={onFocus}
+      onKeyDown={onKeyDown}
     >
-      {items.slice(first, first + MOST_ITEMS).map((item, i) => {
-        const index = first + i;
-        return (
-          <li key={subjectKey(item.subject)} aria-setsize={items.length} aria-posinset={index + 1}>
-            <Stop
-              type="button"
-              tabIndex={index === current ? 0 : -1}
-              style={{ left: screenX(camera, item.x), top: screenY(camera, item.y) }}
-              aria-label={item.words()}
-              onFocus={() => {
-                setActive(index);
-                editor.select(item.subject.kind === 'dimension' ? [] : [item.subject]);
-              }}
-              onKeyDown={(event) => onKeyDown(event, item, index)}
-            />
-          </li>
-        );
-      })}
+      {items.slice(first, first + MOST_ITEMS).map(({ subject, x, y }, i) => (
+        <Entry
+          key={subjectKey(subject)}
+          subject={subject}
+          words={words}
+          x={x}
+          y={y}
+          place={first + i + 1}
+          count={items.length}
+          tabIndex={first + i === current ? 0 : -1}
+        />
+      ))}
     </List>
   );
 }
 
-/** The camera once it has come to rest: the stops need not follow every step of a pan or zoom. */
-function useRestingCamera(controller: SheetController): Camera {
-  const [camera, setCamera] = useState(controller.view.camera);
+interface EntryProps {
+  readonly subject: Subject;
+  readonly words: (subject: Subject) => string;
+  readonly x: number;
+  readonly y: number;
+  readonly place: number;
+  readonly count: number;
+  readonly tabIndex: 0 | -1;
+}
+
+/** Each for itself, so that of hundreds only those are drawn anew that have changed, and React may pause between two. */
+const Entry = memo(function Entry({ subject, words, x, y, place, count, tabIndex }: EntryProps) {
+  return (
+    <li aria-setsize={count} aria-posinset={place}>
+      <Stop type="button" tabIndex={tabIndex} style={{ '--x': x, '--y': y } as CSSProperties} aria-label={words(subject)} />
+    </li>
+  );
+}, sameEntry);
+
+/** Subjects are made anew with every list; the key of an entry says that they are the same. */
+function sameEntry(before: EntryProps, after: EntryProps): boolean {
+  return (['words', 'x', 'y', 'place', 'count', 'tabIndex'] as const).every((key) => before[key] === after[key]);
+}
+
+/** The camera and the look once they have rested for a moment: the stops need not follow every step of a pan, a zoom or a turn. */
+function useResting(controller: SheetController, model: Model): { camera: Camera; seen: Seen } {
+  const hidden = useEditorState((state) => state.hidden);
+  const [resting, setResting] = useState(() => controller.store.getState());
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined;
-    const follow = (): void => {
-      clearTimeout(timer);
-      timer = setTimeout(() => setCamera(controller.view.camera), 60);
+    let last = 0;
+    const settle = (): void => {
+      const left = last + RESTING_TIME - performance.now();
+      // A page that is busy calls timers late, and all at once: what counts is when it last moved.
+      if (left > 1) timer = setTimeout(settle, left);
+      else startTransition(() => setResting(controller.store.getState()));
     };
-    follow();
-    const stop = controller.store.subscribe((state, before) => state.camera !== before.camera && follow());
+    const stop = controller.store.subscribe((state, before) => {
+      if (state.camera === before.camera && state.projection === before.projection) return;
+      clearTimeout(timer);
+      last = performance.now();
+      timer = setTimeout(settle, RESTING_TIME);
+    });
+    startTransition(() => setResting(controller.store.getState()));
     return () => {
       clearTimeout(timer);
       stop();
     };
   }, [controller]);
-  return camera;
+  const { camera, projection } = resting;
+  const shown = model.space === 'plane' ? ELEVATION : projection;
+  const seen = useMemo(() => ({ projection: shown, hidden }), [shown, hidden]);
+  return { camera, seen };
 }
 
-/** The look once it has come to rest. */
-function useRestingSeen(controller: SheetController, model: Model): Seen {
-  const projection = useStore(controller.store, (state) => state.projection);
-  const hidden = useEditorState((state) => state.hidden);
-  const [resting, setResting] = useState(projection);
-  useEffect(() => {
-    const timer = setTimeout(() => setResting(projection), 100);
-    return () => clearTimeout(timer);
-  }, [projection]);
-  const shown = model.space === 'plane' ? ELEVATION : resting;
-  return useMemo(() => ({ projection: shown, hidden }), [shown, hidden]);
-}
+/** Milliseconds without a step after which the stops follow. */
+const RESTING_TIME = 120;
 
 /** Moves a node by one grid step across or up the drawing; false for keys that are no arrows. */
 function nudge(controller: SheetController, id: string, key: string): boolean {

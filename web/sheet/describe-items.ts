@@ -1,5 +1,6 @@
 import { freedoms, type Freedom, type Load, type Model, type Support } from '@rigid-beam/core/model/model';
 import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/display';
+import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
 import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { nameOf, quantitiesOf } from '@rigid-beam/core/results/quantities';
@@ -8,63 +9,64 @@ import { unitOfQuantity } from '@rigid-beam/drawing/show-quantity-value';
 import { sizeOf } from '@rigid-beam/core/model/loads/intensities';
 import { linearOf } from '@rigid-beam/core/results/sums';
 import type { Solution } from '@rigid-beam/core/results/results';
-import { shownDimensions } from '@rigid-beam/drawing/dimension-items';
-import type { Subject } from '@rigid-beam/drawing/display-list';
-import { drawnMembers, drawnNodes, pointOn, type Seen } from '@rigid-beam/drawing/geometry';
+import { subjectKey, type Subject } from '@rigid-beam/drawing/display-list';
 import { kindOf, supportKindsOf } from '../session/support-kinds';
 import { loadValue } from './load-values';
 
-/** One thing on the sheet, said in words, with the world point where it stands. */
-export interface DescribedItem {
-  readonly subject: Subject;
-  readonly words: () => string;
-  readonly x: number;
-  readonly y: number;
+/**
+ * What a node, member, support, dimension or load of the model is, with its values: for those who do not see or point. Each is found when it
+ * is first asked for, and kept.
+ */
+export function wordsOf(model: Model, solution: Solution | undefined, outcome: number): (subject: Subject) => string {
+  const display = { ...defaultDisplay, ...model.display };
+  const places = placesOf(model);
+  const [nodes, members, supports, loads] = [
+    indicesOf(model.nodes),
+    indicesOf(model.members),
+    new Map(model.supports.map((support) => [support.node, support])),
+    new Map(model.loads.map((load) => [load.id, load])),
+  ];
+  const say = (subject: Subject): string => {
+    switch (subject.kind) {
+      case 'node': {
+        const index = nodes.get(subject.id)!;
+        return nodeWords(model.nodes[index]!, index, display, solution, outcome);
+      }
+      case 'member': {
+        const index = members.get(subject.id)!;
+        const { start, end, section } = model.members[index]!;
+        const length = lengthOf(model.members[index]!, places);
+        return `Member ${subject.id} from node ${start} to node ${end}, ${showQuantity(length, display.length)} long, section ${section}${memberForces(index, display, solution, outcome)}`;
+      }
+      case 'support': {
+        const support = supports.get(subject.id)!;
+        const index = nodes.get(subject.id)!;
+        return `Support of node ${subject.id}: ${supportWords(support, model.space)}${reactionWords(index, display, solution, outcome)}`;
+      }
+      case 'load':
+        return `Load ${subject.id}: ${loadWords(loads.get(subject.id)!, display)}`;
+      case 'dimension':
+        return dimensionWords(subject, display);
+      default:
+        return '';
+    }
+  };
+  const said = new Map<string, string>();
+  return (subject) => {
+    const key = subjectKey(subject);
+    let words = said.get(key);
+    if (words === undefined) said.set(key, (words = say(subject)));
+    return words;
+  };
 }
 
-/** Every node, member, support, dimension and load of the drawing with its values, for those who do not see or point. */
-export function describeItems(model: Model, seen: Seen, solution: Solution | undefined, outcome: number): DescribedItem[] {
-  const display = { ...defaultDisplay, ...model.display };
-  const members = new Map(drawnMembers(model, seen).map((member) => [member.id, member]));
-  const nodes = drawnNodes(model, seen);
-  const items: DescribedItem[] = [...nodes.values()].map((node) => ({
-    subject: { kind: 'node', id: node.id },
-    words: () => nodeWords(model.nodes[node.index]!, node.index, display, solution, outcome),
-    x: node.x,
-    y: node.y,
-  }));
-  for (const [id, drawn] of members) {
-    const member = model.members[drawn.index]!;
-    const [x, y] = pointOn(drawn, drawn.length / 2);
-    const words = (): string =>
-      `Member ${id} from node ${member.start} to node ${member.end}, ${showQuantity(drawn.length, display.length)} long, section ${member.section}${memberForces(drawn.index, display, solution, outcome)}`;
-    items.push({ subject: { kind: 'member', id }, words, x, y });
-  }
-  for (const support of model.supports) {
-    const node = nodes.get(support.node);
-    if (!node) continue;
-    items.push({
-      subject: { kind: 'support', id: support.node },
-      words: () =>
-        `Support of node ${support.node}: ${supportWords(support, model.space)}${reactionWords(node.index, display, solution, outcome)}`,
-      x: node.x,
-      y: node.y,
-    });
-  }
-  for (const { axis, way, from, to, x, y } of shownDimensions(model, seen)) {
-    const [start, end] = [from, to].map((at) => showQuantity(at, display.length));
-    const words = (): string =>
-      `${way === 'across' ? 'Bay' : 'Level'} from ${start} to ${end} along ${axis.toUpperCase()}: ${showQuantity(to - from, display.length)}`;
-    items.push({ subject: { kind: 'dimension', axis, from, to }, words, x, y });
-  }
-  for (const load of model.loads) {
-    const drawn = members.get('member' in load ? load.member : 'members' in load ? middleOf(load.members) : '');
-    const node = 'node' in load ? nodes.get(load.node) : undefined;
-    const [x, y] = drawn ? pointOn(drawn, drawn.length / 2) : [node?.x ?? 0, node?.y ?? 0];
-    items.push({ subject: { kind: 'load', id: load.id }, words: () => `Load ${load.id}: ${loadWords(load, display)}`, x, y });
-  }
-  return items;
+function dimensionWords({ axis, from, to }: Extract<Subject, { kind: 'dimension' }>, { length }: DisplayUnits): string {
+  const [start, end] = [from, to].map((at) => showQuantity(at, length));
+  return `${axis === 'y' ? 'Level' : 'Bay'} from ${start} to ${end} along ${axis.toUpperCase()}: ${showQuantity(to - from, length)}`;
 }
+
+const indicesOf = (all: readonly { readonly id: string }[]): ReadonlyMap<string, number> =>
+  new Map(all.map(({ id }, i) => [id, i]));
 
 function nodeWords(
   node: Model['nodes'][number],
@@ -139,8 +141,6 @@ function sizeWords(load: Load, display: DisplayUnits): string {
   const [from, to] = [load.from, load.to].map((end) => showQuantity(sizeOf(end), unit));
   return from === to ? `${label} ${from}` : `${label} ${from} to ${to}`;
 }
-
-const middleOf = (members: readonly string[]): string => members[Math.floor(members.length / 2)] ?? '';
 
 function directionWords(load: Load): string {
   const plan = 'axes' in load && load.axes === 'projected' ? ' on plan' : '';

@@ -9,8 +9,9 @@ import rib from '../../examples/glasshouse-rib.rbm.json';
 import lintel from '../../examples/lintel.rbm.json';
 import { kindOf, supportKinds, supportOf } from '../session/support-kinds';
 import { buffersOf } from '../solver/buffers';
-import { describeItems, supportWords } from './describe-items';
+import { supportWords, wordsOf } from './describe-items';
 import { loadValue } from './load-values';
+import { placedItems } from './placed-items';
 import { crossesBox } from './in-box';
 import { removalOf, removalWords } from './removal';
 import { readStep } from './tools/read-step';
@@ -122,9 +123,10 @@ test.each([
 describe('the drawing in words', () => {
   test('names every node, member, support, dimension and load with its values', () => {
     const { solution } = solve(model);
-    const items = describeItems(model, plainView, solution, 3);
+    const items = placedItems(model, plainView);
+    const words = wordsOf(model, solution, 3);
     expect(items).toHaveLength(4 + 3 + 3 + 3 + 6);
-    expect(items.map(({ words }) => words())).toEqual(
+    expect(items.map(({ subject }) => words(subject))).toEqual(
       expect.arrayContaining([
         expect.stringMatching(/^Node 4 at 9\.9 m across, 0 m up; moves 0 mm right, [\d.]+ mm down$/),
         expect.stringMatching(
@@ -136,11 +138,13 @@ describe('the drawing in words', () => {
         expect.stringMatching(/^Load \d: Force 4 kN down on member c, case Q3$/),
       ]),
     );
-    expect(describeItems(model, plainView, undefined, 0)).toHaveLength(19);
+    const unsolved = wordsOf(model, undefined, 0);
+    expect(items.map(({ subject }) => unsolved(subject))).toContain('Node 4 at 9.9 m across, 0 m up');
   });
 
   test('says the kind of a load', () => {
-    const words = describeItems(checkModel(rib).model!, plainView, undefined, 0).map((item) => item.words());
+    const arch = checkModel(rib).model!;
+    const words = placedItems(arch, plainView).map(({ subject }) => wordsOf(arch, undefined, 0)(subject));
     expect(words).toContain('Load snow left: Intensity 1.2 kN/m on plan down on the run of 6 members from a to f, case S');
     expect(words).toContain(
       'Load windward: Intensity 1.5 kN/m along the member’s own axes on the run of 4 members from a to d, case W',
