@@ -7,8 +7,7 @@ import { checkModel } from '@rigid-beam/core/model/check';
 import type { Model } from '@rigid-beam/core/model/model';
 import { extremes } from '@rigid-beam/core/results/extremes';
 import { AnalysisSession, solve } from '@rigid-beam/core/analysis/session';
-import { envelopeExtremes } from '@rigid-beam/core/results/envelope-extremes';
-import { lineQuantities } from '@rigid-beam/core/results/quantities';
+import { readExtremes } from '@rigid-beam/core/results/read-extremes';
 import { linearOf } from '@rigid-beam/core/results/sums';
 import { compile } from '@rigid-beam/core/stiffness/compile';
 import { assembleStiffness } from '@rigid-beam/core/stiffness/assemble';
@@ -106,7 +105,7 @@ const measurements: Record<string, () => object> = {
     const last = solution.outcomes.length - 1;
     const opening = median(5, (run) => void linearOf(solution, base.cases.length + run));
     const begun = performance.now();
-    const stream = envelopeExtremes(solution, last, lineQuantities);
+    const stream = readExtremes(solution, last);
     let [steps, longest, before] = [0, 0, begun];
     for (let step = stream.next(); !step.done; step = stream.next()) {
       steps++;

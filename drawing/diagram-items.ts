@@ -3,10 +3,11 @@ import { governing, type Stretch } from '@rigid-beam/core/results/envelope';
 import { evaluate } from '@rigid-beam/core/results/polynomial';
 import { quantityTable } from '@rigid-beam/core/results/quantities';
 import { pieceOf } from '@rigid-beam/core/results/read';
+import { readingOf } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { VERTEX, verticesFor, worldPath, type Ink, type Item } from './display-list';
 import { pointOn, type DrawnMember } from './geometry';
-import { samplesOf, signRuns, type Samples } from './samples';
+import { boundOf, samplesOf, signRuns, type Samples } from './samples';
 import { isMoment, type ForceQuantity, type View } from './view';
 import { SKETCHED } from './weight';
 
@@ -45,15 +46,12 @@ export function diagramItems(
     const whole: Stretch[] = [{ from: 0, to: member.length, outcome }];
     return curve(samplesOf(solution, member.index, whole, quantity, fine), member, quantity, metresPerUnit, view);
   }
-  return ([1, -1] as const).flatMap((side) =>
-    curve(
-      samplesOf(solution, member.index, governing(solution, kind.parts, member.index, quantity, side), quantity, fine),
-      member,
-      quantity,
-      metresPerUnit,
-      view,
-    ),
-  );
+  const read = readingOf(solution, outcome)?.curves.get(quantity);
+  const samples = (side: 1 | -1): Samples =>
+    read
+      ? boundOf(read, member.index, side)
+      : samplesOf(solution, member.index, governing(solution, kind.parts, member.index, quantity, side), quantity, fine);
+  return ([1, -1] as const).flatMap((side) => curve(samples(side), member, quantity, metresPerUnit, view));
 }
 
 /** Points of a curve over a member: one for every few pixels, so that a small picture of many members stays light. */

@@ -1,6 +1,7 @@
 import { quantityExtremes } from '@rigid-beam/core/results/read-quantity';
 import type { Quantity } from '@rigid-beam/core/results/quantities';
 import { linearOf } from '@rigid-beam/core/results/sums';
+import { isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { niceBelow } from './nice';
 
@@ -17,9 +18,9 @@ export interface Governing {
 /** What was found for a solution; several views ask for the same figures. */
 const found = new WeakMap<Solution, Map<string, Governing | undefined>>();
 
-/** Exact extremes of a quantity over all members; undefined where there is no member. */
+/** Exact extremes of a quantity over all members; undefined where there is no member, and of an envelope that is still to be read. */
 export function governingValues(solution: Solution, outcome: number, quantity: Quantity): Governing | undefined {
-  if (!solution.outcomes[outcome]) return undefined;
+  if (!solution.outcomes[outcome] || !isReady(solution, outcome)) return undefined;
   let known = found.get(solution);
   if (!known) found.set(solution, (known = new Map()));
   const key = `${outcome} ${quantity}`;

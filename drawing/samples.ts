@@ -1,5 +1,6 @@
 import { evaluate, stationary } from '@rigid-beam/core/results/polynomial';
 import { diagramOf } from '@rigid-beam/core/results/diagram';
+import type { BoundCurve } from '@rigid-beam/core/results/envelope-reading';
 import type { Stretch } from '@rigid-beam/core/results/envelope';
 import type { LineQuantity } from '@rigid-beam/core/results/quantities';
 import { pieceOf } from '@rigid-beam/core/results/read';
@@ -33,6 +34,12 @@ export function samplesOf(
   }
   return samples;
 }
+
+/** One side of an envelope that was read ahead, on member m. */
+export const boundOf = ({ first, xs, max, min }: BoundCurve, m: number, side: 1 | -1): Samples => {
+  const [from, to] = [first[m]!, first[m + 1]!];
+  return { xs: [...xs.subarray(from, to)], values: [...(side > 0 ? max : min).subarray(from, to)] };
+};
 
 /** A piece from `start` to `end`, of which the part from `from` to `to` is drawn. */
 interface Drawn {

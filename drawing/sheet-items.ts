@@ -1,6 +1,7 @@
 import type { Model } from '@rigid-beam/core/model/model';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { unitFactor } from '@rigid-beam/core/quantities/parse';
+import { isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { deflectedPath, diagramItems } from './diagram-items';
 import { deflectionScale, diagramScale, governingValues, largestOf } from './diagram-scale';
@@ -63,7 +64,7 @@ export function scaleOfDeflection(model: Model, solution: Solution, view: View):
 function diagram(model: Model, solution: Solution, view: View, quantity: ForceQuantity): Item[] {
   const governing = governingValues(solution, view.outcome, quantity);
   const { metresPerUnit } = scaleOfDiagram(model, solution, view);
-  if (!governing || metresPerUnit === 0) return [];
+  if (!governing || metresPerUnit === 0 || !isReady(solution, view.outcome, quantity)) return [];
   const members = drawnMembers(model, view);
   const items = members.flatMap((member) => diagramItems(solution, view.outcome, member, quantity, metresPerUnit, view));
   return view.values

@@ -1,6 +1,6 @@
 import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import type { Model } from '@rigid-beam/core/model/model';
-import { extremes } from '@rigid-beam/core/results/extremes';
+import { quantityExtremes } from '@rigid-beam/core/results/read-quantity';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { inkOf, sideOf, standsOn } from './diagram-items';
 import type { Governing } from './diagram-scale';
@@ -32,7 +32,7 @@ export function valueLabels(
   const labels = new Map<string, Label>();
   for (const member of members) {
     const normal = standsOn(member, quantity);
-    const { max, min } = extremes(solution, outcome, member.index, quantity);
+    const { max, min } = quantityExtremes(solution, outcome, member.index, quantity)!;
     for (const { x, value } of max.value - min.value < 1e-6 * size ? [max] : [max, min]) {
       // What is lost in the width of a line is left to the member's card.
       if (Math.abs(value) < (model.space === 'space' ? CROWDED : SMALL) * size) continue;

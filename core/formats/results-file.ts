@@ -2,7 +2,7 @@ import type { RemediedMechanism } from '../analysis/remedies';
 import { diagramOf } from '../results/diagram';
 import { enveloped, governing } from '../results/envelope';
 import { isPlane } from '../stiffness/structure';
-import type { Extreme } from '../results/extremes';
+import type { Extreme } from '../results/extreme';
 import { quantityExtremes } from '../results/read-quantity';
 import { derivedQuantities, isDisplacement, lineQuantities, type LineQuantity } from '../results/quantities';
 import { nodalAt, partsOf, valueIn } from '../results/read';

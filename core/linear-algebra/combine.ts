@@ -17,24 +17,46 @@ function addFive(parts: readonly Float64Array[], weights: readonly number[], sum
 
 let own: Kernels | undefined;
 
-/**
- * Lays vectors side by side in the memory of kernels, to be added again and again with other weights. A sum is good until the next one is
- * made, here or by a later call.
- */
-export function combiner(
+/** Vectors of one length side by side in the memory of kernels, to be added again and again with other weights. */
+export interface Combiner {
+  /** The sum with these weights; good until the next one is made, here or by a later combiner. */
+  readonly sum: (weights: ArrayLike<number>) => Float64Array;
+  /** Widens the bounds by the sum at hand. */
+  readonly bound: () => void;
+  /** By number from the first bounded one on: the greatest and the least of all sums that were bounded. */
+  readonly max: Float64Array;
+  readonly min: Float64Array;
+}
+
+/** `bounded`: the first number of the sums whose bounds are kept. */
+export function combinerOf(
   parts: readonly Float64Array[],
+  bounded: number,
   kernels: Kernels = (own ??= takeKernels()),
-): (weights: ArrayLike<number>) => Float64Array {
+): Combiner {
   const length = parts[0]?.length ?? 0;
-  const stride = 8 * Math.ceil(length / 8);
+  const even = (size: number): number => 8 * Math.ceil(size / 8);
+  const stride = even(length);
   const out = stride * parts.length;
   const table = out + stride;
-  const { numbers } = kernels.reserve(table + parts.length);
+  const high = table + even(parts.length);
+  const low = high + even(length - bounded);
+  const { numbers } = kernels.reserve(low + even(length - bounded));
   parts.forEach((part, c) => numbers.set(part, c * stride));
-  const sum = numbers.subarray(out, out + length);
-  return (weights) => {
-    numbers.set(weights, table);
-    kernels.combine(0, stride, parts.length, table, stride, out);
-    return sum;
+  const [sum, max, min] = [numbers.subarray(out, out + length), view(high), view(low)];
+  function view(at: number): Float64Array {
+    return numbers.subarray(at, at + length - bounded);
+  }
+  max.fill(-Infinity);
+  min.fill(Infinity);
+  return {
+    sum: (weights) => {
+      numbers.set(weights, table);
+      kernels.combine(0, stride, parts.length, table, stride, out);
+      return sum;
+    },
+    bound: () => kernels.bound(out + bounded, 2 * Math.ceil((length - bounded) / 2), high, low),
+    max,
+    min,
   };
 }

@@ -165,7 +165,15 @@ export function plainKernels(): Kernels {
     }
   };
 
-  return { name: 'plain', reserve, gather, extendAdd, factorPanel, updateBorder, forward, backward, residual, combine };
+  const bound: Kernels['bound'] = (x, length, max, min) => {
+    const { numbers } = heap;
+    for (let i = 0; i < length; i++) {
+      numbers[max + i] = Math.max(numbers[max + i]!, numbers[x + i]!);
+      numbers[min + i] = Math.min(numbers[min + i]!, numbers[x + i]!);
+    }
+  };
+
+  return { name: 'plain', reserve, gather, extendAdd, factorPanel, updateBorder, forward, backward, residual, combine, bound };
 }
 
 type Descriptor = [first: number, pivots: number, front: number, rows: number, panel: number];

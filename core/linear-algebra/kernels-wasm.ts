@@ -30,5 +30,6 @@ export function wasmKernels(): Kernels | undefined {
       run().residual(size, 4 * pointers, 4 * rows, 8 * values, 8 * x, together, 8 * b, 8 * r, 8 * sizes),
     combine: (parts, stride, count, weights, length, out) =>
       run().combine(8 * parts, stride, count, 8 * weights, length, 8 * out),
+    bound: (x, length, max, min) => run().bound(8 * x, length, 8 * max, 8 * min),
   };
 }

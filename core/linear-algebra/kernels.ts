@@ -79,6 +79,8 @@ export interface Kernels {
   ) => void;
   /** out(i) = Σ weight(c)·part(c, i) over `count` parts that lie `stride` numbers apart; `length` is a multiple of eight. */
   readonly combine: (parts: number, stride: number, count: number, weights: number, length: number, out: number) => void;
+  /** max(i) = max(max(i), x(i)) and min(i) = min(min(i), x(i)); `length` is even. */
+  readonly bound: (x: number, length: number, max: number, min: number) => void;
 }
 
 /** Columns factored together before the rest of the panel is updated. */

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { analyse, type Analysis } from './analysis';
-import { combine } from './combine';
+import { combine, combinerOf } from './combine';
 import { factorize, type Factor } from './factor';
 import { graphOfPairs, type Graph } from './graph';
 import { BATCH, DESCRIPTOR, type Kernels } from './kernels';
@@ -383,6 +383,16 @@ test.each([
   const sum = combine(parts, weights);
   expect(sum).toHaveLength(length);
   expect(sum.every((value, i) => Math.abs(value - expected[i]!) <= 1e-9)).toBe(true);
+  for (const kernels of [plainKernels(), wasmKernels()!]) {
+    const sums = combinerOf(parts, Math.min(1, length), kernels);
+    for (const factor of [1, -2, 0.5]) {
+      sums.sum(weights.map((weight) => factor * weight));
+      sums.bound();
+    }
+    const bounds = [...expected].slice(1).map((value) => [Math.max(value, -2 * value), Math.min(value, -2 * value)]);
+    expect(bounds.every(([max, min], i) => Math.abs(sums.max[i]! - max!) + Math.abs(sums.min[i]! - min!) <= 1e-8)).toBe(true);
+    expect(sums.max).toHaveLength(bounds.length);
+  }
 });
 
 test('memory that a much smaller system does not need is given back', () => {

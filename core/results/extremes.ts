@@ -1,21 +1,9 @@
 import { diagramOf, type Diagram } from './diagram';
+import type { Extremes } from './extreme';
 import { evaluate, stationary } from './polynomial';
 import { degreeOf, isStored, offsetOf, type LineQuantity } from './quantities';
 import { AT_ENDS, partsOf } from './read';
 import type { Solution } from './results';
-
-export interface Extreme {
-  /** Metres from the member's start. */
-  readonly x: number;
-  readonly value: number;
-  /** Index of the outcome that governs. */
-  readonly from: number;
-}
-
-export interface Extremes {
-  readonly max: Extreme;
-  readonly min: Extreme;
-}
 
 /**
  * Largest and smallest value of a quantity on member m: exact, from the ends of the pieces and the zeros of their derivatives, with

@@ -59,7 +59,7 @@ export function addShifted(
 }
 
 /** Binomial shares C(i, k) / C(n, k) of the coefficients in those of Bernstein, by degree n, i and k. */
-const SHARES = Array.from({ length: 6 }, (_, n) =>
+const SHARES = Array.from({ length: 8 }, (_, n) =>
   Array.from({ length: n + 1 }, (__, i) => {
     let share = 1;
     return Float64Array.from({ length: i + 1 }, (___, k) => {
@@ -128,6 +128,13 @@ function changesOnUnit(c: Float64Array): number[] {
   while (degree > 0 && c[degree] === 0) degree--;
   if (degree === 0) return [];
   const p = c.subarray(0, degree + 1);
+  // Descartes' rule in Bernstein's form: no more zeros than its coefficients change their sign, and exactly one where they do once.
+  const changes = bernsteinChanges(p, degree);
+  if (changes === 0) return [];
+  if (changes === 1 && degree > 2) {
+    const [start, end] = [p[0]!, evaluate(p, 0, degree, 1)];
+    if (start * end < 0) return [bracketed(p, degree, 0, 1, start)];
+  }
   if (degree === 1) {
     const t = -p[0]! / p[1]!;
     return t > 0 && t < 1 ? [t] : [];
@@ -149,6 +156,20 @@ function changesOnUnit(c: Float64Array): number[] {
     }
   }
   return roots;
+}
+
+function bernsteinChanges(p: Float64Array, degree: number): number {
+  if (degree >= SHARES.length) return Infinity;
+  const shares = SHARES[degree]!;
+  let [changes, before] = [0, 0];
+  for (let i = 0; i <= degree; i++) {
+    const share = shares[i]!;
+    let sum = 0;
+    for (let k = 0; k <= i; k++) sum += share[k]! * p[k]!;
+    if (sum * before < 0) changes++;
+    if (sum !== 0) before = sum;
+  }
+  return changes;
 }
 
 function bracketed(p: Float64Array, degree: number, from: number, to: number, valueFrom: number): number {

@@ -1,8 +1,12 @@
+import type { Fibres } from '../sections/fibres';
 import type { Derived, Forces, PieceForces } from './derived/derived';
 import { diagramOf, type Diagram } from './diagram';
-import { enclosing, extremesIn, type Extremes } from './extremes';
+import type { Extremes } from './extreme';
+import { enclosing, extremesIn } from './extremes';
 import { isLine, quantityTable, type Quantity } from './quantities';
+import { extremesRead } from './envelope-reading';
 import { AT_ENDS, partsOf, pieceOf, valueIn } from './read';
+import { readingOf } from './readings';
 import type { Solution } from './results';
 
 /** A quantity at one place: from the least to the greatest value, which are one unless an envelope or a whole section is meant. */
@@ -11,47 +15,68 @@ export interface Range {
   readonly min: number;
 }
 
-/** Any quantity of member m at x metres from its start; undefined where it is not known there. */
-export function rangeAt(solution: Solution, outcome: number, m: number, quantity: Quantity, x: number): Range | undefined {
-  let [max, min] = [-Infinity, Infinity];
-  for (const part of partsOf(solution, outcome)) {
-    const one = rangeIn(solution, diagramOf(solution, part, m), m, quantity, x);
-    if (!one) return undefined;
-    max = Math.max(max, one.max);
-    min = Math.min(min, one.min);
-  }
-  return { max, min };
+/** All quantities of one member in one outcome: of an envelope the diagrams of its parts are found once, and asked as often as one likes. */
+export interface MemberReader {
+  /** At x metres from the start; undefined where the quantity is not known. */
+  readonly at: (quantity: Quantity, x: number) => Range | undefined;
+  /** Exact, as `extremes`; undefined where the quantity is not known. */
+  readonly extremes: (quantity: Quantity) => Extremes | undefined;
 }
 
-function rangeIn(solution: Solution, diagram: Diagram, m: number, quantity: Quantity, x: number): Range | undefined {
+export function memberReader(solution: Solution, outcome: number, m: number): MemberReader {
+  const fibres = solution.fibres[m];
+  const parts = partsOf(solution, outcome).map((part) => ({ part, diagram: diagramOf(solution, part, m) }));
+  return {
+    at: (quantity, x) => {
+      let [max, min] = [-Infinity, Infinity];
+      for (const { diagram } of parts) {
+        const one = rangeIn(diagram, fibres, quantity, x);
+        if (!one) return undefined;
+        max = Math.max(max, one.max);
+        min = Math.min(min, one.min);
+      }
+      return { max, min };
+    },
+    extremes: (quantity) => {
+      const all = parts.map(({ part, diagram }) =>
+        isLine(quantity)
+          ? extremesIn(diagram, quantity, part)
+          : derivedExtremes(quantityTable[quantity].derived!, fibres, diagram, part),
+      );
+      return all.every((one) => one !== undefined) ? enclosing(all) : undefined;
+    },
+  };
+}
+
+function rangeIn(diagram: Diagram, fibres: Fibres | undefined, quantity: Quantity, x: number): Range | undefined {
   if (isLine(quantity)) {
     const value = valueIn(diagram, quantity, x);
     return { max: value, min: value };
   }
   const forces = { N: valueIn(diagram, 'N', x), My: valueIn(diagram, 'My', x), Mz: valueIn(diagram, 'Mz', x) };
-  return quantityTable[quantity].derived!.at(forces, solution.fibres[m]);
+  return quantityTable[quantity].derived!.at(forces, fibres);
 }
 
-/** The exact extremes of any quantity on member m, as `extremes`; undefined where it is not known. */
+/** Any quantity of member m at x metres from its start; undefined where it is not known there. */
+export const rangeAt = (solution: Solution, outcome: number, m: number, quantity: Quantity, x: number): Range | undefined =>
+  memberReader(solution, outcome, m).at(quantity, x);
+
+/** The exact extremes of any quantity on member m, as `extremes`; undefined where it is not known. An envelope that was read ahead is looked up. */
 export function quantityExtremes(solution: Solution, outcome: number, m: number, quantity: Quantity): Extremes | undefined {
-  const all = partsOf(solution, outcome).map((part) => {
-    const diagram = diagramOf(solution, part, m);
-    if (isLine(quantity)) return extremesIn(diagram, quantity, part);
-    return derivedExtremes(quantityTable[quantity].derived!, solution, m, diagram, part);
-  });
-  return all.every((one) => one !== undefined) ? enclosing(all) : undefined;
+  const reading = readingOf(solution, outcome);
+  return reading ? extremesRead(reading, quantity, m) : memberReader(solution, outcome, m).extremes(quantity);
 }
 
-function derivedExtremes(
+/** The same of a derived quantity in one diagram; `from`: the outcome that it belongs to. */
+export function derivedExtremes(
   derived: Derived,
-  { fibres }: Solution,
-  m: number,
+  fibres: Fibres | undefined,
   diagram: Diagram,
   from: number,
 ): Extremes | undefined {
   let [max, min]: (Extremes['max'] | undefined)[] = [];
   const meet = (x: number, forces: Forces): void => {
-    const range = derived.at(forces, fibres[m]);
+    const range = derived.at(forces, fibres);
     if (!range) return;
     // Rounding must not move the place of a value that several points share.
     const slack = 1e-11 * Math.max(Math.abs(range.max), Math.abs(range.min));
@@ -68,7 +93,7 @@ function derivedExtremes(
       My: pieceOf(diagram, k, 'My'),
       Mz: pieceOf(diagram, k, 'Mz'),
     };
-    for (const s of [0, ...derived.turns(piece, fibres[m]).sort((a, b) => a - b), length])
+    for (const s of [0, ...derived.turns(piece, fibres).sort((a, b) => a - b), length])
       meet(start + s, { N: value(piece.N, s), My: value(piece.My, s), Mz: value(piece.Mz, s) });
   }
   meet(diagram.length, endForces(diagram, 'end'));

@@ -4,6 +4,7 @@ import type { Mechanism } from '../stability/mechanism';
 import type { Fibres } from '../sections/fibres';
 import type { Structure } from '../stiffness/structure';
 import type { Pieces } from './breakpoints';
+import type { EnvelopeReading } from './envelope-reading';
 
 /** Loads or reactions added up: fx, fy, fz, and mx, my, mz about the origin. */
 export type Resultant = readonly [number, number, number, number, number, number];
@@ -44,6 +45,8 @@ export interface Solution {
   readonly cases: readonly LinearOutcome[];
   /** By member: where its section feels most; undefined where its properties do not tell. */
   readonly fibres: readonly (Fibres | undefined)[];
+  /** Of envelopes over many parts what was read of them ahead. */
+  readonly readings?: ReadonlyMap<number, EnvelopeReading>;
   /** Nodes with a support. */
   readonly supported: Uint8Array;
   /** Decimal digits (of 16) that the elimination cancelled. */

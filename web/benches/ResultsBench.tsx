@@ -4,13 +4,15 @@ import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/d
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { enveloped } from '@rigid-beam/core/results/envelope';
 import { nodalAt } from '@rigid-beam/core/results/read';
+import { isReady } from '@rigid-beam/core/results/readings';
 import { linearOf } from '@rigid-beam/core/results/sums';
 import type { LinearOutcome, Solution } from '@rigid-beam/core/results/results';
 import { governingValues } from '@rigid-beam/drawing/diagram-scale';
-import { nameOf, quantitiesOf, quantityTable } from '@rigid-beam/core/results/quantities';
+import { nameOf, quantitiesOf, quantityTable, type Quantity } from '@rigid-beam/core/results/quantities';
 import { isPlane } from '@rigid-beam/core/stiffness/structure';
 import { showValue } from '@rigid-beam/drawing/show-quantity-value';
-import { actingIndex, settledSolution, useDisplay, useEditor, useEditorState } from '../session/use-editor';
+import { actingIndex } from '../session/editor-state';
+import { settledSolution, useDisplay, useEditor, useEditorState } from '../session/use-editor';
 import { Hint, PanelSubtitle, PlainButton, Stack } from '../ui/controls';
 import { Table } from '../ui/Table';
 
@@ -29,7 +31,11 @@ export function ResultsBench() {
         {acts.title && ` · ${acts.title}`}
       </Hint>
       <PanelSubtitle>Extremes</PanelSubtitle>
-      <ExtremesTable solution={solution} outcome={outcome} display={display} />
+      {isReady(solution, outcome) ? (
+        <ExtremesTable solution={solution} outcome={outcome} display={display} />
+      ) : (
+        <Hint>The envelope is being read. The sheet and the extremes follow when that is done; everything else goes on.</Hint>
+      )}
       <PanelSubtitle>Reactions</PanelSubtitle>
       <ReactionsTable solution={solution} outcome={outcome} display={display} />
       {linear && (
@@ -49,13 +55,17 @@ interface TableProps {
   readonly display: DisplayUnits;
 }
 
+/** Of a magnitude only the largest value matters. */
+const sidesOf = (quantity: Quantity): readonly ('max' | 'min')[] =>
+  quantityTable[quantity].derived?.isMagnitude ? ['max'] : ['max', 'min'];
+
 function ExtremesTable({ solution, outcome, display }: TableProps) {
   const editor = useEditor();
   const members = solution.structure.names.members;
   const { structure } = solution;
   const rows = quantitiesOf(structure).flatMap((quantity) => {
     const governing = governingValues(solution, outcome, quantity);
-    return governing ? (['max', 'min'] as const).map((side) => ({ quantity, side, ...governing[side] })) : [];
+    return governing ? sidesOf(quantity).map((side) => ({ quantity, side, ...governing[side] })) : [];
   });
   return (
     <Table>

@@ -11,7 +11,8 @@ import {
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
 import { SectionEditor } from './SectionEditor';
-import { actingIndex, settledSolution, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
+import { actingIndex } from '../session/editor-state';
+import { settledSolution, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
 import { Columns, Hint, PanelSubtitle, Row, Select, Stack, ToggleButton } from '../ui/controls';
 import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';

@@ -1,11 +1,11 @@
 'use client';
 
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { nameOf, quantitiesOf, quantityTable, type QuantityRow } from '@rigid-beam/core/results/quantities';
-import { quantityExtremes, rangeAt, type Range } from '@rigid-beam/core/results/read-quantity';
+import { memberReader, type Range } from '@rigid-beam/core/results/read-quantity';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { unitOfQuantity } from '@rigid-beam/drawing/show-quantity-value';
 import { capital } from '../ui/capital';
@@ -57,17 +57,18 @@ export function MemberCharts({ solution, outcome, member, display }: MemberChart
   const length = solution.structure.lengths[member]!;
   const acts = solution.outcomes[outcome]!;
   const { structure } = solution;
+  const reader = useMemo(() => memberReader(solution, outcome, member), [solution, outcome, member]);
 
   return (
     <Stack>
       <PanelSubtitle>Along the member · {acts.id}</PanelSubtitle>
       {quantitiesOf(structure).map((quantity) => {
-        const found = quantityExtremes(solution, outcome, member, quantity);
+        const found = reader.extremes(quantity);
         if (!found) return null;
         const { max, min } = found;
         const { symbol, ink, side } = quantityTable[quantity];
         const name = `${capital(nameOf(structure, quantity))} ${symbol}`;
-        const read = (x: number): Range => rangeAt(solution, outcome, member, quantity, x)!;
+        const read = (x: number): Range => reader.at(quantity, x)!;
         const unit = unitOfQuantity(quantity, display);
         const size = Math.max(Math.abs(max.value), Math.abs(min.value));
         const here = read(ratio * length);

@@ -4,76 +4,15 @@ import { fileNameOf, type Format } from '@rigid-beam/core/formats/registry';
 import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
 import { describeIntent, type Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Notice } from '@rigid-beam/core/model/notice';
-import type { Results } from '@rigid-beam/core/results/results';
 import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
-import type { RemediedMechanism } from '@rigid-beam/core/analysis/remedies';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
-import type { SolveProgress } from '../solver/solver.worker';
 import { SolvingClient, type SolveOutcome } from '../solver/solving-client';
-import { afterRevision, historyOf, type History, type Step } from './history';
-import { StorageQueue, type StorageState } from './storage';
+import { isHeld, type Drawn, type EditorState, type Opened, type Shown } from './editor-state';
+import { EnvelopeReader } from './envelope-reader';
+import { afterRevision, historyOf } from './history';
+import { StorageQueue } from './storage';
 import { addressOfPlace, placeOfAddress, type Place } from './view-state';
-
-/** The model as the server gave it when the page was opened. */
-export interface Opened {
-  readonly id: string;
-  readonly projectName: string;
-  readonly revision: number;
-  readonly model: Model;
-  readonly history: readonly (Step & { readonly kind: RevisionKind })[];
-}
-
-/** A model and its own results: what the sheet draws. Results are absent while they are not ready. */
-interface Drawn {
-  readonly model: Model;
-  readonly results?: Results;
-  readonly milliseconds?: number;
-  readonly kernels?: string;
-}
-
-export interface EditorState extends Place {
-  readonly projectName: string;
-  readonly model: Model;
-  /** The model while something is dragged; not stored yet. */
-  readonly preview: Model | undefined;
-  readonly drawn: Drawn;
-  /** The same for the rest of the page, which follows a drag only in structures small enough. */
-  readonly settled: Drawn;
-  /** How far the solution is, while it takes its time; `stopped` once it was given up by hand. */
-  readonly progress: SolveProgress | 'stopped' | undefined;
-  readonly storage: StorageState;
-  readonly history: History;
-  readonly selection: readonly Subject[];
-  /** Why the last edit was refused. */
-  readonly refusal: readonly Notice[];
-  readonly diagramFactor: number;
-  readonly values: boolean;
-  readonly deflected: boolean;
-  readonly dimensions: boolean;
-  readonly names: boolean;
-  readonly localAxes: boolean;
-  /** Keys of the nodes and members that are not shown. */
-  readonly hidden: ReadonlySet<string>;
-  /** Of several motions that nothing resists, the place of the one that is drawn; the first one otherwise. */
-  readonly shownMotion: number | undefined;
-  /** What would stop the mechanisms of a model, once it is found. */
-  readonly remedies: { readonly model: Model; readonly mechanisms: readonly RemediedMechanism[] } | undefined;
-  /** The schedule that is open. */
-  readonly schedule: 'nodes' | 'members' | undefined;
-}
-
-/** What of the state only switches the view. */
-type Shown = Pick<
-  EditorState,
-  'diagramFactor' | 'values' | 'deflected' | 'dimensions' | 'names' | 'localAxes' | 'hidden' | 'schedule'
->;
-
-/** Members up to which everything on the page follows a drag. */
-const LIVELY = 300;
-
-/** Whether a part of a large structure is being dragged: then only members and diagrams move along, and the page waits. */
-export const isHeld = ({ preview, model }: EditorState): boolean => preview !== undefined && model.members.length > LIVELY;
 
 /** After this time a solution that is still awaited is no longer replaced by the one before it on the sheet. */
 const PATIENCE = 150;
@@ -83,6 +22,7 @@ export class Editor {
   private readonly own: StoreApi<EditorState>;
   private readonly solver: SolvingClient;
   private readonly queue: StorageQueue;
+  private readonly reader: EnvelopeReader;
   private patience: ReturnType<typeof setTimeout> | undefined;
 
   constructor(
@@ -97,6 +37,7 @@ export class Editor {
       drawn: { model: opened.model },
       settled: { model: opened.model },
       progress: undefined,
+      reading: undefined,
       storage: { status: 'stored' },
       history: historyOf(opened.history),
       selection: [],
@@ -119,6 +60,13 @@ export class Editor {
         if (progress !== this.state.progress) this.own.setState({ progress });
       },
     );
+    this.reader = new EnvelopeReader(this.solver, {
+      state: () => this.state,
+      tell: (reading) => {
+        if (reading !== this.state.reading) this.own.setState({ reading });
+      },
+      show: (drawn) => this.draw(drawn),
+    });
     this.solver.solve(opened.model);
   }
 
@@ -215,12 +163,14 @@ export class Editor {
     const { stage, acting, quantity } = { ...this.state, ...place };
     const next = { stage, acting, quantity };
     this.own.setState(next);
+    void this.reader.follow();
     if (addressOfPlace(next) !== window.location.search) window.history.pushState(null, '', addressOfPlace(next));
   }
 
   /** The address changed by back or forward. */
   follow(search: string): void {
     this.own.setState(placeOfAddress(search));
+    void this.reader.follow();
   }
 
   /** Writes a file that takes an analysis, in the worker, and lets the browser keep it. */
@@ -324,6 +274,7 @@ export class Editor {
   private draw(drawn: Drawn): void {
     if (drawn.model !== this.state.drawn.model) this.own.setState({ shownMotion: undefined });
     this.own.setState(isHeld(this.state) ? { drawn } : { drawn, settled: drawn });
+    void this.reader.follow();
   }
 
   private keepSelection(model: Model): void {

@@ -4,7 +4,8 @@ import { createContext, useContext, useDeferredValue } from 'react';
 import { useStore } from 'zustand';
 import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import type { Solution } from '@rigid-beam/core/results/results';
-import { isHeld, type Editor, type EditorState } from './editor';
+import { type Editor } from './editor';
+import { isHeld, type EditorState } from './editor-state';
 
 export const EditorContext = createContext<Editor | undefined>(undefined);
 
@@ -30,16 +31,6 @@ export const useDrawnInTime = (): EditorState['settled'] => useDeferredValue(use
 export function useDisplay(): DisplayUnits {
   const display = useEditorState((state) => state.model.display);
   return { ...defaultDisplay, ...display };
-}
-
-/** Index of what acts: the outcome that the address names, or else the first one. */
-export function actingIndex(state: EditorState): number {
-  const { drawn, acting } = state;
-  const all = drawn.results?.solution?.outcomes ?? [...drawn.model.cases, ...drawn.model.combinations];
-  return Math.max(
-    0,
-    all.findIndex(({ id }) => id === acting),
-  );
 }
 
 /** The solution for the page beside the sheet, when the model has one. */

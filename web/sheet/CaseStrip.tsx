@@ -6,10 +6,12 @@ import styled from 'styled-components';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { showMoment } from '@rigid-beam/core/quantities/show-load';
 import type { Model } from '@rigid-beam/core/model/model';
+import { isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { governingValues, largestOf } from '@rigid-beam/drawing/diagram-scale';
 import { sketchMarkup } from '@rigid-beam/drawing/sketch';
-import { actingIndex, useEditor, useEditorState, useDrawnInTime } from '../session/use-editor';
+import { actingIndex } from '../session/editor-state';
+import { useEditor, useEditorState, useDrawnInTime } from '../session/use-editor';
 
 const Strip = styled(RadioGroup)`
   grid-area: cases;
@@ -143,7 +145,7 @@ const Sketch = memo(function Sketch({ model, solution, outcome }: PictureProps) 
 
 /** The figure by which a case is known: its largest moment. */
 function figure(model: Model, solution: Solution | undefined, outcome: number): string {
-  if (!solution?.outcomes[outcome]) return '–';
+  if (!solution?.outcomes[outcome] || !isReady(solution, outcome)) return '–';
   const largest = largestOf(governingValues(solution, outcome, 'Mz'));
   return `M ${showMoment(largest, { ...defaultDisplay, ...model.display })}`;
 }

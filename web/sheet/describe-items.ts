@@ -3,10 +3,11 @@ import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/d
 import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
 import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
-import { nameOf, quantitiesOf } from '@rigid-beam/core/results/quantities';
+import { nameOf, quantitiesOf, quantityTable } from '@rigid-beam/core/results/quantities';
 import { quantityExtremes } from '@rigid-beam/core/results/read-quantity';
 import { unitOfQuantity } from '@rigid-beam/drawing/show-quantity-value';
 import { sizeOf } from '@rigid-beam/core/model/loads/intensities';
+import { isReady } from '@rigid-beam/core/results/readings';
 import { linearOf } from '@rigid-beam/core/results/sums';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { subjectKey, type Subject } from '@rigid-beam/drawing/display-list';
@@ -83,12 +84,13 @@ function nodeWords(
 }
 
 function memberForces(index: number, display: DisplayUnits, solution: Solution | undefined, outcome: number): string {
-  if (!solution?.outcomes[outcome]) return '';
+  if (!solution?.outcomes[outcome] || !isReady(solution, outcome)) return '';
   const all = quantitiesOf(solution.structure).flatMap((quantity) => {
     const found = quantityExtremes(solution, outcome, index, quantity);
     if (!found) return [];
     const [min, max] = [found.min.value, found.max.value].map((value) => showQuantity(value, unitOfQuantity(quantity, display)));
-    return [`${nameOf(solution.structure, quantity)} ${min} to ${max}`];
+    const name = nameOf(solution.structure, quantity);
+    return [quantityTable[quantity].derived?.isMagnitude ? `${name} up to ${max}` : `${name} ${min} to ${max}`];
   });
   return `; ${all.join(', ')}`;
 }

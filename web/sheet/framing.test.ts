@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import { emptyModel } from '@rigid-beam/core/model/model';
 import { screenX, screenY, type Camera } from '@rigid-beam/drawing/camera';
 import { plainView } from '@rigid-beam/drawing/view';
-import type { EditorState } from '../session/editor';
+import type { EditorState } from '../session/editor-state';
 import { CARD_WIDTH, framed, TITLE_BLOCK } from './framing';
 
 const camera: Camera = { x: 0, y: 0, scale: 1, width: 900, height: 650 };

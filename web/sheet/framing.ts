@@ -1,7 +1,7 @@
 import { boundsOf, fit, type Camera } from '@rigid-beam/drawing/camera';
 import { drawnNodes, type Seen } from '@rigid-beam/drawing/geometry';
 import { seenPoint } from '@rigid-beam/drawing/projection';
-import type { EditorState } from '../session/editor';
+import type { EditorState } from '../session/editor-state';
 import { pointOfPixel } from '../underlay/placing';
 
 /** Pixels that the card covers on the right while something is selected. */

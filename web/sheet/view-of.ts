@@ -5,8 +5,8 @@ import { quickItems } from '@rigid-beam/drawing/quick-items';
 import { sheetItems } from '@rigid-beam/drawing/sheet-items';
 import type { View } from '@rigid-beam/drawing/view';
 import { SKETCHED, weightAt, withoutSmallTalk } from '@rigid-beam/drawing/weight';
-import { isHeld, type EditorState } from '../session/editor';
-import { actingIndex } from '../session/use-editor';
+import { isHeld, type EditorState } from '../session/editor-state';
+import { actingIndex } from '../session/editor-state';
 
 /** What the sheet shows: what the user chose, and of something large that is in hand only what is watched (docs/decisions/018). */
 export function viewOf(state: EditorState, seen: Seen, plane: WorkPlane | undefined, scale: number, turning: boolean): View {

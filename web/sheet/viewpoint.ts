@@ -15,7 +15,8 @@ import {
   type WorkPlane,
 } from '@rigid-beam/drawing/projection';
 import { chosenOf } from '../session/chosen';
-import type { Editor, EditorState } from '../session/editor';
+import type { Editor } from '../session/editor';
+import type { EditorState } from '../session/editor-state';
 import { CARD_WIDTH, framed } from './framing';
 import { RESTING, type SheetState } from './sheet-state';
 

@@ -6,6 +6,10 @@ import { warmUp } from '@rigid-beam/core/analysis/warm-up';
 import { formatOf } from '@rigid-beam/core/formats/registry';
 import { warmUpKernels } from '@rigid-beam/core/linear-algebra/kernel-pool';
 import type { Model } from '@rigid-beam/core/model/model';
+import type { BoundCurve, ReadExtremes } from '@rigid-beam/core/results/envelope-reading';
+import type { LineQuantity, Quantity } from '@rigid-beam/core/results/quantities';
+import { readCurve } from '@rigid-beam/core/results/read-curve';
+import { readExtremes } from '@rigid-beam/core/results/read-extremes';
 import type { LinearOutcome, Results } from '@rigid-beam/core/results/results';
 import { buffersOf, withCases } from './buffers';
 import { assembled, type ModelParts } from './model-parts';
@@ -27,6 +31,20 @@ export interface SolveProgress {
   readonly done: number;
 }
 
+/** What is asked of an envelope: the extremes of all quantities, and the bounds of one that is drawn. */
+export interface ReadingAsked {
+  readonly extremes: boolean;
+  readonly curve: LineQuantity | undefined;
+}
+
+export interface ReadingFound {
+  readonly extremes?: ReadonlyMap<Quantity, ReadExtremes>;
+  readonly curve?: BoundCurve;
+}
+
+/** Milliseconds of reading after which the worker listens. */
+const PAUSE = 40;
+
 /** Short solutions tell nothing; long ones at most this often, in milliseconds. */
 const QUIET = 300;
 const OFTEN = 100;
@@ -34,11 +52,15 @@ const OFTEN = 100;
 const session = new AnalysisSession();
 const kernels = warmUpKernels();
 let current: Model | undefined;
+/** The results of it, unless their cases were given away. */
+let last: Results | undefined;
+/** Counts what is being read: a newer model or another question ends it. */
+let reading = 0;
 /** The cases that the page has. */
 let sent: readonly LinearOutcome[] = [];
 
 /** Numbers in the cases of a solution up to which they are kept here and copied to the page. */
-const KEPT = 4e6;
+const KEPT = 12e6;
 const numbersIn = (cases: readonly LinearOutcome[]): number =>
   cases.reduce((sum, { coefficients, ends }) => sum + coefficients.length + ends.length, 0);
 
@@ -46,6 +68,7 @@ const solver = {
   solve(parts: ModelParts, tell: (progress: SolveProgress) => void): Solved {
     const model = assembled(parts, current);
     current = model;
+    reading++;
     const begun = performance.now();
     let told = begun + QUIET - OFTEN;
     const progress = (phase: Phase, done: number): void => {
@@ -61,12 +84,49 @@ const solver = {
       // Too much to have twice: it goes over whole, and the next solution starts its cases anew.
       session.handOver();
       sent = [];
+      last = undefined;
       return Comlink.transfer({ results, milliseconds, kernels, unchanged: cases.map(() => false) }, buffersOf(cases));
     }
     const unchanged = cases.map((one, c) => one === sent[c]);
     sent = cases;
+    last = results;
     const news = cases.map((one, c) => (unchanged[c] ? undefined : one));
     return { results: withCases(results, news), milliseconds, kernels, unchanged };
+  },
+
+  /**
+   * Reads an envelope of the model that was solved last: what of it is asked for. It pauses again and again, so that a newer model is heard;
+   * nothing comes back where one came before the end.
+   */
+  async readEnvelope(outcome: number, asked: ReadingAsked, tell: (done: number) => void): Promise<ReadingFound | undefined> {
+    const own = ++reading;
+    if (!current) return undefined;
+    const { solution } = (last ??= session.update(current));
+    if (!solution) return undefined;
+    const steps = function* <T>(work: Generator<number, T>, share: readonly [number, number]): Generator<number, T> {
+      let step = work.next();
+      for (; !step.done; step = work.next()) yield share[0] + (share[1] - share[0]) * step.value;
+      return step.value;
+    };
+    const both = asked.extremes && asked.curve !== undefined;
+    const found: { -readonly [key in keyof ReadingFound]: ReadingFound[key] } = {};
+    const whole = (function* (): Generator<number> {
+      if (asked.extremes) found.extremes = yield* steps(readExtremes(solution, outcome), [0, both ? 0.85 : 1]);
+      if (asked.curve) found.curve = yield* steps(readCurve(solution, outcome, asked.curve), [both ? 0.85 : 0, 1]);
+    })();
+    let [paused, told] = [performance.now(), 0];
+    for (const done of whole) {
+      const now = performance.now();
+      if (now - paused < PAUSE) continue;
+      if (now - told > OFTEN) {
+        tell(done);
+        told = now;
+      }
+      await new Promise((resolve) => setTimeout(resolve));
+      if (own !== reading) return undefined;
+      paused = performance.now();
+    }
+    return Comlink.transfer(found, buffersOf([...(found.extremes?.values() ?? []), found.curve]));
   },
 
   /** The text of a file that takes an analysis, of the model that was solved last. */

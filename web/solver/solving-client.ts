@@ -4,7 +4,7 @@ import type { Model } from '@rigid-beam/core/model/model';
 import type { LinearOutcome } from '@rigid-beam/core/results/results';
 import { withCases } from './buffers';
 import { partsOf } from './model-parts';
-import type { SolveProgress, Solved, Solver } from './solver.worker';
+import type { ReadingAsked, ReadingFound, SolveProgress, Solved, Solver } from './solver.worker';
 
 export type SolveOutcome =
   { readonly model: Model; readonly solved: Solved } | { readonly model: Model; readonly failure: string };
@@ -72,6 +72,13 @@ export class SolvingClient {
   /** The text of a file of the model that was solved last; nothing where a newer one is being solved. */
   write(format: string): Promise<string | undefined> {
     return this.between((solver) => solver.write(format));
+  }
+
+  /** Reads an envelope of the model that was solved last; nothing where a newer one is solved before that is done. */
+  async readEnvelope(outcome: number, asked: ReadingAsked, tell: (done: number) => void): Promise<ReadingFound | undefined> {
+    const { generation } = this;
+    const found = await this.solver.readEnvelope(outcome, asked, Comlink.proxy(tell));
+    return generation === this.generation ? found : undefined;
   }
 
   /** Lets the worker do something else while no model waits to be solved. */

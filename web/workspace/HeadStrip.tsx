@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import styled from 'styled-components';
 import { isFault } from '@rigid-beam/core/model/notice';
-import type { EditorState } from '../session/editor';
+import type { EditorState } from '../session/editor-state';
 import type { SolveProgress } from '../solver/solver.worker';
 import { useEditor, useEditorState } from '../session/use-editor';
 import { AppearanceButton } from '../ui/AppearanceButton';
@@ -106,13 +106,14 @@ const PHASES: Record<SolveProgress['phase'], string> = {
 };
 
 /** `tone|text`: a plain string, so that the strip follows only when the words change. */
-function solutionWords({ settled, progress }: EditorState): string {
+function solutionWords({ settled, progress, reading }: EditorState): string {
   const { results, milliseconds } = settled;
   if (progress === 'stopped') return 'attention|Stopped, not solved';
   if (progress) {
     const share = progress.done > 0 ? ` ${Math.round(100 * progress.done)} %` : '';
     return `plain|Solving: ${PHASES[progress.phase]}${share}`;
   }
+  if (reading !== undefined) return `plain|Reading the envelope ${Math.round(100 * reading)} %`;
   if (!results) return 'plain|Solving …';
   if (results.status === 'unstable') {
     const count = results.mechanisms.filter(({ harmless }) => !harmless).length;

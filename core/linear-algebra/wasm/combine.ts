@@ -1,4 +1,4 @@
-// Weighted sums of vectors.
+// Weighted sums of vectors, and bounds of many.
 import { at } from './memory';
 
 /** out(i) = Σ weight(c)·part(c, i) over `count` parts that lie `stride` numbers apart; `length` is a multiple of eight. */
@@ -23,5 +23,16 @@ export function combine(parts: usize, stride: i32, count: i32, weights: usize, l
     v128.store(target, s1, 16);
     v128.store(target, s2, 32);
     v128.store(target, s3, 48);
+  }
+}
+
+/** max(i) = max(max(i), x(i)) and min(i) = min(min(i), x(i)); `length` is even. */
+export function bound(x: usize, length: i32, max: usize, min: usize): void {
+  for (let i = 0; i < length; i += 2) {
+    const value = v128.load(at(x, i));
+    const high = at(max, i);
+    const low = at(min, i);
+    v128.store(high, f64x2.max(v128.load(high), value));
+    v128.store(low, f64x2.min(v128.load(low), value));
   }
 }

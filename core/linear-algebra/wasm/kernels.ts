@@ -3,7 +3,7 @@
 import { backwardFour, forwardFour } from './substitute-four';
 import { backwardOne, forwardOne } from './substitute-one';
 
-export { combine } from './combine';
+export { bound, combine } from './combine';
 export { factorPanel, updateBorder } from './dense';
 export { extendAdd, gather } from './fronts';
 export { residual } from './residual';

@@ -1,5 +1,7 @@
 import type { Fibres } from '../../sections/fibres';
 import { derivative, productOf, signChanges, sumOf, timesOf } from '../polynomial';
+import { Reach, widen } from '../reach';
+import { raiseBySquare } from './square-reach';
 import type { Derived, PieceForces } from './derived';
 
 /**
@@ -9,6 +11,7 @@ import type { Derived, PieceForces } from './derived';
  */
 export const normalStress: Derived = {
   spreads: true,
+  isMagnitude: false,
   at: ({ N, My, Mz }, fibres) => {
     if (!fibres) return undefined;
     const { A, points, radius } = fibres;
@@ -23,8 +26,49 @@ export const normalStress: Derived = {
     }
     return { max, min };
   },
+  most: ({ N, My, Mz }, fibres) => {
+    if (!fibres) return 0;
+    const { A, points, radius } = fibres;
+    const [vv, vw, ww] = fibres.flexibility;
+    const [v, w] = [Math.abs(vv) * Mz + Math.abs(vw) * My, Math.abs(vw) * Mz + Math.abs(ww) * My];
+    let most = 0;
+    for (let i = 0; i < points.length; i += 2) most = Math.max(most, Math.abs(points[i]!) * v + Math.abs(points[i + 1]!) * w);
+    return N / A + most + radius * (v + w);
+  },
+  widen: (reach, piece, fibres) => {
+    if (!fibres) return;
+    const { A, flexibility, points, radius } = fibres;
+    const [vv, vw, ww] = flexibility;
+    const { coefficients: c, N, My, Mz, length } = piece;
+    let around = 0;
+    if (radius > 0) {
+      for (let k = 0; k < 4; k++) {
+        const [y, z] = [My < 0 ? 0 : c[My + k]!, c[Mz + k]!];
+        bending[k] = vv * z + vw * y;
+        bending[4 + k] = vw * z + ww * y;
+      }
+      curvature.high = 0;
+      raiseBySquare(curvature, { coefficients: bending, N: 0, My: 0, Mz: 4, length });
+      around = radius * Math.sqrt(curvature.high);
+    }
+    for (let i = 0; i < points.length; i += 2) {
+      const [y, z] = [points[i]!, points[i + 1]!];
+      for (let k = 0; k < 4; k++) {
+        const [my, mz] = [My < 0 ? 0 : c[My + k]!, c[Mz + k]!];
+        stress[k] = (k < 3 ? c[N + k]! / A : 0) - y * (vv * mz + vw * my) - z * (vw * mz + ww * my);
+      }
+      widen(corner, stress, 0, 3, length);
+    }
+    reach.include(corner.high + around);
+    reach.include(corner.low - around);
+    corner.reset();
+  },
   turns: (piece, fibres) => (fibres ? turnsOf(piece, fibres) : []),
 };
+
+const [corner, curvature] = [new Reach(), new Reach()];
+const stress = new Float64Array(4);
+const bending = new Float64Array(8);
 
 function turnsOf({ N, My, Mz, length }: PieceForces, { A, flexibility: [vv, vw, ww], points, radius }: Fibres): number[] {
   const v = sumOf([timesOf(Mz, vv), timesOf(My, vw)]);

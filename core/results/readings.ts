@@ -1,0 +1,37 @@
+import type { BoundCurve, EnvelopeReading } from './envelope-reading';
+import type { LineQuantity } from './quantities';
+import { partsOf } from './read';
+import type { Solution } from './results';
+
+/** Members times parts of an envelope from which on it is read ahead, outside the page, and not when somebody looks at it. */
+const MANY = 30_000;
+
+export const readingOf = ({ readings }: Solution, outcome: number): EnvelopeReading | undefined => readings?.get(outcome);
+
+/** Whether an outcome is so large that all its members can be looked at only when it was read. */
+export const isReadAhead = (solution: Solution, outcome: number): boolean =>
+  solution.outcomes[outcome]?.kind === 'envelope' &&
+  partsOf(solution, outcome).length * solution.structure.names.members.length > MANY;
+
+/** Whether all members of an outcome may be looked at now; with a quantity, whether its diagrams may. */
+export function isReady(solution: Solution, outcome: number, drawn?: LineQuantity): boolean {
+  if (!isReadAhead(solution, outcome)) return true;
+  const reading = readingOf(solution, outcome);
+  return reading !== undefined && (drawn === undefined || reading.curves.has(drawn));
+}
+
+/** What was found of an envelope: the extremes of all quantities, or the bounds of one, or both. */
+export interface Found {
+  readonly extremes?: EnvelopeReading['extremes'];
+  readonly curve?: readonly [LineQuantity, BoundCurve];
+}
+
+/** The solution with what was found of one of its envelopes, beside what was known. */
+export function withFound(solution: Solution, outcome: number, { extremes, curve }: Found): Solution {
+  const known = readingOf(solution, outcome);
+  const reading: EnvelopeReading = {
+    extremes: extremes ?? known?.extremes ?? new Map(),
+    curves: new Map([...(known?.curves ?? []), ...(curve ? [curve] : [])]),
+  };
+  return { ...solution, readings: new Map([...(solution.readings ?? []), [outcome, reading]]) };
+}

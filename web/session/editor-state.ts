@@ -1,0 +1,81 @@
+import type { Model } from '@rigid-beam/core/model/model';
+import type { Notice } from '@rigid-beam/core/model/notice';
+import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
+import type { RemediedMechanism } from '@rigid-beam/core/analysis/remedies';
+import type { Results } from '@rigid-beam/core/results/results';
+import type { Subject } from '@rigid-beam/drawing/display-list';
+import type { SolveProgress } from '../solver/solver.worker';
+import type { History, Step } from './history';
+import type { StorageState } from './storage';
+import type { Place } from './view-state';
+
+/** The model as the server gave it when the page was opened. */
+export interface Opened {
+  readonly id: string;
+  readonly projectName: string;
+  readonly revision: number;
+  readonly model: Model;
+  readonly history: readonly (Step & { readonly kind: RevisionKind })[];
+}
+
+/** A model and its own results: what the sheet draws. Results are absent while they are not ready. */
+export interface Drawn {
+  readonly model: Model;
+  readonly results?: Results;
+  readonly milliseconds?: number;
+  readonly kernels?: string;
+}
+
+export interface EditorState extends Place {
+  readonly projectName: string;
+  readonly model: Model;
+  /** The model while something is dragged; not stored yet. */
+  readonly preview: Model | undefined;
+  readonly drawn: Drawn;
+  /** The same for the rest of the page, which follows a drag only in structures small enough. */
+  readonly settled: Drawn;
+  /** How far the solution is, while it takes its time; `stopped` once it was given up by hand. */
+  readonly progress: SolveProgress | 'stopped' | undefined;
+  /** How far the reading of the acting envelope is, 0 to 1, while it is read. */
+  readonly reading: number | undefined;
+  readonly storage: StorageState;
+  readonly history: History;
+  readonly selection: readonly Subject[];
+  /** Why the last edit was refused. */
+  readonly refusal: readonly Notice[];
+  readonly diagramFactor: number;
+  readonly values: boolean;
+  readonly deflected: boolean;
+  readonly dimensions: boolean;
+  readonly names: boolean;
+  readonly localAxes: boolean;
+  /** Keys of the nodes and members that are not shown. */
+  readonly hidden: ReadonlySet<string>;
+  /** Of several motions that nothing resists, the place of the one that is drawn; the first one otherwise. */
+  readonly shownMotion: number | undefined;
+  /** What would stop the mechanisms of a model, once it is found. */
+  readonly remedies: { readonly model: Model; readonly mechanisms: readonly RemediedMechanism[] } | undefined;
+  /** The schedule that is open. */
+  readonly schedule: 'nodes' | 'members' | undefined;
+}
+
+/** What of the state only switches the view. */
+export type Shown = Pick<
+  EditorState,
+  'diagramFactor' | 'values' | 'deflected' | 'dimensions' | 'names' | 'localAxes' | 'hidden' | 'schedule'
+>;
+
+/** Members up to which everything on the page follows a drag. */
+const LIVELY = 300;
+
+/** Whether a part of a large structure is being dragged: then only members and diagrams move along, and the page waits. */
+export const isHeld = ({ preview, model }: EditorState): boolean => preview !== undefined && model.members.length > LIVELY;
+
+/** Index of what acts: the outcome that the address names, or else the first one. */
+export function actingIndex({ drawn, acting }: Pick<EditorState, 'drawn' | 'acting'>): number {
+  const all = drawn.results?.solution?.outcomes ?? [...drawn.model.cases, ...drawn.model.combinations];
+  return Math.max(
+    0,
+    all.findIndex(({ id }) => id === acting),
+  );
+}
