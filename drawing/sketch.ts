@@ -3,6 +3,7 @@ import type { Solution } from '@rigid-beam/core/results/results';
 import { boundsOf, fit } from './camera';
 import { drawnNodes, NOTHING_HIDDEN } from './geometry';
 import { ELEVATION, lookFrom, LOOKS } from './projection';
+import { quickItems } from './quick-items';
 import { sheetItems } from './sheet-items';
 import { svgMarkup, type Palette } from './svg';
 import { plainView, type View } from './view';
@@ -12,6 +13,9 @@ import { SKETCHED, weightAt } from './weight';
 export const themePalette: Palette = (ink) => `var(--draw-${ink})`;
 
 const CORNER = lookFrom(LOOKS.corner.round, LOOKS.corner.height);
+
+/** Members from which on nothing but the structure can be told in a sketch, however it is drawn. */
+const CROWDED = 1500;
 
 /** A small drawing of a model with one case acting: loads and deflected line, no texts. The inner markup of an SVG. */
 export function sketchMarkup(
@@ -28,6 +32,7 @@ export function sketchMarkup(
   if (!box) return '';
   const margin = Math.min(width, height) * 0.22;
   const camera = fit(box, width, height, { left: margin, right: margin, top: margin, bottom: margin });
+  if (model.members.length > CROWDED) return svgMarkup(quickItems(model, seen), camera, palette);
   const isEnvelope = solution?.outcomes[outcome]?.kind === 'envelope';
   const view: View = {
     ...plainView,

@@ -78,9 +78,15 @@ export function CaseStrip() {
   const solution = results?.solution;
   const acting = useEditorState(actingIndex);
   const all = [...model.cases, ...model.combinations];
+  const strip = useRef<HTMLDivElement>(null);
+  // What acts is in view, also where it was chosen elsewhere.
+  useEffect(() => {
+    strip.current?.children[acting]?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  }, [acting]);
   if (all.length === 0) return <Strip aria-label="Cases and combinations">There is no load case yet. Add one in Loads.</Strip>;
   return (
     <Strip
+      ref={strip}
       aria-label="Cases and combinations"
       orientation="horizontal"
       value={all[acting]?.id ?? null}

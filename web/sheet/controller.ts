@@ -3,6 +3,7 @@ import type { Point } from '@rigid-beam/core/model/point';
 import { lookFrom, LOOKS, type WorkPlane } from '@rigid-beam/drawing/projection';
 import { snap, type Snap } from '@rigid-beam/drawing/snap';
 import type { Editor } from '../session/editor';
+import type { EditorState } from '../session/editor-state';
 import { traced } from '../underlay/trace';
 import { Keyboard } from './keyboard';
 import { LiveDrawing } from './live-drawing';
@@ -45,7 +46,7 @@ export class SheetController {
     this.view = new Viewpoint(editor, this.store, this.drawing);
     this.stopListening = editor.store.subscribe((state, before) => {
       this.view.modelChanged(state, before);
-      this.drawing.refresh();
+      if (isSeen(state, before)) this.drawing.refresh();
     });
     // Fonts arrive after the first picture; texts are measured again then.
     void document.fonts.ready.then(() => this.drawing.recolour());
@@ -159,3 +160,19 @@ export class SheetController {
     });
   }
 }
+
+/** What of the editor's state no drawing shows: how far something is, and what stands beside the sheet. */
+const UNSEEN: ReadonlySet<string> = new Set<keyof EditorState>([
+  'progress',
+  'reading',
+  'storage',
+  'history',
+  'refusal',
+  'remedies',
+  'settled',
+  'projectName',
+]);
+
+/** Whether anything has changed that the drawing may show. */
+const isSeen = (state: EditorState, before: EditorState): boolean =>
+  Object.keys(state).some((key) => !UNSEEN.has(key) && state[key as keyof EditorState] !== before[key as keyof EditorState]);

@@ -134,9 +134,11 @@ export class SolvingClient {
     while (this.waiting && generation === this.generation) {
       const model = this.waiting;
       this.waiting = undefined;
-      this.since = performance.now();
+      const begun = performance.now();
+      this.since = begun;
       const tell = Comlink.proxy((progress: SolveProgress) => {
-        if (generation === this.generation) this.tell(progress);
+        // What was told on the way may arrive after the solution itself.
+        if (generation === this.generation && this.since === begun) this.tell(progress);
       });
       const asked = this.solver.solve(partsOf(model, this.known), tell);
       this.known = model;
