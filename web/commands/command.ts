@@ -1,4 +1,5 @@
-import { describeIntent, type Intent } from '@rigid-beam/core/model/edits/intent';
+import { describeIntent } from '@rigid-beam/core/model/edits/describe-intent';
+import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Chosen } from '@rigid-beam/core/model/selecting';
 import type { SheetController } from '../sheet/controller';
 import { chosenOf } from '../session/chosen';

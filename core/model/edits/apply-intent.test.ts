@@ -4,7 +4,8 @@ import type { Model } from '../model';
 import { checkModel } from '../check';
 import { soundModel } from '../../test/faults';
 import { applyIntent } from './apply-intent';
-import { describeIntent, type Intent } from './intent';
+import { describeIntent } from './describe-intent';
+import type { Intent } from './intent';
 
 const start = checkModel(soundModel()).model!;
 

@@ -5,7 +5,7 @@ import type { Part } from './insert';
 import type { MergePair } from './merge';
 import type { Motion } from './motion';
 import type { Repetition } from './repeat';
-import { keyedLists, type KeyedList } from './keyed-lists';
+import type { KeyedList } from './keyed-lists';
 import type { Cuts } from './split';
 
 /** Settings of the model as a whole. */
@@ -48,88 +48,3 @@ export type Intent =
   | { readonly type: 'remove'; readonly list: KeyedList; readonly keys: readonly string[] }
   | { readonly type: 'set'; readonly settings: Settings }
   | { readonly type: 'patch'; readonly patches: readonly Patch[] };
-
-const words: Record<KeyedList, string> = {
-  materials: 'material',
-  sections: 'section',
-  nodes: 'node',
-  members: 'member',
-  supports: 'support of node',
-  cases: 'case',
-  loads: 'load',
-  combinations: 'combination',
-  groups: 'group',
-};
-
-const MOTIONS: Record<Motion['kind'], string> = { move: 'Move', turn: 'Turn', mirror: 'Mirror' };
-
-/** A few names, or how many there are. */
-const listed = (word: string, ids: readonly string[]): string =>
-  ids.length <= 4 ? `${word}${ids.length === 1 ? '' : 's'} ${ids.join(', ')}` : `${ids.length} ${word}s`;
-
-/** The name of an entry that is put; a load that has none yet is given one. */
-const nameOf = ({ list, entry, key }: Extract<Intent, { type: 'put' }>): string | undefined => {
-  const name = key ?? entry[keyedLists[list]];
-  return name === undefined ? undefined : String(name);
-};
-
-/** The edit in a few words, for undo and for the list of changes. */
-export function describeIntent(intent: Intent): string {
-  switch (intent.type) {
-    case 'put':
-      return nameOf(intent) === undefined ? `Add a ${words[intent.list]}` : `Set ${words[intent.list]} ${nameOf(intent)}`;
-    case 'draw':
-      return intent.members.length > 0
-        ? `Draw ${listed(
-            'member',
-            intent.members.map(({ id }) => id),
-          )}`
-        : `Place ${listed(
-            'node',
-            intent.nodes.map(({ id }) => id),
-          )}`;
-    case 'moveNodes':
-      return `Move ${listed(
-        'node',
-        intent.moves.map(({ id }) => id),
-      )}`;
-    case 'stretch':
-      return 'Change a dimension';
-    case 'remove':
-      return intent.keys.length > 4
-        ? `Remove ${intent.keys.length} ${intent.list}`
-        : `Remove ${words[intent.list]} ${intent.keys.join(', ')}`;
-    case 'set':
-      return `Change ${Object.keys(intent.settings).join(', ')}`;
-    case 'transform':
-      return `${MOTIONS[intent.motion.kind]} ${listed('node', intent.nodes)}`;
-    case 'repeat':
-      return `${intent.times === 1 ? 'Copy' : `Repeat ${intent.times} times`}: ${listed('member', intent.members)}`;
-    case 'split':
-      return `Split ${listed(
-        'member',
-        intent.cuts.map(({ member }) => member),
-      )}`;
-    case 'join':
-      return `Join ${listed('member', intent.members)}`;
-    case 'joints':
-      return `Make joints on ${listed('member', intent.members)}`;
-    case 'removeDoubled':
-      return 'Remove doubled members';
-    case 'merge':
-      return `Merge ${listed(
-        'node',
-        intent.pairs.map(([, drop]) => drop),
-      )}`;
-    case 'insert':
-      return `Place ${intent.name ?? 'a part'}`;
-    case 'rename':
-      return `Rename ${listed(words[intent.list], Object.keys(intent.names))}`;
-    case 'underlay':
-      return intent.change === null ? 'Remove the underlay' : intent.change.image ? 'Put an underlay' : 'Change the underlay';
-    case 'batch':
-      return intent.label ?? (intent.intents[0] ? describeIntent(intent.intents[0]) : 'Change nothing');
-    case 'patch':
-      return 'Restore';
-  }
-}
