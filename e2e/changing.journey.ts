@@ -12,7 +12,7 @@ describe('changing', () => {
     await model.card('4 selected');
     await model.press('Mirror');
     await model.press('as a copy');
-    await model.fill('Mirror stands at X (m)', '12');
+    await model.fill('Mirror stands at (m)', '12');
     await model.press('Make the copy');
     await model.counts(8, 7);
     await model.until('solution', /^Solved/);

@@ -3,6 +3,7 @@ import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Chosen } from '@rigid-beam/core/model/selecting';
 import type { SheetController } from '../sheet/controller';
 import { chosenOf } from '../session/chosen';
+import type { EditorState } from '../session/editor-state';
 import { notationOf, readArguments, understood, type Arguments, type Values } from './grammar';
 
 /** What has to be selected for a command to make sense. */
@@ -53,15 +54,17 @@ export function lacking({ needs }: Command, sheet: SheetController): string | un
   }
 }
 
-/** An edit that is described once, by its arguments: how it is written, read, said back and made follows from them. */
-interface Edit<A extends Arguments> {
+/** An edit that is described once, by its arguments: how it is written, read, said back, shown as a form and made follows from them. */
+export interface Edit<A extends Arguments> {
   readonly name: string;
   readonly arguments: A;
   readonly needs?: Need;
   readonly fits?: (sheet: SheetController) => boolean;
   readonly inMenu?: true;
   /** The edit, or why there is none. */
-  readonly edit: (values: Values<A>, sheet: SheetController, chosen: Chosen) => Intent | string;
+  readonly edit: (values: Values<A>, state: EditorState, chosen: Chosen) => Intent | string;
+  /** What is written on the button that makes it. */
+  readonly done?: string;
   /** Its name in the list of changes, where it has another than that of its intent. */
   readonly label?: string;
   readonly then?: (sheet: SheetController) => void;
@@ -73,7 +76,7 @@ export function editCommand<A extends Arguments>(edit: Edit<A>): Command {
     const { model, selection } = sheet.editor.state;
     const values = readArguments(edit.arguments, text, model);
     if (typeof values === 'string') return values;
-    const intent = edit.edit(values, sheet, chosenOf(selection));
+    const intent = edit.edit(values, sheet.editor.state, chosenOf(selection));
     if (typeof intent === 'string') return intent;
     const said = understood(edit.arguments, values, model);
     return { intent, words: [edit.label ?? describeIntent(intent), said].filter(Boolean).join(': ') };

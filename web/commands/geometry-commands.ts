@@ -4,27 +4,28 @@ import { freeName } from '@rigid-beam/core/model/edits/next-id';
 import { readingNames } from '@rigid-beam/core/model/edits/reading-order';
 import type { Model } from '@rigid-beam/core/model/model';
 import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
-import { COINCIDENT, times, type Point } from '@rigid-beam/core/model/point';
+import { COINCIDENT } from '@rigid-beam/core/model/point';
 import { runOf } from '@rigid-beam/core/model/runs';
-import { middleOf, nodesOf, type Chosen } from '@rigid-beam/core/model/selecting';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { defaultDisplay, intensityUnit, lengthUnit } from '@rigid-beam/core/quantities/display';
 import type { SheetController } from '../sheet/controller';
 import { removalOf } from '../sheet/removal';
 import { DrawTool } from '../sheet/tools/draw-tool';
+import {
+  copyEdit,
+  copyMirroredEdit,
+  copyTurnedEdit,
+  joinEdit,
+  jointsEdit,
+  mirrorEdit,
+  moveEdit,
+  splitEdit,
+  turnEdit,
+} from './change-edits';
 import { editCommand, make, type Command } from './command';
-import { NORMALS, readTurn, readVector, repeatOf, transformOf } from './motions';
+import { readTurn, readVector, repeatOf } from './motions';
 
 const modelOf = (sheet: SheetController): Model => sheet.editor.state.model;
-const about = (sheet: SheetController, what: Chosen): Point => middleOf(modelOf(sheet), nodesOf(modelOf(sheet), what));
-
-const way = { way: { kind: 'vector', words: 'across by up by forward' } } as const;
-const mirror = {
-  at: { kind: 'length', after: 'at', words: 'where the mirror stands' },
-  along: { kind: 'axis', after: 'along', words: 'the axis across it, x unless told', optional: true },
-} as const;
-const mirrored = ({ at, along = 'x' }: { at?: number | undefined; along?: 'x' | 'y' | 'z' | undefined }) =>
-  ({ kind: 'mirror', at: times(NORMALS[along], at!), normal: NORMALS[along] }) as const;
 
 export const geometryCommands: readonly Command[] = [
   {
@@ -40,40 +41,12 @@ export const geometryCommands: readonly Command[] = [
       return undefined;
     },
   },
-  editCommand({
-    name: 'Move',
-    arguments: way,
-    needs: 'nodes or members',
-    edit: ({ way: by }, sheet, chosen) => transformOf(modelOf(sheet), chosen, { kind: 'move', by: by! }),
-  }),
-  editCommand({
-    name: 'Copy',
-    arguments: way,
-    needs: 'nodes or members',
-    edit: ({ way: by }, _, chosen) => repeatOf(chosen, { kind: 'move', by: by! }),
-  }),
-  editCommand({
-    name: 'Turn',
-    arguments: {
-      angle: { kind: 'angle', words: 'degrees, around the middle of the selection' },
-      axis: { kind: 'axis', after: 'about', words: 'z unless told', optional: true },
-    },
-    needs: 'nodes or members',
-    edit: ({ angle, axis = 'z' }, sheet, chosen) =>
-      transformOf(modelOf(sheet), chosen, { kind: 'turn', about: about(sheet, chosen), axis, degrees: angle! }),
-  }),
-  editCommand({
-    name: 'Mirror',
-    arguments: mirror,
-    needs: 'nodes or members',
-    edit: (values, sheet, chosen) => transformOf(modelOf(sheet), chosen, mirrored(values)),
-  }),
-  editCommand({
-    name: 'Copy mirrored',
-    arguments: mirror,
-    needs: 'nodes or members',
-    edit: (values, _, chosen) => repeatOf(chosen, mirrored(values)),
-  }),
+  editCommand(moveEdit),
+  editCommand(turnEdit),
+  editCommand(mirrorEdit),
+  editCommand(copyEdit),
+  editCommand(copyTurnedEdit),
+  editCommand(copyMirroredEdit),
   editCommand({
     name: 'Repeat',
     arguments: {
@@ -83,8 +56,7 @@ export const geometryCommands: readonly Command[] = [
       linked: { kind: 'flag', after: 'linked', words: 'members to each copy', optional: true },
     },
     needs: 'nodes or members',
-    edit: ({ count, way: by, axis, linked }, sheet, chosen) => {
-      const model = modelOf(sheet);
+    edit: ({ count, way: by, axis, linked }, { model }, chosen) => {
       const motion = axis ? readTurn(`${by} about ${axis}`, [0, 0, 0]) : readVector(by!, lengthUnit(model));
       if (typeof motion === 'string') return motion;
       const like = model.members.at(-1);
@@ -102,30 +74,19 @@ export const geometryCommands: readonly Command[] = [
       at: { kind: 'length', after: 'at', words: 'only what stands there moves', optional: true },
       by: { kind: 'length', after: 'by', words: 'how far' },
     },
-    edit: ({ axis, beyond, at, by }, sheet) => {
+    edit: ({ axis, beyond, at, by }, { model }) => {
       const place = beyond ?? at;
       if (place === undefined) return 'Write from where: x beyond 5.4 by 0.6, or: x at 5.4 by 0.6';
-      if (!modelOf(sheet).nodes.some((node) => (node[axis!] ?? 0) >= place - COINCIDENT))
-        return 'No node stands there or beyond.';
+      if (!model.nodes.some((node) => (node[axis!] ?? 0) >= place - COINCIDENT)) return 'No node stands there or beyond.';
       return { type: 'stretch', axis: axis!, beyond: place, by: by!, what: beyond === undefined ? 'line' : 'beyond' };
     },
   }),
-  editCommand({
-    name: 'Split into',
-    arguments: { parts: { kind: 'count', words: 'equal parts' } },
-    needs: 'members',
-    edit: ({ parts }, _, { members }) => {
-      if (parts! < 2 || parts! > 200) return 'A member is split into 2 to 200 parts.';
-      const at = Array.from({ length: parts! - 1 }, (__, i) => (i + 1) / parts!);
-      return { type: 'split', cuts: members.map((member) => ({ member, at })) };
-    },
-  }),
+  editCommand(splitEdit),
   editCommand({
     name: 'Split at',
     arguments: { place: { kind: 'length', words: 'from the start' } },
     needs: 'members',
-    edit: ({ place }, sheet, { members }) => {
-      const model = modelOf(sheet);
+    edit: ({ place }, { model }, { members }) => {
       const places = placesOf(model);
       const cuts = model.members
         .filter(({ id }) => members.includes(id))
@@ -133,20 +94,8 @@ export const geometryCommands: readonly Command[] = [
       return { type: 'split', cuts };
     },
   }),
-  editCommand({
-    name: 'Join members in one line',
-    arguments: {},
-    needs: 'two members',
-    inMenu: true,
-    edit: (_, __, { members }) => ({ type: 'join', members }),
-  }),
-  editCommand({
-    name: 'Make joints where members cross',
-    arguments: {},
-    needs: 'members',
-    inMenu: true,
-    edit: (_, __, { members }) => ({ type: 'joints', members }),
-  }),
+  editCommand(joinEdit),
+  editCommand(jointsEdit),
   editCommand({
     name: 'Merge nodes',
     arguments: {},
@@ -159,7 +108,7 @@ export const geometryCommands: readonly Command[] = [
     arguments: {},
     needs: 'anything',
     inMenu: true,
-    edit: (_, sheet) => removalOf(modelOf(sheet), sheet.editor.state.selection) ?? 'Nothing of this is left to remove.',
+    edit: (_, { model, selection }) => removalOf(model, selection) ?? 'Nothing of this is left to remove.',
   }),
   editCommand({
     name: 'Load along the selection',
@@ -170,8 +119,7 @@ export const geometryCommands: readonly Command[] = [
       plan: { kind: 'flag', after: 'plan', words: 'per metre on plan', optional: true },
     },
     needs: 'members',
-    edit: ({ from, to = from, axis = 'y', plan }, sheet, { members }) => {
-      const { model, acting } = sheet.editor.state;
+    edit: ({ from, to = from, axis = 'y', plan }, { model, acting }, { members }) => {
       const unit = intensityUnit({ ...defaultDisplay, ...model.display });
       const loadCase = model.cases.find(({ id }) => id === acting) ?? model.cases[0];
       const run = runOf(model, members);
@@ -196,8 +144,8 @@ export const geometryCommands: readonly Command[] = [
       name: `Renumber ${list} in reading order`,
       arguments: {},
       label: `Renumber ${list}`,
-      edit: (_, sheet) => {
-        const names = readingNames(modelOf(sheet), list);
+      edit: (_, { model }) => {
+        const names = readingNames(model, list);
         return Object.keys(names).length === 0 ? 'They are in reading order already.' : { type: 'rename', list, names };
       },
     }),
@@ -207,7 +155,7 @@ export const geometryCommands: readonly Command[] = [
     arguments: {},
     label: 'From plane to space',
     fits: (sheet) => modelOf(sheet).space === 'plane',
-    edit: (_, sheet) => intoSpace(modelOf(sheet)),
+    edit: (_, { model }) => intoSpace(model),
     then: (sheet) => sheet.view.lookAt('corner'),
   }),
   editCommand({
@@ -215,8 +163,8 @@ export const geometryCommands: readonly Command[] = [
     arguments: { name: { kind: 'text', words: 'its name', optional: true } },
     needs: 'nodes or members',
     inMenu: true,
-    edit: ({ name }, sheet, what) => {
-      const taken = (modelOf(sheet).groups ?? []).map((group) => group.id);
+    edit: ({ name }, { model }, what) => {
+      const taken = (model.groups ?? []).map((group) => group.id);
       return { type: 'put', list: 'groups', entry: { id: name ?? freeName('group', taken), ...what } };
     },
   }),
@@ -224,8 +172,8 @@ export const geometryCommands: readonly Command[] = [
     name: 'Remove group',
     arguments: { name: { kind: 'text', words: 'its name; what it holds stays' } },
     fits: (sheet) => (modelOf(sheet).groups ?? []).length > 0,
-    edit: ({ name }, sheet) => {
-      const group = modelOf(sheet).groups?.find(({ id }) => id.toLowerCase() === name!.toLowerCase());
+    edit: ({ name }, { model }) => {
+      const group = model.groups?.find(({ id }) => id.toLowerCase() === name!.toLowerCase());
       return group ? { type: 'remove', list: 'groups', keys: [group.id] } : `There is no group “${name}”.`;
     },
   }),

@@ -13,6 +13,8 @@ interface Kinds {
   readonly angle: number;
   readonly count: number;
   readonly axis: AxisName;
+  /** The name of a section of the model. */
+  readonly section: string;
   readonly text: string;
   /** The keyword itself says it. */
   readonly flag: true;
@@ -26,7 +28,15 @@ export interface Argument {
   readonly after?: string;
   /** What it is, as the command field explains it. */
   readonly words: string;
+  /** What its field is called in a form. */
+  readonly label?: string;
   readonly optional?: true;
+  /** What it is where nothing is written. */
+  readonly default?: Kinds[Kind];
+  /** A plane model does without it. */
+  readonly inSpace?: true;
+  /** In a form it can be shown on the sheet: as a way from point to point, or as the point itself. */
+  readonly shown?: 'way' | 'point';
 }
 export type Arguments = { readonly [name: string]: Argument };
 
@@ -39,6 +49,7 @@ const EXAMPLES: Record<Kind, string> = {
   angle: '30',
   count: '4',
   axis: 'y',
+  section: 'tube',
   text: '…',
   flag: '',
 };
@@ -63,7 +74,10 @@ export function readArguments<A extends Arguments>(given: A, text: string, model
   for (const [name, argument] of Object.entries(given)) {
     const typed = parts.get(argument.after ?? '');
     if (typed === undefined || (typed === '' && argument.kind !== 'flag')) {
-      if (argument.optional) continue;
+      if (argument.optional) {
+        if (argument.default !== undefined) values[name] = argument.default;
+        continue;
+      }
       return `${missing(argument)} Write: ${notationOf(given)}`;
     }
     const read = readKind(argument, typed, model);
@@ -99,6 +113,9 @@ function clauses(text: string, keywords: readonly string[]): Map<string, string>
   return found;
 }
 
+/** What an argument of a form begins with, or what is left of it when its field is emptied. */
+export type Value = Kinds[Kind];
+
 type Read = Kinds[Kind] | { readonly reason: string };
 
 function readKind({ kind, words }: Argument, text: string, model: Model): Read {
@@ -119,6 +136,10 @@ function readKind({ kind, words }: Argument, text: string, model: Model): Read {
     case 'axis': {
       const axis = text.toLowerCase();
       return axis === 'x' || axis === 'y' || axis === 'z' ? axis : { reason: `“${text}” is no axis: write x, y or z` };
+    }
+    case 'section': {
+      const section = model.sections.find(({ id }) => id.toLowerCase() === text.toLowerCase());
+      return section ? section.id : { reason: `There is no section “${text}”` };
     }
     case 'text':
       return text;

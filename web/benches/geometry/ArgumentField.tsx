@@ -1,0 +1,99 @@
+'use client';
+
+import type { Model } from '@rigid-beam/core/model/model';
+import { axisNames, type AxisName, type Point } from '@rigid-beam/core/model/point';
+import { lengthUnit } from '@rigid-beam/core/quantities/display';
+import { capital } from '../../ui/capital';
+import { Select, ToggleButton } from '../../ui/controls';
+import { QuantityField } from '../../ui/QuantityField';
+import { TextLine } from '../../ui/TextLine';
+import type { Argument, Value } from '../../commands/grammar';
+
+interface ArgumentFieldProps {
+  readonly argument: Argument;
+  readonly value: Value | undefined;
+  readonly model: Model;
+  readonly onChange: (value: Value | undefined) => void;
+}
+
+const WAYS: Record<AxisName, string> = { x: 'Across', y: 'Up', z: 'Forward' };
+const DEGREE = Math.PI / 180;
+
+/** One argument of an edit as a field, by its kind. */
+export function ArgumentField({ argument, value, model, onChange }: ArgumentFieldProps) {
+  const { kind, words, shown } = argument;
+  const label = argument.label ?? capital(words);
+  const unit = lengthUnit(model);
+  const axes = model.space === 'plane' ? (['x', 'y'] as const) : axisNames;
+  switch (kind) {
+    case 'length':
+      return (
+        <QuantityField
+          label={label}
+          value={value as number | undefined}
+          dimension="length"
+          unit={unit}
+          onCommit={(next) => next !== undefined && onChange(next)}
+        />
+      );
+    case 'vector': {
+      const point = (value as Point | undefined) ?? [0, 0, 0];
+      return axes.map((axis, k) => (
+        <QuantityField
+          key={axis}
+          label={shown === 'point' ? `${label} ${axis.toUpperCase()}` : WAYS[axis]}
+          value={point[k]}
+          dimension="length"
+          unit={unit}
+          onCommit={(next) => onChange(point.map((part, i) => (i === k ? (next ?? 0) : part)) as unknown as Point)}
+        />
+      ));
+    }
+    case 'angle':
+      return (
+        <QuantityField
+          label={label}
+          value={value === undefined ? undefined : (value as number) * DEGREE}
+          dimension="angle"
+          unit="deg"
+          onCommit={(next) => next !== undefined && onChange(Number((next / DEGREE).toFixed(9)))}
+        />
+      );
+    case 'count':
+      return (
+        <QuantityField
+          label={label}
+          value={value as number | undefined}
+          dimension="number"
+          unit=""
+          onCommit={(next) => next !== undefined && onChange(Math.max(1, Math.round(next)))}
+        />
+      );
+    case 'axis':
+      return (
+        <Select
+          label={label}
+          choices={(argument.inSpace ? axisNames : axes).map((id) => ({ id, text: id.toUpperCase() }))}
+          value={value as string}
+          onChange={(id) => onChange(id as AxisName)}
+        />
+      );
+    case 'section':
+      return (
+        <Select
+          label={label}
+          choices={[{ id: '', text: 'none' }, ...model.sections.map(({ id }) => ({ id, text: id }))]}
+          value={(value as string | undefined) ?? ''}
+          onChange={(id) => onChange(id === '' ? undefined : id)}
+        />
+      );
+    case 'text':
+      return <TextLine label={label} value={(value as string | undefined) ?? ''} onCommit={onChange} />;
+    case 'flag':
+      return (
+        <ToggleButton isSelected={value === true} onChange={(on) => onChange(on ? true : undefined)}>
+          {label}
+        </ToggleButton>
+      );
+  }
+}
