@@ -112,8 +112,10 @@ describe('for everyone', () => {
     const walk = await ModelPage.open(application, 'Canopy walk');
     const { page } = walk;
     await walk.command('go to geometry');
-    await page.waitForSelector('[aria-label=Bench] summary');
-    await page.$$eval('[aria-label=Bench] summary', (all) => all.forEach((one) => (one as HTMLElement).click()));
+    await page.waitForSelector('[aria-label=Bench] h3 > button[aria-expanded]');
+    await page.$$eval('[aria-label=Bench] h3 > button[aria-expanded]', (all) =>
+      all.forEach((one) => (one as HTMLElement).click()),
+    );
     await walk.command('select member a');
     await walk.settled();
     // What can be reached, as it stands in the page; of a group of toggles or choices Tab comes to one.

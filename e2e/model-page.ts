@@ -59,12 +59,12 @@ export class ModelPage {
   /** Opens a part of a bench that is folded away. */
   async unfold(title: string): Promise<void> {
     const summary = await this.page.waitForSelector(
-      `::-p-xpath(//details/summary[starts-with(normalize-space(.), "${title}")])`,
+      `::-p-xpath(//button[@aria-expanded][starts-with(normalize-space(.), "${title}")])`,
       {
         timeout: PATIENCE,
       },
     );
-    const open = await summary!.evaluate((element) => (element.parentElement as HTMLDetailsElement).open);
+    const open = await summary!.evaluate((element) => element.getAttribute('aria-expanded') === 'true');
     if (!open) await summary!.click();
   }
 

@@ -143,7 +143,9 @@ describe('by keyboard alone', () => {
     await model.fillByKey('By (deg)', '180');
     await model.until('solution', /^Solved|mechanism/);
     await model.pressByKey('Leave it');
-    const summary = await page.waitForSelector('::-p-xpath(//details/summary[starts-with(., "Grid lines")])');
+    const summary = await page.waitForSelector(
+      '::-p-xpath(//button[@aria-expanded][starts-with(normalize-space(.), "Grid lines")])',
+    );
     await summary!.focus();
     await page.keyboard.press('Enter');
     await model.pressByKey('Bays along X: add');

@@ -27,7 +27,9 @@ describe('an underlay', () => {
     };
     await page.waitForFunction(() => document.body.textContent?.includes('elevation.svg'));
     const before = (await placed()).metresPerPixel!;
-    const summary = await page.waitForSelector('::-p-xpath(//details/summary[starts-with(., "Underlay")])');
+    const summary = await page.waitForSelector(
+      '::-p-xpath(//button[@aria-expanded][starts-with(normalize-space(.), "Underlay")])',
+    );
     await summary!.focus();
     await page.keyboard.press('Enter');
     await model.pressByKey('Calibrate by two points');

@@ -40,7 +40,7 @@ const mirrored = {
 } as const satisfies Arguments;
 
 const copied = {
-  bare: { kind: 'flag', after: 'bare', words: 'without loads and supports', label: 'Without loads and supports', optional: true },
+  bare: { kind: 'flag', after: 'bare', words: 'without loads and supports', label: 'Structure only', optional: true },
   link: {
     kind: 'section',
     after: 'linked',

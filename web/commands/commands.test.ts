@@ -12,7 +12,7 @@ import type { SheetController } from '../sheet/controller';
 import { commands } from './all';
 import { chosenOf, subjectsOf } from '../session/chosen';
 import { behind, lacking, matching, onEnter } from './command';
-import { keywordsLeft, notationOf, readArguments } from './grammar';
+import { completed, notationOf, readArguments } from './grammar';
 import { readTurn, readVector } from './motions';
 
 /** As much of a sheet as commands need: an editor over a model of its own, without a page. */
@@ -280,7 +280,9 @@ describe('the grammar of arguments', () => {
     expect(readArguments(given, '4 times 2*1.5 by 0', model)).toEqual({ count: 4, way: [3, 0, 0] });
     expect(readArguments(given, '4 linked times 300 cm', model)).toEqual({ count: 4, way: [3, 0, 0], linked: true });
     expect(notationOf(given)).toBe('4 (how often) times 3 by 0 (across by up) [linked]');
-    expect(keywordsLeft(given, '4 times 3')).toEqual(['linked']);
+    expect(completed(given, 'repeat 4 times 3 ')).toEqual({ keyword: 'linked', text: 'repeat 4 times 3 linked ' });
+    expect(completed(given, 'repeat 4 ti')).toEqual({ keyword: 'times', text: 'repeat 4 times ' });
+    expect(completed(given, 'repeat 4 times 3 linked')).toBeUndefined();
   });
 
   test.each([

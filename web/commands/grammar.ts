@@ -182,8 +182,14 @@ export function understood<A extends Arguments>(given: A, values: Values<A>, mod
     .join(' ');
 }
 
-/** The keywords that can still follow. */
-export const keywordsLeft = (given: Arguments, text: string): string[] => {
-  const used = new Set(text.toLowerCase().split(/\s+/));
-  return Object.values(given).flatMap(({ after }) => (after && !used.has(after) ? [after] : []));
-};
+/** The keyword that can follow, and the text with it: the word that is being written is completed, else the next one is added. */
+export function completed(given: Arguments, text: string): { readonly keyword: string; readonly text: string } | undefined {
+  const words = text.trim().split(/\s+/);
+  const used = new Set(words.map((word) => word.toLowerCase()));
+  const left = Object.values(given).flatMap(({ after }) => (after && !used.has(after) ? [after] : []));
+  const last = words.at(-1)!.toLowerCase();
+  const begun = text.endsWith(' ') || last === '' ? undefined : left.find((keyword) => keyword.startsWith(last));
+  const keyword = begun ?? left[0];
+  if (keyword === undefined) return undefined;
+  return { keyword, text: [...(begun ? words.slice(0, -1) : words), keyword, ''].join(' ') };
+}

@@ -1,26 +1,52 @@
 'use client';
 
 import { useState, type ReactNode } from 'react';
+import { Button, Disclosure, DisclosurePanel, Heading } from 'react-aria-components';
 import styled from 'styled-components';
 
-const Details = styled.details`
+const Part = styled(Disclosure)`
   border-top: 1px solid var(--rule);
   padding-top: 0.35rem;
-  > summary {
-    cursor: default;
-    font-size: 0.8rem;
-    font-weight: 600;
-    > span {
-      font-weight: 400;
-      color: var(--soft);
-    }
+`;
+
+const Title = styled(Heading)`
+  margin: 0;
+`;
+
+const Trigger = styled(Button)`
+  display: block;
+  width: 100%;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  cursor: default;
+  text-align: left;
+  font-size: 0.8rem;
+  font-weight: 600;
+  &::before {
+    content: '▸ ' / '';
+    display: inline-block;
+    width: 1rem;
   }
-  > div {
-    display: flex;
-    flex-direction: column;
-    gap: 0.45rem;
-    padding: 0.4rem 0 0.3rem;
+  &[aria-expanded='true']::before {
+    content: '▾ ' / '';
   }
+  > span {
+    font-weight: 400;
+    color: var(--soft);
+  }
+  &[data-focus-visible] {
+    outline: 2px solid var(--focus);
+    outline-offset: 1px;
+  }
+`;
+
+const Content = styled.div`
+  display: flex;
+  flex-direction: column;
+  gap: 0.45rem;
+  padding: 0.4rem 0 0.3rem;
 `;
 
 interface FoldProps {
@@ -31,16 +57,18 @@ interface FoldProps {
   readonly children: ReactNode;
 }
 
-/** A part of a bench that can be folded away; the browser's own, so that keyboard and screen reader know it. Folded it costs nothing. */
+/** A part of a bench that can be folded away. Folded it costs nothing. */
 export function Fold({ title, note, startsOpen, children }: FoldProps) {
   const [open, setOpen] = useState(startsOpen === true);
   return (
-    <Details open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary>
-        {title}
-        {note && <span> · {note}</span>}
-      </summary>
-      {open && <div>{children}</div>}
-    </Details>
+    <Part isExpanded={open} onExpandedChange={setOpen}>
+      <Title level={3}>
+        <Trigger slot="trigger">
+          {title}
+          {note && <span> · {note}</span>}
+        </Trigger>
+      </Title>
+      <DisclosurePanel>{open && <Content>{children}</Content>}</DisclosurePanel>
+    </Part>
   );
 }

@@ -1,10 +1,11 @@
 'use client';
 
-import { useEffect, useId, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { ComboBox, Input, ListBox, ListBoxItem, Popover } from 'react-aria-components';
 import styled from 'styled-components';
 import { commands } from '../commands/all';
 import { behind, lacking, matching, onEnter, type Command } from '../commands/command';
-import { keywordsLeft } from '../commands/grammar';
+import { completed } from '../commands/grammar';
 import { useEditorState } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { overFace } from '../ui/controls';
@@ -12,13 +13,13 @@ import { stageCommands } from './stages';
 
 const known: readonly Command[] = [...commands, ...stageCommands];
 
-const Box = styled.div`
+const Box = styled(ComboBox<Command>)`
   position: relative;
   flex: 0 1 21rem;
   min-width: 9rem;
 `;
 
-const Field = styled.input`
+const Field = styled(Input)`
   width: 100%;
   min-height: 1.7rem;
   padding: 0.1rem 0.5rem;
@@ -28,31 +29,33 @@ const Field = styled.input`
   color: var(--ink);
 `;
 
-const Drop = styled.div`
-  position: absolute;
-  z-index: 20;
-  top: 100%;
-  left: 0;
+const Drop = styled(Popover)`
   width: 26rem;
   max-width: 90vw;
   ${overFace}
 `;
 
-const List = styled.ul`
+const List = styled(ListBox<Command>)`
   max-height: 24rem;
   overflow-y: auto;
 `;
 
-const Choice = styled.li`
+const Choice = styled(ListBoxItem)`
   padding: 0.25rem 0.6rem;
   white-space: normal;
-  &[aria-selected='true'] {
+  cursor: default;
+  &[data-focused],
+  &[data-hovered] {
     background: var(--hover);
   }
   small {
     display: block;
     color: var(--soft);
   }
+`;
+
+const None = styled.p`
+  padding: 0.25rem 0.6rem;
 `;
 
 const Said = styled.p`
@@ -73,28 +76,21 @@ const Trouble = styled.p`
 /** Every action by its name: `/` comes here, typing finds it, and what stands behind the name is what it works with. */
 export function CommandField({ sheet }: { readonly sheet: SheetController | undefined }) {
   const [text, setText] = useState('');
-  const [open, setOpen] = useState(false);
-  const [at, setAt] = useState(0);
   const [trouble, setTrouble] = useState<string>();
-  /** Whether the one in hand was taken from the list, by arrow keys. */
-  const [isChosen, setIsChosen] = useState(false);
   const field = useRef<HTMLInputElement>(null);
-  const list = useRef<HTMLUListElement>(null);
-  const id = useId();
   // What can be done depends on the selection and on the model: the list is found anew when they change.
-  useEditorState((state) => state.selection);
+  const selection = useEditorState((state) => state.selection);
   useEditorState((state) => state.model);
-  const found: readonly Command[] = sheet && open ? matching(known, text).filter((command) => command.fits?.(sheet) ?? true) : [];
-  const current = Math.min(at, found.length - 1);
+  const found: readonly Command[] = sheet ? matching(known, text).filter((command) => command.fits?.(sheet) ?? true) : [];
 
   // What is typed behind a name is said back before Enter.
   const named = found[0];
   const typed = named && text.trim().toLowerCase().startsWith(named.name.toLowerCase()) ? behind(named, text) : undefined;
   const said = sheet && named?.preview && typed !== undefined && typed !== '' ? named.preview(sheet, typed) : undefined;
-  const [completion] = named?.keywords && typed !== undefined && typed !== '' ? keywordsLeft(named.keywords, typed) : [];
+  const completion = named?.keywords && typed ? completed(named.keywords, text) : undefined;
 
   useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
+    const onKey = (event: globalThis.KeyboardEvent): void => {
       const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
       // In a field a stroke divides; with Control it leads here from there too.
       if (event.key !== '/' || (typing && !event.ctrlKey) || event.metaKey || event.altKey) return;
@@ -104,109 +100,75 @@ export function CommandField({ sheet }: { readonly sheet: SheetController | unde
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, []);
-  useEffect(() => {
-    list.current?.children[current]?.scrollIntoView({ block: 'nearest' });
-  }, [current]);
 
-  const close = (): void => {
-    setText('');
-    setOpen(false);
-    setAt(0);
-    setIsChosen(false);
+  const write = (next: string): void => {
+    setText(next);
     setTrouble(undefined);
   };
-  const choose = (next: number): void => {
-    setAt(next);
-    setIsChosen(true);
-  };
-  const fillIn = (command: Command): void => {
-    setText(`${command.name} `);
-    setAt(0);
-    setTrouble(undefined);
-    field.current?.focus();
+  const leave = (): void => {
+    write('');
+    field.current?.blur();
   };
   const run = (command: Command): void => {
     if (!sheet) return;
     const rest = behind(command, text);
     // The name is filled in, and what follows is typed behind it.
-    if (command.notation && rest === '' && text.trim().toLowerCase() !== command.name.toLowerCase()) return fillIn(command);
+    if (command.notation && rest === '' && text.trim().toLowerCase() !== command.name.toLowerCase())
+      return write(`${command.name} `);
     const refused = lacking(command, sheet) ?? command.run(sheet, rest);
-    setTrouble(refused);
-    if (refused !== undefined) return;
-    close();
-    field.current?.blur();
+    if (refused === undefined) leave();
+    else setTrouble(refused);
+  };
+  /** Before the list hears of a key: Enter without a choice from the list follows the rules of typed commands. */
+  const onKey = (event: KeyboardEvent): void => {
+    const isChosen = field.current?.hasAttribute('aria-activedescendant') === true;
+    if (event.key === 'Tab' && completion !== undefined) write(completion.text);
+    else if (event.key === 'Escape') leave();
+    else if (event.key === 'Enter' && !isChosen) {
+      const what = named ? onEnter(named, text) : 'nothing';
+      if (named && what === 'run') run(named);
+      else if (named && what === 'fill in') write(`${named.name} `);
+    } else return;
+    event.preventDefault();
+    event.stopPropagation();
   };
 
   return (
-    <Box>
-      <Field
-        ref={field}
-        role="combobox"
-        aria-label="Command"
-        aria-expanded={open}
-        aria-controls={id}
-        aria-activedescendant={open && found[current] ? `${id}-${current}` : undefined}
-        placeholder="Command: press /"
-        autoComplete="off"
-        spellCheck={false}
-        value={text}
-        onFocus={() => setOpen(true)}
-        onBlur={() => setOpen(false)}
-        onChange={(event) => {
-          setText(event.target.value);
-          setAt(0);
-          setIsChosen(false);
-          setTrouble(undefined);
-        }}
-        onKeyDown={(event) => {
-          if (event.key === 'ArrowDown') choose(Math.min(current + (isChosen || text !== '' ? 1 : 0), found.length - 1));
-          else if (event.key === 'ArrowUp') choose(Math.max(current - 1, 0));
-          else if (event.key === 'Tab' && completion !== undefined) setText(`${text.trimEnd()} ${completion} `);
-          else if (event.key === 'Enter') {
-            const command = found[current];
-            const what = !command ? 'nothing' : isChosen ? 'run' : onEnter(command, text);
-            if (command && what === 'run') run(command);
-            else if (command && what === 'fill in') fillIn(command);
-          } else if (event.key === 'Escape') {
-            close();
-            field.current?.blur();
-          } else return;
-          event.preventDefault();
-          event.stopPropagation();
-        }}
-      />
-      {open && (
-        <Drop onPointerDown={(event) => event.preventDefault()}>
-          {trouble === undefined && said && (
-            <Said role="status" data-good={said.isGood}>
-              {said.words}
-              {completion !== undefined && ` · Tab: ${completion}`}
-            </Said>
+    <Box
+      aria-label="Command"
+      menuTrigger="focus"
+      allowsCustomValue
+      allowsEmptyCollection
+      inputValue={text}
+      onInputChange={write}
+      items={found}
+      selectedKey={null}
+      onSelectionChange={(key) => {
+        const command = found.find(({ name }) => name === key);
+        if (command) run(command);
+      }}
+    >
+      <div onKeyDownCapture={onKey}>
+        <Field ref={field} placeholder="Command: press /" autoComplete="off" spellCheck={false} />
+      </div>
+      <Drop placement="bottom start" offset={0}>
+        {trouble === undefined && said && (
+          <Said role="status" data-good={said.isGood}>
+            {said.words}
+            {completion !== undefined && ` · Tab: ${completion.keyword}`}
+          </Said>
+        )}
+        {trouble !== undefined && <Trouble role="alert">{trouble}</Trouble>}
+        <List dependencies={[selection, said, trouble]} renderEmptyState={() => <None>No command of this name fits here.</None>}>
+          {(command) => (
+            <Choice id={command.name} textValue={command.name}>
+              {command.name}
+              {command.notation && <small>{command.notation}</small>}
+              {sheet && !said && trouble === undefined && lacking(command, sheet) && <small>{lacking(command, sheet)}</small>}
+            </Choice>
           )}
-          {trouble !== undefined && <Trouble role="alert">{trouble}</Trouble>}
-          <List ref={list} role="listbox" id={id} aria-label="Commands">
-            {found.map((command, i) => (
-              <Choice
-                key={command.name}
-                role="option"
-                id={`${id}-${i}`}
-                aria-selected={i === current}
-                onPointerEnter={() => setAt(i)}
-                onClick={() => run(command)}
-              >
-                {command.name}
-                {command.notation && <small>{command.notation}</small>}
-                {sheet && !said && trouble === undefined && lacking(command, sheet) && <small>{lacking(command, sheet)}</small>}
-              </Choice>
-            ))}
-            {found.length === 0 && (
-              <Choice role="option" aria-selected={false}>
-                No command of this name fits here.
-              </Choice>
-            )}
-          </List>
-        </Drop>
-      )}
+        </List>
+      </Drop>
     </Box>
   );
 }
