@@ -33,7 +33,7 @@ describe('for everyone', () => {
   test.each(['day', 'night'])('the projects page keeps the rules by %s', async (appearance) => {
     const page = await application.page();
     await page.setCookie({ name: 'appearance', value: appearance, url: application.address });
-    await page.goto(application.address, { waitUntil: 'networkidle0' });
+    await application.visit(page);
     expect(await troubles(page)).toEqual([]);
     await page.close();
   });
@@ -42,7 +42,7 @@ describe('for everyone', () => {
     const rib = await ModelPage.open(application, 'Glasshouse rib');
     await rib.page.setCookie({ name: 'appearance', value: appearance, url: application.address });
     for (const stage of stages) {
-      await rib.page.goto(`${rib.page.url().split('?')[0]}?stage=${stage}&acting=W&quantity=Mz`, { waitUntil: 'networkidle0' });
+      await application.visit(rib.page, `${new URL(rib.page.url()).pathname}?stage=${stage}&acting=W&quantity=Mz`);
       await rib.until('solution', /^Solved/);
       await rib.page.focus('main li > button[tabindex="0"]');
       if (stage === 'sections') await rib.page.keyboard.press('End');
@@ -76,7 +76,7 @@ describe('for everyone', () => {
 
   test('the whole way by keyboard: projects, model, case, quantity, member', async () => {
     const page = await application.page();
-    await page.goto(application.address, { waitUntil: 'networkidle0' });
+    await application.visit(page);
     const focused = (): Promise<string> =>
       page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? '');
     const tabTo = async (words: RegExp): Promise<void> => {

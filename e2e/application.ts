@@ -68,6 +68,16 @@ export class Application {
     return page;
   }
 
+  /** Goes to a page, and waits until its controls hear what is done with them. */
+  async visit(page: Page, path = '/'): Promise<void> {
+    await page.goto(this.address + path, { waitUntil: 'load' });
+    // React leaves its properties on every element that it has taken over.
+    await page.waitForFunction(() => {
+      const controls = Array.from(document.querySelectorAll('button, a[href]'));
+      return controls.length > 0 && controls.every((one) => Object.keys(one).some((key) => key.startsWith('__reactProps')));
+    });
+  }
+
   async close(): Promise<void> {
     await this.browser?.close();
     await this.end('SIGTERM');

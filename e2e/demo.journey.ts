@@ -9,7 +9,7 @@ afterAll(() => application.close());
 describe('the first start and the demo', () => {
   test('lists the botanic garden with its drawn models', async () => {
     const page = await application.page();
-    await page.goto(application.address, { waitUntil: 'networkidle0' });
+    await application.visit(page);
     expect(await page.$$eval('h2', (all) => all.map((one) => one.textContent))).toEqual(['Larkmere Botanic Garden']);
     expect(await page.$$eval('li h3', (all) => all.map((one) => one.textContent))).toEqual([
       'Glasshouse rib',

@@ -19,7 +19,7 @@ async function upload(model: object): Promise<ModelPage> {
   const file = path.join(folder, 'model.rbm.json');
   writeFileSync(file, JSON.stringify(model));
   const page = await application.page();
-  await page.goto(application.address, { waitUntil: 'networkidle0' });
+  await application.visit(page);
   const [chooser] = await Promise.all([page.waitForFileChooser(), page.locator('::-p-aria(From a file)').click()]);
   await chooser.accept([file]);
   return new ModelPage(application, page);
@@ -161,7 +161,7 @@ describe('files', () => {
 
   test('a model is removed only after asking', async () => {
     const page = await application.page();
-    await page.goto(application.address, { waitUntil: 'networkidle0' });
+    await application.visit(page);
     await page.locator('::-p-aria(Remove Shelf in the fernery)').click();
     await page.locator('::-p-aria(Keep)').click();
     await page.locator('::-p-aria(Remove Shelf in the fernery)').click();

@@ -11,7 +11,7 @@ export class ModelPage {
   /** Opens the model of this title from the projects page. */
   static async open(application: Application, title: string): Promise<ModelPage> {
     const page = await application.page();
-    await page.goto(application.address, { waitUntil: 'networkidle0' });
+    await application.visit(page);
     await page.locator(`::-p-text(${title})`).click();
     const opened = new ModelPage(application, page);
     await opened.ready();
@@ -21,7 +21,7 @@ export class ModelPage {
   /** A new plane model with nothing in it. */
   static async empty(application: Application): Promise<ModelPage> {
     const page = await application.page();
-    await page.goto(application.address, { waitUntil: 'networkidle0' });
+    await application.visit(page);
     await page.locator('::-p-aria(New plane model)').click();
     const model = new ModelPage(application, page);
     await model.ready();

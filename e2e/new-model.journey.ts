@@ -9,7 +9,7 @@ afterAll(() => application.close());
 /** Draws a simple beam of 6 m by clicking once and typing the way, and supports it. */
 async function simpleBeam(): Promise<ModelPage> {
   const page = await application.page();
-  await page.goto(application.address, { waitUntil: 'networkidle0' });
+  await application.visit(page);
   await page.locator('::-p-aria(New plane model)').click();
   const beam = new ModelPage(application, page);
   await beam.ready();

@@ -125,7 +125,7 @@ describe('by keyboard alone', () => {
 
   test('typical structure, groups, grid lines at the sheet, change with a preview, clean-up, looks at space', async () => {
     const page = await application.page();
-    await page.goto(application.address, { waitUntil: 'networkidle0' });
+    await application.visit(page);
     const model = new ModelPage(application, page);
     await model.pressByKey('New plane model');
     await model.ready();
