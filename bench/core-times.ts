@@ -52,7 +52,7 @@ function draw(model: Model): { list: () => unknown; quick: () => unknown; hover:
     // The model is a new one after each edit: nothing that was found for the last one helps.
     list: () => placeLabels(sheetItems({ ...model }, solution, view), camera, roughMeasure),
     quick: () => quickItems(model, { ...seen, projection: lookFrom(turn++, 20) }),
-    hover: () => hitTest(items, placed, camera, 450, 300, 7),
+    hover: () => hitTest(items, placed, camera, [450, 300], 7),
   };
 }
 

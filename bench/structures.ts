@@ -21,23 +21,20 @@ function loadsOn(beams: readonly string[], count: number): Cases {
   };
 }
 
-const model = (
-  title: string,
-  space: Model['space'],
-  nodes: readonly ModelNode[],
-  members: readonly Member[],
-  supports: readonly Support[],
-  cases: Cases,
-): Model => ({
+interface Structure {
+  readonly nodes: readonly ModelNode[];
+  readonly members: readonly Member[];
+  readonly supports: readonly Support[];
+}
+
+const model = (title: string, space: Model['space'], structure: Structure, cases: Cases): Model => ({
   format: 'rigid-beam/model',
   version: 1,
   title,
   space,
   materials: [{ id: 'steel', E: 210e9, G: 81e9, density: 7850 }],
   sections: [{ id: 'beam', A: 0.0053, Iz: 8.36e-5, Iy: 6.04e-6, J: 2e-7 }],
-  nodes,
-  members,
-  supports,
+  ...structure,
   ...cases,
   combinations: [],
 });
@@ -59,7 +56,7 @@ export function building(bays: number, storeys: number, cases: number): Model {
     }
   const feet = nodes.filter(({ y }) => y === 0).map(({ id: node }): Support => ({ node, ux: 'fixed', uy: 'fixed', rz: 'fixed' }));
   const beams = members.map(({ id: name }) => name).filter((name) => name.startsWith('b'));
-  return model(`${bays} bays, ${storeys} storeys`, 'plane', nodes, members, feet, loadsOn(beams, cases));
+  return model(`${bays} bays, ${storeys} storeys`, 'plane', { nodes, members, supports: feet }, loadsOn(beams, cases));
 }
 
 /** A building in space of `bays` × `deep` bays and `storeys` storeys, fixed at the feet: columns, and beams in both directions. */
@@ -80,7 +77,7 @@ export function spaceBuilding(bays: number, deep: number, storeys: number, cases
       }
   const feet = nodes.filter(({ y }) => y === 0).map(({ id: node }): Support => ({ node, ...clamp }));
   const beams = members.map(({ id: name }) => name).filter((name) => !name.startsWith('c'));
-  return model(`${bays} × ${deep} bays, ${storeys} storeys`, 'space', nodes, members, feet, loadsOn(beams, cases));
+  return model(`${bays} × ${deep} bays, ${storeys} storeys`, 'space', { nodes, members, supports: feet }, loadsOn(beams, cases));
 }
 
 /** A lattice girder in space of `panels` panels: four chords, posts, rails and diagonals on all sides, rigid joints; on two feet every 50 panels. */
@@ -102,5 +99,5 @@ export function lattice(panels: number, cases: number): Model {
     .filter(({ x, y }) => y === 0 && (x / 2) % 50 === 0)
     .map(({ id: node }): Support => ({ node, ux: 'fixed', uy: 'fixed', uz: 'fixed' }));
   const chords = members.map(({ id: name }) => name).filter((name) => name.startsWith('chord'));
-  return model(`lattice of ${panels} panels`, 'space', nodes, members, feet, loadsOn(chords, cases));
+  return model(`lattice of ${panels} panels`, 'space', { nodes, members, supports: feet }, loadsOn(chords, cases));
 }

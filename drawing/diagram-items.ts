@@ -31,34 +31,36 @@ export const sideOf = (quantity: ForceQuantity): 1 | -1 => quantityTable[quantit
 export const standsOn = (member: DrawnMember, quantity: ForceQuantity): readonly [number, number] =>
   quantity === 'Vz' || quantity === 'My' ? member.ez : member.ey;
 
-/** The diagram of one member: for an envelope the upper and the lower curve. `metresPerUnit` is the drawing's scale. */
-export function diagramItems(
-  solution: Solution,
-  outcome: number,
-  member: DrawnMember,
-  quantity: ForceQuantity,
-  metresPerUnit: number,
-  view: View,
-): Item[] {
+/** A quantity of an outcome that stands on members; `metresPerUnit` is the drawing's scale. */
+export interface DrawnQuantity {
+  readonly solution: Solution;
+  readonly outcome: number;
+  readonly quantity: ForceQuantity;
+  readonly metresPerUnit: number;
+}
+
+/** The diagram of one member: for an envelope the upper and the lower curve. */
+export function diagramItems(drawn: DrawnQuantity, member: DrawnMember, view: View): Item[] {
+  const { solution, outcome, quantity } = drawn;
   const kind = solution.outcomes[outcome]!;
   const fine = samplesFor(member, view);
   if (kind.kind !== 'envelope') {
     const whole: Stretch[] = [{ from: 0, to: member.length, outcome }];
-    return curve(samplesOf(solution, member.index, whole, quantity, fine), member, quantity, metresPerUnit, view);
+    return curve(samplesOf(solution, member.index, whole, quantity, fine), member, drawn, view);
   }
   const read = readingOf(solution, outcome)?.curves.get(quantity);
   const samples = (side: 1 | -1): Samples =>
     read
       ? boundOf(read, member.index, side)
       : samplesOf(solution, member.index, governing(solution, kind.parts, member.index, quantity, side), quantity, fine);
-  return ([1, -1] as const).flatMap((side) => curve(samples(side), member, quantity, metresPerUnit, view));
+  return ([1, -1] as const).flatMap((side) => curve(samples(side), member, drawn, view));
 }
 
 /** Points of a curve over a member: one for every few pixels, so that a small picture of many members stays light. */
 const samplesFor = (member: DrawnMember, { scale }: View): number =>
   Math.min(20, Math.max(4, Math.round((Math.hypot(member.x2 - member.x1, member.y2 - member.y1) * scale) / 7)));
 
-function curve(samples: Samples, member: DrawnMember, quantity: ForceQuantity, metresPerUnit: number, view: View): Item[] {
+function curve(samples: Samples, member: DrawnMember, { quantity, metresPerUnit }: DrawnQuantity, view: View): Item[] {
   const factor = sideOf(quantity) * metresPerUnit;
   const [nx, ny] = standsOn(member, quantity);
   const put = (vertices: Float64Array, vertex: number, x: number, value: number): void => {

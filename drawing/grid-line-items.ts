@@ -32,11 +32,11 @@ export function gridLineItems(model: Model, view: View): Item[] {
   return [
     ...columns.flatMap(({ name, at, axis }) => [
       line([at, box.bottom, 0, -CLEAR, at, box.top, 0, CLEAR]),
-      ...mark(at, box.top, 0, CLEAR + 11, name, { kind: 'gridLine', axis }),
+      ...mark([at, box.top], [0, CLEAR + 11], name, { kind: 'gridLine', axis }),
     ]),
     ...rows.flatMap(({ name, at, axis }) => [
       line([box.left, at, -CLEAR, 0, box.right, at, CLEAR, 0]),
-      ...mark(box.right, at, CLEAR + 22, 0, name, { kind: 'gridLine', axis }),
+      ...mark([box.right, at], [CLEAR + 22, 0], name, { kind: 'gridLine', axis }),
     ]),
   ];
 }
@@ -61,7 +61,7 @@ function onGround(model: Model, view: View): Item[] {
       const [ex, ey, ox, oy] = y1 <= y2 ? [x1, y1, x2, y2] : [x2, y2, x1, y1];
       const far = Math.hypot(ex - ox, ey - oy) || 1;
       const [dx, dy] = [((ex - ox) / far) * 26, ((ey - oy) / far) * 26];
-      return [line([ox, oy, 0, 0, ex, ey, dx * 0.6, dy * 0.6]), ...mark(ex, ey, dx, dy, name, { kind: 'gridLine', axis })];
+      return [line([ox, oy, 0, 0, ex, ey, dx * 0.6, dy * 0.6]), ...mark([ex, ey], [dx, dy], name, { kind: 'gridLine', axis })];
     });
   });
 }
@@ -75,8 +75,10 @@ const line = (vertices: number[]): Path => ({
   opacity: 0.75,
 });
 
-/** A name in a ring; long names have none. */
-function mark(x: number, y: number, dx: number, dy: number, name: string, subject: Subject): Item[] {
+type Pair = readonly [number, number];
+
+/** A name in a ring, pixels off from a place of the paper; long names have no ring. */
+function mark([x, y]: Pair, [dx, dy]: Pair, name: string, subject: Subject): Item[] {
   const ring = circle(11).map((part, i) => part + (i % 2 === 0 ? dx : dy));
   return [
     ...(name.length <= 2

@@ -20,6 +20,9 @@ const SAME = 2;
 /** What a hit inside a transparent area counts, in pixels of distance. */
 const AREA = 3;
 
+/** Pixels from the upper left corner. */
+export type ScreenPoint = readonly [number, number];
+
 export interface Hit {
   readonly subject: Subject;
   /** The label that was hit, when it was one. */
@@ -31,8 +34,7 @@ export function hitTest(
   list: DisplayList,
   placed: readonly PlacedLabel[],
   camera: Camera,
-  px: number,
-  py: number,
+  [px, py]: ScreenPoint,
   reach: number,
 ): Hit | undefined {
   const label = placed.find(
@@ -41,7 +43,7 @@ export function hitTest(
   if (label?.label.subject && label.label.role !== 'name') return { subject: label.label.subject, label };
   let best: { subject: Subject; score: number; depth: number | undefined } | undefined;
   for (const item of list) {
-    if (item.kind !== 'path' || !item.subject || isFar(item.vertices, camera, px, py, reach)) continue;
+    if (item.kind !== 'path' || !item.subject || isFar(item.vertices, camera, [px, py], reach)) continue;
     const distance = distanceTo(item, camera, px, py);
     if (distance > reach) continue;
     const score = PREFERENCE[item.subject.kind] + distance;
@@ -55,7 +57,7 @@ export function hitTest(
 
 /** A symbol around one world point that is certainly out of reach. */
 const LARGEST_SYMBOL = 90;
-const isFar = (v: Float64Array, camera: Camera, px: number, py: number, reach: number): boolean =>
+const isFar = (v: Float64Array, camera: Camera, [px, py]: ScreenPoint, reach: number): boolean =>
   v.length > 2 * VERTEX &&
   v[0] === v[VERTEX] &&
   v[1] === v[VERTEX + 1] &&
@@ -76,7 +78,7 @@ function distanceTo(path: Path, camera: Camera, px: number, py: number): number 
   let [ax, ay] = at(closed ? count - 1 : 0);
   for (let i = closed ? 0 : 1; i < count; i++) {
     const [bx, by] = at(i);
-    distance = Math.min(distance, segmentDistance(px, py, ax, ay, bx, by));
+    distance = Math.min(distance, segmentDistance(ax - px, ay - py, bx - px, by - py));
     if (ay > py !== by > py && px < ((bx - ax) * (py - ay)) / (by - ay) + ax) inside = !inside;
     [ax, ay] = [bx, by];
   }
@@ -90,17 +92,16 @@ function distanceTo(path: Path, camera: Camera, px: number, py: number): number 
 /** The usual case, told quickly: hovering asks it of every member. */
 const lineDistance = (v: Float64Array, camera: Camera, px: number, py: number): number =>
   segmentDistance(
-    px,
-    py,
-    screenX(camera, v[0]!) + v[2]!,
-    screenY(camera, v[1]!) - v[3]!,
-    screenX(camera, v[VERTEX]!) + v[VERTEX + 2]!,
-    screenY(camera, v[VERTEX + 1]!) - v[VERTEX + 3]!,
+    screenX(camera, v[0]!) + v[2]! - px,
+    screenY(camera, v[1]!) - v[3]! - py,
+    screenX(camera, v[VERTEX]!) + v[VERTEX + 2]! - px,
+    screenY(camera, v[VERTEX + 1]!) - v[VERTEX + 3]! - py,
   );
 
-function segmentDistance(px: number, py: number, ax: number, ay: number, bx: number, by: number): number {
+/** From the origin to the line from a to b. */
+function segmentDistance(ax: number, ay: number, bx: number, by: number): number {
   const [dx, dy] = [bx - ax, by - ay];
   const length = dx * dx + dy * dy;
-  const t = length === 0 ? 0 : Math.min(1, Math.max(0, ((px - ax) * dx + (py - ay) * dy) / length));
-  return Math.hypot(px - ax - t * dx, py - ay - t * dy);
+  const t = length === 0 ? 0 : Math.min(1, Math.max(0, -(ax * dx + ay * dy) / length));
+  return Math.hypot(ax + t * dx, ay + t * dy);
 }

@@ -81,7 +81,7 @@ function itemsOf(context: Context, load: PrimitiveLoad, subject: Subject, factor
         .map((key) => `${WAYS[key]} ${showQuantity(load[key]!, context.display.deflection)}`);
       for (const key of ['rx', 'ry', 'rz'] as const)
         if (load[key]) parts.push(`${key === 'rz' ? '↺' : key} ${showNumber(load[key] * 1e3)} mrad`);
-      return [text(node.x, node.y, `${prefix(factor)}moves ${parts.join(', ')}`, [0, -1], subject, -38)];
+      return [text([node.x, node.y, -38], `${prefix(factor)}moves ${parts.join(', ')}`, [0, -1], subject)];
     }
     case 'thermal':
     case 'strain': {
@@ -97,15 +97,20 @@ function itemsOf(context: Context, load: PrimitiveLoad, subject: Subject, factor
             ]
               .filter(Boolean)
               .join(', ');
-      const [x, y] = pointOn(member, member.length / 2);
-      return [text(x, y, prefix(factor) + words, [member.ey[0], member.ey[1]], subject, 0)];
+      return [text(pointOn(member, member.length / 2), prefix(factor) + words, member.ey, subject)];
     }
   }
 }
 
 const WAYS = { ux: '→', uy: '↑', uz: 'along Z' };
 
-const text = (x: number, y: number, words: string, away: readonly [number, number], subject: Subject, dy: number): Item => ({
+/** Words beside a place of the paper, `dy` pixels above it. */
+const text = (
+  [x, y, dy = 0]: readonly [number, number, number?],
+  words: string,
+  away: readonly [number, number],
+  subject: Subject,
+): Item => ({
   kind: 'label',
   text: words,
   x,

@@ -32,7 +32,7 @@ export function placeLabels(list: DisplayList, camera: Camera, measure: Measure)
     const width = measure(label.text, label.role);
     const height = TEXT_HEIGHT[label.role] * 1.25;
     const candidates =
-      label.role === 'dimension' ? [preferred(label, camera, width, height, 0)] : candidatesOf(label, camera, width, height);
+      label.role === 'dimension' ? [preferred(label, camera, { width, height }, 0)] : candidatesOf(label, camera, width, height);
     const free =
       candidates.find((box) => !grid.hits(box)) ??
       (label.rank === Infinity || label.role === 'extreme' ? candidates[0] : undefined);
@@ -53,8 +53,10 @@ interface ScreenBox {
 const outside = (box: ScreenBox, camera: Camera): boolean =>
   box.left + box.width < 0 || box.top + box.height < 0 || box.left > camera.width || box.top > camera.height;
 
+type Size = Pick<ScreenBox, 'width' | 'height'>;
+
 /** The box that touches the anchor and lies in the direction `away`, turned by some angle. */
-function preferred(label: Label, camera: Camera, width: number, height: number, turn: number, reach = 0): ScreenBox {
+function preferred(label: Label, camera: Camera, { width, height }: Size, turn: number, reach = 0): ScreenBox {
   const x = screenX(camera, label.x) + label.dx;
   const y = screenY(camera, label.y) - label.dy;
   const [c, s] = [Math.cos(turn), Math.sin(turn)];
@@ -72,8 +74,8 @@ const softSign = (u: number): number => Math.min(1, Math.abs(u) * 1.6);
 function candidatesOf(label: Label, camera: Camera, width: number, height: number): ScreenBox[] {
   const turns = [0, 0.5, -0.5, 1, -1, Math.PI];
   return [
-    ...turns.map((turn) => preferred(label, camera, width, height, turn)),
-    ...[0, 0.6, -0.6].map((turn) => preferred(label, camera, width, height, turn, height)),
+    ...turns.map((turn) => preferred(label, camera, { width, height }, turn)),
+    ...[0, 0.6, -0.6].map((turn) => preferred(label, camera, { width, height }, turn, height)),
   ];
 }
 

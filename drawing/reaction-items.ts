@@ -29,7 +29,7 @@ export function reactionItems(model: Model, solution: Solution, outcome: number,
       const show = component.startsWith('m') ? showMoment : showForce;
       const words = max === min ? show(Math.abs(max), display) : `${show(min, display)} … ${show(max, display)}`;
       const value = Math.abs(max) >= Math.abs(min) ? max : min;
-      items.push(...reaction(component, Math.sign(value), node.x, node.y, words, subject, view));
+      items.push(...reaction(component, Math.sign(value), { x: node.x, y: node.y, words, subject }, view));
     });
     return items;
   });
@@ -71,15 +71,16 @@ const AXES: Record<'x' | 'y' | 'z', Point> = { x: [1, 0, 0], y: [0, 1, 0], z: [0
 const CLEAR = 25;
 const LENGTH = 26;
 
-function reaction(
-  component: Component,
-  sense: number,
-  x: number,
-  y: number,
-  words: string,
-  subject: Subject,
-  view: View,
-): Item[] {
+/** Where a reaction acts, and what is written beside it. */
+interface Place {
+  readonly x: number;
+  readonly y: number;
+  readonly words: string;
+  readonly subject: Subject;
+}
+
+function reaction(component: Component, sense: number, place: Place, view: View): Item[] {
+  const { x, y, words, subject } = place;
   const w = view.weight;
   const axis = AXES[component[1] as 'x' | 'y' | 'z'];
   const [ux, uy] = seenPoint(view.projection, axis);
@@ -98,7 +99,7 @@ function reaction(
   });
   if (component.startsWith('m')) {
     const toward = dot(view.projection.toward, axis);
-    if (Math.abs(toward) < Math.SQRT1_2) return doubleHeaded(x, y, sense * ux, sense * uy, w, subject, label);
+    if (Math.abs(toward) < Math.SQRT1_2) return doubleHeaded(place, [sense * ux, sense * uy], w, label);
     const turn = sense * Math.sign(toward);
     const arc = Array.from({ length: 25 }, (_, i) => turn * (1.2 + (i / 24) * 4)).flatMap((a) => [
       20 * w * Math.cos(a),
@@ -108,7 +109,7 @@ function reaction(
     const [bx, by] = arc.slice(-6, -4) as [number, number];
     return [
       symbolPath(x, y, arc, { stroke: 'reaction', width: 1.6 * w, subject }),
-      head(x, y, ex, ey, Math.atan2(ey - by, ex - bx), w, subject),
+      head(place, [ex, ey], Math.atan2(ey - by, ex - bx), w),
       label(-16 * w, 16 * w, [-1, 1]),
     ];
   }
@@ -125,33 +126,32 @@ function reaction(
   const at = along(far + 2 * w);
   return [
     symbolPath(x, y, [fx, fy, tx, ty], { stroke: 'reaction', width: 1.8 * w, subject }),
-    head(x, y, tx, ty, Math.atan2(ty - fy, tx - fx), w, subject),
+    head(place, [tx, ty], Math.atan2(ty - fy, tx - fx), w),
     label(at[0], at[1], component === 'fy' ? [0, -1] : [-side * ux, -side * uy]),
   ];
 }
 
 /** A couple about an axis that lies along the drawing, right-handed. */
 function doubleHeaded(
-  x: number,
-  y: number,
-  ux: number,
-  uy: number,
+  place: Place,
+  [ux, uy]: readonly [number, number],
   w: number,
-  subject: Subject,
   label: (dx: number, dy: number, away: readonly [number, number]) => Item,
 ): Item[] {
+  const { x, y, subject } = place;
   const at = (reach: number): [number, number] => [ux * reach * w, uy * reach * w];
   const angle = Math.atan2(uy, ux);
   const [from, middle, to] = [at(12), at(36), at(43)];
   return [
     symbolPath(x, y, [...from, ...to], { stroke: 'reaction', width: 1.6 * w, subject }),
-    head(x, y, middle[0], middle[1], angle, w, subject),
-    head(x, y, to[0], to[1], angle, w, subject),
+    head(place, middle, angle, w),
+    head(place, to, angle, w),
     label(to[0], to[1], [ux, uy]),
   ];
 }
 
-function head(x: number, y: number, tx: number, ty: number, angle: number, w: number, subject: Subject): Item {
+/** An arrow's head whose tip lies some pixels off. */
+function head({ x, y, subject }: Place, [tx, ty]: readonly [number, number], angle: number, w: number): Item {
   const [c, s] = [Math.cos(angle), Math.sin(angle)];
   const corner = (along: number, across: number): number[] => [
     tx + (c * along - s * across) * w,

@@ -66,10 +66,9 @@ function diagram(model: Model, solution: Solution, view: View, quantity: ForceQu
   const { metresPerUnit } = scaleOfDiagram(model, solution, view);
   if (!governing || metresPerUnit === 0 || !isReady(solution, view.outcome, quantity)) return [];
   const members = drawnMembers(model, view);
-  const items = members.flatMap((member) => diagramItems(solution, view.outcome, member, quantity, metresPerUnit, view));
-  return view.values
-    ? [...items, ...valueLabels(model, solution, view.outcome, members, quantity, metresPerUnit, governing)]
-    : items;
+  const drawn = { solution, outcome: view.outcome, quantity, metresPerUnit };
+  const items = members.flatMap((member) => diagramItems(drawn, member, view));
+  return view.values ? [...items, ...valueLabels(model, drawn, members, governing)] : items;
 }
 
 function deflected(model: Model, solution: Solution, view: View): Item[] {

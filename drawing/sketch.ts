@@ -22,8 +22,7 @@ export function sketchMarkup(
   model: Model,
   solution: Solution | undefined,
   outcome: number,
-  width: number,
-  height: number,
+  { width, height }: { readonly width: number; readonly height: number },
   palette: Palette = themePalette,
 ): string {
   const projection = model.space === 'plane' ? ELEVATION : CORNER;

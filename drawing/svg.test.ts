@@ -17,10 +17,10 @@ describe('SVG', () => {
   test('sketches every outcome of the demo with finite numbers and theme colours', () => {
     const solution = solutionOf(ribModel);
     solution.outcomes.forEach((_, outcome) => {
-      const markup = sketchMarkup(ribModel, solution, outcome, 138, 50);
+      const markup = sketchMarkup(ribModel, solution, outcome, { width: 138, height: 50 });
       expect(markup).toMatch(/var\(--draw-member\)/);
       expect(markup).not.toMatch(/NaN|Infinity|undefined/);
     });
-    expect(sketchMarkup({ ...ribModel, nodes: [], members: [] }, undefined, 0, 138, 50)).toBe('');
+    expect(sketchMarkup({ ...ribModel, nodes: [], members: [] }, undefined, 0, { width: 138, height: 50 })).toBe('');
   });
 });

@@ -1,13 +1,11 @@
 import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import type { Model } from '@rigid-beam/core/model/model';
 import { quantityExtremes } from '@rigid-beam/core/results/read-quantity';
-import type { Solution } from '@rigid-beam/core/results/results';
-import { inkOf, sideOf, standsOn } from './diagram-items';
+import { inkOf, sideOf, standsOn, type DrawnQuantity } from './diagram-items';
 import type { Governing } from './diagram-scale';
 import type { Label } from './display-list';
 import { pointOn, type DrawnMember } from './geometry';
 import { showValue } from './show-quantity-value';
-import type { ForceQuantity } from './view';
 
 /** Parts of the largest value that are too small to be written; in space members stand before each other, and there is less room. */
 const SMALL = 5e-3;
@@ -19,11 +17,8 @@ const CROWDED = 0.2;
  */
 export function valueLabels(
   model: Model,
-  solution: Solution,
-  outcome: number,
+  { solution, outcome, quantity, metresPerUnit }: DrawnQuantity,
   members: readonly DrawnMember[],
-  quantity: ForceQuantity,
-  metresPerUnit: number,
   governing: Governing,
 ): Label[] {
   const display: DisplayUnits = { ...defaultDisplay, ...model.display };

@@ -92,15 +92,15 @@ function flatProperties(shape: Shape, s: Dimensions): SectionProperties {
     case 'general':
       return {};
     case 'rectangle':
-      return solid(s.b * s.h, (s.b * s.h ** 3) / 12, (s.h * s.b ** 3) / 12, s.h, s.b, 5 / 6);
+      return solid({ A: s.b * s.h, Iz: (s.b * s.h ** 3) / 12, Iy: (s.h * s.b ** 3) / 12 }, s.h, s.b, 5 / 6);
     case 'round': {
       const I = (Math.PI * s.d ** 4) / 64;
-      return solid((Math.PI * s.d ** 2) / 4, I, I, s.d, s.d, 0.9);
+      return solid({ A: (Math.PI * s.d ** 2) / 4, Iz: I, Iy: I }, s.d, s.d, 0.9);
     }
     case 'chs': {
       const inner = s.d - 2 * s.t;
       const I = (Math.PI * (s.d ** 4 - inner ** 4)) / 64;
-      return solid((Math.PI * (s.d ** 2 - inner ** 2)) / 4, I, I, s.d, s.d, 0.5);
+      return solid({ A: (Math.PI * (s.d ** 2 - inner ** 2)) / 4, Iz: I, Iy: I }, s.d, s.d, 0.5);
     }
     case 'rhs': {
       const parts = roundedBox(s.h, s.b, s.ro).concat(
@@ -115,7 +115,13 @@ function flatProperties(shape: Shape, s: Dimensions): SectionProperties {
   }
 }
 
-function solid(A: number, Iz: number, Iy: number, h: number, b: number, shear: number): SectionProperties {
+/** Symmetric about both axes, `h` by `b` outside; `shear`: the part of the area that takes shear. */
+function solid(
+  { A, Iz, Iy }: { readonly A: number; readonly Iz: number; readonly Iy: number },
+  h: number,
+  b: number,
+  shear: number,
+): SectionProperties {
   return { A, Iz, Iy, Ay: shear * A, Az: shear * A, Wz: (2 * Iz) / h, Wy: (2 * Iy) / b, Iyz: 0 };
 }
 

@@ -93,7 +93,7 @@ export function MemberCharts({ solution, outcome, member, display }: MemberChart
                 .map((bound) => (
                   <path
                     key={bound}
-                    d={curve((x) => read(x)[bound], length, size, side < 0)}
+                    d={curve((x) => read(x)[bound], length, size, side)}
                     fill={INKS[ink]}
                     fillOpacity={0.13}
                     stroke={INKS[ink]}
@@ -129,8 +129,8 @@ export function MemberCharts({ solution, outcome, member, display }: MemberChart
   );
 }
 
-function curve(value: (x: number) => number, length: number, size: number, down: boolean): string {
-  const scale = size > 0 ? ((down ? 1 : -1) * (HEIGHT / 2 - 2)) / size : 0;
+function curve(value: (x: number) => number, length: number, size: number, side: 1 | -1): string {
+  const scale = size > 0 ? (-side * (HEIGHT / 2 - 2)) / size : 0;
   const points = Array.from(
     { length: SAMPLES + 1 },
     (_, i) => `L${((i / SAMPLES) * WIDTH).toFixed(1)} ${(HEIGHT / 2 + scale * value((i / SAMPLES) * length)).toFixed(2)}`,

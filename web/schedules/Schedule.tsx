@@ -61,10 +61,10 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
     left: Math.min(active.column, anchor.column),
     right: Math.max(active.column, anchor.column),
   };
-  const go = (row: number, column: number, extend: boolean): void => {
+  const go = (row: number, column: number, range: 'alone' | 'extended'): void => {
     const to = { row: Math.min(Math.max(row, 0), count - 1), column: Math.min(Math.max(column, 0), columns.length - 1) };
     setActive(to);
-    if (!extend) setAnchor(to);
+    if (range === 'alone') setAnchor(to);
     const box = scroll.current;
     if (box) {
       if (to.row * HEIGHT < box.scrollTop) box.scrollTop = to.row * HEIGHT;
@@ -140,8 +140,8 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
   const onKeyDown = (event: KeyboardEvent): void => {
     if (draft !== undefined) {
       if (event.key === 'Escape') setDraft(undefined);
-      else if (event.key === 'Enter' && commit()) go(active.row + 1, active.column, false);
-      else if (event.key === 'Tab' && commit()) go(active.row, active.column + (event.shiftKey ? -1 : 1), false);
+      else if (event.key === 'Enter' && commit()) go(active.row + 1, active.column, 'alone');
+      else if (event.key === 'Tab' && commit()) go(active.row, active.column + (event.shiftKey ? -1 : 1), 'alone');
       else return event.stopPropagation();
       event.preventDefault();
       event.stopPropagation();
@@ -161,11 +161,11 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
     const column = columns[active.column];
     switch (action.kind) {
       case 'step':
-        go(active.row + action.rows, active.column + action.columns, action.extend);
+        go(active.row + action.rows, active.column + action.columns, action.range);
         return true;
       case 'edge': {
         const row = !action.ofAll ? active.row : action.end === 'first' ? 0 : count - 1;
-        go(row, action.end === 'first' ? 0 : columns.length - 1, action.extend);
+        go(row, action.end === 'first' ? 0 : columns.length - 1, action.range);
         return true;
       }
       case 'sort':
@@ -276,7 +276,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
                     data-computed={column.computed}
                     onPointerDown={(event) => {
                       if (isActive && draft !== undefined) return;
-                      if (commit()) go(r, c, event.shiftKey);
+                      if (commit()) go(r, c, event.shiftKey ? 'extended' : 'alone');
                     }}
                     onPointerEnter={(event) => event.buttons === 1 && draft === undefined && setActive({ row: r, column: c })}
                     onDoubleClick={() => !column.computed && setDraft(row ? column.show(row) : '')}

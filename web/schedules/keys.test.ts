@@ -8,9 +8,9 @@ const pressed = (key: string, held: Partial<Record<'shiftKey' | 'ctrlKey' | 'met
   tableAction({ key, shiftKey: false, ctrlKey: false, metaKey: false, altKey: false, ...held });
 
 test('keys have the meaning that they have in a spreadsheet', () => {
-  expect(pressed('ArrowDown', { shiftKey: true })).toEqual({ kind: 'step', rows: 1, columns: 0, extend: true });
-  expect(pressed('PageUp')).toEqual({ kind: 'step', rows: -12, columns: 0, extend: false });
-  expect(pressed('End', { ctrlKey: true })).toEqual({ kind: 'edge', end: 'last', ofAll: true, extend: false });
+  expect(pressed('ArrowDown', { shiftKey: true })).toEqual({ kind: 'step', rows: 1, columns: 0, range: 'extended' });
+  expect(pressed('PageUp')).toEqual({ kind: 'step', rows: -12, columns: 0, range: 'alone' });
+  expect(pressed('End', { ctrlKey: true })).toEqual({ kind: 'edge', end: 'last', ofAll: true, range: 'alone' });
   expect(pressed('ArrowUp', { altKey: true })).toEqual({ kind: 'sort', way: 1 });
   expect(pressed('7')).toEqual({ kind: 'edit', first: '7' });
   expect(pressed('F2')).toEqual({ kind: 'edit' });

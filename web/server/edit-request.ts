@@ -33,7 +33,7 @@ const many = [IsArray(), ArrayMinSize(1), ArrayMaxSize(MANY)];
 /** An object whose property `type` (or another one) tells of which class it is. */
 export function TypeByKind(classes: readonly Named[], property = 'type'): PropertyDecorator {
   // What is of no known kind is refused with the kinds that there are.
-  class Unknown {}
+  const Unknown = class {};
   IsIn(classes.map(({ name }) => name))(Unknown.prototype, property);
   return Type(() => Unknown, { keepDiscriminatorProperty: true, discriminator: { property, subTypes: [...classes] } });
 }
@@ -86,7 +86,7 @@ const made = new Map<Arguments, Class>();
 function classOf(all: Arguments): Class {
   const before = made.get(all);
   if (before) return before;
-  class Row {}
+  const Row = class {};
   made.set(all, Row);
   for (const [name, argument] of Object.entries(all))
     for (const decorate of [...(argument.optional ? [IsOptional()] : []), ...decoratorsOf(argument)])

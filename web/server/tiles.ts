@@ -40,7 +40,7 @@ function tileOf(stored: StoredModel): ModelTile {
     changed: `Changed ${stored.updatedAt.toISOString().slice(0, 16).replace('T', ' ')} UTC`,
     words: `${model.nodes.length} nodes, ${model.members.length} members, ${model.cases.length} cases`,
     figure,
-    markup: sketchMarkup(model, solution, outcome, TILE.width, TILE.height),
+    markup: sketchMarkup(model, solution, outcome, TILE),
   };
   known.set(key, tile);
   return tile;

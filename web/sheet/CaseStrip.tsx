@@ -67,8 +67,7 @@ const Blank = styled.div`
   height: 50px;
 `;
 
-const WIDTH = 138;
-const HEIGHT = 50;
+const SIZE = { width: 138, height: 50 } as const;
 
 /** One live small sketch per case, combination and envelope; arrow keys step through them. */
 export function CaseStrip() {
@@ -137,12 +136,12 @@ function useIsInView(place: RefObject<HTMLElement | null>): boolean {
 }
 
 const Sketch = memo(function Sketch({ model, solution, outcome }: PictureProps) {
-  const markup = useMemo(() => sketchMarkup(model, solution, outcome, WIDTH, HEIGHT), [model, solution, outcome]);
+  const markup = useMemo(() => sketchMarkup(model, solution, outcome, SIZE), [model, solution, outcome]);
   return (
     <svg
       width="100%"
-      height={HEIGHT}
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      height={SIZE.height}
+      viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
       aria-hidden
       dangerouslySetInnerHTML={{ __html: markup }}
     />

@@ -20,7 +20,7 @@ export function inBox(sheet: SheetController, a: Place, b: Place, how: 'touching
   const members = drawnMembers(model, sheet.view.seen()).filter(({ x1, y1, x2, y2 }) => {
     const [ax, ay, bx, by] = [screenX(camera, x1), screenY(camera, y1), screenX(camera, x2), screenY(camera, y2)];
     if (inside(ax, ay) && inside(bx, by)) return true;
-    return how === 'touching' && crossesBox(ax, ay, bx, by, left, right, top, bottom);
+    return how === 'touching' && crossesBox([ax, ay, bx, by], { left, right, top, bottom });
   });
   return [
     ...nodes.map(({ id }): Subject => ({ kind: 'node', id })),
@@ -28,17 +28,17 @@ export function inBox(sheet: SheetController, a: Place, b: Place, how: 'touching
   ];
 }
 
+/** From where to where, pixels. */
+type Line = readonly [number, number, number, number];
+interface Box {
+  readonly left: number;
+  readonly right: number;
+  readonly top: number;
+  readonly bottom: number;
+}
+
 /** Whether a line has a part inside a box: it is clipped by each edge in turn (Liang and Barsky). */
-export function crossesBox(
-  ax: number,
-  ay: number,
-  bx: number,
-  by: number,
-  left: number,
-  right: number,
-  top: number,
-  bottom: number,
-): boolean {
+export function crossesBox([ax, ay, bx, by]: Line, { left, right, top, bottom }: Box): boolean {
   let [from, to] = [0, 1];
   const edges = [
     [ax - bx, ax - left],

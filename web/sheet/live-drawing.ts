@@ -62,7 +62,7 @@ export class LiveDrawing {
 
   hit(px: number, py: number, pointerType: string): Hit | undefined {
     const reach = REACH[pointerType as keyof typeof REACH] ?? REACH.mouse;
-    return hitTest(this.items, this.placed, this.from().camera, px, py, reach);
+    return hitTest(this.items, this.placed, this.from().camera, [px, py], reach);
   }
 
   /** Where the text of a thing stands on the sheet, if it is shown. */
@@ -85,8 +85,11 @@ export class LiveDrawing {
     if (this.from().camera.width === 0) return;
     if (this.stale) this.rebuild();
     const moves = this.from().isTurning || isHeld(this.editor.state);
-    const motion = this.swing.marks(this.editor.state, this.from().seen(), this.calm.matches);
-    this.painter.show(this.picture(), moves, [...motion.items, ...(this.store.getState().tool.overlay?.() ?? [])]);
+    const motion = this.swing.marks(this.editor.state, this.from().seen(), this.calm.matches ? 'still' : 'moving');
+    this.painter.show(this.picture(), moves ? 'another' : 'the same', [
+      ...motion.items,
+      ...(this.store.getState().tool.overlay?.() ?? []),
+    ]);
     if (motion.goesOn) this.refresh('overlay');
   }
 
@@ -108,8 +111,9 @@ export class LiveDrawing {
   private rebuild(): void {
     const { camera } = this.from();
     const state = this.editor.state;
-    const view = viewOf(state, this.from().seen(), this.store.getState().plane, camera.scale, this.from().isTurning);
-    this.items = itemsIn(state, view, this.from().isTurning);
+    const look = this.from().isTurning ? 'turning' : 'still';
+    const view = viewOf(state, this.from().seen(), this.store.getState().plane, camera.scale, look);
+    this.items = itemsIn(state, view, look);
     this.placed = placeLabels(this.items, camera, this.painter.measure);
     this.painter.forget();
     this.stale = false;

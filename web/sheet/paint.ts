@@ -36,31 +36,34 @@ export function canvasMeasure(context: CanvasRenderingContext2D): Measure {
   };
 }
 
-/** Paints the paper, the picture behind the drawing and lists from back to front, then the texts. `ratio`: device pixels to one of ours. */
+/** What is painted on, in which inks; `ratio`: device pixels to one of ours. */
+export interface Canvas {
+  readonly context: CanvasRenderingContext2D;
+  readonly palette: Palette;
+  readonly ratio: number;
+}
+
+/** Paints the paper, the picture behind the drawing and lists from back to front, then the texts. */
 export function paint(
-  context: CanvasRenderingContext2D,
+  { context, palette, ratio }: Canvas,
   lists: readonly DisplayList[],
   placed: readonly PlacedLabel[],
   camera: Camera,
-  palette: Palette,
-  ratio: number,
   picture?: PaintedPicture,
 ): void {
   context.setTransform(ratio, 0, 0, ratio, 0, 0);
   context.fillStyle = palette('paper');
   context.fillRect(0, 0, camera.width, camera.height);
   if (picture) paintPicture(context, picture);
-  paintLists(context, lists, placed, camera, palette, ratio);
+  paintLists({ context, palette, ratio }, lists, placed, camera);
 }
 
 /** Lists and texts over what is painted already. */
 export function paintLists(
-  context: CanvasRenderingContext2D,
+  { context, palette, ratio }: Canvas,
   lists: readonly DisplayList[],
   placed: readonly PlacedLabel[],
   camera: Camera,
-  palette: Palette,
-  ratio: number,
 ): void {
   context.setTransform(ratio, 0, 0, ratio, 0, 0);
   context.lineJoin = 'round';

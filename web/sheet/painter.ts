@@ -5,7 +5,7 @@ import { placeLabels, type Measure, type PlacedLabel } from '@rigid-beam/drawing
 import { seenPoint, type Projection } from '@rigid-beam/drawing/projection';
 import { pointOfPixel } from '../underlay/placing';
 import { loaded } from '../underlay/read-picture';
-import { canvasMeasure, paint, paintLists, readPalette, type PaintedPicture, type Palette } from './paint';
+import { canvasMeasure, paint, paintLists, readPalette, type PaintedPicture, type Palette, type Canvas } from './paint';
 
 /** All that stands on the sheet but the marks of the tool in hand. */
 export interface Picture {
@@ -59,10 +59,10 @@ export class Painter {
     this.painted = undefined;
   }
 
-  /** `moves`: the next picture will be another one, so that keeping this one would only cost time. */
-  show(picture: Picture, moves: boolean, marks: DisplayList): void {
+  /** `next`: where the next picture will be another one, keeping this one would only cost time. */
+  show(picture: Picture, next: 'another' | 'the same', marks: DisplayList): void {
     const { camera } = picture;
-    if (moves) this.paintOn(this.context, picture);
+    if (next === 'another') this.paintOn(this.context, picture);
     else {
       if (!this.painted) {
         this.paintOn(this.still.getContext('2d', { alpha: false })!, picture);
@@ -72,11 +72,15 @@ export class Painter {
     }
     if (marks.length === 0) return;
     const labels = placeLabels(marks, camera, this.measure);
-    paintLists(this.context, [marks], labels, camera, this.palette, this.ratio);
+    paintLists(this.canvasOf(this.context), [marks], labels, camera);
+  }
+
+  private canvasOf(context: CanvasRenderingContext2D): Canvas {
+    return { context, palette: this.palette, ratio: this.ratio };
   }
 
   private paintOn(context: CanvasRenderingContext2D, picture: Picture): void {
-    paint(context, picture.lists(), picture.placed, picture.camera, this.palette, this.ratio, this.behind(picture));
+    paint(this.canvasOf(context), picture.lists(), picture.placed, picture.camera, this.behind(picture));
   }
 
   /** The still picture, moved by as much as the camera has moved since it was painted. */

@@ -117,7 +117,7 @@ test.each([
   [5, 0, 5, 20, true],
   [20, 0, 20, 9, false],
 ])('a line from %d, %d to %d, %d touches a box: %p', (ax, ay, bx, by, touches) =>
-  expect(crossesBox(ax, ay, bx, by, 3, 8, 5, 7)).toBe(touches),
+  expect(crossesBox([ax, ay, bx, by], { left: 3, right: 8, top: 5, bottom: 7 })).toBe(touches),
 );
 
 describe('the drawing in words', () => {

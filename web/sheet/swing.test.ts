@@ -18,7 +18,7 @@ test('a motion swings to both sides, comes to rest at its widest, and begins ane
   const swing = new Swing(() => now);
   const at = (time: number, state = stateOf({})): { tip: number; goesOn: boolean } => {
     now = time;
-    const { items, goesOn } = swing.marks(state, plainView, false);
+    const { items, goesOn } = swing.marks(state, plainView, 'moving');
     return { tip: tipOf(items), goesOn };
   };
   expect(at(0).tip).toBeCloseTo(0, 9);
@@ -33,10 +33,10 @@ test('a motion swings to both sides, comes to rest at its widest, and begins ane
 });
 
 test('who wants less motion sees it at rest; what stands has none', () => {
-  const { items, goesOn } = new Swing(() => 0).marks(stateOf({}), plainView, true);
+  const { items, goesOn } = new Swing(() => 0).marks(stateOf({}), plainView, 'still');
   expect(goesOn).toBe(false);
   expect(Math.abs(tipOf(items))).toBeGreaterThan(0.1);
   const stands = checkModel(lintel).model!;
-  const marks = new Swing(() => 0).marks(stateOf({ drawn: { model: stands, results: solve(stands) } }), plainView, false);
+  const marks = new Swing(() => 0).marks(stateOf({ drawn: { model: stands, results: solve(stands) } }), plainView, 'moving');
   expect(marks).toEqual({ items: [], goesOn: false });
 });

@@ -31,7 +31,7 @@ export class Swing {
   constructor(private readonly now: () => number = () => performance.now()) {}
 
   /** What is drawn of the motion now, and whether it goes on. */
-  marks(state: EditorState, seen: Seen, calm: boolean): { readonly items: Item[]; readonly goesOn: boolean } {
+  marks(state: EditorState, seen: Seen, how: 'moving' | 'still'): { readonly items: Item[]; readonly goesOn: boolean } {
     const motion = motionOf(state);
     if (!motion) {
       this.of = undefined;
@@ -43,7 +43,7 @@ export class Swing {
     }
     const swings = (this.now() - this.begun) / PERIOD;
     // Ends at a quarter, where the motion is widest.
-    const goesOn = !calm && swings < SWINGS + 0.25;
+    const goesOn = how === 'moving' && swings < SWINGS + 0.25;
     const phase = goesOn ? Math.sin(2 * Math.PI * swings) : 1;
     return { items: motionItems(state.drawn.model, motion, seen, phase), goesOn };
   }

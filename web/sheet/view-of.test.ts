@@ -21,25 +21,25 @@ function stateOf(model: Model, part: Partial<EditorState> = {}): EditorState {
   const shown = { values: true, deflected: true, dimensions: true, names: false, localAxes: false };
   return { model, drawn, ...shown, selection: [], stage: 'results', quantity: 'Mz', diagramFactor: 1, acting: 'Q', ...part } as unknown as EditorState; // prettier-ignore
 }
-const texts = (state: EditorState, scale: number, turning = false): number =>
-  itemsIn(state, viewOf(state, plainView, undefined, scale, turning), turning).filter((item) => 'text' in item).length;
+const texts = (state: EditorState, scale: number, look: 'turning' | 'still' = 'still'): number =>
+  itemsIn(state, viewOf(state, plainView, undefined, scale, look), look).filter((item) => 'text' in item).length;
 
 test('names are shown where one draws, and where one asks for them', () => {
-  const named = (part: Partial<EditorState>): boolean => viewOf(stateOf(posts(2), part), plainView, undefined, 60, false).names;
+  const named = (part: Partial<EditorState>): boolean => viewOf(stateOf(posts(2), part), plainView, undefined, 60, 'still').names;
   expect([named({}), named({ stage: 'geometry' }), named({ names: true })]).toEqual([false, true, true]);
 });
 
 test('a plane to draw on is there only in space', () => {
   const plane = { axis: 'z', at: 0 } as const;
   const flat = stateOf(posts(1));
-  expect(viewOf(flat, plainView, plane, 60, false).plane).toBeUndefined();
+  expect(viewOf(flat, plainView, plane, 60, 'still').plane).toBeUndefined();
   const spatial = stateOf({ ...posts(1), space: 'space' });
-  expect(viewOf(spatial, plainView, plane, 60, false).plane).toBe(plane);
+  expect(viewOf(spatial, plainView, plane, 60, 'still').plane).toBe(plane);
 });
 
 test('figures stand where there is room for them, and not while a look turns', () => {
   const state = stateOf(posts(4));
   expect(texts(state, 60)).toBeGreaterThan(4);
-  expect(texts(state, 60, true)).toBe(0);
+  expect(texts(state, 60, 'turning')).toBe(0);
   expect(texts(stateOf(posts(60)), 4)).toBeLessThan(texts(stateOf(posts(60)), 60));
 });

@@ -9,7 +9,13 @@ import { isHeld, type EditorState } from '../session/editor-state';
 import { actingIndex } from '../session/editor-state';
 
 /** What the sheet shows: what the user chose, and of something large that is in hand only what is watched (docs/decisions/018). */
-export function viewOf(state: EditorState, seen: Seen, plane: WorkPlane | undefined, scale: number, turning: boolean): View {
+export function viewOf(
+  state: EditorState,
+  seen: Seen,
+  plane: WorkPlane | undefined,
+  scale: number,
+  look: 'turning' | 'still',
+): View {
   const { model } = state.drawn;
   const held = isHeld(state);
   return {
@@ -28,12 +34,12 @@ export function viewOf(state: EditorState, seen: Seen, plane: WorkPlane | undefi
     names: (state.names || state.stage === 'geometry') && !held,
     selection: state.selection,
     scale,
-    weight: turning ? 1 : weightAt(model, seen, scale),
+    weight: look === 'turning' ? 1 : weightAt(model, seen, scale),
   };
 }
 
 /** The display list of a view: while a look turns only members, without figures where everything is small. */
-export function itemsIn({ drawn }: EditorState, view: View, turning: boolean): Item[] {
-  const items = turning ? quickItems(drawn.model, view) : sheetItems(drawn.model, drawn.results?.solution, view);
+export function itemsIn({ drawn }: EditorState, view: View, look: 'turning' | 'still'): Item[] {
+  const items = look === 'turning' ? quickItems(drawn.model, view) : sheetItems(drawn.model, drawn.results?.solution, view);
   return view.weight < SKETCHED ? withoutSmallTalk(items) : items;
 }

@@ -87,7 +87,7 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
   const hinders = results && results.status !== 'solved' ? results.notices.filter(({ severity }) => severity === 'error') : [];
   const waits = hinders.length > 0 && hinders.every(({ code }) => code === 'no-members' || code === 'no-support');
   const warnings = results?.notices.filter(({ severity }) => severity === 'warning') ?? [];
-  const hindrance = useRoomAbove(sheet, hinders.length > 0);
+  const hindrance = useRoomAbove(sheet, hinders.length);
 
   return (
     <Tray>
@@ -123,7 +123,7 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
 }
 
 /** Keeps the drawing clear of an element that lies over the top of the sheet. */
-function useRoomAbove(sheet: SheetController | undefined, isThere: boolean): RefObject<HTMLDivElement | null> {
+function useRoomAbove(sheet: SheetController | undefined, count: number): RefObject<HTMLDivElement | null> {
   const element = useRef<HTMLDivElement>(null);
   useEffect(() => {
     const lies = element.current;
@@ -136,7 +136,7 @@ function useRoomAbove(sheet: SheetController | undefined, isThere: boolean): Ref
       observer.disconnect();
       sheet.view.coverTop(0);
     };
-  }, [sheet, isThere]);
+  }, [sheet, count]);
   return element;
 }
 

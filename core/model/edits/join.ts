@@ -36,7 +36,7 @@ export function join(draft: Draft<Model>, before: Model, ids: readonly string[])
   chain.forEach(({ member, way }, i) => {
     for (const load of model.loads)
       if (isOnMember(load) && load.member === member.id && (load.type === 'point' || load.type === 'line'))
-        loads.push(shiftedLoad(load, lengths[i]!, a, length, first.id, way));
+        loads.push(shiftedLoad(load, { piece: lengths[i]!, from: a, length, member: first.id, way }));
     a += lengths[i]!;
   });
   for (const load of model.loads) {

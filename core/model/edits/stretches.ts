@@ -58,15 +58,18 @@ export function cutLoad(load: MemberLoad, length: number, a: number, b: number, 
   }
 }
 
-/** A load of a piece, on the joined member that the piece lies in from `a` on. `turned`: the piece runs the other way. */
-export function shiftedLoad(
-  load: PointLoad | LineLoad,
-  piece: number,
-  a: number,
-  length: number,
-  member: string,
-  way: 'along' | 'against',
-): MemberLoad {
+/** A piece of a member, metres: as long as it was, and where it lies in the joined member, which is `length` long. */
+export interface JoinedPiece {
+  readonly piece: number;
+  readonly from: number;
+  readonly length: number;
+  readonly member: string;
+  readonly way: 'along' | 'against';
+}
+
+/** A load of a piece, on the joined member. */
+export function shiftedLoad(load: PointLoad | LineLoad, joined: JoinedPiece): MemberLoad {
+  const { piece, from: a, length, member, way } = joined;
   const onto = (x: number): number => a + (way === 'along' ? x : piece - x);
   if (load.type === 'point')
     return { ...load, member, at: measured(load, Math.min(onto(inMetres(load, load.at, piece)), length), length) };

@@ -29,17 +29,20 @@ export function readStep(text: string, unit: string, toward: Point, what: 'way' 
     if (parts.length > 3 || (parts.length === 3 && space === 'plane'))
       throw new StepFault('a place in the plane is written: across by up');
     if (parts.length > 1)
-      return finished([length(parts[0]!), length(parts[1]!), parts[2] === undefined ? 0 : length(parts[2])], absolute);
+      return finished(
+        [length(parts[0]!), length(parts[1]!), parts[2] === undefined ? 0 : length(parts[2])],
+        absolute ? 'the origin' : 'here',
+      );
     if (absolute) throw new StepFault('a place is written: across by up');
     const [, reach, turn] = /^(.*)\bat\b(.*)$/.exec(rest) ?? [];
     if (reach === undefined || turn === undefined) {
       const far = size(toward);
       if (far === 0) throw new StepFault('point where it leads, or give an angle');
-      return finished(times(toward, length(rest) / far), false);
+      return finished(times(toward, length(rest) / far), 'here');
     }
     const angle = parseQuantity(turn, 'angle', 'deg');
     if (!angle.ok) throw new StepFault(`“${turn.trim()}” is no angle: ${angle.reason}`);
-    return finished([length(reach) * Math.cos(angle.value), length(reach) * Math.sin(angle.value), 0], false);
+    return finished([length(reach) * Math.cos(angle.value), length(reach) * Math.sin(angle.value), 0], 'here');
   } catch (fault) {
     if (fault instanceof StepFault) return { ok: false, reason: fault.message };
     throw fault;
@@ -48,7 +51,7 @@ export function readStep(text: string, unit: string, toward: Point, what: 'way' 
 
 class StepFault extends Error {}
 
-function finished(by: Point, absolute: boolean): Step {
-  if (!absolute && size(by) < 1e-6) return { ok: false, reason: 'the way has no length' };
-  return { ok: true, by, absolute };
+function finished(by: Point, from: 'here' | 'the origin'): Step {
+  if (from === 'here' && size(by) < 1e-6) return { ok: false, reason: 'the way has no length' };
+  return { ok: true, by, absolute: from === 'the origin' };
 }
