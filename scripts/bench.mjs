@@ -298,7 +298,7 @@ what was measured in the same run vary less.
 | the same: largest memory of the process (1.5 GB) | ${(engineTimes.large.memory / 1e9).toFixed(2)} GB |
 | 9,870 members × 50 combinations of 10 cases: all end forces and diagrams, one after the other as they are looked at (1 s together with the next) | ${milliseconds(engineTimes.combinations.sums)} |
 | exact extremes of N, V and M of all of them | ${milliseconds(engineTimes.combinations.extremes)} |
-| ${engineTimes.manySums.members.toLocaleString('en')} members in space × 500 combinations of 10 cases: exact envelope of all quantities | ${seconds(engineTimes.manySums.envelope)} |
+| ${engineTimes.manySums.members.toLocaleString('en')} members in space × 500 combinations of 10 cases: exact envelope of all quantities, derived ones included | ${seconds(engineTimes.manySums.envelope)} |
 | the same: its longest step without a pause; opening one combination | ${milliseconds(engineTimes.manySums.longest)}; ${milliseconds(engineTimes.manySums.opening)} |
 | the same: largest memory of the process | ${(engineTimes.manySums.memory / 1e9).toFixed(2)} GB |
 
