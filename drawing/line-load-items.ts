@@ -16,21 +16,23 @@ interface Ordinate {
   readonly oy: number;
 }
 
-/** An intensity in some axes, `at` metres from the member's start, as it acts with a factor. */
-interface Acting extends Intensity {
-  readonly metres: number;
-  readonly axes: LineLoad['axes'];
-  readonly factor: number;
-}
+/** In which axes a load acts, and with which factor. */
+type Acting = Pick<LineLoad, 'axes'> & { readonly factor: number };
 
-function ordinate(context: Context, member: DrawnMember, acting: Acting): Ordinate {
-  const { wx = 0, wy = 0, wz = 0, metres, axes, factor } = acting;
+/** The ordinate of an intensity at `at` metres from the member's start. */
+function ordinate(
+  context: Context,
+  member: DrawnMember,
+  { axes, factor }: Acting,
+  at: number,
+  { wx = 0, wy = 0, wz = 0 }: Intensity,
+): Ordinate {
   const w3: Point = [wx, wy, wz];
   const [across, up] = axes === 'local' ? ownAxes(member, w3) : seenPoint(context.view.projection, w3);
   const size = Math.hypot(...w3) || 1;
   const part = (Math.hypot(...w3) * Math.abs(factor)) / (context.largest.intensity || 1);
   const length = part < 1e-9 ? 0 : arrowLength(part) * 0.72 * context.view.weight;
-  const [x, y] = pointOn(member, metres);
+  const [x, y] = pointOn(member, at);
   return { x, y, ox: (-Math.sign(factor) * across * length) / size, oy: (-Math.sign(factor) * up * length) / size };
 }
 
@@ -40,8 +42,8 @@ export function comb(context: Context, member: DrawnMember, load: LineLoad, subj
   const a = (load.from.at ?? 0) * measure;
   const b = load.to.at === undefined ? member.length : load.to.at * measure;
   const w = context.view.weight;
-  const at = (t: number): Ordinate =>
-    ordinate(context, member, { ...mixed(load, t), metres: a + t * (b - a), axes: load.axes, factor });
+  const acting: Acting = { ...(load.axes && { axes: load.axes }), factor };
+  const at = (t: number): Ordinate => ordinate(context, member, acting, a + t * (b - a), mixed(load, t));
   const stroke = inkOf(context.view, subject);
   const gap = 3 * w;
   const vertices: number[] = [];
@@ -104,7 +106,7 @@ export function intensityLabel(
   subject: Subject,
   factor: number,
 ): Item {
-  const { x, y, ox, oy } = ordinate(context, member, { ...beside, metres: at, axes, factor });
+  const { x, y, ox, oy } = ordinate(context, member, { ...(axes && { axes }), factor }, at, beside);
   const length = Math.hypot(ox, oy) || 1;
   const away: [number, number] = [ox / length, oy / length];
   const gap = 5 * context.view.weight;

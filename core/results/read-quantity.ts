@@ -38,11 +38,7 @@ export function memberReader(solution: Solution, outcome: number, m: number): Me
       return { max, min };
     },
     extremes: (quantity) => {
-      const all = parts.map(({ part, diagram }) =>
-        isLine(quantity)
-          ? extremesIn(diagram, quantity, part)
-          : derivedExtremes(quantityTable[quantity].derived!, fibres, diagram, part),
-      );
+      const all = parts.map(({ part, diagram }) => extremesOf(diagram, fibres, quantity, part));
       return all.every((one) => one !== undefined) ? enclosing(all) : undefined;
     },
   };
@@ -64,8 +60,15 @@ export const rangeAt = (solution: Solution, outcome: number, m: number, quantity
 /** The exact extremes of any quantity on member m, as `extremes`; undefined where it is not known. An envelope that was read ahead is looked up. */
 export function quantityExtremes(solution: Solution, outcome: number, m: number, quantity: Quantity): Extremes | undefined {
   const reading = readingOf(solution, outcome);
-  return reading ? extremesRead(reading, quantity, m) : memberReader(solution, outcome, m).extremes(quantity);
+  if (reading) return extremesRead(reading, quantity, m);
+  if (solution.outcomes[outcome]!.kind === 'envelope') return memberReader(solution, outcome, m).extremes(quantity);
+  return extremesOf(diagramOf(solution, outcome, m), solution.fibres[m], quantity, outcome);
 }
+
+const extremesOf = (diagram: Diagram, fibres: Fibres | undefined, quantity: Quantity, from: number): Extremes | undefined =>
+  isLine(quantity)
+    ? extremesIn(diagram, quantity, from)
+    : derivedExtremes(quantityTable[quantity].derived!, fibres, diagram, from);
 
 /** The same of a derived quantity in one diagram; `from`: the outcome that it belongs to. */
 export function derivedExtremes(
