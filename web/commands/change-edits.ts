@@ -4,7 +4,7 @@ import type { Repetition } from '@rigid-beam/core/model/edits/repeat';
 import type { Model } from '@rigid-beam/core/model/model';
 import { axisNames, times as timesOf, type AxisName, type Point } from '@rigid-beam/core/model/point';
 import { middleOf, nodesOf, type Chosen } from '@rigid-beam/core/model/selecting';
-import type { Edit } from './command';
+import { editCommand, type Command, type Edit } from './command';
 import type { Arguments, Values } from './grammar';
 import { NORMALS, repeatOf, transformOf } from './motions';
 
@@ -100,42 +100,42 @@ export function beginning(model: Model, chosen: Chosen): { readonly around: Poin
 /** The part of a point along an axis. */
 export const along = (point: Point, axis: AxisName): number => point[axisNames.indexOf(axis)]!;
 
-export const moveEdit = edit({
+const moveEdit = edit({
   name: 'Move',
   arguments: moved,
   needs,
   done: 'Move it',
   edit: (values, { model }, chosen) => itself(motions.move(values), model, chosen),
 });
-export const turnEdit = edit({
+const turnEdit = edit({
   name: 'Turn',
   arguments: turned,
   needs,
   done: 'Turn it',
   edit: (values, { model }, chosen) => itself(motions.turn(values, model, chosen), model, chosen),
 });
-export const mirrorEdit = edit({
+const mirrorEdit = edit({
   name: 'Mirror',
   arguments: mirrored,
   needs,
   done: 'Mirror it',
   edit: (values, { model }, chosen) => itself(motions.mirror(values), model, chosen),
 });
-export const copyEdit = edit({
+const copyEdit = edit({
   name: 'Copy',
   arguments: { ...moved, ...often, ...copied },
   needs,
   done: 'Make the copy',
   edit: (values, { model }, chosen) => asCopy(motions.move(values), model, chosen, values),
 });
-export const copyTurnedEdit = edit({
+const copyTurnedEdit = edit({
   name: 'Copy turned',
   arguments: { ...turned, ...often, ...copied },
   needs,
   done: 'Make the copy',
   edit: (values, { model }, chosen) => asCopy(motions.turn(values, model, chosen), model, chosen, values),
 });
-export const copyMirroredEdit = edit({
+const copyMirroredEdit = edit({
   name: 'Copy mirrored',
   arguments: { ...mirrored, ...copied },
   needs,
@@ -170,3 +170,20 @@ export const jointsEdit = edit({
   inMenu: true,
   edit: (_, __, { members }) => ({ type: 'joints', members }),
 });
+
+/** By how and what: the edits whose tables are the forms of the geometry bench. */
+export const changeEdits = {
+  move: { itself: moveEdit, copy: copyEdit },
+  turn: { itself: turnEdit, copy: copyTurnedEdit },
+  mirror: { itself: mirrorEdit, copy: copyMirroredEdit },
+} as const;
+
+export const changeCommands: readonly Command[] = [
+  editCommand(moveEdit),
+  editCommand(turnEdit),
+  editCommand(mirrorEdit),
+  editCommand(copyEdit),
+  editCommand(copyTurnedEdit),
+  editCommand(copyMirroredEdit),
+];
+export const splitCommands: readonly Command[] = [editCommand(splitEdit), editCommand(joinEdit), editCommand(jointsEdit)];

@@ -11,17 +11,7 @@ import { defaultDisplay, intensityUnit, lengthUnit } from '@rigid-beam/core/quan
 import type { SheetController } from '../sheet/controller';
 import { removalOf } from '../sheet/removal';
 import { DrawTool } from '../sheet/tools/draw-tool';
-import {
-  copyEdit,
-  copyMirroredEdit,
-  copyTurnedEdit,
-  joinEdit,
-  jointsEdit,
-  mirrorEdit,
-  moveEdit,
-  splitEdit,
-  turnEdit,
-} from './change-edits';
+import { changeCommands, splitCommands } from './change-edits';
 import { editCommand, make, type Command } from './command';
 import { readTurn, readVector, repeatOf } from './motions';
 
@@ -41,12 +31,7 @@ export const geometryCommands: readonly Command[] = [
       return undefined;
     },
   },
-  editCommand(moveEdit),
-  editCommand(turnEdit),
-  editCommand(mirrorEdit),
-  editCommand(copyEdit),
-  editCommand(copyTurnedEdit),
-  editCommand(copyMirroredEdit),
+  ...changeCommands,
   editCommand({
     name: 'Repeat',
     arguments: {
@@ -81,7 +66,6 @@ export const geometryCommands: readonly Command[] = [
       return { type: 'stretch', axis: axis!, beyond: place, by: by!, what: beyond === undefined ? 'line' : 'beyond' };
     },
   }),
-  editCommand(splitEdit),
   editCommand({
     name: 'Split at',
     arguments: { place: { kind: 'length', words: 'from the start' } },
@@ -94,8 +78,7 @@ export const geometryCommands: readonly Command[] = [
       return { type: 'split', cuts };
     },
   }),
-  editCommand(joinEdit),
-  editCommand(jointsEdit),
+  ...splitCommands,
   editCommand({
     name: 'Merge nodes',
     arguments: {},

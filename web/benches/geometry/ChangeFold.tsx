@@ -1,17 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import {
-  copyEdit,
-  copyMirroredEdit,
-  copyTurnedEdit,
-  joinEdit,
-  jointsEdit,
-  mirrorEdit,
-  moveEdit,
-  splitEdit,
-  turnEdit,
-} from '../../commands/change-edits';
+import { changeEdits, joinEdit, jointsEdit, splitEdit } from '../../commands/change-edits';
 import { editCommand } from '../../commands/command';
 import { chosenOf } from '../../session/chosen';
 import { useEditorState } from '../../session/use-editor';
@@ -20,13 +10,7 @@ import { Button, Hint, Row, ToggleButton } from '../../ui/controls';
 import { Fold } from '../../ui/Fold';
 import { EditForm } from './EditForm';
 
-/** By how and what: the edits whose tables are the forms. */
-const EDITS = {
-  move: { itself: moveEdit, copy: copyEdit },
-  turn: { itself: turnEdit, copy: copyTurnedEdit },
-  mirror: { itself: mirrorEdit, copy: copyMirroredEdit },
-} as const;
-type How = keyof typeof EDITS;
+type How = keyof typeof changeEdits;
 
 /** Moves, turns, mirrors, copies and repeats what is selected, shown on the sheet before it is done; splits and joins members. */
 export function ChangeFold({ sheet }: { readonly sheet: SheetController }) {
@@ -35,22 +19,22 @@ export function ChangeFold({ sheet }: { readonly sheet: SheetController }) {
   const [how, setHow] = useState<How>('move');
   const [what, setWhat] = useState<'itself' | 'copy'>('itself');
   const any = chosen.nodes.length + chosen.members.length > 0;
-  const edit = EDITS[how][what];
+  const edit = changeEdits[how][what];
   return (
     <Fold title="Change the selection" note={any ? undefined : 'nothing is selected'} startsOpen>
       {any ? (
         <>
           <Row role="group" aria-label="How">
-            {(Object.keys(EDITS) as How[]).map((one) => (
+            {(Object.keys(changeEdits) as How[]).map((one) => (
               <ToggleButton key={one} isSelected={how === one} onChange={() => setHow(one)}>
-                {EDITS[one].itself.name}
+                {changeEdits[one].itself.name}
               </ToggleButton>
             ))}
             <ToggleButton isSelected={what === 'copy'} onChange={(on) => setWhat(on ? 'copy' : 'itself')}>
               as a copy
             </ToggleButton>
           </Row>
-          <EditForm key={edit.name} sheet={sheet} edit={edit as typeof moveEdit} chosen={chosen} />
+          <EditForm key={edit.name} sheet={sheet} edit={edit as typeof changeEdits.move.itself} chosen={chosen} />
         </>
       ) : (
         <Hint>Select nodes and members on the sheet first.</Hint>

@@ -28,15 +28,13 @@ export function EditForm<A extends Arguments>({ sheet, edit, chosen }: EditFormP
   const [touched, setTouched] = useState(false);
   const stored = editor.state.model;
   const first = useMemo((): Typed => beginning(stored, chosen), [stored, chosen]);
-  const valueOf = (name: string): Value | undefined =>
-    name in typed ? typed[name] : (edit.arguments[name]!.default ?? first[name]);
   const change = (name: string, value: Value | undefined): void => {
     setTyped((before) => ({ ...before, [name]: value }));
     setTouched(true);
   };
   const names = Object.keys(edit.arguments).filter((name) => !(edit.arguments[name]!.inSpace && model.space === 'plane'));
   const values = useMemo(
-    () =>
+    (): Typed =>
       Object.fromEntries(
         Object.keys(edit.arguments).map((name) => [
           name,
@@ -86,7 +84,7 @@ export function EditForm<A extends Arguments>({ sheet, edit, chosen }: EditFormP
           <ArgumentField
             key={name}
             argument={edit.arguments[name]!}
-            value={valueOf(name)}
+            value={values[name]}
             model={model}
             onChange={(value) => change(name, value)}
           />
