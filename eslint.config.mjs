@@ -33,16 +33,8 @@ export default tseslint.config(
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
   {
-    // What a call says can be read without counting commas. Where numbers pass through arrays by their places, there are more of them.
+    // What a call says can be read without counting commas.
     files: ['**/*.ts', '**/*.tsx'],
-    ignores: [
-      'core/linear-algebra/**',
-      'core/stiffness/**',
-      'core/results/**',
-      'core/stability/**',
-      'core/analysis/**',
-      'core/test/**',
-    ],
     rules: {
       'max-params': ['error', 5],
       'no-restricted-syntax': [

@@ -143,14 +143,6 @@ describe('the first start and the demo', () => {
     await lintel.stored();
   });
 
-  test('the browser solves with the compiled kernels', async () => {
-    const lintel = await ModelPage.open(application, 'Lintel over the potting bench');
-    await lintel.until('solution', /^Solved/);
-    expect(await lintel.page.$eval('[data-testid=solution]', (element) => element.getAttribute('data-kernels'))).toBe(
-      'WebAssembly',
-    );
-  });
-
   test('no page complained', () => expect(application.complaints).toEqual([]));
 });
 

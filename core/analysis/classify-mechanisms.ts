@@ -10,13 +10,14 @@ import type { System } from './factorise';
 export function classifyMechanisms(system: System, loads: readonly Float64Array[], onMembers: readonly MemberLoads[]): Found[] {
   const { structure, matrices, members, loose, numbering, basis } = system;
   const drivers = new Drivers(structure.names.cases, loads);
+  const scene = { structure, matrices, members, drivers };
   return [
     ...memberMechanisms(structure, matrices, onMembers),
-    ...nodeMechanisms(structure, matrices, loose, members, drivers),
+    ...nodeMechanisms(scene, loose),
     ...bodyMechanisms(
-      { structure, matrices, members, drivers, free: numbering.free, artificialRestraints: loose.artificialRestraints },
+      { ...scene, free: numbering.free, artificialRestraints: loose.artificialRestraints },
       basis,
-      countMotions(system) === basis.length,
+      countMotions(system) === basis.length ? 'all' : 'some',
     ),
   ];
 }

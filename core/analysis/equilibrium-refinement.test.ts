@@ -9,7 +9,7 @@ import { randomSpace } from '../test/random-space';
 import { takeKernels } from '../linear-algebra/kernel-pool';
 import { piecesOfCases } from '../results/breakpoints';
 import { nodalResidual } from '../results/nodal-balance';
-import { recoverPlainly } from '../results/recover-members';
+import { recoverMembers } from '../results/recover-members';
 import type { LinearOutcome } from '../results/results';
 import { caseLoads } from './case-loads';
 import { refineEquilibrium } from './equilibrium-refinement';
@@ -44,7 +44,7 @@ test('what is left at the joints is f − K·u, with springs whose ground moves 
       own[f]! += 1e-3;
       const pieces = piecesOfCases(s);
       const [loads] = caseLoads(system, pieces, [undefined]);
-      recoverPlainly(s, matrices, [{ c: 0, pieces: pieces[0]!, loads: loads!, displacements: own }], ({ ends }) => {
+      recoverMembers(s, matrices, [{ c: 0, pieces: pieces[0]!, loads: loads!, displacements: own }], ({ ends }) => {
         const K = assembleStiffness(s, matrices, numbering, loose.artificialRestraints);
         const stiffness = K.values[K.pointers[numbering.unknowns[f]!]!]!;
         expect(nodalResidual(s, matrices, 0, ends, own)[f]! / (-1e-3 * stiffness)).toBeCloseTo(1, 4);

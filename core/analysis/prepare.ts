@@ -59,7 +59,7 @@ export function prepare(model: Model, former?: Prepared, progress?: Progress): {
     loose.artificialRestraints.length + former.loose.artificialRestraints.length === 0;
   const stiffness =
     isLittle && isAlike
-      ? reassembleStiffness(structure, matrices, numbering, former.stiffness, changed, members)
+      ? reassembleStiffness(structure, matrices, numbering, { former: former.stiffness, changed, members })
       : assembleStiffness(structure, matrices, numbering, loose.artificialRestraints);
   return {
     prepared: { model, structure, matrices, members, loose, numbering, stiffness },

@@ -2,16 +2,10 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { PointLoad } from '../model/loads/primitive';
 import type { Load, Model } from '../model/model';
-import { memberLoads } from '../stiffness/equivalent-loads';
 import { compile, recompile } from '../stiffness/compile';
-import { memberMatrices } from '../stiffness/member-matrices';
-import { FREEDOMS } from '../stiffness/structure';
 import { clamp, sketch } from '../test/build';
 import { randomFrame } from '../test/random-frame';
 import { randomSpace } from '../test/random-space';
-import { piecesOfCases } from '../results/breakpoints';
-import { pieceLoads } from '../results/piece-loads';
-import { recoverMembers, recoverPlainly, type Recovered } from '../results/recover-members';
 import { linearOf } from '../results/sums';
 import type { LinearOutcome } from '../results/results';
 import { prepare } from './prepare';
@@ -181,37 +175,6 @@ test('nodes, members, sections and loads changed one after the other, with self 
       }
     }),
     { numRuns: 25 },
-  );
-});
-
-test('recovery by kernels is that member by member', () => {
-  fc.assert(
-    fc.property(
-      fc.oneof(randomSpace, randomFrame),
-      fc.array(fc.double({ min: -1, max: 1, noNaN: true }), { minLength: 7 }),
-      (any, moves) => {
-        const model: Model = {
-          ...any,
-          loads: [...any.loads, { id: 'x6', type: 'point', case: 'Q', member: any.members[1]!.id, at: 0.3, fy: 900, mz: 70 }],
-        };
-        const s = compile(model);
-        const matrices = memberMatrices(s);
-        const cuts = piecesOfCases(s);
-        const displacements = Float64Array.from({ length: FREEDOMS * model.nodes.length }, (_, f) =>
-          s.active.includes(f % FREEDOMS) ? 1e-3 * moves[f % moves.length]! : 0,
-        );
-        const loads = { onMembers: memberLoads(s, matrices.bends)[0]!, along: pieceLoads(s, cuts, [true])[0]! };
-        const one = { c: 0, pieces: cuts[0]!, loads, displacements };
-        const found: Recovered[] = [];
-        recoverMembers(s, matrices, [one], (recovered) => found.push(recovered));
-        recoverPlainly(s, matrices, [one], (recovered) => found.push(recovered));
-        const [byKernels, plain] = found as [Recovered, Recovered];
-        for (const key of ['displacements', 'reactions', 'ends', 'coefficients'] as const) close(plain[key], byKernels[key]);
-        for (const key of ['largestOnMembers', 'largestReaction', 'worstNode'] as const)
-          expect(byKernels[key] / plain[key]).toBeCloseTo(1, 9);
-      },
-    ),
-    { numRuns: 60 },
   );
 });
 

@@ -52,7 +52,7 @@ export function combinerOf(
   return {
     sum: (weights) => {
       numbers.set(weights, table);
-      kernels.combine(0, stride, parts.length, table, stride, out);
+      kernels.combine({ at: 0, stride, count: parts.length }, table, stride, out);
       return sum;
     },
     bound: () => kernels.bound(out + bounded, 2 * Math.ceil((length - bounded) / 2), high, low),

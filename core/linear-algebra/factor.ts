@@ -1,5 +1,5 @@
 import type { Analysis } from './analysis';
-import { BATCH, DESCRIPTOR, scratchLength, type Heap, type Kernels } from './kernels';
+import { BATCH, DESCRIPTOR, scratchLength, type Heap, type Kernels, type MatrixPlaces } from './kernels';
 import { diagonal, type SparseSymmetric } from './sparse-symmetric';
 
 /** A pivot under this part of the diagonal that it started from is weak, unless told otherwise: rounding alone can be that large. */
@@ -17,8 +17,8 @@ export interface Factor {
   readonly heap: Heap;
   /** Index of the descriptors among the integers. */
   readonly table: number;
-  /** A itself: where its pointers and rows lie among the integers, its values among the numbers. */
-  readonly matrix: { readonly pointers: number; readonly rows: number; readonly values: number };
+  /** A itself. */
+  readonly matrix: MatrixPlaces;
   /** Room for right-hand sides, solutions and residuals, BATCH numbers an unknown each. */
   readonly sides: number;
   readonly solutions: number;
@@ -55,7 +55,7 @@ export function factorize(
   kernels: Kernels,
   { watch, tolerance = WEAK, held = [] }: FactorOptions = {},
 ): Factor {
-  const { supernodes, firstPivot, rowPointers, rows, places, parents, size } = analysis;
+  const { supernodes, firstPivot, rowPointers, rows, parents, size } = analysis;
   const generation = (generations.get(kernels) ?? 0) + 1;
   generations.set(kernels, generation);
   let largest = 0;
@@ -73,6 +73,7 @@ export function factorize(
   const placesAt = place(half(rows.length));
   const localAt = place(half(size));
   const matrix = {
+    size,
     pointers: 2 * place(half(size + 1)),
     rows: 2 * place(half(a.rows.length)),
     values: place(a.values.length),
@@ -87,7 +88,7 @@ export function factorize(
   const heap = kernels.reserve(end);
   const { numbers, integers } = heap;
   integers.set(rows, 2 * rowsAt);
-  integers.set(places, 2 * placesAt);
+  integers.set(analysis.places, 2 * placesAt);
   integers.set(a.pointers, matrix.pointers);
   integers.set(a.rows, matrix.rows);
   numbers.set(a.values, matrix.values);
@@ -103,25 +104,27 @@ export function factorize(
     const pivots = firstPivot[s + 1]! - first;
     const front = rowPointers[s + 1]! - rowPointers[s]!;
     const rest = front - pivots;
-    const descriptor = 2 * tableAt + DESCRIPTOR * s;
     const list = 2 * rowsAt + rowPointers[s]!;
+    const places = { first, pivots, front, list, panel };
+    const descriptor = 2 * tableAt + DESCRIPTOR * s;
     integers[descriptor] = first;
     integers[descriptor + 1] = pivots;
     integers[descriptor + 2] = front;
     integers[descriptor + 3] = list;
     integers[descriptor + 4] = panel;
     numbers.fill(0, top, top + rest * rest);
-    kernels.gather(matrix.pointers, matrix.rows, matrix.values, first, pivots, front, list, 2 * localAt, panel);
+    kernels.gather(matrix, places, 2 * localAt);
     let low = top;
     for (const child of children[s]!) {
       const childPivots = firstPivot[child + 1]! - firstPivot[child]!;
       const childRest = rowPointers[child + 1]! - rowPointers[child]! - childPivots;
       low = Math.min(low, borders[child]!);
-      kernels.extendAdd(borders[child]!, childRest, 2 * placesAt + rowPointers[child]! + childPivots, panel, front, pivots, top);
+      const border = { at: borders[child]!, size: childRest, places: 2 * placesAt + rowPointers[child]! + childPivots };
+      kernels.extendAdd(border, places, top);
     }
-    kernels.factorPanel(panel, front, pivots, started + first, tolerance, scratch);
+    kernels.factorPanel(places, started + first, tolerance, scratch);
     if (rest > 0) {
-      kernels.updateBorder(panel, front, pivots, top, scratch);
+      kernels.updateBorder(places, top, scratch);
       if (low < top) numbers.copyWithin(low, top, top + rest * rest);
       borders[s] = low;
       children[parents[s]!]!.push(s);

@@ -1,5 +1,5 @@
 import type { Factor } from './factor';
-import { BATCH } from './kernels';
+import { BATCH, type SolvePlaces } from './kernels';
 import { multiply, type SparseSymmetric } from './sparse-symmetric';
 
 /** Columns that lie side by side where solutions stand in the factor's memory: those from `first` on. */
@@ -38,9 +38,18 @@ function takeColumn(f: Factor, c: number, { first, together }: Batch, columns: r
   for (let i = 0, k = f.solutions + c; i < column.length; i++, k += together) column[i] = numbers[k]!;
 }
 
+const placesOf = ({ table, analysis, solutions, scratch }: Factor, together: number): SolvePlaces => ({
+  table,
+  supernodes: analysis.supernodes,
+  x: solutions,
+  together,
+  work: scratch,
+});
+
 function substitute(f: Factor, { together }: Batch): void {
-  f.kernels.forward(f.table, f.analysis.supernodes, f.solutions, together, f.scratch);
-  f.kernels.backward(f.table, f.analysis.supernodes, f.solutions, together, f.scratch, false);
+  const places = placesOf(f, together);
+  f.kernels.forward(places);
+  f.kernels.backward(places);
 }
 
 /** x = L⁻ᵀ D⁻¹ L⁻¹ b for several right-hand sides, each in place. */
@@ -111,9 +120,8 @@ function refine(f: Factor, batch: Batch, solutions: readonly Float64Array[], res
 
 /** The largest part of what is left of each right-hand side of the batch at hand beside its own largest part, and that part. */
 function leftOver(f: Factor, { together }: Batch): { residuals: number[]; sizes: number[] } {
-  const { kernels, matrix, analysis, heap, scratch } = f;
-  const { pointers, rows, values } = matrix;
-  kernels.residual(analysis.size, pointers, rows, values, f.solutions, together, f.sides, f.residuals, scratch);
+  const { kernels, matrix, heap, scratch } = f;
+  kernels.residual(matrix, { x: f.solutions, together, b: f.sides, r: f.residuals, sizes: scratch });
   const found = Array.from(heap.numbers.subarray(scratch, scratch + 2 * together));
   const sizes = found.slice(together);
   return { residuals: sizes.map((size, c) => (size === 0 ? 0 : found[c]! / size)), sizes };
@@ -130,7 +138,7 @@ export function nullVectors(f: Factor, unknowns: readonly number[] = f.weak): Fl
     return v;
   });
   inBatches(f, vectors, (batch) => {
-    f.kernels.backward(f.table, f.analysis.supernodes, f.solutions, batch.together, f.scratch, true);
+    f.kernels.backwardOfUnits(placesOf(f, batch.together));
     for (let c = 0; c < batch.count; c++) takeColumn(f, c, batch, vectors);
   });
   return vectors;

@@ -25,12 +25,16 @@ export interface WasmModule<Exports> {
   readonly exports: () => Exports;
 }
 
-/** Loads a module that imports its memory; undefined where the platform lacks WebAssembly or forbids it. */
-export function wasmModule<Exports>(base64: string): WasmModule<Exports> | undefined {
+/** Said where nothing can be computed. */
+const NEEDED =
+  'Rigid Beam computes with WebAssembly and its vectors, which this browser lacks or forbids. Open it in a current browser, and allow WebAssembly for this address.';
+
+/** Loads a module that imports its memory; throws with words where the platform lacks WebAssembly or forbids it. */
+export function wasmModule<Exports>(base64: string): WasmModule<Exports> {
   try {
     return loaded(new WebAssembly.Module(decoded(base64)));
-  } catch {
-    return undefined;
+  } catch (cause) {
+    throw new Error(NEEDED, { cause });
   }
 }
 

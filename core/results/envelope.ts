@@ -1,6 +1,6 @@
 import { COINCIDENT } from './breakpoints';
 import { diagramOf, type Diagram } from './diagram';
-import { addShifted, evaluate, isWithin, signChanges } from './polynomial';
+import { addShifted, evaluate, isNowherePositive, signChanges } from './polynomial';
 import { degreeOf, isStored, offsetOf, type LineQuantity } from './quantities';
 import { pieceAt } from './read';
 import type { Solution } from './results';
@@ -67,7 +67,8 @@ function seenFrom(diagram: Diagram, quantity: LineQuantity, x: number): Float64A
   const polynomial = new Float64Array(degree + 1);
   if (!isStored(diagram.width, quantity)) return polynomial;
   const k = pieceAt(diagram, x);
-  addShifted(diagram.coefficients, k * diagram.width + offsetOf(quantity), degree, x - diagram.from[k]!, 1, polynomial, 0);
+  const window = { coefficients: diagram.coefficients, at: k * diagram.width + offsetOf(quantity), degree };
+  addShifted(window, x - diagram.from[k]!, 1, polynomial, 0);
   return polynomial;
 }
 
@@ -79,7 +80,7 @@ interface Governed {
 
 function challenged(stretch: Governed, part: Candidate, side: 1 | -1, slack: number): Governed[] {
   const difference = part.polynomial.map((value, i) => side * (value - stretch.by.polynomial[i]!));
-  if (isWithin(difference, 0, difference.length - 1, stretch.to, -Infinity, 0)) return [stretch];
+  if (isNowherePositive(difference, stretch.to)) return [stretch];
   const crossings = signChanges(difference, stretch.to).filter((x) => x > stretch.from + slack && x < stretch.to - slack);
   const cuts = [stretch.from, ...crossings, stretch.to];
   const result: Governed[] = [];

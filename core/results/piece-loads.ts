@@ -1,4 +1,5 @@
 import { loadSlots, type FormerSlots, type LoadSlots, type SlotWriter } from '../stiffness/load-slots';
+import type { Slot } from '../stiffness/slot';
 import { BOWS_V, BOWS_W, LINE_WIDTH, POINT_WIDTH, STRAIN_WIDTH, type Structure } from '../stiffness/structure';
 import { COINCIDENT, type Pieces } from './breakpoints';
 
@@ -22,15 +23,15 @@ export function pieceLoads(
 ): PieceLoads[] {
   const writer: SlotWriter = {
     width: (m, c) => IMPOSED_WIDTH + PIECE_LOAD_WIDTH * (cuts[c]!.first[m + 1]! - cuts[c]!.first[m]!),
-    lineLoads: (m, i, values, at, c) => addLine(s, cuts[c]!, m, i, values, at),
-    pointLoads: (m, i, values, at, c) => addPoint(s, cuts[c]!, m, i, values, at),
-    strains: (m, i, values, at) => addStrain(s, m, i, values, at),
+    lineLoads: (m, i, to, c) => addLine(s, cuts[c]!, m, i, to),
+    pointLoads: (m, i, to, c) => addPoint(s, cuts[c]!, m, i, to),
+    strains: (m, i, to) => addStrain(s, m, i, to),
   };
   return loadSlots(s, writer, wanted, former);
 }
 
-/** Adds row i of the line loads, which lies on member m, to its numbers at `at`; so do the next two for the other tables. */
-function addLine(s: Structure, cut: Pieces, m: number, i: number, values: Float64Array, at: number): void {
+/** Adds row i of the line loads, which lies on member m, to its numbers; so do the next two for the other tables. */
+function addLine(s: Structure, cut: Pieces, m: number, i: number, { values, at }: Slot): void {
   const slack = COINCIDENT * s.lengths[m]!;
   const q = s.lineLoads.values;
   const o = LINE_WIDTH * i;
@@ -51,7 +52,7 @@ function addLine(s: Structure, cut: Pieces, m: number, i: number, values: Float6
 }
 
 /** A load at the far end acts beyond the last piece; it shows in the end forces only. */
-function addPoint(s: Structure, cut: Pieces, m: number, i: number, values: Float64Array, at: number): void {
+function addPoint(s: Structure, cut: Pieces, m: number, i: number, { values, at }: Slot): void {
   const slack = COINCIDENT * s.lengths[m]!;
   const f = s.pointLoads.values;
   const o = POINT_WIDTH * i;
@@ -63,7 +64,7 @@ function addPoint(s: Structure, cut: Pieces, m: number, i: number, values: Float
   }
 }
 
-function addStrain(s: Structure, m: number, i: number, values: Float64Array, at: number): void {
+function addStrain(s: Structure, m: number, i: number, { values, at }: Slot): void {
   const o = STRAIN_WIDTH * i;
   values[at]! += s.strains.values[o]!;
   if (s.bows[m]! & BOWS_V) values[at + 1]! += s.strains.values[o + 1]!;

@@ -40,14 +40,19 @@ export function stationary(c: Float64Array, at: number, degree: number, length: 
 
 const shifting = new Float64Array(8);
 
+/** A polynomial as a window into an array of coefficients. */
+export interface Window {
+  readonly coefficients: Float64Array;
+  readonly at: number;
+  readonly degree: number;
+}
+
 /**
- * Adds `factor` times the polynomial at `at`, seen from a place `shift` further on, to the coefficients at `to`: Taylor's expansion by
+ * Adds `factor` times a polynomial, seen from a place `shift` further on, to the coefficients at `to`: Taylor's expansion by
  * repeated synthetic division (Horner).
  */
 export function addShifted(
-  c: Float64Array,
-  at: number,
-  degree: number,
+  { coefficients: c, at, degree }: Window,
   shift: number,
   factor: number,
   out: Float64Array,
@@ -72,15 +77,15 @@ const SHARES = Array.from({ length: 8 }, (_, n) =>
 const powers = new Float64Array(8);
 
 /**
- * Whether a polynomial (up to degree 5) certainly stays within [low, high] on [0, length]: it lies between the least and the greatest of
- * its Bernstein coefficients (Farouki, Computer Aided Geometric Design 29, 2012).
+ * Whether a polynomial (up to degree 5) certainly is nowhere positive on [0, length]: it lies under the greatest of its Bernstein
+ * coefficients (Farouki, Computer Aided Geometric Design 29, 2012).
  */
-export function isWithin(c: Float64Array, at: number, degree: number, length: number, low: number, high: number): boolean {
-  let highest = degree;
-  while (highest > 0 && c[at + highest] === 0) highest--;
+export function isNowherePositive(c: Float64Array, length: number): boolean {
+  let highest = c.length - 1;
+  while (highest > 0 && c[highest] === 0) highest--;
   let power = 1;
   for (let k = 0; k <= highest; k++) {
-    powers[k] = c[at + k]! * power;
+    powers[k] = c[k]! * power;
     power *= length;
   }
   const shares = SHARES[highest]!;
@@ -88,7 +93,7 @@ export function isWithin(c: Float64Array, at: number, degree: number, length: nu
     const share = shares[i]!;
     let sum = 0;
     for (let k = 0; k <= i; k++) sum += share[k]! * powers[k]!;
-    if (sum > high || sum < low) return false;
+    if (sum > 0) return false;
   }
   return true;
 }

@@ -1,59 +1,83 @@
-import { BEND_WIDTH } from '../stiffness/bending';
-import { condenseLoads, recoverEnds } from '../stiffness/condensation';
+import { condenseLoads, recoverEnds, type Condensed } from '../stiffness/condensation';
 import { slotOf } from '../stiffness/load-slots';
 import type { MemberLoads } from '../stiffness/equivalent-loads';
 import type { MemberMatrices } from '../stiffness/member-matrices';
-import { addEndForces } from '../stiffness/member-stiffness';
-import { BOWS_V, BOWS_W, FREEDOMS, MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
+import { ROW_WIDTH } from '../stiffness/recovery-row';
+import { FREEDOMS, MEMBER_FREEDOMS, type Structure } from '../stiffness/structure';
 import { addToNodes, endDisplacements } from '../stiffness/transformation';
+import { DIRECT, INFO_WIDTH, type EndPlaces, type RecoveryKernels } from './recovery-kernels';
+import type { Heap } from '../linear-algebra/kernels';
 
 const N = MEMBER_FREEDOMS;
 
-const d = new Float64Array(N);
-const NO_LOADS = new Float64Array(N);
+const NO_LOADS = { values: new Float64Array(N) };
 
-/** End forces (12m), displacements of the start (6m) and forces on the nodes (6n, added) of member m, whatever joins it to them. */
-export function recoverOwnEnds(
-  s: Structure,
-  matrices: MemberMatrices,
-  m: number,
-  displacements: Float64Array,
-  loads: MemberLoads,
-  ends: Float64Array,
-  starts: Float64Array,
-  onNodes: Float64Array,
-): void {
-  const B = matrices.transforms[m];
-  const condensed = matrices.condensed[m];
-  const place = slotOf(loads, m);
-  endDisplacements(s, m, B, displacements, d);
-  endForces(s, matrices, m, loads, ends);
-  addToNodes(s, m, B, ends, N * m, onNodes);
-  if (condensed) recoverEnds(condensed, d, place < 0 ? NO_LOADS : loads.values, Math.max(place, 0));
-  for (let i = 0; i < 4; i++) starts[FREEDOMS * m + i] = d[i]!;
-  // A member without a bow of its own is straight between its ends.
-  starts[FREEDOMS * m + 4] = s.bows[m]! & BOWS_W ? d[4]! : (d[2]! - d[8]!) / s.lengths[m]!;
-  starts[FREEDOMS * m + 5] = s.bows[m]! & BOWS_V ? d[5]! : (d[7]! - d[1]!) / s.lengths[m]!;
+/** Numbers of room that one member needs to be recovered by itself: its row, its moves, what it exerts, and its integers. */
+export const OWN_WIDTH = ROW_WIDTH + 2 * N + INFO_WIDTH;
+
+/** Where all members lie, and where one of them can be laid as if it stood alone. */
+export interface OwnPlaces extends EndPlaces {
+  /** OWN_WIDTH numbers. */
+  readonly own: number;
 }
 
-/** f = k·d − p with the condensed stiffness and loads, written to `ends`: exact zeros where an end is free. */
-function endForces(s: Structure, matrices: MemberMatrices, m: number, loads: MemberLoads, ends: Float64Array): void {
-  const at = slotOf(loads, m);
-  const o = N * m;
-  for (let i = 0; i < N; i++) ends[o + i] = at < 0 ? 0 : loads.values[at + i]!;
+/** What is solved, and what stands in the memory of the kernels. */
+export interface Recovery {
+  readonly structure: Structure;
+  readonly matrices: MemberMatrices;
+  readonly kernels: RecoveryKernels;
+  readonly heap: Heap;
+  readonly places: OwnPlaces;
+  /** 6n, seen in the heap: what the members exert on the nodes. */
+  readonly onNodes: Float64Array;
+}
+
+const d = new Float64Array(N);
+const released = new Float64Array(N);
+
+/**
+ * End forces, start and forces on the nodes of member m, which something joins to its nodes: the displacements of its own ends are found
+ * first, and the kernels see it as a member along the axes with a node at each of them. Where ends are released, the condensed stiffness
+ * tells the forces instead, with exact zeros. Returns the largest end force or load.
+ */
+export function recoverOwnEnds(recovery: Recovery, m: number, displacements: Float64Array, loads: MemberLoads): number {
+  const { structure: s, matrices, kernels, places, onNodes } = recovery;
+  const { numbers, integers } = recovery.heap;
   const condensed = matrices.condensed[m];
-  if (condensed && at >= 0) condenseLoads(condensed, ends, o);
-  for (let i = 0; i < N; i++) ends[o + i] = 0 - ends[o + i]!;
-  const k = matrices.local[m];
-  if (!k) {
-    const q = STIFFNESS_WIDTH * m;
-    const EA = s.stiffnesses[q]!;
-    addEndForces(ends, o, d, EA, s.stiffnesses[q + 1]!, s.lengths[m]!, matrices.bends, BEND_WIDTH * m);
-    return;
+  const row = places.own;
+  const moves = row + ROW_WIDTH;
+  const info = 2 * (moves + 2 * N);
+  endDisplacements(s, m, matrices.transforms[m], displacements, d);
+  if (condensed) {
+    const slot = slotOf(loads, m);
+    const onMember = slot < 0 ? NO_LOADS : loads;
+    releasedEnds(matrices.local[m]!, condensed, onMember.values, Math.max(slot, 0));
+    recoverEnds(condensed, d, onMember.values, Math.max(slot, 0));
   }
+  const from = places.table + ROW_WIDTH * m;
+  numbers.copyWithin(row, from, from + ROW_WIDTH);
+  for (let i = 0; i < 9; i++) numbers[row + i] = i % 4 === 0 ? 1 : 0;
+  numbers.set(d, moves);
+  integers[info] = 0;
+  integers[info + 1] = 1;
+  integers[info + 2] = s.bows[m]! | DIRECT;
+  const ends = places.ends + N * m;
+  const largest = kernels.ends({
+    ...{ members: 1, table: row, info, displacements: moves, onNodes: moves + N, plane: places.plane },
+    ...{ loadsAt: places.loadsAt + m, loads: places.loads, ends, starts: places.starts + FREEDOMS * m },
+  });
+  if (condensed) numbers.set(released, ends);
+  addToNodes({ structure: s, transforms: matrices.transforms }, m, { values: numbers, at: ends }, onNodes);
+  return largest;
+}
+
+/** f = k·d − p with the condensed stiffness k (144) and loads (12 numbers at `at`): exact zeros where an end is free. */
+function releasedEnds(k: Float64Array, condensed: Condensed, loads: Float64Array, at: number): void {
+  for (let i = 0; i < N; i++) released[i] = loads[at + i]!;
+  condenseLoads(condensed, released);
   for (let i = 0; i < N; i++) {
     let sum = 0;
     for (let j = 0; j < N; j++) sum += k[i * N + j]! * d[j]!;
-    ends[o + i]! += sum;
+    released[i] = sum - released[i]!;
   }
 }

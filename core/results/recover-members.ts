@@ -1,17 +1,14 @@
 import { loadsOnNodes } from '../stiffness/assemble';
-import { slotOf, writeSlots } from '../stiffness/load-slots';
+import { writeSlots } from '../stiffness/load-slots';
 import { addNodal, isBare } from '../stiffness/nodal-table';
 import type { MemberMatrices } from '../stiffness/member-matrices';
 import { FREEDOMS, isPlane, memberCount, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
 import type { Pieces } from './breakpoints';
 import type { CaseLoads } from './case-loads';
-import { maxNorm } from '../linear-algebra/max-norm';
-import { balanceOfNodes, type NodalBalance } from './nodal-balance';
 import { pieceWidth } from './quantities';
-import { recoverOwnEnds } from './recover-ends';
-import { recoverMember } from './recover-member';
+import { OWN_WIDTH, recoverOwnEnds } from './recover-ends';
 import type { LinearOutcome } from './results';
-import { INFO_WIDTH, recoveryKernels, type RecoveryKernels } from './recovery-kernels';
+import { INFO_WIDTH, recoveryKernels } from './recovery-kernels';
 import { writeInfo } from './recovery-info';
 
 const N = MEMBER_FREEDOMS;
@@ -27,13 +24,18 @@ export interface MovedCase {
 }
 
 /** What members and supports feel in one case. */
-export interface Recovered extends NodalBalance {
+export interface Recovered {
   /** 6n, nodes' axes: the displacements once more, with the rest in one buffer where kernels found it. */
   readonly displacements: Float64Array;
   /** 12m, local: what the nodes exert on the member's ends. */
   readonly ends: Float64Array;
   /** `pieceWidth` numbers a piece. */
   readonly coefficients: Float64Array;
+  /** 6n, nodes' axes: what the supports exert. */
+  readonly reactions: Float64Array;
+  readonly largestReaction: number;
+  /** What is left at the worst joint. */
+  readonly worstNode: number;
   /** The largest end force or fixed-end force. */
   readonly largestOnMembers: number;
 }
@@ -44,38 +46,9 @@ export const memoryOf = (outcome: LinearOutcome | undefined): Float64Array | und
 
 type Use = (recovered: Recovered, i: number) => void;
 
-/** Recovers each case in turn: with kernels where the platform has them, else member by member. */
+/** Recovers each case in turn. */
 export function recoverMembers(s: Structure, matrices: MemberMatrices, cases: readonly MovedCase[], use: Use): void {
   const kernels = recoveryKernels();
-  if (kernels) recoverWith(kernels, s, matrices, cases, use);
-  else recoverPlainly(s, matrices, cases, use);
-}
-
-/** Without kernels: what they are held to. */
-export function recoverPlainly(s: Structure, matrices: MemberMatrices, cases: readonly MovedCase[], use: Use): void {
-  const starts = new Float64Array(FREEDOMS * memberCount(s));
-  cases.forEach(({ c, pieces: cut, displacements, loads }, i) => {
-    const { onMembers, along } = loads;
-    const ends = new Float64Array(N * memberCount(s));
-    const coefficients = new Float64Array(pieceWidth(s) * cut.from.length);
-    const onNodes = new Float64Array(displacements.length);
-    for (let m = 0; m < memberCount(s); m++) {
-      recoverOwnEnds(s, matrices, m, displacements, onMembers, ends, starts, onNodes);
-      recoverMember(s, m, cut, matrices.bends, along, ends, starts, coefficients);
-    }
-    const largestOnMembers = Math.max(maxNorm(ends), maxNorm(onMembers.values));
-    const joints = balanceOfNodes(s, c, loadsOnNodes(s, c), onNodes, displacements);
-    use({ ...joints, displacements: displacements.slice(), ends, coefficients, largestOnMembers }, i);
-  });
-}
-
-function recoverWith(
-  kernels: RecoveryKernels,
-  s: Structure,
-  matrices: MemberMatrices,
-  cases: readonly MovedCase[],
-  use: Use,
-): void {
   const members = memberCount(s);
   const nodal = FREEDOMS * nodeCount(s);
   const plane = isPlane(s);
@@ -103,10 +76,10 @@ function recoverWith(
   // Integers lie two to a number.
   const info = 2 * place((INFO_WIDTH / 2) * (members + 1));
   const lists = 2 * place(members);
+  const own = place(OWN_WIDTH);
   const { numbers, integers } = kernels.reserve(length);
   const view = (at: number, count: number): Float64Array => numbers.subarray(at, at + count);
   const ends = view(endsAt, N * members);
-  const starts = view(startsAt, FREEDOMS * members);
   const taken = view(takenAt, nodal);
   numbers.set(matrices.rows, table);
   numbers.set(s.restraints, restraintsAt);
@@ -114,7 +87,16 @@ function recoverWith(
   // What a plane structure has no part of is not written.
   view(reactionsAt, nodal).fill(0);
   ends.fill(0);
-  starts.fill(0);
+  view(startsAt, FREEDOMS * members).fill(0);
+  const places = {
+    ...{ members, table, info, ends: endsAt, starts: startsAt, plane, displacements: displacementsAt, onNodes: takenAt },
+    ...{ loadsAt: lists, loads: loadsAt, recordsAt: lists + members, records: recordsAt, lengths, out: coefficientsAt, own },
+  };
+  const joints = {
+    ...{ nodes: nodeCount(s), restraints: restraintsAt, settlements: settlementsAt, loads: onNodesAt, onNodes: takenAt },
+    ...{ displacements: displacementsAt, reactions: reactionsAt, sizes, plane },
+  };
+  const recovery = { structure: s, matrices, kernels, heap: { numbers, integers }, places, onNodes: taken };
   let cut: Pieces | undefined;
   cases.forEach(({ c, pieces, displacements, loads, memory }, i) => {
     if (pieces !== cut) {
@@ -134,13 +116,10 @@ function recoverWith(
     addNodal(s.settlements, c, numbers, settlementsAt);
     if (!isBare(s.nodeLoads, c)) numbers.set(loadsOnNodes(s, c), onNodesAt);
     taken.fill(0);
-    let most = kernels.ends(members, table, info, displacementsAt, lists, loadsAt, endsAt, startsAt, takenAt, plane);
-    for (const m of indirect) {
-      recoverOwnEnds(s, matrices, m, displacements, onMembers, ends, starts, taken);
-      most = Math.max(most, maxNorm(ends.subarray(N * m, N * (m + 1))), largestLoad(onMembers, m));
-    }
-    kernels.diagrams(members, table, info, lengths, lists + members, recordsAt, endsAt, startsAt, coefficientsAt, plane);
-    kernels.joints(nodeCount(s), restraintsAt, settlementsAt, onNodesAt, takenAt, displacementsAt, reactionsAt, sizes, plane);
+    let most = kernels.ends(places);
+    for (const m of indirect) most = Math.max(most, recoverOwnEnds(recovery, m, displacements, onMembers));
+    kernels.diagrams(places);
+    kernels.joints(joints);
     const copy = memory?.length === results - displacementsAt ? memory : new Float64Array(results - displacementsAt);
     copy.set(view(displacementsAt, copy.length));
     const part = (at: number, count: number): Float64Array => copy.subarray(at - displacementsAt, at - displacementsAt + count);
@@ -157,10 +136,4 @@ function recoverWith(
       i,
     );
   });
-}
-
-/** The largest fixed-end force of a member. */
-function largestLoad(loads: CaseLoads['onMembers'], m: number): number {
-  const at = slotOf(loads, m);
-  return at < 0 ? 0 : maxNorm(loads.values.subarray(at, at + N));
 }

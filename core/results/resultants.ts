@@ -1,12 +1,13 @@
 import { loadSlots, type FormerSlots, type LoadSlots, type SlotWriter } from '../stiffness/load-slots';
+import type { Slot } from '../stiffness/slot';
 import { LINE_WIDTH, POINT_WIDTH, type Structure } from '../stiffness/structure';
 import type { Resultant } from './results';
 
 /** Numbers of a resultant: force and couple about the origin, global. */
 const WIDTH = 6;
 
-/** Adds force and couple (6 numbers of f at o) that act at x, y, z to the resultant at `at`. */
-function addResultant(x: number, y: number, z: number, f: ArrayLike<number>, o: number, to: Float64Array, at: number): void {
+/** Adds force and couple (6 numbers) that act at a point to a resultant. */
+function addResultant([x, y, z]: readonly [number, number, number], { values: f, at: o }: Slot, { values: to, at }: Slot): void {
   const fx = f[o]!;
   const fy = f[o + 1]!;
   const fz = f[o + 2]!;
@@ -32,7 +33,7 @@ export function appliedLoads(s: Structure, wanted: readonly boolean[], former?: 
   const q = s.lineLoads.values;
   const writer: SlotWriter = {
     width: () => WIDTH,
-    lineLoads: (m, i, values, at) => {
+    lineLoads: (m, i, to) => {
       const o = LINE_WIDTH * i;
       const h = q[o + 1]! - q[o]!;
       for (let k = 0; k < 3; k++) load[k] = ((q[o + 2 + 2 * k]! + q[o + 3 + 2 * k]!) / 2) * h;
@@ -40,11 +41,12 @@ export function appliedLoads(s: Structure, wanted: readonly boolean[], former?: 
       load[3] = 0;
       load[4] = (-(q[o + 7]! - q[o + 6]!) * h * h) / 12;
       load[5] = ((q[o + 5]! - q[o + 4]!) * h * h) / 12;
-      addLocal(s, m, (q[o]! + q[o + 1]!) / 2, load, 0, values, at);
+      addLocal(s, m, (q[o]! + q[o + 1]!) / 2, { values: load, at: 0 }, to);
     },
-    pointLoads: (m, i, values, at) => {
+    pointLoads: (m, i, to) => {
+      const { values } = s.pointLoads;
       const o = POINT_WIDTH * i;
-      addLocal(s, m, s.pointLoads.values[o]!, s.pointLoads.values, o + 1, values, at);
+      addLocal(s, m, values[o]!, { values, at: o + 1 }, to);
     },
     // What only strains a member puts no load on the structure.
     strains: () => undefined,
@@ -55,11 +57,12 @@ export function appliedLoads(s: Structure, wanted: readonly boolean[], former?: 
 /** All that is applied in case c, on members and on nodes. */
 export function appliedResultant(s: Structure, c: number, onMembers: AppliedLoads): Resultant {
   const sum = new Float64Array(WIDTH);
+  const whole = { values: sum, at: 0 };
   const X = s.coordinates;
   const { first, nodes, values: forces } = s.nodeLoads;
   for (let row = first[c]!; row < first[c + 1]!; row++) {
     const i = 3 * nodes[row]!;
-    addResultant(X[i]!, X[i + 1]!, X[i + 2]!, forces, WIDTH * row, sum, 0);
+    addResultant([X[i]!, X[i + 1]!, X[i + 2]!], { values: forces, at: WIDTH * row }, whole);
   }
   const { values } = onMembers;
   // Sums that stay in registers make this several times as quick.
@@ -77,8 +80,8 @@ export function appliedResultant(s: Structure, c: number, onMembers: AppliedLoad
 
 const global = new Float64Array(WIDTH);
 
-/** Adds force and couple in the axes of member m (6 numbers at `from`), x from its start, to the resultant at `at`. */
-function addLocal(s: Structure, m: number, x: number, load: Float64Array, from: number, to: Float64Array, at: number): void {
+/** Adds force and couple in the axes of member m (6 numbers), x from its start, to a resultant. */
+function addLocal(s: Structure, m: number, x: number, { values: load, at: from }: Slot, to: Slot): void {
   const R = s.axes;
   const r = 9 * m;
   for (let j = 0; j < 3; j++) {
@@ -89,21 +92,22 @@ function addLocal(s: Structure, m: number, x: number, load: Float64Array, from: 
   const node = 3 * s.memberNodes[2 * m]!;
   const arm = 6 * m;
   addResultant(
-    X[node]! + s.endOffsets[arm]! + x * R[r]!,
-    X[node + 1]! + s.endOffsets[arm + 1]! + x * R[r + 1]!,
-    X[node + 2]! + s.endOffsets[arm + 2]! + x * R[r + 2]!,
-    global,
-    0,
+    [
+      X[node]! + s.endOffsets[arm]! + x * R[r]!,
+      X[node + 1]! + s.endOffsets[arm + 1]! + x * R[r + 1]!,
+      X[node + 2]! + s.endOffsets[arm + 2]! + x * R[r + 2]!,
+    ],
+    { values: global, at: 0 },
     to,
-    at,
   );
 }
 
 /** All reactions (6n, global) as one resultant about the origin; `supported`: nodes with a support (n). */
 export function reactionResultant(s: Structure, supported: Uint8Array, reactions: Float64Array): Resultant {
   const sum = new Float64Array(WIDTH);
+  const whole = { values: sum, at: 0 };
   const X = s.coordinates;
   for (let i = 0; i < supported.length; i++)
-    if (supported[i]) addResultant(X[3 * i]!, X[3 * i + 1]!, X[3 * i + 2]!, reactions, WIDTH * i, sum, 0);
+    if (supported[i]) addResultant([X[3 * i]!, X[3 * i + 1]!, X[3 * i + 2]!], { values: reactions, at: WIDTH * i }, whole);
   return resultantOf(sum);
 }

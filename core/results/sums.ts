@@ -115,7 +115,7 @@ export function addOver(part: LinearOutcome, factor: number, m: number, over: Ov
       for (const quantity of lineQuantities) {
         if (!isStored(pieceWidth, quantity)) continue;
         const offset = offsetOf(quantity);
-        addShifted(coefficients, source + offset, degreeOf(quantity), shift, factor, out, to + offset);
+        addShifted({ coefficients, at: source + offset, degree: degreeOf(quantity) }, shift, factor, out, to + offset);
       }
   }
 }

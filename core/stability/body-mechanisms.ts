@@ -27,9 +27,9 @@ export interface Scene {
 
 /**
  * Motions of several nodes, from a basis of the null space (6n each, nodes' axes): first those that move a whole part of the
- * structure as one body, then the rest, separated from each other. `complete`: the basis spans the whole null space.
+ * structure as one body, then the rest, separated from each other. `spanned`: how much of the null space the basis spans.
  */
-export function bodyMechanisms(scene: Scene, basis: readonly Float64Array[], complete: boolean): Found[] {
+export function bodyMechanisms(scene: Scene, basis: readonly Float64Array[], spanned: 'all' | 'some'): Found[] {
   if (basis.length === 0) return [];
   const parts = partsOf(scene.structure);
   const stiffened = stiffenedFreedoms(scene.structure, scene.matrices);
@@ -45,7 +45,7 @@ export function bodyMechanisms(scene: Scene, basis: readonly Float64Array[], com
   const others = separated(
     bodies.map(({ vector }) => times(lever, vector)),
     basis.map((vector) => times(lever, vector)),
-    complete,
+    spanned,
     (f) => f % FREEDOMS < 3,
   );
   const motions = others.map((vector) =>

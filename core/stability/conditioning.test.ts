@@ -32,9 +32,9 @@ const inSpace = (drawn: Sketch): Sketch => ({
 });
 
 /** A strut to (5 m, 0) or (3 m, 4 m), with a spring of a support, turned for the latter, across it. */
-const onSoftSpring = (leans: boolean, spring: number, fy: number): Sketch => ({
-  nodes: [['1', 0, 0], leans ? ['2', 3, 4] : ['2', 5, 0]], members: [['a', '1', '2', { behaviour: 'truss' }]], section: { A: 10, Iz: 1e-4 },
-  supports: [pin('1'), { node: '2', uy: spring, angle: leans ? 20 : 0 }], loads: [{ type: 'node', node: '2', fx: 1, fy }],
+const onSoftSpring = (how: 'leaning' | 'flat', spring: number, fy: number): Sketch => ({
+  nodes: [['1', 0, 0], how === 'leaning' ? ['2', 3, 4] : ['2', 5, 0]], members: [['a', '1', '2', { behaviour: 'truss' }]], section: { A: 10, Iz: 1e-4 },
+  supports: [pin('1'), { node: '2', uy: spring, angle: how === 'leaning' ? 20 : 0 }], loads: [{ type: 'node', node: '2', fx: 1, fy }],
 }); // prettier-ignore
 
 describe('conditioning', () => {
@@ -132,10 +132,10 @@ describe('conditioning', () => {
     expect(notices[0]!.message).toMatch(words);
   });
 
-  test.each([false, true])(
-    'a node whose spring is lost only looks free: refused where a load drives it (leaning: %s)',
-    (leans) => {
-      const driven = results(onSoftSpring(leans, 1e-5, 5));
+  test.each(['flat', 'leaning'] as const)(
+    'a node whose spring is lost only looks free: refused where a load drives it (%s)',
+    (how) => {
+      const driven = results(onSoftSpring(how, 1e-5, 5));
       expect([driven.status, driven.mechanisms.every(({ harmless }) => harmless)]).toEqual(['invalid', true]);
       expect(driven.notices.map(({ code, message }) => `${code}: ${message}`)).toEqual([
         expect.stringMatching(
@@ -146,8 +146,8 @@ describe('conditioning', () => {
         const { status, mechanisms } = results(drawn);
         return [status, ...mechanisms.map(({ cause }) => cause)].join('; ');
       };
-      expect(why(onSoftSpring(leans, 0, 5))).toMatch(/^unstable; .*no member or support resists/);
-      const along = onSoftSpring(leans, 1e-5, leans ? 4 / 3 : 0);
+      expect(why(onSoftSpring(how, 0, 5))).toMatch(/^unstable; .*no member or support resists/);
+      const along = onSoftSpring(how, 1e-5, how === 'leaning' ? 4 / 3 : 0);
       expect(why(along)).toMatch(/^solved; .*lost in rounding/);
     },
   );

@@ -71,10 +71,7 @@ const toNodes =
 
 /** Whether a combination of the softest motions deforms so little that one which deforms nothing may be among them. */
 function hidesMotion(search: Search, factor: Factor, K: SparseSymmetric): boolean {
-  const { structure, matrices, artificialRestraints } = search;
-  return (
-    unstrainedCombinations(structure, matrices, artificialRestraints, softest(factor, K), toNodes(search), HARDLY).length > 0
-  );
+  return unstrainedCombinations(search, softest(factor, K), toNodes(search), HARDLY).length > 0;
 }
 
 /**
@@ -112,7 +109,7 @@ function motionsOfGeometry(
     const soft = heldVectors(factor, K, factor.weak.slice(0, MOST_MOTIONS));
     const sure = soft.filter(isFree);
     const doubtful = [...soft.filter((one) => !sure.includes(one)), ...softest(factor, K)];
-    const more = unstrainedCombinations(s, matrices, artificialRestraints, doubtful, atNodes);
+    const more = unstrainedCombinations({ structure: s, matrices, artificialRestraints }, doubtful, atNodes);
     const free = separated([], [...sure, ...more]).slice(0, MOST_MOTIONS);
     if (free.length === held.length || round === MOST_ROUNDS) return { free: free.slice(0, held.length), others };
     held = hold(free);

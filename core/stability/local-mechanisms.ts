@@ -11,46 +11,40 @@ export const NO_MEMBER = 'no member meets there';
 /** Such a motion only looks free: where a load drives it, no number would be right. */
 export const LOST = 'what resists in this direction is lost in rounding beside the rest';
 
-/** Motions of one node alone: harmless unless a case drives them. `members`: those at each node. */
-export function nodeMechanisms(
-  s: Structure,
-  matrices: MemberMatrices,
-  { absent, artificialRestraints }: LooseNodes,
-  members: readonly (readonly number[])[],
-  drivers: Drivers,
-): Found[] {
+/** A structure, the members at each of its nodes, and what drives its motions. */
+export interface NodeScene {
+  readonly structure: Structure;
+  readonly matrices: MemberMatrices;
+  readonly members: readonly (readonly number[])[];
+  readonly drivers: Drivers;
+}
+
+/** A motion of one node: how far each of some freedoms goes. Soft: what resists it is lost in rounding. */
+interface NodeMotion {
+  readonly node: number;
+  readonly freedoms: readonly number[];
+  readonly amounts: readonly number[];
+  readonly isSoft: boolean;
+}
+
+/** Motions of one node alone: harmless unless a case drives them. */
+export function nodeMechanisms(scene: NodeScene, { absent, artificialRestraints }: LooseNodes): Found[] {
   const found: Found[] = [];
   for (let f = 0; f < absent.length; f++)
-    if (absent[f])
-      found.push(nodeMechanism(s, matrices, Math.floor(f / FREEDOMS), [f], [1], absent[f] === SOFT, members, drivers));
+    if (absent[f]) {
+      const motion = { node: Math.floor(f / FREEDOMS), freedoms: [f], amounts: [1], isSoft: absent[f] === SOFT };
+      found.push(nodeMechanism(scene, motion));
+    }
   for (const { node, motion, isSoft } of artificialRestraints) {
     const freedoms = Array.from(motion, (_, k) => FREEDOMS * node + k).filter((_, k) => motion[k] !== 0);
-    found.push(
-      nodeMechanism(
-        s,
-        matrices,
-        node,
-        freedoms,
-        freedoms.map((f) => motion[f % FREEDOMS]!),
-        isSoft,
-        members,
-        drivers,
-      ),
-    );
+    const amounts = freedoms.map((f) => motion[f % FREEDOMS]!);
+    found.push(nodeMechanism(scene, { node, freedoms, amounts, isSoft }));
   }
   return found;
 }
 
-function nodeMechanism(
-  s: Structure,
-  matrices: MemberMatrices,
-  node: number,
-  freedoms: readonly number[],
-  amounts: readonly number[],
-  isSoft: boolean,
-  members: readonly (readonly number[])[],
-  drivers: Drivers,
-): Found {
+function nodeMechanism(scene: NodeScene, { node, freedoms, amounts, isSoft }: NodeMotion): Found {
+  const { structure: s, matrices, members, drivers } = scene;
   // Alone on its node: the six amounts are all there is to turn and to name.
   const own = new Float64Array(FREEDOMS);
   freedoms.forEach((f, i) => (own[f % FREEDOMS] = amounts[i]!));
@@ -83,7 +77,7 @@ function nodeMechanism(
   const how = spins ? spin : `move ${along(global)}`;
   // The largest load names itself.
   const strongest = cases.map((id) => s.names.cases.indexOf(id)).reduce((a, c) => (a < 0 || amount(c) > amount(a) ? c : a), -1);
-  const load = strongest < 0 ? '' : loadWords(amount(strongest), spins, s.names.nodes[node]!);
+  const load = strongest < 0 ? '' : loadWords(amount(strongest), spins ? 'turn' : 'move', s.names.nodes[node]!);
   return {
     mechanism: {
       harmless: cases.length === 0,

@@ -110,9 +110,9 @@ function writeBlock(s: Structure, matrices: MemberMatrices, node: number, member
 
 /** The scale of some freedoms of a node: the largest diagonal entry of their kind, fixed freedoms included. */
 function scalesOf(s: Structure, block: Float64Array, some: readonly number[]): number[] {
-  const largest = (turning: boolean): number =>
-    s.active.reduce((max, k) => (k >= 3 === turning ? Math.max(max, block[7 * k]!) : max), 0);
-  const [translation, rotation] = [largest(false), largest(true)];
+  const largest = (kind: readonly number[]): number => kind.reduce((max, k) => Math.max(max, block[7 * k]!), 0);
+  const translation = largest(s.active.filter((k) => k < 3));
+  const rotation = largest(s.active.filter((k) => k >= 3));
   return some.map((k) => (k >= 3 ? rotation : translation));
 }
 

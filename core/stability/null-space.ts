@@ -3,19 +3,19 @@ import { scaledToOne } from '../linear-algebra/max-norm';
 /**
  * A basis of the same space that shows its parts: the vectors of `first` are kept, `others` are reduced by them and among
  * themselves (Gauss–Jordan with full pivoting), which separates motions that have nothing to do with each other. Vectors that
- * `first` already spans vanish. `complete`: the others span all that `first` does. `leads`: places that pivots are taken from before all
+ * `first` already spans vanish. `spanned`: how much of what `first` spans the others do. `leads`: places that pivots are taken from before all
  * others, so that vectors without them come out as such.
  */
 export function separated(
   first: readonly Float64Array[],
   others: readonly Float64Array[],
-  complete = true,
+  spanned: 'all' | 'some' = 'all',
   leads?: (place: number) => boolean,
 ): Float64Array[] {
   const rest = others.map((v) => scaledToOne(v));
   for (const known of orthogonalPivots(first, leads)) for (const v of rest) subtract(v, known.vector, v[known.pivot]!);
   const done: Float64Array[] = [];
-  const expected = complete ? others.length - first.length : others.length;
+  const expected = spanned === 'all' ? others.length - first.length : others.length;
   while (done.length < expected) {
     const found = (leads && pivotIn(rest, leads)) ?? pivotIn(rest);
     if (!found) break;

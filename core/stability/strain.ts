@@ -31,7 +31,7 @@ export function isStrained(
 ): boolean {
   return (
     movesRestraint(artificialRestraints, motion, rounding * maxNorm(motion)) ||
-    strains(s, matrices, motion, s.names.nodes.keys(), s.names.members.keys(), rounding)
+    strains(s, matrices, motion, { nodes: s.names.nodes.keys(), members: s.names.members.keys(), rounding })
   );
 }
 
@@ -52,16 +52,16 @@ export const isStrainedAlone = (
   motion: Float64Array,
   node: number,
   members: readonly number[],
-): boolean => strains(s, matrices, motion, [node], members, NEARLY_ACROSS);
+): boolean => strains(s, matrices, motion, { nodes: [node], members, rounding: NEARLY_ACROSS });
 
-function strains(
-  s: Structure,
-  matrices: MemberMatrices,
-  motion: Float64Array,
-  nodes: Iterable<number>,
-  members: Iterable<number>,
-  rounding: number,
-): boolean {
+/** Where a motion is looked at, and the part of a member's movement under which its deformation is rounding. */
+interface Region {
+  readonly nodes: Iterable<number>;
+  readonly members: Iterable<number>;
+  readonly rounding: number;
+}
+
+function strains(s: Structure, matrices: MemberMatrices, motion: Float64Array, { nodes, members, rounding }: Region): boolean {
   let largest = 0;
   let sprung = 0;
   for (const node of nodes)
@@ -108,14 +108,19 @@ function springsOf(s: Structure, matrices: MemberMatrices, m: number, motion: Fl
   });
 }
 
+/** A structure with the restraints that were added to it. */
+export interface StrainedStructure {
+  readonly structure: Structure;
+  readonly matrices: MemberMatrices;
+  readonly artificialRestraints: readonly ArtificialRestraint[];
+}
+
 /**
  * The combinations of some motions that deform nothing, though each alone may. They are sought among the principal axes of the
  * deformations, each member's beside its movement. `toNodes` lays a motion out at the nodes (6n, nodes' axes).
  */
 export function unstrainedCombinations(
-  s: Structure,
-  matrices: MemberMatrices,
-  artificialRestraints: readonly ArtificialRestraint[],
+  { structure: s, matrices, artificialRestraints }: StrainedStructure,
   motions: readonly Float64Array[],
   toNodes: (motion: Float64Array) => Float64Array,
   rounding = ROUNDING,

@@ -17,14 +17,22 @@ export function symmetricEigen(matrix: Float64Array, size: number): { values: Fl
         const theta = (a[q * size + q]! - a[p * size + p]!) / (2 * apq);
         const t = Math.sign(theta || 1) / (Math.abs(theta) + Math.sqrt(theta * theta + 1));
         const c = 1 / Math.sqrt(t * t + 1);
-        rotate(a, vectors, size, p, q, c, t * c);
+        rotate(a, vectors, size, { p, q, c, s: t * c });
       }
     }
   }
   return { values: Float64Array.from({ length: size }, (_, i) => a[i * size + i]!), vectors };
 }
 
-function rotate(a: Float64Array, vectors: Float64Array, size: number, p: number, q: number, c: number, s: number): void {
+/** A rotation of the axes p and q by an angle of which these are cosine and sine. */
+interface Rotation {
+  readonly p: number;
+  readonly q: number;
+  readonly c: number;
+  readonly s: number;
+}
+
+function rotate(a: Float64Array, vectors: Float64Array, size: number, { p, q, c, s }: Rotation): void {
   for (let k = 0; k < size; k++) {
     const [akp, akq] = [a[k * size + p]!, a[k * size + q]!];
     a[k * size + p] = c * akp - s * akq;

@@ -45,7 +45,7 @@ export const driven = (cases: readonly string[], load = ''): string =>
   cases.length > 0 ? ` ${caseWords(cases)} it${load}.` : ' No load drives it, so it is held still.';
 
 /** The load that drives a node, with its size. */
-export const loadWords = (amount: number, turns: boolean, node: string): string =>
-  turns ? ` with ${short(amount)} kN·m at node ${node}` : ` with ${short(amount)} kN at node ${node}`;
+export const loadWords = (amount: number, how: 'turn' | 'move', node: string): string =>
+  how === 'turn' ? ` with ${short(amount)} kN·m at node ${node}` : ` with ${short(amount)} kN at node ${node}`;
 
 const short = (amount: number): string => String(Number((amount / 1e3).toPrecision(3)));

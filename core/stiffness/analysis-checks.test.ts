@@ -119,7 +119,7 @@ describe('what keeps a model from being solved', () => {
       'materials[0].alpha',
       /no thermal expansion/,
     ],
-  ])('%s is refused by name', (_, model, part, code, path, words) => {
+  ])('%s is refused by name', (...[, model, part, code, path, words]) => {
     const spoiled = { ...model, ...part };
     const faults = analysisFaults(spoiled);
     expect(faults.map((fault) => fault.code)).toEqual([code]);

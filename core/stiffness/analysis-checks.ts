@@ -98,11 +98,8 @@ function featureFaults(model: Model): Notice[] {
 
 function sectionFaults(model: Model): Notice[] {
   const found: Notice[] = [];
-  const bends = new Map<string, boolean>();
-  for (const member of model.members) {
-    const frame = (member.behaviour ?? 'frame') === 'frame';
-    bends.set(member.section, (bends.get(member.section) ?? false) || frame);
-  }
+  const used = new Set(model.members.map(({ section }) => section));
+  const bent = new Set(model.members.filter(({ behaviour }) => (behaviour ?? 'frame') === 'frame').map(({ section }) => section));
   model.sections.forEach((section, i) => {
     const path = `sections[${i}]`;
     const shapeTrouble = section.shape && shapeFault(section.shape);
@@ -120,9 +117,8 @@ function sectionFaults(model: Model): Notice[] {
       );
       return;
     }
-    const used = bends.get(section.id);
-    if (used === undefined || section.catalogue !== undefined) return;
-    const needs = neededProperties(model, section, used);
+    if (!used.has(section.id) || section.catalogue !== undefined) return;
+    const needs = bent.has(section.id) ? neededInBending(model, section) : (['A'] as const);
     for (const key of needs) {
       if (sectionProperties(section)[key] !== undefined) continue;
       found.push(
@@ -141,9 +137,8 @@ function sectionFaults(model: Model): Notice[] {
   return found;
 }
 
-/** What the members of a section need of it: A always, and for bending and torsion what their space and position ask for. */
-function neededProperties(model: Model, section: Section, bends: boolean): ('A' | 'Iz' | 'Iy' | 'J')[] {
-  if (!bends) return ['A'];
+/** What members that bend and twist need of their section, in their space and position. */
+function neededInBending(model: Model, section: Section): ('A' | 'Iz' | 'Iy' | 'J')[] {
   if (model.space === 'space') return ['A', 'Iz', 'Iy', 'J'];
   const lying = model.members.some((member) => member.section === section.id && Math.abs((member.roll ?? 0) % 180) === 90);
   const upright = model.members.some((member) => member.section === section.id && (member.roll ?? 0) % 180 === 0);

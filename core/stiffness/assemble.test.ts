@@ -93,7 +93,7 @@ describe('the stiffness of the whole', () => {
         const members = s.names.nodes.map((_, i) =>
           s.names.members.flatMap((_, m) => (s.memberNodes[2 * m] === i || s.memberNodes[2 * m + 1] === i ? [m] : [])),
         );
-        const anew = reassembleStiffness(s, matrices, numbering, former, changed!, members);
+        const anew = reassembleStiffness(s, matrices, numbering, { former, changed: changed!, members });
         expect(anew.values).toEqual(assembleStiffness(s, matrices, numbering, []).values);
         expect(anew.values).not.toEqual(former.values);
       }),

@@ -74,13 +74,14 @@ export function scatterOf(s: Structure, numbering: Numbering): Scatter {
     from: new Uint8Array(most * members),
     to: new Int32Array(most * members),
   };
+  const scattering = { K: pattern, s, numbering, entries };
   let count = 0;
   for (let m = 0; m < members; m++) {
     const start = s.memberNodes[2 * m]!;
     const end = s.memberNodes[2 * m + 1]!;
-    count = addBlock(pattern, s, numbering, start, start, 0, entries, count);
-    count = addBlock(pattern, s, numbering, end, end, 6 * N + 6, entries, count);
-    count = addBlock(pattern, s, numbering, start, end, 6, entries, count);
+    count = addBlock(scattering, start, start, 0, count);
+    count = addBlock(scattering, end, end, 6 * N + 6, count);
+    count = addBlock(scattering, start, end, 6, count);
     entries.first[m + 1] = count;
   }
   const scatter = { pattern, memberNodes: s.memberNodes, ...entries };
@@ -88,17 +89,19 @@ export function scatterOf(s: Structure, numbering: Numbering): Scatter {
   return scatter;
 }
 
+/** What a scatter is made of. */
+interface Scattering {
+  readonly K: SparseSymmetric;
+  readonly s: Structure;
+  readonly numbering: Numbering;
+  readonly entries: Pick<Scatter, 'from' | 'to'>;
+}
+
 /** Lists the entries of a 6 × 6 block (rows of node a, columns of node b, at `o` of a member's matrix) in the lower triangle. */
-function addBlock(
-  K: SparseSymmetric,
-  s: Structure,
-  { unknowns, analysis }: Numbering,
-  a: number,
-  b: number,
-  o: number,
-  { from, to }: Pick<Scatter, 'from' | 'to'>,
-  count: number,
-): number {
+function addBlock(scattering: Scattering, a: number, b: number, o: number, count: number): number {
+  const { K, s, numbering, entries } = scattering;
+  const { unknowns, analysis } = numbering;
+  const { from, to } = entries;
   const [firstA, firstB] = [analysis.firstUnknown[a]!, analysis.firstUnknown[b]!];
   if (firstA < 0 || firstB < 0) return count;
   const { active } = s;
@@ -224,6 +227,8 @@ export function nodalLoads(
     }
   }
   const local = new Float64Array(N);
+  const joined = { structure: s, transforms: matrices.transforms };
+  const forces = { values: local, at: 0 };
   for (let slot = 0; slot < onMembers.members.length; slot++) {
     const m = onMembers.members[slot]!;
     const at = onMembers.starts[slot]!;
@@ -233,8 +238,8 @@ export function nodalLoads(
     for (let i = 0; i < N; i++) local[i] = onMembers.values[at + i]!;
     const condensed = matrices.condensed[m];
     if (condensed) condenseLoads(condensed, local);
-    if (start) addToNode(s, m, 0, matrices.transforms[m], local, 0, p);
-    if (end) addToNode(s, m, 1, matrices.transforms[m], local, 0, p);
+    if (start) addToNode(joined, m, 0, forces, p);
+    if (end) addToNode(joined, m, 1, forces, p);
   }
   return p;
 }

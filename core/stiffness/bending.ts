@@ -20,16 +20,22 @@ export const shearParameter = (EI: number, GA: number, L: number): number => (GA
 export function bendingOf(s: Structure, m: number, out?: Float64Array, at = 0): Float64Array {
   const o = STIFFNESS_WIDTH * m;
   const k = s.stiffnesses;
-  return bending(k[o + 2]!, k[o + 3]!, k[o + 4]!, k[o + 5]!, k[o + 6]!, s.lengths[m]!, s.bows[m]!, out, at);
+  const section = { EIz: k[o + 2]!, EIy: k[o + 3]!, EIyz: k[o + 4]!, GAy: k[o + 5]!, GAz: k[o + 6]! };
+  return bending(section, s.lengths[m]!, s.bows[m]!, out, at);
 }
 
-/** Writes the bending matrices of a member with these stiffnesses (N·m², N) and this length at `at`; returns what it wrote to. */
+/** Stiffnesses of a section in bending (N·m²) and in shear (N; Infinity where it is not counted). */
+export interface BendingStiffness {
+  readonly EIz: number;
+  readonly EIy: number;
+  readonly EIyz: number;
+  readonly GAy: number;
+  readonly GAz: number;
+}
+
+/** Writes the bending matrices of a member with these stiffnesses and this length at `at`; returns what it wrote to. */
 export function bending(
-  EIz: number,
-  EIy: number,
-  EIyz: number,
-  GAy: number,
-  GAz: number,
+  { EIz, EIy, EIyz, GAy, GAz }: BendingStiffness,
   L: number,
   bows = BOWS_V | BOWS_W,
   out: Float64Array = new Float64Array(BEND_WIDTH),
@@ -40,7 +46,8 @@ export function bending(
     const v = 1 / (1 + shearParameter(EIz, GAy, L));
     const w = 1 / (1 + shearParameter(EIy, GAz, L));
     put(out, at + BEND_Q, EIz * v, 0, EIy * w);
-    putSquare(out, at + BEND_D, v, 0, 0, w);
+    put(out, at + BEND_D, v, 0, 0);
+    out[at + BEND_D + 3] = w;
     put(out, at + BEND_FLEXIBILITY, bows & BOWS_V ? 1 / EIz : 0, 0, bows & BOWS_W ? 1 / EIy : 0);
     return out;
   }
@@ -51,7 +58,8 @@ export function bending(
   put(out, at + BEND_FLEXIBILITY, vv, vw, ww);
   if (GAy === Infinity && GAz === Infinity) {
     put(out, at + BEND_Q, EIz, EIyz, EIy);
-    putSquare(out, at + BEND_D, 1, 0, 0, 1);
+    put(out, at + BEND_D, 1, 0, 0);
+    out[at + BEND_D + 3] = 1;
     return out;
   }
   const a = vv + 12 / (L * L * GAy);
@@ -61,7 +69,8 @@ export function bending(
   const Qvw = -vw / size;
   const Qww = a / size;
   put(out, at + BEND_Q, Qvv, Qvw, Qww);
-  putSquare(out, at + BEND_D, vv * Qvv + vw * Qvw, vv * Qvw + vw * Qww, vw * Qvv + ww * Qvw, vw * Qvw + ww * Qww);
+  put(out, at + BEND_D, vv * Qvv + vw * Qvw, vv * Qvw + vw * Qww, vw * Qvv + ww * Qvw);
+  out[at + BEND_D + 3] = vw * Qvw + ww * Qww;
   return out;
 }
 
@@ -69,9 +78,4 @@ function put(out: Float64Array, at: number, vv: number, vw: number, ww: number):
   out[at] = vv;
   out[at + 1] = vw;
   out[at + 2] = ww;
-}
-
-function putSquare(out: Float64Array, at: number, vv: number, vw: number, wv: number, ww: number): void {
-  put(out, at, vv, vw, wv);
-  out[at + 3] = ww;
 }

@@ -115,8 +115,8 @@ export function memberCompiler(model: Model, members: Members): (m: number, star
     members.axes.set(memberAxes(dx, dy, dz, plane ? 0 : (member.roll ?? 0)), 9 * m);
     const section = must(sections.get(member.section), `section ${member.section}`);
     const material = must(materials.get(member.material), `material ${member.material}`);
-    compileStiffness(model, member, material, plane ? inPlane(member, section) : section, members, m);
-    compileReleases(member, plane, members.releases, 12 * m);
+    compileStiffness(model, { member, material, section: plane ? inPlane(member, section) : section }, members, m);
+    compileReleases(member, model.space, members.releases, 12 * m);
   };
 }
 
@@ -127,14 +127,14 @@ function inPlane(member: Member, section: SectionProperties): SectionProperties 
   return { ...(section.A !== undefined && { A: section.A }), ...(Iz !== undefined && { Iz }), ...(Ay !== undefined && { Ay }) };
 }
 
-function compileStiffness(
-  model: Model,
-  member: Member,
-  material: Material,
-  section: SectionProperties,
-  members: Members,
-  m: number,
-): void {
+/** A member with what it is made of. */
+interface MemberParts {
+  readonly member: Member;
+  readonly material: Material;
+  readonly section: SectionProperties;
+}
+
+function compileStiffness(model: Model, { member, material, section }: MemberParts, members: Members, m: number): void {
   const A = must(section.A, `A of section ${member.section}`);
   const { E } = material;
   const G = shearModulus(material);
@@ -158,12 +158,12 @@ function compileStiffness(
   members.bows[m] = (section.Iz === undefined ? 0 : BOWS_V) | (!space || section.Iy === undefined ? 0 : BOWS_W);
 }
 
-function compileReleases(member: Member, plane: boolean, releases: Float64Array, o: number): void {
+function compileReleases(member: Member, space: Model['space'], releases: Float64Array, o: number): void {
   releases.fill(Infinity, o, o + 12);
   if (!member.releases && member.behaviour !== 'truss') return;
   memberEnds.forEach((side, e) =>
     endFreedoms.forEach((freedom, k) => {
-      if (plane && !PLANE_FREEDOMS.includes(k)) return;
+      if (space === 'plane' && !PLANE_FREEDOMS.includes(k)) return;
       const hinged = member.behaviour === 'truss' && (freedom === 'my' || freedom === 'mz');
       releases[o + 6 * e + k] = hinged ? 0 : stiffnessOf(member.releases?.[side]?.[freedom], Infinity);
     }),

@@ -129,7 +129,7 @@ export function valuesOf(
 /** Self weight as a line load: `weight` in N/m, downwards. */
 export function weightValues(frame: LoadFrame, m: number, weight: number): readonly number[] {
   const load: Vector = [0, -weight, 0];
-  return lineValues(frame, m, 0, frame.lengths[m]!, load, load, 'global');
+  return lineValues(frame, m, { a: 0, b: frame.lengths[m]!, from: load, to: load }, 'global');
 }
 
 const clamp = (x: number, L: number): number => Math.min(Math.max(x, 0), L);
@@ -151,10 +151,18 @@ function ofLineLoad(frame: LoadFrame, m: number, load: LineLoad): number[] {
   const a = clamp((load.from.at ?? 0) * scale, L);
   const b = load.to.at === undefined ? L : clamp(load.to.at * scale, L);
   const at = (end: LineLoad['from']): Vector => [end.wx ?? 0, end.wy ?? 0, end.wz ?? 0];
-  return lineValues(frame, m, a, b, at(load.from), at(load.to), load.axes ?? 'global');
+  return lineValues(frame, m, { a, b, from: at(load.from), to: at(load.to) }, load.axes ?? 'global');
 }
 
-function lineValues(frame: LoadFrame, m: number, a: number, b: number, from: Vector, to: Vector, axes: LoadAxes): number[] {
+/** A linear intensity between two positions on a member. */
+interface Stretch {
+  readonly a: number;
+  readonly b: number;
+  readonly from: Vector;
+  readonly to: Vector;
+}
+
+function lineValues(frame: LoadFrame, m: number, { a, b, from, to }: Stretch, axes: LoadAxes): number[] {
   const [qa, qb] = [toLocal(frame, m, from, axes), toLocal(frame, m, to, axes)];
   return [a, b, qa[0], qb[0], qa[1], qb[1], qa[2], qb[2]];
 }

@@ -21,51 +21,45 @@ export interface Condensed {
 }
 
 /**
- * Static condensation of released ends, in place on k (12 × 12 by rows, at `o`). Freedom r of the member's end moves by d_r, its
+ * Static condensation of released ends, in place on k (12 × 12 by rows). Freedom r of the member's end moves by d_r, its
  * node by n_r, and a spring s_r (0 when free) joins the two: (k_rr + s_r) d_r = s_r n_r − Σ k_rj d_j + p_r. The freedoms are
  * eliminated one after the other. `releases`: 12 stiffnesses at `from`, Infinity where fixed. Undefined when nothing is released.
  */
-export function condense(k: Float64Array, o: number, releases: Float64Array, from: number): Condensed | undefined {
+export function condense(k: Float64Array, releases: Float64Array, from: number): Condensed | undefined {
   let first: Float64Array | undefined;
   const eliminations: Elimination[] = [];
   const loose: number[] = [];
   for (let r = 0; r < N; r++) {
     const spring = releases[from + r]!;
     if (spring === Infinity) continue;
-    first ??= diagonalOf(k, o);
-    const own = k[o + r * N + r]!;
+    first ??= diagonalOf(k);
+    const own = k[r * N + r]!;
     // What is left beside the spring is only rounding: nothing holds the member in this freedom.
     const holds = own > NOTHING * first[r]!;
     if (!holds && spring === 0) loose.push(r);
-    const row = holds ? k.slice(o + r * N, o + r * N + N) : new Float64Array(N);
+    const row = holds ? k.slice(r * N, r * N + N) : new Float64Array(N);
     const pivot = row[r]! + spring || 1;
-    eliminations.push({ freedom: r, spring, row, pivot });
-    eliminate(k, o, first, row, r, spring, pivot);
+    const elimination = { freedom: r, spring, row, pivot };
+    eliminations.push(elimination);
+    eliminate(k, first, elimination);
   }
   return eliminations.length === 0 ? undefined : { eliminations, loose };
 }
 
-const diagonalOf = (k: Float64Array, o: number): Float64Array => Float64Array.from({ length: N }, (_, i) => k[o + i * N + i]!);
+const diagonalOf = (k: Float64Array): Float64Array => Float64Array.from({ length: N }, (_, i) => k[i * N + i]!);
 
-function eliminate(
-  k: Float64Array,
-  o: number,
-  first: Float64Array,
-  row: Float64Array,
-  r: number,
-  spring: number,
-  pivot: number,
-): void {
+/** `first`: the diagonal before anything was eliminated. */
+function eliminate(k: Float64Array, first: Float64Array, { freedom: r, spring, row, pivot }: Elimination): void {
   for (let i = 0; i < N; i++) {
     if (i === r || row[i] === 0) continue;
     const part = row[i]! / pivot;
-    for (let j = 0; j < N; j++) if (j !== r) k[o + i * N + j]! -= part * row[j]!;
+    for (let j = 0; j < N; j++) if (j !== r) k[i * N + j]! -= part * row[j]!;
   }
-  for (let j = 0; j < N; j++) k[o + r * N + j] = k[o + j * N + r] = (spring * row[j]!) / pivot;
+  for (let j = 0; j < N; j++) k[r * N + j] = k[j * N + r] = (spring * row[j]!) / pivot;
   // Cancellation leaves rounding where exactly nothing is meant; a false stiffness would hide a mechanism.
   for (let i = 0; i < N; i++) {
-    if (i === r || k[o + i * N + i]! > NOTHING * first[i]!) continue;
-    for (let j = 0; j < N; j++) k[o + i * N + j] = k[o + j * N + i] = 0;
+    if (i === r || k[i * N + i]! > NOTHING * first[i]!) continue;
+    for (let j = 0; j < N; j++) k[i * N + j] = k[j * N + i] = 0;
   }
 }
 

@@ -1,3 +1,4 @@
+import type { Slot } from './slot';
 import { caseCount, LOAD_TABLES, memberCount, type Structure } from './structure';
 
 /** What is known of the loaded members in one case: as many numbers for each as it needs, and nothing for the others. */
@@ -26,8 +27,8 @@ export function writeSlots({ members, starts }: LoadSlots, count: number, to: In
   for (let i = 0; i < members.length; i++) to[at + members[i]!] = starts[i]!;
 }
 
-/** Adds row i of a table, which lies on member m in case c, to the member's numbers at `at`. */
-type AddRow = (m: number, i: number, values: Float64Array, at: number, c: number) => void;
+/** Adds row i of a table, which lies on member m in case c, to the member's numbers. */
+type AddRow = (m: number, i: number, to: Slot, c: number) => void;
 
 /** What the rows of each table add to. */
 export interface SlotWriter {
@@ -59,14 +60,17 @@ export function loadSlots(s: Structure, writer: SlotWriter, wanted: readonly boo
   const isTaken = (c: number): boolean => former?.fits[c] === true;
   const isNew = wanted.map((due, c) => due && !isTaken(c));
   const empty = isNew.includes(true) ? emptySlots(s, writer, isNew) : wanted.map(() => NONE);
-  const slots = wanted.map((due, c) => (isTaken(c) ? takenOver(writer, c, due, former!) : empty[c]!));
+  const slots = wanted.map((due, c) => {
+    if (!isTaken(c)) return empty[c]!;
+    return due ? takenOver(writer, c, former!) : former!.slots[c]!;
+  });
   const place = placesIn(slots, memberCount(s), former ? former.rewritten.length : memberCount(s));
   const addRows = (m: number, isDue: readonly boolean[]): void => {
     for (const name of LOAD_TABLES) {
       const { first, cases } = s[name];
       for (let i = first[m]!; i < first[m + 1]!; i++) {
         const c = cases[i]!;
-        if (isDue[c]) writer[name](m, i, slots[c]!.values, place(c, m), c);
+        if (isDue[c]) writer[name](m, i, { values: slots[c]!.values, at: place(c, m) }, c);
       }
     }
   };
@@ -119,9 +123,8 @@ function emptySlots(s: Structure, { width }: SlotWriter, wanted: readonly boolea
 }
 
 /** The former slots, with zeros for the members that are to be written anew. */
-function takenOver({ width }: SlotWriter, c: number, isWanted: boolean, { slots, rewritten, recycle }: FormerSlots): LoadSlots {
+function takenOver({ width }: SlotWriter, c: number, { slots, rewritten, recycle }: FormerSlots): LoadSlots {
   const one = slots[c]!;
-  if (!isWanted) return one;
   let values: Float64Array | undefined;
   for (const m of rewritten) {
     const at = slotOf(one, m);

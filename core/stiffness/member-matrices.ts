@@ -48,8 +48,8 @@ export function memberMatrices(s: Structure, former?: FormerMatrices): MemberMat
     const o = STIFFNESS_WIDTH * m;
     bendingOf(s, m, bends, BEND_WIDTH * m);
     writeRow(s, bends, m, rows);
-    memberStiffness(k, 0, s.stiffnesses[o]!, s.stiffnesses[o + 1]!, s.lengths[m]!, bends, BEND_WIDTH * m);
-    const released = condense(k, 0, s.releases, MEMBER_FREEDOMS * m);
+    memberStiffness({ EA: s.stiffnesses[o]!, GJ: s.stiffnesses[o + 1]!, L: s.lengths[m]! }, bends, BEND_WIDTH * m, k);
+    const released = condense(k, s.releases, MEMBER_FREEDOMS * m);
     const B = endTransforms(s, m);
     toNodes(s, m, B, k, whole);
     for (let e = 0; e < width; e++) nodal[width * m + e] = whole[origins[e]!]!;

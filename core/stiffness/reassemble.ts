@@ -5,18 +5,22 @@ import type { MemberMatrices } from './member-matrices';
 import type { Numbering } from './numbering';
 import { FREEDOMS, type Structure } from './structure';
 
+/** A former matrix, the members that changed since, and the members at each node. */
+interface FewChanges {
+  readonly former: SparseSymmetric;
+  readonly changed: readonly number[];
+  readonly members: readonly (readonly number[])[];
+}
+
 /**
  * K of a structure that differs from a former one in nothing but some members, as `assembleStiffness` gives it without artificial restraints. Only
  * the places in which those members share are added up anew, in the same order, so that every sum has the same bits.
- * `members`: those at each node.
  */
 export function reassembleStiffness(
   s: Structure,
   { nodal }: MemberMatrices,
   numbering: Numbering,
-  former: SparseSymmetric,
-  changed: readonly number[],
-  members: readonly (readonly number[])[],
+  { former, changed, members }: FewChanges,
 ): SparseSymmetric {
   const { width } = keptEntries(s);
   const { first, from, to } = scatterOf(s, numbering);

@@ -1,3 +1,4 @@
+import type { Slot } from './slot';
 import { FREEDOMS, MEMBER_FREEDOMS, type Structure } from './structure';
 
 const N = MEMBER_FREEDOMS;
@@ -118,55 +119,36 @@ export function endDisplacements(
         d[e + i] = sum;
       }
     } else {
-      toLocal(s.axes, 9 * m, nodes, f, d, e);
-      toLocal(s.axes, 9 * m, nodes, f + 3, d, e + 3);
+      const R = s.axes;
+      for (let half = 0; half < 6; half += 3) {
+        const [x, y, z] = [nodes[f + half]!, nodes[f + half + 1]!, nodes[f + half + 2]!];
+        for (let i = 0, r = 9 * m; i < 3; i++, r += 3) d[e + half + i] = R[r]! * x + R[r + 1]! * y + R[r + 2]! * z;
+      }
     }
   }
 }
 
-/** Three components in the axes whose rows lie at r. */
-function toLocal(axes: Float64Array, r: number, from: Float64Array, f: number, to: Float64Array, t: number): void {
-  const x = from[f]!;
-  const y = from[f + 1]!;
-  const z = from[f + 2]!;
-  to[t] = axes[r]! * x + axes[r + 1]! * y + axes[r + 2]! * z;
-  to[t + 1] = axes[r + 3]! * x + axes[r + 4]! * y + axes[r + 5]! * z;
-  to[t + 2] = axes[r + 6]! * x + axes[r + 7]! * y + axes[r + 8]! * z;
+/** Members with the way from their ends to their nodes: B of each, as `endTransforms` gives it. */
+export interface JoinedMembers {
+  readonly structure: Structure;
+  readonly transforms: readonly (Float64Array | undefined)[];
 }
 
-/** Adds three local components to global ones. */
-function addGlobal(axes: Float64Array, r: number, from: Float64Array, f: number, to: Float64Array, t: number): void {
-  const x = from[f]!;
-  const y = from[f + 1]!;
-  const z = from[f + 2]!;
-  to[t]! += axes[r]! * x + axes[r + 3]! * y + axes[r + 6]! * z;
-  to[t + 1]! += axes[r + 1]! * x + axes[r + 4]! * y + axes[r + 7]! * z;
-  to[t + 2]! += axes[r + 2]! * x + axes[r + 5]! * y + axes[r + 8]! * z;
+/** Adds Bᵀ·f to forces on the nodes (6n, nodes' axes): f are 12 local forces at the ends of member m. */
+export function addToNodes(joined: JoinedMembers, m: number, forces: Slot, nodes: Float64Array): void {
+  addToNode(joined, m, 0, forces, nodes);
+  addToNode(joined, m, 1, forces, nodes);
 }
 
-/** Adds Bᵀ·f to forces on the nodes (6n, nodes' axes): f are 12 local forces at the member's ends, at `at`. */
-export function addToNodes(
-  s: Structure,
-  m: number,
-  B: Float64Array | undefined,
-  f: Float64Array,
-  at: number,
-  nodes: Float64Array,
-): void {
-  addToNode(s, m, 0, B, f, at, nodes);
-  addToNode(s, m, 1, B, f, at, nodes);
-}
-
-/** The same for one end, 0 or 1. */
+/** The same for one end. */
 export function addToNode(
-  s: Structure,
+  { structure: s, transforms }: JoinedMembers,
   m: number,
-  end: number,
-  B: Float64Array | undefined,
-  f: Float64Array,
-  at: number,
+  end: 0 | 1,
+  { values: f, at }: Slot,
   nodes: Float64Array,
 ): void {
+  const B = transforms[m];
   const n = FREEDOMS * s.memberNodes[2 * m + end]!;
   const e = 6 * end;
   if (B) {
@@ -175,27 +157,30 @@ export function addToNode(
       if (part !== 0) for (let j = 0; j < 6; j++) nodes[n + j]! += B[6 * (e + i) + j]! * part;
     }
   } else {
-    addGlobal(s.axes, 9 * m, f, at + e, nodes, n);
-    addGlobal(s.axes, 9 * m, f, at + e + 3, nodes, n + 3);
+    const R = s.axes;
+    for (let half = 0; half < 6; half += 3) {
+      const [x, y, z] = [f[at + e + half]!, f[at + e + half + 1]!, f[at + e + half + 2]!];
+      for (let j = 0, r = 9 * m; j < 3; j++, r++) nodes[n + half + j]! += R[r]! * x + R[r + 3]! * y + R[r + 6]! * z;
+    }
   }
 }
 
 /** Vectors at nodes (6n) from global axes to the nodes' own, in place. */
 export function toOwnAxes(s: Structure, vectors: Float64Array): void {
-  for (const [node, turn] of s.supportRotations) turnVectors(vectors, FREEDOMS * node, turn, false);
+  for (const [node, turn] of s.supportRotations) turnVectors(vectors, FREEDOMS * node, turn, 'own');
 }
 
 /** Vectors at nodes (6n) from the nodes' own axes to global ones, in place. */
 export function toGlobalAxes(s: Structure, vectors: Float64Array): void {
-  for (const [node, turn] of s.supportRotations) turnVectors(vectors, FREEDOMS * node, turn, true);
+  for (const [node, turn] of s.supportRotations) turnVectors(vectors, FREEDOMS * node, turn, 'global');
 }
 
-function turnVectors(vectors: Float64Array, at: number, turn: Float64Array, back: boolean): void {
+function turnVectors(vectors: Float64Array, at: number, turn: Float64Array, to: 'own' | 'global'): void {
   for (let half = at; half < at + 6; half += 3) {
     const v = [vectors[half]!, vectors[half + 1]!, vectors[half + 2]!];
     for (let i = 0; i < 3; i++) {
       let sum = 0;
-      for (let j = 0; j < 3; j++) sum += (back ? turn[3 * j + i]! : turn[3 * i + j]!) * v[j]!;
+      for (let j = 0; j < 3; j++) sum += (to === 'global' ? turn[3 * j + i]! : turn[3 * i + j]!) * v[j]!;
       vectors[half + i] = sum;
     }
   }

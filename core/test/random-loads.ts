@@ -18,14 +18,16 @@ const load = fc.record({
 });
 type Draw = typeof load extends fc.Arbitrary<infer T> ? T : never;
 
-const release = (plane: boolean): fc.Arbitrary<EndReleases> =>
+type Space = Model['space'];
+
+const release = (space: Space): fc.Arbitrary<EndReleases> =>
   fc.constantFrom<EndReleases[]>(
     {},
     { mz: 'free' },
     { mz: 5e5 },
     { ux: 2e7 },
     { uy: 4e6 },
-    ...(plane ? [] : ([{ my: 3e5 }, { rx: 1e4, mz: 2e5 }, { uz: 6e5, my: 'free' }] as const)),
+    ...(space === 'plane' ? [] : ([{ my: 3e5 }, { rx: 1e4, mz: 2e5 }, { uz: 6e5, my: 'free' }] as const)),
   );
 
 /** Random frames of `frames` under all kinds of loads, self weight among them, on a rotated support with springs whose ground moves. */
@@ -33,28 +35,26 @@ export const underAnyLoad = (frames: fc.Arbitrary<Model>): fc.Arbitrary<Model> =
   fc
     .tuple(frames, fc.array(load, { minLength: 3, maxLength: 8 }), fc.integer({ min: -60, max: 60 }), fc.nat(7))
     .chain(([model, draws, angle, at]) =>
-      release(model.space === 'plane').map((releases): Model => {
-        const plane = model.space === 'plane';
-        return {
-          ...model,
-          materials: model.materials.map((one) => ({ ...one, density: 7850, alpha: 1.2e-5 })),
-          cases: [{ id: 'Q', category: 'imposed', selfWeight: 1.35 }],
-          supports: model.supports.map((one, i) => (i === 0 ? turned(one, angle, plane) : one)),
-          members: model.members.map((one, i) =>
-            i === at % model.members.length && one.behaviour !== 'truss' ? { ...one, releases: { end: releases } } : one,
-          ),
-          loads: [...model.loads, ...draws.map((draw, i) => ({ ...loadOf(model, draw, plane), id: `x${i}` }))],
-        };
-      }),
+      release(model.space).map((releases): Model => ({
+        ...model,
+        materials: model.materials.map((one) => ({ ...one, density: 7850, alpha: 1.2e-5 })),
+        cases: [{ id: 'Q', category: 'imposed', selfWeight: 1.35 }],
+        supports: model.supports.map((one, i) => (i === 0 ? turned(one, angle, model.space) : one)),
+        members: model.members.map((one, i) =>
+          i === at % model.members.length && one.behaviour !== 'truss' ? { ...one, releases: { end: releases } } : one,
+        ),
+        loads: [...model.loads, ...draws.map((draw, i) => ({ ...loadOf(model, draw), id: `x${i}` }))],
+      })),
     );
 
-const turned = (support: Support, angle: number, plane: boolean): Support => ({
+const turned = (support: Support, angle: number, space: Space): Support => ({
   ...support,
-  ...(plane ? { angle } : { axes: { x: [Math.cos(angle), 0.4, Math.sin(angle)], y: [0.2, 1, angle / 90] } }),
+  ...(space === 'plane' ? { angle } : { axes: { x: [Math.cos(angle), 0.4, Math.sin(angle)], y: [0.2, 1, angle / 90] } }),
   uy: 4e7 as Restraint,
 });
 
-function loadOf(model: Model, { kind, on, parts, ends, from, to, axes, byLength }: Draw, plane: boolean): Load {
+function loadOf(model: Model, { kind, on, parts, ends, from, to, axes, byLength }: Draw): Load {
+  const plane = model.space === 'plane';
   const { id: member, start, end } = model.members[on % model.members.length]!;
   const inPlane = (values: readonly number[], scale: number): number[] =>
     values.map((value, i) => (plane && [2, 3, 4].includes(i) ? 0 : value * scale));

@@ -23,7 +23,6 @@ export interface Drawn {
   readonly model: Model;
   readonly results?: Results;
   readonly milliseconds?: number;
-  readonly kernels?: string;
 }
 
 export interface EditorState extends Place {

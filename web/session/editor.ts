@@ -250,7 +250,7 @@ export class Editor {
       const notice: Notice = {
         code: 'program',
         severity: 'error',
-        message: `The solution failed, which is a fault of the program: ${outcome.failure}`,
+        message: `Nothing was solved: ${outcome.failure}`,
         subjects: [],
       };
       this.draw({ model: outcome.model, results: { status: 'invalid', notices: [notice], mechanisms: [] } });
@@ -258,7 +258,7 @@ export class Editor {
     }
     const { model, solved } = outcome;
     // While dragging, results may be one step behind; they are drawn with the very model they belong to.
-    this.draw({ model, results: solved.results, milliseconds: solved.milliseconds, kernels: solved.kernels });
+    this.draw({ model, results: solved.results, milliseconds: solved.milliseconds });
     if (solved.results.status === 'unstable' && model === this.state.model) void this.seekRemedies(model);
   }
 

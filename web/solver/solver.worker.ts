@@ -4,7 +4,6 @@ import { mechanismsWithRemedies, type RemediedMechanism } from '@rigid-beam/core
 import { AnalysisSession } from '@rigid-beam/core/analysis/session';
 import { warmUp } from '@rigid-beam/core/analysis/warm-up';
 import { formatOf } from '@rigid-beam/core/formats/registry';
-import { warmUpKernels } from '@rigid-beam/core/linear-algebra/kernel-pool';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { BoundCurve, ReadExtremes } from '@rigid-beam/core/results/envelope-reading';
 import type { LineQuantity, Quantity } from '@rigid-beam/core/results/quantities';
@@ -18,8 +17,6 @@ export interface Solved {
   readonly results: Results;
   /** Time of the solution itself, without the way between the threads. */
   readonly milliseconds: number;
-  /** Which dense kernels did the work. */
-  readonly kernels: string;
   /** By case: it is the very one that was sent before, and is left out here. */
   readonly unchanged: readonly boolean[];
 }
@@ -50,7 +47,6 @@ const QUIET = 300;
 const OFTEN = 100;
 
 const session = new AnalysisSession();
-const kernels = warmUpKernels();
 let current: Model | undefined;
 /** The results of it, unless their cases were given away. */
 let last: Results | undefined;
@@ -85,13 +81,13 @@ const solver = {
       session.handOver();
       sent = [];
       last = undefined;
-      return Comlink.transfer({ results, milliseconds, kernels, unchanged: cases.map(() => false) }, buffersOf(cases));
+      return Comlink.transfer({ results, milliseconds, unchanged: cases.map(() => false) }, buffersOf(cases));
     }
     const unchanged = cases.map((one, c) => one === sent[c]);
     sent = cases;
     last = results;
     const news = cases.map((one, c) => (unchanged[c] ? undefined : one));
-    return { results: withCases(results, news), milliseconds, kernels, unchanged };
+    return { results: withCases(results, news), milliseconds, unchanged };
   },
 
   /**
@@ -143,5 +139,9 @@ const solver = {
 export type Solver = typeof solver;
 
 // Compiled while the page still sends the model, not when it waits for the answer.
-warmUp();
+try {
+  warmUp();
+} catch {
+  // What is wrong is said when something is to be solved.
+}
 Comlink.expose(solver);

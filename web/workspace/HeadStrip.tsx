@@ -62,7 +62,6 @@ export function HeadStrip({ sheet }: { readonly sheet: SheetController | undefin
   const solving = useEditorState(solutionWords);
   const stored = useEditorState(storageWords);
   const progress = useEditorState((state) => state.progress);
-  const kernels = useEditorState((state) => state.settled.kernels);
   const [solvingTone, solvingText] = solving.split('|') as [string, string];
   const [storedTone, storedText] = stored.split('|') as [string, string];
   const undo = history.undo.at(-1);
@@ -80,7 +79,7 @@ export function HeadStrip({ sheet }: { readonly sheet: SheetController | undefin
       </PlainButton>
       <CommandField sheet={sheet} />
       <Grow />
-      <State role="status" data-tone={solvingTone} data-testid="solution" data-kernels={kernels}>
+      <State role="status" data-tone={solvingTone} data-testid="solution">
         {solvingText}
       </State>
       {progress === 'stopped' ? (

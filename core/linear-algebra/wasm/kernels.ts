@@ -13,7 +13,7 @@ export function forward(table: usize, supernodes: i32, x: usize, together: i32, 
   else forwardFour(table, supernodes, x, work);
 }
 
-export function backward(table: usize, supernodes: i32, x: usize, together: i32, work: usize, plain: i32): void {
-  if (together == 1) backwardOne(table, supernodes, x, work, plain);
-  else backwardFour(table, supernodes, x, plain);
+export function backward(table: usize, supernodes: i32, x: usize, together: i32, work: usize, ofUnits: i32): void {
+  if (together == 1) backwardOne(table, supernodes, x, work, ofUnits);
+  else backwardFour(table, supernodes, x, ofUnits);
 }

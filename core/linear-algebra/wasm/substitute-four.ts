@@ -74,7 +74,7 @@ export function forwardFour(table: usize, supernodes: i32, x: usize, work: usize
   }
 }
 
-export function backwardFour(table: usize, supernodes: i32, x: usize, plain: i32): void {
+export function backwardFour(table: usize, supernodes: i32, x: usize, ofUnits: i32): void {
   for (let s = supernodes - 1; s >= 0; s--) {
     const d = descriptor(table, s);
     const first = firstOf(d);
@@ -84,7 +84,7 @@ export function backwardFour(table: usize, supernodes: i32, x: usize, plain: i32
     const panel = columnOf(d, 0);
     const step = <usize>front << 3;
     const own = side(x, first);
-    if (!plain)
+    if (!ofUnits)
       for (let k = 0; k < pivots; k++) {
         const pivot = f64.load(at(panel, k * (front + 1)));
         const inverse = f64x2.splat(pivot == 0 ? 0 : 1 / pivot);

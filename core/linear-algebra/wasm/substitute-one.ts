@@ -50,7 +50,7 @@ export function forwardOne(table: usize, supernodes: i32, x: usize, work: usize)
   }
 }
 
-export function backwardOne(table: usize, supernodes: i32, x: usize, work: usize, plain: i32): void {
+export function backwardOne(table: usize, supernodes: i32, x: usize, work: usize, ofUnits: i32): void {
   for (let s = supernodes - 1; s >= 0; s--) {
     const d = descriptor(table, s);
     const pivots = pivotsOf(d);
@@ -62,7 +62,7 @@ export function backwardOne(table: usize, supernodes: i32, x: usize, work: usize
     for (let k = pivots - 1; k >= 0; k--) {
       const column = at(panel, k * front);
       const pivot = f64.load(at(column, k));
-      const inverse: f64 = plain ? 1 : pivot == 0 ? 0 : 1 / pivot;
+      const inverse: f64 = ofUnits ? 1 : pivot == 0 ? 0 : 1 / pivot;
       const sum = product(column, work, pivots, front) + product(column, own, k + 1, pivots);
       f64.store(at(own, k), f64.load(at(own, k)) * inverse - sum);
     }
