@@ -1,7 +1,7 @@
 // One supernode as the solves need it; `../kernels.ts` says what lies in a descriptor.
 import { at } from './memory';
 
-const DESCRIPTOR: i32 = 5;
+export const DESCRIPTOR: i32 = 5;
 
 /** Where the descriptor of supernode s lies. */
 @inline

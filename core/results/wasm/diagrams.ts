@@ -1,11 +1,5 @@
 import { n, put } from './numbers';
-import { TABLE } from './table';
-
-/** Bytes of what acts on a piece. */
-const PIECE_LOADS: usize = 12 << 3;
-/** Bytes of the diagrams on a piece, as in `quantities.ts`. */
-const PLANE_PIECE: usize = 20 << 3;
-const SPACE_PIECE: usize = 34 << 3;
+import { IMPOSED, PIECE_LOADS, PLANE_PIECE, SPACE_PIECE, TABLE } from './table';
 
 /** Factors of integrals: a division takes several times as long. */
 const THIRD: f64 = 1.0 / 6.0;
@@ -26,7 +20,7 @@ function area(h: f64, M: f64, V: f64, q: f64, dq: f64): f64 {
 }
 
 /**
- * The deflection in one plane, as `recoverMember` integrates it: `kappa` imposed, flex·M of its own plane and cross·M of the other one,
+ * The deflection in one plane, κ = EI⁻¹·M (2 × 2) integrated twice: `kappa` imposed, flex·M of its own plane and cross·M of the other one,
  * less the shear angle. Returns its value at the end of the piece. In the plane there is no other one.
  */
 @inline
@@ -106,7 +100,7 @@ function run(
       strain = n(record, 0);
       kappaV = n(record, 1);
       kappaW = n(record, 2);
-      record += 24;
+      record += IMPOSED;
     }
     for (let k = 0; k < pieces; k++, lengths += 8, out += width) {
       const h = f64.load(lengths);

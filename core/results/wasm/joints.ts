@@ -34,7 +34,7 @@ function run(
   put(sizes, 1, largest);
 }
 
-/** What the supports exert, and what is left at joints: as `balanceOfNodes` finds it. Writes the sizes of the worst joint and the largest reaction. */
+/** What the supports exert, and what is left at joints: at a fixed freedom the support exerts the forces on the members less the load on the node, at a sprung one the spring's own force. Writes the sizes of the worst joint and the largest reaction. */
 export function joints(
   nodes: i32,
   restraints: usize,

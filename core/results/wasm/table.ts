@@ -5,3 +5,10 @@ export const TABLE: usize = 24 << 3;
 export const BOWS_V: i32 = 1;
 export const BOWS_W: i32 = 2;
 export const DIRECT: i32 = 4;
+
+/** Bytes of what is imposed on a loaded member, and of what acts on each of its pieces, as in `piece-loads.ts`. */
+export const IMPOSED: usize = 3 << 3;
+export const PIECE_LOADS: usize = 12 << 3;
+/** Bytes of the diagrams on a piece, as in `quantities.ts`. */
+export const PLANE_PIECE: usize = 20 << 3;
+export const SPACE_PIECE: usize = 34 << 3;
