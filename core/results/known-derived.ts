@@ -4,7 +4,7 @@ import type { Derived } from './derived/derived';
 import { diagramIn, type Block } from './envelope-block';
 import type { Extremes } from './extreme';
 import { widened, type KnownExtremes } from './known-extremes';
-import { isStored, offsetOf, quantityTable, type DerivedQuantity, type LineQuantity } from './quantities';
+import { isStored, lineQuantities, offsetOf, quantityTable, type DerivedQuantity, type LineQuantity } from './quantities';
 import { Reach } from './reach';
 import { AT_ENDS } from './read';
 import { derivedExtremes } from './read-quantity';
@@ -25,22 +25,29 @@ export class KnownDerived {
     this.derived = quantityTable[quantity].derived!;
   }
 
-  /** Looks at one more part, whose numbers are the sum at hand. */
-  meet(sum: Float64Array, part: number): void {
+  /** Looks at one more part, whose numbers are the sum at hand. `bounds`: of all stored quantities, member by member. */
+  meet(sum: Float64Array, part: number, bounds: Float64Array): void {
     const { derived, fibres, block } = this;
     const [N, My, Mz] = [offsetOf('N'), isStored(block.width, 'My') ? offsetOf('My') : -1, offsetOf('Mz')];
-    const [sizeN, sizeMy, sizeMz] = [this.lines.get('N')!.size, this.lines.get('My')!.size, this.lines.get('Mz')!.size];
+    const members = block.lengths.length;
+    const [boundN, boundMy, boundMz] = FORCES.map((force) => members * lineQuantities.indexOf(force)) as [number, number, number];
     const piece = { coefficients: sum, N, My, Mz, length: 0 };
-    for (let m = 0; m < block.lengths.length; m++) {
+    for (let m = 0; m < members; m++) {
       if (this.isUnknown[m]) continue;
       const ends = block.numbers + MEMBER_FREEDOMS * m;
       const known = this.extremes[m];
       if (known) {
-        sizes.N = sizeN[m]!;
-        sizes.My = sizeMy[m]!;
-        sizes.Mz = sizeMz[m]!;
-        const most = derived.most(sizes, fibres[m]);
-        if (most <= known.max.value && !(-most < known.min.value)) continue;
+        const { max, min } = known;
+        const isKnown = (most: number): boolean => most <= max.value && !(-most < min.value);
+        sizes.N = sizeIn(bounds, boundN + m);
+        sizes.My = sizeIn(bounds, boundMy + m);
+        sizes.Mz = sizeIn(bounds, boundMz + m);
+        if (isKnown(derived.most(sizes, fibres[m]))) continue;
+        for (const force of FORCES) {
+          const { high, low } = this.lines.get(force)!.reachOf(sum, m);
+          sizes[force] = Math.max(high, -low);
+        }
+        if (isKnown(derived.most(sizes, fibres[m]))) continue;
         reach.high = known.max.value;
         reach.low = known.min.value;
         for (let k = block.first[m]!; k < block.first[m + 1]!; k++) {
@@ -67,6 +74,8 @@ export class KnownDerived {
 
 const reach = new Reach();
 const sizes = { N: 0, My: 0, Mz: 0 };
+/** How large a number is at most by its bounds. */
+const sizeIn = (bounds: Float64Array, i: number): number => Math.max(bounds[i]!, bounds[bounds.length / 2 + i]!);
 const FORCES = ['N', 'My', 'Mz'] as const;
 /** At both ends: which end force shows a force, and with which sign. */
 const ENDS = [0, 2].map((side) => {

@@ -18,8 +18,6 @@ export const widened = (known: Extremes | undefined, next: Extremes): Extremes =
 /** What is known of one stored quantity on the members of a block, while the parts of an envelope pass by. */
 export class KnownExtremes {
   readonly extremes: Extremes[] = [];
-  /** By member: how large the quantity is at most in the part that passed last, whatever its sign. */
-  readonly size: Float64Array;
   private readonly max: Float64Array;
   private readonly min: Float64Array;
   private readonly offset: number;
@@ -32,7 +30,6 @@ export class KnownExtremes {
     private readonly block: Block,
   ) {
     const members = block.lengths.length;
-    this.size = new Float64Array(members);
     this.max = new Float64Array(members).fill(-Infinity);
     this.min = new Float64Array(members).fill(Infinity);
     this.offset = offsetOf(quantity);
@@ -41,22 +38,32 @@ export class KnownExtremes {
     this.isStored = isStored(block.width, quantity);
   }
 
-  /** Looks at one more part, whose numbers are the sum at hand. */
-  meet(sum: Float64Array, part: number): void {
-    const { max, min, rule, degree, offset } = this;
+  /** Between which values the quantity certainly lies on member m in the sum at hand; good until it is asked again. */
+  reachOf(sum: Float64Array, m: number): Reach {
+    const { rule, degree, offset } = this;
     const { first, from, to, width, numbers } = this.block;
+    reach.reset();
+    const end = first[m + 1]!;
+    if (this.isStored) for (let k = first[m]!; k < end; k++) widen(reach, sum, k * width + offset, degree, to[k]! - from[k]!);
+    else reach.include(0);
+    if (rule) {
+      const ends = numbers + MEMBER_FREEDOMS * m;
+      reach.include(rule[1] * sum[ends + rule[0]]!);
+      reach.include(rule[3] * sum[ends + rule[2]]!);
+    }
+    return reach;
+  }
+
+  /**
+   * Looks at one more part, whose numbers are the sum at hand. `bounds`: how great its values on the members may be, from `at` on, and their
+   * negatives, from `mirrored` on.
+   */
+  meet(sum: Float64Array, part: number, bounds: Float64Array, at: number, mirrored: number): void {
+    const { max, min } = this;
     for (let m = 0; m < max.length; m++) {
-      reach.reset();
-      const end = first[m + 1]!;
-      if (this.isStored) for (let k = first[m]!; k < end; k++) widen(reach, sum, k * width + offset, degree, to[k]! - from[k]!);
-      else reach.include(0);
-      if (rule) {
-        const ends = numbers + MEMBER_FREEDOMS * m;
-        reach.include(rule[1] * sum[ends + rule[0]]!);
-        reach.include(rule[3] * sum[ends + rule[2]]!);
-      }
-      this.size[m] = Math.max(reach.high, -reach.low);
-      if (reach.high > max[m]! || reach.low < min[m]!)
+      if (bounds[at + m]! <= max[m]! && bounds[mirrored + m]! <= -min[m]!) continue;
+      const found = this.reachOf(sum, m);
+      if (found.high > max[m]! || found.low < min[m]!)
         this.learn(m, extremesIn(diagramIn(this.block, sum, m), this.quantity, part));
     }
   }

@@ -1,5 +1,8 @@
 import { combinerOf } from '../linear-algebra/combine';
-import { blockOf, weightsOf } from './envelope-block';
+import { giveBackKernels, takeKernels } from '../linear-algebra/kernel-pool';
+import type { Kernels } from '../linear-algebra/kernels';
+import { BoundsOfSums } from './bounds-of-sums';
+import { blockOf, weightsOf, type Block } from './envelope-block';
 import { packed, type ReadExtremes } from './envelope-reading';
 import type { Extremes } from './extreme';
 import { KnownDerived } from './known-derived';
@@ -21,6 +24,9 @@ export function* readExtremes(solution: Solution, outcome: number): Generator<nu
   const all = quantitiesOf(solution.structure);
   const found = new Map(all.map((quantity) => [quantity, [] as (Extremes | undefined)[]]));
   const members = solution.structure.names.members.length;
+  const kernels = takeKernels();
+  const weights = parts.map((part) => weightsOf(solution, part));
+  const signs = weights.some((factors) => Array.from(factors).some((factor) => factor < 0)) ? 'mixed' : 'positive';
   for (let from = 0; from < members; from += BLOCK) {
     const to = Math.min(from + BLOCK, members);
     const block = blockOf(solution, from, to);
@@ -28,14 +34,19 @@ export function* readExtremes(solution: Solution, outcome: number): Generator<nu
     const lines = new Map(
       lineQuantities.map((quantity): [LineQuantity, KnownExtremes] => [quantity, new KnownExtremes(quantity, block)]),
     );
+    const bounds = boundsOf([...lines.values()], block, signs, kernels);
     const derived = derivedQuantities
       .filter((quantity) => all.includes(quantity))
       .map((quantity) => new KnownDerived(quantity, block, lines, solution.fibres.slice(from, to)));
-    const weights = parts.map((part) => weightsOf(solution, part));
     for (let p = 0; p < parts.length; p++) {
       const sum = sums.sum(weights[p]!);
-      for (const one of lines.values()) one.meet(sum, parts[p]!);
-      for (const one of derived) one.meet(sum, parts[p]!);
+      const reached = bounds.of(weights[p]!);
+      let at = 0;
+      for (const one of lines.values()) {
+        one.meet(sum, parts[p]!, reached, at, bounds.length + at);
+        at += to - from;
+      }
+      for (const one of derived) one.meet(sum, parts[p]!, reached);
       if (p % AT_ONCE === AT_ONCE - 1) yield (from + ((to - from) * p) / parts.length) / members;
     }
     const extremesOf = (quantity: Quantity): readonly (Extremes | undefined)[] =>
@@ -43,7 +54,30 @@ export function* readExtremes(solution: Solution, outcome: number): Generator<nu
     for (const [quantity, list] of found) for (let m = 0; m < to - from; m++) list.push(extremesOf(quantity)[m]);
     yield to / members;
   }
+  giveBackKernels(kernels);
   return new Map(all.map((quantity) => [quantity, packed(found.get(quantity)!)]));
+}
+
+/** Bounds of sums for each quantity in turn, member by member. */
+function boundsOf(
+  lines: readonly KnownExtremes[],
+  { cases, lengths }: Block,
+  signs: 'positive' | 'mixed',
+  kernels: Kernels,
+): BoundsOfSums {
+  const members = lengths.length;
+  const highs = cases.map(() => new Float64Array(members * lines.length));
+  const lows = cases.map(() => new Float64Array(members * lines.length));
+  cases.forEach((numbers, c) =>
+    lines.forEach((line, q) => {
+      for (let m = 0; m < members; m++) {
+        const { high, low } = line.reachOf(numbers, m);
+        highs[c]![q * members + m] = high;
+        lows[c]![q * members + m] = low;
+      }
+    }),
+  );
+  return new BoundsOfSums(highs, lows, signs, kernels);
 }
 
 /** Parts that pass before the reader is asked whether it may go on. */
