@@ -1,0 +1,59 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import * as Comlink from 'comlink';
+import { inRow, sketch } from '@rigid-beam/core/test/build';
+import type { SolveOutcome } from './solving-client';
+import type { SolveProgress } from './solver.worker';
+
+type Tell = Comlink.Remote<(progress: SolveProgress) => void>;
+
+/** What stands for the worker: its solutions come when the test says so. */
+const runs: { readonly tell: Tell; readonly end: () => void }[] = [];
+const solver = {
+  solve: (_parts: unknown, tell: Tell) =>
+    new Promise((resolve) => {
+      const results = { status: 'solved', notices: [], mechanisms: [] };
+      runs.push({ tell, end: () => resolve({ results, milliseconds: 1, unchanged: [] }) });
+    }),
+};
+
+const ports: MessagePort[] = [];
+const original = globalThis.Worker;
+beforeAll(() => {
+  globalThis.Worker = function () {
+    const { port1, port2 } = new MessageChannel();
+    ports.push(port1, port2);
+    Comlink.expose(solver, port2);
+    return Object.assign(port1, { terminate: () => port1.close() });
+  } as unknown as typeof Worker;
+});
+afterAll(() => {
+  for (const { tell } of runs) tell[Comlink.releaseProxy]();
+  for (const port of ports) port.close();
+  globalThis.Worker = original;
+});
+
+const until = async (holds: () => boolean): Promise<void> => {
+  for (let turn = 0; turn < 200 && !holds(); turn++) await new Promise((resolve) => setTimeout(resolve, 5));
+  expect(holds()).toBe(true);
+};
+
+test('what a solution tells on its way is not heard any more once it has come', async () => {
+  const { SolvingClient } = await import('./solving-client');
+  const told: (SolveProgress | undefined)[] = [];
+  const reported: SolveOutcome[] = [];
+  const client = new SolvingClient(
+    (outcome) => reported.push(outcome),
+    (progress) => told.push(progress),
+  );
+  const model = sketch({ nodes: inRow(0, 2), members: [['a', '1', '2']], supports: [] });
+  client.solve(model);
+  await until(() => runs.length === 1);
+  await runs[0]!.tell({ phase: 'cases', done: 0.5 });
+  expect(told).toEqual([{ phase: 'cases', done: 0.5 }]);
+  runs[0]!.end();
+  await until(() => reported.length === 1);
+  await runs[0]!.tell({ phase: 'cases', done: 0.9 });
+  expect(told).toEqual([{ phase: 'cases', done: 0.5 }, undefined]);
+  expect(reported).toMatchObject([{ model, solved: { results: { status: 'solved' } } }]);
+  client.close();
+});
