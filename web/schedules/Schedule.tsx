@@ -8,13 +8,8 @@ import { arranged, type Sorting } from './arranged';
 import { CellField } from './CellField';
 import { columnsOf, rowsOf, type ScheduleList } from './columns';
 import { tableAction, type TableAction } from './keys';
-import { Bar, Drawer, HEIGHT, Line, Said, Scroll } from './parts';
+import { Bar, Drawer, HEIGHT, Line, Said, Scroll, type Place } from './parts';
 import { readTable, writeCells, type Cell } from './write-cells';
-
-interface Place {
-  readonly row: number;
-  readonly column: number;
-}
 
 /** Nodes or members as a table with the habits of a spreadsheet, over the lower half of the sheet and linked with its selection. */
 export function Schedule({ list }: { readonly list: ScheduleList }) {

@@ -2,6 +2,12 @@
 
 import styled from 'styled-components';
 
+/** A cell of a table. */
+export interface Place {
+  readonly row: number;
+  readonly column: number;
+}
+
 /** Height of a row, pixels. */
 export const HEIGHT = 26;
 

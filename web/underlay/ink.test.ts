@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { inkLevels, inkNear, inkOf, type InkMap } from './ink';
+import { inkNear } from './ink';
+import { inkLevels, inkOf, type InkMap } from './ink-map';
 
 type Line = readonly [number, number, number, number];
 

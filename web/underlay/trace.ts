@@ -2,7 +2,8 @@ import type { Underlay } from '@rigid-beam/core/model/model';
 import type { Point } from '@rigid-beam/core/model/point';
 import { worldX, worldY, type Camera } from '@rigid-beam/drawing/camera';
 import { onWorkPlane, type Projection, type WorkPlane } from '@rigid-beam/drawing/projection';
-import { inkLevels, inkNear, inkOf, type InkMap } from './ink';
+import { inkNear } from './ink';
+import { inkLevels, inkOf, type InkMap } from './ink-map';
 import { pixelOfPoint, planeOf, pointOfPixel } from './placing';
 import { loaded } from './read-picture';
 

@@ -1,4 +1,5 @@
 import { beams } from './beams';
+import { furtherBeams } from './further-beams';
 import type { Case } from './case';
 import { frames } from './frames';
 import { threeMoments } from './published';
@@ -6,4 +7,11 @@ import { spaceMembers } from './space-members';
 import { spaceStructures } from './space-structures';
 
 /** Structures whose answer is known in closed form; the tests hold them to 1e-9 and the verification book prints them. */
-export const closedForms: readonly Case[] = [...beams, ...threeMoments, ...frames, ...spaceMembers, ...spaceStructures];
+export const closedForms: readonly Case[] = [
+  ...beams,
+  ...furtherBeams,
+  ...threeMoments,
+  ...frames,
+  ...spaceMembers,
+  ...spaceStructures,
+];
