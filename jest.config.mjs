@@ -4,6 +4,7 @@ export default {
   setupFiles: ['<rootDir>/jest.setup.cjs'],
   modulePathIgnorePatterns: ['<rootDir>/web/.next/', '<rootDir>/cli/dist/'],
   transform: {
+    'node_modules/flat(bush|queue)/.+\\.js$': ['@swc/jest', { module: { type: 'commonjs' } }],
     '^.+\\.tsx?$': [
       '@swc/jest',
       {
@@ -15,5 +16,7 @@ export default {
       },
     ],
   },
+  // Packages that are modules only.
+  transformIgnorePatterns: ['/node_modules/(?!(flatbush|flatqueue)/)'],
   reporters: ['default'],
 };

@@ -1,6 +1,7 @@
 import { open } from 'node:fs/promises';
 import type { Checked } from '@rigid-beam/core/model/check';
-import { MAXIMUM_BYTES, tooLarge } from '@rigid-beam/core/formats/model-file';
+import { tooLarge } from '@rigid-beam/core/formats/model-file';
+import { FILE_BYTES } from '@rigid-beam/core/limits';
 import { formatOfName } from '@rigid-beam/core/formats/registry';
 import { fault, type Notice } from '@rigid-beam/core/model/notice';
 
@@ -12,7 +13,7 @@ export async function readInput(file: string): Promise<Checked> {
     const stream = file === '-' ? process.stdin : (await open(file)).createReadStream();
     for await (const chunk of stream) {
       size += (chunk as Buffer).length;
-      if (size > MAXIMUM_BYTES) return { notices: [tooLarge(size)] };
+      if (size > FILE_BYTES) return { notices: [tooLarge(size)] };
       chunks.push(chunk as Buffer);
     }
   } catch (error) {

@@ -1,21 +1,13 @@
+import { FILE_BYTES, FILE_DEPTH } from '../limits';
 import { checkModel, type Checked } from '../model/check';
 import type { Model } from '../model/model';
 import { fault, isFault, type Notice } from '../model/notice';
 
-/** A larger file is refused unread. */
-export const MAXIMUM_BYTES = 64 * 1024 * 1024;
-const MAXIMUM_DEPTH = 64;
-
 /** Reads the text of a model file. All its faults are reported together, each with its path. */
 export function readModelFile(text: string): Checked {
-  if (text.length > MAXIMUM_BYTES) return { notices: [tooLarge(text.length)] };
-  if (depthOf(text) > MAXIMUM_DEPTH) {
-    return refused(
-      'too-deep',
-      'The file is nested too deep',
-      `at most ${MAXIMUM_DEPTH} levels`,
-      'Check the brackets of the file',
-    );
+  if (text.length > FILE_BYTES) return { notices: [tooLarge(text.length)] };
+  if (depthOf(text) > FILE_DEPTH) {
+    return refused('too-deep', 'The file is nested too deep', `at most ${FILE_DEPTH} levels`, 'Check the brackets of the file');
   }
   let value: unknown;
   try {
@@ -37,7 +29,7 @@ export const tooLarge = (bytes: number): Notice =>
     path: '',
     value: `${bytes} bytes`,
     what: 'The file is too large to be read',
-    expected: 'at most 64 MiB',
+    expected: `at most ${FILE_BYTES / 1024 / 1024} MiB`,
     remedy: 'Split the structure, or remove what is not needed',
   });
 

@@ -53,10 +53,10 @@ export class PointIndex<T> {
   /** Everything within reach, nearest first. */
   near(at: Point): T[] {
     const found: { readonly far: number; readonly what: T }[] = [];
-    const [i, j, k] = this.cell(at);
-    for (let a = i! - 1; a <= i! + 1; a++)
-      for (let b = j! - 1; b <= j! + 1; b++)
-        for (let c = k! - 1; c <= k! + 1; c++)
+    const [i, j, k] = this.cell(at).map(neighbours);
+    for (const a of i!)
+      for (const b of j!)
+        for (const c of k!)
           for (const one of this.cells.get(`${a},${b},${c}`) ?? []) {
             const far = distance(one.at, at);
             if (far <= this.reach) found.push({ far, what: one.what });
@@ -68,3 +68,7 @@ export class PointIndex<T> {
     return at.map((part) => Math.floor(part / this.reach));
   }
 }
+
+/** A cell and those beside it. So far out that counting stops there is only the one. */
+const neighbours = (cell: number): readonly number[] =>
+  Number.isSafeInteger(cell - 1) && Number.isSafeInteger(cell + 1) ? [cell - 1, cell, cell + 1] : [cell];

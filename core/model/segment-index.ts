@@ -1,43 +1,54 @@
-import type { Point } from './point';
+import Flatbush from 'flatbush';
+import { axisNames, type Point } from './point';
 
 type Segment = readonly [Point, Point];
 
-/** Finds lines whose boxes overlap, by the cells of a grid of the usual length of a line. */
+/**
+ * Finds lines whose boxes overlap. The tree of boxes has two directions: those in which the lines have the most different places, so that
+ * a row along any axis is told apart; the third is looked at afterwards. What it costs does not depend on how far things lie.
+ */
 export class SegmentIndex {
-  private readonly cells = new Map<string, number[]>();
-  private readonly cell: number;
+  private readonly tree: Flatbush | undefined;
+  private readonly axes: readonly [number, number, number];
 
   constructor(private readonly segments: readonly Segment[]) {
-    const lengths = segments.map(([a, b]) => Math.hypot(b[0] - a[0], b[1] - a[1], b[2] - a[2])).sort((p, q) => p - q);
-    this.cell = Math.max(lengths[Math.floor(lengths.length / 2)] ?? 1, 1e-3);
-    segments.forEach((segment, i) => {
-      for (const key of this.keys(segment)) {
-        const there = this.cells.get(key);
-        if (there) there.push(i);
-        else this.cells.set(key, [i]);
-      }
-    });
+    this.axes = axesByPlaces(segments);
+    if (segments.length === 0) return;
+    const [u, v] = this.axes;
+    this.tree = new Flatbush(segments.length);
+    for (const [a, b] of segments)
+      this.tree.add(Math.min(a[u]!, b[u]!), Math.min(a[v]!, b[v]!), Math.max(a[u]!, b[u]!), Math.max(a[v]!, b[v]!));
+    this.tree.finish();
   }
 
-  /** Every line (by its place in the list) that may come within `reach` of this one. */
-  near(segment: Segment, reach: number): Set<number> {
-    const found = new Set<number>();
-    for (const key of this.keys(segment, reach)) for (const i of this.cells.get(key) ?? []) found.add(i);
-    return found;
+  /** Every line (by its place in the list) that may come within `reach` of this one, in the order of the list. */
+  near([a, b]: Segment, reach: number): number[] {
+    if (!this.tree) return [];
+    const [u, v, w] = this.axes;
+    const [low, high] = [Math.min(a[w]!, b[w]!) - reach, Math.max(a[w]!, b[w]!) + reach];
+    const overlaps = (i: number): boolean => {
+      const [p, q] = this.segments[i]!;
+      return Math.max(p[w]!, q[w]!) >= low && Math.min(p[w]!, q[w]!) <= high;
+    };
+    return this.tree
+      .search(
+        Math.min(a[u]!, b[u]!) - reach,
+        Math.min(a[v]!, b[v]!) - reach,
+        Math.max(a[u]!, b[u]!) + reach,
+        Math.max(a[v]!, b[v]!) + reach,
+        overlaps,
+      )
+      .sort((i, j) => i - j);
   }
 
   /** Pairs of lines that may touch, each once. */
   *pairs(reach: number): Generator<readonly [number, number]> {
     for (let i = 0; i < this.segments.length; i++) for (const j of this.near(this.segments[i]!, reach)) if (j > i) yield [i, j];
   }
+}
 
-  private *keys([a, b]: Segment, reach = 0): Generator<string> {
-    const range = (k: 0 | 1 | 2): [number, number] => [
-      Math.floor((Math.min(a[k], b[k]) - reach) / this.cell),
-      Math.floor((Math.max(a[k], b[k]) + reach) / this.cell),
-    ];
-    const [x, y, z] = [range(0), range(1), range(2)];
-    for (let i = x[0]; i <= x[1]; i++)
-      for (let j = y[0]; j <= y[1]; j++) for (let k = z[0]; k <= z[1]; k++) yield `${i},${j},${k}`;
-  }
+/** The directions, that with the most different places first. */
+function axesByPlaces(segments: readonly Segment[]): readonly [number, number, number] {
+  const places = axisNames.map((_, k) => new Set(segments.map(([a, b]) => (a[k]! + b[k]!).toPrecision(6))).size);
+  return [0, 1, 2].sort((a, b) => places[b]! - places[a]!) as [number, number, number];
 }

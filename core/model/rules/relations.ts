@@ -1,6 +1,8 @@
 import type { Entity, Findings } from '../findings';
 import { checkCombinations } from './combinations';
 import { ruleContext } from './context';
+import { checkAmounts } from './amounts';
+import { checkExtent } from './extent';
 import { checkLoads } from './loads';
 import { checkMembers, checkSupports } from './members';
 import { checkPlane } from './plane';
@@ -10,6 +12,8 @@ import { checkDuplicates, checkGroups } from './references';
 export function checkRelations(model: Entity, findings: Findings): void {
   const context = ruleContext(model, findings);
   checkDuplicates(context);
+  checkExtent(context);
+  checkAmounts(context);
   checkMembers(context);
   checkSupports(context);
   checkLoads(context);

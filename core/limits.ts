@@ -1,0 +1,18 @@
+// What a model may ask for at most, in one place. `docs/reliability.md` lists them; what goes beyond is refused with its count and the limit.
+
+/** Bytes of a file, and of the body of a request that brings one. */
+export const FILE_BYTES = 64 * 1024 * 1024;
+/** Levels of brackets in a file. */
+export const FILE_DEPTH = 64;
+/** Metres from the origin in each direction, and of an offset. */
+export const COORDINATE = 1e5;
+/** The extent of a structure beside its shortest member: more digits than that would be lost. */
+export const PROPORTION = 1e8;
+/** Entries of nodes, members and loads, each. */
+export const ENTRIES = 250_000;
+/** Factors of all sums on all cases, when sums of sums are resolved. */
+export const FACTORS = 20_000_000;
+/** Parts of all envelopes, when envelopes of envelopes are resolved. */
+export const PARTS = 1_000_000;
+/** Numbers that the results of all cases hold: diagrams by piece, end forces, displacements and reactions. */
+export const RESULT_NUMBERS = 100_000_000;
