@@ -11,3 +11,14 @@ await build({
   logLevel: 'warning',
   banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
 });
+
+/** The thread in which the server draws and solves models for their tiles. */
+await build({
+  entryPoints: ['web/server/tile.worker.ts'],
+  outfile: 'web/dist/tile-worker.mjs',
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  logLevel: 'warning',
+});

@@ -2,12 +2,15 @@ import { spawn } from 'node:child_process';
 import path from 'node:path';
 import { root } from './steps.mjs';
 
+/** Milliseconds after which a server that was asked to stop is made to. */
+const LONGEST_STOP = 4500;
+
 /** The server has already said why it stopped. */
-const EXIT_LOCKED = 9;
+const EXIT_UNUSABLE = 9;
 
 /**
- * Starts the built application on 127.0.0.1 and waits until it answers. Resolves to its process and the promise of its exit
- * code; rejects when it ends before it answers.
+ * Starts the built application on 127.0.0.1 and waits until it answers. Resolves to its process, the promise of its exit
+ * code and what stops it; rejects when it ends before it answers.
  */
 export async function startServer(port, environment = {}) {
   const next = path.join(root, 'node_modules', 'next', 'dist', 'bin', 'next');
@@ -18,16 +21,21 @@ export async function startServer(port, environment = {}) {
     stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
   });
   const exited = new Promise((resolve) => child.once('exit', (code) => resolve(code)));
+  const stop = () => {
+    child.kill('SIGTERM');
+    setTimeout(() => child.kill('SIGKILL'), LONGEST_STOP).unref();
+    return exited;
+  };
   let ended = false;
   void exited.then(() => (ended = true));
   for (;;) {
     if (ended) {
       const code = await exited;
-      throw new Error(code === EXIT_LOCKED ? 'Not started.' : `The server ended with code ${code} before it was ready.`);
+      throw new Error(code === EXIT_UNUSABLE ? 'Not started.' : `The server ended with code ${code} before it was ready.`);
     }
     try {
-      const response = await fetch(`http://127.0.0.1:${port}/`);
-      if (response.ok) return { child, exited };
+      const response = await fetch(`http://127.0.0.1:${port}/api/ready`);
+      if (response.ok) return { child, exited, stop };
     } catch {
       // Not listening yet.
     }

@@ -38,7 +38,7 @@ try {
   for (const signal of ['SIGINT', 'SIGTERM']) {
     process.on(signal, () => {
       stopping = true;
-      server.child.kill('SIGTERM');
+      void server.stop();
     });
   }
   const code = await server.exited;

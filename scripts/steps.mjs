@@ -82,8 +82,12 @@ export function install() {
 export function build() {
   const sources = ['core', 'drawing', 'cli', 'web', 'examples'].flatMap((room) => filesBelow(path.join(root, room)));
   const state = hashOf([...sources, path.join(root, 'package-lock.json')]);
-  const done =
-    existsSync(path.join(root, 'web', '.next', 'BUILD_ID')) && existsSync(path.join(root, 'cli', 'dist', 'rigid-beam.mjs'));
+  const results = [
+    ['web', '.next', 'BUILD_ID'],
+    ['web', 'dist', 'tile-worker.mjs'],
+    ['cli', 'dist', 'rigid-beam.mjs'],
+  ];
+  const done = results.every((parts) => existsSync(path.join(root, ...parts)));
   if (done && remembered('built') === state) return;
   console.log('Building …');
   const environment = { ...process.env, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' };

@@ -1,7 +1,12 @@
 import path from 'node:path';
 import type { NextConfig } from 'next';
+import { FILE_BYTES } from '../core/limits';
+
+/** Bytes of a body, with room for what stands around a file of the largest size. */
+const LARGEST_BODY = FILE_BYTES + 1024 * 1024;
 
 const config: NextConfig = {
+  experimental: { proxyClientMaxBodySize: LARGEST_BODY },
   transpilePackages: ['@rigid-beam/core', '@rigid-beam/drawing'],
   serverExternalPackages: ['@electric-sql/pglite', 'pino'],
   compiler: { styledComponents: true },

@@ -36,4 +36,4 @@ export function proxy(request: NextRequest): Response {
   return response;
 }
 
-export const config = { matcher: ['/((?!_next/static|_next/image|favicon.ico|icon.svg).*)'] };
+export const config = { matcher: ['/((?!_next/static/|_next/image$|favicon.ico$|icon.svg$).*)'] };

@@ -3,6 +3,9 @@ import type { Field, Fields } from './fields';
 import { isObject, type Entity, type Findings } from './findings';
 import { MAXIMUM_PICTURE, PICTURE, readFactors, readQuantity, readSteps, readVector } from './read-values';
 
+/** A character that databases and other programs take for the end of a text. */
+const NUL = '\0';
+
 /** Reads one object by its table of fields. Values are converted to SI numbers; unknown keys are kept and noted. */
 export function readFields(
   value: unknown,
@@ -91,7 +94,7 @@ function readField(value: unknown, field: Field, path: string, findings: Finding
       });
     }
     case 'id':
-      if (typeof value === 'string' && value.length >= 1 && value.length <= 64) return value;
+      if (typeof value === 'string' && value.length >= 1 && value.length <= 64 && !value.includes(NUL)) return value;
       return findings.fault({
         code: 'bad-id',
         path,
@@ -101,7 +104,7 @@ function readField(value: unknown, field: Field, path: string, findings: Finding
         remedy: typeof value === 'number' ? `Write "${value}"` : 'Give a shorter text',
       });
     case 'text':
-      if (typeof value === 'string' && value.length <= 500) return value;
+      if (typeof value === 'string' && value.length <= 500 && !value.includes(NUL)) return value;
       return findings.fault({
         code: 'wrong-type',
         path,

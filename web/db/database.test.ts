@@ -1,7 +1,18 @@
 import { formatOfName } from '@rigid-beam/core/formats/registry';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { spawn } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
+import {
+  cpSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  utimesSync,
+  writeFileSync,
+} from 'node:fs';
 import { homedir, tmpdir } from 'node:os';
 import path from 'node:path';
 import { checkModel } from '@rigid-beam/core/model/check';
@@ -9,8 +20,10 @@ import lintel from '../../examples/lintel.rbm.json';
 import { applyRevision, createModel, openModel } from '../server/models';
 import { closeDatabase, database } from './database';
 import { dataDirectory } from './data-directory';
+import { ensureRoom } from './disk';
 import { lockDirectory, LockedError } from './lock';
 import { insertProject, storeRevision } from './model-repository';
+import { openDatabase, UnusableDataError } from './open';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'rigid-beam-db-'));
 const migrations = path.join(__dirname, 'migrations');
@@ -68,6 +81,71 @@ describe('the lock', () => {
     const old = new Date(Date.now() - 60_000);
     utimesSync(path.join(directory, 'lock.arbiter'), old, old);
     lockDirectory(directory)();
+  });
+});
+
+describe('data that cannot be used', () => {
+  const fresh = (): string => mkdtempSync(path.join(folder, 'data-'));
+  /** A complete database, made once and copied. */
+  const whole = path.join(folder, 'whole');
+  beforeAll(async () => (await openDatabase(whole, migrations)).close(), 60_000);
+  const copy = (): string => {
+    const directory = fresh();
+    cpSync(whole, directory, { recursive: true });
+    return directory;
+  };
+  const stateOf = (directory: string): string =>
+    readdirSync(directory, { recursive: true, withFileTypes: true })
+      .filter((entry) => entry.isFile())
+      .map((entry) => `${entry.parentPath}/${entry.name} ${statSync(path.join(entry.parentPath, entry.name)).size}`)
+      .sort()
+      .join();
+
+  test.each([
+    ['its version', 'PG_VERSION'],
+    ['its control file', 'global/pg_control'],
+    ['its tables', 'base'],
+    ['its log', 'pg_wal'],
+  ])('a database without %s is told, and left as it is', async (_, part) => {
+    const directory = copy();
+    rmSync(path.join(directory, 'database', part), { recursive: true });
+    const before = stateOf(path.join(directory, 'database'));
+    await expect(openDatabase(directory, migrations)).rejects.toThrow(
+      new RegExp(`is damaged: .*${part}.* missing.*Nothing was written.*npx rigid-beam restore`),
+    );
+    expect(stateOf(path.join(directory, 'database'))).toBe(before);
+    lockDirectory(directory)();
+  });
+
+  test('a folder with something else in it is not written to', async () => {
+    const directory = fresh();
+    mkdirSync(path.join(directory, 'database'));
+    writeFileSync(path.join(directory, 'database', 'letter.txt'), 'Dear …');
+    await expect(openDatabase(directory, migrations)).rejects.toThrow(UnusableDataError);
+    expect(readdirSync(path.join(directory, 'database'))).toEqual(['letter.txt']);
+  });
+
+  test('data of a newer version are refused', async () => {
+    const older = fresh();
+    cpSync(migrations, older, { recursive: true });
+    const journal = path.join(older, 'meta', '_journal.json');
+    const { entries, ...rest } = JSON.parse(readFileSync(journal, 'utf8')) as { entries: object[] };
+    writeFileSync(journal, JSON.stringify({ ...rest, entries: entries.slice(0, 1) }));
+    await expect(openDatabase(copy(), older)).rejects.toThrow(/written by a newer Rigid Beam/);
+  });
+
+  test('nobody else can read it', () => {
+    expect(statSync(whole).mode & 0o777).toBe(0o700);
+    const files = readdirSync(path.join(whole, 'database'), { recursive: true, withFileTypes: true });
+    expect(files.filter((entry) => (statSync(path.join(entry.parentPath, entry.name)).mode & 0o077) !== 0)).toEqual([]);
+  });
+
+  test('what has no room on the disk is refused before it is written', () => {
+    expect(() => ensureRoom(whole, 0)).not.toThrow();
+    expect(() => ensureRoom(whole, 1e18)).toThrow(/The disk is full: .* Nothing of yours is lost/);
+    // After that a probe must have been written.
+    expect(() => ensureRoom(whole, 0)).not.toThrow();
+    expect(existsSync(path.join(whole, 'probe'))).toBe(false);
   });
 });
 

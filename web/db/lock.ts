@@ -78,16 +78,21 @@ function isAlive({ pid, started }: Holder): boolean {
   } catch (error) {
     if ((error as NodeJS.ErrnoException).code !== 'EPERM') return false;
   }
+  // Nothing runs in a zombie: its parent has only not taken notice yet.
+  if (statOf(pid)[0] === 'Z') return false;
   const now = startOf(pid);
   return now === '' || started === '' || now === started;
 }
 
 /** Field 22 of /proc/PID/stat; empty where there is no /proc. */
-function startOf(pid: number): string {
+const startOf = (pid: number): string => statOf(pid)[19] ?? '';
+
+/** Fields of /proc/PID/stat from the third on, the state; none where there is no /proc. */
+function statOf(pid: number): string[] {
   try {
     const stat = readFileSync(`/proc/${pid}/stat`, 'utf8');
-    return stat.slice(stat.lastIndexOf(')') + 2).split(' ')[19] ?? '';
+    return stat.slice(stat.lastIndexOf(')') + 2).split(' ');
   } catch {
-    return '';
+    return [];
   }
 }

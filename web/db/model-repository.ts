@@ -3,7 +3,9 @@ import { withLoadIds } from '@rigid-beam/core/model/loads/ids';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Database } from './database';
 import { type RevisionKind } from '@rigid-beam/core/model/edits/revision';
-import { models, projects, revisions } from './schema';
+import { dataDirectory } from './data-directory';
+import { ensureRoom } from './disk';
+import { models, projects, revisions, tiles } from './schema';
 
 export interface StoredModel {
   readonly id: string;
@@ -42,14 +44,56 @@ export async function insertProject(db: Database, id: string, name: string): Pro
   await db.insert(projects).values({ id, name });
 }
 
-export async function listModels(db: Database): Promise<StoredModel[]> {
-  const rows = await db
-    .select(columns)
-    .from(models)
-    .innerJoin(projects, eq(models.projectId, projects.id))
-    .orderBy(asc(models.createdAt), asc(models.id));
-  return rows.map(asNow);
+/** A model as a list shows it, without its content; its tile may be missing or of an earlier revision. */
+export interface ListedModel {
+  readonly id: string;
+  readonly projectId: string;
+  readonly revision: number;
+  readonly title: string;
+  readonly nodes: number;
+  readonly members: number;
+  readonly cases: number;
+  readonly updatedAt: Date;
+  readonly tile: StoredTile | null;
 }
+
+export interface StoredTile {
+  readonly revision: number;
+  readonly figure: string;
+  readonly markup: string;
+}
+
+export async function listModels(db: Database): Promise<ListedModel[]> {
+  const { id, projectId, revision, title, nodes, members, cases, updatedAt } = models;
+  return db
+    .select({
+      ...{ id, projectId, revision, title, nodes, members, cases, updatedAt },
+      tile: { revision: tiles.revision, figure: tiles.figure, markup: tiles.markup },
+    })
+    .from(models)
+    .leftJoin(tiles, eq(tiles.modelId, models.id))
+    .orderBy(asc(models.createdAt), asc(models.id));
+}
+
+export async function storeTile(db: Database, modelId: string, tile: StoredTile): Promise<void> {
+  ensureRoom(dataDirectory(), tile.markup.length);
+  await db
+    .insert(tiles)
+    .values({ modelId, ...tile })
+    .onConflictDoUpdate({ target: tiles.modelId, set: tile });
+}
+
+/** About so many bytes a model takes: its entries, and the picture under it. */
+const sizeOf = ({ nodes, members, loads, underlay }: Model): number =>
+  300 * (nodes.length + members.length + loads.length) + (underlay?.image.length ?? 0);
+
+/** What a list says of a model. */
+const summaryOf = ({ title, nodes, members, cases }: Model) => ({
+  title: title ?? '',
+  nodes: nodes.length,
+  members: members.length,
+  cases: cases.length,
+});
 
 export async function findModel(db: Database, id: string): Promise<StoredModel | undefined> {
   const rows = await db
@@ -61,8 +105,9 @@ export async function findModel(db: Database, id: string): Promise<StoredModel |
 }
 
 export async function insertModel(db: Database, id: string, projectId: string, content: Model): Promise<void> {
+  ensureRoom(dataDirectory(), sizeOf(content));
   // Entries of one transaction share the database's clock, so the order of insertion is told by ours.
-  await db.insert(models).values({ id, projectId, content, createdAt: new Date() });
+  await db.insert(models).values({ id, projectId, content, ...summaryOf(content), createdAt: new Date() });
 }
 
 export async function deleteModel(db: Database, id: string): Promise<boolean> {
@@ -104,11 +149,12 @@ export async function storeRevision(
   content: Model,
   revision: Omit<StoredRevision, 'number'> & { readonly edit: string },
 ): Promise<boolean> {
+  ensureRoom(dataDirectory(), sizeOf(content));
   return db.transaction(async (tx) => {
     const number = base + 1;
     const updated = await tx
       .update(models)
-      .set({ content, revision: number, updatedAt: new Date() })
+      .set({ content, ...summaryOf(content), revision: number, updatedAt: new Date() })
       .where(and(eq(models.id, modelId), eq(models.revision, base)))
       .returning({ id: models.id });
     if (updated.length === 0) return false;

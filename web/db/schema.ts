@@ -19,8 +19,23 @@ export const models = pgTable('model', {
     .references(() => projects.id, { onDelete: 'cascade' }),
   revision: integer('revision').notNull().default(0),
   content: json('content').$type<Model>().notNull(),
+  /** What a list of models says of it, so that no list reads contents. */
+  title: text('title').notNull().default(''),
+  nodes: integer('nodes').notNull().default(0),
+  members: integer('members').notNull().default(0),
+  cases: integer('cases').notNull().default(0),
   createdAt: created(),
   updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
+});
+
+/** How a model looks in a list: drawn and solved after an edit, of the revision that it names. */
+export const tiles = pgTable('tile', {
+  modelId: text('model_id')
+    .primaryKey()
+    .references(() => models.id, { onDelete: 'cascade' }),
+  revision: integer('revision').notNull(),
+  figure: text('figure').notNull(),
+  markup: text('markup').notNull(),
 });
 
 /** Every edit as it happened, in order, with the patches that lead to it and back. */

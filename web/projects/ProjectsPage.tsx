@@ -2,13 +2,14 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { FileTrigger, Heading } from 'react-aria-components';
 import styled from 'styled-components';
 import { readable } from '@rigid-beam/core/formats/registry';
 import type { Notice } from '@rigid-beam/core/model/notice';
 import { AppearanceButton } from '../ui/AppearanceButton';
 import { Button, Hint, Row } from '../ui/controls';
+import { createModel, removeModel, type NewModel } from './requests';
 import { TILE, type ModelTile, type ProjectTiles } from './tile';
 
 const Page = styled.main`
@@ -89,23 +90,43 @@ const Faults = styled.ul`
   background: var(--fault-ground);
 `;
 
+/** Milliseconds between two looks at tiles that are being made, and how often they are looked at. */
+const LOOK = 700;
+const LOOKS = 20;
+
+/** Asks for the page again while tiles on it are being made. */
+function useFresh(projects: readonly ProjectTiles[]): void {
+  const router = useRouter();
+  const looks = useRef(0);
+  useEffect(() => {
+    if (looks.current >= LOOKS || projects.every(({ models }) => models.every(({ isCurrent }) => isCurrent))) return;
+    const timer = setTimeout(() => {
+      looks.current++;
+      router.refresh();
+    }, LOOK);
+    return () => clearTimeout(timer);
+  }, [projects, router]);
+}
+
 /** All projects with their models as drawn tiles; new models from nothing or from a file. */
 export function ProjectsPage({ projects }: { readonly projects: readonly ProjectTiles[] }) {
   const router = useRouter();
   const [faults, setFaults] = useState<readonly Notice[]>([]);
+  useFresh(projects);
 
-  const create = async (body: { project: string; title?: string; file?: string; fileName?: string }): Promise<void> => {
-    const response = await fetch('/api/models', {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify(body),
-    });
-    const answer = (await response.json()) as { id?: string; faults?: Notice[] };
+  const [sending, setSending] = useState<string>();
+
+  const create = async (given: NewModel): Promise<void> => {
+    const file = 'file' in given ? given.file : undefined;
+    const answer = await createModel(given, (share) =>
+      setSending(file && share < 1 ? `Sending ${file.name}: ${Math.round(100 * share)} %` : file && `Reading ${file.name} …`),
+    );
+    setSending(undefined);
     if (answer.id !== undefined) router.push(`/models/${answer.id}`);
     else setFaults(answer.faults ?? []);
   };
   const remove = async (id: string): Promise<void> => {
-    await fetch(`/api/models/${id}`, { method: 'DELETE' });
+    setFaults(await removeModel(id));
     router.refresh();
   };
 
@@ -122,6 +143,7 @@ export function ProjectsPage({ projects }: { readonly projects: readonly Project
           ))}
         </Faults>
       )}
+      {sending !== undefined && <Hint role="status">{sending}</Hint>}
       {projects.map((project) => (
         <Project key={project.id} aria-label={project.name}>
           <Row>
@@ -131,7 +153,7 @@ export function ProjectsPage({ projects }: { readonly projects: readonly Project
               acceptedFileTypes={readable.flatMap(({ extension, mediaType }) => [extension, mediaType])}
               onSelect={(files) => {
                 const [chosen] = files ?? [];
-                void chosen?.text().then((file) => create({ project: project.id, file, fileName: chosen.name }));
+                if (chosen) void create({ project: project.id, file: chosen });
               }}
             >
               <Button>From a file</Button>
@@ -158,7 +180,7 @@ function ModelTileItem({ model, onRemove }: { readonly model: ModelTile; readonl
         <Caption>
           <Heading level={3}>{model.title}</Heading>
           <p>{model.words}</p>
-          <p className="number">{model.figure}</p>
+          <p className="number">{model.figure || 'Being drawn …'}</p>
           <p>{model.changed}</p>
         </Caption>
       </Link>

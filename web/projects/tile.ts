@@ -1,4 +1,4 @@
-/** A model as the projects page shows it; the drawing was made on the server. */
+/** A model as the projects page shows it; drawing and figure are stored with it, and empty until they have been made. */
 export interface ModelTile {
   readonly id: string;
   readonly title: string;
@@ -6,6 +6,8 @@ export interface ModelTile {
   readonly words: string;
   readonly figure: string;
   readonly markup: string;
+  /** Whether drawing and figure are of the model as it now is; otherwise they are being made. */
+  readonly isCurrent: boolean;
 }
 
 export interface ProjectTiles {

@@ -1,10 +1,12 @@
 import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { emptyModel, type Model } from '@rigid-beam/core/model/model';
+import { unfit } from '@rigid-beam/core/model/edits/unfit';
 import { fault, type Notice } from '@rigid-beam/core/model/notice';
 import type { Format } from '@rigid-beam/core/formats/registry';
 import { database } from '../db/database';
 import {
+  deleteModel,
   findModel,
   insertModel,
   lastRevisions,
@@ -15,7 +17,9 @@ import {
   type StoredRevision,
 } from '../db/model-repository';
 import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
+import { log } from './log';
 import { newId } from './new-id';
+import { requestTile } from './tile-maker';
 
 /** How many edits can be undone after the page was closed. */
 const UNDO_DEPTH = 200;
@@ -72,6 +76,7 @@ export async function createModel(projectId: string, title: string | undefined, 
   if (!read.model) return { ok: false, faults: read.notices };
   const id = newId();
   await insertModel(db, id, projectId, title === undefined ? read.model : { ...read.model, title });
+  requestTile(id);
   return { ok: true, id };
 }
 
@@ -94,13 +99,31 @@ export async function applyRevision(id: string, base: number, { edit, kind, labe
   const stored = await findModel(db, id);
   if (!stored) return { outcome: 'missing' };
   if (stored.revision !== base) return conflictOf(stored, base, edit);
-  const applied = applyIntent(stored.content, intent);
+  const applied = carriedOut(stored.content, intent);
   if (!applied.ok) return { outcome: 'faults', faults: applied.faults };
   const { patches, inverse } = applied;
-  if (await storeRevision(db, id, base, applied.model, { edit, kind, label, patches, inverse }))
+  if (await storeRevision(db, id, base, applied.model, { edit, kind, label, patches, inverse })) {
+    requestTile(id);
     return { outcome: 'stored', revision: base + 1 };
+  }
   const newer = await findModel(db, id);
   return newer ? conflictOf(newer, base, edit) : { outcome: 'missing' };
+}
+
+/** An edit of the right form may still hold what no model can take: that is no failure of the server. */
+function carriedOut(model: Model, intent: Intent): ReturnType<typeof applyIntent> {
+  try {
+    return applyIntent(model, intent);
+  } catch (error) {
+    log.warn({ intent: intent.type, err: error }, 'An edit could not be carried out');
+    const what = 'The edit holds something that the model cannot take';
+    return { ok: false, faults: [unfit('intent', what, 'Send entries of the documented form')] };
+  }
+}
+
+/** Takes a model away with all its revisions; false where there is none. */
+export async function removeModel(id: string): Promise<boolean> {
+  return deleteModel(await database(), id);
 }
 
 /** Another edit came first, unless the next one is this very edit, whose answer was lost on the way. */

@@ -44,11 +44,27 @@ export async function readRequest<T extends object>(
   }
   if (typeof body !== 'object' || body === null || Array.isArray(body))
     return refused('The body is not an object', 'Send a JSON object');
-  if (tooDeep(body, MAXIMUM_DEPTH)) return refused('The body is nested too deep', `Use at most ${MAXIMUM_DEPTH} levels`);
-  const value = plainToInstance(type, body);
-  const errors = await validate(value, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true });
+  return validated(body, type);
+}
+
+/** The same of what is read already. */
+export async function validated<T extends object>(body: object, type: ClassConstructor<T>): Promise<Read<T>> {
+  const trouble = unfitPart(body, MAXIMUM_DEPTH);
+  if (trouble) return refused(trouble, 'Send a JSON object of the documented form');
+  let errors: ValidationError[];
+  try {
+    errors = await validate(plainToInstance(type, withoutInherited(body) as object), {
+      whitelist: true,
+      forbidNonWhitelisted: true,
+      forbidUnknownValues: true,
+    });
+  } catch {
+    // The library meets something where it expected an object.
+    return refused('A part of the body has not the form that is expected', 'Send objects where objects are expected');
+  }
   if (errors.length > 0) return { ok: false, response: badRequest(errors.flatMap((error) => faultsOf(error, ''))) };
-  return { ok: true, value };
+  // What was sent, and not what the library made of it: it loses entries with names that every object has.
+  return { ok: true, value: body as T };
 }
 
 const refused = (what: string, remedy: string): { ok: false; response: Response } => ({
@@ -56,10 +72,30 @@ const refused = (what: string, remedy: string): { ok: false; response: Response 
   response: badRequest([fault({ code: 'bad-request', path: '', value: undefined, what, expected: 'a JSON object', remedy })]),
 });
 
-function tooDeep(value: unknown, levels: number): boolean {
-  if (typeof value !== 'object' || value === null) return false;
-  return levels === 0 || Object.values(value).some((part) => tooDeep(part, levels - 1));
+/** What no request may hold anywhere, in words: what nothing could store or what would go too deep. */
+function unfitPart(value: unknown, levels: number): string | undefined {
+  if (typeof value === 'string') return value.includes('\0') ? 'A text holds the character NUL' : undefined;
+  if (typeof value !== 'object' || value === null) return undefined;
+  if (levels === 0) return `The body is nested deeper than ${MAXIMUM_DEPTH} levels`;
+  for (const key of Object.keys(value)) {
+    if (FORBIDDEN.has(key)) return `The key “${key}” is not allowed`;
+    const trouble = unfitPart(key, 1) ?? unfitPart((value as Record<string, unknown>)[key], levels - 1);
+    if (trouble) return trouble;
+  }
+  return undefined;
 }
+
+/** The same with other keys where an object has one of its own that all objects inherit: the library would read those in their place. */
+function withoutInherited(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(withoutInherited);
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(
+    Object.entries(value).map(([key, part]) => [key in Object.prototype ? `own ${key}` : key, withoutInherited(part)]),
+  );
+}
+
+/** Keys that every object has without being given them: reading them would read something else. */
+const FORBIDDEN = new Set(['__proto__']);
 
 function faultsOf(error: ValidationError, parent: string): Notice[] {
   const path = /^\d+$/.test(error.property)

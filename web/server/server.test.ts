@@ -90,6 +90,33 @@ describe('requests', () => {
   test('all faults come together', async () =>
     expect((await faults({ base: -1, kind: 1, edit: '', label: 2, intent: good.intent })).length).toBeGreaterThanOrEqual(4));
 
+  test.each<[string, object, RegExp]>([
+    ['a base that no counter holds', { base: 2147483648 }, /^base: /],
+    ['a label with a character that nothing stores', { label: 'a\u0000b' }, /character NUL/],
+    ['no edit', { intent: null }, /./],
+    ['an edit in a list', { intent: [null] }, /./],
+    ['a batch of nothing', { intent: { type: 'batch', intents: [null], label: 'x' } }, /./],
+    ['a batch of texts', { intent: { type: 'batch', intents: ['put'], label: 'x' } }, /./],
+    ['an empty part to insert', { intent: { type: 'insert', part: {}, at: [0, 0, 0] } }, /part/],
+    ['no part to insert', { intent: { type: 'insert', part: null, at: [0, 0, 0] } }, /part/],
+    ['a motion that is none', { intent: { type: 'transform', nodes: ['1'], motion: null } }, /motion/],
+    ['a key that every object has', JSON.parse('{"intent":{"type":"set","settings":{"__proto__":1}}}') as object, /__proto__/],
+  ])('%s is refused with reasons', async (_, change, words) =>
+    expect((await faults({ ...good, ...change })).join('; ')).toMatch(words),
+  );
+
+  test.each(['constructor', 'toString', 'hasOwnProperty', 'then'])('a node may be called %s', async (name) => {
+    const intents = [
+      { type: 'rename', list: 'nodes', names: { [name]: '2' } },
+      { type: 'rename', list: 'nodes', names: { '2': name } },
+      { type: 'put', list: 'nodes', entry: { id: name, x: 0, y: 0, [name]: 1 }, key: name },
+    ];
+    for (const intent of intents) {
+      const read = await readRequest(request(JSON.stringify({ ...good, intent })), RevisionRequest);
+      expect(read.ok && JSON.parse(JSON.stringify(read.value.intent))).toEqual(intent);
+    }
+  });
+
   test('size and depth are bounded', async () => {
     expect(await readText(request('x'.repeat(101)), 100)).toBeUndefined();
     expect(await readText(request('x'.repeat(100)), 100)).toHaveLength(100);
@@ -97,7 +124,7 @@ describe('requests', () => {
     expect(!read.ok && read.response.status).toBe(413);
     let deep: unknown = 1;
     for (let i = 0; i < 40; i++) deep = { deep };
-    expect((await faults({ ...good, intent: { type: 'set', settings: deep } })).join()).toMatch(/nested too deep/);
+    expect((await faults({ ...good, intent: { type: 'set', settings: deep } })).join()).toMatch(/nested deeper than 24 levels/);
   });
 });
 

@@ -1,10 +1,13 @@
 import { closeDatabase, database } from '../db/database';
+import { DiskFullError } from '../db/disk';
 import { LockedError } from '../db/lock';
+import { UnusableDataError } from '../db/open';
 import { loadDemo } from './demo';
 import { log } from './log';
+import { startTiles, stopTiles } from './tile-maker';
 
-/** Exit code that tells the start script that the data is in use elsewhere; it has then been said why. */
-const EXIT_LOCKED = 9;
+/** Exit code that tells the start script that the data cannot be used; it has then been said why. */
+const EXIT_UNUSABLE = 9;
 
 export async function start(): Promise<void> {
   process.on('SIGTERM', () => void stop());
@@ -14,22 +17,29 @@ export async function start(): Promise<void> {
   try {
     await database();
     await loadDemo();
+    await startTiles();
   } catch (error) {
-    if (error instanceof LockedError) {
+    if (error instanceof LockedError || error instanceof UnusableDataError || error instanceof DiskFullError) {
       console.error(error.message);
-      process.exit(EXIT_LOCKED);
+      process.exit(EXIT_UNUSABLE);
     }
     log.fatal({ reason: (error as Error).message }, 'The database could not be opened');
     process.exit(1);
   }
 }
 
+/** Milliseconds in which the server has stopped at the latest. */
+const LONGEST_STOP = 4000;
+
 let stopping = false;
 
 async function stop(): Promise<void> {
   if (stopping) return;
   stopping = true;
+  // Whatever still runs: who stops the server waits no longer than this.
+  setTimeout(() => process.exit(1), LONGEST_STOP).unref();
   try {
+    await stopTiles();
     await closeDatabase();
     process.exit(0);
   } catch (error) {

@@ -4,6 +4,7 @@ import { fileNameOf, type Format } from '@rigid-beam/core/formats/registry';
 import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
 import { describeIntent } from '@rigid-beam/core/model/edits/describe-intent';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
+import { clashWords, rebased } from '@rigid-beam/core/model/edits/rebase';
 import type { Notice } from '@rigid-beam/core/model/notice';
 import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
@@ -12,7 +13,8 @@ import { SolvingClient, type SolveOutcome } from '../solver/solving-client';
 import { isHeld, type Drawn, type EditorState, type Opened, type Shown } from './editor-state';
 import { EnvelopeReader } from './envelope-reader';
 import { afterRevision, historyOf } from './history';
-import { StorageQueue } from './storage';
+import { keepFile } from './keep-file';
+import { StorageQueue, type UnsentEdit } from './storage';
 import { addressOfPlace, placeOfAddress, type Place } from './view-state';
 
 /** After this time a solution that is still awaited is no longer replaced by the one before it on the sheet. */
@@ -116,7 +118,8 @@ export class Editor {
       refusal: [],
       history: afterRevision(history, kind, { label, patches, inverse }),
     });
-    this.queue.add({ edit: crypto.randomUUID(), kind, label: label.slice(0, 200), intent });
+    const edit = { edit: crypto.randomUUID(), kind, label: label.slice(0, 200), intent };
+    this.queue.add({ ...edit, before: model, after: applied.model });
     this.present(applied.model);
     this.keepSelection(applied.model);
     return true;
@@ -181,12 +184,7 @@ export class Editor {
       this.refuse('The model is still being solved. Save it again when that is done.');
       return;
     }
-    const address = URL.createObjectURL(new Blob([text], { type: format.mediaType }));
-    const link = document.createElement('a');
-    link.href = address;
-    link.download = fileNameOf(this.state.model, format);
-    link.click();
-    setTimeout(() => URL.revokeObjectURL(address), 1000);
+    keepFile(fileNameOf(this.state.model, format), text, format.mediaType);
   }
 
   /** Switches what is shown and how; the model stays as it is. */
@@ -206,14 +204,34 @@ export class Editor {
   /** After a conflict: takes the newer state, and puts the edits that were not stored on top of it when `again` says so. */
   async takeNewer(again: 'drop' | 'put on top'): Promise<void> {
     const response = await fetch(`/api/models/${this.opened.id}`);
-    if (!response.ok) return;
+    if (!response.ok) {
+      this.refuse(
+        response.status === 404
+          ? 'This model was removed in another window. What you see is still here: save it as a file to keep it.'
+          : 'The server does not give the stored state. Try again.',
+      );
+      return;
+    }
     const newer = (await response.json()) as Opened;
     const unsent = [...this.queue.unsent];
     this.queue.restart(newer.revision);
     this.own.setState({ model: newer.model, preview: undefined, history: historyOf(newer.history), refusal: [] });
     this.present(newer.model);
     this.keepSelection(newer.model);
-    if (again === 'put on top') for (const { intent, label } of unsent) if (!this.apply(intent, 'edit', label)) break;
+    if (again === 'put on top') for (const one of unsent) if (!this.putOnTop(one)) break;
+  }
+
+  /**
+   * Makes an edit again that was made on an older state, if what it changed still stands as it did then. Entries are known by their names: what
+   * was changed elsewhere is neither overwritten nor taken for something else.
+   */
+  private putOnTop({ before, after, label }: UnsentEdit): boolean {
+    const found = rebased(before, after, this.state.model);
+    if (!found.ok) {
+      this.refuse(`“${label}” was not put on top of the newer state. ${clashWords(found.clashes)}.`);
+      return false;
+    }
+    return found.patches.length === 0 || this.apply({ type: 'patch', patches: found.patches }, 'edit', label);
   }
 
   /** A refused edit was never stored: the page goes back to the stored state. */

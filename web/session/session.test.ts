@@ -1,7 +1,8 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import fc from 'fast-check';
+import { sketch } from '@rigid-beam/core/test/build';
 import { afterRevision, emptyHistory, historyOf, type Step } from './history';
-import { StorageQueue, type PendingEdit, type StorageState } from './storage';
+import { StorageQueue, type UnsentEdit, type StorageState } from './storage';
 import { addressOfPlace, placeOfAddress } from './view-state';
 
 const step = (label: string): Step => ({ label, patches: [{ op: 'replace', path: ['title'], value: label }], inverse: [] });
@@ -71,11 +72,14 @@ describe('storing edits', () => {
   const answer = (status: number, body: unknown = {}): void =>
     void answers.push(() => Promise.resolve(Response.json(body, { status })));
   const away = (): void => void answers.push(() => Promise.reject(new Error('refused')));
-  const edit = (label: string): PendingEdit => ({
+  const model = sketch({ nodes: [], members: [], supports: [] });
+  const edit = (label: string): UnsentEdit => ({
     edit: `edit-${label}`,
     kind: 'edit',
     label,
     intent: { type: 'set', settings: { title: label } },
+    before: model,
+    after: { ...model, title: label },
   });
   const settled = async (): Promise<void> => {
     for (let i = 0; i < 12; i++) await new Promise((resolve) => setImmediate(resolve));
@@ -102,13 +106,14 @@ describe('storing edits', () => {
   test('tries again while the server is away or failing, and loses nothing', async () => {
     const { queue, states } = begin();
     away();
-    answer(503);
+    answer(503, { faults: [{ message: 'The disk is full' }] });
     answer(201);
     queue.add(edit('a'));
     await settled();
     expect(states.at(-1)).toEqual({ status: 'unreachable' });
     await jest.advanceTimersByTimeAsync(2000);
     await settled();
+    expect(states.at(-1)).toEqual({ status: 'failing', message: 'The disk is full' });
     await jest.advanceTimersByTimeAsync(2000);
     await settled();
     expect(sent.map(({ base }) => base)).toEqual([7, 7, 7]);

@@ -1,4 +1,5 @@
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
+import type { Model } from '@rigid-beam/core/model/model';
 import type { Notice } from '@rigid-beam/core/model/notice';
 import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
 
@@ -10,11 +11,19 @@ export interface PendingEdit {
   readonly intent: Intent;
 }
 
+/** An edit that waits, with the model before and after it. */
+export interface UnsentEdit extends PendingEdit {
+  readonly before: Model;
+  readonly after: Model;
+}
+
 /** How far what the page shows has been stored. */
 export type StorageState =
   | { readonly status: 'stored' }
   | { readonly status: 'storing' }
   | { readonly status: 'unreachable' }
+  /** The server answers, and cannot store; it has said why. The edit is kept here and sent again. */
+  | { readonly status: 'failing'; readonly message: string }
   | { readonly status: 'refused'; readonly faults: readonly Notice[] }
   | {
       readonly status: 'conflict';
@@ -27,7 +36,7 @@ const MAXIMUM_KEEPALIVE = 50_000;
 
 /** Sends edits one after the other, each on top of the revision before it; stops at a conflict or a refusal. */
 export class StorageQueue {
-  private readonly pending: PendingEdit[] = [];
+  private readonly pending: UnsentEdit[] = [];
   private running = false;
   private halted = false;
 
@@ -37,13 +46,13 @@ export class StorageQueue {
     private readonly report: (state: StorageState) => void,
   ) {}
 
-  add(edit: PendingEdit): void {
+  add(edit: UnsentEdit): void {
     this.pending.push(edit);
     if (!this.running && !this.halted) void this.run();
   }
 
   /** Edits that the server has not confirmed, oldest first. */
-  get unsent(): readonly PendingEdit[] {
+  get unsent(): readonly UnsentEdit[] {
     return this.pending;
   }
 
@@ -64,8 +73,8 @@ export class StorageQueue {
       if (state === 'stored') {
         this.revision++;
         this.pending.shift();
-      } else if (state === 'unreachable') {
-        this.report({ status: 'unreachable' });
+      } else if (state.status === 'unreachable' || state.status === 'failing') {
+        this.report(state);
         await new Promise((resolve) => setTimeout(resolve, RETRY_AFTER));
       } else {
         this.halted = true;
@@ -76,9 +85,9 @@ export class StorageQueue {
     if (!this.halted) this.report({ status: 'stored' });
   }
 
-  private async send(edit: PendingEdit): Promise<'stored' | 'unreachable' | StorageState> {
+  private async send({ edit, kind, label, intent }: PendingEdit): Promise<'stored' | StorageState> {
     try {
-      const body = JSON.stringify({ base: this.revision, ...edit });
+      const body = JSON.stringify({ base: this.revision, edit, kind, label, intent });
       const response = await fetch(`/api/models/${this.modelId}/revisions`, {
         method: 'POST',
         headers: { 'Content-Type': 'application/json' },
@@ -93,9 +102,10 @@ export class StorageQueue {
         since?: { number: number; label: string }[];
       };
       if (response.status === 409) return { status: 'conflict', revision: answer.revision ?? 0, since: answer.since ?? [] };
-      return response.status >= 500 ? 'unreachable' : { status: 'refused', faults: answer.faults ?? [] };
+      if (response.status < 500) return { status: 'refused', faults: answer.faults ?? [] };
+      return { status: 'failing', message: answer.faults?.[0]?.message ?? `The server failed (${response.status})` };
     } catch {
-      return 'unreachable';
+      return { status: 'unreachable' };
     }
   }
 }

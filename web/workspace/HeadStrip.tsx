@@ -136,6 +136,8 @@ function storageWords({ storage }: EditorState): string {
       return 'plain|Storing …';
     case 'unreachable':
       return 'attention|Not stored: the server does not answer. Trying again …';
+    case 'failing':
+      return 'fault|Not stored. Trying again …';
     case 'refused':
       return 'fault|Not stored';
     case 'conflict':

@@ -92,6 +92,11 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
   return (
     <Tray>
       {storage.status === 'conflict' && <Conflict since={storage.since} />}
+      {storage.status === 'failing' && (
+        <Slip role="alert" data-tone="fault" data-testid="failing">
+          <p>{storage.message}. Your changes are kept in this window and sent again until they are stored: leave it open.</p>
+        </Slip>
+      )}
       {storage.status === 'refused' && (
         <Slip role="alert" data-tone="fault">
           <List notices={storage.faults} />

@@ -29,6 +29,15 @@ const motion = {
   of: { move: { by: point }, turn: { about: point, axis, degrees: number }, mirror: { at: point, normal: point } },
 } as const;
 
+const entries = { is: 'objects', optional: true } as const;
+const part = {
+  nodes: { is: 'objects' },
+  members: { is: 'objects' },
+  supports: entries,
+  loads: entries,
+  groups: entries,
+} as const;
+
 /** Every edit by its type, with its arguments. What one sends is checked against this, wherever it comes from. A new edit is a row here. */
 export const intentArguments: { readonly [type in Intent['type']]: Arguments } = {
   put: { list, entry: { is: 'object' }, key: { is: 'name', optional: true } },
@@ -52,7 +61,7 @@ export const intentArguments: { readonly [type in Intent['type']]: Arguments } =
   joints: { members: names },
   removeDoubled: {},
   merge: { pairs: { is: 'lists' } },
-  insert: { part: { is: 'object' }, at: point, name: { is: 'words', optional: true } },
+  insert: { part: { is: 'row', of: part }, at: point, name: { is: 'words', optional: true } },
   rename: { list, names: { is: 'object' } },
   underlay: { change: { is: 'objectOrNull' } },
   batch: { intents: { is: 'edits' }, label: { is: 'words', optional: true } },

@@ -1,15 +1,16 @@
 import { fileNameOf, formatOf, formats } from '@rigid-beam/core/formats/registry';
 import { fault } from '@rigid-beam/core/model/notice';
+import { modelDoor } from '../../../../../server/door';
 import { openModel } from '../../../../../server/models';
 import { badRequest, notFound } from '../../../../../server/respond';
 
-type Context = { readonly params: Promise<{ readonly id: string }> };
+export { notAllowed as POST, notAllowed as PUT, notAllowed as PATCH, notAllowed as DELETE } from '../../../../../server/respond';
 
 /** Formats that are written of a model alone; what takes an analysis is made in the browser's own worker. */
 const served = formats.filter(({ needs }) => needs === 'model');
 
 /** The model as a file to keep, in the format that `format` names. */
-export async function GET(request: Request, { params }: Context): Promise<Response> {
+export const GET = modelDoor(async (request, id) => {
   const wanted = new URL(request.url).searchParams.get('format') ?? 'model';
   const format = formatOf(wanted);
   if (!format || !served.includes(format))
@@ -23,7 +24,7 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
         remedy: `Ask for one of ${served.map(({ id }) => id).join(', ')}`,
       }),
     ]);
-  const opened = await openModel((await params).id);
+  const opened = await openModel(id);
   if (!opened) return notFound('There is no such model');
   return new Response(format.write(opened.model), {
     headers: {
@@ -32,4 +33,4 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
       'Cache-Control': 'no-store',
     },
   });
-}
+});

@@ -1,18 +1,18 @@
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
+import { FILE_BYTES } from '@rigid-beam/core/limits';
+import { modelDoor } from '../../../../../server/door';
 import { applyRevision } from '../../../../../server/models';
 import { readRequest } from '../../../../../server/read-request';
 import { RevisionRequest } from '../../../../../server/requests';
 import { badRequest, conflict, created, notFound } from '../../../../../server/respond';
 
-const MAXIMUM_EDIT = 16_000_000;
+export { notAllowed as GET, notAllowed as PUT, notAllowed as PATCH, notAllowed as DELETE } from '../../../../../server/respond';
 
-type Context = { readonly params: Promise<{ readonly id: string }> };
-
-export async function POST(request: Request, { params }: Context): Promise<Response> {
-  const read = await readRequest(request, RevisionRequest, MAXIMUM_EDIT);
+export const POST = modelDoor(async (request, id) => {
+  const read = await readRequest(request, RevisionRequest, FILE_BYTES);
   if (!read.ok) return read.response;
   const { base, edit, kind, label, intent } = read.value;
-  const result = await applyRevision((await params).id, base, { edit, kind, label, intent: intent as unknown as Intent });
+  const result = await applyRevision(id, base, { edit, kind, label, intent: intent as unknown as Intent });
   switch (result.outcome) {
     case 'stored':
       return created({ revision: result.revision });
@@ -23,4 +23,4 @@ export async function POST(request: Request, { params }: Context): Promise<Respo
     case 'missing':
       return notFound('There is no such model');
   }
-}
+});

@@ -1,0 +1,104 @@
+import { chmodSync, existsSync, mkdirSync, readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { PGlite } from '@electric-sql/pglite';
+import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite';
+import { migrate } from 'drizzle-orm/pglite/migrator';
+import { sql } from 'drizzle-orm';
+import { ensureRoom } from './disk';
+import { lockDirectory } from './lock';
+import * as schema from './schema';
+
+/** Why the data cannot be used, said to the user as it is. */
+export class UnusableDataError extends Error {}
+
+/** The database, or a transaction in it. */
+export type Database = Pick<PgliteDatabase<typeof schema>, 'select' | 'insert' | 'update' | 'delete' | 'transaction'>;
+
+export interface Opened {
+  readonly database: Database;
+  close(): Promise<void>;
+}
+
+/** What a database that was once complete always has. */
+const PARTS = ['PG_VERSION', 'base', 'global/pg_control', 'pg_wal', 'pg_xact', 'postgresql.conf'];
+
+/** Opens the database in a directory, alone, with all migrations applied. Anything but an empty folder or a readable database is left as it is. */
+export async function openDatabase(directory: string, migrations: string): Promise<Opened> {
+  mkdirSync(directory, { recursive: true });
+  chmodSync(directory, 0o700);
+  const unlock = lockDirectory(directory);
+  try {
+    const folder = path.join(directory, 'database');
+    ensureWhole(folder);
+    ensureRoom(directory, 0);
+    const client = await opened(folder);
+    closeToOthers(folder);
+    try {
+      const database = drizzle(client, { schema });
+      await ensureKnown(database, folder, migrations);
+      await migrate(database, { migrationsFolder: migrations });
+      return {
+        database,
+        close: async () => {
+          await client.close();
+          unlock();
+        },
+      };
+    } catch (error) {
+      await client.close();
+      throw error;
+    }
+  } catch (error) {
+    unlock();
+    throw error;
+  }
+}
+
+/** Models are nobody else's business, and the database gives its files to everybody. What it makes later lies in folders that are closed. */
+function closeToOthers(folder: string): void {
+  chmodSync(folder, 0o700);
+  for (const entry of readdirSync(folder, { recursive: true, withFileTypes: true }))
+    chmodSync(path.join(entry.parentPath, entry.name), entry.isDirectory() ? 0o700 : 0o600);
+}
+
+const advice = (folder: string): string =>
+  `Nothing was written. Move ${folder} away and restore a backup (npx rigid-beam restore FILE), or set RIGID_BEAM_DATA to another folder.`;
+
+/** A folder in which some of a database is missing is damaged: a new one laid over it would end what is left. */
+function ensureWhole(folder: string): void {
+  if (!existsSync(folder) || readdirSync(folder).length === 0) return;
+  const missing = PARTS.filter((part) => !existsSync(path.join(folder, part)));
+  const isEmptied = existsSync(path.join(folder, 'base')) && readdirSync(path.join(folder, 'base')).length === 0;
+  if (missing.length > 0 || isEmptied)
+    throw new UnusableDataError(
+      `The database in ${folder} is damaged: ${missing.length > 0 ? `${missing.join(', ')} missing` : 'its tables are missing'}. ${advice(folder)}`,
+    );
+}
+
+async function opened(folder: string): Promise<PGlite> {
+  const isNew = !existsSync(folder) || readdirSync(folder).length === 0;
+  try {
+    const client = await PGlite.create(folder);
+    await client.query('select 1');
+    return client;
+  } catch (error) {
+    if (isNew) throw error;
+    throw new UnusableDataError(
+      `The database in ${folder} cannot be read (${String((error as Error).message).slice(0, 200)}). ${advice(folder)}`,
+    );
+  }
+}
+
+/** A newer Rigid Beam may have stored what this one would spoil. */
+async function ensureKnown(database: PgliteDatabase<typeof schema>, folder: string, migrations: string): Promise<void> {
+  const journal = JSON.parse(readFileSync(path.join(migrations, 'meta', '_journal.json'), 'utf8')) as {
+    readonly entries: readonly { readonly when: number }[];
+  };
+  const { rows: tables } = await database.execute(sql`select to_regclass('drizzle.__drizzle_migrations')::text as name`);
+  if (!tables[0]?.['name']) return;
+  const { rows } = await database.execute(sql`select max(created_at)::text as last from drizzle.__drizzle_migrations`);
+  if (Number(rows[0]?.['last'] ?? 0) > Math.max(...journal.entries.map(({ when }) => when)))
+    throw new UnusableDataError(
+      `The data in ${folder} were written by a newer Rigid Beam. Use that one, or set RIGID_BEAM_DATA to another folder. Nothing was changed.`,
+    );
+}

@@ -1,0 +1,49 @@
+import { FILE_BYTES } from '@rigid-beam/core/limits';
+import { tooLarge } from '@rigid-beam/core/formats/model-file';
+import type { Notice } from '@rigid-beam/core/model/notice';
+
+export type NewModel = { readonly project: string; readonly title: string } | { readonly project: string; readonly file: File };
+
+interface Answer {
+  readonly id?: string;
+  readonly faults?: readonly Notice[];
+}
+
+const said = (message: string): Answer => ({ faults: [{ code: 'refused', severity: 'error', message, subjects: [] }] });
+
+/** Asks for a new model. A file is sent as it is; `tell` hears which share of it is on its way (0 to 1). */
+export function createModel(given: NewModel, tell: (share: number) => void): Promise<Answer> {
+  if ('file' in given && given.file.size > FILE_BYTES) return Promise.resolve({ faults: [tooLarge(given.file.size)] });
+  // Only this kind of request tells how far it is.
+  const request = new XMLHttpRequest();
+  return new Promise((resolve) => {
+    request.onload = () => resolve(answerOf(request));
+    request.onerror = () => resolve(said('The server does not answer. Nothing was stored.'));
+    request.upload.onprogress = ({ loaded, total }) => tell(total > 0 ? loaded / total : 0);
+    if ('file' in given) {
+      const query = new URLSearchParams({ project: given.project, fileName: given.file.name.slice(-300) });
+      request.open('POST', `/api/models?${query}`);
+      request.setRequestHeader('Content-Type', 'application/octet-stream');
+      request.send(given.file);
+    } else {
+      request.open('POST', '/api/models');
+      request.setRequestHeader('Content-Type', 'application/json');
+      request.send(JSON.stringify(given));
+    }
+  });
+}
+
+function answerOf({ status, responseText }: XMLHttpRequest): Answer {
+  try {
+    return JSON.parse(responseText) as Answer;
+  } catch {
+    return said(`The server failed (${status}). Nothing was stored.`);
+  }
+}
+
+/** Takes a model away; what went wrong comes back. */
+export async function removeModel(id: string): Promise<readonly Notice[]> {
+  const response = await fetch(`/api/models/${id}`, { method: 'DELETE' });
+  if (response.ok || response.status === 404) return [];
+  return ((await response.json()) as Answer).faults ?? [];
+}

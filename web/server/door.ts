@@ -1,0 +1,37 @@
+import { randomBytes } from 'node:crypto';
+import { DiskFullError } from '../db/disk';
+import { log } from './log';
+import { badId, failed, unavailable } from './respond';
+
+type Handler<Context> = (request: Request, context: Context) => Promise<Response>;
+
+/** Ids of projects and models, as `newId` makes them. */
+const ID = /^[A-Za-z0-9_-]{1,64}$/;
+
+/**
+ * The one door of all handlers. Whatever goes wrong behind it is told: a full disk as such, anything else with a number under which the
+ * log says more. No answer is without words.
+ */
+export const door =
+  <Context>(handler: Handler<Context>): Handler<Context> =>
+  async (request, context) => {
+    try {
+      return await handler(request, context);
+    } catch (error) {
+      if (error instanceof DiskFullError) return unavailable(error.message);
+      const number = randomBytes(4).toString('hex');
+      log.error({ number, method: request.method, path: new URL(request.url).pathname, err: error }, 'A request failed');
+      return failed(number);
+    }
+  };
+
+interface WithId {
+  readonly params: Promise<{ readonly id: string }>;
+}
+
+/** The same for what belongs to a model: an id that cannot be one is told before anything is looked up. */
+export const modelDoor = (handler: (request: Request, id: string) => Promise<Response>): Handler<WithId> =>
+  door(async (request, { params }) => {
+    const { id } = await params;
+    return ID.test(id) ? handler(request, id) : badId();
+  });
