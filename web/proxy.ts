@@ -1,5 +1,6 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { hostFault, originFault } from './server/guard';
+import { notAllowed } from './server/respond';
 
 /** Every request: only this machine's own names are answered, writes only from our own pages, and pages get a strict policy. */
 export function proxy(request: NextRequest): Response {
@@ -8,6 +9,9 @@ export function proxy(request: NextRequest): Response {
     (['GET', 'HEAD'].includes(request.method) ? undefined : originFault(request.headers));
   if (refused)
     return Response.json({ faults: [{ code: 'refused', severity: 'error', message: refused, subjects: [] }] }, { status: 403 });
+
+  // A page is only read. What else is asked of it has an answer in words too.
+  if (!request.nextUrl.pathname.startsWith('/api/') && !['GET', 'HEAD'].includes(request.method)) return notAllowed();
 
   const nonce = Buffer.from(crypto.getRandomValues(new Uint8Array(16))).toString('base64');
   const development = process.env.NODE_ENV === 'development';

@@ -1,12 +1,10 @@
 import { randomBytes } from 'node:crypto';
 import { DiskFullError } from '../db/disk';
 import { log } from './log';
+import { isId } from './new-id';
 import { badId, failed, unavailable } from './respond';
 
 type Handler<Context> = (request: Request, context: Context) => Promise<Response>;
-
-/** Ids of projects and models, as `newId` makes them. */
-const ID = /^[A-Za-z0-9_-]{1,64}$/;
 
 /**
  * The one door of all handlers. Whatever goes wrong behind it is told: a full disk as such, anything else with a number under which the
@@ -33,5 +31,5 @@ interface WithId {
 export const modelDoor = (handler: (request: Request, id: string) => Promise<Response>): Handler<WithId> =>
   door(async (request, { params }) => {
     const { id } = await params;
-    return ID.test(id) ? handler(request, id) : badId();
+    return isId(id) ? handler(request, id) : badId();
   });

@@ -18,7 +18,7 @@ import {
 } from '../db/model-repository';
 import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import { log } from './log';
-import { newId } from './new-id';
+import { isId, newId } from './new-id';
 import { requestTile } from './tile-maker';
 
 /** How many edits can be undone after the page was closed. */
@@ -33,6 +33,7 @@ export interface OpenModel {
 }
 
 export async function openModel(id: string): Promise<OpenModel | undefined> {
+  if (!isId(id)) return undefined;
   const db = await database();
   const stored = await findModel(db, id);
   if (!stored) return undefined;

@@ -1,0 +1,80 @@
+import type { ChildProcess } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+
+interface Running {
+  readonly child: ChildProcess;
+  readonly exited: Promise<number | null>;
+}
+
+/** Milliseconds in which every start must be ready, and every request answered. */
+export const READY = 10_000;
+export const ANSWER = 5_000;
+
+/** The built server on data of its own, started and ended as often as one likes; counts what is promised of it. */
+export class Tortured {
+  private running: Running | undefined;
+  starts = 0;
+  slowestStart = 0;
+  requests = 0;
+  slowestRequest = 0;
+  /** Bytes of memory at most. */
+  memory = 0;
+  readonly troubles: string[] = [];
+
+  constructor(
+    private readonly start: (port: number, environment: object) => Promise<Running>,
+    private readonly port: number,
+    readonly data: string,
+  ) {}
+
+  async begin(): Promise<void> {
+    const begun = performance.now();
+    this.running = await this.start(this.port, { RIGID_BEAM_DATA: this.data, RIGID_BEAM_LOG: 'silent' });
+    this.starts++;
+    const took = performance.now() - begun;
+    this.slowestStart = Math.max(this.slowestStart, took);
+    if (took > READY) this.troubles.push(`a start took ${took.toFixed(0)} ms`);
+  }
+
+  async end(signal: 'SIGKILL' | 'SIGTERM'): Promise<void> {
+    this.weigh();
+    const begun = performance.now();
+    this.running?.child.kill(signal);
+    await this.running?.exited;
+    if (performance.now() - begun > ANSWER) this.troubles.push(`${signal} was not followed for ${ANSWER} ms`);
+    this.running = undefined;
+  }
+
+  /** The largest memory of the process so far, as the system counts it; unknown where it does not. */
+  weigh(): void {
+    try {
+      const status = readFileSync(`/proc/${this.running?.child.pid}/status`, 'utf8');
+      this.memory = Math.max(this.memory, 1024 * Number(/VmHWM:\s*(\d+)/.exec(status)?.[1] ?? 0));
+    } catch {
+      // There is no such file here.
+    }
+  }
+
+  /** An answer; undefined when the server was killed meanwhile. `mayFail`: a full disk is told with 503. */
+  async ask(
+    path: string,
+    options: RequestInit = {},
+    mayFail?: 'full disk',
+  ): Promise<{ status: number; body: unknown } | undefined> {
+    const begun = performance.now();
+    try {
+      const response = await fetch(`http://127.0.0.1:${this.port}${path}`, options);
+      const text = await response.text();
+      const took = performance.now() - begun;
+      this.requests++;
+      this.slowestRequest = Math.max(this.slowestRequest, took);
+      const what = `${options.method ?? 'GET'} ${path.slice(0, 80)} ${String(options.body ?? '').slice(0, 300)}`;
+      if (took > ANSWER) this.troubles.push(`${took.toFixed(0)} ms for ${what}`);
+      if (response.status >= 500 && !(mayFail && response.status === 503)) this.troubles.push(`${response.status} for ${what}`);
+      if (response.status >= 400 && text === '') this.troubles.push(`${response.status} without words for ${what}`);
+      return { status: response.status, body: text.startsWith('{') ? JSON.parse(text) : text };
+    } catch {
+      return undefined;
+    }
+  }
+}
