@@ -16,6 +16,8 @@ describe('the first start and the demo', () => {
       'Lintel over the potting bench',
       'Canopy walk, first span',
     ]);
+    // Drawn in a thread of its own, once the server is there.
+    await page.waitForFunction(() => Array.from(document.querySelectorAll('li svg')).every((one) => one.querySelector('path')));
     const strokes = await page.$$eval('li svg', (all) => all.map((one) => one.querySelectorAll('path').length));
     expect(Math.min(...strokes)).toBeGreaterThan(20);
   });

@@ -82,16 +82,39 @@ describe('nothing is lost', () => {
     await two.press('Take the newer state');
     await two.until('extremes', /−6 kN·m/);
     await two.stored();
-    // Or its change is put on top of the newer state, knowingly.
-    await one.page.bringToFront();
-    await setForce(one, '3 kN');
-    await one.stored();
-    await two.page.bringToFront();
+    // Or its change is put on top of the newer state, knowingly: here another load was taken away before the one that it means.
+    const path = `/api/models/${new URL(one.page.url()).pathname.split('/').pop()}`;
+    const stateOf = async (): Promise<{ revision: number; model: { loads: { id: string; fy?: number }[] } }> =>
+      (await (await fetch(application.address + path)).json()) as never;
+    const { revision, model } = await stateOf();
+    const [first] = model.loads.filter(({ id }) => id !== '6');
+    const intent = { type: 'remove', list: 'loads', keys: [first!.id] };
+    const removed = await post(`${path}/revisions`, { base: revision, edit: 'elsewhere', kind: 'edit', label: 'x', intent });
+    expect(removed.status).toBe(201);
     await setForce(two, '10 kN');
     await two.until('conflict', /another window/);
     await two.press('Put my change on top of it');
     await two.until('extremes', /−15 kN·m/);
     await two.stored();
+    const { loads } = (await stateOf()).model;
+    expect([loads.map(({ id }) => id), loads.find(({ id }) => id === '6')?.fy]).toEqual([
+      model.loads.map(({ id }) => id).filter((id) => id !== first!.id),
+      -10_000,
+    ]);
+    // What both changed is not overwritten: both states are told.
+    await one.page.bringToFront();
+    await one.page.reload({ waitUntil: 'networkidle0' });
+    await one.page.locator('::-p-text(Hanging baskets)').click();
+    await setForce(one, '3 kN');
+    await one.stored();
+    await two.page.bringToFront();
+    await setForce(two, '12 kN');
+    await two.until('conflict', /another window/);
+    await two.press('Put my change on top of it');
+    await two.page.waitForFunction(() =>
+      /Load 6 was changed in both windows: here .*-12000.*there .*-3000/.test(document.body.innerText),
+    );
+    await two.until('extremes', /−4\.5 kN·m/);
   });
 
   test('faulty requests are refused with all their reasons, and nothing is stored', async () => {

@@ -67,10 +67,10 @@ const advice = (folder: string): string =>
 /** A folder in which some of a database is missing is damaged: a new one laid over it would end what is left. */
 function ensureWhole(folder: string): void {
   if (!existsSync(folder) || readdirSync(folder).length === 0) return;
-  const missing = PARTS.filter((part) => !existsSync(/* turbopackIgnore: true */ path.join(folder, part)));
+  const missing = PARTS.filter((part) => !existsSync(path.join(/* turbopackIgnore: true */ folder, part)));
   const isEmptied =
-    existsSync(/* turbopackIgnore: true */ path.join(folder, 'base')) &&
-    readdirSync(/* turbopackIgnore: true */ path.join(folder, 'base')).length === 0;
+    existsSync(path.join(/* turbopackIgnore: true */ folder, 'base')) &&
+    readdirSync(path.join(/* turbopackIgnore: true */ folder, 'base')).length === 0;
   if (missing.length > 0 || isEmptied)
     throw new UnusableDataError(
       `The database in ${folder} is damaged: ${missing.length > 0 ? `${missing.join(', ')} missing` : 'its tables are missing'}. ${advice(folder)}`,

@@ -10,6 +10,8 @@ const LIMIT = 10_000;
 /** Edits that follow each other faster than this share one tile. */
 const QUIET = 400;
 
+const bundle = (): string => [process.cwd(), 'dist', 'tile-worker.mjs'].join(path.sep);
+
 const NOT_DRAWN: DrawnTile = { figure: 'Too much to be solved for this list: open it', markup: '' };
 
 /** Draws tiles in a thread of their own, one after the other, and stores them. Whatever a model asks for, no request waits for it. */
@@ -55,26 +57,26 @@ class TileMaker {
 
   /** Draws in the thread; one that does not answer in time is ended, and the next model gets a new one. */
   private drawn(model: unknown): Promise<DrawnTile> {
-    const worker = (this.worker ??= new Worker(path.join(process.cwd(), 'dist', 'tile-worker.mjs')));
+    // Built beside the application and found when it runs: the bundler must leave it alone.
+    const worker = (this.worker ??= new Worker(/* turbopackIgnore: true */ bundle()));
     worker.unref();
     return new Promise((resolve) => {
+      const end = (drawn: DrawnTile): void => {
+        clearTimeout(timer);
+        worker.off('message', end).off('error', failed);
+        resolve(drawn);
+      };
       const giveUp = (): void => {
-        worker.removeAllListeners();
         this.worker = undefined;
         void worker.terminate();
-        resolve(NOT_DRAWN);
+        end(NOT_DRAWN);
+      };
+      const failed = (error: Error): void => {
+        log.error({ err: error }, 'A model could not be drawn');
+        giveUp();
       };
       const timer = setTimeout(giveUp, LIMIT);
-      worker.once('message', (drawn: DrawnTile) => {
-        clearTimeout(timer);
-        worker.removeAllListeners();
-        resolve(drawn);
-      });
-      worker.once('error', (error) => {
-        log.error({ reason: error.message }, 'A model could not be drawn');
-        clearTimeout(timer);
-        giveUp();
-      });
+      worker.on('message', end).on('error', failed);
       worker.postMessage(model);
     });
   }

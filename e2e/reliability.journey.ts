@@ -1,0 +1,89 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { Application } from './application';
+
+const application = new Application(/Failed to load resource/);
+beforeAll(() => application.start());
+afterAll(() => application.close());
+
+const beam = {
+  ...{ format: 'rigid-beam/model', version: 1, title: 'Small', space: 'plane' },
+  materials: [{ id: 'm', E: 210e9 }],
+  sections: [{ id: 's', A: 5e-3, Iz: 8e-5 }],
+  nodes: [1, 2].map((n) => ({ id: String(n), x: 4 * n, y: 0 })),
+  members: [{ id: 'a', start: '1', end: '2', section: 's', material: 'm' }],
+  supports: [{ node: '1', ux: 'fixed', uy: 'fixed', rz: 'fixed' }],
+  cases: [{ id: 'Q', category: 'imposed' }],
+  loads: [{ id: '1', case: 'Q', type: 'node', node: '2', fy: -1e3 }],
+};
+
+interface Listed {
+  readonly id: string;
+  readonly models: readonly { readonly id: string; readonly title: string }[];
+}
+
+const projects = async (): Promise<readonly Listed[]> =>
+  ((await (await fetch(`${application.address}/api/projects`)).json()) as { projects: Listed[] }).projects;
+
+/** Sends a file as the projects page does. */
+async function send(text: string): Promise<{ status: number; message: string }> {
+  const [project] = await projects();
+  const query = new URLSearchParams({ project: project!.id, fileName: 'model.rbm.json' });
+  const response = await fetch(`${application.address}/api/models?${query}`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/octet-stream' },
+    body: text,
+  });
+  const { faults } = (await response.json()) as { faults?: { message: string }[] };
+  return { status: response.status, message: faults?.[0]?.message ?? '' };
+}
+
+describe('what a stored model asks for holds nobody up', () => {
+  test('45 envelopes over each other, and 20,000 chained sums, deepest first', async () => {
+    const names = Array.from({ length: 45 }, (_, i) => `E${i}`);
+    const envelopes = names.map((id, i) => ({ id, type: 'envelope', of: i < 2 ? ['Q'] : [names[i - 1], names[i - 2]] }));
+    const sums = Array.from({ length: 20_000 }, (_, i) => ({
+      ...{ id: `S${i}`, type: 'sum', factors: { [i < 19_999 ? `S${i + 1}` : 'Q']: 1 } },
+    }));
+    for (const combinations of [envelopes, sums])
+      expect(await send(JSON.stringify({ ...beam, combinations }))).toMatchObject({ status: 201 });
+    // Ready without looking at them, and stopped when asked to.
+    await application.end('SIGKILL');
+    await application.start();
+    const page = await fetch(application.address);
+    expect([page.status, (await page.text()).match(/Small/g)?.length]).toEqual([200, expect.any(Number)]);
+    for (const { id } of (await projects())[0]!.models.filter(({ title }) => title === 'Small'))
+      expect((await fetch(`${application.address}/models/${id}`)).status).toBe(200);
+    const begun = performance.now();
+    await application.end('SIGTERM');
+    expect(performance.now() - begun).toBeLessThan(5000);
+    await application.start();
+  });
+});
+
+describe('one limit for files, kept along the whole way', () => {
+  const ofSize = (megabytes: number): string =>
+    JSON.stringify({ ...beam, title: 'Large', note: 'x'.repeat(megabytes * 1024 * 1024) });
+
+  test.each([11, 40])('a file of %d MiB comes in whole', async (megabytes) => {
+    expect(await send(ofSize(megabytes))).toMatchObject({ status: 201 });
+  });
+
+  test('a larger one is refused with the limit', async () => {
+    expect(await send(ofSize(65))).toEqual({
+      status: 413,
+      message: expect.stringMatching(/larger than the 64 MiB that are taken/),
+    });
+  });
+
+  test('what no route does is said so', async () => {
+    for (const [path, method] of [
+      ['/api/models', 'PUT'],
+      ['/api/models/x/revisions', 'DELETE'],
+      ['/models/x', 'POST'],
+    ] as const) {
+      const response = await fetch(application.address + path, { method });
+      const { faults } = (await response.json()) as { faults: { message: string }[] };
+      expect([response.status, faults[0]!.message]).toEqual([405, expect.stringMatching(/cannot be done at this address/)]);
+    }
+  });
+});
