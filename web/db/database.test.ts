@@ -1,5 +1,6 @@
 import { formatOfName } from '@rigid-beam/core/formats/registry';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { sql } from 'drizzle-orm';
 import { spawn } from 'node:child_process';
 import {
   cpSync,
@@ -17,13 +18,14 @@ import { homedir, tmpdir } from 'node:os';
 import path from 'node:path';
 import { checkModel } from '@rigid-beam/core/model/check';
 import lintel from '../../examples/lintel.rbm.json';
-import { applyRevision, createModel, openModel } from '../server/models';
+import { applyRevision, createModel, openModel, openRevision, removeModel } from '../server/models';
 import { closeDatabase, database } from './database';
 import { dataDirectory } from './data-directory';
 import { ensureRoom } from './disk';
 import { lockDirectory, LockedError } from './lock';
 import { insertProject, storeRevision } from './model-repository';
 import { openDatabase, UnusableDataError } from './open';
+import { models, pictures, revisions } from './schema';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'rigid-beam-db-'));
 const migrations = path.join(__dirname, 'migrations');
@@ -183,7 +185,7 @@ describe('models in the database', () => {
     expect(await applyRevision(id, 1, edit('second'))).toEqual({ outcome: 'stored', revision: 2 });
     const opened = await openModel(id);
     expect(opened!.model.title).toBe('second');
-    expect(opened!.history.map(({ label, inverse }) => [label, inverse[0]!.value])).toEqual([
+    expect(opened!.history.map(({ label, inverse }) => [label, inverse![0]!.value])).toEqual([
       ['first', model!.title],
       ['second', 'first'],
     ]);
@@ -210,12 +212,8 @@ describe('models in the database', () => {
     const outcomes = await Promise.all([applyRevision(id, 2, edit('left')), applyRevision(id, 2, edit('right'))]);
     expect(outcomes.map(({ outcome }) => outcome).sort()).toEqual(['conflict', 'stored']);
     expect(
-      await storeRevision(await database(), id, 2, model!, {
-        edit: 'edit-x',
-        kind: 'edit',
-        label: 'x',
-        patches: [],
-        inverse: [],
+      await storeRevision(await database(), id, 2, {
+        ...{ edit: 'edit-x', kind: 'edit', label: 'x', patches: [], inverse: [], content: model! },
       }),
     ).toBe(false);
   });
@@ -229,6 +227,56 @@ describe('models in the database', () => {
       }),
     ).toMatchObject({ outcome: 'faults', faults: [{ path: 'nodes[0].x' }] });
     expect(await openModel(id)).toEqual(before);
+  });
+
+  test('storage grows with the edit and not with the model, which is read back as it was', async () => {
+    const db = await database();
+    const bytes = async (): Promise<number> =>
+      (
+        await db
+          .select({ size: sql<number>`sum(length(${revisions.patches}::text) + length(${revisions.inverse}::text))` })
+          .from(revisions)
+      )[0]!.size;
+    const before = Number(await bytes());
+    let { revision } = (await openModel(id))!;
+    for (let n = 0; n < 60; n++)
+      expect(await applyRevision(id, revision, edit(`title ${n}`))).toEqual({ outcome: 'stored', revision: ++revision });
+    expect((Number(await bytes()) - before) / 60).toBeLessThan(400);
+    const [row] = await db.select().from(models);
+    // Kept anew once, and since then only the patches.
+    expect(revision - row!.contentRevision).toBeLessThan(50);
+    expect(row!.content.title).not.toBe('title 59');
+    const opened = await openModel(id);
+    await closeDatabase();
+    const again = await import('./model-repository');
+    again.forgetContents();
+    expect(await openModel(id)).toEqual(opened);
+    expect(opened!.model.title).toBe('title 59');
+  });
+
+  test('a picture is stored once, however often it comes, and only pages that ask for it get it', async () => {
+    const image = (letter: string): string => `data:image/png;base64,${letter.repeat(40_000)}`;
+    const underlay = { width: 10, height: 10, x: 0, y: 0, metresPerPixel: 0.01 };
+    let { revision } = (await openModel(id))!;
+    for (const letter of ['A', 'B', 'A', 'B', 'A']) {
+      const intent = { type: 'underlay' as const, change: { ...underlay, image: image(letter) } };
+      expect(await applyRevision(id, revision, { ...edit(letter.repeat(8)), edit: `picture-${revision}`, intent })).toMatchObject(
+        {
+          outcome: 'stored',
+        },
+      );
+      revision++;
+    }
+    const db = await database();
+    expect((await db.select().from(pictures)).map((one) => one.image.length)).toEqual([40_022, 40_022]);
+    const opened = await openModel(id);
+    expect(opened!.model.underlay!.image).toBe(image('A'));
+    expect(JSON.stringify(opened!.history).length).toBeLessThan(100_000);
+    expect(opened!.history.at(-1)!.patches).toBeNull();
+    expect(JSON.stringify((await openRevision(id, revision))!.inverse)).toContain(image('B'));
+    expect(await openRevision(id, revision + 1)).toBeUndefined();
+    await removeModel(id);
+    expect(await db.select().from(pictures)).toEqual([]);
   });
 
   test('what does not exist is said so', async () => {

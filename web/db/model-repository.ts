@@ -1,10 +1,12 @@
-import { and, asc, desc, eq, gt } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, sql } from 'drizzle-orm';
 import { withLoadIds } from '@rigid-beam/core/model/loads/ids';
+import { replayed } from '@rigid-beam/core/model/edits/replay';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Database } from './database';
 import { type RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import { dataDirectory } from './data-directory';
 import { ensureRoom } from './disk';
+import { extracted, restored, storePictures, sweepPictures } from './pictures';
 import { models, projects, revisions, tiles } from './schema';
 
 export interface StoredModel {
@@ -16,12 +18,21 @@ export interface StoredModel {
   readonly updatedAt: Date;
 }
 
-export interface StoredRevision {
+type Patches = (typeof revisions.$inferSelect)['patches'];
+
+/** What a revision did, there and back. */
+export interface StoredPatches {
+  readonly patches: Patches;
+  readonly inverse: Patches;
+}
+
+/** A revision as a list of them tells it: with its patches where these are short. */
+export interface ListedRevision {
   readonly number: number;
   readonly kind: RevisionKind;
   readonly label: string;
-  readonly patches: (typeof revisions.$inferSelect)['patches'];
-  readonly inverse: (typeof revisions.$inferSelect)['inverse'];
+  readonly patches: Patches | null;
+  readonly inverse: Patches | null;
 }
 
 const columns = {
@@ -29,12 +40,9 @@ const columns = {
   projectId: models.projectId,
   projectName: projects.name,
   revision: models.revision,
-  content: models.content,
+  contentRevision: models.contentRevision,
   updatedAt: models.updatedAt,
 };
-
-/** What was stored by an earlier version, as this one knows it. */
-const asNow = (stored: StoredModel): StoredModel => ({ ...stored, content: withLoadIds(stored.content) });
 
 export async function listProjects(db: Database): Promise<{ id: string; name: string }[]> {
   return db.select({ id: projects.id, name: projects.name }).from(projects).orderBy(asc(projects.createdAt));
@@ -95,35 +103,99 @@ const summaryOf = ({ title, nodes, members, cases }: Model) => ({
   cases: cases.length,
 });
 
+/** Contents that were read or written last: an edit follows the one before it. */
+const KEPT = 4;
+const recent = new Map<string, { readonly revision: number; readonly content: Model }>();
+
+function keep(id: string, revision: number, content: Model): void {
+  recent.delete(id);
+  recent.set(id, { revision, content });
+  for (const oldest of recent.keys()) if (recent.size > KEPT) recent.delete(oldest);
+}
+
+/** As after a start of the server. */
+export const forgetContents = (): void => recent.clear();
+
 export async function findModel(db: Database, id: string): Promise<StoredModel | undefined> {
-  const rows = await db
+  const [row] = await db
     .select(columns)
     .from(models)
     .innerJoin(projects, eq(models.projectId, projects.id))
     .where(eq(models.id, id));
-  return rows[0] && asNow(rows[0]);
+  if (!row) return undefined;
+  const { contentRevision, ...stored } = row;
+  const known = recent.get(id);
+  const content = known?.revision === row.revision ? known.content : await contentAt(db, id, contentRevision);
+  if (content === undefined) return undefined;
+  keep(id, row.revision, content);
+  return { ...stored, content };
+}
+
+/** The content as it is kept, and what later revisions made of it. */
+async function contentAt(db: Database, id: string, revision: number): Promise<Model | undefined> {
+  const [kept] = await db.select({ content: models.content }).from(models).where(eq(models.id, id));
+  if (!kept) return undefined;
+  const later = await db
+    .select({ patches: revisions.patches })
+    .from(revisions)
+    .where(and(eq(revisions.modelId, id), gt(revisions.number, revision)))
+    .orderBy(asc(revisions.number));
+  // Loads of an earlier version have no ids yet.
+  const begun = withLoadIds(kept.content);
+  return restored(
+    db,
+    replayed(
+      begun,
+      later.map(({ patches }) => patches),
+    ),
+  );
 }
 
 export async function insertModel(db: Database, id: string, projectId: string, content: Model): Promise<void> {
   ensureRoom(dataDirectory(), sizeOf(content));
+  const { value, found } = extracted(content.underlay);
+  const kept = value === content.underlay ? content : { ...content, underlay: value };
   // Entries of one transaction share the database's clock, so the order of insertion is told by ours.
-  await db.insert(models).values({ id, projectId, content, ...summaryOf(content), createdAt: new Date() });
+  await db.transaction(async (tx) => {
+    await tx.insert(models).values({ id, projectId, content: kept as Model, ...summaryOf(content), createdAt: new Date() });
+    await storePictures(tx, id, found);
+  });
 }
 
 export async function deleteModel(db: Database, id: string): Promise<boolean> {
+  recent.delete(id);
   const gone = await db.delete(models).where(eq(models.id, id)).returning({ id: models.id });
+  await sweepPictures(db);
   return gone.length > 0;
 }
 
+/** Patches of so many characters come with the list of revisions; longer ones are fetched one by one. */
+const SHORT = 4096;
+
 /** The last revisions of a model, oldest first, as many as undo can go back. */
-export async function lastRevisions(db: Database, modelId: string, count: number): Promise<StoredRevision[]> {
+export async function lastRevisions(db: Database, modelId: string, count: number): Promise<ListedRevision[]> {
+  const isShort = sql`length(${revisions.patches}::text) + length(${revisions.inverse}::text) <= ${SHORT}
+    and position('picture:sha256:' in ${revisions.patches}::text || ${revisions.inverse}::text) = 0`;
   const rows = await db
-    .select()
+    .select({
+      ...{ number: revisions.number, kind: revisions.kind, label: revisions.label },
+      patches: sql<Patches | null>`case when ${isShort} then ${revisions.patches} end`,
+      inverse: sql<Patches | null>`case when ${isShort} then ${revisions.inverse} end`,
+    })
     .from(revisions)
     .where(eq(revisions.modelId, modelId))
     .orderBy(desc(revisions.number))
     .limit(count);
   return rows.reverse();
+}
+
+/** What one revision did. */
+export async function findRevision(db: Database, modelId: string, number: number): Promise<StoredPatches | undefined> {
+  const [found] = await db
+    .select({ patches: revisions.patches, inverse: revisions.inverse })
+    .from(revisions)
+    .where(and(eq(revisions.modelId, modelId), eq(revisions.number, number)));
+  return found && restored(db, found);
 }
 
 export async function revisionsSince(
@@ -138,27 +210,46 @@ export async function revisionsSince(
     .orderBy(asc(revisions.number));
 }
 
+/** So many revisions are replayed at most when a model is read; then its content is kept anew. */
+const REPLAYED = 50;
+
+/** A revision to be stored, with the model that it leads to. `isWhole`: its patches alone do not lead there. */
+export interface NewRevision extends StoredPatches {
+  readonly edit: string;
+  readonly kind: RevisionKind;
+  readonly label: string;
+  readonly content: Model;
+  readonly isWhole?: boolean;
+}
+
 /**
- * Stores a revision and the model it leads to in one transaction, if the model still stands at `base`.
+ * Stores a revision in one transaction, if the model still stands at `base`: its patches, and now and then the content that it leads to.
  * Returns false when another edit came first; then nothing is stored.
  */
-export async function storeRevision(
-  db: Database,
-  modelId: string,
-  base: number,
-  content: Model,
-  revision: Omit<StoredRevision, 'number'> & { readonly edit: string },
-): Promise<boolean> {
+export async function storeRevision(db: Database, modelId: string, base: number, revision: NewRevision): Promise<boolean> {
+  const { edit, kind, label, content, isWhole = false } = revision;
+  const { value, found } = extracted({ patches: revision.patches, inverse: revision.inverse });
   ensureRoom(dataDirectory(), sizeOf(content));
-  return db.transaction(async (tx) => {
+  const isStored = await db.transaction(async (tx) => {
     const number = base + 1;
+    const stands = and(eq(models.id, modelId), eq(models.revision, base));
+    const [before] = await tx.select({ contentRevision: models.contentRevision }).from(models).where(stands);
+    if (!before) return false;
+    const isDue = isWhole || number - before.contentRevision >= REPLAYED;
+    const kept = isDue && { content: { ...content, ...withoutPicture(content) } as Model, contentRevision: number };
     const updated = await tx
       .update(models)
-      .set({ content, ...summaryOf(content), revision: number, updatedAt: new Date() })
-      .where(and(eq(models.id, modelId), eq(models.revision, base)))
+      .set({ ...kept, ...summaryOf(content), revision: number, updatedAt: new Date() })
+      .where(stands)
       .returning({ id: models.id });
     if (updated.length === 0) return false;
-    await tx.insert(revisions).values({ modelId, number, ...revision });
+    await storePictures(tx, modelId, found);
+    await tx.insert(revisions).values({ modelId, number, edit, kind, label, ...value });
     return true;
   });
+  if (isStored) keep(modelId, base + 1, content);
+  return isStored;
 }
+
+/** The underlay with a mark in place of its picture, which is stored already: it came with a revision. */
+const withoutPicture = ({ underlay }: Model): Partial<Model> => (underlay ? { underlay: extracted(underlay).value } : {});

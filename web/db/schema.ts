@@ -11,7 +11,7 @@ export const projects = pgTable('project', {
   createdAt: created(),
 });
 
-/** A model as it now is; `revision` counts its edits. */
+/** A model; `revision` counts its edits. Its content is kept as of `contentRevision`: the patches of later revisions lead from there to now. */
 export const models = pgTable('model', {
   id: text('id').primaryKey(),
   projectId: text('project_id')
@@ -19,6 +19,7 @@ export const models = pgTable('model', {
     .references(() => projects.id, { onDelete: 'cascade' }),
   revision: integer('revision').notNull().default(0),
   content: json('content').$type<Model>().notNull(),
+  contentRevision: integer('content_revision').notNull().default(0),
   /** What a list of models says of it, so that no list reads contents. */
   title: text('title').notNull().default(''),
   nodes: integer('nodes').notNull().default(0),
@@ -27,6 +28,26 @@ export const models = pgTable('model', {
   createdAt: created(),
   updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
 });
+
+/** Pictures by what they hold, once each; contents and patches name them by their hash. */
+export const pictures = pgTable('picture', {
+  hash: text('hash').primaryKey(),
+  image: text('image').notNull(),
+});
+
+/** Which models need a picture, in their contents or in what can be undone. */
+export const pictureUses = pgTable(
+  'picture_use',
+  {
+    modelId: text('model_id')
+      .notNull()
+      .references(() => models.id, { onDelete: 'cascade' }),
+    hash: text('hash')
+      .notNull()
+      .references(() => pictures.hash),
+  },
+  (table) => [primaryKey({ columns: [table.modelId, table.hash] })],
+);
 
 /** How a model looks in a list: drawn and solved after an edit, of the revision that it names. */
 export const tiles = pgTable('tile', {

@@ -8,13 +8,15 @@ import { database } from '../db/database';
 import {
   deleteModel,
   findModel,
+  findRevision,
   insertModel,
   lastRevisions,
   listProjects,
   revisionsSince,
   storeRevision,
   type StoredModel,
-  type StoredRevision,
+  type ListedRevision,
+  type StoredPatches,
 } from '../db/model-repository';
 import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import { log } from './log';
@@ -29,7 +31,8 @@ export interface OpenModel {
   readonly projectName: string;
   readonly revision: number;
   readonly model: Model;
-  readonly history: readonly StoredRevision[];
+  /** What can be undone, with patches where these are short. */
+  readonly history: readonly ListedRevision[];
 }
 
 export async function openModel(id: string): Promise<OpenModel | undefined> {
@@ -37,13 +40,12 @@ export async function openModel(id: string): Promise<OpenModel | undefined> {
   const db = await database();
   const stored = await findModel(db, id);
   if (!stored) return undefined;
-  const history = await lastRevisions(db, id, UNDO_DEPTH);
   return {
     id,
     projectName: stored.projectName,
     revision: stored.revision,
     model: stored.content,
-    history: history.map(({ number, kind, label, patches, inverse }) => ({ number, kind, label, patches, inverse })),
+    history: await lastRevisions(db, id, UNDO_DEPTH),
   };
 }
 
@@ -102,13 +104,18 @@ export async function applyRevision(id: string, base: number, { edit, kind, labe
   if (stored.revision !== base) return conflictOf(stored, base, edit);
   const applied = carriedOut(stored.content, intent);
   if (!applied.ok) return { outcome: 'faults', faults: applied.faults };
-  const { patches, inverse } = applied;
-  if (await storeRevision(db, id, base, applied.model, { edit, kind, label, patches, inverse })) {
+  const { model: content, patches, inverse, converted: isWhole } = applied;
+  if (await storeRevision(db, id, base, { edit, kind, label, patches, inverse, content, isWhole })) {
     requestTile(id);
     return { outcome: 'stored', revision: base + 1 };
   }
   const newer = await findModel(db, id);
   return newer ? conflictOf(newer, base, edit) : { outcome: 'missing' };
+}
+
+/** What one revision of a model did, there and back. */
+export async function openRevision(id: string, number: number): Promise<StoredPatches | undefined> {
+  return findRevision(await database(), id, number);
 }
 
 /** An edit of the right form may still hold what no model can take: that is no failure of the server. */

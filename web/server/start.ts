@@ -2,6 +2,7 @@ import { closeDatabase, database } from '../db/database';
 import { DiskFullError } from '../db/disk';
 import { LockedError } from '../db/lock';
 import { UnusableDataError } from '../db/open';
+import { sweepPictures } from '../db/pictures';
 import { loadDemo } from './demo';
 import { log } from './log';
 import { startTiles, stopTiles } from './tile-maker';
@@ -17,6 +18,7 @@ export async function start(): Promise<void> {
   try {
     await database();
     await loadDemo();
+    await sweepPictures(await database());
     await startTiles();
   } catch (error) {
     if (error instanceof LockedError || error instanceof UnusableDataError || error instanceof DiskFullError) {

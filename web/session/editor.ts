@@ -12,9 +12,9 @@ import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import { SolvingClient, type SolveOutcome } from '../solver/solving-client';
 import { isHeld, type Drawn, type EditorState, type Opened, type Shown } from './editor-state';
 import { EnvelopeReader } from './envelope-reader';
-import { afterRevision, historyOf } from './history';
+import { afterRevision, historyOf, type Step } from './history';
 import { keepFile } from './keep-file';
-import { StorageQueue, type UnsentEdit } from './storage';
+import { StorageQueue, storedState, storedStep, type UnsentEdit } from './storage';
 import { addressOfPlace, placeOfAddress, type Place } from './view-state';
 
 /** After this time a solution that is still awaited is no longer replaced by the one before it on the sheet. */
@@ -93,13 +93,24 @@ export class Editor {
   }
 
   undo(): void {
-    const step = this.state.history.undo.at(-1);
-    if (step) this.apply({ type: 'patch', patches: step.inverse }, 'undo', step.label);
+    this.retrace('undo', this.state.history.undo.at(-1));
   }
 
   redo(): void {
-    const step = this.state.history.redo.at(-1);
-    if (step) this.apply({ type: 'patch', patches: step.patches }, 'redo', step.label);
+    this.retrace('redo', this.state.history.redo.at(-1));
+  }
+
+  private retrace(kind: 'undo' | 'redo', step: Step | undefined): void {
+    const patches = kind === 'undo' ? step?.inverse : step?.patches;
+    if (patches) this.apply({ type: 'patch', patches }, kind, step!.label);
+    else if (step) void this.retraceStored(kind, step);
+  }
+
+  /** The same of a step whose patches lie on the server. */
+  private async retraceStored(kind: 'undo' | 'redo', step: Step): Promise<void> {
+    const whole = await storedStep(this.opened.id, step);
+    if (!whole) this.refuse(`“${step.label}” cannot be taken back now: the server does not answer. Try again.`);
+    else if (this.state.history[kind].at(-1) === step) this.retrace(kind, whole);
   }
 
   private apply(intent: Intent, kind: RevisionKind, label: string): boolean {
@@ -203,16 +214,8 @@ export class Editor {
 
   /** After a conflict: takes the newer state, and puts the edits that were not stored on top of it when `again` says so. */
   async takeNewer(again: 'drop' | 'put on top'): Promise<void> {
-    const response = await fetch(`/api/models/${this.opened.id}`);
-    if (!response.ok) {
-      this.refuse(
-        response.status === 404
-          ? 'This model was removed in another window. What you see is still here: save it as a file to keep it.'
-          : 'The server does not give the stored state. Try again.',
-      );
-      return;
-    }
-    const newer = (await response.json()) as Opened;
+    const newer = await storedState(this.opened.id);
+    if (typeof newer === 'string') return this.refuse(newer);
     const unsent = [...this.queue.unsent];
     this.queue.restart(newer.revision);
     this.own.setState({ model: newer.model, preview: undefined, history: historyOf(newer.history), refusal: [] });
@@ -221,17 +224,12 @@ export class Editor {
     if (again === 'put on top') for (const one of unsent) if (!this.putOnTop(one)) break;
   }
 
-  /**
-   * Makes an edit again that was made on an older state, if what it changed still stands as it did then. Entries are known by their names: what
-   * was changed elsewhere is neither overwritten nor taken for something else.
-   */
+  /** Makes an edit again that was made on an older state, if what it changed still stands as it did then. */
   private putOnTop({ before, after, label }: UnsentEdit): boolean {
     const found = rebased(before, after, this.state.model);
-    if (!found.ok) {
-      this.refuse(`“${label}” was not put on top of the newer state. ${clashWords(found.clashes)}.`);
-      return false;
-    }
-    return found.patches.length === 0 || this.apply({ type: 'patch', patches: found.patches }, 'edit', label);
+    if (found.ok) return found.patches.length === 0 || this.apply({ type: 'patch', patches: found.patches }, 'edit', label);
+    this.refuse(`“${label}” was not put on top of the newer state. ${clashWords(found.clashes)}.`);
+    return false;
   }
 
   /** A refused edit was never stored: the page goes back to the stored state. */

@@ -1,11 +1,12 @@
 import type { Patch } from 'immer';
 import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
 
-/** An edit that can be undone: what it did, and the patches back and forth. */
+/** An edit that can be undone: what it did, and the patches back and forth. Long ones lie on the server, under the number of its revision. */
 export interface Step {
   readonly label: string;
-  readonly patches: readonly Patch[];
-  readonly inverse: readonly Patch[];
+  readonly number?: number;
+  readonly patches: readonly Patch[] | null;
+  readonly inverse: readonly Patch[] | null;
 }
 
 export interface History {

@@ -21,7 +21,14 @@ import { unfit } from './unfit';
 enablePatches();
 
 export type Applied =
-  | { readonly ok: true; readonly model: Model; readonly patches: readonly Patch[]; readonly inverse: readonly Patch[] }
+  | {
+      readonly ok: true;
+      readonly model: Model;
+      readonly patches: readonly Patch[];
+      readonly inverse: readonly Patch[];
+      /** Something was read otherwise than it was sent, a quantity in a text: the patches alone do not lead to the model. */
+      readonly converted: boolean;
+    }
   | { readonly ok: false; readonly faults: readonly Notice[] };
 
 type Entry = Record<string, unknown>;
@@ -38,11 +45,12 @@ export function applyIntent(model: Model, intent: Intent, checking: 'check' | 't
   const result = intent.type === 'patch' ? patched(model, intent.patches) : changed(model, intent);
   if (!isChange(result)) return { ok: false, faults: [result] };
   const [next, patches, inverse] = withLoadIds(result);
-  if (checking === 'trust') return { ok: true, model: next, patches, inverse };
+  if (checking === 'trust') return { ok: true, model: next, patches, inverse, converted: false };
   const checked = checkModel(next);
   if (!checked.model) return { ok: false, faults: checked.notices.filter(isFault) };
   // The edited model itself where nothing was converted: it shares all unchanged parts with the one before, and views can tell.
-  return { ok: true, model: checked.converted ? checked.model : next, patches, inverse };
+  const converted = checked.converted === true;
+  return { ok: true, model: converted ? checked.model : next, patches, inverse, converted };
 }
 
 const isChange = (result: Change | Notice): result is Change => Array.isArray(result);

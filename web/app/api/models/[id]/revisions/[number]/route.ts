@@ -1,0 +1,17 @@
+import { modelDoor } from '../../../../../../server/door';
+import { openRevision } from '../../../../../../server/models';
+import { notFound, ok } from '../../../../../../server/respond';
+
+export {
+  notAllowed as POST,
+  notAllowed as PUT,
+  notAllowed as PATCH,
+  notAllowed as DELETE,
+} from '../../../../../../server/respond';
+
+/** The patches of one revision, there and back: a page asks for long ones when it needs them. */
+export const GET = modelDoor(async (request, id) => {
+  const [number] = new URL(request.url).pathname.split('/').slice(-1);
+  const found = /^\d{1,9}$/.test(number!) ? await openRevision(id, Number(number)) : undefined;
+  return found ? ok(found) : notFound('There is no such revision');
+});

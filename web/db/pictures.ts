@@ -1,0 +1,69 @@
+import { createHash } from 'node:crypto';
+import { inArray, notInArray, sql } from 'drizzle-orm';
+import type { Database } from './open';
+import { pictures, pictureUses } from './schema';
+
+/** Shorter texts stay where they are. */
+const LONG = 1024;
+const MARK = /^picture:sha256:[0-9a-f]{64}$/;
+
+/** A value with a mark in place of each picture in it, and the pictures by their hashes. */
+export interface Extracted<T> {
+  readonly value: T;
+  readonly found: ReadonlyMap<string, string>;
+}
+
+/** Takes the pictures out of a value: each is stored once, however often it comes. What holds none comes back as it is. */
+export function extracted<T>(value: T): Extracted<T> {
+  const found = new Map<string, string>();
+  const taken = mapped(value, (text) => {
+    if (text.length < LONG || !text.startsWith('data:image/')) return text;
+    const hash = createHash('sha256').update(text).digest('hex');
+    found.set(hash, text);
+    return `picture:sha256:${hash}`;
+  });
+  return { value: taken as T, found };
+}
+
+/** Stores pictures that are not there yet, and notes that a model needs them. */
+export async function storePictures(db: Database, modelId: string, found: ReadonlyMap<string, string>): Promise<void> {
+  for (const [hash, image] of found) {
+    await db.insert(pictures).values({ hash, image }).onConflictDoNothing();
+    await db.insert(pictureUses).values({ modelId, hash }).onConflictDoNothing();
+  }
+}
+
+/** The value with its pictures in their places again. */
+export async function restored<T>(db: Database, value: T): Promise<T> {
+  const marks = new Set<string>();
+  mapped(value, (text) => {
+    if (MARK.test(text)) marks.add(text.slice('picture:sha256:'.length));
+    return text;
+  });
+  if (marks.size === 0) return value;
+  const rows = await db
+    .select()
+    .from(pictures)
+    .where(inArray(pictures.hash, [...marks]));
+  const known = new Map(rows.map(({ hash, image }) => [`picture:sha256:${hash}`, image]));
+  return mapped(value, (text) => known.get(text) ?? text) as T;
+}
+
+/** Takes away the pictures that no model needs any more. */
+export async function sweepPictures(db: Database): Promise<void> {
+  await db.delete(pictures).where(notInArray(pictures.hash, sql`(select ${pictureUses.hash} from ${pictureUses})`));
+}
+
+/** The value with every text changed; parts without change stay the same objects. */
+function mapped(value: unknown, change: (text: string) => string): unknown {
+  if (typeof value === 'string') return change(value);
+  if (typeof value !== 'object' || value === null) return value;
+  let copy: Record<string, unknown> | undefined;
+  for (const [key, part] of Object.entries(value)) {
+    const other = mapped(part, change);
+    if (other === part) continue;
+    copy ??= (Array.isArray(value) ? [...(value as unknown[])] : { ...value }) as Record<string, unknown>;
+    copy[key] = other;
+  }
+  return copy ?? value;
+}
