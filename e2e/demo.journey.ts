@@ -149,6 +149,7 @@ describe('the first start and the demo', () => {
 });
 
 async function deflection(page: ModelPage): Promise<number> {
-  const words = await page.page.$eval('aside figure[data-quantity=v] b', (element) => element.textContent ?? '');
+  const shown = await page.page.waitForSelector('aside figure[data-quantity=v] b');
+  const words = await shown!.evaluate((element) => element.textContent ?? '');
   return Number(words.replace('−', '-').replace(' mm', ''));
 }

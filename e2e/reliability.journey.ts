@@ -1,3 +1,7 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { Application } from './application';
 
@@ -57,6 +61,58 @@ describe('what a stored model asks for holds nobody up', () => {
     await application.end('SIGTERM');
     expect(performance.now() - begun).toBeLessThan(5000);
     await application.start();
+  });
+});
+
+describe('a backup', () => {
+  const command = (...args: string[]) =>
+    spawnSync(process.execPath, ['cli/dist/rigid-beam.mjs', ...args, '--address', application.address], { encoding: 'utf8' });
+  const file = path.join(mkdtempSync(path.join(tmpdir(), 'rigid-beam-backup-')), 'garden.backup.jsonl.gz');
+  afterAll(() => rmSync(path.dirname(file), { recursive: true }));
+  const stateOf = async (): Promise<string> => {
+    const all = (await projects()).flatMap(({ models }) => models);
+    const states = await Promise.all(
+      all.map(async ({ id }) => [id, await (await fetch(`${application.address}/api/models/${id}`)).json()]),
+    );
+    return JSON.stringify(states.sort());
+  };
+
+  test('brings everything back, undo too, and leaves alone what is there', async () => {
+    const [first] = (await projects())[0]!.models;
+    const at = `${application.address}/api/models/${first!.id}`;
+    const image = `data:image/png;base64,${'A'.repeat(8000)}`;
+    const edits = [
+      { type: 'set', settings: { title: 'Saved' } },
+      { type: 'underlay', change: { image, width: 9, height: 9, x: 0, y: 0, metresPerPixel: 0.01 } },
+    ];
+    for (const [base, intent] of edits.entries()) {
+      const body = JSON.stringify({ base, edit: `backup-${base}`, kind: 'edit', label: 'x', intent });
+      const headers = { 'Content-Type': 'application/json' };
+      expect((await fetch(`${at}/revisions`, { method: 'POST', headers, body })).status).toBe(201);
+    }
+    const before = await stateOf();
+    expect(command('backup', file)).toMatchObject({ status: 0, stdout: expect.stringMatching(/\d+ models saved/) });
+    expect(statSync(file).mode & 0o077).toBe(0);
+    for (const { models } of await projects())
+      for (const { id } of models) await fetch(`${application.address}/api/models/${id}`, { method: 'DELETE' });
+    expect(command('restore', file)).toMatchObject({
+      status: 0,
+      stdout: expect.stringMatching(/[1-9]\d* restored, 0 there already/),
+    });
+    expect(await stateOf()).toBe(before);
+    const undone = (await (await fetch(`${at}/revisions/2`)).json()) as { patches: object[] };
+    expect(JSON.stringify(undone.patches)).toContain(image);
+    expect(command('restore', file).stdout).toMatch(/0 restored, [1-9]\d* there already/);
+  });
+
+  test('that is cut off puts nothing in', () => {
+    const half = `${file}.half`;
+    writeFileSync(half, readFileSync(file).subarray(0, 2000));
+    expect(command('restore', half)).toMatchObject({ status: 2, stderr: expect.stringMatching(/not a whole backup/) });
+    expect(command('restore', 'nothing.gz')).toMatchObject({
+      status: 2,
+      stderr: expect.stringMatching(/There is no file nothing.gz/),
+    });
   });
 });
 

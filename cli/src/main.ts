@@ -1,5 +1,6 @@
 import { Command, CommanderError, InvalidArgumentError } from 'commander';
 import { formats, STATIONS } from '@rigid-beam/core/formats/registry';
+import { backup, restore } from './backup';
 import { check } from './check';
 import { convert } from './convert';
 import { solveCommand, type SolveOptions } from './solve';
@@ -52,6 +53,26 @@ program
   .option('--loads', 'print the load vectors of all cases instead')
   .action(async (file: string, options: { loads?: true }) => {
     process.exitCode = await matrix(file, options.loads ? 'loads' : 'stiffness');
+  });
+
+const address = ['--address <address>', 'where Rigid Beam runs', 'http://127.0.0.1:3000'] as const;
+
+program
+  .command('backup')
+  .description('save all projects, models and what can be undone to a file, while Rigid Beam runs')
+  .argument('<file>', 'file to write, such as garden.backup.jsonl.gz')
+  .option(...address)
+  .action(async (file: string, options: { address: string }) => {
+    process.exitCode = await backup(file, options.address);
+  });
+
+program
+  .command('restore')
+  .description('put a backup into the Rigid Beam that runs; what is there already stays as it is')
+  .argument('<file>', 'file that backup wrote')
+  .option(...address)
+  .action(async (file: string, options: { address: string }) => {
+    process.exitCode = await restore(file, options.address);
   });
 
 function stationCount(text: string): number {

@@ -96,7 +96,7 @@ const sizeOf = ({ nodes, members, loads, underlay }: Model): number =>
   300 * (nodes.length + members.length + loads.length) + (underlay?.image.length ?? 0);
 
 /** What a list says of a model. */
-const summaryOf = ({ title, nodes, members, cases }: Model) => ({
+export const summaryOf = ({ title, nodes, members, cases }: Model) => ({
   title: title ?? '',
   nodes: nodes.length,
   members: members.length,

@@ -1,7 +1,25 @@
 import 'reflect-metadata';
-import { IsIn, IsInt, IsObject, IsOptional, IsString, Length, Max, MaxLength, Min, ValidateNested } from 'class-validator';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsDateString,
+  IsIn,
+  IsInt,
+  IsObject,
+  IsOptional,
+  IsString,
+  Length,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
 import { revisionKinds, type RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import { editClasses, TypeByKind } from './edit-request';
+import { ID } from './new-id';
 
 /** Revisions are counted in 32 bits, one of them a sign. */
 const MOST_REVISIONS = 2 ** 31 - 2;
@@ -26,4 +44,69 @@ export class CreateModelRequest {
 export class GivenFileRequest {
   @IsString() @Length(1, 64) project: string;
   @IsString() @MaxLength(300) fileName: string;
+}
+
+class HeadEntry {
+  @IsIn(['head']) kind: string;
+  @IsString() format: string;
+  @IsInt() version: number;
+  @IsString() at: string;
+}
+class EndEntry {
+  @IsIn(['end']) kind: string;
+  @IsInt() models: number;
+}
+class ProjectEntry {
+  @IsIn(['project']) kind: string;
+  @Matches(ID) id: string;
+  @IsString() @Length(1, 200) name: string;
+}
+class PictureEntry {
+  @IsIn(['picture']) kind: string;
+  @Matches(/^[0-9a-f]{64}$/) hash: string;
+  @Matches(/^data:image\//) image: string;
+}
+class ModelEntry {
+  @IsIn(['model']) kind: string;
+  @Matches(ID) id: string;
+  @Matches(ID) project: string;
+  @IsInt() @Min(0) @Max(MOST_REVISIONS) revision: number;
+  @IsObject() content: object;
+  @IsDateString() createdAt: string;
+}
+class RevisionEntry {
+  @Matches(ID) modelId: string;
+  @IsInt() @Min(1) @Max(MOST_REVISIONS) number: number;
+  @IsString() @Length(8, 64) edit: string;
+  @IsIn(revisionKinds) kind: RevisionKind;
+  @IsString() @MaxLength(200) label: string;
+  @IsArray() @IsObject({ each: true }) patches: object[];
+  @IsArray() @IsObject({ each: true }) inverse: object[];
+  @IsDateString() createdAt: string;
+}
+class RevisionsEntry {
+  @IsIn(['revisions']) kind: string;
+  @Matches(ID) model: string;
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(1000)
+  @ValidateNested({ each: true })
+  @Type(() => RevisionEntry)
+  list: RevisionEntry[];
+}
+const entries = {
+  head: HeadEntry,
+  end: EndEntry,
+  project: ProjectEntry,
+  picture: PictureEntry,
+  model: ModelEntry,
+  revisions: RevisionsEntry,
+};
+
+/** One entry of a backup. */
+export class RestoreRequest {
+  @IsObject()
+  @ValidateNested()
+  @TypeByKind(Object.entries(entries).map(([name, value]) => ({ name, value })), 'kind')
+  entry: object;
 }
