@@ -30,6 +30,17 @@ export function pieceLoads(
   return loadSlots(s, writer, wanted, former);
 }
 
+/** The first piece of member m that begins at x or beyond. */
+function pieceFrom({ first, from }: Pieces, m: number, x: number): number {
+  let [low, high] = [first[m]!, first[m + 1]!];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (from[middle]! < x) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
 /** Adds row i of the line loads, which lies on member m, to its numbers; so do the next two for the other tables. */
 function addLine(s: Structure, cut: Pieces, m: number, i: number, { values, at }: Slot): void {
   const slack = COINCIDENT * s.lengths[m]!;
@@ -39,9 +50,9 @@ function addLine(s: Structure, cut: Pieces, m: number, i: number, { values, at }
   const to = q[o + 1]!;
   if (to - from <= slack) return;
   const first = cut.first[m]!;
-  for (let k = first; k < cut.first[m + 1]!; k++) {
+  for (let k = pieceFrom(cut, m, from - slack); k < cut.first[m + 1]!; k++) {
     const a = cut.from[k]!;
-    if (from > a + slack || to < cut.to[k]! - slack) continue;
+    if (to < cut.to[k]! - slack) break;
     const p = at + IMPOSED_WIDTH + PIECE_LOAD_WIDTH * (k - first) + 6;
     for (let j = 0; j < 6; j += 2) {
       const slope = (q[o + j + 3]! - q[o + j + 2]!) / (to - from);
@@ -57,8 +68,8 @@ function addPoint(s: Structure, cut: Pieces, m: number, i: number, { values, at 
   const f = s.pointLoads.values;
   const o = POINT_WIDTH * i;
   const first = cut.first[m]!;
-  for (let k = first; k < cut.first[m + 1]!; k++) {
-    if (Math.abs(f[o]! - cut.from[k]!) > slack) continue;
+  for (let k = pieceFrom(cut, m, f[o]! - slack); k < cut.first[m + 1]!; k++) {
+    if (cut.from[k]! > f[o]! + slack) break;
     const p = at + IMPOSED_WIDTH + PIECE_LOAD_WIDTH * (k - first);
     for (let j = 0; j < 6; j++) values[p + j]! += f[o + 1 + j]!;
   }

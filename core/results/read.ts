@@ -1,6 +1,7 @@
 import { diagramOf, type Diagram } from './diagram';
 import { evaluate } from './polynomial';
 import { degreeOf, isStored, lineQuantities, offsetOf, type LineQuantity } from './quantities';
+import { countingCases } from './counting-cases';
 import type { Solution } from './results';
 
 /**
@@ -57,7 +58,9 @@ export function nodalAt(solution: Solution, outcome: number, key: 'displacements
   const one = solution.outcomes[outcome]!;
   if (one.kind === 'case') return solution.cases[outcome]![key][f]!;
   if (one.kind === 'envelope') throw new Error(`${one.id} is an envelope, and is read from its parts`);
-  return solution.cases.reduce((sum, part, c) => sum + one.factors[c]! * part[key][f]!, 0);
+  let sum = 0;
+  for (const c of countingCases(one.factors)) sum += one.factors[c]! * solution.cases[c]![key][f]!;
+  return sum;
 }
 
 /** The cases and sums of which an outcome is made: itself, or the parts of an envelope. */

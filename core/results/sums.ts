@@ -1,4 +1,5 @@
 import { combine } from '../linear-algebra/combine';
+import { countingCases } from './counting-cases';
 import { commonPieces, type Pieces } from './breakpoints';
 import { imbalance } from './equilibrium';
 import { addShifted } from './polynomial';
@@ -44,10 +45,9 @@ export function partsOfSum(solution: Solution, outcome: number): { readonly part
   const sum = solution.outcomes[outcome]!;
   if (sum.kind === 'case') return [{ part: solution.cases[outcome]!, factor: 1 }];
   if (sum.kind === 'envelope') throw new Error(`${sum.id} is an envelope, and is read from its parts`);
-  const all = solution.cases.map((part, c) => ({ part, factor: sum.factors[c]! }));
-  const counting = all.filter(({ factor }) => factor !== 0);
+  const counting = countingCases(sum.factors).map((c) => ({ part: solution.cases[c]!, factor: sum.factors[c]! }));
   // A sum of nothing is as long as a case, and zero.
-  return counting.length > 0 ? counting : all.slice(0, 1);
+  return counting.length > 0 ? counting : [{ part: solution.cases[0]!, factor: 0 }];
 }
 
 /** The weighted sum of cases; nothing is solved again. */
