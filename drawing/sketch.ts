@@ -17,6 +17,9 @@ const CORNER = lookFrom(LOOKS.corner.round, LOOKS.corner.height);
 /** Members from which on nothing but the structure can be told in a sketch, however it is drawn. */
 const CROWDED = 1500;
 
+/** Lines of a crowded sketch end on a raster of so many pixels, and are drawn once each: it does not grow with the model. */
+const LEAST = 2;
+
 /** A small drawing of a model with one case acting: loads and deflected line, no texts. The inner markup of an SVG. */
 export function sketchMarkup(
   model: Model,
@@ -31,7 +34,7 @@ export function sketchMarkup(
   if (!box) return '';
   const margin = Math.min(width, height) * 0.22;
   const camera = fit(box, width, height, { left: margin, right: margin, top: margin, bottom: margin });
-  if (model.members.length > CROWDED) return svgMarkup(quickItems(model, seen), camera, palette);
+  if (model.members.length > CROWDED) return svgMarkup(quickItems(model, seen, LEAST / camera.scale), camera, palette);
   const isEnvelope = solution?.outcomes[outcome]?.kind === 'envelope';
   const view: View = {
     ...plainView,

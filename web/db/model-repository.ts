@@ -198,6 +198,17 @@ export async function findRevision(db: Database, modelId: string, number: number
   return found && restored(db, found);
 }
 
+/** What the last revisions were, newest first. */
+export async function lastKinds(db: Database, modelId: string, count: number): Promise<RevisionKind[]> {
+  const rows = await db
+    .select({ kind: revisions.kind })
+    .from(revisions)
+    .where(eq(revisions.modelId, modelId))
+    .orderBy(desc(revisions.number))
+    .limit(count);
+  return rows.map(({ kind }) => kind);
+}
+
 export async function revisionsSince(
   db: Database,
   modelId: string,

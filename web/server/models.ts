@@ -9,6 +9,7 @@ import {
   deleteModel,
   findModel,
   findRevision,
+  lastKinds,
   insertModel,
   lastRevisions,
   listProjects,
@@ -18,7 +19,7 @@ import {
   type ListedRevision,
   type StoredPatches,
 } from '../db/model-repository';
-import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
+import { mayRetrace, type RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import { log } from './log';
 import { isId, newId } from './new-id';
 import { requestTile } from './tile-maker';
@@ -102,6 +103,8 @@ export async function applyRevision(id: string, base: number, { edit, kind, labe
   const stored = await findModel(db, id);
   if (!stored) return { outcome: 'missing' };
   if (stored.revision !== base) return conflictOf(stored, base, edit);
+  if (kind !== 'edit' && !mayRetrace(kind, await lastKinds(db, id, 2 * UNDO_DEPTH)))
+    return { outcome: 'faults', faults: [unfit('kind', `There is nothing to ${kind}`, 'Send it as an edit')] };
   const applied = carriedOut(stored.content, intent);
   if (!applied.ok) return { outcome: 'faults', faults: applied.faults };
   const { model: content, patches, inverse, converted: isWhole } = applied;

@@ -15,12 +15,13 @@ export async function readPicture(file: File, page = 1): Promise<Picture> {
   if (file.type === 'application/pdf' || file.name.toLowerCase().endsWith('.pdf')) return readPage(file, page);
   if (!/^image\/(png|jpeg|svg\+xml)$/.test(file.type))
     throw new Error(`“${file.name}” is no PDF, PNG, JPEG or SVG file. Save it as one of these.`);
-  const address = URL.createObjectURL(file);
+  const vector = file.type === 'image/svg+xml';
+  // A browser gives out what it drew of an SVG with text in HTML only when that came as data.
+  const address = vector ? await dataAddress(file) : URL.createObjectURL(file);
   try {
     const image = await loaded(address);
     // An SVG without a size of its own is drawn as large as can be.
     const [width, height] = [image.naturalWidth || LARGEST, image.naturalHeight || LARGEST];
-    const vector = file.type === 'image/svg+xml';
     const scale = vector ? LARGEST / Math.max(width, height) : Math.min(1, LARGEST / Math.max(width, height));
     const canvas = blank(width * scale, height * scale);
     canvas.getContext('2d')!.drawImage(image, 0, 0, canvas.width, canvas.height);
@@ -29,6 +30,14 @@ export async function readPicture(file: File, page = 1): Promise<Picture> {
     URL.revokeObjectURL(address);
   }
 }
+
+const dataAddress = (file: File): Promise<string> =>
+  new Promise((resolve, reject) => {
+    const reader = new FileReader();
+    reader.onload = () => resolve(reader.result as string);
+    reader.onerror = () => reject(new Error(`“${file.name}” cannot be read.`));
+    reader.readAsDataURL(file);
+  });
 
 /** An image of this address, once it is there. */
 export function loaded(address: string): Promise<HTMLImageElement> {
@@ -54,7 +63,12 @@ function blank(width: number, height: number): HTMLCanvasElement {
 
 /** PNG keeps lines sharp; where it gets too large JPEG does. */
 function encoded(canvas: HTMLCanvasElement): Picture {
-  const png = canvas.toDataURL('image/png');
+  let png: string;
+  try {
+    png = canvas.toDataURL('image/png');
+  } catch {
+    throw new Error('The browser does not give out what it drew of this SVG. Save it as a PNG picture.');
+  }
   const image = png.length < 3_000_000 ? png : canvas.toDataURL('image/jpeg', 0.85);
   return { image, width: canvas.width, height: canvas.height };
 }

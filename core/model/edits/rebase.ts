@@ -30,7 +30,7 @@ export function rebased(base: Model, here: Model, there: Model): Rebased {
       const [before, after, now] = [base, here, there].map((model) => (model as unknown as Entry)[key]);
       if (isSame(before, after) || isSame(after, now)) continue;
       if (!isSame(before, now)) clashes.push({ list: 'settings', key, here: after, there: now });
-      else if (after === undefined) delete settings[key];
+      else if (after === undefined) Reflect.deleteProperty(settings, key);
       else settings[key] = after;
     }
     for (const [list, keyName] of Object.entries(keyedLists) as [KeyedList, string][]) {
