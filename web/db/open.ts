@@ -1,10 +1,11 @@
 import { chmodSync, existsSync, mkdirSync, readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
-import { PGlite } from '@electric-sql/pglite';
+import type { PGlite } from '@electric-sql/pglite';
 import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
 import { sql } from 'drizzle-orm';
 import { ensureRoom } from './disk';
+import { openDurable } from './durable';
 import { lockDirectory } from './lock';
 import * as schema from './schema';
 
@@ -80,7 +81,7 @@ function ensureWhole(folder: string): void {
 async function opened(folder: string): Promise<PGlite> {
   const isNew = !existsSync(folder) || readdirSync(folder).length === 0;
   try {
-    const client = await PGlite.create(folder);
+    const client = await openDurable(folder);
     await client.query('select 1');
     return client;
   } catch (error) {
