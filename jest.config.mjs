@@ -18,5 +18,7 @@ export default {
   },
   // Packages that are modules only.
   transformIgnorePatterns: ['/node_modules/(?!(flatbush|flatqueue)/)'],
+  // A busy machine fails no test.
+  testTimeout: 120_000,
   reporters: ['default'],
 };

@@ -14,7 +14,8 @@ import { isHeld, type Drawn, type EditorState, type Opened, type Shown } from '.
 import { EnvelopeReader } from './envelope-reader';
 import { afterRevision, historyOf, type Step } from './history';
 import { keepFile } from './keep-file';
-import { StorageQueue, storedState, storedStep, type UnsentEdit } from './storage';
+import { StorageQueue, type UnsentEdit } from './storage';
+import { storedState, storedStep } from './stored';
 import { addressOfPlace, placeOfAddress, type Place } from './view-state';
 
 /** After this time a solution that is still awaited is no longer replaced by the one before it on the sheet. */

@@ -1,7 +1,5 @@
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Model } from '@rigid-beam/core/model/model';
-import type { Opened } from './editor-state';
-import type { Step } from './history';
 import type { Notice } from '@rigid-beam/core/model/notice';
 import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
 
@@ -110,27 +108,4 @@ export class StorageQueue {
       return { status: 'unreachable' };
     }
   }
-}
-
-/** A step with its patches, which are long and lie on the server; undefined when it does not give them. */
-export async function storedStep(modelId: string, step: Step): Promise<Step | undefined> {
-  try {
-    const response = await fetch(`/api/models/${modelId}/revisions/${step.number}`);
-    return response.ok ? { ...step, ...((await response.json()) as Pick<Step, 'patches' | 'inverse'>) } : undefined;
-  } catch {
-    return undefined;
-  }
-}
-
-/** The model as it is stored now; words where there is none to be had. */
-export async function storedState(modelId: string): Promise<Opened | string> {
-  try {
-    const response = await fetch(`/api/models/${modelId}`);
-    if (response.ok) return (await response.json()) as Opened;
-    if (response.status === 404)
-      return 'This model was removed in another window. What you see is still here: save it as a file to keep it.';
-  } catch {
-    // Said below.
-  }
-  return 'The server does not give the stored state. Try again.';
 }
