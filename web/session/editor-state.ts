@@ -4,10 +4,11 @@ import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import type { RemediedMechanism } from '@rigid-beam/core/analysis/remedies';
 import type { Results } from '@rigid-beam/core/results/results';
 import type { Subject } from '@rigid-beam/drawing/display-list';
+import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import type { SolveProgress } from '../solver/solver.worker';
-import type { History, Step } from './history';
+import { historyOf, type History, type Step } from './history';
 import type { StorageState } from './storage';
-import type { Place } from './view-state';
+import { placeOfAddress, type Place } from './view-state';
 
 /** The model as the server gave it when the page was opened. */
 export interface Opened {
@@ -78,3 +79,29 @@ export function actingIndex({ drawn, acting }: Pick<EditorState, 'drawn' | 'acti
     all.findIndex(({ id }) => id === acting),
   );
 }
+
+/** What a page begins with: the stored model, at the place that the address names. */
+export const beginning = (opened: Opened, search: string): EditorState => ({
+  ...placeOfAddress(search),
+  projectName: opened.projectName,
+  model: opened.model,
+  preview: undefined,
+  drawn: { model: opened.model },
+  settled: { model: opened.model },
+  progress: undefined,
+  reading: undefined,
+  storage: { status: 'stored' },
+  history: historyOf(opened.history),
+  selection: [],
+  refusal: [],
+  diagramFactor: 1,
+  values: true,
+  deflected: true,
+  dimensions: true,
+  names: false,
+  localAxes: false,
+  hidden: NOTHING_HIDDEN,
+  schedule: undefined,
+  shownMotion: undefined,
+  remedies: undefined,
+});

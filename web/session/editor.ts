@@ -7,10 +7,9 @@ import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { clashWords, rebased } from '@rigid-beam/core/model/edits/rebase';
 import type { Notice } from '@rigid-beam/core/model/notice';
 import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
-import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import { SolvingClient, type SolveOutcome } from '../solver/solving-client';
-import { isHeld, type Drawn, type EditorState, type Opened, type Shown } from './editor-state';
+import { beginning, isHeld, type Drawn, type EditorState, type Opened, type Shown } from './editor-state';
 import { EnvelopeReader } from './envelope-reader';
 import { afterRevision, historyOf, type Step } from './history';
 import { keepFile } from './keep-file';
@@ -33,30 +32,7 @@ export class Editor {
     readonly opened: Opened,
     search: string,
   ) {
-    this.own = createStore<EditorState>(() => ({
-      ...placeOfAddress(search),
-      projectName: opened.projectName,
-      model: opened.model,
-      preview: undefined,
-      drawn: { model: opened.model },
-      settled: { model: opened.model },
-      progress: undefined,
-      reading: undefined,
-      storage: { status: 'stored' },
-      history: historyOf(opened.history),
-      selection: [],
-      refusal: [],
-      diagramFactor: 1,
-      values: true,
-      deflected: true,
-      dimensions: true,
-      names: false,
-      localAxes: false,
-      hidden: NOTHING_HIDDEN,
-      schedule: undefined,
-      shownMotion: undefined,
-      remedies: undefined,
-    }));
+    this.own = createStore<EditorState>(() => beginning(opened, search));
     this.queue = new StorageQueue(opened.id, opened.revision, (storage) => this.own.setState({ storage }));
     this.solver = new SolvingClient(
       (outcome) => this.receive(outcome),
