@@ -117,6 +117,16 @@ describe('nothing is lost', () => {
     await two.until('extremes', /−4\.5 kN·m/);
   });
 
+  test('a model that was removed elsewhere is told, and what one sees can still be saved', async () => {
+    const page = await ModelPage.empty(application);
+    const id = new URL(page.page.url()).pathname.split('/').pop()!;
+    await fetch(`${application.address}/api/models/${id}`, { method: 'DELETE' });
+    await page.command('make it a space model');
+    await page.page.waitForFunction(() => /There is no such model/.test(document.body.innerText));
+    await page.press('Go back to the stored state');
+    await page.page.waitForFunction(() => /This model was removed in another window/.test(document.body.innerText));
+  });
+
   test('faulty requests are refused with all their reasons, and nothing is stored', async () => {
     const page = await lintel();
     const id = new URL(page.page.url()).pathname.split('/').pop()!;

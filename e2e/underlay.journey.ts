@@ -16,7 +16,9 @@ describe('an underlay', () => {
     const file = path.join(application.data, 'elevation.svg');
     writeFileSync(
       file,
-      '<svg xmlns="http://www.w3.org/2000/svg" width="400" height="200"><path d="M50 150H350" stroke="black"/></svg>',
+      '<svg xmlns="http://www.w3.org/2000/svg" width="400" height="200"><path d="M50 150H350" stroke="black"/>' +
+        // Text in HTML, which browsers are careful to give out again.
+        '<foreignObject width="90" height="20"><p xmlns="http://www.w3.org/1999/xhtml">Rib</p></foreignObject></svg>',
     );
     const [chooser] = await Promise.all([page.waitForFileChooser(), model.command('put an underlay\n')]);
     await chooser.accept([file]);

@@ -2,6 +2,7 @@ import { formatOfName } from '@rigid-beam/core/formats/registry';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { sql } from 'drizzle-orm';
 import { spawn } from 'node:child_process';
+import { once } from 'node:events';
 import {
   cpSync,
   existsSync,
@@ -65,6 +66,19 @@ describe('the lock', () => {
       await gone;
     }
     lockDirectory(directory)();
+  });
+
+  test('takes no zombie for a process that lives', async () => {
+    const directory = fresh();
+    // Its child has ended, and nobody asks how.
+    const parent = spawn('sh', ['-c', 'true & echo $!; exec sleep 60']);
+    const [said] = (await once(parent.stdout, 'data')) as [Buffer];
+    const pid = Number(String(said));
+    const stat = (): string[] => readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]!.split(' ');
+    while (stat()[0] !== 'Z') await new Promise((resolve) => setTimeout(resolve, 5));
+    writeFileSync(path.join(directory, 'lock.json'), JSON.stringify({ pid, started: stat()[19] }));
+    lockDirectory(directory)();
+    parent.kill('SIGKILL');
   });
 
   test('is not fooled by a later process of the same number, nor by a torn file', () => {
