@@ -70,8 +70,8 @@ describe('the lock', () => {
 
   test('takes no zombie for a process that lives', async () => {
     const directory = fresh();
-    // Its child has ended, and nobody asks how.
-    const parent = spawn('sh', ['-c', 'true & echo $!; exec sleep 60']);
+    // Its child ends when it is another program already, which does not ask how.
+    const parent = spawn('sh', ['-c', 'sleep 2 & echo $!; exec sleep 60']);
     const [said] = (await once(parent.stdout, 'data')) as [Buffer];
     const pid = Number(String(said));
     const stat = (): string[] => readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]!.split(' ');
