@@ -95,7 +95,7 @@ export async function torture({ minutes, seed, start }: Torture): Promise<object
   };
 }
 
-/** The demo's project: its id stands on the page of projects, where a button asks for it. */
+/** The demo's project. */
 async function anyProject(server: Tortured): Promise<string> {
   const answer = await server.ask('/api/projects');
   return (answer!.body as { projects: { id: string }[] }).projects[0]!.id;

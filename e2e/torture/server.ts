@@ -13,6 +13,8 @@ export const ANSWER = 5_000;
 /** The built server on data of its own, started and ended as often as one likes; counts what is promised of it. */
 export class Tortured {
   private running: Running | undefined;
+  /** It is being ended: requests on their way may get no answer. */
+  private isEnding = false;
   starts = 0;
   slowestStart = 0;
   requests = 0;
@@ -30,6 +32,7 @@ export class Tortured {
   async begin(): Promise<void> {
     const begun = performance.now();
     this.running = await this.start(this.port, { RIGID_BEAM_DATA: this.data, RIGID_BEAM_LOG: 'silent' });
+    this.isEnding = false;
     this.starts++;
     const took = performance.now() - begun;
     this.slowestStart = Math.max(this.slowestStart, took);
@@ -38,6 +41,7 @@ export class Tortured {
 
   async end(signal: 'SIGKILL' | 'SIGTERM'): Promise<void> {
     this.weigh();
+    this.isEnding = true;
     const begun = performance.now();
     this.running?.child.kill(signal);
     await this.running?.exited;
@@ -73,7 +77,9 @@ export class Tortured {
       if (response.status >= 500 && !(mayFail && response.status === 503)) this.troubles.push(`${response.status} for ${what}`);
       if (response.status >= 400 && text === '') this.troubles.push(`${response.status} without words for ${what}`);
       return { status: response.status, body: text.startsWith('{') ? JSON.parse(text) : text };
-    } catch {
+    } catch (error) {
+      if (!this.isEnding)
+        this.troubles.push(`no answer to ${options.method ?? 'GET'} ${path}: ${String((error as Error).cause ?? error)}`);
       return undefined;
     }
   }

@@ -35,9 +35,12 @@ const TOGETHER = 50;
 export async function* backupOf(db: Database): AsyncGenerator<BackupEntry> {
   yield { kind: 'head', format: 'rigid-beam/backup', version: 1, at: new Date().toISOString() };
   for (const { id, name } of await listProjects(db)) yield { kind: 'project', id, name };
+  const given = new Set<string>();
   for (const { hash } of await db.select({ hash: pictures.hash }).from(pictures)) {
     const [row] = await db.select().from(pictures).where(eq(pictures.hash, hash));
-    if (row) yield { kind: 'picture', ...row };
+    if (!row) continue;
+    given.add(hash);
+    yield { kind: 'picture', ...row };
   }
   let count = 0;
   for (const { id } of await listModels(db)) {
@@ -45,7 +48,8 @@ export async function* backupOf(db: Database): AsyncGenerator<BackupEntry> {
     if (!stored) continue;
     const [row] = await db.select({ createdAt: models.createdAt }).from(models).where(eq(models.id, id));
     const { value, found } = extracted(stored.content.underlay);
-    for (const [hash, image] of found) yield { kind: 'picture', hash, image };
+    // One that an earlier version kept within the model, or that came since.
+    for (const [hash, image] of found) if (!given.has(hash)) yield { kind: 'picture', hash, image };
     const content = value ? { ...stored.content, underlay: value } : stored.content;
     const createdAt = (row?.createdAt ?? new Date()).toISOString();
     yield { kind: 'model', id, project: stored.projectId, revision: stored.revision, content, createdAt };
@@ -98,7 +102,12 @@ export async function restoreEntry(db: Database, entry: BackupEntry): Promise<Re
     case 'model':
       return restoreModel(db, entry);
     case 'revisions': {
-      const list = entry.list.map((one) => ({ ...one, modelId: entry.model, createdAt: new Date(one.createdAt) }));
+      const [model] = await db.select({ revision: models.revision }).from(models).where(eq(models.id, entry.model));
+      // A model that is there already may be older than the backup: what it has not done must not stand behind it.
+      const list = entry.list
+        .filter(({ number }) => number <= (model?.revision ?? -1))
+        .map((one) => ({ ...one, modelId: entry.model, createdAt: new Date(one.createdAt) }));
+      if (list.length === 0) return toldBy(list);
       const whole = await restored(db, list);
       return db.transaction(async (tx) => {
         await storePictures(tx, entry.model, extracted(whole).found);

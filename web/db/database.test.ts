@@ -20,9 +20,10 @@ import path from 'node:path';
 import { checkModel } from '@rigid-beam/core/model/check';
 import lintel from '../../examples/lintel.rbm.json';
 import { applyRevision, createModel, openModel, openRevision, removeModel } from '../server/models';
+import { backupOf, restoreEntry, type BackupEntry } from './backup';
 import { closeDatabase, database } from './database';
 import { dataDirectory } from './data-directory';
-import { ensureRoom } from './disk';
+import { asFullDisk, ensureRoom } from './disk';
 import { lockDirectory, LockedError } from './lock';
 import { insertProject, storeRevision } from './model-repository';
 import { openDatabase, UnusableDataError } from './open';
@@ -159,6 +160,9 @@ describe('data that cannot be used', () => {
   test('what has no room on the disk is refused before it is written', () => {
     expect(() => ensureRoom(whole, 0)).not.toThrow();
     expect(() => ensureRoom(whole, 1e18)).toThrow(/The disk is full: .* Nothing of yours is lost/);
+    const failure = new Error('Failed query', { cause: new Error('could not extend file: No space left on device') });
+    expect(asFullDisk(failure, whole)?.message).toMatch(/The disk is full/);
+    expect(asFullDisk(new Error('syntax error'), whole)).toBeUndefined();
     // After that a probe must have been written.
     expect(() => ensureRoom(whole, 0)).not.toThrow();
     expect(existsSync(path.join(whole, 'probe'))).toBe(false);
@@ -266,6 +270,25 @@ describe('models in the database', () => {
     again.forgetContents();
     expect(await openModel(id)).toEqual(opened);
     expect(opened!.model.title).toBe('title 59');
+  });
+
+  test('a backup that is newer than a model leaves it as it is, and what can be edited', async () => {
+    const db = await database();
+    const entries: BackupEntry[] = [];
+    for await (const entry of backupOf(db)) entries.push(entry);
+    const older = {
+      ...(entries.find(({ kind }) => kind === 'model') as Extract<BackupEntry, { kind: 'model' }>),
+      id: 'old',
+      revision: 1,
+    };
+    expect(await restoreEntry(db, older)).toEqual({ outcome: 'restored' });
+    const outcomes: string[] = [];
+    for (const entry of entries)
+      if (entry.kind === 'revisions') outcomes.push((await restoreEntry(db, { ...entry, model: 'old' })).outcome);
+    expect(outcomes).toContain('restored');
+    expect((await openModel('old'))!.history.map(({ number }) => number)).toEqual([1]);
+    expect(await applyRevision('old', 1, edit('goes on'))).toEqual({ outcome: 'stored', revision: 2 });
+    await removeModel('old');
   });
 
   test('a picture is stored once, however often it comes, and only pages that ask for it get it', async () => {

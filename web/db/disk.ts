@@ -20,7 +20,7 @@ export function ensureRoom(directory: string, bytes: number): void {
   if (hasRoom && (!isFull || takesProbe(directory))) isFull = false;
   else {
     isFull = true;
-    throw new DiskFullError(`The disk is full: ${directory} has no room. Nothing of yours is lost; free some space`);
+    throw fullDisk(directory);
   }
 }
 
@@ -44,7 +44,14 @@ function takesProbe(directory: string): boolean {
   }
 }
 
-/** Whether a failure of the database means that nothing more could be written; from then on a probe decides. */
-export function noteFailure(error: unknown): void {
-  if (/ENOSPC|No space left|EDQUOT|quota/i.test(String((error as Error).message))) isFull = true;
+/** Told of every failure: where nothing could be written for want of room, a probe decides from then on, and words say so. */
+export function asFullDisk(error: unknown, directory: string): DiskFullError | undefined {
+  const said: string[] = [];
+  for (let one = error as Error | undefined; one; one = one.cause as Error | undefined) said.push(String(one.message));
+  if (!/ENOSPC|No space left|EDQUOT|quota exceeded/i.test(said.join(' '))) return undefined;
+  isFull = true;
+  return fullDisk(directory);
 }
+
+const fullDisk = (directory: string): DiskFullError =>
+  new DiskFullError(`The disk is full: ${directory} has no room. Nothing of yours is lost; free some space`);

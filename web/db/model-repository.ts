@@ -105,7 +105,10 @@ export const summaryOf = ({ title, nodes, members, cases }: Model) => ({
 
 /** Contents that were read or written last: an edit follows the one before it. */
 const KEPT = 4;
-const recent = new Map<string, { readonly revision: number; readonly content: Model }>();
+type Recent = Map<string, { readonly revision: number; readonly content: Model }>;
+/** One for the whole process: Next bundles this module more than once, and a model that is removed must be forgotten by all. */
+const shared = globalThis as typeof globalThis & { rigidBeamContents?: Recent };
+const recent: Recent = (shared.rigidBeamContents ??= new Map());
 
 function keep(id: string, revision: number, content: Model): void {
   recent.delete(id);

@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
-import { DiskFullError } from '../db/disk';
+import { dataDirectory } from '../db/data-directory';
+import { asFullDisk, DiskFullError } from '../db/disk';
 import { log } from './log';
 import { isId } from './new-id';
 import { badId, failed, unavailable } from './respond';
@@ -16,7 +17,8 @@ export const door =
     try {
       return await handler(request, context);
     } catch (error) {
-      if (error instanceof DiskFullError) return unavailable(error.message);
+      const full = error instanceof DiskFullError ? error : asFullDisk(error, dataDirectory());
+      if (full) return unavailable(full.message);
       const number = randomBytes(4).toString('hex');
       log.error({ number, method: request.method, path: new URL(request.url).pathname, err: error }, 'A request failed');
       return failed(number);
@@ -24,12 +26,12 @@ export const door =
   };
 
 interface WithId {
-  readonly params: Promise<{ readonly id: string }>;
+  readonly params: Promise<{ readonly id: string; readonly number?: string }>;
 }
 
-/** The same for what belongs to a model: an id that cannot be one is told before anything is looked up. */
-export const modelDoor = (handler: (request: Request, id: string) => Promise<Response>): Handler<WithId> =>
+/** The same for what belongs to a model, or to one of its revisions: an id that cannot be one is told before anything is looked up. */
+export const modelDoor = (handler: (request: Request, id: string, number: string) => Promise<Response>): Handler<WithId> =>
   door(async (request, { params }) => {
-    const { id } = await params;
-    return isId(id) ? handler(request, id) : badId();
+    const { id, number = '' } = await params;
+    return isId(id) ? handler(request, id, number) : badId();
   });

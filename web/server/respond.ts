@@ -31,7 +31,13 @@ export const tooLargeBody = (limit: number): Response =>
 
 /** What no route does with what stands at an address. */
 export const notAllowed = (): Response =>
-  refusal(405, 'wrong-method', 'This cannot be done at this address', 'another method', 'See docs/extending.md for the routes');
+  refusal(
+    405,
+    'wrong-method',
+    'This cannot be done at this address',
+    'a method that this address takes',
+    'Read with GET; what can be changed is changed by POST or DELETE',
+  );
 
 /** The server failed; its log tells more under this number. */
 export const failed = (number: string): Response =>

@@ -10,8 +10,7 @@ export {
 } from '../../../../../../server/respond';
 
 /** The patches of one revision, there and back: a page asks for long ones when it needs them. */
-export const GET = modelDoor(async (request, id) => {
-  const [number] = new URL(request.url).pathname.split('/').slice(-1);
-  const found = /^\d{1,9}$/.test(number!) ? await openRevision(id, Number(number)) : undefined;
+export const GET = modelDoor(async (_, id, number) => {
+  const found = /^\d{1,9}$/.test(number) ? await openRevision(id, Number(number)) : undefined;
   return found ? ok(found) : notFound('There is no such revision');
 });
