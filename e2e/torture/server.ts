@@ -67,7 +67,9 @@ export class Tortured {
   ): Promise<{ status: number; body: unknown } | undefined> {
     const begun = performance.now();
     try {
-      const response = await fetch(`http://127.0.0.1:${this.port}${path}`, options);
+      // On a connection of its own: an idle one may be closed at the very moment that it is used again.
+      const headers = { ...(options.headers as Record<string, string>), Connection: 'close' };
+      const response = await fetch(`http://127.0.0.1:${this.port}${path}`, { ...options, headers });
       const text = await response.text();
       const took = performance.now() - begun;
       this.requests++;
