@@ -39,34 +39,56 @@ export interface DrawnQuantity {
   readonly metresPerUnit: number;
 }
 
+/**
+ * How much ordinates lean along the member at its ends, as a part of their length: there they meet those of the neighbour in the bisector,
+ * so that a diagram goes round a kink without teeth.
+ */
+export interface Lean {
+  readonly start: number;
+  readonly end: number;
+}
+
+export const UPRIGHT: Lean = { start: 0, end: 0 };
+
 /** The diagram of one member: for an envelope the upper and the lower curve. */
-export function diagramItems(drawn: DrawnQuantity, member: DrawnMember, view: View): Item[] {
+export function diagramItems(drawn: DrawnQuantity, member: DrawnMember, view: View, lean: Lean = UPRIGHT): Item[] {
   const { solution, outcome, quantity } = drawn;
   const kind = solution.outcomes[outcome]!;
   const fine = samplesFor(member, view);
   if (kind.kind !== 'envelope') {
     const whole: Stretch[] = [{ from: 0, to: member.length, outcome }];
-    return curve(samplesOf(solution, member.index, whole, quantity, fine), member, drawn, view);
+    return curve(samplesOf(solution, member.index, whole, quantity, fine), { ...drawn, member, lean }, view);
   }
   const read = readingOf(solution, outcome)?.curves.get(quantity);
   const samples = (side: 1 | -1): Samples =>
     read
       ? boundOf(read, member.index, side)
       : samplesOf(solution, member.index, governing(solution, kind.parts, member.index, quantity, side), quantity, fine);
-  return ([1, -1] as const).flatMap((side) => curve(samples(side), member, drawn, view));
+  return ([1, -1] as const).flatMap((side) => curve(samples(side), { ...drawn, member, lean }, view));
 }
 
 /** Points of a curve over a member: one for every few pixels, so that a small picture of many members stays light. */
 const samplesFor = (member: DrawnMember, { scale }: View): number =>
   Math.min(20, Math.max(4, Math.round((Math.hypot(member.x2 - member.x1, member.y2 - member.y1) * scale) / 7)));
 
-function curve(samples: Samples, member: DrawnMember, { quantity, metresPerUnit }: DrawnQuantity, view: View): Item[] {
+interface DrawnCurve extends DrawnQuantity {
+  readonly member: DrawnMember;
+  readonly lean: Lean;
+}
+
+function curve(given: Samples, { quantity, metresPerUnit, member, lean }: DrawnCurve, view: View): Item[] {
   const factor = sideOf(quantity) * metresPerUnit;
   const [nx, ny] = standsOn(member, quantity);
+  const leans = lean.start !== 0 || lean.end !== 0;
+  // A straight line between ordinates that lean differently is none.
+  const samples = leans ? finer(given, member.length / 8) : given;
   const put = (vertices: Float64Array, vertex: number, x: number, value: number): void => {
     const v = vertex * VERTEX;
-    vertices[v] = member.x1 + member.ex[0] * x + nx * factor * value;
-    vertices[v + 1] = member.y1 + member.ex[1] * x + ny * factor * value;
+    const reach = factor * value;
+    const t = x / member.length;
+    const along = x + (leans ? reach * (lean.start * (1 - t) - lean.end * t) : 0);
+    vertices[v] = member.x1 + member.ex[0] * along + nx * reach;
+    vertices[v + 1] = member.y1 + member.ex[1] * along + ny * reach;
   };
   const style = STYLES[quantity];
   const w = view.weight;
@@ -83,7 +105,7 @@ function curve(samples: Samples, member: DrawnMember, { quantity, metresPerUnit 
     put(vertices, last + 2, xs[last]!, 0);
     // While something is in hand thin lines keep up better.
     const width = view.ordinates ? 1.6 * w : 1;
-    const line: Item = { kind: 'path', vertices, stroke: ink, width, ...dash };
+    const line: Item = { kind: 'path', vertices, stroke: ink, width, texts: 'rather beside', ...dash };
     if (w < SKETCHED || !view.ordinates) return [line];
     const area: Item = { kind: 'path', vertices, closed: true, fill: ink, opacity: 0.09 };
     const spacing = style.spacing / view.scale;
@@ -102,6 +124,21 @@ function curve(samples: Samples, member: DrawnMember, { quantity, metresPerUnit 
   });
 }
 
+/** The same curve with points at least so close to each other. */
+function finer({ xs, values }: Samples, step: number): Samples {
+  const [x, v] = [[] as number[], [] as number[]];
+  xs.forEach((at, i) => {
+    const before = i === 0 ? at : xs[i - 1]!;
+    const count = Math.max(1, Math.ceil((at - before) / step));
+    for (let k = i === 0 ? count : 1; k <= count; k++) {
+      const t = k / count;
+      x.push(before + t * (at - before));
+      v.push(i === 0 ? values[0]! : values[i - 1]! + t * (values[i]! - values[i - 1]!));
+    }
+  });
+  return { xs: x, values: v };
+}
+
 /** The deflected axis of a member, `factor` times larger than life. */
 export function deflectedPath(solution: Solution, outcome: number, member: DrawnMember, factor: number, view: View): Item {
   const diagram = diagramOf(solution, outcome, member.index);
@@ -118,5 +155,10 @@ export function deflectedPath(solution: Solution, outcome: number, member: Drawn
       points.push(x + ex[0] * du + ey[0] * dv + ez[0] * dw, y + ex[1] * du + ey[1] * dv + ez[1] * dw);
     }
   }
-  return worldPath(points, { stroke: 'deflection', width: 1.6 * view.weight, dash: [2 * view.weight, 2.5 * view.weight] });
+  return worldPath(points, {
+    stroke: 'deflection',
+    width: 1.6 * view.weight,
+    dash: [2 * view.weight, 2.5 * view.weight],
+    texts: 'rather beside',
+  });
 }

@@ -3,10 +3,10 @@ import type { Quantity } from '@rigid-beam/core/results/quantities';
 import { linearOf } from '@rigid-beam/core/results/sums';
 import { isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
-import { niceBelow } from './nice';
+import { niceBelow, scaleAbove } from './nice';
 
 /** The part of the structure's size that the largest ordinate of a diagram takes. */
-const DIAGRAM_PART = 0.13;
+const DIAGRAM_PART = 0.1;
 const DEFLECTION_PART = 0.06;
 
 /** Where the largest and the smallest value of a quantity stand in the whole structure. */
@@ -56,7 +56,7 @@ export function diagramScale(
   factor: number,
 ): { readonly metresPerUnit: number; readonly perMetre: number } {
   if (!(largest > 0) || !(size > 0)) return { metresPerUnit: 0, perMetre: 0 };
-  const perMetre = unitFactor / niceBelow(unitFactor / (largest / (DIAGRAM_PART * size * factor)));
+  const perMetre = unitFactor * scaleAbove(largest / (DIAGRAM_PART * size * factor) / unitFactor);
   return { metresPerUnit: 1 / perMetre, perMetre };
 }
 

@@ -8,12 +8,14 @@ import { axisAlong } from './projection';
 import type { Item, Path, Subject } from './display-list';
 import type { View } from './view';
 
-/** Pixels from the structure to the first string, and between strings. */
-const CLEAR = 92;
-const CLEAR_LEFT = 96;
+/** Pixels from the structure to the first string, with nothing but supports between them, and with loads and reactions; and between strings. */
+const CLEAR = 40;
+const CLEAR_OF_LOADS = 94;
 const STEP = 24;
 /** Bays narrower than this many pixels are drawn without their figure. */
 const NARROWEST = 26;
+/** And levels lower than this. */
+const LOWEST = 15;
 
 /** Distinct positions, ascending; those closer than a millimetre are one. */
 export function levels(values: readonly number[]): number[] {
@@ -79,7 +81,8 @@ interface Place {
 
 function strings(way: Way, along: Along, stops: readonly number[], place: Place): Item[] {
   if (stops.length < 2) return [];
-  const clear = way === 'across' ? CLEAR : CLEAR_LEFT;
+  const { loads, reactions } = place.view;
+  const clear = loads !== 'none' || reactions ? CLEAR_OF_LOADS : CLEAR;
   const whole = stops.length > 2 ? string(way, along, [stops[0]!, stops[stops.length - 1]!], clear + STEP, place) : [];
   return [...string(way, along, stops, clear, place), ...whole];
 }
@@ -95,20 +98,24 @@ function string(way: Way, { axis, sense }: Along, stops: readonly number[], reac
     width: 0.9,
     ...style,
   });
-  const items: Item[] = [line([...vertex(stops[0]!, -6, 0), ...vertex(stops[stops.length - 1]!, 6, 0)])];
-  stops.forEach((at, i) => {
+  const faint = view.dimensions === 'faint' ? { opacity: 0.55 } : {};
+  const items: Item[] = [line([...vertex(stops[0]!, -6, 0), ...vertex(stops[stops.length - 1]!, 6, 0)], faint)];
+  stops.forEach((at) => {
     // A slanted tick on the string, and a short witness line towards the structure.
     items.push(
-      line([...vertex(at, -4, 4), ...vertex(at, 4, -4)], { width: 1.5 }),
+      line([...vertex(at, -4, 4), ...vertex(at, 4, -4)], { width: 1.5, ...faint }),
       line([...vertex(at, 0, 5), ...vertex(at, 0, -9)], { opacity: 0.6 }),
     );
-    const next = stops[i + 1];
-    if (next === undefined || (next - at) * view.scale < NARROWEST) return;
-    const subject: Subject = { kind: 'dimension', axis, from: at, to: next };
-    const middle = vertex((at + next) / 2, 0, 0);
+  });
+  for (const { from, to, count } of baysOf(stops)) {
+    const text = `${count > 1 ? `${count} × ` : ''}${showDimension(to - from, unit)}`;
+    // Upright strings have their figures beside them: those need no more room than their height.
+    if ((to - from) * count * view.scale < (isAcross ? Math.max(NARROWEST, 6 * text.length) : LOWEST)) continue;
+    const subject: Subject = { kind: 'dimension', axis, from, to };
+    const middle = vertex((from + to) / 2, 0, 0);
     items.push({
       kind: 'label',
-      text: showDimension(next - at, unit),
+      text,
       x: middle[0]!,
       y: middle[1]!,
       dx: isAcross ? 0 : middle[2]! - 3,
@@ -116,9 +123,26 @@ function string(way: Way, { axis, sense }: Along, stops: readonly number[], reac
       away: isAcross ? [0, 1] : [-1, 0],
       ink: 'dimension',
       role: 'dimension',
-      rank: Infinity,
+      rank: 60 + Math.min(30, to - from),
       subject,
     });
-  });
+  }
   return items;
 }
+
+/** Bays of a string; equal ones beside each other count as one, said over the one in their middle. */
+function baysOf(stops: readonly number[]): { readonly from: number; readonly to: number; readonly count: number }[] {
+  const bays: { from: number; to: number; count: number }[] = [];
+  for (let i = 0; i + 1 < stops.length;) {
+    const size = stops[i + 1]! - stops[i]!;
+    let count = 1;
+    while (i + count + 1 < stops.length && Math.abs(stops[i + count + 1]! - stops[i + count]! - size) < EQUAL) count++;
+    const middle = i + Math.floor((count - 1) / 2);
+    bays.push({ from: stops[middle]!, to: stops[middle + 1]!, count });
+    i += count;
+  }
+  return bays;
+}
+
+/** Metres by which bays may differ and be called equal. */
+const EQUAL = 1e-6;

@@ -65,6 +65,8 @@ export interface Path {
   readonly subject?: Subject;
   /** Greater is nearer to the viewer: where things lie behind each other the front one is picked. */
   readonly depth?: number;
+  /** What texts do: never touch it (heavy lines, symbols, arrowheads), or keep off it where there is room. */
+  readonly texts?: 'keep off' | 'rather beside';
 }
 
 export type LabelRole = 'value' | 'extreme' | 'dimension' | 'name' | 'load';
@@ -84,6 +86,10 @@ export interface Label {
   /** Where two texts would collide the one of higher rank stays. Infinity always stays. */
   readonly rank: number;
   readonly subject?: Subject;
+  /** A line of the drawing (x1, y1, x2, y2, metres) along which the text runs, beside it; x, y and `away` are what is left where it has no room. */
+  readonly along?: readonly [number, number, number, number];
+  /** Pixels from that line to the text. */
+  readonly clear?: number;
 }
 
 export type Item = Path | Label;

@@ -37,9 +37,7 @@ export function hitTest(
   [px, py]: ScreenPoint,
   reach: number,
 ): Hit | undefined {
-  const label = placed.find(
-    (p) => p.label.subject && px >= p.left - 2 && px <= p.left + p.width + 2 && py >= p.top && py <= p.top + p.height,
-  );
+  const label = placed.find((one) => one.label.subject && isOn(one, px, py));
   if (label?.label.subject && label.label.role !== 'name') return { subject: label.label.subject, label };
   let best: { subject: Subject; score: number; depth: number | undefined } | undefined;
   for (const item of list) {
@@ -53,6 +51,13 @@ export function hitTest(
     if (!best || score - SAME * Math.sign(ahead) < best.score) best = { subject: item.subject, score, depth };
   }
   return best;
+}
+
+/** Whether a point lies on a text, however it is turned. */
+function isOn({ left, top, width, height, angle }: PlacedLabel, px: number, py: number): boolean {
+  const [x, y] = [px - left - width / 2, py - top - height / 2];
+  const [c, s] = [Math.cos(angle), Math.sin(angle)];
+  return Math.abs(c * x + s * y) <= width / 2 + 2 && Math.abs(c * y - s * x) <= height / 2;
 }
 
 /** A symbol around one world point that is certainly out of reach. */

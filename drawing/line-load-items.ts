@@ -79,8 +79,8 @@ export function comb(context: Context, member: DrawnMember, load: LineLoad, subj
   }
   const items: Item[] = [
     { kind: 'path', parts: 2, vertices: Float64Array.from(shafts), stroke, width: 0.91 * w },
-    { kind: 'path', parts: 3, vertices: Float64Array.from(heads), closed: true, fill: stroke },
-    { kind: 'path', vertices: Float64Array.from(vertices), stroke, width: 1.3 * w, subject },
+    { kind: 'path', parts: 3, vertices: Float64Array.from(heads), closed: true, fill: stroke, texts: 'keep off' },
+    { kind: 'path', vertices: Float64Array.from(vertices), stroke, width: 1.3 * w, subject, texts: 'rather beside' },
   ];
   // An invisible area lets the whole comb be picked.
   const area = [...vertices];

@@ -2,14 +2,15 @@ import { isCompound } from '@rigid-beam/core/model/loads/compound';
 import { expandLoads, handlesOf } from '@rigid-beam/core/model/loads/expand';
 import { sizeOf } from '@rigid-beam/core/model/loads/intensities';
 import type { PrimitiveLoad } from '@rigid-beam/core/model/loads/primitive';
-import type { Model } from '@rigid-beam/core/model/model';
+import type { Load, Model } from '@rigid-beam/core/model/model';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
-import type { Item, Subject } from './display-list';
+import type { Item, Label, Path, Subject } from './display-list';
 import { concentrated, forceOnMember, seenForces } from './force-items';
 import { drawnMembers, drawnNodes, pointOn } from './geometry';
 import { comb, intensityLabel, lineLabel } from './line-load-items';
 import { prefix, type Context } from './load-marks';
+import { saidOnce, withNeighbours } from './runs';
 import type { View } from './view';
 
 /**
@@ -36,8 +37,46 @@ export function loadItems(model: Model, factors: ReadonlyMap<string, number>, vi
     const said = isCompound(origin) ? 'drawn' : 'said';
     return itemsOf(context, load, subject, factor, said);
   });
-  return [...items, ...compoundLabels(model, context, factors)];
+  if (view.loads !== 'said') return items.flatMap((item): Item[] => (item.kind === 'label' ? [] : [faded(item, view)]));
+  return [...withRunsSaidOnce(model, items), ...compoundLabels(model, context, factors)];
 }
+
+/** Where what is looked at is something else, loads are a hint; what is selected stays. */
+const faded = (path: Path, view: View): Path =>
+  view.loads === 'faint' && path.stroke !== 'selection' && path.fill !== 'selection'
+    ? { ...path, opacity: (path.opacity ?? 1) * 0.32, texts: 'rather beside' }
+    : path;
+
+/** Of equal values on members and nodes beside each other one is written; that of a selected load always. */
+function withRunsSaidOnce(model: Model, items: readonly Item[]): Item[] {
+  const loads = new Map(model.loads.map((load) => [load.id, load]));
+  const members = new Map(model.members.map((member) => [member.id, member]));
+  const onMembers: { label: Label; nodes: string[]; text: string; speaks: boolean }[] = [];
+  const onNodes: { label: Label; node: string; text: string; speaks: boolean }[] = [];
+  const rest: Item[] = [];
+  for (const item of items) {
+    const load = item.kind === 'label' && item.subject?.kind === 'load' ? loads.get(item.subject.id) : undefined;
+    if (item.kind !== 'label' || !load) {
+      rest.push(item);
+      continue;
+    }
+    const speaks = item.ink === 'selection';
+    const text = `${load.case} ${load.type} ${item.text} ${Math.round(Math.atan2(item.away[1], item.away[0]) * 4)}`;
+    const member = load.type === 'line' ? members.get(load.member) : undefined;
+    if (member && isEven(load)) onMembers.push({ label: item, nodes: [member.start, member.end], text, speaks });
+    else if (load.type === 'node') onNodes.push({ label: item, node: load.node, text, speaks });
+    else rest.push(item);
+  }
+  const kept = [...saidOnce(onMembers), ...saidOnce(withNeighbours(model, onNodes))];
+  return [...rest, ...kept.map(({ label }) => label)];
+}
+
+/** Whether a load is the same all along its member. */
+const isEven = (load: Load): boolean =>
+  load.type === 'line' &&
+  (load.from.at ?? 0) === 0 &&
+  load.to.at === undefined &&
+  (['wx', 'wy', 'wz'] as const).every((key) => (load.from[key] ?? 0) === (load.to[key] ?? 0));
 
 /** The values of compound loads, where their ends stand. */
 function compoundLabels(model: Model, context: Context, factors: ReadonlyMap<string, number>): Item[] {

@@ -41,7 +41,7 @@ export const endOn = (context: Context, x: number, y: number, subject: Subject):
   const stroke = isSelected(context.view, subject) ? 'selection' : 'load';
   const w = context.view.weight;
   return [
-    symbolPath(x, y, circle(6 * w), { closed: true, stroke, fill: 'paper', width: 1.5 * w, subject }),
+    symbolPath(x, y, circle(6 * w), { closed: true, stroke, fill: 'paper', width: 1.5 * w, subject, texts: 'keep off' }),
     symbolPath(x, y, circle(1.8 * w), { closed: true, fill: stroke, subject }),
   ];
 };
@@ -86,11 +86,12 @@ export function arrow({ view }: Context, { x, y, from, to, width }: Arrow, subje
     to[1] + s * back + c * across,
   ];
   return [
-    symbolPath(x, y, [...from, ...corner(-head, 0)], { stroke, width: width * 0.7 * w, subject }),
+    symbolPath(x, y, [...from, ...corner(-head, 0)], { stroke, width: width * 0.7 * w, subject, texts: 'rather beside' }),
     symbolPath(x, y, [...to, ...corner(-head, head * 0.36), ...corner(-head, -head * 0.36)], {
       closed: true,
       fill: stroke,
       subject,
+      texts: 'keep off',
     }),
   ];
 }
@@ -107,7 +108,7 @@ export function couple(context: Context, x: number, y: number, sense: number, su
   const [bx, by] = arc.slice(-8, -6) as [number, number];
   const stroke = inkOf(context.view, subject);
   return [
-    symbolPath(x, y, arc, { stroke, width: 1.6 * w, subject }),
+    symbolPath(x, y, arc, { stroke, width: 1.6 * w, subject, texts: 'keep off' }),
     ...arrow(context, { x, y, from: [bx, by], to: [ex + (ex - bx) * 0.3, ey + (ey - by) * 0.3], width: 1 }, subject),
   ];
 }

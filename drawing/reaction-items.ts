@@ -108,7 +108,7 @@ function reaction(component: Component, sense: number, place: Place, view: View)
     const [ex, ey] = arc.slice(-2) as [number, number];
     const [bx, by] = arc.slice(-6, -4) as [number, number];
     return [
-      symbolPath(x, y, arc, { stroke: 'reaction', width: 1.6 * w, subject }),
+      symbolPath(x, y, arc, { stroke: 'reaction', width: 1.6 * w, subject, texts: 'keep off' }),
       head(place, [ex, ey], Math.atan2(ey - by, ex - bx), w),
       label(-16 * w, 16 * w, [-1, 1]),
     ];
@@ -125,7 +125,7 @@ function reaction(component: Component, sense: number, place: Place, view: View)
   const [tx, ty] = along(tip);
   const at = along(far + 2 * w);
   return [
-    symbolPath(x, y, [fx, fy, tx, ty], { stroke: 'reaction', width: 1.8 * w, subject }),
+    symbolPath(x, y, [fx, fy, tx, ty], { stroke: 'reaction', width: 1.8 * w, subject, texts: 'keep off' }),
     head(place, [tx, ty], Math.atan2(ty - fy, tx - fx), w),
     label(at[0], at[1], component === 'fy' ? [0, -1] : [-side * ux, -side * uy]),
   ];
@@ -143,7 +143,7 @@ function doubleHeaded(
   const angle = Math.atan2(uy, ux);
   const [from, middle, to] = [at(12), at(36), at(43)];
   return [
-    symbolPath(x, y, [...from, ...to], { stroke: 'reaction', width: 1.6 * w, subject }),
+    symbolPath(x, y, [...from, ...to], { stroke: 'reaction', width: 1.6 * w, subject, texts: 'keep off' }),
     head(place, middle, angle, w),
     head(place, to, angle, w),
     label(to[0], to[1], [ux, uy]),
@@ -157,5 +157,10 @@ function head({ x, y, subject }: Place, [tx, ty]: readonly [number, number], ang
     tx + (c * along - s * across) * w,
     ty + (s * along + c * across) * w,
   ];
-  return symbolPath(x, y, [...corner(0, 0), ...corner(-8, 3), ...corner(-8, -3)], { closed: true, fill: 'reaction', subject });
+  return symbolPath(x, y, [...corner(0, 0), ...corner(-8, 3), ...corner(-8, -3)], {
+    closed: true,
+    fill: 'reaction',
+    subject,
+    texts: 'keep off',
+  });
 }

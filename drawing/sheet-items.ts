@@ -3,33 +3,46 @@ import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { unitFactor } from '@rigid-beam/core/quantities/parse';
 import { isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
+import { barLabels, barsOf, type Bar } from './axial-items';
 import { deflectedPath, diagramItems } from './diagram-items';
 import { deflectionScale, diagramScale, governingValues, largestOf } from './diagram-scale';
 import { dimensionItems } from './dimension-items';
 import type { Item } from './display-list';
 import { drawnMembers, extentOf } from './geometry';
 import { gridLineItems } from './grid-line-items';
+import { leansOf } from './leans';
 import { loadItems } from './load-items';
 import { reactionItems } from './reaction-items';
+import { resultantItems } from './resultant-items';
+import { sectionItems } from './section-items';
 import { structureItems } from './structure-items';
 import { supportItems } from './support-items';
 import { valueLabels } from './value-labels';
-import { isMoment, type ForceQuantity, type View } from './view';
+import { isMoment, type View } from './view';
 
 /** The whole drawing of a model: (model, solution, view) → display list, from back to front. A new kind of item is added here. */
 export function sheetItems(model: Model, solution: Solution | undefined, view: View): Item[] {
   const shown = solution?.outcomes[view.outcome] ? solution : undefined;
+  const { bars, items: diagram } = shown ? diagramParts(model, shown, view) : NO_DIAGRAM;
   return [
     ...gridLineItems(model, view),
-    ...(view.dimensions ? dimensionItems(model, view) : []),
-    ...(view.loads ? loadItems(model, actingFactors(model, shown, view.outcome), view) : []),
-    ...(shown && view.quantity !== 'none' ? diagram(model, shown, view, view.quantity) : []),
+    ...(view.dimensions === 'none' ? [] : dimensionItems(model, view)),
+    ...(view.sections ? sectionItems(model, view) : []),
+    ...(view.loads === 'none' ? [] : loadItems(model, actingFactors(model, shown, view.outcome), view)),
+    ...(shown && view.resultant ? resultantItems(model, shown, view) : []),
+    ...diagram,
     ...(shown && view.deflected ? deflected(model, shown, view) : []),
-    ...structureItems(model, view),
-    ...supportItems(model, view),
+    ...structureItems(model, view, bars),
+    ...(view.supports === 'none' ? [] : supportItems(model, view)),
     ...(shown && view.reactions ? reactionItems(model, shown, view.outcome, view) : []),
   ];
 }
+
+interface DiagramParts {
+  readonly bars: ReadonlyMap<number, Bar> | undefined;
+  readonly items: readonly Item[];
+}
+const NO_DIAGRAM: DiagramParts = { bars: undefined, items: [] };
 
 /** Which cases act with which factor; of an envelope none is drawn. Without a solution the case is found by its place in the model. */
 export function actingFactors(model: Model, solution: Solution | undefined, outcome: number): Map<string, number> {
@@ -61,14 +74,26 @@ export function scaleOfDeflection(model: Model, solution: Solution, view: View):
   return deflectionScale(Math.max(along, across, aside), extentOf(model), view.diagramFactor);
 }
 
-function diagram(model: Model, solution: Solution, view: View, quantity: ForceQuantity): Item[] {
-  const governing = governingValues(solution, view.outcome, quantity);
-  const { metresPerUnit } = scaleOfDiagram(model, solution, view);
-  if (!governing || metresPerUnit === 0 || !isReady(solution, view.outcome, quantity)) return [];
+/** What shows the chosen quantity: of a structure that carries by tension and compression the members themselves, as bars; else diagrams. */
+function diagramParts(model: Model, solution: Solution, view: View): DiagramParts {
+  const { quantity, outcome } = view;
+  if (quantity === 'none') return NO_DIAGRAM;
+  const governing = governingValues(solution, outcome, quantity);
+  if (!governing) return NO_DIAGRAM;
   const members = drawnMembers(model, view);
-  const drawn = { solution, outcome: view.outcome, quantity, metresPerUnit };
-  const items = members.flatMap((member) => diagramItems(drawn, member, view));
-  return view.values ? [...items, ...valueLabels(model, drawn, members, governing)] : items;
+  if (quantity === 'N' && view.axial === 'bars') {
+    const bars = barsOf(solution, outcome, members, governing);
+    return { bars, items: view.values === 'none' ? [] : barLabels(model, bars, members, governing, view) };
+  }
+  const { metresPerUnit } = scaleOfDiagram(model, solution, view);
+  if (metresPerUnit === 0 || !isReady(solution, outcome, quantity)) return NO_DIAGRAM;
+  const drawn = { solution, outcome, quantity, metresPerUnit };
+  const leans = leansOf(model, drawn, members);
+  const items = members.flatMap((member) => diagramItems(drawn, member, view, leans.get(member.index)));
+  return {
+    bars: undefined,
+    items: view.values === 'none' ? items : [...items, ...valueLabels(model, drawn, members, governing, view)],
+  };
 }
 
 function deflected(model: Model, solution: Solution, view: View): Item[] {

@@ -1,5 +1,5 @@
 import { unitOf, type DisplayUnits } from '@rigid-beam/core/quantities/display';
-import { showQuantity } from '@rigid-beam/core/quantities/show';
+import { inUnit, showQuantity } from '@rigid-beam/core/quantities/show';
 import { quantityTable, type Quantity } from '@rigid-beam/core/results/quantities';
 
 /** The unit in which a project shows a quantity along a member. */
@@ -11,4 +11,16 @@ export function showValue(quantity: Quantity, value: number, display: DisplayUni
   const unit = unitOfQuantity(quantity, display);
   if (quantity !== 'N') return showQuantity(value, unit);
   return `${value >= 0 ? 'T' : 'C'} ${showQuantity(Math.abs(value), unit)}`;
+}
+
+/** Decimals that give the largest of some numbers three significant digits: the others then have as many decimals as it. */
+const decimalsFor = (largest: number): number =>
+  largest > 0 ? Math.min(8, Math.max(0, 2 - Math.floor(Math.log10(largest) + 1e-9))) : 0;
+
+/** What the sheet writes beside a diagram, as fine as the largest value asks: a moment without a sign, since the side says it. */
+export function valueOnSheet(quantity: Quantity, value: number, largest: number, display: DisplayUnits): string {
+  const unit = unitOfQuantity(quantity, display);
+  const text = Math.abs(inUnit(value, unit)).toFixed(decimalsFor(inUnit(largest, unit)));
+  if (quantity === 'N') return `${value >= 0 ? 'T' : 'C'} ${text}`;
+  return value < 0 && quantityTable[quantity].side > 0 && Number(text) !== 0 ? `−${text}` : text;
 }

@@ -20,12 +20,19 @@ const CROWDED = 1500;
 /** Lines of a crowded sketch end on a raster of so many pixels, and are drawn once each: it does not grow with the model. */
 const LEAST = 2;
 
+/** Pixels, and how many of them at the top words stand over. */
+export interface SketchSize {
+  readonly width: number;
+  readonly height: number;
+  readonly head?: number;
+}
+
 /** A small drawing of a model with one case acting: loads and deflected line, no texts. The inner markup of an SVG. */
 export function sketchMarkup(
   model: Model,
   solution: Solution | undefined,
   outcome: number,
-  { width, height }: { readonly width: number; readonly height: number },
+  { width, height, head = 0 }: SketchSize,
   palette: Palette = themePalette,
 ): string {
   const projection = model.space === 'plane' ? ELEVATION : CORNER;
@@ -33,7 +40,7 @@ export function sketchMarkup(
   const box = boundsOf(drawnNodes(model, seen).values());
   if (!box) return '';
   const margin = Math.min(width, height) * 0.22;
-  const camera = fit(box, width, height, { left: margin, right: margin, top: margin, bottom: margin });
+  const camera = fit(box, width, height, { left: margin, right: margin, top: Math.max(margin, head), bottom: margin });
   if (model.members.length > CROWDED) return svgMarkup(quickItems(model, seen, LEAST / camera.scale), camera, palette);
   const isEnvelope = solution?.outcomes[outcome]?.kind === 'envelope';
   const view: View = {
@@ -43,7 +50,7 @@ export function sketchMarkup(
     quantity: isEnvelope ? 'Mz' : 'none',
     diagramFactor: 1.8,
     deflected: true,
-    loads: true,
+    loads: 'plain',
     scale: camera.scale,
     weight: Math.min(Math.max(0.38, width / 400), weightAt(model, seen, 4 * camera.scale, 0.12), SKETCHED - 0.01),
   };

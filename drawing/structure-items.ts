@@ -1,16 +1,18 @@
 import type { Member, Model } from '@rigid-beam/core/model/model';
 import { isSelected, symbolPath, worldPath, type Item, type Subject } from './display-list';
 import { drawnMembers, drawnNodes, nearness, type DrawnMember } from './geometry';
+import type { Bar } from './axial-items';
 import type { View } from './view';
 
 /** Members as heavy lines, rigid arms, hinges and other freed ends in their textbook symbols, nodes as small dots. */
-export function structureItems(model: Model, view: View): Item[] {
+export function structureItems(model: Model, view: View, bars?: ReadonlyMap<number, Bar>): Item[] {
   const items: Item[] = [];
   const near = nearness(model, view);
   // What is behind is painted first.
   const members =
     model.space === 'plane' ? drawnMembers(model, view) : [...drawnMembers(model, view)].sort((a, b) => a.depth - b.depth);
   const onPlane = planeTest(model, view);
+  const isQuiet = view.members === 'faint';
   for (const member of members) {
     const subject: Subject = { kind: 'member', id: member.id };
     const { vertices } = worldPath([member.x1, member.y1, member.x2, member.y2], {});
@@ -19,14 +21,17 @@ export function structureItems(model: Model, view: View): Item[] {
     const { behaviour, start, end } = model.members[member.index]!;
     const faded = !onPlane(start) || !onPlane(end);
     const far = Math.round((1 - near(member.depth)) * SHADES) / SHADES;
+    const bar = bars?.get(member.index);
+    const opacity = faded ? 0.25 : (1 - 0.7 * far) * (isQuiet ? 0.5 : 1);
     items.push({
       kind: 'path',
       vertices,
-      stroke: faded ? 'faint' : 'member',
-      width: (behaviour === 'truss' ? 2 : 3.2) * view.weight * (1 - 0.35 * far),
+      stroke: bar?.ink ?? (faded ? 'faint' : 'member'),
+      width: (bar?.width ?? (behaviour === 'truss' ? 2 : 3.2)) * view.weight * (1 - 0.4 * far),
       subject,
       depth: member.depth,
-      opacity: faded ? 0.4 : 1 - 0.62 * far,
+      opacity,
+      texts: opacity > HEAVY ? 'keep off' : 'rather beside',
     });
     if (view.names) items.push(memberName(member, subject));
     if (view.localAxes) items.push(...axesItems(member, view));
@@ -47,10 +52,30 @@ export function structureItems(model: Model, view: View): Item[] {
     const { vertices } = symbolPath(node.x, node.y, dot, {});
     const fill = faded ? 'faint' : 'member';
     const { depth } = node;
-    if (model.space === 'plane') items.push({ kind: 'path', vertices, closed: true, fill, subject, depth });
+    if (model.space === 'plane')
+      items.push({
+        kind: 'path',
+        vertices,
+        closed: true,
+        fill,
+        subject,
+        depth,
+        ...(isQuiet && { opacity: 0.6 }),
+        texts: 'keep off',
+      });
     else {
-      const opacity = faded ? 0.4 : 0.4 + (0.6 * Math.round(near(depth) * SHADES)) / SHADES;
-      items.push({ kind: 'path', vertices, closed: true, fill, subject, depth, opacity });
+      const shade = Math.round(near(depth) * SHADES) / SHADES;
+      const opacity = faded ? 0.25 : 0.3 + 0.7 * shade;
+      items.push({
+        kind: 'path',
+        vertices,
+        closed: true,
+        fill,
+        subject,
+        depth,
+        opacity,
+        ...(opacity > HEAVY && { texts: 'keep off' }),
+      });
     }
     if (view.names) {
       items.push({
@@ -70,6 +95,9 @@ export function structureItems(model: Model, view: View): Item[] {
   }
   return items;
 }
+
+/** Lines that let more than this through are no obstacle to words: they stand behind. */
+const HEAVY = 0.62;
 
 /** Steps of depth: what is drawn alike can be painted together. */
 const SHADES = 6;
@@ -176,14 +204,17 @@ function releaseItems(member: Member, drawn: DrawnMember, view: View): Item[] {
           x,
           y,
           circle(radius, inward * (radius + 3 * w)),
-          { closed: true, fill: 'paper', stroke: 'member', width: 1.4 * w, subject },
+          { closed: true, fill: 'paper', stroke: 'member', width: 1.4 * w, subject, texts: 'keep off' },
           angle,
         ),
       );
       if (typeof hinge === 'number')
-        items.push(symbolPath(x, y, spiral(inward * (radius + 3 * w)), { stroke: 'member', width: 1.2 * w }, angle));
+        items.push(
+          symbolPath(x, y, spiral(inward * (radius + 3 * w)), { stroke: 'member', width: 1.2 * w, texts: 'keep off' }, angle),
+        );
     }
-    const bars = (offsets: number[]): Item => symbolPath(x, y, offsets, { stroke: 'member', width: 1.4 * w }, angle);
+    const bars = (offsets: number[]): Item =>
+      symbolPath(x, y, offsets, { stroke: 'member', width: 1.4 * w, texts: 'keep off' }, angle);
     const at = inward * 16 * w;
     if (releases.ux !== undefined && releases.ux !== 'fixed')
       items.push(bars([at - 2, -6, at - 2, 6]), bars([at + 2, -6, at + 2, 6]));

@@ -5,6 +5,7 @@ import { isSelected, symbolPath, type Item, type Path, type Subject } from './di
 import { drawnNodes } from './geometry';
 import { seenPoint } from './projection';
 import { circle } from './structure-items';
+import { supportWords } from './support-words';
 import type { View } from './view';
 
 const held = (restraint: Restraint | undefined): boolean => restraint === 'fixed';
@@ -13,10 +14,36 @@ const sprung = (restraint: Restraint | undefined): boolean => typeof restraint =
 /** Supports in their textbook symbols, turned with the support's axes, springs as zigzags. */
 export function supportItems(model: Model, view: View): Item[] {
   const nodes = drawnNodes(model, view);
-  return model.supports.flatMap((support): Item[] => {
+  const symbols = model.supports.flatMap((support): Item[] => {
     const node = nodes.get(support.node);
     if (!node) return [];
     return model.space === 'plane' ? symbol(support, node.x, node.y, view) : symbolInSpace(support, node.x, node.y, view);
+  });
+  return view.supports === 'said' ? [...symbols, ...supportLabels(model, view)] : symbols;
+}
+
+/** From so many alike on, one of them says it for all. */
+const MANY = 6;
+
+/** What each support does, in words. */
+function supportLabels(model: Model, view: View): Item[] {
+  const nodes = drawnNodes(model, view);
+  const said = model.supports.map((support) => ({
+    node: nodes.get(support.node),
+    id: support.node,
+    text: supportWords(support, model.space),
+  }));
+  const counts = new Map<string, number>();
+  for (const { text } of said) counts.set(text, (counts.get(text) ?? 0) + 1);
+  const seen = new Set<string>();
+  return said.flatMap(({ node, id, text }): Item[] => {
+    const count = counts.get(text)!;
+    if (!node || (count > MANY && seen.has(text))) return [];
+    seen.add(text);
+    const words = count > MANY ? `${count} × ${text}` : text;
+    const subject: Subject = { kind: 'support', id };
+    const place = { x: node.x, y: node.y, dx: 18 * view.weight, dy: -12 * view.weight, away: [1, -0.3] as const };
+    return [{ kind: 'label', text: words, ...place, ink: 'support', role: 'load', rank: 80, subject }];
   });
 }
 
@@ -25,12 +52,13 @@ function symbol(support: Support, x: number, y: number, view: View): Item[] {
   const selected = isSelected(view, subject);
   const w = view.weight;
   const angle = ((support.angle ?? 0) * Math.PI) / 180;
+  const quiet = view.supports === 'faint' ? { opacity: 0.5 } : {};
   const line = (offsets: readonly number[], turn = 0, more: Partial<Path> = {}): Item =>
     symbolPath(
       x,
       y,
       offsets.map((part) => part * w),
-      { stroke: selected ? 'selection' : 'support', width: 1.6 * w, subject, ...more },
+      { stroke: selected ? 'selection' : 'support', width: 1.6 * w, subject, ...quiet, texts: 'keep off', ...more },
       angle + turn,
     );
   const area = (offsets: readonly number[], turn = 0): Item => line(offsets, turn, { closed: true, fill: 'paper' });

@@ -24,9 +24,14 @@ export function svgMarkup(list: DisplayList, camera: Camera, palette: Palette): 
     const opacity = item.opacity === undefined ? '' : ` opacity="${item.opacity}"`;
     return [`<path d="${outline}${item.closed ? 'Z' : ''}" fill="${fill}"${stroke}${dash}${opacity}/>`];
   });
-  const texts = placeLabels(list, camera, roughMeasure).map(
-    ({ label, left, top, width, height }) =>
-      `<text x="${round(left + width / 2)}" y="${round(top + height * 0.78)}" font-size="${TEXT_HEIGHT[label.role]}" text-anchor="middle" fill="${palette(label.ink)}">${escape(label.text)}</text>`,
-  );
+  const texts = placeLabels(list, camera, roughMeasure).map(({ label, left, top, width, height, angle, leader }) => {
+    const [x, y] = [round(left + width / 2), round(top + height / 2)];
+    const turn = angle === 0 ? '' : ` transform="rotate(${round((angle * 180) / Math.PI)} ${x} ${y})"`;
+    const weight = label.role === 'extreme' ? ' font-weight="600"' : '';
+    const line = leader
+      ? `<path d="M${leader.slice(0, 2).map(round).join(' ')}L${leader.slice(2).map(round).join(' ')}" stroke="${palette(label.ink)}" stroke-width="0.8" opacity="0.6"/>`
+      : '';
+    return `${line}<text x="${x}" y="${y}" dy="0.36em" font-size="${TEXT_HEIGHT[label.role]}"${weight} text-anchor="middle" fill="${palette(label.ink)}"${turn}>${escape(label.text)}</text>`;
+  });
   return [...paths, ...texts].join('');
 }

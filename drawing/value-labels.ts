@@ -5,58 +5,122 @@ import { inkOf, sideOf, standsOn, type DrawnQuantity } from './diagram-items';
 import type { Governing } from './diagram-scale';
 import type { Label } from './display-list';
 import { pointOn, type DrawnMember } from './geometry';
-import { showValue } from './show-quantity-value';
+import { unitOfQuantity, valueOnSheet } from './show-quantity-value';
+import type { View } from './view';
 
-/** Parts of the largest value that are too small to be written; in space members stand before each other, and there is less room. */
-const SMALL = 5e-3;
-const CROWDED = 0.2;
+/** Part of the largest value under which a value waits until its member is pointed at. */
+const SMALL = 0.05;
+/** Pixels around a value in which nothing smaller of its kind is written: it comes when one zooms in. */
+const QUIET = 84;
+
+interface Found {
+  readonly member: DrawnMember;
+  readonly x: number;
+  readonly value: number;
+  readonly isGoverning: boolean;
+  readonly isPointed: boolean;
+}
 
 /**
- * The exact extremes of each member as labels at the tip of their ordinate. The largest of the whole structure always stays; values
- * that repeat a neighbour's at a shared node are said once.
+ * The exact extremes of members at the tips of their ordinates: those of the whole structure first and with their unit, then those of
+ * members; of what stands close together the largest. A member that is pointed at says all of its own.
  */
 export function valueLabels(
   model: Model,
-  { solution, outcome, quantity, metresPerUnit }: DrawnQuantity,
+  drawn: DrawnQuantity,
   members: readonly DrawnMember[],
   governing: Governing,
+  view: View,
 ): Label[] {
-  const display: DisplayUnits = { ...defaultDisplay, ...model.display };
   const size = Math.max(Math.abs(governing.max.value), Math.abs(governing.min.value));
   if (size === 0) return [];
-  const labels = new Map<string, Label>();
-  for (const member of members) {
-    const normal = standsOn(member, quantity);
-    const { max, min } = quantityExtremes(solution, outcome, member.index, quantity)!;
-    for (const { x, value } of max.value - min.value < 1e-6 * size ? [max] : [max, min]) {
-      // What is lost in the width of a line is left to the member's card.
-      if (Math.abs(value) < (model.space === 'space' ? CROWDED : SMALL) * size) continue;
-      const isGoverning = [governing.max, governing.min].some(
-        (one) => one.member === member.index && one.x === x && one.value === value,
-      );
-      // A constant value stands in the middle of its member.
-      const at = max.value - min.value < 1e-6 * size ? member.length / 2 : x;
-      const side = sideOf(quantity) * Math.sign(value);
-      const reach = metresPerUnit * Math.abs(value) * side;
-      const [px, py] = pointOn(member, at);
-      const [wx, wy] = [px + normal[0] * reach, py + normal[1] * reach];
-      const text = showValue(quantity, value, display);
-      const key = `${px.toFixed(3)} ${py.toFixed(3)} ${text}`;
-      const label: Label = {
-        kind: 'label',
-        text,
-        x: wx,
-        y: wy,
-        dx: 3 * side * normal[0],
-        dy: 3 * side * normal[1],
-        away: [side * normal[0], side * normal[1]],
-        ink: inkOf(quantity, value),
-        role: isGoverning ? 'extreme' : 'value',
-        rank: isGoverning ? 1000 : 70 + (20 * Math.abs(value)) / size,
-        subject: { kind: 'extreme', member: member.id, x: at },
-      };
-      if (isGoverning ? labels.get(key)?.role !== 'extreme' : !labels.has(key)) labels.set(key, label);
-    }
+  const found = members.flatMap((member) => extremesOf(drawn, member, governing, size, view));
+  // The larger one first: what is near it and says no more is left out.
+  found.sort((a, b) => rankOf(b, size) - rankOf(a, size));
+  const near = new Nearby(view.scale);
+  return found.flatMap((one) => {
+    const label = labelOf(model, drawn, one, size);
+    if (!one.isPointed && near.has(label, one)) return [];
+    near.add(label, one);
+    return [label];
+  });
+}
+
+const rankOf = ({ value, isGoverning, isPointed }: Found, size: number): number =>
+  (isGoverning ? 1000 : isPointed ? 500 : 70) + (20 * Math.abs(value)) / size;
+
+function extremesOf(
+  { solution, outcome, quantity }: DrawnQuantity,
+  member: DrawnMember,
+  governing: Governing,
+  size: number,
+  view: View,
+): Found[] {
+  const { max, min } = quantityExtremes(solution, outcome, member.index, quantity)!;
+  const isPointed = view.pointed === member.id;
+  // A constant value stands in the middle of its member.
+  const isConstant = max.value - min.value < 1e-6 * size;
+  return (isConstant ? [max] : [max, min]).flatMap(({ x, value }) => {
+    const isGoverning = [governing.max, governing.min].some(
+      (one) => one.member === member.index && one.x === x && one.value === value && Math.abs(value) >= SMALL * size,
+    );
+    if (Math.abs(value) < SMALL * size && !(isPointed && Math.abs(value) > 1e-9 * size)) return [];
+    return [{ member, x: isConstant ? member.length / 2 : x, value, isGoverning, isPointed }];
+  });
+}
+
+function labelOf(model: Model, { quantity, metresPerUnit }: DrawnQuantity, found: Found, size: number): Label {
+  const display: DisplayUnits = { ...defaultDisplay, ...model.display };
+  const { member, x, value, isGoverning } = found;
+  const normal = standsOn(member, quantity);
+  const side = sideOf(quantity) * Math.sign(value);
+  const reach = metresPerUnit * Math.abs(value) * side;
+  const [px, py] = pointOn(member, x);
+  const text = valueOnSheet(quantity, value, size, display);
+  return {
+    kind: 'label',
+    text: isGoverning ? `${text} ${unitOfQuantity(quantity, display)}` : text,
+    x: px + normal[0] * reach,
+    y: py + normal[1] * reach,
+    dx: 3 * side * normal[0],
+    dy: 3 * side * normal[1],
+    away: [side * normal[0], side * normal[1]],
+    ink: inkOf(quantity, value),
+    role: isGoverning ? 'extreme' : 'value',
+    rank: rankOf(found, size),
+    subject: { kind: 'extreme', member: member.id, x },
+  };
+}
+
+/** What is written already, by the cells of a coarse grid over the paper. */
+class Nearby {
+  private readonly cells = new Map<string, { readonly x: number; readonly y: number; readonly value: number }[]>();
+
+  constructor(private readonly scale: number) {}
+
+  /** Whether something of the same sign, and no smaller, is written close by. */
+  has(label: Label, { value, isGoverning }: Found): boolean {
+    const [x, y] = this.place(label);
+    for (let i = -1; i <= 1; i++)
+      for (let j = -1; j <= 1; j++)
+        for (const other of this.cells.get(this.key(x + i * QUIET, y + j * QUIET)) ?? [])
+          if (other.value * value > 0 && Math.hypot(other.x - x, other.y - y) < (isGoverning ? QUIET / 2 : QUIET)) return true;
+    return false;
   }
-  return [...labels.values()];
+
+  add(label: Label, { value }: Found): void {
+    const [x, y] = this.place(label);
+    const key = this.key(x, y);
+    const cell = this.cells.get(key);
+    if (cell) cell.push({ x, y, value });
+    else this.cells.set(key, [{ x, y, value }]);
+  }
+
+  private place({ x, y }: Label): [number, number] {
+    return [x * this.scale, y * this.scale];
+  }
+
+  private key(x: number, y: number): string {
+    return `${Math.floor(x / QUIET)} ${Math.floor(y / QUIET)}`;
+  }
 }

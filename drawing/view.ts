@@ -12,29 +12,43 @@ export type DiagramQuantity = (typeof diagramQuantities)[number];
 export const isMoment = (quantity: DiagramQuantity): boolean =>
   quantity !== 'none' && quantityTable[quantity].dimension === 'moment';
 
+/** How much of a thing is shown: not at all, as a hint, as it is, or with its words. */
+export type Strength = 'none' | 'faint' | 'plain' | 'said';
+
 /** What a drawing shows of a model, apart from where one looks. */
 export interface View extends Seen {
   /** Index into the solution's outcomes; -1 shows no results. */
   readonly outcome: number;
   readonly quantity: DiagramQuantity;
+  /** Axial forces as diagrams, or as the members themselves: wide where the force is large. */
+  readonly axial: 'bars' | 'diagrams';
   /** The user's factor on the diagram's own scale. */
   readonly diagramFactor: number;
-  readonly values: boolean;
+  /** Which values of the diagram are written: those that matter, or the ends of every member too. */
+  readonly values: 'none' | 'that matter' | 'all';
   /** Areas and ordinates of diagrams, not only their outlines. */
   readonly ordinates: boolean;
+  readonly members: Exclude<Strength, 'none' | 'said'>;
+  readonly supports: Strength;
+  readonly loads: Strength;
+  /** The resultant of the acting case. */
+  readonly resultant: boolean;
   readonly deflected: boolean;
   readonly reactions: boolean;
-  readonly loads: boolean;
-  readonly dimensions: boolean;
+  readonly dimensions: Exclude<Strength, 'said'>;
   readonly names: boolean;
+  /** Members at their true depth, and the name of each section once per run of members that have it. */
+  readonly sections: boolean;
   /** Local axes on every member. */
   readonly localAxes: boolean;
   readonly selection: readonly Subject[];
+  /** A member that is pointed at: all its values are written. */
+  readonly pointed: string | undefined;
   /** Pixels a metre: symbols and spacings depend on it. */
   readonly scale: number;
   /** Symbols and line weights: 1 on the sheet, smaller in thumbnails. */
   readonly weight: number;
-  /** The plane one draws on in space; what lies elsewhere is faded. */
+  /** The plane one draws on in space, or that is brought forward; what lies elsewhere is faded. */
   readonly plane: WorkPlane | undefined;
 }
 
@@ -44,16 +58,22 @@ export const plainView: View = {
   hidden: NOTHING_HIDDEN,
   outcome: 0,
   quantity: 'none',
+  axial: 'diagrams',
   diagramFactor: 1,
-  values: false,
+  values: 'none',
   ordinates: true,
+  members: 'plain',
+  supports: 'plain',
+  loads: 'none',
+  resultant: false,
   deflected: false,
   reactions: false,
-  loads: false,
-  dimensions: false,
+  dimensions: 'none',
   names: false,
+  sections: false,
   localAxes: false,
   selection: [],
+  pointed: undefined,
   scale: 1,
   weight: 1,
   plane: undefined,

@@ -38,8 +38,7 @@ export function GeometryBench({ sheet }: { readonly sheet: SheetController }) {
       <GridFold />
       <CleanUpFold sheet={sheet} />
       <UnderlayFold sheet={sheet} />
-      <Fold title="Names, dimensions and units">
-        <Shown />
+      <Fold title="Title, shear deformation and units">
         <Settings />
         <Units />
       </Fold>
@@ -69,29 +68,6 @@ function Counts() {
       {nodes === 1 ? '1 node' : `${nodes} nodes`}, {members === 1 ? '1 member' : `${members} members`}. New members take the
       section and material of the one drawn last.
     </Hint>
-  );
-}
-
-function Shown() {
-  const editor = useEditor();
-  const names = useEditorState((state) => state.names);
-  const dimensions = useEditorState((state) => state.dimensions);
-  const localAxes = useEditorState((state) => state.localAxes);
-  return (
-    <>
-      <PanelSubtitle>Shown</PanelSubtitle>
-      <Row>
-        <ToggleButton isSelected={names} onChange={(on) => editor.show({ names: on })}>
-          Names everywhere
-        </ToggleButton>
-        <ToggleButton isSelected={dimensions} onChange={(on) => editor.show({ dimensions: on })}>
-          Dimensions
-        </ToggleButton>
-        <ToggleButton isSelected={localAxes} onChange={(on) => editor.show({ localAxes: on })}>
-          Local axes
-        </ToggleButton>
-      </Row>
-    </>
   );
 }
 

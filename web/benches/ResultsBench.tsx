@@ -9,7 +9,6 @@ import { linearOf } from '@rigid-beam/core/results/sums';
 import type { LinearOutcome, Solution } from '@rigid-beam/core/results/results';
 import { governingValues } from '@rigid-beam/drawing/diagram-scale';
 import { nameOf, quantitiesOf, quantityTable, type Quantity } from '@rigid-beam/core/results/quantities';
-import { isPlane } from '@rigid-beam/core/stiffness/structure';
 import { showValue } from '@rigid-beam/drawing/show-quantity-value';
 import { actingIndex } from '../session/editor-state';
 import { settledSolution, useDisplay, useEditor, useEditorState } from '../session/use-editor';
@@ -26,11 +25,7 @@ export function ResultsBench() {
   const linear = linearOf(solution, outcome);
   return (
     <Stack>
-      <Hint>
-        {acts.id}
-        {acts.title && ` · ${acts.title}`}
-      </Hint>
-      <PanelSubtitle>Extremes</PanelSubtitle>
+      <PanelSubtitle>What governs in {acts.id}</PanelSubtitle>
       {isReady(solution, outcome) ? (
         <ExtremesTable solution={solution} outcome={outcome} display={display} />
       ) : (
@@ -71,7 +66,7 @@ function ExtremesTable({ solution, outcome, display }: TableProps) {
     <Table>
       <thead>
         <tr>
-          <th scope="col">Quantity</th>
+          <th scope="col" aria-label="Quantity" />
           <th scope="col">Value</th>
           <th scope="col">Member</th>
           <th scope="col">at</th>
@@ -81,12 +76,9 @@ function ExtremesTable({ solution, outcome, display }: TableProps) {
         {rows.map(({ quantity, side, value, member, x, from }) => (
           <tr key={quantity + side}>
             <td>
-              {side === 'max' ? 'Largest' : 'Smallest'}{' '}
-              {isPlane(structure) ? (
-                nameOf(structure, quantity)
-              ) : (
-                <abbr title={nameOf(structure, quantity)}>{quantityTable[quantity].symbol}</abbr>
-              )}
+              <abbr title={`${side === 'max' ? 'Largest' : 'Smallest'} ${nameOf(structure, quantity)}`}>
+                {quantityTable[quantity].symbol} {side === 'max' ? '↥' : '↧'}
+              </abbr>
             </td>
             <td>
               {showValue(quantity, value, display)}

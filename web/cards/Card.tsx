@@ -4,7 +4,6 @@ import { useMemo } from 'react';
 import styled from 'styled-components';
 import type { Subject } from '@rigid-beam/drawing/display-list';
 import { useEditor, useEditorState, useModel } from '../session/use-editor';
-import { CARD_WIDTH, TITLE_BLOCK } from '../sheet/framing';
 import { removalOf, removalWords } from '../sheet/removal';
 import { Hint, Button, PanelTitle, PlainButton, Row } from '../ui/controls';
 import { LoadCard } from './LoadCard';
@@ -12,17 +11,9 @@ import { MemberCard } from './MemberCard';
 import { NodeCard } from './NodeCard';
 
 const Panel = styled.aside`
-  position: absolute;
-  z-index: 3;
-  top: 0;
-  right: 0;
-  max-height: calc(100% - ${TITLE_BLOCK.height}px);
-  width: ${CARD_WIDTH}px;
-  padding: 0.6rem 0.8rem;
+  flex: 1;
+  min-height: 0;
   overflow-y: auto;
-  background: var(--panel);
-  border-left: 1px solid var(--rule-strong);
-  border-bottom: 1px solid var(--rule-strong);
 `;
 
 const Head = styled(Row)`
@@ -36,8 +27,12 @@ function useRemovalWords(selection: readonly Subject[]): string {
   return useMemo(() => (selection.length <= 200 ? removalWords(model, selection) : ''), [model, selection]);
 }
 
-/** What is selected, with its properties to change in place. Nothing is there without a selection. */
-export function Card() {
+/** Whether something is selected that has a card. */
+export const useHasCard = (): boolean => useEditorState(({ selection }) => selection.some(({ kind }) => CARDS.has(kind)));
+const CARDS: ReadonlySet<Subject['kind']> = new Set(['node', 'support', 'member', 'load']);
+
+/** What is selected, with its properties to change in place, and the way back to the bench. */
+export function Card({ back }: { readonly back: string }) {
   const editor = useEditor();
   const model = useModel();
   const selection = useEditorState((state) => state.selection);
@@ -63,15 +58,15 @@ export function Card() {
   };
   return (
     <Panel aria-label={title}>
+      <PlainButton aria-label={`Back to ${back}`} onPress={() => editor.select([])}>
+        ‹ {back}
+      </PlainButton>
       <Head>
         <PanelTitle>{title}</PanelTitle>
         <span>
           <Button onPress={remove} aria-label={also ? `Remove, and with it ${also}` : 'Remove'}>
             Remove
           </Button>
-          <PlainButton aria-label="Close the card" onPress={() => editor.select([])}>
-            ✕
-          </PlainButton>
         </span>
       </Head>
       {also && <Hint>Removing takes along {also}.</Hint>}

@@ -11,9 +11,9 @@ import {
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
 import { SectionEditor } from './SectionEditor';
-import { actingIndex } from '../session/editor-state';
+import { actingIndex, quantityOf } from '../session/editor-state';
 import { settledSolution, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
-import { Columns, Hint, PanelSubtitle, Row, Select, Stack, ToggleButton } from '../ui/controls';
+import { Button, Columns, Hint, PanelSubtitle, Row, Select, Stack, ToggleButton } from '../ui/controls';
 import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';
 import { MemberCharts } from './MemberCharts';
@@ -32,6 +32,7 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
   const display = useDisplay();
   const solution = useEditorState(settledSolution);
   const outcome = useEditorState(actingIndex);
+  const quantity = useEditorState(quantityOf);
   const first = members[0]!;
   const section = model.sections.find(({ id }) => id === first.section);
   const index = solution?.structure.names.members.indexOf(first.id) ?? -1;
@@ -66,9 +67,6 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
           onChange={(id) => change((member) => ({ ...member, material: id }))}
         />
       </Columns>
-      {solution && index >= 0 && solution.outcomes[outcome] && members.length === 1 && (
-        <MemberCharts solution={solution} outcome={outcome} member={index} display={display} />
-      )}
       <Select
         label="Behaviour"
         choices={behaviours.map((id) => ({ id, text: BEHAVIOUR_WORDS[id] }))}
@@ -112,6 +110,12 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
           onChange={(freedom, restraint) => change((member) => released(member, end, freedom, restraint))}
         />
       ))}
+      {solution && index >= 0 && solution.outcomes[outcome] && members.length === 1 && (
+        <>
+          <MemberCharts solution={solution} outcome={outcome} member={index} display={display} only={[quantity]} />
+          <Button onPress={() => editor.show({ drawer: 'charts' })}>Read all its diagrams</Button>
+        </>
+      )}
       {section && (
         <>
           <PanelSubtitle>Section, for every member that has it</PanelSubtitle>

@@ -13,8 +13,10 @@ import { subjectKey } from '@rigid-beam/drawing/display-list';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import type { Look, WorkPlane } from '@rigid-beam/drawing/projection';
 import { lengthUnit } from '@rigid-beam/core/quantities/display';
+import { switchNames } from '@rigid-beam/drawing/stage-view';
 import type { SheetController } from '../sheet/controller';
 import { chosenOf, selectChosen, subjectsOf } from '../session/chosen';
+import { switchWords } from '../sheet/switch-words';
 import type { Command } from './command';
 
 const isSpace = (sheet: SheetController): boolean => sheet.editor.state.model.space === 'space';
@@ -134,13 +136,23 @@ export const viewCommands: readonly Command[] = [
     },
   },
   ...LOOK_NAMES.map(([look, name]): Command => ({ name, fits: isSpace, run: done((sheet) => sheet.view.lookAt(look)) })),
+  ...switchNames.map((name): Command => ({
+    name: `Show or hide ${switchWords[name].toLowerCase()}`,
+    run: done(({ editor }) => editor.switch(name)),
+  })),
   {
-    name: 'Show or hide names',
-    run: done(({ editor }) => editor.show({ names: !editor.state.names })),
+    name: 'Fold or show the side panel',
+    run: done(({ editor }) => editor.show({ panel: editor.state.panel === 'open' ? 'folded' : 'open' })),
   },
   {
-    name: 'Show or hide local axes',
-    run: done(({ editor }) => editor.show({ localAxes: !editor.state.localAxes })),
+    name: 'Fold or show the cases',
+    run: done(({ editor }) => editor.show({ strip: editor.state.strip === 'open' ? 'folded' : 'open' })),
+  },
+  {
+    name: 'Read the diagrams of the selection',
+    needs: 'members',
+    inMenu: true,
+    run: done(({ editor }) => editor.show({ drawer: 'charts' })),
   },
   { name: 'Hide the selection', needs: 'nodes or members', inMenu: true, run: done((sheet) => hide(sheet, 'selected')) },
   { name: 'Show only the selection', needs: 'nodes or members', inMenu: true, run: done((sheet) => hide(sheet, 'others')) },
@@ -221,6 +233,6 @@ export const viewCommands: readonly Command[] = [
   })),
   ...(['nodes', 'members'] as const).map((list): Command => ({
     name: `Open the schedule of ${list}`,
-    run: done(({ editor }) => editor.show({ schedule: list })),
+    run: done(({ editor }) => editor.show({ drawer: list })),
   })),
 ];

@@ -11,7 +11,7 @@ import { tableAction, type TableAction } from './keys';
 import { Bar, Drawer, HEIGHT, Line, Said, Scroll, type Place } from './parts';
 import { readTable, writeCells, type Cell } from './write-cells';
 
-/** Nodes or members as a table with the habits of a spreadsheet, over the lower half of the sheet and linked with its selection. */
+/** Nodes or members as a table with the habits of a spreadsheet, in the drawer under the sheet and linked with its selection. */
 export function Schedule({ list }: { readonly list: ScheduleList }) {
   const editor = useEditor();
   const model = useEditorState((state) => state.model);
@@ -179,7 +179,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
         selectRows(range.top, range.bottom);
         return true;
       case 'close':
-        editor.show({ schedule: undefined });
+        editor.show({ drawer: undefined });
         return true;
     }
   };
@@ -188,7 +188,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
     <Drawer aria-label={`Schedule of ${list}`}>
       <Bar>
         {(['nodes', 'members'] as const).map((one) => (
-          <ToggleButton key={one} isSelected={one === list} onChange={() => editor.show({ schedule: one })}>
+          <ToggleButton key={one} isSelected={one === list} onChange={() => editor.show({ drawer: one })}>
             {one === 'nodes' ? 'Nodes' : 'Members'}
           </ToggleButton>
         ))}
@@ -202,7 +202,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
         <Said role="status" data-fault={trouble !== undefined || undefined}>
           {trouble ?? `${rows.length} ${list}. Type to change, paste from a spreadsheet, space selects the row.`}
         </Said>
-        <PlainButton aria-label="Close the schedule" onPress={() => editor.show({ schedule: undefined })}>
+        <PlainButton aria-label="Close the schedule" onPress={() => editor.show({ drawer: undefined })}>
           ✕
         </PlainButton>
       </Bar>

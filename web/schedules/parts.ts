@@ -12,13 +12,8 @@ export interface Place {
 export const HEIGHT = 26;
 
 export const Drawer = styled.section`
-  position: absolute;
-  z-index: 7;
-  left: 0;
-  right: 0;
-  bottom: 0;
-  height: 52%;
   display: grid;
+  height: 100%;
   grid-template-rows: auto minmax(0, 1fr);
   background: var(--panel);
   border-top: 1.5px solid var(--ink);

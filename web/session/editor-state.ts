@@ -4,10 +4,12 @@ import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import type { RemediedMechanism } from '@rigid-beam/core/analysis/remedies';
 import type { Results } from '@rigid-beam/core/results/results';
 import type { Subject } from '@rigid-beam/drawing/display-list';
+import type { ForceQuantity } from '@rigid-beam/drawing/view';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import type { SolveProgress } from '../solver/solver.worker';
 import { historyOf, type History, type Step } from './history';
 import type { StorageState } from './storage';
+import { keptView, type KeptView } from './kept-view';
 import { placeOfAddress, type Place } from './view-state';
 
 /** The model as the server gave it when the page was opened. */
@@ -44,26 +46,35 @@ export interface EditorState extends Place {
   /** Why the last edit was refused. */
   readonly refusal: readonly Notice[];
   readonly diagramFactor: number;
-  readonly values: boolean;
-  readonly deflected: boolean;
-  readonly dimensions: boolean;
-  readonly names: boolean;
-  readonly localAxes: boolean;
+  /** What the structure suggests to look at: the quantity that it opens on, and how axial forces are drawn. */
+  readonly suggestion: Suggestion | undefined;
   /** Keys of the nodes and members that are not shown. */
   readonly hidden: ReadonlySet<string>;
   /** Of several motions that nothing resists, the place of the one that is drawn; the first one otherwise. */
   readonly shownMotion: number | undefined;
   /** What would stop the mechanisms of a model, once it is found. */
   readonly remedies: { readonly model: Model; readonly mechanisms: readonly RemediedMechanism[] } | undefined;
-  /** The schedule that is open. */
-  readonly schedule: 'nodes' | 'members' | undefined;
+  /** What the drawer under the sheet shows. */
+  readonly drawer: DrawerContent | undefined;
+  /** Whether the side panel and the sketches of the cases are open or folded away. */
+  readonly panel: 'open' | 'folded';
+  readonly strip: 'open' | 'folded';
 }
 
+/** A schedule, or the diagrams of a member at a size that can be read. */
+export type DrawerContent = 'nodes' | 'members' | 'charts';
+
+export interface Suggestion {
+  readonly quantity: ForceQuantity;
+  readonly axial: 'bars' | 'diagrams';
+}
+
+/** The quantity that is looked at: the chosen one, or what the structure suggests. */
+export const quantityOf = ({ quantity, suggestion }: Pick<EditorState, 'quantity' | 'suggestion'>): ForceQuantity =>
+  quantity ?? suggestion?.quantity ?? 'Mz';
+
 /** What of the state only switches the view. */
-export type Shown = Pick<
-  EditorState,
-  'diagramFactor' | 'values' | 'deflected' | 'dimensions' | 'names' | 'localAxes' | 'hidden' | 'schedule'
->;
+export type Shown = Pick<EditorState, 'diagramFactor' | 'hidden' | 'drawer' | 'panel' | 'strip'>;
 
 /** Members up to which everything on the page follows a drag. */
 const LIVELY = 300;
@@ -80,9 +91,16 @@ export function actingIndex({ drawn, acting }: Pick<EditorState, 'drawn' | 'acti
   );
 }
 
+/** What an address does not say is as it was when the model was looked at last. */
+export const withKept = (place: Place, { quantity, stages }: KeptView): Place => ({
+  ...place,
+  quantity: place.quantity ?? quantity,
+  switches: { ...stages?.[place.stage], ...place.switches },
+});
+
 /** What a page begins with: the stored model, at the place that the address names. */
 export const beginning = (opened: Opened, search: string): EditorState => ({
-  ...placeOfAddress(search),
+  ...withKept(placeOfAddress(search), keptView(opened.id)),
   projectName: opened.projectName,
   model: opened.model,
   preview: undefined,
@@ -95,13 +113,11 @@ export const beginning = (opened: Opened, search: string): EditorState => ({
   selection: [],
   refusal: [],
   diagramFactor: 1,
-  values: true,
-  deflected: true,
-  dimensions: true,
-  names: false,
-  localAxes: false,
+  suggestion: undefined,
   hidden: NOTHING_HIDDEN,
-  schedule: undefined,
+  drawer: undefined,
+  panel: 'open',
+  strip: 'open',
   shownMotion: undefined,
   remedies: undefined,
 });

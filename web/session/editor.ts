@@ -7,12 +7,24 @@ import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { clashWords, rebased } from '@rigid-beam/core/model/edits/rebase';
 import type { Notice } from '@rigid-beam/core/model/notice';
 import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
+import { carriesAxially, opensOn } from '@rigid-beam/drawing/opens-on';
+import { isOn, type SwitchName } from '@rigid-beam/drawing/stage-view';
 import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import { SolvingClient, type SolveOutcome } from '../solver/solving-client';
-import { beginning, isHeld, type Drawn, type EditorState, type Opened, type Shown } from './editor-state';
+import {
+  beginning,
+  isHeld,
+  withKept,
+  type Drawn,
+  type EditorState,
+  type Opened,
+  type Shown,
+  type Suggestion,
+} from './editor-state';
 import { EnvelopeReader } from './envelope-reader';
 import { afterRevision, historyOf, type Step } from './history';
 import { keepFile } from './keep-file';
+import { keepView, keptView } from './kept-view';
 import { StorageQueue, type UnsentEdit } from './storage';
 import { storedState, storedStep } from './stored';
 import { addressOfPlace, placeOfAddress, type Place } from './view-state';
@@ -150,18 +162,29 @@ export class Editor {
     this.select(without.length < selection.length ? without : [...selection, subject]);
   }
 
-  /** Goes to a stage, case or quantity; each is a step of the browser's own back and forth. */
+  /** Goes to a stage, case or quantity, or switches what it shows; each is a step of the browser's own back and forth. */
   go(place: Partial<Place>): void {
-    const { stage, acting, quantity } = { ...this.state, ...place };
-    const next = { stage, acting, quantity };
+    const { id } = this.opened;
+    const kept = keptView(id);
+    // Each stage shows what was switched in it.
+    const own = place.stage === undefined ? {} : { switches: kept.stages?.[place.stage] ?? {} };
+    const { stage, acting, quantity, switches } = { ...this.state, ...own, ...place };
+    const next = { stage, acting, quantity, switches };
+    if (place.quantity ?? place.switches)
+      keepView(id, { ...(quantity && { quantity }), stages: { ...kept.stages, [stage]: switches } });
     this.own.setState(next);
     void this.reader.follow();
     if (addressOfPlace(next) !== window.location.search) window.history.pushState(null, '', addressOfPlace(next));
   }
 
+  /** Has something shown in this stage, or not. */
+  switch(name: SwitchName, to = !isOn(this.state.stage, this.state.switches, name)): void {
+    this.go({ switches: { ...this.state.switches, [name]: to } });
+  }
+
   /** The address changed by back or forward. */
   follow(search: string): void {
-    this.own.setState(placeOfAddress(search));
+    this.own.setState(withKept(placeOfAddress(search), keptView(this.opened.id)));
     void this.reader.follow();
   }
 
@@ -267,8 +290,17 @@ export class Editor {
 
   private draw(drawn: Drawn): void {
     if (drawn.model !== this.state.drawn.model) this.own.setState({ shownMotion: undefined });
-    this.own.setState(isHeld(this.state) ? { drawn } : { drawn, settled: drawn });
+    const suggestion = this.suggestion(drawn);
+    this.own.setState(isHeld(this.state) ? { drawn, suggestion } : { drawn, suggestion, settled: drawn });
     void this.reader.follow();
+  }
+
+  /** What to look at first; asked again when members came or went. */
+  private suggestion({ model, results }: Drawn): Suggestion | undefined {
+    const { suggestion, drawn } = this.state;
+    const solution = results?.solution;
+    if (!solution || (suggestion && drawn.model.members.length === model.members.length)) return suggestion;
+    return { quantity: opensOn(model, solution), axial: carriesAxially(model, solution) ? 'bars' : 'diagrams' };
   }
 
   private keepSelection(model: Model): void {

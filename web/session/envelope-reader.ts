@@ -1,6 +1,7 @@
 import { isReadAhead, readingOf, withFound } from '@rigid-beam/core/results/readings';
+import { isOn } from '@rigid-beam/drawing/stage-view';
 import type { SolvingClient } from '../solver/solving-client';
-import { actingIndex, type Drawn, type EditorState } from './editor-state';
+import { actingIndex, quantityOf, type Drawn, type EditorState } from './editor-state';
 
 /** What the reader needs of the editor. */
 interface Owner {
@@ -24,11 +25,12 @@ export class EnvelopeReader {
   async follow(): Promise<void> {
     const { owner } = this;
     const state = owner.state();
-    const { drawn, quantity } = state;
+    const { drawn, stage, switches } = state;
     const outcome = actingIndex(state);
     const solution = drawn.results?.solution;
     const known = solution && readingOf(solution, outcome);
-    const curve = quantity === 'none' || known?.curves.has(quantity) ? undefined : quantity;
+    const quantity = quantityOf(state);
+    const curve = !isOn(stage, switches, 'diagram') || known?.curves.has(quantity) ? undefined : quantity;
     const own = ++this.count;
     if (!solution || !isReadAhead(solution, outcome) || (known && !curve)) {
       owner.tell(undefined);

@@ -44,13 +44,19 @@ describe('undo and redo', () => {
 });
 
 describe('the address', () => {
-  test('holds stage, acting case and quantity, and reads back', () => {
-    const place = { stage: 'loads', acting: 'Q 1&2', quantity: 'Vy' as const };
+  test('holds stage, acting case, quantity and what is switched, and reads back', () => {
+    const switches = { diagram: true, loads: false };
+    const place = { stage: 'loads', acting: 'Q 1&2', quantity: 'Vy' as const, switches };
     expect(placeOfAddress(addressOfPlace(place))).toEqual(place);
   });
 
   test('what it does not know becomes the beginning', () =>
-    expect(placeOfAddress('?quantity=heat')).toEqual({ stage: 'geometry', acting: undefined, quantity: 'Mz' }));
+    expect(placeOfAddress('?quantity=heat&show=smoke')).toEqual({
+      stage: 'geometry',
+      acting: undefined,
+      quantity: undefined,
+      switches: {},
+    }));
 });
 
 describe('storing edits', () => {

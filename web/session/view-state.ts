@@ -1,4 +1,5 @@
-import { diagramQuantities, type DiagramQuantity } from '@rigid-beam/drawing/view';
+import { isOn, switchNames, type Switches } from '@rigid-beam/drawing/stage-view';
+import { forceQuantities, type ForceQuantity } from '@rigid-beam/drawing/view';
 
 /** What is looked at; it stands in the address, so that a link opens what was seen. */
 export interface Place {
@@ -6,7 +7,10 @@ export interface Place {
   readonly stage: string;
   /** Id of the case or combination that acts; undefined lets the first one act. */
   readonly acting: string | undefined;
-  readonly quantity: DiagramQuantity;
+  /** The quantity that was chosen; until one is, the structure suggests it. */
+  readonly quantity: ForceQuantity | undefined;
+  /** What is shown besides, or instead of, what the stage shows. */
+  readonly switches: Switches;
 }
 
 export function placeOfAddress(search: string): Place {
@@ -15,11 +19,32 @@ export function placeOfAddress(search: string): Place {
   return {
     stage: parameters.get('stage') ?? 'geometry',
     acting: parameters.get('acting') ?? undefined,
-    quantity: diagramQuantities.find((one) => one === quantity) ?? 'Mz',
+    quantity: forceQuantities.find((one) => one === quantity),
+    switches: switchesOf(parameters.get('show') ?? ''),
   };
 }
 
-export function addressOfPlace({ stage, acting, quantity }: Place): string {
-  const parameters = new URLSearchParams({ stage, ...(acting !== undefined && { acting }), quantity });
+/** `names,-loads`: what is shown besides, and what is not. */
+function switchesOf(words: string): Switches {
+  const list = words.split(',');
+  const found: [string, boolean][] = [];
+  for (const name of switchNames) {
+    if (list.includes(name)) found.push([name, true]);
+    else if (list.includes(`-${name}`)) found.push([name, false]);
+  }
+  return Object.fromEntries(found);
+}
+
+export function addressOfPlace({ stage, acting, quantity, switches }: Place): string {
+  // What is as the stage has it anyway needs no words.
+  const show = switchNames
+    .filter((name) => switches[name] !== undefined && switches[name] !== isOn(stage, {}, name))
+    .map((name) => (switches[name] ? name : `-${name}`));
+  const parameters = new URLSearchParams({
+    stage,
+    ...(acting !== undefined && { acting }),
+    ...(quantity !== undefined && { quantity }),
+    ...(show.length > 0 && { show: show.join(',') }),
+  });
   return `?${parameters.toString()}`;
 }

@@ -4,43 +4,57 @@ import { memo, useEffect, useMemo, useRef, useState, type RefObject } from 'reac
 import { Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
-import { showMoment } from '@rigid-beam/core/quantities/show-load';
+import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
 import type { Model } from '@rigid-beam/core/model/model';
 import { isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { governingValues, largestOf } from '@rigid-beam/drawing/diagram-scale';
 import { sketchMarkup } from '@rigid-beam/drawing/sketch';
 import { actingIndex } from '../session/editor-state';
+import { PlainButton } from '../ui/controls';
 import { useEditor, useEditorState, useDrawnInTime } from '../session/use-editor';
 
-const Strip = styled(RadioGroup)`
-  grid-area: cases;
-  /* Holds its unseen inputs, which would otherwise widen the page. */
-  position: relative;
+const SIZE = { width: 118, height: 46, head: 23 } as const;
+
+const Strip = styled.div`
   display: flex;
-  gap: 0.4rem;
-  padding: 0.4rem 0.6rem;
-  overflow-x: auto;
+  align-items: center;
+  min-width: 0;
   background: var(--desk);
   border-top: 1px solid var(--rule-strong);
 `;
 
+const Row = styled(RadioGroup)`
+  flex: 1;
+  /* Holds its unseen inputs, which would otherwise widen the page. */
+  position: relative;
+  display: flex;
+  gap: 0.35rem;
+  min-width: 0;
+  padding: 0.15rem 0.5rem;
+  overflow-x: auto;
+  scrollbar-width: thin;
+`;
+
 const Card = styled(Radio)`
+  position: relative;
   flex: 0 0 auto;
-  display: grid;
-  grid-template-rows: auto 1fr auto;
-  width: 9.4rem;
-  padding: 0.2rem 0.4rem;
+  width: ${SIZE.width + 2}px;
   background: var(--paper);
   border: 1px solid var(--rule);
-  border-radius: 3px;
+  border-radius: 2px;
   cursor: default;
+  &[data-folded='true'] {
+    width: auto;
+    max-width: 14rem;
+    padding: 0 0.4rem;
+  }
   &[data-hovered] {
     border-color: var(--rule-strong);
   }
   &[data-selected] {
     border-color: var(--ink);
-    box-shadow: inset 0 -3px 0 var(--ink);
+    box-shadow: inset 0 0 0 1px var(--ink);
   }
   &[data-focus-visible] {
     outline: 2px solid var(--focus);
@@ -48,26 +62,44 @@ const Card = styled(Radio)`
   }
 `;
 
+/** Over the sketch's empty corners. */
 const Name = styled.span`
+  display: block;
   overflow: hidden;
   white-space: nowrap;
   text-overflow: ellipsis;
-  font-size: 0.75rem;
+  font-size: 0.72rem;
+  line-height: 1.35;
+  [data-rac]:not([data-folded='true']) > & {
+    position: absolute;
+    left: 0.3rem;
+    top: 0.05rem;
+    max-width: calc(100% - 0.6rem);
+  }
   b {
-    margin-right: 0.35rem;
+    margin-right: 0.3rem;
   }
 `;
 
 const Figure = styled.span`
+  position: absolute;
+  right: 0.25rem;
+  bottom: 0;
+  padding: 0 0.15rem;
+  background: var(--paper);
   color: var(--soft);
-  font-size: 0.72rem;
+  font-size: 0.7rem;
+  line-height: 1.3;
 `;
 
 const Blank = styled.div`
-  height: 50px;
+  height: ${SIZE.height}px;
 `;
 
-const SIZE = { width: 138, height: 50 } as const;
+const Fold = styled(PlainButton)`
+  min-height: 1.4rem;
+  font-size: 0.75rem;
+`;
 
 /** One live small sketch per case, combination and envelope; arrow keys step through them. */
 export function CaseStrip() {
@@ -82,24 +114,36 @@ export function CaseStrip() {
   useEffect(() => {
     strip.current?.children[acting]?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
   }, [acting]);
-  if (all.length === 0) return <Strip aria-label="Cases and combinations">There is no load case yet. Add one in Loads.</Strip>;
+  const isFolded = useEditorState((state) => state.strip === 'folded');
   return (
-    <Strip
-      ref={strip}
-      aria-label="Cases and combinations"
-      orientation="horizontal"
-      value={all[acting]?.id ?? null}
-      onChange={(id) => editor.go({ acting: id })}
-    >
-      {all.map(({ id, title }, index) => (
-        <Card key={id} value={id}>
-          <Name>
-            <b>{id}</b>
-            {title}
-          </Name>
-          <Picture model={model} solution={solution} outcome={index} />
-        </Card>
-      ))}
+    <Strip>
+      {all.length === 0 ? (
+        <span>There is no load case yet. Add one in Loads.</span>
+      ) : (
+        <Row
+          ref={strip}
+          aria-label="Cases and combinations"
+          orientation="horizontal"
+          value={all[acting]?.id ?? null}
+          onChange={(id) => editor.go({ acting: id })}
+        >
+          {all.map(({ id, title }, index) => (
+            <Card key={id} value={id} data-folded={isFolded} aria-label={title ? `${id} ${title}` : id}>
+              <Name title={title}>
+                <b>{id}</b>
+                {title}
+              </Name>
+              {!isFolded && <Picture model={model} solution={solution} outcome={index} />}
+            </Card>
+          ))}
+        </Row>
+      )}
+      <Fold
+        aria-label={isFolded ? 'Show the sketches of the cases' : 'Fold the cases to a line of names'}
+        onPress={() => editor.show({ strip: isFolded ? 'open' : 'folded' })}
+      >
+        {isFolded ? '▴' : '▾'}
+      </Fold>
     </Strip>
   );
 }
@@ -117,7 +161,7 @@ function Picture(props: PictureProps) {
   return (
     <div ref={place}>
       {isShown ? <Sketch {...props} /> : <Blank />}
-      <Figure className="number">{isShown ? figure(props.model, props.solution, props.outcome) : ' '}</Figure>
+      <Figure className="number">{isShown ? <Governing {...props} /> : ' '}</Figure>
     </div>
   );
 }
@@ -148,9 +192,12 @@ const Sketch = memo(function Sketch({ model, solution, outcome }: PictureProps) 
   );
 });
 
-/** The figure by which a case is known: its largest moment. */
-function figure(model: Model, solution: Solution | undefined, outcome: number): string {
+/** The figure by which a case is known: its largest axial force where a structure carries by these, else its largest moment. */
+function Governing({ model, solution, outcome }: PictureProps) {
+  const axial = useEditorState((state) => state.suggestion?.axial === 'bars');
   if (!solution?.outcomes[outcome] || !isReady(solution, outcome)) return '–';
-  const largest = largestOf(governingValues(solution, outcome, 'Mz'));
-  return `M ${showMoment(largest, { ...defaultDisplay, ...model.display })}`;
+  const display = { ...defaultDisplay, ...model.display };
+  const largest = (quantity: 'N' | 'Mz' | 'My'): number => largestOf(governingValues(solution, outcome, quantity));
+  if (axial) return `N ${showForce(largest('N'), display)}`;
+  return `M ${showMoment(Math.max(largest('Mz'), model.space === 'space' ? largest('My') : 0), display)}`;
 }

@@ -6,13 +6,10 @@ import { Button, PlainButton } from '../ui/controls';
 import type { SheetController } from './controller';
 
 const Slip = styled.div`
-  position: absolute;
-  left: 0.8rem;
-  top: 2rem;
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 0.6rem;
-  max-width: calc(100% - 1.6rem);
+  gap: 0.3rem 0.6rem;
   padding: 0.25rem 0.6rem;
   background: var(--attention-ground);
   border: 1px solid var(--attention);

@@ -8,10 +8,7 @@ import { FloatingField, TypedStep } from './FloatingField';
 import { SheetController } from './controller';
 import { SheetItems } from './SheetItems';
 import { SelectTool } from './tools/select-tool';
-import { TitleBlock } from './TitleBlock';
-import { OfferSlip } from './OfferSlip';
 import { usePointer } from './use-pointer';
-import { ViewTools } from './ViewTools';
 
 const Frame = styled.section`
   position: relative;
@@ -30,22 +27,13 @@ const Canvas = styled.canvas`
   outline: none;
 `;
 
-const HintLine = styled.p`
-  position: absolute;
-  left: 0.8rem;
-  top: 0.5rem;
-  max-width: calc(100% - 1.6rem);
-  color: var(--soft);
-  pointer-events: none;
-`;
-
 interface SheetProps {
   readonly onReady: (controller: SheetController | undefined) => void;
   /** Other choices for what is selected. */
   readonly menu: (controller: SheetController) => ReactNode;
 }
 
-/** The interactive drawing: mounts the controller on a canvas and lays fields, title block and items for the keyboard over it. */
+/** The interactive drawing: mounts the controller on a canvas and lays the fields and the items for the keyboard over it. */
 export function Sheet({ onReady, menu }: SheetProps) {
   const editor = useEditor();
   const frame = useRef<HTMLElement>(null);
@@ -94,7 +82,6 @@ interface LiveProps {
 }
 
 function Live({ controller, canvas, children }: LiveProps) {
-  const hint = useStore(controller.store, (state) => state.hint);
   const field = useStore(controller.store, (state) => state.field);
   const typed = useStore(controller.store, (state) => state.typed);
   const cursor = useStore(controller.store, (state) => state.cursor);
@@ -106,11 +93,7 @@ function Live({ controller, canvas, children }: LiveProps) {
 
   return (
     <>
-      <HintLine role="status">{hint}</HintLine>
       <SheetItems controller={controller} />
-      <ViewTools controller={controller} />
-      <TitleBlock />
-      <OfferSlip controller={controller} />
       {children}
       {field && (
         <FloatingField

@@ -1,23 +1,22 @@
 'use client';
 
+import { Dialog, DialogTrigger, Popover } from 'react-aria-components';
 import styled from 'styled-components';
 import { useStore } from 'zustand';
 import { LOOKS, type Look } from '@rigid-beam/drawing/projection';
 import { useEditorState } from '../session/use-editor';
-import { PlainButton } from '../ui/controls';
+import { overFace, PlainButton } from '../ui/controls';
 import type { SheetController } from './controller';
-import { TITLE_BLOCK } from './framing';
 
 const Bar = styled.div`
-  position: absolute;
-  left: 0.6rem;
-  bottom: 0.6rem;
   display: flex;
-  flex-wrap: wrap;
-  max-width: calc(100% - ${TITLE_BLOCK.width + 24}px);
-  background: var(--paper);
-  border: 1px solid var(--rule);
-  border-radius: 3px;
+  && {
+    padding: 0 0.15rem;
+  }
+  button {
+    min-height: 1.4rem;
+    padding: 0 0.35rem;
+  }
 `;
 
 /** Zoom for those without a wheel, and the looks at a space model. */
@@ -25,15 +24,16 @@ export function ViewTools({ controller }: { readonly controller: SheetController
   const space = useEditorState((state) => state.model.space);
   return (
     <Bar role="toolbar" aria-label="View">
+      {space === 'space' && <Looks controller={controller} />}
       <PlainButton aria-label="Zoom out" onPress={() => controller.view.zoom(1 / 1.4)}>
         −
       </PlainButton>
       <PlainButton aria-label="Zoom in" onPress={() => controller.view.zoom(1.4)}>
         +
       </PlainButton>
-      <PlainButton onPress={() => controller.view.showAll()}>Whole structure</PlainButton>
-      <PlainButton onPress={() => controller.editor.show({ schedule: 'nodes' })}>Schedules</PlainButton>
-      {space === 'space' && <Looks controller={controller} />}
+      <PlainButton aria-label="Whole structure" onPress={() => controller.view.showAll()}>
+        Whole
+      </PlainButton>
     </Bar>
   );
 }
@@ -44,28 +44,44 @@ const LOOK_WORDS: Record<Look, string> = { front: 'Front', side: 'Side', plan: '
 function Looks({ controller }: { readonly controller: SheetController }) {
   const look = useStore(controller.store, (state) => state.look);
   const isAt = (one: Look): boolean => (LOOKS[one].round - look.round) % 360 === 0 && LOOKS[one].height === look.height;
+  const all = Object.keys(LOOK_WORDS) as Look[];
+  const current = all.find(isAt);
   return (
-    <>
-      {(Object.keys(LOOK_WORDS) as Look[]).map((one) => (
-        <LookButton key={one} aria-pressed={isAt(one)} onPress={() => controller.view.lookAt(one)}>
-          {LOOK_WORDS[one]}
-        </LookButton>
-      ))}
-      <PlainButton aria-label="Turn to the left" onPress={() => controller.view.turn(37.5, 0)}>
-        ↶
+    <DialogTrigger>
+      <PlainButton aria-label={`Seen from: ${current ? LOOK_WORDS[current] : 'another side'}`}>
+        {current ? LOOK_WORDS[current] : `${Math.round(look.round)}°, ${Math.round(look.height)}°`} ▾
       </PlainButton>
-      <PlainButton aria-label="Turn to the right" onPress={() => controller.view.turn(-37.5, 0)}>
-        ↷
-      </PlainButton>
-      <PlainButton aria-label="Look from higher" onPress={() => controller.view.turn(0, 37.5)}>
-        ⤒
-      </PlainButton>
-      <PlainButton aria-label="Look from lower" onPress={() => controller.view.turn(0, -37.5)}>
-        ⤓
-      </PlainButton>
-    </>
+      <Popover placement="top end">
+        <Over aria-label="Seen from">
+          {all.map((one) => (
+            <LookButton key={one} aria-pressed={isAt(one)} onPress={() => controller.view.lookAt(one)}>
+              {LOOK_WORDS[one]}
+            </LookButton>
+          ))}
+          <PlainButton aria-label="Turn to the left" onPress={() => controller.view.turn(37.5, 0)}>
+            ↶ Turn left
+          </PlainButton>
+          <PlainButton aria-label="Turn to the right" onPress={() => controller.view.turn(-37.5, 0)}>
+            ↷ Turn right
+          </PlainButton>
+          <PlainButton aria-label="Look from higher" onPress={() => controller.view.turn(0, 37.5)}>
+            ⤒ Higher
+          </PlainButton>
+          <PlainButton aria-label="Look from lower" onPress={() => controller.view.turn(0, -37.5)}>
+            ⤓ Lower
+          </PlainButton>
+        </Over>
+      </Popover>
+    </DialogTrigger>
   );
 }
+
+const Over = styled(Dialog)`
+  display: grid;
+  grid-template-columns: repeat(4, auto);
+  padding: 0.3rem;
+  ${overFace}
+`;
 
 const LookButton = styled(PlainButton)`
   &[aria-pressed='true'] {

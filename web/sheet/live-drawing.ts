@@ -1,7 +1,9 @@
 import type { StoreApi } from 'zustand/vanilla';
-import type { Item, Subject } from '@rigid-beam/drawing/display-list';
+import type { Camera } from '@rigid-beam/drawing/camera';
+import { subjectKey, type Item, type Label, type Subject } from '@rigid-beam/drawing/display-list';
 import { paperItems } from '@rigid-beam/drawing/grid-items';
 import { hitTest, type Hit } from '@rigid-beam/drawing/hit-test';
+import { pointedItems } from '@rigid-beam/drawing/pointed-items';
 import { placeLabels, type PlacedLabel } from '@rigid-beam/drawing/place-labels';
 import { type Editor } from '../session/editor';
 import { isHeld } from '../session/editor-state';
@@ -53,6 +55,22 @@ export class LiveDrawing {
   recolour(): void {
     this.painter.recolour();
     this.refresh();
+  }
+
+  /** What would be drawn from a camera. */
+  readonly drawnFrom = (camera: Camera): { readonly items: readonly Item[]; readonly placed: readonly PlacedLabel[] } => {
+    const items = this.itemsFrom(camera, 'still');
+    return { items, placed: placeLabels(items, camera, this.painter.measure) };
+  };
+
+  /** All values of a member that is pointed at, and its name, beside what is written already. */
+  pointedAt(member: string): Item[] {
+    const state = this.editor.state;
+    const view = viewOf(state, this.from().seen(), undefined, this.from().camera.scale, 'still');
+    const written = new Set(this.placed.map(({ label }) => keyOf(label)));
+    return pointedItems(state.drawn.model, state.drawn.results?.solution, view, member).filter(
+      (item) => item.kind !== 'label' || !written.has(keyOf(item)),
+    );
   }
 
   shift(dx: number, dy: number): void {
@@ -108,14 +126,20 @@ export class LiveDrawing {
     };
   }
 
+  private itemsFrom({ scale }: Camera, look: 'turning' | 'still'): Item[] {
+    const state = this.editor.state;
+    return itemsIn(state, viewOf(state, this.from().seen(), this.store.getState().plane, scale, look), look);
+  }
+
   private rebuild(): void {
     const { camera } = this.from();
-    const state = this.editor.state;
-    const look = this.from().isTurning ? 'turning' : 'still';
-    const view = viewOf(state, this.from().seen(), this.store.getState().plane, camera.scale, look);
-    this.items = itemsIn(state, view, look);
+    this.items = this.itemsFrom(camera, this.from().isTurning ? 'turning' : 'still');
     this.placed = placeLabels(this.items, camera, this.painter.measure);
     this.painter.forget();
     this.stale = false;
   }
 }
+
+/** What a text says of what. */
+const keyOf = ({ text, subject }: Label): string =>
+  `${subject ? subjectKey(subject) : ''} ${text.split(' ').slice(0, 2).join(' ')}`;

@@ -183,15 +183,32 @@ function ink(context: CanvasRenderingContext2D, path: Path, palette: Palette): v
 
 function paintLabels(context: CanvasRenderingContext2D, placed: readonly PlacedLabel[], palette: Palette): void {
   context.textBaseline = 'middle';
-  context.textAlign = 'left';
-  for (const { label, left, top, width, height } of placed) {
-    // A veil of paper keeps a text legible where lines run behind it.
+  context.textAlign = 'center';
+  for (const { label, left, top, width, height, angle, leader } of placed) {
+    if (leader) {
+      context.strokeStyle = palette(label.ink);
+      context.globalAlpha = 0.6;
+      context.lineWidth = 0.8;
+      context.beginPath();
+      context.moveTo(leader[0], leader[1]);
+      context.lineTo(leader[2], leader[3]);
+      context.stroke();
+    }
+    const [x, y] = [left + width / 2, top + height / 2];
+    if (angle !== 0) {
+      context.save();
+      context.translate(x, y);
+      context.rotate(angle);
+      context.translate(-x, -y);
+    }
+    // A veil of paper keeps a text legible where light lines run behind it.
     context.globalAlpha = 0.78;
     context.fillStyle = palette('paper');
-    context.fillRect(left - 1.5, top + 1, width + 3, height - 2);
+    context.fillRect(left - 1, top + 1, width + 2, height - 2);
     context.globalAlpha = 1;
     context.font = fontOf(label.role);
     context.fillStyle = palette(label.ink);
-    context.fillText(label.text, left, top + height / 2 + 0.5);
+    context.fillText(label.text, x, y + 0.5);
+    if (angle !== 0) context.restore();
   }
 }

@@ -71,7 +71,7 @@ export class Painter {
       this.layStill(this.painted, camera);
     }
     if (marks.length === 0) return;
-    const labels = placeLabels(marks, camera, this.measure);
+    const labels = placeLabels(marks, camera, this.measure, picture.placed);
     paintLists(this.canvasOf(this.context), [marks], labels, camera);
   }
 

@@ -18,15 +18,17 @@ const posts = (count: number): Model =>
 
 function stateOf(model: Model, part: Partial<EditorState> = {}): EditorState {
   const drawn = { model, results: solve(model) as Results };
-  const shown = { values: true, deflected: true, dimensions: true, names: false, localAxes: false };
-  return { model, drawn, ...shown, selection: [], stage: 'results', quantity: 'Mz', diagramFactor: 1, acting: 'Q', ...part } as unknown as EditorState; // prettier-ignore
+  return { model, drawn, switches: {}, selection: [], stage: 'results', quantity: 'Mz', diagramFactor: 1, acting: 'Q', ...part } as unknown as EditorState; // prettier-ignore
 }
 const texts = (state: EditorState, scale: number, look: 'turning' | 'still' = 'still'): number =>
   itemsIn(state, viewOf(state, plainView, undefined, scale, look), look).filter((item) => 'text' in item).length;
 
-test('names are shown where one draws, and where one asks for them', () => {
-  const named = (part: Partial<EditorState>): boolean => viewOf(stateOf(posts(2), part), plainView, undefined, 60, 'still').names;
-  expect([named({}), named({ stage: 'geometry' }), named({ names: true })]).toEqual([false, true, true]);
+test('each stage shows what it is about, and what is switched besides', () => {
+  const view = (part: Partial<EditorState>) => viewOf(stateOf(posts(2), part), plainView, undefined, 60, 'still');
+  expect(view({ stage: 'geometry' })).toMatchObject({ quantity: 'none', loads: 'none', dimensions: 'plain', names: false });
+  expect(view({ stage: 'loads' })).toMatchObject({ quantity: 'none', loads: 'said', members: 'faint', resultant: true });
+  expect(view({ stage: 'results' })).toMatchObject({ quantity: 'Mz', loads: 'faint', dimensions: 'none', reactions: true });
+  expect(view({ stage: 'loads', switches: { diagram: true, loads: false } })).toMatchObject({ quantity: 'Mz', loads: 'none' });
 });
 
 test('a plane to draw on is there only in space', () => {

@@ -3,12 +3,15 @@ import type { Seen } from '@rigid-beam/drawing/geometry';
 import type { WorkPlane } from '@rigid-beam/drawing/projection';
 import { quickItems } from '@rigid-beam/drawing/quick-items';
 import { sheetItems } from '@rigid-beam/drawing/sheet-items';
+import { isOn, viewOfStage } from '@rigid-beam/drawing/stage-view';
 import type { View } from '@rigid-beam/drawing/view';
 import { SKETCHED, weightAt, withoutSmallTalk } from '@rigid-beam/drawing/weight';
-import { isHeld, type EditorState } from '../session/editor-state';
-import { actingIndex } from '../session/editor-state';
+import { actingIndex, isHeld, quantityOf, type EditorState } from '../session/editor-state';
 
-/** What the sheet shows: what the user chose, and of something large that is in hand only what is watched (docs/decisions/018). */
+/** What a drawing in hand leaves out. */
+const HELD: Partial<View> = { values: 'none', ordinates: false, reactions: false, loads: 'none', resultant: false, dimensions: 'none', names: false, sections: false }; // prettier-ignore
+
+/** What the sheet shows: what the stage is about and what the user switched, and of something large that is in hand only what is watched (docs/decisions/018). */
 export function viewOf(
   state: EditorState,
   seen: Seen,
@@ -17,24 +20,21 @@ export function viewOf(
   look: 'turning' | 'still',
 ): View {
   const { model } = state.drawn;
-  const held = isHeld(state);
+  const { stage, switches } = state;
   return {
     ...seen,
-    localAxes: state.localAxes,
+    ...viewOfStage(stage, switches),
     plane: model.space === 'space' ? plane : undefined,
     outcome: actingIndex(state),
-    quantity: state.quantity,
+    quantity: isOn(stage, switches, 'diagram') ? quantityOf(state) : 'none',
+    axial: state.suggestion?.axial ?? 'diagrams',
     diagramFactor: state.diagramFactor,
-    values: state.values && !held,
-    deflected: state.deflected,
-    ordinates: !held,
-    reactions: !held,
-    loads: !held,
-    dimensions: state.dimensions && !held,
-    names: (state.names || state.stage === 'geometry') && !held,
+    ordinates: true,
     selection: state.selection,
+    pointed: undefined,
     scale,
     weight: look === 'turning' ? 1 : weightAt(model, seen, scale),
+    ...(isHeld(state) && HELD),
   };
 }
 

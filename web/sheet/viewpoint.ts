@@ -17,14 +17,19 @@ import {
 import { chosenOf } from '../session/chosen';
 import type { Editor } from '../session/editor';
 import type { EditorState } from '../session/editor-state';
-import { CARD_WIDTH, framed } from './framing';
+import { fitted, framed, type Drawn } from './framing';
 import { RESTING, type SheetState } from './sheet-state';
+
+/** Members from which a drawing is not built several times to find its place. */
+const MANY = 1500;
 
 /** Milliseconds after which a moved drawing counts as at rest. */
 const REST = 120;
 
 /** What is seen, and has to follow when one looks from elsewhere. */
 interface Shown {
+  /** What would be drawn from there. */
+  readonly drawnFrom: Drawn;
   /** Whether building it takes longer than a frame. */
   readonly isHeavy: boolean;
   refresh(what?: 'all' | 'overlay'): void;
@@ -36,8 +41,6 @@ interface Shown {
 export class Viewpoint {
   /** The view follows the structure until someone moves it. */
   private follows = true;
-  /** Pixels at the top of the sheet that words lie over. */
-  private coveredTop = 0;
   private turns = false;
   private rest: ReturnType<typeof setTimeout> | undefined;
 
@@ -66,16 +69,31 @@ export class Viewpoint {
   }
 
   modelChanged(state: EditorState, before: EditorState): void {
-    // The card comes or goes: the drawing makes room for it while it follows the structure.
-    const room = (one: EditorState): string => `${one.selection.length > 0} ${one.schedule !== undefined}`;
-    if (this.follows && room(state) !== room(before)) this.showAll();
-    if (state.drawn.model !== before.drawn.model && this.follows && this.isAtRest()) this.showAll();
+    if (!this.follows || !this.isAtRest()) return;
+    const { model, results } = state.drawn;
+    const old = before.drawn;
+    const isOther =
+      model.nodes !== old.model.nodes ||
+      model.underlay !== old.model.underlay ||
+      (results?.solution !== undefined && old.results?.solution === undefined) ||
+      state.stage !== before.stage ||
+      state.switches !== before.switches ||
+      state.hidden !== before.hidden;
+    if (isOther) this.showAll();
   }
 
-  /** Everything in view, beside or above the title block, whichever leaves the drawing larger. */
+  /** The whole drawing of the stage in view. */
   showAll(): void {
     this.follows = true;
-    this.show(() => true);
+    const { camera } = this;
+    if (camera.width === 0) return;
+    const state = this.editor.state;
+    // A large drawing takes longer to build than a frame: its nodes tell enough.
+    const found =
+      state.drawn.model.members.length > MANY
+        ? framed(state, this.seen(), camera, () => true)
+        : fitted(state, this.seen(), camera, this.shown.drawnFrom);
+    this.setCamera(found);
   }
 
   /** The selected nodes and members in view; everything where nothing is selected. */
@@ -88,14 +106,7 @@ export class Viewpoint {
   }
 
   private show(which: (id: string) => boolean): void {
-    if (this.camera.width > 0) this.setCamera(framed(this.editor.state, this.seen(), this.camera, which, this.coveredTop));
-  }
-
-  /** Words lie over so many pixels at the top of the sheet: the drawing makes room for them while it follows the structure. */
-  coverTop(pixels: number): void {
-    if (pixels === this.coveredTop) return;
-    this.coveredTop = pixels;
-    if (this.follows && this.isAtRest()) this.showAll();
+    if (this.camera.width > 0) this.setCamera(framed(this.editor.state, this.seen(), this.camera, which));
   }
 
   zoom(factor: number, px = this.camera.width / 2, py = this.camera.height / 2): void {
@@ -120,12 +131,6 @@ export class Viewpoint {
     this.shown.shift(dx, dy);
     clearTimeout(this.rest);
     this.rest = setTimeout(() => this.shown.refresh(), REST);
-  }
-
-  /** Moves the drawing aside when what was clicked would lie under the card. */
-  keepInSight(px: number): void {
-    const limit = this.camera.width - CARD_WIDTH - 40;
-    if (this.editor.state.selection.length > 0 && px > limit) this.pan(limit - px, 0);
   }
 
   /** How the model is looked at. A plane model is always seen straight on. */

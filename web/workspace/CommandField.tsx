@@ -15,14 +15,17 @@ const known: readonly Command[] = [...commands, ...stageCommands];
 
 const Box = styled(ComboBox<Command>)`
   position: relative;
-  flex: 0 1 21rem;
-  min-width: 9rem;
+  flex: 0 1 7.5rem;
+  min-width: 5rem;
+  &:focus-within {
+    flex-basis: 16rem;
+  }
 `;
 
 const Field = styled(Input)`
   width: 100%;
-  min-height: 1.7rem;
-  padding: 0.1rem 0.5rem;
+  min-height: 1.55rem;
+  padding: 0.05rem 0.5rem;
   border: 1px solid var(--rule-strong);
   border-radius: 3px;
   background: var(--paper);
@@ -149,7 +152,7 @@ export function CommandField({ sheet }: { readonly sheet: SheetController | unde
       }}
     >
       <div onKeyDownCapture={onKey}>
-        <Field ref={field} placeholder="Command: press /" autoComplete="off" spellCheck={false} />
+        <Field ref={field} placeholder="/ command" autoComplete="off" spellCheck={false} />
       </div>
       <Drop placement="bottom start" offset={0}>
         {trouble === undefined && said && (

@@ -11,17 +11,19 @@ import type { SheetController } from '../sheet/controller';
 import { PlainButton } from '../ui/controls';
 import { CommandField } from './CommandField';
 import { SaveMenu } from './SaveMenu';
+import { StageTabs } from './StageTabs';
 
 const Strip = styled.header`
   grid-area: head;
   display: flex;
   align-items: center;
-  gap: 0.7rem;
-  padding: 0.25rem 0.8rem;
+  gap: 0.3rem;
+  min-height: 2.1rem;
+  padding: 0 0.5rem;
   background: var(--panel);
   border-bottom: 1.5px solid var(--ink);
   white-space: nowrap;
-  @media (max-width: 56rem) {
+  @media (max-width: 64rem) {
     flex-wrap: wrap;
   }
   a {
@@ -29,10 +31,26 @@ const Strip = styled.header`
   }
 `;
 
+const Where = styled.div`
+  display: flex;
+  flex: 0 1 15.2rem;
+  align-items: baseline;
+  gap: 0.3rem;
+  min-width: 8rem;
+  overflow: hidden;
+  > a {
+    flex: none;
+    max-width: 6.2rem;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+`;
+
 const Title = styled.h1`
+  flex: 0 1 auto;
   overflow: hidden;
   text-overflow: ellipsis;
-  font-size: 0.95rem;
+  font-size: 0.88rem;
   font-weight: 600;
 `;
 
@@ -41,6 +59,7 @@ const Grow = styled.div`
 `;
 
 const State = styled.p`
+  font-size: 0.75rem;
   &[data-tone='good'] {
     color: var(--good);
   }
@@ -62,23 +81,34 @@ export function HeadStrip({ sheet }: { readonly sheet: SheetController | undefin
   const solving = useEditorState(solutionWords);
   const stored = useEditorState(storageWords);
   const progress = useEditorState((state) => state.progress);
+  const panel = useEditorState((state) => state.panel);
   const [solvingTone, solvingText] = solving.split('|') as [string, string];
   const [storedTone, storedText] = stored.split('|') as [string, string];
   const undo = history.undo.at(-1);
   const redo = history.redo.at(-1);
   return (
     <Strip>
-      <Link href="/">{projectName}</Link>
-      <span aria-hidden>/</span>
-      <Title>{title || 'Untitled'}</Title>
+      <PlainButton
+        aria-label={panel === 'open' ? 'Fold the side panel away' : 'Show the side panel'}
+        aria-keyshortcuts="q"
+        onPress={() => editor.show({ panel: panel === 'open' ? 'folded' : 'open' })}
+      >
+        {panel === 'open' ? '◧' : '▯'}
+      </PlainButton>
+      <Where>
+        <Link href="/">{projectName}</Link>
+        <span aria-hidden>/</span>
+        <Title title={title}>{title || 'Untitled'}</Title>
+      </Where>
+      <StageTabs />
+      <Grow />
       <PlainButton isDisabled={!undo} aria-label={undo ? `Undo: ${undo.label}` : 'Undo'} onPress={() => editor.undo()}>
-        ↶ Undo
+        ↶
       </PlainButton>
       <PlainButton isDisabled={!redo} aria-label={redo ? `Redo: ${redo.label}` : 'Redo'} onPress={() => editor.redo()}>
-        ↷ Redo
+        ↷
       </PlainButton>
       <CommandField sheet={sheet} />
-      <Grow />
       <State role="status" data-tone={solvingTone} data-testid="solution">
         {solvingText}
       </State>

@@ -1,25 +1,24 @@
 'use client';
 
-import { useEffect, useRef, type RefObject } from 'react';
 import styled from 'styled-components';
 import type { Notice } from '@rigid-beam/core/model/notice';
 import type { Mechanism } from '@rigid-beam/core/stability/mechanism';
 import type { Subject } from '@rigid-beam/drawing/display-list';
 import { useEditor, useEditorState } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
+import { OfferSlip } from '../sheet/OfferSlip';
 import { shownPlace } from '../sheet/swing';
 import { Button, PlainButton, Row } from '../ui/controls';
 
 const Tray = styled.div`
-  position: absolute;
-  left: 50%;
-  top: 2.4rem;
-  z-index: 4;
-  width: min(46rem, calc(100% - 2rem));
-  transform: translateX(-50%);
   display: flex;
   flex-direction: column;
   gap: 0.4rem;
+  max-height: 50%;
+  overflow-y: auto;
+  &:empty {
+    display: none;
+  }
 `;
 
 /** Words, and what closes them at the far end. */
@@ -35,7 +34,6 @@ const Slip = styled.div`
   border-left-width: 5px;
   border-radius: 3px;
   background: var(--paper);
-  box-shadow: 0 2px 8px rgb(0 0 0 / 12%);
   &[data-tone='fault'] {
     border-color: var(--fault);
     background: var(--fault-ground);
@@ -47,12 +45,6 @@ const Slip = styled.div`
   li + li {
     margin-top: 0.3rem;
   }
-`;
-
-/** What keeps the model from being solved never hides more than the upper part of the sheet. */
-const Hindrance = styled(Slip)`
-  max-height: 36vh;
-  overflow-y: auto;
 `;
 
 /** The one that is drawn bears the dashes of the drawing. */
@@ -78,7 +70,7 @@ const Remedies = styled.div`
 
 const MANY = 4;
 
-/** What keeps the model from being solved, why an edit was refused, and what happened elsewhere: in words, over the sheet. */
+/** What keeps the model from being solved, why an edit was refused, and what happened elsewhere: in words, above the bench or under the head. */
 export function Notices({ sheet }: { readonly sheet: SheetController | undefined }) {
   const editor = useEditor();
   const results = useEditorState((state) => state.settled.results);
@@ -87,7 +79,6 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
   const hinders = results && results.status !== 'solved' ? results.notices.filter(({ severity }) => severity === 'error') : [];
   const waits = hinders.length > 0 && hinders.every(({ code }) => code === 'no-members' || code === 'no-support');
   const warnings = results?.notices.filter(({ severity }) => severity === 'warning') ?? [];
-  const hindrance = useRoomAbove(sheet, hinders.length);
 
   return (
     <Tray>
@@ -114,35 +105,18 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
         </Slip>
       )}
       {hinders.length > 0 && (
-        <Hindrance role="status" data-tone={waits ? 'attention' : 'fault'} data-testid="hindrance" ref={hindrance}>
+        <Slip role="status" data-tone={waits ? 'attention' : 'fault'} data-testid="hindrance">
           {results?.status === 'unstable' ? <Mechanisms mechanisms={results.mechanisms} /> : <List notices={hinders} />}
-        </Hindrance>
+        </Slip>
       )}
       {warnings.length > 0 && (
         <Slip role="status" data-tone="attention">
           <List notices={warnings} />
         </Slip>
       )}
+      {sheet && <OfferSlip controller={sheet} />}
     </Tray>
   );
-}
-
-/** Keeps the drawing clear of an element that lies over the top of the sheet. */
-function useRoomAbove(sheet: SheetController | undefined, count: number): RefObject<HTMLDivElement | null> {
-  const element = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    const lies = element.current;
-    if (!sheet || !lies) return;
-    const measure = (): void =>
-      sheet.view.coverTop(lies.offsetTop + lies.offsetHeight + (lies.offsetParent as HTMLElement).offsetTop);
-    const observer = new ResizeObserver(measure);
-    observer.observe(lies);
-    return () => {
-      observer.disconnect();
-      sheet.view.coverTop(0);
-    };
-  }, [sheet, count]);
-  return element;
 }
 
 function List({ notices }: { readonly notices: readonly Notice[] }) {

@@ -35,7 +35,7 @@ export function SaveMenu() {
     needs === 'model' ? { href: `/api/models/${editor.opened.id}/file?format=${id}`, download: '' } : {};
   return (
     <MenuTrigger>
-      <PlainButton>Save as file</PlainButton>
+      <PlainButton aria-label="Save as file">Export</PlainButton>
       <Popover placement="bottom end">
         <List aria-label="Kinds of file">
           {formats.map((format) => (

@@ -3,46 +3,64 @@
 import { useCallback, useEffect, useState } from 'react';
 import styled from 'styled-components';
 import { inverted } from '@rigid-beam/core/model/selecting';
-import { Card } from '../cards/Card';
+import { Card, useHasCard } from '../cards/Card';
+import { SheetMenu } from '../commands/SheetMenu';
 import { selectChosen } from '../session/chosen';
-import { Schedule } from '../schedules/Schedule';
 import { Editor } from '../session/editor';
 import { type Opened } from '../session/editor-state';
 import { EditorContext, useEditor, useEditorState } from '../session/use-editor';
-import { CaseStrip } from '../sheet/CaseStrip';
 import type { SheetController } from '../sheet/controller';
-import { SheetMenu } from '../commands/SheetMenu';
 import { Sheet } from '../sheet/Sheet';
+import { TitleBlock } from '../sheet/TitleBlock';
 import { isPlaceKey } from '../sheet/tools/point-cursor';
 import { HeadStrip } from './HeadStrip';
+import { Lower } from './Lower';
 import { Notices } from './Notices';
-import { StageRail } from './StageRail';
 import { stageOf } from './stages';
 
+/** Head, one side panel, and beside it the sheet with its title block and what lies under that. */
 const Grid = styled.div`
   display: grid;
-  grid-template: 'head head head' auto 'rail bench sheet' minmax(0, 1fr) 'cases cases cases' auto / auto auto minmax(0, 1fr);
+  grid-template:
+    'head head' auto 'side above' auto 'side sheet' minmax(0, 1fr)
+    'side title' auto 'side lower' auto / 16.5rem minmax(0, 1fr);
   height: 100dvh;
-  min-height: 26rem;
-  /* A small window, or a large zoom: everything below each other, and the page scrolls. */
-  @media (max-width: 56rem) {
-    grid-template: 'head' auto 'rail' auto 'sheet' 30rem 'bench' auto 'cases' auto / minmax(0, 1fr);
-    height: auto;
+  min-height: 22rem;
+  &[data-panel='folded'] {
+    grid-template-columns: 0 minmax(0, 1fr);
+  }
+  /* A small window, or a large zoom: the panel slides over the sheet and away. */
+  @media (max-width: 52rem) {
+    grid-template-columns: 0 minmax(0, 1fr);
+  }
+`;
+
+const Side = styled.div`
+  grid-area: side;
+  z-index: 4;
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  overflow: hidden;
+  background: var(--panel);
+  border-right: 1px solid var(--rule-strong);
+  > * {
+    padding: 0.55rem 0.75rem;
+  }
+  @media (max-width: 52rem) {
+    width: min(17.5rem, 86vw);
+    box-shadow: 0 0 18px rgb(0 0 0 / 25%);
   }
 `;
 
 const Bench = styled.section`
-  grid-area: bench;
-  width: 17.5rem;
-  padding: 0.6rem 0.8rem;
+  flex: 1;
+  min-height: 0;
   overflow-y: auto;
-  background: var(--panel);
-  border-right: 1px solid var(--rule-strong);
-  @media (max-width: 56rem) {
-    width: auto;
-    border-right: 0;
-    border-top: 1px solid var(--rule-strong);
-  }
+`;
+
+const Above = styled.div`
+  grid-area: above;
 `;
 
 const SheetPlace = styled.main`
@@ -77,7 +95,7 @@ function Benchwork() {
   const editor = useEditor();
   const stage = useEditorState((state) => state.stage);
   const title = useEditorState((state) => state.model.title);
-  const schedule = useEditorState((state) => state.schedule);
+  const panel = useEditorState((state) => state.panel);
   const [sheet, setSheet] = useState<SheetController>();
   const ready = useCallback((controller: SheetController | undefined) => setSheet(controller), []);
 
@@ -101,19 +119,33 @@ function Benchwork() {
   useEffect(() => sheet?.takeSelect(), [sheet, stage]);
 
   return (
-    <Grid>
+    <Grid data-panel={panel}>
       <HeadStrip sheet={sheet} />
-      <StageRail />
-      <Bench aria-label="Bench">{stageOf(stage).bench(sheet)}</Bench>
+      {panel === 'open' ? (
+        <Side>
+          <Notices sheet={sheet} />
+          <SideContent sheet={sheet} />
+        </Side>
+      ) : (
+        <Above>
+          <Notices sheet={sheet} />
+        </Above>
+      )}
       <SheetPlace>
         <Sheet onReady={ready} menu={otherChoices} />
-        <Notices sheet={sheet} />
-        <Card />
-        {schedule && <Schedule key={schedule} list={schedule} />}
       </SheetPlace>
-      <CaseStrip />
+      <TitleBlock controller={sheet} />
+      <Lower />
     </Grid>
   );
+}
+
+/** The card of what is selected, else the bench of the stage: never both. */
+function SideContent({ sheet }: { readonly sheet: SheetController | undefined }) {
+  const stage = useEditorState((state) => state.stage);
+  const { words, bench } = stageOf(stage);
+  if (useHasCard()) return <Card back={words} />;
+  return <Bench aria-label={words}>{bench(sheet)}</Bench>;
 }
 
 const otherChoices = (controller: SheetController) => <SheetMenu controller={controller} />;
@@ -139,6 +171,11 @@ function useShortcuts(sheet: SheetController | undefined): void {
         selectChosen(editor, inverted(editor.state.model, { nodes: [], members: [] }));
         return;
       }
+      if (!typing && onSheet && event.key === PANEL_KEY && !event.ctrlKey && !event.metaKey) {
+        event.preventDefault();
+        editor.show({ panel: editor.state.panel === 'open' ? 'folded' : 'open' });
+        return;
+      }
       // A tool is in hand and a place is typed: no control has a use for its first character.
       const isPlace = sheet?.store.getState().tool.takesPlaces && isPlaceKey(event);
       if (!typing && (onSheet || event.key === 'Escape' || isPlace) && sheet?.key(event)) event.preventDefault();
@@ -147,3 +184,6 @@ function useShortcuts(sheet: SheetController | undefined): void {
     return () => window.removeEventListener('keydown', onKey);
   }, [editor, sheet]);
 }
+
+/** Folds the side panel away and brings it back. */
+const PANEL_KEY = 'q';

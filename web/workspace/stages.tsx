@@ -15,10 +15,12 @@ type Found = Pick<Results, 'status' | 'notices'> | undefined;
 /** What a stage holds, and how it stands. */
 export interface Standing {
   readonly count: string;
+  /** The same in as little room as there is. */
+  readonly figure: string;
   readonly mark: 'empty' | 'order' | 'attention';
 }
 
-/** A stage of work: its place in the rail, its bench, and the command that leads to it. */
+/** A stage of work: its place in the head, its bench, and the command that leads to it. */
 interface Stage {
   readonly id: string;
   readonly words: string;
@@ -26,7 +28,7 @@ interface Stage {
   readonly standing: (model: Model, found: Found) => Standing;
 }
 
-/** In the order of the rail; none locks another. A new one is entered here. */
+/** In the order of work; none locks another. A new one is entered here. */
 export const stages: readonly Stage[] = [
   {
     id: 'geometry',
@@ -65,7 +67,9 @@ export const stages: readonly Stage[] = [
     words: 'Results',
     bench: () => <ResultsBench />,
     standing: (_model, found) =>
-      found?.status === 'solved' ? { count: 'solved', mark: 'order' } : { count: 'none', mark: found ? 'attention' : 'empty' },
+      found?.status === 'solved'
+        ? { count: 'solved', figure: '', mark: 'order' }
+        : { count: 'none', figure: '', mark: found ? 'attention' : 'empty' },
   },
 ];
 
@@ -84,5 +88,9 @@ const isFaulty = (found: Found, ...codes: readonly string[]): boolean =>
   found?.notices.some(({ code, severity }) => severity === 'error' && codes.includes(code)) ?? false;
 
 function counted(n: number, one: string, many: string, attention = false): Standing {
-  return { count: `${n} ${n === 1 ? one : many}`, mark: attention ? 'attention' : n === 0 ? 'empty' : 'order' };
+  return {
+    count: `${n} ${n === 1 ? one : many}`,
+    figure: String(n),
+    mark: attention ? 'attention' : n === 0 ? 'empty' : 'order',
+  };
 }

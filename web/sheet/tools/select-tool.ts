@@ -152,7 +152,10 @@ export class SelectTool implements Tool {
     const { state, hovered } = this;
     if (state.name === 'moving') return this.mark;
     if (state.name === 'boxing') return boxItems(this.sheet, state.from, state.to);
-    if (hovered?.kind !== 'node' || state.name !== 'idle') return [];
+    if (state.name !== 'idle') return [];
+    const member = hovered?.kind === 'member' ? hovered.id : hovered?.kind === 'extreme' ? hovered.member : undefined;
+    if (member !== undefined) return this.sheet.drawing.pointedAt(member);
+    if (hovered?.kind !== 'node') return [];
     const node = drawnNodes(this.sheet.editor.state.drawn.model, this.sheet.view.seen()).get(hovered.id);
     return node ? [symbolPath(node.x, node.y, circle(7), { closed: true, stroke: 'selection', width: 1.5 })] : [];
   }
@@ -233,6 +236,5 @@ export class SelectTool implements Tool {
           : subject;
     if (event.shift) editor.toggle(chosen);
     else editor.select([chosen]);
-    this.sheet.view.keepInSight(event.x);
   }
 }

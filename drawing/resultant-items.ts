@@ -1,0 +1,73 @@
+import type { Model } from '@rigid-beam/core/model/model';
+import { cross, dot, size, type Point } from '@rigid-beam/core/model/point';
+import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { showForce } from '@rigid-beam/core/quantities/show-load';
+import { linearOf } from '@rigid-beam/core/results/sums';
+import type { Solution } from '@rigid-beam/core/results/results';
+import { boundsOf } from './camera';
+import type { Item } from './display-list';
+import { symbolPath } from './display-list';
+import { drawnNodes, extentOf } from './geometry';
+import { seenPoint } from './projection';
+import type { View } from './view';
+
+/** Pixels of its arrow. */
+const LENGTH = 54;
+/** Part of the loads' own size under which they hold each other in balance. */
+const NONE = 1e-9;
+
+/**
+ * The resultant of what acts, on its line of action (in space on the central axis), and so far back that it ends at the edge of the
+ * structure. Nothing for couples alone, for loads that balance each other, and for envelopes.
+ */
+export function resultantItems(model: Model, solution: Solution, view: View): Item[] {
+  const linear = linearOf(solution, view.outcome);
+  const box = boundsOf(drawnNodes(model, view).values());
+  if (!linear || !box) return [];
+  const { applied, size: scale } = linear.equilibrium;
+  const force = applied.slice(0, 3) as unknown as Point;
+  const moment = applied.slice(3, 6) as unknown as Point;
+  const total = size(force);
+  if (!(total > NONE * scale)) return [];
+  // The point of the line of action that is nearest to the origin: F × M / F².
+  const foot = cross(force, moment).map((part) => part / total ** 2) as unknown as Point;
+  if (size(foot) > 10 * extentOf(model) + reachOf(model)) return [];
+  const [ux, uy] = seenPoint(view.projection, force.map((part) => part / total) as unknown as Point);
+  const across = Math.hypot(ux, uy);
+  if (across < 0.2) return [];
+  const [dx, dy] = [ux / across, uy / across];
+  const [fx, fy] = seenPoint(view.projection, foot);
+  // Where the line of action leaves the structure's box, against its direction.
+  const [cx, cy] = [(box.left + box.right) / 2, (box.bottom + box.top) / 2];
+  const middle = dot([cx - fx, cy - fy, 0], [dx, dy, 0]);
+  const back = (Math.abs(dx) * (box.right - box.left) + Math.abs(dy) * (box.top - box.bottom)) / 2;
+  const [x, y] = [fx + (middle - back) * dx, fy + (middle - back) * dy];
+  const w = view.weight;
+  const along = (reach: number, aside = 0): [number, number] => [
+    -dx * reach * w - dy * aside * w,
+    -dy * reach * w + dx * aside * w,
+  ];
+  const near = CLEAR;
+  const style = { stroke: 'load', width: 3 * w, texts: 'keep off' } as const;
+  const [lx, ly] = along(near + LENGTH + 3);
+  return [
+    symbolPath(x, y, [...along(near + LENGTH), ...along(near + 10)], style),
+    symbolPath(x, y, [...along(near), ...along(near + 12, 5), ...along(near + 12, -5)], {
+      closed: true,
+      fill: 'load',
+      texts: 'keep off',
+    }),
+    {
+      kind: 'label',
+      text: `together ${showForce(total, { ...defaultDisplay, ...model.display })}`,
+      ...{ x, y, dx: lx, dy: ly, away: [-dx, -dy] },
+      ...{ ink: 'load', role: 'extreme', rank: 900 },
+    },
+  ];
+}
+
+/** Pixels that the loads themselves take at the edge of the structure. */
+const CLEAR = 58;
+
+/** How far from the origin a structure reaches, metres. */
+const reachOf = ({ nodes }: Model): number => nodes.reduce((most, { x, y, z }) => Math.max(most, Math.hypot(x, y, z ?? 0)), 0);

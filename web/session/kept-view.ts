@@ -1,0 +1,30 @@
+import type { Switches } from '@rigid-beam/drawing/stage-view';
+import { forceQuantities, type ForceQuantity } from '@rigid-beam/drawing/view';
+
+/** What somebody chose to see of a model, kept by the browser: by stage what is switched, and the quantity. */
+export interface KeptView {
+  readonly quantity?: ForceQuantity;
+  readonly stages?: Readonly<Record<string, Switches>>;
+}
+
+const keyOf = (model: string): string => `rigid-beam:view:${model}`;
+
+/** What was kept of a model's view; nothing where the browser keeps nothing, or something else. */
+export function keptView(model: string): KeptView {
+  try {
+    const found = JSON.parse(localStorage.getItem(keyOf(model)) ?? '{}') as KeptView;
+    const quantity = forceQuantities.find((one) => one === found.quantity);
+    const stages = typeof found.stages === 'object' && found.stages !== null ? found.stages : {};
+    return { ...(quantity && { quantity }), stages };
+  } catch {
+    return {};
+  }
+}
+
+export function keepView(model: string, view: KeptView): void {
+  try {
+    localStorage.setItem(keyOf(model), JSON.stringify(view));
+  } catch {
+    // A browser that keeps nothing shows what the stage shows.
+  }
+}

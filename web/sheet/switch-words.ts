@@ -1,0 +1,14 @@
+import type { SwitchName } from '@rigid-beam/drawing/stage-view';
+
+/** What can be shown besides, as it is offered. */
+export const switchWords: Readonly<Record<SwitchName, string>> = {
+  diagram: 'Diagram',
+  values: 'Values',
+  deflected: 'Deflected line',
+  reactions: 'Reactions',
+  loads: 'Loads',
+  dimensions: 'Dimensions',
+  names: 'Names',
+  sections: 'Sections',
+  localAxes: 'Local axes',
+};

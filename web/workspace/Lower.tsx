@@ -1,0 +1,25 @@
+'use client';
+
+import styled from 'styled-components';
+import { ChartsDrawer } from '../cards/ChartsDrawer';
+import { Schedule } from '../schedules/Schedule';
+import { useEditorState } from '../session/use-editor';
+import { CaseStrip } from '../sheet/CaseStrip';
+
+const Place = styled.div`
+  grid-area: lower;
+  min-width: 0;
+  &[data-drawer='true'] {
+    height: min(46vh, 24rem);
+  }
+`;
+
+/** Under the sheet: the cases, or in their place what was asked to be read. */
+export function Lower() {
+  const drawer = useEditorState((state) => state.drawer);
+  return (
+    <Place data-drawer={drawer !== undefined}>
+      {drawer === undefined ? <CaseStrip /> : drawer === 'charts' ? <ChartsDrawer /> : <Schedule key={drawer} list={drawer} />}
+    </Place>
+  );
+}

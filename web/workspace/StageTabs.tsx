@@ -1,0 +1,71 @@
+'use client';
+
+import { ToggleButtonGroup } from 'react-aria-components';
+import styled from 'styled-components';
+import { useEditor, useEditorState, useModel } from '../session/use-editor';
+import { ToggleButton } from '../ui/controls';
+import { stageOf, stages, type Standing } from './stages';
+
+const Tabs = styled(ToggleButtonGroup)`
+  display: flex;
+  align-self: stretch;
+  min-width: 0;
+  overflow-x: auto;
+  scrollbar-width: none;
+`;
+
+const Tab = styled(ToggleButton)`
+  flex: none;
+  gap: 0.2rem;
+  min-height: 2.1rem;
+  padding: 0 0.6rem;
+  border: 0;
+  border-radius: 0;
+  &[data-selected] {
+    font-weight: 600;
+  }
+  sup {
+    font-size: 0.68rem;
+    opacity: 0.85;
+  }
+  &[data-mark='attention'] sup {
+    color: var(--attention);
+    font-weight: 700;
+  }
+  &[data-mark='attention'][data-selected] sup {
+    color: inherit;
+  }
+`;
+
+/** The stages of work, in their order, with what each holds and how it stands; none locks another. */
+export function StageTabs() {
+  const editor = useEditor();
+  const stage = useEditorState((state) => state.stage);
+  const results = useEditorState((state) => state.settled.results);
+  const model = useModel();
+  return (
+    <Tabs
+      selectionMode="single"
+      disallowEmptySelection
+      aria-label="Stages"
+      selectedKeys={[stageOf(stage).id]}
+      onSelectionChange={(keys) => editor.go({ stage: String([...keys][0]) })}
+    >
+      {stages.map(({ id, words, standing }) => {
+        const { count, figure, mark } = standing(model, results);
+        return (
+          <Tab key={id} id={id} data-mark={mark} aria-label={`${words}: ${count}, ${MARKS[mark].words}`}>
+            {words}
+            <sup aria-hidden>{mark === 'attention' ? `${figure} ▲` : mark === 'empty' ? '○' : figure}</sup>
+          </Tab>
+        );
+      })}
+    </Tabs>
+  );
+}
+
+const MARKS: Record<Standing['mark'], { readonly words: string }> = {
+  empty: { words: 'nothing yet' },
+  order: { words: 'in order' },
+  attention: { words: 'needs attention' },
+};
