@@ -29,7 +29,7 @@ test('an envelope over thousands of parts is drawn when it was read, and is then
   const [many, few] = [enveloped(2600), enveloped(13)];
   const outcome = ribModel.cases.length + 2600;
   const solution = solve(many).solution!;
-  const view = { ...plainView, outcome, quantity: 'Mz' as const, values: true };
+  const view = { ...plainView, outcome, quantity: 'Mz' as const, values: 'that matter' as const };
   expect(isReady(solution, outcome)).toBe(false);
   expect(governingValues(solution, outcome, 'Mz')).toBeUndefined();
   const bare = sheetItems(many, solution, view);

@@ -7,9 +7,10 @@ import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import type { Item, Label, Path, Subject } from './display-list';
 import { concentrated, forceOnMember, seenForces } from './force-items';
-import { drawnMembers, drawnNodes, pointOn } from './geometry';
+import { drawnNodes, pointOn } from './geometry';
 import { comb, intensityLabel, lineLabel } from './line-load-items';
 import { prefix, type Context } from './load-marks';
+import { membersInFront } from './structure-items';
 import { saidOnce, withNeighbours } from './runs';
 import type { View } from './view';
 
@@ -23,7 +24,7 @@ export function loadItems(model: Model, factors: ReadonlyMap<string, number>, vi
     .map((load, i) => ({ load, origin: origins[i]!, factor: factors.get(load.case) ?? 0 }))
     .filter(({ factor }) => factor !== 0);
   const context: Context = {
-    members: new Map(drawnMembers(model, view).map((member) => [member.id, member])),
+    members: new Map(membersInFront(model, view).map((member) => [member.id, member])),
     nodes: drawnNodes(model, view),
     display: { ...defaultDisplay, ...model.display },
     view,

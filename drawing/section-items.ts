@@ -1,13 +1,14 @@
 import type { Model, Section } from '@rigid-beam/core/model/model';
 import { isSelected, VERTEX, verticesFor, type Item, type Subject } from './display-list';
-import { drawnMembers, nearness, type DrawnMember } from './geometry';
+import { nearness, type DrawnMember } from './geometry';
 import { saidOnce } from './runs';
+import { membersInFront } from './structure-items';
 import type { View } from './view';
 
 /** Members at their true depth, as bands along them, and the name of each section once per run of members that share it. */
 export function sectionItems(model: Model, view: View): Item[] {
   const sections = new Map(model.sections.map((section) => [section.id, section]));
-  const members = drawnMembers(model, view);
+  const members = membersInFront(model, view);
   const near = nearness(model, view);
   const bands = members.flatMap((member): Item[] => {
     const { section, roll = 0 } = model.members[member.index]!;

@@ -15,7 +15,7 @@ import { loadItems } from './load-items';
 import { reactionItems } from './reaction-items';
 import { resultantItems } from './resultant-items';
 import { sectionItems } from './section-items';
-import { structureItems } from './structure-items';
+import { membersInFront, structureItems } from './structure-items';
 import { supportItems } from './support-items';
 import { valueLabels } from './value-labels';
 import { isMoment, type View } from './view';
@@ -80,7 +80,7 @@ function diagramParts(model: Model, solution: Solution, view: View): DiagramPart
   if (quantity === 'none') return NO_DIAGRAM;
   const governing = governingValues(solution, outcome, quantity);
   if (!governing) return NO_DIAGRAM;
-  const members = drawnMembers(model, view);
+  const members = membersInFront(model, view);
   if (quantity === 'N' && view.axial === 'bars') {
     const bars = barsOf(solution, outcome, members, governing);
     return { bars, items: view.values === 'none' ? [] : barLabels(model, bars, members, governing, view) };

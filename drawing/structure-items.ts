@@ -39,7 +39,8 @@ export function structureItems(model: Model, view: View, bars?: ReadonlyMap<numb
   for (const drawn of members) {
     const member = model.members[drawn.index]!;
     if (member.offset) items.push(...armItems(model, member, drawn, view));
-    if (member.releases || member.behaviour === 'truss') items.push(...releaseItems(member, drawn, view));
+    const isThere = onPlane(member.start) && onPlane(member.end);
+    if (isThere && (member.releases || member.behaviour === 'truss')) items.push(...releaseItems(member, drawn, view));
   }
   const nodes = [...drawnNodes(model, view).values()];
   if (model.space === 'space') nodes.sort((a, b) => a.depth - b.depth);
@@ -107,6 +108,14 @@ function planeTest(model: Model, { plane }: View): (id: string) => boolean {
   if (!plane || model.space === 'plane') return () => true;
   const on = new Set(model.nodes.filter((node) => Math.abs((node[plane.axis] ?? 0) - plane.at) < 1e-6).map(({ id }) => id));
   return (id) => on.has(id);
+}
+
+/** The members that something stands on: of a plane that is brought forward only its own. */
+export function membersInFront(model: Model, view: View): readonly DrawnMember[] {
+  const members = drawnMembers(model, view);
+  if (!view.plane || model.space === 'plane') return members;
+  const isOn = planeTest(model, view);
+  return members.filter(({ index }) => isOn(model.members[index]!.start) && isOn(model.members[index]!.end));
 }
 
 /** Local x, y and z from the middle of a member, each with its letter. */

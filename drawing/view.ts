@@ -24,8 +24,8 @@ export interface View extends Seen {
   readonly axial: 'bars' | 'diagrams';
   /** The user's factor on the diagram's own scale. */
   readonly diagramFactor: number;
-  /** Which values of the diagram are written: those that matter, or the ends of every member too. */
-  readonly values: 'none' | 'that matter' | 'all';
+  /** Which values of the diagram are written: those that matter, or none. */
+  readonly values: 'none' | 'that matter';
   /** Areas and ordinates of diagrams, not only their outlines. */
   readonly ordinates: boolean;
   readonly members: Exclude<Strength, 'none' | 'said'>;

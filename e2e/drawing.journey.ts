@@ -121,7 +121,7 @@ test('by touch: a long press shows the other choices, two fingers zoom, and remo
   const model = await emptySheet();
   const { page } = model;
   await page.setViewport({ width: 1280, height: 800, hasTouch: true });
-  await model.choose('Structure', 'Continuous beam');
+  await model.press('Continuous beam');
   await model.press('Place it');
   await model.counts(4, 3);
   await page.keyboard.press('Escape');
@@ -167,7 +167,7 @@ test('by touch: a long press shows the other choices, two fingers zoom, and remo
 describe('typical structures', () => {
   test('a truss by its measures, seen before it is placed, in one undo step', async () => {
     const model = await emptySheet();
-    await model.choose('Structure', 'Truss');
+    await model.press('Truss');
     await model.until('solution', /^Solved/);
     await model.fill('Span (m)', '17.5');
     await model.fill('Panels', '7');
@@ -189,7 +189,7 @@ describe('typical structures', () => {
 
   test('a tower makes a space model of an empty one', async () => {
     const model = await emptySheet();
-    await model.choose('Structure', 'Lattice tower');
+    await model.press('Lattice tower');
     await model.press('Place it');
     await model.until('solution', /^Solved.*in balance/);
     await model.press('Above');

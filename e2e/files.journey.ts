@@ -110,7 +110,7 @@ describe('files', () => {
   test('units are shown as chosen, and nothing else changes', async () => {
     const model = await ModelPage.open(application, 'Shelf in the fernery');
     await model.until('extremes', /^8\.352 kN·m in b, sagging/);
-    await model.unfold('Names, dimensions and units');
+    await model.unfold('Units and settings');
     await model.choose('Moments', 'kip·ft');
     await model.until('extremes', /^6\.16 kip·ft in b, sagging/);
     await model.choose('Lengths', 'ft');

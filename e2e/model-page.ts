@@ -32,7 +32,7 @@ export class ModelPage {
   /** A new plane model with a portal frame of 12 m, placed by keys and lists. */
   static async portal(application: Application): Promise<ModelPage> {
     const model = await ModelPage.empty(application);
-    await model.choose('Structure', 'Portal frame');
+    await model.press('Portal frame');
     await model.press('Place it');
     await model.counts(5, 4);
     await model.until('solution', /^Solved/);
@@ -59,7 +59,7 @@ export class ModelPage {
   /** Opens a part of a bench that is folded away. */
   async unfold(title: string): Promise<void> {
     const summary = await this.page.waitForSelector(
-      `::-p-xpath(//button[@aria-expanded][starts-with(normalize-space(.), "${title}")])`,
+      `::-p-xpath(//button[@aria-expanded][starts-with(normalize-space(.), "${title}") or starts-with(@aria-label, "${title}")])`,
       {
         timeout: PATIENCE,
       },
@@ -108,9 +108,9 @@ export class ModelPage {
     await this.page.keyboard.press('Enter');
   }
 
-  /** Waits until something is selected, or nothing, as the card says. */
+  /** Waits until something is selected, as the card says. */
   async card(title: string): Promise<void> {
-    await this.page.waitForSelector(`main [aria-label="${title}"]`);
+    await this.page.waitForSelector(`aside[aria-label="${title}"]`);
   }
 
   /** The page's own place of the sheet's upper left corner. */

@@ -42,7 +42,7 @@ async function load(user: Counted, group: string, members: number, intensity: st
 describe('from an empty sheet to supported and loaded: actions as docs/usability.md counts them', () => {
   test('a truss of 17.5 m and 7 panels', async () => {
     const user = await emptySheet();
-    await user.choose('Structure', 'Truss');
+    await user.press('Truss');
     await user.fill('Span (m)', '17.5');
     await user.fill('Panels', '7');
     await user.press('Place it');
@@ -58,7 +58,7 @@ describe('from an empty sheet to supported and loaded: actions as docs/usability
 
   test('a continuous beam of three spans', async () => {
     const user = await emptySheet();
-    await user.choose('Structure', 'Continuous beam');
+    await user.press('Continuous beam');
     await user.fill('Spans (m)', '2×5.4 + 3.6');
     await user.press('Place it');
     await load(user, 'beam', 3, '-12');
@@ -68,7 +68,7 @@ describe('from an empty sheet to supported and loaded: actions as docs/usability
 
   test('a pitched portal of two bays', async () => {
     const user = await emptySheet();
-    await user.choose('Structure', 'Portal frame');
+    await user.press('Portal frame');
     await user.fill('Bays (m)', '2×9');
     await user.choose('Column feet', 'fixed');
     await user.press('Place it');
@@ -79,7 +79,7 @@ describe('from an empty sheet to supported and loaded: actions as docs/usability
 
   test('a frame of four storeys', async () => {
     const user = await emptySheet();
-    await user.choose('Structure', 'Multi-storey frame');
+    await user.press('Multi-storey frame');
     await user.fill('Storey heights (m)', '4 + 3×3.2');
     await user.press('Place it');
     await load(user, 'beams', 12, '-20');
@@ -89,7 +89,7 @@ describe('from an empty sheet to supported and loaded: actions as docs/usability
 
   test('a hall of four frames in space, from one portal', async () => {
     const user = await emptySheet();
-    await user.choose('Structure', 'Portal frame');
+    await user.press('Portal frame');
     await user.press('Place it');
     await user.command('make it a space model');
     await user.command('select everything');

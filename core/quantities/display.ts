@@ -19,6 +19,16 @@ export const defaultDisplay: DisplayUnits = {
   section: 'cm',
 };
 
+/** Choices that set all units at once. */
+export const unitSystems: readonly { readonly id: string; readonly words: string; readonly units: DisplayUnits }[] = [
+  { id: 'metric', words: 'Metric: m, kN, MPa', units: defaultDisplay },
+  {
+    id: 'imperial',
+    words: 'Imperial: ft, kip, ksi',
+    units: { length: 'ft', force: 'kip', moment: 'kip·ft', stress: 'ksi', deflection: 'in', section: 'in' },
+  },
+];
+
 /** Which units each display choice may name. */
 export const displayChoices: Record<keyof DisplayUnits, readonly string[]> = {
   length: ['m', 'mm', 'cm', 'ft', 'in'],

@@ -1,62 +1,71 @@
 'use client';
 
-import { displayChoices, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { useStore } from 'zustand';
-import { ChangeFold } from './geometry/ChangeFold';
-import { CleanUpFold } from './geometry/CleanUpFold';
-import { GridFold } from './geometry/GridFold';
-import { SelectFold } from './geometry/SelectFold';
-import { SpaceFold } from './geometry/SpaceFold';
-import { TypicalFold } from './geometry/TypicalFold';
-import { UnderlayFold } from './geometry/UnderlayFold';
+import { showQuantity } from '@rigid-beam/core/quantities/show';
+import { CleanUpPart } from './geometry/CleanUpPart';
+import { GridPart } from './geometry/GridPart';
+import { SelectPart } from './geometry/SelectPart';
+import { SettingsPart } from './geometry/SettingsPart';
+import { SpacePart } from './geometry/SpacePart';
+import { TypicalPart } from './geometry/TypicalPart';
+import { UnderlayPart } from './geometry/UnderlayPart';
+import { commands } from '../commands/all';
 import { useDisplay, useEditor, useEditorState } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { DrawTool } from '../sheet/tools/draw-tool';
-import { Columns, Hint, PanelSubtitle, Row, Select, Stack, ToggleButton } from '../ui/controls';
-import { Fold } from '../ui/Fold';
-import { NameField } from '../ui/NameField';
+import { Hint, PanelSubtitle, Stack } from '../ui/controls';
+import { Instrument, Instruments } from '../ui/Instrument';
+import { Shelf, type ShelfPart } from '../ui/Shelf';
 
-const UNIT_LABELS: Record<keyof DisplayUnits, string> = {
-  length: 'Lengths',
-  force: 'Forces',
-  moment: 'Moments',
-  stress: 'Stresses',
-  deflection: 'Deflections',
-  section: 'Sections',
-};
-
-/** Drawing nodes and members, and what holds for the model as a whole. Parts follow only what they show: edits stay quick. */
+/** Drawing nodes and members, structures that are placed whole, and what holds for the geometry. Parts follow only what they show: edits stay quick. */
 export function GeometryBench({ sheet }: { readonly sheet: SheetController }) {
   return (
     <Stack>
       <Tools sheet={sheet} />
       <Counts />
-      <TypicalFold sheet={sheet} />
-      <ChangeFold sheet={sheet} />
-      <SelectFold sheet={sheet} />
-      <SpaceFold sheet={sheet} />
-      <GridFold />
-      <CleanUpFold sheet={sheet} />
-      <UnderlayFold sheet={sheet} />
-      <Fold title="Title, shear deformation and units">
-        <Settings />
-        <Units />
-      </Fold>
+      <PanelSubtitle>Typical structures</PanelSubtitle>
+      <TypicalPart sheet={sheet} />
+      <PanelSubtitle>More</PanelSubtitle>
+      <More sheet={sheet} />
     </Stack>
   );
 }
 
 function Tools({ sheet }: { readonly sheet: SheetController }) {
+  const editor = useEditor();
   const tool = useStore(sheet.store, (state) => state.tool.name);
+  const drawer = useEditorState((state) => state.drawer);
+  const run = (name: string): void => void commands.find((one) => one.name === name)?.run(sheet, '');
   return (
-    <Row role="group" aria-label="Tools">
-      <ToggleButton isSelected={tool === 'select'} onChange={() => sheet.takeSelect()}>
-        Select and move
-      </ToggleButton>
-      <ToggleButton isSelected={tool === 'draw'} onChange={(on) => (on ? sheet.take(new DrawTool(sheet)) : sheet.takeSelect())}>
-        Draw
-      </ToggleButton>
-    </Row>
+    <Instruments role="group" aria-label="Tools">
+      <Instrument
+        picture="select"
+        words="Select"
+        label="Select and move"
+        isHeld={tool === 'select'}
+        onChange={() => sheet.takeSelect()}
+      />
+      <Instrument
+        picture="draw"
+        words="Draw"
+        isHeld={tool === 'draw'}
+        onChange={(on) => (on ? sheet.take(new DrawTool(sheet)) : sheet.takeSelect())}
+      />
+      <Instrument
+        picture="measure"
+        words="Measure"
+        label="Measure a distance"
+        isHeld={false}
+        onChange={() => run('Measure a distance')}
+      />
+      <Instrument
+        picture="schedule"
+        words="Table"
+        label="Schedules"
+        isHeld={drawer === 'nodes' || drawer === 'members'}
+        onChange={(on) => editor.show({ drawer: on ? 'nodes' : undefined })}
+      />
+    </Instruments>
   );
 }
 
@@ -65,52 +74,42 @@ function Counts() {
   const members = useEditorState((state) => state.model.members.length);
   return (
     <Hint>
-      {nodes === 1 ? '1 node' : `${nodes} nodes`}, {members === 1 ? '1 member' : `${members} members`}. New members take the
-      section and material of the one drawn last.
+      {nodes === 1 ? '1 node' : `${nodes} nodes`}, {members === 1 ? '1 member' : `${members} members`}.
     </Hint>
   );
 }
 
-function Settings() {
-  const editor = useEditor();
-  const title = useEditorState((state) => state.model.title);
-  const analysis = useEditorState((state) => state.model.analysis);
-  return (
-    <>
-      <PanelSubtitle>Model</PanelSubtitle>
-      <NameField label="Title" value={title} onCommit={(next) => editor.edit({ type: 'set', settings: { title: next } })} />
-      <Select
-        label="Shear deformation"
-        choices={[
-          { id: 'no', text: 'Left out' },
-          { id: 'yes', text: 'Counted, where shear areas are known' },
-        ]}
-        value={analysis?.shearDeformation ? 'yes' : 'no'}
-        onChange={(id) => editor.edit({ type: 'set', settings: { analysis: { ...analysis, shearDeformation: id === 'yes' } } })}
-      />
-    </>
-  );
-}
-
-function Units() {
-  const editor = useEditor();
-  const display = useDisplay();
-  return (
-    <>
-      <PanelSubtitle>Units shown</PanelSubtitle>
-      <Columns>
-        {(Object.keys(UNIT_LABELS) as (keyof DisplayUnits)[]).map((key) => (
-          <Select
-            key={key}
-            label={UNIT_LABELS[key]}
-            choices={displayChoices[key].map((unit) => ({ id: unit, text: unit }))}
-            value={display[key]}
-            onChange={(unit) =>
-              editor.edit({ type: 'set', settings: { display: { ...editor.state.model.display, [key]: unit } } })
-            }
-          />
-        ))}
-      </Columns>
-    </>
-  );
+/** What is needed now and then, one at a time. */
+function More({ sheet }: { readonly sheet: SheetController }) {
+  const selected = useEditorState((state) => state.selection.length);
+  const hidden = useEditorState((state) => state.hidden.size);
+  const grid = useEditorState((state) => state.model.grid);
+  const underlay = useEditorState((state) => state.model.underlay?.name);
+  const space = useEditorState((state) => state.model.space);
+  const plane = useStore(sheet.store, (state) => state.plane);
+  const unit = useDisplay().length;
+  const chosen = [selected > 0 ? `${selected} selected` : '', hidden > 0 ? `${hidden} hidden` : ''].filter(Boolean).join(', ');
+  const parts: readonly ShelfPart[] = [
+    { title: 'Select and show', words: 'Select', picture: 'groups', note: chosen, content: () => <SelectPart sheet={sheet} /> },
+    { title: 'Grid lines', words: 'Grid', picture: 'grid', note: grid ? undefined : 'none', content: () => <GridPart /> },
+    space === 'plane'
+      ? { title: 'Space', words: 'Space', picture: 'space', note: 'a plane model', content: () => <SpacePart sheet={sheet} /> }
+      : {
+          title: 'Plane to draw on',
+          words: 'Plane',
+          picture: 'space',
+          note: plane ? `${plane.axis.toUpperCase()} = ${showQuantity(plane.at, unit)}` : 'all planes shown',
+          content: () => <SpacePart sheet={sheet} />,
+        },
+    {
+      title: 'Underlay',
+      words: 'Underlay',
+      picture: 'underlay',
+      note: underlay ?? 'none',
+      content: () => <UnderlayPart sheet={sheet} />,
+    },
+    { title: 'Clean up and number', words: 'Clean up', picture: 'tidy', content: () => <CleanUpPart sheet={sheet} /> },
+    { title: 'Units and settings', words: 'Units', picture: 'settings', content: () => <SettingsPart /> },
+  ];
+  return <Shelf parts={parts} opens={space === 'space' && plane ? 'Plane to draw on' : undefined} />;
 }

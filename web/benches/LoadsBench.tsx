@@ -13,8 +13,10 @@ import { chosenOf } from '../session/chosen';
 import type { SheetController } from '../sheet/controller';
 import { loadWords } from '../sheet/describe-items';
 import { ApplyTool, type Application } from '../sheet/tools/apply-tool';
-import { Button, Columns, Hint, PanelSubtitle, TextButton, Row, Select, Stack, ToggleButton } from '../ui/controls';
+import { Button, Columns, Hint, PanelSubtitle, TextButton, Row, Select, Stack } from '../ui/controls';
+import { Instrument, Instruments } from '../ui/Instrument';
 import { NameField } from '../ui/NameField';
+import type { PictureName } from '../ui/pictures';
 import { QuantityField } from '../ui/QuantityField';
 import { RunLoad } from './RunLoad';
 
@@ -22,6 +24,9 @@ import { RunLoad } from './RunLoad';
 interface Placing {
   readonly id: string;
   readonly text: string;
+  readonly picture: PictureName;
+  /** In as little room as there is. */
+  readonly short: string;
   readonly on: Application['on'];
   readonly size: 'intensity' | 'force' | 'moment';
   readonly load: (target: string, at: number, size: number, along: AxisName, space: Model['space']) => Record<string, unknown>;
@@ -30,6 +35,8 @@ interface Placing {
 const placings: readonly Placing[] = [
   {
     id: 'line',
+    picture: 'line',
+    short: 'Line',
     text: 'Line load',
     on: 'member',
     size: 'intensity',
@@ -43,6 +50,8 @@ const placings: readonly Placing[] = [
   },
   {
     id: 'plan',
+    picture: 'plan',
+    short: 'On plan',
     text: 'Line load on plan',
     on: 'member',
     size: 'intensity',
@@ -56,6 +65,8 @@ const placings: readonly Placing[] = [
   },
   {
     id: 'pressure',
+    picture: 'pressure',
+    short: 'Across',
     text: 'Line load across the member',
     on: 'member',
     size: 'intensity',
@@ -66,6 +77,8 @@ const placings: readonly Placing[] = [
   },
   {
     id: 'point',
+    picture: 'point',
+    short: 'Force',
     text: 'Force on a member',
     on: 'member',
     size: 'force',
@@ -73,6 +86,8 @@ const placings: readonly Placing[] = [
   },
   {
     id: 'node',
+    picture: 'node',
+    short: 'On a node',
     text: 'Force on a node',
     on: 'node',
     size: 'force',
@@ -80,6 +95,8 @@ const placings: readonly Placing[] = [
   },
   {
     id: 'couple',
+    picture: 'couple',
+    short: 'Couple',
     text: 'Couple on a node',
     on: 'node',
     size: 'moment',
@@ -116,11 +133,6 @@ export function LoadsBench({ sheet }: { readonly sheet: SheetController }) {
         />
         <Button onPress={newCase}>Add a case</Button>
       </Row>
-      {acting ? (
-        <CaseEditor key={acting.id} loadCase={acting} />
-      ) : (
-        <Hint>A combination acts. Choose a case to change its loads.</Hint>
-      )}
       {acting && <Placer sheet={sheet} caseId={acting.id} />}
       {acting && (
         <>
@@ -136,6 +148,12 @@ export function LoadsBench({ sheet }: { readonly sheet: SheetController }) {
             ) : null,
           )}
         </>
+      )}
+      {acting && <PanelSubtitle>Case {acting.id}</PanelSubtitle>}
+      {acting ? (
+        <CaseEditor key={acting.id} loadCase={acting} />
+      ) : (
+        <Hint>A combination acts. Choose a case to change its loads.</Hint>
       )}
     </Stack>
   );
@@ -223,6 +241,18 @@ function Placer({ sheet, caseId }: { readonly sheet: SheetController; readonly c
   return (
     <Stack>
       <PanelSubtitle>Put on the structure</PanelSubtitle>
+      <Instruments role="group" aria-label="Loads to place">
+        {placings.map((placing) => (
+          <Instrument
+            key={placing.id}
+            picture={placing.picture}
+            words={placing.short}
+            label={placing.text}
+            isHeld={tool === `load ${placing.id}`}
+            onChange={(on) => (on ? take(placing, sizes[placing.size], along) : sheet.takeSelect())}
+          />
+        ))}
+      </Instruments>
       <Columns>
         <QuantityField
           label="Intensity"
@@ -252,17 +282,6 @@ function Placer({ sheet, caseId }: { readonly sheet: SheetController; readonly c
           Put it on the {targets.length} selected {held.on === 'node' ? 'nodes' : 'members'}
         </Button>
       )}
-      <Row role="group" aria-label="Loads to place">
-        {placings.map((placing) => (
-          <ToggleButton
-            key={placing.id}
-            isSelected={tool === `load ${placing.id}`}
-            onChange={(on) => (on ? take(placing, sizes[placing.size], along) : sheet.takeSelect())}
-          >
-            {placing.text}
-          </ToggleButton>
-        ))}
-      </Row>
       <RunLoad caseId={caseId} along={along} />
     </Stack>
   );

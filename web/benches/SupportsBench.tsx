@@ -5,8 +5,18 @@ import { useEditor, useModel } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { supportWords } from '../sheet/describe-items';
 import { ApplyTool } from '../sheet/tools/apply-tool';
-import { Button, Hint, PanelSubtitle, PlainButton, Row, Stack, ToggleButton } from '../ui/controls';
+import { Button, Hint, PanelSubtitle, PlainButton, Row, Stack } from '../ui/controls';
+import { Instrument, Instruments } from '../ui/Instrument';
+import type { PictureName } from '../ui/pictures';
 import { supportKindsOf, supportOf } from '../session/support-kinds';
+
+const PICTURES: Readonly<Record<string, PictureName>> = {
+  pinned: 'pinned',
+  fixed: 'fixed',
+  rollerX: 'rollsX',
+  rollerY: 'rollsY',
+  guided: 'slides',
+};
 
 /** Choose a support, then click the nodes that get it. */
 export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
@@ -35,17 +45,17 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
     );
   return (
     <Stack>
-      <Stack role="group" aria-label="Supports to place">
+      <Instruments role="group" aria-label="Supports to place">
         {supportKindsOf(model.space).map(({ id, text }) => (
-          <ToggleButton
+          <Instrument
             key={id}
-            isSelected={tool === `support ${id}`}
+            picture={PICTURES[id] ?? 'pinned'}
+            words={text}
+            isHeld={tool === `support ${id}`}
             onChange={(on) => (on ? take(id, text) : sheet.takeSelect())}
-          >
-            {text}
-          </ToggleButton>
+          />
         ))}
-      </Stack>
+      </Instruments>
       <Hint>Springs, slopes and settlements are set on the node’s card: select a supported node.</Hint>
       <PanelSubtitle>In this model</PanelSubtitle>
       {model.supports.length === 0 && <Hint>Nothing holds the structure yet.</Hint>}

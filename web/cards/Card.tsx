@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import styled from 'styled-components';
 import type { Subject } from '@rigid-beam/drawing/display-list';
 import { useEditor, useEditorState, useModel } from '../session/use-editor';
@@ -31,8 +31,8 @@ function useRemovalWords(selection: readonly Subject[]): string {
 export const useHasCard = (): boolean => useEditorState(({ selection }) => selection.some(({ kind }) => CARDS.has(kind)));
 const CARDS: ReadonlySet<Subject['kind']> = new Set(['node', 'support', 'member', 'load']);
 
-/** What is selected, with its properties to change in place, and the way back to the bench. */
-export function Card({ back }: { readonly back: string }) {
+/** What is selected, with its properties to change in place, and the way back to the bench. `children`: what can be done with it. */
+export function Card({ back, children }: { readonly back: string; readonly children?: ReactNode }) {
   const editor = useEditor();
   const model = useModel();
   const selection = useEditorState((state) => state.selection);
@@ -58,7 +58,7 @@ export function Card({ back }: { readonly back: string }) {
   };
   return (
     <Panel aria-label={title}>
-      <PlainButton aria-label={`Back to ${back}`} onPress={() => editor.select([])}>
+      <PlainButton aria-label={`Back to ${back}`} onPress={() => editor.show({ side: 'bench' })}>
         ‹ {back}
       </PlainButton>
       <Head>
@@ -73,6 +73,7 @@ export function Card({ back }: { readonly back: string }) {
       {members.length > 0 && <MemberCard key={members.map(({ id }) => id).join()} members={members} />}
       {members.length === 0 && nodes.length > 0 && <NodeCard key={nodes.map(({ id }) => id).join()} nodes={nodes} />}
       {load && names.length === 0 && <LoadCard key={load.id} load={load} />}
+      {names.length > 0 && children}
     </Panel>
   );
 }

@@ -123,6 +123,8 @@ export const viewCommands: readonly Command[] = [
       return undefined;
     },
   },
+  { name: 'Bring the next plane forward', fits: isSpace, run: done((sheet) => sheet.view.nextPlane(1)) },
+  { name: 'Bring the plane before it forward', fits: isSpace, run: done((sheet) => sheet.view.nextPlane(-1)) },
   {
     name: 'Select all on a plane',
     notation: 'y at 4.5',

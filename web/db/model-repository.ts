@@ -119,6 +119,24 @@ function keep(id: string, revision: number, content: Model): void {
 /** As after a start of the server. */
 export const forgetContents = (): void => recent.clear();
 
+export interface Glance {
+  readonly title: string;
+  readonly projectName: string;
+  /** The drawing of its tile; nothing where none was made yet. */
+  readonly markup: string | null;
+}
+
+/** What is known of a model without its content. */
+export async function findGlance(db: Database, id: string): Promise<Glance | undefined> {
+  const [row] = await db
+    .select({ title: models.title, projectName: projects.name, markup: tiles.markup })
+    .from(models)
+    .innerJoin(projects, eq(models.projectId, projects.id))
+    .leftJoin(tiles, eq(tiles.modelId, models.id))
+    .where(eq(models.id, id));
+  return row;
+}
+
 export async function findModel(db: Database, id: string): Promise<StoredModel | undefined> {
   const [row] = await db
     .select(columns)

@@ -7,6 +7,7 @@ import type { Format } from '@rigid-beam/core/formats/registry';
 import { database } from '../db/database';
 import {
   deleteModel,
+  findGlance,
   findModel,
   findRevision,
   lastKinds,
@@ -15,6 +16,7 @@ import {
   listProjects,
   revisionsSince,
   storeRevision,
+  type Glance,
   type StoredModel,
   type ListedRevision,
   type StoredPatches,
@@ -29,6 +31,7 @@ const UNDO_DEPTH = 200;
 
 export interface OpenModel {
   readonly id: string;
+  readonly projectId: string;
   readonly projectName: string;
   readonly revision: number;
   readonly model: Model;
@@ -43,11 +46,17 @@ export async function openModel(id: string): Promise<OpenModel | undefined> {
   if (!stored) return undefined;
   return {
     id,
+    projectId: stored.projectId,
     projectName: stored.projectName,
     revision: stored.revision,
     model: stored.content,
     history: await lastRevisions(db, id, UNDO_DEPTH),
   };
+}
+
+/** What a model's page can show before its content is read: title and stored picture. */
+export async function glanceAt(id: string): Promise<Glance | undefined> {
+  return isId(id) ? findGlance(await database(), id) : undefined;
 }
 
 export type Created = { readonly ok: true; readonly id: string } | { readonly ok: false; readonly faults: readonly Notice[] };

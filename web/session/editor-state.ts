@@ -15,6 +15,7 @@ import { placeOfAddress, type Place } from './view-state';
 /** The model as the server gave it when the page was opened. */
 export interface Opened {
   readonly id: string;
+  readonly projectId: string;
   readonly projectName: string;
   readonly revision: number;
   readonly model: Model;
@@ -59,6 +60,10 @@ export interface EditorState extends Place {
   /** Whether the side panel and the sketches of the cases are open or folded away. */
   readonly panel: 'open' | 'folded';
   readonly strip: 'open' | 'folded';
+  /** While something is selected the panel shows its card; the bench can be called back over it. */
+  readonly side: 'card' | 'bench';
+  /** The typical structure that is being measured out, to be placed. */
+  readonly typical: string | undefined;
 }
 
 /** A schedule, or the diagrams of a member at a size that can be read. */
@@ -74,7 +79,7 @@ export const quantityOf = ({ quantity, suggestion }: Pick<EditorState, 'quantity
   quantity ?? suggestion?.quantity ?? 'Mz';
 
 /** What of the state only switches the view. */
-export type Shown = Pick<EditorState, 'diagramFactor' | 'hidden' | 'drawer' | 'panel' | 'strip'>;
+export type Shown = Pick<EditorState, 'diagramFactor' | 'hidden' | 'drawer' | 'panel' | 'strip' | 'side' | 'typical'>;
 
 /** Members up to which everything on the page follows a drag. */
 const LIVELY = 300;
@@ -118,6 +123,8 @@ export const beginning = (opened: Opened, search: string): EditorState => ({
   drawer: undefined,
   panel: 'open',
   strip: 'open',
+  side: 'card',
+  typical: undefined,
   shownMotion: undefined,
   remedies: undefined,
 });

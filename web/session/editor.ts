@@ -152,7 +152,7 @@ export class Editor {
   }
 
   select(subjects: readonly Subject[]): void {
-    this.own.setState({ selection: subjects });
+    this.own.setState({ selection: subjects, side: 'card' });
   }
 
   /** Adds a thing to the selection, or takes it out. */
@@ -172,7 +172,8 @@ export class Editor {
     const next = { stage, acting, quantity, switches };
     if (place.quantity ?? place.switches)
       keepView(id, { ...(quantity && { quantity }), stages: { ...kept.stages, [stage]: switches } });
-    this.own.setState(next);
+    // Who goes to a stage wants its bench, whatever is selected.
+    this.own.setState(place.stage === undefined ? next : { ...next, side: 'bench' });
     void this.reader.follow();
     if (addressOfPlace(next) !== window.location.search) window.history.pushState(null, '', addressOfPlace(next));
   }

@@ -4,7 +4,8 @@ import { Dialog, DialogTrigger, Popover } from 'react-aria-components';
 import styled from 'styled-components';
 import { useStore } from 'zustand';
 import { LOOKS, type Look } from '@rigid-beam/drawing/projection';
-import { useEditorState } from '../session/use-editor';
+import { showQuantity } from '@rigid-beam/core/quantities/show';
+import { useDisplay, useEditorState } from '../session/use-editor';
 import { overFace, PlainButton } from '../ui/controls';
 import type { SheetController } from './controller';
 
@@ -24,6 +25,7 @@ export function ViewTools({ controller }: { readonly controller: SheetController
   const space = useEditorState((state) => state.model.space);
   return (
     <Bar role="toolbar" aria-label="View">
+      {space === 'space' && <Planes controller={controller} />}
       {space === 'space' && <Looks controller={controller} />}
       <PlainButton aria-label="Zoom out" onPress={() => controller.view.zoom(1 / 1.4)}>
         −
@@ -75,6 +77,33 @@ function Looks({ controller }: { readonly controller: SheetController }) {
     </DialogTrigger>
   );
 }
+
+/** Which frame, truss or floor is brought forward, the rest faded. */
+function Planes({ controller }: { readonly controller: SheetController }) {
+  const plane = useStore(controller.store, (state) => state.plane);
+  const unit = useDisplay().length;
+  return (
+    <>
+      <PlainButton
+        aria-label="Bring the plane before it forward"
+        aria-keyshortcuts="["
+        onPress={() => controller.view.nextPlane(-1)}
+      >
+        ‹
+      </PlainButton>
+      <Plane aria-live="polite">
+        {plane ? `${plane.axis.toUpperCase()} = ${showQuantity(plane.at, unit, 4)}` : 'all planes'}
+      </Plane>
+      <PlainButton aria-label="Bring the next plane forward" aria-keyshortcuts="]" onPress={() => controller.view.nextPlane(1)}>
+        ›
+      </PlainButton>
+    </>
+  );
+}
+
+const Plane = styled.span`
+  align-self: center;
+`;
 
 const Over = styled(Dialog)`
   display: grid;

@@ -1,5 +1,6 @@
 import type { StoreApi } from 'zustand/vanilla';
 import type { Point } from '@rigid-beam/core/model/point';
+import { planesOf } from '@rigid-beam/core/model/planes';
 import { nodesOf } from '@rigid-beam/core/model/selecting';
 import { boundsOf, screenX, screenY, worldX, worldY, zoomAt, type Camera } from '@rigid-beam/drawing/camera';
 import { drawnNodes, type Seen } from '@rigid-beam/drawing/geometry';
@@ -191,6 +192,19 @@ export class Viewpoint {
   usePlane(plane: WorkPlane | undefined): void {
     this.store.setState({ plane });
     this.shown.refresh();
+  }
+
+  /** Brings the next frame, truss or floor forward, or the one before; after the last one, all of them. */
+  nextPlane(step: 1 | -1): void {
+    const { model } = this.editor.state;
+    if (model.space === 'plane') return;
+    const planes = planesOf(model);
+    const { plane } = this.store.getState();
+    const now = planes.findIndex(({ axis, at }) => axis === plane?.axis && at === plane.at);
+    // −1 stands for all.
+    const next = ((now + 1 + step + planes.length + 1) % (planes.length + 1)) - 1;
+    const found = planes[next];
+    this.usePlane(found && { axis: found.axis, at: found.at });
   }
 
   world(px: number, py: number): { x: number; y: number } {

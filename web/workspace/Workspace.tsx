@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useState } from 'react';
 import styled from 'styled-components';
 import { inverted } from '@rigid-beam/core/model/selecting';
+import { ChangeFold } from '../benches/geometry/ChangeFold';
 import { Card, useHasCard } from '../cards/Card';
 import { SheetMenu } from '../commands/SheetMenu';
 import { selectChosen } from '../session/chosen';
@@ -13,9 +14,11 @@ import type { SheetController } from '../sheet/controller';
 import { Sheet } from '../sheet/Sheet';
 import { TitleBlock } from '../sheet/TitleBlock';
 import { isPlaceKey } from '../sheet/tools/point-cursor';
+import { Beginnings } from './Beginnings';
 import { HeadStrip } from './HeadStrip';
 import { Lower } from './Lower';
 import { Notices } from './Notices';
+import { StoredPicture } from './StoredPicture';
 import { stageOf } from './stages';
 
 /** Head, one side panel, and beside it the sheet with its title block and what lies under that. */
@@ -71,19 +74,15 @@ const SheetPlace = styled.main`
   min-height: 0;
 `;
 
-const Opening = styled.p`
-  padding: 1rem;
-`;
-
 /** One open model. The editor lives as long as the page. */
-export function Workspace({ opened }: { readonly opened: Opened }) {
+export function Workspace({ opened, markup }: { readonly opened: Opened; readonly markup: string }) {
   const [editor, setEditor] = useState<Editor>();
   useEffect(() => {
     const made = new Editor(opened, window.location.search);
     setEditor(made);
     return () => made.close();
   }, [opened]);
-  if (!editor) return <Opening>Opening {opened.model.title} …</Opening>;
+  if (!editor) return <StoredPicture title={opened.model.title} projectName={opened.projectName} markup={markup} />;
   return (
     <EditorContext.Provider value={editor}>
       <Benchwork />
@@ -133,6 +132,7 @@ function Benchwork() {
       )}
       <SheetPlace>
         <Sheet onReady={ready} menu={otherChoices} />
+        {sheet && <Beginnings sheet={sheet} />}
       </SheetPlace>
       <TitleBlock controller={sheet} />
       <Lower />
@@ -144,7 +144,7 @@ function Benchwork() {
 function SideContent({ sheet }: { readonly sheet: SheetController | undefined }) {
   const stage = useEditorState((state) => state.stage);
   const { words, bench } = stageOf(stage);
-  if (useHasCard()) return <Card back={words} />;
+  if (useHasCard()) return <Card back={words}>{sheet && <ChangeFold sheet={sheet} />}</Card>;
   return <Bench aria-label={words}>{bench(sheet)}</Bench>;
 }
 
@@ -174,6 +174,10 @@ function useShortcuts(sheet: SheetController | undefined): void {
       if (!typing && onSheet && event.key === PANEL_KEY && !event.ctrlKey && !event.metaKey) {
         event.preventDefault();
         editor.show({ panel: editor.state.panel === 'open' ? 'folded' : 'open' });
+        return;
+      }
+      if (!typing && onSheet && (event.key === '[' || event.key === ']')) {
+        sheet?.view.nextPlane(event.key === ']' ? 1 : -1);
         return;
       }
       // A tool is in hand and a place is typed: no control has a use for its first character.

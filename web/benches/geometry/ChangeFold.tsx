@@ -21,7 +21,7 @@ export function ChangeFold({ sheet }: { readonly sheet: SheetController }) {
   const any = chosen.nodes.length + chosen.members.length > 0;
   const edit = changeEdits[how][what];
   return (
-    <Fold title="Change the selection" note={any ? undefined : 'nothing is selected'} startsOpen>
+    <Fold title="Change the selection" note={any ? undefined : 'nothing is selected'}>
       {any ? (
         <>
           <Row role="group" aria-label="How">

@@ -1,7 +1,8 @@
 import type { Metadata } from 'next';
-import { cache } from 'react';
+import { cache, Suspense } from 'react';
 import { notFound } from 'next/navigation';
-import { openModel } from '../../../server/models';
+import { glanceAt, openModel } from '../../../server/models';
+import { StoredPicture } from '../../../workspace/StoredPicture';
 import { Workspace } from '../../../workspace/Workspace';
 
 interface Props {
@@ -9,15 +10,28 @@ interface Props {
 }
 
 /** Read once for the title and the page. */
-const opened = cache(openModel);
+const glance = cache(glanceAt);
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
-  const model = await opened((await params).id);
-  return { title: model ? `${model.model.title || 'Untitled'} · Rigid Beam` : 'No such model · Rigid Beam' };
+  const model = await glance((await params).id);
+  return { title: model ? `${model.title || 'Untitled'} · Rigid Beam` : 'No such model · Rigid Beam' };
 }
 
+/** The stored picture goes out at once; the model follows behind it. */
 export default async function ModelPage({ params }: Props) {
-  const model = await opened((await params).id);
+  const { id } = await params;
+  const model = await glance(id);
   if (!model) notFound();
-  return <Workspace opened={model} />;
+  const picture = { title: model.title, projectName: model.projectName, markup: model.markup ?? '' };
+  return (
+    <Suspense fallback={<StoredPicture {...picture} />}>
+      <Opened id={id} markup={picture.markup} />
+    </Suspense>
+  );
+}
+
+async function Opened({ id, markup }: { readonly id: string; readonly markup: string }) {
+  const model = await openModel(id);
+  if (!model) notFound();
+  return <Workspace opened={model} markup={markup} />;
 }

@@ -7,22 +7,13 @@ import { geometryCommands } from '../../commands/geometry-commands';
 import { useEditor, useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { Button, Hint, TextButton, Row } from '../../ui/controls';
-import { Fold } from '../../ui/Fold';
 
 /** Above this size the search is made only when it is asked for. */
 const QUICK = 1500;
 const SHOWN = 30;
 
 /** What is rarely meant in a drawing, each with its repair. */
-export function CleanUpFold({ sheet }: { readonly sheet: SheetController }) {
-  return (
-    <Fold title="Clean up and number">
-      <CleanUp sheet={sheet} />
-    </Fold>
-  );
-}
-
-function CleanUp({ sheet }: { readonly sheet: SheetController }) {
+export function CleanUpPart({ sheet }: { readonly sheet: SheetController }) {
   const editor = useEditor();
   const model = useEditorState((state) => state.model);
   const found = useMemo(() => (model.members.length <= QUICK ? findDefects(model) : undefined), [model]);

@@ -8,7 +8,6 @@ import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { useEditor, useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { Button, Columns, Hint, Row, Select } from '../../ui/controls';
-import { Fold } from '../../ui/Fold';
 import { QuantityField } from '../../ui/QuantityField';
 import { Slider } from '../../ui/Slider';
 import { unseen } from '../../ui/theme';
@@ -19,7 +18,7 @@ const HiddenInput = styled.input`
 `;
 
 /** A picture behind the drawing to trace on: put there, calibrated, checked, moved, turned, dimmed. */
-export function UnderlayFold({ sheet }: { readonly sheet: SheetController }) {
+export function UnderlayPart({ sheet }: { readonly sheet: SheetController }) {
   const underlay = useEditorState((state) => state.model.underlay);
   const [page, setPage] = useState(1);
   const [trouble, setTrouble] = useState<string>();
@@ -39,7 +38,7 @@ export function UnderlayFold({ sheet }: { readonly sheet: SheetController }) {
   };
 
   return (
-    <Fold title="Underlay" note={underlay ? underlay.name : 'none'}>
+    <>
       <HiddenInput
         ref={file}
         type="file"
@@ -65,7 +64,7 @@ export function UnderlayFold({ sheet }: { readonly sheet: SheetController }) {
       </Columns>
       {trouble && <Hint role="alert">{trouble}</Hint>}
       {underlay ? <Placing sheet={sheet} underlay={underlay} /> : <Hint>A page of a PDF, a PNG, JPEG or SVG, to trace on.</Hint>}
-    </Fold>
+    </>
   );
 }
 

@@ -11,7 +11,6 @@ import { commands } from '../../commands/all';
 import { useEditor, useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { Button, Hint, PlainButton, Row, Select } from '../../ui/controls';
-import { Fold } from '../../ui/Fold';
 import { TextLine } from '../../ui/TextLine';
 
 const OFFERED = [
@@ -29,11 +28,10 @@ const OFFERED = [
 ];
 
 /** Ways to select other than on the sheet, and groups that are kept with the model. */
-export function SelectFold({ sheet }: { readonly sheet: SheetController }) {
+export function SelectPart({ sheet }: { readonly sheet: SheetController }) {
   const editor = useEditor();
   const model = useEditorState((state) => state.model);
   const selection = useEditorState((state) => state.selection);
-  const hidden = useEditorState((state) => state.hidden);
   const [, again] = useState(0);
   const groups = model.groups ?? [];
   const chosen = chosenOf(selection);
@@ -44,13 +42,7 @@ export function SelectFold({ sheet }: { readonly sheet: SheetController }) {
   );
   const offered = commands.filter((one) => OFFERED.includes(one.name) && (one.fits?.(sheet) ?? true));
   return (
-    <Fold
-      title="Select and show"
-      note={
-        [count > 0 ? `${count} selected` : '', hidden.size > 0 ? `${hidden.size} hidden` : ''].filter(Boolean).join(', ') ||
-        undefined
-      }
-    >
+    <>
       <Row>
         {offered.map((command) => (
           <Button
@@ -123,6 +115,6 @@ export function SelectFold({ sheet }: { readonly sheet: SheetController }) {
       ) : (
         <Hint>Select something to keep it as a group.</Hint>
       )}
-    </Fold>
+    </>
   );
 }

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
-import { checkModel } from '../model/check';
-import type { Combination, Load, Model } from '../model/model';
-import { clamp, inRow, roller, sketch } from '../test/build';
-import { solve } from './session';
+import { checkModel } from '@rigid-beam/core/model/check';
+import type { Combination, Load, Model } from '@rigid-beam/core/model/model';
+import { clamp, inRow, roller, sketch } from '@rigid-beam/core/test/build';
+import { solve } from '@rigid-beam/core/analysis/session';
 
 const beam = sketch({ nodes: inRow(0, 4), members: [['a', '1', '2']], supports: [clamp('1'), roller('2')] });
 

@@ -11,7 +11,6 @@ import { intoSpace } from '../../commands/geometry-commands';
 import { useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { Button, Columns, Hint, Select } from '../../ui/controls';
-import { Fold } from '../../ui/Fold';
 import { QuantityField } from '../../ui/QuantityField';
 
 const PLANES: Record<AxisName, string> = {
@@ -21,13 +20,13 @@ const PLANES: Record<AxisName, string> = {
 };
 
 /** From plane to space, and the plane one draws on there. */
-export function SpaceFold({ sheet }: { readonly sheet: SheetController }) {
+export function SpacePart({ sheet }: { readonly sheet: SheetController }) {
   const model = useEditorState((state) => state.model);
   const plane = useStore(sheet.store, (state) => state.plane);
   const unit = lengthUnit(model);
   if (model.space === 'plane')
     return (
-      <Fold key="plane" title="Space" note="a plane model">
+      <>
         <Button
           onPress={() => {
             if (make(sheet, intoSpace(model)) === undefined) sheet.view.lookAt('corner');
@@ -36,7 +35,7 @@ export function SpaceFold({ sheet }: { readonly sheet: SheetController }) {
           Make it a space model
         </Button>
         <Hint>The frame stays where it is, and its supports hold it upright.</Hint>
-      </Fold>
+      </>
     );
   const axis = plane?.axis ?? 'z';
   const named = model.grid?.[axis] ? linesOf(axis, model.grid[axis]) : [];
@@ -47,12 +46,7 @@ export function SpaceFold({ sheet }: { readonly sheet: SheetController }) {
     ]),
   ];
   return (
-    <Fold
-      key="space"
-      title="Plane to draw on"
-      note={plane ? `${plane.axis.toUpperCase()} = ${showQuantity(plane.at, unit)}` : 'all planes shown'}
-      startsOpen
-    >
+    <>
       <Select
         label="Plane"
         choices={[{ id: '', text: 'none chosen' }, ...axisNames.map((id) => ({ id, text: PLANES[id] }))]}
@@ -88,6 +82,6 @@ export function SpaceFold({ sheet }: { readonly sheet: SheetController }) {
           Look straight at it
         </Button>
       )}
-    </Fold>
+    </>
   );
 }

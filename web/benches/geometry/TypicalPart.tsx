@@ -12,27 +12,23 @@ import { useEditor, useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { PickTool } from '../../sheet/tools/pick-tool';
 import { Button, Hint, Row, Select } from '../../ui/controls';
-import { Fold } from '../../ui/Fold';
+import { Gallery } from './Gallery';
 import { QuantityField } from '../../ui/QuantityField';
 import { TextLine } from '../../ui/TextLine';
 
-/** Structures that are built again and again: chosen, measured, seen on the sheet as they will be, and placed. */
-export function TypicalFold({ sheet }: { readonly sheet: SheetController }) {
+/** Structures that are built again and again: chosen as a picture, measured, seen on the sheet as they will be, and placed. */
+export function TypicalPart({ sheet }: { readonly sheet: SheetController }) {
   const model = useEditorState((state) => state.model);
-  const empty = model.members.length === 0;
-  return (
-    <Fold title="Typical structures" {...(empty && { startsOpen: true })}>
-      <Chooser sheet={sheet} model={model} />
-    </Fold>
-  );
+  return <Chooser sheet={sheet} model={model} />;
 }
 
 function Chooser({ sheet, model }: { readonly sheet: SheetController; readonly model: Model }) {
   const editor = useEditor();
-  const [id, setId] = useState('');
-  const [values, setValues] = useState<TypicalValues>({});
-  const [at, setAt] = useState<Point>(ORIGIN);
+  const id = useEditorState((state) => state.typical);
   const typical = typicals.find((one) => one.id === id);
+  const [changed, setChanged] = useState<TypicalValues>({});
+  const [at, setAt] = useState<Point>(ORIGIN);
+  const values = useMemo(() => (typical ? { ...initialValues(typical), ...changed } : changed), [typical, changed]);
   const fault = typical?.fields.map((field) => valueFault(field, values[field.key])).find(Boolean);
   const intent = useMemo(
     () => (typical && !fault ? placing(model, typical, values, at) : undefined),
@@ -47,17 +43,16 @@ function Chooser({ sheet, model }: { readonly sheet: SheetController; readonly m
     if (intent && model.members.length === 0) setTimeout(() => sheet.view.showAll(), 80);
   }, [sheet, intent, model]);
 
-  const choose = (next: string): void => {
-    const chosen = typicals.find((one) => one.id === next);
-    setValues(chosen ? initialValues(chosen) : {});
-    setId(next);
+  const choose = (next: string | undefined): void => {
+    setChanged({});
+    editor.show({ typical: next === id ? undefined : next });
   };
   const place = (): void => {
     if (!intent) return;
     const before = model;
     editor.endPreview();
     if (!editor.edit(intent)) return;
-    choose('');
+    choose(undefined);
     setAt(ORIGIN);
     const after = editor.state.model;
     editor.select(after.members.slice(before.members.length).map((member) => ({ kind: 'member', id: member.id })));
@@ -73,19 +68,14 @@ function Chooser({ sheet, model }: { readonly sheet: SheetController; readonly m
 
   return (
     <>
-      <Select
-        label="Structure"
-        choices={[{ id: '', text: 'choose one' }, ...typicals.map((one) => ({ id: one.id, text: one.title }))]}
-        value={id}
-        onChange={choose}
-      />
+      <Gallery chosen={id} onChoose={choose} />
       {typical?.fields.map((field) => (
         <ValueField
           key={`${id} ${field.key}`}
           field={field}
           value={values[field.key]!}
           unit={lengthUnit(model)}
-          onChange={(value) => setValues({ ...values, [field.key]: value })}
+          onChange={(value) => setChanged({ ...changed, [field.key]: value })}
         />
       ))}
       {fault && <Hint role="alert">{fault}.</Hint>}
@@ -96,7 +86,7 @@ function Chooser({ sheet, model }: { readonly sheet: SheetController; readonly m
             Place it
           </Button>
           <Button onPress={pick}>Show where</Button>
-          <Button onPress={() => choose('')}>Leave it</Button>
+          <Button onPress={() => choose(undefined)}>Cancel</Button>
         </Row>
       )}
     </>

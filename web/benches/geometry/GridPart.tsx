@@ -8,20 +8,18 @@ import { parseSpacings, showSpacings } from '@rigid-beam/core/quantities/spacing
 import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { useEditor, useEditorState } from '../../session/use-editor';
 import { Button, Columns, Hint, PlainButton, Row, ToggleButton } from '../../ui/controls';
-import { Fold } from '../../ui/Fold';
 import { QuantityField } from '../../ui/QuantityField';
 import { TextLine } from '../../ui/TextLine';
 
 const WORDS: Record<AxisName, string> = { x: 'Bays along X', y: 'Levels', z: 'Frames along Z' };
 
 /** Named grid lines as spacings; the structure follows them when it is told to. */
-export function GridFold() {
+export function GridPart() {
   const editor = useEditor();
   const model = useEditorState((state) => state.model);
   const [follows, setFollows] = useState(true);
   const axes = model.space === 'plane' ? (['x', 'y'] as const) : axisNames;
   const unit = lengthUnit(model);
-  const count = axes.filter((axis) => model.grid?.[axis]).length;
   const set = (axis: AxisName, next: GridAxis | undefined): void => {
     if (next) editor.edit(respace(model, axis, next, follows ? 'follow' : 'stay'));
     else {
@@ -30,7 +28,7 @@ export function GridFold() {
     }
   };
   return (
-    <Fold title="Grid lines" note={count === 0 ? 'none' : undefined}>
+    <>
       <ToggleButton isSelected={follows} onChange={setFollows}>
         The structure follows
       </ToggleButton>
@@ -78,6 +76,6 @@ export function GridFold() {
         );
       })}
       <Hint>Written as on drawings: 3×5.4 + 2.7. New lines begin where the structure has its nodes.</Hint>
-    </Fold>
+    </>
   );
 }

@@ -1,0 +1,83 @@
+'use client';
+
+import { displayChoices, unitSystems, type DisplayUnits } from '@rigid-beam/core/quantities/display';
+import { useDisplay, useEditor, useEditorState } from '../../session/use-editor';
+import { Columns, PanelSubtitle, Select } from '../../ui/controls';
+import { NameField } from '../../ui/NameField';
+
+const UNIT_LABELS: Record<keyof DisplayUnits, string> = {
+  length: 'Lengths',
+  force: 'Forces',
+  moment: 'Moments',
+  stress: 'Stresses',
+  deflection: 'Deflections',
+  section: 'Sections',
+};
+
+/** What holds for the model as a whole: its title, its units and what the analysis counts. */
+export function SettingsPart() {
+  return (
+    <>
+      <Settings />
+      <Units />
+    </>
+  );
+}
+
+function Settings() {
+  const editor = useEditor();
+  const title = useEditorState((state) => state.model.title);
+  const analysis = useEditorState((state) => state.model.analysis);
+  return (
+    <>
+      <NameField label="Title" value={title} onCommit={(next) => editor.edit({ type: 'set', settings: { title: next } })} />
+      <Select
+        label="Shear deformation"
+        choices={[
+          { id: 'no', text: 'Left out' },
+          { id: 'yes', text: 'Counted, where shear areas are known' },
+        ]}
+        value={analysis?.shearDeformation ? 'yes' : 'no'}
+        onChange={(id) => editor.edit({ type: 'set', settings: { analysis: { ...analysis, shearDeformation: id === 'yes' } } })}
+      />
+    </>
+  );
+}
+
+/** One choice sets all units; each can then be another one. */
+function Units() {
+  const editor = useEditor();
+  const display = useDisplay();
+  const set = (next: Partial<DisplayUnits>): void =>
+    void editor.edit({ type: 'set', settings: { display: { ...editor.state.model.display, ...next } } });
+  const keys = Object.keys(UNIT_LABELS) as (keyof DisplayUnits)[];
+  const system = unitSystems.find(({ units }) => keys.every((key) => units[key] === display[key]));
+  return (
+    <>
+      <PanelSubtitle>Units shown</PanelSubtitle>
+      <Select
+        label="Units"
+        choices={[
+          ...unitSystems.map(({ id, words }) => ({ id, text: words })),
+          ...(system ? [] : [{ id: 'own', text: 'Own choice' }]),
+        ]}
+        value={system?.id ?? 'own'}
+        onChange={(id) => {
+          const chosen = unitSystems.find((one) => one.id === id);
+          if (chosen) set(chosen.units);
+        }}
+      />
+      <Columns>
+        {keys.map((key) => (
+          <Select
+            key={key}
+            label={UNIT_LABELS[key]}
+            choices={displayChoices[key].map((unit) => ({ id: unit, text: unit }))}
+            value={display[key]}
+            onChange={(unit) => set({ [key]: unit })}
+          />
+        ))}
+      </Columns>
+    </>
+  );
+}

@@ -1,0 +1,87 @@
+'use client';
+
+import { useId, useState, type ReactNode } from 'react';
+import { Button } from 'react-aria-components';
+import styled from 'styled-components';
+import { Instruments } from './Instrument';
+import { Picture, type PictureName } from './pictures';
+import { PanelSubtitle } from './controls';
+
+export interface ShelfPart {
+  readonly title: string;
+  readonly words: string;
+  readonly picture: PictureName;
+  /** How many there are, or what stands there. */
+  readonly note?: string | undefined;
+  readonly content: () => ReactNode;
+}
+
+const Opener = styled(Button)`
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  gap: 0.1rem;
+  min-width: 0;
+  padding: 0.25rem 0.1rem 0.2rem;
+  border: 1px solid var(--rule);
+  border-radius: 3px;
+  background: var(--paper);
+  color: var(--ink);
+  cursor: default;
+  font-size: 0.7rem;
+  line-height: 1.15;
+  text-align: center;
+  &[data-hovered] {
+    background: var(--hover);
+  }
+  &[aria-expanded='true'] {
+    border-color: var(--ink);
+    box-shadow: inset 0 -3px 0 var(--ink);
+  }
+  &[data-focus-visible] {
+    outline: 2px solid var(--focus);
+    outline-offset: 1px;
+  }
+`;
+
+const Content = styled.div`
+  display: flex;
+  flex-direction: column;
+  gap: 0.45rem;
+`;
+
+/** What is needed now and then: drawn side by side, one of them open below. What is put away costs nothing. */
+export function Shelf({ parts, opens }: { readonly parts: readonly ShelfPart[]; readonly opens?: string | undefined }) {
+  const [open, setOpen] = useState(opens);
+  const id = useId();
+  const part = parts.find(({ title }) => title === open);
+  return (
+    <>
+      <Instruments>
+        {parts.map(({ title, words, picture, note }) => (
+          <Opener
+            key={title}
+            aria-label={note ? `${title}: ${note}` : title}
+            aria-expanded={title === open}
+            aria-controls={id}
+            onPress={() => setOpen(title === open ? undefined : title)}
+          >
+            <Picture name={picture} />
+            {words}
+          </Opener>
+        ))}
+      </Instruments>
+      <Content id={id} role="group" aria-label={part?.title ?? 'Nothing is open'}>
+        {part && (
+          <>
+            <PanelSubtitle>
+              {part.title}
+              {part.note && ` · ${part.note}`}
+            </PanelSubtitle>
+            {part.content()}
+          </>
+        )}
+      </Content>
+    </>
+  );
+}
