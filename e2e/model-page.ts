@@ -121,10 +121,10 @@ export class ModelPage {
     }));
   }
 
-  /** How many nodes and members the geometry bench counts. */
+  /** How many nodes and members the stage of geometry counts. */
   async counts(nodes: number, members: number): Promise<void> {
-    const words = `${nodes} node${nodes === 1 ? '' : 's'}, ${members} member${members === 1 ? '' : 's'}.`;
-    await this.page.waitForFunction((text: string) => document.body.textContent?.includes(text), {}, words);
+    const words = `${nodes} node${nodes === 1 ? '' : 's'}, ${members} member${members === 1 ? '' : 's'},`;
+    await this.page.waitForSelector(`[aria-label="Stages"] [aria-label*=": ${words}"]`, { timeout: PATIENCE });
   }
 
   /** Waits until the drawing has found its place after a selection came or went: nothing on it moves for ten frames. */

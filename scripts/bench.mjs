@@ -3,8 +3,8 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { cpus, tmpdir } from 'node:os';
 import path from 'node:path';
 import { build as bundle } from 'esbuild';
-import { launch } from 'puppeteer-core';
-import { browserFlags, findBrowser, NO_BROWSER } from './browser.mjs';
+import { findBrowser, NO_BROWSER } from './browser.mjs';
+import { editToDiagram } from './bench-edit.mjs';
 import { sheetTimes } from './bench-sheet.mjs';
 import { startServer } from './server.mjs';
 import { build, install, root } from './steps.mjs';
@@ -159,61 +159,10 @@ async function warmStarts() {
   return { first: times[0], second: Math.min(times[1], times[2]) };
 }
 
-/** From Enter in a load's field to the frame with the new diagram, on the glasshouse rib; the median of some edits. */
-async function editToDiagram() {
-  const data = temporary('data');
-  const server = await startServer(PORT, { RIGID_BEAM_DATA: data });
-  const browser = await launch({
-    executablePath: findBrowser(),
-    headless: true,
-    userDataDir: temporary('profile'),
-    args: browserFlags,
-  });
-  const page = await browser.newPage();
-  await page.setViewport({ width: 1280, height: 800 });
-  await page.goto(`http://127.0.0.1:${PORT}`, { waitUntil: 'networkidle0' });
-  const rib = await page.$$eval('li a', (links) =>
-    links.find((link) => /Glasshouse/.test(link.textContent)).getAttribute('href'),
-  );
-  await page.goto(`http://127.0.0.1:${PORT}${rib}?acting=W`, { waitUntil: 'networkidle0' });
-  await page.waitForFunction(() => /Solved/.test(document.querySelector('[data-testid=solution]')?.textContent ?? ''));
-  const times = [];
-  for (let i = 0; i < 15; i++) {
-    await page.focus('main li > button[tabindex="0"]');
-    await page.keyboard.press('End');
-    await page.keyboard.press('Enter');
-    await page.waitForFunction(() => document.activeElement instanceof HTMLInputElement);
-    await page.keyboard.type(String(1 + i / 10));
-    await page.evaluate(() => {
-      window.addEventListener('keydown', (event) => event.key === 'Enter' && (window.begun = performance.now()), {
-        once: true,
-        capture: true,
-      });
-      window.took = new Promise((resolve) => {
-        const extremes = document.querySelector('[data-testid=extremes]');
-        const observer = new MutationObserver(() => {
-          observer.disconnect();
-          // The canvas is painted in the frame that follows the change of state.
-          requestAnimationFrame(() => requestAnimationFrame(() => resolve(performance.now() - window.begun)));
-        });
-        observer.observe(extremes, { childList: true, characterData: true, subtree: true });
-      });
-    });
-    await page.keyboard.press('Enter');
-    times.push(await page.evaluate(() => window.took));
-  }
-  await browser.close();
-  server.child.kill('SIGTERM');
-  await server.exited;
-  rmSync(data, { recursive: true, force: true });
-  times.sort((a, b) => a - b);
-  return { median: times[Math.floor(times.length / 2)], worst: times[times.length - 1] };
-}
-
 if (!findBrowser()) throw new Error(NO_BROWSER);
 const cold = process.argv.includes('--cold') ? coldStart() : undefined;
 const warm = await warmStarts();
-const edit = await editToDiagram();
+const edit = await editToDiagram(PORT);
 const { core, thousand, tenThousand } = await coreTimes();
 const sheet = await sheetTimes(PORT, [
   ['space building of 1,056 members, 3 cases', thousand, 'and drags'],

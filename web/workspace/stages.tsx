@@ -34,7 +34,10 @@ export const stages: readonly Stage[] = [
     id: 'geometry',
     words: 'Geometry',
     bench: (sheet) => sheet && <GeometryBench sheet={sheet} />,
-    standing: ({ members }, found) => counted(members.length, 'member', 'members', isFaulty(found, 'zero-length')),
+    standing: ({ nodes, members }, found) => {
+      const own = counted(members.length, 'member', 'members', isFaulty(found, 'zero-length'));
+      return { ...own, count: `${nodes.length} ${nodes.length === 1 ? 'node' : 'nodes'}, ${own.count}` };
+    },
   },
   {
     id: 'sections',

@@ -55,7 +55,9 @@ function Chooser({ sheet, model }: { readonly sheet: SheetController; readonly m
     choose(undefined);
     setAt(ORIGIN);
     const after = editor.state.model;
-    editor.select(after.members.slice(before.members.length).map((member) => ({ kind: 'member', id: member.id })));
+    // Beside others what is new is marked; alone it needs no mark.
+    if (before.members.length > 0)
+      editor.select(after.members.slice(before.members.length).map((member) => ({ kind: 'member', id: member.id })));
     if (after.space !== before.space) sheet.view.lookAt('corner');
     else sheet.view.showAll();
   };
