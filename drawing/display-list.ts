@@ -9,6 +9,7 @@ export type Subject =
   | { readonly kind: 'load'; readonly id: string; readonly end?: 'from' | 'to' }
   | { readonly kind: 'dimension'; readonly axis: AxisName; readonly from: number; readonly to: number }
   | { readonly kind: 'reaction'; readonly id: string }
+  | { readonly kind: 'release'; readonly id: string; readonly end: 'start' | 'end' }
   | { readonly kind: 'extreme'; readonly member: string; readonly x: number }
   | { readonly kind: 'gridLine'; readonly axis: AxisName };
 
@@ -146,6 +147,8 @@ export function subjectKey(subject: Subject): string {
       return `dimension:${subject.axis}:${subject.from}:${subject.to}`;
     case 'gridLine':
       return `gridLine:${subject.axis}`;
+    case 'release':
+      return `release:${subject.id}:${subject.end}`;
     case 'extreme':
       return `extreme:${subject.member}:${subject.x}`;
     default:

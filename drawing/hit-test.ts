@@ -5,6 +5,7 @@ import type { PlacedLabel } from './place-labels';
 /** What is smaller, or lies on top of others, is preferred where several things are within reach. */
 const PREFERENCE: Record<Subject['kind'], number> = {
   node: 0,
+  release: 3,
   support: 4,
   dimension: 5,
   gridLine: 5,
@@ -38,7 +39,7 @@ export function hitTest(
   reach: number,
 ): Hit | undefined {
   const label = placed.find((one) => one.label.subject && isOn(one, px, py));
-  if (label?.label.subject && label.label.role !== 'name') return { subject: label.label.subject, label };
+  if (label?.label.subject) return { subject: label.label.subject, label };
   let best: { subject: Subject; score: number; depth: number | undefined } | undefined;
   for (const item of list) {
     if (item.kind !== 'path' || !item.subject || isFar(item.vertices, camera, [px, py], reach)) continue;

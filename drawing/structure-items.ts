@@ -203,7 +203,7 @@ function releaseItems(member: Member, drawn: DrawnMember, view: View): Item[] {
     const hinge = member.behaviour === 'truss' ? 'free' : (bending ?? 'fixed');
     const [x, y] = end === 'start' ? [drawn.x1, drawn.y1] : [drawn.x2, drawn.y2];
     const inward = end === 'start' ? 1 : -1;
-    const subject: Subject = { kind: 'member', id: drawn.id };
+    const subject: Subject = { kind: 'release', id: drawn.id, end };
     const w = view.weight;
     const items: Item[] = [];
     if (hinge !== 'fixed') {

@@ -9,7 +9,8 @@ afterAll(() => application.close());
 describe('changing', () => {
   test('by the pointer: turned with a preview, mirrored as a copy, split and joined', async () => {
     const model = await ModelPage.portal(application);
-    await model.card('4 selected');
+    await model.command('select everything');
+    await model.card('9 selected');
     await model.press('Mirror');
     await model.press('as a copy');
     await model.fill('Mirror stands at (m)', '12');
@@ -21,6 +22,7 @@ describe('changing', () => {
     const [a, b] = [await model.place('Node 2 '), await model.place('Node 5 ')];
     await model.page.mouse.click((a.x * 2 + b.x) / 3, (a.y * 2 + b.y) / 3);
     await model.card('Member c');
+    await model.unfold('Change the selection');
     await model.press('Split');
     await model.counts(9, 8);
     await model.undo();
@@ -30,6 +32,7 @@ describe('changing', () => {
 
   test('by keys: moved, copied, repeated, split, joined, numbered through the command field', async () => {
     const model = await ModelPage.portal(application);
+    await model.command('select everything');
     await model.command('move 1.5 by 0.5');
     await model.page.waitForFunction(() => document.querySelector('main li > button[aria-label*="1.5 m across, 0.5 m up"]'));
     await model.undo();
@@ -60,7 +63,7 @@ describe('changing', () => {
     await model.settled();
     const [a, b] = [await model.place('Node 1 '), await model.place('Node 3 ')];
     const middle = { x: a.x + (b.x - a.x) / 4, y: a.y };
-    await model.clickText({ x: middle.x, y: a.y + 60 }, { x: middle.x, y: a.y + 110 });
+    await model.clickText({ x: middle.x, y: a.y + 20 }, { x: middle.x, y: a.y + 90 });
     await model.page.locator('::-p-aria(Only this line moves)').click();
     await model.typeOver('5');
     await model.page.waitForFunction(() => document.querySelector('main li > button[aria-label*="5 m across, 6 m up"]'));
@@ -101,6 +104,7 @@ describe('selecting and schedules', () => {
     const model = await ModelPage.portal(application);
     await model.command('select upright members');
     await model.card('2 selected');
+    await model.bench();
     await model.unfold('Select and show');
     await model.fill('Name the selection as a group', 'posts');
     await model.press('posts · 2');

@@ -79,7 +79,7 @@ describe('drawing', () => {
     ]);
     for (const key of ['ArrowLeft', 'ArrowLeft', 'ArrowUp'] as const) await model.page.keyboard.press(key);
     await model.page.keyboard.press('Enter');
-    await model.page.waitForFunction(() => /\d nodes, [34] members/.test(document.body.textContent ?? ''));
+    await model.page.waitForSelector(':is([aria-label*=", 3 members,"], [aria-label*=", 4 members,"])');
     await model.page.keyboard.press('Escape');
     await model.page.keyboard.press('Escape');
     await model.stored();
@@ -192,8 +192,8 @@ describe('typical structures', () => {
     await model.press('Lattice tower');
     await model.press('Place it');
     await model.until('solution', /^Solved.*in balance/);
-    await model.press('Above');
-    await model.press('Corner');
+    await model.command('look from above');
+    await model.command('look from a corner');
     await model.stored();
   });
 });

@@ -60,7 +60,7 @@ describe('files', () => {
     await model.ready();
     await model.until('solution', /^Solved.*in balance/);
     const corner = await model.place('Node n3 ');
-    await model.press('Front');
+    await model.command('look from the front');
     await model.page.waitForFunction(
       (y) => document.querySelector('main li > button[aria-label^="Node n3 "]')!.getBoundingClientRect().y !== y,
       {},
@@ -108,7 +108,7 @@ describe('files', () => {
   });
 
   test('units are shown as chosen, and nothing else changes', async () => {
-    const model = await ModelPage.open(application, 'Shelf in the fernery');
+    const model = await ModelPage.open(application, 'Shelf in the fernery', '?stage=geometry&show=diagram');
     await model.until('extremes', /^8\.352 kN·m in b, sagging/);
     await model.unfold('Units and settings');
     await model.choose('Moments', 'kip·ft');
@@ -123,8 +123,7 @@ describe('files', () => {
   });
 
   test('sums and envelopes are made and changed', async () => {
-    const model = await ModelPage.open(application, 'Shelf in the fernery');
-    await model.press('Combinations: 4 entries, in order');
+    const model = await ModelPage.open(application, 'Shelf in the fernery', '?stage=combinations&show=diagram');
     await model.press('Add a sum');
     await model.until('extremes', /kN·m/);
     expect(model.page.url()).toMatch(/acting=U/);

@@ -8,11 +8,12 @@ export class ModelPage {
     readonly page: Page,
   ) {}
 
-  /** Opens the model of this title from the projects page. */
-  static async open(application: Application, title: string): Promise<ModelPage> {
+  /** Opens the model of this title from the projects page, at a place of it. */
+  static async open(application: Application, title: string, place = '?stage=results'): Promise<ModelPage> {
     const page = await application.page();
     await application.visit(page);
-    await page.locator(`::-p-text(${title})`).click();
+    const link = await page.waitForSelector(`::-p-xpath(//a[.//h3[contains(., "${title}")]])`);
+    await application.visit(page, (await link!.evaluate((one) => one.getAttribute('href'))) + place);
     const opened = new ModelPage(application, page);
     await opened.ready();
     return opened;
@@ -93,6 +94,12 @@ export class ModelPage {
     const field = await this.page.waitForSelector(`::-p-aria([name="${label}"][role="textbox"])`);
     await field!.focus();
     await this.typeOver(text);
+  }
+
+  /** From the card of what is selected to the bench; the selection stays. */
+  async bench(): Promise<void> {
+    const back = await this.page.waitForSelector('aside button[aria-label^="Back to "]');
+    await back!.click();
   }
 
   /** Runs a command by what is typed behind `/`. */

@@ -43,6 +43,7 @@ describe('a new model from nothing', () => {
     const beam = await simpleBeam();
     const { page } = beam;
     await beam.press('Loads: 0 loads, nothing yet');
+    await beam.command('show or hide diagram');
     await beam.fill('Self weight ×', '0');
     await beam.fill('Intensity (kN/m)', '-15');
     await beam.press('Line load');
@@ -62,6 +63,7 @@ describe('a new model from nothing', () => {
 
     // Fixing the start makes it a propped cantilever; hinging the member there brings the simple beam back.
     await beam.press('Supports: 2 supports, in order');
+    await beam.command('show or hide diagram');
     await beam.press('Fixed');
     await page.mouse.click(first.x, first.y);
     await beam.until('extremes', /hogging/);
@@ -75,6 +77,7 @@ describe('a new model from nothing', () => {
   test('a force placed on a node', async () => {
     const beam = await simpleBeam();
     await beam.press('Loads: 0 loads, nothing yet');
+    await beam.command('show or hide diagram');
     await beam.fill('Self weight ×', '0');
     await beam.choose('Direction', 'X, right is positive');
     await beam.fill('Force (kN)', '25');

@@ -15,7 +15,8 @@ describe('space', () => {
     await model.command('repeat 3 times 0 by 0 by -5 linked');
     await model.counts(20, 31);
     await model.until('solution', /^Solved.*in balance/);
-    await model.press('Look from higher');
+    await model.command('look from an angle 40, 35');
+    await model.command('show or hide diagram');
     await model.press('Bending moment about y');
     await model.choose('Plane', 'level, X and Z (a floor)');
     await model.fill('At Y (m)', '4.5');
@@ -44,12 +45,12 @@ describe('space', () => {
     await model.command('copy 0 by 0 by -4');
     await model.counts(10, 8);
     await page.keyboard.press('Escape');
-    await model.press('Front');
+    await model.command('look from the front');
     await model.settled();
     const { x, y } = await model.place('Node 1 ');
     // Two feet stand behind each other: the one in front is meant.
     await page.mouse.click(x, y);
-    await page.waitForSelector('main [aria-label="Node 1"], main [aria-label="Support of node 1"]');
+    await page.waitForSelector('aside[aria-label="Node 1"], aside[aria-label="Support of node 1"]');
     await page.keyboard.press('Escape');
     await model.settled();
     const apart = async (): Promise<number> => {
@@ -129,7 +130,7 @@ describe('by keyboard alone', () => {
     const model = new ModelPage(application, page);
     await model.pressByKey('New plane model');
     await model.ready();
-    await model.chooseByKey('Structure', 'Multi');
+    await model.pressByKey('Multi-storey frame');
     await model.fillByKey('Bays (m)', '2×5');
     await model.pressByKey('Place it');
     await model.counts(12, 15);
@@ -142,10 +143,9 @@ describe('by keyboard alone', () => {
     await model.pressByKey('Turn');
     await model.fillByKey('By (deg)', '180');
     await model.until('solution', /^Solved|mechanism/);
-    await model.pressByKey('Leave it');
-    const summary = await page.waitForSelector(
-      '::-p-xpath(//button[@aria-expanded][starts-with(normalize-space(.), "Grid lines")])',
-    );
+    await model.pressByKey('Cancel');
+    await model.pressByKey('Back to Geometry');
+    const summary = await page.waitForSelector('button[aria-expanded][aria-label^="Grid lines"]');
     await summary!.focus();
     await page.keyboard.press('Enter');
     await model.pressByKey('Bays along X: add');

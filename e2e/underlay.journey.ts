@@ -27,17 +27,14 @@ describe('an underlay', () => {
       const stored = await page.evaluate(async () => (await fetch(`/api${location.pathname}/file`)).json() as Promise<unknown>);
       return (stored as { underlay: Record<string, number> }).underlay;
     };
-    await page.waitForFunction(() => document.body.textContent?.includes('elevation.svg'));
+    const summary = await page.waitForSelector('button[aria-expanded][aria-label="Underlay: elevation.svg"]');
     const before = (await placed()).metresPerPixel!;
-    const summary = await page.waitForSelector(
-      '::-p-xpath(//button[@aria-expanded][starts-with(normalize-space(.), "Underlay")])',
-    );
     await summary!.focus();
     await page.keyboard.press('Enter');
     await model.pressByKey('Calibrate by two points');
     const asks = (words: string): Promise<unknown> =>
       page.waitForFunction(
-        (text: string) => document.querySelector('main [role=status]')?.textContent?.includes(text),
+        (text: string) => document.querySelector('[data-testid=hint]')?.textContent?.includes(text),
         {},
         words,
       );
@@ -71,7 +68,7 @@ describe('an underlay', () => {
     );
     const [chooser] = await Promise.all([page.waitForFileChooser(), model.command('put an underlay\n')]);
     await chooser.accept([file]);
-    await page.waitForFunction(() => document.body.textContent?.includes('frame.svg'));
+    await page.waitForSelector('[aria-label="Underlay: frame.svg"]');
     // 20 m for 800 units: the frame is 15 m wide and 5 m high, its left foot at 2.5 m across and 2.5 m up.
     await model.settled();
     await model.command('draw members');

@@ -50,6 +50,7 @@ describe('from an empty sheet to supported and loaded: actions as docs/usability
     await load(user, 'top chord', 7, '-6');
     await user.model.until('solution', /^Solved.*in balance/);
     // qL²/8 over the height of 1.5 m is 153 kN, and there is the weight of the truss.
+    await user.model.command('go to results');
     await user.model.press('Axial force');
     await user.model.until('extremes', /^T 1\d\d(\.\d+)? kN in/);
     expect(user.actions).toBeLessThanOrEqual(12);

@@ -103,6 +103,10 @@ export const withKept = (place: Place, { quantity, stages }: KeptView): Place =>
   switches: { ...stages?.[place.stage], ...place.switches },
 });
 
+/** Whether the panel would lie over the sheet: then it comes when it is called. */
+const isNarrow = (): boolean => typeof window !== 'undefined' && window.innerWidth <= NARROW;
+const NARROW = 832;
+
 /** What a page begins with: the stored model, at the place that the address names. */
 export const beginning = (opened: Opened, search: string): EditorState => ({
   ...withKept(placeOfAddress(search), keptView(opened.id)),
@@ -121,7 +125,7 @@ export const beginning = (opened: Opened, search: string): EditorState => ({
   suggestion: undefined,
   hidden: NOTHING_HIDDEN,
   drawer: undefined,
-  panel: 'open',
+  panel: isNarrow() ? 'folded' : 'open',
   strip: 'open',
   side: 'card',
   typical: undefined,

@@ -32,6 +32,12 @@ import { addressOfPlace, placeOfAddress, type Place } from './view-state';
 /** After this time a solution that is still awaited is no longer replaced by the one before it on the sheet. */
 const PATIENCE = 150;
 
+/** Behind the next frame; at once where there are no frames, as in a window that nobody sees. */
+function afterPaint(work: () => void): void {
+  if (typeof requestAnimationFrame === 'undefined' || document.hidden) return work();
+  requestAnimationFrame(() => setTimeout(work));
+}
+
 /** One open model: the single door for every change, its undo, its solution and its storage. */
 export class Editor {
   private readonly own: StoreApi<EditorState>;
@@ -112,6 +118,8 @@ export class Editor {
       return false;
     }
     const { patches, inverse } = applied;
+    // The worker begins before the page follows.
+    this.present(applied.model);
     this.own.setState({
       model: applied.model,
       preview: undefined,
@@ -120,7 +128,6 @@ export class Editor {
     });
     const edit = { edit: crypto.randomUUID(), kind, label: label.slice(0, 200), intent };
     this.queue.add({ ...edit, before: model, after: applied.model });
-    this.present(applied.model);
     this.keepSelection(applied.model);
     return true;
   }
@@ -292,8 +299,15 @@ export class Editor {
   private draw(drawn: Drawn): void {
     if (drawn.model !== this.state.drawn.model) this.own.setState({ shownMotion: undefined });
     const suggestion = this.suggestion(drawn);
-    this.own.setState(isHeld(this.state) ? { drawn, suggestion } : { drawn, suggestion, settled: drawn });
+    this.own.setState({ drawn, suggestion });
+    if (!isHeld(this.state)) afterPaint(() => this.settle());
     void this.reader.follow();
+  }
+
+  /** The rest of the page follows when the sheet has been painted. */
+  private settle(): void {
+    const { drawn, settled } = this.state;
+    if (drawn !== settled && !isHeld(this.state)) this.own.setState({ settled: drawn });
   }
 
   /** What to look at first; asked again when members came or went. */

@@ -48,6 +48,7 @@ export function FloatingField({ field, onDone }: { readonly field: InPlaceField;
         autoFocus
         within={frame}
         onCancel={onDone}
+        {...(field.next && { onNext: field.next })}
         onCommit={(value) => {
           if (value !== undefined) commit(value);
           onDone();
@@ -92,10 +93,14 @@ export function TypedStep({ field, onDone }: { readonly field: TypedField; reado
               event.stopPropagation();
               onDone();
             }
-            if (event.key !== 'Enter') return;
-            const trouble = field.commit(text);
+            const goesOn = event.key === 'Tab' && field.next;
+            if (event.key !== 'Enter' && !goesOn) return;
+            event.preventDefault();
+            const trouble = text === field.first ? undefined : field.commit(text);
             setFault(trouble);
-            if (trouble === undefined) onDone();
+            if (trouble !== undefined) return;
+            onDone();
+            if (goesOn) goesOn(event.shiftKey ? -1 : 1);
           }}
         />
         <FieldNote slot="description" data-fault={fault !== undefined || undefined}>

@@ -24,7 +24,7 @@ export function OfferSlip({ controller }: { readonly controller: SheetController
     <Slip role="status">
       <span>{offer.words}</span>
       <Button onPress={() => controller.acceptOffer()}>{offer.action} (J)</Button>
-      <PlainButton aria-label="Leave it as it is" onPress={() => controller.offer(undefined)}>
+      <PlainButton aria-label="Dismiss" onPress={() => controller.offer(undefined)}>
         ✕
       </PlainButton>
     </Slip>

@@ -102,7 +102,13 @@ function Live({ controller, canvas, children }: LiveProps) {
           onDone={() => controller.openField(undefined)}
         />
       )}
-      {typed && <TypedStep field={typed} onDone={() => controller.openTyped(undefined)} />}
+      {typed && (
+        <TypedStep
+          key={`${typed.left} ${typed.top} ${typed.label ?? ''}`}
+          field={typed}
+          onDone={() => controller.openTyped(undefined)}
+        />
+      )}
     </>
   );
 }

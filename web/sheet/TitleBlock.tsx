@@ -22,6 +22,7 @@ import { settledSolution, useEditor, useEditorState } from '../session/use-edito
 import { overFace, PlainButton, ToggleButton } from '../ui/controls';
 import { Slider } from '../ui/Slider';
 import type { SheetController } from './controller';
+import { RESTING } from './sheet-state';
 import { switchWords } from './switch-words';
 import { ViewTools } from './ViewTools';
 
@@ -159,28 +160,32 @@ export function TitleBlock({ controller }: { readonly controller: SheetControlle
       )}
       {hasDiagram && <span>{ruleOf(quantity, state.axial)}</span>}
       <Scale state={state} outcome={outcome} />
-      {hasDiagram ? (
-        <Fill className="number" data-testid="extremes" title={extremeWords(state, outcome)}>
-          {extremeWords(state, outcome)}
-        </Fill>
-      ) : (
-        <HintLine controller={controller} />
-      )}
+      <Said controller={controller} extremes={hasDiagram ? extremeWords(state, outcome) : undefined} />
       <AlsoShow />
       {controller && <ViewTools controller={controller} />}
     </Block>
   );
 }
 
-/** What the tool in hand does, where nothing is drawn that would have to be explained. */
-function HintLine({ controller }: { readonly controller: SheetController | undefined }) {
-  return controller ? <LiveHint controller={controller} /> : <Fill />;
+interface SaidProps {
+  readonly controller: SheetController | undefined;
+  readonly extremes: string | undefined;
 }
 
-function LiveHint({ controller }: { readonly controller: SheetController }) {
+/** How large what is drawn gets; with a tool in hand, and where nothing is drawn that would have to be explained, what the tool does. */
+function Said({ controller, extremes }: SaidProps) {
+  return controller ? <LiveSaid controller={controller} extremes={extremes} /> : <Fill />;
+}
+
+function LiveSaid({ controller, extremes }: SaidProps & { readonly controller: SheetController }) {
   const hint = useStore(controller.store, (state) => state.hint);
-  return (
-    <Fill role="status" data-tone="soft" title={hint}>
+  const isResting = useStore(controller.store, ({ tool }) => tool.name === RESTING);
+  return extremes !== undefined && isResting ? (
+    <Fill className="number" data-testid="extremes" title={extremes}>
+      {extremes}
+    </Fill>
+  ) : (
+    <Fill role="status" data-tone="soft" data-testid="hint" title={hint}>
       {hint}
     </Fill>
   );

@@ -3,12 +3,37 @@ import { respace } from '@rigid-beam/core/model/grid-lines';
 import { parseSpacings, showSpacings } from '@rigid-beam/core/quantities/spacings';
 import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
 import type { SheetController } from './controller';
+import type { Model } from '@rigid-beam/core/model/model';
+import { nameInPlace, releaseInPlace, sectionInPlace, supportInPlace, type WordsInPlace } from './in-place-words';
 import { loadValue } from './load-values';
 
 const endOf = (subject: Subject): string | undefined => (subject.kind === 'load' ? subject.end : undefined);
 
-/** Opens the field over the text of a load or a dimension; what has no text on the sheet opens in its middle. */
-export function openInPlace(sheet: SheetController, subject: Subject): void {
+/** The label whose text is typed over, where it is not the subject's only one. */
+type What = 'value' | 'name';
+
+/** Opens the next value of its kind along the drawing: texts from left to right, and around. */
+function openNext(sheet: SheetController, from: Subject, what: What, step: 1 | -1): void {
+  const all = sheet.drawing
+    .labels()
+    .filter(({ label }) => label.subject?.kind === from.kind && (label.role === 'name') === (what === 'name'));
+  all.sort((a, b) => a.left - b.left || a.top - b.top);
+  const now = all.findIndex(({ label }) => sameSubject(label.subject, from) && endOf(label.subject!) === endOf(from));
+  const next = all[(now + step + all.length) % all.length]?.label.subject;
+  if (next) openInPlace(sheet, next, what);
+}
+
+/** The words that can be typed over for what has no number. */
+function wordsFor(model: Model, subject: Subject, what: What): WordsInPlace | undefined {
+  if (subject.kind === 'release') return releaseInPlace(model, subject.id, subject.end);
+  if (subject.kind === 'support') return supportInPlace(model, subject.id);
+  if (subject.kind === 'node') return nameInPlace('nodes', subject.id);
+  if (subject.kind === 'member') return what === 'name' ? nameInPlace('members', subject.id) : sectionInPlace(model, subject.id);
+  return undefined;
+}
+
+/** Opens the field over the text of a thing: a load, a dimension, a section, a support, a release, a name; what has no text on the sheet opens in its middle. */
+export function openInPlace(sheet: SheetController, subject: Subject, what: What = 'value'): void {
   const { editor } = sheet;
   const { model } = editor.state;
   const display = { ...defaultDisplay, ...model.display };
@@ -17,6 +42,19 @@ export function openInPlace(sheet: SheetController, subject: Subject): void {
     ? { left: placed.left, top: placed.top }
     : { left: sheet.view.camera.width / 2, top: sheet.view.camera.height / 2 };
 
+  const next = (step: 1 | -1): void => openNext(sheet, subject, what, step);
+  const words = wordsFor(model, subject, what);
+  if (words)
+    sheet.openTyped({
+      ...place,
+      ...words,
+      next,
+      commit: (text) => {
+        const read = words.read(text);
+        if (typeof read === 'string') return read;
+        return editor.edit(read) ? undefined : (editor.state.refusal[0]?.message ?? 'The edit was refused.');
+      },
+    });
   if (subject.kind === 'dimension') {
     const { axis, from, to } = subject;
     const way = { x: 'to the right', y: 'above', z: 'in front' }[axis];
@@ -28,6 +66,7 @@ export function openInPlace(sheet: SheetController, subject: Subject): void {
       value: to - from,
       dimension: 'length',
       unit: display.length,
+      next,
       commit: (value) => stretch(value, 'beyond'),
       choices: [
         { words: `Everything ${way} moves with it`, commit: (value) => stretch(value, 'beyond') },
@@ -63,6 +102,7 @@ export function openInPlace(sheet: SheetController, subject: Subject): void {
       value,
       dimension,
       unit,
+      next,
       commit: (next) => editor.edit({ type: 'put', list: 'loads', entry: { ...resized(next) } }),
     });
   }

@@ -83,6 +83,12 @@ export class LiveDrawing {
     return hitTest(this.items, this.placed, this.from().camera, [px, py], reach);
   }
 
+  /** All texts, where they stand. */
+  labels(): PlacedLabel[] {
+    if (this.stale) this.draw();
+    return [...this.placed];
+  }
+
   /** Where the text of a thing stands on the sheet, if it is shown. */
   labelOf(matches: (subject: Subject) => boolean): PlacedLabel | undefined {
     if (this.stale) this.draw();

@@ -13,6 +13,8 @@ export interface InPlaceField {
   readonly dimension: DimensionName;
   readonly unit: string;
   readonly commit: (value: number) => void;
+  /** Opens the next value of its kind along the drawing, or the one before. */
+  readonly next?: (step: 1 | -1) => void;
   /** Different things that the value can be taken for; the first is what Enter means. */
   readonly choices?: readonly { readonly words: string; readonly commit: (value: number) => void }[];
 }
@@ -24,6 +26,7 @@ export interface TypedField {
   readonly top: number;
   readonly hint: string;
   readonly first: string;
+  readonly next?: (step: 1 | -1) => void;
   /** Returns why the text means nothing, or undefined when it was taken. */
   readonly commit: (text: string) => string | undefined;
 }

@@ -19,6 +19,8 @@ interface QuantityFieldProps {
   readonly hideLabel?: true;
   readonly autoFocus?: true;
   readonly onCancel?: () => void;
+  /** Tab takes the value and goes on to the next of its kind, or with Shift to the one before. */
+  readonly onNext?: (step: 1 | -1) => void;
   /** Going to another control in here does not leave the field. */
   readonly within?: RefObject<HTMLElement | null>;
   /** What to show in an empty field, for example a value that is computed. */
@@ -34,7 +36,8 @@ function understand(text: string, dimension: DimensionName, unit: string): { val
 
 /** A numeric field that takes arithmetic and units and shows what it understood before Enter. */
 export function QuantityField(props: QuantityFieldProps) {
-  const { label, value, dimension, unit, onCommit, mayBeEmpty, hideLabel, autoFocus, onCancel, placeholder, within } = props;
+  const { label, value, dimension, unit, onCommit, mayBeEmpty, hideLabel, autoFocus, onCancel, onNext, placeholder, within } =
+    props;
   const shown = value === undefined ? '' : editText(value, unit);
   const [draft, setDraft] = useState<string>();
   const input = useRef<HTMLInputElement>(null);
@@ -89,6 +92,11 @@ export function QuantityField(props: QuantityFieldProps) {
         }}
         onKeyDown={(event) => {
           if (event.key === 'Enter') commit();
+          if (event.key === 'Tab' && onNext && !faulty) {
+            event.preventDefault();
+            commit();
+            onNext(event.shiftKey ? -1 : 1);
+          }
           if (event.key !== 'Escape') return;
           event.stopPropagation();
           setDraft(undefined);

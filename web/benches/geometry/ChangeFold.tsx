@@ -21,7 +21,11 @@ export function ChangeFold({ sheet }: { readonly sheet: SheetController }) {
   const any = chosen.nodes.length + chosen.members.length > 0;
   const edit = changeEdits[how][what];
   return (
-    <Fold title="Change the selection" note={any ? undefined : 'nothing is selected'}>
+    <Fold
+      title="Change the selection"
+      note={any ? undefined : 'nothing is selected'}
+      {...(chosen.nodes.length + chosen.members.length > 1 && { startsOpen: true })}
+    >
       {any ? (
         <>
           <Row role="group" aria-label="How">

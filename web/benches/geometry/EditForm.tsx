@@ -95,7 +95,7 @@ export function EditForm<A extends Arguments>({ sheet, edit, chosen }: EditFormP
         return (
           shown && (
             <Button key={name} onPress={() => show(name)}>
-              {shown === 'way' ? 'Show the way by two points' : 'Show that point on the sheet'}
+              {shown === 'way' ? 'By two points' : 'Point at it'}
             </Button>
           )
         );
@@ -105,7 +105,7 @@ export function EditForm<A extends Arguments>({ sheet, edit, chosen }: EditFormP
         <Button isDisabled={intent === undefined || refused !== undefined} onPress={apply}>
           {edit.done ?? edit.name}
         </Button>
-        {touched && <Button onPress={() => setTouched(false)}>Leave it</Button>}
+        {touched && <Button onPress={() => setTouched(false)}>Cancel</Button>}
       </Row>
     </>
   );

@@ -1,7 +1,6 @@
 import type { Intent, NodeMove } from '@rigid-beam/core/model/edits/intent';
 import { minus, plus, pointOf, type AxisName, type Point } from '@rigid-beam/core/model/point';
-import type { Subject } from '@rigid-beam/drawing/display-list';
-import { symbolPath, type Item } from '@rigid-beam/drawing/display-list';
+import { symbolPath, type Item, type LabelRole, type Subject } from '@rigid-beam/drawing/display-list';
 import { drawnNodes } from '@rigid-beam/drawing/geometry';
 import type { WorkPlane } from '@rigid-beam/drawing/projection';
 import { circle } from '@rigid-beam/drawing/structure-items';
@@ -14,7 +13,12 @@ import type { Tool, ToolPointer } from './tool';
 
 type State =
   | { readonly name: 'idle' }
-  | { readonly name: 'pressing'; readonly from: ToolPointer; readonly subject: Subject | undefined; readonly onLabel: boolean }
+  | {
+      readonly name: 'pressing';
+      readonly from: ToolPointer;
+      readonly subject: Subject | undefined;
+      readonly onLabel: LabelRole | undefined;
+    }
   | { readonly name: 'moving'; readonly from: Point; readonly plane: WorkPlane; readonly nodes: ReadonlySet<string> }
   | { readonly name: 'boxing'; readonly from: ToolPointer; readonly to: ToolPointer }
   | { readonly name: 'panning' | 'turning'; readonly last: ToolPointer };
@@ -24,11 +28,19 @@ const REMOVE = 'Remove all of it';
 /** More than this is removed without a list of what goes along. */
 const MANY = 200;
 
+/** Whether a click opens a field: on a value or a name, and on what stands for one. A click beside a text selects the thing. */
+const opensInPlace = ({ kind }: Subject, text: LabelRole | undefined): boolean =>
+  kind === 'dimension' ||
+  kind === 'gridLine' ||
+  kind === 'release' ||
+  (text !== undefined && (kind === 'load' || kind === 'support' || kind === 'node' || kind === 'member'));
+
 /** Selects by click and by box, drags nodes and members, pans and turns, and opens the field of a value that is clicked. */
 export class SelectTool implements Tool {
   readonly name = 'select';
   private state: State = { name: 'idle' };
   private hovered: Subject | undefined;
+  private onText: LabelRole | undefined;
   private pending: Intent | undefined;
   private mark: Item[] = [];
 
@@ -43,21 +55,21 @@ export class SelectTool implements Tool {
     if (this.state.name === 'panning' || this.state.name === 'turning') return 'grabbing';
     if (this.state.name === 'moving') return 'move';
     if (this.state.name === 'boxing') return 'crosshair';
-    if (this.hovered?.kind === 'dimension' || this.hovered?.kind === 'load' || this.hovered?.kind === 'gridLine') return 'text';
+    if (this.hovered && (opensInPlace(this.hovered, this.onText) || this.hovered.kind === 'load')) return 'text';
     return this.hovered ? 'pointer' : 'default';
   }
 
   down(event: ToolPointer): void {
     this.sheet.openMenu(undefined);
     const hit = this.sheet.drawing.hit(event.x, event.y, event.type);
-    this.state = { name: 'pressing', from: event, subject: hit?.subject, onLabel: hit?.label !== undefined };
+    this.state = { name: 'pressing', from: event, subject: hit?.subject, onLabel: hit?.label?.label.role };
   }
 
   move(event: ToolPointer): void {
     const { state } = this;
     switch (state.name) {
       case 'idle':
-        this.hovered = this.sheet.drawing.hit(event.x, event.y, event.type)?.subject;
+        this.hover(event);
         return;
       case 'pressing':
         if (Math.hypot(event.x - state.from.x, event.y - state.from.y) >= SLACK) this.begin(state, event);
@@ -74,6 +86,12 @@ export class SelectTool implements Tool {
       case 'moving':
         this.drag(state, event);
     }
+  }
+
+  private hover(event: ToolPointer): void {
+    const hit = this.sheet.drawing.hit(event.x, event.y, event.type);
+    this.hovered = hit?.subject;
+    this.onText = hit?.label?.label.role;
   }
 
   up(event: ToolPointer): void {
@@ -224,16 +242,18 @@ export class SelectTool implements Tool {
       if (!event.shift) editor.select([]);
       return;
     }
-    if (subject.kind === 'dimension' || subject.kind === 'gridLine' || (subject.kind === 'load' && state.onLabel)) {
-      openInPlace(this.sheet, subject);
+    if (opensInPlace(subject, state.onLabel)) {
+      openInPlace(this.sheet, subject, state.onLabel === 'name' ? 'name' : 'value');
       return;
     }
     const chosen: Subject =
       subject.kind === 'extreme'
         ? { kind: 'member', id: subject.member }
-        : subject.kind === 'reaction'
-          ? { kind: 'support', id: subject.id }
-          : subject;
+        : subject.kind === 'release'
+          ? { kind: 'member', id: subject.id }
+          : subject.kind === 'reaction'
+            ? { kind: 'support', id: subject.id }
+            : subject;
     if (event.shift) editor.toggle(chosen);
     else editor.select([chosen]);
   }

@@ -1,0 +1,93 @@
+import { sectionRun } from '@rigid-beam/core/model/selecting';
+import type { EndFreedom, Member, Model, Restraint } from '@rigid-beam/core/model/model';
+import type { Intent } from '@rigid-beam/core/model/edits/intent';
+import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { parseQuantity } from '@rigid-beam/core/quantities/parse';
+import { showQuantity } from '@rigid-beam/core/quantities/show';
+import { supportWords } from '@rigid-beam/drawing/support-words';
+import { supportKindsOf, supportOf } from '../session/support-kinds';
+
+/** A text that can be typed over where it stands: what it asks, what it begins with, and the edit that another text means, or why none. */
+export interface WordsInPlace {
+  readonly label: string;
+  readonly hint: string;
+  readonly first: string;
+  readonly read: (text: string) => Intent | string;
+}
+
+/** The name of a node or a member. */
+export function nameInPlace(list: 'nodes' | 'members', id: string): WordsInPlace {
+  return {
+    label: `Name of ${list === 'nodes' ? 'node' : 'member'} ${id}`,
+    hint: 'Enter renames it everywhere.',
+    first: id,
+    read: (text) => (text.trim() === '' ? 'Write a name.' : { type: 'rename', list, names: { [id]: text.trim() } }),
+  };
+}
+
+/** The section of a run of members, by its name. */
+export function sectionInPlace(model: Model, id: string): WordsInPlace {
+  const run = sectionRun(model, id);
+  const names = model.sections.map((section) => section.id);
+  const first = model.members.find((one) => one.id === id)?.section ?? '';
+  return {
+    label: run.length === 1 ? `Section of ${id}` : `Section of ${run.length} members`,
+    hint: names.length > 8 ? `one of ${names.length} names, as ${names.slice(0, 4).join(', ')}` : names.join(', '),
+    first,
+    read: (text) => {
+      const section = names.find((name) => name.toLowerCase() === text.trim().toLowerCase());
+      if (section === undefined) return `There is no section “${text.trim()}”. Sections are: ${names.join(', ')}.`;
+      const own = new Set(run);
+      const intents = model.members
+        .filter((member) => own.has(member.id))
+        .map((member): Intent => ({ type: 'put', list: 'members', entry: { ...member, section }, key: member.id }));
+      return { type: 'batch', intents, label: `Section of ${run.length === 1 ? id : `${run.length} members`}: ${section}` };
+    },
+  };
+}
+
+/** What a support does, by the name of its kind. */
+export function supportInPlace(model: Model, node: string): WordsInPlace {
+  const kinds = supportKindsOf(model.space);
+  const support = model.supports.find((one) => one.node === node);
+  return {
+    label: `Support at node ${node}`,
+    hint: `${kinds.map(({ text }) => text.toLowerCase()).join(' · ')} · none`,
+    first: support ? supportWords(support, model.space) : '',
+    read: (text) => {
+      const said = text.trim().toLowerCase();
+      if (said === 'none') return { type: 'remove', list: 'supports', keys: [node] };
+      const kind =
+        kinds.find((one) => one.text.toLowerCase() === said) ?? kinds.find((one) => one.text.toLowerCase().startsWith(said));
+      if (!kind || said === '') return `Write one of: ${kinds.map((one) => one.text.toLowerCase()).join(', ')}, none.`;
+      return { type: 'put', list: 'supports', entry: { ...supportOf(kind.id, node, support, model.space) } };
+    },
+  };
+}
+
+/** How a member's end is joined: hinged, rigid, or with a stiffness. */
+export function releaseInPlace(model: Model, id: string, end: 'start' | 'end'): WordsInPlace {
+  const member = model.members.find((one) => one.id === id)!;
+  const unit = `${{ ...defaultDisplay, ...model.display }.moment}/rad`;
+  const now = member.releases?.[end]?.mz;
+  return {
+    label: `End of ${id} at node ${member[end]}`,
+    hint: `hinged, rigid, or a stiffness in ${unit}`,
+    first:
+      typeof now === 'number' ? showQuantity(now, unit) : now === 'free' || member.behaviour === 'truss' ? 'hinged' : 'rigid',
+    read: (text) => {
+      if (member.behaviour === 'truss') return `${id} is a truss member, hinged at both ends. Change its behaviour on its card.`;
+      const said = text.trim().toLowerCase();
+      const put = (mz: Restraint): Intent => ({ type: 'put', list: 'members', entry: { ...released(member, end, mz) }, key: id });
+      if (said === 'hinged' || said === 'hinge') return put('free');
+      if (said === 'rigid') return put('fixed');
+      const stiffness = parseQuantity(text, 'rotationalSpring', unit);
+      return stiffness.ok ? put(stiffness.value) : `Write hinged, rigid, or a stiffness: ${stiffness.reason}`;
+    },
+  };
+}
+
+function released(member: Member, end: 'start' | 'end', mz: Restraint): Member {
+  const { mz: _, ...others }: { readonly [freedom in EndFreedom]?: Restraint } = member.releases?.[end] ?? {};
+  return { ...member, releases: { ...member.releases, [end]: mz === 'fixed' ? others : { ...others, mz } } };
+}
