@@ -44,6 +44,7 @@ describe('for everyone', () => {
     for (const stage of stages) {
       await application.visit(rib.page, `${new URL(rib.page.url()).pathname}?stage=${stage}&acting=W&quantity=Mz`);
       await rib.until('solution', /^Solved/);
+      await rib.page.waitForSelector('main li > button[tabindex="0"]');
       await rib.page.focus('main li > button[tabindex="0"]');
       if (stage === 'sections') await rib.page.keyboard.press('End');
       if (stage === 'results') for (let i = 0; i < 14; i++) await rib.page.keyboard.press('ArrowRight');

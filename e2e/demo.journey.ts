@@ -35,7 +35,7 @@ describe('the first start and the demo', () => {
 
   test('a clicked load takes a new value, and the moment follows as theory says', async () => {
     const lintel = await ModelPage.open(application, 'Lintel over the potting bench', '?stage=loads&show=diagram');
-    await lintel.page.locator('::-p-text(Hanging baskets)').click();
+    await lintel.act('Hanging baskets');
     // 4 kN at the tip of an overhang of 1.5 m.
     await lintel.until('extremes', /−6 kN·m in [bc], hogging/);
     const tip = await lintel.place('Node 4 ');
@@ -54,7 +54,7 @@ describe('the first start and the demo', () => {
 
   test('a dimension typed over stretches the structure', async () => {
     const lintel = await ModelPage.open(application, 'Lintel over the potting bench', '?stage=geometry&show=diagram');
-    await lintel.page.locator('::-p-text(Hanging baskets)').click();
+    await lintel.act('Hanging baskets');
     await lintel.until('extremes', /−6 kN·m/);
     const [left, right] = [await lintel.place('Node 3 '), await lintel.place('Node 4 ')];
     const x = (left.x + right.x) / 2;
@@ -68,7 +68,7 @@ describe('the first start and the demo', () => {
 
   test('a dragged node snaps to the grid, with diagrams on the way, as one step of undo', async () => {
     const lintel = await ModelPage.open(application, 'Lintel over the potting bench');
-    await lintel.page.locator('::-p-text(Hanging baskets)').click();
+    await lintel.act('Hanging baskets');
     const [third, tip] = [await lintel.place('Node 3 '), await lintel.place('Node 4 ')];
     const metre = (tip.x - third.x) / 1.5;
     await lintel.page.mouse.move(tip.x, tip.y);
@@ -85,7 +85,7 @@ describe('the first start and the demo', () => {
 
   test('everything on the drawing is reached and changed by the keyboard alone', async () => {
     const lintel = await ModelPage.open(application, 'Lintel over the potting bench');
-    await lintel.page.locator('::-p-text(Hanging baskets)').click();
+    await lintel.act('Hanging baskets');
     await lintel.page.focus('main li > button[tabindex="0"]');
     await lintel.page.keyboard.press('End');
     expect(await lintel.page.evaluate(() => document.activeElement?.getAttribute('aria-label'))).toBe(

@@ -44,8 +44,9 @@ describe('drawing', () => {
     const [first, second] = await nodes(model);
     expect(first!.split(', ')[1]).toBe(second!.split(', ')[1]);
     // The chain goes on to the middle of the first member, which is split there; Escape steps back.
+    const [a, b] = [await model.place('Node 1 '), await model.place('Node 2 ')];
     await click(700, 250);
-    await click(500, 402);
+    await click((a.x + b.x) / 2 - x, a.y - y + 2);
     await model.counts(4, 4);
     await page.keyboard.press('Escape');
     await click(350, 300);

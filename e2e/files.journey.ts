@@ -140,7 +140,7 @@ describe('files', () => {
   test('a spring, a slope and a settlement from the node’s card', async () => {
     const model = await ModelPage.open(application, 'Shelf in the fernery');
     const { page } = model;
-    await page.locator('::-p-text(Hanging baskets)').click();
+    await model.act('Hanging baskets');
     const support = await model.place('Node 2 ');
     await page.mouse.click(support.x, support.y);
     await model.fill('Settles along Y in Q3 (mm)', '-10');

@@ -96,6 +96,14 @@ export class ModelPage {
     await this.typeOver(text);
   }
 
+  /** Lets the case or combination of this title act. */
+  async act(title: string): Promise<void> {
+    const card = await this.page.waitForSelector(
+      `::-p-xpath(//*[@aria-label="Cases and combinations"]//label[contains(., "${title}")])`,
+    );
+    await card!.click();
+  }
+
   /** From the card of what is selected to the bench; the selection stays. */
   async bench(): Promise<void> {
     const back = await this.page.waitForSelector('aside button[aria-label^="Back to "]');

@@ -10,7 +10,7 @@ afterAll(() => application.close());
 
 async function lintel(): Promise<ModelPage> {
   const page = await ModelPage.open(application, 'Lintel over the potting bench');
-  await page.page.locator('::-p-text(Hanging baskets)').click();
+  await page.act('Hanging baskets');
   return page;
 }
 
@@ -104,7 +104,7 @@ describe('nothing is lost', () => {
     // What both changed is not overwritten: both states are told.
     await one.page.bringToFront();
     await one.page.reload({ waitUntil: 'networkidle0' });
-    await one.page.locator('::-p-text(Hanging baskets)').click();
+    await one.act('Hanging baskets');
     await setForce(one, '3 kN');
     await one.stored();
     await two.page.bringToFront();

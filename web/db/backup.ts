@@ -15,7 +15,7 @@ type RevisionRow = Omit<typeof revisions.$inferSelect, 'createdAt'> & { readonly
 /** One line of a backup: JSON, each by itself. Dates are ISO texts; pictures stand once, and contents and patches name them by their hash. */
 export type BackupEntry =
   | { readonly kind: 'head'; readonly format: 'rigid-beam/backup'; readonly version: 1; readonly at: string }
-  | { readonly kind: 'project'; readonly id: string; readonly name: string }
+  | { readonly kind: 'project'; readonly id: string; readonly name: string; readonly number?: string }
   | { readonly kind: 'picture'; readonly hash: string; readonly image: string }
   | {
       readonly kind: 'model';
@@ -24,6 +24,7 @@ export type BackupEntry =
       readonly revision: number;
       readonly content: Model;
       readonly createdAt: string;
+      readonly removedAt?: string;
     }
   | { readonly kind: 'revisions'; readonly model: string; readonly list: readonly RevisionRow[] }
   | { readonly kind: 'end'; readonly models: number };
@@ -34,7 +35,7 @@ const TOGETHER = 50;
 /** Everything that is stored, entry by entry; edits go on meanwhile, and each model is whole in itself. */
 export async function* backupOf(db: Database): AsyncGenerator<BackupEntry> {
   yield { kind: 'head', format: 'rigid-beam/backup', version: 1, at: new Date().toISOString() };
-  for (const { id, name } of await listProjects(db)) yield { kind: 'project', id, name };
+  for (const project of await listProjects(db)) yield { kind: 'project', ...project };
   const given = new Set<string>();
   for (const { hash } of await db.select({ hash: pictures.hash }).from(pictures)) {
     const [row] = await db.select().from(pictures).where(eq(pictures.hash, hash));
@@ -43,8 +44,8 @@ export async function* backupOf(db: Database): AsyncGenerator<BackupEntry> {
     yield { kind: 'picture', ...row };
   }
   let count = 0;
-  for (const { id } of await listModels(db)) {
-    const stored = await findModel(db, id);
+  for (const { id, removedAt } of await listModels(db)) {
+    const stored = await findModel(db, id, 'any');
     if (!stored) continue;
     const [row] = await db.select({ createdAt: models.createdAt }).from(models).where(eq(models.id, id));
     const { value, found } = extracted(stored.content.underlay);
@@ -52,7 +53,8 @@ export async function* backupOf(db: Database): AsyncGenerator<BackupEntry> {
     for (const [hash, image] of found) if (!given.has(hash)) yield { kind: 'picture', hash, image };
     const content = value ? { ...stored.content, underlay: value } : stored.content;
     const createdAt = (row?.createdAt ?? new Date()).toISOString();
-    yield { kind: 'model', id, project: stored.projectId, revision: stored.revision, content, createdAt };
+    const removed = removedAt ? { removedAt: removedAt.toISOString() } : {};
+    yield { kind: 'model', id, project: stored.projectId, revision: stored.revision, content, createdAt, ...removed };
     count++;
     for (let after = -1; ;) {
       const list = await db
@@ -91,8 +93,8 @@ export async function restoreEntry(db: Database, entry: BackupEntry): Promise<Re
     case 'end':
       return { outcome: 'restored' };
     case 'project': {
-      const { id, name } = entry;
-      return toldBy(await db.insert(projects).values({ id, name }).onConflictDoNothing().returning({ id: projects.id }));
+      const { id, name, number = '' } = entry;
+      return toldBy(await db.insert(projects).values({ id, name, number }).onConflictDoNothing().returning({ id: projects.id }));
     }
     case 'picture': {
       const { hash, image } = entry;
@@ -120,7 +122,7 @@ export async function restoreEntry(db: Database, entry: BackupEntry): Promise<Re
 const toldBy = (rows: readonly unknown[]): Restored => ({ outcome: rows.length > 0 ? 'restored' : 'there already' });
 
 async function restoreModel(db: Database, entry: Extract<BackupEntry, { kind: 'model' }>): Promise<Restored> {
-  const { id, project: projectId, revision, createdAt } = entry;
+  const { id, project: projectId, revision, createdAt, removedAt } = entry;
   const whole = await restored(db, entry.content);
   const { model, notices } = checkModel(whole);
   if (!model) return { outcome: 'refused', faults: notices.filter(isFault) };
@@ -134,6 +136,7 @@ async function restoreModel(db: Database, entry: Extract<BackupEntry, { kind: 'm
       content,
       ...summaryOf(model),
       createdAt: new Date(createdAt),
+      removedAt: removedAt === undefined ? null : new Date(removedAt),
     };
     const made = await tx.insert(models).values(row).onConflictDoNothing().returning({ id: models.id });
     if (made.length > 0) await storePictures(tx, id, extracted(whole.underlay).found);

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, isNotNull, isNull, notExists, sql } from 'drizzle-orm';
 import { withLoadIds } from '@rigid-beam/core/model/loads/ids';
 import { replayed } from '@rigid-beam/core/model/edits/replay';
 import type { Model } from '@rigid-beam/core/model/model';
@@ -44,12 +44,39 @@ const columns = {
   updatedAt: models.updatedAt,
 };
 
-export async function listProjects(db: Database): Promise<{ id: string; name: string }[]> {
-  return db.select({ id: projects.id, name: projects.name }).from(projects).orderBy(asc(projects.createdAt));
+export interface ListedProject {
+  readonly id: string;
+  readonly name: string;
+  readonly number: string;
 }
 
-export async function insertProject(db: Database, id: string, name: string): Promise<void> {
-  await db.insert(projects).values({ id, name });
+export async function listProjects(db: Database): Promise<ListedProject[]> {
+  const { id, name, number } = projects;
+  return db.select({ id, name, number }).from(projects).orderBy(asc(projects.createdAt));
+}
+
+export async function insertProject(db: Database, id: string, name: string, number = ''): Promise<void> {
+  ensureRoom(dataDirectory(), name.length);
+  await db.insert(projects).values({ id, name, number });
+}
+
+/** Changes what a project is called; false where there is none. */
+export async function changeProject(db: Database, id: string, part: Partial<Omit<ListedProject, 'id'>>): Promise<boolean> {
+  if (Object.keys(part).length === 0) return false;
+  return (await db.update(projects).set(part).where(eq(projects.id, id)).returning({ id: projects.id })).length > 0;
+}
+
+/** Takes a project away that holds no model, not even a removed one; false where it does, or there is none. */
+export async function deleteProject(db: Database, id: string): Promise<boolean> {
+  const own = db.select({ id: models.id }).from(models).where(eq(models.projectId, id));
+  return (
+    (
+      await db
+        .delete(projects)
+        .where(and(eq(projects.id, id), notExists(own)))
+        .returning({ id: projects.id })
+    ).length > 0
+  );
 }
 
 /** A model as a list shows it, without its content; its tile may be missing or of an earlier revision. */
@@ -62,6 +89,8 @@ export interface ListedModel {
   readonly members: number;
   readonly cases: number;
   readonly updatedAt: Date;
+  /** Since when it lies among what was removed. */
+  readonly removedAt: Date | null;
   readonly tile: StoredTile | null;
 }
 
@@ -72,10 +101,10 @@ export interface StoredTile {
 }
 
 export async function listModels(db: Database): Promise<ListedModel[]> {
-  const { id, projectId, revision, title, nodes, members, cases, updatedAt } = models;
+  const { id, projectId, revision, title, nodes, members, cases, updatedAt, removedAt } = models;
   return db
     .select({
-      ...{ id, projectId, revision, title, nodes, members, cases, updatedAt },
+      ...{ id, projectId, revision, title, nodes, members, cases, updatedAt, removedAt },
       tile: { revision: tiles.revision, figure: tiles.figure, markup: tiles.markup },
     })
     .from(models)
@@ -133,16 +162,17 @@ export async function findGlance(db: Database, id: string): Promise<Glance | und
     .from(models)
     .innerJoin(projects, eq(models.projectId, projects.id))
     .leftJoin(tiles, eq(tiles.modelId, models.id))
-    .where(eq(models.id, id));
+    .where(and(eq(models.id, id), isNull(models.removedAt)));
   return row;
 }
 
-export async function findModel(db: Database, id: string): Promise<StoredModel | undefined> {
+/** A model with its content; a removed one only where `which` asks for any. */
+export async function findModel(db: Database, id: string, which: 'there' | 'any' = 'there'): Promise<StoredModel | undefined> {
   const [row] = await db
     .select(columns)
     .from(models)
     .innerJoin(projects, eq(models.projectId, projects.id))
-    .where(eq(models.id, id));
+    .where(and(eq(models.id, id), which === 'any' ? undefined : isNull(models.removedAt)));
   if (!row) return undefined;
   const { contentRevision, ...stored } = row;
   const known = recent.get(id);
@@ -183,9 +213,36 @@ export async function insertModel(db: Database, id: string, projectId: string, c
   });
 }
 
+/** Puts a model among what was removed, or back; false where there is none, or it is there already. */
+export async function setRemoved(db: Database, id: string, to: 'removed' | 'back'): Promise<boolean> {
+  recent.delete(id);
+  const isNow = to === 'removed' ? isNull(models.removedAt) : isNotNull(models.removedAt);
+  const removedAt = to === 'removed' ? new Date() : null;
+  return (
+    (
+      await db
+        .update(models)
+        .set({ removedAt })
+        .where(and(eq(models.id, id), isNow))
+        .returning({ id: models.id })
+    ).length > 0
+  );
+}
+
+/** Moves a model to another project; false where either is missing. */
+export async function moveModel(db: Database, id: string, projectId: string): Promise<boolean> {
+  const [project] = await db.select({ id: projects.id }).from(projects).where(eq(projects.id, projectId));
+  if (!project) return false;
+  return (await db.update(models).set({ projectId }).where(eq(models.id, id)).returning({ id: models.id })).length > 0;
+}
+
+/** Takes a removed model away for good, with all its revisions. */
 export async function deleteModel(db: Database, id: string): Promise<boolean> {
   recent.delete(id);
-  const gone = await db.delete(models).where(eq(models.id, id)).returning({ id: models.id });
+  const gone = await db
+    .delete(models)
+    .where(and(eq(models.id, id), isNotNull(models.removedAt)))
+    .returning({ id: models.id });
   await sweepPictures(db);
   return gone.length > 0;
 }

@@ -8,6 +8,8 @@ const created = () => timestamp('created_at', { withTimezone: true, precision: 6
 export const projects = pgTable('project', {
   id: text('id').primaryKey(),
   name: text('name').notNull(),
+  /** Its number in the office's own list. */
+  number: text('number').notNull().default(''),
   createdAt: created(),
 });
 
@@ -27,6 +29,8 @@ export const models = pgTable('model', {
   cases: integer('cases').notNull().default(0),
   createdAt: created(),
   updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().defaultNow(),
+  /** Since when it lies among what was removed, from where it can be brought back. */
+  removedAt: timestamp('removed_at', { withTimezone: true }),
 });
 
 /** Pictures by what they hold, once each; contents and patches name them by their hash. */

@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { FileTrigger, Heading } from 'react-aria-components';
@@ -8,9 +7,13 @@ import styled from 'styled-components';
 import { readable } from '@rigid-beam/core/formats/registry';
 import type { Notice } from '@rigid-beam/core/model/notice';
 import { AppearanceButton } from '../ui/AppearanceButton';
-import { Button, Hint, Row } from '../ui/controls';
-import { createModel, removeModel, type NewModel } from './requests';
-import { TILE, type ModelTile, type ProjectTiles } from './tile';
+import { Button, Hint, PlainButton, Row, Select } from '../ui/controls';
+import { NameField } from '../ui/NameField';
+import { arranged, sortings, type Sorting } from './arranged';
+import { ModelTileItem } from './ModelTileItem';
+import { RemovedModels } from './RemovedModels';
+import { changeProject, createModel, createProject, removeProject, type NewModel } from './requests';
+import type { ProjectTiles } from './tile';
 
 const Page = styled.main`
   max-width: 76rem;
@@ -30,7 +33,34 @@ const Head = styled.header`
   }
 `;
 
-const ProjectName = styled(Heading)`
+const ProjectHead = styled(Row)`
+  align-items: center;
+  h2 {
+    flex: 1;
+  }
+`;
+
+const Find = styled.div`
+  display: flex;
+  align-items: center;
+  gap: 0.8rem;
+  margin-top: 0.8rem;
+  input {
+    flex: 1;
+    max-width: 24rem;
+    min-height: 1.9rem;
+    padding: 0.1rem 0.5rem;
+    border: 1px solid var(--rule-strong);
+    border-radius: 3px;
+    background: var(--paper);
+    color: var(--ink);
+  }
+`;
+
+const Names = styled.div`
+  display: grid;
+  grid-template-columns: 1fr 8rem;
+  gap: 0.5rem;
   flex: 1;
 `;
 
@@ -46,41 +76,6 @@ const Tiles = styled.ul`
   grid-template-columns: repeat(auto-fill, minmax(19rem, 1fr));
   gap: 1rem;
   margin-top: 0.8rem;
-`;
-
-const Tile = styled.li`
-  background: var(--paper);
-  border: 1px solid var(--rule-strong);
-  border-radius: 3px;
-  &:hover {
-    border-color: var(--ink);
-  }
-  a {
-    display: block;
-    color: inherit;
-    text-decoration: none;
-  }
-  svg {
-    display: block;
-    width: 100%;
-  }
-`;
-
-const Caption = styled.div`
-  padding: 0.5rem 0.8rem;
-  border-top: 1px solid var(--rule);
-  h3 {
-    font-size: 0.95rem;
-    font-weight: 600;
-  }
-  p {
-    color: var(--soft);
-  }
-`;
-
-const TileFoot = styled(Row)`
-  justify-content: flex-end;
-  padding: 0 0.6rem 0.5rem;
 `;
 
 const Faults = styled.ul`
@@ -108,13 +103,14 @@ function useFresh(projects: readonly ProjectTiles[]): void {
   }, [projects, router]);
 }
 
-/** All projects with their models as drawn tiles; new models from nothing or from a file. */
+/** All projects with their models as drawn tiles: searched, sorted, renamed, moved, copied and removed here; new ones from nothing or from a file. */
 export function ProjectsPage({ projects }: { readonly projects: readonly ProjectTiles[] }) {
   const router = useRouter();
   const [faults, setFaults] = useState<readonly Notice[]>([]);
   useFresh(projects);
-
   const [sending, setSending] = useState<string>();
+  const [search, setSearch] = useState('');
+  const [sorting, setSorting] = useState<Sorting>('made');
 
   const create = async (given: NewModel): Promise<void> => {
     const file = 'file' in given ? given.file : undefined;
@@ -125,10 +121,12 @@ export function ProjectsPage({ projects }: { readonly projects: readonly Project
     if (answer.id !== undefined) router.push(`/models/${answer.id}`);
     else setFaults(answer.faults ?? []);
   };
-  const remove = async (id: string): Promise<void> => {
-    setFaults(await removeModel(id));
+  /** Waits for a change, says what went wrong, and shows what is there now. */
+  const change = async (asked: Promise<readonly Notice[]>): Promise<void> => {
+    setFaults(await asked);
     router.refresh();
   };
+  const found = arranged(projects, search, sorting);
 
   return (
     <Page>
@@ -136,6 +134,17 @@ export function ProjectsPage({ projects }: { readonly projects: readonly Project
         <Heading level={1}>Rigid Beam</Heading>
         <AppearanceButton />
       </Head>
+      <Find>
+        <input
+          type="search"
+          aria-label="Find a model"
+          placeholder="Find a model or project"
+          value={search}
+          onChange={(event) => setSearch(event.target.value)}
+        />
+        <Select label="Sorted" hideLabel choices={sortings} value={sorting} onChange={(id) => setSorting(id as Sorting)} />
+        <Button onPress={() => void change(createProject('New project'))}>New project</Button>
+      </Find>
       {faults.length > 0 && (
         <Faults role="alert">
           {faults.map((fault, i) => (
@@ -144,10 +153,10 @@ export function ProjectsPage({ projects }: { readonly projects: readonly Project
         </Faults>
       )}
       {sending !== undefined && <Hint role="status">{sending}</Hint>}
-      {projects.map((project) => (
+      {found.map((project) => (
         <Project key={project.id} aria-label={project.name}>
-          <Row>
-            <ProjectName level={2}>{project.name}</ProjectName>
+          <ProjectHead>
+            <ProjectTitle project={project} change={change} />
             <Button onPress={() => void create({ project: project.id, title: 'New plane model' })}>New plane model</Button>
             <FileTrigger
               acceptedFileTypes={readable.flatMap(({ extension, mediaType }) => [extension, mediaType])}
@@ -158,45 +167,66 @@ export function ProjectsPage({ projects }: { readonly projects: readonly Project
             >
               <Button>From a file</Button>
             </FileTrigger>
-          </Row>
-          {project.models.length === 0 && <Hint>No model yet.</Hint>}
+          </ProjectHead>
+          {project.models.length === 0 && (
+            <Row>
+              <Hint>{search === '' ? 'No model yet.' : 'Nothing of this name.'}</Hint>
+              {search === '' && projects.length > 1 && project.removed.length === 0 && (
+                <PlainButton onPress={() => void change(removeProject(project.id))}>Remove the project</PlainButton>
+              )}
+            </Row>
+          )}
           <Tiles>
             {project.models.map((model) => (
-              <ModelTileItem key={model.id} model={model} onRemove={() => void remove(model.id)} />
+              <ModelTileItem
+                key={model.id}
+                model={model}
+                elsewhere={projects.filter(({ id }) => id !== project.id)}
+                change={change}
+              />
             ))}
           </Tiles>
+          <RemovedModels models={project.removed} change={change} />
         </Project>
       ))}
+      {found.length === 0 && <Hint>Nothing of this name is here.</Hint>}
     </Page>
   );
 }
 
-function ModelTileItem({ model, onRemove }: { readonly model: ModelTile; readonly onRemove: () => void }) {
-  const [asking, setAsking] = useState(false);
+interface ProjectTitleProps {
+  readonly project: ProjectTiles;
+  readonly change: (asked: Promise<readonly Notice[]>) => Promise<void>;
+}
+
+/** Number and name of a project, changed in place. */
+function ProjectTitle({ project, change }: ProjectTitleProps) {
+  const [editing, setEditing] = useState(false);
+  const { id, name, number } = project;
+  if (!editing)
+    return (
+      <>
+        <Heading level={2}>
+          {number && <span className="number">{number} </span>}
+          {name}
+        </Heading>
+        <PlainButton aria-label={`Rename ${name}`} onPress={() => setEditing(true)}>
+          Rename
+        </PlainButton>
+      </>
+    );
   return (
-    <Tile>
-      <Link href={`/models/${model.id}`}>
-        <svg viewBox={`0 0 ${TILE.width} ${TILE.height}`} aria-hidden dangerouslySetInnerHTML={{ __html: model.markup }} />
-        <Caption>
-          <Heading level={3}>{model.title}</Heading>
-          <p>{model.words}</p>
-          <p className="number">{model.figure || 'Being drawn …'}</p>
-          <p>{model.changed}</p>
-        </Caption>
-      </Link>
-      <TileFoot>
-        {asking ? (
-          <>
-            <span>Remove it for good?</span>
-            <Button onPress={onRemove}>Remove</Button>
-            <Button onPress={() => setAsking(false)}>Keep</Button>
-          </>
-        ) : (
-          <Button aria-label={`Remove ${model.title}`} onPress={() => setAsking(true)}>
-            Remove
-          </Button>
-        )}
-      </TileFoot>
-    </Tile>
+    <>
+      <Names>
+        <NameField label="Project" value={name} onCommit={(next) => void change(changeProject(id, { name: next }))} />
+        <NameField
+          label="Number"
+          value={number}
+          mayBeEmpty
+          onCommit={(next) => void change(changeProject(id, { number: next }))}
+        />
+      </Names>
+      <PlainButton onPress={() => setEditing(false)}>Done</PlainButton>
+    </>
   );
 }

@@ -41,9 +41,27 @@ function answerOf({ status, responseText }: XMLHttpRequest): Answer {
   }
 }
 
-/** Takes a model away; what went wrong comes back. */
-export async function removeModel(id: string): Promise<readonly Notice[]> {
-  const response = await fetch(`/api/models/${id}`, { method: 'DELETE' });
-  if (response.ok || response.status === 404) return [];
-  return ((await response.json()) as Answer).faults ?? [];
+/** Asks for a change; what went wrong comes back. */
+async function asked(method: string, path: string, body?: object): Promise<readonly Notice[]> {
+  try {
+    const response = await fetch(path, {
+      method,
+      ...(body && { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
+    });
+    if (response.ok || (method === 'DELETE' && response.status === 404)) return [];
+    return ((await response.json()) as Answer).faults ?? said('The change was refused.').faults!;
+  } catch {
+    return said('The server does not answer. Nothing was changed.').faults!;
+  }
 }
+
+/** Puts a model among what was removed; one that lies there already goes for good. */
+export const removeModel = (id: string) => asked('DELETE', `/api/models/${id}`);
+export const bringBack = (id: string) => asked('PATCH', `/api/models/${id}`, { removed: false });
+export const renameModel = (id: string, title: string) => asked('PATCH', `/api/models/${id}`, { title });
+export const moveModel = (id: string, project: string) => asked('PATCH', `/api/models/${id}`, { project });
+export const duplicateModel = (id: string) => asked('POST', `/api/models/${id}/copy`, {});
+export const createProject = (name: string) => asked('POST', '/api/projects', { name });
+export const changeProject = (id: string, part: { readonly name?: string; readonly number?: string }) =>
+  asked('PATCH', `/api/projects/${id}`, part);
+export const removeProject = (id: string) => asked('DELETE', `/api/projects/${id}`);

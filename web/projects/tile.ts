@@ -3,6 +3,8 @@ export interface ModelTile {
   readonly id: string;
   readonly title: string;
   readonly changed: string;
+  /** The same in milliseconds, to sort by. */
+  readonly changedAt: number;
   readonly words: string;
   readonly figure: string;
   readonly markup: string;
@@ -13,6 +15,9 @@ export interface ModelTile {
 export interface ProjectTiles {
   readonly id: string;
   readonly name: string;
+  readonly number: string;
+  /** What was removed, and can be brought back. */
+  readonly removed: readonly ModelTile[];
   readonly models: readonly ModelTile[];
 }
 

@@ -13,6 +13,8 @@ import {
   lastKinds,
   insertModel,
   lastRevisions,
+  moveModel,
+  setRemoved,
   listProjects,
   revisionsSince,
   storeRevision,
@@ -141,9 +143,44 @@ function carriedOut(model: Model, intent: Intent): ReturnType<typeof applyIntent
   }
 }
 
-/** Takes a model away with all its revisions; false where there is none. */
+/** Puts a model among what was removed; one that lies there already goes for good, with all its revisions. False where there is none. */
 export async function removeModel(id: string): Promise<boolean> {
-  return deleteModel(await database(), id);
+  const db = await database();
+  return (await setRemoved(db, id, 'removed')) || deleteModel(db, id);
+}
+
+/** What becomes of a model as a whole; reasons where it cannot be done. */
+export async function changeModel(
+  id: string,
+  { title, project, removed }: { readonly title?: string; readonly project?: string; readonly removed?: false },
+): Promise<readonly Notice[]> {
+  const db = await database();
+  const missing = [unfit('model', 'There is no such model', 'Reload the list of models')];
+  if (removed === false && !(await setRemoved(db, id, 'back'))) return missing;
+  if (project !== undefined && !(await moveModel(db, id, project)))
+    return [unfit('project', 'There is no such project', 'Choose a project of the list')];
+  if (title === undefined) return [];
+  const stored = await findModel(db, id);
+  if (!stored) return missing;
+  const edit = { edit: newId(), kind: 'edit', label: 'Set the title', intent: { type: 'set', settings: { title } } } as const;
+  const done = await applyRevision(id, stored.revision, edit);
+  return done.outcome === 'faults'
+    ? done.faults
+    : done.outcome === 'stored'
+      ? []
+      : [unfit('title', 'The model was changed meanwhile', 'Rename it again')];
+}
+
+/** A copy of a model beside it, with a history of its own. */
+export async function duplicateModel(id: string): Promise<string | undefined> {
+  const db = await database();
+  const stored = await findModel(db, id);
+  if (!stored) return undefined;
+  const copy = newId();
+  const title = `${stored.content.title || 'Untitled'}, copy`.slice(0, 200);
+  await insertModel(db, copy, stored.projectId, { ...stored.content, title });
+  requestTile(copy);
+  return copy;
 }
 
 /** Another edit came first, unless the next one is this very edit, whose answer was lost on the way. */

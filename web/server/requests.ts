@@ -40,6 +40,25 @@ export class CreateModelRequest {
   @IsOptional() @IsString() @Length(1, 200) title?: string;
 }
 
+/** A new project. */
+export class CreateProjectRequest {
+  @IsString() @Length(1, 200) name: string;
+  @IsOptional() @IsString() @MaxLength(40) number?: string;
+}
+
+/** Another name or number for a project. */
+export class ChangeProjectRequest {
+  @IsOptional() @IsString() @Length(1, 200) name?: string;
+  @IsOptional() @IsString() @MaxLength(40) number?: string;
+}
+
+/** What becomes of a model as a whole: another title, another project, or back from what was removed. */
+export class ChangeModelRequest {
+  @IsOptional() @IsString() @Length(1, 200) title?: string;
+  @IsOptional() @Matches(ID) project?: string;
+  @IsOptional() @IsIn([false]) removed?: false;
+}
+
 /** A new model from the text of a file, whose name tells its format. */
 export class GivenFileRequest {
   @IsString() @Length(1, 64) project: string;
@@ -60,6 +79,7 @@ class ProjectEntry {
   @IsIn(['project']) kind: string;
   @Matches(ID) id: string;
   @IsString() @Length(1, 200) name: string;
+  @IsOptional() @IsString() @MaxLength(40) number?: string;
 }
 class PictureEntry {
   @IsIn(['picture']) kind: string;
@@ -73,6 +93,7 @@ class ModelEntry {
   @IsInt() @Min(0) @Max(MOST_REVISIONS) revision: number;
   @IsObject() content: object;
   @IsDateString() createdAt: string;
+  @IsOptional() @IsDateString() removedAt?: string;
 }
 class RevisionEntry {
   @Matches(ID) modelId: string;

@@ -6,13 +6,21 @@ import type { ModelTile, ProjectTiles } from '../projects/tile';
 export async function projectTiles(): Promise<ProjectTiles[]> {
   const db = await database();
   const [projects, models] = [await listProjects(db), await listModels(db)];
-  return projects.map(({ id, name }) => ({ id, name, models: models.filter(({ projectId }) => projectId === id).map(tileOf) }));
+  return projects.map((project) => {
+    const own = models.filter(({ projectId }) => projectId === project.id);
+    return {
+      ...project,
+      models: own.filter(({ removedAt }) => removedAt === null).map(tileOf),
+      removed: own.filter(({ removedAt }) => removedAt !== null).map(tileOf),
+    };
+  });
 }
 
 const tileOf = ({ id, title, nodes, members, cases, updatedAt, revision, tile }: ListedModel): ModelTile => ({
   id,
   title: title || 'Untitled',
   changed: `Changed ${updatedAt.toISOString().slice(0, 16).replace('T', ' ')} UTC`,
+  changedAt: updatedAt.getTime(),
   words: `${nodes} nodes, ${members} members, ${cases} cases`,
   figure: tile?.figure ?? '',
   markup: tile?.markup ?? '',

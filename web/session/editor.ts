@@ -11,16 +11,7 @@ import { carriesAxially, opensOn } from '@rigid-beam/drawing/opens-on';
 import { isOn, type SwitchName } from '@rigid-beam/drawing/stage-view';
 import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import { SolvingClient, type SolveOutcome } from '../solver/solving-client';
-import {
-  beginning,
-  isHeld,
-  withKept,
-  type Drawn,
-  type EditorState,
-  type Opened,
-  type Shown,
-  type Suggestion,
-} from './editor-state';
+import { beginning, isHeld, type Drawn, type EditorState, type Opened, type Shown, type Suggestion } from './editor-state';
 import { EnvelopeReader } from './envelope-reader';
 import { afterRevision, historyOf, type Step } from './history';
 import { keepFile } from './keep-file';
@@ -192,7 +183,7 @@ export class Editor {
 
   /** The address changed by back or forward. */
   follow(search: string): void {
-    this.own.setState(withKept(placeOfAddress(search), keptView(this.opened.id)));
+    this.own.setState(placeOfAddress(search));
     void this.reader.follow();
   }
 

@@ -180,14 +180,19 @@ function Said({ controller, extremes }: SaidProps) {
 function LiveSaid({ controller, extremes }: SaidProps & { readonly controller: SheetController }) {
   const hint = useStore(controller.store, (state) => state.hint);
   const isResting = useStore(controller.store, ({ tool }) => tool.name === RESTING);
-  return extremes !== undefined && isResting ? (
-    <Fill className="number" data-testid="extremes" title={extremes}>
-      {extremes}
-    </Fill>
-  ) : (
-    <Fill role="status" data-tone="soft" data-testid="hint" title={hint}>
-      {hint}
-    </Fill>
+  return (
+    <>
+      {extremes !== undefined && (
+        <Fill className="number" data-testid="extremes" title={extremes}>
+          {extremes}
+        </Fill>
+      )}
+      {(extremes === undefined || !isResting) && (
+        <Fill role="status" data-tone="soft" data-testid="hint" title={hint}>
+          {hint}
+        </Fill>
+      )}
+    </>
   );
 }
 

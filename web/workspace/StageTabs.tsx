@@ -2,7 +2,7 @@
 
 import { ToggleButtonGroup } from 'react-aria-components';
 import styled from 'styled-components';
-import { useEditor, useEditorState, useModel } from '../session/use-editor';
+import { useEditor, useEditorState } from '../session/use-editor';
 import { ToggleButton } from '../ui/controls';
 import { stageOf, stages, type Standing } from './stages';
 
@@ -42,7 +42,7 @@ export function StageTabs() {
   const editor = useEditor();
   const stage = useEditorState((state) => state.stage);
   const results = useEditorState((state) => state.settled.results);
-  const model = useModel();
+  const model = useEditorState((state) => state.model);
   return (
     <Tabs
       selectionMode="single"

@@ -114,6 +114,12 @@ function Benchwork() {
       window.removeEventListener('beforeunload', warn);
     };
   }, [editor]);
+  useEffect(() => {
+    const narrow = window.matchMedia('(max-width: 52rem)');
+    const follow = ({ matches }: { readonly matches: boolean }): void => editor.show({ panel: matches ? 'folded' : 'open' });
+    narrow.addEventListener('change', follow);
+    return () => narrow.removeEventListener('change', follow);
+  }, [editor]);
   // A tool belongs to its stage: leaving the stage puts it down.
   useEffect(() => sheet?.takeSelect(), [sheet, stage]);
 

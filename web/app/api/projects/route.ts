@@ -1,16 +1,24 @@
 import { door } from '../../../server/door';
-import { ok } from '../../../server/respond';
+import { createProject } from '../../../server/projects';
+import { readRequest } from '../../../server/read-request';
+import { CreateProjectRequest } from '../../../server/requests';
+import { created, ok } from '../../../server/respond';
 import { projectTiles } from '../../../server/tiles';
 
 export const dynamic = 'force-dynamic';
-export { notAllowed as POST, notAllowed as PUT, notAllowed as PATCH, notAllowed as DELETE } from '../../../server/respond';
+export { notAllowed as PUT, notAllowed as PATCH, notAllowed as DELETE } from '../../../server/respond';
 
 /** All projects with their models, without drawings. */
 export const GET = door(async () =>
   ok({
-    projects: (await projectTiles()).map(({ models, ...project }) => ({
+    projects: (await projectTiles()).map(({ models, removed: _, ...project }) => ({
       ...project,
       models: models.map(({ id, title, changed, words }) => ({ id, title, changed, words })),
     })),
   }),
 );
+
+export const POST = door(async (request) => {
+  const read = await readRequest(request, CreateProjectRequest);
+  return read.ok ? created({ id: await createProject(read.value.name, read.value.number) }) : read.response;
+});

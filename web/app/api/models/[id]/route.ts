@@ -1,12 +1,22 @@
 import { modelDoor } from '../../../../server/door';
-import { openModel, removeModel } from '../../../../server/models';
-import { notFound, ok } from '../../../../server/respond';
+import { changeModel, openModel, removeModel } from '../../../../server/models';
+import { readRequest } from '../../../../server/read-request';
+import { ChangeModelRequest } from '../../../../server/requests';
+import { badRequest, notFound, ok } from '../../../../server/respond';
 
-export { notAllowed as POST, notAllowed as PUT, notAllowed as PATCH } from '../../../../server/respond';
+export { notAllowed as POST, notAllowed as PUT } from '../../../../server/respond';
 
 export const GET = modelDoor(async (_, id) => {
   const model = await openModel(id);
   return model ? ok(model) : notFound('There is no such model');
 });
 
+export const PATCH = modelDoor(async (request, id) => {
+  const read = await readRequest(request, ChangeModelRequest);
+  if (!read.ok) return read.response;
+  const faults = await changeModel(id, read.value);
+  return faults.length === 0 ? ok({}) : badRequest(faults);
+});
+
+/** Once, it goes among what was removed; twice, for good. */
 export const DELETE = modelDoor(async (_, id) => ((await removeModel(id)) ? ok({}) : notFound('There is no such model')));

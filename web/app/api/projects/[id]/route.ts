@@ -1,0 +1,18 @@
+import { modelDoor } from '../../../../server/door';
+import { changeProject, removeProject } from '../../../../server/projects';
+import { readRequest } from '../../../../server/read-request';
+import { ChangeProjectRequest } from '../../../../server/requests';
+import { badRequest, notFound, ok } from '../../../../server/respond';
+
+export { notAllowed as GET, notAllowed as POST, notAllowed as PUT } from '../../../../server/respond';
+
+export const PATCH = modelDoor(async (request, id) => {
+  const read = await readRequest(request, ChangeProjectRequest);
+  if (!read.ok) return read.response;
+  return (await changeProject(id, read.value)) ? ok({}) : notFound('There is no such project');
+});
+
+export const DELETE = modelDoor(async (_, id) => {
+  const faults = await removeProject(id);
+  return faults.length === 0 ? ok({}) : badRequest(faults);
+});
