@@ -8,6 +8,7 @@ import { boundsOf } from './camera';
 import type { Item } from './display-list';
 import { symbolPath } from './display-list';
 import { drawnNodes, extentOf } from './geometry';
+import { actingFactors } from './acting-factors';
 import { seenPoint } from './projection';
 import type { View } from './view';
 
@@ -23,7 +24,7 @@ const NONE = 1e-9;
 export function resultantItems(model: Model, solution: Solution, view: View): Item[] {
   const linear = linearOf(solution, view.outcome);
   const box = boundsOf(drawnNodes(model, view).values());
-  if (!linear || !box) return [];
+  if (!linear || !box || isSaidAlready(model, solution, view)) return [];
   const { applied, size: scale } = linear.equilibrium;
   const force = applied.slice(0, 3) as unknown as Point;
   const moment = applied.slice(3, 6) as unknown as Point;
@@ -64,6 +65,14 @@ export function resultantItems(model: Model, solution: Solution, view: View): It
       ...{ ink: 'load', role: 'extreme', rank: 900 },
     },
   ];
+}
+
+/** Whether a single load acts, which says the same itself. */
+function isSaidAlready(model: Model, solution: Solution, view: View): boolean {
+  const acting = actingFactors(model, solution, view.outcome);
+  const acts = (id: string): boolean => (acting.get(id) ?? 0) !== 0;
+  const weights = model.cases.filter(({ id, selfWeight }) => acts(id) && (selfWeight ?? 0) !== 0).length;
+  return weights + model.loads.filter((load) => acts(load.case)).length < 2;
 }
 
 /** Pixels that the loads themselves take at the edge of the structure. */

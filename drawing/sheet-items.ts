@@ -3,6 +3,7 @@ import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { unitFactor } from '@rigid-beam/core/quantities/parse';
 import { isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
+import { actingFactors } from './acting-factors';
 import { barLabels, barsOf, type Bar } from './axial-items';
 import { deflectedPath, diagramItems } from './diagram-items';
 import { deflectionScale, diagramScale, governingValues, largestOf } from './diagram-scale';
@@ -43,14 +44,6 @@ interface DiagramParts {
   readonly items: readonly Item[];
 }
 const NO_DIAGRAM: DiagramParts = { bars: undefined, items: [] };
-
-/** Which cases act with which factor; of an envelope none is drawn. Without a solution the case is found by its place in the model. */
-export function actingFactors(model: Model, solution: Solution | undefined, outcome: number): Map<string, number> {
-  const acting = solution?.outcomes[outcome];
-  if (acting?.kind === 'sum') return new Map(model.cases.map(({ id }, c) => [id, acting.factors[c] ?? 0]));
-  const id = acting?.kind === 'case' ? acting.id : solution ? undefined : model.cases[Math.max(outcome, 0)]?.id;
-  return new Map(id === undefined ? [] : [[id, 1]]);
-}
 
 /** Metres of drawing per N or N·m, and what one metre stands for; the title block shows it. */
 export function scaleOfDiagram(

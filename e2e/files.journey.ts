@@ -158,16 +158,64 @@ describe('files', () => {
     await page.close();
   });
 
-  test('a model is removed only after asking', async () => {
+  test('a model is removed, brought back, and taken away for good only after asking', async () => {
     const page = await application.page();
     await application.visit(page);
-    await page.locator('::-p-aria(Remove Shelf in the fernery)').click();
-    await page.locator('::-p-aria(Keep)').click();
-    await page.locator('::-p-aria(Remove Shelf in the fernery)').click();
-    await page.locator('::-p-aria([name="Remove"][role="button"])').click();
-    await page.waitForFunction(() => document.querySelectorAll('li h3').length === 5);
+    const press = (name: string): Promise<void> => page.locator(`::-p-aria(${name})`).click();
+    const titles = (count: number): Promise<unknown> =>
+      page.waitForFunction((n: number) => document.querySelectorAll('li h3').length === n, {}, count);
+    const choose = async (what: string): Promise<void> => {
+      await press('More for Shelf in the fernery');
+      await page.locator(`::-p-aria([name="${what}"][role="menuitem"])`).click();
+    };
+    await choose('Remove');
+    await titles(5);
+    await press('1 removed');
+    await press('Bring Shelf in the fernery back');
+    await titles(6);
+    await choose('Remove');
+    await titles(5);
+    await press('1 removed');
+    await press('Remove Shelf in the fernery for good …');
+    await press('Keep');
+    await press('Remove Shelf in the fernery for good …');
+    await press('Remove for good');
+    await page.waitForFunction(() => !document.body.textContent?.includes('removed'));
     const gone = await fetch(`${application.address}/models/nothing-here`);
     expect(gone.status).toBe(404);
+    await page.close();
+  });
+
+  test('projects are made and numbered; a model is copied, renamed, moved and found', async () => {
+    const page = await application.page();
+    await application.visit(page);
+    const press = (name: string): Promise<void> => page.locator(`::-p-aria(${name})`).click();
+    const model = new ModelPage(application, page);
+    const seen = (words: string): Promise<unknown> =>
+      page.waitForFunction((text: string) => document.querySelector('main')?.textContent?.includes(text), {}, words);
+    await press('New project');
+    await press('Rename New project');
+    await model.fill('Project', 'Orangery');
+    await seen('Orangery');
+    await model.fill('Number', '26-014');
+    await press('Done');
+    await seen('26-014 Orangery');
+    const choose = async (title: string, what: string): Promise<void> => {
+      await press(`More for ${title}`);
+      await page.locator(`::-p-aria([name="${what}"][role="menuitem"])`).click();
+    };
+    await choose('Glasshouse rib', 'Duplicate');
+    await seen('Glasshouse rib, copy');
+    await choose('Glasshouse rib, copy', 'Rename');
+    await model.fill('Title', 'Orangery rib');
+    await seen('Orangery rib');
+    await choose('Orangery rib', 'Move to Orangery');
+    await page.waitForSelector('::-p-xpath(//section[@aria-label="Orangery"]//h3[.="Orangery rib"])');
+    await page.locator('::-p-aria(Find a model)').fill('26-0');
+    await page.waitForFunction(() => document.querySelectorAll('li h3').length === 1);
+    // What was moved opens as ever, with its own history.
+    await page.locator('::-p-text(Orangery rib)').click();
+    await model.ready();
     await page.close();
   });
 

@@ -39,6 +39,23 @@ async function load(user: Counted, group: string, members: number, intensity: st
   await user.press(`Put it on the ${members} selected members`);
 }
 
+test('a first-time user: from an empty sheet to the diagrams of a loaded portal, in 8 actions at most and within a minute', async () => {
+  const user = await emptySheet();
+  const { page } = user.model;
+  const begun = performance.now();
+  await user.press('Portal frame');
+  await user.press('Place it');
+  await user.press('Loads: 0 loads, nothing yet');
+  await user.press('Line load');
+  const [eaves, apex] = [await user.model.place('Node 2 '), await user.model.place('Node 5 ')];
+  await page.mouse.click((eaves.x * 2 + apex.x) / 3, (eaves.y * 2 + apex.y) / 3);
+  user.actions++;
+  await user.press('Results: solved, in order');
+  await user.model.until('extremes', /kN·m in \w+.*hogging/);
+  expect(user.actions).toBe(6);
+  expect(performance.now() - begun).toBeLessThan(60_000);
+});
+
 describe('from an empty sheet to supported and loaded: actions as docs/usability.md counts them', () => {
   test('a truss of 17.5 m and 7 panels', async () => {
     const user = await emptySheet();

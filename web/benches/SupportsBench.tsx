@@ -13,9 +13,21 @@ import { supportKindsOf, supportOf } from '../session/support-kinds';
 const PICTURES: Readonly<Record<string, PictureName>> = {
   pinned: 'pinned',
   fixed: 'fixed',
-  rollerX: 'rollsX',
-  rollerY: 'rollsY',
+  rollsX: 'rollsX',
+  rollsY: 'rollsY',
+  rollsZ: 'rollsY',
+  bears: 'rollsX',
   guided: 'slides',
+};
+
+/** In as little room as there is. */
+const SHORT: Readonly<Record<string, string>> = {
+  rollsX: 'Rolls X',
+  rollsY: 'Rolls Y',
+  rollsZ: 'Rolls Z',
+  guided: 'Guided',
+  bears: 'Bears',
+  upright: 'Upright',
 };
 
 /** Choose a support, then click the nodes that get it. */
@@ -50,7 +62,8 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
           <Instrument
             key={id}
             picture={PICTURES[id] ?? 'pinned'}
-            words={text}
+            words={SHORT[id] ?? text}
+            label={text}
             isHeld={tool === `support ${id}`}
             onChange={(on) => (on ? take(id, text) : sheet.takeSelect())}
           />

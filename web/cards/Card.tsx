@@ -28,7 +28,8 @@ function useRemovalWords(selection: readonly Subject[]): string {
 }
 
 /** Whether something is selected that has a card. */
-export const useHasCard = (): boolean => useEditorState(({ selection }) => selection.some(({ kind }) => CARDS.has(kind)));
+export const useHasCard = (): boolean =>
+  useEditorState(({ selection, side }) => side === 'card' && selection.some(({ kind }) => CARDS.has(kind)));
 const CARDS: ReadonlySet<Subject['kind']> = new Set(['node', 'support', 'member', 'load']);
 
 /** What is selected, with its properties to change in place, and the way back to the bench. `children`: what can be done with it. */

@@ -23,7 +23,7 @@ const Strip = styled.header`
   background: var(--panel);
   border-bottom: 1.5px solid var(--ink);
   white-space: nowrap;
-  @media (max-width: 64rem) {
+  @media (max-width: 52rem) {
     flex-wrap: wrap;
   }
   a {
@@ -38,6 +38,13 @@ const Where = styled.div`
   gap: 0.3rem;
   min-width: 8rem;
   overflow: hidden;
+  @media (max-width: 72rem) {
+    flex-basis: 8rem;
+    > a,
+    > span {
+      display: none;
+    }
+  }
   > a {
     flex: none;
     max-width: 6.2rem;
@@ -59,6 +66,10 @@ const Grow = styled.div`
 `;
 
 const State = styled.p`
+  flex: 0 1 auto;
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
   font-size: 0.75rem;
   &[data-tone='good'] {
     color: var(--good);
@@ -109,7 +120,7 @@ export function HeadStrip({ sheet }: { readonly sheet: SheetController | undefin
         ↷
       </PlainButton>
       <CommandField sheet={sheet} />
-      <State role="status" data-tone={solvingTone} data-testid="solution">
+      <State role="status" data-tone={solvingTone} data-testid="solution" title={solvingText}>
         {solvingText}
       </State>
       {progress === 'stopped' ? (

@@ -55,7 +55,7 @@ export class SelectTool implements Tool {
     if (this.state.name === 'panning' || this.state.name === 'turning') return 'grabbing';
     if (this.state.name === 'moving') return 'move';
     if (this.state.name === 'boxing') return 'crosshair';
-    if (this.hovered && (opensInPlace(this.hovered, this.onText) || this.hovered.kind === 'load')) return 'text';
+    if (this.hovered && opensInPlace(this.hovered, this.onText)) return 'text';
     return this.hovered ? 'pointer' : 'default';
   }
 
