@@ -196,7 +196,6 @@ describe('files', () => {
     await press('New project');
     await press('Rename New project');
     await model.fill('Project', 'Orangery');
-    await seen('Orangery');
     await model.fill('Number', '26-014');
     await press('Done');
     await seen('26-014 Orangery');

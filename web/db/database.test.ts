@@ -19,7 +19,9 @@ import { homedir, tmpdir } from 'node:os';
 import path from 'node:path';
 import { checkModel } from '@rigid-beam/core/model/check';
 import lintel from '../../examples/lintel.rbm.json';
-import { applyRevision, createModel, openModel, openRevision, removeModel } from '../server/models';
+import { applyRevision, changeModel, createModel, duplicateModel, openModel, openRevision, removeModel } from '../server/models';
+import { changeProject, createProject, removeProject } from '../server/projects';
+import { projectTiles } from '../server/tiles';
 import { backupOf, restoreEntry, type BackupEntry } from './backup';
 import { closeDatabase, database } from './database';
 import { dataDirectory } from './data-directory';
@@ -288,7 +290,7 @@ describe('models in the database', () => {
     expect(outcomes).toContain('restored');
     expect((await openModel('old'))!.history.map(({ number }) => number)).toEqual([1]);
     expect(await applyRevision('old', 1, edit('goes on'))).toEqual({ outcome: 'stored', revision: 2 });
-    await removeModel('old');
+    for (let twice = 0; twice < 2; twice++) await removeModel('old');
   });
 
   test('a picture is stored once, however often it comes, and only pages that ask for it get it', async () => {
@@ -312,8 +314,34 @@ describe('models in the database', () => {
     expect(opened!.history.at(-1)!.patches).toBeNull();
     expect(JSON.stringify((await openRevision(id, revision))!.inverse)).toContain(image('B'));
     expect(await openRevision(id, revision + 1)).toBeUndefined();
-    await removeModel(id);
+    // Removed, it can be brought back as it was, with its history; removed once more, it goes for good.
+    expect([await removeModel(id), await openModel(id)]).toEqual([true, undefined]);
+    expect((await applyRevision(id, revision, edit('x'))).outcome).toBe('missing');
+    expect(await changeModel(id, { removed: false })).toEqual([]);
+    expect((await openModel(id))!.history).toEqual(opened!.history);
+    const copy = (await duplicateModel(id))!;
+    expect((await openModel(copy))!).toMatchObject({ revision: 0, model: { title: expect.stringMatching(/, copy$/) } });
+    for (const gone of [id, copy]) for (let twice = 0; twice < 2; twice++) expect(await removeModel(gone)).toBe(true);
+    expect([await removeModel(id), await changeModel(id, { removed: false })]).toEqual([false, [expect.anything()]]);
     expect(await db.select().from(pictures)).toEqual([]);
+  });
+
+  test('a project is named and numbered, takes a model, and goes only when it is empty', async () => {
+    const project = await createProject('Orangery', '26-014');
+    const made = await createModel(project, 'Arch', undefined);
+    const model = made.ok ? made.id : '';
+    expect(await changeProject(project, { name: 'Old orangery' })).toBe(true);
+    expect(await removeProject(project)).toHaveLength(1);
+    const listed = async () => (await projectTiles()).find(({ id }) => id === project);
+    expect(await listed()).toMatchObject({ name: 'Old orangery', number: '26-014', models: [{ title: 'Arch' }], removed: [] });
+    const other = await createProject('Fernery');
+    expect(await changeModel(model, { project: other, title: 'Vault' })).toEqual([]);
+    expect((await openModel(model))!).toMatchObject({ projectName: 'Fernery', revision: 1, model: { title: 'Vault' } });
+    expect(await changeModel(model, { project: 'nowhere' })).toHaveLength(1);
+    expect(await removeProject(project)).toEqual([]);
+    expect(await listed()).toBeUndefined();
+    for (let twice = 0; twice < 2; twice++) await removeModel(model);
+    expect(await removeProject(other)).toEqual([]);
   });
 
   test('what does not exist is said so', async () => {

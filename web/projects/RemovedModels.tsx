@@ -24,7 +24,8 @@ export function RemovedModels({ models, change }: RemovedModelsProps) {
   return (
     <Place aria-label="Removed models">
       <PlainButton aria-expanded={isOpen} onPress={() => setIsOpen(!isOpen)}>
-        {isOpen ? '▾' : '▸'} {models.length} removed
+        <span aria-hidden>{isOpen ? '▾' : '▸'}</span>
+        {models.length} removed
       </PlainButton>
       {isOpen &&
         models.map(({ id, title }) => (
