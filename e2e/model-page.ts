@@ -16,6 +16,7 @@ export class ModelPage {
     await application.visit(page, (await link!.evaluate((one) => one.getAttribute('href'))) + place);
     const opened = new ModelPage(application, page);
     await opened.ready();
+    await page.waitForSelector('main li > button[tabindex="0"]');
     return opened;
   }
 

@@ -18,6 +18,8 @@ describe('space', () => {
     await model.command('look from an angle 40, 35');
     await model.command('show or hide diagram');
     await model.press('Bending moment about y');
+    await model.command('go to geometry');
+    await model.unfold('Plane to draw on');
     await model.choose('Plane', 'level, X and Z (a floor)');
     await model.fill('At Y (m)', '4.5');
     await model.press('Look straight at it');

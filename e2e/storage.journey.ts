@@ -16,6 +16,7 @@ async function lintel(): Promise<ModelPage> {
 
 /** Changes the force at the tip of the overhang. */
 async function setForce(page: ModelPage, text: string): Promise<void> {
+  await page.page.waitForSelector('main li > button[tabindex="0"]');
   await page.page.focus('main li > button[tabindex="0"]');
   await page.page.keyboard.press('End');
   await page.page.keyboard.press('Enter');

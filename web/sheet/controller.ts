@@ -46,7 +46,8 @@ export class SheetController {
     this.view = new Viewpoint(editor, this.store, this.drawing);
     this.stopListening = editor.store.subscribe((state, before) => {
       this.view.modelChanged(state, before);
-      if (isSeen(state, before)) this.drawing.refresh();
+      if (state.drawn !== before.drawn) this.drawing.follow();
+      else if (isSeen(state, before)) this.drawing.refresh();
     });
     // Fonts arrive after the first picture; texts are measured again then.
     void document.fonts.ready.then(() => this.drawing.recolour());
@@ -163,6 +164,14 @@ export class SheetController {
 
 /** What of the editor's state no drawing shows: how far something is, and what stands beside the sheet. */
 const UNSEEN: ReadonlySet<string> = new Set<keyof EditorState>([
+  // What is drawn is `drawn`: it follows with its results.
+  'model',
+  'preview',
+  'panel',
+  'side',
+  'strip',
+  'drawer',
+  'typical',
   'progress',
   'reading',
   'storage',

@@ -105,6 +105,15 @@ export class LiveDrawing {
     });
   }
 
+  /** New results are there: they are drawn at once, so that the next frame shows them; what takes longer than a frame waits for its turn. */
+  follow(): void {
+    this.stale = true;
+    if (this.isHeavy) return this.refresh();
+    cancelAnimationFrame(this.frame);
+    this.frame = 0;
+    this.draw();
+  }
+
   private draw(): void {
     if (this.from().camera.width === 0) return;
     if (this.stale) this.rebuild();

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { memo, useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { ComboBox, Input, ListBox, ListBoxItem, Popover } from 'react-aria-components';
 import styled from 'styled-components';
 import { commands } from '../commands/all';
@@ -57,6 +57,9 @@ const Choice = styled(ListBoxItem)`
   }
 `;
 
+/** While nobody looks at the list there is none to keep. */
+const NONE: readonly Command[] = [];
+
 const None = styled.p`
   padding: 0.25rem 0.6rem;
 `;
@@ -77,14 +80,16 @@ const Trouble = styled.p`
 `;
 
 /** Every action by its name: `/` comes here, typing finds it, and what stands behind the name is what it works with. */
-export function CommandField({ sheet }: { readonly sheet: SheetController | undefined }) {
+export const CommandField = memo(function CommandField({ sheet }: { readonly sheet: SheetController | undefined }) {
   const [text, setText] = useState('');
   const [trouble, setTrouble] = useState<string>();
   const field = useRef<HTMLInputElement>(null);
   // What can be done depends on the selection and on the model: the list is found anew when they change.
-  const selection = useEditorState((state) => state.selection);
-  useEditorState((state) => state.model);
-  const found: readonly Command[] = sheet ? matching(known, text).filter((command) => command.fits?.(sheet) ?? true) : [];
+  const [isOpen, setIsOpen] = useState(false);
+  const selection = useEditorState((state) => (isOpen ? state.selection : undefined));
+  useEditorState((state) => (isOpen ? state.model : undefined));
+  const found: readonly Command[] =
+    sheet && isOpen ? matching(known, text).filter((command) => command.fits?.(sheet) ?? true) : NONE;
 
   // What is typed behind a name is said back before Enter.
   const named = found[0];
@@ -151,7 +156,7 @@ export function CommandField({ sheet }: { readonly sheet: SheetController | unde
         if (command) run(command);
       }}
     >
-      <div onKeyDownCapture={onKey}>
+      <div onKeyDownCapture={onKey} onFocus={() => setIsOpen(true)} onBlur={() => setIsOpen(false)}>
         <Field ref={field} placeholder="/ command" autoComplete="off" spellCheck={false} />
       </div>
       <Drop placement="bottom start" offset={0}>
@@ -174,4 +179,4 @@ export function CommandField({ sheet }: { readonly sheet: SheetController | unde
       </Drop>
     </Box>
   );
-}
+});

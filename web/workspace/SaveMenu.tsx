@@ -1,5 +1,6 @@
 'use client';
 
+import { memo } from 'react';
 import { Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
 import styled from 'styled-components';
 import { formats, type Format } from '@rigid-beam/core/formats/registry';
@@ -29,7 +30,7 @@ const Choice = styled(MenuItem)`
 `;
 
 /** Every registered kind of file that the model can be saved as. */
-export function SaveMenu() {
+export const SaveMenu = memo(function SaveMenu() {
   const editor = useEditor();
   const link = ({ id, needs }: Format) =>
     needs === 'model' ? { href: `/api/models/${editor.opened.id}/file?format=${id}`, download: '' } : {};
@@ -53,4 +54,4 @@ export function SaveMenu() {
       </Popover>
     </MenuTrigger>
   );
-}
+});

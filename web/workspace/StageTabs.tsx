@@ -1,5 +1,6 @@
 'use client';
 
+import { memo } from 'react';
 import { ToggleButtonGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { useEditor, useEditorState } from '../session/use-editor';
@@ -38,7 +39,7 @@ const Tab = styled(ToggleButton)`
 `;
 
 /** The stages of work, in their order, with what each holds and how it stands; none locks another. */
-export function StageTabs() {
+export const StageTabs = memo(function StageTabs() {
   const editor = useEditor();
   const stage = useEditorState((state) => state.stage);
   const results = useEditorState((state) => state.settled.results);
@@ -62,7 +63,7 @@ export function StageTabs() {
       })}
     </Tabs>
   );
-}
+});
 
 const MARKS: Record<Standing['mark'], { readonly words: string }> = {
   empty: { words: 'nothing yet' },
