@@ -16,6 +16,7 @@ import { EnvelopeReader } from './envelope-reader';
 import { afterRevision, historyOf, type Step } from './history';
 import { keepFile } from './keep-file';
 import { keepView, keptView } from './kept-view';
+import { PageStore } from './page-store';
 import { StorageQueue, type UnsentEdit } from './storage';
 import { storedState, storedStep } from './stored';
 import { addressOfPlace, placeOfAddress, type Place } from './view-state';
@@ -32,6 +33,8 @@ function afterPaint(work: () => void): void {
 /** One open model: the single door for every change, its undo, its solution and its storage. */
 export class Editor {
   private readonly own: StoreApi<EditorState>;
+  /** The same state for what stands beside the sheet. */
+  readonly page: PageStore<EditorState>;
   private readonly solver: SolvingClient;
   private readonly queue: StorageQueue;
   private readonly reader: EnvelopeReader;
@@ -42,6 +45,7 @@ export class Editor {
     search: string,
   ) {
     this.own = createStore<EditorState>(() => beginning(opened, search));
+    this.page = new PageStore(this.own);
     this.queue = new StorageQueue(opened.id, opened.revision, (storage) => this.own.setState({ storage }));
     this.solver = new SolvingClient(
       (outcome) => this.receive(outcome),
@@ -109,7 +113,8 @@ export class Editor {
       return false;
     }
     const { patches, inverse } = applied;
-    // The worker begins before the page follows.
+    // The worker begins before the page follows, and the sheet goes before the page.
+    this.page.wait();
     this.present(applied.model);
     this.own.setState({
       model: applied.model,
@@ -150,6 +155,7 @@ export class Editor {
   }
 
   select(subjects: readonly Subject[]): void {
+    this.page.catchUp();
     this.own.setState({ selection: subjects, side: 'card' });
   }
 
@@ -199,6 +205,7 @@ export class Editor {
 
   /** Switches what is shown and how; the model stays as it is. */
   show(what: Partial<Shown>): void {
+    this.page.catchUp();
     this.own.setState(what);
   }
 
@@ -291,7 +298,7 @@ export class Editor {
     if (drawn.model !== this.state.drawn.model) this.own.setState({ shownMotion: undefined });
     const suggestion = this.suggestion(drawn);
     this.own.setState({ drawn, suggestion });
-    if (!isHeld(this.state)) afterPaint(() => this.settle());
+    afterPaint(() => this.settle());
     void this.reader.follow();
   }
 
@@ -299,6 +306,7 @@ export class Editor {
   private settle(): void {
     const { drawn, settled } = this.state;
     if (drawn !== settled && !isHeld(this.state)) this.own.setState({ settled: drawn });
+    this.page.catchUp();
   }
 
   /** What to look at first; asked again when members came or went. */

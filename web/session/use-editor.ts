@@ -18,7 +18,7 @@ export function useEditor(): Editor {
 
 /** A part of the editor's state; the component follows it. */
 export function useEditorState<T>(pick: (state: EditorState) => T): T {
-  return useStore(useEditor().store, pick);
+  return useStore(useEditor().page.store, pick);
 }
 
 /** The model with what is in hand, as long as the page can follow. */

@@ -111,13 +111,14 @@ export class LiveDrawing {
     if (this.isHeavy) return this.refresh();
     cancelAnimationFrame(this.frame);
     this.frame = 0;
-    this.draw();
+    // Painted straight on the sheet: a copy to lay elsewhere is made when the pointer asks for one.
+    this.draw('another');
   }
 
-  private draw(): void {
+  private draw(next: 'another' | 'the same' = 'the same'): void {
     if (this.from().camera.width === 0) return;
     if (this.stale) this.rebuild();
-    const moves = this.from().isTurning || isHeld(this.editor.state);
+    const moves = next === 'another' || this.from().isTurning || isHeld(this.editor.state);
     const motion = this.swing.marks(this.editor.state, this.from().seen(), this.calm.matches ? 'still' : 'moving');
     this.painter.show(this.picture(), moves ? 'another' : 'the same', [
       ...motion.items,

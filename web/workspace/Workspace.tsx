@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
+import { flushSync } from 'react-dom';
 import styled from 'styled-components';
 import { inverted } from '@rigid-beam/core/model/selecting';
 import { ChangeFold } from '../benches/geometry/ChangeFold';
@@ -114,6 +115,16 @@ function Benchwork() {
       window.removeEventListener('beforeunload', warn);
     };
   }, [editor]);
+  // Whatever is pressed or typed meets a page that has followed the last edit.
+  useEffect(() => {
+    const catchUp = (): void => {
+      if (editor.page.isWaiting) flushSync(() => editor.page.catchUp());
+    };
+    for (const kind of INPUT) window.addEventListener(kind, catchUp, { capture: true });
+    return () => {
+      for (const kind of INPUT) window.removeEventListener(kind, catchUp, { capture: true });
+    };
+  }, [editor]);
   useEffect(() => {
     const narrow = window.matchMedia('(max-width: 52rem)');
     const follow = ({ matches }: { readonly matches: boolean }): void => editor.show({ panel: matches ? 'folded' : 'open' });
@@ -153,6 +164,8 @@ function SideContent({ sheet }: { readonly sheet: SheetController | undefined })
   if (useHasCard()) return <Card back={words}>{sheet && <ChangeFold sheet={sheet} />}</Card>;
   return <Bench aria-label={words}>{bench(sheet)}</Bench>;
 }
+
+const INPUT = ['keydown', 'pointerdown', 'paste'] as const;
 
 const otherChoices = (controller: SheetController) => <SheetMenu controller={controller} />;
 
