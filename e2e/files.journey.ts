@@ -175,7 +175,6 @@ describe('files', () => {
     await titles(6);
     await choose('Remove');
     await titles(5);
-    await press('1 removed');
     await press('Remove Shelf in the fernery for good …');
     await press('Keep');
     await press('Remove Shelf in the fernery for good …');

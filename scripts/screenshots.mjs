@@ -53,16 +53,6 @@ async function choose(label, option) {
   await page.locator(`::-p-aria([name="${option}"][role="option"])`).click();
 }
 
-async function fill(label, text) {
-  await page.locator(`::-p-aria([name="${label}"][role="textbox"])`).click();
-  await page.keyboard.down('Control');
-  await page.keyboard.press('a');
-  await page.keyboard.up('Control');
-  await page.keyboard.type(text);
-  await page.keyboard.press('Enter');
-  await settle();
-}
-
 /** A sketch of the potting shed, as it came on paper. */
 const SHED = `<svg xmlns="http://www.w3.org/2000/svg" width="800" height="400" viewBox="0 0 800 400">
   <g fill="none" stroke="#333" stroke-width="3">
@@ -84,9 +74,14 @@ async function take(name, url, prepare = async () => {}) {
 const rib = models['Glasshouse rib'];
 const lintel = models['Lintel over the potting bench'];
 await take('projects', '/');
-await take('moment', `${rib}?stage=results&acting=W&quantity=Mz`);
-await take('axial', `${rib}?stage=geometry&acting=S&quantity=N`);
-await take('loads', `${lintel}?stage=loads&acting=Q2&quantity=Vy`, async () => {
+await take('moment', `${rib}?stage=results&acting=U2`);
+await take('geometry', `${rib}?stage=geometry`);
+await take('sections', `${rib}?stage=sections`);
+await take('supports', `${lintel}?stage=supports&acting=C3`);
+await take('windward', `${rib}?stage=loads&acting=W`);
+await take('combination', `${rib}?stage=combinations&acting=U2`);
+await take('axial', `${models['Canopy walk, first span']}?stage=results&acting=U1`);
+await take('loads', `${lintel}?stage=loads&acting=Q2`, async () => {
   const [left, right] = [await place('Node 2 '), await place('Node 3 ')];
   for (let y = left.y - 90; y < left.y; y += 2) {
     await page.mouse.move((left.x + right.x) / 2, y);
@@ -97,18 +92,20 @@ await take('loads', `${lintel}?stage=loads&acting=Q2&quantity=Vy`, async () => {
   await settle();
   await page.keyboard.type('15 kN/m');
 });
-await take('member', `${lintel}?stage=sections&acting=C3&quantity=Mz`, async () => {
+await take('member', `${lintel}?stage=results&acting=C3&quantity=Mz`, async () => {
   const [left, right] = [await place('Node 2 '), await place('Node 3 ')];
   await page.mouse.click(left.x + 0.3 * (right.x - left.x), left.y);
+  await settle();
+  await page.locator('::-p-aria(Read all its diagrams)').click();
 });
-await take('envelope', `${rib}?stage=combinations&acting=U&quantity=Mz`);
-await take('drawing', `${lintel}?stage=geometry&acting=G&quantity=Mz`, async () => {
+await take('envelope', `${rib}?stage=results&acting=U`);
+await take('drawing', `${lintel}?stage=geometry&acting=G&show=diagram`, async () => {
   await page.locator('::-p-aria(Draw)').click();
   const tip = await place('Node 4 ');
   await page.mouse.click(tip.x, tip.y);
   await page.mouse.move(tip.x - 100, tip.y + 133, { steps: 4 });
 });
-await take('mechanism', `${lintel}?stage=supports&acting=G&quantity=Mz`, async () => {
+await take('mechanism', `${lintel}?stage=supports&acting=G`, async () => {
   await page.locator('::-p-aria(Remove the support of node 1)').click();
 });
 await page.keyboard.down('Control');
@@ -116,14 +113,10 @@ await page.keyboard.press('z');
 await page.keyboard.up('Control');
 await settle();
 const walk = models['Canopy walk, first span'];
-await take('space', `${walk}?stage=geometry&acting=U1&quantity=Mz`, async () => {
-  await page.locator('::-p-aria(Whole structure)').click();
+await take('space', `${walk}?stage=results&acting=U1&quantity=N`, async () => {
+  await page.locator('::-p-aria(Bring the next plane forward)').click();
 });
-await take('commands', `${walk}?stage=geometry&acting=Q&quantity=N`, async () => {
-  await page.keyboard.press('/');
-  await page.keyboard.type('select');
-});
-await take('schedule', `${rib}?stage=geometry&acting=S&quantity=Mz`, async () => {
+await take('schedule', `${rib}?stage=geometry`, async () => {
   await command('select node 3, 4, 5');
   await command('open the schedule of nodes');
   await page.focus('[role=grid]');
@@ -133,25 +126,14 @@ await take('typical', '', async () => {
   await page.locator('::-p-aria(New plane model)').click();
   await page.waitForSelector('[data-testid=sheet]');
   await settle();
-  await choose('Structure', 'Truss');
+  await page.locator('::-p-aria(Truss)').click();
+  await settle();
   await choose('Outline', 'bowstring');
   await settle();
 });
-await take('repeat', '', async () => {
+await take('empty', '', async () => {
   await page.locator('::-p-aria(New plane model)').click();
   await page.waitForSelector('[data-testid=sheet]');
-  await settle();
-  await choose('Structure', 'Portal frame');
-  await page.locator('::-p-aria(Place it)').click();
-  await settle();
-  await command('make it a space model');
-  await command('select everything');
-  await page.locator('::-p-aria(as a copy)').click();
-  await fill('Forward (m)', '-4');
-  await fill('Times', '3');
-  await choose('Members to the copy', 'beam');
-  await settle();
-  await page.locator('::-p-aria(Whole structure)').click();
 });
 await take('underlay', '', async () => {
   await page.locator('::-p-aria(New plane model)').click();
@@ -159,9 +141,8 @@ await take('underlay', '', async () => {
   await settle();
   const plan = path.join(profile, 'shed.svg');
   writeFileSync(plan, SHED);
-  const summary = await page.$('::-p-xpath(//details/summary[starts-with(., "Underlay")])');
-  await summary.click();
-  await (await page.waitForSelector('input[type=file]')).uploadFile(plan);
+  const [chooser] = await Promise.all([page.waitForFileChooser(), page.locator('::-p-aria(Trace a plan)').click()]);
+  await chooser.accept([plan]);
   await settle();
   await page.locator('::-p-aria(Draw)').click();
   await page.mouse.move(900, 320);
@@ -177,7 +158,7 @@ await take('underlay', '', async () => {
   await settle();
   await page.mouse.move(1090, 286, { steps: 4 });
 });
-await take('night', `${rib}?stage=results&acting=U1&quantity=Mz`, async () => {
+await take('night', `${rib}?stage=results&acting=U2`, async () => {
   await page.locator('::-p-aria(Change between day and night)').click();
 });
 

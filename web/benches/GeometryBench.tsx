@@ -96,7 +96,7 @@ function More({ sheet }: { readonly sheet: SheetController }) {
       ? { title: 'Space', words: 'Space', picture: 'space', note: 'a plane model', content: () => <SpacePart sheet={sheet} /> }
       : {
           title: 'Plane to draw on',
-          words: 'Plane',
+          words: 'Planes',
           picture: 'space',
           note: plane ? `${plane.axis.toUpperCase()} = ${showQuantity(plane.at, unit)}` : 'all planes shown',
           content: () => <SpacePart sheet={sheet} />,
