@@ -179,7 +179,7 @@ describe('files', () => {
     await press('Keep');
     await press('Remove Shelf in the fernery for good …');
     await press('Remove for good');
-    await page.waitForFunction(() => !document.body.textContent?.includes('removed'));
+    await page.waitForFunction(() => !document.querySelector('main')?.textContent?.includes('removed'));
     const gone = await fetch(`${application.address}/models/nothing-here`);
     expect(gone.status).toBe(404);
     await page.close();

@@ -16,6 +16,9 @@ import type { Viewpoint } from './viewpoint';
 /** Items from which a drawing takes longer to build than a frame. */
 const HEAVY = 4000;
 
+/** Members from which a drawing is large. */
+const MANY = 1500;
+
 /** How near something must be to be meant, pixels: a finger is less exact than a mouse. */
 const REACH = { mouse: 7, pen: 9, touch: 18 } as const;
 
@@ -55,6 +58,12 @@ export class LiveDrawing {
   recolour(): void {
     this.painter.recolour();
     this.refresh();
+  }
+
+  /** Whether a large structure is being solved: its members are drawn until then, since all else would be drawn again with the results. */
+  private get isAwaited(): boolean {
+    const { drawn, progress } = this.editor.state;
+    return !drawn.results && drawn.model.members.length > MANY && progress !== 'stopped';
   }
 
   /** What would be drawn from a camera. */
@@ -118,7 +127,7 @@ export class LiveDrawing {
   private draw(next: 'another' | 'the same' = 'the same'): void {
     if (this.from().camera.width === 0) return;
     if (this.stale) this.rebuild();
-    const moves = next === 'another' || this.from().isTurning || isHeld(this.editor.state);
+    const moves = next === 'another' || this.isAwaited || this.from().isTurning || isHeld(this.editor.state);
     const motion = this.swing.marks(this.editor.state, this.from().seen(), this.calm.matches ? 'still' : 'moving');
     this.painter.show(this.picture(), moves ? 'another' : 'the same', [
       ...motion.items,
@@ -142,8 +151,9 @@ export class LiveDrawing {
     };
   }
 
-  private itemsFrom({ scale }: Camera, look: 'turning' | 'still'): Item[] {
+  private itemsFrom({ scale }: Camera, given: 'turning' | 'still'): Item[] {
     const state = this.editor.state;
+    const look = this.isAwaited ? 'turning' : given;
     return itemsIn(state, viewOf(state, this.from().seen(), this.store.getState().plane, scale, look), look);
   }
 

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import styled from 'styled-components';
 import { isFault } from '@rigid-beam/core/model/notice';
-import type { EditorState } from '../session/editor-state';
+import { isHeld, type EditorState } from '../session/editor-state';
 import type { SolveProgress } from '../solver/solver.worker';
 import { useEditor, useEditorState } from '../session/use-editor';
 import { AppearanceButton } from '../ui/AppearanceButton';
@@ -146,8 +146,10 @@ const PHASES: Record<SolveProgress['phase'], string> = {
 };
 
 /** `tone|text`: a plain string, so that the strip follows only when the words change. */
-function solutionWords({ settled, progress, reading }: EditorState): string {
-  const { results, milliseconds } = settled;
+function solutionWords(state: EditorState): string {
+  const { progress, reading } = state;
+  // What the sheet shows is told with it; only in hand a large structure waits.
+  const { results, milliseconds } = isHeld(state) ? state.settled : state.drawn;
   if (progress === 'stopped') return 'attention|Stopped, not solved';
   if (progress) {
     const share = progress.done > 0 ? ` ${Math.round(100 * progress.done)} %` : '';
