@@ -7,10 +7,11 @@ import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import type { Item, Label, Path, Subject } from './display-list';
 import { concentrated, forceOnMember, seenForces } from './force-items';
-import { drawnNodes, pointOn } from './geometry';
+import { drawnNodes, nearness, pointOn } from './geometry';
 import { comb, intensityLabel, lineLabel } from './line-load-items';
 import { prefix, type Context } from './load-marks';
 import { membersInFront } from './structure-items';
+import { behind, isCrowded } from './behind';
 import { saidOnce, withNeighbours } from './runs';
 import type { View } from './view';
 
@@ -33,13 +34,21 @@ export function loadItems(model: Model, factors: ReadonlyMap<string, number>, vi
       force: Math.max(0, ...acting.map(({ load, factor }) => Math.abs(factor) * forceOf(load))),
     },
   };
+  const nearOf = nearnessOfLoads(model, view, context);
   const items = acting.flatMap(({ load, origin, factor }) => {
     const subject: Subject = { kind: 'load', id: origin.id };
     const said = isCompound(origin) ? 'drawn' : 'said';
-    return itemsOf(context, load, subject, factor, said);
+    const items = itemsOf(context, load, subject, factor, said);
+    return isCrowded(model, view) ? behind(items, nearOf(load)) : items;
   });
   if (view.loads !== 'said') return items.flatMap((item): Item[] => (item.kind === 'label' ? [] : [faded(item, view)]));
   return [...withRunsSaidOnce(model, items), ...compoundLabels(model, context, factors)];
+}
+
+/** How near to the viewer a load stands: 1 in front, 0 at the back. */
+function nearnessOfLoads(model: Model, view: View, { members, nodes }: Context): (load: PrimitiveLoad) => number {
+  const near = nearness(model, view);
+  return (load) => near(('member' in load ? members.get(load.member) : nodes.get(load.node))?.depth ?? Infinity);
 }
 
 /** Where what is looked at is something else, loads are a hint; what is selected stays. */

@@ -9,7 +9,7 @@ import type { View } from './view';
 /** What the pictures of all loads have in common. */
 export interface Context {
   readonly members: ReadonlyMap<string, DrawnMember>;
-  readonly nodes: ReadonlyMap<string, { readonly x: number; readonly y: number }>;
+  readonly nodes: ReadonlyMap<string, { readonly x: number; readonly y: number; readonly depth: number }>;
   readonly display: DisplayUnits;
   readonly view: View;
   /** The largest intensity and force that act: they take the longest arrow. */

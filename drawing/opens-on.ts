@@ -1,28 +1,39 @@
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Solution } from '@rigid-beam/core/results/results';
+import { quantityExtremes } from '@rigid-beam/core/results/read-quantity';
 import { governingValues, largestOf } from './diagram-scale';
 import type { ForceQuantity } from './view';
 
-/** Bending that is less than this part of what the axial forces would make over a member's length is secondary. */
-const SECONDARY = 0.05;
+/** A member whose bending is less than this part of what its axial force would make over its length is pulled or pushed, and hardly bent. */
+const SECONDARY = 0.1;
+/** The part of a structure's members that has to be so. */
+const MOST = 0.75;
 
-/** Whether a structure carries by tension and compression: no member bends, or all bend only beside that. */
+/** Whether a structure carries by tension and compression: no member bends, or nearly all bend only beside that. */
 export function carriesAxially(model: Model, solution: Solution | undefined): boolean {
   if (model.members.length === 0) return false;
   if (model.members.every(({ behaviour }) => behaviour !== undefined && behaviour !== 'frame')) return true;
   if (!solution || solution.outcomes.length === 0) return false;
-  const lengths = [...solution.structure.lengths].sort((a, b) => a - b);
-  const usual = lengths[Math.floor(lengths.length / 2)] ?? 0;
   // In the case with the largest axial forces: one that acts on nothing tells nothing.
-  let [axial, bending] = [0, 0];
+  let [acting, axial] = [-1, 0];
   for (const [outcome, { kind }] of solution.outcomes.entries()) {
-    if (kind !== 'case') continue;
-    const force = largestOf(governingValues(solution, outcome, 'N'));
-    if (force <= axial) continue;
-    axial = force;
-    bending = Math.max(...momentsOf(model).map((quantity) => largestOf(governingValues(solution, outcome, quantity))));
+    const force = kind === 'case' ? largestOf(governingValues(solution, outcome, 'N')) : 0;
+    if (force > axial) [acting, axial] = [outcome, force];
   }
-  return axial > 0 && bending < SECONDARY * axial * usual;
+  if (acting < 0) return false;
+  const moments = momentsOf(model);
+  const size = (member: number, quantity: ForceQuantity): number => {
+    const found = quantityExtremes(solution, acting, member, quantity);
+    return found ? Math.max(Math.abs(found.max.value), Math.abs(found.min.value)) : 0;
+  };
+  let straight = 0;
+  for (let m = 0; m < model.members.length; m++) {
+    const force = size(m, 'N');
+    const bending = Math.max(...moments.map((quantity) => size(m, quantity)));
+    // What carries nothing says nothing against it.
+    if (bending <= SECONDARY * force * solution.structure.lengths[m]! || bending < 1e-9 * axial) straight++;
+  }
+  return straight >= MOST * model.members.length;
 }
 
 const momentsOf = ({ space }: Model): readonly ForceQuantity[] => (space === 'space' ? ['Mz', 'My'] : ['Mz']);

@@ -4,12 +4,13 @@ import { unitFactor } from '@rigid-beam/core/quantities/parse';
 import { isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { actingFactors } from './acting-factors';
+import { behind, isCrowded } from './behind';
 import { barLabels, barsOf, type Bar } from './axial-items';
 import { deflectedPath, diagramItems } from './diagram-items';
 import { deflectionScale, diagramScale, governingValues, largestOf } from './diagram-scale';
 import { dimensionItems } from './dimension-items';
 import type { Item } from './display-list';
-import { drawnMembers, extentOf } from './geometry';
+import { drawnMembers, extentOf, nearness } from './geometry';
 import { gridLineItems } from './grid-line-items';
 import { leansOf } from './leans';
 import { loadItems } from './load-items';
@@ -82,7 +83,11 @@ function diagramParts(model: Model, solution: Solution, view: View): DiagramPart
   if (metresPerUnit === 0 || !isReady(solution, outcome, quantity)) return NO_DIAGRAM;
   const drawn = { solution, outcome, quantity, metresPerUnit };
   const leans = leansOf(model, drawn, members);
-  const items = members.flatMap((member) => diagramItems(drawn, member, view, leans.get(member.index)));
+  const near = isCrowded(model, view) ? nearness(model, view) : undefined;
+  const items = members.flatMap((member) => {
+    const own = diagramItems(drawn, member, view, leans.get(member.index));
+    return near ? behind(own, near(member.depth)) : own;
+  });
   return {
     bars: undefined,
     items: view.values === 'none' ? items : [...items, ...valueLabels(model, drawn, members, governing, view)],

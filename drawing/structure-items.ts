@@ -22,7 +22,7 @@ export function structureItems(model: Model, view: View, bars?: ReadonlyMap<numb
     const faded = !onPlane(start) || !onPlane(end);
     const far = Math.round((1 - near(member.depth)) * SHADES) / SHADES;
     const bar = bars?.get(member.index);
-    const opacity = faded ? 0.25 : (1 - 0.7 * far) * (isQuiet ? 0.5 : 1);
+    const opacity = faded ? 0.25 : (1 - 0.82 * far) * (isQuiet ? 0.5 : 1);
     items.push({
       kind: 'path',
       vertices,

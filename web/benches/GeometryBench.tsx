@@ -23,7 +23,6 @@ export function GeometryBench({ sheet }: { readonly sheet: SheetController }) {
     <Stack>
       <Tools sheet={sheet} />
       <Counts />
-      <PanelSubtitle>Typical structures</PanelSubtitle>
       <TypicalPart sheet={sheet} />
       <PanelSubtitle>More</PanelSubtitle>
       <More sheet={sheet} />

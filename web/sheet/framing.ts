@@ -47,7 +47,7 @@ export function fitted(state: EditorState, seen: Seen, camera: Camera, drawn: Dr
   let found = framed(state, seen, camera, () => true);
   const { width, height } = camera;
   for (let step = 0; step < STEPS; step++) {
-    const box = boundsOnScreen(drawn(found), found);
+    const box = boundsOnScreen(drawn(roomy(found)), found);
     if (!box) return found;
     const world = boxOf(state, seen, () => true);
     // What does not grow with the scale: the rest of the drawing's width and height is the structure's.
@@ -67,6 +67,10 @@ export function fitted(state: EditorState, seen: Seen, camera: Camera, drawn: Dr
   }
   return found;
 }
+
+/** Pixels beside the sheet in which texts find places while the drawing is fitted: none is left out because it would have stood outside. */
+const ROOM = 160;
+const roomy = (camera: Camera): Camera => ({ ...camera, width: camera.width + 2 * ROOM, height: camera.height + 2 * ROOM });
 
 /** By how much the part that grows has to grow for the whole to fill the room. */
 function ratio(room: number, whole: number, growing: number): number {
@@ -92,8 +96,8 @@ function boundsOnScreen({ items, placed }: ReturnType<Drawn>, camera: Camera): B
       );
   }
   for (const label of placed) {
-    take(label.left, label.top);
-    take(label.left + label.width, label.top + label.height);
+    take(label.left - ROOM, label.top - ROOM);
+    take(label.left + label.width - ROOM, label.top + label.height - ROOM);
   }
   return left <= right ? { left, right, top, bottom } : undefined;
 }

@@ -1,6 +1,6 @@
 import type { StoreApi } from 'zustand/vanilla';
-import type { Camera } from '@rigid-beam/drawing/camera';
-import { subjectKey, type Item, type Label, type Subject } from '@rigid-beam/drawing/display-list';
+import { screenX, screenY, type Camera } from '@rigid-beam/drawing/camera';
+import type { Item, Label, Subject } from '@rigid-beam/drawing/display-list';
 import { paperItems } from '@rigid-beam/drawing/grid-items';
 import { hitTest, type Hit } from '@rigid-beam/drawing/hit-test';
 import { pointedItems } from '@rigid-beam/drawing/pointed-items';
@@ -76,9 +76,16 @@ export class LiveDrawing {
   pointedAt(member: string): Item[] {
     const state = this.editor.state;
     const view = viewOf(state, this.from().seen(), undefined, this.from().camera.scale, 'still');
-    const written = new Set(this.placed.map(({ label }) => keyOf(label)));
+    const { camera } = this.from();
+    // The same figure close by, of this member or its neighbour at their node, is written already.
+    const isWritten = ({ text, x, y, dx, dy }: Label): boolean =>
+      this.placed.some(
+        ({ label, left, top, width, height }) =>
+          label.text.split(UNIT)[0] === text.split(UNIT)[0] &&
+          Math.hypot(left + width / 2 - screenX(camera, x) - dx, top + height / 2 - screenY(camera, y) + dy) < CLOSE,
+      );
     return pointedItems(state.drawn.model, state.drawn.results?.solution, view, member).filter(
-      (item) => item.kind !== 'label' || !written.has(keyOf(item)),
+      (item) => item.kind !== 'label' || !isWritten(item),
     );
   }
 
@@ -166,6 +173,6 @@ export class LiveDrawing {
   }
 }
 
-/** What a text says of what. */
-const keyOf = ({ text, subject }: Label): string =>
-  `${subject ? subjectKey(subject) : ''} ${text.split(' ').slice(0, 2).join(' ')}`;
+/** Pixels around a text in which it need not be written again. */
+const CLOSE = 70;
+const UNIT = / (?=[^ ]*[A-Za-z])/;

@@ -19,7 +19,7 @@ const Tab = styled(ToggleButton)`
   flex: none;
   gap: 0.2rem;
   min-height: 2.1rem;
-  padding: 0 0.6rem;
+  padding: 0 0.52rem;
   border: 0;
   border-radius: 0;
   &[data-selected] {

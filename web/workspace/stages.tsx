@@ -72,7 +72,7 @@ export const stages: readonly Stage[] = [
     standing: (_model, found) =>
       found?.status === 'solved'
         ? { count: 'solved', figure: '', mark: 'order' }
-        : { count: 'none', figure: '', mark: found ? 'attention' : 'empty' },
+        : { count: 'none', figure: '', mark: found && !isEmpty(found) ? 'attention' : 'empty' },
   },
 ];
 
@@ -87,13 +87,17 @@ export const stageCommands: readonly Command[] = stages.map(({ id, words }) => (
   },
 }));
 
+/** Whether nothing but a structure is missing. */
+const isEmpty = ({ notices }: NonNullable<Found>): boolean =>
+  notices.every(({ code }) => code === 'no-members' || code === 'no-support');
+
 const isFaulty = (found: Found, ...codes: readonly string[]): boolean =>
   found?.notices.some(({ code, severity }) => severity === 'error' && codes.includes(code)) ?? false;
 
 function counted(n: number, one: string, many: string, attention = false): Standing {
   return {
     count: `${n} ${n === 1 ? one : many}`,
-    figure: String(n),
+    figure: n < 1000 ? String(n) : `${(n / 1000).toFixed(1)} k`,
     mark: attention ? 'attention' : n === 0 ? 'empty' : 'order',
   };
 }

@@ -11,7 +11,7 @@ import { placing } from '../../commands/placing';
 import { useEditor, useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { PickTool } from '../../sheet/tools/pick-tool';
-import { Button, Hint, Row, Select } from '../../ui/controls';
+import { Button, Hint, PanelSubtitle, Row, Select } from '../../ui/controls';
 import { Gallery } from './Gallery';
 import { QuantityField } from '../../ui/QuantityField';
 import { TextLine } from '../../ui/TextLine';
@@ -68,9 +68,13 @@ function Chooser({ sheet, model }: { readonly sheet: SheetController; readonly m
       }),
     );
 
+  // An empty sheet offers them itself.
+  const isOffered = typical !== undefined || model.nodes.length > 0 || model.underlay !== undefined;
+
   return (
     <>
-      <Gallery chosen={id} onChoose={choose} />
+      {isOffered && <PanelSubtitle>Typical structures</PanelSubtitle>}
+      {isOffered && <Gallery chosen={id} onChoose={choose} />}
       {typical?.fields.map((field) => (
         <ValueField
           key={`${id} ${field.key}`}
