@@ -27,7 +27,8 @@ import { closeDatabase, database } from './database';
 import { dataDirectory } from './data-directory';
 import { asFullDisk, ensureRoom } from './disk';
 import { lockDirectory, LockedError } from './lock';
-import { insertProject, storeRevision } from './model-repository';
+import { storeRevision } from './model-repository';
+import { insertProject } from './project-repository';
 import { openDatabase, UnusableDataError } from './open';
 import { models, pictures, revisions } from './schema';
 

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, isNotNull, isNull, notExists, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, isNotNull, isNull, sql } from 'drizzle-orm';
 import { withLoadIds } from '@rigid-beam/core/model/loads/ids';
 import { replayed } from '@rigid-beam/core/model/edits/replay';
 import type { Model } from '@rigid-beam/core/model/model';
@@ -43,41 +43,6 @@ const columns = {
   contentRevision: models.contentRevision,
   updatedAt: models.updatedAt,
 };
-
-export interface ListedProject {
-  readonly id: string;
-  readonly name: string;
-  readonly number: string;
-}
-
-export async function listProjects(db: Database): Promise<ListedProject[]> {
-  const { id, name, number } = projects;
-  return db.select({ id, name, number }).from(projects).orderBy(asc(projects.createdAt));
-}
-
-export async function insertProject(db: Database, id: string, name: string, number = ''): Promise<void> {
-  ensureRoom(dataDirectory(), name.length);
-  await db.insert(projects).values({ id, name, number });
-}
-
-/** Changes what a project is called; false where there is none. */
-export async function changeProject(db: Database, id: string, part: Partial<Omit<ListedProject, 'id'>>): Promise<boolean> {
-  if (Object.keys(part).length === 0) return false;
-  return (await db.update(projects).set(part).where(eq(projects.id, id)).returning({ id: projects.id })).length > 0;
-}
-
-/** Takes a project away that holds no model, not even a removed one; false where it does, or there is none. */
-export async function deleteProject(db: Database, id: string): Promise<boolean> {
-  const own = db.select({ id: models.id }).from(models).where(eq(models.projectId, id));
-  return (
-    (
-      await db
-        .delete(projects)
-        .where(and(eq(projects.id, id), notExists(own)))
-        .returning({ id: projects.id })
-    ).length > 0
-  );
-}
 
 /** A model as a list shows it, without its content; its tile may be missing or of an earlier revision. */
 export interface ListedModel {
@@ -147,24 +112,6 @@ function keep(id: string, revision: number, content: Model): void {
 
 /** As after a start of the server. */
 export const forgetContents = (): void => recent.clear();
-
-export interface Glance {
-  readonly title: string;
-  readonly projectName: string;
-  /** The drawing of its tile; nothing where none was made yet. */
-  readonly markup: string | null;
-}
-
-/** What is known of a model without its content. */
-export async function findGlance(db: Database, id: string): Promise<Glance | undefined> {
-  const [row] = await db
-    .select({ title: models.title, projectName: projects.name, markup: tiles.markup })
-    .from(models)
-    .innerJoin(projects, eq(models.projectId, projects.id))
-    .leftJoin(tiles, eq(tiles.modelId, models.id))
-    .where(and(eq(models.id, id), isNull(models.removedAt)));
-  return row;
-}
 
 /** A model with its content; a removed one only where `which` asks for any. */
 export async function findModel(db: Database, id: string, which: 'there' | 'any' = 'there'): Promise<StoredModel | undefined> {

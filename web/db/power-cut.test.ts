@@ -4,7 +4,8 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { checkModel } from '@rigid-beam/core/model/check';
 import lintel from '../../examples/lintel.rbm.json';
-import { findModel, forgetContents, insertModel, insertProject, storeRevision } from './model-repository';
+import { findModel, forgetContents, insertModel, storeRevision } from './model-repository';
+import { insertProject } from './project-repository';
 import { openDatabase } from './open';
 
 const folder = fs.mkdtempSync(path.join(tmpdir(), 'rigid-beam-cut-'));

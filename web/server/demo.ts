@@ -3,7 +3,8 @@ import lintel from '../../examples/lintel.rbm.json';
 import canopyWalk from '../../examples/canopy-walk.rbm.json';
 import { checkModel } from '@rigid-beam/core/model/check';
 import { database } from '../db/database';
-import { insertModel, insertProject, listProjects } from '../db/model-repository';
+import { insertModel } from '../db/model-repository';
+import { insertProject, listProjects } from '../db/project-repository';
 import { newId } from './new-id';
 
 const DEMO_PROJECT = 'Larkmere Botanic Garden';

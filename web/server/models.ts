@@ -7,7 +7,6 @@ import type { Format } from '@rigid-beam/core/formats/registry';
 import { database } from '../db/database';
 import {
   deleteModel,
-  findGlance,
   findModel,
   findRevision,
   lastKinds,
@@ -15,14 +14,14 @@ import {
   lastRevisions,
   moveModel,
   setRemoved,
-  listProjects,
   revisionsSince,
   storeRevision,
-  type Glance,
   type StoredModel,
   type ListedRevision,
   type StoredPatches,
 } from '../db/model-repository';
+import { findGlance, type Glance } from '../db/glance';
+import { listProjects } from '../db/project-repository';
 import { mayRetrace, type RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import { log } from './log';
 import { isId, newId } from './new-id';

@@ -1,7 +1,7 @@
 import { unfit } from '@rigid-beam/core/model/edits/unfit';
 import type { Notice } from '@rigid-beam/core/model/notice';
 import { database } from '../db/database';
-import * as repository from '../db/model-repository';
+import * as repository from '../db/project-repository';
 import { newId } from './new-id';
 
 export async function createProject(name: string, number = ''): Promise<string> {

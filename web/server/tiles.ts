@@ -1,5 +1,6 @@
 import { database } from '../db/database';
-import { listModels, listProjects, type ListedModel } from '../db/model-repository';
+import { listModels, type ListedModel } from '../db/model-repository';
+import { listProjects } from '../db/project-repository';
 import type { ModelTile, ProjectTiles } from '../projects/tile';
 
 /** All projects with what is stored of their models. Nothing is read or computed of what the models hold. */

@@ -29,6 +29,16 @@ export interface Drawn {
   readonly milliseconds?: number;
 }
 
+/** A model that could not be solved for a reason that lies in the program. */
+export const unsolved = (model: Model, failure: string): Drawn => ({
+  model,
+  results: {
+    status: 'invalid',
+    notices: [{ code: 'program', severity: 'error', message: `Nothing was solved: ${failure}`, subjects: [] }],
+    mechanisms: [],
+  },
+});
+
 export interface EditorState extends Place {
   readonly projectName: string;
   readonly model: Model;

@@ -7,15 +7,17 @@ import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { clashWords, rebased } from '@rigid-beam/core/model/edits/rebase';
 import type { Notice } from '@rigid-beam/core/model/notice';
 import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
-import { carriesAxially, opensOn } from '@rigid-beam/drawing/opens-on';
 import { isOn, type SwitchName } from '@rigid-beam/drawing/stage-view';
 import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import { SolvingClient, type SolveOutcome } from '../solver/solving-client';
-import { beginning, isHeld, type Drawn, type EditorState, type Opened, type Shown, type Suggestion } from './editor-state';
+import { beginning, isHeld, unsolved, type Drawn, type EditorState, type Opened, type Shown } from './editor-state';
 import { EnvelopeReader } from './envelope-reader';
 import { afterRevision, historyOf, type Step } from './history';
 import { keepFile } from './keep-file';
 import { keepView, keptView } from './kept-view';
+import { afterPaint } from './after-paint';
+import { stillThere } from './still-there';
+import { suggestionFor } from './suggestion';
 import { PageStore } from './page-store';
 import { StorageQueue, type UnsentEdit } from './storage';
 import { storedState, storedStep } from './stored';
@@ -23,12 +25,6 @@ import { addressOfPlace, placeOfAddress, type Place } from './view-state';
 
 /** After this time a solution that is still awaited is no longer replaced by the one before it on the sheet. */
 const PATIENCE = 150;
-
-/** Behind the next frame; at once where there are no frames, as in a window that nobody sees. */
-function afterPaint(work: () => void): void {
-  if (typeof requestAnimationFrame === 'undefined' || document.hidden) return work();
-  requestAnimationFrame(() => setTimeout(work));
-}
 
 /** One open model: the single door for every change, its undo, its solution and its storage. */
 export class Editor {
@@ -238,11 +234,6 @@ export class Editor {
     return false;
   }
 
-  /** A refused edit was never stored: the page goes back to the stored state. */
-  async reload(): Promise<void> {
-    await this.takeNewer('drop');
-  }
-
   /** Gives up the solution that is running; the model stays as it is, without results. */
   stopSolving(): void {
     this.solver.stop();
@@ -269,13 +260,7 @@ export class Editor {
 
   private receive(outcome: SolveOutcome): void {
     if ('failure' in outcome) {
-      const notice: Notice = {
-        code: 'program',
-        severity: 'error',
-        message: `Nothing was solved: ${outcome.failure}`,
-        subjects: [],
-      };
-      this.draw({ model: outcome.model, results: { status: 'invalid', notices: [notice], mechanisms: [] } });
+      this.draw(unsolved(outcome.model, outcome.failure));
       return;
     }
     const { model, solved } = outcome;
@@ -296,7 +281,7 @@ export class Editor {
 
   private draw(drawn: Drawn): void {
     if (drawn.model !== this.state.drawn.model) this.own.setState({ shownMotion: undefined });
-    const suggestion = this.suggestion(drawn);
+    const suggestion = suggestionFor(drawn, this.state);
     this.own.setState({ drawn, suggestion });
     afterPaint(() => this.settle());
     void this.reader.follow();
@@ -309,23 +294,8 @@ export class Editor {
     this.page.catchUp();
   }
 
-  /** What to look at first; asked again when members came or went. */
-  private suggestion({ model, results }: Drawn): Suggestion | undefined {
-    const { suggestion, drawn } = this.state;
-    const solution = results?.solution;
-    if (!solution || (suggestion && drawn.model.members.length === model.members.length)) return suggestion;
-    return { quantity: opensOn(model, solution), axial: carriesAxially(model, solution) ? 'bars' : 'diagrams' };
-  }
-
   private keepSelection(model: Model): void {
-    const lists = { node: model.nodes, member: model.members, load: model.loads };
-    const exists = (subject: Subject): boolean => {
-      if (subject.kind === 'support') return model.supports.some(({ node }) => node === subject.id);
-      return (
-        subject.kind in lists && lists[subject.kind as keyof typeof lists].some(({ id }) => 'id' in subject && id === subject.id)
-      );
-    };
-    const kept = this.state.selection.filter(exists);
+    const kept = stillThere(model, this.state.selection);
     if (kept.length < this.state.selection.length) this.select(kept);
   }
 }

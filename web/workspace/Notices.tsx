@@ -91,7 +91,7 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
       {storage.status === 'refused' && (
         <Slip role="alert" data-tone="fault">
           <List notices={storage.faults} />
-          <Button onPress={() => void editor.reload()}>Go back to the stored state</Button>
+          <Button onPress={() => void editor.takeNewer('drop')}>Go back to the stored state</Button>
         </Slip>
       )}
       {refusal.length > 0 && (

@@ -1,0 +1,13 @@
+import { carriesAxially, opensOn } from '@rigid-beam/drawing/opens-on';
+import type { Drawn, EditorState, Suggestion } from './editor-state';
+
+/** What to look at first in a structure; asked again when members came or went. */
+export function suggestionFor(
+  { model, results }: Drawn,
+  before: Pick<EditorState, 'suggestion' | 'drawn'>,
+): Suggestion | undefined {
+  const solution = results?.solution;
+  const { suggestion, drawn } = before;
+  if (!solution || (suggestion && drawn.model.members.length === model.members.length)) return suggestion;
+  return { quantity: opensOn(model, solution), axial: carriesAxially(model, solution) ? 'bars' : 'diagrams' };
+}

@@ -1,0 +1,108 @@
+import { unitFactor } from '@rigid-beam/core/quantities/parse';
+import { showNumber } from '@rigid-beam/core/quantities/show';
+import { quantityTable } from '@rigid-beam/core/results/quantities';
+import { isReady } from '@rigid-beam/core/results/readings';
+import type { Solution } from '@rigid-beam/core/results/results';
+import { isPlane } from '@rigid-beam/core/stiffness/structure';
+import { governingValues } from '@rigid-beam/drawing/diagram-scale';
+import { largestMoment } from '@rigid-beam/drawing/opens-on';
+import { scaleOfDeflection, scaleOfDiagram } from '@rigid-beam/drawing/sheet-items';
+import { showValue } from '@rigid-beam/drawing/show-quantity-value';
+import { isOn } from '@rigid-beam/drawing/stage-view';
+import { forceQuantities, isMoment, plainView, type ForceQuantity, type View } from '@rigid-beam/drawing/view';
+import { quantityOf, type EditorState } from '../session/editor-state';
+import { settledSolution } from '../session/use-editor';
+import { capital } from '../ui/capital';
+
+/** What the title block tells of. */
+export interface Shown extends Pick<EditorState, 'settled' | 'diagramFactor' | 'stage' | 'switches'> {
+  readonly quantity: ForceQuantity;
+  readonly axial: 'bars' | 'diagrams';
+}
+export const shownOf = (state: EditorState): Shown => ({
+  settled: state.settled,
+  diagramFactor: state.diagramFactor,
+  stage: state.stage,
+  switches: state.switches,
+  quantity: quantityOf(state),
+  axial: state.suggestion?.axial ?? 'diagrams',
+});
+
+/** By which rule a quantity is drawn. */
+export function ruleOf(quantity: ForceQuantity, axial: 'bars' | 'diagrams'): string {
+  if (quantity === 'N') return axial === 'bars' ? 'width is force · T tension, C compression' : 'T tension, C compression';
+  const { side, positive } = quantityTable[quantity];
+  return side < 0 ? 'on the tension face' : `positive: ${positive}`;
+}
+
+/** What can be drawn in a structure, as buttons: symbols of the trade, spoken in full; in the plane without the axes, of which there is one. */
+export function choicesOf(
+  space: 'plane' | 'space',
+): { readonly id: ForceQuantity; readonly text: string; readonly label: string }[] {
+  return forceQuantities
+    .filter((id) => space === 'space' || quantityTable[id].inPlane)
+    .map((id) => {
+      const { symbol, name, nameInSpace } = quantityTable[id];
+      return { id, text: space === 'space' ? symbol : symbol[0]!, label: capital(space === 'space' ? nameInSpace : name) };
+    });
+}
+
+/** What a length of the drawing stands for; empty where nothing is drawn to a scale of its own. */
+export function scaleWords(state: Shown, outcome: number): string {
+  const solution = settledSolution(state);
+  if (!solution?.outcomes[outcome]) return '';
+  const { model } = state.settled;
+  const { quantity, diagramFactor, stage, switches } = state;
+  const view: View = { ...plainView, outcome, quantity, diagramFactor };
+  const unit = isMoment(quantity) ? (model.display?.moment ?? 'kN·m') : (model.display?.force ?? 'kN');
+  const hasDiagram = isOn(stage, switches, 'diagram') && !(quantity === 'N' && state.axial === 'bars');
+  const perMetre = hasDiagram ? scaleOfDiagram(model, solution, view).perMetre : 0;
+  const factor = isOn(stage, switches, 'deflected') ? scaleOfDeflection(model, solution, view) : 0;
+  const diagram = perMetre > 0 ? `1 m = ${showNumber(perMetre / unitFactor(unit), 3)} ${unit}` : '';
+  return [diagram, factor > 0 ? `deflections × ${showNumber(factor, 3)}` : ''].filter(Boolean).join(' · ');
+}
+
+/** A member that rises more steeply than this has no upper and lower face to speak of. */
+const STEEP = 0.3;
+
+/** What a moment of this sign does, as engineers say it: sagging or hogging, or on a post the side in tension. */
+function senseWords(solution: Solution, member: number, value: number): string {
+  if (value === 0) return '';
+  const { axes } = solution.structure;
+  if (Math.hypot(axes[9 * member]!, axes[9 * member + 2]!) > STEEP) return value > 0 ? ', sagging' : ', hogging';
+  // Tension lies on the −y face where the moment is positive.
+  return -axes[9 * member + 3]! * value > 0 ? ', tension right' : ', tension left';
+}
+
+/** How large what is drawn gets, and where. */
+export function extremeWords(state: Shown, outcome: number): string {
+  const solution = settledSolution(state);
+  const { quantity } = state;
+  const { display } = state.settled.model;
+  if (!solution?.outcomes[outcome]) return state.settled.results ? 'no results' : 'solving …';
+  if (!isReady(solution, outcome)) return 'reading the envelope …';
+  const governing = governingValues(solution, outcome, quantity);
+  if (!governing) return '';
+  const units = { length: 'm', force: 'kN', moment: 'kN·m', stress: 'MPa', deflection: 'mm', section: 'cm', ...display };
+  const say = ({ value, member, from }: typeof governing.max): string => {
+    const by = from === outcome ? '' : ` by ${solution.outcomes[from]!.id}`;
+    return `${showValue(quantity, value, units)} in ${solution.structure.names.members[member]}${by}`;
+  };
+  const other = largerElsewhere(solution, outcome, quantity);
+  const words = [governing.max, governing.min]
+    .filter(({ value }, i) => i === 0 || value !== governing.max.value)
+    .map(
+      (extreme) =>
+        say(extreme) +
+        (quantity === 'Mz' && state.settled.model.space === 'plane' ? senseWords(solution, extreme.member, extreme.value) : ''),
+    );
+  return [...(other ? [`${other} is larger`] : []), ...words].join(' · ');
+}
+
+/** In space: the moment about the other axis, where it is larger than the one that is drawn. */
+function largerElsewhere(solution: Solution, outcome: number, quantity: ForceQuantity): string | undefined {
+  const other = quantity === 'Mz' ? 'My' : quantity === 'My' ? 'Mz' : undefined;
+  if (!other || isPlane(solution.structure)) return undefined;
+  const size = (one: ForceQuantity): number => largestMoment(solution, outcome, one);
+  return size(other) > size(quantity) * (1 + 1e-6) ? quantityTable[other].symbol : undefined;
+}
