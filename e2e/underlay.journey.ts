@@ -120,7 +120,7 @@ describe('an underlay', () => {
     };
     await page.waitForFunction(() => document.body.textContent?.includes('Take it away'));
     const before = await scale();
-    await page.evaluate(() => document.querySelector('[data-testid=sheet]')!.scrollIntoView());
+    await model.settled();
     const [first, last] = [await model.place('Node 1 '), await model.place('Node 3 ')];
     const metre = (last.x - first.x) / 12;
     await model.press('Calibrate by two points');
