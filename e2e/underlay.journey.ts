@@ -112,7 +112,6 @@ describe('an underlay', () => {
     );
     const input = (await page.waitForSelector('input[type=file]')) as unknown as { uploadFile(path: string): Promise<void> };
     await input.uploadFile(file);
-    const { x, y } = await model.sheet();
     const scale = async (): Promise<number> => {
       await model.stored();
       const stored = await page.evaluate(async () => (await fetch(`/api${location.pathname}/file`)).json() as Promise<unknown>);
@@ -124,12 +123,14 @@ describe('an underlay', () => {
     const [first, last] = [await model.place('Node 1 '), await model.place('Node 3 ')];
     const metre = (last.x - first.x) / 12;
     await model.press('Calibrate by two points');
-    await page.mouse.click(x + 200, y + 100);
-    await page.mouse.click(x + 500, y + 100);
+    // Well off the lines of the picture, which would catch the pointer.
+    const [x, y] = [first.x + 4 * metre, first.y - 3.6 * metre];
+    await page.mouse.click(x, y);
+    await page.mouse.click(x + 300, y);
     await model.typeOver('15');
     await model.press('Measure');
-    await page.mouse.click(x + 200, y + 100);
-    await page.mouse.click(x + 200 + 5 * metre, y + 100);
+    await page.mouse.click(x, y);
+    await page.mouse.click(x + 5 * metre, y);
     await page.waitForFunction(() => /Measured: (5|4\.9\d+|5\.0\d+) m/.test(document.body.textContent ?? ''));
     expect((await scale()) / before).toBeCloseTo(15 / (300 / metre), 2);
     await page.reload({ waitUntil: 'networkidle0' });
