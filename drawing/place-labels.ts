@@ -24,7 +24,7 @@ export type Measure = (text: string, role: LabelRole) => number;
 export const roughMeasure: Measure = (text, role) => text.length * TEXT_HEIGHT[role] * 0.5;
 
 /** Texts that are tried on one sheet: more than anybody reads. */
-const MOST = 400;
+const MOST = 160;
 
 /**
  * Gives labels a place where they touch no other, no heavy line, no symbol and no arrowhead: higher ranks first, each beside what it is
