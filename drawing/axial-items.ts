@@ -7,6 +7,7 @@ import { largestOf, type Governing } from './diagram-scale';
 import type { Ink, Label } from './display-list';
 import { nearness, type DrawnMember } from './geometry';
 import { saidOnce } from './runs';
+import { SMALL } from './value-labels';
 import { unitOfQuantity, valueOnSheet } from './show-quantity-value';
 import type { View } from './view';
 
@@ -24,9 +25,6 @@ const THIN = 1.4;
 const THICK = 9;
 /** Part of the largest force under which a member carries nothing to speak of. */
 const NOTHING = 1e-3;
-/** Part of the largest force under which a value waits until its member is pointed at. */
-const SMALL = 0.05;
-
 /** Each member as a bar: its width is the force, its ink tells tension from compression. By index. */
 export function barsOf(
   solution: Solution,

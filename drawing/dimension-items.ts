@@ -130,15 +130,22 @@ function string(way: Way, { axis, sense }: Along, stops: readonly number[], reac
   return items;
 }
 
-/** Bays of a string; equal ones beside each other count as one, said over the one in their middle. */
-function baysOf(stops: readonly number[]): { readonly from: number; readonly to: number; readonly count: number }[] {
-  const bays: { from: number; to: number; count: number }[] = [];
+/** Equal bays beside each other: the one in their middle speaks for them; `ends` are where each ends, ascending. */
+interface Bays {
+  readonly from: number;
+  readonly to: number;
+  readonly count: number;
+  readonly ends: readonly number[];
+}
+
+export function baysOf(stops: readonly number[]): Bays[] {
+  const bays: Bays[] = [];
   for (let i = 0; i + 1 < stops.length;) {
     const size = stops[i + 1]! - stops[i]!;
     let count = 1;
     while (i + count + 1 < stops.length && Math.abs(stops[i + count + 1]! - stops[i + count]! - size) < EQUAL) count++;
     const middle = i + Math.floor((count - 1) / 2);
-    bays.push({ from: stops[middle]!, to: stops[middle + 1]!, count });
+    bays.push({ from: stops[middle]!, to: stops[middle + 1]!, count, ends: stops.slice(i + 1, i + count + 1) });
     i += count;
   }
   return bays;

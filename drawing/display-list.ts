@@ -87,6 +87,8 @@ export interface Label {
   /** Where two texts would collide the one of higher rank stays. Infinity always stays. */
   readonly rank: number;
   readonly subject?: Subject;
+  /** Ids of the things of its kind that it speaks for, where these are several. */
+  readonly alike?: readonly string[];
   /** A line of the drawing (x1, y1, x2, y2, metres) along which the text runs, beside it; x, y and `away` are what is left where it has no room. */
   readonly along?: readonly [number, number, number, number];
   /** Pixels from that line to the text. */

@@ -11,7 +11,7 @@ import { drawnNodes, nearness, pointOn } from './geometry';
 import { comb, intensityLabel, lineLabel } from './line-load-items';
 import { prefix, type Context } from './load-marks';
 import { membersInFront } from './structure-items';
-import { behind, isCrowded } from './behind';
+import { behind, isCrowded, isOutline } from './behind';
 import { saidOnce, withNeighbours } from './runs';
 import type { View } from './view';
 
@@ -41,7 +41,11 @@ export function loadItems(model: Model, factors: ReadonlyMap<string, number>, vi
     const items = itemsOf(context, load, subject, factor, said);
     return isCrowded(model, view) ? behind(items, nearOf(load)) : items;
   });
-  if (view.loads !== 'said') return items.flatMap((item): Item[] => (item.kind === 'label' ? [] : [faded(item, view)]));
+  if (view.loads !== 'said') {
+    // In a crowd a hint is their outline.
+    const isThere = (path: Path): boolean => view.loads !== 'faint' || !isCrowded(model, view) || isOutline(path);
+    return items.flatMap((item): Item[] => (item.kind === 'path' && isThere(item) ? [faded(item, view)] : []));
+  }
   return [...withRunsSaidOnce(model, items), ...compoundLabels(model, context, factors)];
 }
 
@@ -78,7 +82,13 @@ function withRunsSaidOnce(model: Model, items: readonly Item[]): Item[] {
     else rest.push(item);
   }
   const kept = [...saidOnce(onMembers), ...saidOnce(withNeighbours(model, onNodes))];
-  return [...rest, ...kept.map(({ label }) => label)];
+  return [
+    ...rest,
+    ...kept.map(({ label, alike }): Label => {
+      const ids = alike.flatMap(({ label: { subject } }) => (subject?.kind === 'load' ? [subject.id] : []));
+      return ids.length > 1 ? { ...label, alike: ids } : label;
+    }),
+  ];
 }
 
 /** Whether a load is the same all along its member. */

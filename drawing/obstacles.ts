@@ -108,7 +108,7 @@ export class Obstacles {
   /** Whether a line, with its width and a little air, meets a box: it is cut in the box's own axes. */
   private crosses({ x, y, width, height, angle }: TextBox, index: number): boolean {
     const at = index * LINE;
-    // Most lines of a cell pass by: told by the circle round the box, without turning anything.
+    // Most lines of a cell pass by: they lie on one side of a square round the box, however that is turned.
     const reach = (width + height) / 2 + this.lines[at + 4]! + AIR;
     const [x1, y1, x2, y2] = [this.lines[at]!, this.lines[at + 1]!, this.lines[at + 2]!, this.lines[at + 3]!];
     if (x1 < x - reach && x2 < x - reach) return false;

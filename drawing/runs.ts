@@ -9,11 +9,8 @@ interface Said {
   readonly speaks?: boolean;
 }
 
-/**
- * Equal things beside each other are said once: of each run of things with the same text that touch in a node, the one in its middle, or the one that speaks.
- * The order is kept. Cost: near linear.
- */
-export function saidOnce<T extends Said>(all: readonly T[]): T[] {
+/** Things with the same text that touch each other in a node, run by run, in their order. Cost: near linear. */
+function runsOf<T extends Said>(all: readonly T[]): T[][] {
   const leader = all.map((_, i) => i);
   const find = (i: number): number => {
     let top = i;
@@ -36,11 +33,15 @@ export function saidOnce<T extends Said>(all: readonly T[]): T[] {
     if (run) run.push(i);
     else runs.set(find(i), [i]);
   });
-  return [...runs.values()]
-    .map((run) => run.find((i) => all[i]!.speaks) ?? run[Math.floor((run.length - 1) / 2)]!)
-    .sort((a, b) => a - b)
-    .map((i) => all[i]!);
+  return [...runs.values()].map((run) => run.map((i) => all[i]!));
 }
+
+/** Equal things beside each other are said once: of each run the one that speaks says it, else the one in its middle, for all `alike`. */
+export const saidOnce = <T extends Said>(all: readonly T[]): (T & { readonly alike: readonly T[] })[] =>
+  runsOf(all).map((alike) => ({
+    ...(alike.find(({ speaks }) => speaks) ?? alike[Math.floor((alike.length - 1) / 2)]!),
+    alike,
+  }));
 
 /** For things said of nodes: with each node those beside it that say the same, so that a row of them is one run. */
 export function withNeighbours<T extends { readonly node: string; readonly text: string }>(

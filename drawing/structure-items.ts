@@ -2,6 +2,7 @@ import type { Member, Model } from '@rigid-beam/core/model/model';
 import { isSelected, symbolPath, worldPath, type Item, type Subject } from './display-list';
 import { drawnMembers, drawnNodes, nearness, type DrawnMember } from './geometry';
 import type { Bar } from './axial-items';
+import { SHADES } from './weight';
 import type { View } from './view';
 
 /** Members as heavy lines, rigid arms, hinges and other freed ends in their textbook symbols, nodes as small dots. */
@@ -53,31 +54,13 @@ export function structureItems(model: Model, view: View, bars?: ReadonlyMap<numb
     const { vertices } = symbolPath(node.x, node.y, dot, {});
     const fill = faded ? 'faint' : 'member';
     const { depth } = node;
-    if (model.space === 'plane')
-      items.push({
-        kind: 'path',
-        vertices,
-        closed: true,
-        fill,
-        subject,
-        depth,
-        ...(isQuiet && { opacity: 0.6 }),
-        texts: 'keep off',
-      });
-    else {
-      const shade = Math.round(near(depth) * SHADES) / SHADES;
-      const opacity = faded ? 0.25 : 0.3 + 0.7 * shade;
-      items.push({
-        kind: 'path',
-        vertices,
-        closed: true,
-        fill,
-        subject,
-        depth,
-        opacity,
-        ...(opacity > HEAVY && { texts: 'keep off' }),
-      });
-    }
+    const shade = model.space === 'plane' ? 1 : 0.3 + (0.7 * Math.round(near(depth) * SHADES)) / SHADES;
+    const opacity = faded ? 0.25 : shade * (isQuiet ? 0.6 : 1);
+    items.push({
+      ...{ kind: 'path', vertices, closed: true, fill, subject, depth },
+      ...(opacity < 1 && { opacity }),
+      texts: faded || shade <= HEAVY ? 'rather beside' : 'keep off',
+    });
     if (view.names) {
       items.push({
         kind: 'label',
@@ -99,9 +82,6 @@ export function structureItems(model: Model, view: View, bars?: ReadonlyMap<numb
 
 /** Lines that let more than this through are no obstacle to words: they stand behind. */
 const HEAVY = 0.62;
-
-/** Steps of depth: what is drawn alike can be painted together. */
-const SHADES = 6;
 
 /** Whether a node stands on the work plane; every node does where there is none. */
 function planeTest(model: Model, { plane }: View): (id: string) => boolean {

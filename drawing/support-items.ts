@@ -5,7 +5,7 @@ import { isSelected, symbolPath, type Item, type Path, type Subject } from './di
 import { drawnNodes } from './geometry';
 import { seenPoint } from './projection';
 import { circle } from './structure-items';
-import { supportWords } from './support-words';
+import { supportWords } from '@rigid-beam/core/model/support-words';
 import type { View } from './view';
 
 const held = (restraint: Restraint | undefined): boolean => restraint === 'fixed';

@@ -9,7 +9,7 @@ import { unitOfQuantity, valueOnSheet } from './show-quantity-value';
 import type { View } from './view';
 
 /** Part of the largest value under which a value waits until its member is pointed at. */
-const SMALL = 0.05;
+export const SMALL = 0.05;
 /** Pixels around a value in which nothing smaller of its kind is written: it comes when one zooms in. */
 const QUIET = 84;
 

@@ -5,6 +5,12 @@ import { drawnMembers, type Seen } from './geometry';
 /** Below this weight there is no room for arrows and numbers: a drawing is a thumbnail, or looked at from far away. */
 export const SKETCHED = 0.6;
 const THINNEST = 0.42;
+/** Steps of depth: what is drawn alike can be painted together. */
+export const SHADES = 6;
+/** Members up to which everything on the page follows a drag, and the drawing finds its place anew whatever is switched. */
+export const LIVELY = 300;
+/** Members from which a drawing takes longer to build than anybody waits for several times over. */
+export const LARGE = 1500;
 /** Pixels of a usual member at which symbols have their full size. */
 const COMFORTABLE = 60;
 

@@ -1,30 +1,14 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
-import { launch } from 'puppeteer-core';
-import { browserFlags, findBrowser } from './browser.mjs';
-import { startServer } from './server.mjs';
-
-const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
+import { inBrowser, wait } from './bench-browser.mjs';
 
 /** From Enter in a load's field to the frame with the new diagram, on the glasshouse rib; the median of some edits. */
-export async function editToDiagram(port) {
-  const folder = mkdtempSync(path.join(tmpdir(), 'rigid-beam-edit-'));
-  const server = await startServer(port, { RIGID_BEAM_DATA: path.join(folder, 'data') });
-  const browser = await launch({
-    executablePath: findBrowser(),
-    headless: true,
-    userDataDir: path.join(folder, 'profile'),
-    args: browserFlags,
-    protocolTimeout: 30_000,
-  });
-  const page = await browser.newPage();
-  await page.setViewport({ width: 1280, height: 800 });
-  await page.goto(`http://127.0.0.1:${port}`, { waitUntil: 'networkidle0' });
+export const editToDiagram = (port) => inBrowser(port, measured);
+
+async function measured({ address, page }) {
+  await page.goto(address, { waitUntil: 'networkidle0' });
   const rib = await page.$$eval('li a', (links) =>
     links.find((link) => /Glasshouse/.test(link.textContent)).getAttribute('href'),
   );
-  await page.goto(`http://127.0.0.1:${port}${rib}?stage=loads&acting=W&show=diagram,values`, { waitUntil: 'networkidle0' });
+  await page.goto(`${address}${rib}?stage=loads&acting=W&show=diagram,values`, { waitUntil: 'networkidle0' });
   await page.waitForFunction(() => /Solved/.test(document.querySelector('[data-testid=solution]')?.textContent ?? ''));
   // What is typed is written beside the load with the first picture that is drawn with it, and that is drawn with its results.
   await page.evaluate(() => {
@@ -57,10 +41,6 @@ export async function editToDiagram(port) {
     times.push(await page.evaluate(() => window.took));
     await wait(120);
   }
-  await browser.close();
-  server.child.kill('SIGTERM');
-  await server.exited;
-  rmSync(folder, { recursive: true, force: true });
   times.sort((a, b) => a - b);
   return { median: times[Math.floor(times.length / 2)], worst: times[times.length - 1] };
 }

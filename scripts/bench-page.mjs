@@ -1,26 +1,12 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
-import { launch } from 'puppeteer-core';
-import { browserFlags, findBrowser } from './browser.mjs';
-import { startServer } from './server.mjs';
-
-const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
+import { inBrowser, wait } from './bench-browser.mjs';
 
 /**
  * How long the page of a model takes on a warm server, from asking for it: until there is something to look at, and until it is solved; the
  * medians of some visits. `models`: [name, model] each.
  */
-export async function pageTimes(port, models) {
-  const folder = mkdtempSync(path.join(tmpdir(), 'rigid-beam-page-'));
-  const server = await startServer(port, { RIGID_BEAM_DATA: path.join(folder, 'data') });
-  const browser = await launch({
-    executablePath: findBrowser(),
-    headless: true,
-    userDataDir: path.join(folder, 'profile'),
-    args: browserFlags,
-  });
-  const address = `http://127.0.0.1:${port}`;
+export const pageTimes = (port, models) => inBrowser(port, (place) => measured(place, models));
+
+async function measured({ address, browser }, models) {
   const { projects } = await (await fetch(`${address}/api/projects`)).json();
   const results = [];
   for (const [name, model] of models) {
@@ -35,10 +21,6 @@ export async function pageTimes(port, models) {
     const median = (key) => visits.slice(1).map((one) => one[key]).sort((a, b) => a - b)[2]; // prettier-ignore
     results.push({ name, members: model.members.length, seen: median('seen'), solved: median('solved') });
   }
-  await browser.close();
-  server.child.kill('SIGTERM');
-  await server.exited;
-  rmSync(folder, { recursive: true, force: true });
   return results;
 }
 

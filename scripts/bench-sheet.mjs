@@ -1,31 +1,18 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { launch } from 'puppeteer-core';
-import { browserFlags, findBrowser } from './browser.mjs';
-import { startServer } from './server.mjs';
+import { inBrowser, wait } from './bench-browser.mjs';
 
 // How the real sheet keeps up with the pointer: medians of the time between frames, measured in the page.
 
-const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
-
 /** `models`: [name, model] each; returns for each the milliseconds between frames while one hovers, pans, turns and drags a node, and while all is drawn anew. */
-export async function sheetTimes(port, models) {
-  const folder = mkdtempSync(path.join(tmpdir(), 'rigid-beam-sheet-'));
-  const server = await startServer(port, { RIGID_BEAM_DATA: path.join(folder, 'data') });
-  const browser = await launch({
-    executablePath: findBrowser(),
-    headless: true,
-    userDataDir: path.join(folder, 'profile'),
-    args: browserFlags,
-  });
-  const page = await browser.newPage();
-  await page.setViewport({ width: 1280, height: 800 });
+export const sheetTimes = (port, models) => inBrowser(port, (place) => measured(place, models));
+
+async function measured({ address, page, folder }, models) {
   const results = [];
   for (const [name, model, drags] of models) {
     const file = path.join(folder, 'model.rbm.json');
     writeFileSync(file, JSON.stringify(model));
-    await page.goto(`http://127.0.0.1:${port}`, { waitUntil: 'networkidle0' });
+    await page.goto(address, { waitUntil: 'networkidle0' });
     const [chooser] = await Promise.all([page.waitForFileChooser(), page.locator('::-p-aria(From a file)').click()]);
     await chooser.accept([file]);
     await page.waitForFunction(() => /\/models\//.test(window.location.pathname));
@@ -49,10 +36,6 @@ export async function sheetTimes(port, models) {
     });
     results.push(result);
   }
-  await browser.close();
-  server.child.kill('SIGTERM');
-  await server.exited;
-  rmSync(folder, { recursive: true, force: true });
   return results;
 }
 
@@ -84,9 +67,8 @@ async function frames(page, act) {
 /** The median of the longest time between frames while everything is drawn anew: list, places of texts, and paint. */
 async function drawnAnew(page) {
   const times = [];
-  await page.locator('::-p-xpath(//button[starts-with(normalize-space(.), "Also show")])').click();
   for (let i = 0; i < 6; i++) {
-    const toggle = await page.waitForSelector('::-p-xpath(//button[normalize-space(.)="Deflected line"])');
+    const toggle = await page.waitForSelector(`::-p-aria(Bending moment about ${'yz'[i % 2]})`);
     times.push(
       await page.evaluate(async (button) => {
         const frame = () => new Promise((resolve) => requestAnimationFrame(() => resolve(performance.now())));
@@ -102,7 +84,6 @@ async function drawnAnew(page) {
       }, toggle),
     );
   }
-  await page.keyboard.press('Escape');
   return times.sort((a, b) => a - b)[3];
 }
 

@@ -41,21 +41,6 @@ export function membersLike(model: Model, member: Member): string[] {
 const releasesOf = ({ releases }: Member): unknown =>
   ['start', 'end'].map((end) => Object.entries(releases?.[end as 'start' | 'end'] ?? {}).sort(([a], [b]) => (a < b ? -1 : 1)));
 
-/** The run that a member belongs to: those with its section that hang together with it through each other. */
-export function sectionRun({ members }: Model, id: string): string[] {
-  const section = members.find((one) => one.id === id)?.section;
-  const at = new Map<string, Member[]>();
-  for (const member of members)
-    if (member.section === section)
-      for (const node of [member.start, member.end]) at.set(node, [...(at.get(node) ?? []), member]);
-  const found = new Set([id]);
-  for (const next of found) {
-    const member = members.find((one) => one.id === next)!;
-    for (const node of [member.start, member.end]) for (const other of at.get(node) ?? []) found.add(other.id);
-  }
-  return [...found];
-}
-
 /** Everything that hangs together with the given nodes through members. */
 export function connected(model: Model, from: Iterable<string>): Chosen {
   const at = new Map<string, Member[]>();
@@ -74,6 +59,11 @@ export function connected(model: Model, from: Iterable<string>): Chosen {
       nodes.add(member.end);
     }
   return { nodes: [...nodes], members: [...members] };
+}
+
+/** The run that a member belongs to: those with its section that hang together with it through each other. */
+export function sectionRun(model: Model, { section, start }: Member): readonly string[] {
+  return connected({ ...model, members: model.members.filter((one) => one.section === section) }, [start]).members;
 }
 
 /** Nodes at one place along an axis (a level, a frame), and the members that lie there whole. */

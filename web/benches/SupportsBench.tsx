@@ -3,12 +3,12 @@
 import { useStore } from 'zustand';
 import { useEditor, useModel } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
-import { supportWords } from '../sheet/describe-items';
+import { supportWords } from '@rigid-beam/core/model/support-words';
 import { ApplyTool } from '../sheet/tools/apply-tool';
 import { Button, Hint, PanelSubtitle, PlainButton, Row, Stack } from '../ui/controls';
 import { Instrument, Instruments } from '../ui/Instrument';
 import type { PictureName } from '../ui/pictures';
-import { supportKindsOf, supportOf } from '../session/support-kinds';
+import { supportKindsOf, supportOf } from '@rigid-beam/core/model/support-kinds';
 
 const PICTURES: Readonly<Record<string, PictureName>> = {
   pinned: 'pinned',

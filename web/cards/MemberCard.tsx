@@ -9,6 +9,7 @@ import {
   type Restraint,
 } from '@rigid-beam/core/model/model';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
+import { withEnd } from '@rigid-beam/core/model/member-ends';
 import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
 import { SectionEditor } from './SectionEditor';
 import { actingIndex, quantityOf } from '../session/editor-state';
@@ -107,7 +108,7 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
           key={end}
           member={first}
           end={end}
-          onChange={(freedom, restraint) => change((member) => released(member, end, freedom, restraint))}
+          onChange={(freedom, restraint) => change((member) => withEnd(member, end, freedom, restraint))}
         />
       ))}
       {solution && index >= 0 && solution.outcomes[outcome] && members.length === 1 && (
@@ -124,13 +125,6 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
       )}
     </Stack>
   );
-}
-
-/** The member with one freedom of one end changed; what is fixed needs no entry. */
-function released(member: Member, end: MemberEnd, freedom: EndFreedom, restraint: Restraint): Member {
-  const { [freedom]: _, ...others } = member.releases?.[end] ?? {};
-  const mine = restraint === 'fixed' ? others : { ...others, [freedom]: restraint };
-  return { ...member, releases: { ...member.releases, [end]: mine } };
 }
 
 const END_WORDS = [

@@ -5,7 +5,7 @@ import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { axisNames } from '@rigid-beam/core/model/point';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
 import { linearOf } from '@rigid-beam/core/results/sums';
-import { kindOf, supportKindsOf, supportOf } from '../session/support-kinds';
+import { kindOf, supportKindsOf, supportOf } from '@rigid-beam/core/model/support-kinds';
 import { actingIndex } from '../session/editor-state';
 import { settledSolution, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
 import { Columns, PanelSubtitle, Select, Stack } from '../ui/controls';

@@ -12,7 +12,7 @@ import { NameField } from '../ui/NameField';
 import { arranged, sortings, type Sorting } from './arranged';
 import { ModelTileItem } from './ModelTileItem';
 import { RemovedModels } from './RemovedModels';
-import { changeProject, createModel, createProject, removeProject, type NewModel } from './requests';
+import { changeProject, createModel, createProject, removeProject, sendingWords, type NewModel } from './requests';
 import type { ProjectTiles } from './tile';
 
 const Page = styled.main`
@@ -114,9 +114,7 @@ export function ProjectsPage({ projects }: { readonly projects: readonly Project
 
   const create = async (given: NewModel): Promise<void> => {
     const file = 'file' in given ? given.file : undefined;
-    const answer = await createModel(given, (share) =>
-      setSending(file && share < 1 ? `Sending ${file.name}: ${Math.round(100 * share)} %` : file && `Reading ${file.name} …`),
-    );
+    const answer = await createModel(given, (share) => setSending(file && sendingWords(file, share)));
     setSending(undefined);
     if (answer.id !== undefined) router.push(`/models/${answer.id}`);
     else setFaults(answer.faults ?? []);

@@ -9,6 +9,10 @@ interface Answer {
   readonly faults?: readonly Notice[];
 }
 
+/** How far a file is on its way, in words. */
+export const sendingWords = ({ name }: File, share: number): string =>
+  share < 1 ? `Sending ${name}: ${Math.round(100 * share)} %` : `Reading ${name} …`;
+
 const said = (message: string): Answer => ({ faults: [{ code: 'refused', severity: 'error', message, subjects: [] }] });
 
 /** Asks for a new model. A file is sent as it is; `tell` hears which share of it is on its way (0 to 1). */

@@ -3,7 +3,7 @@ import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
 import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
-import { kindOf, supportKindsOf } from '../session/support-kinds';
+import { kindOf, supportKindsOf } from '@rigid-beam/core/model/support-kinds';
 
 export type ScheduleList = 'nodes' | 'members';
 

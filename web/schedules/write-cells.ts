@@ -1,7 +1,7 @@
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { FreshIds } from '@rigid-beam/core/model/edits/fresh-ids';
 import type { Model } from '@rigid-beam/core/model/model';
-import { supportOf } from '../session/support-kinds';
+import { supportOf } from '@rigid-beam/core/model/support-kinds';
 import { columnsOf, newRow, rowsOf, type Row, type ScheduleList } from './columns';
 
 /** One cell to be written: the id of its row (undefined: the next new row, counted by `added`), the key of its column, and the text. */

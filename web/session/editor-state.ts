@@ -5,6 +5,7 @@ import type { RemediedMechanism } from '@rigid-beam/core/analysis/remedies';
 import type { Results } from '@rigid-beam/core/results/results';
 import type { Subject } from '@rigid-beam/drawing/display-list';
 import type { ForceQuantity } from '@rigid-beam/drawing/view';
+import { LIVELY } from '@rigid-beam/drawing/weight';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import type { SolveProgress } from '../solver/solver.worker';
 import { historyOf, type History, type Step } from './history';
@@ -91,9 +92,6 @@ export const quantityOf = ({ quantity, suggestion }: Pick<EditorState, 'quantity
 /** What of the state only switches the view. */
 export type Shown = Pick<EditorState, 'diagramFactor' | 'hidden' | 'drawer' | 'panel' | 'strip' | 'side' | 'typical'>;
 
-/** Members up to which everything on the page follows a drag. */
-const LIVELY = 300;
-
 /** Whether a part of a large structure is being dragged: then only members and diagrams move along, and the page waits. */
 export const isHeld = ({ preview, model }: EditorState): boolean => preview !== undefined && model.members.length > LIVELY;
 
@@ -113,9 +111,9 @@ export const withKept = (place: Place, { quantity, stages }: KeptView): Place =>
   switches: { ...stages?.[place.stage], ...place.switches },
 });
 
-/** Whether the panel would lie over the sheet: then it comes when it is called. */
-const isNarrow = (): boolean => typeof window !== 'undefined' && window.innerWidth <= NARROW;
-const NARROW = 832;
+/** A window in which the panel would lie over the sheet: there it comes when it is called. */
+export const NARROW = '(max-width: 52rem)';
+const isNarrow = (): boolean => typeof window !== 'undefined' && window.matchMedia(NARROW).matches;
 
 /** What a page begins with: the stored model, at the place that the address names. */
 export const beginning = (opened: Opened, search: string): EditorState => ({

@@ -164,14 +164,13 @@ export class Editor {
 
   /** Goes to a stage, case or quantity, or switches what it shows; each is a step of the browser's own back and forth. */
   go(place: Partial<Place>): void {
-    const { id } = this.opened;
-    const kept = keptView(id);
+    const kept = keptView(this.opened.id);
     // Each stage shows what was switched in it.
     const own = place.stage === undefined ? {} : { switches: kept.stages?.[place.stage] ?? {} };
     const { stage, acting, quantity, switches } = { ...this.state, ...own, ...place };
     const next = { stage, acting, quantity, switches };
     if (place.quantity ?? place.switches)
-      keepView(id, { ...(quantity && { quantity }), stages: { ...kept.stages, [stage]: switches } });
+      keepView(this.opened.id, { ...(quantity && { quantity }), stages: { ...kept.stages, [stage]: switches } });
     // Who goes to a stage wants its bench, whatever is selected.
     this.own.setState(place.stage === undefined ? next : { ...next, side: 'bench' });
     void this.reader.follow();

@@ -11,10 +11,10 @@ import type { Solution } from '@rigid-beam/core/results/results';
 import { governingValues, largestOf } from '@rigid-beam/drawing/diagram-scale';
 import { sketchMarkup } from '@rigid-beam/drawing/sketch';
 import { actingIndex } from '../session/editor-state';
-import { PlainButton } from '../ui/controls';
+import { focusFace, PlainButton } from '../ui/controls';
 import { useEditor, useEditorState, useDrawnInTime } from '../session/use-editor';
 
-const SIZE = { width: 118, height: 46, head: 23 } as const;
+const SIZE = { width: 118, height: 42, head: 21 } as const;
 
 const Strip = styled.div`
   display: flex;
@@ -56,10 +56,7 @@ const Card = styled(Radio)`
     border-color: var(--ink);
     box-shadow: inset 0 0 0 1px var(--ink);
   }
-  &[data-focus-visible] {
-    outline: 2px solid var(--focus);
-    outline-offset: 1px;
-  }
+  ${focusFace}
 `;
 
 /** Over the sketch's empty corners. */

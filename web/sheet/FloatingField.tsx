@@ -55,10 +55,10 @@ export function FloatingField({ field, onDone }: { readonly field: InPlaceField;
         }}
       />
       {field.choices && (
-        <div role="radiogroup" aria-label="What moves">
+        <div role="radiogroup" aria-label="What is changed">
           {field.choices.map(({ words }, i) => (
             <Choice key={words}>
-              <input type="radio" name="what-moves" checked={choice === i} onChange={() => choose(i)} />
+              <input type="radio" name="what-is-changed" checked={choice === i} onChange={() => choose(i)} />
               {words}
             </Choice>
           ))}

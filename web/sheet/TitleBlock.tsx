@@ -6,7 +6,7 @@ import { useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
 import { isOn, switchNames } from '@rigid-beam/drawing/stage-view';
 import type { ForceQuantity } from '@rigid-beam/drawing/view';
-import { actingIndex } from '../session/editor-state';
+import { actingIndex, NARROW } from '../session/editor-state';
 import { settledSolution, useEditor, useEditorState } from '../session/use-editor';
 import { overFace, PlainButton, ToggleButton } from '../ui/controls';
 import { Slider } from '../ui/Slider';
@@ -33,7 +33,7 @@ const Block = styled.section`
   > * + * {
     border-left: 1px solid var(--rule);
   }
-  @media (max-width: 52rem) {
+  @media ${NARROW} {
     overflow-x: auto;
   }
 `;

@@ -42,21 +42,23 @@ export function ViewTools({ controller }: { readonly controller: SheetController
 
 const LOOK_WORDS: Record<Look, string> = { front: 'Front', side: 'Side', plan: 'Above', corner: 'Corner' };
 
+const LOOK_NAMES = Object.keys(LOOK_WORDS) as Look[];
+const isLook = ({ round, height }: { readonly round: number; readonly height: number }, one: Look): boolean =>
+  (LOOKS[one].round - round) % 360 === 0 && LOOKS[one].height === height;
+
 /** Where a space model is looked at from: along an axis, from a corner, or turned step by step. */
 function Looks({ controller }: { readonly controller: SheetController }) {
-  const look = useStore(controller.store, (state) => state.look);
-  const isAt = (one: Look): boolean => (LOOKS[one].round - look.round) % 360 === 0 && LOOKS[one].height === look.height;
-  const all = Object.keys(LOOK_WORDS) as Look[];
-  const current = all.find(isAt);
+  // A name and no angles: while the look turns nothing here has to follow.
+  const current = useStore(controller.store, ({ look }) => LOOK_NAMES.find((one) => isLook(look, one)));
   return (
     <DialogTrigger>
       <PlainButton aria-label={`Seen from: ${current ? LOOK_WORDS[current] : 'another side'}`}>
-        {current ? LOOK_WORDS[current] : `${Math.round(look.round)}°, ${Math.round(look.height)}°`} ▾
+        {current ? LOOK_WORDS[current] : 'Turned'} ▾
       </PlainButton>
       <Popover placement="top end">
         <Over aria-label="Seen from">
-          {all.map((one) => (
-            <LookButton key={one} aria-pressed={isAt(one)} onPress={() => controller.view.lookAt(one)}>
+          {LOOK_NAMES.map((one) => (
+            <LookButton key={one} aria-pressed={one === current} onPress={() => controller.view.lookAt(one)}>
               {LOOK_WORDS[one]}
             </LookButton>
           ))}

@@ -1,4 +1,4 @@
-import { freedoms, type Freedom, type Load, type Model, type Support } from '@rigid-beam/core/model/model';
+import type { Load, Model } from '@rigid-beam/core/model/model';
 import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
 import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
@@ -11,7 +11,7 @@ import { isReady } from '@rigid-beam/core/results/readings';
 import { linearOf } from '@rigid-beam/core/results/sums';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { subjectKey, type Subject } from '@rigid-beam/drawing/display-list';
-import { kindOf, supportKindsOf } from '../session/support-kinds';
+import { supportWords } from '@rigid-beam/core/model/support-words';
 import { loadValue } from './load-values';
 
 /**
@@ -101,27 +101,6 @@ function reactionWords(index: number, display: DisplayUnits, solution: Solution 
   const [fx, fy, mz] = [linear.reactions[6 * index]!, linear.reactions[6 * index + 1]!, linear.reactions[6 * index + 5]!];
   return `; reaction ${showForce(fx, display)} to the right, ${showForce(fy, display)} up, ${showMoment(mz, display)}`;
 }
-
-/** A support in words. */
-export function supportWords(support: Support, space: Model['space'] = 'plane'): string {
-  const sprung = freedoms.some((freedom) => typeof support[freedom] === 'number' && support[freedom] > 0);
-  const kind = kindOf(support, space);
-  const held = freedoms.filter((freedom) => support[freedom] === 'fixed').map((freedom) => HELD_WORDS[freedom]);
-  const listed = held.length > 0 ? `held ${held.join(', ')}` : 'free';
-  const text = supportKindsOf(space).find(({ id }) => id === kind)?.text;
-  const name = sprung ? 'sprung' : text ? text.replace(/^./, (c) => c.toLowerCase()) : listed;
-  if (support.axes) return `${name}, in axes of its own`;
-  return support.angle ? `${name}, turned by ${support.angle}°` : name;
-}
-
-const HELD_WORDS: Record<Freedom, string> = {
-  ux: 'along X',
-  uy: 'along Y',
-  uz: 'along Z',
-  rx: 'about X',
-  ry: 'about Y',
-  rz: 'about Z',
-};
 
 /** A load in words, with its size and where it acts. */
 export function loadWords(load: Load, display: DisplayUnits): string {

@@ -1,11 +1,12 @@
 import { sectionRun } from '@rigid-beam/core/model/selecting';
-import type { EndFreedom, Member, Model, Restraint } from '@rigid-beam/core/model/model';
+import type { Model, Restraint } from '@rigid-beam/core/model/model';
+import { withEnd } from '@rigid-beam/core/model/member-ends';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
-import { supportWords } from '@rigid-beam/drawing/support-words';
-import { supportKindsOf, supportOf } from '../session/support-kinds';
+import { supportWords } from '@rigid-beam/core/model/support-words';
+import { supportKindsOf, supportOf } from '@rigid-beam/core/model/support-kinds';
 
 /** A text that can be typed over where it stands: what it asks, what it begins with, and the edit that another text means, or why none. */
 export interface WordsInPlace {
@@ -27,13 +28,13 @@ export function nameInPlace(list: 'nodes' | 'members', id: string): WordsInPlace
 
 /** The section of a run of members, by its name. */
 export function sectionInPlace(model: Model, id: string): WordsInPlace {
-  const run = sectionRun(model, id);
+  const member = model.members.find((one) => one.id === id)!;
+  const run = sectionRun(model, member);
   const names = model.sections.map((section) => section.id);
-  const first = model.members.find((one) => one.id === id)?.section ?? '';
   return {
     label: run.length === 1 ? `Section of ${id}` : `Section of ${run.length} members`,
     hint: names.length > 8 ? `one of ${names.length} names, as ${names.slice(0, 4).join(', ')}` : names.join(', '),
-    first,
+    first: member.section,
     read: (text) => {
       const section = names.find((name) => name.toLowerCase() === text.trim().toLowerCase());
       if (section === undefined) return `There is no section “${text.trim()}”. Sections are: ${names.join(', ')}.`;
@@ -78,16 +79,16 @@ export function releaseInPlace(model: Model, id: string, end: 'start' | 'end'): 
     read: (text) => {
       if (member.behaviour === 'truss') return `${id} is a truss member, hinged at both ends. Change its behaviour on its card.`;
       const said = text.trim().toLowerCase();
-      const put = (mz: Restraint): Intent => ({ type: 'put', list: 'members', entry: { ...released(member, end, mz) }, key: id });
+      const put = (mz: Restraint): Intent => ({
+        type: 'put',
+        list: 'members',
+        entry: { ...withEnd(member, end, 'mz', mz) },
+        key: id,
+      });
       if (said === 'hinged' || said === 'hinge') return put('free');
       if (said === 'rigid') return put('fixed');
       const stiffness = parseQuantity(text, 'rotationalSpring', unit);
       return stiffness.ok ? put(stiffness.value) : `Write hinged, rigid, or a stiffness: ${stiffness.reason}`;
     },
   };
-}
-
-function released(member: Member, end: 'start' | 'end', mz: Restraint): Member {
-  const { mz: _, ...others }: { readonly [freedom in EndFreedom]?: Restraint } = member.releases?.[end] ?? {};
-  return { ...member, releases: { ...member.releases, [end]: mz === 'fixed' ? others : { ...others, mz } } };
 }

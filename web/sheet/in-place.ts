@@ -3,7 +3,9 @@ import { respace } from '@rigid-beam/core/model/grid-lines';
 import { parseSpacings, showSpacings } from '@rigid-beam/core/quantities/spacings';
 import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
 import type { SheetController } from './controller';
-import type { Model } from '@rigid-beam/core/model/model';
+import type { Intent } from '@rigid-beam/core/model/edits/intent';
+import type { Load, Model } from '@rigid-beam/core/model/model';
+import { baysOf, levels } from '@rigid-beam/drawing/dimension-items';
 import { nameInPlace, releaseInPlace, sectionInPlace, supportInPlace, type WordsInPlace } from './in-place-words';
 import { loadValue } from './load-values';
 
@@ -58,8 +60,29 @@ export function openInPlace(sheet: SheetController, subject: Subject, what: What
   if (subject.kind === 'dimension') {
     const { axis, from, to } = subject;
     const way = { x: 'to the right', y: 'above', z: 'in front' }[axis];
-    const stretch = (value: number, what: 'beyond' | 'line'): void =>
-      void editor.edit({ type: 'stretch', axis, beyond: to, by: value - (to - from), what });
+    const stretch = (beyond: number, by: number, what: 'beyond' | 'line'): Intent => ({
+      type: 'stretch',
+      axis,
+      beyond,
+      by,
+      what,
+    });
+    const run = baysOf(levels(model.nodes.map((node) => node[axis] ?? 0))).find((bays) => bays.from === from);
+    // From the far end on: what is stretched first leaves the places of the others alone.
+    const all = (value: number): void =>
+      void editor.edit({
+        type: 'batch',
+        intents: run!.ends.toReversed().map((end) => stretch(end, value - (to - from), 'beyond')),
+        label: `Stretch ${run!.count} bays`,
+      });
+    const choices = [
+      ...(run && run.count > 1 ? [{ words: `All ${run.count} alike`, commit: all }] : []),
+      {
+        words: `Everything ${way} moves with it`,
+        commit: (value: number) => void editor.edit(stretch(to, value - (to - from), 'beyond')),
+      },
+      { words: 'Only this line moves', commit: (value: number) => void editor.edit(stretch(to, value - (to - from), 'line')) },
+    ];
     sheet.openField({
       ...place,
       label: `${axis === 'y' ? 'Level' : 'Bay'}: what moves is chosen below`,
@@ -67,11 +90,8 @@ export function openInPlace(sheet: SheetController, subject: Subject, what: What
       dimension: 'length',
       unit: display.length,
       next,
-      commit: (value) => stretch(value, 'beyond'),
-      choices: [
-        { words: `Everything ${way} moves with it`, commit: (value) => stretch(value, 'beyond') },
-        { words: 'Only this line moves', commit: (value) => stretch(value, 'line') },
-      ],
+      commit: choices[0]!.commit,
+      choices,
     });
   }
   if (subject.kind === 'gridLine') {
@@ -95,7 +115,21 @@ export function openInPlace(sheet: SheetController, subject: Subject, what: What
   if (subject.kind === 'load') {
     const load = model.loads.find(({ id }) => id === subject.id);
     if (!load) return;
-    const { label, value, dimension, unit, resized } = loadValue(load, display, subject.end);
+    const { label, value, dimension, unit } = loadValue(load, display, subject.end);
+    const put = (one: Load, to: number): Intent => ({
+      type: 'put',
+      list: 'loads',
+      entry: { ...loadValue(one, display, subject.end).resized(to) },
+    });
+    const only = (to: number): void => void editor.edit(put(load, to));
+    // One figure that is said for a run of equal loads is changed for all of them, unless one is meant.
+    const alike = model.loads.filter(({ id }) => placed?.label.alike?.includes(id));
+    const all = (to: number): void =>
+      void editor.edit({
+        type: 'batch',
+        intents: alike.map((one) => put(one, to)),
+        label: `Set ${alike.length} loads`,
+      });
     sheet.openField({
       ...place,
       label,
@@ -103,7 +137,13 @@ export function openInPlace(sheet: SheetController, subject: Subject, what: What
       dimension,
       unit,
       next,
-      commit: (next) => editor.edit({ type: 'put', list: 'loads', entry: { ...resized(next) } }),
+      commit: alike.length > 1 ? all : only,
+      ...(alike.length > 1 && {
+        choices: [
+          { words: `All ${alike.length} alike`, commit: all },
+          { words: 'Only this one', commit: only },
+        ],
+      }),
     });
   }
 }

@@ -7,6 +7,7 @@ import { pointedItems } from '@rigid-beam/drawing/pointed-items';
 import { placeLabels, type PlacedLabel } from '@rigid-beam/drawing/place-labels';
 import { type Editor } from '../session/editor';
 import { isHeld } from '../session/editor-state';
+import { LARGE } from '@rigid-beam/drawing/weight';
 import { Painter, type Picture } from './painter';
 import type { SheetState } from './sheet-state';
 import { Swing } from './swing';
@@ -15,9 +16,6 @@ import type { Viewpoint } from './viewpoint';
 
 /** Items from which a drawing takes longer to build than a frame. */
 const HEAVY = 4000;
-
-/** Members from which a drawing is large. */
-const MANY = 1500;
 
 /** How near something must be to be meant, pixels: a finger is less exact than a mouse. */
 const REACH = { mouse: 7, pen: 9, touch: 18 } as const;
@@ -63,7 +61,7 @@ export class LiveDrawing {
   /** Whether a large structure is being solved: its members are drawn until then, since all else would be drawn again with the results. */
   private get isAwaited(): boolean {
     const { drawn, progress } = this.editor.state;
-    return !drawn.results && drawn.model.members.length > MANY && progress !== 'stopped';
+    return !drawn.results && drawn.model.members.length > LARGE && progress !== 'stopped';
   }
 
   /** What would be drawn from a camera. */
@@ -124,7 +122,8 @@ export class LiveDrawing {
   /** New results are there: they are drawn at once, so that the next frame shows them; what takes longer than a frame waits for its turn. */
   follow(): void {
     this.stale = true;
-    if (this.isHeavy) return this.refresh();
+    // In hand the pointer asks for a frame anyway.
+    if (this.isHeavy || this.editor.state.preview) return this.refresh();
     cancelAnimationFrame(this.frame);
     this.frame = 0;
     // Painted straight on the sheet: a copy to lay elsewhere is made when the pointer asks for one.
@@ -173,6 +172,7 @@ export class LiveDrawing {
   }
 }
 
-/** Pixels around a text in which it need not be written again. */
+/** Pixels around a text in which its figure need not be written again. */
 const CLOSE = 70;
+/** Between a figure and its unit. */
 const UNIT = / (?=[^ ]*[A-Za-z])/;

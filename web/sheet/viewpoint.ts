@@ -15,14 +15,12 @@ import {
   type Look,
   type WorkPlane,
 } from '@rigid-beam/drawing/projection';
+import { LARGE, LIVELY } from '@rigid-beam/drawing/weight';
 import { chosenOf } from '../session/chosen';
 import type { Editor } from '../session/editor';
 import type { EditorState } from '../session/editor-state';
 import { fitted, framed, type Drawn } from './framing';
 import { RESTING, type SheetState } from './sheet-state';
-
-/** Members from which a drawing is not built several times to find its place. */
-const MANY = 1500;
 
 /** Milliseconds after which a moved drawing counts as at rest. */
 const REST = 120;
@@ -78,7 +76,7 @@ export class Viewpoint {
       model.underlay !== old.model.underlay ||
       (results?.solution !== undefined && old.results?.solution === undefined) ||
       state.stage !== before.stage ||
-      state.switches !== before.switches ||
+      (state.switches !== before.switches && model.members.length <= LIVELY) ||
       state.hidden !== before.hidden;
     if (isOther) this.showAll();
   }
@@ -91,7 +89,7 @@ export class Viewpoint {
     const state = this.editor.state;
     // A large drawing takes longer to build than a frame: its nodes tell enough.
     const found =
-      state.drawn.model.members.length > MANY
+      state.drawn.model.members.length > LARGE
         ? framed(state, this.seen(), camera, () => true)
         : fitted(state, this.seen(), camera, this.shown.drawnFrom);
     this.setCamera(found);

@@ -3,6 +3,7 @@
 import { useState, type ReactNode } from 'react';
 import { Button, Disclosure, DisclosurePanel, Heading } from 'react-aria-components';
 import styled from 'styled-components';
+import { focusFace } from './controls';
 
 const Part = styled(Disclosure)`
   border-top: 1px solid var(--rule);
@@ -36,10 +37,7 @@ const Trigger = styled(Button)`
     font-weight: 400;
     color: var(--soft);
   }
-  &[data-focus-visible] {
-    outline: 2px solid var(--focus);
-    outline-offset: 1px;
-  }
+  ${focusFace}
 `;
 
 const Content = styled.div`

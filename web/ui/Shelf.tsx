@@ -5,7 +5,7 @@ import { Button } from 'react-aria-components';
 import styled from 'styled-components';
 import { Instruments } from './Instrument';
 import { Picture, type PictureName } from './pictures';
-import { PanelSubtitle } from './controls';
+import { PanelSubtitle, pictureFace } from './controls';
 
 export interface ShelfPart {
   readonly title: string;
@@ -17,31 +17,12 @@ export interface ShelfPart {
 }
 
 const Opener = styled(Button)`
+  ${pictureFace}
   display: flex;
   flex-direction: column;
   align-items: center;
   gap: 0.1rem;
-  min-width: 0;
   padding: 0.25rem 0.1rem 0.2rem;
-  border: 1px solid var(--rule);
-  border-radius: 3px;
-  background: var(--paper);
-  color: var(--ink);
-  cursor: default;
-  font-size: 0.7rem;
-  line-height: 1.15;
-  text-align: center;
-  &[data-hovered] {
-    background: var(--hover);
-  }
-  &[aria-expanded='true'] {
-    border-color: var(--ink);
-    box-shadow: inset 0 -3px 0 var(--ink);
-  }
-  &[data-focus-visible] {
-    outline: 2px solid var(--focus);
-    outline-offset: 1px;
-  }
 `;
 
 const Content = styled.div`

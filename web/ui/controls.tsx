@@ -44,6 +44,36 @@ const face = css`
   }
 `;
 
+export const focusFace = css`
+  &[data-focus-visible] {
+    outline: 2px solid var(--focus);
+    outline-offset: 1px;
+  }
+`;
+
+/** A small picture with its words below. */
+export const pictureFace = css`
+  ${focusFace}
+  min-width: 0;
+  border: 1px solid var(--rule);
+  border-radius: 3px;
+  background: var(--paper);
+  color: var(--ink);
+  cursor: default;
+  font-size: 0.7rem;
+  line-height: 1.15;
+  text-align: center;
+  white-space: normal;
+  &[data-hovered] {
+    border-color: var(--ink);
+  }
+  &[aria-pressed='true'],
+  &[aria-expanded='true'] {
+    border-color: var(--ink);
+    box-shadow: inset 0 -3px 0 var(--ink);
+  }
+`;
+
 export const Button = styled(AriaButton)`
   ${face}
 `;

@@ -8,7 +8,7 @@ import { useStore } from 'zustand';
 import { readable } from '@rigid-beam/core/formats/registry';
 import { Gallery } from '../benches/geometry/Gallery';
 import { putUnderlay, UNDERLAY_FILES } from '../commands/underlay-actions';
-import { createModel } from '../projects/requests';
+import { createModel, sendingWords } from '../projects/requests';
 import { useEditor, useEditorState } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { RESTING } from '../sheet/sheet-state';
@@ -55,7 +55,8 @@ function Offered({ sheet }: { readonly sheet: SheetController }) {
   const editor = useEditor();
   const router = useRouter();
   const typical = useEditorState((state) => state.typical);
-  const [trouble, setTrouble] = useState<string>();
+  const [said, setSaid] = useState<{ readonly words: string; readonly role: 'status' | 'alert' }>();
+  const setTrouble = (words: string): void => setSaid({ words, role: 'alert' });
 
   const trace = async (file: File | undefined): Promise<void> => {
     if (!file) return;
@@ -67,9 +68,11 @@ function Offered({ sheet }: { readonly sheet: SheetController }) {
   };
   const open = async (file: File | undefined): Promise<void> => {
     if (!file) return;
-    const answer = await createModel({ project: editor.opened.projectId, file }, () => undefined);
+    const answer = await createModel({ project: editor.opened.projectId, file }, (share) =>
+      setSaid({ words: sendingWords(file, share), role: 'status' }),
+    );
     if (answer.id !== undefined) router.push(`/models/${answer.id}`);
-    else setTrouble(answer.faults?.map(({ message }) => message).join(' '));
+    else setTrouble(answer.faults?.map(({ message }) => message).join(' ') ?? '');
   };
   const first = (files: FileList | null): File | undefined => files?.[0];
 
@@ -102,7 +105,7 @@ function Offered({ sheet }: { readonly sheet: SheetController }) {
       </Ways>
       <PanelSubtitle>or place a typical structure</PanelSubtitle>
       <Gallery chosen={typical} onChoose={(id) => editor.show({ typical: id, panel: 'open' })} />
-      {trouble !== undefined && <Hint role="alert">{trouble}</Hint>}
+      {said && <Hint role={said.role}>{said.words}</Hint>}
     </Place>
   );
 }

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import styled from 'styled-components';
 import { isFault } from '@rigid-beam/core/model/notice';
-import { isHeld, type EditorState } from '../session/editor-state';
+import { isHeld, NARROW, type EditorState } from '../session/editor-state';
 import type { SolveProgress } from '../solver/solver.worker';
 import { useEditor, useEditorState } from '../session/use-editor';
 import { AppearanceButton } from '../ui/AppearanceButton';
@@ -23,7 +23,7 @@ const Strip = styled.header`
   background: var(--panel);
   border-bottom: 1.5px solid var(--ink);
   white-space: nowrap;
-  @media (max-width: 52rem) {
+  @media ${NARROW} {
     flex-wrap: wrap;
   }
   a {

@@ -3,13 +3,14 @@
 import Link from 'next/link';
 import styled from 'styled-components';
 import { TILE } from '../projects/tile';
+import { NARROW } from '../session/editor-state';
 
 /** Where the sheet will stand. */
 const Page = styled.div`
   display: grid;
-  grid-template: 2.15rem minmax(0, 1fr) 5.1rem / 16.5rem minmax(0, 1fr);
+  grid-template: 2.15rem minmax(0, 1fr) 4.85rem / 16.5rem minmax(0, 1fr);
   height: 100dvh;
-  @media (max-width: 52rem) {
+  @media ${NARROW} {
     grid-template-columns: 0 minmax(0, 1fr);
   }
 `;

@@ -9,7 +9,7 @@ import { Card, useHasCard } from '../cards/Card';
 import { SheetMenu } from '../commands/SheetMenu';
 import { selectChosen } from '../session/chosen';
 import { Editor } from '../session/editor';
-import { type Opened } from '../session/editor-state';
+import { NARROW, type Opened } from '../session/editor-state';
 import { EditorContext, useEditor, useEditorState } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { Sheet } from '../sheet/Sheet';
@@ -34,7 +34,7 @@ const Grid = styled.div`
     grid-template-columns: 0 minmax(0, 1fr);
   }
   /* A small window, or a large zoom: the panel slides over the sheet and away. */
-  @media (max-width: 52rem) {
+  @media ${NARROW} {
     grid-template-columns: 0 minmax(0, 1fr);
   }
 `;
@@ -51,7 +51,7 @@ const Side = styled.div`
   > * {
     padding: 0.55rem 0.75rem;
   }
-  @media (max-width: 52rem) {
+  @media ${NARROW} {
     width: min(17.5rem, 86vw);
     box-shadow: 0 0 18px rgb(0 0 0 / 25%);
   }
@@ -126,7 +126,7 @@ function Benchwork() {
     };
   }, [editor]);
   useEffect(() => {
-    const narrow = window.matchMedia('(max-width: 52rem)');
+    const narrow = window.matchMedia(NARROW);
     const follow = ({ matches }: { readonly matches: boolean }): void => editor.show({ panel: matches ? 'folded' : 'open' });
     narrow.addEventListener('change', follow);
     return () => narrow.removeEventListener('change', follow);

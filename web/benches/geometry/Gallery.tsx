@@ -7,6 +7,7 @@ import { emptyModel, type Model } from '@rigid-beam/core/model/model';
 import { typicals } from '@rigid-beam/core/model/typical/all';
 import { initialValues, type Typical } from '@rigid-beam/core/model/typical/typical';
 import { sketchMarkup } from '@rigid-beam/drawing/sketch';
+import { pictureFace } from '../../ui/controls';
 
 const SIZE = { width: 72, height: 46 };
 
@@ -17,27 +18,9 @@ const Pictures = styled.div`
 `;
 
 const Tile = styled(Button)`
+  ${pictureFace}
   display: grid;
   padding: 0.1rem;
-  border: 1px solid var(--rule);
-  border-radius: 3px;
-  background: var(--paper);
-  color: var(--ink);
-  cursor: default;
-  font-size: 0.7rem;
-  line-height: 1.15;
-  text-align: center;
-  &[data-hovered] {
-    border-color: var(--ink);
-  }
-  &[aria-pressed='true'] {
-    border-color: var(--ink);
-    box-shadow: inset 0 -3px 0 var(--ink);
-  }
-  &[data-focus-visible] {
-    outline: 2px solid var(--focus);
-    outline-offset: 1px;
-  }
 `;
 
 /** A typical structure with the measures that it begins with, as a model of its own. */

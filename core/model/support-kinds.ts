@@ -1,4 +1,4 @@
-import { freedoms, type Freedom, type Model, type Restraint, type Support } from '@rigid-beam/core/model/model';
+import { freedoms, type Freedom, type Model, type Restraint, type Support } from './model';
 
 interface Kind {
   readonly id: string;

@@ -1,0 +1,24 @@
+import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
+import { createStore } from 'zustand/vanilla';
+import { PageStore } from './page-store';
+
+beforeEach(() => void jest.useFakeTimers());
+afterEach(() => void jest.useRealTimers());
+
+test('the page follows at once, waits after an edit, and catches up when it is asked to, or in any case soon', () => {
+  const source = createStore(() => ({ count: 0 }));
+  const page = new PageStore(source);
+  const seen = (): number => page.store.getState().count;
+  source.setState({ count: 1 });
+  expect(seen()).toBe(1);
+  page.wait();
+  source.setState({ count: 2 });
+  expect([seen(), page.isWaiting]).toEqual([1, true]);
+  page.catchUp();
+  expect([seen(), page.isWaiting]).toEqual([2, false]);
+  page.wait();
+  source.setState({ count: 3 });
+  expect(seen()).toBe(2);
+  jest.runAllTimers();
+  expect(seen()).toBe(3);
+});
