@@ -9,25 +9,46 @@ const CROWDED = 300;
 export const isCrowded = ({ space, members }: Model, { plane }: View): boolean =>
   space === 'space' && plane === undefined && members.length > CROWDED;
 
-/** Nearness from which something stands in front, and up to which only its outline is left. */
-const FRONT = 0.85;
-const HALF = 0.6;
+/** Nearness from which something stands in front; of what stands behind only its outline is left, and of what stands far behind nothing. */
+export const FRONT = 0.85;
+const FAR = 1 / 4;
 
 /** Of what stands on a member neither arrows nor areas nor ordinates. */
 export const isOutline = ({ parts, fill }: Path): boolean => parts === undefined && fill === undefined;
 
+/** What stands on something at a nearness to the viewer: 1 in front, 0 at the back. */
+interface Standing {
+  readonly near: number;
+  readonly items: readonly Item[];
+}
+
 /**
- * What stands on something at a nearness to the viewer (1 in front, 0 at the back), in a crowd: it fades with its depth, loses its words,
- * and in the back half its arrows, areas and ordinates too. What is selected stays.
+ * What stands on many things, from the back to the front. In a crowd it fades with its depth and loses its words, its arrows, areas and
+ * ordinates; what is selected stays. What is drawn alike follows each other, since it is painted in one go then.
  */
-export function behind(items: readonly Item[], near: number): Item[] {
-  if (near >= FRONT) return [...items];
-  // In steps: what is drawn alike is painted together.
-  const shade = Math.round(near * SHADES) / SHADES;
+export function inDepth(all: readonly Standing[]): Item[] {
+  const shades = Array.from({ length: SHADES + 1 }, () => LAYERS.map((): Item[] => []));
+  const front = LAYERS.map((): Item[] => []);
+  for (const { near, items } of all) {
+    if (near < FAR && !items.some(isSelection)) continue;
+    const shade = Math.round(near * SHADES);
+    const layers = near >= FRONT ? front : shades[Math.min(SHADES, Math.max(0, shade))]!;
+    for (const item of near >= FRONT ? items : behind(items, shade / SHADES)) layers[layerOf(item)]!.push(item);
+  }
+  return [...shades, front].flat(2);
+}
+
+/** From below to above: areas, what consists of many parts, lines, words. */
+const LAYERS = ['area', 'parts', 'line', 'words'] as const;
+const layerOf = (item: Item): number => (item.kind === 'label' ? 3 : item.fill ? 0 : item.parts !== undefined ? 1 : 2);
+
+const isSelection = (item: Item): boolean => item.kind === 'path' && (item.stroke === 'selection' || item.fill === 'selection');
+
+function behind(items: readonly Item[], shade: number): Item[] {
   return items.flatMap((item): Item[] => {
     if (item.kind === 'label') return [];
-    if (item.stroke === 'selection' || item.fill === 'selection') return [item];
-    if (near < HALF && !isOutline(item)) return [];
+    if (isSelection(item)) return [item];
+    if (!isOutline(item)) return [];
     return [{ ...item, opacity: (item.opacity ?? 1) * (0.06 + 0.5 * shade ** 2), texts: 'rather beside' }];
   });
 }

@@ -1,41 +1,53 @@
 import { diagramOf } from '@rigid-beam/core/results/diagram';
 import { governing, type Stretch } from '@rigid-beam/core/results/envelope';
 import { evaluate } from '@rigid-beam/core/results/polynomial';
-import { quantityTable } from '@rigid-beam/core/results/quantities';
-import { pieceOf } from '@rigid-beam/core/results/read';
+import { isLine, quantityTable } from '@rigid-beam/core/results/quantities';
+import { pieceOf, valueIn } from '@rigid-beam/core/results/read';
 import { readingOf } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { VERTEX, verticesFor, worldPath, type Ink, type Item } from './display-list';
 import { pointOn, type DrawnMember } from './geometry';
-import { boundOf, samplesOf, signRuns, type Samples } from './samples';
-import { isMoment, type ForceQuantity, type View } from './view';
+import { boundOf, rangesOf, samplesOf, signRuns, type Samples } from './samples';
+import { isDeflection, isMoment, type SheetQuantity, type View } from './view';
 import { SKETCHED } from './weight';
 
 /** Line styles tell the quantities apart without colour: dashes and the spacing of the ordinates in pixels. */
-const STYLES: Record<ForceQuantity, { readonly dash?: readonly number[]; readonly spacing: number }> = {
+const STYLES: Record<SheetQuantity, { readonly dash?: readonly number[]; readonly spacing: number }> = {
   N: { spacing: 22 },
   Vy: { dash: [7, 3], spacing: 12 },
   Vz: { dash: [7, 3], spacing: 12 },
   T: { dash: [2, 3], spacing: 16 },
   My: { spacing: 8 },
   Mz: { spacing: 8 },
+  M: { spacing: 8 },
+  v: { spacing: 26 },
+  w: { spacing: 26 },
+  sigma: { dash: [9, 2, 2, 2], spacing: 30 },
 };
 
-export const inkOf = (quantity: ForceQuantity, value: number): Ink =>
-  quantity === 'N' ? (value >= 0 ? 'tension' : 'compression') : isMoment(quantity) ? 'moment' : 'shear';
+export const inkOf = (quantity: SheetQuantity, value: number): Ink =>
+  quantity === 'N' || quantity === 'sigma'
+    ? value >= 0
+      ? 'tension'
+      : 'compression'
+    : isMoment(quantity)
+      ? 'moment'
+      : isDeflection(quantity)
+        ? 'deflection'
+        : 'shear';
 
 /** Positive N, V and T stand on the positive side; a positive bending moment on the negative one: on the tension face. */
-export const sideOf = (quantity: ForceQuantity): 1 | -1 => quantityTable[quantity].side;
+export const sideOf = (quantity: SheetQuantity): 1 | -1 => quantityTable[quantity].side;
 
-/** Bending in the x–z plane and its shear stand along local z, everything else along y. */
-export const standsOn = (member: DrawnMember, quantity: ForceQuantity): readonly [number, number] =>
-  quantity === 'Vz' || quantity === 'My' ? member.ez : member.ey;
+/** Bending in the x–z plane, its shear and its deflection stand along local z, everything else along y. */
+export const standsOn = (member: DrawnMember, quantity: SheetQuantity): readonly [number, number] =>
+  quantity === 'Vz' || quantity === 'My' || quantity === 'w' ? member.ez : member.ey;
 
 /** A quantity of an outcome that stands on members; `metresPerUnit` is the drawing's scale. */
 export interface DrawnQuantity {
   readonly solution: Solution;
   readonly outcome: number;
-  readonly quantity: ForceQuantity;
+  readonly quantity: SheetQuantity;
   readonly metresPerUnit: number;
 }
 
@@ -50,21 +62,30 @@ export interface Lean {
 
 export const UPRIGHT: Lean = { start: 0, end: 0 };
 
-/** The diagram of one member: for an envelope the upper and the lower curve. */
+/** The diagram of one member: for an envelope, and for what has a range at each place, the upper and the lower curve. */
 export function diagramItems(drawn: DrawnQuantity, member: DrawnMember, view: View, lean: Lean = UPRIGHT): Item[] {
   const { solution, outcome, quantity } = drawn;
   const kind = solution.outcomes[outcome]!;
   const fine = samplesFor(member, view);
+  const drawnCurve = { ...drawn, member, lean };
+  const read = readingOf(solution, outcome)?.curves.get(quantity);
+  if (!isLine(quantity)) {
+    const ranges = read
+      ? { max: boundOf(read, member.index, 1), min: boundOf(read, member.index, -1) }
+      : rangesOf(solution, outcome, member.index, quantity, fine);
+    if (!ranges || Number.isNaN(ranges.max.values[0])) return [];
+    const { isMagnitude } = quantityTable[quantity].derived!;
+    return [ranges.max, ...(isMagnitude ? [] : [ranges.min])].flatMap((samples) => curve(samples, drawnCurve, view));
+  }
   if (kind.kind !== 'envelope') {
     const whole: Stretch[] = [{ from: 0, to: member.length, outcome }];
-    return curve(samplesOf(solution, member.index, whole, quantity, fine), { ...drawn, member, lean }, view);
+    return curve(samplesOf(solution, member.index, whole, quantity, fine), drawnCurve, view);
   }
-  const read = readingOf(solution, outcome)?.curves.get(quantity);
   const samples = (side: 1 | -1): Samples =>
     read
       ? boundOf(read, member.index, side)
       : samplesOf(solution, member.index, governing(solution, kind.parts, member.index, quantity, side), quantity, fine);
-  return ([1, -1] as const).flatMap((side) => curve(samples(side), { ...drawn, member, lean }, view));
+  return ([1, -1] as const).flatMap((side) => curve(samples(side), drawnCurve, view));
 }
 
 /** Points of a curve over a member: one for every few pixels, so that a small picture of many members stays light. */
@@ -139,8 +160,38 @@ function finer({ xs, values }: Samples, step: number): Samples {
   return { xs: x, values: v };
 }
 
+/** Where the tip of an ordinate stands; of a deflection, the place that the axis takes. */
+export function tipOf(drawn: DrawnQuantity, member: DrawnMember, x: number, value: number): readonly [number, number] {
+  const { solution, outcome, quantity, metresPerUnit } = drawn;
+  const [px, py] = pointOn(member, x);
+  if (isDeflection(quantity) && solution.outcomes[outcome]!.kind !== 'envelope') {
+    const diagram = diagramOf(solution, outcome, member.index);
+    const [u, v, w] = (['u', 'v', 'w'] as const).map((one) => metresPerUnit * valueIn(diagram, one, x)) as [
+      number,
+      number,
+      number,
+    ];
+    const { ex, ey, ez } = member;
+    return [px + ex[0] * u + ey[0] * v + ez[0] * w, py + ex[1] * u + ey[1] * v + ez[1] * w];
+  }
+  const [nx, ny] = standsOn(member, quantity);
+  const reach = sideOf(quantity) * metresPerUnit * value;
+  return [px + nx * reach, py + ny * reach];
+}
+
+/** Pixels. Of many members, drawn small, dashes are longer: each of them takes its time. */
+const NEAR_DASHES = [2, 2.5];
+const FAR_DASHES = [6, 4];
+
 /** The deflected axis of a member, `factor` times larger than life. */
-export function deflectedPath(solution: Solution, outcome: number, member: DrawnMember, factor: number, view: View): Item {
+export function deflectedPath(
+  solution: Solution,
+  outcome: number,
+  member: DrawnMember,
+  factor: number,
+  view: View,
+  strength: 'asked for' | 'besides',
+): Item {
   const diagram = diagramOf(solution, outcome, member.index);
   const points: number[] = [];
   const fine = Math.min(12, samplesFor(member, view));
@@ -157,8 +208,8 @@ export function deflectedPath(solution: Solution, outcome: number, member: Drawn
   }
   return worldPath(points, {
     stroke: 'deflection',
-    width: 1.6 * view.weight,
-    dash: [2 * view.weight, 2.5 * view.weight],
+    width: (strength === 'asked for' ? 2.2 : 1.6) * view.weight,
+    ...(strength === 'besides' && { dash: (view.weight < 1 ? FAR_DASHES : NEAR_DASHES).map((part) => part * view.weight) }),
     texts: 'rather beside',
   });
 }

@@ -4,7 +4,6 @@ import { evaluate } from '@rigid-beam/core/results/polynomial';
 import { pieceOf } from '@rigid-beam/core/results/read';
 import { sideOf, standsOn, type DrawnQuantity, type Lean } from './diagram-items';
 import type { DrawnMember } from './geometry';
-import { isMoment } from './view';
 
 /** The sharpest kink round which a diagram is led, as the lean of its ordinate there: beyond it, ordinates stand square. */
 const SHARPEST = Math.tan((22 * Math.PI) / 180);
@@ -22,7 +21,7 @@ interface End {
  */
 export function leansOf(model: Model, drawn: DrawnQuantity, members: readonly DrawnMember[]): ReadonlyMap<number, Lean> {
   const leans = new Map<number, { start: number; end: number }>();
-  if (model.space !== 'plane' || !isMoment(drawn.quantity)) return leans;
+  if (model.space !== 'plane' || drawn.quantity !== 'Mz') return leans;
   const ends = new Map<string, End[]>();
   for (const member of members) {
     const own = model.members[member.index]!;
@@ -86,9 +85,9 @@ function isOne(a: End, b: End, drawn: DrawnQuantity): boolean {
 const inwards = ({ member, end }: End): readonly [number, number] =>
   end === 'start' ? member.ex : [-member.ex[0], -member.ex[1]];
 
-function valueAt({ member, end }: End, { solution, outcome, quantity }: DrawnQuantity): number {
+function valueAt({ member, end }: End, { solution, outcome }: DrawnQuantity): number {
   const diagram = diagramOf(solution, outcome, member.index);
   const k = end === 'start' ? diagram.first : diagram.end - 1;
-  const piece = pieceOf(diagram, k, quantity);
-  return sideOf(quantity) * evaluate(piece, 0, piece.length - 1, end === 'start' ? 0 : diagram.to[k]! - diagram.from[k]!);
+  const piece = pieceOf(diagram, k, 'Mz');
+  return sideOf('Mz') * evaluate(piece, 0, piece.length - 1, end === 'start' ? 0 : diagram.to[k]! - diagram.from[k]!);
 }

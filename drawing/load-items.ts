@@ -11,7 +11,7 @@ import { drawnNodes, nearness, pointOn } from './geometry';
 import { comb, intensityLabel, lineLabel } from './line-load-items';
 import { prefix, type Context } from './load-marks';
 import { membersInFront } from './structure-items';
-import { behind, isCrowded, isOutline } from './behind';
+import { FRONT, inDepth, isCrowded, isOutline } from './behind';
 import { saidOnce, withNeighbours } from './runs';
 import type { View } from './view';
 
@@ -35,12 +35,15 @@ export function loadItems(model: Model, factors: ReadonlyMap<string, number>, vi
     },
   };
   const nearOf = nearnessOfLoads(model, view, context);
-  const items = acting.flatMap(({ load, origin, factor }) => {
+  const isHint = view.loads === 'faint' && isCrowded(model, view) && view.selection.length === 0;
+  const all = acting.flatMap(({ load, origin, factor }) => {
+    // In a crowd a hint of what stands behind would not be seen.
+    if (isHint && nearOf(load) < FRONT) return [];
     const subject: Subject = { kind: 'load', id: origin.id };
-    const said = isCompound(origin) ? 'drawn' : 'said';
-    const items = itemsOf(context, load, subject, factor, said);
-    return isCrowded(model, view) ? behind(items, nearOf(load)) : items;
+    const said = isCompound(origin) || view.loads !== 'said' ? 'drawn' : 'said';
+    return [{ near: nearOf(load), items: itemsOf(context, load, subject, factor, said) }];
   });
+  const items = isCrowded(model, view) ? inDepth(all) : all.flatMap((one) => one.items);
   if (view.loads !== 'said') {
     // In a crowd a hint is their outline.
     const isThere = (path: Path): boolean => view.loads !== 'faint' || !isCrowded(model, view) || isOutline(path);

@@ -14,6 +14,9 @@ export interface TextBox {
 export type Met = 'nothing' | 'something light' | 'something heavy';
 
 const CELL = 28;
+/** Pixels up to which a line counts as short, and from where a text is said to its furthest place, with its own size and a short line. */
+const SHORT = 60;
+const REACH = 260;
 /** Numbers for each line: x1, y1, x2, y2, half its width, and 1 where no text may touch it. */
 const LINE = 6;
 
@@ -23,15 +26,31 @@ export class Obstacles {
   private readonly rows: number;
   private readonly lines: number[] = [];
   private readonly lineCells: number[][];
+  /** Of the lines that are being added: half their width, and 1 where no text may touch them. */
+  private half = 0;
+  private heavy = 0;
   private readonly boxes: TextBox[] = [];
   private readonly boxCells: number[][];
 
-  constructor({ width, height }: Camera) {
+  /** 1 for cells in which a text may come to stand, or through which a short line may come from there. */
+  private readonly wanted: Uint8Array;
+
+  /** `texts`: where texts ask for a place, x, y, …; what stands far from all of them is not looked at. */
+  constructor({ width, height }: Camera, texts: readonly number[]) {
     this.columns = Math.max(1, Math.ceil(width / CELL));
     this.rows = Math.max(1, Math.ceil(height / CELL));
     const cells = (): number[][] => Array.from({ length: this.columns * this.rows }, () => []);
     this.lineCells = cells();
     this.boxCells = cells();
+    this.wanted = new Uint8Array(this.columns * this.rows);
+    for (let k = 0; k < texts.length; k += 2) this.want(texts[k]!, texts[k + 1]!);
+  }
+
+  private want(x: number, y: number): void {
+    const from = (at: number): number => Math.max(0, Math.floor((at - REACH) / CELL));
+    const to = (at: number, last: number): number => Math.min(last, Math.floor((at + REACH) / CELL));
+    for (let j = from(y); j <= to(y, this.rows - 1); j++)
+      this.wanted.fill(1, j * this.columns + from(x), j * this.columns + to(x, this.columns - 1) + 1);
   }
 
   /** All that texts keep off in a list. */
@@ -41,26 +60,29 @@ export class Obstacles {
 
   private addPath({ vertices, parts, closed, width = 1, stroke, texts }: Path, camera: Camera): void {
     const part = (parts ?? Infinity) * VERTEX;
-    const half = stroke ? width / 2 : 0;
-    const heavy = texts === 'keep off' ? 1 : 0;
+    this.half = stroke ? width / 2 : 0;
+    this.heavy = texts === 'keep off' ? 1 : 0;
     let [firstX, firstY, lastX, lastY] = [0, 0, 0, 0];
     for (let i = 0; i < vertices.length; i += VERTEX) {
       const x = screenX(camera, vertices[i]!) + vertices[i + 2]!;
       const y = screenY(camera, vertices[i + 1]!) - vertices[i + 3]!;
       if (i === 0 || i % part === 0) {
-        if (closed && i > 0) this.addLine(lastX, lastY, firstX, firstY, half, heavy);
+        if (closed && i > 0) this.addLine(lastX, lastY, firstX, firstY);
         [firstX, firstY] = [x, y];
-      } else this.addLine(lastX, lastY, x, y, half, heavy);
+      } else this.addLine(lastX, lastY, x, y);
       [lastX, lastY] = [x, y];
     }
-    if (closed) this.addLine(lastX, lastY, firstX, firstY, half, heavy);
+    if (closed) this.addLine(lastX, lastY, firstX, firstY);
   }
 
-  private addLine(...[x1, y1, x2, y2, half, heavy]: [number, number, number, number, number, number]): void {
+  private addLine(x1: number, y1: number, x2: number, y2: number): void {
+    const length = Math.hypot(x2 - x1, y2 - y1);
+    const begins = this.cellAt(x1, y1);
+    if (length < SHORT && begins >= 0 && this.wanted[begins] === 0) return;
     const index = this.lines.length / LINE;
     let isSeen = false;
     // Cell by cell along the line: a long slanted one crosses few of those that its box covers.
-    const steps = Math.min(200, Math.max(1, Math.ceil(Math.hypot(x2 - x1, y2 - y1) / (CELL / 2))));
+    const steps = Math.min(200, Math.max(1, Math.ceil(length / (CELL / 2))));
     let before = -1;
     for (let k = 0; k <= steps; k++) {
       const t = k / steps;
@@ -70,7 +92,7 @@ export class Obstacles {
       before = cell;
       isSeen = true;
     }
-    if (isSeen) this.lines.push(x1, y1, x2, y2, half, heavy);
+    if (isSeen) this.lines.push(x1, y1, x2, y2, this.half, this.heavy);
   }
 
   private cellAt(x: number, y: number): number {

@@ -2,7 +2,7 @@ import type { Model } from '@rigid-beam/core/model/model';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { quantityExtremes } from '@rigid-beam/core/results/read-quantity';
 import { governingValues, largestOf } from './diagram-scale';
-import type { ForceQuantity } from './view';
+import type { SheetQuantity } from './view';
 
 /** A member whose bending is less than this part of what its axial force would make over its length is pulled or pushed, and hardly bent. */
 const SECONDARY = 0.1;
@@ -22,7 +22,7 @@ export function carriesAxially(model: Model, solution: Solution | undefined): bo
   }
   if (acting < 0) return false;
   const moments = momentsOf(model);
-  const size = (member: number, quantity: ForceQuantity): number => {
+  const size = (member: number, quantity: SheetQuantity): number => {
     const found = quantityExtremes(solution, acting, member, quantity);
     return found ? Math.max(Math.abs(found.max.value), Math.abs(found.min.value)) : 0;
   };
@@ -36,14 +36,14 @@ export function carriesAxially(model: Model, solution: Solution | undefined): bo
   return straight >= MOST * model.members.length;
 }
 
-const momentsOf = ({ space }: Model): readonly ForceQuantity[] => (space === 'space' ? ['Mz', 'My'] : ['Mz']);
+const momentsOf = ({ space }: Model): readonly SheetQuantity[] => (space === 'space' ? ['Mz', 'My'] : ['Mz']);
 
 /** The quantity that a model opens on: axial forces where it carries by them, else the larger of its bending moments. */
-export function opensOn(model: Model, solution: Solution | undefined): ForceQuantity {
+export function opensOn(model: Model, solution: Solution | undefined): SheetQuantity {
   if (carriesAxially(model, solution)) return 'N';
   if (model.space === 'plane' || !solution) return 'Mz';
   return largestMoment(solution, 0, 'My') > largestMoment(solution, 0, 'Mz') * (1 + 1e-9) ? 'My' : 'Mz';
 }
 
-export const largestMoment = (solution: Solution, outcome: number, quantity: ForceQuantity): number =>
+export const largestMoment = (solution: Solution, outcome: number, quantity: SheetQuantity): number =>
   largestOf(governingValues(solution, outcome, quantity));

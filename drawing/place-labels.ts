@@ -39,15 +39,19 @@ export function placeLabels(
 ): PlacedLabel[] {
   const labels = list.filter((item): item is Label => item.kind === 'label' && isNear(item, camera));
   if (labels.length === 0) return [];
-  const obstacles = new Obstacles(camera);
+  const ranked = labels
+    .map((label, order) => ({ label, order }))
+    .sort((a, b) => b.label.rank - a.label.rank || a.order - b.order)
+    .slice(0, MOST);
+  const obstacles = new Obstacles(
+    camera,
+    ranked.flatMap(({ label }) => placesAsked(label, camera)),
+  );
   obstacles.addPaths(list, camera);
   for (const { left, top, width, height, angle } of before)
     obstacles.addBox({ x: left + width / 2, y: top + height / 2, width, height, angle });
-  const ranked = labels
-    .map((label, order) => ({ label, order }))
-    .sort((a, b) => b.label.rank - a.label.rank || a.order - b.order);
   const placed: PlacedLabel[] = [];
-  for (const { label } of ranked.slice(0, MOST)) {
+  for (const { label } of ranked) {
     const size = { width: measure(label.text, label.role), height: TEXT_HEIGHT[label.role] * 1.2 };
     const place = placeFor(label, camera, size, obstacles);
     if (!place) continue;
@@ -59,6 +63,18 @@ export function placeLabels(
     });
   }
   return placed;
+}
+
+/** Where a label asks for its place: beside its point, and along its line. */
+function placesAsked(label: Label, camera: Camera): number[] {
+  const beside = anchor(label, camera);
+  if (!label.along) return beside;
+  const [x1, y1, x2, y2] = label.along;
+  const along = [0, 0.25, 0.5, 0.75, 1].flatMap((t) => [
+    screenX(camera, x1 + t * (x2 - x1)),
+    screenY(camera, y1 + t * (y2 - y1)),
+  ]);
+  return [...beside, ...along];
 }
 
 /** Whether a label may have a place on the sheet. */

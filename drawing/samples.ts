@@ -2,8 +2,9 @@ import { evaluate, stationary } from '@rigid-beam/core/results/polynomial';
 import { diagramOf } from '@rigid-beam/core/results/diagram';
 import type { BoundCurve } from '@rigid-beam/core/results/envelope-reading';
 import type { Stretch } from '@rigid-beam/core/results/envelope';
-import type { LineQuantity } from '@rigid-beam/core/results/quantities';
-import { pieceOf } from '@rigid-beam/core/results/read';
+import type { LineQuantity, Quantity } from '@rigid-beam/core/results/quantities';
+import { partsOf, pieceOf } from '@rigid-beam/core/results/read';
+import { memberReader } from '@rigid-beam/core/results/read-quantity';
 import type { Solution } from '@rigid-beam/core/results/results';
 
 /** Points of a diagram along a member: metres from its start, ascending, and the values there. Places repeat where a value jumps. */
@@ -33,6 +34,33 @@ export function samplesOf(
     }
   }
   return samples;
+}
+
+/** How close to a jump its two sides are read, as a part of a member. */
+const BESIDE = 1e-9;
+
+/** The greatest and the least values of what is derived on member m: at `fine` steps of each piece, at both sides of a jump, and at the extremes. */
+export function rangesOf(
+  solution: Solution,
+  outcome: number,
+  m: number,
+  quantity: Quantity,
+  fine: number,
+): { readonly max: Samples; readonly min: Samples } | undefined {
+  const reader = memberReader(solution, outcome, m);
+  const extremes = reader.extremes(quantity);
+  if (!extremes) return undefined;
+  const places = new Set([extremes.max.x, extremes.min.x]);
+  for (const part of partsOf(solution, outcome)) {
+    const { first, end, from, to, length } = diagramOf(solution, part, m);
+    for (let k = first; k < end; k++) {
+      const [start, stop] = [from[k]! + BESIDE * length, to[k]! - BESIDE * length];
+      for (let i = 0; i <= fine; i++) places.add(start + ((stop - start) * i) / fine);
+    }
+  }
+  const xs = [...places].sort((a, b) => a - b);
+  const read = xs.map((x) => reader.at(quantity, x)!);
+  return { max: { xs, values: read.map(({ max }) => max) }, min: { xs, values: read.map(({ min }) => min) } };
 }
 
 /** One side of an envelope that was read ahead, on member m. */

@@ -10,7 +10,7 @@ import { scaleOfDeflection, scaleOfDiagram, sheetItems } from './sheet-items';
 import { pointedItems } from './pointed-items';
 import { lookFrom, LOOKS } from './projection';
 import { quickItems } from './quick-items';
-import { forceQuantities, type View } from './view';
+import { sheetQuantities, type View } from './view';
 import { ribModel, lintelModel, solutionOf, view, labels, paths } from './test/demo';
 
 describe.each(Object.entries(LOOKS))('a space model seen from the %s', (look, { round, height }) => {
@@ -19,7 +19,7 @@ describe.each(Object.entries(LOOKS))('a space model seen from the %s', (look, { 
   const askew: View = { ...view, projection: lookFrom(round, height), localAxes: true };
 
   test('is drawn with finite numbers, whatever is shown', () => {
-    for (const quantity of forceQuantities)
+    for (const quantity of sheetQuantities)
       for (const outcome of [0, 3, 5])
         for (const item of sheetItems(model, solution, { ...askew, quantity, outcome })) {
           const numbers = item.kind === 'label' ? [item.x, item.y] : [...item.vertices];

@@ -4,23 +4,24 @@ import { unitFactor } from '@rigid-beam/core/quantities/parse';
 import { isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { actingFactors } from './acting-factors';
-import { behind, isCrowded } from './behind';
+import { inDepth, isCrowded } from './behind';
 import { barLabels, barsOf, type Bar } from './axial-items';
 import { deflectedPath, diagramItems } from './diagram-items';
 import { deflectionScale, diagramScale, governingValues, largestOf } from './diagram-scale';
 import { dimensionItems } from './dimension-items';
 import type { Item } from './display-list';
-import { drawnMembers, extentOf, nearness } from './geometry';
+import { drawnMembers, extentOf, nearness, type DrawnMember } from './geometry';
 import { gridLineItems } from './grid-line-items';
 import { leansOf } from './leans';
 import { loadItems } from './load-items';
 import { reactionItems } from './reaction-items';
 import { resultantItems } from './resultant-items';
 import { sectionItems } from './section-items';
+import { unitOfQuantity } from './show-quantity-value';
 import { membersInFront, structureItems } from './structure-items';
 import { supportItems } from './support-items';
 import { valueLabels } from './value-labels';
-import { isMoment, type View } from './view';
+import { isDeflection, type View } from './view';
 
 /** The whole drawing of a model: (model, solution, view) → display list, from back to front. A new kind of item is added here. */
 export function sheetItems(model: Model, solution: Solution | undefined, view: View): Item[] {
@@ -33,7 +34,7 @@ export function sheetItems(model: Model, solution: Solution | undefined, view: V
     ...(view.loads === 'none' ? [] : loadItems(model, actingFactors(model, shown, view.outcome), view)),
     ...(shown && view.resultant ? resultantItems(model, shown, view) : []),
     ...diagram,
-    ...(shown && view.deflected ? deflected(model, shown, view) : []),
+    ...(shown && view.deflected && !isDeflection(view.quantity) ? deflected(model, shown, view) : []),
     ...structureItems(model, view, bars),
     ...(view.supports === 'none' ? [] : supportItems(model, view)),
     ...(shown && view.reactions ? reactionItems(model, shown, view.outcome, view) : []),
@@ -46,16 +47,23 @@ interface DiagramParts {
 }
 const NO_DIAGRAM: DiagramParts = { bars: undefined, items: [] };
 
-/** Metres of drawing per N or N·m, and what one metre stands for; the title block shows it. */
+/** Metres of drawing per unit of the quantity, and what one metre stands for; the title block shows it. */
 export function scaleOfDiagram(
   model: Model,
   solution: Solution,
   view: View,
 ): { readonly metresPerUnit: number; readonly perMetre: number } {
-  if (view.quantity === 'none') return { metresPerUnit: 0, perMetre: 0 };
-  const display = { ...defaultDisplay, ...model.display };
-  const unit = unitFactor(isMoment(view.quantity) ? display.moment : display.force);
-  const largest = largestOf(governingValues(solution, view.outcome, view.quantity));
+  const { quantity, outcome } = view;
+  if (quantity === 'none') return { metresPerUnit: 0, perMetre: 0 };
+  const largest = largestOf(governingValues(solution, outcome, quantity));
+  if (isDeflection(quantity)) {
+    const isLineDrawn = solution.outcomes[outcome]?.kind !== 'envelope';
+    const factor = isLineDrawn
+      ? scaleOfDeflection(model, solution, view)
+      : deflectionScale(largest, extentOf(model), view.diagramFactor);
+    return { metresPerUnit: factor, perMetre: factor > 0 ? 1 / factor : 0 };
+  }
+  const unit = unitFactor(unitOfQuantity(quantity, { ...defaultDisplay, ...model.display }));
   return diagramScale(largest, extentOf(model), unit, view.diagramFactor);
 }
 
@@ -84,10 +92,14 @@ function diagramParts(model: Model, solution: Solution, view: View): DiagramPart
   const drawn = { solution, outcome, quantity, metresPerUnit };
   const leans = leansOf(model, drawn, members);
   const near = isCrowded(model, view) ? nearness(model, view) : undefined;
-  const items = members.flatMap((member) => {
-    const own = diagramItems(drawn, member, view, leans.get(member.index));
-    return near ? behind(own, near(member.depth)) : own;
-  });
+  const isLineDrawn = isDeflection(quantity) && solution.outcomes[outcome]!.kind !== 'envelope';
+  const itemsOn = (member: DrawnMember): Item[] =>
+    isLineDrawn
+      ? [deflectedPath(solution, outcome, member, metresPerUnit, view, 'asked for')]
+      : diagramItems(drawn, member, view, leans.get(member.index));
+  const items = near
+    ? inDepth(members.map((member) => ({ near: near(member.depth), items: itemsOn(member) })))
+    : members.flatMap(itemsOn);
   return {
     bars: undefined,
     items: view.values === 'none' ? items : [...items, ...valueLabels(model, drawn, members, governing, view)],
@@ -97,5 +109,5 @@ function diagramParts(model: Model, solution: Solution, view: View): DiagramPart
 function deflected(model: Model, solution: Solution, view: View): Item[] {
   const factor = scaleOfDeflection(model, solution, view);
   if (factor === 0) return [];
-  return drawnMembers(model, view).map((member) => deflectedPath(solution, view.outcome, member, factor, view));
+  return drawnMembers(model, view).map((member) => deflectedPath(solution, view.outcome, member, factor, view, 'besides'));
 }

@@ -17,10 +17,11 @@ export function showValue(quantity: Quantity, value: number, display: DisplayUni
 const decimalsFor = (largest: number): number =>
   largest > 0 ? Math.min(8, Math.max(0, 2 - Math.floor(Math.log10(largest) + 1e-9))) : 0;
 
-/** What the sheet writes beside a diagram, as fine as the largest value asks: a moment without a sign, since the side says it. */
+/** What the sheet writes beside a diagram, as fine as the largest value asks: a moment and a deflection without a sign, since the side says it. */
 export function valueOnSheet(quantity: Quantity, value: number, largest: number, display: DisplayUnits): string {
   const unit = unitOfQuantity(quantity, display);
   const text = Math.abs(inUnit(value, unit)).toFixed(decimalsFor(inUnit(largest, unit)));
   if (quantity === 'N') return `${value >= 0 ? 'T' : 'C'} ${text}`;
-  return value < 0 && quantityTable[quantity].side > 0 && Number(text) !== 0 ? `−${text}` : text;
+  const isSaidBySide = quantityTable[quantity].side < 0 || quantityTable[quantity].dimension === 'length';
+  return value < 0 && !isSaidBySide && Number(text) !== 0 ? `−${text}` : text;
 }

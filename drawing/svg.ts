@@ -1,6 +1,7 @@
 import { screenX, screenY, type Camera } from './camera';
-import { VERTEX, type DisplayList, type Ink } from './display-list';
+import { VERTEX, type DisplayList, type Ink, type Path } from './display-list';
 import { placeLabels, roughMeasure, TEXT_HEIGHT } from './place-labels';
+import { sameStyle } from './same-style';
 
 /** The colour of each ink; in a page these are variables of the theme. */
 export type Palette = (ink: Ink) => string;
@@ -8,21 +9,38 @@ export type Palette = (ink: Ink) => string;
 const round = (x: number): string => String(Math.round(x * 10) / 10);
 const escape = (text: string): string => text.replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`);
 
+/** Paths that follow each other in the same style: a browser looks at each element of a page in every frame. */
+function runsOf(list: DisplayList): readonly (readonly Path[])[] {
+  const runs: Path[][] = [];
+  for (const item of list) {
+    if (item.kind !== 'path') continue;
+    const run = runs.at(-1);
+    if (run && sameStyle(run[0]!, item)) run.push(item);
+    else runs.push([item]);
+  }
+  return runs;
+}
+
+function outlineOf({ vertices, parts, closed }: Path, camera: Camera): string {
+  let outline = '';
+  const part = (parts ?? Infinity) * VERTEX;
+  for (let i = 0; i < vertices.length; i += VERTEX) {
+    const begins = i === 0 || i % part === 0;
+    outline += `${begins ? (i > 0 && closed ? 'ZM' : 'M') : 'L'}${round(screenX(camera, vertices[i]!) + vertices[i + 2]!)} ${round(screenY(camera, vertices[i + 1]!) - vertices[i + 3]!)}`;
+  }
+  return closed ? `${outline}Z` : outline;
+}
+
 /** The inner markup of an SVG of the camera's size: for thumbnails, print and export. */
 export function svgMarkup(list: DisplayList, camera: Camera, palette: Palette): string {
-  const paths = list.flatMap((item) => {
-    if (item.kind !== 'path') return [];
-    let outline = '';
-    const part = (item.parts ?? Infinity) * VERTEX;
-    for (let i = 0; i < item.vertices.length; i += VERTEX) {
-      const begins = i === 0 || i % part === 0;
-      outline += `${begins ? (i > 0 && item.closed ? 'ZM' : 'M') : 'L'}${round(screenX(camera, item.vertices[i]!) + item.vertices[i + 2]!)} ${round(screenY(camera, item.vertices[i + 1]!) - item.vertices[i + 3]!)}`;
-    }
+  const paths = runsOf(list).map((run) => {
+    const item = run[0]!;
+    const outline = run.map((one) => outlineOf(one, camera)).join('');
     const fill = item.fill ? palette(item.fill) : 'none';
     const stroke = item.stroke ? ` stroke="${palette(item.stroke)}" stroke-width="${item.width ?? 1}"` : '';
     const dash = item.dash ? ` stroke-dasharray="${item.dash.join(' ')}"` : '';
     const opacity = item.opacity === undefined ? '' : ` opacity="${item.opacity}"`;
-    return [`<path d="${outline}${item.closed ? 'Z' : ''}" fill="${fill}"${stroke}${dash}${opacity}/>`];
+    return `<path d="${outline}" fill="${fill}"${stroke}${dash}${opacity}/>`;
   });
   const texts = placeLabels(list, camera, roughMeasure).map(({ label, left, top, width, height, angle, leader }) => {
     const [x, y] = [round(left + width / 2), round(top + height / 2)];

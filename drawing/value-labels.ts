@@ -1,12 +1,14 @@
 import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import type { Model } from '@rigid-beam/core/model/model';
+import { quantityTable } from '@rigid-beam/core/results/quantities';
 import { quantityExtremes } from '@rigid-beam/core/results/read-quantity';
-import { inkOf, sideOf, standsOn, type DrawnQuantity } from './diagram-items';
+import { inkOf, sideOf, standsOn, tipOf, type DrawnQuantity } from './diagram-items';
 import type { Governing } from './diagram-scale';
 import type { Label } from './display-list';
-import { pointOn, type DrawnMember } from './geometry';
+import type { DrawnMember } from './geometry';
 import { unitOfQuantity, valueOnSheet } from './show-quantity-value';
 import type { View } from './view';
+import { SKETCHED } from './weight';
 
 /** Part of the largest value under which a value waits until its member is pointed at. */
 export const SMALL = 0.05;
@@ -56,32 +58,37 @@ function extremesOf(
   size: number,
   view: View,
 ): Found[] {
-  const { max, min } = quantityExtremes(solution, outcome, member.index, quantity)!;
+  const own = quantityExtremes(solution, outcome, member.index, quantity);
+  if (!own) return [];
+  const { max, min } = own;
   const isPointed = view.pointed === member.id;
   // A constant value stands in the middle of its member.
   const isConstant = max.value - min.value < 1e-6 * size;
-  return (isConstant ? [max] : [max, min]).flatMap(({ x, value }) => {
+  const isOne = isConstant || quantityTable[quantity].derived?.isMagnitude === true;
+  return (isOne ? [max] : [max, min]).flatMap(({ x, value }) => {
     const isGoverning = [governing.max, governing.min].some(
       (one) => one.member === member.index && one.x === x && one.value === value && Math.abs(value) >= SMALL * size,
     );
+    // From far away only what governs is said.
+    if (!isGoverning && !isPointed && view.weight < SKETCHED) return [];
     if (Math.abs(value) < SMALL * size && !(isPointed && Math.abs(value) > 1e-9 * size)) return [];
     return [{ member, x: isConstant ? member.length / 2 : x, value, isGoverning, isPointed }];
   });
 }
 
-function labelOf(model: Model, { quantity, metresPerUnit }: DrawnQuantity, found: Found, size: number): Label {
+function labelOf(model: Model, drawn: DrawnQuantity, found: Found, size: number): Label {
+  const { quantity } = drawn;
   const display: DisplayUnits = { ...defaultDisplay, ...model.display };
   const { member, x, value, isGoverning } = found;
   const normal = standsOn(member, quantity);
   const side = sideOf(quantity) * Math.sign(value);
-  const reach = metresPerUnit * Math.abs(value) * side;
-  const [px, py] = pointOn(member, x);
+  const [tx, ty] = tipOf(drawn, member, x, value);
   const text = valueOnSheet(quantity, value, size, display);
   return {
     kind: 'label',
     text: isGoverning ? `${text} ${unitOfQuantity(quantity, display)}` : text,
-    x: px + normal[0] * reach,
-    y: py + normal[1] * reach,
+    x: tx,
+    y: ty,
     dx: 3 * side * normal[0],
     dy: 3 * side * normal[1],
     away: [side * normal[0], side * normal[1]],

@@ -1,16 +1,19 @@
-import { quantityTable } from '@rigid-beam/core/results/quantities';
+import { quantityTable, type Quantity } from '@rigid-beam/core/results/quantities';
 import type { Subject } from './display-list';
 import { NOTHING_HIDDEN, type Seen } from './geometry';
 import { ELEVATION, type WorkPlane } from './projection';
 
-/** Which diagram stands on the members. Plane models have N, Vy and Mz. */
-export const forceQuantities = ['N', 'Vy', 'Vz', 'T', 'My', 'Mz'] as const;
-export type ForceQuantity = (typeof forceQuantities)[number];
-export const diagramQuantities = [...forceQuantities, 'none'] as const;
+/** What can be drawn on the members; plane models have fewer. Displacements along members are part of how these deflect. */
+export const sheetQuantities = ['N', 'Vy', 'Vz', 'T', 'My', 'Mz', 'M', 'v', 'w', 'sigma'] as const satisfies readonly Quantity[];
+export type SheetQuantity = (typeof sheetQuantities)[number];
+export const diagramQuantities = [...sheetQuantities, 'none'] as const;
 export type DiagramQuantity = (typeof diagramQuantities)[number];
 
 export const isMoment = (quantity: DiagramQuantity): boolean =>
   quantity !== 'none' && quantityTable[quantity].dimension === 'moment';
+
+/** A displacement of the axis: drawn as the line that the members take. */
+export const isDeflection = (quantity: DiagramQuantity): boolean => quantity === 'v' || quantity === 'w';
 
 /** How much of a thing is shown: not at all, as a hint, as it is, or with its words. */
 export type Strength = 'none' | 'faint' | 'plain' | 'said';

@@ -68,7 +68,8 @@ async function frames(page, act) {
 async function drawnAnew(page) {
   const times = [];
   for (let i = 0; i < 6; i++) {
-    const toggle = await page.waitForSelector(`::-p-aria(Bending moment about ${'yz'[i % 2]})`);
+    // Found without the tree for screen readers, which the browser would keep up with the page from then on.
+    const toggle = await page.waitForSelector(`[aria-label="Bending moment about ${'yz'[i % 2]}"]`);
     times.push(
       await page.evaluate(async (button) => {
         const frame = () => new Promise((resolve) => requestAnimationFrame(() => resolve(performance.now())));

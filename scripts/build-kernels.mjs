@@ -7,11 +7,18 @@ import asc from 'assemblyscript/asc';
 const root = new URL('..', import.meta.url).pathname;
 const units = [
   { source: 'core/linear-algebra/wasm/kernels.ts', target: 'core/linear-algebra/kernels-bytes.ts', name: 'kernelBytes' },
+  // The same with products that are added in one step, for platforms that have them.
+  {
+    source: 'core/linear-algebra/wasm/kernels.ts',
+    target: 'core/linear-algebra/fused-kernels-bytes.ts',
+    name: 'fusedKernelBytes',
+    features: ['relaxed-simd'],
+  },
   { source: 'core/results/wasm/recovery.ts', target: 'core/results/recovery-bytes.ts', name: 'recoveryBytes' },
 ];
 
 /** The module compiled from one file and what it imports from beside it, as bytes. */
-async function compiled(source) {
+async function compiled(source, features = []) {
   const read = (name) => {
     const file = join(root, dirname(source), name);
     return existsSync(file) ? readFileSync(file, 'utf8') : null;
@@ -29,6 +36,7 @@ async function compiled(source) {
       'stub',
       '--enable',
       'simd',
+      ...features.flatMap((feature) => ['--enable', feature]),
       '--importMemory',
       '--initialMemory',
       '1',
@@ -46,8 +54,8 @@ async function compiled(source) {
   process.exit(1);
 }
 
-for (const { source, target, name } of units) {
-  const bytes = await compiled(source);
+for (const { source, target, name, features } of units) {
+  const bytes = await compiled(source, features);
   const lines = Buffer.from(bytes)
     .toString('base64')
     .match(/.{1,120}/g)

@@ -22,17 +22,24 @@ const isFree = (port) =>
     probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
   });
 
+/** A port that is free now may be taken by somebody else before the server listens: then the next one is tried. */
+async function started() {
+  for (let port = wanted; port <= Math.min(wanted + 50, 65535); port++) {
+    if (!(await isFree(port))) continue;
+    if (port !== wanted) console.log(`Port ${wanted} is taken; using ${port}.`);
+    try {
+      return { port, server: await startServer(port) };
+    } catch (error) {
+      if (await isFree(port)) throw error;
+    }
+  }
+  throw new Error(`No port from ${wanted} on is free. Set PORT to another one.`);
+}
+
 try {
   install();
   build();
-  let port = wanted;
-  while (!(await isFree(port))) {
-    if (port >= Math.min(wanted + 50, 65535))
-      throw new Error(`No port from ${wanted} to ${port} is free. Set PORT to another one.`);
-    port++;
-  }
-  if (port !== wanted) console.log(`Port ${wanted} is taken; using ${port}.`);
-  const server = await startServer(port);
+  const { port, server } = await started();
   console.log(`Rigid Beam is ready at http://127.0.0.1:${port}   (Ctrl+C stops it)`);
   let stopping = false;
   for (const signal of ['SIGINT', 'SIGTERM']) {

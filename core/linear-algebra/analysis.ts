@@ -1,6 +1,6 @@
 import type { Graph } from './graph';
 import { minimumDegree } from './minimum-degree';
-import { nestedDissection } from './nested-dissection';
+import { fillOf, nestedDissection, ranks } from './nested-dissection';
 
 /**
  * What can be known of a factor from the pattern alone. Unknowns come in blocks (the free freedoms of a node); the blocks are
@@ -31,11 +31,18 @@ export interface Analysis {
 /** From this many operations on, dissection is worth its own time. */
 const MUCH_WORK = 1e9;
 
+/** So many blocks that fill a volume so far have their cheaper factor by dissection, without a trial. */
+const MANY = 1200;
+const VOLUME = 0.45;
+
 /**
  * Orders the blocks so that the factor stays sparse, and finds its supernodes. `weights`: unknowns of each block. Where `places`
- * (three coordinates a block) are given, large systems are ordered by dissection too, and the cheaper factor is taken.
+ * (three coordinates a block) are given, large systems are ordered by dissection too, and the cheaper factor is taken; those that fill a
+ * volume by dissection alone.
  */
 export function analyse(graph: Graph, weights: Int32Array, places?: Float64Array): Analysis {
+  const steps = places && graph.size > MANY ? ranks(places) : undefined;
+  if (steps && fillOf(steps) > VOLUME) return analyseOrder(graph, weights, nestedDissection(graph, weights, places!, steps));
   const first = analyseOrder(graph, weights, minimumDegree(graph, weights));
   if (!places || first.work < MUCH_WORK) return first;
   const second = analyseOrder(graph, weights, nestedDissection(graph, weights, places));

@@ -1,3 +1,4 @@
+import { fusedKernelBytes } from './fused-kernels-bytes';
 import { kernelBytes } from './kernels-bytes';
 import type { Kernels, SolvePlaces } from './kernels';
 import { wasmModule } from './wasm-module';
@@ -5,9 +6,12 @@ import { wasmModule } from './wasm-module';
 /** What the compiled module exports, in `wasm/kernels.ts`: the kernels on places in bytes, flags as numbers. */
 type Exports = Readonly<Record<Exclude<keyof Kernels, 'reserve' | 'backwardOfUnits'>, (...places: number[]) => void>>;
 
-/** The kernels in WebAssembly with vectors of two numbers. */
+/**
+ * The kernels in WebAssembly with vectors of two numbers. Where the platform adds a product in one step (relaxed SIMD), they do: half the
+ * work of a factorization, with one rounding in place of two; results agree but for rounding.
+ */
 export function wasmKernels(): Kernels {
-  const { reserve, exports: run } = wasmModule<Exports>(kernelBytes);
+  const { reserve, exports: run } = wasmModule<Exports>(fusedKernelBytes, kernelBytes);
   const backward = ({ table, supernodes, x, together, work }: SolvePlaces, ofUnits: 0 | 1): void =>
     run().backward(4 * table, supernodes, 8 * x, together, 8 * work, ofUnits);
   return {

@@ -12,10 +12,9 @@ const DEEPEST = 12;
  * axes, and what joins the two sides is eliminated after them (George, 1973, with the geometry to find the cuts). Within these
  * limits the order is that of minimum degree. For frames that fill a volume it needs less work than minimum degree alone.
  */
-export function nestedDissection(graph: Graph, weights: Int32Array, places: Float64Array): Int32Array {
+export function nestedDissection(graph: Graph, weights: Int32Array, places: Float64Array, steps = ranks(places)): Int32Array {
   const classes = new Uint8Array(graph.size);
   const side = new Int8Array(graph.size);
-  const steps = ranks(places);
   const stack: { part: Int32Array; depth: number }[] = [{ part: Int32Array.from({ length: graph.size }, (_, v) => v), depth: 0 }];
   while (stack.length > 0) {
     const { part, depth } = stack.pop()!;
@@ -96,8 +95,18 @@ function taken(graph: Graph, part: Int32Array, side: Int8Array, from: number): C
   return { separator, low: part.filter((v) => side[v] === LOW), high: part.filter((v) => side[v] === HIGH) };
 }
 
+/**
+ * How far vertices at such ranks fill a volume: a cut across their longest axis goes through s of n vertices, and s^1.5 / n is 1 for a cube
+ * and little for a sheet, a tower, or what lies nowhere in rows.
+ */
+export function fillOf(steps: Float64Array): number {
+  const count = steps.length / 3;
+  const longest = steps.reduce((most, rank) => Math.max(most, rank), 0) + 1;
+  return count === 0 ? 0 : (count / longest) ** 1.5 / count;
+}
+
 /** Coordinates as ranks along each axis, so that the bays of a frame are steps of one whatever their size. */
-function ranks(places: Float64Array): Float64Array {
+export function ranks(places: Float64Array): Float64Array {
   const count = places.length / 3;
   const result = new Float64Array(places.length);
   for (let axis = 0; axis < 3; axis++) {

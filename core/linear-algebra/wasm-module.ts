@@ -7,6 +7,7 @@ interface WasmMemory {
   readonly grow: (pages: number) => number;
 }
 declare const WebAssembly: {
+  readonly validate: (bytes: Uint8Array) => boolean;
   readonly Module: new (bytes: Uint8Array) => object;
   readonly Memory: new (size: { initial: number }) => WasmMemory;
   readonly Instance: new (module: object, imports: object) => { readonly exports: unknown };
@@ -29,10 +30,11 @@ export interface WasmModule<Exports> {
 const NEEDED =
   'Rigid Beam computes with WebAssembly and its vectors, which this browser lacks or forbids. Open it in a current browser, and allow WebAssembly for this address.';
 
-/** Loads a module that imports its memory; throws with words where the platform lacks WebAssembly or forbids it. */
-export function wasmModule<Exports>(base64: string): WasmModule<Exports> {
+/** Loads the first module that the platform understands, which imports its memory; throws with words where it lacks WebAssembly or forbids it. */
+export function wasmModule<Exports>(...choices: readonly string[]): WasmModule<Exports> {
   try {
-    return loaded(new WebAssembly.Module(decoded(base64)));
+    const all = choices.map(decoded);
+    return loaded(new WebAssembly.Module(all.find((bytes) => WebAssembly.validate(bytes)) ?? all.at(-1)!));
   } catch (cause) {
     throw new Error(NEEDED, { cause });
   }

@@ -1,5 +1,5 @@
 import type { Extremes } from './extreme';
-import type { LineQuantity, Quantity } from './quantities';
+import type { Quantity } from './quantities';
 
 /** Bounds of one quantity at some places of all members: those of member m are first[m] ≤ i < first[m+1], metres from its start, ascending. */
 export interface BoundCurve {
@@ -21,7 +21,7 @@ export interface ReadExtremes {
 export interface EnvelopeReading {
   readonly extremes: ReadonlyMap<Quantity, ReadExtremes>;
   /** Of the quantities that were drawn so far. */
-  readonly curves: ReadonlyMap<LineQuantity, BoundCurve>;
+  readonly curves: ReadonlyMap<Quantity, BoundCurve>;
 }
 
 const VALUES = 4;

@@ -1,46 +1,53 @@
 import { combinerOf } from '../linear-algebra/combine';
+import type { Fibres } from '../sections/fibres';
 import { blockOf, weightsOf, type Block } from './envelope-block';
 import type { BoundCurve } from './envelope-reading';
 import { evaluate } from './polynomial';
-import { degreeOf, isStored, offsetOf, type LineQuantity } from './quantities';
+import { degreeOf, isLine, isStored, offsetOf, quantityTable, type LineQuantity, type Quantity } from './quantities';
 import { partsOf } from './read';
 import type { Solution } from './results';
 
 /** Places along a piece at which the bounds of an envelope are drawn. */
 const PLACES = 9;
 
-/** Members that are read together, and parts that pass before the reader is asked whether it may go on. */
+/** Members that are read together, and parts that pass before the reader is asked whether it may go on: of what is derived fewer, since each place takes longer. */
 const BLOCK = 480;
-const AT_ONCE = 100;
+const AT_ONCE = { stored: 100, derived: 4 };
+
+/** What derived quantities follow from. */
+const FORCES = ['N', 'My', 'Mz'] as const;
+
+/** Bounds at the places of a block. */
+interface Bounds {
+  readonly max: ArrayLike<number>;
+  readonly min: ArrayLike<number>;
+}
 
 /**
  * The bounds of one quantity over all parts of an envelope, at places along every member: for drawing, since between two places nothing is
- * known. What stands at a place of a sum is the sum of what stands there in its cases. Yields the part of the work that is done.
+ * known. What stands at a place of a sum is the sum of what stands there in its cases; what is derived follows from the forces there. NaN
+ * where a quantity is not known. Yields the part of the work that is done.
  */
-export function* readCurve(solution: Solution, outcome: number, quantity: LineQuantity): Generator<number, BoundCurve> {
-  const parts = partsOf(solution, outcome);
-  const weights = parts.map((part) => weightsOf(solution, part));
+export function* readCurve(solution: Solution, outcome: number, quantity: Quantity): Generator<number, BoundCurve> {
+  const weights = partsOf(solution, outcome).map((part) => weightsOf(solution, part));
   const members = solution.structure.names.members.length;
   const first = [0];
   const [xs, max, min]: [number[], number[], number[]] = [[], [], []];
   for (let from = 0; from < members; from += BLOCK) {
     const to = Math.min(from + BLOCK, members);
     const block = blockOf(solution, from, to);
-    const sums = combinerOf(
-      block.cases.map((numbers) => samplesOf(block, numbers, quantity)),
-      0,
-    );
-    for (let p = 0; p < parts.length; p++) {
-      sums.sum(weights[p]!);
-      sums.bound();
-      if (p % AT_ONCE === AT_ONCE - 1) yield (from + ((to - from) * p) / parts.length) / members;
-    }
+    const reading = isLine(quantity)
+      ? storedBounds(block, weights, quantity)
+      : derivedBounds(block, weights, quantity, solution.fibres.slice(from, to));
+    let step = reading.next();
+    for (; !step.done; step = reading.next()) yield (from + (to - from) * step.value) / members;
+    const bounds = step.value;
     const before = first.at(-1)!;
     for (const piece of block.first.subarray(1)) first.push(before + PLACES * piece);
-    for (let i = 0; i < sums.max.length; i++) {
+    for (let i = 0; i < bounds.max.length; i++) {
       xs.push(placeOf(block, i));
-      max.push(sums.max[i]!);
-      min.push(sums.min[i]!);
+      max.push(bounds.max[i]!);
+      min.push(bounds.min[i]!);
     }
     yield to / members;
   }
@@ -50,6 +57,50 @@ export function* readCurve(solution: Solution, outcome: number, quantity: LineQu
     max: Float64Array.from(max),
     min: Float64Array.from(min),
   };
+}
+
+function* storedBounds(block: Block, weights: readonly ArrayLike<number>[], quantity: LineQuantity): Generator<number, Bounds> {
+  const sums = combinerOf(
+    block.cases.map((numbers) => samplesOf(block, numbers, quantity)),
+    0,
+  );
+  for (const [p, factors] of weights.entries()) {
+    sums.sum(factors);
+    sums.bound();
+    if (p % AT_ONCE.stored === AT_ONCE.stored - 1) yield p / weights.length;
+  }
+  return sums;
+}
+
+function* derivedBounds(
+  block: Block,
+  weights: readonly ArrayLike<number>[],
+  quantity: Quantity,
+  fibres: readonly (Fibres | undefined)[],
+): Generator<number, Bounds> {
+  const { at } = quantityTable[quantity].derived!;
+  const places = block.from.length * PLACES;
+  const [max, min] = [new Float64Array(places).fill(-Infinity), new Float64Array(places).fill(Infinity)];
+  // All three side by side: sums share one memory.
+  const sums = combinerOf(
+    block.cases.map((numbers) => {
+      const all = new Float64Array(3 * places);
+      FORCES.forEach((force, k) => all.set(samplesOf(block, numbers, force), k * places));
+      return all;
+    }),
+    0,
+  );
+  for (const [p, factors] of weights.entries()) {
+    const sum = sums.sum(factors);
+    for (let m = 0; m < fibres.length; m++)
+      for (let i = PLACES * block.first[m]!; i < PLACES * block.first[m + 1]!; i++) {
+        const range = at({ N: sum[i]!, My: sum[places + i]!, Mz: sum[2 * places + i]! }, fibres[m]);
+        max[i] = Math.max(max[i]!, range ? range.max : NaN);
+        min[i] = Math.min(min[i]!, range ? range.min : NaN);
+      }
+    if (p % AT_ONCE.derived === AT_ONCE.derived - 1) yield p / weights.length;
+  }
+  return { max, min };
 }
 
 /** Metres from the member's start to sample i of a block. */

@@ -1,5 +1,5 @@
 import type { BoundCurve, EnvelopeReading } from './envelope-reading';
-import type { LineQuantity } from './quantities';
+import type { Quantity } from './quantities';
 import { partsOf } from './read';
 import type { Solution } from './results';
 
@@ -14,7 +14,7 @@ export const isReadAhead = (solution: Solution, outcome: number): boolean =>
   partsOf(solution, outcome).length * solution.structure.names.members.length > MANY;
 
 /** Whether all members of an outcome may be looked at now; with a quantity, whether its diagrams may. */
-export function isReady(solution: Solution, outcome: number, drawn?: LineQuantity): boolean {
+export function isReady(solution: Solution, outcome: number, drawn?: Quantity): boolean {
   if (!isReadAhead(solution, outcome)) return true;
   const reading = readingOf(solution, outcome);
   return reading !== undefined && (drawn === undefined || reading.curves.has(drawn));
@@ -23,7 +23,7 @@ export function isReady(solution: Solution, outcome: number, drawn?: LineQuantit
 /** What was found of an envelope: the extremes of all quantities, or the bounds of one, or both. */
 export interface Found {
   readonly extremes?: EnvelopeReading['extremes'];
-  readonly curve?: readonly [LineQuantity, BoundCurve];
+  readonly curve?: readonly [Quantity, BoundCurve];
 }
 
 /** The solution with what was found of one of its envelopes, beside what was known. */

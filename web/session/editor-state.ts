@@ -4,7 +4,7 @@ import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import type { RemediedMechanism } from '@rigid-beam/core/analysis/remedies';
 import type { Results } from '@rigid-beam/core/results/results';
 import type { Subject } from '@rigid-beam/drawing/display-list';
-import type { ForceQuantity } from '@rigid-beam/drawing/view';
+import type { SheetQuantity } from '@rigid-beam/drawing/view';
 import { LIVELY } from '@rigid-beam/drawing/weight';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import type { SolveProgress } from '../solver/solver.worker';
@@ -81,12 +81,12 @@ export interface EditorState extends Place {
 export type DrawerContent = 'nodes' | 'members' | 'charts';
 
 export interface Suggestion {
-  readonly quantity: ForceQuantity;
+  readonly quantity: SheetQuantity;
   readonly axial: 'bars' | 'diagrams';
 }
 
 /** The quantity that is looked at: the chosen one, or what the structure suggests. */
-export const quantityOf = ({ quantity, suggestion }: Pick<EditorState, 'quantity' | 'suggestion'>): ForceQuantity =>
+export const quantityOf = ({ quantity, suggestion }: Pick<EditorState, 'quantity' | 'suggestion'>): SheetQuantity =>
   quantity ?? suggestion?.quantity ?? 'Mz';
 
 /** What of the state only switches the view. */

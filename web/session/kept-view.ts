@@ -1,9 +1,9 @@
 import type { Switches } from '@rigid-beam/drawing/stage-view';
-import { forceQuantities, type ForceQuantity } from '@rigid-beam/drawing/view';
+import { sheetQuantities, type SheetQuantity } from '@rigid-beam/drawing/view';
 
 /** What somebody chose to see of a model, kept by the browser: by stage what is switched, and the quantity. */
 export interface KeptView {
-  readonly quantity?: ForceQuantity;
+  readonly quantity?: SheetQuantity;
   readonly stages?: Readonly<Record<string, Switches>>;
 }
 
@@ -13,7 +13,7 @@ const keyOf = (model: string): string => `rigid-beam:view:${model}`;
 export function keptView(model: string): KeptView {
   try {
     const found = JSON.parse(localStorage.getItem(keyOf(model)) ?? '{}') as KeptView;
-    const quantity = forceQuantities.find((one) => one === found.quantity);
+    const quantity = sheetQuantities.find((one) => one === found.quantity);
     const stages = typeof found.stages === 'object' && found.stages !== null ? found.stages : {};
     return { ...(quantity && { quantity }), stages };
   } catch {

@@ -1,5 +1,5 @@
 import { isOn, switchNames, type Switches } from '@rigid-beam/drawing/stage-view';
-import { forceQuantities, type ForceQuantity } from '@rigid-beam/drawing/view';
+import { sheetQuantities, type SheetQuantity } from '@rigid-beam/drawing/view';
 
 /** What is looked at; it stands in the address, so that a link opens what was seen. */
 export interface Place {
@@ -8,7 +8,7 @@ export interface Place {
   /** Id of the case or combination that acts; undefined lets the first one act. */
   readonly acting: string | undefined;
   /** The quantity that was chosen; until one is, the structure suggests it. */
-  readonly quantity: ForceQuantity | undefined;
+  readonly quantity: SheetQuantity | undefined;
   /** What is shown besides, or instead of, what the stage shows. */
   readonly switches: Switches;
 }
@@ -19,7 +19,7 @@ export function placeOfAddress(search: string): Place {
   return {
     stage: parameters.get('stage') ?? 'geometry',
     acting: parameters.get('acting') ?? undefined,
-    quantity: forceQuantities.find((one) => one === quantity),
+    quantity: sheetQuantities.find((one) => one === quantity),
     switches: switchesOf(parameters.get('show') ?? ''),
   };
 }

@@ -33,7 +33,8 @@ const List = styled.ul`
   pointer-events: none;
 `;
 
-const MOST_ITEMS = 1200;
+/** Each of them is looked at by the browser in every frame. */
+const MOST_ITEMS = 240;
 
 /** The places of the stops follow the camera without being drawn anew: the list carries it, each stop its own place of the paper. */
 const cameraStyle = ({ x, y, scale }: Camera): CSSProperties =>

@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import { useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
 import { isOn, switchNames } from '@rigid-beam/drawing/stage-view';
-import type { ForceQuantity } from '@rigid-beam/drawing/view';
+import type { SheetQuantity } from '@rigid-beam/drawing/view';
 import { actingIndex, NARROW } from '../session/editor-state';
 import { settledSolution, useEditor, useEditorState } from '../session/use-editor';
 import { overFace, PlainButton, ToggleButton } from '../ui/controls';
@@ -122,7 +122,7 @@ export function TitleBlock({ controller }: { readonly controller: SheetControlle
           disallowEmptySelection
           aria-label="Quantity"
           selectedKeys={[quantity]}
-          onSelectionChange={(keys) => editor.go({ quantity: [...keys][0] as ForceQuantity })}
+          onSelectionChange={(keys) => editor.go({ quantity: [...keys][0] as SheetQuantity })}
         >
           {choicesOf(state.settled.model.space).map(({ id, text, label }) => (
             <ToggleButton key={id} id={id} aria-label={label}>

@@ -1,5 +1,6 @@
 import { screenX, screenY, type Camera } from '@rigid-beam/drawing/camera';
 import { VERTEX, type DisplayList, type Ink, type LabelRole, type Path } from '@rigid-beam/drawing/display-list';
+import { sameStyle } from '@rigid-beam/drawing/same-style';
 import { TEXT_HEIGHT, type Measure, type PlacedLabel } from '@rigid-beam/drawing/place-labels';
 
 export type Palette = (ink: Ink) => string;
@@ -97,16 +98,6 @@ function paintPaths(context: CanvasRenderingContext2D, list: DisplayList, camera
 
 /** Without a graphics processor a path of hundreds of lines takes several times as long as the same lines in small paths. */
 const MOST_TOGETHER = 10;
-
-/** Areas that let something through would show where they overlap; they are painted one by one. */
-const sameStyle = (a: Path, b: Path): boolean =>
-  a.stroke === b.stroke &&
-  a.fill === b.fill &&
-  a.width === b.width &&
-  a.opacity === b.opacity &&
-  !(a.fill && a.opacity !== undefined) &&
-  !(a.fill && a.stroke) &&
-  (a.dash?.join() ?? '') === (b.dash?.join() ?? '');
 
 /** Whether all of a path lies on one side of the sheet. */
 function isOutside({ vertices }: Path, camera: Camera): boolean {

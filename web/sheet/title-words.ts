@@ -1,3 +1,4 @@
+import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { unitFactor } from '@rigid-beam/core/quantities/parse';
 import { showNumber } from '@rigid-beam/core/quantities/show';
 import { quantityTable } from '@rigid-beam/core/results/quantities';
@@ -7,16 +8,16 @@ import { isPlane } from '@rigid-beam/core/stiffness/structure';
 import { governingValues } from '@rigid-beam/drawing/diagram-scale';
 import { largestMoment } from '@rigid-beam/drawing/opens-on';
 import { scaleOfDeflection, scaleOfDiagram } from '@rigid-beam/drawing/sheet-items';
-import { showValue } from '@rigid-beam/drawing/show-quantity-value';
+import { showValue, unitOfQuantity } from '@rigid-beam/drawing/show-quantity-value';
 import { isOn } from '@rigid-beam/drawing/stage-view';
-import { forceQuantities, isMoment, plainView, type ForceQuantity, type View } from '@rigid-beam/drawing/view';
+import { isDeflection, plainView, sheetQuantities, type SheetQuantity, type View } from '@rigid-beam/drawing/view';
 import { quantityOf, type EditorState } from '../session/editor-state';
 import { settledSolution } from '../session/use-editor';
 import { capital } from '../ui/capital';
 
 /** What the title block tells of. */
 export interface Shown extends Pick<EditorState, 'settled' | 'diagramFactor' | 'stage' | 'switches'> {
-  readonly quantity: ForceQuantity;
+  readonly quantity: SheetQuantity;
   readonly axial: 'bars' | 'diagrams';
 }
 export const shownOf = (state: EditorState): Shown => ({
@@ -29,23 +30,35 @@ export const shownOf = (state: EditorState): Shown => ({
 });
 
 /** By which rule a quantity is drawn. */
-export function ruleOf(quantity: ForceQuantity, axial: 'bars' | 'diagrams'): string {
+export function ruleOf(quantity: SheetQuantity, axial: 'bars' | 'diagrams'): string {
   if (quantity === 'N') return axial === 'bars' ? 'width is force · T tension, C compression' : 'T tension, C compression';
-  const { side, positive } = quantityTable[quantity];
+  if (quantity === 'sigma') return 'at the extreme fibres · + tension, − compression';
+  if (isDeflection(quantity)) return 'as members deflect';
+  const { side, positive, derived } = quantityTable[quantity];
+  if (derived) return positive;
   return side < 0 ? 'on the tension face' : `positive: ${positive}`;
 }
+
+/** Symbols in the plane, where no axis has to be told; a v beside a V would hardly be. */
+const SHORT: Partial<Record<SheetQuantity, string>> = { Vy: 'V', Mz: 'M', v: 'δ' };
 
 /** What can be drawn in a structure, as buttons: symbols of the trade, spoken in full; in the plane without the axes, of which there is one. */
 export function choicesOf(
   space: 'plane' | 'space',
-): { readonly id: ForceQuantity; readonly text: string; readonly label: string }[] {
-  return forceQuantities
+): { readonly id: SheetQuantity; readonly text: string; readonly label: string }[] {
+  return sheetQuantities
     .filter((id) => space === 'space' || quantityTable[id].inPlane)
     .map((id) => {
       const { symbol, name, nameInSpace } = quantityTable[id];
-      return { id, text: space === 'space' ? symbol : symbol[0]!, label: capital(space === 'space' ? nameInSpace : name) };
+      return {
+        id,
+        text: space === 'space' ? symbol : (SHORT[id] ?? symbol),
+        label: capital(space === 'space' ? nameInSpace : name),
+      };
     });
 }
+
+const NOT_DRAWN = { perMetre: 0, metresPerUnit: 0 };
 
 /** What a length of the drawing stands for; empty where nothing is drawn to a scale of its own. */
 export function scaleWords(state: Shown, outcome: number): string {
@@ -54,11 +67,16 @@ export function scaleWords(state: Shown, outcome: number): string {
   const { model } = state.settled;
   const { quantity, diagramFactor, stage, switches } = state;
   const view: View = { ...plainView, outcome, quantity, diagramFactor };
-  const unit = isMoment(quantity) ? (model.display?.moment ?? 'kN·m') : (model.display?.force ?? 'kN');
+  const unit = unitOfQuantity(quantity, { ...defaultDisplay, ...model.display });
   const hasDiagram = isOn(stage, switches, 'diagram') && !(quantity === 'N' && state.axial === 'bars');
-  const perMetre = hasDiagram ? scaleOfDiagram(model, solution, view).perMetre : 0;
-  const factor = isOn(stage, switches, 'deflected') ? scaleOfDeflection(model, solution, view) : 0;
-  const diagram = perMetre > 0 ? `1 m = ${showNumber(perMetre / unitFactor(unit), 3)} ${unit}` : '';
+  const { perMetre, metresPerUnit } = hasDiagram ? scaleOfDiagram(model, solution, view) : NOT_DRAWN;
+  const factor =
+    hasDiagram && isDeflection(quantity)
+      ? metresPerUnit
+      : isOn(stage, switches, 'deflected')
+        ? scaleOfDeflection(model, solution, view)
+        : 0;
+  const diagram = perMetre > 0 && !isDeflection(quantity) ? `1 m = ${showNumber(perMetre / unitFactor(unit), 3)} ${unit}` : '';
   return [diagram, factor > 0 ? `deflections × ${showNumber(factor, 3)}` : ''].filter(Boolean).join(' · ');
 }
 
@@ -82,27 +100,37 @@ export function extremeWords(state: Shown, outcome: number): string {
   if (!solution?.outcomes[outcome]) return state.settled.results ? 'no results' : 'solving …';
   if (!isReady(solution, outcome)) return 'reading the envelope …';
   const governing = governingValues(solution, outcome, quantity);
-  if (!governing) return '';
-  const units = { length: 'm', force: 'kN', moment: 'kN·m', stress: 'MPa', deflection: 'mm', section: 'cm', ...display };
+  const unknown = unknownWords(solution, quantity);
+  if (!governing) return unknown;
+  const units = { ...defaultDisplay, ...display };
   const say = ({ value, member, from }: typeof governing.max): string => {
     const by = from === outcome ? '' : ` by ${solution.outcomes[from]!.id}`;
     return `${showValue(quantity, value, units)} in ${solution.structure.names.members[member]}${by}`;
   };
   const other = largerElsewhere(solution, outcome, quantity);
+  const isMagnitude = quantityTable[quantity].derived?.isMagnitude === true;
   const words = [governing.max, governing.min]
-    .filter(({ value }, i) => i === 0 || value !== governing.max.value)
+    .filter(({ value }, i) => i === 0 || (value !== governing.max.value && !isMagnitude))
     .map(
       (extreme) =>
         say(extreme) +
         (quantity === 'Mz' && state.settled.model.space === 'plane' ? senseWords(solution, extreme.member, extreme.value) : ''),
     );
-  return [...(other ? [`${other} is larger`] : []), ...words].join(' · ');
+  return [...(other ? [`${other} is larger`] : []), ...words, ...(unknown ? [unknown] : [])].join(' · ');
+}
+
+/** Of how many members a stress is not known, and what would tell it. */
+function unknownWords({ fibres }: Solution, quantity: SheetQuantity): string {
+  const unknown = quantity === 'sigma' ? fibres.filter((one) => one === undefined).length : 0;
+  if (unknown === 0) return '';
+  const whose = unknown === fibres.length ? '' : ` of ${unknown} members`;
+  return `not known${whose}: their sections have no shape and no section moduli`;
 }
 
 /** In space: the moment about the other axis, where it is larger than the one that is drawn. */
-function largerElsewhere(solution: Solution, outcome: number, quantity: ForceQuantity): string | undefined {
+function largerElsewhere(solution: Solution, outcome: number, quantity: SheetQuantity): string | undefined {
   const other = quantity === 'Mz' ? 'My' : quantity === 'My' ? 'Mz' : undefined;
   if (!other || isPlane(solution.structure)) return undefined;
-  const size = (one: ForceQuantity): number => largestMoment(solution, outcome, one);
+  const size = (one: SheetQuantity): number => largestMoment(solution, outcome, one);
   return size(other) > size(quantity) * (1 + 1e-6) ? quantityTable[other].symbol : undefined;
 }

@@ -6,10 +6,11 @@ import { warmUp } from '@rigid-beam/core/analysis/warm-up';
 import { formatOf } from '@rigid-beam/core/formats/registry';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { BoundCurve, ReadExtremes } from '@rigid-beam/core/results/envelope-reading';
-import type { LineQuantity, Quantity } from '@rigid-beam/core/results/quantities';
+import type { Quantity } from '@rigid-beam/core/results/quantities';
 import { readCurve } from '@rigid-beam/core/results/read-curve';
 import { readExtremes } from '@rigid-beam/core/results/read-extremes';
 import type { LinearOutcome, Results } from '@rigid-beam/core/results/results';
+import { LARGE } from '@rigid-beam/drawing/weight';
 import { buffersOf, withCases } from './buffers';
 import { assembled, type ModelParts } from './model-parts';
 
@@ -31,7 +32,7 @@ export interface SolveProgress {
 /** What is asked of an envelope: the extremes of all quantities, and the bounds of one that is drawn. */
 export interface ReadingAsked {
   readonly extremes: boolean;
-  readonly curve: LineQuantity | undefined;
+  readonly curve: Quantity | undefined;
 }
 
 export interface ReadingFound {
@@ -63,6 +64,9 @@ const numbersIn = (cases: readonly LinearOutcome[]): number =>
 const solver = {
   solve(parts: ModelParts, tell: (progress: SolveProgress) => void): Solved {
     const model = assembled(parts, current);
+    // A large model compiles what it needs by itself, and would wait for it.
+    if (model.members.length > LARGE) isWarm = true;
+    else warm();
     current = model;
     reading++;
     const begun = performance.now();
@@ -138,10 +142,18 @@ const solver = {
 
 export type Solver = typeof solver;
 
-// Compiled while the page still sends the model, not when it waits for the answer.
-try {
-  warmUp();
-} catch {
-  // What is wrong is said when something is to be solved.
+let isWarm = false;
+
+/** What an analysis runs through is compiled while the page still sends the model, not when it waits for the answer. */
+function warm(): void {
+  if (isWarm) return;
+  isWarm = true;
+  try {
+    warmUp();
+  } catch {
+    // What is wrong is said when something is to be solved.
+  }
 }
 Comlink.expose(solver);
+// A model that is there already comes first.
+setTimeout(warm);

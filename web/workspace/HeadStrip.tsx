@@ -107,7 +107,9 @@ export function HeadStrip({ sheet }: { readonly sheet: SheetController | undefin
         {panel === 'open' ? '◧' : '▯'}
       </PlainButton>
       <Where>
-        <Link href="/">{projectName}</Link>
+        <Link href="/" prefetch={false}>
+          {projectName}
+        </Link>
         <span aria-hidden>/</span>
         <Title title={title}>{title || 'Untitled'}</Title>
       </Where>

@@ -61,7 +61,9 @@ export function StoredPicture({ title, projectName, markup }: StoredPictureProps
   return (
     <Page aria-busy>
       <Head>
-        <Link href="/">{projectName}</Link>
+        <Link href="/" prefetch={false}>
+          {projectName}
+        </Link>
         <span aria-hidden>/</span>
         <h1>{title || 'Untitled'}</h1>
         <p role="status">Opening …</p>

@@ -1,5 +1,6 @@
 // Weighted sums of vectors, and bounds of many.
 import { at } from './memory';
+import { plus } from './products';
 
 /** out(i) = Σ weight(c)·part(c, i) over `count` parts that lie `stride` numbers apart; `length` is a multiple of eight. */
 export function combine(parts: usize, stride: i32, count: i32, weights: usize, length: i32, out: usize): void {
@@ -12,10 +13,10 @@ export function combine(parts: usize, stride: i32, count: i32, weights: usize, l
     let part = at(parts, i);
     for (let c = 0; c < count; c++) {
       const w = v128.load64_splat(at(weights, c));
-      s0 = f64x2.add(s0, f64x2.mul(w, v128.load(part)));
-      s1 = f64x2.add(s1, f64x2.mul(w, v128.load(part, 16)));
-      s2 = f64x2.add(s2, f64x2.mul(w, v128.load(part, 32)));
-      s3 = f64x2.add(s3, f64x2.mul(w, v128.load(part, 48)));
+      s0 = plus(s0, w, v128.load(part));
+      s1 = plus(s1, w, v128.load(part, 16));
+      s2 = plus(s2, w, v128.load(part, 32));
+      s3 = plus(s3, w, v128.load(part, 48));
       part += step;
     }
     const target = at(out, i);

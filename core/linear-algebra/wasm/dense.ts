@@ -1,5 +1,6 @@
 // Panels and borders of fronts as dense matrices, with two numbers a vector.
 import { at, less } from './memory';
+import { minus, plus } from './products';
 
 const BLOCK: i32 = 32;
 /** So many columns of A are packed and multiplied at once, at most: two packed tiles stay in the first cache. */
@@ -80,17 +81,17 @@ function update(
           const a0 = v128.load(pa);
           const a1 = v128.load(pa, 16);
           const w0 = v128.load64_splat(pw);
-          c00 = f64x2.add(c00, f64x2.mul(a0, w0));
-          c01 = f64x2.add(c01, f64x2.mul(a1, w0));
+          c00 = plus(c00, a0, w0);
+          c01 = plus(c01, a1, w0);
           const w1 = v128.load64_splat(pw, 8);
-          c10 = f64x2.add(c10, f64x2.mul(a0, w1));
-          c11 = f64x2.add(c11, f64x2.mul(a1, w1));
+          c10 = plus(c10, a0, w1);
+          c11 = plus(c11, a1, w1);
           const w2 = v128.load64_splat(pw, 16);
-          c20 = f64x2.add(c20, f64x2.mul(a0, w2));
-          c21 = f64x2.add(c21, f64x2.mul(a1, w2));
+          c20 = plus(c20, a0, w2);
+          c21 = plus(c21, a1, w2);
           const w3 = v128.load64_splat(pw, 24);
-          c30 = f64x2.add(c30, f64x2.mul(a0, w3));
-          c31 = f64x2.add(c31, f64x2.mul(a1, w3));
+          c30 = plus(c30, a0, w3);
+          c31 = plus(c31, a1, w3);
           pa += 32;
           pw += 32;
         }
@@ -135,10 +136,10 @@ function lessFour(column: usize, other: usize, step: usize, from: i32, to: i32, 
   for (; i + 2 <= to; i += 2) {
     const o = <usize>i << 3;
     let x = v128.load(column + o);
-    x = f64x2.sub(x, f64x2.mul(v128.load(other + o), s0));
-    x = f64x2.sub(x, f64x2.mul(v128.load(other + step + o), s1));
-    x = f64x2.sub(x, f64x2.mul(v128.load(other + 2 * step + o), s2));
-    x = f64x2.sub(x, f64x2.mul(v128.load(other + 3 * step + o), s3));
+    x = minus(x, v128.load(other + o), s0);
+    x = minus(x, v128.load(other + step + o), s1);
+    x = minus(x, v128.load(other + 2 * step + o), s2);
+    x = minus(x, v128.load(other + 3 * step + o), s3);
     v128.store(column + o, x);
   }
   for (; i < to; i++) {

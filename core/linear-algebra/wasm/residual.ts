@@ -1,5 +1,6 @@
 // What is left of right-hand sides.
 import { at, less, row, side } from './memory';
+import { plus } from './products';
 
 function residualFour(
   size: i32,
@@ -23,8 +24,8 @@ function residualFour(
       const i = row(rows, e);
       const value = v128.load64_splat(at(values, e));
       const source = side(x, i);
-      s0 = f64x2.add(s0, f64x2.mul(value, v128.load(source)));
-      s1 = f64x2.add(s1, f64x2.mul(value, v128.load(source, 16)));
+      s0 = plus(s0, value, v128.load(source));
+      s1 = plus(s1, value, v128.load(source, 16));
       if (i != j) less(side(r, i), f64x2.mul(value, x0), f64x2.mul(value, x1));
     }
     less(side(r, j), s0, s1);

@@ -1,5 +1,6 @@
 // Substitution for four right-hand sides side by side.
 import { at, less, row, side } from './memory';
+import { minus, plus } from './products';
 import { columnOf, descriptor, firstOf, frontOf, pivotsOf, rowsOf } from './supernode';
 
 export function forwardFour(table: usize, supernodes: i32, x: usize, work: usize): void {
@@ -19,8 +20,8 @@ export function forwardFour(table: usize, supernodes: i32, x: usize, work: usize
       for (let i = k + 1; i < pivots; i++) {
         const l = v128.load64_splat(at(column, i));
         const target = side(own, i);
-        v128.store(target, f64x2.sub(v128.load(target), f64x2.mul(l, x0)));
-        v128.store(target, f64x2.sub(v128.load(target, 16), f64x2.mul(l, x1)), 16);
+        v128.store(target, minus(v128.load(target), l, x0));
+        v128.store(target, minus(v128.load(target, 16), l, x1), 16);
       }
     }
     // The border: products are gathered side by side in `work`, column by column as L lies, and then taken off.
@@ -42,17 +43,17 @@ export function forwardFour(table: usize, supernodes: i32, x: usize, work: usize
         let s0 = v128.load(target);
         let s1 = v128.load(target, 16);
         const l0 = v128.load64_splat(l);
-        s0 = f64x2.add(s0, f64x2.mul(l0, x00));
-        s1 = f64x2.add(s1, f64x2.mul(l0, x01));
+        s0 = plus(s0, l0, x00);
+        s1 = plus(s1, l0, x01);
         const l1 = v128.load64_splat(l + step);
-        s0 = f64x2.add(s0, f64x2.mul(l1, x10));
-        s1 = f64x2.add(s1, f64x2.mul(l1, x11));
+        s0 = plus(s0, l1, x10);
+        s1 = plus(s1, l1, x11);
         const l2 = v128.load64_splat(l + 2 * step);
-        s0 = f64x2.add(s0, f64x2.mul(l2, x20));
-        s1 = f64x2.add(s1, f64x2.mul(l2, x21));
+        s0 = plus(s0, l2, x20);
+        s1 = plus(s1, l2, x21);
         const l3 = v128.load64_splat(l + 3 * step);
-        s0 = f64x2.add(s0, f64x2.mul(l3, x30));
-        s1 = f64x2.add(s1, f64x2.mul(l3, x31));
+        s0 = plus(s0, l3, x30);
+        s1 = plus(s1, l3, x31);
         v128.store(target, s0);
         v128.store(target, s1, 16);
         l += 8;
@@ -66,8 +67,8 @@ export function forwardFour(table: usize, supernodes: i32, x: usize, work: usize
       for (let i = 0; i < rest; i++) {
         const l = v128.load64_splat(at(column, i));
         const target = side(work, i);
-        v128.store(target, f64x2.add(v128.load(target), f64x2.mul(l, x0)));
-        v128.store(target, f64x2.add(v128.load(target, 16), f64x2.mul(l, x1)), 16);
+        v128.store(target, plus(v128.load(target), l, x0));
+        v128.store(target, plus(v128.load(target, 16), l, x1), 16);
       }
     }
     for (let i = 0; i < rest; i++) less(side(x, row(rows, pivots + i)), v128.load(side(work, i)), v128.load(side(work, i), 16));
@@ -108,17 +109,17 @@ export function backwardFour(table: usize, supernodes: i32, x: usize, ofUnits: i
         const x0 = v128.load(source);
         const x1 = v128.load(source, 16);
         const l0 = v128.load64_splat(l);
-        s00 = f64x2.add(s00, f64x2.mul(l0, x0));
-        s01 = f64x2.add(s01, f64x2.mul(l0, x1));
+        s00 = plus(s00, l0, x0);
+        s01 = plus(s01, l0, x1);
         const l1 = v128.load64_splat(l + step);
-        s10 = f64x2.add(s10, f64x2.mul(l1, x0));
-        s11 = f64x2.add(s11, f64x2.mul(l1, x1));
+        s10 = plus(s10, l1, x0);
+        s11 = plus(s11, l1, x1);
         const l2 = v128.load64_splat(l + 2 * step);
-        s20 = f64x2.add(s20, f64x2.mul(l2, x0));
-        s21 = f64x2.add(s21, f64x2.mul(l2, x1));
+        s20 = plus(s20, l2, x0);
+        s21 = plus(s21, l2, x1);
         const l3 = v128.load64_splat(l + 3 * step);
-        s30 = f64x2.add(s30, f64x2.mul(l3, x0));
-        s31 = f64x2.add(s31, f64x2.mul(l3, x1));
+        s30 = plus(s30, l3, x0);
+        s31 = plus(s31, l3, x1);
         l += 8;
       }
       less(side(own, k), s00, s01);
@@ -133,8 +134,8 @@ export function backwardFour(table: usize, supernodes: i32, x: usize, ofUnits: i
       for (let i = pivots; i < front; i++) {
         const source = side(x, row(rows, i));
         const l = v128.load64_splat(at(column, i));
-        s0 = f64x2.add(s0, f64x2.mul(l, v128.load(source)));
-        s1 = f64x2.add(s1, f64x2.mul(l, v128.load(source, 16)));
+        s0 = plus(s0, l, v128.load(source));
+        s1 = plus(s1, l, v128.load(source, 16));
       }
       less(side(own, k), s0, s1);
     }
@@ -146,8 +147,8 @@ export function backwardFour(table: usize, supernodes: i32, x: usize, ofUnits: i
       for (let i = k + 1; i < pivots; i++) {
         const source = side(own, i);
         const l = v128.load64_splat(at(column, i));
-        s0 = f64x2.sub(s0, f64x2.mul(l, v128.load(source)));
-        s1 = f64x2.sub(s1, f64x2.mul(l, v128.load(source, 16)));
+        s0 = minus(s0, l, v128.load(source));
+        s1 = minus(s1, l, v128.load(source, 16));
       }
       v128.store(target, s0);
       v128.store(target, s1, 16);

@@ -1,5 +1,6 @@
 // Substitution for one right-hand side.
 import { at, row } from './memory';
+import { minus, plus } from './products';
 import { columnOf, descriptor, firstOf, frontOf, pivotsOf, rowsOf } from './supernode';
 
 /** y(i) −= w·l(i), i from…to. */
@@ -7,7 +8,7 @@ import { columnOf, descriptor, firstOf, frontOf, pivotsOf, rowsOf } from './supe
 function lessTimes(y: usize, l: usize, from: i32, to: i32, w: f64): void {
   const both = f64x2.splat(w);
   let i = from;
-  for (; i + 2 <= to; i += 2) v128.store(at(y, i), f64x2.sub(v128.load(at(y, i)), f64x2.mul(v128.load(at(l, i)), both)));
+  for (; i + 2 <= to; i += 2) v128.store(at(y, i), minus(v128.load(at(y, i)), v128.load(at(l, i)), both));
   if (i < to) f64.store(at(y, i), f64.load(at(y, i)) - w * f64.load(at(l, i)));
 }
 
@@ -18,8 +19,8 @@ function product(l: usize, y: usize, from: i32, to: i32): f64 {
   let s1 = s0;
   let i = from;
   for (; i + 4 <= to; i += 4) {
-    s0 = f64x2.add(s0, f64x2.mul(v128.load(at(l, i)), v128.load(at(y, i))));
-    s1 = f64x2.add(s1, f64x2.mul(v128.load(at(l, i), 16), v128.load(at(y, i), 16)));
+    s0 = plus(s0, v128.load(at(l, i)), v128.load(at(y, i)));
+    s1 = plus(s1, v128.load(at(l, i), 16), v128.load(at(y, i), 16));
   }
   s0 = f64x2.add(s0, s1);
   let sum = f64x2.extract_lane(s0, 0) + f64x2.extract_lane(s0, 1);

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { cache, Suspense } from 'react';
 import { notFound } from 'next/navigation';
 import { glanceAt, openModel } from '../../../server/models';
+import { Ahead } from '../../../workspace/Ahead';
 import { StoredPicture } from '../../../workspace/StoredPicture';
 import { Workspace } from '../../../workspace/Workspace';
 
@@ -24,9 +25,12 @@ export default async function ModelPage({ params }: Props) {
   if (!model) notFound();
   const picture = { title: model.title, projectName: model.projectName, markup: model.markup ?? '' };
   return (
-    <Suspense fallback={<StoredPicture {...picture} />}>
-      <Opened id={id} markup={picture.markup} />
-    </Suspense>
+    <>
+      <Ahead />
+      <Suspense fallback={<StoredPicture {...picture} />}>
+        <Opened id={id} markup={picture.markup} />
+      </Suspense>
+    </>
   );
 }
 
