@@ -183,12 +183,17 @@ export function tipOf(drawn: DrawnQuantity, member: DrawnMember, x: number, valu
 const NEAR_DASHES = [2, 2.5];
 const FAR_DASHES = [6, 4];
 
+/** Whose deflections are drawn, and how many times larger than life. */
+export interface Deflected {
+  readonly solution: Solution;
+  readonly outcome: number;
+  readonly factor: number;
+}
+
 /** The deflected axis of a member, `factor` times larger than life. */
 export function deflectedPath(
-  solution: Solution,
-  outcome: number,
+  { solution, outcome, factor }: Deflected,
   member: DrawnMember,
-  factor: number,
   view: View,
   strength: 'asked for' | 'besides',
 ): Item {

@@ -3,7 +3,7 @@ import type { Model } from '@rigid-beam/core/model/model';
 import { freedoms as freedomNames } from '@rigid-beam/core/model/model';
 import type { Mechanism } from '@rigid-beam/core/stability/mechanism';
 import { ENDS_WIDTH } from '@rigid-beam/core/stability/member-motions';
-import { symbolPath, worldPath, type Item } from './display-list';
+import { symbolPath, worldPath, type Ink, type Item } from './display-list';
 import { drawnMembers, drawnNodes, extentOf, type Seen } from './geometry';
 import { seenPoint } from './projection';
 import { circle } from './structure-items';
@@ -30,7 +30,8 @@ const SMALL = 1e-3;
  */
 export function motionItems(model: Model, { mechanism, ends }: DrawnMotion, seen: Seen, phase: number): Item[] {
   const reach = REACH * (extentOf(model) || 1) * phase;
-  return ends ? moved(model, ends, seen, reach) : turned(model, mechanism, seen, phase);
+  if (ends) return moved(model, ends, seen, reach);
+  return [...turned(model, mechanism, seen, phase), ...twisted(model, mechanism, seen, phase)];
 }
 
 function moved(model: Model, ends: Float64Array, seen: Seen, reach: number): Item[] {
@@ -63,8 +64,42 @@ const RADIUS = 13;
 const ARC = 4.4;
 const STEPS = 16;
 
+/** Members that turn about their own axis, by a round arrow at their middle. */
+function twisted(model: Model, mechanism: Mechanism, seen: Seen, phase: number): Item[] {
+  const { freedoms, members } = mechanism;
+  if (freedoms.length > 0) return [];
+  const own = new Set(members);
+  return drawnMembers(model, seen).flatMap((member) => {
+    if (!own.has(member.id)) return [];
+    const [x, y] = [(member.x1 + member.x2) / 2, (member.y1 + member.y2) / 2];
+    return roundArrow({ x, y }, 1, phase, inkOf(mechanism));
+  });
+}
+
+/** What no load drives is told quietly. */
+const inkOf = ({ harmless }: Mechanism): Ink => (harmless ? 'reaction' : 'fault');
+
+/** An arrow round a place, turned as far as the motion has swung. */
+function roundArrow({ x, y }: { readonly x: number; readonly y: number }, sense: 1 | -1, phase: number, ink: Ink): Item[] {
+  const arc: number[] = [];
+  for (let i = 0; i <= STEPS; i++) {
+    const angle = sense * ((ARC * i) / STEPS - ARC / 2);
+    arc.push(RADIUS * Math.cos(angle), RADIUS * Math.sin(angle));
+  }
+  const [tip, angle] = [arc.slice(-2), (sense * ARC) / 2];
+  const [tx, ty] = [-Math.sin(angle) * sense, Math.cos(angle) * sense];
+  const barb = (side: number): number[] => [
+    tip[0]! - 6 * tx + 4 * side * Math.cos(angle),
+    tip[1]! - 6 * ty + 4 * side * Math.sin(angle),
+  ];
+  const turn = phase * 0.5 * sense;
+  const style = { stroke: ink, width: ink === 'fault' ? 1.8 : 1.3 } as const;
+  return [symbolPath(x, y, arc, style, turn), symbolPath(x, y, [...barb(1), ...tip, ...barb(-1)], style, turn)];
+}
+
 /** Nodes that turn and do not move; of a long chain some of them. */
-function turned(model: Model, { freedoms }: Mechanism, seen: Seen, phase: number): Item[] {
+function turned(model: Model, mechanism: Mechanism, seen: Seen, phase: number): Item[] {
+  const { freedoms } = mechanism;
   const nodes = drawnNodes(model, seen);
   const [moving, turning] = [new Set<string>(), new Map<string, number>()];
   for (const { node, freedom, amount } of freedoms) {
@@ -74,23 +109,6 @@ function turned(model: Model, { freedoms }: Mechanism, seen: Seen, phase: number
   return [...turning].flatMap(([id, amount]): Item[] => {
     const node = nodes.get(id);
     if (!node || moving.has(id)) return [];
-    const sense = amount < 0 ? -1 : 1;
-    const arc: number[] = [];
-    for (let i = 0; i <= STEPS; i++) {
-      const angle = sense * ((ARC * i) / STEPS - ARC / 2);
-      arc.push(RADIUS * Math.cos(angle), RADIUS * Math.sin(angle));
-    }
-    const [tip, angle] = [arc.slice(-2), (sense * ARC) / 2];
-    const [tx, ty] = [-Math.sin(angle) * sense, Math.cos(angle) * sense];
-    const barb = (side: number): number[] => [
-      tip[0]! - 6 * tx + 4 * side * Math.cos(angle),
-      tip[1]! - 6 * ty + 4 * side * Math.sin(angle),
-    ];
-    const turn = phase * 0.5 * sense;
-    const style = { stroke: 'fault', width: 1.8 } as const;
-    return [
-      symbolPath(node.x, node.y, arc, style, turn),
-      symbolPath(node.x, node.y, [...barb(1), ...tip, ...barb(-1)], style, turn),
-    ];
+    return roundArrow(node, amount < 0 ? -1 : 1, phase, inkOf(mechanism));
   });
 }

@@ -6,7 +6,7 @@ import { nodalAt, partsOf } from '@rigid-beam/core/results/read';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { dot, type Point } from '@rigid-beam/core/model/point';
 import { symbolPath, type Item, type Subject } from './display-list';
-import { drawnNodes } from './geometry';
+import { drawnMembers, drawnNodes } from './geometry';
 import { seenPoint } from './projection';
 import type { View } from './view';
 
@@ -17,10 +17,12 @@ export function reactionItems(model: Model, solution: Solution, outcome: number,
   const components = model.space === 'plane' ? PLANE : SPACE;
   // In space there is less room; what is left out stands in the table of reactions.
   const small = model.space === 'plane' ? 1e-6 : 1e-2;
+  const openings = openingsOf(model, view);
   return [...drawnNodes(model, view).values()].flatMap((node): Item[] => {
     const i = node.index;
     if (!solution.supported[i]) return [];
     const subject: Subject = { kind: 'reaction', id: node.id };
+    const opens = openings(node.id);
     const read = (k: number): { max: number; min: number } => range(solution, outcome, 6 * i + k);
     const items: Item[] = [];
     components.forEach(([component, k]) => {
@@ -29,10 +31,29 @@ export function reactionItems(model: Model, solution: Solution, outcome: number,
       const show = component.startsWith('m') ? showMoment : showForce;
       const words = max === min ? show(Math.abs(max), display) : `${show(min, display)} … ${show(max, display)}`;
       const value = Math.abs(max) >= Math.abs(min) ? max : min;
-      items.push(...reaction(component, Math.sign(value), { x: node.x, y: node.y, words, subject }, view));
+      items.push(...reaction(component, Math.sign(value), { x: node.x, y: node.y, words, subject, opens }, view));
     });
     return items;
   });
+}
+
+/** Towards which side of a node its members lie, radians: the arc of a couple is open there, so that none runs through it. */
+function openingsOf(model: Model, view: View): (id: string) => number {
+  const sums = new Map<string, [number, number]>();
+  const add = (id: string, x: number, y: number): void => {
+    const sum = sums.get(id) ?? [0, 0];
+    sums.set(id, [sum[0] + x, sum[1] + y]);
+  };
+  for (const { index, x1, y1, x2, y2 } of drawnMembers(model, view)) {
+    const { start, end } = model.members[index]!;
+    const length = Math.hypot(x2 - x1, y2 - y1);
+    add(start, (x2 - x1) / length, (y2 - y1) / length);
+    add(end, (x1 - x2) / length, (y1 - y2) / length);
+  }
+  return (id) => {
+    const [x, y] = sums.get(id) ?? [0, 0];
+    return Math.hypot(x, y) < 1e-6 ? Math.PI / 2 : Math.atan2(y, x);
+  };
 }
 
 function range(solution: Solution, outcome: number, f: number): { max: number; min: number } {
@@ -67,6 +88,8 @@ const SPACE: typeof PLANE = [
 ];
 const AXES: Record<'x' | 'y' | 'z', Point> = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };
 
+/** Half of what an arc leaves open, radians. */
+const GAP = 1.1;
 /** Room left for the support's own symbol, pixels. */
 const CLEAR = 25;
 const LENGTH = 26;
@@ -77,6 +100,8 @@ interface Place {
   readonly y: number;
   readonly words: string;
   readonly subject: Subject;
+  /** Where the arc of a couple is open, radians. */
+  readonly opens: number;
 }
 
 function reaction(component: Component, sense: number, place: Place, view: View): Item[] {
@@ -101,16 +126,19 @@ function reaction(component: Component, sense: number, place: Place, view: View)
     const toward = dot(view.projection.toward, axis);
     if (Math.abs(toward) < Math.SQRT1_2) return doubleHeaded(place, [sense * ux, sense * uy], w, label);
     const turn = sense * Math.sign(toward);
-    const arc = Array.from({ length: 25 }, (_, i) => turn * (1.2 + (i / 24) * 4)).flatMap((a) => [
+    const { opens } = place;
+    const arc = Array.from({ length: 25 }, (_, i) => opens + turn * (GAP + (i / 24) * 2 * (Math.PI - GAP))).flatMap((a) => [
       20 * w * Math.cos(a),
       20 * w * Math.sin(a),
     ]);
+    // Beside it, on the left of where it opens.
+    const aside = [Math.cos(opens + Math.PI / 2), Math.sin(opens + Math.PI / 2)] as const;
     const [ex, ey] = arc.slice(-2) as [number, number];
     const [bx, by] = arc.slice(-6, -4) as [number, number];
     return [
       symbolPath(x, y, arc, { stroke: 'reaction', width: 1.6 * w, subject, texts: 'keep off' }),
       head(place, [ex, ey], Math.atan2(ey - by, ex - bx), w),
-      label(-16 * w, 16 * w, [-1, 1]),
+      label(24 * w * aside[0], 24 * w * aside[1], aside),
     ];
   }
   if (Math.hypot(ux, uy) < 0.15) return [];

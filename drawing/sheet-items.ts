@@ -14,6 +14,7 @@ import { drawnMembers, extentOf, nearness, type DrawnMember } from './geometry';
 import { gridLineItems } from './grid-line-items';
 import { leansOf } from './leans';
 import { loadItems } from './load-items';
+import { placeItems } from './place-items';
 import { reactionItems } from './reaction-items';
 import { resultantItems } from './resultant-items';
 import { sectionItems } from './section-items';
@@ -30,6 +31,7 @@ export function sheetItems(model: Model, solution: Solution | undefined, view: V
   return [
     ...gridLineItems(model, view),
     ...(view.dimensions === 'none' ? [] : dimensionItems(model, view)),
+    ...(view.dimensions === 'plain' ? placeItems(model, view) : []),
     ...(view.sections ? sectionItems(model, view) : []),
     ...(view.loads === 'none' ? [] : loadItems(model, actingFactors(model, shown, view.outcome), view)),
     ...(shown && view.resultant ? resultantItems(model, shown, view) : []),
@@ -95,7 +97,7 @@ function diagramParts(model: Model, solution: Solution, view: View): DiagramPart
   const isLineDrawn = isDeflection(quantity) && solution.outcomes[outcome]!.kind !== 'envelope';
   const itemsOn = (member: DrawnMember): Item[] =>
     isLineDrawn
-      ? [deflectedPath(solution, outcome, member, metresPerUnit, view, 'asked for')]
+      ? [deflectedPath({ solution, outcome, factor: metresPerUnit }, member, view, 'asked for')]
       : diagramItems(drawn, member, view, leans.get(member.index));
   const items = near
     ? inDepth(members.map((member) => ({ near: near(member.depth), items: itemsOn(member) })))
@@ -109,5 +111,7 @@ function diagramParts(model: Model, solution: Solution, view: View): DiagramPart
 function deflected(model: Model, solution: Solution, view: View): Item[] {
   const factor = scaleOfDeflection(model, solution, view);
   if (factor === 0) return [];
-  return drawnMembers(model, view).map((member) => deflectedPath(solution, view.outcome, member, factor, view, 'besides'));
+  return drawnMembers(model, view).map((member) =>
+    deflectedPath({ solution, outcome: view.outcome, factor }, member, view, 'besides'),
+  );
 }

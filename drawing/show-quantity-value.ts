@@ -17,11 +17,14 @@ export function showValue(quantity: Quantity, value: number, display: DisplayUni
 const decimalsFor = (largest: number): number =>
   largest > 0 ? Math.min(8, Math.max(0, 2 - Math.floor(Math.log10(largest) + 1e-9))) : 0;
 
+/** Whether the sheet writes a quantity without a sign, since the side on which it stands says it. */
+export const isSignless = (quantity: Quantity): boolean =>
+  quantityTable[quantity].side < 0 || quantityTable[quantity].dimension === 'length';
+
 /** What the sheet writes beside a diagram, as fine as the largest value asks: a moment and a deflection without a sign, since the side says it. */
 export function valueOnSheet(quantity: Quantity, value: number, largest: number, display: DisplayUnits): string {
   const unit = unitOfQuantity(quantity, display);
   const text = Math.abs(inUnit(value, unit)).toFixed(decimalsFor(inUnit(largest, unit)));
   if (quantity === 'N') return `${value >= 0 ? 'T' : 'C'} ${text}`;
-  const isSaidBySide = quantityTable[quantity].side < 0 || quantityTable[quantity].dimension === 'length';
-  return value < 0 && !isSaidBySide && Number(text) !== 0 ? `−${text}` : text;
+  return value < 0 && !isSignless(quantity) && Number(text) !== 0 ? `−${text}` : text;
 }

@@ -6,7 +6,7 @@ import { inkOf, sideOf, standsOn, tipOf, type DrawnQuantity } from './diagram-it
 import type { Governing } from './diagram-scale';
 import type { Label } from './display-list';
 import type { DrawnMember } from './geometry';
-import { unitOfQuantity, valueOnSheet } from './show-quantity-value';
+import { isSignless, unitOfQuantity, valueOnSheet } from './show-quantity-value';
 import type { View } from './view';
 import { SKETCHED } from './weight';
 
@@ -40,12 +40,23 @@ export function valueLabels(
   // The larger one first: what is near it and says no more is left out.
   found.sort((a, b) => rankOf(b, size) - rankOf(a, size));
   const near = new Nearby(view.scale);
+  const atNodes = new Set<string>();
   return found.flatMap((one) => {
     const label = labelOf(model, drawn, one, size);
-    if (!one.isPointed && near.has(label, one)) return [];
+    // Without a sign, what two members have at their node is one value.
+    const node = isSignless(drawn.quantity) ? nodeAt(model, one) : undefined;
+    const key = `${node} ${label.text}`;
+    if (!one.isPointed && (near.has(label, one) || (node !== undefined && atNodes.has(key)))) return [];
     near.add(label, one);
+    atNodes.add(key);
     return [label];
   });
+}
+
+/** The node at which an extreme stands, where it stands at an end. */
+function nodeAt({ members }: Model, { member, x }: Found): string | undefined {
+  const { start, end } = members[member.index]!;
+  return x === 0 ? start : x === member.length ? end : undefined;
 }
 
 const rankOf = ({ value, isGoverning, isPointed }: Found, size: number): number =>

@@ -110,7 +110,7 @@ describe('the first start and the demo', () => {
     await lintel.fill('Strong I (cm4)', '7784');
     await lintel.page.waitForFunction(
       (old: string) =>
-        document.querySelector('[aria-label="Diagrams of the member"] figure[data-quantity=v] b')?.textContent !== old,
+        document.querySelector('[aria-label="Diagrams along members"] figure[data-quantity=v] b')?.textContent !== old,
       {},
       `${before.toString()} mm`.replace('-', '−'),
     );
@@ -152,7 +152,7 @@ describe('the first start and the demo', () => {
 });
 
 async function deflection(page: ModelPage): Promise<number> {
-  const shown = await page.page.waitForSelector('[aria-label="Diagrams of the member"] figure[data-quantity=v] b');
+  const shown = await page.page.waitForSelector('[aria-label="Diagrams along members"] figure[data-quantity=v] b');
   const words = await shown!.evaluate((element) => element.textContent ?? '');
   return Number(words.replace('−', '-').replace(' mm', ''));
 }

@@ -9,6 +9,7 @@ afterAll(() => application.close());
 interface Stored {
   readonly loads: readonly { readonly id: string; readonly case: string; readonly from?: { readonly wy?: number } }[];
   readonly members: readonly { readonly id: string; readonly section: string }[];
+  readonly nodes: readonly { readonly id: string }[];
 }
 
 async function stored(model: ModelPage): Promise<Stored> {
@@ -59,6 +60,61 @@ test('a section is typed over where its name stands', async () => {
   expect((await stored(rib)).members.find(({ id }) => id === 'tie')!.section).toBe('rib');
   await rib.undo();
   await rib.stored();
+});
+
+test('where a node stands is typed over, by pointer and by keys', async () => {
+  const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=geometry');
+  const { page } = rib;
+  const standsAt = async (): Promise<unknown> => (await stored(rib)).nodes.find(({ id }) => id === '6');
+  const before = await standsAt();
+  const node = await rib.place('Node 6 ');
+  await page.mouse.click(node.x, node.y);
+  await page.waitForSelector('::-p-text(Node 6)');
+  await rib.clickText({ x: node.x, y: node.y - 40 }, { x: node.x, y: node.y - 10 });
+  await rib.typeOver('5 by 4.6 m');
+  await page.waitForSelector('::-p-aria(Undo: Move node 6)');
+  expect(await standsAt()).toMatchObject({ x: 5, y: 4.6 });
+  await rib.undo();
+  await page.focus('main li > button[aria-label^="Node 6 "]');
+  await page.keyboard.press('Enter');
+  await rib.typeOver('nowhere');
+  await page.waitForFunction(() => document.body.textContent?.includes('a place is written: across by up'));
+  await page.keyboard.press('Escape');
+  expect(await standsAt()).toEqual(before);
+});
+
+test('members that follow each other are read as one line; a deflection is drawn with its figure', async () => {
+  const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=results&acting=G');
+  const { page } = rib;
+  const [a, b] = [await rib.place('Member a '), await rib.place('Member b ')];
+  await page.mouse.click(a.x, a.y);
+  await page.keyboard.down('Shift');
+  await page.mouse.click(b.x, b.y);
+  await page.keyboard.up('Shift');
+  await page.locator('::-p-text(Read all its diagrams)').click();
+  await page.waitForSelector('::-p-text(2 members from node 1 to node 3)');
+  await page.locator('::-p-aria(Close the diagrams)').click();
+  await page.locator('[aria-label="Quantity"] [aria-label="Deflection"]').click();
+  await page.waitForFunction(() => /mm in tie/.test(document.querySelector('[data-testid=extremes]')?.textContent ?? ''));
+});
+
+test('the edges of the drawing say from where one looks, and take one there', async () => {
+  const walk = await ModelPage.open(application, 'Canopy walk', '?stage=geometry');
+  const { page } = walk;
+  const pressed = (words: string): Promise<unknown> =>
+    page.waitForFunction(
+      (label: string) => document.querySelector(`[aria-label="${label}"]`)?.getAttribute('aria-pressed') === 'true',
+      {},
+      words,
+    );
+  await pressed('Seen from a corner');
+  await page.locator('[aria-label="Seen from the front"]').click();
+  await pressed('Seen from the front');
+  await page.focus('[aria-label="Seen from above"]');
+  await page.keyboard.press('Enter');
+  await pressed('Seen from above');
+  await page.locator('[aria-label="Turn to the left"]').click();
+  await page.waitForFunction(() => document.querySelector('[aria-label="Seen from"] [aria-pressed=true]') === null);
 });
 
 test('keys fold the side panel and bring planes forward; the sheet keeps two thirds, and 85 % without the panel', async () => {

@@ -38,7 +38,11 @@ export function runThrough(members: readonly Member[]): RunLink[] | undefined {
  * Some members of a model in their order along the run that they make, from its lower left end; undefined where they do not follow
  * each other.
  */
-export function runOf(model: Model, ids: readonly string[]): string[] | undefined {
+export const runOf = (model: Model, ids: readonly string[]): string[] | undefined =>
+  linksOf(model, ids)?.map(({ member }) => member.id);
+
+/** The same with the way in which each of them runs. */
+export function linksOf(model: Model, ids: readonly string[]): RunLink[] | undefined {
   const chosen = model.members.filter(({ id }) => ids.includes(id));
   const links = chosen.length > 0 ? runThrough(chosen) : undefined;
   const [first, last] = [links?.[0], links?.at(-1)];
@@ -47,6 +51,6 @@ export function runOf(model: Model, ids: readonly string[]): string[] | undefine
   const from = places.get(first.way === 'along' ? first.member.start : first.member.end)!;
   const to = places.get(last.way === 'along' ? last.member.end : last.member.start)!;
   const isTurned = to[0] < from[0] - 1e-6 || (Math.abs(to[0] - from[0]) <= 1e-6 && to[1] < from[1]);
-  const members = links.map(({ member }) => member.id);
-  return isTurned ? members.toReversed() : members;
+  if (!isTurned) return links;
+  return links.toReversed().map(({ member, way }) => ({ member, way: way === 'along' ? 'against' : 'along' }));
 }

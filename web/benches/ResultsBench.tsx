@@ -77,7 +77,7 @@ function ExtremesTable({ solution, outcome, display }: TableProps) {
           <tr key={quantity + side}>
             <td>
               <abbr title={`${side === 'max' ? 'Largest' : 'Smallest'} ${nameOf(structure, quantity)}`}>
-                {quantityTable[quantity].symbol} {side === 'max' ? '↥' : '↧'}
+                {quantityTable[quantity].symbol}&nbsp;{side === 'max' ? '↥' : '↧'}
               </abbr>
             </td>
             <td>

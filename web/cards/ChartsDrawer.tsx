@@ -5,6 +5,7 @@ import { actingIndex } from '../session/editor-state';
 import { settledSolution, useDisplay, useEditor, useEditorState } from '../session/use-editor';
 import { Hint, PanelTitle, PlainButton } from '../ui/controls';
 import { MemberCharts } from './MemberCharts';
+import { useRun, type Run } from './use-run';
 
 const Drawer = styled.section`
   height: 100%;
@@ -20,27 +21,46 @@ const Head = styled.div`
   align-items: center;
 `;
 
-/** The diagrams of the selected member at a size that can be read, with one cursor through all of them. */
+function titleOf({ run: { stretches }, begins, ends }: Run): string {
+  return stretches.length === 1
+    ? `Member ${stretches[0]!.member}`
+    : `${stretches.length} members from node ${begins} to node ${ends}`;
+}
+
+/** The diagrams of the selected member, or of a run of members, at a size that can be read, with one cursor through all of them. */
 export function ChartsDrawer() {
   const editor = useEditor();
   const display = useDisplay();
   const solution = useEditorState(settledSolution);
   const outcome = useEditorState(actingIndex);
-  const chosen = useEditorState(({ selection }) => selection.find(({ kind }) => kind === 'member'));
-  const id = chosen?.kind === 'member' ? chosen.id : undefined;
-  const member = id === undefined ? -1 : (solution?.structure.names.members.indexOf(id) ?? -1);
+  const selection = useEditorState((state) => state.selection);
+  const ids = selection.flatMap((subject) => (subject.kind === 'member' ? [subject.id] : []));
+  const found = useRun(solution, outcome, ids);
   return (
-    <Drawer aria-label="Diagrams of the member">
+    <Drawer aria-label="Diagrams along members">
       <Head>
-        <PanelTitle>{id === undefined ? 'Diagrams' : `Member ${id}`}</PanelTitle>
+        <PanelTitle>{found ? titleOf(found) : 'Diagrams'}</PanelTitle>
         <PlainButton aria-label="Close the diagrams" onPress={() => editor.show({ drawer: undefined })}>
           ✕
         </PlainButton>
       </Head>
-      {solution?.outcomes[outcome] && member >= 0 ? (
-        <MemberCharts key={id} solution={solution} outcome={outcome} member={member} display={display} size="large" />
+      {found && !found.isWhole && (
+        <Hint>
+          The selected members do not follow each other as one line: the first is read. Select a run of them to read it whole.
+        </Hint>
+      )}
+      {solution && found ? (
+        <MemberCharts
+          key={ids.join()}
+          solution={solution}
+          outcome={outcome}
+          run={found.run}
+          begins={found.begins}
+          display={display}
+          size="large"
+        />
       ) : (
-        <Hint>Select a member to read its diagrams.</Hint>
+        <Hint>Select a member, or members that follow each other, to read their diagrams.</Hint>
       )}
     </Drawer>
   );

@@ -18,6 +18,7 @@ import { Button, Columns, Hint, PanelSubtitle, Row, Select, Stack, ToggleButton 
 import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';
 import { MemberCharts } from './MemberCharts';
+import { useRun } from './use-run';
 
 const BEHAVIOUR_WORDS: Record<(typeof behaviours)[number], string> = {
   frame: 'Frame: bends and stretches',
@@ -36,7 +37,11 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
   const quantity = useEditorState(quantityOf);
   const first = members[0]!;
   const section = model.sections.find(({ id }) => id === first.section);
-  const index = solution?.structure.names.members.indexOf(first.id) ?? -1;
+  const found = useRun(
+    solution,
+    outcome,
+    members.map(({ id }) => id),
+  );
 
   /** One edit for all that are selected: the first one's change is made to each. */
   const change = (update: (member: Member) => Member): void => {
@@ -111,9 +116,18 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
           onChange={(freedom, restraint) => change((member) => withEnd(member, end, freedom, restraint))}
         />
       ))}
-      {solution && index >= 0 && solution.outcomes[outcome] && members.length === 1 && (
+      {solution && found && (
         <>
-          <MemberCharts solution={solution} outcome={outcome} member={index} display={display} only={[quantity]} />
+          {members.length === 1 && (
+            <MemberCharts
+              solution={solution}
+              outcome={outcome}
+              run={found.run}
+              begins={found.begins}
+              display={display}
+              only={[quantity]}
+            />
+          )}
           <Button onPress={() => editor.show({ drawer: 'charts' })}>Read all its diagrams</Button>
         </>
       )}

@@ -1,11 +1,11 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useId, useState } from 'react';
 import styled from 'styled-components';
 import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { nameOf, quantitiesOf, quantityTable, type Quantity, type QuantityRow } from '@rigid-beam/core/results/quantities';
-import { memberReader, type Range } from '@rigid-beam/core/results/read-quantity';
+import type { RunReader } from '@rigid-beam/core/results/run-reader';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { unitOfQuantity } from '@rigid-beam/drawing/show-quantity-value';
 import { capital } from '../ui/capital';
@@ -47,11 +47,20 @@ const Strip = styled.figure`
   }
 `;
 
+/** Holds what charts are inked with; takes no place. */
+const Inks = styled.svg`
+  position: absolute;
+  width: 0;
+  height: 0;
+`;
+
 interface MemberChartsProps {
   readonly solution: Solution;
   readonly outcome: number;
-  /** Index of the member. */
-  readonly member: number;
+  /** The member, or members that follow each other as one line. */
+  readonly run: RunReader;
+  /** What its beginning is called. */
+  readonly begins: string;
   readonly display: DisplayUnits;
   readonly only?: readonly Quantity[];
   readonly size?: 'small' | 'large';
@@ -65,32 +74,42 @@ const Charts = styled.div`
   }
 `;
 
-/** Quantities of one member, all of them or those that are asked for, with one cursor through all of them. */
-export function MemberCharts({ solution, outcome, member, display, only, size: shownSize = 'small' }: MemberChartsProps) {
+/** Quantities along a member or a run of members, all of them or those that are asked for, with one cursor through all of them. */
+export function MemberCharts({ solution, outcome, run, begins, display, only, size: shownSize = 'small' }: MemberChartsProps) {
   const [ratio, setRatio] = useState(0.5);
-  const length = solution.structure.lengths[member]!;
+  const { length, stretches } = run;
+  const axial = useId();
   const acts = solution.outcomes[outcome]!;
   const { structure } = solution;
-  const reader = useMemo(() => memberReader(solution, outcome, member), [solution, outcome, member]);
+  const here = stretches.find(({ to }) => ratio * length < to) ?? stretches.at(-1)!;
 
   return (
     <Stack>
-      <PanelSubtitle>Along the member · {acts.id}</PanelSubtitle>
+      <PanelSubtitle>
+        Along the {stretches.length === 1 ? 'member' : `run, now in ${here.member}`} · {acts.id}
+      </PanelSubtitle>
       <Charts data-size={shownSize}>
+        <Inks aria-hidden>
+          {/* Tension stands above the axis, compression below. */}
+          <linearGradient id={axial} gradientUnits="userSpaceOnUse" x1={0} y1={0} x2={0} y2={HEIGHT}>
+            <stop offset={0.5} stopColor="var(--draw-tension)" />
+            <stop offset={0.5} stopColor="var(--draw-compression)" />
+          </linearGradient>
+        </Inks>
         {(only ?? quantitiesOf(structure)).map((quantity) => {
-          const found = reader.extremes(quantity);
+          const found = run.extremes(quantity);
           if (!found) return null;
           const { max, min } = found;
           const { symbol, ink, side } = quantityTable[quantity];
+          const colour = ink === 'axial' ? `url(#${axial})` : INKS[ink];
           const name = `${capital(nameOf(structure, quantity))} ${symbol}`;
-          const read = (x: number): Range => reader.at(quantity, x)!;
           const unit = unitOfQuantity(quantity, display);
           const size = Math.max(Math.abs(max.value), Math.abs(min.value));
-          const here = read(ratio * length);
+          const value = run.at(quantity, ratio * length)!;
           const words =
-            here.max === here.min
-              ? showQuantity(here.max, unit)
-              : `${showQuantity(here.min, unit)} … ${showQuantity(here.max, unit)}`;
+            value.max === value.min
+              ? showQuantity(value.max, unit)
+              : `${showQuantity(value.min, unit)} … ${showQuantity(value.max, unit)}`;
           return (
             <Strip key={quantity} data-quantity={quantity}>
               <figcaption>
@@ -108,10 +127,10 @@ export function MemberCharts({ solution, outcome, member, display, only, size: s
                   .map((bound) => (
                     <path
                       key={bound}
-                      d={curve((x) => read(x)[bound], length, size, side)}
-                      fill={INKS[ink]}
+                      d={curve(run, (stretch, x) => stretch.at(quantity, x)![bound], size, side)}
+                      fill={colour}
                       fillOpacity={0.13}
-                      stroke={INKS[ink]}
+                      stroke={colour}
                       strokeWidth={1.4}
                       vectorEffect="non-scaling-stroke"
                     />
@@ -120,6 +139,15 @@ export function MemberCharts({ solution, outcome, member, display, only, size: s
                   d={`M0 ${HEIGHT / 2}H${WIDTH}`}
                   stroke="var(--draw-member)"
                   strokeWidth={1}
+                  vectorEffect="non-scaling-stroke"
+                />
+                <path
+                  d={stretches
+                    .slice(1)
+                    .map(({ from }) => `M${(from / length) * WIDTH} 0V${HEIGHT}`)
+                    .join('')}
+                  stroke="var(--draw-faint)"
+                  strokeWidth={0.8}
                   vectorEffect="non-scaling-stroke"
                 />
                 <path
@@ -135,7 +163,7 @@ export function MemberCharts({ solution, outcome, member, display, only, size: s
       </Charts>
       <Slider label="Distance from the start" range={[0, 1]} step={0.005} value={ratio} onChange={setRatio} />
       <QuantityField
-        label={`Distance from node ${solution.structure.names.nodes[solution.structure.memberNodes[2 * member]!]}`}
+        label={`Distance from node ${begins}`}
         value={ratio * length}
         dimension="length"
         unit={display.length}
@@ -145,11 +173,20 @@ export function MemberCharts({ solution, outcome, member, display, only, size: s
   );
 }
 
-function curve(value: (x: number) => number, length: number, size: number, side: 1 | -1): string {
+/** The curve of a run over its axis; at nodes values may jump. */
+function curve(
+  { length, stretches }: RunReader,
+  value: (stretch: RunReader['stretches'][number], x: number) => number,
+  size: number,
+  side: 1 | -1,
+): string {
   const scale = size > 0 ? (-side * (HEIGHT / 2 - 2)) / size : 0;
-  const points = Array.from(
-    { length: SAMPLES + 1 },
-    (_, i) => `L${((i / SAMPLES) * WIDTH).toFixed(1)} ${(HEIGHT / 2 + scale * value((i / SAMPLES) * length)).toFixed(2)}`,
+  const count = Math.max(8, Math.round(SAMPLES / stretches.length));
+  const points = stretches.flatMap((stretch) =>
+    Array.from({ length: count + 1 }, (_, i) => {
+      const x = stretch.from + ((stretch.to - stretch.from) * i) / count;
+      return `L${((x / length) * WIDTH).toFixed(1)} ${(HEIGHT / 2 + scale * value(stretch, x)).toFixed(2)}`;
+    }),
   );
   return `M0 ${HEIGHT / 2}${points.join('')}L${WIDTH} ${HEIGHT / 2}`;
 }

@@ -63,7 +63,7 @@ export interface EditorState extends Place {
   /** Keys of the nodes and members that are not shown. */
   readonly hidden: ReadonlySet<string>;
   /** Of several motions that nothing resists, the place of the one that is drawn; the first one otherwise. */
-  readonly shownMotion: number | undefined;
+  readonly shownMotion: number | 'held' | undefined;
   /** What would stop the mechanisms of a model, once it is found. */
   readonly remedies: { readonly model: Model; readonly mechanisms: readonly RemediedMechanism[] } | undefined;
   /** What the drawer under the sheet shows. */

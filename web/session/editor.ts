@@ -274,7 +274,7 @@ export class Editor {
   }
 
   /** Draws one of the motions that nothing resists, by its place among the mechanisms. */
-  showMotion(place: number): void {
+  showMotion(place: number | 'held' | undefined): void {
     if (place !== this.state.shownMotion) this.own.setState({ shownMotion: place });
   }
 

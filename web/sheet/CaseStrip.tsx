@@ -59,7 +59,7 @@ const Card = styled(Radio)`
   ${focusFace}
 `;
 
-/** Over the sketch's empty corners. */
+/** Over the sketch's empty corners; what reaches into them shows through faintly. */
 const Name = styled.span`
   display: block;
   overflow: hidden;
@@ -72,6 +72,7 @@ const Name = styled.span`
     left: 0.3rem;
     top: 0.05rem;
     max-width: calc(100% - 0.6rem);
+    background: color-mix(in srgb, var(--paper) 80%, transparent);
   }
   b {
     margin-right: 0.3rem;

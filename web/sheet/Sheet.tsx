@@ -3,7 +3,8 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { useStore } from 'zustand';
-import { useEditor } from '../session/use-editor';
+import { useEditor, useEditorState } from '../session/use-editor';
+import { EdgeLooks } from './EdgeLooks';
 import { FloatingField, TypedStep } from './FloatingField';
 import { SheetController } from './controller';
 import { SheetItems } from './SheetItems';
@@ -82,6 +83,7 @@ interface LiveProps {
 }
 
 function Live({ controller, canvas, children }: LiveProps) {
+  const isSpace = useEditorState((state) => state.model.space === 'space');
   const field = useStore(controller.store, (state) => state.field);
   const typed = useStore(controller.store, (state) => state.typed);
   const cursor = useStore(controller.store, (state) => state.cursor);
@@ -94,6 +96,7 @@ function Live({ controller, canvas, children }: LiveProps) {
   return (
     <>
       <SheetItems controller={controller} />
+      {isSpace && <EdgeLooks controller={controller} />}
       {children}
       {field && (
         <FloatingField

@@ -99,7 +99,7 @@ export function SheetItems({ controller }: { readonly controller: SheetControlle
     else if (event.key === 'ArrowLeft' || event.key === 'ArrowUp') focus(index - 1);
     else if (event.key === 'Home') focus(0);
     else if (event.key === 'End') focus(items.length - 1);
-    else if (event.key === 'Enter' && (subject.kind === 'load' || subject.kind === 'dimension')) openInPlace(controller, subject);
+    else if (event.key === 'Enter') openInPlace(controller, subject);
     else return;
     event.preventDefault();
     event.stopPropagation();
@@ -109,7 +109,7 @@ export function SheetItems({ controller }: { readonly controller: SheetControlle
     <List
       ref={list}
       style={cameraStyle(camera)}
-      aria-label="Items of the drawing. Arrow keys go from one to the next; Enter changes a load or a dimension; Alt and an arrow move a node."
+      aria-label="Items of the drawing. Arrow keys go from one to the next; Enter types over what is said of it; Alt and an arrow move a node."
       onFocus={onFocus}
       onKeyDown={onKeyDown}
     >

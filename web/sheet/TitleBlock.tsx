@@ -63,10 +63,20 @@ const Quantities = styled(ToggleButtonGroup)`
   }
 `;
 
+/** Gives way to all others: who reads a drawing knows its rule. */
+const Rule = styled.span`
+  && {
+    flex: 0 1000 auto;
+  }
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+`;
+
 /** What there is room for, from its beginning on. */
 const Fill = styled.p`
   && {
-    flex: 1 1 0;
+    flex: 1 1 auto;
   }
   min-width: 0;
   overflow: hidden;
@@ -131,7 +141,7 @@ export function TitleBlock({ controller }: { readonly controller: SheetControlle
           ))}
         </Quantities>
       )}
-      {hasDiagram && <span>{ruleOf(quantity, state.axial)}</span>}
+      {hasDiagram && <Rule title={ruleOf(quantity, state.axial)}>{ruleOf(quantity, state.axial)}</Rule>}
       <Scale state={state} outcome={outcome} />
       <Said controller={controller} extremes={hasDiagram ? extremeWords(state, outcome) : undefined} />
       <AlsoShow />

@@ -2,11 +2,12 @@ import { sectionRun } from '@rigid-beam/core/model/selecting';
 import type { Model, Restraint } from '@rigid-beam/core/model/model';
 import { withEnd } from '@rigid-beam/core/model/member-ends';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
-import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { defaultDisplay, lengthUnit } from '@rigid-beam/core/quantities/display';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
-import { showQuantity } from '@rigid-beam/core/quantities/show';
+import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { supportWords } from '@rigid-beam/core/model/support-words';
 import { supportKindsOf, supportOf } from '@rigid-beam/core/model/support-kinds';
+import { readStep } from './tools/read-step';
 
 /** A text that can be typed over where it stands: what it asks, what it begins with, and the edit that another text means, or why none. */
 export interface WordsInPlace {
@@ -23,6 +24,25 @@ export function nameInPlace(list: 'nodes' | 'members', id: string): WordsInPlace
     hint: 'Enter renames it everywhere.',
     first: id,
     read: (text) => (text.trim() === '' ? 'Write a name.' : { type: 'rename', list, names: { [id]: text.trim() } }),
+  };
+}
+
+/** Where a node stands: across by up, in space by forward. */
+export function placeInPlace(model: Model, id: string): WordsInPlace {
+  const node = model.nodes.find((one) => one.id === id)!;
+  const unit = lengthUnit(model);
+  const isPlane = model.space === 'plane';
+  const parts = isPlane ? [node.x, node.y] : [node.x, node.y, node.z ?? 0];
+  return {
+    label: `Place of node ${id} (${unit})`,
+    hint: `across by up${isPlane ? '' : ' by forward'}, from the origin`,
+    first: parts.map((part) => showNumber(inUnit(part, unit), 10)).join(' by '),
+    read: (text) => {
+      const step = readStep(text, unit, [1, 0, 0], 'place', model.space);
+      if (!step.ok) return step.reason;
+      const [x, y, z] = step.by;
+      return { type: 'moveNodes', moves: [{ id, x, y, ...((z !== 0 || node.z !== undefined) && { z }) }] };
+    },
   };
 }
 

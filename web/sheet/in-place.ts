@@ -1,12 +1,14 @@
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { respace } from '@rigid-beam/core/model/grid-lines';
 import { parseSpacings, showSpacings } from '@rigid-beam/core/quantities/spacings';
+import { screenX, screenY } from '@rigid-beam/drawing/camera';
 import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
+import { drawnNodes } from '@rigid-beam/drawing/geometry';
 import type { SheetController } from './controller';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Load, Model } from '@rigid-beam/core/model/model';
 import { baysOf, levels } from '@rigid-beam/drawing/dimension-items';
-import { nameInPlace, releaseInPlace, sectionInPlace, supportInPlace, type WordsInPlace } from './in-place-words';
+import { nameInPlace, placeInPlace, releaseInPlace, sectionInPlace, supportInPlace, type WordsInPlace } from './in-place-words';
 import { loadValue } from './load-values';
 
 const endOf = (subject: Subject): string | undefined => (subject.kind === 'load' ? subject.end : undefined);
@@ -29,9 +31,18 @@ function openNext(sheet: SheetController, from: Subject, what: What, step: 1 | -
 function wordsFor(model: Model, subject: Subject, what: What): WordsInPlace | undefined {
   if (subject.kind === 'release') return releaseInPlace(model, subject.id, subject.end);
   if (subject.kind === 'support') return supportInPlace(model, subject.id);
-  if (subject.kind === 'node') return nameInPlace('nodes', subject.id);
+  if (subject.kind === 'node') return what === 'name' ? nameInPlace('nodes', subject.id) : placeInPlace(model, subject.id);
   if (subject.kind === 'member') return what === 'name' ? nameInPlace('members', subject.id) : sectionInPlace(model, subject.id);
   return undefined;
+}
+
+/** Where the field stands of what has no text: at its node, or in the middle of the sheet. */
+function placeWithoutText({ editor, view }: SheetController, subject: Subject): { readonly left: number; readonly top: number } {
+  const { camera } = view;
+  const node = 'id' in subject ? drawnNodes(editor.state.drawn.model, view.seen()).get(subject.id) : undefined;
+  return node && (subject.kind === 'node' || subject.kind === 'support')
+    ? { left: screenX(camera, node.x), top: screenY(camera, node.y) }
+    : { left: camera.width / 2, top: camera.height / 2 };
 }
 
 /** Opens the field over the text of a thing: a load, a dimension, a section, a support, a release, a name; what has no text on the sheet opens in its middle. */
@@ -39,10 +50,11 @@ export function openInPlace(sheet: SheetController, subject: Subject, what: What
   const { editor } = sheet;
   const { model } = editor.state;
   const display = { ...defaultDisplay, ...model.display };
-  const placed = sheet.drawing.labelOf((one) => sameSubject(one, subject) && endOf(one) === endOf(subject));
-  const place = placed
-    ? { left: placed.left, top: placed.top }
-    : { left: sheet.view.camera.width / 2, top: sheet.view.camera.height / 2 };
+  const placed = sheet.drawing.labelOf(
+    ({ subject: one, role }) =>
+      sameSubject(one, subject) && endOf(one!) === endOf(subject) && (role === 'name') === (what === 'name'),
+  );
+  const place = placed ? { left: placed.left, top: placed.top } : placeWithoutText(sheet, subject);
 
   const next = (step: 1 | -1): void => openNext(sheet, subject, what, step);
   const words = wordsFor(model, subject, what);

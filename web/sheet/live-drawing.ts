@@ -1,6 +1,6 @@
 import type { StoreApi } from 'zustand/vanilla';
 import { screenX, screenY, type Camera } from '@rigid-beam/drawing/camera';
-import type { Item, Label, Subject } from '@rigid-beam/drawing/display-list';
+import type { Item, Label } from '@rigid-beam/drawing/display-list';
 import { paperItems } from '@rigid-beam/drawing/grid-items';
 import { hitTest, type Hit } from '@rigid-beam/drawing/hit-test';
 import { pointedItems } from '@rigid-beam/drawing/pointed-items';
@@ -104,9 +104,9 @@ export class LiveDrawing {
   }
 
   /** Where the text of a thing stands on the sheet, if it is shown. */
-  labelOf(matches: (subject: Subject) => boolean): PlacedLabel | undefined {
+  labelOf(matches: (label: Label) => boolean): PlacedLabel | undefined {
     if (this.stale) this.draw();
-    return this.placed.find(({ label }) => label.subject !== undefined && matches(label.subject));
+    return this.placed.find(({ label }) => label.subject !== undefined && matches(label));
   }
 
   /** Paints before the next frame; builds the display list anew unless only the tool's own marks changed. */

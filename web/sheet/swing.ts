@@ -10,8 +10,16 @@ const SWINGS = 2;
 /** Of the motions of a structure that can move, the place of the one that is drawn: what was asked for, or the first that keeps it from standing. */
 export function shownPlace({ drawn: { results }, shownMotion }: EditorState): number {
   if (results?.status !== 'unstable') return -1;
-  return shownMotion ?? results.mechanisms.findIndex(({ harmless }) => !harmless);
+  if (typeof shownMotion === 'number') return shownMotion;
+  return results.mechanisms.findIndex(({ harmless }) => !harmless);
 }
+
+/** What no load drives and is held still: all of it at once, and at rest. */
+function heldItems({ drawn: { model, results } }: EditorState, seen: Seen): Item[] {
+  const held = results?.mechanisms.filter(({ harmless }) => harmless) ?? [];
+  return held.slice(0, MOST_HELD).flatMap((mechanism) => motionItems(model, { mechanism, ends: undefined }, seen, 1));
+}
+const MOST_HELD = 400;
 
 function motionOf(state: EditorState): DrawnMotion | undefined {
   const { results } = state.drawn;
@@ -35,7 +43,7 @@ export class Swing {
     const motion = motionOf(state);
     if (!motion) {
       this.of = undefined;
-      return { items: [], goesOn: false };
+      return { items: state.shownMotion === 'held' ? heldItems(state, seen) : [], goesOn: false };
     }
     if (this.of !== motion.mechanism) {
       this.of = motion.mechanism;

@@ -5,7 +5,7 @@ import { quantityTable } from '@rigid-beam/core/results/quantities';
 import { isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { isPlane } from '@rigid-beam/core/stiffness/structure';
-import { governingValues } from '@rigid-beam/drawing/diagram-scale';
+import { governingValues, largestOf } from '@rigid-beam/drawing/diagram-scale';
 import { largestMoment } from '@rigid-beam/drawing/opens-on';
 import { scaleOfDeflection, scaleOfDiagram } from '@rigid-beam/drawing/sheet-items';
 import { showValue, unitOfQuantity } from '@rigid-beam/drawing/show-quantity-value';
@@ -108,9 +108,11 @@ export function extremeWords(state: Shown, outcome: number): string {
     return `${showValue(quantity, value, units)} in ${solution.structure.names.members[member]}${by}`;
   };
   const other = largerElsewhere(solution, outcome, quantity);
+  const size = largestOf(governing);
   const isMagnitude = quantityTable[quantity].derived?.isMagnitude === true;
   const words = [governing.max, governing.min]
     .filter(({ value }, i) => i === 0 || (value !== governing.max.value && !isMagnitude))
+    .filter(({ value }) => Math.abs(value) > 1e-9 * size || size === 0)
     .map(
       (extreme) =>
         say(extreme) +

@@ -68,6 +68,13 @@ const Remedies = styled.div`
   font-size: 0.85rem;
 `;
 
+const Quiet = styled.p`
+  padding-left: 0.5rem;
+  border-left: 2px solid var(--rule-strong);
+  color: var(--soft);
+  font-size: 0.8rem;
+`;
+
 const MANY = 4;
 
 /** What keeps the model from being solved, why an edit was refused, and what happened elsewhere: in words, above the bench or under the head. */
@@ -114,6 +121,7 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
           <List notices={warnings} />
         </Slip>
       )}
+      <Held />
       {sheet && <OfferSlip controller={sheet} />}
     </Tray>
   );
@@ -177,6 +185,34 @@ function Mechanisms({ mechanisms }: { readonly mechanisms: readonly Mechanism[] 
       })}
       {harmful.length > MANY && <li>and {harmful.length - MANY} more</li>}
     </ul>
+  );
+}
+
+/** Stages in which one asks what holds the structure. */
+const ABOUT_HOLDING = ['supports', 'results'];
+
+/** What is free to move, but moved by no load, and therefore held still: a quiet note, whose motions can be shown. */
+function Held() {
+  const editor = useEditor();
+  const results = useEditorState((state) => state.settled.results);
+  const stage = useEditorState((state) => state.stage);
+  const isShown = useEditorState(({ shownMotion }) => shownMotion === 'held');
+  const notes =
+    results?.status === 'solved'
+      ? results.notices.filter(({ code, severity }) => code === 'mechanism' && severity === 'note')
+      : [];
+  if (notes.length === 0 || !ABOUT_HOLDING.includes(stage)) return null;
+  return (
+    <Quiet data-testid="held">
+      {notes
+        .slice(0, MANY)
+        .map(({ message }) => message)
+        .join(' ')}
+      {notes.length > MANY && ` And ${notes.length - MANY} more.`}{' '}
+      <PlainButton aria-pressed={isShown} onPress={() => editor.showMotion(isShown ? undefined : 'held')}>
+        {isShown ? 'Hide' : 'Show'}
+      </PlainButton>
+    </Quiet>
   );
 }
 

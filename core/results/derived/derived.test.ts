@@ -35,6 +35,23 @@ describe('stress at the extreme fibres', () => {
     expect(max.value / (H / area + (32 * Math.hypot(P, Q) * L) / (Math.PI * d ** 3))).toBeCloseTo(1, 10);
   });
 
+  test('of a round tie that sags under a load of its own: greatest in its middle, where the axial stress does not change', () => {
+    const [q, force] = [80, 5e3];
+    const { solution } = solved(
+      sketch({
+        nodes: [['1', 0, 0], ['2', L, 0]], members: [['tie', '1', '2']], supports: [pin('1'), roller('2')],
+        loads: [{ type: 'line', member: 'tie', from: { wy: -q }, to: { wy: -q } }, { type: 'node', node: '2', fx: force }],
+        extra: { sections: [{ id: 's', shape: { type: 'round', d: 0.02 } }] },
+      }),
+    ); // prettier-ignore
+    const axial = force / ((Math.PI * 0.02 ** 2) / 4);
+    const bending = (32 * ((q * L ** 2) / 8)) / (Math.PI * 0.02 ** 3);
+    const { max, min } = quantityExtremes(solution, 0, 0, 'sigma')!;
+    expect(max.value / (axial + bending)).toBeCloseTo(1, 9);
+    expect(min.value / (axial - bending)).toBeCloseTo(1, 9);
+    expect([max.x, min.x]).toEqual([expect.closeTo(L / 2, 6), expect.closeTo(L / 2, 6)]);
+  });
+
   test('from elastic moduli as they are given; unknown where nothing tells', () => {
     const properties = { A: 0.005, Iz: 1e-5, Iy: 4e-6, J: 1e-6 };
     const { min } = largest({ ...properties, Wz: 1e-4, Wy: 5e-5 }, 'sigma')!;

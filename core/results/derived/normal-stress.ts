@@ -79,8 +79,9 @@ function turnsOf({ N, My, Mz, length }: PieceForces, { A, flexibility: [vv, vw, 
     const slope = derivative(sumOf([timesOf(N, 1 / A), timesOf(v, -points[i]!), timesOf(w, -points[i + 1]!)]));
     if (!squared) places.push(...signChanges(slope, length));
     else {
-      // p′ ± r·k′/(2√k) = 0, hence 4·k·p′² = r²·k′².
+      // p′ ± r·k′/(2√k) = 0, hence 4·k·p′² = r²·k′². Where both sides are zero the difference need not change its sign: k′ does.
       const turning = derivative(squared);
+      places.push(...signChanges(turning, length));
       const both = [
         timesOf(productOf(squared, productOf(slope, slope)), 4),
         timesOf(productOf(turning, turning), -radius * radius),

@@ -1,0 +1,77 @@
+import { describe, expect, test } from '@jest/globals';
+import type { RunLink } from '../model/runs';
+import { runThrough } from '../model/runs';
+import { clamp3, pin, roller, sketch, solved } from '../test/build';
+import type { Quantity } from './quantities';
+import { runReader } from './run-reader';
+
+const [L, q] = [4, 6e3];
+
+/** A beam over two spans under an even load; its second member may run the other way. */
+function spans(second: readonly [string, string]) {
+  const model = sketch({
+    nodes: [['1', 0, 0], ['2', L, 0], ['3', 2 * L, 0]], members: [['a', '1', '2'], ['b', ...second]],
+    supports: [pin('1'), roller('2'), roller('3')],
+    loads: [
+      { type: 'line', member: 'a', from: { wy: -q }, to: { wy: -q } },
+      { type: 'line', member: 'b', from: { wy: -q }, to: { wy: -q } },
+    ],
+  }); // prettier-ignore
+  return runReader(solved(model).solution, 0, runThrough(model.members) as RunLink[])!;
+}
+
+describe('two spans read as one line', () => {
+  test.each([[['2', '3']], [['3', '2']]] as const)('with the second member from %s', (second) => {
+    const run = spans(second);
+    expect(run.length).toBe(2 * L);
+    const near = (quantity: Quantity, x: number, wanted: number): void =>
+      expect(run.at(quantity, x)!.max / wanted).toBeCloseTo(1, 9);
+    // qL²/8 over the support, 9qL²/128 at 3L/8 from either end, 5qL/8 on both sides of the support.
+    near('Mz', L, (-q * L * L) / 8);
+    near('Mz', (3 / 8) * L, (9 * q * L * L) / 128);
+    near('Mz', 2 * L - (3 / 8) * L, (9 * q * L * L) / 128);
+    near('Vy', L - 1e-9, run.stretches[0]!.at('Vy', L)!.max);
+    expect(run.stretches[1]!.at('Vy', L)!.max).toBeCloseTo(-run.stretches[0]!.at('Vy', L)!.max, 6);
+    expect(run.at('v', 1.5 * L)!.max).toBeCloseTo(run.at('v', 0.5 * L)!.max, 12);
+    expect(run.at('v', 0.5 * L)!.max).toBeLessThan(0);
+    const { max, min } = run.extremes('Mz')!;
+    expect(max.value / ((9 * q * L * L) / 128)).toBeCloseTo(1, 9);
+    expect(min).toMatchObject({ x: L });
+    expect(min.value / ((-q * L * L) / 8)).toBeCloseTo(1, 9);
+  });
+});
+
+test.each([[['3', '4']], [['4', '3']]] as const)(
+  'round a portal the moment goes on from member to member (right column from %s)',
+  (column) => {
+    const model = sketch({
+    nodes: [['1', 0, 0], ['2', 0, 3], ['3', 5, 3], ['4', 5, 0]], members: [['c', '1', '2'], ['r', '2', '3'], ['d', ...column]], supports: [pin('1'), pin('4')],
+    loads: [{ type: 'node', node: '2', fx: 8e3 }, { type: 'line', member: 'r', from: { wy: -q }, to: { wy: -q } }],
+  }); // prettier-ignore
+    const run = runReader(solved(model).solution, 0, runThrough(model.members) as RunLink[])!;
+    const [c, r, d] = run.stretches as [(typeof run.stretches)[0], (typeof run.stretches)[0], (typeof run.stretches)[0]];
+    const at = (stretch: typeof c, quantity: Quantity, x: number): number => stretch.at(quantity, x)!.max;
+    expect(at(r, 'Mz', c.to)).toBeCloseTo(at(c, 'Mz', c.to), 6);
+    expect(at(d, 'Mz', r.to)).toBeCloseTo(at(r, 'Mz', r.to), 6);
+    // Shear is the slope of the moment along the run, also on the column that stands against it.
+    for (const stretch of [c, d])
+      expect(at(stretch, 'Vy', stretch.from) * 3).toBeCloseTo(at(stretch, 'Mz', stretch.to) - at(stretch, 'Mz', stretch.from), 5);
+    const { min } = run.extremes('Mz')!;
+    expect(min.value).toBeCloseTo(at(d, 'Mz', d.from), 6);
+  },
+);
+
+test('in space only members whose axes go on are one line', () => {
+  const model = (second: readonly [string, string]) =>
+    sketch({
+      nodes: [['1', 0, 0, 0], ['2', L, 0, 0], ['3', 2 * L, 0, 0], ['4', L, 3, 0]], members: [['a', '1', '2'], ['b', ...second]], supports: [clamp3('1')],
+      loads: [{ type: 'node', node: '2', fy: -1e3 }],
+    }); // prettier-ignore
+  const read = (second: readonly [string, string]) => {
+    const own = model(second);
+    return runReader(solved(own).solution, 0, runThrough(own.members) as RunLink[]);
+  };
+  expect(read(['2', '3'])?.length).toBe(2 * L);
+  expect(read(['3', '2'])?.length).toBe(2 * L);
+  expect(read(['2', '4'])).toBeUndefined();
+});
