@@ -62,7 +62,8 @@ export class Application {
     await page.setViewport(size);
     page.setDefaultTimeout(PATIENCE);
     page.on('console', (message) => {
-      if (message.type() === 'error' && !this.provoked?.test(message.text())) this.complaints.push(message.text());
+      if (message.type() === 'error' && !this.provoked?.test(message.text()))
+        this.complaints.push(`${message.text()} ${message.location().url ?? ''}`);
     });
     page.on('pageerror', (error) => this.complaints.push(String(error)));
     return page;

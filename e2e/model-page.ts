@@ -1,6 +1,9 @@
 import type { Page } from 'puppeteer-core';
 import { PATIENCE, type Application } from './application';
 
+/** Milliseconds for which an item stands still before it counts as placed. */
+const REST = 150;
+
 /** A model's page as a user meets it: by names, values and places on the sheet. */
 export class ModelPage {
   constructor(
@@ -184,10 +187,21 @@ export class ModelPage {
   /** Where an item of the drawing stands, by the beginning of its spoken name; page pixels. */
   async place(name: string): Promise<{ x: number; y: number }> {
     const item = await this.page.waitForSelector(`main li > button[aria-label^="${name}"]`);
-    return item!.evaluate((element) => {
-      const box = element.getBoundingClientRect();
-      return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
-    });
+    return item!.evaluate(async (element, rest) => {
+      const place = (): { x: number; y: number } => {
+        const box = element.getBoundingClientRect();
+        return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+      };
+      // Until the drawing has found its place: the items follow it when it rests.
+      let [last, since] = [place(), performance.now()];
+      while (performance.now() - since < rest) {
+        await new Promise((resolve) => requestAnimationFrame(resolve));
+        const now = place();
+        const isAtRest = now.x === last.x && now.y === last.y && element.closest('ul')?.getAttribute('aria-busy') !== 'true';
+        if (!isAtRest) [last, since] = [now, performance.now()];
+      }
+      return last;
+    }, REST);
   }
 
   /** Goes over the sheet from one point to another until the cursor shows a text that can be typed over, and clicks it. */

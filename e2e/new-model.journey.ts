@@ -45,8 +45,8 @@ describe('a new model from nothing', () => {
     await beam.press('Loads: 0 loads, nothing yet');
     await beam.command('show or hide diagram');
     await beam.fill('Self weight ×', '0');
-    await beam.fill('Intensity (kN/m)', '-15');
     await beam.press('Line load');
+    await beam.fill('What acts', '15 kN/m down');
     const [first, second] = [await beam.place('Node 1 '), await beam.place('Node 2 ')];
     await page.mouse.click((first.x + second.x) / 2 + 40, first.y);
     // qL²/8
@@ -55,7 +55,7 @@ describe('a new model from nothing', () => {
     await beam.until('extremes', /^45 kN in a · −45 kN in a$/);
 
     // A force in the middle: qL²/8 + PL/4 with P = 10 kN.
-    await beam.press('Force on a member');
+    await beam.press('Force');
     await page.mouse.click((first.x + second.x) / 2, first.y);
     await beam.press('Bending moment');
     await beam.until('extremes', /^82\.5 kN·m in a, sagging/);
@@ -79,9 +79,7 @@ describe('a new model from nothing', () => {
     await beam.press('Loads: 0 loads, nothing yet');
     await beam.command('show or hide diagram');
     await beam.fill('Self weight ×', '0');
-    await beam.choose('Direction', 'X, right is positive');
-    await beam.fill('Force (kN)', '25');
-    await beam.press('Force on a node');
+    await beam.fill('What acts', '25 kN right');
     const second = await beam.place('Node 2 ');
     await beam.page.mouse.click(second.x, second.y);
     await beam.press('Axial force');

@@ -30,12 +30,11 @@ class Counted {
 
 const emptySheet = async (): Promise<Counted> => new Counted(await ModelPage.empty(application));
 
-/** Puts the load in hand on the group's members; three actions and one for the stage. */
+/** Says a load and puts it on the group's members; three actions and one for the stage. */
 async function load(user: Counted, group: string, members: number, intensity: string): Promise<void> {
   await user.command(`select group ${group}`);
   await user.command('go to loads');
-  await user.fill('Intensity (kN/m)', intensity);
-  await user.press('Line load');
+  await user.fill('What acts', `${intensity} down`);
   await user.press(`Put it on the ${members} selected members`);
 }
 
@@ -64,14 +63,14 @@ describe('from an empty sheet to supported and loaded: actions as docs/usability
     await user.fill('Panels', '7');
     await user.press('Place it');
     await user.model.counts(16, 29);
-    await load(user, 'top chord', 7, '-6');
+    await load(user, 'top chord', 7, '6 kN/m');
     await user.model.until('solution', /^Solved.*in balance/);
     // qL²/8 over the height of 1.5 m is 153 kN, and there is the weight of the truss.
     await user.model.command('go to results');
     await user.model.press('Axial force');
     await user.model.until('extremes', /^T 1\d\d(\.\d+)? kN in/);
     expect(user.actions).toBeLessThanOrEqual(12);
-    expect(user.actions).toBe(9);
+    expect(user.actions).toBe(8);
   });
 
   test('a continuous beam of three spans', async () => {
@@ -79,9 +78,9 @@ describe('from an empty sheet to supported and loaded: actions as docs/usability
     await user.press('Continuous beam');
     await user.fill('Spans (m)', '2×5.4 + 3.6');
     await user.press('Place it');
-    await load(user, 'beam', 3, '-12');
+    await load(user, 'beam', 3, '12 kN/m');
     await user.model.until('solution', /^Solved.*in balance/);
-    expect(user.actions).toBe(8);
+    expect(user.actions).toBe(7);
   });
 
   test('a pitched portal of two bays', async () => {
@@ -90,9 +89,9 @@ describe('from an empty sheet to supported and loaded: actions as docs/usability
     await user.fill('Bays (m)', '2×9');
     await user.choose('Column feet', 'fixed');
     await user.press('Place it');
-    await load(user, 'rafters', 4, '-4');
+    await load(user, 'rafters', 4, '4 kN/m');
     await user.model.until('solution', /^Solved.*in balance/);
-    expect(user.actions).toBe(9);
+    expect(user.actions).toBe(8);
   });
 
   test('a frame of four storeys', async () => {
@@ -100,9 +99,9 @@ describe('from an empty sheet to supported and loaded: actions as docs/usability
     await user.press('Multi-storey frame');
     await user.fill('Storey heights (m)', '4 + 3×3.2');
     await user.press('Place it');
-    await load(user, 'beams', 12, '-20');
+    await load(user, 'beams', 12, '20 kN/m');
     await user.model.until('solution', /^Solved.*in balance/);
-    expect(user.actions).toBe(8);
+    expect(user.actions).toBe(7);
   });
 
   test('a hall of four frames in space, from one portal', async () => {
@@ -113,9 +112,9 @@ describe('from an empty sheet to supported and loaded: actions as docs/usability
     await user.command('select everything');
     await user.command('repeat 3 times 0 by 0 by -5 linked');
     await user.model.counts(20, 31);
-    await load(user, 'rafters', 8, '-4');
+    await load(user, 'rafters', 8, '4 kN/m');
     await user.model.until('solution', /^Solved.*in balance/);
-    expect(user.actions).toBe(10);
+    expect(user.actions).toBe(9);
   });
 });
 

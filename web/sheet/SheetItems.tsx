@@ -13,6 +13,7 @@ import {
   type SyntheticEvent,
 } from 'react';
 import styled from 'styled-components';
+import { useStore } from 'zustand';
 import type { Model } from '@rigid-beam/core/model/model';
 import { plus, pointOf, times, type Point } from '@rigid-beam/core/model/point';
 import type { Seen } from '@rigid-beam/drawing/geometry';
@@ -64,6 +65,7 @@ export function SheetItems({ controller }: { readonly controller: SheetControlle
   const solution = results?.solution;
   const outcome = useEditorState(actingIndex);
   const { camera, seen } = useResting(controller, model);
+  const isBehind = useStore(controller.store, (state) => state.camera !== camera);
   const items = useMemo(() => placedItems(model, seen), [model, seen]);
   const words = useMemo(() => wordsOf(model, solution, outcome), [model, solution, outcome]);
   const [active, setActive] = useState(0);
@@ -109,6 +111,7 @@ export function SheetItems({ controller }: { readonly controller: SheetControlle
     <List
       ref={list}
       style={cameraStyle(camera)}
+      aria-busy={isBehind}
       aria-label="Items of the drawing. Arrow keys go from one to the next; Enter types over what is said of it; Alt and an arrow move a node."
       onFocus={onFocus}
       onKeyDown={onKeyDown}

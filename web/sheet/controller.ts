@@ -105,6 +105,11 @@ export class SheetController {
     if (this.store.getState().hint !== hint) this.store.setState({ hint });
   }
 
+  /** Keys go to the tool in hand, from the button that took it. */
+  takeKeyboard(): void {
+    if (document.activeElement instanceof HTMLButtonElement) this.keyboard.take();
+  }
+
   openField(field: InPlaceField | undefined): void {
     this.store.setState({ field });
     if (!field) setTimeout(() => this.moveKeyboard());

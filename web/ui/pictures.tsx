@@ -25,6 +25,9 @@ const PICTURES = {
   point: 'M3 18h18M12 4v11M10 12l2 4 2-4',
   node: 'M5 19l7-8 7 8M12 2v6M10.5 6l1.5 3 1.5-3M12 11m-1.5 0a1.5 1.5 0 1 0 3 0a1.5 1.5 0 1 0-3 0',
   couple: 'M12 19V11M7 14a6 6 0 1 1 9.5 1.200M14 13.5l2.300 2 1.5-2.700',
+  warmth: 'M3 15h18v3H3zM6 11c0-2 2-2 2-4M11 11c0-2 2-2 2-4M16 11c0-2 2-2 2-4',
+  fit: 'M3 14h12v3H3zM15 14h5v3h-5M15 11v9M20 11v9M15.500 8h4.500M18 6l2 2-2 2',
+  settlement: 'M4 7h16M12 7 8 13h8zM6 13h12M12 15v6M10 19l2 2.500 2-2.500',
 } as const;
 
 export type PictureName = keyof typeof PICTURES;

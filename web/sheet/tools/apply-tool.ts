@@ -4,6 +4,7 @@ import { symbolPath, worldPath, type Item } from '@rigid-beam/drawing/display-li
 import { drawnMembers, drawnNodes } from '@rigid-beam/drawing/geometry';
 import { circle } from '@rigid-beam/drawing/structure-items';
 import type { SheetController } from '../controller';
+import { findTarget } from './find-target';
 import type { Tool, ToolPointer } from './tool';
 
 /** What a click does: on which kind of thing, and which edit it makes there. `at` is the ratio along a member. */
@@ -14,7 +15,7 @@ export interface Application {
   readonly intent: (model: Model, id: string, at: number) => Intent | undefined;
 }
 
-/** Puts something on nodes or members, one click after the other, until Escape: a support, a load. */
+/** Puts something on nodes or members, one click after the other, until Escape: a support. */
 export class ApplyTool implements Tool {
   readonly cursor = 'crosshair';
   private pointed: { readonly id: string; readonly at: number } | undefined;
@@ -59,31 +60,7 @@ export class ApplyTool implements Tool {
   }
 
   private find(event: ToolPointer): { id: string; at: number } | undefined {
-    const { model } = this.sheet.editor.state;
-    const { x, y } = this.sheet.view.world(event.x, event.y);
-    const reach = (event.type === 'touch' ? 24 : 14) / this.sheet.view.camera.scale;
-    if (this.application.on === 'node') {
-      const nodes = [...drawnNodes(model, this.sheet.view.seen()).values()];
-      const near = nodes.map(({ id, x: nx, y: ny }) => ({ id, at: 0, distance: Math.hypot(nx - x, ny - y) }));
-      return closest(near, reach);
-    }
-    const near = drawnMembers(model, this.sheet.view.seen()).map((member) => {
-      const along = ((x - member.x1) * member.ex[0] + (y - member.y1) * member.ex[1]) / (member.ex[0] ** 2 + member.ex[1] ** 2);
-      const clamped = Math.min(Math.max(along, 0), member.length);
-      const distance = Math.hypot(x - member.x1 - clamped * member.ex[0], y - member.y1 - clamped * member.ex[1]);
-      return { id: member.id, at: clamped / member.length, distance };
-    });
-    return closest(near, reach);
+    const found = findTarget(this.sheet, event, this.application.on);
+    return found && { id: found.id, at: found.kind === 'member' ? found.at : 0 };
   }
-}
-
-function closest(
-  things: readonly { id: string; at: number; distance: number }[],
-  reach: number,
-): { id: string; at: number } | undefined {
-  const best = things.reduce<{ id: string; at: number; distance: number } | undefined>(
-    (a, b) => (a && a.distance <= b.distance ? a : b),
-    undefined,
-  );
-  return best && best.distance <= reach ? best : undefined;
 }

@@ -1,0 +1,151 @@
+import { memberAxes } from '../local-axes';
+import type { Member, Model } from '../model';
+import { endsOf, placesOf, type NodePlaces } from '../places';
+import { dot, minus, size, times, type Point } from '../point';
+import { runOf } from '../runs';
+import type { LoadPhrase, Stations } from './phrase';
+
+/** Where a phrase is put: on a node, on a member (`at`: the ratio where it was pointed at), or along a run of members as one line. */
+export type PhraseTarget =
+  { readonly node: string } | { readonly member: string; readonly at?: number } | { readonly run: readonly string[] };
+
+/** A load that is to be put, as an edit takes it. */
+export type PhrasedLoad = Readonly<Record<string, unknown>> & { readonly case: string; readonly type: string };
+
+export type MadeLoads =
+  { readonly ok: true; readonly loads: readonly PhrasedLoad[] } | { readonly ok: false; readonly reason: string };
+
+/** At most so many forces at equal distances on one member. */
+const MOST = 500;
+
+/** The loads that a phrase means at a place; refused with a reason where it cannot act there. */
+export function loadsOfPhrase(phrase: LoadPhrase, target: PhraseTarget, model: Model, caseId: string): MadeLoads {
+  const entry = (load: Record<string, unknown> & { type: string }): PhrasedLoad => ({ case: caseId, ...load });
+  if ('node' in target) return onNode(phrase, target.node, model, entry);
+  if ('run' in target) return along(phrase, target.run, model, entry);
+  return onMember(phrase, target.member, target.at ?? 0.5, model, entry);
+}
+
+type Entry = (load: Record<string, unknown> & { type: string }) => PhrasedLoad;
+const made = (...loads: PhrasedLoad[]): MadeLoads => ({ ok: true, loads });
+const refused = (reason: string): MadeLoads => ({ ok: false, reason });
+
+/** Whether a phrase acts on nodes, on members, or on either. */
+export const actsOn = ({ kind, stations }: LoadPhrase): 'node' | 'member' | 'either' =>
+  kind === 'settlement' ? 'node' : kind === 'line' || kind === 'temperature' || kind === 'fit' || stations ? 'member' : 'either';
+
+function onNode({ kind, from, direction, stations }: LoadPhrase, node: string, model: Model, entry: Entry): MadeLoads {
+  if (stations) return refused('a place along a member does not go with a node');
+  if (kind === 'force') return made(entry({ type: 'node', node, ...components('f', times(direction, from)) }));
+  if (kind === 'couple') return made(entry({ type: 'node', node, ...components('m', times(direction, from)) }));
+  if (kind !== 'settlement') return refused('it acts on members: point at one');
+  const support = model.supports.find((one) => one.node === node);
+  const moves = components('u', times(direction, from));
+  const free = Object.keys(moves).filter((key) => (support?.[key as 'ux'] ?? 'free') === 'free');
+  if (!support || free.length > 0) return refused(`node ${node} is not held that way: a settlement moves a support`);
+  return made(entry({ type: 'settlement', node, ...moves }));
+}
+
+function onMember(phrase: LoadPhrase, member: string, at: number, model: Model, entry: Entry): MadeLoads {
+  const { kind, from, to, direction, measured, span } = phrase;
+  if (kind === 'temperature') return made(entry({ type: 'thermal', member, uniform: from }));
+  if (kind === 'fit') return made(entry({ type: 'strain', member, elongation: from }));
+  if (kind === 'settlement') return refused('a settlement moves a support: point at its node');
+  const shape = shapeOf(model, member);
+  if (!shape) return refused(`there is no member ${member}`);
+  if (kind === 'line') {
+    const way = wayOf(phrase, shape.axes);
+    const ends = span && { at: span };
+    if (span && span[1] > shape.length * (1 + 1e-9))
+      return refused(`member ${member} ends at ${tidy(shape.length)} m, before the load does`);
+    return made(
+      entry({
+        type: 'line',
+        member,
+        axes: AXES[measured],
+        ...(ends && { measure: 'length' }),
+        from: { ...(ends && { at: ends.at[0] }), ...components('w', times(way, from)) },
+        to: { ...(ends && { at: Math.min(ends.at[1], shape.length) }), ...components('w', times(way, to)) },
+      }),
+    );
+  }
+  const places = placesAlong(phrase.stations ?? { ratios: [at] }, shape.length);
+  if (typeof places === 'string') return refused(places);
+  const parts = components(kind === 'force' ? 'f' : 'm', times(direction, from));
+  return made(...places.map((place) => entry({ type: 'point', member, ...place, ...parts })));
+}
+
+/** Positions of forces on a member, or why there are none. */
+function placesAlong(
+  stations: Stations,
+  length: number,
+): readonly { readonly at: number; readonly measure?: 'length' }[] | string {
+  if ('ratios' in stations) return stations.ratios.map((at) => ({ at }));
+  const beyond = (at: number): boolean => at > length * (1 + 1e-9) || at < 0;
+  if ('lengths' in stations) {
+    const outside = stations.lengths.find(beyond);
+    if (outside !== undefined) return `the member is ${tidy(length)} m long: ${tidy(outside)} m lies beyond its end`;
+    return stations.lengths.map((at) => ({ at: Math.min(at, length), measure: 'length' }));
+  }
+  const count = Math.floor(length / stations.every + 1e-9);
+  if (count < 1) return `the member is ${tidy(length)} m long: no force stands on it every ${tidy(stations.every)} m`;
+  if (count > MOST) return `that would be ${count} forces on one member; at most ${MOST} are put at once`;
+  const places = Array.from({ length: count }, (_, i) => (i + 1) * stations.every).filter((at) => at < length * (1 - 1e-9));
+  return places.length === 0
+    ? `no force stands between the ends every ${tidy(stations.every)} m`
+    : places.map((at) => ({ at, measure: 'length' }));
+}
+
+function along(phrase: LoadPhrase, ids: readonly string[], model: Model, entry: Entry): MadeLoads {
+  const { kind, from, to, measured, span } = phrase;
+  if (kind !== 'line') return refused('only a load per length is put along a run of members');
+  if (span) return refused('along a run a load acts from its beginning to its end');
+  const members = runOf(model, ids);
+  if (!members) return refused('the members do not follow each other');
+  const shape = shapeOf(model, members[0]!);
+  if (!shape) return refused(`there is no member ${members[0]}`);
+  const way = wayOf(phrase, shape.axes);
+  return made(
+    entry({
+      type: 'chain',
+      members,
+      axes: AXES[measured],
+      from: components('w', times(way, from)),
+      to: components('w', times(way, to)),
+    }),
+  );
+}
+
+const AXES = { member: 'global', plan: 'projected', across: 'local' } as const;
+
+/** The direction in the load's own axes: square to a member, along its y or z, whichever is nearer to what was said. */
+function wayOf({ direction, measured }: LoadPhrase, axes: Float64Array): Point {
+  if (measured !== 'across') return direction;
+  const [y, z] = [3, 6].map((k) => dot(direction, [axes[k]!, axes[k + 1]!, axes[k + 2]!])) as [number, number];
+  // A direction along the member says nothing of its faces: then it presses onto the upper one.
+  if (Math.max(Math.abs(y), Math.abs(z)) < 1e-6) return [0, -1, 0];
+  return Math.abs(y) >= Math.abs(z) - 1e-9 ? [0, Math.sign(y), 0] : [0, 0, Math.sign(z)];
+}
+
+/** What was found of a model's members; many targets ask for the same. */
+const known = new WeakMap<Model, { readonly places: NodePlaces; readonly members: ReadonlyMap<string, Member> }>();
+
+function shapeOf(model: Model, id: string): { readonly axes: Float64Array; readonly length: number } | undefined {
+  let found = known.get(model);
+  if (!found)
+    known.set(model, (found = { places: placesOf(model), members: new Map(model.members.map((one) => [one.id, one])) }));
+  const member = found.members.get(id);
+  if (!member || !found.places.has(member.start) || !found.places.has(member.end)) return undefined;
+  const [start, end] = endsOf(member, found.places);
+  const way = minus(end, start);
+  return { axes: memberAxes(...way, model.space === 'plane' ? 0 : (member.roll ?? 0)), length: size(way) };
+}
+
+/** The parts that are not zero, as `fx`, `wy`, `uz`; rounding leaves no traces. */
+function components(prefix: 'f' | 'm' | 'w' | 'u', parts: Point): Record<string, number> {
+  const largest = Math.max(...parts.map(Math.abs));
+  const all = ['x', 'y', 'z'].map((axis, k) => [`${prefix}${axis}`, parts[k]!] as const);
+  return Object.fromEntries(all.filter(([, part]) => Math.abs(part) > 1e-12 * largest));
+}
+
+const tidy = (length: number): number => Number(length.toPrecision(6));

@@ -1,0 +1,44 @@
+import type { DisplayUnits } from '../../quantities/display';
+import { showNumber, showQuantity } from '../../quantities/show';
+import { unitOfKind, WAYS, type LoadPhrase, type Measured, type PhraseKind } from './phrase';
+
+/** A load said back in the words in which it can be typed: what was understood. */
+export function phraseWords(phrase: LoadPhrase, display: DisplayUnits): string {
+  const { kind, from, to, span, stations } = phrase;
+  const unit = unitOfKind(kind, display);
+  const isTurned = from + to < 0;
+  const show = (value: number): string => showQuantity(isTurned ? -value : value, unit);
+  const sizes = from === to ? show(from) : `${show(from)} to ${show(to)}`;
+  const length = (value: number): string => showQuantity(value, display.length);
+  const places = [
+    span ? `between ${length(span[0])} and ${length(span[1])}` : '',
+    stations && 'every' in stations ? `every ${length(stations.every)}` : '',
+    stations && 'lengths' in stations ? `at ${stations.lengths.map(length).join(' and ')}` : '',
+    stations && 'ratios' in stations ? `at ${RATIOS[stations.ratios.length] ?? 'the middle'}` : '',
+  ];
+  return [sizes, wayWords(phrase, isTurned ? 'turned' : 'as it is'), kind === 'line' ? MEASURED[phrase.measured] : '', ...places]
+    .filter(Boolean)
+    .join(' ');
+}
+
+const RATIOS: Readonly<Record<number, string>> = { 1: 'the middle', 2: 'thirds', 3: 'quarters' };
+const MEASURED: Readonly<Record<Measured, string>> = { member: '', plan: 'on plan', across: 'across' };
+
+/** For what has no direction: the words for a greater and a smaller size. */
+const SENSES: Readonly<Partial<Record<PhraseKind, readonly [string, string]>>> = {
+  couple: ['anticlockwise', 'clockwise'],
+  temperature: ['warmer', 'colder'],
+  fit: ['too long', 'too short'],
+};
+
+function wayWords({ kind, direction }: LoadPhrase, sense: 'turned' | 'as it is'): string {
+  const sign = sense === 'turned' ? -1 : 1;
+  const senses = SENSES[kind];
+  if (senses) {
+    const axis = kind === 'couple' ? ['x', 'y', 'z'][direction.findIndex((part) => part !== 0)] : undefined;
+    return `${senses[sense === 'turned' ? 1 : 0]}${axis && axis !== 'z' ? ` about ${axis}` : ''}`;
+  }
+  const own = direction.map((part) => sign * part + 0);
+  const named = Object.entries(WAYS).find(([, way]) => way.every((part, k) => Math.abs(part - own[k]!) < 1e-9));
+  return named ? named[0] : `at ${showNumber((Math.atan2(own[1]!, own[0]!) * 180) / Math.PI, 4)}°`;
+}

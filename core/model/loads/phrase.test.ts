@@ -1,0 +1,130 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { defaultDisplay } from '../../quantities/display';
+import { sketch } from '../../test/build';
+import type { Model } from '../model';
+import { phraseKinds, readLoadPhrase, WAYS, type LoadPhrase } from './phrase';
+import { loadsOfPhrase, type PhraseTarget } from './phrase-loads';
+import { phraseWords } from './phrase-words';
+
+const read = (text: string, space: Model['space'] = 'plane') =>
+  readLoadPhrase(text, { display: defaultDisplay, space, bare: 'line' });
+const said = (text: string, space: Model['space'] = 'plane'): LoadPhrase => {
+  const found = read(text, space);
+  if (!found.ok) throw new Error(found.reason);
+  return found.phrase;
+};
+
+describe('a load as it is said', () => {
+  test.each<[string, Partial<LoadPhrase>]>([
+    ['8 kN/m down', { kind: 'line', from: 8e3, to: 8e3, direction: [0, -1, 0], measured: 'member' }],
+    ['8', { kind: 'line', from: 8e3, direction: [0, -1, 0] }],
+    ['8 to 4 kN/m Down On Plan', { kind: 'line', from: 8e3, to: 4e3, measured: 'plan' }],
+    ['5 kN/m2 * 3.6 m left across', { kind: 'line', from: 18e3, direction: [-1, 0, 0], measured: 'across' }],
+    ['6 kN/m up between 1 m and 2.5 m', { span: [1, 2.5], direction: [0, 1, 0] }],
+    ['6 kN/m between 1 and 3/2 down', { span: [1, 1.5] }],
+    [
+      '12 kN at 30',
+      {
+        kind: 'force',
+        from: 12e3,
+        direction: [expect.closeTo(Math.sqrt(3) / 2, 12) as unknown as number, expect.closeTo(0.5, 12) as unknown as number, 0],
+      },
+    ],
+    ['12 kN at 90° from the right', { kind: 'force', direction: [0, 1, 0] }],
+    ['10 kN down at thirds', { kind: 'force', stations: { ratios: [1 / 3, 2 / 3] } }],
+    ['4 kN down every 1.2 m', { stations: { every: 1.2 } }],
+    ['4 kN at 1.2 m', { stations: { lengths: [1.2] }, direction: [0, -1, 0] }],
+    ['15 kN·m clockwise', { kind: 'couple', from: -15e3, direction: [0, 0, 1] }],
+    ['20 K colder', { kind: 'temperature', from: -20 }],
+    ['3 mm too long', { kind: 'fit', from: 0.003 }],
+    ['1 MN down', { kind: 'force', from: 1e6 }],
+    ['10 mm down', { kind: 'settlement', from: 0.01, direction: [0, -1, 0] }],
+  ])('%s', (text, wanted) => expect(said(text)).toMatchObject(wanted));
+
+  test.each<[string, RegExp]>([
+    ['', /size is missing/],
+    ['down', /size is missing/],
+    ['8 MPa down', /no load: write a size in kN\/m, kN/],
+    ['8 bananas down', /not a size: the unit “bananas” is not known/],
+    ['8 kN/m clockwise', /not a size|“8 kN\/m” is not a size/],
+    ['10 kN on plan', /does not go with a force/],
+    ['20 K down', /a direction does not go with a temperature change/],
+    ['8 kN/m down between 3 m and 1 m', /the first is not before the second/],
+    ['8 to 4 kN down', /only a load per length/],
+    ['8 to 4 to 2 kN/m', /from one size to another/],
+    ['8 kN forward', /in the plane nothing acts forward/],
+    ['4 kN every 0 m', /greater than 0/],
+    ['4 kN at noon', /neither an angle nor a place/],
+  ])('“%s” is refused with a reason', (text, reason) =>
+    expect(read(text)).toMatchObject({ ok: false, reason: expect.stringMatching(reason) }),
+  );
+
+  test('what was understood, said back, is understood as the same', () => {
+    const sizes = fc.integer({ min: 1, max: 9999 }).map((n) => n * 10);
+    const phrases = fc.record({
+      kind: fc.constantFrom(...phraseKinds), size: sizes, other: sizes, way: fc.constantFrom(...Object.values(WAYS)),
+      measured: fc.constantFrom('member', 'plan', 'across'), sign: fc.constantFrom(1, -1), hasSpan: fc.boolean(),
+    }); // prettier-ignore
+    fc.assert(
+      fc.property(phrases, ({ kind, size, other, way, measured, sign, hasSpan }) => {
+        const isLine = kind === 'line';
+        const scale = kind === 'fit' || kind === 'settlement' ? 1e-6 : 1;
+        const hasWay = isLine || kind === 'force' || kind === 'settlement';
+        const phrase: LoadPhrase = {
+          kind,
+          from: (hasWay ? 1 : sign) * size * scale,
+          to: (hasWay ? 1 : sign) * (isLine ? other : size) * scale,
+          direction: kind === 'couple' ? [0, 0, 1] : hasWay ? way : [0, -1, 0],
+          measured: isLine ? (measured as LoadPhrase['measured']) : 'member',
+          ...(isLine && hasSpan && { span: [1, 2.5] as const }),
+        };
+        const again = said(phraseWords(phrase, defaultDisplay), 'space');
+        expect(again).toMatchObject({ ...phrase, from: expect.closeTo(phrase.from, 9), to: expect.closeTo(phrase.to, 9) });
+      }),
+    );
+  });
+});
+
+describe('the loads that it means', () => {
+  const model = sketch({
+    nodes: [['1', 0, 0], ['2', 0, 3], ['3', 6, 3], ['4', 12, 3]], members: [['c', '1', '2'], ['r', '2', '3'], ['s', '3', '4']],
+    supports: [{ node: '1', ux: 'fixed', uy: 'fixed', rz: 'fixed' }],
+  }); // prettier-ignore
+  const made = (text: string, target: PhraseTarget) => loadsOfPhrase(said(text), target, model, 'Q');
+
+  test.each<[string, PhraseTarget, unknown[]]>([
+    ['8 kN/m down', { member: 'r' }, [{ type: 'line', member: 'r', axes: 'global', from: { wy: -8e3 }, to: { wy: -8e3 } }]],
+    ['8 to 0 kN/m on plan', { member: 'r' }, [{ axes: 'projected', from: { wy: -8e3 }, to: {} }]],
+    // Local y of a column stands to the left: what presses from the left acts against it.
+    ['2 kN/m right across', { member: 'c' }, [{ axes: 'local', from: { wy: -2e3 } }]],
+    ['2 kN/m left across', { member: 'c' }, [{ axes: 'local', from: { wy: 2e3 } }]],
+    ['3 kN/m between 1 m and 4 m', { member: 'r' }, [{ measure: 'length', from: { at: 1, wy: -3e3 }, to: { at: 4, wy: -3e3 } }]],
+    ['10 kN', { member: 'r', at: 0.5 }, [{ type: 'point', at: 0.5, fy: -10e3 }]],
+    ['10 kN', { node: '2' }, [{ type: 'node', node: '2', fy: -10e3 }]],
+    ['9 kN at thirds', { member: 'r' }, [{ at: 1 / 3 }, { at: 2 / 3 }]],
+    ['4 kN every 1.2 m', { member: 'r' }, [1.2, 2.4, 3.6, 4.8].map((at) => ({ at: expect.closeTo(at, 12), measure: 'length' }))],
+    ['5 kN·m clockwise', { node: '3' }, [{ type: 'node', mz: -5e3 }]],
+    ['20 K', { member: 'r' }, [{ type: 'thermal', uniform: 20 }]],
+    ['3 mm too short', { member: 'r' }, [{ type: 'strain', elongation: -0.003 }]],
+    ['10 mm down', { node: '1' }, [{ type: 'settlement', node: '1', uy: -0.01 }]],
+    ['6 to 2 kN/m', { run: ['s', 'r'] }, [{ type: 'chain', members: ['r', 's'], from: { wy: -6e3 }, to: { wy: -2e3 } }]],
+  ])('%s', (text, target, wanted) => {
+    const found = made(text, target);
+    expect(found.ok && found.loads).toHaveLength(wanted.length);
+    expect(found).toMatchObject({ ok: true, loads: wanted.map((load) => ({ case: 'Q', ...(load as object) })) });
+  });
+
+  test.each<[string, PhraseTarget, RegExp]>([
+    ['8 kN/m', { node: '2' }, /acts on members/],
+    ['10 mm down', { node: '2' }, /not held that way/],
+    ['10 mm down', { member: 'r' }, /point at its node/],
+    ['3 kN/m between 1 m and 9 m', { member: 'r' }, /ends at 6 m/],
+    ['3 kN at 9 m', { member: 'r' }, /lies beyond its end/],
+    ['3 kN every 7 m', { member: 'r' }, /no force stands on it/],
+    ['3 kN every 1 mm', { member: 'r' }, /at most 500/],
+    ['3 kN/m', { run: ['c', 's'] }, /do not follow each other/],
+  ])('%s on %p is refused with a reason', (text, target, reason) =>
+    expect(made(text, target)).toMatchObject({ ok: false, reason: expect.stringMatching(reason) }),
+  );
+});

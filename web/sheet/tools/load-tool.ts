@@ -1,0 +1,150 @@
+import type { Intent } from '@rigid-beam/core/model/edits/intent';
+import type { Load, Model } from '@rigid-beam/core/model/model';
+import type { LoadPhrase } from '@rigid-beam/core/model/loads/phrase';
+import { actsOn, loadsOfPhrase, type MadeLoads } from '@rigid-beam/core/model/loads/phrase-loads';
+import { phraseWords } from '@rigid-beam/core/model/loads/phrase-words';
+import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { symbolPath, worldPath, type Item } from '@rigid-beam/drawing/display-list';
+import { drawnMembers, drawnNodes } from '@rigid-beam/drawing/geometry';
+import { loadItems } from '@rigid-beam/drawing/load-items';
+import { circle } from '@rigid-beam/drawing/structure-items';
+import { viewOf } from '../view-of';
+import type { SheetController } from '../controller';
+import { findTarget, type Target } from './find-target';
+import type { Tool, ToolPointer } from './tool';
+
+export const LOAD_TOOL = 'load';
+
+/** What is put, and how Tab turns it. */
+export interface LoadInHand {
+  readonly phrase: LoadPhrase;
+  readonly caseId: string;
+  readonly turn: (step: 1 | -1) => void;
+}
+
+/** Pixels by which a press may slip and still be a click. */
+const SLACK = 5;
+/** A force pointed at takes the nearest of so many equal parts of its member, so that the middle is the middle. */
+const PARTS = 20;
+
+/** Puts a load that was said on what is pointed at, click by click until Escape; before the click its arrows stand there already. */
+export class LoadTool implements Tool {
+  readonly name = LOAD_TOOL;
+  readonly cursor = 'crosshair';
+  private pointed: Target | undefined;
+  private pressed: ToolPointer | undefined;
+
+  constructor(
+    private readonly sheet: SheetController,
+    private inHand: LoadInHand,
+  ) {}
+
+  /** Another load is said: the tool goes on with it. */
+  say(inHand: LoadInHand): void {
+    this.inHand = inHand;
+    this.sheet.say(this.hint);
+    this.sheet.drawing.refresh('overlay');
+  }
+
+  get hint(): string {
+    const { phrase, caseId } = this.inHand;
+    const display = { ...defaultDisplay, ...this.sheet.editor.state.model.display };
+    const on = { node: 'node', member: 'member', either: 'node or member' }[actsOn(phrase)];
+    const made = this.pointed && this.made(this.pointed);
+    if (made && !made.ok) return `Not there: ${made.reason}.`;
+    const turns = phrase.kind === 'temperature' || phrase.kind === 'fit' ? '' : ' Tab turns it.';
+    return `${phraseWords(phrase, display)} in ${caseId}: click each ${on} that gets it.${turns} Escape ends.`;
+  }
+
+  down(event: ToolPointer): void {
+    this.pressed = event;
+  }
+
+  move(event: ToolPointer): void {
+    // Who points has the keys at hand as well; who does not, keeps them where they are.
+    if (event.type === 'mouse') this.sheet.takeKeyboard();
+    const before = this.pointed;
+    this.pointed = findTarget(this.sheet, event, actsOn(this.inHand.phrase));
+    if (before?.id !== this.pointed?.id) this.sheet.say(this.hint);
+  }
+
+  up(event: ToolPointer): void {
+    const { pressed } = this;
+    this.pressed = undefined;
+    if (!pressed || Math.hypot(event.x - pressed.x, event.y - pressed.y) > SLACK) return;
+    this.move(event);
+    if (this.pointed) this.put([this.pointed]);
+  }
+
+  cancel(): void {
+    this.pressed = undefined;
+  }
+
+  key(event: KeyboardEvent): boolean {
+    if (event.key !== 'Tab') return false;
+    this.inHand.turn(event.shiftKey ? -1 : 1);
+    return true;
+  }
+
+  overlay(): Item[] {
+    const { pointed } = this;
+    if (!pointed) return [];
+    const { model } = this.sheet.editor.state;
+    const made = this.made(pointed);
+    return [...this.mark(pointed, model), ...(made?.ok ? this.shown(made.loads as unknown as Load[], pointed, model) : [])].map(
+      (item): Item => (item.kind === 'label' ? { ...item, rank: 100 } : item),
+    );
+  }
+
+  /** What the load becomes on a target. */
+  private made(target: Target): MadeLoads | undefined {
+    const { model } = this.sheet.editor.state;
+    const where = target.kind === 'node' ? { node: target.id } : { member: target.id, at: Math.round(target.at * PARTS) / PARTS };
+    return loadsOfPhrase(this.inHand.phrase, where, model, this.inHand.caseId);
+  }
+
+  private put(targets: readonly Target[]): void {
+    const intents = targets.flatMap((target): Intent[] => {
+      const made = this.made(target);
+      return made?.ok ? made.loads.map((entry) => ({ type: 'put', list: 'loads', entry })) : [];
+    });
+    if (intents.length === 0) return;
+    const display = { ...defaultDisplay, ...this.sheet.editor.state.model.display };
+    this.sheet.editor.edit(
+      intents.length === 1
+        ? intents[0]!
+        : {
+            type: 'batch',
+            intents,
+            label: `Put ${phraseWords(this.inHand.phrase, display)} on ${targets[0]!.kind} ${targets[0]!.id}`,
+          },
+    );
+  }
+
+  private mark({ kind, id }: Target, model: Model): Item[] {
+    const seen = this.sheet.view.seen();
+    if (kind === 'node') {
+      const node = drawnNodes(model, seen).get(id);
+      return node ? [symbolPath(node.x, node.y, circle(9), { closed: true, stroke: 'selection', width: 2 })] : [];
+    }
+    const member = drawnMembers(model, seen).find((one) => one.id === id);
+    return member
+      ? [worldPath([member.x1, member.y1, member.x2, member.y2], { stroke: 'selection', width: 8, opacity: 0.4 })]
+      : [];
+  }
+
+  /** The true arrows on the true member, before anything is put. */
+  private shown(loads: readonly Load[], { kind, id }: Target, model: Model): Item[] {
+    const members = kind === 'member' ? model.members.filter((one) => one.id === id) : [];
+    const ends = new Set(kind === 'node' ? [id] : members.flatMap(({ start, end }) => [start, end]));
+    const part: Model = {
+      ...model,
+      members,
+      nodes: model.nodes.filter((node) => ends.has(node.id)),
+      loads: loads.map((load, i) => ({ ...load, id: `in hand ${i}` })),
+    };
+    const { state } = this.sheet.editor;
+    const view = viewOf(state, this.sheet.view.seen(), undefined, this.sheet.view.camera.scale, 'still');
+    return loadItems(part, new Map([[this.inHand.caseId, 1]]), { ...view, loads: 'said', selection: [] });
+  }
+}
