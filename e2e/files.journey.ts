@@ -132,6 +132,14 @@ describe('files', () => {
     await model.press('Add an envelope');
     await model.until('extremes', /by C2.*by (C3|U)/);
     await model.press('Remove E');
+    // A factor is typed into its cell; another one by the arrow key.
+    await model.press('Let U act');
+    const factor = await model.page.waitForSelector('[aria-label="Q1 in U"]');
+    await factor!.focus();
+    await model.typeOver('0');
+    await model.page.keyboard.press('ArrowUp');
+    await model.page.waitForFunction(() => document.activeElement?.getAttribute('aria-label') === 'Q1 in C3');
+    await model.until('extremes', /^(?!.*−56\.72)/);
     await model.press('Remove U');
     await model.stored();
     await model.page.close();

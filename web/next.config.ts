@@ -11,6 +11,8 @@ const config: NextConfig = {
   serverExternalPackages: ['@electric-sql/pglite', 'pino'],
   compiler: { styledComponents: true },
   turbopack: { root: path.join(import.meta.dirname, '..') },
+  // Browsers ask for it where a page's head comes in parts.
+  rewrites: () => Promise.resolve([{ source: '/favicon.ico', destination: '/icon.svg' }]),
   poweredByHeader: false,
   reactStrictMode: true,
   devIndicators: false,

@@ -1,7 +1,8 @@
 import type { Model, Section, Shape } from '../model/model';
 import { compose } from './parts';
 import { sectionProperties } from './section-properties';
-import { dimensionsOf, openParts, shapeFault } from './shape-properties';
+import { farthest } from './outline';
+import { dimensionsOf, openParts } from './shape-properties';
 
 /**
  * Where the normal stress of a section is greatest and least: circles of one radius about some points (of radius 0: corners), as y and z
@@ -15,45 +16,13 @@ export interface Fibres {
   readonly radius: number;
 }
 
-type Outline = Pick<Fibres, 'points' | 'radius'>;
-
-/** The outline of a shape that counts, about its centroid. */
-function outlineOf(shape: Shape): Outline | undefined {
-  if (shapeFault(shape) !== undefined) return undefined;
-  const s = dimensionsOf(shape);
-  const box = (h: number, b: number): number[] => [h, b, h, -b, -h, b, -h, -b].map((side) => side / 2);
-  switch (shape.type) {
-    case 'general':
-      return undefined;
-    case 'round':
-    case 'chs':
-      return { points: [0, 0], radius: s.d / 2 };
-    case 'rectangle':
-      return { points: box(s.h, s.b), radius: 0 };
-    case 'rhs':
-      return { points: box(s.h - 2 * s.ro, s.b - 2 * s.ro), radius: s.ro };
-    default: {
-      const { y, z } = compose(openParts(shape.type, s).parts);
-      const corners = cornersOf(shape.type, s);
-      return { points: corners.map((place, i) => place - (i % 2 === 0 ? y : z)), radius: 0 };
-    }
-  }
-}
-
-/** Corners of the convex outline, y and z from where the shape is built. */
-function cornersOf(type: 'i' | 'channel' | 'angle' | 'tee', s: ReturnType<typeof dimensionsOf>): number[] {
-  const { h, b, tw, tf, t, bTop, tfTop } = s;
-  const pair = (y: number, width: number): number[] => [y, width / 2, y, -width / 2];
-  switch (type) {
-    case 'i':
-      return [...pair(0, b), ...pair(tf, b), ...pair(h - tfTop, bTop), ...pair(h, bTop)];
-    case 'channel':
-      return [0, 0, 0, b, h, 0, h, b];
-    case 'angle':
-      return [0, 0, 0, b, t, b, h, 0, h, t];
-    case 'tee':
-      return [...pair(h, b), ...pair(h - tf, b), ...pair(0, tw)];
-  }
+/** Where a shape is farthest from its centroid, y and z in turn. */
+function outlineOf(shape: Shape): Pick<Fibres, 'points' | 'radius'> | undefined {
+  const found = farthest(shape);
+  if (!found) return undefined;
+  const isOpen = shape.type === 'i' || shape.type === 'channel' || shape.type === 'angle' || shape.type === 'tee';
+  const { y, z } = isOpen ? compose(openParts(shape.type, dimensionsOf(shape)).parts) : { y: 0, z: 0 };
+  return { points: found.points.flatMap(([pz, py]) => [py - y, pz - z]), radius: found.radius };
 }
 
 /** The fibres of a section as it stands in space; undefined where its properties do not tell them. */

@@ -3,18 +3,13 @@
 import { Checkbox, CheckboxGroup, Label } from 'react-aria-components';
 import styled from 'styled-components';
 import { freeName } from '@rigid-beam/core/model/edits/next-id';
-import type { Combination, EnvelopeCombination, SumCombination } from '@rigid-beam/core/model/model';
-import { useEditor, useModel } from '../session/use-editor';
-import { Button, Columns, Hint, Row, Stack } from '../ui/controls';
+import { limitStates, type Combination, type EnvelopeCombination } from '@rigid-beam/core/model/model';
+import { actingIndex } from '../session/editor-state';
+import { useEditor, useEditorState, useModel } from '../session/use-editor';
+import { Button, Columns, Hint, PanelSubtitle, Row, Select, Stack } from '../ui/controls';
 import { NameField } from '../ui/NameField';
-import { QuantityField } from '../ui/QuantityField';
-
-const Box = styled(Stack)`
-  border: 1px solid var(--rule);
-  border-radius: 3px;
-  padding: 0.4rem 0.5rem;
-  background: var(--paper);
-`;
+import { COMBINE, LIMITS } from './combinations/combination-words';
+import { FactorTable } from './combinations/FactorTable';
 
 const Tick = styled(Checkbox)`
   display: inline-flex;
@@ -37,18 +32,29 @@ const Tick = styled(Checkbox)`
   }
 `;
 
-/** Sums with a factor for each case, and envelopes of what they enclose. */
+/** Sums as a table of factors, envelopes of what they enclose; the one that acts is changed below. */
 export function CombinationsBench() {
   const editor = useEditor();
   const model = useModel();
+  const outcome = useEditorState(actingIndex);
   const taken = [...model.cases, ...model.combinations].map(({ id }) => id);
   const first = model.cases[0];
+  const acting = model.combinations[outcome - model.cases.length];
   const sums = model.combinations.filter((combination) => combination.type === 'sum');
   const add = (entry: Combination): void => {
     if (editor.edit({ type: 'put', list: 'combinations', entry: { ...entry } })) editor.go({ acting: entry.id });
   };
   return (
     <Stack>
+      {model.combinations.length === 0 && <Hint>{COMBINE.none}</Hint>}
+      {model.combinations.length > 0 && (
+        <FactorTable
+          model={model}
+          acting={acting?.id}
+          onAct={(id) => editor.go({ acting: id })}
+          onPut={(entry) => editor.edit({ type: 'put', list: 'combinations', entry: { ...entry }, key: entry.id })}
+        />
+      )}
       <Row>
         <Button
           isDisabled={!first}
@@ -61,7 +67,7 @@ export function CombinationsBench() {
             })
           }
         >
-          Add a sum
+          {COMBINE.addSum}
         </Button>
         <Button
           isDisabled={!first}
@@ -69,30 +75,37 @@ export function CombinationsBench() {
             add({ id: freeName('E', taken), type: 'envelope', of: (sums.length > 0 ? sums : model.cases).map(({ id }) => id) })
           }
         >
-          Add an envelope
+          {COMBINE.addEnvelope}
         </Button>
       </Row>
-      {model.combinations.length === 0 && (
-        <Hint>A sum adds cases with factors; an envelope shows the largest and smallest of several.</Hint>
-      )}
-      {model.combinations.map((combination) => (
-        <CombinationEditor key={combination.id} combination={combination} />
-      ))}
+      {acting && <CombinationEditor key={acting.id} combination={acting} add={add} />}
     </Stack>
   );
 }
 
-function CombinationEditor({ combination }: { readonly combination: Combination }) {
+interface CombinationEditorProps {
+  readonly combination: Combination;
+  readonly add: (entry: Combination) => void;
+}
+
+/** Name, title and kind of the combination that acts. */
+function CombinationEditor({ combination, add }: CombinationEditorProps) {
   const editor = useEditor();
-  const put = (entry: Combination): boolean =>
-    editor.edit({ type: 'put', list: 'combinations', entry: { ...entry }, key: combination.id });
+  const model = useModel();
+  const { id } = combination;
+  const put = (entry: Combination): void => {
+    if (editor.edit({ type: 'put', list: 'combinations', entry: { ...entry }, key: id }) && entry.id !== id)
+      editor.go({ acting: entry.id });
+  };
+  const taken = [...model.cases, ...model.combinations].map((one) => one.id);
   return (
-    <Box role="group" aria-label={`Combination ${combination.id}`}>
+    <Stack role="group" aria-label={`Combination ${id}`}>
+      <PanelSubtitle>{id}</PanelSubtitle>
       <Columns>
         <NameField
           label={combination.type === 'sum' ? 'Sum' : 'Envelope'}
-          value={combination.id}
-          onCommit={(id) => put({ ...combination, id })}
+          value={id}
+          onCommit={(name) => put({ ...combination, id: name })}
         />
         <NameField
           label="Title"
@@ -101,45 +114,29 @@ function CombinationEditor({ combination }: { readonly combination: Combination 
           onCommit={(title) => put({ ...combination, title })}
         />
       </Columns>
-      {combination.type === 'sum' ? <Factors sum={combination} put={put} /> : <Parts envelope={combination} put={put} />}
-      <Row>
-        <Button onPress={() => editor.edit({ type: 'remove', list: 'combinations', keys: [combination.id] })}>
-          Remove {combination.id}
-        </Button>
-      </Row>
-    </Box>
-  );
-}
-
-function Factors({ sum, put }: { readonly sum: SumCombination; readonly put: (entry: Combination) => boolean }) {
-  const model = useModel();
-  return (
-    <Columns>
-      {model.cases.map(({ id }) => (
-        <QuantityField
-          key={id}
-          label={`× ${id}`}
-          value={sum.factors[id]}
-          dimension="number"
-          unit=""
-          mayBeEmpty
-          placeholder="0"
-          onCommit={(factor) => {
-            const { [id]: _, ...rest } = sum.factors;
-            put({ ...sum, factors: factor === undefined ? rest : { ...rest, [id]: factor } });
-          }}
+      {combination.type === 'envelope' && <Parts envelope={combination} put={put} />}
+      {combination.type === 'sum' && (
+        <Select
+          label={COMBINE.limit}
+          choices={limitStates.map((state) => ({ id: state, text: LIMITS[state] }))}
+          value={combination.limitState ?? 'other'}
+          onChange={(state) => put({ ...combination, limitState: state as (typeof limitStates)[number] })}
         />
-      ))}
-    </Columns>
+      )}
+      <Row>
+        <Button onPress={() => add({ ...combination, id: freeName(id.replace(/\d+$/, ''), taken) })}>{COMBINE.copy(id)}</Button>
+        <Button onPress={() => editor.edit({ type: 'remove', list: 'combinations', keys: [id] })}>{COMBINE.remove(id)}</Button>
+      </Row>
+    </Stack>
   );
 }
 
-function Parts({ envelope, put }: { readonly envelope: EnvelopeCombination; readonly put: (entry: Combination) => boolean }) {
+function Parts({ envelope, put }: { readonly envelope: EnvelopeCombination; readonly put: (entry: Combination) => void }) {
   const model = useModel();
   const choices = [...model.cases, ...model.combinations].filter(({ id }) => id !== envelope.id);
   return (
     <CheckboxGroup value={[...envelope.of]} onChange={(of) => put({ ...envelope, of })}>
-      <Label>Encloses</Label>
+      <Label>{COMBINE.encloses}</Label>
       <div>
         {choices.map(({ id }) => (
           <Tick key={id} value={id}>

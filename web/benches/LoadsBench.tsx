@@ -1,11 +1,15 @@
 'use client';
 
+import styled from 'styled-components';
 import { freeName } from '@rigid-beam/core/model/edits/next-id';
-import { categories, type LoadCase } from '@rigid-beam/core/model/model';
+import { phraseOfLoad } from '@rigid-beam/core/model/loads/phrase-of-load';
+import { phraseWords } from '@rigid-beam/core/model/loads/phrase-words';
+import { categories, type Load, type LoadCase, type Model } from '@rigid-beam/core/model/model';
+import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { actingIndex } from '../session/editor-state';
 import { useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
-import { loadWords } from '../sheet/describe-items';
+import { loadWords, placeWords } from '../sheet/describe-items';
 import { Button, Columns, Hint, PanelSubtitle, TextButton, Row, Select, Stack } from '../ui/controls';
 import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';
@@ -44,13 +48,15 @@ export function LoadsBench({ sheet }: { readonly sheet: SheetController }) {
           {model.loads.every((load) => load.case !== acting.id) && (
             <Hint>None yet. Choose a load above, then click where it acts.</Hint>
           )}
-          {model.loads.map((load) =>
-            load.case === acting.id ? (
-              <TextButton key={load.id} onPress={() => editor.select([{ kind: 'load', id: load.id }])}>
-                {loadWords(load, display)}
-              </TextButton>
-            ) : null,
-          )}
+          <Lines>
+            {model.loads.map((load) =>
+              load.case === acting.id ? (
+                <TextButton key={load.id} onPress={() => editor.select([{ kind: 'load', id: load.id }])}>
+                  {lineOf(load, model, display)}
+                </TextButton>
+              ) : null,
+            )}
+          </Lines>
         </>
       )}
       {acting && <PanelSubtitle>Case {acting.id}</PanelSubtitle>}
@@ -61,6 +67,22 @@ export function LoadsBench({ sheet }: { readonly sheet: SheetController }) {
       )}
     </Stack>
   );
+}
+
+/** Close together, as a list is read. */
+const Lines = styled.div`
+  display: flex;
+  flex-direction: column;
+  button {
+    min-height: 1.5rem;
+    padding: 0.1rem 0.3rem;
+  }
+`;
+
+/** A load in a line, as it would be said. */
+function lineOf(load: Load, model: Model, display: DisplayUnits): string {
+  const phrase = phraseOfLoad(load, model);
+  return phrase ? `${phraseWords(phrase, display)} · ${placeWords(load)}` : loadWords(load, display);
 }
 
 function CaseEditor({ loadCase }: { readonly loadCase: LoadCase }) {

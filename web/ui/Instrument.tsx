@@ -1,7 +1,7 @@
 'use client';
 
 import styled from 'styled-components';
-import { ToggleButton } from './controls';
+import { Button, ToggleButton } from './controls';
 import { Picture, type PictureName } from './pictures';
 
 /** A bench's instruments, side by side. */
@@ -21,6 +21,18 @@ const Face = styled(ToggleButton)`
   line-height: 1.15;
   font-size: 0.7rem;
   text-align: center;
+`;
+
+/** The same for what happens at once, and is not taken in hand. */
+export const InstrumentFace = styled(Button)`
+  flex-direction: column;
+  gap: 0.1rem;
+  min-width: 0;
+  padding: 0.25rem 0.1rem 0.2rem;
+  background: var(--paper);
+  white-space: normal;
+  line-height: 1.15;
+  font-size: 0.7rem;
 `;
 
 interface InstrumentProps {

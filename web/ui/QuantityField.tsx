@@ -27,6 +27,11 @@ interface QuantityFieldProps {
   readonly placeholder?: string;
 }
 
+const POWERS: Readonly<Record<string, string>> = { 2: '²', 3: '³', 4: '⁴' };
+/** A unit as it is printed: cm² for cm2. */
+const withPowers = (unit: string): string =>
+  unit.replace(/([A-Za-z])([234])/g, (_, letter: string, power: string) => letter + POWERS[power]!);
+
 /** What a text means as a quantity, or why it means nothing. */
 function understand(text: string, dimension: DimensionName, unit: string): { value?: number; words: string } {
   const parsed = parseQuantity(text, dimension, unit === '' ? undefined : unit);
@@ -79,7 +84,7 @@ export function QuantityField(props: QuantityFieldProps) {
       {!hideLabel && (
         <FieldLabel>
           {label}
-          {unit !== '' && <span> ({unit})</span>}
+          {unit !== '' && <span> ({withPowers(unit)})</span>}
         </FieldLabel>
       )}
       <FieldInput

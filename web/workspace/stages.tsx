@@ -42,7 +42,7 @@ export const stages: readonly Stage[] = [
   {
     id: 'sections',
     words: 'Sections',
-    bench: () => <SectionsBench />,
+    bench: (sheet) => sheet && <SectionsBench sheet={sheet} />,
     standing: ({ sections }, found) =>
       counted(sections.length, 'section', 'sections', isFaulty(found, 'bad-shape', 'missing-property')),
   },

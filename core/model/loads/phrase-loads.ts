@@ -130,7 +130,8 @@ function wayOf({ direction, measured }: LoadPhrase, axes: Float64Array): Point {
 /** What was found of a model's members; many targets ask for the same. */
 const known = new WeakMap<Model, { readonly places: NodePlaces; readonly members: ReadonlyMap<string, Member> }>();
 
-function shapeOf(model: Model, id: string): { readonly axes: Float64Array; readonly length: number } | undefined {
+/** A member's local axes and its length between its offset ends. */
+export function shapeOf(model: Model, id: string): { readonly axes: Float64Array; readonly length: number } | undefined {
   let found = known.get(model);
   if (!found)
     known.set(model, (found = { places: placesOf(model), members: new Map(model.members.map((one) => [one.id, one])) }));

@@ -2,9 +2,10 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { defaultDisplay } from '../../quantities/display';
 import { sketch } from '../../test/build';
-import type { Model } from '../model';
+import type { Load, Model } from '../model';
 import { phraseKinds, readLoadPhrase, WAYS, type LoadPhrase } from './phrase';
 import { loadsOfPhrase, type PhraseTarget } from './phrase-loads';
+import { phraseOfLoad } from './phrase-of-load';
 import { phraseWords } from './phrase-words';
 
 const read = (text: string, space: Model['space'] = 'plane') =>
@@ -113,6 +114,36 @@ describe('the loads that it means', () => {
     const found = made(text, target);
     expect(found.ok && found.loads).toHaveLength(wanted.length);
     expect(found).toMatchObject({ ok: true, loads: wanted.map((load) => ({ case: 'Q', ...(load as object) })) });
+  });
+
+  test.each<[string, PhraseTarget]>([
+    ['8 to 3 kN/m left', { member: 'r' }],
+    ['8 kN/m down on plan', { run: ['r', 's'] }],
+    ['2 kN/m right across', { member: 'c' }],
+    ['2 kN/m up across between 1 m and 2 m', { member: 'r' }],
+    ['12 kN at 30', { node: '3' }],
+    ['7 kN at 1.5 m', { member: 'r' }],
+    ['7 kN at the middle', { member: 'r' }],
+    ['5 kN·m clockwise', { node: '3' }],
+    ['20 K colder', { member: 'r' }],
+    ['3 mm too long', { member: 'r' }],
+    ['10 mm down', { node: '1' }],
+  ])('%s is what its load is called', (text, target) => {
+    const found = made(text, target);
+    if (!found.ok) throw new Error(found.reason);
+    const load = { id: '1', ...found.loads[0]! } as unknown as Load;
+    const phrase = phraseOfLoad(load, model)!;
+    expect(phraseWords(phrase, defaultDisplay)).toBe(phraseWords(said(text), defaultDisplay));
+    expect(loadsOfPhrase(phrase, target, model, 'Q')).toMatchObject({ loads: [found.loads[0]!] });
+  });
+
+  test('what no phrase says has none', () => {
+    const none = (load: Partial<Load>) => expect(phraseOfLoad({ id: '1', case: 'Q', ...load } as Load, model)).toBeUndefined();
+    none({ type: 'node', node: '2', fx: 1e3, mz: 1e3 });
+    none({ type: 'line', member: 'r', from: { wy: -1e3 }, to: { wx: 1e3 } });
+    none({ type: 'line', member: 'r', axes: 'local', from: { wx: 1e3 }, to: { wx: 1e3 } });
+    none({ type: 'thermal', member: 'r', uniform: 5, gradientY: 10 });
+    none({ type: 'settlement', node: '1', rz: 0.01 });
   });
 
   test.each<[string, PhraseTarget, RegExp]>([

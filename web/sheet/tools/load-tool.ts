@@ -73,7 +73,7 @@ export class LoadTool implements Tool {
     this.pressed = undefined;
     if (!pressed || Math.hypot(event.x - pressed.x, event.y - pressed.y) > SLACK) return;
     this.move(event);
-    if (this.pointed) this.put([this.pointed]);
+    if (this.pointed) this.put(this.pointed);
   }
 
   cancel(): void {
@@ -103,22 +103,13 @@ export class LoadTool implements Tool {
     return loadsOfPhrase(this.inHand.phrase, where, model, this.inHand.caseId);
   }
 
-  private put(targets: readonly Target[]): void {
-    const intents = targets.flatMap((target): Intent[] => {
-      const made = this.made(target);
-      return made?.ok ? made.loads.map((entry) => ({ type: 'put', list: 'loads', entry })) : [];
-    });
+  private put(target: Target): void {
+    const made = this.made(target);
+    const intents = made?.ok ? made.loads.map((entry): Intent => ({ type: 'put', list: 'loads', entry })) : [];
     if (intents.length === 0) return;
     const display = { ...defaultDisplay, ...this.sheet.editor.state.model.display };
-    this.sheet.editor.edit(
-      intents.length === 1
-        ? intents[0]!
-        : {
-            type: 'batch',
-            intents,
-            label: `Put ${phraseWords(this.inHand.phrase, display)} on ${targets[0]!.kind} ${targets[0]!.id}`,
-          },
-    );
+    const label = `Put ${phraseWords(this.inHand.phrase, display)} on ${target.kind} ${target.id}`;
+    this.sheet.editor.edit(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label }, label);
   }
 
   private mark({ kind, id }: Target, model: Model): Item[] {

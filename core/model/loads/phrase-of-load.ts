@@ -1,0 +1,115 @@
+import type { Load, Model } from '../model';
+import { dot, size, times, type Point } from '../point';
+import { WAYS, type LoadPhrase, type Measured } from './phrase';
+import { shapeOf } from './phrase-loads';
+import type { Intensity } from './primitive';
+
+/**
+ * The phrase that says a load; undefined where there is none: in oblique directions of space, with a couple beside a force, with a gradient.
+ * `loadsOfPhrase` makes the same load of it.
+ */
+export function phraseOfLoad(load: Load, model: Model): LoadPhrase | undefined {
+  switch (load.type) {
+    case 'line':
+    case 'chain':
+      return lineOf(load, model);
+    case 'node':
+      return concentrated(load, undefined);
+    case 'point': {
+      const length = shapeOf(model, load.member)?.length;
+      if (length === undefined || load.axes === 'local') return undefined;
+      const isMiddle = load.measure !== 'length' && load.at === 0.5;
+      return concentrated(
+        load,
+        isMiddle ? { ratios: [0.5] } : { lengths: [load.measure === 'length' ? load.at : load.at * length] },
+      );
+    }
+    case 'thermal':
+      return load.gradientY || load.gradientZ ? undefined : plain('temperature', load.uniform ?? 0);
+    case 'strain':
+      return plain('fit', load.elongation);
+    case 'settlement': {
+      if (load.rx || load.ry || load.rz) return undefined;
+      const moved = told([load.ux ?? 0, load.uy ?? 0, load.uz ?? 0], model.space);
+      return moved && { ...plain('settlement', moved.size), direction: moved.direction };
+    }
+  }
+}
+
+const plain = (kind: LoadPhrase['kind'], amount: number): LoadPhrase => ({
+  kind,
+  from: amount,
+  to: amount,
+  direction: WAYS.down!,
+  measured: 'member',
+});
+
+/** A vector as a size and a direction that has a word, or in the plane an angle. */
+function told(parts: Point, space: Model['space']): { readonly size: number; readonly direction: Point } | undefined {
+  const length = size(parts);
+  if (length === 0) return { size: 0, direction: WAYS.down! };
+  const direction = times(parts, 1 / length);
+  const named = Object.values(WAYS).find((way) => dot(way, direction) > 1 - 1e-12);
+  if (named) return { size: length, direction: named };
+  return space === 'plane' ? { size: length, direction } : undefined;
+}
+
+type Concentrated = Extract<Load, { type: 'node' | 'point' }>;
+
+function concentrated(load: Concentrated, stations: LoadPhrase['stations']): LoadPhrase | undefined {
+  const force: Point = [load.fx ?? 0, load.fy ?? 0, load.fz ?? 0];
+  const couple: Point = [load.mx ?? 0, load.my ?? 0, load.mz ?? 0];
+  const where = stations && { stations };
+  if (size(couple) === 0) {
+    const found = told(force, force[2] === 0 ? 'plane' : 'space');
+    return found && { ...plain('force', found.size), direction: found.direction, ...where };
+  }
+  const axis = [0, 1, 2].filter((k) => couple[k] !== 0);
+  if (size(force) > 0 || axis.length > 1) return undefined;
+  const k = axis[0]!;
+  return { ...plain('couple', couple[k]!), direction: [0, 1, 2].map((i) => (i === k ? 1 : 0)) as unknown as Point, ...where };
+}
+
+const MEASURED: Readonly<Record<string, Measured>> = { global: 'member', projected: 'plan', local: 'across' };
+
+function lineOf(load: Extract<Load, { type: 'line' | 'chain' }>, model: Model): LoadPhrase | undefined {
+  const first = load.type === 'line' ? load.member : load.members[0];
+  const shape = first === undefined ? undefined : shapeOf(model, first);
+  if (!shape) return undefined;
+  const measured = MEASURED[load.axes ?? 'global']!;
+  const [from, to] = [partsOf(load.from), partsOf(load.to)];
+  const heavier = size(from) >= size(to) ? from : to;
+  let found = told(heavier, model.space);
+  if (measured === 'across') {
+    // Along the member nothing is square to it, and what presses in two planes at once has no word.
+    const k = heavier[1] !== 0 ? 1 : 2;
+    if (heavier[0] !== 0 || (heavier[1] !== 0 && heavier[2] !== 0)) return undefined;
+    const axis = shape.axes.subarray(3 * k, 3 * k + 3);
+    const sense = Math.sign(heavier[k]!) || -1;
+    const way = Object.values(WAYS).toSorted((a, b) => sense * (along(axis, b) - along(axis, a)))[0]!;
+    found = { size: size(heavier), direction: way };
+  }
+  if (!found) return undefined;
+  const unit = times(heavier, 1 / (size(heavier) || 1));
+  const [begins, ends] = [dot(from, unit), dot(to, unit)];
+  const isStraight = [from, to].every(
+    (parts, i) => size([0, 1, 2].map((k) => parts[k]! - [begins, ends][i]! * unit[k]!) as unknown as Point) < 1e-9 * found.size,
+  );
+  if (!isStraight || begins * ends < 0) return undefined;
+  const span = spanOf(load, shape.length);
+  if (span && load.type === 'chain') return undefined;
+  return { kind: 'line', from: begins, to: ends, direction: found.direction, measured, ...(span && { span }) };
+}
+
+const partsOf = ({ wx = 0, wy = 0, wz = 0 }: Intensity): Point => [wx, wy, wz];
+const along = (axis: Float64Array, way: Point): number => axis[0]! * way[0] + axis[1]! * way[1] + axis[2]! * way[2];
+
+/** Metres between which a load acts; undefined where that is the whole member. */
+function spanOf(
+  { from, to, measure }: Extract<Load, { type: 'line' | 'chain' }>,
+  length: number,
+): readonly [number, number] | undefined {
+  const scale = measure === 'length' ? 1 : length;
+  const [begins, ends] = [(from.at ?? 0) * scale, to.at === undefined ? length : to.at * scale];
+  return begins === 0 && Math.abs(ends - length) <= 1e-9 * length ? undefined : [begins, ends];
+}

@@ -1,0 +1,225 @@
+'use client';
+
+import { useRef, useState, type KeyboardEvent } from 'react';
+import { ToggleButton } from 'react-aria-components';
+import styled from 'styled-components';
+import type { Combination, EnvelopeCombination, Model, SumCombination } from '@rigid-beam/core/model/model';
+import { parseQuantity } from '@rigid-beam/core/quantities/parse';
+import { showNumber } from '@rigid-beam/core/quantities/show';
+import { Button, focusFace, Row } from '../../ui/controls';
+import { COMBINE } from './combination-words';
+
+const Scroll = styled.div`
+  overflow-x: auto;
+`;
+
+const Grid = styled.table`
+  border-collapse: collapse;
+  font-size: 0.8rem;
+  th,
+  td {
+    padding: 0.1rem 0.15rem;
+    border-bottom: 1px solid var(--rule);
+    text-align: center;
+    font-weight: 400;
+  }
+  thead th {
+    color: var(--soft);
+    font-weight: 600;
+  }
+  tbody th {
+    position: sticky;
+    left: 0;
+    background: var(--panel);
+    text-align: left;
+  }
+  input {
+    width: 2.6rem;
+    padding: 0.15rem 0.2rem;
+    border: 1px solid transparent;
+    border-radius: 2px;
+    background: transparent;
+    color: var(--ink);
+    text-align: right;
+    font-variant-numeric: tabular-nums;
+  }
+  input:hover,
+  input:focus {
+    border-color: var(--rule-strong);
+    background: var(--paper);
+  }
+  input[aria-invalid='true'] {
+    border-color: var(--fault);
+  }
+  input[data-zero='true']:not(:focus) {
+    color: var(--soft);
+  }
+`;
+
+const Act = styled(ToggleButton)`
+  min-height: 1.5rem;
+  padding: 0.05rem 0.4rem;
+  border: 1px solid transparent;
+  border-radius: 3px;
+  background: transparent;
+  color: var(--ink);
+  font-weight: 600;
+  &[data-hovered] {
+    background: var(--hover);
+  }
+  &[data-selected] {
+    background: var(--pressed);
+    color: var(--on-pressed);
+  }
+  ${focusFace}
+`;
+
+/** Rows that are there at once: a model may have thousands. */
+const MOST = 60;
+
+/** The cases, and the sums that other sums take up. */
+function columnsOf({ cases, combinations }: Model): readonly { readonly id: string; readonly title?: string | undefined }[] {
+  const taken = new Set(combinations.flatMap((one) => (one.type === 'sum' ? Object.keys(one.factors) : [])));
+  return [...cases, ...combinations.filter(({ id }) => taken.has(id))];
+}
+
+interface FactorTableProps {
+  readonly model: Model;
+  readonly acting: string | undefined;
+  readonly onAct: (id: string) => void;
+  readonly onPut: (entry: Combination) => void;
+}
+
+/** Every sum with its factors on the cases as a table that is typed into; arrow keys go from cell to cell. An envelope says what it encloses. */
+export function FactorTable({ model, acting, onAct, onPut }: FactorTableProps) {
+  const { combinations } = model;
+  const columns = columnsOf(model);
+  const at = combinations.findIndex(({ id }) => id === acting);
+  const [first, setFirst] = useState(0);
+  const last = Math.max(0, combinations.length - MOST);
+  // What acts is among those that are there.
+  const from = Math.min(last, at >= 0 && (at < first || at >= first + MOST) ? Math.max(0, at - MOST / 2) : first);
+  const table = useRef<HTMLTableElement>(null);
+  const go = (event: KeyboardEvent<HTMLInputElement>): void => {
+    const step = { ArrowUp: -1, ArrowDown: 1 }[event.key];
+    if (step === undefined) return;
+    event.preventDefault();
+    const column = event.currentTarget.dataset.column;
+    const same = [...table.current!.querySelectorAll<HTMLInputElement>(`input[data-column="${CSS.escape(column ?? '')}"]`)];
+    same[same.indexOf(event.currentTarget) + step]?.focus();
+  };
+  return (
+    <Scroll>
+      <Grid ref={table} aria-label="Factors of the combinations">
+        <thead>
+          <tr>
+            <th aria-label="Combination" />
+            {columns.map(({ id, title }) => (
+              <th key={id} scope="col" title={title}>
+                {id}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {combinations.slice(from, from + MOST).map((combination) => (
+            <tr key={combination.id}>
+              <th scope="row">
+                <Act
+                  isSelected={acting === combination.id}
+                  onChange={() => onAct(combination.id)}
+                  aria-label={COMBINE.acts(combination.id, combination.title)}
+                >
+                  {combination.id}
+                </Act>
+              </th>
+              {combination.type === 'sum' ? (
+                columns.map(({ id }) => <Cell key={id} sum={combination} caseId={id} onPut={onPut} onKey={go} />)
+              ) : (
+                <Enclosed envelope={combination} columns={columns.length} />
+              )}
+            </tr>
+          ))}
+        </tbody>
+      </Grid>
+      {combinations.length > MOST && (
+        <Row>
+          <Button isDisabled={from === 0} onPress={() => setFirst(Math.max(0, from - MOST))}>
+            {COMBINE.earlier}
+          </Button>
+          <Button isDisabled={from === last} onPress={() => setFirst(Math.min(last, from + MOST))}>
+            {COMBINE.later}
+          </Button>
+          <span>{COMBINE.shown(from + 1, Math.min(from + MOST, combinations.length), combinations.length)}</span>
+        </Row>
+      )}
+    </Scroll>
+  );
+}
+
+const Enclosed = ({ envelope, columns }: { readonly envelope: EnvelopeCombination; readonly columns: number }) => (
+  <td colSpan={Math.max(1, columns)} title={envelope.of.join(', ')}>
+    {COMBINE.encloses.toLowerCase()}{' '}
+    {envelope.of.length > 4 ? `${envelope.of.slice(0, 3).join(', ')} … ${envelope.of.at(-1)}` : envelope.of.join(', ')}
+  </td>
+);
+
+interface CellProps {
+  readonly sum: SumCombination;
+  readonly caseId: string;
+  readonly onPut: (entry: Combination) => void;
+  readonly onKey: (event: KeyboardEvent<HTMLInputElement>) => void;
+}
+
+/** A factor; what is cleared no longer takes part. Enter or leaving takes it, Escape brings back what was. */
+function Cell({ sum, caseId, onPut, onKey }: CellProps) {
+  const [draft, setDraft] = useState<string>();
+  const [fault, setFault] = useState<string>();
+  const factor = sum.factors[caseId];
+  const shown = factor === undefined ? '' : showNumber(factor, 5);
+  const leave = (): void => {
+    if (draft === undefined || draft.trim() === shown) {
+      setDraft(undefined);
+      setFault(undefined);
+      return;
+    }
+    const { [caseId]: _, ...rest } = sum.factors;
+    const parsed = draft.trim() === '' ? undefined : parseQuantity(draft, 'number');
+    if (parsed && !parsed.ok) return setFault(COMBINE.notFactor(parsed.reason));
+    // Where it stood, a factor stays: the order of the file is not changed.
+    const factors = parsed
+      ? factor === undefined
+        ? { ...rest, [caseId]: parsed.value }
+        : { ...sum.factors, [caseId]: parsed.value }
+      : rest;
+    onPut({ ...sum, factors });
+    setDraft(undefined);
+    setFault(undefined);
+  };
+  return (
+    <td>
+      <input
+        aria-label={COMBINE.factor(caseId, sum.id)}
+        aria-invalid={fault !== undefined}
+        title={fault ?? ''}
+        data-column={caseId}
+        data-zero={factor === undefined || factor === 0}
+        placeholder="·"
+        autoComplete="off"
+        value={draft ?? shown}
+        onFocus={(event) => event.currentTarget.select()}
+        onChange={(event) => setDraft(event.target.value)}
+        onBlur={leave}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') leave();
+          if (event.key === 'Escape') {
+            event.stopPropagation();
+            setDraft(undefined);
+            setFault(undefined);
+          }
+          onKey(event);
+        }}
+      />
+    </td>
+  );
+}
