@@ -78,7 +78,12 @@ await take('moment', `${rib}?stage=results&acting=U2`);
 await take('geometry', `${rib}?stage=geometry`);
 await take('sections', `${rib}?stage=sections`);
 await take('supports', `${lintel}?stage=supports&acting=C3`);
-await take('windward', `${rib}?stage=loads&acting=W`);
+await take('windward', `${rib}?stage=loads&acting=W`, async () => {
+  await page.locator('::-p-aria(Line load)').click();
+  const [from, to] = [await place('Node 3 '), await place('Node 4 ')];
+  await page.mouse.move((from.x + to.x) / 2 - 8, (from.y + to.y) / 2);
+  await page.mouse.move((from.x + to.x) / 2, (from.y + to.y) / 2, { steps: 3 });
+});
 await take('combination', `${rib}?stage=combinations&acting=U2`);
 await take('axial', `${models['Canopy walk, first span']}?stage=results&acting=U1`);
 await take('loads', `${lintel}?stage=loads&acting=Q2`, async () => {

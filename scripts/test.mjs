@@ -92,7 +92,6 @@ const tsc = (project) => [module('typescript', 'bin', 'tsc'), '-p', project];
 
 /** What needs no built application. */
 async function withoutBuild() {
-  await check('formatting', [module('prettier', 'bin', 'prettier.cjs'), '--check', '.', '--log-level=warn']);
   await check('lint', [module('eslint', 'bin', 'eslint.js'), '.']);
   await check('import directions', [
     module('dependency-cruiser', 'bin', 'dependency-cruise.mjs'),
@@ -110,6 +109,7 @@ async function withBuild() {
   if (built && ensureBrowser()) await jest('journeys', ['--config', 'e2e/jest.config.mjs', '--maxWorkers=3']);
   else count('journeys', 0, 1);
   if (built) await check('torture of one minute', ['scripts/torture.mjs', '--minutes', '1', '--seed', '1']);
+  await check('formatting', [module('prettier', 'bin', 'prettier.cjs'), '--check', '.', '--log-level=warn']);
 }
 
 try {

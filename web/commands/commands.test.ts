@@ -1,79 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
-import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
-import type { Intent } from '@rigid-beam/core/model/edits/intent';
-import { emptyModel, type Model } from '@rigid-beam/core/model/model';
-import { inverted } from '@rigid-beam/core/model/selecting';
-import { typicals } from '@rigid-beam/core/model/typical/all';
-import { initialValues } from '@rigid-beam/core/model/typical/typical';
+import { emptyModel } from '@rigid-beam/core/model/model';
 import { solve } from '@rigid-beam/core/analysis/session';
-import type { Subject } from '@rigid-beam/drawing/display-list';
-import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
-import type { SheetController } from '../sheet/controller';
 import { commands } from './all';
-import { chosenOf, subjectsOf } from '../session/chosen';
-import { behind, lacking, matching, onEnter } from './command';
-import { completed, notationOf, readArguments } from './grammar';
+import { chosenOf } from '../session/chosen';
+import { matching } from './command';
 import { readTurn, readVector } from './motions';
-
-/** As much of a sheet as commands need: an editor over a model of its own, without a page. */
-class Desk {
-  selection: readonly Subject[] = [];
-  hidden: ReadonlySet<string> = NOTHING_HIDDEN;
-  looks: string[] = [];
-  said = '';
-  private refusal: readonly { message: string }[] = [];
-
-  constructor(public model: Model) {}
-
-  get sheet(): SheetController {
-    const own = (): this => this;
-    const desk = own();
-    const editor = {
-      get state() {
-        const { model, selection, hidden, refusal } = desk;
-        return { model, selection, hidden, refusal, history: { undo: [], redo: [] }, stage: 'geometry' };
-      },
-      select: (next: readonly Subject[]) => (desk.selection = next),
-      edit: (intent: Intent) => {
-        const applied = applyIntent(desk.model, intent);
-        if (applied.ok) desk.model = applied.model;
-        else desk.refusal = applied.faults;
-        return applied.ok;
-      },
-      tried: (intent: Intent) => {
-        const applied = applyIntent(desk.model, intent);
-        return applied.ok ? applied.model : undefined;
-      },
-      show: (part: { hidden?: ReadonlySet<string> }) => (desk.hidden = part.hidden ?? desk.hidden),
-    };
-    return {
-      editor,
-      drawing: { refresh: () => undefined },
-      view: { showAll: () => undefined, lookAt: (look: string) => desk.looks.push(look) },
-      say: (words: string) => (desk.said = words),
-    } as unknown as SheetController;
-  }
-
-  /** Runs what the command field would run for this text; why it was refused, or undefined. */
-  run(text: string): string | undefined {
-    const [command] = matching(commands, text).filter((one) => one.fits?.(this.sheet) ?? true);
-    return command ? (lacking(command, this.sheet) ?? command.run(this.sheet, behind(command, text))) : 'nothing of this name';
-  }
-
-  selectAll(): void {
-    this.selection = subjectsOf(inverted(this.model, { nodes: [], members: [] }));
-  }
-}
-
-function portal(): Desk {
-  const typical = typicals.find(({ id }) => id === 'portal')!;
-  const part = typical.build(initialValues(typical), { section: 'beam', material: 'steel' });
-  const desk = new Desk(emptyModel('Shed'));
-  desk.sheet.editor.edit({ type: 'insert', part, at: [0, 0, 0] });
-  desk.selectAll();
-  return desk;
-}
-const counts = ({ model }: Desk): [number, number] => [model.nodes.length, model.members.length];
+import { Desk, portal, counts } from './test/desk';
 
 describe('commands typed behind /', () => {
   test('names are found by their beginning, by words, and with what follows them', () => {
@@ -265,69 +197,5 @@ describe('the schedule and the underlay by command', () => {
     expect(desk.run('place portal frame at 6 by 2')).toBeUndefined();
     expect([Math.min(...desk.model.nodes.map(({ x }) => x)), Math.min(...desk.model.nodes.map(({ y }) => y))]).toEqual([6, 2]);
     expect(desk.run('place portal frame at nowhere')).toMatch(/is no length/);
-  });
-});
-
-describe('the grammar of arguments', () => {
-  const model = emptyModel('Shed');
-  const given = {
-    count: { kind: 'count', words: 'how often' },
-    way: { kind: 'vector', after: 'times', words: 'across by up' },
-    linked: { kind: 'flag', after: 'linked', words: '', optional: true },
-  } as const;
-
-  test('what stands first, what follows keywords in any order, and what may be left out', () => {
-    expect(readArguments(given, '4 times 2*1.5 by 0', model)).toEqual({ count: 4, way: [3, 0, 0] });
-    expect(readArguments(given, '4 linked times 300 cm', model)).toEqual({ count: 4, way: [3, 0, 0], linked: true });
-    expect(notationOf(given)).toBe('4 (how often) times 3 by 0 (across by up) [linked]');
-    expect(completed(given, 'repeat 4 times 3 ')).toEqual({ keyword: 'linked', text: 'repeat 4 times 3 linked ' });
-    expect(completed(given, 'repeat 4 ti')).toEqual({ keyword: 'times', text: 'repeat 4 times ' });
-    expect(completed(given, 'repeat 4 times 3 linked')).toBeUndefined();
-  });
-
-  test.each([
-    ['4', /“times” is missing/],
-    ['times 3', /What is missing: how often/],
-    ['4 times 3 kN', /no length.*Write:/],
-    ['4 times 3 linked twice', /“twice” is not understood/],
-    ['-1 times 3', /no whole number/],
-  ])('%s is refused with how it is written', (text, words) => expect(readArguments(given, text, model)).toMatch(words));
-});
-
-describe('before Enter', () => {
-  const named = (name: string) => commands.find((one) => one.name === name)!;
-
-  test('what is understood is said back, and why something cannot be', () => {
-    const desk = portal();
-    expect(named('Move').preview!(desk.sheet, '2 by 1')).toEqual({
-      isGood: true,
-      words: expect.stringMatching(/^Move .*: 2 m by 1 m/),
-    });
-    expect(named('Move').preview!(desk.sheet, 'sideways')).toEqual({ isGood: false, words: expect.stringMatching(/no length/) });
-    desk.selection = [];
-    expect(named('Split into').preview!(desk.sheet, '3')).toEqual({ isGood: false, words: 'Select members first.' });
-    expect(desk.run('split into 3')).toBe('Select members first.');
-    expect(desk.run('merge nodes')).toBe('Select two nodes or more first.');
-  });
-
-  test('stray letters do nothing, and no command that changes the model is run by the beginning of a word', () => {
-    const first = (text: string) => onEnter(matching(commands, text)[0]!, text);
-    expect(['m', 're', 'j'].map(first)).toEqual(['nothing', 'nothing', 'nothing']);
-    expect(['remo', 'joi', 'merg'].map(first)).toEqual(['fill in', 'fill in', 'fill in']);
-    expect(['remove', 'join members', 'move 2 by 1', 'renumber nodes', 'zoom in', 'whole struct'].map(first)).toEqual(
-      new Array(6).fill('run'),
-    );
-    const changing = commands.filter(({ changes }) => changes).map(({ name }) => name);
-    expect(changing).toEqual(expect.arrayContaining(['Move', 'Remove', 'Merge nodes', 'Clean up everything that is found']));
-  });
-
-  test('a load is put along the run that is selected, in the acting case', () => {
-    const desk = portal();
-    desk.selection = desk.model.members.map(({ id }): Subject => ({ kind: 'member', id }));
-    expect(desk.run('load along the selection -1.2 to 0 along x')).toBeUndefined();
-    expect(desk.model.loads).toEqual([
-      expect.objectContaining({ type: 'chain', case: 'G', from: { wx: -1200 }, to: { wx: 0 }, members: expect.any(Array) }),
-    ]);
-    expect(desk.run('load along the selection 3 m')).toMatch(/no load per length/);
   });
 });
