@@ -72,6 +72,8 @@ export class LiveDrawing {
 
   /** All values of a member that is pointed at, and its name, beside what is written already. */
   pointedAt(member: string): Item[] {
+    // While the look turns nobody reads, and every step would be found anew.
+    if (this.from().isTurning) return [];
     const state = this.editor.state;
     const view = viewOf(state, this.from().seen(), undefined, this.from().camera.scale, 'still');
     const { camera } = this.from();

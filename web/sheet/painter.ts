@@ -25,10 +25,8 @@ export class Painter {
   private readonly context: CanvasRenderingContext2D;
   private ratio = 1;
   private readonly still = document.createElement('canvas');
-  /** The camera that the picture was painted for; whether it has been kept beside the sheet, and whether the sheet shows it and nothing else. */
+  /** The camera that the still picture was painted for. */
   private painted: Camera | undefined;
-  private isKept = false;
-  private isClean = false;
   private decoded: { readonly address: string; readonly image?: HTMLImageElement } | undefined;
 
   constructor(
@@ -64,27 +62,17 @@ export class Painter {
   /** `next`: where the next picture will be another one, keeping this one would only cost time. */
   show(picture: Picture, next: 'another' | 'the same', marks: DisplayList): void {
     const { camera } = picture;
-    if (next === 'another' || !this.painted) {
-      this.paintOn(this.context, picture);
-      this.painted = next === 'the same' ? camera : undefined;
-      this.isKept = false;
-      this.isClean = this.painted !== undefined;
-    } else if (!this.isClean || camera !== this.painted || marks.length > 0) {
-      this.keep();
+    if (next === 'another') this.paintOn(this.context, picture);
+    else {
+      if (!this.painted) {
+        this.paintOn(this.still.getContext('2d', { alpha: false })!, picture);
+        this.painted = camera;
+      }
       this.layStill(this.painted, camera);
-      this.isClean = camera === this.painted;
     }
     if (marks.length === 0) return;
-    if (this.isClean) this.keep();
-    this.isClean = false;
     const labels = placeLabels(marks, camera, this.measure, picture.placed);
     paintLists(this.canvasOf(this.context), [marks], labels, camera);
-  }
-
-  /** Keeps the picture that the sheet shows. */
-  private keep(): void {
-    if (!this.isKept) this.still.getContext('2d', { alpha: false })!.drawImage(this.canvas, 0, 0);
-    this.isKept = true;
   }
 
   private canvasOf(context: CanvasRenderingContext2D): Canvas {
