@@ -72,6 +72,20 @@ describe('loads are said, and put where one points', () => {
     await lintel.stored();
   });
 
+  test('where a combination acts, or another bench is open, no load stays in hand for a case that nobody sees', async () => {
+    const lintel = await ModelPage.open(application, 'Lintel over the potting bench', '?stage=loads&acting=Q1');
+    const { page } = lintel;
+    const count = (await stored(lintel)).loads.length;
+    const [second, third] = [await lintel.place('Node 2 '), await lintel.place('Node 3 ')];
+    await lintel.press('Line load');
+    await lintel.act('All spans loaded');
+    await page.waitForFunction(() => document.body.textContent?.includes('A combination acts.'));
+    await page.mouse.click((second.x + third.x) / 2 + 30, second.y);
+    await lintel.card('Member b');
+    expect((await stored(lintel)).loads).toHaveLength(count);
+    expect(page.url()).not.toMatch(/acting=Q1/);
+  });
+
   test('along a run of members as one; a phrase that means nothing is refused with a reason', async () => {
     const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=loads&acting=S');
     const { page } = rib;

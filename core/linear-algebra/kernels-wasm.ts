@@ -7,8 +7,8 @@ import { wasmModule } from './wasm-module';
 type Exports = Readonly<Record<Exclude<keyof Kernels, 'reserve' | 'backwardOfUnits'>, (...places: number[]) => void>>;
 
 /**
- * The kernels in WebAssembly with vectors of two numbers. Where the platform adds a product in one step (relaxed SIMD), they do: half the
- * work of a factorization, with one rounding in place of two; results agree but for rounding.
+ * The kernels in WebAssembly with vectors of two numbers. Where the platform adds a product in one step (relaxed SIMD), they do: a factorization
+ * takes seven tenths of the time, with one rounding in place of two; results agree but for rounding.
  */
 export function wasmKernels(): Kernels {
   const { reserve, exports: run } = wasmModule<Exports>(fusedKernelBytes, kernelBytes);

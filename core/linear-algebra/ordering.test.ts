@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { analyse } from './analysis';
 import { graphOfPairs, type Graph } from './graph';
 import { minimumDegree } from './minimum-degree';
-import { nestedDissection } from './nested-dissection';
+import { fillOf, nestedDissection, ranks } from './nested-dissection';
 import { grid } from '../test/systems';
 
 describe('graphs', () => {
@@ -97,6 +97,23 @@ describe('nested dissection', () => {
     const [plain, dissected] = [analyse(graph, weights), analyse(graph, weights, places)];
     expect(plain.work).toBeGreaterThan(1e9);
     expect(dissected.work).toBeLessThan(0.85 * plain.work);
+  });
+
+  test('what fills a volume is told from sheets and towers, and ordered by dissection', () => {
+    const fillOfBlock = (x: number, y: number, z: number): number =>
+      fillOf(
+        ranks(
+          Float64Array.from(
+            Array.from({ length: x * y * z }, (_, v) => [v % x, Math.floor(v / x) % y, Math.floor(v / (x * y))]).flat(),
+          ),
+        ),
+      );
+    expect(fillOfBlock(9, 9, 9)).toBeCloseTo(1, 12);
+    expect(fillOfBlock(40, 40, 1)).toBeLessThan(0.2);
+    expect(fillOfBlock(4, 4, 90)).toBeLessThan(0.1);
+    expect(fillOf(new Float64Array(0))).toBe(0);
+    // Points in no rows at all: nothing is presumed of them.
+    expect(fillOf(ranks(Float64Array.from({ length: 900 }, (_, i) => Math.sin(i) * 1e3)))).toBeLessThan(0.2);
   });
 
   test('of points that all lie in one place is harmless', () => {

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import type { RunLink } from '../model/runs';
 import { runThrough } from '../model/runs';
 import { clamp3, pin, roller, sketch, solved } from '../test/build';
-import type { Quantity } from './quantities';
+import { quantityTable, type Quantity } from './quantities';
 import { runReader } from './run-reader';
 
 const [L, q] = [4, 6e3];
@@ -60,6 +60,27 @@ test.each([[['3', '4']], [['4', '3']]] as const)(
     expect(min.value).toBeCloseTo(at(d, 'Mz', d.from), 6);
   },
 );
+
+test('in space every quantity goes on, whichever way the second member was drawn', () => {
+  const read = (second: readonly [string, string]) => {
+    const model = sketch({
+      nodes: [['1', 0, 0, 0], ['2', L, 1, 0], ['3', 2 * L, 1, 1]], members: [['a', '1', '2'], ['b', ...second]], supports: [clamp3('1')],
+      loads: [{ type: 'node', node: '3', fx: 2e3, fy: -3e3, fz: 1e3, mx: 400, my: 500, mz: 600 }],
+      section: { Wz: 1e-4, Wy: 5e-5 },
+    }); // prettier-ignore
+    return runReader(solved(model).solution, 0, runThrough(model.members) as RunLink[])!;
+  };
+  const [along, against] = [read(['2', '3']), read(['3', '2'])];
+  for (const quantity of Object.keys(quantityTable) as Quantity[])
+    for (const part of [0.1, 0.45, 0.55, 0.9]) {
+      const [one, other] = [along, against].map((run) => run.at(quantity, part * run.length)!);
+      expect(other!.max).toBeCloseTo(one!.max, 6);
+      expect(other!.min).toBeCloseTo(one!.min, 6);
+      const [all, same] = [along.extremes(quantity)!, against.extremes(quantity)!];
+      expect(same.max.value).toBeCloseTo(all.max.value, 6);
+      expect(same.min.value).toBeCloseTo(all.min.value, 6);
+    }
+});
 
 test('in space only members whose axes go on are one line', () => {
   const model = (second: readonly [string, string]) =>

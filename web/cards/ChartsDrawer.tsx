@@ -21,6 +21,12 @@ const Head = styled.div`
   align-items: center;
 `;
 
+/** Why of several members the first is read. */
+const ONE_ONLY = {
+  apart: 'The selected members do not follow each other as one line: the first is read. Select a run of them to read it whole.',
+  'too many': 'The selected members are too many to be read as one line: the first is read. Select fewer.',
+} as const;
+
 function titleOf({ run: { stretches }, begins, ends }: Run): string {
   return stretches.length === 1
     ? `Member ${stretches[0]!.member}`
@@ -44,11 +50,7 @@ export function ChartsDrawer() {
           ✕
         </PlainButton>
       </Head>
-      {found && !found.isWhole && (
-        <Hint>
-          The selected members do not follow each other as one line: the first is read. Select a run of them to read it whole.
-        </Hint>
-      )}
+      {found && found.read !== 'all' && <Hint>{ONE_ONLY[found.read]}</Hint>}
       {solution && found ? (
         <MemberCharts
           key={ids.join()}

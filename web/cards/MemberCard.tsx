@@ -37,11 +37,7 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
   const quantity = useEditorState(quantityOf);
   const first = members[0]!;
   const section = model.sections.find(({ id }) => id === first.section);
-  const found = useRun(
-    solution,
-    outcome,
-    members.map(({ id }) => id),
-  );
+  const found = useRun(solution, outcome, members.length === 1 ? [first.id] : []);
 
   /** One edit for all that are selected: the first one's change is made to each. */
   const change = (update: (member: Member) => Member): void => {
@@ -116,9 +112,9 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
           onChange={(freedom, restraint) => change((member) => withEnd(member, end, freedom, restraint))}
         />
       ))}
-      {solution && found && (
+      {solution?.outcomes[outcome] && (
         <>
-          {members.length === 1 && (
+          {found && (
             <MemberCharts
               solution={solution}
               outcome={outcome}

@@ -20,6 +20,7 @@ const Edge = styled.div`
     min-height: 1.5rem;
     min-width: 1.5rem;
     padding: 0 0.3rem;
+    background: color-mix(in srgb, var(--paper) 80%, transparent);
     color: var(--soft);
     font-size: 0.72rem;
     letter-spacing: 0.04em;

@@ -32,6 +32,31 @@ test('a motion swings to both sides, comes to rest at its widest, and begins ane
   expect(at(60_100, stateOf({ drawn: { model, results: again } })).goesOn).toBe(true);
 });
 
+test('what is held still is shown when it is asked for: nodes that could spin, by round arrows at rest', () => {
+  const hinged = (id: string, start: string, end: string) => ({
+    id,
+    start,
+    end,
+    section: 's',
+    material: 'm',
+    behaviour: 'truss',
+  });
+  const truss = checkModel({
+    ...{ format: 'rigid-beam/model', version: 1, title: '', space: 'plane' },
+    materials: [{ id: 'm', E: 210e9 }], sections: [{ id: 's', A: 1e-3 }],
+    nodes: [{ id: '1', x: 0, y: 0 }, { id: '2', x: 4, y: 0 }, { id: '3', x: 2, y: 2 }],
+    members: [hinged('a', '1', '2'), hinged('b', '2', '3'), hinged('c', '1', '3')],
+    supports: [{ node: '1', ux: 'fixed', uy: 'fixed' }, { node: '2', uy: 'fixed' }],
+    cases: [{ id: 'G', category: 'permanent' }], loads: [{ case: 'G', type: 'node', node: '3', fy: -1e3 }],
+  }).model!; // prettier-ignore
+  const drawn = { model: truss, results: solve(truss) };
+  const shown = (shownMotion: 'held' | undefined) =>
+    new Swing(() => 0).marks(stateOf({ drawn, shownMotion }), plainView, 'moving');
+  expect(shown(undefined).items).toEqual([]);
+  // A line and its barb at each of the three nodes.
+  expect(shown('held')).toMatchObject({ items: { length: 6 }, goesOn: false });
+});
+
 test('who wants less motion sees it at rest; what stands has none', () => {
   const { items, goesOn } = new Swing(() => 0).marks(stateOf({}), plainView, 'still');
   expect(goesOn).toBe(false);

@@ -10,7 +10,6 @@ import type { Quantity } from '@rigid-beam/core/results/quantities';
 import { readCurve } from '@rigid-beam/core/results/read-curve';
 import { readExtremes } from '@rigid-beam/core/results/read-extremes';
 import type { LinearOutcome, Results } from '@rigid-beam/core/results/results';
-import { LARGE } from '@rigid-beam/drawing/weight';
 import { buffersOf, withCases } from './buffers';
 import { assembled, type ModelParts } from './model-parts';
 
@@ -65,7 +64,7 @@ const solver = {
   solve(parts: ModelParts, tell: (progress: SolveProgress) => void): Solved {
     const model = assembled(parts, current);
     // A large model compiles what it needs by itself, and would wait for it.
-    if (model.members.length > LARGE) isWarm = true;
+    if (model.members.length > COMPILES_ITSELF) isWarm = true;
     else warm();
     current = model;
     reading++;
@@ -142,6 +141,8 @@ const solver = {
 
 export type Solver = typeof solver;
 
+/** Members from which a first solution runs through everything often enough to have it compiled. */
+const COMPILES_ITSELF = 1500;
 let isWarm = false;
 
 /** What an analysis runs through is compiled while the page still sends the model, not when it waits for the answer. */

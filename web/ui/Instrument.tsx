@@ -1,6 +1,6 @@
 'use client';
 
-import styled from 'styled-components';
+import styled, { css } from 'styled-components';
 import { Button, ToggleButton } from './controls';
 import { Picture, type PictureName } from './pictures';
 
@@ -11,7 +11,7 @@ export const Instruments = styled.div`
   gap: 0.3rem;
 `;
 
-const Face = styled(ToggleButton)`
+const face = css`
   flex-direction: column;
   gap: 0.1rem;
   min-width: 0;
@@ -23,16 +23,13 @@ const Face = styled(ToggleButton)`
   text-align: center;
 `;
 
+const Face = styled(ToggleButton)`
+  ${face}
+`;
+
 /** The same for what happens at once, and is not taken in hand. */
 export const InstrumentFace = styled(Button)`
-  flex-direction: column;
-  gap: 0.1rem;
-  min-width: 0;
-  padding: 0.25rem 0.1rem 0.2rem;
-  background: var(--paper);
-  white-space: normal;
-  line-height: 1.15;
-  font-size: 0.7rem;
+  ${face}
 `;
 
 interface InstrumentProps {

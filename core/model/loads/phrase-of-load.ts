@@ -14,13 +14,14 @@ export function phraseOfLoad(load: Load, model: Model): LoadPhrase | undefined {
     case 'chain':
       return lineOf(load, model);
     case 'node':
-      return concentrated(load, undefined);
+      return concentrated(load, model.space, undefined);
     case 'point': {
       const length = shapeOf(model, load.member)?.length;
       if (length === undefined || load.axes === 'local') return undefined;
       const isMiddle = load.measure !== 'length' && load.at === 0.5;
       return concentrated(
         load,
+        model.space,
         isMiddle ? { ratios: [0.5] } : { lengths: [load.measure === 'length' ? load.at : load.at * length] },
       );
     }
@@ -56,12 +57,12 @@ function told(parts: Point, space: Model['space']): { readonly size: number; rea
 
 type Concentrated = Extract<Load, { type: 'node' | 'point' }>;
 
-function concentrated(load: Concentrated, stations: LoadPhrase['stations']): LoadPhrase | undefined {
+function concentrated(load: Concentrated, space: Model['space'], stations: LoadPhrase['stations']): LoadPhrase | undefined {
   const force: Point = [load.fx ?? 0, load.fy ?? 0, load.fz ?? 0];
   const couple: Point = [load.mx ?? 0, load.my ?? 0, load.mz ?? 0];
   const where = stations && { stations };
   if (size(couple) === 0) {
-    const found = told(force, force[2] === 0 ? 'plane' : 'space');
+    const found = told(force, space);
     return found && { ...plain('force', found.size), direction: found.direction, ...where };
   }
   const axis = [0, 1, 2].filter((k) => couple[k] !== 0);

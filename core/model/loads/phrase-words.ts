@@ -2,21 +2,29 @@ import type { DisplayUnits } from '../../quantities/display';
 import { showNumber, showQuantity } from '../../quantities/show';
 import { unitOfKind, WAYS, type LoadPhrase, type Measured, type PhraseKind } from './phrase';
 
+/** Digits of a phrase that is read again: none that somebody typed is lost. */
+export const ALL_DIGITS = 12;
+
 /** A load said back in the words in which it can be typed: what was understood. */
-export function phraseWords(phrase: LoadPhrase, display: DisplayUnits): string {
+export function phraseWords(phrase: LoadPhrase, display: DisplayUnits, digits = 4): string {
   const { kind, from, to, span, stations } = phrase;
   const unit = unitOfKind(kind, display);
   const isTurned = from + to < 0;
-  const show = (value: number): string => showQuantity(isTurned ? -value : value, unit);
+  const show = (value: number): string => showQuantity(isTurned ? -value : value, unit, digits);
   const sizes = from === to ? show(from) : `${show(from)} to ${show(to)}`;
-  const length = (value: number): string => showQuantity(value, display.length);
+  const length = (value: number): string => showQuantity(value, display.length, digits);
   const places = [
     span ? `between ${length(span[0])} and ${length(span[1])}` : '',
     stations && 'every' in stations ? `every ${length(stations.every)}` : '',
     stations && 'lengths' in stations ? `at ${stations.lengths.map(length).join(' and ')}` : '',
     stations && 'ratios' in stations ? `at ${RATIOS[stations.ratios.length] ?? 'the middle'}` : '',
   ];
-  return [sizes, wayWords(phrase, isTurned ? 'turned' : 'as it is'), kind === 'line' ? MEASURED[phrase.measured] : '', ...places]
+  return [
+    sizes,
+    wayWords(phrase, isTurned ? 'turned' : 'as it is', digits),
+    kind === 'line' ? MEASURED[phrase.measured] : '',
+    ...places,
+  ]
     .filter(Boolean)
     .join(' ');
 }
@@ -31,7 +39,7 @@ const SENSES: Readonly<Partial<Record<PhraseKind, readonly [string, string]>>> =
   fit: ['too long', 'too short'],
 };
 
-function wayWords({ kind, direction }: LoadPhrase, sense: 'turned' | 'as it is'): string {
+function wayWords({ kind, direction }: LoadPhrase, sense: 'turned' | 'as it is', digits: number): string {
   const sign = sense === 'turned' ? -1 : 1;
   const senses = SENSES[kind];
   if (senses) {
@@ -40,5 +48,5 @@ function wayWords({ kind, direction }: LoadPhrase, sense: 'turned' | 'as it is')
   }
   const own = direction.map((part) => sign * part + 0);
   const named = Object.entries(WAYS).find(([, way]) => way.every((part, k) => Math.abs(part - own[k]!) < 1e-9));
-  return named ? named[0] : `at ${showNumber((Math.atan2(own[1]!, own[0]!) * 180) / Math.PI, 4)}°`;
+  return named ? named[0] : `at ${showNumber((Math.atan2(own[1]!, own[0]!) * 180) / Math.PI, digits)}°`;
 }

@@ -17,7 +17,7 @@ export type Stations =
   | { readonly ratios: readonly number[] }
   /** Metres from the start. */
   | { readonly lengths: readonly number[] }
-  /** Metres from one to the next, and as much from both ends. */
+  /** Metres from the start to the first and from one to the next; none stands at an end. */
   | { readonly every: number };
 
 /** A load as engineers say it: size and direction, on what it is measured, and where. SI. */
@@ -85,6 +85,8 @@ export function readLoadPhrase(text: string, setting: PhraseSetting): ReadPhrase
 /** A part of a phrase behind its size, and what it says. */
 interface Said {
   direction?: Point;
+  /** Radians, where the direction is told by one. */
+  angle?: number;
   /** Words that belong to one kind alone. */
   sense?: 'clockwise' | 'anticlockwise' | 'warmer' | 'colder' | 'too long' | 'too short';
   axis?: Point;
@@ -128,13 +130,16 @@ function read(text: string, setting: PhraseSetting): LoadPhrase {
     (sense) => (said.sense = sense as NonNullable<Said['sense']>),
   );
   take(/\babout (x|y|z)\b/, (axis) => (said.axis = AXES[axis!]!));
-  // Angles are told from there anyway.
-  take(/ from the right(?= |$)/, () => undefined);
+  let isFromRight = false;
+  take(/ from the right(?= |$)/, () => (isFromRight = true));
   take(
     /\b(?:to the )?(down|up|left|right|forward|front|back)\b/,
     (way) => (said.direction = WAYS[way === 'front' ? 'forward' : way!]!),
   );
   take(/\bat (.+?)\s*$/, (place) => tell(said, place!, setting));
+  // Angles are told from there anyway; without one it would mean nothing.
+  if (isFromRight && said.angle === undefined)
+    throw new PhraseFault('“from the right” goes with an angle: write, for example, “12 kN at 30 from the right”');
   const sizes = rest.trim().split(/\bto\b/);
   if (sizes.length > 2) throw new PhraseFault('a load goes from one size to another: write “8 to 4 kN/m”');
   if (sizes.some((one) => one.trim() === '')) throw new PhraseFault('its size is missing: write, for example, “8 kN/m down”');
@@ -184,6 +189,7 @@ function tell(said: Said, place: string, { display, space }: PhraseSetting): voi
   if (!angle.ok)
     throw new PhraseFault(`“${place.trim()}” is neither an angle nor a place along the member, such as 1.2 ${display.length}`);
   if (space === 'space') throw new PhraseFault('an angle is told in the plane only: say down, up, left, right, forward or back');
+  said.angle = angle.value;
   const [c, s] = cosineAndSine((angle.value * 180) / Math.PI);
   said.direction = [c, s, 0];
 }

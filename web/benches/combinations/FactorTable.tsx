@@ -6,7 +6,7 @@ import styled from 'styled-components';
 import type { Combination, EnvelopeCombination, Model, SumCombination } from '@rigid-beam/core/model/model';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { showNumber } from '@rigid-beam/core/quantities/show';
-import { Button, focusFace, Row } from '../../ui/controls';
+import { Button, FieldNote, focusFace, Row } from '../../ui/controls';
 import { COMBINE } from './combination-words';
 
 const Scroll = styled.div`
@@ -96,6 +96,7 @@ export function FactorTable({ model, acting, onAct, onPut }: FactorTableProps) {
   const columns = columnsOf(model);
   const at = combinations.findIndex(({ id }) => id === acting);
   const [first, setFirst] = useState(0);
+  const [fault, setFault] = useState<string>();
   const last = Math.max(0, combinations.length - MOST);
   // What acts is among those that are there.
   const from = Math.min(last, at >= 0 && (at < first || at >= first + MOST) ? Math.max(0, at - MOST / 2) : first);
@@ -134,7 +135,9 @@ export function FactorTable({ model, acting, onAct, onPut }: FactorTableProps) {
                 </Act>
               </th>
               {combination.type === 'sum' ? (
-                columns.map(({ id }) => <Cell key={id} sum={combination} caseId={id} onPut={onPut} onKey={go} />)
+                columns.map(({ id }) => (
+                  <Cell key={id} sum={combination} caseId={id} onPut={onPut} onKey={go} onFault={setFault} />
+                ))
               ) : (
                 <Enclosed envelope={combination} columns={columns.length} />
               )}
@@ -142,6 +145,11 @@ export function FactorTable({ model, acting, onAct, onPut }: FactorTableProps) {
           ))}
         </tbody>
       </Grid>
+      {fault && (
+        <FieldNote data-fault role="alert">
+          {fault}
+        </FieldNote>
+      )}
       {combinations.length > MOST && (
         <Row>
           <Button isDisabled={from === 0} onPress={() => setFirst(Math.max(0, from - MOST))}>
@@ -169,39 +177,38 @@ interface CellProps {
   readonly caseId: string;
   readonly onPut: (entry: Combination) => void;
   readonly onKey: (event: KeyboardEvent<HTMLInputElement>) => void;
+  /** Why what is typed is no factor; nothing once it is one, or is given up. */
+  readonly onFault: (fault: string | undefined) => void;
 }
 
 /** A factor; what is cleared no longer takes part. Enter or leaving takes it, Escape brings back what was. */
-function Cell({ sum, caseId, onPut, onKey }: CellProps) {
+function Cell({ sum, caseId, onPut, onKey, onFault }: CellProps) {
   const [draft, setDraft] = useState<string>();
-  const [fault, setFault] = useState<string>();
+  const [isFaulty, setFaulty] = useState(false);
   const factor = sum.factors[caseId];
   const shown = factor === undefined ? '' : showNumber(factor, 5);
+  const end = (fault?: string): void => {
+    setFaulty(fault !== undefined);
+    onFault(fault);
+    if (fault === undefined) setDraft(undefined);
+  };
   const leave = (): void => {
-    if (draft === undefined || draft.trim() === shown) {
-      setDraft(undefined);
-      setFault(undefined);
-      return;
+    if (draft === undefined || draft.trim() === shown) return draft === undefined ? undefined : end();
+    if (draft.trim() === '') {
+      const { [caseId]: _, ...rest } = sum.factors;
+      onPut({ ...sum, factors: rest });
+      return end();
     }
-    const { [caseId]: _, ...rest } = sum.factors;
-    const parsed = draft.trim() === '' ? undefined : parseQuantity(draft, 'number');
-    if (parsed && !parsed.ok) return setFault(COMBINE.notFactor(parsed.reason));
-    // Where it stood, a factor stays: the order of the file is not changed.
-    const factors = parsed
-      ? factor === undefined
-        ? { ...rest, [caseId]: parsed.value }
-        : { ...sum.factors, [caseId]: parsed.value }
-      : rest;
-    onPut({ ...sum, factors });
-    setDraft(undefined);
-    setFault(undefined);
+    const parsed = parseQuantity(draft, 'number');
+    if (!parsed.ok) return end(COMBINE.notFactor(caseId, sum.id, parsed.reason));
+    onPut({ ...sum, factors: { ...sum.factors, [caseId]: parsed.value } });
+    end();
   };
   return (
     <td>
       <input
         aria-label={COMBINE.factor(caseId, sum.id)}
-        aria-invalid={fault !== undefined}
-        title={fault ?? ''}
+        aria-invalid={isFaulty}
         data-column={caseId}
         data-zero={factor === undefined || factor === 0}
         placeholder="·"
@@ -214,8 +221,7 @@ function Cell({ sum, caseId, onPut, onKey }: CellProps) {
           if (event.key === 'Enter') leave();
           if (event.key === 'Escape') {
             event.stopPropagation();
-            setDraft(undefined);
-            setFault(undefined);
+            end();
           }
           onKey(event);
         }}

@@ -6,7 +6,8 @@ export const COMBINE = {
   addEnvelope: 'Add an envelope',
   factor: (of: string, sum: string): string => `${of} in ${sum}`,
   acts: (id: string, title: string | undefined): string => `Let ${id}${title ? `, ${title},` : ''} act`,
-  notFactor: (reason: string): string => `Not a factor: ${reason}`,
+  notFactor: (of: string, sum: string, reason: string): string =>
+    `${of} in ${sum} is no factor: ${reason}. Write a number, such as 1.35.`,
   encloses: 'Encloses',
   remove: (id: string): string => `Remove ${id}`,
   copy: (id: string): string => `Copy ${id}`,

@@ -1,27 +1,39 @@
 import { phraseKinds, WAYS, type LoadPhrase, type Measured, type PhraseKind } from '@rigid-beam/core/model/loads/phrase';
 import { actsOn } from '@rigid-beam/core/model/loads/phrase-loads';
 import type { Model } from '@rigid-beam/core/model/model';
-import type { Point } from '@rigid-beam/core/model/point';
+import { dot, type Point } from '@rigid-beam/core/model/point';
+import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
 import type { PictureName } from '../../ui/pictures';
 
-/** A kind of load as an instrument: its picture, its name, and what is said when it is first taken in hand. */
+/** A kind of load as an instrument: its picture and its name, in as little room as there is and in full. */
 interface LoadKind {
   readonly id: PhraseKind;
   readonly picture: PictureName;
   readonly short: string;
   readonly text: string;
-  readonly first: string;
 }
 
 const KINDS: Readonly<Record<PhraseKind, Omit<LoadKind, 'id'>>> = {
-  line: { picture: 'line', short: 'Line', text: 'Line load', first: '10 kN/m down' },
-  force: { picture: 'point', short: 'Force', text: 'Force', first: '10 kN down' },
-  couple: { picture: 'couple', short: 'Couple', text: 'Couple', first: '10 kN·m anticlockwise' },
-  temperature: { picture: 'warmth', short: 'Warmth', text: 'Temperature', first: '20 K warmer' },
-  fit: { picture: 'fit', short: 'Fit', text: 'Lack of fit', first: '3 mm too long' },
-  settlement: { picture: 'settlement', short: 'Settles', text: 'Settlement of a support', first: '10 mm down' },
+  line: { picture: 'line', short: 'Line', text: 'Line load' },
+  force: { picture: 'point', short: 'Force', text: 'Force' },
+  couple: { picture: 'couple', short: 'Couple', text: 'Couple' },
+  temperature: { picture: 'warmth', short: 'Warmth', text: 'Temperature' },
+  fit: { picture: 'fit', short: 'Misfit', text: 'Lack of fit' },
+  settlement: { picture: 'settlement', short: 'Settles', text: 'Settlement of a support' },
 };
 export const loadKinds: readonly LoadKind[] = phraseKinds.map((id) => ({ id, ...KINDS[id] }));
+
+/** What is said of a kind before anything else was, in the units of the project. */
+export function firstWords(kind: PhraseKind, { deflection }: DisplayUnits): string {
+  const small = deflection === 'mm' ? '10 mm' : `0.1 ${deflection}`;
+  return { line: '10', force: '10', couple: '10', temperature: '20', fit: `${small} too long`, settlement: `${small} down` }[
+    kind
+  ];
+}
+
+/** Whether a phrase acts against its own direction or sense; and the same size the other way. */
+export const isTurned = ({ from, to }: LoadPhrase): boolean => from + to < 0;
+export const oppositeOf = (phrase: LoadPhrase): LoadPhrase => ({ ...phrase, from: -phrase.from, to: -phrase.to });
 
 /** A direction as a button. */
 export interface Way {
@@ -45,6 +57,10 @@ export const waysOf = (space: Model['space']): readonly Way[] =>
   Object.entries(WAYS).flatMap(([id, way]) =>
     way[2] !== 0 && space === 'plane' ? [] : [{ id, sign: ARROWS[id]![0], label: ARROWS[id]![1], way }],
   );
+
+/** The direction in which a phrase acts, where it has a word. */
+export const wayOf = (phrase: LoadPhrase, space: Model['space']): Way | undefined =>
+  waysOf(space).find(({ way }) => dot(way, phrase.direction) * (isTurned(phrase) ? -1 : 1) > 1 - 1e-9);
 
 /** For what has no direction: the two ways it can go. */
 export const SENSES: Readonly<Partial<Record<PhraseKind, readonly (readonly [sign: string, label: string])[]>>> = {
@@ -79,7 +95,12 @@ export const understoodWords = (phrase: LoadPhrase, words: string): string =>
 
 export const PUT = {
   heading: 'Put on the structure',
+  kinds: 'Loads to place',
   field: 'What acts',
+  sense: 'Sense',
+  direction: 'Direction',
+  measured: 'Measured',
+  refused: (reason: string): string => `Nothing was put: ${reason}.`,
   nodes: (count: number): string => `Put it on the ${count === 1 ? 'selected node' : `${count} selected nodes`}`,
   members: (count: number): string => `Put it on the ${count === 1 ? 'selected member' : `${count} selected members`}`,
   run: (count: number): string => `Put it along the run of ${count} as one`,

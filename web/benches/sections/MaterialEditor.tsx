@@ -6,6 +6,14 @@ import { Columns, Stack } from '../../ui/controls';
 import { NameField } from '../../ui/NameField';
 import { QuantityField } from '../../ui/QuantityField';
 
+/** What a material may have besides E; a stress is in the unit of the project. */
+const MORE = [
+  { key: 'nu', label: 'Poisson’s ratio', dimension: 'number', unit: '' },
+  { key: 'density', label: 'Density', dimension: 'density', unit: 'kg/m3' },
+  { key: 'alpha', label: 'Expansion', dimension: 'expansion', unit: '1/K' },
+  { key: 'fy', label: 'Yield stress', dimension: 'stress', unit: undefined },
+] as const;
+
 /** A material changed in place. */
 export function MaterialEditor({ material }: { readonly material: Material }) {
   const editor = useEditor();
@@ -13,7 +21,7 @@ export function MaterialEditor({ material }: { readonly material: Material }) {
   const put = (entry: Material): boolean =>
     editor.edit({ type: 'put', list: 'materials', entry: { ...entry }, key: material.id });
   const stiffness = display.stress === 'MPa' ? 'GPa' : display.stress;
-  const change = (key: 'density' | 'alpha' | 'nu' | 'fy') => (value: number | undefined) => {
+  const change = (key: (typeof MORE)[number]['key']) => (value: number | undefined) => {
     const { [key]: _, ...rest } = material;
     put(value === undefined ? rest : { ...rest, [key]: value });
   };
@@ -28,38 +36,17 @@ export function MaterialEditor({ material }: { readonly material: Material }) {
           unit={stiffness}
           onCommit={(E) => E !== undefined && put({ ...material, E })}
         />
-        <QuantityField
-          label="Poisson’s ratio"
-          value={material.nu}
-          dimension="number"
-          unit=""
-          mayBeEmpty
-          onCommit={change('nu')}
-        />
-        <QuantityField
-          label="Density"
-          value={material.density}
-          dimension="density"
-          unit="kg/m3"
-          mayBeEmpty
-          onCommit={change('density')}
-        />
-        <QuantityField
-          label="Expansion"
-          value={material.alpha}
-          dimension="expansion"
-          unit="1/K"
-          mayBeEmpty
-          onCommit={change('alpha')}
-        />
-        <QuantityField
-          label="Yield stress"
-          value={material.fy}
-          dimension="stress"
-          unit={display.stress}
-          mayBeEmpty
-          onCommit={change('fy')}
-        />
+        {MORE.map(({ key, label, dimension, unit }) => (
+          <QuantityField
+            key={key}
+            label={label}
+            value={material[key]}
+            dimension={dimension}
+            unit={unit ?? display.stress}
+            mayBeEmpty
+            onCommit={change(key)}
+          />
+        ))}
       </Columns>
     </Stack>
   );

@@ -36,18 +36,18 @@ export class LoadTool implements Tool {
 
   constructor(
     private readonly sheet: SheetController,
-    private inHand: LoadInHand,
+    /** Asked whenever something is pointed at: another load may have been said. */
+    private readonly inHand: () => LoadInHand,
   ) {}
 
   /** Another load is said: the tool goes on with it. */
-  say(inHand: LoadInHand): void {
-    this.inHand = inHand;
+  said(): void {
     this.sheet.say(this.hint);
     this.sheet.drawing.refresh('overlay');
   }
 
   get hint(): string {
-    const { phrase, caseId } = this.inHand;
+    const { phrase, caseId } = this.inHand();
     const display = { ...defaultDisplay, ...this.sheet.editor.state.model.display };
     const on = { node: 'node', member: 'member', either: 'node or member' }[actsOn(phrase)];
     const made = this.pointed && this.made(this.pointed);
@@ -64,7 +64,7 @@ export class LoadTool implements Tool {
     // Who points has the keys at hand as well; who does not, keeps them where they are.
     if (event.type === 'mouse') this.sheet.takeKeyboard();
     const before = this.pointed;
-    this.pointed = findTarget(this.sheet, event, actsOn(this.inHand.phrase));
+    this.pointed = findTarget(this.sheet, event, actsOn(this.inHand().phrase));
     if (before?.id !== this.pointed?.id) this.sheet.say(this.hint);
   }
 
@@ -82,7 +82,7 @@ export class LoadTool implements Tool {
 
   key(event: KeyboardEvent): boolean {
     if (event.key !== 'Tab') return false;
-    this.inHand.turn(event.shiftKey ? -1 : 1);
+    this.inHand().turn(event.shiftKey ? -1 : 1);
     return true;
   }
 
@@ -100,7 +100,7 @@ export class LoadTool implements Tool {
   private made(target: Target): MadeLoads | undefined {
     const { model } = this.sheet.editor.state;
     const where = target.kind === 'node' ? { node: target.id } : { member: target.id, at: Math.round(target.at * PARTS) / PARTS };
-    return loadsOfPhrase(this.inHand.phrase, where, model, this.inHand.caseId);
+    return loadsOfPhrase(this.inHand().phrase, where, model, this.inHand().caseId);
   }
 
   private put(target: Target): void {
@@ -108,7 +108,7 @@ export class LoadTool implements Tool {
     const intents = made?.ok ? made.loads.map((entry): Intent => ({ type: 'put', list: 'loads', entry })) : [];
     if (intents.length === 0) return;
     const display = { ...defaultDisplay, ...this.sheet.editor.state.model.display };
-    const label = `Put ${phraseWords(this.inHand.phrase, display)} on ${target.kind} ${target.id}`;
+    const label = `Put ${phraseWords(this.inHand().phrase, display)} on ${target.kind} ${target.id}`;
     this.sheet.editor.edit(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label }, label);
   }
 
@@ -136,6 +136,6 @@ export class LoadTool implements Tool {
     };
     const { state } = this.sheet.editor;
     const view = viewOf(state, this.sheet.view.seen(), undefined, this.sheet.view.camera.scale, 'still');
-    return loadItems(part, new Map([[this.inHand.caseId, 1]]), { ...view, loads: 'said', selection: [] });
+    return loadItems(part, new Map([[this.inHand().caseId, 1]]), { ...view, loads: 'said', selection: [] });
   }
 }

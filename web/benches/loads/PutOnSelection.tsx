@@ -1,0 +1,47 @@
+'use client';
+
+import type { Intent } from '@rigid-beam/core/model/edits/intent';
+import type { LoadPhrase } from '@rigid-beam/core/model/loads/phrase';
+import { actsOn, loadsOfPhrase, type PhraseTarget } from '@rigid-beam/core/model/loads/phrase-loads';
+import { phraseWords } from '@rigid-beam/core/model/loads/phrase-words';
+import { runOf } from '@rigid-beam/core/model/runs';
+import { chosenOf } from '../../session/chosen';
+import { useDisplay, useEditor, useEditorState, useModel } from '../../session/use-editor';
+import type { SheetController } from '../../sheet/controller';
+import { Button, Row } from '../../ui/controls';
+import { PUT } from './load-words';
+
+interface PutOnSelectionProps {
+  readonly sheet: SheetController;
+  readonly phrase: LoadPhrase;
+  readonly caseId: string;
+}
+
+/** Puts what is said on everything that is selected, in one step, or along a run of members as one; whole or not at all. */
+export function PutOnSelection({ sheet, phrase, caseId }: PutOnSelectionProps) {
+  const editor = useEditor();
+  const model = useModel();
+  const display = useDisplay();
+  const { nodes, members } = chosenOf(useEditorState((state) => state.selection));
+  const on = actsOn(phrase);
+  const run = phrase.kind === 'line' && members.length > 1 ? runOf(model, members) : undefined;
+  const put = (targets: readonly PhraseTarget[], label: string): void => {
+    const intents: Intent[] = [];
+    for (const target of targets) {
+      const made = loadsOfPhrase(phrase, target, model, caseId);
+      if (!made.ok) return editor.refuse(PUT.refused(made.reason));
+      for (const entry of made.loads) intents.push({ type: 'put', list: 'loads', entry });
+    }
+    if (editor.edit({ type: 'batch', intents, label })) sheet.takeSelect();
+  };
+  const words = phraseWords(phrase, display);
+  const onMembers = (): void => put(members.map((member) => ({ member })), PUT.label(words, members.length, 'member')); // prettier-ignore
+  const onNodes = (): void => put(nodes.map((node) => ({ node })), PUT.label(words, nodes.length, 'node')); // prettier-ignore
+  return (
+    <Row>
+      {on !== 'node' && members.length > 0 && <Button onPress={onMembers}>{PUT.members(members.length)}</Button>}
+      {run && <Button onPress={() => put([{ run }], PUT.label(words, run.length, 'member'))}>{PUT.run(run.length)}</Button>}
+      {on !== 'member' && nodes.length > 0 && <Button onPress={onNodes}>{PUT.nodes(nodes.length)}</Button>}
+    </Row>
+  );
+}

@@ -1,0 +1,25 @@
+import { describe, expect, test } from '@jest/globals';
+import { phraseKinds, readLoadPhrase, type LoadPhrase } from '@rigid-beam/core/model/loads/phrase';
+import { unitSystems } from '@rigid-beam/core/quantities/display';
+import { firstWords, oppositeOf, wayOf, waysOf } from './load-words';
+
+const down: LoadPhrase = { kind: 'force', from: 1e3, to: 1e3, direction: [0, -1, 0], measured: 'member' };
+
+describe('what the bench begins with', () => {
+  test.each(unitSystems)('can be read as its own kind, $words', ({ units: display }) => {
+    for (const kind of phraseKinds)
+      for (const space of ['plane', 'space'] as const)
+        expect(readLoadPhrase(firstWords(kind, display), { display, space, bare: kind })).toMatchObject({
+          ok: true,
+          phrase: { kind },
+        });
+  });
+});
+
+test('a direction is that in which a load acts; in the plane nothing goes forward', () => {
+  expect(wayOf(down, 'plane')?.id).toBe('down');
+  expect(wayOf(oppositeOf(down), 'plane')?.id).toBe('up');
+  expect(wayOf({ ...down, direction: [Math.SQRT1_2, Math.SQRT1_2, 0] }, 'plane')).toBeUndefined();
+  expect(waysOf('plane').map(({ id }) => id)).not.toContain('forward');
+  expect(waysOf('space').map(({ id }) => id)).toContain('forward');
+});

@@ -1,0 +1,69 @@
+import { useEffect, useRef, useState } from 'react';
+import { readLoadPhrase, type LoadPhrase, type PhraseKind, type ReadPhrase } from '@rigid-beam/core/model/loads/phrase';
+import { useDisplay, useModel } from '../../session/use-editor';
+import type { SheetController } from '../../sheet/controller';
+import { LoadTool, type LoadInHand } from '../../sheet/tools/load-tool';
+import { firstWords, oppositeOf, SENSES, wayOf, waysOf } from './load-words';
+
+/** What is said, and what can be done with it. */
+export interface SaidLoad {
+  readonly phrase: LoadPhrase;
+  /** A text as it is understood here. */
+  readonly read: (words: string) => ReadPhrase;
+  /** Says another load, and takes it in hand. */
+  readonly say: (next: LoadPhrase) => void;
+  /** Takes what was said last of a kind in hand. */
+  readonly take: (kind: PhraseKind) => void;
+}
+
+/** The load that the bench says: of each kind the last one, exactly as it was said. The tool in hand asks for it, and is put away with the bench. */
+export function useLoadInHand(sheet: SheetController, caseId: string): SaidLoad {
+  const display = useDisplay();
+  const { space } = useModel();
+  const [kind, setKind] = useState<PhraseKind>('line');
+  const [said, setSaid] = useState<Partial<Record<PhraseKind, LoadPhrase>>>({});
+  const read = (words: string, bare = kind): ReadPhrase => readLoadPhrase(words, { display, space, bare });
+  const lastOf = (one: PhraseKind): LoadPhrase => {
+    const first = read(firstWords(one, display), one);
+    return said[one] ?? (first as Extract<ReadPhrase, { ok: true }>).phrase;
+  };
+  const phrase = lastOf(kind);
+
+  const hold = (): void => {
+    if (!(sheet.store.getState().tool instanceof LoadTool)) sheet.take(new LoadTool(sheet, () => inHand.current));
+  };
+  const say = (next: LoadPhrase): void => {
+    setKind(next.kind);
+    setSaid((all) => ({ ...all, [next.kind]: next }));
+    hold();
+  };
+  const turn = (step: 1 | -1): void => {
+    if (SENSES[phrase.kind]) return say(oppositeOf(phrase));
+    const ways = waysOf(space);
+    const at = ways.findIndex(({ id }) => id === wayOf(phrase, space)?.id);
+    say({ ...phrase, direction: ways[(at + step + ways.length) % ways.length]!.way });
+  };
+
+  const inHand = useRef<LoadInHand>({ phrase, caseId, turn });
+  useEffect(() => {
+    inHand.current = { phrase, caseId, turn };
+    const { tool } = sheet.store.getState();
+    if (tool instanceof LoadTool) tool.said();
+  });
+  // Without its bench nobody would see in which case it puts a load.
+  useEffect(
+    () => () => {
+      if (sheet.store.getState().tool instanceof LoadTool) sheet.takeSelect();
+    },
+    [sheet],
+  );
+  return {
+    phrase,
+    read,
+    say,
+    take: (one) => {
+      setKind(one);
+      hold();
+    },
+  };
+}
