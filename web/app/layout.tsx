@@ -6,8 +6,9 @@ import type { Metadata } from 'next';
 import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { NonceMark, StyleRegistry } from './registry';
+import { layout as WORDS } from './words';
 
-export const metadata: Metadata = { title: 'Rigid Beam', description: 'Frames and trusses, drawn and solved' };
+export const metadata: Metadata = { title: WORDS.rigidBeam, description: WORDS.description };
 
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
   const nonce = (await headers()).get('x-nonce') ?? '';

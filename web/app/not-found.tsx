@@ -1,11 +1,13 @@
 import Link from 'next/link';
+import { notFound as WORDS } from './words';
 
 export default function NotFound() {
   return (
     <main style={{ padding: '2rem' }}>
-      <h1>There is nothing at this address</h1>
+      <h1>{WORDS.nothingHere}</h1>
       <p>
-        The model may have been removed. <Link href="/">Go to the projects</Link>
+        {WORDS.why}
+        <Link href="/">{WORDS.goToTheProjects}</Link>
       </p>
     </main>
   );

@@ -8,8 +8,9 @@ import { actingIndex } from '../session/editor-state';
 import { useEditor, useEditorState, useModel } from '../session/use-editor';
 import { Button, Columns, Hint, PanelSubtitle, Row, Select, Stack } from '../ui/controls';
 import { NameField } from '../ui/NameField';
-import { COMBINE, LIMITS } from './combinations/combination-words';
+import { COMBINE, LIMITS } from './words';
 import { FactorTable } from './combinations/FactorTable';
+import { combinationsBench as WORDS } from './words';
 
 const Tick = styled(Checkbox)`
   display: inline-flex;
@@ -99,16 +100,16 @@ function CombinationEditor({ combination, add }: CombinationEditorProps) {
   };
   const taken = [...model.cases, ...model.combinations].map((one) => one.id);
   return (
-    <Stack role="group" aria-label={`Combination ${id}`}>
+    <Stack role="group" aria-label={WORDS.combination(id)}>
       <PanelSubtitle>{id}</PanelSubtitle>
       <Columns>
         <NameField
-          label={combination.type === 'sum' ? 'Sum' : 'Envelope'}
+          label={combination.type === 'sum' ? WORDS.sum : WORDS.envelope}
           value={id}
           onCommit={(name) => put({ ...combination, id: name })}
         />
         <NameField
-          label="Title"
+          label={WORDS.title}
           value={combination.title ?? ''}
           mayBeEmpty
           onCommit={(title) => put({ ...combination, title })}

@@ -16,6 +16,7 @@ import { DrawTool } from '../sheet/tools/draw-tool';
 import { Hint, PanelSubtitle, Stack } from '../ui/controls';
 import { Instrument, Instruments } from '../ui/Instrument';
 import { Shelf, type ShelfPart } from '../ui/Shelf';
+import { geometryBench as WORDS } from './words';
 
 /** Drawing nodes and members, structures that are placed whole, and what holds for the geometry. Parts follow only what they show: edits stay quick. */
 export function GeometryBench({ sheet }: { readonly sheet: SheetController }) {
@@ -24,7 +25,7 @@ export function GeometryBench({ sheet }: { readonly sheet: SheetController }) {
       <Tools sheet={sheet} />
       <Counts />
       <TypicalPart sheet={sheet} />
-      <PanelSubtitle>More</PanelSubtitle>
+      <PanelSubtitle>{WORDS.more}</PanelSubtitle>
       <More sheet={sheet} />
     </Stack>
   );
@@ -36,31 +37,31 @@ function Tools({ sheet }: { readonly sheet: SheetController }) {
   const drawer = useEditorState((state) => state.drawer);
   const run = (name: string): void => void commands.find((one) => one.name === name)?.run(sheet, '');
   return (
-    <Instruments role="group" aria-label="Tools">
+    <Instruments role="group" aria-label={WORDS.tools}>
       <Instrument
         picture="select"
-        words="Select"
-        label="Select and move"
+        words={WORDS.select}
+        label={WORDS.selectAndMove}
         isHeld={tool === 'select'}
         onChange={() => sheet.takeSelect()}
       />
       <Instrument
         picture="draw"
-        words="Draw"
+        words={WORDS.draw}
         isHeld={tool === 'draw'}
         onChange={(on) => (on ? sheet.take(new DrawTool(sheet)) : sheet.takeSelect())}
       />
       <Instrument
         picture="measure"
-        words="Measure"
-        label="Measure a distance"
+        words={WORDS.measure}
+        label={WORDS.measureADistance}
         isHeld={false}
-        onChange={() => run('Measure a distance')}
+        onChange={() => run(WORDS.measureADistance)}
       />
       <Instrument
         picture="schedule"
-        words="Table"
-        label="Schedules"
+        words={WORDS.table}
+        label={WORDS.schedules}
         isHeld={drawer === 'nodes' || drawer === 'members'}
         onChange={(on) => editor.show({ drawer: on ? 'nodes' : undefined })}
       />
@@ -73,7 +74,7 @@ function Counts() {
   const members = useEditorState((state) => state.model.members.length);
   return (
     <Hint>
-      {nodes === 1 ? '1 node' : `${nodes} nodes`}, {members === 1 ? '1 member' : `${members} members`}.
+      {nodes === 1 ? '1 node' : WORDS.nodes(nodes)}, {members === 1 ? '1 member' : WORDS.members(members)}.
     </Hint>
   );
 }
@@ -87,28 +88,36 @@ function More({ sheet }: { readonly sheet: SheetController }) {
   const space = useEditorState((state) => state.model.space);
   const plane = useStore(sheet.store, (state) => state.plane);
   const unit = useDisplay().length;
-  const chosen = [selected > 0 ? `${selected} selected` : '', hidden > 0 ? `${hidden} hidden` : ''].filter(Boolean).join(', ');
+  const chosen = [selected > 0 ? WORDS.selected(selected) : '', hidden > 0 ? WORDS.hidden(hidden) : '']
+    .filter(Boolean)
+    .join(', ');
   const parts: readonly ShelfPart[] = [
-    { title: 'Select and show', words: 'Select', picture: 'groups', note: chosen, content: () => <SelectPart sheet={sheet} /> },
-    { title: 'Grid lines', words: 'Grid', picture: 'grid', note: grid ? undefined : 'none', content: () => <GridPart /> },
+    {
+      title: WORDS.selectAndShow,
+      words: WORDS.select,
+      picture: 'groups',
+      note: chosen,
+      content: () => <SelectPart sheet={sheet} />,
+    },
+    { title: WORDS.gridLines, words: WORDS.grid, picture: 'grid', note: grid ? undefined : 'none', content: () => <GridPart /> },
     space === 'plane'
-      ? { title: 'Space', words: 'Space', picture: 'space', note: 'a plane model', content: () => <SpacePart sheet={sheet} /> }
+      ? { title: 'Space', words: 'Space', picture: 'space', note: WORDS.aPlaneModel, content: () => <SpacePart sheet={sheet} /> }
       : {
-          title: 'Plane to draw on',
-          words: 'Planes',
+          title: WORDS.planeToDrawOn,
+          words: WORDS.planes,
           picture: 'space',
-          note: plane ? `${plane.axis.toUpperCase()} = ${showQuantity(plane.at, unit)}` : 'all planes shown',
+          note: plane ? `${plane.axis.toUpperCase()} = ${showQuantity(plane.at, unit)}` : WORDS.allPlanesShown,
           content: () => <SpacePart sheet={sheet} />,
         },
     {
-      title: 'Underlay',
-      words: 'Underlay',
+      title: WORDS.underlay,
+      words: WORDS.underlay,
       picture: 'underlay',
       note: underlay ?? 'none',
       content: () => <UnderlayPart sheet={sheet} />,
     },
-    { title: 'Clean up and number', words: 'Clean up', picture: 'tidy', content: () => <CleanUpPart sheet={sheet} /> },
-    { title: 'Units and settings', words: 'Units', picture: 'settings', content: () => <SettingsPart /> },
+    { title: WORDS.cleanUpAndNumber, words: WORDS.cleanUp, picture: 'tidy', content: () => <CleanUpPart sheet={sheet} /> },
+    { title: WORDS.unitsAndSettings, words: WORDS.units, picture: 'settings', content: () => <SettingsPart /> },
   ];
-  return <Shelf parts={parts} opens={space === 'space' && plane ? 'Plane to draw on' : undefined} />;
+  return <Shelf parts={parts} opens={space === 'space' && plane ? WORDS.planeToDrawOn : undefined} />;
 }

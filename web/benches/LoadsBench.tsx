@@ -14,6 +14,7 @@ import { Button, Columns, Hint, PanelSubtitle, TextButton, Row, Select, Stack } 
 import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';
 import { LoadInstrument } from './loads/LoadInstrument';
+import { loadsBench as WORDS } from './words';
 
 /** Cases, what can be put on the structure, and what the acting case holds. */
 export function LoadsBench({ sheet }: { readonly sheet: SheetController }) {
@@ -27,27 +28,25 @@ export function LoadsBench({ sheet }: { readonly sheet: SheetController }) {
       'Q',
       [...model.cases, ...model.combinations].map((one) => one.id),
     );
-    if (editor.edit({ type: 'put', list: 'cases', entry: { id, title: 'Imposed', category: 'imposed' } }))
+    if (editor.edit({ type: 'put', list: 'cases', entry: { id, title: WORDS.imposed, category: 'imposed' } }))
       editor.go({ acting: id });
   };
   return (
     <Stack>
       <Row>
         <Select
-          label="Acting case"
+          label={WORDS.actingCase}
           choices={model.cases.map(({ id, title }) => ({ id, text: title ? `${id} · ${title}` : id }))}
           value={acting?.id ?? ''}
           onChange={(id) => editor.go({ acting: id })}
         />
-        <Button onPress={newCase}>Add a case</Button>
+        <Button onPress={newCase}>{WORDS.addACase}</Button>
       </Row>
       {acting && <LoadInstrument sheet={sheet} caseId={acting.id} />}
       {acting && (
         <>
-          <PanelSubtitle>Loads of {acting.id}</PanelSubtitle>
-          {model.loads.every((load) => load.case !== acting.id) && (
-            <Hint>None yet. Choose a load above, then click where it acts.</Hint>
-          )}
+          <PanelSubtitle>{WORDS.loadsOf(acting.id)}</PanelSubtitle>
+          {model.loads.every((load) => load.case !== acting.id) && <Hint>{WORDS.none}</Hint>}
           <Lines>
             {model.loads.map((load) =>
               load.case === acting.id ? (
@@ -59,12 +58,8 @@ export function LoadsBench({ sheet }: { readonly sheet: SheetController }) {
           </Lines>
         </>
       )}
-      {acting && <PanelSubtitle>Case {acting.id}</PanelSubtitle>}
-      {acting ? (
-        <CaseEditor key={acting.id} loadCase={acting} />
-      ) : (
-        <Hint>A combination acts. Choose a case to change its loads.</Hint>
-      )}
+      {acting && <PanelSubtitle>{WORDS.cardOf(acting.id)}</PanelSubtitle>}
+      {acting ? <CaseEditor key={acting.id} loadCase={acting} /> : <Hint>{WORDS.combinationActs}</Hint>}
     </Stack>
   );
 }
@@ -94,24 +89,26 @@ function CaseEditor({ loadCase }: { readonly loadCase: LoadCase }) {
   return (
     <Stack>
       <Columns>
-        <NameField label="Case" value={loadCase.id} onCommit={(id) => put({ ...loadCase, id })} />
+        <NameField label={WORDS.caseField} value={loadCase.id} onCommit={(id) => put({ ...loadCase, id })} />
         <QuantityField
-          label="Self weight ×"
+          label={WORDS.selfWeight}
           value={loadCase.selfWeight ?? 0}
           dimension="number"
           unit=""
           onCommit={(value) => put({ ...loadCase, selfWeight: value ?? 0 })}
         />
       </Columns>
-      <NameField label="Title" value={loadCase.title ?? ''} mayBeEmpty onCommit={(title) => put({ ...loadCase, title })} />
+      <NameField label={WORDS.title} value={loadCase.title ?? ''} mayBeEmpty onCommit={(title) => put({ ...loadCase, title })} />
       <Row>
         <Select
-          label="Kind"
+          label={WORDS.kind}
           choices={categories.map((id) => ({ id, text: id }))}
           value={loadCase.category}
           onChange={(id) => put({ ...loadCase, category: id as LoadCase['category'] })}
         />
-        <Button onPress={() => editor.edit({ type: 'remove', list: 'cases', keys: [loadCase.id] })}>Remove {loadCase.id}</Button>
+        <Button onPress={() => editor.edit({ type: 'remove', list: 'cases', keys: [loadCase.id] })}>
+          {WORDS.remove(loadCase.id)}
+        </Button>
       </Row>
     </Stack>
   );

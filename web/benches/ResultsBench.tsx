@@ -14,6 +14,7 @@ import { actingIndex } from '../session/editor-state';
 import { settledSolution, useDisplay, useEditor, useEditorState } from '../session/use-editor';
 import { Hint, PanelSubtitle, PlainButton, Stack } from '../ui/controls';
 import { Table } from '../ui/Table';
+import { resultsBench as WORDS } from './words';
 
 /** Reactions with their sum against the loads, and the extreme values of the structure. */
 export function ResultsBench() {
@@ -21,23 +22,23 @@ export function ResultsBench() {
   const outcome = useEditorState(actingIndex);
   const display = useDisplay();
   const acts = solution?.outcomes[outcome];
-  if (!solution || !acts) return <Hint>There are no results. The head strip says why.</Hint>;
+  if (!solution || !acts) return <Hint>{WORDS.none}</Hint>;
   const linear = linearOf(solution, outcome);
   return (
     <Stack>
-      <PanelSubtitle>What governs in {acts.id}</PanelSubtitle>
+      <PanelSubtitle>{WORDS.whatGovernsIn(acts.id)}</PanelSubtitle>
       {isReady(solution, outcome) ? (
         <ExtremesTable solution={solution} outcome={outcome} display={display} />
       ) : (
-        <Hint>The envelope is being read. The sheet and the extremes follow when that is done; everything else goes on.</Hint>
+        <Hint>{WORDS.reading}</Hint>
       )}
-      <PanelSubtitle>Reactions</PanelSubtitle>
+      <PanelSubtitle>{WORDS.reactions}</PanelSubtitle>
       <ReactionsTable solution={solution} outcome={outcome} display={display} />
       {linear && (
         <>
-          <PanelSubtitle>Balance</PanelSubtitle>
+          <PanelSubtitle>{WORDS.balance}</PanelSubtitle>
           <BalanceTable linear={linear} active={solution.structure.active} display={display} />
-          <Hint>Loads and reactions differ by {linear.equilibrium.residual.toExponential(1)} of the load.</Hint>
+          <Hint>{WORDS.difference(linear.equilibrium.residual.toExponential(1))}</Hint>
         </>
       )}
     </Stack>
@@ -66,18 +67,18 @@ function ExtremesTable({ solution, outcome, display }: TableProps) {
     <Table>
       <thead>
         <tr>
-          <th scope="col" aria-label="Quantity" />
-          <th scope="col">Value</th>
-          <th scope="col">Member</th>
-          <th scope="col">at</th>
+          <th scope="col" aria-label={WORDS.quantity} />
+          <th scope="col">{WORDS.value}</th>
+          <th scope="col">{WORDS.member}</th>
+          <th scope="col">{WORDS.at}</th>
         </tr>
       </thead>
       <tbody>
         {rows.map(({ quantity, side, value, member, x, from }) => (
           <tr key={quantity + side}>
             <td>
-              <abbr title={`${side === 'max' ? 'Largest' : 'Smallest'} ${nameOf(structure, quantity)}`}>
-                {quantityTable[quantity].symbol}&nbsp;{side === 'max' ? '↥' : '↧'}
+              <abbr title={`${side === 'max' ? WORDS.largest : WORDS.smallest} ${nameOf(structure, quantity)}`}>
+                {WORDS.text(quantityTable[quantity].symbol, side === 'max' ? '↥' : '↧')}
               </abbr>
             </td>
             <td>
@@ -86,7 +87,7 @@ function ExtremesTable({ solution, outcome, display }: TableProps) {
             </td>
             <td>
               <PlainButton
-                aria-label={`Select member ${members[member]}`}
+                aria-label={WORDS.selectMember(members[member]!)}
                 onPress={() => editor.select([{ kind: 'member', id: members[member]! }])}
               >
                 {members[member]}
@@ -116,7 +117,7 @@ function ReactionsTable({ solution, outcome, display }: TableProps) {
     <Table>
       <thead>
         <tr>
-          <th scope="col">Node</th>
+          <th scope="col">{WORDS.node}</th>
           {active.map((k) => (
             <th key={k} scope="col">
               {componentName(k, active)} ({k < 3 ? display.force : display.moment})
@@ -160,18 +161,18 @@ function BalanceTable({ linear, active, display = defaultDisplay }: BalanceProps
           <th scope="col" />
           {active.map((k) => (
             <th key={k} scope="col">
-              {k < 3 ? componentName(k, active) : `${componentName(k, active)} about origin`}
+              {k < 3 ? componentName(k, active) : WORDS.aboutOrigin(componentName(k, active))}
             </th>
           ))}
         </tr>
       </thead>
       <tbody>
         <tr>
-          <td>Loads</td>
+          <td>{WORDS.loads}</td>
           {cells(applied)}
         </tr>
         <tr>
-          <td>Reactions</td>
+          <td>{WORDS.reactions}</td>
           {cells(reactions)}
         </tr>
       </tbody>

@@ -12,8 +12,9 @@ import { Button, PanelSubtitle, Stack } from '../ui/controls';
 import { Instruments, InstrumentFace } from '../ui/Instrument';
 import { ShapePicture } from '../ui/ShapePicture';
 import { MaterialEditor } from './sections/MaterialEditor';
-import { SHORT_SHAPES, STOCK } from './sections/section-words';
+import { SHORT_SHAPES, STOCK } from './words';
 import { Stock } from './sections/Stock';
+import { sectionsBench as WORDS } from './words';
 
 const PICTURE = 34;
 
@@ -67,7 +68,7 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
         list="materials"
         items={model.materials.map((material) => ({
           id: material.id,
-          note: `E ${showQuantity(material.E, display.stress === 'MPa' ? 'GPa' : display.stress)}${material.density ? ` · ${showNumber(material.density)} kg/m³` : ''}`,
+          note: `E ${showQuantity(material.E, display.stress === 'MPa' ? 'GPa' : display.stress)}${material.density ? WORDS.kgM(showNumber(material.density)) : ''}`,
           editor: () => <MaterialEditor material={material} />,
         }))}
       />

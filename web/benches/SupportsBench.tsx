@@ -9,6 +9,7 @@ import { Button, Hint, PanelSubtitle, PlainButton, Row, Stack } from '../ui/cont
 import { Instrument, Instruments } from '../ui/Instrument';
 import type { PictureName } from '../ui/pictures';
 import { supportKindsOf, supportOf } from '@rigid-beam/core/model/support-kinds';
+import { supportsBench as WORDS } from './words';
 
 const PICTURES: Readonly<Record<string, PictureName>> = {
   pinned: 'pinned',
@@ -22,12 +23,12 @@ const PICTURES: Readonly<Record<string, PictureName>> = {
 
 /** In as little room as there is. */
 const SHORT: Readonly<Record<string, string>> = {
-  rollsX: 'Rolls X',
-  rollsY: 'Rolls Y',
-  rollsZ: 'Rolls Z',
-  guided: 'Guided',
-  bears: 'Bears',
-  upright: 'Upright',
+  rollsX: WORDS.rollsX,
+  rollsY: WORDS.rollsY,
+  rollsZ: WORDS.rollsZ,
+  guided: WORDS.guided,
+  bears: WORDS.bears,
+  upright: WORDS.upright,
 };
 
 /** Choose a support, then click the nodes that get it. */
@@ -38,8 +39,8 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
   const take = (kind: string, text: string): void =>
     sheet.take(
       new ApplyTool(sheet, {
-        name: `support ${kind}`,
-        hint: `Click the nodes to support: ${text.toLowerCase()}. Escape ends.`,
+        name: WORDS.placed(kind),
+        hint: WORDS.clickNodes(text.toLowerCase()),
         on: 'node',
         intent: (current, node) => ({
           type: 'put',
@@ -57,31 +58,31 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
     );
   return (
     <Stack>
-      <Instruments role="group" aria-label="Supports to place">
+      <Instruments role="group" aria-label={WORDS.supportsToPlace}>
         {supportKindsOf(model.space).map(({ id, text }) => (
           <Instrument
             key={id}
             picture={PICTURES[id] ?? 'pinned'}
             words={SHORT[id] ?? text}
             label={text}
-            isHeld={tool === `support ${id}`}
+            isHeld={tool === WORDS.removed(id)}
             onChange={(on) => (on ? take(id, text) : sheet.takeSelect())}
           />
         ))}
       </Instruments>
-      <Hint>Springs, slopes and settlements are set on the node’s card: select a supported node.</Hint>
-      <PanelSubtitle>In this model</PanelSubtitle>
-      {model.supports.length === 0 && <Hint>Nothing holds the structure yet.</Hint>}
+      <Hint>{WORDS.hint}</Hint>
+      <PanelSubtitle>{WORDS.inThisModel}</PanelSubtitle>
+      {model.supports.length === 0 && <Hint>{WORDS.none}</Hint>}
       {model.supports.map((support) => (
         <Row key={support.node}>
           <PlainButton onPress={() => editor.select([{ kind: 'node', id: support.node }])}>
-            Node {support.node}: {supportWords(support, model.space)}
+            {WORDS.node(support.node, supportWords(support, model.space))}
           </PlainButton>
           <Button
-            aria-label={`Remove the support of node ${support.node}`}
+            aria-label={WORDS.removeTheSupportOfNode(support.node)}
             onPress={() => editor.edit({ type: 'remove', list: 'supports', keys: [support.node] })}
           >
-            Remove
+            {WORDS.remove}
           </Button>
         </Row>
       ))}

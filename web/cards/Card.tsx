@@ -9,6 +9,7 @@ import { Hint, Button, PanelTitle, PlainButton, Row } from '../ui/controls';
 import { LoadCard } from './LoadCard';
 import { MemberCard } from './MemberCard';
 import { NodeCard } from './NodeCard';
+import { card as WORDS } from './words';
 
 const Panel = styled.aside`
   flex: 1;
@@ -46,31 +47,31 @@ export function Card({ back, children }: { readonly back: string; readonly child
   const load = chosen?.kind === 'load' ? model.loads.find(({ id }) => id === chosen.id) : undefined;
   if (nodes.length + members.length === 0 && !load) return null;
 
-  const names = [...members.map(({ id }) => `member ${id}`), ...nodes.map(({ id }) => `node ${id}`)];
+  const names = [...members.map(({ id }) => WORDS.member(id)), ...nodes.map(({ id }) => WORDS.node(id))];
   const title =
     load && names.length === 0
-      ? 'Load'
+      ? WORDS.load
       : names.length === 1
         ? names[0]!.replace(/^./, (c) => c.toUpperCase())
-        : `${names.length} selected`;
+        : WORDS.selected(names.length);
   const remove = (): void => {
     const intent = removalOf(model, selection);
     if (intent) editor.edit(intent);
   };
   return (
     <Panel aria-label={title}>
-      <PlainButton aria-label={`Back to ${back}`} onPress={() => editor.show({ side: 'bench' })}>
+      <PlainButton aria-label={WORDS.backTo(back)} onPress={() => editor.show({ side: 'bench' })}>
         ‹ {back}
       </PlainButton>
       <Head>
         <PanelTitle>{title}</PanelTitle>
         <span>
-          <Button onPress={remove} aria-label={also ? `Remove, and with it ${also}` : 'Remove'}>
-            Remove
+          <Button onPress={remove} aria-label={also ? WORDS.removeAndWithIt(also) : WORDS.remove}>
+            {WORDS.remove}
           </Button>
         </span>
       </Head>
-      {also && <Hint>Removing takes along {also}.</Hint>}
+      {also && <Hint>{WORDS.removingTakesAlong(also)}</Hint>}
       {members.length > 0 && <MemberCard key={members.map(({ id }) => id).join()} members={members} />}
       {members.length === 0 && nodes.length > 0 && <NodeCard key={nodes.map(({ id }) => id).join()} nodes={nodes} />}
       {load && names.length === 0 && <LoadCard key={load.id} load={load} />}

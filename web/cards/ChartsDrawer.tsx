@@ -6,6 +6,7 @@ import { settledSolution, useDisplay, useEditor, useEditorState } from '../sessi
 import { Hint, PanelTitle, PlainButton } from '../ui/controls';
 import { MemberCharts } from './MemberCharts';
 import { useRun, type Run } from './use-run';
+import { chartsDrawer as WORDS } from './words';
 
 const Drawer = styled.section`
   height: 100%;
@@ -23,14 +24,12 @@ const Head = styled.div`
 
 /** Why of several members the first is read. */
 const ONE_ONLY = {
-  apart: 'The selected members do not follow each other as one line: the first is read. Select a run of them to read it whole.',
-  'too many': 'The selected members are too many to be read as one line: the first is read. Select fewer.',
+  apart: WORDS.notARun,
+  'too many': WORDS.tooMany,
 } as const;
 
 function titleOf({ run: { stretches }, begins, ends }: Run): string {
-  return stretches.length === 1
-    ? `Member ${stretches[0]!.member}`
-    : `${stretches.length} members from node ${begins} to node ${ends}`;
+  return stretches.length === 1 ? WORDS.member(stretches[0]!.member) : WORDS.run(stretches.length, begins, ends);
 }
 
 /** The diagrams of the selected member, or of a run of members, at a size that can be read, with one cursor through all of them. */
@@ -43,10 +42,10 @@ export function ChartsDrawer() {
   const ids = selection.flatMap((subject) => (subject.kind === 'member' ? [subject.id] : []));
   const found = useRun(solution, outcome, ids);
   return (
-    <Drawer aria-label="Diagrams along members">
+    <Drawer aria-label={WORDS.diagramsAlongMembers}>
       <Head>
-        <PanelTitle>{found ? titleOf(found) : 'Diagrams'}</PanelTitle>
-        <PlainButton aria-label="Close the diagrams" onPress={() => editor.show({ drawer: undefined })}>
+        <PanelTitle>{found ? titleOf(found) : WORDS.diagrams}</PanelTitle>
+        <PlainButton aria-label={WORDS.closeTheDiagrams} onPress={() => editor.show({ drawer: undefined })}>
           ✕
         </PlainButton>
       </Head>
@@ -62,7 +61,7 @@ export function ChartsDrawer() {
           size="large"
         />
       ) : (
-        <Hint>Select a member, or members that follow each other, to read their diagrams.</Hint>
+        <Hint>{WORDS.selectFirst}</Hint>
       )}
     </Drawer>
   );

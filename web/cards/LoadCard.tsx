@@ -9,6 +9,7 @@ import { placeWords } from '../sheet/describe-items';
 import { loadValue } from '../sheet/load-values';
 import { Columns, Hint, PanelSubtitle, Select, Stack } from '../ui/controls';
 import { QuantityField } from '../ui/QuantityField';
+import { loadCard as WORDS } from './words';
 
 type Stretched = Extract<Load, { readonly from: object }>;
 
@@ -23,11 +24,9 @@ export function LoadCard({ load }: { readonly load: Load }) {
   const own = components.filter(({ path }) => path.length === 1);
   return (
     <Stack>
-      <Hint>
-        Load {load.id} on {placeWords(load)}, in case {load.case}
-      </Hint>
+      <Hint>{WORDS.loadOnInCase(load.id, placeWords(load), load.case)}</Hint>
       {'from' in load && (
-        <Select label="Axes" choices={AXES} value={load.axes ?? 'global'} onChange={(axes) => put(withAxes(load, axes))} />
+        <Select label={WORDS.axes} choices={AXES} value={load.axes ?? 'global'} onChange={(axes) => put(withAxes(load, axes))} />
       )}
       <QuantityField
         label={label}
@@ -40,14 +39,14 @@ export function LoadCard({ load }: { readonly load: Load }) {
       {'from' in load && (
         <>
           <Select
-            label="Positions"
+            label={WORDS.positions}
             choices={POSITIONS}
             value={load.measure ?? 'ratio'}
             onChange={(measure) => put(measured(load, measure as 'ratio' | 'length'))}
           />
           {(['from', 'to'] as const).map((end) => (
             <div key={end}>
-              <PanelSubtitle>{end === 'from' ? 'Begins' : 'Ends'}</PanelSubtitle>
+              <PanelSubtitle>{end === 'from' ? WORDS.begins : WORDS.ends}</PanelSubtitle>
               <Components load={load} components={components.filter(({ path }) => path[0] === end)} put={put} />
             </div>
           ))}
@@ -78,7 +77,7 @@ function Components({ load, components, put }: ComponentsProps) {
             value={place ? value : (value ?? 0)}
             dimension={dimension}
             unit={dimension === 'length' && key !== 'at' ? display.deflection : unitOf(dimension, display)}
-            {...(place && { mayBeEmpty: true, placeholder: path[0] === 'from' ? 'the start' : 'the end' })}
+            {...(place && { mayBeEmpty: true, placeholder: path[0] === 'from' ? WORDS.theStart : WORDS.theEnd })}
             onCommit={(next) => (next !== undefined || place) && put(withComponent(load, path, next))}
           />
         );
@@ -88,13 +87,13 @@ function Components({ load, components, put }: ComponentsProps) {
 }
 
 const AXES = [
-  { id: 'global', text: 'Global, along the member' },
-  { id: 'projected', text: 'Global, on plan' },
-  { id: 'local', text: 'The member’s own axes' },
+  { id: 'global', text: WORDS.globalAlongTheMember },
+  { id: 'projected', text: WORDS.globalOnPlan },
+  { id: 'local', text: WORDS.theMembersOwnAxes },
 ];
 const POSITIONS = [
-  { id: 'ratio', text: 'As parts of the length' },
-  { id: 'length', text: 'As lengths from the start' },
+  { id: 'ratio', text: WORDS.asPartsOfTheLength },
+  { id: 'length', text: WORDS.asLengthsFromTheStart },
 ];
 
 const withAxes = (load: Stretched, axes: string): Load => ({ ...load, axes: axes as NonNullable<Stretched['axes']> });
@@ -106,16 +105,22 @@ function measured(load: Stretched, measure: 'ratio' | 'length'): Load {
   return { ...load, measure, from, to };
 }
 
-const KINDS: Readonly<Record<string, string>> = { f: 'Force', m: 'Couple', w: 'Intensity', u: 'Settlement', r: 'Rotation' };
+const KINDS: Readonly<Record<string, string>> = {
+  f: WORDS.force,
+  m: WORDS.couple,
+  w: WORDS.intensity,
+  u: WORDS.settlement,
+  r: WORDS.rotation,
+};
 const NAMES: Readonly<Record<string, string>> = {
-  uniform: 'Temperature',
-  gradientY: 'Gradient along y',
-  gradientZ: 'Gradient along z',
-  elongation: 'Too long by',
+  uniform: WORDS.temperature,
+  gradientY: WORDS.gradientAlongY,
+  gradientZ: WORDS.gradientAlongZ,
+  elongation: WORDS.tooLongBy,
 };
 
 function labelOf(key: string, own: string, dimension: DimensionName): string {
-  if (key === 'at') return dimension === 'length' ? 'From the start' : 'Part of the length';
+  if (key === 'at') return dimension === 'length' ? WORDS.fromTheStart : WORDS.partOfTheLength;
   const name = NAMES[key];
   if (name !== undefined) return name;
   const axis = key.slice(1);

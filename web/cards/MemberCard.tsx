@@ -19,12 +19,13 @@ import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';
 import { MemberCharts } from './MemberCharts';
 import { useRun } from './use-run';
+import { memberCard as WORDS } from './words';
 
 const BEHAVIOUR_WORDS: Record<(typeof behaviours)[number], string> = {
-  frame: 'Frame: bends and stretches',
-  truss: 'Truss: hinged at both ends',
-  tensionOnly: 'Tension only (not analysed yet)',
-  compressionOnly: 'Compression only (not analysed yet)',
+  frame: WORDS.frame,
+  truss: WORDS.truss,
+  tensionOnly: WORDS.tensionOnly,
+  compressionOnly: WORDS.compressionOnly,
 };
 
 /** What a member is, changed in place, and its forces along its length. */
@@ -44,7 +45,7 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
     const intents = members.map(
       (member) => ({ type: 'put', list: 'members', entry: { ...update(member) }, key: member.id }) as const,
     );
-    editor.edit(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label: `Change ${members.length} members` });
+    editor.edit(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label: WORDS.changeMembers(members.length) });
   };
   const length = lengthOf(first, placesOf(model));
 
@@ -52,42 +53,42 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
     <Stack>
       <Hint>
         {members.length === 1
-          ? `From node ${first.start} to node ${first.end}, ${showQuantity(length, display.length, 5)} long`
-          : `${members.length} members. A change is made to all of them.`}
+          ? WORDS.place(first.start, first.end, showQuantity(length, display.length, 5))
+          : WORDS.several(members.length)}
       </Hint>
       <Columns>
         <Select
-          label="Section"
+          label={WORDS.section}
           choices={model.sections.map(({ id }) => ({ id, text: id }))}
           value={first.section}
           onChange={(id) => change((member) => ({ ...member, section: id }))}
         />
         <Select
-          label="Material"
+          label={WORDS.material}
           choices={model.materials.map(({ id }) => ({ id, text: id }))}
           value={first.material}
           onChange={(id) => change((member) => ({ ...member, material: id }))}
         />
       </Columns>
       <Select
-        label="Behaviour"
+        label={WORDS.behaviour}
         choices={behaviours.map((id) => ({ id, text: BEHAVIOUR_WORDS[id] }))}
         value={first.behaviour ?? 'frame'}
         onChange={(id) => change((member) => ({ ...member, behaviour: id as Member['behaviour'] & string }))}
       />
       {model.space === 'plane' ? (
         <Select
-          label="Section stands"
+          label={WORDS.sectionStands}
           choices={[
-            { id: '0', text: 'Upright: bends about its strong axis' },
-            { id: '90', text: 'On its side: bends about its weak axis' },
+            { id: '0', text: WORDS.upright },
+            { id: '90', text: WORDS.onItsSide },
           ]}
           value={Math.abs((first.roll ?? 0) % 180) === 90 ? '90' : '0'}
           onChange={(id) => change((member) => ({ ...member, roll: Number(id) }))}
         />
       ) : (
         <QuantityField
-          label="Roll about its axis (°)"
+          label={WORDS.roll}
           value={first.roll ?? 0}
           dimension="number"
           unit=""
@@ -96,7 +97,7 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
       )}
       {members.length === 1 && (
         <NameField
-          label="Name"
+          label={WORDS.name}
           value={first.id}
           onCommit={(name) => {
             if (editor.edit({ type: 'rename', list: 'members', names: { [first.id]: name } }))
@@ -124,12 +125,12 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
               only={[quantity]}
             />
           )}
-          <Button onPress={() => editor.show({ drawer: 'charts' })}>Read all its diagrams</Button>
+          <Button onPress={() => editor.show({ drawer: 'charts' })}>{WORDS.readAllItsDiagrams}</Button>
         </>
       )}
       {section && (
         <>
-          <PanelSubtitle>Section, for every member that has it</PanelSubtitle>
+          <PanelSubtitle>{WORDS.sectionForAll}</PanelSubtitle>
           <SectionEditor key={section.id} section={section} />
         </>
       )}
@@ -138,17 +139,17 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
 }
 
 const END_WORDS = [
-  { freedom: 'mz', text: 'Hinge' },
-  { freedom: 'ux', text: 'Free along' },
-  { freedom: 'uy', text: 'Free across' },
+  { freedom: 'mz', text: WORDS.hinge },
+  { freedom: 'ux', text: WORDS.freeAlong },
+  { freedom: 'uy', text: WORDS.freeAcross },
 ] as const;
 const END_WORDS_IN_SPACE = [
-  { freedom: 'mz', text: 'Hinge about z' },
-  { freedom: 'my', text: 'Hinge about y' },
-  { freedom: 'rx', text: 'Free to twist' },
-  { freedom: 'ux', text: 'Free along x' },
-  { freedom: 'uy', text: 'Free along y' },
-  { freedom: 'uz', text: 'Free along z' },
+  { freedom: 'mz', text: WORDS.hingeAboutZ },
+  { freedom: 'my', text: WORDS.hingeAboutY },
+  { freedom: 'rx', text: WORDS.freeToTwist },
+  { freedom: 'ux', text: WORDS.freeAlongX },
+  { freedom: 'uy', text: WORDS.freeAlongY },
+  { freedom: 'uz', text: WORDS.freeAlongZ },
 ] as const;
 
 interface EndReleasesFieldProps {
@@ -164,13 +165,13 @@ function EndReleasesField({ member, end, onChange }: EndReleasesFieldProps) {
   const spring = typeof releases.mz === 'number' ? releases.mz : undefined;
   const node = member[end];
   return (
-    <Stack role="group" aria-label={`End at node ${node}`}>
-      <PanelSubtitle>End at node {node}</PanelSubtitle>
+    <Stack role="group" aria-label={WORDS.endAtNode(node)}>
+      <PanelSubtitle>{WORDS.endAtNode(node)}</PanelSubtitle>
       <Row>
         {(space === 'plane' ? END_WORDS : END_WORDS_IN_SPACE).map(({ freedom, text }) => (
           <ToggleButton
             key={freedom}
-            aria-label={`${text} at node ${node}`}
+            aria-label={WORDS.atNode(text, node)}
             isSelected={releases[freedom] === 'free' || (freedom.startsWith('m') && member.behaviour === 'truss')}
             isDisabled={freedom.startsWith('m') && member.behaviour === 'truss'}
             onChange={(on) => onChange(freedom, on ? 'free' : 'fixed')}
@@ -181,7 +182,7 @@ function EndReleasesField({ member, end, onChange }: EndReleasesFieldProps) {
       </Row>
       {member.behaviour !== 'truss' && (
         <QuantityField
-          label="Elastic joint"
+          label={WORDS.elasticJoint}
           value={spring}
           dimension="rotationalSpring"
           unit={`${display.moment}/rad`}

@@ -12,6 +12,7 @@ import { capital } from '../ui/capital';
 import { PanelSubtitle, Stack } from '../ui/controls';
 import { QuantityField } from '../ui/QuantityField';
 import { Slider } from '../ui/Slider';
+import { memberCharts as WORDS } from './words';
 
 const WIDTH = 240;
 /** Of the drawing's own units; on the page a chart is as high as its place makes it. */
@@ -85,9 +86,7 @@ export function MemberCharts({ solution, outcome, run, begins, display, only, si
 
   return (
     <Stack>
-      <PanelSubtitle>
-        Along the {stretches.length === 1 ? 'member' : `run, now in ${here.member}`} · {acts.id}
-      </PanelSubtitle>
+      <PanelSubtitle>{WORDS.alongThe(stretches.length === 1 ? 'member' : WORDS.runNowIn(here.member), acts.id)}</PanelSubtitle>
       <Charts data-size={shownSize}>
         <Inks aria-hidden>
           {/* Tension stands above the axis, compression below. */}
@@ -120,7 +119,7 @@ export function MemberCharts({ solution, outcome, run, begins, display, only, si
                 viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
                 preserveAspectRatio="none"
                 role="img"
-                aria-label={`${name}: from ${showQuantity(min.value, unit)} to ${showQuantity(max.value, unit)}`}
+                aria-label={WORDS.fromTo(name, showQuantity(min.value, unit), showQuantity(max.value, unit))}
               >
                 {(['max', 'min'] as const)
                   .slice(0, acts.kind === 'envelope' || quantityTable[quantity].derived?.spreads === true ? 2 : 1)
@@ -161,9 +160,9 @@ export function MemberCharts({ solution, outcome, run, begins, display, only, si
           );
         })}
       </Charts>
-      <Slider label="Distance from the start" range={[0, 1]} step={0.005} value={ratio} onChange={setRatio} />
+      <Slider label={WORDS.distanceFromTheStart} range={[0, 1]} step={0.005} value={ratio} onChange={setRatio} />
       <QuantityField
-        label={`Distance from node ${begins}`}
+        label={WORDS.distanceFromNode(begins)}
         value={ratio * length}
         dimension="length"
         unit={display.length}

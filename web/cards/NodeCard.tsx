@@ -12,6 +12,7 @@ import { Columns, PanelSubtitle, Select, Stack } from '../ui/controls';
 import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';
 import { Table } from '../ui/Table';
+import { nodeCard as WORDS } from './words';
 
 /** A node's place, its support, and how it moves. */
 export function NodeCard({ nodes }: { readonly nodes: readonly ModelNode[] }) {
@@ -22,9 +23,9 @@ export function NodeCard({ nodes }: { readonly nodes: readonly ModelNode[] }) {
   const support = model.supports.find((one) => one.node === node.id);
   const kind = support ? (kindOf(support, model.space) ?? 'other') : 'none';
   const choices = [
-    { id: 'none', text: 'No support' },
+    { id: 'none', text: WORDS.noSupport },
     ...supportKindsOf(model.space).map(({ id, text }) => ({ id, text })),
-    ...(kind === 'other' ? [{ id: 'other', text: 'With springs, or other' }] : []),
+    ...(kind === 'other' ? [{ id: 'other', text: WORDS.withSpringsOrOther }] : []),
   ];
   const choose = (id: string): void => {
     const intents = nodes.flatMap(({ id: name }): Intent[] => {
@@ -33,7 +34,7 @@ export function NodeCard({ nodes }: { readonly nodes: readonly ModelNode[] }) {
       return before ? [{ type: 'remove', list: 'supports', keys: [name] }] : [];
     });
     if (intents.length > 0)
-      editor.edit(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label: `Support ${nodes.length} nodes` });
+      editor.edit(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label: WORDS.supportNodes(nodes.length) });
   };
   const move = (to: { readonly x?: number; readonly y?: number; readonly z?: number }): boolean =>
     editor.edit({
@@ -55,7 +56,7 @@ export function NodeCard({ nodes }: { readonly nodes: readonly ModelNode[] }) {
             />
           ))}
           <NameField
-            label="Name"
+            label={WORDS.name}
             value={node.id}
             onCommit={(name) => {
               if (editor.edit({ type: 'rename', list: 'nodes', names: { [node.id]: name } }))
@@ -64,7 +65,7 @@ export function NodeCard({ nodes }: { readonly nodes: readonly ModelNode[] }) {
           />
         </Columns>
       )}
-      <Select label="Support" choices={choices} value={kind} onChange={choose} />
+      <Select label={WORDS.support} choices={choices} value={kind} onChange={choose} />
       {support && nodes.length === 1 && <SupportDetails support={support} />}
       {nodes.length === 1 && <Movement id={node.id} />}
     </Stack>
@@ -72,17 +73,17 @@ export function NodeCard({ nodes }: { readonly nodes: readonly ModelNode[] }) {
 }
 
 const FREEDOM_WORDS = [
-  { freedom: 'ux', text: 'Along X', spring: 'spring' },
-  { freedom: 'uy', text: 'Along Y', spring: 'spring' },
-  { freedom: 'rz', text: 'Rotation', spring: 'rotationalSpring' },
+  { freedom: 'ux', text: WORDS.alongX, spring: 'spring' },
+  { freedom: 'uy', text: WORDS.alongY, spring: 'spring' },
+  { freedom: 'rz', text: WORDS.rotation, spring: 'rotationalSpring' },
 ] as const;
 const FREEDOM_WORDS_IN_SPACE = [
-  { freedom: 'ux', text: 'Along X', spring: 'spring' },
-  { freedom: 'uy', text: 'Along Y', spring: 'spring' },
-  { freedom: 'uz', text: 'Along Z', spring: 'spring' },
-  { freedom: 'rx', text: 'About X', spring: 'rotationalSpring' },
-  { freedom: 'ry', text: 'About Y', spring: 'rotationalSpring' },
-  { freedom: 'rz', text: 'About Z', spring: 'rotationalSpring' },
+  { freedom: 'ux', text: WORDS.alongX, spring: 'spring' },
+  { freedom: 'uy', text: WORDS.alongY, spring: 'spring' },
+  { freedom: 'uz', text: WORDS.alongZ, spring: 'spring' },
+  { freedom: 'rx', text: WORDS.aboutX, spring: 'rotationalSpring' },
+  { freedom: 'ry', text: WORDS.aboutY, spring: 'rotationalSpring' },
+  { freedom: 'rz', text: WORDS.aboutZ, spring: 'rotationalSpring' },
 ] as const;
 
 /** Each freedom of a support: held, free or a spring; the slope; and the settlement in the acting case. */
@@ -102,16 +103,16 @@ function SupportDetails({ support }: { readonly support: Support }) {
             <Select
               label={text}
               choices={[
-                { id: 'fixed', text: 'Held' },
-                { id: 'free', text: 'Free' },
-                { id: 'spring', text: 'Spring' },
+                { id: 'fixed', text: WORDS.held },
+                { id: 'free', text: WORDS.free },
+                { id: 'spring', text: WORDS.spring },
               ]}
               value={typeof restraint === 'number' ? 'spring' : restraint}
               onChange={(id) => setFreedom(freedom, id === 'spring' ? 1e6 : (id as Restraint))}
             />
             {typeof restraint === 'number' && (
               <QuantityField
-                label="Stiffness"
+                label={WORDS.stiffness}
                 value={restraint}
                 dimension={spring}
                 unit={spring === 'spring' ? translation : `${display.moment}/rad`}
@@ -122,7 +123,7 @@ function SupportDetails({ support }: { readonly support: Support }) {
         );
       })}
       <QuantityField
-        label="Turned by (°)"
+        label={WORDS.turnedBy}
         value={support.angle ?? 0}
         dimension="number"
         unit=""
@@ -151,7 +152,7 @@ function Settlement({ support }: { readonly support: Support }) {
       {holds.map((freedom) => (
         <QuantityField
           key={freedom}
-          label={`Settles along ${freedom.charAt(1).toUpperCase()} in ${acting.id}`}
+          label={WORDS.settles(freedom.charAt(1).toUpperCase(), acting.id)}
           value={load?.type === 'settlement' ? (load[freedom] ?? 0) : 0}
           dimension="length"
           unit={display.deflection}
@@ -173,23 +174,23 @@ function Movement({ id }: { readonly id: string }) {
   const index = solution?.structure.names.nodes.indexOf(id) ?? -1;
   if (!solution || !linear || index < 0) return null;
   const space = solution.structure.active.length === 6;
-  const turns = space ? ['Turns about X', 'Turns about Y', 'Turns about Z'] : ['', '', 'Turns'];
-  const couples = space ? ['Couple X', 'Couple Y', 'Couple Z'] : ['', '', 'Couple'];
+  const turns = space ? [WORDS.turnsAboutX, WORDS.turnsAboutY, WORDS.turnsAboutZ] : ['', '', WORDS.turns];
+  const couples = space ? [WORDS.coupleX, WORDS.coupleY, WORDS.coupleZ] : ['', '', WORDS.couple];
   const rows: [string, string, string][] = solution.structure.active.map((k) => {
     const amount = linear.displacements[6 * index + k]!;
-    if (k < 3) return [`Moves along ${'XYZ'[k]}`, showNumber(inUnit(amount, display.deflection)), display.deflection];
+    if (k < 3) return [WORDS.movesAlong('XYZ'[k]!), showNumber(inUnit(amount, display.deflection)), display.deflection];
     return [turns[k - 3]!, showNumber(amount * 1e3), 'mrad'];
   });
   if (solution.supported[index]) {
     for (const k of solution.structure.active) {
       const unit = k < 3 ? display.force : display.moment;
-      const name = k < 3 ? `Reaction ${'XYZ'[k]}` : couples[k - 3]!;
+      const name = k < 3 ? WORDS.reaction('XYZ'[k]!) : couples[k - 3]!;
       rows.push([name, showNumber(inUnit(linear.reactions[6 * index + k]!, unit)), unit]);
     }
   }
   return (
     <>
-      <PanelSubtitle>In {solution.outcomes[outcome]!.id}</PanelSubtitle>
+      <PanelSubtitle>{WORDS.inCase(solution.outcomes[outcome]!.id)}</PanelSubtitle>
       <Table>
         <tbody>
           {rows.map(([name, value, unit]) => (

@@ -8,25 +8,26 @@ import { useDisplay, useEditor } from '../session/use-editor';
 import { Columns, FieldNote, Select, Stack } from '../ui/controls';
 import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';
+import { sectionEditor as WORDS } from './words';
 
 const DIMENSION_WORDS: Record<Exclude<keyof Shape, 'type'>, string> = {
-  h: 'Depth h',
-  b: 'Width b',
-  tw: 'Web tw',
-  tf: 'Flange tf',
-  r: 'Root radius r',
-  bTop: 'Upper width',
-  tfTop: 'Upper flange',
-  t: 'Wall t',
-  ro: 'Outer radius',
-  d: 'Diameter d',
+  h: WORDS.depthH,
+  b: WORDS.widthB,
+  tw: WORDS.webTw,
+  tf: WORDS.flangeTf,
+  r: WORDS.rootRadiusR,
+  bTop: WORDS.upperWidth,
+  tfTop: WORDS.upperFlange,
+  t: WORDS.wallT,
+  ro: WORDS.outerRadius,
+  d: WORDS.diameterD,
 };
 
 const PROPERTIES = [
-  { key: 'A', label: 'Area A', dimension: 'area', power: 2 },
-  { key: 'Iz', label: 'Strong I', dimension: 'inertia', power: 4 },
-  { key: 'Iy', label: 'Weak I', dimension: 'inertia', power: 4 },
-  { key: 'Ay', label: 'Shear area', dimension: 'area', power: 2 },
+  { key: 'A', label: WORDS.areaA, dimension: 'area', power: 2 },
+  { key: 'Iz', label: WORDS.strongI, dimension: 'inertia', power: 4 },
+  { key: 'Iy', label: WORDS.weakI, dimension: 'inertia', power: 4 },
+  { key: 'Ay', label: WORDS.shearArea, dimension: 'area', power: 2 },
 ] as const;
 
 /** A section changed in place: its shape and dimensions, and properties that may be typed over. */
@@ -47,9 +48,9 @@ export function SectionEditor({ section }: { readonly section: Section }) {
 
   return (
     <Stack>
-      <NameField label="Section" value={section.id} onCommit={(id) => put({ ...section, id })} />
+      <NameField label={WORDS.section} value={section.id} onCommit={(id) => put({ ...section, id })} />
       <Select
-        label="Shape"
+        label={WORDS.shape}
         choices={Object.entries(shapeTable).map(([id, { words }]) => ({ id, text: words }))}
         value={type}
         onChange={(id) => reshape(id as ShapeType)}
@@ -72,7 +73,7 @@ export function SectionEditor({ section }: { readonly section: Section }) {
           ))}
         </Columns>
       )}
-      {fault && <FieldNote data-fault>This shape cannot be built: {fault}.</FieldNote>}
+      {fault && <FieldNote data-fault>{WORDS.notSound(fault)}</FieldNote>}
       <Columns>
         {PROPERTIES.map(({ key, label, dimension, power }) => {
           const unit = `${display.section}${power}`;
@@ -85,7 +86,7 @@ export function SectionEditor({ section }: { readonly section: Section }) {
               dimension={dimension}
               unit={unit}
               mayBeEmpty
-              placeholder={computed === undefined ? 'not given' : showNumber(inUnit(computed, unit), 5)}
+              placeholder={computed === undefined ? WORDS.notGiven : showNumber(inUnit(computed, unit), 5)}
               onCommit={(value) => {
                 const { [key]: _, ...rest } = section;
                 put(value === undefined ? rest : { ...rest, [key]: value });

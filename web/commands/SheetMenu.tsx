@@ -7,6 +7,7 @@ import { commands } from './all';
 import { lacking } from './command';
 import { overFace, PlainButton } from '../ui/controls';
 import type { SheetController } from '../sheet/controller';
+import { sheetMenu as WORDS } from './words';
 
 const Place = styled.div`
   position: absolute;
@@ -35,7 +36,7 @@ export function SheetMenu({ controller }: { readonly controller: SheetController
     <Place
       ref={place}
       role="group"
-      aria-label="Other choices"
+      aria-label={WORDS.otherChoices}
       style={{
         left: `min(${menu.x}px, calc(100% - 16rem))`,
         top: `min(${menu.y}px, calc(100% - ${2 + offered.length * 1.9}rem))`,
@@ -51,7 +52,7 @@ export function SheetMenu({ controller }: { readonly controller: SheetController
         event.stopPropagation();
       }}
     >
-      {offered.length === 0 && <span>Nothing is selected here.</span>}
+      {offered.length === 0 && <span>{WORDS.nothingIsSelectedHere}</span>}
       {offered.map((command) => (
         <PlainButton
           key={command.name}

@@ -5,6 +5,7 @@ import type { SheetController } from '../sheet/controller';
 import { chosenOf } from '../session/chosen';
 import type { EditorState } from '../session/editor-state';
 import { notationOf, readArguments, understood, type Arguments, type Values } from './grammar';
+import { command as WORDS } from './words';
 
 /** What has to be selected for a command to make sense. */
 export type Need = 'anything' | 'nodes or members' | 'members' | 'two members' | 'two nodes';
@@ -42,15 +43,15 @@ export function lacking({ needs }: Command, sheet: SheetController): string | un
     case undefined:
       return undefined;
     case 'anything':
-      return selection.length > 0 ? undefined : 'Nothing is selected. Select something first.';
+      return selection.length > 0 ? undefined : WORDS.selectSomething;
     case 'nodes or members':
-      return nodes.length + members.length > 0 ? undefined : 'Nothing is selected. Select nodes or members first.';
+      return nodes.length + members.length > 0 ? undefined : WORDS.selectNodesOrMembers;
     case 'members':
-      return members.length > 0 ? undefined : 'Select members first.';
+      return members.length > 0 ? undefined : WORDS.selectMembersFirst;
     case 'two members':
-      return members.length > 1 ? undefined : 'Select two members or more first.';
+      return members.length > 1 ? undefined : WORDS.selectTwoMembersOrMore;
     case 'two nodes':
-      return nodes.length > 1 ? undefined : 'Select two nodes or more first.';
+      return nodes.length > 1 ? undefined : WORDS.selectTwoNodesOrMore;
   }
 }
 
@@ -107,7 +108,7 @@ export function editCommand<A extends Arguments>(edit: Edit<A>): Command {
 /** Makes an edit; why it was refused, in words. */
 export function make(sheet: SheetController, intent: Intent, label?: string): string | undefined {
   if (sheet.editor.edit(intent, label)) return undefined;
-  return sheet.editor.state.refusal[0]?.message ?? 'The edit was refused.';
+  return sheet.editor.state.refusal[0]?.message ?? WORDS.refused;
 }
 
 /** The commands whose name begins with, or has a word that begins with, what was typed; the best first. */

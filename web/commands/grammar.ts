@@ -3,6 +3,7 @@ import type { Model } from '@rigid-beam/core/model/model';
 import type { AxisName, Point } from '@rigid-beam/core/model/point';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
+import { grammar as WORDS } from './words';
 
 /** What can be typed for an argument, and what it is read as. */
 interface Kinds {
@@ -86,12 +87,12 @@ export function readArguments<A extends Arguments>(given: A, text: string, model
   }
   const rest = parts.get('');
   const first = Object.values(given).some(({ after }) => after === undefined);
-  if (rest && !first) return `“${rest}” is not understood. Write: ${notationOf(given)}`;
+  if (rest && !first) return WORDS.notUnderstoodWrite(rest, notationOf(given));
   return values as Values<A>;
 }
 
 const missing = ({ after, words }: Argument): string =>
-  after ? `“${after}” is missing.` : words ? `What is missing: ${words}.` : 'Something is missing.';
+  after ? WORDS.isMissing(after) : words ? WORDS.whatIsMissing(words) : WORDS.somethingIsMissing;
 
 /** Cuts a text at its keywords: what stands behind each, and under '' what stands first. */
 function clauses(text: string, keywords: readonly string[]): Map<string, string> {
@@ -126,37 +127,37 @@ function readKind({ kind, words }: Argument, text: string, model: Model): Read {
       return readVector(text, model);
     case 'angle': {
       const parsed = parseQuantity(text, 'angle', 'deg');
-      if (!parsed.ok) return { reason: `“${text}” is no angle: ${parsed.reason}` };
+      if (!parsed.ok) return { reason: WORDS.isNoAngle(text, parsed.reason) };
       return Number(((parsed.value * 180) / Math.PI).toFixed(9));
     }
     case 'count': {
       const count = Number(text);
-      return Number.isInteger(count) && count > 0 ? count : { reason: `“${text}” is no whole number (${words})` };
+      return Number.isInteger(count) && count > 0 ? count : { reason: WORDS.isNoWholeNumber(text, words) };
     }
     case 'axis': {
       const axis = text.toLowerCase();
-      return axis === 'x' || axis === 'y' || axis === 'z' ? axis : { reason: `“${text}” is no axis: write x, y or z` };
+      return axis === 'x' || axis === 'y' || axis === 'z' ? axis : { reason: WORDS.isNoAxisWriteX(text) };
     }
     case 'section': {
       const section = model.sections.find(({ id }) => id.toLowerCase() === text.toLowerCase());
-      return section ? section.id : { reason: `There is no section “${text}”` };
+      return section ? section.id : { reason: WORDS.thereIsNoSection(text) };
     }
     case 'text':
       return text;
     case 'flag':
-      return text === '' ? true : { reason: `“${text}” is not understood` };
+      return text === '' ? true : { reason: WORDS.isNotUnderstood(text) };
   }
 }
 
 function readLength(text: string, model: Model): number | { readonly reason: string } {
   const parsed = parseQuantity(text, 'length', lengthUnit(model));
-  return parsed.ok ? parsed.value : { reason: `“${text.trim()}” is no length: ${parsed.reason}` };
+  return parsed.ok ? parsed.value : { reason: WORDS.isNoLength(text.trim(), parsed.reason) };
 }
 
 /** `3 by 0`, `3 by 0 by -5`; a single length leads across. */
 function readVector(text: string, model: Model): Point | { readonly reason: string } {
   const parts = text.split(/\bby\b/);
-  if (parts.length > 3) return { reason: 'a way has at most three parts: across by up by forward' };
+  if (parts.length > 3) return { reason: WORDS.tooManyParts };
   const lengths: number[] = [];
   for (const part of parts) {
     const length = readLength(part, model);

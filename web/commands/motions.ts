@@ -5,15 +5,16 @@ import type { Model } from '@rigid-beam/core/model/model';
 import type { AxisName, Point } from '@rigid-beam/core/model/point';
 import { nodesOf, type Chosen } from '@rigid-beam/core/model/selecting';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
+import { motions as WORDS } from './words';
 
 /** Reads `3 by 0`, `3 by 0 by -5` as a vector; a single length leads across. */
 export function readVector(text: string, unit: string): Point | string {
   const parts = text.split(/\bby\b/);
-  if (parts.length > 3) return 'a way has at most three parts: across by up by forward';
+  if (parts.length > 3) return WORDS.tooManyParts;
   const lengths: number[] = [];
   for (const part of parts) {
     const parsed = parseQuantity(part, 'length', unit);
-    if (!parsed.ok) return `“${part.trim()}” is no length: ${parsed.reason}`;
+    if (!parsed.ok) return WORDS.isNoLength(part.trim(), parsed.reason);
     lengths.push(parsed.value);
   }
   return [lengths[0]!, lengths[1] ?? 0, lengths[2] ?? 0];
@@ -23,7 +24,7 @@ export function readVector(text: string, unit: string): Point | string {
 export function readTurn(text: string, about: Point): Motion | string {
   const [, angle, axis] = /^(.*?)(?:\babout\b\s*([xyz]))?\s*$/i.exec(text) ?? [];
   const parsed = parseQuantity(angle ?? '', 'angle', 'deg');
-  if (!parsed.ok) return `“${(angle ?? '').trim()}” is no angle: ${parsed.reason}`;
+  if (!parsed.ok) return WORDS.isNoAngle((angle ?? '').trim(), parsed.reason);
   const degrees = Number(((parsed.value * 180) / Math.PI).toFixed(9));
   return { kind: 'turn', about, axis: (axis?.toLowerCase() ?? 'z') as AxisName, degrees };
 }

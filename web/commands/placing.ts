@@ -3,6 +3,7 @@ import type { Model } from '@rigid-beam/core/model/model';
 import type { Point } from '@rigid-beam/core/model/point';
 import { uprightInSpace, type Typical, type TypicalValues } from '@rigid-beam/core/model/typical/typical';
 import { intoSpace } from './geometry-commands';
+import { placing as WORDS } from './words';
 
 /** The edit that places a typical structure: with the section drawn last, and into space where it needs that. */
 export function placing(model: Model, typical: Typical, values: TypicalValues, at: Point): Intent {
@@ -14,5 +15,5 @@ export function placing(model: Model, typical: Typical, values: TypicalValues, a
   const part = typical.space === 'plane' && model.space === 'space' ? uprightInSpace(built) : built;
   const insert: Intent = { type: 'insert', part, at, name: typical.title.toLowerCase() };
   if (typical.space === 'plane' || model.space === 'space') return insert;
-  return { type: 'batch', intents: [intoSpace(model), insert], label: `Place ${typical.title.toLowerCase()}` };
+  return { type: 'batch', intents: [intoSpace(model), insert], label: WORDS.place(typical.title.toLowerCase()) };
 }

@@ -6,6 +6,7 @@ import type { SheetController } from '../sheet/controller';
 import { PickTool } from '../sheet/tools/pick-tool';
 import { apart, calibrated, levelled, moved, planeOf } from '../underlay/placing';
 import { readPicture } from '../underlay/read-picture';
+import { underlayActions as WORDS } from './words';
 
 type Pair = readonly [Point, Point];
 
@@ -37,18 +38,18 @@ function two(sheet: SheetController, first: string, second: string, done: (ends:
 }
 
 /** What two points that are one on the picture are answered with: no size follows from them. */
-export const ONE_PLACE = 'The two places are one on the picture. Show two that lie apart.';
+export const ONE_PLACE = WORDS.onePlace;
 
 /** Two points, and then their true distance. */
 export const calibrate = (sheet: SheetController): void =>
-  two(sheet, 'Click one end of a known dimension.', 'Click its other end.', (ends, underlay) => {
+  two(sheet, WORDS.clickKnownDimension, WORDS.clickOtherEnd, (ends, underlay) => {
     const value = apart(underlay, ends);
     if (value === 0) {
       sheet.say(ONE_PLACE);
       return;
     }
     sheet.openField({
-      label: 'True length between them',
+      label: WORDS.trueLengthBetweenThem,
       ...sheet.view.placeOf(ends[1]),
       value,
       dimension: 'length',
@@ -65,18 +66,16 @@ export const sayDistance = (sheet: SheetController, ends: Pair): void =>
 
 /** The distance of two points of the underlay, or of the structure where there is none: a calibration is checked by another dimension. */
 export function measure(sheet: SheetController): void {
-  const asked = ['Click one end of a dimension.', 'Click its other end.'] as const;
+  const asked = [WORDS.clickDimension, WORDS.clickOtherEnd] as const;
   if (sheet.editor.state.model.underlay) two(sheet, ...asked, (ends) => sayDistance(sheet, ends));
   else sheet.take(new PickTool(sheet, asked, (points) => sayDistance(sheet, points as unknown as Pair)));
 }
 
 export const move = (sheet: SheetController): void =>
-  two(sheet, 'Click a point of the underlay.', 'Click where it belongs.', (ends, underlay) =>
-    change(sheet, moved(underlay, ends)),
-  );
+  two(sheet, WORDS.clickPoint, WORDS.clickWhereItBelongs, (ends, underlay) => change(sheet, moved(underlay, ends)));
 
 export const level = (sheet: SheetController): void =>
-  two(sheet, 'Click a point on a line that is level or upright.', 'Click another point on it.', (ends, underlay) => {
+  two(sheet, WORDS.clickPointOnLine, WORDS.clickAnotherPointOnIt, (ends, underlay) => {
     if (apart(underlay, ends) === 0) sheet.say(ONE_PLACE);
     else change(sheet, levelled(underlay, ends));
   });

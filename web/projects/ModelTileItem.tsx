@@ -9,6 +9,7 @@ import { overFace, PlainButton } from '../ui/controls';
 import { NameField } from '../ui/NameField';
 import { duplicateModel, moveModel, removeModel, renameModel } from './requests';
 import { TILE, type ModelTile } from './tile';
+import { modelTileItem as WORDS } from './words';
 
 const Tile = styled.li`
   position: relative;
@@ -89,14 +90,14 @@ export function ModelTileItem({ model, elsewhere, change }: ModelTileItemProps) 
         <Caption>
           <Heading level={3}>{title}</Heading>
           <p>{model.words}</p>
-          <p className="number">{model.figure || 'Being drawn …'}</p>
+          <p className="number">{model.figure || WORDS.beingDrawn}</p>
           <p>{model.changed}</p>
         </Caption>
       </Link>
       {renaming && (
         <Rename>
           <NameField
-            label="Title"
+            label={WORDS.title}
             value={title}
             onCommit={(next) => {
               setRenaming(false);
@@ -107,17 +108,17 @@ export function ModelTileItem({ model, elsewhere, change }: ModelTileItemProps) 
       )}
       <Corner>
         <MenuTrigger>
-          <PlainButton aria-label={`More for ${title}`}>⋯</PlainButton>
+          <PlainButton aria-label={WORDS.moreFor(title)}>⋯</PlainButton>
           <Popover placement="bottom end">
-            <List aria-label={`What to do with ${title}`} onAction={(key) => act(String(key))}>
-              <Choice id="rename">Rename</Choice>
-              <Choice id="copy">Duplicate</Choice>
+            <List aria-label={WORDS.whatToDoWith(title)} onAction={(key) => act(String(key))}>
+              <Choice id="rename">{WORDS.rename}</Choice>
+              <Choice id="copy">{WORDS.duplicate}</Choice>
               {elsewhere.map((project) => (
                 <Choice key={project.id} id={project.id}>
-                  Move to {project.name}
+                  {WORDS.moveTo(project.name)}
                 </Choice>
               ))}
-              <Choice id="remove">Remove</Choice>
+              <Choice id="remove">{WORDS.remove}</Choice>
             </List>
           </Popover>
         </MenuTrigger>

@@ -14,6 +14,7 @@ import { ModelTileItem } from './ModelTileItem';
 import { RemovedModels } from './RemovedModels';
 import { changeProject, createModel, createProject, removeProject, sendingWords, type NewModel } from './requests';
 import type { ProjectTiles } from './tile';
+import { projectsPage as WORDS } from './words';
 
 const Page = styled.main`
   max-width: 76rem;
@@ -129,19 +130,19 @@ export function ProjectsPage({ projects }: { readonly projects: readonly Project
   return (
     <Page>
       <Head>
-        <Heading level={1}>Rigid Beam</Heading>
+        <Heading level={1}>{WORDS.rigidBeam}</Heading>
         <AppearanceButton />
       </Head>
       <Find>
         <input
           type="search"
-          aria-label="Find a model"
-          placeholder="Find a model or project"
+          aria-label={WORDS.findAModel}
+          placeholder={WORDS.findAModelOrProject}
           value={search}
           onChange={(event) => setSearch(event.target.value)}
         />
-        <Select label="Sorted" hideLabel choices={sortings} value={sorting} onChange={(id) => setSorting(id as Sorting)} />
-        <Button onPress={() => void change(createProject('New project'))}>New project</Button>
+        <Select label={WORDS.sorted} hideLabel choices={sortings} value={sorting} onChange={(id) => setSorting(id as Sorting)} />
+        <Button onPress={() => void change(createProject(WORDS.newProject))}>{WORDS.newProject}</Button>
       </Find>
       {faults.length > 0 && (
         <Faults role="alert">
@@ -155,7 +156,9 @@ export function ProjectsPage({ projects }: { readonly projects: readonly Project
         <Project key={project.id} aria-label={project.name}>
           <ProjectHead>
             <ProjectTitle project={project} change={change} />
-            <Button onPress={() => void create({ project: project.id, title: 'New plane model' })}>New plane model</Button>
+            <Button onPress={() => void create({ project: project.id, title: WORDS.newPlaneModel })}>
+              {WORDS.newPlaneModel}
+            </Button>
             <FileTrigger
               acceptedFileTypes={readable.flatMap(({ extension, mediaType }) => [extension, mediaType])}
               onSelect={(files) => {
@@ -163,14 +166,14 @@ export function ProjectsPage({ projects }: { readonly projects: readonly Project
                 if (chosen) void create({ project: project.id, file: chosen });
               }}
             >
-              <Button>From a file</Button>
+              <Button>{WORDS.fromAFile}</Button>
             </FileTrigger>
           </ProjectHead>
           {project.models.length === 0 && (
             <Row>
-              <Hint>{search === '' ? 'No model yet.' : 'Nothing of this name.'}</Hint>
+              <Hint>{search === '' ? WORDS.noModelYet : WORDS.nothingFound}</Hint>
               {search === '' && projects.length > 1 && project.removed.length === 0 && (
-                <PlainButton onPress={() => void change(removeProject(project.id))}>Remove the project</PlainButton>
+                <PlainButton onPress={() => void change(removeProject(project.id))}>{WORDS.removeTheProject}</PlainButton>
               )}
             </Row>
           )}
@@ -187,7 +190,7 @@ export function ProjectsPage({ projects }: { readonly projects: readonly Project
           <RemovedModels models={project.removed} change={change} />
         </Project>
       ))}
-      {found.length === 0 && <Hint>Nothing of this name is here.</Hint>}
+      {found.length === 0 && <Hint>{WORDS.nothingFoundHere}</Hint>}
     </Page>
   );
 }
@@ -208,23 +211,23 @@ function ProjectTitle({ project, change }: ProjectTitleProps) {
           {number && <span className="number">{number} </span>}
           {name}
         </Heading>
-        <PlainButton aria-label={`Rename ${name}`} onPress={() => setEditing(true)}>
-          Rename
+        <PlainButton aria-label={WORDS.rename(name)} onPress={() => setEditing(true)}>
+          {WORDS.renameModel}
         </PlainButton>
       </>
     );
   return (
     <>
       <Names>
-        <NameField label="Project" value={name} onCommit={(next) => void change(changeProject(id, { name: next }))} />
+        <NameField label={WORDS.project} value={name} onCommit={(next) => void change(changeProject(id, { name: next }))} />
         <NameField
-          label="Number"
+          label={WORDS.number}
           value={number}
           mayBeEmpty
           onCommit={(next) => void change(changeProject(id, { number: next }))}
         />
       </Names>
-      <PlainButton onPress={() => setEditing(false)}>Done</PlainButton>
+      <PlainButton onPress={() => setEditing(false)}>{WORDS.done}</PlainButton>
     </>
   );
 }

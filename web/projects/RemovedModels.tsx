@@ -6,6 +6,7 @@ import type { Notice } from '@rigid-beam/core/model/notice';
 import { Button, Hint, PlainButton, Row } from '../ui/controls';
 import { bringBack, removeModel } from './requests';
 import type { ModelTile } from './tile';
+import { removedModels as WORDS } from './words';
 
 const Place = styled.section`
   margin-top: 0.6rem;
@@ -22,27 +23,28 @@ export function RemovedModels({ models, change }: RemovedModelsProps) {
   const [asking, setAsking] = useState<string>();
   if (models.length === 0) return null;
   return (
-    <Place aria-label="Removed models">
+    <Place aria-label={WORDS.removedModels}>
       <PlainButton aria-expanded={isOpen} onPress={() => setIsOpen(!isOpen)}>
         <span aria-hidden>{isOpen ? '▾' : '▸'}</span>
-        {models.length} removed
+        {models.length}
+        {WORDS.removed}
       </PlainButton>
       {isOpen &&
         models.map(({ id, title }) => (
           <Row key={id}>
             <Hint>{title}</Hint>
-            <Button aria-label={`Bring ${title} back`} onPress={() => void change(bringBack(id))}>
-              Bring back
+            <Button aria-label={WORDS.bringBack(title)} onPress={() => void change(bringBack(id))}>
+              {WORDS.bringBackShort}
             </Button>
             {asking === id ? (
               <>
-                <span>It cannot be brought back then.</span>
-                <Button onPress={() => void change(removeModel(id))}>Remove for good</Button>
-                <Button onPress={() => setAsking(undefined)}>Keep</Button>
+                <span>{WORDS.warning}</span>
+                <Button onPress={() => void change(removeModel(id))}>{WORDS.removeForGood}</Button>
+                <Button onPress={() => setAsking(undefined)}>{WORDS.keep}</Button>
               </>
             ) : (
-              <PlainButton aria-label={`Remove ${title} for good …`} onPress={() => setAsking(id)}>
-                Remove for good …
+              <PlainButton aria-label={WORDS.removeForGoodNamed(title)} onPress={() => setAsking(id)}>
+                {WORDS.removeForGoodShort}
               </PlainButton>
             )}
           </Row>

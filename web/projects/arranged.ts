@@ -1,9 +1,10 @@
 import type { ModelTile, ProjectTiles } from './tile';
+import { arranged as WORDS } from './words';
 
 export const sortings = [
-  { id: 'made', text: 'as they were made' },
-  { id: 'changed', text: 'last changed first' },
-  { id: 'title', text: 'by title' },
+  { id: 'made', text: WORDS.asTheyWereMade },
+  { id: 'changed', text: WORDS.lastChangedFirst },
+  { id: 'title', text: WORDS.byTitle },
 ] as const;
 export type Sorting = (typeof sortings)[number]['id'];
 

@@ -1,6 +1,7 @@
 import { FILE_BYTES } from '@rigid-beam/core/limits';
 import { tooLarge } from '@rigid-beam/core/formats/model-file';
 import type { Notice } from '@rigid-beam/core/model/notice';
+import { requests as WORDS } from './words';
 
 export type NewModel = { readonly project: string; readonly title: string } | { readonly project: string; readonly file: File };
 
@@ -11,7 +12,7 @@ interface Answer {
 
 /** How far a file is on its way, in words. */
 export const sendingWords = ({ name }: File, share: number): string =>
-  share < 1 ? `Sending ${name}: ${Math.round(100 * share)} %` : `Reading ${name} …`;
+  share < 1 ? WORDS.sending(name, Math.round(100 * share)) : WORDS.reading(name);
 
 const said = (message: string): Answer => ({ faults: [{ code: 'refused', severity: 'error', message, subjects: [] }] });
 
@@ -22,7 +23,7 @@ export function createModel(given: NewModel, tell: (share: number) => void): Pro
   const request = new XMLHttpRequest();
   return new Promise((resolve) => {
     request.onload = () => resolve(answerOf(request));
-    request.onerror = () => resolve(said('The server does not answer. Nothing was stored.'));
+    request.onerror = () => resolve(said(WORDS.silentNothingStored));
     request.upload.onprogress = ({ loaded, total }) => tell(total > 0 ? loaded / total : 0);
     if ('file' in given) {
       const query = new URLSearchParams({ project: given.project, fileName: given.file.name.slice(-300) });
@@ -41,7 +42,7 @@ function answerOf({ status, responseText }: XMLHttpRequest): Answer {
   try {
     return JSON.parse(responseText) as Answer;
   } catch {
-    return said(`The server failed (${status}). Nothing was stored.`);
+    return said(WORDS.failed(status));
   }
 }
 
@@ -53,9 +54,9 @@ async function asked(method: string, path: string, body?: object): Promise<reado
       ...(body && { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
     });
     if (response.ok || (method === 'DELETE' && response.status === 404)) return [];
-    return ((await response.json()) as Answer).faults ?? said('The change was refused.').faults!;
+    return ((await response.json()) as Answer).faults ?? said(WORDS.refused).faults!;
   } catch {
-    return said('The server does not answer. Nothing was changed.').faults!;
+    return said(WORDS.silentNothingChanged).faults!;
   }
 }
 

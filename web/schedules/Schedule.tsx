@@ -10,6 +10,7 @@ import { columnsOf, rowsOf, type ScheduleList } from './columns';
 import { tableAction, type TableAction } from './keys';
 import { Bar, Drawer, HEIGHT, Line, Said, Scroll, type Place } from './parts';
 import { readTable, writeCells, type Cell } from './write-cells';
+import { schedule as WORDS } from './words';
 
 /** Nodes or members as a table with the habits of a spreadsheet, in the drawer under the sheet and linked with its selection. */
 export function Schedule({ list }: { readonly list: ScheduleList }) {
@@ -185,24 +186,24 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
   };
 
   return (
-    <Drawer aria-label={`Schedule of ${list}`}>
+    <Drawer aria-label={WORDS.scheduleOf(list)}>
       <Bar>
         {(['nodes', 'members'] as const).map((one) => (
           <ToggleButton key={one} isSelected={one === list} onChange={() => editor.show({ drawer: one })}>
-            {one === 'nodes' ? 'Nodes' : 'Members'}
+            {one === 'nodes' ? WORDS.nodes : WORDS.members}
           </ToggleButton>
         ))}
         <input
-          aria-label="Show only rows with"
-          placeholder="only rows with …"
+          aria-label={WORDS.showOnlyRowsWith}
+          placeholder={WORDS.onlyRowsWith}
           value={filter}
           onChange={(event) => setFilter(event.target.value)}
         />
-        <Button onPress={fillDown}>Fill down</Button>
+        <Button onPress={fillDown}>{WORDS.fillDown}</Button>
         <Said role="status" data-fault={trouble !== undefined || undefined}>
-          {trouble ?? `${rows.length} ${list}. Type to change, paste from a spreadsheet, space selects the row.`}
+          {trouble ?? WORDS.hint(rows.length, list)}
         </Said>
-        <PlainButton aria-label="Close the schedule" onPress={() => editor.show({ drawer: undefined })}>
+        <PlainButton aria-label={WORDS.closeTheSchedule} onPress={() => editor.show({ drawer: undefined })}>
           ✕
         </PlainButton>
       </Bar>
@@ -210,7 +211,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
         ref={scroll}
         role="grid"
         tabIndex={0}
-        aria-label={`${list}. Alt and an arrow sort by the column.`}
+        aria-label={WORDS.sorting(list)}
         aria-rowcount={count + 1}
         aria-colcount={columns.length}
         aria-activedescendant={`cell-${active.row}-${active.column}`}
@@ -220,7 +221,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
         onPaste={onPaste}
       >
         <Line role="row" data-head style={{ gridTemplateColumns: template }}>
-          <span role="columnheader" aria-label="Row" />
+          <span role="columnheader" aria-label={WORDS.row} />
           {columns.map((column) => (
             <span
               key={column.key}

@@ -4,6 +4,7 @@ import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
 import { kindOf, supportKindsOf } from '@rigid-beam/core/model/support-kinds';
+import { columns as WORDS } from './words';
 
 export type ScheduleList = 'nodes' | 'members';
 
@@ -30,8 +31,8 @@ const text = (key: string, title: string, choices?: readonly string[]): Column =
   show: (row) => (typeof row[key] === 'string' ? row[key] : ''),
   take: (row, typed) => {
     const word = typed.trim();
-    if (word === '') return `${title} must not be empty`;
-    if (choices && !choices.includes(word)) return `“${word}” is none of: ${choices.slice(0, 12).join(', ')}`;
+    if (word === '') return WORDS.mustNotBeEmpty(title);
+    if (choices && !choices.includes(word)) return WORDS.isNoneOf(word, choices.slice(0, 12).join(', '));
     return { ...row, [key]: word };
   },
 });
@@ -43,7 +44,7 @@ const length = (key: string, title: string, unit: string): Column => ({
   show: (row) => plain(inUnit((row[key] as number | undefined) ?? 0, unit)),
   take: (row, typed) => {
     const parsed = parseQuantity(typed, 'length', unit);
-    return parsed.ok ? { ...row, [key]: parsed.value } : `“${typed}” is no length: ${parsed.reason}`;
+    return parsed.ok ? { ...row, [key]: parsed.value } : WORDS.isNoLength(typed, parsed.reason);
   },
 });
 
@@ -57,50 +58,50 @@ export function columnsOf(model: Model, list: ScheduleList): readonly Column[] {
   if (list === 'nodes') {
     const kinds = [NONE, ...supportKindsOf(model.space).map(({ id }) => id)];
     return [
-      text('id', 'Node'),
+      text('id', WORDS.node),
       length('x', 'X', unit),
       length('y', 'Y', unit),
       ...(model.space === 'space' ? [length('z', 'Z', unit)] : []),
-      text('support', 'Support', kinds),
+      text('support', WORDS.support, kinds),
     ];
   }
   const places = placesOf(model);
   const nodes = model.nodes.map(({ id }) => id);
   return [
-    text('id', 'Member'),
-    text('start', 'From node', nodes),
-    text('end', 'To node', nodes),
+    text('id', WORDS.member),
+    text('start', WORDS.fromNode, nodes),
+    text('end', WORDS.toNode, nodes),
     text(
       'section',
-      'Section',
+      WORDS.section,
       model.sections.map(({ id }) => id),
     ),
     text(
       'material',
-      'Material',
+      WORDS.material,
       model.materials.map(({ id }) => id),
     ),
-    { ...text('behaviour', 'Behaviour', behaviours), show: (row) => (row.behaviour as string | undefined) ?? 'frame' },
+    { ...text('behaviour', WORDS.behaviour, behaviours), show: (row) => (row.behaviour as string | undefined) ?? 'frame' },
     {
       key: 'roll',
-      title: 'Roll',
+      title: WORDS.roll,
       unit: '°',
       show: (row) => plain((row.roll as number | undefined) ?? 0),
       take: (row, typed) => {
         const parsed = parseQuantity(typed, 'number');
-        return parsed.ok ? { ...row, roll: parsed.value } : `“${typed}” is no angle: ${parsed.reason}`;
+        return parsed.ok ? { ...row, roll: parsed.value } : WORDS.isNoAngle(typed, parsed.reason);
       },
     },
     {
       key: 'length',
-      title: 'Length',
+      title: WORDS.length,
       unit,
       computed: true,
       show: (row) =>
         places.has(String(row.start)) && places.has(String(row.end))
           ? plain(inUnit(lengthOf(row as unknown as Member, places), unit))
           : '',
-      take: () => 'The length follows from the nodes',
+      take: () => WORDS.lengthFollows,
     },
   ];
 }

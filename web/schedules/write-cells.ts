@@ -3,6 +3,7 @@ import { FreshIds } from '@rigid-beam/core/model/edits/fresh-ids';
 import type { Model } from '@rigid-beam/core/model/model';
 import { supportOf } from '@rigid-beam/core/model/support-kinds';
 import { columnsOf, newRow, rowsOf, type Row, type ScheduleList } from './columns';
+import { writeCells as WORDS } from './words';
 
 /** One cell to be written: the id of its row (undefined: the next new row, counted by `added`), the key of its column, and the text. */
 export interface Cell {
@@ -26,10 +27,10 @@ export function writeCells(model: Model, list: ScheduleList, cells: readonly Cel
   const added = new Map<number, Row>();
   for (const { row: id, added: order = 0, column: key, text } of cells) {
     const column = columns.get(key);
-    if (!column) return { ok: false, reason: 'There is no column there to write to.' };
+    if (!column) return { ok: false, reason: WORDS.noColumn };
     const row = id === undefined ? (added.get(order) ?? newRow(model, list, ids.next())) : (changed.get(id) ?? before.get(id));
-    if (!row) return { ok: false, reason: `There is no row “${id}”.` };
-    if (column.computed) return { ok: false, reason: `${column.title} is computed and cannot be written.` };
+    if (!row) return { ok: false, reason: WORDS.noRow(id) };
+    if (column.computed) return { ok: false, reason: WORDS.computed(column.title) };
     // Nodes that are pasted with members of the same paste do not exist yet; the model's own check looks after them.
     const next = column.take(row, text);
     if (typeof next === 'string') return { ok: false, reason: `Row ${row.id}, ${column.title}: ${next}.` };
@@ -45,12 +46,12 @@ export function writeCells(model: Model, list: ScheduleList, cells: readonly Cel
   }
   for (const row of added.values()) intents.push(...putRow(model, list, row, undefined));
   if (Object.keys(names).length > 0) intents.push({ type: 'rename', list, names });
-  if (intents.length === 0) return { ok: false, reason: 'Nothing changes.' };
+  if (intents.length === 0) return { ok: false, reason: WORDS.nothingChanges };
   const words =
     changed.size + added.size === 1
-      ? `row ${[...changed.keys()][0] ?? [...added.values()][0]!.id}`
-      : `${changed.size + added.size} rows`;
-  return { ok: true, intent: { type: 'batch', intents, label: `Change ${words} of the ${list}` } };
+      ? WORDS.row([...changed.keys()][0] ?? [...added.values()][0]!.id)
+      : WORDS.rows(changed.size + added.size);
+  return { ok: true, intent: { type: 'batch', intents, label: WORDS.changeOfThe(words, list) } };
 }
 
 function putRow(model: Model, list: ScheduleList, row: Row, old: Row | undefined): Intent[] {

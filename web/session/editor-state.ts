@@ -12,6 +12,7 @@ import { historyOf, type History, type Step } from './history';
 import type { StorageState } from './storage';
 import { keptView, type KeptView } from './kept-view';
 import { placeOfAddress, type Place } from './view-state';
+import { editorState as WORDS } from './words';
 
 /** The model as the server gave it when the page was opened. */
 export interface Opened {
@@ -35,7 +36,7 @@ export const unsolved = (model: Model, failure: string): Drawn => ({
   model,
   results: {
     status: 'invalid',
-    notices: [{ code: 'program', severity: 'error', message: `Nothing was solved: ${failure}`, subjects: [] }],
+    notices: [{ code: 'program', severity: 'error', message: WORDS.nothingWasSolved(failure), subjects: [] }],
     mechanisms: [],
   },
 });

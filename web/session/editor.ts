@@ -22,6 +22,7 @@ import { PageStore } from './page-store';
 import { StorageQueue, type UnsentEdit } from './storage';
 import { storedState, storedStep } from './stored';
 import { addressOfPlace, placeOfAddress, type Place } from './view-state';
+import { editor as WORDS } from './words';
 
 /** After this time a solution that is still awaited is no longer replaced by the one before it on the sheet. */
 const PATIENCE = 150;
@@ -95,7 +96,7 @@ export class Editor {
   /** The same of a step whose patches lie on the server. */
   private async retraceStored(kind: 'undo' | 'redo', step: Step): Promise<void> {
     const whole = await storedStep(this.opened.id, step);
-    if (!whole) this.refuse(`“${step.label}” cannot be taken back now: the server does not answer. Try again.`);
+    if (!whole) this.refuse(WORDS.notTakenBack(step.label));
     else if (this.state.history[kind].at(-1) === step) this.retrace(kind, whole);
   }
 
@@ -192,7 +193,7 @@ export class Editor {
   async save(format: Format): Promise<void> {
     const text = await this.solver.write(format.id);
     if (text === undefined) {
-      this.refuse('The model is still being solved. Save it again when that is done.');
+      this.refuse(WORDS.stillSolving);
       return;
     }
     keepFile(fileNameOf(this.state.model, format), text, format.mediaType);
@@ -229,7 +230,7 @@ export class Editor {
   private putOnTop({ before, after, label }: UnsentEdit): boolean {
     const found = rebased(before, after, this.state.model);
     if (found.ok) return found.patches.length === 0 || this.apply({ type: 'patch', patches: found.patches }, 'edit', label);
-    this.refuse(`“${label}” was not put on top of the newer state. ${clashWords(found.clashes)}.`);
+    this.refuse(WORDS.notOnTop(label, clashWords(found.clashes)));
     return false;
   }
 

@@ -2,6 +2,7 @@ import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Notice } from '@rigid-beam/core/model/notice';
 import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
+import { storage as WORDS } from './words';
 
 export interface PendingEdit {
   /** Its own name: an edit that was stored but whose answer was lost is not taken for someone else's. */
@@ -103,7 +104,7 @@ export class StorageQueue {
       };
       if (response.status === 409) return { status: 'conflict', revision: answer.revision ?? 0, since: answer.since ?? [] };
       if (response.status < 500) return { status: 'refused', faults: answer.faults ?? [] };
-      return { status: 'failing', message: answer.faults?.[0]?.message ?? `The server failed (${response.status})` };
+      return { status: 'failing', message: answer.faults?.[0]?.message ?? WORDS.theServerFailed(response.status) };
     } catch {
       return { status: 'unreachable' };
     }

@@ -1,5 +1,6 @@
 import type { Opened } from './editor-state';
 import type { Step } from './history';
+import { stored as WORDS } from './words';
 
 /** A step with its patches, which are long and lie on the server; undefined when it does not give them. */
 export async function storedStep(modelId: string, step: Step): Promise<Step | undefined> {
@@ -16,10 +17,9 @@ export async function storedState(modelId: string): Promise<Opened | string> {
   try {
     const response = await fetch(`/api/models/${modelId}`);
     if (response.ok) return (await response.json()) as Opened;
-    if (response.status === 404)
-      return 'This model was removed in another window. What you see is still here: save it as a file to keep it.';
+    if (response.status === 404) return WORDS.removedElsewhere;
   } catch {
     // Said below.
   }
-  return 'The server does not give the stored state. Try again.';
+  return WORDS.notGiven;
 }

@@ -13,6 +13,7 @@ import { sketchMarkup } from '@rigid-beam/drawing/sketch';
 import { actingIndex } from '../session/editor-state';
 import { focusFace, PlainButton } from '../ui/controls';
 import { useEditor, useEditorState, useDrawnInTime } from '../session/use-editor';
+import { caseStrip as WORDS } from './words';
 
 const SIZE = { width: 118, height: 42, head: 21 } as const;
 
@@ -116,11 +117,11 @@ export function CaseStrip() {
   return (
     <Strip>
       {all.length === 0 ? (
-        <span>There is no load case yet. Add one in Loads.</span>
+        <span>{WORDS.none}</span>
       ) : (
         <Row
           ref={strip}
-          aria-label="Cases and combinations"
+          aria-label={WORDS.casesAndCombinations}
           orientation="horizontal"
           value={all[acting]?.id ?? null}
           onChange={(id) => editor.go({ acting: id })}
@@ -137,7 +138,7 @@ export function CaseStrip() {
         </Row>
       )}
       <Fold
-        aria-label={isFolded ? 'Show the sketches of the cases' : 'Fold the cases to a line of names'}
+        aria-label={isFolded ? WORDS.unfold : WORDS.fold}
         onPress={() => editor.show({ strip: isFolded ? 'open' : 'folded' })}
       >
         {isFolded ? '▴' : '▾'}

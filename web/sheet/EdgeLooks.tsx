@@ -5,6 +5,7 @@ import { useStore } from 'zustand';
 import { LOOKS, type Look } from '@rigid-beam/drawing/projection';
 import { PlainButton } from '../ui/controls';
 import type { SheetController } from './controller';
+import { edgeLooks as WORDS } from './words';
 
 /** As the views of a drawing lie round each other: what is seen from above over it, from the side beside it, from the front below. */
 const Edge = styled.div`
@@ -65,7 +66,7 @@ export function EdgeLooks({ controller }: { readonly controller: SheetController
   // A name and no angles: while the look turns nothing here has to follow.
   const current = useStore(controller.store, ({ look }) => LOOK_NAMES.find((one) => isLook(look, one)));
   const look = (one: Look, words: string) => (
-    <PlainButton aria-label={`Seen from ${words}`} aria-pressed={one === current} onPress={() => controller.view.lookAt(one)}>
+    <PlainButton aria-label={WORDS.seenFrom(words)} aria-pressed={one === current} onPress={() => controller.view.lookAt(one)}>
       {one}
     </PlainButton>
   );
@@ -75,18 +76,18 @@ export function EdgeLooks({ controller }: { readonly controller: SheetController
     </PlainButton>
   );
   return (
-    <div role="toolbar" aria-label="Seen from">
-      <Edge data-edge="corner">{look('corner', 'a corner')}</Edge>
+    <div role="toolbar" aria-label={WORDS.lookField}>
+      <Edge data-edge="corner">{look('corner', WORDS.aCorner)}</Edge>
       <Edge data-edge="top">{look('plan', 'above')}</Edge>
       <Edge data-edge="left">
-        {turn('Look from higher', '‹', 0, STEP)}
-        {look('side', 'the side')}
-        {turn('Look from lower', '›', 0, -STEP)}
+        {turn(WORDS.lookFromHigher, '‹', 0, STEP)}
+        {look('side', WORDS.theSide)}
+        {turn(WORDS.lookFromLower, '›', 0, -STEP)}
       </Edge>
       <Edge data-edge="bottom">
-        {turn('Turn to the left', '‹', STEP, 0)}
-        {look('front', 'the front')}
-        {turn('Turn to the right', '›', -STEP, 0)}
+        {turn(WORDS.turnToTheLeft, '‹', STEP, 0)}
+        {look('front', WORDS.theFront)}
+        {turn(WORDS.turnToTheRight, '›', -STEP, 0)}
       </Edge>
     </div>
   );

@@ -5,6 +5,7 @@ import styled from 'styled-components';
 import { FieldBox, FieldInput, FieldLabel, FieldNote } from '../ui/controls';
 import { QuantityField } from '../ui/QuantityField';
 import type { InPlaceField, TypedField } from './sheet-state';
+import { floatingField as WORDS } from './words';
 
 const Float = styled.div`
   position: absolute;
@@ -55,7 +56,7 @@ export function FloatingField({ field, onDone }: { readonly field: InPlaceField;
         }}
       />
       {field.choices && (
-        <div role="radiogroup" aria-label="What is changed">
+        <div role="radiogroup" aria-label={WORDS.whatIsChanged}>
           {field.choices.map(({ words }, i) => (
             <Choice key={words}>
               <input type="radio" name="what-is-changed" checked={choice === i} onChange={() => choose(i)} />
@@ -78,7 +79,7 @@ const Choice = styled.label`
 
 /** A text typed on the sheet: the way to the next node, the spacings of grid lines. */
 export function TypedStep({ field, onDone }: { readonly field: TypedField; readonly onDone: () => void }) {
-  const label = field.label ?? 'Way to the next node';
+  const label = field.label ?? WORDS.wayToTheNextNode;
   const [text, setText] = useState(field.first);
   const [fault, setFault] = useState<string>();
   return (

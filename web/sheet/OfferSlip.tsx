@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { useStore } from 'zustand';
 import { Button, PlainButton } from '../ui/controls';
 import type { SheetController } from './controller';
+import { offerSlip as WORDS } from './words';
 
 const Slip = styled.div`
   display: flex;
@@ -24,7 +25,7 @@ export function OfferSlip({ controller }: { readonly controller: SheetController
     <Slip role="status">
       <span>{offer.words}</span>
       <Button onPress={() => controller.acceptOffer()}>{offer.action} (J)</Button>
-      <PlainButton aria-label="Dismiss" onPress={() => controller.offer(undefined)}>
+      <PlainButton aria-label={WORDS.dismiss} onPress={() => controller.offer(undefined)}>
         ✕
       </PlainButton>
     </Slip>

@@ -10,6 +10,7 @@ import { SheetController } from './controller';
 import { SheetItems } from './SheetItems';
 import { SelectTool } from './tools/select-tool';
 import { usePointer } from './use-pointer';
+import { sheet as WORDS } from './words';
 
 const Frame = styled.section`
   position: relative;
@@ -65,8 +66,8 @@ export function Sheet({ onReady, menu }: SheetProps) {
   }, [editor, onReady]);
 
   return (
-    <Frame ref={frame} aria-label="Sheet">
-      <Canvas ref={canvas} tabIndex={-1} role="img" aria-label="The drawing. Its items follow as a list." data-testid="sheet" />
+    <Frame ref={frame} aria-label={WORDS.sheet}>
+      <Canvas ref={canvas} tabIndex={-1} role="img" aria-label={WORDS.described} data-testid="sheet" />
       {controller && (
         <Live controller={controller} canvas={canvas}>
           {menu(controller)}

@@ -26,6 +26,7 @@ import type { SheetController } from './controller';
 import { wordsOf } from './describe-items';
 import { openInPlace } from './in-place';
 import { placedItems } from './placed-items';
+import { sheetItems as WORDS } from './words';
 
 const List = styled.ul`
   position: absolute;
@@ -112,7 +113,7 @@ export function SheetItems({ controller }: { readonly controller: SheetControlle
       ref={list}
       style={cameraStyle(camera)}
       aria-busy={isBehind}
-      aria-label="Items of the drawing. Arrow keys go from one to the next; Enter types over what is said of it; Alt and an arrow move a node."
+      aria-label={WORDS.items}
       onFocus={onFocus}
       onKeyDown={onKeyDown}
     >

@@ -15,6 +15,7 @@ import { RESTING } from './sheet-state';
 import { switchWords } from './switch-words';
 import { choicesOf, extremeWords, ruleOf, scaleWords, shownOf, type Shown } from './title-words';
 import { ViewTools } from './ViewTools';
+import { titleBlock as WORDS } from './words';
 
 const Block = styled.section`
   grid-area: title;
@@ -121,16 +122,16 @@ export function TitleBlock({ controller }: { readonly controller: SheetControlle
   const hasDiagram = isOn(stage, switches, 'diagram');
 
   return (
-    <Block aria-label="Title block">
+    <Block aria-label={WORDS.titleBlock}>
       <Acting title={acts?.title}>
-        {acts ? acts.id : 'No load case'}
+        {acts ? acts.id : WORDS.noLoadCase}
         {acts?.title && ` · ${acts.title}`}
       </Acting>
       {hasDiagram && (
         <Quantities
           selectionMode="single"
           disallowEmptySelection
-          aria-label="Quantity"
+          aria-label={WORDS.quantity}
           selectedKeys={[quantity]}
           onSelectionChange={(keys) => editor.go({ quantity: [...keys][0] as SheetQuantity })}
         >
@@ -190,9 +191,9 @@ function Scale({ state, outcome }: { readonly state: Shown; readonly outcome: nu
         {words}
       </Slim>
       <Popover placement="top">
-        <Over aria-label="Scale of what is drawn">
+        <Over aria-label={WORDS.scaleField}>
           <ScaleSlider
-            label="Diagram scale"
+            label={WORDS.diagramScale}
             range={[-2, 2]}
             step={0.25}
             value={Math.log2(state.diagramFactor)}
@@ -212,13 +213,13 @@ function AlsoShow() {
   const shown = switchNames.filter((name) => isOn(stage, switches, name));
   return (
     <DialogTrigger>
-      <Slim>Also show ▾</Slim>
+      <Slim>{WORDS.alsoShow}</Slim>
       <Popover placement="top end">
-        <Over aria-label="What this stage shows">
+        <Over aria-label={WORDS.whatThisStageShows}>
           <Switches
             selectionMode="multiple"
             orientation="vertical"
-            aria-label="Shown"
+            aria-label={WORDS.shown}
             selectedKeys={shown}
             onSelectionChange={(keys) =>
               editor.go({

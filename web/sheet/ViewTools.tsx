@@ -6,6 +6,7 @@ import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { useDisplay, useEditorState } from '../session/use-editor';
 import { PlainButton } from '../ui/controls';
 import type { SheetController } from './controller';
+import { viewTools as WORDS } from './words';
 
 const Bar = styled.div`
   display: flex;
@@ -22,16 +23,16 @@ const Bar = styled.div`
 export function ViewTools({ controller }: { readonly controller: SheetController }) {
   const space = useEditorState((state) => state.model.space);
   return (
-    <Bar role="toolbar" aria-label="View">
+    <Bar role="toolbar" aria-label={WORDS.view}>
       {space === 'space' && <Planes controller={controller} />}
-      <PlainButton aria-label="Zoom out" onPress={() => controller.view.zoom(1 / 1.4)}>
+      <PlainButton aria-label={WORDS.zoomOut} onPress={() => controller.view.zoom(1 / 1.4)}>
         −
       </PlainButton>
-      <PlainButton aria-label="Zoom in" onPress={() => controller.view.zoom(1.4)}>
+      <PlainButton aria-label={WORDS.zoomIn} onPress={() => controller.view.zoom(1.4)}>
         +
       </PlainButton>
-      <PlainButton aria-label="Whole structure" onPress={() => controller.view.showAll()}>
-        Whole
+      <PlainButton aria-label={WORDS.wholeStructure} onPress={() => controller.view.showAll()}>
+        {WORDS.whole}
       </PlainButton>
     </Bar>
   );
@@ -43,17 +44,13 @@ function Planes({ controller }: { readonly controller: SheetController }) {
   const unit = useDisplay().length;
   return (
     <>
-      <PlainButton
-        aria-label="Bring the plane before it forward"
-        aria-keyshortcuts="["
-        onPress={() => controller.view.nextPlane(-1)}
-      >
+      <PlainButton aria-label={WORDS.bringThePlaneBeforeIt} aria-keyshortcuts="[" onPress={() => controller.view.nextPlane(-1)}>
         ‹
       </PlainButton>
       <Plane aria-live="polite">
-        {plane ? `${plane.axis.toUpperCase()} = ${showQuantity(plane.at, unit, 4)}` : 'all planes'}
+        {plane ? `${plane.axis.toUpperCase()} = ${showQuantity(plane.at, unit, 4)}` : WORDS.allPlanes}
       </Plane>
-      <PlainButton aria-label="Bring the next plane forward" aria-keyshortcuts="]" onPress={() => controller.view.nextPlane(1)}>
+      <PlainButton aria-label={WORDS.bringTheNextPlaneForward} aria-keyshortcuts="]" onPress={() => controller.view.nextPlane(1)}>
         ›
       </PlainButton>
     </>

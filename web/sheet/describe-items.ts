@@ -13,6 +13,7 @@ import type { Solution } from '@rigid-beam/core/results/results';
 import { subjectKey, type Subject } from '@rigid-beam/drawing/display-list';
 import { supportWords } from '@rigid-beam/core/model/support-words';
 import { loadValue } from './load-values';
+import { describeItems as WORDS } from './words';
 
 /**
  * What a node, member, support, dimension or load of the model is, with its values: for those who do not see or point. Each is found when it
@@ -35,17 +36,22 @@ export function wordsOf(model: Model, solution: Solution | undefined, outcome: n
       }
       case 'member': {
         const index = members.get(subject.id)!;
-        const { start, end, section } = model.members[index]!;
-        const length = lengthOf(model.members[index]!, places);
-        return `Member ${subject.id} from node ${start} to node ${end}, ${showQuantity(length, display.length)} long, section ${section}${memberForces(index, display, solution, outcome)}`;
+        const member = model.members[index]!;
+        const length = lengthOf(member, places);
+        const forces = memberForces(index, display, solution, outcome);
+        return WORDS.describeMember(member, showQuantity(length, display.length), forces);
       }
       case 'support': {
         const support = supports.get(subject.id)!;
         const index = nodes.get(subject.id)!;
-        return `Support of node ${subject.id}: ${supportWords(support, model.space)}${reactionWords(index, display, solution, outcome)}`;
+        return WORDS.describeSupport(
+          subject.id,
+          supportWords(support, model.space),
+          reactionWords(index, display, solution, outcome),
+        );
       }
       case 'load':
-        return `Load ${subject.id}: ${loadWords(loads.get(subject.id)!, display)}`;
+        return WORDS.load(subject.id, loadWords(loads.get(subject.id)!, display));
       case 'dimension':
         return dimensionWords(subject, display);
       default:
@@ -63,7 +69,13 @@ export function wordsOf(model: Model, solution: Solution | undefined, outcome: n
 
 function dimensionWords({ axis, from, to }: Extract<Subject, { kind: 'dimension' }>, { length }: DisplayUnits): string {
   const [start, end] = [from, to].map((at) => showQuantity(at, length));
-  return `${axis === 'y' ? 'Level' : 'Bay'} from ${start} to ${end} along ${axis.toUpperCase()}: ${showQuantity(to - from, length)}`;
+  return WORDS.describeBay(
+    axis === 'y' ? WORDS.level : WORDS.bay,
+    start,
+    end,
+    axis.toUpperCase(),
+    showQuantity(to - from, length),
+  );
 }
 
 const indicesOf = (all: readonly { readonly id: string }[]): ReadonlyMap<string, number> =>
@@ -76,11 +88,22 @@ function nodeWords(
   solution: Solution | undefined,
   outcome: number,
 ): string {
-  const place = `Node ${node.id} at ${showQuantity(node.x, display.length)} across, ${showQuantity(node.y, display.length)} up${node.z ? `, ${showQuantity(node.z, display.length)} towards the front` : ''}`;
+  const place = WORDS.describeNode(
+    node.id,
+    showQuantity(node.x, display.length),
+    showQuantity(node.y, display.length),
+    node.z ? WORDS.towardsTheFront(showQuantity(node.z, display.length)) : '',
+  );
   const linear = solution && linearOf(solution, outcome);
   if (!linear) return place;
   const [ux, uy] = [linear.displacements[6 * index]!, linear.displacements[6 * index + 1]!];
-  return `${place}; moves ${showQuantity(Math.abs(ux), display.deflection, 3)} ${ux >= 0 ? 'right' : 'left'}, ${showQuantity(Math.abs(uy), display.deflection, 3)} ${uy >= 0 ? 'up' : 'down'}`;
+  return WORDS.moves(
+    place,
+    showQuantity(Math.abs(ux), display.deflection, 3),
+    ux >= 0 ? 'right' : 'left',
+    showQuantity(Math.abs(uy), display.deflection, 3),
+    uy >= 0 ? 'up' : 'down',
+  );
 }
 
 function memberForces(index: number, display: DisplayUnits, solution: Solution | undefined, outcome: number): string {
@@ -90,7 +113,7 @@ function memberForces(index: number, display: DisplayUnits, solution: Solution |
     if (!found) return [];
     const [min, max] = [found.min.value, found.max.value].map((value) => showQuantity(value, unitOfQuantity(quantity, display)));
     const name = nameOf(solution.structure, quantity);
-    return [quantityTable[quantity].derived?.isMagnitude ? `${name} up to ${max}` : `${name} ${min} to ${max}`];
+    return [quantityTable[quantity].derived?.isMagnitude ? WORDS.upTo(name, max) : WORDS.between(name, min, max)];
   });
   return `; ${all.join(', ')}`;
 }
@@ -99,40 +122,40 @@ function reactionWords(index: number, display: DisplayUnits, solution: Solution 
   const linear = solution && linearOf(solution, outcome);
   if (!linear) return '';
   const [fx, fy, mz] = [linear.reactions[6 * index]!, linear.reactions[6 * index + 1]!, linear.reactions[6 * index + 5]!];
-  return `; reaction ${showForce(fx, display)} to the right, ${showForce(fy, display)} up, ${showMoment(mz, display)}`;
+  return WORDS.reaction(showForce(fx, display), showForce(fy, display), showMoment(mz, display));
 }
 
 /** A load in words, with its size and where it acts. */
 export function loadWords(load: Load, display: DisplayUnits): string {
-  return `${sizeWords(load, display)}${directionWords(load)} on ${placeWords(load)}, case ${load.case}`;
+  return WORDS.describeLoad(sizeWords(load, display), directionWords(load), placeWords(load), load.case);
 }
 
 /** What a load acts on. */
 export function placeWords(load: Load): string {
-  if ('node' in load) return `node ${load.node}`;
-  if ('member' in load) return `member ${load.member}`;
+  if ('node' in load) return WORDS.node(load.node);
+  if ('member' in load) return WORDS.member(load.member);
   return load.members.length === 1
-    ? `member ${load.members[0]}`
-    : `the run of ${load.members.length} members from ${load.members[0]} to ${load.members.at(-1)}`;
+    ? WORDS.oneMember(load.members[0]!)
+    : WORDS.run(load.members.length, load.members[0]!, load.members.at(-1));
 }
 
 function sizeWords(load: Load, display: DisplayUnits): string {
   const { label, value, unit } = loadValue(load, display);
   if (!('from' in load)) return `${label} ${showQuantity(value, unit)}`;
   const [from, to] = [load.from, load.to].map((end) => showQuantity(sizeOf(end), unit));
-  return from === to ? `${label} ${from}` : `${label} ${from} to ${to}`;
+  return from === to ? `${label} ${from}` : WORDS.describeDimension(label, from, to);
 }
 
 function directionWords(load: Load): string {
-  const plan = 'axes' in load && load.axes === 'projected' ? ' on plan' : '';
-  const local = 'axes' in load && load.axes === 'local' ? ' along the member’s own axes' : '';
+  const plan = 'axes' in load && load.axes === 'projected' ? WORDS.onPlan : '';
+  const local = 'axes' in load && load.axes === 'local' ? WORDS.inOwnAxes : '';
   const parts = loadParts(load);
   const [axis, ...others] = (['x', 'y', 'z'] as const).filter((one) => parts[one] !== 0);
   const way = local || axis === undefined || others.length > 0 ? local : WAYS[axis][parts[axis] < 0 ? 0 : 1];
   return plan + way;
 }
 
-const WAYS = { x: [' left', ' right'], y: [' down', ' up'], z: [' to the back', ' to the front'] } as const;
+const WAYS = { x: [' left', ' right'], y: [' down', ' up'], z: [WORDS.toTheBack, WORDS.toTheFront] } as const;
 
 function loadParts(load: Load): { readonly x: number; readonly y: number; readonly z: number } {
   if ('from' in load)

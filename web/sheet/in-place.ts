@@ -10,6 +10,7 @@ import type { Load, Model } from '@rigid-beam/core/model/model';
 import { baysOf, levels } from '@rigid-beam/drawing/dimension-items';
 import { nameInPlace, placeInPlace, releaseInPlace, sectionInPlace, supportInPlace, type WordsInPlace } from './in-place-words';
 import { loadValue } from './load-values';
+import { inPlace as WORDS } from './words';
 
 const endOf = (subject: Subject): string | undefined => (subject.kind === 'load' ? subject.end : undefined);
 
@@ -66,12 +67,12 @@ export function openInPlace(sheet: SheetController, subject: Subject, what: What
       commit: (text) => {
         const read = words.read(text);
         if (typeof read === 'string') return read;
-        return editor.edit(read) ? undefined : (editor.state.refusal[0]?.message ?? 'The edit was refused.');
+        return editor.edit(read) ? undefined : (editor.state.refusal[0]?.message ?? WORDS.refused);
       },
     });
   if (subject.kind === 'dimension') {
     const { axis, from, to } = subject;
-    const way = { x: 'to the right', y: 'above', z: 'in front' }[axis];
+    const way = { x: WORDS.toTheRight, y: 'above', z: WORDS.inFront }[axis];
     const stretch = (beyond: number, by: number, what: 'beyond' | 'line'): Intent => ({
       type: 'stretch',
       axis,
@@ -85,19 +86,19 @@ export function openInPlace(sheet: SheetController, subject: Subject, what: What
       void editor.edit({
         type: 'batch',
         intents: run!.ends.toReversed().map((end) => stretch(end, value - (to - from), 'beyond')),
-        label: `Stretch ${run!.count} bays`,
+        label: WORDS.stretchBays(run!.count),
       });
     const choices = [
-      ...(run && run.count > 1 ? [{ words: `All ${run.count} alike`, commit: all }] : []),
+      ...(run && run.count > 1 ? [{ words: WORDS.allAlike(run.count), commit: all }] : []),
       {
-        words: `Everything ${way} moves with it`,
+        words: WORDS.everythingMovesWithIt(way),
         commit: (value: number) => void editor.edit(stretch(to, value - (to - from), 'beyond')),
       },
-      { words: 'Only this line moves', commit: (value: number) => void editor.edit(stretch(to, value - (to - from), 'line')) },
+      { words: WORDS.onlyThisLineMoves, commit: (value: number) => void editor.edit(stretch(to, value - (to - from), 'line')) },
     ];
     sheet.openField({
       ...place,
-      label: `${axis === 'y' ? 'Level' : 'Bay'}: what moves is chosen below`,
+      label: WORDS.whatMovesIsChosenBelow(axis === 'y' ? WORDS.level : WORDS.bay),
       value: to - from,
       dimension: 'length',
       unit: display.length,
@@ -111,8 +112,8 @@ export function openInPlace(sheet: SheetController, subject: Subject, what: What
     if (!lines) return;
     sheet.openTyped({
       ...place,
-      label: `Grid lines across ${subject.axis.toUpperCase()} (${display.length})`,
-      hint: 'as 3×5.4 + 2.7; the structure follows, unless you write stay behind it',
+      label: WORDS.gridLinesAcross(subject.axis.toUpperCase(), display.length),
+      hint: WORDS.gridNotation,
       first: showSpacings(lines.steps, display.length),
       commit: (text) => {
         const [, spacings, stay] = /^(.*?)(\bstay)?\s*$/.exec(text) as unknown as [string, string, string | undefined];
@@ -120,7 +121,7 @@ export function openInPlace(sheet: SheetController, subject: Subject, what: What
         if (!parsed.ok) return parsed.reason;
         const next = { ...lines, steps: parsed.steps };
         if (editor.edit(respace(model, subject.axis, next, stay ? 'stay' : 'follow'))) return undefined;
-        return editor.state.refusal[0]?.message ?? 'The edit was refused.';
+        return editor.state.refusal[0]?.message ?? WORDS.refused;
       },
     });
   }
@@ -140,7 +141,7 @@ export function openInPlace(sheet: SheetController, subject: Subject, what: What
       void editor.edit({
         type: 'batch',
         intents: alike.map((one) => put(one, to)),
-        label: `Set ${alike.length} loads`,
+        label: WORDS.setLoads(alike.length),
       });
     sheet.openField({
       ...place,
@@ -152,8 +153,8 @@ export function openInPlace(sheet: SheetController, subject: Subject, what: What
       commit: alike.length > 1 ? all : only,
       ...(alike.length > 1 && {
         choices: [
-          { words: `All ${alike.length} alike`, commit: all },
-          { words: 'Only this one', commit: only },
+          { words: WORDS.allLoadsAlike(alike.length), commit: all },
+          { words: WORDS.onlyThisOne, commit: only },
         ],
       }),
     });

@@ -3,6 +3,7 @@ import type { Intensity } from '@rigid-beam/core/model/loads/primitive';
 import type { Load } from '@rigid-beam/core/model/model';
 import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
 import { intensityUnit, type DisplayUnits } from '@rigid-beam/core/quantities/display';
+import { loadValues as WORDS } from './words';
 
 /** The one number by which a load is known on the sheet: how to read it and how to put another in its place. */
 export interface LoadValue {
@@ -27,7 +28,7 @@ export function loadValue(load: Load, display: DisplayUnits, end?: 'from' | 'to'
       if (size === 0) {
         const couple = COUPLE_KEYS.find((key) => load[key]) ?? 'mz';
         return {
-          label: 'Couple',
+          label: WORDS.couple,
           value: load[couple] ?? 0,
           dimension: 'moment',
           unit: display.moment,
@@ -38,13 +39,13 @@ export function loadValue(load: Load, display: DisplayUnits, end?: 'from' | 'to'
         ...load,
         ...Object.fromEntries(FORCE_KEYS.filter((key) => load[key]).map((key) => [key, (load[key]! * value) / size])),
       });
-      return { label: 'Force', value: size, dimension: 'force', unit: display.force, resized };
+      return { label: WORDS.force, value: size, dimension: 'force', unit: display.force, resized };
     }
     case 'settlement': {
       const key = (['uy', 'ux', 'uz', 'rz', 'rx', 'ry'] as const).find((one) => load[one]) ?? 'uy';
       const turns = key.startsWith('r');
       return {
-        label: 'Movement',
+        label: WORDS.movement,
         value: load[key] ?? 0,
         dimension: turns ? 'angle' : 'length',
         unit: turns ? 'mrad' : display.deflection,
@@ -54,7 +55,7 @@ export function loadValue(load: Load, display: DisplayUnits, end?: 'from' | 'to'
     case 'thermal': {
       const key = load.uniform ? 'uniform' : 'gradientY';
       return {
-        label: 'Temperature',
+        label: WORDS.temperature,
         value: load[key] ?? 0,
         dimension: key === 'uniform' ? 'temperature' : 'gradient',
         unit: key === 'uniform' ? 'K' : 'K/m',
@@ -63,7 +64,7 @@ export function loadValue(load: Load, display: DisplayUnits, end?: 'from' | 'to'
     }
     case 'strain':
       return {
-        label: 'Too long by',
+        label: WORDS.tooLongBy,
         value: load.elongation,
         dimension: 'length',
         unit: display.deflection,
@@ -91,7 +92,7 @@ function stretchValue(load: Stretched, display: DisplayUnits, end: 'from' | 'to'
     };
   };
   return {
-    label: end === undefined ? 'Intensity' : end === 'from' ? 'Intensity where it begins' : 'Intensity where it ends',
+    label: end === undefined ? WORDS.intensity : end === 'from' ? WORDS.intensityWhereItBegins : WORDS.intensityWhereItEnds,
     value: size,
     dimension: 'intensity',
     unit: intensityUnit(display),

@@ -2,6 +2,7 @@ import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Subject } from '@rigid-beam/drawing/display-list';
+import { removal as WORDS } from './words';
 
 /** The edit that removes a selection, in one step; loads first, since some go with the others. Undefined when there is nothing. */
 export function removalOf(model: Model, selection: readonly Subject[]): Intent | undefined {
@@ -23,7 +24,7 @@ export function removalOf(model: Model, selection: readonly Subject[]): Intent |
     ...(nodes.length > 0 ? [{ type: 'remove', list: 'nodes', keys: nodes } as const] : []),
   ];
   if (intents.length < 2) return intents[0];
-  return { type: 'batch', intents, label: `Remove ${selection.length} things` };
+  return { type: 'batch', intents, label: WORDS.removeThings(selection.length) };
 }
 
 /** What else goes when a selection is removed, in words: members of nodes, supports, loads. Empty where nothing else does. */

@@ -1,6 +1,7 @@
 'use client';
 
 import { PlainButton } from './controls';
+import { appearanceButton as WORDS } from './words';
 
 /** Changes between day and night; the choice is kept for a year. */
 export function AppearanceButton() {
@@ -14,7 +15,7 @@ export function AppearanceButton() {
     document.cookie = `appearance=${next}; path=/; max-age=31536000; samesite=strict`;
   };
   return (
-    <PlainButton onPress={turn} aria-label="Change between day and night">
+    <PlainButton onPress={turn} aria-label={WORDS.changeBetweenDayAndNight}>
       ◐
     </PlainButton>
   );

@@ -6,6 +6,7 @@ import styled from 'styled-components';
 import { Instruments } from './Instrument';
 import { Picture, type PictureName } from './pictures';
 import { PanelSubtitle, pictureFace } from './controls';
+import { shelf as WORDS } from './words';
 
 export interface ShelfPart {
   readonly title: string;
@@ -52,7 +53,7 @@ export function Shelf({ parts, opens }: { readonly parts: readonly ShelfPart[]; 
           </Opener>
         ))}
       </Instruments>
-      <Content id={id} role="group" aria-label={part?.title ?? 'Nothing is open'}>
+      <Content id={id} role="group" aria-label={part?.title ?? WORDS.nothingIsOpen}>
         {part && (
           <>
             <PanelSubtitle>

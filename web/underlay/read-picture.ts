@@ -1,3 +1,4 @@
+import { readPicture as WORDS } from './words';
 /** A picture that can be laid behind the drawing. */
 export interface Picture {
   readonly image: string;
@@ -11,10 +12,9 @@ const MAXIMUM_FILE = 40_000_000;
 
 /** Reads a PNG, JPEG or SVG file, or one page of a PDF, in the browser alone. Throws an Error with words for the user. */
 export async function readPicture(file: File, page = 1): Promise<Picture> {
-  if (file.size > MAXIMUM_FILE) throw new Error('The file is larger than 40 MB. Save a smaller picture of it.');
+  if (file.size > MAXIMUM_FILE) throw new Error(WORDS.tooLarge);
   if (file.type === 'application/pdf' || file.name.toLowerCase().endsWith('.pdf')) return readPage(file, page);
-  if (!/^image\/(png|jpeg|svg\+xml)$/.test(file.type))
-    throw new Error(`“${file.name}” is no PDF, PNG, JPEG or SVG file. Save it as one of these.`);
+  if (!/^image\/(png|jpeg|svg\+xml)$/.test(file.type)) throw new Error(WORDS.otherKind(file.name));
   const vector = file.type === 'image/svg+xml';
   // A browser gives out what it drew of an SVG with text in HTML only when that came as data.
   const address = vector ? await dataAddress(file) : URL.createObjectURL(file);
@@ -35,7 +35,7 @@ const dataAddress = (file: File): Promise<string> =>
   new Promise((resolve, reject) => {
     const reader = new FileReader();
     reader.onload = () => resolve(reader.result as string);
-    reader.onerror = () => reject(new Error(`“${file.name}” cannot be read.`));
+    reader.onerror = () => reject(new Error(WORDS.cannotBeRead(file.name)));
     reader.readAsDataURL(file);
   });
 
@@ -44,8 +44,7 @@ export function loaded(address: string): Promise<HTMLImageElement> {
   return new Promise((resolve, reject) => {
     const image = new Image();
     image.onload = () => resolve(image);
-    image.onerror = () =>
-      reject(new Error('The picture cannot be read: the file is damaged, or of another kind than its name says.'));
+    image.onerror = () => reject(new Error(WORDS.damaged));
     image.src = address;
   });
 }
@@ -67,7 +66,7 @@ function encoded(canvas: HTMLCanvasElement): Picture {
   try {
     png = canvas.toDataURL('image/png');
   } catch {
-    throw new Error('The browser does not give out what it drew of this SVG. Save it as a PNG picture.');
+    throw new Error(WORDS.notGivenOut);
   }
   const image = png.length < 3_000_000 ? png : canvas.toDataURL('image/jpeg', 0.85);
   return { image, width: canvas.width, height: canvas.height };
@@ -79,11 +78,10 @@ async function readPage(file: File, number: number): Promise<Picture> {
   reader.GlobalWorkerOptions.workerPort ??= new Worker(new URL('./pdf.worker.ts', import.meta.url), { type: 'module' });
   const opening = reader.getDocument({ data: await file.arrayBuffer(), isEvalSupported: false, useSystemFonts: false });
   const document = await opening.promise.catch(() => {
-    throw new Error('The PDF cannot be read: it is damaged or locked by a password.');
+    throw new Error(WORDS.damagedPdf);
   });
   try {
-    if (number < 1 || number > document.numPages)
-      throw new Error(`The PDF has ${document.numPages} pages; there is no page ${number}.`);
+    if (number < 1 || number > document.numPages) throw new Error(WORDS.noPage(document.numPages, number));
     const page = await document.getPage(number);
     const size = page.getViewport({ scale: 1 });
     const viewport = page.getViewport({ scale: LARGEST / Math.max(size.width, size.height) });

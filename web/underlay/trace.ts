@@ -6,6 +6,7 @@ import { inkNear } from './ink';
 import { inkLevels, inkOf, type InkMap } from './ink-map';
 import { pixelOfPoint, planeOf, pointOfPixel } from './placing';
 import { loaded } from './read-picture';
+import { trace as WORDS } from './words';
 
 let map: { readonly image: string; readonly ink?: readonly InkMap[] } | undefined;
 
@@ -60,6 +61,6 @@ export function traced(request: TraceRequest): { at: Point; words: string } | un
   const k = { x: 0, y: 1, z: 2 }[own.axis];
   return {
     at: place.map((part, i) => (i === k ? part : Number(part.toFixed(3)) + 0)) as unknown as Point,
-    words: `${found.kind} of the underlay`,
+    words: WORDS.ofTheUnderlay(found.kind),
   };
 }

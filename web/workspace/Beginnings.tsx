@@ -15,6 +15,7 @@ import { RESTING } from '../sheet/sheet-state';
 import { DrawTool } from '../sheet/tools/draw-tool';
 import { Button, Hint, PanelSubtitle } from '../ui/controls';
 import { Picture } from '../ui/pictures';
+import { beginnings as WORDS } from './words';
 
 const Place = styled.section`
   position: absolute;
@@ -77,21 +78,21 @@ function Offered({ sheet }: { readonly sheet: SheetController }) {
   const first = (files: FileList | null): File | undefined => files?.[0];
 
   return (
-    <Place aria-label="Begin">
+    <Place aria-label={WORDS.begin}>
       <Ways>
         <Button onPress={() => sheet.take(new DrawTool(sheet))}>
           <Picture name="draw" />
-          Draw members
+          {WORDS.drawMembers}
         </Button>
         <FileTrigger acceptedFileTypes={UNDERLAY_FILES.split(',')} onSelect={(files) => void trace(first(files))}>
           <Button>
             <Picture name="underlay" />
-            Trace a plan
+            {WORDS.traceAPlan}
           </Button>
         </FileTrigger>
         <Button onPress={() => editor.show({ drawer: 'nodes' })}>
           <Picture name="schedule" />
-          Paste a table
+          {WORDS.pasteATable}
         </Button>
         <FileTrigger
           acceptedFileTypes={readable.flatMap(({ extension, mediaType }) => [extension, mediaType])}
@@ -99,11 +100,11 @@ function Offered({ sheet }: { readonly sheet: SheetController }) {
         >
           <Button>
             <Picture name="groups" />
-            Open a file
+            {WORDS.openAFile}
           </Button>
         </FileTrigger>
       </Ways>
-      <PanelSubtitle>or place a typical structure</PanelSubtitle>
+      <PanelSubtitle>{WORDS.orPlaceATypicalStructure}</PanelSubtitle>
       <Gallery chosen={typical} onChoose={(id) => editor.show({ typical: id, panel: 'open' })} />
       {said && <Hint role={said.role}>{said.words}</Hint>}
     </Place>

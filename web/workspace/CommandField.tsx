@@ -10,6 +10,7 @@ import { useEditorState } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { overFace } from '../ui/controls';
 import { stageCommands } from './stages';
+import { commandField as WORDS } from './words';
 
 const known: readonly Command[] = [...commands, ...stageCommands];
 
@@ -143,7 +144,7 @@ export const CommandField = memo(function CommandField({ sheet }: { readonly she
 
   return (
     <Box
-      aria-label="Command"
+      aria-label={WORDS.command}
       menuTrigger="focus"
       allowsCustomValue
       allowsEmptyCollection
@@ -167,7 +168,7 @@ export const CommandField = memo(function CommandField({ sheet }: { readonly she
           </Said>
         )}
         {trouble !== undefined && <Trouble role="alert">{trouble}</Trouble>}
-        <List dependencies={[selection, said, trouble]} renderEmptyState={() => <None>No command of this name fits here.</None>}>
+        <List dependencies={[selection, said, trouble]} renderEmptyState={() => <None>{WORDS.none}</None>}>
           {(command) => (
             <Choice id={command.name} textValue={command.name}>
               {command.name}

@@ -12,6 +12,7 @@ import { PlainButton } from '../ui/controls';
 import { CommandField } from './CommandField';
 import { SaveMenu } from './SaveMenu';
 import { StageTabs } from './StageTabs';
+import { headStrip as WORDS } from './words';
 
 const Strip = styled.header`
   grid-area: head;
@@ -100,7 +101,7 @@ export function HeadStrip({ sheet }: { readonly sheet: SheetController | undefin
   return (
     <Strip>
       <PlainButton
-        aria-label={panel === 'open' ? 'Fold the side panel away' : 'Show the side panel'}
+        aria-label={panel === 'open' ? WORDS.foldTheSidePanelAway : WORDS.showTheSidePanel}
         aria-keyshortcuts="q"
         onPress={() => editor.show({ panel: panel === 'open' ? 'folded' : 'open' })}
       >
@@ -111,14 +112,14 @@ export function HeadStrip({ sheet }: { readonly sheet: SheetController | undefin
           {projectName}
         </Link>
         <span aria-hidden>/</span>
-        <Title title={title}>{title || 'Untitled'}</Title>
+        <Title title={title}>{title || WORDS.untitled}</Title>
       </Where>
       <StageTabs />
       <Grow />
-      <PlainButton isDisabled={!undo} aria-label={undo ? `Undo: ${undo.label}` : 'Undo'} onPress={() => editor.undo()}>
+      <PlainButton isDisabled={!undo} aria-label={undo ? `Undo: ${undo.label}` : WORDS.undo} onPress={() => editor.undo()}>
         ↶
       </PlainButton>
-      <PlainButton isDisabled={!redo} aria-label={redo ? `Redo: ${redo.label}` : 'Redo'} onPress={() => editor.redo()}>
+      <PlainButton isDisabled={!redo} aria-label={redo ? `Redo: ${redo.label}` : WORDS.redo} onPress={() => editor.redo()}>
         ↷
       </PlainButton>
       <CommandField sheet={sheet} />
@@ -126,9 +127,9 @@ export function HeadStrip({ sheet }: { readonly sheet: SheetController | undefin
         {solvingText}
       </State>
       {progress === 'stopped' ? (
-        <PlainButton onPress={() => editor.solveAgain()}>Solve</PlainButton>
+        <PlainButton onPress={() => editor.solveAgain()}>{WORDS.solve}</PlainButton>
       ) : (
-        progress && <PlainButton onPress={() => editor.stopSolving()}>Stop</PlainButton>
+        progress && <PlainButton onPress={() => editor.stopSolving()}>{WORDS.stop}</PlainButton>
       )}
       <State role="status" data-tone={storedTone} data-testid="storage">
         {storedText}
@@ -140,7 +141,7 @@ export function HeadStrip({ sheet }: { readonly sheet: SheetController | undefin
 }
 
 const PHASES: Record<SolveProgress['phase'], string> = {
-  stiffness: 'stiffness of the members',
+  stiffness: WORDS.stiffnessOfTheMembers,
   ordering: 'ordering',
   factorization: 'factorization',
   cases: 'cases',
@@ -152,25 +153,25 @@ function solutionWords(state: EditorState): string {
   const { progress, reading } = state;
   // What the sheet shows is told with it; only in hand a large structure waits.
   const { results, milliseconds } = isHeld(state) ? state.settled : state.drawn;
-  if (progress === 'stopped') return 'attention|Stopped, not solved';
+  if (progress === 'stopped') return `attention|${WORDS.stoppedNotSolved}`;
   if (progress) {
     const share = progress.done > 0 ? ` ${Math.round(100 * progress.done)} %` : '';
     return `plain|Solving: ${PHASES[progress.phase]}${share}`;
   }
-  if (reading !== undefined) return `plain|Reading the envelope ${Math.round(100 * reading)} %`;
-  if (!results) return 'plain|Solving …';
+  if (reading !== undefined) return `plain|${WORDS.readingTheEnvelope(Math.round(100 * reading))}`;
+  if (!results) return `plain|${WORDS.solving}`;
   if (results.status === 'unstable') {
     const count = results.mechanisms.filter(({ harmless }) => !harmless).length;
-    return `fault|${count === 1 ? '1 mechanism' : `${count} mechanisms`}`;
+    return `fault|${count === 1 ? '1 mechanism' : WORDS.mechanisms(count)}`;
   }
   const faults = results.notices.filter(isFault).length;
   if (results.status === 'invalid') {
     const empty = results.notices.every(({ code }) => code === 'no-members' || code === 'no-support');
-    return empty ? 'attention|Not ready to solve' : `fault|${faults === 1 ? '1 fault' : `${faults} faults`}`;
+    return empty ? `attention|${WORDS.notReadyToSolve}` : `fault|${faults === 1 ? '1 fault' : WORDS.faults(faults)}`;
   }
   const worst = Math.max(0, ...(results.solution?.cases.map(({ equilibrium }) => equilibrium.residual) ?? []));
-  const balance = worst < 1e-9 ? 'in balance' : `balance to ${worst.toExponential(0)}`;
-  return `good|Solved in ${(milliseconds ?? 0).toFixed(1)} ms, ${balance}`;
+  const balance = worst < 1e-9 ? WORDS.inBalance : WORDS.balanceTo(worst.toExponential(0));
+  return `good|${WORDS.solvedInMs((milliseconds ?? 0).toFixed(1), balance)}`;
 }
 
 function storageWords({ storage }: EditorState): string {
@@ -178,14 +179,14 @@ function storageWords({ storage }: EditorState): string {
     case 'stored':
       return 'good|Stored';
     case 'storing':
-      return 'plain|Storing …';
+      return `plain|${WORDS.storing}`;
     case 'unreachable':
-      return 'attention|Not stored: the server does not answer. Trying again …';
+      return `attention|${WORDS.silent}`;
     case 'failing':
-      return 'fault|Not stored. Trying again …';
+      return `fault|${WORDS.failing}`;
     case 'refused':
-      return 'fault|Not stored';
+      return `fault|${WORDS.notStored}`;
     case 'conflict':
-      return 'fault|Changed elsewhere';
+      return `fault|${WORDS.changedElsewhere}`;
   }
 }

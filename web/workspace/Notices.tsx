@@ -9,6 +9,7 @@ import type { SheetController } from '../sheet/controller';
 import { OfferSlip } from '../sheet/OfferSlip';
 import { shownPlace } from '../sheet/swing';
 import { Button, PlainButton, Row } from '../ui/controls';
+import { notices as WORDS } from './words';
 
 const Tray = styled.div`
   display: flex;
@@ -92,20 +93,20 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
       {storage.status === 'conflict' && <Conflict since={storage.since} />}
       {storage.status === 'failing' && (
         <Slip role="alert" data-tone="fault" data-testid="failing">
-          <p>{storage.message}. Your changes are kept in this window and sent again until they are stored: leave it open.</p>
+          <p>{WORDS.kept(storage.message)}</p>
         </Slip>
       )}
       {storage.status === 'refused' && (
         <Slip role="alert" data-tone="fault">
           <List notices={storage.faults} />
-          <Button onPress={() => void editor.takeNewer('drop')}>Go back to the stored state</Button>
+          <Button onPress={() => void editor.takeNewer('drop')}>{WORDS.goBack}</Button>
         </Slip>
       )}
       {refusal.length > 0 && (
         <Slip role="alert" data-tone="fault">
           <Apart>
             <List notices={refusal} />
-            <PlainButton aria-label="Close" onPress={() => editor.dismissRefusal()}>
+            <PlainButton aria-label={WORDS.close} onPress={() => editor.dismissRefusal()}>
               ✕
             </PlainButton>
           </Apart>
@@ -135,11 +136,12 @@ function List({ notices }: { readonly notices: readonly Notice[] }) {
         const subjects = notice.subjects.flatMap(subjectOf);
         return (
           <li key={i}>
-            {notice.message} {subjects.length > 0 && <PlainButton onPress={() => editor.select(subjects)}>Show</PlainButton>}
+            {notice.message}{' '}
+            {subjects.length > 0 && <PlainButton onPress={() => editor.select(subjects)}>{WORDS.show}</PlainButton>}
           </li>
         );
       })}
-      {notices.length > MANY && <li>and {notices.length - MANY} more</li>}
+      {notices.length > MANY && <li>{WORDS.andMore(notices.length - MANY)}</li>}
     </ul>
   );
 }
@@ -169,10 +171,10 @@ function Mechanisms({ mechanisms }: { readonly mechanisms: readonly Mechanism[] 
             onPointerMove={({ movementX, movementY }) => (movementX !== 0 || movementY !== 0) && editor.showMotion(place)}
             onFocus={() => editor.showMotion(place)}
           >
-            {description} <PlainButton onPress={show}>Show</PlainButton>
+            {description} <PlainButton onPress={show}>{WORDS.show}</PlainButton>
             {remedies.length > 0 && (
               <Remedies>
-                This would stop it:
+                {WORDS.thisWouldStopIt}
                 {remedies.map((remedy) => (
                   <Button key={remedy.description} onPress={() => editor.edit(remedy.edit, remedy.description)}>
                     {remedy.description}
@@ -183,7 +185,7 @@ function Mechanisms({ mechanisms }: { readonly mechanisms: readonly Mechanism[] 
           </Motion>
         );
       })}
-      {harmful.length > MANY && <li>and {harmful.length - MANY} more</li>}
+      {harmful.length > MANY && <li>{WORDS.andMore(harmful.length - MANY)}</li>}
     </ul>
   );
 }
@@ -208,9 +210,9 @@ function Held() {
         .slice(0, MANY)
         .map(({ message }) => message)
         .join(' ')}
-      {notes.length > MANY && ` And ${notes.length - MANY} more.`}{' '}
+      {notes.length > MANY && WORDS.sentenceAndMore(notes.length - MANY)}{' '}
       <PlainButton aria-pressed={isShown} onPress={() => editor.showMotion(isShown ? undefined : 'held')}>
-        {isShown ? 'Hide' : 'Show'}
+        {isShown ? WORDS.hide : WORDS.show}
       </PlainButton>
     </Quiet>
   );
@@ -227,16 +229,16 @@ function Conflict({ since }: { readonly since: readonly { readonly label: string
   return (
     <Slip role="alert" data-tone="fault" data-testid="conflict">
       <p>
-        This model was changed in another window:{' '}
-        {since
-          .map(({ label }) => label)
-          .slice(-3)
-          .join('; ') || 'a newer state is stored'}
-        . Your last change here is not stored.
+        {WORDS.changedElsewhere(
+          since
+            .map(({ label }) => label)
+            .slice(-3)
+            .join('; ') || WORDS.newer,
+        )}
       </p>
       <Row>
-        <Button onPress={() => void editor.takeNewer('drop')}>Take the newer state</Button>
-        <Button onPress={() => void editor.takeNewer('put on top')}>Put my change on top of it</Button>
+        <Button onPress={() => void editor.takeNewer('drop')}>{WORDS.takeTheNewerState}</Button>
+        <Button onPress={() => void editor.takeNewer('put on top')}>{WORDS.putMyChangeOnTop}</Button>
       </Row>
     </Slip>
   );

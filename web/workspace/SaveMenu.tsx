@@ -6,6 +6,7 @@ import styled from 'styled-components';
 import { formats, type Format } from '@rigid-beam/core/formats/registry';
 import { useEditor } from '../session/use-editor';
 import { overFace, PlainButton } from '../ui/controls';
+import { saveMenu as WORDS } from './words';
 
 const List = styled(Menu)`
   min-width: 11rem;
@@ -36,9 +37,9 @@ export const SaveMenu = memo(function SaveMenu() {
     needs === 'model' ? { href: `/api/models/${editor.opened.id}/file?format=${id}`, download: '' } : {};
   return (
     <MenuTrigger>
-      <PlainButton aria-label="Save as file">Export</PlainButton>
+      <PlainButton aria-label={WORDS.saveAsFile}>{WORDS.export}</PlainButton>
       <Popover placement="bottom end">
-        <List aria-label="Kinds of file">
+        <List aria-label={WORDS.kindsOfFile}>
           {formats.map((format) => (
             <Choice
               key={format.id}

@@ -6,6 +6,7 @@ import styled from 'styled-components';
 import { useEditor, useEditorState } from '../session/use-editor';
 import { ToggleButton } from '../ui/controls';
 import { stageOf, stages, type Standing } from './stages';
+import { stageTabs as WORDS } from './words';
 
 const Tabs = styled(ToggleButtonGroup)`
   display: flex;
@@ -48,7 +49,7 @@ export const StageTabs = memo(function StageTabs() {
     <Tabs
       selectionMode="single"
       disallowEmptySelection
-      aria-label="Stages"
+      aria-label={WORDS.stages}
       selectedKeys={[stageOf(stage).id]}
       onSelectionChange={(keys) => editor.go({ stage: String([...keys][0]) })}
     >
@@ -66,7 +67,7 @@ export const StageTabs = memo(function StageTabs() {
 });
 
 const MARKS: Record<Standing['mark'], { readonly words: string }> = {
-  empty: { words: 'nothing yet' },
-  order: { words: 'in order' },
-  attention: { words: 'needs attention' },
+  empty: { words: WORDS.nothingYet },
+  order: { words: WORDS.inOrder },
+  attention: { words: WORDS.needsAttention },
 };

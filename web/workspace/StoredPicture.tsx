@@ -4,6 +4,7 @@ import Link from 'next/link';
 import styled from 'styled-components';
 import { TILE } from '../projects/tile';
 import { NARROW } from '../session/editor-state';
+import { storedPicture as WORDS } from './words';
 
 /** Where the sheet will stand. */
 const Page = styled.div`
@@ -65,8 +66,8 @@ export function StoredPicture({ title, projectName, markup }: StoredPictureProps
           {projectName}
         </Link>
         <span aria-hidden>/</span>
-        <h1>{title || 'Untitled'}</h1>
-        <p role="status">Opening …</p>
+        <h1>{title || WORDS.untitled}</h1>
+        <p role="status">{WORDS.opening}</p>
       </Head>
       <Side />
       <Paper>

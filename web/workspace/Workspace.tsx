@@ -21,6 +21,7 @@ import { Lower } from './Lower';
 import { Notices } from './Notices';
 import { StoredPicture } from './StoredPicture';
 import { stageOf } from './stages';
+import { workspace as WORDS } from './words';
 
 /** Head, one side panel, and beside it the sheet with its title block and what lies under that. */
 const Grid = styled.div`
@@ -100,7 +101,7 @@ function Benchwork() {
   const ready = useCallback((controller: SheetController | undefined) => setSheet(controller), []);
 
   useEffect(() => {
-    document.title = `${title || 'Untitled'} · Rigid Beam`;
+    document.title = WORDS.titled(title || WORDS.untitled);
   }, [title]);
   useShortcuts(sheet);
   useEffect(() => {

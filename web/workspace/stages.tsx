@@ -9,6 +9,7 @@ import { SectionsBench } from '../benches/SectionsBench';
 import { SupportsBench } from '../benches/SupportsBench';
 import type { Command } from '../commands/command';
 import type { SheetController } from '../sheet/controller';
+import { stages as WORDS } from './words';
 
 type Found = Pick<Results, 'status' | 'notices'> | undefined;
 
@@ -32,7 +33,7 @@ interface Stage {
 export const stages: readonly Stage[] = [
   {
     id: 'geometry',
-    words: 'Geometry',
+    words: WORDS.geometry,
     bench: (sheet) => sheet && <GeometryBench sheet={sheet} />,
     standing: ({ nodes, members }, found) => {
       const own = counted(members.length, 'member', 'members', isFaulty(found, 'zero-length'));
@@ -41,33 +42,33 @@ export const stages: readonly Stage[] = [
   },
   {
     id: 'sections',
-    words: 'Sections',
+    words: WORDS.sections,
     bench: (sheet) => sheet && <SectionsBench sheet={sheet} />,
     standing: ({ sections }, found) =>
       counted(sections.length, 'section', 'sections', isFaulty(found, 'bad-shape', 'missing-property')),
   },
   {
     id: 'supports',
-    words: 'Supports',
+    words: WORDS.supports,
     bench: (sheet) => sheet && <SupportsBench sheet={sheet} />,
     standing: ({ supports }, found) =>
       counted(supports.length, 'support', 'supports', isFaulty(found, 'no-support', 'mechanism')),
   },
   {
     id: 'loads',
-    words: 'Loads',
+    words: WORDS.loads,
     bench: (sheet) => sheet && <LoadsBench sheet={sheet} />,
     standing: ({ loads }) => counted(loads.length, 'load', 'loads'),
   },
   {
     id: 'combinations',
-    words: 'Combinations',
+    words: WORDS.combinations,
     bench: () => <CombinationsBench />,
     standing: ({ combinations }) => counted(combinations.length, 'entry', 'entries'),
   },
   {
     id: 'results',
-    words: 'Results',
+    words: WORDS.results,
     bench: () => <ResultsBench />,
     standing: (_model, found) =>
       found?.status === 'solved'
@@ -80,7 +81,7 @@ export const stages: readonly Stage[] = [
 export const stageOf = (id: string): Stage => stages.find((stage) => stage.id === id) ?? stages[0]!;
 
 export const stageCommands: readonly Command[] = stages.map(({ id, words }) => ({
-  name: `Go to ${words.toLowerCase()}`,
+  name: WORDS.goTo(words.toLowerCase()),
   run: ({ editor }) => {
     editor.go({ stage: id });
     return undefined;

@@ -7,7 +7,8 @@ import type { Combination, EnvelopeCombination, Model, SumCombination } from '@r
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { showNumber } from '@rigid-beam/core/quantities/show';
 import { Button, FieldNote, focusFace, Row } from '../../ui/controls';
-import { COMBINE } from './combination-words';
+import { COMBINE } from '../words';
+import { factorTable as WORDS } from '../words';
 
 const Scroll = styled.div`
   overflow-x: auto;
@@ -111,10 +112,10 @@ export function FactorTable({ model, acting, onAct, onPut }: FactorTableProps) {
   };
   return (
     <Scroll>
-      <Grid ref={table} aria-label="Factors of the combinations">
+      <Grid ref={table} aria-label={WORDS.factorsOfTheCombinations}>
         <thead>
           <tr>
-            <th aria-label="Combination" />
+            <th aria-label={WORDS.combination} />
             {columns.map(({ id, title }) => (
               <th key={id} scope="col" title={title}>
                 {id}

@@ -8,6 +8,7 @@ import { Select, ToggleButton } from '../../ui/controls';
 import { QuantityField } from '../../ui/QuantityField';
 import { TextLine } from '../../ui/TextLine';
 import type { Argument, Value } from '../../commands/grammar';
+import { argumentField as WORDS } from '../words';
 
 interface ArgumentFieldProps {
   readonly argument: Argument;
@@ -16,7 +17,7 @@ interface ArgumentFieldProps {
   readonly onChange: (value: Value | undefined) => void;
 }
 
-const WAYS: Record<AxisName, string> = { x: 'Across', y: 'Up', z: 'Forward' };
+const WAYS: Record<AxisName, string> = { x: WORDS.across, y: WORDS.up, z: WORDS.forward };
 const DEGREE = Math.PI / 180;
 
 /** One argument of an edit as a field, by its kind. */

@@ -9,6 +9,7 @@ import type { SheetController } from '../../sheet/controller';
 import { Button, Hint, Row, ToggleButton } from '../../ui/controls';
 import { Fold } from '../../ui/Fold';
 import { EditForm } from './EditForm';
+import { changeFold as WORDS } from '../words';
 
 type How = keyof typeof changeEdits;
 
@@ -22,26 +23,26 @@ export function ChangeFold({ sheet }: { readonly sheet: SheetController }) {
   const edit = changeEdits[how][what];
   return (
     <Fold
-      title="Change the selection"
-      note={any ? undefined : 'nothing is selected'}
+      title={WORDS.changeTheSelection}
+      note={any ? undefined : WORDS.nothingIsSelected}
       {...(chosen.nodes.length + chosen.members.length > 1 && { startsOpen: true })}
     >
       {any ? (
         <>
-          <Row role="group" aria-label="How">
+          <Row role="group" aria-label={WORDS.how}>
             {(Object.keys(changeEdits) as How[]).map((one) => (
               <ToggleButton key={one} isSelected={how === one} onChange={() => setHow(one)}>
                 {changeEdits[one].itself.name}
               </ToggleButton>
             ))}
             <ToggleButton isSelected={what === 'copy'} onChange={(on) => setWhat(on ? 'copy' : 'itself')}>
-              as a copy
+              {WORDS.asACopy}
             </ToggleButton>
           </Row>
           <EditForm key={edit.name} sheet={sheet} edit={edit as typeof changeEdits.move.itself} chosen={chosen} />
         </>
       ) : (
-        <Hint>Select nodes and members on the sheet first.</Hint>
+        <Hint>{WORDS.selectFirst}</Hint>
       )}
       {chosen.members.length > 0 && <EditForm sheet={sheet} edit={splitEdit} chosen={chosen} />}
       {chosen.members.length > 1 && (

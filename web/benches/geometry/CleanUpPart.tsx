@@ -7,6 +7,7 @@ import { geometryCommands } from '../../commands/geometry-commands';
 import { useEditor, useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { Button, Hint, TextButton, Row } from '../../ui/controls';
+import { cleanUpPart as WORDS } from '../words';
 
 /** Above this size the search is made only when it is asked for. */
 const QUICK = 1500;
@@ -17,9 +18,9 @@ export function CleanUpPart({ sheet }: { readonly sheet: SheetController }) {
   const editor = useEditor();
   const model = useEditorState((state) => state.model);
   const found = useMemo(() => (model.members.length <= QUICK ? findDefects(model) : undefined), [model]);
-  const all = geometryCommands.find(({ name }) => name.startsWith('Clean up'));
+  const all = geometryCommands.find(({ name }) => name.startsWith(WORDS.cleanUp));
   const names = (list: 'nodes' | 'members'): void => {
-    geometryCommands.find(({ name }) => name === `Renumber ${list} in reading order`)?.run(sheet, '');
+    geometryCommands.find(({ name }) => name === WORDS.renumberInReadingOrder(list))?.run(sheet, '');
   };
   const show = (defect: Defect): void => {
     editor.select(subjectsOf(defect));
@@ -27,11 +28,7 @@ export function CleanUpPart({ sheet }: { readonly sheet: SheetController }) {
   };
   return (
     <>
-      {found ? (
-        <Hint>{found.length === 0 ? 'Nothing needs mending.' : 'Each can be shown and mended.'}</Hint>
-      ) : (
-        <Hint>A large model is looked over when you ask for it in the command field: clean up.</Hint>
-      )}
+      {found ? <Hint>{found.length === 0 ? WORDS.nothingNeedsMending : WORDS.hint}</Hint> : <Hint>{WORDS.largeModel}</Hint>}
       {(found ?? []).slice(0, SHOWN).map((defect, i) => (
         <div key={i}>
           <TextButton onPress={() => show(defect)}>{defect.words}</TextButton>
@@ -40,10 +37,10 @@ export function CleanUpPart({ sheet }: { readonly sheet: SheetController }) {
           </Row>
         </div>
       ))}
-      {found && found.length > 1 && <Button onPress={() => all?.run(sheet, '')}>Mend all {found.length}</Button>}
+      {found && found.length > 1 && <Button onPress={() => all?.run(sheet, '')}>{WORDS.mendAll(found.length)}</Button>}
       <Row>
-        <Button onPress={() => names('nodes')}>Number nodes anew</Button>
-        <Button onPress={() => names('members')}>Letter members anew</Button>
+        <Button onPress={() => names('nodes')}>{WORDS.numberNodesAnew}</Button>
+        <Button onPress={() => names('members')}>{WORDS.letterMembersAnew}</Button>
       </Row>
     </>
   );

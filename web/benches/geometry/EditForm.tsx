@@ -11,6 +11,7 @@ import type { SheetController } from '../../sheet/controller';
 import { PickTool } from '../../sheet/tools/pick-tool';
 import { Button, Columns, Hint, Row } from '../../ui/controls';
 import { ArgumentField } from './ArgumentField';
+import { editForm as WORDS } from '../words';
 
 interface EditFormProps<A extends Arguments> {
   readonly sheet: SheetController;
@@ -61,7 +62,7 @@ export function EditForm<A extends Arguments>({ sheet, edit, chosen }: EditFormP
 
   const show = (name: string): void => {
     const { shown, kind } = edit.arguments[name]!;
-    const asked = shown === 'way' ? ['Click where the way begins.', 'Click where it leads.'] : ['Click the point.'];
+    const asked = shown === 'way' ? [WORDS.clickWhereTheWayBegins, WORDS.clickWhereItLeads] : [WORDS.clickThePoint];
     sheet.take(
       new PickTool(sheet, asked, ([from, to]) => {
         if (shown === 'way') change(name, minus(to!, from!));
@@ -95,7 +96,7 @@ export function EditForm<A extends Arguments>({ sheet, edit, chosen }: EditFormP
         return (
           shown && (
             <Button key={name} onPress={() => show(name)}>
-              {shown === 'way' ? 'By two points' : 'Point at it'}
+              {shown === 'way' ? WORDS.byTwoPoints : WORDS.pointAtIt}
             </Button>
           )
         );
@@ -105,7 +106,7 @@ export function EditForm<A extends Arguments>({ sheet, edit, chosen }: EditFormP
         <Button isDisabled={intent === undefined || refused !== undefined} onPress={apply}>
           {edit.done ?? edit.name}
         </Button>
-        {touched && <Button onPress={() => setTouched(false)}>Cancel</Button>}
+        {touched && <Button onPress={() => setTouched(false)}>{WORDS.cancel}</Button>}
       </Row>
     </>
   );

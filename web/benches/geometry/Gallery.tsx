@@ -8,6 +8,7 @@ import { typicals } from '@rigid-beam/core/model/typical/all';
 import { initialValues, type Typical } from '@rigid-beam/core/model/typical/typical';
 import { sketchMarkup } from '@rigid-beam/drawing/sketch';
 import { pictureFace } from '../../ui/controls';
+import { gallery as WORDS } from '../words';
 
 const SIZE = { width: 72, height: 46 };
 
@@ -38,7 +39,7 @@ interface GalleryProps {
 export function Gallery({ chosen, onChoose }: GalleryProps) {
   const markups = useMemo(() => typicals.map((typical) => sketchMarkup(modelOf(typical), undefined, -1, SIZE)), []);
   return (
-    <Pictures role="group" aria-label="Typical structures">
+    <Pictures role="group" aria-label={WORDS.typicalStructures}>
       {typicals.map(({ id, title }, i) => (
         <Tile key={id} aria-pressed={id === chosen} onPress={() => onChoose(id)}>
           <svg

@@ -10,8 +10,9 @@ import { useEditor, useEditorState } from '../../session/use-editor';
 import { Button, Columns, Hint, PlainButton, Row, ToggleButton } from '../../ui/controls';
 import { QuantityField } from '../../ui/QuantityField';
 import { TextLine } from '../../ui/TextLine';
+import { gridPart as WORDS } from '../words';
 
-const WORDS: Record<AxisName, string> = { x: 'Bays along X', y: 'Levels', z: 'Frames along Z' };
+const LINES: Record<AxisName, string> = { x: WORDS.baysAlongX, y: WORDS.levels, z: WORDS.framesAlongZ };
 
 /** Named grid lines as spacings; the structure follows them when it is told to. */
 export function GridPart() {
@@ -30,19 +31,19 @@ export function GridPart() {
   return (
     <>
       <ToggleButton isSelected={follows} onChange={setFollows}>
-        The structure follows
+        {WORDS.theStructureFollows}
       </ToggleButton>
       {axes.map((axis) => {
         const lines = model.grid?.[axis];
         return lines ? (
           <div key={axis}>
             <TextLine
-              label={`${WORDS[axis]} (${unit})`}
+              label={`${LINES[axis]} (${unit})`}
               value={showSpacings(lines.steps, unit)}
               understand={(text) => {
                 const parsed = parseSpacings(text, unit);
                 return parsed.ok
-                  ? { ok: true, words: `= ${parsed.steps.length + 1} lines` }
+                  ? { ok: true, words: WORDS.lines(parsed.steps.length + 1) }
                   : { ok: false, words: parsed.reason };
               }}
               onCommit={(text) => {
@@ -52,14 +53,14 @@ export function GridPart() {
             />
             <Columns>
               <QuantityField
-                label="First line at"
+                label={WORDS.firstLineAt}
                 value={lines.from}
                 dimension="length"
                 unit={unit}
                 onCommit={(from) => from !== undefined && set(axis, { ...lines, from })}
               />
               <TextLine
-                label="Names"
+                label={WORDS.names}
                 value={lines.names?.join(', ') ?? ''}
                 placeholder={linesOf(axis, { ...lines, names: [] })
                   .map(({ name }) => name)
@@ -67,15 +68,17 @@ export function GridPart() {
                 onCommit={(text) => set(axis, { ...lines, names: text.split(',').map((name) => name.trim().slice(0, 12)) })}
               />
             </Columns>
-            <PlainButton onPress={() => set(axis, undefined)}>Take these lines away</PlainButton>
+            <PlainButton onPress={() => set(axis, undefined)}>{WORDS.takeTheseLinesAway}</PlainButton>
           </div>
         ) : (
           <Row key={axis}>
-            <Button onPress={() => set(axis, gridThrough(model, axis) ?? { from: 0, steps: [5, 5] })}>{WORDS[axis]}: add</Button>
+            <Button onPress={() => set(axis, gridThrough(model, axis) ?? { from: 0, steps: [5, 5] })}>
+              {WORDS.add(LINES[axis])}
+            </Button>
           </Row>
         );
       })}
-      <Hint>Written as on drawings: 3×5.4 + 2.7. New lines begin where the structure has its nodes.</Hint>
+      <Hint>{WORDS.hint}</Hint>
     </>
   );
 }

@@ -12,19 +12,20 @@ import { useEditor, useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { Button, Hint, PlainButton, Row, Select } from '../../ui/controls';
 import { TextLine } from '../../ui/TextLine';
+import { selectPart as WORDS } from '../words';
 
 const OFFERED = [
-  'Select by a box',
-  'Select everything',
-  'Invert the selection',
-  'Select what is connected',
-  'Select members like this one',
-  'Select upright members',
-  'Select level members',
-  'Select inclined members',
-  'Hide the selection',
-  'Show only the selection',
-  'Show all that is hidden',
+  WORDS.selectByABox,
+  WORDS.selectEverything,
+  WORDS.invertTheSelection,
+  WORDS.selectWhatIsConnected,
+  WORDS.selectMembersLikeThisOne,
+  WORDS.selectUprightMembers,
+  WORDS.selectLevelMembers,
+  WORDS.selectInclinedMembers,
+  WORDS.hideTheSelection,
+  WORDS.showOnlyTheSelection,
+  WORDS.showAllThatIsHidden,
 ];
 
 /** Ways to select other than on the sheet, and groups that are kept with the model. */
@@ -58,9 +59,9 @@ export function SelectPart({ sheet }: { readonly sheet: SheetController }) {
       </Row>
       {planes.length > 0 && planes.length <= 400 && (
         <Select
-          label="All on a level or plane"
+          label={WORDS.allOnALevelOr}
           choices={[
-            { id: '', text: 'choose one' },
+            { id: '', text: WORDS.chooseOne },
             ...planes.map(({ axis, at, id }) => ({ id, text: `${axis.toUpperCase()} = ${showQuantity(at, unit)}` })),
           ]}
           value=""
@@ -71,8 +72,8 @@ export function SelectPart({ sheet }: { readonly sheet: SheetController }) {
         />
       )}
       <Select
-        label="All of a section"
-        choices={[{ id: '', text: 'choose one' }, ...model.sections.map(({ id }) => ({ id, text: id }))]}
+        label={WORDS.allOfASection}
+        choices={[{ id: '', text: WORDS.chooseOne }, ...model.sections.map(({ id }) => ({ id, text: id }))]}
         value=""
         onChange={(section) =>
           selectChosen(editor, { nodes: [], members: model.members.filter((one) => one.section === section).map(({ id }) => id) })
@@ -85,14 +86,14 @@ export function SelectPart({ sheet }: { readonly sheet: SheetController }) {
           </Button>
           {count > 0 && (
             <PlainButton
-              aria-label={`Make ${group.id} what is selected now`}
+              aria-label={WORDS.makeSelected(group.id)}
               onPress={() => editor.edit({ type: 'put', list: 'groups', entry: { id: group.id, ...chosen }, key: group.id })}
             >
-              take selection
+              {WORDS.takeSelection}
             </PlainButton>
           )}
           <PlainButton
-            aria-label={`Remove group ${group.id}`}
+            aria-label={WORDS.removeGroup(group.id)}
             onPress={() => editor.edit({ type: 'remove', list: 'groups', keys: [group.id] })}
           >
             ✕
@@ -101,19 +102,19 @@ export function SelectPart({ sheet }: { readonly sheet: SheetController }) {
       ))}
       {count > 0 ? (
         <TextLine
-          label="Name the selection as a group"
+          label={WORDS.nameSelection}
           value=""
           understand={(text) =>
             groups.some(({ id }) => id === text.trim())
-              ? { ok: false, words: 'there is already a group of this name' }
-              : { ok: true, words: `${count} things` }
+              ? { ok: false, words: WORDS.groupExists }
+              : { ok: true, words: WORDS.things(count) }
           }
           onCommit={(text) =>
             text.trim() && editor.edit({ type: 'put', list: 'groups', entry: { id: text.trim().slice(0, 64), ...chosen } })
           }
         />
       ) : (
-        <Hint>Select something to keep it as a group.</Hint>
+        <Hint>{WORDS.selectFirst}</Hint>
       )}
     </>
   );

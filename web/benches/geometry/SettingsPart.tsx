@@ -4,14 +4,15 @@ import { displayChoices, unitSystems, type DisplayUnits } from '@rigid-beam/core
 import { useDisplay, useEditor, useEditorState } from '../../session/use-editor';
 import { Columns, PanelSubtitle, Select } from '../../ui/controls';
 import { NameField } from '../../ui/NameField';
+import { settingsPart as WORDS } from '../words';
 
 const UNIT_LABELS: Record<keyof DisplayUnits, string> = {
-  length: 'Lengths',
-  force: 'Forces',
-  moment: 'Moments',
-  stress: 'Stresses',
-  deflection: 'Deflections',
-  section: 'Sections',
+  length: WORDS.lengths,
+  force: WORDS.forces,
+  moment: WORDS.moments,
+  stress: WORDS.stresses,
+  deflection: WORDS.deflections,
+  section: WORDS.sections,
 };
 
 /** What holds for the model as a whole: its title, its units and what the analysis counts. */
@@ -30,12 +31,12 @@ function Settings() {
   const analysis = useEditorState((state) => state.model.analysis);
   return (
     <>
-      <NameField label="Title" value={title} onCommit={(next) => editor.edit({ type: 'set', settings: { title: next } })} />
+      <NameField label={WORDS.title} value={title} onCommit={(next) => editor.edit({ type: 'set', settings: { title: next } })} />
       <Select
-        label="Shear deformation"
+        label={WORDS.shearDeformation}
         choices={[
-          { id: 'no', text: 'Left out' },
-          { id: 'yes', text: 'Counted, where shear areas are known' },
+          { id: 'no', text: WORDS.leftOut },
+          { id: 'yes', text: WORDS.counted },
         ]}
         value={analysis?.shearDeformation ? 'yes' : 'no'}
         onChange={(id) => editor.edit({ type: 'set', settings: { analysis: { ...analysis, shearDeformation: id === 'yes' } } })}
@@ -54,12 +55,12 @@ function Units() {
   const system = unitSystems.find(({ units }) => keys.every((key) => units[key] === display[key]));
   return (
     <>
-      <PanelSubtitle>Units shown</PanelSubtitle>
+      <PanelSubtitle>{WORDS.unitsShown}</PanelSubtitle>
       <Select
-        label="Units"
+        label={WORDS.units}
         choices={[
           ...unitSystems.map(({ id, words }) => ({ id, text: words })),
-          ...(system ? [] : [{ id: 'own', text: 'Own choice' }]),
+          ...(system ? [] : [{ id: 'own', text: WORDS.ownChoice }]),
         ]}
         value={system?.id ?? 'own'}
         onChange={(id) => {

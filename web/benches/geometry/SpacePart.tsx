@@ -12,11 +12,12 @@ import { useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { Button, Columns, Hint, Select } from '../../ui/controls';
 import { QuantityField } from '../../ui/QuantityField';
+import { spacePart as WORDS } from '../words';
 
 const PLANES: Record<AxisName, string> = {
-  z: 'upright, X and Y (a frame)',
-  x: 'upright, Z and Y (a side)',
-  y: 'level, X and Z (a floor)',
+  z: WORDS.uprightFrame,
+  x: WORDS.uprightSide,
+  y: WORDS.level,
 };
 
 /** From plane to space, and the plane one draws on there. */
@@ -32,9 +33,9 @@ export function SpacePart({ sheet }: { readonly sheet: SheetController }) {
             if (make(sheet, intoSpace(model)) === undefined) sheet.view.lookAt('corner');
           }}
         >
-          Make it a space model
+          {WORDS.makeItASpaceModel}
         </Button>
-        <Hint>The frame stays where it is, and its supports hold it upright.</Hint>
+        <Hint>{WORDS.hint}</Hint>
       </>
     );
   const axis = plane?.axis ?? 'z';
@@ -48,8 +49,8 @@ export function SpacePart({ sheet }: { readonly sheet: SheetController }) {
   return (
     <>
       <Select
-        label="Plane"
-        choices={[{ id: '', text: 'none chosen' }, ...axisNames.map((id) => ({ id, text: PLANES[id] }))]}
+        label={WORDS.plane}
+        choices={[{ id: '', text: WORDS.noneChosen }, ...axisNames.map((id) => ({ id, text: PLANES[id] }))]}
         value={plane?.axis ?? ''}
         onChange={(id) => sheet.view.usePlane(id === '' ? undefined : { axis: id as AxisName, at: 0 })}
       />
@@ -63,9 +64,9 @@ export function SpacePart({ sheet }: { readonly sheet: SheetController }) {
             onCommit={(at) => at !== undefined && sheet.view.usePlane({ ...plane, at })}
           />
           <Select
-            label="Through"
+            label={WORDS.through}
             choices={[
-              { id: '', text: 'choose one' },
+              { id: '', text: WORDS.chooseOne },
               ...places.map(([at, name]) => ({ id: String(at), text: `${name} ${showQuantity(at, unit)}`.trim() })),
             ]}
             value={places.some(([at]) => at === plane.at) ? String(plane.at) : ''}
@@ -79,7 +80,7 @@ export function SpacePart({ sheet }: { readonly sheet: SheetController }) {
             sheet.view.lookAt(plane.axis === 'z' ? 'front' : plane.axis === 'x' ? 'side' : 'plan');
           }}
         >
-          Look straight at it
+          {WORDS.lookStraightAtIt}
         </Button>
       )}
     </>

@@ -15,6 +15,7 @@ import { Button, Hint, PanelSubtitle, Row, Select } from '../../ui/controls';
 import { Gallery } from './Gallery';
 import { QuantityField } from '../../ui/QuantityField';
 import { TextLine } from '../../ui/TextLine';
+import { typicalPart as WORDS } from '../words';
 
 /** Structures that are built again and again: chosen as a picture, measured, seen on the sheet as they will be, and placed. */
 export function TypicalPart({ sheet }: { readonly sheet: SheetController }) {
@@ -63,7 +64,7 @@ function Chooser({ sheet, model }: { readonly sheet: SheetController; readonly m
   };
   const pick = (): void =>
     sheet.take(
-      new PickTool(sheet, ['Click where its lower left corner stands.'], ([point]) => setAt(point!), {
+      new PickTool(sheet, [WORDS.clickWhere], ([point]) => setAt(point!), {
         hovered: ([point]) => setAt(point!),
       }),
     );
@@ -73,7 +74,7 @@ function Chooser({ sheet, model }: { readonly sheet: SheetController; readonly m
 
   return (
     <>
-      {isOffered && <PanelSubtitle>Typical structures</PanelSubtitle>}
+      {isOffered && <PanelSubtitle>{WORDS.typicalStructures}</PanelSubtitle>}
       {isOffered && <Gallery chosen={id} onChoose={choose} />}
       {typical?.fields.map((field) => (
         <ValueField
@@ -85,14 +86,14 @@ function Chooser({ sheet, model }: { readonly sheet: SheetController; readonly m
         />
       ))}
       {fault && <Hint role="alert">{fault}.</Hint>}
-      {typical && typical.space === 'space' && model.space === 'plane' && <Hint>This becomes a space model with it.</Hint>}
+      {typical && typical.space === 'space' && model.space === 'plane' && <Hint>{WORDS.becomesSpace}</Hint>}
       {typical && (
         <Row>
           <Button isDisabled={!intent} onPress={place}>
-            Place it
+            {WORDS.placeIt}
           </Button>
-          <Button onPress={pick}>Show where</Button>
-          <Button onPress={() => choose(undefined)}>Cancel</Button>
+          <Button onPress={pick}>{WORDS.showWhere}</Button>
+          <Button onPress={() => choose(undefined)}>{WORDS.cancel}</Button>
         </Row>
       )}
     </>
@@ -120,7 +121,7 @@ function ValueField({ field, value, unit, onChange }: ValueFieldProps) {
             return parsed.ok
               ? {
                   ok: true,
-                  words: `= ${parsed.steps.length} × , together ${showSpacings([parsed.steps.reduce((a, b) => a + b, 0)], unit)} ${unit}`,
+                  words: WORDS.together(parsed.steps.length, showSpacings([parsed.steps.reduce((a, b) => a + b, 0)], unit), unit),
                 }
               : { ok: false, words: parsed.reason };
           }}

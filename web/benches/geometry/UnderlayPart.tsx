@@ -12,6 +12,7 @@ import { QuantityField } from '../../ui/QuantityField';
 import { Slider } from '../../ui/Slider';
 import { unseen } from '../../ui/theme';
 import { calibrate, hideOrShow, level, measure, move, putUnderlay, UNDERLAY_FILES } from '../../commands/underlay-actions';
+import { underlayPart as WORDS } from '../words';
 
 const HiddenInput = styled.input`
   ${unseen}
@@ -43,7 +44,7 @@ export function UnderlayPart({ sheet }: { readonly sheet: SheetController }) {
         ref={file}
         type="file"
         tabIndex={-1}
-        aria-label="Picture or PDF for the underlay"
+        aria-label={WORDS.file}
         accept={UNDERLAY_FILES}
         onChange={(event) => {
           void put(event.target.files?.[0]);
@@ -52,10 +53,10 @@ export function UnderlayPart({ sheet }: { readonly sheet: SheetController }) {
       />
       <Columns>
         <Button isDisabled={reading} onPress={() => file.current?.click()}>
-          {reading ? 'Reading …' : underlay ? 'Another file' : 'Put a file behind'}
+          {reading ? WORDS.reading : underlay ? WORDS.anotherFile : WORDS.putAFileBehind}
         </Button>
         <QuantityField
-          label="Page of a PDF"
+          label={WORDS.pageOfAPdf}
           value={page}
           dimension="number"
           unit=""
@@ -63,12 +64,12 @@ export function UnderlayPart({ sheet }: { readonly sheet: SheetController }) {
         />
       </Columns>
       {trouble && <Hint role="alert">{trouble}</Hint>}
-      {underlay ? <Placing sheet={sheet} underlay={underlay} /> : <Hint>A page of a PDF, a PNG, JPEG or SVG, to trace on.</Hint>}
+      {underlay ? <Placing sheet={sheet} underlay={underlay} /> : <Hint>{WORDS.hint}</Hint>}
     </>
   );
 }
 
-const PLANES: Record<AxisName, string> = { z: 'Upright, facing front', y: 'Lying, as a plan', x: 'Upright, facing the side' };
+const PLANES: Record<AxisName, string> = { z: WORDS.uprightFacingFront, y: WORDS.lyingAsAPlan, x: WORDS.uprightFacingTheSide };
 
 function Placing({ sheet, underlay }: { readonly sheet: SheetController; readonly underlay: Underlay }) {
   const editor = useEditor();
@@ -77,15 +78,15 @@ function Placing({ sheet, underlay }: { readonly sheet: SheetController; readonl
   const across = underlay.across ?? 'z';
   return (
     <>
-      <Button onPress={() => calibrate(sheet)}>Calibrate by two points</Button>
+      <Button onPress={() => calibrate(sheet)}>{WORDS.calibrateByTwoPoints}</Button>
       <Row>
-        <Button onPress={() => measure(sheet)}>Measure</Button>
-        <Button onPress={() => move(sheet)}>Move</Button>
-        <Button onPress={() => level(sheet)}>Level it</Button>
+        <Button onPress={() => measure(sheet)}>{WORDS.measure}</Button>
+        <Button onPress={() => move(sheet)}>{WORDS.move}</Button>
+        <Button onPress={() => level(sheet)}>{WORDS.levelIt}</Button>
       </Row>
       {model.space === 'space' && (
         <Select
-          label="It lies"
+          label={WORDS.itLies}
           choices={axisNames.map((axis) => ({ id: axis, text: PLANES[axis] })).reverse()}
           value={across}
           onChange={(axis) => change({ across: axis as AxisName })}
@@ -102,24 +103,24 @@ function Placing({ sheet, underlay }: { readonly sheet: SheetController; readonl
           />
         )}
         <QuantityField
-          label="Turned by (°)"
+          label={WORDS.turnedBy}
           value={underlay.angle ?? 0}
           dimension="number"
           unit=""
           onCommit={(angle) => change({ angle: angle ?? 0 })}
         />
       </Columns>
-      <Hint aria-hidden>Strength</Hint>
+      <Hint aria-hidden>{WORDS.strength}</Hint>
       <Slider
-        label="Strength of the underlay"
+        label={WORDS.strengthOfTheUnderlay}
         range={[0, 1]}
         step={0.05}
         value={underlay.strength ?? 0.5}
         onChange={(strength) => change({ strength })}
       />
       <Row>
-        <Button onPress={() => hideOrShow(sheet)}>{(underlay.strength ?? 0.5) > 0 ? 'Hide' : 'Show'}</Button>
-        <Button onPress={() => editor.edit({ type: 'underlay', change: null })}>Take it away</Button>
+        <Button onPress={() => hideOrShow(sheet)}>{(underlay.strength ?? 0.5) > 0 ? WORDS.hide : WORDS.show}</Button>
+        <Button onPress={() => editor.edit({ type: 'underlay', change: null })}>{WORDS.takeItAway}</Button>
       </Row>
     </>
   );

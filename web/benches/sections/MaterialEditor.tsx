@@ -5,13 +5,14 @@ import { useDisplay, useEditor } from '../../session/use-editor';
 import { Columns, Stack } from '../../ui/controls';
 import { NameField } from '../../ui/NameField';
 import { QuantityField } from '../../ui/QuantityField';
+import { materialEditor as WORDS } from '../words';
 
 /** What a material may have besides E; a stress is in the unit of the project. */
 const MORE = [
-  { key: 'nu', label: 'Poisson’s ratio', dimension: 'number', unit: '' },
-  { key: 'density', label: 'Density', dimension: 'density', unit: 'kg/m3' },
-  { key: 'alpha', label: 'Expansion', dimension: 'expansion', unit: '1/K' },
-  { key: 'fy', label: 'Yield stress', dimension: 'stress', unit: undefined },
+  { key: 'nu', label: WORDS.poissonsRatio, dimension: 'number', unit: '' },
+  { key: 'density', label: WORDS.density, dimension: 'density', unit: 'kg/m3' },
+  { key: 'alpha', label: WORDS.expansion, dimension: 'expansion', unit: '1/K' },
+  { key: 'fy', label: WORDS.yieldStress, dimension: 'stress', unit: undefined },
 ] as const;
 
 /** A material changed in place. */
@@ -27,7 +28,7 @@ export function MaterialEditor({ material }: { readonly material: Material }) {
   };
   return (
     <Stack>
-      <NameField label="Material" value={material.id} onCommit={(id) => put({ ...material, id })} />
+      <NameField label={WORDS.material} value={material.id} onCommit={(id) => put({ ...material, id })} />
       <Columns>
         <QuantityField
           label="E"

@@ -10,7 +10,7 @@ import { useEditor, useEditorState, useModel } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { ApplyTool } from '../../sheet/tools/apply-tool';
 import { Button, Hint, Row, Stack, ToggleButton } from '../../ui/controls';
-import { STOCK } from './section-words';
+import { STOCK } from '../words';
 
 /** One of what members are made of. */
 export interface StockItem {

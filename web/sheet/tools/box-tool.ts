@@ -2,8 +2,9 @@ import { worldPath, type Item } from '@rigid-beam/drawing/display-list';
 import type { SheetController } from '../controller';
 import { inBox } from '../in-box';
 import type { Tool, ToolPointer } from './tool';
+import { boxTool as WORDS } from '../words';
 
-export const BOX_HINT = 'All that the box touches is selected; with Alt only what lies wholly inside, with Shift in addition.';
+export const BOX_HINT = WORDS.hint;
 
 /** The box between two places of the sheet: dashed where touching is enough. */
 export function boxItems(sheet: SheetController, from: ToolPointer, to: ToolPointer): Item[] {

@@ -13,6 +13,7 @@ import { PointCursor } from './point-cursor';
 import { notationOf } from './read-step';
 import { snapItems } from './snap-items';
 import type { Tool, ToolPointer } from './tool';
+import { drawTool as WORDS } from '../words';
 
 type State = { readonly name: 'idle' } | { readonly name: 'drawing'; readonly from: Point; readonly node: string };
 
@@ -40,9 +41,7 @@ export class DrawTool implements Tool {
   }
 
   get hint(): string {
-    return this.state.name === 'idle'
-      ? 'Click where the first node stands, or type its place: across by up.'
-      : `Click the next node (Shift: level, upright or at 45°), or type ${notationOf(this.space)}. Escape ends the chain.`;
+    return this.state.name === 'idle' ? WORDS.first : WORDS.next(notationOf(this.space));
   }
 
   move(event: ToolPointer): void {
@@ -105,7 +104,7 @@ export class DrawTool implements Tool {
     if (this.space === 'space')
       return `${length}: ${by.map((part) => showQuantity(part, unit).replace(` ${unit}`, '')).join(' by ')}`;
     const angle = (Math.atan2(by[1], by[0]) * 180) / Math.PI;
-    return `${length} at ${Number(angle.toFixed(1)) + 0}°`;
+    return WORDS.at(length, Number(angle.toFixed(1)) + 0);
   }
 
   private unit(): string {
@@ -124,7 +123,7 @@ export class DrawTool implements Tool {
     const [x, y, z] = at.map((part) => Number(part.toFixed(6)) + 0) as [number, number, number];
     const place: Point = [x, y, z];
     const node = model.nodes.find((one) => distance(pointOf(one), place) < COINCIDENT);
-    if (node) return { kind: 'node', at: pointOf(node), node: node.id, on: [], words: `node ${node.id}` };
+    if (node) return { kind: 'node', at: pointOf(node), node: node.id, on: [], words: WORDS.node(node.id) };
     return { kind: 'grid', at: place, on: [], words: '' };
   }
 
@@ -170,8 +169,8 @@ export class DrawTool implements Tool {
     const crossings = found.filter(({ kind }) => kind === 'crossing' || kind === 'unjoined');
     if (crossings.length > 1 && member !== undefined) {
       const others = [...new Set(crossings.flatMap((one) => one.members))].filter((id) => id !== member);
-      const words = `Member ${member} crosses ${others.join(', ')} without a joint.`;
-      this.sheet.offer({ words, action: 'Make joints', intent: { type: 'joints', members: [member] } });
+      const words = WORDS.crosses(member, others.join(', '));
+      this.sheet.offer({ words, action: WORDS.makeJoints, intent: { type: 'joints', members: [member] } });
     } else if (found[0]) this.sheet.offer({ words: `${found[0].words}.`, action: found[0].repair, intent: found[0].intent });
   }
 }

@@ -12,6 +12,7 @@ import { viewOf } from '../view-of';
 import type { SheetController } from '../controller';
 import { findTarget, type Target } from './find-target';
 import type { Tool, ToolPointer } from './tool';
+import { loadTool as WORDS } from '../words';
 
 export const LOAD_TOOL = 'load';
 
@@ -49,11 +50,11 @@ export class LoadTool implements Tool {
   get hint(): string {
     const { phrase, caseId } = this.inHand();
     const display = { ...defaultDisplay, ...this.sheet.editor.state.model.display };
-    const on = { node: 'node', member: 'member', either: 'node or member' }[actsOn(phrase)];
+    const on = { node: 'node', member: 'member', either: WORDS.nodeOrMember }[actsOn(phrase)];
     const made = this.pointed && this.made(this.pointed);
-    if (made && !made.ok) return `Not there: ${made.reason}.`;
-    const turns = phrase.kind === 'temperature' || phrase.kind === 'fit' ? '' : ' Tab turns it.';
-    return `${phraseWords(phrase, display)} in ${caseId}: click each ${on} that gets it.${turns} Escape ends.`;
+    if (made && !made.ok) return WORDS.notThere(made.reason);
+    const turns = phrase.kind === 'temperature' || phrase.kind === 'fit' ? '' : WORDS.tabTurnsIt;
+    return WORDS.hint(phraseWords(phrase, display), caseId, on, turns);
   }
 
   down(event: ToolPointer): void {
@@ -108,7 +109,7 @@ export class LoadTool implements Tool {
     const intents = made?.ok ? made.loads.map((entry): Intent => ({ type: 'put', list: 'loads', entry })) : [];
     if (intents.length === 0) return;
     const display = { ...defaultDisplay, ...this.sheet.editor.state.model.display };
-    const label = `Put ${phraseWords(this.inHand().phrase, display)} on ${target.kind} ${target.id}`;
+    const label = WORDS.putOn(phraseWords(this.inHand().phrase, display), target.kind, target.id);
     this.sheet.editor.edit(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label }, label);
   }
 
@@ -132,7 +133,7 @@ export class LoadTool implements Tool {
       ...model,
       members,
       nodes: model.nodes.filter((node) => ends.has(node.id)),
-      loads: loads.map((load, i) => ({ ...load, id: `in hand ${i}` })),
+      loads: loads.map((load, i) => ({ ...load, id: WORDS.inHand(i) })),
     };
     const { state } = this.sheet.editor;
     const view = viewOf(state, this.sheet.view.seen(), undefined, this.sheet.view.camera.scale, 'still');

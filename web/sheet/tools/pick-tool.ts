@@ -7,8 +7,9 @@ import type { SheetController } from '../controller';
 import { PointCursor } from './point-cursor';
 import { snapItems } from './snap-items';
 import type { Tool, ToolPointer } from './tool';
+import { pickTool as WORDS } from '../words';
 
-const BY_KEYS = 'Arrow keys and Enter do it too, or type its place.';
+const BY_KEYS = WORDS.hint;
 
 interface PickOptions {
   /** What is shown while the mark moves, for a preview. */

@@ -5,6 +5,7 @@ import type { Snap } from '@rigid-beam/drawing/snap';
 import type { SheetController } from '../controller';
 import { notationOf, readStep } from './read-step';
 import type { ToolPointer } from './tool';
+import { pointCursor as WORDS } from '../words';
 
 /** What a tool that takes points wants of each. */
 export interface PointWish {
@@ -19,7 +20,7 @@ export interface PointWish {
   readonly taken: (at: Snap) => void;
 }
 
-const PLACE = 'across by up, from the origin';
+const PLACE = WORDS.notation;
 
 /** Whether a key begins a place or a way that is typed. */
 export const isPlaceKey = (event: KeyboardEvent): boolean =>
@@ -62,7 +63,7 @@ export class PointCursor {
       hint: this.wish.from() ? notationOf(this.sheet.editor.state.model.space) : PLACE,
       first: event.key,
       commit: (text) => this.typed(text),
-      ...(!this.wish.from() && { label: 'Place on the drawing' }),
+      ...(!this.wish.from() && { label: WORDS.placeOnTheDrawing }),
     });
     event.preventDefault();
     return true;

@@ -1,12 +1,10 @@
 import type { Model } from '@rigid-beam/core/model/model';
 import { size, times, type Point } from '@rigid-beam/core/model/point';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
+import { readStep as WORDS } from '../words';
 
 /** How a way is typed while drawing; shown on the sheet. */
-export const notationOf = (space: Model['space']): string =>
-  space === 'plane'
-    ? 'a length · length at degrees · across by up · to across by up'
-    : 'a length · across by up by forward · to across by up by forward';
+export const notationOf = (space: Model['space']): string => (space === 'plane' ? WORDS.notationInPlane : WORDS.notationInSpace);
 
 export type Step =
   { readonly ok: true; readonly by: Point; readonly absolute: boolean } | { readonly ok: false; readonly reason: string };
@@ -19,29 +17,28 @@ export type Step =
 export function readStep(text: string, unit: string, toward: Point, what: 'way' | 'place', space: Model['space']): Step {
   const length = (part: string): number => {
     const parsed = parseQuantity(part, 'length', unit);
-    if (!parsed.ok) throw new StepFault(`“${part.trim()}” is no length: ${parsed.reason}`);
+    if (!parsed.ok) throw new StepFault(WORDS.isNoLength(part.trim(), parsed.reason));
     return parsed.value;
   };
   try {
     const [, to, rest] = /^\s*(to\b)?(.*)$/.exec(text) as unknown as [string, string | undefined, string];
     const absolute = to !== undefined || what === 'place';
     const parts = rest.split(/\bby\b/);
-    if (parts.length > 3 || (parts.length === 3 && space === 'plane'))
-      throw new StepFault('a place in the plane is written: across by up');
+    if (parts.length > 3 || (parts.length === 3 && space === 'plane')) throw new StepFault(WORDS.twoParts);
     if (parts.length > 1)
       return finished(
         [length(parts[0]!), length(parts[1]!), parts[2] === undefined ? 0 : length(parts[2])],
         absolute ? 'the origin' : 'here',
       );
-    if (absolute) throw new StepFault('a place is written: across by up');
+    if (absolute) throw new StepFault(WORDS.threeParts);
     const [, reach, turn] = /^(.*)\bat\b(.*)$/.exec(rest) ?? [];
     if (reach === undefined || turn === undefined) {
       const far = size(toward);
-      if (far === 0) throw new StepFault('point where it leads, or give an angle');
+      if (far === 0) throw new StepFault(WORDS.noAngle);
       return finished(times(toward, length(rest) / far), 'here');
     }
     const angle = parseQuantity(turn, 'angle', 'deg');
-    if (!angle.ok) throw new StepFault(`“${turn.trim()}” is no angle: ${angle.reason}`);
+    if (!angle.ok) throw new StepFault(WORDS.isNoAngle(turn.trim(), angle.reason));
     return finished([length(reach) * Math.cos(angle.value), length(reach) * Math.sin(angle.value), 0], 'here');
   } catch (fault) {
     if (fault instanceof StepFault) return { ok: false, reason: fault.message };
@@ -52,6 +49,6 @@ export function readStep(text: string, unit: string, toward: Point, what: 'way' 
 class StepFault extends Error {}
 
 function finished(by: Point, from: 'here' | 'the origin'): Step {
-  if (from === 'here' && size(by) < 1e-6) return { ok: false, reason: 'the way has no length' };
+  if (from === 'here' && size(by) < 1e-6) return { ok: false, reason: WORDS.noWay };
   return { ok: true, by, absolute: from === 'the origin' };
 }

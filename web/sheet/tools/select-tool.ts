@@ -10,6 +10,7 @@ import { removalOf, removalWords } from '../removal';
 import { BOX_HINT, boxItems, selectInBox } from './box-tool';
 import { snapItems } from './snap-items';
 import type { Tool, ToolPointer } from './tool';
+import { selectTool as WORDS } from '../words';
 
 type State =
   | { readonly name: 'idle' }
@@ -24,7 +25,7 @@ type State =
   | { readonly name: 'panning' | 'turning'; readonly last: ToolPointer };
 
 const SLACK = 4;
-const REMOVE = 'Remove all of it';
+const REMOVE = WORDS.removeAllOfIt;
 /** More than this is removed without a list of what goes along. */
 const MANY = 200;
 
@@ -48,7 +49,7 @@ export class SelectTool implements Tool {
 
   get hint(): string {
     if (this.state.name === 'boxing') return BOX_HINT;
-    return 'Click a value to type over it. Drag a node to move it; drag over the paper to select.';
+    return WORDS.hint;
   }
 
   get cursor(): string {
@@ -163,7 +164,7 @@ export class SelectTool implements Tool {
     const offered = this.sheet.store.getState().offer?.action === REMOVE;
     this.sheet.offer(undefined);
     if (also === '' || offered) editor.edit(intent);
-    else this.sheet.offer({ words: `Removing this takes along ${also}.`, action: REMOVE, intent });
+    else this.sheet.offer({ words: WORDS.removingThisTakesAlong(also), action: REMOVE, intent });
   }
 
   overlay(): Item[] {
@@ -228,7 +229,7 @@ export class SelectTool implements Tool {
       this.pending = {
         type: 'batch',
         intents: [this.pending, { type: 'merge', pairs: [[to.node, dropped!]] }],
-        label: `Merge node ${dropped}`,
+        label: WORDS.mergeNode(dropped),
       };
     }
     if (this.pending) this.sheet.editor.preview(this.pending);

@@ -5,6 +5,7 @@ import { glanceAt, openModel } from '../../../server/models';
 import { Ahead } from '../../../workspace/Ahead';
 import { StoredPicture } from '../../../workspace/StoredPicture';
 import { Workspace } from '../../../workspace/Workspace';
+import { page as WORDS } from '../../words';
 
 interface Props {
   readonly params: Promise<{ readonly id: string }>;
@@ -15,7 +16,7 @@ const glance = cache(glanceAt);
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
   const model = await glance((await params).id);
-  return { title: model ? `${model.title || 'Untitled'} · Rigid Beam` : 'No such model · Rigid Beam' };
+  return { title: model ? WORDS.titled(model.title || WORDS.untitled) : WORDS.noSuchModelRigidBeam };
 }
 
 /** The stored picture goes out at once; the model follows behind it. */

@@ -3,12 +3,13 @@ import { changeModel, openModel, removeModel } from '../../../../server/models';
 import { readRequest } from '../../../../server/read-request';
 import { ChangeModelRequest } from '../../../../server/requests';
 import { badRequest, notFound, ok } from '../../../../server/respond';
+import { route as WORDS } from '../../../words';
 
 export { notAllowed as POST, notAllowed as PUT } from '../../../../server/respond';
 
 export const GET = modelDoor(async (_, id) => {
   const model = await openModel(id);
-  return model ? ok(model) : notFound('There is no such model');
+  return model ? ok(model) : notFound(WORDS.noModel);
 });
 
 export const PATCH = modelDoor(async (request, id) => {
@@ -19,4 +20,4 @@ export const PATCH = modelDoor(async (request, id) => {
 });
 
 /** Once, it goes among what was removed; twice, for good. */
-export const DELETE = modelDoor(async (_, id) => ((await removeModel(id)) ? ok({}) : notFound('There is no such model')));
+export const DELETE = modelDoor(async (_, id) => ((await removeModel(id)) ? ok({}) : notFound(WORDS.noModel)));

@@ -1,11 +1,12 @@
 import { modelDoor } from '../../../../../server/door';
 import { duplicateModel } from '../../../../../server/models';
 import { created, notFound } from '../../../../../server/respond';
+import { route as WORDS } from '../../../../words';
 
 export { notAllowed as GET, notAllowed as PUT, notAllowed as PATCH, notAllowed as DELETE } from '../../../../../server/respond';
 
 /** A copy of the model, in the same project. */
 export const POST = modelDoor(async (_, id) => {
   const copy = await duplicateModel(id);
-  return copy === undefined ? notFound('There is no such model') : created({ id: copy });
+  return copy === undefined ? notFound(WORDS.noModel) : created({ id: copy });
 });

@@ -3,6 +3,7 @@ import { fault } from '@rigid-beam/core/model/notice';
 import { modelDoor } from '../../../../../server/door';
 import { openModel } from '../../../../../server/models';
 import { badRequest, notFound } from '../../../../../server/respond';
+import { route as WORDS } from '../../../../words';
 
 export { notAllowed as POST, notAllowed as PUT, notAllowed as PATCH, notAllowed as DELETE } from '../../../../../server/respond';
 
@@ -19,13 +20,13 @@ export const GET = modelDoor(async (request, id) => {
         code: 'wrong-choice',
         path: 'format',
         value: wanted,
-        what: 'A model is not given out in this format',
-        expected: 'a format that is written of a model alone',
-        remedy: `Ask for one of ${served.map(({ id }) => id).join(', ')}`,
+        what: WORDS.notInThisFormat,
+        expected: WORDS.formatOfModels,
+        remedy: WORDS.askForOneOf(served.map(({ id }) => id).join(', ')),
       }),
     ]);
   const opened = await openModel(id);
-  if (!opened) return notFound('There is no such model');
+  if (!opened) return notFound(WORDS.noModel);
   return new Response(format.write(opened.model), {
     headers: {
       'Content-Type': `${format.mediaType}; charset=utf-8`,

@@ -5,6 +5,7 @@ import { applyRevision } from '../../../../../server/models';
 import { readRequest } from '../../../../../server/read-request';
 import { RevisionRequest } from '../../../../../server/requests';
 import { badRequest, conflict, created, notFound } from '../../../../../server/respond';
+import { route as WORDS } from '../../../../words';
 
 export { notAllowed as GET, notAllowed as PUT, notAllowed as PATCH, notAllowed as DELETE } from '../../../../../server/respond';
 
@@ -21,6 +22,6 @@ export const POST = modelDoor(async (request, id) => {
     case 'conflict':
       return conflict({ revision: result.revision, since: result.since });
     case 'missing':
-      return notFound('There is no such model');
+      return notFound(WORDS.noModel);
   }
 });

@@ -1,6 +1,7 @@
 import { modelDoor } from '../../../../../../server/door';
 import { openRevision } from '../../../../../../server/models';
 import { notFound, ok } from '../../../../../../server/respond';
+import { route as WORDS } from '../../../../../words';
 
 export {
   notAllowed as POST,
@@ -12,5 +13,5 @@ export {
 /** The patches of one revision, there and back: a page asks for long ones when it needs them. */
 export const GET = modelDoor(async (_, id, number) => {
   const found = /^\d{1,9}$/.test(number) ? await openRevision(id, Number(number)) : undefined;
-  return found ? ok(found) : notFound('There is no such revision');
+  return found ? ok(found) : notFound(WORDS.noRevision);
 });

@@ -1,0 +1,27 @@
+/** All that this room says, by the file that says it: read it through and correct it here. */
+
+export const route = {
+  noModel: 'There is no such model',
+  notInThisFormat: 'A model is not given out in this format',
+  formatOfModels: 'a format that is written of a model alone',
+  askForOneOf: (formats: string): string => `Ask for one of ${formats}`,
+  noRevision: 'There is no such revision',
+  noProject: 'There is no such project',
+};
+
+export const layout = {
+  rigidBeam: 'Rigid Beam',
+  description: 'Frames and trusses, drawn and solved',
+};
+
+export const page = {
+  untitled: 'Untitled',
+  titled: (title: string): string => `${title} · Rigid Beam`,
+  noSuchModelRigidBeam: 'No such model · Rigid Beam',
+};
+
+export const notFound = {
+  nothingHere: 'There is nothing at this address',
+  why: 'The model may have been removed. ',
+  goToTheProjects: 'Go to the projects',
+};

@@ -1,0 +1,51 @@
+/** All that this room says, by the file that says it: read it through and correct it here. */
+
+export const sheetMenu = {
+  otherChoices: 'Other choices',
+  nothingIsSelectedHere: 'Nothing is selected here.',
+};
+
+export const command = {
+  selectSomething: 'Nothing is selected. Select something first.',
+  selectNodesOrMembers: 'Nothing is selected. Select nodes or members first.',
+  selectMembersFirst: 'Select members first.',
+  selectTwoMembersOrMore: 'Select two members or more first.',
+  selectTwoNodesOrMore: 'Select two nodes or more first.',
+  refused: 'The edit was refused.',
+};
+
+export const grammar = {
+  notUnderstoodWrite: (rest: string, notationOf: string): string => `“${rest}” is not understood. Write: ${notationOf}`,
+  isMissing: (after: string): string => `“${after}” is missing.`,
+  whatIsMissing: (words: string): string => `What is missing: ${words}.`,
+  somethingIsMissing: 'Something is missing.',
+  isNoAngle: (text: string, reason: string): string => `“${text}” is no angle: ${reason}`,
+  isNoWholeNumber: (text: string, words: string): string => `“${text}” is no whole number (${words})`,
+  isNoAxisWriteX: (text: string): string => `“${text}” is no axis: write x, y or z`,
+  thereIsNoSection: (text: string): string => `There is no section “${text}”`,
+  isNotUnderstood: (text: string): string => `“${text}” is not understood`,
+  isNoLength: (text: string, reason: string): string => `“${text}” is no length: ${reason}`,
+  tooManyParts: 'a way has at most three parts: across by up by forward',
+};
+
+export const motions = {
+  tooManyParts: 'a way has at most three parts: across by up by forward',
+  isNoLength: (part: string, reason: string): string => `“${part}” is no length: ${reason}`,
+  isNoAngle: (text: string, reason: string): string => `“${text}” is no angle: ${reason}`,
+};
+
+export const placing = {
+  place: (structure: string): string => `Place ${structure}`,
+};
+
+export const underlayActions = {
+  onePlace: 'The two places are one on the picture. Show two that lie apart.',
+  clickKnownDimension: 'Click one end of a known dimension.',
+  clickOtherEnd: 'Click its other end.',
+  trueLengthBetweenThem: 'True length between them',
+  clickDimension: 'Click one end of a dimension.',
+  clickPoint: 'Click a point of the underlay.',
+  clickWhereItBelongs: 'Click where it belongs.',
+  clickPointOnLine: 'Click a point on a line that is level or upright.',
+  clickAnotherPointOnIt: 'Click another point on it.',
+};

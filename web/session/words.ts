@@ -1,0 +1,20 @@
+/** All that this room says, by the file that says it: read it through and correct it here. */
+
+export const editorState = {
+  nothingWasSolved: (failure: string): string => `Nothing was solved: ${failure}`,
+};
+
+export const editor = {
+  notTakenBack: (label: string): string => `“${label}” cannot be taken back now: the server does not answer. Try again.`,
+  stillSolving: 'The model is still being solved. Save it again when that is done.',
+  notOnTop: (label: string, clashWords: string): string => `“${label}” was not put on top of the newer state. ${clashWords}.`,
+};
+
+export const storage = {
+  theServerFailed: (status: number): string => `The server failed (${status})`,
+};
+
+export const stored = {
+  removedElsewhere: 'This model was removed in another window. What you see is still here: save it as a file to keep it.',
+  notGiven: 'The server does not give the stored state. Try again.',
+};

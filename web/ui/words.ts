@@ -1,0 +1,9 @@
+/** All that this room says, by the file that says it: read it through and correct it here. */
+
+export const appearanceButton = {
+  changeBetweenDayAndNight: 'Change between day and night',
+};
+
+export const shelf = {
+  nothingIsOpen: 'Nothing is open',
+};

@@ -1,0 +1,15 @@
+/** All that this room says, by the file that says it: read it through and correct it here. */
+
+export const readPicture = {
+  tooLarge: 'The file is larger than 40 MB. Save a smaller picture of it.',
+  otherKind: (name: string): string => `“${name}” is no PDF, PNG, JPEG or SVG file. Save it as one of these.`,
+  cannotBeRead: (name: string): string => `“${name}” cannot be read.`,
+  damaged: 'The picture cannot be read: the file is damaged, or of another kind than its name says.',
+  notGivenOut: 'The browser does not give out what it drew of this SVG. Save it as a PNG picture.',
+  damagedPdf: 'The PDF cannot be read: it is damaged or locked by a password.',
+  noPage: (numPages: number, number: number): string => `The PDF has ${numPages} pages; there is no page ${number}.`,
+};
+
+export const trace = {
+  ofTheUnderlay: (kind: string): string => `${kind} of the underlay`,
+};
