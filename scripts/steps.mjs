@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -75,6 +75,8 @@ export function install() {
       `npm install changed package-lock.json (${different.slice(0, 5).join(', ')}): the lock is out of step with the package.json files. Commit a lock that fits.`,
     );
   if (hashOf([lockFile]) !== lock) writeFileSync(lockFile, text);
+  // Made by the database that was installed before.
+  rmSync(path.join(cache, 'empty-database'), { recursive: true, force: true });
   remember('installed', lock);
 }
 

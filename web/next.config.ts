@@ -10,6 +10,8 @@ const config: NextConfig = {
   transpilePackages: ['@rigid-beam/core', '@rigid-beam/drawing'],
   serverExternalPackages: ['@electric-sql/pglite', 'pino'],
   compiler: { styledComponents: true },
+  // The checks of `npm test` look at the types; a build is not kept waiting for them a second time.
+  typescript: { ignoreBuildErrors: true },
   turbopack: { root: path.join(import.meta.dirname, '..') },
   // Browsers ask for it where a page's head comes in parts.
   rewrites: () => Promise.resolve([{ source: '/favicon.ico', destination: '/icon.svg' }]),

@@ -19,9 +19,11 @@ import { dataDirectory } from './data-directory';
 import { asFullDisk, ensureRoom } from './disk';
 import { lockDirectory, LockedError } from './lock';
 import { openDatabase, UnusableDataError } from './open';
+import { models } from './schema';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'rigid-beam-db-'));
 const migrations = path.join(__dirname, 'migrations');
+const beginnings = { migrations, template: path.join(folder, 'kept', 'empty') };
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 describe('the data directory', () => {
@@ -97,7 +99,7 @@ describe('data that cannot be used', () => {
   const fresh = (): string => mkdtempSync(path.join(folder, 'data-'));
   /** A complete database, made once and copied. */
   const whole = path.join(folder, 'whole');
-  beforeAll(async () => (await openDatabase(whole, migrations)).close(), 60_000);
+  beforeAll(async () => (await openDatabase(whole, beginnings)).close(), 60_000);
   const copy = (): string => {
     const directory = fresh();
     cpSync(whole, directory, { recursive: true });
@@ -119,7 +121,7 @@ describe('data that cannot be used', () => {
     const directory = copy();
     rmSync(path.join(directory, 'database', part), { recursive: true });
     const before = stateOf(path.join(directory, 'database'));
-    await expect(openDatabase(directory, migrations)).rejects.toThrow(
+    await expect(openDatabase(directory, beginnings)).rejects.toThrow(
       new RegExp(`is damaged: .*${part}.* missing.*Nothing was written.*npx rigid-beam restore`),
     );
     expect(stateOf(path.join(directory, 'database'))).toBe(before);
@@ -130,7 +132,7 @@ describe('data that cannot be used', () => {
     const directory = fresh();
     mkdirSync(path.join(directory, 'database'));
     writeFileSync(path.join(directory, 'database', 'letter.txt'), 'Dear …');
-    await expect(openDatabase(directory, migrations)).rejects.toThrow(UnusableDataError);
+    await expect(openDatabase(directory, beginnings)).rejects.toThrow(UnusableDataError);
     expect(readdirSync(path.join(directory, 'database'))).toEqual(['letter.txt']);
   });
 
@@ -140,7 +142,7 @@ describe('data that cannot be used', () => {
     const journal = path.join(older, 'meta', '_journal.json');
     const { entries, ...rest } = JSON.parse(readFileSync(journal, 'utf8')) as { entries: object[] };
     writeFileSync(journal, JSON.stringify({ ...rest, entries: entries.slice(0, 1) }));
-    await expect(openDatabase(copy(), older)).rejects.toThrow(/written by a newer Rigid Beam/);
+    await expect(openDatabase(copy(), { ...beginnings, migrations: older })).rejects.toThrow(/written by a newer Rigid Beam/);
   });
 
   test('nobody else can read it', () => {
@@ -158,5 +160,40 @@ describe('data that cannot be used', () => {
     // After that a probe must have been written.
     expect(() => ensureRoom(whole, 0)).not.toThrow();
     expect(existsSync(path.join(whole, 'probe'))).toBe(false);
+  });
+});
+
+describe('a first start', () => {
+  const fresh = (): string => mkdtempSync(path.join(folder, 'first-'));
+  const tablesOf = async (directory: string, template: string): Promise<unknown> => {
+    const { database, close } = await openDatabase(directory, { migrations, template });
+    const tables = await database.select().from(models);
+    await close();
+    return tables;
+  };
+
+  test('copies the empty database that was made once', async () => {
+    const directory = fresh();
+    writeFileSync(path.join(beginnings.template, 'mark'), '');
+    expect(await tablesOf(directory, beginnings.template)).toEqual([]);
+    expect(existsSync(path.join(directory, 'database', 'mark'))).toBe(true);
+  });
+
+  test('goes on where one before it was cut off', async () => {
+    const directory = fresh();
+    mkdirSync(path.join(directory, 'database.new-x1'));
+    writeFileSync(path.join(directory, 'database.new-x1', 'PG_VERSION'), '17');
+    expect(await tablesOf(directory, beginnings.template)).toEqual([]);
+    expect(readdirSync(directory).filter((name) => name.startsWith('database'))).toEqual(['database']);
+  });
+
+  test('makes its own where what was kept is damaged, or nothing can be kept', async () => {
+    const damaged = path.join(folder, 'damaged');
+    mkdirSync(path.join(damaged, 'base'), { recursive: true });
+    expect(await tablesOf(fresh(), damaged)).toEqual([]);
+    expect(readdirSync(damaged)).toEqual(['base']);
+    const file = path.join(folder, 'no-folder');
+    writeFileSync(file, '');
+    expect(await tablesOf(fresh(), path.join(file, 'empty'))).toEqual([]);
   });
 });

@@ -1,18 +1,21 @@
 import path from 'node:path';
 import { dataDirectory } from './data-directory';
-import { openDatabase, type Database, type Opened } from './open';
+import { openDatabase, type Beginnings, type Database, type Opened } from './open';
 
 export type { Database } from './open';
 
 /** One instance for the whole process: Next bundles this module more than once. */
 const shared = globalThis as typeof globalThis & { rigidBeamDatabase?: Promise<Opened> | undefined };
 
-/** Where the migrations lie when the application runs from `web/`. */
-const migrationsFolder = (): string => path.join(process.cwd(), 'db', 'migrations');
+/** Where they lie when the application runs from `web/`. */
+const beginnings = (): Beginnings => ({
+  migrations: path.join(process.cwd(), 'db', 'migrations'),
+  template: path.join(process.cwd(), '..', '.cache', 'empty-database'),
+});
 
 /** The database of this process, opened on first use. */
 export async function database(): Promise<Database> {
-  shared.rigidBeamDatabase ??= openDatabase(dataDirectory(), migrationsFolder());
+  shared.rigidBeamDatabase ??= openDatabase(dataDirectory(), beginnings());
   return (await shared.rigidBeamDatabase).database;
 }
 

@@ -28,7 +28,8 @@ export async function openDurable(folder: string): Promise<PGlite> {
   return client;
 }
 
-function flushAll(folder: string): void {
+/** Flushes a folder and all that is in it. */
+export function flushAll(folder: string): void {
   for (const entry of readdirSync(folder, { recursive: true, withFileTypes: true }))
     // Windows flushes no folders; their names are in its own log.
     if (entry.isFile() || (entry.isDirectory() && process.platform !== 'win32')) flush(path.join(entry.parentPath, entry.name));

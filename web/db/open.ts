@@ -1,4 +1,4 @@
-import { chmodSync, existsSync, mkdirSync, readdirSync, readFileSync } from 'node:fs';
+import { chmodSync, mkdirSync, readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import type { PGlite } from '@electric-sql/pglite';
 import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite';
@@ -7,7 +7,9 @@ import { sql } from 'drizzle-orm';
 import { ensureRoom } from './disk';
 import { openDurable } from './durable';
 import { lockDirectory } from './lock';
+import { layEmptyDatabase } from './new-database';
 import * as schema from './schema';
+import { isNothing, missingParts } from './whole';
 
 /** Why the data cannot be used, said to the user as it is. */
 export class UnusableDataError extends Error {}
@@ -20,11 +22,14 @@ export interface Opened {
   close(): Promise<void>;
 }
 
-/** What a database that was once complete always has. */
-const PARTS = ['PG_VERSION', 'base', 'global/pg_control', 'pg_wal', 'pg_xact', 'postgresql.conf'];
+/** Where a database takes what it begins with: its migrations, and an empty database that new ones are copied from. */
+export interface Beginnings {
+  readonly migrations: string;
+  readonly template: string;
+}
 
 /** Opens the database in a directory, alone, with all migrations applied. Anything but an empty folder or a readable database is left as it is. */
-export async function openDatabase(directory: string, migrations: string): Promise<Opened> {
+export async function openDatabase(directory: string, { migrations, template }: Beginnings): Promise<Opened> {
   mkdirSync(directory, { recursive: true });
   chmodSync(directory, 0o700);
   const unlock = lockDirectory(directory);
@@ -32,6 +37,7 @@ export async function openDatabase(directory: string, migrations: string): Promi
     const folder = path.join(directory, 'database');
     ensureWhole(folder);
     ensureRoom(directory, 0);
+    if (isNothing(folder)) await layEmptyDatabase(folder, template);
     const client = await opened(folder);
     closeToOthers(folder);
     try {
@@ -67,25 +73,18 @@ const advice = (folder: string): string =>
 
 /** A folder in which some of a database is missing is damaged: a new one laid over it would end what is left. */
 function ensureWhole(folder: string): void {
-  if (!existsSync(folder) || readdirSync(folder).length === 0) return;
-  const missing = PARTS.filter((part) => !existsSync(path.join(/* turbopackIgnore: true */ folder, part)));
-  const isEmptied =
-    existsSync(path.join(/* turbopackIgnore: true */ folder, 'base')) &&
-    readdirSync(path.join(/* turbopackIgnore: true */ folder, 'base')).length === 0;
-  if (missing.length > 0 || isEmptied)
-    throw new UnusableDataError(
-      `The database in ${folder} is damaged: ${missing.length > 0 ? `${missing.join(', ')} missing` : 'its tables are missing'}. ${advice(folder)}`,
-    );
+  if (isNothing(folder)) return;
+  const missing = missingParts(folder);
+  if (missing.length > 0)
+    throw new UnusableDataError(`The database in ${folder} is damaged: ${missing.join(', ')}. ${advice(folder)}`);
 }
 
 async function opened(folder: string): Promise<PGlite> {
-  const isNew = !existsSync(folder) || readdirSync(folder).length === 0;
   try {
     const client = await openDurable(folder);
     await client.query('select 1');
     return client;
   } catch (error) {
-    if (isNew) throw error;
     throw new UnusableDataError(
       `The database in ${folder} cannot be read (${String((error as Error).message).slice(0, 200)}). ${advice(folder)}`,
     );

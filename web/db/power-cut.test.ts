@@ -9,7 +9,7 @@ import { insertProject } from './project-repository';
 import { openDatabase } from './open';
 
 const folder = fs.mkdtempSync(path.join(tmpdir(), 'rigid-beam-cut-'));
-const migrations = path.join(__dirname, 'migrations');
+const beginnings = { migrations: path.join(__dirname, 'migrations'), template: path.join(__dirname, '../../.cache/empty-database') };
 afterAll(() => fs.rmSync(folder, { recursive: true, force: true }));
 
 /**
@@ -53,7 +53,7 @@ test('a power cut takes nothing that was acknowledged', async () => {
   const [live, cut] = [path.join(folder, 'live'), path.join(folder, 'cut')];
   process.env.RIGID_BEAM_DATA = live;
   new FlushedDisk(path.join(live, 'database'), path.join(cut, 'database'));
-  const { database: db, close } = await openDatabase(live, migrations);
+  const { database: db, close } = await openDatabase(live, beginnings);
   const { model } = checkModel(lintel);
   await insertProject(db, 'p', 'Garden');
   await insertModel(db, 'm', 'p', model!);
@@ -68,7 +68,7 @@ test('a power cut takes nothing that was acknowledged', async () => {
   // Nothing more reaches the disk.
   jest.restoreAllMocks();
   forgetContents();
-  const after = await openDatabase(cut, migrations);
+  const after = await openDatabase(cut, beginnings);
   expect(await findModel(after.database, 'm')).toMatchObject({ revision: 60, content: { title: 'title 59' } });
   await after.close();
   await close();
