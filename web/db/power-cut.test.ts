@@ -9,7 +9,10 @@ import { insertProject } from './project-repository';
 import { openDatabase } from './open';
 
 const folder = fs.mkdtempSync(path.join(tmpdir(), 'rigid-beam-cut-'));
-const beginnings = { migrations: path.join(__dirname, 'migrations'), template: path.join(__dirname, '../../.cache/empty-database') };
+const beginnings = {
+  migrations: path.join(__dirname, 'migrations'),
+  template: path.join(__dirname, '../../.cache/empty-database'),
+};
 afterAll(() => fs.rmSync(folder, { recursive: true, force: true }));
 
 /**

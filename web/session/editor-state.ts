@@ -24,6 +24,14 @@ export interface Opened {
   readonly history: readonly (Step & { readonly kind: RevisionKind })[];
 }
 
+/**
+ * A model as it comes to the page: its content is one text (JSON), which a browser reads many times faster than objects in the page's own
+ * writing, and which goes on to the solver as it is.
+ */
+export interface Sent extends Omit<Opened, 'model'> {
+  readonly content: string;
+}
+
 /** A model and its own results: what the sheet draws. Results are absent while they are not ready. */
 export interface Drawn {
   readonly model: Model;

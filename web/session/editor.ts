@@ -10,7 +10,7 @@ import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
 import { isOn, type SwitchName } from '@rigid-beam/drawing/stage-view';
 import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import { SolvingClient, type SolveOutcome } from '../solver/solving-client';
-import { beginning, isHeld, unsolved, type Drawn, type EditorState, type Opened, type Shown } from './editor-state';
+import { beginning, isHeld, unsolved, type Drawn, type EditorState, type Opened, type Sent, type Shown } from './editor-state';
 import { EnvelopeReader } from './envelope-reader';
 import { afterRevision, historyOf, type Step } from './history';
 import { keepFile } from './keep-file';
@@ -29,6 +29,7 @@ const PATIENCE = 150;
 
 /** One open model: the single door for every change, its undo, its solution and its storage. */
 export class Editor {
+  readonly opened: Omit<Opened, 'model'>;
   private readonly own: StoreApi<EditorState>;
   /** The same state for what stands beside the sheet. */
   readonly page: PageStore<EditorState>;
@@ -38,9 +39,11 @@ export class Editor {
   private patience: ReturnType<typeof setTimeout> | undefined;
 
   constructor(
-    readonly opened: Opened,
+    sent: Sent,
     search: string,
   ) {
+    const opened: Opened = { ...sent, model: JSON.parse(sent.content) as Model };
+    this.opened = opened;
     this.own = createStore<EditorState>(() => beginning(opened, search));
     this.page = new PageStore(this.own);
     this.queue = new StorageQueue(opened.id, opened.revision, (storage) => this.own.setState({ storage }));
@@ -57,7 +60,7 @@ export class Editor {
       },
       show: (drawn) => this.draw(drawn),
     });
-    this.solver.solve(opened.model);
+    this.solver.solve(opened.model, sent.content);
   }
 
   /** What others may follow; every change goes through a method of the editor. */

@@ -3,8 +3,9 @@ import type { Model } from '@rigid-beam/core/model/model';
 /** A part of a model: all of it, or of a list those entries that differ from the one that was sent before, by place. */
 type Part = { readonly whole: unknown } | { readonly length: number; readonly entries: readonly (readonly [number, unknown])[] };
 
-/** A model, or what of it differs from the one that was sent before. */
-export type ModelParts = { readonly whole: Model } | { readonly changed: Readonly<Record<string, Part>> };
+/** A model, or its text (JSON), or what of it differs from the one that was sent before. */
+export type ModelParts =
+  { readonly whole: Model } | { readonly text: string } | { readonly changed: Readonly<Record<string, Part>> };
 
 /**
  * Only the parts that an edit has touched, and of lists only the entries: edits keep the others as they are, so a comparison of
@@ -26,6 +27,7 @@ function partOf(now: unknown, then: unknown): Part {
 /** The whole model again. A part that is gone arrives as undefined. */
 export function assembled(parts: ModelParts, before: Model | undefined): Model {
   if ('whole' in parts) return parts.whole;
+  if ('text' in parts) return JSON.parse(parts.text) as Model;
   if (!before) throw new Error('parts of a model that was never sent whole');
   const then = before as unknown as Readonly<Record<string, unknown>>;
   const changed = Object.entries(parts.changed).map(([key, part]): [string, unknown] => [

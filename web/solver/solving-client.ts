@@ -30,6 +30,7 @@ export class SolvingClient {
   private worker!: Worker;
   private solver!: Comlink.Remote<Solver>;
   private waiting: Model | undefined;
+  private text: string | undefined;
   private since = 0;
   private impatience: ReturnType<typeof setTimeout> | undefined;
   /** Counts the workers: an answer of one that was stopped is not waited for. */
@@ -46,8 +47,10 @@ export class SolvingClient {
     this.hire();
   }
 
-  solve(model: Model): void {
+  /** Solves a model; where there is a text of it (JSON), this is sent in its place. */
+  solve(model: Model, text?: string): void {
     this.waiting = model;
+    this.text = text;
     if (this.since === 0) void this.run();
     else {
       clearTimeout(this.impatience);
@@ -140,7 +143,9 @@ export class SolvingClient {
         // What was told on the way may arrive after the solution itself.
         if (generation === this.generation && this.since === begun) this.tell(progress);
       });
-      const asked = this.solver.solve(partsOf(model, this.known), tell);
+      const parts = this.text && !this.known ? { text: this.text } : partsOf(model, this.known);
+      this.text = undefined;
+      const asked = this.solver.solve(parts, tell);
       this.known = model;
       const outcome = await asked.then(
         (solved): SolveOutcome => ({ model, solved: this.completed(solved) }),

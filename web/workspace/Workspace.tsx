@@ -9,7 +9,7 @@ import { Card, useHasCard } from '../cards/Card';
 import { SheetMenu } from '../commands/SheetMenu';
 import { selectChosen } from '../session/chosen';
 import { Editor } from '../session/editor';
-import { NARROW, type Opened } from '../session/editor-state';
+import { NARROW, type Sent } from '../session/editor-state';
 import { EditorContext, useEditor, useEditorState } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { Sheet } from '../sheet/Sheet';
@@ -77,14 +77,14 @@ const SheetPlace = styled.main`
 `;
 
 /** One open model. The editor lives as long as the page. */
-export function Workspace({ opened, markup }: { readonly opened: Opened; readonly markup: string }) {
+export function Workspace({ sent, title, markup }: { readonly sent: Sent; readonly title: string; readonly markup: string }) {
   const [editor, setEditor] = useState<Editor>();
   useEffect(() => {
-    const made = new Editor(opened, window.location.search);
+    const made = new Editor(sent, window.location.search);
     setEditor(made);
     return () => made.close();
-  }, [opened]);
-  if (!editor) return <StoredPicture title={opened.model.title} projectName={opened.projectName} markup={markup} />;
+  }, [sent]);
+  if (!editor) return <StoredPicture title={title} projectName={sent.projectName} markup={markup} />;
   return (
     <EditorContext.Provider value={editor}>
       <Benchwork />

@@ -36,7 +36,8 @@ export default async function ModelPage({ params }: Props) {
 }
 
 async function Opened({ id, markup }: { readonly id: string; readonly markup: string }) {
-  const model = await openModel(id);
-  if (!model) notFound();
-  return <Workspace opened={model} markup={markup} />;
+  const opened = await openModel(id);
+  if (!opened) notFound();
+  const { model, ...rest } = opened;
+  return <Workspace sent={{ ...rest, content: JSON.stringify(model) }} title={model.title} markup={markup} />;
 }
