@@ -4,6 +4,7 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { launch, type Browser, type Page } from 'puppeteer-core';
+import { knowNames } from './named';
 
 const freePort = (): Promise<number> =>
   new Promise((resolve, reject) => {
@@ -55,6 +56,7 @@ export class Application {
 
   async page(size = { width: 1280, height: 800 }): Promise<Page> {
     const { browserFlags, findBrowser, NO_BROWSER } = await import('../scripts/browser.mjs');
+    knowNames();
     const executablePath = findBrowser();
     if (executablePath === undefined) throw new Error(NO_BROWSER);
     this.browser ??= await launch({ executablePath, headless: true, userDataDir: this.profile, args: browserFlags });

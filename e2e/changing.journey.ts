@@ -64,7 +64,7 @@ describe('changing', () => {
     const [a, b] = [await model.place('Node 1 '), await model.place('Node 3 ')];
     const middle = { x: a.x + (b.x - a.x) / 4, y: a.y };
     await model.clickText({ x: middle.x, y: a.y + 20 }, { x: middle.x, y: a.y + 90 });
-    await model.page.locator('::-p-aria(Only this line moves)').click();
+    await model.page.locator('::-p-named(Only this line moves)').click();
     await model.typeOver('5');
     await model.page.waitForFunction(() => document.querySelector('main li > button[aria-label*="5 m across, 6 m up"]'));
     expect(await model.nodePlaces()).toEqual(['0 0', '0 4.5', '12 0', '12 4.5', '5 6']);
@@ -185,7 +185,7 @@ describe('selecting and schedules', () => {
     await rows[2]!.click();
     await page.keyboard.up('Shift');
     await model.card('3 selected');
-    await page.locator('::-p-aria(Show only rows with)').fill('pinned');
+    await page.locator('::-p-named(Show only rows with)').fill('pinned');
     await page.waitForFunction(() => document.querySelector('[role=grid]')?.getAttribute('aria-rowcount') === '4');
     await model.press('Close the schedule');
     await model.stored();

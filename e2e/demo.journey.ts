@@ -140,7 +140,7 @@ describe('the first start and the demo', () => {
     // The remedy that is offered does what it says, as one step that can be undone.
     await lintel.press('Hold node 2 along X');
     await lintel.until('solution', /^Solved/);
-    await lintel.page.waitForSelector('::-p-aria(Undo: Hold node 2 along X)');
+    await lintel.page.waitForSelector('::-p-named(Undo: Hold node 2 along X)');
     await lintel.undo();
     await lintel.until('solution', /1 mechanism/);
     await lintel.undo();

@@ -20,7 +20,7 @@ async function upload(model: object): Promise<ModelPage> {
   writeFileSync(file, JSON.stringify(model));
   const page = await application.page();
   await application.visit(page);
-  const [chooser] = await Promise.all([page.waitForFileChooser(), page.locator('::-p-aria(From a file)').click()]);
+  const [chooser] = await Promise.all([page.waitForFileChooser(), page.locator('::-p-named(From a file)').click()]);
   await chooser.accept([file]);
   return new ModelPage(application, page);
 }
@@ -32,7 +32,7 @@ async function saved({ page }: ModelPage, kind: string, name: string): Promise<u
   const done = new Promise<void>((resolve) =>
     client.on('Browser.downloadProgress', ({ state }) => state === 'completed' && resolve()),
   );
-  await page.locator('::-p-aria(Save as file)').click();
+  await page.locator('::-p-named(Save as file)').click();
   await page.locator(`::-p-xpath(//*[@role="menuitem"][contains(., "${kind}")])`).click();
   await done;
   return JSON.parse(readFileSync(path.join(folder, name), 'utf8'));
@@ -171,12 +171,12 @@ describe('files', () => {
   test('a model is removed, brought back, and taken away for good only after asking', async () => {
     const page = await application.page();
     await application.visit(page);
-    const press = (name: string): Promise<void> => page.locator(`::-p-aria(${name})`).click();
+    const press = (name: string): Promise<void> => page.locator(`::-p-named(${name})`).click();
     const titles = (count: number): Promise<unknown> =>
       page.waitForFunction((n: number) => document.querySelectorAll('li h3').length === n, {}, count);
     const choose = async (what: string): Promise<void> => {
       await press('More for Shelf in the fernery');
-      await page.locator(`::-p-aria([name="${what}"][role="menuitem"])`).click();
+      await page.locator(`::-p-named([name="${what}"][role="menuitem"])`).click();
     };
     await choose('Remove');
     await titles(5);
@@ -198,7 +198,7 @@ describe('files', () => {
   test('projects are made and numbered; a model is copied, renamed, moved and found', async () => {
     const page = await application.page();
     await application.visit(page);
-    const press = (name: string): Promise<void> => page.locator(`::-p-aria(${name})`).click();
+    const press = (name: string): Promise<void> => page.locator(`::-p-named(${name})`).click();
     const model = new ModelPage(application, page);
     const seen = (words: string): Promise<unknown> =>
       page.waitForFunction((text: string) => document.querySelector('main')?.textContent?.includes(text), {}, words);
@@ -210,7 +210,7 @@ describe('files', () => {
     await seen('26-014 Orangery');
     const choose = async (title: string, what: string): Promise<void> => {
       await press(`More for ${title}`);
-      await page.locator(`::-p-aria([name="${what}"][role="menuitem"])`).click();
+      await page.locator(`::-p-named([name="${what}"][role="menuitem"])`).click();
     };
     await choose('Glasshouse rib', 'Duplicate');
     await seen('Glasshouse rib, copy');
@@ -219,7 +219,7 @@ describe('files', () => {
     await seen('Orangery rib');
     await choose('Orangery rib', 'Move to Orangery');
     await page.waitForSelector('::-p-xpath(//section[@aria-label="Orangery"]//h3[.="Orangery rib"])');
-    await page.locator('::-p-aria(Find a model)').fill('26-0');
+    await page.locator('::-p-named(Find a model)').fill('26-0');
     await page.waitForFunction(() => document.querySelectorAll('li h3').length === 1);
     // What was moved opens as ever, with its own history.
     await page.locator('::-p-text(Orangery rib)').click();

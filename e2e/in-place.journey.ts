@@ -27,11 +27,11 @@ test('a value that is said once for a run is changed for all of it, or for one; 
   const x = (second.x + third.x) / 2;
   await lintel.clickText({ x, y: second.y - 120 }, { x, y: second.y });
   await lintel.typeOver('7');
-  await lintel.page.waitForSelector('::-p-aria(Undo: Set 3 loads)');
+  await lintel.page.waitForSelector('::-p-named(Undo: Set 3 loads)');
   expect(await own()).toEqual(before.map(() => -7000));
   await lintel.undo();
   await lintel.clickText({ x, y: second.y - 120 }, { x, y: second.y });
-  await lintel.page.locator('::-p-aria(Only this one)').click();
+  await lintel.page.locator('::-p-named(Only this one)').click();
   await lintel.typeOver('7');
   await lintel.page.waitForFunction(() => !(document.activeElement instanceof HTMLInputElement));
   expect((await own()).filter((wy) => wy === -7000)).toHaveLength(1);
@@ -56,7 +56,7 @@ test('a section is typed over where its name stands', async () => {
   await rib.typeOver('oak');
   await rib.page.waitForFunction(() => document.body.textContent?.includes('There is no section “oak”'));
   await rib.typeOver('rib');
-  await rib.page.waitForSelector('::-p-aria(Undo: Section of tie: rib)');
+  await rib.page.waitForSelector('::-p-named(Undo: Section of tie: rib)');
   expect((await stored(rib)).members.find(({ id }) => id === 'tie')!.section).toBe('rib');
   await rib.undo();
   await rib.stored();
@@ -72,7 +72,7 @@ test('where a node stands is typed over, by pointer and by keys', async () => {
   await page.waitForSelector('::-p-text(Node 6)');
   await rib.clickText({ x: node.x, y: node.y - 40 }, { x: node.x, y: node.y - 10 });
   await rib.typeOver('5 by 4.6 m');
-  await page.waitForSelector('::-p-aria(Undo: Move node 6)');
+  await page.waitForSelector('::-p-named(Undo: Move node 6)');
   expect(await standsAt()).toMatchObject({ x: 5, y: 4.6 });
   await rib.undo();
   await page.focus('main li > button[aria-label^="Node 6 "]');
@@ -93,7 +93,7 @@ test('members that follow each other are read as one line; a deflection is drawn
   await page.keyboard.up('Shift');
   await page.locator('::-p-text(Read all its diagrams)').click();
   await page.waitForSelector('::-p-text(2 members from node 1 to node 3)');
-  await page.locator('::-p-aria(Close the diagrams)').click();
+  await page.locator('::-p-named(Close the diagrams)').click();
   await page.locator('[aria-label="Quantity"] [aria-label="Deflection"]').click();
   await page.waitForFunction(() => /mm in tie/.test(document.querySelector('[data-testid=extremes]')?.textContent ?? ''));
 });
@@ -127,10 +127,10 @@ test('keys fold the side panel and bring planes forward; the sheet keeps two thi
     });
   expect(await share()).toBeGreaterThan(0.66);
   await page.keyboard.press('q');
-  await page.waitForSelector('::-p-aria(Show the side panel)');
+  await page.waitForSelector('::-p-named(Show the side panel)');
   expect(await share()).toBeGreaterThan(0.85);
   await page.keyboard.press('q');
-  await page.waitForSelector('::-p-aria(Fold the side panel away)');
+  await page.waitForSelector('::-p-named(Fold the side panel away)');
   const plane = (words: string): Promise<unknown> =>
     page.waitForFunction((text: string) => document.querySelector('[aria-label=View]')?.textContent?.includes(text), {}, words);
   await page.keyboard.press(']');

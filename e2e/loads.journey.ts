@@ -18,7 +18,7 @@ async function stored(model: ModelPage): Promise<Stored> {
 
 const newest = async (model: ModelPage): Promise<Record<string, unknown>> => (await stored(model)).loads.at(-1)!;
 const said = (model: ModelPage): Promise<string> =>
-  model.page.$eval('::-p-aria([name="What acts"][role="textbox"])', (field) => (field as HTMLInputElement).value);
+  model.page.$eval('::-p-named([name="What acts"][role="textbox"])', (field) => (field as HTMLInputElement).value);
 
 describe('loads are said, and put where one points', () => {
   test('a phrase with its place, on the member that is clicked; nothing by a press that slips', async () => {

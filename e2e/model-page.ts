@@ -27,7 +27,7 @@ export class ModelPage {
   static async empty(application: Application): Promise<ModelPage> {
     const page = await application.page();
     await application.visit(page);
-    await page.locator('::-p-aria(New plane model)').click();
+    await page.locator('::-p-named(New plane model)').click();
     const model = new ModelPage(application, page);
     await model.ready();
     await model.until('hindrance', /There is no member yet/);
@@ -58,7 +58,7 @@ export class ModelPage {
 
   /** Presses what has this accessible name. */
   async press(name: string): Promise<void> {
-    await this.page.locator(`::-p-aria(${name})`).click();
+    await this.page.locator(`::-p-named(${name})`).click();
   }
 
   /** Opens a part of a bench that is folded away. */
@@ -75,7 +75,7 @@ export class ModelPage {
 
   /** Presses a control without the pointer: it takes the focus, and Enter. */
   async pressByKey(name: string): Promise<void> {
-    const control = await this.page.waitForSelector(`::-p-aria(${name})`);
+    const control = await this.page.waitForSelector(`::-p-named(${name})`);
     await control!.focus();
     await this.page.keyboard.press('Enter');
   }
@@ -95,7 +95,7 @@ export class ModelPage {
 
   /** Types into a field without the pointer. */
   async fillByKey(label: string, text: string): Promise<void> {
-    const field = await this.page.waitForSelector(`::-p-aria([name="${label}"][role="textbox"])`);
+    const field = await this.page.waitForSelector(`::-p-named([name="${label}"][role="textbox"])`);
     await field!.focus();
     await this.typeOver(text);
   }
@@ -229,7 +229,7 @@ export class ModelPage {
 
   /** Fills a labelled field of a bench or card. */
   async fill(label: string, text: string): Promise<void> {
-    await this.page.locator(`::-p-aria([name="${label}"][role="textbox"])`).click();
+    await this.page.locator(`::-p-named([name="${label}"][role="textbox"])`).click();
     await this.typeOver(text);
   }
 
@@ -240,7 +240,7 @@ export class ModelPage {
       { timeout: PATIENCE },
     );
     await button!.click();
-    await this.page.locator(`::-p-aria([name="${option}"][role="option"])`).click();
+    await this.page.locator(`::-p-named([name="${option}"][role="option"])`).click();
   }
 
   async undo(): Promise<void> {

@@ -10,7 +10,7 @@ afterAll(() => application.close());
 async function simpleBeam(): Promise<ModelPage> {
   const page = await application.page();
   await application.visit(page);
-  await page.locator('::-p-aria(New plane model)').click();
+  await page.locator('::-p-named(New plane model)').click();
   const beam = new ModelPage(application, page);
   await beam.ready();
   await beam.until('hindrance', /There is no member yet/);

@@ -92,15 +92,12 @@ const tsc = (project) => [module('typescript', 'bin', 'tsc'), '-p', project];
 
 /** What needs no built application. */
 async function withoutBuild() {
-  await check('lint', [module('eslint', 'bin', 'eslint.js'), '.']);
   await check('import directions', [
     module('dependency-cruiser', 'bin', 'dependency-cruise.mjs'),
     ...['--config', '.dependency-cruiser.cjs', 'core', 'drawing', 'cli', 'web'],
   ]);
   await check('compiled kernels', ['scripts/build-kernels.mjs', '--check']);
   await jest('unit tests', ['--maxWorkers=1']);
-  // Last: the build writes types of its own, which are looked at too.
-  await check('types', ...['core', 'drawing', 'tsconfig.json', 'web'].map(tsc));
 }
 
 /** The journeys wait more than they compute: one more runs beside those that the two cores of a small machine can carry. */
@@ -110,6 +107,9 @@ async function withBuild() {
   else count('journeys', 0, 1);
   if (built) await check('torture of one minute', ['scripts/torture.mjs', '--minutes', '1', '--seed', '1']);
   await check('formatting', [module('prettier', 'bin', 'prettier.cjs'), '--check', '.', '--log-level=warn']);
+  await check('lint', [module('eslint', 'bin', 'eslint.js'), '.']);
+  // The build writes types of its own, which are looked at too.
+  await check('types', ...['core', 'drawing', 'tsconfig.json', 'web'].map(tsc));
 }
 
 try {

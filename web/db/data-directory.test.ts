@@ -23,7 +23,9 @@ import { models } from './schema';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'rigid-beam-db-'));
 const migrations = path.join(__dirname, 'migrations');
-const beginnings = { migrations, template: path.join(folder, 'kept', 'empty') };
+/** Kept from run to run. */
+const template = path.join(__dirname, '..', '..', '.cache', 'empty-database');
+const beginnings = { migrations, template };
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 describe('the data directory', () => {
@@ -165,17 +167,18 @@ describe('data that cannot be used', () => {
 
 describe('a first start', () => {
   const fresh = (): string => mkdtempSync(path.join(folder, 'first-'));
-  const tablesOf = async (directory: string, template: string): Promise<unknown> => {
-    const { database, close } = await openDatabase(directory, { migrations, template });
+  const tablesOf = async (directory: string, from: string): Promise<unknown> => {
+    const { database, close } = await openDatabase(directory, { migrations, template: from });
     const tables = await database.select().from(models);
     await close();
     return tables;
   };
 
   test('copies the empty database that was made once', async () => {
-    const directory = fresh();
-    writeFileSync(path.join(beginnings.template, 'mark'), '');
-    expect(await tablesOf(directory, beginnings.template)).toEqual([]);
+    const [directory, marked] = [fresh(), path.join(folder, 'marked')];
+    cpSync(template, marked, { recursive: true });
+    writeFileSync(path.join(marked, 'mark'), '');
+    expect(await tablesOf(directory, marked)).toEqual([]);
     expect(existsSync(path.join(directory, 'database', 'mark'))).toBe(true);
   });
 
@@ -183,7 +186,7 @@ describe('a first start', () => {
     const directory = fresh();
     mkdirSync(path.join(directory, 'database.new-x1'));
     writeFileSync(path.join(directory, 'database.new-x1', 'PG_VERSION'), '17');
-    expect(await tablesOf(directory, beginnings.template)).toEqual([]);
+    expect(await tablesOf(directory, template)).toEqual([]);
     expect(readdirSync(directory).filter((name) => name.startsWith('database'))).toEqual(['database']);
   });
 

@@ -11,7 +11,7 @@ export const hollow: readonly Series[] = [
     words: 'Round tubes, hot finished',
     standard: 'EN 10210-2:2019',
     type: 'chs',
-    made: 'hot',
+    finish: 'hot',
     sizes: `
       21.3: 2.6 3.2
       26.9: 2.6 3.2
@@ -43,7 +43,7 @@ export const hollow: readonly Series[] = [
     words: 'Square tubes, hot finished',
     standard: 'EN 10210-2:2019',
     type: 'rhs',
-    made: 'hot',
+    finish: 'hot',
     sizes: `
       40x40: 2.6 3.2 4 5
       50x50: 2.6 3.2 4 5 6.3
@@ -70,7 +70,7 @@ export const hollow: readonly Series[] = [
     words: 'Rectangular tubes, hot finished',
     standard: 'EN 10210-2:2019',
     type: 'rhs',
-    made: 'hot',
+    finish: 'hot',
     sizes: `
       50x30: 2.6 3.2 4 5
       60x40: 2.6 3.2 4 5 6.3
@@ -99,7 +99,7 @@ export const hollow: readonly Series[] = [
     words: 'Square tubes, cold formed',
     standard: 'EN 10219-2:2019',
     type: 'rhs',
-    made: 'cold',
+    finish: 'cold',
     sizes: `
       20x20: 2
       25x25: 2 2.5 3
@@ -128,7 +128,7 @@ export const hollow: readonly Series[] = [
     words: 'Rectangular tubes, cold formed',
     standard: 'EN 10219-2:2019',
     type: 'rhs',
-    made: 'cold',
+    finish: 'cold',
     sizes: `
       40x20: 2 2.5 3
       50x30: 2 2.5 3 4
@@ -158,7 +158,7 @@ export const hollow: readonly Series[] = [
     words: 'Square and rectangular tubes, American',
     standard: 'ASTM A500/A500M-21',
     type: 'rhs',
-    made: 'american',
+    finish: 'american',
     sizes: `
       2x2: 1/8 3/16 1/4
       3x2: 1/8 3/16 1/4

@@ -1,0 +1,27 @@
+import { american } from './american';
+import { australian } from './australian';
+import { bars } from './bars';
+import { british } from './british';
+import { european } from './european';
+import { hollowShapesOf, shapesOf, type CatalogueShape, type Family, type Series } from './family';
+import { hollow } from './hollow';
+import { timber } from './timber';
+
+const open: readonly Family[] = [...european, ...british, ...american, ...australian, ...bars, ...timber];
+
+/** All families, in the order in which they are listed. */
+export const families: readonly (Family | Series)[] = [
+  ...european,
+  ...british,
+  ...hollow,
+  ...american,
+  ...australian,
+  ...bars,
+  ...timber,
+];
+
+let read: readonly CatalogueShape[] | undefined;
+
+/** Every shape of the catalogue, read from its tables once. */
+export const catalogue = (): readonly CatalogueShape[] =>
+  (read ??= [...open.flatMap(shapesOf), ...hollow.flatMap(hollowShapesOf)]);

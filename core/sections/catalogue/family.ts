@@ -1,0 +1,112 @@
+import type { Shape, ShapeType } from '../../model/model';
+
+/** What a family is made of. */
+export type Made = 'steel' | 'timber';
+
+/** Shapes of one standard, each with its designation and dimensions. */
+export interface Family {
+  readonly id: string;
+  readonly words: string;
+  /** The standard that gives the dimensions. */
+  readonly standard: string;
+  readonly made?: Made;
+  readonly type: ShapeType;
+  /** Of the dimensions; mm where it is left out. */
+  readonly unit?: 'mm' | 'in';
+  /** Names of the numbers of a row, in order: dimensions of the shape, and `mass` in kg/m. */
+  readonly columns: string;
+  /** Lines of `designation: numbers`. */
+  readonly rows: string;
+}
+
+/** Shapes of one standard of which each size comes with several thicknesses. */
+export interface Series extends Omit<Family, 'columns' | 'rows' | 'unit'> {
+  readonly made?: never;
+  readonly finish: 'hot' | 'cold' | 'american';
+  /** Lines of `size: thicknesses`. */
+  readonly sizes: string;
+}
+
+/** A shape of the catalogue. */
+export interface CatalogueShape {
+  readonly designation: string;
+  readonly family: Family | Series;
+  readonly made: Made;
+  readonly shape: Shape;
+  /** kg/m, as its standard or its designation says; where it is left out, A × 7850 is all there is. */
+  readonly mass?: number;
+}
+
+/** A number as it is written in a table, in metres; no digit of the decimal text is lost. */
+const metres = (text: string, unit: 'mm' | 'in'): number =>
+  unit === 'mm' ? Number(`${text}e-3`) : Number((Number(text) * 0.0254).toFixed(7));
+
+const linesOf = (text: string): [string, string[]][] =>
+  text
+    .trim()
+    .split('\n')
+    .map((line) => {
+      const [name = '', numbers = ''] = line.trim().split(': ');
+      return [name, numbers.split(' ')];
+    });
+
+/** lb/ft in kg/m. */
+const POUNDS_PER_FOOT = 0.45359237 / 0.3048;
+
+/** The last number of a designation: the mass that it names, in kg/m; American ones are in lb/ft. */
+function massOfName(designation: string, unit: 'mm' | 'in'): number | undefined {
+  const [, last] = /(?:x|UB|UC)(\d+(?:\.\d+)?)$/.exec(designation) ?? [];
+  return last === undefined ? undefined : Number(last) * (unit === 'in' ? POUNDS_PER_FOOT : 1);
+}
+
+/** All shapes of a family, in the order of its table. */
+export function shapesOf(family: Family): CatalogueShape[] {
+  const unit = family.unit ?? 'mm';
+  const columns = family.columns.split(' ');
+  return linesOf(family.rows).map(([designation, numbers]) => {
+    if (numbers.length !== columns.length) throw new Error(`${designation} of the catalogue: ${columns.length} numbers expected`);
+    const of = new Map(columns.map((column, i) => [column, numbers[i]!]));
+    const dimensions = [...of].filter(([column]) => column !== 'mass').map(([column, text]) => [column, metres(text, unit)]);
+    const mass = of.has('mass') ? Number(of.get('mass')) : massOfName(designation, unit);
+    return {
+      designation,
+      family,
+      made: family.made ?? 'steel',
+      shape: { type: family.type, ...(Object.fromEntries(dimensions) as Omit<Shape, 'type'>) },
+      ...(mass !== undefined && family.made !== 'timber' && { mass }),
+    };
+  });
+}
+
+/** All shapes of a series of hollow sections. */
+export function hollowShapesOf(series: Series): CatalogueShape[] {
+  return linesOf(series.sizes).flatMap(([size, walls]) => walls.map((wall) => hollowShape(series, size, wall)));
+}
+
+function hollowShape(series: Series, size: string, wall: string): CatalogueShape {
+  const unit = series.finish === 'american' ? 'in' : 'mm';
+  const t = wallOf(series, wall);
+  const [h = 0, b = 0] = size.split('x').map((side) => metres(side, unit));
+  const shape: Shape =
+    series.type === 'chs' ? { type: 'chs', d: h, t } : { type: 'rhs', h, b, t, ro: round(radiusInWalls(series, t) * t) };
+  const name = series.id.replace(/ cold$/, '');
+  const designation = series.finish === 'american' ? `${name}${size}x${wall}` : `${name} ${size}x${wall}`;
+  return { designation: series.finish === 'cold' ? `${designation} cold` : designation, family: series, made: 'steel', shape };
+}
+
+/** Metres; American tubes are made of 0.93 of the wall, a fraction of an inch, that they are named by. */
+function wallOf({ finish }: Series, wall: string): number {
+  if (finish !== 'american') return metres(wall, 'mm');
+  const [over = 0, under = 1] = wall.split('/').map(Number);
+  return round(((0.93 * over) / under) * 0.0254);
+}
+
+/** The outer radius of a corner in wall thicknesses: EN 10210-2 and EN 10219-2, annex A; ASTM A500. */
+function radiusInWalls({ finish }: Series, t: number): number {
+  if (finish === 'american') return 2;
+  if (finish === 'hot') return 1.5;
+  return t <= 0.006 ? 2 : t <= 0.01 ? 2.5 : 3;
+}
+
+/** Tenths of a micrometre. */
+const round = (metre: number): number => Number(metre.toFixed(7));
