@@ -1,4 +1,4 @@
-import { Command, CommanderError, InvalidArgumentError } from 'commander';
+import { Command, CommanderError, InvalidArgumentError, Option } from 'commander';
 import { formats, STATIONS } from '@rigid-beam/core/formats/registry';
 import { backup, restore } from './backup';
 import { check } from './check';
@@ -6,6 +6,7 @@ import { convert } from './convert';
 import { solveCommand, type SolveOptions } from './solve';
 import { exitCodes } from './exit-codes';
 import { matrix } from './matrix';
+import { sectionFormats, sections, type SectionsOptions } from './sections';
 
 const program = new Command('rigid-beam')
   .description('Solves frames and trusses, in the plane and in space, described in a model file (.rbm.json).')
@@ -53,6 +54,16 @@ program
   .option('--loads', 'print the load vectors of all cases instead')
   .action(async (file: string, options: { loads?: true }) => {
     process.exitCode = await matrix(file, options.loads ? 'loads' : 'stiffness');
+  });
+
+program
+  .command('sections')
+  .description('print the standard shapes that a search finds, with their dimensions and computed properties')
+  .argument('[search...]', 'parts of a designation, or conditions: ipe 3 · w14x · 100x100x4 · "I > 5000 cm4"')
+  .option('--family <family>', 'only of this family, such as IPE or UB')
+  .addOption(new Option('--format <format>', 'how to print them; SI but in the table').choices(sectionFormats).default('table'))
+  .action((search: string[], options: SectionsOptions) => {
+    process.exitCode = sections(search, options);
   });
 
 const address = ['--address <address>', 'where Rigid Beam runs', 'http://127.0.0.1:3000'] as const;

@@ -116,7 +116,13 @@ export interface Shape {
   readonly tfTop?: number;
   readonly t?: number;
   readonly ro?: number;
+  /** Inner radius of a hollow section; ro − t where it is left out. */
+  readonly ri?: number;
   readonly d?: number;
+  /** Radius of the toes, on the inner side. */
+  readonly rt?: number;
+  /** How much thicker a flange grows towards the web, per length; of an I-shape tf is then measured b/4 from the toe, of a channel b/2. */
+  readonly slope?: number;
 }
 
 export const endFreedoms = ['ux', 'uy', 'uz', 'rx', 'my', 'mz'] as const;

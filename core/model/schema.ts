@@ -83,7 +83,8 @@ export const listFields = {
       fields: {
         type: { kind: 'choice', of: shapeTypes, required: true },
         ...each(['h', 'b', 'tw', 'tf', 'bTop', 'tfTop', 't', 'd'], () => positive('length')),
-        ...each(['r', 'ro'], () => ({ kind: 'quantity', dimension: 'length', sign: 'notNegative' })),
+        ...each(['r', 'ro', 'ri', 'rt'], () => ({ kind: 'quantity', dimension: 'length', sign: 'notNegative' })),
+        slope: { kind: 'quantity', dimension: 'number', sign: 'notNegative' },
       },
     },
     catalogue: { kind: 'text' },

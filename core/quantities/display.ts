@@ -73,6 +73,8 @@ export function unitOf(dimension: DimensionName, display: DisplayUnits): string 
       return `${display.moment}/rad`;
     case 'density':
       return 'kg/m3';
+    case 'massPerLength':
+      return 'kg/m';
     case 'acceleration':
       return 'm/s2';
     case 'expansion':

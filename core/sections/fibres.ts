@@ -1,8 +1,7 @@
 import type { Model, Section, Shape } from '../model/model';
-import { compose } from './parts';
 import { sectionProperties } from './section-properties';
 import { farthest } from './outline';
-import { dimensionsOf, openParts } from './shape-properties';
+import { composite } from './shape-properties';
 
 /**
  * Where the normal stress of a section is greatest and least: circles of one radius about some points (of radius 0: corners), as y and z
@@ -20,8 +19,8 @@ export interface Fibres {
 function outlineOf(shape: Shape): Pick<Fibres, 'points' | 'radius'> | undefined {
   const found = farthest(shape);
   if (!found) return undefined;
-  const isOpen = shape.type === 'i' || shape.type === 'channel' || shape.type === 'angle' || shape.type === 'tee';
-  const { y, z } = isOpen ? compose(openParts(shape.type, dimensionsOf(shape)).parts) : { y: 0, z: 0 };
+  const isRound = shape.type === 'round' || shape.type === 'chs';
+  const { y, z } = isRound ? { y: 0, z: 0 } : composite(shape);
   return { points: found.points.flatMap(([pz, py]) => [py - y, pz - z]), radius: found.radius };
 }
 

@@ -1,5 +1,6 @@
 import type { Section, SectionProperties } from '../model/model';
-import { shapeFault, shapeProperties } from './shape-properties';
+import { shapeProperties } from './shape-properties';
+import { shapeFault } from './shape-table';
 
 const keys = ['A', 'Iz', 'Iy', 'J', 'Ay', 'Az', 'Wz', 'Wy', 'Iyz'] as const;
 

@@ -1,8 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Shape } from '../model/model';
-import { filletPart } from './parts';
+import { edgesOf, enclosed, type Corner } from './path';
 import { sectionProperties } from './section-properties';
-import { shapeFault, shapeProperties } from './shape-properties';
+import { shapeProperties } from './shape-properties';
+import { shapeFault } from './shape-table';
 
 const close = (ours: number | undefined, theory: number, relative = 1e-9): void =>
   expect(Math.abs(ours! - theory)).toBeLessThanOrEqual(relative * Math.abs(theory));
@@ -110,15 +111,14 @@ describe('against counting squares', () => {
   });
 });
 
-describe('fillets', () => {
-  test('four of them and a disc make a square', () => {
-    const r = 0.03;
-    const { area, ownZ } = filletPart(0, 0, r, 1, 1);
-    close(4 * area + Math.PI * r * r, 4 * r * r);
-    // About the centre of the square of side 2r: the square less the disc.
-    const arm = r - filletPart(0, 0, r, 1, 1).y;
-    close(4 * (ownZ + area * arm ** 2), (2 * r) ** 4 / 12 - (Math.PI * r ** 4) / 4);
-  });
+test('a square with corners as round as they can be is a disc, and one cut out of it leaves the rest', () => {
+  const r = 0.03;
+  const square = (R: number, round: number): Corner[] => [[-R, -R], [R, -R], [R, R], [-R, R]].map(([z, y]) => ({ z: z!, y: y!, r: round })); // prettier-ignore
+  const disc = enclosed([edgesOf(square(r, r * (1 - 1e-15)))]);
+  close(disc.A, Math.PI * r * r, 1e-13);
+  close(disc.Iz, (Math.PI * r ** 4) / 4, 1e-13);
+  const rest = enclosed([edgesOf(square(r, 0)), edgesOf(square(r / 2, 0).reverse())]);
+  close(rest.Iy, ((2 * r) ** 4 - r ** 4) / 12, 1e-13);
 });
 
 describe('shapes that cannot be built', () => {
@@ -130,6 +130,8 @@ describe('shapes that cannot be built', () => {
     [{ type: 'rhs', h: 0.1, b: 0.1, t: 0.06 }, /wall is thicker/],
     [{ type: 'rectangle', h: 0.1 }, /dimension b is missing/],
     [{ type: 'angle', h: 0.1, b: 0.1, t: 0.2 }, /legs are thicker/],
+    [{ type: 'angle', h: 0.1, b: 0.1, t: 0.01, rt: 0.02 }, /toe radius does not fit/],
+    [{ type: 'channel', h: 0.2, b: 0.1, tw: 0.01, tf: 0.01, slope: 0.3 }, /slope of the flanges does not fit/],
   ])('%j', (shape, words) => expect(shapeFault(shape)).toMatch(words));
 
   test('a property beside the shape wins', () => {

@@ -1,18 +1,5 @@
 import type { ShapeType } from '../model/model';
-
-/** Dimensions in metres, as in the model format; those that a shape does not have are 0, the top flange's equal the lower one's. */
-interface Dimensions {
-  readonly h: number;
-  readonly b: number;
-  readonly tw: number;
-  readonly tf: number;
-  readonly r: number;
-  readonly bTop: number;
-  readonly tfTop: number;
-  readonly t: number;
-  readonly ro: number;
-  readonly d: number;
-}
+import type { Dimensions } from './shape-table';
 
 /**
  * J (m⁴), the St Venant torsion constant. Round bars and tubes: exact. Rectangle: series (Timoshenko and Goodier, Theory of
@@ -31,12 +18,14 @@ export function torsionConstant(type: ShapeType, s: Dimensions): number | undefi
       return rectangle(Math.max(s.h, s.b), Math.min(s.h, s.b));
     case 'rhs':
       return hollow(s);
-    case 'i':
+    case 'i': {
+      const [below, above] = [tapered(s.tf, s.slope, s.b / 4), tapered(s.tfTop, s.slope, s.bTop / 4)];
       return (
         strip(s.h - s.tf - s.tfTop, s.tw) +
-        strip(s.b, s.tf) - toes(2, s.tf) + doubleJunction(s.tw, s.tf, s.r) +
-        strip(s.bTop, s.tfTop) - toes(2, s.tfTop) + doubleJunction(s.tw, s.tfTop, s.r)
+        s.b * below.strip - toes(2, below.toe) + doubleJunction(s.tw, below.root, s.r) +
+        s.bTop * above.strip - toes(2, above.toe) + doubleJunction(s.tw, above.root, s.r)
       ); // prettier-ignore
+    }
     case 'tee':
       return strip(s.h - s.tf, s.tw) - toes(1, s.tw) + strip(s.b, s.tf) - toes(2, s.tf) + doubleJunction(s.tw, s.tf, s.r);
     case 'channel':
@@ -75,4 +64,17 @@ function hollow({ h, b, t, ro }: Dimensions): number {
   const area = (h - t) * (b - t) - (4 - Math.PI) * rm * rm;
   const perimeter = 2 * (h - t + b - t) - (8 - 2 * Math.PI) * rm;
   return (4 * area * area * t) / perimeter + (perimeter * t ** 3) / 3;
+}
+
+/**
+ * A flange of which tf is measured halfway: its thickness at the toe and at the root, and what a strip of it has per length, the mean of
+ * t³/3 between the two.
+ */
+function tapered(
+  tf: number,
+  slope: number,
+  halfway: number,
+): { readonly toe: number; readonly root: number; readonly strip: number } {
+  const [toe, root] = [tf - slope * halfway, tf + slope * halfway];
+  return { toe, root, strip: ((toe + root) * (toe * toe + root * root)) / 12 };
 }

@@ -2,7 +2,7 @@ import { expandLoads } from '../model/loads/expand';
 import type { Model, Section } from '../model/model';
 import { fault, type Notice } from '../model/notice';
 import { sectionProperties } from '../sections/section-properties';
-import { shapeFault } from '../sections/shape-properties';
+import { shapeFault } from '../sections/shape-table';
 import { supportAxes } from '../model/local-axes';
 import { onceFor } from './once-for';
 

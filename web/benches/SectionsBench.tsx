@@ -4,7 +4,7 @@ import { freeName } from '@rigid-beam/core/model/edits/next-id';
 import { shapeTypes, type Section, type ShapeType } from '@rigid-beam/core/model/model';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { sectionProperties } from '@rigid-beam/core/sections/section-properties';
-import { shapeTable } from '@rigid-beam/core/sections/shape-properties';
+import { shapeTable } from '@rigid-beam/core/sections/shape-table';
 import { SectionEditor } from '../cards/SectionEditor';
 import { useDisplay, useEditor, useModel } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';

@@ -3,7 +3,7 @@
 import type { Section, Shape, ShapeType } from '@rigid-beam/core/model/model';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
 import { sectionProperties } from '@rigid-beam/core/sections/section-properties';
-import { shapeTable, shapeFault } from '@rigid-beam/core/sections/shape-properties';
+import { shapeTable, shapeFault } from '@rigid-beam/core/sections/shape-table';
 import { useDisplay, useEditor } from '../session/use-editor';
 import { Columns, FieldNote, Select, Stack } from '../ui/controls';
 import { NameField } from '../ui/NameField';
@@ -20,7 +20,10 @@ const DIMENSION_WORDS: Record<Exclude<keyof Shape, 'type'>, string> = {
   tfTop: WORDS.upperFlange,
   t: WORDS.wallT,
   ro: WORDS.outerRadius,
+  ri: WORDS.innerRadius,
   d: WORDS.diameterD,
+  rt: WORDS.toeRadius,
+  slope: WORDS.slope,
 };
 
 const PROPERTIES = [

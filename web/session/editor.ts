@@ -38,10 +38,7 @@ export class Editor {
   private readonly reader: EnvelopeReader;
   private patience: ReturnType<typeof setTimeout> | undefined;
 
-  constructor(
-    sent: Sent,
-    search: string,
-  ) {
+  constructor(sent: Sent, search: string) {
     const opened: Opened = { ...sent, model: JSON.parse(sent.content) as Model };
     this.opened = opened;
     this.own = createStore<EditorState>(() => beginning(opened, search));

@@ -5,9 +5,10 @@ import { british } from './british';
 import { european } from './european';
 import { hollowShapesOf, shapesOf, type CatalogueShape, type Family, type Series } from './family';
 import { hollow } from './hollow';
+import { indian } from './indian';
 import { timber } from './timber';
 
-const open: readonly Family[] = [...european, ...british, ...american, ...australian, ...bars, ...timber];
+const open: readonly Family[] = [...european, ...british, ...american, ...australian, ...indian, ...bars, ...timber];
 
 /** All families, in the order in which they are listed. */
 export const families: readonly (Family | Series)[] = [

@@ -1,6 +1,6 @@
 import type { Family } from './family';
 
-/** Hot rolled British shapes; mm. Their designations end in kg/m. */
+/** Hot rolled British shapes; mm. Designations end in kg/m, those of channels roughly. */
 export const british: readonly Family[] = [
   {
     id: 'UB',
@@ -134,23 +134,23 @@ export const british: readonly Family[] = [
     words: 'Channels with parallel flanges',
     standard: 'BS 4-1:2005',
     type: 'channel',
-    columns: 'h b tw tf r',
+    columns: 'h b tw tf r mass',
     rows: `
-      PFC 430x100x64: 430 100 11.0 19.0 15
-      PFC 380x100x54: 380 100 9.5 17.5 15
-      PFC 300x100x46: 300 100 9.0 16.5 15
-      PFC 300x90x41: 300 90 9.0 15.5 12
-      PFC 260x90x35: 260 90 8.0 14.0 12
-      PFC 260x75x28: 260 75 7.0 12.0 12
-      PFC 230x90x32: 230 90 7.5 14.0 12
-      PFC 230x75x26: 230 75 6.5 12.5 12
-      PFC 200x90x30: 200 90 7.0 14.0 12
-      PFC 200x75x23: 200 75 6.0 12.5 12
-      PFC 180x90x26: 180 90 6.5 12.5 12
-      PFC 180x75x20: 180 75 6.0 10.5 12
-      PFC 150x90x24: 150 90 6.5 12.0 12
-      PFC 150x75x18: 150 75 5.5 10.0 12
-      PFC 125x65x15: 125 65 5.5 9.5 12
-      PFC 100x50x10: 100 50 5.0 8.5 9`,
+      PFC 430x100x64: 430 100 11.0 19.0 15 64.4
+      PFC 380x100x54: 380 100 9.5 17.5 15 54.0
+      PFC 300x100x46: 300 100 9.0 16.5 15 45.5
+      PFC 300x90x41: 300 90 9.0 15.5 12 41.4
+      PFC 260x90x35: 260 90 8.0 14.0 12 34.8
+      PFC 260x75x28: 260 75 7.0 12.0 12 27.6
+      PFC 230x90x32: 230 90 7.5 14.0 12 32.2
+      PFC 230x75x26: 230 75 6.5 12.5 12 25.7
+      PFC 200x90x30: 200 90 7.0 14.0 12 29.7
+      PFC 200x75x23: 200 75 6.0 12.5 12 23.4
+      PFC 180x90x26: 180 90 6.5 12.5 12 26.1
+      PFC 180x75x20: 180 75 6.0 10.5 12 20.3
+      PFC 150x90x24: 150 90 6.5 12.0 12 23.9
+      PFC 150x75x18: 150 75 5.5 10.0 12 17.9
+      PFC 125x65x15: 125 65 5.5 9.5 12 14.8
+      PFC 100x50x10: 100 50 5.0 8.5 9 10.2`,
   },
 ];

@@ -15,12 +15,16 @@ export interface Family {
   readonly unit?: 'mm' | 'in';
   /** Names of the numbers of a row, in order: dimensions of the shape, and `mass` in kg/m. */
   readonly columns: string;
+  /** Of the flanges, where they are tapered. */
+  readonly slope?: number;
+  /** Where the standard measures tf: as the model format does, or in the middle of the part of the flange beside the web. */
+  readonly measured?: 'outstand';
   /** Lines of `designation: numbers`. */
   readonly rows: string;
 }
 
 /** Shapes of one standard of which each size comes with several thicknesses. */
-export interface Series extends Omit<Family, 'columns' | 'rows' | 'unit'> {
+export interface Series extends Omit<Family, 'columns' | 'rows' | 'unit' | 'slope' | 'measured'> {
   readonly made?: never;
   readonly finish: 'hot' | 'cold' | 'american';
   /** Lines of `size: thicknesses`. */
@@ -67,15 +71,25 @@ export function shapesOf(family: Family): CatalogueShape[] {
     if (numbers.length !== columns.length) throw new Error(`${designation} of the catalogue: ${columns.length} numbers expected`);
     const of = new Map(columns.map((column, i) => [column, numbers[i]!]));
     const dimensions = [...of].filter(([column]) => column !== 'mass').map(([column, text]) => [column, metres(text, unit)]);
-    const mass = of.has('mass') ? Number(of.get('mass')) : massOfName(designation, unit);
+    const shape = sloped(family, { type: family.type, ...(Object.fromEntries(dimensions) as Omit<Shape, 'type'>) });
+    const isNamedByMass = family.type === 'i' || family.type === 'channel';
+    const mass = of.has('mass') ? Number(of.get('mass')) : isNamedByMass ? massOfName(designation, unit) : undefined;
     return {
       designation,
       family,
       made: family.made ?? 'steel',
-      shape: { type: family.type, ...(Object.fromEntries(dimensions) as Omit<Shape, 'type'>) },
-      ...(mass !== undefined && family.made !== 'timber' && { mass }),
+      shape,
+      ...(mass !== undefined && { mass }),
     };
   });
+}
+
+/** The slope of the flanges, and tf where the model format measures it: b/4 from the toe of an I-shape, b/2 from that of a channel. */
+function sloped({ slope, measured, type }: Family, shape: Shape): Shape {
+  if (slope === undefined) return shape;
+  const { tw = 0, tf = 0 } = shape;
+  const nearer = measured === 'outstand' ? tw / (type === 'i' ? 4 : 2) : 0;
+  return { ...shape, tf: round(tf + slope * nearer), slope };
 }
 
 /** All shapes of a series of hollow sections. */
@@ -88,7 +102,9 @@ function hollowShape(series: Series, size: string, wall: string): CatalogueShape
   const t = wallOf(series, wall);
   const [h = 0, b = 0] = size.split('x').map((side) => metres(side, unit));
   const shape: Shape =
-    series.type === 'chs' ? { type: 'chs', d: h, t } : { type: 'rhs', h, b, t, ro: round(radiusInWalls(series, t) * t) };
+    series.type === 'chs'
+      ? { type: 'chs', d: h, t }
+      : { type: 'rhs', h, b, t, ro: round(radiusInWalls(series, t) * t), ...(series.finish === 'hot' && { ri: t }) };
   const name = series.id.replace(/ cold$/, '');
   const designation = series.finish === 'american' ? `${name}${size}x${wall}` : `${name} ${size}x${wall}`;
   return { designation: series.finish === 'cold' ? `${designation} cold` : designation, family: series, made: 'steel', shape };

@@ -1,0 +1,119 @@
+import { describe, expect, test } from '@jest/globals';
+import { shapeFault } from '../shape-table';
+import { catalogue, families } from './all';
+import type { CatalogueShape } from './family';
+import { depthOf, listed } from './listed';
+import { neighbour, searchCatalogue, shapeCalled } from './search';
+
+const all = catalogue();
+const found = (text: string, more = {}): string[] => {
+  const result = searchCatalogue({ text, ...more });
+  return result.ok ? result.shapes.map(({ designation }) => designation) : [result.reason];
+};
+
+test('every shape can be built, and has a name of its own', () => {
+  expect(all.filter(({ shape }) => shapeFault(shape) !== undefined)).toEqual([]);
+  expect(new Set(all.map(({ designation }) => designation)).size).toBe(all.length);
+  expect(all.length).toBeGreaterThan(1500);
+});
+
+test('every shape weighs what its standard or its designation says, to 1.5 %', () => {
+  const weighed = all.filter(({ mass }) => mass !== undefined);
+  const off = weighed.filter((one) => Math.abs(listed(one).mass! / one.mass! - 1) > 0.015);
+  expect(off.map((one) => `${one.designation}: ${listed(one).mass} of ${one.mass}`)).toEqual([]);
+  // Every rolled shape and angle is weighed; of tubes, bars and timber the standards' masses are these very products.
+  expect(new Set(all.filter(({ mass }) => mass === undefined).map(({ shape }) => shape.type))).toEqual(
+    new Set(['chs', 'rhs', 'round', 'rectangle']),
+  );
+  expect(weighed.length).toBeGreaterThan(680);
+});
+
+describe('neighbours of a table rise together', () => {
+  // One after the other in these: deeper, heavier, stiffer.
+  const rising = ['IPE', 'IPE A', 'IPE O', 'HEA', 'HEB', 'HEAA', 'UPE', 'UPN', 'IPN', 'ISMB', 'ISMC'];
+  test.each(rising)('%s', (id) => {
+    const own = all.filter(({ family }) => family.id === id);
+    expect(own.length).toBeGreaterThan(9);
+    for (const [i, one] of own.slice(1).entries()) {
+      expect(depthOf(one)).toBeGreaterThan(depthOf(own[i]!));
+      expect(listed(one).mass).toBeGreaterThan(listed(own[i]!).mass!);
+      expect(listed(one).Iz).toBeGreaterThan(listed(own[i]!).Iz);
+    }
+  });
+
+  // Of one nominal size: the heavier, the deeper and the stiffer.
+  const sized = [
+    /^(UB \d+x\d+x)/,
+    /^(UC \d+x\d+x)/,
+    /^(\d+U[BC])/,
+    /^(L \d+x\d+x)/,
+    /^(HSS\d+x\d+x)/,
+    /^([SR]HS \d+x\d+x)/,
+    /^(CHS [\d.]+x)/,
+  ];
+  test.each(sized)('%s', (pattern) => {
+    const groups = new Map<string, CatalogueShape[]>();
+    for (const one of all.filter(({ designation }) => pattern.test(designation))) {
+      const key = `${pattern.exec(one.designation)![1]} ${one.family.id}`;
+      groups.set(key, [...(groups.get(key) ?? []), one]);
+    }
+    expect(groups.size).toBeGreaterThan(5);
+    for (const group of groups.values()) {
+      const byMass = group.toSorted((a, b) => listed(a).mass! - listed(b).mass!);
+      for (const [i, one] of byMass.slice(1).entries()) {
+        expect(depthOf(one)).toBeGreaterThanOrEqual(depthOf(byMass[i]!));
+        // Of tubes with walls so thick the round corners outgrow what they add.
+        expect(listed(one).Iz).toBeGreaterThan(listed(byMass[i]!).Iz);
+      }
+    }
+  });
+});
+
+describe('searching', () => {
+  test.each<[string, string]>([
+    ['ipe 3', 'IPE 300'],
+    ['310 uc', '310UC158'],
+    ['w14x', 'W14x730'],
+    ['100x100x4', 'SHS 100x100x4'],
+    ['ub 457 67', 'UB 457x191x67'],
+    ['L 100×100×10', 'L 100x100x10'],
+    ['UPN200', 'UPN 200'],
+    ['hss 6x6x1/4', 'HSS6x6x1/4'],
+  ])('“%s” finds %s first', (text, first) => expect(found(text)[0]).toBe(first));
+
+  test('words of a family, and of its standard', () => {
+    expect(found('angles unequal').every((name) => name.startsWith('L '))).toBe(true);
+    expect(found('10219').length).toBe(all.filter(({ family }) => family.standard.includes('10219')).length);
+    expect(found('nothing of the kind')).toEqual([]);
+  });
+
+  test('conditions are compared with their units', () => {
+    const deep = found('ipe I > 5000 cm4, mass < 40 kg/m');
+    expect(deep).toEqual(['IPE 270', 'IPE A 300']);
+    expect(found('hea h >= 490 mm h <= 590 mm')).toEqual(['HEA 500', 'HEA 550', 'HEA 600', 'HEAA 550', 'HEAA 600']);
+    expect(found('I > 5000')[0]).toMatch(/“I > 5000” is not understood: .*unit/);
+    expect(found('I > 5 m')[0]).toMatch(/is not understood/);
+    expect(found('constructor > 5 m')[0]).toMatch(/“constructor” is nothing that can be compared/);
+  });
+
+  test('filters and order', () => {
+    const channels = found('', { type: 'channel', sort: 'mass' });
+    expect(channels[0]).toBe('75PFC');
+    expect(found('', { family: 'UPE', sort: 'depth' }).at(-1)).toBe('UPE 400');
+  });
+
+  test('the next lighter and heavier of its family', () => {
+    const one = shapeCalled('ipe300')!;
+    expect(neighbour(one, 'heavier')!.designation).toBe('IPE 330');
+    expect(neighbour(one, 'lighter')!.designation).toBe('IPE 270');
+    expect(neighbour(shapeCalled('IPE 600')!, 'heavier')).toBeUndefined();
+    expect(shapeCalled('IPE 310')).toBeUndefined();
+  });
+});
+
+test('each family has its words and a standard with a year', () => {
+  for (const { words, standard } of families) {
+    expect(words).toMatch(/^[A-Z]/);
+    expect(standard).toMatch(/^(EN|BS|ASTM|AS|AS\/NZS|IS|ANSI\/ALSC) .*\d/);
+  }
+});

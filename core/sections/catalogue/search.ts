@@ -1,0 +1,151 @@
+import type { ShapeType } from '../../model/model';
+import type { DimensionName } from '../../quantities/dimension';
+import { parseQuantity } from '../../quantities/parse';
+import { catalogue } from './all';
+import type { CatalogueShape } from './family';
+import { depthOf, listed, plasticOf, type Listed } from './listed';
+
+export type SortKey = 'as listed' | 'depth' | 'mass' | 'Iz';
+
+export interface Wanted {
+  /** Parts of a designation or of a family's words, and conditions such as `I > 5000 cm4`. */
+  readonly text: string;
+  readonly type?: ShapeType | undefined;
+  readonly family?: string | undefined;
+  readonly sort?: SortKey;
+}
+
+/** What was found, the best first; or why the text is not understood. */
+export type Found =
+  { readonly ok: true; readonly shapes: readonly CatalogueShape[] } | { readonly ok: false; readonly reason: string };
+
+type Reader = (one: CatalogueShape) => number;
+
+interface Measure {
+  readonly dimension: DimensionName;
+  readonly read: Reader;
+}
+const property = (dimension: DimensionName, key: keyof Listed): Measure => ({
+  dimension,
+  read: (one) => listed(one)[key] ?? NaN,
+});
+const depth: Measure = { dimension: 'length', read: depthOf };
+
+/** What a condition can be about: the names of the model format, and those that people write. */
+const MEASURES: Readonly<Record<string, Measure>> = {
+  h: depth,
+  d: depth,
+  b: { dimension: 'length', read: ({ shape }) => shape.b ?? shape.d ?? NaN },
+  a: property('area', 'A'),
+  i: property('inertia', 'Iz'),
+  iz: property('inertia', 'Iz'),
+  iy: property('inertia', 'Iy'),
+  j: property('inertia', 'J'),
+  w: property('modulus', 'Wz'),
+  wz: property('modulus', 'Wz'),
+  wy: property('modulus', 'Wy'),
+  wplz: { dimension: 'modulus', read: (one) => plasticOf(one).Wplz ?? NaN },
+  wply: { dimension: 'modulus', read: (one) => plasticOf(one).Wply ?? NaN },
+  mass: property('massPerLength', 'mass'),
+};
+
+/** A name, a comparison, and a quantity up to the next condition or comma. */
+const CONDITION = /(?:^|[\s,])([a-z]+)\s*(<=|>=|<|>|≤|≥)\s*([^<>≤≥,]*?)(?=\s*(?:$|,|\s+[a-z]+\s*(?:<|>|≤|≥)))/giu;
+
+type Condition = (one: CatalogueShape) => boolean;
+
+/** Takes the conditions out of a text; what is left are parts of names. */
+function conditionsOf(text: string): { readonly rest: string; readonly conditions: readonly Condition[] } | string {
+  const conditions: Condition[] = [];
+  let fault: string | undefined;
+  const rest = text.replace(CONDITION, (_, name: string, sign: string, amount: string) => {
+    const measure = Object.hasOwn(MEASURES, name.toLowerCase()) ? MEASURES[name.toLowerCase()] : undefined;
+    if (!measure)
+      fault ??= `“${name}” is nothing that can be compared: write one of h, b, A, Iz, Iy, J, Wz, Wy, Wplz, Wply, mass`;
+    else {
+      const parsed = parseQuantity(amount, measure.dimension);
+      if (!parsed.ok) fault ??= `“${name} ${sign} ${amount}” is not understood: ${parsed.reason}`;
+      else conditions.push((one) => holds(measure.read(one), sign, parsed.value));
+    }
+    return ' ';
+  });
+  return fault ?? { rest, conditions };
+}
+
+/** A value that is equal but for rounding counts as equal. */
+function holds(value: number, sign: string, limit: number): boolean {
+  const near = Math.abs(value - limit) <= 1e-9 * Math.abs(limit);
+  if (sign === '<=' || sign === '≤') return value < limit || near;
+  if (sign === '>=' || sign === '≥') return value > limit || near;
+  return !near && (sign === '<' ? value < limit : value > limit);
+}
+
+const plain = (text: string): string => text.toLowerCase().replace(/[×*]/g, 'x').replace(/\s+/g, '');
+
+interface Name {
+  readonly plain: string;
+  readonly words: string;
+}
+const names = new WeakMap<CatalogueShape, Name>();
+function nameOf(one: CatalogueShape): Name {
+  let name = names.get(one);
+  if (!name) {
+    const { words, standard, id } = one.family;
+    names.set(
+      one,
+      (name = { plain: plain(one.designation), words: `${plain(one.designation)} ${words} ${standard} ${id}`.toLowerCase() }),
+    );
+  }
+  return name;
+}
+
+/** Short parts are looked for in designations only, not in the words of a family or the number of its standard. */
+const isWord = (part: string): boolean => part.length > 3;
+
+/** How well a name fits: 0 begins so, 1 has it, 2 has all its parts; undefined where it does not. */
+function rankOf(one: CatalogueShape, whole: string, parts: readonly string[]): number | undefined {
+  const name = nameOf(one);
+  if (name.plain.startsWith(whole)) return 0;
+  if (name.plain.includes(whole)) return 1;
+  return parts.every((part) => name.plain.includes(part) || (isWord(part) && name.words.includes(` ${part}`))) ? 2 : undefined;
+}
+
+const SORTS: Readonly<Record<Exclude<SortKey, 'as listed'>, Reader>> = {
+  depth: depthOf,
+  mass: (one) => listed(one).mass ?? listed(one).A,
+  Iz: (one) => listed(one).Iz,
+};
+
+/** The shapes of the catalogue that a text and the filters ask for. */
+export function searchCatalogue({ text, type, family, sort = 'as listed' }: Wanted): Found {
+  const read = conditionsOf(text);
+  if (typeof read === 'string') return { ok: false, reason: read };
+  const parts = read.rest.toLowerCase().replace(/[×*]/g, 'x').split(/[\s,]+/).filter(Boolean); // prettier-ignore
+  const whole = parts.join('');
+  const ranked = catalogue().flatMap((one) => {
+    if (type !== undefined && one.shape.type !== type) return [];
+    if (family !== undefined && one.family.id !== family) return [];
+    const rank = rankOf(one, whole, parts);
+    return rank === undefined || !read.conditions.every((condition) => condition(one)) ? [] : [{ one, rank }];
+  });
+  const by = sort === 'as listed' ? undefined : SORTS[sort];
+  ranked.sort((a, b) => (by ? by(a.one) - by(b.one) : a.rank - b.rank));
+  return { ok: true, shapes: ranked.map(({ one }) => one) };
+}
+
+/** The shape of this designation, however it is spaced; nothing where there is none. */
+export function shapeCalled(designation: string): CatalogueShape | undefined {
+  const name = plain(designation);
+  return catalogue().find((one) => nameOf(one).plain === name);
+}
+
+/** The next lighter or heavier shape of the same family and, where it has one, of the next mass. */
+export function neighbour(one: CatalogueShape, way: 'lighter' | 'heavier'): CatalogueShape | undefined {
+  const step = way === 'heavier' ? 1 : -1;
+  const own = listed(one).A;
+  const others = catalogue().filter((other) => other.family === one.family && step * (listed(other).A - own) > 1e-9 * own);
+  return others.reduce<CatalogueShape | undefined>(
+    (best, other) => (!best || step * (listed(other).A - listed(best).A) < 0 ? other : best),
+    undefined,
+  );
+}
