@@ -1,5 +1,8 @@
 import { closedForms } from '@rigid-beam/core/test/closed-forms/all';
 import { halfUnit, published } from '@rigid-beam/core/test/closed-forms/published';
+import { publishedSections } from '@rigid-beam/core/test/published-sections';
+import { listed, plasticOf } from '@rigid-beam/core/sections/catalogue/listed';
+import { shapeCalled } from '@rigid-beam/core/sections/catalogue/search';
 import { sketch, solved } from '@rigid-beam/core/test/build';
 
 /** The verification book as text: each closed form with its value, ours, and the difference relative to its size. */
@@ -28,6 +31,17 @@ const books = published.map(([name, model, checks]) => {
   });
   return `\n### ${capital(name)}\n\n| quantity | printed | Rigid Beam | difference, units of the last digit |\n|---|---|---|---|\n${lines.join('\n')}`;
 });
+const POWERS = { A: 2, Iz: 4, Iy: 4, Wplz: 3 } as const;
+const tables = publishedSections.map(({ family, names, printed }) => {
+  const keys = Object.keys(printed) as (keyof typeof POWERS)[];
+  const lines = names.map((name, i) => {
+    const one = shapeCalled(name)!;
+    const ours = { ...listed(one), ...plasticOf(one) };
+    return `| ${name} | ${keys.map((key) => `${printed[key]![i]} | ${(ours[key]! * 100 ** POWERS[key]).toPrecision(6)}`).join(' | ')} |`;
+  });
+  const head = keys.map((key) => `${key} printed (cm${'⁰¹²³⁴'[POWERS[key]]}) | Rigid Beam`).join(' | ');
+  return `\n### ${family}\n\n| shape | ${head} |\n|---|${keys.map(() => '---|---|').join('')}\n${lines.join('\n')}`;
+});
 console.log(`# Verification
 
 Written by \`npm run verification\` from the very cases that the tests hold to 1e-9 (\`core/test/closed-forms/\`): statics, slope
@@ -41,4 +55,10 @@ ${rows.join('\n')}
 ## Published values
 
 Books print a few digits, so that a difference of 1e-9 cannot be shown: ours must agree to half a unit of the last printed digit.
-${books.join('\n')}`);
+${books.join('\n')}
+
+## Sections of standards
+
+Tables to EN 10365 print four digits at most, from the same dimensions that the catalogue holds; ours are computed from these dimensions
+with all radii, and agree to half a unit of the last printed digit.
+${tables.join('\n')}`);

@@ -4,6 +4,7 @@ import { tooLarge } from '@rigid-beam/core/formats/model-file';
 import { FILE_BYTES } from '@rigid-beam/core/limits';
 import { formatOfName } from '@rigid-beam/core/formats/registry';
 import { fault, type Notice } from '@rigid-beam/core/model/notice';
+import { filled } from '@rigid-beam/core/sections/catalogue/fill';
 
 /** Reads a model from a file, or from standard input when the name is `-`. */
 export async function readInput(file: string): Promise<Checked> {
@@ -31,7 +32,7 @@ export async function readInput(file: string): Promise<Checked> {
       ],
     };
   }
-  return formatOfName(file).read!(Buffer.concat(chunks).toString('utf8'));
+  return filled(formatOfName(file).read!(Buffer.concat(chunks).toString('utf8')));
 }
 
 /** Notices as readable lines on standard error. */

@@ -92,7 +92,7 @@ describe('what keeps a sound model from being solved is refused by name', () => 
     [
       'a section of a catalogue',
       { ...base, extra: { sections: [{ id: 's', catalogue: 'X 100' }] } },
-      /Sections from a catalogue cannot/,
+      /only called by a designation/,
     ],
     [
       'support axes that are parallel',

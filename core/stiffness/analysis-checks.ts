@@ -66,6 +66,10 @@ function unsupported(path: string, value: unknown, what: string, remedy: string,
   });
 }
 
+/** Files are filled from the catalogue when they are read; an edit may still give nothing but a designation. */
+const isOnlyNamed = ({ catalogue, shape, A }: Section): boolean =>
+  catalogue !== undefined && shape === undefined && A === undefined;
+
 function featureFaults(model: Model): Notice[] {
   const found: Notice[] = [];
   model.members.forEach((member, i) => {
@@ -81,15 +85,17 @@ function featureFaults(model: Model): Notice[] {
     );
   });
   model.sections.forEach((section, i) => {
-    if (section.catalogue !== undefined && section.A === undefined) {
+    if (isOnlyNamed(section)) {
       found.push(
-        unsupported(
-          `sections[${i}].catalogue`,
-          section.catalogue,
-          'Sections from a catalogue',
-          'Give the shape or the properties',
-          [`section ${section.id}`],
-        ),
+        fault({
+          code: 'only-named',
+          path: `sections[${i}].catalogue`,
+          value: section.catalogue,
+          what: `Section “${section.id}” is only called by a designation here`,
+          expected: 'a shape or properties',
+          remedy: 'Choose it from the catalogue in Sections, or give its shape or its properties',
+          subjects: [`section ${section.id}`],
+        }),
       );
     }
   });
@@ -117,7 +123,7 @@ function sectionFaults(model: Model): Notice[] {
       );
       return;
     }
-    if (!used.has(section.id) || section.catalogue !== undefined) return;
+    if (!used.has(section.id) || isOnlyNamed(section)) return;
     const needs = bent.has(section.id) ? neededInBending(model, section) : (['A'] as const);
     for (const key of needs) {
       if (sectionProperties(section)[key] !== undefined) continue;

@@ -8,13 +8,17 @@ import { shapeTable } from '@rigid-beam/core/sections/shape-table';
 import { SectionEditor } from '../cards/SectionEditor';
 import { useDisplay, useEditor, useModel } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
-import { Button, PanelSubtitle, Stack } from '../ui/controls';
+import { ApplyTool } from '../sheet/tools/apply-tool';
+import { PanelSubtitle, Stack } from '../ui/controls';
 import { Instruments, InstrumentFace } from '../ui/Instrument';
 import { ShapePicture } from '../ui/ShapePicture';
+import { CatalogueSearch } from '../cards/catalogue/CatalogueSearch';
+import { Neighbours } from '../cards/catalogue/Neighbours';
+import { catalogueSearch as CATALOGUE, neighbours as NEIGHBOURS } from '../cards/catalogue/words';
+import { AddMaterial } from './sections/AddMaterial';
 import { MaterialEditor } from './sections/MaterialEditor';
-import { SHORT_SHAPES, STOCK } from './words';
 import { Stock } from './sections/Stock';
-import { sectionsBench as WORDS } from './words';
+import { sectionsBench as WORDS, SHORT_SHAPES, STOCK } from './sections/words';
 
 const PICTURE = 34;
 
@@ -42,6 +46,23 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
   };
   return (
     <Stack>
+      <CatalogueSearch
+        actionOf={({ designation }) => ({
+          words: CATALOGUE.take(designation),
+          act: ({ giveShape }, one) =>
+            sheet.take(
+              new ApplyTool(sheet, {
+                name: `shape ${designation}`,
+                hint: CATALOGUE.hint(designation),
+                on: 'member',
+                intent: (current, member) => {
+                  const { id, intents } = giveShape(current, [member], one);
+                  return intents.length > 0 ? { type: 'batch', intents, label: CATALOGUE.given(id, 1) } : undefined;
+                },
+              }),
+            ),
+        })}
+      />
       <PanelSubtitle>{STOCK.sections}</PanelSubtitle>
       <Stock
         sheet={sheet}
@@ -50,6 +71,17 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
           id: section.id,
           picture: <ShapePicture shape={section.shape} size={PICTURE} {...(largest > 0 && { metres: largest })} />,
           note: noteOf(section),
+          ...(section.catalogue && {
+            more: () => (
+              <Neighbours
+                designation={section.catalogue!}
+                onTake={({ exchangeSection }, next) => {
+                  const { id, intents } = exchangeSection(editor.state.model, section.id, next);
+                  editor.edit({ type: 'batch', intents, label: NEIGHBOURS.exchanged(section.id, id) });
+                }}
+              />
+            ),
+          }),
           editor: () => <SectionEditor section={section} />,
         }))}
       />
@@ -72,17 +104,7 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
           editor: () => <MaterialEditor material={material} />,
         }))}
       />
-      <Button
-        onPress={() =>
-          editor.edit({
-            type: 'put',
-            list: 'materials',
-            entry: { id: freeName('material', names(model.materials)), E: 11e9, density: 500 },
-          })
-        }
-      >
-        {STOCK.addMaterial}
-      </Button>
+      <AddMaterial />
     </Stack>
   );
 }

@@ -1,4 +1,4 @@
-import type { LimitState, ShapeType } from '@rigid-beam/core/model/model';
+import type { LimitState } from '@rigid-beam/core/model/model';
 
 /** All that this room says, by the file that says it: read it through and correct it here. */
 
@@ -70,10 +70,6 @@ export const resultsBench = {
   node: 'Node',
   aboutOrigin: (componentName: string): string => `${componentName} about origin`,
   loads: 'Loads',
-};
-
-export const sectionsBench = {
-  kgM: (number: string): string => ` · ${number} kg/m³`,
 };
 
 export const supportsBench = {
@@ -237,14 +233,6 @@ export const underlayPart = {
   takeItAway: 'Take it away',
 };
 
-export const materialEditor = {
-  poissonsRatio: 'Poisson’s ratio',
-  density: 'Density',
-  expansion: 'Expansion',
-  yieldStress: 'Yield stress',
-  material: 'Material',
-};
-
 export const COMBINE = {
   none: 'A sum adds cases with factors; an envelope shows the largest and smallest of several.',
   addSum: 'Add a sum',
@@ -269,29 +257,4 @@ export const LIMITS: Readonly<Record<LimitState, string>> = {
 };
 
 /** Shapes that can be begun, in as little room as there is. */
-export const SHORT_SHAPES: Readonly<Record<ShapeType, string>> = {
-  i: 'I',
-  channel: 'Channel',
-  angle: 'Angle',
-  tee: 'Tee',
-  rhs: 'Box',
-  chs: 'Tube',
-  rectangle: 'Rectangle',
-  round: 'Bar',
-  general: 'Typed',
-};
-
-export const STOCK = {
-  begin: 'Begin a section',
-  sections: 'Sections of this model',
-  materials: 'Materials',
-  addMaterial: 'Add a material',
-  none: 'None yet.',
-  members: (count: number): string => (count === 1 ? '1 member' : `${count} members`),
-  hint: (name: string): string => `Click the members that get ${name}. Escape ends.`,
-  assign: (name: string, count: number): string =>
-    `Give ${name} to the ${count === 1 ? 'selected member' : `${count} selected members`}`,
-  assigned: (name: string, count: number): string => `${name} for ${count === 1 ? '1 member' : `${count} members`}`,
-  select: (count: number): string => `Select its ${count === 1 ? 'member' : `${count} members`}`,
-  remove: (name: string): string => `Remove ${name}`,
-};
+/** Kinds of shape that one looks for, each with a picture. */

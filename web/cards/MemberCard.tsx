@@ -11,6 +11,10 @@ import {
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { withEnd } from '@rigid-beam/core/model/member-ends';
 import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
+import { STEP_KEYS, stepSection } from '../session/catalogue/step-section';
+import { CatalogueSearch } from './catalogue/CatalogueSearch';
+import { Neighbours } from './catalogue/Neighbours';
+import { catalogueSearch as CATALOGUE } from './catalogue/words';
 import { SectionEditor } from './SectionEditor';
 import { actingIndex, quantityOf } from '../session/editor-state';
 import { settledSolution, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
@@ -70,6 +74,22 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
           onChange={(id) => change((member) => ({ ...member, material: id }))}
         />
       </Columns>
+      {section?.catalogue && (
+        <Neighbours designation={section.catalogue} keys={STEP_KEYS} onTake={(_, __, way) => void stepSection(editor, way)} />
+      )}
+      <CatalogueSearch
+        actionOf={({ designation }) => ({
+          words: CATALOGUE.give(designation, members.length),
+          act: ({ giveShape }, one) => {
+            const { id, intents } = giveShape(
+              model,
+              members.map((member) => member.id),
+              one,
+            );
+            if (intents.length > 0) editor.edit({ type: 'batch', intents, label: CATALOGUE.given(id, members.length) });
+          },
+        })}
+      />
       <Select
         label={WORDS.behaviour}
         choices={behaviours.map((id) => ({ id, text: BEHAVIOUR_WORDS[id] }))}

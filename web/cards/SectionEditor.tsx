@@ -70,7 +70,9 @@ export function SectionEditor({ section }: { readonly section: Section }) {
               mayBeEmpty
               onCommit={(value) => {
                 const { [key]: _, ...rest } = section.shape!;
-                put({ ...section, shape: value === undefined ? rest : { ...rest, [key]: value } });
+                // With a dimension of its own it is none of the catalogue any more.
+                const { catalogue: __, ...own } = section;
+                put({ ...own, shape: value === undefined ? rest : { ...rest, [key]: value } });
               }}
             />
           ))}

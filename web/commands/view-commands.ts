@@ -14,6 +14,7 @@ import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import type { Look, WorkPlane } from '@rigid-beam/drawing/projection';
 import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { switchNames } from '@rigid-beam/drawing/stage-view';
+import { stepSection } from '../session/catalogue/step-section';
 import type { SheetController } from '../sheet/controller';
 import { chosenOf, selectChosen, subjectsOf } from '../session/chosen';
 import { switchWords } from '../sheet/switch-words';
@@ -123,6 +124,8 @@ export const viewCommands: readonly Command[] = [
       return undefined;
     },
   },
+  { name: 'Next heavier section', needs: 'members', changes: true, run: (sheet) => stepSection(sheet.editor, 'heavier') },
+  { name: 'Next lighter section', needs: 'members', changes: true, run: (sheet) => stepSection(sheet.editor, 'lighter') },
   { name: 'Bring the next plane forward', fits: isSpace, run: done((sheet) => sheet.view.nextPlane(1)) },
   { name: 'Bring the plane before it forward', fits: isSpace, run: done((sheet) => sheet.view.nextPlane(-1)) },
   {

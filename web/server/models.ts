@@ -3,6 +3,7 @@ import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { emptyModel, type Model } from '@rigid-beam/core/model/model';
 import { unfit } from '@rigid-beam/core/model/edits/unfit';
 import { fault, type Notice } from '@rigid-beam/core/model/notice';
+import { filled } from '@rigid-beam/core/sections/catalogue/fill';
 import type { Format } from '@rigid-beam/core/formats/registry';
 import { database } from '../db/database';
 import {
@@ -86,7 +87,8 @@ export async function createModel(projectId: string, title: string | undefined, 
       ],
     };
   }
-  const read = file === undefined ? { model: emptyModel(title ?? 'New model'), notices: [] } : file.format.read!(file.text);
+  const read =
+    file === undefined ? { model: emptyModel(title ?? 'New model'), notices: [] } : filled(file.format.read!(file.text));
   if (!read.model) return { ok: false, faults: read.notices };
   const id = newId();
   await insertModel(db, id, projectId, title === undefined ? read.model : { ...read.model, title });

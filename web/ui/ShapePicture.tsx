@@ -2,6 +2,7 @@
 
 import type { Shape } from '@rigid-beam/core/model/model';
 import { outlineLoops } from '@rigid-beam/core/sections/outline';
+import { pathOf } from './ShapeLines';
 
 interface ShapePictureProps {
   readonly shape: Shape | undefined;
@@ -18,11 +19,11 @@ export function ShapePicture({ shape, size, metres }: ShapePictureProps) {
   const [zs, ys] = [points.filter((_, i) => i % 2 === 0), points.filter((_, i) => i % 2 === 1)];
   const [left, right, low, high] = [Math.min(...zs), Math.max(...zs), Math.min(...ys), Math.max(...ys)];
   const scale = (size - 2) / (metres ?? Math.max(right - left, high - low));
-  const at = (z: number, y: number): string =>
-    `${(size / 2 + (z - (left + right) / 2) * scale).toFixed(2)} ${(size / 2 - (y - (low + high) / 2) * scale).toFixed(2)}`;
-  const path = loops
-    .map((loop) => `M${Array.from({ length: loop.length / 2 }, (_, i) => at(loop[2 * i]!, loop[2 * i + 1]!)).join('L')}Z`)
-    .join('');
+  const path = pathOf(
+    loops,
+    (z) => size / 2 + (z - (left + right) / 2) * scale,
+    (y) => size / 2 - (y - (low + high) / 2) * scale,
+  );
   return (
     <svg width={size} height={size} viewBox={`0 0 ${size} ${size}`} aria-hidden>
       {path === '' ? (

@@ -7,6 +7,7 @@ import { inverted } from '@rigid-beam/core/model/selecting';
 import { ChangeFold } from '../benches/geometry/ChangeFold';
 import { Card, useHasCard } from '../cards/Card';
 import { SheetMenu } from '../commands/SheetMenu';
+import { STEP_KEYS, stepSection } from '../session/catalogue/step-section';
 import { selectChosen } from '../session/chosen';
 import { Editor } from '../session/editor';
 import { NARROW, type Sent } from '../session/editor-state';
@@ -198,6 +199,10 @@ function useShortcuts(sheet: SheetController | undefined): void {
       }
       if (!typing && onSheet && (event.key === '[' || event.key === ']')) {
         sheet?.view.nextPlane(event.key === ']' ? 1 : -1);
+        return;
+      }
+      if (!typing && onSheet && Object.values(STEP_KEYS).includes(event.key) && !sheet?.store.getState().tool.takesPlaces) {
+        if (stepSection(editor, event.key === STEP_KEYS.heavier ? 'heavier' : 'lighter') === undefined) event.preventDefault();
         return;
       }
       // A tool is in hand and a place is typed: no control has a use for its first character.

@@ -5,7 +5,7 @@ import { useDisplay, useEditor } from '../../session/use-editor';
 import { Columns, Stack } from '../../ui/controls';
 import { NameField } from '../../ui/NameField';
 import { QuantityField } from '../../ui/QuantityField';
-import { materialEditor as WORDS } from '../words';
+import { materialEditor as WORDS } from './words';
 
 /** What a material may have besides E; a stress is in the unit of the project. */
 const MORE = [

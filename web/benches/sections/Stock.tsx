@@ -10,7 +10,7 @@ import { useEditor, useEditorState, useModel } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { ApplyTool } from '../../sheet/tools/apply-tool';
 import { Button, Hint, Row, Stack, ToggleButton } from '../../ui/controls';
-import { STOCK } from '../words';
+import { STOCK } from './words';
 
 /** One of what members are made of. */
 export interface StockItem {
@@ -18,6 +18,8 @@ export interface StockItem {
   readonly picture?: ReactNode;
   /** What it is, in a few figures. */
   readonly note: string;
+  /** Beside what can be done with it: its neighbours in the catalogue. */
+  readonly more?: () => ReactNode;
   /** What can be changed of it. */
   readonly editor: () => ReactNode;
 }
@@ -104,7 +106,7 @@ export function Stock({ sheet, list, items }: StockProps) {
   if (items.length === 0) return <Hint>{STOCK.none}</Hint>;
   return (
     <Stack>
-      {items.map(({ id, picture, note, editor: change }) => {
+      {items.map(({ id, picture, note, more, editor: change }) => {
         const count = users(id).length;
         return (
           <Stack key={id} role="group" aria-label={`${key} ${id}`}>
@@ -138,6 +140,7 @@ export function Stock({ sheet, list, items }: StockProps) {
                     </Button>
                   )}
                 </Row>
+                {more?.()}
                 {change()}
               </>
             )}

@@ -1,0 +1,44 @@
+import type { ShapeType } from '@rigid-beam/core/model/model';
+
+/** All that the bench of sections says: read it through and correct it here. */
+
+export const sectionsBench = {
+  kgM: (number: string): string => ` · ${number} kg/m³`,
+};
+
+export const materialEditor = {
+  poissonsRatio: 'Poisson’s ratio',
+  density: 'Density',
+  expansion: 'Expansion',
+  yieldStress: 'Yield stress',
+  material: 'Material',
+};
+
+export const SHORT_SHAPES: Readonly<Record<ShapeType, string>> = {
+  i: 'I',
+  channel: 'Channel',
+  angle: 'Angle',
+  tee: 'Tee',
+  rhs: 'Box',
+  chs: 'Tube',
+  rectangle: 'Rectangle',
+  round: 'Bar',
+  general: 'Typed',
+};
+
+export const STOCK = {
+  begin: 'Begin a section',
+  sections: 'Sections of this model',
+  materials: 'Materials',
+  addMaterial: 'Add one of your own',
+  standardMaterial: 'Add a standard material',
+  chooseMaterial: 'choose one',
+  none: 'None yet.',
+  members: (count: number): string => (count === 1 ? '1 member' : `${count} members`),
+  hint: (name: string): string => `Click the members that get ${name}. Escape ends.`,
+  assign: (name: string, count: number): string =>
+    `Give ${name} to the ${count === 1 ? 'selected member' : `${count} selected members`}`,
+  assigned: (name: string, count: number): string => `${name} for ${count === 1 ? '1 member' : `${count} members`}`,
+  select: (count: number): string => `Select its ${count === 1 ? 'member' : `${count} members`}`,
+  remove: (name: string): string => `Remove ${name}`,
+};

@@ -1,0 +1,201 @@
+'use client';
+
+import { useEffect, useState, type KeyboardEvent } from 'react';
+import { Autocomplete, ListBox, ListBoxItem, SearchField } from 'react-aria-components';
+import styled from 'styled-components';
+import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
+import type { CatalogueShape } from '@rigid-beam/core/sections/catalogue/family';
+import { recentShapes, rememberShape } from '../../session/catalogue/recent-shapes';
+import { useDisplay, useModel } from '../../session/use-editor';
+import { Button, FieldInput, FieldLabel, FieldNote, focusFace, Hint, Row, Select, Stack, ToggleButton } from '../../ui/controls';
+import { ShapePicture } from '../../ui/ShapePicture';
+import { catalogueSearch as WORDS, KINDS, SORTS } from './words';
+import { ShapeSheet } from './ShapeSheet';
+import { useCatalogue, type Catalogue } from '../../session/catalogue/use-catalogue';
+
+/** Rows that are listed at most: whoever wants others types more. */
+const MOST = 80;
+
+const Field = styled(SearchField)`
+  display: grid;
+  gap: 0.1rem;
+`;
+
+const List = styled(ListBox)`
+  max-height: 10.5rem;
+  overflow-y: auto;
+  border: 1px solid var(--rule);
+  border-radius: 3px;
+  background: var(--paper);
+  &[data-empty] {
+    padding: 0.3rem 0.5rem;
+    color: var(--soft);
+  }
+` as typeof ListBox;
+
+const Line = styled(ListBoxItem)`
+  ${focusFace}
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 0.5rem;
+  padding: 0.15rem 0.5rem;
+  cursor: default;
+  small {
+    font-size: 0.72rem;
+  }
+  &[data-hovered] {
+    background: var(--hover);
+  }
+  &[data-selected],
+  &[data-focused] {
+    background: var(--hover);
+    box-shadow: inset 3px 0 0 var(--ink);
+  }
+`;
+
+const Kinds = styled(Row)`
+  flex-wrap: nowrap;
+  gap: 0.2rem;
+  button {
+    padding: 0.1rem 0.2rem;
+    min-height: 1.5rem;
+  }
+`;
+
+/** What is done with a shape that was chosen, said on its button. */
+export interface ShapeAction {
+  readonly words: string;
+  readonly act: (catalogue: Catalogue, one: CatalogueShape) => void;
+}
+
+interface CatalogueSearchProps {
+  readonly actionOf: (one: CatalogueShape) => ShapeAction;
+}
+
+/** Choosing a standard shape: searched as one types, looked at, and then taken. */
+export function CatalogueSearch({ actionOf }: CatalogueSearchProps) {
+  const [text, setText] = useState('');
+  const [isOpen, setIsOpen] = useState(false);
+  const [kind, setKind] = useState<(typeof KINDS)[number]['id']>();
+  const [sort, setSort] = useState<(typeof SORTS)[number]['id']>('as listed');
+  const [looked, setLooked] = useState<CatalogueShape>();
+  const display = useDisplay();
+  const catalogue = useCatalogue(isOpen ? 'wanted' : 'not yet');
+  const used = useModel().sections.flatMap((section) => section.catalogue ?? []);
+  const found = catalogue?.searchCatalogue({ text, type: kind, sort });
+  const shapes = found?.ok ? (text === '' && sort === 'as listed' ? familiarFirst(found.shapes, used) : found.shapes) : [];
+  const shown = looked && shapes.includes(looked) ? looked : text === '' ? undefined : shapes[0];
+  const take = (one: CatalogueShape): void => {
+    if (!catalogue) return;
+    rememberShape(one.designation);
+    actionOf(one).act(catalogue, one);
+  };
+  const close = (): void => {
+    setText('');
+    setIsOpen(false);
+    setLooked(undefined);
+  };
+  /** Enter takes what is looked at. */
+  const onKey = (event: KeyboardEvent): void => {
+    if (event.key === 'Escape' && isOpen) close();
+    else if (event.key === 'Enter' && shown) take(shown);
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+
+  return (
+    // The list hears of each key in its turn: to the page it would be a key of its own.
+    <Stack onKeyDownCapture={onKey} onKeyDown={(event) => event.stopPropagation()}>
+      <Autocomplete inputValue={text} onInputChange={setText} disableAutoFocusFirst>
+        <Field aria-label={WORDS.field} onFocus={() => setIsOpen(true)}>
+          <FieldLabel>{WORDS.field}</FieldLabel>
+          <FieldInput placeholder={WORDS.placeholder} autoComplete="off" spellCheck={false} />
+          {found && !found.ok && (
+            <FieldNote slot="description" data-fault>
+              {found.reason}.
+            </FieldNote>
+          )}
+        </Field>
+        {isOpen && (
+          <>
+            <Kinds role="group" aria-label={WORDS.kinds}>
+              {KINDS.map(({ id, words, shape }) => (
+                <ToggleButton
+                  key={id}
+                  aria-label={words}
+                  isSelected={kind === id}
+                  onChange={(on) => setKind(on ? id : undefined)}
+                >
+                  <ShapePicture shape={shape} size={16} />
+                </ToggleButton>
+              ))}
+              <Select label={WORDS.sort} hideLabel choices={SORTS} value={sort} onChange={(id) => setSort(id as typeof sort)} />
+            </Kinds>
+            {catalogue && (
+              <List
+                aria-label={WORDS.list(shapes.length)}
+                items={shapes.slice(0, MOST).map((one) => ({ id: one.designation, one }))}
+                selectionMode="single"
+                selectedKeys={shown ? [shown.designation] : []}
+                onSelectionChange={(keys) => {
+                  const key = keys === 'all' ? undefined : [...keys][0];
+                  const chosen = shapes.find(({ designation }) => designation === key);
+                  if (chosen) setLooked(chosen);
+                }}
+                renderEmptyState={() => (found?.ok ? WORDS.nothing : '')}
+              >
+                {({ one }: { readonly one: CatalogueShape }) => (
+                  <Line id={one.designation} textValue={one.designation}>
+                    {({ isFocused }) => (
+                      <>
+                        <Looked isFocused={isFocused} onLook={() => setLooked(one)} />
+                        <span>{one.designation}</span>
+                        <small className="number">{noteOf(catalogue, one, display.section)}</small>
+                      </>
+                    )}
+                  </Line>
+                )}
+              </List>
+            )}
+          </>
+        )}
+      </Autocomplete>
+      {isOpen && shapes.length > MOST && <Hint>{WORDS.more(MOST, shapes.length)}</Hint>}
+      {isOpen && catalogue && shown && (
+        <>
+          <Row>
+            <Button onPress={() => take(shown)}>{actionOf(shown).words}</Button>
+            <Button onPress={close}>{WORDS.close}</Button>
+          </Row>
+          <ShapeSheet catalogue={catalogue} one={shown} display={display} />
+        </>
+      )}
+    </Stack>
+  );
+}
+
+/** What the keys stand on is looked at. */
+function Looked({ isFocused, onLook }: { readonly isFocused: boolean; readonly onLook: () => void }) {
+  useEffect(() => {
+    if (isFocused) onLook();
+    // Only when the keys come to it.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [isFocused]);
+  return null;
+}
+
+function noteOf(catalogue: Catalogue, one: CatalogueShape, unit: string): string {
+  const { mass, Iz } = catalogue.listed(one);
+  const inertia = `I ${showNumber(inUnit(Iz, `${unit}4`), 4)} ${unit}⁴`;
+  return mass === undefined ? inertia : `${showNumber(mass, 3)} kg/m · ${inertia}`;
+}
+
+/** Those of the model first, then those chosen last. */
+function familiarFirst(shapes: readonly CatalogueShape[], used: readonly string[]): readonly CatalogueShape[] {
+  const first = [...new Set([...used, ...recentShapes()])];
+  const rank = new Map(first.map((designation, i) => [designation, i]));
+  const known = shapes.filter(({ designation }) => rank.has(designation));
+  known.sort((a, b) => rank.get(a.designation)! - rank.get(b.designation)!);
+  return [...known, ...shapes.filter(({ designation }) => !rank.has(designation))];
+}

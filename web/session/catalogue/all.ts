@@ -1,0 +1,5 @@
+// The catalogue as one part of the page's script, fetched when it is first needed (`use-catalogue.ts`).
+export { catalogue } from '@rigid-beam/core/sections/catalogue/all';
+export { exchangeSection, giveShape } from '@rigid-beam/core/sections/catalogue/give';
+export { listed, plasticOf } from '@rigid-beam/core/sections/catalogue/listed';
+export { neighbour, searchCatalogue, shapeCalled } from '@rigid-beam/core/sections/catalogue/search';
