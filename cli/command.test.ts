@@ -92,6 +92,33 @@ describe('rigid-beam solve', () => {
   });
 });
 
+describe('rigid-beam sections', () => {
+  test('prints what a search finds as a table, as CSV and as JSON in SI', () => {
+    const table = command(['sections', 'ipe', '300', '--family', 'ipe']);
+    expect([table.code, table.err]).toEqual([0, '']);
+    expect(table.out.split('\n')[1]).toMatch(/^IPE 300 +42.24 +53.81 +8356.1 /);
+    const [head, row] = command(['sections', 'ipe 300', '--family', 'IPE', '--format', 'csv'])
+      .out.split('\n')
+      .map((line) => line.split(','));
+    expect(row![head!.indexOf('h (m)')]).toBe('0.3');
+    expect(Number(row![head!.indexOf('Wplz')])).toBeCloseTo(628.4e-6, 7);
+    const found = JSON.parse(command(['sections', 'Iz > 4e-3 m4, h < 850 mm', '--format', 'json']).out) as {
+      designation: string;
+      Iz: number;
+      mass: number;
+    }[];
+    expect(found.map(({ designation }) => designation)).toContain('HEM 800');
+    expect(found.every(({ Iz }) => Iz > 4e-3)).toBe(true);
+  });
+
+  test('says what it does not understand', () => {
+    const { code, err } = command(['sections', 'I > 5']);
+    expect(code).toBe(2);
+    expect(err).toMatch(/“I > 5” is not understood: .*unit/);
+    expect(command(['sections', '--family', 'XYZ']).err).toMatch(/There is no family “XYZ”. Choose one of: IPE, /);
+  });
+});
+
 describe('rigid-beam matrix', () => {
   test('prints the stiffness matrix, and the loads with one column a case', () => {
     const stiffness = command(['matrix', lintel]);

@@ -108,7 +108,7 @@ export function CatalogueSearch({ actionOf }: CatalogueSearchProps) {
     // The list hears of each key in its turn: to the page it would be a key of its own.
     <Stack onKeyDownCapture={onKey} onKeyDown={(event) => event.stopPropagation()}>
       <Autocomplete inputValue={text} onInputChange={setText} disableAutoFocusFirst>
-        <Field aria-label={WORDS.field} onFocus={() => setIsOpen(true)}>
+        <Field onFocus={() => setIsOpen(true)}>
           <FieldLabel>{WORDS.field}</FieldLabel>
           <FieldInput placeholder={WORDS.placeholder} autoComplete="off" spellCheck={false} />
           {found && !found.ok && (

@@ -1,0 +1,55 @@
+import { expect, test } from '@jest/globals';
+import { applyIntent } from '../../model/edits/apply-intent';
+import { checkModel } from '../../model/check';
+import type { Model } from '../../model/model';
+import lintel from '../../../examples/lintel.rbm.json';
+import { filled } from './fill';
+import { exchangeSection, giveShape } from './give';
+import { shapeCalled } from './search';
+
+const model = checkModel(lintel).model!;
+const done = (before: Model, { intents }: ReturnType<typeof giveShape>): Model => {
+  const applied = applyIntent(before, { type: 'batch', intents });
+  if (!applied.ok) throw new Error(applied.faults[0]!.message);
+  return applied.model;
+};
+const sectionsOf = ({ members }: Model): string[] => members.map(({ section }) => section);
+
+test('members get a shape, which is there once; one of the catalogue that nobody has is swept out, one’s own stays', () => {
+  const members = model.members.map(({ id }) => id);
+  const first = done(model, giveShape(model, [members[0]!], shapeCalled('IPE 300')!));
+  expect(sectionsOf(first)[0]).toBe('IPE 300');
+  const both = done(first, giveShape(first, members, shapeCalled('IPE 300')!));
+  expect(new Set(sectionsOf(both))).toEqual(new Set(['IPE 300']));
+  expect(both.sections.map(({ id }) => id)).toEqual(['lintel', 'IPE 300']);
+  const swept = done(both, giveShape(both, members, shapeCalled('UC 203x203x46')!));
+  expect(swept.sections.map(({ id }) => id)).toEqual(['lintel', 'UC 203x203x46']);
+  expect(giveShape(swept, members, shapeCalled('UC 203x203x46')!).intents).toEqual([]);
+});
+
+test('a section of that name with something of its own typed over is not taken for the shape', () => {
+  const own = { ...model, sections: [...model.sections, { id: 'IPE 300', A: 1, Iz: 1 }] };
+  const { id } = giveShape(own, [model.members[0]!.id], shapeCalled('IPE 300')!);
+  expect(id).toBe('IPE 300 2');
+});
+
+test('a shape in the place of a section goes to all that have it; a section without members is renamed', () => {
+  const exchanged = done(model, exchangeSection(model, 'lintel', shapeCalled('HEB 200')!));
+  expect(new Set(sectionsOf(exchanged))).toEqual(new Set(['HEB 200']));
+  const spare = { ...model, sections: [...model.sections, { id: 'spare', A: 1, Iz: 1 }] };
+  const renamed = done(spare, exchangeSection(spare, 'spare', shapeCalled('HEB 200')!));
+  expect(renamed.sections.map(({ id }) => id)).toEqual(['lintel', 'HEB 200']);
+});
+
+test('a file may call a section by its designation; one that is unknown is told with what there is', () => {
+  const called = (catalogue: string) => filled(checkModel({ ...lintel, sections: [{ id: 'lintel', catalogue }] }));
+  expect(called('ipe240').model?.sections[0]).toEqual({
+    id: 'lintel',
+    catalogue: 'IPE 240',
+    shape: shapeCalled('IPE 240')!.shape,
+  });
+  const { model: none, notices } = called('IPE 250');
+  expect(none).toBeUndefined();
+  expect(notices.at(-1)).toMatchObject({ code: 'unknown-designation', path: 'sections[0].catalogue', value: 'IPE 250' });
+  expect(notices.at(-1)!.message).toMatch(/no shape “IPE 250”; it has IPE 80/);
+});
