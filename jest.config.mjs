@@ -4,7 +4,7 @@ export default {
   setupFiles: ['<rootDir>/jest.setup.cjs'],
   modulePathIgnorePatterns: ['<rootDir>/web/.next/', '<rootDir>/cli/dist/'],
   transform: {
-    'node_modules/flat(bush|queue)/.+\\.js$': ['@swc/jest', { module: { type: 'commonjs' } }],
+    'node_modules/(flatbush|flatqueue|delaunator|robust-predicates)/.+\\.js$': ['@swc/jest', { module: { type: 'commonjs' } }],
     '^.+\\.tsx?$': [
       '@swc/jest',
       {
@@ -17,7 +17,7 @@ export default {
     ],
   },
   // Packages that are modules only.
-  transformIgnorePatterns: ['/node_modules/(?!(flatbush|flatqueue)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(flatbush|flatqueue|delaunator|robust-predicates)/)'],
   // A busy machine fails no test.
   testTimeout: 120_000,
   reporters: ['default'],

@@ -8,31 +8,33 @@ import { filled } from '@rigid-beam/core/sections/catalogue/fill';
 
 /** Reads a model from a file, or from standard input when the name is `-`. */
 export async function readInput(file: string): Promise<Checked> {
+  const text = await readText(file);
+  return typeof text === 'string' ? filled(formatOfName(file).read!(text)) : { notices: [text] };
+}
+
+/** The text of a file, or of standard input when the name is `-`; or why it cannot be read. */
+export async function readText(file: string): Promise<string | Notice> {
   const chunks: Buffer[] = [];
   let size = 0;
   try {
     const stream = file === '-' ? process.stdin : (await open(file)).createReadStream();
     for await (const chunk of stream) {
       size += (chunk as Buffer).length;
-      if (size > FILE_BYTES) return { notices: [tooLarge(size)] };
+      if (size > FILE_BYTES) return tooLarge(size);
       chunks.push(chunk as Buffer);
     }
   } catch (error) {
     const reason = (error as NodeJS.ErrnoException).code === 'ENOENT' ? 'there is no such file' : (error as Error).message;
-    return {
-      notices: [
-        fault({
-          code: 'unreadable',
-          path: '',
-          value: file,
-          what: `The file cannot be read: ${reason}`,
-          expected: 'a readable file',
-          remedy: 'Check the name',
-        }),
-      ],
-    };
+    return fault({
+      code: 'unreadable',
+      path: '',
+      value: file,
+      what: `The file cannot be read: ${reason}`,
+      expected: 'a readable file',
+      remedy: 'Check the name',
+    });
   }
-  return filled(formatOfName(file).read!(Buffer.concat(chunks).toString('utf8')));
+  return Buffer.concat(chunks).toString('utf8');
 }
 
 /** Notices as readable lines on standard error. */

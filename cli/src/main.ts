@@ -6,6 +6,7 @@ import { convert } from './convert';
 import { solveCommand, type SolveOptions } from './solve';
 import { exitCodes } from './exit-codes';
 import { matrix } from './matrix';
+import { section } from './section';
 import { sectionFormats, sections, type SectionsOptions } from './sections';
 
 const program = new Command('rigid-beam')
@@ -64,6 +65,14 @@ program
   .addOption(new Option('--format <format>', 'how to print them; SI but in the table').choices(sectionFormats).default('table'))
   .action((search: string[], options: SectionsOptions) => {
     process.exitCode = sections(search, options);
+  });
+
+program
+  .command('section')
+  .description('print the properties of a section of any outline, or built of plates and standard shapes, as JSON in SI')
+  .argument('<file>', 'section file, or - for standard input')
+  .action(async (file: string) => {
+    process.exitCode = await section(file);
   });
 
 const address = ['--address <address>', 'where Rigid Beam runs', 'http://127.0.0.1:3000'] as const;

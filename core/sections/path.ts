@@ -35,11 +35,24 @@ interface Rounded {
   readonly edges: readonly Edge[];
 }
 
+/** How much of its two sides the circle of corner i takes. */
+export function reachAt(corners: readonly Corner[], i: number): number {
+  const { r = 0 } = corners[i]!;
+  const turn = turnAt(corners.at(i - 1)!, corners[i]!, corners[(i + 1) % corners.length]!);
+  return r * Math.abs(Math.tan(turn / 2));
+}
+
+/** The angle by which a line turns at a corner, anticlockwise. */
+function turnAt(before: Corner, corner: Corner, after: Corner): number {
+  const [u, v] = [direction(before, corner), direction(corner, after)];
+  return Math.atan2(u[0] * v[1] - u[1] * v[0], u[0] * v[0] + u[1] * v[1]);
+}
+
 /** Where the circle of a corner touches its two sides, and the arc between, in pieces of at most an eighth of a circle. */
 function arcAt(before: Corner, { z, y, r = 0 }: Corner, after: Corner): Rounded {
   if (r === 0) return { enters: [z, y], leaves: [z, y], edges: [] };
   const [u, v] = [direction(before, { z, y }), direction({ z, y }, after)];
-  const turn = Math.atan2(u[0] * v[1] - u[1] * v[0], u[0] * v[0] + u[1] * v[1]);
+  const turn = turnAt(before, { z, y }, after);
   const reach = r * Math.abs(Math.tan(turn / 2));
   const enters = [z - u[0] * reach, y - u[1] * reach] as const;
   const leaves = [z + v[0] * reach, y + v[1] * reach] as const;
@@ -158,14 +171,27 @@ function crossings(edge: Edge, level: number): number[] {
   );
 }
 
-/** A closed line as points, z and y in turn; each arc in pieces of about a twelfth of a right angle. */
-export function pointsOf(edges: readonly Edge[]): number[] {
+/**
+ * A closed line as points, z and y in turn; each arc in pieces of a sixteenth of half a circle. With `same area` the points between the ends
+ * of an arc lie a little outside it, so that the straight pieces enclose as much as it does.
+ */
+export function pointsOf(edges: readonly Edge[], where: 'on the arc' | 'same area' = 'on the arc'): number[] {
   return edges.flatMap((edge) => {
     if ('from' in edge) return [edge.from[0], edge.from[1]];
-    const pieces = Math.max(1, Math.ceil(Math.abs(edge.end - edge.begin) / (Math.PI / 16)));
-    return Array.from({ length: pieces }, (_, i) => edge.begin + ((edge.end - edge.begin) * i) / pieces).flatMap((angle) => [
-      edge.cz + edge.r * Math.cos(angle),
-      edge.cy + edge.r * Math.sin(angle),
-    ]);
+    const turn = edge.end - edge.begin;
+    const pieces = Math.max(1, Math.ceil(Math.abs(turn) / (Math.PI / 16) - 1e-9));
+    const outside = where === 'same area' ? swelling(pieces, Math.abs(turn) / pieces) : 1;
+    return Array.from({ length: pieces }, (_, i) => i).flatMap((i) => {
+      const angle = edge.begin + (turn * i) / pieces;
+      const r = i === 0 ? edge.r : edge.r * outside;
+      return [edge.cz + r * Math.cos(angle), edge.cy + r * Math.sin(angle)];
+    });
   });
+}
+
+/** By how much the points between go out: k pieces of angle θ have the area of the arc, (k − 2)x² + 2x = kθ/sin θ. */
+function swelling(pieces: number, angle: number): number {
+  if (pieces === 1) return 1;
+  const wanted = (pieces * angle) / Math.sin(angle);
+  return pieces === 2 ? wanted / 2 : (Math.sqrt(1 + (pieces - 2) * wanted) - 1) / (pieces - 2);
 }

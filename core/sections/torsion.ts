@@ -22,8 +22,8 @@ export function torsionConstant(type: ShapeType, s: Dimensions): number | undefi
       const [below, above] = [tapered(s.tf, s.slope, s.b / 4), tapered(s.tfTop, s.slope, s.bTop / 4)];
       return (
         strip(s.h - s.tf - s.tfTop, s.tw) +
-        s.b * below.strip - toes(2, below.toe) + doubleJunction(s.tw, below.root, s.r) +
-        s.bTop * above.strip - toes(2, above.toe) + doubleJunction(s.tw, above.root, s.r)
+        s.b * below.strip - toes(2, below.toe) + doubleJunction(s.tw, s.tf, s.r) +
+        s.bTop * above.strip - toes(2, above.toe) + doubleJunction(s.tw, s.tfTop, s.r)
       ); // prettier-ignore
     }
     case 'tee':
@@ -70,11 +70,7 @@ function hollow({ h, b, t, ro }: Dimensions): number {
  * A flange of which tf is measured halfway: its thickness at the toe and at the root, and what a strip of it has per length, the mean of
  * t³/3 between the two.
  */
-function tapered(
-  tf: number,
-  slope: number,
-  halfway: number,
-): { readonly toe: number; readonly root: number; readonly strip: number } {
+function tapered(tf: number, slope: number, halfway: number): { readonly toe: number; readonly strip: number } {
   const [toe, root] = [tf - slope * halfway, tf + slope * halfway];
-  return { toe, root, strip: ((toe + root) * (toe * toe + root * root)) / 12 };
+  return { toe, strip: ((toe + root) * (toe * toe + root * root)) / 12 };
 }

@@ -1,0 +1,129 @@
+import { describe, expect, test } from '@jest/globals';
+import { isFault } from '../../model/notice';
+import { shapeCalled } from '../catalogue/search';
+import { plasticModuli } from '../plastic-modulus';
+import { shapeProperties } from '../shape-properties';
+import { outlineProperties, type OutlineProperties } from './properties';
+import { readSection } from './read-section';
+
+const fileOf = (...parts: object[]) => ({ format: 'rigid-beam/section', version: 1, parts });
+function built(...parts: object[]): OutlineProperties {
+  const read = readSection(fileOf(...parts));
+  if (!('lines' in read)) throw new Error(read.notices[0]!.message);
+  return outlineProperties(read.lines);
+}
+const faultsOf = (value: unknown): string[] => readSection(value).notices.filter(isFault).map(({ message }) => message); // prettier-ignore
+const polygon = (count: number, at: (angle: number) => [number, number]) => ({
+  outline: Array.from({ length: count }, (_, i) => at((2 * Math.PI * i) / count)),
+});
+const box = (z: number, y: number, b: number, h: number) => ({ outline: [[z, y], [z + b, y], [z + b, y + h], [z, y + h]] }); // prettier-ignore
+const near = (ours: number | undefined, theory: number, relative: number): void =>
+  expect(Math.abs(ours! / theory - 1)).toBeLessThan(relative);
+
+describe('closed forms, to the digits that are claimed', () => {
+  const side = 0.12;
+  const height = (side * Math.sqrt(3)) / 2;
+  test.each<[string, object, number]>([
+    ['square: 0.140577 a⁴ (Timoshenko and Goodier, §109)', box(0, 0, 0.1, 0.1), 0.140577e-4],
+    ['rectangle 1:4: 0.280813 b³h', box(0, 0, 0.05, 0.2), 0.280813 * 0.05 ** 3 * 0.2],
+    ['ellipse: πa³b³/(a² + b²)', polygon(200, (t) => [0.1 * Math.cos(t), 0.05 * Math.sin(t)]), (Math.PI * 0.1 ** 3 * 0.05 ** 3) / (0.1 ** 2 + 0.05 ** 2)],
+    ['triangle of equal sides: √3 a⁴/80', { outline: [[0, 0], [side, 0], [side / 2, height]] }, (Math.sqrt(3) * side ** 4) / 80],
+  ])('J of a %s', (_, part, J) => {
+    const ours = built(part);
+    expect(ours.mesh.digits).toBeGreaterThanOrEqual(2);
+    // A polygon of 200 corners is no ellipse to more than three digits.
+    near(ours.J, J, Math.max(5e-4, 2 * 10 ** -ours.mesh.digits));
+  }); // prettier-ignore
+
+  test('shear areas: 5/6 of a rectangle, 6/7 of a disc without Poisson’s effect', () => {
+    const { A, Ay, Az } = built(box(0, 0, 0.1, 0.3));
+    near(Ay, (5 / 6) * A, 1e-3);
+    near(Az, (5 / 6) * A, 2e-3);
+    const disc = built(polygon(96, (t) => [0.05 * Math.cos(t), 0.05 * Math.sin(t)]));
+    near(disc.Ay, (6 / 7) * disc.A, 2e-3);
+  });
+
+  test('a thin channel: shear centre at 3b²/(h + 6b) behind its web, warping constant by the same theory', () => {
+    // Middle lines: web 0.2 m, flanges 0.1 m, 2 mm thick.
+    const [h, b, t] = [0.2, 0.1, 0.002];
+    const outline = [[0, 0], [b + t / 2, 0], [b + t / 2, t], [t, t], [t, h], [b + t / 2, h], [b + t / 2, h + t], [0, h + t]];
+    const { shearCentre, Iw, centroid } = built({ outline });
+    expect(shearCentre!.y).toBeCloseTo(centroid.y, 5);
+    near(t / 2 - shearCentre!.z, (3 * b * b) / (h + 6 * b), 0.01);
+    near(Iw, ((t * b ** 3 * h * h) / 12) * ((2 * h + 3 * b) / (h + 6 * b)), 0.02);
+  }); // prettier-ignore
+});
+
+test('a standard shape as a part has the properties of the catalogue', () => {
+  const shape = shapeCalled('UPN 200')!.shape;
+  const ours = built({ catalogue: 'upn200' });
+  const theirs = { ...shapeProperties(shape), ...plasticModuli(shape) };
+  for (const key of ['A', 'Iz', 'Iy', 'Wplz', 'Wply'] as const) near(ours[key], theirs[key]!, 1e-11);
+  near(ours.J, theirs.J!, 0.02);
+  expect([ours.centroid.y, ours.centroid.z]).toEqual([expect.closeTo(0, 12), expect.closeTo(0, 12)]);
+});
+
+test('parts add up about their common centroid; apart, each twists by itself', () => {
+  const one = built({ catalogue: 'UPE 200' });
+  const distance = 0.05;
+  const two = built({ catalogue: 'UPE 200', at: [distance, 0] }, { catalogue: 'UPE 200', at: ['-50 mm', 0], mirrored: true });
+  near(two.A, 2 * one.A, 1e-12);
+  near(two.Iz, 2 * one.Iz, 1e-12);
+  near(two.Iy, 2 * (one.Iy + one.A * distance ** 2), 1e-9);
+  near(two.J, 2 * one.J, 2e-3);
+  expect(two.shearCentre).toBeUndefined();
+});
+
+test('parts that touch are welded there: two plates make one, and a box of four carries torsion round', () => {
+  const whole = built(box(0, 0, 0.1, 0.02));
+  const halves = built(box(0, 0, 0.05, 0.02), box(0.05, 0, 0.05, 0.02));
+  near(halves.J, whole.J, 2e-3);
+  near(halves.Iw, whole.Iw!, 2e-2);
+  const [b, h, t] = [0.1, 0.2, 0.005];
+  const four = built(box(0, 0, b, t), box(0, h - t, b, t), box(0, t, t, h - 2 * t), box(b - t, t, t, h - 2 * t));
+  const bredt = (4 * ((b - t) * (h - t)) ** 2 * t) / (2 * (b + h - 2 * t));
+  near(four.J, bredt, 0.02);
+});
+
+test('turned and mirrored: principal moments stay, the axes turn', () => {
+  const straight = built({ catalogue: 'L 100x65x8' });
+  const turned = built({ catalogue: 'L 100x65x8', angle: '30 deg', at: [0.3, -0.2] });
+  near(turned.principal.I1, straight.principal.I1, 1e-9);
+  expect(turned.principal.angle - straight.principal.angle).toBeCloseTo(30, 6);
+  const mirrored = built({ catalogue: 'L 100x65x8', mirrored: true });
+  expect(mirrored.Iyz).toBeCloseTo(-straight.Iyz, 12);
+});
+
+test('corners may be rounded: a square as round as it can be is a disc', () => {
+  const r = 0.05;
+  const ours = built({ outline: [[0, 0, r], [2 * r, 0, r], [2 * r, 2 * r, r], [0, 2 * r, r]] }); // prettier-ignore
+  near(ours.Iz, (Math.PI * r ** 4) / 4, 1e-12);
+  near(ours.J, (Math.PI * r ** 4) / 2, 1e-2);
+  near(built({ shape: { type: 'chs', d: 0.1, t: 0.005 } }).Iz, (Math.PI * (0.1 ** 4 - 0.09 ** 4)) / 64, 1e-12);
+});
+
+test('a hole takes its part away', () => {
+  const ours = built({ ...box(0, 0, 0.1, 0.2), holes: [box(0.02, 0.03, 0.06, 0.14).outline] });
+  expect(ours.Iz).toBeCloseTo((0.1 * 0.2 ** 3 - 0.06 * 0.14 ** 3) / 12, 12);
+});
+
+describe('what is no section is told with its place', () => {
+  const bowtie = { outline: [[0, 0], [0.1, 0.1], [0.1, 0], [0, 0.2]] }; // prettier-ignore
+  test.each<[string, unknown, RegExp]>([
+    ['another file', { format: 'rigid-beam/model', version: 1 }, /no section file \(format: /],
+    ['no parts', fileOf(), /nothing that the section is made of/],
+    ['a part without a shape', fileOf({ at: [0, 0] }), /no shape \(parts\[0\]\)/],
+    ['two corners', fileOf({ outline: [[0, 0], [1, 1]] }), /closed line of corners was expected \(parts\[0\].outline: "2 corners"\)/], // prettier-ignore
+    ['a corner twice', fileOf({ outline: [[0, 0], [0, 0], [1, 0], [1, 1]] }), /lies on the next \(parts\[0\].outline\[0\]/], // prettier-ignore
+    ['no length', fileOf({ outline: [[0, '5 kN'], [1, 0], [1, 1]] }), /parts\[0\].outline\[0\]\[1\]: "5 kN"/], // prettier-ignore
+    ['a line that crosses itself', fileOf(bowtie), /the outline crosses itself between its corners 1 and 3/],
+    [
+      'a hole outside',
+      fileOf({ ...box(0, 0, 0.1, 0.1), holes: [box(0.05, 0.05, 0.1, 0.1).outline] }),
+      /hole 1 of the outline reaches out/,
+    ],
+    ['parts over each other', fileOf(box(0, 0, 0.1, 0.1), box(0.05, 0.05, 0.02, 0.02)), /parts 1 and 2 overlap/],
+    ['the same part twice', fileOf({ catalogue: 'IPE 200' }, { catalogue: 'IPE 200' }), /parts 1 and 2 overlap/],
+    ['an unknown designation', fileOf({ catalogue: 'IPE 205' }), /no shape “IPE 205” \(parts\[0\].catalogue/],
+  ])('%s', (_, value, words) => expect(faultsOf(value).join('\n')).toMatch(words));
+});

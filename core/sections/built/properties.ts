@@ -1,0 +1,102 @@
+import { warpingOf, type Warping } from '../mesh/warping';
+import type { Loop } from '../outline';
+import { edgesOf, enclosed, partBelow, pointsOf, type Composite, type Corner, type Edge } from '../path';
+
+/** What is known of a section of any outline. SI, about its centroid; y up, z to the right; W at the farthest corner. */
+export interface OutlineProperties extends Omit<Composite, 'y' | 'z'> {
+  /** The centroid in the coordinates of the outline. */
+  readonly centroid: { readonly y: number; readonly z: number };
+  readonly Wz: number;
+  readonly Wy: number;
+  readonly Wplz: number;
+  readonly Wply: number;
+  /** Principal second moments, the larger first, and by how much its axis is turned from z, degrees anticlockwise. */
+  readonly principal: { readonly I1: number; readonly I2: number; readonly angle: number };
+  readonly J: number;
+  readonly Iw?: number;
+  readonly shearCentre?: { readonly y: number; readonly z: number };
+  readonly Ay?: number;
+  readonly Az?: number;
+  /** The mesh behind J, Iw, the shear centre and the shear areas: its triangles, and the digits that a coarser one shares with it. */
+  readonly mesh: { readonly triangles: number; readonly size: number; readonly digits: number };
+}
+
+/** Side of the first triangles beside the mean thickness, and by how much those of the next mesh are smaller. */
+const FIRST = 0.6;
+const FINER = 1.7;
+/** Two meshes that agree so far on J are fine enough; more triangles than these are not made. */
+const AGREED = 1e-3;
+const MOST_TRIANGLES = 2500;
+
+/**
+ * All properties of what closed lines enclose, whose corners may be rounded: outer ones anticlockwise, holes clockwise; those of several
+ * parts may touch. Exact, but for what follows from a mesh.
+ */
+export function outlineProperties(lines: readonly (readonly Corner[])[]): OutlineProperties {
+  const edges = lines.map(edgesOf);
+  // The mesh takes as much area as the arcs enclose.
+  const loops = edges.map((line) => pointsOf(line, 'same area'));
+  const { y, z, ...moments } = enclosed(edges);
+  const { A, Iz, Iy, Iyz } = symmetric(moments);
+  const points = edges.flatMap((line) => pointsOf(line));
+  const farthest = (k: 0 | 1, from: number): number =>
+    points.reduce((most, value, i) => (i % 2 === k ? Math.max(most, Math.abs(value - from)) : most), 0);
+  const turned = lines.map((line) => edgesOf(line.map((corner) => ({ ...corner, z: corner.y, y: -corner.z }))));
+  const { triangles, size, digits, shearCentre, ...warping } = refined(loops, FIRST * ((2 * A) / perimeterOf(loops)));
+  const extent = farthest(0, z) + farthest(1, y);
+  /** A place that rounding alone has moved from 0. */
+  const tidy = (place: number): number => (Math.abs(place) < 1e-12 * extent ? 0 : place);
+  return {
+    ...{ A, centroid: { y: tidy(y), z: tidy(z) }, Iz, Iy, Iyz },
+    ...{ Wz: Iz / farthest(1, y), Wy: Iy / farthest(0, z) },
+    ...{ Wplz: plastic(edges), Wply: plastic(turned) },
+    principal: principalOf(Iz, Iy, Iyz),
+    ...warping,
+    ...(shearCentre && { shearCentre: { y: y + shearCentre.y, z: z + shearCentre.z } }),
+    mesh: { triangles, size, digits },
+  };
+}
+
+/** Rounding must not turn a symmetric section into a skewed one. */
+const symmetric = (moments: Omit<Composite, 'y' | 'z'>): Omit<Composite, 'y' | 'z'> =>
+  Math.abs(moments.Iyz) < 1e-12 * Math.sqrt(moments.Iz * moments.Iy) ? { ...moments, Iyz: 0 } : moments;
+
+const perimeterOf = (loops: readonly Loop[]): number =>
+  loops.reduce((sum, loop) => {
+    for (let i = 0; i < loop.length; i += 2) {
+      const next = (i + 2) % loop.length;
+      sum += Math.hypot(loop[next]! - loop[i]!, loop[next + 1]! - loop[i + 1]!);
+    }
+    return sum;
+  }, 0);
+
+function plastic(loops: readonly (readonly Edge[])[]): number {
+  const whole = partBelow(loops, Infinity);
+  let [low, high] = whole.range;
+  for (let i = 0; i < 60; i++) {
+    const middle = (low + high) / 2;
+    if (partBelow(loops, middle).A < whole.A / 2) low = middle;
+    else high = middle;
+  }
+  return whole.Sy - 2 * partBelow(loops, (low + high) / 2).Sy;
+}
+
+/** I about the axes along which the product vanishes; the angle from z to the axis of the larger, anticlockwise as z leads to the right. */
+function principalOf(Iz: number, Iy: number, Iyz: number): OutlineProperties['principal'] {
+  const [mean, half] = [(Iz + Iy) / 2, Math.hypot((Iz - Iy) / 2, Iyz)];
+  const angle = half < 1e-12 * mean ? 0 : ((Math.atan2(-2 * Iyz, Iz - Iy) / 2) * 180) / Math.PI;
+  return { I1: mean + half, I2: mean - half, angle: angle === 0 ? 0 : angle };
+}
+
+/** Finer and finer meshes until two agree on J; the digits that they share are those that can be claimed. */
+function refined(loops: readonly Loop[], first: number): Warping & { readonly size: number; readonly digits: number } {
+  let [size, coarse] = [first, warpingOf(loops, first)];
+  for (;;) {
+    const finer = size / FINER;
+    const fine = warpingOf(loops, finer);
+    const difference = Math.abs(coarse.J - fine.J) / fine.J;
+    if (difference < AGREED || fine.triangles > MOST_TRIANGLES)
+      return { ...fine, size: finer, digits: Math.max(0, Math.min(9, Math.floor(-Math.log10(difference + 1e-10)))) };
+    [size, coarse] = [finer, fine];
+  }
+}
