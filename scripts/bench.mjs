@@ -38,6 +38,22 @@ async function coreTimes() {
   return { core: JSON.parse(result.stdout), thousand, tenThousand };
 }
 
+/** Sections: a keystroke of the search, and an outline with its mesh. */
+async function sectionTimes() {
+  const outfile = path.join(temporary('sections'), 'section-times.mjs');
+  await bundle({
+    entryPoints: ['bench/section-times.ts'],
+    outfile,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    logLevel: 'warning',
+  });
+  return JSON.parse(
+    spawnSync(process.execPath, [outfile], { cwd: root, encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'] }).stdout,
+  );
+}
+
 /** The engine's own measurements, each in a process of its own; the entry point is bundled once. */
 async function engine() {
   const outfile = path.join(temporary('engine'), 'engine-times.mjs');
@@ -174,6 +190,7 @@ const pages = await pageTimes(PORT, [
   ['space building of 1,056 members, 3 cases', thousand],
   ['space building of 10,582 members, 1 case', tenThousand],
 ]);
+const sectionsTimes = await sectionTimes();
 const engineTimes = await engine();
 
 const file = path.join(root, 'docs', 'performance.md');
@@ -262,6 +279,9 @@ what was measured in the same run vary less.
 | ${engineTimes.manySums.members.toLocaleString('en')} members in space × 500 combinations of 10 cases: exact envelope of all quantities, derived ones included | ${seconds(engineTimes.manySums.envelope)} |
 | the same: its longest step without a pause; opening one combination | ${milliseconds(engineTimes.manySums.longest)}; ${milliseconds(engineTimes.manySums.opening)} |
 | the same: largest memory of the process | ${(engineTimes.manySums.memory / 1e9).toFixed(2)} GB |
+
+Sections: a keystroke in the search of the whole catalogue takes at most ${milliseconds(sectionsTimes.search)} (16 ms); all properties of an outline of 200 corners,
+with torsion and shear on meshes until J has ${sectionsTimes.digits} digits (${sectionsTimes.triangles} triangles), ${milliseconds(sectionsTimes.outline)} (100 ms).
 
 Numeric factorization, with the ordering beside it, which is kept while a structure keeps its pattern. ${
     engineTimes.factors.some(({ theirs }) => theirs)

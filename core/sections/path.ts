@@ -171,6 +171,17 @@ function crossings(edge: Edge, level: number): number[] {
   );
 }
 
+/** How long a line is, arcs included. */
+export const lengthOfEdges = (edges: readonly Edge[]): number =>
+  edges.reduce(
+    (sum, edge) =>
+      sum +
+      ('from' in edge
+        ? Math.hypot(edge.to[0] - edge.from[0], edge.to[1] - edge.from[1])
+        : edge.r * Math.abs(edge.end - edge.begin)),
+    0,
+  );
+
 /**
  * A closed line as points, z and y in turn; each arc in pieces of a sixteenth of half a circle. With `same area` the points between the ends
  * of an arc lie a little outside it, so that the straight pieces enclose as much as it does.

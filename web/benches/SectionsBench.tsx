@@ -1,8 +1,10 @@
 'use client';
 
+import { useMemo } from 'react';
 import { freeName } from '@rigid-beam/core/model/edits/next-id';
 import { shapeTypes, type Section, type ShapeType } from '@rigid-beam/core/model/model';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
+import { billOf } from '@rigid-beam/core/sections/bill';
 import { sectionProperties } from '@rigid-beam/core/sections/section-properties';
 import { shapeTable } from '@rigid-beam/core/sections/shape-table';
 import { SectionEditor } from '../cards/SectionEditor';
@@ -16,6 +18,7 @@ import { CatalogueSearch } from '../cards/catalogue/CatalogueSearch';
 import { Neighbours } from '../cards/catalogue/Neighbours';
 import { catalogueSearch as CATALOGUE, neighbours as NEIGHBOURS } from '../cards/catalogue/words';
 import { AddMaterial } from './sections/AddMaterial';
+import { Bill } from './sections/Bill';
 import { MaterialEditor } from './sections/MaterialEditor';
 import { Stock } from './sections/Stock';
 import { sectionsBench as WORDS, SHORT_SHAPES, STOCK } from './sections/words';
@@ -34,12 +37,16 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
     const entry = type === 'general' ? { id, A: 0.01, Iz: 1e-4 } : { id, shape: { type, ...shapeTable[type].begin } };
     editor.edit({ type: 'put', list: 'sections', entry });
   };
-  const noteOf = (section: Section): string => {
+  const bill = useMemo(() => billOf(model), [model]);
+  const noteOf = (section: Section, i: number): string => {
     const { A, Iz } = sectionProperties(section);
     const unit = display.section;
+    const mass = bill[i]?.mass;
     return [
+      section.catalogue === undefined || section.catalogue === section.id ? '' : section.catalogue,
       A === undefined ? '' : `A ${showNumber(inUnit(A, `${unit}2`), 4)} ${unit}²`,
       Iz === undefined ? '' : `I ${showNumber(inUnit(Iz, `${unit}4`), 4)} ${unit}⁴`,
+      mass ? `${showNumber(mass, 3)} kg` : '',
     ]
       .filter(Boolean)
       .join(' · ');
@@ -67,10 +74,10 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
       <Stock
         sheet={sheet}
         list="sections"
-        items={model.sections.map((section) => ({
+        items={model.sections.map((section, i) => ({
           id: section.id,
           picture: <ShapePicture shape={section.shape} size={PICTURE} {...(largest > 0 && { metres: largest })} />,
-          note: noteOf(section),
+          note: noteOf(section, i),
           ...(section.catalogue && {
             more: () => (
               <Neighbours
@@ -85,6 +92,7 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
           editor: () => <SectionEditor section={section} />,
         }))}
       />
+      <Bill rows={bill} />
       <PanelSubtitle>{STOCK.begin}</PanelSubtitle>
       <Instruments role="group" aria-label={STOCK.begin}>
         {shapeTypes.map((type) => (

@@ -5,12 +5,17 @@ import {
   memberEnds,
   type EndFreedom,
   type Member,
+  type Model,
+  type ModelNode,
   type MemberEnd,
   type Restraint,
 } from '@rigid-beam/core/model/model';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { withEnd } from '@rigid-beam/core/model/member-ends';
 import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
+import { rollTowards } from '@rigid-beam/core/model/roll-towards';
+import type { Point } from '@rigid-beam/core/model/point';
+import { runOf } from '@rigid-beam/core/model/runs';
 import { STEP_KEYS, stepSection } from '../session/catalogue/step-section';
 import { CatalogueSearch } from './catalogue/CatalogueSearch';
 import { Neighbours } from './catalogue/Neighbours';
@@ -24,6 +29,21 @@ import { QuantityField } from '../ui/QuantityField';
 import { MemberCharts } from './MemberCharts';
 import { useRun } from './use-run';
 import { memberCard as WORDS } from './words';
+
+/** A quarter turn further, from −180 to 180 degrees. */
+const quarter = (roll = 0): number => ((((roll + 270) % 360) + 360) % 360) - 180;
+
+/** The middle of all nodes. */
+function middleOf({ nodes }: Model): Point {
+  const along = (read: (node: ModelNode) => number): number => {
+    const all = nodes.map(read);
+    return (all.reduce((a, b) => Math.min(a, b), Infinity) + all.reduce((a, b) => Math.max(a, b), -Infinity)) / 2;
+  };
+  return [along(({ x }) => x), along(({ y }) => y), along(({ z = 0 }) => z)];
+}
+
+/** Members of a selection that are looked through for a run. */
+const LONGEST_RUN = 200;
 
 const BEHAVIOUR_WORDS: Record<(typeof behaviours)[number], string> = {
   frame: WORDS.frame,
@@ -51,7 +71,18 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
     );
     editor.edit(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label: WORDS.changeMembers(members.length) });
   };
-  const length = lengthOf(first, placesOf(model));
+  const places = placesOf(model);
+  const length = lengthOf(first, places);
+  const middle = middleOf(model);
+  // Members that follow each other span together.
+  const isRun =
+    members.length > 1 &&
+    members.length <= LONGEST_RUN &&
+    runOf(
+      model,
+      members.map(({ id }) => id),
+    ) !== undefined;
+  const span = isRun ? members.reduce((sum, member) => sum + lengthOf(member, places), 0) : length;
 
   return (
     <Stack>
@@ -78,6 +109,7 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
         <Neighbours designation={section.catalogue} keys={STEP_KEYS} onTake={(_, __, way) => void stepSection(editor, way)} />
       )}
       <CatalogueSearch
+        span={span}
         actionOf={({ designation }) => ({
           words: CATALOGUE.give(designation, members.length),
           act: ({ giveShape }, one) => {
@@ -107,13 +139,24 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
           onChange={(id) => change((member) => ({ ...member, roll: Number(id) }))}
         />
       ) : (
-        <QuantityField
-          label={WORDS.roll}
-          value={first.roll ?? 0}
-          dimension="number"
-          unit=""
-          onCommit={(roll) => change((member) => ({ ...member, roll: roll ?? 0 }))}
-        />
+        <Stack role="group" aria-label={WORDS.orientation}>
+          <QuantityField
+            label={WORDS.roll}
+            value={first.roll ?? 0}
+            dimension="number"
+            unit=""
+            onCommit={(roll) => change((member) => ({ ...member, roll: roll ?? 0 }))}
+          />
+          <Row>
+            <Button onPress={() => change((member) => ({ ...member, roll: quarter(member.roll) }))}>{WORDS.quarterTurn}</Button>
+            {/* Channels and angles open towards it. */}
+            <Button
+              onPress={() => change((member) => ({ ...member, roll: rollTowards(member, places, middle) ?? member.roll ?? 0 }))}
+            >
+              {WORDS.faceInwards}
+            </Button>
+          </Row>
+        </Stack>
       )}
       {members.length === 1 && (
         <NameField

@@ -26,7 +26,7 @@ const FIRST = 0.6;
 const FINER = 1.7;
 /** Two meshes that agree so far on J are fine enough; more triangles than these are not made. */
 const AGREED = 1e-3;
-const MOST_TRIANGLES = 2500;
+const MOST_TRIANGLES = 1200;
 
 /**
  * All properties of what closed lines enclose, whose corners may be rounded: outer ones anticlockwise, holes clockwise; those of several

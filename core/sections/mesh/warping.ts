@@ -47,11 +47,12 @@ function turnedThrough(a: number, weight: number): (readonly [number, number, nu
 export function warpingOf(loops: readonly Loop[], size: number): Warping {
   const about = enclosed(loops.map((loop) => edgesOf(cornersOf(loop))));
   const mesh = meshOf(loops, size);
-  const { nodes, elements, count } = quadratic(mesh, about);
-  const pieces = piecesOf(elements, count);
-  const { factor, kernels, unknown } = laplacian(nodes, elements, count, pieces.first);
+  const whole = quadratic(mesh, about);
+  const { count } = whole;
+  const pieces = piecesOf(whole);
+  const { factor, kernels, unknown } = laplacian(whole, pieces.first);
   try {
-    const sides = sidesOf(nodes, elements, count, about);
+    const sides = sidesOf(whole, about);
     const held = new Set(pieces.first);
     // The unknowns stand in the order of elimination.
     const columns = sides.map((side) => {
@@ -66,7 +67,7 @@ export function warpingOf(loops: readonly Loop[], size: number): Warping {
     if (pieces.first.length > 1) return { J, triangles };
     return {
       J,
-      ...centred(omega!, { nodes, elements, count }, about),
+      ...centred(omega!, whole, about),
       Ay: 1 / dot(phiY!, sides[1]!),
       Az: 1 / dot(phiZ!, sides[2]!),
       triangles,
@@ -113,7 +114,7 @@ function quadratic({ places, triangles }: Mesh, { y, z }: Composite): Quadratic 
 }
 
 /** One node of each piece that hangs together. Nodes of no triangle are pieces of their own, and are held too. */
-function piecesOf(elements: Int32Array, count: number): { readonly first: readonly number[] } {
+function piecesOf({ elements, count }: Quadratic): { readonly first: readonly number[] } {
   const parent = Int32Array.from({ length: count }, (_, i) => i);
   const root = (i: number): number => {
     while (parent[i] !== i) i = parent[i] = parent[parent[i]!]!;
@@ -123,60 +124,75 @@ function piecesOf(elements: Int32Array, count: number): { readonly first: readon
   return { first: Array.from({ length: count }, (_, i) => i).filter((i) => root(i) === i) };
 }
 
-/** At a place of an element: its nodes' shares, their slopes along z and y, and the place. */
+/** At a place of the element that begins at `e`: its nodes' shares, their slopes along z and y in turn, and the place. Arrays are used again. */
 interface Place {
-  readonly shares: readonly number[];
-  readonly slopes: readonly (readonly [z: number, y: number])[];
-  readonly z: number;
-  readonly y: number;
-  readonly weight: number;
+  e: number;
+  readonly shares: Float64Array;
+  readonly slopes: Float64Array;
+  z: number;
+  y: number;
+  weight: number;
 }
 
 type Rule = readonly (readonly [number, number, number, number])[];
 
-function* placesOf(nodes: Float64Array, elements: Int32Array, e: number, rule: Rule): Generator<Place> {
-  const corner = [0, 1, 2].map((k) => elements[e + k]!);
-  const area = twiceArea(nodes, corner[0]!, corner[1]!, corner[2]!) / 2;
-  const [cz, cy] = [0, 1].map((d) => corner.map((c) => nodes[2 * c + d]!)) as [number[], number[]];
-  // Slopes of the barycentric coordinates.
-  const slope = [0, 1, 2].map((k) => {
-    const [i, j] = [(k + 1) % 3, (k + 2) % 3];
-    return [(cy[i]! - cy[j]!) / (2 * area), (cz[j]! - cz[i]!) / (2 * area)] as const;
-  });
-  for (const l of rule) {
-    const shares = [0, 1, 2].map((k) => l[k]! * (2 * l[k]! - 1)).concat([0, 1, 2].map((k) => 4 * l[k]! * l[(k + 1) % 3]!));
-    const slopes = [0, 1, 2]
-      .map((k) => scaled(slope[k]!, 4 * l[k]! - 1))
-      .concat([0, 1, 2].map((k) => sum(scaled(slope[k]!, 4 * l[(k + 1) % 3]!), scaled(slope[(k + 1) % 3]!, 4 * l[k]!))));
-    const at = (of: readonly number[]): number => l[0] * of[0]! + l[1] * of[1]! + l[2] * of[2]!;
-    yield { shares, slopes, z: at(cz), y: at(cy), weight: area * l[3] };
+/** Goes to the places of a rule in every element. */
+function everywhere({ nodes, elements }: Quadratic, rule: Rule, visit: (place: Place) => void): void {
+  const place: Place = { e: 0, shares: new Float64Array(6), slopes: new Float64Array(12), z: 0, y: 0, weight: 0 };
+  const [cz, cy, gz, gy] = [new Float64Array(3), new Float64Array(3), new Float64Array(3), new Float64Array(3)];
+  for (let e = 0; e < elements.length; e += 6) {
+    for (let k = 0; k < 3; k++) {
+      cz[k] = nodes[2 * elements[e + k]!]!;
+      cy[k] = nodes[2 * elements[e + k]! + 1]!;
+    }
+    const twice = twiceArea(nodes, elements[e]!, elements[e + 1]!, elements[e + 2]!);
+    // Slopes of the barycentric coordinates.
+    for (let k = 0; k < 3; k++) {
+      const [i, j] = [(k + 1) % 3, (k + 2) % 3];
+      gz[k] = (cy[i]! - cy[j]!) / twice;
+      gy[k] = (cz[j]! - cz[i]!) / twice;
+    }
+    for (const l of rule) {
+      for (let k = 0; k < 3; k++) {
+        const next = (k + 1) % 3;
+        place.shares[k] = l[k]! * (2 * l[k]! - 1);
+        place.shares[k + 3] = 4 * l[k]! * l[next]!;
+        place.slopes[2 * k] = (4 * l[k]! - 1) * gz[k]!;
+        place.slopes[2 * k + 1] = (4 * l[k]! - 1) * gy[k]!;
+        place.slopes[2 * k + 6] = 4 * (l[next]! * gz[k]! + l[k]! * gz[next]!);
+        place.slopes[2 * k + 7] = 4 * (l[next]! * gy[k]! + l[k]! * gy[next]!);
+      }
+      place.e = e;
+      place.z = l[0] * cz[0]! + l[1] * cz[1]! + l[2] * cz[2]!;
+      place.y = l[0] * cy[0]! + l[1] * cy[1]! + l[2] * cy[2]!;
+      place.weight = (twice / 2) * l[3];
+      visit(place);
+    }
   }
 }
-const scaled = ([z, y]: readonly [number, number], by: number): readonly [number, number] => [z * by, y * by];
-const sum = (a: readonly [number, number], b: readonly [number, number]): readonly [number, number] => [a[0] + b[0], a[1] + b[1]];
 
 /** ∫ ∇Nᵢ·∇Nⱼ dA, with one node of each piece held. */
-function laplacian(nodes: Float64Array, elements: Int32Array, count: number, held: readonly number[]) {
+function laplacian(whole: Quadratic, held: readonly number[]) {
+  const { elements, count } = whole;
   const size = (elements.length / 6) * 21;
   const [rows, columns, values] = [new Int32Array(size), new Int32Array(size), new Float64Array(size)];
-  const pairs: number[] = [];
-  let at = 0;
-  for (let e = 0; e < elements.length; e += 6) {
-    const local = new Float64Array(36);
-    for (const { slopes, weight } of placesOf(nodes, elements, e, MIDDLES))
-      for (let i = 0; i < 6; i++)
-        for (let j = 0; j <= i; j++)
-          local[6 * i + j]! += weight * (slopes[i]![0] * slopes[j]![0] + slopes[i]![1] * slopes[j]![1]);
+  const pairs = new Int32Array((elements.length / 6) * 30);
+  let [at, pair] = [0, 0];
+  for (let e = 0; e < elements.length; e += 6)
     for (let i = 0; i < 6; i++)
       for (let j = 0; j <= i; j++) {
-        [rows[at], columns[at], values[at]] = [elements[e + i]!, elements[e + j]!, local[6 * i + j]!];
+        [rows[at], columns[at]] = [elements[e + i]!, elements[e + j]!];
         at++;
-        if (i !== j) pairs.push(elements[e + i]!, elements[e + j]!);
+        if (i !== j) [pairs[pair++], pairs[pair++]] = [elements[e + i]!, elements[e + j]!];
       }
-  }
-  const analysis = analyse(graphOfPairs(count, Int32Array.from(pairs)), new Int32Array(count).fill(1));
+  everywhere(whole, MIDDLES, ({ e, slopes, weight }) => {
+    let k = (e / 6) * 21;
+    for (let i = 0; i < 6; i++)
+      for (let j = 0; j <= i; j++)
+        values[k++]! += weight * (slopes[2 * i]! * slopes[2 * j]! + slopes[2 * i + 1]! * slopes[2 * j + 1]!);
+  });
+  const analysis = analyse(graphOfPairs(count, pairs), new Int32Array(count).fill(1));
   const kernels = takeKernels();
-  // The unknowns stand in the order of elimination.
   const unknown = analysis.firstUnknown;
   const order = (list: Int32Array): Int32Array => list.map((node) => unknown[node]!);
   const matrix = fromTriplets(count, at, order(rows), order(columns), values);
@@ -184,19 +200,19 @@ function laplacian(nodes: Float64Array, elements: Int32Array, count: number, hel
 }
 
 /** The right-hand sides: of the warping function, and of the shear along y and along z. */
-function sidesOf(nodes: Float64Array, elements: Int32Array, count: number, { Iz, Iy, Iyz }: Composite): Float64Array[] {
+function sidesOf(whole: Quadratic, { Iz, Iy, Iyz }: Composite): Float64Array[] {
+  const { elements, count } = whole;
   const [twist, alongY, alongZ] = [new Float64Array(count), new Float64Array(count), new Float64Array(count)];
   const determinant = Iz * Iy - Iyz * Iyz;
-  for (let e = 0; e < elements.length; e += 6)
-    for (const { shares, slopes, z, y, weight } of placesOf(nodes, elements, e, SIX)) {
-      const [bentY, bentZ] = [(Iy * y - Iyz * z) / determinant, (Iz * z - Iyz * y) / determinant];
-      for (let i = 0; i < 6; i++) {
-        const node = elements[e + i]!;
-        twist[node]! += weight * (slopes[i]![1] * z - slopes[i]![0] * y);
-        alongY[node]! += weight * shares[i]! * bentY;
-        alongZ[node]! += weight * shares[i]! * bentZ;
-      }
+  everywhere(whole, SIX, ({ e, shares, slopes, z, y, weight }) => {
+    const [bentY, bentZ] = [(Iy * y - Iyz * z) / determinant, (Iz * z - Iyz * y) / determinant];
+    for (let i = 0; i < 6; i++) {
+      const node = elements[e + i]!;
+      twist[node]! += weight * (slopes[2 * i + 1]! * z - slopes[2 * i]! * y);
+      alongY[node]! += weight * shares[i]! * bentY;
+      alongZ[node]! += weight * shares[i]! * bentZ;
     }
+  });
   return [twist, alongY, alongZ];
 }
 
@@ -204,20 +220,16 @@ function sidesOf(nodes: Float64Array, elements: Int32Array, count: number, { Iz,
  * The shear centre, about which the warping function ω − zₛ·y + yₛ·z + c has no moments, and the integral of its square, the warping
  * constant.
  */
-function centred(
-  omega: Float64Array,
-  { nodes, elements }: Quadratic,
-  { A, Iz, Iy, Iyz }: Composite,
-): Pick<Warping, 'Iw' | 'shearCentre'> {
+function centred(omega: Float64Array, whole: Quadratic, { A, Iz, Iy, Iyz }: Composite): Pick<Warping, 'Iw' | 'shearCentre'> {
   let [S, My, Mz, square] = [0, 0, 0, 0];
-  for (let e = 0; e < elements.length; e += 6)
-    for (const { shares, z, y, weight } of placesOf(nodes, elements, e, SIX)) {
-      const value = shares.reduce((total, share, i) => total + share * omega[elements[e + i]!]!, 0);
-      S += weight * value;
-      My += weight * value * y;
-      Mz += weight * value * z;
-      square += weight * value * value;
-    }
+  everywhere(whole, SIX, ({ e, shares, z, y, weight }) => {
+    let value = 0;
+    for (let i = 0; i < 6; i++) value += shares[i]! * omega[whole.elements[e + i]!]!;
+    S += weight * value;
+    My += weight * value * y;
+    Mz += weight * value * z;
+    square += weight * value * value;
+  });
   // zₛ·Iz − yₛ·Iyz = ∫ωy and zₛ·Iyz − yₛ·Iy = ∫ωz.
   const determinant = Iz * Iy - Iyz * Iyz;
   const z = (My * Iy - Mz * Iyz) / determinant;

@@ -42,3 +42,11 @@ export const STOCK = {
   select: (count: number): string => `Select its ${count === 1 ? 'member' : `${count} members`}`,
   remove: (name: string): string => `Remove ${name}`,
 };
+
+export const bill = {
+  together: (what: string): string => `Together ${what}.`,
+  mass: (mass: string): string => `${mass} kg`,
+  noMass: 'of unknown mass',
+  surface: (surface: string): string => `${surface} m² to be painted`,
+  sweep: (count: number): string => `Sweep out ${count === 1 ? 'the unused section' : `${count} unused sections`}`,
+};

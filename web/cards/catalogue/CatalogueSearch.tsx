@@ -3,7 +3,7 @@
 import { useEffect, useState, type KeyboardEvent } from 'react';
 import { Autocomplete, ListBox, ListBoxItem, SearchField } from 'react-aria-components';
 import styled from 'styled-components';
-import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
+import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import type { CatalogueShape } from '@rigid-beam/core/sections/catalogue/family';
 import { recentShapes, rememberShape } from '../../session/catalogue/recent-shapes';
 import { useDisplay, useModel } from '../../session/use-editor';
@@ -69,11 +69,13 @@ export interface ShapeAction {
 }
 
 interface CatalogueSearchProps {
+  /** The length that is to be spanned, metres: depths that suit it are suggested. */
+  readonly span?: number;
   readonly actionOf: (one: CatalogueShape) => ShapeAction;
 }
 
 /** Choosing a standard shape: searched as one types, looked at, and then taken. */
-export function CatalogueSearch({ actionOf }: CatalogueSearchProps) {
+export function CatalogueSearch({ actionOf, span }: CatalogueSearchProps) {
   const [text, setText] = useState('');
   const [isOpen, setIsOpen] = useState(false);
   const [kind, setKind] = useState<(typeof KINDS)[number]['id']>();
@@ -132,6 +134,15 @@ export function CatalogueSearch({ actionOf }: CatalogueSearchProps) {
               ))}
               <Select label={WORDS.sort} hideLabel choices={SORTS} value={sort} onChange={(id) => setSort(id as typeof sort)} />
             </Kinds>
+            {span !== undefined && (
+              <Row role="group" aria-label={WORDS.depths}>
+                {SLENDERNESS.map((ratio) => (
+                  <Button key={ratio} onPress={() => setText(depthText(span / ratio))}>
+                    {WORDS.depth(ratio, showQuantity(span / ratio, display.deflection, 2))}
+                  </Button>
+                ))}
+              </Row>
+            )}
             {catalogue && (
               <List
                 aria-label={WORDS.list(shapes.length)}
@@ -174,6 +185,12 @@ export function CatalogueSearch({ actionOf }: CatalogueSearchProps) {
     </Stack>
   );
 }
+
+/** Span over depth of a light and of a stiff beam. */
+const SLENDERNESS = [20, 15] as const;
+
+/** Depths near to one, as a condition that can be changed. */
+const depthText = (depth: number): string => `h > ${Math.round(900 * depth)} mm, h < ${Math.round(1150 * depth)} mm`;
 
 /** What the keys stand on is looked at. */
 function Looked({ isFocused, onLook }: { readonly isFocused: boolean; readonly onLook: () => void }) {

@@ -6,6 +6,8 @@ export const catalogueSearch = {
   field: 'Standard shapes',
   placeholder: 'ipe 3 · 310 uc · I > 5000 cm4',
   kinds: 'Kind of shape',
+  depths: 'Depths that suit the span',
+  depth: (ratio: number, depth: string): string => `L/${ratio}: ${depth}`,
   sort: 'Order',
   list: (count: number): string => `${count} shapes found`,
   nothing: 'Nothing of the catalogue fits. Type less.',

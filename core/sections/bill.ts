@@ -1,0 +1,63 @@
+import type { Member, Model, Section, Shape } from '../model/model';
+import { lengthOf, placesOf } from '../model/places';
+import { cornersOf } from './corners';
+import { edgesOf, lengthOfEdges } from './path';
+import { sectionProperties } from './section-properties';
+import { dimensionsOf, shapeFault } from './shape-table';
+
+/** What is needed of a section. SI; mass and painted surface where they are known for every member. */
+export interface BillRow {
+  readonly section: string;
+  readonly members: number;
+  readonly length: number;
+  readonly mass: number | undefined;
+  readonly surface: number | undefined;
+}
+
+/** By section, in the order of the model: how many members, how long together, how heavy, and how much surface is painted. */
+export function billOf(model: Model): readonly BillRow[] {
+  const places = placesOf(model);
+  const density = new Map(model.materials.map((material) => [material.id, material.density]));
+  const members = new Map<string, Member[]>();
+  for (const member of model.members) {
+    const list = members.get(member.section);
+    if (list) list.push(member);
+    else members.set(member.section, [member]);
+  }
+  return model.sections.map((section) => {
+    const users = members.get(section.id) ?? [];
+    const { A } = sectionProperties(section);
+    const outside = perimeterOf(section);
+    const lengths = users.map((member) => lengthOf(member, places));
+    const total = (of: (member: Member) => number | undefined): number | undefined =>
+      users.reduce<number | undefined>((sum, member, i) => {
+        const each = of(member);
+        return sum === undefined || each === undefined ? undefined : sum + each * lengths[i]!;
+      }, 0);
+    return {
+      section: section.id,
+      members: users.length,
+      length: lengths.reduce((sum, length) => sum + length, 0),
+      mass: total(({ material }) => {
+        const each = density.get(material);
+        return A === undefined || each === undefined ? undefined : each * A;
+      }),
+      surface: total(() => outside),
+    };
+  });
+}
+
+/** All rows together; undefined what is not known of one of them. */
+export function together(rows: readonly BillRow[]): Pick<BillRow, 'mass' | 'surface'> {
+  const sum = (key: 'mass' | 'surface'): number | undefined =>
+    rows.reduce<number | undefined>((all, row) => (all === undefined || row[key] === undefined ? undefined : all + row[key]), 0);
+  return { mass: sum('mass'), surface: sum('surface') };
+}
+
+/** The length of the outer line of a section, metres; undefined where its shape is not known. */
+function perimeterOf({ shape }: Section): number | undefined {
+  if (!shape || shape.type === 'general' || shapeFault(shape) !== undefined) return undefined;
+  return isRound(shape) ? Math.PI * dimensionsOf(shape).d : lengthOfEdges(edgesOf(cornersOf(shape)[0]!));
+}
+
+const isRound = ({ type }: Shape): boolean => type === 'round' || type === 'chs';
