@@ -82,7 +82,7 @@ test('on a member’s card: another shape by its name, and its neighbours by key
 test('in the place of a section for every member that has it; a dimension typed over takes the designation away', async () => {
   const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=sections');
   const { page } = rib;
-  const card = await page.waitForSelector('button[aria-label^="rib, A "]');
+  const card = await page.waitForSelector('button[aria-label^="rib, IPE 160 "]');
   await card!.click();
   await rib.press('Lighter: IPE 140');
   await page.waitForSelector('[aria-label="Undo: IPE 140 in the place of rib"]');
