@@ -40,6 +40,12 @@ export const displayChoices: Record<keyof DisplayUnits, readonly string[]> = {
 };
 
 /** The unit in which lengths of a project are shown, and which a bare number means. */
+/** All units of a project: its own, or those that are meant where it says nothing. */
+export const displayOf = ({ display }: { readonly display?: Partial<DisplayUnits> | undefined }): DisplayUnits => ({
+  ...defaultDisplay,
+  ...display,
+});
+
 export const lengthUnit = ({ display }: { readonly display?: Partial<DisplayUnits> | undefined }): string =>
   display?.length ?? defaultDisplay.length;
 

@@ -1,4 +1,4 @@
-import { columnsOf } from '../schedules/columns';
+import { columnsOf } from '../schedules/lists';
 import { writeCells } from '../schedules/write-cells';
 import { make, type Command } from './command';
 import { chosenOf } from '../session/chosen';

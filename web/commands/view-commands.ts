@@ -14,6 +14,7 @@ import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import type { Look, WorkPlane } from '@rigid-beam/drawing/projection';
 import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { switchNames } from '@rigid-beam/drawing/stage-view';
+import { scheduleLists } from '../schedules/list';
 import { stepSection } from '../session/catalogue/step-section';
 import type { SheetController } from '../sheet/controller';
 import { chosenOf, selectChosen, subjectsOf } from '../session/chosen';
@@ -236,7 +237,7 @@ export const viewCommands: readonly Command[] = [
       return undefined;
     },
   })),
-  ...(['nodes', 'members'] as const).map((list): Command => ({
+  ...scheduleLists.map((list): Command => ({
     name: `Open the schedule of ${list}`,
     run: done(({ editor }) => editor.show({ drawer: list })),
   })),

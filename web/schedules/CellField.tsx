@@ -1,6 +1,6 @@
 'use client';
 
-import type { Column } from './columns';
+import type { Column } from './column';
 
 interface CellFieldProps {
   readonly column: Column;

@@ -1,18 +1,20 @@
 'use client';
 
-import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
-import type { Subject } from '@rigid-beam/drawing/display-list';
+import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type CSSProperties, type KeyboardEvent } from 'react';
+import { useCatalogue } from '../session/catalogue/use-catalogue';
 import { useEditor, useEditorState } from '../session/use-editor';
 import { Button, PlainButton, ToggleButton } from '../ui/controls';
 import { arranged, type Sorting } from './arranged';
 import { CellField } from './CellField';
-import { columnsOf, rowsOf, type ScheduleList } from './columns';
+import { scheduleLists } from './list';
+import { schedules, type ScheduleList } from './lists';
+import { withPowers } from '../ui/with-powers';
 import { tableAction, type TableAction } from './keys';
 import { Bar, Drawer, HEIGHT, Line, Said, Scroll, type Place } from './parts';
 import { readTable, writeCells, type Cell } from './write-cells';
 import { schedule as WORDS } from './words';
 
-/** Nodes or members as a table with the habits of a spreadsheet, in the drawer under the sheet and linked with its selection. */
+/** A list of the model as a table with the habits of a spreadsheet, in the drawer under the sheet and linked with its selection. */
 export function Schedule({ list }: { readonly list: ScheduleList }) {
   const editor = useEditor();
   const model = useEditorState((state) => state.model);
@@ -27,19 +29,24 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
   const scroll = useRef<HTMLDivElement>(null);
   const leaving = useRef(false);
 
-  const columns = useMemo(() => columnsOf(model, list), [model, list]);
-  const rows = useMemo(() => arranged(rowsOf(model, list), columns, filter, sort), [model, list, columns, filter, sort]);
-  const kind = list === 'nodes' ? 'node' : 'member';
-  const selected = useMemo(() => new Set(selection.flatMap((one) => (one.kind === kind ? [one.id] : []))), [selection, kind]);
-  const template = `3.2rem repeat(${columns.length}, minmax(6.5rem, 1fr))`;
+  const kind = schedules[list];
+  // A designation is read in it.
+  useCatalogue(list === 'sections' ? 'wanted' : 'not yet');
+  const columns = useMemo(() => kind.columns(model), [model, kind]);
+  const rows = useMemo(() => arranged(kind.rows(model), columns, filter, sort), [model, kind, columns, filter, sort]);
+  const selected = useMemo(() => kind.selected(model, selection), [kind, model, selection]);
+  // Every line is as wide as all columns, whatever stands in them.
+  const widths = {
+    gridTemplateColumns: `3.2rem repeat(${columns.length}, minmax(6.5rem, 1fr))`,
+    '--columns': `${3.2 + 6.5 * columns.length}rem`,
+  } as CSSProperties;
   // One empty row below all others takes what is new.
   const count = rows.length + 1;
   const visible = Math.ceil((scroll.current?.clientHeight ?? 400) / HEIGHT) + 4;
   const first = Math.max(0, Math.floor(top / HEIGHT) - 2);
 
   // What is selected on the sheet comes into view here.
-  const lead = selection.find((one) => one.kind === kind);
-  const leadId = lead && 'id' in lead ? lead.id : undefined;
+  const [leadId] = selected;
   const latest = useRef(rows);
   useEffect(() => {
     latest.current = rows;
@@ -68,7 +75,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
     }
   };
   const selectRows = (from: number, to: number): void => {
-    const subjects = rows.slice(Math.min(from, to), Math.max(from, to) + 1).map(({ id }): Subject => ({ kind, id }));
+    const subjects = rows.slice(Math.min(from, to), Math.max(from, to) + 1).flatMap(({ id }) => kind.subjects(model, id));
     if (subjects.length > 0) editor.select(subjects);
   };
   const write = (cells: readonly Cell[]): boolean => {
@@ -188,9 +195,9 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
   return (
     <Drawer aria-label={WORDS.scheduleOf(list)}>
       <Bar>
-        {(['nodes', 'members'] as const).map((one) => (
+        {scheduleLists.map((one) => (
           <ToggleButton key={one} isSelected={one === list} onChange={() => editor.show({ drawer: one })}>
-            {one === 'nodes' ? WORDS.nodes : WORDS.members}
+            {schedules[one].words}
           </ToggleButton>
         ))}
         <input
@@ -220,7 +227,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
         onCopy={onCopy}
         onPaste={onPaste}
       >
-        <Line role="row" data-head style={{ gridTemplateColumns: template }}>
+        <Line role="row" data-head style={widths}>
           <span role="columnheader" aria-label={WORDS.row} />
           {columns.map((column) => (
             <span
@@ -236,7 +243,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
               }
             >
               {column.title}
-              {column.unit ? ` (${column.unit})` : ''} {sort?.key === column.key ? (sort.way === 1 ? '▲' : '▼') : ''}
+              {column.unit ? ` (${withPowers(column.unit)})` : ''} {sort?.key === column.key ? (sort.way === 1 ? '▲' : '▼') : ''}
             </span>
           ))}
         </Line>
@@ -249,7 +256,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
               role="row"
               aria-rowindex={r + 2}
               aria-selected={row ? selected.has(row.id) : false}
-              style={{ gridTemplateColumns: template }}
+              style={widths}
             >
               <span
                 role="rowheader"

@@ -1,4 +1,4 @@
-import type { Column, Row } from './columns';
+import type { Column, Row } from './column';
 
 export interface Sorting {
   readonly key: string;

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { arranged } from './arranged';
-import { columnsOf, rowsOf } from './columns';
+import { columnsOf, rowsOf } from './lists';
 import { tableAction } from './keys';
 import { emptyModel } from '@rigid-beam/core/model/model';
 

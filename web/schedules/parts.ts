@@ -41,7 +41,7 @@ export const Scroll = styled.div`
 
 export const Line = styled.div`
   display: grid;
-  min-width: max-content;
+  min-width: var(--columns);
   height: ${HEIGHT}px;
   border-bottom: 1px solid var(--rule);
   > * {

@@ -3,11 +3,12 @@ import { checkModel } from '@rigid-beam/core/model/check';
 import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
 import type { Model } from '@rigid-beam/core/model/model';
 import lintel from '../../examples/lintel.rbm.json';
-import { columnsOf, rowsOf } from './columns';
+import { loadCatalogue } from '../session/catalogue/use-catalogue';
+import { columnsOf, rowsOf, schedules, type ScheduleList } from './lists';
 import { readTable, writeCells, type Cell } from './write-cells';
 
 const model = checkModel(lintel).model!;
-const written = (cells: readonly Cell[], list: 'nodes' | 'members' = 'nodes'): Model | string => {
+const written = (cells: readonly Cell[], list: ScheduleList = 'nodes'): Model | string => {
   const result = writeCells(model, list, cells);
   if (!result.ok) return result.reason;
   const applied = applyIntent(model, result.intent);
@@ -47,6 +48,57 @@ describe('schedules', () => {
     );
     expect(after).toMatchObject({ members: [{ roll: 90 }, { behaviour: 'truss' }, {}] });
     expect(written([{ row: '1', column: 'support', text: 'none' }])).toMatchObject({ supports: { length: 2 } });
+  });
+
+  test('sections: a designation gives the shape once the catalogue is here, what is typed beside it wins until it is emptied', async () => {
+    const typed = (column: string, text: string): Cell => ({ row: 'lintel', column, text });
+    expect(written([typed('catalogue', 'hea200')], 'sections')).toMatch(
+      /Row lintel, Designation: the catalogue is still on its way/,
+    );
+    await loadCatalogue();
+    expect(written([typed('catalogue', 'HEA 205')], 'sections')).toMatch(/no shape “HEA 205”/);
+    const shaped = written([typed('catalogue', 'hea200')], 'sections') as Model;
+    expect(shaped.sections[0]).toMatchObject({ id: 'lintel', catalogue: 'HEA 200', shape: { h: 0.19 } });
+    const row = rowsOf(shaped, 'sections')[0]!;
+    const shown = (key: string): string =>
+      columnsOf(shaped, 'sections')
+        .find((column) => column.key === key)!
+        .show(row);
+    expect([shown('A'), shown('Iz'), shown('shape'), shown('members'), shown('total')]).toEqual([
+      expect.stringMatching(/^53\.83/),
+      expect.stringMatching(/^3692\./),
+      'I-shape',
+      '3',
+      '9.9',
+    ]);
+    const area = columnsOf(shaped, 'sections').find(({ key }) => key === 'A')!;
+    const over = area.take(row, '60') as typeof row;
+    expect(over['A']).toBeCloseTo(0.006, 12);
+    expect(area.take(over, ' ')).toEqual(row);
+    expect(area.take(row, '5 kN')).toMatch(/“5 kN” is not understood/);
+  });
+
+  test('materials: constants in the units of the project; G from Poisson’s ratio until it is typed', () => {
+    const steel = rowsOf(model, 'materials')[0]!;
+    const [, E, G] = columnsOf(model, 'materials');
+    expect([E!.show(steel), E!.unit]).toEqual(['210', 'GPa']);
+    expect(Number(G!.show({ ...steel, nu: 0.3, G: undefined }))).toBeCloseTo(80.769, 3);
+    const after = written(
+      [
+        { row: String(steel.id), column: 'fy', text: '275' },
+        { row: undefined, added: 0, column: 'E', text: '11' },
+      ],
+      'materials',
+    ) as Model;
+    expect(after.materials[0]!.fy).toBeCloseTo(275e6, 3);
+    expect(after.materials.at(-1)!.E).toBeCloseTo(11e9, 3);
+  });
+
+  test('rows of sections stand for the members that have it', () => {
+    const { subjects, selected } = schedules.sections;
+    expect(subjects(model, 'lintel')).toHaveLength(3);
+    expect([...selected(model, [{ kind: 'member', id: 'b' }])]).toEqual(['lintel']);
+    expect([...selected(model, [{ kind: 'node', id: '1' }])]).toEqual([]);
   });
 
   test.each<[Cell, 'nodes' | 'members', RegExp]>([

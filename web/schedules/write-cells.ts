@@ -1,8 +1,8 @@
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { FreshIds } from '@rigid-beam/core/model/edits/fresh-ids';
 import type { Model } from '@rigid-beam/core/model/model';
-import { supportOf } from '@rigid-beam/core/model/support-kinds';
-import { columnsOf, newRow, rowsOf, type Row, type ScheduleList } from './columns';
+import type { Row } from './column';
+import { schedules, type ScheduleList } from './lists';
 import { writeCells as WORDS } from './words';
 
 /** One cell to be written: the id of its row (undefined: the next new row, counted by `added`), the key of its column, and the text. */
@@ -20,15 +20,16 @@ export type Written = { readonly ok: true; readonly intent: Intent } | { readonl
  * exist yet are added with free names; a changed name is a renaming that everything follows.
  */
 export function writeCells(model: Model, list: ScheduleList, cells: readonly Cell[]): Written {
-  const columns = new Map(columnsOf(model, list).map((column) => [column.key, column]));
-  const before = new Map(rowsOf(model, list).map((row) => [row.id, row]));
-  const ids = new FreshIds(before.keys(), list === 'nodes' ? 'numbers' : 'letters');
+  const kind = schedules[list];
+  const columns = new Map(kind.columns(model).map((column) => [column.key, column]));
+  const before = new Map(kind.rows(model).map((row) => [row.id, row]));
+  const ids = new FreshIds(before.keys(), kind.names);
   const changed = new Map<string, Row>();
   const added = new Map<number, Row>();
   for (const { row: id, added: order = 0, column: key, text } of cells) {
     const column = columns.get(key);
     if (!column) return { ok: false, reason: WORDS.noColumn };
-    const row = id === undefined ? (added.get(order) ?? newRow(model, list, ids.next())) : (changed.get(id) ?? before.get(id));
+    const row = id === undefined ? (added.get(order) ?? kind.newRow(model, ids.next())) : (changed.get(id) ?? before.get(id));
     if (!row) return { ok: false, reason: WORDS.noRow(id) };
     if (column.computed) return { ok: false, reason: WORDS.computed(column.title) };
     // Nodes that are pasted with members of the same paste do not exist yet; the model's own check looks after them.
@@ -42,9 +43,9 @@ export function writeCells(model: Model, list: ScheduleList, cells: readonly Cel
   for (const [id, row] of changed) {
     const old = before.get(id)!;
     if (row.id !== id) names[id] = row.id;
-    intents.push(...putRow(model, list, { ...row, id }, old));
+    intents.push(...kind.put(model, { ...row, id }, old));
   }
-  for (const row of added.values()) intents.push(...putRow(model, list, row, undefined));
+  for (const row of added.values()) intents.push(...kind.put(model, row, undefined));
   if (Object.keys(names).length > 0) intents.push({ type: 'rename', list, names });
   if (intents.length === 0) return { ok: false, reason: WORDS.nothingChanges };
   const words =
@@ -52,32 +53,6 @@ export function writeCells(model: Model, list: ScheduleList, cells: readonly Cel
       ? WORDS.row([...changed.keys()][0] ?? [...added.values()][0]!.id)
       : WORDS.rows(changed.size + added.size);
   return { ok: true, intent: { type: 'batch', intents, label: WORDS.changeOfThe(words, list) } };
-}
-
-function putRow(model: Model, list: ScheduleList, row: Row, old: Row | undefined): Intent[] {
-  if (list === 'members') {
-    const { roll, behaviour, ...rest } = row;
-    const entry = {
-      ...rest,
-      ...(roll !== undefined && roll !== 0 && { roll }),
-      ...(behaviour !== 'frame' && behaviour !== undefined && { behaviour }),
-    };
-    return [{ type: 'put', list: 'members', entry }];
-  }
-  const { support, ...node } = row;
-  const intents: Intent[] = [];
-  const moved = !old || (['x', 'y', 'z'] as const).some((key) => old[key] !== row[key]);
-  if (moved) intents.push({ type: 'put', list: 'nodes', entry: node });
-  if (!old || support === old.support) {
-    if (!old && support !== 'none')
-      intents.push({ type: 'put', list: 'supports', entry: { ...supportOf(String(support), row.id, undefined, model.space) } });
-    return intents;
-  }
-  const there = model.supports.find((one) => one.node === row.id);
-  if (support !== 'none')
-    intents.push({ type: 'put', list: 'supports', entry: { ...supportOf(String(support), row.id, there, model.space) } });
-  else if (there) intents.push({ type: 'remove', list: 'supports', keys: [row.id] });
-  return intents;
 }
 
 /** A spreadsheet's clipboard: rows by lines, cells by tabs. */

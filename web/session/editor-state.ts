@@ -87,7 +87,7 @@ export interface EditorState extends Place {
 }
 
 /** A schedule, or the diagrams of a member at a size that can be read. */
-export type DrawerContent = 'nodes' | 'members' | 'charts';
+export type DrawerContent = 'nodes' | 'members' | 'sections' | 'materials' | 'charts';
 
 export interface Suggestion {
   readonly quantity: SheetQuantity;

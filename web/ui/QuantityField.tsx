@@ -4,6 +4,7 @@ import { useEffect, useRef, useState, type RefObject } from 'react';
 import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
+import { withPowers } from './with-powers';
 import { FieldBox, FieldInput, FieldLabel, FieldNote } from './controls';
 
 interface QuantityFieldProps {
@@ -26,11 +27,6 @@ interface QuantityFieldProps {
   /** What to show in an empty field, for example a value that is computed. */
   readonly placeholder?: string;
 }
-
-const POWERS: Readonly<Record<string, string>> = { 2: '²', 3: '³', 4: '⁴' };
-/** A unit as it is printed: cm² for cm2. */
-const withPowers = (unit: string): string =>
-  unit.replace(/([A-Za-z])([234])/g, (_, letter: string, power: string) => letter + POWERS[power]!);
 
 /** What a text means as a quantity, or why it means nothing. */
 function understand(text: string, dimension: DimensionName, unit: string): { value?: number; words: string } {

@@ -18,6 +18,7 @@ export function Bill({ rows }: { readonly rows: readonly BillRow[] }) {
   return (
     <>
       {rows.some(({ members }) => members > 0) && <Hint>{WORDS.together(parts.filter(Boolean).join(', '))}</Hint>}
+      <Button onPress={() => editor.show({ drawer: 'sections' })}>{WORDS.schedule}</Button>
       {unused.length > 0 && (
         <Button onPress={() => editor.edit({ type: 'remove', list: 'sections', keys: unused })}>
           {WORDS.sweep(unused.length)}

@@ -44,6 +44,7 @@ export const STOCK = {
 };
 
 export const bill = {
+  schedule: 'Schedule of sections',
   together: (what: string): string => `Together ${what}.`,
   mass: (mass: string): string => `${mass} kg`,
   noMass: 'of unknown mass',

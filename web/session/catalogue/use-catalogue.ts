@@ -29,6 +29,9 @@ async function readAhead({ catalogue, listed }: Catalogue): Promise<void> {
   }
 }
 
+/** The catalogue where it is here already. */
+export const theCatalogue = (): Catalogue | undefined => loaded;
+
 /** The catalogue once it is wanted and there; undefined until then. */
 export function useCatalogue(when: 'wanted' | 'not yet'): Catalogue | undefined {
   const [found, setFound] = useState(loaded);

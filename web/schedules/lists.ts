@@ -1,0 +1,20 @@
+import type { Model } from '@rigid-beam/core/model/model';
+import type { Column, Row } from './column';
+import type { ScheduleKind, ScheduleList } from './list';
+import { materialList } from './material-list';
+import { memberList } from './member-list';
+import { nodeList } from './node-list';
+import { sectionList } from './section-list';
+
+export type { ScheduleList } from './list';
+
+/** Every list that has a schedule. */
+export const schedules: Readonly<Record<ScheduleList, ScheduleKind>> = {
+  nodes: nodeList,
+  members: memberList,
+  sections: sectionList,
+  materials: materialList,
+};
+
+export const columnsOf = (model: Model, list: ScheduleList): readonly Column[] => schedules[list].columns(model);
+export const rowsOf = (model: Model, list: ScheduleList): Row[] => schedules[list].rows(model);

@@ -1,0 +1,76 @@
+import { behaviours, type Member } from '@rigid-beam/core/model/model';
+import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
+import { lengthUnit } from '@rigid-beam/core/quantities/display';
+import { parseQuantity } from '@rigid-beam/core/quantities/parse';
+import { inUnit } from '@rigid-beam/core/quantities/show';
+import { plain, textColumn, type Row } from './column';
+import { ofThings, type ScheduleKind } from './list';
+import { columns as WORDS, schedule } from './words';
+
+const names = (list: readonly { readonly id: string }[]): string[] => list.map(({ id }) => id);
+
+/** Members with where they run and what they are made of. */
+export const memberList: ScheduleKind = {
+  words: schedule.members,
+  names: 'letters',
+  columns: (model) => {
+    const places = placesOf(model);
+    const unit = lengthUnit(model);
+    const nodes = names(model.nodes);
+    return [
+      textColumn('id', WORDS.member),
+      textColumn('start', WORDS.fromNode, nodes),
+      textColumn('end', WORDS.toNode, nodes),
+      textColumn('section', WORDS.section, names(model.sections)),
+      textColumn('material', WORDS.material, names(model.materials)),
+      {
+        ...textColumn('behaviour', WORDS.behaviour, behaviours),
+        show: (row) => (row.behaviour as string | undefined) ?? 'frame',
+      },
+      {
+        key: 'roll',
+        title: WORDS.roll,
+        unit: '°',
+        show: (row) => plain((row.roll as number | undefined) ?? 0),
+        take: (row, typed) => {
+          const parsed = parseQuantity(typed, 'number');
+          return parsed.ok ? { ...row, roll: parsed.value } : WORDS.isNoAngle(typed, parsed.reason);
+        },
+      },
+      {
+        key: 'length',
+        title: WORDS.length,
+        unit,
+        computed: true,
+        show: (row) =>
+          places.has(String(row.start)) && places.has(String(row.end))
+            ? plain(inUnit(lengthOf(row as unknown as Member, places), unit))
+            : '',
+        take: () => WORDS.lengthFollows,
+      },
+    ];
+  },
+  rows: (model) => model.members.map((member) => ({ ...member }) as unknown as Row),
+  newRow: (model, id) => {
+    const like = model.members.at(-1);
+    return {
+      id,
+      start: '',
+      end: '',
+      section: like?.section ?? model.sections[0]?.id ?? '',
+      material: like?.material ?? model.materials[0]?.id ?? '',
+    };
+  },
+  put: (_, { roll, behaviour, ...rest }) => [
+    {
+      type: 'put',
+      list: 'members',
+      entry: {
+        ...rest,
+        ...(roll !== undefined && roll !== 0 && { roll }),
+        ...(behaviour !== 'frame' && behaviour !== undefined && { behaviour }),
+      },
+    },
+  ],
+  ...ofThings('member'),
+};

@@ -1,0 +1,53 @@
+import type { Intent } from '@rigid-beam/core/model/edits/intent';
+import type { Model, ModelNode } from '@rigid-beam/core/model/model';
+import { kindOf, supportKindsOf, supportOf } from '@rigid-beam/core/model/support-kinds';
+import { lengthUnit } from '@rigid-beam/core/quantities/display';
+import { lengthColumn, textColumn, type Row } from './column';
+import { ofThings, type ScheduleKind } from './list';
+import { columns as WORDS, schedule } from './words';
+
+const NONE = 'none';
+
+/** Nodes with their places and the kind of their support. */
+export const nodeList: ScheduleKind = {
+  words: schedule.nodes,
+  names: 'numbers',
+  columns: (model) => {
+    const unit = lengthUnit(model);
+    const kinds = [NONE, ...supportKindsOf(model.space).map(({ id }) => id)];
+    return [
+      textColumn('id', WORDS.node),
+      lengthColumn('x', 'X', unit),
+      lengthColumn('y', 'Y', unit),
+      ...(model.space === 'space' ? [lengthColumn('z', 'Z', unit)] : []),
+      textColumn('support', WORDS.support, kinds),
+    ];
+  },
+  rows: (model) => {
+    const supports = new Map(model.supports.map((support) => [support.node, support]));
+    return model.nodes.map((node: ModelNode) => {
+      const support = supports.get(node.id);
+      return { ...node, support: support ? (kindOf(support, model.space) ?? 'other') : NONE };
+    });
+  },
+  newRow: (_, id) => ({ id, x: 0, y: 0, support: NONE }),
+  put: putNode,
+  ...ofThings('node'),
+};
+
+function putNode(model: Model, row: Row, old: Row | undefined): Intent[] {
+  const { support, ...node } = row;
+  const intents: Intent[] = [];
+  const moved = !old || (['x', 'y', 'z'] as const).some((key) => old[key] !== row[key]);
+  if (moved) intents.push({ type: 'put', list: 'nodes', entry: node });
+  if (!old || support === old.support) {
+    if (!old && support !== NONE)
+      intents.push({ type: 'put', list: 'supports', entry: { ...supportOf(String(support), row.id, undefined, model.space) } });
+    return intents;
+  }
+  const there = model.supports.find((one) => one.node === row.id);
+  if (support !== NONE)
+    intents.push({ type: 'put', list: 'supports', entry: { ...supportOf(String(support), row.id, there, model.space) } });
+  else if (there) intents.push({ type: 'remove', list: 'supports', keys: [row.id] });
+  return intents;
+}

@@ -1,0 +1,75 @@
+import { displayOf } from '@rigid-beam/core/quantities/display';
+import type { Section } from '@rigid-beam/core/model/model';
+import { inUnit } from '@rigid-beam/core/quantities/show';
+import { billOf } from '@rigid-beam/core/sections/bill';
+import { sectionProperties } from '@rigid-beam/core/sections/section-properties';
+import { shapeTable } from '@rigid-beam/core/sections/shape-table';
+import { theCatalogue } from '../session/catalogue/use-catalogue';
+import { computedColumn, plain, quantityColumn, textColumn, type Column, type Row } from './column';
+import { ofMembers, type ScheduleKind } from './list';
+import { columns as WORDS, schedule } from './words';
+
+const sectionOf = (row: Row): Section => row as unknown as Section;
+
+/** A designation typed here gives the section that shape, and takes away what was its own. */
+const designation: Column = {
+  key: 'catalogue',
+  title: WORDS.designation,
+  show: (row) => (typeof row['catalogue'] === 'string' ? row['catalogue'] : ''),
+  take: (row, typed) => {
+    const catalogue = theCatalogue();
+    if (!catalogue) return WORDS.catalogueComes;
+    const one = catalogue.shapeCalled(typed);
+    return one ? { id: row.id, catalogue: one.designation, shape: one.shape } : WORDS.noDesignation(typed);
+  },
+};
+
+/** Sections with what is computed of their shape, or given, and what the model needs of each. */
+export const sectionList: ScheduleKind = {
+  words: schedule.sections,
+  names: 'letters',
+  columns: (model) => {
+    const { section: unit, length } = displayOf(model);
+    const bill = new Map(billOf(model).map((row) => [row.section, row]));
+    const property = (key: 'A' | 'Iz' | 'Iy' | 'J' | 'Wz' | 'Wy'): Column => {
+      const [dimension, power] =
+        key === 'A' ? (['area', 2] as const) : key.startsWith('W') ? (['modulus', 3] as const) : (['inertia', 4] as const);
+      return quantityColumn(key, key, { dimension, unit: `${unit}${power}` }, (row) => sectionProperties(sectionOf(row))[key]);
+    };
+    const told = (read: (row: ReturnType<typeof billOf>[number]) => number | undefined) => (row: Row) => {
+      const found = bill.get(row.id);
+      const value = found && read(found);
+      return value === undefined ? '' : plain(Number(value.toPrecision(6)));
+    };
+    return [
+      textColumn('id', WORDS.section),
+      designation,
+      computedColumn('shape', WORDS.shape, (row) => {
+        const { shape } = sectionOf(row);
+        return shape ? shapeTable[shape.type].words : shapeTable.general.words;
+      }),
+      ...(['A', 'Iz', 'Iy', 'J', 'Wz', 'Wy'] as const).map(property),
+      computedColumn(
+        'members',
+        WORDS.members,
+        told(({ members }) => members),
+      ),
+      computedColumn(
+        'total',
+        WORDS.totalLength,
+        told((row) => inUnit(row.length, length)),
+        length,
+      ),
+      computedColumn(
+        'mass',
+        WORDS.mass,
+        told(({ mass }) => mass),
+        'kg',
+      ),
+    ];
+  },
+  rows: (model) => model.sections.map((section) => ({ ...section }) as unknown as Row),
+  newRow: (_, id) => ({ id, A: 0.01, Iz: 1e-4, Iy: 1e-4, J: 1e-5 }),
+  put: (_, row) => [{ type: 'put', list: 'sections', entry: row }],
+  ...ofMembers('section'),
+};
