@@ -76,7 +76,13 @@ const lintel = models['Lintel over the potting bench'];
 await take('projects', '/');
 await take('moment', `${rib}?stage=results&acting=U2`);
 await take('geometry', `${rib}?stage=geometry`);
-await take('sections', `${rib}?stage=sections`);
+await take('sections', `${rib}?stage=sections`, async () => {
+  await page.locator('::-p-aria([name="Standard shapes"][role="searchbox"])').click();
+  await page.keyboard.type('I > 800 cm4, mass < 20 kg/m');
+  await page.waitForSelector('[role=option]');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowDown');
+});
 await take('supports', `${lintel}?stage=supports&acting=C3`);
 await take('windward', `${rib}?stage=loads&acting=W`, async () => {
   await page.locator('::-p-aria(Line load)').click();

@@ -65,8 +65,9 @@ export function SectionEditor({ section }: { readonly section: Section }) {
               key={key}
               label={DIMENSION_WORDS[key]}
               value={section.shape![key]}
-              dimension="length"
-              unit={display.deflection}
+              // A slope is a length over a length.
+              dimension={key === 'slope' ? 'number' : 'length'}
+              unit={key === 'slope' ? '' : display.deflection}
               mayBeEmpty
               onCommit={(value) => {
                 const { [key]: _, ...rest } = section.shape!;
