@@ -9,6 +9,17 @@ import { torsionConstant } from './torsion';
  * J as `torsionConstant` finds it.
  */
 export function shapeProperties(shape: Shape): SectionProperties {
+  const before = known.get(shape);
+  if (before) return before;
+  const made = computed(shape);
+  known.set(shape, made);
+  return made;
+}
+
+/** Checks and drawings ask for them again and again, of the very shapes that an edit has left alone. */
+const known = new WeakMap<Shape, SectionProperties>();
+
+function computed(shape: Shape): SectionProperties {
   const s = dimensionsOf(shape);
   const J = torsionConstant(shape.type, s);
   return { ...flatProperties(shape, s), ...(J !== undefined && { J }) };

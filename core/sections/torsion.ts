@@ -59,8 +59,9 @@ function rectangle(long: number, short: number): number {
   return long * short ** 3 * (1 / 3 - (64 / Math.PI ** 5) * (short / long) * sum);
 }
 
-function hollow({ h, b, t, ro }: Dimensions): number {
-  const rm = Math.max(0, ro - t / 2);
+function hollow({ h, b, t, ro, ri }: Dimensions): number {
+  // The middle of both radii, as EN 10210-2 takes it; of a wall of one thickness it is t/2 inside the outer one.
+  const rm = ri === Math.max(0, ro - t) ? Math.max(0, ro - t / 2) : (ro + ri) / 2;
   const area = (h - t) * (b - t) - (4 - Math.PI) * rm * rm;
   const perimeter = 2 * (h - t + b - t) - (8 - 2 * Math.PI) * rm;
   return (4 * area * area * t) / perimeter + (perimeter * t ** 3) / 3;

@@ -7,7 +7,9 @@ import { filled } from './fill';
 import { exchangeSection, giveShape } from './give';
 import { shapeCalled } from './search';
 
-const model = checkModel(lintel).model!;
+/** With a section of its own, none of the catalogue. */
+const own = checkModel(lintel).model!;
+const model: Model = { ...own, sections: own.sections.map(({ id, shape }) => ({ id, shape: shape! })) };
 const done = (before: Model, { intents }: ReturnType<typeof giveShape>): Model => {
   const applied = applyIntent(before, { type: 'batch', intents });
   if (!applied.ok) throw new Error(applied.faults[0]!.message);
@@ -28,8 +30,8 @@ test('members get a shape, which is there once; one of the catalogue that nobody
 });
 
 test('a section of that name with something of its own typed over is not taken for the shape', () => {
-  const own = { ...model, sections: [...model.sections, { id: 'IPE 300', A: 1, Iz: 1 }] };
-  const { id } = giveShape(own, [model.members[0]!.id], shapeCalled('IPE 300')!);
+  const typed = { ...model, sections: [...model.sections, { id: 'IPE 300', A: 1, Iz: 1 }] };
+  const { id } = giveShape(typed, [model.members[0]!.id], shapeCalled('IPE 300')!);
   expect(id).toBe('IPE 300 2');
 });
 
