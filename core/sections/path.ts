@@ -171,6 +171,28 @@ function crossings(edge: Edge, level: number): number[] {
   );
 }
 
+/** Lines turned by a quarter, so that what was level stands upright. */
+export const turned = (lines: readonly (readonly Corner[])[]): Corner[][] =>
+  lines.map((line) => line.map((corner) => ({ ...corner, z: corner.y, y: -corner.z })));
+
+/** Where a line is leftmost, rightmost, lowest and highest, arcs included. */
+export function extentOf(edges: readonly Edge[]): {
+  readonly z: readonly [number, number];
+  readonly y: readonly [number, number];
+} {
+  const places = edges.flatMap((edge) => {
+    if ('from' in edge) return [edge.from, edge.to];
+    const [low, high] = [Math.min(edge.begin, edge.end), Math.max(edge.begin, edge.end)];
+    const quarters = [-4, -3, -2, -1, 0, 1, 2, 3, 4].map((k) => (k * Math.PI) / 2).filter((angle) => angle > low && angle < high);
+    return quarters.map((angle) => [edge.cz + edge.r * Math.cos(angle), edge.cy + edge.r * Math.sin(angle)] as const);
+  });
+  const range = (k: 0 | 1): readonly [number, number] => [
+    places.reduce((least, place) => Math.min(least, place[k]), Infinity),
+    places.reduce((most, place) => Math.max(most, place[k]), -Infinity),
+  ];
+  return { z: range(0), y: range(1) };
+}
+
 /** How long a line is, arcs included. */
 export const lengthOfEdges = (edges: readonly Edge[]): number =>
   edges.reduce(

@@ -1,6 +1,6 @@
 import type { Shape } from '../model/model';
 import { cornersOf } from './corners';
-import { edgesOf, partBelow, type Edge } from './path';
+import { edgesOf, partBelow, turned, type Edge } from './path';
 import { dimensionsOf } from './shape-table';
 
 /** The plastic moduli about z and y (m³): the moment that yields everything on both sides of the axis of equal areas, over the yield stress. */
@@ -17,14 +17,13 @@ export function plasticModuli(shape: Shape): { readonly Wplz?: number; readonly 
     }
     default: {
       const corners = cornersOf(shape);
-      const turned = corners.map((loop) => loop.map((corner) => ({ ...corner, z: corner.y, y: -corner.z })));
-      return { Wplz: about(corners.map(edgesOf)), Wply: about(turned.map(edgesOf)) };
+      return { Wplz: plasticModulus(corners.map(edgesOf)), Wply: plasticModulus(turned(corners).map(edgesOf)) };
     }
   }
 }
 
-/** About a level axis: ∫ |y − y₀| dA, where y₀ halves the area. */
-function about(loops: readonly (readonly Edge[])[]): number {
+/** What closed lines enclose, about a level axis: ∫ |y − y₀| dA, where y₀ halves the area. */
+export function plasticModulus(loops: readonly (readonly Edge[])[]): number {
   const whole = partBelow(loops, Infinity);
   let [low, high] = whole.range;
   for (let i = 0; i < 60; i++) {

@@ -1,6 +1,6 @@
 /**
  * Properties as printed in tables of sections to EN 10365: by family the names, and by property what is printed for each, in cm and its
- * powers. Ours must agree to half a unit of the last printed digit, and one more where a table has rounded a rounded value.
+ * powers. Ours must agree to half a unit of the last printed digit.
  */
 export interface PublishedFamily {
   readonly family: string;

@@ -1,6 +1,7 @@
 import { warpingOf, type Warping } from '../mesh/warping';
 import type { Loop } from '../outline';
-import { edgesOf, enclosed, partBelow, pointsOf, type Composite, type Corner, type Edge } from '../path';
+import { plasticModulus } from '../plastic-modulus';
+import { edgesOf, enclosed, extentOf, lengthOfEdges, pointsOf, turned, type Composite, type Corner } from '../path';
 
 /** What is known of a section of any outline. SI, about its centroid; y up, z to the right; W at the farthest corner. */
 export interface OutlineProperties extends Omit<Composite, 'y' | 'z'> {
@@ -27,6 +28,8 @@ const FINER = 1.7;
 /** Two meshes that agree so far on J are fine enough; more triangles than these are not made. */
 const AGREED = 1e-3;
 const MOST_TRIANGLES = 1200;
+/** However thin a section is: squares of the first size that would cover it. */
+const FINEST = 2000;
 
 /**
  * All properties of what closed lines enclose, whose corners may be rounded: outer ones anticlockwise, holes clockwise; those of several
@@ -38,18 +41,18 @@ export function outlineProperties(lines: readonly (readonly Corner[])[]): Outlin
   const loops = edges.map((line) => pointsOf(line, 'same area'));
   const { y, z, ...moments } = enclosed(edges);
   const { A, Iz, Iy, Iyz } = symmetric(moments);
-  const points = edges.flatMap((line) => pointsOf(line));
-  const farthest = (k: 0 | 1, from: number): number =>
-    points.reduce((most, value, i) => (i % 2 === k ? Math.max(most, Math.abs(value - from)) : most), 0);
-  const turned = lines.map((line) => edgesOf(line.map((corner) => ({ ...corner, z: corner.y, y: -corner.z }))));
-  const { triangles, size, digits, shearCentre, ...warping } = refined(loops, FIRST * ((2 * A) / perimeterOf(loops)));
-  const extent = farthest(0, z) + farthest(1, y);
+  const all = edges.flat();
+  const { z: across, y: up } = extentOf(all);
+  const farthest = ([least, most]: readonly [number, number], from: number): number => Math.max(from - least, most - from);
+  const first = Math.max(FIRST * ((2 * A) / lengthOfEdges(all)), Math.sqrt(A / FINEST));
+  const { triangles, size, digits, shearCentre, ...warping } = refined(loops, first);
+  const extent = farthest(across, z) + farthest(up, y);
   /** A place that rounding alone has moved from 0. */
   const tidy = (place: number): number => (Math.abs(place) < 1e-12 * extent ? 0 : place);
   return {
     ...{ A, centroid: { y: tidy(y), z: tidy(z) }, Iz, Iy, Iyz },
-    ...{ Wz: Iz / farthest(1, y), Wy: Iy / farthest(0, z) },
-    ...{ Wplz: plastic(edges), Wply: plastic(turned) },
+    ...{ Wz: Iz / farthest(up, y), Wy: Iy / farthest(across, z) },
+    ...{ Wplz: plasticModulus(edges), Wply: plasticModulus(turned(lines).map(edgesOf)) },
     principal: principalOf(Iz, Iy, Iyz),
     ...warping,
     ...(shearCentre && { shearCentre: { y: y + shearCentre.y, z: z + shearCentre.z } }),
@@ -60,26 +63,6 @@ export function outlineProperties(lines: readonly (readonly Corner[])[]): Outlin
 /** Rounding must not turn a symmetric section into a skewed one. */
 const symmetric = (moments: Omit<Composite, 'y' | 'z'>): Omit<Composite, 'y' | 'z'> =>
   Math.abs(moments.Iyz) < 1e-12 * Math.sqrt(moments.Iz * moments.Iy) ? { ...moments, Iyz: 0 } : moments;
-
-const perimeterOf = (loops: readonly Loop[]): number =>
-  loops.reduce((sum, loop) => {
-    for (let i = 0; i < loop.length; i += 2) {
-      const next = (i + 2) % loop.length;
-      sum += Math.hypot(loop[next]! - loop[i]!, loop[next + 1]! - loop[i + 1]!);
-    }
-    return sum;
-  }, 0);
-
-function plastic(loops: readonly (readonly Edge[])[]): number {
-  const whole = partBelow(loops, Infinity);
-  let [low, high] = whole.range;
-  for (let i = 0; i < 60; i++) {
-    const middle = (low + high) / 2;
-    if (partBelow(loops, middle).A < whole.A / 2) low = middle;
-    else high = middle;
-  }
-  return whole.Sy - 2 * partBelow(loops, (low + high) / 2).Sy;
-}
 
 /** I about the axes along which the product vanishes; the angle from z to the axis of the larger, anticlockwise as z leads to the right. */
 function principalOf(Iz: number, Iy: number, Iyz: number): OutlineProperties['principal'] {

@@ -12,8 +12,8 @@ import { dimensionsOf, shapeFault, type Dimensions } from '../shape-table';
 import { placed, type Placement } from './place';
 import { sense, trouble } from './soundness';
 
-/** Points of all outlines together. */
-const MOST_POINTS = 4000;
+/** Corners of all lines together. */
+const MOST_POINTS = 2000;
 const MOST_PARTS = 50;
 
 export type ReadSection =
@@ -59,6 +59,18 @@ export function readSection(value: unknown): ReadSection {
   const parts = given.map((part: unknown, i) => readPart(part, `parts[${i}]`, findings));
   if (findings.notices.some(isFault)) return { notices: findings.notices };
   const sound = parts as readonly (readonly (readonly Corner[])[])[];
+  const count = sound.flat(2).length;
+  if (count > MOST_POINTS) {
+    findings.fault({
+      code: 'too-large',
+      path: 'parts',
+      value: `${count} corners`,
+      what: 'The section has too many corners',
+      expected: `at most ${MOST_POINTS} together`,
+      remedy: 'Leave out corners that change nothing',
+    });
+    return { notices: findings.notices };
+  }
   const what = trouble(sound.map((lines) => lines.map((line) => pointsOf(edgesOf(line)))));
   if (what !== undefined) {
     findings.fault({

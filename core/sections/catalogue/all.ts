@@ -8,8 +8,6 @@ import { hollow } from './hollow';
 import { indian } from './indian';
 import { timber } from './timber';
 
-const open: readonly Family[] = [...european, ...british, ...american, ...australian, ...indian, ...bars, ...timber];
-
 /** All families, in the order in which they are listed. */
 export const families: readonly (Family | Series)[] = [
   ...european,
@@ -17,6 +15,7 @@ export const families: readonly (Family | Series)[] = [
   ...hollow,
   ...american,
   ...australian,
+  ...indian,
   ...bars,
   ...timber,
 ];
@@ -25,4 +24,4 @@ let read: readonly CatalogueShape[] | undefined;
 
 /** Every shape of the catalogue, read from its tables once. */
 export const catalogue = (): readonly CatalogueShape[] =>
-  (read ??= [...open.flatMap(shapesOf), ...hollow.flatMap(hollowShapesOf)]);
+  (read ??= families.flatMap((family) => ('sizes' in family ? hollowShapesOf(family) : shapesOf(family))));

@@ -80,6 +80,9 @@ function holds(value: number, sign: string, limit: number): boolean {
   return !near && (sign === '<' ? value < limit : value > limit);
 }
 
+/** Characters of a search. */
+const LONGEST = 200;
+
 const plain = (text: string): string => text.toLowerCase().replace(/[×*]/g, 'x').replace(/\s+/g, '');
 
 interface Name {
@@ -118,6 +121,7 @@ const SORTS: Readonly<Record<Exclude<SortKey, 'as listed'>, Reader>> = {
 
 /** The shapes of the catalogue that a text and the filters ask for. */
 export function searchCatalogue({ text, type, family, sort = 'as listed' }: Wanted): Found {
+  if (text.length > LONGEST) return { ok: false, reason: `The search is longer than ${LONGEST} characters` };
   const read = conditionsOf(text);
   if (typeof read === 'string') return { ok: false, reason: read };
   const parts = read.rest.toLowerCase().replace(/[×*]/g, 'x').split(/[\s,]+/).filter(Boolean); // prettier-ignore

@@ -20,7 +20,7 @@ const SAME = 1e-9;
  * of a triangle is halved until it is one.
  */
 export function meshOf(loops: readonly Loop[], size: number): Mesh {
-  const extent = Math.max(...loops.flat().map(Math.abs));
+  const extent = loops.flat().reduce((most, value) => Math.max(most, Math.abs(value)), 0);
   const points = new PointList(SAME * extent);
   let pieces = touching(loops, SAME * extent).flatMap((segment) => divided(segment, size, points));
   const border = pieces.map(([a, b]) => [...points.at(a), ...points.at(b)] as const);
@@ -130,8 +130,7 @@ function halves([a, b]: Piece, points: PointList): Piece[] {
 
 /** Points of a lattice of triangles inside, not too near to the lines. */
 function lattice(loops: readonly Loop[], border: readonly Segment[], size: number, points: PointList): void {
-  const [zs, ys] = [0, 1].map((k) => loops.flat().filter((_, i) => i % 2 === k));
-  const [left, right, low, high] = [Math.min(...zs!), Math.max(...zs!), Math.min(...ys!), Math.max(...ys!)];
+  const [left, right, low, high] = rangeOf(loops);
   const rise = (size * Math.sqrt(3)) / 2;
   for (let row = 1; low + row * rise < high; row++) {
     const y = low + row * rise;
@@ -141,6 +140,18 @@ function lattice(loops: readonly Loop[], border: readonly Segment[], size: numbe
       if (near.every((segment) => distance(segment, z, y) > 0.6 * size)) points.add(z, y);
     }
   }
+}
+
+/** Leftmost, rightmost, lowest and highest of all points. */
+function rangeOf(loops: readonly Loop[]): readonly [number, number, number, number] {
+  const range: [number, number, number, number] = [Infinity, -Infinity, Infinity, -Infinity];
+  for (const loop of loops)
+    for (const [i, value] of loop.entries()) {
+      const k = i % 2 === 0 ? 0 : 2;
+      range[k] = Math.min(range[k], value);
+      range[k + 1] = Math.max(range[k + 1]!, value);
+    }
+  return range;
 }
 
 function distance([z0, y0, z1, y1]: Segment, z: number, y: number): number {

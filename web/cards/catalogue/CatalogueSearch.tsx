@@ -97,8 +97,9 @@ export function CatalogueSearch({ actionOf, span }: CatalogueSearchProps) {
     setIsOpen(false);
     setLooked(undefined);
   };
-  /** Enter takes what is looked at. */
+  /** Enter in the field takes what is looked at; buttons, and lists that open over the page, keep their own keys. */
   const onKey = (event: KeyboardEvent): void => {
+    if (!(event.target instanceof HTMLInputElement)) return;
     if (event.key === 'Escape' && isOpen) close();
     else if (event.key === 'Enter' && shown) take(shown);
     else return;
@@ -107,8 +108,7 @@ export function CatalogueSearch({ actionOf, span }: CatalogueSearchProps) {
   };
 
   return (
-    // The list hears of each key in its turn: to the page it would be a key of its own.
-    <Stack onKeyDownCapture={onKey} onKeyDown={(event) => event.stopPropagation()}>
+    <Stack onKeyDownCapture={onKey} onKeyDown={keepFromPage}>
       <Autocomplete inputValue={text} onInputChange={setText} disableAutoFocusFirst>
         <Field onFocus={() => setIsOpen(true)}>
           <FieldLabel>{WORDS.field}</FieldLabel>
@@ -160,7 +160,7 @@ export function CatalogueSearch({ actionOf, span }: CatalogueSearchProps) {
                   <Line id={one.designation} textValue={one.designation}>
                     {({ isFocused }) => (
                       <>
-                        <Looked isFocused={isFocused} onLook={() => setLooked(one)} />
+                        <Looked one={one} isFocused={isFocused} onLook={setLooked} />
                         <span>{one.designation}</span>
                         <small className="number">{noteOf(catalogue, one, display.section)}</small>
                       </>
@@ -173,18 +173,21 @@ export function CatalogueSearch({ actionOf, span }: CatalogueSearchProps) {
         )}
       </Autocomplete>
       {isOpen && shapes.length > MOST && <Hint>{WORDS.more(MOST, shapes.length)}</Hint>}
-      {isOpen && catalogue && shown && (
-        <>
-          <Row>
-            <Button onPress={() => take(shown)}>{actionOf(shown).words}</Button>
-            <Button onPress={close}>{WORDS.close}</Button>
-          </Row>
-          <ShapeSheet catalogue={catalogue} one={shown} display={display} />
-        </>
+      {isOpen && (
+        <Row>
+          {shown && <Button onPress={() => take(shown)}>{actionOf(shown).words}</Button>}
+          <Button onPress={close}>{WORDS.close}</Button>
+        </Row>
       )}
+      {isOpen && catalogue && shown && <ShapeSheet catalogue={catalogue} one={shown} display={display} />}
     </Stack>
   );
 }
+
+/** A key that the list hears while the focus is in the field comes from nowhere that the page knows. */
+const keepFromPage = (event: KeyboardEvent): void => {
+  if (event.target !== document.activeElement) event.stopPropagation();
+};
 
 /** Span over depth of a light and of a stiff beam. */
 const SLENDERNESS = [20, 15] as const;
@@ -192,13 +195,17 @@ const SLENDERNESS = [20, 15] as const;
 /** Depths near to one, as a condition that can be changed. */
 const depthText = (depth: number): string => `h > ${Math.round(900 * depth)} mm, h < ${Math.round(1150 * depth)} mm`;
 
+interface LookedProps {
+  readonly one: CatalogueShape;
+  readonly isFocused: boolean;
+  readonly onLook: (one: CatalogueShape) => void;
+}
+
 /** What the keys stand on is looked at. */
-function Looked({ isFocused, onLook }: { readonly isFocused: boolean; readonly onLook: () => void }) {
+function Looked({ one, isFocused, onLook }: LookedProps) {
   useEffect(() => {
-    if (isFocused) onLook();
-    // Only when the keys come to it.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [isFocused]);
+    if (isFocused) onLook(one);
+  }, [one, isFocused, onLook]);
   return null;
 }
 

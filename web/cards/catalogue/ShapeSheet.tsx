@@ -75,7 +75,7 @@ export function ShapeSheet({ catalogue, one, display }: ShapeSheetProps) {
       <Properties aria-label={WORDS.properties(one.designation)} role="group">
         {rows.map(([name, value, power]) =>
           value === undefined ? null : (
-            <FragmentRow
+            <Property
               key={name}
               name={name}
               value={`${showNumber(inUnit(value, power === 1 ? unit : `${unit}${power}`), 4)} ${unit}${powers[power]}`}
@@ -91,7 +91,7 @@ export function ShapeSheet({ catalogue, one, display }: ShapeSheetProps) {
   );
 }
 
-function FragmentRow({ name, value }: { readonly name: string; readonly value: string }) {
+function Property({ name, value }: { readonly name: string; readonly value: string }) {
   return (
     <>
       <dt>{name}</dt>
