@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import { memberAxes } from './local-axes';
 import type { Member } from './model';
 import { placesOf } from './places';
-import { rollTowards } from './roll-towards';
+import { middleOf, quarterTurned, rollTowards } from './roll-towards';
 
 const nodes = [
   { id: '1', x: 0, y: 0, z: 0 },
@@ -31,4 +31,9 @@ test('quarter turns are whole numbers; a place on the axis says nothing', () => 
   expect(rollTowards(member('1', '2'), places, [0, 1, 5])).toBe(0);
   expect(rollTowards(member('1', '2'), places, [5, 1, 0])).toBe(90);
   expect(rollTowards(member('1', '2'), places, [0, 8, 0])).toBeUndefined();
+});
+
+test('quarter turns go round, and the middle lies between the outermost nodes', () => {
+  expect([undefined, 0, 90, 180, -90, 30].map(quarterTurned)).toEqual([90, 90, -180, -90, 0, 120]);
+  expect(middleOf(places)).toEqual([2, 1.5, 0.5]);
 });

@@ -22,3 +22,17 @@ export function rollTowards(member: Member, places: NodePlaces, target: Point): 
   const rounded = Math.round(degrees);
   return (Math.abs(degrees - rounded) < WHOLE ? rounded : degrees) + 0;
 }
+
+/** A quarter turn further, from −180 to 180 degrees. */
+export const quarterTurned = (roll = 0): number => ((((roll + 270) % 360) + 360) % 360) - 180;
+
+/** The middle between the outermost nodes. */
+export function middleOf(places: NodePlaces): Point {
+  const [low, high] = [[Infinity, Infinity, Infinity], [-Infinity, -Infinity, -Infinity]]; // prettier-ignore
+  for (const place of places.values())
+    for (let k = 0; k < 3; k++) {
+      low[k] = Math.min(low[k]!, place[k]!);
+      high[k] = Math.max(high[k]!, place[k]!);
+    }
+  return [0, 1, 2].map((k) => (low[k]! + high[k]!) / 2) as unknown as Point;
+}

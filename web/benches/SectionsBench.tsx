@@ -16,6 +16,7 @@ import { Instruments, InstrumentFace } from '../ui/Instrument';
 import { ShapePicture } from '../ui/ShapePicture';
 import { CatalogueSearch } from '../cards/catalogue/CatalogueSearch';
 import { Neighbours } from '../cards/catalogue/Neighbours';
+import { GIVEN } from '../session/catalogue/words';
 import { catalogueSearch as CATALOGUE, neighbours as NEIGHBOURS } from '../cards/catalogue/words';
 import { AddMaterial } from './sections/AddMaterial';
 import { Bill } from './sections/Bill';
@@ -64,7 +65,7 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
                 on: 'member',
                 intent: (current, member) => {
                   const { id, intents } = giveShape(current, [member], one);
-                  return intents.length > 0 ? { type: 'batch', intents, label: CATALOGUE.given(id, 1) } : undefined;
+                  return intents.length > 0 ? { type: 'batch', intents, label: GIVEN(id, 1) } : undefined;
                 },
               }),
             ),

@@ -5,20 +5,18 @@ import {
   memberEnds,
   type EndFreedom,
   type Member,
-  type Model,
-  type ModelNode,
   type MemberEnd,
   type Restraint,
 } from '@rigid-beam/core/model/model';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { withEnd } from '@rigid-beam/core/model/member-ends';
 import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
-import { rollTowards } from '@rigid-beam/core/model/roll-towards';
-import type { Point } from '@rigid-beam/core/model/point';
+import { middleOf, quarterTurned, rollTowards } from '@rigid-beam/core/model/roll-towards';
 import { runOf } from '@rigid-beam/core/model/runs';
 import { STEP_KEYS, stepSection } from '../session/catalogue/step-section';
 import { CatalogueSearch } from './catalogue/CatalogueSearch';
 import { Neighbours } from './catalogue/Neighbours';
+import { GIVEN } from '../session/catalogue/words';
 import { catalogueSearch as CATALOGUE } from './catalogue/words';
 import { SectionEditor } from './SectionEditor';
 import { actingIndex, quantityOf } from '../session/editor-state';
@@ -29,18 +27,6 @@ import { QuantityField } from '../ui/QuantityField';
 import { MemberCharts } from './MemberCharts';
 import { useRun } from './use-run';
 import { memberCard as WORDS } from './words';
-
-/** A quarter turn further, from −180 to 180 degrees. */
-const quarter = (roll = 0): number => ((((roll + 270) % 360) + 360) % 360) - 180;
-
-/** The middle of all nodes. */
-function middleOf({ nodes }: Model): Point {
-  const along = (read: (node: ModelNode) => number): number => {
-    const all = nodes.map(read);
-    return (all.reduce((a, b) => Math.min(a, b), Infinity) + all.reduce((a, b) => Math.max(a, b), -Infinity)) / 2;
-  };
-  return [along(({ x }) => x), along(({ y }) => y), along(({ z = 0 }) => z)];
-}
 
 /** Members of a selection that are looked through for a run. */
 const LONGEST_RUN = 200;
@@ -73,7 +59,6 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
   };
   const places = placesOf(model);
   const length = lengthOf(first, places);
-  const middle = middleOf(model);
   // Members that follow each other span together.
   const isRun =
     members.length > 1 &&
@@ -118,7 +103,7 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
               members.map((member) => member.id),
               one,
             );
-            if (intents.length > 0) editor.edit({ type: 'batch', intents, label: CATALOGUE.given(id, members.length) });
+            if (intents.length > 0) editor.edit({ type: 'batch', intents, label: GIVEN(id, members.length) });
           },
         })}
       />
@@ -148,10 +133,15 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
             onCommit={(roll) => change((member) => ({ ...member, roll: roll ?? 0 }))}
           />
           <Row>
-            <Button onPress={() => change((member) => ({ ...member, roll: quarter(member.roll) }))}>{WORDS.quarterTurn}</Button>
+            <Button onPress={() => change((member) => ({ ...member, roll: quarterTurned(member.roll) }))}>
+              {WORDS.quarterTurn}
+            </Button>
             {/* Channels and angles open towards it. */}
             <Button
-              onPress={() => change((member) => ({ ...member, roll: rollTowards(member, places, middle) ?? member.roll ?? 0 }))}
+              onPress={() => {
+                const middle = middleOf(places);
+                change((member) => ({ ...member, roll: rollTowards(member, places, middle) ?? member.roll ?? 0 }));
+              }}
             >
               {WORDS.faceInwards}
             </Button>

@@ -14,7 +14,7 @@ import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import type { Look, WorkPlane } from '@rigid-beam/drawing/projection';
 import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { switchNames } from '@rigid-beam/drawing/stage-view';
-import { scheduleLists } from '../schedules/list';
+import { scheduleLists } from '../session/editor-state';
 import { stepSection } from '../session/catalogue/step-section';
 import type { SheetController } from '../sheet/controller';
 import { chosenOf, selectChosen, subjectsOf } from '../session/chosen';

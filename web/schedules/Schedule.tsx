@@ -2,11 +2,11 @@
 
 import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type CSSProperties, type KeyboardEvent } from 'react';
 import { useCatalogue } from '../session/catalogue/use-catalogue';
+import { scheduleLists } from '../session/editor-state';
 import { useEditor, useEditorState } from '../session/use-editor';
 import { Button, PlainButton, ToggleButton } from '../ui/controls';
 import { arranged, type Sorting } from './arranged';
 import { CellField } from './CellField';
-import { scheduleLists } from './list';
 import { schedules, type ScheduleList } from './lists';
 import { withPowers } from '../ui/with-powers';
 import { tableAction, type TableAction } from './keys';

@@ -20,9 +20,6 @@ export interface ScheduleKind {
   readonly selected: (model: Model, selection: readonly Subject[]) => ReadonlySet<string>;
 }
 
-export const scheduleLists = ['nodes', 'members', 'sections', 'materials'] as const;
-export type ScheduleList = (typeof scheduleLists)[number];
-
 /** Rows of things of the drawing themselves. */
 export const ofThings = (kind: 'node' | 'member'): Pick<ScheduleKind, 'subjects' | 'selected'> => ({
   subjects: (_, id) => [{ kind, id }],

@@ -1,12 +1,13 @@
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Column, Row } from './column';
-import type { ScheduleKind, ScheduleList } from './list';
+import type { ScheduleList } from '../session/editor-state';
+import type { ScheduleKind } from './list';
 import { materialList } from './material-list';
 import { memberList } from './member-list';
 import { nodeList } from './node-list';
 import { sectionList } from './section-list';
 
-export type { ScheduleList } from './list';
+export type { ScheduleList } from '../session/editor-state';
 
 /** Every list that has a schedule. */
 export const schedules: Readonly<Record<ScheduleList, ScheduleKind>> = {

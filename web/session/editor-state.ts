@@ -86,8 +86,12 @@ export interface EditorState extends Place {
   readonly typical: string | undefined;
 }
 
+/** Lists of the model that have a schedule. */
+export const scheduleLists = ['nodes', 'members', 'sections', 'materials'] as const;
+export type ScheduleList = (typeof scheduleLists)[number];
+
 /** A schedule, or the diagrams of a member at a size that can be read. */
-export type DrawerContent = 'nodes' | 'members' | 'sections' | 'materials' | 'charts';
+export type DrawerContent = ScheduleList | 'charts';
 
 export interface Suggestion {
   readonly quantity: SheetQuantity;

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import { isFault } from '../../model/notice';
 import { shapeCalled } from '../catalogue/search';
 import { plasticModuli } from '../plastic-modulus';
@@ -102,6 +103,40 @@ test('corners may be rounded: a square as round as it can be is a disc', () => {
   near(built({ shape: { type: 'chs', d: 0.1, t: 0.005 } }).Iz, (Math.PI * (0.1 ** 4 - 0.09 ** 4)) / 64, 1e-12);
 });
 
+test('a rounded corner that is turned reaches exactly as far as its arc', () => {
+  const [h, r] = [0.1, 0.02];
+  const square = { outline: [[0, 0, r], [h, 0, r], [h, h, r], [0, h, r]] }; // prettier-ignore
+  const { Iz, Wz } = built({ ...square, angle: '45 deg' });
+  near(Iz / Wz, (h / 2 - r) * Math.SQRT2 + r, 1e-12);
+});
+
+test('any star is filled by its mesh: J lies under that of the disc of the same area, and turning it changes nothing', () => {
+  fc.assert(
+    fc.property(fc.array(fc.double({ min: 0.3, max: 1, noNaN: true }), { minLength: 5, maxLength: 14 }), (radii) => {
+      const star = polygon(radii.length, (t) => {
+        const r = 0.1 * radii[Math.round((t / (2 * Math.PI)) * radii.length)]!;
+        return [r * Math.cos(t), r * Math.sin(t)];
+      });
+      const one = built(star);
+      // Of all sections of an area the disc is stiffest in torsion (Pólya).
+      expect(one.J).toBeGreaterThan(0);
+      expect(one.J).toBeLessThan((one.A * one.A) / (2 * Math.PI) + 0.02 * one.J);
+      expect(one.Ay).toBeLessThan(one.A);
+      const other = built({ ...star, angle: '77 deg', at: [0.2, 0.1] });
+      near(other.J, one.J, 0.02);
+      near(other.principal.I1, one.principal.I1, 1e-9);
+    }),
+    { numRuns: 12 },
+  );
+});
+
+test('plates with a hair between them, and one as thin as foil, are filled too', () => {
+  const apart = built(box(0, 0, 0.1, 0.01), box(0, 0.01 + 1e-5, 0.1, 0.01));
+  near(apart.J, 2 * built(box(0, 0, 0.1, 0.01)).J, 5e-3);
+  const foil = built(box(0, 0, 2, 0.001));
+  near(foil.J, (2 * 0.001 ** 3) / 3, 0.01);
+});
+
 test('a hole takes its part away', () => {
   const ours = built({ ...box(0, 0, 0.1, 0.2), holes: [box(0.02, 0.03, 0.06, 0.14).outline] });
   expect(ours.Iz).toBeCloseTo((0.1 * 0.2 ** 3 - 0.06 * 0.14 ** 3) / 12, 12);
@@ -124,6 +159,14 @@ describe('what is no section is told with its place', () => {
     ],
     ['parts over each other', fileOf(box(0, 0, 0.1, 0.1), box(0.05, 0.05, 0.02, 0.02)), /parts 1 and 2 overlap/],
     ['the same part twice', fileOf({ catalogue: 'IPE 200' }, { catalogue: 'IPE 200' }), /parts 1 and 2 overlap/],
+    [
+      'more corners than can be looked through',
+      fileOf(
+        polygon(1500, (t) => [Math.cos(t), Math.sin(t)]),
+        polygon(1500, (t) => [5 + Math.cos(t), Math.sin(t)]),
+      ),
+      /too many corners .*3000 corners/,
+    ],
     ['an unknown designation', fileOf({ catalogue: 'IPE 205' }), /no shape “IPE 205” \(parts\[0\].catalogue/],
   ])('%s', (_, value, words) => expect(faultsOf(value).join('\n')).toMatch(words));
 });

@@ -96,6 +96,8 @@ describe('searching', () => {
     expect(found('constructor > 5 m')[0]).toMatch(/“constructor” is nothing that can be compared/);
   });
 
+  test('what is too long to be a search is said', () => expect(found('I > '.repeat(60))[0]).toMatch(/longer than 200/));
+
   test('filters and order', () => {
     const channels = found('', { type: 'channel', sort: 'mass' });
     expect(channels[0]).toBe('75PFC');
@@ -112,6 +114,7 @@ describe('searching', () => {
 });
 
 test('each family has its words and a standard with a year', () => {
+  expect(new Set(all.map(({ family }) => family))).toEqual(new Set(families));
   for (const { words, standard } of families) {
     expect(words).toMatch(/^[A-Z]/);
     expect(standard).toMatch(/^(EN|BS|ASTM|AS|AS\/NZS|IS|ANSI\/ALSC) .*\d/);

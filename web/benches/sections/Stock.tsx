@@ -6,6 +6,7 @@ import { useStore } from 'zustand';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Member } from '@rigid-beam/core/model/model';
 import { chosenOf } from '../../session/chosen';
+import { GIVEN } from '../../session/catalogue/words';
 import { useEditor, useEditorState, useModel } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { ApplyTool } from '../../sheet/tools/apply-tool';
@@ -90,7 +91,7 @@ export function Stock({ sheet, list, items }: StockProps) {
       model.members.filter((member) => selected.has(member.id)),
       id,
     );
-    editor.edit({ type: 'batch', intents, label: STOCK.assigned(id, intents.length) });
+    editor.edit({ type: 'batch', intents, label: GIVEN(id, intents.length) });
   };
   // Given another name while it is in hand, it stays there.
   const ids = items.map(({ id }) => id).join('\n');

@@ -38,7 +38,6 @@ export const STOCK = {
   hint: (name: string): string => `Click the members that get ${name}. Escape ends.`,
   assign: (name: string, count: number): string =>
     `Give ${name} to the ${count === 1 ? 'selected member' : `${count} selected members`}`,
-  assigned: (name: string, count: number): string => `${name} for ${count === 1 ? '1 member' : `${count} members`}`,
   select: (count: number): string => `Select its ${count === 1 ? 'member' : `${count} members`}`,
   remove: (name: string): string => `Remove ${name}`,
 };

@@ -14,7 +14,6 @@ export const catalogueSearch = {
   more: (shown: number, all: number): string => `The first ${shown} of ${all}. Type more to find yours.`,
   take: (designation: string): string => `Take ${designation}`,
   give: (designation: string, count: number): string => `${designation} for ${count === 1 ? 'this member' : `these ${count}`}`,
-  given: (id: string, count: number): string => `${id} for ${count === 1 ? '1 member' : `${count} members`}`,
   hint: (designation: string): string => `Click the members that get ${designation}. Escape ends.`,
   close: 'Close',
 };

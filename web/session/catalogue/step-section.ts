@@ -1,7 +1,7 @@
 import { chosenOf } from '../chosen';
 import type { Editor } from '../editor';
-import { stepSection as WORDS } from './words';
-import { loadCatalogue } from './use-catalogue';
+import { GIVEN, stepSection as WORDS } from './words';
+import { loadCatalogue, theCatalogue, type Catalogue } from './use-catalogue';
 
 export type StepWay = 'lighter' | 'heavier';
 /** The keys that step. */
@@ -12,21 +12,24 @@ export const STEP_KEYS: Readonly<Record<StepWay, string>> = { lighter: ',', heav
  * cannot be done; undefined where it is done, or will be as soon as the catalogue is here.
  */
 export function stepSection(editor: Editor, way: StepWay): string | undefined {
+  const catalogue = theCatalogue();
+  if (catalogue) return step(editor, way, catalogue);
+  void loadCatalogue().then((found) => step(editor, way, found));
+  return undefined;
+}
+
+function step(editor: Editor, way: StepWay, { shapeCalled, neighbour, giveShape }: Catalogue): string | undefined {
   const { model, selection } = editor.state;
   const members = new Set(chosenOf(selection).members);
   const first = model.members.find(({ id }) => members.has(id));
   if (!first) return WORDS.selectFirst;
-  const section = model.sections.find(({ id }) => id === first.section);
-  if (!section?.catalogue) return WORDS.notOfCatalogue(first.section);
-  const designation = section.catalogue;
-  void loadCatalogue().then(({ shapeCalled, neighbour, giveShape }) => {
-    const one = shapeCalled(designation);
-    const next = one && neighbour(one, way);
-    if (!next) return;
-    const current = editor.state.model;
-    const alike = current.members.filter((member) => members.has(member.id) && member.section === section.id).map(({ id }) => id);
-    const { id, intents } = giveShape(current, alike, next);
-    if (intents.length > 0) editor.edit({ type: 'batch', intents, label: WORDS.given(id, alike.length) });
-  });
+  const designation = model.sections.find(({ id }) => id === first.section)?.catalogue;
+  const one = designation === undefined ? undefined : shapeCalled(designation);
+  if (!one) return WORDS.notOfCatalogue(first.section);
+  const next = neighbour(one, way);
+  if (!next) return WORDS.last(one.designation, way);
+  const alike = model.members.filter((member) => members.has(member.id) && member.section === first.section).map(({ id }) => id);
+  const { id, intents } = giveShape(model, alike, next);
+  if (intents.length > 0) editor.edit({ type: 'batch', intents, label: GIVEN(id, alike.length) });
   return undefined;
 }

@@ -1,6 +1,10 @@
+/** What an edit is called that gives a shape to members. */
+export const GIVEN = (id: string, count: number): string => `${id} for ${count === 1 ? '1 member' : `${count} members`}`;
+
 /** What is said about stepping through the catalogue. */
 export const stepSection = {
   selectFirst: 'Select members first.',
   notOfCatalogue: (section: string): string => `Section ${section} is none of the catalogue: it has no neighbours.`,
-  given: (id: string, count: number): string => `${id} for ${count === 1 ? '1 member' : `${count} members`}`,
+  last: (designation: string, way: 'lighter' | 'heavier'): string =>
+    `${designation} is the ${way === 'lighter' ? 'lightest' : 'heaviest'} of its family.`,
 };
