@@ -184,7 +184,9 @@ export function extentOf(edges: readonly Edge[]): {
     if ('from' in edge) return [edge.from, edge.to];
     const [low, high] = [Math.min(edge.begin, edge.end), Math.max(edge.begin, edge.end)];
     const quarters = [-4, -3, -2, -1, 0, 1, 2, 3, 4].map((k) => (k * Math.PI) / 2).filter((angle) => angle > low && angle < high);
-    return [low, ...quarters, high].map((angle) => [edge.cz + edge.r * Math.cos(angle), edge.cy + edge.r * Math.sin(angle)] as const);
+    return [low, ...quarters, high].map(
+      (angle) => [edge.cz + edge.r * Math.cos(angle), edge.cy + edge.r * Math.sin(angle)] as const,
+    );
   });
   const range = (k: 0 | 1): readonly [number, number] => [
     places.reduce((least, place) => Math.min(least, place[k]), Infinity),
