@@ -1,4 +1,5 @@
 import type { Model, Section } from '@rigid-beam/core/model/model';
+import { extentOfShape } from '@rigid-beam/core/sections/outline';
 import { isSelected, VERTEX, verticesFor, type Item, type Subject } from './display-list';
 import { nearness, type DrawnMember } from './geometry';
 import { saidOnce } from './runs';
@@ -12,8 +13,8 @@ export function sectionItems(model: Model, view: View): Item[] {
   const near = nearness(model, view);
   const bands = members.flatMap((member): Item[] => {
     const { section, roll = 0 } = model.members[member.index]!;
-    const depth = depthOf(sections.get(section), member, model.space === 'plane' ? roll : 0);
-    return depth ? [band(member, depth, view)] : [];
+    const edges = edgesAcross(sections.get(section), member, model.space === 'plane' ? roll : 0);
+    return edges ? [band(member, edges, view)] : [];
   });
   const said = members.map((member) => {
     const { start, end, section } = model.members[member.index]!;
@@ -41,20 +42,27 @@ export function sectionItems(model: Model, view: View): Item[] {
 
 type Pair = readonly [number, number];
 
-/** Half the depth of a section across the member as it is seen, metres of paper; nothing where its shape is not known. */
-function depthOf(section: Section | undefined, { ey, ez }: DrawnMember, roll: number): Pair | undefined {
-  const { h, b, d } = section?.shape ?? {};
-  const turned = Math.abs(Math.sin((roll * Math.PI) / 180)) > 0.7;
-  const [high, wide] = [d ?? h ?? 0, d ?? b ?? 0];
-  const along = (axis: Pair, size: number): Pair => [(axis[0] * size) / 2, (axis[1] * size) / 2];
-  const [across, aside] = [along(ey, turned ? wide : high), along(ez, turned ? high : wide)];
-  const larger = Math.hypot(...across) >= Math.hypot(...aside) ? across : aside;
-  return Math.hypot(...larger) > 0 ? larger : undefined;
+/** Where the two edges of a member lie beside its axis as it is seen, metres of paper; nothing where its shape is not known. */
+function edgesAcross(section: Section | undefined, { ey, ez }: DrawnMember, roll: number): readonly [Pair, Pair] | undefined {
+  const extent = section?.shape && extentOfShape(section.shape);
+  if (!extent) return undefined;
+  const [sin, cos] = [Math.sin((roll * Math.PI) / 180), Math.cos((roll * Math.PI) / 180)];
+  // The section's own y and z, of which a roll turns y towards z.
+  const turned = (a: Pair, b: Pair, [c, s]: Pair): Pair => [c * a[0] + s * b[0], c * a[1] + s * b[1]];
+  const [up, right] = [turned(ey, ez, [cos, sin]), turned(ez, ey, [cos, -sin])];
+  const along = (axis: Pair, [low, high]: Pair): readonly [Pair, Pair] => [
+    [axis[0] * low, axis[1] * low],
+    [axis[0] * high, axis[1] * high],
+  ];
+  const [across, aside] = [along(up, extent.y), along(right, extent.z)];
+  const depth = ([a, b]: readonly [Pair, Pair]): number => Math.hypot(a[0] - b[0], a[1] - b[1]);
+  const larger = depth(across) >= depth(aside) ? across : aside;
+  return depth(larger) > 0 ? larger : undefined;
 }
 
-function band({ x1, y1, x2, y2, id }: DrawnMember, [dx, dy]: Pair, view: View): Item {
+function band({ x1, y1, x2, y2, id }: DrawnMember, [[ax, ay], [bx, by]]: readonly [Pair, Pair], view: View): Item {
   const vertices = verticesFor(4);
-  const corners: Pair[] = [[x1 + dx, y1 + dy], [x2 + dx, y2 + dy], [x2 - dx, y2 - dy], [x1 - dx, y1 - dy]]; // prettier-ignore
+  const corners: Pair[] = [[x1 + ax, y1 + ay], [x2 + ax, y2 + ay], [x2 + bx, y2 + by], [x1 + bx, y1 + by]]; // prettier-ignore
   corners.forEach(([x, y], i) => {
     vertices[i * VERTEX] = x;
     vertices[i * VERTEX + 1] = y;

@@ -20,7 +20,10 @@ export type Field =
   | { readonly kind: 'ids'; readonly required: true }
   | { readonly kind: 'names' }
   | { readonly kind: 'steps'; readonly required: true }
-  | { readonly kind: 'picture'; readonly required: true };
+  | { readonly kind: 'picture'; readonly required: true }
+  | { readonly kind: 'list'; readonly of: Field; readonly most: number; readonly words: string }
+  | { readonly kind: 'corners' }
+  | { readonly kind: 'place' };
 
 export type Fields = { readonly [key: string]: Field };
 

@@ -1,6 +1,7 @@
 import { dimensionWords } from '../quantities/dimension';
 import type { Field, Fields } from './fields';
 import { isObject, type Entity, type Findings } from './findings';
+import { readCorners, readPlace } from './read-corners';
 import { MAXIMUM_PICTURE, PICTURE, readFactors, readQuantity, readSteps, readVector } from './read-values';
 
 /** A character that databases and other programs take for the end of a text. */
@@ -135,6 +136,12 @@ function readField(value: unknown, field: Field, path: string, findings: Finding
       });
     case 'object':
       return readFields(value, field.fields, path, findings);
+    case 'list':
+      return readList(value, field, path, findings);
+    case 'corners':
+      return readCorners(value, path, findings);
+    case 'place':
+      return readPlace(value, path, findings);
     case 'vector':
       return readVector(value, field.dimension, path, findings);
     case 'factors':
@@ -174,6 +181,26 @@ function readField(value: unknown, field: Field, path: string, findings: Finding
   }
 }
 
+function readList(
+  value: unknown,
+  { of, most, words }: Field & { readonly kind: 'list' },
+  path: string,
+  findings: Findings,
+): readonly unknown[] | undefined {
+  if (!Array.isArray(value) || value.length === 0 || value.length > most) {
+    return findings.fault({
+      code: 'wrong-type',
+      path,
+      value: Array.isArray(value) ? `${value.length} ${words}` : value,
+      what: `A list of 1 to ${most} ${words} was expected`,
+      expected: `1 to ${most} ${words}`,
+      remedy: 'Write […, …]',
+    });
+  }
+  const read = value.map((one: unknown, i) => readField(one, of, `${path}[${i}]`, findings));
+  return read.every((one) => one !== undefined) ? read : undefined;
+}
+
 function expectation(field: Field): string {
   switch (field.kind) {
     case 'quantity':
@@ -195,6 +222,12 @@ function expectation(field: Field): string {
       return 'factors by case';
     case 'ids':
       return 'a list of ids';
+    case 'list':
+      return `a list of ${field.words}`;
+    case 'corners':
+      return 'a closed line of corners [z, y] or [z, y, radius]';
+    case 'place':
+      return '[z, y]: to the right and up';
     case 'names':
       return 'a list of names';
     case 'steps':

@@ -23,6 +23,30 @@ const components: Fields = {
   ...each(['fx', 'fy', 'fz'], () => quantity('force')),
   ...each(['mx', 'my', 'mz'], () => quantity('moment')),
 };
+/** Dimensions of a shape. */
+const dimensions: Fields = {
+  ...each(['h', 'b', 'tw', 'tf', 'bTop', 'tfTop', 't', 'd'], () => positive('length')),
+  ...each(['r', 'ro', 'ri', 'rt'], () => ({ kind: 'quantity', dimension: 'length', sign: 'notNegative' })),
+  slope: { kind: 'quantity', dimension: 'number', sign: 'notNegative' },
+};
+const plainShapes = shapeTypes.filter((type) => type !== 'general' && type !== 'built');
+
+/** A part of a built section. */
+const part: Field = {
+  kind: 'object',
+  fields: {
+    catalogue: { kind: 'text' },
+    shape: { kind: 'object', fields: { type: { kind: 'choice', of: plainShapes, required: true }, ...dimensions } },
+    outline: { kind: 'corners' },
+    holes: { kind: 'list', of: { kind: 'corners' }, most: 50, words: 'holes' },
+    at: { kind: 'place' },
+    angle: degrees,
+    mirrored: { kind: 'flag' },
+  },
+};
+/** What stands side by side in a built section. */
+export const sectionParts: Field = { kind: 'list', of: part, most: 50, words: 'parts' };
+
 /** Grid lines across one axis. */
 const gridAxis: Field = {
   kind: 'object',
@@ -82,9 +106,8 @@ export const listFields = {
       kind: 'object',
       fields: {
         type: { kind: 'choice', of: shapeTypes, required: true },
-        ...each(['h', 'b', 'tw', 'tf', 'bTop', 'tfTop', 't', 'd'], () => positive('length')),
-        ...each(['r', 'ro', 'ri', 'rt'], () => ({ kind: 'quantity', dimension: 'length', sign: 'notNegative' })),
-        slope: { kind: 'quantity', dimension: 'number', sign: 'notNegative' },
+        ...dimensions,
+        parts: sectionParts,
       },
     },
     catalogue: { kind: 'text' },

@@ -1,9 +1,10 @@
 import type { Member, Model, Section, Shape } from '../model/model';
 import { lengthOf, placesOf } from '../model/places';
-import { cornersOf } from './corners';
+import { linesOf } from './lines-of';
 import { edgesOf, lengthOfEdges } from './path';
 import { sectionProperties } from './section-properties';
-import { dimensionsOf, shapeFault } from './shape-table';
+import { shapeFault } from './shape-fault';
+import { dimensionsOf } from './shape-table';
 
 /** What is needed of a section. SI; mass and painted surface where they are known for every member. */
 export interface BillRow {
@@ -57,7 +58,9 @@ export function together(rows: readonly BillRow[]): Pick<BillRow, 'mass' | 'surf
 /** The length of the outer line of a section, metres; undefined where its shape is not known. */
 function perimeterOf({ shape }: Section): number | undefined {
   if (!shape || shape.type === 'general' || shapeFault(shape) !== undefined) return undefined;
-  return isRound(shape) ? Math.PI * dimensionsOf(shape).d : lengthOfEdges(edgesOf(cornersOf(shape)[0]!));
+  // Where parts touch nothing is painted, and nobody can say from outside what is reached between them.
+  if (shape.parts && shape.parts.length > 1) return undefined;
+  return isRound(shape) ? Math.PI * dimensionsOf(shape).d : lengthOfEdges(edgesOf(linesOf(shape)[0]!));
 }
 
 const isRound = ({ type }: Shape): boolean => type === 'round' || type === 'chs';

@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals';
 import type { Shape } from '../model/model';
-import { outlineLoops, type Loop } from './outline';
+import { outlineLoops } from './outline';
+import type { Loop } from './path';
 import { shapeProperties } from './shape-properties';
 
 /** Area and second moments about the centroid, by Green's theorem. */

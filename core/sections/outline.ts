@@ -1,10 +1,8 @@
 import type { Shape } from '../model/model';
-import { cornersOf } from './corners';
-import { edgesOf, pointsOf } from './path';
-import { dimensionsOf, shapeFault } from './shape-table';
-
-/** A closed line of points, z (to the right) and y (up) in turn, metres; the outer one runs anticlockwise, a hole clockwise. */
-export type Loop = readonly number[];
+import { linesOf } from './lines-of';
+import { edgesOf, enclosed, extentOf, pointsOf, type Edge, type Loop } from './path';
+import { shapeFault } from './shape-fault';
+import { dimensionsOf } from './shape-table';
 
 /** Straight pieces of a whole circle. */
 const FINE = 64;
@@ -15,7 +13,7 @@ export function outlineLoops(shape: Shape): readonly Loop[] {
   const { d, t } = dimensionsOf(shape);
   if (shape.type === 'round') return [circle(d, 1)];
   if (shape.type === 'chs') return [circle(d, 1), circle(d - 2 * t, -1)];
-  return cornersOf(shape).map((corners) => pointsOf(edgesOf(corners)));
+  return linesOf(shape).map((corners) => pointsOf(edgesOf(corners)));
 }
 
 const circle = (d: number, sense: 1 | -1): number[] =>
@@ -23,6 +21,37 @@ const circle = (d: number, sense: 1 | -1): number[] =>
     (d / 2) * Math.cos(angle),
     (d / 2) * Math.sin(angle),
   ]);
+
+/** How far a shape reaches from its centroid, metres: to both sides across and up. */
+export interface Extent {
+  readonly z: readonly [left: number, right: number];
+  readonly y: readonly [down: number, up: number];
+}
+
+const extents = new WeakMap<Shape, Extent>();
+
+/** How far a sound shape reaches from its centroid; undefined where its shape is not known. */
+export function extentOfShape(shape: Shape): Extent | undefined {
+  if (shape.type === 'general' || shapeFault(shape) !== undefined) return undefined;
+  const before = extents.get(shape);
+  if (before) return before;
+  const made = measured(shape);
+  extents.set(shape, made);
+  return made;
+}
+
+function measured(shape: Shape): Extent {
+  if (isRound(shape)) {
+    const r = dimensionsOf(shape).d / 2;
+    return { z: [-r, r], y: [-r, r] };
+  }
+  const edges = linesOf(shape).map(edgesOf);
+  const { y, z } = enclosed(edges);
+  const { z: across, y: up } = extentOf(edges.flat());
+  return { z: [across[0] - z, across[1] - z], y: [up[0] - y, up[1] - y] };
+}
+
+const isRound = ({ type }: Shape): boolean => type === 'round' || type === 'chs';
 
 /** Corners of the convex outline, z and y; or circles of one radius about such points. */
 interface Farthest {
@@ -35,12 +64,28 @@ export function farthest(shape: Shape): Farthest | undefined {
   const [outer] = outlineLoops(shape);
   if (!outer) return undefined;
   const { h, b, ro, d } = dimensionsOf(shape);
-  if (shape.type === 'round' || shape.type === 'chs') return { points: [[0, 0]], radius: d / 2 };
+  if (isRound(shape)) return { points: [[0, 0]], radius: d / 2 };
   if (shape.type === 'rhs') {
     const [z, y] = [b / 2 - ro, h / 2 - ro];
     return { points: [[z, y], [-z, y], [-z, -y], [z, -y]], radius: ro }; // prettier-ignore
   }
+  if (shape.type === 'built') return { points: hullOf(linesOf(shape).flatMap(edgesOf).flatMap(around)), radius: 0 };
   return { points: hullOf(pairsOf(outer)), radius: 0 };
+}
+
+/** Straight pieces around a whole circle where stresses are looked for: they reach 0.03 % of its radius beyond it. */
+const VERY_FINE = 128;
+
+/** Points whose hull has an edge in it: the ends of a straight one, the corners of a line that touches an arc from outside. */
+function around(edge: Edge): Pair[] {
+  if ('from' in edge) return [edge.from, edge.to];
+  const turn = edge.end - edge.begin;
+  const pieces = Math.max(1, Math.ceil((Math.abs(turn) * VERY_FINE) / (2 * Math.PI) - 1e-9));
+  const reach = edge.r / Math.cos(turn / pieces / 2);
+  return Array.from({ length: pieces }, (_, i) => edge.begin + (turn * (i + 0.5)) / pieces).map((angle) => [
+    edge.cz + reach * Math.cos(angle),
+    edge.cy + reach * Math.sin(angle),
+  ]);
 }
 
 type Pair = readonly [z: number, y: number];

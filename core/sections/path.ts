@@ -15,6 +15,9 @@ export interface Corner {
   readonly r?: number;
 }
 
+/** A closed line of points, z (to the right) and y (up) in turn, metres; the outer one runs anticlockwise, a hole clockwise. */
+export type Loop = readonly number[];
+
 /** A straight piece, or an arc about (cz, cy) from one angle to another (radians; anticlockwise where the second is larger). */
 export type Edge =
   | { readonly from: readonly [z: number, y: number]; readonly to: readonly [z: number, y: number] }
@@ -25,7 +28,10 @@ export function edgesOf(corners: readonly Corner[]): readonly Edge[] {
   const arcs = corners.map((corner, i) => arcAt(corners.at(i - 1)!, corner, corners[(i + 1) % corners.length]!));
   return arcs.flatMap((arc, i) => {
     const next = arcs[(i + 1) % arcs.length]!;
-    return [...arc.edges, { from: arc.leaves, to: next.enters }];
+    const [from, to] = [arc.leaves, next.enters];
+    // Between two arcs that meet rounding leaves a straight piece of no length.
+    const size = Math.abs(from[0]) + Math.abs(from[1]) + Math.abs(to[0]) + Math.abs(to[1]);
+    return Math.hypot(to[0] - from[0], to[1] - from[1]) > 1e-12 * size ? [...arc.edges, { from, to }] : arc.edges;
   });
 }
 

@@ -1,5 +1,5 @@
 import type { Shape } from '../model/model';
-import { cornersOf } from './corners';
+import { linesOf } from './lines-of';
 import { edgesOf, partBelow, turned, type Edge } from './path';
 import { dimensionsOf } from './shape-table';
 
@@ -16,7 +16,7 @@ export function plasticModuli(shape: Shape): { readonly Wplz?: number; readonly 
       return { Wplz: W, Wply: W };
     }
     default: {
-      const corners = cornersOf(shape);
+      const corners = linesOf(shape);
       return { Wplz: plasticModulus(corners.map(edgesOf)), Wply: plasticModulus(turned(corners).map(edgesOf)) };
     }
   }

@@ -1,6 +1,6 @@
 import type { Section, SectionProperties } from '../model/model';
 import { shapeProperties } from './shape-properties';
-import { shapeFault } from './shape-table';
+import { shapeFault } from './shape-fault';
 
 const keys = ['A', 'Iz', 'Iy', 'J', 'Ay', 'Az', 'Wz', 'Wy', 'Iyz'] as const;
 

@@ -3,7 +3,7 @@ import type { Shape } from '../model/model';
 import { edgesOf, enclosed, type Corner } from './path';
 import { sectionProperties } from './section-properties';
 import { shapeProperties } from './shape-properties';
-import { shapeFault } from './shape-table';
+import { shapeFault } from './shape-fault';
 
 const close = (ours: number | undefined, theory: number, relative = 1e-9): void =>
   expect(Math.abs(ours! - theory)).toBeLessThanOrEqual(relative * Math.abs(theory));

@@ -1,12 +1,12 @@
 import type { SectionProperties, Shape } from '../model/model';
-import { cornersOf } from './corners';
-import { edgesOf, enclosed, type Composite } from './path';
+import { linesOf } from './lines-of';
+import { edgesOf, enclosed, extentOf, type Composite } from './path';
 import { dimensionsOf, type Dimensions } from './shape-table';
 import { torsionConstant } from './torsion';
 
 /**
- * All properties of a sound shape: A, Iz, Iy, Iyz, Wz, Wy exactly, with all radii and slopes; shear areas as the model format defines them;
- * J as `torsionConstant` finds it.
+ * Properties of a sound shape: A, Iz, Iy, Iyz, Wz, Wy exactly, with all radii and slopes; shear areas as the model format defines them;
+ * J as `torsionConstant` finds it. What a built section has from its mesh is left out (`stiffnessProperties`).
  */
 export function shapeProperties(shape: Shape): SectionProperties {
   const before = known.get(shape);
@@ -56,14 +56,14 @@ function solid(
 }
 
 /** Where a shape of straight sides and rounded corners has its centroid, and its moments about it. */
-export const composite = (shape: Shape): Composite => enclosed(cornersOf(shape).map(edgesOf));
+export const composite = (shape: Shape): Composite => enclosed(linesOf(shape).map(edgesOf));
 
 function built(shape: Shape, s: Dimensions): SectionProperties {
   const { A, y, z, Iz, Iy, Iyz } = composite(shape);
-  const outer = cornersOf(shape)[0]!;
-  const reach = (of: (corner: (typeof outer)[number]) => number): number => Math.max(...outer.map((one) => Math.abs(of(one))));
-  const Wz = Iz / reach((corner) => corner.y - y);
-  const Wy = Iy / reach((corner) => corner.z - z);
+  const extent = extentOf(linesOf(shape).flatMap(edgesOf));
+  const reach = ([least, most]: readonly [number, number], from: number): number => Math.max(from - least, most - from);
+  const Wz = Iz / reach(extent.y, y);
+  const Wy = Iy / reach(extent.z, z);
   // Symmetric shapes: rounding must not turn a zero product into a skewed section.
   const product = Math.abs(Iyz) < 1e-12 * Math.sqrt(Iz * Iy) ? 0 : Iyz;
   return { A, Iz, Iy, Iyz: product, Wz, Wy, ...shearAreas(shape, s) };

@@ -1,6 +1,6 @@
 import type { Shape, ShapeType } from '../model/model';
 
-type Dimension = Exclude<keyof Shape, 'type'>;
+export type Dimension = Exclude<keyof Shape, 'type' | 'parts'>;
 
 /**
  * What each shape is called, which dimensions it needs and may have, and those that a new one begins with (metres). A new shape is added
@@ -32,6 +32,17 @@ export const shapeTable: {
   chs: { words: 'Round tube', needs: ['d', 't'], may: [], begin: { d: 0.1143, t: 0.005 } },
   rectangle: { words: 'Rectangle', needs: ['h', 'b'], may: [], begin: { h: 0.2, b: 0.1 } },
   round: { words: 'Round bar', needs: ['d'], may: [], begin: { d: 0.024 } },
+  built: {
+    words: 'Built of parts',
+    needs: [],
+    may: [],
+    begin: {
+      parts: [
+        { shape: { type: 'rectangle', h: 0.2, b: 0.01 } },
+        { shape: { type: 'rectangle', h: 0.012, b: 0.12 }, at: [0, 0.106] },
+      ],
+    },
+  },
   general: { words: 'By its properties', needs: [], may: [], begin: {} },
 };
 
@@ -57,8 +68,8 @@ export function dimensionsOf(shape: Shape): Dimensions {
   };
 }
 
-/** The first thing about a shape's dimensions that cannot be built, in words; undefined when it is sound. */
-export function shapeFault(shape: Shape): string | undefined {
+/** The first thing about the dimensions of a shape that cannot be built, in words; undefined when they are sound. */
+export function dimensionsFault(shape: Shape): string | undefined {
   const missing = shapeTable[shape.type].needs.filter((key) => shape[key] === undefined);
   if (missing.length > 0) return `the dimension ${missing.join(', ')} is missing`;
   return rules[shape.type](dimensionsOf(shape)).find(([sound]) => !sound)?.[1];
@@ -109,5 +120,6 @@ const rules: { readonly [type in ShapeType]: (s: Dimensions) => readonly [boolea
   chs: (s) => [[2 * s.t < s.d, 'the wall is thicker than the radius']],
   rectangle: () => [],
   round: () => [],
+  built: () => [],
   general: () => [],
 };

@@ -9,6 +9,7 @@ import type { Dimensions } from './shape-table';
 export function torsionConstant(type: ShapeType, s: Dimensions): number | undefined {
   switch (type) {
     case 'general':
+    case 'built': // from its mesh
       return undefined;
     case 'round':
       return (Math.PI * s.d ** 4) / 32;

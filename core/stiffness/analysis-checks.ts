@@ -2,7 +2,7 @@ import { expandLoads } from '../model/loads/expand';
 import type { Model, Section } from '../model/model';
 import { fault, type Notice } from '../model/notice';
 import { sectionProperties } from '../sections/section-properties';
-import { shapeFault } from '../sections/shape-table';
+import { shapeFault } from '../sections/shape-fault';
 import { supportAxes } from '../model/local-axes';
 import { onceFor } from './once-for';
 
@@ -126,6 +126,8 @@ function sectionFaults(model: Model): Notice[] {
     if (!used.has(section.id) || isOnlyNamed(section)) return;
     const needs = bent.has(section.id) ? neededInBending(model, section) : (['A'] as const);
     for (const key of needs) {
+      // The mesh of a built section tells it.
+      if (key === 'J' && section.shape?.type === 'built') continue;
       if (sectionProperties(section)[key] !== undefined) continue;
       found.push(
         fault({

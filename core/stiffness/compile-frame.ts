@@ -11,14 +11,19 @@ import {
   type Support,
 } from '../model/model';
 import { sectionProperties } from '../sections/section-properties';
+import { stiffnessProperties } from '../sections/stiffness-properties';
 import { BOWS_V, BOWS_W, PLANE_FREEDOMS, STIFFNESS_WIDTH, type Structure } from './structure';
 
-const sectionMaps = new WeakMap<Model['sections'], ReadonlyMap<string, SectionProperties>>();
+type SectionMap = ReadonlyMap<string, SectionProperties>;
+const bending = new WeakMap<Model['sections'], SectionMap>();
+const twistingToo = new WeakMap<Model['sections'], SectionMap>();
 
-/** The properties of each section by its name; found once for a list of sections. */
-export function sectionMap({ sections }: Model): ReadonlyMap<string, SectionProperties> {
-  let known = sectionMaps.get(sections);
-  if (!known) sectionMaps.set(sections, (known = new Map(sections.map((section) => [section.id, sectionProperties(section)]))));
+/** The properties of each section by its name; found once for a list of sections. A mesh is made only where torsion or shear counts. */
+export function sectionMap({ sections, space, analysis }: Model): SectionMap {
+  const isWhole = space === 'space' || analysis?.shearDeformation === true;
+  const [maps, properties] = isWhole ? ([twistingToo, stiffnessProperties] as const) : ([bending, sectionProperties] as const);
+  let known = maps.get(sections);
+  if (!known) maps.set(sections, (known = new Map(sections.map((section) => [section.id, properties(section)]))));
   return known;
 }
 

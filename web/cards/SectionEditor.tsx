@@ -3,7 +3,8 @@
 import type { Section, Shape, ShapeType } from '@rigid-beam/core/model/model';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
 import { sectionProperties } from '@rigid-beam/core/sections/section-properties';
-import { shapeTable, shapeFault } from '@rigid-beam/core/sections/shape-table';
+import { shapeFault } from '@rigid-beam/core/sections/shape-fault';
+import { shapeTable } from '@rigid-beam/core/sections/shape-table';
 import { useDisplay, useEditor } from '../session/use-editor';
 import { Columns, FieldNote, Select, Stack } from '../ui/controls';
 import { NameField } from '../ui/NameField';

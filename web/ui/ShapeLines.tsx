@@ -1,4 +1,4 @@
-import type { Loop } from '@rigid-beam/core/sections/outline';
+import type { Loop } from '@rigid-beam/core/sections/path';
 
 /** Closed lines as an SVG path, each point placed by `x` and `y`. */
 export const pathOf = (loops: readonly Loop[], x: (z: number) => number, y: (up: number) => number): string =>

@@ -146,7 +146,8 @@ describe('what is no section is told with its place', () => {
   const bowtie = { outline: [[0, 0], [0.1, 0.1], [0.1, 0], [0, 0.2]] }; // prettier-ignore
   test.each<[string, unknown, RegExp]>([
     ['another file', { format: 'rigid-beam/model', version: 1 }, /no section file \(format: /],
-    ['no parts', fileOf(), /nothing that the section is made of/],
+    ['no parts', fileOf(), /1 to 50 parts was expected \(parts: "0 parts"\)/],
+    ['no list of parts', { format: 'rigid-beam/section', version: 1 }, /nothing that the section is made of/],
     ['a part without a shape', fileOf({ at: [0, 0] }), /no shape \(parts\[0\]\)/],
     ['two corners', fileOf({ outline: [[0, 0], [1, 1]] }), /closed line of corners was expected \(parts\[0\].outline: "2 corners"\)/], // prettier-ignore
     ['a corner twice', fileOf({ outline: [[0, 0], [0, 0], [1, 0], [1, 1]] }), /lies on the next \(parts\[0\].outline\[0\]/], // prettier-ignore
@@ -167,6 +168,6 @@ describe('what is no section is told with its place', () => {
       ),
       /too many corners .*3000 corners/,
     ],
-    ['an unknown designation', fileOf({ catalogue: 'IPE 205' }), /no shape “IPE 205” \(parts\[0\].catalogue/],
+    ['an unknown designation', fileOf({ catalogue: 'IPE 205' }), /no shape “IPE 205”; it has IPE 80, .* \(parts\[0\].catalogue/],
   ])('%s', (_, value, words) => expect(faultsOf(value).join('\n')).toMatch(words));
 });

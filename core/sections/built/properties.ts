@@ -1,7 +1,6 @@
 import { warpingOf, type Warping } from '../mesh/warping';
-import type { Loop } from '../outline';
 import { plasticModulus } from '../plastic-modulus';
-import { edgesOf, enclosed, extentOf, lengthOfEdges, pointsOf, turned, type Composite, type Corner } from '../path';
+import { edgesOf, enclosed, extentOf, lengthOfEdges, pointsOf, turned, type Composite, type Corner, type Loop } from '../path';
 
 /** What is known of a section of any outline. SI, about its centroid; y up, z to the right; W at the farthest corner. */
 export interface OutlineProperties extends Omit<Composite, 'y' | 'z'> {

@@ -1,5 +1,5 @@
-import { isInside } from '../mesh/mesh';
-import type { Loop } from '../outline';
+import { Area } from '../mesh/area';
+import type { Loop } from '../path';
 
 /** What makes closed lines no section, in words; undefined where they are sound. `parts`: the lines of each part, the outer one first. */
 export function trouble(parts: readonly (readonly Loop[])[]): string | undefined {
@@ -74,7 +74,14 @@ function isDeepInside(loops: readonly Loop[], [z, y]: Point): boolean {
       return side(a, b, [z, y]) === 0 && along >= -1e-9 * length && along <= (1 + 1e-9) * length;
     }),
   );
-  return !isOn && isInside(loops, z, y);
+  return !isOn && areaOf(loops).holds(z, y);
+}
+
+const areas = new WeakMap<readonly Loop[], Area>();
+function areaOf(loops: readonly Loop[]): Area {
+  const area = areas.get(loops) ?? new Area(loops);
+  areas.set(loops, area);
+  return area;
 }
 
 const isWithin = (inner: Loop, loops: readonly Loop[]): boolean => {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { shapeFault } from '../shape-table';
+import { shapeFault } from '../shape-fault';
 import { catalogue, families } from './all';
 import type { CatalogueShape } from './family';
 import { depthOf, listed } from './listed';

@@ -1,7 +1,9 @@
 import type { Checked } from '../../model/check';
 import type { Model } from '../../model/model';
 import { fault, type Notice } from '../../model/notice';
-import { searchCatalogue, shapeCalled } from './search';
+import { partsFilled } from './fill-parts';
+import { likeIt } from './like-it';
+import { shapeCalled } from './search';
 
 /**
  * A model of which each section that is only called by a designation has the shape of that designation. What is called otherwise than the
@@ -10,6 +12,11 @@ import { searchCatalogue, shapeCalled } from './search';
 function withCatalogueShapes(model: Model): { readonly model: Model; readonly faults: readonly Notice[] } {
   const faults: Notice[] = [];
   const sections = model.sections.map((section, i) => {
+    if (section.shape?.parts) {
+      const { parts, faults: unknown } = partsFilled(section.shape.parts, `sections[${i}].shape.parts`);
+      faults.push(...unknown.map((one) => fault({ ...one, subjects: [`section ${section.id}`] })));
+      return parts === section.shape.parts ? section : { ...section, shape: { ...section.shape, parts } };
+    }
     if (section.catalogue === undefined || section.shape !== undefined || section.A !== undefined) return section;
     const one = shapeCalled(section.catalogue);
     if (one) return { ...section, catalogue: one.designation, shape: one.shape };
@@ -37,13 +44,4 @@ export function filled({ model, notices }: Checked): Checked {
   if (!model) return { notices };
   const { model: whole, faults } = withCatalogueShapes(model);
   return faults.length > 0 ? { notices: [...notices, ...faults] } : { model: whole, notices };
-}
-
-/** What may have been meant: shapes of the same family or the same numbers. */
-function likeIt(designation: string): string {
-  for (const text of [designation.replace(/[\d.x/ ]+$/i, ''), designation.replace(/^\D+/, '')]) {
-    const found = text === '' ? undefined : searchCatalogue({ text });
-    if (found?.ok && found.shapes.length > 0) return `; it has ${found.shapes.slice(0, 3).map((one) => one.designation).join(', ')}`; // prettier-ignore
-  }
-  return '';
 }

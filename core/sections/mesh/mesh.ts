@@ -1,5 +1,6 @@
 import Delaunator from 'delaunator';
-import type { Loop } from '../outline';
+import type { Loop } from '../path';
+import { Area } from './area';
 
 /** Triangles that fill an area: places of the points as z and y in turn, and three points a triangle, anticlockwise. */
 export interface Mesh {
@@ -24,9 +25,10 @@ export function meshOf(loops: readonly Loop[], size: number): Mesh {
   const points = new PointList(SAME * extent);
   let pieces = touching(loops, SAME * extent).flatMap((segment) => divided(segment, size, points));
   const border = pieces.map(([a, b]) => [...points.at(a), ...points.at(b)] as const);
-  lattice(loops, border, size, points);
+  const area = new Area(loops);
+  lattice(area, border, size, points);
   for (let round = 0; round < MOST_ROUNDS; round++) {
-    const triangles = joined(points, loops, size);
+    const triangles = joined(points, area, size);
     const sides = new Set<number>();
     const key = (a: number, b: number): number => Math.min(a, b) * points.count + Math.max(a, b);
     for (let t = 0; t < triangles.length; t += 3)
@@ -129,29 +131,38 @@ function halves([a, b]: Piece, points: PointList): Piece[] {
 }
 
 /** Points of a lattice of triangles inside, not too near to the lines. */
-function lattice(loops: readonly Loop[], border: readonly Segment[], size: number, points: PointList): void {
-  const [left, right, low, high] = rangeOf(loops);
+function lattice(area: Area, border: readonly Segment[], size: number, points: PointList): void {
+  const [left, right, low, high] = area.range;
   const rise = (size * Math.sqrt(3)) / 2;
+  const nearby = cellsOf(border, size);
   for (let row = 1; low + row * rise < high; row++) {
     const y = low + row * rise;
-    const near = border.filter(([, y0, , y1]) => Math.min(y0, y1) - size < y && Math.max(y0, y1) + size > y);
-    for (let z = left + (row % 2 === 0 ? size / 2 : size); z < right; z += size) {
-      if (!isInside(loops, z, y)) continue;
-      if (near.every((segment) => distance(segment, z, y) > 0.6 * size)) points.add(z, y);
-    }
+    for (let z = left + (row % 2 === 0 ? size / 2 : size); z < right; z += size)
+      if (area.holds(z, y) && nearby(z, y).every((segment) => distance(segment, z, y) > 0.6 * size)) points.add(z, y);
   }
 }
 
-/** Leftmost, rightmost, lowest and highest of all points. */
-function rangeOf(loops: readonly Loop[]): readonly [number, number, number, number] {
-  const range: [number, number, number, number] = [Infinity, -Infinity, Infinity, -Infinity];
-  for (const loop of loops)
-    for (const [i, value] of loop.entries()) {
-      const k = i % 2 === 0 ? 0 : 2;
-      range[k] = Math.min(range[k], value);
-      range[k + 1] = Math.max(range[k + 1]!, value);
+/** Finds the segments, none longer than `size`, that may lie within 0.6 of it from a place: by cells in which their middles lie. */
+function cellsOf(segments: readonly Segment[], size: number): (z: number, y: number) => readonly Segment[] {
+  const width = 1.2 * size;
+  const cells = new Map<number, Map<number, Segment[]>>();
+  const cell = (value: number): number => Math.floor(value / width);
+  for (const segment of segments) {
+    const [i, j] = [cell((segment[0] + segment[2]) / 2), cell((segment[1] + segment[3]) / 2)];
+    const row = cells.get(j) ?? new Map<number, Segment[]>();
+    cells.set(j, row);
+    const list = row.get(i);
+    if (list) list.push(segment);
+    else row.set(i, [segment]);
+  }
+  return (z, y) => {
+    const found: Segment[] = [];
+    for (let j = cell(y) - 1; j <= cell(y) + 1; j++) {
+      const row = cells.get(j);
+      if (row) for (let i = cell(z) - 1; i <= cell(z) + 1; i++) found.push(...(row.get(i) ?? []));
     }
-  return range;
+    return found;
+  };
 }
 
 function distance([z0, y0, z1, y1]: Segment, z: number, y: number): number {
@@ -160,23 +171,8 @@ function distance([z0, y0, z1, y1]: Segment, z: number, y: number): number {
   return Math.hypot(z - z0 - at * dz, y - y0 - at * dy);
 }
 
-/** Whether a place lies in the area: holes run the other way round, so that the turns around it cancel (winding number). */
-export function isInside(loops: readonly Loop[], z: number, y: number): boolean {
-  let turns = 0;
-  for (const loop of loops)
-    for (let i = 0; i < loop.length; i += 2) {
-      const next = (i + 2) % loop.length;
-      const [z0, y0, z1, y1] = [loop[i]!, loop[i + 1]!, loop[next]!, loop[next + 1]!];
-      if (y0 <= y === y1 <= y) continue;
-      const isLeft = (z1 - z0) * (y - y0) - (z - z0) * (y1 - y0) > 0;
-      if (y0 <= y && isLeft) turns++;
-      if (y0 > y && !isLeft) turns--;
-    }
-  return turns > 0;
-}
-
 /** The triangles of all points that lie inside, anticlockwise. */
-function joined(points: PointList, loops: readonly Loop[], size: number): Int32Array {
+function joined(points: PointList, area: Area, size: number): Int32Array {
   const places = points.places();
   const { triangles } = new Delaunator(places);
   const kept: number[] = [];
@@ -184,11 +180,11 @@ function joined(points: PointList, loops: readonly Loop[], size: number): Int32A
     const [a, b, c] = [triangles[t]!, triangles[t + 1]!, triangles[t + 2]!];
     const z = (places[2 * a]! + places[2 * b]! + places[2 * c]!) / 3;
     const y = (places[2 * a + 1]! + places[2 * b + 1]! + places[2 * c + 1]!) / 3;
-    if (!isInside(loops, z, y)) continue;
-    const area = twiceArea(places, a, b, c);
+    if (!area.holds(z, y)) continue;
+    const twice = twiceArea(places, a, b, c);
     // Three points of one straight side are no triangle.
-    if (Math.abs(area) < FLAT * size * size) continue;
-    kept.push(a, ...(area > 0 ? [b, c] : [c, b]));
+    if (Math.abs(twice) < FLAT * size * size) continue;
+    kept.push(a, ...(twice > 0 ? [b, c] : [c, b]));
   }
   return Int32Array.from(kept);
 }

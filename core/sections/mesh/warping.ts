@@ -4,8 +4,7 @@ import { graphOfPairs } from '../../linear-algebra/graph';
 import { giveBackKernels, takeKernels } from '../../linear-algebra/kernel-pool';
 import { solveInPlace } from '../../linear-algebra/solve';
 import { fromTriplets } from '../../linear-algebra/sparse-symmetric';
-import type { Loop } from '../outline';
-import { edgesOf, enclosed, type Composite, type Corner } from '../path';
+import { edgesOf, enclosed, type Composite, type Corner, type Loop } from '../path';
 import { meshOf, twiceArea, type Mesh } from './mesh';
 
 /** What only a solution over the whole section tells. SI; places from the centroid, y up, z to the right. */

@@ -1,0 +1,49 @@
+import type { OutlineCorner, SectionPart, Shape } from '../../model/model';
+import { cornersOf } from '../corners';
+import { edgesOf, enclosed, type Corner } from '../path';
+import { dimensionsOf, type Dimensions } from '../shape-table';
+import { placed } from './place';
+import { sense } from './soundness';
+
+type Lines = readonly (readonly Corner[])[];
+
+/** The closed lines of a part where it stands: the outer one first and anticlockwise, then its holes, clockwise. */
+export function linesOfPart({ shape, outline, holes = [], at, angle = 0, mirrored }: SectionPart): Lines {
+  const lines = shape
+    ? shapeLines(shape)
+    : outline
+      ? [counter(outline.map(cornerOf), 1), ...holes.map((hole) => counter(hole.map(cornerOf), -1))]
+      : [];
+  const place = { at: [at?.[0] ?? 0, at?.[1] ?? 0] as const, angle, ...(mirrored && { mirrored: true as const }) };
+  return lines.map((line) => placed(line, place));
+}
+
+const known = new WeakMap<readonly SectionPart[], Lines>();
+
+/** The lines of all parts. */
+export function linesOfParts(parts: readonly SectionPart[]): Lines {
+  const before = known.get(parts);
+  if (before) return before;
+  const made = parts.flatMap(linesOfPart);
+  known.set(parts, made);
+  return made;
+}
+
+/** A shape about its centroid, so that its place says where this lies. */
+function shapeLines(shape: Shape): Lines {
+  const lines = shape.type === 'round' || shape.type === 'chs' ? circles(dimensionsOf(shape)) : cornersOf(shape);
+  const { y, z } = enclosed(lines.map(edgesOf));
+  return lines.map((line) => line.map((corner) => ({ ...corner, y: corner.y - y, z: corner.z - z })));
+}
+
+/** A circle is a square whose corners are as round as they can be. */
+function circles({ d, t }: Dimensions): Lines {
+  const circle = (r: number): Corner[] => [[-r, -r], [r, -r], [r, r], [-r, r]].map(([z, y]) => ({ z: z!, y: y!, r })); // prettier-ignore
+  return t > 0 ? [circle(d / 2), circle(d / 2 - t).reverse()] : [circle(d / 2)];
+}
+
+export const cornerOf = ([z = 0, y = 0, r = 0]: OutlineCorner): Corner => ({ z, y, ...(r > 0 && { r }) });
+
+/** The line so that it runs anticlockwise (1) or clockwise (−1). */
+const counter = (line: readonly Corner[], way: 1 | -1): readonly Corner[] =>
+  Math.sign(sense(line.flatMap(({ z, y }) => [z, y]))) === way ? line : line.toReversed();
