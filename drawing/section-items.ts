@@ -1,5 +1,6 @@
 import type { Model, Section } from '@rigid-beam/core/model/model';
 import { extentOfShape } from '@rigid-beam/core/sections/outline';
+import { relativeWords } from '@rigid-beam/core/sections/relative';
 import { isSelected, VERTEX, verticesFor, type Item, type Subject } from './display-list';
 import { nearness, type DrawnMember } from './geometry';
 import { saidOnce } from './runs';
@@ -18,7 +19,8 @@ export function sectionItems(model: Model, view: View): Item[] {
   });
   const said = members.map((member) => {
     const { start, end, section } = model.members[member.index]!;
-    return { member, nodes: [start, end], text: section };
+    const relative = sections.get(section)?.relative;
+    return { member, nodes: [start, end], text: relative ? relativeWords(relative) : section };
   });
   return [
     ...bands,

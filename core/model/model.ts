@@ -99,6 +99,13 @@ export interface Section extends SectionProperties {
   readonly id: string;
   readonly shape?: Shape;
   readonly catalogue?: string;
+  readonly relative?: RelativeStiffness;
+}
+
+/** For hand calculations: the second moment about local z is so many times a reference (m⁴) that all relative sections share. */
+export interface RelativeStiffness {
+  readonly I: number;
+  readonly reference?: number;
 }
 
 export const shapeTypes = ['i', 'channel', 'angle', 'tee', 'rhs', 'chs', 'rectangle', 'round', 'built', 'general'] as const;
@@ -224,6 +231,9 @@ export interface EnvelopeCombination {
 }
 
 export type Combination = SumCombination | EnvelopeCombination;
+
+/** The second moment of which relative sections are multiples where a model says no other, m⁴: forces depend on the ratios alone. */
+export const REFERENCE = 1e-4;
 
 export const STANDARD_GRAVITY = 9.80665;
 

@@ -111,6 +111,7 @@ export const listFields = {
       },
     },
     catalogue: { kind: 'text' },
+    relative: { kind: 'object', fields: { I: neededPositive('number'), reference: positive('inertia') } },
   },
   nodes: { id, x: needed('length'), y: needed('length'), z: quantity('length') },
   members: {

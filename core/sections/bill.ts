@@ -2,6 +2,7 @@ import type { Member, Model, Section, Shape } from '../model/model';
 import { lengthOf, placesOf } from '../model/places';
 import { linesOf } from './lines-of';
 import { edgesOf, lengthOfEdges } from './path';
+import { isInextensible } from './relative';
 import { sectionProperties } from './section-properties';
 import { shapeFault } from './shape-fault';
 import { dimensionsOf } from './shape-table';
@@ -29,6 +30,7 @@ export function billOf(model: Model): readonly BillRow[] {
     const users = members.get(section.id) ?? [];
     const { A } = sectionProperties(section);
     const outside = perimeterOf(section);
+    const isUnknown = A === undefined || isInextensible(section);
     const lengths = users.map((member) => lengthOf(member, places));
     const total = (of: (member: Member) => number | undefined): number | undefined =>
       users.reduce<number | undefined>((sum, member, i) => {
@@ -41,7 +43,7 @@ export function billOf(model: Model): readonly BillRow[] {
       length: lengths.reduce((sum, length) => sum + length, 0),
       mass: total(({ material }) => {
         const each = density.get(material);
-        return A === undefined || each === undefined ? undefined : each * A;
+        return isUnknown || each === undefined ? undefined : each * A;
       }),
       surface: total(() => outside),
     };

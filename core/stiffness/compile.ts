@@ -1,4 +1,5 @@
 import { STANDARD_GRAVITY, type Model } from '../model/model';
+import { isInextensible } from '../sections/relative';
 import { compileSupports, copyOfMembers, copyOfPlaces, emptyMembers, memberCompiler, must, sectionMap } from './compile-frame';
 import { compileLoads } from './compile-loads';
 import { coordinatesOf, indexOf } from './nodes';
@@ -105,10 +106,12 @@ function sameIds(a: readonly { readonly id: string }[], b: readonly { readonly i
 /** Weight of member m per metre for a self-weight factor of 1, N/m. */
 function weights(model: Model): (m: number) => number {
   const sections = sectionMap(model);
+  const weightless = new Set(model.sections.filter(isInextensible).map(({ id }) => id));
   const densities = new Map(model.materials.map((material) => [material.id, material.density ?? 0]));
   const gravity = model.gravity ?? STANDARD_GRAVITY;
   return (m) => {
     const { material, section } = model.members[m]!;
+    if (weightless.has(section)) return 0;
     return (densities.get(material) ?? 0) * (sections.get(section)?.A ?? 0) * gravity;
   };
 }

@@ -6,6 +6,7 @@ import { checkExtent } from './extent';
 import { checkLoads } from './loads';
 import { checkMembers, checkSupports } from './members';
 import { checkPlane } from './plane';
+import { checkSections } from './sections';
 import { checkDuplicates, checkGroups } from './references';
 
 /** Rules between the entries of a model: duplicates, references, lengths, positions, planes, combinations. */
@@ -16,6 +17,7 @@ export function checkRelations(model: Entity, findings: Findings): void {
   checkAmounts(context);
   checkMembers(context);
   checkSupports(context);
+  checkSections(context);
   checkLoads(context);
   checkCombinations(context);
   checkGroups(context);
