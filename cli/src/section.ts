@@ -20,8 +20,7 @@ export async function section(file: string): Promise<number> {
   const read = readSection(value);
   printNotices(read.notices);
   if (!('lines' in read)) return exitCodes.invalid;
-  console.log(
-    JSON.stringify({ format: 'rigid-beam/section-properties', version: 1, ...outlineProperties(read.lines) }, undefined, 1),
-  );
+  const { solution: _, ...properties } = outlineProperties(read.lines);
+  console.log(JSON.stringify({ format: 'rigid-beam/section-properties', version: 1, ...properties }, undefined, 1));
   return exitCodes.solved;
 }

@@ -5,6 +5,8 @@ import { freeName } from '@rigid-beam/core/model/edits/next-id';
 import { shapeTypes, type Section, type ShapeType } from '@rigid-beam/core/model/model';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { billOf } from '@rigid-beam/core/sections/bill';
+import { extentOfShape } from '@rigid-beam/core/sections/outline';
+import { giveRelative, isInextensible, relativeWords } from '@rigid-beam/core/sections/relative';
 import { sectionProperties } from '@rigid-beam/core/sections/section-properties';
 import { shapeTable } from '@rigid-beam/core/sections/shape-table';
 import { SectionEditor } from '../cards/SectionEditor';
@@ -31,12 +33,33 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
   const editor = useEditor();
   const model = useModel();
   const display = useDisplay();
-  const largest = Math.max(0, ...model.sections.map(({ shape }) => Math.max(shape?.h ?? 0, shape?.b ?? 0, shape?.d ?? 0)));
+  const largest = Math.max(
+    0,
+    ...model.sections.map(({ shape }) => {
+      const extent = shape && extentOfShape(shape);
+      return extent ? Math.max(extent.y[1] - extent.y[0], extent.z[1] - extent.z[0]) : 0;
+    }),
+  );
   const names = (list: readonly { readonly id: string }[]): string[] => list.map(({ id }) => id);
   const begin = (type: ShapeType): void => {
     const id = freeName(shapeTable[type].words.toLowerCase().replaceAll(' ', '-'), names(model.sections));
     const entry = type === 'general' ? { id, A: 0.01, Iz: 1e-4 } : { id, shape: { type, ...shapeTable[type].begin } };
     editor.edit({ type: 'put', list: 'sections', entry });
+  };
+  /** Members that are clicked get so many times the reference. */
+  const takeRelative = (times: number): void => {
+    const name = relativeWords({ I: times });
+    sheet.take(
+      new ApplyTool(sheet, {
+        name: `shape ${name}`,
+        hint: CATALOGUE.hint(name),
+        on: 'member',
+        intent: (current, member) => {
+          const { id, intents } = giveRelative(current, [member], times);
+          return intents.length > 0 ? { type: 'batch', intents, label: GIVEN(id, 1) } : undefined;
+        },
+      }),
+    );
   };
   const bill = useMemo(() => billOf(model), [model]);
   const noteOf = (section: Section, i: number): string => {
@@ -45,7 +68,8 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
     const mass = bill[i]?.mass;
     return [
       section.catalogue === undefined || section.catalogue === section.id ? '' : section.catalogue,
-      A === undefined ? '' : `A ${showNumber(inUnit(A, `${unit}2`), 4)} ${unit}²`,
+      section.relative ? relativeWords(section.relative) : '',
+      A === undefined || isInextensible(section) ? '' : `A ${showNumber(inUnit(A, `${unit}2`), 4)} ${unit}²`,
       Iz === undefined ? '' : `I ${showNumber(inUnit(Iz, `${unit}4`), 4)} ${unit}⁴`,
       mass ? `${showNumber(mass, 3)} kg` : '',
     ]
@@ -55,6 +79,10 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
   return (
     <Stack>
       <CatalogueSearch
+        relative={(times) => ({
+          words: CATALOGUE.times(relativeWords({ I: times })),
+          act: () => takeRelative(times),
+        })}
         actionOf={({ designation }) => ({
           words: CATALOGUE.take(designation),
           act: ({ giveShape }, one) =>
@@ -102,6 +130,15 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
             {SHORT_SHAPES[type]}
           </InstrumentFace>
         ))}
+        <InstrumentFace
+          aria-label={STOCK.relative}
+          onPress={() =>
+            editor.edit({ type: 'batch', intents: giveRelative(editor.state.model, [], 2).intents, label: STOCK.relative })
+          }
+        >
+          <ShapePicture shape={undefined} size={24} />
+          {STOCK.relativeShort}
+        </InstrumentFace>
       </Instruments>
       <PanelSubtitle>{STOCK.materials}</PanelSubtitle>
       <Stock

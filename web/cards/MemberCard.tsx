@@ -13,15 +13,20 @@ import { withEnd } from '@rigid-beam/core/model/member-ends';
 import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
 import { middleOf, quarterTurned, rollTowards } from '@rigid-beam/core/model/roll-towards';
 import { runOf } from '@rigid-beam/core/model/runs';
+import { outlineLoops } from '@rigid-beam/core/sections/outline';
+import { giveRelative, relativeWords } from '@rigid-beam/core/sections/relative';
 import { STEP_KEYS, stepSection } from '../session/catalogue/step-section';
 import { CatalogueSearch } from './catalogue/CatalogueSearch';
 import { Neighbours } from './catalogue/Neighbours';
 import { GIVEN } from '../session/catalogue/words';
 import { catalogueSearch as CATALOGUE } from './catalogue/words';
+import { StressSheet } from './section/StressSheet';
+import { stressSheet } from './section/words';
 import { SectionEditor } from './SectionEditor';
 import { actingIndex, quantityOf } from '../session/editor-state';
 import { settledSolution, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
 import { Button, Columns, Hint, PanelSubtitle, Row, Select, Stack, ToggleButton } from '../ui/controls';
+import { Fold } from '../ui/Fold';
 import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';
 import { MemberCharts } from './MemberCharts';
@@ -45,6 +50,7 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
   const display = useDisplay();
   const solution = useEditorState(settledSolution);
   const outcome = useEditorState(actingIndex);
+  const settled = useEditorState((state) => state.settled.model);
   const quantity = useEditorState(quantityOf);
   const first = members[0]!;
   const section = model.sections.find(({ id }) => id === first.section);
@@ -95,6 +101,17 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
       )}
       <CatalogueSearch
         span={span}
+        relative={(times) => ({
+          words: CATALOGUE.times(relativeWords({ I: times }), members.length),
+          act: () => {
+            const { id, intents } = giveRelative(
+              model,
+              members.map((member) => member.id),
+              times,
+            );
+            if (intents.length > 0) editor.edit({ type: 'batch', intents, label: GIVEN(id, members.length) });
+          },
+        })}
         actionOf={({ designation }) => ({
           words: CATALOGUE.give(designation, members.length),
           act: ({ giveShape }, one) => {
@@ -179,6 +196,20 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
             />
           )}
           <Button onPress={() => editor.show({ drawer: 'charts' })}>{WORDS.readAllItsDiagrams}</Button>
+          {found &&
+            section?.shape &&
+            outlineLoops(section.shape).length > 0 &&
+            solution.outcomes[outcome].kind !== 'envelope' && (
+              <Fold title={stressSheet.title}>
+                <StressSheet
+                  {...{ solution, outcome }}
+                  model={settled}
+                  member={first}
+                  material={model.materials.find(({ id }) => id === first.material)}
+                  shape={section.shape}
+                />
+              </Fold>
+            )}
         </>
       )}
       {section && (

@@ -1,52 +1,54 @@
 'use client';
 
-import type { Section, Shape, ShapeType } from '@rigid-beam/core/model/model';
+import { REFERENCE, type Section, type ShapeType } from '@rigid-beam/core/model/model';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
+import { isInextensible, withReference } from '@rigid-beam/core/sections/relative';
 import { sectionProperties } from '@rigid-beam/core/sections/section-properties';
 import { shapeFault } from '@rigid-beam/core/sections/shape-fault';
 import { shapeTable } from '@rigid-beam/core/sections/shape-table';
 import { useDisplay, useEditor } from '../session/use-editor';
 import { Columns, FieldNote, Select, Stack } from '../ui/controls';
+import { Fold } from '../ui/Fold';
 import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';
-import { sectionEditor as WORDS } from './words';
-
-const DIMENSION_WORDS: Record<Exclude<keyof Shape, 'type'>, string> = {
-  h: WORDS.depthH,
-  b: WORDS.widthB,
-  tw: WORDS.webTw,
-  tf: WORDS.flangeTf,
-  r: WORDS.rootRadiusR,
-  bTop: WORDS.upperWidth,
-  tfTop: WORDS.upperFlange,
-  t: WORDS.wallT,
-  ro: WORDS.outerRadius,
-  ri: WORDS.innerRadius,
-  d: WORDS.diameterD,
-  rt: WORDS.toeRadius,
-  slope: WORDS.slope,
-};
+import { MeshedProperties } from './section/MeshedProperties';
+import { PartsEditor } from './section/PartsEditor';
+import { SectionDrawing } from './section/SectionDrawing';
+import { meshed, sectionEditor as WORDS } from './section/words';
 
 const PROPERTIES = [
   { key: 'A', label: WORDS.areaA, dimension: 'area', power: 2 },
   { key: 'Iz', label: WORDS.strongI, dimension: 'inertia', power: 4 },
   { key: 'Iy', label: WORDS.weakI, dimension: 'inertia', power: 4 },
+  { key: 'J', label: WORDS.torsion, dimension: 'inertia', power: 4 },
   { key: 'Ay', label: WORDS.shearArea, dimension: 'area', power: 2 },
 ] as const;
 
-/** A section changed in place: its shape and dimensions, and properties that may be typed over. */
+const RELATIVE = 'relative';
+
+/** A section changed in place: its shape drawn with its dimensions, its parts or its multiple, and properties that may be typed over. */
 export function SectionEditor({ section }: { readonly section: Section }) {
   const editor = useEditor();
   const display = useDisplay();
   const put = (entry: Section): boolean => editor.edit({ type: 'put', list: 'sections', entry: { ...entry }, key: section.id });
-  const type = section.shape?.type ?? 'general';
-  const { needs, may } = shapeTable[type];
+  const { shape, relative } = section;
+  const type = shape?.type ?? 'general';
   const properties = sectionProperties(section);
-  const fault = section.shape && shapeFault(section.shape);
+  const fault = shape && shapeFault(shape);
+  // With a dimension of its own it is none of the catalogue any more.
+  const { catalogue: _, ...own } = section;
 
-  const reshape = (next: ShapeType): void => {
+  const reshape = (next: ShapeType | typeof RELATIVE): void => {
     const { A, Iz, Iy, Ay } = properties;
-    if (next === 'general') put({ id: section.id, ...(A && { A }), ...(Iz && { Iz }), ...(Iy && { Iy }), ...(Ay && { Ay }) });
+    if (next === RELATIVE) put({ id: section.id, relative: { I: 1 } });
+    else if (next === 'general')
+      put({ id: section.id, ...(A && { A }), ...(Iz && { Iz }), ...(Iy && { Iy }), ...(Ay && { Ay }) });
+    // What has a shape already becomes a part of what is built.
+    else if (next === 'built' && shape && type !== 'general' && fault === undefined)
+      put({
+        id: section.id,
+        shape: { type: next, parts: [{ shape, ...(section.catalogue && { catalogue: section.catalogue }) }] },
+      });
     else put({ id: section.id, shape: { type: next, ...shapeTable[next].begin } });
   };
 
@@ -55,36 +57,57 @@ export function SectionEditor({ section }: { readonly section: Section }) {
       <NameField label={WORDS.section} value={section.id} onCommit={(id) => put({ ...section, id })} />
       <Select
         label={WORDS.shape}
-        choices={Object.entries(shapeTable).map(([id, { words }]) => ({ id, text: words }))}
-        value={type}
-        onChange={(id) => reshape(id as ShapeType)}
+        choices={[
+          ...Object.entries(shapeTable).map(([id, { words }]) => ({ id, text: words })),
+          { id: RELATIVE, text: WORDS.relative },
+        ]}
+        value={relative ? RELATIVE : type}
+        onChange={(id) => reshape(id as ShapeType | typeof RELATIVE)}
       />
-      {section.shape && (
+      {relative && (
         <Columns>
-          {[...needs, ...may].map((key) => (
-            <QuantityField
-              key={key}
-              label={DIMENSION_WORDS[key]}
-              value={section.shape![key]}
-              // A slope is a length over a length.
-              dimension={key === 'slope' ? 'number' : 'length'}
-              unit={key === 'slope' ? '' : display.deflection}
-              mayBeEmpty
-              onCommit={(value) => {
-                const { [key]: _, ...rest } = section.shape!;
-                // With a dimension of its own it is none of the catalogue any more.
-                const { catalogue: __, ...own } = section;
-                put({ ...own, shape: value === undefined ? rest : { ...rest, [key]: value } });
-              }}
-            />
-          ))}
+          <QuantityField
+            label={WORDS.times}
+            value={relative.I}
+            dimension="number"
+            unit=""
+            onCommit={(I) => I !== undefined && put({ ...section, relative: { ...relative, I } })}
+          />
+          <QuantityField
+            label={WORDS.reference}
+            value={relative.reference ?? REFERENCE}
+            dimension="inertia"
+            unit={`${display.section}4`}
+            onCommit={(reference) =>
+              reference !== undefined &&
+              editor.edit({
+                type: 'batch',
+                intents: withReference(editor.state.model, reference),
+                label: WORDS.reference,
+              })
+            }
+          />
         </Columns>
+      )}
+      {shape && type === 'built' && (
+        <PartsEditor parts={shape.parts ?? []} onChange={(parts) => put({ ...own, shape: { ...shape, parts } })} />
+      )}
+      {shape && type !== 'built' && type !== 'general' && (
+        <SectionDrawing
+          shape={shape}
+          onChange={(key, value) => {
+            const { [key]: __, ...rest } = shape;
+            put({ ...own, shape: value === undefined ? rest : { ...rest, [key]: value } });
+          }}
+        />
       )}
       {fault && <FieldNote data-fault>{WORDS.notSound(fault)}</FieldNote>}
       <Columns>
         {PROPERTIES.map(({ key, label, dimension, power }) => {
           const unit = `${display.section}${power}`;
           const computed = section[key] === undefined ? properties[key] : undefined;
+          const isEndless = key === 'A' && isInextensible(section);
+          const isMeshed = type === 'built' && (key === 'J' || key === 'Ay');
           return (
             <QuantityField
               key={key}
@@ -93,15 +116,28 @@ export function SectionEditor({ section }: { readonly section: Section }) {
               dimension={dimension}
               unit={unit}
               mayBeEmpty
-              placeholder={computed === undefined ? WORDS.notGiven : showNumber(inUnit(computed, unit), 5)}
+              placeholder={
+                isEndless
+                  ? WORDS.endless
+                  : computed !== undefined
+                    ? showNumber(inUnit(computed, unit), 5)
+                    : isMeshed
+                      ? WORDS.fromMesh
+                      : WORDS.notGiven
+              }
               onCommit={(value) => {
-                const { [key]: _, ...rest } = section;
+                const { [key]: __, ...rest } = section;
                 put(value === undefined ? rest : { ...rest, [key]: value });
               }}
             />
           );
         })}
       </Columns>
+      {shape && type !== 'general' && fault === undefined && (
+        <Fold title={meshed.title}>
+          <MeshedProperties shape={shape} />
+        </Fold>
+      )}
     </Stack>
   );
 }

@@ -122,27 +122,3 @@ export const nodeCard = {
   reaction: (component: string): string => `Reaction ${component}`,
   inCase: (id: string): string => `In ${id}`,
 };
-
-export const sectionEditor = {
-  depthH: 'Depth h',
-  widthB: 'Width b',
-  webTw: 'Web tw',
-  flangeTf: 'Flange tf',
-  rootRadiusR: 'Root radius r',
-  upperWidth: 'Upper width',
-  upperFlange: 'Upper flange',
-  wallT: 'Wall t',
-  outerRadius: 'Outer radius',
-  innerRadius: 'Inner radius',
-  diameterD: 'Diameter d',
-  toeRadius: 'Toe radius rt',
-  slope: 'Flange slope',
-  areaA: 'Area A',
-  strongI: 'Strong I',
-  weakI: 'Weak I',
-  shearArea: 'Shear area',
-  section: 'Section',
-  shape: 'Shape',
-  notSound: (fault: string): string => `This shape cannot be built: ${fault}.`,
-  notGiven: 'not given',
-};

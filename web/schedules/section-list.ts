@@ -2,6 +2,7 @@ import { displayOf } from '@rigid-beam/core/quantities/display';
 import type { Section } from '@rigid-beam/core/model/model';
 import { inUnit } from '@rigid-beam/core/quantities/show';
 import { billOf } from '@rigid-beam/core/sections/bill';
+import { relativeWords } from '@rigid-beam/core/sections/relative';
 import { sectionProperties } from '@rigid-beam/core/sections/section-properties';
 import { shapeTable } from '@rigid-beam/core/sections/shape-table';
 import { theCatalogue } from '../session/catalogue/use-catalogue';
@@ -45,7 +46,8 @@ export const sectionList: ScheduleKind = {
       textColumn('id', WORDS.section),
       designation,
       computedColumn('shape', WORDS.shape, (row) => {
-        const { shape } = sectionOf(row);
+        const { shape, relative } = sectionOf(row);
+        if (relative) return relativeWords(relative);
         return shape ? shapeTable[shape.type].words : shapeTable.general.words;
       }),
       ...(['A', 'Iz', 'Iy', 'J', 'Wz', 'Wy'] as const).map(property),

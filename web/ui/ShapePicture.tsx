@@ -15,7 +15,7 @@ interface ShapePictureProps {
 /** A section's true outline; a dotted box where its shape is not known. */
 export function ShapePicture({ shape, size, metres }: ShapePictureProps) {
   const loops = shape ? outlineLoops(shape) : [];
-  const points = loops[0] ?? [];
+  const points = loops.flat();
   const [zs, ys] = [points.filter((_, i) => i % 2 === 0), points.filter((_, i) => i % 2 === 1)];
   const [left, right, low, high] = [Math.min(...zs), Math.max(...zs), Math.min(...ys), Math.max(...ys)];
   const scale = (size - 2) / (metres ?? Math.max(right - left, high - low));

@@ -1,4 +1,4 @@
-import { warpingOf, type Warping } from '../mesh/warping';
+import { warpingOf, type SectionSolution, type Warping } from '../mesh/warping';
 import { plasticModulus } from '../plastic-modulus';
 import { edgesOf, enclosed, extentOf, lengthOfEdges, pointsOf, turned, type Composite, type Corner, type Loop } from '../path';
 
@@ -17,6 +17,8 @@ export interface OutlineProperties extends Omit<Composite, 'y' | 'z'> {
   readonly shearCentre?: { readonly y: number; readonly z: number };
   readonly Ay?: number;
   readonly Az?: number;
+  /** From which stresses follow; not of several pieces. */
+  readonly solution?: SectionSolution;
   /** The mesh behind J, Iw, the shear centre and the shear areas: its triangles, and the digits that a coarser one shares with it. */
   readonly mesh: { readonly triangles: number; readonly size: number; readonly digits: number };
 }

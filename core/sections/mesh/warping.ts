@@ -18,6 +18,19 @@ export interface Warping {
   readonly Ay?: number;
   readonly Az?: number;
   readonly triangles: number;
+  /** From which stresses follow; not where the section is in several pieces. */
+  readonly solution?: SectionSolution;
+}
+
+/** What was solved on the mesh. */
+export interface SectionSolution {
+  readonly mesh: Quadratic;
+  readonly about: Composite;
+  readonly J: number;
+  /** At each node: warping per twist (m²), and the functions whose slopes are the shear stresses of Vy = −1 and Vz = −1. */
+  readonly omega: Float64Array;
+  readonly phiY: Float64Array;
+  readonly phiZ: Float64Array;
 }
 
 /** Nodes and weight of the rule on a triangle that is exact for squares: the middles of its sides. */
@@ -70,6 +83,7 @@ export function warpingOf(loops: readonly Loop[], size: number): Warping {
       Ay: 1 / dot(phiY!, sides[1]!),
       Az: 1 / dot(phiZ!, sides[2]!),
       triangles,
+      solution: { mesh: whole, about, J, omega: omega!, phiY: phiY!, phiZ: phiZ! },
     };
   } finally {
     giveBackKernels(kernels);
@@ -82,7 +96,7 @@ const cornersOf = (loop: Loop): Corner[] =>
 
 const dot = (a: Float64Array, b: Float64Array): number => a.reduce((sum, value, i) => sum + value * b[i]!, 0);
 
-interface Quadratic {
+export interface Quadratic {
   /** z and y of each node in turn, from the centroid. */
   readonly nodes: Float64Array;
   /** Six nodes an element: corners, then the middles of the sides 12, 23, 31. */
@@ -124,7 +138,7 @@ function piecesOf({ elements, count }: Quadratic): { readonly first: readonly nu
 }
 
 /** At a place of the element that begins at `e`: its nodes' shares, their slopes along z and y in turn, and the place. Arrays are used again. */
-interface Place {
+export interface Place {
   e: number;
   readonly shares: Float64Array;
   readonly slopes: Float64Array;
@@ -133,10 +147,10 @@ interface Place {
   weight: number;
 }
 
-type Rule = readonly (readonly [number, number, number, number])[];
+export type Rule = readonly (readonly [number, number, number, number])[];
 
 /** Goes to the places of a rule in every element. */
-function everywhere({ nodes, elements }: Quadratic, rule: Rule, visit: (place: Place) => void): void {
+export function everywhere({ nodes, elements }: Quadratic, rule: Rule, visit: (place: Place) => void): void {
   const place: Place = { e: 0, shares: new Float64Array(6), slopes: new Float64Array(12), z: 0, y: 0, weight: 0 };
   const [cz, cy, gz, gy] = [new Float64Array(3), new Float64Array(3), new Float64Array(3), new Float64Array(3)];
   for (let e = 0; e < elements.length; e += 6) {

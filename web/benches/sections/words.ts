@@ -23,11 +23,14 @@ export const SHORT_SHAPES: Readonly<Record<ShapeType, string>> = {
   chs: 'Tube',
   rectangle: 'Rectangle',
   round: 'Bar',
+  built: 'Built',
   general: 'Typed',
 };
 
 export const STOCK = {
   begin: 'Begin a section',
+  relative: 'Relative: so many I',
+  relativeShort: 'n · I',
   sections: 'Sections of this model',
   materials: 'Materials',
   addMaterial: 'Add one of your own',

@@ -5,6 +5,7 @@ import { Autocomplete, ListBox, ListBoxItem, SearchField } from 'react-aria-comp
 import styled from 'styled-components';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import type { CatalogueShape } from '@rigid-beam/core/sections/catalogue/family';
+import { readRelative } from '@rigid-beam/core/sections/relative';
 import { recentShapes, rememberShape } from '../../session/catalogue/recent-shapes';
 import { useDisplay, useModel } from '../../session/use-editor';
 import { Button, FieldInput, FieldLabel, FieldNote, focusFace, Hint, Row, Select, Stack, ToggleButton } from '../../ui/controls';
@@ -72,10 +73,12 @@ interface CatalogueSearchProps {
   /** The length that is to be spanned, metres: depths that suit it are suggested. */
   readonly span?: number;
   readonly actionOf: (one: CatalogueShape) => ShapeAction;
+  /** What is done with a multiple such as 2 I that is typed here, for hand calculations. */
+  readonly relative: (times: number) => { readonly words: string; readonly act: () => void };
 }
 
 /** Choosing a standard shape: searched as one types, looked at, and then taken. */
-export function CatalogueSearch({ actionOf, span }: CatalogueSearchProps) {
+export function CatalogueSearch({ actionOf, relative, span }: CatalogueSearchProps) {
   const [text, setText] = useState('');
   const [isOpen, setIsOpen] = useState(false);
   const [kind, setKind] = useState<(typeof KINDS)[number]['id']>();
@@ -84,7 +87,8 @@ export function CatalogueSearch({ actionOf, span }: CatalogueSearchProps) {
   const display = useDisplay();
   const catalogue = useCatalogue(isOpen ? 'wanted' : 'not yet');
   const used = useModel().sections.flatMap((section) => section.catalogue ?? []);
-  const found = catalogue?.searchCatalogue({ text, type: kind, sort });
+  const times = readRelative(text);
+  const found = times === undefined ? catalogue?.searchCatalogue({ text, type: kind, sort }) : undefined;
   const shapes = found?.ok ? (text === '' && sort === 'as listed' ? familiarFirst(found.shapes, used) : found.shapes) : [];
   const shown = looked && shapes.includes(looked) ? looked : text === '' ? undefined : shapes[0];
   const take = (one: CatalogueShape): void => {
@@ -101,6 +105,7 @@ export function CatalogueSearch({ actionOf, span }: CatalogueSearchProps) {
   const onKey = (event: KeyboardEvent): void => {
     if (!(event.target instanceof HTMLInputElement)) return;
     if (event.key === 'Escape' && isOpen) close();
+    else if (event.key === 'Enter' && times !== undefined) relative(times).act();
     else if (event.key === 'Enter' && shown) take(shown);
     else return;
     event.preventDefault();
@@ -143,7 +148,7 @@ export function CatalogueSearch({ actionOf, span }: CatalogueSearchProps) {
                 ))}
               </Row>
             )}
-            {catalogue && (
+            {catalogue && times === undefined && (
               <List
                 aria-label={WORDS.list(shapes.length)}
                 items={shapes.slice(0, MOST).map((one) => ({ id: one.designation, one }))}
@@ -175,11 +180,12 @@ export function CatalogueSearch({ actionOf, span }: CatalogueSearchProps) {
       {isOpen && shapes.length > MOST && <Hint>{WORDS.more(MOST, shapes.length)}</Hint>}
       {isOpen && (
         <Row>
-          {shown && <Button onPress={() => take(shown)}>{actionOf(shown).words}</Button>}
+          {times !== undefined && <Button onPress={relative(times).act}>{relative(times).words}</Button>}
+          {shown && times === undefined && <Button onPress={() => take(shown)}>{actionOf(shown).words}</Button>}
           <Button onPress={close}>{WORDS.close}</Button>
         </Row>
       )}
-      {isOpen && catalogue && shown && <ShapeSheet catalogue={catalogue} one={shown} display={display} />}
+      {isOpen && catalogue && shown && times === undefined && <ShapeSheet catalogue={catalogue} one={shown} display={display} />}
     </Stack>
   );
 }

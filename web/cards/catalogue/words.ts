@@ -4,7 +4,9 @@ import type { Shape, ShapeType } from '@rigid-beam/core/model/model';
 
 export const catalogueSearch = {
   field: 'Standard shapes',
-  placeholder: 'ipe 3 · 310 uc · I > 5000 cm4',
+  placeholder: 'ipe 3 · 310 uc · I > 5000 cm4 · 2 I',
+  times: (multiple: string, count?: number): string =>
+    `${multiple}, relative${count === undefined ? '' : count === 1 ? ', for this member' : `, for these ${count}`}`,
   kinds: 'Kind of shape',
   depths: 'Depths that suit the span',
   depth: (ratio: number, depth: string): string => `L/${ratio}: ${depth}`,
