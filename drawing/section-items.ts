@@ -13,6 +13,7 @@ export function sectionItems(model: Model, view: View): Item[] {
   const members = membersInFront(model, view);
   const near = nearness(model, view);
   const bands = members.flatMap((member): Item[] => {
+    if (view.solids) return [];
     const { section, roll = 0 } = model.members[member.index]!;
     const edges = edgesAcross(sections.get(section), member, model.space === 'plane' ? roll : 0);
     return edges ? [band(member, edges, view)] : [];

@@ -6,7 +6,7 @@ import type { Solution } from '@rigid-beam/core/results/results';
 import { actingFactors } from './acting-factors';
 import { inDepth, isCrowded } from './behind';
 import { barLabels, barsOf, type Bar } from './axial-items';
-import { deflectedPath, diagramItems } from './diagram-items';
+import { deflectedPath, diagramItems, type Deflected } from './diagram-items';
 import { deflectionScale, diagramScale, governingValues, largestOf } from './diagram-scale';
 import { dimensionItems } from './dimension-items';
 import type { Item } from './display-list';
@@ -108,10 +108,17 @@ function diagramParts(model: Model, solution: Solution, view: View): DiagramPart
   };
 }
 
-function deflected(model: Model, solution: Solution, view: View): Item[] {
+/** Whose deflections are drawn besides, and how large; undefined where there are none, and of envelopes. */
+export function deflectionOf(model: Model, solution: Solution | undefined, view: View): Deflected | undefined {
+  const acts = solution?.outcomes[view.outcome];
+  if (!solution || !acts || acts.kind === 'envelope') return undefined;
   const factor = scaleOfDeflection(model, solution, view);
-  if (factor === 0) return [];
-  return drawnMembers(model, view).map((member) =>
-    deflectedPath({ solution, outcome: view.outcome, factor }, member, view, 'besides'),
-  );
+  return factor === 0 ? undefined : { solution, outcome: view.outcome, factor };
+}
+
+function deflected(model: Model, solution: Solution, view: View): Item[] {
+  const shown = deflectionOf(model, solution, view);
+  // Bodies that are bent show it themselves.
+  if (!shown || view.solids) return [];
+  return drawnMembers(model, view).map((member) => deflectedPath(shown, member, view, 'besides'));
 }

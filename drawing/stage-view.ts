@@ -11,6 +11,7 @@ export const switchNames = [
   'names',
   'sections',
   'localAxes',
+  'solids',
 ] as const;
 export type SwitchName = (typeof switchNames)[number];
 export type Switches = Readonly<Partial<Record<SwitchName, boolean>>>;
@@ -52,6 +53,7 @@ type StagePart = Pick<
   | 'names'
   | 'sections'
   | 'localAxes'
+  | 'solids'
 >;
 
 /** The part of a view that a stage decides. Whether a diagram is drawn is told by `isOn`: which one, is the user's choice. */
@@ -59,7 +61,7 @@ export function viewOfStage(stage: string, switches: Switches): StagePart {
   const { style } = stageView(stage);
   const shown = (name: SwitchName): boolean => isOn(stage, switches, name);
   return {
-    members: style.members ?? 'plain',
+    members: shown('solids') ? 'faint' : (style.members ?? 'plain'),
     supports: style.supports ?? 'plain',
     loads: shown('loads') ? (style.loads ?? 'said') : 'none',
     resultant: shown('loads') && style.resultant === true,
@@ -70,5 +72,6 @@ export function viewOfStage(stage: string, switches: Switches): StagePart {
     names: shown('names'),
     sections: shown('sections'),
     localAxes: shown('localAxes'),
+    solids: shown('solids'),
   };
 }

@@ -44,6 +44,8 @@ export interface View extends Seen {
   readonly sections: boolean;
   /** Local axes on every member. */
   readonly localAxes: boolean;
+  /** Members stand there as bodies, which are painted under the lines. */
+  readonly solids: boolean;
   readonly selection: readonly Subject[];
   /** A member that is pointed at: all its values are written. */
   readonly pointed: string | undefined;
@@ -75,6 +77,7 @@ export const plainView: View = {
   names: false,
   sections: false,
   localAxes: false,
+  solids: false,
   selection: [],
   pointed: undefined,
   scale: 1,

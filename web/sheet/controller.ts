@@ -42,7 +42,13 @@ export class SheetController {
       offer: undefined,
       menu: undefined,
     }));
-    this.drawing = new LiveDrawing(editor, this.store, canvas, () => this.view);
+    this.drawing = new LiveDrawing(
+      editor,
+      this.store,
+      canvas,
+      () => this.view,
+      (words) => this.say(words),
+    );
     this.view = new Viewpoint(editor, this.store, this.drawing);
     this.stopListening = editor.store.subscribe((state, before) => {
       this.view.modelChanged(state, before);

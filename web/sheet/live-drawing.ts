@@ -7,8 +7,11 @@ import { pointedItems } from '@rigid-beam/drawing/pointed-items';
 import { placeLabels, type PlacedLabel } from '@rigid-beam/drawing/place-labels';
 import { type Editor } from '../session/editor';
 import { isHeld } from '../session/editor-state';
+import { deflectionOf } from '@rigid-beam/drawing/sheet-items';
 import { LARGE } from '@rigid-beam/drawing/weight';
+import type { Palette } from './paint';
 import { Painter, type Picture } from './painter';
+import { SolidLayer } from './solid/solid-layer';
 import type { SheetState } from './sheet-state';
 import { Swing } from './swing';
 import { itemsIn, viewOf } from './view-of';
@@ -28,6 +31,7 @@ export class LiveDrawing {
   private frame = 0;
   private stale = true;
   private readonly swing = new Swing();
+  private readonly bodies: SolidLayer;
   private readonly calm = window.matchMedia('(prefers-reduced-motion: reduce)');
 
   constructor(
@@ -36,12 +40,15 @@ export class LiveDrawing {
     canvas: HTMLCanvasElement,
     /** From where it is seen; asked from the first frame on. */
     private readonly from: () => Viewpoint,
+    say: (words: string) => void,
   ) {
     this.painter = new Painter(canvas, () => this.refresh());
+    this.bodies = new SolidLayer(() => this.refresh(), say);
   }
 
   close(): void {
     cancelAnimationFrame(this.frame);
+    this.bodies.close();
   }
 
   get isHeavy(): boolean {
@@ -156,7 +163,18 @@ export class LiveDrawing {
       placed: this.placed,
       underlay: model.underlay,
       projection,
+      solids: (ratio, palette) => this.bodiesSeen(ratio, palette),
     };
+  }
+
+  private bodiesSeen(ratio: number, palette: Palette): CanvasImageSource | undefined {
+    const { state } = this.editor;
+    const { camera } = this.from();
+    const { projection } = this.from().seen();
+    const view = viewOf(state, this.from().seen(), undefined, camera.scale, 'still');
+    if (!view.solids) return undefined;
+    const bent = view.deflected ? deflectionOf(state.drawn.model, state.drawn.results?.solution, view) : undefined;
+    return this.bodies.picture(state, bent, { camera, projection, ratio, ink: palette('member'), paper: palette('paper') });
   }
 
   private itemsFrom({ scale }: Camera, given: 'turning' | 'still'): Item[] {

@@ -44,19 +44,29 @@ export interface Canvas {
   readonly ratio: number;
 }
 
-/** Paints the paper, the picture behind the drawing and lists from back to front, then the texts. */
+/** Paints the paper, what lies under the drawing and lists from back to front, then the texts. */
 export function paint(
   { context, palette, ratio }: Canvas,
   lists: readonly DisplayList[],
   placed: readonly PlacedLabel[],
   camera: Camera,
-  picture?: PaintedPicture,
+  { picture, solids }: Under = {},
 ): void {
   context.setTransform(ratio, 0, 0, ratio, 0, 0);
   context.fillStyle = palette('paper');
   context.fillRect(0, 0, camera.width, camera.height);
   if (picture) paintPicture(context, picture);
-  paintLists({ context, palette, ratio }, lists, placed, camera);
+  if (!solids) return paintLists({ context, palette, ratio }, lists, placed, camera);
+  // Bodies stand on the paper with its grid, and under everything else.
+  paintLists({ context, palette, ratio }, lists.slice(0, 1), [], camera);
+  context.drawImage(solids, 0, 0, camera.width, camera.height);
+  paintLists({ context, palette, ratio }, lists.slice(1), placed, camera);
+}
+
+/** What lies under the lines of the drawing. */
+export interface Under {
+  readonly picture?: PaintedPicture | undefined;
+  readonly solids?: CanvasImageSource | undefined;
 }
 
 /** Lists and texts over what is painted already. */

@@ -15,6 +15,8 @@ export interface Picture {
   readonly placed: readonly PlacedLabel[];
   readonly underlay: Underlay | undefined;
   readonly projection: Projection;
+  /** Members as bodies, as they are seen from the camera; asked only where they are painted. */
+  readonly solids: (ratio: number, palette: Palette) => CanvasImageSource | undefined;
 }
 
 /** The canvas. What does not change while the pointer hovers or the paper moves is painted once, and then only laid where it belongs. */
@@ -80,7 +82,8 @@ export class Painter {
   }
 
   private paintOn(context: CanvasRenderingContext2D, picture: Picture): void {
-    paint(this.canvasOf(context), picture.lists(), picture.placed, picture.camera, this.behind(picture));
+    const solids = picture.solids(this.ratio, this.palette);
+    paint(this.canvasOf(context), picture.lists(), picture.placed, picture.camera, { picture: this.behind(picture), solids });
   }
 
   /** The still picture, moved by as much as the camera has moved since it was painted. */

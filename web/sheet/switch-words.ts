@@ -11,4 +11,5 @@ export const switchWords: Readonly<Record<SwitchName, string>> = {
   names: 'Names',
   sections: 'Sections',
   localAxes: 'Local axes',
+  solids: 'Solid bodies',
 };

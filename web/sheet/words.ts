@@ -2,6 +2,10 @@ import type { Member } from '@rigid-beam/core/model/model';
 
 /** All that this room says, by the file that says it: read it through and correct it here. */
 
+export const solidLayer = {
+  none: 'This browser draws no solid bodies: it offers no WebGL. Turn on hardware acceleration, or use another one.',
+};
+
 export const caseStrip = {
   none: 'There is no load case yet. Add one in Loads.',
   casesAndCombinations: 'Cases and combinations',
