@@ -35,7 +35,8 @@ export function structureItems(model: Model, view: View, bars?: ReadonlyMap<numb
       texts: opacity > HEAVY ? 'keep off' : 'rather beside',
     });
     if (view.names) items.push(memberName(member, subject));
-    if (view.localAxes) items.push(...axesItems(member, view));
+    if (view.localAxes || (view.sections && model.space === 'space' && isSelected(view, subject)))
+      items.push(...axesItems(member, view));
   }
   for (const drawn of members) {
     const member = model.members[drawn.index]!;

@@ -42,6 +42,7 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
         name: WORDS.placed(kind),
         hint: WORDS.clickNodes(text.toLowerCase()),
         on: 'node',
+        makes: 'propose',
         intent: (current, node) => ({
           type: 'put',
           list: 'supports',
@@ -80,7 +81,7 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
           </PlainButton>
           <Button
             aria-label={WORDS.removeTheSupportOfNode(support.node)}
-            onPress={() => editor.edit({ type: 'remove', list: 'supports', keys: [support.node] })}
+            onPress={() => editor.propose({ type: 'remove', list: 'supports', keys: [support.node] })}
           >
             {WORDS.remove}
           </Button>

@@ -172,6 +172,9 @@ export const selectPart = {
 };
 
 export const settingsPart = {
+  shearChanges: (acts: string, changes: string): string => `Changed in ${acts}: ${changes}.`,
+  changed: (quantity: string, before: string, now: string, unit: string, percent: string): string =>
+    `largest ${quantity} ${before} → ${now} ${unit} (${percent} %)`,
   lengths: 'Lengths',
   forces: 'Forces',
   moments: 'Moments',

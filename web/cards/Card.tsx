@@ -4,6 +4,7 @@ import { useMemo, type ReactNode } from 'react';
 import styled from 'styled-components';
 import type { Subject } from '@rigid-beam/drawing/display-list';
 import { useEditor, useEditorState, useModel } from '../session/use-editor';
+import type { SheetController } from '../sheet/controller';
 import { removalOf, removalWords } from '../sheet/removal';
 import { Hint, Button, PanelTitle, PlainButton, Row } from '../ui/controls';
 import { LoadCard } from './LoadCard';
@@ -33,8 +34,14 @@ export const useHasCard = (): boolean =>
   useEditorState(({ selection, side }) => side === 'card' && selection.some(({ kind }) => CARDS.has(kind)));
 const CARDS: ReadonlySet<Subject['kind']> = new Set(['node', 'support', 'member', 'load']);
 
+interface CardProps {
+  readonly back: string;
+  readonly sheet: SheetController | undefined;
+  readonly children?: ReactNode;
+}
+
 /** What is selected, with its properties to change in place, and the way back to the bench. `children`: what can be done with it. */
-export function Card({ back, children }: { readonly back: string; readonly children?: ReactNode }) {
+export function Card({ back, sheet, children }: CardProps) {
   const editor = useEditor();
   const model = useModel();
   const selection = useEditorState((state) => state.selection);
@@ -72,7 +79,7 @@ export function Card({ back, children }: { readonly back: string; readonly child
         </span>
       </Head>
       {also && <Hint>{WORDS.removingTakesAlong(also)}</Hint>}
-      {members.length > 0 && <MemberCard key={members.map(({ id }) => id).join()} members={members} />}
+      {members.length > 0 && <MemberCard key={members.map(({ id }) => id).join()} members={members} sheet={sheet} />}
       {members.length === 0 && nodes.length > 0 && <NodeCard key={nodes.map(({ id }) => id).join()} nodes={nodes} />}
       {load && names.length === 0 && <LoadCard key={load.id} load={load} />}
       {names.length > 0 && children}

@@ -11,7 +11,7 @@ import {
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { withEnd } from '@rigid-beam/core/model/member-ends';
 import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
-import { middleOf, quarterTurned, rollTowards } from '@rigid-beam/core/model/roll-towards';
+import { rollTowards } from '@rigid-beam/core/model/roll-towards';
 import { runOf } from '@rigid-beam/core/model/runs';
 import { outlineLoops } from '@rigid-beam/core/sections/outline';
 import { giveRelative, relativeWords } from '@rigid-beam/core/sections/relative';
@@ -29,7 +29,10 @@ import { Button, Columns, Hint, PanelSubtitle, Row, Select, Stack, ToggleButton 
 import { Fold } from '../ui/Fold';
 import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';
+import type { SheetController } from '../sheet/controller';
+import { ApplyTool } from '../sheet/tools/apply-tool';
 import { MemberCharts } from './MemberCharts';
+import { Orientation } from './section/Orientation';
 import { useRun } from './use-run';
 import { memberCard as WORDS } from './words';
 
@@ -44,7 +47,13 @@ const BEHAVIOUR_WORDS: Record<(typeof behaviours)[number], string> = {
 };
 
 /** What a member is, changed in place, and its forces along its length. */
-export function MemberCard({ members }: { readonly members: readonly Member[] }) {
+export function MemberCard({
+  members,
+  sheet,
+}: {
+  readonly members: readonly Member[];
+  readonly sheet: SheetController | undefined;
+}) {
   const editor = useEditor();
   const model = useModel();
   const display = useDisplay();
@@ -62,6 +71,13 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
       (member) => ({ type: 'put', list: 'members', entry: { ...update(member) }, key: member.id }) as const,
     );
     editor.edit(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label: WORDS.changeMembers(members.length) });
+  };
+  /** The same for what may let a structure move: it is tried before it is kept. */
+  const release = (update: (member: Member) => Member, words: string): void => {
+    const intents = members.map(
+      (member) => ({ type: 'put', list: 'members', entry: { ...update(member) }, key: member.id }) as const,
+    );
+    editor.propose(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label: words }, words);
   };
   const places = placesOf(model);
   const length = lengthOf(first, places);
@@ -128,7 +144,9 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
         label={WORDS.behaviour}
         choices={behaviours.map((id) => ({ id, text: BEHAVIOUR_WORDS[id] }))}
         value={first.behaviour ?? 'frame'}
-        onChange={(id) => change((member) => ({ ...member, behaviour: id as Member['behaviour'] & string }))}
+        onChange={(id) =>
+          release((member) => ({ ...member, behaviour: id as Member['behaviour'] & string }), WORDS.changeMembers(members.length))
+        }
       />
       {model.space === 'plane' ? (
         <Select
@@ -141,29 +159,41 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
           onChange={(id) => change((member) => ({ ...member, roll: Number(id) }))}
         />
       ) : (
-        <Stack role="group" aria-label={WORDS.orientation}>
-          <QuantityField
-            label={WORDS.roll}
-            value={first.roll ?? 0}
-            dimension="number"
-            unit=""
-            onCommit={(roll) => change((member) => ({ ...member, roll: roll ?? 0 }))}
-          />
-          <Row>
-            <Button onPress={() => change((member) => ({ ...member, roll: quarterTurned(member.roll) }))}>
-              {WORDS.quarterTurn}
-            </Button>
-            {/* Channels and angles open towards it. */}
-            <Button
-              onPress={() => {
-                const middle = middleOf(places);
-                change((member) => ({ ...member, roll: rollTowards(member, places, middle) ?? member.roll ?? 0 }));
-              }}
-            >
-              {WORDS.faceInwards}
-            </Button>
-          </Row>
-        </Stack>
+        <Orientation
+          member={first}
+          shape={section?.shape}
+          places={places}
+          change={change}
+          preview={(update) => {
+            const intents = members.map(
+              (member) => ({ type: 'put', list: 'members', entry: { ...update(member) }, key: member.id }) as const,
+            );
+            editor.preview({ type: 'batch', intents });
+          }}
+          mirror={() => editor.edit({ type: 'turnRound', members: members.map(({ id }) => id) })}
+          towardsNode={() => {
+            const ids = new Set(members.map(({ id }) => id));
+            sheet?.take(
+              new ApplyTool(sheet, {
+                name: WORDS.towards,
+                hint: WORDS.towardsHint,
+                on: 'node',
+                intent: (current, node) => {
+                  const target = placesOf(current).get(node);
+                  const intents = current.members
+                    .filter(({ id }) => ids.has(id))
+                    .map((member) => ({ member, roll: target && rollTowards(member, placesOf(current), target) }))
+                    .flatMap(({ member, roll }) =>
+                      roll === undefined
+                        ? []
+                        : [{ type: 'put', list: 'members', entry: { ...member, roll }, key: member.id } as const],
+                    );
+                  return intents.length > 0 ? { type: 'batch', intents, label: WORDS.rolledTowards(node) } : undefined;
+                },
+              }),
+            );
+          }}
+        />
       )}
       {members.length === 1 && (
         <NameField
@@ -180,7 +210,12 @@ export function MemberCard({ members }: { readonly members: readonly Member[] })
           key={end}
           member={first}
           end={end}
-          onChange={(freedom, restraint) => change((member) => withEnd(member, end, freedom, restraint))}
+          onChange={(freedom, restraint) =>
+            release(
+              (member) => withEnd(member, end, freedom, restraint),
+              WORDS.released(end === 'start' ? first.start : first.end, members.length),
+            )
+          }
         />
       ))}
       {solution?.outcomes[outcome] && (
@@ -246,13 +281,14 @@ function EndReleasesField({ member, end, onChange }: EndReleasesFieldProps) {
   const display = useDisplay();
   const space = useModel().space;
   const releases = member.releases?.[end] ?? {};
-  const spring = typeof releases.mz === 'number' ? releases.mz : undefined;
+  const freedoms = space === 'plane' ? END_WORDS : END_WORDS_IN_SPACE;
+  const springs = freedoms.filter(({ freedom }) => typeof releases[freedom] === 'number');
   const node = member[end];
   return (
     <Stack role="group" aria-label={WORDS.endAtNode(node)}>
       <PanelSubtitle>{WORDS.endAtNode(node)}</PanelSubtitle>
       <Row>
-        {(space === 'plane' ? END_WORDS : END_WORDS_IN_SPACE).map(({ freedom, text }) => (
+        {freedoms.map(({ freedom, text }) => (
           <ToggleButton
             key={freedom}
             aria-label={WORDS.atNode(text, node)}
@@ -264,17 +300,28 @@ function EndReleasesField({ member, end, onChange }: EndReleasesFieldProps) {
           </ToggleButton>
         ))}
       </Row>
-      {member.behaviour !== 'truss' && (
-        <QuantityField
-          label={WORDS.elasticJoint}
-          value={spring}
-          dimension="rotationalSpring"
-          unit={`${display.moment}/rad`}
-          mayBeEmpty
-          placeholder={releases.mz === 'free' ? 'hinged' : 'rigid'}
-          onCommit={(value) => onChange('mz', value ?? 'fixed')}
-        />
-      )}
+      <Fold title={WORDS.elastic} note={springs.length > 0 ? String(springs.length) : undefined}>
+        <Columns>
+          {freedoms.map(({ freedom }) => {
+            const turns = freedom.startsWith('m') || freedom.startsWith('r');
+            const own = releases[freedom];
+            if (member.behaviour === 'truss' && freedom.startsWith('m')) return null;
+            // Out of its plane a plane model knows no springs.
+            return (
+              <QuantityField
+                key={freedom}
+                label={WORDS.springs[freedom]}
+                value={typeof own === 'number' ? own : undefined}
+                dimension={turns ? 'rotationalSpring' : 'spring'}
+                unit={turns ? `${display.moment}/rad` : `${display.force}/${display.length}`}
+                mayBeEmpty
+                placeholder={own === 'free' ? WORDS.freeEnd : WORDS.rigidEnd}
+                onCommit={(value) => onChange(freedom, value ?? 'fixed')}
+              />
+            );
+          })}
+        </Columns>
+      </Fold>
     </Stack>
   );
 }

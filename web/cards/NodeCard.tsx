@@ -34,10 +34,10 @@ export function NodeCard({ nodes }: { readonly nodes: readonly ModelNode[] }) {
       return before ? [{ type: 'remove', list: 'supports', keys: [name] }] : [];
     });
     if (intents.length > 0)
-      editor.edit(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label: WORDS.supportNodes(nodes.length) });
+      editor.propose(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label: WORDS.supportNodes(nodes.length) });
   };
   const move = (to: { readonly x?: number; readonly y?: number; readonly z?: number }): boolean =>
-    editor.edit({
+    editor.propose({
       type: 'moveNodes',
       moves: [{ id: node.id, x: node.x, y: node.y, ...(node.z !== undefined && { z: node.z }), ...to }],
     });
@@ -91,7 +91,7 @@ function SupportDetails({ support }: { readonly support: Support }) {
   const editor = useEditor();
   const display = useDisplay();
   const space = useModel().space;
-  const put = (entry: Support): boolean => editor.edit({ type: 'put', list: 'supports', entry: { ...entry } });
+  const put = (entry: Support): void => editor.propose({ type: 'put', list: 'supports', entry: { ...entry } });
   const setFreedom = (freedom: Freedom, restraint: Restraint): boolean => put({ ...support, [freedom]: restraint });
   const translation = `${display.force}/${display.length}`;
   return (

@@ -1,3 +1,5 @@
+import type { EndFreedom } from '@rigid-beam/core/model/model';
+
 /** All that this room says, by the file that says it: read it through and correct it here. */
 
 export const card = {
@@ -62,10 +64,6 @@ export const memberCard = {
   sectionStands: 'Section stands',
   upright: 'Upright: bends about its strong axis',
   onItsSide: 'On its side: bends about its weak axis',
-  roll: 'Roll about its axis (°)',
-  orientation: 'How the section stands',
-  quarterTurn: 'Quarter turn',
-  faceInwards: 'Open inwards',
   name: 'Name',
   readAllItsDiagrams: 'Read all its diagrams',
   sectionForAll: 'Section, for every member that has it',
@@ -80,7 +78,22 @@ export const memberCard = {
   freeAlongZ: 'Free along z',
   endAtNode: (node: string): string => `End at node ${node}`,
   atNode: (release: string, node: string): string => `${release} at node ${node}`,
-  elasticJoint: 'Elastic joint',
+  released: (node: string, count: number): string =>
+    count === 1 ? `Change how the member ends at node ${node}` : `Change how ${count} members end`,
+  elastic: 'Elastic joint',
+  springs: {
+    mz: 'Turns about z',
+    my: 'Turns about y',
+    rx: 'Twists',
+    ux: 'Slides along x',
+    uy: 'Slides along y',
+    uz: 'Slides along z',
+  } as const satisfies Record<EndFreedom, string>,
+  freeEnd: 'free',
+  rigidEnd: 'rigid',
+  towards: 'open towards a node',
+  towardsHint: 'Click the node that they open towards. Escape ends.',
+  rolledTowards: (node: string): string => `Open towards node ${node}`,
 };
 
 export const memberCharts = {

@@ -1,3 +1,4 @@
+import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Notice } from '@rigid-beam/core/model/notice';
 import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
@@ -49,11 +50,21 @@ export const unsolved = (model: Model, failure: string): Drawn => ({
   },
 });
 
+/** An edit that is only kept when someone says so, once the structure turns out to be unstable with it. */
+export interface Proposal {
+  readonly intent: Intent;
+  readonly label: string;
+  readonly model: Model;
+  readonly isUnstable: boolean;
+}
+
 export interface EditorState extends Place {
   readonly projectName: string;
   readonly model: Model;
   /** The model while something is dragged; not stored yet. */
   readonly preview: Model | undefined;
+  /** An edit that waits to be kept: it is shown and solved, and nobody knows yet whether the structure stands with it. */
+  readonly proposal: Proposal | undefined;
   readonly drawn: Drawn;
   /** The same for the rest of the page, which follows a drag only in structures small enough. */
   readonly settled: Drawn;
@@ -106,7 +117,8 @@ export const quantityOf = ({ quantity, suggestion }: Pick<EditorState, 'quantity
 export type Shown = Pick<EditorState, 'diagramFactor' | 'hidden' | 'drawer' | 'panel' | 'strip' | 'side' | 'typical'>;
 
 /** Whether a part of a large structure is being dragged: then only members and diagrams move along, and the page waits. */
-export const isHeld = ({ preview, model }: EditorState): boolean => preview !== undefined && model.members.length > LIVELY;
+export const isHeld = ({ preview, proposal, model }: EditorState): boolean =>
+  preview !== undefined && !proposal && model.members.length > LIVELY;
 
 /** Index of what acts: the outcome that the address names, or else the first one. */
 export function actingIndex({ drawn, acting }: Pick<EditorState, 'drawn' | 'acting'>): number {
@@ -134,6 +146,7 @@ export const beginning = (opened: Opened, search: string): EditorState => ({
   projectName: opened.projectName,
   model: opened.model,
   preview: undefined,
+  proposal: undefined,
   drawn: { model: opened.model },
   settled: { model: opened.model },
   progress: undefined,

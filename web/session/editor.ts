@@ -36,6 +36,8 @@ export class Editor {
   private readonly solver: SolvingClient;
   private readonly queue: StorageQueue;
   private readonly reader: EnvelopeReader;
+  /** Whether the model as it is kept was solved last. */
+  private stands = false;
   private patience: ReturnType<typeof setTimeout> | undefined;
 
   constructor(sent: Sent, search: string) {
@@ -105,7 +107,7 @@ export class Editor {
     if (storage.status === 'conflict' || storage.status === 'refused') return false;
     const applied = applyIntent(model, intent);
     if (!applied.ok) {
-      this.own.setState({ refusal: applied.faults, preview: undefined });
+      this.own.setState({ refusal: applied.faults, preview: undefined, proposal: undefined });
       this.present(model);
       return false;
     }
@@ -116,6 +118,7 @@ export class Editor {
     this.own.setState({
       model: applied.model,
       preview: undefined,
+      proposal: undefined,
       refusal: [],
       history: afterRevision(history, kind, { label, patches, inverse }),
     });
@@ -123,6 +126,29 @@ export class Editor {
     this.queue.add({ ...edit, before: model, after: applied.model });
     this.keepSelection(applied.model);
     return true;
+  }
+
+  /**
+   * Makes an edit that may take a structure's hold away: it is tried first, and where the structure is no longer stable with it, it waits to
+   * be kept or left.
+   */
+  propose(intent: Intent, label = describeIntent(intent)): void {
+    const applied = applyIntent(this.state.model, intent);
+    // What does not stand as it is is being built.
+    if (!applied.ok || !this.stands) return void this.edit(intent, label);
+    this.own.setState({ preview: applied.model, proposal: { intent, label, model: applied.model, isUnstable: false } });
+    this.present(applied.model);
+  }
+
+  /** Keeps what was proposed, with what else is to be done at once; or leaves everything as it was. */
+  answer(answer: 'keep' | 'leave', along?: { readonly intent: Intent; readonly words: string }): void {
+    const { proposal } = this.state;
+    if (!proposal) return;
+    this.own.setState({ proposal: undefined });
+    if (answer === 'leave') return this.endPreview();
+    const { intent, label } = proposal;
+    if (along) this.edit({ type: 'batch', intents: [intent, along.intent], label: `${label}; ${along.words}` });
+    else this.edit(intent, label);
   }
 
   /** The model as an edit would leave it; undefined when it would be refused. Nothing is changed. */
@@ -141,7 +167,7 @@ export class Editor {
   preview(intent: Intent): void {
     const applied = applyIntent(this.state.model, intent, intent.type === 'moveNodes' ? 'trust' : 'check');
     if (!applied.ok) return;
-    this.own.setState({ preview: applied.model });
+    this.own.setState({ preview: applied.model, proposal: undefined });
     this.present(applied.model);
   }
 
@@ -261,12 +287,19 @@ export class Editor {
   private receive(outcome: SolveOutcome): void {
     if ('failure' in outcome) {
       this.draw(unsolved(outcome.model, outcome.failure));
+      if (this.state.proposal?.model === outcome.model) this.answer('keep');
       return;
     }
     const { model, solved } = outcome;
     // While dragging, results may be one step behind; they are drawn with the very model they belong to.
     this.draw({ model, results: solved.results, milliseconds: solved.milliseconds });
-    if (solved.results.status === 'unstable' && model === this.state.model) void this.seekRemedies(model);
+    const { proposal } = this.state;
+    if (model === this.state.model) this.stands = solved.results.status === 'solved';
+    const isProposed = proposal?.model === model;
+    if (solved.results.status === 'unstable' && (isProposed || model === this.state.model)) void this.seekRemedies(model);
+    if (!isProposed) return;
+    if (solved.results.status === 'unstable') this.own.setState({ proposal: { ...proposal, isUnstable: true } });
+    else this.answer('keep');
   }
 
   private async seekRemedies(model: Model): Promise<void> {

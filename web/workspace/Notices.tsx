@@ -67,6 +67,16 @@ const Remedies = styled.div`
   align-items: baseline;
   margin-top: 0.25rem;
   font-size: 0.85rem;
+  button {
+    white-space: normal;
+    text-align: left;
+  }
+`;
+
+const Asked = styled.div`
+  display: grid;
+  gap: 0.35rem;
+  margin-bottom: 0.5rem;
 `;
 
 const Quiet = styled.p`
@@ -83,6 +93,7 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
   const editor = useEditor();
   const results = useEditorState((state) => state.settled.results);
   const refusal = useEditorState((state) => state.refusal);
+  const proposal = useEditorState((state) => state.proposal);
   const storage = useEditorState((state) => state.storage);
   const hinders = results && results.status !== 'solved' ? results.notices.filter(({ severity }) => severity === 'error') : [];
   const waits = hinders.length > 0 && hinders.every(({ code }) => code === 'no-members' || code === 'no-support');
@@ -114,6 +125,15 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
       )}
       {hinders.length > 0 && (
         <Slip role="status" data-tone={waits ? 'attention' : 'fault'} data-testid="hindrance">
+          {proposal?.isUnstable && (
+            <Asked>
+              <p>{WORDS.notKept(proposal.label)}</p>
+              <Row>
+                <Button onPress={() => editor.answer('leave')}>{WORDS.leave}</Button>
+                <Button onPress={() => editor.answer('keep')}>{WORDS.keep}</Button>
+              </Row>
+            </Asked>
+          )}
           {results?.status === 'unstable' ? <Mechanisms mechanisms={results.mechanisms} /> : <List notices={hinders} />}
         </Slip>
       )}
@@ -176,7 +196,14 @@ function Mechanisms({ mechanisms }: { readonly mechanisms: readonly Mechanism[] 
               <Remedies>
                 {WORDS.thisWouldStopIt}
                 {remedies.map((remedy) => (
-                  <Button key={remedy.description} onPress={() => editor.edit(remedy.edit, remedy.description)}>
+                  <Button
+                    key={remedy.description}
+                    onPress={() =>
+                      editor.state.proposal
+                        ? editor.answer('keep', { intent: remedy.edit, words: remedy.description })
+                        : editor.edit(remedy.edit, remedy.description)
+                    }
+                  >
                     {remedy.description}
                   </Button>
                 ))}

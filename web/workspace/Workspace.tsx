@@ -163,7 +163,12 @@ function Benchwork() {
 function SideContent({ sheet }: { readonly sheet: SheetController | undefined }) {
   const stage = useEditorState((state) => state.stage);
   const { words, bench } = stageOf(stage);
-  if (useHasCard()) return <Card back={words}>{sheet && <ChangeFold sheet={sheet} />}</Card>;
+  if (useHasCard())
+    return (
+      <Card back={words} sheet={sheet}>
+        {sheet && <ChangeFold sheet={sheet} />}
+      </Card>
+    );
   return <Bench aria-label={words}>{bench(sheet)}</Bench>;
 }
 

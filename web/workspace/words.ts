@@ -40,6 +40,9 @@ export const headStrip = {
 };
 
 export const notices = {
+  notKept: (label: string): string => `Not kept yet: ${label}. The structure would move.`,
+  leave: 'Leave as it was',
+  keep: 'Keep it',
   kept: (message: string): string =>
     `${message}. Your changes are kept in this window and sent again until they are stored: leave it open.`,
   goBack: 'Go back to the stored state',

@@ -14,6 +14,7 @@ import { mergeNodes } from './merge';
 import { removeDependents } from './remove-dependents';
 import { renameEntries, renameReferences } from './rename';
 import { repeat } from './repeat';
+import { turnRound } from './turn-round';
 import { split } from './split';
 import { transform } from './transform';
 import { unfit } from './unfit';
@@ -108,6 +109,8 @@ function change(draft: Draft<Model>, intent: Exclude<Intent, { type: 'patch' }>)
       return join(draft, plain(draft), intent.members);
     case 'joints':
       return makeJoints(draft, plain(draft), intent.members);
+    case 'turnRound':
+      return turnRound(draft, plain(draft), intent.members);
     case 'removeDoubled':
       return removeDoubled(draft, plain(draft));
     case 'merge':

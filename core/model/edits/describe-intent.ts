@@ -40,6 +40,7 @@ const labels: { readonly [T in Intent['type']]: (intent: Of<T>) => string } = {
   repeat: ({ times, members }) => `${times === 1 ? 'Copy' : `Repeat ${times} times`}: ${listed('member', members)}`,
   split: ({ cuts }) => `Split ${listed('member', cuts.map(({ member }) => member))}`, // prettier-ignore
   join: ({ members }) => `Join ${listed('member', members)}`,
+  turnRound: ({ members }) => `Mirror ${listed('member', members)}`,
   joints: ({ members }) => `Make joints on ${listed('member', members)}`,
   removeDoubled: () => 'Remove doubled members',
   merge: ({ pairs }) => `Merge ${listed('node', pairs.map(([, drop]) => drop))}`, // prettier-ignore

@@ -59,6 +59,7 @@ export const intentArguments: { readonly [type in Intent['type']]: Arguments } =
   split: { cuts: { is: 'rows', of: { member: { is: 'name' }, at: { is: 'numbers' } } } },
   join: { members: names },
   joints: { members: names },
+  turnRound: { members: names },
   removeDoubled: {},
   merge: { pairs: { is: 'lists' } },
   insert: { part: { is: 'row', of: part }, at: point, name: { is: 'words', optional: true } },

@@ -39,6 +39,7 @@ export type Intent =
   | { readonly type: 'split'; readonly cuts: readonly Cuts[] }
   | { readonly type: 'join'; readonly members: readonly string[] }
   | { readonly type: 'joints'; readonly members: readonly string[] }
+  | { readonly type: 'turnRound'; readonly members: readonly string[] }
   | { readonly type: 'removeDoubled' }
   | { readonly type: 'merge'; readonly pairs: readonly MergePair[] }
   | { readonly type: 'insert'; readonly part: Part; readonly at: Point; readonly name?: string }

@@ -4,6 +4,7 @@ import { displayChoices, unitSystems, type DisplayUnits } from '@rigid-beam/core
 import { useDisplay, useEditor, useEditorState } from '../../session/use-editor';
 import { Columns, PanelSubtitle, Select } from '../../ui/controls';
 import { NameField } from '../../ui/NameField';
+import { ShearEffect } from './ShearEffect';
 import { settingsPart as WORDS } from '../words';
 
 const UNIT_LABELS: Record<keyof DisplayUnits, string> = {
@@ -41,6 +42,7 @@ function Settings() {
         value={analysis?.shearDeformation ? 'yes' : 'no'}
         onChange={(id) => editor.edit({ type: 'set', settings: { analysis: { ...analysis, shearDeformation: id === 'yes' } } })}
       />
+      <ShearEffect />
     </>
   );
 }

@@ -120,3 +120,14 @@ export const stressSheet = {
   forces: (list: string): string => `With ${list}`,
   statement: 'St Venant’s torsion, no restrained warping.',
 };
+
+export const orientation = {
+  group: 'How the section stands',
+  roll: 'Roll about its axis (°)',
+  dial: 'Roll, drawn as one looks from the start to the end',
+  degrees: (roll: number): string => `${roll}°`,
+  quarterTurn: 'Quarter turn',
+  inwards: 'Open inwards',
+  towards: 'Open towards a node…',
+  mirror: 'Mirror left to right',
+};

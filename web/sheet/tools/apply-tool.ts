@@ -12,6 +12,8 @@ export interface Application {
   readonly name: string;
   readonly hint: string;
   readonly on: 'node' | 'member';
+  /** `propose`: what may take a structure's hold away is tried before it is kept. */
+  readonly makes?: 'propose';
   readonly intent: (model: Model, id: string, at: number) => Intent | undefined;
 }
 
@@ -42,7 +44,9 @@ export class ApplyTool implements Tool {
     if (!this.pointed) return;
     const { editor } = this.sheet;
     const intent = this.application.intent(editor.state.model, this.pointed.id, this.pointed.at);
-    if (intent) editor.edit(intent);
+    if (!intent) return;
+    if (this.application.makes === 'propose') editor.propose(intent);
+    else editor.edit(intent);
   }
 
   overlay(): Item[] {
