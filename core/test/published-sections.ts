@@ -1,19 +1,41 @@
 /**
- * Properties as printed in tables of sections to EN 10365: by family the names, and by property what is printed for each, in cm and its
+ * Properties as printed in tables of sections: by family the names, and by property what is printed for each, in cm and its
  * powers. Ours must agree to half a unit of the last printed digit.
  */
 export interface PublishedFamily {
   readonly family: string;
   readonly names: readonly string[];
-  readonly printed: Readonly<Partial<Record<'A' | 'Iz' | 'Iy' | 'Wplz', readonly string[]>>>;
+  /** A dash where a value is left out: what is printed follows from other rounded numbers, or is printed in two ways. */
+  readonly printed: Readonly<Partial<Record<PrintedKey, readonly string[]>>>;
+  /** Digits that tables print of a number without decimals. */
+  readonly significant: number;
 }
 
 const list = (text: string): string[] => text.trim().split(/\s+/);
+
+export const printedPowers = { A: 2, Iz: 4, Iy: 4, J: 4, Wz: 3, Wy: 3, Wplz: 3, Wply: 3 } as const;
+export type PrintedKey = keyof typeof printedPowers;
+
+interface Heading {
+  readonly family: string;
+  readonly prefix: string;
+  readonly keys: string;
+  readonly significant: number;
+}
+
+/** A family as rows: a size, then what is printed under each key. */
+function table({ family, prefix, keys, significant }: Heading, text: string): PublishedFamily {
+  const rows = text.trim().split('\n').map(list);
+  const printed = Object.fromEntries(list(keys).map((key, k) => [key, rows.map((row) => row[k + 1]!)]));
+  return { family, names: rows.map(([size]) => `${prefix} ${size}`), printed, significant };
+}
+
 const named = (family: string, sizes: string): string[] => list(sizes).map((size) => `${family} ${size}`);
 const HE = '100 120 140 160 180 200 220 240 260 280 300 320 340 360 400 450 500 550 600 650 700 800 900 1000';
 
 export const publishedSections: readonly PublishedFamily[] = [
   {
+    significant: 4,
     family: 'IPE',
     names: named('IPE', '80 100 120 140 160 180 200 220 240 270 300 330 360 400 450 500 550 600'),
     printed: {
@@ -24,6 +46,7 @@ export const publishedSections: readonly PublishedFamily[] = [
     },
   },
   {
+    significant: 4,
     family: 'HEA',
     names: named('HEA', HE),
     printed: {
@@ -37,6 +60,7 @@ export const publishedSections: readonly PublishedFamily[] = [
     },
   },
   {
+    significant: 4,
     family: 'HEB',
     names: named('HEB', HE),
     printed: {
@@ -49,11 +73,182 @@ export const publishedSections: readonly PublishedFamily[] = [
       ),
     },
   },
+  // Of tables to EN 10365, EN 10056-1 and EN 10210-2, three digits each.
+  table(
+    { family: 'Universal beams', prefix: 'UB', keys: 'A Iz Iy Wz Wy Wplz Wply', significant: 3 },
+    `
+    203x133x25 32.0 2340 308 230 46.2 258 70.9
+    203x133x30 38.2 2900 385 280 57.5 314 88.2
+    254x102x22 28.0 2840 119 224 23.5 259 37.3
+    254x102x25 32.0 3410 149 266 29.2 306 46.0
+    254x102x28 36.1 4000 179 308 34.9 353 54.8
+    254x146x31 39.7 4410 448 351 61.3 393 94.1
+    254x146x37 47.2 5540 571 433 78.0 483 119
+    254x146x43 54.8 6540 677 504 92.0 566 141
+    305x127x37 47.2 7170 336 471 54.5 539 85.4
+    305x165x40 51.3 8500 764 560 92.6 623 142
+    305x165x46 58.7 9900 896 646 108 720 166
+    305x165x54 68.8 11700 1060 754 127 846 196
+    356x171x45 57.3 12100 811 687 94.8 775 147
+    356x171x51 64.9 14100 968 796 113 896 174
+    356x171x57 72.6 16000 1110 896 129 1010 199
+    356x171x67 85.5 19500 1360 1070 157 1210 243
+    406x178x54 69.0 18700 1020 930 115 1050 178
+    406x178x60 76.5 21600 1200 1060 135 1200 209
+    457x191x67 85.5 29400 1450 1300 153 1470 237
+    457x191x82 104 37100 1870 1610 196 1830 304
+    533x210x82 105 47500 2010 1800 192 2060 300
+    533x210x92 117 55200 2390 2070 228 2360 -
+    610x229x101 129 75800 2910 2520 256 2880 400`,
+  ),
+  table(
+    { family: 'Universal columns', prefix: 'UC', keys: 'A Iz Iy Wz Wy Wplz Wply', significant: 3 },
+    `
+    152x152x23 29.2 1250 400 164 52.6 182 -
+    152x152x30 38.3 1750 560 222 73.3 248 112
+    152x152x37 47.1 2210 706 273 91.5 309 140
+    203x203x46 58.7 4570 1550 450 152 497 231
+    203x203x52 66.3 5260 1780 510 174 567 264
+    203x203x60 76.4 6120 2060 584 201 656 305
+    203x203x71 90.4 7620 2540 706 246 799 374
+    203x203x86 110 9450 3130 850 299 977 456
+    254x254x73 93.1 11400 3910 898 307 992 465
+    254x254x89 113 14300 4860 1100 379 1220 575
+    254x254x107 136 17500 5930 1310 458 1480 697
+    254x254x132 168 22500 7530 1630 576 1870 878
+    305x305x97 123 22200 7310 1450 479 1590 726
+    305x305x118 150 27700 9060 1760 589 1960 895
+    305x305x137 174 32800 10700 2050 692 2300 1050`,
+  ),
+  table(
+    { family: 'UPE', prefix: 'UPE', keys: 'A Iz Wz Wy', significant: 3 },
+    `
+    80 10.1 107 26.8 8.0
+    100 12.5 207 41.4 10.6
+    120 15.4 364 60.6 13.8
+    140 18.4 - 85.6 18.2
+    160 21.7 911 114 22.6
+    180 25.1 1350 150 28.6
+    200 29.0 1910 191 -
+    220 33.9 2680 244 42.5
+    240 38.5 3600 300 50.1
+    270 44.8 5250 389 60.7
+    300 56.6 7820 522 75.6`,
+  ),
+  table(
+    { family: 'Angles, equal legs', prefix: 'L', keys: 'A Iz Wz', significant: 3 },
+    `
+    40x40x4 3.08 4.47 1.55
+    50x50x5 4.80 11.0 3.05
+    60x60x6 6.91 22.8 5.29
+    70x70x7 9.40 42.3 8.41
+    80x80x8 12.3 72.2 12.6
+    90x90x9 15.5 116 17.9
+    100x100x8 15.5 145 19.9
+    100x100x10 19.2 177 24.6
+    120x120x12 27.5 368 42.7
+    150x150x15 43.0 898 83.5
+    200x200x20 76.3 2850 199
+    150x150x12 34.8 737 67.7
+    120x120x10 23.2 313 36.0
+    80x80x10 15.1 87.5 15.4
+    60x60x8 9.03 29.2 6.89
+    50x50x6 5.69 12.8 3.61
+    65x65x7 8.70 33.4 7.18
+    75x75x8 11.4 59.1 11.0
+    100x100x12 22.7 207 29.1`,
+  ),
+  table(
+    { family: 'Angles, unequal legs', prefix: 'L', keys: 'A Iz Wz Iy Wy', significant: 3 },
+    `
+    100x50x6 8.71 89.9 13.8 15.4 -
+    100x75x8 13.5 133 19.3 64.1 11.4
+    150x90x10 23.2 533 53.3 146 21.0
+    125x75x8 15.5 247 29.6 67.6 11.6
+    150x75x10 21.7 501 51.6 - 14.5
+    200x100x10 29.2 1220 93.2 210 26.3
+    80x60x7 9.38 59.0 10.7 28.4 6.34
+    75x50x6 7.19 40.5 8.01 14.4 3.81
+    65x50x5 5.54 23.2 5.14 11.9 3.19
+    60x40x5 4.79 17.2 4.25 6.11 2.02
+    100x65x8 12.7 127 18.9 42.2 8.54
+    120x80x8 15.5 226 27.6 80.8 13.2
+    120x80x10 19.1 276 34.1 98.1 16.2`,
+  ),
+  table(
+    { family: 'Square tubes', prefix: 'SHS', keys: 'A Iz Wz Wplz J', significant: 3 },
+    `
+    100x100x5 18.7 279 55.9 66.4 439
+    100x100x6.3 23.2 336 67.1 80.9 534
+    100x100x8 28.8 400 79.9 98.2 646
+    100x100x10 34.9 462 92.4 116 761
+    120x120x5 22.7 498 83.0 97.6 777
+    150x150x6.3 35.8 1220 163 192 1910
+    150x150x8 44.8 1490 199 237 2350
+    150x150x10 54.9 1770 236 286 2830
+    200x200x6.3 48.4 3010 301 350 4650
+    200x200x8 60.8 3710 371 436 5780
+    200x200x10 74.9 4470 447 531 7030
+    250x250x10 94.9 9060 724 851 14100
+    80x80x5 14.7 137 34.2 41.1 217
+    60x60x5 10.7 53.3 17.8 21.9 86.4
+    50x50x4 7.19 25.0 9.99 12.3 40.4
+    40x40x4 5.59 11.8 5.91 7.44 19.5`,
+  ),
+  table(
+    { family: 'Rectangular tubes', prefix: 'RHS', keys: 'A Iz Iy Wz Wy Wplz Wply J', significant: 3 },
+    `
+    100x50x5 13.7 167 54.3 33.3 21.7 42.6 25.8 135
+    120x60x5 16.7 299 98.8 49.9 32.9 63.1 38.4 242
+    150x100x5 23.7 739 392 98.5 78.5 119 90.1 807
+    200x100x8 44.8 2230 739 223 148 282 172 1800
+    200x100x10 54.9 2660 869 266 174 341 206 2160
+    300x200x10 94.9 11800 6280 788 628 956 721 12900
+    120x80x5 18.7 365 193 60.9 48.2 74.6 56.1 401
+    160x80x5 22.7 744 249 93.0 62.3 116 71.1 600
+    250x150x8 60.8 5110 2300 409 306 501 350 5020`,
+  ),
+  table(
+    { family: 'Round tubes', prefix: 'CHS', keys: 'A Iz Wz Wplz J', significant: 3 },
+    `
+    76.1x3.2 7.33 48.8 12.8 17.0 97.6
+    76.1x4 9.06 59.1 15.5 20.8 118
+    88.9x4 10.7 96.3 21.7 28.9 193
+    88.9x5 13.2 116 26.2 35.2 233
+    114.3x5 17.2 257 45.0 59.8 514
+    114.3x6.3 21.4 313 54.7 73.6 625
+    139.7x5 21.2 481 68.8 90.8 961
+    139.7x6.3 26.4 589 84.3 112 1180
+    139.7x8 33.1 720 103 139 1440
+    139.7x10 40.7 862 123 169 1720
+    168.3x6.3 32.1 1050 125 165 2110
+    168.3x8 40.3 1300 154 206 -
+    168.3x10 49.7 1560 186 251 3130
+    193.7x6.3 37.1 1630 168 221 3260
+    193.7x8 46.7 2020 208 276 4030
+    193.7x10 57.7 2440 252 338 4880
+    219.1x6.3 42.1 2390 218 285 4770
+    219.1x8 53.1 2960 270 357 5920
+    219.1x10 65.7 3600 328 438 7200`,
+  ),
+  table(
+    { family: 'HEM', prefix: 'HEM', keys: 'A Iz Wz Wplz Iy Wy Wply', significant: 4 },
+    `
+    100 53.2 1143 190.4 235.8 399.2 75.31 116.3
+    120 66.4 2018 288.2 350.6 702.8 111.6 171.6
+    140 80.6 3291 411.4 493.8 1144 156.8 240.5
+    160 97.1 5098 566.5 674.6 1759 211.9 325.5
+    180 113.3 7483 748.3 883.4 2580 277.4 425.2
+    200 131.3 10640 967.4 1135 3651 354.5 543.2
+    220 149.4 14600 1217 1419 5012 443.5 678.6
+    240 199.6 24290 1799 2117 8153 657.5 1006
+    300 303.1 59200 3482 4078 19400 1252 1913`,
+  ),
 ];
 
-/** One unit of the last digit that is printed: of 11770 the tens, since tables print four digits. */
-export function lastUnit(printed: string): number {
+/** One unit of the last digit that is printed: of 11770 the tens where tables print four digits. */
+export function lastUnit(printed: string, significant: number): number {
   const decimals = printed.split('.')[1]?.length;
   if (decimals !== undefined) return 10 ** -decimals;
-  return 10 ** Math.max(0, printed.length - 4);
+  return 10 ** Math.max(0, printed.length - significant);
 }

@@ -37,7 +37,7 @@ export function NodeCard({ nodes }: { readonly nodes: readonly ModelNode[] }) {
       editor.propose(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label: WORDS.supportNodes(nodes.length) });
   };
   const move = (to: { readonly x?: number; readonly y?: number; readonly z?: number }): boolean =>
-    editor.propose({
+    editor.edit({
       type: 'moveNodes',
       moves: [{ id: node.id, x: node.x, y: node.y, ...(node.z !== undefined && { z: node.z }), ...to }],
     });
@@ -92,7 +92,7 @@ function SupportDetails({ support }: { readonly support: Support }) {
   const display = useDisplay();
   const space = useModel().space;
   const put = (entry: Support): void => editor.propose({ type: 'put', list: 'supports', entry: { ...entry } });
-  const setFreedom = (freedom: Freedom, restraint: Restraint): boolean => put({ ...support, [freedom]: restraint });
+  const setFreedom = (freedom: Freedom, restraint: Restraint): void => put({ ...support, [freedom]: restraint });
   const translation = `${display.force}/${display.length}`;
   return (
     <Stack>
