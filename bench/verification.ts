@@ -36,8 +36,7 @@ const tables = publishedSections.map(({ family, names, printed }) => {
   const lines = names.map((name, i) => {
     const one = shapeCalled(name)!;
     const ours = { ...listed(one), ...plasticOf(one) };
-    const pair = (key: PrintedKey): string =>
-      `${printed[key]![i]} | ${(ours[key]! * 100 ** printedPowers[key]).toPrecision(6)}`;
+    const pair = (key: PrintedKey): string => `${printed[key]![i]} | ${(ours[key]! * 100 ** printedPowers[key]).toPrecision(6)}`;
     return `| ${name} | ${keys.map(pair).join(' | ')} |`;
   });
   const head = keys.map((key) => `${key} printed (cm${'⁰¹²³⁴'[printedPowers[key]]}) | Rigid Beam`).join(' | ');

@@ -137,11 +137,16 @@ describe('the first start and the demo', () => {
     );
     expect(words!.right).toBeLessThanOrEqual(sheet!.left);
     await lintel.page.waitForSelector('[data-testid=hindrance] [data-drawn=true]');
-    // The remedy that is offered does what it says, as one step that can be undone.
+    expect(await lintel.text('hindrance')).toMatch(/^Not kept yet: Remove support of node 1/);
+    // The remedy that is offered does what it says, together with what was proposed, as one step that can be undone.
     await lintel.press('Hold node 2 along X');
     await lintel.until('solution', /^Solved/);
-    await lintel.page.waitForSelector('::-p-named(Undo: Hold node 2 along X)');
+    await lintel.page.waitForSelector('::-p-named(Undo: Remove support of node 1; Hold node 2 along X)');
     await lintel.undo();
+    await lintel.until('solution', /^Solved/);
+    // Kept, it stays until it is undone.
+    await lintel.press('Remove the support of node 1');
+    await lintel.press('Keep it');
     await lintel.until('solution', /1 mechanism/);
     await lintel.undo();
     await lintel.until('solution', /^Solved/);

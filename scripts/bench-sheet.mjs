@@ -34,9 +34,24 @@ async function measured({ address, page, folder }, models) {
     await page.waitForFunction(() => document.querySelector('[data-testid=storage]')?.textContent === 'Stored', {
       timeout: 60_000,
     });
-    results.push(result);
+    results.push({ ...result, ...(await bodies(page)) });
   }
   return results;
+}
+
+/** Members as solid bodies: how long it takes to build them, and the script of a frame while the look turns (median). */
+async function bodies(page) {
+  await page.goto(`${page.url().split('?')[0]}?stage=geometry&show=solids`, { waitUntil: 'networkidle0' });
+  await page.waitForFunction(() => performance.getEntriesByName('solid picture').length > 0, { timeout: 60_000 });
+  await wait(3000);
+  await carried(page, 'right');
+  return page.evaluate(() => {
+    const of = (name) => performance.getEntriesByName(name).map(({ duration }) => duration);
+    return {
+      built: of('solid bodies')[0],
+      script: of('solid picture').sort((a, b) => a - b)[Math.floor(of('solid picture').length / 2)],
+    };
+  });
 }
 
 /** The median time between frames while something is done 60 times. */

@@ -1,0 +1,130 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { Application } from './application';
+import { ModelPage } from './model-page';
+
+const application = new Application();
+beforeAll(() => application.start());
+afterAll(() => application.close());
+
+interface Stored {
+  readonly sections: readonly {
+    readonly id: string;
+    readonly shape?: { readonly parts?: readonly { readonly at?: readonly number[] }[] };
+  }[];
+  readonly members: readonly { readonly id: string; readonly section: string; readonly roll?: number; readonly start: string }[];
+}
+
+async function stored(model: ModelPage): Promise<Stored> {
+  await model.stored();
+  return model.page.evaluate(async () => (await fetch(`/api${location.pathname}/file`)).json() as Promise<never>);
+}
+
+const until = (model: ModelPage, words: RegExp): Promise<unknown> =>
+  model.page.waitForFunction((source: string) => new RegExp(source).test(document.body.innerText), {}, words.source);
+
+/** A member's card, by keys. */
+async function select(model: ModelPage, member: string): Promise<void> {
+  const name = await model.page.$eval(`main li > button[aria-label^="Member ${member} "]`, (one) =>
+    one.getAttribute('aria-label'),
+  );
+  await model.pressByKey(name!);
+  await model.page.keyboard.press('Space');
+  await model.card(`Member ${member}`);
+}
+
+test('a section is built of plates and a standard shape, made a pair, and told by its mesh; what overlaps is said', async () => {
+  const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=sections');
+  await rib.press('Built of parts');
+  await (await rib.page.waitForSelector('button[aria-label^="built-of-parts, "]'))!.click();
+  await rib.press('Standard shape');
+  await until(rib, /Part 3 · UPN 200/);
+  await rib.press('Make it a pair');
+  await until(rib, /Part 6/);
+  const shape = (await stored(rib)).sections.at(-1)!.shape!;
+  expect(shape.parts).toHaveLength(6);
+  expect(shape.parts![3]!.at![0]).toBeCloseTo(-shape.parts![0]!.at![0]!, 12);
+  await rib.unfold('Torsion, warping, shear centre');
+  await until(rib, /Finite elements: [\d,]+ triangles.*digits? of J[\s\S]*|In several pieces/);
+  // Its third part is moved into the first.
+  await rib.press('Part 3 · UPN 200');
+  await rib.fill('Right (mm)', '65');
+  await until(rib, /parts \d and \d overlap/);
+  await rib.press('Undo: Set section built-of-parts');
+  await rib.until('solution', /^Solved/);
+  await rib.stored();
+});
+
+test('“2 I” on a member’s card is a relative section, and stands so on the sheet', async () => {
+  const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=sections');
+  await select(rib, 'a');
+  await rib.page.locator('::-p-named([name="Standard shapes"][role="textbox"])').click();
+  await rib.page.keyboard.type('2 I');
+  await until(rib, /2I, relative, for this member/);
+  await rib.page.keyboard.press('Enter');
+  await rib.page.waitForSelector('[aria-label="Undo: 2I for 1 member"]');
+  const model = await stored(rib);
+  expect(model.sections.at(-1)).toEqual({ id: '2I', relative: { I: 2 } });
+  expect(model.members[0]!.section).toBe('2I');
+});
+
+test('a hinge that would let the structure fold is shown before it is kept, and left', async () => {
+  const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=results');
+  for (const [member, node] of [['i', '9'], ['c', '3']] as const) {
+    await select(rib, member);
+    await rib.press(`Hinge at node ${node}`);
+    if (node === '9') await rib.page.waitForSelector('[aria-label="Undo: Change how the member ends at node 9"]');
+  }
+  await rib.until('hindrance', /^Not kept yet: Change how the member ends at node 3.*This would stop it/);
+  await rib.press('Leave as it was');
+  await rib.until('solution', /^Solved/);
+  expect(await rib.page.$('[aria-label="Undo: Change how the member ends at node 9"]')).not.toBeNull();
+  await rib.press('Hinge at node 3');
+  await rib.until('hindrance', /^Not kept yet/);
+  await rib.press('Keep it');
+  await rib.page.waitForSelector('[aria-label="Undo: Change how the member ends at node 3"]');
+  expect(await rib.text('hindrance')).not.toMatch(/Not kept/);
+  // The next journey finds a rib that stands.
+  await rib.undo();
+  await rib.until('solution', /^Solved/);
+  await rib.stored();
+}); // prettier-ignore
+
+test('in space a section is turned by keys and mirrored, and bodies show how it stands', async () => {
+  const walk = await ModelPage.open(application, 'Canopy walk', '?stage=sections');
+  const picture = (): Promise<string> =>
+    walk.page.$eval('[data-testid=sheet]', (canvas) => (canvas as HTMLCanvasElement).toDataURL());
+  const lines = await picture();
+  await walk.press('Also show ▾');
+  await walk.press('Solid bodies');
+  await walk.page.keyboard.press('Escape');
+  await walk.page.waitForFunction((before: string) => (document.querySelector('[data-testid=sheet]') as HTMLCanvasElement).toDataURL() !== before, {}, lines); // prettier-ignore
+  expect(new URL(walk.page.url()).searchParams.get('show')).toMatch(/solids/);
+  const [member] = (await stored(walk)).members;
+  await select(walk, member!.id);
+  const dial = await walk.page.waitForSelector('[role=slider][aria-valuetext="0°"]');
+  await dial!.evaluate((one) => (one as unknown as SVGElement).focus());
+  await walk.page.keyboard.press('ArrowRight');
+  await walk.page.waitForSelector('[role=slider][aria-valuetext="15°"]');
+  expect((await stored(walk)).members[0]!.roll).toBe(15);
+  await walk.press('Mirror left to right');
+  await walk.page.waitForSelector(`[aria-label="Undo: Mirror member ${member!.id}"]`);
+  expect((await stored(walk)).members[0]).toMatchObject({ roll: -15 });
+});
+
+test('stresses over a section, at the point of it that is asked for', async () => {
+  const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=results&acting=U2');
+  await select(rib, 'c');
+  await rib.unfold('Stress in the section');
+  await rib.page.waitForSelector('[aria-label^="σ over the section: from "]');
+  await rib.fill('From the start (m)', '0.6');
+  await rib.fill('Right of the centroid (mm)', '0');
+  // Sagging: compression above, tension below.
+  await rib.fill('Above the centroid (mm)', '80');
+  await until(rib, /σ\s−\d[\d.]*\sMPa\s·\sτy/);
+  await rib.fill('Above the centroid (mm)', '-80');
+  await until(rib, /σ\s\d[\d.]*\sMPa\s·\sτy/);
+  await rib.fill('Above the centroid (mm)', '90');
+  await until(rib, /That place lies outside the section/);
+});
+
+test('no page complained', () => expect(application.complaints).toEqual([]));
