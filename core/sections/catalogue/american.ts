@@ -237,4 +237,50 @@ export const american: readonly Family[] = [
       W5x16: 5.01 5.00 0.24 0.36 0.30
       W4x13: 4.16 4.06 0.28 0.345 0.25`,
   },
+  {
+    id: 'Pipe',
+    words: 'Pipes of standard, extra strong and double extra strong wall (nominal)',
+    standard: 'ASTM A53/A53M-22',
+    type: 'chs',
+    unit: 'in',
+    columns: 'd t mass',
+    rows: `
+      Pipe 1/2 Std: 0.84 0.109 1.26
+      Pipe 1/2 XS: 0.84 0.147 1.62
+      Pipe 3/4 Std: 1.05 0.113 1.68
+      Pipe 3/4 XS: 1.05 0.154 2.2
+      Pipe 1 Std: 1.315 0.133 2.5
+      Pipe 1 XS: 1.315 0.179 3.23
+      Pipe 1-1/4 Std: 1.66 0.14 3.38
+      Pipe 1-1/4 XS: 1.66 0.191 4.46
+      Pipe 1-1/2 Std: 1.9 0.145 4.05
+      Pipe 1-1/2 XS: 1.9 0.2 5.4
+      Pipe 2 Std: 2.375 0.154 5.45
+      Pipe 2 XS: 2.375 0.218 7.49
+      Pipe 2 XXS: 2.375 0.436 13.45
+      Pipe 2-1/2 Std: 2.875 0.203 8.63
+      Pipe 2-1/2 XS: 2.875 0.276 11.41
+      Pipe 2-1/2 XXS: 2.875 0.552 20.4
+      Pipe 3 Std: 3.5 0.216 11.28
+      Pipe 3 XS: 3.5 0.3 15.27
+      Pipe 3 XXS: 3.5 0.6 27.68
+      Pipe 3-1/2 Std: 4 0.226 13.57
+      Pipe 3-1/2 XS: 4 0.318 18.63
+      Pipe 4 Std: 4.5 0.237 16.07
+      Pipe 4 XS: 4.5 0.337 22.32
+      Pipe 4 XXS: 4.5 0.674 41.03
+      Pipe 5 Std: 5.563 0.258 21.77
+      Pipe 5 XS: 5.563 0.375 30.95
+      Pipe 5 XXS: 5.563 0.75 57.43
+      Pipe 6 Std: 6.625 0.28 28.26
+      Pipe 6 XS: 6.625 0.432 42.56
+      Pipe 6 XXS: 6.625 0.864 79.19
+      Pipe 8 Std: 8.625 0.322 42.53
+      Pipe 8 XS: 8.625 0.5 64.63
+      Pipe 8 XXS: 8.625 0.875 107.88
+      Pipe 10 Std: 10.75 0.365 60.3
+      Pipe 10 XS: 10.75 0.5 81.54
+      Pipe 12 Std: 12.75 0.375 73.83
+      Pipe 12 XS: 12.75 0.5 97.44`,
+  },
 ];
