@@ -1,13 +1,44 @@
-import { behaviours, type Member } from '@rigid-beam/core/model/model';
+import { behaviours, type EndFreedom, type Member, type MemberEnd, type Model } from '@rigid-beam/core/model/model';
 import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
 import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { inUnit } from '@rigid-beam/core/quantities/show';
-import { plain, textColumn, type Row } from './column';
+import { plain, textColumn, type Column, type Row } from './column';
 import { ofThings, type ScheduleKind } from './list';
 import { columns as WORDS, schedule } from './words';
 
 const names = (list: readonly { readonly id: string }[]): string[] => list.map(({ id }) => id);
+
+const freedomsOf = (space: Model['space']): readonly EndFreedom[] => (space === 'plane' ? ['mz'] : ['my', 'mz']);
+
+/** How a member is joined at one of its ends: rigid, hinged, or as its card says. */
+function jointColumn(side: MemberEnd, space: Model['space']): Column {
+  const bending = freedomsOf(space);
+  return {
+    key: `${side}Joint`,
+    title: side === 'start' ? WORDS.startJoint : WORDS.endJoint,
+    choices: [WORDS.rigid, WORDS.hinged],
+    show: (row) => {
+      const member = row as unknown as Member;
+      if (member.behaviour === 'truss') return WORDS.hinged;
+      const freed = Object.entries(member.releases?.[side] ?? {}).filter(([, restraint]) => restraint !== 'fixed');
+      if (freed.length === 0) return WORDS.rigid;
+      const isHinge =
+        freed.length === bending.length && freed.every(([key, one]) => one === 'free' && bending.includes(key as EndFreedom));
+      return isHinge ? WORDS.hinged : WORDS.otherJoint;
+    },
+    take: (row, typed) => {
+      const word = typed.trim().toLowerCase();
+      if (word === WORDS.otherJoint) return row;
+      if (word !== WORDS.rigid && word !== WORDS.hinged) return WORDS.isNoJoint(typed);
+      const { releases, ...rest } = row as unknown as Member;
+      const other = side === 'start' ? releases?.end : releases?.start;
+      const own = word === WORDS.hinged ? Object.fromEntries(bending.map((key) => [key, 'free'])) : undefined;
+      const kept = { ...(other && { [side === 'start' ? 'end' : 'start']: other }), ...(own && { [side]: own }) };
+      return { ...rest, ...(Object.keys(kept).length > 0 && { releases: kept }) } as unknown as Row;
+    },
+  };
+}
 
 /** Members with where they run and what they are made of. */
 export const memberList: ScheduleKind = {
@@ -37,6 +68,7 @@ export const memberList: ScheduleKind = {
           return parsed.ok ? { ...row, roll: parsed.value } : WORDS.isNoAngle(typed, parsed.reason);
         },
       },
+      ...(['start', 'end'] as const).map((side) => jointColumn(side, model.space)),
       {
         key: 'length',
         title: WORDS.length,

@@ -98,7 +98,7 @@ export interface EditorState extends Place {
 }
 
 /** Lists of the model that have a schedule. */
-export const scheduleLists = ['nodes', 'members', 'sections', 'materials'] as const;
+export const scheduleLists = ['nodes', 'members', 'sections', 'materials', 'supports', 'loads'] as const;
 export type ScheduleList = (typeof scheduleLists)[number];
 
 /** A schedule, or the diagrams of a member at a size that can be read. */

@@ -8,6 +8,8 @@ export interface OutlineProperties extends Omit<Composite, 'y' | 'z'> {
   readonly centroid: { readonly y: number; readonly z: number };
   readonly Wz: number;
   readonly Wy: number;
+  /** Elastic moduli at every corner, where it stands in the outline; of a corner on an axis there is none about it. */
+  readonly corners: readonly CornerModuli[];
   readonly Wplz: number;
   readonly Wply: number;
   /** Principal second moments, the larger first, and by how much its axis is turned from z, degrees anticlockwise. */
@@ -21,6 +23,13 @@ export interface OutlineProperties extends Omit<Composite, 'y' | 'z'> {
   readonly solution?: SectionSolution;
   /** The mesh behind J, Iw, the shear centre and the shear areas: its triangles, and the digits that a coarser one shares with it. */
   readonly mesh: { readonly triangles: number; readonly size: number; readonly digits: number };
+}
+
+export interface CornerModuli {
+  readonly z: number;
+  readonly y: number;
+  readonly Wz?: number;
+  readonly Wy?: number;
 }
 
 /** Side of the first triangles beside the mean thickness, and by how much those of the next mesh are smaller. */
@@ -53,11 +62,23 @@ export function outlineProperties(lines: readonly (readonly Corner[])[]): Outlin
   return {
     ...{ A, centroid: { y: tidy(y), z: tidy(z) }, Iz, Iy, Iyz },
     ...{ Wz: Iz / farthest(up, y), Wy: Iy / farthest(across, z) },
+    corners: lines.flatMap((line) => line.map((corner) => moduliAt(corner, { y, z, Iz, Iy }, 1e-9 * extent))),
     ...{ Wplz: plasticModulus(edges), Wply: plasticModulus(turned(lines).map(edgesOf)) },
     principal: principalOf(Iz, Iy, Iyz),
     ...warping,
     ...(shearCentre && { shearCentre: { y: y + shearCentre.y, z: z + shearCentre.z } }),
     mesh: { triangles, size, digits },
+  };
+}
+
+/** σ = −Mz/Wz there where only Mz bends a symmetric section: positive above the centroid, and to the right of it. */
+function moduliAt(corner: Corner, about: Pick<Composite, 'y' | 'z' | 'Iz' | 'Iy'>, slack: number): CornerModuli {
+  const [up, across] = [corner.y - about.y, corner.z - about.z];
+  return {
+    z: corner.z,
+    y: corner.y,
+    ...(Math.abs(up) > slack && { Wz: about.Iz / up }),
+    ...(Math.abs(across) > slack && { Wy: about.Iy / across }),
   };
 }
 
