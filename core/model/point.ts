@@ -1,5 +1,3 @@
-import type { ModelNode } from './model';
-
 /** X, Y, Z in metres, or the parts of a vector. */
 export type Point = readonly [number, number, number];
 
@@ -7,7 +5,13 @@ export const axisNames = ['x', 'y', 'z'] as const;
 export type AxisName = (typeof axisNames)[number];
 
 export const ORIGIN: Point = [0, 0, 0];
-export const pointOf = ({ x, y, z }: ModelNode): Point => [x, y, z ?? 0];
+/** What stands somewhere; without z in the plane Z = 0. */
+interface Placed {
+  readonly x: number;
+  readonly y: number;
+  readonly z?: number;
+}
+export const pointOf = ({ x, y, z }: Placed): Point => [x, y, z ?? 0];
 export const plus = (a: Point, b: Point): Point => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
 export const minus = (a: Point, b: Point): Point => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
 export const times = (a: Point, factor: number): Point => [a[0] * factor, a[1] * factor, a[2] * factor];
@@ -26,7 +30,7 @@ export const between = (a: Point, b: Point, t: number): Point => plus(a, times(m
 export const rounded = (x: number): number => Number(x.toFixed(9)) + 0;
 
 /** A node at a point. Nodes of the plane Z = 0 are written without z, as in a plane model. */
-export const nodeAt = (id: string, [x, y, z]: Point): ModelNode => ({
+export const nodeAt = (id: string, [x, y, z]: Point): Placed & { readonly id: string } => ({
   id,
   x: rounded(x),
   y: rounded(y),

@@ -1,5 +1,8 @@
-import type { CompoundLoad } from '../loads/compound';
+import type { AreaLoad } from '../loads/area/area';
+import type { ChainLoad } from '../loads/chain';
+import { compoundKinds, type CompoundLoad } from '../loads/compound';
 import type { Bars } from '../loads/compound-kind';
+import { panelOf } from '../loads/area/panel';
 import { partsOf } from '../loads/expand';
 import { INTENSITY_KEYS } from '../loads/intensities';
 import type { Intensity, MemberLoad } from '../loads/primitive';
@@ -18,16 +21,73 @@ export interface CarriedBar {
 /** Parts of a load that differ by less than this part of their size are the same. */
 const SAME = 1e-9;
 
+/** What a motion carries: members by their names before, and, where these are copies, the nodes in the place of others. */
+export interface CarriedThings {
+  readonly bars: ReadonlyMap<string, CarriedBar>;
+  readonly nodes?: ReadonlyMap<string, string>;
+}
+
+/** The members before and after a motion. */
+interface BothBars {
+  readonly before: Bars;
+  readonly after: Bars;
+}
+
 /**
- * A load on several members, carried by a motion together with `carried` (by the member's name before): as a whole if its single loads
- * can be said by one such load there, else as single loads. Those on members that are not carried stay; `left` says so, else they are
- * no part of the copy. `before` and `after`: the members before and after the motion.
+ * A load on several members, carried by a motion together with those of `things`: as a whole if its single loads can be said by one such
+ * load there, else as single loads. Those on members that are not carried stay; `others` says so, else they are no part of the copy.
  */
 export function carriedCompound(
   load: CompoundLoad,
+  things: CarriedThings,
+  motion: Carried,
+  bars: BothBars,
+  others: 'stay' | 'leave out',
+): readonly Load[] {
+  return load.type === 'area'
+    ? carriedArea(load, things, motion, bars, others)
+    : carriedChain(load, things.bars, motion, bars, others);
+}
+
+/**
+ * A pressure keeps its direction: down stays down. What acts along the normal of an upright panel changes its sign in a mirror, in which
+ * corners run the other way round.
+ */
+function carriedArea(
+  load: AreaLoad,
+  things: CarriedThings,
+  motion: Carried,
+  bars: BothBars,
+  others: 'stay' | 'leave out',
+): readonly Load[] {
+  const flips = motion.hand !== 1 && load.direction === 'normal' && isUpright(load, bars.before);
+  const same = flips ? { ...load, pressure: -load.pressure } : load;
+  if (others === 'stay') return [same];
+  const { nodes } = things;
+  const carriers = compoundKinds.area.members(load, bars.before);
+  const all = [...(load.nodes ?? []), ...(load.openings ?? []).flat()];
+  if (!nodes || !all.every((id) => nodes.has(id)) || !carriers.every((id) => things.bars.has(id))) return [];
+  const node = (id: string): string => nodes.get(id)!;
+  const member = (id: string): string => things.bars.get(id)!.id;
+  return [
+    {
+      ...same,
+      ...(load.nodes && { nodes: load.nodes.map(node) }),
+      ...(load.openings && { openings: load.openings.map((ids) => ids.map(node)) }),
+      ...(load.to && { to: load.to.map(member) }),
+      ...(load.members && { members: load.members.map(member) }),
+    },
+  ];
+}
+
+const isUpright = ({ nodes }: AreaLoad, bars: Bars): boolean =>
+  nodes !== undefined && Math.abs(panelOf(nodes, bars).normal[1]) <= 1e-9;
+
+function carriedChain(
+  load: ChainLoad,
   carried: ReadonlyMap<string, CarriedBar>,
   motion: Carried,
-  bars: { readonly before: Bars; readonly after: Bars },
+  bars: BothBars,
   others: 'stay' | 'leave out',
 ): readonly Load[] {
   const parts = partsOf(load, bars.before);
@@ -45,8 +105,8 @@ export function carriedCompound(
 }
 
 /** What the load may be after the motion: the same components, mirrored ones, or with turned signs in the members' own axes. */
-function waysToSay(load: CompoundLoad, motion: Carried): CompoundLoad[] {
-  const withBoth = (change: (end: Intensity) => Intensity): CompoundLoad => ({
+function waysToSay(load: ChainLoad, motion: Carried): ChainLoad[] {
+  const withBoth = (change: (end: Intensity) => Intensity): ChainLoad => ({
     ...load,
     from: change(load.from),
     to: change(load.to),

@@ -1,7 +1,8 @@
 import { current, isDraft, type Draft } from 'immer';
 import { compoundKinds, isCompound, type CompoundLoad } from '../loads/compound';
 import { changedMembers, type Bars, type MemberChange } from '../loads/compound-kind';
-import { barsOf, partsOf } from '../loads/expand';
+import { barsOf } from '../loads/bars';
+import { partsOf } from '../loads/expand';
 import type { Load, Model } from '../model';
 
 /** Of loads in the place of another one the first keeps its id; the others are given theirs when the edit is done. */
@@ -15,8 +16,8 @@ export function withoutId(load: Load): Load {
 }
 
 /** Whether a load on several members lies on one of some. */
-export const isOn = (load: Load, members: ReadonlySet<string>): load is CompoundLoad =>
-  isCompound(load) && load.members.some((member) => members.has(member));
+export const isOn = (load: Load, members: ReadonlySet<string>, bars: Bars): load is CompoundLoad =>
+  isCompound(load) && compoundKinds[load.type].members(load, bars).some((member) => members.has(member));
 
 /**
  * Loads on several members follow a change of members: as such where their kind knows how, otherwise as single loads. `before`: the
@@ -32,11 +33,12 @@ export const dissolve = (draft: Draft<Model>, before: Model, members: ReadonlySe
 type Replace = (load: CompoundLoad, bars: Bars) => readonly Load[] | undefined;
 
 function replaced(draft: Draft<Model>, before: Model, members: ReadonlySet<string>, replace: Replace): Model {
-  if (!before.loads.some((load) => isOn(load, members))) return before;
+  if (!before.loads.some(isCompound)) return before;
   const bars = barsOf(before);
+  if (!before.loads.some((load) => isOn(load, members, bars))) return before;
   const now = (isDraft(draft.loads) ? current(draft.loads) : draft.loads) as readonly Load[];
   const loads = now.flatMap((load) =>
-    isOn(load, members) ? inPlaceOf(load, replace(load, bars) ?? partsOf(load, bars)) : [load],
+    isOn(load, members, bars) ? inPlaceOf(load, replace(load, bars) ?? partsOf(load, bars)) : [load],
   );
   draft.loads = loads as Draft<Load>[];
   return { ...before, loads };

@@ -60,7 +60,12 @@ export function insert(draft: Draft<Model>, model: Model, part: Part, at: Point)
       ...load,
       ...('node' in load && { node: nodes.get(load.node) }),
       ...('member' in load && { member: members.get(load.member) }),
-      ...('members' in load && { members: load.members.map((member) => members.get(member)) }),
+      ...('members' in load && load.members && { members: load.members.map((member) => members.get(member)) }),
+      ...(load.type === 'area' && {
+        ...(load.nodes && { nodes: load.nodes.map((node) => nodes.get(node)) }),
+        ...(load.openings && { openings: load.openings.map((ids) => ids.map((node) => nodes.get(node))) }),
+        ...(load.to && { to: load.to.map((member) => members.get(member)) }),
+      }),
     };
     draft.loads.push(renamed as unknown as Draft<Load>);
   }

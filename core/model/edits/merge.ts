@@ -31,7 +31,12 @@ export function mergeNodes(draft: Draft<Model>, model: Model, pairs: readonly Me
     member.start = final(member.start);
     member.end = final(member.end);
   }
-  for (const load of draft.loads) if ('node' in load) load.node = final(load.node);
+  for (const load of draft.loads) {
+    if ('node' in load) load.node = final(load.node);
+    if (load.type !== 'area') continue;
+    if (load.nodes) load.nodes = load.nodes.map(final);
+    if (load.openings) load.openings = load.openings.map((ids) => ids.map(final));
+  }
   const supports = new Map<string, Support>();
   for (const support of model.supports) {
     const node = final(support.node);

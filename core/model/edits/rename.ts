@@ -56,6 +56,13 @@ export function renameReferences(draft: Draft<Model>, list: KeyedList, names: Re
       const ids = item[list] as readonly string[] | undefined;
       if (ids?.some((id) => Object.hasOwn(names, id))) item[list] = renamed(ids);
     }
+  // Panels name their openings by nodes, and the members that carry them.
+  if (list === 'nodes' || list === 'members')
+    for (const load of draft.loads) {
+      if (load.type !== 'area') continue;
+      if (list === 'members' && load.to) load.to = renamed(load.to);
+      if (list === 'nodes' && load.openings) load.openings = load.openings.map(renamed);
+    }
   if (list !== 'cases' && list !== 'combinations') return;
   for (const combination of draft.combinations) {
     if (combination.type === 'envelope') combination.of = renamed(combination.of);

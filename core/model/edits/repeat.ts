@@ -1,10 +1,11 @@
 import type { Draft } from 'immer';
-import { barsIn } from '../loads/expand';
+import { barsFrom } from '../loads/bars';
 import type { Load, Member, Model, ModelNode } from '../model';
 import type { Notice } from '../notice';
 import { COINCIDENT, nodeAt, PointIndex, pointOf } from '../point';
 import { axesOf, carriedMember, carriedMemberLoad, carriedNodeLoad, carriedSupport } from './carry';
 import { placesOf } from '../places';
+import { isCompound } from '../loads/compound';
 import { isOnMember } from '../loads/primitive';
 import { carriedCompound, type CarriedBar } from './carry-compound';
 import { isOn, withoutId } from './follow-members';
@@ -77,6 +78,7 @@ export function repeat(draft: Draft<Model>, model: Model, intent: Repetition): N
   for (let n = 1; n <= times; n++) {
     const carried = carriedBy(motion, n);
     const copies = new Map<string, string>();
+    const copiesOf = copies;
     for (const id of ids) {
       const at = carried.point(places.get(id)!);
       const [met] = index.near(at);
@@ -109,12 +111,15 @@ export function repeat(draft: Draft<Model>, model: Model, intent: Repetition): N
             withoutId({ ...carriedMemberLoad(load, axes.get(member.id)!, after, carried), member: id }) as Draft<Load>,
           );
     }
-    for (const load of loads)
-      if (isOn(load, new Set(bars.keys()))) {
-        const both = { before: barsIn(originals, places), after: barsIn(copied, places) };
-        const copies = carriedCompound(load, bars, carried, both, 'leave out');
+    if (loads.some(isCompound)) {
+      const both = { before: barsFrom(originals, places), after: barsFrom(copied, places) };
+      const on = new Set(bars.keys());
+      for (const load of loads) {
+        if (!isOn(load, on, both.before)) continue;
+        const copies = carriedCompound(load, { bars, nodes: copiesOf }, carried, both, 'leave out');
         draft.loads.push(...(copies.map(withoutId) as Draft<Load>[]));
       }
+    }
     for (const load of loads) {
       const copy = load.type === 'node' || load.type === 'settlement' ? copies.get(load.node) : undefined;
       if (copy === undefined || copy === (load as { node: string }).node) continue;

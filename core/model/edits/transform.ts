@@ -1,6 +1,6 @@
 import type { Draft } from 'immer';
 import { isCompound } from '../loads/compound';
-import { barsIn } from '../loads/expand';
+import { barsFrom } from '../loads/bars';
 import type { Load, Member, Model } from '../model';
 import type { Notice } from '../notice';
 import { rounded } from '../point';
@@ -59,11 +59,11 @@ function carryLoads(
 ): void {
   const members = new Map(model.members.map((member) => [member.id, whole.get(member.id)?.after ?? member]));
   const bars = {
-    before: barsIn(new Map(model.members.map((member) => [member.id, member])), places),
-    after: barsIn(members, after),
+    before: barsFrom(new Map(model.members.map((member) => [member.id, member])), places),
+    after: barsFrom(members, after),
   };
   const next = model.loads.map((load): readonly Load[] => {
-    if (isCompound(load)) return carriedCompound(load, whole, carried, bars, 'stay');
+    if (isCompound(load)) return carriedCompound(load, { bars: whole }, carried, bars, 'stay');
     if (load.type === 'node') return [nodes.has(load.node) ? carriedNodeLoad(load, carried) : load];
     const bar = isOnMember(load) && whole.get(load.member);
     return [bar ? carriedMemberLoad(load, bar.from, bar.to, carried) : load];

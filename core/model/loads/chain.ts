@@ -233,5 +233,6 @@ export const chain: CompoundKind<ChainLoad> = {
   check,
   expand,
   handles,
+  members: ({ members }) => members,
   follow,
 };

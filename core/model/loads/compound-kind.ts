@@ -1,4 +1,5 @@
 import type { Fields } from '../fields';
+import type { Point } from '../point';
 import type { Entity } from '../findings';
 import type { RuleContext } from '../rules/context';
 import type { Intensity, MemberLoad } from './primitive';
@@ -9,7 +10,12 @@ export interface Bar {
   readonly end: string;
   readonly length: number;
 }
-export type Bars = (id: string) => Bar;
+/** Members by id, where nodes stand, and the members that meet in one. */
+export interface Bars {
+  (id: string): Bar;
+  readonly places: ReadonlyMap<string, Point>;
+  readonly at: (node: string) => readonly { readonly id: string; readonly start: string; readonly end: string }[];
+}
 
 /** A place at which a value of a load is written: metres from the member's start, and the intensity there. */
 export interface Handle {
@@ -45,6 +51,8 @@ export interface CompoundKind<L> {
   /** The loads that it stands for. The model must be sound. */
   readonly expand: (load: L, bars: Bars) => readonly MemberLoad[];
   readonly handles: (load: L, bars: Bars) => readonly Handle[];
+  /** The members that carry it. */
+  readonly members: (load: L, bars: Bars) => readonly string[];
   /**
    * The loads that say the same after a change of members; `bars` are those before it. Where it is undefined or says nothing, the
    * single loads take the load's place.

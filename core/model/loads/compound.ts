@@ -1,10 +1,14 @@
+import { area, type AreaLoad } from './area/area';
 import { chain, type ChainLoad } from './chain';
 import type { CompoundKind } from './compound-kind';
 
 /** Loads that stand for several loads on single members. */
-export type CompoundLoad = ChainLoad;
+export type CompoundLoad = ChainLoad | AreaLoad;
 
 /** By type. A new kind of compound load is entered here. */
-export const compoundKinds: { readonly [type in CompoundLoad['type']]: CompoundKind<CompoundLoad> } = { chain };
+export const compoundKinds: { readonly [type in CompoundLoad['type']]: CompoundKind<CompoundLoad> } = {
+  chain: chain as CompoundKind<CompoundLoad>,
+  area: area as CompoundKind<CompoundLoad>,
+};
 
 export const isCompound = (load: { readonly type: string }): load is CompoundLoad => Object.hasOwn(compoundKinds, load.type);

@@ -1,5 +1,5 @@
-import type { Load, Member, Model } from '../model';
-import { lengthOf, placesOf, type NodePlaces } from '../places';
+import type { Load, Model } from '../model';
+import { barsOf } from './bars';
 import { compoundKinds, isCompound, type CompoundLoad } from './compound';
 import type { Bars, Handle } from './compound-kind';
 import type { MemberLoad, PrimitiveLoad } from './primitive';
@@ -42,18 +42,6 @@ export function partsOf(load: CompoundLoad, bars: Bars): readonly MemberLoad[] {
   parts.set(load, now);
   return now;
 }
-
-/** Members by id, as compound loads see them. */
-export const barsOf = (model: Pick<Model, 'members' | 'nodes'>): Bars =>
-  barsIn(new Map(model.members.map((member) => [member.id, member])), placesOf(model));
-
-/** The same of members whose nodes stand at `places`. */
-export const barsIn =
-  (members: ReadonlyMap<string, Member>, places: NodePlaces): Bars =>
-  (id) => {
-    const member = members.get(id)!;
-    return { start: member.start, end: member.end, length: lengthOf(member, places) };
-  };
 
 /** Where the values of a compound load are written and changed. */
 export const handlesOf = (model: Model, load: CompoundLoad): readonly Handle[] =>

@@ -1,7 +1,8 @@
 import type { Load, Model } from '../model';
 import type { Point } from '../point';
 import { isCompound } from './compound';
-import { barsOf, partsOf } from './expand';
+import { barsOf } from './bars';
+import { partsOf } from './expand';
 import { shapeOf } from './phrase-loads';
 import type { LineLoad, PointLoad, PrimitiveLoad } from './primitive';
 

@@ -1,0 +1,220 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { solve } from '../../../analysis/session';
+import { sketch } from '../../../test/build';
+import { checkModel } from '../../check';
+import { applyIntent } from '../../edits/apply-intent';
+import type { Intent } from '../../edits/intent';
+import type { Member, Model } from '../../model';
+import { cross, dot, minus, plus, pointOf, size, times, type Point } from '../../point';
+import { expandLoads } from '../expand';
+import type { LineLoad } from '../primitive';
+import type { AreaLoad } from './area';
+
+type Corner = readonly [string, number, number, number];
+const ring = (corners: readonly Corner[], more: readonly (readonly [string, string, string, Partial<Member>?])[] = []) =>
+  [...corners.map(([id], i) => [`s${i + 1}`, id, corners[(i + 1) % corners.length]![0]] as const), ...more]; // prettier-ignore
+
+const panel = (corners: readonly Corner[], load: Partial<AreaLoad>, extra: { nodes?: readonly Corner[]; members?: readonly (readonly [string, string, string])[] } = {}): Model =>
+  sketch({
+    nodes: [...corners, ...(extra.nodes ?? [])],
+    members: ring(corners, extra.members),
+    supports: corners.map(([node]) => ({ node, ux: 'fixed', uy: 'fixed', uz: 'fixed', rx: 'fixed', ry: 'fixed', rz: 'fixed' })),
+    loads: [{ type: 'area', nodes: corners.map(([id]) => id), pressure: 1000, ...load } as never],
+  }); // prettier-ignore
+
+/** Force and moment about the origin of all line loads: trapezia, straight from their ends. */
+function resultant(model: Model): { force: Point; moment: Point } {
+  const places = new Map(model.nodes.map((node) => [node.id, pointOf(node)]));
+  let [force, moment]: [Point, Point] = [[0, 0, 0], [0, 0, 0]]; // prettier-ignore
+  for (const load of expandLoads(model).loads as readonly LineLoad[]) {
+    const member = model.members.find(({ id }) => id === load.member)!;
+    const [a, b] = [places.get(member.start)!, places.get(member.end)!];
+    const way = times(minus(b, a), 1 / size(minus(b, a)));
+    const [from, to] = [load.from.at!, load.to.at!];
+    const ends = [load.from, load.to].map((end): Point => [end.wx ?? 0, end.wy ?? 0, end.wz ?? 0]);
+    // ∫ w and ∫ w·x of a linear load.
+    const h = to - from;
+    const mean = times(plus(ends[0]!, ends[1]!), h / 2);
+    const first = plus(times(ends[0]!, h * (from / 2 + h / 6)), times(ends[1]!, h * (from / 2 + h / 3)));
+    force = plus(force, mean);
+    moment = plus(moment, plus(cross(a, mean), cross(way, first)));
+  }
+  return { force, moment };
+}
+
+/** The same of a pressure on a polygon: triangles from its first corner. */
+function pressed(corners: readonly Corner[], action: Point): { force: Point; moment: Point } {
+  const points = corners.map(([, x, y, z]): Point => [x, y, z]);
+  let [force, moment]: [Point, Point] = [[0, 0, 0], [0, 0, 0]]; // prettier-ignore
+  const whole = points.map((p, i) => cross(p, points[(i + 1) % points.length]!)).reduce(plus);
+  for (let i = 1; i + 1 < points.length; i++) {
+    const [p, q, r] = [points[0]!, points[i]!, points[i + 1]!];
+    const twice = cross(minus(q, p), minus(r, p));
+    const area = (Math.sign(dot(twice, whole)) * size(twice)) / 2;
+    const one = times(action, 1000 * area);
+    force = plus(force, one);
+    moment = plus(moment, cross(times(plus(plus(p, q), r), 1 / 3), one));
+  }
+  return { force, moment };
+}
+
+const same = (a: Point, b: Point, scale: number): void => a.forEach((value, k) => expect(Math.abs(value - b[k]!)).toBeLessThan(1e-12 * scale)); // prettier-ignore
+
+const floor: readonly Corner[] = [['1', 0, 3, 0], ['2', 6, 3, 0], ['3', 6, 3, 4], ['4', 0, 3, 4]]; // prettier-ignore
+const parts = (model: Model, member: string): LineLoad[] =>
+  (expandLoads(model).loads as readonly LineLoad[]).filter((load) => load.member === member);
+
+describe('two ways: bisected angles', () => {
+  test('a rectangle of 6 by 4: triangles of 2 m on the short sides, trapezia on the long ones', () => {
+    const model = panel(floor, {});
+    const told = (member: string) => parts(model, member).map(({ from, to }) => [from.at, from.wy ?? 0, to.at, to.wy ?? 0]);
+    expect(told('s1')).toEqual([[0, 0, 2, -2000], [2, -2000, 4, -2000], [4, -2000, 6, 0]]); // prettier-ignore
+    expect(told('s2')).toEqual([[0, 0, 2, -2000], [2, -2000, 4, 0]]); // prettier-ignore
+    const { reactions } = solve(model).solution!.cases[0]!.equilibrium;
+    expect(reactions[1]).toBeCloseTo(24_000, 6);
+  });
+
+  test('any convex panel, however it lies: force and moment are those of the pressure, to 1e-12', () => {
+    fc.assert(
+      fc.property(
+        fc.uniqueArray(fc.integer({ min: 0, max: 35 }), { minLength: 3, maxLength: 8 }),
+        fc.constantFrom('down', 'plan', 'normal'),
+        fc.double({ min: -1, max: 1, noNaN: true }),
+        fc.double({ min: -1, max: 1, noNaN: true }),
+        (angles, direction, lean, roll) => {
+          const sorted = [...angles].sort((a, b) => a - b);
+          // Points on an ellipse in a leaning plane: convex.
+          const corners = sorted.map((angle, i): Corner => {
+            const [a, b] = [5 * Math.cos((angle * Math.PI) / 18) + 7, 3 * Math.sin((angle * Math.PI) / 18)];
+            return [String(i + 1), a, 2 + lean * a + roll * b, b];
+          });
+          const widest = Math.max(...sorted.map((angle, i) => (i === 0 ? 36 - sorted.at(-1)! + angle : angle - sorted[i - 1]!)));
+          fc.pre(widest < 17);
+          const model = panel(corners, { direction });
+          const normal = times([-lean, 1, -roll], 1 / Math.hypot(lean, 1, roll));
+          const action: Point = direction === 'down' ? [0, -1, 0] : direction === 'plan' ? [0, -normal[1], 0] : times(normal, -1);
+          const [ours, theory] = [resultant(model), pressed(corners, action)];
+          const scale = 20 * size(theory.force);
+          same(ours.force, theory.force, scale);
+          same(ours.moment, theory.moment, scale);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  test('members of a side may be several, drawn either way', () => {
+    const divided = panel(floor, {}, { nodes: [['m', 2.5, 3, 0]] });
+    const members = divided.members.flatMap(
+      (member) =>
+      member.id === 's1' ? [{ ...member, id: 'p', start: 'm', end: '1' }, { ...member, id: 'q', start: 'm', end: '2' }] : [member], // prettier-ignore
+    );
+    const model = { ...divided, members };
+    same(resultant(model).force, [0, -24_000, 0], 24_000);
+    same(resultant(model).moment, pressed(floor, [0, -1, 0]).moment, 1e6);
+  });
+});
+
+describe('one way: strips on the members that carry', () => {
+  test('of a rectangle the longer sides carry half each', () => {
+    const model = panel(floor, { spread: 'oneWay' });
+    expect(parts(model, 's1').map(({ from, to }) => [from.wy, to.wy])).toEqual([[-2000, -2000]]);
+    expect(parts(model, 's2')).toEqual([]);
+  });
+
+  test('joists between, an overhang and an opening: what is left out is left out, force and moment hold', () => {
+    const joists: Corner[] = [['5', 0, 3, 1], ['6', 6, 3, 1], ['7', 0, 3, 3], ['8', 6, 3, 3]]; // prettier-ignore
+    const hole: Corner[] = [['a', 2, 3, 1.5], ['b', 3, 3, 1.5], ['c', 3.5, 3, 2.5], ['d', 2, 3, 2.5]]; // prettier-ignore
+    const model = panel(
+      floor,
+      { spread: 'oneWay', to: ['j1', 'j2'], openings: [hole.map(([id]) => id)] },
+      { nodes: [...joists, ...hole], members: [['j1', '5', '6'], ['j2', '8', '7']] },
+    ); // prettier-ignore
+    const [whole, left] = [pressed(floor, [0, -1, 0]), pressed(hole, [0, -1, 0])];
+    const scale = 20 * 24_000;
+    same(resultant(model).force, minus(whole.force, left.force), scale);
+    same(resultant(model).moment, minus(whole.moment, left.moment), scale);
+    expect(parts(model, 's1')).toEqual([]);
+  });
+
+  test('sides that are not parallel carry like the rails of a ladder, and the sum holds', () => {
+    const skew: Corner[] = [['1', 0, 0, 0], ['2', 6, 1, 0], ['3', 6, 1, 5], ['4', 0, 0, 3]]; // prettier-ignore
+    const model = panel(skew, { spread: 'oneWay', to: ['s1', 's3'], direction: 'normal' });
+    const normal = times(cross([6, 1, 0], [0, 0, 3]), 1 / size(cross([6, 1, 0], [0, 0, 3])));
+    const theory = pressed(skew, normal[1] > 0 ? times(normal, -1) : normal);
+    const scale = 20 * size(theory.force);
+    same(resultant(model).force, theory.force, scale);
+    same(resultant(model).moment, theory.moment, scale);
+    expect(parts(model, 's1')).toHaveLength(1);
+  });
+
+  test('joists that are not parallel: their loads are cut fine enough, and the sum holds', () => {
+    const joists: Corner[] = [['5', 0, 3, 0.5], ['6', 6, 3, 1.2], ['7', 0, 3, 3], ['8', 6, 3, 2.4]]; // prettier-ignore
+    const model = panel(floor, { spread: 'oneWay', to: ['j1', 'j2'] }, { nodes: joists, members: [['j1', '5', '6'], ['j2', '8', '7']] }); // prettier-ignore
+    const theory = pressed(floor, [0, -1, 0]);
+    same(resultant(model).force, theory.force, 20 * 24_000);
+    same(resultant(model).moment, theory.moment, 20 * 24_000);
+    expect(parts(model, 'j1').length).toBeGreaterThan(1);
+  });
+});
+
+test('along a line of members in the plane: over the width that they carry', () => {
+  const roof = (direction: AreaLoad['direction']): Model =>
+    sketch({
+      nodes: [['1', 0, 0], ['2', 4, 3]],
+      members: [['a', '1', '2']],
+      supports: [{ node: '1', ux: 'fixed', uy: 'fixed', rz: 'fixed' }],
+      loads: [{ type: 'area', members: ['a'], width: 5, pressure: 800, direction } as never],
+    }); // prettier-ignore
+  const reaction = (direction: AreaLoad['direction']) => solve(roof(direction)).solution!.cases[0]!.equilibrium.reactions;
+  expect(reaction('down')[1]).toBeCloseTo(800 * 5 * 5, 6);
+  expect(reaction('plan')[1]).toBeCloseTo(800 * 5 * 4, 6);
+  expect(reaction('normal')[0]).toBeCloseTo(-800 * 5 * 3, 6);
+  expect(reaction('normal')[1]).toBeCloseTo(800 * 5 * 4, 6);
+});
+
+describe('the panel stays an object', () => {
+  const after = (model: Model, intent: Intent): Model => {
+    const applied = applyIntent(model, intent);
+    if (!applied.ok) throw new Error(applied.faults[0]!.message);
+    return applied.model;
+  };
+  test('it follows corners that move, sides that are divided, names, and copies', () => {
+    const model = panel(floor, {});
+    const wider = after(model, { type: 'moveNodes', moves: [{ id: '3', x: 8, y: 3, z: 4 }, { id: '2', x: 8, y: 3, z: 0 }] }); // prettier-ignore
+    same(resultant(wider).force, [0, -32_000, 0], 32_000);
+    const divided = after(model, { type: 'split', cuts: [{ member: 's1', at: [0.5] }] });
+    expect(divided.loads).toHaveLength(1);
+    same(resultant(divided).force, [0, -24_000, 0], 24_000);
+    const renamed = after(model, { type: 'rename', list: 'nodes', names: { '1': 'A' } });
+    expect(renamed.loads[0]).toMatchObject({ nodes: ['A', '2', '3', '4'] });
+    const copied = after(model, { type: 'repeat', nodes: [], members: ['s1', 's2', 's3', 's4'], motion: { kind: 'move', by: [0, 3, 0] }, times: 2, supports: 'copied', loads: 'copied' }); // prettier-ignore
+    expect(copied.loads).toHaveLength(3);
+    same(resultant(copied).force, [0, -72_000, 0], 72_000);
+  });
+
+  test('without a member that carries it, the others keep what they had; without a corner it goes', () => {
+    const model = panel(floor, {});
+    const without = after(model, { type: 'remove', list: 'members', keys: ['s1'] });
+    expect(without.loads.map(({ type }) => type)).toEqual(['line', 'line', 'line', 'line', 'line', 'line', 'line']);
+    const spare = panel(floor, { spread: 'oneWay', openings: [['a', 'b', 'c']] }, { nodes: [['a', 1, 3, 1], ['b', 2, 3, 1], ['c', 2, 3, 2]] }); // prettier-ignore
+    expect(after(spare, { type: 'remove', list: 'nodes', keys: ['b'] }).loads).toEqual([]);
+  });
+});
+
+test.each<[string, Partial<AreaLoad>, RegExp]>([
+  ['a node that is missing', { nodes: ['1', '2', '9'] }, /There is no node “9”/],
+  ['corners in a line', { nodes: ['1', '2', 'm'] }, /corners lie in one line/],
+  ['a corner out of the plane', { nodes: ['1', '2', '3', 'u'] }, /does not lie in one plane/],
+  ['a side without a member', { nodes: ['1', '2', '3'] }, /no member leads from node 3 to node 1/],
+  ['a corner that points inwards', { nodes: ['1', '2', 'n', '3', '4'] }, /points inwards/],
+  ['an opening two ways', { openings: [['1', '2', 'n']] }, /two ways it has no openings/],
+  ['one member alone', { spread: 'oneWay', to: ['s1'] }, /two members at least/],
+  ['members across each other', { spread: 'oneWay', to: ['s1', 's2'] }, /runs across the others|meets fewer than two/],
+  ['neither panel nor line', { nodes: undefined as never }, /on a panel or on members/],
+])('%s is told', (_, load, words) => {
+  const model = panel(floor, {}, { nodes: [['m', 3, 3, 0], ['u', 0, 4, 4], ['n', 4, 3, 2]] }); // prettier-ignore
+  const { notices } = checkModel(JSON.parse(JSON.stringify({ ...model, loads: [{ ...model.loads[0], ...load }] })));
+  expect(notices.map(({ message }) => message).join('\n')).toMatch(words);
+});

@@ -1,0 +1,43 @@
+import { minus, plus, pointOf, size, type Point } from '../point';
+import type { Bars } from './compound-kind';
+
+/** What of a member counts: its nodes, and the arms from them to its ends. */
+export interface BarMember {
+  readonly id: string;
+  readonly start: string;
+  readonly end: string;
+  readonly offset?: { readonly start?: readonly number[]; readonly end?: readonly number[] };
+}
+
+interface Frame {
+  readonly members: readonly BarMember[];
+  readonly nodes: readonly { readonly id: string; readonly x: number; readonly y: number; readonly z?: number }[];
+}
+
+/** Members by id, as loads on several of them see them. */
+export const barsOf = ({ members, nodes }: Frame): Bars =>
+  barsFrom(new Map(members.map((member) => [member.id, member])), new Map(nodes.map((node) => [node.id, pointOf(node)])));
+
+/** The same of members whose nodes stand at `places`. */
+export function barsFrom(members: ReadonlyMap<string, BarMember>, places: ReadonlyMap<string, Point>): Bars {
+  let meeting: Map<string, BarMember[]> | undefined;
+  const at = (node: string): readonly BarMember[] => {
+    if (!meeting) {
+      meeting = new Map();
+      for (const member of members.values())
+        for (const end of [member.start, member.end]) {
+          const list = meeting.get(end);
+          if (list) list.push(member);
+          else meeting.set(end, [member]);
+        }
+    }
+    return meeting.get(node) ?? [];
+  };
+  const bar = (id: string): ReturnType<Bars> => {
+    const { start, end, offset } = members.get(id)!;
+    const tip = (node: string, arm: readonly number[] | undefined): Point =>
+      plus(places.get(node)!, [arm?.[0] ?? 0, arm?.[1] ?? 0, arm?.[2] ?? 0]);
+    return { start, end, length: size(minus(tip(end, offset?.end), tip(start, offset?.start))) };
+  };
+  return Object.assign(bar, { places, at });
+}
