@@ -20,7 +20,7 @@ interface Ordinate {
 type Acting = Pick<LineLoad, 'axes'> & { readonly factor: number };
 
 /** The ordinate of an intensity at `at` metres from the member's start. */
-function ordinate(
+export function ordinate(
   context: Context,
   member: DrawnMember,
   { axes, factor }: Acting,

@@ -8,6 +8,7 @@ import { showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import type { Item, Label, Path, Subject } from './display-list';
 import { concentrated, forceOnMember, seenForces } from './force-items';
 import { drawnNodes, nearness, pointOn } from './geometry';
+import { panelItems, pressureLabel } from './area-items';
 import { comb, intensityLabel, lineLabel } from './line-load-items';
 import { prefix, type Context } from './load-marks';
 import { membersInFront } from './structure-items';
@@ -106,11 +107,14 @@ function compoundLabels(model: Model, context: Context, factors: ReadonlyMap<str
   return model.loads.flatMap((load) => {
     const factor = factors.get(load.case) ?? 0;
     if (!isCompound(load) || factor === 0) return [];
+    if (load.type === 'area' && load.nodes) return panelItems(context, load, factor);
     return handlesOf(model, load).flatMap(({ member: id, at, end, beside }) => {
       const member = context.members.get(id);
       const subject: Subject = { kind: 'load', id: load.id, ...(end && { end }) };
+      if (!member) return [];
+      if (load.type === 'area') return [pressureLabel(context, member, { at, ends: [], beside }, load, factor)];
       const said = { at, ends: [end ? load[end] : load.from], beside, ...(load.axes && { axes: load.axes }) };
-      return member ? [intensityLabel(context, member, said, subject, factor)] : [];
+      return [intensityLabel(context, member, said, subject, factor)];
     });
   });
 }

@@ -49,6 +49,8 @@ export const displayOf = ({ display }: { readonly display?: Partial<DisplayUnits
 export const lengthUnit = ({ display }: { readonly display?: Partial<DisplayUnits> | undefined }): string =>
   display?.length ?? defaultDisplay.length;
 
+/** Of a pressure on a floor or a roof. */
+export const pressureUnit = (display: DisplayUnits): string => `${display.force}/${display.length}²`;
 export const intensityUnit = (display: DisplayUnits): string => `${display.force}/${display.length}`;
 
 /** The unit in which a project shows a dimension; displacements of its structure are shown in `display.deflection` instead. */

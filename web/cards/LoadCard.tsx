@@ -1,13 +1,17 @@
 'use client';
 
 import { loadComponents, withComponent, type LoadComponent } from '@rigid-beam/core/model/loads/components';
+import type { AreaLoad } from '@rigid-beam/core/model/loads/area/area';
+import { barsOf } from '@rigid-beam/core/model/loads/bars';
+import { compoundKinds, isCompound } from '@rigid-beam/core/model/loads/compound';
 import type { Load } from '@rigid-beam/core/model/model';
 import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
 import { unitOf } from '@rigid-beam/core/quantities/display';
+import { chosenOf } from '../session/chosen';
 import { useDisplay, useEditor, useEditorState } from '../session/use-editor';
 import { placeWords } from '../sheet/describe-items';
 import { loadValue } from '../sheet/load-values';
-import { Columns, Hint, PanelSubtitle, Select, Stack } from '../ui/controls';
+import { Button, Columns, Hint, PanelSubtitle, Select, Stack } from '../ui/controls';
 import { QuantityField } from '../ui/QuantityField';
 import { loadCard as WORDS } from './words';
 
@@ -35,7 +39,8 @@ export function LoadCard({ load }: { readonly load: Load }) {
         unit={unit}
         onCommit={(next) => next !== undefined && put(resized(next))}
       />
-      {own.length > 1 && <Components load={load} components={own} put={put} />}
+      {load.type === 'area' && <AreaParts load={load} put={put} />}
+      {load.type !== 'area' && own.length > 1 && <Components load={load} components={own} put={put} />}
       {'from' in load && (
         <>
           <Select
@@ -55,6 +60,64 @@ export function LoadCard({ load }: { readonly load: Load }) {
     </Stack>
   );
 }
+
+interface AreaPartsProps {
+  readonly load: AreaLoad;
+  readonly put: (load: Load) => boolean;
+}
+
+/** How a pressure acts, and who carries it. */
+function AreaParts({ load, put }: AreaPartsProps) {
+  const editor = useEditor();
+  const display = useDisplay();
+  const model = useEditorState((state) => state.model);
+  const chosen = chosenOf(useEditorState((state) => state.selection)).members;
+  const carriers = isCompound(load) ? compoundKinds.area.members(load, barsOf(model)) : [];
+  return (
+    <>
+      <Select
+        label={WORDS.acts}
+        choices={AREA_DIRECTIONS}
+        value={load.direction ?? 'down'}
+        onChange={(id) => put({ ...load, direction: id as AreaLoad['direction'] & string })}
+      />
+      {load.nodes ? (
+        <Select
+          label={WORDS.carried}
+          choices={[
+            { id: 'twoWay', text: WORDS.twoWay },
+            { id: 'oneWay', text: WORDS.oneWay },
+          ]}
+          value={load.spread ?? 'twoWay'}
+          onChange={(id) => {
+            const { to: _, ...rest } = load;
+            put({ ...rest, spread: id as AreaLoad['spread'] & string });
+          }}
+        />
+      ) : (
+        <QuantityField
+          label={WORDS.width}
+          value={load.width}
+          dimension="length"
+          unit={display.length}
+          onCommit={(width) => width !== undefined && put({ ...load, width })}
+        />
+      )}
+      {load.spread === 'oneWay' && chosen.length > 1 && (
+        <Button onPress={() => put({ ...load, to: chosen })}>{WORDS.carryOn(chosen.length)}</Button>
+      )}
+      <Button onPress={() => editor.select(carriers.map((id) => ({ kind: 'member', id })))}>
+        {WORDS.selectCarriers(carriers.length)}
+      </Button>
+    </>
+  );
+}
+
+const AREA_DIRECTIONS = [
+  { id: 'down', text: WORDS.downOnArea },
+  { id: 'plan', text: WORDS.downOnPlan },
+  { id: 'normal', text: WORDS.squareToPanel },
+];
 
 interface ComponentsProps {
   readonly load: Load;

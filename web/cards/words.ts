@@ -26,6 +26,16 @@ export const chartsDrawer = {
 
 export const loadCard = {
   loadOnInCase: (id: string, placeWords: string, caseText: string): string => `Load ${id} on ${placeWords}, in case ${caseText}`,
+  acts: 'Acts',
+  carried: 'Carried',
+  twoWay: 'Two ways, by the sides of the panel',
+  oneWay: 'One way, by two sides or chosen members',
+  width: 'From a width of',
+  carryOn: (count: number): string => `Carried by the ${count} selected members`,
+  selectCarriers: (count: number): string => `Select the ${count} members that carry it`,
+  downOnArea: 'Down, on the area itself',
+  downOnPlan: 'Down, on plan',
+  squareToPanel: 'Square to it',
   axes: 'Axes',
   positions: 'Positions',
   begins: 'Begins',

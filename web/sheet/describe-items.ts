@@ -134,9 +134,9 @@ export function loadWords(load: Load, display: DisplayUnits): string {
 export function placeWords(load: Load): string {
   if ('node' in load) return WORDS.node(load.node);
   if ('member' in load) return WORDS.member(load.member);
-  return load.members.length === 1
-    ? WORDS.oneMember(load.members[0]!)
-    : WORDS.run(load.members.length, load.members[0]!, load.members.at(-1));
+  if (load.type === 'area' && load.nodes) return WORDS.panel(load.nodes.join(', '));
+  const members = load.members ?? [];
+  return members.length === 1 ? WORDS.oneMember(members[0]!) : WORDS.run(members.length, members[0]!, members.at(-1));
 }
 
 function sizeWords(load: Load, display: DisplayUnits): string {

@@ -2,7 +2,7 @@ import { INTENSITY_KEYS, sizeOf } from '@rigid-beam/core/model/loads/intensities
 import type { Intensity } from '@rigid-beam/core/model/loads/primitive';
 import type { Load } from '@rigid-beam/core/model/model';
 import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
-import { intensityUnit, type DisplayUnits } from '@rigid-beam/core/quantities/display';
+import { intensityUnit, pressureUnit, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { loadValues as WORDS } from './words';
 
 /** The one number by which a load is known on the sheet: how to read it and how to put another in its place. */
@@ -62,6 +62,14 @@ export function loadValue(load: Load, display: DisplayUnits, end?: 'from' | 'to'
         resized: (value) => ({ ...load, [key]: value }),
       };
     }
+    case 'area':
+      return {
+        label: WORDS.pressure,
+        value: load.pressure,
+        dimension: 'stress',
+        unit: pressureUnit(display),
+        resized: (value) => ({ ...load, pressure: value }),
+      };
     case 'strain':
       return {
         label: WORDS.tooLongBy,

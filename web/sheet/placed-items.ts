@@ -30,10 +30,16 @@ export function placedItems(model: Model, seen: Seen): PlacedItem[] {
     items.push({ subject: { kind: 'dimension', axis, from, to }, x, y });
   for (const load of model.loads) {
     const node = 'node' in load ? nodes.get(load.node) : undefined;
-    const at = node ?? ofMember('member' in load ? load.member : 'members' in load ? middleOf(load.members) : '');
+    const panel = load.type === 'area' ? middleOfNodes((load.nodes ?? []).flatMap((id) => nodes.get(id) ?? [])) : undefined;
+    const at = node ?? panel ?? ofMember('member' in load ? load.member : 'members' in load ? middleOf(load.members ?? []) : '');
     items.push({ subject: { kind: 'load', id: load.id }, x: at?.x ?? 0, y: at?.y ?? 0 });
   }
   return items;
 }
+
+const middleOfNodes = (all: readonly { readonly x: number; readonly y: number }[]): { x: number; y: number } | undefined =>
+  all.length === 0
+    ? undefined
+    : { x: all.reduce((sum, { x }) => sum + x, 0) / all.length, y: all.reduce((sum, { y }) => sum + y, 0) / all.length };
 
 const middleOf = (members: readonly string[]): string => members[Math.floor(members.length / 2)] ?? '';

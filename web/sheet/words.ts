@@ -90,6 +90,7 @@ export const describeItems = {
   node: (node: string): string => `node ${node}`,
   member: (member: string): string => `member ${member}`,
   oneMember: (id: string): string => `member ${id}`,
+  panel: (corners: string): string => `the panel between nodes ${corners}`,
   run: (count: number, first: string, last: string | undefined): string => `the run of ${count} members from ${first} to ${last}`,
   describeDimension: (label: string, from: string | undefined, to: string | undefined): string => `${label} ${from} to ${to}`,
   onPlan: ' on plan',
@@ -117,6 +118,7 @@ export const inPlace = {
 };
 
 export const loadValues = {
+  pressure: 'Pressure',
   couple: 'Couple',
   force: 'Force',
   movement: 'Movement',
@@ -146,6 +148,7 @@ export const drawTool = {
 };
 
 export const loadTool = {
+  panel: 'panel between members',
   nodeOrMember: 'node or member',
   notThere: (reason: string): string => `Not there: ${reason}.`,
   tabTurnsIt: ' Tab turns it.',

@@ -3,11 +3,17 @@ import type { Member, Model } from '../model';
 import { endsOf, placesOf, type NodePlaces } from '../places';
 import { dot, minus, size, times, type Point } from '../point';
 import { runOf } from '../runs';
+import { panelOf, PanelTrouble } from './area/panel';
+import { barsOf } from './bars';
 import type { LoadPhrase, Stations } from './phrase';
 
 /** Where a phrase is put: on a node, on a member (`at`: the ratio where it was pointed at), or along a run of members as one line. */
 export type PhraseTarget =
-  { readonly node: string } | { readonly member: string; readonly at?: number } | { readonly run: readonly string[] };
+  | { readonly node: string }
+  | { readonly member: string; readonly at?: number }
+  | { readonly run: readonly string[] }
+  /** Corners of a panel, in their order around it. */
+  | { readonly panel: readonly string[] };
 
 /** A load that is to be put, as an edit takes it. */
 export type PhrasedLoad = Readonly<Record<string, unknown>> & { readonly case: string; readonly type: string };
@@ -21,6 +27,7 @@ const MOST = 500;
 /** The loads that a phrase means at a place; refused with a reason where it cannot act there. */
 export function loadsOfPhrase(phrase: LoadPhrase, target: PhraseTarget, model: Model, caseId: string): MadeLoads {
   const entry = (load: Record<string, unknown> & { type: string }): PhrasedLoad => ({ case: caseId, ...load });
+  if ('panel' in target) return onPanel(phrase, target.panel, model, entry);
   if ('node' in target) return onNode(phrase, target.node, model, entry);
   if ('run' in target) return along(phrase, target.run, model, entry);
   return onMember(phrase, target.member, target.at ?? 0.5, model, entry);
@@ -30,14 +37,23 @@ type Entry = (load: Record<string, unknown> & { type: string }) => PhrasedLoad;
 const made = (...loads: PhrasedLoad[]): MadeLoads => ({ ok: true, loads });
 const refused = (reason: string): MadeLoads => ({ ok: false, reason });
 
-/** Whether a phrase acts on nodes, on members, or on either. */
-export const actsOn = ({ kind, stations }: LoadPhrase): 'node' | 'member' | 'either' =>
-  kind === 'settlement' ? 'node' : kind === 'line' || kind === 'temperature' || kind === 'fit' || stations ? 'member' : 'either';
+/** Whether a phrase acts on nodes, on members, on either, or on panels between members. */
+export const actsOn = ({ kind, stations, width }: LoadPhrase): 'node' | 'member' | 'either' | 'panel' =>
+  kind === 'area' && width === undefined
+    ? 'panel'
+    : kind === 'area'
+      ? 'member'
+      : kind === 'settlement'
+        ? 'node'
+        : kind === 'line' || kind === 'temperature' || kind === 'fit' || stations
+          ? 'member'
+          : 'either';
 
 function onNode({ kind, from, direction, stations }: LoadPhrase, node: string, model: Model, entry: Entry): MadeLoads {
   if (stations) return refused('a place along a member does not go with a node');
   if (kind === 'force') return made(entry({ type: 'node', node, ...components('f', times(direction, from)) }));
   if (kind === 'couple') return made(entry({ type: 'node', node, ...components('m', times(direction, from)) }));
+  if (kind === 'area') return refused('a pressure acts on panels and members: point at one');
   if (kind !== 'settlement') return refused('it acts on members: point at one');
   const support = model.supports.find((one) => one.node === node);
   const moves = components('u', times(direction, from));
@@ -46,8 +62,40 @@ function onNode({ kind, from, direction, stations }: LoadPhrase, node: string, m
   return made(entry({ type: 'settlement', node, ...moves }));
 }
 
+const DIRECTIONS = { member: 'down', plan: 'plan', across: 'normal' } as const;
+
+/** What of a pressure is told by its phrase alone. */
+const pressureOf = ({ from, direction, measured, spread }: LoadPhrase, sense: number): Record<string, unknown> => ({
+  pressure: from * (measured === 'across' ? sense : -Math.sign(direction[1])),
+  ...(measured !== 'member' && { direction: DIRECTIONS[measured] }),
+  ...(spread && { spread }),
+});
+
+function onPanel(phrase: LoadPhrase, corners: readonly string[], model: Model, entry: Entry): MadeLoads {
+  if (phrase.kind !== 'area') return refused('only a pressure is put on a panel');
+  if (phrase.width !== undefined) return refused('over a width it acts on members: point at one');
+  try {
+    const { normal } = panelOf(corners, barsOf(model));
+    const pressed = normal[1] > 1e-9 ? times(normal, -1) : normal;
+    return made(entry({ type: 'area', nodes: corners, ...pressureOf(phrase, Math.sign(dot(phrase.direction, pressed)) || 1) }));
+  } catch (trouble) {
+    if (trouble instanceof PanelTrouble) return refused(trouble.message);
+    throw trouble;
+  }
+}
+
+/** A pressure on members, from a width: square to a member it presses from above. */
+function onWidth(phrase: LoadPhrase, members: readonly string[], model: Model, entry: Entry): MadeLoads {
+  if (phrase.width === undefined)
+    return refused('it acts on a panel: point into one, or say “over 5 m” for the width that members carry');
+  const shape = shapeOf(model, members[0]!);
+  const down = shape ? -dot(phrase.direction, [shape.axes[3]!, shape.axes[4]!, shape.axes[5]!]) : 1;
+  return made(entry({ type: 'area', members, width: phrase.width, ...pressureOf(phrase, Math.sign(down) || 1) }));
+}
+
 function onMember(phrase: LoadPhrase, member: string, at: number, model: Model, entry: Entry): MadeLoads {
   const { kind, from, to, direction, measured, span } = phrase;
+  if (kind === 'area') return onWidth(phrase, [member], model, entry);
   if (kind === 'temperature') return made(entry({ type: 'thermal', member, uniform: from }));
   if (kind === 'fit') return made(entry({ type: 'strain', member, elongation: from }));
   if (kind === 'settlement') return refused('a settlement moves a support: point at its node');
@@ -98,6 +146,10 @@ function placesAlong(
 
 function along(phrase: LoadPhrase, ids: readonly string[], model: Model, entry: Entry): MadeLoads {
   const { kind, from, to, measured, span } = phrase;
+  if (kind === 'area') {
+    const run = runOf(model, ids);
+    return run ? onWidth(phrase, run, model, entry) : refused('the members do not follow each other');
+  }
   if (kind !== 'line') return refused('only a load per length is put along a run of members');
   if (span) return refused('along a run a load acts from its beginning to its end');
   const members = runOf(model, ids);

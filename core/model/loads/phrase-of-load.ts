@@ -2,6 +2,9 @@ import type { Load, Model } from '../model';
 import { dot, size, times, type Point } from '../point';
 import { WAYS, type LoadPhrase, type Measured } from './phrase';
 import { shapeOf } from './phrase-loads';
+import type { AreaLoad } from './area/area';
+import { panelOf } from './area/panel';
+import { barsOf } from './bars';
 import type { Intensity } from './primitive';
 
 /**
@@ -13,6 +16,8 @@ export function phraseOfLoad(load: Load, model: Model): LoadPhrase | undefined {
     case 'line':
     case 'chain':
       return lineOf(load, model);
+    case 'area':
+      return pressureOf(load, model);
     case 'node':
       return concentrated(load, model.space, undefined);
     case 'point': {
@@ -35,6 +40,35 @@ export function phraseOfLoad(load: Load, model: Model): LoadPhrase | undefined {
       return moved && { ...plain('settlement', moved.size), direction: moved.direction };
     }
   }
+}
+
+/** Who carries it and what is left out has no words. */
+function pressureOf(
+  { pressure, direction = 'down', spread, width, members, nodes, to, openings }: AreaLoad,
+  model: Model,
+): LoadPhrase | undefined {
+  if ((to && to.length > 0) || openings) return undefined;
+  const measured: Measured = direction === 'down' ? 'member' : direction === 'plan' ? 'plan' : 'across';
+  const way = measured === 'across' ? pressedWay(nodes, members, model) : WAYS.down!;
+  if (!way) return undefined;
+  return {
+    ...{ kind: 'area', from: pressure, to: pressure, direction: way, measured },
+    ...(spread === 'oneWay' && { spread }),
+    ...(width !== undefined && members && { width }),
+  };
+}
+
+/** The direction with a word that is nearest to the one in which a panel, or a member, is pressed. */
+function pressedWay(
+  nodes: readonly string[] | undefined,
+  members: readonly string[] | undefined,
+  model: Model,
+): Point | undefined {
+  const axes = members?.[0] === undefined ? undefined : shapeOf(model, members[0])?.axes;
+  const normal = nodes ? panelOf(nodes, barsOf(model)).normal : axes && ([axes[3]!, axes[4]!, axes[5]!] as const);
+  if (!normal) return undefined;
+  const pressed = nodes && normal[1] <= 1e-9 ? normal : times(normal, -1);
+  return Object.values(WAYS).toSorted((a, b) => dot(b, pressed) - dot(a, pressed))[0];
 }
 
 const plain = (kind: LoadPhrase['kind'], amount: number): LoadPhrase => ({

@@ -22,7 +22,9 @@ export function phraseWords(phrase: LoadPhrase, display: DisplayUnits, digits = 
   return [
     sizes,
     wayWords(phrase, isTurned ? 'turned' : 'as it is', digits),
-    kind === 'line' ? MEASURED[phrase.measured] : '',
+    kind === 'line' || kind === 'area' ? MEASURED[phrase.measured] : '',
+    phrase.spread ? 'one way' : '',
+    phrase.width === undefined ? '' : `over ${length(phrase.width)}`,
     ...places,
   ]
     .filter(Boolean)

@@ -38,6 +38,8 @@ describe('a load as it is said', () => {
     ['4 kN at 1.2 m', { stations: { lengths: [1.2] }, direction: [0, -1, 0] }],
     ['15 kN·m clockwise', { kind: 'couple', from: -15e3, direction: [0, 0, 1] }],
     ['20 K colder', { kind: 'temperature', from: -20 }],
+    ['0.8 kN/m2 On Plan over 5 m', { kind: 'area', from: 800, direction: [0, -1, 0], measured: 'plan', width: 5 }],
+    ['2 kN/m² up across over 2*2.5', { kind: 'area', from: 2000, direction: [0, 1, 0], measured: 'across', width: 5 }],
     ['3 mm too long', { kind: 'fit', from: 0.003 }],
     ['1 MN down', { kind: 'force', from: 1e6 }],
     ['10 mm down', { kind: 'settlement', from: 0.01, direction: [0, -1, 0] }],
@@ -46,7 +48,7 @@ describe('a load as it is said', () => {
   test.each<[string, RegExp]>([
     ['', /size is missing/],
     ['down', /size is missing/],
-    ['8 MPa down', /no load: write a size in kN\/m, kN/],
+    ['8 m2 down', /no load: write a size in kN\/m, kN/],
     ['8 bananas down', /not a size: the unit “bananas” is not known/],
     ['8 kN/m clockwise', /not a size|“8 kN\/m” is not a size/],
     ['10 kN on plan', /does not go with a force/],
@@ -74,14 +76,16 @@ describe('a load as it is said', () => {
       fc.property(phrases, ({ kind, size, other, way, measured, sign, hasSpan }) => {
         const isLine = kind === 'line';
         const scale = kind === 'fit' || kind === 'settlement' ? 1e-6 : 1;
-        const hasWay = isLine || kind === 'force' || kind === 'settlement';
+        const hasWay = isLine || kind === 'force' || kind === 'settlement' || kind === 'area';
+        const isPressure = kind === 'area';
         const phrase: LoadPhrase = {
           kind,
           from: (hasWay ? 1 : sign) * size * scale,
           to: (hasWay ? 1 : sign) * (isLine ? other : size) * scale,
-          direction: kind === 'couple' ? [0, 0, 1] : hasWay ? way : [0, -1, 0],
-          measured: isLine ? (measured as LoadPhrase['measured']) : 'member',
+          direction: kind === 'couple' ? [0, 0, 1] : hasWay && !(isPressure && way[1] === 0) ? way : [0, -1, 0],
+          measured: isLine || isPressure ? (measured as LoadPhrase['measured']) : 'member',
           ...(isLine && hasSpan && { span: [1, 2.5] as const }),
+          ...(isPressure && (hasSpan ? { spread: 'oneWay' as const } : { width: 3.25 })),
         };
         const again = said(phraseWords(phrase, defaultDisplay, ALL_DIGITS), 'space');
         expect(again).toMatchObject({ ...phrase, from: near(phrase.from), to: near(phrase.to) });
@@ -112,6 +116,11 @@ describe('the loads that it means', () => {
     ['20 K', { member: 'r' }, [{ type: 'thermal', uniform: 20 }]],
     ['3 mm too short', { member: 'r' }, [{ type: 'strain', elongation: -0.003 }]],
     ['10 mm down', { node: '1' }, [{ type: 'settlement', node: '1', uy: -0.01 }]],
+    ['2 kN/m2 over 5 m', { member: 'r' }, [{ type: 'area', members: ['r'], width: 5, pressure: 2e3 }]],
+    // The wind from the left presses a column, the one from the right sucks at it: its y stands to the left.
+    ['0.5 kN/m2 right across over 4 m', { member: 'c' }, [{ direction: 'normal', pressure: 500 }]],
+    ['0.5 kN/m2 left across over 4 m', { member: 'c' }, [{ direction: 'normal', pressure: -500 }]],
+    ['1 kN/m2 up over 4 m', { run: ['s', 'r'] }, [{ type: 'area', members: ['r', 's'], pressure: -1e3 }]],
     ['6 to 2 kN/m', { run: ['s', 'r'] }, [{ type: 'chain', members: ['r', 's'], from: { wy: -6e3 }, to: { wy: -2e3 } }]],
   ])('%s', (text, target, wanted) => {
     const found = made(text, target);
@@ -129,6 +138,8 @@ describe('the loads that it means', () => {
     ['7 kN at the middle', { member: 'r' }],
     ['5 kN·m clockwise', { node: '3' }],
     ['20 K colder', { member: 'r' }],
+    ['0.8 kN/m2 down on plan over 5 m', { member: 'r' }],
+    ['0.5 kN/m2 right across over 4 m', { member: 'c' }],
     ['3 mm too long', { member: 'r' }],
     ['10 mm down', { node: '1' }],
   ])('%s is what its load is called', (text, target) => {
@@ -155,6 +166,7 @@ describe('the loads that it means', () => {
 
   test.each<[string, PhraseTarget, RegExp]>([
     ['8 kN/m', { node: '2' }, /acts on members/],
+    ['2 kN/m2 over 5 m', { node: '2' }, /acts on panels and members/],
     ['10 mm down', { node: '2' }, /not held that way/],
     ['10 mm down', { member: 'r' }, /point at its node/],
     ['3 kN/m between 1 m and 9 m', { member: 'r' }, /ends at 6 m/],
@@ -165,4 +177,35 @@ describe('the loads that it means', () => {
   ])('%s on %p is refused with a reason', (text, target, reason) =>
     expect(made(text, target)).toMatchObject({ ok: false, reason: expect.stringMatching(reason) }),
   );
+});
+
+describe('a pressure on a panel in space', () => {
+  const bay = sketch({
+    nodes: [['1', 0, 3, 0], ['2', 6, 3, 0], ['3', 6, 3, 4], ['4', 0, 3, 4], ['5', 0, 0, 0], ['6', 6, 0, 0]],
+    members: [['a', '1', '2'], ['b', '2', '3'], ['c', '3', '4'], ['d', '4', '1'], ['e', '1', '5'], ['f', '5', '6'], ['g', '6', '2']],
+    supports: [],
+  }); // prettier-ignore
+  const [floor, wall] = [['1', '2', '3', '4'], ['1', '5', '6', '2']]; // prettier-ignore
+  const put = (text: string, panel: string[]) => loadsOfPhrase(said(text, 'space'), { panel }, bay, 'Q');
+
+  test('is said by size and direction, and carried one way where that is said', () => {
+    expect(put('5 kN/m2', floor)).toMatchObject({ loads: [{ type: 'area', nodes: floor, pressure: 5e3 }] });
+    expect(put('5 kN/m2 up one way', floor)).toMatchObject({ loads: [{ pressure: -5e3, spread: 'oneWay' }] });
+    // The corners of the wall run so that its normal points to the front.
+    expect(put('1 kN/m2 forward across', wall)).toMatchObject({ loads: [{ direction: 'normal', pressure: 1e3 }] });
+    expect(put('1 kN/m2 back across', wall)).toMatchObject({ loads: [{ direction: 'normal', pressure: -1e3 }] });
+    expect(put('2 kN/m', floor)).toMatchObject({ ok: false, reason: expect.stringMatching(/only a pressure/) });
+    expect(put('1 kN/m2 over 3 m', floor)).toMatchObject({ ok: false, reason: expect.stringMatching(/acts on members/) });
+    expect(put('1 kN/m2', ['1', '2', '6'])).toMatchObject({ ok: true });
+    expect(put('1 kN/m2', ['1', '2'])).toMatchObject({ ok: false, reason: expect.stringMatching(/three corners/) });
+  });
+
+  test.each([['5 kN/m2 down one way', floor], ['1 kN/m2 forward across', wall], ['0.6 kN/m2 down on plan', floor]] as const)(
+    '%s is what its load is called', (text, panel) => {
+      const found = put(text, [...panel]);
+      if (!found.ok) throw new Error(found.reason);
+      const phrase = phraseOfLoad({ id: '1', ...found.loads[0]! } as unknown as Load, bay)!;
+      expect(phraseWords(phrase, defaultDisplay)).toBe(phraseWords(said(text, 'space'), defaultDisplay));
+      expect(loadsOfPhrase(phrase, { panel }, bay, 'Q')).toMatchObject({ loads: [found.loads[0]!] });
+    }); // prettier-ignore
 });

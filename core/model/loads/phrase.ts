@@ -1,12 +1,12 @@
-import { unitOf, type DisplayUnits } from '../../quantities/display';
+import { pressureUnit, unitOf, type DisplayUnits } from '../../quantities/display';
 import { dimensions, type DimensionName } from '../../quantities/dimension';
 import { parseQuantity } from '../../quantities/parse';
 import { cosineAndSine } from '../local-axes';
 import type { Model } from '../model';
 import type { Point } from '../point';
 
-/** What a phrase can put on a structure, told by the unit of its size: kN/m, kN, kN·m, K and mm. */
-export const phraseKinds = ['line', 'force', 'couple', 'temperature', 'fit', 'settlement'] as const;
+/** What a phrase can put on a structure, told by the unit of its size: kN/m, kN, kN·m, kN/m², K and mm. */
+export const phraseKinds = ['line', 'force', 'couple', 'area', 'temperature', 'fit', 'settlement'] as const;
 export type PhraseKind = (typeof phraseKinds)[number];
 
 /** On what an intensity is measured: along the member, on plan, or square to the member. */
@@ -32,6 +32,9 @@ export interface LoadPhrase {
   /** Metres from the member's start between which a line load acts; the whole member where it is left out. */
   readonly span?: readonly [number, number];
   readonly stations?: Stations;
+  /** Of a pressure: only to the members that carry it one way, and the width from which members of a line get it (metres). */
+  readonly spread?: 'oneWay';
+  readonly width?: number;
 }
 
 export type ReadPhrase = { readonly ok: true; readonly phrase: LoadPhrase } | { readonly ok: false; readonly reason: string };
@@ -57,6 +60,7 @@ const DIMENSION: Readonly<Record<PhraseKind, DimensionName>> = {
   line: 'intensity',
   force: 'force',
   couple: 'moment',
+  area: 'stress',
   temperature: 'temperature',
   fit: 'length',
   settlement: 'length',
@@ -64,14 +68,20 @@ const DIMENSION: Readonly<Record<PhraseKind, DimensionName>> = {
 
 /** The unit in which a project shows the size of a kind. */
 export const unitOfKind = (kind: PhraseKind, display: DisplayUnits): string =>
-  kind === 'fit' || kind === 'settlement' ? display.deflection : kind === 'temperature' ? 'K' : unitOf(DIMENSION[kind], display);
+  kind === 'fit' || kind === 'settlement'
+    ? display.deflection
+    : kind === 'temperature'
+      ? 'K'
+      : kind === 'area'
+        ? pressureUnit(display)
+        : unitOf(DIMENSION[kind], display);
 
 class PhraseFault extends Error {}
 
 /**
  * Reads a load as it is said: `8 kN/m down`, `8 to 4 kN/m down on plan between 1 m and 3 m`, `12 kN at 30` (degrees from the right,
  * anticlockwise), `5 kN/m2 * 3.6 m down`, `10 kN down at thirds`, `4 kN down every 1.2 m`, `15 kN·m clockwise`, `20 K warmer`,
- * `3 mm too long`, `10 mm down`. Without a direction loads act down. The unit tells what it is; a bare number is what `bare` says.
+ * `3 mm too long`, `10 mm down`, `5 kN/m2 down one way`, `0.8 kN/m2 down on plan over 5 m`. Without a direction loads act down. The unit tells what it is; a bare number is what `bare` says.
  */
 export function readLoadPhrase(text: string, setting: PhraseSetting): ReadPhrase {
   try {
@@ -93,6 +103,8 @@ interface Said {
   measured?: Measured;
   span?: readonly [number, number];
   stations?: Stations;
+  spread?: 'oneWay';
+  width?: number;
 }
 
 const AXES: Readonly<Record<string, Point>> = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };
@@ -117,8 +129,14 @@ function read(text: string, setting: PhraseSetting): LoadPhrase {
     if (said.span[0] >= said.span[1])
       throw new PhraseFault('between a place and one further on: the first is not before the second');
   });
+  take(/\bone way\b/, () => (said.spread = 'oneWay'));
+  take(/\btwo ways?\b/, () => undefined);
+  take(
+    /\bover (.+?)(?= (?:down|up|left|right|forward|back|on|across|square)\b| $)/,
+    (width) => (said.width = positive(length(width!))),
+  );
   take(/\bon plan\b/, () => (said.measured = 'plan'));
-  take(/\b(?:across|square to (?:it|the member))\b/, () => (said.measured = 'across'));
+  take(/\b(?:across|square to (?:it|the member|the panel))\b/, () => (said.measured = 'across'));
   take(/\balong the member\b/, () => (said.measured = 'member'));
   take(
     /\bevery (.+?)(?= (?:down|up|left|right|forward|back)\b| $)/,
@@ -156,7 +174,7 @@ function read(text: string, setting: PhraseSetting): LoadPhrase {
 /** Words in small letters; units keep theirs, since MN is not mN. */
 const lowered = (text: string): string =>
   text.replace(
-    /\b(?:Down|Up|Left|Right|Forward|Front|Back|To|The|At|On|Plan|Across|Between|And|Every|Clockwise|Anticlockwise|Warmer|Colder|Too|Long|Short|About|Square|It|Member|Along|Middle|Thirds|Quarters|From)\b/g,
+    /\b(?:Down|Up|Left|Right|Forward|Front|Back|To|The|At|On|Plan|Across|Between|And|Every|Clockwise|Anticlockwise|Warmer|Colder|Too|Long|Short|About|Square|It|Member|Along|Middle|Thirds|Quarters|From|One|Two|Way|Ways|Over|Panel)\b/g,
     (word) => word.toLowerCase(),
   );
 
@@ -205,7 +223,7 @@ const KIND_OF_SENSE: Readonly<Record<NonNullable<Said['sense']>, PhraseKind>> = 
 
 function kindOf(size: string, { sense }: Said, { bare }: PhraseSetting): PhraseKind {
   if (sense) return KIND_OF_SENSE[sense];
-  const found = (['line', 'force', 'couple', 'temperature', 'settlement'] as const).find(
+  const found = (['line', 'force', 'couple', 'area', 'temperature', 'settlement'] as const).find(
     (kind) => parseQuantity(size, DIMENSION[kind]).ok,
   );
   if (found) return found;
@@ -214,20 +232,31 @@ function kindOf(size: string, { sense }: Said, { bare }: PhraseSetting): PhraseK
   const names = (Object.keys(dimensions) as DimensionName[]).filter((name) => parseQuantity(size, name).ok);
   throw new PhraseFault(
     names.length > 0
-      ? `“${size.trim()}” is no load: write a size in kN/m, kN, kN·m, K or mm`
+      ? `“${size.trim()}” is no load: write a size in kN/m, kN, kN·m, kN/m², K or mm`
       : `“${size.trim()}” is not a size: ${plain.reason}`,
   );
 }
 
 /** Words that do not go with the kind are refused: nothing that is said is passed over. */
-function check(kind: PhraseKind, { direction, sense, axis, measured, span, stations }: Said, { space }: PhraseSetting): void {
+function check(
+  kind: PhraseKind,
+  { direction, sense, axis, measured, span, stations, spread, width }: Said,
+  { space }: PhraseSetting,
+): void {
   const isOnly = (what: string, kinds: readonly PhraseKind[]): void => {
     if (!kinds.includes(kind)) throw new PhraseFault(`${what} does not go with ${KIND_WORDS[kind]}`);
   };
-  if (direction) isOnly('a direction', ['line', 'force', 'settlement']);
+  if (direction) isOnly('a direction', ['line', 'force', 'settlement', 'area']);
+  if (spread) isOnly('“one way”', ['area']);
+  if (width !== undefined) isOnly('“over” a width', ['area']);
+  if (spread && width !== undefined) throw new PhraseFault('over a width a line of members carries it: there is no other way');
+  if (kind === 'area' && space === 'plane' && width === undefined)
+    throw new PhraseFault('in the plane say the width that it comes from: “2 kN/m2 down over 5 m”');
+  if (kind === 'area' && measured !== 'across' && direction && direction[1] === 0)
+    throw new PhraseFault('a pressure acts down or up, or across its panel');
   if (sense) isOnly(`“${sense}”`, [KIND_OF_SENSE[sense]]);
   if (axis) isOnly('“about”', ['couple']);
-  if (measured) isOnly('“on plan”, “across” or “along the member”', ['line']);
+  if (measured) isOnly('“on plan”, “across” or “along the member”', ['line', 'area']);
   if (span) isOnly('“between”', ['line']);
   if (stations) isOnly('a place on the member', ['force', 'couple']);
   if (space === 'plane' && direction && direction[2] !== 0) throw new PhraseFault('in the plane nothing acts forward or back');
@@ -238,6 +267,7 @@ export const KIND_WORDS: Readonly<Record<PhraseKind, string>> = {
   line: 'a load per length',
   force: 'a force',
   couple: 'a couple',
+  area: 'a pressure',
   temperature: 'a temperature change',
   fit: 'a lack of fit',
   settlement: 'a settlement',
@@ -247,7 +277,7 @@ function finished(
   kind: PhraseKind,
   from: number,
   to: number,
-  { direction, sense, axis, measured, span, stations }: Said,
+  { direction, sense, axis, measured, span, stations, spread, width }: Said,
 ): LoadPhrase {
   const isTurned = sense === 'clockwise' || sense === 'colder' || sense === 'too short';
   const sign = isTurned ? -1 : 1;
@@ -259,5 +289,7 @@ function finished(
     measured: measured ?? 'member',
     ...(span && { span }),
     ...(stations && { stations }),
+    ...(spread && { spread }),
+    ...(width !== undefined && { width }),
   };
 }

@@ -60,7 +60,7 @@ export function LoadInstrument({ sheet, caseId }: { readonly sheet: SheetControl
         }}
       />
       {SENSES[phrase.kind] ? <Senses load={load} /> : <Directions load={load} />}
-      {phrase.kind === 'line' && (
+      {(phrase.kind === 'line' || phrase.kind === 'area') && (
         <Instruments role="group" aria-label={PUT.measured}>
           {measures.map(({ id, picture, short, label }) => (
             <Instrument
@@ -73,6 +73,21 @@ export function LoadInstrument({ sheet, caseId }: { readonly sheet: SheetControl
             />
           ))}
         </Instruments>
+      )}
+      {phrase.kind === 'area' && phrase.width === undefined && (
+        <Ways
+          aria-label={PUT.spread}
+          selectionMode="single"
+          disallowEmptySelection
+          selectedKeys={[phrase.spread ?? 'twoWay']}
+          onSelectionChange={(keys) => {
+            const { spread: _, ...rest } = phrase;
+            say(keys.has('oneWay') ? { ...rest, spread: 'oneWay' } : rest);
+          }}
+        >
+          <ToggleButton id="twoWay">{PUT.twoWay}</ToggleButton>
+          <ToggleButton id="oneWay">{PUT.oneWay}</ToggleButton>
+        </Ways>
       )}
       <PutOnSelection sheet={sheet} phrase={phrase} caseId={caseId} />
     </Stack>

@@ -4,6 +4,8 @@ import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { LoadPhrase } from '@rigid-beam/core/model/loads/phrase';
 import { actsOn, loadsOfPhrase, type PhraseTarget } from '@rigid-beam/core/model/loads/phrase-loads';
 import { phraseWords } from '@rigid-beam/core/model/loads/phrase-words';
+import type { Model } from '@rigid-beam/core/model/model';
+import { ringsOf } from '@rigid-beam/core/model/panels';
 import { runOf } from '@rigid-beam/core/model/runs';
 import { chosenOf } from '../../session/chosen';
 import { useDisplay, useEditor, useEditorState, useModel } from '../../session/use-editor';
@@ -24,7 +26,10 @@ export function PutOnSelection({ sheet, phrase, caseId }: PutOnSelectionProps) {
   const display = useDisplay();
   const { nodes, members } = chosenOf(useEditorState((state) => state.selection));
   const on = actsOn(phrase);
-  const run = phrase.kind === 'line' && members.length > 1 ? runOf(model, members) : undefined;
+  const run =
+    (phrase.kind === 'line' || (phrase.kind === 'area' && on === 'member')) && members.length > 1
+      ? runOf(model, members)
+      : undefined;
   const put = (targets: readonly PhraseTarget[], label: string): void => {
     const intents: Intent[] = [];
     for (const target of targets) {
@@ -34,14 +39,27 @@ export function PutOnSelection({ sheet, phrase, caseId }: PutOnSelectionProps) {
     }
     if (editor.edit({ type: 'batch', intents, label })) sheet.takeSelect();
   };
+  const panel = on === 'panel' && nodes.length > 2 ? orderedPanel(nodes, model) : undefined;
   const words = phraseWords(phrase, display);
   const onMembers = (): void => put(members.map((member) => ({ member })), PUT.label(words, members.length, 'member')); // prettier-ignore
   const onNodes = (): void => put(nodes.map((node) => ({ node })), PUT.label(words, nodes.length, 'node')); // prettier-ignore
   return (
     <Row>
-      {on !== 'node' && members.length > 0 && <Button onPress={onMembers}>{PUT.members(members.length)}</Button>}
+      {panel && (
+        <Button onPress={() => put([{ panel }], PUT.label(words, panel.length, 'corner'))}>{PUT.panel(panel.join(', '))}</Button>
+      )}
+      {(on === 'member' || on === 'either') && members.length > 0 && (
+        <Button onPress={onMembers}>{PUT.members(members.length)}</Button>
+      )}
       {run && <Button onPress={() => put([{ run }], PUT.label(words, run.length, 'member'))}>{PUT.run(run.length)}</Button>}
-      {on !== 'member' && nodes.length > 0 && <Button onPress={onNodes}>{PUT.nodes(nodes.length)}</Button>}
+      {(on === 'node' || on === 'either') && nodes.length > 0 && <Button onPress={onNodes}>{PUT.nodes(nodes.length)}</Button>}
     </Row>
   );
+}
+
+/** The selected nodes as corners of a panel: as a ring of members has them, or in the order in which they were picked. */
+function orderedPanel(nodes: readonly string[], model: Model): readonly string[] {
+  const chosen = new Set(nodes);
+  const ring = ringsOf(model).find(({ corners }) => corners.length === chosen.size && corners.every((id) => chosen.has(id)));
+  return ring?.corners ?? nodes;
 }

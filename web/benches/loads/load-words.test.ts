@@ -9,7 +9,7 @@ describe('what the bench begins with', () => {
   test.each(unitSystems)('can be read as its own kind, $words', ({ units: display }) => {
     for (const kind of phraseKinds)
       for (const space of ['plane', 'space'] as const)
-        expect(readLoadPhrase(firstWords(kind, display), { display, space, bare: kind })).toMatchObject({
+        expect(readLoadPhrase(firstWords(kind, display, space), { display, space, bare: kind })).toMatchObject({
           ok: true,
           phrase: { kind },
         });

@@ -2,7 +2,7 @@ import { phraseKinds, WAYS, type LoadPhrase, type Measured, type PhraseKind } fr
 import { actsOn } from '@rigid-beam/core/model/loads/phrase-loads';
 import type { Model } from '@rigid-beam/core/model/model';
 import { dot, type Point } from '@rigid-beam/core/model/point';
-import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
+import { pressureUnit, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import type { PictureName } from '../../ui/pictures';
 
 /** A kind of load as an instrument: its picture and its name, in as little room as there is and in full. */
@@ -17,6 +17,7 @@ const KINDS: Readonly<Record<PhraseKind, Omit<LoadKind, 'id'>>> = {
   line: { picture: 'line', short: 'Line', text: 'Line load' },
   force: { picture: 'point', short: 'Force', text: 'Force' },
   couple: { picture: 'couple', short: 'Couple', text: 'Couple' },
+  area: { picture: 'area', short: 'Area', text: 'Pressure on an area' },
   temperature: { picture: 'warmth', short: 'Warmth', text: 'Temperature' },
   fit: { picture: 'fit', short: 'Misfit', text: 'Lack of fit' },
   settlement: { picture: 'settlement', short: 'Settles', text: 'Settlement of a support' },
@@ -24,11 +25,19 @@ const KINDS: Readonly<Record<PhraseKind, Omit<LoadKind, 'id'>>> = {
 export const loadKinds: readonly LoadKind[] = phraseKinds.map((id) => ({ id, ...KINDS[id] }));
 
 /** What is said of a kind before anything else was, in the units of the project. */
-export function firstWords(kind: PhraseKind, { deflection }: DisplayUnits): string {
+export function firstWords(kind: PhraseKind, display: DisplayUnits, space: Model['space']): string {
+  const { deflection } = display;
   const small = deflection === 'mm' ? '10 mm' : `0.1 ${deflection}`;
-  return { line: '10', force: '10', couple: '10', temperature: '20', fit: `${small} too long`, settlement: `${small} down` }[
-    kind
-  ];
+  const area = `2 ${pressureUnit(display)} down${space === 'plane' ? ` over 5 ${display.length}` : ''}`;
+  return {
+    line: '10',
+    force: '10',
+    couple: '10',
+    area,
+    temperature: '20',
+    fit: `${small} too long`,
+    settlement: `${small} down`,
+  }[kind];
 }
 
 /** Whether a phrase acts against its own direction or sense; and the same size the other way. */
@@ -91,7 +100,7 @@ export const measures: readonly {
 
 /** What happens to what is understood. */
 export const understoodWords = (phrase: LoadPhrase, words: string): string =>
-  `${words}, on ${{ node: 'nodes', member: 'members', either: 'nodes or members' }[actsOn(phrase)]}`;
+  `${words}, on ${{ node: 'nodes', member: 'members', either: 'nodes or members', panel: 'a panel between members' }[actsOn(phrase)]}`;
 
 export const PUT = {
   heading: 'Put on the structure',
@@ -103,6 +112,10 @@ export const PUT = {
   refused: (reason: string): string => `Nothing was put: ${reason}.`,
   nodes: (count: number): string => `Put it on the ${count === 1 ? 'selected node' : `${count} selected nodes`}`,
   members: (count: number): string => `Put it on the ${count === 1 ? 'selected member' : `${count} selected members`}`,
+  panel: (corners: string): string => `Put it on the panel ${corners}`,
   run: (count: number): string => `Put it along the run of ${count} as one`,
+  spread: 'Carried',
+  twoWay: 'two ways',
+  oneWay: 'one way',
   label: (words: string, count: number, what: string): string => `Put ${words} on ${count} ${what}${count === 1 ? '' : 's'}`,
 };

@@ -24,7 +24,7 @@ export function useLoadInHand(sheet: SheetController, caseId: string): SaidLoad 
   const [said, setSaid] = useState<Partial<Record<PhraseKind, LoadPhrase>>>({});
   const read = (words: string, bare = kind): ReadPhrase => readLoadPhrase(words, { display, space, bare });
   const lastOf = (one: PhraseKind): LoadPhrase => {
-    const first = read(firstWords(one, display), one);
+    const first = read(firstWords(one, display, space), one);
     return said[one] ?? (first as Extract<ReadPhrase, { ok: true }>).phrase;
   };
   const phrase = lastOf(kind);

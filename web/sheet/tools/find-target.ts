@@ -1,15 +1,26 @@
+import { panelAt } from '@rigid-beam/drawing/panel-at';
 import { drawnMembers, drawnNodes } from '@rigid-beam/drawing/geometry';
 import type { SheetController } from '../controller';
 import type { ToolPointer } from './tool';
 
-/** What a tool acts on: a node, or a member at a ratio of its length. */
+/** What a tool acts on: a node, a member at a ratio of its length, or a panel between members. */
 export type Target =
-  { readonly kind: 'node'; readonly id: string } | { readonly kind: 'member'; readonly id: string; readonly at: number };
+  | { readonly kind: 'node'; readonly id: string }
+  | { readonly kind: 'member'; readonly id: string; readonly at: number }
+  | { readonly kind: 'panel'; readonly id: string; readonly corners: readonly string[] };
 
 /** The nearest thing within reach of the pointer; of both kinds a node goes first. */
-export function findTarget(sheet: SheetController, event: ToolPointer, on: 'node' | 'member' | 'either'): Target | undefined {
+export function findTarget(
+  sheet: SheetController,
+  event: ToolPointer,
+  on: 'node' | 'member' | 'either' | 'panel',
+): Target | undefined {
   const { model } = sheet.editor.state;
   const { x, y } = sheet.view.world(event.x, event.y);
+  if (on === 'panel') {
+    const ring = panelAt(model, sheet.view.seen().projection, x, y);
+    return ring && { kind: 'panel', id: ring.corners.join(', '), corners: ring.corners };
+  }
   const reach = (event.type === 'touch' ? 24 : 14) / sheet.view.camera.scale;
   if (on !== 'member') {
     const nodes = [...drawnNodes(model, sheet.view.seen()).values()];

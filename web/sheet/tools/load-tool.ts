@@ -50,7 +50,7 @@ export class LoadTool implements Tool {
   get hint(): string {
     const { phrase, caseId } = this.inHand();
     const display = { ...defaultDisplay, ...this.sheet.editor.state.model.display };
-    const on = { node: 'node', member: 'member', either: WORDS.nodeOrMember }[actsOn(phrase)];
+    const on = { node: 'node', member: 'member', either: WORDS.nodeOrMember, panel: WORDS.panel }[actsOn(phrase)];
     const made = this.pointed && this.made(this.pointed);
     if (made && !made.ok) return WORDS.notThere(made.reason);
     const turns = phrase.kind === 'temperature' || phrase.kind === 'fit' ? '' : WORDS.tabTurnsIt;
@@ -100,7 +100,12 @@ export class LoadTool implements Tool {
   /** What the load becomes on a target. */
   private made(target: Target): MadeLoads | undefined {
     const { model } = this.sheet.editor.state;
-    const where = target.kind === 'node' ? { node: target.id } : { member: target.id, at: Math.round(target.at * PARTS) / PARTS };
+    const where =
+      target.kind === 'panel'
+        ? { panel: target.corners }
+        : target.kind === 'node'
+          ? { node: target.id }
+          : { member: target.id, at: Math.round(target.at * PARTS) / PARTS };
     return loadsOfPhrase(this.inHand().phrase, where, model, this.inHand().caseId);
   }
 
@@ -113,8 +118,14 @@ export class LoadTool implements Tool {
     this.sheet.editor.edit(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label }, label);
   }
 
-  private mark({ kind, id }: Target, model: Model): Item[] {
+  private mark(target: Target, model: Model): Item[] {
     const seen = this.sheet.view.seen();
+    const { kind, id } = target;
+    if (target.kind === 'panel') {
+      const places = drawnNodes(model, seen);
+      const corners = target.corners.flatMap((corner) => places.get(corner) ?? []);
+      return [worldPath(corners.flatMap(({ x, y }) => [x, y]), { closed: true, fill: 'selection', opacity: 0.18 })]; // prettier-ignore
+    }
     if (kind === 'node') {
       const node = drawnNodes(model, seen).get(id);
       return node ? [symbolPath(node.x, node.y, circle(9), { closed: true, stroke: 'selection', width: 2 })] : [];
@@ -127,7 +138,8 @@ export class LoadTool implements Tool {
 
   /** The true arrows on the true member, before anything is put. */
   private shown(loads: readonly Load[], { kind, id }: Target, model: Model): Item[] {
-    const members = kind === 'member' ? model.members.filter((one) => one.id === id) : [];
+    // A panel is carried by members that it has to find.
+    const members = kind === 'panel' ? model.members : kind === 'member' ? model.members.filter((one) => one.id === id) : [];
     const ends = new Set(kind === 'node' ? [id] : members.flatMap(({ start, end }) => [start, end]));
     const part: Model = {
       ...model,
