@@ -33,6 +33,9 @@ export function sheetItems(model: Model, solution: Solution | undefined, view: V
     ...(view.dimensions === 'none' ? [] : dimensionItems(model, view)),
     ...(view.dimensions === 'plain' ? placeItems(model, view) : []),
     ...(view.sections ? sectionItems(model, view) : []),
+    ...(view.otherLoads
+      ? loadItems(model, otherCases(model, actingFactors(model, shown, view.outcome)), { ...view, loads: 'faint' })
+      : []),
     ...(view.loads === 'none' ? [] : loadItems(model, actingFactors(model, shown, view.outcome), view)),
     ...(shown && view.resultant ? resultantItems(model, shown, view) : []),
     ...diagram,
@@ -42,6 +45,9 @@ export function sheetItems(model: Model, solution: Solution | undefined, view: V
     ...(shown && view.reactions ? reactionItems(model, shown, view.outcome, view) : []),
   ];
 }
+
+const otherCases = ({ cases }: Model, acting: ReadonlyMap<string, number>): ReadonlyMap<string, number> =>
+  new Map(cases.flatMap(({ id }) => (acting.get(id) ? [] : [[id, 1]])));
 
 interface DiagramParts {
   readonly bars: ReadonlyMap<number, Bar> | undefined;

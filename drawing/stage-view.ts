@@ -12,6 +12,7 @@ export const switchNames = [
   'sections',
   'localAxes',
   'solids',
+  'otherLoads',
 ] as const;
 export type SwitchName = (typeof switchNames)[number];
 export type Switches = Readonly<Partial<Record<SwitchName, boolean>>>;
@@ -54,6 +55,7 @@ type StagePart = Pick<
   | 'sections'
   | 'localAxes'
   | 'solids'
+  | 'otherLoads'
 >;
 
 /** The part of a view that a stage decides. Whether a diagram is drawn is told by `isOn`: which one, is the user's choice. */
@@ -73,5 +75,6 @@ export function viewOfStage(stage: string, switches: Switches): StagePart {
     sections: shown('sections'),
     localAxes: shown('localAxes'),
     solids: shown('solids'),
+    otherLoads: shown('otherLoads'),
   };
 }

@@ -46,6 +46,8 @@ export interface View extends Seen {
   readonly localAxes: boolean;
   /** Members stand there as bodies, which are painted under the lines. */
   readonly solids: boolean;
+  /** Loads of other cases, faintly behind those that act. */
+  readonly otherLoads: boolean;
   readonly selection: readonly Subject[];
   /** A member that is pointed at: all its values are written. */
   readonly pointed: string | undefined;
@@ -78,6 +80,7 @@ export const plainView: View = {
   sections: false,
   localAxes: false,
   solids: false,
+  otherLoads: false,
   selection: [],
   pointed: undefined,
   scale: 1,

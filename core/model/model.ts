@@ -237,7 +237,7 @@ export const REFERENCE = 1e-4;
 
 export const STANDARD_GRAVITY = 9.80665;
 
-/** A new plane model with nothing in it but one steel-like material, one section and one permanent case. */
+/** A new plane model with nothing in it but one steel-like material, one section, a permanent case with self weight and an imposed one. */
 export function emptyModel(title: string): Model {
   return {
     format: 'rigid-beam/model',
@@ -249,7 +249,10 @@ export function emptyModel(title: string): Model {
     nodes: [],
     members: [],
     supports: [],
-    cases: [{ id: 'G', title: 'Permanent', category: 'permanent', selfWeight: 1 }],
+    cases: [
+      { id: 'G', title: 'Permanent', category: 'permanent', selfWeight: 1 },
+      { id: 'Q', title: 'Imposed', category: 'imposed' },
+    ],
     loads: [],
     combinations: [],
   };

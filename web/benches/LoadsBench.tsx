@@ -1,18 +1,24 @@
 'use client';
 
+import { useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { freeName } from '@rigid-beam/core/model/edits/next-id';
 import { phraseOfLoad } from '@rigid-beam/core/model/loads/phrase-of-load';
 import { phraseWords } from '@rigid-beam/core/model/loads/phrase-words';
-import { categories, type Load, type LoadCase, type Model } from '@rigid-beam/core/model/model';
+import { categories, STANDARD_GRAVITY, type Load, type LoadCase, type Model } from '@rigid-beam/core/model/model';
+import { copyCase } from '@rigid-beam/core/model/edits/copy-case';
 import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
+import { showQuantity } from '@rigid-beam/core/quantities/show';
+import { billOf, together } from '@rigid-beam/core/sections/bill';
 import { actingIndex } from '../session/editor-state';
 import { useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { loadWords, placeWords } from '../sheet/describe-items';
-import { Button, Columns, Hint, PanelSubtitle, TextButton, Row, Select, Stack } from '../ui/controls';
+import { Button, Columns, Hint, PanelSubtitle, TextButton, Row, Select, Stack, ToggleButton } from '../ui/controls';
 import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';
+import { CaseList } from './loads/CaseList';
+import { LoadChecks } from './loads/LoadChecks';
 import { LoadInstrument } from './loads/LoadInstrument';
 import { loadsBench as WORDS } from './words';
 
@@ -33,14 +39,10 @@ export function LoadsBench({ sheet }: { readonly sheet: SheetController }) {
   };
   return (
     <Stack>
+      <CaseList acting={acting?.id} />
       <Row>
-        <Select
-          label={WORDS.actingCase}
-          choices={model.cases.map(({ id, title }) => ({ id, text: title ? `${id} · ${title}` : id }))}
-          value={acting?.id ?? ''}
-          onChange={(id) => editor.go({ acting: id })}
-        />
         <Button onPress={newCase}>{WORDS.addACase}</Button>
+        <Button onPress={() => editor.show({ drawer: 'loads' })}>{WORDS.schedule}</Button>
       </Row>
       {acting && <LoadInstrument sheet={sheet} caseId={acting.id} />}
       {acting && (
@@ -58,6 +60,7 @@ export function LoadsBench({ sheet }: { readonly sheet: SheetController }) {
           </Lines>
         </>
       )}
+      <LoadChecks />
       {acting && <PanelSubtitle>{WORDS.cardOf(acting.id)}</PanelSubtitle>}
       {acting ? <CaseEditor key={acting.id} loadCase={acting} /> : <Hint>{WORDS.combinationActs}</Hint>}
     </Stack>
@@ -86,6 +89,17 @@ function CaseEditor({ loadCase }: { readonly loadCase: LoadCase }) {
     if (editor.edit({ type: 'put', list: 'cases', entry: { ...entry }, key: loadCase.id }) && entry.id !== loadCase.id)
       editor.go({ acting: entry.id });
   };
+  const display = useDisplay();
+  const model = useModel();
+  const { mass } = useMemo(() => together(billOf(model)), [model]);
+  const gravity = model.gravity ?? STANDARD_GRAVITY;
+  const weighs = (loadCase.selfWeight ?? 0) !== 0;
+  const [factor, setFactor] = useState(1);
+  const copy = (): void => {
+    const made = copyCase(model, loadCase.id, factor);
+    if (made && editor.edit({ type: 'batch', intents: made.intents, label: WORDS.copied(loadCase.id) }))
+      editor.go({ acting: made.id });
+  };
   return (
     <Stack>
       <Columns>
@@ -98,6 +112,11 @@ function CaseEditor({ loadCase }: { readonly loadCase: LoadCase }) {
           onCommit={(value) => put({ ...loadCase, selfWeight: value ?? 0 })}
         />
       </Columns>
+      <ToggleButton isSelected={weighs} onChange={(on) => put({ ...loadCase, selfWeight: on ? 1 : 0 })}>
+        {weighs && mass !== undefined
+          ? WORDS.weighs(showQuantity(mass * gravity * (loadCase.selfWeight ?? 0), display.force, 4))
+          : WORDS.countWeight}
+      </ToggleButton>
       <NameField label={WORDS.title} value={loadCase.title ?? ''} mayBeEmpty onCommit={(title) => put({ ...loadCase, title })} />
       <Row>
         <Select
@@ -109,6 +128,16 @@ function CaseEditor({ loadCase }: { readonly loadCase: LoadCase }) {
         <Button onPress={() => editor.edit({ type: 'remove', list: 'cases', keys: [loadCase.id] })}>
           {WORDS.remove(loadCase.id)}
         </Button>
+      </Row>
+      <Row>
+        <QuantityField
+          label={WORDS.copyFactor}
+          value={factor}
+          dimension="number"
+          unit=""
+          onCommit={(value) => value !== undefined && setFactor(value)}
+        />
+        <Button onPress={copy}>{WORDS.copy(loadCase.id)}</Button>
       </Row>
     </Stack>
   );

@@ -9,6 +9,7 @@ import { Button, Hint, PanelSubtitle, PlainButton, Row, Stack } from '../ui/cont
 import { Instrument, Instruments } from '../ui/Instrument';
 import type { PictureName } from '../ui/pictures';
 import { supportKindsOf, supportOf } from '@rigid-beam/core/model/support-kinds';
+import { SupportChecks } from './SupportChecks';
 import { supportsBench as WORDS } from './words';
 
 const PICTURES: Readonly<Record<string, PictureName>> = {
@@ -72,6 +73,7 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
         ))}
       </Instruments>
       <Hint>{WORDS.hint}</Hint>
+      <SupportChecks />
       <PanelSubtitle>{WORDS.inThisModel}</PanelSubtitle>
       {model.supports.length === 0 && <Hint>{WORDS.none}</Hint>}
       {model.supports.map((support) => (
@@ -87,6 +89,7 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
           </Button>
         </Row>
       ))}
+      {model.supports.length > 0 && <Button onPress={() => editor.show({ drawer: 'supports' })}>{WORDS.schedule}</Button>}
     </Stack>
   );
 }

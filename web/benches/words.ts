@@ -39,8 +39,13 @@ export const geometryBench = {
 
 export const loadsBench = {
   imposed: 'Imposed',
-  actingCase: 'Acting case',
   addACase: 'Add a case',
+  schedule: 'Schedule of loads',
+  countWeight: 'Count self weight here',
+  weighs: (force: string): string => `Self weight counts: ${force}`,
+  copyFactor: 'Copied times',
+  copy: (id: string): string => `Copy ${id}`,
+  copied: (id: string): string => `Copy case ${id}`,
   loadsOf: (id: string): string => `Loads of ${id}`,
   none: 'None yet. Choose a load above, then click where it acts.',
   cardOf: (id: string): string => `Case ${id}`,
@@ -50,6 +55,21 @@ export const loadsBench = {
   title: 'Title',
   kind: 'Kind',
   remove: (id: string): string => `Remove ${id}`,
+};
+
+export const caseList = {
+  cases: 'Load cases',
+  move: (id: string): string => `Move ${id}`,
+  holds: (count: number, weight: 'weighs' | 'weightless'): string =>
+    [weight === 'weighs' ? 'self weight' : '', count === 0 ? '' : count === 1 ? '1 load' : `${count} loads`]
+      .filter(Boolean)
+      .join(', '),
+};
+
+export const checks = {
+  title: 'Worth a look',
+  show: 'Show',
+  more: (count: number): string => `and ${count} more`,
 };
 
 export const resultsBench = {
@@ -83,6 +103,10 @@ export const supportsBench = {
   clickNodes: (kind: string): string => `Click the nodes to support: ${kind}. Escape ends.`,
   supportsToPlace: 'Supports to place',
   removed: (id: string): string => `support ${id}`,
+  schedule: 'Schedule of supports',
+  pulledUp: (node: string, force: string, acts: string): string =>
+    `The support of node ${node} is pulled up by ${force} in ${acts}.`,
+  carriesNothing: (node: string): string => `The support of node ${node} carries nothing in any case.`,
   hint: 'Springs, slopes and settlements are set on the node’s card: select a supported node.',
   inThisModel: 'In this model',
   none: 'Nothing holds the structure yet.',

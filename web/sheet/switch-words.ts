@@ -12,4 +12,5 @@ export const switchWords: Readonly<Record<SwitchName, string>> = {
   sections: 'Sections',
   localAxes: 'Local axes',
   solids: 'Solid bodies',
+  otherLoads: 'Loads of other cases',
 };

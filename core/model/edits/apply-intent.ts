@@ -97,6 +97,8 @@ function change(draft: Draft<Model>, intent: Exclude<Intent, { type: 'patch' }>)
       return stretch(draft, intent.axis, intent.beyond, intent.by, intent.what ?? 'beyond');
     case 'remove':
       return remove(draft, lists, intent.list, intent.keys);
+    case 'order':
+      return ordered(lists, intent.list, intent.keys);
     case 'set':
       return set(draft as unknown as Entry, intent.settings);
     case 'transform':
@@ -139,6 +141,16 @@ function batch(draft: Draft<Model>, intents: readonly Intent[]): Notice | undefi
     const refusal = change(draft, intent);
     if (refusal) return refusal;
   }
+  return undefined;
+}
+
+/** Puts entries of a list in another order; each of them once. */
+function ordered(lists: Lists, list: KeyedList, keys: readonly string[]): Notice | undefined {
+  const key = keyedLists[list];
+  const entries = new Map((lists[list] ?? []).map((entry) => [String(entry[key]), entry]));
+  const isWhole = keys.length === entries.size && new Set(keys).size === keys.length && keys.every((one) => entries.has(one));
+  if (!isWhole) return unfit('keys', `An order of ${list} names each of them once`, 'Name all of them');
+  lists[list] = keys.map((one) => entries.get(one)!);
   return undefined;
 }
 

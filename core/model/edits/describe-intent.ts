@@ -49,6 +49,7 @@ const labels: { readonly [T in Intent['type']]: (intent: Of<T>) => string } = {
   underlay: ({ change }) => (change === null ? 'Remove the underlay' : change.image ? 'Put an underlay' : 'Change the underlay'),
   batch: ({ label, intents: [first] }) => label ?? (first ? describeIntent(first) : 'Change nothing'),
   remove: ({ list, keys }) => (keys.length > 4 ? `Remove ${keys.length} ${list}` : `Remove ${words[list]} ${keys.join(', ')}`),
+  order: ({ list }) => `Change the order of the ${list}`,
   set: ({ settings }) => `Change ${Object.keys(settings).join(', ')}`,
   patch: () => 'Restore',
 };

@@ -67,6 +67,7 @@ export const intentArguments: { readonly [type in Intent['type']]: Arguments } =
   underlay: { change: { is: 'objectOrNull' } },
   batch: { intents: { is: 'edits' }, label: { is: 'words', optional: true } },
   remove: { list, keys: { is: 'keys' } },
+  order: { list, keys: { is: 'keys' } },
   set: { settings: { is: 'object' } },
   patch: { patches: { is: 'objects' } },
 };

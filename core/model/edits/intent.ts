@@ -47,5 +47,6 @@ export type Intent =
   | { readonly type: 'underlay'; readonly change: Partial<Underlay> | null }
   | { readonly type: 'batch'; readonly intents: readonly Intent[]; readonly label?: string }
   | { readonly type: 'remove'; readonly list: KeyedList; readonly keys: readonly string[] }
+  | { readonly type: 'order'; readonly list: KeyedList; readonly keys: readonly string[] }
   | { readonly type: 'set'; readonly settings: Settings }
   | { readonly type: 'patch'; readonly patches: readonly Patch[] };
