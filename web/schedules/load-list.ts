@@ -49,9 +49,10 @@ function targetOf(text: string, model: Model): PhraseTarget | string {
 
 /** The row with what its words mean; why they mean nothing. A row that is not complete yet means nothing either. */
 function remade(row: LoadRow, model: Model): LoadRow | string {
-  if (row.on === '' || row.say === '') return row;
+  if (row.on === '') return row;
   const target = targetOf(row.on, model);
   if (typeof target === 'string') return target;
+  if (row.say === '') return row;
   const read = readLoadPhrase(row.say, { display: displayOf(model), space: model.space, bare: 'line' });
   if (!read.ok) return WORDS.isNoLoad(row.say, read.reason);
   const made = loadsOfPhrase(read.phrase, target, model, row.case);

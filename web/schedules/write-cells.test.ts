@@ -108,4 +108,74 @@ describe('schedules', () => {
     [{ row: '1', column: 'id', text: '2' }, 'nodes', /already a node “2”/],
     [{ row: '1', column: 'colour', text: '2' }, 'nodes', /no column/],
   ])('%j in %s is refused whole', (cell, list, words) => expect(written([cell], list)).toMatch(words));
+
+  test('supports: each freedom a word or a stiffness; what is neither is refused', () => {
+    const columns = columnsOf(model, 'supports');
+    const shown = (id: string) => columns.map((column) => column.show(rowsOf(model, 'supports').find((row) => row.id === id)!));
+    expect(shown('1')).toEqual(['1', 'pinned', 'held', 'held', 'free', '0']);
+    const after = written(
+      [
+        { row: '2', column: 'uy', text: '30 MN/m3 * 0.5 m2' },
+        { row: '2', column: 'ux', text: 'held' },
+        { row: '1', column: 'rz', text: 'held' },
+        { row: '3', column: 'uy', text: 'free' },
+        { row: '3', column: 'ux', text: 'held' },
+      ],
+      'supports',
+    ) as Model;
+    expect(after.supports).toMatchObject([{ rz: 'fixed' }, { ux: 'fixed', uy: 15e6 }, { ux: 'fixed' }]);
+    expect(after.supports[2]).not.toHaveProperty('uy');
+    expect(written([{ row: '2', column: 'uy', text: 'loose' }], 'supports')).toMatch(
+      /“loose” is neither held, free nor a stiffness/,
+    );
+    expect(written([{ row: '2', column: 'uy', text: '-3' }], 'supports')).toMatch(/negative stiffness/);
+  });
+
+  test('loads: as they are said, with their totals; a table of them is pasted', () => {
+    const columns = columnsOf(model, 'loads');
+    expect(columns.map(({ title }) => title)).toEqual(['Load', 'Case', 'On', 'Says', 'Total X', 'Total Y']);
+    const table = readTable('Q1\tmember b\t8 to 2 kN/m down\nQ2\t4\t12 kN at 30\nQ1\tmembers b, c\t3 kN/m');
+    const after = written(
+      table.flatMap((line, added) =>
+        line.map((text, c): Cell => ({ row: undefined, added, column: ['case', 'on', 'say'][c]!, text })),
+      ),
+      'loads',
+    ) as Model;
+    const made = after.loads.slice(model.loads.length);
+    expect(made).toMatchObject([
+      { case: 'Q1', type: 'line', member: 'b', from: { wy: -8000 }, to: { wy: -2000 } },
+      { case: 'Q2', type: 'node', node: '4' },
+      { case: 'Q1', type: 'chain', members: ['b', 'c'] },
+    ]);
+    const total = columns.find(({ key }) => key === 'total1')!;
+    const rows = rowsOf(after, 'loads').slice(model.loads.length);
+    const shown = rows.map((row) =>
+      Number(
+        columnsOf(after, 'loads')
+          .find(({ key }) => key === 'total1')!
+          .show(row),
+      ),
+    );
+    expect(total.unit).toBe('kN');
+    expect(shown).toEqual([-24, 6, expect.closeTo(-3 * 6.3, 6)]);
+    expect(written([{ row: model.loads[0]!.id, column: 'say', text: '8 furlongs' }], 'loads')).toMatch(/is not put/);
+    expect(written([{ row: undefined, column: 'on', text: 'beam 7' }], 'loads')).toMatch(/“beam 7” is no place/);
+  });
+
+  test('members: how they are joined at their ends', () => {
+    const after = written(
+      [
+        { row: 'a', column: 'endJoint', text: 'hinged' },
+        { row: 'b', column: 'startJoint', text: 'Hinged' },
+      ],
+      'members',
+    ) as Model;
+    expect(after.members.slice(0, 2)).toMatchObject([
+      { releases: { end: { mz: 'free' } } },
+      { releases: { start: { mz: 'free' } } },
+    ]);
+    const shown = columnsOf(after, 'members').find(({ key }) => key === 'endJoint')!;
+    expect(rowsOf(after, 'members').map((row) => shown.show(row))).toEqual(['hinged', 'rigid', 'rigid']);
+    expect(written([{ row: 'a', column: 'endJoint', text: 'loose' }], 'members')).toMatch(/neither rigid nor hinged/);
+  });
 });
