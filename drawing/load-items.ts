@@ -1,6 +1,7 @@
 import { isCompound } from '@rigid-beam/core/model/loads/compound';
 import { expandLoads, handlesOf } from '@rigid-beam/core/model/loads/expand';
 import { sizeOf } from '@rigid-beam/core/model/loads/intensities';
+import { isNotional } from '@rigid-beam/core/model/loads/notional';
 import type { PrimitiveLoad } from '@rigid-beam/core/model/loads/primitive';
 import type { Load, Model } from '@rigid-beam/core/model/model';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
@@ -41,7 +42,7 @@ export function loadItems(model: Model, factors: ReadonlyMap<string, number>, vi
     // In a crowd a hint of what stands behind would not be seen.
     if (isHint && nearOf(load) < FRONT) return [];
     const subject: Subject = { kind: 'load', id: origin.id };
-    const said = isCompound(origin) || view.loads !== 'said' ? 'drawn' : 'said';
+    const said = isCompound(origin) || isNotional(origin) || view.loads !== 'said' ? 'drawn' : 'said';
     return [{ near: nearOf(load), items: itemsOf(context, load, subject, factor, said) }];
   });
   const items = isCrowded(model, view) ? inDepth(all) : all.flatMap((one) => one.items);

@@ -2,7 +2,7 @@ import type { Intent } from './edits/intent';
 import { isCompound } from './loads/compound';
 import { barsOf } from './loads/bars';
 import { partsOf } from './loads/expand';
-import { shapeOf } from './loads/phrase-loads';
+import { shapeOf } from './loads/member-shape';
 import type { LineLoad, PointLoad } from './loads/primitive';
 import type { Load, LoadCase, Model } from './model';
 import { times, type Point } from './point';
@@ -100,6 +100,8 @@ function sizeOf(load: Load): { readonly like: string; readonly size: number } {
       return { like: 'area', size: Math.abs(load.pressure) };
     case 'thermal':
       return { like: 'temperature', size: length(load.uniform, load.gradientY, load.gradientZ) };
+    case 'notional':
+      return { like: 'share', size: Math.abs(load.share) };
     case 'strain':
       return { like: 'misfit', size: Math.abs(load.elongation) };
     case 'settlement':

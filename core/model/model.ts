@@ -1,6 +1,7 @@
 import type { DisplayUnits } from '../quantities/display';
 import type { Freedom } from './freedoms';
 import type { CompoundLoad } from './loads/compound';
+import type { NotionalLoad } from './loads/notional';
 import type { PrimitiveLoad } from './loads/primitive';
 
 export { freedoms, type Freedom } from './freedoms';
@@ -209,7 +210,7 @@ export interface LoadCase {
   readonly selfWeight?: number;
 }
 
-export type Load = PrimitiveLoad | CompoundLoad;
+export type Load = PrimitiveLoad | CompoundLoad | NotionalLoad;
 
 export const limitStates = ['strength', 'service', 'other'] as const;
 export type LimitState = (typeof limitStates)[number];

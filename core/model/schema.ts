@@ -13,6 +13,7 @@ import {
   type Fields,
 } from './fields';
 import { compoundKinds } from './loads/compound';
+import { notionalFields } from './loads/notional';
 import { behaviours, categories, endFreedoms, freedoms, limitStates, shapeTypes } from './model';
 
 const isTranslation = (freedom: string): boolean => freedom.startsWith('u');
@@ -181,6 +182,7 @@ export const loadFields = ofLoads({
     gradientZ: quantity('gradient'),
   },
   strain: { member: id, elongation: needed('length') },
+  notional: notionalFields,
   ...Object.fromEntries(Object.values(compoundKinds).map(({ type, fields }) => [type, fields])),
 });
 

@@ -9,6 +9,7 @@ import type {
   StrainLoad,
   ThermalLoad,
 } from '../model/loads/primitive';
+import { isNotional, swayOf } from '../model/loads/notional';
 import type { Model } from '../model/model';
 import { NodalRows } from './nodal-table';
 import { LINE_WIDTH, LOAD_TABLES, POINT_WIDTH, STRAIN_WIDTH, type MemberLoadTable, type Structure } from './structure';
@@ -87,6 +88,24 @@ export function compileLoads(model: Model, frame: LoadFrame, weightOf: (m: numbe
       if (weight !== 0) lines.add(m, c, weightValues(frame, m, factor * weight), -1);
     }
   });
+  // The share of the weight itself; that of the other loads comes with these.
+  for (const load of model.loads) {
+    if (!isNotional(load)) continue;
+    const factor = load.share * (model.cases.find(({ id }) => id === load.of)?.selfWeight ?? 0);
+    if (factor === 0) continue;
+    const { axis, sense } = swayOf(load.direction);
+    for (let m = 0; m < frame.names.members.length; m++) {
+      const aside = factor * sense * weightOf(m);
+      if (aside === 0) continue;
+      const force: Vector = axis === 'x' ? [aside, 0, 0] : [0, 0, aside];
+      lines.add(
+        m,
+        caseIndex.get(load.case)!,
+        lineValues(frame, m, { a: 0, b: frame.lengths[m]!, from: force, to: force }, 'global'),
+        -1,
+      );
+    }
+  }
   const { loads } = expandLoads(model);
   loads.forEach((load, i) => {
     const c = caseIndex.get(load.case)!;

@@ -1,4 +1,5 @@
 import { expandLoads } from '../model/loads/expand';
+import { isNotional } from '../model/loads/notional';
 import type { MemberLoad, PrimitiveLoad } from '../model/loads/primitive';
 import type { Model } from '../model/model';
 import { originOf, tableOf, valuesOf, weightValues, type LoadFrame, type Loads, type TableName } from './compile-loads';
@@ -32,6 +33,8 @@ export function recompileLoads(
 ): { readonly loads: Loads; readonly reloaded: readonly number[] } | undefined {
   const before = former.model;
   if (model.cases !== before.cases || model.gravity !== before.gravity) return undefined;
+  // Rows of weight that is put sideways are not told from those of weight.
+  if (model.loads.some(isNotional) || before.loads.some(isNotional)) return undefined;
   const { loads } = expandLoads(model);
   const edited = editedRows(loads, former);
   if (!edited || changed.some((m) => isReplaced(model, before, m))) return undefined;

@@ -19,6 +19,7 @@ import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';
 import { CaseList } from './loads/CaseList';
 import { LoadChecks } from './loads/LoadChecks';
+import { NotionalPart } from './loads/NotionalPart';
 import { LoadInstrument } from './loads/LoadInstrument';
 import { loadsBench as WORDS } from './words';
 
@@ -45,6 +46,7 @@ export function LoadsBench({ sheet }: { readonly sheet: SheetController }) {
         <Button onPress={() => editor.show({ drawer: 'loads' })}>{WORDS.schedule}</Button>
       </Row>
       {acting && <LoadInstrument sheet={sheet} caseId={acting.id} />}
+      {acting && <NotionalPart caseId={acting.id} />}
       {acting && (
         <>
           <PanelSubtitle>{WORDS.loadsOf(acting.id)}</PanelSubtitle>

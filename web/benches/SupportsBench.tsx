@@ -3,6 +3,7 @@
 import { useStore } from 'zustand';
 import { useEditor, useModel } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
+import { supportAlongMember } from '@rigid-beam/core/model/support-along';
 import { supportWords } from '@rigid-beam/core/model/support-words';
 import { ApplyTool } from '../sheet/tools/apply-tool';
 import { Button, Hint, PanelSubtitle, PlainButton, Row, Stack } from '../ui/controls';
@@ -21,6 +22,9 @@ const PICTURES: Readonly<Record<string, PictureName>> = {
   bears: 'rollsX',
   guided: 'slides',
 };
+
+/** A roller on the slope of a member of its node. */
+const ALONG = 'along a member';
 
 /** In as little room as there is. */
 const SHORT: Readonly<Record<string, string>> = {
@@ -58,6 +62,19 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
         }),
       }),
     );
+  const takeAlong = (): void =>
+    sheet.take(
+      new ApplyTool(sheet, {
+        name: WORDS.placed(ALONG),
+        hint: WORDS.clickNodes(WORDS.alongMember.toLowerCase()),
+        on: 'node',
+        makes: 'propose',
+        intent: (current, node) => {
+          const entry = supportAlongMember(current, node);
+          return entry && { type: 'put', list: 'supports', entry: { ...entry } };
+        },
+      }),
+    );
   return (
     <Stack>
       <Instruments role="group" aria-label={WORDS.supportsToPlace}>
@@ -71,6 +88,15 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
             onChange={(on) => (on ? take(id, text) : sheet.takeSelect())}
           />
         ))}
+        {model.space === 'plane' && (
+          <Instrument
+            picture="rollsX"
+            words={WORDS.alongMemberShort}
+            label={WORDS.alongMember}
+            isHeld={tool === WORDS.placed(ALONG)}
+            onChange={(on) => (on ? takeAlong() : sheet.takeSelect())}
+          />
+        )}
       </Instruments>
       <Hint>{WORDS.hint}</Hint>
       <SupportChecks />

@@ -66,6 +66,17 @@ export const caseList = {
       .join(', '),
 };
 
+export const notionalPart = {
+  title: 'Sway from vertical loads',
+  hint: 'A share of all vertical loads of a case acts sideways where these act, and follows them.',
+  noOther: 'It takes its share from another case: add one.',
+  share: 'Share (1/200)',
+  of: 'Of what acts in',
+  direction: 'Towards',
+  directions: { right: 'the right', left: 'the left', forward: 'the front', back: 'the back' },
+  put: (id: string): string => `Put it into ${id}`,
+};
+
 export const checks = {
   title: 'Worth a look',
   show: 'Show',
@@ -99,6 +110,8 @@ export const supportsBench = {
   guided: 'Guided',
   bears: 'Bears',
   upright: 'Upright',
+  alongMemberShort: 'On slope',
+  alongMember: 'Rolls along its member',
   placed: (kind: string): string => `support ${kind}`,
   clickNodes: (kind: string): string => `Click the nodes to support: ${kind}. Escape ends.`,
   supportsToPlace: 'Supports to place',

@@ -81,7 +81,7 @@ export function Card({ back, sheet, children }: CardProps) {
       {also && <Hint>{WORDS.removingTakesAlong(also)}</Hint>}
       {members.length > 0 && <MemberCard key={members.map(({ id }) => id).join()} members={members} sheet={sheet} />}
       {members.length === 0 && nodes.length > 0 && <NodeCard key={nodes.map(({ id }) => id).join()} nodes={nodes} />}
-      {load && names.length === 0 && <LoadCard key={load.id} load={load} />}
+      {load && names.length === 0 && <LoadCard key={load.id} load={load} sheet={sheet} />}
       {names.length > 0 && children}
     </Panel>
   );

@@ -26,6 +26,16 @@ export const chartsDrawer = {
 
 export const loadCard = {
   loadOnInCase: (id: string, placeWords: string, caseText: string): string => `Load ${id} on ${placeWords}, in case ${caseText}`,
+  asAWhole: 'As a whole',
+  alike: 'Select all like it',
+  mirror: 'Mirror on its member',
+  copyTool: 'Copy to members…',
+  copyHint: 'Click the members that get a copy. Escape ends.',
+  factor: 'Factor',
+  scale: 'Scale it',
+  copyTo: 'Copy to another case',
+  chooseCase: 'choose one',
+  copied: (load: string, into: string): string => `Copy load ${load} to case ${into}`,
   acts: 'Acts',
   carried: 'Carried',
   twoWay: 'Two ways, by the sides of the panel',

@@ -73,7 +73,8 @@ export const loadList: ScheduleKind = {
         WORDS.totals[k],
         (row) => {
           const { load } = row as LoadRow;
-          return load ? plain(Number(inUnit(loadTotal(load, model)[k], force).toPrecision(6))) : '';
+          const found = load && loadTotal(load, model);
+          return found ? plain(Number(inUnit(found[k], force).toPrecision(6))) : '';
         },
         force,
       );

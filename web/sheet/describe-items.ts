@@ -134,6 +134,7 @@ export function loadWords(load: Load, display: DisplayUnits): string {
 export function placeWords(load: Load): string {
   if ('node' in load) return WORDS.node(load.node);
   if ('member' in load) return WORDS.member(load.member);
+  if (load.type === 'notional') return WORDS.allOf(load.of);
   if (load.type === 'area' && load.nodes) return WORDS.panel(load.nodes.join(', '));
   const members = load.members ?? [];
   return members.length === 1 ? WORDS.oneMember(members[0]!) : WORDS.run(members.length, members[0]!, members.at(-1));
@@ -147,6 +148,7 @@ function sizeWords(load: Load, display: DisplayUnits): string {
 }
 
 function directionWords(load: Load): string {
+  if (load.type === 'notional') return WORDS.sway[load.direction];
   const plan = 'axes' in load && load.axes === 'projected' ? WORDS.onPlan : '';
   const local = 'axes' in load && load.axes === 'local' ? WORDS.inOwnAxes : '';
   const parts = loadParts(load);

@@ -70,6 +70,14 @@ export function loadValue(load: Load, display: DisplayUnits, end?: 'from' | 'to'
         unit: pressureUnit(display),
         resized: (value) => ({ ...load, pressure: value }),
       };
+    case 'notional':
+      return {
+        label: WORDS.share,
+        value: load.share,
+        dimension: 'number',
+        unit: '',
+        resized: (value) => ({ ...load, share: value }),
+      };
     case 'strain':
       return {
         label: WORDS.tooLongBy,

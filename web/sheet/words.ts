@@ -90,6 +90,8 @@ export const describeItems = {
   node: (node: string): string => `node ${node}`,
   member: (member: string): string => `member ${member}`,
   oneMember: (id: string): string => `member ${id}`,
+  allOf: (id: string): string => `all that is vertical in ${id}`,
+  sway: { right: ' to the right', left: ' to the left', forward: ' to the front', back: ' to the back' },
   panel: (corners: string): string => `the panel between nodes ${corners}`,
   run: (count: number, first: string, last: string | undefined): string => `the run of ${count} members from ${first} to ${last}`,
   describeDimension: (label: string, from: string | undefined, to: string | undefined): string => `${label} ${from} to ${to}`,
@@ -118,6 +120,7 @@ export const inPlace = {
 };
 
 export const loadValues = {
+  share: 'Sway of',
   pressure: 'Pressure',
   couple: 'Couple',
   force: 'Force',

@@ -33,7 +33,7 @@ export function removeDependents(draft: Draft<Model>, before: Model, list: Keyed
       draft.loads = draft.loads.filter((load) => !(load.type === 'settlement' && gone.has(load.node)));
       return;
     case 'cases':
-      draft.loads = draft.loads.filter((load) => !gone.has(load.case));
+      draft.loads = draft.loads.filter((load) => !gone.has(load.case) && !(load.type === 'notional' && gone.has(load.of)));
       removeFromCombinations(draft, gone);
       return;
     case 'combinations':

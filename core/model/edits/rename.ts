@@ -18,7 +18,10 @@ const references: { readonly [list in KeyedList]?: readonly (readonly [KeyedList
   members: [['loads', 'member']],
   sections: [['members', 'section']],
   materials: [['members', 'material']],
-  cases: [['loads', 'case']],
+  cases: [
+    ['loads', 'case'],
+    ['loads', 'of'],
+  ],
 };
 
 /** Gives entries of a list other names, all at once (so that two can change places); everything that names them follows. */

@@ -2,6 +2,8 @@ import type { Load, Model } from '../model';
 import { barsOf } from './bars';
 import { compoundKinds, isCompound, type CompoundLoad } from './compound';
 import type { Bars, Handle } from './compound-kind';
+import { isNotional, notionalParts, type NotionalLoad } from './notional';
+import { shapeOf } from './member-shape';
 import type { MemberLoad, PrimitiveLoad } from './primitive';
 
 /** The primitive loads of a model, in its order, each with the load of the model that it comes from. */
@@ -23,16 +25,30 @@ export function expandLoads(model: Model): ExpandedLoads {
 
 function expand(model: Model): ExpandedLoads {
   const { loads } = model;
-  if (!loads.some(isCompound)) return { loads: loads as readonly PrimitiveLoad[], origins: loads };
+  if (!loads.some((load) => isCompound(load) || isNotional(load)))
+    return { loads: loads as readonly PrimitiveLoad[], origins: loads };
   const bars = barsOf(model);
+  // A notional load follows all others, and none of its kind.
+  const others = new Map(
+    loads.map((load) => [load, isNotional(load) ? [] : isCompound(load) ? partsOf(load, bars) : [load as PrimitiveLoad]]),
+  );
   const result = { loads: [] as PrimitiveLoad[], origins: [] as Load[] };
-  for (const load of loads)
-    for (const part of isCompound(load) ? partsOf(load, bars) : [load]) {
+  for (const load of loads) {
+    const parts = isNotional(load) ? notionalOf(load, others, model) : others.get(load)!;
+    for (const part of parts) {
       result.loads.push(part);
       result.origins.push(load);
     }
+  }
   return result;
 }
+
+const notionalOf = (load: NotionalLoad, others: ReadonlyMap<Load, readonly PrimitiveLoad[]>, model: Model): PrimitiveLoad[] =>
+  notionalParts(
+    load,
+    [...others].flatMap(([other, parts]) => (other.case === load.of ? parts : [])),
+    (member) => shapeOf(model, member)?.axes,
+  );
 
 /** The single loads of a compound load. */
 export function partsOf(load: CompoundLoad, bars: Bars): readonly MemberLoad[] {

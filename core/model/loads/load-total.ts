@@ -3,11 +3,15 @@ import type { Point } from '../point';
 import { isCompound } from './compound';
 import { barsOf } from './bars';
 import { partsOf } from './expand';
-import { shapeOf } from './phrase-loads';
+import { shapeOf } from './member-shape';
 import type { LineLoad, PointLoad, PrimitiveLoad } from './primitive';
 
-/** The force of a load in global axes, N: what of it the supports have to carry; couples, strains and movements have none. */
-export function loadTotal(load: Load, model: Model): Point {
+/**
+ * The force of a load in global axes, N: what of it the supports have to carry; couples, strains and movements have none. Undefined of a
+ * notional load, which takes its share of weights that only the compiler knows.
+ */
+export function loadTotal(load: Load, model: Model): Point | undefined {
+  if (load.type === 'notional') return undefined;
   const parts: readonly PrimitiveLoad[] = isCompound(load) ? partsOf(load, barsOf(model)) : [load];
   return parts.map((part) => forceOf(part, model)).reduce((sum, one) => added(sum, one), [0, 0, 0]);
 }

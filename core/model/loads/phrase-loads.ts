@@ -1,10 +1,9 @@
-import { memberAxes } from '../local-axes';
-import type { Member, Model } from '../model';
-import { endsOf, placesOf, type NodePlaces } from '../places';
-import { dot, minus, size, times, type Point } from '../point';
+import type { Model } from '../model';
+import { dot, times, type Point } from '../point';
 import { runOf } from '../runs';
 import { panelOf, PanelTrouble } from './area/panel';
 import { barsOf } from './bars';
+import { shapeOf } from './member-shape';
 import type { LoadPhrase, Stations } from './phrase';
 
 /** Where a phrase is put: on a node, on a member (`at`: the ratio where it was pointed at), or along a run of members as one line. */
@@ -177,21 +176,6 @@ function wayOf({ direction, measured }: LoadPhrase, axes: Float64Array): Point {
   // A direction along the member says nothing of its faces: then it presses onto the upper one.
   if (Math.max(Math.abs(y), Math.abs(z)) < 1e-6) return [0, -1, 0];
   return Math.abs(y) >= Math.abs(z) - 1e-9 ? [0, Math.sign(y), 0] : [0, 0, Math.sign(z)];
-}
-
-/** What was found of a model's members; many targets ask for the same. */
-const known = new WeakMap<Model, { readonly places: NodePlaces; readonly members: ReadonlyMap<string, Member> }>();
-
-/** A member's local axes and its length between its offset ends. */
-export function shapeOf(model: Model, id: string): { readonly axes: Float64Array; readonly length: number } | undefined {
-  let found = known.get(model);
-  if (!found)
-    known.set(model, (found = { places: placesOf(model), members: new Map(model.members.map((one) => [one.id, one])) }));
-  const member = found.members.get(id);
-  if (!member || !found.places.has(member.start) || !found.places.has(member.end)) return undefined;
-  const [start, end] = endsOf(member, found.places);
-  const way = minus(end, start);
-  return { axes: memberAxes(...way, model.space === 'plane' ? 0 : (member.roll ?? 0)), length: size(way) };
 }
 
 /** The parts that are not zero, as `fx`, `wy`, `uz`; rounding leaves no traces. */

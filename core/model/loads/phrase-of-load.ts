@@ -1,7 +1,7 @@
 import type { Load, Model } from '../model';
 import { dot, size, times, type Point } from '../point';
 import { WAYS, type LoadPhrase, type Measured } from './phrase';
-import { shapeOf } from './phrase-loads';
+import { shapeOf } from './member-shape';
 import type { AreaLoad } from './area/area';
 import { panelOf } from './area/panel';
 import { barsOf } from './bars';

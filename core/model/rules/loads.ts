@@ -1,5 +1,6 @@
 import { isObject, type Entity, type Findings } from '../findings';
 import { compoundKinds } from '../loads/compound';
+import { checkNotional } from '../loads/notional';
 import { byId, checkPosition, checkReference, listOf, memberLength, numberOf, type RuleContext } from './context';
 
 /** Loads lie where something is, within it, and on freedoms that can take them. */
@@ -15,6 +16,7 @@ export function checkLoads(context: RuleContext): void {
     if (load.type === 'settlement') checkSettlement(findings, load, supports.get(load.node), path);
     if (load.type === 'point') checkAt(context, load, path);
     if (load.type === 'line') checkStretch(context, load, path);
+    if (load.type === 'notional') checkNotional(context, cases, load, path);
     if (Object.hasOwn(compoundKinds, String(load.type)))
       compoundKinds[load.type as keyof typeof compoundKinds].check(context, load, path);
     const member = members.get(load.member);
