@@ -63,7 +63,8 @@ export function CaseList({ acting }: { readonly acting: string | undefined }) {
       const moved = cases.filter(({ id }) => keys.has(id)).map(({ id }) => id);
       const rest = cases.map(({ id }) => id).filter((id) => !keys.has(id));
       const at = rest.indexOf(String(target.key)) + (target.dropPosition === 'after' ? 1 : 0);
-      editor.edit({ type: 'order', list: 'cases', keys: [...rest.slice(0, at), ...moved, ...rest.slice(at)] });
+      const order = [...rest.slice(0, at), ...moved, ...rest.slice(at)];
+      if (order.some((id, i) => id !== cases[i]!.id)) editor.edit({ type: 'order', list: 'cases', keys: order });
     },
   });
   const count = (id: string): number => loads.reduce((sum, load) => sum + (load.case === id ? 1 : 0), 0);

@@ -39,14 +39,23 @@ export function PutOnSelection({ sheet, phrase, caseId }: PutOnSelectionProps) {
     }
     if (editor.edit({ type: 'batch', intents, label })) sheet.takeSelect();
   };
-  const panel = on === 'panel' && nodes.length > 2 ? orderedPanel(nodes, model) : undefined;
+  const panels = on === 'panel' ? panelsBetween(nodes, members, model) : [];
   const words = phraseWords(phrase, display);
   const onMembers = (): void => put(members.map((member) => ({ member })), PUT.label(words, members.length, 'member')); // prettier-ignore
   const onNodes = (): void => put(nodes.map((node) => ({ node })), PUT.label(words, nodes.length, 'node')); // prettier-ignore
   return (
     <Row>
-      {panel && (
-        <Button onPress={() => put([{ panel }], PUT.label(words, panel.length, 'corner'))}>{PUT.panel(panel.join(', '))}</Button>
+      {panels.length > 0 && (
+        <Button
+          onPress={() =>
+            put(
+              panels.map((panel) => ({ panel })),
+              PUT.label(words, panels.length, 'panel'),
+            )
+          }
+        >
+          {panels.length === 1 ? PUT.panel(panels[0]!.join(', ')) : PUT.panels(panels.length)}
+        </Button>
       )}
       {(on === 'member' || on === 'either') && members.length > 0 && (
         <Button onPress={onMembers}>{PUT.members(members.length)}</Button>
@@ -57,9 +66,15 @@ export function PutOnSelection({ sheet, phrase, caseId }: PutOnSelectionProps) {
   );
 }
 
-/** The selected nodes as corners of a panel: as a ring of members has them, or in the order in which they were picked. */
-function orderedPanel(nodes: readonly string[], model: Model): readonly string[] {
-  const chosen = new Set(nodes);
-  const ring = ringsOf(model).find(({ corners }) => corners.length === chosen.size && corners.every((id) => chosen.has(id)));
-  return ring?.corners ?? nodes;
+/** The rings of members whose corners are all selected, or ends of selected members; else the selected nodes as corners of one panel. */
+function panelsBetween(nodes: readonly string[], members: readonly string[], model: Model): readonly (readonly string[])[] {
+  const chosenMembers = new Set(members);
+  const chosen = new Set([
+    ...nodes,
+    ...model.members.flatMap(({ id, start, end }) => (chosenMembers.has(id) ? [start, end] : [])),
+  ]);
+  if (chosen.size < 3) return [];
+  const rings = ringsOf(model).filter(({ corners }) => corners.every((id) => chosen.has(id)));
+  if (rings.length > 0) return rings.map(({ corners }) => corners);
+  return nodes.length > 2 ? [nodes] : [];
 }

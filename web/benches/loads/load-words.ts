@@ -113,6 +113,7 @@ export const PUT = {
   nodes: (count: number): string => `Put it on the ${count === 1 ? 'selected node' : `${count} selected nodes`}`,
   members: (count: number): string => `Put it on the ${count === 1 ? 'selected member' : `${count} selected members`}`,
   panel: (corners: string): string => `Put it on the panel ${corners}`,
+  panels: (count: number): string => `Put it on the ${count} panels between what is selected`,
   run: (count: number): string => `Put it along the run of ${count} as one`,
   spread: 'Carried',
   twoWay: 'two ways',
