@@ -22,20 +22,8 @@ import type { View } from './view';
  * load is drawn as the loads that it stands for, all of them the one thing, and its values are written at its own ends.
  */
 export function loadItems(model: Model, factors: ReadonlyMap<string, number>, view: View): Item[] {
-  const { loads, origins } = expandLoads(model);
-  const acting = loads
-    .map((load, i) => ({ load, origin: origins[i]!, factor: factors.get(load.case) ?? 0 }))
-    .filter(({ factor }) => factor !== 0);
-  const context: Context = {
-    members: new Map(membersInFront(model, view).map((member) => [member.id, member])),
-    nodes: drawnNodes(model, view),
-    display: { ...defaultDisplay, ...model.display },
-    view,
-    largest: {
-      intensity: Math.max(0, ...acting.map(({ load, factor }) => Math.abs(factor) * intensityOf(load))),
-      force: Math.max(0, ...acting.map(({ load, factor }) => Math.abs(factor) * forceOf(load))),
-    },
-  };
+  const acting = actingLoads(model, factors);
+  const context = contextOf(model, factors, view);
   const nearOf = nearnessOfLoads(model, view, context);
   const isHint = view.loads === 'faint' && isCrowded(model, view) && view.selection.length === 0;
   const all = acting.flatMap(({ load, origin, factor }) => {
@@ -52,6 +40,29 @@ export function loadItems(model: Model, factors: ReadonlyMap<string, number>, vi
     return items.flatMap((item): Item[] => (item.kind === 'path' && isThere(item) ? [faded(item, view)] : []));
   }
   return [...withRunsSaidOnce(model, items), ...compoundLabels(model, context, factors)];
+}
+
+/** The single loads of the cases that act, each with the load that it comes from. */
+function actingLoads(model: Model, factors: ReadonlyMap<string, number>) {
+  const { loads, origins } = expandLoads(model);
+  return loads
+    .map((load, i) => ({ load, origin: origins[i]!, factor: factors.get(load.case) ?? 0 }))
+    .filter(({ factor }) => factor !== 0);
+}
+
+/** What all loads of a drawing are drawn with. */
+export function contextOf(model: Model, factors: ReadonlyMap<string, number>, view: View): Context {
+  const acting = actingLoads(model, factors);
+  return {
+    members: new Map(membersInFront(model, view).map((member) => [member.id, member])),
+    nodes: drawnNodes(model, view),
+    display: { ...defaultDisplay, ...model.display },
+    view,
+    largest: {
+      intensity: Math.max(0, ...acting.map(({ load, factor }) => Math.abs(factor) * intensityOf(load))),
+      force: Math.max(0, ...acting.map(({ load, factor }) => Math.abs(factor) * forceOf(load))),
+    },
+  };
 }
 
 /** How near to the viewer a load stands: 1 in front, 0 at the back. */

@@ -59,6 +59,20 @@ describe('actions after the geometry stands, ten at most', () => {
     await done(beam.fill('What acts', '0 to 6 kN/m down'));
     await done(clickBetween(beam, '2', '3'));
     expect(actions).toBe(5);
+    // By hand: the end of the first is drawn from 4 m to 5 m, and the ordinate there a little further out.
+    await beam.page.keyboard.press('Escape');
+    await beam.press('8 kN/m down between 1 m and 4 m · member a');
+    await beam.card('Load');
+    const [left, right] = [await beam.place('Node 1 '), await beam.place('Node 2 ')];
+    const at = (metres: number): number => left.x + (metres / 6) * (right.x - left.x);
+    await beam.page.mouse.move(at(4), left.y);
+    await beam.page.mouse.down();
+    await beam.page.mouse.move(at(4.7), left.y, { steps: 4 });
+    await beam.page.mouse.move(at(5), left.y, { steps: 2 });
+    await beam.page.mouse.up();
+    await beam.page.waitForSelector('[aria-label="Undo: Set load 1"]');
+    expect((await stored(beam)).loads[0]).toMatchObject({ from: { at: 1 }, to: { at: 5, wy: -8000 } });
+    await beam.undo();
     const { loads } = await stored(beam);
     expect(loads).toMatchObject([
       { type: 'line', measure: 'length', from: { at: 1, wy: -8000 }, to: { at: 4, wy: -8000 } },

@@ -9,6 +9,7 @@ import { openInPlace } from '../in-place';
 import { removalOf, removalWords } from '../removal';
 import { BOX_HINT, boxItems, selectInBox } from './box-tool';
 import { snapItems } from './snap-items';
+import { dragIntent, handleAt, loadHandleItems, type HeldLoad } from './load-drag';
 import type { Tool, ToolPointer } from './tool';
 import { selectTool as WORDS } from '../words';
 
@@ -21,6 +22,7 @@ type State =
       readonly onLabel: LabelRole | undefined;
     }
   | { readonly name: 'moving'; readonly from: Point; readonly plane: WorkPlane; readonly nodes: ReadonlySet<string> }
+  | { readonly name: 'drawing'; readonly held: HeldLoad }
   | { readonly name: 'boxing'; readonly from: ToolPointer; readonly to: ToolPointer }
   | { readonly name: 'panning' | 'turning'; readonly last: ToolPointer };
 
@@ -42,6 +44,7 @@ export class SelectTool implements Tool {
   private state: State = { name: 'idle' };
   private hovered: Subject | undefined;
   private onText: LabelRole | undefined;
+  private onHandle = false;
   private pending: Intent | undefined;
   private mark: Item[] = [];
 
@@ -54,7 +57,8 @@ export class SelectTool implements Tool {
 
   get cursor(): string {
     if (this.state.name === 'panning' || this.state.name === 'turning') return 'grabbing';
-    if (this.state.name === 'moving') return 'move';
+    if (this.state.name === 'moving' || this.state.name === 'drawing') return 'move';
+    if (this.onHandle) return 'grab';
     if (this.state.name === 'boxing') return 'crosshair';
     if (this.hovered && opensInPlace(this.hovered, this.onText)) return 'text';
     return this.hovered ? 'pointer' : 'default';
@@ -62,6 +66,11 @@ export class SelectTool implements Tool {
 
   down(event: ToolPointer): void {
     this.sheet.openMenu(undefined);
+    const held = handleAt(this.sheet, event);
+    if (held) {
+      this.state = { name: 'drawing', held };
+      return;
+    }
     const hit = this.sheet.drawing.hit(event.x, event.y, event.type);
     this.state = { name: 'pressing', from: event, subject: hit?.subject, onLabel: hit?.label?.label.role };
   }
@@ -84,6 +93,10 @@ export class SelectTool implements Tool {
       case 'boxing':
         this.state = { ...state, to: event };
         return;
+      case 'drawing':
+        this.pending = dragIntent(this.sheet, state.held, event);
+        if (this.pending) this.sheet.editor.preview(this.pending);
+        return;
       case 'moving':
         this.drag(state, event);
     }
@@ -93,13 +106,14 @@ export class SelectTool implements Tool {
     const hit = this.sheet.drawing.hit(event.x, event.y, event.type);
     this.hovered = hit?.subject;
     this.onText = hit?.label?.label.role;
+    this.onHandle = handleAt(this.sheet, event) !== undefined;
   }
 
   up(event: ToolPointer): void {
     const { state } = this;
     this.state = { name: 'idle' };
     this.mark = [];
-    if (state.name === 'moving') {
+    if (state.name === 'moving' || state.name === 'drawing') {
       const intent = this.pending;
       this.pending = undefined;
       if (!intent || !this.sheet.editor.edit(intent)) this.sheet.editor.endPreview();
@@ -139,7 +153,7 @@ export class SelectTool implements Tool {
   key(event: KeyboardEvent): boolean {
     const { editor } = this.sheet;
     if (event.key === 'Escape') {
-      if (this.state.name === 'moving' || this.state.name === 'boxing') this.cancel();
+      if (this.state.name === 'moving' || this.state.name === 'drawing' || this.state.name === 'boxing') this.cancel();
       else if (this.sheet.store.getState().menu) this.sheet.openMenu(undefined);
       else if (this.sheet.store.getState().offer) this.sheet.offer(undefined);
       else editor.select([]);
@@ -171,7 +185,10 @@ export class SelectTool implements Tool {
     const { state, hovered } = this;
     if (state.name === 'moving') return this.mark;
     if (state.name === 'boxing') return boxItems(this.sheet, state.from, state.to);
+    if (state.name === 'drawing') return loadHandleItems(this.sheet);
     if (state.name !== 'idle') return [];
+    const handles = loadHandleItems(this.sheet);
+    if (handles.length > 0) return handles;
     const member = hovered?.kind === 'member' ? hovered.id : hovered?.kind === 'extreme' ? hovered.member : undefined;
     if (member !== undefined) return this.sheet.drawing.pointedAt(member);
     if (hovered?.kind !== 'node') return [];
