@@ -45,14 +45,6 @@ async function command(text) {
   await settle();
 }
 
-async function choose(label, option) {
-  const button = await page.waitForSelector(
-    `::-p-xpath(//button[@aria-haspopup="listbox"][contains(@aria-labelledby, //*[normalize-space(text())="${label}"]/@id)])`,
-  );
-  await button.click();
-  await page.locator(`::-p-aria([name="${option}"][role="option"])`).click();
-}
-
 /** A sketch of the potting shed, as it came on paper. */
 const SHED = `<svg xmlns="http://www.w3.org/2000/svg" width="800" height="400" viewBox="0 0 800 400">
   <g fill="none" stroke="#333" stroke-width="3">
@@ -124,8 +116,8 @@ await page.keyboard.press('z');
 await page.keyboard.up('Control');
 await settle();
 const walk = models['Canopy walk, first span'];
-await take('space', `${walk}?stage=results&acting=U1&quantity=N`, async () => {
-  await page.locator('::-p-aria(Bring the next plane forward)').click();
+await take('solid', `${walk}?stage=combinations&acting=U1&show=solids,deflected,-loads`, async () => {
+  await page.waitForFunction(() => performance.getEntriesByName('solid picture').length > 0);
 });
 await take('schedule', `${rib}?stage=geometry`, async () => {
   await command('select node 3, 4, 5');
@@ -133,14 +125,27 @@ await take('schedule', `${rib}?stage=geometry`, async () => {
   await page.focus('[role=grid]');
   for (const key of ['ArrowDown', 'ArrowDown', 'ArrowRight']) await page.keyboard.press(key);
 });
-await take('typical', '', async () => {
+await take('area', '', async () => {
   await page.locator('::-p-aria(New plane model)').click();
   await page.waitForSelector('[data-testid=sheet]');
   await settle();
-  await page.locator('::-p-aria(Truss)').click();
+  await page.locator('::-p-aria(Space frame building)').click();
   await settle();
-  await choose('Outline', 'bowstring');
+  await page.locator('::-p-aria(Place it)').click();
   await settle();
+  await command('go to loads');
+  await settle();
+  await page.locator('[aria-label="Load cases"] [data-key="Q"]').click();
+  await page.locator('::-p-aria(Pressure on an area)').click();
+  // Somewhere over the upper floor: what is pointed at shows its arrows already.
+  const [near, far] = [await place('Node 24 '), await place('Node 27 ')];
+  await page.mouse.move((near.x + far.x) / 2 - 6, (near.y + far.y) / 2);
+  await page.mouse.move((near.x + far.x) / 2, (near.y + far.y) / 2, { steps: 3 });
+  await settle();
+  await page.mouse.down();
+  await page.mouse.up();
+  await settle();
+  await page.mouse.move(640, 780);
 });
 await take('empty', '', async () => {
   await page.locator('::-p-aria(New plane model)').click();

@@ -120,7 +120,7 @@ export const supportsBench = {
   pulledUp: (node: string, force: string, acts: string): string =>
     `The support of node ${node} is pulled up by ${force} in ${acts}.`,
   carriesNothing: (node: string): string => `The support of node ${node} carries nothing in any case.`,
-  hint: 'Springs, slopes and settlements are set on the node’s card: select a supported node.',
+  hint: 'Springs, slopes and settlements are set on the node’s card: select a supported node. A spring takes a soil stiffness times an area: 30 MN/m3 * 1.2 m2.',
   inThisModel: 'In this model',
   none: 'Nothing holds the structure yet.',
   node: (node: string, supportWords: string): string => `Node ${node}: ${supportWords}`,

@@ -15,6 +15,7 @@ import { compoundKinds, isCompound } from '@rigid-beam/core/model/loads/compound
 import type { Load } from '@rigid-beam/core/model/model';
 import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
 import { unitOf } from '@rigid-beam/core/quantities/display';
+import { showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { chosenOf } from '../session/chosen';
 import { useDisplay, useEditor, useEditorState } from '../session/use-editor';
 import { placeWords } from '../sheet/describe-items';
@@ -125,7 +126,7 @@ function LoadActions({ load, sheet }: { readonly load: Load; readonly sheet: She
           </Button>
         )}
       </Row>
-      <Columns>
+      <Row>
         <QuantityField
           label={WORDS.factor}
           value={factor}
@@ -136,7 +137,8 @@ function LoadActions({ load, sheet }: { readonly load: Load; readonly sheet: She
         <Button onPress={() => editor.edit({ type: 'put', list: 'loads', entry: { ...scaledLoad(load, factor) } })}>
           {WORDS.scale}
         </Button>
-      </Columns>
+      </Row>
+      <Places load={load} />
       {others.length > 0 && (
         <Select
           label={WORDS.copyTo}
@@ -150,6 +152,21 @@ function LoadActions({ load, sheet }: { readonly load: Load; readonly sheet: She
       )}
     </>
   );
+}
+
+/** Places on a member, said the other way than they are stored: lengths as parts, parts as lengths. */
+function Places({ load }: { readonly load: Load }) {
+  const display = useDisplay();
+  const model = useEditorState((state) => state.model);
+  const length = 'member' in load ? shapeOf(model, load.member)?.length : undefined;
+  const all = load.type === 'point' ? [load.at] : load.type === 'line' ? [load.from.at ?? 0, load.to.at] : [];
+  const isLength = 'measure' in load && load.measure === 'length';
+  if (length === undefined || all.length === 0) return null;
+  const words = all.map((at) => {
+    const metres = at === undefined ? length : isLength ? at : at * length;
+    return isLength ? showNumber(metres / length, 4) : showQuantity(metres, display.length, 4);
+  });
+  return <Hint className="number">{isLength ? WORDS.asParts(words.join(', ')) : WORDS.asLengths(words.join(', '))}</Hint>;
 }
 
 interface AreaPartsProps {

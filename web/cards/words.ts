@@ -26,6 +26,8 @@ export const chartsDrawer = {
 
 export const loadCard = {
   loadOnInCase: (id: string, placeWords: string, caseText: string): string => `Load ${id} on ${placeWords}, in case ${caseText}`,
+  asParts: (list: string): string => `As parts of the length: ${list}`,
+  asLengths: (list: string): string => `From the start: ${list}`,
   asAWhole: 'As a whole',
   alike: 'Select all like it',
   mirror: 'Mirror on its member',

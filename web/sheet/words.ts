@@ -151,6 +151,7 @@ export const drawTool = {
 };
 
 export const loadTool = {
+  together: (force: string): string => ` Together ${force}.`,
   panel: 'panel between members',
   nodeOrMember: 'node or member',
   notThere: (reason: string): string => `Not there: ${reason}.`,

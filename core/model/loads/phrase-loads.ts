@@ -102,6 +102,7 @@ function onMember(phrase: LoadPhrase, member: string, at: number, model: Model, 
   if (!shape) return refused(`there is no member ${member}`);
   if (kind === 'line') {
     const way = wayOf(phrase, shape.axes);
+    if (phrase.steps) return inSteps(phrase.steps, { way, axes: AXES[measured], member, length: shape.length }, entry);
     const ends = span && { at: span };
     if (span && span[1] > shape.length * (1 + 1e-9))
       return refused(`member ${member} ends at ${tidy(shape.length)} m, before the load does`);
@@ -120,6 +121,32 @@ function onMember(phrase: LoadPhrase, member: string, at: number, model: Model, 
   if (typeof places === 'string') return refused(places);
   const parts = components(kind === 'force' ? 'f' : 'm', times(direction, from));
   return made(...places.map((place) => entry({ type: 'point', member, ...place, ...parts })));
+}
+
+interface StepsOn {
+  readonly way: Point;
+  readonly axes: string;
+  readonly member: string;
+  readonly length: number;
+}
+
+/** One even load between each station and the next; none where a step has no size. */
+function inSteps(
+  { sizes, at }: NonNullable<LoadPhrase['steps']>,
+  { way, axes, member, length }: StepsOn,
+  entry: Entry,
+): MadeLoads {
+  if (at.at(-1)! > length * (1 + 1e-9)) return refused(`member ${member} ends at ${tidy(length)} m, before the last station`);
+  return made(
+    ...sizes.flatMap((size, i): PhrasedLoad[] => {
+      if (size === 0) return [];
+      const intensity = components('w', times(way, size));
+      const [from, to] = [at[i]!, Math.min(at[i + 1]!, length)];
+      return [
+        entry({ type: 'line', member, axes, measure: 'length', from: { at: from, ...intensity }, to: { at: to, ...intensity } }),
+      ];
+    }),
+  );
 }
 
 /** Positions of forces on a member, or why there are none. */
@@ -150,7 +177,7 @@ function along(phrase: LoadPhrase, ids: readonly string[], model: Model, entry: 
     return run ? onWidth(phrase, run, model, entry) : refused('the members do not follow each other');
   }
   if (kind !== 'line') return refused('only a load per length is put along a run of members');
-  if (span) return refused('along a run a load acts from its beginning to its end');
+  if (span || phrase.steps) return refused('along a run a load acts from its beginning to its end');
   const members = runOf(model, ids);
   if (!members) return refused('the members do not follow each other');
   const shape = shapeOf(model, members[0]!);

@@ -1,5 +1,5 @@
 import type { DisplayUnits } from '../../quantities/display';
-import { showNumber, showQuantity } from '../../quantities/show';
+import { inUnit, showNumber, showQuantity } from '../../quantities/show';
 import { unitOfKind, WAYS, type LoadPhrase, type Measured, type PhraseKind } from './phrase';
 
 /** Digits of a phrase that is read again: none that somebody typed is lost. */
@@ -11,9 +11,18 @@ export function phraseWords(phrase: LoadPhrase, display: DisplayUnits, digits = 
   const unit = unitOfKind(kind, display);
   const isTurned = from + to < 0;
   const show = (value: number): string => showQuantity(isTurned ? -value : value, unit, digits);
-  const sizes = from === to ? show(from) : `${show(from)} to ${show(to)}`;
+  const sizes = phrase.steps
+    ? stepped(
+        phrase.steps.sizes.map((size) => (isTurned ? -size : size)),
+        unit,
+        digits,
+      )
+    : from === to
+      ? show(from)
+      : `${show(from)} to ${show(to)}`;
   const length = (value: number): string => showQuantity(value, display.length, digits);
   const places = [
+    phrase.steps ? `from ${stepped(phrase.steps.at, display.length, digits)}` : '',
     span ? `between ${length(span[0])} and ${length(span[1])}` : '',
     stations && 'every' in stations ? `every ${length(stations.every)}` : '',
     stations && 'lengths' in stations ? `at ${stations.lengths.map(length).join(' and ')}` : '',
@@ -30,6 +39,12 @@ export function phraseWords(phrase: LoadPhrase, display: DisplayUnits, digits = 
     .filter(Boolean)
     .join(' ');
 }
+
+/** Numbers of which the last has the unit. */
+const stepped = (values: readonly number[], unit: string, digits: number): string =>
+  values
+    .map((value, i) => (i === values.length - 1 ? showQuantity(value, unit, digits) : showNumber(inUnit(value, unit), digits)))
+    .join(', ');
 
 const RATIOS: Readonly<Record<number, string>> = { 1: 'the middle', 2: 'thirds', 3: 'quarters' };
 const MEASURED: Readonly<Record<Measured, string>> = { member: '', plan: 'on plan', across: 'across' };

@@ -37,6 +37,10 @@ describe('a load as it is said', () => {
     ['4 kN down every 1.2 m', { stations: { every: 1.2 } }],
     ['4 kN at 1.2 m', { stations: { lengths: [1.2] }, direction: [0, -1, 0] }],
     ['15 kN·m clockwise', { kind: 'couple', from: -15e3, direction: [0, 0, 1] }],
+    [
+      '8, 4, 2 kN/m down from 0, 1, 3, 3*2 m',
+      { kind: 'line', from: 8e3, to: 2e3, steps: { sizes: [8e3, 4e3, 2e3], at: [0, 1, 3, 6] } },
+    ],
     ['20 K colder', { kind: 'temperature', from: -20 }],
     ['0.8 kN/m2 On Plan over 5 m', { kind: 'area', from: 800, direction: [0, -1, 0], measured: 'plan', width: 5 }],
     ['2 kN/m² up across over 2*2.5', { kind: 'area', from: 2000, direction: [0, 1, 0], measured: 'across', width: 5 }],
@@ -60,10 +64,19 @@ describe('a load as it is said', () => {
     ['4 kN every 0 m', /greater than 0/],
     ['4 kN at noon', /neither an angle nor a place/],
     ['4 kN down from the right', /goes with an angle/],
+    ['8, 4 kN/m from 0, 1 m', /between 2 stations there are 1 steps/],
+    ['8, 4 kN/m from 0, 3, 2 m', /follow each other/],
+    ['8, 4 kN from 0, 1, 3 m', /only a load per length acts in steps/],
     ['4 kN down left', /is not a size/],
   ])('“%s” is refused with a reason', (text, reason) =>
     expect(read(text)).toMatchObject({ ok: false, reason: expect.stringMatching(reason) }),
   );
+
+  test('steps are said back as they are read', () => {
+    const phrase = said('8, 4, 0.5 kN/m up on plan from 0, 1, 3, 6 m');
+    expect(phraseWords(phrase, defaultDisplay)).toBe('8, 4, 0.5 kN/m up on plan from 0, 1, 3, 6 m');
+    expect(said(phraseWords(phrase, defaultDisplay))).toEqual(phrase);
+  });
 
   test('what was understood, said back, is understood as the same', () => {
     const sizes = fc.integer({ min: 1, max: 99_999_999 }).map((n) => n / 64);
@@ -121,6 +134,14 @@ describe('the loads that it means', () => {
     ['0.5 kN/m2 right across over 4 m', { member: 'c' }, [{ direction: 'normal', pressure: 500 }]],
     ['0.5 kN/m2 left across over 4 m', { member: 'c' }, [{ direction: 'normal', pressure: -500 }]],
     ['1 kN/m2 up over 4 m', { run: ['s', 'r'] }, [{ type: 'area', members: ['r', 's'], pressure: -1e3 }]],
+    [
+      '8, 0, 2 kN/m from 0.5, 1, 3, 6 m',
+      { member: 'r' },
+      [
+        { measure: 'length', from: { at: 0.5, wy: -8e3 }, to: { at: 1, wy: -8e3 } },
+        { from: { at: 3, wy: -2e3 }, to: { at: 6, wy: -2e3 } },
+      ],
+    ],
     ['6 to 2 kN/m', { run: ['s', 'r'] }, [{ type: 'chain', members: ['r', 's'], from: { wy: -6e3 }, to: { wy: -2e3 } }]],
   ])('%s', (text, target, wanted) => {
     const found = made(text, target);
@@ -171,6 +192,7 @@ describe('the loads that it means', () => {
     ['10 mm down', { member: 'r' }, /point at its node/],
     ['3 kN/m between 1 m and 9 m', { member: 'r' }, /ends at 6 m/],
     ['3 kN at 9 m', { member: 'r' }, /lies beyond its end/],
+    ['3, 2 kN/m from 0, 4, 9 m', { member: 'r' }, /ends at 6 m, before the last station/],
     ['3 kN every 7 m', { member: 'r' }, /no force stands on it/],
     ['3 kN every 1 mm', { member: 'r' }, /at most 500/],
     ['3 kN/m', { run: ['c', 's'] }, /do not follow each other/],

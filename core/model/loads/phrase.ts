@@ -32,6 +32,8 @@ export interface LoadPhrase {
   /** Metres from the member's start between which a line load acts; the whole member where it is left out. */
   readonly span?: readonly [number, number];
   readonly stations?: Stations;
+  /** Steps of a line load: one size between each station and the next, metres from the member's start; `from` and `to` are the first and the last. */
+  readonly steps?: { readonly sizes: readonly number[]; readonly at: readonly number[] };
   /** Of a pressure: only to the members that carry it one way, and the width from which members of a line get it (metres). */
   readonly spread?: 'oneWay';
   readonly width?: number;
@@ -81,7 +83,8 @@ class PhraseFault extends Error {}
 /**
  * Reads a load as it is said: `8 kN/m down`, `8 to 4 kN/m down on plan between 1 m and 3 m`, `12 kN at 30` (degrees from the right,
  * anticlockwise), `5 kN/m2 * 3.6 m down`, `10 kN down at thirds`, `4 kN down every 1.2 m`, `15 kN·m clockwise`, `20 K warmer`,
- * `3 mm too long`, `10 mm down`, `5 kN/m2 down one way`, `0.8 kN/m2 down on plan over 5 m`. Without a direction loads act down. The unit tells what it is; a bare number is what `bare` says.
+ * `3 mm too long`, `10 mm down`, `5 kN/m2 down one way`, `0.8 kN/m2 down on plan over 5 m`,
+ * `8, 4, 2 kN/m down from 0, 1, 3, 6 m`. Without a direction loads act down. The unit tells what it is; a bare number is what `bare` says.
  */
 export function readLoadPhrase(text: string, setting: PhraseSetting): ReadPhrase {
   try {
@@ -105,6 +108,8 @@ interface Said {
   stations?: Stations;
   spread?: 'oneWay';
   width?: number;
+  /** Places between which the sizes of steps act. */
+  places?: readonly number[];
 }
 
 const AXES: Readonly<Record<string, Point>> = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };
@@ -128,6 +133,12 @@ function read(text: string, setting: PhraseSetting): LoadPhrase {
     said.span = [length(from!), length(to!)];
     if (said.span[0] >= said.span[1])
       throw new PhraseFault('between a place and one further on: the first is not before the second');
+  });
+  take(/\bfrom ([^,]+(?:,[^,]+)+?)(?= (?:down|up|left|right|forward|back|on|across|square)\b| $)/, (list) => {
+    const parts = list!.split(',');
+    said.places = parts.map((part) => length(withUnit(part, parts.at(-1)!)));
+    if (said.places.some((place, i) => i > 0 && place <= said.places![i - 1]!))
+      throw new PhraseFault('stations follow each other from the start of the member on');
   });
   take(/\bone way\b/, () => (said.spread = 'oneWay'));
   take(/\btwo ways?\b/, () => undefined);
@@ -158,17 +169,26 @@ function read(text: string, setting: PhraseSetting): LoadPhrase {
   // Angles are told from there anyway; without one it would mean nothing.
   if (isFromRight && said.angle === undefined)
     throw new PhraseFault('“from the right” goes with an angle: write, for example, “12 kN at 30 from the right”');
-  const sizes = rest.trim().split(/\bto\b/);
-  if (sizes.length > 2) throw new PhraseFault('a load goes from one size to another: write “8 to 4 kN/m”');
+  const sizes = said.places ? rest.trim().split(',') : rest.trim().split(/\bto\b/);
+  if (said.places && sizes.length !== said.places.length - 1)
+    throw new PhraseFault(
+      `between ${said.places.length} stations there are ${said.places.length - 1} steps: ${sizes.length} sizes are told`,
+    );
+  if (!said.places && sizes.length > 2) throw new PhraseFault('a load goes from one size to another: write “8 to 4 kN/m”');
   if (sizes.some((one) => one.trim() === '')) throw new PhraseFault('its size is missing: write, for example, “8 kN/m down”');
   const kind = kindOf(sizes.at(-1)!, said, setting);
   const unit = unitOfKind(kind, setting.display);
   const [from, to] = [sizes[0]!, sizes.at(-1)!].map((one) =>
     sizeOf(withUnit(one, sizes.at(-1)!), DIMENSION[kind], unit, 'a size'),
   ) as [number, number];
+  if (said.places && kind !== 'line') throw new PhraseFault('only a load per length acts in steps');
   if (kind !== 'line' && sizes.length > 1) throw new PhraseFault('only a load per length goes from one size to another');
   check(kind, said, setting);
-  return finished(kind, from, to, said);
+  const steps = said.places && {
+    sizes: sizes.map((one) => sizeOf(withUnit(one, sizes.at(-1)!), DIMENSION[kind], unit, 'a size')),
+    at: said.places,
+  };
+  return { ...finished(kind, from, to, said), ...(steps && { steps }) };
 }
 
 /** Words in small letters; units keep theirs, since MN is not mN. */

@@ -1,8 +1,10 @@
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Load, Model } from '@rigid-beam/core/model/model';
 import type { LoadPhrase } from '@rigid-beam/core/model/loads/phrase';
-import { actsOn, loadsOfPhrase, type MadeLoads } from '@rigid-beam/core/model/loads/phrase-loads';
+import { loadTotal } from '@rigid-beam/core/model/loads/load-total';
+import { actsOn, loadsOfPhrase, type MadeLoads, type PhrasedLoad } from '@rigid-beam/core/model/loads/phrase-loads';
 import { phraseWords } from '@rigid-beam/core/model/loads/phrase-words';
+import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { symbolPath, worldPath, type Item } from '@rigid-beam/drawing/display-list';
 import { drawnMembers, drawnNodes } from '@rigid-beam/drawing/geometry';
@@ -54,7 +56,17 @@ export class LoadTool implements Tool {
     const made = this.pointed && this.made(this.pointed);
     if (made && !made.ok) return WORDS.notThere(made.reason);
     const turns = phrase.kind === 'temperature' || phrase.kind === 'fit' ? '' : WORDS.tabTurnsIt;
-    return WORDS.hint(phraseWords(phrase, display), caseId, on, turns);
+    return WORDS.hint(phraseWords(phrase, display), caseId, on, turns) + (made?.ok ? this.together(made.loads) : '');
+  }
+
+  /** What the supports will have to carry of what is pointed at. */
+  private together(loads: readonly PhrasedLoad[]): string {
+    const { model } = this.sheet.editor.state;
+    const { force } = { ...defaultDisplay, ...model.display };
+    const sum = [0, 0, 0];
+    for (const load of loads) loadTotal({ id: '', ...load } as unknown as Load, model)?.forEach((part, k) => (sum[k]! += part));
+    const size = Math.hypot(...sum);
+    return size > 0 ? WORDS.together(showQuantity(size, force, 4)) : '';
   }
 
   down(event: ToolPointer): void {
