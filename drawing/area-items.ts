@@ -23,7 +23,7 @@ export function panelItems(context: Context, load: AreaLoad, factor: number): It
   const subject: Subject = { kind: 'load', id: load.id };
   const places = (load.nodes ?? []).flatMap((id) => context.nodes.get(id) ?? []);
   if (places.length < 3) return [];
-  const ink = inkOf(context.view, subject);
+  const ink = inkOf(context, subject);
   const [x, y] = (['x', 'y'] as const).map((key) => places.reduce((sum, place) => sum + place[key], 0) / places.length) as [
     number,
     number,

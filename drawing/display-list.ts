@@ -1,3 +1,4 @@
+import type { CaseColour } from '@rigid-beam/core/model/model';
 import type { AxisName } from '@rigid-beam/core/model/point';
 
 /** What a drawn thing stands for; hit-testing and the list for screen readers use it. */
@@ -22,6 +23,8 @@ export type Ink =
   | 'dimension'
   | 'support'
   | 'load'
+  /** Loads of cases that have a colour of their own. */
+  | `load-${Exclude<CaseColour, 'brown'>}`
   | 'reaction'
   | 'tension'
   | 'compression'

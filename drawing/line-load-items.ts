@@ -44,7 +44,7 @@ export function comb(context: Context, member: DrawnMember, load: LineLoad, subj
   const w = context.view.weight;
   const acting: Acting = { ...(load.axes && { axes: load.axes }), factor };
   const at = (t: number): Ordinate => ordinate(context, member, acting, a + t * (b - a), mixed(load, t));
-  const stroke = inkOf(context.view, subject);
+  const stroke = inkOf(context, subject);
   const gap = 3 * w;
   const vertices: number[] = [];
   // A thumbnail shows that and where a load acts; its arrows would only be a smear.

@@ -6,12 +6,12 @@ import type { PrimitiveLoad } from '@rigid-beam/core/model/loads/primitive';
 import type { Load, Model } from '@rigid-beam/core/model/model';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
-import type { Item, Label, Path, Subject } from './display-list';
+import type { Ink, Item, Label, Path, Subject } from './display-list';
 import { concentrated, forceOnMember, seenForces } from './force-items';
 import { drawnNodes, nearness, pointOn } from './geometry';
 import { panelItems, pressureLabel } from './area-items';
 import { comb, intensityLabel, lineLabel } from './line-load-items';
-import { prefix, type Context } from './load-marks';
+import { inkOf, prefix, type Context } from './load-marks';
 import { membersInFront } from './structure-items';
 import { FRONT, inDepth, isCrowded, isOutline } from './behind';
 import { saidOnce, withNeighbours } from './runs';
@@ -58,12 +58,25 @@ export function contextOf(model: Model, factors: ReadonlyMap<string, number>, vi
     nodes: drawnNodes(model, view),
     display: { ...defaultDisplay, ...model.display },
     view,
+    inks: inksOf(model),
     largest: {
       intensity: Math.max(0, ...acting.map(({ load, factor }) => Math.abs(factor) * intensityOf(load))),
       force: Math.max(0, ...acting.map(({ load, factor }) => Math.abs(factor) * forceOf(load))),
     },
   };
 }
+
+/** Inks of the loads whose cases have a colour of their own. */
+function inksOf({ cases, loads }: Model): ReadonlyMap<string, Ink> {
+  const coloured = new Map(
+    cases.flatMap(({ id, colour }): [string, Ink][] => (colour && colour !== 'brown' ? [[id, `load-${colour}`]] : [])),
+  );
+  if (coloured.size === 0) return NO_INKS;
+  return new Map(
+    loads.flatMap((load): [string, Ink][] => (coloured.has(load.case) ? [[load.id, coloured.get(load.case)!]] : [])),
+  );
+}
+const NO_INKS: ReadonlyMap<string, Ink> = new Map();
 
 /** How near to the viewer a load stands: 1 in front, 0 at the back. */
 function nearnessOfLoads(model: Model, view: View, { members, nodes }: Context): (load: PrimitiveLoad) => number {
@@ -159,7 +172,7 @@ function itemsOf(context: Context, load: PrimitiveLoad, subject: Subject, factor
         .map((key) => `${WAYS[key]} ${showQuantity(load[key]!, context.display.deflection)}`);
       for (const key of ['rx', 'ry', 'rz'] as const)
         if (load[key]) parts.push(`${key === 'rz' ? '↺' : key} ${showNumber(load[key] * 1e3)} mrad`);
-      return [text([node.x, node.y, -38], `${prefix(factor)}moves ${parts.join(', ')}`, [0, -1], subject)];
+      return [text(context, [node.x, node.y, -38], `${prefix(factor)}moves ${parts.join(', ')}`, [0, -1], subject)];
     }
     case 'thermal':
     case 'strain': {
@@ -175,7 +188,7 @@ function itemsOf(context: Context, load: PrimitiveLoad, subject: Subject, factor
             ]
               .filter(Boolean)
               .join(', ');
-      return [text(pointOn(member, member.length / 2), prefix(factor) + words, member.ey, subject)];
+      return [text(context, pointOn(member, member.length / 2), prefix(factor) + words, member.ey, subject)];
     }
   }
 }
@@ -184,6 +197,7 @@ const WAYS = { ux: '→', uy: '↑', uz: 'along Z' };
 
 /** Words beside a place of the paper, `dy` pixels above it. */
 const text = (
+  context: Context,
   [x, y, dy = 0]: readonly [number, number, number?],
   words: string,
   away: readonly [number, number],
@@ -196,7 +210,7 @@ const text = (
   dx: 0,
   dy,
   away,
-  ink: 'load',
+  ink: inkOf(context, subject),
   role: 'load',
   rank: 60,
   subject,

@@ -12,6 +12,8 @@ export interface Context {
   readonly nodes: ReadonlyMap<string, { readonly x: number; readonly y: number; readonly depth: number }>;
   readonly display: DisplayUnits;
   readonly view: View;
+  /** What the loads are drawn with whose cases have a colour of their own, by their ids. */
+  readonly inks: ReadonlyMap<string, Ink>;
   /** The largest intensity and force that act: they take the longest arrow. */
   readonly largest: { readonly intensity: number; readonly force: number };
 }
@@ -27,7 +29,8 @@ export const arrowLength = (part: number): number =>
 /** A factor other than 1 stands before the value. */
 export const prefix = (factor: number): string => (factor === 1 ? '' : `${showNumber(factor)} × `);
 
-export const inkOf = (view: View, subject: Subject): Ink => (isSelected(view, subject) ? 'selection' : 'load');
+export const inkOf = ({ view, inks }: Context, subject: Subject): Ink =>
+  isSelected(view, subject) ? 'selection' : (subject.kind === 'load' && inks.get(subject.id)) || 'load';
 
 /** A vector in a member's own axes as it is seen. */
 export const ownAxes = ({ ex, ey, ez }: DrawnMember, [x, y, z]: Point): [number, number] => [
@@ -38,7 +41,7 @@ export const ownAxes = ({ ex, ey, ez }: DrawnMember, [x, y, z]: Point): [number,
 /** A force that points at the viewer, or away, by less than this part of its length across: drawn as a ring with a dot. */
 export const END_ON = 0.12;
 export const endOn = (context: Context, x: number, y: number, subject: Subject): Item[] => {
-  const stroke = isSelected(context.view, subject) ? 'selection' : 'load';
+  const stroke = inkOf(context, subject);
   const w = context.view.weight;
   return [
     symbolPath(x, y, circle(6 * w), { closed: true, stroke, fill: 'paper', width: 1.5 * w, subject, texts: 'keep off' }),
@@ -55,11 +58,11 @@ interface Beside {
   readonly away: readonly [number, number];
 }
 
-export const label = ({ view }: Context, beside: Beside, words: string, subject: Subject): Item => ({
+export const label = (context: Context, beside: Beside, words: string, subject: Subject): Item => ({
   kind: 'label',
   text: words,
   ...beside,
-  ink: inkOf(view, subject),
+  ink: inkOf(context, subject),
   role: 'load',
   rank: 60,
   subject,
@@ -74,9 +77,9 @@ interface Arrow {
   readonly width: number;
 }
 
-export function arrow({ view }: Context, { x, y, from, to, width }: Arrow, subject: Subject): Item[] {
-  const stroke = inkOf(view, subject);
-  const w = view.weight;
+export function arrow(context: Context, { x, y, from, to, width }: Arrow, subject: Subject): Item[] {
+  const stroke = inkOf(context, subject);
+  const w = context.view.weight;
   const [along, up] = [to[0] - from[0], to[1] - from[1]];
   const angle = Math.atan2(up, along);
   const head = Math.min(7 * w, Math.hypot(along, up) * 0.6);
@@ -106,7 +109,7 @@ export function couple(context: Context, x: number, y: number, sense: number, su
   ]);
   const [ex, ey] = arc.slice(-2) as [number, number];
   const [bx, by] = arc.slice(-8, -6) as [number, number];
-  const stroke = inkOf(context.view, subject);
+  const stroke = inkOf(context, subject);
   return [
     symbolPath(x, y, arc, { stroke, width: 1.6 * w, subject, texts: 'keep off' }),
     ...arrow(context, { x, y, from: [bx, by], to: [ex + (ex - bx) * 0.3, ey + (ey - by) * 0.3], width: 1 }, subject),

@@ -107,6 +107,13 @@ describe('the drawing of a model', () => {
     expect(combs.map(({ stroke }) => stroke)).toEqual(['selection', 'selection', 'selection', 'selection']);
   });
 
+  test('the loads of a case with a colour of its own are drawn in it', () => {
+    const cases = lintelModel.cases.map((one) => (one.id === 'G' ? { ...one, colour: 'indigo' as const } : one));
+    const drawn = sheetItems({ ...lintelModel, cases }, solution, view);
+    expect(labels(drawn).filter(({ role }) => role === 'load').map(({ ink }) => ink)).toEqual(['load-indigo']); // prettier-ignore
+    expect(paths(drawn).some(({ stroke, fill }) => stroke === 'load' || fill === 'load')).toBe(false);
+  });
+
   test('axial forces say T or C, and the inks differ', () => {
     const axial = labels(sheetItems(ribModel, solutionOf(ribModel), { ...view, quantity: 'N', outcome: 2 }));
     expect(axial.filter(({ ink }) => ink === 'compression').every(({ text }) => text.startsWith('C '))).toBe(true);

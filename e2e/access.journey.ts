@@ -53,6 +53,30 @@ describe('for everyone', () => {
     await rib.page.close();
   });
 
+  test.each(['day', 'night'])(
+    'a load’s card, a section of parts and the schedule of loads keep the rules by %s',
+    async (appearance) => {
+      const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=loads&acting=W');
+      await rib.page.setCookie({ name: 'appearance', value: appearance, url: application.address });
+      await application.visit(rib.page, `${new URL(rib.page.url()).pathname}?stage=loads&acting=W`);
+      await rib.ready();
+      await rib.unfold('Sway from vertical loads');
+      expect(['sway', await troubles(rib.page)]).toEqual(['sway', []]);
+      await (await rib.page.waitForSelector('::-p-xpath(//button[contains(., "kN/m ") and contains(., " · ")])'))!.click();
+      await rib.card('Load');
+      expect(['load', await troubles(rib.page)]).toEqual(['load', []]);
+      await rib.command('open the schedule of loads');
+      await rib.page.waitForSelector('[role=grid][aria-label*="oads"]');
+      expect(['schedule', await troubles(rib.page)]).toEqual(['schedule', []]);
+      await rib.command('go to sections');
+      await rib.press('Built of parts');
+      await (await rib.page.waitForSelector('button[aria-label^="built-of-parts, "]'))!.click();
+      await rib.unfold('Torsion, warping, shear centre');
+      expect(['parts', await troubles(rib.page)]).toEqual(['parts', []]);
+      await rib.page.close();
+    },
+  );
+
   test('at twice the size everything is still there, below each other', async () => {
     const rib = await ModelPage.open(application, 'Glasshouse rib');
     await rib.page.setViewport({ width: 640, height: 400, deviceScaleFactor: 2 });

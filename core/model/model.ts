@@ -202,12 +202,18 @@ export const categories = [
 ] as const;
 export type Category = (typeof categories)[number];
 
+/** Colours by which a drawing tells the loads of one case from those of another. */
+export const caseColours = ['brown', 'olive', 'slate', 'plum', 'indigo'] as const;
+export type CaseColour = (typeof caseColours)[number];
+
 export interface LoadCase {
   readonly id: string;
   readonly title?: string;
   readonly category: Category;
   /** Factor on density × A × gravity along −Y. */
   readonly selfWeight?: number;
+  /** Brown where it is absent. */
+  readonly colour?: CaseColour;
 }
 
 export type Load = PrimitiveLoad | CompoundLoad | NotionalLoad;

@@ -14,7 +14,7 @@ import {
 } from './fields';
 import { compoundKinds } from './loads/compound';
 import { notionalFields } from './loads/notional';
-import { behaviours, categories, endFreedoms, freedoms, limitStates, shapeTypes } from './model';
+import { behaviours, caseColours, categories, endFreedoms, freedoms, limitStates, shapeTypes } from './model';
 
 const isTranslation = (freedom: string): boolean => freedom.startsWith('u');
 
@@ -152,6 +152,7 @@ export const listFields = {
     title: { kind: 'text' },
     category: { kind: 'choice', of: categories, required: true },
     selfWeight: quantity('number'),
+    colour: { kind: 'choice', of: caseColours },
   },
 } as const satisfies { [list: string]: Fields };
 

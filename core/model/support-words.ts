@@ -1,23 +1,25 @@
 import { freedoms, type Freedom, type Model, type Support } from './model';
 import { kindOf, supportKindsOf } from './support-kinds';
 
-/** A support in words. */
+/** A support in words: its kind where it has a name, what it holds and what it springs where not. */
 export function supportWords(support: Support, space: Model['space'] = 'plane'): string {
-  const sprung = freedoms.some((freedom) => typeof support[freedom] === 'number' && support[freedom] > 0);
+  const sprung = freedoms.filter((freedom) => typeof support[freedom] === 'number' && support[freedom] > 0);
+  const held = freedoms.filter((freedom) => support[freedom] === 'fixed');
   const kind = kindOf(support, space);
-  const held = freedoms.filter((freedom) => support[freedom] === 'fixed').map((freedom) => HELD_WORDS[freedom]);
-  const listed = held.length > 0 ? `held ${held.join(', ')}` : 'free';
   const text = supportKindsOf(space).find(({ id }) => id === kind)?.text;
-  const name = sprung ? 'sprung' : text ? text.replace(/^./, (c) => c.toLowerCase()) : listed;
+  const name = sprung.length === 0 && text ? text.replace(/^./, (c) => c.toLowerCase()) : partsOf(held, sprung);
   if (support.axes) return `${name}, in axes of its own`;
   return support.angle ? `${name}, turned by ${support.angle}°` : name;
 }
 
-const HELD_WORDS: Record<Freedom, string> = {
-  ux: 'along X',
-  uy: 'along Y',
-  uz: 'along Z',
-  rx: 'about X',
-  ry: 'about Y',
-  rz: 'about Z',
-};
+/** “held along X and about Z, sprung along Y”. */
+function partsOf(held: readonly Freedom[], sprung: readonly Freedom[]): string {
+  const said = (word: string, some: readonly Freedom[]): string => {
+    const [along, about] = ['u', 'r'].map((way) => some.filter((freedom) => freedom.startsWith(way)).map(axisOf));
+    const parts = [along!.length > 0 ? `along ${along!.join(', ')}` : '', about!.length > 0 ? `about ${about!.join(', ')}` : ''];
+    return some.length > 0 ? `${word} ${parts.filter(Boolean).join(' and ')}` : '';
+  };
+  return [said('held', held), said('sprung', sprung)].filter(Boolean).join(', ') || 'free';
+}
+
+const axisOf = (freedom: Freedom): string => freedom.charAt(1).toUpperCase();

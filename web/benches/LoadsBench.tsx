@@ -5,7 +5,15 @@ import styled from 'styled-components';
 import { freeName } from '@rigid-beam/core/model/edits/next-id';
 import { phraseOfLoad } from '@rigid-beam/core/model/loads/phrase-of-load';
 import { phraseWords } from '@rigid-beam/core/model/loads/phrase-words';
-import { categories, STANDARD_GRAVITY, type Load, type LoadCase, type Model } from '@rigid-beam/core/model/model';
+import {
+  caseColours,
+  categories,
+  STANDARD_GRAVITY,
+  type CaseColour,
+  type Load,
+  type LoadCase,
+  type Model,
+} from '@rigid-beam/core/model/model';
 import { copyCase } from '@rigid-beam/core/model/edits/copy-case';
 import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
@@ -126,6 +134,15 @@ function CaseEditor({ loadCase }: { readonly loadCase: LoadCase }) {
           choices={categories.map((id) => ({ id, text: id }))}
           value={loadCase.category}
           onChange={(id) => put({ ...loadCase, category: id as LoadCase['category'] })}
+        />
+        <Select
+          label={WORDS.colour}
+          choices={caseColours.map((id) => ({ id, text: id }))}
+          value={loadCase.colour ?? 'brown'}
+          onChange={(id) => {
+            const { colour: _, ...rest } = loadCase;
+            put(id === 'brown' ? rest : { ...rest, colour: id as CaseColour });
+          }}
         />
         <Button onPress={() => editor.edit({ type: 'remove', list: 'cases', keys: [loadCase.id] })}>
           {WORDS.remove(loadCase.id)}

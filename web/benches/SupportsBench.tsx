@@ -1,12 +1,13 @@
 'use client';
 
+import styled from 'styled-components';
 import { useStore } from 'zustand';
 import { useEditor, useModel } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { supportAlongMember } from '@rigid-beam/core/model/support-along';
 import { supportWords } from '@rigid-beam/core/model/support-words';
 import { ApplyTool } from '../sheet/tools/apply-tool';
-import { Button, Hint, PanelSubtitle, PlainButton, Row, Stack } from '../ui/controls';
+import { Button, Hint, PanelSubtitle, PlainButton, Stack } from '../ui/controls';
 import { Instrument, Instruments } from '../ui/Instrument';
 import type { PictureName } from '../ui/pictures';
 import { supportKindsOf, supportOf } from '@rigid-beam/core/model/support-kinds';
@@ -35,6 +36,17 @@ const SHORT: Readonly<Record<string, string>> = {
   bears: WORDS.bears,
   upright: WORDS.upright,
 };
+
+/** What a support does, as much of it as there is room for, and its removal. */
+const Line = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 0.35rem;
+  button {
+    white-space: normal;
+    text-align: start;
+  }
+`;
 
 /** Choose a support, then click the nodes that get it. */
 export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
@@ -103,7 +115,7 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
       <PanelSubtitle>{WORDS.inThisModel}</PanelSubtitle>
       {model.supports.length === 0 && <Hint>{WORDS.none}</Hint>}
       {model.supports.map((support) => (
-        <Row key={support.node}>
+        <Line key={support.node}>
           <PlainButton onPress={() => editor.select([{ kind: 'node', id: support.node }])}>
             {WORDS.node(support.node, supportWords(support, model.space))}
           </PlainButton>
@@ -113,7 +125,7 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
           >
             {WORDS.remove}
           </Button>
-        </Row>
+        </Line>
       ))}
       {model.supports.length > 0 && <Button onPress={() => editor.show({ drawer: 'supports' })}>{WORDS.schedule}</Button>}
     </Stack>

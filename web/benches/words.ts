@@ -54,6 +54,7 @@ export const loadsBench = {
   selfWeight: 'Self weight ×',
   title: 'Title',
   kind: 'Kind',
+  colour: 'Colour',
   remove: (id: string): string => `Remove ${id}`,
 };
 

@@ -134,6 +134,11 @@ export class SheetController {
     this.drawing.refresh('overlay');
   }
 
+  pointerAway(): void {
+    this.store.getState().tool.away?.();
+    this.drawing.refresh('overlay');
+  }
+
   /** Returns true when the tool had use for the key. */
   key(event: KeyboardEvent): boolean {
     const { tool } = this.store.getState();

@@ -162,7 +162,10 @@ describe('supports by name', () => {
       if (id === 'pinned' || id === 'fixed') expect(supportWords(supportOf(id, '1'))).toBe(text.toLowerCase());
     }
     expect(kindOf({ node: '1', uy: 3e5 })).toBeUndefined();
-    expect(supportWords({ node: '1', uy: 3e5, angle: 10 })).toBe('sprung, turned by 10°');
+    expect(supportWords({ node: '1', uy: 3e5, angle: 10 })).toBe('sprung along Y, turned by 10°');
+    expect(supportWords({ node: '1', ux: 'fixed', uy: 'fixed', uz: 'fixed', ry: 'fixed' }, 'space')).toBe(
+      'held along X, Y, Z and about Y',
+    );
   });
 });
 

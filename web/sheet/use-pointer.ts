@@ -96,6 +96,9 @@ export function usePointer(controller: SheetController, canvas: React.RefObject<
       carried = undefined;
       controller.pointer('cancel', pointer(event));
     };
+    const away = (event: PointerEvent): void => {
+      if (event.pointerType === 'mouse') controller.pointerAway();
+    };
     const wheel = (event: WheelEvent): void => {
       event.preventDefault();
       const { x, y } = at(event);
@@ -112,6 +115,7 @@ export function usePointer(controller: SheetController, canvas: React.RefObject<
     element.addEventListener('pointermove', move);
     element.addEventListener('pointerup', up);
     element.addEventListener('pointercancel', cancel);
+    element.addEventListener('pointerleave', away);
     element.addEventListener('wheel', wheel, { passive: false });
     element.addEventListener('contextmenu', noMenu);
     window.addEventListener('keydown', key);
@@ -122,6 +126,7 @@ export function usePointer(controller: SheetController, canvas: React.RefObject<
       element.removeEventListener('pointermove', move);
       element.removeEventListener('pointerup', up);
       element.removeEventListener('pointercancel', cancel);
+      element.removeEventListener('pointerleave', away);
       element.removeEventListener('wheel', wheel);
       element.removeEventListener('contextmenu', noMenu);
       window.removeEventListener('keydown', key);

@@ -26,6 +26,10 @@ const day = css`
   --draw-dimension: #5d6670;
   --draw-support: #2f3a45;
   --draw-load: #7c4a1e;
+  --draw-load-olive: #585e0c;
+  --draw-load-slate: #465a75;
+  --draw-load-plum: #7d2b55;
+  --draw-load-indigo: #43388f;
   --draw-reaction: #3b4652;
   --draw-tension: #1b7837;
   --draw-compression: #762a83;
@@ -64,6 +68,10 @@ const night = css`
   --draw-dimension: #a9bfd3;
   --draw-support: #d5e3ef;
   --draw-load: #e8b283;
+  --draw-load-olive: #cdd17c;
+  --draw-load-slate: #b4c6dc;
+  --draw-load-plum: #eaa6c8;
+  --draw-load-indigo: #bcb3ff;
   --draw-reaction: #c5d5e4;
   --draw-tension: #74d391;
   --draw-compression: #d9a3e6;

@@ -2,7 +2,7 @@
 
 import { Button as DragHandle, GridList, GridListItem, useDragAndDrop } from 'react-aria-components';
 import styled from 'styled-components';
-import type { LoadCase } from '@rigid-beam/core/model/model';
+import type { CaseColour, LoadCase } from '@rigid-beam/core/model/model';
 import { useEditor, useModel } from '../../session/use-editor';
 import { focusFace } from '../../ui/controls';
 import { caseList as WORDS } from '../words';
@@ -21,7 +21,7 @@ const List = styled(GridList<LoadCase>)`
 const Line = styled(GridListItem)`
   ${focusFace}
   display: grid;
-  grid-template-columns: auto minmax(0, 1fr) auto;
+  grid-template-columns: auto auto minmax(0, 1fr) auto;
   align-items: center;
   gap: 0.35rem;
   padding: 0.15rem 0.4rem;
@@ -42,6 +42,14 @@ const Line = styled(GridListItem)`
     color: var(--soft);
     font-size: 0.72rem;
   }
+`;
+
+/** The colour in which the loads of a case are drawn. */
+export const Swatch = styled.i<{ readonly $colour: CaseColour | undefined }>`
+  width: 0.6rem;
+  height: 0.6rem;
+  border-radius: 2px;
+  background: ${({ $colour = 'brown' }) => ($colour === 'brown' ? 'var(--draw-load)' : `var(--draw-load-${$colour})`)};
 `;
 
 const Handle = styled(DragHandle)`
@@ -86,6 +94,7 @@ export function CaseList({ acting }: { readonly acting: string | undefined }) {
           <Handle slot="drag" aria-label={WORDS.move(one.id)}>
             ⠿
           </Handle>
+          <Swatch aria-hidden $colour={one.colour} />
           <span>
             <b>{one.id}</b> {one.title ?? ''}
           </span>

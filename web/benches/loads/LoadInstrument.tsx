@@ -21,6 +21,9 @@ const Ways = styled(ToggleButtonGroup)`
     min-width: 2rem;
     justify-content: center;
     font-size: 1rem;
+    &:not([aria-label]) {
+      font-size: inherit;
+    }
   }
 `;
 

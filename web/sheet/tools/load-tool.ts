@@ -36,6 +36,8 @@ export class LoadTool implements Tool {
   readonly cursor = 'crosshair';
   private pointed: Target | undefined;
   private pressed: ToolPointer | undefined;
+  /** What has just been put stands there itself: it is not shown a second time. */
+  private isPut = false;
 
   constructor(
     private readonly sheet: SheetController,
@@ -45,6 +47,7 @@ export class LoadTool implements Tool {
 
   /** Another load is said: the tool goes on with it. */
   said(): void {
+    this.isPut = false;
     this.sheet.say(this.hint);
     this.sheet.drawing.refresh('overlay');
   }
@@ -78,7 +81,23 @@ export class LoadTool implements Tool {
     if (event.type === 'mouse') this.sheet.takeKeyboard();
     const before = this.pointed;
     this.pointed = findTarget(this.sheet, event, actsOn(this.inHand().phrase));
-    if (before?.id !== this.pointed?.id) this.sheet.say(this.hint);
+    if (before?.id === this.pointed?.id && !this.moved(before)) return;
+    this.isPut = false;
+    this.sheet.say(this.hint);
+  }
+
+  /** Whether what is pointed at is another place of the same member. */
+  private moved(before: Target | undefined): boolean {
+    const { pointed } = this;
+    if (before?.kind !== 'member' || pointed?.kind !== 'member' || !['force', 'couple'].includes(this.inHand().phrase.kind))
+      return false;
+    return Math.round(before.at * PARTS) !== Math.round(pointed.at * PARTS);
+  }
+
+  away(): void {
+    if (!this.pointed) return;
+    this.pointed = undefined;
+    this.sheet.say(this.hint);
   }
 
   up(event: ToolPointer): void {
@@ -101,7 +120,7 @@ export class LoadTool implements Tool {
 
   overlay(): Item[] {
     const { pointed } = this;
-    if (!pointed) return [];
+    if (!pointed || this.isPut) return [];
     const { model } = this.sheet.editor.state;
     const made = this.made(pointed);
     return [...this.mark(pointed, model), ...(made?.ok ? this.shown(made.loads as unknown as Load[], pointed, model) : [])].map(
@@ -128,6 +147,7 @@ export class LoadTool implements Tool {
     const display = { ...defaultDisplay, ...this.sheet.editor.state.model.display };
     const label = WORDS.putOn(phraseWords(this.inHand().phrase, display), target.kind, target.id);
     this.sheet.editor.edit(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label }, label);
+    this.isPut = true;
   }
 
   private mark(target: Target, model: Model): Item[] {

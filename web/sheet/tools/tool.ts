@@ -21,6 +21,8 @@ export interface Tool {
   move?(event: ToolPointer): void;
   up?(event: ToolPointer): void;
   cancel?(event: ToolPointer): void;
+  /** The pointer has left the sheet. */
+  away?(): void;
   /** The other choices were asked for: right button, or a long press. */
   menu?(event: ToolPointer): void;
   /** True when the key was used. */

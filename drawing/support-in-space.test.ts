@@ -1,0 +1,35 @@
+import { expect, test } from '@jest/globals';
+import type { Support } from '@rigid-beam/core/model/model';
+import { VERTEX, type Item } from './display-list';
+import { lookFrom, LOOKS } from './projection';
+import { symbolInSpace } from './support-in-space';
+import { paths, view } from './test/demo';
+
+const fixed = 'fixed' as const;
+const pinned = { node: '1', ux: fixed, uy: fixed, uz: fixed };
+const clamped = { ...pinned, rx: fixed, ry: fixed, rz: fixed };
+const seenFrom = (look: keyof typeof LOOKS, support: Support): Item[] =>
+  symbolInSpace(support, 2, 3, { ...view, projection: lookFrom(LOOKS[look].round, LOOKS[look].height) });
+/** Sides of the pyramid that are seen: parts of three corners. */
+const sides = (items: readonly Item[]): number =>
+  paths(items).reduce((sum, { parts, vertices }) => sum + (parts === 3 ? vertices.length / VERTEX / 3 : 0), 0);
+
+test('a pin is a pyramid of which one sees two sides from a corner, all four from above, and one from the front', () => {
+  expect([sides(seenFrom('corner', pinned)), sides(seenFrom('plan', pinned)), sides(seenFrom('front', pinned))]).toEqual([
+    2, 4, 1,
+  ]);
+});
+
+test('a clamp is a plate about its node, on the ground where one looks from the side', () => {
+  const [plate, ground] = paths(seenFrom('corner', clamped));
+  const offsets = Array.from({ length: 4 }, (_, i) => [plate!.vertices[i * VERTEX + 2]!, plate!.vertices[i * VERTEX + 3]!]);
+  for (const k of [0, 1]) expect(offsets.reduce((sum, at) => sum + at[k]!, 0)).toBeCloseTo(0, 9);
+  expect(ground).toMatchObject({ parts: 2, stroke: 'support' });
+  expect(paths(seenFrom('plan', clamped))).toHaveLength(1);
+});
+
+test('what is held along the look is a ring with a dot; a rotation that is held shows beside a pin', () => {
+  const [ring, dot] = paths(seenFrom('front', { node: '1', uz: fixed }));
+  expect([ring!.closed, dot!.fill]).toEqual([true, 'support']);
+  expect(seenFrom('corner', { ...pinned, ry: fixed })).toHaveLength(seenFrom('corner', pinned).length + 1);
+});

@@ -1,0 +1,62 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { Application } from './application';
+import { ModelPage } from './model-page';
+
+const application = new Application();
+beforeAll(() => application.start());
+afterAll(() => application.close());
+
+interface Stored {
+  readonly loads: readonly Readonly<Record<string, unknown>>[];
+  readonly supports: readonly Readonly<Record<string, unknown>>[];
+  readonly cases: readonly Readonly<Record<string, unknown>>[];
+}
+
+async function stored(model: ModelPage): Promise<Stored> {
+  await model.stored();
+  return model.page.evaluate(async () => (await fetch(`/api${location.pathname}/file`)).json() as Promise<never>);
+}
+
+/** A finger on what has this accessible name. */
+async function tap(model: ModelPage, name: string): Promise<void> {
+  const one = await model.page.waitForSelector(`::-p-named(${name})`);
+  await one!.tap();
+}
+
+test('by touch: a support, a line load and a force, each put by a tap', async () => {
+  const portal = await ModelPage.portal(application);
+  await tap(portal, 'Supports: 2 supports, in order');
+  const foot = await portal.place('Node 1 ');
+  await tap(portal, 'Fixed');
+  await portal.page.touchscreen.tap(foot.x, foot.y);
+  await tap(portal, 'Loads: 0 loads, nothing yet');
+  await tap(portal, 'Line load');
+  const [eaves, ridge] = [await portal.place('Node 2 '), await portal.place('Node 5 ')];
+  await portal.page.touchscreen.tap((eaves.x + ridge.x) / 2, (eaves.y + ridge.y) / 2);
+  await tap(portal, 'Force');
+  await portal.page.touchscreen.tap(eaves.x, eaves.y);
+  await portal.page.waitForSelector('[aria-label^="Undo: Put"]');
+  const { loads, supports } = await stored(portal);
+  expect(supports.find(({ node }) => node === '1')).toMatchObject({ ux: 'fixed', uy: 'fixed', rz: 'fixed' });
+  expect(loads.map(({ type }) => type)).toEqual(['line', 'node']);
+  await portal.page.close();
+});
+
+test('by keys: a load on what is selected, in a case with a colour of its own', async () => {
+  const portal = await ModelPage.portal(application);
+  await portal.command('go to loads');
+  await portal.command('select member b, c');
+  await portal.bench();
+  await portal.fillByKey('What acts', '3 kN/m down on plan');
+  await portal.pressByKey('Put it on the 2 selected members');
+  await portal.chooseByKey('Colour', 'indigo');
+  const { loads, cases } = await stored(portal);
+  expect(loads).toMatchObject([
+    { type: 'line', axes: 'projected', to: { wy: -3000 } },
+    { type: 'line', axes: 'projected' },
+  ]);
+  expect(cases.map(({ colour }) => colour)).toContain('indigo');
+  await portal.page.close();
+});
+
+test('no page complained', () => expect(application.complaints).toEqual([]));
