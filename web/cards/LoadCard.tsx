@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { copyLoads } from '@rigid-beam/core/model/edits/copy-case';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
+import { axialStiffness } from '@rigid-beam/core/model/loads/prestress';
 import { mirroredOnMember } from '@rigid-beam/core/model/loads/mirrored';
 import { phraseOfLoad } from '@rigid-beam/core/model/loads/phrase-of-load';
 import { shapeOf } from '@rigid-beam/core/model/loads/member-shape';
@@ -50,6 +51,7 @@ export function LoadCard({ load, sheet }: { readonly load: Load; readonly sheet:
         unit={unit}
         onCommit={(next) => next !== undefined && put(resized(next))}
       />
+      {load.type === 'strain' && <Prestress load={load} put={put} />}
       {load.type === 'area' && <AreaParts load={load} put={put} />}
       {load.type !== 'area' && own.length > 1 && <Components load={load} components={own} put={put} />}
       {'from' in load && (
@@ -167,6 +169,31 @@ function Places({ load }: { readonly load: Load }) {
     return isLength ? showNumber(metres / length, 4) : showQuantity(metres, display.length, 4);
   });
   return <Hint className="number">{isLength ? WORDS.asParts(words.join(', ')) : WORDS.asLengths(words.join(', '))}</Hint>;
+}
+
+/** A lack of fit as the force that it would be between held ends. */
+function Prestress({
+  load,
+  put,
+}: {
+  readonly load: Extract<Load, { readonly type: 'strain' }>;
+  readonly put: (load: Load) => boolean;
+}) {
+  const display = useDisplay();
+  const stiffness = useEditorState(({ model }) => axialStiffness(model, load.member));
+  if (stiffness === undefined) return null;
+  return (
+    <>
+      <QuantityField
+        label={WORDS.prestress}
+        value={-load.elongation * stiffness}
+        dimension="force"
+        unit={display.force}
+        onCommit={(force) => force !== undefined && put({ ...load, elongation: -force / stiffness })}
+      />
+      <Hint>{WORDS.prestressHint}</Hint>
+    </>
+  );
 }
 
 interface AreaPartsProps {

@@ -68,6 +68,8 @@ export const loadCard = {
   gradientAlongY: 'Gradient along y',
   gradientAlongZ: 'Gradient along z',
   tooLongBy: 'Too long by',
+  prestress: 'Prestress',
+  prestressHint: 'Tension between ends that are held; where they give way, less of it is left.',
   fromTheStart: 'From the start',
   partOfTheLength: 'Part of the length',
 };

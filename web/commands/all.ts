@@ -1,5 +1,6 @@
 import type { Command } from './command';
 import { geometryCommands } from './geometry-commands';
+import { loadCommands } from './load-commands';
 import { pickingCommands } from './picking-commands';
 import { placingCommands } from './placing-commands';
 import { scheduleCommands } from './schedule-commands';
@@ -9,6 +10,7 @@ import { viewCommands } from './view-commands';
 /** Everything that the command field knows. A new command is added to one of these lists. */
 export const commands: readonly Command[] = [
   ...geometryCommands,
+  ...loadCommands,
   ...pickingCommands,
   ...placingCommands,
   ...scheduleCommands,

@@ -14,6 +14,18 @@ export const command = {
   refused: 'The edit was refused.',
 };
 
+export const loadCommands = {
+  notation: '8 kN/m down on members a, b · 5 kN right on node 3 · 2 kN/m2 down on panel 1, 2, 3, 4 · or on what is selected',
+  thereIsNo: (kind: string, name: string): string => `There is no ${kind} “${name}”.`,
+  selectCorners: 'Name the panel by its corners, in their order around it, or select them.',
+  selectWhatGetsIt: (on: string): string =>
+    `Say where: “on members a, b”, “on node 3”, or select the ${on === 'either' ? 'nodes or member' : on}s first.`,
+  noCaseActs: 'A load is put into the case that acts: choose a case, not a combination.',
+  isNoLoad: (text: string, reason: string): string => `“${text}”: ${reason}.`,
+  put: (words: string, count: number, caseId: string): string =>
+    `Put ${words}${count > 1 ? ` ${count} times` : ''} into ${caseId}`,
+};
+
 export const grammar = {
   notUnderstoodWrite: (rest: string, notationOf: string): string => `“${rest}” is not understood. Write: ${notationOf}`,
   isMissing: (after: string): string => `“${after}” is missing.`,

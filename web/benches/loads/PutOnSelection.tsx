@@ -1,8 +1,8 @@
 'use client';
 
-import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { LoadPhrase } from '@rigid-beam/core/model/loads/phrase';
-import { actsOn, loadsOfPhrase, type PhraseTarget } from '@rigid-beam/core/model/loads/phrase-loads';
+import { actsOn, type PhraseTarget } from '@rigid-beam/core/model/loads/phrase-loads';
+import { putPhrase } from '@rigid-beam/core/model/loads/put-phrase';
 import { phraseWords } from '@rigid-beam/core/model/loads/phrase-words';
 import type { Model } from '@rigid-beam/core/model/model';
 import { ringsOf } from '@rigid-beam/core/model/panels';
@@ -31,12 +31,8 @@ export function PutOnSelection({ sheet, phrase, caseId }: PutOnSelectionProps) {
       ? runOf(model, members)
       : undefined;
   const put = (targets: readonly PhraseTarget[], label: string): void => {
-    const intents: Intent[] = [];
-    for (const target of targets) {
-      const made = loadsOfPhrase(phrase, target, model, caseId);
-      if (!made.ok) return editor.refuse(PUT.refused(made.reason));
-      for (const entry of made.loads) intents.push({ type: 'put', list: 'loads', entry });
-    }
+    const intents = putPhrase(phrase, targets, model, caseId);
+    if (typeof intents === 'string') return editor.refuse(PUT.refused(intents));
     if (editor.edit({ type: 'batch', intents, label })) sheet.takeSelect();
   };
   const panels = on === 'panel' ? panelsBetween(nodes, members, model) : [];
