@@ -1,14 +1,6 @@
 'use client';
 
-import { useState } from 'react';
-import { copyLoads } from '@rigid-beam/core/model/edits/copy-case';
-import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { axialStiffness } from '@rigid-beam/core/model/loads/prestress';
-import { mirroredOnMember } from '@rigid-beam/core/model/loads/mirrored';
-import { phraseOfLoad } from '@rigid-beam/core/model/loads/phrase-of-load';
-import { shapeOf } from '@rigid-beam/core/model/loads/member-shape';
-import { phraseWords } from '@rigid-beam/core/model/loads/phrase-words';
-import { scaledLoad } from '@rigid-beam/core/model/loads/scaled';
 import { loadComponents, withComponent, type LoadComponent } from '@rigid-beam/core/model/loads/components';
 import type { AreaLoad } from '@rigid-beam/core/model/loads/area/area';
 import { barsOf } from '@rigid-beam/core/model/loads/bars';
@@ -16,15 +8,14 @@ import { compoundKinds, isCompound } from '@rigid-beam/core/model/loads/compound
 import type { Load } from '@rigid-beam/core/model/model';
 import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
 import { unitOf } from '@rigid-beam/core/quantities/display';
-import { showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { chosenOf } from '../session/chosen';
 import { useDisplay, useEditor, useEditorState } from '../session/use-editor';
 import { placeWords } from '../sheet/describe-items';
 import { loadValue } from '../sheet/load-values';
 import type { SheetController } from '../sheet/controller';
-import { ApplyTool } from '../sheet/tools/apply-tool';
-import { Button, Columns, Hint, PanelSubtitle, Row, Select, Stack } from '../ui/controls';
+import { Button, Columns, Hint, PanelSubtitle, Select, Stack } from '../ui/controls';
 import { QuantityField } from '../ui/QuantityField';
+import { LoadActions } from './LoadActions';
 import { loadCard as WORDS } from './words';
 
 type Stretched = Extract<Load, { readonly from: object }>;
@@ -73,102 +64,6 @@ export function LoadCard({ load, sheet }: { readonly load: Load; readonly sheet:
       <LoadActions load={load} sheet={sheet} />
     </Stack>
   );
-}
-
-/** What is done with a load as a whole: others like it, copies, another size, the other way round. */
-function LoadActions({ load, sheet }: { readonly load: Load; readonly sheet: SheetController | undefined }) {
-  const editor = useEditor();
-  const display = useDisplay();
-  const model = useEditorState((state) => state.model);
-  const [factor, setFactor] = useState(2);
-  const others = model.cases.filter(({ id }) => id !== load.case);
-  const words = (one: Load): string => {
-    const phrase = phraseOfLoad(one, model);
-    return phrase ? phraseWords(phrase, display) : JSON.stringify(loadValue(one, display).value);
-  };
-  const alike = (): void => {
-    const like = words(load);
-    const found = model.loads.filter((one) => one.case === load.case && one.type === load.type && words(one) === like);
-    editor.select(found.map(({ id }) => ({ kind: 'load', id })));
-  };
-  const put = (intents: readonly Intent[], label: string): boolean => editor.edit({ type: 'batch', intents, label });
-  const mirrored = load.type === 'line' || load.type === 'point';
-  return (
-    <>
-      <PanelSubtitle>{WORDS.asAWhole}</PanelSubtitle>
-      <Row>
-        <Button onPress={alike}>{WORDS.alike}</Button>
-        {mirrored && (
-          <Button
-            onPress={() => {
-              const length = shapeOf(model, load.member)?.length ?? 0;
-              editor.edit({ type: 'put', list: 'loads', entry: { ...mirroredOnMember(load, length) } });
-            }}
-          >
-            {WORDS.mirror}
-          </Button>
-        )}
-        {'member' in load && sheet && (
-          <Button
-            onPress={() =>
-              sheet.take(
-                new ApplyTool(sheet, {
-                  name: WORDS.copyTool,
-                  hint: WORDS.copyHint,
-                  on: 'member',
-                  intent: (_, member) => {
-                    const { id: __, ...rest } = load;
-                    return { type: 'put', list: 'loads', entry: { ...rest, member } };
-                  },
-                }),
-              )
-            }
-          >
-            {WORDS.copyTool}
-          </Button>
-        )}
-      </Row>
-      <Row>
-        <QuantityField
-          label={WORDS.factor}
-          value={factor}
-          dimension="number"
-          unit=""
-          onCommit={(value) => value !== undefined && setFactor(value)}
-        />
-        <Button onPress={() => editor.edit({ type: 'put', list: 'loads', entry: { ...scaledLoad(load, factor) } })}>
-          {WORDS.scale}
-        </Button>
-      </Row>
-      <Places load={load} />
-      {others.length > 0 && (
-        <Select
-          label={WORDS.copyTo}
-          choices={[
-            { id: '', text: WORDS.chooseCase },
-            ...others.map(({ id, title }) => ({ id, text: title ? `${id} · ${title}` : id })),
-          ]}
-          value=""
-          onChange={(id) => id !== '' && put(copyLoads([load], id, 1), WORDS.copied(load.id, id))}
-        />
-      )}
-    </>
-  );
-}
-
-/** Places on a member, said the other way than they are stored: lengths as parts, parts as lengths. */
-function Places({ load }: { readonly load: Load }) {
-  const display = useDisplay();
-  const model = useEditorState((state) => state.model);
-  const length = 'member' in load ? shapeOf(model, load.member)?.length : undefined;
-  const all = load.type === 'point' ? [load.at] : load.type === 'line' ? [load.from.at ?? 0, load.to.at] : [];
-  const isLength = 'measure' in load && load.measure === 'length';
-  if (length === undefined || all.length === 0) return null;
-  const words = all.map((at) => {
-    const metres = at === undefined ? length : isLength ? at : at * length;
-    return isLength ? showNumber(metres / length, 4) : showQuantity(metres, display.length, 4);
-  });
-  return <Hint className="number">{isLength ? WORDS.asParts(words.join(', ')) : WORDS.asLengths(words.join(', '))}</Hint>;
 }
 
 /** A lack of fit as the force that it would be between held ends. */

@@ -1,13 +1,6 @@
 'use client';
 
-import {
-  behaviours,
-  memberEnds,
-  type EndFreedom,
-  type Member,
-  type MemberEnd,
-  type Restraint,
-} from '@rigid-beam/core/model/model';
+import { behaviours, memberEnds, type Member } from '@rigid-beam/core/model/model';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { withEnd } from '@rigid-beam/core/model/member-ends';
 import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
@@ -25,12 +18,12 @@ import { stressSheet } from './section/words';
 import { SectionEditor } from './SectionEditor';
 import { actingIndex, quantityOf } from '../session/editor-state';
 import { settledSolution, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
-import { Button, Columns, Hint, PanelSubtitle, Row, Select, Stack, ToggleButton } from '../ui/controls';
+import { Button, Columns, Hint, PanelSubtitle, Select, Stack } from '../ui/controls';
 import { Fold } from '../ui/Fold';
 import { NameField } from '../ui/NameField';
-import { QuantityField } from '../ui/QuantityField';
 import type { SheetController } from '../sheet/controller';
 import { ApplyTool } from '../sheet/tools/apply-tool';
+import { EndReleases } from './EndReleases';
 import { MemberCharts } from './MemberCharts';
 import { Orientation } from './section/Orientation';
 import { useRun } from './use-run';
@@ -206,7 +199,7 @@ export function MemberCard({
         />
       )}
       {memberEnds.map((end) => (
-        <EndReleasesField
+        <EndReleases
           key={end}
           member={first}
           end={end}
@@ -253,75 +246,6 @@ export function MemberCard({
           <SectionEditor key={section.id} section={section} />
         </>
       )}
-    </Stack>
-  );
-}
-
-const END_WORDS = [
-  { freedom: 'mz', text: WORDS.hinge },
-  { freedom: 'ux', text: WORDS.freeAlong },
-  { freedom: 'uy', text: WORDS.freeAcross },
-] as const;
-const END_WORDS_IN_SPACE = [
-  { freedom: 'mz', text: WORDS.hingeAboutZ },
-  { freedom: 'my', text: WORDS.hingeAboutY },
-  { freedom: 'rx', text: WORDS.freeToTwist },
-  { freedom: 'ux', text: WORDS.freeAlongX },
-  { freedom: 'uy', text: WORDS.freeAlongY },
-  { freedom: 'uz', text: WORDS.freeAlongZ },
-] as const;
-
-interface EndReleasesFieldProps {
-  readonly member: Member;
-  readonly end: MemberEnd;
-  readonly onChange: (freedom: EndFreedom, restraint: Restraint) => void;
-}
-
-function EndReleasesField({ member, end, onChange }: EndReleasesFieldProps) {
-  const display = useDisplay();
-  const space = useModel().space;
-  const releases = member.releases?.[end] ?? {};
-  const freedoms = space === 'plane' ? END_WORDS : END_WORDS_IN_SPACE;
-  const springs = freedoms.filter(({ freedom }) => typeof releases[freedom] === 'number');
-  const node = member[end];
-  return (
-    <Stack role="group" aria-label={WORDS.endAtNode(node)}>
-      <PanelSubtitle>{WORDS.endAtNode(node)}</PanelSubtitle>
-      <Row>
-        {freedoms.map(({ freedom, text }) => (
-          <ToggleButton
-            key={freedom}
-            aria-label={WORDS.atNode(text, node)}
-            isSelected={releases[freedom] === 'free' || (freedom.startsWith('m') && member.behaviour === 'truss')}
-            isDisabled={freedom.startsWith('m') && member.behaviour === 'truss'}
-            onChange={(on) => onChange(freedom, on ? 'free' : 'fixed')}
-          >
-            {text}
-          </ToggleButton>
-        ))}
-      </Row>
-      <Fold title={WORDS.elastic} note={springs.length > 0 ? String(springs.length) : undefined}>
-        <Columns>
-          {freedoms.map(({ freedom }) => {
-            const turns = freedom.startsWith('m') || freedom.startsWith('r');
-            const own = releases[freedom];
-            if (member.behaviour === 'truss' && freedom.startsWith('m')) return null;
-            // Out of its plane a plane model knows no springs.
-            return (
-              <QuantityField
-                key={freedom}
-                label={WORDS.springs[freedom]}
-                value={typeof own === 'number' ? own : undefined}
-                dimension={turns ? 'rotationalSpring' : 'spring'}
-                unit={turns ? `${display.moment}/rad` : `${display.force}/${display.length}`}
-                mayBeEmpty
-                placeholder={own === 'free' ? WORDS.freeEnd : WORDS.rigidEnd}
-                onCommit={(value) => onChange(freedom, value ?? 'fixed')}
-              />
-            );
-          })}
-        </Columns>
-      </Fold>
     </Stack>
   );
 }

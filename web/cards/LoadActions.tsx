@@ -1,0 +1,142 @@
+'use client';
+
+import { useState } from 'react';
+import { copyLoads } from '@rigid-beam/core/model/edits/copy-case';
+import type { Intent } from '@rigid-beam/core/model/edits/intent';
+import { dividedLoad } from '@rigid-beam/core/model/loads/divided';
+import { shapeOf } from '@rigid-beam/core/model/loads/member-shape';
+import { mirroredOnMember } from '@rigid-beam/core/model/loads/mirrored';
+import { phraseOfLoad } from '@rigid-beam/core/model/loads/phrase-of-load';
+import { phraseWords } from '@rigid-beam/core/model/loads/phrase-words';
+import { scaledLoad } from '@rigid-beam/core/model/loads/scaled';
+import type { Load } from '@rigid-beam/core/model/model';
+import { showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
+import { useDisplay, useEditor, useEditorState } from '../session/use-editor';
+import type { SheetController } from '../sheet/controller';
+import { loadValue } from '../sheet/load-values';
+import { ApplyTool } from '../sheet/tools/apply-tool';
+import { Button, Hint, PanelSubtitle, Row, Select } from '../ui/controls';
+import { QuantityField } from '../ui/QuantityField';
+import { loadCard as WORDS } from './words';
+
+/** What is done with a load as a whole: others like it, copies, another size, the other way round. */
+export function LoadActions({ load, sheet }: { readonly load: Load; readonly sheet: SheetController | undefined }) {
+  const editor = useEditor();
+  const display = useDisplay();
+  const model = useEditorState((state) => state.model);
+  const [factor, setFactor] = useState(2);
+  const others = model.cases.filter(({ id }) => id !== load.case);
+  const words = (one: Load): string => {
+    const phrase = phraseOfLoad(one, model);
+    return phrase ? phraseWords(phrase, display) : JSON.stringify(loadValue(one, display).value);
+  };
+  const alike = (): void => {
+    const like = words(load);
+    const found = model.loads.filter((one) => one.case === load.case && one.type === load.type && words(one) === like);
+    editor.select(found.map(({ id }) => ({ kind: 'load', id })));
+  };
+  const put = (intents: readonly Intent[], label: string): boolean => editor.edit({ type: 'batch', intents, label });
+  const mirrored = load.type === 'line' || load.type === 'point';
+  return (
+    <>
+      <PanelSubtitle>{WORDS.asAWhole}</PanelSubtitle>
+      <Row>
+        <Button onPress={alike}>{WORDS.alike}</Button>
+        {mirrored && (
+          <Button
+            onPress={() => {
+              const length = shapeOf(model, load.member)?.length ?? 0;
+              editor.edit({ type: 'put', list: 'loads', entry: { ...mirroredOnMember(load, length) } });
+            }}
+          >
+            {WORDS.mirror}
+          </Button>
+        )}
+        {'member' in load && sheet && (
+          <Button
+            onPress={() =>
+              sheet.take(
+                new ApplyTool(sheet, {
+                  name: WORDS.copyTool,
+                  hint: WORDS.copyHint,
+                  on: 'member',
+                  intent: (_, member) => {
+                    const { id: __, ...rest } = load;
+                    return { type: 'put', list: 'loads', entry: { ...rest, member } };
+                  },
+                }),
+              )
+            }
+          >
+            {WORDS.copyTool}
+          </Button>
+        )}
+      </Row>
+      <Row>
+        <QuantityField
+          label={WORDS.factor}
+          value={factor}
+          dimension="number"
+          unit=""
+          onCommit={(value) => value !== undefined && setFactor(value)}
+        />
+        <Button onPress={() => editor.edit({ type: 'put', list: 'loads', entry: { ...scaledLoad(load, factor) } })}>
+          {WORDS.scale}
+        </Button>
+      </Row>
+      {load.type === 'line' && <Divide load={load} />}
+      <Places load={load} />
+      {others.length > 0 && (
+        <Select
+          label={WORDS.copyTo}
+          choices={[
+            { id: '', text: WORDS.chooseCase },
+            ...others.map(({ id, title }) => ({ id, text: title ? `${id} · ${title}` : id })),
+          ]}
+          value=""
+          onChange={(id) => id !== '' && put(copyLoads([load], id, 1), WORDS.copied(load.id, id))}
+        />
+      )}
+    </>
+  );
+}
+
+/** A line load made two, which meet at a part of its stretch. */
+function Divide({ load }: { readonly load: Extract<Load, { readonly type: 'line' }> }) {
+  const editor = useEditor();
+  const [ratio, setRatio] = useState(0.5);
+  const divide = (): void => {
+    const parts = dividedLoad(load, ratio, shapeOf(editor.state.model, load.member)?.length ?? 0);
+    if (!parts) return editor.refuse(WORDS.notThere);
+    const { id: _, ...second } = parts[1];
+    const intents = [parts[0], second].map((entry): Intent => ({ type: 'put', list: 'loads', entry: { ...entry } }));
+    editor.edit({ type: 'batch', intents, label: WORDS.divided(load.id) });
+  };
+  return (
+    <Row>
+      <QuantityField
+        label={WORDS.divideAt}
+        value={ratio}
+        dimension="number"
+        unit=""
+        onCommit={(value) => value !== undefined && setRatio(value)}
+      />
+      <Button onPress={divide}>{WORDS.divide}</Button>
+    </Row>
+  );
+}
+
+/** Places on a member, said the other way than they are stored: lengths as parts, parts as lengths. */
+function Places({ load }: { readonly load: Load }) {
+  const display = useDisplay();
+  const model = useEditorState((state) => state.model);
+  const length = 'member' in load ? shapeOf(model, load.member)?.length : undefined;
+  const all = load.type === 'point' ? [load.at] : load.type === 'line' ? [load.from.at ?? 0, load.to.at] : [];
+  const isLength = 'measure' in load && load.measure === 'length';
+  if (length === undefined || all.length === 0) return null;
+  const words = all.map((at) => {
+    const metres = at === undefined ? length : isLength ? at : at * length;
+    return isLength ? showNumber(metres / length, 4) : showQuantity(metres, display.length, 4);
+  });
+  return <Hint className="number">{isLength ? WORDS.asParts(words.join(', ')) : WORDS.asLengths(words.join(', '))}</Hint>;
+}
