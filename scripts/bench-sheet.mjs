@@ -30,7 +30,8 @@ async function measured({ address, page, folder }, models) {
     const drawn = await drawnAnew(page);
     const result = { name, hover, pan, turn, drawn, members: model.members.length };
     if (drags) result.drag = await dragged(page);
-    // A page that is left before everything is stored asks whether to stay.
+    // A page that is left before everything is stored asks whether to stay; what was drawn last is on its way only after a moment.
+    await wait(1500);
     await page.waitForFunction(() => document.querySelector('[data-testid=storage]')?.textContent === 'Stored', {
       timeout: 60_000,
     });
