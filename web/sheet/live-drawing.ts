@@ -171,7 +171,8 @@ export class LiveDrawing {
     const { state } = this.editor;
     const { camera } = this.from();
     const { projection } = this.from().seen();
-    const view = viewOf(state, this.from().seen(), undefined, camera.scale, 'still');
+    // As while a look turns: how heavy lines are, which looks at every member, is no matter of bodies.
+    const view = viewOf(state, this.from().seen(), undefined, camera.scale, 'turning');
     if (!view.solids) return undefined;
     const bent = view.deflected ? deflectionOf(state.drawn.model, state.drawn.results?.solution, view) : undefined;
     return this.bodies.picture(state, bent, { camera, projection, ratio, ink: palette('member'), paper: palette('paper') });
