@@ -1,6 +1,6 @@
 'use client';
 
-import { axialStiffness } from '@rigid-beam/core/model/loads/prestress';
+import { axialStiffness } from '@rigid-beam/core/sections/axial-stiffness';
 import { loadComponents, withComponent, type LoadComponent } from '@rigid-beam/core/model/loads/components';
 import type { AreaLoad } from '@rigid-beam/core/model/loads/area/area';
 import { barsOf } from '@rigid-beam/core/model/loads/bars';

@@ -1,7 +1,7 @@
-import { isInextensible } from '../../sections/relative';
-import { sectionProperties } from '../../sections/section-properties';
-import type { Model } from '../model';
-import { shapeOf } from './member-shape';
+import { isInextensible } from './relative';
+import { sectionProperties } from './section-properties';
+import type { Model } from '../model/model';
+import { shapeOf } from '../model/loads/member-shape';
 
 /**
  * Newtons by which a member is too long for each metre of lack of fit while its ends are held: E·A/L. A member that is too short by P·L/(E·A)

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
-import { clamp, pin, sketch, solved } from '../../test/build';
-import { axialStiffness } from './prestress';
+import { clamp, pin, sketch, solved } from '../test/build';
+import { axialStiffness } from './axial-stiffness';
 
 test('a tie that is too short by P·L/(E·A) is pulled by P between held ends', () => {
   const nodes = [['1', 0, 0], ['2', 3, 4], ['3', 3, 8]] as const; // prettier-ignore
