@@ -53,10 +53,10 @@ function understand(sheet: SheetController, text: string): Put | string {
   return { intent: { type: 'batch', intents, label: words }, words };
 }
 
-/** Loads as they are said: `put 8 kN/m down on members a, b`. */
+/** Loads as they are said: `apply 8 kN/m down on members a, b`. */
 export const loadCommands: readonly Command[] = [
   {
-    name: 'Put',
+    name: 'Apply',
     changes: true,
     notation: WORDS.notation,
     preview: (sheet, text) => {
