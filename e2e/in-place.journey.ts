@@ -12,15 +12,10 @@ interface Stored {
   readonly nodes: readonly { readonly id: string }[];
 }
 
-async function stored(model: ModelPage): Promise<Stored> {
-  await model.stored();
-  return model.page.evaluate(async () => (await fetch(`/api${location.pathname}/file`)).json() as Promise<never>);
-}
-
 test('a value that is said once for a run is changed for all of it, or for one; Tab goes on to the next', async () => {
   const lintel = await ModelPage.open(application, 'Lintel over the potting bench', '?stage=loads&acting=G');
   const own = async (): Promise<(number | undefined)[]> =>
-    (await stored(lintel)).loads.flatMap((load) => (load.case === 'G' ? [load.from?.wy] : []));
+    (await lintel.file<Stored>()).loads.flatMap((load) => (load.case === 'G' ? [load.from?.wy] : []));
   const before = await own();
   expect(new Set(before)).toEqual(new Set([-6000]));
   const [second, third] = [await lintel.place('Node 2 '), await lintel.place('Node 3 ')];
@@ -57,7 +52,7 @@ test('a section is typed over where its name stands', async () => {
   await rib.page.waitForFunction(() => document.body.textContent?.includes('There is no section “oak”'));
   await rib.typeOver('rib');
   await rib.page.waitForSelector('::-p-named(Undo: Section of tie: rib)');
-  expect((await stored(rib)).members.find(({ id }) => id === 'tie')!.section).toBe('rib');
+  expect((await rib.file<Stored>()).members.find(({ id }) => id === 'tie')!.section).toBe('rib');
   await rib.undo();
   await rib.stored();
 });
@@ -65,7 +60,7 @@ test('a section is typed over where its name stands', async () => {
 test('where a node stands is typed over, by pointer and by keys', async () => {
   const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=geometry');
   const { page } = rib;
-  const standsAt = async (): Promise<unknown> => (await stored(rib)).nodes.find(({ id }) => id === '6');
+  const standsAt = async (): Promise<unknown> => (await rib.file<Stored>()).nodes.find(({ id }) => id === '6');
   const before = await standsAt();
   const node = await rib.place('Node 6 ');
   await page.mouse.click(node.x, node.y);

@@ -12,11 +12,6 @@ interface Stored {
   readonly cases: readonly Readonly<Record<string, unknown>>[];
 }
 
-async function stored(model: ModelPage): Promise<Stored> {
-  await model.stored();
-  return model.page.evaluate(async () => (await fetch(`/api${location.pathname}/file`)).json() as Promise<never>);
-}
-
 /** A finger on what has this accessible name. */
 async function tap(model: ModelPage, name: string): Promise<void> {
   const one = await model.page.waitForSelector(`::-p-named(${name})`);
@@ -36,7 +31,7 @@ test('by touch: a support, a line load and a force, each put by a tap', async ()
   await tap(portal, 'Force');
   await portal.page.touchscreen.tap(eaves.x, eaves.y);
   await portal.page.waitForSelector('[aria-label^="Undo: Put"]');
-  const { loads, supports } = await stored(portal);
+  const { loads, supports } = await portal.file<Stored>();
   expect(supports.find(({ node }) => node === '1')).toMatchObject({ ux: 'fixed', uy: 'fixed', rz: 'fixed' });
   expect(loads.map(({ type }) => type)).toEqual(['line', 'node']);
   await portal.page.close();
@@ -50,7 +45,7 @@ test('by keys: a load on what is selected, in a case with a colour of its own', 
   await portal.fillByKey('What acts', '3 kN/m down on plan');
   await portal.pressByKey('Put it on the 2 selected members');
   await portal.chooseByKey('Colour', 'indigo');
-  const { loads, cases } = await stored(portal);
+  const { loads, cases } = await portal.file<Stored>();
   expect(loads).toMatchObject([
     { type: 'line', axes: 'projected', to: { wy: -3000 } },
     { type: 'line', axes: 'projected' },

@@ -11,12 +11,7 @@ interface Stored {
   readonly members: readonly { readonly id: string; readonly section: string }[];
 }
 
-async function stored(model: ModelPage): Promise<Stored> {
-  await model.stored();
-  return model.page.evaluate(async () => (await fetch(`/api${location.pathname}/file`)).json() as Promise<never>);
-}
-
-const newest = async (model: ModelPage): Promise<Record<string, unknown>> => (await stored(model)).loads.at(-1)!;
+const newest = async (model: ModelPage): Promise<Record<string, unknown>> => (await model.file<Stored>()).loads.at(-1)!;
 const said = (model: ModelPage): Promise<string> =>
   model.page.$eval('::-p-named([name="What acts"][role="textbox"])', (field) => (field as HTMLInputElement).value);
 
@@ -27,7 +22,7 @@ describe('loads are said, and put where one points', () => {
     await lintel.fill('What acts', '8 to 4 kN/m down between 0.5 m and 1.5 m');
     const [second, third] = [await lintel.place('Node 2 '), await lintel.place('Node 3 ')];
     const middle = { x: (second.x + third.x) / 2, y: second.y };
-    const count = (await stored(lintel)).loads.length;
+    const count = (await lintel.file<Stored>()).loads.length;
     await page.mouse.move(middle.x, middle.y);
     await page.mouse.down();
     await page.mouse.move(middle.x + 40, middle.y + 60, { steps: 4 });
@@ -35,7 +30,7 @@ describe('loads are said, and put where one points', () => {
     await page.mouse.up();
     await page.mouse.click(middle.x, middle.y);
     await page.waitForSelector('[aria-label^="Undo: Put 8 kN/m"]');
-    expect((await stored(lintel)).loads).toHaveLength(count + 1);
+    expect((await lintel.file<Stored>()).loads).toHaveLength(count + 1);
     expect(await newest(lintel)).toMatchObject({
       ...{ case: 'Q1', type: 'line', measure: 'length' },
       ...{ from: { at: 0.5, wy: -8000 }, to: { at: 1.5, wy: -4000 } },
@@ -75,14 +70,14 @@ describe('loads are said, and put where one points', () => {
   test('where a combination acts, or another bench is open, no load stays in hand for a case that nobody sees', async () => {
     const lintel = await ModelPage.open(application, 'Lintel over the potting bench', '?stage=loads&acting=Q1');
     const { page } = lintel;
-    const count = (await stored(lintel)).loads.length;
+    const count = (await lintel.file<Stored>()).loads.length;
     const [second, third] = [await lintel.place('Node 2 '), await lintel.place('Node 3 ')];
     await lintel.press('Line load');
     await lintel.act('All spans loaded');
     await page.waitForFunction(() => document.body.textContent?.includes('A combination acts.'));
     await page.mouse.click((second.x + third.x) / 2 + 30, second.y);
     await lintel.card('Member b');
-    expect((await stored(lintel)).loads).toHaveLength(count);
+    expect((await lintel.file<Stored>()).loads).toHaveLength(count);
     expect(page.url()).not.toMatch(/acting=Q1/);
   });
 
@@ -122,7 +117,7 @@ test('a section is taken in hand and given to members; a new one begins from its
   const tie = await rib.place('Member tie');
   await page.mouse.click(tie.x + 60, tie.y);
   await page.waitForSelector('[aria-label^="round-tube, "][aria-label$="1 member"]');
-  expect((await stored(rib)).members.find(({ id }) => id === 'tie')!.section).toBe('round-tube');
+  expect((await rib.file<Stored>()).members.find(({ id }) => id === 'tie')!.section).toBe('round-tube');
   // Another name stays in hand.
   await rib.fill('Section', 'tie tube');
   await page.waitForSelector('[aria-label="section tie tube"] [aria-pressed=true]');

@@ -184,6 +184,12 @@ export class ModelPage {
     return this.until('storage', /^Stored$/);
   }
 
+  /** The model as its file has it, when all is stored; as much of it as a journey reads. */
+  async file<Stored>(): Promise<Stored> {
+    await this.stored();
+    return this.page.evaluate(async () => (await fetch(`/api${location.pathname}/file`)).json() as Promise<never>);
+  }
+
   /** Where an item of the drawing stands, by the beginning of its spoken name; page pixels. */
   async place(name: string): Promise<{ x: number; y: number }> {
     const item = await this.page.waitForSelector(`main li > button[aria-label^="${name}"]`);

@@ -14,11 +14,6 @@ interface Stored {
   readonly members: readonly { readonly id: string; readonly section: string; readonly roll?: number; readonly start: string }[];
 }
 
-async function stored(model: ModelPage): Promise<Stored> {
-  await model.stored();
-  return model.page.evaluate(async () => (await fetch(`/api${location.pathname}/file`)).json() as Promise<never>);
-}
-
 const until = (model: ModelPage, words: RegExp): Promise<unknown> =>
   model.page.waitForFunction((source: string) => new RegExp(source).test(document.body.innerText), {}, words.source);
 
@@ -40,7 +35,7 @@ test('a section is built of plates and a standard shape, made a pair, and told b
   await until(rib, /Part 3 · UPN 200/);
   await rib.press('Make it a pair');
   await until(rib, /Part 6/);
-  const shape = (await stored(rib)).sections.at(-1)!.shape!;
+  const shape = (await rib.file<Stored>()).sections.at(-1)!.shape!;
   expect(shape.parts).toHaveLength(6);
   expect(shape.parts![3]!.at![0]).toBeCloseTo(-shape.parts![0]!.at![0]!, 12);
   await rib.unfold('Torsion, warping, shear centre');
@@ -62,7 +57,7 @@ test('“2 I” on a member’s card is a relative section, and stands so on the
   await until(rib, /2I, relative, for this member/);
   await rib.page.keyboard.press('Enter');
   await rib.page.waitForSelector('[aria-label="Undo: 2I for 1 member"]');
-  const model = await stored(rib);
+  const model = await rib.file<Stored>();
   expect(model.sections.at(-1)).toEqual({ id: '2I', relative: { I: 2 } });
   expect(model.members[0]!.section).toBe('2I');
 });
@@ -99,16 +94,16 @@ test('in space a section is turned by keys and mirrored, and bodies show how it 
   await walk.page.keyboard.press('Escape');
   await walk.page.waitForFunction((before: string) => (document.querySelector('[data-testid=sheet]') as HTMLCanvasElement).toDataURL() !== before, {}, lines); // prettier-ignore
   expect(new URL(walk.page.url()).searchParams.get('show')).toMatch(/solids/);
-  const [member] = (await stored(walk)).members;
+  const [member] = (await walk.file<Stored>()).members;
   await select(walk, member!.id);
   const dial = await walk.page.waitForSelector('[role=slider][aria-valuetext="0°"]');
   await dial!.evaluate((one) => (one as unknown as SVGElement).focus());
   await walk.page.keyboard.press('ArrowRight');
   await walk.page.waitForSelector('[role=slider][aria-valuetext="15°"]');
-  expect((await stored(walk)).members[0]!.roll).toBe(15);
+  expect((await walk.file<Stored>()).members[0]!.roll).toBe(15);
   await walk.press('Mirror left to right');
   await walk.page.waitForSelector(`[aria-label="Undo: Mirror member ${member!.id}"]`);
-  expect((await stored(walk)).members[0]).toMatchObject({ roll: -15 });
+  expect((await walk.file<Stored>()).members[0]).toMatchObject({ roll: -15 });
 });
 
 test('stresses over a section, at the point of it that is asked for', async () => {

@@ -12,11 +12,6 @@ interface Stored {
   readonly cases: readonly { readonly id: string }[];
 }
 
-async function stored(model: ModelPage): Promise<Stored> {
-  await model.stored();
-  return model.page.evaluate(async () => (await fetch(`/api${location.pathname}/file`)).json() as Promise<never>);
-}
-
 /** Clicks beside the middle of a member, by the items of its nodes. */
 async function clickBetween(model: ModelPage, from: string, to: string): Promise<void> {
   const [a, b] = [await model.place(`Node ${from} `), await model.place(`Node ${to} `)];
@@ -71,9 +66,9 @@ describe('actions after the geometry stands, ten at most', () => {
     await beam.page.mouse.move(at(5), left.y, { steps: 2 });
     await beam.page.mouse.up();
     await beam.page.waitForSelector('[aria-label="Undo: Set load 1"]');
-    expect((await stored(beam)).loads[0]).toMatchObject({ from: { at: 1 }, to: { at: 5, wy: -8000 } });
+    expect((await beam.file<Stored>()).loads[0]).toMatchObject({ from: { at: 1 }, to: { at: 5, wy: -8000 } });
     await beam.undo();
-    const { loads } = await stored(beam);
+    const { loads } = await beam.file<Stored>();
     expect(loads).toMatchObject([
       { type: 'line', measure: 'length', from: { at: 1, wy: -8000 }, to: { at: 4, wy: -8000 } },
       { type: 'line', to: { wy: -6000 } },
@@ -82,7 +77,7 @@ describe('actions after the geometry stands, ten at most', () => {
 
   test('a pitched portal with wind on four faces: 9, and the wind pushes to the right', async () => {
     const portal = await ModelPage.portal(application);
-    const nodes = (await stored(portal)).nodes;
+    const nodes = (await portal.file<Stored>()).nodes;
     const byPlace = [...nodes].sort((a, b) => a.x - b.x || a.y - b.y);
     const [foot, eaves] = [byPlace[0]!, byPlace[1]!];
     const apex = byPlace[2]!;
@@ -103,7 +98,7 @@ describe('actions after the geometry stands, ten at most', () => {
       await done(clickBetween(portal, a.id, b.id));
     }
     expect(actions).toBe(9);
-    const { loads } = await stored(portal);
+    const { loads } = await portal.file<Stored>();
     expect(loads.map(({ type, width }) => [type, width])).toEqual(Array.from({ length: 4 }, () => ['area', 5]));
     const rise = eaves.y - foot.y;
     const slope = apex.y - eaves.y;
@@ -132,7 +127,7 @@ describe('actions after the geometry stands, ten at most', () => {
     await done(floor.fill('What acts', '3 kN/m2 down'));
     await done(floor.press('Put it on the 12 panels between what is selected'));
     expect(actions).toBe(5);
-    const { loads } = await stored(floor);
+    const { loads } = await floor.file<Stored>();
     expect(loads).toHaveLength(12);
     expect(loads.every(({ type, pressure }) => type === 'area' && pressure === 3000)).toBe(true);
     const [x, y] = await applied(floor);
@@ -145,7 +140,7 @@ test('cases: copied by a factor, moved by keys, and what is worth a look is said
   await rib.fill('Copied times', '0.5');
   await rib.press('Copy S');
   await rib.page.waitForSelector('[aria-label="Undo: Copy case S"]');
-  const before = await stored(rib);
+  const before = await rib.file<Stored>();
   const copy = before.cases.at(-1)!.id;
   expect(before.loads.filter((load) => load.case === copy)).toHaveLength(before.loads.filter((load) => load.case === 'S').length);
   // The keys of its handle: Enter takes it up, arrows choose the place, Enter lays it down.
@@ -156,7 +151,7 @@ test('cases: copied by a factor, moved by keys, and what is worth a look is said
   await rib.page.keyboard.press('ArrowUp');
   await rib.page.keyboard.press('Enter');
   await rib.page.waitForSelector('[aria-label="Undo: Change the order of the cases"]');
-  const after = await stored(rib);
+  const after = await rib.file<Stored>();
   expect(after.cases.map(({ id }) => id).toSorted()).toEqual(before.cases.map(({ id }) => id).toSorted());
   expect(after.cases.map(({ id }) => id)).not.toEqual(before.cases.map(({ id }) => id));
   await rib.press('Add a case');
@@ -170,7 +165,7 @@ test('a sway of the vertical loads follows them', async () => {
   await rib.unfold('Sway from vertical loads');
   await rib.press('Put it into W');
   await rib.page.waitForSelector('[aria-label^="Undo: Add a load"]');
-  expect((await stored(rib)).loads.at(-1)).toMatchObject({
+  expect((await rib.file<Stored>()).loads.at(-1)).toMatchObject({
     type: 'notional',
     case: 'W',
     of: 'G',

@@ -12,13 +12,8 @@ interface Stored {
   readonly materials: readonly { readonly id: string; readonly E: number; readonly fy?: number }[];
 }
 
-async function stored(model: ModelPage): Promise<Stored> {
-  await model.stored();
-  return model.page.evaluate(async () => (await fetch(`/api${location.pathname}/file`)).json() as Promise<never>);
-}
-
 const sectionOf = async (model: ModelPage, member: string): Promise<string> =>
-  (await stored(model)).members.find(({ id }) => id === member)!.section;
+  (await model.file<Stored>()).members.find(({ id }) => id === member)!.section;
 
 test('by keys: a condition, a look at a shape, and the members that are clicked get it', async () => {
   const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=sections');
@@ -48,7 +43,7 @@ test('by keys: a condition, a look at a shape, and the members that are clicked 
   await page.mouse.click((a.x + b.x) / 2, (a.y + b.y) / 2);
   await page.waitForSelector('[aria-label="Undo: IPE 180 for 1 member"]');
   expect(await sectionOf(rib, 'a')).toBe('IPE 180');
-  expect((await stored(rib)).sections.find(({ id }) => id === 'IPE 180')).toMatchObject({
+  expect((await rib.file<Stored>()).sections.find(({ id }) => id === 'IPE 180')).toMatchObject({
     catalogue: 'IPE 180',
     shape: { h: 0.18 },
   });
@@ -70,7 +65,7 @@ test('on a member’s card: another shape by its name, and its neighbours by key
   await rib.press('Heavier: HEA 120');
   await page.waitForSelector('[aria-label="Undo: HEA 120 for 1 member"]');
   // A shape that nobody has any more is swept out.
-  expect((await stored(rib)).sections.map(({ id }) => id)).toEqual(['rib', 'tube', 'HEA 120']);
+  expect((await rib.file<Stored>()).sections.map(({ id }) => id)).toEqual(['rib', 'tube', 'HEA 120']);
   await page.$eval('[data-testid=sheet]', (canvas) => (canvas as HTMLElement).focus());
   await page.keyboard.press(',');
   await page.waitForSelector('[aria-label="Undo: HEA 100 for 1 member"]');
@@ -86,14 +81,14 @@ test('in the place of a section for every member that has it; a dimension typed 
   await card!.click();
   await rib.press('Lighter: IPE 140');
   await page.waitForSelector('[aria-label="Undo: IPE 140 in the place of rib"]');
-  const after = await stored(rib);
+  const after = await rib.file<Stored>();
   expect(after.members.filter(({ section }) => section === 'IPE 140')).toHaveLength(11);
   expect(after.sections.some(({ id }) => id === 'rib')).toBe(false);
   const renamed = await page.waitForSelector('button[aria-label^="IPE 140, A "][aria-pressed=true]');
   expect(renamed).not.toBeNull();
   await rib.fill('Depth h', '150');
   await page.waitForFunction(() => !/Heavier/.test(document.body.innerHTML));
-  expect((await stored(rib)).sections.find(({ id }) => id === 'IPE 140')).toEqual({
+  expect((await rib.file<Stored>()).sections.find(({ id }) => id === 'IPE 140')).toEqual({
     id: 'IPE 140',
     shape: expect.objectContaining({ h: 0.15 }),
   });
@@ -103,7 +98,7 @@ test('a material of a standard', async () => {
   const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=sections');
   await rib.choose('Add a standard material', 'C24 · Softwood, E 11 GPa');
   await rib.page.waitForSelector('button[aria-label^="C24, E 11 GPa · 420 kg/m³"]');
-  expect((await stored(rib)).materials.at(-1)).toEqual({ id: 'C24', E: 11e9, G: 0.69e9, density: 420, alpha: 5e-6 });
+  expect((await rib.file<Stored>()).materials.at(-1)).toEqual({ id: 'C24', E: 11e9, G: 0.69e9, density: 420, alpha: 5e-6 });
 });
 
 test('no page complained', () => expect(application.complaints).toEqual([]));

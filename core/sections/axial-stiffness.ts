@@ -4,8 +4,8 @@ import type { Model } from '../model/model';
 import { shapeOf } from '../model/loads/member-shape';
 
 /**
- * Newtons by which a member is too long for each metre of lack of fit while its ends are held: E·A/L. A member that is too short by P·L/(E·A)
- * is pulled by P between held ends; in a structure that gives way it keeps less. Undefined where E, A or L is not known.
+ * N/m: the axial force for each metre of lack of fit while both ends are held, E·A/L. A member that is too short by P·L/(E·A) is pulled by
+ * P between held ends; in a structure that gives way it keeps less. Undefined where E, A or L is not known.
  */
 export function axialStiffness(model: Model, member: string): number | undefined {
   const one = model.members.find(({ id }) => id === member);

@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import styled from 'styled-components';
 import { freeName } from '@rigid-beam/core/model/edits/next-id';
 import { phraseOfLoad } from '@rigid-beam/core/model/loads/phrase-of-load';
@@ -24,6 +24,7 @@ import type { SheetController } from '../sheet/controller';
 import { loadWords, placeWords } from '../sheet/describe-items';
 import { Button, Columns, Hint, PanelSubtitle, TextButton, Row, Select, Stack, ToggleButton } from '../ui/controls';
 import { NameField } from '../ui/NameField';
+import { NumberedAction } from '../ui/NumberedAction';
 import { QuantityField } from '../ui/QuantityField';
 import { CaseList } from './loads/CaseList';
 import { LoadChecks } from './loads/LoadChecks';
@@ -104,8 +105,7 @@ function CaseEditor({ loadCase }: { readonly loadCase: LoadCase }) {
   const { mass } = useMemo(() => together(billOf(model)), [model]);
   const gravity = model.gravity ?? STANDARD_GRAVITY;
   const weighs = (loadCase.selfWeight ?? 0) !== 0;
-  const [factor, setFactor] = useState(1);
-  const copy = (): void => {
+  const copy = (factor: number): void => {
     const made = copyCase(model, loadCase.id, factor);
     if (made && editor.edit({ type: 'batch', intents: made.intents, label: WORDS.copied(loadCase.id) }))
       editor.go({ acting: made.id });
@@ -148,16 +148,7 @@ function CaseEditor({ loadCase }: { readonly loadCase: LoadCase }) {
           {WORDS.remove(loadCase.id)}
         </Button>
       </Row>
-      <Row>
-        <QuantityField
-          label={WORDS.copyFactor}
-          value={factor}
-          dimension="number"
-          unit=""
-          onCommit={(value) => value !== undefined && setFactor(value)}
-        />
-        <Button onPress={copy}>{WORDS.copy(loadCase.id)}</Button>
-      </Row>
+      <NumberedAction label={WORDS.copyFactor} initial={1} words={WORDS.copy(loadCase.id)} onAct={copy} />
     </Stack>
   );
 }

@@ -1,6 +1,5 @@
 'use client';
 
-import { useState } from 'react';
 import { copyLoads } from '@rigid-beam/core/model/edits/copy-case';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { dividedLoad } from '@rigid-beam/core/model/loads/divided';
@@ -14,9 +13,10 @@ import { showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { useDisplay, useEditor, useEditorState } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { loadValue } from '../sheet/load-values';
+import { caseChoices } from '../ui/case-choices';
 import { ApplyTool } from '../sheet/tools/apply-tool';
 import { Button, Hint, PanelSubtitle, Row, Select } from '../ui/controls';
-import { QuantityField } from '../ui/QuantityField';
+import { NumberedAction } from '../ui/NumberedAction';
 import { loadCard as WORDS } from './words';
 
 /** What is done with a load as a whole: others like it, copies, another size, the other way round. */
@@ -24,7 +24,6 @@ export function LoadActions({ load, sheet }: { readonly load: Load; readonly she
   const editor = useEditor();
   const display = useDisplay();
   const model = useEditorState((state) => state.model);
-  const [factor, setFactor] = useState(2);
   const others = model.cases.filter(({ id }) => id !== load.case);
   const words = (one: Load): string => {
     const phrase = phraseOfLoad(one, model);
@@ -72,27 +71,18 @@ export function LoadActions({ load, sheet }: { readonly load: Load; readonly she
           </Button>
         )}
       </Row>
-      <Row>
-        <QuantityField
-          label={WORDS.factor}
-          value={factor}
-          dimension="number"
-          unit=""
-          onCommit={(value) => value !== undefined && setFactor(value)}
-        />
-        <Button onPress={() => editor.edit({ type: 'put', list: 'loads', entry: { ...scaledLoad(load, factor) } })}>
-          {WORDS.scale}
-        </Button>
-      </Row>
+      <NumberedAction
+        label={WORDS.factor}
+        initial={2}
+        words={WORDS.scale}
+        onAct={(factor) => editor.edit({ type: 'put', list: 'loads', entry: { ...scaledLoad(load, factor) } })}
+      />
       {load.type === 'line' && <Divide load={load} />}
       <Places load={load} />
       {others.length > 0 && (
         <Select
           label={WORDS.copyTo}
-          choices={[
-            { id: '', text: WORDS.chooseCase },
-            ...others.map(({ id, title }) => ({ id, text: title ? `${id} · ${title}` : id })),
-          ]}
+          choices={[{ id: '', text: WORDS.chooseCase }, ...caseChoices(others)]}
           value=""
           onChange={(id) => id !== '' && put(copyLoads([load], id, 1), WORDS.copied(load.id, id))}
         />
@@ -104,26 +94,14 @@ export function LoadActions({ load, sheet }: { readonly load: Load; readonly she
 /** A line load made two, which meet at a part of its stretch. */
 function Divide({ load }: { readonly load: Extract<Load, { readonly type: 'line' }> }) {
   const editor = useEditor();
-  const [ratio, setRatio] = useState(0.5);
-  const divide = (): void => {
+  const divide = (ratio: number): void => {
     const parts = dividedLoad(load, ratio, shapeOf(editor.state.model, load.member)?.length ?? 0);
     if (!parts) return editor.refuse(WORDS.notThere);
     const { id: _, ...second } = parts[1];
     const intents = [parts[0], second].map((entry): Intent => ({ type: 'put', list: 'loads', entry: { ...entry } }));
     editor.edit({ type: 'batch', intents, label: WORDS.divided(load.id) });
   };
-  return (
-    <Row>
-      <QuantityField
-        label={WORDS.divideAt}
-        value={ratio}
-        dimension="number"
-        unit=""
-        onCommit={(value) => value !== undefined && setRatio(value)}
-      />
-      <Button onPress={divide}>{WORDS.divide}</Button>
-    </Row>
-  );
+  return <NumberedAction label={WORDS.divideAt} initial={0.5} words={WORDS.divide} onAct={divide} />;
 }
 
 /** Places on a member, said the other way than they are stored: lengths as parts, parts as lengths. */

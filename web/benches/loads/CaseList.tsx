@@ -45,7 +45,7 @@ const Line = styled(GridListItem)`
 `;
 
 /** The colour in which the loads of a case are drawn. */
-export const Swatch = styled.i<{ readonly $colour: CaseColour | undefined }>`
+const Swatch = styled.i<{ readonly $colour: CaseColour | undefined }>`
   width: 0.6rem;
   height: 0.6rem;
   border-radius: 2px;

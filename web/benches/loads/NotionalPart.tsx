@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { swayDirections, type SwayDirection } from '@rigid-beam/core/model/loads/notional';
 import { useEditor, useModel } from '../../session/use-editor';
 import { Button, Columns, Hint, Select } from '../../ui/controls';
+import { caseChoices } from '../../ui/case-choices';
 import { Fold } from '../../ui/Fold';
 import { QuantityField } from '../../ui/QuantityField';
 import { notionalPart as WORDS } from '../words';
@@ -34,12 +35,7 @@ export function NotionalPart({ caseId }: { readonly caseId: string }) {
               unit=""
               onCommit={(value) => value !== undefined && setShare(value)}
             />
-            <Select
-              label={WORDS.of}
-              choices={others.map(({ id, title }) => ({ id, text: title ? `${id} · ${title}` : id }))}
-              value={of.id}
-              onChange={setChosen}
-            />
+            <Select label={WORDS.of} choices={caseChoices(others)} value={of.id} onChange={setChosen} />
           </Columns>
           <Select
             label={WORDS.direction}

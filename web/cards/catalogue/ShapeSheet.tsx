@@ -6,6 +6,7 @@ import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
 import type { CatalogueShape } from '@rigid-beam/core/sections/catalogue/family';
 import { outlineLoops } from '@rigid-beam/core/sections/outline';
+import { PropertyList } from '../../ui/PropertyList';
 import { DimensionLine, pathOf, type Span } from '../../ui/ShapeLines';
 import { shapeSheet as WORDS } from './words';
 import type { Catalogue } from '../../session/catalogue/use-catalogue';
@@ -26,22 +27,6 @@ const Drawing = styled.svg`
       'IBM Plex Sans',
       sans-serif;
     fill: currentColor;
-  }
-`;
-
-const Properties = styled.dl`
-  display: grid;
-  grid-template-columns: repeat(2, auto minmax(0, 1fr));
-  gap: 0.05rem 0.5rem;
-  margin: 0;
-  font-size: 0.78rem;
-  dt {
-    color: var(--soft);
-  }
-  dd {
-    margin: 0;
-    text-align: right;
-    white-space: nowrap;
   }
 `;
 
@@ -72,7 +57,7 @@ export function ShapeSheet({ catalogue, one, display }: ShapeSheetProps) {
   return (
     <>
       <ShapeDrawing shape={one.shape} label={WORDS.drawing(one.designation)} unit={display.deflection} />
-      <Properties aria-label={WORDS.properties(one.designation)} role="group">
+      <PropertyList $pairs={2} aria-label={WORDS.properties(one.designation)} role="group">
         {rows.map(([name, value, power]) =>
           value === undefined ? null : (
             <Property
@@ -82,7 +67,7 @@ export function ShapeSheet({ catalogue, one, display }: ShapeSheetProps) {
             />
           ),
         )}
-      </Properties>
+      </PropertyList>
       <small>
         {mass === undefined ? '' : `${WORDS.mass(showNumber(mass, 4))} · `}
         {one.family.words}, {one.family.standard}

@@ -1,31 +1,15 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import styled from 'styled-components';
 import type { Shape } from '@rigid-beam/core/model/model';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { useDisplay } from '../../session/use-editor';
 import { measureSection } from '../../solver/section-client';
 import type { Measured } from '../../solver/section.worker';
 import { Hint } from '../../ui/controls';
+import { PropertyList } from '../../ui/PropertyList';
 import { withPowers } from '../../ui/with-powers';
 import { meshed as WORDS } from './words';
-
-const Values = styled.dl`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 0.05rem 0.5rem;
-  margin: 0;
-  font-size: 0.78rem;
-  dt {
-    color: var(--soft);
-  }
-  dd {
-    margin: 0;
-    text-align: right;
-    white-space: nowrap;
-  }
-`;
 
 /** What only a solution over the whole section tells, found in a worker of its own, with the digits that can be claimed. */
 export function MeshedProperties({ shape }: { readonly shape: Shape }) {
@@ -63,9 +47,9 @@ export function MeshedProperties({ shape }: { readonly shape: Shape }) {
   ];
   return (
     <>
-      <Values className="number">
+      <PropertyList $pairs={1} className="number">
         {rows.map(([name, value]) => value !== undefined && [<dt key={name}>{name}</dt>, <dd key={`${name} =`}>{value}</dd>])}
-      </Values>
+      </PropertyList>
       {Iyz !== 0 && <Hint>{WORDS.turned(showNumber(principal.angle, 4))}</Hint>}
       {Iw === undefined && <Hint>{WORDS.pieces}</Hint>}
       <Hint>{WORDS.claims(mesh.triangles, showQuantity(mesh.size, small, 2), mesh.digits)}</Hint>
