@@ -1,5 +1,6 @@
 import type { Draft } from 'immer';
-import { isOnMember, type Intensity, type LineLoad, type Measure, type MemberLoad } from '../loads/primitive';
+import { mirroredOnMember } from '../loads/mirrored';
+import { isOnMember, type Intensity, type MemberLoad } from '../loads/primitive';
 import type { Member, Model } from '../model';
 import type { Notice } from '../notice';
 import { lengthOf, placesOf } from '../places';
@@ -48,13 +49,11 @@ function otherWay<T extends object>(values: T): T {
 
 function turnedLoad(load: MemberLoad, length: number): MemberLoad {
   switch (load.type) {
-    case 'point': {
-      const values = load.axes === 'local' ? otherWay(load) : load;
-      return { ...values, at: fromTheOtherEnd(load.at, load, length) };
-    }
+    case 'point':
+      return mirroredOnMember(load.axes === 'local' ? otherWay(load) : load, length);
     case 'line': {
       const values = (side: Intensity): Intensity => (load.axes === 'local' ? otherWay(side) : side);
-      return { ...load, from: placed(values(load.to), load, length), to: placed(values(load.from), load, length) };
+      return mirroredOnMember({ ...load, from: values(load.from), to: values(load.to) }, length);
     }
     case 'thermal':
       return load.gradientZ ? { ...load, gradientZ: -load.gradientZ } : load;
@@ -62,10 +61,3 @@ function turnedLoad(load: MemberLoad, length: number): MemberLoad {
       return load;
   }
 }
-
-/** A place as the other end counts it, without what rounding leaves in its last digits. */
-const fromTheOtherEnd = (at: number, { measure }: { readonly measure?: Measure }, length: number): number =>
-  Math.round(((measure === 'length' ? length : 1) - at) * 1e12) / 1e12;
-
-const placed = ({ at, ...values }: Intensity, load: LineLoad, length: number): Intensity =>
-  at === undefined ? values : { at: fromTheOtherEnd(at, load, length), ...values };

@@ -29,7 +29,9 @@ export function readCornersText(
       continue;
     }
     const corner: number[] = [];
-    for (const piece of line.trim().split(/[\s;]+/)) {
+    // A unit goes with the number before it; by itself it would be read as one of it.
+    const joined = line.trim().replace(/([\d.])[ \t]+(?=[a-z])/gi, '$1');
+    for (const piece of joined.split(/[\s;]+/)) {
       const read = parseQuantity(piece, 'length', unit);
       if (!read.ok) return { ok: false, words: WORDS.cornersWrong(i + 1, read.reason) };
       corner.push(read.value);
