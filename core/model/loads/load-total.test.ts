@@ -30,7 +30,7 @@ describe('a load’s total is what its supports carry, wherever its member lies'
 
   test.each(['global', 'local', 'projected'] as const)('a line load, %s', (axes) => {
     fc.assert(
-      fc.property(end, size, size, size, part, fc.integer({ min: 0, max: 90 }), (to, a, b, c, at, roll) => {
+      fc.property(end, fc.tuple(size, size, size), part, fc.integer({ min: 0, max: 90 }), (to, [a, b, c], at, roll) => {
         const ends = { from: { at, wx: c, wy: a }, to: { at: 1 - at, wy: b, wz: c } };
         agrees(held(to, { type: 'line', member: 'a', axes, ...ends }, roll));
       }),
