@@ -28,12 +28,12 @@ export function seenForces({ view }: Context, load: ForceComponents, member?: Dr
   // A couple in a member's own axes that is not seen along the drawing turns about the line of sight.
   const rest = Math.sqrt(Math.max(0, 1 - coupleWay[0] ** 2 - coupleWay[1] ** 2));
   const coupleToward =
-    couple === 0 ? 0 : member ? rest * turning(member) * Math.sign(m[2] || 1) : dot(view.projection.toward, m) / couple;
+    couple === 0 ? 0 : member ? rest * facing(member) * Math.sign(m[2] || 1) : dot(view.projection.toward, m) / couple;
   return { force, forceWay: unit(seen(f), force), couple, coupleWay, coupleToward };
 }
 
 /** +1 where local z points at the viewer. */
-const turning = ({ ex, ey }: DrawnMember): 1 | -1 => (ex[0] * ey[1] - ex[1] * ey[0] >= 0 ? 1 : -1);
+const facing = ({ ex, ey }: DrawnMember): 1 | -1 => (ex[0] * ey[1] - ex[1] * ey[0] >= 0 ? 1 : -1);
 
 /** A force and couple on a member. */
 export function forceOnMember(context: Context, member: DrawnMember, load: PointLoad, subject: Subject, factor: number): Item[] {
@@ -70,18 +70,32 @@ export function concentrated(
   }
   if (seen.couple > 0) {
     const words = prefix(factor) + showMoment(seen.couple, context.display);
-    if (Math.abs(seen.coupleToward) >= Math.SQRT1_2)
-      items.push(...couple(context, x, y, Math.sign(seen.coupleToward * factor), subject));
-    else {
-      // Right-handed about a double-headed arrow.
-      const [ux, uy] = [sense * seen.coupleWay[0] * w, sense * seen.coupleWay[1] * w];
-      for (const [from, to] of [
-        [4, 30],
-        [30, 37],
-      ] as const)
-        items.push(...arrow(context, { x, y, from: [from * ux, from * uy], to: [to * ux, to * uy], width: 2 }, subject));
-    }
-    items.push(label(context, { x, y, dx: 14 * w, dy: 16 * w, away: [1, 1] }, words, subject));
+    items.push(...turning(context, { x, y, way: seen.coupleWay, toward: seen.coupleToward, sense }, words, subject));
   }
   return items;
+}
+
+/** What turns at a point: the way of its axis on the drawing, and how much of it points at the viewer. */
+interface Turning {
+  readonly x: number;
+  readonly y: number;
+  readonly way: readonly [number, number];
+  readonly toward: number;
+  readonly sense: number;
+}
+
+/** An arc round the point, or about an axis that lies in the drawing a double-headed arrow, right-handed. */
+export function turning(context: Context, { x, y, way, toward, sense }: Turning, words: string, subject: Subject): Item[] {
+  const w = context.view.weight;
+  const said = label(context, { x, y, dx: 14 * w, dy: 16 * w, away: [1, 1] }, words, subject);
+  if (Math.abs(toward) >= Math.SQRT1_2) return [...couple(context, x, y, Math.sign(toward * sense), subject), said];
+  const [ux, uy] = [sense * way[0] * w, sense * way[1] * w];
+  const heads = [
+    [4, 30],
+    [30, 37],
+  ] as const;
+  const drawn = heads.flatMap(([from, to]) =>
+    arrow(context, { x, y, from: [from * ux, from * uy], to: [to * ux, to * uy], width: 2 }, subject),
+  );
+  return [...drawn, said];
 }

@@ -2,19 +2,21 @@ import { isCompound } from '@rigid-beam/core/model/loads/compound';
 import { expandLoads, handlesOf } from '@rigid-beam/core/model/loads/expand';
 import { sizeOf } from '@rigid-beam/core/model/loads/intensities';
 import { isNotional } from '@rigid-beam/core/model/loads/notional';
+import { phraseOfLoad } from '@rigid-beam/core/model/loads/phrase-of-load';
+import { phraseWords } from '@rigid-beam/core/model/loads/phrase-words';
 import type { PrimitiveLoad } from '@rigid-beam/core/model/loads/primitive';
 import type { Load, Model } from '@rigid-beam/core/model/model';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
-import { showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import type { Ink, Item, Label, Path, Subject } from './display-list';
 import { concentrated, forceOnMember, seenForces } from './force-items';
 import { drawnNodes, nearness, pointOn } from './geometry';
 import { panelItems, pressureLabel } from './area-items';
 import { comb, intensityLabel, lineLabel } from './line-load-items';
-import { inkOf, prefix, type Context } from './load-marks';
+import { label, prefix, type Context } from './load-marks';
 import { membersInFront } from './structure-items';
 import { FRONT, inDepth, isCrowded, isOutline } from './behind';
 import { saidOnce, withNeighbours } from './runs';
+import { settlementItems } from './settlement-items';
 import type { View } from './view';
 
 /**
@@ -54,6 +56,7 @@ function actingLoads(model: Model, factors: ReadonlyMap<string, number>) {
 export function contextOf(model: Model, factors: ReadonlyMap<string, number>, view: View): Context {
   const acting = actingLoads(model, factors);
   return {
+    model,
     members: new Map(membersInFront(model, view).map((member) => [member.id, member])),
     nodes: drawnNodes(model, view),
     display: { ...defaultDisplay, ...model.display },
@@ -166,52 +169,17 @@ function itemsOf(context: Context, load: PrimitiveLoad, subject: Subject, factor
     }
     case 'settlement': {
       const node = context.nodes.get(load.node);
-      if (!node) return [];
-      const parts = (['ux', 'uy', 'uz'] as const)
-        .filter((key) => load[key])
-        .map((key) => `${WAYS[key]} ${showQuantity(load[key]!, context.display.deflection)}`);
-      for (const key of ['rx', 'ry', 'rz'] as const)
-        if (load[key]) parts.push(`${key === 'rz' ? '↺' : key} ${showNumber(load[key] * 1e3)} mrad`);
-      return [text(context, [node.x, node.y, -38], `${prefix(factor)}moves ${parts.join(', ')}`, [0, -1], subject)];
+      return node ? settlementItems(context, node, load, subject, factor) : [];
     }
     case 'thermal':
     case 'strain': {
       const member = context.members.get(load.member);
       if (!member) return [];
-      const words =
-        load.type === 'strain'
-          ? `too long by ${showQuantity(load.elongation, context.display.deflection)}`
-          : [
-              load.uniform ? `${showNumber(load.uniform)} K` : '',
-              load.gradientY ? `${showNumber(load.gradientY)} K/m upwards` : '',
-              load.gradientZ ? `${showNumber(load.gradientZ)} K/m along z` : '',
-            ]
-              .filter(Boolean)
-              .join(', ');
-      return [text(context, pointOn(member, member.length / 2), prefix(factor) + words, member.ey, subject)];
+      const phrase = phraseOfLoad(load, context.model);
+      if (!phrase) return [];
+      const words = phraseWords(phrase, context.display);
+      const [x, y] = pointOn(member, member.length / 2);
+      return [label(context, { x, y, dx: 0, dy: 0, away: member.ey }, prefix(factor) + words, subject)];
     }
   }
 }
-
-const WAYS = { ux: '→', uy: '↑', uz: 'along Z' };
-
-/** Words beside a place of the paper, `dy` pixels above it. */
-const text = (
-  context: Context,
-  [x, y, dy = 0]: readonly [number, number, number?],
-  words: string,
-  away: readonly [number, number],
-  subject: Subject,
-): Item => ({
-  kind: 'label',
-  text: words,
-  x,
-  y,
-  dx: 0,
-  dy,
-  away,
-  ink: inkOf(context, subject),
-  role: 'load',
-  rank: 60,
-  subject,
-});

@@ -1,3 +1,4 @@
+import type { Model } from '@rigid-beam/core/model/model';
 import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { showNumber } from '@rigid-beam/core/quantities/show';
 import type { Point } from '@rigid-beam/core/model/point';
@@ -8,6 +9,7 @@ import type { View } from './view';
 
 /** What the pictures of all loads have in common. */
 export interface Context {
+  readonly model: Model;
   readonly members: ReadonlyMap<string, DrawnMember>;
   readonly nodes: ReadonlyMap<string, { readonly x: number; readonly y: number; readonly depth: number }>;
   readonly display: DisplayUnits;

@@ -173,9 +173,10 @@ describe('the drawing of a model', () => {
         .filter(({ ink }) => ink === 'load')
         .map(({ text }) => text),
     ).toEqual([
-      '20 K, 50 K/m upwards',
-      'too long by 3 mm',
-      'moves → −10 mm, ↺ 2 mrad',
+      '20 K warmer and 50 K/m warmer above',
+      '3 mm too long',
+      '10 mm',
+      '2 mrad',
       '0 kN/m … 5 kN/m on plan',
       '3 kN',
       '2 kN',

@@ -104,6 +104,18 @@ test('in space a section is turned by keys and mirrored, and bodies show how it 
   await walk.press('Mirror left to right');
   await walk.page.waitForSelector(`[aria-label="Undo: Mirror member ${member!.id}"]`);
   expect((await walk.file<Stored>()).members[0]).toMatchObject({ roll: -15 });
+  // It begins at the origin and runs along X: towards a place straight above, local z looks up.
+  await walk.press('Open towards…');
+  await walk.page.keyboard.type('0 by 4 by 0');
+  await walk.page.keyboard.press('Enter');
+  await walk.page.waitForSelector('[aria-label="Undo: Open towards a place"]');
+  expect((await walk.file<Stored>()).members[0]).toMatchObject({ roll: -90 });
+  // On its own axis there is no way to open: that is said, and nothing is changed.
+  await walk.press('Open towards…');
+  await walk.page.keyboard.type('9 by 0 by 0');
+  await walk.page.keyboard.press('Enter');
+  await until(walk, /That place lies on the axis/);
+  expect((await walk.file<Stored>()).members[0]).toMatchObject({ roll: -90 });
 });
 
 test('stresses over a section, at the point of it that is asked for', async () => {

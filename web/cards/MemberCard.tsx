@@ -4,7 +4,6 @@ import { behaviours, memberEnds, type Member } from '@rigid-beam/core/model/mode
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { withEnd } from '@rigid-beam/core/model/member-ends';
 import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
-import { rollTowards } from '@rigid-beam/core/model/roll-towards';
 import { runOf } from '@rigid-beam/core/model/runs';
 import { outlineLoops } from '@rigid-beam/core/sections/outline';
 import { giveRelative, relativeWords } from '@rigid-beam/core/sections/relative';
@@ -22,9 +21,9 @@ import { Button, Columns, Hint, PanelSubtitle, Select, Stack } from '../ui/contr
 import { Fold } from '../ui/Fold';
 import { NameField } from '../ui/NameField';
 import type { SheetController } from '../sheet/controller';
-import { ApplyTool } from '../sheet/tools/apply-tool';
 import { EndReleases } from './EndReleases';
 import { MemberCharts } from './MemberCharts';
+import { openTowards } from './section/open-towards';
 import { Orientation } from './section/Orientation';
 import { useRun } from './use-run';
 import { memberCard as WORDS } from './words';
@@ -164,27 +163,12 @@ export function MemberCard({
             editor.preview({ type: 'batch', intents });
           }}
           mirror={() => editor.edit({ type: 'turnRound', members: members.map(({ id }) => id) })}
-          towardsNode={() => {
-            const ids = new Set(members.map(({ id }) => id));
-            sheet?.take(
-              new ApplyTool(sheet, {
-                name: WORDS.towards,
-                hint: WORDS.towardsHint,
-                on: 'node',
-                intent: (current, node) => {
-                  const target = placesOf(current).get(node);
-                  const intents = current.members
-                    .filter(({ id }) => ids.has(id))
-                    .map((member) => ({ member, roll: target && rollTowards(member, placesOf(current), target) }))
-                    .flatMap(({ member, roll }) =>
-                      roll === undefined
-                        ? []
-                        : [{ type: 'put', list: 'members', entry: { ...member, roll }, key: member.id } as const],
-                    );
-                  return intents.length > 0 ? { type: 'batch', intents, label: WORDS.rolledTowards(node) } : undefined;
-                },
-              }),
-            );
+          openTowards={() => {
+            if (sheet)
+              openTowards(
+                sheet,
+                members.map(({ id }) => id),
+              );
           }}
         />
       )}

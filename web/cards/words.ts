@@ -119,9 +119,6 @@ export const memberCard = {
   } as const satisfies Record<EndFreedom, string>,
   freeEnd: 'free',
   rigidEnd: 'rigid',
-  towards: 'open towards a node',
-  towardsHint: 'Click the node that they open towards. Escape ends.',
-  rolledTowards: (node: string): string => `Open towards node ${node}`,
 };
 
 export const memberCharts = {

@@ -6,6 +6,7 @@ import { portal } from './test/desk';
 test.each<[string, readonly object[]]>([
   ['apply 8 kN/m down on members c, d', [{ type: 'line', member: 'c', to: { wy: -8000 } }, { member: 'd' }]],
   ['apply 3 kN/m down on plan on member c', [{ type: 'line', axes: 'projected', member: 'c' }]],
+  ['apply 2 kN/m down on run c, d', [{ type: 'chain', members: ['c', 'd'] }]],
   ['apply 5 kN right on node 2', [{ type: 'node', node: '2', fx: 5000 }]],
   ['apply 0.8 kN/m2 right across over 5 m on member a', [{ type: 'area', members: ['a'], width: 5 }]],
 ])('%s', (text, loads) => {
@@ -31,7 +32,7 @@ test('without a place it is put on what is selected, as far as it can act there'
 
 test.each<[string, RegExp]>([
   ['apply 8 kN/m down', /Say where: .*select the members first/],
-  ['apply 8 kN/m down on member z', /There is no member “z”/],
+  ['apply 8 kN/m down on member z', /“member z”: there is no member “z”/],
   ['apply eight on member c', /“eight”: /],
   ['apply 8 kN/m down on node 2', /acts on members/],
   ['apply 2 kN/m2 down', /over 5 m/],

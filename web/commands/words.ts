@@ -15,8 +15,8 @@ export const command = {
 };
 
 export const loadCommands = {
-  notation: '8 kN/m down on members a, b · 5 kN right on node 3 · 2 kN/m2 down on panel 1, 2, 3, 4 · or on what is selected',
-  thereIsNo: (kind: string, name: string): string => `There is no ${kind} “${name}”.`,
+  notation:
+    '8 kN/m down on members a, b · 6 to 2 kN/m down on run a, b · 5 kN right on node 3 · 2 kN/m2 down on panel 1, 2, 3, 4 · or on what is selected',
   selectCorners: 'Name the panel by its corners, in their order around it, or select them.',
   selectWhatGetsIt: (on: string): string =>
     `Say where: “on members a, b”, “on node 3”, or select the ${on === 'either' ? 'nodes or member' : on}s first.`,

@@ -1,8 +1,8 @@
 import { loadTotal } from '@rigid-beam/core/model/loads/load-total';
-import { readLoadPhrase } from '@rigid-beam/core/model/loads/phrase';
-import { loadsOfPhrase, type PhraseTarget } from '@rigid-beam/core/model/loads/phrase-loads';
+import { readTargets, targetWords } from '@rigid-beam/core/model/loads/phrase-target';
 import { phraseOfLoad } from '@rigid-beam/core/model/loads/phrase-of-load';
 import { ALL_DIGITS, phraseWords } from '@rigid-beam/core/model/loads/phrase-words';
+import { saidLoad } from '@rigid-beam/core/model/loads/said-load';
 import type { Load, Model } from '@rigid-beam/core/model/model';
 import { displayOf } from '@rigid-beam/core/quantities/display';
 import { inUnit } from '@rigid-beam/core/quantities/show';
@@ -30,35 +30,22 @@ const rowOf = (load: Load, model: Model): LoadRow => {
 };
 
 function onWords(load: Load): string {
-  if ('node' in load) return `node ${load.node}`;
-  if ('member' in load) return `member ${load.member}`;
-  return 'members' in load && load.members ? `members ${load.members.join(', ')}` : '';
-}
-
-/** What `node 3`, `member a`, `members a, b` or a name alone means. */
-function targetOf(text: string, model: Model): PhraseTarget | string {
-  const [, kind = '', rest = ''] = /^\s*(?:(nodes?|members?)\s+)?(.+?)\s*$/i.exec(text) ?? [];
-  const names = rest.split(/\s*,\s*/);
-  const isNode = (id: string): boolean => model.nodes.some((node) => node.id === id);
-  const isMember = (id: string): boolean => model.members.some((member) => member.id === id);
-  if (/^node/i.test(kind) && names.length === 1 && isNode(rest)) return { node: rest };
-  if (/^member/i.test(kind) && names.every(isMember)) return names.length === 1 ? { member: rest } : { run: names };
-  if (kind === '' && isMember(rest) !== isNode(rest)) return isMember(rest) ? { member: rest } : { node: rest };
-  return WORDS.isNoTarget(text);
+  if ('node' in load) return targetWords({ node: load.node });
+  if ('member' in load) return targetWords({ member: load.member });
+  if ('members' in load && load.members)
+    return targetWords(load.members.length === 1 ? { member: load.members[0]! } : { run: load.members });
+  return 'nodes' in load && load.nodes ? targetWords({ panel: load.nodes }) : '';
 }
 
 /** The row with what its words mean; why they mean nothing. A row that is not complete yet means nothing either. */
 function remade(row: LoadRow, model: Model): LoadRow | string {
   if (row.on === '') return row;
-  const target = targetOf(row.on, model);
-  if (typeof target === 'string') return target;
+  const targets = readTargets(row.on, model);
+  if (typeof targets === 'string') return WORDS.isNoLoad(row.on, targets);
+  if (targets.length > 1) return WORDS.oneLoadARow;
   if (row.say === '') return row;
-  const read = readLoadPhrase(row.say, { display: displayOf(model), space: model.space, bare: 'line' });
-  if (!read.ok) return WORDS.isNoLoad(row.say, read.reason);
-  const made = loadsOfPhrase(read.phrase, target, model, row.case);
-  if (!made.ok) return WORDS.isNoLoad(row.say, made.reason);
-  if (made.loads.length !== 1) return WORDS.oneLoadARow;
-  return { ...row, load: { ...made.loads[0], id: row.id } as unknown as Load };
+  const said = saidLoad({ text: row.say, target: targets[0]!, id: row.id, case: row.case }, model);
+  return typeof said === 'string' ? WORDS.isNoLoad(row.say, said) : { ...row, load: said };
 }
 
 /** Loads as they are said, with their totals; a table of case, place and words can be pasted. */

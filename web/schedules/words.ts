@@ -68,9 +68,9 @@ export const columns = {
   on: 'On',
   says: 'Says',
   totals: ['Total X', 'Total Y', 'Total Z'] as const,
-  isNoTarget: (typed: string): string => `“${typed}” is no place: write node 3, member a, or members a, b`,
   isNoLoad: (typed: string, reason: string): string => `“${typed}” is not put: ${reason}`,
-  oneLoadARow: 'a row holds one load: put forces at thirds or every so often with the instrument in Loads',
+  oneLoadARow:
+    'a row holds one load: write “run a, b” for one line along members, or put several at once with the instrument in Loads',
   length: 'Length',
   lengthFollows: 'The length follows from the nodes',
 };

@@ -134,7 +134,7 @@ describe('schedules', () => {
   test('loads: as they are said, with their totals; a table of them is pasted', () => {
     const columns = columnsOf(model, 'loads');
     expect(columns.map(({ title }) => title)).toEqual(['Load', 'Case', 'On', 'Says', 'Total X', 'Total Y']);
-    const table = readTable('Q1\tmember b\t8 to 2 kN/m down\nQ2\t4\t12 kN at 30\nQ1\tmembers b, c\t3 kN/m');
+    const table = readTable('Q1\tmember b\t8 to 2 kN/m down\nQ2\t4\t12 kN at 30\nQ1\trun b, c\t3 kN/m');
     const after = written(
       table.flatMap((line, added) =>
         line.map((text, c): Cell => ({ row: undefined, added, column: ['case', 'on', 'say'][c]!, text })),
@@ -160,6 +160,9 @@ describe('schedules', () => {
     expect(shown).toEqual([-24, 6, expect.closeTo(-3 * 6.3, 6)]);
     expect(written([{ row: model.loads[0]!.id, column: 'say', text: '8 furlongs' }], 'loads')).toMatch(/is not put/);
     expect(written([{ row: undefined, column: 'on', text: 'beam 7' }], 'loads')).toMatch(/“beam 7” is no place/);
+    expect(written([{ row: model.loads[0]!.id, column: 'on', text: 'members b, c' }], 'loads')).toMatch(
+      /one load: write “run a, b”/,
+    );
   });
 
   test('members: how they are joined at their ends', () => {

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
 import type { Model } from '@rigid-beam/core/model/model';
 import { clamp, inRow, roller, sketch } from '@rigid-beam/core/test/build';
-import { nameInPlace, releaseInPlace, sectionInPlace, supportInPlace, type WordsInPlace } from './in-place-words';
+import { loadInPlace, nameInPlace, releaseInPlace, sectionInPlace, supportInPlace, type WordsInPlace } from './in-place-words';
 
 const beam = sketch({
   nodes: inRow(0, 2, 4, 6),
@@ -56,5 +56,20 @@ describe('words typed over on the sheet', () => {
     expect(typed(words, 'loose')).toMatch(/^Write hinged, rigid, or a stiffness/);
     const bar = { ...model, members: model.members.map((one) => ({ ...one, behaviour: 'truss' as const })) };
     expect(releaseInPlace(bar, 'b', 'start').read('rigid')).toMatch(/truss member/);
+  });
+
+  test('a temperature, a lack of fit and a settlement are said again, and stay the load they were', () => {
+    const loads = [
+      { id: 'w', case: 'Q', type: 'thermal', member: 'a', uniform: 20, gradientY: -40 },
+      { id: 's', case: 'Q', type: 'settlement', node: '1', uy: -0.01 },
+    ] as const;
+    const [warmth, settles] = loads.map((load) => loadInPlace({ ...model, loads }, load)!);
+    expect([warmth!.first, settles!.first]).toEqual(['20 K warmer and 40 K/m warmer below', '10 mm down']);
+    const put = (entry: object) => ({ type: 'put', list: 'loads', entry });
+    expect(warmth!.read('15')).toMatchObject(put({ id: 'w', case: 'Q', type: 'thermal', member: 'a', uniform: 15 }));
+    expect(warmth!.read('15')).not.toHaveProperty('entry.gradientY');
+    expect(settles!.read('4')).toMatchObject(put({ id: 's', node: '1', uy: -0.004 }));
+    expect(settles!.read('4 kN/m')).toMatch(/acts on members/);
+    expect(loadInPlace(model, { id: 't', case: 'Q', type: 'settlement', node: '1', rz: 0.002 })).toBeUndefined();
   });
 });

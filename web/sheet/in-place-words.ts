@@ -1,8 +1,11 @@
 import { sectionRun } from '@rigid-beam/core/model/selecting';
-import type { Model, Restraint } from '@rigid-beam/core/model/model';
+import { phraseOfLoad } from '@rigid-beam/core/model/loads/phrase-of-load';
+import { ALL_DIGITS, phraseWords } from '@rigid-beam/core/model/loads/phrase-words';
+import { saidLoad } from '@rigid-beam/core/model/loads/said-load';
+import type { Load, Model, Restraint } from '@rigid-beam/core/model/model';
 import { withEnd } from '@rigid-beam/core/model/member-ends';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
-import { defaultDisplay, lengthUnit } from '@rigid-beam/core/quantities/display';
+import { defaultDisplay, displayOf, lengthUnit } from '@rigid-beam/core/quantities/display';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { supportWords } from '@rigid-beam/core/model/support-words';
@@ -42,6 +45,30 @@ export function placeInPlace(model: Model, id: string): WordsInPlace {
       if (!step.ok) return step.reason;
       const [x, y, z] = step.by;
       return { type: 'moveNodes', moves: [{ id, x, y, ...((z !== 0 || node.z !== undefined) && { z }) }] };
+    },
+  };
+}
+
+const EXAMPLES = {
+  thermal: '20 K warmer, 40 K/m warmer above, 10 K colder below',
+  strain: '3 mm too long, 2 mm too short',
+  settlement: '10 mm down',
+} as const;
+
+/** A load that stands on the sheet in words: a temperature, a lack of fit, a settlement without a turn. Undefined for others. */
+export function loadInPlace(model: Model, load: Load): WordsInPlace | undefined {
+  if (load.type !== 'thermal' && load.type !== 'strain' && load.type !== 'settlement') return undefined;
+  const phrase = phraseOfLoad(load, model);
+  if (!phrase) return undefined;
+  return {
+    label: `What acts on ${'node' in load ? `node ${load.node}` : `member ${load.member}`}`,
+    hint: EXAMPLES[load.type],
+    first: phraseWords(phrase, displayOf(model), ALL_DIGITS),
+    read: (text) => {
+      const said = saidLoad({ text, target: load, id: load.id, case: load.case, bare: phrase.kind }, model);
+      return typeof said === 'string'
+        ? `“${text.trim()}”: ${said}.`
+        : { type: 'put', list: 'loads', entry: { ...said }, key: load.id };
     },
   };
 }

@@ -8,7 +8,15 @@ import type { SheetController } from './controller';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Load, Model } from '@rigid-beam/core/model/model';
 import { baysOf, levels } from '@rigid-beam/drawing/dimension-items';
-import { nameInPlace, placeInPlace, releaseInPlace, sectionInPlace, supportInPlace, type WordsInPlace } from './in-place-words';
+import {
+  loadInPlace,
+  nameInPlace,
+  placeInPlace,
+  releaseInPlace,
+  sectionInPlace,
+  supportInPlace,
+  type WordsInPlace,
+} from './in-place-words';
 import { loadValue } from './load-values';
 import { inPlace as WORDS } from './words';
 
@@ -33,6 +41,10 @@ function wordsFor(model: Model, subject: Subject, what: What): WordsInPlace | un
   if (subject.kind === 'release') return releaseInPlace(model, subject.id, subject.end);
   if (subject.kind === 'support') return supportInPlace(model, subject.id);
   if (subject.kind === 'node') return what === 'name' ? nameInPlace('nodes', subject.id) : placeInPlace(model, subject.id);
+  if (subject.kind === 'load') {
+    const load = model.loads.find(({ id }) => id === subject.id);
+    return load && loadInPlace(model, load);
+  }
   if (subject.kind === 'member') return what === 'name' ? nameInPlace('members', subject.id) : sectionInPlace(model, subject.id);
   return undefined;
 }
@@ -59,7 +71,7 @@ export function openInPlace(sheet: SheetController, subject: Subject, what: What
 
   const next = (step: 1 | -1): void => openNext(sheet, subject, what, step);
   const words = wordsFor(model, subject, what);
-  if (words)
+  if (words) {
     sheet.openTyped({
       ...place,
       ...words,
@@ -70,6 +82,8 @@ export function openInPlace(sheet: SheetController, subject: Subject, what: What
         return editor.edit(read) ? undefined : (editor.state.refusal[0]?.message ?? WORDS.refused);
       },
     });
+    return;
+  }
   if (subject.kind === 'dimension') {
     const { axis, from, to } = subject;
     const way = { x: WORDS.toTheRight, y: 'above', z: WORDS.inFront }[axis];

@@ -16,6 +16,7 @@ export interface LoadValue {
 }
 
 const FORCE_KEYS = ['fx', 'fy', 'fz'] as const;
+const MOVEMENT_KEYS = ['ux', 'uy', 'uz'] as const;
 const COUPLE_KEYS = ['mz', 'mx', 'my'] as const;
 
 /** The size that the sheet shows of a load. A trapezium is scaled as a whole by its heavier end, unless one `end` is meant. */
@@ -42,15 +43,24 @@ export function loadValue(load: Load, display: DisplayUnits, end?: 'from' | 'to'
       return { label: WORDS.force, value: size, dimension: 'force', unit: display.force, resized };
     }
     case 'settlement': {
-      const key = (['uy', 'ux', 'uz', 'rz', 'rx', 'ry'] as const).find((one) => load[one]) ?? 'uy';
-      const turns = key.startsWith('r');
-      return {
-        label: WORDS.movement,
-        value: load[key] ?? 0,
-        dimension: turns ? 'angle' : 'length',
-        unit: turns ? 'mrad' : display.deflection,
-        resized: (value) => ({ ...load, [key]: value }),
-      };
+      const size = Math.hypot(load.ux ?? 0, load.uy ?? 0, load.uz ?? 0);
+      const turn = (['rz', 'rx', 'ry'] as const).find((key) => load[key]);
+      if (size === 0 && turn)
+        return {
+          label: WORDS.turn,
+          value: load[turn]!,
+          dimension: 'angle',
+          unit: 'mrad',
+          resized: (value) => ({ ...load, [turn]: value }),
+        };
+      const resized = (value: number): Load =>
+        size === 0
+          ? { ...load, uy: -value }
+          : {
+              ...load,
+              ...Object.fromEntries(MOVEMENT_KEYS.filter((key) => load[key]).map((key) => [key, (load[key]! * value) / size])),
+            };
+      return { label: WORDS.movement, value: size, dimension: 'length', unit: display.deflection, resized };
     }
     case 'thermal': {
       const key = load.uniform ? 'uniform' : 'gradientY';

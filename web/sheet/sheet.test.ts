@@ -66,7 +66,8 @@ describe('the one number of a load', () => {
     [{ type: 'line', member: 'a', from: {}, to: {} }, 5e3, { from: { wy: -5e3 }, to: { wy: -5e3 } }],
     [{ type: 'point', member: 'a', at: 0.5, fx: 3e3, fy: -4e3 }, 10e3, { fx: 6e3, fy: -8e3, at: 0.5 }],
     [{ type: 'node', node: '1', mz: 4e3 }, -2e3, { mz: -2e3 }],
-    [{ type: 'settlement', node: '1', ux: 0.01 }, 0.02, { ux: 0.02 }],
+    [{ type: 'settlement', node: '1', ux: 0.003, uy: -0.004 }, 0.01, { ux: 0.006, uy: -0.008 }],
+    [{ type: 'settlement', node: '1', rz: 0.002 }, 0.004, { rz: 0.004 }],
     [{ type: 'thermal', member: 'a', gradientY: 10 }, 30, { gradientY: 30 }],
     [{ type: 'strain', member: 'a', elongation: 0.001 }, 0.002, { elongation: 0.002 }],
   ])('%j takes %p', (load, value, expected) => expect(resize(load, value)).toMatchObject(expected));

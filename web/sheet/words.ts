@@ -125,6 +125,7 @@ export const loadValues = {
   couple: 'Couple',
   force: 'Force',
   movement: 'Movement',
+  turn: 'Turn',
   temperature: 'Temperature',
   tooLongBy: 'Too long by',
   intensity: 'Intensity',

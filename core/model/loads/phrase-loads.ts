@@ -5,6 +5,7 @@ import { panelOf, PanelTrouble } from './area/panel';
 import { barsOf } from './bars';
 import { shapeOf } from './member-shape';
 import type { LoadPhrase, Stations } from './phrase';
+import { warmthOf } from './warmth';
 
 /** Where a phrase is put: on a node, on a member (`at`: the ratio where it was pointed at), or along a run of members as one line. */
 export type PhraseTarget =
@@ -64,10 +65,15 @@ function onNode({ kind, from, direction, stations }: LoadPhrase, node: string, m
 const DIRECTIONS = { member: 'down', plan: 'plan', across: 'normal' } as const;
 
 /** What of a pressure is told by its phrase alone. */
-const pressureOf = ({ from, direction, measured, spread }: LoadPhrase, sense: number): Record<string, unknown> => ({
+const pressureOf = (
+  { from, direction, measured, spread, onto, openings }: LoadPhrase,
+  sense: number,
+): Record<string, unknown> => ({
   pressure: from * (measured === 'across' ? sense : -Math.sign(direction[1])),
   ...(measured !== 'member' && { direction: DIRECTIONS[measured] }),
   ...(spread && { spread }),
+  ...(onto && { to: onto }),
+  ...(openings && { openings }),
 });
 
 function onPanel(phrase: LoadPhrase, corners: readonly string[], model: Model, entry: Entry): MadeLoads {
@@ -95,7 +101,10 @@ function onWidth(phrase: LoadPhrase, members: readonly string[], model: Model, e
 function onMember(phrase: LoadPhrase, member: string, at: number, model: Model, entry: Entry): MadeLoads {
   const { kind, from, to, direction, measured, span } = phrase;
   if (kind === 'area') return onWidth(phrase, [member], model, entry);
-  if (kind === 'temperature') return made(entry({ type: 'thermal', member, uniform: from }));
+  if (kind === 'temperature') {
+    const warmth = warmthOf(phrase, member, model);
+    return typeof warmth === 'string' ? refused(warmth) : made(entry({ type: 'thermal', member, ...warmth }));
+  }
   if (kind === 'fit') return made(entry({ type: 'strain', member, elongation: from }));
   if (kind === 'settlement') return refused('a settlement moves a support: point at its node');
   const shape = shapeOf(model, member);

@@ -1,6 +1,6 @@
 import type { Load, Model } from '../model';
 import { dot, size, times, type Point } from '../point';
-import { WAYS, type LoadPhrase, type Measured } from './phrase';
+import { WAYS, type LoadPhrase, type Measured, type Warmth } from './phrase';
 import { shapeOf } from './member-shape';
 import type { AreaLoad } from './area/area';
 import { panelOf } from './area/panel';
@@ -8,7 +8,7 @@ import { barsOf } from './bars';
 import type { Intensity } from './primitive';
 
 /**
- * The phrase that says a load; undefined where there is none: in oblique directions of space, with a couple beside a force, with a gradient.
+ * The phrase that says a load; undefined where there is none: in oblique directions of space, with a couple beside a force.
  * `loadsOfPhrase` makes the same load of it.
  */
 export function phraseOfLoad(load: Load, model: Model): LoadPhrase | undefined {
@@ -31,7 +31,7 @@ export function phraseOfLoad(load: Load, model: Model): LoadPhrase | undefined {
       );
     }
     case 'thermal':
-      return load.gradientY || load.gradientZ ? undefined : plain('temperature', load.uniform ?? 0);
+      return temperatureOf(load, model);
     case 'strain':
       return plain('fit', load.elongation);
     case 'settlement': {
@@ -42,12 +42,30 @@ export function phraseOfLoad(load: Load, model: Model): LoadPhrase | undefined {
   }
 }
 
-/** Who carries it and what is left out has no words. */
+function temperatureOf(load: Extract<Load, { type: 'thermal' }>, model: Model): LoadPhrase | undefined {
+  const phrase = plain('temperature', load.uniform ?? 0);
+  const gradients = [load.gradientY ?? 0, load.gradientZ ?? 0];
+  if (gradients.every((one) => one === 0)) return phrase;
+  const axes = shapeOf(model, load.member)?.axes;
+  if (!axes) return undefined;
+  const across = gradients.flatMap((gradient, k): Warmth[] => {
+    if (gradient === 0) return [];
+    // The warmer side is named.
+    const warmer = times([axes[3 + 3 * k]!, axes[4 + 3 * k]!, axes[5 + 3 * k]!], Math.sign(gradient));
+    const towards = Object.values(WAYS).toSorted((a, b) => dot(b, warmer) - dot(a, warmer))[0]!;
+    return [{ size: Math.abs(gradient), per: 'metre', towards }];
+  });
+  return { ...phrase, across };
+}
+
+/** A name that can stand in a list of a phrase. */
+const isPlainName = (id: string): boolean => /^[^\s,]+$/.test(id);
+
 function pressureOf(
   { pressure, direction = 'down', spread, width, members, nodes, to, openings }: AreaLoad,
   model: Model,
 ): LoadPhrase | undefined {
-  if ((to && to.length > 0) || openings) return undefined;
+  if (![...(to ?? []), ...(openings ?? []).flat()].every(isPlainName)) return undefined;
   const measured: Measured = direction === 'down' ? 'member' : direction === 'plan' ? 'plan' : 'across';
   const way = measured === 'across' ? pressedWay(nodes, members, model) : WAYS.down!;
   if (!way) return undefined;
@@ -55,6 +73,8 @@ function pressureOf(
     ...{ kind: 'area', from: pressure, to: pressure, direction: way, measured },
     ...(spread === 'oneWay' && { spread }),
     ...(width !== undefined && members && { width }),
+    ...(spread === 'oneWay' && to && to.length > 0 && { onto: to }),
+    ...(openings && openings.length > 0 && { openings }),
   };
 }
 

@@ -1,12 +1,14 @@
 import type { DisplayUnits } from '../../quantities/display';
 import { inUnit, showNumber, showQuantity } from '../../quantities/show';
-import { unitOfKind, WAYS, type LoadPhrase, type Measured, type PhraseKind } from './phrase';
+import type { Point } from '../point';
+import { SIDES, unitOfKind, WAYS, type LoadPhrase, type Measured, type PhraseKind, type Warmth } from './phrase';
 
 /** Digits of a phrase that is read again: none that somebody typed is lost. */
 export const ALL_DIGITS = 12;
 
 /** A load said back in the words in which it can be typed: what was understood. */
 export function phraseWords(phrase: LoadPhrase, display: DisplayUnits, digits = 4): string {
+  if (phrase.across) return warmthWords(phrase, phrase.across, digits);
   const { kind, from, to, span, stations } = phrase;
   const unit = unitOfKind(kind, display);
   const isTurned = from + to < 0;
@@ -32,13 +34,28 @@ export function phraseWords(phrase: LoadPhrase, display: DisplayUnits, digits = 
     sizes,
     wayWords(phrase, isTurned ? 'turned' : 'as it is', digits),
     kind === 'line' || kind === 'area' ? MEASURED[phrase.measured] : '',
-    phrase.spread ? 'one way' : '',
+    phrase.spread && !phrase.onto ? 'one way' : '',
     phrase.width === undefined ? '' : `over ${length(phrase.width)}`,
     ...places,
+    phrase.openings ? `leaving out ${phrase.openings.map((corners) => corners.join(', ')).join(' and ')}` : '',
+    phrase.onto ? `onto ${phrase.onto.join(', ')}` : '',
   ]
     .filter(Boolean)
     .join(' ');
 }
+
+/** What the whole member gets, then what is warmer towards its sides. */
+function warmthWords({ from }: LoadPhrase, across: readonly Warmth[], digits: number): string {
+  const part = (size: number, unit: string, side = ''): string =>
+    `${showQuantity(Math.abs(size), unit, digits)} ${size < 0 ? 'colder' : 'warmer'}${side}`;
+  return [
+    ...(from === 0 ? [] : [part(from, 'K')]),
+    ...across.map(({ size, per, towards }) => part(size, per === 'metre' ? 'K/m' : 'K', ` ${sideWords(towards)}`)),
+  ].join(' and ');
+}
+
+const sideWords = (towards: Point): string =>
+  Object.keys(SIDES).find((side) => WAYS[SIDES[side]!]!.every((part, k) => Math.abs(part - towards[k]!) < 1e-9))!;
 
 /** Numbers of which the last has the unit. */
 const stepped = (values: readonly number[], unit: string, digits: number): string =>

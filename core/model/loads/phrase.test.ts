@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { defaultDisplay } from '../../quantities/display';
 import { sketch } from '../../test/build';
 import type { Load, Model } from '../model';
-import { phraseKinds, readLoadPhrase, WAYS, type LoadPhrase } from './phrase';
+import { phraseKinds, WAYS, type LoadPhrase } from './phrase';
+import { readLoadPhrase } from './read-phrase';
 import { loadsOfPhrase, type PhraseTarget } from './phrase-loads';
 import { phraseOfLoad } from './phrase-of-load';
 import { ALL_DIGITS, phraseWords } from './phrase-words';
@@ -42,6 +43,8 @@ describe('a load as it is said', () => {
       { kind: 'line', from: 8e3, to: 2e3, steps: { sizes: [8e3, 4e3, 2e3], at: [0, 1, 3, 6] } },
     ],
     ['20 K colder', { kind: 'temperature', from: -20 }],
+    ['20 Warmer and 40 K/m Colder Above', { from: 20, across: [{ size: -40, per: 'metre', towards: [0, 1, 0] }] }],
+    ['10 K warmer on the left', { kind: 'temperature', from: 0, across: [{ size: 10, per: 'depth', towards: [-1, 0, 0] }] }],
     ['0.8 kN/m2 On Plan over 5 m', { kind: 'area', from: 800, direction: [0, -1, 0], measured: 'plan', width: 5 }],
     ['2 kN/m² up across over 2*2.5', { kind: 'area', from: 2000, direction: [0, 1, 0], measured: 'across', width: 5 }],
     ['3 mm too long', { kind: 'fit', from: 0.003 }],
@@ -56,6 +59,15 @@ describe('a load as it is said', () => {
     ['8 bananas down', /not a size: the unit “bananas” is not known/],
     ['8 kN/m clockwise', /not a size|“8 kN\/m” is not a size/],
     ['10 kN on plan', /does not go with a force/],
+    ['20 K warmer down', /no change of temperature: write 20 K warmer/],
+    ['20 K warmer and 5 K colder', /told twice/],
+    ['warmer above', /size is missing/],
+    ['20 m warmer', /not a size/],
+    ['20 K warmer behind', /in the plane nothing is warmer/],
+    ['20 K warmer onto a', /go with a pressure only/],
+    ['8 kN/m down onto a', /“onto” does not go with a load per length/],
+    ['2 kN/m2 over 5 m onto a', /go with a panel, not with a width/],
+    ['2 kN/m2 down onto a,, b', /a name is missing/],
     ['20 K down', /a direction does not go with a temperature change/],
     ['8 kN/m down between 3 m and 1 m', /the first is not before the second/],
     ['8 to 4 kN down', /only a load per length/],
@@ -108,10 +120,12 @@ describe('a load as it is said', () => {
 });
 
 describe('the loads that it means', () => {
-  const model = sketch({
-    nodes: [['1', 0, 0], ['2', 0, 3], ['3', 6, 3], ['4', 12, 3]], members: [['c', '1', '2'], ['r', '2', '3'], ['s', '3', '4']],
+  const sketched = sketch({
+    nodes: [['1', 0, 0], ['2', 0, 3], ['3', 6, 3], ['4', 12, 3]], members: [['c', '1', '2', { section: 'deep' }], ['r', '2', '3'], ['s', '3', '4']],
     supports: [{ node: '1', ux: 'fixed', uy: 'fixed', rz: 'fixed' }],
   }); // prettier-ignore
+  const deep = { id: 'deep', shape: { type: 'rectangle', b: 0.1, h: 0.2 } } as const;
+  const model: Model = { ...sketched, sections: [...sketched.sections, deep] };
   const made = (text: string, target: PhraseTarget) => loadsOfPhrase(said(text), target, model, 'Q');
 
   test.each<[string, PhraseTarget, unknown[]]>([
@@ -127,6 +141,9 @@ describe('the loads that it means', () => {
     ['4 kN every 1.2 m', { member: 'r' }, [1.2, 2.4, 3.6, 4.8].map((at) => ({ at: expect.closeTo(at, 12), measure: 'length' }))],
     ['5 kN·m clockwise', { node: '3' }, [{ type: 'node', mz: -5e3 }]],
     ['20 K', { member: 'r' }, [{ type: 'thermal', uniform: 20 }]],
+    ['40 K/m warmer above', { member: 'r' }, [{ type: 'thermal', gradientY: 40 }]],
+    // Local y of a column stands to the left; the section is 0.2 m deep.
+    ['10 K warmer on the right and 5 K colder', { member: 'c' }, [{ uniform: -5, gradientY: expect.closeTo(-50, 12) }]],
     ['3 mm too short', { member: 'r' }, [{ type: 'strain', elongation: -0.003 }]],
     ['10 mm down', { node: '1' }, [{ type: 'settlement', node: '1', uy: -0.01 }]],
     ['2 kN/m2 over 5 m', { member: 'r' }, [{ type: 'area', members: ['r'], width: 5, pressure: 2e3 }]],
@@ -159,6 +176,8 @@ describe('the loads that it means', () => {
     ['7 kN at the middle', { member: 'r' }],
     ['5 kN·m clockwise', { node: '3' }],
     ['20 K colder', { member: 'r' }],
+    ['20 K colder and 40 K/m warmer below', { member: 'r' }],
+    ['15 K/m warmer on the right', { member: 'c' }],
     ['0.8 kN/m2 down on plan over 5 m', { member: 'r' }],
     ['0.5 kN/m2 right across over 4 m', { member: 'c' }],
     ['3 mm too long', { member: 'r' }],
@@ -177,7 +196,6 @@ describe('the loads that it means', () => {
     none({ type: 'node', node: '2', fx: 1e3, mz: 1e3 });
     none({ type: 'line', member: 'r', from: { wy: -1e3 }, to: { wx: 1e3 } });
     none({ type: 'line', member: 'r', axes: 'local', from: { wx: 1e3 }, to: { wx: 1e3 } });
-    none({ type: 'thermal', member: 'r', uniform: 5, gradientY: 10 });
     none({ type: 'settlement', node: '1', rz: 0.01 });
     // An angle is told in the plane only.
     expect(
@@ -195,6 +213,9 @@ describe('the loads that it means', () => {
     ['3, 2 kN/m from 0, 4, 9 m', { member: 'r' }, /ends at 6 m, before the last station/],
     ['3 kN every 7 m', { member: 'r' }, /no force stands on it/],
     ['3 kN every 1 mm', { member: 'r' }, /at most 500/],
+    ['10 K warmer above', { member: 's' }, /has no shape, so no depth: say the gradient/],
+    ['40 K/m warmer above', { member: 'c' }, /runs that way: it has no such side/],
+    ['9 K/m warmer above and 4 K/m colder below', { member: 'r' }, /along its local y twice/],
     ['3 kN/m', { run: ['c', 's'] }, /do not follow each other/],
   ])('%s on %p is refused with a reason', (text, target, reason) =>
     expect(made(text, target)).toMatchObject({ ok: false, reason: expect.stringMatching(reason) }),
@@ -212,6 +233,9 @@ describe('a pressure on a panel in space', () => {
 
   test('is said by size and direction, and carried one way where that is said', () => {
     expect(put('5 kN/m2', floor)).toMatchObject({ loads: [{ type: 'area', nodes: floor, pressure: 5e3 }] });
+    expect(put('5 kN/m2 onto b, d leaving out 1, 2, 3', floor)).toMatchObject({
+      loads: [{ spread: 'oneWay', to: ['b', 'd'], openings: [['1', '2', '3']] }],
+    });
     expect(put('5 kN/m2 up one way', floor)).toMatchObject({ loads: [{ pressure: -5e3, spread: 'oneWay' }] });
     // The corners of the wall run so that its normal points to the front.
     expect(put('1 kN/m2 forward across', wall)).toMatchObject({ loads: [{ direction: 'normal', pressure: 1e3 }] });
@@ -222,7 +246,7 @@ describe('a pressure on a panel in space', () => {
     expect(put('1 kN/m2', ['1', '2'])).toMatchObject({ ok: false, reason: expect.stringMatching(/three corners/) });
   });
 
-  test.each([['5 kN/m2 down one way', floor], ['1 kN/m2 forward across', wall], ['0.6 kN/m2 down on plan', floor]] as const)(
+  test.each([['5 kN/m2 down one way', floor], ['2 kN/m2 down leaving out 1, 2, 3 and 4, 1, 3 onto b, d', floor], ['1 kN/m2 forward across', wall], ['0.6 kN/m2 down on plan', floor]] as const)(
     '%s is what its load is called', (text, panel) => {
       const found = put(text, [...panel]);
       if (!found.ok) throw new Error(found.reason);

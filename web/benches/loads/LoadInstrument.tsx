@@ -10,12 +10,26 @@ import { LOAD_TOOL } from '../../sheet/tools/load-tool';
 import { PanelSubtitle, Stack, ToggleButton } from '../../ui/controls';
 import { Instrument, Instruments } from '../../ui/Instrument';
 import { TextLine } from '../../ui/TextLine';
-import { oppositeOf, isTurned, loadKinds, measures, PUT, SENSES, understoodWords, wayOf, waysOf } from './load-words';
+import {
+  isTurned,
+  loadKinds,
+  measures,
+  onSide,
+  oppositeOf,
+  PUT,
+  SENSES,
+  sideOf,
+  sidesOf,
+  understoodWords,
+  wayOf,
+  waysOf,
+} from './load-words';
 import { PutOnSelection } from './PutOnSelection';
 import { useLoadInHand, type SaidLoad } from './use-load-in-hand';
 
 const Ways = styled(ToggleButtonGroup)`
   display: flex;
+  flex-wrap: wrap;
   gap: 0.2rem;
   button {
     min-width: 2rem;
@@ -63,6 +77,7 @@ export function LoadInstrument({ sheet, caseId }: { readonly sheet: SheetControl
         }}
       />
       {SENSES[phrase.kind] ? <Senses load={load} /> : <Directions load={load} />}
+      {phrase.kind === 'temperature' && <Sides load={load} />}
       {(phrase.kind === 'line' || phrase.kind === 'area') && (
         <Instruments role="group" aria-label={PUT.measured}>
           {measures.map(({ id, picture, short, label }) => (
@@ -84,8 +99,8 @@ export function LoadInstrument({ sheet, caseId }: { readonly sheet: SheetControl
           disallowEmptySelection
           selectedKeys={[phrase.spread ?? 'twoWay']}
           onSelectionChange={(keys) => {
-            const { spread: _, ...rest } = phrase;
-            say(keys.has('oneWay') ? { ...rest, spread: 'oneWay' } : rest);
+            const { spread: _, onto: __, ...rest } = phrase;
+            say(keys.has('oneWay') ? { ...phrase, spread: 'oneWay' } : rest);
           }}
         >
           <ToggleButton id="twoWay">{PUT.twoWay}</ToggleButton>
@@ -110,6 +125,30 @@ function Senses({ load: { phrase, say } }: { readonly load: SaidLoad }) {
       {SENSES[phrase.kind]!.map(([sign, label], i) => (
         <ToggleButton key={label} id={i} aria-label={label}>
           {sign}
+        </ToggleButton>
+      ))}
+    </Ways>
+  );
+}
+
+/** A temperature acts all through a member, or makes one side of it warmer than the other. */
+function Sides({ load: { phrase, say } }: { readonly load: SaidLoad }) {
+  const { space } = useModel();
+  const current = sideOf(phrase);
+  return (
+    <Ways
+      aria-label={PUT.side}
+      selectionMode="single"
+      disallowEmptySelection
+      selectedKeys={current ? [current] : []}
+      onSelectionChange={(keys) => {
+        const next = sidesOf(space).find((side) => keys.has(side));
+        if (next) say(onSide(phrase, next));
+      }}
+    >
+      {sidesOf(space).map((side) => (
+        <ToggleButton key={side} id={side}>
+          {side}
         </ToggleButton>
       ))}
     </Ways>

@@ -1,4 +1,4 @@
-import { phraseKinds, WAYS, type LoadPhrase, type Measured, type PhraseKind } from '@rigid-beam/core/model/loads/phrase';
+import { phraseKinds, SIDES, WAYS, type LoadPhrase, type Measured, type PhraseKind } from '@rigid-beam/core/model/loads/phrase';
 import { actsOn } from '@rigid-beam/core/model/loads/phrase-loads';
 import type { Model } from '@rigid-beam/core/model/model';
 import { dot, type Point } from '@rigid-beam/core/model/point';
@@ -41,8 +41,36 @@ export function firstWords(kind: PhraseKind, display: DisplayUnits, space: Model
 }
 
 /** Whether a phrase acts against its own direction or sense; and the same size the other way. */
-export const isTurned = ({ from, to }: LoadPhrase): boolean => from + to < 0;
-export const oppositeOf = (phrase: LoadPhrase): LoadPhrase => ({ ...phrase, from: -phrase.from, to: -phrase.to });
+export const isTurned = ({ from, to, across }: LoadPhrase): boolean => (from + to || (across?.[0]?.size ?? 0)) < 0;
+export const oppositeOf = (phrase: LoadPhrase): LoadPhrase => ({
+  ...phrase,
+  from: -phrase.from + 0,
+  to: -phrase.to + 0,
+  ...(phrase.across && { across: phrase.across.map((one) => ({ ...one, size: -one.size })) }),
+});
+
+/** Where a temperature acts: all through a member, or on a side of it. */
+export const ALL_THROUGH = 'all through';
+export const sidesOf = (space: Model['space']): readonly string[] => [
+  ALL_THROUGH,
+  ...Object.keys(SIDES).filter((side) => space === 'space' || WAYS[SIDES[side]!]![2] === 0),
+];
+
+/** The side that a phrase speaks of; undefined where it speaks of several. */
+export function sideOf({ from, across = [] }: LoadPhrase): string | undefined {
+  if (across.length === 0) return ALL_THROUGH;
+  if (from !== 0 || across.length > 1) return undefined;
+  return Object.keys(SIDES).find((side) => dot(WAYS[SIDES[side]!]!, across[0]!.towards) > 1 - 1e-9);
+}
+
+/** The same size on a side: between its faces, where it was the size of the whole. */
+export function onSide({ across, ...phrase }: LoadPhrase, side: string): LoadPhrase {
+  const [first] = across ?? [];
+  const size = phrase.from || (first?.size ?? 0);
+  if (side === ALL_THROUGH) return { ...phrase, from: size, to: size };
+  const per = phrase.from === 0 && first ? first.per : 'depth';
+  return { ...phrase, from: 0, to: 0, across: [{ size, per, towards: WAYS[SIDES[side]!]! }] };
+}
 
 /** A direction as a button. */
 export interface Way {
@@ -107,6 +135,7 @@ export const PUT = {
   kinds: 'Loads to place',
   field: 'What acts',
   sense: 'Sense',
+  side: 'Where it is warmer or colder',
   direction: 'Direction',
   measured: 'Measured',
   refused: (reason: string): string => `Nothing was put: ${reason}.`,

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import { readLoadPhrase, type LoadPhrase, type PhraseKind, type ReadPhrase } from '@rigid-beam/core/model/loads/phrase';
+import type { LoadPhrase, PhraseKind } from '@rigid-beam/core/model/loads/phrase';
+import { readLoadPhrase, type ReadPhrase } from '@rigid-beam/core/model/loads/read-phrase';
 import { useDisplay, useModel } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { LoadTool, type LoadInHand } from '../../sheet/tools/load-tool';

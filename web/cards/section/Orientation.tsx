@@ -23,12 +23,12 @@ interface OrientationProps {
   readonly places: NodePlaces;
   readonly change: (update: (member: Member) => Member) => void;
   readonly preview: (update: (member: Member) => Member) => void;
-  readonly towardsNode: () => void;
+  readonly openTowards: () => void;
   readonly mirror: () => void;
 }
 
-/** How sections stand about their members' axes: by an angle, by hand, by quarter turns, towards the middle or towards a node. */
-export function Orientation({ member, shape, places, change, preview, towardsNode, mirror }: OrientationProps) {
+/** How sections stand about their members' axes: by an angle, by hand, by quarter turns, towards the middle or towards a place. */
+export function Orientation({ member, shape, places, change, preview, openTowards, mirror }: OrientationProps) {
   const [held, setHeld] = useState<number>();
   const roll = held ?? member.roll ?? 0;
   return (
@@ -67,7 +67,7 @@ export function Orientation({ member, shape, places, change, preview, towardsNod
         >
           {WORDS.inwards}
         </Button>
-        <Button onPress={towardsNode}>{WORDS.towards}</Button>
+        <Button onPress={openTowards}>{WORDS.towards}</Button>
         <Button onPress={mirror}>{WORDS.mirror}</Button>
       </Row>
     </Stack>

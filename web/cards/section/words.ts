@@ -128,6 +128,9 @@ export const orientation = {
   degrees: (roll: number): string => `${roll}°`,
   quarterTurn: 'Quarter turn',
   inwards: 'Open inwards',
-  towards: 'Open towards a node…',
+  towards: 'Open towards…',
+  towardsHint: 'Click a node or a place that they open towards.',
+  opened: 'Open towards a place',
+  liesOnTheAxis: 'That place lies on the axis of the members: there is no way to open towards it.',
   mirror: 'Mirror left to right',
 };

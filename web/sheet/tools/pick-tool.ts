@@ -14,6 +14,8 @@ const BY_KEYS = WORDS.hint;
 interface PickOptions {
   /** What is shown while the mark moves, for a preview. */
   readonly hovered?: ((points: readonly Point[]) => void) | undefined;
+  /** The pointer has gone, or the tool was put down: what was shown goes too. */
+  readonly left?: () => void;
   /** The grid does not catch the mark: a picture has its own lines. */
   readonly free?: true;
   /** Another plane than the one in use. */
@@ -28,15 +30,17 @@ export class PickTool implements Tool {
   private readonly points: Point[] = [];
   private readonly mark: PointCursor;
   private readonly hovered: PickOptions['hovered'];
+  private readonly left: PickOptions['left'];
 
   constructor(
     private readonly sheet: SheetController,
     /** What each point is, in a sentence; there are as many points. */
     private readonly asked: readonly string[],
     private readonly picked: (points: readonly Point[]) => void,
-    { hovered, free, plane }: PickOptions = {},
+    { hovered, left, free, plane }: PickOptions = {},
   ) {
     this.hovered = hovered;
+    this.left = left;
     this.mark = new PointCursor(sheet, {
       from: () => this.points.at(-1),
       met: (at) => ({ kind: 'grid', at, on: [], words: '' }),
@@ -70,6 +74,14 @@ export class PickTool implements Tool {
     const used = this.mark.key(event);
     if (used) this.show();
     return used;
+  }
+
+  away(): void {
+    this.left?.();
+  }
+
+  leave(): void {
+    this.left?.();
   }
 
   private show(): void {

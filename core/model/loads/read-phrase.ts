@@ -1,0 +1,258 @@
+import { dimensions, type DimensionName } from '../../quantities/dimension';
+import { parseQuantity } from '../../quantities/parse';
+import type { DisplayUnits } from '../../quantities/display';
+import { cosineAndSine } from '../local-axes';
+import type { Model } from '../model';
+import type { Point } from '../point';
+import {
+  DIMENSION,
+  KIND_WORDS,
+  unitOfKind,
+  WAYS,
+  type LoadPhrase,
+  type Measured,
+  type PhraseKind,
+  type Stations,
+} from './phrase';
+import { PhraseFault, sizeOf, withUnit } from './phrase-size';
+import { readTemperature, saysWarmth } from './read-temperature';
+
+export type ReadPhrase = { readonly ok: true; readonly phrase: LoadPhrase } | { readonly ok: false; readonly reason: string };
+
+/** What decides how a phrase is read. */
+export interface PhraseSetting {
+  readonly display: DisplayUnits;
+  readonly space: Model['space'];
+  /** What a size without a unit is. */
+  readonly bare: PhraseKind;
+}
+
+/**
+ * Reads a load as it is said: `8 kN/m down`, `8 to 4 kN/m down on plan between 1 m and 3 m`, `12 kN at 30` (degrees from the right,
+ * anticlockwise), `5 kN/m2 * 3.6 m down`, `10 kN down at thirds`, `4 kN down every 1.2 m`, `15 kN·m clockwise`, `20 K warmer`,
+ * `3 mm too long`, `10 mm down`, `5 kN/m2 down one way`, `5 kN/m2 down onto a, b leaving out 5, 6, 7, 8`,
+ * `0.8 kN/m2 down on plan over 5 m`, `8, 4, 2 kN/m down from 0, 1, 3, 6 m`; temperatures as `readTemperature` says. Without a direction loads act down. The unit tells what it is; a bare number is what `bare` says.
+ */
+export function readLoadPhrase(text: string, setting: PhraseSetting): ReadPhrase {
+  try {
+    return { ok: true, phrase: read(text, setting) };
+  } catch (fault) {
+    if (fault instanceof PhraseFault) return { ok: false, reason: fault.message };
+    throw fault;
+  }
+}
+
+/** A part of a phrase behind its size, and what it says. */
+interface Said {
+  direction?: Point;
+  /** Radians, where the direction is told by one. */
+  angle?: number;
+  /** Words that belong to one kind alone. */
+  sense?: 'clockwise' | 'anticlockwise' | 'too long' | 'too short';
+  axis?: Point;
+  measured?: Measured;
+  span?: readonly [number, number];
+  stations?: Stations;
+  spread?: 'oneWay';
+  width?: number;
+  onto?: readonly string[];
+  openings?: readonly (readonly string[])[];
+  /** Places between which the sizes of steps act. */
+  places?: readonly number[];
+}
+
+const AXES: Readonly<Record<string, Point>> = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };
+const STATIONS: Readonly<Record<string, readonly number[]>> = {
+  'the middle': [1 / 2],
+  thirds: [1 / 3, 2 / 3],
+  quarters: [1 / 4, 1 / 2, 3 / 4],
+};
+
+function read(text: string, setting: PhraseSetting): LoadPhrase {
+  const said: Said = {};
+  // Names keep their letters.
+  let rest = ` ${text} `;
+  const take = (pattern: RegExp, use: (...groups: string[]) => void): void => {
+    const match = pattern.exec(rest);
+    if (!match) return;
+    rest = `${rest.slice(0, match.index)} ${rest.slice(match.index + match[0].length)}`;
+    use(...match.slice(1));
+  };
+  take(/\bleaving out (.+?)(?= onto\b| $)/i, (list) => (said.openings = list!.split(/\s+and\s+/i).map(namesOf)));
+  take(/\bonto (.+?) $/i, (list) => (said.onto = namesOf(list!)));
+  rest = lowered(rest);
+  if (saysWarmth(rest)) {
+    if (said.onto || said.openings) throw new PhraseFault('“onto” and “leaving out” go with a pressure only');
+    return readTemperature(rest, setting.space);
+  }
+  const length = (part: string): number => sizeOf(part, 'length', setting.display.length, 'a length');
+  take(/\bbetween (.+?) and (.+?)(?= (?:down|up|left|right|forward|back|on|across|at|square)\b| $)/, (from, to) => {
+    said.span = [length(from!), length(to!)];
+    if (said.span[0] >= said.span[1])
+      throw new PhraseFault('between a place and one further on: the first is not before the second');
+  });
+  take(/\bfrom ([^,]+(?:,[^,]+)+?)(?= (?:down|up|left|right|forward|back|on|across|square)\b| $)/, (list) => {
+    const parts = list!.split(',');
+    said.places = parts.map((part) => length(withUnit(part, parts.at(-1)!)));
+    if (said.places.some((place, i) => i > 0 && place <= said.places![i - 1]!))
+      throw new PhraseFault('stations follow each other from the start of the member on');
+  });
+  take(/\bone way\b/, () => (said.spread = 'oneWay'));
+  take(/\btwo ways?\b/, () => undefined);
+  take(
+    /\bover (.+?)(?= (?:down|up|left|right|forward|back|on|across|square)\b| $)/,
+    (width) => (said.width = positive(length(width!))),
+  );
+  take(/\bon plan\b/, () => (said.measured = 'plan'));
+  take(/\b(?:across|square to (?:it|the member|the panel))\b/, () => (said.measured = 'across'));
+  take(/\balong the member\b/, () => (said.measured = 'member'));
+  take(
+    /\bevery (.+?)(?= (?:down|up|left|right|forward|back)\b| $)/,
+    (step) => (said.stations = { every: positive(length(step!)) }),
+  );
+  take(/\bat (the middle|thirds|quarters)\b/, (where) => (said.stations = { ratios: STATIONS[where!]! }));
+  take(/\b(clockwise|anticlockwise|too long|too short)\b/, (sense) => (said.sense = sense as NonNullable<Said['sense']>));
+  take(/\babout (x|y|z)\b/, (axis) => (said.axis = AXES[axis!]!));
+  let isFromRight = false;
+  take(/ from the right(?= |$)/, () => (isFromRight = true));
+  take(
+    /\b(?:to the )?(down|up|left|right|forward|front|back)\b/,
+    (way) => (said.direction = WAYS[way === 'front' ? 'forward' : way!]!),
+  );
+  take(/\bat (.+?)\s*$/, (place) => tell(said, place!, setting));
+  // Angles are told from there anyway; without one it would mean nothing.
+  if (isFromRight && said.angle === undefined)
+    throw new PhraseFault('“from the right” goes with an angle: write, for example, “12 kN at 30 from the right”');
+  const sizes = said.places ? rest.trim().split(',') : rest.trim().split(/\bto\b/);
+  if (said.places && sizes.length !== said.places.length - 1)
+    throw new PhraseFault(
+      `between ${said.places.length} stations there are ${said.places.length - 1} steps: ${sizes.length} sizes are told`,
+    );
+  if (!said.places && sizes.length > 2) throw new PhraseFault('a load goes from one size to another: write “8 to 4 kN/m”');
+  if (sizes.some((one) => one.trim() === '')) throw new PhraseFault('its size is missing: write, for example, “8 kN/m down”');
+  const kind = kindOf(sizes.at(-1)!, said, setting);
+  const unit = unitOfKind(kind, setting.display);
+  const [from, to] = [sizes[0]!, sizes.at(-1)!].map((one) =>
+    sizeOf(withUnit(one, sizes.at(-1)!), DIMENSION[kind], unit, 'a size'),
+  ) as [number, number];
+  if (said.places && kind !== 'line') throw new PhraseFault('only a load per length acts in steps');
+  if (kind !== 'line' && sizes.length > 1) throw new PhraseFault('only a load per length goes from one size to another');
+  check(kind, said, setting);
+  const steps = said.places && {
+    sizes: sizes.map((one) => sizeOf(withUnit(one, sizes.at(-1)!), DIMENSION[kind], unit, 'a size')),
+    at: said.places,
+  };
+  return { ...finished(kind, from, to, said), ...(steps && { steps }) };
+}
+
+/** `a, b, c`: names one after the other. */
+function namesOf(list: string): readonly string[] {
+  const names = list.split(',').map((name) => name.trim());
+  if (names.includes('')) throw new PhraseFault(`a name is missing in “${list.trim()}”`);
+  return names;
+}
+
+/** Words in small letters; units keep theirs, since MN is not mN. */
+const lowered = (text: string): string =>
+  text.replace(
+    /\b(?:Down|Up|Left|Right|Forward|Front|Back|To|The|At|On|Plan|Across|Between|And|Every|Clockwise|Anticlockwise|Warmer|Colder|Too|Long|Short|In|Above|Below|Behind|About|Square|It|Member|Along|Middle|Thirds|Quarters|From|One|Two|Way|Ways|Over|Panel)\b/g,
+    (word) => word.toLowerCase(),
+  );
+
+function positive(length: number): number {
+  if (!(length > 0)) throw new PhraseFault('forces follow each other at a distance greater than 0');
+  return length;
+}
+
+/** What follows “at”: degrees, or a place along the member. */
+function tell(said: Said, place: string, { display, space }: PhraseSetting): void {
+  const angle = parseQuantity(place, 'angle', 'deg');
+  const isLength = parseQuantity(place, 'length');
+  if (isLength.ok) {
+    said.stations = { lengths: [isLength.value] };
+    return;
+  }
+  if (!angle.ok)
+    throw new PhraseFault(`“${place.trim()}” is neither an angle nor a place along the member, such as 1.2 ${display.length}`);
+  if (space === 'space') throw new PhraseFault('an angle is told in the plane only: say down, up, left, right, forward or back');
+  said.angle = angle.value;
+  const [c, s] = cosineAndSine((angle.value * 180) / Math.PI);
+  said.direction = [c, s, 0];
+}
+
+const KIND_OF_SENSE: Readonly<Record<NonNullable<Said['sense']>, PhraseKind>> = {
+  clockwise: 'couple',
+  anticlockwise: 'couple',
+  'too long': 'fit',
+  'too short': 'fit',
+};
+
+function kindOf(size: string, { sense }: Said, { bare }: PhraseSetting): PhraseKind {
+  if (sense) return KIND_OF_SENSE[sense];
+  const found = (['line', 'force', 'couple', 'area', 'temperature', 'settlement'] as const).find(
+    (kind) => parseQuantity(size, DIMENSION[kind]).ok,
+  );
+  if (found) return found;
+  const plain = parseQuantity(size, 'number');
+  if (plain.ok) return bare;
+  const names = (Object.keys(dimensions) as DimensionName[]).filter((name) => parseQuantity(size, name).ok);
+  throw new PhraseFault(
+    names.length > 0
+      ? `“${size.trim()}” is no load: write a size in kN/m, kN, kN·m, kN/m², K or mm`
+      : `“${size.trim()}” is not a size: ${plain.reason}`,
+  );
+}
+
+/** Words that do not go with the kind are refused: nothing that is said is passed over. */
+function check(
+  kind: PhraseKind,
+  { direction, sense, axis, measured, span, stations, spread, width, onto, openings }: Said,
+  { space }: PhraseSetting,
+): void {
+  const isOnly = (what: string, kinds: readonly PhraseKind[]): void => {
+    if (!kinds.includes(kind)) throw new PhraseFault(`${what} does not go with ${KIND_WORDS[kind]}`);
+  };
+  if (direction) isOnly('a direction', ['line', 'force', 'settlement', 'area']);
+  if (spread) isOnly('“one way”', ['area']);
+  if (width !== undefined) isOnly('“over” a width', ['area']);
+  if (onto) isOnly('“onto”', ['area']);
+  if (openings) isOnly('“leaving out”', ['area']);
+  if ((onto ?? openings) && width !== undefined)
+    throw new PhraseFault('“onto” and “leaving out” go with a panel, not with a width');
+  if (spread && width !== undefined) throw new PhraseFault('over a width a line of members carries it: there is no other way');
+  if (kind === 'area' && space === 'plane' && width === undefined)
+    throw new PhraseFault('in the plane say the width that it comes from: “2 kN/m2 down over 5 m”');
+  if (kind === 'area' && measured !== 'across' && direction && direction[1] === 0)
+    throw new PhraseFault('a pressure acts down or up, or across its panel');
+  if (sense) isOnly(`“${sense}”`, [KIND_OF_SENSE[sense]]);
+  if (axis) isOnly('“about”', ['couple']);
+  if (measured) isOnly('“on plan”, “across” or “along the member”', ['line', 'area']);
+  if (span) isOnly('“between”', ['line']);
+  if (stations) isOnly('a place on the member', ['force', 'couple']);
+  if (space === 'plane' && direction && direction[2] !== 0) throw new PhraseFault('in the plane nothing acts forward or back');
+  if (space === 'plane' && axis && axis[2] === 0) throw new PhraseFault('in the plane couples turn about z only');
+}
+
+function finished(
+  kind: PhraseKind,
+  from: number,
+  to: number,
+  { direction, sense, axis, measured, span, stations, spread, width, onto, openings }: Said,
+): LoadPhrase {
+  const isTurned = sense === 'clockwise' || sense === 'too short';
+  const sign = isTurned ? -1 : 1;
+  return {
+    kind,
+    from: sign * from + 0,
+    to: sign * to + 0,
+    direction: kind === 'couple' ? (axis ?? AXES.z!) : (direction ?? WAYS.down!),
+    measured: measured ?? 'member',
+    ...(span && { span }),
+    ...(stations && { stations }),
+    // What is carried by members that are named goes one way.
+    ...((spread ?? onto) && { spread: 'oneWay' }),
+    ...(width !== undefined && { width }),
+    ...(onto && { onto }),
+    ...(openings && { openings }),
+  };
+}
