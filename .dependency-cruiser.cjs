@@ -42,6 +42,18 @@ module.exports = {
       'What is described knows nothing of how it is solved.',
     ),
     forbid(
+      'phrases-beside-analysis',
+      core(['model', 'quantities', 'sections', 'stiffness', 'linear-algebra', 'results', 'stability', 'combinations', 'formats']),
+      core(['phrases']),
+      'A load is a load, however it was said.',
+    ),
+    forbid(
+      'phrases-know-no-analysis',
+      core(['phrases']),
+      core(['stiffness', 'linear-algebra', 'results', 'stability', 'combinations', 'formats']),
+      'What is said of loads knows the model and its sections only.',
+    ),
+    forbid(
       'stiffness-below-results',
       core(['sections', 'stiffness']),
       core(['results', 'stability', 'combinations', 'formats']),

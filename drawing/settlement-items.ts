@@ -37,13 +37,11 @@ export function settlementItems(context: Context, { x, y }: Place, load: Settlem
 function movement(
   context: Context,
   { x, y }: Place,
-  [across, up]: readonly [number, number],
-  scale: number,
+  [ux, uy]: readonly [number, number],
   words: string,
   subject: Subject,
 ): Item[] {
   const w = context.view.weight;
-  const [ux, uy] = [across * scale, up * scale];
   const reach = Math.hypot(ux, uy);
   if (reach < END_ON)
     return [...endOn(context, x, y, subject), label(context, { x, y, dx: 9 * w, dy: -9 * w, away: [1, -1] }, words, subject)];

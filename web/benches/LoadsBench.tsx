@@ -3,8 +3,8 @@
 import { useMemo } from 'react';
 import styled from 'styled-components';
 import { freeName } from '@rigid-beam/core/model/edits/next-id';
-import { phraseOfLoad } from '@rigid-beam/core/model/loads/phrase-of-load';
-import { phraseWords } from '@rigid-beam/core/model/loads/phrase-words';
+import { phraseOfLoad } from '@rigid-beam/core/phrases/phrase-of-load';
+import { phraseWords } from '@rigid-beam/core/phrases/phrase-words';
 import {
   caseColours,
   categories,

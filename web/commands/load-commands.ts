@@ -1,10 +1,10 @@
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
-import type { LoadPhrase } from '@rigid-beam/core/model/loads/phrase';
-import { readLoadPhrase } from '@rigid-beam/core/model/loads/read-phrase';
-import { actsOn, type PhraseTarget } from '@rigid-beam/core/model/loads/phrase-loads';
-import { readTargets } from '@rigid-beam/core/model/loads/phrase-target';
-import { phraseWords } from '@rigid-beam/core/model/loads/phrase-words';
-import { putPhrase } from '@rigid-beam/core/model/loads/put-phrase';
+import type { LoadPhrase } from '@rigid-beam/core/phrases/phrase';
+import { readLoadPhrase } from '@rigid-beam/core/phrases/read-phrase';
+import { actsOn, type PhraseTarget } from '@rigid-beam/core/phrases/phrase-loads';
+import { readTargets } from '@rigid-beam/core/phrases/phrase-target';
+import { phraseWords } from '@rigid-beam/core/phrases/phrase-words';
+import { putPhrase } from '@rigid-beam/core/phrases/put-phrase';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { chosenOf } from '../session/chosen';
 import type { SheetController } from '../sheet/controller';

@@ -1,8 +1,8 @@
 import { loadTotal } from '@rigid-beam/core/model/loads/load-total';
-import { readTargets, targetWords } from '@rigid-beam/core/model/loads/phrase-target';
-import { phraseOfLoad } from '@rigid-beam/core/model/loads/phrase-of-load';
-import { ALL_DIGITS, phraseWords } from '@rigid-beam/core/model/loads/phrase-words';
-import { saidLoad } from '@rigid-beam/core/model/loads/said-load';
+import { readTargets, targetWords } from '@rigid-beam/core/phrases/phrase-target';
+import { phraseOfLoad } from '@rigid-beam/core/phrases/phrase-of-load';
+import { ALL_DIGITS, phraseWords } from '@rigid-beam/core/phrases/phrase-words';
+import { saidLoad } from '@rigid-beam/core/phrases/said-load';
 import type { Load, Model } from '@rigid-beam/core/model/model';
 import { displayOf } from '@rigid-beam/core/quantities/display';
 import { inUnit } from '@rigid-beam/core/quantities/show';

@@ -1,7 +1,7 @@
 import { sectionRun } from '@rigid-beam/core/model/selecting';
-import { phraseOfLoad } from '@rigid-beam/core/model/loads/phrase-of-load';
-import { ALL_DIGITS, phraseWords } from '@rigid-beam/core/model/loads/phrase-words';
-import { saidLoad } from '@rigid-beam/core/model/loads/said-load';
+import { phraseOfLoad } from '@rigid-beam/core/phrases/phrase-of-load';
+import { ALL_DIGITS, phraseWords } from '@rigid-beam/core/phrases/phrase-words';
+import { saidLoad } from '@rigid-beam/core/phrases/said-load';
 import type { Load, Model, Restraint } from '@rigid-beam/core/model/model';
 import { withEnd } from '@rigid-beam/core/model/member-ends';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';

@@ -3,7 +3,7 @@
 import { ToggleButtonGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { useStore } from 'zustand';
-import { ALL_DIGITS, phraseWords } from '@rigid-beam/core/model/loads/phrase-words';
+import { ALL_DIGITS, phraseWords } from '@rigid-beam/core/phrases/phrase-words';
 import { useDisplay, useModel } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { LOAD_TOOL } from '../../sheet/tools/load-tool';

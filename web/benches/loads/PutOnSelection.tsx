@@ -1,9 +1,9 @@
 'use client';
 
-import type { LoadPhrase } from '@rigid-beam/core/model/loads/phrase';
-import { actsOn, type PhraseTarget } from '@rigid-beam/core/model/loads/phrase-loads';
-import { putPhrase } from '@rigid-beam/core/model/loads/put-phrase';
-import { phraseWords } from '@rigid-beam/core/model/loads/phrase-words';
+import type { LoadPhrase } from '@rigid-beam/core/phrases/phrase';
+import { actsOn, type PhraseTarget } from '@rigid-beam/core/phrases/phrase-loads';
+import { putPhrase } from '@rigid-beam/core/phrases/put-phrase';
+import { phraseWords } from '@rigid-beam/core/phrases/phrase-words';
 import type { Model } from '@rigid-beam/core/model/model';
 import { ringsOf } from '@rigid-beam/core/model/panels';
 import { runOf } from '@rigid-beam/core/model/runs';

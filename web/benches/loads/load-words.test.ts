@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { phraseKinds, type LoadPhrase } from '@rigid-beam/core/model/loads/phrase';
-import { readLoadPhrase } from '@rigid-beam/core/model/loads/read-phrase';
+import { phraseKinds, type LoadPhrase } from '@rigid-beam/core/phrases/phrase';
+import { readLoadPhrase } from '@rigid-beam/core/phrases/read-phrase';
 import { unitSystems } from '@rigid-beam/core/quantities/display';
 import { ALL_THROUGH, firstWords, isTurned, onSide, oppositeOf, sideOf, sidesOf, wayOf, waysOf } from './load-words';
 

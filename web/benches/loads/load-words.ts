@@ -1,5 +1,5 @@
-import { phraseKinds, SIDES, WAYS, type LoadPhrase, type Measured, type PhraseKind } from '@rigid-beam/core/model/loads/phrase';
-import { actsOn } from '@rigid-beam/core/model/loads/phrase-loads';
+import { phraseKinds, SIDES, WAYS, type LoadPhrase, type Measured, type PhraseKind } from '@rigid-beam/core/phrases/phrase';
+import { actsOn } from '@rigid-beam/core/phrases/phrase-loads';
 import type { Model } from '@rigid-beam/core/model/model';
 import { dot, type Point } from '@rigid-beam/core/model/point';
 import { pressureUnit, type DisplayUnits } from '@rigid-beam/core/quantities/display';

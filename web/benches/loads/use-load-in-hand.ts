@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import type { LoadPhrase, PhraseKind } from '@rigid-beam/core/model/loads/phrase';
-import { readLoadPhrase, type ReadPhrase } from '@rigid-beam/core/model/loads/read-phrase';
+import type { LoadPhrase, PhraseKind } from '@rigid-beam/core/phrases/phrase';
+import { readLoadPhrase, type ReadPhrase } from '@rigid-beam/core/phrases/read-phrase';
 import { useDisplay, useModel } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { LoadTool, type LoadInHand } from '../../sheet/tools/load-tool';

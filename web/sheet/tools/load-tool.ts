@@ -1,9 +1,9 @@
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Load, Model } from '@rigid-beam/core/model/model';
-import type { LoadPhrase } from '@rigid-beam/core/model/loads/phrase';
+import type { LoadPhrase } from '@rigid-beam/core/phrases/phrase';
 import { loadTotal } from '@rigid-beam/core/model/loads/load-total';
-import { actsOn, loadsOfPhrase, type MadeLoads, type PhrasedLoad } from '@rigid-beam/core/model/loads/phrase-loads';
-import { phraseWords } from '@rigid-beam/core/model/loads/phrase-words';
+import { actsOn, loadsOfPhrase, type MadeLoads, type PhrasedLoad } from '@rigid-beam/core/phrases/phrase-loads';
+import { phraseWords } from '@rigid-beam/core/phrases/phrase-words';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { symbolPath, worldPath, type Item } from '@rigid-beam/drawing/display-list';

@@ -1,6 +1,6 @@
-import { pressureUnit, unitOf, type DisplayUnits } from '../../quantities/display';
-import type { DimensionName } from '../../quantities/dimension';
-import type { Point } from '../point';
+import { pressureUnit, unitOf, type DisplayUnits } from '../quantities/display';
+import type { DimensionName } from '../quantities/dimension';
+import type { Point } from '../model/point';
 
 /** What a phrase can put on a structure, told by the unit of its size: kN/m, kN, kN·m, kN/m², K and mm. */
 export const phraseKinds = ['line', 'force', 'couple', 'area', 'temperature', 'fit', 'settlement'] as const;

@@ -1,5 +1,5 @@
-import type { DimensionName } from '../../quantities/dimension';
-import { parseQuantity } from '../../quantities/parse';
+import type { DimensionName } from '../quantities/dimension';
+import { parseQuantity } from '../quantities/parse';
 
 /** Why a phrase says no load. */
 export class PhraseFault extends Error {}

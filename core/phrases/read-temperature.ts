@@ -1,4 +1,4 @@
-import { parseQuantity } from '../../quantities/parse';
+import { parseQuantity } from '../quantities/parse';
 import { SIDES, type LoadPhrase, type Warmth, WAYS } from './phrase';
 import { PhraseFault, sizeOf } from './phrase-size';
 

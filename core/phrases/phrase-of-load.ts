@@ -1,11 +1,11 @@
-import type { Load, Model } from '../model';
-import { dot, size, times, type Point } from '../point';
+import type { Load, Model } from '../model/model';
+import { dot, size, times, type Point } from '../model/point';
 import { WAYS, type LoadPhrase, type Measured, type Warmth } from './phrase';
-import { shapeOf } from './member-shape';
-import type { AreaLoad } from './area/area';
-import { panelOf } from './area/panel';
-import { barsOf } from './bars';
-import type { Intensity } from './primitive';
+import { shapeOf } from '../model/loads/member-shape';
+import type { AreaLoad } from '../model/loads/area/area';
+import { panelOf } from '../model/loads/area/panel';
+import { barsOf } from '../model/loads/bars';
+import type { Intensity } from '../model/loads/primitive';
 
 /**
  * The phrase that says a load; undefined where there is none: in oblique directions of space, with a couple beside a force.

@@ -1,9 +1,9 @@
-import { dimensions, type DimensionName } from '../../quantities/dimension';
-import { parseQuantity } from '../../quantities/parse';
-import type { DisplayUnits } from '../../quantities/display';
-import { cosineAndSine } from '../local-axes';
-import type { Model } from '../model';
-import type { Point } from '../point';
+import { dimensions, type DimensionName } from '../quantities/dimension';
+import { parseQuantity } from '../quantities/parse';
+import type { DisplayUnits } from '../quantities/display';
+import { cosineAndSine } from '../model/local-axes';
+import type { Model } from '../model/model';
+import type { Point } from '../model/point';
 import {
   DIMENSION,
   KIND_WORDS,

@@ -1,9 +1,9 @@
-import type { Model } from '../model';
-import { dot, times, type Point } from '../point';
-import { runOf } from '../runs';
-import { panelOf, PanelTrouble } from './area/panel';
-import { barsOf } from './bars';
-import { shapeOf } from './member-shape';
+import type { Model } from '../model/model';
+import { dot, times, type Point } from '../model/point';
+import { runOf } from '../model/runs';
+import { panelOf, PanelTrouble } from '../model/loads/area/panel';
+import { barsOf } from '../model/loads/bars';
+import { shapeOf } from '../model/loads/member-shape';
 import type { LoadPhrase, Stations } from './phrase';
 import { warmthOf } from './warmth';
 

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { defaultDisplay } from '../../quantities/display';
-import { sketch } from '../../test/build';
-import type { Load, Model } from '../model';
+import { defaultDisplay } from '../quantities/display';
+import { sketch } from '../test/build';
+import type { Load, Model } from '../model/model';
 import { phraseKinds, WAYS, type LoadPhrase } from './phrase';
 import { readLoadPhrase } from './read-phrase';
 import { loadsOfPhrase, type PhraseTarget } from './phrase-loads';

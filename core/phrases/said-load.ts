@@ -1,5 +1,5 @@
-import { displayOf } from '../../quantities/display';
-import type { Load, Model } from '../model';
+import { displayOf } from '../quantities/display';
+import type { Load, Model } from '../model/model';
 import type { PhraseKind } from './phrase';
 import { loadsOfPhrase, type PhraseTarget } from './phrase-loads';
 import { readLoadPhrase } from './read-phrase';

@@ -1,6 +1,6 @@
-import type { DisplayUnits } from '../../quantities/display';
-import { inUnit, showNumber, showQuantity } from '../../quantities/show';
-import type { Point } from '../point';
+import type { DisplayUnits } from '../quantities/display';
+import { inUnit, showNumber, showQuantity } from '../quantities/show';
+import type { Point } from '../model/point';
 import { SIDES, unitOfKind, WAYS, type LoadPhrase, type Measured, type PhraseKind, type Warmth } from './phrase';
 
 /** Digits of a phrase that is read again: none that somebody typed is lost. */

@@ -1,7 +1,7 @@
-import { extentOfShape } from '../../sections/outline';
-import type { Model } from '../model';
-import { dot, type Point } from '../point';
-import { shapeOf } from './member-shape';
+import { extentOfShape } from '../sections/outline';
+import type { Model } from '../model/model';
+import { dot, type Point } from '../model/point';
+import { shapeOf } from '../model/loads/member-shape';
 import type { LoadPhrase, Warmth } from './phrase';
 
 export interface ThermalParts {

@@ -1,5 +1,5 @@
-import type { Intent } from '../edits/intent';
-import type { Model } from '../model';
+import type { Intent } from '../model/edits/intent';
+import type { Model } from '../model/model';
 import type { LoadPhrase } from './phrase';
 import { loadsOfPhrase, type PhraseTarget } from './phrase-loads';
 

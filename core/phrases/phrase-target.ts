@@ -1,4 +1,4 @@
-import type { Model } from '../model';
+import type { Model } from '../model/model';
 import type { PhraseTarget } from './phrase-loads';
 
 const LISTS = /^(nodes?|members?|run|panel)\s+(.+)$/i;
