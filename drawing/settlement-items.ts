@@ -21,9 +21,9 @@ export function settlementItems(context: Context, { x, y }: Place, load: Settlem
   const items: Item[] = [];
   if (way > 0) {
     const words = prefix(factor) + showQuantity(way, context.display.deflection);
-    items.push(
-      ...movement(context, { x, y }, seenPoint(context.view.projection, moved), Math.sign(factor) / way, words, subject),
-    );
+    const scale = Math.sign(factor) / way;
+    const seen = seenPoint(context.view.projection, moved).map((part) => part * scale) as [number, number];
+    items.push(...movement(context, { x, y }, seen, words, subject));
   }
   if (turn > 0) {
     const [across, up] = seenPoint(context.view.projection, turned);
