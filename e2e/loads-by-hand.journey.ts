@@ -37,6 +37,38 @@ test('by touch: a support, a line load and a force, each put by a tap', async ()
   await portal.page.close();
 });
 
+test('by touch: a couple, a temperature on a side, a lack of fit, a pressure over a width and a settlement, in a case of their own', async () => {
+  const portal = await ModelPage.portal(application);
+  await tap(portal, 'Loads: 0 loads, nothing yet');
+  await tap(portal, 'Add a case');
+  const [eaves, foot] = [await portal.place('Node 2 '), await portal.place('Node 1 ')];
+  const column = { x: eaves.x, y: (eaves.y + foot.y) / 2 };
+  const put = async (instrument: string, at: { readonly x: number; readonly y: number }, words: string): Promise<void> => {
+    await tap(portal, instrument);
+    if (instrument === 'Temperature') await tap(portal, 'on the right');
+    await portal.page.touchscreen.tap(at.x, at.y);
+    await portal.page.waitForSelector(`[aria-label^="Undo: Put ${words}"]`);
+  };
+  await put('Couple', eaves, '10 kN·m anticlockwise on');
+  await put('Temperature', column, '20 K warmer on the right on');
+  await put('Lack of fit', column, '10 mm too long on');
+  await put('Pressure on an area', column, '2 kN/m² down over 5 m on');
+  await put('Settlement of a support', foot, '10 mm down on');
+  const { loads, cases } = await portal.file<Stored>();
+  const added = cases.at(-1)!.id;
+  expect(loads).toMatchObject([
+    { type: 'node', node: '2', mz: 10e3, case: added },
+    { type: 'thermal', case: added },
+    { type: 'strain', elongation: 0.01, case: added },
+    { type: 'area', width: 5, pressure: 2000, case: added },
+    { type: 'settlement', node: '1', uy: -0.01, case: added },
+  ]);
+  // The column stands upright: its local y looks to the left, and its section is deeper than 0.1 m.
+  expect(loads[1]!.gradientY).toBeLessThan(0);
+  expect(Math.abs(loads[1]!.gradientY as number)).toBeLessThan(200);
+  await portal.page.close();
+});
+
 test('by keys: a load on what is selected, in a case with a colour of its own', async () => {
   const portal = await ModelPage.portal(application);
   await portal.command('go to loads');
