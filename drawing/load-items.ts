@@ -12,7 +12,7 @@ import { concentrated, forceOnMember, seenForces } from './force-items';
 import { drawnNodes, nearness, pointOn } from './geometry';
 import { panelItems, pressureLabel } from './area-items';
 import { comb, intensityLabel, lineLabel } from './line-load-items';
-import { label, prefix, type Context } from './load-marks';
+import { inkOfColour, label, prefix, type Context } from './load-marks';
 import { membersInFront } from './structure-items';
 import { FRONT, inDepth, isCrowded, isOutline } from './behind';
 import { saidOnce, withNeighbours } from './runs';
@@ -72,7 +72,7 @@ export function contextOf(model: Model, factors: ReadonlyMap<string, number>, vi
 /** Inks of the loads whose cases have a colour of their own. */
 function inksOf({ cases, loads }: Model): ReadonlyMap<string, Ink> {
   const coloured = new Map(
-    cases.flatMap(({ id, colour }): [string, Ink][] => (colour && colour !== 'brown' ? [[id, `load-${colour}`]] : [])),
+    cases.flatMap(({ id, colour }): [string, Ink][] => (colour && colour !== 'brown' ? [[id, inkOfColour(colour)]] : [])),
   );
   if (coloured.size === 0) return NO_INKS;
   return new Map(

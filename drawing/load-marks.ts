@@ -1,4 +1,4 @@
-import type { Model } from '@rigid-beam/core/model/model';
+import type { CaseColour, Model } from '@rigid-beam/core/model/model';
 import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { showNumber } from '@rigid-beam/core/quantities/show';
 import type { Point } from '@rigid-beam/core/model/point';
@@ -30,6 +30,9 @@ export const arrowLength = (part: number): number =>
 
 /** A factor other than 1 stands before the value. */
 export const prefix = (factor: number): string => (factor === 1 ? '' : `${showNumber(factor)} × `);
+
+/** The ink of loads in a case of this colour. */
+export const inkOfColour = (colour: CaseColour = 'brown'): Ink => (colour === 'brown' ? 'load' : `load-${colour}`);
 
 export const inkOf = ({ view, inks }: Context, subject: Subject): Ink =>
   isSelected(view, subject) ? 'selection' : (subject.kind === 'load' && inks.get(subject.id)) || 'load';

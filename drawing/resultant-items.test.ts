@@ -28,3 +28,14 @@ test('its arrow points the way the loads push', () => {
   expect(toX! - fromX!).toBeGreaterThan(0);
   expect(toY! - fromY!).toBeLessThan(0);
 });
+
+test('it is drawn in the colour of the case that acts alone; a sum has none', () => {
+  const cases = ribModel.cases.map((one) => ({ ...one, colour: 'plum' as const }));
+  const solution = solutionOf(ribModel);
+  const inkOf = (id: string) => {
+    const outcome = solution.outcomes.findIndex((one) => one.id === id);
+    return labels(resultantItems({ ...ribModel, cases }, solution, { ...plainView, outcome }))[0]!.ink;
+  };
+  expect(inkOf('W')).toBe('load-plum');
+  expect(inkOf('U2')).toBe('load');
+});

@@ -5,10 +5,10 @@ import { showForce } from '@rigid-beam/core/quantities/show-load';
 import { linearOf } from '@rigid-beam/core/results/sums';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { boundsOf } from './camera';
-import type { Item } from './display-list';
-import { symbolPath } from './display-list';
+import { symbolPath, type Ink, type Item } from './display-list';
 import { drawnNodes, extentOf } from './geometry';
 import { actingFactors } from './acting-factors';
+import { inkOfColour } from './load-marks';
 import { seenPoint } from './projection';
 import type { View } from './view';
 
@@ -49,22 +49,29 @@ export function resultantItems(model: Model, solution: Solution, view: View): It
     -dy * reach * w + dx * aside * w,
   ];
   const near = CLEAR;
-  const style = { stroke: 'load', width: 3 * w, texts: 'keep off' } as const;
+  const ink = inkOfActing(model, actingFactors(model, solution, view.outcome));
+  const style = { stroke: ink, width: 3 * w, texts: 'keep off' } as const;
   const [lx, ly] = along(near + LENGTH + 3);
   return [
     symbolPath(x, y, [...along(near + LENGTH), ...along(near + 10)], style),
     symbolPath(x, y, [...along(near), ...along(near + 12, 5), ...along(near + 12, -5)], {
       closed: true,
-      fill: 'load',
+      fill: ink,
       texts: 'keep off',
     }),
     {
       kind: 'label',
       text: `together ${showForce(total, { ...defaultDisplay, ...model.display })}`,
       ...{ x, y, dx: lx, dy: ly, away: [-dx, -dy] },
-      ...{ ink: 'load', role: 'extreme', rank: 900 },
+      ...{ ink, role: 'extreme', rank: 900 },
     },
   ];
+}
+
+/** The ink of the case that acts alone; of several the one of all loads. */
+function inkOfActing({ cases }: Model, factors: ReadonlyMap<string, number>): Ink {
+  const acting = cases.filter(({ id }) => (factors.get(id) ?? 0) !== 0);
+  return acting.length === 1 ? inkOfColour(acting[0]!.colour) : 'load';
 }
 
 /** Whether a single load acts, which says the same itself. */

@@ -1,7 +1,7 @@
 import { createGlobalStyle, css } from 'styled-components';
 
 /** Paper and ink by day. Every pair of text and ground keeps WCAG AA. */
-const day = css`
+export const day = css`
   color-scheme: light;
   --paper: #fdfcf8;
   --desk: #efebe1;
@@ -43,7 +43,7 @@ const day = css`
 `;
 
 /** Blueprint by night. */
-const night = css`
+export const night = css`
   color-scheme: dark;
   --paper: #0f2740;
   --desk: #0a1c30;

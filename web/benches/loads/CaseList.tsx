@@ -3,6 +3,7 @@
 import { Button as DragHandle, GridList, GridListItem, useDragAndDrop } from 'react-aria-components';
 import styled from 'styled-components';
 import type { CaseColour, LoadCase } from '@rigid-beam/core/model/model';
+import { inkOfColour } from '@rigid-beam/drawing/load-marks';
 import { useEditor, useModel } from '../../session/use-editor';
 import { focusFace } from '../../ui/controls';
 import { caseList as WORDS } from '../words';
@@ -49,7 +50,7 @@ const Swatch = styled.i<{ readonly $colour: CaseColour | undefined }>`
   width: 0.6rem;
   height: 0.6rem;
   border-radius: 2px;
-  background: ${({ $colour = 'brown' }) => ($colour === 'brown' ? 'var(--draw-load)' : `var(--draw-load-${$colour})`)};
+  background: ${({ $colour }) => `var(--draw-${inkOfColour($colour)})`};
 `;
 
 const Handle = styled(DragHandle)`
