@@ -24,7 +24,7 @@ export default tseslint.config(
   { files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
   {
     files: ['**/*.ts', '**/*.tsx'],
-    ignores: ['web/app/**', 'web/next.config.ts', 'web/drizzle.config.ts'],
+    ignores: ['web/app/**', 'web/next.config.ts', 'web/drizzle.config.ts', 'e2e/{ready,done}.ts'],
     rules: { 'no-restricted-exports': ['error', { restrictDefaultExports: { direct: true } }] },
   },
   {

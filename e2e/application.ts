@@ -1,20 +1,10 @@
 import type { ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { launch, type Browser, type Page } from 'puppeteer-core';
+import { connect, type Browser, type BrowserContext, type Page } from 'puppeteer-core';
+import { freePort } from './free-port';
 import { knowNames } from './named';
-
-const freePort = (): Promise<number> =>
-  new Promise((resolve, reject) => {
-    const probe = createServer();
-    probe.once('error', reject);
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address();
-      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
-    });
-  });
 
 /** So long is waited for anything at most, in milliseconds: a busy machine must not fail a journey, only a wrong answer. */
 export const PATIENCE = 90_000;
@@ -24,25 +14,34 @@ interface Running {
   readonly exited: Promise<number | null>;
 }
 
-/** The built application on a free port with data of its own, and a browser to look at it. */
+interface Beginning {
+  /** Complaints of the browser that a journey calls up on purpose, such as refused requests. */
+  readonly provoked?: RegExp;
+  /** Without data: it makes them at its first start. Otherwise they are those after it, which takes seconds less. */
+  readonly data?: 'none';
+}
+
+/** The built application on a free port with data of its own, and a browser's profile of its own to look at it. */
 export class Application {
   private running: Running | undefined;
   private browser: Browser | undefined;
+  private profile: BrowserContext | undefined;
   /** Whatever the pages complained of; a journey ends with none. */
   readonly complaints: string[] = [];
   readonly data = mkdtempSync(path.join(tmpdir(), 'rigid-beam-data-'));
-  private readonly profile = mkdtempSync(path.join(tmpdir(), 'rigid-beam-profile-'));
   port = 0;
 
-  /** `provoked`: complaints of the browser that a journey calls up on purpose, such as refused requests. */
-  constructor(private readonly provoked?: RegExp) {}
+  constructor(private readonly beginning: Beginning = {}) {}
 
   get address(): string {
     return `http://127.0.0.1:${this.port}`;
   }
 
   async start(): Promise<void> {
-    if (this.port === 0) this.port = await freePort();
+    if (this.port === 0) {
+      this.port = await freePort();
+      if (this.beginning.data !== 'none') cpSync(process.env['RIGID_BEAM_READY_DATA']!, this.data, { recursive: true });
+    }
     const { startServer } = await import('../scripts/server.mjs');
     this.running = await startServer(this.port, { RIGID_BEAM_DATA: this.data });
   }
@@ -55,16 +54,14 @@ export class Application {
   }
 
   async page(size = { width: 1280, height: 800 }): Promise<Page> {
-    const { browserFlags, findBrowser, NO_BROWSER } = await import('../scripts/browser.mjs');
     knowNames();
-    const executablePath = findBrowser();
-    if (executablePath === undefined) throw new Error(NO_BROWSER);
-    this.browser ??= await launch({ executablePath, headless: true, userDataDir: this.profile, args: browserFlags });
-    const page = await this.browser.newPage();
+    this.browser ??= await connect({ browserWSEndpoint: process.env['RIGID_BEAM_BROWSER']!, defaultViewport: null });
+    this.profile ??= await this.browser.createBrowserContext();
+    const page = await this.profile.newPage();
     await page.setViewport(size);
     page.setDefaultTimeout(PATIENCE);
     page.on('console', (message) => {
-      if (message.type() === 'error' && !this.provoked?.test(message.text()))
+      if (message.type() === 'error' && !this.beginning.provoked?.test(message.text()))
         this.complaints.push(`${message.text()} ${message.location().url ?? ''}`);
     });
     page.on('pageerror', (error) => this.complaints.push(String(error)));
@@ -82,9 +79,9 @@ export class Application {
   }
 
   async close(): Promise<void> {
-    await this.browser?.close();
+    await this.profile?.close();
+    await this.browser?.disconnect();
     await this.end('SIGTERM');
     rmSync(this.data, { recursive: true, force: true });
-    rmSync(this.profile, { recursive: true, force: true });
   }
 }

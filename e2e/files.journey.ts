@@ -7,7 +7,7 @@ import { Application } from './application';
 import { ModelPage } from './model-page';
 
 // Refused requests and an absent server are what these journeys are about; the browser logs each.
-const application = new Application(/Failed to load resource/);
+const application = new Application({ provoked: /Failed to load resource/ });
 beforeAll(() => application.start());
 afterAll(() => application.close());
 
@@ -28,7 +28,12 @@ async function upload(model: object): Promise<ModelPage> {
 /** Saves the model as a kind of file, and reads what came. */
 async function saved({ page }: ModelPage, kind: string, name: string): Promise<unknown> {
   const client = await page.createCDPSession();
-  await client.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder, eventsEnabled: true });
+  await client.send('Browser.setDownloadBehavior', {
+    behavior: 'allow',
+    browserContextId: page.browserContext().id!,
+    downloadPath: folder,
+    eventsEnabled: true,
+  });
   const done = new Promise<void>((resolve) =>
     client.on('Browser.downloadProgress', ({ state }) => state === 'completed' && resolve()),
   );

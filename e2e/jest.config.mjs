@@ -4,6 +4,8 @@ import unit from '../jest.config.mjs';
 export default {
   ...unit,
   rootDir: '..',
+  globalSetup: '<rootDir>/e2e/ready.ts',
+  globalTeardown: '<rootDir>/e2e/done.ts',
   testMatch: ['<rootDir>/e2e/**/*.journey.ts'],
   testTimeout: 300_000,
   transform: {

@@ -4,6 +4,23 @@ import { PATIENCE, type Application } from './application';
 /** Milliseconds for which an item stands still before it counts as placed. */
 const REST = 150;
 
+/** Where models were found on the projects page, by application and title. */
+const found = new WeakMap<Application, Map<string, string>>();
+
+/** The address of the model of this title, as the projects page tells it; it is asked once. */
+async function addressOf(application: Application, page: Page, title: string): Promise<string> {
+  const known = found.get(application) ?? new Map<string, string>();
+  found.set(application, known);
+  let address = known.get(title);
+  if (address === undefined) {
+    await application.visit(page);
+    const link = await page.waitForSelector(`::-p-xpath(//a[.//h3[contains(., "${title}")]])`);
+    address = (await link!.evaluate((one) => one.getAttribute('href')))!;
+    known.set(title, address);
+  }
+  return address;
+}
+
 /** A model's page as a user meets it: by names, values and places on the sheet. */
 export class ModelPage {
   constructor(
@@ -14,9 +31,7 @@ export class ModelPage {
   /** Opens the model of this title from the projects page, at a place of it. */
   static async open(application: Application, title: string, place = '?stage=results'): Promise<ModelPage> {
     const page = await application.page();
-    await application.visit(page);
-    const link = await page.waitForSelector(`::-p-xpath(//a[.//h3[contains(., "${title}")]])`);
-    await application.visit(page, (await link!.evaluate((one) => one.getAttribute('href'))) + place);
+    await application.visit(page, (await addressOf(application, page, title)) + place);
     const opened = new ModelPage(application, page);
     await opened.ready();
     await page.waitForSelector('main li > button[tabindex="0"]');

@@ -4,7 +4,7 @@ import { Application, PATIENCE } from './application';
 import { ModelPage } from './model-page';
 
 // Refused requests and an absent server are what these journeys are about; the browser logs each.
-const application = new Application(/Failed to load resource/);
+const application = new Application({ provoked: /Failed to load resource/ });
 beforeAll(() => application.start());
 afterAll(() => application.close());
 

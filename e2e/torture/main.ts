@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { freePort } from '../free-port';
 import { Client } from './client';
 import { filled, smallDisk } from './disk';
 import { hostileRequest } from './hostile';
@@ -15,15 +15,6 @@ export interface Torture {
   readonly seed: number;
   readonly start: Start;
 }
-
-const freePort = (): Promise<number> =>
-  new Promise((resolve) => {
-    const probe = createServer();
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address();
-      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
-    });
-  });
 
 /** Bytes of memory that the server may take. */
 const MEMORY = 1.2e9;

@@ -1,0 +1,3 @@
+import { clearAway } from './ready';
+
+export default clearAway;
