@@ -13,6 +13,10 @@ export const isCrowded = ({ space, members }: Model, { plane }: View): boolean =
 export const FRONT = 0.85;
 const FAR = 1 / 4;
 
+/** Up to this opacity a line is a hint. */
+const HINT = 0.3;
+const SOLID: readonly number[] = [];
+
 /** Of what stands on a member neither arrows nor areas nor ordinates. */
 export const isOutline = ({ parts, fill }: Path): boolean => parts === undefined && fill === undefined;
 
@@ -49,6 +53,9 @@ function behind(items: readonly Item[], shade: number): Item[] {
     if (item.kind === 'label') return [];
     if (isSelection(item)) return [item];
     if (!isOutline(item)) return [];
-    return [{ ...item, opacity: (item.opacity ?? 1) * (0.06 + 0.5 * shade ** 2), texts: 'rather beside' }];
+    // A faint line is as well a hairline, which a browser draws several times as fast; texts stand on it as on the grid.
+    const opacity = (item.opacity ?? 1) * (0.06 + 0.5 * shade ** 2);
+    const texts = opacity > HINT ? 'rather beside' : 'over it';
+    return [{ ...item, width: Math.min(1, item.width ?? 1), dash: SOLID, opacity, texts }];
   });
 }

@@ -190,6 +190,17 @@ export interface Deflected {
   readonly factor: number;
 }
 
+/** Pixels by which a straight line may miss a curve: less than anybody sees. */
+const UNSEEN = 0.3;
+const MOST_STEPS = 16;
+
+/** How far a polynomial can leave a straight line over a length: an eighth of the square of the length times the greatest second derivative. */
+function bulgeOf(c: Float64Array, length: number): number {
+  let bound = 0;
+  for (let k = 2; k < c.length; k++) bound += k * (k - 1) * Math.abs(c[k]!) * length ** k;
+  return bound / 8;
+}
+
 /** The deflected axis of a member, `factor` times larger than life. */
 export function deflectedPath(
   { solution, outcome, factor }: Deflected,
@@ -199,22 +210,26 @@ export function deflectedPath(
 ): Item {
   const diagram = diagramOf(solution, outcome, member.index);
   const points: number[] = [];
-  const fine = Math.min(12, samplesFor(member, view));
   for (let k = diagram.first; k < diagram.end; k++) {
     const [from, to] = [diagram.from[k]!, diagram.to[k]!];
     const [u, v, w] = [pieceOf(diagram, k, 'u'), pieceOf(diagram, k, 'v'), pieceOf(diagram, k, 'w')];
-    for (let i = 0; i <= fine; i++) {
-      const s = ((to - from) * i) / fine;
+    const bulge = (bulgeOf(u, to - from) + bulgeOf(v, to - from) + bulgeOf(w, to - from)) * factor * view.scale;
+    const steps = Math.min(MOST_STEPS, Math.max(1, Math.ceil(Math.sqrt(bulge / UNSEEN))));
+    for (let i = 0; i <= steps; i++) {
+      const s = ((to - from) * i) / steps;
       const [x, y] = pointOn(member, from + s);
       const [du, dv, dw] = [factor * evaluate(u, 0, 3, s), factor * evaluate(v, 0, 5, s), factor * evaluate(w, 0, 5, s)];
       const [ex, ey, ez] = [member.ex, member.ey, member.ez];
       points.push(x + ex[0] * du + ey[0] * dv + ez[0] * dw, y + ex[1] * du + ey[1] * dv + ez[1] * dw);
     }
   }
+  // While something is in hand thin lines keep up better.
+  const width = view.ordinates ? (strength === 'asked for' ? 2.2 : 1.6) * view.weight : 1;
   return worldPath(points, {
     stroke: 'deflection',
-    width: (strength === 'asked for' ? 2.2 : 1.6) * view.weight,
-    ...(strength === 'besides' && { dash: (view.weight < 1 ? FAR_DASHES : NEAR_DASHES).map((part) => part * view.weight) }),
+    width,
+    ...(strength === 'besides' &&
+      view.ordinates && { dash: (view.weight < 1 ? FAR_DASHES : NEAR_DASHES).map((part) => part * view.weight) }),
     texts: 'rather beside',
   });
 }

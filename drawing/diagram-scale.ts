@@ -1,6 +1,5 @@
-import { quantityExtremes } from '@rigid-beam/core/results/read-quantity';
+import { extremesOverMembers, type OverMembers } from '@rigid-beam/core/results/extremes-over-members';
 import type { Quantity } from '@rigid-beam/core/results/quantities';
-import { linearOf } from '@rigid-beam/core/results/sums';
 import { isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { niceBelow, scaleAbove } from './nice';
@@ -10,10 +9,7 @@ const DIAGRAM_PART = 0.1;
 const DEFLECTION_PART = 0.06;
 
 /** Where the largest and the smallest value of a quantity stand in the whole structure. */
-export interface Governing {
-  readonly max: { readonly value: number; readonly member: number; readonly x: number; readonly from: number };
-  readonly min: { readonly value: number; readonly member: number; readonly x: number; readonly from: number };
-}
+export type Governing = OverMembers;
 
 /** What was found for a solution; several views ask for the same figures. */
 const found = new WeakMap<Solution, Map<string, Governing | undefined>>();
@@ -24,25 +20,8 @@ export function governingValues(solution: Solution, outcome: number, quantity: Q
   let known = found.get(solution);
   if (!known) found.set(solution, (known = new Map()));
   const key = `${outcome} ${quantity}`;
-  if (!known.has(key)) known.set(key, findGoverning(solution, outcome, quantity));
+  if (!known.has(key)) known.set(key, extremesOverMembers(solution, outcome, quantity));
   return known.get(key);
-}
-
-function findGoverning(solution: Solution, outcome: number, quantity: Quantity): Governing | undefined {
-  // A sum is added once for all members.
-  linearOf(solution, outcome);
-  let result: Governing | undefined;
-  solution.structure.names.members.forEach((_, member) => {
-    const own = quantityExtremes(solution, outcome, member, quantity);
-    if (!own) return;
-    const { max, min } = own;
-    const slack = result ? 1e-9 * Math.max(Math.abs(result.max.value), Math.abs(result.min.value)) : 0;
-    result = {
-      max: !result || max.value > result.max.value + slack ? { ...max, member } : result.max,
-      min: !result || min.value < result.min.value - slack ? { ...min, member } : result.min,
-    };
-  });
-  return result;
 }
 
 export const largestOf = (governing: Governing | undefined): number =>

@@ -69,8 +69,8 @@ export interface Path {
   readonly subject?: Subject;
   /** Greater is nearer to the viewer: where things lie behind each other the front one is picked. */
   readonly depth?: number;
-  /** What texts do: never touch it (heavy lines, symbols, arrowheads), or keep off it where there is room. */
-  readonly texts?: 'keep off' | 'rather beside';
+  /** What texts do: never touch it (heavy lines, symbols, arrowheads), or keep off it where there is room; what is left out or faint they stand on. */
+  readonly texts?: 'keep off' | 'rather beside' | 'over it';
 }
 
 export type LabelRole = 'value' | 'extreme' | 'dimension' | 'name' | 'load';

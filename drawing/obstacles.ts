@@ -55,7 +55,7 @@ export class Obstacles {
 
   /** All that texts keep off in a list. */
   addPaths(list: DisplayList, camera: Camera): void {
-    for (const item of list) if (item.kind === 'path' && item.texts) this.addPath(item, camera);
+    for (const item of list) if (item.kind === 'path' && item.texts && item.texts !== 'over it') this.addPath(item, camera);
   }
 
   private addPath({ vertices, parts, closed, width = 1, stroke, texts }: Path, camera: Camera): void {

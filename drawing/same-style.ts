@@ -11,6 +11,6 @@ export const sameStyle = (a: Path, b: Path): boolean =>
   a.opacity === b.opacity &&
   !(a.fill && a.opacity !== undefined && !(isDot(a) && isDot(b))) &&
   !(a.fill && a.stroke) &&
-  (a.dash?.join() ?? '') === (b.dash?.join() ?? '');
+  (a.dash === b.dash || (a.dash?.join() ?? '') === (b.dash?.join() ?? ''));
 
 const isDot = ({ subject, stroke }: Path): boolean => subject?.kind === 'node' && stroke === undefined;

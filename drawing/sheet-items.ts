@@ -126,5 +126,8 @@ function deflected(model: Model, solution: Solution, view: View): Item[] {
   const shown = deflectionOf(model, solution, view);
   // Bodies that are bent show it themselves.
   if (!shown || view.solids) return [];
-  return drawnMembers(model, view).map((member) => deflectedPath(shown, member, view, 'besides'));
+  const members = drawnMembers(model, view);
+  if (!isCrowded(model, view)) return members.map((member) => deflectedPath(shown, member, view, 'besides'));
+  const near = nearness(model, view);
+  return inDepth(members.map((member) => ({ near: near(member.depth), items: [deflectedPath(shown, member, view, 'besides')] })));
 }

@@ -5,6 +5,9 @@ import type { Bar } from './axial-items';
 import { SHADES } from './weight';
 import type { View } from './view';
 
+/** Pixels of a line that can as well be a hairline. */
+const NEARLY_THIN = 1.6;
+
 /** Members as heavy lines, rigid arms, hinges and other freed ends in their textbook symbols, nodes as small dots. */
 export function structureItems(model: Model, view: View, bars?: ReadonlyMap<number, Bar>): Item[] {
   const items: Item[] = [];
@@ -24,11 +27,13 @@ export function structureItems(model: Model, view: View, bars?: ReadonlyMap<numb
     const far = Math.round((1 - near(member.depth)) * SHADES) / SHADES;
     const bar = bars?.get(member.index);
     const opacity = faded ? 0.25 : (1 - 0.82 * far) * (isQuiet ? 0.5 : 1);
+    const width = (bar?.width ?? (behaviour === 'truss' ? 2 : 3.2)) * view.weight * (1 - 0.4 * far);
     items.push({
       kind: 'path',
       vertices,
       stroke: bar?.ink ?? (faded ? 'faint' : 'member'),
-      width: (bar?.width ?? (behaviour === 'truss' ? 2 : 3.2)) * view.weight * (1 - 0.4 * far),
+      // While something is in hand, what is nearly a hairline is one: a browser draws them several times as fast.
+      width: !view.ordinates && width < NEARLY_THIN ? 1 : width,
       subject,
       depth: member.depth,
       opacity,

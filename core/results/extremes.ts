@@ -3,6 +3,7 @@ import type { Extremes } from './extreme';
 import { evaluate, stationary } from './polynomial';
 import { degreeOf, isStored, offsetOf, type LineQuantity } from './quantities';
 import { AT_ENDS, partsOf } from './read';
+import { Reach, widen } from './reach';
 import type { Solution } from './results';
 
 /**
@@ -82,6 +83,23 @@ export function extremesIn(diagram: Diagram, quantity: LineQuantity, from: numbe
   }
   return { max: { x: x[max]!, value: value[max]!, from }, min: { x: x[min]!, value: value[min]!, from } };
 }
+
+/** Between which values a quantity certainly lies in a diagram; good until it is asked again. */
+export function reachIn({ coefficients, width, ends, endsAt, first, end, from, to }: Diagram, quantity: LineQuantity): Reach {
+  reach.reset();
+  const [degree, offset] = [degreeOf(quantity), offsetOf(quantity)];
+  if (isStored(width, quantity))
+    for (let k = first; k < end; k++) widen(reach, coefficients, k * width + offset, degree, to[k]! - from[k]!);
+  else reach.include(0);
+  const rule = AT_ENDS[quantity];
+  if (rule) {
+    reach.include(rule[1] * ends[endsAt + rule[0]]!);
+    reach.include(rule[3] * ends[endsAt + rule[2]]!);
+  }
+  return reach;
+}
+
+const reach = new Reach();
 
 function effectiveDegree(c: Float64Array, at: number, degree: number): number {
   let highest = degree;
