@@ -1,34 +1,5 @@
-/**
- * Properties as printed in tables of sections: by family the names, and by property what is printed for each, in cm and its
- * powers. Ours must agree to half a unit of the last printed digit.
- */
-export interface PublishedFamily {
-  readonly family: string;
-  readonly names: readonly string[];
-  /** A dash where a value is left out: what is printed follows from other rounded numbers, or is printed in two ways. */
-  readonly printed: Readonly<Partial<Record<PrintedKey, readonly string[]>>>;
-  /** Digits that tables print of a number without decimals. */
-  readonly significant: number;
-}
-
-const list = (text: string): string[] => text.trim().split(/\s+/);
-
-export const printedPowers = { A: 2, Iz: 4, Iy: 4, J: 4, Wz: 3, Wy: 3, Wplz: 3, Wply: 3 } as const;
-export type PrintedKey = keyof typeof printedPowers;
-
-interface Heading {
-  readonly family: string;
-  readonly prefix: string;
-  readonly keys: string;
-  readonly significant: number;
-}
-
-/** A family as rows: a size, then what is printed under each key. */
-function table({ family, prefix, keys, significant }: Heading, text: string): PublishedFamily {
-  const rows = text.trim().split('\n').map(list);
-  const printed = Object.fromEntries(list(keys).map((key, k) => [key, rows.map((row) => row[k + 1]!)]));
-  return { family, names: rows.map(([size]) => `${prefix} ${size}`), printed, significant };
-}
+import { publishedOthers } from './published-others';
+import { list, table, type PublishedFamily } from './published-table';
 
 const named = (family: string, sizes: string): string[] => list(sizes).map((size) => `${family} ${size}`);
 const HE = '100 120 140 160 180 200 220 240 260 280 300 320 340 360 400 450 500 550 600 650 700 800 900 1000';
@@ -36,6 +7,7 @@ const HE = '100 120 140 160 180 200 220 240 260 280 300 320 340 360 400 450 500 
 export const publishedSections: readonly PublishedFamily[] = [
   {
     significant: 4,
+    unit: 'cm',
     family: 'IPE',
     names: named('IPE', '80 100 120 140 160 180 200 220 240 270 300 330 360 400 450 500 550 600'),
     printed: {
@@ -47,6 +19,7 @@ export const publishedSections: readonly PublishedFamily[] = [
   },
   {
     significant: 4,
+    unit: 'cm',
     family: 'HEA',
     names: named('HEA', HE),
     printed: {
@@ -61,6 +34,7 @@ export const publishedSections: readonly PublishedFamily[] = [
   },
   {
     significant: 4,
+    unit: 'cm',
     family: 'HEB',
     names: named('HEB', HE),
     printed: {
@@ -244,11 +218,5 @@ export const publishedSections: readonly PublishedFamily[] = [
     240 199.6 24290 1799 2117 8153 657.5 1006
     300 303.1 59200 3482 4078 19400 1252 1913`,
   ),
+  ...publishedOthers,
 ];
-
-/** One unit of the last digit that is printed: of 11770 the tens where tables print four digits. */
-export function lastUnit(printed: string, significant: number): number {
-  const decimals = printed.split('.')[1]?.length;
-  if (decimals !== undefined) return 10 ** -decimals;
-  return 10 ** Math.max(0, printed.length - significant);
-}

@@ -1,16 +1,17 @@
 import { expect, test } from '@jest/globals';
-import { lastUnit, printedPowers, publishedSections, type PrintedKey } from '../../test/published-sections';
+import { publishedSections } from '../../test/published-sections';
+import { lastUnit, printedScale, type PrintedKey } from '../../test/published-table';
 import { listed, plasticOf } from './listed';
 import { shapeCalled } from './search';
 
-test.each(publishedSections)('$family: to half a unit of the last printed digit', ({ names, printed, significant }) => {
+test.each(publishedSections)('$family: to half a unit of the last printed digit', ({ names, printed, significant, unit }) => {
   let values = 0;
   for (const [key, texts] of Object.entries(printed) as [PrintedKey, readonly string[]][]) {
     expect(texts.length).toBe(names.length);
     for (const [i, text] of texts.entries()) {
       if (text === '-') continue;
       const one = shapeCalled(names[i]!)!;
-      const ours = { ...listed(one), ...plasticOf(one) }[key]! * 100 ** printedPowers[key];
+      const ours = { ...listed(one), ...plasticOf(one) }[key]! * printedScale(key, unit);
       values++;
       if (Math.abs(ours - Number(text)) > 0.5 * lastUnit(text, significant) * (1 + 1e-9))
         throw new Error(`${names[i]} ${key}: ${ours} where ${text} is printed`);
