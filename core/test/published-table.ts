@@ -41,11 +41,17 @@ interface Heading {
   readonly significant: number;
 }
 
-/** A family as rows: a size, then what is printed under each key. */
+/** A family as rows: a size (its blank written as `_`), then what is printed under each key. */
 export function table({ family, prefix, suffix = '', unit = 'cm', keys, significant }: Heading, text: string): PublishedFamily {
   const rows = text.trim().split('\n').map(list);
   const printed = Object.fromEntries(list(keys).map((key, k) => [key, rows.map((row) => row[k + 1]!)]));
-  return { family, names: rows.map(([size]) => `${prefix} ${size} ${suffix}`.trim()), printed, significant, unit };
+  return {
+    family,
+    names: rows.map(([size]) => `${prefix} ${size!.replace('_', ' ')} ${suffix}`.trim()),
+    printed,
+    significant,
+    unit,
+  };
 }
 
 /** One unit of the last digit that is printed: of 11770 the tens where tables print four digits. */
