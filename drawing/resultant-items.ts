@@ -1,7 +1,8 @@
 import type { Model } from '@rigid-beam/core/model/model';
-import { cross, dot, size, type Point } from '@rigid-beam/core/model/point';
+import { dot, size, type Point } from '@rigid-beam/core/model/point';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { showForce } from '@rigid-beam/core/quantities/show-load';
+import { resultantOf } from '@rigid-beam/core/results/resultant';
 import { linearOf } from '@rigid-beam/core/results/sums';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { boundsOf } from './camera';
@@ -14,8 +15,6 @@ import type { View } from './view';
 
 /** Pixels of its arrow. */
 const LENGTH = 54;
-/** Part of the loads' own size under which they hold each other in balance. */
-const NONE = 1e-9;
 
 /**
  * The resultant of what acts, on its line of action (in space on the central axis), and so far back that it ends at the edge of the
@@ -26,12 +25,9 @@ export function resultantItems(model: Model, solution: Solution, view: View): It
   const box = boundsOf(drawnNodes(model, view).values());
   if (!linear || !box || isSaidAlready(model, solution, view)) return [];
   const { applied, size: scale } = linear.equilibrium;
-  const force = applied.slice(0, 3) as unknown as Point;
-  const moment = applied.slice(3, 6) as unknown as Point;
-  const total = size(force);
-  if (!(total > NONE * scale)) return [];
-  // The point of the line of action that is nearest to the origin: F × M / F².
-  const foot = cross(force, moment).map((part) => part / total ** 2) as unknown as Point;
+  const found = resultantOf(applied, scale);
+  if (!found || found.size === 0) return [];
+  const { force, foot, size: total } = found;
   if (size(foot) > 10 * extentOf(model) + reachOf(model)) return [];
   const [ux, uy] = seenPoint(view.projection, force.map((part) => part / total) as unknown as Point);
   const across = Math.hypot(ux, uy);

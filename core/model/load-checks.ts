@@ -4,6 +4,7 @@ import { barsOf } from './loads/bars';
 import { partsOf } from './loads/expand';
 import { shapeOf } from './loads/member-shape';
 import type { LineLoad, PointLoad } from './loads/primitive';
+import { scaledLoad } from './loads/scaled';
 import type { Load, LoadCase, Model } from './model';
 import { times, type Point } from './point';
 
@@ -131,17 +132,35 @@ function nothingThere({ loads, members }: Model): LoadCheck[] {
 }
 
 function farLarger({ loads }: Model): LoadCheck[] {
-  const byKind = new Map<string, { readonly id: string; readonly size: number }[]>();
+  const byKind = new Map<string, { readonly load: Load; readonly size: number }[]>();
   for (const load of loads) {
     const { like, size } = sizeOf(load);
-    if (size > 0) byKind.set(like, [...(byKind.get(like) ?? []), { id: load.id, size }]);
+    if (size === 0) continue;
+    const alike = byKind.get(like) ?? [];
+    alike.push({ load, size });
+    byKind.set(like, alike);
   }
   return [...byKind.values()].flatMap((all): LoadCheck[] => {
     if (all.length <= FEW) return [];
     const middle = all.map(({ size }) => size).sort((a, b) => a - b)[Math.floor((all.length - 1) / 2)]!;
-    const large = all.filter(({ size }) => size >= FAR_LARGER * middle).map(({ id }) => id);
+    const large = all.flatMap(({ load, size }) => (size >= FAR_LARGER * middle ? [load] : []));
     if (large.length === 0) return [];
-    return [{ code: 'far-larger', words: `${listed(large)} ${large.length === 1 ? 'is' : 'are'} a thousand times larger than others of the kind: look at the unit.`, loads: large }]; // prettier-ignore
+    const ids = large.map(({ id }) => id);
+    const smaller = large.map((load): Intent => {
+      const entry = { ...scaledLoad(load, 1 / FAR_LARGER) };
+      return { type: 'put', list: 'loads', entry, key: load.id };
+    });
+    return [
+      {
+        code: 'far-larger',
+        words: `${listed(ids)} ${ids.length === 1 ? 'is' : 'are'} a thousand times larger than others of the kind: look at the unit.`,
+        loads: ids,
+        remedy: {
+          words: ids.length === 1 ? 'Make it a thousand times smaller' : 'Make them a thousand times smaller',
+          intent: { type: 'batch', intents: smaller },
+        },
+      },
+    ];
   });
 }
 

@@ -5,15 +5,17 @@ import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/sh
 import { enveloped } from '@rigid-beam/core/results/envelope';
 import { nodalAt } from '@rigid-beam/core/results/read';
 import { isReady } from '@rigid-beam/core/results/readings';
+import { resultantOf } from '@rigid-beam/core/results/resultant';
 import { linearOf } from '@rigid-beam/core/results/sums';
 import type { LinearOutcome, Solution } from '@rigid-beam/core/results/results';
 import { governingValues } from '@rigid-beam/drawing/diagram-scale';
 import { nameOf, quantitiesOf, quantityTable, type Quantity } from '@rigid-beam/core/results/quantities';
 import { showValue } from '@rigid-beam/drawing/show-quantity-value';
 import { actingIndex } from '../session/editor-state';
-import { settledSolution, useDisplay, useEditor, useEditorState } from '../session/use-editor';
+import { settledSolution, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
 import { Hint, PanelSubtitle, PlainButton, Stack } from '../ui/controls';
 import { Table } from '../ui/Table';
+import { resultantWords } from './resultant-words';
 import { resultsBench as WORDS } from './words';
 
 /** Reactions with their sum against the loads, and the extreme values of the structure. */
@@ -21,6 +23,7 @@ export function ResultsBench() {
   const solution = useEditorState(settledSolution);
   const outcome = useEditorState(actingIndex);
   const display = useDisplay();
+  const { space } = useModel();
   const acts = solution?.outcomes[outcome];
   if (!solution || !acts) return <Hint>{WORDS.none}</Hint>;
   const linear = linearOf(solution, outcome);
@@ -38,6 +41,7 @@ export function ResultsBench() {
         <>
           <PanelSubtitle>{WORDS.balance}</PanelSubtitle>
           <BalanceTable linear={linear} active={solution.structure.active} display={display} />
+          <Hint>{resultantWords(resultantOf(linear.equilibrium.applied, linear.equilibrium.size), space, display)}</Hint>
           <Hint>{WORDS.difference(linear.equilibrium.residual.toExponential(1))}</Hint>
         </>
       )}

@@ -23,12 +23,10 @@ export function SupportChecks() {
         id: `${code} ${node}`,
         words: code === 'uplift' ? WORDS.pulledUp(node, showQuantity(force, display.force, 3), acts) : WORDS.carriesNothing(node),
         subjects: [{ kind: 'node', id: node }],
-        ...(code === 'idle-support' && {
-          remedy: {
-            words: WORDS.remove,
-            act: () => editor.propose({ type: 'remove', list: 'supports', keys: [node] }),
-          },
-        }),
+        remedy:
+          code === 'uplift'
+            ? { words: WORDS.seeReactions, act: () => editor.go({ stage: 'results' }) }
+            : { words: WORDS.remove, act: () => editor.propose({ type: 'remove', list: 'supports', keys: [node] }) },
       }))}
     />
   );

@@ -90,6 +90,10 @@ export const resultsBench = {
   reading: 'The envelope is being read. The sheet and the extremes follow when that is done; everything else goes on.',
   reactions: 'Reactions',
   balance: 'Balance',
+  together: (force: string, place: string, couple: string | undefined): string =>
+    `Together ${force}, on the line through ${place}${couple ? `, with a couple of ${couple} about it` : ''}.`,
+  coupleAlone: (couple: string): string => `Together a couple of ${couple}.`,
+  hold: 'The loads hold each other in balance.',
   difference: (share: string): string => `Loads and reactions differ by ${share} of the load.`,
   quantity: 'Quantity',
   value: 'Value',
@@ -120,6 +124,7 @@ export const supportsBench = {
   schedule: 'Schedule of supports',
   pulledUp: (node: string, force: string, acts: string): string =>
     `The support of node ${node} is pulled up by ${force} in ${acts}.`,
+  seeReactions: 'See the reactions',
   carriesNothing: (node: string): string => `The support of node ${node} carries nothing in any case.`,
   hint: 'Springs, slopes and settlements are set on the node’s card: select a supported node. A spring takes a soil stiffness times an area: 30 MN/m3 * 1.2 m2.',
   inThisModel: 'In this model',
