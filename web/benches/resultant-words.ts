@@ -19,7 +19,7 @@ export function resultantWords(found: Resultant | undefined, space: Model['space
   const through = space === 'plane' ? crossing(force, foot) : foot;
   const places = ['X', 'Y', 'Z'].slice(0, space === 'plane' ? 2 : 3).map((axis, k) => {
     const at = through[k as 0 | 1 | 2];
-    return `${axis} ${showQuantity(Math.abs(at) < 1e-9 ? 0 : at, display.length, 5)}`;
+    return `${axis} ${showQuantity(Math.abs(at) < 1e-9 ? 0 : at, display.length, 4)}`;
   });
   const reach = Math.max(1, ...foot.map(Math.abs));
   const turns = Math.abs(couple) > NONE * size * reach ? showMoment(couple, display) : undefined;

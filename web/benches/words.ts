@@ -91,8 +91,8 @@ export const resultsBench = {
   reactions: 'Reactions',
   balance: 'Balance',
   together: (force: string, place: string, couple: string | undefined): string =>
-    `Together ${force}, on the line through ${place}${couple ? `, with a couple of ${couple} about it` : ''}.`,
-  coupleAlone: (couple: string): string => `Together a couple of ${couple}.`,
+    `The loads act together as ${force} on the line through ${place}${couple ? `, and ${couple} about it` : ''}.`,
+  coupleAlone: (couple: string): string => `The loads act together as a couple of ${couple}.`,
   hold: 'The loads hold each other in balance.',
   difference: (share: string): string => `Loads and reactions differ by ${share} of the load.`,
   quantity: 'Quantity',
