@@ -1,4 +1,4 @@
-import type { Model } from '../model/model';
+import type { Load, Model } from '../model/model';
 import type { PhraseTarget } from './phrase-loads';
 
 const LISTS = /^(nodes?|members?|run|panel)\s+(.+)$/i;
@@ -34,4 +34,12 @@ export function targetWords(target: PhraseTarget): string {
   if ('member' in target) return `member ${target.member}`;
   if ('run' in target) return `run ${target.run.join(', ')}`;
   return `panel ${target.panel.join(', ')}`;
+}
+
+/** Where a load acts, as a phrase is put there; undefined for what has no such place. */
+export function targetOfLoad(load: Load): PhraseTarget | undefined {
+  if ('node' in load) return { node: load.node };
+  if ('member' in load) return { member: load.member };
+  if ('members' in load && load.members) return load.members.length === 1 ? { member: load.members[0]! } : { run: load.members };
+  return 'nodes' in load && load.nodes ? { panel: load.nodes } : undefined;
 }

@@ -9,13 +9,12 @@ import { phraseOfLoad } from '@rigid-beam/core/phrases/phrase-of-load';
 import { phraseWords } from '@rigid-beam/core/phrases/phrase-words';
 import { scaledLoad } from '@rigid-beam/core/model/loads/scaled';
 import type { Load } from '@rigid-beam/core/model/model';
-import { showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { useDisplay, useEditor, useEditorState } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { loadValue } from '../sheet/load-values';
 import { caseChoices } from '../ui/case-choices';
 import { ApplyTool } from '../sheet/tools/apply-tool';
-import { Button, Hint, PanelSubtitle, Row, Select } from '../ui/controls';
+import { Button, PanelSubtitle, Row, Select } from '../ui/controls';
 import { NumberedAction } from '../ui/NumberedAction';
 import { loadCard as WORDS } from './words';
 
@@ -78,7 +77,6 @@ export function LoadActions({ load, sheet }: { readonly load: Load; readonly she
         onAct={(factor) => editor.edit({ type: 'put', list: 'loads', entry: { ...scaledLoad(load, factor) } })}
       />
       {load.type === 'line' && <Divide load={load} />}
-      <Places load={load} />
       {others.length > 0 && (
         <Select
           label={WORDS.copyTo}
@@ -102,19 +100,4 @@ function Divide({ load }: { readonly load: Extract<Load, { readonly type: 'line'
     editor.edit({ type: 'batch', intents, label: WORDS.divided(load.id) });
   };
   return <NumberedAction label={WORDS.divideAt} initial={0.5} words={WORDS.divide} onAct={divide} />;
-}
-
-/** Places on a member, said the other way than they are stored: lengths as parts, parts as lengths. */
-function Places({ load }: { readonly load: Load }) {
-  const display = useDisplay();
-  const model = useEditorState((state) => state.model);
-  const length = 'member' in load ? shapeOf(model, load.member)?.length : undefined;
-  const all = load.type === 'point' ? [load.at] : load.type === 'line' ? [load.from.at ?? 0, load.to.at] : [];
-  const isLength = 'measure' in load && load.measure === 'length';
-  if (length === undefined || all.length === 0) return null;
-  const words = all.map((at) => {
-    const metres = at === undefined ? length : isLength ? at : at * length;
-    return isLength ? showNumber(metres / length, 4) : showQuantity(metres, display.length, 4);
-  });
-  return <Hint className="number">{isLength ? WORDS.asParts(words.join(', ')) : WORDS.asLengths(words.join(', '))}</Hint>;
 }

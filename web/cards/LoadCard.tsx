@@ -6,6 +6,11 @@ import type { AreaLoad } from '@rigid-beam/core/model/loads/area/area';
 import { barsOf } from '@rigid-beam/core/model/loads/bars';
 import { compoundKinds, isCompound } from '@rigid-beam/core/model/loads/compound';
 import type { Load } from '@rigid-beam/core/model/model';
+import type { LoadPhrase } from '@rigid-beam/core/phrases/phrase';
+import { phraseOfLoad } from '@rigid-beam/core/phrases/phrase-of-load';
+import { targetOfLoad } from '@rigid-beam/core/phrases/phrase-target';
+import { ALL_DIGITS, phraseWords } from '@rigid-beam/core/phrases/phrase-words';
+import { saidLoad } from '@rigid-beam/core/phrases/said-load';
 import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
 import { unitOf } from '@rigid-beam/core/quantities/display';
 import { chosenOf } from '../session/chosen';
@@ -15,7 +20,9 @@ import { loadValue } from '../sheet/load-values';
 import type { SheetController } from '../sheet/controller';
 import { Button, Columns, Hint, PanelSubtitle, Select, Stack } from '../ui/controls';
 import { QuantityField } from '../ui/QuantityField';
+import { TextLine } from '../ui/TextLine';
 import { LoadActions } from './LoadActions';
+import { Places } from './Places';
 import { loadCard as WORDS } from './words';
 
 type Stretched = Extract<Load, { readonly from: object }>;
@@ -24,27 +31,34 @@ type Stretched = Extract<Load, { readonly from: object }>;
 export function LoadCard({ load, sheet }: { readonly load: Load; readonly sheet: SheetController | undefined }) {
   const editor = useEditor();
   const display = useDisplay();
-  const space = useEditorState((state) => state.model.space);
+  const model = useEditorState((state) => state.model);
+  const { space } = model;
   const put = (next: Load): boolean => editor.edit({ type: 'put', list: 'loads', entry: { ...next } });
   const { label, value, dimension, unit, resized } = loadValue(load, display);
+  const phrase = phraseOfLoad(load, model);
   const components = loadComponents(load, space);
   const own = components.filter(({ path }) => path.length === 1);
   return (
     <Stack>
       <Hint>{WORDS.loadOnInCase(load.id, placeWords(load), load.case)}</Hint>
+      {phrase ? (
+        <Phrase load={load} phrase={phrase} put={put} />
+      ) : (
+        <QuantityField
+          label={label}
+          value={value}
+          dimension={dimension}
+          unit={unit}
+          onCommit={(next) => next !== undefined && put(resized(next))}
+        />
+      )}
       {'from' in load && (
         <Select label={WORDS.axes} choices={AXES} value={load.axes ?? 'global'} onChange={(axes) => put(withAxes(load, axes))} />
       )}
-      <QuantityField
-        label={label}
-        value={value}
-        dimension={dimension}
-        unit={unit}
-        onCommit={(next) => next !== undefined && put(resized(next))}
-      />
       {load.type === 'strain' && <Prestress load={load} put={put} />}
       {load.type === 'area' && <AreaParts load={load} put={put} />}
       {load.type !== 'area' && own.length > 1 && <Components load={load} components={own} put={put} />}
+      {load.type === 'point' && <Places load={load} />}
       {'from' in load && (
         <>
           <Select
@@ -59,10 +73,43 @@ export function LoadCard({ load, sheet }: { readonly load: Load; readonly sheet:
               <Components load={load} components={components.filter(({ path }) => path[0] === end)} put={put} />
             </div>
           ))}
+          {load.type === 'line' && <Places load={load} />}
         </>
       )}
       <LoadActions load={load} sheet={sheet} />
     </Stack>
+  );
+}
+
+interface PhraseProps {
+  readonly load: Load;
+  readonly phrase: LoadPhrase;
+  readonly put: (load: Load) => boolean;
+}
+
+/** The load as it is said, and said again. */
+function Phrase({ load, phrase, put }: PhraseProps) {
+  const display = useDisplay();
+  const model = useEditorState((state) => state.model);
+  const said = (text: string): Load | string => {
+    const target = targetOfLoad(load);
+    return target ? saidLoad({ text, target, id: load.id, case: load.case, bare: phrase.kind }, model) : '';
+  };
+  return (
+    <TextLine
+      label={WORDS.whatActs}
+      value={phraseWords(phrase, display, ALL_DIGITS)}
+      understand={(text) => {
+        const next = said(text);
+        if (typeof next === 'string') return { ok: false, words: next };
+        const again = phraseOfLoad(next, model);
+        return { ok: true, words: again ? phraseWords(again, display) : text };
+      }}
+      onCommit={(text) => {
+        const next = said(text);
+        if (typeof next !== 'string') put(next);
+      }}
+    />
   );
 }
 

@@ -27,6 +27,7 @@ export const chartsDrawer = {
 export const loadCard = {
   loadOnInCase: (id: string, placeWords: string, caseText: string): string => `Load ${id} on ${placeWords}, in case ${caseText}`,
   asParts: (list: string): string => `As parts of the length: ${list}`,
+  whatActs: 'What acts',
   asLengths: (list: string): string => `From the start: ${list}`,
   asAWhole: 'As a whole',
   alike: 'Select all like it',

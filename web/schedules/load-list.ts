@@ -1,5 +1,5 @@
 import { loadTotal } from '@rigid-beam/core/model/loads/load-total';
-import { readTargets, targetWords } from '@rigid-beam/core/phrases/phrase-target';
+import { readTargets, targetOfLoad, targetWords } from '@rigid-beam/core/phrases/phrase-target';
 import { phraseOfLoad } from '@rigid-beam/core/phrases/phrase-of-load';
 import { ALL_DIGITS, phraseWords } from '@rigid-beam/core/phrases/phrase-words';
 import { saidLoad } from '@rigid-beam/core/phrases/said-load';
@@ -30,11 +30,8 @@ const rowOf = (load: Load, model: Model): LoadRow => {
 };
 
 function onWords(load: Load): string {
-  if ('node' in load) return targetWords({ node: load.node });
-  if ('member' in load) return targetWords({ member: load.member });
-  if ('members' in load && load.members)
-    return targetWords(load.members.length === 1 ? { member: load.members[0]! } : { run: load.members });
-  return 'nodes' in load && load.nodes ? targetWords({ panel: load.nodes }) : '';
+  const target = targetOfLoad(load);
+  return target ? targetWords(target) : '';
 }
 
 /** The row with what its words mean; why they mean nothing. A row that is not complete yet means nothing either. */

@@ -1,8 +1,20 @@
 'use client';
 
 import { useState } from 'react';
-import { Button, Row } from './controls';
+import styled from 'styled-components';
+import { Button } from './controls';
 import { QuantityField } from './QuantityField';
+
+/** The button stands on the line of the field, under which a note may come. */
+const Line = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  column-gap: 0.35rem;
+  align-items: start;
+  > button {
+    margin-top: 1.15rem;
+  }
+`;
 
 interface NumberedActionProps {
   readonly label: string;
@@ -15,7 +27,7 @@ interface NumberedActionProps {
 export function NumberedAction({ label, initial, words, onAct }: NumberedActionProps) {
   const [value, setValue] = useState(initial);
   return (
-    <Row>
+    <Line>
       <QuantityField
         label={label}
         value={value}
@@ -24,6 +36,6 @@ export function NumberedAction({ label, initial, words, onAct }: NumberedActionP
         onCommit={(next) => next !== undefined && setValue(next)}
       />
       <Button onPress={() => onAct(value)}>{words}</Button>
-    </Row>
+    </Line>
   );
 }
