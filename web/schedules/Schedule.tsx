@@ -7,8 +7,8 @@ import { useEditor, useEditorState } from '../session/use-editor';
 import { Button, PlainButton, ToggleButton } from '../ui/controls';
 import { arranged, type Sorting } from './arranged';
 import { CellField } from './CellField';
+import { Head } from './Head';
 import { schedules, type ScheduleList } from './lists';
-import { withPowers } from '../ui/with-powers';
 import { tableAction, type TableAction } from './keys';
 import { Bar, Drawer, HEIGHT, Line, Said, Scroll, type Place } from './parts';
 import { readTable, writeCells, type Cell } from './write-cells';
@@ -227,26 +227,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
         onCopy={onCopy}
         onPaste={onPaste}
       >
-        <Line role="row" data-head style={widths}>
-          <span role="columnheader" aria-label={WORDS.row} />
-          {columns.map((column) => (
-            <span
-              key={column.key}
-              role="columnheader"
-              aria-sort={sort?.key === column.key ? (sort.way === 1 ? 'ascending' : 'descending') : 'none'}
-              onClick={() =>
-                setSort(
-                  sort?.key === column.key && sort.way === -1
-                    ? undefined
-                    : { key: column.key, way: sort?.key === column.key ? -1 : 1 },
-                )
-              }
-            >
-              {column.title}
-              {column.unit ? ` (${withPowers(column.unit)})` : ''} {sort?.key === column.key ? (sort.way === 1 ? '▲' : '▼') : ''}
-            </span>
-          ))}
-        </Line>
+        <Head columns={columns} widths={widths} sort={sort} onSort={setSort} />
         <div style={{ height: first * HEIGHT }} />
         {Array.from({ length: Math.max(0, Math.min(visible, count - first)) }, (_, i) => first + i).map((r) => {
           const row = rows[r];

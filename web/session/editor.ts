@@ -9,13 +9,13 @@ import type { Notice } from '@rigid-beam/core/model/notice';
 import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
 import { isOn, type SwitchName } from '@rigid-beam/drawing/stage-view';
 import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
-import { SolvingClient, type SolveOutcome } from '../solver/solving-client';
-import { beginning, isHeld, unsolved, type Drawn, type EditorState, type Opened, type Sent, type Shown } from './editor-state';
+import { beginning, isHeld, type Drawn, type EditorState, type Opened, type Sent, type Shown } from './editor-state';
 import { EnvelopeReader } from './envelope-reader';
 import { afterRevision, historyOf, type Step } from './history';
 import { keepFile } from './keep-file';
 import { keepView, keptView } from './kept-view';
 import { afterPaint } from './after-paint';
+import { Solutions } from './solutions';
 import { stillThere } from './still-there';
 import { suggestionFor } from './suggestion';
 import { PageStore } from './page-store';
@@ -24,42 +24,35 @@ import { storedState, storedStep } from './stored';
 import { addressOfPlace, placeOfAddress, type Place } from './view-state';
 import { editor as WORDS } from './words';
 
-/** After this time a solution that is still awaited is no longer replaced by the one before it on the sheet. */
-const PATIENCE = 150;
-
 /** One open model: the single door for every change, its undo, its solution and its storage. */
 export class Editor {
   readonly opened: Omit<Opened, 'model'>;
   private readonly own: StoreApi<EditorState>;
   /** The same state for what stands beside the sheet. */
   readonly page: PageStore<EditorState>;
-  private readonly solver: SolvingClient;
+  private readonly solutions: Solutions;
   private readonly queue: StorageQueue;
   private readonly reader: EnvelopeReader;
-  /** Whether the model as it is kept was solved last. */
-  private stands = false;
-  private patience: ReturnType<typeof setTimeout> | undefined;
-
   constructor(sent: Sent, search: string) {
     const opened: Opened = { ...sent, model: JSON.parse(sent.content) as Model };
     this.opened = opened;
     this.own = createStore<EditorState>(() => beginning(opened, search));
     this.page = new PageStore(this.own);
     this.queue = new StorageQueue(opened.id, opened.revision, (storage) => this.own.setState({ storage }));
-    this.solver = new SolvingClient(
-      (outcome) => this.receive(outcome),
-      (progress) => {
-        if (progress !== this.state.progress) this.own.setState({ progress });
-      },
-    );
-    this.reader = new EnvelopeReader(this.solver, {
+    this.solutions = new Solutions({
+      state: () => this.state,
+      tell: (part) => this.own.setState(part),
+      draw: (drawn) => this.draw(drawn),
+      keep: () => this.answer('keep'),
+    });
+    this.reader = new EnvelopeReader(this.solutions.client, {
       state: () => this.state,
       tell: (reading) => {
         if (reading !== this.state.reading) this.own.setState({ reading });
       },
       show: (drawn) => this.draw(drawn),
     });
-    this.solver.solve(opened.model, sent.content);
+    this.solutions.client.solve(opened.model, sent.content);
   }
 
   /** What others may follow; every change goes through a method of the editor. */
@@ -72,8 +65,7 @@ export class Editor {
   }
 
   close(): void {
-    clearTimeout(this.patience);
-    this.solver.close();
+    this.solutions.close();
   }
 
   /** Makes an edit: checked, shown, solved and stored. Returns false, with the reasons in `refusal`, when it is refused. */
@@ -108,13 +100,13 @@ export class Editor {
     const applied = applyIntent(model, intent);
     if (!applied.ok) {
       this.own.setState({ refusal: applied.faults, preview: undefined, proposal: undefined });
-      this.present(model);
+      this.solutions.present(model);
       return false;
     }
     const { patches, inverse } = applied;
     // The worker begins before the page follows, and the sheet goes before the page.
     this.page.wait();
-    this.present(applied.model);
+    this.solutions.present(applied.model);
     this.own.setState({
       model: applied.model,
       preview: undefined,
@@ -135,9 +127,9 @@ export class Editor {
   propose(intent: Intent, label = describeIntent(intent)): void {
     const applied = applyIntent(this.state.model, intent);
     // What does not stand as it is is being built.
-    if (!applied.ok || !this.stands) return void this.edit(intent, label);
+    if (!applied.ok || !this.solutions.stands) return void this.edit(intent, label);
     this.own.setState({ preview: applied.model, proposal: { intent, label, model: applied.model, isUnstable: false } });
-    this.present(applied.model);
+    this.solutions.present(applied.model);
   }
 
   /** Keeps what was proposed, with what else is to be done at once; or leaves everything as it was. */
@@ -168,13 +160,13 @@ export class Editor {
     const applied = applyIntent(this.state.model, intent, intent.type === 'moveNodes' ? 'trust' : 'check');
     if (!applied.ok) return;
     this.own.setState({ preview: applied.model, proposal: undefined });
-    this.present(applied.model);
+    this.solutions.present(applied.model);
   }
 
   endPreview(): void {
     if (!this.state.preview) return;
     this.own.setState({ preview: undefined });
-    this.present(this.state.model);
+    this.solutions.present(this.state.model);
   }
 
   select(subjects: readonly Subject[]): void {
@@ -217,7 +209,7 @@ export class Editor {
 
   /** Writes a file that takes an analysis, in the worker, and lets the browser keep it. */
   async save(format: Format): Promise<void> {
-    const text = await this.solver.write(format.id);
+    const text = await this.solutions.client.write(format.id);
     if (text === undefined) {
       this.refuse(WORDS.stillSolving);
       return;
@@ -247,7 +239,7 @@ export class Editor {
     const unsent = [...this.queue.unsent];
     this.queue.restart(newer.revision);
     this.own.setState({ model: newer.model, preview: undefined, history: historyOf(newer.history), refusal: [] });
-    this.present(newer.model);
+    this.solutions.present(newer.model);
     this.keepSelection(newer.model);
     if (again === 'put on top') for (const one of unsent) if (!this.putOnTop(one)) break;
   }
@@ -262,49 +254,11 @@ export class Editor {
 
   /** Gives up the solution that is running; the model stays as it is, without results. */
   stopSolving(): void {
-    this.solver.stop();
-    this.own.setState({ progress: 'stopped' });
-    this.draw({ model: this.current() });
+    this.solutions.stop();
   }
 
   solveAgain(): void {
-    this.own.setState({ progress: undefined });
-    this.present(this.current());
-  }
-
-  private present(model: Model): void {
-    this.solver.solve(model);
-    clearTimeout(this.patience);
-    this.patience = setTimeout(() => {
-      if (this.current() === model && this.state.drawn.model !== model) this.draw({ model });
-    }, PATIENCE);
-  }
-
-  private current(): Model {
-    return this.state.preview ?? this.state.model;
-  }
-
-  private receive(outcome: SolveOutcome): void {
-    if ('failure' in outcome) {
-      this.draw(unsolved(outcome.model, outcome.failure));
-      if (this.state.proposal?.model === outcome.model) this.answer('keep');
-      return;
-    }
-    const { model, solved } = outcome;
-    // While dragging, results may be one step behind; they are drawn with the very model they belong to.
-    this.draw({ model, results: solved.results, milliseconds: solved.milliseconds });
-    const { proposal } = this.state;
-    if (model === this.state.model) this.stands = solved.results.status === 'solved';
-    const isProposed = proposal?.model === model;
-    if (solved.results.status === 'unstable' && (isProposed || model === this.state.model)) void this.seekRemedies(model);
-    if (!isProposed) return;
-    if (solved.results.status === 'unstable') this.own.setState({ proposal: { ...proposal, isUnstable: true } });
-    else this.answer('keep');
-  }
-
-  private async seekRemedies(model: Model): Promise<void> {
-    const mechanisms = await this.solver.remedies();
-    if (mechanisms && model === this.state.drawn.model) this.own.setState({ remedies: { model, mechanisms } });
+    this.solutions.again();
   }
 
   /** Draws one of the motions that nothing resists, by its place among the mechanisms. */

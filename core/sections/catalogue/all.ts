@@ -3,6 +3,7 @@ import { australian } from './australian';
 import { bars } from './bars';
 import { british } from './british';
 import { european } from './european';
+import { europeanAngles } from './european-angles';
 import { hollowShapesOf, shapesOf, type CatalogueShape, type Family, type Series } from './family';
 import { hollow } from './hollow';
 import { indian } from './indian';
@@ -11,6 +12,7 @@ import { timber } from './timber';
 /** All families, in the order in which they are listed. */
 export const families: readonly (Family | Series)[] = [
   ...european,
+  ...europeanAngles,
   ...british,
   ...hollow,
   ...american,

@@ -8,7 +8,7 @@ import { Select, ToggleButton } from '../../ui/controls';
 import { QuantityField } from '../../ui/QuantityField';
 import { TextLine } from '../../ui/TextLine';
 import type { Argument, Value } from '../../commands/grammar';
-import { argumentField as WORDS } from '../words';
+import { argumentField as WORDS } from './words';
 
 interface ArgumentFieldProps {
   readonly argument: Argument;

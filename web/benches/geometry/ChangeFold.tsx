@@ -9,7 +9,7 @@ import type { SheetController } from '../../sheet/controller';
 import { Button, Hint, Row, ToggleButton } from '../../ui/controls';
 import { Fold } from '../../ui/Fold';
 import { EditForm } from './EditForm';
-import { changeFold as WORDS } from '../words';
+import { changeFold as WORDS } from './words';
 
 type How = keyof typeof changeEdits;
 

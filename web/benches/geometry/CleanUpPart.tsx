@@ -7,7 +7,7 @@ import { geometryCommands } from '../../commands/geometry-commands';
 import { useEditor, useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { Button, Hint, TextButton, Row } from '../../ui/controls';
-import { cleanUpPart as WORDS } from '../words';
+import { cleanUpPart as WORDS } from './words';
 
 /** Above this size the search is made only when it is asked for. */
 const QUICK = 1500;

@@ -11,7 +11,7 @@ import type { SheetController } from '../../sheet/controller';
 import { PickTool } from '../../sheet/tools/pick-tool';
 import { Button, Columns, Hint, Row } from '../../ui/controls';
 import { ArgumentField } from './ArgumentField';
-import { editForm as WORDS } from '../words';
+import { editForm as WORDS } from './words';
 
 interface EditFormProps<A extends Arguments> {
   readonly sheet: SheetController;

@@ -8,7 +8,7 @@ import { typicals } from '@rigid-beam/core/model/typical/all';
 import { initialValues, type Typical } from '@rigid-beam/core/model/typical/typical';
 import { sketchMarkup } from '@rigid-beam/drawing/sketch';
 import { pictureFace } from '../../ui/controls';
-import { gallery as WORDS } from '../words';
+import { gallery as WORDS } from './words';
 
 const SIZE = { width: 72, height: 46 };
 

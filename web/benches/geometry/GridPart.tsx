@@ -10,7 +10,7 @@ import { useEditor, useEditorState } from '../../session/use-editor';
 import { Button, Columns, Hint, PlainButton, Row, ToggleButton } from '../../ui/controls';
 import { QuantityField } from '../../ui/QuantityField';
 import { TextLine } from '../../ui/TextLine';
-import { gridPart as WORDS } from '../words';
+import { gridPart as WORDS } from './words';
 
 const LINES: Record<AxisName, string> = { x: WORDS.baysAlongX, y: WORDS.levels, z: WORDS.framesAlongZ };
 

@@ -12,7 +12,7 @@ import { useEditor, useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { Button, Hint, PlainButton, Row, Select } from '../../ui/controls';
 import { TextLine } from '../../ui/TextLine';
-import { selectPart as WORDS } from '../words';
+import { selectPart as WORDS } from './words';
 
 const OFFERED = [
   WORDS.selectByABox,

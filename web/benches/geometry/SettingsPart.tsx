@@ -5,7 +5,7 @@ import { useDisplay, useEditor, useEditorState } from '../../session/use-editor'
 import { Columns, PanelSubtitle, Select } from '../../ui/controls';
 import { NameField } from '../../ui/NameField';
 import { ShearEffect } from './ShearEffect';
-import { settingsPart as WORDS } from '../words';
+import { settingsPart as WORDS } from './words';
 
 const UNIT_LABELS: Record<keyof DisplayUnits, string> = {
   length: WORDS.lengths,

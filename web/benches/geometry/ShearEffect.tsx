@@ -9,7 +9,7 @@ import { unitOfQuantity } from '@rigid-beam/drawing/show-quantity-value';
 import { actingIndex } from '../../session/editor-state';
 import { settledSolution, useDisplay, useEditorState } from '../../session/use-editor';
 import { Hint } from '../../ui/controls';
-import { settingsPart as WORDS } from '../words';
+import { settingsPart as WORDS } from './words';
 
 /** What is compared: how far members deflect, and what bends them. */
 const COMPARED: readonly Quantity[] = ['v', 'w', 'Mz', 'My'];

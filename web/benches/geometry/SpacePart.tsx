@@ -12,7 +12,7 @@ import { useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { Button, Columns, Hint, Select } from '../../ui/controls';
 import { QuantityField } from '../../ui/QuantityField';
-import { spacePart as WORDS } from '../words';
+import { spacePart as WORDS } from './words';
 
 const PLANES: Record<AxisName, string> = {
   z: WORDS.uprightFrame,

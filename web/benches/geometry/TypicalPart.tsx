@@ -15,7 +15,7 @@ import { Button, Hint, PanelSubtitle, Row, Select } from '../../ui/controls';
 import { Gallery } from './Gallery';
 import { QuantityField } from '../../ui/QuantityField';
 import { TextLine } from '../../ui/TextLine';
-import { typicalPart as WORDS } from '../words';
+import { typicalPart as WORDS } from './words';
 
 /** Structures that are built again and again: chosen as a picture, measured, seen on the sheet as they will be, and placed. */
 export function TypicalPart({ sheet }: { readonly sheet: SheetController }) {

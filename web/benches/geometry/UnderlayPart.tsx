@@ -12,7 +12,7 @@ import { QuantityField } from '../../ui/QuantityField';
 import { Slider } from '../../ui/Slider';
 import { unseen } from '../../ui/theme';
 import { calibrate, hideOrShow, level, measure, move, putUnderlay, UNDERLAY_FILES } from '../../commands/underlay-actions';
-import { underlayPart as WORDS } from '../words';
+import { underlayPart as WORDS } from './words';
 
 const HiddenInput = styled.input`
   ${unseen}

@@ -1,0 +1,141 @@
+/** All that the bench of geometry says in its parts: read it through and correct it here. */
+
+export const argumentField = {
+  across: 'Across',
+  up: 'Up',
+  forward: 'Forward',
+};
+
+export const changeFold = {
+  changeTheSelection: 'Change the selection',
+  nothingIsSelected: 'nothing is selected',
+  how: 'How',
+  asACopy: 'as a copy',
+  selectFirst: 'Select nodes and members on the sheet first.',
+};
+
+export const cleanUpPart = {
+  cleanUp: 'Clean up',
+  renumberInReadingOrder: (list: string): string => `Renumber ${list} in reading order`,
+  nothingNeedsMending: 'Nothing needs mending.',
+  hint: 'Each can be shown and mended.',
+  largeModel: 'A large model is looked over when you ask for it in the command field: clean up.',
+  mendAll: (count: number): string => `Mend all ${count}`,
+  numberNodesAnew: 'Number nodes anew',
+  letterMembersAnew: 'Letter members anew',
+};
+
+export const editForm = {
+  clickWhereTheWayBegins: 'Click where the way begins.',
+  clickWhereItLeads: 'Click where it leads.',
+  clickThePoint: 'Click the point.',
+  byTwoPoints: 'By two points',
+  pointAtIt: 'Point at it',
+  cancel: 'Cancel',
+};
+
+export const gallery = {
+  typicalStructures: 'Typical structures',
+};
+
+export const gridPart = {
+  baysAlongX: 'Bays along X',
+  levels: 'Levels',
+  framesAlongZ: 'Frames along Z',
+  theStructureFollows: 'The structure follows',
+  lines: (text: number): string => `= ${text} lines`,
+  firstLineAt: 'First line at',
+  names: 'Names',
+  takeTheseLinesAway: 'Take these lines away',
+  add: (lines: string): string => `${lines}: add`,
+  hint: 'Written as on drawings: 3×5.4 + 2.7. New lines begin where the structure has its nodes.',
+};
+
+export const selectPart = {
+  selectByABox: 'Select by a box',
+  selectEverything: 'Select everything',
+  invertTheSelection: 'Invert the selection',
+  selectWhatIsConnected: 'Select what is connected',
+  selectMembersLikeThisOne: 'Select members like this one',
+  selectUprightMembers: 'Select upright members',
+  selectLevelMembers: 'Select level members',
+  selectInclinedMembers: 'Select inclined members',
+  hideTheSelection: 'Hide the selection',
+  showOnlyTheSelection: 'Show only the selection',
+  showAllThatIsHidden: 'Show all that is hidden',
+  allOnALevelOr: 'All on a level or plane',
+  chooseOne: 'choose one',
+  allOfASection: 'All of a section',
+  makeSelected: (id: string): string => `Make ${id} what is selected now`,
+  takeSelection: 'take selection',
+  removeGroup: (id: string): string => `Remove group ${id}`,
+  nameSelection: 'Name the selection as a group',
+  groupExists: 'there is already a group of this name',
+  things: (count: number): string => `${count} things`,
+  selectFirst: 'Select something to keep it as a group.',
+};
+
+export const settingsPart = {
+  shearChanges: (acts: string, changes: string): string => `Changed in ${acts}: ${changes}.`,
+  changed: (quantity: string, before: string, now: string, unit: string, percent: string): string =>
+    `largest ${quantity} ${before} → ${now} ${unit} (${percent} %)`,
+  lengths: 'Lengths',
+  forces: 'Forces',
+  moments: 'Moments',
+  stresses: 'Stresses',
+  deflections: 'Deflections',
+  sections: 'Sections',
+  title: 'Title',
+  shearDeformation: 'Shear deformation',
+  leftOut: 'Left out',
+  counted: 'Counted, where shear areas are known',
+  unitsShown: 'Units shown',
+  units: 'Units',
+  ownChoice: 'Own choice',
+};
+
+export const spacePart = {
+  uprightFrame: 'upright, X and Y (a frame)',
+  uprightSide: 'upright, Z and Y (a side)',
+  level: 'level, X and Z (a floor)',
+  makeItASpaceModel: 'Make it a space model',
+  hint: 'The frame stays where it is, and its supports hold it upright.',
+  plane: 'Plane',
+  noneChosen: 'none chosen',
+  through: 'Through',
+  chooseOne: 'choose one',
+  lookStraightAtIt: 'Look straight at it',
+};
+
+export const typicalPart = {
+  clickWhere: 'Click where its lower left corner stands.',
+  typicalStructures: 'Typical structures',
+  becomesSpace: 'This becomes a space model with it.',
+  placeIt: 'Place it',
+  showWhere: 'Show where',
+  cancel: 'Cancel',
+  together: (count: number, spacings: string, unit: string): string => `= ${count} × , together ${spacings} ${unit}`,
+};
+
+export const underlayPart = {
+  file: 'Picture or PDF for the underlay',
+  reading: 'Reading …',
+  anotherFile: 'Another file',
+  putAFileBehind: 'Put a file behind',
+  pageOfAPdf: 'Page of a PDF',
+  hint: 'A page of a PDF, a PNG, JPEG or SVG, to trace on.',
+  uprightFacingFront: 'Upright, facing front',
+  lyingAsAPlan: 'Lying, as a plan',
+  uprightFacingTheSide: 'Upright, facing the side',
+  calibrateByTwoPoints: 'Calibrate by two points',
+  measure: 'Measure',
+  move: 'Move',
+  levelIt: 'Level it',
+  itLies: 'It lies',
+  turnedBy: 'Turned by (°)',
+  strength: 'Strength',
+  strengthOfTheUnderlay: 'Strength of the underlay',
+  hide: 'Hide',
+  show: 'Show',
+  takeItAway: 'Take it away',
+};
