@@ -8,9 +8,10 @@ import { view } from './test/demo';
 
 const model = sketch({ nodes: inRow(0, 4), members: [['a', '1', '2']], supports: [clamp('1')] });
 type Settlement = Extract<Load, { type: 'settlement' }>;
-const drawn = (parts: Partial<Settlement>, factor = 1): Item[] => {
+const drawn = (parts: Partial<Settlement>, factor = 1, angle = 0): Item[] => {
+  const supports = [{ ...clamp('1'), angle }];
   const load: Settlement = { id: 's', case: 'Q', type: 'settlement', node: '1', ...parts };
-  const context = contextOf({ ...model, loads: [load] }, new Map([['Q', factor]]), view);
+  const context = contextOf({ ...model, supports, loads: [load] }, new Map([['Q', factor]]), view);
   return settlementItems(context, { x: 0, y: 0 }, load, { kind: 'load', id: 's' }, factor);
 };
 const tip = (items: Item[]): number[] => {
@@ -23,6 +24,10 @@ test('the arrow starts beyond the support and points the way it moves, as long w
   expect(tip(drawn({ uy: -0.01 }))).toEqual([0, -50 * view.weight]);
   expect(tip(drawn({ uy: -0.02 }, -1))).toEqual([0, 50 * view.weight]);
   expect(tip(drawn({ ux: 0.003, uy: 0.004 }))).toEqual([30 * view.weight, 40 * view.weight]);
+});
+
+test('at a turned support it goes along the axes of that', () => {
+  expect(tip(drawn({ uy: -0.01 }, 1, 90))).toEqual([50 * view.weight, 0]);
 });
 
 test('its size is written, with the factor of the case; a turn is an arc', () => {

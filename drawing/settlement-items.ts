@@ -1,5 +1,6 @@
 import type { PrimitiveLoad } from '@rigid-beam/core/model/loads/primitive';
-import { dot, type Point } from '@rigid-beam/core/model/point';
+import { dot } from '@rigid-beam/core/model/point';
+import { inGlobalAxes } from '@rigid-beam/core/model/support-axes';
 import { showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { symbolPath, type Item, type Subject } from './display-list';
 import { turning } from './force-items';
@@ -15,8 +16,10 @@ type Place = { readonly x: number; readonly y: number };
 
 /** A support that moves: a bar where it stood and an arrow the way it goes, away from the node; a turn as an arc round it. */
 export function settlementItems(context: Context, { x, y }: Place, load: Settlement, subject: Subject, factor: number): Item[] {
-  const moved: Point = [load.ux ?? 0, load.uy ?? 0, load.uz ?? 0];
-  const turned: Point = [load.rx ?? 0, load.ry ?? 0, load.rz ?? 0];
+  // Said in the support's own axes.
+  const support = context.model.supports.find(({ node }) => node === load.node);
+  const moved = inGlobalAxes(support, [load.ux ?? 0, load.uy ?? 0, load.uz ?? 0]);
+  const turned = inGlobalAxes(support, [load.rx ?? 0, load.ry ?? 0, load.rz ?? 0]);
   const [way, turn] = [Math.hypot(...moved), Math.hypot(...turned)];
   const items: Item[] = [];
   if (way > 0) {

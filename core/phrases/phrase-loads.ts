@@ -1,6 +1,7 @@
 import type { Model } from '../model/model';
 import { dot, times, type Point } from '../model/point';
 import { runOf } from '../model/runs';
+import { inOwnAxes } from '../model/support-axes';
 import { panelOf, PanelTrouble } from '../model/loads/area/panel';
 import { barsOf } from '../model/loads/bars';
 import { shapeOf } from '../model/loads/member-shape';
@@ -56,7 +57,7 @@ function onNode({ kind, from, direction, stations }: LoadPhrase, node: string, m
   if (kind === 'area') return refused('a pressure acts on panels and members: point at one');
   if (kind !== 'settlement') return refused('it acts on members: point at one');
   const support = model.supports.find((one) => one.node === node);
-  const moves = components('u', times(direction, from));
+  const moves = components('u', inOwnAxes(support, times(direction, from)));
   const free = Object.keys(moves).filter((key) => (support?.[key as 'ux'] ?? 'free') === 'free');
   if (!support || free.length > 0) return refused(`node ${node} is not held that way: a settlement moves a support`);
   return made(entry({ type: 'settlement', node, ...moves }));

@@ -1,5 +1,6 @@
 import type { Load, Model } from '../model/model';
 import { dot, size, times, type Point } from '../model/point';
+import { inGlobalAxes } from '../model/support-axes';
 import { WAYS, type LoadPhrase, type Measured, type Warmth } from './phrase';
 import { shapeOf } from '../model/loads/member-shape';
 import type { AreaLoad } from '../model/loads/area/area';
@@ -36,7 +37,8 @@ export function phraseOfLoad(load: Load, model: Model): LoadPhrase | undefined {
       return plain('fit', load.elongation);
     case 'settlement': {
       if (load.rx || load.ry || load.rz) return undefined;
-      const moved = told([load.ux ?? 0, load.uy ?? 0, load.uz ?? 0], model.space);
+      const support = model.supports.find(({ node }) => node === load.node);
+      const moved = told(inGlobalAxes(support, [load.ux ?? 0, load.uy ?? 0, load.uz ?? 0]), model.space);
       return moved && { ...plain('settlement', moved.size), direction: moved.direction };
     }
   }

@@ -191,6 +191,20 @@ describe('the loads that it means', () => {
     expect(loadsOfPhrase(phrase, target, model, 'Q')).toMatchObject({ loads: [found.loads[0]!] });
   });
 
+  test('a settlement is said along the global axes, and stored in those of its support', () => {
+    const supports = [{ node: '1', ux: 'fixed', uy: 'fixed', angle: 30 }] as const;
+    const turned: Model = { ...model, supports };
+    const found = loadsOfPhrase(said('10 mm down'), { node: '1' }, turned, 'Q');
+    const [ux, uy] = [-0.005, -0.01 * Math.cos(Math.PI / 6)].map((part) => expect.closeTo(part, 12));
+    expect(found).toMatchObject({ ok: true, loads: [{ type: 'settlement', ux, uy }] });
+    if (!found.ok) throw new Error(found.reason);
+    const load = { id: '1', ...found.loads[0]! } as unknown as Load;
+    expect(phraseWords(phraseOfLoad(load, turned)!, defaultDisplay)).toBe('10 mm down');
+    // On a slope that only holds across it, nothing moves straight down.
+    const roller: Model = { ...model, supports: [{ node: '1', uy: 'fixed', angle: 30 }] };
+    expect(loadsOfPhrase(said('10 mm down'), { node: '1' }, roller, 'Q')).toMatchObject({ ok: false });
+  });
+
   test('what no phrase says has none', () => {
     const none = (load: Partial<Load>) => expect(phraseOfLoad({ id: '1', case: 'Q', ...load } as Load, model)).toBeUndefined();
     none({ type: 'node', node: '2', fx: 1e3, mz: 1e3 });

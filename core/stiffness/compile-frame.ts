@@ -1,4 +1,4 @@
-import { cosineAndSine, memberAxes, supportAxes } from '../model/local-axes';
+import { memberAxes } from '../model/local-axes';
 import {
   endFreedoms,
   freedoms,
@@ -8,8 +8,8 @@ import {
   type Model,
   type Restraint,
   type SectionProperties,
-  type Support,
 } from '../model/model';
+import { turnOf } from '../model/support-axes';
 import { sectionProperties } from '../sections/section-properties';
 import { stiffnessProperties } from '../sections/stiffness-properties';
 import { BOWS_V, BOWS_W, PLANE_FREEDOMS, STIFFNESS_WIDTH, type Structure } from './structure';
@@ -48,16 +48,10 @@ export function compileSupports(
   for (const support of model.supports) {
     const i = must(nodeIndex.get(support.node), `node ${support.node}`);
     freedoms.forEach((freedom, k) => (restraints[6 * i + k] = stiffnessOf(support[freedom], 0)));
-    const turn = turnOf(support);
+    const turn = support.axes ? must(turnOf(support), `a direction of the support of node ${support.node}`) : turnOf(support);
     if (turn) supportRotations.set(i, turn);
   }
   return { restraints, supportRotations };
-}
-
-function turnOf({ angle = 0, axes, node }: Support): Float64Array | undefined {
-  if (axes) return must(supportAxes(axes.x, axes.y), `a direction of the support of node ${node}`);
-  const [c, s] = cosineAndSine(angle);
-  return c === 1 ? undefined : Float64Array.of(c, s, 0, -s, c, 0, 0, 0, 1);
 }
 
 const shearModulus = (material: Material): number =>
