@@ -11,6 +11,7 @@ interface Stored {
     readonly id: string;
     readonly shape?: { readonly parts?: readonly { readonly at?: readonly number[] }[] };
   }[];
+  readonly supports: readonly { readonly node: string; readonly axes?: unknown }[];
   readonly members: readonly { readonly id: string; readonly section: string; readonly roll?: number; readonly start: string }[];
 }
 
@@ -116,6 +117,19 @@ test('in space a section is turned by keys and mirrored, and bodies show how it 
   await walk.page.keyboard.press('Enter');
   await until(walk, /That place lies on the axis/);
   expect((await walk.file<Stored>()).members[0]).toMatchObject({ roll: -90 });
+});
+
+test('in space a support is turned along a member, and its movement is said along its own axes', async () => {
+  const walk = await ModelPage.open(application, 'Canopy walk', '?stage=supports&acting=G');
+  await walk.command('select node n0');
+  await walk.choose('Holds along', 'member c0');
+  await walk.page.waitForSelector('[aria-label^="Undo: "]');
+  const turned = (await walk.file<Stored>()).supports.find(({ node }) => node === 'n0')!;
+  expect(turned.axes).toEqual({ x: [0, 0, 1], y: [0, 1, 0] });
+  await walk.page.waitForSelector('::-p-named([name="Settles along y in G (mm)"][role="textbox"])');
+  await walk.choose('Holds along', 'X, Y, Z');
+  await walk.page.waitForSelector('::-p-named([name="Settles along Y in G (mm)"][role="textbox"])');
+  expect((await walk.file<Stored>()).supports.find(({ node }) => node === 'n0')).not.toHaveProperty('axes');
 });
 
 test('stresses over a section, at the point of it that is asked for', async () => {

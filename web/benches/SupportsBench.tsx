@@ -100,15 +100,13 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
             onChange={(on) => (on ? take(id, text) : sheet.takeSelect())}
           />
         ))}
-        {model.space === 'plane' && (
-          <Instrument
-            picture="rollsX"
-            words={WORDS.alongMemberShort}
-            label={WORDS.alongMember}
-            isHeld={tool === WORDS.placed(ALONG)}
-            onChange={(on) => (on ? takeAlong() : sheet.takeSelect())}
-          />
-        )}
+        <Instrument
+          picture="rollsX"
+          words={WORDS.alongMemberShort}
+          label={WORDS.alongMember}
+          isHeld={tool === WORDS.placed(ALONG)}
+          onChange={(on) => (on ? takeAlong() : sheet.takeSelect())}
+        />
       </Instruments>
       <Hint>{WORDS.hint}</Hint>
       <SupportChecks />

@@ -5,6 +5,8 @@ import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { axisNames } from '@rigid-beam/core/model/point';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
 import { linearOf } from '@rigid-beam/core/results/sums';
+import { membersAt, turnedAlong, type Meeting } from '@rigid-beam/core/model/support-along';
+import { turnOf } from '@rigid-beam/core/model/support-axes';
 import { kindOf, supportKindsOf, supportOf } from '@rigid-beam/core/model/support-kinds';
 import { actingIndex } from '../session/editor-state';
 import { settledSolution, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
@@ -122,17 +124,60 @@ function SupportDetails({ support }: { readonly support: Support }) {
           </Columns>
         );
       })}
-      <QuantityField
-        label={WORDS.turnedBy}
-        value={support.angle ?? 0}
-        dimension="number"
-        unit=""
-        onCommit={(angle) => put({ ...support, angle: angle ?? 0 })}
-      />
+      <Directions support={support} put={put} />
       <Settlement support={support} />
     </Stack>
   );
 }
+
+interface DirectionsProps {
+  readonly support: Support;
+  readonly put: (entry: Support) => void;
+}
+
+/** Along what a support holds: the global axes, turned about Z, or a member of its node. */
+function Directions({ support, put }: DirectionsProps) {
+  const model = useModel();
+  const meeting = membersAt(model, support.node).slice(0, MOST_MEMBERS);
+  const { angle: _, axes, ...along } = support;
+  const isAlong = (one: Meeting): boolean => {
+    const [own, other] = [turnOf(support), turnOf(turnedAlong(support, one, model.space))];
+    return (own ?? IDENTITY).every((part, i) => Math.abs(part - (other ?? IDENTITY)[i]!) < 1e-9);
+  };
+  const turned = axes || support.angle ? meeting.find(isAlong) : undefined;
+  const value = turned ? `along ${turned.id}` : axes ? 'own' : 'global';
+  return (
+    <Columns>
+      <Select
+        label={WORDS.directions}
+        choices={[
+          { id: 'global', text: WORDS.alongGlobal },
+          ...meeting.map(({ id }) => ({ id: `along ${id}`, text: WORDS.alongMember(id) })),
+          ...(value === 'own' ? [{ id: 'own', text: WORDS.ownAxes }] : []),
+        ]}
+        value={value}
+        onChange={(id) => {
+          const member = meeting.find((one) => id === `along ${one.id}`);
+          if (member) put(turnedAlong(support, member, model.space));
+          else if (id === 'global') put(along);
+        }}
+      />
+      {!axes && (
+        <QuantityField
+          label={WORDS.turnedBy}
+          value={support.angle ?? 0}
+          dimension="number"
+          unit=""
+          onCommit={(angle) => put({ ...along, ...(angle && { angle }) })}
+        />
+      )}
+    </Columns>
+  );
+}
+
+const IDENTITY = Float64Array.of(1, 0, 0, 0, 1, 0, 0, 0, 1);
+/** Members of a node that are offered. */
+const MOST_MEMBERS = 12;
 
 function Settlement({ support }: { readonly support: Support }) {
   const editor = useEditor();
@@ -147,12 +192,14 @@ function Settlement({ support }: { readonly support: Support }) {
     (freedom) => support[freedom] === 'fixed' || (typeof support[freedom] === 'number' && support[freedom] > 0),
   );
   if (holds.length === 0) return null;
+  // In the axes of the support, which are small letters where they are its own.
+  const isTurned = support.axes !== undefined || Boolean(support.angle);
   return (
     <Columns>
       {holds.map((freedom) => (
         <QuantityField
           key={freedom}
-          label={WORDS.settles(freedom.charAt(1).toUpperCase(), acting.id)}
+          label={WORDS.settles(isTurned ? freedom.charAt(1) : freedom.charAt(1).toUpperCase(), acting.id)}
           value={load?.type === 'settlement' ? (load[freedom] ?? 0) : 0}
           dimension="length"
           unit={display.deflection}

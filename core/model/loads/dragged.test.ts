@@ -2,8 +2,6 @@ import { expect, test } from '@jest/globals';
 import { mirroredOnMember } from './mirrored';
 import { movedAlong, resizedEnd, turnedForce } from './dragged';
 import type { LineLoad, PointLoad } from './primitive';
-import { supportAlongMember } from '../support-along';
-import { sketch } from '../../test/build';
 
 const line: LineLoad = { id: '1', case: 'Q', type: 'line', member: 'a', from: { at: 0.25, wy: -4e3 }, to: { wy: -8e3 } };
 const point: PointLoad = { id: '2', case: 'Q', type: 'point', member: 'a', at: 0.25, fx: 3e3, fy: -4e3 };
@@ -31,15 +29,4 @@ test('a force is turned about its point and keeps its size', () => {
 test('on its member a load is mirrored in place', () => {
   expect(mirroredOnMember(line, 8)).toMatchObject({ from: { wy: -8e3 }, to: { at: 0.75, wy: -4e3 } });
   expect(mirroredOnMember({ ...point, measure: 'length', at: 2 }, 8).at).toBe(6);
-});
-
-test('a roller on a slope stands square to the most inclined member of its node', () => {
-  const model = sketch({
-    nodes: [['1', 0, 0], ['2', 4, 3], ['3', 8, 3], ['x', 9, 9]],
-    members: [['a', '2', '1'], ['b', '2', '3']],
-    supports: [],
-  }); // prettier-ignore
-  expect(supportAlongMember(model, '2')).toEqual({ node: '2', uy: 'fixed', angle: expect.closeTo(36.8698976, 6) });
-  expect(supportAlongMember(model, '3')).toEqual({ node: '3', uy: 'fixed' });
-  expect(supportAlongMember(model, 'x')).toBeUndefined();
 });
