@@ -106,10 +106,13 @@ async function withBuild() {
   if (built && ensureBrowser()) await jest('journeys', ['--config', 'e2e/jest.config.mjs', '--maxWorkers=3']);
   else count('journeys', 0, 1);
   if (built) await check('torture of half a minute', ['scripts/torture.mjs', '--minutes', '0.5', '--seed', '1']);
-  await check('formatting', [module('prettier', 'bin', 'prettier.cjs'), '--check', '.', '--log-level=warn']);
-  await check('lint', [module('eslint', 'bin', 'eslint.js'), '.']);
-  // The build writes types of its own, which are looked at too.
-  await check('types', ...['core', 'drawing', 'tsconfig.json', 'web'].map(tsc));
+  // Side by side, since the unit tests may have ended: the build writes types of its own, which are looked at too.
+  await Promise.all([
+    check('formatting', [module('prettier', 'bin', 'prettier.cjs'), '--check', '.', '--log-level=warn']).then(() =>
+      check('lint', [module('eslint', 'bin', 'eslint.js'), '.']),
+    ),
+    check('types', ...['core', 'drawing', 'tsconfig.json', 'web'].map(tsc)),
+  ]);
 }
 
 try {
