@@ -6,6 +6,7 @@ import { phraseOfLoad } from '@rigid-beam/core/phrases/phrase-of-load';
 import { phraseWords } from '@rigid-beam/core/phrases/phrase-words';
 import type { PrimitiveLoad } from '@rigid-beam/core/model/loads/primitive';
 import type { Load, Model } from '@rigid-beam/core/model/model';
+import { showNumber } from '@rigid-beam/core/quantities/show';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import type { Ink, Item, Label, Path, Subject } from './display-list';
 import { concentrated, forceOnMember, seenForces } from './force-items';
@@ -176,10 +177,21 @@ function itemsOf(context: Context, load: PrimitiveLoad, subject: Subject, factor
       const member = context.members.get(load.member);
       if (!member) return [];
       const phrase = phraseOfLoad(load, context.model);
-      if (!phrase) return [];
-      const words = phraseWords(phrase, context.display);
+      const words = phrase ? phraseWords(phrase, context.display) : ownAxesWords(load);
       const [x, y] = pointOn(member, member.length / 2);
       return [label(context, { x, y, dx: 0, dy: 0, away: member.ey }, prefix(factor) + words, subject)];
     }
   }
 }
+
+/** A temperature for whose sides there are no words: along the member's own axes. */
+const ownAxesWords = (load: PrimitiveLoad): string =>
+  load.type !== 'thermal'
+    ? ''
+    : [
+        load.uniform ? `${showNumber(load.uniform)} K` : '',
+        load.gradientY ? `${showNumber(load.gradientY)} K/m along its y` : '',
+        load.gradientZ ? `${showNumber(load.gradientZ)} K/m along its z` : '',
+      ]
+        .filter(Boolean)
+        .join(', ');

@@ -207,7 +207,7 @@ function along(phrase: LoadPhrase, ids: readonly string[], model: Model, entry: 
 const AXES = { member: 'global', plan: 'projected', across: 'local' } as const;
 
 /** The direction in the load's own axes: square to a member, along its y or z, whichever is nearer to what was said. */
-function wayOf({ direction, measured }: LoadPhrase, axes: Float64Array): Point {
+export function wayOf({ direction, measured }: Pick<LoadPhrase, 'direction' | 'measured'>, axes: Float64Array): Point {
   if (measured !== 'across') return direction;
   const [y, z] = [3, 6].map((k) => dot(direction, [axes[k]!, axes[k + 1]!, axes[k + 2]!])) as [number, number];
   // A direction along the member says nothing of its faces: then it presses onto the upper one.

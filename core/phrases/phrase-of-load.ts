@@ -3,6 +3,8 @@ import { dot, size, times, type Point } from '../model/point';
 import { inGlobalAxes } from '../model/support-axes';
 import { WAYS, type LoadPhrase, type Measured, type Warmth } from './phrase';
 import { shapeOf } from '../model/loads/member-shape';
+import { wayOf } from './phrase-loads';
+import { warmthOf } from './warmth';
 import type { AreaLoad } from '../model/loads/area/area';
 import { panelOf } from '../model/loads/area/panel';
 import { barsOf } from '../model/loads/bars';
@@ -57,7 +59,10 @@ function temperatureOf(load: Extract<Load, { type: 'thermal' }>, model: Model): 
     const towards = Object.values(WAYS).toSorted((a, b) => dot(b, warmer) - dot(a, warmer))[0]!;
     return [{ size: Math.abs(gradient), per: 'metre', towards }];
   });
-  return { ...phrase, across };
+  // On a member that leans both ways the words for its two sides may be taken for each other: then there are none.
+  const again = warmthOf({ ...phrase, across }, load.member, model);
+  const isSame = typeof again !== 'string' && gradients.every((one, k) => ([again.gradientY, again.gradientZ][k] ?? 0) === one);
+  return isSame ? { ...phrase, across } : undefined;
 }
 
 /** A name that can stand in a list of a phrase. */
@@ -144,6 +149,8 @@ function lineOf(load: Extract<Load, { type: 'line' | 'chain' }>, model: Model): 
     const axis = shape.axes.subarray(3 * k, 3 * k + 3);
     const sense = Math.sign(heavier[k]!) || -1;
     const way = Object.values(WAYS).toSorted((a, b) => sense * (along(axis, b) - along(axis, a)))[0]!;
+    // On a member that leans both ways the word may mean its other face: then there is none.
+    if (wayOf({ direction: way, measured }, shape.axes)[k] !== sense) return undefined;
     found = { size: size(heavier), direction: way };
   }
   if (!found) return undefined;

@@ -205,6 +205,33 @@ describe('the loads that it means', () => {
     expect(loadsOfPhrase(said('10 mm down'), { node: '1' }, roller, 'Q')).toMatchObject({ ok: false });
   });
 
+  test('in every pose of a member what acts along its own axes is read back along the same one, or has no words', () => {
+    const part = fc.integer({ min: -9, max: 9 });
+    fc.assert(
+      fc.property(part, part, part, fc.integer({ min: -180, max: 180 }), (x, y, z, roll) => {
+        fc.pre(x !== 0 || y !== 0 || z !== 0);
+        const nodes: [string, number, number, number][] = [['1', 0, 0, 0], ['2', x, y, z]]; // prettier-ignore
+        const posed = sketch({ nodes, members: [['m', '1', '2', { roll }]], supports: [] });
+        for (const gradients of [{ gradientY: 40 }, { gradientZ: -15 }, { gradientY: -7, gradientZ: 12 }]) {
+          const load = { id: '1', case: 'Q', type: 'thermal', member: 'm', uniform: 5, ...gradients } as const;
+          const phrase = phraseOfLoad(load, posed);
+          if (!phrase) continue;
+          const words = phraseWords(phrase, defaultDisplay, ALL_DIGITS);
+          const found = loadsOfPhrase(said(words, 'space'), { member: 'm' }, posed, 'Q');
+          expect(found).toEqual({ ok: true, loads: [{ case: 'Q', type: 'thermal', member: 'm', uniform: 5, ...gradients }] });
+        }
+        for (const intensity of [{ wy: -2e3 }, { wz: 3e3 }]) {
+          const load = { id: '1', case: 'Q', type: 'line', member: 'm', axes: 'local', from: intensity, to: intensity } as const;
+          const phrase = phraseOfLoad(load, posed);
+          if (phrase)
+            expect(loadsOfPhrase(phrase, { member: 'm' }, posed, 'Q')).toMatchObject({
+              loads: [{ from: intensity, to: intensity }],
+            });
+        }
+      }),
+    );
+  });
+
   test('what no phrase says has none', () => {
     const none = (load: Partial<Load>) => expect(phraseOfLoad({ id: '1', case: 'Q', ...load } as Load, model)).toBeUndefined();
     none({ type: 'node', node: '2', fx: 1e3, mz: 1e3 });
