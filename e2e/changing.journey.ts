@@ -84,8 +84,12 @@ describe('changing', () => {
   test('clean-up finds what was drawn twice and mends it', async () => {
     const model = await ModelPage.portal(application);
     await model.command('draw members');
+    const isFree = (): Promise<unknown> =>
+      model.page.waitForFunction(() => !(document.activeElement instanceof HTMLInputElement));
+    await isFree();
     await model.page.keyboard.type('1');
     await model.typeOver('-1 by 4.5');
+    await isFree();
     await model.page.keyboard.type('1');
     await model.typeOver('5 by 0');
     await model.page.keyboard.press('Escape');

@@ -85,7 +85,15 @@ export class ModelPage {
       },
     );
     const open = await summary!.evaluate((element) => element.getAttribute('aria-expanded') === 'true');
-    if (!open) await summary!.click();
+    if (open) return;
+    // By key, since what stands above may still move it; and seen to open.
+    await summary!.focus();
+    await this.page.keyboard.press('Enter');
+    await this.page.waitForFunction(
+      (element) => element.getAttribute('aria-expanded') === 'true',
+      { timeout: PATIENCE },
+      summary!,
+    );
   }
 
   /** Presses a control without the pointer: it takes the focus, and Enter. */
