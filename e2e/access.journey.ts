@@ -10,37 +10,67 @@ afterAll(() => application.close());
 
 const axe = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
 
+type Rules = { readonly type: 'tag' | 'rule'; readonly values: readonly string[] };
+const ALL: Rules = { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag21aa'] };
+/** By night only the colours are others. */
+const CONTRAST: Rules = { type: 'rule', values: ['color-contrast'] };
+
 /** What the common rules of accessibility find wrong: which rule, and where. */
-async function troubles(page: Page): Promise<string[]> {
-  // The policy of the page lets no script in; the debugger's own evaluation is not bound by it.
-  await page.evaluate(axe);
-  return page.evaluate(async () => {
+async function troubles(page: Page, rules: Rules): Promise<string[]> {
+  return page.evaluate(async (runOnly) => {
     const { axe: checker } = window as unknown as {
       axe: {
         run: (options: object) => Promise<{ violations: { id: string; nodes: { html: string; failureSummary: string }[] }[] }>;
       };
     };
-    const { violations } = await checker.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa'] });
+    const { violations } = await checker.run({ runOnly });
     return violations.flatMap(({ id, nodes }) =>
       nodes.map(({ html, failureSummary }) => `${id}: ${html.slice(0, 160)} — ${failureSummary.slice(0, 300)}`),
     );
-  });
+  }, rules);
+}
+
+/** What is seen keeps the rules by day and by night. */
+async function keepsRules(what: string, page: Page): Promise<void> {
+  // The policy of the page lets no script in; the debugger's own evaluation is not bound by it.
+  await page.evaluate(axe);
+  const paper = (): Promise<string> => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
+  const byDay = await paper();
+  expect([what, 'by day', await troubles(page, ALL)]).toEqual([what, 'by day', []]);
+  await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'dark' }]);
+  expect([what, await paper()]).not.toEqual([what, byDay]);
+  expect([what, 'by night', await troubles(page, CONTRAST)]).toEqual([what, 'by night', []]);
+  await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'light' }]);
 }
 
 const stages = ['geometry', 'sections', 'supports', 'loads', 'combinations', 'results'];
 
 describe('for everyone', () => {
-  test.each(['day', 'night'])('the projects page keeps the rules by %s', async (appearance) => {
+  test('the projects page keeps the rules by day and by night', async () => {
     const page = await application.page();
-    await page.setCookie({ name: 'appearance', value: appearance, url: application.address });
     await application.visit(page);
-    expect(await troubles(page)).toEqual([]);
+    await keepsRules('projects', page);
     await page.close();
   });
 
-  test.each(['day', 'night'])('every stage keeps the rules by %s, with a card open', async (appearance) => {
+  test('what is chosen by hand holds against what the system asks for', async () => {
+    const page = await application.page();
+    const paper = (): Promise<string> => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
+    await application.visit(page);
+    const byDay = await paper();
+    await page.setCookie({ name: 'appearance', value: 'night', url: application.address });
+    await application.visit(page);
+    expect(await paper()).not.toBe(byDay);
+    await page.setCookie({ name: 'appearance', value: 'day', url: application.address });
+    await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'dark' }]);
+    await application.visit(page);
+    expect(await paper()).toBe(byDay);
+    await page.deleteCookie({ name: 'appearance', url: application.address });
+    await page.close();
+  });
+
+  test('every stage keeps the rules by day and by night, with a card open', async () => {
     const rib = await ModelPage.open(application, 'Glasshouse rib');
-    await rib.page.setCookie({ name: 'appearance', value: appearance, url: application.address });
     for (const stage of stages) {
       await application.visit(rib.page, `${new URL(rib.page.url()).pathname}?stage=${stage}&acting=W&quantity=Mz`);
       await rib.until('solution', /^Solved/);
@@ -48,34 +78,28 @@ describe('for everyone', () => {
       await rib.page.focus('main li > button[tabindex="0"]');
       if (stage === 'sections') await rib.page.keyboard.press('End');
       if (stage === 'results') for (let i = 0; i < 14; i++) await rib.page.keyboard.press('ArrowRight');
-      expect([stage, await troubles(rib.page)]).toEqual([stage, []]);
+      await keepsRules(stage, rib.page);
     }
     await rib.page.close();
   });
 
-  test.each(['day', 'night'])(
-    'a load’s card, a section of parts and the schedule of loads keep the rules by %s',
-    async (appearance) => {
-      const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=loads&acting=W');
-      await rib.page.setCookie({ name: 'appearance', value: appearance, url: application.address });
-      await application.visit(rib.page, `${new URL(rib.page.url()).pathname}?stage=loads&acting=W`);
-      await rib.ready();
-      await rib.unfold('Sway from vertical loads');
-      expect(['sway', await troubles(rib.page)]).toEqual(['sway', []]);
-      await (await rib.page.waitForSelector('::-p-xpath(//button[contains(., "kN/m ") and contains(., " · ")])'))!.click();
-      await rib.card('Load');
-      expect(['load', await troubles(rib.page)]).toEqual(['load', []]);
-      await rib.command('open the schedule of loads');
-      await rib.page.waitForSelector('[role=grid][aria-label*="oads"]');
-      expect(['schedule', await troubles(rib.page)]).toEqual(['schedule', []]);
-      await rib.command('go to sections');
-      await rib.press('Built of parts');
-      await (await rib.page.waitForSelector('button[aria-label^="built-of-parts, "]'))!.click();
-      await rib.unfold('Torsion, warping, shear centre');
-      expect(['parts', await troubles(rib.page)]).toEqual(['parts', []]);
-      await rib.page.close();
-    },
-  );
+  test('a load’s card, a section of parts and the schedule of loads keep the rules by day and by night', async () => {
+    const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=loads&acting=W');
+    await rib.unfold('Sway from vertical loads');
+    await keepsRules('sway', rib.page);
+    await (await rib.page.waitForSelector('::-p-xpath(//button[contains(., "kN/m ") and contains(., " · ")])'))!.click();
+    await rib.card('Load');
+    await keepsRules('load', rib.page);
+    await rib.command('open the schedule of loads');
+    await rib.page.waitForSelector('[role=grid][aria-label*="oads"]');
+    await keepsRules('schedule', rib.page);
+    await rib.command('go to sections');
+    await rib.press('Built of parts');
+    await (await rib.page.waitForSelector('button[aria-label^="built-of-parts, "]'))!.click();
+    await rib.unfold('Torsion, warping, shear centre');
+    await keepsRules('parts', rib.page);
+    await rib.page.close();
+  });
 
   test('at twice the size everything is still there, below each other', async () => {
     const rib = await ModelPage.open(application, 'Glasshouse rib');

@@ -88,37 +88,41 @@ function ensureBrowser() {
 }
 
 const module = (...parts) => path.join('node_modules', ...parts);
-const tsc = (project) => [module('typescript', 'bin', 'tsc'), '-p', project];
+const tsc = (project) => [module('typescript-native', 'bin', 'tsc'), '-p', project];
 
-/** What needs no built application. */
-async function withoutBuild() {
+/** What reads the sources only; resolves when all of it has ended. */
+async function ofSources() {
   await check('import directions', [
     module('dependency-cruiser', 'bin', 'dependency-cruise.mjs'),
     ...['--config', '.dependency-cruiser.cjs', 'core', 'drawing', 'cli', 'web'],
   ]);
   await check('compiled kernels', ['scripts/build-kernels.mjs', '--check']);
   await jest('unit tests', ['--maxWorkers=1']);
+  await check('formatting', [module('prettier', 'bin', 'prettier.cjs'), '--check', '.', '--log-level=warn']);
+  await check('lint', [module('eslint', 'bin', 'eslint.js'), '.']);
 }
 
-/** The journeys wait more than they compute: one more runs beside those that the two cores of a small machine can carry. */
-async function withBuild() {
-  const built = await check('build', ['scripts/build.mjs']);
+/** What uses the built application. The journeys wait more than they compute: one more runs beside those that two cores can carry. */
+async function ofApplication(built) {
   if (built && ensureBrowser()) await jest('journeys', ['--config', 'e2e/jest.config.mjs', '--maxWorkers=3']);
   else count('journeys', 0, 1);
   if (built) await check('torture of half a minute', ['scripts/torture.mjs', '--minutes', '0.5', '--seed', '1']);
-  // Side by side, since the unit tests may have ended: the build writes types of its own, which are looked at too.
+}
+
+/** Both at once. The build writes types of its own, which are looked at too. */
+async function everything() {
+  const sources = ofSources();
+  const built = await check('build', ['scripts/build.mjs']);
   await Promise.all([
-    check('formatting', [module('prettier', 'bin', 'prettier.cjs'), '--check', '.', '--log-level=warn']).then(() =>
-      check('lint', [module('eslint', 'bin', 'eslint.js'), '.']),
-    ),
-    check('types', ...['core', 'drawing', 'tsconfig.json', 'web'].map(tsc)),
+    ofApplication(built),
+    sources.then(() => check('types', ...['core', 'drawing', 'tsconfig.json', 'web'].map(tsc))),
   ]);
 }
 
 try {
   install();
   count('install', 1, 0);
-  await Promise.all([withBuild(), withoutBuild()]);
+  await everything();
 } catch (error) {
   console.error(error.message);
   count('install', 0, 1);
