@@ -11,11 +11,11 @@ const name = (item: Item): string =>
 test('from the back to the front, areas below lines; behind only outlines, far behind nothing, and what is selected always', () => {
   const selected = { ...area('far'), fill: 'selection' } as Item;
   const drawn = inDepth([
-    { near: 0.9, items: [line('front'), area('front')] },
-    { near: 0.5, items: [line('middle'), area('middle')] },
-    { near: 0.1, items: [line('far'), area('far')] },
-    { near: 0.6, items: [line('nearer')] },
-    { near: 0.05, items: [selected] },
+    { near: 0.9, items: () => [line('front'), area('front')] },
+    { near: 0.5, items: () => [line('middle'), area('middle')] },
+    { near: 0.1, items: () => [line('far'), area('far')] },
+    { near: 0.6, items: () => [line('nearer')] },
+    { near: 0.05, isSelected: true, items: () => [selected] },
   ]);
   expect(drawn.map(name)).toEqual(['far area', 'middle line', 'nearer line', 'front area', 'front line']);
   const [, middle, nearer, , front] = drawn.map((item) => (item.kind === 'path' ? (item.opacity ?? 1) : 0));

@@ -11,7 +11,7 @@ export const isCrowded = ({ space, members }: Model, { plane }: View): boolean =
 
 /** Nearness from which something stands in front; of what stands behind only its outline is left, and of what stands far behind nothing. */
 export const FRONT = 0.85;
-const FAR = 1 / 4;
+const FAR = 0.42;
 
 /** Up to this opacity a line is a hint. */
 const HINT = 0.3;
@@ -20,10 +20,11 @@ const SOLID: readonly number[] = [];
 /** Of what stands on a member neither arrows nor areas nor ordinates. */
 export const isOutline = ({ parts, fill }: Path): boolean => parts === undefined && fill === undefined;
 
-/** What stands on something at a nearness to the viewer: 1 in front, 0 at the back. */
+/** What stands on something at a nearness to the viewer: 1 in front, 0 at the back. Asked only for what will be seen of it. */
 interface Standing {
   readonly near: number;
-  readonly items: readonly Item[];
+  readonly isSelected?: boolean;
+  readonly items: (seen: 'whole' | 'outline') => readonly Item[];
 }
 
 /**
@@ -33,11 +34,14 @@ interface Standing {
 export function inDepth(all: readonly Standing[]): Item[] {
   const shades = Array.from({ length: SHADES + 1 }, () => LAYERS.map((): Item[] => []));
   const front = LAYERS.map((): Item[] => []);
-  for (const { near, items } of all) {
-    if (near < FAR && !items.some(isSelection)) continue;
-    const shade = Math.round(near * SHADES);
-    const layers = near >= FRONT ? front : shades[Math.min(SHADES, Math.max(0, shade))]!;
-    for (const item of near >= FRONT ? items : behind(items, shade / SHADES)) layers[layerOf(item)]!.push(item);
+  for (const { near, isSelected = false, items } of all) {
+    if (near < FAR && !isSelected) continue;
+    if (near >= FRONT) {
+      for (const item of items('whole')) front[layerOf(item)]!.push(item);
+      continue;
+    }
+    const shade = Math.min(SHADES, Math.max(0, Math.round(near * SHADES)));
+    for (const item of behind(items(isSelected ? 'whole' : 'outline'), shade / SHADES)) shades[shade]![layerOf(item)]!.push(item);
   }
   // Thousands of items, at every frame while something is in hand: one by one is several times as fast as flattening.
   const drawn: Item[] = [];

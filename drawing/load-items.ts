@@ -8,7 +8,7 @@ import type { PrimitiveLoad } from '@rigid-beam/core/model/loads/primitive';
 import type { Load, Model } from '@rigid-beam/core/model/model';
 import { showNumber } from '@rigid-beam/core/quantities/show';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
-import type { Ink, Item, Label, Path, Subject } from './display-list';
+import { isSelected, type Ink, type Item, type Label, type Path, type Subject } from './display-list';
 import { concentrated, forceOnMember, seenForces } from './force-items';
 import { drawnNodes, nearness, pointOn } from './geometry';
 import { panelItems, pressureLabel } from './area-items';
@@ -34,9 +34,10 @@ export function loadItems(model: Model, factors: ReadonlyMap<string, number>, vi
     if (isHint && nearOf(load) < FRONT) return [];
     const subject: Subject = { kind: 'load', id: origin.id };
     const said = isCompound(origin) || isNotional(origin) || view.loads !== 'said' ? 'drawn' : 'said';
-    return [{ near: nearOf(load), items: itemsOf(context, load, subject, factor, said) }];
+    const items = (): Item[] => itemsOf(context, load, subject, factor, said);
+    return [{ near: nearOf(load), isSelected: isSelected(view, subject), items }];
   });
-  const items = isCrowded(model, view) ? inDepth(all) : all.flatMap((one) => one.items);
+  const items = isCrowded(model, view) ? inDepth(all) : all.flatMap((one) => one.items());
   if (view.loads !== 'said') {
     // In a crowd a hint is their outline.
     const isThere = (path: Path): boolean => view.loads !== 'faint' || !isCrowded(model, view) || isOutline(path);

@@ -4,7 +4,7 @@ import { unitFactor } from '@rigid-beam/core/quantities/parse';
 import { isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { actingFactors } from './acting-factors';
-import { inDepth, isCrowded } from './behind';
+import { FRONT, inDepth, isCrowded } from './behind';
 import { barLabels, barsOf, type Bar } from './axial-items';
 import { deflectedPath, diagramItems, type Deflected } from './diagram-items';
 import { deflectionScale, diagramScale, governingValues, largestOf } from './diagram-scale';
@@ -101,17 +101,20 @@ function diagramParts(model: Model, solution: Solution, view: View): DiagramPart
   const leans = leansOf(model, drawn, members);
   const near = isCrowded(model, view) ? nearness(model, view) : undefined;
   const isLineDrawn = isDeflection(quantity) && solution.outcomes[outcome]!.kind !== 'envelope';
-  const itemsOn = (member: DrawnMember): Item[] =>
+  const outlines: View = { ...view, ordinates: false };
+  const itemsOn = (member: DrawnMember, seen: 'whole' | 'outline'): Item[] =>
     isLineDrawn
       ? [deflectedPath({ solution, outcome, factor: metresPerUnit }, member, view, 'asked for')]
-      : diagramItems(drawn, member, view, leans.get(member.index));
+      : diagramItems(drawn, member, seen === 'whole' ? view : outlines, leans.get(member.index));
   const items = near
-    ? inDepth(members.map((member) => ({ near: near(member.depth), items: itemsOn(member) })))
-    : members.flatMap(itemsOn);
-  return {
-    bars: undefined,
-    items: view.values === 'none' ? items : [...items, ...valueLabels(model, drawn, members, governing, view)],
-  };
+    ? inDepth(members.map((member) => ({ near: near(member.depth), items: (seen) => itemsOn(member, seen) })))
+    : members.flatMap((member) => itemsOn(member, 'whole'));
+  if (view.values === 'none') return { bars: undefined, items };
+  // Of a crowd what stands behind loses its words; what governs is said wherever it stands.
+  const speaks = ({ depth, index, id }: DrawnMember): boolean =>
+    near!(depth) >= FRONT || index === governing.max.member || index === governing.min.member || id === view.pointed;
+  const speaking = near ? members.filter(speaks) : members;
+  return { bars: undefined, items: [...items, ...valueLabels(model, drawn, speaking, governing, view)] };
 }
 
 /** Whose deflections are drawn besides, and how large; undefined where there are none, and of envelopes. */
@@ -129,5 +132,6 @@ function deflected(model: Model, solution: Solution, view: View): Item[] {
   const members = drawnMembers(model, view);
   if (!isCrowded(model, view)) return members.map((member) => deflectedPath(shown, member, view, 'besides'));
   const near = nearness(model, view);
-  return inDepth(members.map((member) => ({ near: near(member.depth), items: [deflectedPath(shown, member, view, 'besides')] })));
+  const line = (member: DrawnMember): Item => deflectedPath(shown, member, view, 'besides');
+  return inDepth(members.map((member) => ({ near: near(member.depth), items: () => [line(member)] })));
 }

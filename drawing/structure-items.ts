@@ -5,9 +5,6 @@ import type { Bar } from './axial-items';
 import { SHADES } from './weight';
 import type { View } from './view';
 
-/** Pixels of a line that can as well be a hairline. */
-const NEARLY_THIN = 1.6;
-
 /** Members as heavy lines, rigid arms, hinges and other freed ends in their textbook symbols, nodes as small dots. */
 export function structureItems(model: Model, view: View, bars?: ReadonlyMap<number, Bar>): Item[] {
   const items: Item[] = [];
@@ -32,8 +29,8 @@ export function structureItems(model: Model, view: View, bars?: ReadonlyMap<numb
       kind: 'path',
       vertices,
       stroke: bar?.ink ?? (faded ? 'faint' : 'member'),
-      // While something is in hand, what is nearly a hairline is one: a browser draws them several times as fast.
-      width: !view.ordinates && width < NEARLY_THIN ? 1 : width,
+      // While something is in hand lines are hairlines, as while a look turns: a browser draws them several times as fast.
+      width: view.ordinates || bar ? width : 1,
       subject,
       depth: member.depth,
       opacity,
@@ -158,7 +155,7 @@ const circles = new Map<number, readonly number[]>();
 export function circle(radius: number, x = 0, y = 0): readonly number[] {
   let offsets = circles.get(radius);
   if (!offsets) {
-    const corners = radius < 4 ? 12 : 20;
+    const corners = radius < 2 ? 8 : radius < 4 ? 12 : 20;
     offsets = Array.from({ length: corners }, (_, i) => (2 * i * Math.PI) / corners).flatMap((angle) => [
       radius * Math.cos(angle),
       radius * Math.sin(angle),

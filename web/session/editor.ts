@@ -190,8 +190,11 @@ export class Editor {
     const next = { stage, acting, quantity, switches };
     if (place.quantity ?? place.switches)
       keepView(this.opened.id, { ...(quantity && { quantity }), stages: { ...kept.stages, [stage]: switches } });
+    // What is asked for is on the sheet, which goes before the page.
+    this.page.wait();
     // Who goes to a stage wants its bench, whatever is selected.
     this.own.setState(place.stage === undefined ? next : { ...next, side: 'bench' });
+    afterPaint(() => this.page.catchUp());
     void this.reader.follow();
     if (addressOfPlace(next) !== window.location.search) window.history.pushState(null, '', addressOfPlace(next));
   }

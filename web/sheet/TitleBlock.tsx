@@ -19,6 +19,7 @@ import { titleBlock as WORDS } from './words';
 
 const Block = styled.section`
   grid-area: title;
+  container-type: inline-size;
   display: flex;
   align-items: center;
   min-width: 0;
@@ -69,9 +70,12 @@ const Rule = styled.span`
   && {
     flex: 0 1000 auto;
   }
-  min-width: 0;
+  min-width: 5rem;
   overflow: hidden;
   text-overflow: ellipsis;
+  @container (width < 50rem) {
+    display: none;
+  }
 `;
 
 /** What there is room for, from its beginning on. */

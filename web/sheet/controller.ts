@@ -53,6 +53,7 @@ export class SheetController {
     this.stopListening = editor.store.subscribe((state, before) => {
       this.view.modelChanged(state, before);
       if (state.drawn !== before.drawn) this.drawing.follow();
+      else if (isChosen(state, before)) this.drawing.followChoice();
       else if (isSeen(state, before)) this.drawing.refresh();
     });
     // Fonts arrive after the first picture; texts are measured again then.
@@ -197,6 +198,10 @@ const UNSEEN: ReadonlySet<string> = new Set<keyof EditorState>([
   'settled',
   'projectName',
 ]);
+
+/** What one chooses to look at, one after the other. */
+const CHOSEN = ['stage', 'acting', 'quantity', 'switches'] as const satisfies readonly (keyof EditorState)[];
+const isChosen = (state: EditorState, before: EditorState): boolean => CHOSEN.some((key) => state[key] !== before[key]);
 
 /** Whether anything has changed that the drawing may show. */
 const isSeen = (state: EditorState, before: EditorState): boolean =>

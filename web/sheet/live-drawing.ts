@@ -48,6 +48,7 @@ export class LiveDrawing {
 
   close(): void {
     cancelAnimationFrame(this.frame);
+    this.frame = 0;
     this.bodies.close();
   }
 
@@ -122,10 +123,26 @@ export class LiveDrawing {
   refresh(what: 'all' | 'overlay' = 'all'): void {
     if (what === 'all') this.stale = true;
     if (this.frame !== 0) return;
-    this.frame = requestAnimationFrame(() => {
-      this.frame = 0;
-      this.draw();
+    this.frame = requestAnimationFrame(() => this.drawFrame());
+  }
+
+  /** Something else was chosen to be seen: it is drawn as soon as all that the choice does has been done, so that the next frame shows it. */
+  followChoice(): void {
+    if (this.frame !== 0) cancelAnimationFrame(this.frame);
+    // A frame that is asked for meanwhile would only draw the same again.
+    const asked = requestAnimationFrame(() => this.drawFrame());
+    this.frame = asked;
+    this.stale = true;
+    queueMicrotask(() => {
+      if (this.frame !== asked) return;
+      cancelAnimationFrame(asked);
+      this.drawFrame();
     });
+  }
+
+  private drawFrame(): void {
+    this.frame = 0;
+    this.draw();
   }
 
   /** New results are there: they are drawn at once, so that the next frame shows them; what takes longer than a frame waits for its turn. */

@@ -34,7 +34,7 @@ const Strip = styled.header`
 
 const Where = styled.div`
   display: flex;
-  flex: 0 1 15.2rem;
+  flex: 0 8 15.2rem;
   align-items: baseline;
   gap: 0.3rem;
   min-width: 8rem;
@@ -47,7 +47,8 @@ const Where = styled.div`
     }
   }
   > a {
-    flex: none;
+    flex: 0 8 auto;
+    min-width: 2.5rem;
     max-width: 6.2rem;
     overflow: hidden;
     text-overflow: ellipsis;
@@ -68,6 +69,9 @@ const Grow = styled.div`
 
 const State = styled.p`
   flex: 0 1 auto;
+  &[data-testid='solution'] {
+    flex-shrink: 30;
+  }
   min-width: 0;
   overflow: hidden;
   text-overflow: ellipsis;
@@ -84,7 +88,7 @@ const State = styled.p`
   }
 `;
 
-/** Where one is, undo and redo, whether the model is solved, and whether it is stored. */
+/** Undo and redo, where one is, whether the model is solved, and whether it is stored. */
 export function HeadStrip({ sheet }: { readonly sheet: SheetController | undefined }) {
   const editor = useEditor();
   const title = useEditorState((state) => state.model.title);
@@ -107,6 +111,13 @@ export function HeadStrip({ sheet }: { readonly sheet: SheetController | undefin
       >
         {panel === 'open' ? '◧' : '▯'}
       </PlainButton>
+      {/* Left of whatever changes its width, so that they stand still under a hand that presses them again. */}
+      <PlainButton isDisabled={!undo} aria-label={undo ? `Undo: ${undo.label}` : WORDS.undo} onPress={() => editor.undo()}>
+        ↶
+      </PlainButton>
+      <PlainButton isDisabled={!redo} aria-label={redo ? `Redo: ${redo.label}` : WORDS.redo} onPress={() => editor.redo()}>
+        ↷
+      </PlainButton>
       <Where>
         <Link href="/" prefetch={false}>
           {projectName}
@@ -116,12 +127,6 @@ export function HeadStrip({ sheet }: { readonly sheet: SheetController | undefin
       </Where>
       <StageTabs />
       <Grow />
-      <PlainButton isDisabled={!undo} aria-label={undo ? `Undo: ${undo.label}` : WORDS.undo} onPress={() => editor.undo()}>
-        ↶
-      </PlainButton>
-      <PlainButton isDisabled={!redo} aria-label={redo ? `Redo: ${redo.label}` : WORDS.redo} onPress={() => editor.redo()}>
-        ↷
-      </PlainButton>
       <CommandField sheet={sheet} />
       <State role="status" data-tone={solvingTone} data-testid="solution" title={solvingText}>
         {solvingText}
@@ -148,6 +153,8 @@ const PHASES: Record<SolveProgress['phase'], string> = {
   combinations: 'envelope',
 };
 
+const timeWords = (milliseconds: number): string => milliseconds.toFixed(milliseconds < 100 ? 1 : 0);
+
 /** `tone|text`: a plain string, so that the strip follows only when the words change. */
 function solutionWords(state: EditorState): string {
   const { progress, reading } = state;
@@ -171,7 +178,7 @@ function solutionWords(state: EditorState): string {
   }
   const worst = Math.max(0, ...(results.solution?.cases.map(({ equilibrium }) => equilibrium.residual) ?? []));
   const balance = worst < 1e-9 ? WORDS.inBalance : WORDS.balanceTo(worst.toExponential(0));
-  return `good|${WORDS.solvedInMs((milliseconds ?? 0).toFixed(1), balance)}`;
+  return `good|${WORDS.solvedInMs(timeWords(milliseconds ?? 0), balance)}`;
 }
 
 function storageWords({ storage }: EditorState): string {
