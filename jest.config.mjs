@@ -31,6 +31,8 @@ export default {
   ],
   // Packages that are modules only.
   transformIgnorePatterns: ['/node_modules/(?!(flatbush|flatqueue|delaunator|robust-predicates)/)'],
+  // Kept from one run to the next, whatever folder the tests write to.
+  cacheDirectory: '<rootDir>/.cache/jest',
   // A busy machine fails no test.
   testTimeout: 120_000,
   reporters: ['default'],

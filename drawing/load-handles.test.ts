@@ -4,7 +4,7 @@ import type { Load, Model } from '@rigid-beam/core/model/model';
 import { handleItems, loadHandles, type LoadHandle } from './load-handles';
 import { view } from './test/demo';
 
-const beam = sketch({ nodes: [['1', 0, 0], ['2', 8, 6]], members: [['a', '1', '2']], supports: [pin('1'), pin('2')] }); // prettier-ignore
+const beam = sketch({ nodes: [['1', 0, 0], ['2', 8, 6]], members: [['a', '1', '2']], supports: [pin('1'), pin('2')] }); // oxfmt-ignore
 function handlesOf(load: object, model: Model = beam): LoadHandle[] {
   const one = { id: '1', case: 'Q', ...load } as Load;
   return loadHandles({ ...model, loads: [one] }, new Map([['Q', 1]]), view, one);
@@ -14,7 +14,7 @@ test('a line load is taken at its two ends, and at the ordinates that are not ze
   const line = { type: 'line', member: 'a', from: { at: 0.2, wy: -4e3 }, to: { wy: 0 } };
   const handles = handlesOf(line);
   expect(handles.map(({ role }) => role)).toEqual(['from', 'sizeFrom', 'to']);
-  expect(handles.map(({ x, y }) => [x, y])).toEqual([[1.6, 1.2], [1.6, 1.2], [8, 6]].map((at) => at.map((one) => expect.closeTo(one, 9)))); // prettier-ignore
+  expect(handles.map(({ x, y }) => [x, y])).toEqual([[1.6, 1.2], [1.6, 1.2], [8, 6]].map((at) => at.map((one) => expect.closeTo(one, 9)))); // oxfmt-ignore
   // The ordinate of a load that acts down stands above its member.
   expect(handles[1]!.dy).toBeGreaterThan(10);
 });

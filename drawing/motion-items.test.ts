@@ -22,13 +22,13 @@ describe('a motion on the drawing', () => {
     members: [['a', '1', '2', bars], ['b', '2', '3', bars], ['c', '1', '4', bars], ['d', '4', '3', bars]],
     supports: [pin('1'), pin('3')],
     loads: [{ type: 'node', node: '2', fy: 1e3 }],
-  }); // prettier-ignore
+  }); // oxfmt-ignore
 
   test('takes the members where they go, with a ring at what moves, and leaves out what stays', () => {
     const [lines, ...rings] = itemsOf(chain, 0.5);
     const [a, tip, , b] = pointsOf(lines!);
     expect(pointsOf(lines!)).toHaveLength(4);
-    expect([a, b]).toEqual([[0, 0], [6, 0]]); // prettier-ignore
+    expect([a, b]).toEqual([[0, 0], [6, 0]]); // oxfmt-ignore
     expect(tip![0]).toBeCloseTo(3, 9);
     expect(Math.abs(tip![1])).toBeGreaterThan(0.1);
     expect(rings).toHaveLength(1);
@@ -38,7 +38,7 @@ describe('a motion on the drawing', () => {
   });
 
   test('has a round arrow at a node that only turns, in its sense', () => {
-    const turned = (mz: number): Path[] => itemsOf({ ...chain, members: [...chain.members, { ...chain.members[0]!, id: 'e', end: '4', start: '2' }], loads: [{ id: 'x1', type: 'node', case: 'Q', node: '4', mz }] }, 0); // prettier-ignore
+    const turned = (mz: number): Path[] => itemsOf({ ...chain, members: [...chain.members, { ...chain.members[0]!, id: 'e', end: '4', start: '2' }], loads: [{ id: 'x1', type: 'node', case: 'Q', node: '4', mz }] }, 0); // oxfmt-ignore
     const [arc, head] = turned(1e3);
     expect(pointsOf(arc!).every(([x, y]) => x === 3 && y === -4)).toBe(true);
     expect(head!.vertices).toHaveLength(3 * VERTEX);

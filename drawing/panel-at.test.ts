@@ -10,7 +10,7 @@ type Place = readonly [string, number, number, number];
 /** Two floors of one bay, 6 m by 4 m, 3 m above each other. */
 const places: readonly Place[] = [0, 3, 6].flatMap((y): Place[] =>
   [[0, 0], [6, 0], [6, 4], [0, 4]].map(([x, z], i): Place => [`${y}${'abcd'[i]}`, x!, y, z!]),
-); // prettier-ignore
+); // oxfmt-ignore
 const members = [3, 6].flatMap((y) =>
   [0, 1, 2, 3].flatMap((i) => {
     const [here, next] = ['abcd'[i]!, 'abcd'[(i + 1) % 4]!];
@@ -36,7 +36,7 @@ describe('the panel that is pointed at', () => {
 
   test('from the front there are walls, and floors seen edge-on are none', () => {
     const panel = found('front', [3, 4.5, 2])!;
-    expect(panel.split(' ').map((id) => id.slice(0, 1)).sort()).toEqual(['3', '3', '6', '6']); // prettier-ignore
+    expect(panel.split(' ').map((id) => id.slice(0, 1)).sort()).toEqual(['3', '3', '6', '6']); // oxfmt-ignore
   });
 
   test('beside the structure there is none', () => expect(found('plan', [9, 6, 2])).toBeUndefined());

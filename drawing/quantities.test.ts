@@ -56,7 +56,7 @@ describe('a portal on fixed feet', () => {
     supports: ['1', '4'].map((node) => ({ node, ux: 'fixed', uy: 'fixed', rz: 'fixed' })),
     cases: [{ id: 'G', category: 'permanent' }],
     loads: [{ case: 'G', type: 'line', member: 'r', from: { wy: -8e3 }, to: { wy: -8e3 } }, { case: 'G', type: 'node', node: '2', fx: 6e3 }],
-  }).model!; // prettier-ignore
+  }).model!; // oxfmt-ignore
   const solved = solutionOf(portal);
   const items = sheetItems(portal, solved, showing('Mz', { reactions: true }));
 

@@ -34,7 +34,7 @@ describe('points of a diagram', () => {
   });
 
   test('a force that is nothing has no curve', () => {
-    const { solution: still } = solved(sketch({ nodes: [['1', 0, 0], ['2', 3, 0]], members: [['a', '1', '2']], supports: [pin('1'), roller('2')] })); // prettier-ignore
+    const { solution: still } = solved(sketch({ nodes: [['1', 0, 0], ['2', 3, 0]], members: [['a', '1', '2']], supports: [pin('1'), roller('2')] })); // oxfmt-ignore
     expect(signRuns(samplesOf(still, 0, [{ from: 0, to: 3, outcome: 0 }], 'Mz', 5))).toEqual([]);
   });
 });

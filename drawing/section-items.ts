@@ -65,7 +65,7 @@ function edgesAcross(section: Section | undefined, { ey, ez }: DrawnMember, roll
 
 function band({ x1, y1, x2, y2, id }: DrawnMember, [[ax, ay], [bx, by]]: readonly [Pair, Pair], view: View): Item {
   const vertices = verticesFor(4);
-  const corners: Pair[] = [[x1 + ax, y1 + ay], [x2 + ax, y2 + ay], [x2 + bx, y2 + by], [x1 + bx, y1 + by]]; // prettier-ignore
+  const corners: Pair[] = [[x1 + ax, y1 + ay], [x2 + ax, y2 + ay], [x2 + bx, y2 + by], [x1 + bx, y1 + by]]; // oxfmt-ignore
   corners.forEach(([x, y], i) => {
     vertices[i * VERTEX] = x;
     vertices[i * VERTEX + 1] = y;

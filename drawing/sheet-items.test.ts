@@ -110,7 +110,7 @@ describe('the drawing of a model', () => {
   test('the loads of a case with a colour of its own are drawn in it', () => {
     const cases = lintelModel.cases.map((one) => (one.id === 'G' ? { ...one, colour: 'indigo' as const } : one));
     const drawn = sheetItems({ ...lintelModel, cases }, solution, view);
-    expect(labels(drawn).filter(({ role }) => role === 'load').map(({ ink }) => ink)).toEqual(['load-indigo']); // prettier-ignore
+    expect(labels(drawn).filter(({ role }) => role === 'load').map(({ ink }) => ink)).toEqual(['load-indigo']); // oxfmt-ignore
     expect(paths(drawn).some(({ stroke, fill }) => stroke === 'load' || fill === 'load')).toBe(false);
   });
 

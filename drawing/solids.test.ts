@@ -12,14 +12,14 @@ const model = (member: Partial<Member>, section = channel): Model =>
     supports: [{ node: '1', ux: 'fixed', uy: 'fixed', uz: 'fixed', rx: 'fixed', ry: 'fixed', rz: 'fixed' }],
     loads: [{ type: 'node', node: '2', fy: -1000 }],
     extra: { sections: [section] },
-  }); // prettier-ignore
+  }); // oxfmt-ignore
 
 const column = ({ placings }: Solids, k: number, i = 0): number[] =>
   [...placings.slice(i * PLACING + 4 * k, i * PLACING + 4 * k + 3)].map((value) => Math.round(1e6 * value) / 1e6 + 0);
 
 test('a body stands along its member, upright, with its section about the centroid', () => {
   const [solids] = solidsOf(model({}), new Set());
-  expect([0, 1, 2, 3].map((k) => column(solids!, k))).toEqual([[0, 0, 4], [0, 1, 0], [-1, 0, 0], [1, 0, 0]]); // prettier-ignore
+  expect([0, 1, 2, 3].map((k) => column(solids!, k))).toEqual([[0, 0, 4], [0, 1, 0], [-1, 0, 0], [1, 0, 0]]); // oxfmt-ignore
   const [zs, ys] = [0, 1].map((k) => solids!.loops[0]!.filter((_, i) => i % 2 === k)) as [number[], number[]];
   expect(Math.max(...ys)).toBeCloseTo(0.1, 12);
   expect(Math.min(...ys)).toBeCloseTo(-0.1, 12);
@@ -30,9 +30,9 @@ test('a body stands along its member, upright, with its section about the centro
 
 test('it is rolled, offset and hidden as its member is', () => {
   const [rolled] = solidsOf(model({ roll: 90 }), new Set());
-  expect([column(rolled!, 1), column(rolled!, 2)]).toEqual([[-1, 0, 0], [0, -1, 0]]); // prettier-ignore
+  expect([column(rolled!, 1), column(rolled!, 2)]).toEqual([[-1, 0, 0], [0, -1, 0]]); // oxfmt-ignore
   const [offset] = solidsOf(model({ offset: { start: [0, 0.5, 0.25], end: [0, 0.5, 0] } }), new Set());
-  expect([column(offset!, 0), column(offset!, 3)]).toEqual([[0, 0, 3.75], [1, 0.5, 0.25]]); // prettier-ignore
+  expect([column(offset!, 0), column(offset!, 3)]).toEqual([[0, 0, 3.75], [1, 0.5, 0.25]]); // oxfmt-ignore
   expect(solidsOf(model({}), new Set(['member:a']))).toEqual([]);
 });
 

@@ -83,7 +83,7 @@ function bentAxis({ solution, outcome, factor }: Deflected, m: number, from: Poi
   const diagram = diagramOf(solution, outcome, m);
   return Array.from({ length: PIECES + 1 }, (_, i) => {
     const x = (diagram.length * i) / PIECES;
-    const [u, v, w] = (['u', 'v', 'w'] as const).map((quantity) => factor * valueIn(diagram, quantity, x)) as [number, number, number]; // prettier-ignore
+    const [u, v, w] = (['u', 'v', 'w'] as const).map((quantity) => factor * valueIn(diagram, quantity, x)) as [number, number, number]; // oxfmt-ignore
     return [0, 1, 2].map((k) => from[k]! + axes[k]! * (x + u) + axes[3 + k]! * v + axes[6 + k]! * w) as unknown as Point;
   });
 }

@@ -58,7 +58,7 @@ export function symbolInSpace(support: Support, x: number, y: number, view: View
 }
 
 /** Corners of a square about the support's own y, in their order around it. */
-const CORNERS = [[1, 1], [1, -1], [-1, -1], [-1, 1]] as const; // prettier-ignore
+const CORNERS = [[1, 1], [1, -1], [-1, -1], [-1, 1]] as const; // oxfmt-ignore
 
 /** Places, in pixels right and up, of points in a support's own axes. */
 const seenFrom =

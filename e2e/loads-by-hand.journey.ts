@@ -86,7 +86,7 @@ test('by keys: a load on what is selected, in a case with a colour of its own', 
   await portal.pressByKey('3 kN/m down on plan · member b');
   await portal.card('Load');
   await portal.fillByKey('What acts', '4 to 2 kN/m down');
-  await portal.page.waitForFunction(() => /4\skN\/m to 2\skN\/m down/.test((document.querySelector('aside input') as HTMLInputElement).value)); // prettier-ignore
+  await portal.page.waitForFunction(() => /4\skN\/m to 2\skN\/m down/.test((document.querySelector('aside input') as HTMLInputElement).value)); // oxfmt-ignore
   expect((await portal.file<Stored>()).loads[0]).toMatchObject({ id: loads[0]!['id'], from: { wy: -4000 }, to: { wy: -2000 } });
   expect(cases.map(({ colour }) => colour)).toContain('indigo');
   await portal.page.close();

@@ -83,7 +83,7 @@ test('a hinge that would let the structure fold is shown before it is kept, and 
   await rib.undo();
   await rib.until('solution', /^Solved/);
   await rib.stored();
-}); // prettier-ignore
+}); // oxfmt-ignore
 
 test('in space a section is turned by keys and mirrored, and bodies show how it stands', async () => {
   const walk = await ModelPage.open(application, 'Canopy walk', '?stage=sections');
@@ -93,7 +93,7 @@ test('in space a section is turned by keys and mirrored, and bodies show how it 
   await walk.press('Also show ▾');
   await walk.press('Solid bodies');
   await walk.page.keyboard.press('Escape');
-  await walk.page.waitForFunction((before: string) => (document.querySelector('[data-testid=sheet]') as HTMLCanvasElement).toDataURL() !== before, {}, lines); // prettier-ignore
+  await walk.page.waitForFunction((before: string) => (document.querySelector('[data-testid=sheet]') as HTMLCanvasElement).toDataURL() !== before, {}, lines); // oxfmt-ignore
   expect(new URL(walk.page.url()).searchParams.get('show')).toMatch(/solids/);
   const [member] = (await walk.file<Stored>()).members;
   await select(walk, member!.id);

@@ -18,7 +18,7 @@ async function measured({ address, browser }, models) {
     const visits = [];
     for (let i = 0; i < 6; i++) visits.push(await visit(browser, `${address}/models/${id}?stage=results`));
     // The first visit warms the server and the browser's cache.
-    const median = (key) => visits.slice(1).map((one) => one[key]).sort((a, b) => a - b)[2]; // prettier-ignore
+    const median = (key) => visits.slice(1).map((one) => one[key]).sort((a, b) => a - b)[2]; // oxfmt-ignore
     results.push({ name, members: model.members.length, seen: median('seen'), solved: median('solved') });
   }
   return results;

@@ -3,10 +3,14 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { findBrowser, NO_BROWSER } from './browser.mjs';
+import { scratchFolder } from './scratch.mjs';
 import { install, root, run } from './steps.mjs';
 
 // `npm test`: every check on a fresh clone, in one command. What is independent runs side by side; each check's output comes in one piece
 // when it ends. The last line says how many passed and failed.
+
+const scratch = scratchFolder();
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => process.exit(1));
 
 let passed = 0;
 let failed = 0;
@@ -19,11 +23,11 @@ function count(name, good, bad) {
 }
 
 /** Runs a program; resolves to its exit code and all that it wrote. */
-const started = (args, environment = {}) =>
+const started = (args) =>
   new Promise((resolve) => {
     const child = spawn(process.execPath, args, {
       cwd: root,
-      env: { ...process.env, ...environment },
+      env: { ...process.env, ...(scratch && { TMPDIR: scratch }) },
       stdio: ['ignore', 'pipe', 'pipe'],
     });
     const chunks = [];
@@ -98,7 +102,7 @@ async function ofSources() {
   ]);
   await check('compiled kernels', ['scripts/build-kernels.mjs', '--check']);
   await jest('unit tests', ['--maxWorkers=1']);
-  await check('formatting', [module('prettier', 'bin', 'prettier.cjs'), '--check', '.', '--log-level=warn']);
+  await check('formatting', [module('oxfmt', 'bin', 'oxfmt'), '--check']);
   await check('lint', [module('eslint', 'bin', 'eslint.js'), '.']);
 }
 

@@ -89,6 +89,6 @@ const WRITERS: Readonly<Record<SectionsOptions['format'], (shapes: readonly Cata
     });
     const all = [['', ...COLUMNS.map(([, , words]) => words)], ...rows];
     const widths = all[0]!.map((_, c) => Math.max(...all.map((row) => row[c]!.length)));
-    return all.map((row) => row.map((cell, c) => (c === 0 ? cell.padEnd(widths[c]!) : cell.padStart(widths[c]!))).join('  ').trimEnd()).join('\n'); // prettier-ignore
+    return all.map((row) => row.map((cell, c) => (c === 0 ? cell.padEnd(widths[c]!) : cell.padStart(widths[c]!))).join('  ').trimEnd()).join('\n'); // oxfmt-ignore
   },
 };

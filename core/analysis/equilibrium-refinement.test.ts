@@ -58,7 +58,7 @@ describe('corrections by what is left at the joints', () => {
   const model = sketch({
     nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2']], supports: [clamp('1')],
     loads: [{ type: 'node', node: '2', fy: -1e3 }],
-  }); // prettier-ignore
+  }); // oxfmt-ignore
   const start = () => {
     const { system, outcome } = solved(model);
     const [pieces] = piecesOfCases(system.structure);

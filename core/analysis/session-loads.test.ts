@@ -92,7 +92,7 @@ describe('loads on members that did not change', () => {
   const model = sketch({
     nodes: [['1', 0, 0], ['2', 4, 0], ['3', 9, 1]], members: [['a', '1', '2'], ['b', '2', '3']], supports: [clamp('1'), clamp('3')],
     loads: [{ type: 'point', member: 'a', at: 1, fy: -5e3, axes: 'local' }, line],
-  }); // prettier-ignore
+  }); // oxfmt-ignore
   const expectFresh = (...models: readonly Model[]): void => {
     const [kept, fresh] = [caseAfter(0, ...models), caseAfter(0, models.at(-1)!)];
     for (const key of ['coefficients', 'reactions'] as const) close(fresh[key], kept[key]);

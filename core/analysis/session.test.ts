@@ -169,7 +169,7 @@ test('a member led from its foot to another node is taken off where it was, thou
       ...(i > 0 ? [[`b${i}`, `t${i - 1}`, `t${i}`] as [string, string, string]] : []),
     ]),
     supports: places.map((i) => clamp(`f${i}`)), loads: [{ type: 'node', node: 't0', fx: 1e3, fy: -1e3 }],
-  }); // prettier-ignore
+  }); // oxfmt-ignore
   const led = { ...model, members: model.members.map((one) => (one.id === 'c1' ? { ...one, end: 't2' } : one)) };
   const [kept, fresh] = [caseAfter(0, model, led), caseAfter(0, led)];
   for (const key of ['displacements', 'reactions'] as const) close(fresh[key], kept[key]);

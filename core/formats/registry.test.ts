@@ -5,7 +5,7 @@ import { fileNameOf, formatOf, formatOfName, formats } from './registry';
 const model = sketch({
   nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2']], supports: [pin('1'), roller('2')],
   loads: [{ type: 'line', member: 'a', from: { wy: -1e3 }, to: { wy: -1e3 } }],
-}); // prettier-ignore
+}); // oxfmt-ignore
 
 test('formats have ids of their own, and what can be read is what was written', () => {
   expect(new Set(formats.map(({ id }) => id)).size).toBe(formats.length);

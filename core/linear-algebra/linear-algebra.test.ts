@@ -33,7 +33,7 @@ function denseFactor(f: Factor): { L: number[][]; D: number[] } {
 
 describe('sparse symmetric matrices', () => {
   test('triplets are mirrored down, added, and sorted by column', () => {
-    const a = matrixOf(3, [[2, 0, 5], [0, 2, 1], [1, 1, 7], [0, 0, 2], [2, 2, 3]]); // prettier-ignore
+    const a = matrixOf(3, [[2, 0, 5], [0, 2, 1], [1, 1, 7], [0, 0, 2], [2, 2, 3]]); // oxfmt-ignore
     expect([...a.pointers]).toEqual([0, 2, 3, 4]);
     expect([...a.rows]).toEqual([0, 2, 1, 2]);
     expect([...a.values]).toEqual([2, 6, 7, 3]);
@@ -138,7 +138,7 @@ describe('factor and solve', () => {
     // Two free chains of springs and one on the ground.
     const { matrix, analysis, place } = systemOf(
       7,
-      springTriplets([[0, 1, 2], [1, 2, 3], [3, 4, 1], [5, 6, 4]], [0, 0, 0, 0, 0, 1, 0]), // prettier-ignore
+      springTriplets([[0, 1, 2], [1, 2, 3], [3, 4, 1], [5, 6, 4]], [0, 0, 0, 0, 0, 1, 0]), // oxfmt-ignore
     );
     const f = factorize(analysis, matrix, kernels);
     expect(f.weak).toHaveLength(2);

@@ -18,7 +18,7 @@ const europeanSteel = rows(
   'EN 10025-2:2019 up to 16 mm; EN 1993-1-1:2005, 3.2.6',
   [['S235', 235], ['S275', 275], ['S355', 355], ['S460', 460]],
   ([, fy]) => ({ E: 210e9, nu: 0.3, density: 7850, alpha: 12e-6, fy: fy * 1e6 }),
-); // prettier-ignore
+); // oxfmt-ignore
 
 /** Yield strength in ksi. */
 const americanSteel = rows(
@@ -26,21 +26,21 @@ const americanSteel = rows(
   'ASTM A36, A53, A500, A572, A992; ANSI/AISC 360-16, E3 and table B4',
   [['A36', 36], ['A992', 50], ['A572 Gr. 50', 50], ['A500 Gr. B, shaped', 46], ['A500 Gr. C, shaped', 50], ['A53 Gr. B', 35]],
   ([, ksi]) => ({ E: 200e9, G: 77.2e9, density: 7850, alpha: 11.7e-6, fy: Math.round(ksi * 6.894757) * 1e6 }),
-); // prettier-ignore
+); // oxfmt-ignore
 
 const australianSteel = rows(
   'Structural steel, Australian',
   'AS/NZS 3679.1:2016 up to 11 mm; AS 4100:2020, 1.4',
   [['Grade 300', 320], ['Grade 350', 360]],
   ([, fy]) => ({ E: 200e9, G: 80e9, density: 7850, alpha: 11.7e-6, fy: fy * 1e6 }),
-); // prettier-ignore
+); // oxfmt-ignore
 
 const aluminium = rows(
   'Aluminium',
   'EN 1999-1-1:2007, table 3.2b (extruded, up to 5 mm) and 3.2.5',
   [['EN AW-6082 T6', 250], ['EN AW-6061 T6', 240]],
   ([, f]) => ({ E: 70e9, G: 27e9, density: 2700, alpha: 23e-6, fy: f * 1e6 }),
-); // prettier-ignore
+); // oxfmt-ignore
 
 /** E in GPa, G in GPa, mean density in kg/m³. */
 const softwood = rows(
@@ -52,19 +52,19 @@ const softwood = rows(
     ['C45', 15, 0.94, 490], ['C50', 16, 1, 520],
   ],
   timber,
-); // prettier-ignore
+); // oxfmt-ignore
 const hardwood = rows(
   'Hardwood',
   'EN 338:2016, table 3; EN 1991-1-5:2003, table C.1',
   [['D30', 11, 0.69, 640], ['D40', 13, 0.81, 660]],
   timber,
-); // prettier-ignore
+); // oxfmt-ignore
 const glued = rows(
   'Glued laminated timber',
   'EN 14080:2013, table 5; EN 1991-1-5:2003, table C.1',
   [['GL24h', 11.5, 0.65, 420], ['GL28h', 12.6, 0.65, 460], ['GL30h', 13.6, 0.65, 480], ['GL32h', 14.2, 0.65, 490]],
   timber,
-); // prettier-ignore
+); // oxfmt-ignore
 function timber([, E, G = 0, density = 0]: Row): Omit<Material, 'id'> {
   return { E: E * 1e9, G: G * 1e9, density, alpha: 5e-6 };
 }
@@ -74,7 +74,7 @@ const australianTimber = rows(
   'AS 1720.1-2010, tables H3.1 and 2.1 (G = E/15)',
   [['MGP10', 10, 500], ['MGP12', 12.7, 540], ['MGP15', 15.2, 570]],
   ([, E, density = 0]) => ({ E: E * 1e9, G: (E / 15) * 1e9, density }),
-); // prettier-ignore
+); // oxfmt-ignore
 
 /** E in 10⁶ psi. The standard gives no density: self weight asks for one of your own. */
 const americanTimber = rows(
@@ -85,7 +85,7 @@ const americanTimber = rows(
     ['Hem-Fir No. 2', 1.3], ['Spruce-Pine-Fir No. 2', 1.4], ['Southern Pine No. 2', 1.4],
   ],
   ([, E]) => ({ E: Math.round(E * 6894.757) * 1e6 }),
-); // prettier-ignore
+); // oxfmt-ignore
 
 /** Secant modulus in GPa; 25 kN/m³ with its reinforcement. */
 const concrete = rows(
@@ -96,7 +96,7 @@ const concrete = rows(
     ['C45/55', 36], ['C50/60', 37], ['C55/67', 38], ['C60/75', 39], ['C70/85', 41], ['C80/95', 42], ['C90/105', 44],
   ],
   ([, E]) => ({ E: E * 1e9, nu: 0.2, density: 2549, alpha: 10e-6 }),
-); // prettier-ignore
+); // oxfmt-ignore
 
 /** Materials of standards, group by group; whoever needs another gives it. */
 export const standardMaterials: readonly StandardMaterial[] = [

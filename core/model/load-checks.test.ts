@@ -17,7 +17,7 @@ const beam = (loads: readonly LooseLoad[], extra: Partial<Model> = {}): Model =>
     supports: [{ node: '1', ...held }, { node: '2', ...held }, { node: '3', ...held }],
     loads,
     extra: { cases: [{ id: 'Q', category: 'imposed' }], ...extra },
-  }); // prettier-ignore
+  }); // oxfmt-ignore
 const after = (model: Model, intent: Intent): Model => {
   const applied = applyIntent(model, intent);
   if (!applied.ok) throw new Error(applied.faults[0]!.message);
@@ -40,7 +40,7 @@ describe('what of the loads is worth a look', () => {
     const [found] = loadChecks(model);
     expect(found!.words).toMatch(words);
     expect(codes(after(model, found!.remedy!.intent))).not.toContain(found!.code);
-  }); // prettier-ignore
+  }); // oxfmt-ignore
 
   test('loads between the joints of a truss member become forces on its joints, with the same reactions', () => {
     const model = beam([
@@ -64,7 +64,7 @@ test('supports that carry nothing in any case, and those that are pulled up, are
     members: [['a', '1', '2'], ['b', '2', '3'], ['c', '4', '5']],
     supports: [{ node: '1', ux: 'fixed', uy: 'fixed' }, { node: '2', uy: 'fixed' }, { node: '4', ...held }],
     loads: [{ type: 'node', node: '3', fy: -1000 }],
-  }); // prettier-ignore
+  }); // oxfmt-ignore
   const { solution } = solve(seesaw);
   expect(supportChecks(seesaw, solution!, 0)).toEqual([
     { code: 'uplift', node: '1', force: expect.closeTo(500, 6) },

@@ -128,7 +128,7 @@ function nothingThere({ loads, members }: Model): LoadCheck[] {
   return [
     ...(none.length > 0 ? [{ code: 'load-of-nothing', words: `${listed(none)} ${none.length === 1 ? 'has' : 'have'} no size.`, loads: none, remedy: removal(none)! }] : []),
     ...(loose.length > 0 ? [{ code: 'load-on-nothing', words: `${listed(loose)} ${loose.length === 1 ? 'stands' : 'stand'} on a node that no member meets.`, loads: loose, remedy: removal(loose)! }] : []),
-  ]; // prettier-ignore
+  ]; // oxfmt-ignore
 }
 
 function farLarger({ loads }: Model): LoadCheck[] {

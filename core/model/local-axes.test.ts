@@ -53,7 +53,7 @@ describe('axes in space', () => {
     ['a post drawn downwards: y is −X', [0, -3, 0], 0, [[0, -1, 0], [-1, 0, 0], [0, 0, -1]]],
     ['rolled by a quarter: y is where z was', [2, 0, 0], 90, [[1, 0, 0], [0, 0, 1], [0, -1, 0]]],
     ['rising in space', [3, 4, 0], 0, [[0.6, 0.8, 0], [-0.8, 0.6, 0], [0, 0, 1]]],
-  ])('%s', (_, [dx, dy, dz], roll, expected) => expect(rows(memberAxes(dx, dy, dz, roll))).toEqual(expected)); // prettier-ignore
+  ])('%s', (_, [dx, dy, dz], roll, expected) => expect(rows(memberAxes(dx, dy, dz, roll))).toEqual(expected)); // oxfmt-ignore
 
   test('are right-handed and of unit length, and y has the greatest upward part, however the member lies', () => {
     const part = fc.double({ min: -5, max: 5, noNaN: true });
@@ -62,7 +62,7 @@ describe('axes in space', () => {
         if (Math.hypot(dx, dz) < 1e-3) return;
         const [x, y, z] = rows(memberAxes(dx, dy, dz, roll)) as [number[], number[], number[]];
         const dot = (a: number[], b: number[]): number => a.reduce((sum, v, i) => sum + v * b[i]!, 0);
-        for (const [a, b, value] of [[x, x, 1], [y, y, 1], [x, y, 0], [x, z, 0], [y, z, 0]] as const) expect(dot(a, b)).toBeCloseTo(value, 9); // prettier-ignore
+        for (const [a, b, value] of [[x, x, 1], [y, y, 1], [x, y, 0], [x, z, 0], [y, z, 0]] as const) expect(dot(a, b)).toBeCloseTo(value, 9); // oxfmt-ignore
         expect(dot([x[1]! * y[2]! - x[2]! * y[1]!, x[2]! * y[0]! - x[0]! * y[2]!, x[0]! * y[1]! - x[1]! * y[0]!], z)).toBeCloseTo(
           1,
           9,
@@ -75,7 +75,7 @@ describe('axes in space', () => {
   });
 
   test('support axes are made normal to each other; none come from parallel directions', () => {
-    expect(rows(supportAxes([2, 0, 0], [1, 1, 0])!)).toEqual([[1, 0, 0], [0, 1, 0], [0, 0, 1]]); // prettier-ignore
+    expect(rows(supportAxes([2, 0, 0], [1, 1, 0])!)).toEqual([[1, 0, 0], [0, 1, 0], [0, 0, 1]]); // oxfmt-ignore
     expect(supportAxes([1, 0, 0], [3, 0, 0])).toBeUndefined();
     expect(supportAxes([0, 0, 0], [0, 1, 0])).toBeUndefined();
   });

@@ -25,6 +25,6 @@ test('nodes along a side are no corners; a bay in a wall and under a slope is fo
       members: [['a', '1', 'm'], ['b', 'm', '2'], ['c', '2', '3'], ['d', '3', '4'], ['e', '4', '1'], ['f', '1', '5'], ['g', '5', '6'], ['h', '6', '4']],
       supports: [],
     }),
-  ); // prettier-ignore
+  ); // oxfmt-ignore
   expect(rings.map(({ corners }) => corners.toSorted().join(' ')).sort()).toEqual(['1 2 3 4', '1 4 5 6']);
 });

@@ -28,7 +28,7 @@ export const quarterTurned = (roll = 0): number => ((((roll + 270) % 360) + 360)
 
 /** The middle between the outermost nodes. */
 export function middleOf(places: NodePlaces): Point {
-  const [low, high] = [[Infinity, Infinity, Infinity], [-Infinity, -Infinity, -Infinity]]; // prettier-ignore
+  const [low, high] = [[Infinity, Infinity, Infinity], [-Infinity, -Infinity, -Infinity]]; // oxfmt-ignore
   for (const place of places.values())
     for (let k = 0; k < 3; k++) {
       low[k] = Math.min(low[k]!, place[k]!);

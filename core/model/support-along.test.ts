@@ -7,7 +7,7 @@ test('a roller on a slope stands square to the most inclined member of its node'
     nodes: [['1', 0, 0], ['2', 4, 3], ['3', 8, 3], ['x', 9, 9]],
     members: [['a', '2', '1'], ['b', '2', '3']],
     supports: [],
-  }); // prettier-ignore
+  }); // oxfmt-ignore
   expect(supportAlongMember(model, '2')).toEqual({ node: '2', uy: 'fixed', angle: expect.closeTo(36.8698976, 6) });
   expect(supportAlongMember(model, '3')).toEqual({ node: '3', uy: 'fixed' });
   expect(supportAlongMember(model, 'x')).toBeUndefined();
@@ -18,7 +18,7 @@ test('in space it rolls along the member, and is held both ways across', () => {
     nodes: [['1', 0, 0, 0], ['2', -4, 3, 0], ['3', 0, 0, 5], ['4', 6, 0, 0]],
     members: [['a', '1', '2'], ['b', '1', '3'], ['c', '4', '1']],
     supports: [],
-  }); // prettier-ignore
+  }); // oxfmt-ignore
   // A line has no sense: it leads to the right.
   expect(supportAlongMember(model, '1')).toEqual({
     ...{ node: '1', uy: 'fixed', uz: 'fixed' },

@@ -20,7 +20,8 @@ export type PhraseTarget =
 export type PhrasedLoad = Readonly<Record<string, unknown>> & { readonly case: string; readonly type: string };
 
 export type MadeLoads =
-  { readonly ok: true; readonly loads: readonly PhrasedLoad[] } | { readonly ok: false; readonly reason: string };
+  | { readonly ok: true; readonly loads: readonly PhrasedLoad[] }
+  | { readonly ok: false; readonly reason: string };
 
 /** At most so many forces at equal distances on one member. */
 const MOST = 500;

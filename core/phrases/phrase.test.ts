@@ -95,7 +95,7 @@ describe('a load as it is said', () => {
     const phrases = fc.record({
       kind: fc.constantFrom(...phraseKinds), size: sizes, other: sizes, way: fc.constantFrom(...Object.values(WAYS)),
       measured: fc.constantFrom('member', 'plan', 'across'), sign: fc.constantFrom(1, -1), hasSpan: fc.boolean(),
-    }); // prettier-ignore
+    }); // oxfmt-ignore
     const near = (value: number): unknown => expect.closeTo(value, 11 - Math.ceil(Math.log10(Math.abs(value))));
     fc.assert(
       fc.property(phrases, ({ kind, size, other, way, measured, sign, hasSpan }) => {
@@ -123,7 +123,7 @@ describe('the loads that it means', () => {
   const sketched = sketch({
     nodes: [['1', 0, 0], ['2', 0, 3], ['3', 6, 3], ['4', 12, 3]], members: [['c', '1', '2', { section: 'deep' }], ['r', '2', '3'], ['s', '3', '4']],
     supports: [{ node: '1', ux: 'fixed', uy: 'fixed', rz: 'fixed' }],
-  }); // prettier-ignore
+  }); // oxfmt-ignore
   const deep = { id: 'deep', shape: { type: 'rectangle', b: 0.1, h: 0.2 } } as const;
   const model: Model = { ...sketched, sections: [...sketched.sections, deep] };
   const made = (text: string, target: PhraseTarget) => loadsOfPhrase(said(text), target, model, 'Q');
@@ -210,7 +210,7 @@ describe('the loads that it means', () => {
     fc.assert(
       fc.property(part, part, part, fc.integer({ min: -180, max: 180 }), (x, y, z, roll) => {
         fc.pre(x !== 0 || y !== 0 || z !== 0);
-        const nodes: [string, number, number, number][] = [['1', 0, 0, 0], ['2', x, y, z]]; // prettier-ignore
+        const nodes: [string, number, number, number][] = [['1', 0, 0, 0], ['2', x, y, z]]; // oxfmt-ignore
         const posed = sketch({ nodes, members: [['m', '1', '2', { roll }]], supports: [] });
         for (const gradients of [{ gradientY: 40 }, { gradientZ: -15 }, { gradientY: -7, gradientZ: 12 }]) {
           const load = { id: '1', case: 'Q', type: 'thermal', member: 'm', uniform: 5, ...gradients } as const;
@@ -268,8 +268,8 @@ describe('a pressure on a panel in space', () => {
     nodes: [['1', 0, 3, 0], ['2', 6, 3, 0], ['3', 6, 3, 4], ['4', 0, 3, 4], ['5', 0, 0, 0], ['6', 6, 0, 0]],
     members: [['a', '1', '2'], ['b', '2', '3'], ['c', '3', '4'], ['d', '4', '1'], ['e', '1', '5'], ['f', '5', '6'], ['g', '6', '2']],
     supports: [],
-  }); // prettier-ignore
-  const [floor, wall] = [['1', '2', '3', '4'], ['1', '5', '6', '2']]; // prettier-ignore
+  }); // oxfmt-ignore
+  const [floor, wall] = [['1', '2', '3', '4'], ['1', '5', '6', '2']]; // oxfmt-ignore
   const put = (text: string, panel: string[]) => loadsOfPhrase(said(text, 'space'), { panel }, bay, 'Q');
 
   test('is said by size and direction, and carried one way where that is said', () => {
@@ -294,5 +294,5 @@ describe('a pressure on a panel in space', () => {
       const phrase = phraseOfLoad({ id: '1', ...found.loads[0]! } as unknown as Load, bay)!;
       expect(phraseWords(phrase, defaultDisplay)).toBe(phraseWords(said(text, 'space'), defaultDisplay));
       expect(loadsOfPhrase(phrase, { panel }, bay, 'Q')).toMatchObject({ loads: [found.loads[0]!] });
-    }); // prettier-ignore
+    }); // oxfmt-ignore
 });

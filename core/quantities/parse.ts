@@ -10,7 +10,8 @@ interface Quantity {
 }
 
 export type Parsed =
-  { readonly ok: true; readonly value: number; readonly hasUnit: boolean } | { readonly ok: false; readonly reason: string };
+  | { readonly ok: true; readonly value: number; readonly hasUnit: boolean }
+  | { readonly ok: false; readonly reason: string };
 
 class ParseFault extends Error {}
 

@@ -2,7 +2,8 @@ import { parseQuantity } from './parse';
 import { inUnit, showNumber } from './show';
 
 export type ParsedSpacings =
-  { readonly ok: true; readonly steps: readonly number[] } | { readonly ok: false; readonly reason: string };
+  | { readonly ok: true; readonly steps: readonly number[] }
+  | { readonly ok: false; readonly reason: string };
 
 const MOST = 1000;
 /** `3×5.4`: a whole number, a times sign, and what is repeated. */

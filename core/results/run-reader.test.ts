@@ -16,7 +16,7 @@ function spans(second: readonly [string, string]) {
       { type: 'line', member: 'a', from: { wy: -q }, to: { wy: -q } },
       { type: 'line', member: 'b', from: { wy: -q }, to: { wy: -q } },
     ],
-  }); // prettier-ignore
+  }); // oxfmt-ignore
   return runReader(solved(model).solution, 0, runThrough(model.members) as RunLink[])!;
 }
 
@@ -47,7 +47,7 @@ test.each([[['3', '4']], [['4', '3']]] as const)(
     const model = sketch({
     nodes: [['1', 0, 0], ['2', 0, 3], ['3', 5, 3], ['4', 5, 0]], members: [['c', '1', '2'], ['r', '2', '3'], ['d', ...column]], supports: [pin('1'), pin('4')],
     loads: [{ type: 'node', node: '2', fx: 8e3 }, { type: 'line', member: 'r', from: { wy: -q }, to: { wy: -q } }],
-  }); // prettier-ignore
+  }); // oxfmt-ignore
     const run = runReader(solved(model).solution, 0, runThrough(model.members) as RunLink[])!;
     const [c, r, d] = run.stretches as [(typeof run.stretches)[0], (typeof run.stretches)[0], (typeof run.stretches)[0]];
     const at = (stretch: typeof c, quantity: Quantity, x: number): number => stretch.at(quantity, x)!.max;
@@ -67,7 +67,7 @@ test('in space every quantity goes on, whichever way the second member was drawn
       nodes: [['1', 0, 0, 0], ['2', L, 1, 0], ['3', 2 * L, 1, 1]], members: [['a', '1', '2'], ['b', ...second]], supports: [clamp3('1')],
       loads: [{ type: 'node', node: '3', fx: 2e3, fy: -3e3, fz: 1e3, mx: 400, my: 500, mz: 600 }],
       section: { Wz: 1e-4, Wy: 5e-5 },
-    }); // prettier-ignore
+    }); // oxfmt-ignore
     return runReader(solved(model).solution, 0, runThrough(model.members) as RunLink[])!;
   };
   const [along, against] = [read(['2', '3']), read(['3', '2'])];
@@ -87,7 +87,7 @@ test('in space only members whose axes go on are one line', () => {
     sketch({
       nodes: [['1', 0, 0, 0], ['2', L, 0, 0], ['3', 2 * L, 0, 0], ['4', L, 3, 0]], members: [['a', '1', '2'], ['b', ...second]], supports: [clamp3('1')],
       loads: [{ type: 'node', node: '2', fy: -1e3 }],
-    }); // prettier-ignore
+    }); // oxfmt-ignore
   const read = (second: readonly [string, string]) => {
     const own = model(second);
     return runReader(solved(own).solution, 0, runThrough(own.members) as RunLink[]);

@@ -15,7 +15,7 @@ export function sectionForces(
   m: number,
   { member, space, x }: { readonly member: Member; readonly space: Model['space']; readonly x: number },
 ): SectionForces {
-  // prettier-ignore
+  // oxfmt-ignore
   const { N, Vy, Vz, T, My, Mz } = valuesIn(diagramOf(solution, outcome, m), x);
   const [c, s] = space === 'plane' ? cosineAndSine(member.roll ?? 0) : [1, 0];
   const along = (y: number, z: number): readonly [number, number] => [c * y + s * z, c * z - s * y];

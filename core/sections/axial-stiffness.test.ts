@@ -3,8 +3,8 @@ import { clamp, pin, sketch, solved } from '../test/build';
 import { axialStiffness } from './axial-stiffness';
 
 test('a tie that is too short by P·L/(E·A) is pulled by P between held ends', () => {
-  const nodes = [['1', 0, 0], ['2', 3, 4], ['3', 3, 8]] as const; // prettier-ignore
-  const model = sketch({ nodes, members: [['tie', '1', '2'], ['post', '2', '3']], supports: [clamp('1'), clamp('2'), pin('3')] }); // prettier-ignore
+  const nodes = [['1', 0, 0], ['2', 3, 4], ['3', 3, 8]] as const; // oxfmt-ignore
+  const model = sketch({ nodes, members: [['tie', '1', '2'], ['post', '2', '3']], supports: [clamp('1'), clamp('2'), pin('3')] }); // oxfmt-ignore
   const [force, stiffness] = [50e3, axialStiffness(model, 'tie')!];
   const loads = [{ id: '1', case: 'Q', type: 'strain', member: 'tie', elongation: -force / stiffness }] as const;
   const reading = solved({ ...model, loads });
@@ -13,7 +13,7 @@ test('a tie that is too short by P·L/(E·A) is pulled by P between held ends', 
 });
 
 test('what the force would be is not known of an area that is as good as infinite, or of no member', () => {
-  const model = sketch({ nodes: [['1', 0, 0], ['2', 3, 4]], members: [['a', '1', '2']], supports: [clamp('1')] }); // prettier-ignore
+  const model = sketch({ nodes: [['1', 0, 0], ['2', 3, 4]], members: [['a', '1', '2']], supports: [clamp('1')] }); // oxfmt-ignore
   const sections = [{ id: 's', relative: { I: 2 } }];
   expect([axialStiffness({ ...model, sections }, 'a'), axialStiffness(model, 'b')]).toEqual([undefined, undefined]);
 });

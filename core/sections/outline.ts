@@ -67,7 +67,7 @@ export function farthest(shape: Shape): Farthest | undefined {
   if (isRound(shape)) return { points: [[0, 0]], radius: d / 2 };
   if (shape.type === 'rhs') {
     const [z, y] = [b / 2 - ro, h / 2 - ro];
-    return { points: [[z, y], [-z, y], [-z, -y], [z, -y]], radius: ro }; // prettier-ignore
+    return { points: [[z, y], [-z, y], [-z, -y], [z, -y]], radius: ro }; // oxfmt-ignore
   }
   if (shape.type === 'built') return { points: hullOf(linesOf(shape).flatMap(edgesOf).flatMap(around)), radius: 0 };
   return { points: hullOf(pairsOf(outer)), radius: 0 };

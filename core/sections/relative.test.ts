@@ -16,7 +16,7 @@ const portal = (k: number, extra: Partial<Model> = {}): Model =>
     supports: ['1', '4'].map((node) => ({ node, ux: 'fixed', uy: 'fixed', rz: 'fixed' }) as const),
     loads: [{ type: 'node', node: '2', fx: 1000 }],
     extra: { sections: [{ id: 's', relative: { I: 1 } }, { id: 'b', relative: { I: k } }], ...extra },
-  }); // prettier-ignore
+  }); // oxfmt-ignore
 
 const appliedY = (model: Model): number => solve(model).solution!.cases[0]!.equilibrium.applied[1]!;
 
@@ -31,7 +31,7 @@ test.each([0.75, 1, 2])('moments of a portal depend on the ratio %d alone, as th
 });
 
 test('an area as good as infinite weighs nothing; one that is given counts', () => {
-  const heavy = portal(2, { cases: [{ id: 'Q', category: 'permanent', selfWeight: 1 }], loads: [], materials: [{ id: 'm', E: 2e11, density: 7850 }] }); // prettier-ignore
+  const heavy = portal(2, { cases: [{ id: 'Q', category: 'permanent', selfWeight: 1 }], loads: [], materials: [{ id: 'm', E: 2e11, density: 7850 }] }); // oxfmt-ignore
   expect(appliedY(heavy)).toBe(0);
   expect(billOf(heavy)[0]).toMatchObject({ mass: undefined, length: 8 });
   const given = { ...heavy, sections: heavy.sections.map((section) => ({ ...section, A: 0.01 })) };
@@ -40,7 +40,7 @@ test('an area as good as infinite weighs nothing; one that is given counts', () 
 });
 
 test.each([['2 I', 2], ['1.5I', 1.5], ['3/4 I', 0.75], ['2·I', 2], ['.5 i', 0.5], ['I', undefined], ['ipe 2', undefined], ['2', undefined], ['0 I', undefined], ['1/0 I', undefined]])(
-  '“%s” means %p times the reference', (text, times) => expect(readRelative(text)).toBe(times)); // prettier-ignore
+  '“%s” means %p times the reference', (text, times) => expect(readRelative(text)).toBe(times)); // oxfmt-ignore
 
 test('members are given a multiple, which is made once; all multiples keep one reference', () => {
   const given = (model: Model, id: string, I: number): Model => {
@@ -53,14 +53,14 @@ test('members are given a multiple, which is made once; all multiples keep one r
   expect(first.sections.map(({ id }) => id)).toEqual(['s', 'b', '3I']);
   expect(first.members.map(({ section }) => section)).toEqual(['3I', 'b', '3I']);
   const other = applyIntent(first, { type: 'batch', intents: withReference(first, 2e-5), label: '' });
-  expect(other.ok && other.model.sections.map((section) => sectionProperties(section).Iz)).toEqual([2e-5, 4e-5, expect.closeTo(6e-5, 12)]); // prettier-ignore
+  expect(other.ok && other.model.sections.map((section) => sectionProperties(section).Iz)).toEqual([2e-5, 4e-5, expect.closeTo(6e-5, 12)]); // oxfmt-ignore
 });
 
 test('two references, and a shape beside a multiple, are faults', () => {
   const { notices } = checkModel({
     ...portal(1),
     sections: [{ id: 's', relative: { I: 1 } }, { id: 'b', relative: { I: 2, reference: 3e-5 }, shape: { type: 'round', d: 0.1 } }],
-  }); // prettier-ignore
+  }); // oxfmt-ignore
   expect(notices.map(({ code, path }) => [code, path])).toEqual([
     ['two-stiffnesses', 'sections[1].shape'],
     ['two-references', 'sections[1].relative.reference'],

@@ -34,7 +34,7 @@ export function giveRelative(
   const reference = model.sections.find(({ relative }) => relative)?.relative?.reference;
   const there = model.sections.find((section) => section.relative?.I === I && isInextensible(section));
   const relative = { I, ...(reference !== undefined && { reference }) };
-  const id = there?.id ?? freeName(relativeWords(relative), model.sections.map((section) => section.id)); // prettier-ignore
+  const id = there?.id ?? freeName(relativeWords(relative), model.sections.map((section) => section.id)); // oxfmt-ignore
   const chosen = new Set(members);
   const changed = model.members.filter((member) => chosen.has(member.id) && member.section !== id);
   return {

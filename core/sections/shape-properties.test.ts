@@ -113,7 +113,7 @@ describe('against counting squares', () => {
 
 test('a square with corners as round as they can be is a disc, and one cut out of it leaves the rest', () => {
   const r = 0.03;
-  const square = (R: number, round: number): Corner[] => [[-R, -R], [R, -R], [R, R], [-R, R]].map(([z, y]) => ({ z: z!, y: y!, r: round })); // prettier-ignore
+  const square = (R: number, round: number): Corner[] => [[-R, -R], [R, -R], [R, R], [-R, R]].map(([z, y]) => ({ z: z!, y: y!, r: round })); // oxfmt-ignore
   const disc = enclosed([edgesOf(square(r, r * (1 - 1e-15)))]);
   close(disc.A, Math.PI * r * r, 1e-13);
   close(disc.Iz, (Math.PI * r ** 4) / 4, 1e-13);

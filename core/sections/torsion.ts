@@ -25,7 +25,7 @@ export function torsionConstant(type: ShapeType, s: Dimensions): number | undefi
         strip(s.h - s.tf - s.tfTop, s.tw) +
         s.b * below.strip - toes(2, below.toe) + doubleJunction(s.tw, s.tf, s.r) +
         s.bTop * above.strip - toes(2, above.toe) + doubleJunction(s.tw, s.tfTop, s.r)
-      ); // prettier-ignore
+      ); // oxfmt-ignore
     }
     case 'tee':
       return strip(s.h - s.tf, s.tw) - toes(1, s.tw) + strip(s.b, s.tf) - toes(2, s.tf) + doubleJunction(s.tw, s.tf, s.r);

@@ -35,7 +35,7 @@ const inSpace = (drawn: Sketch): Sketch => ({
 const onSoftSpring = (how: 'leaning' | 'flat', spring: number, fy: number): Sketch => ({
   nodes: [['1', 0, 0], how === 'leaning' ? ['2', 3, 4] : ['2', 5, 0]], members: [['a', '1', '2', { behaviour: 'truss' }]], section: { A: 10, Iz: 1e-4 },
   supports: [pin('1'), { node: '2', uy: spring, angle: how === 'leaning' ? 20 : 0 }], loads: [{ type: 'node', node: '2', fx: 1, fy }],
-}); // prettier-ignore
+}); // oxfmt-ignore
 
 describe('conditioning', () => {
   /** A loaded beam, and beside it an unloaded one that only a soft spring holds up at one end. */
@@ -45,7 +45,7 @@ describe('conditioning', () => {
     supports: [pin('1'), roller('2'), pin('3'), { node: '4', uy: spring }],
     loads: [{ type: 'line', member: 'a', from: { wy: -1 }, to: { wy: -1 } }],
     extra: { sections: [{ id: 's', A: 1e-2, Iz: 1e-4 }, { id: 't', A: 1, Iz: 1 }] },
-  }); // prettier-ignore
+  }); // oxfmt-ignore
 
   test('an ordinary structure loses a few digits, and says nothing', () => {
     const { solution, notices } = results(propped(1e9));
@@ -103,7 +103,7 @@ describe('conditioning', () => {
         nodes: [['1', 0, 0], ['2', 4, 0], ['3', 8, 0]], members: [['a', '1', '2'], ['b', '2', '3']],
         supports: [{ node: '1', ux: 'fixed', uy: 1e-6 }, roller('2')],
         loads: [{ type: 'node', node: '3', fy: -1 }], section: { A: 1e9, Iz: 1e9 },
-      }, // prettier-ignore
+      }, // oxfmt-ignore
       /Nearby, .* of member [ab] is 10\^2\d times the support spring at node 1\./,
     ],
     [
@@ -112,7 +112,7 @@ describe('conditioning', () => {
       {
         nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2']], supports: [{ node: '1', ux: 'fixed', uy: 5e-324 }, roller('2')],
         loads: [{ type: 'node', node: '1', fy: -1 }],
-      }, // prettier-ignore
+      }, // oxfmt-ignore
       /Nearby, EA\/L of member a is 10\^332 times the support spring at node 1\./,
     ],
     [
@@ -122,7 +122,7 @@ describe('conditioning', () => {
         nodes: [['1', 0, 0], ['2', 4, 0], ['3', 8, 0]],
         members: [['a', '1', '2', { releases: { start: { mz: 1e-6 } } }], ['b', '2', '3']],
         supports: [clamp('1')], loads: [{ type: 'node', node: '3', fy: -1 }], section: { A: 1e9, Iz: 1e9 },
-      }, // prettier-ignore
+      }, // oxfmt-ignore
       /times an end spring of member a\./,
     ],
   ])('%s is refused, and says why', (_, code, drawn, words) => {
@@ -157,7 +157,7 @@ describe('conditioning', () => {
       nodes: [['1', 0, 0], ['2', 4, 2e-6], ['3', 8, 0]],
       members: [['a', '1', '2', { behaviour: 'truss' }], ['b', '2', '3', { behaviour: 'truss' }]],
       supports: [pin('1'), pin('3')], loads: [{ type: 'node', node: '2', fy: -1 }],
-    }); // prettier-ignore
+    }); // oxfmt-ignore
     expect([status, mechanisms.find(({ harmless }) => !harmless)!.cause]).toEqual([
       'unstable',
       'no member or support resists in this direction',

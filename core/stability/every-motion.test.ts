@@ -187,7 +187,7 @@ const hard: readonly (readonly [string, Sketch, RegExp])[] = [
     },
     /The part with nodes 1, 2, 3 can turn about the axis along X/,
   ],
-]; // prettier-ignore
+]; // oxfmt-ignore
 
 describe('every motion is found', () => {
   test.each(hard)('%s', (_, sketched, words) => {
@@ -221,7 +221,7 @@ describe('every motion is found', () => {
       const sense = Math.sign(ends.find((x) => Math.abs(x) > 0.5) ?? 1);
       displacement.forEach((x, k) => expect(sense * ends[k]!).toBeCloseTo(x, 9));
     }
-  }); // prettier-ignore
+  }); // oxfmt-ignore
 
   test('supports whose reactions pass through one point but for a hair hold, and hide no other motion', () => {
     const { mechanisms } = solve(
@@ -230,7 +230,7 @@ describe('every motion is found', () => {
         members: [['a', '1', '2'], ['b', '2', '3'], ['c', '3', '1'], ['d', '4', '5'], ['e', '3', '6'], ['f', '6', '7']],
         supports: [{ node: '1', ux: 'fixed', angle: 45 }, { node: '2', ux: 'fixed', angle: 135 }, { node: '3', ux: 'fixed' }],
       }),
-    ); // prettier-ignore
+    ); // oxfmt-ignore
     expect(mechanisms.map(({ members }) => members)).toEqual([['d'], ['d'], ['d']]);
   });
 
@@ -257,7 +257,7 @@ describe('every motion is found', () => {
       const model = looseModel(seed);
       expect(classified(resized(model, times)).sort()).toEqual(classified(model).sort());
     },
-  ); // prettier-ignore
+  ); // oxfmt-ignore
 
   test('a spin beside a motion that is softly held is told as a spin', () => {
     const { mechanisms } = solve(resized(looseModel(500311), 3));

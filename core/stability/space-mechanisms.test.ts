@@ -51,7 +51,7 @@ describe('mechanisms in space', () => {
         supports: ['p', 'q', 's'].map(ball),
         loads: [{ type: 'node', node: 't', fy: -1 }],
       }),
-    ); // prettier-ignore
+    ); // oxfmt-ignore
     expect(mechanisms).toHaveLength(12);
     expect(notices.filter(({ code }) => code === 'mechanism').map(({ message }) => message)).toEqual([
       '4 nodes can spin, since every member that meets there is hinged: p, q, s, t. No load drives them, so they are held still.',
@@ -79,7 +79,7 @@ describe('mechanisms in space', () => {
       [[`${name}1`, x, 0], [`${name}2`, x + 2, 0], [`${name}3`, x + 2, 2], [`${name}4`, x, 2]],
       [[`${name}a`, `${name}1`, `${name}4`, truss], [`${name}b`, `${name}4`, `${name}3`, truss], [`${name}c`, `${name}3`, `${name}2`, truss]],
       [pin(`${name}1`), pin(`${name}2`)],
-    ]; // prettier-ignore
+    ]; // oxfmt-ignore
     const [p, r] = [panel('p', 0), panel('r', 10)];
     const { mechanisms } = classified(
       sketch({ nodes: [...p[0], ...r[0]], members: [...p[1], ...r[1]], supports: [...p[2], ...r[2]] }),
@@ -171,7 +171,7 @@ describe('remedies', () => {
     ],
     ['a twisted beam between ball joints', models[1]![1], /Hold node 1 against turning about X/],
     ['a table on hinged legs', table, /Brace the panel|Hold node/],
-  ]; // prettier-ignore
+  ]; // oxfmt-ignore
 
   test.each(unstable)('%s', (_, sketched, words) => {
     const model = checkModel(sketch(sketched)).model!;

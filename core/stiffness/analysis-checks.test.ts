@@ -168,7 +168,7 @@ describe('what is said of a model that can be solved', () => {
   test('shear deformation without a shear modulus; trusses do not shear', () => {
     const sheared = { analysis: { shearDeformation: true }, ...bare(plane, 'materials', 'G') };
     expect(codes(sheared)).toEqual(['no-shear-modulus']);
-    const truss = sketch({ nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2', { behaviour: 'truss' }]], supports: [pin('1'), roller('2')] }); // prettier-ignore
+    const truss = sketch({ nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2', { behaviour: 'truss' }]], supports: [pin('1'), roller('2')] }); // oxfmt-ignore
     expect(codes(sheared, truss)).toEqual(['no-shear-modulus']);
   });
 });

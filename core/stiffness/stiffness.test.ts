@@ -31,7 +31,7 @@ describe('the stiffness of a member', () => {
       [4e5, Infinity],
       [4e5, 1e7],
     ] as const) {
-      // prettier-ignore
+      // oxfmt-ignore
       const k = stiffness(EIyz, GA);
       for (let i = 0; i < N; i++) for (let j = 0; j < N; j++) expect(Math.abs(k[i * N + j]! - k[j * N + i]!)).toBeLessThan(1e-9);
       for (const [t, r] of [
@@ -42,7 +42,7 @@ describe('the stiffness of a member', () => {
         [0, 4],
         [0, 5],
       ] as const) {
-        // prettier-ignore
+        // oxfmt-ignore
         const move = new Float64Array(N);
         if (r === 0) move[t] = move[t + 6] = 1;
         else move[r] = move[r + 6] = 1;
@@ -257,7 +257,7 @@ describe('movements of the ends as the member bends', () => {
         section,
         extra,
       }),
-    ); // prettier-ignore
+    ); // oxfmt-ignore
     const cut = solved(
       sketch({
         nodes: [['1', 0, 0, 0], ['m', 4 * at, 0, 0], ['2', 4, 0, 0]],
@@ -267,7 +267,7 @@ describe('movements of the ends as the member bends', () => {
         section,
         extra,
       }),
-    ); // prettier-ignore
+    ); // oxfmt-ignore
     whole.reactions('1').forEach((value, k) => expect(value).toBeCloseTo(cut.reactions('1')[k]!, 5));
     (['u', 'v', 'w'] as const).forEach((quantity, k) =>
       expect(whole.at('a', quantity, 4 * at)).toBeCloseTo(cut.displacements('m')[k]!, 12),

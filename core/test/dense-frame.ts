@@ -91,7 +91,7 @@ export function denseFrame(model: Model): {
         if (release === 'fixed' || isIdle(f)) return tied;
         const own = unknown();
         const spring = release === 'free' ? 0 : release;
-        isZero([[forces[f]!, 1], [own, spring], [tied, -spring]]); // prettier-ignore
+        isZero([[forces[f]!, 1], [own, spring], [tied, -spring]]); // oxfmt-ignore
         return own;
       });
     const start = joint('start', 0, starting);
@@ -107,7 +107,7 @@ export function denseFrame(model: Model): {
       SIX.map((f) => at(6 + f)),
     );
     // Without torsional stiffness, or out of the plane, nothing ties the displacements of the two ends.
-    for (const f of SIX) if (!idle(f)) isZero([[ending[f]!, 1], [at(f), -1]]); // prettier-ignore
+    for (const f of SIX) if (!idle(f)) isZero([[ending[f]!, 1], [at(f), -1]]); // oxfmt-ignore
     return { strut, starting, start };
   });
 
@@ -124,9 +124,9 @@ export function denseFrame(model: Model): {
         );
         if (restraint !== 'fixed') {
           const spring = restraint === 'free' ? 0 : restraint;
-          return total([[constant(ground), spring], [along, -spring]]); // prettier-ignore
+          return total([[constant(ground), spring], [along, -spring]]); // oxfmt-ignore
         }
-        isZero([[along, 1], [constant(ground), -1]]); // prettier-ignore
+        isZero([[along, 1], [constant(ground), -1]]); // oxfmt-ignore
         return unknown();
       });
       const global = SIX.map((f) => total([0, 1, 2].map((i) => [own[(f < 3 ? 0 : 3) + i]!, axes[i]![f % 3]!])));
@@ -162,5 +162,5 @@ function axesOf(support: Support | undefined): Axes {
     return [along, across, cross(along, across)];
   }
   const [c, s] = [Math.cos((angle * Math.PI) / 180), Math.sin((angle * Math.PI) / 180)];
-  return [[c, s, 0], [-s, c, 0], [0, 0, 1]]; // prettier-ignore
+  return [[c, s, 0], [-s, c, 0], [0, 0, 1]]; // oxfmt-ignore
 }

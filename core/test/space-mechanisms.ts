@@ -22,7 +22,7 @@ export const beam: Sketch = {
 /** Four posts on ball joints and a frame of beams on top that is stiff in its plane. */
 export const table: Sketch = {
   nodes: [0, 1, 2, 3].flatMap((i): [string, number, number, number][] => {
-    const [x, z] = [[0, 0], [4, 0], [4, 3], [0, 3]][i]! as [number, number]; // prettier-ignore
+    const [x, z] = [[0, 0], [4, 0], [4, 3], [0, 3]][i]! as [number, number]; // oxfmt-ignore
     return [
       [`f${i}`, x, 0, z],
       [`t${i}`, x, 3, z],

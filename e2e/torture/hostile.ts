@@ -4,7 +4,7 @@ import type { Tortured } from './server';
 const values: readonly unknown[] = [
   null, true, 0, -1, 1e308, 2147483648, 9e99, '', 'x', '\0', 'constructor', '__proto__', '../../etc', '<script>', [], [null], [[]], {},
   { constructor: 1 }, { toString: 'x' }, { type: 'put' }, { kind: 'turn' }, 'a'.repeat(70), '😀'.repeat(40), [1e10, 0, 0],
-]; // prettier-ignore
+]; // oxfmt-ignore
 const intents: readonly object[] = [
   { type: 'put', list: 'nodes', entry: { id: '1', x: 0, y: 0 } },
   { type: 'draw', nodes: [{ id: '1', x: 0, y: 0 }], members: [{ id: 'a', start: '1', end: '2', section: 's', material: 'm' }] },

@@ -76,7 +76,8 @@ export async function* backupOf(db: Database): AsyncGenerator<BackupEntry> {
 }
 
 export type Restored =
-  { readonly outcome: 'restored' | 'there already' } | { readonly outcome: 'refused'; readonly faults: readonly Notice[] };
+  | { readonly outcome: 'restored' | 'there already' }
+  | { readonly outcome: 'refused'; readonly faults: readonly Notice[] };
 
 const refused = (message: string): Restored => ({
   outcome: 'refused',

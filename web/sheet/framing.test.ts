@@ -7,7 +7,7 @@ import type { EditorState } from '../session/editor-state';
 import { fitted, framed } from './framing';
 
 const camera: Camera = { x: 0, y: 0, scale: 1, width: 1016, height: 680 };
-const model = { ...emptyModel('Shed'), nodes: [[0, 0], [12, 0], [6, 5]].map(([x, y], i) => ({ id: String(i), x: x!, y: y! })) }; // prettier-ignore
+const model = { ...emptyModel('Shed'), nodes: [[0, 0], [12, 0], [6, 5]].map(([x, y], i) => ({ id: String(i), x: x!, y: y! })) }; // oxfmt-ignore
 const state = { drawn: { model }, selection: [] } as unknown as EditorState;
 
 test.each([

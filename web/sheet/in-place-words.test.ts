@@ -8,7 +8,7 @@ const beam = sketch({
   nodes: inRow(0, 2, 4, 6),
   members: [['a', '1', '2'], ['b', '2', '3'], ['c', '3', '4']],
   supports: [clamp('1'), roller('4')],
-}); // prettier-ignore
+}); // oxfmt-ignore
 const model: Model = { ...beam, sections: [...beam.sections, { ...beam.sections[0]!, id: 'Tube' }] };
 
 /** The model after a text was typed over, or why the text means nothing. */

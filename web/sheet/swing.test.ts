@@ -48,7 +48,7 @@ test('what is held still is shown when it is asked for: nodes that could spin, b
     members: [hinged('a', '1', '2'), hinged('b', '2', '3'), hinged('c', '1', '3')],
     supports: [{ node: '1', ux: 'fixed', uy: 'fixed' }, { node: '2', uy: 'fixed' }],
     cases: [{ id: 'G', category: 'permanent' }], loads: [{ case: 'G', type: 'node', node: '3', fy: -1e3 }],
-  }).model!; // prettier-ignore
+  }).model!; // oxfmt-ignore
   const drawn = { model: truss, results: solve(truss) };
   const shown = (shownMotion: 'held' | undefined) =>
     new Swing(() => 0).marks(stateOf({ drawn, shownMotion }), plainView, 'moving');

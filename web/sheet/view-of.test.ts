@@ -18,7 +18,7 @@ const posts = (count: number): Model =>
 
 function stateOf(model: Model, part: Partial<EditorState> = {}): EditorState {
   const drawn = { model, results: solve(model) as Results };
-  return { model, drawn, switches: {}, selection: [], stage: 'results', quantity: 'Mz', diagramFactor: 1, acting: 'Q', ...part } as unknown as EditorState; // prettier-ignore
+  return { model, drawn, switches: {}, selection: [], stage: 'results', quantity: 'Mz', diagramFactor: 1, acting: 'Q', ...part } as unknown as EditorState; // oxfmt-ignore
 }
 const texts = (state: EditorState, scale: number, look: 'turning' | 'still' = 'still'): number =>
   itemsIn(state, viewOf(state, plainView, undefined, scale, look), look).filter((item) => 'text' in item).length;

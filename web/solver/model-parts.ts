@@ -5,7 +5,9 @@ type Part = { readonly whole: unknown } | { readonly length: number; readonly en
 
 /** A model, or its text (JSON), or what of it differs from the one that was sent before. */
 export type ModelParts =
-  { readonly whole: Model } | { readonly text: string } | { readonly changed: Readonly<Record<string, Part>> };
+  | { readonly whole: Model }
+  | { readonly text: string }
+  | { readonly changed: Readonly<Record<string, Part>> };
 
 /**
  * Only the parts that an edit has touched, and of lists only the entries: edits keep the others as they are, so a comparison of

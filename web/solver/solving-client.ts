@@ -7,7 +7,8 @@ import { partsOf } from './model-parts';
 import type { ReadingAsked, ReadingFound, SolveProgress, Solved, Solver } from './solver.worker';
 
 export type SolveOutcome =
-  { readonly model: Model; readonly solved: Solved } | { readonly model: Model; readonly failure: string };
+  | { readonly model: Model; readonly solved: Solved }
+  | { readonly model: Model; readonly failure: string };
 
 /** Started as soon as the page has its script, so that it is warm when there is a model to solve. */
 const hireWorker = (): Worker => new Worker(new URL('./solver.worker.ts', import.meta.url), { type: 'module' });

@@ -11,13 +11,13 @@ export function copyCase(
 ): { readonly id: string; readonly intents: readonly Intent[] } | undefined {
   const source = model.cases.find(({ id }) => id === from);
   if (!source) return undefined;
-  const id = freeName(from, [...model.cases, ...model.combinations].map((one) => one.id)); // prettier-ignore
+  const id = freeName(from, [...model.cases, ...model.combinations].map((one) => one.id)); // oxfmt-ignore
   const copy = { ...source, id, ...(source.selfWeight && { selfWeight: source.selfWeight * factor }) };
   return {
     id,
     intents: [
       { type: 'put', list: 'cases', entry: copy },
-      ...copyLoads(model.loads.filter((load) => load.case === from), id, factor), // prettier-ignore
+      ...copyLoads(model.loads.filter((load) => load.case === from), id, factor), // oxfmt-ignore
     ],
   };
 }

@@ -38,12 +38,12 @@ const labels: { readonly [T in Intent['type']]: (intent: Of<T>) => string } = {
   stretch: () => 'Change a dimension',
   transform: ({ motion, nodes }) => `${MOTIONS[motion.kind]} ${listed('node', nodes)}`,
   repeat: ({ times, members }) => `${times === 1 ? 'Copy' : `Repeat ${times} times`}: ${listed('member', members)}`,
-  split: ({ cuts }) => `Split ${listed('member', cuts.map(({ member }) => member))}`, // prettier-ignore
+  split: ({ cuts }) => `Split ${listed('member', cuts.map(({ member }) => member))}`, // oxfmt-ignore
   join: ({ members }) => `Join ${listed('member', members)}`,
   turnRound: ({ members }) => `Mirror ${listed('member', members)}`,
   joints: ({ members }) => `Make joints on ${listed('member', members)}`,
   removeDoubled: () => 'Remove doubled members',
-  merge: ({ pairs }) => `Merge ${listed('node', pairs.map(([, drop]) => drop))}`, // prettier-ignore
+  merge: ({ pairs }) => `Merge ${listed('node', pairs.map(([, drop]) => drop))}`, // oxfmt-ignore
   insert: ({ name }) => `Place ${name ?? 'a part'}`,
   rename: ({ list, names }) => `Rename ${listed(words[list], Object.keys(names))}`,
   underlay: ({ change }) => (change === null ? 'Remove the underlay' : change.image ? 'Put an underlay' : 'Change the underlay'),

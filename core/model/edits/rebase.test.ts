@@ -11,7 +11,7 @@ const base = sketch({
   members: [['a', '1', '2'], ['b', '2', '3']],
   supports: [clamp('1')],
   loads: loadsOf([1, 2, 3].map((n) => ({ type: 'node', node: '3', fy: -n }))),
-}); // prettier-ignore
+}); // oxfmt-ignore
 
 const edited = (model: Model, intent: Intent): Model => {
   const applied = applyIntent(model, intent);

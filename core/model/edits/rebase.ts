@@ -12,7 +12,8 @@ export interface Clash {
 }
 
 export type Rebased =
-  { readonly ok: true; readonly patches: readonly Patch[] } | { readonly ok: false; readonly clashes: readonly Clash[] };
+  | { readonly ok: true; readonly patches: readonly Patch[] }
+  | { readonly ok: false; readonly clashes: readonly Clash[] };
 
 type Entry = Record<string, unknown>;
 type Lists = Record<KeyedList, readonly Entry[] | undefined>;

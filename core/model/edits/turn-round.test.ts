@@ -18,7 +18,7 @@ const model: Model = sketch({
     { type: 'thermal', member: 'a', uniform: 12, gradientY: 40, gradientZ: -25 },
     { type: 'strain', member: 'a', elongation: 2e-4 },
   ],
-}); // prettier-ignore
+}); // oxfmt-ignore
 
 const round = (of: Model): Model => {
   const applied = applyIntent(of, { type: 'turnRound', members: ['a'] });

@@ -25,7 +25,7 @@ test('two parts of a load are together the same load, wherever it is divided', (
           from: { at, wy: a },
           to: { at: end, wy: b, wx: c },
         };
-        const beam = sketch({ nodes: [['1', 0, 0], ['2', 3, 4]], members: [['a', '1', '2']], supports: [clamp('1'), clamp('2')] }); // prettier-ignore
+        const beam = sketch({ nodes: [['1', 0, 0], ['2', 3, 4]], members: [['a', '1', '2']], supports: [clamp('1'), clamp('2')] }); // oxfmt-ignore
         const [first, second] = dividedLoad(load, tenth / 10, 5)!;
         expect(first.to.at).toBe(second.from.at);
         const one = solved({ ...beam, loads: [load] });

@@ -23,7 +23,7 @@ test('an ordinate is drawn out to a round size; what is even stays so', () => {
 
 test('a force is turned about its point and keeps its size', () => {
   expect(turnedForce(point, -90)).toEqual({ id: '2', case: 'Q', type: 'point', member: 'a', at: 0.25, fy: -5e3 });
-  expect(turnedForce(point, 30)).toMatchObject({ fx: expect.closeTo(5e3 * Math.cos(Math.PI / 6), 9), fy: expect.closeTo(2500, 9) }); // prettier-ignore
+  expect(turnedForce(point, 30)).toMatchObject({ fx: expect.closeTo(5e3 * Math.cos(Math.PI / 6), 9), fy: expect.closeTo(2500, 9) }); // oxfmt-ignore
 });
 
 test('on its member a load is mirrored in place', () => {

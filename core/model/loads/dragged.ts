@@ -48,6 +48,6 @@ export function turnedForce<L extends NodeLoad | PointLoad>(load: L, degrees: nu
   const turn = ((degrees % 360) + 360) % 360;
   const [cos, sin] = [0, 90, 180, 270].includes(turn)
     ? [[1, 0], [0, 1], [-1, 0], [0, -1]][turn / 90]!
-    : [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)]; // prettier-ignore
+    : [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)]; // oxfmt-ignore
   return { ...rest, ...(cos !== 0 && { fx: size * cos! }), ...(sin !== 0 && { fy: size * sin! }) } as unknown as L;
 }

@@ -15,7 +15,7 @@ const held = (end: readonly [number, number, number], load: object, roll = 0): M
     members: [['a', '1', '2', { roll }]],
     supports: [clamp3('1'), clamp3('2')],
     loads: [load as never],
-  }); // prettier-ignore
+  }); // oxfmt-ignore
 
 /** What the supports carry is minus what is said to act. */
 function agrees(model: Model): void {

@@ -25,7 +25,7 @@ const model = (direction = 'right', more: Partial<Model> = {}): Model =>
       ],
       ...more,
     },
-  }); // prettier-ignore
+  }); // oxfmt-ignore
 
 const applied = (one: Model): readonly number[][] =>
   solve(one).solution!.cases.map(({ equilibrium }) => [...equilibrium.applied]);
@@ -40,12 +40,12 @@ test.each([['right', 0, 1], ['left', 0, -1], ['forward', 2, 1], ['back', 2, -1]]
     const upright = { ...plumb, loads: plumb.loads.map((load) => (load.type === 'node' ? { ...load, fx: 0 } : load)) };
     const [down, aside] = applied(upright) as [number[], number[]];
     expect(aside[4]! * sense).toBeCloseTo((axis === 0 ? down[3]! : down[5]!) / 200, 6);
-  }); // prettier-ignore
+  }); // oxfmt-ignore
 
 test('it follows the case: in one session the same as alone', () => {
   const session = new AnalysisSession();
   session.update(model());
-  const intent = { type: 'put', list: 'loads', entry: { id: '1', case: 'G', type: 'node', node: '3', fy: -9000 }, key: '1' } as const; // prettier-ignore
+  const intent = { type: 'put', list: 'loads', entry: { id: '1', case: 'G', type: 'node', node: '3', fy: -9000 }, key: '1' } as const; // oxfmt-ignore
   const edited = applyIntent(model(), intent);
   if (!edited.ok) throw new Error('refused');
   const { solution } = session.update(edited.model);

@@ -20,7 +20,7 @@ describe.each(loads.map((load) => [(load as Load).type, load] as const))('a %s l
     members: [['a', '1', '2'], ['b', '2', '3']],
     supports: [clamp3('1'), clamp3('3')],
     loads: [load as never],
-  }); // prettier-ignore
+  }); // oxfmt-ignore
   const [once] = model.loads as [Load];
 
   test.each([2, -0.5])('%d times as large moves everything so many times as far', (factor) => {

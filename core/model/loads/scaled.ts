@@ -3,7 +3,7 @@ import type { Intensity } from './primitive';
 
 /** What of a load says how large it is; places, axes and names do not. */
 const SIZES: ReadonlySet<string> = new Set(
-  ['fx', 'fy', 'fz', 'mx', 'my', 'mz', 'ux', 'uy', 'uz', 'rx', 'ry', 'rz', 'uniform', 'gradientY', 'gradientZ', 'elongation', 'pressure', 'share'], // prettier-ignore
+  ['fx', 'fy', 'fz', 'mx', 'my', 'mz', 'ux', 'uy', 'uz', 'rx', 'ry', 'rz', 'uniform', 'gradientY', 'gradientZ', 'elongation', 'pressure', 'share'], // oxfmt-ignore
 );
 const IN_ENDS: ReadonlySet<string> = new Set(['wx', 'wy', 'wz']);
 

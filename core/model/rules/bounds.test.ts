@@ -9,7 +9,7 @@ import type { Combination, Model } from '../model';
 import { SegmentIndex } from '../segment-index';
 import type { Point } from '../point';
 
-const beam = sketch({ nodes: inRow(0, 4, 8), members: [['a', '1', '2'], ['b', '2', '3']], supports: [clamp('1'), roller('3')] }); // prettier-ignore
+const beam = sketch({ nodes: inRow(0, 4, 8), members: [['a', '1', '2'], ['b', '2', '3']], supports: [clamp('1'), roller('3')] }); // oxfmt-ignore
 const codesOf = (model: object): string[] => checkModel(model).notices.map(({ code, path }) => `${code} ${path}`);
 const envelope = (id: string, ...of: string[]): Combination => ({ id, type: 'envelope', of });
 

@@ -16,7 +16,7 @@ const cantilever = (section: Partial<Section>) =>
       nodes: [['1', 0, 0, 0], ['2', L, 0, 0]], members: [['a', '1', '2']], supports: [clamp3('1')],
       loads: [{ type: 'node', node: '2', fx: H, fy: -P, fz: Q }], extra: { sections: [{ id: 's', ...section }] },
     }),
-  ).solution; // prettier-ignore
+  ).solution; // oxfmt-ignore
 const largest = (section: Partial<Section>, quantity: Quantity) => quantityExtremes(cantilever(section), 0, 0, quantity);
 
 describe('stress at the extreme fibres', () => {
@@ -43,7 +43,7 @@ describe('stress at the extreme fibres', () => {
         loads: [{ type: 'line', member: 'tie', from: { wy: -q }, to: { wy: -q } }, { type: 'node', node: '2', fx: force }],
         extra: { sections: [{ id: 's', shape: { type: 'round', d: 0.02 } }] },
       }),
-    ); // prettier-ignore
+    ); // oxfmt-ignore
     const axial = force / ((Math.PI * 0.02 ** 2) / 4);
     const bending = (32 * ((q * L ** 2) / 8)) / (Math.PI * 0.02 ** 3);
     const { max, min } = quantityExtremes(solution, 0, 0, 'sigma')!;
@@ -64,7 +64,7 @@ describe('stress at the extreme fibres', () => {
   test('of an angle lie at its corners, by its product of inertia', () => {
     // About its centroid by hand: legs 0.1 × 0.01 and 0.09 × 0.01.
     const t = 0.01;
-    const parts = [[0.1 * t, 0.05, t / 2, (t * 0.1 ** 3) / 12, (0.1 * t ** 3) / 12], [0.09 * t, t / 2, 0.055, (0.09 * t ** 3) / 12, (t * 0.09 ** 3) / 12]] as const; // prettier-ignore
+    const parts = [[0.1 * t, 0.05, t / 2, (t * 0.1 ** 3) / 12, (0.1 * t ** 3) / 12], [0.09 * t, t / 2, 0.055, (0.09 * t ** 3) / 12, (t * 0.09 ** 3) / 12]] as const; // oxfmt-ignore
     const A = parts[0][0] + parts[1][0];
     const [y, z] = [1, 2].map((k) => parts.reduce((sum, part) => sum + part[0] * part[k]!, 0) / A) as [number, number];
     const Iz = parts.reduce((sum, [a, py, , own]) => sum + own + a * (py - y) ** 2, 0);
@@ -74,7 +74,7 @@ describe('stress at the extreme fibres', () => {
     const [Mz, My] = [-P * L, Q * L];
     const D = Iz * Iy - Iyz ** 2;
     const [v, w] = [(Iy * Mz - Iyz * My) / D, (Iz * My - Iyz * Mz) / D];
-    const corners = [[0, 0], [0, 0.1], [t, 0.1], [0.1, 0], [0.1, t]] as const; // prettier-ignore
+    const corners = [[0, 0], [0, 0.1], [t, 0.1], [0.1, 0], [0.1, t]] as const; // oxfmt-ignore
     const stresses = corners.map(([cy, cz]) => H / A - (cy - y) * v - (cz - z) * w);
     const { max, min } = largest({ shape: { type: 'angle', h: 0.1, b: 0.1, t } }, 'sigma')!;
     expect(max.value / Math.max(...stresses)).toBeCloseTo(1, 9);
@@ -89,7 +89,7 @@ describe('stress at the extreme fibres', () => {
           nodes: [['1', 0, 0], ['2', 4, 0]], members: [['a', '1', '2', { roll }]], supports: [pin('1'), roller('2')],
           loads: [{ type: 'line', member: 'a', from: { wy: -5e3 }, to: { wy: -5e3 } }], extra: { sections: [{ id: 's', shape }] },
         }),
-      ).solution; // prettier-ignore
+      ).solution; // oxfmt-ignore
     const [upright, upsideDown, lying] = [0, 180, 90].map((roll) => quantityExtremes(beam(roll), 0, 0, 'sigma')!);
     expect(upright!.max.x).toBeCloseTo(2, 9);
     expect(upright!.max.value).toBeGreaterThan(-2 * upright!.min.value);
@@ -106,7 +106,7 @@ test('the resultant moment of forces in two planes that peak in different places
       supports: [clamp3('1'), { node: '2', uy: 'fixed', uz: 'fixed' }],
       loads: [{ type: 'line', member: 'a', from: { wy: -3e3 }, to: { wy: 0, wz: 4e3 } }],
     }),
-  ).solution; // prettier-ignore
+  ).solution; // oxfmt-ignore
   expect(quantitiesOf(solution.structure)).toContain('M');
   const { max } = quantityExtremes(solution, 0, 0, 'M')!;
   for (let x = 0; x <= 6; x += 0.05) expect(rangeAt(solution, 0, 0, 'M', x)!.max).toBeLessThanOrEqual(max.value * (1 + 1e-12));
@@ -142,7 +142,7 @@ test('exact extremes of derived quantities are reached, and no place goes beyond
 test('a plane structure has no resultant moment, and its stresses need no second axis', () => {
   const { solution } = solved(
     sketch({ nodes: [['1', 0, 0], ['2', 2, 0]], members: [['a', '1', '2']], supports: [clamp('1')], loads: [{ type: 'node', node: '2', fy: -1e3 }], section: { Wz: 1e-4 } }),
-  ); // prettier-ignore
+  ); // oxfmt-ignore
   expect(quantitiesOf(solution.structure)).toEqual(['N', 'Vy', 'Mz', 'u', 'v', 'sigma']);
   expect(quantityExtremes(solution, 0, 0, 'sigma')!.max.value).toBeCloseTo(2e3 / 1e-4, 3);
 });

@@ -13,11 +13,11 @@ function built(...parts: object[]): OutlineProperties {
   if (!('lines' in read)) throw new Error(read.notices[0]!.message);
   return outlineProperties(read.lines);
 }
-const faultsOf = (value: unknown): string[] => readSection(value).notices.filter(isFault).map(({ message }) => message); // prettier-ignore
+const faultsOf = (value: unknown): string[] => readSection(value).notices.filter(isFault).map(({ message }) => message); // oxfmt-ignore
 const polygon = (count: number, at: (angle: number) => [number, number]) => ({
   outline: Array.from({ length: count }, (_, i) => at((2 * Math.PI * i) / count)),
 });
-const box = (z: number, y: number, b: number, h: number) => ({ outline: [[z, y], [z + b, y], [z + b, y + h], [z, y + h]] }); // prettier-ignore
+const box = (z: number, y: number, b: number, h: number) => ({ outline: [[z, y], [z + b, y], [z + b, y + h], [z, y + h]] }); // oxfmt-ignore
 const near = (ours: number | undefined, theory: number, relative: number): void =>
   expect(Math.abs(ours! / theory - 1)).toBeLessThan(relative);
 
@@ -34,7 +34,7 @@ describe('closed forms, to the digits that are claimed', () => {
     expect(ours.mesh.digits).toBeGreaterThanOrEqual(2);
     // A polygon of 200 corners is no ellipse to more than three digits.
     near(ours.J, J, Math.max(5e-4, 2 * 10 ** -ours.mesh.digits));
-  }); // prettier-ignore
+  }); // oxfmt-ignore
 
   test('shear areas: 5/6 of a rectangle, 6/7 of a disc without Poisson’s effect', () => {
     const { A, Ay, Az } = built(box(0, 0, 0.1, 0.3));
@@ -52,7 +52,7 @@ describe('closed forms, to the digits that are claimed', () => {
     expect(shearCentre!.y).toBeCloseTo(centroid.y, 5);
     near(t / 2 - shearCentre!.z, (3 * b * b) / (h + 6 * b), 0.01);
     near(Iw, ((t * b ** 3 * h * h) / 12) * ((2 * h + 3 * b) / (h + 6 * b)), 0.02);
-  }); // prettier-ignore
+  }); // oxfmt-ignore
 });
 
 test('a standard shape as a part has the properties of the catalogue', () => {
@@ -97,7 +97,7 @@ test('turned and mirrored: principal moments stay, the axes turn', () => {
 
 test('corners may be rounded: a square as round as it can be is a disc', () => {
   const r = 0.05;
-  const ours = built({ outline: [[0, 0, r], [2 * r, 0, r], [2 * r, 2 * r, r], [0, 2 * r, r]] }); // prettier-ignore
+  const ours = built({ outline: [[0, 0, r], [2 * r, 0, r], [2 * r, 2 * r, r], [0, 2 * r, r]] }); // oxfmt-ignore
   near(ours.Iz, (Math.PI * r ** 4) / 4, 1e-12);
   near(ours.J, (Math.PI * r ** 4) / 2, 1e-2);
   near(built({ shape: { type: 'chs', d: 0.1, t: 0.005 } }).Iz, (Math.PI * (0.1 ** 4 - 0.09 ** 4)) / 64, 1e-12);
@@ -105,7 +105,7 @@ test('corners may be rounded: a square as round as it can be is a disc', () => {
 
 test('a rounded corner that is turned reaches exactly as far as its arc', () => {
   const [h, r] = [0.1, 0.02];
-  const square = { outline: [[0, 0, r], [h, 0, r], [h, h, r], [0, h, r]] }; // prettier-ignore
+  const square = { outline: [[0, 0, r], [h, 0, r], [h, h, r], [0, h, r]] }; // oxfmt-ignore
   const { Iz, Wz } = built({ ...square, angle: '45 deg' });
   near(Iz / Wz, (h / 2 - r) * Math.SQRT2 + r, 1e-12);
 });
@@ -143,15 +143,15 @@ test('a hole takes its part away', () => {
 });
 
 describe('what is no section is told with its place', () => {
-  const bowtie = { outline: [[0, 0], [0.1, 0.1], [0.1, 0], [0, 0.2]] }; // prettier-ignore
+  const bowtie = { outline: [[0, 0], [0.1, 0.1], [0.1, 0], [0, 0.2]] }; // oxfmt-ignore
   test.each<[string, unknown, RegExp]>([
     ['another file', { format: 'rigid-beam/model', version: 1 }, /no section file \(format: /],
     ['no parts', fileOf(), /1 to 50 parts was expected \(parts: "0 parts"\)/],
     ['no list of parts', { format: 'rigid-beam/section', version: 1 }, /nothing that the section is made of/],
     ['a part without a shape', fileOf({ at: [0, 0] }), /no shape \(parts\[0\]\)/],
-    ['two corners', fileOf({ outline: [[0, 0], [1, 1]] }), /closed line of corners was expected \(parts\[0\].outline: "2 corners"\)/], // prettier-ignore
-    ['a corner twice', fileOf({ outline: [[0, 0], [0, 0], [1, 0], [1, 1]] }), /lies on the next \(parts\[0\].outline\[0\]/], // prettier-ignore
-    ['no length', fileOf({ outline: [[0, '5 kN'], [1, 0], [1, 1]] }), /parts\[0\].outline\[0\]\[1\]: "5 kN"/], // prettier-ignore
+    ['two corners', fileOf({ outline: [[0, 0], [1, 1]] }), /closed line of corners was expected \(parts\[0\].outline: "2 corners"\)/], // oxfmt-ignore
+    ['a corner twice', fileOf({ outline: [[0, 0], [0, 0], [1, 0], [1, 1]] }), /lies on the next \(parts\[0\].outline\[0\]/], // oxfmt-ignore
+    ['no length', fileOf({ outline: [[0, '5 kN'], [1, 0], [1, 1]] }), /parts\[0\].outline\[0\]\[1\]: "5 kN"/], // oxfmt-ignore
     ['a line that crosses itself', fileOf(bowtie), /the outline crosses itself between its corners 1 and 3/],
     [
       'a hole outside',

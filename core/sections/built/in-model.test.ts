@@ -23,7 +23,7 @@ const cantilever = (shape: Shape, extra: Partial<Model> = {}): Model =>
     supports: [{ node: '1', ux: 'fixed', uy: 'fixed', uz: 'fixed', rx: 'fixed', ry: 'fixed', rz: 'fixed' }],
     loads: [{ type: 'node', node: '2', fy: -1000, fz: 300, mx: 50 }],
     extra: { sections: [{ id: 's', shape }], ...extra },
-  }); // prettier-ignore
+  }); // oxfmt-ignore
 
 const tipOf = (model: Model): Float64Array => solve(model).solution!.cases[0]!.displacements.slice(6, 12);
 
@@ -36,11 +36,11 @@ test('a member of two plates welded together bends, twists and shears as one of 
 
 test('what is given beside the parts wins over the mesh', () => {
   expect(stiffnessProperties({ id: 's', shape: built(halves), J: 3e-5 })).toMatchObject({ J: 3e-5 });
-  expect(stiffnessProperties({ id: 's', shape: built(halves) }).J).toBeCloseTo(stiffnessProperties({ id: 'r', shape: rectangle(0.2, 0.1) }).J!, 7); // prettier-ignore
+  expect(stiffnessProperties({ id: 's', shape: built(halves) }).J).toBeCloseTo(stiffnessProperties({ id: 'r', shape: rectangle(0.2, 0.1) }).J!, 7); // oxfmt-ignore
 });
 
 test('a file names parts by their designation, and gets their shapes; places are read with units', () => {
-  const parts = [{ catalogue: 'upn200', at: ['50 mm', 0] }, { catalogue: 'UPN 200', at: ['-50 mm', 0], mirrored: true }]; // prettier-ignore
+  const parts = [{ catalogue: 'upn200', at: ['50 mm', 0] }, { catalogue: 'UPN 200', at: ['-50 mm', 0], mirrored: true }]; // oxfmt-ignore
   const file = { ...cantilever(rectangle(1, 1)), sections: [{ id: 's', shape: { type: 'built', parts } }] };
   const { model, notices } = filled(readModelFile(JSON.stringify(file)));
   expect(notices).toEqual([]);
@@ -61,7 +61,7 @@ test('parts that cannot stand so are a fault of the model, with their place', ()
     notices: [{ code: 'bad-shape', path: 'sections[0].shape' }],
   });
   expect(shapeFault(built([]))).toMatch(/nothing that the section is made of/);
-  expect(shapeFault(built([{ outline: [[0, 0], [0.1, 0], [0.1, 0.1, 0.2]] }]))).toMatch(/radius does not fit.*parts\[0\].outline\[/); // prettier-ignore
+  expect(shapeFault(built([{ outline: [[0, 0], [0.1, 0], [0.1, 0.1, 0.2]] }]))).toMatch(/radius does not fit.*parts\[0\].outline\[/); // oxfmt-ignore
 });
 
 test('the farthest fibres of all parts count, and reach as far as an arc does', () => {

@@ -38,7 +38,7 @@ function shapeLines(shape: Shape): Lines {
 
 /** A circle is a square whose corners are as round as they can be. */
 function circles({ d, t }: Dimensions): Lines {
-  const circle = (r: number): Corner[] => [[-r, -r], [r, -r], [r, r], [-r, r]].map(([z, y]) => ({ z: z!, y: y!, r })); // prettier-ignore
+  const circle = (r: number): Corner[] => [[-r, -r], [r, -r], [r, r], [-r, r]].map(([z, y]) => ({ z: z!, y: y!, r })); // oxfmt-ignore
   return t > 0 ? [circle(d / 2), circle(d / 2 - t).reverse()] : [circle(d / 2)];
 }
 

@@ -28,13 +28,13 @@ test('two angles with a gap between them: twice the area, and the weak axis by S
 });
 
 test('what is mirrored already is mirrored back, and an angle turns the other way', () => {
-  const [, , third, fourth] = paired([{ shape: angle, at: [0.1, 0.02], angle: 30 }, { shape: angle, mirrored: true }], 0.01); // prettier-ignore
+  const [, , third, fourth] = paired([{ shape: angle, at: [0.1, 0.02], angle: 30 }, { shape: angle, mirrored: true }], 0.01); // oxfmt-ignore
   expect(third).toMatchObject({ angle: -30, mirrored: true });
   expect(fourth).not.toHaveProperty('mirrored');
 });
 
 test('the gap’s middle is the middle of the pair, whatever is paired', () => {
-  const parts: readonly SectionPart[] = [{ shape: angle, at: [0.3, 0] }, { outline: [[0.1, 0], [0.2, 0], [0.2, 0.05]] }]; // prettier-ignore
+  const parts: readonly SectionPart[] = [{ shape: angle, at: [0.3, 0] }, { outline: [[0.1, 0], [0.2, 0], [0.2, 0.05]] }]; // oxfmt-ignore
   const { z } = extentOfShape(built(paired(parts, 0.02)))!;
   expect(z[0]).toBeCloseTo(-z[1], 9);
 });

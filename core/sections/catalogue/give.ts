@@ -51,7 +51,7 @@ export function exchangeSection(model: Model, section: string, one: CatalogueSha
   const users = model.members.filter((member) => member.section === section).map(({ id }) => id);
   if (users.length > 0) return giveShape(model, users, one);
   const others = model.sections.filter(({ id }) => id !== section);
-  const id = already({ ...model, sections: others }, one)?.id ?? freeName(one.designation, others.map((other) => other.id)); // prettier-ignore
+  const id = already({ ...model, sections: others }, one)?.id ?? freeName(one.designation, others.map((other) => other.id)); // oxfmt-ignore
   const isThere = others.some((other) => other.id === id);
   return {
     id,

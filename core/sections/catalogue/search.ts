@@ -17,7 +17,8 @@ export interface Wanted {
 
 /** What was found, the best first; or why the text is not understood. */
 export type Found =
-  { readonly ok: true; readonly shapes: readonly CatalogueShape[] } | { readonly ok: false; readonly reason: string };
+  | { readonly ok: true; readonly shapes: readonly CatalogueShape[] }
+  | { readonly ok: false; readonly reason: string };
 
 type Reader = (one: CatalogueShape) => number;
 
@@ -124,7 +125,7 @@ export function searchCatalogue({ text, type, family, sort = 'as listed' }: Want
   if (text.length > LONGEST) return { ok: false, reason: `The search is longer than ${LONGEST} characters` };
   const read = conditionsOf(text);
   if (typeof read === 'string') return { ok: false, reason: read };
-  const parts = read.rest.toLowerCase().replace(/[×*]/g, 'x').split(/[\s,]+/).filter(Boolean); // prettier-ignore
+  const parts = read.rest.toLowerCase().replace(/[×*]/g, 'x').split(/[\s,]+/).filter(Boolean); // oxfmt-ignore
   const whole = parts.join('');
   const ranked = catalogue().flatMap((one) => {
     if (type !== undefined && one.shape.type !== type) return [];

@@ -127,7 +127,7 @@ function divided([z0, y0, z1, y1]: Segment, size: number, points: PointList): Pi
 function halves([a, b]: Piece, points: PointList): Piece[] {
   const [[z0, y0], [z1, y1]] = [points.at(a), points.at(b)];
   const middle = points.add((z0 + z1) / 2, (y0 + y1) / 2);
-  return [[a, middle], [middle, b]]; // prettier-ignore
+  return [[a, middle], [middle, b]]; // oxfmt-ignore
 }
 
 /** Points of a lattice of triangles inside, not too near to the lines. */

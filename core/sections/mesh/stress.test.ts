@@ -30,7 +30,7 @@ function resultants({ places, triangles, stresses }: StressField): SectionForces
     }
   }
   return sum;
-} // prettier-ignore
+} // oxfmt-ignore
 
 test.each(['IPE 200', 'UPN 200', 'L 100x65x8'])('stresses in %s add up to the forces they come from', (designation) => {
   const solution = solved(shapeCalled(designation)!.shape);

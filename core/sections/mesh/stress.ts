@@ -30,9 +30,9 @@ export interface StressField {
 }
 
 /** The corners and middles of an element, as barycentric places. */
-const NODES: Rule = [[1, 0, 0, 0], [0, 1, 0, 0], [0, 0, 1, 0], [0.5, 0.5, 0, 0], [0, 0.5, 0.5, 0], [0.5, 0, 0.5, 0]]; // prettier-ignore
+const NODES: Rule = [[1, 0, 0, 0], [0, 1, 0, 0], [0, 0, 1, 0], [0.5, 0.5, 0, 0], [0, 0.5, 0.5, 0], [0.5, 0, 0.5, 0]]; // oxfmt-ignore
 /** The middles of the sides, exact for squares. */
-const MIDDLES: Rule = [[0.5, 0.5, 0, 1 / 3], [0, 0.5, 0.5, 1 / 3], [0.5, 0, 0.5, 1 / 3]]; // prettier-ignore
+const MIDDLES: Rule = [[0.5, 0.5, 0, 1 / 3], [0, 0.5, 0.5, 1 / 3], [0.5, 0, 0.5, 1 / 3]]; // oxfmt-ignore
 
 /** σ = N/A − y·κv − z·κw with (κv, κw) = [Iz Iyz; Iyz Iy]⁻¹ (Mz, My): as diagrams of bending have their signs. */
 export function normalStressAt(
@@ -41,7 +41,7 @@ export function normalStressAt(
   z: number,
   y: number,
 ): number {
-  // prettier-ignore
+  // oxfmt-ignore
   const determinant = Iz * Iy - Iyz * Iyz;
   return N / A - (y * (Iy * Mz - Iyz * My) + z * (Iz * My - Iyz * Mz)) / determinant;
 }
@@ -85,7 +85,7 @@ function shearAt(
   torque: number,
   { e, slopes, z, y }: At,
 ): readonly [number, number] {
-  // prettier-ignore
+  // oxfmt-ignore
   const twist = torque / J;
   let [tauY, tauZ] = [-twist * z, twist * y];
   for (let i = 0; i < 6; i++) {
@@ -111,7 +111,7 @@ function turningOf(solution: SectionSolution, forces: SectionForces): number {
 function quartersOf(elements: Int32Array): Int32Array {
   const quarters = new Int32Array(2 * elements.length);
   for (let e = 0; e < elements.length; e += 6) {
-    const [a, b, c, ab, bc, ca] = [0, 1, 2, 3, 4, 5].map((i) => elements[e + i]!) as [number, number, number, number, number, number]; // prettier-ignore
+    const [a, b, c, ab, bc, ca] = [0, 1, 2, 3, 4, 5].map((i) => elements[e + i]!) as [number, number, number, number, number, number]; // oxfmt-ignore
     quarters.set([a, ab, ca, ab, b, bc, ca, bc, c, ab, bc, ca], 2 * e);
   }
   return quarters;
@@ -136,7 +136,7 @@ function barycentric(
   z: number,
   y: number,
 ): readonly number[] {
-  // prettier-ignore
+  // oxfmt-ignore
   const [az, ay] = [places[2 * a]! - places[2 * c]!, places[2 * a + 1]! - places[2 * c + 1]!];
   const [bz, by] = [places[2 * b]! - places[2 * c]!, places[2 * b + 1]! - places[2 * c + 1]!];
   const [pz, py] = [z - places[2 * c]!, y - places[2 * c + 1]!];

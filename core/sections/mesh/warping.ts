@@ -47,7 +47,7 @@ const SIX: readonly (readonly [number, number, number, number])[] = [
 ];
 function turnedThrough(a: number, weight: number): (readonly [number, number, number, number])[] {
   const b = 1 - 2 * a;
-  return [[a, a, b, weight], [a, b, a, weight], [b, a, a, weight]]; // prettier-ignore
+  return [[a, a, b, weight], [a, b, a, weight], [b, a, a, weight]]; // oxfmt-ignore
 }
 
 /**

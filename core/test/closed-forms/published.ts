@@ -34,7 +34,7 @@ const planeFrame: PublishedCase = [
     ['reaction at C along Y', (r) => r.reaction('C')[1]!, '40.862'],
     ['couple at C', (r) => r.reaction('C')[2]!, '-889.525'],
   ],
-]; // prettier-ignore
+]; // oxfmt-ignore
 
 /** k of J = k·b·t³ by b/t. */
 const TORSION: readonly (readonly [ratio: number, printed: string])[] = [
@@ -61,7 +61,7 @@ const torsion = TORSION.map(
     },
     [['T·L/(G·θ·b·t³)', (r) => 1 / (G * r.displacements('2')[3]! * 0.1 * ratio * 0.1 ** 3), printed]],
   ],
-); // prettier-ignore
+); // oxfmt-ignore
 
 export const published: readonly PublishedCase[] = [planeFrame, ...torsion];
 

@@ -37,8 +37,8 @@ export function PutOnSelection({ sheet, phrase, caseId }: PutOnSelectionProps) {
   };
   const panels = on === 'panel' ? panelsBetween(nodes, members, model) : [];
   const words = phraseWords(phrase, display);
-  const onMembers = (): void => put(members.map((member) => ({ member })), PUT.label(words, members.length, 'member')); // prettier-ignore
-  const onNodes = (): void => put(nodes.map((node) => ({ node })), PUT.label(words, nodes.length, 'node')); // prettier-ignore
+  const onMembers = (): void => put(members.map((member) => ({ member })), PUT.label(words, members.length, 'member')); // oxfmt-ignore
+  const onNodes = (): void => put(nodes.map((node) => ({ node })), PUT.label(words, nodes.length, 'node')); // oxfmt-ignore
   return (
     <Row>
       {panels.length > 0 && (

@@ -103,7 +103,7 @@ export function SectionDrawing({ shape, onChange }: SectionDrawingProps) {
       </SectionLines>
       {places.map((place) => {
         const { key } = place;
-        const [left, top] = fieldAt(place, layout, beside.findIndex((one) => one.key === key), beside.length, height); // prettier-ignore
+        const [left, top] = fieldAt(place, layout, beside.findIndex((one) => one.key === key), beside.length, height); // oxfmt-ignore
         return (
           <Place key={key} style={{ left, top }}>
             <span aria-hidden>{DIMENSION_SYMBOLS[key]}</span>
@@ -131,7 +131,7 @@ function fieldAt(
   rows: number,
   height: number,
 ): readonly [number, number] {
-  // prettier-ignore
+  // oxfmt-ignore
   const [left, right, low, high] = box;
   const middle = x((left + right) / 2) - FIELD.width / 2;
   if (side === 'left') return [4, y((low + high) / 2) - FIELD.height / 2];

@@ -217,7 +217,7 @@ function bandsOf(
   { x, y }: Layout,
   about: { readonly y: number; readonly z: number },
 ) {
-  // prettier-ignore
+  // oxfmt-ignore
   const { of, inks } = QUANTITIES[shown];
   const largest = Math.max(Math.abs(least), Math.abs(most)) || 1;
   const paths = new Map<number, string[]>();

@@ -5,7 +5,7 @@ import { cornersText, readCornersText } from './corners-text';
 const millimetre = fc.integer({ min: -5000, max: 5000 }).map((value) => value / 1000);
 const corner = fc.oneof(
   fc.tuple(millimetre, millimetre),
-  fc.tuple(millimetre, millimetre, fc.integer({ min: 1, max: 400 }).map((value) => value / 1000)), // prettier-ignore
+  fc.tuple(millimetre, millimetre, fc.integer({ min: 1, max: 400 }).map((value) => value / 1000)), // oxfmt-ignore
 );
 const line = fc.array(corner, { minLength: 3, maxLength: 8 });
 
@@ -27,7 +27,7 @@ test('corners that are written are read again as they were, in any unit', () => 
 test('a table pasted from a spreadsheet, with units and empty lines about it', () => {
   expect(readCornersText('\r\n0\t0\r\n10 cm;0\r\n0.1m\t200\t12\r\n\r\n', 'mm')).toEqual({
     ok: true,
-    lines: { outline: [[0, 0], [0.1, 0], [0.1, 0.2, 0.012]] }, // prettier-ignore
+    lines: { outline: [[0, 0], [0.1, 0], [0.1, 0.2, 0.012]] }, // oxfmt-ignore
   });
 });
 

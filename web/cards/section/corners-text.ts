@@ -21,7 +21,7 @@ export function readCornersText(
   text: string,
   unit: string,
 ): { readonly ok: true; readonly lines: Outline } | { readonly ok: false; readonly words: string } {
-  // prettier-ignore
+  // oxfmt-ignore
   const loops: OutlineCorner[][] = [[]];
   for (const [i, line] of text.split(/\r?\n/).entries()) {
     if (line.trim() === '') {

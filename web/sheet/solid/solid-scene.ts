@@ -93,7 +93,7 @@ export class SolidScene {
       right[1], up[1], toward[1], eye[1],
       right[2], up[2], toward[2], eye[2],
       0, 0, 0, 1,
-    ); // prettier-ignore
+    ); // oxfmt-ignore
     this.camera.matrixWorld.copy(this.camera.matrix);
     this.camera.matrixWorldInverse.copy(new Matrix4().copy(this.camera.matrix).invert());
     // The light comes over the left shoulder of whoever looks.
@@ -137,7 +137,7 @@ function extruded(loops: readonly Loop[]): BufferGeometry {
       turned[t + 3 * to] = places[t + 3 * from + 2]!;
       turned[t + 3 * to + 1] = places[t + 3 * from + 1]!;
       turned[t + 3 * to + 2] = places[t + 3 * from]!;
-    } // prettier-ignore
+    } // oxfmt-ignore
   geometry.setAttribute('position', new BufferAttribute(turned, 3));
   geometry.computeVertexNormals();
   return geometry;

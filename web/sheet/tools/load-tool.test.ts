@@ -18,7 +18,7 @@ const SCALE = 100;
 
 /** As much of a sheet as the tool needs, on which a metre is 100 pixels, with a model of its own. */
 class Paper {
-  model: Model = sketch({ nodes: [['1', 0, 0], ['2', 4, 0], ['3', 8, 0]], members: [['a', '1', '2'], ['b', '2', '3']], supports: [pin('1'), pin('3')] }); // prettier-ignore
+  model: Model = sketch({ nodes: [['1', 0, 0], ['2', 4, 0], ['3', 8, 0]], members: [['a', '1', '2'], ['b', '2', '3']], supports: [pin('1'), pin('3')] }); // oxfmt-ignore
   hints: string[] = [];
   readonly tool: LoadTool;
   turned = 0;

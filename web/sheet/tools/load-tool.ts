@@ -156,7 +156,7 @@ export class LoadTool implements Tool {
     if (target.kind === 'panel') {
       const places = drawnNodes(model, seen);
       const corners = target.corners.flatMap((corner) => places.get(corner) ?? []);
-      return [worldPath(corners.flatMap(({ x, y }) => [x, y]), { closed: true, fill: 'selection', opacity: 0.18 })]; // prettier-ignore
+      return [worldPath(corners.flatMap(({ x, y }) => [x, y]), { closed: true, fill: 'selection', opacity: 0.18 })]; // oxfmt-ignore
     }
     if (kind === 'node') {
       const node = drawnNodes(model, seen).get(id);

@@ -7,7 +7,8 @@ import { readStep as WORDS } from '../words';
 export const notationOf = (space: Model['space']): string => (space === 'plane' ? WORDS.notationInPlane : WORDS.notationInSpace);
 
 export type Step =
-  { readonly ok: true; readonly by: Point; readonly absolute: boolean } | { readonly ok: false; readonly reason: string };
+  | { readonly ok: true; readonly by: Point; readonly absolute: boolean }
+  | { readonly ok: false; readonly reason: string };
 
 /**
  * Reads a way from one node to the next: `3.6` (towards the pointer), `3.6 at 30` (degrees from X, anticlockwise), `4 by -1.5` (across by

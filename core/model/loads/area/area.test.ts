@@ -13,7 +13,7 @@ import type { AreaLoad } from './area';
 
 type Corner = readonly [string, number, number, number];
 const ring = (corners: readonly Corner[], more: readonly (readonly [string, string, string, Partial<Member>?])[] = []) =>
-  [...corners.map(([id], i) => [`s${i + 1}`, id, corners[(i + 1) % corners.length]![0]] as const), ...more]; // prettier-ignore
+  [...corners.map(([id], i) => [`s${i + 1}`, id, corners[(i + 1) % corners.length]![0]] as const), ...more]; // oxfmt-ignore
 
 const panel = (corners: readonly Corner[], load: Partial<AreaLoad>, extra: { nodes?: readonly Corner[]; members?: readonly (readonly [string, string, string])[] } = {}): Model =>
   sketch({
@@ -21,12 +21,12 @@ const panel = (corners: readonly Corner[], load: Partial<AreaLoad>, extra: { nod
     members: ring(corners, extra.members),
     supports: corners.map(([node]) => ({ node, ux: 'fixed', uy: 'fixed', uz: 'fixed', rx: 'fixed', ry: 'fixed', rz: 'fixed' })),
     loads: [{ type: 'area', nodes: corners.map(([id]) => id), pressure: 1000, ...load } as never],
-  }); // prettier-ignore
+  }); // oxfmt-ignore
 
 /** Force and moment about the origin of all line loads: trapezia, straight from their ends. */
 function resultant(model: Model): { force: Point; moment: Point } {
   const places = new Map(model.nodes.map((node) => [node.id, pointOf(node)]));
-  let [force, moment]: [Point, Point] = [[0, 0, 0], [0, 0, 0]]; // prettier-ignore
+  let [force, moment]: [Point, Point] = [[0, 0, 0], [0, 0, 0]]; // oxfmt-ignore
   for (const load of expandLoads(model).loads as readonly LineLoad[]) {
     const member = model.members.find(({ id }) => id === load.member)!;
     const [a, b] = [places.get(member.start)!, places.get(member.end)!];
@@ -46,7 +46,7 @@ function resultant(model: Model): { force: Point; moment: Point } {
 /** The same of a pressure on a polygon: triangles from its first corner. */
 function pressed(corners: readonly Corner[], action: Point): { force: Point; moment: Point } {
   const points = corners.map(([, x, y, z]): Point => [x, y, z]);
-  let [force, moment]: [Point, Point] = [[0, 0, 0], [0, 0, 0]]; // prettier-ignore
+  let [force, moment]: [Point, Point] = [[0, 0, 0], [0, 0, 0]]; // oxfmt-ignore
   const whole = points.map((p, i) => cross(p, points[(i + 1) % points.length]!)).reduce(plus);
   for (let i = 1; i + 1 < points.length; i++) {
     const [p, q, r] = [points[0]!, points[i]!, points[i + 1]!];
@@ -59,9 +59,9 @@ function pressed(corners: readonly Corner[], action: Point): { force: Point; mom
   return { force, moment };
 }
 
-const same = (a: Point, b: Point, scale: number): void => a.forEach((value, k) => expect(Math.abs(value - b[k]!)).toBeLessThan(1e-12 * scale)); // prettier-ignore
+const same = (a: Point, b: Point, scale: number): void => a.forEach((value, k) => expect(Math.abs(value - b[k]!)).toBeLessThan(1e-12 * scale)); // oxfmt-ignore
 
-const floor: readonly Corner[] = [['1', 0, 3, 0], ['2', 6, 3, 0], ['3', 6, 3, 4], ['4', 0, 3, 4]]; // prettier-ignore
+const floor: readonly Corner[] = [['1', 0, 3, 0], ['2', 6, 3, 0], ['3', 6, 3, 4], ['4', 0, 3, 4]]; // oxfmt-ignore
 const parts = (model: Model, member: string): LineLoad[] =>
   (expandLoads(model).loads as readonly LineLoad[]).filter((load) => load.member === member);
 
@@ -69,8 +69,8 @@ describe('two ways: bisected angles', () => {
   test('a rectangle of 6 by 4: triangles of 2 m on the short sides, trapezia on the long ones', () => {
     const model = panel(floor, {});
     const told = (member: string) => parts(model, member).map(({ from, to }) => [from.at, from.wy ?? 0, to.at, to.wy ?? 0]);
-    expect(told('s1')).toEqual([[0, 0, 2, -2000], [2, -2000, 4, -2000], [4, -2000, 6, 0]]); // prettier-ignore
-    expect(told('s2')).toEqual([[0, 0, 2, -2000], [2, -2000, 4, 0]]); // prettier-ignore
+    expect(told('s1')).toEqual([[0, 0, 2, -2000], [2, -2000, 4, -2000], [4, -2000, 6, 0]]); // oxfmt-ignore
+    expect(told('s2')).toEqual([[0, 0, 2, -2000], [2, -2000, 4, 0]]); // oxfmt-ignore
     const { reactions } = solve(model).solution!.cases[0]!.equilibrium;
     expect(reactions[1]).toBeCloseTo(24_000, 6);
   });
@@ -108,7 +108,7 @@ describe('two ways: bisected angles', () => {
     const divided = panel(floor, {}, { nodes: [['m', 2.5, 3, 0]] });
     const members = divided.members.flatMap(
       (member) =>
-      member.id === 's1' ? [{ ...member, id: 'p', start: 'm', end: '1' }, { ...member, id: 'q', start: 'm', end: '2' }] : [member], // prettier-ignore
+      member.id === 's1' ? [{ ...member, id: 'p', start: 'm', end: '1' }, { ...member, id: 'q', start: 'm', end: '2' }] : [member], // oxfmt-ignore
     );
     const model = { ...divided, members };
     same(resultant(model).force, [0, -24_000, 0], 24_000);
@@ -124,13 +124,13 @@ describe('one way: strips on the members that carry', () => {
   });
 
   test('joists between, an overhang and an opening: what is left out is left out, force and moment hold', () => {
-    const joists: Corner[] = [['5', 0, 3, 1], ['6', 6, 3, 1], ['7', 0, 3, 3], ['8', 6, 3, 3]]; // prettier-ignore
-    const hole: Corner[] = [['a', 2, 3, 1.5], ['b', 3, 3, 1.5], ['c', 3.5, 3, 2.5], ['d', 2, 3, 2.5]]; // prettier-ignore
+    const joists: Corner[] = [['5', 0, 3, 1], ['6', 6, 3, 1], ['7', 0, 3, 3], ['8', 6, 3, 3]]; // oxfmt-ignore
+    const hole: Corner[] = [['a', 2, 3, 1.5], ['b', 3, 3, 1.5], ['c', 3.5, 3, 2.5], ['d', 2, 3, 2.5]]; // oxfmt-ignore
     const model = panel(
       floor,
       { spread: 'oneWay', to: ['j1', 'j2'], openings: [hole.map(([id]) => id)] },
       { nodes: [...joists, ...hole], members: [['j1', '5', '6'], ['j2', '8', '7']] },
-    ); // prettier-ignore
+    ); // oxfmt-ignore
     const [whole, left] = [pressed(floor, [0, -1, 0]), pressed(hole, [0, -1, 0])];
     const scale = 20 * 24_000;
     same(resultant(model).force, minus(whole.force, left.force), scale);
@@ -139,7 +139,7 @@ describe('one way: strips on the members that carry', () => {
   });
 
   test('sides that are not parallel carry like the rails of a ladder, and the sum holds', () => {
-    const skew: Corner[] = [['1', 0, 0, 0], ['2', 6, 1, 0], ['3', 6, 1, 5], ['4', 0, 0, 3]]; // prettier-ignore
+    const skew: Corner[] = [['1', 0, 0, 0], ['2', 6, 1, 0], ['3', 6, 1, 5], ['4', 0, 0, 3]]; // oxfmt-ignore
     const model = panel(skew, { spread: 'oneWay', to: ['s1', 's3'], direction: 'normal' });
     const normal = times(cross([6, 1, 0], [0, 0, 3]), 1 / size(cross([6, 1, 0], [0, 0, 3])));
     const theory = pressed(skew, normal[1] > 0 ? times(normal, -1) : normal);
@@ -150,8 +150,8 @@ describe('one way: strips on the members that carry', () => {
   });
 
   test('joists that are not parallel: their loads are cut fine enough, and the sum holds', () => {
-    const joists: Corner[] = [['5', 0, 3, 0.5], ['6', 6, 3, 1.2], ['7', 0, 3, 3], ['8', 6, 3, 2.4]]; // prettier-ignore
-    const model = panel(floor, { spread: 'oneWay', to: ['j1', 'j2'] }, { nodes: joists, members: [['j1', '5', '6'], ['j2', '8', '7']] }); // prettier-ignore
+    const joists: Corner[] = [['5', 0, 3, 0.5], ['6', 6, 3, 1.2], ['7', 0, 3, 3], ['8', 6, 3, 2.4]]; // oxfmt-ignore
+    const model = panel(floor, { spread: 'oneWay', to: ['j1', 'j2'] }, { nodes: joists, members: [['j1', '5', '6'], ['j2', '8', '7']] }); // oxfmt-ignore
     const theory = pressed(floor, [0, -1, 0]);
     same(resultant(model).force, theory.force, 20 * 24_000);
     same(resultant(model).moment, theory.moment, 20 * 24_000);
@@ -166,7 +166,7 @@ test('along a line of members in the plane: over the width that they carry', () 
       members: [['a', '1', '2']],
       supports: [{ node: '1', ux: 'fixed', uy: 'fixed', rz: 'fixed' }],
       loads: [{ type: 'area', members: ['a'], width: 5, pressure: 800, direction } as never],
-    }); // prettier-ignore
+    }); // oxfmt-ignore
   const reaction = (direction: AreaLoad['direction']) => solve(roof(direction)).solution!.cases[0]!.equilibrium.reactions;
   expect(reaction('down')[1]).toBeCloseTo(800 * 5 * 5, 6);
   expect(reaction('plan')[1]).toBeCloseTo(800 * 5 * 4, 6);
@@ -182,14 +182,14 @@ describe('the panel stays an object', () => {
   };
   test('it follows corners that move, sides that are divided, names, and copies', () => {
     const model = panel(floor, {});
-    const wider = after(model, { type: 'moveNodes', moves: [{ id: '3', x: 8, y: 3, z: 4 }, { id: '2', x: 8, y: 3, z: 0 }] }); // prettier-ignore
+    const wider = after(model, { type: 'moveNodes', moves: [{ id: '3', x: 8, y: 3, z: 4 }, { id: '2', x: 8, y: 3, z: 0 }] }); // oxfmt-ignore
     same(resultant(wider).force, [0, -32_000, 0], 32_000);
     const divided = after(model, { type: 'split', cuts: [{ member: 's1', at: [0.5] }] });
     expect(divided.loads).toHaveLength(1);
     same(resultant(divided).force, [0, -24_000, 0], 24_000);
     const renamed = after(model, { type: 'rename', list: 'nodes', names: { '1': 'A' } });
     expect(renamed.loads[0]).toMatchObject({ nodes: ['A', '2', '3', '4'] });
-    const copied = after(model, { type: 'repeat', nodes: [], members: ['s1', 's2', 's3', 's4'], motion: { kind: 'move', by: [0, 3, 0] }, times: 2, supports: 'copied', loads: 'copied' }); // prettier-ignore
+    const copied = after(model, { type: 'repeat', nodes: [], members: ['s1', 's2', 's3', 's4'], motion: { kind: 'move', by: [0, 3, 0] }, times: 2, supports: 'copied', loads: 'copied' }); // oxfmt-ignore
     expect(copied.loads).toHaveLength(3);
     same(resultant(copied).force, [0, -72_000, 0], 72_000);
   });
@@ -198,7 +198,7 @@ describe('the panel stays an object', () => {
     const model = panel(floor, {});
     const without = after(model, { type: 'remove', list: 'members', keys: ['s1'] });
     expect(without.loads.map(({ type }) => type)).toEqual(['line', 'line', 'line', 'line', 'line', 'line', 'line']);
-    const spare = panel(floor, { spread: 'oneWay', openings: [['a', 'b', 'c']] }, { nodes: [['a', 1, 3, 1], ['b', 2, 3, 1], ['c', 2, 3, 2]] }); // prettier-ignore
+    const spare = panel(floor, { spread: 'oneWay', openings: [['a', 'b', 'c']] }, { nodes: [['a', 1, 3, 1], ['b', 2, 3, 1], ['c', 2, 3, 2]] }); // oxfmt-ignore
     expect(after(spare, { type: 'remove', list: 'nodes', keys: ['b'] }).loads).toEqual([]);
   });
 });
@@ -214,7 +214,7 @@ test.each<[string, Partial<AreaLoad>, RegExp]>([
   ['members across each other', { spread: 'oneWay', to: ['s1', 's2'] }, /runs across the others|meets fewer than two/],
   ['neither panel nor line', { nodes: undefined as never }, /on a panel or on members/],
 ])('%s is told', (_, load, words) => {
-  const model = panel(floor, {}, { nodes: [['m', 3, 3, 0], ['u', 0, 4, 4], ['n', 4, 3, 2]] }); // prettier-ignore
+  const model = panel(floor, {}, { nodes: [['m', 3, 3, 0], ['u', 0, 4, 4], ['n', 4, 3, 2]] }); // oxfmt-ignore
   const { notices } = checkModel(JSON.parse(JSON.stringify({ ...model, loads: [{ ...model.loads[0], ...load }] })));
   expect(notices.map(({ message }) => message).join('\n')).toMatch(words);
 });

@@ -108,7 +108,7 @@ function onWidth({ id, case: loadCase, pressure, direction = 'down', width = 0 }
 /** Once, on the member that carries most. */
 function handles(load: AreaLoad, bars: Bars): Handle[] {
   const parts = expand(load, bars);
-  const size = ({ from, to }: LineLoad): number => Math.abs(from.wx ?? 0) + Math.abs(from.wy ?? 0) + Math.abs(from.wz ?? 0) + Math.abs(to.wx ?? 0) + Math.abs(to.wy ?? 0) + Math.abs(to.wz ?? 0); // prettier-ignore
+  const size = ({ from, to }: LineLoad): number => Math.abs(from.wx ?? 0) + Math.abs(from.wy ?? 0) + Math.abs(from.wz ?? 0) + Math.abs(to.wx ?? 0) + Math.abs(to.wy ?? 0) + Math.abs(to.wz ?? 0); // oxfmt-ignore
   const largest = parts.reduce<LineLoad | undefined>((best, part) => (!best || size(part) > size(best) ? part : best), undefined);
   if (!largest) return [];
   const { length } = bars(largest.member);
@@ -135,7 +135,7 @@ function check(context: RuleContext, load: Entity, path: string): void {
   const subjects = [`load ${String(load.id)}`];
   const [panel, line] = [Array.isArray(load.nodes), Array.isArray(load.members)];
   const bad = (at: string, what: string, remedy: string): void =>
-    void findings.fault({ code: 'bad-panel', path: at, value: load.nodes ?? load.members, what, expected: 'a panel that its members can carry', remedy, subjects }); // prettier-ignore
+    void findings.fault({ code: 'bad-panel', path: at, value: load.nodes ?? load.members, what, expected: 'a panel that its members can carry', remedy, subjects }); // oxfmt-ignore
   if (panel === line)
     return bad(path, 'An area load lies on a panel or on members with a width', 'Give “nodes”, or “members” and “width”');
   for (const [i, id] of ((load.members ?? []) as unknown[]).entries())

@@ -65,7 +65,7 @@ function rungs({ corners, ids }: Panel, i: number, bars: Bars): Strip[] {
     const rung = vector(corner(from), corner(to));
     const [a, b] = [product(near, rung), product(far, rung)];
     return [a / 3 + b / 6, a / 6 + b / 3] as const;
-  }); // prettier-ignore
+  }); // oxfmt-ignore
   if (shares.some(([a, b]) => a < 0 || b < 0)) throw new PanelTrouble('its sides cross between the members that carry it');
   return [near, far].map((side, k): Strip => {
     const length = Math.hypot(...side);
@@ -180,7 +180,7 @@ function carriedAt(loops: readonly (readonly Flat[])[], beams: readonly Beam[], 
     for (let j = 1; j < ends.length; j++) {
       const [from, to] = [ends[j - 1]!, ends[j]!];
       const middle = (from + to) / 2;
-      const upper = Math.min(Math.max(1, there.findIndex(({ t }) => t >= middle) < 0 ? there.length - 1 : there.findIndex(({ t }) => t >= middle)), there.length - 1); // prettier-ignore
+      const upper = Math.min(Math.max(1, there.findIndex(({ t }) => t >= middle) < 0 ? there.length - 1 : there.findIndex(({ t }) => t >= middle)), there.length - 1); // oxfmt-ignore
       const [a, b] = [there[upper - 1]!, there[upper]!];
       const share = (middle - a.t) / (b.t - a.t);
       carried[a.i]! += (to - from) * (1 - share);
