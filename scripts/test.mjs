@@ -96,13 +96,13 @@ const tsc = (project) => [module('typescript-native', 'bin', 'tsc'), '-p', proje
 
 /** What reads the sources only; resolves when all of it has ended. */
 async function ofSources() {
+  await check('formatting', [module('oxfmt', 'bin', 'oxfmt'), '--check']);
   await check('import directions', [
     module('dependency-cruiser', 'bin', 'dependency-cruise.mjs'),
     ...['--config', '.dependency-cruiser.cjs', 'core', 'drawing', 'cli', 'web'],
   ]);
   await check('compiled kernels', ['scripts/build-kernels.mjs', '--check']);
   await jest('unit tests', ['--maxWorkers=1']);
-  await check('formatting', [module('oxfmt', 'bin', 'oxfmt'), '--check']);
   await check('lint', [module('eslint', 'bin', 'eslint.js'), '.']);
 }
 
