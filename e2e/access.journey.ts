@@ -53,6 +53,22 @@ describe('for everyone', () => {
     await page.close();
   });
 
+  test('an empty sheet, a page that is not there and the diagrams of a member at their largest keep the rules too', async () => {
+    const model = await ModelPage.empty(application);
+    await keepsRules('empty', model.page);
+    await application.visit(model.page, '/models/none');
+    await keepsRules('not there', model.page);
+    await model.page.close();
+    const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=results&acting=W');
+    await rib.page.focus('main li > button[aria-label^="Member c "]');
+    await rib.page.keyboard.press('Space');
+    await rib.card('Member c');
+    await rib.press('Read all its diagrams');
+    await rib.page.waitForSelector('section[aria-label="Diagrams along members"] svg');
+    await keepsRules('charts', rib.page);
+    await rib.page.close();
+  });
+
   test('what is chosen by hand holds against what the system asks for', async () => {
     const page = await application.page();
     const paper = (): Promise<string> => page.evaluate(() => getComputedStyle(document.body).backgroundColor);

@@ -1,14 +1,24 @@
+'use client';
+
 import Link from 'next/link';
+import styled from 'styled-components';
 import { notFound as WORDS } from './words';
 
+const Page = styled.main`
+  max-width: 40rem;
+  padding: 2rem;
+  line-height: 1.5;
+`;
+
+/** An address at which there is nothing, or nothing any more. */
 export default function NotFound() {
   return (
-    <main style={{ padding: '2rem' }}>
+    <Page>
       <h1>{WORDS.nothingHere}</h1>
+      <p>{WORDS.why}</p>
       <p>
-        {WORDS.why}
         <Link href="/">{WORDS.goToTheProjects}</Link>
       </p>
-    </main>
+    </Page>
   );
 }

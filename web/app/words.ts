@@ -22,6 +22,6 @@ export const page = {
 
 export const notFound = {
   nothingHere: 'There is nothing at this address',
-  why: 'The model may have been removed. ',
+  why: 'A model that was removed can be brought back from the projects page.',
   goToTheProjects: 'Go to the projects',
 };
