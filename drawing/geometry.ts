@@ -1,4 +1,4 @@
-import type { Model } from '@rigid-beam/core/model/model';
+import type { Member, Model, ModelNode } from '@rigid-beam/core/model/model';
 import { memberAxes } from '@rigid-beam/core/model/local-axes';
 import { minus, plus, pointOf, size, type Point } from '@rigid-beam/core/model/point';
 import { depthOf, seenPoint, type Projection } from './projection';
@@ -80,24 +80,56 @@ function findNodes(model: Model, { projection, hidden }: Seen): Map<string, Draw
   return nodes;
 }
 
+/** A member as it was drawn last, and what that was found from. */
+interface Former {
+  readonly member: Member;
+  readonly start: ModelNode;
+  readonly end: ModelNode;
+  readonly drawn: DrawnMember | undefined;
+}
+
+/** What was found last: while a node is dragged, a step of it changes the members at that node and no other. */
+let former: { readonly projection: Projection; readonly isPlane: boolean; readonly members: readonly Former[] } | undefined;
+
 function findMembers(model: Model, { projection, hidden }: Seen): DrawnMember[] {
-  const nodes = new Map(model.nodes.map((node) => [node.id, pointOf(node)]));
-  return model.members.flatMap((member, index): DrawnMember[] => {
+  const nodes = new Map(model.nodes.map((node) => [node.id, node]));
+  const isPlane = model.space === 'plane';
+  const before = former?.projection === projection && former.isPlane === isPlane ? former.members : [];
+  const found: Former[] = [];
+  const drawn: DrawnMember[] = [];
+  model.members.forEach((member, index) => {
     const [start, end] = [nodes.get(member.start), nodes.get(member.end)];
-    if (!start || !end || (hidden.size > 0 && hidden.has(`member:${member.id}`))) return [];
-    const from = member.offset?.start ? plus(start, member.offset.start as unknown as Point) : start;
-    const to = member.offset?.end ? plus(end, member.offset.end as unknown as Point) : end;
-    const [dx, dy, dz] = minus(to, from);
-    const length = size([dx, dy, dz]);
-    if (length < 1e-9) return [];
-    const [[x1, y1], [x2, y2]] = [seenPoint(projection, from), seenPoint(projection, to)];
-    // A member that runs straight at the viewer is a point of the drawing.
-    if (Math.hypot(x2 - x1, y2 - y1) < 1e-9) return [];
-    const a = memberAxes(dx, dy, dz, model.space === 'plane' ? 0 : (member.roll ?? 0));
-    const row = (i: number): [number, number] => seenPoint(projection, [a[i]!, a[i + 1]!, a[i + 2]!]);
-    const depth = (depthOf(projection, from) + depthOf(projection, to)) / 2;
-    return [{ id: member.id, index, x1, y1, x2, y2, depth, length, ex: row(0), ey: row(3), ez: row(6) }];
+    if (!start || !end) return;
+    const old = before[index];
+    const isSame = old !== undefined && old.member === member && old.start === start && old.end === end;
+    const one = isSame ? old : { member, start, end, drawn: drawnMember(model, index, [start, end], projection) };
+    found[index] = one;
+    if (one.drawn && !(hidden.size > 0 && hidden.has(`member:${member.id}`))) drawn.push(one.drawn);
   });
+  former = { projection, isPlane, members: found };
+  return drawn;
+}
+
+function drawnMember(
+  model: Model,
+  index: number,
+  nodes: readonly [ModelNode, ModelNode],
+  projection: Projection,
+): DrawnMember | undefined {
+  const member = model.members[index]!;
+  const [start, end] = nodes.map(pointOf) as [Point, Point];
+  const from = member.offset?.start ? plus(start, member.offset.start as unknown as Point) : start;
+  const to = member.offset?.end ? plus(end, member.offset.end as unknown as Point) : end;
+  const [dx, dy, dz] = minus(to, from);
+  const length = size([dx, dy, dz]);
+  if (length < 1e-9) return undefined;
+  const [[x1, y1], [x2, y2]] = [seenPoint(projection, from), seenPoint(projection, to)];
+  // A member that runs straight at the viewer is a point of the drawing.
+  if (Math.hypot(x2 - x1, y2 - y1) < 1e-9) return undefined;
+  const a = memberAxes(dx, dy, dz, model.space === 'plane' ? 0 : (member.roll ?? 0));
+  const row = (i: number): [number, number] => seenPoint(projection, [a[i]!, a[i + 1]!, a[i + 2]!]);
+  const depth = (depthOf(projection, from) + depthOf(projection, to)) / 2;
+  return { id: member.id, index, x1, y1, x2, y2, depth, length, ex: row(0), ey: row(3), ez: row(6) };
 }
 
 export const pointOn = (member: DrawnMember, x: number): [number, number] => [

@@ -52,6 +52,15 @@ describe('the drawing of a model', () => {
     ]);
   });
 
+  test('in hand lines are hairlines, and no node has its dot but those that are selected', () => {
+    const inHand: View = { ...view, ordinates: false, quantity: 'none', selection: [{ kind: 'node', id: '1' }] };
+    const all = paths(sheetItems(lintelModel, solution, inHand));
+    const members = all.filter(({ subject, stroke }) => subject?.kind === 'member' && stroke === 'member');
+    expect(members.map(({ width }) => width)).toEqual(lintelModel.members.map(() => 1));
+    const dots = all.filter(({ subject, fill }) => subject?.kind === 'node' && fill === 'member');
+    expect(dots.map(({ subject }) => subject)).toEqual([{ kind: 'node', id: '1' }]);
+  });
+
   test('a member that is pointed at says all of its values, also those that wait otherwise', () => {
     const small: View = { ...view, scale: 8 };
     expect(labels(sheetItems(lintelModel, solution, small)).filter(({ ink }) => ink === 'moment')).toHaveLength(2);

@@ -53,6 +53,8 @@ export function structureItems(model: Model, view: View, bars?: ReadonlyMap<numb
     const subject: Subject = { kind: 'node', id: node.id };
     if (isSelected(view, subject))
       items.push(symbolPath(node.x, node.y, circle(10 * view.weight), { closed: true, fill: 'selection', opacity: 0.45 }));
+    // While something is in hand the ends of the lines show where the others are.
+    else if (!view.ordinates) continue;
     const faded = !onPlane(node.id);
     const { vertices } = symbolPath(node.x, node.y, dot, {});
     const fill = faded ? 'faint' : 'member';
