@@ -4,21 +4,33 @@ import { PATIENCE, type Application } from './application';
 /** Milliseconds for which an item stands still before it counts as placed. */
 const REST = 150;
 
-/** Where models were found on the projects page, by application and title. */
-const found = new WeakMap<Application, Map<string, string>>();
+interface Listed {
+  readonly projects: readonly {
+    readonly id: string;
+    readonly models: readonly { readonly id: string; readonly title: string }[];
+  }[];
+}
 
-/** The address of the model of this title, as the projects page tells it; it is asked once. */
-async function addressOf(application: Application, page: Page, title: string): Promise<string> {
-  const known = found.get(application) ?? new Map<string, string>();
-  found.set(application, known);
-  let address = known.get(title);
-  if (address === undefined) {
-    await application.visit(page);
-    const link = await page.waitForSelector(`::-p-xpath(//a[.//h3[contains(., "${title}")]])`);
-    address = (await link!.evaluate((one) => one.getAttribute('href')))!;
-    known.set(title, address);
-  }
-  return address;
+const listed = async ({ address }: Application): Promise<Listed> =>
+  (await (await fetch(`${address}/api/projects`)).json()) as Listed;
+
+/** The address of the model of this title. */
+async function addressOf(application: Application, title: string): Promise<string> {
+  const { projects } = await listed(application);
+  const found = projects.flatMap(({ models }) => models).find((model) => model.title.includes(title));
+  if (!found) throw new Error(`There is no model “${title}”.`);
+  return `/models/${found.id}`;
+}
+
+/** Makes a plane model with nothing in it, as the projects page does; its address. */
+async function emptyModel(application: Application): Promise<string> {
+  const [project] = (await listed(application)).projects;
+  const response = await fetch(`${application.address}/api/models`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json', Origin: application.address },
+    body: JSON.stringify({ project: project!.id, title: 'New plane model' }),
+  });
+  return `/models/${((await response.json()) as { readonly id: string }).id}`;
 }
 
 /** A model's page as a user meets it: by names, values and places on the sheet. */
@@ -28,10 +40,10 @@ export class ModelPage {
     readonly page: Page,
   ) {}
 
-  /** Opens the model of this title from the projects page, at a place of it. */
+  /** Opens the model of this title, at a place of it. */
   static async open(application: Application, title: string, place = '?stage=results'): Promise<ModelPage> {
     const page = await application.page();
-    await application.visit(page, (await addressOf(application, page, title)) + place);
+    await application.visit(page, (await addressOf(application, title)) + place);
     const opened = new ModelPage(application, page);
     await opened.ready();
     await page.waitForSelector('main li > button[tabindex="0"]');
@@ -41,8 +53,7 @@ export class ModelPage {
   /** A new plane model with nothing in it. */
   static async empty(application: Application): Promise<ModelPage> {
     const page = await application.page();
-    await application.visit(page);
-    await page.locator('::-p-named(New plane model)').click();
+    await application.visit(page, await emptyModel(application));
     const model = new ModelPage(application, page);
     await model.ready();
     await model.until('hindrance', /There is no member yet/);
