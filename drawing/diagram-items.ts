@@ -125,9 +125,9 @@ function curve(given: Samples, { quantity, metresPerUnit, member, lean }: DrawnC
     for (let i = 0; i <= last; i++) put(vertices, i + 1, xs[i]!, values[i]!);
     put(vertices, last + 2, xs[last]!, 0);
     // While something is in hand thin lines keep up better.
-    const width = view.ordinates ? 1.6 * w : 1;
+    const width = view.detail === 'whole' ? 1.6 * w : 1;
     const line: Item = { kind: 'path', vertices, stroke: ink, width, texts: 'rather beside', ...dash };
-    if (w < SKETCHED || !view.ordinates) return [line];
+    if (w < SKETCHED || view.detail === 'outline') return [line];
     const area: Item = { kind: 'path', vertices, closed: true, fill: ink, opacity: 0.09 };
     const spacing = style.spacing / view.scale;
     const first = Math.ceil(xs[0]! / spacing);
@@ -224,12 +224,12 @@ export function deflectedPath(
     }
   }
   // While something is in hand thin lines keep up better.
-  const width = view.ordinates ? (strength === 'asked for' ? 2.2 : 1.6) * view.weight : 1;
+  const width = view.detail === 'whole' ? (strength === 'asked for' ? 2.2 : 1.6) * view.weight : 1;
   return worldPath(points, {
     stroke: 'deflection',
     width,
     ...(strength === 'besides' &&
-      view.ordinates && { dash: (view.weight < 1 ? FAR_DASHES : NEAR_DASHES).map((part) => part * view.weight) }),
+      view.detail === 'whole' && { dash: (view.weight < 1 ? FAR_DASHES : NEAR_DASHES).map((part) => part * view.weight) }),
     texts: 'rather beside',
   });
 }

@@ -53,7 +53,7 @@ describe('the drawing of a model', () => {
   });
 
   test('in hand lines are hairlines, and no node has its dot but those that are selected', () => {
-    const inHand: View = { ...view, ordinates: false, quantity: 'none', selection: [{ kind: 'node', id: '1' }] };
+    const inHand: View = { ...view, detail: 'outline', quantity: 'none', selection: [{ kind: 'node', id: '1' }] };
     const all = paths(sheetItems(lintelModel, solution, inHand));
     const members = all.filter(({ subject, stroke }) => subject?.kind === 'member' && stroke === 'member');
     expect(members.map(({ width }) => width)).toEqual(lintelModel.members.map(() => 1));

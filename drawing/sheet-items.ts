@@ -101,7 +101,7 @@ function diagramParts(model: Model, solution: Solution, view: View): DiagramPart
   const leans = leansOf(model, drawn, members);
   const near = isCrowded(model, view) ? nearness(model, view) : undefined;
   const isLineDrawn = isDeflection(quantity) && solution.outcomes[outcome]!.kind !== 'envelope';
-  const outlines: View = { ...view, ordinates: false };
+  const outlines: View = { ...view, detail: 'outline' };
   const itemsOn = (member: DrawnMember, seen: 'whole' | 'outline'): Item[] =>
     isLineDrawn
       ? [deflectedPath({ solution, outcome, factor: metresPerUnit }, member, view, 'asked for')]
@@ -111,9 +111,10 @@ function diagramParts(model: Model, solution: Solution, view: View): DiagramPart
     : members.flatMap((member) => itemsOn(member, 'whole'));
   if (view.values === 'none') return { bars: undefined, items };
   // Of a crowd what stands behind loses its words; what governs is said wherever it stands.
-  const speaks = ({ depth, index, id }: DrawnMember): boolean =>
-    near!(depth) >= FRONT || index === governing.max.member || index === governing.min.member || id === view.pointed;
-  const speaking = near ? members.filter(speaks) : members;
+  const governs = ({ index }: DrawnMember): boolean => index === governing.max.member || index === governing.min.member;
+  const speaking = near
+    ? members.filter((member) => near(member.depth) >= FRONT || governs(member) || member.id === view.pointed)
+    : members;
   return { bars: undefined, items: [...items, ...valueLabels(model, drawn, speaking, governing, view)] };
 }
 

@@ -30,7 +30,7 @@ export function structureItems(model: Model, view: View, bars?: ReadonlyMap<numb
       vertices,
       stroke: bar?.ink ?? (faded ? 'faint' : 'member'),
       // While something is in hand lines are hairlines, as while a look turns: a browser draws them several times as fast.
-      width: view.ordinates || bar ? width : 1,
+      width: view.detail === 'whole' || bar ? width : 1,
       subject,
       depth: member.depth,
       opacity,
@@ -54,7 +54,7 @@ export function structureItems(model: Model, view: View, bars?: ReadonlyMap<numb
     if (isSelected(view, subject))
       items.push(symbolPath(node.x, node.y, circle(10 * view.weight), { closed: true, fill: 'selection', opacity: 0.45 }));
     // While something is in hand the ends of the lines show where the others are.
-    else if (!view.ordinates) continue;
+    else if (view.detail === 'outline') continue;
     const faded = !onPlane(node.id);
     const { vertices } = symbolPath(node.x, node.y, dot, {});
     const fill = faded ? 'faint' : 'member';

@@ -29,8 +29,8 @@ export interface View extends Seen {
   readonly diagramFactor: number;
   /** Which values of the diagram are written: those that matter, or none. */
   readonly values: 'none' | 'that matter';
-  /** Areas and ordinates of diagrams, not only their outlines. */
-  readonly ordinates: boolean;
+  /** All there is, or only outlines: hairlines without areas, ordinates and dots, of what is in hand or stands behind. */
+  readonly detail: 'whole' | 'outline';
   readonly members: Exclude<Strength, 'none' | 'said'>;
   readonly supports: Strength;
   readonly loads: Strength;
@@ -68,7 +68,7 @@ export const plainView: View = {
   axial: 'diagrams',
   diagramFactor: 1,
   values: 'none',
-  ordinates: true,
+  detail: 'whole',
   members: 'plain',
   supports: 'plain',
   loads: 'none',

@@ -4,7 +4,7 @@ import { createStore, type StoreApi } from 'zustand/vanilla';
 const LONGEST = 60;
 
 /**
- * What the parts of the page beside the sheet see of a state. After an edit they wait until the sheet has been painted with its results:
+ * What the parts of the page beside the sheet see of a state. After an edit or a choice they wait until the sheet has been painted with it:
  * drawing the page anew takes several times as long as solving. Nobody acts on what is late: see `catchUp`.
  */
 export class PageStore<T extends object> {

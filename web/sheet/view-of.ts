@@ -9,7 +9,7 @@ import { SKETCHED, weightAt, withoutSmallTalk } from '@rigid-beam/drawing/weight
 import { actingIndex, isHeld, quantityOf, type EditorState } from '../session/editor-state';
 
 /** What a drawing in hand leaves out. */
-const HELD: Partial<View> = { values: 'none', ordinates: false, reactions: false, loads: 'none', resultant: false, dimensions: 'none', names: false, sections: false }; // oxfmt-ignore
+const HELD: Partial<View> = { values: 'none', detail: 'outline', reactions: false, loads: 'none', resultant: false, dimensions: 'none', names: false, sections: false }; // oxfmt-ignore
 
 /** What the sheet shows: what the stage is about and what the user switched, and of something large that is in hand only what is watched (docs/decisions/018). */
 export function viewOf(
@@ -29,7 +29,7 @@ export function viewOf(
     quantity: isOn(stage, switches, 'diagram') ? quantityOf(state) : 'none',
     axial: state.suggestion?.axial ?? 'diagrams',
     diagramFactor: state.diagramFactor,
-    ordinates: true,
+    detail: 'whole',
     selection: state.selection,
     pointed: undefined,
     scale,

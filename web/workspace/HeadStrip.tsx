@@ -69,9 +69,6 @@ const Grow = styled.div`
 
 const State = styled.p`
   flex: 0 1 auto;
-  &[data-testid='solution'] {
-    flex-shrink: 30;
-  }
   min-width: 0;
   overflow: hidden;
   text-overflow: ellipsis;
@@ -86,6 +83,11 @@ const State = styled.p`
     color: var(--fault);
     font-weight: 600;
   }
+`;
+
+/** Gives way first: its beginning says enough, and the whole stands in its title. */
+const Solution = styled(State)`
+  flex-shrink: 30;
 `;
 
 /** Undo and redo, where one is, whether the model is solved, and whether it is stored. */
@@ -128,9 +130,9 @@ export function HeadStrip({ sheet }: { readonly sheet: SheetController | undefin
       <StageTabs />
       <Grow />
       <CommandField sheet={sheet} />
-      <State role="status" data-tone={solvingTone} data-testid="solution" title={solvingText}>
+      <Solution role="status" data-tone={solvingTone} data-testid="solution" title={solvingText}>
         {solvingText}
-      </State>
+      </Solution>
       {progress === 'stopped' ? (
         <PlainButton onPress={() => editor.solveAgain()}>{WORDS.solve}</PlainButton>
       ) : (

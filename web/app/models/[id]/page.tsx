@@ -1,6 +1,5 @@
 import type { Metadata } from 'next';
 import { cache, Suspense } from 'react';
-import { notFound } from 'next/navigation';
 import { glanceAt, openModel } from '../../../server/models';
 import { Ahead } from '../../../workspace/Ahead';
 import { StoredPicture } from '../../../workspace/StoredPicture';
@@ -39,7 +38,7 @@ export default async function ModelPage({ params }: Props) {
 
 async function Opened({ id, markup }: { readonly id: string; readonly markup: string }) {
   const opened = await openModel(id);
-  if (!opened) notFound();
+  if (!opened) return <NotFound />;
   const { model, ...rest } = opened;
   return <Workspace sent={{ ...rest, content: JSON.stringify(model) }} title={model.title} markup={markup} />;
 }
