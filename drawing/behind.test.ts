@@ -1,6 +1,13 @@
 import { expect, test } from '@jest/globals';
-import { inDepth } from './behind';
+import { spaceBuilding } from '../bench/structures';
+import { governingValues } from './diagram-scale';
+import { FRONT, inDepth } from './behind';
 import { worldPath, type Item } from './display-list';
+import { drawnMembers, nearness } from './geometry';
+import { lookFrom, LOOKS } from './projection';
+import { sheetItems } from './sheet-items';
+import { labels, solutionOf, view } from './test/demo';
+import type { View } from './view';
 
 const line = (id: string): Item => worldPath([0, 0, 1, 0], { stroke: 'moment', subject: { kind: 'member', id } });
 const area = (id: string): Item =>
@@ -21,4 +28,23 @@ test('from the back to the front, areas below lines; behind only outlines, far b
   const [, middle, nearer, , front] = drawn.map((item) => (item.kind === 'path' ? (item.opacity ?? 1) : 0));
   expect(middle).toBeLessThan(nearer!);
   expect(nearer).toBeLessThan(front!);
+});
+
+test('of a crowd values are written in front, and what governs wherever it stands', () => {
+  const model = spaceBuilding(4, 4, 5, 1);
+  const solution = solutionOf(model);
+  const { round, height } = LOOKS.corner;
+  const askew: View = { ...view, projection: lookFrom(round, height), quantity: 'Mz', scale: 40 };
+  const near = nearness(model, askew);
+  const { max, min } = governingValues(solution, askew.outcome, 'Mz')!;
+  const governing = [max.member, min.member];
+  const members = new Map(drawnMembers(model, askew).map((member) => [member.id, member]));
+  const said = labels(sheetItems(model, solution, askew)).flatMap(({ subject }) =>
+    subject?.kind === 'extreme' ? [members.get(subject.member)!] : [],
+  );
+  const others = said.filter(({ index }) => !governing.includes(index)).map(({ depth }) => near(depth));
+  expect(others.length).toBeGreaterThan(2);
+  expect(Math.min(...others)).toBeGreaterThanOrEqual(FRONT);
+  expect(said.some(({ index }) => index === governing[0])).toBe(true);
+  expect(near(members.get(model.members[governing[0]!]!.id)!.depth)).toBeLessThan(FRONT);
 });
