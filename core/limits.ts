@@ -16,3 +16,5 @@ export const FACTORS = 20_000_000;
 export const PARTS = 1_000_000;
 /** Numbers that the results of all cases hold: diagrams by piece, end forces, displacements and reactions. */
 export const RESULT_NUMBERS = 100_000_000;
+/** Corners of a panel and of an opening; the pairs of their sides are compared. */
+export const PANEL_CORNERS = 100;

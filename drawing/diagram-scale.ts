@@ -1,3 +1,4 @@
+import { once } from '@rigid-beam/core/once';
 import { extremesOverMembers, type OverMembers } from '@rigid-beam/core/results/extremes-over-members';
 import type { Quantity } from '@rigid-beam/core/results/quantities';
 import { isReady } from '@rigid-beam/core/results/readings';
@@ -12,13 +13,12 @@ const DEFLECTION_PART = 0.06;
 export type Governing = OverMembers;
 
 /** What was found for a solution; several views ask for the same figures. */
-const found = new WeakMap<Solution, Map<string, Governing | undefined>>();
+const foundFor = once((_solution: Solution) => new Map<string, Governing | undefined>());
 
 /** Exact extremes of a quantity over all members; undefined where there is no member, and of an envelope that is still to be read. */
 export function governingValues(solution: Solution, outcome: number, quantity: Quantity): Governing | undefined {
   if (!solution.outcomes[outcome] || !isReady(solution, outcome)) return undefined;
-  let known = found.get(solution);
-  if (!known) found.set(solution, (known = new Map()));
+  const known = foundFor(solution);
   const key = `${outcome} ${quantity}`;
   if (!known.has(key)) known.set(key, extremesOverMembers(solution, outcome, quantity));
   return known.get(key);

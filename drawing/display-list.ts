@@ -1,3 +1,4 @@
+import { once } from '@rigid-beam/core/once';
 import type { CaseColour } from '@rigid-beam/core/model/model';
 import type { AxisName } from '@rigid-beam/core/model/point';
 
@@ -139,11 +140,9 @@ export const sameSubject = (a: Subject | undefined, b: Subject | undefined): boo
 /** Whether a thing is selected; the keys of a selection are found once. */
 export function isSelected({ selection }: { readonly selection: readonly Subject[] }, subject: Subject): boolean {
   if (selection.length === 0) return false;
-  let keys = selectedKeys.get(selection);
-  if (!keys) selectedKeys.set(selection, (keys = new Set(selection.map(subjectKey))));
-  return keys.has(subjectKey(subject));
+  return keysOf(selection).has(subjectKey(subject));
 }
-const selectedKeys = new WeakMap<readonly Subject[], Set<string>>();
+const keysOf = once((selection: readonly Subject[]): ReadonlySet<string> => new Set(selection.map(subjectKey)));
 
 /** A key that two subjects share exactly when they are the same thing. */
 export function subjectKey(subject: Subject): string {

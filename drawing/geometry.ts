@@ -1,3 +1,4 @@
+import { once } from '@rigid-beam/core/once';
 import type { Member, Model, ModelNode } from '@rigid-beam/core/model/model';
 import { memberAxes } from '@rigid-beam/core/model/local-axes';
 import { minus, plus, pointOf, size, type Point } from '@rigid-beam/core/model/point';
@@ -39,35 +40,20 @@ export interface DrawnMember {
   readonly ez: readonly [number, number];
 }
 
-interface Drawing {
-  readonly seen: Seen;
-  nodes?: ReadonlyMap<string, DrawnNode>;
-  members?: readonly DrawnMember[];
-}
-
-/** What was found for a model; every kind of item asks for the same. */
-const known = new WeakMap<Model, Drawing>();
-
-function drawingOf(model: Model, { projection, hidden }: Seen): Drawing {
-  const before = known.get(model);
-  if (before && before.seen.projection === projection && before.seen.hidden === hidden) return before;
-  const seen = { projection, hidden };
-  const drawing: Drawing = { seen };
-  known.set(model, drawing);
-  return drawing;
-}
-
-/** The nodes that are shown, by id. */
-export function drawnNodes(model: Model, seen: Seen): ReadonlyMap<string, DrawnNode> {
-  const drawing = drawingOf(model, seen);
-  return (drawing.nodes ??= findNodes(model, drawing.seen));
-}
+/** The nodes that are shown, by id. Every kind of item asks for the same. */
+export const drawnNodes = (model: Model, { projection, hidden }: Seen): ReadonlyMap<string, DrawnNode> =>
+  nodesSeen(model, projection, hidden);
 
 /** The members that can be drawn: shown, both nodes exist, and they do not run straight at the viewer. */
-export function drawnMembers(model: Model, seen: Seen): readonly DrawnMember[] {
-  const drawing = drawingOf(model, seen);
-  return (drawing.members ??= findMembers(model, drawing.seen));
-}
+export const drawnMembers = (model: Model, { projection, hidden }: Seen): readonly DrawnMember[] =>
+  membersSeen(model, projection, hidden);
+
+const nodesSeen = once((model: Model, projection: Projection, hidden: Seen['hidden']) =>
+  findNodes(model, { projection, hidden }),
+);
+const membersSeen = once((model: Model, projection: Projection, hidden: Seen['hidden']) =>
+  findMembers(model, { projection, hidden }),
+);
 
 function findNodes(model: Model, { projection, hidden }: Seen): Map<string, DrawnNode> {
   const nodes = new Map<string, DrawnNode>();

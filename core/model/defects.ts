@@ -1,3 +1,4 @@
+import { once } from '../once';
 import type { Intent } from './edits/intent';
 import { missedJoints } from './edits/joints';
 import { endsOf, placesOf } from './places';
@@ -29,21 +30,12 @@ const ALMOST_METRES = 0.1;
  * Coincident nodes, ends that almost meet a node, nodes on no member, members on members, members that cross and nodes that lie on a
  * member without being joined. Links that join two nodes at one place on purpose are shorter than `SAME` and would be a fault anyway.
  */
-export function findDefects(model: Model): readonly Defect[] {
-  let defects = known.get(model);
-  if (!defects) known.set(model, (defects = lookFor(model)));
-  return defects;
-}
-
-/** What was found for a model; the bench, the command field and the tool that draws ask for the same. */
-const known = new WeakMap<Model, readonly Defect[]>();
-
-function lookFor(model: Model): Defect[] {
+export const findDefects = once((model: Model): readonly Defect[] => {
   const bars = new Set(model.members.filter(({ behaviour = 'frame' }) => behaviour !== 'frame').map(({ id }) => id));
   // Bars of a truss pass each other freely, as crossed diagonals do.
   const joints = missedJoints(model).filter(({ member, other }) => other === undefined || !(bars.has(member) || bars.has(other)));
   return [...nearNodes(model), ...idleNodes(model), ...laidOn(model), ...joints.map((joint) => missed(joint))];
-}
+});
 
 function nearNodes(model: Model): Defect[] {
   const index = new PointIndex<string>(ALMOST_METRES);

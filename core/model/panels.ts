@@ -1,4 +1,6 @@
+import { once } from '../once';
 import type { Model } from './model';
+import { UPRIGHT } from './loads/area/panel';
 import { placesOf } from './places';
 import { cross, dot, minus, size, times, type Point } from './point';
 
@@ -15,22 +17,14 @@ const MOST = 100_000;
 /** Sine under which a direction lies in a plane, or along another. */
 const FLAT = 1e-6;
 
-const known = new WeakMap<Model['members'], { readonly nodes: Model['nodes']; readonly rings: readonly Ring[] }>();
-
 /** All closed rings of members that lie in a plane: bays of floors, roofs and walls. Found once for members and places of nodes. */
-export function ringsOf(model: Pick<Model, 'nodes' | 'members'>): readonly Ring[] {
-  const before = known.get(model.members);
-  if (before?.nodes === model.nodes) return before.rings;
-  const rings = found(model);
-  known.set(model.members, { nodes: model.nodes, rings });
-  return rings;
-}
+export const ringsOf = ({ members, nodes }: Pick<Model, 'nodes' | 'members'>): readonly Ring[] => found(members, nodes);
 
-function found(model: Pick<Model, 'nodes' | 'members'>): Ring[] {
-  const places = placesOf(model);
+const found = once((members: Model['members'], nodes: Model['nodes']): readonly Ring[] => {
+  const places = placesOf({ nodes });
   const beside = new Map<string, Set<string>>();
   const join = (a: string, b: string): void => void (beside.get(a) ?? beside.set(a, new Set()).get(a)!).add(b);
-  for (const { start, end } of model.members)
+  for (const { start, end } of members)
     if (places.has(start) && places.has(end) && start !== end) {
       join(start, end);
       join(end, start);
@@ -101,10 +95,10 @@ function found(model: Pick<Model, 'nodes' | 'members'>): Ring[] {
     if (corners.length < 3 || new Set(ids).size < ids.length) return undefined;
     return { corners: corners.map((i) => ids[i]!), points: corners.map((i) => points[i]!), normal };
   }
-}
+});
 
 /** One of the two normals of a plane, always the same: up, else to the right, else towards the viewer. */
 function upright(normal: Point): Point {
-  const part = [normal[1], normal[0], normal[2]].find((value) => Math.abs(value) > FLAT) ?? 1;
+  const part = [normal[1], normal[0], normal[2]].find((value) => Math.abs(value) > UPRIGHT) ?? 1;
   return part < 0 ? times(normal, -1) : normal;
 }

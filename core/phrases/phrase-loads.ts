@@ -2,7 +2,7 @@ import type { Model } from '../model/model';
 import { dot, times, type Point } from '../model/point';
 import { runOf } from '../model/runs';
 import { inOwnAxes } from '../model/support-axes';
-import { panelOf, PanelTrouble } from '../model/loads/area/panel';
+import { panelOf, PanelTrouble, pressedAlong } from '../model/loads/area/panel';
 import { barsOf } from '../model/loads/bars';
 import { shapeOf } from '../model/loads/member-shape';
 import type { LoadPhrase, Stations } from './phrase';
@@ -82,8 +82,7 @@ function onPanel(phrase: LoadPhrase, corners: readonly string[], model: Model, e
   if (phrase.kind !== 'area') return refused('only a pressure is put on a panel');
   if (phrase.width !== undefined) return refused('over a width it acts on members: point at one');
   try {
-    const { normal } = panelOf(corners, barsOf(model));
-    const pressed = normal[1] > 1e-9 ? times(normal, -1) : normal;
+    const pressed = pressedAlong(panelOf(corners, barsOf(model)).normal);
     return made(entry({ type: 'area', nodes: corners, ...pressureOf(phrase, Math.sign(dot(phrase.direction, pressed)) || 1) }));
   } catch (trouble) {
     if (trouble instanceof PanelTrouble) return refused(trouble.message);

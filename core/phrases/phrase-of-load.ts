@@ -6,7 +6,7 @@ import { shapeOf } from '../model/loads/member-shape';
 import { wayOf } from './phrase-loads';
 import { warmthOf } from './warmth';
 import type { AreaLoad } from '../model/loads/area/area';
-import { panelOf } from '../model/loads/area/panel';
+import { panelOf, pressedAlong } from '../model/loads/area/panel';
 import { barsOf } from '../model/loads/bars';
 import type { Intensity } from '../model/loads/primitive';
 
@@ -92,9 +92,8 @@ function pressedWay(
   model: Model,
 ): Point | undefined {
   const axes = members?.[0] === undefined ? undefined : shapeOf(model, members[0])?.axes;
-  const normal = nodes ? panelOf(nodes, barsOf(model)).normal : axes && ([axes[3]!, axes[4]!, axes[5]!] as const);
-  if (!normal) return undefined;
-  const pressed = nodes && normal[1] <= 1e-9 ? normal : times(normal, -1);
+  const pressed = nodes ? pressedAlong(panelOf(nodes, barsOf(model)).normal) : axes && times([axes[3]!, axes[4]!, axes[5]!], -1);
+  if (!pressed) return undefined;
   return Object.values(WAYS).toSorted((a, b) => dot(b, pressed) - dot(a, pressed))[0];
 }
 

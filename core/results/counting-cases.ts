@@ -1,8 +1,6 @@
-const known = new WeakMap<Float64Array, readonly number[]>();
+import { once } from '../once';
 
 /** The cases that count in a sum: those whose factors are not zero. Of thousands of cases a sum mostly has a few. */
-export function countingCases(factors: Float64Array): readonly number[] {
-  let counting = known.get(factors);
-  if (!counting) known.set(factors, (counting = Array.from(factors.keys()).filter((c) => factors[c] !== 0)));
-  return counting;
-}
+export const countingCases = once((factors: Float64Array): readonly number[] =>
+  Array.from(factors.keys()).filter((c) => factors[c] !== 0),
+);

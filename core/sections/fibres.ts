@@ -1,3 +1,4 @@
+import { once } from '../once';
 import type { Model, Section, Shape } from '../model/model';
 import { sectionProperties } from './section-properties';
 import { farthest } from './outline';
@@ -55,15 +56,13 @@ function inPlane(section: Section, roll: number): Fibres | undefined {
   return heights ? { A, flexibility: [1 / I, 0, 0], points: heights, radius: outline?.radius ?? 0 } : undefined;
 }
 
-const known = new WeakMap<Model['members'], { readonly sections: Model['sections']; readonly fibres: Fibres[] }>();
-
 /** By member: the fibres of its section; undefined where they are not known. */
-export function fibresOf({ members, sections, space }: Model): (Fibres | undefined)[] {
-  const before = known.get(members);
-  if (before?.sections === sections) return before.fibres;
+export const fibresOf = ({ members, sections, space }: Model): readonly (Fibres | undefined)[] => found(members, sections, space);
+
+const found = once((members: Model['members'], sections: Model['sections'], space: Model['space']): (Fibres | undefined)[] => {
   const byId = new Map(sections.map((section) => [section.id, section]));
   const made = new Map<string, Fibres | undefined>();
-  const fibres = members.map(({ section: id, roll = 0 }) => {
+  return members.map(({ section: id, roll = 0 }) => {
     const key = `${space === 'plane' ? roll : ''} ${id}`;
     if (!made.has(key)) {
       const section = byId.get(id)!;
@@ -71,6 +70,4 @@ export function fibresOf({ members, sections, space }: Model): (Fibres | undefin
     }
     return made.get(key);
   });
-  known.set(members, { sections, fibres: fibres as Fibres[] });
-  return fibres;
-}
+});

@@ -1,3 +1,4 @@
+import { once } from '../once';
 import type { Shape } from '../model/model';
 import { linesOf } from './lines-of';
 import { edgesOf, enclosed, extentOf, pointsOf, type Edge, type Loop } from './path';
@@ -28,19 +29,13 @@ export interface Extent {
   readonly y: readonly [down: number, up: number];
 }
 
-const extents = new WeakMap<Shape, Extent>();
-
 /** How far a sound shape reaches from its centroid; undefined where its shape is not known. */
 export function extentOfShape(shape: Shape): Extent | undefined {
   if (shape.type === 'general' || shapeFault(shape) !== undefined) return undefined;
-  const before = extents.get(shape);
-  if (before) return before;
-  const made = measured(shape);
-  extents.set(shape, made);
-  return made;
+  return measured(shape);
 }
 
-function measured(shape: Shape): Extent {
+const measured = once((shape: Shape): Extent => {
   if (isRound(shape)) {
     const r = dimensionsOf(shape).d / 2;
     return { z: [-r, r], y: [-r, r] };
@@ -49,7 +44,7 @@ function measured(shape: Shape): Extent {
   const { y, z } = enclosed(edges);
   const { z: across, y: up } = extentOf(edges.flat());
   return { z: [across[0] - z, across[1] - z], y: [up[0] - y, up[1] - y] };
-}
+});
 
 const isRound = ({ type }: Shape): boolean => type === 'round' || type === 'chs';
 

@@ -1,3 +1,4 @@
+import { once } from '../once';
 import type { SectionProperties, Shape } from '../model/model';
 import { linesOf } from './lines-of';
 import { edgesOf, enclosed, extentOf, type Composite } from './path';
@@ -8,22 +9,11 @@ import { torsionConstant } from './torsion';
  * Properties of a sound shape: A, Iz, Iy, Iyz, Wz, Wy exactly, with all radii and slopes; shear areas as the model format defines them;
  * J as `torsionConstant` finds it. What a built section has from its mesh is left out (`stiffnessProperties`).
  */
-export function shapeProperties(shape: Shape): SectionProperties {
-  const before = known.get(shape);
-  if (before) return before;
-  const made = computed(shape);
-  known.set(shape, made);
-  return made;
-}
-
-/** Checks and drawings ask for them again and again, of the very shapes that an edit has left alone. */
-const known = new WeakMap<Shape, SectionProperties>();
-
-function computed(shape: Shape): SectionProperties {
+export const shapeProperties = once((shape: Shape): SectionProperties => {
   const s = dimensionsOf(shape);
   const J = torsionConstant(shape.type, s);
   return { ...flatProperties(shape, s), ...(J !== undefined && { J }) };
-}
+});
 
 function flatProperties(shape: Shape, s: Dimensions): SectionProperties {
   switch (shape.type) {

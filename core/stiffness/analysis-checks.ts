@@ -1,26 +1,41 @@
+import { once } from '../once';
 import { expandLoads } from '../model/loads/expand';
 import type { Model, Section } from '../model/model';
 import { fault, type Notice } from '../model/notice';
 import { sectionProperties } from '../sections/section-properties';
 import { shapeFault } from '../sections/shape-fault';
 import { supportAxes } from '../model/local-axes';
-import { onceFor } from './once-for';
 
 /**
  * What keeps a sound model from being solved: nothing there, no support, a section without the properties that its members
  * need, and features of the format that this version does not analyse yet, each refused by name.
  */
 export function analysisFaults(model: Model): Notice[] {
-  return [...emptinessFaults(model), ...frameFaults(model), ...thermalFaults(model)];
+  const { members, sections, materials, supports, space } = model;
+  return [...emptinessFaults(model), ...frameFaults(members, sections, materials, supports, space), ...thermalFaults(model)];
 }
 
-const frameFaults = onceFor(['space', 'sections', 'materials', 'supports'], (model) => [
-  ...featureFaults(model),
-  ...sectionFaults(model),
-  ...productFaults(model),
-  ...torsionFaults(model),
-  ...axesFaults(model),
-]);
+/** The parts of a model that tell what its members need. */
+type Frame = Pick<Model, 'members' | 'sections' | 'materials' | 'supports' | 'space'>;
+
+const frameFaults = once(
+  (
+    members: Model['members'],
+    sections: Model['sections'],
+    materials: Model['materials'],
+    supports: Model['supports'],
+    space: Model['space'],
+  ): readonly Notice[] => {
+    const frame: Frame = { members, sections, materials, supports, space };
+    return [
+      ...featureFaults(frame),
+      ...sectionFaults(frame),
+      ...productFaults(frame),
+      ...torsionFaults(frame),
+      ...axesFaults(frame),
+    ];
+  },
+);
 
 function emptinessFaults(model: Model): Notice[] {
   if (model.members.length === 0) {
@@ -70,7 +85,7 @@ function unsupported(path: string, value: unknown, what: string, remedy: string,
 const isOnlyNamed = ({ catalogue, shape, A }: Section): boolean =>
   catalogue !== undefined && shape === undefined && A === undefined;
 
-function featureFaults(model: Model): Notice[] {
+function featureFaults(model: Frame): Notice[] {
   const found: Notice[] = [];
   model.members.forEach((member, i) => {
     if (member.behaviour !== 'tensionOnly' && member.behaviour !== 'compressionOnly') return;
@@ -102,7 +117,7 @@ function featureFaults(model: Model): Notice[] {
   return found;
 }
 
-function sectionFaults(model: Model): Notice[] {
+function sectionFaults(model: Frame): Notice[] {
   const found: Notice[] = [];
   const used = new Set(model.members.map(({ section }) => section));
   const bent = new Set(model.members.filter(({ behaviour }) => (behaviour ?? 'frame') === 'frame').map(({ section }) => section));
@@ -146,7 +161,7 @@ function sectionFaults(model: Model): Notice[] {
 }
 
 /** What members that bend and twist need of their section, in their space and position. */
-function neededInBending(model: Model, section: Section): ('A' | 'Iz' | 'Iy' | 'J')[] {
+function neededInBending(model: Frame, section: Section): ('A' | 'Iz' | 'Iy' | 'J')[] {
   if (model.space === 'space') return ['A', 'Iz', 'Iy', 'J'];
   const lying = model.members.some((member) => member.section === section.id && Math.abs((member.roll ?? 0) % 180) === 90);
   const upright = model.members.some((member) => member.section === section.id && (member.roll ?? 0) % 180 === 0);
@@ -154,7 +169,7 @@ function neededInBending(model: Model, section: Section): ('A' | 'Iz' | 'Iy' | '
 }
 
 /** A frame member in space twists: its material needs a shear modulus. Principal second moments must be positive. */
-function torsionFaults(model: Model): Notice[] {
+function torsionFaults(model: Frame): Notice[] {
   if (model.space !== 'space') return [];
   const twisting = new Set(
     model.members.filter(({ behaviour }) => (behaviour ?? 'frame') === 'frame').map(({ material }) => material),
@@ -177,7 +192,7 @@ function torsionFaults(model: Model): Notice[] {
 }
 
 /** Where Iyz is as large as Iz and Iy allow, one principal second moment is zero or less: no such section exists. */
-function productFaults(model: Model): Notice[] {
+function productFaults(model: Frame): Notice[] {
   return model.sections.flatMap((section, i) => {
     const { Iz, Iy, Iyz = 0 } = sectionProperties(section);
     if (Iyz === 0 || Iz === undefined || Iy === undefined || Iyz * Iyz < Iz * Iy) return [];
@@ -196,7 +211,7 @@ function productFaults(model: Model): Notice[] {
 }
 
 /** Directions of a support from which no axes can be made, or that leave the plane of a plane model. */
-function axesFaults(model: Model): Notice[] {
+function axesFaults(model: Frame): Notice[] {
   return model.supports.flatMap(({ axes, node }, i) => {
     if (!axes) return [];
     const turn = supportAxes(axes.x, axes.y);

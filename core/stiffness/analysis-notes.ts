@@ -1,24 +1,20 @@
+import { once } from '../once';
 import type { Model } from '../model/model';
 import type { Notice } from '../model/notice';
-import { onceFor } from './once-for';
 import { unjoinedNodes } from './unjoined-nodes';
 
 /** Things worth saying about a model that can be solved. */
 export const analysisNotes = (model: Model): readonly Notice[] => [
   ...loneNodes(model),
   ...unjoinedNodes(model),
-  ...weightlessNotes(model),
-  ...rigidInShearNotes(model),
+  ...weightlessNotes(model.members, model.materials, model.cases),
+  ...(model.analysis?.shearDeformation ? rigidInShearNotes(model.members, model.materials) : []),
 ];
 
-const usedNodes = new WeakMap<Model['members'], ReadonlySet<string>>();
-
-/** The nodes that members join, found once for a list of members. */
-function nodesUsedBy(members: Model['members']): ReadonlySet<string> {
-  let used = usedNodes.get(members);
-  if (!used) usedNodes.set(members, (used = new Set(members.flatMap(({ start, end }) => [start, end]))));
-  return used;
-}
+/** The nodes that members join. */
+const nodesUsedBy = once(
+  (members: Model['members']): ReadonlySet<string> => new Set(members.flatMap(({ start, end }) => [start, end])),
+);
 
 function loneNodes({ nodes, members }: Model): Notice[] {
   const used = nodesUsedBy(members);
@@ -32,12 +28,11 @@ function loneNodes({ nodes, members }: Model): Notice[] {
     }));
 }
 
-const rigidInShearNotes = onceFor(['analysis', 'materials'], (model) => {
+const rigidInShearNotes = once((members: Model['members'], materials: Model['materials']) => {
   const notes: Notice[] = [];
-  if (!model.analysis?.shearDeformation) return notes;
-  const materials = new Map(model.materials.map((material) => [material.id, material]));
-  const stiff = model.members.filter((member) => {
-    const material = materials.get(member.material);
+  const named = new Map(materials.map((material) => [material.id, material]));
+  const stiff = members.filter((member) => {
+    const material = named.get(member.material);
     return material?.G === undefined && material?.nu === undefined;
   });
   if (stiff.length > 0) {
@@ -51,10 +46,10 @@ const rigidInShearNotes = onceFor(['analysis', 'materials'], (model) => {
   return notes;
 });
 
-const weightlessNotes = onceFor(['cases', 'materials'], (model) => {
-  if (!model.cases.some((loadCase) => (loadCase.selfWeight ?? 0) !== 0)) return [];
-  const used = new Set(model.members.map((member) => member.material));
-  return model.materials
+const weightlessNotes = once((members: Model['members'], materials: Model['materials'], cases: Model['cases']): Notice[] => {
+  if (!cases.some((loadCase) => (loadCase.selfWeight ?? 0) !== 0)) return [];
+  const used = new Set(members.map((member) => member.material));
+  return materials
     .filter((material) => used.has(material.id) && material.density === undefined)
     .map(({ id }) => ({
       code: 'no-density',

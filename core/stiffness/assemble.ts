@@ -1,3 +1,4 @@
+import { once } from '../once';
 import { sameNumbers } from '../linear-algebra/same-numbers';
 import type { SparseSymmetric } from '../linear-algebra/sparse-symmetric';
 import { condenseLoads } from './condensation';
@@ -20,9 +21,10 @@ export interface ArtificialRestraint {
 }
 
 /** The lower triangle's pattern: each node's columns hold its own unknowns and those of the neighbours numbered behind it. */
-function emptyMatrix(s: Structure, { unknowns, size, graph, analysis }: Numbering): SparseSymmetric {
-  const owned = (node: number): number[] => s.active.map((k) => unknowns[FREEDOMS * node + k]!).filter((u) => u >= 0);
-  const unknownsOf = Array.from({ length: nodeCount(s) }, (_, i) => owned(i));
+function emptyMatrix({ unknowns, size, graph, analysis }: Numbering): SparseSymmetric {
+  const owned = (node: number): number[] =>
+    Array.from(unknowns.subarray(FREEDOMS * node, FREEDOMS * (node + 1))).filter((unknown) => unknown >= 0);
+  const unknownsOf = Array.from({ length: graph.size }, (_, i) => owned(i));
   const pointers = new Int32Array(size + 1);
   const columns: number[][] = [];
   for (let node = 0; node < graph.size; node++) {
@@ -49,10 +51,9 @@ function emptyMatrix(s: Structure, { unknowns, size, graph, analysis }: Numberin
   return { size, pointers, rows, values: new Float64Array(rows.length) };
 }
 
-/** Where the entries of the members' matrices go in the values of K; it stays while the members join the same nodes. */
+/** Where the entries of the members' matrices go in the values of K. */
 interface Scatter {
   readonly pattern: SparseSymmetric;
-  readonly memberNodes: Int32Array;
   /**
    * Member m has the entries `first[m]…first[m+1]-1` of the next two: from a place among its kept entries to a place among the values.
    */
@@ -61,13 +62,20 @@ interface Scatter {
   readonly to: Int32Array;
 }
 
-const scatters = new WeakMap<Numbering, Scatter>();
+const patternOf = once(emptyMatrix);
 
-export function scatterOf(s: Structure, numbering: Numbering): Scatter {
-  const known = scatters.get(numbering);
-  if (known && sameNumbers(known.memberNodes, s.memberNodes)) return known;
-  const pattern = known?.pattern ?? emptyMatrix(s, numbering);
-  const members = memberCount(s);
+/** It stays while the members join the same nodes in the same freedoms, in the plane or in space. */
+export const scatterOf = (s: Structure, numbering: Numbering): Scatter => scattered(numbering, s.memberNodes, s.active);
+
+const sameList = (a: unknown, b: unknown): boolean =>
+  a === b || (a instanceof Int32Array && b instanceof Int32Array && sameNumbers(a, b));
+
+type Joined = Pick<Structure, 'memberNodes' | 'active'>;
+
+const scattered = once((numbering: Numbering, memberNodes: Int32Array, active: Structure['active']): Scatter => {
+  const s: Joined = { memberNodes, active };
+  const pattern = patternOf(numbering);
+  const members = memberNodes.length / 2;
   const most = keptEntries(s).width;
   const entries = {
     first: new Int32Array(members + 1),
@@ -84,15 +92,13 @@ export function scatterOf(s: Structure, numbering: Numbering): Scatter {
     count = addBlock(scattering, start, end, 6, count);
     entries.first[m + 1] = count;
   }
-  const scatter = { pattern, memberNodes: s.memberNodes, ...entries };
-  scatters.set(numbering, scatter);
-  return scatter;
-}
+  return { pattern, ...entries };
+}, sameList);
 
 /** What a scatter is made of. */
 interface Scattering {
   readonly K: SparseSymmetric;
-  readonly s: Structure;
+  readonly s: Joined;
   readonly numbering: Numbering;
   readonly entries: Pick<Scatter, 'from' | 'to'>;
 }

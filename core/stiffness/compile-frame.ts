@@ -1,3 +1,4 @@
+import { once } from '../once';
 import { memberAxes } from '../model/local-axes';
 import {
   endFreedoms,
@@ -7,6 +8,7 @@ import {
   type Member,
   type Model,
   type Restraint,
+  type Section,
   type SectionProperties,
 } from '../model/model';
 import { turnOf } from '../model/support-axes';
@@ -15,17 +17,15 @@ import { stiffnessProperties } from '../sections/stiffness-properties';
 import { BOWS_V, BOWS_W, PLANE_FREEDOMS, STIFFNESS_WIDTH, type Structure } from './structure';
 
 type SectionMap = ReadonlyMap<string, SectionProperties>;
-const bending = new WeakMap<Model['sections'], SectionMap>();
-const twistingToo = new WeakMap<Model['sections'], SectionMap>();
 
-/** The properties of each section by its name; found once for a list of sections. A mesh is made only where torsion or shear counts. */
-export function sectionMap({ sections, space, analysis }: Model): SectionMap {
-  const isWhole = space === 'space' || analysis?.shearDeformation === true;
-  const [maps, properties] = isWhole ? ([twistingToo, stiffnessProperties] as const) : ([bending, sectionProperties] as const);
-  let known = maps.get(sections);
-  if (!known) maps.set(sections, (known = new Map(sections.map((section) => [section.id, properties(section)]))));
-  return known;
-}
+/** The properties of each section by its name. A mesh is made only where torsion or shear counts. */
+export const sectionMap = ({ sections, space, analysis }: Model): SectionMap =>
+  propertiesOf(sections, space === 'space' || analysis?.shearDeformation === true ? stiffnessProperties : sectionProperties);
+
+const propertiesOf = once(
+  (sections: Model['sections'], properties: (section: Section) => SectionProperties): SectionMap =>
+    new Map(sections.map((section) => [section.id, properties(section)])),
+);
 
 /** A part of a checked model; what a fault would have named throws here. */
 export function must<T>(value: T | undefined, what: string): T {

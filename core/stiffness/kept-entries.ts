@@ -31,4 +31,4 @@ function keptOf(active: readonly number[]): KeptEntries {
 const inPlane = keptOf(PLANE_FREEDOMS);
 const inSpace = keptOf(SPACE_FREEDOMS);
 
-export const keptEntries = (s: Structure): KeptEntries => (isPlane(s) ? inPlane : inSpace);
+export const keptEntries = (s: Pick<Structure, 'active'>): KeptEntries => (isPlane(s) ? inPlane : inSpace);

@@ -79,7 +79,7 @@ export const nodeCount = (s: Structure): number => s.names.nodes.length;
 export const memberCount = (s: Structure): number => s.names.members.length;
 export const caseCount = (s: Structure): number => s.names.cases.length;
 /** Whether the structure lies in the X–Y plane and moves only there. */
-export const isPlane = (s: Structure): boolean => s.active.length === PLANE_FREEDOMS.length;
+export const isPlane = (s: Pick<Structure, 'active'>): boolean => s.active.length === PLANE_FREEDOMS.length;
 
 /** Metres: what turns as a movement where the two are compared. */
 export const meanLength = ({ lengths }: Structure): number => lengths.reduce((sum, L) => sum + L, 0) / lengths.length;

@@ -1,4 +1,4 @@
-import type { Random } from './random';
+import type { Random } from '../../core/test/random';
 import type { Tortured } from './server';
 
 const values: readonly unknown[] = [

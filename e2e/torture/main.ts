@@ -5,7 +5,7 @@ import { freePort } from '../free-port';
 import { Client } from './client';
 import { filled, smallDisk } from './disk';
 import { hostileRequest } from './hostile';
-import { Random } from './random';
+import { Random } from '../../core/test/random';
 import { Tortured } from './server';
 
 type Start = ConstructorParameters<typeof Tortured>[0];

@@ -2,7 +2,7 @@ import type { AreaLoad } from '../loads/area/area';
 import type { ChainLoad } from '../loads/chain';
 import { compoundKinds, type CompoundLoad } from '../loads/compound';
 import type { Bars } from '../loads/compound-kind';
-import { panelOf } from '../loads/area/panel';
+import { isUpright, panelOf } from '../loads/area/panel';
 import { partsOf } from '../loads/expand';
 import { INTENSITY_KEYS } from '../loads/intensities';
 import type { Intensity, MemberLoad } from '../loads/primitive';
@@ -60,7 +60,7 @@ function carriedArea(
   bars: BothBars,
   others: 'stay' | 'leave out',
 ): readonly Load[] {
-  const flips = motion.hand !== 1 && load.direction === 'normal' && isUpright(load, bars.before);
+  const flips = motion.hand !== 1 && load.direction === 'normal' && standsUpright(load, bars.before);
   const same = flips ? { ...load, pressure: -load.pressure } : load;
   if (others === 'stay') return [same];
   const { nodes } = things;
@@ -80,8 +80,7 @@ function carriedArea(
   ];
 }
 
-const isUpright = ({ nodes }: AreaLoad, bars: Bars): boolean =>
-  nodes !== undefined && Math.abs(panelOf(nodes, bars).normal[1]) <= 1e-9;
+const standsUpright = ({ nodes }: AreaLoad, bars: Bars): boolean => nodes !== undefined && isUpright(panelOf(nodes, bars).normal);
 
 function carriedChain(
   load: ChainLoad,

@@ -37,7 +37,8 @@ export function barsFrom(members: ReadonlyMap<string, BarMember>, places: Readon
     const { start, end, offset } = members.get(id)!;
     const tip = (node: string, arm: readonly number[] | undefined): Point =>
       plus(places.get(node)!, [arm?.[0] ?? 0, arm?.[1] ?? 0, arm?.[2] ?? 0]);
-    return { start, end, length: size(minus(tip(end, offset?.end), tip(start, offset?.start))) };
+    const [from, to] = [tip(start, offset?.start), tip(end, offset?.end)];
+    return { start, end, from, to, length: size(minus(to, from)), hasArms: offset !== undefined };
   };
   return Object.assign(bar, { places, at });
 }

@@ -8,7 +8,11 @@ import type { Intensity, MemberLoad } from './primitive';
 export interface Bar {
   readonly start: string;
   readonly end: string;
+  /** Where it begins and ends, offsets included. */
+  readonly from: Point;
+  readonly to: Point;
   readonly length: number;
+  readonly hasArms: boolean;
 }
 /** Members by id, where nodes stand, and the members that meet in one. */
 export interface Bars {

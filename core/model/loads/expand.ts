@@ -1,3 +1,4 @@
+import { once } from '../../once';
 import type { Load, Model } from '../model';
 import { barsOf } from './bars';
 import { compoundKinds, isCompound, type CompoundLoad } from './compound';
@@ -12,18 +13,11 @@ export interface ExpandedLoads {
   readonly origins: readonly Load[];
 }
 
-const known = new WeakMap<Model, ExpandedLoads>();
 /** What a compound load was expanded to last, to be taken over where it is the same: those who compare see that nothing changed. */
 const parts = new WeakMap<CompoundLoad, readonly MemberLoad[]>();
 
 /** The one way from what the engineer says to primitive loads: compiling, drawing, totals and words go through it. The model must be sound. */
-export function expandLoads(model: Model): ExpandedLoads {
-  let expanded = known.get(model);
-  if (!expanded) known.set(model, (expanded = expand(model)));
-  return expanded;
-}
-
-function expand(model: Model): ExpandedLoads {
+export const expandLoads = once((model: Model): ExpandedLoads => {
   const { loads } = model;
   if (!loads.some((load) => isCompound(load) || isNotional(load)))
     return { loads: loads as readonly PrimitiveLoad[], origins: loads };
@@ -41,7 +35,7 @@ function expand(model: Model): ExpandedLoads {
     }
   }
   return result;
-}
+});
 
 const notionalOf = (load: NotionalLoad, others: ReadonlyMap<Load, readonly PrimitiveLoad[]>, model: Model): PrimitiveLoad[] =>
   notionalParts(

@@ -1,16 +1,18 @@
+import { once } from '../../once';
 import { memberAxes } from '../local-axes';
-import type { Member, Model } from '../model';
-import { endsOf, placesOf, type NodePlaces } from '../places';
+import type { Model } from '../model';
+import { endsOf, placesOf } from '../places';
 import { minus, size } from '../point';
 
 /** What was found of a model's members; many targets ask for the same. */
-const known = new WeakMap<Model, { readonly places: NodePlaces; readonly members: ReadonlyMap<string, Member> }>();
+const namesOf = once((nodes: Model['nodes'], list: Model['members']) => ({
+  places: placesOf({ nodes }),
+  members: new Map(list.map((one) => [one.id, one])),
+}));
 
 /** A member's local axes and its length between its offset ends. */
 export function shapeOf(model: Model, id: string): { readonly axes: Float64Array; readonly length: number } | undefined {
-  let found = known.get(model);
-  if (!found)
-    known.set(model, (found = { places: placesOf(model), members: new Map(model.members.map((one) => [one.id, one])) }));
+  const found = namesOf(model.nodes, model.members);
   const member = found.members.get(id);
   if (!member || !found.places.has(member.start) || !found.places.has(member.end)) return undefined;
   const [start, end] = endsOf(member, found.places);

@@ -1,3 +1,4 @@
+import { once } from '../../once';
 import type { OutlineCorner, SectionPart, Shape } from '../../model/model';
 import { cornersOf } from '../corners';
 import { edgesOf, enclosed, type Corner } from '../path';
@@ -18,16 +19,8 @@ export function linesOfPart({ shape, outline, holes = [], at, angle = 0, mirrore
   return lines.map((line) => placed(line, place));
 }
 
-const known = new WeakMap<readonly SectionPart[], Lines>();
-
 /** The lines of all parts. */
-export function linesOfParts(parts: readonly SectionPart[]): Lines {
-  const before = known.get(parts);
-  if (before) return before;
-  const made = parts.flatMap(linesOfPart);
-  known.set(parts, made);
-  return made;
-}
+export const linesOfParts = once((parts: readonly SectionPart[]): Lines => parts.flatMap(linesOfPart));
 
 /** A shape about its centroid, so that its place says where this lies. */
 function shapeLines(shape: Shape): Lines {

@@ -1,3 +1,4 @@
+import { once } from '../../once';
 import { Area } from '../mesh/area';
 import type { Loop } from '../path';
 
@@ -77,12 +78,7 @@ function isDeepInside(loops: readonly Loop[], [z, y]: Point): boolean {
   return !isOn && areaOf(loops).holds(z, y);
 }
 
-const areas = new WeakMap<readonly Loop[], Area>();
-function areaOf(loops: readonly Loop[]): Area {
-  const area = areas.get(loops) ?? new Area(loops);
-  areas.set(loops, area);
-  return area;
-}
+const areaOf = once((loops: readonly Loop[]) => new Area(loops));
 
 const isWithin = (inner: Loop, loops: readonly Loop[]): boolean => {
   const sides = Array.from({ length: inner.length / 2 }, (_, i) => i);

@@ -1,3 +1,4 @@
+import { once } from '../../once';
 import type { OutlineCorner, SectionPart } from '../../model/model';
 import { edgesOf, pointsOf, reachAt } from '../path';
 import { dimensionsFault } from '../shape-table';
@@ -17,17 +18,11 @@ export interface Trouble {
   readonly remedy: string;
 }
 
-const known = new WeakMap<readonly SectionPart[], readonly Trouble[]>();
-
 /** Everything that is wrong with the parts of a built section, each by itself first, then together; empty where they are sound. */
-export function troublesOf(parts: readonly SectionPart[]): readonly Trouble[] {
-  const before = known.get(parts);
-  if (before) return before;
+export const troublesOf = once((parts: readonly SectionPart[]): readonly Trouble[] => {
   const single = parts.flatMap((part, i) => troublesOfPart(part, `parts[${i}]`));
-  const found = single.length > 0 ? single : troublesTogether(parts);
-  known.set(parts, found);
-  return found;
-}
+  return single.length > 0 ? single : troublesTogether(parts);
+});
 
 function troublesTogether(parts: readonly SectionPart[]): readonly Trouble[] {
   if (parts.length === 0)

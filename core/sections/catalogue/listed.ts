@@ -1,3 +1,4 @@
+import { once } from '../../once';
 import type { SectionProperties } from '../../model/model';
 import { plasticModuli } from '../plastic-modulus';
 import { shapeProperties } from '../shape-properties';
@@ -14,27 +15,14 @@ export interface Listed extends SectionProperties {
   readonly mass?: number;
 }
 
-const known = new WeakMap<CatalogueShape, Listed>();
-
 /** The properties of a shape, computed once. */
-export function listed(one: CatalogueShape): Listed {
-  const before = known.get(one);
-  if (before) return before;
+export const listed = once((one: CatalogueShape): Listed => {
   const { A = 0, Iz = 0, Iy = 0, ...rest } = shapeProperties(one.shape);
-  const made: Listed = { A, Iz, Iy, ...rest, ...(one.made === 'steel' && { mass: A * STEEL }) };
-  known.set(one, made);
-  return made;
-}
-
-type Plastic = ReturnType<typeof plasticModuli>;
-const plastic = new WeakMap<CatalogueShape, Plastic>();
+  return { A, Iz, Iy, ...rest, ...(one.made === 'steel' && { mass: A * STEEL }) };
+});
 
 /** Its plastic moduli, computed once, and only when they are asked for. */
-export function plasticOf(one: CatalogueShape): Plastic {
-  const made = plastic.get(one) ?? plasticModuli(one.shape);
-  plastic.set(one, made);
-  return made;
-}
+export const plasticOf = once((one: CatalogueShape) => plasticModuli(one.shape));
 
 /** Its greatest extent upwards, metres. */
 export const depthOf = ({ shape }: CatalogueShape): number => shape.h ?? shape.d ?? 0;

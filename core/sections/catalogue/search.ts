@@ -1,3 +1,4 @@
+import { once } from '../../once';
 import type { ShapeType } from '../../model/model';
 import type { DimensionName } from '../../quantities/dimension';
 import { parseQuantity } from '../../quantities/parse';
@@ -90,18 +91,10 @@ interface Name {
   readonly plain: string;
   readonly words: string;
 }
-const names = new WeakMap<CatalogueShape, Name>();
-function nameOf(one: CatalogueShape): Name {
-  let name = names.get(one);
-  if (!name) {
-    const { words, standard, id } = one.family;
-    names.set(
-      one,
-      (name = { plain: plain(one.designation), words: `${plain(one.designation)} ${words} ${standard} ${id}`.toLowerCase() }),
-    );
-  }
-  return name;
-}
+const nameOf = once(({ designation, family: { words, standard, id } }: CatalogueShape): Name => {
+  const name = plain(designation);
+  return { plain: name, words: `${name} ${words} ${standard} ${id}`.toLowerCase() };
+});
 
 /** Short parts are looked for in designations only, not in the words of a family or the number of its standard. */
 const isWord = (part: string): boolean => part.length > 3;

@@ -203,6 +203,47 @@ describe('the panel stays an object', () => {
   });
 });
 
+/** How much of a floor of 24 m² its members carry, N. */
+const carried = (load: Partial<AreaLoad>): number => {
+  const hole = (name: string, x: number, z: number, w: number, d: number): Corner[] =>
+    [[`${name}1`, x, 3, z], [`${name}2`, x + w, 3, z], [`${name}3`, x + w, 3, z + d], [`${name}4`, x, 3, z + d]]; // oxfmt-ignore
+  const nodes = [...hole('a', 0, 1, 2, 1), ...hole('b', 2, 1, 1, 1)];
+  return -resultant(panel(floor, { spread: 'oneWay', ...load }, { nodes })).force[1];
+};
+const opening = (name: string): string[] => [1, 2, 3, 4].map((i) => `${name}${i}`);
+
+test('openings flush with a side and with each other are left out, to the last newton', () => {
+  expect(carried({})).toBeCloseTo(24_000, 6);
+  expect(carried({ openings: [opening('a'), opening('b')] })).toBeCloseTo(21_000, 6);
+  expect(carried({ openings: [opening('a').reverse()] })).toBeCloseTo(22_000, 6);
+});
+
+test('a wall presses the same way, however little it leans', () => {
+  const wall = (lean: number): Model =>
+    panel([['1', 0, 0, 0], ['2', lean, 3, 0], ['3', lean, 3, 4], ['4', 0, 0, 4]], { direction: 'normal' }); // oxfmt-ignore
+  const plumb = resultant(wall(0)).force[0];
+  expect(Math.abs(plumb)).toBeCloseTo(12_000, 6);
+  for (const lean of [1e-8, -1e-8, 1e-6, -1e-6, 1e-3, -1e-3]) expect(resultant(wall(lean)).force[0]).toBeCloseTo(plumb, 1);
+});
+
+test('on members with offsets in any direction, force and moment are those of the pressure', () => {
+  const arm = fc.array(fc.double({ min: -0.4, max: 0.4, noNaN: true }), { minLength: 3, maxLength: 3 });
+  fc.assert(
+    fc.property(fc.array(arm, { minLength: 8, maxLength: 8 }), fc.constantFrom('down', 'normal'), fc.constantFrom('twoWay', 'oneWay'), fc.double({ min: -1, max: 1, noNaN: true }), (arms, direction, spread, lean) => {
+      const corners = floor.map(([id, x, y, z]): Corner => [id, x, y + lean * x, z]);
+      const plain = panel(corners, { direction, spread });
+      const model = { ...plain, members: plain.members.map((one, i) => ({ ...one, offset: { start: arms[2 * i]!, end: arms[2 * i + 1]! } })) };
+      const { applied } = solve(model).solution!.cases[0]!.equilibrium;
+      const normal = times([-lean, 1, 0], 1 / Math.hypot(lean, 1));
+      const theory = pressed(corners, direction === 'down' ? [0, -1, 0] : times(normal, -1));
+      const scale = 20 * size(theory.force);
+      same([applied[0], applied[1], applied[2]], theory.force, scale);
+      same([applied[3], applied[4], applied[5]], theory.moment, scale);
+    }),
+    { numRuns: 40 },
+  );
+}); // oxfmt-ignore
+
 test.each<[string, Partial<AreaLoad>, RegExp]>([
   ['a node that is missing', { nodes: ['1', '2', '9'] }, /There is no node “9”/],
   ['corners in a line', { nodes: ['1', '2', 'm'] }, /corners lie in one line/],
@@ -212,9 +253,70 @@ test.each<[string, Partial<AreaLoad>, RegExp]>([
   ['an opening two ways', { openings: [['1', '2', 'n']] }, /two ways it has no openings/],
   ['one member alone', { spread: 'oneWay', to: ['s1'] }, /two members at least/],
   ['members across each other', { spread: 'oneWay', to: ['s1', 's2'] }, /runs across the others|meets fewer than two/],
+  ['a node again at the end', { nodes: ['1', '2', '3', '4', '1'] }, /node 1 is named twice/],
+  ['a node twice in a row', { nodes: ['1', '2', '2', '3', '4'] }, /node 2 is named twice/],
+  ['two nodes in one place', { nodes: ['1', '2', 'p', '3', '4'] }, /nodes 2 and p lie in one place/],
+  ['sides that cross', { nodes: ['1', '3', '2', '4'] }, /one line, or its sides cross/],
+  ['a star', { nodes: ['1', '3', 'm', '4', '2'] }, /its sides .* cross or touch/],
+  ['a line that turns back', { nodes: ['1', '2', 'q', 'm', '3', '4'] }, /turns back on itself|cross or touch/],
+  ['an opening that reaches out', { spread: 'oneWay', openings: [['a', 'b', 'o']] }, /its opening reaches out/],
+  ['an opening beside the panel', { spread: 'oneWay', openings: [['o', 'r', 's']] }, /its opening reaches out/],
+  [
+    'openings that overlap',
+    {
+      spread: 'oneWay',
+      openings: [
+        ['a', 'b', 'c'],
+        ['a', 'b', 'd'],
+      ],
+    },
+    /openings 1 and 2 overlap/,
+  ],
+  [
+    'an opening listed twice',
+    {
+      spread: 'oneWay',
+      openings: [
+        ['a', 'b', 'c'],
+        ['c', 'a', 'b'],
+      ],
+    },
+    /openings 1 and 2 overlap/,
+  ],
+  [
+    'an opening that crosses itself',
+    { spread: 'oneWay', openings: [['a', 'c', 'b', 'd']] },
+    /of its opening, .* its sides cross/,
+  ],
+  ['a member that carries twice', { spread: 'oneWay', to: ['s1', 's1'] }, /Member “s1” is named twice/],
+  ['carriers on one line', { spread: 'oneWay', to: ['s1', 's3', 't'] }, /members .* lie on one line/],
+  ['members to carry it two ways', { to: ['s1', 's3'] }, /“to” says nothing here/],
+  ['the width of a panel', { width: 3 }, /“width” says nothing here/],
+  [
+    'openings of a line',
+    { nodes: undefined as never, members: ['s1'], width: 2, openings: [['a', 'b', 'c']] },
+    /“openings” says nothing here/,
+  ],
+  ['carriers of a line', { nodes: undefined as never, members: ['s1'], width: 2, to: ['s3'] }, /“to” says nothing here/],
   ['neither panel nor line', { nodes: undefined as never }, /on a panel or on members/],
 ])('%s is told', (_, load, words) => {
-  const model = panel(floor, {}, { nodes: [['m', 3, 3, 0], ['u', 0, 4, 4], ['n', 4, 3, 2]] }); // oxfmt-ignore
+  const nodes: Corner[] = [
+    ['m', 3, 3, 0],
+    ['u', 0, 4, 4],
+    ['n', 4, 3, 2],
+    ['p', 6, 3, 0],
+    ['q', 9, 3, 0],
+    ['o', 9, 3, 2],
+    ['r', 9, 3, 3],
+    ['s', 8, 3, 3],
+    ['a', 1, 3, 1],
+    ['b', 5, 3, 1],
+    ['c', 5, 3, 3],
+    ['d', 1, 3, 3],
+    ['e', 0, 3, 0],
+    ['f', 6, 3, 0],
+  ];
+  const model = panel(floor, {}, { nodes, members: [['t', 'e', 'f']] }); // oxfmt-ignore
   const { notices } = checkModel(JSON.parse(JSON.stringify({ ...model, loads: [{ ...model.loads[0], ...load }] })));
   expect(notices.map(({ message }) => message).join('\n')).toMatch(words);
 });

@@ -1,12 +1,15 @@
+import { once } from '../../../once';
 import { isObject, type Entity } from '../../findings';
 import { needed, positive } from '../../fields';
 import { times, type Point } from '../../point';
 import { checkReference, numberOf, type RuleContext } from '../../rules/context';
 import type { Bars, CompoundKind, Handle, MemberChange } from '../compound-kind';
 import { barsFrom, type BarMember } from '../bars';
-import type { LineLoad } from '../primitive';
+import type { LineLoad, MemberLoad } from '../primitive';
 import { oneWay } from './one-way';
-import { areaOf, panelOf, PanelTrouble } from './panel';
+import { liesWithin, overlap } from '../../../polygons/rings';
+import { onMember } from './on-member';
+import { areaOf, panelOf, PanelTrouble, pressedAlong, SLACK, type Panel } from './panel';
 import { twoWay, type Strip } from './two-way';
 
 export const areaDirections = ['down', 'plan', 'normal'] as const;
@@ -41,7 +44,7 @@ export interface AreaLoad {
 function actionOf({ direction = 'down' }: AreaLoad, normal: Point): Point {
   if (direction === 'down') return [0, -1, 0];
   if (direction === 'plan') return [0, -Math.abs(normal[1]), 0];
-  return normal[1] > 1e-9 ? times(normal, -1) : normal;
+  return pressedAlong(normal);
 }
 
 function stripsOf(
@@ -49,54 +52,67 @@ function stripsOf(
   bars: Bars,
 ): { readonly strips: readonly Strip[]; readonly action: Point; readonly area: number } {
   const panel = panelOf(load.nodes ?? [], bars);
-  const openings = (load.openings ?? []).map((nodes) => panelOf(nodes, bars));
-  for (const opening of openings)
-    for (const id of opening.ids)
-      if (panel.off(bars.places.get(id)!) > 1e-6 * panel.extent)
-        throw new PanelTrouble(`node ${id} of its opening does not lie in its plane`);
-  // All in the plane of the panel itself.
-  const inPanel = openings.map((opening) => ({ ...opening, corners: opening.ids.map((id) => panel.flat(bars.places.get(id)!)) }));
+  const inPanel = openingsIn(panel, load.openings ?? [], bars);
   const area = areaOf(panel.corners) - inPanel.reduce((sum, { corners }) => sum + Math.abs(areaOf(corners)), 0);
   const action = actionOf(load, panel.normal);
   if (load.spread === 'oneWay') {
     return { strips: oneWay(panel, inPanel, load.to, bars), action, area };
   }
-  if (openings.length > 0) throw new PanelTrouble('two ways it has no openings: let it span one way, or divide it');
+  if (inPanel.length > 0) throw new PanelTrouble('two ways it has no openings: let it span one way, or divide it');
   return { strips: twoWay(panel, bars), action, area };
 }
 
-function expand(load: AreaLoad, bars: Bars): LineLoad[] {
+/** The openings of a panel in its own plane; each lies in it, and apart from the others. */
+function openingsIn(panel: Panel, openings: NonNullable<AreaLoad['openings']>, bars: Bars): readonly Panel[] {
+  const slack = SLACK * panel.extent;
+  const found: Panel[] = [];
+  for (const [k, nodes] of openings.entries()) {
+    const name = openings.length > 1 ? `opening ${k + 1}` : 'its opening';
+    const opening = namedTrouble(name, () => panelOf(nodes, bars));
+    for (const id of opening.ids)
+      if (panel.off(bars.places.get(id)!) > 1e-6 * panel.extent)
+        throw new PanelTrouble(`node ${id} of ${name} does not lie in its plane`);
+    const corners = opening.ids.map((id) => panel.flat(bars.places.get(id)!));
+    if (!liesWithin(corners, panel.corners, slack)) throw new PanelTrouble(`${name} reaches out of it`);
+    const other = found.findIndex((one) => overlap(corners, one.corners, slack));
+    if (other >= 0) throw new PanelTrouble(`openings ${other + 1} and ${k + 1} overlap`);
+    found.push({ ...opening, corners });
+  }
+  return found;
+}
+
+/** What is wrong with a part, with the part's name before it. */
+function namedTrouble<T>(name: string, find: () => T): T {
+  try {
+    return find();
+  } catch (trouble) {
+    throw trouble instanceof PanelTrouble ? new PanelTrouble(`of ${name}, ${trouble.message}`) : trouble;
+  }
+}
+
+function expand(load: AreaLoad, bars: Bars): MemberLoad[] {
   if (load.members) return load.members.map((member) => onWidth(load, member));
-  const { strips, action } = stripsOf(load, bars);
+  const { strips, action, area } = stripsOf(load, bars);
+  const carried = strips.reduce((sum, { from, to, widths }) => sum + ((to - from) * (widths[0] + widths[1])) / 2, 0);
+  // Whatever the way, all of it is carried and nothing twice.
+  if (!(Math.abs(carried - area) <= 1e-9 * area))
+    throw new PanelTrouble(`its members carry ${carried.toPrecision(4)} m² of ${area.toPrecision(4)} m²`);
+  const shared = { id: load.id, case: load.case };
   return strips.flatMap(({ links, from, to, widths }) =>
-    links.flatMap((link): LineLoad[] => {
+    links.flatMap((link): MemberLoad[] => {
       const [begin, end] = [Math.max(from, link.from), Math.min(to, link.to)];
       const own = link.to - link.from;
       if (end - begin <= 1e-9 * own) return [];
       const widthAt = (x: number): number => widths[0] + ((widths[1] - widths[0]) * (x - from)) / (to - from);
-      const ends = [begin, end].map((x) => ({ at: link.way === 'along' ? x - link.from : link.to - x, width: widthAt(x) }));
-      if (link.way === 'against') ends.reverse();
-      // Arms shorten a member, which still carries the whole.
-      const { length } = bars(link.member);
-      const scale = length / own;
-      const [first, last] = ends.map(({ at, width }) => ({
-        at: clean(at * scale, length),
-        ...intensity(times(action, (load.pressure * width) / scale)),
+      const ends = [begin, end].map((x) => ({
+        at: link.way === 'along' ? x - link.from : link.to - x,
+        force: times(action, load.pressure * widthAt(x)),
       }));
-      return [{ id: load.id, case: load.case, type: 'line', member: link.member, measure: 'length', from: first!, to: last! }];
+      if (link.way === 'against') ends.reverse();
+      return onMember(shared, link.member, { length: own, from: ends[0]!, to: ends[1]! }, bars);
     }),
   );
 }
-
-/** A place that rounding alone has moved off an end. */
-const clean = (at: number, length: number): number =>
-  Math.abs(at) < 1e-9 * length ? 0 : Math.abs(at - length) < 1e-9 * length ? length : at;
-
-const intensity = ([wx, wy, wz]: Point): { wx?: number; wy?: number; wz?: number } => ({
-  ...(wx !== 0 && { wx }),
-  ...(wy !== 0 && { wy }),
-  ...(wz !== 0 && { wz }),
-});
 
 const AXES = { down: 'global', plan: 'projected', normal: 'local' } as const;
 
@@ -107,7 +123,7 @@ function onWidth({ id, case: loadCase, pressure, direction = 'down', width = 0 }
 
 /** Once, on the member that carries most. */
 function handles(load: AreaLoad, bars: Bars): Handle[] {
-  const parts = expand(load, bars);
+  const parts = expand(load, bars).filter((part) => part.type === 'line');
   const size = ({ from, to }: LineLoad): number => Math.abs(from.wx ?? 0) + Math.abs(from.wy ?? 0) + Math.abs(from.wz ?? 0) + Math.abs(to.wx ?? 0) + Math.abs(to.wy ?? 0) + Math.abs(to.wz ?? 0); // oxfmt-ignore
   const largest = parts.reduce<LineLoad | undefined>((best, part) => (!best || size(part) > size(best) ? part : best), undefined);
   if (!largest) return [];
@@ -138,6 +154,22 @@ function check(context: RuleContext, load: Entity, path: string): void {
     void findings.fault({ code: 'bad-panel', path: at, value: load.nodes ?? load.members, what, expected: 'a panel that its members can carry', remedy, subjects }); // oxfmt-ignore
   if (panel === line)
     return bad(path, 'An area load lies on a panel or on members with a width', 'Give “nodes”, or “members” and “width”');
+  for (const key of ['members', 'to'] as const) {
+    const ids = (load[key] ?? []) as unknown[];
+    const again = ids.findIndex((id, i) => ids.indexOf(id) < i);
+    if (again >= 0)
+      return bad(`${path}.${key}[${again}]`, `Member “${String(ids[again])}” is named twice`, 'Name each member once');
+  }
+  const idle: readonly (readonly [boolean, string, string, string])[] = [
+    [line && load.spread !== undefined, 'spread', 'Members with a width carry it along them', 'Leave out “spread”'],
+    [line && load.to !== undefined, 'to', 'Members with a width carry it themselves', 'Leave out “to”'],
+    [line && load.openings !== undefined, 'openings', 'On members with a width there are no openings', 'Leave out “openings”, or name a panel'],
+    [panel && load.width !== undefined, 'width', 'A panel has its width from its corners', 'Leave out “width”, or name members'],
+    [panel && load.to !== undefined && load.spread !== 'oneWay', 'to', 'Two ways its sides carry it, and no others', 'Give "spread": "oneWay", or leave out “to”'],
+  ]; // oxfmt-ignore
+  for (const [isIdle, key, what, remedy] of idle)
+    if (isIdle)
+      return bad(`${path}.${key}`, `“${key}” says nothing here: ${what.charAt(0).toLowerCase()}${what.slice(1)}`, remedy);
   for (const [i, id] of ((load.members ?? []) as unknown[]).entries())
     checkReference(findings, members, id, `${path}.members[${i}]`, 'member');
   for (const [i, id] of ((load.nodes ?? []) as unknown[]).entries())
@@ -176,11 +208,8 @@ function check(context: RuleContext, load: Entity, path: string): void {
   }
 }
 
-const known = new WeakMap<RuleContext, Bars>();
 /** Members and nodes of a model that is being checked; those that are not sound take no part. */
-function barsOfContext(context: RuleContext): Bars {
-  const before = known.get(context);
-  if (before) return before;
+const barsOfContext = once((context: RuleContext): Bars => {
   const places = new Map(
     [...context.nodes].flatMap(([id, node]): [string, Point][] =>
       typeof node.x === 'number' && typeof node.y === 'number' ? [[String(id), [node.x, node.y, numberOf(node.z)]]] : [],
@@ -190,10 +219,8 @@ function barsOfContext(context: RuleContext): Bars {
     ({ start, end, offset }) =>
       places.has(String(start)) && places.has(String(end)) && (offset === undefined || isObject(offset)),
   );
-  const made = barsFrom(new Map(sound.map((member) => [String(member.id), member as unknown as BarMember])), places);
-  known.set(context, made);
-  return made;
-}
+  return barsFrom(new Map(sound.map((member) => [String(member.id), member as unknown as BarMember])), places);
+});
 
 export const area: CompoundKind<AreaLoad> = {
   type: 'area',

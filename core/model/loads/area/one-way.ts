@@ -130,7 +130,7 @@ function stripsAlong(panel: Panel, openings: readonly Panel[], carriers: readonl
   const strips: Strip[] = [];
   for (let k = 1; k < cuts.length; k++) {
     const [from, to] = [Math.max(cuts[k - 1]!, first), Math.min(cuts[k]!, last)];
-    if (to - from > slack) strips.push(...stretch(loops, beams, from, to, FINER));
+    if (to - from > slack) strips.push(...stretch({ loops, beams, slack }, from, to, FINER));
   }
   return strips;
 }
@@ -154,8 +154,15 @@ function directionOf(carriers: readonly Carrier[]): Flat {
 
 const heightOf = ({ from, to }: Beam, s: number): number => from[1] + ((s - from[0]) / (to[0] - from[0])) * (to[1] - from[1]);
 
+/** Panel and openings as lines of places along and across the strips, and the beams that carry them; metres that count as nothing. */
+interface Bay {
+  readonly loops: readonly (readonly Flat[])[];
+  readonly beams: readonly Beam[];
+  readonly slack: number;
+}
+
 /** What each beam carries per metre along s of a pressure of 1. */
-function carriedAt(loops: readonly (readonly Flat[])[], beams: readonly Beam[], s: number): readonly number[] {
+function carriedAt({ loops, beams, slack }: Bay, s: number): readonly number[] {
   const there = beams
     .map((beam, i) => ({ i, t: heightOf(beam, s), beam }))
     .filter(({ beam: { from, to } }) => s >= Math.min(from[0], to[0]) && s <= Math.max(from[0], to[0]))
@@ -169,6 +176,11 @@ function carriedAt(loops: readonly (readonly Flat[])[], beams: readonly Beam[], 
     )
     .sort((a, b) => a - b);
   const carried = beams.map(() => 0);
+  if (crossings.length > 0)
+    for (let k = 1; k < there.length; k++) {
+      const [a, b] = [there[k - 1]!, there[k]!];
+      if (!(b.t - a.t > slack)) throw new PanelTrouble(`members ${a.beam.member} and ${b.beam.member} lie on one line`);
+    }
   if (crossings.length > 0 && there.length < 2)
     throw new PanelTrouble('a strip of it meets fewer than two of the members that carry it: choose others');
   for (let k = 0; k + 1 < crossings.length; k += 2) {
@@ -179,6 +191,7 @@ function carriedAt(loops: readonly (readonly Flat[])[], beams: readonly Beam[], 
     ];
     for (let j = 1; j < ends.length; j++) {
       const [from, to] = [ends[j - 1]!, ends[j]!];
+      if (to === from) continue;
       const middle = (from + to) / 2;
       const upper = Math.min(Math.max(1, there.findIndex(({ t }) => t >= middle) < 0 ? there.length - 1 : there.findIndex(({ t }) => t >= middle)), there.length - 1); // oxfmt-ignore
       const [a, b] = [there[upper - 1]!, there[upper]!];
@@ -191,9 +204,10 @@ function carriedAt(loops: readonly (readonly Flat[])[], beams: readonly Beam[], 
 }
 
 /** The loads of all beams between two cuts, in pieces where they do not grow in a straight line. */
-function stretch(loops: readonly (readonly Flat[])[], beams: readonly Beam[], from: number, to: number, pieces: number): Strip[] {
+function stretch(bay: Bay, from: number, to: number, pieces: number): Strip[] {
+  const { beams } = bay;
   const [middle, half] = [(from + to) / 2, (to - from) / 2];
-  const samples = GAUSS.map(([x, weight]) => ({ x, weight, carried: carriedAt(loops, beams, middle + half * x) }));
+  const samples = GAUSS.map(([x, weight]) => ({ x, weight, carried: carriedAt(bay, middle + half * x) }));
   const found = beams.map((beam, i) => {
     const mean = samples.reduce((sum, { weight, carried }) => sum + (weight / 2) * carried[i]!, 0);
     const slope = samples.reduce((sum, { x, weight, carried }) => sum + 1.5 * weight * x * carried[i]!, 0);
@@ -203,7 +217,7 @@ function stretch(loops: readonly (readonly Flat[])[], beams: readonly Beam[], fr
   });
   if (pieces > 1 && found.some(({ isStraight }) => !isStraight)) {
     const cut = (k: number): number => from + ((to - from) * k) / pieces;
-    return Array.from({ length: pieces }, (_, k) => stretch(loops, beams, cut(k), cut(k + 1), 1)).flat();
+    return Array.from({ length: pieces }, (_, k) => stretch(bay, cut(k), cut(k + 1), 1)).flat();
   }
   return found.flatMap(({ beam, mean, slope, size }): Strip[] => {
     if (size === 0) return [];
