@@ -18,3 +18,13 @@ export const PARTS = 1_000_000;
 export const RESULT_NUMBERS = 100_000_000;
 /** Corners of a panel and of an opening; the pairs of their sides are compared. */
 export const PANEL_CORNERS = 100;
+/** Comparisons of places, sides and carriers that dividing all pressures among members takes. */
+export const PANEL_STEPS = 2_000_000;
+/** Loads on single members and nodes, when pressures, loads over several members and shares of other loads are expanded. */
+export const EXPANDED_LOADS = 1_000_000;
+/** Loads on pieces of members: each load on each piece into which the loads of its case cut its member. */
+export const LOADS_ON_PIECES = 200_000_000;
+/** Additions of factors when sums of sums are resolved to load cases. */
+export const FACTOR_STEPS = 200_000_000;
+/** A factor in size, resolved to load cases. */
+export const FACTOR_SIZE = 1e9;

@@ -90,7 +90,11 @@ export function commonPieces(s: Structure, all: readonly Pieces[]): Pieces {
   const cuts = new Map<number, number[]>();
   for (const { first, to } of different)
     for (let m = 0; m < memberCount(s); m++)
-      for (let k = first[m]!; k + 1 < first[m + 1]!; k++) cuts.set(m, [...(cuts.get(m) ?? []), to[k]!]);
+      for (let k = first[m]!; k + 1 < first[m + 1]!; k++) {
+        const places = cuts.get(m);
+        if (places) places.push(to[k]!);
+        else cuts.set(m, [to[k]!]);
+      }
   return cutMembers(s, cuts);
 }
 

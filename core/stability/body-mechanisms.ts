@@ -33,10 +33,9 @@ export function bodyMechanisms(scene: Scene, basis: readonly Float64Array[], spa
   if (basis.length === 0) return [];
   const parts = partsOf(scene.structure);
   const stiffened = stiffenedFreedoms(scene.structure, scene.matrices);
-  const bodies = independent(
-    parts
-      .flatMap((part) => unresistedMotions(scene.structure, part, stiffened))
-      .flatMap((motion) => bodyOf(scene, motion, stiffened) ?? []),
+  // Parts have no node in common: only motions of the same one can say the same.
+  const bodies = parts.flatMap((part) =>
+    independent(unresistedMotions(scene.structure, part, stiffened).flatMap((motion) => bodyOf(scene, motion, stiffened) ?? [])),
   );
   // Turns as displacements at the mean length of a member: what is told apart does not depend on the size of a structure. Displacements lead,
   // so that what only turns stands by itself: it may be harmless.

@@ -5,6 +5,7 @@ import { fault, type Notice } from '../model/notice';
 import { sectionProperties } from '../sections/section-properties';
 import { shapeFault } from '../sections/shape-fault';
 import { supportAxes } from '../model/local-axes';
+import { loadAmountFaults } from './load-amounts';
 
 /**
  * What keeps a sound model from being solved: nothing there, no support, a section without the properties that its members
@@ -12,7 +13,12 @@ import { supportAxes } from '../model/local-axes';
  */
 export function analysisFaults(model: Model): Notice[] {
   const { members, sections, materials, supports, space } = model;
-  return [...emptinessFaults(model), ...frameFaults(members, sections, materials, supports, space), ...thermalFaults(model)];
+  return [
+    ...emptinessFaults(model),
+    ...frameFaults(members, sections, materials, supports, space),
+    ...thermalFaults(model),
+    ...loadAmountFaults(model),
+  ];
 }
 
 /** The parts of a model that tell what its members need. */

@@ -1,3 +1,4 @@
+import { once } from '../../once';
 import { minus, plus, pointOf, size, type Point } from '../point';
 import type { Bars } from './compound-kind';
 
@@ -15,8 +16,11 @@ interface Frame {
 }
 
 /** Members by id, as loads on several of them see them. */
-export const barsOf = ({ members, nodes }: Frame): Bars =>
-  barsFrom(new Map(members.map((member) => [member.id, member])), new Map(nodes.map((node) => [node.id, pointOf(node)])));
+export const barsOf = ({ members, nodes }: Frame): Bars => found(members, nodes);
+
+const found = once((members: Frame['members'], nodes: Frame['nodes']) =>
+  barsFrom(new Map(members.map((member) => [member.id, member])), new Map(nodes.map((node) => [node.id, pointOf(node)]))),
+);
 
 /** The same of members whose nodes stand at `places`. */
 export function barsFrom(members: ReadonlyMap<string, BarMember>, places: ReadonlyMap<string, Point>): Bars {

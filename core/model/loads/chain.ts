@@ -191,7 +191,8 @@ function check(context: RuleContext, load: Entity, path: string): void {
       remedy,
       subjects: [`load ${String(load.id)}`, `member ${String(members[i])}`],
     });
-  const twice = members.findIndex((member, i) => members.indexOf(member) !== i);
+  const seen = new Set<unknown>();
+  const twice = members.findIndex((member) => seen.size === seen.add(member).size);
   if (twice >= 0)
     return fault(twice, 'member-twice', `Member “${String(members[twice])}” stands twice in this load`, 'Name it once');
   const ways = waysOf(found as unknown as Ends[]);
@@ -231,6 +232,7 @@ export const chain: CompoundKind<ChainLoad> = {
   type: 'chain',
   fields: { members: { kind: 'ids', required: true }, ...stretchFields },
   check,
+  amount: ({ members }) => ({ steps: 0, loads: Array.isArray(members) ? members.length : 0 }),
   expand,
   handles,
   members: ({ members }) => members,

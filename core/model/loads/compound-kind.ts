@@ -30,6 +30,11 @@ export interface Handle {
   readonly beside: Intensity;
 }
 
+export interface LoadAmount {
+  readonly steps: number;
+  readonly loads: number;
+}
+
 /** What happens to members that a load lies on. */
 export type MemberChange =
   | { readonly kind: 'gone'; readonly members: ReadonlySet<string> }
@@ -52,6 +57,8 @@ export interface CompoundKind<L> {
   readonly fields: Fields;
   /** Rules between the load and the rest of the model; the fields themselves are checked already. */
   readonly check: (context: RuleContext, load: Entity, path: string) => void;
+  /** How many steps dividing it takes and how many loads it stands for, at the most; from what is written alone, before it is checked. */
+  readonly amount: (load: Entity, membersAt: (node: unknown) => number) => LoadAmount;
   /** The loads that it stands for. The model must be sound. */
   readonly expand: (load: L, bars: Bars) => readonly MemberLoad[];
   readonly handles: (load: L, bars: Bars) => readonly Handle[];

@@ -26,9 +26,15 @@ export const expandLoads = once((model: Model): ExpandedLoads => {
   const others = new Map(
     loads.map((load) => [load, isNotional(load) ? [] : isCompound(load) ? partsOf(load, bars) : [load as PrimitiveLoad]]),
   );
+  const ofCase = new Map<string, PrimitiveLoad[]>();
+  for (const [load, parts] of others) {
+    const list = ofCase.get(load.case);
+    if (list) for (const part of parts) list.push(part);
+    else ofCase.set(load.case, [...parts]);
+  }
   const result = { loads: [] as PrimitiveLoad[], origins: [] as Load[] };
   for (const load of loads) {
-    const parts = isNotional(load) ? notionalOf(load, others, model) : others.get(load)!;
+    const parts = isNotional(load) ? notionalOf(load, ofCase.get(load.of) ?? [], model) : others.get(load)!;
     for (const part of parts) {
       result.loads.push(part);
       result.origins.push(load);
@@ -37,12 +43,8 @@ export const expandLoads = once((model: Model): ExpandedLoads => {
   return result;
 });
 
-const notionalOf = (load: NotionalLoad, others: ReadonlyMap<Load, readonly PrimitiveLoad[]>, model: Model): PrimitiveLoad[] =>
-  notionalParts(
-    load,
-    [...others].flatMap(([other, parts]) => (other.case === load.of ? parts : [])),
-    (member) => shapeOf(model, member)?.axes,
-  );
+const notionalOf = (load: NotionalLoad, vertical: readonly PrimitiveLoad[], model: Model): PrimitiveLoad[] =>
+  notionalParts(load, vertical, (member) => shapeOf(model, member)?.axes);
 
 /** The single loads of a compound load. */
 export function partsOf(load: CompoundLoad, bars: Bars): readonly MemberLoad[] {

@@ -1,29 +1,50 @@
-import { FACTORS, PARTS, RESULT_NUMBERS } from '../../limits';
+import { EXPANDED_LOADS, FACTOR_SIZE, FACTOR_STEPS, FACTORS, PANEL_STEPS, PARTS, RESULT_NUMBERS } from '../../limits';
 import { isObject, type Entity } from '../findings';
+import { compoundKinds, isCompound } from '../loads/compound';
+import type { LoadAmount } from '../loads/compound-kind';
 import { inOrderOfReference } from '../reference-order';
-import { listOf, type RuleContext } from './context';
+import { listOf, numberOf, type RuleContext } from './context';
 
 /** Numbers of a piece of a member, of a member and of a node in the results of one case. */
 const OF_A_PIECE = { plane: 20, space: 34 } as const;
 const OF_A_MEMBER = 12;
 const OF_A_NODE = 12;
 
-/** What combinations and results will hold is counted before anything is resolved or solved: a few lines of a file may ask for more than fits. */
-export function checkAmounts({ model, findings }: RuleContext): void {
+/**
+ * What combinations, loads and results will hold is counted before anything is resolved, divided or solved: a few lines of a file may ask for
+ * more than fits. Returns whether all of it fits.
+ */
+export function checkAmounts({ model, findings }: RuleContext): boolean {
   const [cases, combinations] = [listOf(model, 'cases'), listOf(model, 'combinations')];
+  let fits = true;
   const tooMuch = (path: string, count: number, limit: number, what: string): void => {
-    if (count > limit)
-      findings.fault({
-        code: 'too-much',
-        path,
-        value: count,
-        what: `${what}: at most ${limit.toLocaleString('en')} fit`,
-        expected: `at most ${limit.toLocaleString('en')}`,
-        remedy: 'Divide the model, or leave out what is not needed',
-      });
+    if (count <= limit) return;
+    fits = false;
+    findings.fault({
+      code: 'too-much',
+      path,
+      value: count,
+      what: `${what}: at most ${limit.toLocaleString('en')} fit`,
+      expected: `at most ${limit.toLocaleString('en')}`,
+      remedy: 'Divide the model, or leave out what is not needed',
+    });
   };
   const sums = combinations.filter(({ type }) => type === 'sum').length;
   tooMuch('combinations', sums * cases.length, FACTORS, 'The sums have too many factors when they are resolved to load cases');
+  const { steps, largest } = factorsOfSums(combinations, cases.length);
+  tooMuch('combinations', steps, FACTOR_STEPS, 'The sums of sums take too many additions when they are resolved to load cases');
+  if (largest && largest.size > FACTOR_SIZE) {
+    fits = false;
+    findings.fault({
+      code: 'too-large',
+      path: 'combinations',
+      value: largest.id,
+      what: `The factors of “${largest.id}” multiply to more than ${FACTOR_SIZE.toLocaleString('en')} when it is resolved to load cases`,
+      expected: `factors of ${FACTOR_SIZE.toLocaleString('en')} at the most`,
+      remedy: 'Correct the factors, or name the load cases themselves',
+      subjects: [`combination ${largest.id}`],
+    });
+  }
   tooMuch('combinations', partsOfEnvelopes(combinations), PARTS, 'The envelopes have too many parts when they are resolved');
 
   const width = OF_A_PIECE[model.space === 'space' ? 'space' : 'plane'];
@@ -36,6 +57,54 @@ export function checkAmounts({ model, findings }: RuleContext): void {
   // A load that begins or ends inside a member cuts it there, in its own case.
   const cuts = loads.reduce((sum, load) => sum + cutsOf(load), 0);
   tooMuch('cases', whole + cuts * width, RESULT_NUMBERS, 'The results of all load cases would hold too many numbers');
+  const amount = amountOf(loads, members);
+  tooMuch('loads', amount.steps, PANEL_STEPS, 'The pressures on panels take too many steps to be divided among members');
+  tooMuch('loads', amount.loads, EXPANDED_LOADS, 'The loads stand for too many loads on single members and nodes');
+  return fits;
+}
+
+/** What expanding all loads takes, at the most. */
+function amountOf(loads: readonly Entity[], members: readonly Entity[]): LoadAmount {
+  const meeting = new Map<unknown, number>();
+  for (const { start, end } of members) for (const node of [start, end]) meeting.set(node, (meeting.get(node) ?? 0) + 1);
+  const byCase = new Map<unknown, number>();
+  const total = { steps: 0, loads: 0 };
+  for (const load of loads) {
+    const kind = typeof load.type === 'string' && isCompound(load as { type: string }) ? load.type : undefined;
+    const amount = kind && compoundKinds[kind as keyof typeof compoundKinds].amount(load, (node) => meeting.get(node) ?? 0);
+    const own = amount ? amount.loads : load.type === 'notional' ? 0 : 1;
+    total.steps += amount ? amount.steps : 0;
+    total.loads += own;
+    byCase.set(load.case, (byCase.get(load.case) ?? 0) + own);
+  }
+  for (const { type, of } of loads) if (type === 'notional') total.loads += byCase.get(of) ?? 0;
+  return total;
+}
+
+/** How many additions resolving all sums takes, and the one whose factors may become the largest. */
+function factorsOfSums(
+  combinations: readonly Entity[],
+  cases: number,
+): { readonly steps: number; readonly largest: { readonly id: string; readonly size: number } | undefined } {
+  const sums = combinations.flatMap(({ id, factors }) =>
+    typeof id === 'string' && isObject(factors) ? [{ id, parts: Object.keys(factors) }] : [],
+  );
+  const known = new Map(sums.map((one) => [one.id, one.parts]));
+  const factorsOf = new Map(combinations.map(({ id, factors }) => [id, factors]));
+  const sizes = new Map<string, number>();
+  let steps = 0;
+  let largest: { readonly id: string; readonly size: number } | undefined;
+  for (const id of inOrderOfReference(sums)) {
+    const factors = factorsOf.get(id) as Entity;
+    let size = 0;
+    for (const part of known.get(id)!) {
+      if (known.has(part)) steps += cases;
+      size += Math.abs(numberOf(factors[part])) * (sizes.get(part) ?? 1);
+    }
+    sizes.set(id, size);
+    if (!largest || size > largest.size) largest = { id, size };
+  }
+  return { steps, largest };
 }
 
 const cutsOf = ({ type, from, to }: Entity): number =>

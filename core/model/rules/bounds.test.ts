@@ -105,3 +105,66 @@ describe('combinations of combinations', () => {
     expect(codesOf(row)).toEqual(['too-much cases']);
   });
 });
+
+describe('small files that ask for much', () => {
+  /** A ring of nodes in a circle, held everywhere. */
+  const ring = (count: number, loads: readonly object[], cases: readonly object[] = []): object => {
+    const ids = Array.from({ length: count }, (_, i) => `n${i}`);
+    const turn = (i: number): number => (2 * Math.PI * i) / count;
+    return sketch({
+      nodes: ids.map((id, i) => [id, 50 * Math.cos(turn(i)), 0, 50 * Math.sin(turn(i))]),
+      members: ids.map((id, i) => [`m${i}`, id, ids[(i + 1) % count]!]),
+      supports: [],
+      extra: { loads: loads as Model['loads'], cases: [{ id: 'Q', category: 'imposed' }, ...(cases as Model['cases'])] },
+    });
+  };
+  const corners = (count: number): string[] => Array.from({ length: count }, (_, i) => `n${i}`);
+  const pressures = (count: number, of: number, more: object = {}): object[] =>
+    Array.from({ length: count }, (_, i) => ({ id: `a${i}`, case: 'Q', type: 'area', pressure: 1, nodes: corners(of), ...more }));
+  const told = (model: object): string => checkModel(model).notices.map(({ message }) => message).join(' '); // oxfmt-ignore
+
+  test.each<[string, object, RegExp]>([
+    ['a panel of 500 corners', ring(500, pressures(1, 500)), /it has 500 corners, and 100 at the most are allowed/],
+    ['a thousand panels of 90', ring(90, pressures(1000, 90)), /pressures on panels take too many steps .* at most 2,000,000 fit/],
+    ['strips on 1,500 members', ring(1500, pressures(1, 4, { spread: 'oneWay', to: Array.from({ length: 1500 }, (_, i) => `m${i}`) })), /at most 2,000,000 fit/],
+    ['shares of shares', ring(3, [
+        ...Array.from({ length: 2000 }, (_, i) => ({ id: `l${i}`, case: 'Q', type: 'node', node: 'n0', fy: -1 })),
+        ...Array.from({ length: 600 }, (_, i) => ({ id: `s${i}`, case: 'S', type: 'notional', of: 'Q', share: 0.01, direction: 'right' })),
+      ], [{ id: 'S', category: 'other' }]), /stand for too many loads .* at most 1,000,000 fit .*1202000/],
+  ])('%s are counted and refused before they are divided', (_, model, words) => expect(told(model)).toMatch(words)); // oxfmt-ignore
+
+  test('sums of sums: their additions and the size of their factors are counted', () => {
+    const doubled = (count: number): Combination[] =>
+      Array.from({ length: count }, (_, i) => ({
+        ...{ id: `S${i}`, type: 'sum' },
+        factors: i === 0 ? { Q: 1 } : { [`S${i - 1}`]: 2 },
+      }));
+    expect(codesOf({ ...beam, combinations: doubled(30) })).toEqual([]);
+    expect(told({ ...beam, combinations: doubled(40) })).toMatch(/The factors of “S39” multiply to more than 1,000,000,000/);
+    const cases = Array.from({ length: 600 }, (_, i) => ({ id: `C${i}`, category: 'imposed' }));
+    const all = Array.from({ length: 1000 }, (_, i): Combination => {
+      const before = Array.from({ length: i }, (_, k) => [`S${k}`, 0]);
+      return { id: `S${i}`, type: 'sum', factors: { Q: 1, ...Object.fromEntries(before) } };
+    });
+    expect(told({ ...beam, cases: [...beam.cases, ...cases], combinations: all })).toMatch(
+      /too many additions .* at most 200,000,000/,
+    );
+  });
+
+  test('20,000 factors in one sum, and a way through 20,000 combinations that leads back, are looked at once', () => {
+    const factors = Object.fromEntries(Array.from({ length: 20_000 }, (_, i) => [`X${i}`, 1]));
+    const many = checkModel({ ...beam, combinations: [{ id: 'S', type: 'sum', factors }] }).notices;
+    expect(many.at(-1)!.message).toMatch(/^19000 further notices/);
+    const round = Array.from({ length: 20_000 }, (_, i): Combination => ({ id: `S${i}`, type: 'sum', factors: { [`S${(i + 1) % 20_000}`]: 1, Q: 1 } })); // oxfmt-ignore
+    expect(checkModel({ ...beam, combinations: round }).notices[0]!.code).toBe('circular-combination');
+  });
+
+  test('loads that cut one member into thousands of pieces are refused before they are added up', () => {
+    const loads = Array.from({ length: 15_000 }, (_, i) => ({ id: `l${i}`, case: 'Q', type: 'point', member: 'a', at: (i + 1) / 15_001, fy: -1 })); // oxfmt-ignore
+    const { status, notices } = solve(checkModel({ ...beam, loads }).model!);
+    expect([status, notices[0]!.message]).toEqual([
+      'invalid',
+      expect.stringMatching(/member a into 15,000\): at most 200,000,000/),
+    ]);
+  });
+});

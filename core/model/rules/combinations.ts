@@ -5,11 +5,8 @@ import { byId, checkReference, listOf, type RuleContext } from './context';
 export function checkCombinations({ model, findings }: RuleContext): void {
   const combinations = byId(model, 'combinations');
   const known = new Map([...byId(model, 'cases'), ...combinations]);
-  const partsOf = (combination: Entity | undefined): string[] => {
-    if (Array.isArray(combination?.of)) return combination.of as string[];
-    return isObject(combination?.factors) ? Object.keys(combination.factors) : [];
-  };
-  const circular = findCircular(combinations, partsOf);
+  const named = new Map([...combinations.values()].map((one) => [one, partsOf(one)]));
+  const circular = findCircular(combinations, named);
   listOf(model, 'combinations').forEach((combination, i) => {
     const path = `combinations[${i}].${combination.type === 'sum' ? 'factors' : 'of'}`;
     partsOf(combination).forEach((part, k) => {
@@ -40,28 +37,37 @@ export function checkCombinations({ model, findings }: RuleContext): void {
   });
 }
 
+/** The ids that a combination names. */
+function partsOf({ of, factors }: Entity): readonly string[] {
+  if (Array.isArray(of)) return of as string[];
+  return isObject(factors) ? Object.keys(factors) : [];
+}
+
 /** Ids of combinations that can be reached from themselves; an explicit stack, since chains in a file may be long. */
-function findCircular(combinations: ReadonlyMap<unknown, Entity>, partsOf: (c: Entity | undefined) => string[]): Set<unknown> {
+function findCircular(combinations: ReadonlyMap<unknown, Entity>, named: ReadonlyMap<Entity, readonly string[]>): Set<unknown> {
   const circular = new Set<unknown>();
-  const state = new Map<unknown, 'open' | 'done'>();
+  /** How deep each one stands that is on the way at the moment; −1 for those that are done. */
+  const depths = new Map<unknown, number>();
   for (const root of combinations.keys()) {
-    const stack: { id: unknown; next: number }[] = state.has(root) ? [] : [{ id: root, next: 0 }];
-    if (stack.length > 0) state.set(root, 'open');
+    if (depths.has(root)) continue;
+    // `back`: the least depth that a way on from here leads back to.
+    const stack = [{ id: root, next: 0, back: Infinity }];
+    depths.set(root, 0);
     while (stack.length > 0) {
-      const top = stack[stack.length - 1]!;
-      const part = partsOf(combinations.get(top.id))[top.next++];
+      const depth = stack.length - 1;
+      const top = stack[depth]!;
+      const part = named.get(combinations.get(top.id)!)![top.next++];
       if (part === undefined) {
-        state.set(top.id, 'done');
+        if (top.back <= depth) circular.add(top.id);
+        depths.set(top.id, -1);
         stack.pop();
-      } else if (state.get(part) === 'open') {
-        for (let i = stack.length - 1; i >= 0; i--) {
-          circular.add(stack[i]!.id);
-          if (stack[i]!.id === part) break;
-        }
-      } else if (combinations.has(part) && !state.has(part)) {
-        state.set(part, 'open');
-        stack.push({ id: part, next: 0 });
-      }
+        const before = stack[depth - 1];
+        if (before && top.back < depth) before.back = Math.min(before.back, top.back);
+      } else if (!depths.has(part)) {
+        if (!combinations.has(part)) continue;
+        depths.set(part, depth + 1);
+        stack.push({ id: part, next: 0, back: Infinity });
+      } else if (depths.get(part)! >= 0) top.back = Math.min(top.back, depths.get(part)!);
     }
   }
   return circular;

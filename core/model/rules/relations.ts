@@ -14,7 +14,7 @@ export function checkRelations(model: Entity, findings: Findings): void {
   const context = ruleContext(model, findings);
   checkDuplicates(context);
   checkExtent(context);
-  checkAmounts(context);
+  if (!checkAmounts(context)) return;
   checkMembers(context);
   checkSupports(context);
   checkSections(context);

@@ -3,7 +3,7 @@ import { isObject, type Entity } from '../../findings';
 import { needed, positive } from '../../fields';
 import { times, type Point } from '../../point';
 import { checkReference, numberOf, type RuleContext } from '../../rules/context';
-import type { Bars, CompoundKind, Handle, MemberChange } from '../compound-kind';
+import type { Bars, CompoundKind, Handle, LoadAmount, MemberChange } from '../compound-kind';
 import { barsFrom, type BarMember } from '../bars';
 import type { LineLoad, MemberLoad } from '../primitive';
 import { oneWay } from './one-way';
@@ -146,6 +146,18 @@ function follow(load: AreaLoad, change: MemberChange): readonly AreaLoad[] | und
   return members && members.length > 0 ? [{ ...load, members }] : undefined;
 }
 
+function amount(load: Entity, membersAt: (node: unknown) => number): LoadAmount {
+  const list = (value: unknown): readonly unknown[] => (Array.isArray(value) ? value : []);
+  if (Array.isArray(load.members)) return { steps: 0, loads: load.members.length };
+  const [corners, carriers] = [list(load.nodes), list(load.to).length];
+  const edges = corners.length + list(load.openings).reduce<number>((sum, one) => sum + list(one).length, 0);
+  const sides = corners.reduce<number>((sum, node) => sum + membersAt(node), edges * edges);
+  if (load.spread !== 'oneWay') return { steps: sides, loads: 4 * edges };
+  // Strips from each place at which the panel or a carrier begins or ends to the next, each looked at across all of them.
+  const cuts = edges + 2 * carriers;
+  return { steps: sides + cuts * (edges + carriers), loads: cuts * Math.max(2, carriers) };
+}
+
 function check(context: RuleContext, load: Entity, path: string): void {
   const { findings, nodes, members } = context;
   const subjects = [`load ${String(load.id)}`];
@@ -235,6 +247,7 @@ export const area: CompoundKind<AreaLoad> = {
     width: positive('length'),
   },
   check,
+  amount,
   expand,
   handles,
   members: (load, bars) => [...new Set(expand(load, bars).map(({ member }) => member))],

@@ -14,6 +14,9 @@ const GAUSS = [
 /** Pieces into which a stretch is cut where what is carried does not grow in a straight line. */
 const FINER = 8;
 
+/** Sides whose direction is tried for the strips. */
+const TRIES = 3;
+
 interface Carrier {
   readonly member: string;
   readonly from: Flat;
@@ -112,7 +115,13 @@ function acrossSides({ corners }: Panel, members: Flat): readonly Flat[] {
     return [[sense * square[0], sense * square[1]]];
   });
   const along = ([a, b]: Flat): number => a * members[0] + b * members[1];
-  return [...across.filter((way) => along(way) > 0.8).sort((p, q) => along(q) - along(p)), members];
+  return [
+    ...across
+      .filter((way) => along(way) > 0.8)
+      .sort((p, q) => along(q) - along(p))
+      .slice(0, TRIES),
+    members,
+  ];
 }
 
 function stripsAlong(panel: Panel, openings: readonly Panel[], carriers: readonly Carrier[], along: Flat): Strip[] {
