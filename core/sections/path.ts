@@ -99,6 +99,8 @@ const GAUSS_OF_LINE = [
  */
 export function enclosed(loops: readonly (readonly Edge[])[]): Composite {
   let [A, sy, sz, yy, zz, yz] = [0, 0, 0, 0, 0, 0];
+  // Far from the origin the moments are small differences of large numbers: they are taken about a place of the line itself.
+  const [oz, oy] = anyPlaceOf(loops);
   const add = (z: number, y: number, dz: number, dy: number): void => {
     A += z * dy;
     sy -= (y * y * dz) / 2;
@@ -110,10 +112,17 @@ export function enclosed(loops: readonly (readonly Edge[])[]): Composite {
   for (const edge of loops.flat())
     for (const [node, weight] of 'from' in edge ? GAUSS_OF_LINE : GAUSS) {
       const { z, y, dz, dy } = placeOn(edge, (1 + node) / 2);
-      add(z, y, (weight / 2) * dz, (weight / 2) * dy);
+      add(z - oz, y - oy, (weight / 2) * dz, (weight / 2) * dy);
     }
   const [y, z] = [sy / A, sz / A];
-  return { A, y, z, Iz: yy - A * y * y, Iy: zz - A * z * z, Iyz: yz - A * y * z };
+  return { A, y: y + oy, z: z + oz, Iz: yy - A * y * y, Iy: zz - A * z * z, Iyz: yz - A * y * z };
+}
+
+/** Where the first edge begins, or the middle of its arc lies. */
+function anyPlaceOf(loops: readonly (readonly Edge[])[]): readonly [z: number, y: number] {
+  const first = loops.flat()[0];
+  if (!first) return [0, 0];
+  return 'from' in first ? first.from : [first.cz, first.cy];
 }
 
 /**
@@ -213,14 +222,18 @@ export const lengthOfEdges = (edges: readonly Edge[]): number =>
   );
 
 /**
- * A closed line as points, z and y in turn; each arc in pieces of a sixteenth of half a circle. With `same area` the points between the ends
+ * A closed line as points, z and y in turn; each arc in pieces of at most an angle (radians). With `same area` the points between the ends
  * of an arc lie a little outside it, so that the straight pieces enclose as much as it does.
  */
-export function pointsOf(edges: readonly Edge[], where: 'on the arc' | 'same area' = 'on the arc'): number[] {
+export function pointsOf(
+  edges: readonly Edge[],
+  where: 'on the arc' | 'same area' = 'on the arc',
+  most = Math.PI / 16,
+): number[] {
   return edges.flatMap((edge) => {
     if ('from' in edge) return [edge.from[0], edge.from[1]];
     const turn = edge.end - edge.begin;
-    const pieces = Math.max(1, Math.ceil(Math.abs(turn) / (Math.PI / 16) - 1e-9));
+    const pieces = Math.max(1, Math.ceil(Math.abs(turn) / most - 1e-9));
     const outside = where === 'same area' ? swelling(pieces, Math.abs(turn) / pieces) : 1;
     return Array.from({ length: pieces }, (_, i) => i).flatMap((i) => {
       const angle = edge.begin + (turn * i) / pieces;

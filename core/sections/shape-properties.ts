@@ -6,8 +6,8 @@ import { dimensionsOf, type Dimensions } from './shape-table';
 import { torsionConstant } from './torsion';
 
 /**
- * Properties of a sound shape: A, Iz, Iy, Iyz, Wz, Wy exactly, with all radii and slopes; shear areas as the model format defines them;
- * J as `torsionConstant` finds it. What a built section has from its mesh is left out (`stiffnessProperties`).
+ * Properties of a sound shape: A, Iz, Iy, Iyz, Wz, Wy exactly, with all radii and slopes; J where a formula holds; shear areas of solid and
+ * round ones. What only a mesh tells is left out (`stiffnessProperties`).
  */
 export const shapeProperties = once((shape: Shape): SectionProperties => {
   const s = dimensionsOf(shape);
@@ -31,7 +31,7 @@ function flatProperties(shape: Shape, s: Dimensions): SectionProperties {
       return solid({ A: (Math.PI * (s.d ** 2 - inner ** 2)) / 4, Iz: I, Iy: I }, s.d, s.d, 0.5);
     }
     default:
-      return built(shape, s);
+      return built(shape);
   }
 }
 
@@ -48,7 +48,7 @@ function solid(
 /** Where a shape of straight sides and rounded corners has its centroid, and its moments about it. */
 export const composite = (shape: Shape): Composite => enclosed(linesOf(shape).map(edgesOf));
 
-function built(shape: Shape, s: Dimensions): SectionProperties {
+function built(shape: Shape): SectionProperties {
   const { A, y, z, Iz, Iy, Iyz } = composite(shape);
   const extent = extentOf(linesOf(shape).flatMap(edgesOf));
   const reach = ([least, most]: readonly [number, number], from: number): number => Math.max(from - least, most - from);
@@ -56,21 +56,5 @@ function built(shape: Shape, s: Dimensions): SectionProperties {
   const Wy = Iy / reach(extent.z, z);
   // Symmetric shapes: rounding must not turn a zero product into a skewed section.
   const product = Math.abs(Iyz) < 1e-12 * Math.sqrt(Iz * Iy) ? 0 : Iyz;
-  return { A, Iz, Iy, Iyz: product, Wz, Wy, ...shearAreas(shape, s) };
-}
-
-/** As the model format defines them. */
-function shearAreas({ type }: Shape, { h, b, tw, tf, t, bTop, tfTop }: Dimensions): Pick<SectionProperties, 'Ay' | 'Az'> {
-  switch (type) {
-    case 'i':
-      return { Ay: tw * (h - (tf + tfTop) / 2), Az: (5 / 6) * (b * tf + bTop * tfTop) };
-    case 'channel':
-      return { Ay: tw * (h - tf), Az: (5 / 6) * 2 * b * tf };
-    case 'tee':
-      return { Ay: tw * (h - tf), Az: (5 / 6) * b * tf };
-    case 'rhs':
-      return { Ay: 2 * t * (h - t), Az: 2 * t * (b - t) };
-    default:
-      return {};
-  }
+  return { A, Iz, Iy, Iyz: product, Wz, Wy };
 }

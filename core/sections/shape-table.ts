@@ -72,8 +72,19 @@ export function dimensionsOf(shape: Shape): Dimensions {
 export function dimensionsFault(shape: Shape): string | undefined {
   const missing = shapeTable[shape.type].needs.filter((key) => shape[key] === undefined);
   if (missing.length > 0) return `the dimension ${missing.join(', ')} is missing`;
+  for (const key of shapeTable[shape.type].needs) {
+    const size = sizeFault(`the dimension ${key}`, shape[key]!);
+    if (size !== undefined) return size;
+  }
   return rules[shape.type](dimensionsOf(shape)).find(([sound]) => !sound)?.[1];
 }
+
+/** Metres between which whatever a section is made of has its size. */
+const [SMALLEST, LARGEST] = [1e-6, 1000];
+
+/** Says so where something is larger or smaller than anything that is built. */
+export const sizeFault = (what: string, metres: number): string | undefined =>
+  metres >= SMALLEST && metres <= LARGEST ? undefined : `${what} is ${metres} m: from 0.001 mm to 1 km can be built`;
 
 /** The thickness of a flange is measured a quarter of its width from the toe of an I-shape, half of it from that of a channel. */
 const toeOfI = (tf: number, b: number, slope: number): number => tf - (slope * b) / 4;

@@ -1,15 +1,17 @@
 import type { Section, SectionProperties, Shape } from '../model/model';
 import { outlineProperties, type OutlineProperties } from './built/properties';
+import { isMeshedInCatalogue, meshedInCatalogue } from './catalogue/meshed';
 import { linesOf } from './lines-of';
 import { sectionProperties } from './section-properties';
+import { shapeFault } from './shape-fault';
 
-/** By the parts as text: an edit elsewhere, or another thread's copy, asks for the same again. */
+/** By the shape as text: an edit elsewhere, or another thread's copy, asks for the same again. */
 const known = new Map<string, OutlineProperties>();
 const MOST_KNOWN = 100;
 
-/** All that is known of a sound built section, its mesh included: tenths of a second the first time. */
-export function builtProperties(shape: Shape): OutlineProperties {
-  const key = JSON.stringify(shape.parts);
+/** All that is known of a sound shape with an outline, its mesh included: tenths of a second the first time. */
+function outlineOf(shape: Shape): OutlineProperties {
+  const key = JSON.stringify(shape);
   const before = known.get(key);
   if (before) return before;
   const made = outlineProperties(linesOf(shape));
@@ -18,10 +20,24 @@ export function builtProperties(shape: Shape): OutlineProperties {
   return made;
 }
 
-/** The properties of a section as a stiffness needs them: of a built one also J, Ay and Az, from its mesh. */
-export function stiffnessProperties(section: Section): SectionProperties {
+type MeshedKey = 'J' | 'Ay' | 'Az';
+
+/** What of a section members need beside A, Iz and Iy: nothing more in the plane, J in space, shear areas where shear deforms. */
+export const neededKeys = (isSpace: boolean, isSheared: boolean): readonly MeshedKey[] =>
+  isSheared ? (isSpace ? TWISTED_AND_SHEARED : SHEARED) : isSpace ? TWISTED : NONE;
+const NONE: readonly MeshedKey[] = [];
+const TWISTED: readonly MeshedKey[] = ['J'];
+const SHEARED: readonly MeshedKey[] = ['Ay', 'Az'];
+const TWISTED_AND_SHEARED: readonly MeshedKey[] = ['J', 'Ay', 'Az'];
+
+/** Whether a mesh tells what is not given of a section, and no formula does. */
+export const isFromMesh = ({ shape }: Section): boolean =>
+  shape !== undefined && (shape.type === 'built' || isMeshedInCatalogue(shape)) && shapeFault(shape) === undefined;
+
+/** The properties of a section as a stiffness needs them: what it has from its mesh is found where it is among the needed ones. */
+export function stiffnessProperties(section: Section, needed: readonly MeshedKey[]): SectionProperties {
   const properties = sectionProperties(section);
-  if (section.shape?.type !== 'built' || (section.J && section.Ay && section.Az)) return properties;
-  const { J, Ay, Az } = builtProperties(section.shape);
+  if (!isFromMesh(section) || needed.every((key) => properties[key] !== undefined)) return properties;
+  const { J, Ay, Az } = meshedInCatalogue(section.shape!) ?? outlineOf(section.shape!);
   return { J, ...(Ay !== undefined && { Ay }), ...(Az !== undefined && { Az }), ...properties };
 }

@@ -1,15 +1,20 @@
 import type { ShapeType } from '../model/model';
 import type { Dimensions } from './shape-table';
 
+/** Root radii beside the thickness up to which the formulas of the junctions hold within 1 %: beyond, their circle no longer fits. */
+const ROUND_ENOUGH = 1.35;
+
 /**
- * J (m⁴), the St Venant torsion constant. Round bars and tubes: exact. Rectangle: series (Timoshenko and Goodier, Theory of
+ * J (m⁴), the St Venant torsion constant; undefined where no formula holds and only a mesh tells it: flanges with a slope, junctions with
+ * large radii, angles. Round bars and tubes: exact. Rectangle: series (Timoshenko and Goodier, Theory of
  * Elasticity, §109). Hollow rectangle: Bredt with the wall's own t³/3 (EN 10210-2, annex A). Open shapes: Σ b·t³/3 with the
  * junctions and the square toes (El Darwish and Johnston, Torsion of structural shapes, ASCE J. Struct. Div. 91, 1965).
  */
 export function torsionConstant(type: ShapeType, s: Dimensions): number | undefined {
   switch (type) {
     case 'general':
-    case 'built': // from its mesh
+    case 'built':
+    case 'angle':
       return undefined;
     case 'round':
       return (Math.PI * s.d ** 4) / 32;
@@ -19,20 +24,19 @@ export function torsionConstant(type: ShapeType, s: Dimensions): number | undefi
       return rectangle(Math.max(s.h, s.b), Math.min(s.h, s.b));
     case 'rhs':
       return hollow(s);
-    case 'i': {
-      const [below, above] = [tapered(s.tf, s.slope, s.b / 4), tapered(s.tfTop, s.slope, s.bTop / 4)];
+    case 'i':
+      if (s.slope > 0 || s.r > ROUND_ENOUGH * Math.min(s.tf, s.tfTop)) return undefined;
       return (
         strip(s.h - s.tf - s.tfTop, s.tw) +
-        s.b * below.strip - toes(2, below.toe) + doubleJunction(s.tw, s.tf, s.r) +
-        s.bTop * above.strip - toes(2, above.toe) + doubleJunction(s.tw, s.tfTop, s.r)
+        strip(s.b, s.tf) - toes(2, s.tf) + doubleJunction(s.tw, s.tf, s.r) +
+        strip(s.bTop, s.tfTop) - toes(2, s.tfTop) + doubleJunction(s.tw, s.tfTop, s.r)
       ); // oxfmt-ignore
-    }
     case 'tee':
+      if (s.r > ROUND_ENOUGH * s.tf) return undefined;
       return strip(s.h - s.tf, s.tw) - toes(1, s.tw) + strip(s.b, s.tf) - toes(2, s.tf) + doubleJunction(s.tw, s.tf, s.r);
     case 'channel':
+      if (s.slope > 0 || s.r > ROUND_ENOUGH * s.tf) return undefined;
       return strip(s.h - 2 * s.tf, s.tw) + 2 * strip(s.b, s.tf) - toes(4, s.tf) + 2 * cornerJunction(s.tw, s.tf, s.r);
-    case 'angle':
-      return strip(s.b, s.t) + strip(s.h - s.t, s.t) - toes(2, s.t) + cornerJunction(s.t, s.t, s.r);
   }
 }
 
@@ -66,13 +70,4 @@ function hollow({ h, b, t, ro, ri }: Dimensions): number {
   const area = (h - t) * (b - t) - (4 - Math.PI) * rm * rm;
   const perimeter = 2 * (h - t + b - t) - (8 - 2 * Math.PI) * rm;
   return (4 * area * area * t) / perimeter + (perimeter * t ** 3) / 3;
-}
-
-/**
- * A flange of which tf is measured halfway: its thickness at the toe and at the root, and what a strip of it has per length, the mean of
- * t³/3 between the two.
- */
-function tapered(tf: number, slope: number, halfway: number): { readonly toe: number; readonly strip: number } {
-  const [toe, root] = [tf - slope * halfway, tf + slope * halfway];
-  return { toe, strip: ((toe + root) * (toe * toe + root * root)) / 12 };
 }

@@ -4,6 +4,8 @@ import type { Model, Section } from '../model/model';
 import { fault, type Notice } from '../model/notice';
 import { sectionProperties } from '../sections/section-properties';
 import { shapeFault } from '../sections/shape-fault';
+import { MeshTrouble } from '../sections/mesh/mesh';
+import { isFromMesh, neededKeys, stiffnessProperties } from '../sections/stiffness-properties';
 import { supportAxes } from '../model/local-axes';
 import { loadAmountFaults } from './load-amounts';
 
@@ -13,9 +15,11 @@ import { loadAmountFaults } from './load-amounts';
  */
 export function analysisFaults(model: Model): Notice[] {
   const { members, sections, materials, supports, space } = model;
+  const isSheared = model.analysis?.shearDeformation === true;
   return [
     ...emptinessFaults(model),
     ...frameFaults(members, sections, materials, supports, space),
+    ...meshFaults(members, sections, neededKeys(space === 'space', isSheared)),
     ...thermalFaults(model),
     ...loadAmountFaults(model),
   ];
@@ -147,8 +151,8 @@ function sectionFaults(model: Frame): Notice[] {
     if (!used.has(section.id) || isOnlyNamed(section)) return;
     const needs = bent.has(section.id) ? neededInBending(model, section) : (['A'] as const);
     for (const key of needs) {
-      // The mesh of a built section tells it.
-      if (key === 'J' && section.shape?.type === 'built') continue;
+      // A mesh tells it.
+      if (key === 'J' && isFromMesh(section)) continue;
       if (sectionProperties(section)[key] !== undefined) continue;
       found.push(
         fault({
@@ -165,6 +169,32 @@ function sectionFaults(model: Frame): Notice[] {
   });
   return found;
 }
+
+/** Sections of which a mesh should tell what members need, and cannot be made. */
+const meshFaults = once(
+  (members: Model['members'], sections: Model['sections'], needed: ReturnType<typeof neededKeys>): readonly Notice[] => {
+    const used = new Set(members.map(({ section }) => section));
+    return sections.flatMap((section, i) => {
+      try {
+        if (used.has(section.id)) stiffnessProperties(section, needed);
+        return [];
+      } catch (trouble) {
+        if (!(trouble instanceof MeshTrouble)) throw trouble;
+        return [
+          fault({
+            code: 'no-mesh',
+            path: `sections[${i}].shape`,
+            value: section.shape,
+            what: `Torsion and shear of section “${section.id}” cannot be found: ${trouble.message}`,
+            expected: 'a shape that triangles can fill',
+            remedy: 'Correct the shape, or give J, Ay and Az',
+            subjects: [`section ${section.id}`],
+          }),
+        ];
+      }
+    });
+  },
+);
 
 /** What members that bend and twist need of their section, in their space and position. */
 function neededInBending(model: Frame, section: Section): ('A' | 'Iz' | 'Iy' | 'J')[] {

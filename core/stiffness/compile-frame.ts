@@ -8,23 +8,31 @@ import {
   type Member,
   type Model,
   type Restraint,
-  type Section,
   type SectionProperties,
 } from '../model/model';
 import { turnOf } from '../model/support-axes';
-import { sectionProperties } from '../sections/section-properties';
-import { stiffnessProperties } from '../sections/stiffness-properties';
+import { neededKeys, stiffnessProperties } from '../sections/stiffness-properties';
 import { BOWS_V, BOWS_W, PLANE_FREEDOMS, STIFFNESS_WIDTH, type Structure } from './structure';
 
-type SectionMap = ReadonlyMap<string, SectionProperties>;
+/** The properties of sections by name, each found when it is first asked for: unused ones need no mesh. */
+type SectionMap = Pick<ReadonlyMap<string, SectionProperties>, 'get'>;
 
 /** The properties of each section by its name. A mesh is made only where torsion or shear counts. */
 export const sectionMap = ({ sections, space, analysis }: Model): SectionMap =>
-  propertiesOf(sections, space === 'space' || analysis?.shearDeformation === true ? stiffnessProperties : sectionProperties);
+  propertiesOf(sections, neededKeys(space === 'space', analysis?.shearDeformation === true));
 
 const propertiesOf = once(
-  (sections: Model['sections'], properties: (section: Section) => SectionProperties): SectionMap =>
-    new Map(sections.map((section) => [section.id, properties(section)])),
+  (sections: Model['sections'], needed: ReturnType<typeof neededKeys>): SectionMap => {
+    const all = new Map(sections.map((section) => [section.id, section]));
+    const found = new Map<string, SectionProperties>();
+    return {
+      get: (id) => {
+        const section = all.get(id);
+        if (section && !found.has(id)) found.set(id, stiffnessProperties(section, needed));
+        return found.get(id);
+      },
+    };
+  },
 );
 
 /** A part of a checked model; what a fault would have named throws here. */

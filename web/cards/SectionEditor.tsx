@@ -35,7 +35,7 @@ export function SectionEditor({ section }: { readonly section: Section }) {
   const type = shape?.type ?? 'general';
   const properties = sectionProperties(section);
   const fault = shape && shapeFault(shape);
-  // With a dimension of its own it is none of the catalogue any more.
+  // With a dimension or a property of its own it is none of the catalogue any more.
   const { catalogue: _, ...own } = section;
 
   const reshape = (next: ShapeType | typeof RELATIVE): void => {
@@ -107,7 +107,7 @@ export function SectionEditor({ section }: { readonly section: Section }) {
           const unit = `${display.section}${power}`;
           const computed = section[key] === undefined ? properties[key] : undefined;
           const isEndless = key === 'A' && isInextensible(section);
-          const isMeshed = type === 'built' && (key === 'J' || key === 'Ay');
+          const isMeshed = shape !== undefined && type !== 'general' && (key === 'J' || key === 'Ay');
           return (
             <QuantityField
               key={key}
@@ -126,7 +126,7 @@ export function SectionEditor({ section }: { readonly section: Section }) {
                       : WORDS.notGiven
               }
               onCommit={(value) => {
-                const { [key]: __, ...rest } = section;
+                const { [key]: __, ...rest } = own;
                 put(value === undefined ? rest : { ...rest, [key]: value });
               }}
             />

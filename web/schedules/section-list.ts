@@ -25,6 +25,13 @@ const designation: Column = {
   },
 };
 
+/** J of a shape of the catalogue that only its mesh tells; nothing before the catalogue is here. */
+function torsionOf(designation: string): number | undefined {
+  const all = theCatalogue();
+  const one = all?.shapeCalled(designation);
+  return one && all?.listed(one).J;
+}
+
 /** Sections with what is computed of their shape, or given, and what the model needs of each. */
 export const sectionList: ScheduleKind = {
   words: schedule.sections,
@@ -35,7 +42,10 @@ export const sectionList: ScheduleKind = {
     const property = (key: 'A' | 'Iz' | 'Iy' | 'J' | 'Wz' | 'Wy'): Column => {
       const [dimension, power] =
         key === 'A' ? (['area', 2] as const) : key.startsWith('W') ? (['modulus', 3] as const) : (['inertia', 4] as const);
-      return quantityColumn(key, key, { dimension, unit: `${unit}${power}` }, (row) => sectionProperties(sectionOf(row))[key]);
+      return quantityColumn(key, key, { dimension, unit: `${unit}${power}` }, (row) => {
+        const section = sectionOf(row);
+        return sectionProperties(section)[key] ?? (key === 'J' && section.catalogue ? torsionOf(section.catalogue) : undefined);
+      });
     };
     const told = (read: (row: ReturnType<typeof billOf>[number]) => number | undefined) => (row: Row) => {
       const found = bill.get(row.id);

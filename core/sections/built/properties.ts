@@ -1,6 +1,7 @@
+import { MeshTrouble, MOST_PIECES } from '../mesh/mesh';
 import { warpingOf, type SectionSolution, type Warping } from '../mesh/warping';
 import { plasticModulus } from '../plastic-modulus';
-import { edgesOf, enclosed, extentOf, lengthOfEdges, pointsOf, turned, type Composite, type Corner, type Loop } from '../path';
+import { edgesOf, enclosed, extentOf, lengthOfEdges, pointsOf, turned, type Composite, type Corner, type Edge } from '../path';
 
 /** What is known of a section of any outline. SI, about its centroid; y up, z to the right; W at the farthest corner. */
 export interface OutlineProperties extends Omit<Composite, 'y' | 'z'> {
@@ -35,6 +36,8 @@ export interface CornerModuli {
 /** Side of the first triangles beside the mean thickness, and by how much those of the next mesh are smaller. */
 const FIRST = 0.6;
 const FINER = 1.7;
+/** Pieces of arcs on the first mesh, radians. */
+const ARC = Math.PI / 16;
 /** Two meshes that agree so far on J are fine enough; more triangles than these are not made. */
 const AGREED = 1e-3;
 const MOST_TRIANGLES = 1200;
@@ -45,17 +48,42 @@ const FINEST = 2000;
  * All properties of what closed lines enclose, whose corners may be rounded: outer ones anticlockwise, holes clockwise; those of several
  * parts may touch. Exact, but for what follows from a mesh.
  */
-export function outlineProperties(lines: readonly (readonly Corner[])[]): OutlineProperties {
+export function outlineProperties(where: readonly (readonly Corner[])[]): OutlineProperties {
+  // Wherever it was drawn, it is looked at about a corner of its own: far from the origin, digits would be lost.
+  const { z: oz = 0, y: oy = 0 } = where[0]?.[0] ?? {};
+  const found = propertiesAbout(where.map((line) => line.map((corner) => ({ ...corner, z: corner.z - oz, y: corner.y - oy }))));
+  const moved = <P extends { readonly y: number; readonly z: number }>(place: P): P => ({
+    ...place,
+    y: place.y + oy,
+    z: place.z + oz,
+  });
+  return {
+    ...found,
+    centroid: moved(found.centroid),
+    corners: found.corners.map(moved),
+    ...(found.shearCentre && { shearCentre: moved(found.shearCentre) }),
+  };
+}
+
+const firstSize = (A: number, length: number): number => Math.max(FIRST * ((2 * A) / length), Math.sqrt(A / FINEST));
+
+/** Into how many pieces the second mesh divides the lines of a section. */
+export function boundaryPieces(lines: readonly (readonly Corner[])[]): number {
   const edges = lines.map(edgesOf);
-  // The mesh takes as much area as the arcs enclose.
-  const loops = edges.map((line) => pointsOf(line, 'same area'));
+  const length = lengthOfEdges(edges.flat());
+  return (length * FINER) / firstSize(enclosed(edges).A, length);
+}
+
+function propertiesAbout(lines: readonly (readonly Corner[])[]): OutlineProperties {
+  if (boundaryPieces(lines) > MOST_PIECES) throw new MeshTrouble('it is too thin for its length');
+  const edges = lines.map(edgesOf);
   const { y, z, ...moments } = enclosed(edges);
   const { A, Iz, Iy, Iyz } = symmetric(moments);
   const all = edges.flat();
   const { z: across, y: up } = extentOf(all);
   const farthest = ([least, most]: readonly [number, number], from: number): number => Math.max(from - least, most - from);
-  const first = Math.max(FIRST * ((2 * A) / lengthOfEdges(all)), Math.sqrt(A / FINEST));
-  const { triangles, size, digits, shearCentre, ...warping } = refined(loops, first);
+  const first = firstSize(A, lengthOfEdges(all));
+  const { triangles, size, digits, shearCentre, ...warping } = refined(edges, first);
   const extent = farthest(across, z) + farthest(up, y);
   /** A place that rounding alone has moved from 0. */
   const tidy = (place: number): number => (Math.abs(place) < 1e-12 * extent ? 0 : place);
@@ -93,12 +121,24 @@ function principalOf(Iz: number, Iy: number, Iyz: number): OutlineProperties['pr
   return { I1: mean + half, I2: mean - half, angle: angle === 0 ? 0 : angle };
 }
 
-/** Finer and finer meshes until two agree on J; the digits that they share are those that can be claimed. */
-function refined(loops: readonly Loop[], first: number): Warping & { readonly size: number; readonly digits: number } {
-  let [size, coarse] = [first, warpingOf(loops, first)];
+/**
+ * Finer and finer meshes until two agree on J; the digits that they share are those that can be claimed. Arcs become finer with the mesh, so
+ * that what their straight pieces cost is seen too.
+ */
+function refined(
+  edges: readonly (readonly Edge[])[],
+  first: number,
+): Warping & { readonly size: number; readonly digits: number } {
+  // The mesh takes as much area as the arcs enclose.
+  const solved = (size: number): Warping =>
+    warpingOf(
+      edges.map((line) => pointsOf(line, 'same area', (ARC * size) / first)),
+      size,
+    );
+  let [size, coarse] = [first, solved(first)];
   for (;;) {
     const finer = size / FINER;
-    const fine = warpingOf(loops, finer);
+    const fine = solved(finer);
     const difference = Math.abs(coarse.J - fine.J) / fine.J;
     if (difference < AGREED || fine.triangles > MOST_TRIANGLES)
       return { ...fine, size: finer, digits: Math.max(0, Math.min(9, Math.floor(-Math.log10(difference + 1e-10)))) };

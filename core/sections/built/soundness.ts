@@ -1,21 +1,27 @@
 import { once } from '../../once';
 import { Area } from '../mesh/area';
+import { placeIn, ringTrouble, sidesThatMeet, type Ring, type RingTrouble } from '../../polygons/rings';
 import type { Loop } from '../path';
 
 /** What makes closed lines no section, in words; undefined where they are sound. `parts`: the lines of each part, the outer one first. */
 export function trouble(parts: readonly (readonly Loop[])[]): string | undefined {
   for (const [p, loops] of parts.entries()) {
     const name = parts.length > 1 ? `part ${p + 1}` : 'the outline';
-    for (const [l, loop] of loops.entries()) {
-      const which = l === 0 ? name : `hole ${l} of ${name}`;
-      const crossing = crossingOf(loop, loop);
-      if (crossing) return `${which} crosses itself between its corners ${crossing[0] + 1} and ${crossing[1] + 1}`;
+    const rings = loops.map(ringOf);
+    const slack = SLACK * extentOf(rings[0]!);
+    for (const [l, ring] of rings.entries()) {
+      const wrong = ringTrouble(ring, slack);
+      if (wrong) return wordsOf(wrong, l === 0 ? name : `hole ${l} of ${name}`);
     }
-    for (const [l, hole] of loops.slice(1).entries()) {
-      if (crossingOf(loops[0]!, hole) || !isWithin(hole, [loops[0]!])) return `hole ${l + 1} of ${name} reaches out of it`;
-      for (const other of loops.slice(1, l + 1))
-        if (crossingOf(other, hole) || isWithin(hole, [turnedRound(other)]))
-          return `hole ${l + 1} of ${name} overlaps another hole`;
+    for (const [l, hole] of rings.slice(1).entries()) {
+      const which = `hole ${l + 1} of ${name}`;
+      if (placeIn(rings[0]!, hole[0]!, slack) < 0) return `${which} reaches out of it`;
+      if (sidesThatMeet(rings[0]!, hole, slack)) return `${which} reaches its edge or out of it`;
+      for (const [k, other] of rings.slice(1, l + 1).entries()) {
+        if (sidesThatMeet(other, hole, slack)) return `holes ${k + 1} and ${l + 1} of ${name} touch or overlap`;
+        if (placeIn(other, hole[0]!, slack) > 0 || placeIn(hole, other[0]!, slack) > 0)
+          return `holes ${k + 1} and ${l + 1} of ${name} lie in each other`;
+      }
     }
     for (const [q, others] of parts.slice(0, p).entries())
       if (overlap(loops, others) || overlap(others, loops)) return `parts ${q + 1} and ${p + 1} overlap`;
@@ -23,11 +29,20 @@ export function trouble(parts: readonly (readonly Loop[])[]): string | undefined
   return undefined;
 }
 
-const turnedRound = (loop: Loop): Loop => {
-  const points: number[] = [];
-  for (let i = 0; i < loop.length; i += 2) points.unshift(loop[i]!, loop[i + 1]!);
-  return points;
-};
+/** Lines nearer than this part of a section's extent touch. */
+const SLACK = 1e-7;
+
+const ringOf = (loop: Loop): Ring => Array.from({ length: loop.length / 2 }, (_, i) => corner(loop, i));
+
+const extentOf = (ring: Ring): number =>
+  Math.max(...[0, 1].map((k) => Math.max(...ring.map((place) => place[k]!)) - Math.min(...ring.map((place) => place[k]!))));
+
+function wordsOf(wrong: RingTrouble, which: string): string {
+  if (wrong.kind === 'together')
+    return `${which} has its corners ${wrong.corners[0] + 1} and ${wrong.corners[1] + 1} in one place`;
+  if (wrong.kind === 'spike') return `${which} turns back on itself at its corner ${wrong.corner + 1}`;
+  return `${which} crosses or touches itself between its corners ${wrong.sides[0] + 1} and ${wrong.sides[1] + 1}`;
+}
 
 /** Twice the area that a line goes round anticlockwise. */
 export const sense = (loop: Loop): number => {

@@ -1,7 +1,9 @@
 import { once } from '../../once';
 import type { OutlineCorner, SectionPart } from '../../model/model';
-import { edgesOf, pointsOf, reachAt } from '../path';
-import { dimensionsFault } from '../shape-table';
+import { MOST_PIECES } from '../mesh/mesh';
+import { edgesOf, pointsOf, reachAt, type Corner } from '../path';
+import { dimensionsFault, sizeFault } from '../shape-table';
+import { boundaryPieces } from './properties';
 import { cornerOf, linesOfPart } from './lines';
 import { sense, trouble } from './soundness';
 
@@ -42,6 +44,22 @@ function troublesTogether(parts: readonly SectionPart[]): readonly Trouble[] {
       },
     ];
   const what = trouble(lines.map((loops) => loops.map((line) => pointsOf(edgesOf(line)))));
+  const pieces = what === undefined ? boundaryPieces(lines.flat()) : 0;
+  if (pieces > MOST_PIECES)
+    return [
+      {
+        ...{
+          code: 'too-thin',
+          path: 'parts',
+          value: `${Math.round(pieces)} pieces`,
+          what: 'The section is too thin for its length',
+        },
+        ...{
+          expected: `at most ${MOST_PIECES} pieces of its edge as short as it is thin`,
+          remedy: 'Make it thicker, or give its properties',
+        },
+      },
+    ];
   if (what === undefined) return [];
   return [
     {
@@ -96,12 +114,19 @@ function troublesOfLine(line: readonly OutlineCorner[], path: string): Trouble[]
     },
   ];
   if (count < 3) return bad('A closed line has at least three corners', 'Add a corner');
-  const extent = corners.reduce((most, { z, y }) => Math.max(most, Math.abs(z), Math.abs(y)), 0);
+  const range = (of: (corner: Corner) => number): number => Math.max(...corners.map(of)) - Math.min(...corners.map(of));
+  const extent = Math.max(
+    range(({ z }) => z),
+    range(({ y }) => y),
+  );
+  const size = sizeFault('this line', extent);
+  if (size !== undefined) return bad(`${size.charAt(0).toUpperCase()}${size.slice(1)}`, 'Check the unit of the corners');
   const length = (i: number): number =>
     Math.hypot(corners[(i + 1) % count]!.z - corners[i]!.z, corners[(i + 1) % count]!.y - corners[i]!.y);
   for (let i = 0; i < count; i++)
     if (!(length(i) > 1e-7 * extent)) return bad('This corner lies on the next', 'Remove one of the two', i);
-  if (!(Math.abs(sense(corners.flatMap(({ z, y }) => [z, y]))) > 1e-9 * extent * extent))
+  const [first] = corners;
+  if (!(Math.abs(sense(corners.flatMap(({ z, y }) => [z - first!.z, y - first!.y]))) > 1e-9 * extent * extent))
     return bad('This line encloses nothing', 'Check the corners');
   for (let i = 0; i < count; i++) {
     const taken = reachAt(corners, i) + reachAt(corners, (i + 1) % count);

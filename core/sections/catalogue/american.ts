@@ -239,10 +239,11 @@ export const american: readonly Family[] = [
   },
   {
     id: 'Pipe',
-    words: 'Pipes of standard, extra strong and double extra strong wall (nominal)',
+    words: 'Pipes of standard, extra strong and double extra strong wall (designed with 0.93 of it)',
     standard: 'ASTM A53/A53M-22',
     type: 'chs',
     unit: 'in',
+    wall: 0.93,
     columns: 'd t mass',
     rows: `
       Pipe 1/2 Std: 0.84 0.109 1.26

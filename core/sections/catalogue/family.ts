@@ -13,6 +13,8 @@ export interface Family {
   readonly type: ShapeType;
   /** Of the dimensions; mm where it is left out. */
   readonly unit?: 'mm' | 'in';
+  /** The part of the wall that a tube is named by with which it is designed: AISC 360, B4.2. It weighs what its whole wall does. */
+  readonly wall?: number;
   /** Names of the numbers of a row, in order: dimensions of the shape, and `mass` in kg/m. */
   readonly columns: string;
   /** Of the flanges, where they are tapered. */
@@ -71,7 +73,7 @@ export function shapesOf(family: Family): CatalogueShape[] {
     if (numbers.length !== columns.length) throw new Error(`${designation} of the catalogue: ${columns.length} numbers expected`);
     const of = new Map(columns.map((column, i) => [column, numbers[i]!]));
     const dimensions = [...of].filter(([column]) => column !== 'mass').map(([column, text]) => [column, metres(text, unit)]);
-    const shape = sloped(family, { type: family.type, ...(Object.fromEntries(dimensions) as Omit<Shape, 'type'>) });
+    const shape = thinned(family, { type: family.type, ...(Object.fromEntries(dimensions) as Omit<Shape, 'type'>) });
     const isNamedByMass = family.type === 'i' || family.type === 'channel';
     const mass = of.has('mass') ? Number(of.get('mass')) : isNamedByMass ? massOfName(designation, unit) : undefined;
     return {
@@ -83,6 +85,9 @@ export function shapesOf(family: Family): CatalogueShape[] {
     };
   });
 }
+
+const thinned = (family: Family, shape: Shape): Shape =>
+  family.wall === undefined ? sloped(family, shape) : { ...shape, t: round((shape.t ?? 0) * family.wall) };
 
 /** The slope of the flanges, and tf where the model format measures it: b/4 from the toe of an I-shape, b/2 from that of a channel. */
 function sloped({ slope, measured, type }: Family, shape: Shape): Shape {
@@ -99,7 +104,8 @@ export function hollowShapesOf(series: Series): CatalogueShape[] {
 
 function hollowShape(series: Series, size: string, wall: string): CatalogueShape {
   const unit = series.finish === 'american' ? 'in' : 'mm';
-  const t = wallOf(series, wall);
+  const whole = wallOf(series, wall);
+  const t = series.wall === undefined ? whole : designWall(whole * series.wall);
   const [h = 0, b = 0] = size.split('x').map((side) => metres(side, unit));
   const shape: Shape =
     series.type === 'chs'
@@ -107,14 +113,29 @@ function hollowShape(series: Series, size: string, wall: string): CatalogueShape
       : { type: 'rhs', h, b, t, ro: round(radiusInWalls(series, t) * t), ...(series.finish === 'hot' && { ri: t }) };
   const name = series.id.replace(/ cold$/, '');
   const designation = series.finish === 'american' ? `${name}${size}x${wall}` : `${name} ${size}x${wall}`;
-  return { designation: series.finish === 'cold' ? `${designation} cold` : designation, family: series, made: 'steel', shape };
+  return {
+    designation: series.finish === 'cold' ? `${designation} cold` : designation,
+    family: series,
+    made: 'steel',
+    shape,
+    ...(series.wall !== undefined && { mass: massOfTube(h, b, whole, radiusInWalls(series, whole) * whole) }),
+  };
 }
 
-/** Metres; American tubes are made of 0.93 of the wall, a fraction of an inch, that they are named by. */
+/** Tables of American tubes round it to a thousandth of an inch. */
+const designWall = (metre: number): number => round((Math.round((metre / 0.0254) * 1000 + 1e-6) / 1000) * 0.0254);
+
+/** kg/m of a rectangular steel tube with its whole wall t, rounded by ro outside and ro − t inside. */
+function massOfTube(h: number, b: number, t: number, ro: number): number {
+  const rounded = (r: number): number => (4 - Math.PI) * r * r;
+  return 7850 * (h * b - rounded(ro) - ((h - 2 * t) * (b - 2 * t) - rounded(ro - t)));
+}
+
+/** Metres; American tubes are named by a fraction of an inch. */
 function wallOf({ finish }: Series, wall: string): number {
   if (finish !== 'american') return metres(wall, 'mm');
   const [over = 0, under = 1] = wall.split('/').map(Number);
-  return round(((0.93 * over) / under) * 0.0254);
+  return (over / under) * 0.0254;
 }
 
 /** The outer radius of a corner in wall thicknesses: EN 10210-2 and EN 10219-2, annex A; ASTM A500. */

@@ -1,8 +1,11 @@
 import type { Checked } from '../../model/check';
-import type { Model } from '../../model/model';
-import { fault, type Notice } from '../../model/notice';
+import type { Model, Section } from '../../model/model';
+import { fault, type FaultDetail, type Notice } from '../../model/notice';
+import { dimensionsOf, type Dimensions } from '../shape-table';
+import type { CatalogueShape } from './family';
 import { partsFilled } from './fill-parts';
 import { likeIt } from './like-it';
+import { listed } from './listed';
 import { shapeCalled } from './search';
 
 /**
@@ -17,8 +20,14 @@ function withCatalogueShapes(model: Model): { readonly model: Model; readonly fa
       faults.push(...unknown.map((one) => fault({ ...one, subjects: [`section ${section.id}`] })));
       return parts === section.shape.parts ? section : { ...section, shape: { ...section.shape, parts } };
     }
-    if (section.catalogue === undefined || section.shape !== undefined || section.A !== undefined) return section;
+    if (section.catalogue === undefined) return section;
     const one = shapeCalled(section.catalogue);
+    const against = one && contradiction(section, one);
+    if (against) {
+      faults.push(fault({ ...against, path: `sections[${i}].${against.path}`, subjects: [`section ${section.id}`] }));
+      return section;
+    }
+    if (section.shape !== undefined || section.A !== undefined) return section;
     if (one) return { ...section, catalogue: one.designation, shape: one.shape };
     faults.push(
       fault({
@@ -37,6 +46,34 @@ function withCatalogueShapes(model: Model): { readonly model: Model; readonly fa
     model: faults.length > 0 || sections.every((one, i) => one === model.sections[i]) ? model : { ...model, sections },
     faults,
   };
+}
+
+/** By how much a value may differ from the catalogue's: tables round, and J is found in several ways. Shear areas are defined in many. */
+const TOLERANCES = { A: 0.05, Iz: 0.05, Iy: 0.05, Wz: 0.05, Wy: 0.05, J: 0.15 } as const;
+/** Metres by which a dimension may differ: tenths of a micrometre are rounded away. */
+const SAME = 1e-6;
+
+/** What of a section cannot be true beside its designation. */
+function contradiction(section: Section, one: CatalogueShape): Omit<FaultDetail, 'subjects'> | undefined {
+  const { shape } = section;
+  const say = (path: string, value: unknown, what: string, expected: string): Omit<FaultDetail, 'subjects'> => ({
+    ...{ code: 'not-as-designated', path, value, expected },
+    what: `Section “${section.id}” is called ${one.designation}, ${what}`,
+    remedy: 'Take “catalogue” away, or what contradicts it',
+  });
+  if (shape && shape.type !== one.shape.type) return say('shape.type', shape.type, 'which has another shape', one.shape.type);
+  if (shape)
+    for (const key of new Set([...Object.keys(shape), ...Object.keys(one.shape)]) as Set<keyof Dimensions>) {
+      const [ours, theirs] = [dimensionsOf(shape)[key], dimensionsOf(one.shape)[key]];
+      if (ours !== undefined && Math.abs(ours - theirs) > (key === 'slope' ? 1e-4 : SAME))
+        return say(`shape.${key}`, ours, `whose ${key} is ${theirs}`, String(theirs));
+    }
+  for (const [key, tolerance] of Object.entries(TOLERANCES) as [keyof typeof TOLERANCES, number][]) {
+    const [ours, theirs] = [section[key], listed(one)[key]];
+    if (ours !== undefined && theirs !== undefined && Math.abs(ours - theirs) > tolerance * theirs)
+      return say(key, ours, `whose ${key} is ${theirs.toExponential(3)}`, `about ${theirs.toExponential(3)}`);
+  }
+  return undefined;
 }
 
 /** A model that was read, filled from the catalogue. */

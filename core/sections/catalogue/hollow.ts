@@ -159,6 +159,7 @@ export const hollow: readonly Series[] = [
     standard: 'ASTM A500/A500M-21',
     type: 'rhs',
     finish: 'american',
+    wall: 0.93,
     sizes: `
       2x2: 1/8 3/16 1/4
       3x2: 1/8 3/16 1/4

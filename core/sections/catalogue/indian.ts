@@ -1,11 +1,11 @@
 import type { Family } from './family';
 
-/** Hot rolled Indian shapes; mm, kg/m. */
+/** Hot rolled Indian shapes as the edition of 1964 has them, which are still rolled and designed with; later editions are heavier. mm, kg/m. */
 export const indian: readonly Family[] = [
   {
     id: 'ISMB',
     words: 'Medium weight beams, Indian',
-    standard: 'IS 808:1989',
+    standard: 'IS 808:1964',
     type: 'i',
     columns: 'h b tw tf r rt mass',
     // 98° between the web and the inner face of a flange.
@@ -30,7 +30,7 @@ export const indian: readonly Family[] = [
   {
     id: 'ISMC',
     words: 'Medium weight channels, Indian',
-    standard: 'IS 808:1989',
+    standard: 'IS 808:1964',
     type: 'channel',
     columns: 'h b tw tf r rt mass',
     // 96° between the web and the inner face of a flange.

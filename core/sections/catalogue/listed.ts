@@ -3,6 +3,7 @@ import type { SectionProperties } from '../../model/model';
 import { plasticModuli } from '../plastic-modulus';
 import { shapeProperties } from '../shape-properties';
 import type { CatalogueShape } from './family';
+import { meshedInCatalogue } from './meshed';
 
 /** kg/m³ of steel (EN 1991-1-1, table A.4). */
 const STEEL = 7850;
@@ -17,8 +18,8 @@ export interface Listed extends SectionProperties {
 
 /** The properties of a shape, computed once. */
 export const listed = once((one: CatalogueShape): Listed => {
-  const { A = 0, Iz = 0, Iy = 0, ...rest } = shapeProperties(one.shape);
-  return { A, Iz, Iy, ...rest, ...(one.made === 'steel' && { mass: A * STEEL }) };
+  const { A = 0, Iz = 0, Iy = 0, ...rest } = { ...meshedInCatalogue(one.shape), ...shapeProperties(one.shape) };
+  return { A, Iz, Iy, ...rest, ...(one.made === 'steel' && { mass: one.family.wall === undefined ? A * STEEL : one.mass! }) };
 });
 
 /** Its plastic moduli, computed once, and only when they are asked for. */

@@ -8,8 +8,13 @@ export interface Mesh {
   readonly triangles: Int32Array;
 }
 
+/** Why an area cannot be filled with triangles, in words. */
+export class MeshTrouble extends Error {}
+
 /** Times that boundary pieces which the triangles do not keep are halved. */
 const MOST_ROUNDS = 24;
+/** Pieces of the boundary. */
+export const MOST_PIECES = 12_000;
 /** Twice the area of a triangle beside the square of the size, under which it is flat. */
 const FLAT = 1e-7;
 /** Points nearer than this part of the whole are one. */
@@ -35,10 +40,11 @@ export function meshOf(loops: readonly Loop[], size: number): Mesh {
       for (let k = 0; k < 3; k++) sides.add(key(triangles[t + k]!, triangles[t + ((k + 1) % 3)]!));
     const missing = pieces.filter(([a, b]) => !sides.has(key(a, b)));
     if (missing.length === 0) return { places: points.places(), triangles };
+    if (pieces.length > MOST_PIECES) break;
     const lost = new Set(missing);
     pieces = pieces.flatMap((piece) => (lost.has(piece) ? halves(piece, points) : [piece]));
   }
-  throw new Error('the outline cannot be filled with triangles');
+  throw new MeshTrouble('its outline cannot be filled with triangles');
 }
 
 type Segment = readonly [z0: number, y0: number, z1: number, y1: number];
