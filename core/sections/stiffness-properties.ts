@@ -1,4 +1,4 @@
-import type { Section, SectionProperties, Shape } from '../model/model';
+import type { Model, Section, SectionProperties, Shape } from '../model/model';
 import { outlineProperties, type OutlineProperties } from './built/properties';
 import { isMeshedInCatalogue, meshedInCatalogue } from './catalogue/meshed';
 import { linesOf } from './lines-of';
@@ -23,8 +23,10 @@ function outlineOf(shape: Shape): OutlineProperties {
 type MeshedKey = 'J' | 'Ay' | 'Az';
 
 /** What of a section members need beside A, Iz and Iy: nothing more in the plane, J in space, shear areas where shear deforms. */
-export const neededKeys = (isSpace: boolean, isSheared: boolean): readonly MeshedKey[] =>
-  isSheared ? (isSpace ? TWISTED_AND_SHEARED : SHEARED) : isSpace ? TWISTED : NONE;
+export function neededKeys({ space, analysis }: Pick<Model, 'space' | 'analysis'>): readonly MeshedKey[] {
+  if (analysis?.shearDeformation) return space === 'space' ? TWISTED_AND_SHEARED : SHEARED;
+  return space === 'space' ? TWISTED : NONE;
+}
 const NONE: readonly MeshedKey[] = [];
 const TWISTED: readonly MeshedKey[] = ['J'];
 const SHEARED: readonly MeshedKey[] = ['Ay', 'Az'];

@@ -15,11 +15,10 @@ import { loadAmountFaults } from './load-amounts';
  */
 export function analysisFaults(model: Model): Notice[] {
   const { members, sections, materials, supports, space } = model;
-  const isSheared = model.analysis?.shearDeformation === true;
   return [
     ...emptinessFaults(model),
     ...frameFaults(members, sections, materials, supports, space),
-    ...meshFaults(members, sections, neededKeys(space === 'space', isSheared)),
+    ...meshFaults(members, sections, neededKeys(model)),
     ...thermalFaults(model),
     ...loadAmountFaults(model),
   ];

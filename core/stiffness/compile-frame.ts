@@ -18,22 +18,19 @@ import { BOWS_V, BOWS_W, PLANE_FREEDOMS, STIFFNESS_WIDTH, type Structure } from 
 type SectionMap = Pick<ReadonlyMap<string, SectionProperties>, 'get'>;
 
 /** The properties of each section by its name. A mesh is made only where torsion or shear counts. */
-export const sectionMap = ({ sections, space, analysis }: Model): SectionMap =>
-  propertiesOf(sections, neededKeys(space === 'space', analysis?.shearDeformation === true));
+export const sectionMap = (model: Model): SectionMap => propertiesOf(model.sections, neededKeys(model));
 
-const propertiesOf = once(
-  (sections: Model['sections'], needed: ReturnType<typeof neededKeys>): SectionMap => {
-    const all = new Map(sections.map((section) => [section.id, section]));
-    const found = new Map<string, SectionProperties>();
-    return {
-      get: (id) => {
-        const section = all.get(id);
-        if (section && !found.has(id)) found.set(id, stiffnessProperties(section, needed));
-        return found.get(id);
-      },
-    };
-  },
-);
+const propertiesOf = once((sections: Model['sections'], needed: ReturnType<typeof neededKeys>): SectionMap => {
+  const all = new Map(sections.map((section) => [section.id, section]));
+  const found = new Map<string, SectionProperties>();
+  return {
+    get: (id) => {
+      const section = all.get(id);
+      if (section && !found.has(id)) found.set(id, stiffnessProperties(section, needed));
+      return found.get(id);
+    },
+  };
+});
 
 /** A part of a checked model; what a fault would have named throws here. */
 export function must<T>(value: T | undefined, what: string): T {
