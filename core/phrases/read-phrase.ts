@@ -31,7 +31,7 @@ export interface PhraseSetting {
  * Reads a load as it is said: `8 kN/m down`, `8 to 4 kN/m down on plan between 1 m and 3 m`, `12 kN at 30` (degrees from the right,
  * anticlockwise), `5 kN/m2 * 3.6 m down`, `10 kN down at thirds`, `4 kN down every 1.2 m`, `15 kN·m clockwise`, `20 K warmer`,
  * `3 mm too long`, `10 mm down`, `5 kN/m2 down one way`, `5 kN/m2 down onto a, b leaving out 5, 6, 7, 8`,
- * `0.8 kN/m2 down on plan over 5 m`, `8, 4, 2 kN/m down from 0, 1, 3, 6 m`; temperatures as `readTemperature` says. Without a direction loads act down. The unit tells what it is; a bare number is what `bare` says.
+ * `0.8 kN/m2 down on plan over 5 m`, `8, 4, 2 kN/m down from 0, 1, 3, 6 m`, `3 kN/m over the first 2 m`, `3 kN/m from 0 to 2 m`, `10 kN at mid-span`; temperatures as `readTemperature` says. Without a direction loads act down. The unit tells what it is; a bare number is what `bare` says.
  */
 export function readLoadPhrase(text: string, setting: PhraseSetting): ReadPhrase {
   try {
@@ -53,7 +53,7 @@ interface Said {
   measured?: Measured;
   span?: readonly [number, number];
   stations?: Stations;
-  spread?: 'oneWay';
+  spread?: 'oneWay' | 'twoWay';
   width?: number;
   onto?: readonly string[];
   openings?: readonly (readonly string[])[];
@@ -61,9 +61,14 @@ interface Said {
   places?: readonly number[];
 }
 
+/** A part of a phrase up to where the next begins. */
+const upTo = (part: string): RegExp =>
+  new RegExp(
+    `\\b${part}(?= (?:down|up|left|right|forward|back|on|across|at|square|along|between|over|every|from|one|two)\\b| $)`,
+  );
+
 const AXES: Readonly<Record<string, Point>> = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };
 const STATIONS: Readonly<Record<string, readonly number[]>> = {
-  'the middle': [1 / 2],
   thirds: [1 / 3, 2 / 3],
   quarters: [1 / 4, 1 / 2, 3 / 4],
 };
@@ -86,31 +91,38 @@ function read(text: string, setting: PhraseSetting): LoadPhrase {
     return readTemperature(rest, setting.space);
   }
   const length = (part: string): number => sizeOf(part, 'length', setting.display.length, 'a length');
-  take(/\bbetween (.+?) and (.+?)(?= (?:down|up|left|right|forward|back|on|across|at|square)\b| $)/, (from, to) => {
-    said.span = [length(from!), length(to!)];
-    if (said.span[0] >= said.span[1])
-      throw new PhraseFault('between a place and one further on: the first is not before the second');
+  take(upTo('(?:over|within) the first (.+?)'), (end) => {
+    said.span = [0, positive(length(end!))];
   });
-  take(/\bfrom ([^,]+(?:,[^,]+)+?)(?= (?:down|up|left|right|forward|back|on|across|square)\b| $)/, (list) => {
+  take(upTo('from ([^,]+?) to ([^,]+?)'), (from, to) =>
+    fromTo(said, [from!, to!], setting, (sizes) => (rest = ` ${sizes}${rest}`)),
+  );
+  take(upTo('between (.+?) and (.+?)'), (from, to) => {
+    if (said.span) throw new PhraseFault('where it acts is told twice');
+    said.span = inOrder(length(withUnit(from!, to!)), length(to!));
+  });
+  take(upTo('from ([^,]+(?:,[^,]+)+?)'), (list) => {
     const parts = list!.split(',');
     said.places = parts.map((part) => length(withUnit(part, parts.at(-1)!)));
     if (said.places.some((place, i) => i > 0 && place <= said.places![i - 1]!))
       throw new PhraseFault('stations follow each other from the start of the member on');
   });
   take(/\bone way\b/, () => (said.spread = 'oneWay'));
-  take(/\btwo ways?\b/, () => undefined);
-  take(
-    /\bover (.+?)(?= (?:down|up|left|right|forward|back|on|across|square)\b| $)/,
-    (width) => (said.width = positive(length(width!))),
-  );
-  take(/\bon plan\b/, () => (said.measured = 'plan'));
-  take(/\b(?:across|square to (?:it|the member|the panel))\b/, () => (said.measured = 'across'));
-  take(/\balong the member\b/, () => (said.measured = 'member'));
-  take(
-    /\bevery (.+?)(?= (?:down|up|left|right|forward|back)\b| $)/,
-    (step) => (said.stations = { every: positive(length(step!)) }),
-  );
-  take(/\bat (the middle|thirds|quarters)\b/, (where) => (said.stations = { ratios: STATIONS[where!]! }));
+  take(/\btwo ways?\b/, () => {
+    if (said.spread ?? said.onto) throw new PhraseFault('a pressure is carried one way or two ways, not both');
+    said.spread = 'twoWay';
+  });
+  take(upTo('over (.+?)'), (width) => (said.width = positive(length(width!))));
+  const measure = (measured: Measured): void => {
+    if (said.measured) throw new PhraseFault('“on plan”, “across” and “along the member” exclude each other: say one of them');
+    said.measured = measured;
+  };
+  take(/\bon plan\b/, () => measure('plan'));
+  take(/\b(?:across|square to (?:it|the member|the panel))\b/, () => measure('across'));
+  take(/\balong the member\b/, () => measure('member'));
+  take(upTo('every (.+?)'), (step) => station(said, { every: positive(length(step!)) }));
+  take(/\b(?:at|in) (?:the )?(middle|mid-?span|mid-?point|centre|center)\b/, () => station(said, { ratios: [1 / 2] }));
+  take(/\bat (?:the )?(thirds|quarters)\b/, (where) => station(said, { ratios: STATIONS[where!]! }));
   take(/\b(clockwise|anticlockwise|too long|too short)\b/, (sense) => (said.sense = sense as NonNullable<Said['sense']>));
   take(/\babout (x|y|z)\b/, (axis) => (said.axis = AXES[axis!]!));
   let isFromRight = false;
@@ -155,7 +167,7 @@ function namesOf(list: string): readonly string[] {
 /** Words in small letters; units keep theirs, since MN is not mN. */
 const lowered = (text: string): string =>
   text.replace(
-    /\b(?:Down|Up|Left|Right|Forward|Front|Back|To|The|At|On|Plan|Across|Between|And|Every|Clockwise|Anticlockwise|Warmer|Colder|Too|Long|Short|In|Above|Below|Behind|About|Square|It|Member|Along|Middle|Thirds|Quarters|From|One|Two|Way|Ways|Over|Panel)\b/g,
+    /\b(?:Down|Up|Left|Right|Forward|Front|Back|To|The|At|On|Plan|Across|Between|And|Every|Clockwise|Anticlockwise|Warmer|Colder|Too|Long|Short|In|Above|Below|Behind|About|Square|It|Member|Along|Middle|Mid-?span|Mid-?point|Centre|Center|Within|First|Thirds|Quarters|From|One|Two|Way|Ways|Over|Panel)\b/g,
     (word) => word.toLowerCase(),
   );
 
@@ -168,9 +180,12 @@ function positive(length: number): number {
 function tell(said: Said, place: string, { display, space }: PhraseSetting): void {
   const angle = parseQuantity(place, 'angle', 'deg');
   const isLength = parseQuantity(place, 'length');
-  if (isLength.ok) {
-    said.stations = { lengths: [isLength.value] };
-    return;
+  if (isLength.ok) return station(said, { lengths: [isLength.value] });
+  if (said.direction) {
+    // Which way it acts is told: a bare number is where.
+    const bare = parseQuantity(place, 'length', display.length);
+    if (bare.ok) return station(said, { lengths: [bare.value] });
+    if (angle.ok) throw new PhraseFault('its direction is told twice: by a word and by an angle');
   }
   if (!angle.ok)
     throw new PhraseFault(`“${place.trim()}” is neither an angle nor a place along the member, such as 1.2 ${display.length}`);
@@ -178,6 +193,31 @@ function tell(said: Said, place: string, { display, space }: PhraseSetting): voi
   said.angle = angle.value;
   const [c, s] = cosineAndSine((angle.value * 180) / Math.PI);
   said.direction = [c, s, 0];
+}
+
+/** Places are told once. */
+function station(said: Said, stations: Stations): void {
+  if (said.stations) throw new PhraseFault('where it acts is told twice');
+  said.stations = stations;
+}
+
+/** Where a load begins and ends. */
+function inOrder(from: number, to: number): readonly [number, number] {
+  if (from >= to) throw new PhraseFault('between a place and one further on: the first is not before the second');
+  return [from, to];
+}
+
+/** `from 0 to 3 m` is where it acts, `from 8 to 4 kN/m` how large it is there: `give` hands those back. */
+function fromTo(
+  said: Said,
+  [from, to]: readonly [string, string],
+  { display }: PhraseSetting,
+  give: (sizes: string) => void,
+): void {
+  if (parseQuantity(to, 'intensity').ok) return give(`${from} to ${to}`);
+  if (said.span) throw new PhraseFault('where it acts is told twice');
+  const length = (part: string): number => sizeOf(part, 'length', display.length, 'a length');
+  said.span = inOrder(length(withUnit(from, to)), length(to));
 }
 
 const KIND_OF_SENSE: Readonly<Record<NonNullable<Said['sense']>, PhraseKind>> = {
@@ -195,6 +235,11 @@ function kindOf(size: string, { sense }: Said, { bare }: PhraseSetting): PhraseK
   if (found) return found;
   const plain = parseQuantity(size, 'number');
   if (plain.ok) return bare;
+  const unknown = unknownWord(size);
+  if (unknown !== undefined)
+    throw new PhraseFault(
+      Object.hasOwn(WAYS, unknown) ? 'its direction is told twice' : `“${unknown}” is not understood here: ${COULD_STAND}`,
+    );
   const names = (Object.keys(dimensions) as DimensionName[]).filter((name) => parseQuantity(size, name).ok);
   throw new PhraseFault(
     names.length > 0
@@ -202,6 +247,18 @@ function kindOf(size: string, { sense }: Said, { bare }: PhraseSetting): PhraseK
       : `“${size.trim()}” is not a size: ${plain.reason}`,
   );
 }
+
+const COULD_STAND =
+  'a unit (kN/m, kN, kN·m, kN/m², K, mm), a direction (down, up, left, right, forward, back), “on plan”, “across”, “between 1 m and 3 m”, “at 1.2 m”, “at thirds” or “every 1.2 m” could stand there';
+
+/** A word behind the size that is no unit of it. */
+const unknownWord = (size: string): string | undefined =>
+  size
+    .trim()
+    .split(/\s+/)
+    .find((word, i) => i > 0 && /^[a-z][a-z-]{2,}$/i.test(word) && !isUnit(word));
+const isUnit = (word: string): boolean =>
+  (Object.keys(dimensions) as DimensionName[]).some((name) => parseQuantity(`1 ${word}`, name).ok);
 
 /** Words that do not go with the kind are refused: nothing that is said is passed over. */
 function check(
@@ -213,7 +270,8 @@ function check(
     if (!kinds.includes(kind)) throw new PhraseFault(`${what} does not go with ${KIND_WORDS[kind]}`);
   };
   if (direction) isOnly('a direction', ['line', 'force', 'settlement', 'area']);
-  if (spread) isOnly('“one way”', ['area']);
+  if (spread) isOnly('“one way” or “two ways”', ['area']);
+  if (spread === 'twoWay' && openings) throw new PhraseFault('two ways it has no openings: let it span one way');
   if (width !== undefined) isOnly('“over” a width', ['area']);
   if (onto) isOnly('“onto”', ['area']);
   if (openings) isOnly('“leaving out”', ['area']);
@@ -250,7 +308,7 @@ function finished(
     ...(span && { span }),
     ...(stations && { stations }),
     // What is carried by members that are named goes one way.
-    ...((spread ?? onto) && { spread: 'oneWay' }),
+    ...((spread === 'oneWay' || onto) && { spread: 'oneWay' }),
     ...(width !== undefined && { width }),
     ...(onto && { onto }),
     ...(openings && { openings }),

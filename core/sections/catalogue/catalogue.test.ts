@@ -9,6 +9,7 @@ import type { CatalogueShape } from './family';
 import { filled } from './fill';
 import { depthOf, listed } from './listed';
 import { meshedLine } from './measure';
+import { spellingsOf } from './spellings';
 import { isMeshedInCatalogue, meshedInCatalogue } from './meshed';
 import { neighbour, searchCatalogue, shapeCalled } from './search';
 
@@ -86,6 +87,19 @@ describe('searching', () => {
     ['L 100×100×10', 'L 100x100x10'],
     ['UPN200', 'UPN 200'],
     ['hss 6x6x1/4', 'HSS6x6x1/4'],
+    ['square bar 100', 'Square 100'],
+    ['SHS100x5', 'SHS 100x100x5'],
+    ['HE300B', 'HEB 300'],
+    ['he 300 aa', 'HEAA 300'],
+    ['HEA-300', 'HEA 300'],
+    ['310UC97', '310UC96.8'],
+    ['W310x97', 'W12x65'],
+    ['W310x38.7', 'W12x26'],
+    ['305x305x97 uc', 'UC 305x305x97'],
+    ['l 100x10', 'L 100x100x10'],
+    ['heb h = 300 mm', 'HEB 300'],
+    ['h > 310 mm ipe', 'IPE 330'],
+    ['h > 310 mm mass < 50 kg/m ipe', 'IPE 330'],
   ])('“%s” finds %s first', (text, first) => expect(found(text)[0]).toBe(first));
 
   test('words of a family, and of its standard', () => {
@@ -117,6 +131,14 @@ describe('searching', () => {
     expect(neighbour(one, 'lighter')!.designation).toBe('IPE 270');
     expect(neighbour(shapeCalled('IPE 600')!, 'heavier')).toBeUndefined();
     expect(shapeCalled('IPE 310')).toBeUndefined();
+    expect(['HE300B', 'SHS100x5', 'W310x97', 'hea-300'].map((name) => shapeCalled(name)?.designation)).toEqual(['HEB 300', 'SHS 100x100x5', 'W12x65', 'HEA 300']); // oxfmt-ignore
+    const called = new Map<string, string>();
+    // No spelling stands for two shapes.
+    for (const one of all)
+      for (const name of spellingsOf(one)) {
+        expect([name, called.get(name) ?? one.designation]).toEqual([name, one.designation]);
+        called.set(name, one.designation);
+      }
   });
 });
 

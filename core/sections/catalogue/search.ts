@@ -5,6 +5,7 @@ import { parseQuantity } from '../../quantities/parse';
 import { catalogue } from './all';
 import type { CatalogueShape } from './family';
 import { depthOf, listed, plasticOf, type Listed } from './listed';
+import { spellingsOf, typedNames } from './spellings';
 
 export type SortKey = 'as listed' | 'depth' | 'mass' | 'Iz';
 
@@ -51,8 +52,8 @@ const MEASURES: Readonly<Record<string, Measure>> = {
   mass: property('massPerLength', 'mass'),
 };
 
-/** A name, a comparison, and a quantity up to the next condition or comma. */
-const CONDITION = /(?:^|[\s,])([a-z]+)\s*(<=|>=|<|>|≤|≥)\s*([^<>≤≥,]*?)(?=\s*(?:$|,|\s+[a-z]+\s*(?:<|>|≤|≥)))/giu;
+/** A name, a comparison, and what follows up to the next condition or comma. */
+const CONDITION = /(?:^|[\s,])([a-z]+)\s*(<=|>=|<|>|≤|≥|=)\s*([^<>≤≥=,]*?)(?=\s*(?:$|,|\s+[a-z]+\s*(?:<|>|≤|≥|=)))/giu;
 
 type Condition = (one: CatalogueShape) => boolean;
 
@@ -65,18 +66,31 @@ function conditionsOf(text: string): { readonly rest: string; readonly condition
     if (!measure)
       fault ??= `“${name}” is nothing that can be compared: write one of h, b, A, Iz, Iy, J, Wz, Wy, Wplz, Wply, mass`;
     else {
-      const parsed = parseQuantity(amount, measure.dimension);
-      if (!parsed.ok) fault ??= `“${name} ${sign} ${amount}” is not understood: ${parsed.reason}`;
-      else conditions.push((one) => holds(measure.read(one), sign, parsed.value));
+      // Behind the quantity a name may go on: “h > 300 mm ipe”.
+      const words = amount.split(/\s+/);
+      let count = words.length;
+      let parsed = parseQuantity(amount, measure.dimension);
+      while (!parsed.ok && count > 1) parsed = parseQuantity(words.slice(0, --count).join(' '), measure.dimension);
+      const first = parseQuantity(amount, measure.dimension);
+      if (!parsed.ok) fault ??= `“${name} ${sign} ${amount}” is not understood: ${first.ok ? '' : first.reason}`;
+      else {
+        const { value } = parsed;
+        conditions.push((one) => holds(measure.read(one), sign, value));
+        return ` ${words.slice(count).join(' ')} `;
+      }
     }
     return ' ';
   });
   return fault ?? { rest, conditions };
 }
 
+const EQUAL = 0.005;
+
 /** A value that is equal but for rounding counts as equal. */
 function holds(value: number, sign: string, limit: number): boolean {
   const near = Math.abs(value - limit) <= 1e-9 * Math.abs(limit);
+  // Depths and masses are asked for as they are called, which is rounded.
+  if (sign === '=') return Math.abs(value - limit) <= EQUAL * Math.abs(limit);
   if (sign === '<=' || sign === '≤') return value < limit || near;
   if (sign === '>=' || sign === '≥') return value > limit || near;
   return !near && (sign === '<' ? value < limit : value > limit);
@@ -85,26 +99,28 @@ function holds(value: number, sign: string, limit: number): boolean {
 /** Characters of a search. */
 const LONGEST = 200;
 
-const plain = (text: string): string => text.toLowerCase().replace(/[×*]/g, 'x').replace(/\s+/g, '');
-
 interface Name {
-  readonly plain: string;
+  readonly spellings: readonly string[];
   readonly words: string;
 }
 const nameOf = once(({ designation, family: { words, standard, id } }: CatalogueShape): Name => {
-  const name = plain(designation);
-  return { plain: name, words: `${name} ${words} ${standard} ${id}`.toLowerCase() };
+  const spellings = spellingsOf({ designation });
+  return { spellings, words: `${spellings[0]!} ${words} ${standard} ${id}`.toLowerCase() };
 });
 
-/** Short parts are looked for in designations only, not in the words of a family or the number of its standard. */
-const isWord = (part: string): boolean => part.length > 3;
+/** A part that a family's words or its standard begin with; short ones are whole words there, numbers only of designations. */
+const isSaid = (words: string, part: string): boolean =>
+  part.length > 3 ? words.includes(` ${part}`) : /^[a-z]{3}$/.test(part) && new RegExp(` ${part}s?(?= |,|$)`).test(words);
 
-/** How well a name fits: 0 begins so, 1 has it, 2 has all its parts; undefined where it does not. */
-function rankOf(one: CatalogueShape, whole: string, parts: readonly string[]): number | undefined {
-  const name = nameOf(one);
-  if (name.plain.startsWith(whole)) return 0;
-  if (name.plain.includes(whole)) return 1;
-  return parts.every((part) => name.plain.includes(part) || (isWord(part) && name.words.includes(` ${part}`))) ? 2 : undefined;
+/** How well a name fits: 0 is it, 1 begins so, 2 has it, 3 has all its parts; undefined where it does not. */
+function rankOf(one: CatalogueShape, wholes: readonly string[], parts: readonly string[]): number | undefined {
+  const { spellings, words } = nameOf(one);
+  const fits = (how: (name: string, whole: string) => boolean): boolean =>
+    wholes.some((whole) => spellings.some((name) => how(name, whole)));
+  if (fits((name, whole) => name === whole)) return 0;
+  if (fits((name, whole) => name.startsWith(whole))) return 1;
+  if (fits((name, whole) => name.includes(whole))) return 2;
+  return parts.every((part) => spellings.some((name) => name.includes(part)) || isSaid(words, part)) ? 3 : undefined;
 }
 
 const SORTS: Readonly<Record<Exclude<SortKey, 'as listed'>, Reader>> = {
@@ -119,11 +135,11 @@ export function searchCatalogue({ text, type, family, sort = 'as listed' }: Want
   const read = conditionsOf(text);
   if (typeof read === 'string') return { ok: false, reason: read };
   const parts = read.rest.toLowerCase().replace(/[×*]/g, 'x').split(/[\s,]+/).filter(Boolean); // oxfmt-ignore
-  const whole = parts.join('');
+  const wholes = typedNames(parts.join(''));
   const ranked = catalogue().flatMap((one) => {
     if (type !== undefined && one.shape.type !== type) return [];
     if (family !== undefined && one.family.id !== family) return [];
-    const rank = rankOf(one, whole, parts);
+    const rank = rankOf(one, wholes, parts);
     return rank === undefined || !read.conditions.every((condition) => condition(one)) ? [] : [{ one, rank }];
   });
   const by = sort === 'as listed' ? undefined : SORTS[sort];
@@ -133,8 +149,11 @@ export function searchCatalogue({ text, type, family, sort = 'as listed' }: Want
 
 /** The shape of this designation, however it is spaced; nothing where there is none. */
 export function shapeCalled(designation: string): CatalogueShape | undefined {
-  const name = plain(designation);
-  return catalogue().find((one) => nameOf(one).plain === name);
+  const names = typedNames(designation);
+  return (
+    catalogue().find((one) => names.includes(nameOf(one).spellings[0]!)) ??
+    catalogue().find((one) => nameOf(one).spellings.some((name) => names.includes(name)))
+  );
 }
 
 /** The next lighter or heavier shape of the same family and, where it has one, of the next mass. */
