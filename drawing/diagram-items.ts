@@ -36,7 +36,7 @@ export const inkOf = (quantity: SheetQuantity, value: number): Ink =>
         ? 'deflection'
         : 'shear';
 
-/** Positive N, V and T stand on the positive side; a positive bending moment on the negative one: on the tension face. */
+/** Positive V and T stand on the positive side; tension on the negative one: of N and stresses, and of the face that a positive moment pulls. */
 export const sideOf = (quantity: SheetQuantity): 1 | -1 => quantityTable[quantity].side;
 
 /** Bending in the x–z plane, its shear and its deflection stand along local z, everything else along y. */

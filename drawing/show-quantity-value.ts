@@ -19,7 +19,8 @@ const decimalsFor = (largest: number): number =>
 
 /** Whether the sheet writes a quantity without a sign, since the side on which it stands says it. */
 export const isSignless = (quantity: Quantity): boolean =>
-  quantityTable[quantity].side < 0 || quantityTable[quantity].dimension === 'length';
+  (quantityTable[quantity].side < 0 && quantityTable[quantity].ink === 'moment') ||
+  quantityTable[quantity].dimension === 'length';
 
 /** What the sheet writes beside a diagram, as fine as the largest value asks: a moment and a deflection without a sign, since the side says it. */
 export function valueOnSheet(quantity: Quantity, value: number, largest: number, display: DisplayUnits): string {

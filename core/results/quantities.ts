@@ -25,7 +25,10 @@ export interface QuantityRow {
   readonly negative: string;
   /** Which line style and colour shows it. */
   readonly ink: 'axial' | 'shear' | 'moment' | 'deflection' | 'stress';
-  /** Which side of the member a positive value is drawn on: along its local axis, or against it, on the tension face. */
+  /**
+   * Which side of the member a positive value is drawn on: along its local axis, or against it. Tension stands against it throughout: of
+   * axial forces, stresses and the face that a positive moment pulls.
+   */
   readonly side: 1 | -1;
   /** Whether it exists in a plane structure. */
   readonly inPlane: boolean;
@@ -48,6 +51,7 @@ export const quantityTable: { readonly [quantity in Quantity]: QuantityRow } = {
     ...force,
     ...named('axial force'),
     symbol: 'N',
+    side: -1,
     ink: 'axial',
     positive: 'tension',
     negative: 'compression',
@@ -140,7 +144,7 @@ export const quantityTable: { readonly [quantity in Quantity]: QuantityRow } = {
     symbol: 'σ',
     dimension: 'stress',
     ink: 'stress',
-    side: 1,
+    side: -1,
     inPlane: true,
     positive: 'tension',
     negative: 'compression',

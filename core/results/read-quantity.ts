@@ -1,5 +1,6 @@
 import type { Fibres } from '../sections/fibres';
 import type { Derived, Forces, PieceForces } from './derived/derived';
+import { curvePoints, type CurvePoint, type Range } from './curve-points';
 import { diagramOf, type Diagram } from './diagram';
 import type { Extremes } from './extreme';
 import { enclosing, extremesIn } from './extremes';
@@ -9,16 +10,12 @@ import { AT_ENDS, partsOf, pieceOf, valueIn } from './read';
 import { readingOf } from './readings';
 import type { Solution } from './results';
 
-/** A quantity at one place: from the least to the greatest value, which are one unless an envelope or a whole section is meant. */
-export interface Range {
-  readonly max: number;
-  readonly min: number;
-}
-
 /** All quantities of one member in one outcome: of an envelope the diagrams of its parts are found once, and asked as often as one likes. */
 export interface MemberReader {
   /** At x metres from the start; undefined where the quantity is not known. */
   readonly at: (quantity: Quantity, x: number) => Range | undefined;
+  /** The curve along the whole member, as `curvePoints`. */
+  readonly curve: (quantity: Quantity) => readonly CurvePoint[] | undefined;
   /** Exact, as `extremes`; undefined where the quantity is not known. */
   readonly extremes: (quantity: Quantity) => Extremes | undefined;
 }
@@ -37,6 +34,12 @@ export function memberReader(solution: Solution, outcome: number, m: number): Me
       }
       return { max, min };
     },
+    curve: (quantity) =>
+      curvePoints(
+        parts.map(({ diagram }) => diagram),
+        fibres,
+        quantity,
+      ),
     extremes: (quantity) => {
       const all = parts.map(({ part, diagram }) => extremesOf(diagram, fibres, quantity, part));
       return all.every((one) => one !== undefined) ? enclosing(all) : undefined;

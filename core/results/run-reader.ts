@@ -1,5 +1,6 @@
 import type { RunLink } from '../model/runs';
 import { isPlane } from '../stiffness/structure';
+import type { CurvePoint } from './curve-points';
 import type { Extremes } from './extreme';
 import { enclosing } from './extremes';
 import type { Quantity } from './quantities';
@@ -13,6 +14,8 @@ export interface RunStretch {
   readonly to: number;
   /** As on the member, at so many metres along the run; its own value at either end, where neighbours may differ. */
   readonly at: MemberReader['at'];
+  /** As on the member, its places metres along the run, ascending. */
+  readonly curve: MemberReader['curve'];
 }
 
 /** Members that follow each other, read as one line. */
@@ -56,6 +59,13 @@ export function runReader(solution: Solution, outcome: number, links: readonly R
       at: (quantity, x) => {
         const range = reader.at(quantity, Math.min(Math.max(there(x), 0), own));
         return range && turns(quantity, sense) ? { max: -range.min, min: -range.max } : range;
+      },
+      curve: (quantity) => {
+        const points = reader.curve(quantity)?.map(({ x, max, min }): CurvePoint => {
+          const place = back(x);
+          return turns(quantity, sense) ? { x: place, max: -min, min: -max } : { x: place, max, min };
+        });
+        return sense.x < 0 ? points?.toReversed() : points;
       },
       extremes: (quantity) => {
         const found = reader.extremes(quantity);

@@ -17,7 +17,6 @@ import { memberCharts as WORDS } from './words';
 const WIDTH = 240;
 /** Of the drawing's own units; on the page a chart is as high as its place makes it. */
 const HEIGHT = 36;
-const SAMPLES = 120;
 
 /** The paper's inks for the kinds of quantities. */
 const INKS: Record<QuantityRow['ink'], string> = {
@@ -89,10 +88,10 @@ export function MemberCharts({ solution, outcome, run, begins, display, only, si
       <PanelSubtitle>{WORDS.alongThe(stretches.length === 1 ? 'member' : WORDS.runNowIn(here.member), acts.id)}</PanelSubtitle>
       <Charts data-size={shownSize}>
         <Inks aria-hidden>
-          {/* Tension stands above the axis, compression below. */}
+          {/* Compression stands above the axis, tension below, where it is of a moment that sags. */}
           <linearGradient id={axial} gradientUnits="userSpaceOnUse" x1={0} y1={0} x2={0} y2={HEIGHT}>
-            <stop offset={0.5} stopColor="var(--draw-tension)" />
             <stop offset={0.5} stopColor="var(--draw-compression)" />
+            <stop offset={0.5} stopColor="var(--draw-tension)" />
           </linearGradient>
         </Inks>
         {(only ?? quantitiesOf(structure)).map((quantity) => {
@@ -126,7 +125,7 @@ export function MemberCharts({ solution, outcome, run, begins, display, only, si
                   .map((bound) => (
                     <path
                       key={bound}
-                      d={curve(run, (stretch, x) => stretch.at(quantity, x)![bound], size, side)}
+                      d={curve(run, quantity, bound, size, side)}
                       fill={colour}
                       fillOpacity={0.13}
                       stroke={colour}
@@ -172,20 +171,14 @@ export function MemberCharts({ solution, outcome, run, begins, display, only, si
   );
 }
 
-/** The curve of a run over its axis; at nodes values may jump. */
-function curve(
-  { length, stretches }: RunReader,
-  value: (stretch: RunReader['stretches'][number], x: number) => number,
-  size: number,
-  side: 1 | -1,
-): string {
+/** The curve of a run over its axis; it stands upright where a value jumps. */
+function curve({ length, stretches }: RunReader, quantity: Quantity, bound: 'max' | 'min', size: number, side: 1 | -1): string {
   const scale = size > 0 ? (-side * (HEIGHT / 2 - 2)) / size : 0;
-  const count = Math.max(8, Math.round(SAMPLES / stretches.length));
-  const points = stretches.flatMap((stretch) =>
-    Array.from({ length: count + 1 }, (_, i) => {
-      const x = stretch.from + ((stretch.to - stretch.from) * i) / count;
-      return `L${((x / length) * WIDTH).toFixed(1)} ${(HEIGHT / 2 + scale * value(stretch, x)).toFixed(2)}`;
-    }),
+  const points = stretches.flatMap(
+    (stretch) =>
+      stretch
+        .curve(quantity)
+        ?.map((point) => `L${((point.x / length) * WIDTH).toFixed(2)} ${(HEIGHT / 2 + scale * point[bound]).toFixed(2)}`) ?? [],
   );
   return `M0 ${HEIGHT / 2}${points.join('')}L${WIDTH} ${HEIGHT / 2}`;
 }
