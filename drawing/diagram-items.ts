@@ -39,9 +39,18 @@ export const inkOf = (quantity: SheetQuantity, value: number): Ink =>
 /** Positive V and T stand on the positive side; tension on the negative one: of N and stresses, and of the face that a positive moment pulls. */
 export const sideOf = (quantity: SheetQuantity): 1 | -1 => quantityTable[quantity].side;
 
-/** Bending in the x–z plane, its shear and its deflection stand along local z, everything else along y. */
-export const standsOn = (member: DrawnMember, quantity: SheetQuantity): readonly [number, number] =>
-  quantity === 'Vz' || quantity === 'My' || quantity === 'w' ? member.ez : member.ey;
+/**
+ * Bending in the x–z plane, its shear and its deflection stand along local z, everything else along y. Axial forces and stresses do not depend on
+ * which way a member was drawn: they stand along whichever of ±y points up on the drawing (where places count down), of an upright one to the left.
+ */
+export function standsOn(member: DrawnMember, quantity: SheetQuantity): readonly [number, number] {
+  if (quantity === 'Vz' || quantity === 'My' || quantity === 'w') return member.ez;
+  if (quantity !== 'N' && quantity !== 'sigma') return member.ey;
+  const [x, y] = member.ey;
+  return y > LEVEL || (y >= -LEVEL && x > 0) ? [-x, -y] : member.ey;
+}
+/** Sine under which a member's own y counts as level. */
+const LEVEL = 1e-3;
 
 /** A quantity of an outcome that stands on members; `metresPerUnit` is the drawing's scale. */
 export interface DrawnQuantity {

@@ -40,6 +40,29 @@ describe('quantities besides forces', () => {
     expect(Math.max(...ordinates) / (metresPerUnit * largest)).toBeCloseTo(1, 9);
   });
 
+  test('tension stands on the side of the moment that causes it, whichever way a member was drawn', () => {
+    const beam = (start: string, end: string): Model =>
+      checkModel({
+        format: 'rigid-beam/model', version: 1, title: '', space: 'plane',
+        materials: [{ id: 'm', E: 210e9 }], sections: [{ id: 's', shape: { type: 'rectangle', h: 0.2, b: 0.1 } }],
+        nodes: [{ id: '1', x: 0, y: 0 }, { id: '2', x: 6, y: 0 }], members: [{ id: 'b', start, end, section: 's', material: 'm' }],
+        supports: [{ node: '1', ux: 'fixed', uy: 'fixed' }, { node: '2', uy: 'fixed' }], cases: [{ id: 'G', category: 'permanent' }],
+        loads: [{ case: 'G', type: 'line', member: 'b', from: { wy: -8e3 }, to: { wy: -8e3 } }, { case: 'G', type: 'node', node: '2', fx: 5e3 }],
+      }).model!; // oxfmt-ignore
+    const mean = (model: Model, quantity: SheetQuantity, ink: string): number => {
+      const curves = paths(sheetItems(model, solutionOf(model), showing(quantity))).filter(({ stroke, closed, parts }) => stroke === ink && !closed && parts === undefined); // oxfmt-ignore
+      const ys = curves.flatMap(({ vertices }) => Array.from({ length: vertices.length / 4 }, (_, i) => vertices[4 * i + 1]!));
+      return ys.reduce((sum, y) => sum + y, 0) / ys.length;
+    };
+    for (const model of [beam('1', '2'), beam('2', '1')]) {
+      // Down on the drawing is below the beam, where it sags and is pulled.
+      expect(mean(model, 'Mz', 'moment')).toBeGreaterThan(0);
+      expect(mean(model, 'sigma', 'tension')).toBeGreaterThan(0);
+      expect(mean(model, 'sigma', 'compression')).toBeLessThan(0);
+      expect(mean(model, 'N', 'tension')).toBeGreaterThan(0);
+    }
+  });
+
   test('what no section tells is not drawn', () => {
     const untold = checkModel({ ...ribModel, sections: ribModel.sections.map(({ id }) => ({ id, A: 1e-3, Iz: 1e-6 })) }).model!;
     const drawn = sheetItems(untold, solutionOf(untold), showing('sigma'));
