@@ -41,13 +41,13 @@ export const sideOf = (quantity: SheetQuantity): 1 | -1 => quantityTable[quantit
 
 /**
  * Bending in the x–z plane, its shear and its deflection stand along local z, everything else along y. Axial forces and stresses do not depend on
- * which way a member was drawn: they stand along whichever of ±y points up on the drawing (where places count down), of an upright one to the left.
+ * which way a member was drawn: they stand along whichever of ±y points up on the drawing, of an upright one to the left.
  */
 export function standsOn(member: DrawnMember, quantity: SheetQuantity): readonly [number, number] {
   if (quantity === 'Vz' || quantity === 'My' || quantity === 'w') return member.ez;
   if (quantity !== 'N' && quantity !== 'sigma') return member.ey;
   const [x, y] = member.ey;
-  return y > LEVEL || (y >= -LEVEL && x > 0) ? [-x, -y] : member.ey;
+  return y < -LEVEL || (y <= LEVEL && x > 0) ? [-x, -y] : member.ey;
 }
 /** Sine under which a member's own y counts as level. */
 const LEVEL = 1e-3;

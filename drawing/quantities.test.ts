@@ -55,11 +55,11 @@ describe('quantities besides forces', () => {
       return ys.reduce((sum, y) => sum + y, 0) / ys.length;
     };
     for (const model of [beam('1', '2'), beam('2', '1')]) {
-      // Down on the drawing is below the beam, where it sags and is pulled.
-      expect(mean(model, 'Mz', 'moment')).toBeGreaterThan(0);
-      expect(mean(model, 'sigma', 'tension')).toBeGreaterThan(0);
-      expect(mean(model, 'sigma', 'compression')).toBeLessThan(0);
-      expect(mean(model, 'N', 'tension')).toBeGreaterThan(0);
+      // Below the beam, where it sags and is pulled.
+      expect(mean(model, 'Mz', 'moment')).toBeLessThan(0);
+      expect(mean(model, 'sigma', 'tension')).toBeLessThan(0);
+      expect(mean(model, 'sigma', 'compression')).toBeGreaterThan(0);
+      expect(mean(model, 'N', 'tension')).toBeLessThan(0);
     }
   });
 
