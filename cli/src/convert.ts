@@ -2,6 +2,7 @@ import { formatOf, formats } from '@rigid-beam/core/formats/registry';
 import { fault, isFault } from '@rigid-beam/core/model/notice';
 import { exitCodes } from './exit-codes';
 import { printNotices, readInput } from './input';
+import { print } from './output';
 
 /** Prints a model in another format on standard output. */
 export async function convert(file: string, to: string): Promise<number> {
@@ -22,7 +23,6 @@ export async function convert(file: string, to: string): Promise<number> {
   const { model, notices } = await readInput(file);
   printNotices(notices);
   if (!model || notices.some(isFault)) return exitCodes.invalid;
-  const text = format.write(model);
-  await new Promise<void>((resolve, reject) => process.stdout.write(text, (error) => (error ? reject(error) : resolve())));
+  await print(format.write(model));
   return exitCodes.solved;
 }

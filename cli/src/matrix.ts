@@ -4,6 +4,7 @@ import { analysisFaults } from '@rigid-beam/core/stiffness/analysis-checks';
 import { reducedSystem } from '@rigid-beam/core/stiffness/reduced-system';
 import { exitCodes } from './exit-codes';
 import { printNotices, readInput } from './input';
+import { print } from './output';
 
 /** Prints the reduced stiffness matrix, or the load vectors of all cases, in Matrix Market form. */
 export async function matrix(file: string, what: 'stiffness' | 'loads'): Promise<number> {
@@ -23,6 +24,6 @@ export async function matrix(file: string, what: 'stiffness' | 'loads'): Promise
             ...freedoms,
           ],
         );
-  await new Promise<void>((resolve, reject) => process.stdout.write(text, (error) => (error ? reject(error) : resolve())));
+  await print([text]);
   return exitCodes.solved;
 }

@@ -5,6 +5,7 @@ import { solve } from '@rigid-beam/core/analysis/session';
 import type { Results } from '@rigid-beam/core/results/results';
 import { exitCodes } from './exit-codes';
 import { printNotices, readInput } from './input';
+import { print } from './output';
 
 export interface SolveOptions {
   readonly stations: number;
@@ -32,11 +33,6 @@ export async function solveCommand(file: string, { stations, case: only, remedie
   }
   printNotices(results.notices);
   const remedied = remedies && model && results.status === 'unstable' ? mechanismsWithRemedies(model) : undefined;
-  const text = JSON.stringify(
-    resultsFile(results, { stations, ...(only.length > 0 && { only }), ...(remedied && { remedied }) }),
-    null,
-    1,
-  );
-  await new Promise<void>((resolve, reject) => process.stdout.write(`${text}\n`, (error) => (error ? reject(error) : resolve())));
+  await print(resultsFile(results, { stations, ...(only.length > 0 && { only }), ...(remedied && { remedied }) }));
   return exitCodes[results.status];
 }

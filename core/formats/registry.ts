@@ -14,8 +14,8 @@ export interface Format {
   readonly mediaType: string;
   /** Reads a model, with all faults of the text; left out where it holds none. */
   readonly read?: (text: string) => Checked;
-  /** Writes a sound model, or what an analysis finds of it. */
-  readonly write: (model: Model) => string;
+  /** Writes a sound model, or what an analysis finds of it: the parts of its text, one after the other. */
+  readonly write: (model: Model) => Iterable<string>;
   /** Whether writing it takes an analysis, which is no work for a request. */
   readonly needs: 'model' | 'analysis';
 }
@@ -30,7 +30,7 @@ export const formats: readonly Format[] = [
     extension: '.rbm.json',
     mediaType: 'application/json',
     read: readModelFile,
-    write: writeModelFile,
+    write: (model) => [writeModelFile(model)],
     needs: 'model',
   },
   {
@@ -38,7 +38,7 @@ export const formats: readonly Format[] = [
     words: 'Results file',
     extension: '.results.json',
     mediaType: 'application/json',
-    write: (model) => `${JSON.stringify(resultsFile(solve(model), { stations: STATIONS }), null, 1)}\n`,
+    write: (model) => resultsFile(solve(model), { stations: STATIONS }),
     needs: 'analysis',
   },
 ];

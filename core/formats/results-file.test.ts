@@ -10,7 +10,7 @@ interface FileShape {
 }
 
 const file = (model: Parameters<typeof sketch>[0], options = { stations: 3 }): FileShape =>
-  resultsFile(solve(sketch(model)), options) as never;
+  JSON.parse([...resultsFile(solve(sketch(model)), options)].join('')) as never;
 
 const q = 6e3;
 const beam: Parameters<typeof sketch>[0] = {

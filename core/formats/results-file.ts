@@ -2,6 +2,7 @@ import type { RemediedMechanism } from '../analysis/remedies';
 import { diagramOf } from '../results/diagram';
 import { enveloped, governing } from '../results/envelope';
 import { isPlane } from '../stiffness/structure';
+import { Entries, jsonParts } from './json-parts';
 import type { Extreme } from '../results/extreme';
 import { quantityExtremes } from '../results/read-quantity';
 import { derivedQuantities, isDisplacement, lineQuantities, type LineQuantity } from '../results/quantities';
@@ -22,23 +23,27 @@ export interface ResultsFileOptions {
   readonly remedied?: readonly RemediedMechanism[];
 }
 
-/** The results as the plain object that the results file holds. SI, signs as in the model format. */
-export function resultsFile(results: Results, options: ResultsFileOptions): Record<string, unknown> {
+/** The text of a results file, in parts. SI, signs as in the model format. */
+export function* resultsFile(results: Results, options: ResultsFileOptions): Generator<string> {
+  yield* jsonParts(contents(results, options));
+  yield '\n';
+}
+
+function contents(results: Results, options: ResultsFileOptions): Record<string, unknown> {
   const { status, notices, mechanisms, solution } = results;
   const told = options.remedied ?? mechanisms.map((mechanism) => ({ ...mechanism, remedies: [] }));
   const head = { format: 'rigid-beam/results', version: 1, status, notices, ...(told.length > 0 && { mechanisms: told }) };
   if (!solution) return head;
   const wanted = options.only && new Set(options.only);
-  const entries = solution.outcomes.flatMap(({ id, kind }, i) => {
-    if (wanted && !wanted.has(id)) return [];
-    return [
-      [
-        id,
-        kind === 'envelope' ? envelopeEntry(solution, i, options.stations) : linearEntry(solution, i, options.stations),
-      ] as const,
-    ];
-  });
-  return { ...head, digitsLost: Number(solution.digitsLost.toFixed(1)), results: Object.fromEntries(entries) };
+  const entries = function* (): Generator<readonly [string, unknown]> {
+    for (const [i, { id, kind }] of solution.outcomes.entries())
+      if (!wanted || wanted.has(id))
+        yield [
+          id,
+          kind === 'envelope' ? envelopeEntry(solution, i, options.stations) : linearEntry(solution, i, options.stations),
+        ];
+  };
+  return { ...head, digitsLost: Number(solution.digitsLost.toFixed(1)), results: new Entries(entries()) };
 }
 
 /** JSON has no −0 that anyone would want to read. */
@@ -63,29 +68,26 @@ function readerOf(solution: Solution, outcome: number): Reader {
   };
 }
 
-function nodeEntries(solution: Solution, read: Reader): { nodes: Record<string, unknown>; reactions: Record<string, unknown> } {
-  const nodes: Record<string, unknown> = {};
-  const reactions: Record<string, unknown> = {};
-  solution.structure.names.nodes.forEach((id, i) => {
-    define(
-      nodes,
-      id,
-      vector(DISPLACEMENTS, (k) => read((part) => nodalAt(solution, part, 'displacements', 6 * i + k))),
-    );
-    if (solution.supported[i])
-      define(
-        reactions,
-        id,
-        vector(FORCES, (k) => read((part) => nodalAt(solution, part, 'reactions', 6 * i + k))),
-      );
-  });
-  return { nodes, reactions };
+function nodeEntries(solution: Solution, read: Reader): { readonly nodes: Entries; readonly reactions: Entries } {
+  const { nodes } = solution.structure.names;
+  const values = (keys: readonly string[], key: 'displacements' | 'reactions', i: number): Record<string, Value> =>
+    vector(keys, (k) => read((part) => nodalAt(solution, part, key, 6 * i + k)));
+  return {
+    nodes: entriesOf(nodes, (i) => values(DISPLACEMENTS, 'displacements', i)),
+    reactions: entriesOf(nodes, (i) => (solution.supported[i] ? values(FORCES, 'reactions', i) : undefined)),
+  };
 }
 
-/** Ids may be any text, `__proto__` too. */
-const define = (target: Record<string, unknown>, key: string, value: unknown): void => {
-  Object.defineProperty(target, key, { value, enumerable: true, configurable: true, writable: true });
-};
+/** By name, in their order, as they are asked for; those without a value are left out. */
+const entriesOf = (names: readonly string[], value: (i: number) => unknown): Entries =>
+  new Entries(
+    (function* (): Generator<readonly [string, unknown]> {
+      for (const [i, id] of names.entries()) {
+        const found = value(i);
+        if (found !== undefined) yield [id, found];
+      }
+    })(),
+  );
 
 function stationEntries(solution: Solution, m: number, count: number, outcome: number): unknown[] {
   const L = solution.structure.lengths[m]!;
@@ -141,18 +143,17 @@ const resultant = (parts: Resultant): Record<string, number> =>
 function linearEntry(solution: Solution, outcome: number, stations: number): Record<string, unknown> {
   const linear = linearOf(solution, outcome)!;
   const read = readerOf(solution, outcome);
-  const members: Record<string, unknown> = {};
-  solution.structure.names.members.forEach((id, m) => {
+  const members = entriesOf(solution.structure.names.members, (m) => {
     const diagram = diagramOf(solution, outcome, m);
     const end = (first: number): Record<string, Value> => vector(FORCES, (k) => plain(linear.ends[12 * m + first + k]!));
-    define(members, id, {
+    return {
       length: solution.structure.lengths[m],
       ends: { start: end(0), end: end(6) },
       stations: stationEntries(solution, m, stations, outcome),
       extremes: extremeEntries(solution, outcome, m),
       zeros: Object.fromEntries(FORCE_QUANTITIES.map((quantity) => [quantity, zeroPoints(diagram, quantity)])),
       inflections: { v: inflectionPoints(diagram, 'v'), w: inflectionPoints(diagram, 'w') },
-    });
+    };
   });
   const { applied, reactions, residual, solutionResidual, jointResidual } = linear.equilibrium;
   return {
@@ -165,13 +166,10 @@ function linearEntry(solution: Solution, outcome: number, stations: number): Rec
 function envelopeEntry(solution: Solution, outcome: number, stations: number): Record<string, unknown> {
   const read = readerOf(solution, outcome);
   const parts = partsOf(solution, outcome);
-  const members: Record<string, unknown> = {};
-  solution.structure.names.members.forEach((id, m) => {
-    define(members, id, {
-      stations: stationEntries(solution, m, stations, outcome),
-      extremes: extremeEntries(solution, outcome, m),
-      governing: governingEntries(solution, parts, m),
-    });
-  });
+  const members = entriesOf(solution.structure.names.members, (m) => ({
+    stations: stationEntries(solution, m, stations, outcome),
+    extremes: extremeEntries(solution, outcome, m),
+    governing: governingEntries(solution, parts, m),
+  }));
   return { envelope: true, ...nodeEntries(solution, read), members };
 }

@@ -25,3 +25,10 @@ export const notFound = {
   why: 'A model that was removed can be brought back from the projects page.',
   goToTheProjects: 'Go to the projects',
 };
+
+export const failed = {
+  title: 'This page could not be shown',
+  why: (message: string): string => `${message}. What was stored is stored; nothing of it is lost.`,
+  again: 'Show it again',
+  goToTheProjects: 'Go to the projects',
+};

@@ -6,6 +6,7 @@ import { FileTrigger, Heading } from 'react-aria-components';
 import styled from 'styled-components';
 import { readable } from '@rigid-beam/core/formats/registry';
 import type { Notice } from '@rigid-beam/core/model/notice';
+import { takeStored } from '../session/storage';
 import { AppearanceButton } from '../ui/AppearanceButton';
 import { Button, Hint, PlainButton, Row, Select } from '../ui/controls';
 import { NameField } from '../ui/NameField';
@@ -90,10 +91,14 @@ const Faults = styled.ul`
 const LOOK = 700;
 const LOOKS = 20;
 
-/** Asks for the page again while tiles on it are being made. */
+/** Asks for the page again while tiles on it are being made, and where it is older than what was edited since. */
 function useFresh(projects: readonly ProjectTiles[]): void {
   const router = useRouter();
   const looks = useRef(0);
+  // The browser's own back brings the page as it was before models were edited.
+  useEffect(() => {
+    if (takeStored()) router.refresh();
+  }, [router]);
   useEffect(() => {
     if (looks.current >= LOOKS || projects.every(({ models }) => models.every(({ isCurrent }) => isCurrent))) return;
     const timer = setTimeout(() => {

@@ -33,6 +33,13 @@ export interface Sent extends Omit<Opened, 'model'> {
   readonly content: string;
 }
 
+/** An edit that was not stored, with why; what it was is kept for copying. */
+export interface Clash {
+  readonly label: string;
+  readonly words: string;
+  readonly intent: Intent;
+}
+
 /** A model and its own results: what the sheet draws. Results are absent while they are not ready. */
 export interface Drawn {
   readonly model: Model;
@@ -77,6 +84,8 @@ export interface EditorState extends Place {
   readonly selection: readonly Subject[];
   /** Why the last edit was refused. */
   readonly refusal: readonly Notice[];
+  /** Edits that could not be put on top of a newer state: they are told until they have been read. */
+  readonly clashes: readonly Clash[];
   readonly diagramFactor: number;
   /** What the structure suggests to look at: the quantity that it opens on, and how axial forces are drawn. */
   readonly suggestion: Suggestion | undefined;
@@ -155,6 +164,7 @@ export const beginning = (opened: Opened, search: string): EditorState => ({
   history: historyOf(opened.history),
   selection: [],
   refusal: [],
+  clashes: [],
   diagramFactor: 1,
   suggestion: undefined,
   hidden: NOTHING_HIDDEN,

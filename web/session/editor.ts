@@ -9,17 +9,18 @@ import type { Notice } from '@rigid-beam/core/model/notice';
 import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
 import { isOn, type SwitchName } from '@rigid-beam/drawing/stage-view';
 import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
-import { beginning, isHeld, type Drawn, type EditorState, type Opened, type Sent, type Shown } from './editor-state';
+import { beginning, isHeld, type Clash, type Drawn, type EditorState, type Opened, type Shown } from './editor-state';
 import { EnvelopeReader } from './envelope-reader';
 import { afterRevision, historyOf, type Step } from './history';
 import { keepFile } from './keep-file';
+import { leave, type Opening } from './left';
 import { keepView, keptView } from './kept-view';
 import { afterPaint } from './after-paint';
 import { Solutions } from './solutions';
 import { stillThere } from './still-there';
 import { suggestionFor } from './suggestion';
 import { PageStore } from './page-store';
-import { StorageQueue, type UnsentEdit } from './storage';
+import { StorageQueue, type StorageState, type UnsentEdit } from './storage';
 import { storedState, storedStep } from './stored';
 import { addressOfPlace, placeOfAddress, type Place } from './view-state';
 import { editor as WORDS } from './words';
@@ -33,12 +34,14 @@ export class Editor {
   private readonly solutions: Solutions;
   private readonly queue: StorageQueue;
   private readonly reader: EnvelopeReader;
-  constructor(sent: Sent, search: string) {
-    const opened: Opened = { ...sent, model: JSON.parse(sent.content) as Model };
+  constructor({ sent, left }: Opening, search: string) {
+    const opened: Opened = { ...sent, model: left?.model ?? (JSON.parse(sent.content) as Model) };
     this.opened = opened;
-    this.own = createStore<EditorState>(() => beginning(opened, search));
+    this.own = createStore<EditorState>(() => ({ ...beginning(opened, search), ...(left && { history: left.history }) }));
     this.page = new PageStore(this.own);
-    this.queue = new StorageQueue(opened.id, opened.revision, (storage) => this.own.setState({ storage }));
+    const tell = (storage: StorageState): void => this.own.setState({ storage });
+    this.queue = left?.queue ?? new StorageQueue(opened.id, opened.revision, tell);
+    this.queue.follow(tell);
     this.solutions = new Solutions({
       state: () => this.state,
       tell: (part) => this.own.setState(part),
@@ -52,7 +55,7 @@ export class Editor {
       },
       show: (drawn) => this.draw(drawn),
     });
-    this.solutions.client.solve(opened.model, sent.content);
+    this.solutions.client.solve(opened.model, left ? undefined : sent.content);
   }
 
   /** What others may follow; every change goes through a method of the editor. */
@@ -66,6 +69,7 @@ export class Editor {
 
   close(): void {
     this.solutions.close();
+    leave({ id: this.opened.id, model: this.state.model, history: this.state.history, queue: this.queue });
   }
 
   /** Makes an edit: checked, shown, solved and stored. Returns false, with the reasons in `refusal`, when it is refused. */
@@ -212,12 +216,13 @@ export class Editor {
 
   /** Writes a file that takes an analysis, in the worker, and lets the browser keep it. */
   async save(format: Format): Promise<void> {
-    const text = await this.solutions.client.write(format.id);
-    if (text === undefined) {
-      this.refuse(WORDS.stillSolving);
-      return;
+    try {
+      const file = await this.solutions.client.write(format.id);
+      if (file === undefined) return this.refuse(WORDS.stillSolving);
+      keepFile(fileNameOf(this.state.model, format), file, format.mediaType);
+    } catch (error) {
+      this.refuse(WORDS.notWritten((error as Error).message));
     }
-    keepFile(fileNameOf(this.state.model, format), text, format.mediaType);
   }
 
   /** Switches what is shown and how; the model stays as it is. */
@@ -244,15 +249,25 @@ export class Editor {
     this.own.setState({ model: newer.model, preview: undefined, history: historyOf(newer.history), refusal: [] });
     this.solutions.present(newer.model);
     this.keepSelection(newer.model);
-    if (again === 'put on top') for (const one of unsent) if (!this.putOnTop(one)) break;
+    if (again === 'drop') return;
+    const clashes = unsent.flatMap((one): Clash[] => {
+      const words = this.putOnTop(one);
+      return words === undefined ? [] : [{ label: one.label, words, intent: one.intent }];
+    });
+    this.own.setState({ refusal: [], clashes });
   }
 
-  /** Makes an edit again that was made on an older state, if what it changed still stands as it did then. */
-  private putOnTop({ before, after, label }: UnsentEdit): boolean {
+  /** Makes an edit again that was made on an older state, if what it changed still stands as it did then; else why it cannot be. */
+  private putOnTop({ before, after, label }: UnsentEdit): string | undefined {
     const found = rebased(before, after, this.state.model);
-    if (found.ok) return found.patches.length === 0 || this.apply({ type: 'patch', patches: found.patches }, 'edit', label);
-    this.refuse(WORDS.notOnTop(label, clashWords(found.clashes)));
-    return false;
+    if (!found.ok) return WORDS.notOnTop(label, clashWords(found.clashes));
+    if (found.patches.length === 0 || this.apply({ type: 'patch', patches: found.patches }, 'edit', label)) return undefined;
+    return WORDS.notOnTop(label, this.state.refusal.map(({ message }) => message).join(' '));
+  }
+
+  /** The edits that could not be put on top have been read. */
+  dismissClashes(): void {
+    this.own.setState({ clashes: [] });
   }
 
   /** Gives up the solution that is running; the model stays as it is, without results. */

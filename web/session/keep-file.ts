@@ -1,6 +1,6 @@
-/** Lets the browser keep a text as a file. */
-export function keepFile(name: string, text: string, mediaType: string): void {
-  const address = URL.createObjectURL(new Blob([text], { type: mediaType }));
+/** Lets the browser keep a file. */
+export function keepFile(name: string, content: BlobPart, mediaType: string): void {
+  const address = URL.createObjectURL(new Blob([content], { type: mediaType }));
   const link = document.createElement('a');
   link.href = address;
   link.download = name;

@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globa
 import fc from 'fast-check';
 import { sketch } from '@rigid-beam/core/test/build';
 import { afterRevision, emptyHistory, historyOf, type Step } from './history';
-import { StorageQueue, type UnsentEdit, type StorageState } from './storage';
+import { revisionReached, StorageQueue, type UnsentEdit, type StorageState } from './storage';
 import { addressOfPlace, placeOfAddress } from './view-state';
 
 const step = (label: string): Step => ({ label, patches: [{ op: 'replace', path: ['title'], value: label }], inverse: [] });
@@ -61,12 +61,12 @@ describe('the address', () => {
 
 describe('storing edits', () => {
   const answers: (() => Promise<Response>)[] = [];
-  const sent: { base: number; label: string }[] = [];
+  const sent: { base: number; label: string; keepalive: boolean }[] = [];
   const original = globalThis.fetch;
   beforeEach(() => {
     jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'nextTick', 'setImmediate'] });
-    globalThis.fetch = ((_: string, { body }: { body: string }) => {
-      sent.push(JSON.parse(body) as never);
+    globalThis.fetch = ((_: string, { body, keepalive }: { body: string; keepalive: boolean }) => {
+      sent.push({ ...(JSON.parse(body) as { base: number; label: string }), keepalive });
       return answers.shift()!();
     }) as never;
   });
@@ -124,6 +124,32 @@ describe('storing edits', () => {
     await settled();
     expect(sent.map(({ base }) => base)).toEqual([7, 7, 7]);
     expect(states.at(-1)).toEqual({ status: 'stored' });
+  });
+
+  test('what is long in bytes, or was not sent the last time, does not ask to go on when the page is closed', async () => {
+    const { queue } = begin();
+    for (let i = 0; i < 2; i++) answer(201);
+    away();
+    for (let i = 0; i < 2; i++) answer(201);
+    for (const label of ['short', 'ä'.repeat(30_000), 'lost', 'next']) queue.add(edit(label));
+    await settled();
+    await jest.advanceTimersByTimeAsync(2000);
+    await settled();
+    expect(sent.map(({ keepalive }) => keepalive)).toEqual([true, false, true, false, true]);
+  });
+
+  test('another page that follows is told how far it is, and goes on with what waits', async () => {
+    const { queue, states } = begin();
+    away();
+    answer(201);
+    queue.add(edit('a'));
+    await settled();
+    const later: StorageState[] = [];
+    queue.follow((state) => later.push(state));
+    await jest.advanceTimersByTimeAsync(2000);
+    await settled();
+    expect([states.at(-1), later.map(({ status }) => status)]).toEqual([{ status: 'unreachable' }, ['unreachable', 'stored']]);
+    expect(revisionReached('m')).toBeGreaterThanOrEqual(8);
   });
 
   test('stops at a conflict, keeps what was not stored, and begins again from the newer state', async () => {

@@ -33,7 +33,20 @@ export type StorageState =
     };
 
 const RETRY_AFTER = 2000;
+/** Bytes of bodies that a browser lets go on when the page is closed, with room for what goes along. */
 const MAXIMUM_KEEPALIVE = 50_000;
+
+/** Revisions up to which models were stored from this window: a page that the browser brings back may be older. */
+const reached = new Map<string, number>();
+export const revisionReached = (modelId: string): number => reached.get(modelId) ?? -1;
+
+let hasStored = false;
+/** Whether anything was stored from this window since this was asked last. */
+export function takeStored(): boolean {
+  const before = hasStored;
+  hasStored = false;
+  return before;
+}
 
 /** Sends edits one after the other, each on top of the revision before it; stops at a conflict or a refusal. */
 export class StorageQueue {
@@ -41,11 +54,28 @@ export class StorageQueue {
   private running = false;
   private halted = false;
 
+  private state: StorageState = { status: 'stored' };
+  /** Sendings in a row that met no server. */
+  private failures = 0;
+
   constructor(
     private readonly modelId: string,
     private revision: number,
-    private readonly report: (state: StorageState) => void,
-  ) {}
+    private tell: (state: StorageState) => void,
+  ) {
+    reached.set(modelId, Math.max(revision, revisionReached(modelId)));
+  }
+
+  /** Another page follows what is stored; it is told how far that is. */
+  follow(tell: (state: StorageState) => void): void {
+    this.tell = tell;
+    tell(this.state);
+  }
+
+  private report(state: StorageState): void {
+    this.state = state;
+    this.tell(state);
+  }
 
   add(edit: UnsentEdit): void {
     this.pending.push(edit);
@@ -61,6 +91,7 @@ export class StorageQueue {
   restart(revision: number): void {
     this.pending.length = 0;
     this.revision = revision;
+    reached.set(this.modelId, revision);
     this.halted = false;
     this.report({ status: 'stored' });
   }
@@ -72,7 +103,8 @@ export class StorageQueue {
       const sent = this.pending[0]!;
       const state = await this.send(sent);
       if (state === 'stored') {
-        this.revision++;
+        reached.set(this.modelId, ++this.revision);
+        hasStored = true;
         this.pending.shift();
       } else if (state.status === 'unreachable' || state.status === 'failing') {
         this.report(state);
@@ -93,9 +125,10 @@ export class StorageQueue {
         method: 'POST',
         headers: { 'Content-Type': 'application/json' },
         body,
-        // Lets the last edit arrive when the page is closed; browsers bound the size of such a body.
-        keepalive: body.length < MAXIMUM_KEEPALIVE,
+        // Lets the last edit arrive when the page is closed. Browsers bound the bytes of all such bodies together, and send nothing beyond.
+        keepalive: this.failures === 0 && new TextEncoder().encode(body).length < MAXIMUM_KEEPALIVE,
       });
+      this.failures = 0;
       if (response.status === 201) return 'stored';
       const answer = (await response.json()) as {
         faults?: Notice[];
@@ -106,6 +139,7 @@ export class StorageQueue {
       if (response.status < 500) return { status: 'refused', faults: answer.faults ?? [] };
       return { status: 'failing', message: answer.faults?.[0]?.message ?? WORDS.theServerFailed(response.status) };
     } catch {
+      this.failures++;
       return { status: 'unreachable' };
     }
   }

@@ -6,6 +6,7 @@ export const editorState = {
 
 export const editor = {
   notTakenBack: (label: string): string => `“${label}” cannot be taken back now: the server does not answer. Try again.`,
+  notWritten: (why: string): string => `The file could not be written: ${why}. Nothing was saved.`,
   stillSolving: 'The model is still being solved. Save it again when that is done.',
   notOnTop: (label: string, clashWords: string): string => `“${label}” was not put on top of the newer state. ${clashWords}.`,
 };

@@ -3,6 +3,7 @@ import type { Phase } from '@rigid-beam/core/analysis/progress';
 import { mechanismsWithRemedies, type RemediedMechanism } from '@rigid-beam/core/analysis/remedies';
 import { AnalysisSession } from '@rigid-beam/core/analysis/session';
 import { warmUp } from '@rigid-beam/core/analysis/warm-up';
+import { joined } from '@rigid-beam/core/formats/json-parts';
 import { formatOf } from '@rigid-beam/core/formats/registry';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { BoundCurve, ReadExtremes } from '@rigid-beam/core/results/envelope-reading';
@@ -128,9 +129,10 @@ const solver = {
     return Comlink.transfer(found, buffersOf([...(found.extremes?.values() ?? []), found.curve]));
   },
 
-  /** The text of a file that takes an analysis, of the model that was solved last. */
-  write(format: string): string | undefined {
-    return current && formatOf(format)?.write(current);
+  /** A file that takes an analysis, of the model that was solved last: in parts, since no text may be as long as some files are. */
+  write(format: string): Blob | undefined {
+    const parts = current && formatOf(format)?.write(current);
+    return parts && new Blob([...joined(parts)]);
   },
 
   /** What would stop the mechanisms of the model that was solved last. */

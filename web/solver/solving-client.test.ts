@@ -14,6 +14,9 @@ const solver = {
       const results = { status: 'solved', notices: [], mechanisms: [] };
       runs.push({ tell, end: () => resolve({ results, milliseconds: 1, unchanged: [] }) });
     }),
+  write: () => {
+    throw new Error('too long');
+  },
 };
 
 const ports: MessagePort[] = [];
@@ -55,5 +58,29 @@ test('what a solution tells on its way is not heard any more once it has come', 
   await runs[0]!.tell({ phase: 'cases', done: 0.9 });
   expect(told).toEqual([{ phase: 'cases', done: 0.5 }, undefined]);
   expect(reported).toMatchObject([{ model, solved: { results: { status: 'solved' } } }]);
+  client.close();
+});
+
+test('a worker that dies is started again: what was asked of it fails in words, and the next model is solved', async () => {
+  const { SolvingClient } = await import('./solving-client');
+  const reported: SolveOutcome[] = [];
+  const client = new SolvingClient((outcome) => reported.push(outcome), () => undefined); // oxfmt-ignore
+  const model = sketch({ nodes: inRow(0, 2), members: [['a', '1', '2']], supports: [] });
+  const before = runs.length;
+  client.solve(model);
+  await until(() => runs.length === before + 1);
+  const dying = ports.at(-2)!;
+  dying.dispatchEvent(Object.assign(new Event('error'), { message: 'out of memory' }));
+  await until(() => reported.length === 1);
+  expect(reported[0]).toMatchObject({ model, failure: expect.stringMatching(/was started again/) });
+  client.solve({ ...model, title: 'next' });
+  await until(() => runs.length === before + 2);
+  runs.at(-1)!.end();
+  await until(() => reported.length === 2);
+  expect(reported[1]).toMatchObject({ solved: { results: { status: 'solved' } } });
+  // A file that cannot be written leaves nothing stuck.
+  await expect(client.write('results')).rejects.toThrow('too long');
+  client.solve({ ...model, title: 'last' });
+  await until(() => runs.length === before + 3);
   client.close();
 });

@@ -4,6 +4,7 @@ import type { Model } from '@rigid-beam/core/model/model';
 import type { LinearOutcome } from '@rigid-beam/core/results/results';
 import { withCases } from './buffers';
 import { partsOf } from './model-parts';
+import { solvingClient as WORDS } from './words';
 import type { ReadingAsked, ReadingFound, SolveProgress, Solved, Solver } from './solver.worker';
 
 export type SolveOutcome =
@@ -36,6 +37,8 @@ export class SolvingClient {
   private impatience: ReturnType<typeof setTimeout> | undefined;
   /** Counts the workers: an answer of one that was stopped is not waited for. */
   private generation = 0;
+  /** Rejects when this worker dies. */
+  private death!: Promise<never>;
   /** The model that this worker was given last. */
   private known: Model | undefined;
   /** The cases of the last solution that this worker sent. */
@@ -70,18 +73,18 @@ export class SolvingClient {
    * are found.
    */
   remedies(): Promise<readonly RemediedMechanism[] | undefined> {
-    return this.between((solver) => solver.remedies());
+    return this.between((solver) => solver.remedies()).catch(() => undefined);
   }
 
-  /** The text of a file of the model that was solved last; nothing where a newer one is being solved. */
-  write(format: string): Promise<string | undefined> {
+  /** A file of the model that was solved last; nothing where a newer one is being solved. Why it could not be written is thrown. */
+  write(format: string): Promise<Blob | undefined> {
     return this.between((solver) => solver.write(format));
   }
 
   /** Reads an envelope of the model that was solved last; nothing where a newer one is solved before that is done. */
   async readEnvelope(outcome: number, asked: ReadingAsked, tell: (done: number) => void): Promise<ReadingFound | undefined> {
     const { generation } = this;
-    const found = await this.solver.readEnvelope(outcome, asked, Comlink.proxy(tell));
+    const found = await this.untilItDies(this.solver.readEnvelope(outcome, asked, Comlink.proxy(tell))).catch(() => undefined);
     return generation === this.generation ? found : undefined;
   }
 
@@ -90,13 +93,22 @@ export class SolvingClient {
     if (this.since > 0) return undefined;
     const { generation } = this;
     this.since = performance.now();
-    const done = await work(this.solver);
-    if (generation !== this.generation) return undefined;
-    this.since = 0;
-    clearTimeout(this.impatience);
-    if (!this.waiting) return done;
-    void this.run();
-    return undefined;
+    try {
+      const done = await this.untilItDies(work(this.solver));
+      return generation === this.generation && !this.waiting ? done : undefined;
+    } finally {
+      // Whatever came of it, models are solved again.
+      if (generation === this.generation) {
+        this.since = 0;
+        clearTimeout(this.impatience);
+        if (this.waiting) void this.run();
+      }
+    }
+  }
+
+  /** What a worker was asked for; thrown when it dies on the way, since then no answer comes. */
+  private untilItDies<T>(asked: Promise<T>): Promise<T> {
+    return Promise.race([asked, this.death]);
   }
 
   close(): void {
@@ -105,12 +117,34 @@ export class SolvingClient {
   }
 
   private hire(): void {
-    this.worker = takeWorker();
+    const worker = takeWorker();
+    this.worker = worker;
+    this.death = new Promise<never>((_, reject) => {
+      const die = (event: Event): void => {
+        event.preventDefault();
+        reject(new Error(WORDS.died((event as ErrorEvent).message || event.type)));
+        if (this.worker === worker) this.startAgain();
+      };
+      worker.addEventListener('error', die);
+      worker.addEventListener('messageerror', die);
+    });
+    // Nobody may be asking it for anything when it dies.
+    this.death.catch(() => undefined);
     this.solver = Comlink.wrap<Solver>(this.worker);
     this.generation++;
     this.last = [];
     this.known = undefined;
     this.since = 0;
+  }
+
+  /** After a worker has died: the next one waits for the next model, since the last one may be what ended it. */
+  private startAgain(): void {
+    const { known, since } = this;
+    this.dismiss();
+    this.hire();
+    this.tell(undefined);
+    if (this.waiting) void this.run();
+    else if (known && since > 0) this.report({ model: known, failure: WORDS.startedAgain });
   }
 
   private dismiss(): void {

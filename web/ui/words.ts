@@ -7,3 +7,9 @@ export const appearanceButton = {
 export const shelf = {
   nothingIsOpen: 'Nothing is open',
 };
+
+export const hold = {
+  failed: (what: string, why: string): string =>
+    `${what} could not be shown: ${why}. Everything else goes on, and what was stored is stored.`,
+  showAgain: 'Show it again',
+};

@@ -5,6 +5,8 @@ import { ChartsDrawer } from '../cards/ChartsDrawer';
 import { Schedule } from '../schedules/Schedule';
 import { useEditorState } from '../session/use-editor';
 import { CaseStrip } from '../sheet/CaseStrip';
+import { Hold } from '../ui/Hold';
+import { lower as WORDS } from './words';
 
 const Place = styled.div`
   grid-area: lower;
@@ -19,7 +21,9 @@ export function Lower() {
   const drawer = useEditorState((state) => state.drawer);
   return (
     <Place data-drawer={drawer !== undefined}>
-      {drawer === undefined ? <CaseStrip /> : drawer === 'charts' ? <ChartsDrawer /> : <Schedule key={drawer} list={drawer} />}
+      <Hold what={WORDS.whatIsRead} again={[drawer]}>
+        {drawer === undefined ? <CaseStrip /> : drawer === 'charts' ? <ChartsDrawer /> : <Schedule key={drawer} list={drawer} />}
+      </Hold>
     </Place>
   );
 }

@@ -1,9 +1,11 @@
 'use client';
 
+import { useState } from 'react';
 import styled from 'styled-components';
 import type { Notice } from '@rigid-beam/core/model/notice';
 import type { Mechanism } from '@rigid-beam/core/stability/mechanism';
 import type { Subject } from '@rigid-beam/drawing/display-list';
+import type { Clash } from '../session/editor-state';
 import { useEditor, useEditorState } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { OfferSlip } from '../sheet/OfferSlip';
@@ -93,6 +95,7 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
   const editor = useEditor();
   const results = useEditorState((state) => state.settled.results);
   const refusal = useEditorState((state) => state.refusal);
+  const clashes = useEditorState((state) => state.clashes);
   const proposal = useEditorState((state) => state.proposal);
   const storage = useEditorState((state) => state.storage);
   const hinders = results && results.status !== 'solved' ? results.notices.filter(({ severity }) => severity === 'error') : [];
@@ -113,6 +116,7 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
           <Button onPress={() => void editor.takeNewer('drop')}>{WORDS.goBack}</Button>
         </Slip>
       )}
+      {clashes.length > 0 && <Clashes clashes={clashes} />}
       {refusal.length > 0 && (
         <Slip role="alert" data-tone="fault">
           <Apart>
@@ -266,6 +270,30 @@ function Conflict({ since }: { readonly since: readonly { readonly label: string
       <Row>
         <Button onPress={() => void editor.takeNewer('drop')}>{WORDS.takeTheNewerState}</Button>
         <Button onPress={() => void editor.takeNewer('put on top')}>{WORDS.putMyChangeOnTop}</Button>
+      </Row>
+    </Slip>
+  );
+}
+
+/** Edits that stand on no newer state, each with its reason; they can be copied before they are let go. */
+function Clashes({ clashes }: { readonly clashes: readonly Clash[] }) {
+  const editor = useEditor();
+  const [isCopied, setIsCopied] = useState(false);
+  const copy = async (): Promise<void> => {
+    await navigator.clipboard.writeText(JSON.stringify(clashes, null, 1));
+    setIsCopied(true);
+  };
+  return (
+    <Slip role="alert" data-tone="fault" data-testid="clashes">
+      <p>{WORDS.notPutOnTop(clashes.length)}</p>
+      <ul>
+        {clashes.map(({ words }, i) => (
+          <li key={i}>{words}</li>
+        ))}
+      </ul>
+      <Row>
+        <Button onPress={() => void copy()}>{isCopied ? WORDS.copied : WORDS.copyThem}</Button>
+        <Button onPress={() => editor.dismissClashes()}>{WORDS.letGo}</Button>
       </Row>
     </Slip>
   );

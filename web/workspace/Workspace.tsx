@@ -11,11 +11,13 @@ import { STEP_KEYS, stepSection } from '../session/catalogue/step-section';
 import { selectChosen } from '../session/chosen';
 import { Editor } from '../session/editor';
 import { NARROW, type Sent } from '../session/editor-state';
+import { firstOpening, openingAgain, type Opening } from '../session/left';
 import { EditorContext, useEditor, useEditorState } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { Sheet } from '../sheet/Sheet';
 import { TitleBlock } from '../sheet/TitleBlock';
 import { isPlaceKey } from '../sheet/tools/point-cursor';
+import { Hold } from '../ui/Hold';
 import { Beginnings } from './Beginnings';
 import { HeadStrip } from './HeadStrip';
 import { Lower } from './Lower';
@@ -81,9 +83,18 @@ const SheetPlace = styled.main`
 export function Workspace({ sent, title, markup }: { readonly sent: Sent; readonly title: string; readonly markup: string }) {
   const [editor, setEditor] = useState<Editor>();
   useEffect(() => {
-    const made = new Editor(sent, window.location.search);
-    setEditor(made);
-    return () => made.close();
+    let made: Editor | undefined;
+    let isWanted = true;
+    const open = (opening: Opening): void => {
+      if (isWanted) setEditor((made = new Editor(opening, window.location.search)));
+    };
+    const first = firstOpening(sent);
+    if (first) open(first);
+    else void openingAgain(sent).then(open);
+    return () => {
+      isWanted = false;
+      made?.close();
+    };
   }, [sent]);
   if (!editor) return <StoredPicture title={title} projectName={sent.projectName} markup={markup} />;
   return (
@@ -138,22 +149,32 @@ function Benchwork() {
 
   return (
     <Grid data-panel={panel}>
-      <HeadStrip sheet={sheet} />
+      <Hold what={WORDS.theHead}>
+        <HeadStrip sheet={sheet} />
+      </Hold>
       {panel === 'open' ? (
         <Side>
-          <Notices sheet={sheet} />
+          <Hold what={WORDS.theNotices}>
+            <Notices sheet={sheet} />
+          </Hold>
           <SideContent sheet={sheet} />
         </Side>
       ) : (
         <Above>
-          <Notices sheet={sheet} />
+          <Hold what={WORDS.theNotices}>
+            <Notices sheet={sheet} />
+          </Hold>
         </Above>
       )}
       <SheetPlace>
-        <Sheet onReady={ready} menu={otherChoices} />
+        <Hold what={WORDS.theSheet}>
+          <Sheet onReady={ready} menu={otherChoices} />
+        </Hold>
         {sheet && <Beginnings sheet={sheet} />}
       </SheetPlace>
-      <TitleBlock controller={sheet} />
+      <Hold what={WORDS.theTitleBlock}>
+        <TitleBlock controller={sheet} />
+      </Hold>
       <Lower />
     </Grid>
   );
@@ -162,14 +183,23 @@ function Benchwork() {
 /** The card of what is selected, else the bench of the stage: never both. */
 function SideContent({ sheet }: { readonly sheet: SheetController | undefined }) {
   const stage = useEditorState((state) => state.stage);
+  const selection = useEditorState((state) => state.selection);
   const { words, bench } = stageOf(stage);
   if (useHasCard())
     return (
-      <Card back={words} sheet={sheet}>
-        {sheet && <ChangeFold sheet={sheet} />}
-      </Card>
+      <Hold what={WORDS.theCard} again={[selection]}>
+        <Card back={words} sheet={sheet}>
+          {sheet && <ChangeFold sheet={sheet} />}
+        </Card>
+      </Hold>
     );
-  return <Bench aria-label={words}>{bench(sheet)}</Bench>;
+  return (
+    <Bench aria-label={words}>
+      <Hold what={WORDS.theBench} again={[stage]}>
+        {bench(sheet)}
+      </Hold>
+    </Bench>
+  );
 }
 
 const INPUT = ['keydown', 'pointerdown', 'paste'] as const;

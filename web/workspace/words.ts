@@ -57,6 +57,13 @@ export const notices = {
     `This model was changed in another window: ${text}. Your last change here is not stored.`,
   takeTheNewerState: 'Take the newer state',
   putMyChangeOnTop: 'Put my change on top of it',
+  notPutOnTop: (count: number): string =>
+    count === 1
+      ? 'One change could not be put on top of the newer state, and is not stored:'
+      : `${count} changes could not be put on top of the newer state, and are not stored:`,
+  copyThem: 'Copy what was changed',
+  copied: 'Copied',
+  letGo: 'Let go',
 };
 
 export const saveMenu = {
@@ -78,6 +85,12 @@ export const storedPicture = {
 };
 
 export const workspace = {
+  theHead: 'The head strip',
+  theNotices: 'What the solution says',
+  theSheet: 'The sheet',
+  theTitleBlock: 'The title block',
+  theCard: 'This card',
+  theBench: 'This bench',
   untitled: 'Untitled',
   titled: (title: string): string => `${title} · Rigid Beam`,
 };
@@ -90,4 +103,8 @@ export const stages = {
   combinations: 'Combinations',
   results: 'Results',
   goTo: (words: string): string => `Go to ${words}`,
+};
+
+export const lower = {
+  whatIsRead: 'What stands under the sheet',
 };

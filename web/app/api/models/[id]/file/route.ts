@@ -27,7 +27,7 @@ export const GET = modelDoor(async (request, id) => {
     ]);
   const opened = await openModel(id);
   if (!opened) return notFound(WORDS.noModel);
-  return new Response(format.write(opened.model), {
+  return new Response([...format.write(opened.model)].join(''), {
     headers: {
       'Content-Type': `${format.mediaType}; charset=utf-8`,
       'Content-Disposition': `attachment; filename="${fileNameOf(opened.model, format)}"`,

@@ -1,0 +1,40 @@
+/** Entries of an object that are made one after the other, as they are written. Keys may be any text, `__proto__` too. */
+export class Entries {
+  constructor(readonly all: Iterable<readonly [key: string, value: unknown]>) {}
+}
+
+const indented = (value: unknown, pad: string): string => JSON.stringify(value, null, 1).replaceAll('\n', `\n${pad}`);
+
+/**
+ * The text that JSON.stringify(value, null, 1) gives, in parts: a file may be longer than any text can be. `Entries` stand for objects, also
+ * those inside other `Entries` and at the top of plain objects.
+ */
+export function* jsonParts(value: unknown, pad = ''): Generator<string> {
+  const entries = value instanceof Entries ? value.all : hasEntries(value) ? Object.entries(value) : undefined;
+  if (!entries) return yield indented(value, pad);
+  let isFirst = true;
+  for (const [key, part] of entries) {
+    yield `${isFirst ? '{' : ','}\n${pad} ${JSON.stringify(key)}: `;
+    yield* jsonParts(part, `${pad} `);
+    isFirst = false;
+  }
+  yield isFirst ? '{}' : `\n${pad}}`;
+}
+
+const hasEntries = (value: unknown): value is object =>
+  typeof value === 'object' &&
+  value !== null &&
+  !Array.isArray(value) &&
+  Object.values(value).some((part) => part instanceof Entries);
+
+/** The same parts joined until they have a length that is worth to be sent on. */
+export function* joined(parts: Iterable<string>, length = 1 << 20): Generator<string> {
+  let text = '';
+  for (const part of parts) {
+    text += part;
+    if (text.length < length) continue;
+    yield text;
+    text = '';
+  }
+  if (text !== '') yield text;
+}
