@@ -19,7 +19,7 @@ export const RESULT_NUMBERS = 100_000_000;
 /** Corners of a panel and of an opening; the pairs of their sides are compared. */
 export const PANEL_CORNERS = 100;
 /** Comparisons of places, sides and carriers that dividing all pressures among members takes. */
-export const PANEL_STEPS = 2_000_000;
+export const PANEL_STEPS = 1_000_000;
 /** Loads on single members and nodes, when pressures, loads over several members and shares of other loads are expanded. */
 export const EXPANDED_LOADS = 1_000_000;
 /** Loads on pieces of members: each load on each piece into which the loads of its case cut its member. */

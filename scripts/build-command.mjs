@@ -12,13 +12,14 @@ await build({
   banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
 });
 
-/** The thread in which the server draws and solves models for their tiles. */
-await build({
-  entryPoints: ['web/server/tile.worker.ts'],
-  outfile: 'web/dist/tile-worker.mjs',
-  bundle: true,
-  platform: 'node',
-  format: 'esm',
-  target: 'node20',
-  logLevel: 'warning',
-});
+/** The threads in which the server draws and solves models for their tiles, and reads what somebody brings. */
+for (const name of ['tile', 'reader'])
+  await build({
+    entryPoints: [`web/server/${name}.worker.ts`],
+    outfile: `web/dist/${name}-worker.mjs`,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    logLevel: 'warning',
+  });

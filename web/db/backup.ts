@@ -5,7 +5,7 @@ import type { Model } from '@rigid-beam/core/model/model';
 import { isFault, type Notice } from '@rigid-beam/core/model/notice';
 import { dataDirectory } from './data-directory';
 import { ensureRoom } from './disk';
-import { findModel, listModels, summaryOf } from './model-repository';
+import { atOneTime, findModel, listModels, summaryOf } from './model-repository';
 import { listProjects } from './project-repository';
 import type { Database } from './open';
 import { extracted, restored, storePictures } from './pictures';
@@ -46,9 +46,11 @@ export async function* backupOf(db: Database): AsyncGenerator<BackupEntry> {
   }
   let count = 0;
   for (const { id, removedAt } of await listModels(db)) {
-    const stored = await findModel(db, id, 'any');
+    const { stored, row } = await atOneTime(db, async (tx) => ({
+      stored: await findModel(tx, id, 'any'),
+      row: (await tx.select({ createdAt: models.createdAt }).from(models).where(eq(models.id, id)))[0],
+    }));
     if (!stored) continue;
-    const [row] = await db.select({ createdAt: models.createdAt }).from(models).where(eq(models.id, id));
     const { value, found } = extracted(stored.content.underlay);
     // One that an earlier version kept within the model, or that came since.
     for (const [hash, image] of found) if (!given.has(hash)) yield { kind: 'picture', hash, image };

@@ -121,6 +121,39 @@ describe('models in the database', () => {
     expect(opened!.model.title).toBe('title 59');
   });
 
+  test('whoever reads while edits are stored, and the content is kept anew, reads one state: the page, and a backup', async () => {
+    const copy = (await duplicateModel(id))!;
+    const begun = (await openModel(copy))!.model.nodes.length;
+    const repository = await import('./model-repository');
+    const read: { readonly revision: number; readonly nodes: number }[] = [];
+    let isWriting = true;
+    const writing = (async () => {
+      for (let n = 0; n < 110; n++) {
+        const node = { type: 'put', list: 'nodes', entry: { id: `new ${n}`, x: n, y: 50 } } as const;
+        expect(await applyRevision(copy, n, { ...edit(`node ${n}`), intent: node })).toMatchObject({ outcome: 'stored' });
+      }
+      isWriting = false;
+    })();
+    const reading = async (): Promise<void> => {
+      while (isWriting) {
+        repository.forgetContents();
+        const { revision, model: content, history } = (await openModel(copy))!;
+        read.push({ revision, nodes: content.nodes.length });
+        expect(history.at(-1)?.number ?? 0).toBe(revision);
+        const entries: BackupEntry[] = [];
+        for await (const entry of backupOf(await database())) entries.push(entry);
+        for (const entry of entries)
+          if (entry.kind === 'model' && entry.id === copy)
+            read.push({ revision: entry.revision, nodes: entry.content.nodes.length });
+      }
+    };
+    await Promise.all([writing, reading(), reading()]);
+    expect(read.length).toBeGreaterThan(10);
+    expect(read.filter(({ revision, nodes }) => nodes !== begun + revision)).toEqual([]);
+    await removeModel(copy);
+    await removeModel(copy);
+  }, 60_000);
+
   test('a backup that is newer than a model leaves it as it is, and what can be edited', async () => {
     const db = await database();
     const entries: BackupEntry[] = [];

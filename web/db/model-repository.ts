@@ -113,8 +113,16 @@ function keep(id: string, revision: number, content: Model): void {
 /** As after a start of the server. */
 export const forgetContents = (): void => recent.clear();
 
+/** Several reads of one and the same state of the database. */
+export const atOneTime = <T>(db: Database, read: (tx: Database) => Promise<T>): Promise<T> =>
+  db.transaction(read, { isolationLevel: 'repeatable read', accessMode: 'read only' });
+
 /** A model with its content; a removed one only where `which` asks for any. */
-export async function findModel(db: Database, id: string, which: 'there' | 'any' = 'there'): Promise<StoredModel | undefined> {
+export const findModel = (db: Database, id: string, which: 'there' | 'any' = 'there'): Promise<StoredModel | undefined> =>
+  // What it is and the patches that lead there belong together: a content that is kept anew in between would be patched twice.
+  atOneTime(db, (tx) => foundModel(tx, id, which));
+
+async function foundModel(db: Database, id: string, which: 'there' | 'any'): Promise<StoredModel | undefined> {
   const [row] = await db
     .select(columns)
     .from(models)

@@ -3,10 +3,10 @@ import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { emptyModel, type Model } from '@rigid-beam/core/model/model';
 import { unfit } from '@rigid-beam/core/model/edits/unfit';
 import { fault, type Notice } from '@rigid-beam/core/model/notice';
-import { filled } from '@rigid-beam/core/sections/catalogue/fill';
 import type { Format } from '@rigid-beam/core/formats/registry';
 import { database } from '../db/database';
 import {
+  atOneTime,
   deleteModel,
   findModel,
   findRevision,
@@ -26,6 +26,7 @@ import { listProjects } from '../db/project-repository';
 import { mayRetrace, type RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import { log } from './log';
 import { isId, newId } from './new-id';
+import { readForeign } from './reading';
 import { requestTile } from './tile-maker';
 
 /** How many edits can be undone after the page was closed. */
@@ -43,17 +44,12 @@ export interface OpenModel {
 
 export async function openModel(id: string): Promise<OpenModel | undefined> {
   if (!isId(id)) return undefined;
-  const db = await database();
-  const stored = await findModel(db, id);
-  if (!stored) return undefined;
-  return {
-    id,
-    projectId: stored.projectId,
-    projectName: stored.projectName,
-    revision: stored.revision,
-    model: stored.content,
-    history: await lastRevisions(db, id, UNDO_DEPTH),
-  };
+  return atOneTime(await database(), async (tx) => {
+    const stored = await findModel(tx, id);
+    if (!stored) return undefined;
+    const { projectId, projectName, revision, content } = stored;
+    return { id, projectId, projectName, revision, model: content, history: await lastRevisions(tx, id, UNDO_DEPTH) };
+  });
 }
 
 /** What a model's page can show before its content is read: title and stored picture. */
@@ -88,7 +84,9 @@ export async function createModel(projectId: string, title: string | undefined, 
     };
   }
   const read =
-    file === undefined ? { model: emptyModel(title ?? 'New model'), notices: [] } : filled(file.format.read!(file.text));
+    file === undefined
+      ? { model: emptyModel(title ?? 'New model'), notices: [] }
+      : await readForeign({ text: file.text, format: file.format.id });
   if (!read.model) return { ok: false, faults: read.notices };
   const id = newId();
   await insertModel(db, id, projectId, title === undefined ? read.model : { ...read.model, title });

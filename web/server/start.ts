@@ -5,6 +5,7 @@ import { UnusableDataError } from '../db/open';
 import { sweepPictures } from '../db/pictures';
 import { loadDemo } from './demo';
 import { log } from './log';
+import { stopReading } from './reading';
 import { startTiles, stopTiles } from './tile-maker';
 
 /** Exit code that tells the start script that the data cannot be used; it has then been said why. */
@@ -41,7 +42,7 @@ async function stop(): Promise<void> {
   // Whatever still runs: who stops the server waits no longer than this.
   setTimeout(() => process.exit(1), LONGEST_STOP).unref();
   try {
-    await stopTiles();
+    await Promise.all([stopTiles(), stopReading()]);
     await closeDatabase();
     process.exit(0);
   } catch (error) {

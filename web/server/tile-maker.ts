@@ -1,23 +1,22 @@
-import path from 'node:path';
-import { Worker } from 'node:worker_threads';
 import { database } from '../db/database';
 import { findModel, listModels, storeTile } from '../db/model-repository';
 import type { DrawnTile } from './draw-tile';
 import { log } from './log';
+import { Thread } from './thread';
 
 /** A model that takes longer than this, in milliseconds, is shown without drawing and figures. */
 const LIMIT = 10_000;
+/** Megabytes for solving it. */
+const MEMORY = 800;
 /** Edits that follow each other faster than this share one tile. */
 const QUIET = 400;
-
-const bundle = (): string => [process.cwd(), 'dist', 'tile-worker.mjs'].join(path.sep);
 
 const NOT_DRAWN: DrawnTile = { figure: 'Too much to be solved for this list: open it', markup: '' };
 
 /** Draws tiles in a thread of their own, one after the other, and stores them. Whatever a model asks for, no request waits for it. */
 class TileMaker {
   private readonly due = new Set<string>();
-  private worker: Worker | undefined;
+  private readonly thread = new Thread<unknown, DrawnTile>({ bundle: 'tile-worker.mjs', limit: LIMIT, memory: MEMORY });
   private isWorking = false;
   private isStopped = false;
 
@@ -28,7 +27,7 @@ class TileMaker {
 
   async stop(): Promise<void> {
     this.isStopped = true;
-    await this.worker?.terminate();
+    await this.thread.stop();
   }
 
   private async work(): Promise<void> {
@@ -51,34 +50,8 @@ class TileMaker {
     const db = await database();
     const stored = await findModel(db, id);
     if (!stored) return;
-    const drawn = await this.drawn(stored.content);
+    const drawn = (await this.thread.ask(stored.content)) ?? NOT_DRAWN;
     if (!this.isStopped) await storeTile(db, id, { revision: stored.revision, ...drawn });
-  }
-
-  /** Draws in the thread; one that does not answer in time is ended, and the next model gets a new one. */
-  private drawn(model: unknown): Promise<DrawnTile> {
-    // Built beside the application and found when it runs: the bundler must leave it alone.
-    const worker = (this.worker ??= new Worker(/* turbopackIgnore: true */ bundle()));
-    worker.unref();
-    return new Promise((resolve) => {
-      const end = (drawn: DrawnTile): void => {
-        clearTimeout(timer);
-        worker.off('message', end).off('error', failed);
-        resolve(drawn);
-      };
-      const giveUp = (): void => {
-        this.worker = undefined;
-        void worker.terminate();
-        end(NOT_DRAWN);
-      };
-      const failed = (error: Error): void => {
-        log.error({ err: error }, 'A model could not be drawn');
-        giveUp();
-      };
-      const timer = setTimeout(giveUp, LIMIT);
-      worker.on('message', end).on('error', failed);
-      worker.postMessage(model);
-    });
   }
 }
 

@@ -1,0 +1,6 @@
+import { parentPort } from 'node:worker_threads';
+import { readAsked, type AskedToRead } from './read-asked';
+
+// Bundled by `scripts/build-command.mjs` into `web/dist/reader-worker.mjs`, which `reading.ts` runs in a thread.
+
+parentPort!.on('message', (asked: AskedToRead) => parentPort!.postMessage(readAsked(asked)));

@@ -1,0 +1,73 @@
+import { existsSync } from 'node:fs';
+import path from 'node:path';
+import { Worker } from 'node:worker_threads';
+import { log } from './log';
+
+interface Work {
+  /** Its bundle in `web/dist`, built by `scripts/build-command.mjs`. */
+  readonly bundle: string;
+  /** Milliseconds after which an answer is given up. */
+  readonly limit: number;
+  /** Megabytes that it may take. */
+  readonly memory: number;
+}
+
+/**
+ * Work that takes as long as what is sent to it asks for, in a thread of its own: one piece after the other, each ended when it takes too long
+ * or too much, and nobody else waits meanwhile.
+ */
+export class Thread<Asked, Answer> {
+  private worker: Worker | undefined;
+  private last: Promise<unknown> = Promise.resolve();
+  private isStopped = false;
+
+  constructor(private readonly work: Work) {}
+
+  /** Whether its bundle was built: it is not where tests run before the build. */
+  get isThere(): boolean {
+    return existsSync(this.file);
+  }
+
+  /** The answer; nothing where it took too long, too much memory, or failed. */
+  ask(asked: Asked): Promise<Answer | undefined> {
+    const next = this.last.then(() => (this.isStopped ? undefined : this.one(asked)));
+    this.last = next;
+    return next;
+  }
+
+  async stop(): Promise<void> {
+    this.isStopped = true;
+    await this.worker?.terminate();
+  }
+
+  // Built beside the application and found when it runs: the bundler must leave it alone.
+  private get file(): string {
+    return [process.cwd(), 'dist', this.work.bundle].join(path.sep);
+  }
+
+  private one(asked: Asked): Promise<Answer | undefined> {
+    const worker = (this.worker ??= new Worker(/* turbopackIgnore: true */ this.file, {
+      resourceLimits: { maxOldGenerationSizeMb: this.work.memory },
+    }));
+    worker.unref();
+    return new Promise((resolve) => {
+      const end = (answer: Answer | undefined): void => {
+        clearTimeout(timer);
+        worker.off('message', end).off('error', failed);
+        resolve(answer);
+      };
+      const giveUp = (): void => {
+        this.worker = undefined;
+        void worker.terminate();
+        end(undefined);
+      };
+      const failed = (error: Error): void => {
+        log.error({ err: error, bundle: this.work.bundle }, 'A thread failed');
+        giveUp();
+      };
+      const timer = setTimeout(giveUp, this.work.limit);
+      worker.on('message', end).on('error', failed);
+      worker.postMessage(asked);
+    });
+  }
+}
