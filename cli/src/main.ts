@@ -91,8 +91,9 @@ program
   .description('put a backup into the Rigid Beam that runs; what is there already stays as it is')
   .argument('<file>', 'file that backup wrote')
   .option(...address)
-  .action(async (file: string, options: { address: string }) => {
-    process.exitCode = await restore(file, options.address);
+  .option('--bring-back', 'also bring back models of it that were removed since')
+  .action(async (file: string, options: { address: string; bringBack?: true }) => {
+    process.exitCode = await restore(file, options.address, options.bringBack ? 'bring back' : 'leave');
   });
 
 function stationCount(text: string): number {

@@ -1,11 +1,8 @@
-import { createHash } from 'node:crypto';
 import { and, asc, eq, gt } from 'drizzle-orm';
-import { checkModel } from '@rigid-beam/core/model/check';
 import type { Model } from '@rigid-beam/core/model/model';
-import { isFault, type Notice } from '@rigid-beam/core/model/notice';
 import { dataDirectory } from './data-directory';
 import { ensureRoom } from './disk';
-import { atOneTime, findModel, listModels, summaryOf } from './model-repository';
+import { atOneTime, findModel, listModels, setRemoved, summaryOf } from './model-repository';
 import { listProjects } from './project-repository';
 import type { Database } from './open';
 import { extracted, restored, storePictures } from './pictures';
@@ -36,21 +33,32 @@ const TOGETHER = 50;
 /** Everything that is stored, entry by entry; edits go on meanwhile, and each model is whole in itself. */
 export async function* backupOf(db: Database): AsyncGenerator<BackupEntry> {
   yield { kind: 'head', format: 'rigid-beam/backup', version: 1, at: new Date().toISOString() };
-  for (const project of await listProjects(db)) yield { kind: 'project', ...project };
+  const { own, hashes, listed } = await atOneTime(db, async (tx) => ({
+    own: await listProjects(tx),
+    hashes: await tx.select({ hash: pictures.hash }).from(pictures),
+    listed: await listModels(tx),
+  }));
+  for (const project of own) yield { kind: 'project', ...project };
+  const projectsGiven = new Set(own.map(({ id }) => id));
   const given = new Set<string>();
-  for (const { hash } of await db.select({ hash: pictures.hash }).from(pictures)) {
+  for (const { hash } of hashes) {
     const [row] = await db.select().from(pictures).where(eq(pictures.hash, hash));
     if (!row) continue;
     given.add(hash);
     yield { kind: 'picture', ...row };
   }
   let count = 0;
-  for (const { id, removedAt } of await listModels(db)) {
+  for (const { id, removedAt } of listed) {
     const { stored, row } = await atOneTime(db, async (tx) => ({
       stored: await findModel(tx, id, 'any'),
       row: (await tx.select({ createdAt: models.createdAt }).from(models).where(eq(models.id, id)))[0],
     }));
     if (!stored) continue;
+    // Moved meanwhile, into a project that was made since.
+    if (!projectsGiven.has(stored.projectId)) {
+      projectsGiven.add(stored.projectId);
+      yield { kind: 'project', id: stored.projectId, name: stored.projectName };
+    }
     const { value, found } = extracted(stored.content.underlay);
     // One that an earlier version kept within the model, or that came since.
     for (const [hash, image] of found) if (!given.has(hash)) yield { kind: 'picture', hash, image };
@@ -77,36 +85,29 @@ export async function* backupOf(db: Database): AsyncGenerator<BackupEntry> {
   yield { kind: 'end', models: count };
 }
 
-export type Restored =
-  | { readonly outcome: 'restored' | 'there already' }
-  | { readonly outcome: 'refused'; readonly faults: readonly Notice[] };
+/** What became of an entry; a model that lies among the removed ones is there, and yet nobody sees it. */
+export type Restored = 'restored' | 'there already' | 'among the removed';
 
-const refused = (message: string): Restored => ({
-  outcome: 'refused',
-  faults: [{ code: 'bad-backup', severity: 'error', message, subjects: [] }],
-});
+/** What happens to models of a backup that were removed since. */
+export type OfRemoved = 'leave' | 'bring back';
 
-/** Puts one entry of a backup back. What is there already stays as it is. */
-export async function restoreEntry(db: Database, entry: BackupEntry): Promise<Restored> {
+/** Puts one entry of a backup back, which was looked at before (`restoring.ts`). What is there already stays as it is. */
+export async function restoreEntry(db: Database, entry: BackupEntry, ofRemoved: OfRemoved = 'leave'): Promise<Restored> {
   ensureRoom(dataDirectory(), JSON.stringify(entry).length);
   switch (entry.kind) {
     case 'head':
-      return entry.format === 'rigid-beam/backup' && entry.version === 1
-        ? { outcome: 'restored' }
-        : refused('This is not a backup that this Rigid Beam can read.');
     case 'end':
-      return { outcome: 'restored' };
+      return 'restored';
     case 'project': {
       const { id, name, number = '' } = entry;
       return toldBy(await db.insert(projects).values({ id, name, number }).onConflictDoNothing().returning({ id: projects.id }));
     }
     case 'picture': {
       const { hash, image } = entry;
-      if (createHash('sha256').update(image).digest('hex') !== hash) return refused('A picture of the backup is damaged.');
       return toldBy(await db.insert(pictures).values({ hash, image }).onConflictDoNothing().returning({ hash: pictures.hash }));
     }
     case 'model':
-      return restoreModel(db, entry);
+      return restoreModel(db, entry, ofRemoved);
     case 'revisions': {
       const [model] = await db.select({ revision: models.revision }).from(models).where(eq(models.id, entry.model));
       // A model that is there already may be older than the backup: what it has not done must not stand behind it.
@@ -123,14 +124,15 @@ export async function restoreEntry(db: Database, entry: BackupEntry): Promise<Re
   }
 }
 
-const toldBy = (rows: readonly unknown[]): Restored => ({ outcome: rows.length > 0 ? 'restored' : 'there already' });
+const toldBy = (rows: readonly unknown[]): Restored => (rows.length > 0 ? 'restored' : 'there already');
 
-async function restoreModel(db: Database, entry: Extract<BackupEntry, { kind: 'model' }>): Promise<Restored> {
-  const { id, project: projectId, revision, createdAt, removedAt } = entry;
-  const whole = await restored(db, entry.content);
-  const { model, notices } = checkModel(whole);
-  if (!model) return { outcome: 'refused', faults: notices.filter(isFault) };
-  const content = entry.content;
+async function restoreModel(
+  db: Database,
+  entry: Extract<BackupEntry, { kind: 'model' }>,
+  ofRemoved: OfRemoved,
+): Promise<Restored> {
+  const { id, project: projectId, revision, createdAt, removedAt, content } = entry;
+  const whole = await restored(db, content);
   return db.transaction(async (tx) => {
     const row = {
       id,
@@ -138,12 +140,19 @@ async function restoreModel(db: Database, entry: Extract<BackupEntry, { kind: 'm
       revision,
       contentRevision: revision,
       content,
-      ...summaryOf(model),
+      ...summaryOf(whole),
       createdAt: new Date(createdAt),
       removedAt: removedAt === undefined ? null : new Date(removedAt),
     };
     const made = await tx.insert(models).values(row).onConflictDoNothing().returning({ id: models.id });
-    if (made.length > 0) await storePictures(tx, id, extracted(whole.underlay).found);
-    return toldBy(made);
+    if (made.length > 0) {
+      await storePictures(tx, id, extracted(whole.underlay).found);
+      return 'restored';
+    }
+    const [there] = await tx.select({ removedAt: models.removedAt }).from(models).where(eq(models.id, id));
+    if (!there?.removedAt || removedAt !== undefined) return 'there already';
+    if (ofRemoved === 'leave') return 'among the removed';
+    await setRemoved(tx, id, 'back');
+    return 'restored';
   });
 }

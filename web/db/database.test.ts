@@ -1,13 +1,14 @@
 import { formatOfName } from '@rigid-beam/core/formats/registry';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { sql } from 'drizzle-orm';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { checkModel } from '@rigid-beam/core/model/check';
 import lintel from '../../examples/lintel.rbm.json';
 import { applyRevision, changeModel, createModel, duplicateModel, openModel, openRevision, removeModel } from '../server/models';
 import { changeProject, createProject, removeProject } from '../server/projects';
+import { bringLine, type Brought } from '../server/restoring';
 import { projectTiles } from '../server/tiles';
 import { backupOf, restoreEntry, type BackupEntry } from './backup';
 import { closeDatabase, database } from './database';
@@ -163,14 +164,82 @@ describe('models in the database', () => {
       id: 'old',
       revision: 1,
     };
-    expect(await restoreEntry(db, older)).toEqual({ outcome: 'restored' });
+    expect(await restoreEntry(db, older)).toBe('restored');
     const outcomes: string[] = [];
     for (const entry of entries)
-      if (entry.kind === 'revisions') outcomes.push((await restoreEntry(db, { ...entry, model: 'old' })).outcome);
+      if (entry.kind === 'revisions') outcomes.push(await restoreEntry(db, { ...entry, model: 'old' }));
     expect(outcomes).toContain('restored');
     expect((await openModel('old'))!.history.map(({ number }) => number)).toEqual([1]);
     expect(await applyRevision('old', 1, edit('goes on'))).toEqual({ outcome: 'stored', revision: 2 });
     for (let twice = 0; twice < 2; twice++) await removeModel('old');
+  });
+
+  describe('a backup that is brought line by line', () => {
+    const head = { kind: 'head', format: 'rigid-beam/backup', version: 1, at: '2026-01-01T00:00:00.000Z' } as const;
+    const project = { kind: 'project', id: 'new-project', name: 'Brought' } as const;
+    const at = '2026-01-02T00:00:00.000Z';
+    const content = model!;
+    const whole = (more: object = {}): BackupEntry =>
+      ({ kind: 'model', id: 'brought', project: 'new-project', revision: 1, content, createdAt: at, ...more }) as never;
+    const steps = (...numbers: number[]): BackupEntry => ({
+      kind: 'revisions',
+      model: 'brought',
+      list: numbers.map((number) => ({ modelId: 'brought', number, edit: `brought-${number}`, kind: 'edit', label: 'x', patches: [], inverse: [], createdAt: at })),
+    }); // oxfmt-ignore
+    const bring = async (entries: readonly BackupEntry[], ofRemoved: 'leave' | 'bring back' = 'leave') => {
+      let last: Brought | undefined;
+      for (const [i, entry] of entries.entries()) {
+        const restore = last?.outcome === 'ready' ? { restore: last.restore } : {};
+        last = await bringLine({ ...restore, line: i + 1, entry, ofRemoved });
+        if (last.outcome === 'refused') return last.faults[0]!.message;
+      }
+      return last;
+    };
+    const end = (count: number): BackupEntry => ({ kind: 'end', models: count });
+
+    test.each<[string, BackupEntry[], RegExp]>([
+      ['does not begin with a head', [project], /Line 1 .* not the beginning/],
+      ['is of another kind', [{ ...head, version: 2 as never }], /Line 1 .* cannot read a backup of this kind/],
+      ['begins twice', [head, head], /Line 2 .* begins a second time/],
+      ['has a damaged picture', [head, { kind: 'picture', hash: '0'.repeat(64), image: 'data:image/png;base64,AA' }], /Line 2 .* picture is damaged/],
+      ['has a model without its project', [head, whole()], /Line 2 .* no project “new-project”/],
+      ['has a faulty model', [head, project, whole({ content: { ...content, nodes: [{ id: '1', x: 'here', y: 0 }] } })], /Line 3 .* its model is at fault\. .*nodes\[0\]\.x/],
+      ['has a model twice', [head, project, whole(), whole()], /Line 4 .* comes a second time/],
+      ['lacks a picture', [head, project, whole({ content: { ...content, underlay: { image: `picture:sha256:${'1'.repeat(64)}`, width: 1, height: 1, x: 0, y: 0, metresPerPixel: 1 } } })], /Line 3 .* a picture of its model/],
+      ['has revisions of no model', [head, steps(1)], /Line 2 .* model did not come before/],
+      ['has revisions beyond its model', [head, project, whole(), steps(1, 2)], /Line 4 .* revision 2 of its model/],
+      ['has revisions out of order', [head, project, whole({ revision: 3 }), steps(2, 1)], /Line 4 .* revision 1 of its model/],
+      ['counts otherwise', [head, project, whole(), end(2)], /Line 4 .* counts 2 models, and 1 came/],
+    ])('that %s is refused by its line, and nothing of it is put in', async (_, entries, words) => {
+      expect(await bring(entries)).toMatch(words);
+      expect(await openModel('brought')).toBeUndefined();
+      expect((await projectTiles()).some(({ id: own }) => own === 'new-project')).toBe(false);
+      expect(readdirSync(process.env.RIGID_BEAM_DATA!).filter((name) => name.startsWith('restoring-'))).toEqual([]);
+    }); // oxfmt-ignore
+
+    test('is put in at its end; what was removed since is told, and brought back where that is asked for', async () => {
+      const entries = [head, project, whole(), steps(1), end(1)];
+      expect(await bring(entries.slice(0, 4))).toMatchObject({ outcome: 'ready' });
+      expect(await openModel('brought')).toBeUndefined();
+      const nothing = { restored: 0, 'there already': 0, 'among the removed': 0 };
+      expect(await bring(entries)).toEqual({ outcome: 'restored', models: { ...nothing, restored: 1 }, removed: [] });
+      expect((await openModel('brought'))!.history).toHaveLength(1);
+      expect(await bring(entries)).toMatchObject({ models: { ...nothing, 'there already': 1 } });
+      await removeModel('brought');
+      expect(await bring(entries)).toMatchObject({ models: { ...nothing, 'among the removed': 1 }, removed: [content.title] });
+      expect(await openModel('brought')).toBeUndefined();
+      expect(await bring(entries, 'bring back')).toMatchObject({ models: { ...nothing, restored: 1 }, removed: [] });
+      expect((await openModel('brought'))!.revision).toBe(1);
+      for (let twice = 0; twice < 2; twice++) await removeModel('brought');
+      await removeProject('new-project');
+    });
+
+    test('and goes wrong while it is put in, leaves everything as it was', async () => {
+      const broken = { ...steps(1), list: [{ ...(steps(1) as unknown as { list: object[] }).list[0], label: null }] } as never;
+      await expect(bring([head, project, whole(), broken, end(1)])).rejects.toThrow();
+      expect(await openModel('brought')).toBeUndefined();
+      expect((await projectTiles()).some(({ id: own }) => own === 'new-project')).toBe(false);
+    });
   });
 
   test('a picture is stored once, however often it comes, and only pages that ask for it get it', async () => {

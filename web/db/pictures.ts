@@ -49,6 +49,20 @@ export async function restored<T>(db: Database, value: T): Promise<T> {
   return mapped(value, (text) => known.get(text) ?? text) as T;
 }
 
+/** The value with something else in the place of each mark of a picture, by its hash. */
+export const mappedPictures = <T>(value: T, change: (hash: string) => string): T =>
+  mapped(value, (text) => (MARK.test(text) ? change(text.slice('picture:sha256:'.length)) : text)) as T;
+
+/** Whether all pictures of some hashes are stored. */
+export async function picturesThere(db: Database, hashes: readonly string[]): Promise<boolean> {
+  if (hashes.length === 0) return true;
+  const rows = await db
+    .select({ hash: pictures.hash })
+    .from(pictures)
+    .where(inArray(pictures.hash, [...hashes]));
+  return rows.length === hashes.length;
+}
+
 /** Takes away the pictures that no model needs any more. */
 export async function sweepPictures(db: Database): Promise<void> {
   await db.delete(pictures).where(notInArray(pictures.hash, sql`(select ${pictureUses.hash} from ${pictureUses})`));

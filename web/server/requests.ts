@@ -4,17 +4,18 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
-  IsDateString,
   IsIn,
   IsInt,
   IsObject,
   IsOptional,
   IsString,
+  IsUUID,
   Length,
   Matches,
   Max,
   MaxLength,
   Min,
+  ValidateBy,
   ValidateNested,
 } from 'class-validator';
 import { revisionKinds, type RevisionKind } from '@rigid-beam/core/model/edits/revision';
@@ -65,6 +66,17 @@ export class GivenFileRequest {
   @IsString() @MaxLength(300) fileName: string;
 }
 
+/** A moment as backups write it, between the years 1970 and 9999. */
+const IsMoment = (): PropertyDecorator =>
+  ValidateBy({
+    name: 'isMoment',
+    validator: {
+      validate: (value: unknown) =>
+        typeof value === 'string' && /^\d{4}-\d\d-\d\dT[\d:.]+Z$/.test(value) && new Date(value).getTime() >= 0,
+      defaultMessage: () => '$property must be a moment such as 2026-03-01T12:00:00.000Z',
+    },
+  });
+
 class HeadEntry {
   @IsIn(['head']) kind: string;
   @IsString() format: string;
@@ -92,8 +104,8 @@ class ModelEntry {
   @Matches(ID) project: string;
   @IsInt() @Min(0) @Max(MOST_REVISIONS) revision: number;
   @IsObject() content: object;
-  @IsDateString() createdAt: string;
-  @IsOptional() @IsDateString() removedAt?: string;
+  @IsMoment() createdAt: string;
+  @IsOptional() @IsMoment() removedAt?: string;
 }
 class RevisionEntry {
   @Matches(ID) modelId: string;
@@ -103,7 +115,7 @@ class RevisionEntry {
   @IsString() @MaxLength(200) label: string;
   @IsArray() @IsObject({ each: true }) patches: object[];
   @IsArray() @IsObject({ each: true }) inverse: object[];
-  @IsDateString() createdAt: string;
+  @IsMoment() createdAt: string;
 }
 class RevisionsEntry {
   @IsIn(['revisions']) kind: string;
@@ -124,8 +136,11 @@ const entries = {
   revisions: RevisionsEntry,
 };
 
-/** One entry of a backup. */
+/** One line of a backup. */
 export class RestoreRequest {
+  @IsOptional() @IsUUID() restore?: string;
+  @IsInt() @Min(1) line: number;
+  @IsOptional() @IsIn(['leave', 'bring back']) ofRemoved?: 'leave' | 'bring back';
   @IsObject()
   @ValidateNested()
   @TypeByKind(Object.entries(entries).map(([name, value]) => ({ name, value })), 'kind')

@@ -6,6 +6,7 @@ import { sweepPictures } from '../db/pictures';
 import { loadDemo } from './demo';
 import { log } from './log';
 import { stopReading } from './reading';
+import { sweepRestoring } from './restoring';
 import { startTiles, stopTiles } from './tile-maker';
 
 /** Exit code that tells the start script that the data cannot be used; it has then been said why. */
@@ -18,6 +19,7 @@ export async function start(): Promise<void> {
   process.on('disconnect', () => void stop());
   try {
     await database();
+    await sweepRestoring();
     await loadDemo();
     await sweepPictures(await database());
     await startTiles();
