@@ -13,10 +13,16 @@ const EXIT_UNUSABLE = 9;
  * code and what stops it; rejects when it ends before it answers.
  */
 export async function startServer(port, environment = {}) {
-  const next = path.join(root, 'node_modules', 'next', 'dist', 'bin', 'next');
-  const child = spawn(process.execPath, [next, 'start', '-H', '127.0.0.1', '-p', String(port)], {
+  const child = spawn(process.execPath, [path.join(root, 'scripts', 'serve.mjs')], {
     cwd: path.join(root, 'web'),
-    env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1', NEXT_MANUAL_SIG_HANDLE: '1', ...environment },
+    env: {
+      ...process.env,
+      PORT: String(port),
+      NODE_ENV: 'production',
+      NEXT_TELEMETRY_DISABLED: '1',
+      NEXT_MANUAL_SIG_HANDLE: '1',
+      ...environment,
+    },
     // The channel tells the server when this process dies.
     stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
   });

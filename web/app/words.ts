@@ -1,6 +1,7 @@
 /** All that this room says, by the file that says it: read it through and correct it here. */
 
 export const route = {
+  nothingAtThisAddress: 'There is nothing at this address',
   noModel: 'There is no such model',
   notInThisFormat: 'A model is not given out in this format',
   formatOfModels: 'a format that is written of a model alone',

@@ -8,7 +8,6 @@ import {
   IsInt,
   IsNumber,
   IsObject,
-  IsOptional,
   IsString,
   Length,
   MaxLength,
@@ -16,6 +15,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
+import { MayBeLeftOut } from './may-be-left-out';
 import { intentArguments, LONGEST, MANY, type Argument, type Arguments } from '@rigid-beam/core/model/edits/intent-arguments';
 
 // The classes of an edit's frame, made from the table of its arguments. What the entries must hold is the model's own check.
@@ -89,7 +89,7 @@ function classOf(all: Arguments): Class {
   const Row = class {};
   made.set(all, Row);
   for (const [name, argument] of Object.entries(all))
-    for (const decorate of [...(argument.optional ? [IsOptional()] : []), ...decoratorsOf(argument)])
+    for (const decorate of [...(argument.optional ? [MayBeLeftOut()] : []), ...decoratorsOf(argument)])
       decorate(Row.prototype, name);
   return Row;
 }

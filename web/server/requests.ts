@@ -7,7 +7,6 @@ import {
   IsIn,
   IsInt,
   IsObject,
-  IsOptional,
   IsString,
   IsUUID,
   Length,
@@ -20,6 +19,7 @@ import {
 } from 'class-validator';
 import { revisionKinds, type RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import { editClasses, TypeByKind } from './edit-request';
+import { MayBeLeftOut } from './may-be-left-out';
 import { ID } from './new-id';
 
 /** Revisions are counted in 32 bits, one of them a sign. */
@@ -38,26 +38,26 @@ export class RevisionRequest {
 /** A new model, empty with a title. */
 export class CreateModelRequest {
   @IsString() @Length(1, 64) project: string;
-  @IsOptional() @IsString() @Length(1, 200) title?: string;
+  @MayBeLeftOut() @IsString() @Length(1, 200) title?: string;
 }
 
 /** A new project. */
 export class CreateProjectRequest {
   @IsString() @Length(1, 200) name: string;
-  @IsOptional() @IsString() @MaxLength(40) number?: string;
+  @MayBeLeftOut() @IsString() @MaxLength(40) number?: string;
 }
 
 /** Another name or number for a project. */
 export class ChangeProjectRequest {
-  @IsOptional() @IsString() @Length(1, 200) name?: string;
-  @IsOptional() @IsString() @MaxLength(40) number?: string;
+  @MayBeLeftOut() @IsString() @Length(1, 200) name?: string;
+  @MayBeLeftOut() @IsString() @MaxLength(40) number?: string;
 }
 
 /** What becomes of a model as a whole: another title, another project, or back from what was removed. */
 export class ChangeModelRequest {
-  @IsOptional() @IsString() @Length(1, 200) title?: string;
-  @IsOptional() @Matches(ID) project?: string;
-  @IsOptional() @IsIn([false]) removed?: false;
+  @MayBeLeftOut() @IsString() @Length(1, 200) title?: string;
+  @MayBeLeftOut() @Matches(ID) project?: string;
+  @MayBeLeftOut() @IsIn([false]) removed?: false;
 }
 
 /** A new model from the text of a file, whose name tells its format. */
@@ -91,7 +91,7 @@ class ProjectEntry {
   @IsIn(['project']) kind: string;
   @Matches(ID) id: string;
   @IsString() @Length(1, 200) name: string;
-  @IsOptional() @IsString() @MaxLength(40) number?: string;
+  @MayBeLeftOut() @IsString() @MaxLength(40) number?: string;
 }
 class PictureEntry {
   @IsIn(['picture']) kind: string;
@@ -105,7 +105,7 @@ class ModelEntry {
   @IsInt() @Min(0) @Max(MOST_REVISIONS) revision: number;
   @IsObject() content: object;
   @IsMoment() createdAt: string;
-  @IsOptional() @IsMoment() removedAt?: string;
+  @MayBeLeftOut() @IsMoment() removedAt?: string;
 }
 class RevisionEntry {
   @Matches(ID) modelId: string;
@@ -138,9 +138,9 @@ const entries = {
 
 /** One line of a backup. */
 export class RestoreRequest {
-  @IsOptional() @IsUUID() restore?: string;
+  @MayBeLeftOut() @IsUUID() restore?: string;
   @IsInt() @Min(1) line: number;
-  @IsOptional() @IsIn(['leave', 'bring back']) ofRemoved?: 'leave' | 'bring back';
+  @MayBeLeftOut() @IsIn(['leave', 'bring back']) ofRemoved?: 'leave' | 'bring back';
   @IsObject()
   @ValidateNested()
   @TypeByKind(Object.entries(entries).map(([name, value]) => ({ name, value })), 'kind')
