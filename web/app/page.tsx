@@ -1,8 +1,9 @@
 import { ProjectsPage } from '../projects/ProjectsPage';
-import { projectTiles } from '../server/tiles';
+import { AT_ONCE } from '../projects/arranged';
+import { shownTiles } from '../server/tiles';
 
 export const dynamic = 'force-dynamic';
 
 export default async function HomePage() {
-  return <ProjectsPage projects={await projectTiles()} />;
+  return <ProjectsPage first={await shownTiles({ search: '', sorting: 'made', count: AT_ONCE })} />;
 }

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, isNotNull, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import { withLoadIds } from '@rigid-beam/core/model/loads/ids';
 import { replayed } from '@rigid-beam/core/model/edits/replay';
 import type { Model } from '@rigid-beam/core/model/model';
@@ -56,7 +56,8 @@ export interface ListedModel {
   readonly updatedAt: Date;
   /** Since when it lies among what was removed. */
   readonly removedAt: Date | null;
-  readonly tile: StoredTile | null;
+  /** The revision that its tile is of. */
+  readonly tileRevision: number | null;
 }
 
 export interface StoredTile {
@@ -65,16 +66,27 @@ export interface StoredTile {
   readonly markup: string;
 }
 
+/** All models, in the order in which they were made, without what their tiles hold. */
 export async function listModels(db: Database): Promise<ListedModel[]> {
   const { id, projectId, revision, title, nodes, members, cases, updatedAt, removedAt } = models;
   return db
     .select({
       ...{ id, projectId, revision, title, nodes, members, cases, updatedAt, removedAt },
-      tile: { revision: tiles.revision, figure: tiles.figure, markup: tiles.markup },
+      tileRevision: tiles.revision,
     })
     .from(models)
     .leftJoin(tiles, eq(tiles.modelId, models.id))
     .orderBy(asc(models.createdAt), asc(models.id));
+}
+
+/** The tiles of some models, by their ids. */
+export async function findTiles(db: Database, ids: readonly string[]): Promise<ReadonlyMap<string, StoredTile>> {
+  if (ids.length === 0) return new Map();
+  const rows = await db
+    .select()
+    .from(tiles)
+    .where(inArray(tiles.modelId, [...ids]));
+  return new Map(rows.map(({ modelId, ...tile }) => [modelId, tile]));
 }
 
 export async function storeTile(db: Database, modelId: string, tile: StoredTile): Promise<void> {

@@ -1,20 +1,21 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { FileTrigger, Heading } from 'react-aria-components';
 import styled from 'styled-components';
 import { readable } from '@rigid-beam/core/formats/registry';
 import type { Notice } from '@rigid-beam/core/model/notice';
-import { takeStored } from '../session/storage';
 import { AppearanceButton } from '../ui/AppearanceButton';
 import { Button, Hint, PlainButton, Row, Select } from '../ui/controls';
 import { NameField } from '../ui/NameField';
-import { arranged, sortings, type Sorting } from './arranged';
+import { sortings, type Sorting } from './arranged';
 import { ModelTileItem } from './ModelTileItem';
+import { MoreTiles } from './MoreTiles';
 import { RemovedModels } from './RemovedModels';
 import { changeProject, createModel, createProject, removeProject, sendingWords, type NewModel } from './requests';
-import type { ProjectTiles } from './tile';
+import type { ProjectTiles, ShownTiles } from './tile';
+import { useTiles } from './use-tiles';
 import { projectsPage as WORDS } from './words';
 
 const Page = styled.main`
@@ -87,36 +88,13 @@ const Faults = styled.ul`
   background: var(--fault-ground);
 `;
 
-/** Milliseconds between two looks at tiles that are being made, and how often they are looked at. */
-const LOOK = 700;
-const LOOKS = 20;
-
-/** Asks for the page again while tiles on it are being made, and where it is older than what was edited since. */
-function useFresh(projects: readonly ProjectTiles[]): void {
-  const router = useRouter();
-  const looks = useRef(0);
-  // The browser's own back brings the page as it was before models were edited.
-  useEffect(() => {
-    if (takeStored()) router.refresh();
-  }, [router]);
-  useEffect(() => {
-    if (looks.current >= LOOKS || projects.every(({ models }) => models.every(({ isCurrent }) => isCurrent))) return;
-    const timer = setTimeout(() => {
-      looks.current++;
-      router.refresh();
-    }, LOOK);
-    return () => clearTimeout(timer);
-  }, [projects, router]);
-}
-
 /** All projects with their models as drawn tiles: searched, sorted, renamed, moved, copied and removed here; new ones from nothing or from a file. */
-export function ProjectsPage({ projects }: { readonly projects: readonly ProjectTiles[] }) {
+export function ProjectsPage({ first }: { readonly first: ShownTiles }) {
   const router = useRouter();
   const [faults, setFaults] = useState<readonly Notice[]>([]);
-  useFresh(projects);
+  const { shown, wanted, want, showMore, reload } = useTiles(first);
+  const { search } = wanted;
   const [sending, setSending] = useState<string>();
-  const [search, setSearch] = useState('');
-  const [sorting, setSorting] = useState<Sorting>('made');
 
   const create = async (given: NewModel): Promise<void> => {
     const file = 'file' in given ? given.file : undefined;
@@ -128,9 +106,9 @@ export function ProjectsPage({ projects }: { readonly projects: readonly Project
   /** Waits for a change, says what went wrong, and shows what is there now. */
   const change = async (asked: Promise<readonly Notice[]>): Promise<void> => {
     setFaults(await asked);
-    router.refresh();
+    await reload();
   };
-  const found = arranged(projects, search, sorting);
+  const found = shown.projects;
 
   return (
     <Page>
@@ -144,9 +122,15 @@ export function ProjectsPage({ projects }: { readonly projects: readonly Project
           aria-label={WORDS.findAModel}
           placeholder={WORDS.findAModelOrProject}
           value={search}
-          onChange={(event) => setSearch(event.target.value)}
+          onChange={(event) => want({ search: event.target.value })}
         />
-        <Select label={WORDS.sorted} hideLabel choices={sortings} value={sorting} onChange={(id) => setSorting(id as Sorting)} />
+        <Select
+          label={WORDS.sorted}
+          hideLabel
+          choices={sortings}
+          value={wanted.sorting}
+          onChange={(id) => want({ sorting: id as Sorting })}
+        />
         <Button onPress={() => void change(createProject(WORDS.newProject))}>{WORDS.newProject}</Button>
       </Find>
       {faults.length > 0 && (
@@ -177,7 +161,7 @@ export function ProjectsPage({ projects }: { readonly projects: readonly Project
           {project.models.length === 0 && (
             <Row>
               <Hint>{search === '' ? WORDS.noModelYet : WORDS.nothingFound}</Hint>
-              {search === '' && projects.length > 1 && project.removed.length === 0 && (
+              {search === '' && shown.count > 1 && project.removed.length === 0 && (
                 <PlainButton onPress={() => void change(removeProject(project.id))}>{WORDS.removeTheProject}</PlainButton>
               )}
             </Row>
@@ -187,7 +171,7 @@ export function ProjectsPage({ projects }: { readonly projects: readonly Project
               <ModelTileItem
                 key={model.id}
                 model={model}
-                elsewhere={projects.filter(({ id }) => id !== project.id)}
+                elsewhere={shown.names.filter(({ id }) => id !== project.id)}
                 change={change}
               />
             ))}
@@ -196,6 +180,7 @@ export function ProjectsPage({ projects }: { readonly projects: readonly Project
         </Project>
       ))}
       {found.length === 0 && <Hint>{WORDS.nothingFoundHere}</Hint>}
+      {shown.more > 0 && <MoreTiles more={shown.more} showMore={showMore} />}
     </Page>
   );
 }

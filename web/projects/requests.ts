@@ -1,6 +1,8 @@
 import { FILE_BYTES } from '@rigid-beam/core/limits';
 import { tooLarge } from '@rigid-beam/core/formats/model-file';
 import type { Notice } from '@rigid-beam/core/model/notice';
+import type { Wanted } from './arranged';
+import type { ShownTiles } from './tile';
 import { requests as WORDS } from './words';
 
 export type NewModel = { readonly project: string; readonly title: string } | { readonly project: string; readonly file: File };
@@ -70,3 +72,14 @@ export const createProject = (name: string) => asked('POST', '/api/projects', { 
 export const changeProject = (id: string, part: { readonly name?: string; readonly number?: string }) =>
   asked('PATCH', `/api/projects/${id}`, part);
 export const removeProject = (id: string) => asked('DELETE', `/api/projects/${id}`);
+
+/** What the projects page shows now; nothing where the server does not answer. */
+export async function tilesOf({ search, sorting, count }: Wanted): Promise<ShownTiles | undefined> {
+  try {
+    const query = new URLSearchParams({ search: search.slice(0, 200), sorting, count: String(count) });
+    const response = await fetch(`/api/projects/tiles?${query}`);
+    return response.ok ? ((await response.json()) as ShownTiles) : undefined;
+  } catch {
+    return undefined;
+  }
+}

@@ -12,6 +12,7 @@ export interface ModelTile {
   readonly isCurrent: boolean;
 }
 
+/** A project with its models, or with those that are shown. */
 export interface ProjectTiles {
   readonly id: string;
   readonly name: string;
@@ -19,6 +20,17 @@ export interface ProjectTiles {
   /** What was removed, and can be brought back. */
   readonly removed: readonly ModelTile[];
   readonly models: readonly ModelTile[];
+}
+
+/** A part of all projects, as far down as somebody looks. */
+export interface ShownTiles {
+  readonly projects: readonly ProjectTiles[];
+  /** Models and empty projects that follow. */
+  readonly more: number;
+  /** Projects in all, whatever is searched. */
+  readonly count: number;
+  /** Projects to which a model can be moved. */
+  readonly names: readonly { readonly id: string; readonly name: string }[];
 }
 
 export const TILE = { width: 340, height: 190 };

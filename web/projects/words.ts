@@ -12,6 +12,7 @@ export const modelTileItem = {
 };
 
 export const projectsPage = {
+  showMore: (count: number): string => `Show more (${count.toLocaleString('en')} follow)`,
   rigidBeam: 'Rigid Beam',
   findAModel: 'Find a model',
   findAModelOrProject: 'Find a model or project',

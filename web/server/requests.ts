@@ -18,6 +18,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { revisionKinds, type RevisionKind } from '@rigid-beam/core/model/edits/revision';
+import { sortings } from '../projects/arranged';
 import { editClasses, TypeByKind } from './edit-request';
 import { MayBeLeftOut } from './may-be-left-out';
 import { ID } from './new-id';
@@ -39,6 +40,13 @@ export class RevisionRequest {
 export class CreateModelRequest {
   @IsString() @Length(1, 64) project: string;
   @MayBeLeftOut() @IsString() @Length(1, 200) title?: string;
+}
+
+/** Which tiles of the projects page are wanted; what stands in an address is text. */
+export class TilesRequest {
+  @IsString() @MaxLength(200) search: string;
+  @IsIn(sortings.map(({ id }) => id)) sorting: string;
+  @Matches(/^[1-9]\d{0,5}$/) count: string;
 }
 
 /** A new project. */

@@ -61,7 +61,8 @@ const shared = globalThis as typeof globalThis & { rigidBeamTiles?: TileMaker | 
 /** From now on tiles are made; first those that are missing or out of date. */
 export async function startTiles(): Promise<void> {
   const maker = (shared.rigidBeamTiles ??= new TileMaker());
-  for (const { id, revision, tile } of await listModels(await database())) if (tile?.revision !== revision) maker.request(id);
+  for (const { id, revision, tileRevision } of await listModels(await database()))
+    if (tileRevision !== revision) maker.request(id);
 }
 
 export const stopTiles = async (): Promise<void> => shared.rigidBeamTiles?.stop();
