@@ -21,7 +21,7 @@ const put = (list: Put['list'], entry: object, key?: string): Put => ({
 
 /** A model to begin with: a typical structure, hinged or not, with a second section, a sum and an envelope, and loads of every kind. */
 function beginning(random: Random): Model {
-  const typical = random.of(typicals.filter(({ id }) => ['truss', 'portal', 'storeys', 'tower', 'continuous'].includes(id)));
+  const typical = random.of(typicals.filter(({ id }) => ['truss', 'portal', 'storeys', 'tower', 'beam'].includes(id)));
   const values = { ...initialValues(typical), ...(typical.id === 'truss' && { chords: random.of(['hinged', 'continuous']) }) };
   const empty = { ...emptyModel('walk'), space: typical.space };
   const placed = applyIntent(empty, {

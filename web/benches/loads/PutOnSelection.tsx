@@ -4,14 +4,15 @@ import type { LoadPhrase } from '@rigid-beam/core/phrases/phrase';
 import { actsOn, type PhraseTarget } from '@rigid-beam/core/phrases/phrase-loads';
 import { putPhrase } from '@rigid-beam/core/phrases/put-phrase';
 import { phraseWords } from '@rigid-beam/core/phrases/phrase-words';
-import type { Model } from '@rigid-beam/core/model/model';
-import { ringsOf } from '@rigid-beam/core/model/panels';
 import { runOf } from '@rigid-beam/core/model/runs';
+import { selectedPanels, type Corners, type SelectedPanels } from '@rigid-beam/core/model/selected-panels';
 import { chosenOf } from '../../session/chosen';
 import { useDisplay, useEditor, useEditorState, useModel } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
-import { Button, Row } from '../../ui/controls';
+import { Button, Hint, Row } from '../../ui/controls';
 import { PUT } from './load-words';
+
+const NONE: SelectedPanels = { free: [], loaded: [] };
 
 interface PutOnSelectionProps {
   readonly sheet: SheetController;
@@ -35,23 +36,27 @@ export function PutOnSelection({ sheet, phrase, caseId }: PutOnSelectionProps) {
     if (typeof intents === 'string') return editor.refuse(PUT.refused(intents));
     if (editor.edit({ type: 'batch', intents, label })) sheet.takeSelect();
   };
-  const panels = on === 'panel' ? panelsBetween(nodes, members, model) : [];
+  const panels = on === 'panel' ? selectedPanels(model, { nodes, members }, caseId) : NONE;
+  const onPanels = (all: readonly Corners[]): void =>
+    put(
+      all.map((panel) => ({ panel })),
+      PUT.label(words, all.length, 'panel'),
+    );
   const words = phraseWords(phrase, display);
   const onMembers = (): void => put(members.map((member) => ({ member })), PUT.label(words, members.length, 'member')); // oxfmt-ignore
   const onNodes = (): void => put(nodes.map((node) => ({ node })), PUT.label(words, nodes.length, 'node')); // oxfmt-ignore
   return (
     <Row>
-      {panels.length > 0 && (
-        <Button
-          onPress={() =>
-            put(
-              panels.map((panel) => ({ panel })),
-              PUT.label(words, panels.length, 'panel'),
-            )
-          }
-        >
-          {panels.length === 1 ? PUT.panel(panels[0]!.join(', ')) : PUT.panels(panels.length)}
+      {panels.free.length > 0 && (
+        <Button onPress={() => onPanels(panels.free)}>
+          {panels.free.length === 1 ? PUT.panel(panels.free[0]!.join(', ')) : PUT.panels(panels.free.length)}
         </Button>
+      )}
+      {panels.loaded.length > 0 && (
+        <>
+          <Hint role="status">{PUT.loadedAlready(panels.loaded.length, caseId)}</Hint>
+          <Button onPress={() => onPanels(panels.loaded)}>{PUT.besides(panels.loaded.length)}</Button>
+        </>
       )}
       {(on === 'member' || on === 'either') && members.length > 0 && (
         <Button onPress={onMembers}>{PUT.members(members.length)}</Button>
@@ -60,17 +65,4 @@ export function PutOnSelection({ sheet, phrase, caseId }: PutOnSelectionProps) {
       {(on === 'node' || on === 'either') && nodes.length > 0 && <Button onPress={onNodes}>{PUT.nodes(nodes.length)}</Button>}
     </Row>
   );
-}
-
-/** The rings of members whose corners are all selected, or ends of selected members; else the selected nodes as corners of one panel. */
-function panelsBetween(nodes: readonly string[], members: readonly string[], model: Model): readonly (readonly string[])[] {
-  const chosenMembers = new Set(members);
-  const chosen = new Set([
-    ...nodes,
-    ...model.members.flatMap(({ id, start, end }) => (chosenMembers.has(id) ? [start, end] : [])),
-  ]);
-  if (chosen.size < 3) return [];
-  const rings = ringsOf(model).filter(({ corners }) => corners.every((id) => chosen.has(id)));
-  if (rings.length > 0) return rings.map(({ corners }) => corners);
-  return nodes.length > 2 ? [nodes] : [];
 }

@@ -143,6 +143,11 @@ export const PUT = {
   members: (count: number): string => `Put it on the ${count === 1 ? 'selected member' : `${count} selected members`}`,
   panel: (corners: string): string => `Put it on the panel ${corners}`,
   panels: (count: number): string => `Put it on the ${count} panels between what is selected`,
+  loadedAlready: (count: number, caseId: string): string =>
+    count === 1
+      ? `One of the selected panels has a pressure in ${caseId} already.`
+      : `${count} of the selected panels have a pressure in ${caseId} already.`,
+  besides: (count: number): string => (count === 1 ? 'Put it there besides' : 'Put it on those besides'),
   run: (count: number): string => `Put it along the run of ${count} as one`,
   spread: 'Carried',
   twoWay: 'two ways',
