@@ -9,11 +9,11 @@ afterAll(() => application.close());
 describe('space', () => {
   test('a plane frame becomes a hall: into space, repeated with links, solved, drawn on a chosen plane', async () => {
     const model = await ModelPage.portal(application);
-    await model.command('make it a space model');
+    await model.command('make it a space model clamped');
     await model.until('solution', /^Solved.*in balance/);
     await model.command('select everything');
     await model.command('repeat 3 times 0 by 0 by -5 linked');
-    await model.counts(20, 31);
+    await model.counts(20, 25);
     await model.until('solution', /^Solved.*in balance/);
     await model.command('look from an angle 40, 35');
     await model.command('show or hide diagram');
@@ -28,7 +28,7 @@ describe('space', () => {
     await model.typeOver('0 by 4.5 by -2.5');
     await model.page.keyboard.type('0');
     await model.typeOver('12 by 0 by 0');
-    await model.counts(22, 32);
+    await model.counts(22, 26);
     await model.page.keyboard.press('Escape');
     await model.page.keyboard.press('Escape');
     await model.command('clean up');
@@ -41,6 +41,7 @@ describe('space', () => {
     const { page } = model;
     await page.keyboard.press('Escape');
     await model.unfold('Space');
+    await model.choose('Feet, out of the plane', 'clamped');
     await model.press('Make it a space model');
     await model.until('solution', /^Solved/);
     await model.command('select everything');
@@ -88,7 +89,7 @@ describe('space', () => {
     const model = await ModelPage.portal(application);
     const { page } = model;
     await page.keyboard.press('Escape');
-    await model.command('make it a space model');
+    await model.command('make it a space model clamped');
     await model.until('solution', /^Solved/);
     await model.command('draw on the plane y at 4.5');
     await model.command('look from an angle 40, 30');
@@ -153,7 +154,7 @@ describe('by keyboard alone', () => {
     await model.pressByKey('Bays along X: add');
     await model.fillByKey('Bays along X (m)', '2×6');
     await page.waitForFunction(() => document.querySelector('main li > button[aria-label*="12 m across, 0 m up"]'));
-    await model.command('make it a space model');
+    await model.command('make it a space model clamped');
     await model.until('solution', /^Solved.*in balance/);
     for (const look of ['front', 'side', 'above', 'a corner'])
       await model.command(`look from ${look === 'front' || look === 'side' ? 'the ' : ''}${look}`);

@@ -122,7 +122,7 @@ describe('nothing is lost', () => {
     const page = await ModelPage.empty(application);
     const id = new URL(page.page.url()).pathname.split('/').pop()!;
     await fetch(`${application.address}/api/models/${id}`, { method: 'DELETE' });
-    await page.command('make it a space model');
+    await page.command('make it a space model clamped');
     await page.page.waitForFunction(() => /There is no such model/.test(document.body.innerText));
     await page.press('Go back to the stored state');
     await page.page.waitForFunction(() => /This model was removed in another window/.test(document.body.innerText));

@@ -108,10 +108,10 @@ describe('from an empty sheet to supported and loaded: actions as docs/usability
     const user = await emptySheet();
     await user.press('Portal frame');
     await user.press('Place it');
-    await user.command('make it a space model');
+    await user.command('make it a space model clamped');
     await user.command('select everything');
     await user.command('repeat 3 times 0 by 0 by -5 linked');
-    await user.model.counts(20, 31);
+    await user.model.counts(20, 25);
     await load(user, 'rafters', 8, '4 kN/m');
     await user.model.until('solution', /^Solved.*in balance/);
     expect(user.actions).toBe(9);

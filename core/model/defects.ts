@@ -4,11 +4,12 @@ import { missedJoints } from './edits/joints';
 import { endsOf, placesOf } from './places';
 import { pairOf } from './edits/repeat';
 import { placeAlong } from './crossings';
+import { loadKey } from './loads/load-key';
 import type { Model } from './model';
 import { COINCIDENT, cross, distance, minus, PointIndex, pointOf, size, type Point } from './point';
 import { SegmentIndex } from './segment-index';
 
-export type DefectKind = 'coincident' | 'almost' | 'idle' | 'doubled' | 'overlap' | 'crossing' | 'unjoined';
+export type DefectKind = 'coincident' | 'almost' | 'idle' | 'doubled' | 'overlap' | 'crossing' | 'unjoined' | 'doubled load';
 
 /** Something that is rarely meant, in words, with the edit that mends it. */
 export interface Defect {
@@ -34,7 +35,13 @@ export const findDefects = once((model: Model): readonly Defect[] => {
   const bars = new Set(model.members.filter(({ behaviour = 'frame' }) => behaviour !== 'frame').map(({ id }) => id));
   // Bars of a truss pass each other freely, as crossed diagonals do.
   const joints = missedJoints(model).filter(({ member, other }) => other === undefined || !(bars.has(member) || bars.has(other)));
-  return [...nearNodes(model), ...idleNodes(model), ...laidOn(model), ...joints.map((joint) => missed(joint))];
+  return [
+    ...nearNodes(model),
+    ...idleNodes(model),
+    ...laidOn(model),
+    ...joints.map((joint) => missed(joint)),
+    ...doubledLoads(model),
+  ];
 });
 
 function nearNodes(model: Model): Defect[] {
@@ -96,6 +103,32 @@ function idleNodes(model: Model): Defect[] {
       nodes: [id],
       members: [],
     }));
+}
+
+/** Loads that stand a second time where they stand, in the same case. */
+function doubledLoads({ loads }: Model): Defect[] {
+  const there = new Set<string>();
+  return loads.flatMap((load): Defect[] => {
+    const key = loadKey(load);
+    if (!there.has(key)) {
+      there.add(key);
+      return [];
+    }
+    const node = 'node' in load ? [load.node] : [];
+    const members = 'member' in load ? [load.member] : [];
+    const where =
+      node[0] !== undefined ? `at node ${node[0]}` : members[0] !== undefined ? `on member ${members[0]}` : 'in one place';
+    return [
+      {
+        kind: 'doubled load',
+        words: `The same load stands twice ${where}, in ${load.case}`,
+        repair: 'Remove one of them',
+        intent: { type: 'remove', list: 'loads', keys: [load.id] },
+        nodes: node,
+        members,
+      },
+    ];
+  });
 }
 
 /** Members between the same nodes, and members that run along a part of another. */

@@ -26,7 +26,7 @@ describe('commands typed behind /', () => {
     ['mirror at 3 along y', [5, 4]],
     ['turn 30', [5, 4]],
     ['repeat 2 times 12 by 0', [11, 10]],
-    ['repeat 1 times 20 by 0 linked', [10, 13]],
+    ['repeat 1 times 20 by 0 linked', [10, 11]],
     ['split into 2', [9, 8]],
     ['split at 1.5', [9, 8]],
     ['renumber nodes', [5, 4]],
@@ -62,7 +62,7 @@ describe('commands typed behind /', () => {
 
   test('a plane frame becomes a hall in three commands', () => {
     const desk = portal();
-    expect(desk.run('make it a space model')).toBeUndefined();
+    expect(desk.run('make it a space model clamped')).toBeUndefined();
     expect(desk.looks).toEqual(['corner']);
     desk.selectAll();
     expect(desk.run('repeat 5 times 60 about y')).toBeUndefined();

@@ -135,10 +135,17 @@ export const geometryCommands: readonly Command[] = [
   ),
   editCommand({
     name: 'Make it a space model',
-    arguments: {},
+    arguments: {
+      clamped: {
+        kind: 'flag',
+        after: 'clamped',
+        words: 'feet clamped out of the plane; held in place unless told',
+        optional: true,
+      },
+    },
     label: 'From plane to space',
     fits: (sheet) => modelOf(sheet).space === 'plane',
-    edit: (_, { model }) => intoSpace(model),
+    edit: ({ clamped }, { model }) => intoSpace(model, clamped ? 'clamped' : 'in place'),
     then: (sheet) => sheet.view.lookAt('corner'),
   }),
   editCommand({
@@ -179,15 +186,18 @@ function cleanUp(sheet: SheetController): string | undefined {
   return make(sheet, { type: 'batch', intents, label: `Clean up: ${intents.length} repairs` });
 }
 
-/** The frame stays where it is, and its supports keep holding it upright as the plane did. */
-export function intoSpace(model: Model): Intent {
+/** How supports hold a structure out of its plane once it stands in space: in place alone, or turning about no axis either. */
+export type OutOfPlane = 'in place' | 'clamped';
+
+/**
+ * A plane model becomes one in space. Its supports are held in place across the plane; clamped they hold it upright by themselves, which only
+ * whoever asks for it can mean.
+ */
+export function intoSpace(model: Model, feet: OutOfPlane): Intent {
+  const held = feet === 'clamped' ? { uz: 'fixed', rx: 'fixed', ry: 'fixed' } : { uz: 'fixed' };
   const intents: Intent[] = [
     { type: 'set', settings: { space: 'space' } },
-    ...model.supports.map((support): Intent => ({
-      type: 'put',
-      list: 'supports',
-      entry: { ...support, uz: 'fixed', rx: 'fixed', ry: 'fixed' },
-    })),
+    ...model.supports.map((support): Intent => ({ type: 'put', list: 'supports', entry: { ...support, ...held } })),
   ];
-  return { type: 'batch', intents, label: 'From plane to space' };
+  return { type: 'batch', intents, label: `From plane to space, feet ${feet === 'clamped' ? 'clamped' : 'held in place'}` };
 }

@@ -15,5 +15,5 @@ export function placing(model: Model, typical: Typical, values: TypicalValues, a
   const part = typical.space === 'plane' && model.space === 'space' ? uprightInSpace(built) : built;
   const insert: Intent = { type: 'insert', part, at, name: typical.title.toLowerCase() };
   if (typical.space === 'plane' || model.space === 'space') return insert;
-  return { type: 'batch', intents: [intoSpace(model), insert], label: WORDS.place(typical.title.toLowerCase()) };
+  return { type: 'batch', intents: [intoSpace(model, 'in place'), insert], label: WORDS.place(typical.title.toLowerCase()) };
 }

@@ -179,6 +179,15 @@ export const viewCommands: readonly Command[] = [
     name: 'Invert the selection',
     run: done(({ editor }) => selectChosen(editor, inverted(editor.state.model, chosenOf(editor.state.selection)))),
   },
+  ...(['members', 'nodes'] as const).map((kind): Command => ({
+    name: `Select only the ${kind} of it`,
+    fits: ({ editor }) => Object.values(chosenOf(editor.state.selection)).every((list) => list.length > 0),
+    inMenu: true,
+    run: done(({ editor }) => {
+      const { nodes, members } = chosenOf(editor.state.selection);
+      selectChosen(editor, kind === 'members' ? { nodes: [], members } : { nodes, members: [] });
+    }),
+  })),
   {
     name: 'Select what is connected',
     needs: 'nodes or members',

@@ -84,6 +84,8 @@ export interface EditorState extends Place {
   readonly selection: readonly Subject[];
   /** Why the last edit was refused. */
   readonly refusal: readonly Notice[];
+  /** What the last edit left out. */
+  readonly remarks: readonly string[];
   /** Edits that could not be put on top of a newer state: they are told until they have been read. */
   readonly clashes: readonly Clash[];
   readonly diagramFactor: number;
@@ -165,6 +167,7 @@ export const beginning = (opened: Opened, search: string): EditorState => ({
   selection: [],
   refusal: [],
   clashes: [],
+  remarks: [],
   diagramFactor: 1,
   suggestion: undefined,
   hidden: NOTHING_HIDDEN,

@@ -107,7 +107,7 @@ export class Editor {
       this.solutions.present(model);
       return false;
     }
-    const { patches, inverse } = applied;
+    const { patches, inverse, said } = applied;
     // The worker begins before the page follows, and the sheet goes before the page.
     this.page.wait();
     this.solutions.present(applied.model);
@@ -116,6 +116,7 @@ export class Editor {
       preview: undefined,
       proposal: undefined,
       refusal: [],
+      remarks: said,
       history: afterRevision(history, kind, { label, patches, inverse }),
     });
     const edit = { edit: crypto.randomUUID(), kind, label: label.slice(0, 200), intent };
@@ -234,6 +235,10 @@ export class Editor {
   /** Says why something could not be done that was no edit. */
   refuse(message: string): void {
     this.own.setState({ refusal: [{ code: 'refused', severity: 'error', message, subjects: [] }] });
+  }
+
+  dismissRemarks(): void {
+    this.own.setState({ remarks: [] });
   }
 
   dismissRefusal(): void {

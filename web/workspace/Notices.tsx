@@ -96,6 +96,7 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
   const results = useEditorState((state) => state.settled.results);
   const refusal = useEditorState((state) => state.refusal);
   const clashes = useEditorState((state) => state.clashes);
+  const remarks = useEditorState((state) => state.remarks);
   const proposal = useEditorState((state) => state.proposal);
   const storage = useEditorState((state) => state.storage);
   const hinders = results && results.status !== 'solved' ? results.notices.filter(({ severity }) => severity === 'error') : [];
@@ -117,6 +118,16 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
         </Slip>
       )}
       {clashes.length > 0 && <Clashes clashes={clashes} />}
+      {remarks.length > 0 && (
+        <Slip role="status" data-tone="attention" data-testid="remarks">
+          <Apart>
+            <p>{remarks.join(' ')}</p>
+            <PlainButton aria-label={WORDS.close} onPress={() => editor.dismissRemarks()}>
+              ✕
+            </PlainButton>
+          </Apart>
+        </Slip>
+      )}
       {refusal.length > 0 && (
         <Slip role="alert" data-tone="fault">
           <Apart>

@@ -29,6 +29,8 @@ export type Applied =
       readonly inverse: readonly Patch[];
       /** Something was read otherwise than it was sent, a quantity in a text: the patches alone do not lead to the model. */
       readonly converted: boolean;
+      /** What the edit left out, in sentences: it would have meant something that is hardly meant. */
+      readonly said: readonly string[];
     }
   | { readonly ok: false; readonly faults: readonly Notice[] };
 
@@ -43,15 +45,16 @@ type Lists = Record<KeyedList, Entry[]>;
  * the check out: for a picture of what an edit that is still in hand would do, never for what is kept.
  */
 export function applyIntent(model: Model, intent: Intent, checking: 'check' | 'trust' = 'check'): Applied {
-  const result = intent.type === 'patch' ? patched(model, intent.patches) : changed(model, intent);
+  const said: string[] = [];
+  const result = intent.type === 'patch' ? patched(model, intent.patches) : changed(model, intent, said);
   if (!isChange(result)) return { ok: false, faults: [result] };
   const [next, patches, inverse] = withLoadIds(result);
-  if (checking === 'trust') return { ok: true, model: next, patches, inverse, converted: false };
+  if (checking === 'trust') return { ok: true, model: next, patches, inverse, converted: false, said };
   const checked = checkModel(next);
   if (!checked.model) return { ok: false, faults: checked.notices.filter(isFault) };
   // The edited model itself where nothing was converted: it shares all unchanged parts with the one before, and views can tell.
   const converted = checked.converted === true;
-  return { ok: true, model: converted ? checked.model : next, patches, inverse, converted };
+  return { ok: true, model: converted ? checked.model : next, patches, inverse, converted, said };
 }
 
 const isChange = (result: Change | Notice): result is Change => Array.isArray(result);
@@ -74,15 +77,15 @@ function patched(model: Model, patches: readonly Patch[]): Change | Notice {
   }
 }
 
-function changed(model: Model, intent: Exclude<Intent, { type: 'patch' }>): Change | Notice {
+function changed(model: Model, intent: Exclude<Intent, { type: 'patch' }>, said: string[]): Change | Notice {
   let refusal: Notice | undefined;
   const result = produceWithPatches(model, (draft) => {
-    refusal = change(draft, intent);
+    refusal = change(draft, intent, said);
   });
   return refusal ?? (result as Change);
 }
 
-function change(draft: Draft<Model>, intent: Exclude<Intent, { type: 'patch' }>): Notice | undefined {
+function change(draft: Draft<Model>, intent: Exclude<Intent, { type: 'patch' }>, said: string[]): Notice | undefined {
   const lists = draft as unknown as Lists;
   switch (intent.type) {
     case 'put':
@@ -104,7 +107,7 @@ function change(draft: Draft<Model>, intent: Exclude<Intent, { type: 'patch' }>)
     case 'transform':
       return transform(draft, plain(draft), intent.nodes, intent.motion);
     case 'repeat':
-      return repeat(draft, plain(draft), intent);
+      return repeat(draft, plain(draft), intent, (words) => said.push(words));
     case 'split':
       return split(draft, plain(draft), intent.cuts);
     case 'join':
@@ -127,7 +130,7 @@ function change(draft: Draft<Model>, intent: Exclude<Intent, { type: 'patch' }>)
       else (draft as unknown as Entry).underlay = { ...intent.change };
       return undefined;
     case 'batch':
-      return batch(draft, intent.intents);
+      return batch(draft, intent.intents, said);
   }
 }
 
@@ -135,10 +138,10 @@ function change(draft: Draft<Model>, intent: Exclude<Intent, { type: 'patch' }>)
 const plain = (draft: Draft<Model>): Model => current(draft) as Model;
 
 /** One after the other; the first that does not fit refuses them all. */
-function batch(draft: Draft<Model>, intents: readonly Intent[]): Notice | undefined {
+function batch(draft: Draft<Model>, intents: readonly Intent[], said: string[]): Notice | undefined {
   for (const intent of intents) {
     if (intent.type === 'patch') return unfit('intents', 'Patches cannot be part of another edit', 'Send them alone');
-    const refusal = change(draft, intent);
+    const refusal = change(draft, intent, said);
     if (refusal) return refusal;
   }
   return undefined;

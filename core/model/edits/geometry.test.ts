@@ -9,6 +9,7 @@ import { solve } from '../../analysis/session';
 import { valueAt } from '../../results/read';
 import { extremes } from '../../results/extremes';
 import { randomFrame } from '../../test/random-frame';
+import { applyIntent } from './apply-intent';
 import type { Motion } from './motion';
 import { edited, refused, placed } from '../../test/edited';
 
@@ -193,10 +194,36 @@ describe('repeating', () => {
       supports: 'copied',
       loads: 'copied',
     });
-    expect([hall.nodes.length, hall.members.length, hall.supports.length, hall.loads.length]).toEqual([20, 16 + 15, 8, 4]);
+    expect([hall.nodes.length, hall.members.length, hall.supports.length, hall.loads.length]).toEqual([20, 16 + 9, 8, 4]);
+    // The feet stay apart.
+    const feet = new Set(hall.supports.map(({ node }) => node));
+    expect(hall.members.filter(({ start, end }) => feet.has(start) && feet.has(end))).toEqual([]);
     expect(hall.groups!.find(({ id }) => id === 'columns')!.members).toHaveLength(8);
     expect(solve(hall).status).toBe('solved');
   });
+
+  test('a force that stands already on the node that a copy meets is left out, and said; the clean-up finds one that is doubled', () => {
+    const portal = placed('portal');
+    const [top] = portal.nodes.filter(({ y }) => y > 0);
+    const places = new Map(portal.nodes.map((node) => [node.id, node]));
+    const column = portal.members.find(({ start, end }) => [start, end].includes(top!.id) && places.get(start)!.x === places.get(end)!.x)!;
+    const across = Math.max(...portal.nodes.map(({ x }) => x)) - top!.x;
+    const other = portal.nodes.find(({ x, y }) => x === top!.x + across && y === top!.y)!;
+    const force = (node: string, fy: number) => ({ type: 'put', list: 'loads', entry: { type: 'node', case: 'G', node, fy } }) as const;
+    const copy = { type: 'repeat', nodes: [], members: [column.id], motion: { kind: 'move', by: [across, 0, 0] }, times: 1, supports: 'copied', loads: 'copied' } as const;
+    const bare = edited(portal, { type: 'remove', list: 'members', keys: portal.members.filter(({ start, end }) => [start, end].includes(other.id) && places.get(start)!.x === places.get(end)!.x).map(({ id }) => id) });
+    const both = edited(bare, { type: 'batch', intents: [force(top!.id, -5e3), force(other.id, -5e3)] });
+    const applied = applyIntent(both, copy);
+    if (!applied.ok) throw new Error(applied.faults[0]!.message);
+    expect([applied.model.loads.length, applied.said]).toEqual([2, ['One force or settlement was not copied: the same one stands on its node already.']]);
+    // Another force is another load.
+    const different = applyIntent(edited(bare, { type: 'batch', intents: [force(top!.id, -5e3), force(other.id, -4e3)] }), copy);
+    expect(different.ok && [different.model.loads.length, different.said]).toEqual([3, []]);
+    const doubled = edited(applied.model, force(other.id, -5e3));
+    const [defect] = findDefects(doubled).filter(({ kind }) => kind === 'doubled load');
+    expect(defect!.words).toBe(`The same load stands twice at node ${other.id}, in G`);
+    expect(findDefects(edited(doubled, defect!.intent)).filter(({ kind }) => kind === 'doubled load')).toEqual([]);
+  }); // oxfmt-ignore
 
   test('copies about an axis meet at what lies on it, and nothing is doubled', () => {
     const portal = placed('portal');

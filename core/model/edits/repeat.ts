@@ -2,6 +2,7 @@ import type { Draft } from 'immer';
 import { barsFrom } from '../loads/bars';
 import type { Load, Member, Model, ModelNode } from '../model';
 import type { Notice } from '../notice';
+import { loadKey } from '../loads/load-key';
 import { COINCIDENT, nodeAt, PointIndex, pointOf } from '../point';
 import { axesOf, carriedMember, carriedMemberLoad, carriedNodeLoad, carriedSupport } from './carry';
 import { placesOf } from '../places';
@@ -21,7 +22,7 @@ export interface Repetition {
   readonly members: readonly string[];
   readonly motion: Motion;
   readonly times: number;
-  /** Section and material of new members that link each node to its copy; without them there are none. */
+  /** Section and material of new members that link each node to its copy, but for the feet: where a support stands nothing is linked. Without them there are none. */
   readonly link?: { readonly section: string; readonly material: string };
   readonly supports: Taken;
   readonly loads: Taken;
@@ -31,9 +32,9 @@ const MOST = 1000;
 
 /**
  * Copies nodes and members `times` times, each copy one motion further. A copy that meets an existing node joins it, a member that is
- * there already is not doubled, and nothing is laid on itself.
+ * there already is not doubled, a force that stands there already is left out, and nothing is laid on itself. `say` hears what was left out.
  */
-export function repeat(draft: Draft<Model>, model: Model, intent: Repetition): Notice | undefined {
+export function repeat(draft: Draft<Model>, model: Model, intent: Repetition, say: (words: string) => void): Notice | undefined {
   const { motion, times } = intent;
   const trouble = idleMotion(motion) ?? (model.space === 'plane' ? leavesPlane(motion) : undefined);
   if (trouble) return unfit('motion', trouble, 'Give another motion');
@@ -65,6 +66,8 @@ export function repeat(draft: Draft<Model>, model: Model, intent: Repetition): N
       groups.set(key, [...(groups.get(key) ?? []), to]);
     }
   };
+  const there = new Set(model.loads.map(loadKey));
+  let doubled = 0;
   let nextId = memberIds.next();
   const add = (member: Member): boolean => {
     if (member.start === member.end || joined.has(pairOf(member))) return false;
@@ -125,8 +128,13 @@ export function repeat(draft: Draft<Model>, model: Model, intent: Repetition): N
       if (copy === undefined || copy === (load as { node: string }).node) continue;
       // A settlement needs a support to be imposed on.
       if (load.type === 'settlement' && intent.supports === 'left') continue;
-      const moved = load.type === 'node' ? carriedNodeLoad(load, carried) : load;
-      draft.loads.push(withoutId({ ...moved, node: copy } as Load) as Draft<Load>);
+      const moved = { ...(load.type === 'node' ? carriedNodeLoad(load, carried) : load), node: copy } as Load;
+      // On a node that was there before, the very same load would count twice.
+      if (places.has(copy) && there.has(loadKey(moved))) {
+        doubled++;
+        continue;
+      }
+      draft.loads.push(withoutId(moved) as Draft<Load>);
     }
     if (intent.supports === 'copied')
       for (const support of model.supports) {
@@ -135,11 +143,21 @@ export function repeat(draft: Draft<Model>, model: Model, intent: Repetition): N
         supported.add(copy);
         draft.supports.push({ ...carriedSupport(support, carried), node: copy } as Draft<typeof support>);
       }
-    if (intent.link) for (const id of ids) add({ id: nextId, start: before.get(id)!, end: copies.get(id)!, ...intent.link });
+    if (intent.link)
+      for (const id of ids) {
+        if (supported.has(id)) continue;
+        add({ id: nextId, start: before.get(id)!, end: copies.get(id)!, ...intent.link });
+      }
     before = copies;
   }
   if (made.nodes.length + made.members.length === 0)
     return unfit('motion', 'Every copy would lie on what is already there', 'Give another motion');
+  if (doubled > 0)
+    say(
+      doubled === 1
+        ? 'One force or settlement was not copied: the same one stands on its node already.'
+        : `${doubled} forces or settlements were not copied: the same ones stand on their nodes already.`,
+    );
   draft.nodes.push(...made.nodes);
   draft.members.push(...(made.members as Draft<Member>[]));
   for (const group of draft.groups ?? [])

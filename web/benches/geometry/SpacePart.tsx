@@ -1,5 +1,6 @@
 'use client';
 
+import { useState } from 'react';
 import { useStore } from 'zustand';
 import { linesOf } from '@rigid-beam/core/model/grid-lines';
 import { axisNames, type AxisName } from '@rigid-beam/core/model/point';
@@ -7,7 +8,7 @@ import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { levels } from '@rigid-beam/drawing/dimension-items';
 import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { make } from '../../commands/command';
-import { intoSpace } from '../../commands/geometry-commands';
+import { intoSpace, type OutOfPlane } from '../../commands/geometry-commands';
 import { useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { Button, Columns, Hint, Select } from '../../ui/controls';
@@ -25,17 +26,31 @@ export function SpacePart({ sheet }: { readonly sheet: SheetController }) {
   const model = useEditorState((state) => state.model);
   const plane = useStore(sheet.store, (state) => state.plane);
   const unit = lengthUnit(model);
+  const [feet, setFeet] = useState<OutOfPlane>('in place');
   if (model.space === 'plane')
     return (
       <>
+        {model.supports.length > 0 && (
+          <>
+            <Select
+              label={WORDS.feet}
+              choices={[
+                { id: 'in place', text: WORDS.inPlace },
+                { id: 'clamped', text: WORDS.clamped },
+              ]}
+              value={feet}
+              onChange={(id) => setFeet(id as OutOfPlane)}
+            />
+            <Hint>{feet === 'clamped' ? WORDS.holdsItself : WORDS.needsBracing}</Hint>
+          </>
+        )}
         <Button
           onPress={() => {
-            if (make(sheet, intoSpace(model)) === undefined) sheet.view.lookAt('corner');
+            if (make(sheet, intoSpace(model, feet)) === undefined) sheet.view.lookAt('corner');
           }}
         >
           {WORDS.makeItASpaceModel}
         </Button>
-        <Hint>{WORDS.hint}</Hint>
       </>
     );
   const axis = plane?.axis ?? 'z';
