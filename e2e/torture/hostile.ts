@@ -1,10 +1,7 @@
 import type { Random } from '../../core/test/random';
 import type { Tortured } from './server';
+import { spoiled } from './spoil';
 
-const values: readonly unknown[] = [
-  null, true, 0, -1, 1e308, 2147483648, 9e99, '', 'x', '\0', 'constructor', '__proto__', '../../etc', '<script>', [], [null], [[]], {},
-  { constructor: 1 }, { toString: 'x' }, { type: 'put' }, { kind: 'turn' }, 'a'.repeat(70), '😀'.repeat(40), [1e10, 0, 0],
-]; // oxfmt-ignore
 const intents: readonly object[] = [
   { type: 'put', list: 'nodes', entry: { id: '1', x: 0, y: 0 } },
   { type: 'draw', nodes: [{ id: '1', x: 0, y: 0 }], members: [{ id: 'a', start: '1', end: '2', section: 's', material: 'm' }] },
@@ -31,22 +28,6 @@ const intents: readonly object[] = [
   { type: 'underlay', change: { image: 'data:image/png;base64,AAAA', width: 1, height: 1, x: 0, y: 0, metresPerPixel: 1 } },
 ];
 
-/** The same with one part, wherever it lies, replaced, removed or added. */
-function spoiled(random: Random, value: unknown): unknown {
-  if (typeof value !== 'object' || value === null || random.below(4) === 0) return random.of(values);
-  if (Array.isArray(value)) {
-    if (value.length === 0 || random.below(5) === 0) return [...(value as unknown[]), random.of(values)];
-    const place = random.below(value.length);
-    return value.map((part, i) => (i === place ? spoiled(random, part) : (part as unknown)));
-  }
-  const keys = Object.keys(value);
-  const key =
-    random.below(6) === 0 || keys.length === 0 ? random.of(['constructor', 'toString', 'z', 'id', 'type']) : random.of(keys);
-  const parts = value as Record<string, unknown>;
-  if (random.below(6) === 0) return Object.fromEntries(Object.entries(parts).filter(([other]) => other !== key));
-  return Object.fromEntries([...Object.entries(parts), [key, spoiled(random, parts[key])]]);
-}
-
 const paths = [
   '/api/models/%00',
   '/api/models/..%2f',
@@ -56,8 +37,13 @@ const paths = [
   '/api/nothing',
   '/icon.svgfoo',
   '/%ff',
+  '/api/models/%',
+  '/api/models/a%2',
+  '/models/%zz',
+  '/api/projects/%c0%80',
+  '//x/api/models',
 ];
-const methods = ['GET', 'PUT', 'PATCH', 'DELETE', 'POST', 'OPTIONS'];
+const methods = ['GET', 'PUT', 'PATCH', 'DELETE', 'POST', 'OPTIONS', 'PURGE', 'PROPFIND', 'BREW'];
 
 /** One request that no page of ours would send, to a model that may be spoiled. */
 export async function hostileRequest(server: Tortured, random: Random, model: string): Promise<void> {
@@ -65,7 +51,18 @@ export async function hostileRequest(server: Tortured, random: Random, model: st
   const headers = { 'Content-Type': 'application/json' };
   if (kind === 0) return void (await server.ask(random.of(paths), { method: random.of(methods) }));
   if (kind === 1) {
-    const body = random.of(['', '{', '[]', 'null', '"x"', '{"a":'.repeat(60), '\u0000', '{"base":1e999}']);
+    const body = random.of([
+      '',
+      '{',
+      '[]',
+      'null',
+      '"x"',
+      '{"a":'.repeat(60),
+      '\u0000',
+      '{"base":1e999}',
+      '{"base":null}',
+      '{"number":null}',
+    ]);
     return void (await server.ask(`/api/models/${model}/revisions`, { method: 'POST', headers, body }));
   }
   if (kind === 2) {

@@ -1,12 +1,14 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { freePort } from '../free-port';
 import { Client } from './client';
 import { filled, smallDisk } from './disk';
+import { tortureFiles } from './files';
 import { hostileRequest } from './hostile';
+import { editWalk } from '../../core/test/edit-walk';
 import { Random } from '../../core/test/random';
-import { Tortured } from './server';
+import { ANSWER, Tortured } from './server';
 
 type Start = ConstructorParameters<typeof Tortured>[0];
 
@@ -19,18 +21,29 @@ export interface Torture {
 /** Bytes of memory that the server may take. */
 const MEMORY = 1.2e9;
 const DISK = 700;
+/** Files, requests and edits that every minute tries at least, and at most in all. */
+const A_MINUTE = 1_000;
+const AT_MOST = 10_000;
+/** Edits of one random model, before another begins. */
+const WALK = 50;
 
 /**
  * Two clients edit, a third party sends what nobody should, the server is killed at any moment and its disk runs full; what was acknowledged
- * must be there whenever it starts again. Returns the counts, with all that went wrong among them.
+ * must be there whenever it starts again. Before, spoiled files are read and solved, and random edits solved as a fresh start solves them.
+ * Returns the counts, with all that went wrong among them.
  */
 export async function torture({ minutes, seed, start }: Torture): Promise<object> {
   const random = new Random(seed);
   const data = mkdtempSync(path.join(tmpdir(), 'rigid-beam-torture-'));
   const disk = smallDisk(data, DISK);
   const server = new Tortured(start, await freePort(), data);
+  const least = Math.min(AT_MOST, Math.ceil(minutes * A_MINUTE));
+  const counts = { files: least, solvedEdits: least, kills: 0, fullDisks: 0, hostile: 0 };
+  const examples = readdirSync('examples').filter((name) => name.endsWith('.rbm.json'));
+  const models = examples.map((name) => readFileSync(path.join('examples', name), 'utf8'));
+  server.troubles.push(...tortureFiles(random, counts.files, models, ANSWER));
+  for (let step = 0; step < counts.solvedEdits; step += WALK) server.troubles.push(...editWalk(random, WALK));
   const end = Date.now() + minutes * 60_000;
-  const counts = { kills: 0, fullDisks: 0, hostile: 0 };
   await server.begin();
   const project = await anyProject(server);
   const clients = [new Client(server, random, 'left'), new Client(server, random, 'right')];
@@ -68,6 +81,7 @@ export async function torture({ minutes, seed, start }: Torture): Promise<object
     await server.begin();
     for (const client of clients) await client.verify();
   }
+  for (; counts.hostile < least && server.troubles.length < 20; counts.hostile++) await hostileRequest(server, random, victim);
   await server.end('SIGTERM');
   disk?.release();
   rmSync(data, { recursive: true, force: true });

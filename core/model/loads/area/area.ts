@@ -208,8 +208,10 @@ function check(context: RuleContext, load: Entity, path: string): void {
       bad(`${path}.openings`, `There is no node “${String(lost)}”`, 'Name existing nodes');
     return;
   }
+  const { bars, sound } = soundBars(context);
+  if (((load.to ?? []) as unknown[]).some((id) => !sound.has(String(id)))) return; // said where the member stands
   try {
-    expand(load as unknown as AreaLoad, barsOfContext(context));
+    expand(load as unknown as AreaLoad, bars);
   } catch (trouble) {
     if (!(trouble instanceof PanelTrouble)) throw trouble;
     bad(
@@ -221,17 +223,18 @@ function check(context: RuleContext, load: Entity, path: string): void {
 }
 
 /** Members and nodes of a model that is being checked; those that are not sound take no part. */
-const barsOfContext = once((context: RuleContext): Bars => {
+const soundBars = once((context: RuleContext): { bars: Bars; sound: ReadonlyMap<string, BarMember> } => {
   const places = new Map(
     [...context.nodes].flatMap(([id, node]): [string, Point][] =>
       typeof node.x === 'number' && typeof node.y === 'number' ? [[String(id), [node.x, node.y, numberOf(node.z)]]] : [],
     ),
   );
-  const sound = [...context.members.values()].filter(
-    ({ start, end, offset }) =>
-      places.has(String(start)) && places.has(String(end)) && (offset === undefined || isObject(offset)),
+  const isSound = ({ id, start, end, offset }: Entity): boolean =>
+    typeof id === 'string' && places.has(String(start)) && places.has(String(end)) && (offset === undefined || isObject(offset));
+  const sound = new Map(
+    [...context.members.values()].filter(isSound).map((member) => [String(member.id), member as unknown as BarMember]),
   );
-  return barsFrom(new Map(sound.map((member) => [String(member.id), member as unknown as BarMember])), places);
+  return { bars: barsFrom(sound, places), sound };
 });
 
 export const area: CompoundKind<AreaLoad> = {
