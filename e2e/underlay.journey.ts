@@ -3,6 +3,7 @@ import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { Application } from './application';
 import { ModelPage } from './model-page';
+import { pdfOf } from './pdf-of';
 
 const application = new Application();
 beforeAll(() => application.start());
@@ -17,11 +18,12 @@ describe('an underlay', () => {
     writeFileSync(
       file,
       '<svg xmlns="http://www.w3.org/2000/svg" width="400" height="200"><path d="M50 150H350" stroke="black"/>' +
-        // Text in HTML, which browsers are careful to give out again.
+        // Text in HTML, which is not drawn: that is said.
         '<foreignObject width="90" height="20"><p xmlns="http://www.w3.org/1999/xhtml">Rib</p></foreignObject></svg>',
     );
     const [chooser] = await Promise.all([page.waitForFileChooser(), model.command('put an underlay\n')]);
     await chooser.accept([file]);
+    await page.waitForFunction(() => document.body.textContent?.includes('The text in HTML within this SVG file is not shown'));
     const placed = async (): Promise<Record<string, number>> => {
       await model.stored();
       const stored = await page.evaluate(async () => (await fetch(`/api${location.pathname}/file`)).json() as Promise<unknown>);
@@ -143,7 +145,7 @@ describe('an underlay', () => {
     const model = await ModelPage.portal(application);
     await model.unfold('Underlay');
     const file = path.join(application.data, 'plan.pdf');
-    writeFileSync(file, onePagePdf());
+    writeFileSync(file, pdfOf([{ stream: '2 w 20 20 m 180 20 l S' }]));
     const input = (await model.page.waitForSelector('input[type=file]')) as unknown as {
       uploadFile(path: string): Promise<void>;
     };
@@ -152,25 +154,5 @@ describe('an underlay', () => {
     await model.stored();
   });
 });
-
-/** The smallest PDF with a line on its page. */
-function onePagePdf(): string {
-  const stream = '2 w 20 20 m 180 20 l S';
-  const objects = [
-    '<< /Type /Catalog /Pages 2 0 R >>',
-    '<< /Type /Pages /Kids [3 0 R] /Count 1 >>',
-    '<< /Type /Page /Parent 2 0 R /MediaBox [0 0 200 100] /Contents 4 0 R /Resources << >> >>',
-    `<< /Length ${stream.length} >>\nstream\n${stream}\nendstream`,
-  ];
-  let text = '%PDF-1.4\n';
-  const offsets = objects.map((object, i) => {
-    const at = text.length;
-    text += `${i + 1} 0 obj\n${object}\nendobj\n`;
-    return at;
-  });
-  const start = text.length;
-  text += `xref\n0 5\n0000000000 65535 f \n${offsets.map((at) => `${String(at).padStart(10, '0')} 00000 n \n`).join('')}`;
-  return `${text}trailer << /Size 5 /Root 1 0 R >>\nstartxref\n${start}\n%%EOF`;
-}
 
 test('no page complained', () => expect(application.complaints).toEqual([]));

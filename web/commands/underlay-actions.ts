@@ -17,9 +17,11 @@ export const UNDERLAY_FILES = '.pdf,.png,.jpg,.jpeg,.svg';
 /** Lays a file behind the drawing, or puts it in the place of the one that is there. Throws an Error with words for the user. */
 export async function putUnderlay(sheet: SheetController, file: File, page: number): Promise<void> {
   const { editor } = sheet;
-  const picture = await readPicture(file, page);
+  const { picture, left } = await readPicture(file, page);
   const place = editor.state.model.underlay ? {} : { x: 0, y: 0, metresPerPixel: FIRST_WIDTH / picture.width, strength: 0.5 };
-  if (editor.edit({ type: 'underlay', change: { ...picture, name: file.name.slice(0, 200), ...place } })) sheet.view.showAll();
+  if (!editor.edit({ type: 'underlay', change: { ...picture, name: file.name.slice(0, 200), ...place } })) return;
+  sheet.view.showAll();
+  if (left) sheet.say(left);
 }
 
 const change = (sheet: SheetController, part: Partial<Underlay>): boolean =>

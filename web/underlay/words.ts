@@ -5,7 +5,12 @@ export const readPicture = {
   otherKind: (name: string): string => `“${name}” is no PDF, PNG, JPEG or SVG file. Save it as one of these.`,
   cannotBeRead: (name: string): string => `“${name}” cannot be read.`,
   damaged: 'The picture cannot be read: the file is damaged, or of another kind than its name says.',
-  notGivenOut: 'The browser does not give out what it drew of this SVG. Save it as a PNG picture.',
+  tooLong: 'The picture could not be read within 5 s. Save it as a PNG picture, or leave out what it repeats.',
+  tooMuch: 'The picture takes more than 300 MB to read. Save a smaller one, or leave out what it repeats.',
+  leftOut: {
+    html: 'The text in HTML within this SVG file is not shown. Save it as a PNG picture to have it all.',
+    masks: 'What masks hide in this PDF is shown. Save it as a PNG picture to have it as it was.',
+  },
   damagedPdf: 'The PDF cannot be read: it is damaged or locked by a password.',
   noPage: (numPages: number, number: number): string => `The PDF has ${numPages} pages; there is no page ${number}.`,
 };

@@ -1,0 +1,95 @@
+import { writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { deflateSync } from 'node:zlib';
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { Application } from './application';
+import { ModelPage } from './model-page';
+import { pdfOf } from './pdf-of';
+
+const application = new Application();
+beforeAll(() => application.start());
+afterAll(() => application.close());
+
+const svg = (inner: string): string => `<svg xmlns="http://www.w3.org/2000/svg" width="100" height="50">${inner}</svg>`;
+
+/** Twenty-four steps, each of which repeats the step before twice. */
+const nested = svg(
+  `<defs><g id="a0"><rect width="1" height="1"/></g>${Array.from({ length: 24 }, (_, i) => `<g id="a${i + 1}"><use href="#a${i}"/><use href="#a${i}" x="1"/></g>`).join('')}</defs><use href="#a24"/>`,
+);
+const filter = svg(
+  `<filter id="f" x="-9" y="-9" width="20" height="20">${'<feGaussianBlur stdDeviation="400"/><feMorphology operator="dilate" radius="400"/><feTurbulence numOctaves="9" baseFrequency="0.9"/>'.repeat(30)}</filter>${'<rect filter="url(#f)" width="100" height="50"/>'.repeat(30)}`,
+);
+
+/** A page that draws a form, which draws one twice, and so on. */
+const nestedPdf = pdfOf(
+  Array.from({ length: 28 }, (_, i) => ({
+    stream: i === 27 ? '0 0 m 9 9 l S' : '/F Do /F Do',
+    ...(i < 27 && { form: i + 1 }),
+  })),
+);
+/** A page whose drawing is 600 MB of spaces. */
+const inflating = pdfOf([{ stream: deflateSync(Buffer.alloc(600_000_000, 32)), isDeflated: true }]);
+
+/** The head of a PNG picture of so many pixels, and nothing else. */
+function largePng(width: number, height: number): Buffer {
+  const head = Buffer.alloc(33);
+  Buffer.from('89504e470d0a1a0a0000000d49484452', 'hex').copy(head);
+  head.writeUInt32BE(width, 16);
+  head.writeUInt32BE(height, 20);
+  head.set([8, 6, 0, 0, 0], 24);
+  return head;
+}
+
+const hostile: readonly [name: string, content: string | Buffer, words: RegExp][] = [
+  ['nested.svg', nested, /more than 300 MB|within 5 s/],
+  ['filter.svg', filter, /more than 300 MB|within 5 s/],
+  ['nested.pdf', nestedPdf, /within 5 s|more than 300 MB/],
+  ['inflating.pdf', inflating, /more than 300 MB/],
+  ['large.png', largePng(60_000, 60_000), /more than 300 MB/],
+  ['broken.svg', '<svg><g', /is damaged/],
+];
+
+test('a picture that takes too long or too much is given up with words, and the page goes on meanwhile', async () => {
+  const model = await ModelPage.portal(application);
+  const { page } = model;
+  await model.unfold('Underlay');
+  const input = (await page.waitForSelector('input[type=file]')) as unknown as { uploadFile(path: string): Promise<void> };
+  // The longest that the page did not answer.
+  await page.evaluate(() => {
+    const watched = globalThis as typeof globalThis & { longest: number };
+    let last = performance.now();
+    watched.longest = 0;
+    setInterval(() => {
+      watched.longest = Math.max(watched.longest, performance.now() - last);
+      last = performance.now();
+    }, 20);
+  });
+  for (const [name, content, words] of hostile) {
+    const file = path.join(application.data, name);
+    writeFileSync(file, content);
+    await input.uploadFile(file);
+    await page.waitForFunction(
+      (pattern: string) => new RegExp(pattern).test(document.body.textContent ?? ''),
+      { timeout: 40_000 },
+      words.source,
+    );
+    expect(await page.evaluate(() => /Take it away/.test(document.body.textContent ?? ''))).toBe(false);
+    // What is said goes before the next file.
+    await input.uploadFile(plain(path.join(application.data, 'plain.svg')));
+    await page.waitForFunction(() => document.body.textContent?.includes('Take it away'));
+    await model.press('Take it away');
+    await page.waitForFunction(() => document.body.textContent?.includes('Put a file behind'));
+  }
+  expect(await page.evaluate(() => (globalThis as unknown as { longest: number }).longest)).toBeLessThan(5000);
+  await model.stored();
+});
+
+function plain(file: string): string {
+  writeFileSync(
+    file,
+    svg('<path d="M10 40V10H90V40" fill="none" stroke="black"/><text x="20" y="30" font-size="9">Rib 1:50</text>'),
+  );
+  return file;
+}
+
+test('no page complained', () => expect(application.complaints).toEqual([]));

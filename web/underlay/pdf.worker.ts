@@ -1,2 +1,0 @@
-// The reader of PDF files does its work here, away from the page.
-import 'pdfjs-dist/build/pdf.worker.mjs';
