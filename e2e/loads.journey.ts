@@ -92,7 +92,7 @@ describe('loads are said, and put where one points', () => {
     }
     await rib.bench();
     await rib.fill('What acts', '6 kN/m sideways');
-    await page.waitForFunction(() => /word “sideways” is not known/.test(document.body.textContent ?? ''));
+    await page.waitForFunction(() => /“sideways” is not understood here/.test(document.body.textContent ?? ''));
     await rib.fill('What acts', '6 to 2 kN/m right across');
     await rib.press('Put it along the run of 3 as one');
     expect(await newest(rib)).toMatchObject({

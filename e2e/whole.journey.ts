@@ -74,16 +74,18 @@ test('an edit of 40,000 letters beyond ASCII is stored', async () => {
     post.letters = request.postData()?.length ?? 0;
     post.bytes = Buffer.byteLength(request.postData() ?? '');
   });
-  await page.unfold('Nodes');
   const rows = Array.from({ length: 700 }, (_, i) => `${'é'.repeat(50)}${i}\t${i}\t9`).join('\n');
-  await page.command('schedule nodes');
+  await page.command('open the schedule of nodes');
   await page.page.waitForSelector('[role=grid]', { timeout: PATIENCE });
-  await page.page.evaluate((text) => {
-    const data = new DataTransfer();
-    data.setData('text/plain', text);
-    const event = new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true });
-    document.querySelector('[role=grid] [tabindex="0"], [role=grid]')!.dispatchEvent(event);
-  }, rows);
+  await page.page.$eval(
+    '[role=grid]',
+    (grid, text) => {
+      const data = new DataTransfer();
+      data.setData('text/plain', text);
+      grid.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+    },
+    rows,
+  );
   await page.counts(700, 0);
   await page.stored();
   expect(post.bytes).toBeGreaterThan(65_536);
@@ -95,7 +97,7 @@ test('what cannot be put on top of a newer state is told and kept for copying; t
   await setForce(one, 9);
   await one.stored();
   await two.page.bringToFront();
-  // Two changes are on their way before the answer to the first is there: the force that was changed elsewhere, and a node of their own.
+  // Two changes are there before the first is answered: the force that was changed elsewhere too, and a group.
   await two.page.setRequestInterception(true);
   const held: (() => void)[] = [];
   two.page.on('request', (request) => {
@@ -104,12 +106,15 @@ test('what cannot be put on top of a newer state is told and kept for copying; t
     else go();
   });
   await setForce(two, 10);
-  await two.command('gridline x 2.5').catch(() => undefined);
+  await two.command('select everything');
+  await two.command('group the selection all of it');
   held.forEach((go) => go());
   await two.until('conflict', /another window/);
   await two.press('Put my change on top of it');
   expect(await two.until('clashes', /could not be put on top/)).toMatch(/Load 6 was changed in both windows/);
   await moment(two, 9);
+  const groups = await two.file<{ groups: { id: string }[] }>();
+  expect(groups.groups.map(({ id }) => id)).toContain('all of it');
   await two.page.evaluate(() => {
     Object.defineProperty(navigator.clipboard, 'writeText', {
       value: (text: string) => Promise.resolve(void (document.title = text)),
