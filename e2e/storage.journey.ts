@@ -1,6 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { Application, PATIENCE } from './application';
+import { openLintel, setForce } from './lintel';
 import { ModelPage } from './model-page';
 
 // Refused requests and an absent server are what these journeys are about; the browser logs each.
@@ -8,20 +9,7 @@ const application = new Application({ provoked: /Failed to load resource/ });
 beforeAll(() => application.start());
 afterAll(() => application.close());
 
-async function lintel(): Promise<ModelPage> {
-  const page = await ModelPage.open(application, 'Lintel over the potting bench');
-  await page.act('Hanging baskets');
-  return page;
-}
-
-/** Changes the force at the tip of the overhang. */
-async function setForce(page: ModelPage, text: string): Promise<void> {
-  await page.page.waitForSelector('main li > button[tabindex="0"]');
-  await page.page.focus('main li > button[tabindex="0"]');
-  await page.page.keyboard.press('End');
-  await page.page.keyboard.press('Enter');
-  await page.typeOver(text);
-}
+const lintel = (): Promise<ModelPage> => openLintel(application);
 
 const post = (path: string, body: unknown, headers: Record<string, string> = {}): Promise<Response> =>
   fetch(application.address + path, {

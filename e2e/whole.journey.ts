@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { Application, PATIENCE } from './application';
+import { openLintel, setForce as typeForce } from './lintel';
 import { ModelPage } from './model-page';
 
 // A part that fails on purpose, refused requests and a server that is away are what these journeys are about.
@@ -7,19 +8,11 @@ const application = new Application({ provoked: /Failed to load resource|made to
 beforeAll(() => application.start());
 afterAll(() => application.close());
 
-async function lintel(): Promise<ModelPage> {
-  const page = await ModelPage.open(application, 'Lintel over the potting bench');
-  await page.act('Hanging baskets');
-  return page;
-}
+const lintel = (): Promise<ModelPage> => openLintel(application);
 
 /** Changes the force at the tip of the overhang, whose moment over the support is one and a half times as large. */
 async function setForce(page: ModelPage, kilonewtons: number): Promise<void> {
-  await page.page.waitForSelector('main li > button[tabindex="0"]');
-  await page.page.focus('main li > button[tabindex="0"]');
-  await page.page.keyboard.press('End');
-  await page.page.keyboard.press('Enter');
-  await page.typeOver(`${kilonewtons} kN`);
+  await typeForce(page, `${kilonewtons} kN`);
   await moment(page, kilonewtons);
 }
 const moment = (page: ModelPage, kilonewtons: number): Promise<string> =>

@@ -1,6 +1,10 @@
 import { expect, test } from '@jest/globals';
 import { emptyModel, type Model } from '../model/model';
+import { solve } from '../analysis/session';
+import { nodalAt } from '../results/read';
+import { checkModel } from '../model/check';
 import { billOf, together } from './bill';
+import { shapeCalled } from './catalogue/search';
 
 const model: Model = {
   ...emptyModel('Potting shed'),
@@ -40,4 +44,25 @@ test('members, lengths between offset ends, mass and painted surface by section;
   expect(rows[3]).toEqual({ section: 'spare', members: 0, length: 0, mass: 0, surface: 0 });
   expect(together(rows)).toEqual({ mass: undefined, surface: undefined });
   expect(together([rows[0]!, rows[3]!]).mass).toBeCloseTo(bar.mass!, 9);
+});
+
+test('a tube that is calculated with a thinner wall weighs what the whole wall does, in the bill and in self weight', () => {
+  const POUND = 0.45359237;
+  const tube = shapeCalled('HSS6x6x1/4')!;
+  const beam: Model = {
+    ...emptyModel('Rail'),
+    materials: [{ id: 'steel', E: 2e11, density: 7850 }],
+    sections: [{ id: 'rail', catalogue: tube.designation, shape: tube.shape }],
+    nodes: [
+      { id: '1', x: 0, y: 0 },
+      { id: '2', x: 3, y: 0 },
+    ],
+    members: [{ id: 'a', start: '1', end: '2', section: 'rail', material: 'steel' }],
+    supports: [{ node: '1', ux: 'fixed', uy: 'fixed', rz: 'fixed' }],
+  };
+  const mass = (3 / 0.3048) * 19.02 * POUND;
+  expect(billOf(beam)[0]!.mass! / mass).toBeCloseTo(1, 3);
+  const { solution } = solve(checkModel(beam).model!);
+  const own = beam.cases.findIndex(({ selfWeight }) => selfWeight === 1);
+  expect(nodalAt(solution!, own, 'reactions', 1) / (mass * 9.80665)).toBeCloseTo(1, 3);
 });

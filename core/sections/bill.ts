@@ -1,9 +1,9 @@
 import type { Member, Model, Section, Shape } from '../model/model';
 import { lengthOf, placesOf } from '../model/places';
+import { weighedArea } from './catalogue/weighed';
 import { linesOf } from './lines-of';
 import { edgesOf, lengthOfEdges } from './path';
 import { isInextensible } from './relative';
-import { sectionProperties } from './section-properties';
 import { shapeFault } from './shape-fault';
 import { dimensionsOf } from './shape-table';
 
@@ -28,7 +28,7 @@ export function billOf(model: Model): readonly BillRow[] {
   }
   return model.sections.map((section) => {
     const users = members.get(section.id) ?? [];
-    const { A } = sectionProperties(section);
+    const A = weighedArea(section);
     const outside = perimeterOf(section);
     const isUnknown = A === undefined || isInextensible(section);
     const lengths = users.map((member) => lengthOf(member, places));

@@ -1,6 +1,8 @@
 import { STANDARD_GRAVITY, type Model } from '../model/model';
+import { once } from '../once';
+import { weighedArea } from '../sections/catalogue/weighed';
 import { isInextensible } from '../sections/relative';
-import { compileSupports, copyOfMembers, copyOfPlaces, emptyMembers, memberCompiler, must, sectionMap } from './compile-frame';
+import { compileSupports, copyOfMembers, copyOfPlaces, emptyMembers, memberCompiler, must } from './compile-frame';
 import { compileLoads } from './compile-loads';
 import { coordinatesOf, indexOf } from './nodes';
 import { recompileLoads } from './recompile-loads';
@@ -103,15 +105,19 @@ function sameIds(a: readonly { readonly id: string }[], b: readonly { readonly i
   return a === b || (a.length === b.length && a.every((item, i) => item === b[i] || item.id === b[i]!.id));
 }
 
+const weighedAreas = once(
+  (sections: Model['sections']) => new Map(sections.map((section) => [section.id, weighedArea(section) ?? 0])),
+);
+
 /** Weight of member m per metre for a self-weight factor of 1, N/m. */
 function weights(model: Model): (m: number) => number {
-  const sections = sectionMap(model);
+  const areas = weighedAreas(model.sections);
   const weightless = new Set(model.sections.filter(isInextensible).map(({ id }) => id));
   const densities = new Map(model.materials.map((material) => [material.id, material.density ?? 0]));
   const gravity = model.gravity ?? STANDARD_GRAVITY;
   return (m) => {
     const { material, section } = model.members[m]!;
     if (weightless.has(section)) return 0;
-    return (densities.get(material) ?? 0) * (sections.get(section)?.A ?? 0) * gravity;
+    return (densities.get(material) ?? 0) * (areas.get(section) ?? 0) * gravity;
   };
 }

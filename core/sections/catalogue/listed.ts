@@ -6,7 +6,7 @@ import type { CatalogueShape } from './family';
 import { meshedInCatalogue } from './meshed';
 
 /** kg/m³ of steel (EN 1991-1-1, table A.4). */
-const STEEL = 7850;
+export const STEEL = 7850;
 
 /** What the catalogue says of a shape: everything computed from its dimensions. SI; mass in kg/m, of steel only. */
 export interface Listed extends SectionProperties {
