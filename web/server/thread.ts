@@ -31,7 +31,7 @@ export class Thread<Asked, Answer> {
   /** The answer; nothing where it took too long, too much memory, or failed. */
   ask(asked: Asked): Promise<Answer | undefined> {
     const next = this.last.then(() => (this.isStopped ? undefined : this.one(asked)));
-    this.last = next;
+    this.last = next.catch(() => undefined);
     return next;
   }
 

@@ -6,7 +6,7 @@ export const readPicture = {
   cannotBeRead: (name: string): string => `“${name}” cannot be read.`,
   damaged: 'The picture cannot be read: the file is damaged, or of another kind than its name says.',
   tooLong: 'The picture could not be read within 5 s. Save it as a PNG picture, or leave out what it repeats.',
-  tooMuch: 'The picture takes more than 300 MB to read. Save a smaller one, or leave out what it repeats.',
+  tooMuch: 'The picture is too large, or repeats too much, to be read within 300 MB. Save a smaller one.',
   leftOut: {
     html: 'The text in HTML within this SVG file is not shown. Save it as a PNG picture to have it all.',
     masks: 'What masks hide in this PDF is shown. Save it as a PNG picture to have it as it was.',

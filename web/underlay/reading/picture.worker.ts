@@ -45,11 +45,7 @@ self.addEventListener('message', ({ data }: MessageEvent<Partial<AskedPicture>>)
   if (data.file && data.kind)
     void read(data as AskedPicture)
       .catch((fault: unknown): ReadPicture => ({
-        status: fault instanceof TooMuch || isOutOfMemory(fault) ? 'tooMuch' : 'damaged',
+        status: fault instanceof TooMuch ? 'tooMuch' : 'damaged',
       }))
       .then(say);
 });
-
-/** What draws SVG files ends like this when its memory is used up. */
-const isOutOfMemory = (fault: unknown): boolean =>
-  fault instanceof WebAssembly.RuntimeError || fault instanceof RangeError || /nodes limit/.test(String(fault));

@@ -1,6 +1,6 @@
 import { initWasm, Resvg } from '@resvg/resvg-wasm';
 import { limitedMemory } from './limited-memory';
-import { blank, LARGEST, MOST_MEMORY } from './picture';
+import { blank, LARGEST, MOST_MEMORY, TooMuch } from './picture';
 
 const fetched = async (address: URL): Promise<Uint8Array> => new Uint8Array(await (await fetch(address)).arrayBuffer());
 
@@ -11,19 +11,26 @@ export async function svgReader(): Promise<(file: Blob) => Promise<OffscreenCanv
     fetched(new URL('dejavu-fonts-ttf/ttf/DejaVuSans.ttf', import.meta.url)),
   ]);
   await initWasm(limitedMemory(module, MOST_MEMORY));
+  const font = { fontBuffers: [letters], defaultFontFamily: 'DejaVu Sans' };
+  const read = (text: string, mode: 'width' | 'height'): InstanceType<typeof Resvg> =>
+    new Resvg(text, { fitTo: { mode, value: LARGEST }, background: 'white', font });
   return async (file) => {
     const text = await file.text();
-    const whole = new Resvg(text);
-    const mode = whole.width >= whole.height ? 'width' : 'height';
-    whole.free();
-    const font = { fontBuffers: [letters], defaultFontFamily: 'DejaVu Sans' };
-    const drawn = new Resvg(text, { fitTo: { mode, value: LARGEST }, background: 'white', font }).render();
-    const canvas = blank(drawn.width, drawn.height);
-    const pixels = new ImageData(new Uint8ClampedArray(drawn.pixels), drawn.width, drawn.height);
-    canvas.getContext('2d')!.putImageData(pixels, 0, 0);
-    return canvas;
+    try {
+      const wide = read(text, 'width');
+      const drawn = (wide.width >= wide.height ? wide : read(text, 'height')).render();
+      const canvas = blank(drawn.width, drawn.height);
+      const pixels = new ImageData(new Uint8ClampedArray(drawn.pixels), drawn.width, drawn.height);
+      canvas.getContext('2d')!.putImageData(pixels, 0, 0);
+      return canvas;
+    } catch (fault) {
+      throw isUsedUp(fault) ? new TooMuch() : fault;
+    }
   };
 }
+
+/** How it ends when its memory is used up, or when a drawing repeats itself too often. */
+const isUsedUp = (fault: unknown): boolean => fault instanceof WebAssembly.RuntimeError || /nodes limit/.test(String(fault));
 
 /** Whether it has text in HTML, which is not drawn. */
 export const hasHtml = async (file: Blob): Promise<boolean> => /<(\w+:)?foreignObject\b/.test(await file.text());

@@ -244,6 +244,9 @@ test('on members with offsets in any direction, force and moment are those of th
   );
 }); // oxfmt-ignore
 
+/** One way, with these openings: a letter for each corner. */
+const openings = (...rings: string[]): Partial<AreaLoad> => ({ spread: 'oneWay', openings: rings.map((ring) => [...ring]) });
+
 test.each<[string, Partial<AreaLoad>, RegExp]>([
   ['a node that is missing', { nodes: ['1', '2', '9'] }, /There is no node “9”/],
   ['corners in a line', { nodes: ['1', '2', 'm'] }, /corners lie in one line/],
@@ -259,35 +262,11 @@ test.each<[string, Partial<AreaLoad>, RegExp]>([
   ['sides that cross', { nodes: ['1', '3', '2', '4'] }, /one line, or its sides cross/],
   ['a star', { nodes: ['1', '3', 'm', '4', '2'] }, /its sides .* cross or touch/],
   ['a line that turns back', { nodes: ['1', '2', 'q', 'm', '3', '4'] }, /turns back on itself|cross or touch/],
-  ['an opening that reaches out', { spread: 'oneWay', openings: [['a', 'b', 'o']] }, /its opening reaches out/],
-  ['an opening beside the panel', { spread: 'oneWay', openings: [['o', 'r', 's']] }, /its opening reaches out/],
-  [
-    'openings that overlap',
-    {
-      spread: 'oneWay',
-      openings: [
-        ['a', 'b', 'c'],
-        ['a', 'b', 'd'],
-      ],
-    },
-    /openings 1 and 2 overlap/,
-  ],
-  [
-    'an opening listed twice',
-    {
-      spread: 'oneWay',
-      openings: [
-        ['a', 'b', 'c'],
-        ['c', 'a', 'b'],
-      ],
-    },
-    /openings 1 and 2 overlap/,
-  ],
-  [
-    'an opening that crosses itself',
-    { spread: 'oneWay', openings: [['a', 'c', 'b', 'd']] },
-    /of its opening, .* its sides cross/,
-  ],
+  ['an opening that reaches out', openings('abo'), /its opening reaches out/],
+  ['an opening beside the panel', openings('ors'), /its opening reaches out/],
+  ['openings that overlap', openings('abc', 'abd'), /openings 1 and 2 overlap/],
+  ['an opening listed twice', openings('abc', 'cab'), /openings 1 and 2 overlap/],
+  ['an opening that crosses itself', openings('acbd'), /of its opening, .* its sides cross/],
   ['a member that carries twice', { spread: 'oneWay', to: ['s1', 's1'] }, /Member “s1” is named twice/],
   ['carriers on one line', { spread: 'oneWay', to: ['s1', 's3', 't'] }, /members .* lie on one line/],
   ['members to carry it two ways', { to: ['s1', 's3'] }, /“to” says nothing here/],
@@ -318,5 +297,15 @@ test.each<[string, Partial<AreaLoad>, RegExp]>([
   ];
   const model = panel(floor, {}, { nodes, members: [['t', 'e', 'f']] }); // oxfmt-ignore
   const { notices } = checkModel(JSON.parse(JSON.stringify({ ...model, loads: [{ ...model.loads[0], ...load }] })));
+  expect(notices.map(({ message }) => message).join('\n')).toMatch(words);
+});
+
+test.each([
+  ['has no name and carries', { id: undefined }, {}, /members\[0\]/],
+  ['has no end and is named', { end: '9' }, { spread: 'oneWay', to: ['s1', 's3'] } as const, /“9”/],
+])('a member that %s: it is told where it stands', (_, part, load, words) => {
+  const model = panel(floor, load);
+  const [first, ...others] = model.members;
+  const { notices } = checkModel(JSON.parse(JSON.stringify({ ...model, members: [{ ...first, ...part }, ...others] })));
   expect(notices.map(({ message }) => message).join('\n')).toMatch(words);
 });

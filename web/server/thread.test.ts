@@ -1,0 +1,30 @@
+import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { expect, jest, test } from '@jest/globals';
+import { Thread } from './thread';
+
+/** Doubles what it is given; 0 is worked on for ever, and −1 takes all the memory there is. */
+const BUNDLE = `
+import { parentPort } from 'node:worker_threads';
+parentPort.on('message', (asked) => {
+  while (asked === 0);
+  for (const all = []; asked === -1; ) all.push(new Array(100_000).fill({}));
+  parentPort.postMessage(2 * asked);
+});`;
+
+test('what takes too long or too much is ended, and all else is answered in its order', async () => {
+  const folder = mkdtempSync(path.join(tmpdir(), 'rigid-beam-thread-'));
+  mkdirSync(path.join(folder, 'dist'));
+  writeFileSync(path.join(folder, 'dist', 'doubling.mjs'), BUNDLE);
+  jest.spyOn(process, 'cwd').mockReturnValue(folder);
+  const thread = new Thread<number, number>({ bundle: 'doubling.mjs', limit: 5000, memory: 30 });
+  expect(thread.isThere).toBe(true);
+  let turns = 0;
+  const others = setInterval(() => turns++, 10);
+  expect(await Promise.all([1, 0, 2, -1, 3].map((asked) => thread.ask(asked)))).toEqual([2, undefined, 4, undefined, 6]);
+  clearInterval(others);
+  expect(turns).toBeGreaterThan(50);
+  await thread.stop();
+  expect(await thread.ask(4)).toBeUndefined();
+});
