@@ -12,7 +12,7 @@ test('the resultant of a case stands on its line of action; one load alone needs
   };
   // 6 kN/m over 9.9 m and the weight of the beam, in the middle of it.
   const { items, outcome } = of('G');
-  expect(labels(items).map(({ text }) => text)).toEqual(['together 62.38 kN']);
+  expect(labels(items).map(({ text }) => text)).toEqual(['resultant 62.38 kN']);
   expect(paths(items)[0]!.vertices[0]).toBeCloseTo(4.95, 6);
   expect([...actingFactors(lintelModel, solution, outcome)].filter(([, factor]) => factor !== 0)).toEqual([['G', 1]]);
   expect(of('Q3').items).toEqual([]);

@@ -57,7 +57,7 @@ export function resultantItems(model: Model, solution: Solution, view: View): It
     }),
     {
       kind: 'label',
-      text: `together ${showForce(total, { ...defaultDisplay, ...model.display })}`,
+      text: `resultant ${showForce(total, { ...defaultDisplay, ...model.display })}`,
       ...{ x, y, dx: lx, dy: ly, away: [-dx, -dy] },
       ...{ ink, role: 'extreme', rank: 900 },
     },

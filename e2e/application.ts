@@ -59,6 +59,8 @@ export class Application {
     this.profile ??= await this.browser.createBrowserContext();
     const page = await this.profile.newPage();
     await page.setViewport(size);
+    // Journeys run beside each other in one browser, and only one of its pages has the focus by itself.
+    await page.emulateFocusedPage(true);
     page.setDefaultTimeout(PATIENCE);
     page.on('console', (message) => {
       if (message.type() === 'error' && !this.beginning.provoked?.test(message.text()))

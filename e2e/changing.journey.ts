@@ -52,7 +52,7 @@ describe('changing', () => {
     await model.command('renumber nodes');
     expect((await model.nodePlaces()).length).toBe(12);
     await model.command('repeat 2 times somewhere');
-    await model.page.waitForFunction(() => document.body.textContent?.includes('is no length'));
+    await model.page.waitForFunction(() => document.body.textContent?.includes('is not a length'));
     await model.page.keyboard.press('Escape');
     await model.stored();
   });
@@ -142,7 +142,7 @@ describe('selecting and schedules', () => {
     await page.waitForFunction(() => document.querySelector('main li > button[aria-label*="0 m across, 5 m up"]'));
     await page.keyboard.type('far');
     await page.keyboard.press('Enter');
-    await page.waitForFunction(() => document.body.textContent?.includes('is no length'));
+    await page.waitForFunction(() => document.body.textContent?.includes('is not a length'));
     await page.keyboard.press('Escape');
     await page.keyboard.press(' ');
     await model.card('2 selected');

@@ -32,7 +32,7 @@ async function simpleBeam(): Promise<ModelPage> {
   await beam.press('Pinned');
   const [first, second] = [await beam.place('Node 1 '), await beam.place('Node 2 ')];
   await page.mouse.click(first.x, first.y);
-  await beam.press('Rolls along X');
+  await beam.press('Roller, free along X');
   await page.mouse.click(second.x, second.y);
   await beam.until('solution', /^Solved/);
   return beam;

@@ -126,9 +126,9 @@ test('in space a support is turned along a member, and its movement is said alon
   await walk.page.waitForSelector('[aria-label^="Undo: "]');
   const turned = (await walk.file<Stored>()).supports.find(({ node }) => node === 'n0')!;
   expect(turned.axes).toEqual({ x: [0, 0, 1], y: [0, 1, 0] });
-  await walk.page.waitForSelector('::-p-named([name="Settles along y in G (mm)"][role="textbox"])');
+  await walk.page.waitForSelector('::-p-named([name="Settlement along y in G (mm)"][role="textbox"])');
   await walk.choose('Holds along', 'X, Y, Z');
-  await walk.page.waitForSelector('::-p-named([name="Settles along Y in G (mm)"][role="textbox"])');
+  await walk.page.waitForSelector('::-p-named([name="Settlement along Y in G (mm)"][role="textbox"])');
   expect((await walk.file<Stored>()).supports.find(({ node }) => node === 'n0')).not.toHaveProperty('axes');
 });
 

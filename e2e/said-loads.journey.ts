@@ -155,9 +155,9 @@ test('cases: copied by a factor, moved by keys, and what is worth a look is said
   expect(after.cases.map(({ id }) => id).toSorted()).toEqual(before.cases.map(({ id }) => id).toSorted());
   expect(after.cases.map(({ id }) => id)).not.toEqual(before.cases.map(({ id }) => id));
   await rib.press('Add a case');
-  await rib.until('checks', /In Q nothing acts\./);
+  await rib.until('checks', /Case Q has no loads\./);
   await rib.press('Remove Q');
-  await rib.page.waitForFunction(() => !/In Q nothing acts/.test(document.body.innerText));
+  await rib.page.waitForFunction(() => !/Case Q has no loads/.test(document.body.innerText));
 });
 
 test('a sway of the vertical loads follows them', async () => {

@@ -80,7 +80,7 @@ describe('space', () => {
     await model.settled();
     expect((await apart()) / turned).toBeGreaterThan(1.5);
     await model.unfold('Clean up');
-    await model.press('Number nodes anew');
+    await model.press('Renumber nodes');
     await model.until('solution', /^Solved/);
     await model.stored();
   });

@@ -1,3 +1,4 @@
+import { counted } from '@rigid-beam/core/counted';
 import { createWriteStream } from 'node:fs';
 import { open, rename, rm } from 'node:fs/promises';
 import { Readable } from 'node:stream';
@@ -34,7 +35,7 @@ export const backup = (file: string, address: string): Promise<number> =>
       await pipeline(Readable.fromWeb(response.body as never), createWriteStream(half, { mode: 0o600, flush: true }));
       const models = await countModels(half);
       await rename(half, file);
-      console.log(`${models} ${models === 1 ? 'model' : 'models'} saved in ${file}.`);
+      console.log(`${counted(models, 'model')} saved in ${file}.`);
     } catch (error) {
       await rm(half, { force: true });
       throw error;

@@ -37,8 +37,8 @@ export async function readText(file: string): Promise<string | Notice> {
   return Buffer.concat(chunks).toString('utf8');
 }
 
-/** Notices as readable lines on standard error. */
+/** Notices as readable lines on standard error, with their places in the file. */
 export function printNotices(notices: readonly Notice[]): void {
   const words = { error: 'Fault', warning: 'Warning', note: 'Note' } as const;
-  for (const { severity, message } of notices) console.error(`${words[severity]}: ${message}`);
+  for (const { severity, message, path } of notices) console.error(`${words[severity]}: ${message}${path ? ` [${path}]` : ''}`);
 }

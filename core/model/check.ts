@@ -22,7 +22,7 @@ const MAXIMUM_NOTICES = 1000;
  * solving. All faults are found in one pass. Quantities written as texts come back as SI numbers; unknown keys are kept and noted.
  */
 export function checkModel(value: unknown): Checked {
-  const findings = new Findings();
+  const findings = new Findings(value);
   const model = readRoot(value, findings);
   if (model) checkRelations(model, findings);
   const notices = limited(findings.notices);

@@ -39,7 +39,7 @@ function emptyCases({ cases, loads, combinations }: Model): LoadCheck[] {
     .filter((one) => !loaded.has(one.id) && !acts(one))
     .map(({ id }) => ({
       code: 'empty-case',
-      words: `In ${id} nothing acts.`,
+      words: `Case ${id} has no loads.`,
       loads: [],
       // What combinations name is not taken from them unasked.
       ...(!named.has(id) &&
@@ -75,7 +75,7 @@ function selfWeight({ cases, materials, members }: Model): LoadCheck[] {
   return [
     {
       code: 'self-weight-never',
-      words: 'Self weight counts in no case.',
+      words: 'No load case includes self weight.',
       loads: [],
       remedy: { words: `Count it in ${permanent.id}`, intent: put(permanent, 1) },
     },

@@ -1,3 +1,5 @@
+import { placeWords } from './place-words';
+
 export type Severity = 'note' | 'warning' | 'error';
 
 /** Something to tell the engineer. A fault is a notice of severity `error`, and then carries where, what and what to do. */
@@ -40,18 +42,29 @@ export interface FaultDetail {
   readonly subjects?: readonly string[];
 }
 
-/** Where it is and what stands there; what is missing has only a place, and a whole file has neither. */
-const placeWords = ({ path, value }: FaultDetail): string => {
-  if (path === '') return '';
-  return value === undefined ? ` (${path})` : ` (${path}: ${shownValue(value)})`;
-};
+/** Where it is, as an engineer says it, and what stands there; what the sentence names already is not said again. */
+function placed({ what, path, value }: FaultDetail, root: unknown): string {
+  const [entry = '', ...keys] = placeWords(path, root).split(', ');
+  const isSaid = (name: string): boolean => name !== '' && what.includes(`“${name}”`);
+  // “Member “a” has no length” needs no “(member a)” behind it.
+  const isNamed = isSaid(entry.slice(entry.lastIndexOf(' ') + 1)) || (entry.startsWith('number ') && /^[A-Z][a-z]+ “/.test(what));
+  const where = [...(isNamed ? [] : [entry]), ...keys.filter((key) => !isSaid(key))].filter(Boolean).join(', ');
+  const words = [where, foundWords(what, value)].filter(Boolean).join(': ');
+  return words === '' ? '' : ` (${words})`;
+}
 
-/** A fault, said in the order: what is wrong, where, what to do. */
-export function fault(detail: FaultDetail): Notice {
+/** A number or a text that stands where another was expected. */
+function foundWords(what: string, value: unknown): string {
+  if (typeof value === 'number') return shownValue(value);
+  return typeof value === 'string' && !what.includes(`“${value}”`) ? `“${shownValue(value).replace(/^"|"$/g, '')}”` : '';
+}
+
+/** A fault, said in the order: what is wrong, where, what to do. `root` is what its path leads into: its names are then used. */
+export function fault(detail: FaultDetail, root?: unknown): Notice {
   return {
     code: detail.code,
     severity: 'error',
-    message: `${detail.what}${placeWords(detail)}. ${detail.remedy}.`,
+    message: `${detail.what}${placed(detail, root)}. ${detail.remedy}.`,
     subjects: detail.subjects ?? [],
     path: detail.path,
     value: detail.value === undefined ? null : detail.value,

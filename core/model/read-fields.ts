@@ -164,7 +164,7 @@ function readField(value: unknown, field: Field, path: string, findings: Finding
         code: 'bad-picture',
         path,
         value,
-        what: 'This is no picture that can be shown',
+        what: 'This is not a picture that can be shown',
         expected: expectation(field),
         remedy: 'Give a PNG or JPEG picture of at most 12 MB',
       });

@@ -12,8 +12,8 @@ const FIXED = 'fixed';
 export const supportKinds = [
   { id: 'pinned', text: 'Pinned', held: { ux: FIXED, uy: FIXED } },
   { id: 'fixed', text: 'Fixed', held: { ux: FIXED, uy: FIXED, rz: FIXED } },
-  { id: 'rollsX', text: 'Rolls along X', held: { uy: FIXED } },
-  { id: 'rollsY', text: 'Rolls along Y', held: { ux: FIXED } },
+  { id: 'rollsX', text: 'Roller, free along X', held: { uy: FIXED } },
+  { id: 'rollsY', text: 'Roller, free along Y', held: { ux: FIXED } },
   { id: 'guided', text: 'Slides along X, cannot turn', held: { uy: FIXED, rz: FIXED } },
 ] as const satisfies readonly Kind[];
 
@@ -21,9 +21,9 @@ export const supportKinds = [
 export const supportKindsInSpace = [
   { id: 'pinned', text: 'Pinned', held: { ux: FIXED, uy: FIXED, uz: FIXED } },
   { id: 'fixed', text: 'Fixed', held: Object.fromEntries(freedoms.map((freedom) => [freedom, FIXED])) },
-  { id: 'bears', text: 'Bears, slides level', held: { uy: FIXED } },
-  { id: 'rollsX', text: 'Rolls along X', held: { uy: FIXED, uz: FIXED } },
-  { id: 'rollsZ', text: 'Rolls along Z', held: { ux: FIXED, uy: FIXED } },
+  { id: 'bears', text: 'Vertical support, free to slide', held: { uy: FIXED } },
+  { id: 'rollsX', text: 'Roller, free along X', held: { uy: FIXED, uz: FIXED } },
+  { id: 'rollsZ', text: 'Roller, free along Z', held: { ux: FIXED, uy: FIXED } },
   { id: 'upright', text: 'Pinned, held upright', held: { ux: FIXED, uy: FIXED, uz: FIXED, rx: FIXED, ry: FIXED } },
 ] as const satisfies readonly Kind[];
 

@@ -68,7 +68,7 @@ describe('a load as it is said', () => {
     ['8 bananas down', /“bananas” is not understood here: a unit \(kN\/m, kN/],
     ['8 kN/m clockwise', /not a size|“8 kN\/m” is not a size/],
     ['10 kN on plan', /does not go with a force/],
-    ['20 K warmer down', /no change of temperature: write 20 K warmer/],
+    ['20 K warmer down', /not a change of temperature: write 20 K warmer/],
     ['20 K warmer and 5 K colder', /told twice/],
     ['warmer above', /size is missing/],
     ['20 m warmer', /not a size/],

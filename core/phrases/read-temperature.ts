@@ -17,7 +17,7 @@ export function readTemperature(text: string, space: 'plane' | 'space'): LoadPhr
   const across: Warmth[] = [];
   for (const part of text.trim().split(/\s+and\s+|\s*,\s*/)) {
     const [, said, sense, side] = PART.exec(part.trim()) ?? [];
-    if (said === undefined) throw new PhraseFault(`“${part.trim()}” is no change of temperature: write ${EXAMPLES}`);
+    if (said === undefined) throw new PhraseFault(`“${part.trim()}” is not a change of temperature: write ${EXAMPLES}`);
     if (said === '') throw new PhraseFault(`its size is missing: write ${EXAMPLES}`);
     const sign = sense === 'colder' ? -1 : 1;
     if (side === undefined) {

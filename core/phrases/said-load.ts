@@ -1,3 +1,4 @@
+import { counted } from '../counted';
 import { displayOf } from '../quantities/display';
 import type { Load, Model } from '../model/model';
 import type { PhraseKind } from './phrase';
@@ -19,6 +20,6 @@ export function saidLoad({ text, target, id, case: caseId, bare = 'line' }: Sayi
   if (!read.ok) return read.reason;
   const made = loadsOfPhrase(read.phrase, target, model, caseId);
   if (!made.ok) return made.reason;
-  if (made.loads.length !== 1) return `it would be ${made.loads.length} loads`;
+  if (made.loads.length !== 1) return `it would be ${counted(made.loads.length, 'load')}`;
   return { ...made.loads[0], id } as unknown as Load;
 }

@@ -65,7 +65,7 @@ describe('quantities with units', () => {
 
   test.each<[string, DimensionName, RegExp]>([
     ['12 furlong', 'length', /unit “furlong” is not known/],
-    ['12 kN', 'length', /not a length/],
+    ['12 kN', 'length', /not that of a length/],
     ['850 kN·m', 'rotationalSpring', /rotational stiffness/],
     ['3,6 m', 'length', /comma/],
     ['3 m + 2 kN', 'length', /different dimensions/],

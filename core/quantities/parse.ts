@@ -195,7 +195,7 @@ export function parseQuantity(text: string, expected: DimensionName, bareUnit?: 
       return { ok: true, value: result.value * scale.value, hasUnit: false };
     }
     if (!result.hasUnit) throw new ParseFault(`a unit is missing: ${dimensionWords[expected]} was expected`);
-    throw new ParseFault(`it is not ${dimensionWords[expected]}`);
+    throw new ParseFault(`its unit is not that of ${dimensionWords[expected]}`);
   } catch (fault) {
     if (fault instanceof ParseFault) return { ok: false, reason: fault.message };
     throw fault;

@@ -38,3 +38,7 @@ export function showQuantity(value: number, unit: string, digits = 4): string {
   const shown = showNumber(inUnit(value, unit), digits);
   return unit === '' ? shown : `${shown} ${unit}`;
 }
+
+/** Digits to which two sums agree that differ by this share of their size; without end where they are the same. */
+export const digitsOfShare = (share: number): number =>
+  share > 0 ? Math.max(0, Math.min(15, Math.floor(-Math.log10(share)))) : Infinity;

@@ -1,3 +1,4 @@
+import { placeWords } from '../model/place-words';
 import type { Shape } from '../model/model';
 import { troublesOf } from './built/troubles';
 import { dimensionsFault } from './shape-table';
@@ -6,5 +7,5 @@ import { dimensionsFault } from './shape-table';
 export function shapeFault(shape: Shape): string | undefined {
   if (shape.type !== 'built') return dimensionsFault(shape);
   const [first] = troublesOf(shape.parts ?? []);
-  return first && `${first.what} (${first.path})`;
+  return first && `${first.what} (${placeWords(first.path)})`;
 }

@@ -1,3 +1,4 @@
+import { nounFor } from '../counted';
 import { isPlane, type Structure } from '../stiffness/structure';
 
 const AXES = ['X', 'Y', 'Z'];
@@ -33,8 +34,7 @@ export const nodeWords = (names: readonly string[]): string => listed('node', na
 export const memberWords = (names: readonly string[]): string => listed('member', names);
 
 function listed(word: string, names: readonly string[]): string {
-  if (names.length === 1) return `${word} ${names[0]}`;
-  return `${word}s ${names.slice(0, 8).join(', ')}${names.length > 8 ? ` and ${names.length - 8} more` : ''}`;
+  return `${nounFor(names.length, word)} ${names.slice(0, 8).join(', ')}${names.length > 8 ? ` and ${names.length - 8} more` : ''}`;
 }
 
 export const caseWords = (cases: readonly string[]): string =>

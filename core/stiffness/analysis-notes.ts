@@ -1,3 +1,4 @@
+import { counted } from '../counted';
 import { once } from '../once';
 import type { Model } from '../model/model';
 import type { Notice } from '../model/notice';
@@ -39,7 +40,7 @@ const rigidInShearNotes = once((members: Model['members'], materials: Model['mat
     notes.push({
       code: 'no-shear-modulus',
       severity: 'warning',
-      message: `Shear deformation is switched on, but the material of ${stiff.length} members has neither G nor nu: they are taken as rigid in shear.`,
+      message: `Shear deformation is switched on, but the material of ${counted(stiff.length, 'member')} has neither G nor nu: they are taken as rigid in shear.`,
       subjects: stiff.slice(0, 20).map((member) => `member ${member.id}`),
     });
   }

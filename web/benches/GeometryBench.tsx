@@ -74,7 +74,7 @@ function Counts() {
   const members = useEditorState((state) => state.model.members.length);
   return (
     <Hint>
-      {nodes === 1 ? '1 node' : WORDS.nodes(nodes)}, {members === 1 ? '1 member' : WORDS.members(members)}.
+      {WORDS.nodes(nodes)}, {WORDS.members(members)}.
     </Hint>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/display';
-import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
+import { digitsOfShare, inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { enveloped } from '@rigid-beam/core/results/envelope';
 import { nodalAt } from '@rigid-beam/core/results/read';
 import { isReady } from '@rigid-beam/core/results/readings';
@@ -42,7 +42,7 @@ export function ResultsBench() {
           <PanelSubtitle>{WORDS.balance}</PanelSubtitle>
           <BalanceTable linear={linear} active={solution.structure.active} display={display} />
           <Hint>{resultantWords(resultantOf(linear.equilibrium.applied, linear.equilibrium.size), space, display)}</Hint>
-          <Hint>{WORDS.difference(linear.equilibrium.residual.toExponential(1))}</Hint>
+          <Hint>{WORDS.agree(digitsOfShare(linear.equilibrium.residual))}</Hint>
         </>
       )}
     </Stack>

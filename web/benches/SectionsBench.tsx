@@ -54,9 +54,9 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
         name: `shape ${name}`,
         hint: CATALOGUE.hint(name),
         on: 'member',
-        intent: (current, member) => {
-          const { id, intents } = giveRelative(current, [member], times);
-          return intents.length > 0 ? { type: 'batch', intents, label: GIVEN(id, 1) } : undefined;
+        intent: (current, members) => {
+          const { id, intents } = giveRelative(current, members, times);
+          return intents.length > 0 ? { type: 'batch', intents, label: GIVEN(id, members.length) } : undefined;
         },
       }),
     );
@@ -91,9 +91,9 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
                 name: `shape ${designation}`,
                 hint: CATALOGUE.hint(designation),
                 on: 'member',
-                intent: (current, member) => {
-                  const { id, intents } = giveShape(current, [member], one);
-                  return intents.length > 0 ? { type: 'batch', intents, label: GIVEN(id, 1) } : undefined;
+                intent: (current, members) => {
+                  const { id, intents } = giveShape(current, members, one);
+                  return intents.length > 0 ? { type: 'batch', intents, label: GIVEN(id, members.length) } : undefined;
                 },
               }),
             ),

@@ -4,6 +4,8 @@ import styled from 'styled-components';
 import { useStore } from 'zustand';
 import { useEditor, useModel } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
+import type { Intent } from '@rigid-beam/core/model/edits/intent';
+import type { Support } from '@rigid-beam/core/model/model';
 import { supportAlongMember } from '@rigid-beam/core/model/support-along';
 import { supportWords } from '@rigid-beam/core/model/support-words';
 import { ApplyTool } from '../sheet/tools/apply-tool';
@@ -48,6 +50,12 @@ const Line = styled.div`
   }
 `;
 
+/** The edit that puts supports, in one step. */
+function supported(entries: readonly Support[]): Intent | undefined {
+  const intents = entries.map((entry): Intent => ({ type: 'put', list: 'supports', entry: { ...entry } }));
+  return intents.length > 1 ? { type: 'batch', intents, label: WORDS.supportNodes(intents.length) } : intents[0];
+}
+
 /** Choose a support, then click the nodes that get it. */
 export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
   const editor = useEditor();
@@ -60,18 +68,17 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
         hint: WORDS.clickNodes(text.toLowerCase()),
         on: 'node',
         makes: 'propose',
-        intent: (current, node) => ({
-          type: 'put',
-          list: 'supports',
-          entry: {
-            ...supportOf(
-              kind,
-              node,
-              current.supports.find((support) => support.node === node),
-              current.space,
-            ),
-          },
-        }),
+        intent: (current, nodes) =>
+          supported(
+            nodes.map((node) => ({
+              ...supportOf(
+                kind,
+                node,
+                current.supports.find((support) => support.node === node),
+                current.space,
+              ),
+            })),
+          ),
       }),
     );
   const takeAlong = (): void =>
@@ -81,10 +88,7 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
         hint: WORDS.clickNodes(WORDS.alongMember.toLowerCase()),
         on: 'node',
         makes: 'propose',
-        intent: (current, node) => {
-          const entry = supportAlongMember(current, node);
-          return entry && { type: 'put', list: 'supports', entry: { ...entry } };
-        },
+        intent: (current, nodes) => supported(nodes.flatMap((node) => supportAlongMember(current, node) ?? [])),
       }),
     );
   return (

@@ -1,3 +1,4 @@
+import { counted } from '@rigid-beam/core/counted';
 import type { LimitState } from '@rigid-beam/core/model/model';
 
 /** All that this room says, by the file that says it: read it through and correct it here. */
@@ -19,8 +20,8 @@ export const geometryBench = {
   measureADistance: 'Measure a distance',
   table: 'Table',
   schedules: 'Schedules',
-  nodes: (nodes: number): string => `${nodes} nodes`,
-  members: (members: number): string => `${members} members`,
+  nodes: (nodes: number): string => counted(nodes, 'node'),
+  members: (members: number): string => counted(members, 'member'),
   selected: (selected: number): string => `${selected} selected`,
   hidden: (hidden: number): string => `${hidden} hidden`,
   selectAndShow: 'Select and show',
@@ -62,9 +63,7 @@ export const caseList = {
   cases: 'Load cases',
   move: (id: string): string => `Move ${id}`,
   holds: (count: number, weight: 'weighs' | 'weightless'): string =>
-    [weight === 'weighs' ? 'self weight' : '', count === 0 ? '' : count === 1 ? '1 load' : `${count} loads`]
-      .filter(Boolean)
-      .join(', '),
+    [weight === 'weighs' ? 'self weight' : '', count === 0 ? '' : counted(count, 'load')].filter(Boolean).join(', '),
 };
 
 export const notionalPart = {
@@ -85,16 +84,17 @@ export const checks = {
 };
 
 export const resultsBench = {
-  none: 'There are no results. The head strip says why.',
+  none: 'There are no results. The status at the top says why.',
   whatGovernsIn: (id: string): string => `What governs in ${id}`,
   reading: 'The envelope is being read. The sheet and the extremes follow when that is done; everything else goes on.',
   reactions: 'Reactions',
   balance: 'Balance',
   together: (force: string, place: string, couple: string | undefined): string =>
-    `The loads act together as ${force} on the line through ${place}${couple ? `, and ${couple} about it` : ''}.`,
-  coupleAlone: (couple: string): string => `The loads act together as a couple of ${couple}.`,
-  hold: 'The loads hold each other in balance.',
-  difference: (share: string): string => `Loads and reactions differ by ${share} of the load.`,
+    `The resultant of the loads is ${force} on the line through ${place}${couple ? `, and ${couple} about it` : ''}.`,
+  coupleAlone: (couple: string): string => `The resultant of the loads is a couple of ${couple}.`,
+  hold: 'The loads are self-equilibrating.',
+  agree: (digits: number): string =>
+    Number.isFinite(digits) ? `Loads and reactions agree to ${counted(digits, 'digit')}.` : 'Loads and reactions agree exactly.',
   quantity: 'Quantity',
   value: 'Value',
   member: 'Member',
@@ -109,21 +109,22 @@ export const resultsBench = {
 };
 
 export const supportsBench = {
-  rollsX: 'Rolls X',
-  rollsY: 'Rolls Y',
-  rollsZ: 'Rolls Z',
+  rollsX: 'Roller X',
+  rollsY: 'Roller Y',
+  rollsZ: 'Roller Z',
   guided: 'Guided',
-  bears: 'Bears',
+  bears: 'Vertical',
   upright: 'Upright',
   alongMemberShort: 'On slope',
-  alongMember: 'Rolls along its member',
+  alongMember: 'Roller, free along its member',
   placed: (kind: string): string => `support ${kind}`,
-  clickNodes: (kind: string): string => `Click the nodes to support: ${kind}. Escape ends.`,
+  clickNodes: (kind: string): string => `Click the nodes to support, or draw a box over them: ${kind}. Escape ends.`,
   supportsToPlace: 'Supports to place',
+  supportNodes: (count: number): string => `Support ${counted(count, 'node')}`,
   removed: (id: string): string => `support ${id}`,
   schedule: 'Schedule of supports',
   pulledUp: (node: string, force: string, acts: string): string =>
-    `The support of node ${node} is pulled up by ${force} in ${acts}.`,
+    `Uplift of ${force} at the support of node ${node} in ${acts}.`,
   seeReactions: 'See the reactions',
   carriesNothing: (node: string): string => `The support of node ${node} carries nothing in any case.`,
   hint: 'Springs, slopes and settlements are set on the node’s card: select a supported node. A spring takes a soil stiffness times an area: 30 MN/m3 * 1.2 m2.',
@@ -146,7 +147,7 @@ export const COMBINE = {
   factor: (of: string, sum: string): string => `${of} in ${sum}`,
   acts: (id: string, title: string | undefined): string => `Let ${id}${title ? `, ${title},` : ''} act`,
   notFactor: (of: string, sum: string, reason: string): string =>
-    `${of} in ${sum} is no factor: ${reason}. Write a number, such as 1.35.`,
+    `${of} in ${sum} is not a factor: ${reason}. Write a number, such as 1.35.`,
   encloses: 'Encloses',
   remove: (id: string): string => `Remove ${id}`,
   copy: (id: string): string => `Copy ${id}`,

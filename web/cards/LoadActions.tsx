@@ -58,9 +58,12 @@ export function LoadActions({ load, sheet }: { readonly load: Load; readonly she
                   name: WORDS.copyTool,
                   hint: WORDS.copyHint,
                   on: 'member',
-                  intent: (_, member) => {
+                  intent: (_, members) => {
                     const { id: __, ...rest } = load;
-                    return { type: 'put', list: 'loads', entry: { ...rest, member } };
+                    const intents = members.map((member): Intent => ({ type: 'put', list: 'loads', entry: { ...rest, member } }));
+                    return intents.length > 1
+                      ? { type: 'batch', intents, label: WORDS.copiedToMembers(load.id, intents.length) }
+                      : intents[0];
                   },
                 }),
               )

@@ -38,16 +38,16 @@ describe('commands typed behind /', () => {
   });
 
   test.each<[string, RegExp]>([
-    ['move sideways', /“sideways” is no length/],
-    ['move 1 by 2 by 3', /out of the plane/],
+    ['move sideways', /“sideways” is not a length/],
+    ['move 1 by 2 by 3', /out of plane/],
     ['move 1 by 2 by 3 by 4', /at most three parts/],
     ['turn 360', /whole circles/],
     ['turn 20 about x', /only be turned about Z/],
-    ['repeat often', /“often” is no whole number.*Write: 4 .*times/],
+    ['repeat often', /“often” is not a whole number.*Write: 4 .*times/],
     ['repeat 3 times 0 by 0', /no length/],
     ['split into 1', /2 to 200 parts/],
     ['split at 40', /not cut between its ends/],
-    ['split into halves', /“halves” is no whole number/],
+    ['split into halves', /“halves” is not a whole number/],
     ['mirror somewhere', /where the mirror stands/],
     ['join members', /differ|one line|meets|follow/],
     ['select group roof', /There is no group “roof”.*columns/],
@@ -114,7 +114,7 @@ describe('commands typed behind /', () => {
     expect(desk.run('stretch x at 7.5 by -0.5')).toBeUndefined();
     expect(across()).toEqual([0, 7, 13.5]);
     expect(desk.run('stretch x beyond 20 by 1')).toMatch(/No node stands there/);
-    expect(desk.run('stretch sideways')).toMatch(/is no axis: .*Write: y .*beyond/);
+    expect(desk.run('stretch sideways')).toMatch(/is not an axis: .*Write: y .*beyond/);
     desk.run('select all on a plane x at 13.5');
     expect(chosenOf(desk.selection).nodes).toHaveLength(2);
     expect(desk.run('select all on a plane x at 99')).toMatch(/No node/);
@@ -151,7 +151,7 @@ describe('ways and turns', () => {
   test('a turn names its axis', () => {
     expect(readTurn('45 about Y', [1, 2, 3])).toEqual({ kind: 'turn', about: [1, 2, 3], axis: 'y', degrees: 45 });
     expect(readTurn('0.5 rad', [0, 0, 0])).toMatchObject({ axis: 'z', degrees: expect.closeTo(28.6479, 3) });
-    expect(readTurn('around', [0, 0, 0])).toMatch(/no angle/);
+    expect(readTurn('around', [0, 0, 0])).toMatch(/not an angle/);
   });
 });
 
@@ -196,6 +196,6 @@ describe('the schedule and the underlay by command', () => {
     const desk = new Desk(emptyModel('Shed'));
     expect(desk.run('place portal frame at 6 by 2')).toBeUndefined();
     expect([Math.min(...desk.model.nodes.map(({ x }) => x)), Math.min(...desk.model.nodes.map(({ y }) => y))]).toEqual([6, 2]);
-    expect(desk.run('place portal frame at nowhere')).toMatch(/is no length/);
+    expect(desk.run('place portal frame at nowhere')).toMatch(/is not a length/);
   });
 });

@@ -26,9 +26,9 @@ describe('the grammar of arguments', () => {
   test.each([
     ['4', /“times” is missing/],
     ['times 3', /What is missing: how often/],
-    ['4 times 3 kN', /no length.*Write:/],
+    ['4 times 3 kN', /not a length.*Write:/],
     ['4 times 3 linked twice', /“twice” is not understood/],
-    ['-1 times 3', /no whole number/],
+    ['-1 times 3', /not a whole number/],
   ])('%s is refused with how it is written', (text, words) => expect(readArguments(given, text, model)).toMatch(words));
 });
 
@@ -41,7 +41,7 @@ describe('before Enter', () => {
       isGood: true,
       words: expect.stringMatching(/^Move .*: 2 m by 1 m/),
     });
-    expect(named('Move').preview!(desk.sheet, 'sideways')).toEqual({ isGood: false, words: expect.stringMatching(/no length/) });
+    expect(named('Move').preview!(desk.sheet, 'sideways')).toEqual({ isGood: false, words: expect.stringMatching(/not a length/) });
     desk.selection = [];
     expect(named('Split into').preview!(desk.sheet, '3')).toEqual({ isGood: false, words: 'Select members first.' });
     expect(desk.run('split into 3')).toBe('Select members first.');

@@ -119,7 +119,7 @@ export const underlayCommands: readonly Command[] = [
     fits: hasUnderlay,
     run: (sheet, text) => {
       const turn = parseQuantity(text, 'number');
-      if (!turn.ok) return `“${text}” is no angle: ${turn.reason}`;
+      if (!turn.ok) return `“${text}” is not an angle: ${turn.reason}`;
       return make(sheet, {
         type: 'underlay',
         change: { angle: (sheet.editor.state.model.underlay?.angle ?? 0) + turn.value },

@@ -31,19 +31,19 @@ export const grammar = {
   isMissing: (after: string): string => `“${after}” is missing.`,
   whatIsMissing: (words: string): string => `What is missing: ${words}.`,
   somethingIsMissing: 'Something is missing.',
-  isNoAngle: (text: string, reason: string): string => `“${text}” is no angle: ${reason}`,
-  isNoWholeNumber: (text: string, words: string): string => `“${text}” is no whole number (${words})`,
-  isNoAxisWriteX: (text: string): string => `“${text}” is no axis: write x, y or z`,
+  isNoAngle: (text: string, reason: string): string => `“${text}” is not an angle: ${reason}`,
+  isNoWholeNumber: (text: string, words: string): string => `“${text}” is not a whole number (${words})`,
+  isNoAxisWriteX: (text: string): string => `“${text}” is not an axis: write x, y or z`,
   thereIsNoSection: (text: string): string => `There is no section “${text}”`,
   isNotUnderstood: (text: string): string => `“${text}” is not understood`,
-  isNoLength: (text: string, reason: string): string => `“${text}” is no length: ${reason}`,
+  isNoLength: (text: string, reason: string): string => `“${text}” is not a length: ${reason}`,
   tooManyParts: 'a way has at most three parts: across by up by forward',
 };
 
 export const motions = {
   tooManyParts: 'a way has at most three parts: across by up by forward',
-  isNoLength: (part: string, reason: string): string => `“${part}” is no length: ${reason}`,
-  isNoAngle: (text: string, reason: string): string => `“${text}” is no angle: ${reason}`,
+  isNoLength: (part: string, reason: string): string => `“${part}” is not a length: ${reason}`,
+  isNoAngle: (text: string, reason: string): string => `“${text}” is not an angle: ${reason}`,
 };
 
 export const placing = {

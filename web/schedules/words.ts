@@ -1,3 +1,5 @@
+import { counted } from '@rigid-beam/core/counted';
+
 /** All that this room says, by the file that says it: read it through and correct it here. */
 
 export const schedule = {
@@ -12,7 +14,7 @@ export const schedule = {
   onlyRowsWith: 'only rows with …',
   fillDown: 'Fill down',
   hint: (count: number, list: string): string =>
-    `${count} ${list}. Type to change, paste from a spreadsheet, space selects the row.`,
+    `${counted(count, list.replace(/s$/, ''))}. Type to change, paste from a spreadsheet, space selects the row.`,
   closeTheSchedule: 'Close the schedule',
   sorting: (list: string): string => `${list}. Alt and an arrow sort by the column.`,
   row: 'Row',
@@ -20,8 +22,8 @@ export const schedule = {
 
 export const columns = {
   mustNotBeEmpty: (title: string): string => `${title} must not be empty`,
-  isNoneOf: (word: string, choices: string): string => `“${word}” is none of: ${choices}`,
-  isNoLength: (typed: string, reason: string): string => `“${typed}” is no length: ${reason}`,
+  isNoneOf: (word: string, choices: string): string => `“${word}” is not one of: ${choices}`,
+  isNoLength: (typed: string, reason: string): string => `“${typed}” is not a length: ${reason}`,
   isNoQuantity: (typed: string, reason: string): string => `“${typed}” is not understood: ${reason}`,
   follows: (title: string): string => `${title} follows from the model`,
   catalogueComes: 'the catalogue is still on its way: try again',
@@ -29,7 +31,7 @@ export const columns = {
   designation: 'Designation',
   shape: 'Shape',
   members: 'Members',
-  totalLength: 'Together',
+  totalLength: 'Total length',
   mass: 'Mass',
   density: 'Density',
   expansion: 'Expansion',
@@ -43,7 +45,7 @@ export const columns = {
   material: 'Material',
   behaviour: 'Behaviour',
   roll: 'Roll',
-  isNoAngle: (typed: string, reason: string): string => `“${typed}” is no angle: ${reason}`,
+  isNoAngle: (typed: string, reason: string): string => `“${typed}” is not an angle: ${reason}`,
   startJoint: 'Start',
   endJoint: 'End',
   rigid: 'rigid',
@@ -81,6 +83,6 @@ export const writeCells = {
   computed: (title: string): string => `${title} is computed and cannot be written.`,
   nothingChanges: 'Nothing changes.',
   row: (id: string): string => `row ${id}`,
-  rows: (count: number): string => `${count} rows`,
+  rows: (count: number): string => counted(count, 'row'),
   changeOfThe: (words: string, list: string): string => `Change ${words} of the ${list}`,
 };

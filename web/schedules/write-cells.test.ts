@@ -102,8 +102,8 @@ describe('schedules', () => {
   });
 
   test.each<[Cell, 'nodes' | 'members', RegExp]>([
-    [{ row: '1', column: 'x', text: 'far' }, 'nodes', /Row 1, X: “far” is no length/],
-    [{ row: 'a', column: 'section', text: 'oak' }, 'members', /“oak” is none of/],
+    [{ row: '1', column: 'x', text: 'far' }, 'nodes', /Row 1, X: “far” is not a length/],
+    [{ row: 'a', column: 'section', text: 'oak' }, 'members', /“oak” is not one of/],
     [{ row: 'a', column: 'length', text: '3' }, 'members', /computed/],
     [{ row: '1', column: 'id', text: '2' }, 'nodes', /already a node “2”/],
     [{ row: '1', column: 'colour', text: '2' }, 'nodes', /no column/],

@@ -1,3 +1,4 @@
+import { counted } from '@rigid-beam/core/counted';
 import { createHash, randomUUID } from 'node:crypto';
 import { appendFile, open, readdir, rm } from 'node:fs/promises';
 import path from 'node:path';
@@ -149,7 +150,9 @@ async function troubleOf(entry: BackupEntry, now: Restoring): Promise<string | u
       return undefined;
     }
     case 'end':
-      return entry.models === now.models.size ? undefined : `it counts ${entry.models} models, and ${now.models.size} came`;
+      return entry.models === now.models.size
+        ? undefined
+        : `it counts ${counted(entry.models, 'model')}, and ${now.models.size} came`;
   }
 }
 

@@ -1,3 +1,4 @@
+import { counted } from '@rigid-beam/core/counted';
 import { database, type Database } from '../db/database';
 import { atOneTime, findTiles, listModels, type ListedModel } from '../db/model-repository';
 import { listProjects } from '../db/project-repository';
@@ -45,7 +46,7 @@ const tileOf = ({ id, title, nodes, members, cases, updatedAt, revision, tileRev
   title: title || 'Untitled',
   changed: `Changed ${updatedAt.toISOString().slice(0, 16).replace('T', ' ')} UTC`,
   changedAt: updatedAt.getTime(),
-  words: `${nodes} nodes, ${members} members, ${cases} cases`,
+  words: `${counted(nodes, 'node')}, ${counted(members, 'member')}, ${counted(cases, 'load case')}`,
   figure: '',
   markup: '',
   isCurrent: tileRevision === revision,

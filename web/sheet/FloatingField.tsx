@@ -97,7 +97,7 @@ export function TypedStep({ field, onDone }: { readonly field: TypedField; reado
             const goesOn = event.key === 'Tab' && field.next;
             if (event.key !== 'Enter' && !goesOn) return;
             event.preventDefault();
-            const trouble = text === field.first ? undefined : field.commit(text);
+            const trouble = text === field.first && !field.isBegun ? undefined : field.commit(text);
             setFault(trouble);
             if (trouble !== undefined) return;
             onDone();

@@ -41,7 +41,7 @@ describe('words typed over on the sheet', () => {
 
   test('a support is changed by the name of what it does, and taken away', () => {
     const words = supportInPlace(model, '4');
-    expect(words.first).toBe('rolls along X');
+    expect(words.first).toBe('roller, free along X');
     expect(after(words, 'Fixed').supports[1]).toEqual({ node: '4', ux: 'fixed', uy: 'fixed', rz: 'fixed' });
     expect(after(words, 'none').supports).toHaveLength(1);
     expect(typed(words, 'glued')).toMatch(/^Write one of: pinned, fixed/);

@@ -1,3 +1,4 @@
+import { counted } from '@rigid-beam/core/counted';
 import { sectionRun } from '@rigid-beam/core/model/selecting';
 import { phraseOfLoad } from '@rigid-beam/core/phrases/phrase-of-load';
 import { ALL_DIGITS, phraseWords } from '@rigid-beam/core/phrases/phrase-words';
@@ -89,7 +90,7 @@ export function sectionInPlace(model: Model, id: string): WordsInPlace {
       const intents = model.members
         .filter((member) => own.has(member.id))
         .map((member): Intent => ({ type: 'put', list: 'members', entry: { ...member, section }, key: member.id }));
-      return { type: 'batch', intents, label: `Section of ${run.length === 1 ? id : `${run.length} members`}: ${section}` };
+      return { type: 'batch', intents, label: `Section of ${run.length === 1 ? id : counted(run.length, 'member')}: ${section}` };
     },
   };
 }

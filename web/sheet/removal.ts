@@ -1,3 +1,4 @@
+import { counted } from '@rigid-beam/core/counted';
 import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Model } from '@rigid-beam/core/model/model';
@@ -37,7 +38,7 @@ export function removalWords(model: Model, selection: readonly Subject[]): strin
   const lost = (list: 'members' | 'supports' | 'loads', word: string, kind: Subject['kind']): string => {
     const own = selection.filter((one) => one.kind === kind).length;
     const count = model[list].length - after[list].length - (chosen.has(kind) ? own : 0);
-    return count > 0 ? `${count} ${word}${count === 1 ? '' : 's'}` : '';
+    return count > 0 ? counted(count, word) : '';
   };
   return [lost('members', 'member', 'member'), lost('supports', 'support', 'support'), lost('loads', 'load', 'load')]
     .filter(Boolean)

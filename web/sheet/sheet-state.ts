@@ -26,6 +26,8 @@ export interface TypedField {
   readonly top: number;
   readonly hint: string;
   readonly first: string;
+  /** `first` is what a key has typed already, not what stood there before. */
+  readonly isBegun?: true;
   readonly next?: (step: 1 | -1) => void;
   /** Returns why the text means nothing, or undefined when it was taken. */
   readonly commit: (text: string) => string | undefined;

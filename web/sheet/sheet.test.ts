@@ -45,11 +45,11 @@ describe('a way typed while drawing', () => {
 
   test.each([
     ['', /nothing is written/],
-    ['long', /“long” is no length/],
-    ['3 at up', /“up” is no angle/],
-    ['3 by', /“” is no length/],
+    ['long', /“long” is not a length/],
+    ['3 at up', /“up” is not an angle/],
+    ['3 by', /“” is not a length/],
     ['0', /has no length/],
-    ['3 kN at 20', /no length/],
+    ['3 kN at 20', /not a length/],
   ])('%p is refused', (text, words) => expect(way(text)).toMatch(words));
 });
 
@@ -134,7 +134,7 @@ describe('the drawing in words', () => {
         expect.stringMatching(
           /^Member c from node 3 to node 4, 1\.5 m long, section lintel; axial force 0 kN to 0 kN, shear force .*, bending moment −6 kN·m to 0 kN·m, .*, normal stress .* MPa$/,
         ),
-        expect.stringMatching(/^Support of node 2: rolls along X; reaction 0 kN to the right, −2\.083 kN up, 0 kN·m$/),
+        expect.stringMatching(/^Support of node 2: roller, free along X; reaction 0 kN to the right, −2\.083 kN up, 0 kN·m$/),
         'Bay from 8.4 m to 9.9 m along X: 1.5 m',
         expect.stringMatching(/^Load \d: Intensity 12 kN\/m down on member a, case Q1$/),
         expect.stringMatching(/^Load \d: Force 4 kN down on member c, case Q3$/),

@@ -1,3 +1,4 @@
+import { counted } from '@rigid-beam/core/counted';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { unitFactor } from '@rigid-beam/core/quantities/parse';
 import { showNumber } from '@rigid-beam/core/quantities/show';
@@ -125,7 +126,7 @@ export function extremeWords(state: Shown, outcome: number): string {
 function unknownWords({ fibres }: Solution, quantity: SheetQuantity): string {
   const unknown = quantity === 'sigma' ? fibres.filter((one) => one === undefined).length : 0;
   if (unknown === 0) return '';
-  const whose = unknown === fibres.length ? '' : ` of ${unknown} members`;
+  const whose = unknown === fibres.length ? '' : ` of ${counted(unknown, 'member')}`;
   return `not known${whose}: their sections have no shape and no section moduli`;
 }
 

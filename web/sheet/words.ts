@@ -1,3 +1,4 @@
+import { counted } from '@rigid-beam/core/counted';
 import type { Member } from '@rigid-beam/core/model/model';
 
 /** All that this room says, by the file that says it: read it through and correct it here. */
@@ -93,7 +94,8 @@ export const describeItems = {
   allOf: (id: string): string => `all that is vertical in ${id}`,
   sway: { right: ' to the right', left: ' to the left', forward: ' to the front', back: ' to the back' },
   panel: (corners: string): string => `the panel between nodes ${corners}`,
-  run: (count: number, first: string, last: string | undefined): string => `the run of ${count} members from ${first} to ${last}`,
+  run: (count: number, first: string, last: string | undefined): string =>
+    `the run of ${counted(count, 'member')} from ${first} to ${last}`,
   describeDimension: (label: string, from: string | undefined, to: string | undefined): string => `${label} ${from} to ${to}`,
   onPlan: ' on plan',
   inOwnAxes: ' along the member’s own axes',
@@ -105,7 +107,7 @@ export const inPlace = {
   refused: 'The edit was refused.',
   toTheRight: 'to the right',
   inFront: 'in front',
-  stretchBays: (count: number): string => `Stretch ${count} bays`,
+  stretchBays: (count: number): string => `Stretch ${counted(count, 'bay')}`,
   allAlike: (count: number): string => `All ${count} alike`,
   everythingMovesWithIt: (way: string): string => `Everything ${way} moves with it`,
   onlyThisLineMoves: 'Only this line moves',
@@ -114,7 +116,7 @@ export const inPlace = {
   whatMovesIsChosenBelow: (what: string): string => `${what}: what moves is chosen below`,
   gridLinesAcross: (axis: string, unit: string): string => `Grid lines across ${axis} (${unit})`,
   gridNotation: 'as 3×5.4 + 2.7; the structure follows, unless you write stay behind it',
-  setLoads: (count: number): string => `Set ${count} loads`,
+  setLoads: (count: number): string => `Set ${counted(count, 'load')}`,
   allLoadsAlike: (count: number): string => `All ${count} alike`,
   onlyThisOne: 'Only this one',
 };
@@ -134,7 +136,7 @@ export const loadValues = {
 };
 
 export const removal = {
-  removeThings: (count: number): string => `Remove ${count} things`,
+  removeThings: (count: number): string => `Remove ${counted(count, 'object')}`,
 };
 
 export const boxTool = {
@@ -152,7 +154,7 @@ export const drawTool = {
 };
 
 export const loadTool = {
-  together: (force: string): string => ` Together ${force}.`,
+  together: (force: string): string => ` Resultant ${force}.`,
   panel: 'panel between members',
   nodeOrMember: 'node or member',
   notThere: (reason: string): string => `Not there: ${reason}.`,
@@ -175,11 +177,11 @@ export const pointCursor = {
 export const readStep = {
   notationInPlane: 'a length · length at degrees · across by up · to across by up',
   notationInSpace: 'a length · across by up by forward · to across by up by forward',
-  isNoLength: (part: string, reason: string): string => `“${part}” is no length: ${reason}`,
+  isNoLength: (part: string, reason: string): string => `“${part}” is not a length: ${reason}`,
   twoParts: 'a place in the plane is written: across by up',
   threeParts: 'a place is written: across by up',
   noAngle: 'point where it leads, or give an angle',
-  isNoAngle: (turn: string, reason: string): string => `“${turn}” is no angle: ${reason}`,
+  isNoAngle: (turn: string, reason: string): string => `“${turn}” is not an angle: ${reason}`,
   noWay: 'the way has no length',
 };
 

@@ -10,15 +10,19 @@ interface TextLineProps {
   readonly understand?: (text: string) => { readonly ok: boolean; readonly words: string };
   readonly onCommit: (text: string) => void;
   readonly placeholder?: string;
+  /** What stands there in an empty field, and is taken by Enter. */
+  readonly offered?: string;
+  /** The text means nothing, and was to be taken. */
+  readonly onRefused?: () => void;
 }
 
 /** A line of text in a notation of its own. Enter or leaving takes it when it means something, Escape brings back what was. */
-export function TextLine({ label, value, understand, onCommit, placeholder }: TextLineProps) {
+export function TextLine({ label, value, understand, onCommit, placeholder, offered, onRefused }: TextLineProps) {
   const [draft, setDraft] = useState<string>();
   const understood = draft === undefined || draft.trim() === '' ? undefined : understand?.(draft);
   const commit = (): void => {
     if (draft === undefined || draft === value) return setDraft(undefined);
-    if (understood && !understood.ok) return;
+    if (understood && !understood.ok) return onRefused?.();
     onCommit(draft);
     setDraft(undefined);
   };
@@ -28,10 +32,11 @@ export function TextLine({ label, value, understand, onCommit, placeholder }: Te
       <FieldInput
         autoComplete="off"
         spellCheck={false}
-        placeholder={placeholder ?? ''}
+        placeholder={offered ?? placeholder ?? ''}
         onBlur={commit}
         onKeyDown={(event) => {
-          if (event.key === 'Enter') commit();
+          if (event.key === 'Enter' && offered && (draft ?? value) === '') onCommit(offered);
+          else if (event.key === 'Enter') commit();
           if (event.key !== 'Escape') return;
           event.stopPropagation();
           setDraft(undefined);

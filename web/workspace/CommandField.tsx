@@ -149,7 +149,11 @@ export const CommandField = memo(function CommandField({ sheet }: { readonly she
       allowsCustomValue
       allowsEmptyCollection
       inputValue={text}
-      onInputChange={write}
+      onInputChange={(next) => {
+        // What is typed is looked up, whether or not the window has told that it has the focus.
+        setIsOpen(true);
+        write(next);
+      }}
       items={found}
       selectedKey={null}
       onSelectionChange={(key) => {

@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import styled from 'styled-components';
 import { isFault } from '@rigid-beam/core/model/notice';
+import { digitsOfShare } from '@rigid-beam/core/quantities/show';
 import { isHeld, NARROW, type EditorState } from '../session/editor-state';
 import type { SolveProgress } from '../solver/solver.worker';
 import { useEditor, useEditorState } from '../session/use-editor';
@@ -171,15 +172,15 @@ function solutionWords(state: EditorState): string {
   if (!results) return `plain|${WORDS.solving}`;
   if (results.status === 'unstable') {
     const count = results.mechanisms.filter(({ harmless }) => !harmless).length;
-    return `fault|${count === 1 ? '1 mechanism' : WORDS.mechanisms(count)}`;
+    return `fault|${WORDS.mechanisms(count)}`;
   }
   const faults = results.notices.filter(isFault).length;
   if (results.status === 'invalid') {
     const empty = results.notices.every(({ code }) => code === 'no-members' || code === 'no-support');
-    return empty ? `attention|${WORDS.notReadyToSolve}` : `fault|${faults === 1 ? '1 fault' : WORDS.faults(faults)}`;
+    return empty ? `attention|${WORDS.notReadyToSolve}` : `fault|${WORDS.faults(faults)}`;
   }
   const worst = Math.max(0, ...(results.solution?.cases.map(({ equilibrium }) => equilibrium.residual) ?? []));
-  const balance = worst < 1e-9 ? WORDS.inBalance : WORDS.balanceTo(worst.toExponential(0));
+  const balance = worst < 1e-9 ? WORDS.inBalance : WORDS.balanceTo(digitsOfShare(worst));
   return `good|${WORDS.solvedInMs(timeWords(milliseconds ?? 0), balance)}`;
 }
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
 import { flushSync } from 'react-dom';
 import styled from 'styled-components';
 import { inverted } from '@rigid-beam/core/model/selecting';
@@ -180,12 +180,23 @@ function Benchwork() {
   );
 }
 
+/** Whether what is in hand is put on what one selects. */
+function useToolKeepsBench(sheet: SheetController | undefined): boolean {
+  const follow = useCallback((changed: () => void) => sheet?.store.subscribe(changed) ?? (() => undefined), [sheet]);
+  return useSyncExternalStore(
+    follow,
+    () => sheet?.store.getState().tool.keepsBench ?? false,
+    () => false,
+  );
+}
+
 /** The card of what is selected, else the bench of the stage: never both. */
 function SideContent({ sheet }: { readonly sheet: SheetController | undefined }) {
   const stage = useEditorState((state) => state.stage);
   const selection = useEditorState((state) => state.selection);
   const { words, bench } = stageOf(stage);
-  if (useHasCard())
+  const isBusy = useToolKeepsBench(sheet);
+  if (useHasCard() && !isBusy)
     return (
       <Hold what={WORDS.theCard} again={[selection]}>
         <Card back={words} sheet={sheet}>
@@ -224,6 +235,8 @@ function useShortcuts(sheet: SheetController | undefined): void {
         (event.target instanceof HTMLElement && event.target.closest('[aria-label="Sheet"]') !== null);
       if (!typing && onSheet && (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a') {
         event.preventDefault();
+        const { tool } = sheet?.store.getState() ?? {};
+        if (tool?.all) return tool.all();
         selectChosen(editor, inverted(editor.state.model, { nodes: [], members: [] }));
         return;
       }

@@ -1,3 +1,4 @@
+import { counted } from '@rigid-beam/core/counted';
 import type { ReactNode } from 'react';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Results } from '@rigid-beam/core/results/results';
@@ -36,8 +37,8 @@ export const stages: readonly Stage[] = [
     words: WORDS.geometry,
     bench: (sheet) => sheet && <GeometryBench sheet={sheet} />,
     standing: ({ nodes, members }, found) => {
-      const own = counted(members.length, 'member', 'members', isFaulty(found, 'zero-length'));
-      return { ...own, count: `${nodes.length} ${nodes.length === 1 ? 'node' : 'nodes'}, ${own.count}` };
+      const own = standingOf(members.length, 'member', 'members', isFaulty(found, 'zero-length'));
+      return { ...own, count: `${counted(nodes.length, 'node')}, ${own.count}` };
     },
   },
   {
@@ -45,26 +46,26 @@ export const stages: readonly Stage[] = [
     words: WORDS.sections,
     bench: (sheet) => sheet && <SectionsBench sheet={sheet} />,
     standing: ({ sections }, found) =>
-      counted(sections.length, 'section', 'sections', isFaulty(found, 'bad-shape', 'missing-property')),
+      standingOf(sections.length, 'section', 'sections', isFaulty(found, 'bad-shape', 'missing-property')),
   },
   {
     id: 'supports',
     words: WORDS.supports,
     bench: (sheet) => sheet && <SupportsBench sheet={sheet} />,
     standing: ({ supports }, found) =>
-      counted(supports.length, 'support', 'supports', isFaulty(found, 'no-support', 'mechanism')),
+      standingOf(supports.length, 'support', 'supports', isFaulty(found, 'no-support', 'mechanism')),
   },
   {
     id: 'loads',
     words: WORDS.loads,
     bench: (sheet) => sheet && <LoadsBench sheet={sheet} />,
-    standing: ({ loads }) => counted(loads.length, 'load', 'loads'),
+    standing: ({ loads }) => standingOf(loads.length, 'load', 'loads'),
   },
   {
     id: 'combinations',
     words: WORDS.combinations,
     bench: () => <CombinationsBench />,
-    standing: ({ combinations }) => counted(combinations.length, 'entry', 'entries'),
+    standing: ({ combinations }) => standingOf(combinations.length, 'entry', 'entries'),
   },
   {
     id: 'results',
@@ -95,9 +96,9 @@ const isEmpty = ({ notices }: NonNullable<Found>): boolean =>
 const isFaulty = (found: Found, ...codes: readonly string[]): boolean =>
   found?.notices.some(({ code, severity }) => severity === 'error' && codes.includes(code)) ?? false;
 
-function counted(n: number, one: string, many: string, attention = false): Standing {
+function standingOf(n: number, one: string, many: string, attention = false): Standing {
   return {
-    count: `${n} ${n === 1 ? one : many}`,
+    count: counted(n, one, many),
     figure: n < 1000 ? String(n) : `${(n / 1000).toFixed(1)} k`,
     mark: attention ? 'attention' : n === 0 ? 'empty' : 'order',
   };

@@ -1,3 +1,5 @@
+import { counted } from '@rigid-beam/core/counted';
+
 /** All that this room says, by the file that says it: read it through and correct it here. */
 
 export const beginnings = {
@@ -26,11 +28,11 @@ export const headStrip = {
   stoppedNotSolved: 'Stopped, not solved',
   readingTheEnvelope: (text: number): string => `Reading the envelope ${text} %`,
   solving: 'Solving …',
-  mechanisms: (count: number): string => `${count} mechanisms`,
+  mechanisms: (count: number): string => counted(count, 'mechanism'),
   notReadyToSolve: 'Not ready to solve',
-  faults: (faults: number): string => `${faults} faults`,
+  faults: (faults: number): string => counted(faults, 'fault'),
   inBalance: 'in balance',
-  balanceTo: (worst: string): string => `balance to ${worst}`,
+  balanceTo: (digits: number): string => `in balance to ${counted(digits, 'digit')} only`,
   solvedInMs: (time: string, balance: string): string => `Solved in ${time} ms, ${balance}`,
   storing: 'Storing …',
   silent: 'Not stored: the server does not answer. Trying again …',

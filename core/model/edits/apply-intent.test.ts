@@ -157,7 +157,7 @@ describe('edits', () => {
       { type: 'patch', patches: [{ op: 'replace', path: ['nodes', 40, 'x'], value: 1 }] },
       /does not fit/,
     ],
-    ['a setting that does not exist', { type: 'set', settings: { nodes: [] } as never }, /“nodes” is no setting/],
+    ['a setting that does not exist', { type: 'set', settings: { nodes: [] } as never }, /“nodes” is not a setting/],
     ['settings of the wrong kind', { type: 'set', settings: { gravity: -1 } }, /not negative/],
   ])('%s', (_, intent, words) => {
     const before = JSON.stringify(start);

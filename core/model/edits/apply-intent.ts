@@ -160,7 +160,7 @@ function ordered(lists: Lists, list: KeyedList, keys: readonly string[]): Notice
 function set(model: Entry, settings: Settings): Notice | undefined {
   const unknown = Object.keys(settings).find((key) => !(settingKeys as readonly string[]).includes(key));
   if (unknown !== undefined)
-    return unfit(`settings.${unknown}`, `“${unknown}” is no setting of a model`, `Set ${settingKeys.join(', ')}`);
+    return unfit(`settings.${unknown}`, `“${unknown}” is not a setting of a model`, `Set ${settingKeys.join(', ')}`);
   for (const key of settingKeys) {
     if (settings[key] === null) Reflect.deleteProperty(model, key);
     else if (settings[key] !== undefined) model[key] = settings[key];

@@ -1,3 +1,4 @@
+import { counted, nounFor } from '../../counted';
 import { keyedLists, type KeyedList } from './keyed-lists';
 import type { Intent } from './intent';
 import type { Motion } from './motion';
@@ -18,7 +19,7 @@ const MOTIONS: Record<Motion['kind'], string> = { move: 'Move', turn: 'Turn', mi
 
 /** A few names, or how many there are. */
 const listed = (word: string, ids: readonly string[]): string =>
-  ids.length <= 4 ? `${word}${ids.length === 1 ? '' : 's'} ${ids.join(', ')}` : `${ids.length} ${word}s`;
+  ids.length <= 4 ? `${nounFor(ids.length, word)} ${ids.join(', ')}` : counted(ids.length, word);
 const idsOf = (all: readonly { readonly id: string }[]): string[] => all.map(({ id }) => id);
 
 /** The name of an entry that is put; a load that has none yet is given one. */

@@ -126,7 +126,7 @@ describe('a load along a chain of members', () => {
     ['no member', { members: [] }, /at least one/],
     ['a place behind the end of the run', { measure: 'length', to: { at: 99 } }, /outside its run of members/],
     ['an end before the beginning', { from: { at: 0.6 }, to: { at: 0.5 } }, /does not end behind/],
-    ['out of the plane', { to: { wz: 5 } }, /“wz” leads out of the plane/],
+    ['out of the plane', { to: { wz: 5 } }, /“wz” is out of plane/],
   ])('is refused in words: %s', (_, load, words) => expect(faultsOf(load).join(' ')).toMatch(words));
 });
 

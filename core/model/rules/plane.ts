@@ -14,7 +14,7 @@ export function checkPlane({ model, findings }: RuleContext): void {
         code: 'out-of-plane',
         path: `${path}.${key}`,
         value,
-        what: `“${key}” leads out of the plane of this model`,
+        what: `“${key}” is out of plane`,
         expected: '0 or "free" in a plane model',
         remedy: 'Remove it, or make this a space model',
       });

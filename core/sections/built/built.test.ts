@@ -164,13 +164,13 @@ test('round tubes from arcs have the digits of J that they claim', () => {
 describe('what is no section is told with its place', () => {
   const bowtie = { outline: [[0, 0], [0.1, 0.1], [0.1, 0], [0, 0.2]] }; // oxfmt-ignore
   test.each<[string, unknown, RegExp]>([
-    ['another file', { format: 'rigid-beam/model', version: 1 }, /no section file \(format: /],
-    ['no parts', fileOf(), /1 to 50 parts was expected \(parts: "0 parts"\)/],
+    ['another file', { format: 'rigid-beam/model', version: 1 }, /not a section file \(“rigid-beam.model”/],
+    ['no parts', fileOf(), /1 to 50 parts was expected \(“0 parts”\)/],
     ['no list of parts', { format: 'rigid-beam/section', version: 1 }, /nothing that the section is made of/],
-    ['a part without a shape', fileOf({ at: [0, 0] }), /no shape \(parts\[0\]\)/],
-    ['two corners', fileOf({ outline: [[0, 0], [1, 1]] }), /closed line of corners was expected \(parts\[0\].outline: "2 corners"\)/], // oxfmt-ignore
-    ['a corner twice', fileOf({ outline: [[0, 0], [0, 0], [1, 0], [1, 1]] }), /lies on the next \(parts\[0\].outline\[0\]/], // oxfmt-ignore
-    ['no length', fileOf({ outline: [[0, '5 kN'], [1, 0], [1, 1]] }), /parts\[0\].outline\[0\]\[1\]: "5 kN"/], // oxfmt-ignore
+    ['a part without a shape', fileOf({ at: [0, 0] }), /no shape \(part 1\)/],
+    ['two corners', fileOf({ outline: [[0, 0], [1, 1]] }), /closed line of corners was expected \(part 1, outline: “2 corners”\)/], // oxfmt-ignore
+    ['a corner twice', fileOf({ outline: [[0, 0], [0, 0], [1, 0], [1, 1]] }), /lies on the next \(part 1, outline 1\)/], // oxfmt-ignore
+    ['no length', fileOf({ outline: [[0, '5 kN'], [1, 0], [1, 1]] }), /part 1, outline 1, number 2: “5 kN”/], // oxfmt-ignore
     ['a line that crosses itself', fileOf(bowtie), /the outline crosses or touches itself between its corners 1 and 3/],
     [
       'a hole outside',
@@ -246,6 +246,6 @@ describe('what is no section is told with its place', () => {
       ),
       /too many corners .*3000 corners/,
     ],
-    ['an unknown designation', fileOf({ catalogue: 'IPE 205' }), /no shape “IPE 205”; it has IPE 80, .* \(parts\[0\].catalogue/],
+    ['an unknown designation', fileOf({ catalogue: 'IPE 205' }), /no shape “IPE 205”; it has IPE 80, .* \(part 1, catalogue/],
   ])('%s', (_, value, words) => expect(faultsOf(value).join('\n')).toMatch(words));
 });

@@ -62,7 +62,7 @@ test('parts that cannot stand so are a fault of the model, with their place', ()
     notices: [{ code: 'bad-shape', path: 'sections[0].shape' }],
   });
   expect(shapeFault(built([]))).toMatch(/nothing that the section is made of/);
-  expect(shapeFault(built([{ outline: [[0, 0], [0.1, 0], [0.1, 0.1, 0.2]] }]))).toMatch(/radius does not fit.*parts\[0\].outline\[/); // oxfmt-ignore
+  expect(shapeFault(built([{ outline: [[0, 0], [0.1, 0], [0.1, 0.1, 0.2]] }]))).toMatch(/radius does not fit.*part 1, outline 2/); // oxfmt-ignore
 });
 
 test('the farthest fibres of all parts count, and reach as far as an arc does', () => {

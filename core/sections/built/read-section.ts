@@ -23,7 +23,7 @@ export function readSection(value: unknown): ReadSection {
       code: 'wrong-format',
       path: 'format',
       value: isObject(value) ? value['format'] : value,
-      what: 'This is no section file',
+      what: 'This is not a section file',
       expected: '{ "format": "rigid-beam/section", "version": 1, "parts": […] }',
       remedy: 'Write format and version as shown',
     });

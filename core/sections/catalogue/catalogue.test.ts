@@ -198,7 +198,7 @@ describe('a designation and what contradicts it', () => {
     [{ catalogue: 'IPE 300' }, /^$/],
     [{ catalogue: 'IPE 300', shape }, /^$/],
     [{ catalogue: 'IPE 300', A: 53.8e-4, Iz: 8356e-8 }, /^$/],
-    [{ catalogue: 'IPE 300', shape: { ...shape, h: 0.33 } }, /called IPE 300, whose h is 0.3 \(sections\[0\].shape.h: 0.33\)/],
+    [{ catalogue: 'IPE 300', shape: { ...shape, h: 0.33 } }, /called IPE 300, whose h is 0.3 \(shape, h: 0.33\)/],
     [{ catalogue: 'IPE 300', shape: shapeCalled('SHS 100x100x5')!.shape }, /called IPE 300, which has another shape/],
     [{ catalogue: 'IPE 300', A: 0.01 }, /called IPE 300, whose A is 5.381e-3 .*Take “catalogue” away/],
     [{ catalogue: 'IPE 300', shape, Iz: 1e-5 }, /called IPE 300, whose Iz is 8.356e-5/],

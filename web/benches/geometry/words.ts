@@ -1,3 +1,5 @@
+import { counted } from '@rigid-beam/core/counted';
+
 /** All that the bench of geometry says in its parts: read it through and correct it here. */
 
 export const argumentField = {
@@ -21,8 +23,8 @@ export const cleanUpPart = {
   hint: 'Each can be shown and mended.',
   largeModel: 'A large model is looked over when you ask for it in the command field: clean up.',
   mendAll: (count: number): string => `Mend all ${count}`,
-  numberNodesAnew: 'Number nodes anew',
-  letterMembersAnew: 'Letter members anew',
+  numberNodesAnew: 'Renumber nodes',
+  letterMembersAnew: 'Relabel members',
 };
 
 export const editForm = {
@@ -43,7 +45,7 @@ export const gridPart = {
   levels: 'Levels',
   framesAlongZ: 'Frames along Z',
   theStructureFollows: 'The structure follows',
-  lines: (text: number): string => `= ${text} lines`,
+  lines: (count: number): string => `= ${counted(count, 'line')}`,
   firstLineAt: 'First line at',
   names: 'Names',
   takeTheseLinesAway: 'Take these lines away',
@@ -71,7 +73,7 @@ export const selectPart = {
   removeGroup: (id: string): string => `Remove group ${id}`,
   nameSelection: 'Name the selection as a group',
   groupExists: 'there is already a group of this name',
-  things: (count: number): string => `${count} things`,
+  things: (count: number): string => counted(count, 'object'),
   selectFirst: 'Select something to keep it as a group.',
 };
 
@@ -118,7 +120,7 @@ export const typicalPart = {
   placeIt: 'Place it',
   showWhere: 'Show where',
   cancel: 'Cancel',
-  together: (count: number, spacings: string, unit: string): string => `= ${count} × , together ${spacings} ${unit}`,
+  together: (count: number, spacings: string, unit: string): string => `= ${count} × , ${spacings} ${unit} in all`,
 };
 
 export const underlayPart = {

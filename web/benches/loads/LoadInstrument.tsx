@@ -47,6 +47,7 @@ export function LoadInstrument({ sheet, caseId }: { readonly sheet: SheetControl
   const isHeld = useStore(sheet.store, (state) => state.tool.name === LOAD_TOOL);
   const load = useLoadInHand(sheet, caseId);
   const { phrase, read, say, take } = load;
+  const words = phraseWords(phrase, display, ALL_DIGITS);
   return (
     <Stack>
       <PanelSubtitle>{PUT.heading}</PanelSubtitle>
@@ -64,20 +65,24 @@ export function LoadInstrument({ sheet, caseId }: { readonly sheet: SheetControl
       </Instruments>
       <TextLine
         label={PUT.field}
-        value={phraseWords(phrase, display, ALL_DIGITS)}
-        understand={(words) => {
-          const next = read(words);
+        // What is shown is in hand; before that it is only offered.
+        value={isHeld ? words : ''}
+        offered={words}
+        understand={(typed) => {
+          const next = read(typed);
           return next.ok
             ? { ok: true, words: understoodWords(next.phrase, phraseWords(next.phrase, display)) }
             : { ok: false, words: next.reason };
         }}
-        onCommit={(words) => {
-          const next = read(words);
+        onCommit={(typed) => {
+          const next = read(typed);
           if (next.ok) say(next.phrase);
         }}
+        // What is refused leaves nothing in hand.
+        onRefused={load.drop}
       />
-      {SENSES[phrase.kind] ? <Senses load={load} /> : <Directions load={load} />}
-      {phrase.kind === 'temperature' && <Sides load={load} />}
+      {SENSES[phrase.kind] ? <Senses load={load} isHeld={isHeld} /> : <Directions load={load} isHeld={isHeld} />}
+      {phrase.kind === 'temperature' && <Sides load={load} isHeld={isHeld} />}
       {(phrase.kind === 'line' || phrase.kind === 'area') && (
         <Instruments role="group" aria-label={PUT.measured}>
           {measures.map(({ id, picture, short, label }) => (
@@ -86,7 +91,7 @@ export function LoadInstrument({ sheet, caseId }: { readonly sheet: SheetControl
               picture={picture}
               words={short}
               label={label}
-              isHeld={phrase.measured === id}
+              isHeld={isHeld && phrase.measured === id}
               onChange={() => say({ ...phrase, measured: id })}
             />
           ))}
@@ -97,7 +102,7 @@ export function LoadInstrument({ sheet, caseId }: { readonly sheet: SheetControl
           aria-label={PUT.spread}
           selectionMode="single"
           disallowEmptySelection
-          selectedKeys={[phrase.spread ?? 'twoWay']}
+          selectedKeys={isHeld ? [phrase.spread ?? 'twoWay'] : []}
           onSelectionChange={(keys) => {
             const { spread: _, onto: __, ...rest } = phrase;
             say(keys.has('oneWay') ? { ...phrase, spread: 'oneWay' } : rest);
@@ -107,20 +112,26 @@ export function LoadInstrument({ sheet, caseId }: { readonly sheet: SheetControl
           <ToggleButton id="oneWay">{PUT.oneWay}</ToggleButton>
         </Ways>
       )}
-      <PutOnSelection sheet={sheet} phrase={phrase} caseId={caseId} />
+      <PutOnSelection load={load} caseId={caseId} />
     </Stack>
   );
 }
 
+interface PartProps {
+  readonly load: SaidLoad;
+  /** Only what is in hand is shown as chosen; choosing takes it in hand. */
+  readonly isHeld: boolean;
+}
+
 /** The two ways of what has no direction. */
-function Senses({ load: { phrase, say } }: { readonly load: SaidLoad }) {
+function Senses({ load: { phrase, say }, isHeld }: PartProps) {
   return (
     <Ways
       aria-label={PUT.sense}
       selectionMode="single"
       disallowEmptySelection
-      selectedKeys={[isTurned(phrase) ? 1 : 0]}
-      onSelectionChange={() => say(oppositeOf(phrase))}
+      selectedKeys={isHeld ? [isTurned(phrase) ? 1 : 0] : []}
+      onSelectionChange={(keys) => say(keys.has(isTurned(phrase) ? 1 : 0) ? phrase : oppositeOf(phrase))}
     >
       {SENSES[phrase.kind]!.map(([sign, label], i) => (
         <ToggleButton key={label} id={i} aria-label={label}>
@@ -132,7 +143,7 @@ function Senses({ load: { phrase, say } }: { readonly load: SaidLoad }) {
 }
 
 /** A temperature acts all through a member, or makes one side of it warmer than the other. */
-function Sides({ load: { phrase, say } }: { readonly load: SaidLoad }) {
+function Sides({ load: { phrase, say }, isHeld }: PartProps) {
   const { space } = useModel();
   const current = sideOf(phrase);
   return (
@@ -140,7 +151,7 @@ function Sides({ load: { phrase, say } }: { readonly load: SaidLoad }) {
       aria-label={PUT.side}
       selectionMode="single"
       disallowEmptySelection
-      selectedKeys={current ? [current] : []}
+      selectedKeys={isHeld && current ? [current] : []}
       onSelectionChange={(keys) => {
         const next = sidesOf(space).find((side) => keys.has(side));
         if (next) say(onSide(phrase, next));
@@ -156,7 +167,7 @@ function Sides({ load: { phrase, say } }: { readonly load: SaidLoad }) {
 }
 
 /** The directions that have a word; an angle that is typed is none of them. */
-function Directions({ load: { phrase, say } }: { readonly load: SaidLoad }) {
+function Directions({ load: { phrase, say }, isHeld }: PartProps) {
   const { space } = useModel();
   const ways = waysOf(space);
   const current = wayOf(phrase, space);
@@ -166,7 +177,7 @@ function Directions({ load: { phrase, say } }: { readonly load: SaidLoad }) {
       aria-label={PUT.direction}
       selectionMode="single"
       disallowEmptySelection
-      selectedKeys={current ? [current.id] : []}
+      selectedKeys={isHeld && current ? [current.id] : []}
       onSelectionChange={(keys) => {
         const next = ways.find(({ id }) => keys.has(id));
         if (next) say({ ...upright, direction: next.way });

@@ -1,3 +1,4 @@
+import { counted } from '@rigid-beam/core/counted';
 import { phraseKinds, SIDES, WAYS, type LoadPhrase, type Measured, type PhraseKind } from '@rigid-beam/core/phrases/phrase';
 import { actsOn } from '@rigid-beam/core/phrases/phrase-loads';
 import type { Model } from '@rigid-beam/core/model/model';
@@ -18,9 +19,9 @@ const KINDS: Readonly<Record<PhraseKind, Omit<LoadKind, 'id'>>> = {
   force: { picture: 'point', short: 'Force', text: 'Force' },
   couple: { picture: 'couple', short: 'Couple', text: 'Couple' },
   area: { picture: 'area', short: 'Area', text: 'Pressure on an area' },
-  temperature: { picture: 'warmth', short: 'Warmth', text: 'Temperature' },
-  fit: { picture: 'fit', short: 'Misfit', text: 'Lack of fit' },
-  settlement: { picture: 'settlement', short: 'Settles', text: 'Settlement of a support' },
+  temperature: { picture: 'warmth', short: 'Temperature', text: 'Temperature' },
+  fit: { picture: 'fit', short: 'Lack of fit', text: 'Lack of fit' },
+  settlement: { picture: 'settlement', short: 'Settlement', text: 'Settlement of a support' },
 };
 export const loadKinds: readonly LoadKind[] = phraseKinds.map((id) => ({ id, ...KINDS[id] }));
 
@@ -152,5 +153,5 @@ export const PUT = {
   spread: 'Carried',
   twoWay: 'two ways',
   oneWay: 'one way',
-  label: (words: string, count: number, what: string): string => `Put ${words} on ${count} ${what}${count === 1 ? '' : 's'}`,
+  label: (words: string, count: number, what: string): string => `Put ${words} on ${counted(count, what)}`,
 };

@@ -1,10 +1,14 @@
 import { useEffect, useRef, useState } from 'react';
 import type { LoadPhrase, PhraseKind } from '@rigid-beam/core/phrases/phrase';
+import { phraseWords } from '@rigid-beam/core/phrases/phrase-words';
+import { putPhrase } from '@rigid-beam/core/phrases/put-phrase';
 import { readLoadPhrase, type ReadPhrase } from '@rigid-beam/core/phrases/read-phrase';
+import { chosenOf } from '../../session/chosen';
 import { useDisplay, useModel } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { LoadTool, type LoadInHand } from '../../sheet/tools/load-tool';
-import { firstWords, oppositeOf, SENSES, wayOf, waysOf } from './load-words';
+import { firstWords, oppositeOf, PUT, SENSES, wayOf, waysOf } from './load-words';
+import { selectionOffers, type SelectionOffer } from './selection-offers';
 
 /** What is said, and what can be done with it. */
 export interface SaidLoad {
@@ -15,6 +19,10 @@ export interface SaidLoad {
   readonly say: (next: LoadPhrase) => void;
   /** Takes what was said last of a kind in hand. */
   readonly take: (kind: PhraseKind) => void;
+  /** Nothing that means something is said any more: nothing stays in hand. */
+  readonly drop: () => void;
+  /** Puts it on what is selected, in one step, whole or not at all. */
+  readonly putOn: (offer: SelectionOffer) => void;
 }
 
 /** The load that the bench says: of each kind the last one, exactly as it was said. The tool in hand asks for it, and is put away with the bench. */
@@ -45,9 +53,32 @@ export function useLoadInHand(sheet: SheetController, caseId: string): SaidLoad 
     say({ ...phrase, direction: ways[(at + step + ways.length) % ways.length]!.way });
   };
 
-  const inHand = useRef<LoadInHand>({ phrase, caseId, turn });
+  const drop = (): void => {
+    if (sheet.store.getState().tool instanceof LoadTool) sheet.takeSelect();
+  };
+  const putOn = ({ targets, what }: SelectionOffer): void => {
+    const { editor } = sheet;
+    const intents = putPhrase(phrase, targets, editor.state.model, caseId);
+    if (typeof intents === 'string') return editor.refuse(PUT.refused(intents));
+    const words = phraseWords(phrase, display);
+    const count = targets.reduce((sum, target) => sum + ('run' in target ? target.run.length : 1), 0);
+    if (!editor.edit({ type: 'batch', intents, label: PUT.label(words, count, what) })) return;
+    drop();
+    // The next load is said where this one was.
+    editor.show({ side: 'bench' });
+  };
+  /** What Enter means: the first way that needs no second thought. */
+  const putOnSelection = (): boolean => {
+    const { editor } = sheet;
+    const [first] = selectionOffers(phrase, chosenOf(editor.state.selection), editor.state.model, caseId);
+    if (!first || first.warning) return false;
+    putOn(first);
+    return true;
+  };
+
+  const inHand = useRef<LoadInHand>({ phrase, caseId, turn, putOnSelection });
   useEffect(() => {
-    inHand.current = { phrase, caseId, turn };
+    inHand.current = { phrase, caseId, turn, putOnSelection };
     const { tool } = sheet.store.getState();
     if (tool instanceof LoadTool) tool.said();
   });
@@ -62,6 +93,8 @@ export function useLoadInHand(sheet: SheetController, caseId: string): SaidLoad 
     phrase,
     read,
     say,
+    drop,
+    putOn,
     take: (one) => {
       setKind(one);
       hold();

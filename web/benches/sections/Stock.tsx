@@ -79,11 +79,14 @@ export function Stock({ sheet, list, items }: StockProps) {
         name: prefix + id,
         hint: STOCK.hint(id),
         on: 'member',
-        intent: (current, target) =>
-          given(
-            current.members.filter((member) => member.id === target && member[key] !== id),
+        intent: (current, targets) => {
+          const wanted = new Set(targets);
+          const intents = given(
+            current.members.filter((member) => wanted.has(member.id) && member[key] !== id),
             id,
-          )[0],
+          );
+          return intents.length > 1 ? { type: 'batch', intents, label: GIVEN(id, intents.length) } : intents[0];
+        },
       }),
     );
   const assign = (id: string): void => {

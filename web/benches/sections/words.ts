@@ -1,3 +1,4 @@
+import { counted } from '@rigid-beam/core/counted';
 import type { ShapeType } from '@rigid-beam/core/model/model';
 
 /** All that the bench of sections says: read it through and correct it here. */
@@ -37,17 +38,17 @@ export const STOCK = {
   standardMaterial: 'Add a standard material',
   chooseMaterial: 'choose one',
   none: 'None yet.',
-  members: (count: number): string => (count === 1 ? '1 member' : `${count} members`),
+  members: (count: number): string => counted(count, 'member'),
   hint: (name: string): string => `Click the members that get ${name}. Escape ends.`,
   assign: (name: string, count: number): string =>
     `Give ${name} to the ${count === 1 ? 'selected member' : `${count} selected members`}`,
-  select: (count: number): string => `Select its ${count === 1 ? 'member' : `${count} members`}`,
+  select: (count: number): string => `Select its ${count === 1 ? 'member' : counted(count, 'member')}`,
   remove: (name: string): string => `Remove ${name}`,
 };
 
 export const bill = {
   schedule: 'Schedule of sections',
-  together: (what: string): string => `Together ${what}.`,
+  together: (what: string): string => `In total ${what}.`,
   mass: (mass: string): string => `${mass} kg`,
   noMass: 'of unknown mass',
   surface: (surface: string): string => `${surface} m² to be painted`,

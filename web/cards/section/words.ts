@@ -1,3 +1,4 @@
+import { counted } from '@rigid-beam/core/counted';
 import type { Dimension } from '@rigid-beam/core/sections/shape-table';
 
 /** All that is said where a section is described: read it through and correct it here. */
@@ -51,7 +52,7 @@ export const sectionEditor = {
   relative: 'Relative: so many I',
   times: 'How many I',
   reference: 'I itself, for all',
-  endless: 'as good as infinite',
+  endless: 'rigid',
   notSound: (fault: string): string => `This shape cannot be built: ${fault}.`,
   notGiven: 'not given',
   fromMesh: 'from its mesh',
@@ -68,7 +69,7 @@ export const meshed = {
   principal: 'Principal I',
   turned: (degrees: string): string => `turned by ${degrees}°`,
   claims: (triangles: number, size: string, digits: number): string =>
-    `Finite elements: ${triangles.toLocaleString('en')} triangles of ${size}; two meshes share ${digits === 1 ? '1 digit' : `${digits} digits`} of J.`,
+    `Finite elements: ${triangles.toLocaleString('en')} triangles of ${size}; two meshes share ${counted(digits, 'digit')} of J.`,
   pieces: 'In several pieces, each twists by itself: what ties them together is not counted.',
 };
 

@@ -1,5 +1,7 @@
+import { counted } from '@rigid-beam/core/counted';
+
 /** What an edit is called that gives a shape to members. */
-export const GIVEN = (id: string, count: number): string => `${id} for ${count === 1 ? '1 member' : `${count} members`}`;
+export const GIVEN = (id: string, count: number): string => `${id} for ${counted(count, 'member')}`;
 
 /** What is said about stepping through the catalogue. */
 export const stepSection = {

@@ -1,31 +1,38 @@
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Model } from '@rigid-beam/core/model/model';
-import { symbolPath, worldPath, type Item } from '@rigid-beam/drawing/display-list';
+import { symbolPath, worldPath, type Item, type Subject } from '@rigid-beam/drawing/display-list';
 import { drawnMembers, drawnNodes } from '@rigid-beam/drawing/geometry';
 import { circle } from '@rigid-beam/drawing/structure-items';
+import { chosenOf } from '../../session/chosen';
 import type { SheetController } from '../controller';
+import { inBox } from '../in-box';
+import { BoxDrag } from './box-drag';
 import { findTarget } from './find-target';
 import type { Tool, ToolPointer } from './tool';
 
-/** What a click does: on which kind of thing, and which edit it makes there. `at` is the ratio along a member. */
+/** What is put on things: on which kind, and the one edit that puts it on all of `ids`. `at` is the ratio along a member that was clicked. */
 export interface Application {
   readonly name: string;
   readonly hint: string;
   readonly on: 'node' | 'member';
   /** `propose`: what may take a structure's hold away is tried before it is kept. */
   readonly makes?: 'propose';
-  readonly intent: (model: Model, id: string, at: number) => Intent | undefined;
+  readonly intent: (model: Model, ids: readonly string[], at: number) => Intent | undefined;
 }
 
-/** Puts something on nodes or members, one click after the other, until Escape: a support. */
+/** Puts something on nodes or members until Escape: on what is clicked, on all in a box, on what is selected with Enter, on everything with Ctrl+A. */
 export class ApplyTool implements Tool {
   readonly cursor = 'crosshair';
+  readonly keepsBench = true as const;
   private pointed: { readonly id: string; readonly at: number } | undefined;
+  private readonly box: BoxDrag;
 
   constructor(
     private readonly sheet: SheetController,
     private readonly application: Application,
-  ) {}
+  ) {
+    this.box = new BoxDrag(sheet);
+  }
 
   get name(): string {
     return this.application.name;
@@ -35,21 +42,59 @@ export class ApplyTool implements Tool {
     return this.application.hint;
   }
 
+  down(event: ToolPointer): void {
+    this.box.down(event);
+  }
+
   move(event: ToolPointer): void {
-    this.pointed = this.find(event);
+    if (event.type === 'mouse') this.sheet.takeKeyboard();
+    this.pointed = this.box.move(event) ? undefined : this.find(event);
   }
 
   up(event: ToolPointer): void {
-    this.pointed = this.find(event);
-    if (!this.pointed) return;
+    const press = this.box.up(event);
+    if (press === 'nothing') return;
+    if (press === 'click') {
+      this.pointed = this.find(event);
+      if (this.pointed) this.put([this.pointed.id], this.pointed.at);
+    } else this.put(this.meant(inBox(this.sheet, press.from, press.to, press.to.alt ? 'inside' : 'touching')), 0);
+  }
+
+  cancel(): void {
+    this.box.cancel();
+  }
+
+  key(event: KeyboardEvent): boolean {
+    if (event.key !== 'Enter') return false;
+    this.put(this.meant(this.sheet.editor.state.selection), 0);
+    return true;
+  }
+
+  all(): void {
+    const { model } = this.sheet.editor.state;
+    const list = this.application.on === 'node' ? model.nodes : model.members;
+    this.put(
+      list.map(({ id }) => id),
+      0,
+    );
+  }
+
+  /** Of some things those of its kind. */
+  private meant(subjects: readonly Subject[]): string[] {
+    const { nodes, members } = chosenOf(subjects);
+    return [...(this.application.on === 'node' ? nodes : members)];
+  }
+
+  private put(ids: readonly string[], at: number): void {
     const { editor } = this.sheet;
-    const intent = this.application.intent(editor.state.model, this.pointed.id, this.pointed.at);
+    const intent = ids.length > 0 ? this.application.intent(editor.state.model, ids, at) : undefined;
     if (!intent) return;
     if (this.application.makes === 'propose') editor.propose(intent);
     else editor.edit(intent);
   }
 
   overlay(): Item[] {
+    if (this.box.isDrawn) return this.box.overlay();
     const { pointed } = this;
     if (!pointed) return [];
     const { model } = this.sheet.editor.state;

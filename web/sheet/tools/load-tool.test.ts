@@ -6,6 +6,7 @@ import type { LoadPhrase } from '@rigid-beam/core/phrases/phrase';
 import { readLoadPhrase } from '@rigid-beam/core/phrases/read-phrase';
 import type { Model } from '@rigid-beam/core/model/model';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import type { Subject } from '@rigid-beam/drawing/display-list';
 import { labels } from '@rigid-beam/drawing/test/demo';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import { plainView } from '@rigid-beam/drawing/view';
@@ -20,13 +21,14 @@ const SCALE = 100;
 class Paper {
   model: Model = sketch({ nodes: [['1', 0, 0], ['2', 4, 0], ['3', 8, 0]], members: [['a', '1', '2'], ['b', '2', '3']], supports: [pin('1'), pin('3')] }); // oxfmt-ignore
   hints: string[] = [];
+  selected: readonly Subject[] = [];
   readonly tool: LoadTool;
   turned = 0;
 
   constructor(words: string) {
     const read = readLoadPhrase(words, { display: defaultDisplay, space: 'plane', bare: 'line' });
     if (!read.ok) throw new Error(read.reason);
-    const inHand: LoadInHand = { phrase: read.phrase as LoadPhrase, caseId: 'Q', turn: (step) => (this.turned += step) };
+    const inHand: LoadInHand = { phrase: read.phrase as LoadPhrase, caseId: 'Q', turn: (step) => (this.turned += step), putOnSelection: () => false };
     this.tool = new LoadTool(this.sheet, () => inHand);
   }
 
@@ -42,6 +44,7 @@ class Paper {
             '?stage=loads',
           );
         },
+        select: (subjects: readonly Subject[]) => (paper.selected = subjects),
         edit: (intent: Intent) => {
           const applied = applyIntent(paper.model, intent);
           if (applied.ok) paper.model = applied.model;
@@ -79,13 +82,13 @@ describe('a load in hand', () => {
     const paper = new Paper('8 kN/m down');
     paper.move(1, 0.05);
     expect(paper.said()).toEqual(['8 kN/m']);
-    expect(paper.hints.at(-1)).toMatch(/Together 32 kN/);
+    expect(paper.hints.at(-1)).toMatch(/Resultant 32 kN/);
     paper.move(1, 3);
     expect(paper.tool.overlay()).toEqual([]);
     paper.move(1, 0.05);
     paper.tool.away();
     expect(paper.tool.overlay()).toEqual([]);
-    expect(paper.hints.at(-1)).not.toMatch(/Together/);
+    expect(paper.hints.at(-1)).not.toMatch(/Resultant/);
     expect(paper.model.loads).toEqual([]);
   });
 
@@ -114,10 +117,13 @@ describe('a load in hand', () => {
     expect(paper.model.loads.at(-1)).toMatchObject({ type: 'node', node: '2' });
   });
 
-  test('a press that slips, or is broken off, puts nothing; a finger does without having pointed', () => {
+  test('a press that is dragged selects in a box and puts nothing; what is broken off puts nothing; a finger does without having pointed', () => {
     const paper = new Paper('8 kN/m down');
-    paper.tool.down({ x: 100, y: 0, type: 'mouse', shift: false, alt: false });
-    paper.tool.up({ x: 120, y: 0, type: 'mouse', shift: false, alt: false });
+    paper.tool.down({ x: 500, y: 20, type: 'mouse', shift: false, alt: false });
+    paper.tool.move({ x: 600, y: -20, type: 'mouse', shift: false, alt: false });
+    expect(paper.tool.overlay()).toHaveLength(2);
+    paper.tool.up({ x: 600, y: -20, type: 'mouse', shift: false, alt: false });
+    expect(paper.selected).toEqual([{ kind: 'member', id: 'b' }]);
     paper.tool.down({ x: 100, y: 0, type: 'touch', shift: false, alt: false });
     paper.tool.cancel();
     paper.tool.up({ x: 100, y: 0, type: 'touch', shift: false, alt: false });

@@ -10,8 +10,12 @@ import { symbolPath, worldPath, type Item } from '@rigid-beam/drawing/display-li
 import { drawnMembers, drawnNodes } from '@rigid-beam/drawing/geometry';
 import { loadItems } from '@rigid-beam/drawing/load-items';
 import { circle } from '@rigid-beam/drawing/structure-items';
+import { inverted } from '@rigid-beam/core/model/selecting';
+import { selectChosen } from '../../session/chosen';
 import { viewOf } from '../view-of';
 import type { SheetController } from '../controller';
+import { BoxDrag } from './box-drag';
+import { selectInBox } from './box-tool';
 import { findTarget, type Target } from './find-target';
 import type { Tool, ToolPointer } from './tool';
 import { loadTool as WORDS } from '../words';
@@ -23,19 +27,23 @@ export interface LoadInHand {
   readonly phrase: LoadPhrase;
   readonly caseId: string;
   readonly turn: (step: 1 | -1) => void;
+  /** Puts it on what is selected; false where it acts on nothing of it. */
+  readonly putOnSelection: () => boolean;
 }
 
-/** Pixels by which a press may slip and still be a click. */
-const SLACK = 5;
 /** A force pointed at takes the nearest of so many equal parts of its member, so that the middle is the middle. */
 const PARTS = 20;
 
-/** Puts a load that was said on what is pointed at, click by click until Escape; before the click its arrows stand there already. */
+/**
+ * Puts a load that was said on what is pointed at, click by click until Escape; before the click its arrows stand there already. A box
+ * selects, and Enter puts it on what is selected.
+ */
 export class LoadTool implements Tool {
   readonly name = LOAD_TOOL;
   readonly cursor = 'crosshair';
   private pointed: Target | undefined;
-  private pressed: ToolPointer | undefined;
+  readonly keepsBench = true as const;
+  private readonly box: BoxDrag;
   /** What has just been put stands there itself: it is not shown a second time. */
   private isPut = false;
 
@@ -43,7 +51,9 @@ export class LoadTool implements Tool {
     private readonly sheet: SheetController,
     /** Asked whenever something is pointed at: another load may have been said. */
     private readonly inHand: () => LoadInHand,
-  ) {}
+  ) {
+    this.box = new BoxDrag(sheet);
+  }
 
   /** Another load is said: the tool goes on with it. */
   said(): void {
@@ -73,12 +83,16 @@ export class LoadTool implements Tool {
   }
 
   down(event: ToolPointer): void {
-    this.pressed = event;
+    this.box.down(event);
   }
 
   move(event: ToolPointer): void {
     // Who points has the keys at hand as well; who does not, keeps them where they are.
     if (event.type === 'mouse') this.sheet.takeKeyboard();
+    if (this.box.move(event)) {
+      this.pointed = undefined;
+      return;
+    }
     const before = this.pointed;
     this.pointed = findTarget(this.sheet, event, actsOn(this.inHand().phrase));
     if (before?.id === this.pointed?.id && !this.moved(before)) return;
@@ -101,24 +115,31 @@ export class LoadTool implements Tool {
   }
 
   up(event: ToolPointer): void {
-    const { pressed } = this;
-    this.pressed = undefined;
-    if (!pressed || Math.hypot(event.x - pressed.x, event.y - pressed.y) > SLACK) return;
+    const press = this.box.up(event);
+    if (press === 'nothing') return;
+    if (press !== 'click') return selectInBox(this.sheet, press.from, press.to);
     this.move(event);
     if (this.pointed) this.put(this.pointed);
   }
 
   cancel(): void {
-    this.pressed = undefined;
+    this.box.cancel();
+  }
+
+  all(): void {
+    const { editor } = this.sheet;
+    selectChosen(editor, inverted(editor.state.model, { nodes: [], members: [] }));
   }
 
   key(event: KeyboardEvent): boolean {
+    if (event.key === 'Enter') return this.inHand().putOnSelection();
     if (event.key !== 'Tab') return false;
     this.inHand().turn(event.shiftKey ? -1 : 1);
     return true;
   }
 
   overlay(): Item[] {
+    if (this.box.isDrawn) return this.box.overlay();
     const { pointed } = this;
     if (!pointed || this.isPut) return [];
     const { model } = this.sheet.editor.state;

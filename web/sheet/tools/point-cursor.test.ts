@@ -84,7 +84,7 @@ describe('the mark of a tool', () => {
     const mark = cursorOf();
     mark.key(press('4'));
     expect(paper.typed!.commit('4')).toMatch(/a place is written/);
-    expect(paper.typed!.commit('4 by far')).toMatch(/is no length/);
+    expect(paper.typed!.commit('4 by far')).toMatch(/is not a length/);
     expect(taken).toEqual([]);
   });
 

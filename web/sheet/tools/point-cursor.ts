@@ -62,6 +62,7 @@ export class PointCursor {
       top: this.screen.y,
       hint: this.wish.from() ? notationOf(this.sheet.editor.state.model.space) : PLACE,
       first: event.key,
+      isBegun: true,
       commit: (text) => this.typed(text),
       ...(!this.wish.from() && { label: WORDS.placeOnTheDrawing }),
     });

@@ -25,6 +25,10 @@ export interface Tool {
   away?(): void;
   /** The other choices were asked for: right button, or a long press. */
   menu?(event: ToolPointer): void;
+  /** Selecting leaves its bench where it is: what is in hand is put on what is selected. */
+  readonly keepsBench?: true;
+  /** Everything is meant: Ctrl+A. */
+  all?(): void;
   /** True when the key was used. */
   key?(event: KeyboardEvent): boolean;
   /** Marks that the tool draws over the sheet. */

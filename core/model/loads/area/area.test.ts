@@ -301,7 +301,7 @@ test.each<[string, Partial<AreaLoad>, RegExp]>([
 });
 
 test.each([
-  ['has no name and carries', { id: undefined }, {}, /members\[0\]/],
+  ['has no name and carries', { id: undefined }, {}, /number 1 of the members/],
   ['has no end and is named', { end: '9' }, { spread: 'oneWay', to: ['s1', 's3'] } as const, /“9”/],
 ])('a member that %s: it is told where it stands', (_, part, load, words) => {
   const model = panel(floor, load);
