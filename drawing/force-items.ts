@@ -46,7 +46,7 @@ export function forceOnMember(context: Context, member: DrawnMember, load: Point
 /** A force as an arrow that ends at the point, a couple as an arc round it or a double-headed arrow. */
 export function concentrated(
   context: Context,
-  { x, y, ...seen }: SeenForces & { readonly x: number; readonly y: number },
+  { x, y, node, ...seen }: SeenForces & { readonly x: number; readonly y: number; readonly node?: string },
   subject: Subject,
   factor: number,
 ): Item[] {
@@ -63,9 +63,15 @@ export function concentrated(
         label(context, { x, y, dx: 9 * w, dy: -9 * w, away: [1, -1] }, words, subject),
       );
     else {
-      const [far, foot, behind] = [length + 4 * w, 4 * w, length + 6 * w];
-      items.push(...arrow(context, { x, y, from: [-ux * far, -uy * far], to: [-ux * foot, -uy * foot], width: 2.2 }, subject));
-      items.push(label(context, { x, y, dx: -ux * behind, dy: -uy * behind, away: [-ux, -uy] }, words, subject));
+      const { start, aside } = standing(node === undefined ? [] : context.leaving(node), [ux, uy]);
+      // From its tail to its point, which ends on the node or, where a member stands behind it, begins there.
+      const [tail, point] = start === 'here' ? [4 * w, length + 4 * w] : [-length - 4 * w, -4 * w];
+      const [ax, ay] = [-uy * aside * w, ux * aside * w];
+      const at = (along: number): [number, number] => [ux * along + ax, uy * along + ay];
+      items.push(...arrow(context, { x, y, from: at(tail), to: at(point), width: 2.2 }, subject));
+      const said = at(start === 'here' ? point + 3 * w : tail - 2 * w);
+      const away: [number, number] = start === 'here' ? [ux, uy] : [-ux, -uy];
+      items.push(label(context, { x, y, dx: said[0], dy: said[1], away }, words, subject));
     }
   }
   if (seen.couple > 0) {
@@ -73,6 +79,22 @@ export function concentrated(
     items.push(...turning(context, { x, y, way: seen.coupleWay, toward: seen.coupleToward, sense }, words, subject));
   }
   return items;
+}
+
+/** Cosine of the angle within which a member hides an arrow that lies along it. */
+const HIDES = 0.97;
+/** Pixels by which an arrow stands beside a member that goes on both ways. */
+const ASIDE = 9;
+
+/** Where an arrow stands that points along `way` at a node: before it, from it on where a member lies there, or beside both. */
+function standing(
+  leaving: readonly (readonly [number, number])[],
+  [ux, uy]: readonly [number, number],
+): { readonly start: 'before' | 'here'; readonly aside: number } {
+  const isHidden = (sense: 1 | -1): boolean =>
+    leaving.some(([x, y]) => sense * (x * ux + y * uy) > HIDES * (Math.hypot(x, y) * Math.hypot(ux, uy) || 1));
+  if (!isHidden(-1)) return { start: 'before', aside: 0 };
+  return isHidden(1) ? { start: 'before', aside: ASIDE } : { start: 'here', aside: 0 };
 }
 
 /** What turns at a point: the way of its axis on the drawing, and how much of it points at the viewer. */

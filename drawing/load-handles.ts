@@ -17,6 +17,8 @@ export interface LoadHandle {
   readonly y: number;
   readonly dx: number;
   readonly dy: number;
+  /** Where an ordinate that stands above another load begins. */
+  readonly foot?: readonly [number, number];
 }
 
 /** The handles of a load of the acting case; none of a compound one, whose ends are typed over. */
@@ -29,10 +31,16 @@ export function loadHandles(model: Model, factors: ReadonlyMap<string, number>, 
     return (['from', 'to'] as const).flatMap((end): LoadHandle[] => {
       const at = load[end].at === undefined ? (end === 'from' ? 0 : member.length) : load[end].at! * scale;
       const [x, y] = pointOn(member, at);
-      const tip = ordinate(context, member, { ...(load.axes && { axes: load.axes }), factor: 1 }, at, load[end]);
+      const tip = ordinate(
+        context,
+        member,
+        { ...(load.axes && { axes: load.axes }), factor: 1, base: context.bases.get(load.id) ?? 0 },
+        at,
+        load[end],
+      );
       const place: LoadHandle = { role: end, x, y, dx: 0, dy: 0 };
       if (sizeOf(load[end]) === 0) return [place];
-      return [place, { role: end === 'from' ? 'sizeFrom' : 'sizeTo', x, y, dx: tip.ox, dy: tip.oy }];
+      return [place, { role: end === 'from' ? 'sizeFrom' : 'sizeTo', x, y, dx: tip.ox, dy: tip.oy, foot: [tip.bx, tip.by] }];
     });
   }
   if (load.type !== 'point' && load.type !== 'node') return [];

@@ -10,13 +10,15 @@ import { showNumber } from '@rigid-beam/core/quantities/show';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { isSelected, type Ink, type Item, type Label, type Path, type Subject } from './display-list';
 import { concentrated, forceOnMember, seenForces } from './force-items';
-import { drawnNodes, nearness, pointOn } from './geometry';
+import { drawnNodes, nearness, pointOn, type DrawnMember } from './geometry';
 import { panelItems, pressureLabel } from './area-items';
 import { comb, intensityLabel, lineLabel } from './line-load-items';
 import { inkOfColour, label, prefix, type Context } from './load-marks';
 import { membersInFront } from './structure-items';
 import { FRONT, inDepth, isCrowded, isOutline } from './behind';
+import { once } from '@rigid-beam/core/once';
 import { saidOnce, withNeighbours } from './runs';
+import { stackedLoads, type ActingLoad } from './stacked-loads';
 import { settlementItems } from './settlement-items';
 import type { View } from './view';
 
@@ -47,7 +49,7 @@ export function loadItems(model: Model, factors: ReadonlyMap<string, number>, vi
 }
 
 /** The single loads of the cases that act, each with the load that it comes from. */
-function actingLoads(model: Model, factors: ReadonlyMap<string, number>) {
+function actingLoads(model: Model, factors: ReadonlyMap<string, number>): ActingLoad[] {
   const { loads, origins } = expandLoads(model);
   return loads
     .map((load, i) => ({ load, origin: origins[i]!, factor: factors.get(load.case) ?? 0 }))
@@ -57,17 +59,56 @@ function actingLoads(model: Model, factors: ReadonlyMap<string, number>) {
 /** What all loads of a drawing are drawn with. */
 export function contextOf(model: Model, factors: ReadonlyMap<string, number>, view: View): Context {
   const acting = actingLoads(model, factors);
+  const members = new Map(membersInFront(model, view).map((member) => [member.id, member]));
+  const largest = largestOf(model, acting);
   return {
     model,
-    members: new Map(membersInFront(model, view).map((member) => [member.id, member])),
+    members,
     nodes: drawnNodes(model, view),
     display: { ...defaultDisplay, ...model.display },
     view,
     inks: inksOf(model),
-    largest: {
-      intensity: Math.max(0, ...acting.map(({ load, factor }) => Math.abs(factor) * intensityOf(load))),
-      force: Math.max(0, ...acting.map(({ load, factor }) => Math.abs(factor) * forceOf(load))),
-    },
+    largest,
+    bases: stackedLoads(acting, largest.intensity),
+    leaving: leavingOf(model, members),
+  };
+}
+
+/** One scale for all loads of a kind, whichever case acts: a factor lengthens it where more than the model's largest acts. */
+function largestOf(model: Model, acting: readonly ActingLoad[]): Context['largest'] {
+  let [intensity, force] = largestInModel(model);
+  for (const { load, factor } of acting) {
+    intensity = Math.max(intensity, Math.abs(factor) * intensityOf(load));
+    force = Math.max(force, Math.abs(factor) * forceOf(load));
+  }
+  return { intensity, force };
+}
+
+const largestInModel = once((model: Model): readonly [number, number] => {
+  let [intensity, force] = [0, 0];
+  for (const load of expandLoads(model).loads) {
+    intensity = Math.max(intensity, intensityOf(load));
+    force = Math.max(force, forceOf(load));
+  }
+  return [intensity, force];
+});
+
+/** Found when the first arrow asks. */
+function leavingOf(model: Model, members: ReadonlyMap<string, DrawnMember>): Context['leaving'] {
+  let found: Map<string, [number, number][]> | undefined;
+  return (node) => {
+    if (!found) {
+      found = new Map();
+      for (const { index, ex } of members.values()) {
+        const { start, end } = model.members[index]!;
+        for (const [at, sign] of [[start, 1], [end, -1]] as const) {
+          const all = found.get(at);
+          if (all) all.push([sign * ex[0], sign * ex[1]]);
+          else found.set(at, [[sign * ex[0], sign * ex[1]]]);
+        }
+      } // oxfmt-ignore
+    }
+    return found.get(node) ?? [];
   };
 }
 
@@ -157,7 +198,9 @@ function itemsOf(context: Context, load: PrimitiveLoad, subject: Subject, factor
   switch (load.type) {
     case 'node': {
       const node = context.nodes.get(load.node);
-      return node ? concentrated(context, { x: node.x, y: node.y, ...seenForces(context, load) }, subject, factor) : [];
+      return node
+        ? concentrated(context, { x: node.x, y: node.y, node: load.node, ...seenForces(context, load) }, subject, factor)
+        : [];
     }
     case 'point': {
       const member = context.members.get(load.member);

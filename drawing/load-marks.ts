@@ -16,17 +16,20 @@ export interface Context {
   readonly view: View;
   /** What the loads are drawn with whose cases have a colour of their own, by their ids. */
   readonly inks: ReadonlyMap<string, Ink>;
-  /** The largest intensity and force that act: they take the longest arrow. */
+  /** The largest intensity and force of the model, or that act: they take the longest arrow, in every case. */
   readonly largest: { readonly intensity: number; readonly force: number };
+  /** Line loads that stand above others, by their ids: pixels between the member and their feet. */
+  readonly bases: ReadonlyMap<string, number>;
+  /** Where members lead from a node, as it is seen: an arrow along one of them would be hidden. */
+  readonly leaving: (node: string) => readonly (readonly [number, number])[];
 }
 
-/** Longest and shortest arrow, pixels. */
-const LONGEST = 36;
-const SHORTEST = 12;
+/** Longest and shortest arrow, pixels. In between they are as long as what they stand for. */
+const LONGEST = 40;
+const SHORTEST = 9;
 
 /** Pixels of an arrow for a part of the largest value. */
-export const arrowLength = (part: number): number =>
-  part === 0 ? 0 : SHORTEST + (LONGEST - SHORTEST) * Math.min(1, Math.abs(part));
+export const arrowLength = (part: number): number => (part === 0 ? 0 : Math.max(SHORTEST, LONGEST * Math.min(1, Math.abs(part))));
 
 /** A factor other than 1 stands before the value. */
 export const prefix = (factor: number): string => (factor === 1 ? '' : `${showNumber(factor)} × `);

@@ -41,6 +41,7 @@ test('by touch: a couple, a temperature on a side, a lack of fit, a pressure ove
   const portal = await ModelPage.portal(application);
   await tap(portal, 'Loads: 0 loads, nothing yet');
   await tap(portal, 'Add a case');
+  await tap(portal, 'Imposed');
   const [eaves, foot] = [await portal.place('Node 2 '), await portal.place('Node 1 ')];
   const column = { x: eaves.x, y: (eaves.y + foot.y) / 2 };
   const put = async (instrument: string, at: { readonly x: number; readonly y: number }, words: string): Promise<void> => {

@@ -155,6 +155,7 @@ test('cases: copied by a factor, moved by keys, and what is worth a look is said
   expect(after.cases.map(({ id }) => id).toSorted()).toEqual(before.cases.map(({ id }) => id).toSorted());
   expect(after.cases.map(({ id }) => id)).not.toEqual(before.cases.map(({ id }) => id));
   await rib.press('Add a case');
+  await rib.press('Imposed');
   await rib.until('checks', /Case Q has no loads\./);
   await rib.press('Remove Q');
   await rib.page.waitForFunction(() => !/Case Q has no loads/.test(document.body.innerText));

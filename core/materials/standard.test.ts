@@ -19,7 +19,7 @@ test('constants lie where those of their kind do', () => {
     [/steel/, [200e9, 210e9], [7850, 7850]],
     [/Aluminium/, [70e9, 70e9], [2700, 2700]],
     [/wood|timber/i, [7e9, 16e9], [350, 700]],
-    [/lumber/, [8e9, 14e9], [NaN, NaN]],
+    [/lumber/, [8e9, 14e9], [460, 600]],
     [/Concrete/, [27e9, 44e9], [2549, 2549]],
   ];
   for (const { id, group, E, G, nu, density, fy } of standardMaterials) {
@@ -41,4 +41,7 @@ test.each([
   ['C24', { E: 11e9, G: 0.69e9, density: 420 }],
   ['C30/37', { E: 33e9, nu: 0.2 }],
   ['MGP10', { E: 10e9, density: 500 }],
+  // 0.5 / (1 + 0.009 · 19 · 0.5) · 1.19 · 62.4 lb/ft³ = 34.2 lb/ft³
+  ['Douglas Fir-Larch No. 2', { density: 548 }],
+  ['E250', { E: 200e9, fy: 250e6 }],
 ])('%s', (id, values) => expect(standardMaterials.find((one) => one.id === id)).toMatchObject(values));

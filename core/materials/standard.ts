@@ -35,6 +35,13 @@ const australianSteel = rows(
   ([, fy]) => ({ E: 200e9, G: 80e9, density: 7850, alpha: 11.7e-6, fy: fy * 1e6 }),
 ); // oxfmt-ignore
 
+const indianSteel = rows(
+  'Structural steel, Indian',
+  'IS 2062:2011 below 20 mm; IS 800:2007, 2.2.4.1',
+  [['E250', 250]],
+  ([, fy]) => ({ E: 200e9, nu: 0.3, density: 7850, alpha: 12e-6, fy: fy * 1e6 }),
+); // oxfmt-ignore
+
 const aluminium = rows(
   'Aluminium',
   'EN 1999-1-1:2007, table 3.2b (extruded, up to 5 mm) and 3.2.5',
@@ -76,15 +83,22 @@ const australianTimber = rows(
   ([, E, density = 0]) => ({ E: E * 1e9, G: (E / 15) * 1e9, density }),
 ); // oxfmt-ignore
 
-/** E in 10⁶ psi. The standard gives no density: self weight asks for one of your own. */
+/** Moisture in per cent at which dressed lumber counts as dry at most (NDS 2018, 4.1.4): its heaviest. */
+const MOISTURE = 19;
+/** kg/m³ from the specific gravity of a species, oven-dry: NDS 2018 supplement, 3.1.3, whose 62.4 lb/ft³ are those of water. */
+const moist = (gravity: number): number =>
+  Math.round(((62.4 * 0.45359237) / 0.3048 ** 3) * (gravity / (1 + 0.009 * MOISTURE * gravity)) * (1 + MOISTURE / 100));
+
+/** E in 10⁶ psi, specific gravity. */
 const americanTimber = rows(
   'Dressed lumber, American',
-  'NDS 2018 supplement, tables 4A and 4B',
+  'NDS 2018 supplement, tables 4A and 4B; density by 3.1.3 at 19 % moisture',
   [
-    ['Douglas Fir-Larch Select Structural', 1.9], ['Douglas Fir-Larch No. 1', 1.7], ['Douglas Fir-Larch No. 2', 1.6],
-    ['Hem-Fir No. 2', 1.3], ['Spruce-Pine-Fir No. 2', 1.4], ['Southern Pine No. 2', 1.4],
+    ['Douglas Fir-Larch Select Structural', 1.9, 0.5], ['Douglas Fir-Larch No. 1', 1.7, 0.5],
+    ['Douglas Fir-Larch No. 2', 1.6, 0.5], ['Hem-Fir No. 2', 1.3, 0.43], ['Spruce-Pine-Fir No. 2', 1.4, 0.42],
+    ['Southern Pine No. 2', 1.4, 0.55],
   ],
-  ([, E]) => ({ E: Math.round(E * 6894.757) * 1e6 }),
+  ([, E, gravity = 0]) => ({ E: Math.round(E * 6894.757) * 1e6, density: moist(gravity) }),
 ); // oxfmt-ignore
 
 /** Secant modulus in GPa; 25 kN/m³ with its reinforcement. */
@@ -103,6 +117,7 @@ export const standardMaterials: readonly StandardMaterial[] = [
   ...europeanSteel,
   ...americanSteel,
   ...australianSteel,
+  ...indianSteel,
   ...aluminium,
   ...softwood,
   ...hardwood,

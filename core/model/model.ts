@@ -258,7 +258,7 @@ export function emptyModel(title: string): Model {
     supports: [],
     cases: [
       { id: 'G', title: 'Permanent', category: 'permanent', selfWeight: 1 },
-      { id: 'Q', title: 'Imposed', category: 'imposed' },
+      { id: 'Q', title: 'Imposed', category: 'imposed', colour: 'olive' },
     ],
     loads: [],
     combinations: [],

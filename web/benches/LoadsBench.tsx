@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import styled from 'styled-components';
-import { freeName } from '@rigid-beam/core/model/edits/next-id';
+import { newCase, ofKind } from '@rigid-beam/core/model/edits/new-case';
 import { phraseOfLoad } from '@rigid-beam/core/phrases/phrase-of-load';
 import { phraseWords } from '@rigid-beam/core/phrases/phrase-words';
 import {
@@ -10,6 +10,7 @@ import {
   categories,
   STANDARD_GRAVITY,
   type CaseColour,
+  type Category,
   type Load,
   type LoadCase,
   type Model,
@@ -26,6 +27,7 @@ import { Button, Columns, Hint, PanelSubtitle, TextButton, Row, Select, Stack, T
 import { NameField } from '../ui/NameField';
 import { NumberedAction } from '../ui/NumberedAction';
 import { QuantityField } from '../ui/QuantityField';
+import { AddCase } from './loads/AddCase';
 import { CaseList } from './loads/CaseList';
 import { LoadChecks } from './loads/LoadChecks';
 import { NotionalPart } from './loads/NotionalPart';
@@ -39,19 +41,15 @@ export function LoadsBench({ sheet }: { readonly sheet: SheetController }) {
   const display = useDisplay();
   const outcome = useEditorState(actingIndex);
   const acting = model.cases[outcome];
-  const newCase = (): void => {
-    const id = freeName(
-      'Q',
-      [...model.cases, ...model.combinations].map((one) => one.id),
-    );
-    if (editor.edit({ type: 'put', list: 'cases', entry: { id, title: WORDS.imposed, category: 'imposed' } }))
-      editor.go({ acting: id });
+  const add = (category: Category): void => {
+    const entry = newCase(model, category);
+    if (editor.edit({ type: 'put', list: 'cases', entry: { ...entry } })) editor.go({ acting: entry.id });
   };
   return (
     <Stack>
       <CaseList acting={acting?.id} />
       <Row>
-        <Button onPress={newCase}>{WORDS.addACase}</Button>
+        <AddCase onAdd={add} />
         <Button onPress={() => editor.show({ drawer: 'loads' })}>{WORDS.schedule}</Button>
       </Row>
       {acting && <LoadInstrument sheet={sheet} caseId={acting.id} />}
@@ -133,7 +131,7 @@ function CaseEditor({ loadCase }: { readonly loadCase: LoadCase }) {
           label={WORDS.kind}
           choices={categories.map((id) => ({ id, text: id }))}
           value={loadCase.category}
-          onChange={(id) => put({ ...loadCase, category: id as LoadCase['category'] })}
+          onChange={(id) => put(ofKind(model, loadCase, id as Category))}
         />
         <Select
           label={WORDS.colour}

@@ -39,8 +39,8 @@ export const geometryBench = {
 };
 
 export const loadsBench = {
-  imposed: 'Imposed',
   addACase: 'Add a case',
+  ofWhichKind: 'Kind of the new case',
   schedule: 'Schedule of loads',
   countWeight: 'Count self weight here',
   weighs: (force: string): string => `Self weight counts: ${force}`,

@@ -41,7 +41,10 @@ describe('before Enter', () => {
       isGood: true,
       words: expect.stringMatching(/^Move .*: 2 m by 1 m/),
     });
-    expect(named('Move').preview!(desk.sheet, 'sideways')).toEqual({ isGood: false, words: expect.stringMatching(/not a length/) });
+    expect(named('Move').preview!(desk.sheet, 'sideways')).toEqual({
+      isGood: false,
+      words: expect.stringMatching(/not a length/),
+    });
     desk.selection = [];
     expect(named('Split into').preview!(desk.sheet, '3')).toEqual({ isGood: false, words: 'Select members first.' });
     expect(desk.run('split into 3')).toBe('Select members first.');

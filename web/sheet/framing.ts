@@ -22,8 +22,11 @@ interface Box {
   readonly top: number;
 }
 
-/** What a drawing of a model holds at some scale. */
-export type Drawn = (camera: Camera) => { readonly items: DisplayList; readonly placed: readonly PlacedLabel[] };
+/** What a drawing of a model holds at some scale, in one stage or in all. */
+export type Drawn = (
+  camera: Camera,
+  what?: 'this stage' | 'any stage',
+) => { readonly items: DisplayList; readonly placed: readonly PlacedLabel[] };
 
 /** The camera that has these nodes in view, with some room for what stands beside them. */
 export function framed(state: EditorState, seen: Seen, camera: Camera, which: (node: string) => boolean): Camera {
@@ -43,11 +46,17 @@ function boxOf(state: EditorState, seen: Seen, which: (node: string) => boolean)
  * The camera in which the whole drawing, with all that the stage shows, fills the sheet. Symbols and texts keep their size when one comes
  * nearer, so that it is found step by step.
  */
-export function fitted(state: EditorState, seen: Seen, camera: Camera, drawn: Drawn): Camera {
+export function fitted(
+  state: EditorState,
+  seen: Seen,
+  camera: Camera,
+  drawn: Drawn,
+  what: 'this stage' | 'any stage' = 'this stage',
+): Camera {
   let found = framed(state, seen, camera, () => true);
   const { width, height } = camera;
   for (let step = 0; step < STEPS; step++) {
-    const box = boundsOnScreen(drawn(roomy(found)), found);
+    const box = boundsOnScreen(drawn(roomy(found), what), found);
     if (!box) return found;
     const world = boxOf(state, seen, () => true);
     // What does not grow with the scale: the rest of the drawing's width and height is the structure's.
@@ -66,6 +75,12 @@ export function fitted(state: EditorState, seen: Seen, camera: Camera, drawn: Dr
     };
   }
   return found;
+}
+
+/** Whether a drawing has parts that the sheet cuts off. */
+export function isCutOff(camera: Camera, drawn: Drawn): boolean {
+  const box = boundsOnScreen(drawn(roomy(camera)), camera);
+  return box !== undefined && (box.left < 0 || box.top < 0 || box.right > camera.width || box.bottom > camera.height);
 }
 
 /** Pixels beside the sheet in which texts find places while the drawing is fitted: none is left out because it would have stood outside. */

@@ -9,6 +9,7 @@ import { type Editor } from '../session/editor';
 import { isHeld } from '../session/editor-state';
 import { deflectionOf } from '@rigid-beam/drawing/sheet-items';
 import { LARGE } from '@rigid-beam/drawing/weight';
+import type { Drawn } from './framing';
 import type { Palette } from './paint';
 import { Painter, type Picture } from './painter';
 import { SolidLayer } from './solid/solid-layer';
@@ -72,10 +73,16 @@ export class LiveDrawing {
     return !drawn.results && drawn.model.members.length > LARGE && progress !== 'stopped';
   }
 
-  /** What would be drawn from a camera. */
-  readonly drawnFrom = (camera: Camera): { readonly items: readonly Item[]; readonly placed: readonly PlacedLabel[] } => {
-    const items = this.itemsFrom(camera, 'still');
-    return { items, placed: placeLabels(items, camera, this.painter.measure) };
+  /** What would be drawn from a camera: of the stage, or also in Results, so that nothing has to move when one goes there. */
+  readonly drawnFrom = (camera: Camera, what: 'this stage' | 'any stage' = 'this stage'): ReturnType<Drawn> => {
+    const lists = [this.itemsFrom(camera, 'still')];
+    const { stage, drawn } = this.editor.state;
+    if (what === 'any stage' && stage !== 'results' && drawn.results?.solution)
+      lists.push(this.itemsFrom(camera, 'still', { ...this.editor.state, stage: 'results', switches: {} }));
+    return {
+      items: lists.flat(),
+      placed: lists.flatMap((items) => placeLabels(items, camera, this.painter.measure)),
+    };
   };
 
   /** All values of a member that is pointed at, and its name, beside what is written already. */
@@ -195,8 +202,7 @@ export class LiveDrawing {
     return this.bodies.picture(state, bent, { camera, projection, ratio, ink: palette('member'), paper: palette('paper') });
   }
 
-  private itemsFrom({ scale }: Camera, given: 'turning' | 'still'): Item[] {
-    const state = this.editor.state;
+  private itemsFrom({ scale }: Camera, given: 'turning' | 'still', state = this.editor.state): Item[] {
     const look = this.isAwaited ? 'turning' : given;
     return itemsIn(state, viewOf(state, this.from().seen(), this.store.getState().plane, scale, look), look);
   }

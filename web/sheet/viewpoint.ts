@@ -19,7 +19,7 @@ import { LARGE, LIVELY } from '@rigid-beam/drawing/weight';
 import { chosenOf } from '../session/chosen';
 import type { Editor } from '../session/editor';
 import type { EditorState } from '../session/editor-state';
-import { fitted, framed, type Drawn } from './framing';
+import { fitted, framed, isCutOff, type Drawn } from './framing';
 import { RESTING, type SheetState } from './sheet-state';
 
 /** Milliseconds after which a moved drawing counts as at rest. */
@@ -41,6 +41,8 @@ export class Viewpoint {
   /** The view follows the structure until someone moves it. */
   private follows = true;
   private turns = false;
+  /** Whether there were results since the model was opened: the first ones show how much room all needs. */
+  private wasSolved = false;
   private rest: ReturnType<typeof setTimeout> | undefined;
 
   constructor(
@@ -64,7 +66,7 @@ export class Viewpoint {
 
   resize(width: number, height: number): void {
     this.store.setState({ camera: { ...this.camera, width, height } });
-    if (this.follows) this.showAll();
+    if (this.follows) this.showAll('any stage');
   }
 
   modelChanged(state: EditorState, before: EditorState): void {
@@ -74,15 +76,17 @@ export class Viewpoint {
     const isOther =
       model.nodes !== old.model.nodes ||
       model.underlay !== old.model.underlay ||
-      (results?.solution !== undefined && old.results?.solution === undefined) ||
-      state.stage !== before.stage ||
-      (state.switches !== before.switches && model.members.length <= LIVELY) ||
+      (results?.solution !== undefined && !this.wasSolved) ||
       state.hidden !== before.hidden;
-    if (isOther) this.showAll();
+    if (results?.solution) this.wasSolved = true;
+    if (isOther) return this.showAll('any stage');
+    // The picture keeps its place, unless something would be cut off.
+    const shows = state.stage !== before.stage || (state.switches !== before.switches && model.members.length <= LIVELY);
+    if (shows && model.members.length <= LARGE && isCutOff(this.camera, this.shown.drawnFrom)) this.showAll('any stage');
   }
 
-  /** The whole drawing of the stage in view. */
-  showAll(): void {
+  /** The whole drawing in view: of the stage where that is asked for, else as much as any stage will need. */
+  showAll(what: 'this stage' | 'any stage' = 'this stage'): void {
     this.follows = true;
     const { camera } = this;
     if (camera.width === 0) return;
@@ -91,7 +95,7 @@ export class Viewpoint {
     const found =
       state.drawn.model.members.length > LARGE
         ? framed(state, this.seen(), camera, () => true)
-        : fitted(state, this.seen(), camera, this.shown.drawnFrom);
+        : fitted(state, this.seen(), camera, this.shown.drawnFrom, what);
     this.setCamera(found);
   }
 
@@ -165,7 +169,7 @@ export class Viewpoint {
     clearTimeout(this.rest);
     this.rest = setTimeout(() => {
       this.turns = false;
-      if (this.follows) this.showAll();
+      if (this.follows) this.showAll('any stage');
       this.shown.refresh();
     }, REST);
   }

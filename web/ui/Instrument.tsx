@@ -4,10 +4,10 @@ import styled, { css } from 'styled-components';
 import { Button, ToggleButton } from './controls';
 import { Picture, type PictureName } from './pictures';
 
-/** A bench's instruments, side by side. */
-export const Instruments = styled.div`
+/** A bench's instruments, side by side; `$wide` where their words are long. */
+export const Instruments = styled.div<{ readonly $wide?: true }>`
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(3.4rem, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(${({ $wide }) => ($wide ? '4.4rem' : '3.4rem')}, 1fr));
   gap: 0.3rem;
 `;
 

@@ -16,8 +16,9 @@ import { notices as WORDS } from './words';
 const Tray = styled.div`
   display: flex;
   flex-direction: column;
+  flex: none;
   gap: 0.4rem;
-  max-height: 50%;
+  max-height: 45%;
   overflow-y: auto;
   &:empty {
     display: none;
@@ -90,7 +91,7 @@ const Quiet = styled.p`
 
 const MANY = 4;
 
-/** What keeps the model from being solved, why an edit was refused, and what happened elsewhere: in words, above the bench or under the head. */
+/** What keeps the model from being solved, why an edit was refused, and what happened elsewhere: in words. They stand under the bench, or under the sheet: nothing moves when one comes. */
 export function Notices({ sheet }: { readonly sheet: SheetController | undefined }) {
   const editor = useEditor();
   const results = useEditorState((state) => state.settled.results);

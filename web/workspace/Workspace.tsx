@@ -30,7 +30,7 @@ import { workspace as WORDS } from './words';
 const Grid = styled.div`
   display: grid;
   grid-template:
-    'head head' auto 'side above' auto 'side sheet' minmax(0, 1fr)
+    'head head' auto 'side sheet' minmax(0, 1fr) 'side below' auto
     'side title' auto 'side lower' auto / 16.5rem minmax(0, 1fr);
   height: 100dvh;
   min-height: 22rem;
@@ -67,8 +67,8 @@ const Bench = styled.section`
   overflow-y: auto;
 `;
 
-const Above = styled.div`
-  grid-area: above;
+const Below = styled.div`
+  grid-area: below;
 `;
 
 const SheetPlace = styled.main`
@@ -154,17 +154,17 @@ function Benchwork() {
       </Hold>
       {panel === 'open' ? (
         <Side>
+          <SideContent sheet={sheet} />
           <Hold what={WORDS.theNotices}>
             <Notices sheet={sheet} />
           </Hold>
-          <SideContent sheet={sheet} />
         </Side>
       ) : (
-        <Above>
+        <Below>
           <Hold what={WORDS.theNotices}>
             <Notices sheet={sheet} />
           </Hold>
-        </Above>
+        </Below>
       )}
       <SheetPlace>
         <Hold what={WORDS.theSheet}>

@@ -1,5 +1,6 @@
 import { scaledLoad } from '../loads/scaled';
 import type { Model } from '../model';
+import { nextColour } from './new-case';
 import type { Intent } from './intent';
 import { freeName } from './next-id';
 
@@ -12,7 +13,12 @@ export function copyCase(
   const source = model.cases.find(({ id }) => id === from);
   if (!source) return undefined;
   const id = freeName(from, [...model.cases, ...model.combinations].map((one) => one.id)); // oxfmt-ignore
-  const copy = { ...source, id, ...(source.selfWeight && { selfWeight: source.selfWeight * factor }) };
+  const copy = {
+    ...source,
+    id,
+    colour: nextColour(model.cases),
+    ...(source.selfWeight && { selfWeight: source.selfWeight * factor }),
+  };
   return {
     id,
     intents: [

@@ -1,7 +1,5 @@
+import type { Made } from '../../materials/fitting';
 import type { Shape, ShapeType } from '../../model/model';
-
-/** What a family is made of. */
-export type Made = 'steel' | 'timber';
 
 /** Shapes of one standard, each with its designation and dimensions. */
 export interface Family {

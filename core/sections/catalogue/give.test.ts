@@ -15,6 +15,7 @@ const done = (before: Model, { intents }: ReturnType<typeof giveShape>): Model =
   if (!applied.ok) throw new Error(applied.faults[0]!.message);
   return applied.model;
 };
+const materialsOf = ({ members }: Model): string[] => members.map(({ material }) => material);
 const sectionsOf = ({ members }: Model): string[] => members.map(({ section }) => section);
 
 test('members get a shape, which is there once; one of the catalogue that nobody has is swept out, one’s own stays', () => {
@@ -27,6 +28,33 @@ test('members get a shape, which is there once; one of the catalogue that nobody
   const swept = done(both, giveShape(both, members, shapeCalled('UC 203x203x46')!));
   expect(swept.sections.map(({ id }) => id)).toEqual(['lintel', 'UC 203x203x46']);
   expect(giveShape(swept, members, shapeCalled('UC 203x203x46')!).intents).toEqual([]);
+});
+
+test('timber brings a timber, steel a steel, each in the same step; what fits stays', () => {
+  const members = model.members.map(({ id }) => id);
+  const before = materialsOf(model);
+  const lumber = giveShape(model, members, shapeCalled('Lumber 2x6')!);
+  expect(lumber.material).toBe('Douglas Fir-Larch No. 2');
+  const sawn = done(model, lumber);
+  expect(materialsOf(sawn)).toEqual(members.map(() => 'Douglas Fir-Larch No. 2'));
+  // The next of its kind takes what is there, and says nothing.
+  const wider = giveShape(sawn, members, shapeCalled('Sawn AU 90x35')!);
+  expect(wider.material).toBeUndefined();
+  expect(materialsOf(done(sawn, wider))).toEqual(materialsOf(sawn));
+  const back = giveShape(sawn, [members[0]!], shapeCalled('W12x26')!);
+  expect(back.material).toBe(before[0]);
+  expect(materialsOf(done(sawn, back))[0]).toBe(before[0]);
+  expect(giveShape(model, members, shapeCalled('IPE 300')!).material).toBeUndefined();
+});
+
+test.each([
+  ['W12x26', 'A992'],
+  ['IPE 300', 'S355'],
+  ['ISMB 300', 'E250'],
+  ['Sawn AU 90x35', 'MGP10'],
+])('%s alone comes with %s', (designation, material) => {
+  const bare: Model = { ...model, materials: [{ id: 'm', E: designation.startsWith('Sawn') ? 2e11 : 1e10 }], members: model.members.map((one) => ({ ...one, material: 'm' })) }; // oxfmt-ignore
+  expect(giveShape(bare, [model.members[0]!.id], shapeCalled(designation)!).material).toBe(material);
 });
 
 test('a section of that name with something of its own typed over is not taken for the shape', () => {

@@ -1,6 +1,7 @@
 import type { Intent } from '../../model/edits/intent';
 import { freeName } from '../../model/edits/next-id';
-import type { Model, Section } from '../../model/model';
+import { canBeOf, materialFor } from '../../materials/fitting';
+import type { Member, Model, Section } from '../../model/model';
 import type { CatalogueShape } from './family';
 
 /** A section of the catalogue as a model holds it: its dimensions with it, so that a file needs no catalogue. */
@@ -18,19 +19,26 @@ function isEntry(a: Readonly<Record<string, unknown>>, b: Readonly<Record<string
   return Object.keys(a).length === Object.keys(b).length && Object.entries(b).every(([key, value]) => a[key] === value);
 }
 
+export interface Given {
+  readonly id: string;
+  readonly intents: readonly Intent[];
+  /** What the members are made of from now on, where they were of something else. */
+  readonly material?: string;
+}
+
 /**
  * Edits that give members a shape of the catalogue, which becomes a section of the model where it is none yet. A shape of the catalogue that
- * nobody has any more is swept out; `id` is the name under which the section stands then.
+ * nobody has any more is swept out. Members whose material the shape cannot be made of get one that it can (`material`). `id` is the name
+ * under which the section stands then.
  */
-export function giveShape(
-  model: Model,
-  members: readonly string[],
-  one: CatalogueShape,
-): { readonly id: string; readonly intents: readonly Intent[] } {
+export function giveShape(model: Model, members: readonly string[], one: CatalogueShape): Given {
   const names = model.sections.map(({ id }) => id);
   const id = already(model, one)?.id ?? freeName(one.designation, names);
   const chosen = new Set(members);
-  const changed = model.members.filter((member) => chosen.has(member.id) && member.section !== id);
+  const isOther = unfitting(model, one);
+  const material = materialFor(model, one.made, one.family.standard);
+  const changed = model.members.filter((member) => chosen.has(member.id) && (member.section !== id || isOther(member)));
+  const brings = changed.some(isOther);
   const left = new Set(changed.map(({ section }) => section));
   for (const member of model.members) if (!chosen.has(member.id)) left.delete(member.section);
   const swept = model.sections
@@ -38,16 +46,29 @@ export function giveShape(
     .map((section) => section.id);
   return {
     id,
+    ...(brings && { material: material.id }),
     intents: [
       ...(names.includes(id) ? [] : [{ type: 'put', list: 'sections', entry: { ...sectionOf(one, id) } } as const]),
-      ...changed.map((member) => ({ type: 'put', list: 'members', entry: { ...member, section: id }, key: member.id }) as const),
+      ...(brings && !model.materials.includes(material)
+        ? [{ type: 'put', list: 'materials', entry: { ...material } } as const]
+        : []),
+      ...changed.map((member) => {
+        const entry = { ...member, section: id, ...(isOther(member) && { material: material.id }) };
+        return { type: 'put', list: 'members', entry, key: member.id } as const;
+      }),
       ...(swept.length > 0 ? [{ type: 'remove', list: 'sections', keys: swept } as const] : []),
     ],
   };
 }
 
+/** Whether a member is of something that a shape cannot be made of. */
+function unfitting({ materials }: Model, { made }: CatalogueShape): (member: Member) => boolean {
+  const other = new Set(materials.filter((material) => !canBeOf(made, material)).map(({ id }) => id));
+  return ({ material }) => other.has(material);
+}
+
 /** Edits that put a shape of the catalogue in the place of a section, for every member that has it. */
-export function exchangeSection(model: Model, section: string, one: CatalogueShape): ReturnType<typeof giveShape> {
+export function exchangeSection(model: Model, section: string, one: CatalogueShape): Given {
   const users = model.members.filter((member) => member.section === section).map(({ id }) => id);
   if (users.length > 0) return giveShape(model, users, one);
   const others = model.sections.filter(({ id }) => id !== section);

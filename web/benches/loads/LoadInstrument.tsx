@@ -51,7 +51,7 @@ export function LoadInstrument({ sheet, caseId }: { readonly sheet: SheetControl
   return (
     <Stack>
       <PanelSubtitle>{PUT.heading}</PanelSubtitle>
-      <Instruments role="group" aria-label={PUT.kinds}>
+      <Instruments $wide role="group" aria-label={PUT.kinds}>
         {loadKinds.map(({ id, picture, short, text }) => (
           <Instrument
             key={id}

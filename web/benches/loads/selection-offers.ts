@@ -24,10 +24,23 @@ export function selectionOffers(phrase: LoadPhrase, { nodes, members }: Chosen, 
     const panels = (all: typeof free): PhraseTarget[] => all.map((panel) => ({ panel }));
     return [
       ...(free.length > 0
-        ? [{ words: free.length === 1 ? PUT.panel(free[0]!.join(', ')) : PUT.panels(free.length), targets: panels(free), what: 'panel' }]
+        ? [
+            {
+              words: free.length === 1 ? PUT.panel(free[0]!.join(', ')) : PUT.panels(free.length),
+              targets: panels(free),
+              what: 'panel',
+            },
+          ]
         : []),
       ...(loaded.length > 0
-        ? [{ words: PUT.besides(loaded.length), targets: panels(loaded), what: 'panel', warning: PUT.loadedAlready(loaded.length, caseId) }]
+        ? [
+            {
+              words: PUT.besides(loaded.length),
+              targets: panels(loaded),
+              what: 'panel',
+              warning: PUT.loadedAlready(loaded.length, caseId),
+            },
+          ]
         : []),
     ];
   }

@@ -59,14 +59,20 @@ export function dragIntent(sheet: SheetController, { load, handle }: HeldLoad, e
   return next && { type: 'put', list: 'loads', entry: { ...next }, key: load.id };
 }
 
-function followed(sheet: SheetController, load: Load, { role, x, y, dx, dy }: LoadHandle, event: ToolPointer): Load | undefined {
+function followed(
+  sheet: SheetController,
+  load: Load,
+  { role, x, y, dx, dy, foot: [bx, by] = [0, 0] }: LoadHandle,
+  event: ToolPointer,
+): Load | undefined {
   const { model } = sheet.editor.state;
   const { camera } = sheet.view;
   // Pixels from the foot of the handle to the pointer, up positive.
   const [right, up] = [event.x - screenX(camera, x), screenY(camera, y) - event.y];
   if (role === 'sizeFrom' || role === 'sizeTo') {
     if (load.type !== 'line') return undefined;
-    const factor = (right * dx + up * dy) / (dx * dx + dy * dy);
+    const [wide, tall] = [dx - bx, dy - by];
+    const factor = ((right - bx) * wide + (up - by) * tall) / (wide * wide + tall * tall);
     return resizedEnd(load, role === 'sizeFrom' ? 'from' : 'to', factor);
   }
   if (role === 'turn') {

@@ -28,7 +28,12 @@ class Paper {
   constructor(words: string) {
     const read = readLoadPhrase(words, { display: defaultDisplay, space: 'plane', bare: 'line' });
     if (!read.ok) throw new Error(read.reason);
-    const inHand: LoadInHand = { phrase: read.phrase as LoadPhrase, caseId: 'Q', turn: (step) => (this.turned += step), putOnSelection: () => false };
+    const inHand: LoadInHand = {
+      phrase: read.phrase as LoadPhrase,
+      caseId: 'Q',
+      turn: (step) => (this.turned += step),
+      putOnSelection: () => false,
+    };
     this.tool = new LoadTool(this.sheet, () => inHand);
   }
 
@@ -119,10 +124,10 @@ describe('a load in hand', () => {
 
   test('a press that is dragged selects in a box and puts nothing; what is broken off puts nothing; a finger does without having pointed', () => {
     const paper = new Paper('8 kN/m down');
-    paper.tool.down({ x: 500, y: 20, type: 'mouse', shift: false, alt: false });
-    paper.tool.move({ x: 600, y: -20, type: 'mouse', shift: false, alt: false });
+    paper.tool.down({ x: 950, y: 220, type: 'mouse', shift: false, alt: false });
+    paper.tool.move({ x: 1050, y: 180, type: 'mouse', shift: false, alt: false });
     expect(paper.tool.overlay()).toHaveLength(2);
-    paper.tool.up({ x: 600, y: -20, type: 'mouse', shift: false, alt: false });
+    paper.tool.up({ x: 1050, y: 180, type: 'mouse', shift: false, alt: false });
     expect(paper.selected).toEqual([{ kind: 'member', id: 'b' }]);
     paper.tool.down({ x: 100, y: 0, type: 'touch', shift: false, alt: false });
     paper.tool.cancel();

@@ -1,0 +1,23 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { launch } from 'puppeteer-core';
+import { browserFlags, findBrowser } from './browser.mjs';
+import { startServer } from './server.mjs';
+const data = mkdtempSync(path.join(tmpdir(), 'rigid-beam-data-'));
+const server = await startServer(3290, { RIGID_BEAM_DATA: data });
+const browser = await launch({ executablePath: findBrowser(), headless: true, userDataDir: mkdtempSync(path.join(tmpdir(), 'rbp-')), args: browserFlags });
+const page = await browser.newPage();
+await page.setViewport({ width: 1280, height: 800 });
+page.on('pageerror', (e) => console.log('PAGEERROR', e.message));
+page.on('console', (m) => m.type() === 'error' && console.log('CONSOLE', m.text()));
+const address = 'http://127.0.0.1:3290';
+await page.goto(address, { waitUntil: 'networkidle0' });
+const models = Object.fromEntries(await page.$$eval('li a', (l) => l.map((x) => [x.querySelector('h3').textContent, x.getAttribute('href')])));
+const settle = (ms = 500) => new Promise((r) => setTimeout(r, ms));
+const command = async (t) => { await page.keyboard.press('/'); await page.keyboard.type(t); await page.keyboard.press('Enter'); await settle(); };
+const shot = (n) => page.screenshot({ path: `/tmp/shots/${n}.png` });
+const press = async (t) => { await page.locator(`::-p-aria([name="${t}"])`).setTimeout(5000).click(); await settle(250); };
+const open = async (name, q = '') => { await page.goto(address + models[name] + q, { waitUntil: 'networkidle0' }); await settle(700); };
+try { await (await import(process.argv[2])).default({ page, models, command, shot, press, open, settle, address }); } catch (e) { console.log('ERR', e.message); await shot('error'); }
+await browser.close(); await server.stop?.(); process.exit(0);
