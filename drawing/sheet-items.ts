@@ -78,6 +78,7 @@ export function scaleOfDiagram(
 /** How many times larger than life deflections are drawn. */
 export function scaleOfDeflection(model: Model, solution: Solution, view: View): number {
   if (solution.outcomes[view.outcome]?.kind === 'envelope') return 0;
+  if (view.heldDeflection !== undefined) return view.heldDeflection;
   const along = largestOf(governingValues(solution, view.outcome, 'v'));
   const across = largestOf(governingValues(solution, view.outcome, 'u'));
   const aside = model.space === 'space' ? largestOf(governingValues(solution, view.outcome, 'w')) : 0;

@@ -245,12 +245,12 @@ export const REFERENCE = 1e-4;
 export const STANDARD_GRAVITY = 9.80665;
 
 /** A new plane model with nothing in it but one steel-like material, one section, a permanent case with self weight and an imposed one. */
-export function emptyModel(title: string): Model {
+export function emptyModel(title: string, space: Model['space'] = 'plane'): Model {
   return {
     format: 'rigid-beam/model',
     version: 1,
     title,
-    space: 'plane',
+    space,
     materials: [{ id: 'steel', E: 210e9, nu: 0.3, density: 7850, alpha: 1.2e-5, fy: 355e6 }],
     sections: [{ id: 'beam', shape: { type: 'i', h: 0.24, b: 0.12, tw: 0.0062, tf: 0.0098, r: 0.015 } }],
     nodes: [],

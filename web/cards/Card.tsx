@@ -2,6 +2,7 @@
 
 import { useMemo, type ReactNode } from 'react';
 import styled from 'styled-components';
+import type { Load } from '@rigid-beam/core/model/model';
 import type { Subject } from '@rigid-beam/drawing/display-list';
 import { useEditor, useEditorState, useModel } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
@@ -10,7 +11,7 @@ import { Hint, Button, PanelTitle, PlainButton, Row } from '../ui/controls';
 import { LoadCard } from './LoadCard';
 import { MemberCard } from './MemberCard';
 import { NodeCard } from './NodeCard';
-import { card as WORDS } from './words';
+import { card as WORDS, loadCard as LOADS } from './words';
 
 const Panel = styled.aside`
   flex: 1;
@@ -34,6 +35,8 @@ export const useHasCard = (): boolean =>
   useEditorState(({ selection, side }) => side === 'card' && selection.some(({ kind }) => CARDS.has(kind)));
 const CARDS: ReadonlySet<Subject['kind']> = new Set(['node', 'support', 'member', 'load']);
 
+const isOneKind = (loads: readonly Load[]): boolean => new Set(loads.map(({ type }) => type)).size === 1;
+
 interface CardProps {
   readonly back: string;
   readonly sheet: SheetController | undefined;
@@ -50,14 +53,15 @@ export function Card({ back, sheet, children }: CardProps) {
     selection.some((one) => (one.kind === 'node' || one.kind === 'support') && one.id === id),
   );
   const members = model.members.filter(({ id }) => selection.some((one) => one.kind === 'member' && one.id === id));
-  const chosen = selection.find((one) => one.kind === 'load');
-  const load = chosen?.kind === 'load' ? model.loads.find(({ id }) => id === chosen.id) : undefined;
+  const chosen = new Set(selection.flatMap((one) => (one.kind === 'load' ? [one.id] : [])));
+  const loads = chosen.size > 0 ? model.loads.filter(({ id }) => chosen.has(id)) : [];
+  const [load] = loads;
   if (nodes.length + members.length === 0 && !load) return null;
 
   const names = [...members.map(({ id }) => WORDS.member(id)), ...nodes.map(({ id }) => WORDS.node(id))];
   const title =
     load && names.length === 0
-      ? WORDS.load
+      ? WORDS.load(loads.length)
       : names.length === 1
         ? names[0]!.replace(/^./, (c) => c.toUpperCase())
         : WORDS.selected(names.length);
@@ -81,7 +85,10 @@ export function Card({ back, sheet, children }: CardProps) {
       {also && <Hint>{WORDS.removingTakesAlong(also)}</Hint>}
       {members.length > 0 && <MemberCard key={members.map(({ id }) => id).join()} members={members} sheet={sheet} />}
       {members.length === 0 && nodes.length > 0 && <NodeCard key={nodes.map(({ id }) => id).join()} nodes={nodes} />}
-      {load && names.length === 0 && <LoadCard key={load.id} load={load} sheet={sheet} />}
+      {load && names.length === 0 && !isOneKind(loads) && <Hint>{LOADS.unlike(loads.length)}</Hint>}
+      {load && names.length === 0 && isOneKind(loads) && (
+        <LoadCard key={loads.map(({ id }) => id).join()} loads={loads} sheet={sheet} />
+      )}
       {names.length > 0 && children}
     </Panel>
   );

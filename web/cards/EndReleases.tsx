@@ -22,13 +22,21 @@ const END_WORDS_IN_SPACE = [
 ] as const;
 
 interface EndReleasesProps {
-  readonly member: Member;
+  /** The first is shown; what it does not share with the others is told. */
+  readonly members: readonly Member[];
   readonly end: MemberEnd;
   readonly onChange: (freedom: EndFreedom, restraint: Restraint) => void;
 }
 
+const isFree = ({ releases, behaviour }: Member, end: MemberEnd, freedom: EndFreedom): boolean =>
+  releases?.[end]?.[freedom] === 'free' || (freedom.startsWith('m') && behaviour === 'truss');
+
+const isMixed = (members: readonly Member[], end: MemberEnd, freedom: EndFreedom): boolean =>
+  new Set(members.map((one) => isFree(one, end, freedom))).size > 1;
+
 /** What one end of a member lets go of, and what it holds elastically. */
-export function EndReleases({ member, end, onChange }: EndReleasesProps) {
+export function EndReleases({ members, end, onChange }: EndReleasesProps) {
+  const member = members[0]!;
   const display = useDisplay();
   const space = useModel().space;
   const releases = member.releases?.[end] ?? {};
@@ -43,11 +51,11 @@ export function EndReleases({ member, end, onChange }: EndReleasesProps) {
           <ToggleButton
             key={freedom}
             aria-label={WORDS.atNode(text, node)}
-            isSelected={releases[freedom] === 'free' || (freedom.startsWith('m') && member.behaviour === 'truss')}
+            isSelected={members.every((one) => isFree(one, end, freedom))}
             isDisabled={freedom.startsWith('m') && member.behaviour === 'truss'}
             onChange={(on) => onChange(freedom, on ? 'free' : 'fixed')}
           >
-            {text}
+            {isMixed(members, end, freedom) ? WORDS.some(text) : text}
           </ToggleButton>
         ))}
       </Row>

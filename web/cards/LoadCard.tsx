@@ -5,6 +5,8 @@ import { loadComponents, withComponent, type LoadComponent } from '@rigid-beam/c
 import type { AreaLoad } from '@rigid-beam/core/model/loads/area/area';
 import { barsOf } from '@rigid-beam/core/model/loads/bars';
 import { compoundKinds, isCompound } from '@rigid-beam/core/model/loads/compound';
+import { changedLike } from '@rigid-beam/core/model/loads/changed-like';
+import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Load } from '@rigid-beam/core/model/model';
 import type { LoadPhrase } from '@rigid-beam/core/phrases/phrase';
 import { phraseOfLoad } from '@rigid-beam/core/phrases/phrase-of-load';
@@ -27,20 +29,24 @@ import { loadCard as WORDS } from './words';
 
 type Stretched = Extract<Load, { readonly from: object }>;
 
-/** One load in full: its size, its direction in all components, and where it lies. */
-export function LoadCard({ load, sheet }: { readonly load: Load; readonly sheet: SheetController | undefined }) {
+/** Loads of one kind in full, by the first of them: size, direction in all components, and where it lies. A change is made to all. */
+export function LoadCard({ loads, sheet }: { readonly loads: readonly Load[]; readonly sheet: SheetController | undefined }) {
+  const load = loads[0]!;
   const editor = useEditor();
   const display = useDisplay();
   const model = useEditorState((state) => state.model);
   const { space } = model;
-  const put = (next: Load): boolean => editor.edit({ type: 'put', list: 'loads', entry: { ...next } });
+  const put = (next: Load): boolean => {
+    const intents = loads.map((one): Intent => ({ type: 'put', list: 'loads', entry: { ...changedLike(load, next, one) } }));
+    return editor.edit(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label: WORDS.change(loads.length) });
+  };
   const { label, value, dimension, unit, resized } = loadValue(load, display);
   const phrase = phraseOfLoad(load, model);
   const components = loadComponents(load, space);
   const own = components.filter(({ path }) => path.length === 1);
   return (
     <Stack>
-      <Hint>{WORDS.loadOnInCase(load.id, placeWords(load), load.case)}</Hint>
+      <Hint>{loads.length === 1 ? WORDS.loadOnInCase(load.id, placeWords(load), load.case) : WORDS.several(loads.length)}</Hint>
       {phrase ? (
         <Phrase load={load} phrase={phrase} put={put} />
       ) : (
@@ -58,7 +64,7 @@ export function LoadCard({ load, sheet }: { readonly load: Load; readonly sheet:
       {load.type === 'strain' && <Prestress load={load} put={put} />}
       {load.type === 'area' && <AreaParts load={load} put={put} />}
       {load.type !== 'area' && own.length > 1 && <Components load={load} components={own} put={put} />}
-      {load.type === 'point' && <Places load={load} />}
+      {load.type === 'point' && loads.length === 1 && <Places load={load} />}
       {'from' in load && (
         <>
           <Select
@@ -73,10 +79,10 @@ export function LoadCard({ load, sheet }: { readonly load: Load; readonly sheet:
               <Components load={load} components={components.filter(({ path }) => path[0] === end)} put={put} />
             </div>
           ))}
-          {load.type === 'line' && <Places load={load} />}
+          {load.type === 'line' && loads.length === 1 && <Places load={load} />}
         </>
       )}
-      <LoadActions load={load} sheet={sheet} />
+      {loads.length === 1 && <LoadActions load={load} sheet={sheet} />}
     </Stack>
   );
 }

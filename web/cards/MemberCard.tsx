@@ -71,6 +71,17 @@ export function MemberCard({
     );
     editor.propose(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label: words }, words);
   };
+  /** What is the same of all has a value to show; what differs is said to. */
+  const shared = <K extends 'section' | 'material'>(key: K): string =>
+    members.every((member) => member[key] === first[key]) ? first[key] : '';
+  const choices = (list: 'sections' | 'materials', value: string) => [
+    ...(value === '' ? [{ id: '', text: WORDS.differ }] : []),
+    ...model[list].map(({ id }) => ({ id, text: id })),
+  ];
+  const [ownSection, ownMaterial] = [shared('section'), shared('material')];
+  const behaviour = members.every((member) => (member.behaviour ?? 'frame') === (first.behaviour ?? 'frame'))
+    ? (first.behaviour ?? 'frame')
+    : '';
   const places = placesOf(model);
   const length = lengthOf(first, places);
   // Members that follow each other span together.
@@ -88,23 +99,30 @@ export function MemberCard({
       <Hint>
         {members.length === 1
           ? WORDS.place(first.start, first.end, showQuantity(length, display.length, 5))
-          : WORDS.several(members.length)}
+          : WORDS.several(
+              members.length,
+              [
+                ownSection === '' && WORDS.section,
+                ownMaterial === '' && WORDS.material,
+                behaviour === '' && WORDS.behaviour,
+              ].filter((one) => one !== false),
+            )}
       </Hint>
       <Columns>
         <Select
           label={WORDS.section}
-          choices={model.sections.map(({ id }) => ({ id, text: id }))}
-          value={first.section}
-          onChange={(id) => change((member) => ({ ...member, section: id }))}
+          choices={choices('sections', ownSection)}
+          value={ownSection}
+          onChange={(id) => id !== '' && change((member) => ({ ...member, section: id }))}
         />
         <Select
           label={WORDS.material}
-          choices={model.materials.map(({ id }) => ({ id, text: id }))}
-          value={first.material}
-          onChange={(id) => change((member) => ({ ...member, material: id }))}
+          choices={choices('materials', ownMaterial)}
+          value={ownMaterial}
+          onChange={(id) => id !== '' && change((member) => ({ ...member, material: id }))}
         />
       </Columns>
-      {section?.catalogue && (
+      {section?.catalogue && ownSection !== '' && (
         <Neighbours designation={section.catalogue} keys={STEP_KEYS} onTake={(_, __, way) => void stepSection(editor, way)} />
       )}
       <CatalogueSearch
@@ -134,9 +152,13 @@ export function MemberCard({
       />
       <Select
         label={WORDS.behaviour}
-        choices={behaviours.map((id) => ({ id, text: BEHAVIOUR_WORDS[id] }))}
-        value={first.behaviour ?? 'frame'}
+        choices={[
+          ...(behaviour === '' ? [{ id: '', text: WORDS.differ }] : []),
+          ...behaviours.map((id) => ({ id, text: BEHAVIOUR_WORDS[id] })),
+        ]}
+        value={behaviour}
         onChange={(id) =>
+          id !== '' &&
           release((member) => ({ ...member, behaviour: id as Member['behaviour'] & string }), WORDS.changeMembers(members.length))
         }
       />
@@ -185,7 +207,7 @@ export function MemberCard({
       {memberEnds.map((end) => (
         <EndReleases
           key={end}
-          member={first}
+          members={members}
           end={end}
           onChange={(freedom, restraint) =>
             release(
@@ -224,7 +246,7 @@ export function MemberCard({
             )}
         </>
       )}
-      {section && (
+      {section && ownSection !== '' && (
         <>
           <PanelSubtitle>{WORDS.sectionForAll}</PanelSubtitle>
           <SectionEditor key={section.id} section={section} />

@@ -6,7 +6,7 @@ import type { EndFreedom } from '@rigid-beam/core/model/model';
 export const card = {
   member: (id: string): string => `member ${id}`,
   node: (id: string): string => `node ${id}`,
-  load: 'Load',
+  load: (count: number): string => (count === 1 ? 'Load' : counted(count, 'load')),
   selected: (count: number): string => `${count} selected`,
   backTo: (back: string): string => `Back to ${back}`,
   removeAndWithIt: (also: string): string => `Remove, and with it ${also}`,
@@ -26,6 +26,10 @@ export const chartsDrawer = {
 };
 
 export const loadCard = {
+  several: (count: number): string => `${counted(count, 'load')} of one kind. A change is made to all of them.`,
+  unlike: (count: number): string =>
+    `${counted(count, 'load')} of different kinds. Select one, then all like it, to change them.`,
+  change: (count: number): string => `Change ${counted(count, 'load')}`,
   loadOnInCase: (id: string, placeWords: string, caseText: string): string => `Load ${id} on ${placeWords}, in case ${caseText}`,
   asParts: (list: string): string => `As parts of the length: ${list}`,
   whatActs: 'What acts',
@@ -89,7 +93,12 @@ export const memberCard = {
   compressionOnly: 'Compression only (not analysed yet)',
   changeMembers: (count: number): string => `Change ${counted(count, 'member')}`,
   place: (start: string, end: string, quantity: string): string => `From node ${start} to node ${end}, ${quantity} long`,
-  several: (count: number): string => `${counted(count, 'member')}. A change is made to all of them.`,
+  several: (count: number, differ: readonly string[]): string =>
+    `${counted(count, 'member')}. A change is made to all of them, and leaves the rest of each as it is.${
+      differ.length > 0 ? ` They differ in ${differ.join(', ').toLowerCase()}.` : ''
+    }`,
+  differ: 'not the same',
+  some: (text: string): string => `${text} (some)`,
   section: 'Section',
   material: 'Material',
   behaviour: 'Behaviour',

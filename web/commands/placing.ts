@@ -14,6 +14,12 @@ export function placing(model: Model, typical: Typical, values: TypicalValues, a
   const built = typical.build(values, stuff);
   const part = typical.space === 'plane' && model.space === 'space' ? uprightInSpace(built) : built;
   const insert: Intent = { type: 'insert', part, at, name: typical.title.toLowerCase() };
-  if (typical.space === 'plane' || model.space === 'space') return insert;
-  return { type: 'batch', intents: [intoSpace(model, 'in place'), insert], label: WORDS.place(typical.title.toLowerCase()) };
+  // A model without a title is called what was placed in it first.
+  const isNamed = model.title !== '' || model.members.length > 0;
+  const intents: readonly Intent[] = [
+    ...(isNamed ? [] : [{ type: 'set', settings: { title: typical.title } } as const]),
+    ...(typical.space === 'space' && model.space === 'plane' ? [intoSpace(model, 'in place')] : []),
+    insert,
+  ];
+  return intents.length === 1 ? insert : { type: 'batch', intents, label: WORDS.place(typical.title.toLowerCase()) };
 }

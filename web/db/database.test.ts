@@ -33,7 +33,7 @@ describe('models in the database', () => {
     process.env.RIGID_BEAM_DATA = path.join(folder, 'data');
     process.chdir(path.join(migrations, '..', '..'));
     await insertProject(await database(), 'p', 'Garden');
-    const created = await createModel('p', undefined, { text: JSON.stringify(lintel), format: formatOfName('') });
+    const created = await createModel('p', { name: '', text: JSON.stringify(lintel), format: formatOfName('') });
     if (!created.ok) throw new Error(created.faults[0]!.message);
     id = created.id;
   }, 60_000);
@@ -203,7 +203,7 @@ describe('models in the database', () => {
       ['begins twice', [head, head], /Line 2 .* begins a second time/],
       ['has a damaged picture', [head, { kind: 'picture', hash: '0'.repeat(64), image: 'data:image/png;base64,AA' }], /Line 2 .* picture is damaged/],
       ['has a model without its project', [head, whole()], /Line 2 .* no project “new-project”/],
-      ['has a faulty model', [head, project, whole({ content: { ...content, nodes: [{ id: '1', x: 'here', y: 0 }] } })], /Line 3 .* its model is at fault\. .*nodes\[0\]\.x/],
+      ['has a faulty model', [head, project, whole({ content: { ...content, nodes: [{ id: '1', x: 'here', y: 0 }] } })], /Line 3 .* its model is at fault\. .*node 1, x/],
       ['has a model twice', [head, project, whole(), whole()], /Line 4 .* comes a second time/],
       ['lacks a picture', [head, project, whole({ content: { ...content, underlay: { image: `picture:sha256:${'1'.repeat(64)}`, width: 1, height: 1, x: 0, y: 0, metresPerPixel: 1 } } })], /Line 3 .* a picture of its model/],
       ['has revisions of no model', [head, steps(1)], /Line 2 .* model did not come before/],
@@ -277,7 +277,7 @@ describe('models in the database', () => {
 
   test('a project is named and numbered, takes a model, and goes only when it is empty', async () => {
     const project = await createProject('Orangery', '26-014');
-    const made = await createModel(project, 'Arch', undefined);
+    const made = await createModel(project, { title: 'Arch', space: 'plane' });
     const model = made.ok ? made.id : '';
     expect(await changeProject(project, { name: 'Old orangery' })).toBe(true);
     expect(await removeProject(project)).toHaveLength(1);
@@ -296,8 +296,11 @@ describe('models in the database', () => {
   test('what does not exist is said so', async () => {
     expect(await applyRevision('nothing', 0, edit('x'))).toEqual({ outcome: 'missing' });
     expect(await openModel('nothing')).toBeUndefined();
-    expect(await createModel('nowhere', 'x', undefined)).toMatchObject({ ok: false, faults: [{ path: 'project' }] });
-    expect(await createModel('p', undefined, { text: '{', format: formatOfName('') })).toMatchObject({
+    expect(await createModel('nowhere', { title: 'x', space: 'plane' })).toMatchObject({
+      ok: false,
+      faults: [{ path: 'project' }],
+    });
+    expect(await createModel('p', { name: '', text: '{', format: formatOfName('') })).toMatchObject({
       ok: false,
       faults: [{ code: 'not-json' }],
     });

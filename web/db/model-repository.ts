@@ -13,6 +13,7 @@ export interface StoredModel {
   readonly id: string;
   readonly projectId: string;
   readonly projectName: string;
+  readonly projectNumber: string;
   readonly revision: number;
   readonly content: Model;
   readonly updatedAt: Date;
@@ -39,6 +40,7 @@ const columns = {
   id: models.id,
   projectId: models.projectId,
   projectName: projects.name,
+  projectNumber: projects.number,
   revision: models.revision,
   contentRevision: models.contentRevision,
   updatedAt: models.updatedAt,

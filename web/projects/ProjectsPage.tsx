@@ -145,9 +145,8 @@ export function ProjectsPage({ first }: { readonly first: ShownTiles }) {
         <Project key={project.id} aria-label={project.name}>
           <ProjectHead>
             <ProjectTitle project={project} change={change} />
-            <Button onPress={() => void create({ project: project.id, title: WORDS.newPlaneModel })}>
-              {WORDS.newPlaneModel}
-            </Button>
+            <Button onPress={() => void create({ project: project.id, space: 'plane' })}>{WORDS.newPlaneModel}</Button>
+            <Button onPress={() => void create({ project: project.id, space: 'space' })}>{WORDS.newSpaceModel}</Button>
             <FileTrigger
               acceptedFileTypes={readable.flatMap(({ extension, mediaType }) => [extension, mediaType])}
               onSelect={(files) => {

@@ -5,7 +5,9 @@ import type { Wanted } from './arranged';
 import type { ShownTiles } from './tile';
 import { requests as WORDS } from './words';
 
-export type NewModel = { readonly project: string; readonly title: string } | { readonly project: string; readonly file: File };
+export type NewModel =
+  | { readonly project: string; readonly space: 'plane' | 'space' }
+  | { readonly project: string; readonly file: File };
 
 interface Answer {
   readonly id?: string;

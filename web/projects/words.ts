@@ -19,6 +19,7 @@ export const projectsPage = {
   sorted: 'Sorted',
   newProject: 'New project',
   newPlaneModel: 'New plane model',
+  newSpaceModel: 'New space model',
   fromAFile: 'From a file',
   noModelYet: 'No model yet.',
   nothingFound: 'Nothing of this name.',

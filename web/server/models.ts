@@ -36,6 +36,7 @@ export interface OpenModel {
   readonly id: string;
   readonly projectId: string;
   readonly projectName: string;
+  readonly projectNumber: string;
   readonly revision: number;
   readonly model: Model;
   /** What can be undone, with patches where these are short. */
@@ -47,8 +48,16 @@ export async function openModel(id: string): Promise<OpenModel | undefined> {
   return atOneTime(await database(), async (tx) => {
     const stored = await findModel(tx, id);
     if (!stored) return undefined;
-    const { projectId, projectName, revision, content } = stored;
-    return { id, projectId, projectName, revision, model: content, history: await lastRevisions(tx, id, UNDO_DEPTH) };
+    const { projectId, projectName, projectNumber, revision, content } = stored;
+    return {
+      id,
+      projectId,
+      projectName,
+      projectNumber,
+      revision,
+      model: content,
+      history: await lastRevisions(tx, id, UNDO_DEPTH),
+    };
   });
 }
 
@@ -59,14 +68,21 @@ export async function glanceAt(id: string): Promise<Glance | undefined> {
 
 export type Created = { readonly ok: true; readonly id: string } | { readonly ok: false; readonly faults: readonly Notice[] };
 
-/** The text of a file, in a format that can be read. */
+/** A model with nothing in it. */
+export interface Begun {
+  readonly title: string;
+  readonly space: Model['space'];
+}
+
+/** The text of a file, in a format that can be read, and its name without its ending. */
 export interface GivenFile {
+  readonly name: string;
   readonly text: string;
   readonly format: Format;
 }
 
 /** A new model, empty or from a file. A file with any fault is refused whole. */
-export async function createModel(projectId: string, title: string | undefined, file: GivenFile | undefined): Promise<Created> {
+export async function createModel(projectId: string, begun: Begun | GivenFile): Promise<Created> {
   const db = await database();
   if (!(await listProjects(db)).some(({ id }) => id === projectId)) {
     return {
@@ -84,12 +100,14 @@ export async function createModel(projectId: string, title: string | undefined, 
     };
   }
   const read =
-    file === undefined
-      ? { model: emptyModel(title ?? 'New model'), notices: [] }
-      : await readForeign({ text: file.text, format: file.format.id });
+    'text' in begun
+      ? await readForeign({ text: begun.text, format: begun.format.id })
+      : { model: emptyModel(begun.title, begun.space), notices: [] };
   if (!read.model) return { ok: false, faults: read.notices };
   const id = newId();
-  await insertModel(db, id, projectId, title === undefined ? read.model : { ...read.model, title });
+  // What has no title of its own is called what its file is.
+  const title = read.model.title || ('text' in begun ? begun.name : '');
+  await insertModel(db, id, projectId, { ...read.model, title });
   requestTile(id);
   return { ok: true, id };
 }

@@ -36,10 +36,11 @@ export class RevisionRequest {
   @IsObject() @ValidateNested() @TypeByKind(editClasses('with patches')) intent: object;
 }
 
-/** A new model, empty with a title. */
+/** A new model with nothing in it, in the plane unless it says otherwise; without a title it takes that of what is placed in it first. */
 export class CreateModelRequest {
   @IsString() @Length(1, 64) project: string;
   @MayBeLeftOut() @IsString() @Length(1, 200) title?: string;
+  @MayBeLeftOut() @IsIn(['plane', 'space']) space?: 'plane' | 'space';
 }
 
 /** Which tiles of the projects page are wanted; what stands in an address is text. */

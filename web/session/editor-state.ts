@@ -20,6 +20,7 @@ export interface Opened {
   readonly id: string;
   readonly projectId: string;
   readonly projectName: string;
+  readonly projectNumber: string;
   readonly revision: number;
   readonly model: Model;
   readonly history: readonly (Step & { readonly kind: RevisionKind })[];
@@ -67,6 +68,7 @@ export interface Proposal {
 
 export interface EditorState extends Place {
   readonly projectName: string;
+  readonly projectNumber: string;
   readonly model: Model;
   /** The model while something is dragged; not stored yet. */
   readonly preview: Model | undefined;
@@ -89,6 +91,8 @@ export interface EditorState extends Place {
   /** Edits that could not be put on top of a newer state: they are told until they have been read. */
   readonly clashes: readonly Clash[];
   readonly diagramFactor: number;
+  /** The scale of deflections that holds while something is in hand. */
+  readonly heldDeflection: number | undefined;
   /** What the structure suggests to look at: the quantity that it opens on, and how axial forces are drawn. */
   readonly suggestion: Suggestion | undefined;
   /** Keys of the nodes and members that are not shown. */
@@ -125,7 +129,10 @@ export const quantityOf = ({ quantity, suggestion }: Pick<EditorState, 'quantity
   quantity ?? suggestion?.quantity ?? 'Mz';
 
 /** What of the state only switches the view. */
-export type Shown = Pick<EditorState, 'diagramFactor' | 'hidden' | 'drawer' | 'panel' | 'strip' | 'side' | 'typical'>;
+export type Shown = Pick<
+  EditorState,
+  'diagramFactor' | 'hidden' | 'drawer' | 'panel' | 'strip' | 'side' | 'typical' | 'projectNumber'
+>;
 
 /** Whether a part of a large structure is being dragged: then only members and diagrams move along, and the page waits. */
 export const isHeld = ({ preview, proposal, model }: EditorState): boolean =>
@@ -155,6 +162,7 @@ const isNarrow = (): boolean => typeof window !== 'undefined' && window.matchMed
 export const beginning = (opened: Opened, search: string): EditorState => ({
   ...withKept(placeOfAddress(search), keptView(opened.id)),
   projectName: opened.projectName,
+  projectNumber: opened.projectNumber,
   model: opened.model,
   preview: undefined,
   proposal: undefined,
@@ -169,6 +177,7 @@ export const beginning = (opened: Opened, search: string): EditorState => ({
   clashes: [],
   remarks: [],
   diagramFactor: 1,
+  heldDeflection: undefined,
   suggestion: undefined,
   hidden: NOTHING_HIDDEN,
   drawer: undefined,

@@ -9,7 +9,19 @@ import type { Notice } from '@rigid-beam/core/model/notice';
 import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
 import { isOn, type SwitchName } from '@rigid-beam/drawing/stage-view';
 import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
-import { beginning, isHeld, type Clash, type Drawn, type EditorState, type Opened, type Shown } from './editor-state';
+import { scaleOfDeflection } from '@rigid-beam/drawing/sheet-items';
+import { plainView } from '@rigid-beam/drawing/view';
+import { LIVELY } from '@rigid-beam/drawing/weight';
+import {
+  actingIndex,
+  beginning,
+  isHeld,
+  type Clash,
+  type Drawn,
+  type EditorState,
+  type Opened,
+  type Shown,
+} from './editor-state';
 import { EnvelopeReader } from './envelope-reader';
 import { afterRevision, historyOf, type Step } from './history';
 import { keepFile } from './keep-file';
@@ -17,6 +29,7 @@ import { leave, type Opening } from './left';
 import { keepView, keptView } from './kept-view';
 import { afterPaint } from './after-paint';
 import { Solutions } from './solutions';
+import { shownOf } from './shown-of';
 import { stillThere } from './still-there';
 import { suggestionFor } from './suggestion';
 import { PageStore } from './page-store';
@@ -34,6 +47,7 @@ export class Editor {
   private readonly solutions: Solutions;
   private readonly queue: StorageQueue;
   private readonly reader: EnvelopeReader;
+  private isTrial = false;
   constructor({ sent, left }: Opening, search: string) {
     const opened: Opened = { ...sent, model: left?.model ?? (JSON.parse(sent.content) as Model) };
     this.opened = opened;
@@ -74,6 +88,10 @@ export class Editor {
 
   /** Makes an edit: checked, shown, solved and stored. Returns false, with the reasons in `refusal`, when it is refused. */
   edit(intent: Intent, label = describeIntent(intent)): boolean {
+    if (this.isTrial) {
+      this.preview(intent);
+      return true;
+    }
     return this.apply(intent, 'edit', label);
   }
 
@@ -114,6 +132,7 @@ export class Editor {
     this.own.setState({
       model: applied.model,
       preview: undefined,
+      heldDeflection: undefined,
       proposal: undefined,
       refusal: [],
       remarks: said,
@@ -130,6 +149,7 @@ export class Editor {
    * be kept or left.
    */
   propose(intent: Intent, label = describeIntent(intent)): void {
+    if (this.isTrial) return this.preview(intent);
     const applied = applyIntent(this.state.model, intent);
     // What does not stand as it is is being built.
     if (!applied.ok || !this.solutions.stands) return void this.edit(intent, label);
@@ -160,23 +180,45 @@ export class Editor {
     return applied.ok ? [] : applied.faults;
   }
 
+  /** What `act` edits is shown and solved, and not made: while a value is stepped. */
+  trial(act: () => void): void {
+    this.isTrial = true;
+    try {
+      act();
+    } finally {
+      this.isTrial = false;
+    }
+  }
+
   /** Shows and solves what an edit would do, without making it: while dragging. */
   preview(intent: Intent): void {
     const applied = applyIntent(this.state.model, intent, intent.type === 'moveNodes' ? 'trust' : 'check');
     if (!applied.ok) return;
-    this.own.setState({ preview: applied.model, proposal: undefined });
+    this.own.setState({ preview: applied.model, proposal: undefined, heldDeflection: this.deflectionNow() });
     this.solutions.present(applied.model);
+  }
+
+  /** How many times deflections are drawn larger than life: it holds while something is in hand, so that one sees what grows. */
+  private deflectionNow(): number | undefined {
+    const { heldDeflection, preview, drawn, diagramFactor } = this.state;
+    const solution = drawn.results?.solution;
+    if (preview) return heldDeflection;
+    if (!solution || drawn.model.members.length > LIVELY) return undefined;
+    const factor = scaleOfDeflection(drawn.model, solution, { ...plainView, outcome: actingIndex(this.state), diagramFactor });
+    return factor > 0 ? factor : undefined;
   }
 
   endPreview(): void {
     if (!this.state.preview) return;
-    this.own.setState({ preview: undefined });
+    this.own.setState({ preview: undefined, heldDeflection: undefined });
     this.solutions.present(this.state.model);
   }
 
+  /** Selects what can be seen of some things: what is hidden is neither changed nor removed with the rest. */
   select(subjects: readonly Subject[]): void {
     this.page.catchUp();
-    this.own.setState({ selection: subjects, side: 'card' });
+    const { model, hidden } = this.state;
+    this.own.setState({ selection: shownOf(subjects, model, hidden), side: 'card' });
   }
 
   /** Adds a thing to the selection, or takes it out. */

@@ -1,10 +1,14 @@
 'use client';
 
+import { useMemo } from 'react';
 import styled from 'styled-components';
 import { useStore } from 'zustand';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
-import { useDisplay, useEditorState } from '../session/use-editor';
-import { PlainButton } from '../ui/controls';
+import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
+import { useDisplay, useEditor, useEditorState } from '../session/use-editor';
+import { planesOf } from '@rigid-beam/core/model/planes';
+import type { WorkPlane } from '@rigid-beam/drawing/projection';
+import { PlainButton, Select } from '../ui/controls';
 import type { SheetController } from './controller';
 import { viewTools as WORDS } from './words';
 
@@ -24,6 +28,7 @@ export function ViewTools({ controller }: { readonly controller: SheetController
   const space = useEditorState((state) => state.model.space);
   return (
     <Bar role="toolbar" aria-label={WORDS.view}>
+      <Hidden />
       {space === 'space' && <Planes controller={controller} />}
       <PlainButton aria-label={WORDS.zoomOut} onPress={() => controller.view.zoom(1 / 1.4)}>
         −
@@ -38,25 +43,48 @@ export function ViewTools({ controller }: { readonly controller: SheetController
   );
 }
 
+/** What is out of sight is told as long as it is. */
+function Hidden() {
+  const editor = useEditor();
+  const count = useEditorState(({ hidden }) => hidden.size);
+  return count === 0 ? null : (
+    <PlainButton onPress={() => editor.show({ hidden: NOTHING_HIDDEN })}>{WORDS.hidden(count)}</PlainButton>
+  );
+}
+
 /** Which frame, truss or floor is brought forward, the rest faded. */
 function Planes({ controller }: { readonly controller: SheetController }) {
   const plane = useStore(controller.store, (state) => state.plane);
   const unit = useDisplay().length;
+  const model = useEditorState((state) => state.model);
+  const found = useMemo(() => planesOf(model), [model]);
+  // A plane that was typed need not hold members.
+  const isOwn = plane && !found.some(({ axis, at }) => axis === plane.axis && at === plane.at);
+  const planes: readonly WorkPlane[] = isOwn ? [...found, plane] : found;
   return (
     <>
       <PlainButton aria-label={WORDS.bringThePlaneBeforeIt} aria-keyshortcuts="[" onPress={() => controller.view.nextPlane(-1)}>
         ‹
       </PlainButton>
-      <Plane aria-live="polite">
-        {plane ? `${plane.axis.toUpperCase()} = ${showQuantity(plane.at, unit, 4)}` : WORDS.allPlanes}
-      </Plane>
+      <Select
+        label={WORDS.planeInFront}
+        hideLabel
+        choices={[
+          { id: '', text: WORDS.allPlanes },
+          ...planes.map(({ axis, at }) => ({
+            id: `${axis} ${at}`,
+            text: `${axis.toUpperCase()} = ${showQuantity(at, unit, 4)}`,
+          })),
+        ]}
+        value={plane ? `${plane.axis} ${plane.at}` : ''}
+        onChange={(id) => {
+          const found = planes.find(({ axis, at }) => `${axis} ${at}` === id);
+          controller.view.usePlane(found && { axis: found.axis, at: found.at });
+        }}
+      />
       <PlainButton aria-label={WORDS.bringTheNextPlaneForward} aria-keyshortcuts="]" onPress={() => controller.view.nextPlane(1)}>
         ›
       </PlainButton>
     </>
   );
 }
-
-const Plane = styled.span`
-  align-self: center;
-`;

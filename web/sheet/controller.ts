@@ -197,6 +197,7 @@ const UNSEEN: ReadonlySet<string> = new Set<keyof EditorState>([
   'remedies',
   'settled',
   'projectName',
+  'projectNumber',
 ]);
 
 /** What one chooses to look at, one after the other. */

@@ -9,7 +9,7 @@ import { choicesOf, extremeWords, ruleOf, scaleWords, type Shown } from './title
 const known = checkModel(rib).model!;
 const shown = (model: Model, quantity: SheetQuantity): Shown => ({
   settled: { model, results: solve(model) } as Shown['settled'],
-  ...{ quantity, axial: 'diagrams', diagramFactor: 1, stage: 'results', switches: {} },
+  ...{ quantity, axial: 'diagrams', diagramFactor: 1, heldDeflection: undefined, stage: 'results', switches: {} },
 });
 
 describe('the title block says of a quantity', () => {

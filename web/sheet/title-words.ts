@@ -17,13 +17,14 @@ import { settledSolution } from '../session/use-editor';
 import { capital } from '../ui/capital';
 
 /** What the title block tells of. */
-export interface Shown extends Pick<EditorState, 'settled' | 'diagramFactor' | 'stage' | 'switches'> {
+export interface Shown extends Pick<EditorState, 'settled' | 'diagramFactor' | 'heldDeflection' | 'stage' | 'switches'> {
   readonly quantity: SheetQuantity;
   readonly axial: 'bars' | 'diagrams';
 }
 export const shownOf = (state: EditorState): Shown => ({
   settled: state.settled,
   diagramFactor: state.diagramFactor,
+  heldDeflection: state.heldDeflection,
   stage: state.stage,
   switches: state.switches,
   quantity: quantityOf(state),
@@ -66,8 +67,8 @@ export function scaleWords(state: Shown, outcome: number): string {
   const solution = settledSolution(state);
   if (!solution?.outcomes[outcome]) return '';
   const { model } = state.settled;
-  const { quantity, diagramFactor, stage, switches } = state;
-  const view: View = { ...plainView, outcome, quantity, diagramFactor };
+  const { quantity, diagramFactor, heldDeflection, stage, switches } = state;
+  const view: View = { ...plainView, outcome, quantity, diagramFactor, heldDeflection };
   const unit = unitOfQuantity(quantity, { ...defaultDisplay, ...model.display });
   const hasDiagram = isOn(stage, switches, 'diagram') && !(quantity === 'N' && state.axial === 'bars');
   const { perMetre, metresPerUnit } = hasDiagram ? scaleOfDiagram(model, solution, view) : NOT_DRAWN;

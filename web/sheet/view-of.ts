@@ -29,6 +29,7 @@ export function viewOf(
     quantity: isOn(stage, switches, 'diagram') ? quantityOf(state) : 'none',
     axial: state.suggestion?.axial ?? 'diagrams',
     diagramFactor: state.diagramFactor,
+    heldDeflection: state.heldDeflection,
     detail: 'whole',
     selection: state.selection,
     pointed: undefined,

@@ -57,6 +57,7 @@ export const titleBlock = {
 };
 
 export const viewTools = {
+  hidden: (count: number): string => `${count} hidden · show`,
   view: 'View',
   zoomOut: 'Zoom out',
   zoomIn: 'Zoom in',
@@ -64,6 +65,7 @@ export const viewTools = {
   whole: 'Whole',
   bringThePlaneBeforeIt: 'Bring the plane before it forward',
   allPlanes: 'all planes',
+  planeInFront: 'Plane in front',
   bringTheNextPlaneForward: 'Bring the next plane forward',
 };
 

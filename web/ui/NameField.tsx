@@ -27,7 +27,10 @@ export function NameField({ label, value, onCommit, mayBeEmpty }: NameFieldProps
         onBlur={commit}
         onKeyDown={(event) => {
           if (event.key === 'Enter') commit();
-          if (event.key === 'Escape') setDraft(undefined);
+          if (event.key !== 'Escape') return;
+          event.stopPropagation();
+          if (draft === undefined) event.currentTarget.blur();
+          setDraft(undefined);
         }}
       />
     </FieldBox>

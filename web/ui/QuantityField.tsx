@@ -1,10 +1,11 @@
 'use client';
 
-import { useEffect, useRef, useState, type RefObject } from 'react';
+import { useContext, useEffect, useRef, useState, type KeyboardEvent, type RefObject } from 'react';
 import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { withPowers } from './with-powers';
+import { stepOf, stepped, SteppingContext } from './stepping';
 import { FieldBox, FieldInput, FieldLabel, FieldNote } from './controls';
 
 interface QuantityFieldProps {
@@ -43,6 +44,9 @@ export function QuantityField(props: QuantityFieldProps) {
   const [draft, setDraft] = useState<string>();
   const input = useRef<HTMLInputElement>(null);
   const leaving = useRef(false);
+  const stepping = useContext(SteppingContext);
+  /** The step of a run of arrow keys: it stays when a figure is passed. */
+  const run = useRef<number>(undefined);
   useEffect(() => {
     if (autoFocus) input.current?.select();
   }, [autoFocus]);
@@ -52,7 +56,9 @@ export function QuantityField(props: QuantityFieldProps) {
   const faulty = understood !== undefined && understood.value === undefined;
 
   const commit = (): void => {
-    if (leaving.current || draft === undefined || draft === shown) {
+    const isTried = run.current !== undefined;
+    run.current = undefined;
+    if (leaving.current || draft === undefined || (draft === shown && !isTried)) {
       onCancel?.();
       setDraft(undefined);
       return;
@@ -67,6 +73,20 @@ export function QuantityField(props: QuantityFieldProps) {
     onCommit(understood.value);
     setDraft(undefined);
     leaving.current = false;
+  };
+
+  /** An arrow key changes the value, and what follows from it is shown at once; Enter or leaving takes it. */
+  const step = (event: KeyboardEvent, sign: 1 | -1): void => {
+    const now = understood ? understood.value : (value ?? 0);
+    if (now === undefined) return;
+    event.preventDefault();
+    const inOwn = unit === '' ? now : inUnit(now, unit);
+    const by = event.shiftKey || event.altKey ? stepOf(inOwn, event) : (run.current ?? stepOf(inOwn, event));
+    run.current ??= by;
+    const typed = editText(stepped(inOwn, by, sign), '');
+    setDraft(typed);
+    const parsed = understand(typed, dimension, unit);
+    if (parsed.value !== undefined) stepping?.trial(() => onCommit(parsed.value));
   };
 
   return (
@@ -93,6 +113,7 @@ export function QuantityField(props: QuantityFieldProps) {
         }}
         onKeyDown={(event) => {
           if (event.key === 'Enter') commit();
+          if (event.key === 'ArrowUp' || event.key === 'ArrowDown') step(event, event.key === 'ArrowUp' ? 1 : -1);
           if (event.key === 'Tab' && onNext && !faulty) {
             event.preventDefault();
             commit();
@@ -100,6 +121,10 @@ export function QuantityField(props: QuantityFieldProps) {
           }
           if (event.key !== 'Escape') return;
           event.stopPropagation();
+          if (run.current !== undefined) stepping?.giveUp();
+          run.current = undefined;
+          // What was typed is given up first, then the field.
+          if (draft === undefined) event.currentTarget.blur();
           setDraft(undefined);
           onCancel?.();
         }}

@@ -39,6 +39,7 @@ export function TextLine({ label, value, understand, onCommit, placeholder, offe
           else if (event.key === 'Enter') commit();
           if (event.key !== 'Escape') return;
           event.stopPropagation();
+          if (draft === undefined) event.currentTarget.blur();
           setDraft(undefined);
         }}
       />

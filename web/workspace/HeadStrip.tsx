@@ -9,7 +9,9 @@ import type { SolveProgress } from '../solver/solver.worker';
 import { useEditor, useEditorState } from '../session/use-editor';
 import { AppearanceButton } from '../ui/AppearanceButton';
 import type { SheetController } from '../sheet/controller';
+import { changeProject } from '../projects/requests';
 import { PlainButton } from '../ui/controls';
+import { InPlaceText } from '../ui/InPlaceText';
 import { CommandField } from './CommandField';
 import { SaveMenu } from './SaveMenu';
 import { StageTabs } from './StageTabs';
@@ -43,6 +45,7 @@ const Where = styled.div`
   @media (max-width: 72rem) {
     flex-basis: 8rem;
     > a,
+    > button,
     > span {
       display: none;
     }
@@ -122,11 +125,20 @@ export function HeadStrip({ sheet }: { readonly sheet: SheetController | undefin
         ↷
       </PlainButton>
       <Where>
+        <ProjectNumber />
         <Link href="/" prefetch={false}>
           {projectName}
         </Link>
         <span aria-hidden>/</span>
-        <Title title={title}>{title || WORDS.untitled}</Title>
+        <Title title={title}>
+          <InPlaceText
+            label={WORDS.nameOfTheModel}
+            value={title}
+            empty={WORDS.untitled}
+            longest={200}
+            onCommit={(next) => editor.edit({ type: 'set', settings: { title: next } })}
+          />
+        </Title>
       </Where>
       <StageTabs />
       <Grow />
@@ -145,6 +157,27 @@ export function HeadStrip({ sheet }: { readonly sheet: SheetController | undefin
       <SaveMenu />
       <AppearanceButton />
     </Strip>
+  );
+}
+
+/** The number of the project, which all its models share. */
+function ProjectNumber() {
+  const editor = useEditor();
+  const number = useEditorState((state) => state.projectNumber);
+  return (
+    <InPlaceText
+      label={WORDS.numberOfTheProject}
+      value={number}
+      empty={WORDS.noNumber}
+      longest={40}
+      onCommit={(next) => {
+        void changeProject(editor.opened.projectId, { number: next }).then((faults) =>
+          faults.length > 0
+            ? editor.refuse(faults.map(({ message }) => message).join(' '))
+            : editor.show({ projectNumber: next }),
+        );
+      }}
+    />
   );
 }
 

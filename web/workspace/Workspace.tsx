@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
+import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { flushSync } from 'react-dom';
 import styled from 'styled-components';
 import { inverted } from '@rigid-beam/core/model/selecting';
@@ -18,6 +18,7 @@ import { Sheet } from '../sheet/Sheet';
 import { TitleBlock } from '../sheet/TitleBlock';
 import { isPlaceKey } from '../sheet/tools/point-cursor';
 import { Hold } from '../ui/Hold';
+import { SteppingContext } from '../ui/stepping';
 import { Beginnings } from './Beginnings';
 import { HeadStrip } from './HeadStrip';
 import { Lower } from './Lower';
@@ -99,8 +100,22 @@ export function Workspace({ sent, title, markup }: { readonly sent: Sent; readon
   if (!editor) return <StoredPicture title={title} projectName={sent.projectName} markup={markup} />;
   return (
     <EditorContext.Provider value={editor}>
-      <Benchwork />
+      <Stepped />
     </EditorContext.Provider>
+  );
+}
+
+/** Values are tried with arrow keys wherever they are typed. */
+function Stepped() {
+  const editor = useEditor();
+  const stepping = useMemo(
+    () => ({ trial: (act: () => void) => editor.trial(act), giveUp: () => editor.endPreview() }),
+    [editor],
+  );
+  return (
+    <SteppingContext.Provider value={stepping}>
+      <Benchwork />
+    </SteppingContext.Provider>
   );
 }
 

@@ -45,7 +45,7 @@ class Paper {
         get state() {
           const { model } = paper;
           return beginning(
-            { id: 'm', projectId: 'p', projectName: '', revision: 1, model, history: [] } as Opened,
+            { id: 'm', projectId: 'p', projectName: '', projectNumber: '', revision: 1, model, history: [] } as Opened,
             '?stage=loads',
           );
         },
