@@ -27,15 +27,16 @@ export function governingValues(solution: Solution, outcome: number, quantity: Q
 export const largestOf = (governing: Governing | undefined): number =>
   governing ? Math.max(Math.abs(governing.max.value), Math.abs(governing.min.value)) : 0;
 
-/** Metres of drawing for one N or N·m, such that one metre stands for a round value in the unit shown. */
+/** Metres of drawing for one N or N·m, such that one metre, or foot (`drawn`, metres), stands for a round value in the unit shown. */
 export function diagramScale(
   largest: number,
   size: number,
   unitFactor: number,
   factor: number,
+  drawn = 1,
 ): { readonly metresPerUnit: number; readonly perMetre: number } {
   if (!(largest > 0) || !(size > 0)) return { metresPerUnit: 0, perMetre: 0 };
-  const perMetre = unitFactor * scaleAbove(largest / (DIAGRAM_PART * size * factor) / unitFactor);
+  const perMetre = (unitFactor / drawn) * scaleAbove((largest * drawn) / (DIAGRAM_PART * size * factor) / unitFactor);
   return { metresPerUnit: 1 / perMetre, perMetre };
 }
 

@@ -1,5 +1,5 @@
 import type { Model } from '@rigid-beam/core/model/model';
-import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { displayOf, drawnUnit } from '@rigid-beam/core/quantities/display';
 import { unitFactor } from '@rigid-beam/core/quantities/parse';
 import { isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
@@ -71,8 +71,9 @@ export function scaleOfDiagram(
       : deflectionScale(largest, extentOf(model), view.diagramFactor);
     return { metresPerUnit: factor, perMetre: factor > 0 ? 1 / factor : 0 };
   }
-  const unit = unitFactor(unitOfQuantity(quantity, { ...defaultDisplay, ...model.display }));
-  return diagramScale(largest, extentOf(model), unit, view.diagramFactor);
+  const display = displayOf(model);
+  const unit = unitFactor(unitOfQuantity(quantity, display));
+  return diagramScale(largest, extentOf(model), unit, view.diagramFactor, unitFactor(drawnUnit(display)));
 }
 
 /** How many times larger than life deflections are drawn. */

@@ -39,15 +39,23 @@ export const displayChoices: Record<keyof DisplayUnits, readonly string[]> = {
   section: ['cm', 'mm', 'm', 'in'],
 };
 
-/** The unit in which lengths of a project are shown, and which a bare number means. */
 /** All units of a project: its own, or those that are meant where it says nothing. */
 export const displayOf = ({ display }: { readonly display?: Partial<DisplayUnits> | undefined }): DisplayUnits => ({
   ...defaultDisplay,
   ...display,
 });
 
+/** The unit in which lengths of a project are shown, and which a bare number means. */
 export const lengthUnit = ({ display }: { readonly display?: Partial<DisplayUnits> | undefined }): string =>
   display?.length ?? defaultDisplay.length;
+
+/** Whether a project counts in feet and pounds: what has no choice of its own follows its lengths. */
+export const isImperial = ({ length }: Pick<DisplayUnits, 'length'>): boolean => length === 'ft' || length === 'in';
+export const massUnit = (display: DisplayUnits): string => (isImperial(display) ? 'lb' : 'kg');
+/** Of surfaces that are painted or clad. */
+export const surfaceUnit = (display: DisplayUnits): string => (isImperial(display) ? 'ft2' : 'm2');
+/** The length of the drawing that a scale is told for. */
+export const drawnUnit = (display: DisplayUnits): 'm' | 'ft' => (isImperial(display) ? 'ft' : 'm');
 
 /** Of a pressure on a floor or a roof. */
 export const pressureUnit = (display: DisplayUnits): string => `${display.force}/${display.length}²`;
@@ -80,9 +88,9 @@ export function unitOf(dimension: DimensionName, display: DisplayUnits): string 
     case 'rotationalSpring':
       return `${display.moment}/rad`;
     case 'density':
-      return 'kg/m3';
+      return isImperial(display) ? 'lb/ft3' : 'kg/m3';
     case 'massPerLength':
-      return 'kg/m';
+      return isImperial(display) ? 'lb/ft' : 'kg/m';
     case 'acceleration':
       return 'm/s2';
     case 'expansion':

@@ -4,13 +4,14 @@ import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/d
 import { digitsOfShare, inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { enveloped } from '@rigid-beam/core/results/envelope';
 import { nodalAt } from '@rigid-beam/core/results/read';
+import { quiet, sizesOf } from '@rigid-beam/core/results/noise';
 import { isReady } from '@rigid-beam/core/results/readings';
 import { resultantOf } from '@rigid-beam/core/results/resultant';
 import { linearOf } from '@rigid-beam/core/results/sums';
 import type { LinearOutcome, Solution } from '@rigid-beam/core/results/results';
 import { governingValues } from '@rigid-beam/drawing/diagram-scale';
 import { nameOf, quantitiesOf, quantityTable, type Quantity } from '@rigid-beam/core/results/quantities';
-import { showValue } from '@rigid-beam/drawing/show-quantity-value';
+import { quietValue, showValue } from '@rigid-beam/drawing/show-quantity-value';
 import { actingIndex } from '../session/editor-state';
 import { settledSolution, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
 import { Hint, PanelSubtitle, PlainButton, Stack } from '../ui/controls';
@@ -86,7 +87,7 @@ function ExtremesTable({ solution, outcome, display }: TableProps) {
               </abbr>
             </td>
             <td>
-              {showValue(quantity, value, display)}
+              {showValue(quantity, quietValue(solution, outcome, quantity, value), display)}
               {from !== outcome && ` (${solution.outcomes[from]!.id})`}
             </td>
             <td>
@@ -112,10 +113,12 @@ const componentName = (k: number, active: readonly number[]): string =>
 function ReactionsTable({ solution, outcome, display }: TableProps) {
   const { active } = solution.structure;
   const acts = solution.outcomes[outcome]!;
+  const sizes = sizesOf(solution, outcome);
   const read = (f: number, unit: string): string => {
-    if (acts.kind !== 'envelope') return showNumber(inUnit(nodalAt(solution, outcome, 'reactions', f), unit));
+    const show = (value: number): string => showNumber(inUnit(quiet(value, f % 6 < 3 ? sizes.force : sizes.couple), unit));
+    if (acts.kind !== 'envelope') return show(nodalAt(solution, outcome, 'reactions', f));
     const { max, min } = enveloped(acts.parts, (part) => nodalAt(solution, part, 'reactions', f));
-    return `${showNumber(inUnit(min, unit))} … ${showNumber(inUnit(max, unit))}`;
+    return `${show(min)} … ${show(max)}`;
   };
   return (
     <Table>
@@ -152,11 +155,11 @@ interface BalanceProps {
 }
 
 function BalanceTable({ linear, active, display = defaultDisplay }: BalanceProps) {
-  const { applied, reactions } = linear.equilibrium;
+  const { applied, reactions, size } = linear.equilibrium;
   const cells = (values: readonly number[]) =>
     active.map((k) => {
       const value = values[k]!;
-      return <td key={k}>{showNumber(Math.abs(value) < 1e-6 ? 0 : inUnit(value, k < 3 ? display.force : display.moment))}</td>;
+      return <td key={k}>{showNumber(inUnit(quiet(value, size), k < 3 ? display.force : display.moment))}</td>;
     });
   return (
     <Table>

@@ -3,6 +3,7 @@
 import { useMemo } from 'react';
 import { freeName } from '@rigid-beam/core/model/edits/next-id';
 import { shapeTypes, type Section, type ShapeType } from '@rigid-beam/core/model/model';
+import { massUnit, unitOf } from '@rigid-beam/core/quantities/display';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { billOf } from '@rigid-beam/core/sections/bill';
 import { extentOfShape } from '@rigid-beam/core/sections/outline';
@@ -14,6 +15,7 @@ import { useDisplay, useEditor, useModel } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { ApplyTool } from '../sheet/tools/apply-tool';
 import { PanelSubtitle, Stack } from '../ui/controls';
+import { withPowers } from '../ui/with-powers';
 import { Instruments, InstrumentFace } from '../ui/Instrument';
 import { ShapePicture } from '../ui/ShapePicture';
 import { CatalogueSearch } from '../cards/catalogue/CatalogueSearch';
@@ -24,7 +26,7 @@ import { AddMaterial } from './sections/AddMaterial';
 import { Bill } from './sections/Bill';
 import { MaterialEditor } from './sections/MaterialEditor';
 import { Stock } from './sections/Stock';
-import { sectionsBench as WORDS, SHORT_SHAPES, STOCK } from './sections/words';
+import { SHORT_SHAPES, STOCK } from './sections/words';
 
 const PICTURE = 34;
 
@@ -71,7 +73,7 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
       section.relative ? relativeWords(section.relative) : '',
       A === undefined || isInextensible(section) ? '' : `A ${showNumber(inUnit(A, `${unit}2`), 4)} ${unit}²`,
       Iz === undefined ? '' : `I ${showNumber(inUnit(Iz, `${unit}4`), 4)} ${unit}⁴`,
-      mass ? `${showNumber(mass, 3)} kg` : '',
+      mass ? showQuantity(mass, massUnit(display), 3) : '',
     ]
       .filter(Boolean)
       .join(' · ');
@@ -92,8 +94,8 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
                 hint: CATALOGUE.hint(designation),
                 on: 'member',
                 intent: (current, members) => {
-                  const { id, intents } = giveShape(current, members, one);
-                  return intents.length > 0 ? { type: 'batch', intents, label: GIVEN(id, members.length) } : undefined;
+                  const { id, intents, material } = giveShape(current, members, one);
+                  return intents.length > 0 ? { type: 'batch', intents, label: GIVEN(id, members.length, material) } : undefined;
                 },
               }),
             ),
@@ -146,7 +148,7 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
         list="materials"
         items={model.materials.map((material) => ({
           id: material.id,
-          note: `E ${showQuantity(material.E, display.stress === 'MPa' ? 'GPa' : display.stress)}${material.density ? WORDS.kgM(showNumber(material.density)) : ''}`,
+          note: `E ${showQuantity(material.E, display.stress === 'MPa' ? 'GPa' : display.stress)}${material.density ? ` · ${withPowers(showQuantity(material.density, unitOf('density', display)))}` : ''}`,
           editor: () => <MaterialEditor material={material} />,
         }))}
       />

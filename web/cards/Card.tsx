@@ -11,6 +11,7 @@ import { Hint, Button, PanelTitle, PlainButton, Row } from '../ui/controls';
 import { LoadCard } from './LoadCard';
 import { MemberCard } from './MemberCard';
 import { NodeCard } from './NodeCard';
+import { SelectionStrip } from './SelectionStrip';
 import { card as WORDS, loadCard as LOADS } from './words';
 
 const Panel = styled.aside`
@@ -82,6 +83,7 @@ export function Card({ back, sheet, children }: CardProps) {
           </Button>
         </span>
       </Head>
+      {names.length > 0 && <SelectionStrip />}
       {also && <Hint>{WORDS.removingTakesAlong(also)}</Hint>}
       {members.length > 0 && <MemberCard key={members.map(({ id }) => id).join()} members={members} sheet={sheet} />}
       {members.length === 0 && nodes.length > 0 && <NodeCard key={nodes.map(({ id }) => id).join()} nodes={nodes} />}

@@ -3,6 +3,7 @@
 import { behaviours, memberEnds, type Member } from '@rigid-beam/core/model/model';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { withEnd } from '@rigid-beam/core/model/member-ends';
+import { placeOfMember } from '@rigid-beam/core/model/place-names';
 import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
 import { runOf } from '@rigid-beam/core/model/runs';
 import { outlineLoops } from '@rigid-beam/core/sections/outline';
@@ -98,7 +99,9 @@ export function MemberCard({
     <Stack>
       <Hint>
         {members.length === 1
-          ? WORDS.place(first.start, first.end, showQuantity(length, display.length, 5))
+          ? [WORDS.place(first.start, first.end, showQuantity(length, display.length, 5)), placeOfMember(model, first)]
+              .filter(Boolean)
+              .join(': ')
           : WORDS.several(
               members.length,
               [
@@ -141,12 +144,12 @@ export function MemberCard({
         actionOf={({ designation }) => ({
           words: CATALOGUE.give(designation, members.length),
           act: ({ giveShape }, one) => {
-            const { id, intents } = giveShape(
+            const { id, intents, material } = giveShape(
               model,
               members.map((member) => member.id),
               one,
             );
-            if (intents.length > 0) editor.edit({ type: 'batch', intents, label: GIVEN(id, members.length) });
+            if (intents.length > 0) editor.edit({ type: 'batch', intents, label: GIVEN(id, members.length, material) });
           },
         })}
       />

@@ -7,7 +7,7 @@ import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { nameOf, quantitiesOf, quantityTable, type Quantity, type QuantityRow } from '@rigid-beam/core/results/quantities';
 import type { RunReader } from '@rigid-beam/core/results/run-reader';
 import type { Solution } from '@rigid-beam/core/results/results';
-import { unitOfQuantity } from '@rigid-beam/drawing/show-quantity-value';
+import { quietValue, unitOfQuantity } from '@rigid-beam/drawing/show-quantity-value';
 import { capital } from '../ui/capital';
 import { PanelSubtitle, Stack } from '../ui/controls';
 import { QuantityField } from '../ui/QuantityField';
@@ -118,7 +118,11 @@ export function MemberCharts({ solution, outcome, run, begins, display, only, si
                 viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
                 preserveAspectRatio="none"
                 role="img"
-                aria-label={WORDS.fromTo(name, showQuantity(min.value, unit), showQuantity(max.value, unit))}
+                aria-label={WORDS.fromTo(
+                  name,
+                  showQuantity(quietValue(solution, outcome, quantity, min.value), unit),
+                  showQuantity(quietValue(solution, outcome, quantity, max.value), unit),
+                )}
               >
                 {(['max', 'min'] as const)
                   .slice(0, acts.kind === 'envelope' || quantityTable[quantity].derived?.spreads === true ? 2 : 1)

@@ -4,13 +4,16 @@ import type { Freedom, ModelNode, Restraint, Support } from '@rigid-beam/core/mo
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { axisNames } from '@rigid-beam/core/model/point';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
+import { quiet, sizesOf } from '@rigid-beam/core/results/noise';
 import { linearOf } from '@rigid-beam/core/results/sums';
 import { membersAt, turnedAlong, type Meeting } from '@rigid-beam/core/model/support-along';
 import { turnOf } from '@rigid-beam/core/model/support-axes';
 import { kindOf, supportKindsOf, supportOf } from '@rigid-beam/core/model/support-kinds';
 import { actingIndex } from '../session/editor-state';
 import { settledSolution, useDisplay, useEditor, useEditorState, useModel } from '../session/use-editor';
-import { Columns, PanelSubtitle, Select, Stack } from '../ui/controls';
+import { placeOfNode } from '@rigid-beam/core/model/place-names';
+import { capital } from '../ui/capital';
+import { Columns, Hint, PanelSubtitle, Select, Stack } from '../ui/controls';
 import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';
 import { Table } from '../ui/Table';
@@ -43,8 +46,10 @@ export function NodeCard({ nodes }: { readonly nodes: readonly ModelNode[] }) {
       type: 'moveNodes',
       moves: [{ id: node.id, x: node.x, y: node.y, ...(node.z !== undefined && { z: node.z }), ...to }],
     });
+  const place = nodes.length === 1 ? capital(placeOfNode(model, node)) : '';
   return (
     <Stack>
+      {place !== '' && <Hint>{place}</Hint>}
       {nodes.length === 1 && (
         <Columns>
           {(model.space === 'plane' ? (['x', 'y'] as const) : axisNames).map((axis) => (
@@ -229,10 +234,12 @@ function Movement({ id }: { readonly id: string }) {
     return [turns[k - 3]!, showNumber(amount * 1e3), 'mrad'];
   });
   if (solution.supported[index]) {
+    const sizes = sizesOf(solution, outcome);
     for (const k of solution.structure.active) {
       const unit = k < 3 ? display.force : display.moment;
       const name = k < 3 ? WORDS.reaction('XYZ'[k]!) : couples[k - 3]!;
-      rows.push([name, showNumber(inUnit(linear.reactions[6 * index + k]!, unit)), unit]);
+      const size = k < 3 ? sizes.force : sizes.couple;
+      rows.push([name, showNumber(inUnit(quiet(linear.reactions[6 * index + k]!, size), unit)), unit]);
     }
   }
   return (

@@ -14,6 +14,21 @@ export const card = {
   removingTakesAlong: (also: string): string => `Removing takes along ${also}.`,
 };
 
+export const selectionStrip = {
+  label: 'What is selected, narrowed',
+  parts: {
+    members: (count: number): string => `Only ${counted(count, 'member')}`,
+    nodes: (count: number): string => `Only ${counted(count, 'node')}`,
+    vertical: (count: number): string => `${count} upright`,
+    horizontal: (count: number): string => `${count} level`,
+    inclined: (count: number): string => `${count} inclined`,
+    like: (count: number): string => `All ${count} like it`,
+  },
+  onlyOn: 'Only on a level or plane',
+  plane: (name: string | undefined, axis: string, at: string): string =>
+    name === undefined ? `${axis} = ${at}` : `${name} (${axis} = ${at})`,
+};
+
 export const chartsDrawer = {
   notARun: 'The selected members do not follow each other as one line: the first is read. Select a run of them to read it whole.',
   tooMany: 'The selected members are too many to be read as one line: the first is read. Select fewer.',

@@ -1,5 +1,5 @@
 import type { Material } from '@rigid-beam/core/model/model';
-import { displayOf } from '@rigid-beam/core/quantities/display';
+import { displayOf, unitOf } from '@rigid-beam/core/quantities/display';
 import { computedColumn, quantityColumn, textColumn, type Row } from './column';
 import { ofMembers, type ScheduleKind } from './list';
 import { columns as WORDS, schedule } from './words';
@@ -15,7 +15,8 @@ export const materialList: ScheduleKind = {
   words: schedule.materials,
   names: 'letters',
   columns: (model) => {
-    const { stress } = displayOf(model);
+    const display = displayOf(model);
+    const { stress } = display;
     const modulus = { dimension: 'stress', unit: stress === 'MPa' ? 'GPa' : stress } as const;
     const count = new Map<string, number>();
     for (const { material } of model.members) count.set(material, (count.get(material) ?? 0) + 1);
@@ -23,7 +24,7 @@ export const materialList: ScheduleKind = {
       textColumn('id', WORDS.material),
       quantityColumn('E', 'E', modulus),
       quantityColumn('G', 'G', modulus, shearModulus),
-      quantityColumn('density', WORDS.density, { dimension: 'density', unit: 'kg/m3' }),
+      quantityColumn('density', WORDS.density, { dimension: 'density', unit: unitOf('density', display) }),
       quantityColumn('alpha', WORDS.expansion, { dimension: 'expansion', unit: '1/K' }),
       quantityColumn('fy', WORDS.yieldStress, { dimension: 'stress', unit: stress }),
       computedColumn('members', WORDS.members, (row) => String(count.get(row.id) ?? 0)),

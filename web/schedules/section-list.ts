@@ -1,4 +1,4 @@
-import { displayOf } from '@rigid-beam/core/quantities/display';
+import { displayOf, massUnit } from '@rigid-beam/core/quantities/display';
 import type { Section } from '@rigid-beam/core/model/model';
 import { inUnit } from '@rigid-beam/core/quantities/show';
 import { billOf } from '@rigid-beam/core/sections/bill';
@@ -37,7 +37,8 @@ export const sectionList: ScheduleKind = {
   words: schedule.sections,
   names: 'letters',
   columns: (model) => {
-    const { section: unit, length } = displayOf(model);
+    const display = displayOf(model);
+    const { section: unit, length } = display;
     const bill = new Map(billOf(model).map((row) => [row.section, row]));
     const property = (key: 'A' | 'Iz' | 'Iy' | 'J' | 'Wz' | 'Wy'): Column => {
       const [dimension, power] =
@@ -75,8 +76,8 @@ export const sectionList: ScheduleKind = {
       computedColumn(
         'mass',
         WORDS.mass,
-        told(({ mass }) => mass),
-        'kg',
+        told(({ mass }) => (mass === undefined ? undefined : inUnit(mass, massUnit(display)))),
+        massUnit(display),
       ),
     ];
   },

@@ -22,6 +22,7 @@ import {
   type Opened,
   type Shown,
 } from './editor-state';
+import { broughtWords } from './brought';
 import { EnvelopeReader } from './envelope-reader';
 import { afterRevision, historyOf, type Step } from './history';
 import { keepFile } from './keep-file';
@@ -135,7 +136,7 @@ export class Editor {
       heldDeflection: undefined,
       proposal: undefined,
       refusal: [],
-      remarks: said,
+      remarks: kind === 'edit' ? [...said, ...broughtWords(model, intent)] : said,
       history: afterRevision(history, kind, { label, patches, inverse }),
     });
     const edit = { edit: crypto.randomUUID(), kind, label: label.slice(0, 200), intent };

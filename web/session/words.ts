@@ -1,5 +1,10 @@
 /** All that this room says, by the file that says it: read it through and correct it here. */
 
+export const brought = {
+  material: (members: string, material: string): string =>
+    `${members} now of ${material}, since the shape comes in it. Another grade is chosen under Material.`,
+};
+
 export const editorState = {
   nothingWasSolved: (failure: string): string => `Nothing was solved: ${failure}`,
 };

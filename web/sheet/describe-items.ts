@@ -5,9 +5,10 @@ import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { nameOf, quantitiesOf, quantityTable } from '@rigid-beam/core/results/quantities';
 import { quantityExtremes } from '@rigid-beam/core/results/read-quantity';
-import { unitOfQuantity } from '@rigid-beam/drawing/show-quantity-value';
+import { quietValue, unitOfQuantity } from '@rigid-beam/drawing/show-quantity-value';
 import { sizeOf } from '@rigid-beam/core/model/loads/intensities';
 import { isReady } from '@rigid-beam/core/results/readings';
+import { quiet, sizesOf } from '@rigid-beam/core/results/noise';
 import { linearOf } from '@rigid-beam/core/results/sums';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { subjectKey, type Subject } from '@rigid-beam/drawing/display-list';
@@ -111,7 +112,9 @@ function memberForces(index: number, display: DisplayUnits, solution: Solution |
   const all = quantitiesOf(solution.structure).flatMap((quantity) => {
     const found = quantityExtremes(solution, outcome, index, quantity);
     if (!found) return [];
-    const [min, max] = [found.min.value, found.max.value].map((value) => showQuantity(value, unitOfQuantity(quantity, display)));
+    const [min, max] = [found.min.value, found.max.value].map((value) =>
+      showQuantity(quietValue(solution, outcome, quantity, value), unitOfQuantity(quantity, display)),
+    );
     const name = nameOf(solution.structure, quantity);
     return [quantityTable[quantity].derived?.isMagnitude ? WORDS.upTo(name, max) : WORDS.between(name, min, max)];
   });
@@ -121,7 +124,9 @@ function memberForces(index: number, display: DisplayUnits, solution: Solution |
 function reactionWords(index: number, display: DisplayUnits, solution: Solution | undefined, outcome: number): string {
   const linear = solution && linearOf(solution, outcome);
   if (!linear) return '';
-  const [fx, fy, mz] = [linear.reactions[6 * index]!, linear.reactions[6 * index + 1]!, linear.reactions[6 * index + 5]!];
+  const { force, couple } = sizesOf(solution, outcome);
+  const [fx, fy] = [0, 1].map((k) => quiet(linear.reactions[6 * index + k]!, force)) as [number, number];
+  const mz = quiet(linear.reactions[6 * index + 5]!, couple);
   return WORDS.reaction(showForce(fx, display), showForce(fy, display), showMoment(mz, display));
 }
 

@@ -1,5 +1,5 @@
 import { counted } from '@rigid-beam/core/counted';
-import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { defaultDisplay, displayOf, drawnUnit } from '@rigid-beam/core/quantities/display';
 import { unitFactor } from '@rigid-beam/core/quantities/parse';
 import { showNumber } from '@rigid-beam/core/quantities/show';
 import { quantityTable } from '@rigid-beam/core/results/quantities';
@@ -9,7 +9,7 @@ import { isPlane } from '@rigid-beam/core/stiffness/structure';
 import { governingValues, largestOf } from '@rigid-beam/drawing/diagram-scale';
 import { largestMoment } from '@rigid-beam/drawing/opens-on';
 import { scaleOfDeflection, scaleOfDiagram } from '@rigid-beam/drawing/sheet-items';
-import { showValue, unitOfQuantity } from '@rigid-beam/drawing/show-quantity-value';
+import { quietValue, showValue, unitOfQuantity } from '@rigid-beam/drawing/show-quantity-value';
 import { isOn } from '@rigid-beam/drawing/stage-view';
 import { isDeflection, plainView, sheetQuantities, type SheetQuantity, type View } from '@rigid-beam/drawing/view';
 import { quantityOf, type EditorState } from '../session/editor-state';
@@ -69,7 +69,8 @@ export function scaleWords(state: Shown, outcome: number): string {
   const { model } = state.settled;
   const { quantity, diagramFactor, heldDeflection, stage, switches } = state;
   const view: View = { ...plainView, outcome, quantity, diagramFactor, heldDeflection };
-  const unit = unitOfQuantity(quantity, { ...defaultDisplay, ...model.display });
+  const display = displayOf(model);
+  const [unit, drawn] = [unitOfQuantity(quantity, display), drawnUnit(display)];
   const hasDiagram = isOn(stage, switches, 'diagram') && !(quantity === 'N' && state.axial === 'bars');
   const { perMetre, metresPerUnit } = hasDiagram ? scaleOfDiagram(model, solution, view) : NOT_DRAWN;
   const factor =
@@ -78,7 +79,10 @@ export function scaleWords(state: Shown, outcome: number): string {
       : isOn(stage, switches, 'deflected')
         ? scaleOfDeflection(model, solution, view)
         : 0;
-  const diagram = perMetre > 0 && !isDeflection(quantity) ? `1 m = ${showNumber(perMetre / unitFactor(unit), 3)} ${unit}` : '';
+  const diagram =
+    perMetre > 0 && !isDeflection(quantity)
+      ? `1 ${drawn} = ${showNumber((perMetre * unitFactor(drawn)) / unitFactor(unit), 3)} ${unit}`
+      : '';
   return [diagram, factor > 0 ? `deflections × ${showNumber(factor, 3)}` : ''].filter(Boolean).join(' · ');
 }
 
@@ -107,7 +111,7 @@ export function extremeWords(state: Shown, outcome: number): string {
   const units = { ...defaultDisplay, ...display };
   const say = ({ value, member, from }: typeof governing.max): string => {
     const by = from === outcome ? '' : ` by ${solution.outcomes[from]!.id}`;
-    return `${showValue(quantity, value, units)} in ${solution.structure.names.members[member]}${by}`;
+    return `${showValue(quantity, quietValue(solution, outcome, quantity, value), units)} in ${solution.structure.names.members[member]}${by}`;
   };
   const other = largerElsewhere(solution, outcome, quantity);
   const size = largestOf(governing);

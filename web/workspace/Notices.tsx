@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import styled from 'styled-components';
+import { remedyOfWarning } from '@rigid-beam/core/analysis/warning-remedies';
 import type { Notice } from '@rigid-beam/core/model/notice';
 import type { Mechanism } from '@rigid-beam/core/stability/mechanism';
 import type { Subject } from '@rigid-beam/drawing/display-list';
@@ -166,14 +167,17 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
 
 function List({ notices }: { readonly notices: readonly Notice[] }) {
   const editor = useEditor();
+  const model = useEditorState((state) => state.model);
   return (
     <ul>
       {notices.slice(0, MANY).map((notice, i) => {
         const subjects = notice.subjects.flatMap(subjectOf);
+        const remedy = remedyOfWarning(model, notice);
         return (
           <li key={i}>
             {notice.message}{' '}
             {subjects.length > 0 && <PlainButton onPress={() => editor.select(subjects)}>{WORDS.show}</PlainButton>}
+            {remedy && <Button onPress={() => editor.edit(remedy.intent, remedy.words)}>{remedy.words}</Button>}
           </li>
         );
       })}

@@ -32,8 +32,24 @@ export interface Stuff {
   readonly material: string;
 }
 
-export const initialValues = ({ fields }: Typical): TypicalValues =>
-  Object.fromEntries(fields.map((field) => [field.key, field.kind === 'choice' ? field.of[0]!.id : field.initial]));
+/** What its fields hold at first; where lengths are shown in feet or inches they are round there (`unit`, as lengths are shown). */
+export const initialValues = ({ fields }: Typical, unit = 'm'): TypicalValues => {
+  const round = unit === 'ft' || unit === 'in' ? inFeet : (metres: number): number => metres;
+  return Object.fromEntries(
+    fields.map((field) => {
+      if (field.kind === 'choice') return [field.key, field.of[0]!.id];
+      if (field.kind === 'length') return [field.key, round(field.initial)];
+      return [field.key, field.kind === 'spacings' ? field.initial.map(round) : field.initial];
+    }),
+  );
+};
+
+/** A length in whole feet, below ten feet in halves. */
+function inFeet(metres: number): number {
+  const feet = metres / FOOT;
+  return (feet < 10 ? Math.max(0.5, Math.round(2 * feet) / 2) : Math.round(feet)) * FOOT;
+}
+const FOOT = 0.3048;
 
 /** Why a value cannot be built, or undefined. */
 export function valueFault(field: TypicalField, value: TypicalValues[string] | undefined): string | undefined {

@@ -29,7 +29,10 @@ function Chooser({ sheet, model }: { readonly sheet: SheetController; readonly m
   const typical = typicals.find((one) => one.id === id);
   const [changed, setChanged] = useState<TypicalValues>({});
   const [at, setAt] = useState<Point>(ORIGIN);
-  const values = useMemo(() => (typical ? { ...initialValues(typical), ...changed } : changed), [typical, changed]);
+  const values = useMemo(
+    () => (typical ? { ...initialValues(typical, lengthUnit(model)), ...changed } : changed),
+    [typical, changed, model],
+  );
   const fault = typical?.fields.map((field) => valueFault(field, values[field.key])).find(Boolean);
   const intent = useMemo(
     () => (typical && !fault ? placing(model, typical, values, at) : undefined),

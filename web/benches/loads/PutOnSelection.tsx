@@ -4,6 +4,7 @@ import { Fragment } from 'react';
 import { chosenOf } from '../../session/chosen';
 import { useEditorState, useModel } from '../../session/use-editor';
 import { Button, Hint, Row } from '../../ui/controls';
+import { SelectionStrip } from '../../cards/SelectionStrip';
 import { selectionOffers } from './selection-offers';
 import type { SaidLoad } from './use-load-in-hand';
 
@@ -12,13 +13,16 @@ export function PutOnSelection({ load: { phrase, putOn }, caseId }: { readonly l
   const model = useModel();
   const chosen = chosenOf(useEditorState((state) => state.selection));
   return (
-    <Row>
-      {selectionOffers(phrase, chosen, model, caseId).map((offer) => (
-        <Fragment key={offer.words}>
-          {offer.warning && <Hint role="status">{offer.warning}</Hint>}
-          <Button onPress={() => putOn(offer)}>{offer.words}</Button>
-        </Fragment>
-      ))}
-    </Row>
+    <>
+      <SelectionStrip />
+      <Row>
+        {selectionOffers(phrase, chosen, model, caseId).map((offer) => (
+          <Fragment key={offer.words}>
+            {offer.warning && <Hint role="status">{offer.warning}</Hint>}
+            <Button onPress={() => putOn(offer)}>{offer.words}</Button>
+          </Fragment>
+        ))}
+      </Row>
+    </>
   );
 }

@@ -1,19 +1,22 @@
 'use client';
 
-import { showNumber } from '@rigid-beam/core/quantities/show';
+import { massUnit, surfaceUnit } from '@rigid-beam/core/quantities/display';
+import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { together, type BillRow } from '@rigid-beam/core/sections/bill';
-import { useEditor } from '../../session/use-editor';
+import { useDisplay, useEditor } from '../../session/use-editor';
 import { Button, Hint } from '../../ui/controls';
+import { withPowers } from '../../ui/with-powers';
 import { bill as WORDS } from './words';
 
 /** What all sections need together; those that no member has are swept out in one go. */
 export function Bill({ rows }: { readonly rows: readonly BillRow[] }) {
   const editor = useEditor();
+  const display = useDisplay();
   const { mass, surface } = together(rows);
   const unused = rows.filter(({ members }) => members === 0).map(({ section }) => section);
   const parts = [
-    mass === undefined ? WORDS.noMass : WORDS.mass(showNumber(mass, 4)),
-    surface === undefined ? '' : WORDS.surface(showNumber(surface, 3)),
+    mass === undefined ? WORDS.noMass : showQuantity(mass, massUnit(display), 4),
+    surface === undefined ? '' : WORDS.surface(withPowers(showQuantity(surface, surfaceUnit(display), 3))),
   ];
   return (
     <>

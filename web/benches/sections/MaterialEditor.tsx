@@ -1,16 +1,17 @@
 'use client';
 
 import type { Material } from '@rigid-beam/core/model/model';
+import { unitOf } from '@rigid-beam/core/quantities/display';
 import { useDisplay, useEditor } from '../../session/use-editor';
 import { Columns, Stack } from '../../ui/controls';
 import { NameField } from '../../ui/NameField';
 import { QuantityField } from '../../ui/QuantityField';
 import { materialEditor as WORDS } from './words';
 
-/** What a material may have besides E; a stress is in the unit of the project. */
+/** What a material may have besides E; some are in the units of the project. */
 const MORE = [
   { key: 'nu', label: WORDS.poissonsRatio, dimension: 'number', unit: '' },
-  { key: 'density', label: WORDS.density, dimension: 'density', unit: 'kg/m3' },
+  { key: 'density', label: WORDS.density, dimension: 'density', unit: undefined },
   { key: 'alpha', label: WORDS.expansion, dimension: 'expansion', unit: '1/K' },
   { key: 'fy', label: WORDS.yieldStress, dimension: 'stress', unit: undefined },
 ] as const;
@@ -43,7 +44,7 @@ export function MaterialEditor({ material }: { readonly material: Material }) {
             label={label}
             value={material[key]}
             dimension={dimension}
-            unit={unit ?? display.stress}
+            unit={unit ?? unitOf(dimension, display)}
             mayBeEmpty
             onCommit={change(key)}
           />

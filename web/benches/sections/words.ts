@@ -3,10 +3,6 @@ import type { ShapeType } from '@rigid-beam/core/model/model';
 
 /** All that the bench of sections says: read it through and correct it here. */
 
-export const sectionsBench = {
-  kgM: (number: string): string => ` · ${number} kg/m³`,
-};
-
 export const materialEditor = {
   poissonsRatio: 'Poisson’s ratio',
   density: 'Density',
@@ -49,8 +45,7 @@ export const STOCK = {
 export const bill = {
   schedule: 'Schedule of sections',
   together: (what: string): string => `In total ${what}.`,
-  mass: (mass: string): string => `${mass} kg`,
   noMass: 'of unknown mass',
-  surface: (surface: string): string => `${surface} m² to be painted`,
+  surface: (surface: string): string => `${surface} to be painted`,
   sweep: (count: number): string => `Sweep out ${count === 1 ? 'the unused section' : `${count} unused sections`}`,
 };

@@ -3,6 +3,7 @@
 import { useEffect, useState, type KeyboardEvent } from 'react';
 import { Autocomplete, ListBox, ListBoxItem, SearchField } from 'react-aria-components';
 import styled from 'styled-components';
+import { unitOf, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import type { CatalogueShape } from '@rigid-beam/core/sections/catalogue/family';
 import { readRelative } from '@rigid-beam/core/sections/relative';
@@ -167,7 +168,7 @@ export function CatalogueSearch({ actionOf, relative, span }: CatalogueSearchPro
                       <>
                         <Looked one={one} isFocused={isFocused} onLook={setLooked} />
                         <span>{one.designation}</span>
-                        <small className="number">{noteOf(catalogue, one, display.section)}</small>
+                        <small className="number">{noteOf(catalogue, one, display)}</small>
                       </>
                     )}
                   </Line>
@@ -215,10 +216,11 @@ function Looked({ one, isFocused, onLook }: LookedProps) {
   return null;
 }
 
-function noteOf(catalogue: Catalogue, one: CatalogueShape, unit: string): string {
+function noteOf(catalogue: Catalogue, one: CatalogueShape, display: DisplayUnits): string {
   const { mass, Iz } = catalogue.listed(one);
+  const unit = display.section;
   const inertia = `I ${showNumber(inUnit(Iz, `${unit}4`), 4)} ${unit}⁴`;
-  return mass === undefined ? inertia : `${showNumber(mass, 3)} kg/m · ${inertia}`;
+  return mass === undefined ? inertia : `${showQuantity(mass, unitOf('massPerLength', display), 3)} · ${inertia}`;
 }
 
 /** Those of the model first, then those chosen last. */

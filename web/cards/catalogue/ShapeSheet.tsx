@@ -2,8 +2,8 @@
 
 import styled from 'styled-components';
 import type { Shape } from '@rigid-beam/core/model/model';
-import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
-import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
+import { unitOf, type DisplayUnits } from '@rigid-beam/core/quantities/display';
+import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import type { CatalogueShape } from '@rigid-beam/core/sections/catalogue/family';
 import { outlineLoops } from '@rigid-beam/core/sections/outline';
 import { PropertyList } from '../../ui/PropertyList';
@@ -69,7 +69,7 @@ export function ShapeSheet({ catalogue, one, display }: ShapeSheetProps) {
         )}
       </PropertyList>
       <small>
-        {mass === undefined ? '' : `${WORDS.mass(showNumber(mass, 4))} · `}
+        {mass === undefined ? '' : `${showQuantity(mass, unitOf('massPerLength', display), 4)} · `}
         {one.family.words}, {one.family.standard}
       </small>
     </>

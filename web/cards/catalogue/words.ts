@@ -39,7 +39,6 @@ export const SORTS = [
 export const shapeSheet = {
   drawing: (designation: string): string => `${designation}, drawn with its dimensions`,
   properties: (designation: string): string => `Properties of ${designation}`,
-  mass: (mass: string): string => `${mass} kg/m`,
 };
 
 export const neighbours = {

@@ -1,7 +1,8 @@
 import { counted } from '@rigid-beam/core/counted';
 
 /** What an edit is called that gives a shape to members. */
-export const GIVEN = (id: string, count: number): string => `${id} for ${counted(count, 'member')}`;
+export const GIVEN = (id: string, count: number, material?: string): string =>
+  `${id}${material === undefined ? '' : ` of ${material}`} for ${counted(count, 'member')}`;
 
 /** What is said about stepping through the catalogue. */
 export const stepSection = {

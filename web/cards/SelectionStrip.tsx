@@ -1,0 +1,52 @@
+'use client';
+
+import { useMemo } from 'react';
+import { chosenOn, narrowings, planesOfChosen, type ChosenPlane } from '@rigid-beam/core/model/narrowed';
+import { showQuantity } from '@rigid-beam/core/quantities/show';
+import { chosenOf, selectChosen } from '../session/chosen';
+import { useDisplay, useEditor, useEditorState } from '../session/use-editor';
+import { Button, Row, Select } from '../ui/controls';
+import { selectionStrip as WORDS } from './words';
+
+/** What is selected, made less or more in one step: only its members, only what stands upright, only a storey; all like it. */
+export function SelectionStrip() {
+  const editor = useEditor();
+  const display = useDisplay();
+  const model = useEditorState((state) => state.model);
+  const selection = useEditorState((state) => state.selection);
+  const chosen = useMemo(() => chosenOf(selection), [selection]);
+  const parts = useMemo(() => narrowings(model, chosen), [model, chosen]);
+  const planes = useMemo(
+    () => (chosen.nodes.length + chosen.members.length > 1 ? planesOfChosen(model, chosen) : []),
+    [model, chosen],
+  );
+  if (parts.length + planes.length === 0) return null;
+  const idOf = ({ axis, at }: ChosenPlane): string => `${axis} ${at}`;
+  return (
+    <Row role="group" aria-label={WORDS.label}>
+      {parts.map(({ id, chosen: part }) => (
+        <Button key={id} onPress={() => selectChosen(editor, part)}>
+          {WORDS.parts[id as keyof typeof WORDS.parts](part.members.length + part.nodes.length)}
+        </Button>
+      ))}
+      {planes.length > 0 && (
+        <Select
+          label={WORDS.onlyOn}
+          hideLabel
+          choices={[
+            { id: '', text: WORDS.onlyOn },
+            ...planes.map((plane) => ({
+              id: idOf(plane),
+              text: WORDS.plane(plane.name, plane.axis.toUpperCase(), showQuantity(plane.at, display.length)),
+            })),
+          ]}
+          value=""
+          onChange={(id) => {
+            const plane = planes.find((one) => idOf(one) === id);
+            if (plane) selectChosen(editor, chosenOn(model, chosen, plane));
+          }}
+        />
+      )}
+    </Row>
+  );
+}
