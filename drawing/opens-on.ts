@@ -1,3 +1,4 @@
+import { membersAlong } from '@rigid-beam/core/model/selecting';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { quantityExtremes } from '@rigid-beam/core/results/read-quantity';
@@ -8,6 +9,10 @@ import type { SheetQuantity } from './view';
 const SECONDARY = 0.1;
 /** The part of a structure's members that has to be so. */
 const MOST = 0.75;
+/** The part of leaning members from which a structure is braced throughout: a tower, whose rings carry next to nothing. */
+const BRACED = 0.2;
+/** Of the largest axial force: a member of a braced structure that bends less than this would over its length only keeps others in place. */
+const IDLE = 0.01;
 
 /** Whether a structure carries by tension and compression: no member bends, or nearly all bend only beside that. */
 export function carriesAxially(model: Model, solution: Solution | undefined): boolean {
@@ -22,6 +27,7 @@ export function carriesAxially(model: Model, solution: Solution | undefined): bo
   }
   if (acting < 0) return false;
   const moments = momentsOf(model);
+  const idle = (membersAlong(model, 'inclined').length >= BRACED * model.members.length ? IDLE : 0) * axial;
   const size = (member: number, quantity: SheetQuantity): number => {
     const found = quantityExtremes(solution, acting, member, quantity);
     return found ? Math.max(Math.abs(found.max.value), Math.abs(found.min.value)) : 0;
@@ -31,7 +37,11 @@ export function carriesAxially(model: Model, solution: Solution | undefined): bo
     const force = size(m, 'N');
     const bending = Math.max(...moments.map((quantity) => size(m, quantity)));
     // What carries nothing says nothing against it.
-    if (bending <= SECONDARY * force * solution.structure.lengths[m]! || bending < 1e-9 * axial) straight++;
+    if (
+      bending <= SECONDARY * force * solution.structure.lengths[m]! ||
+      bending < Math.max(1e-9 * axial, idle * solution.structure.lengths[m]!)
+    )
+      straight++;
   }
   return straight >= MOST * model.members.length;
 }

@@ -6,8 +6,10 @@ import { nodalAt, partsOf } from '@rigid-beam/core/results/read';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { dot, type Point } from '@rigid-beam/core/model/point';
 import { symbolPath, type Item, type Subject } from './display-list';
+import { FRONT } from './behind';
 import { drawnMembers, drawnNodes } from './geometry';
 import { seenPoint } from './projection';
+import { planeTest } from './structure-items';
 import type { View } from './view';
 
 /** Reactions at the supports: an arrow in its true direction and the value; of an envelope both limits as text. */
@@ -18,9 +20,10 @@ export function reactionItems(model: Model, solution: Solution, outcome: number,
   // In space there is less room; what is left out stands in the table of reactions.
   const small = model.space === 'plane' ? 1e-6 : 1e-2;
   const openings = openingsOf(model, view);
+  const isInFront = frontTest(model, solution, view);
   return [...drawnNodes(model, view).values()].flatMap((node): Item[] => {
     const i = node.index;
-    if (!solution.supported[i]) return [];
+    if (!solution.supported[i] || !isInFront(node)) return [];
     const subject: Subject = { kind: 'reaction', id: node.id };
     const opens = openings(node.id);
     const read = (k: number): { max: number; min: number } => range(solution, outcome, 6 * i + k);
@@ -35,6 +38,30 @@ export function reactionItems(model: Model, solution: Solution, outcome: number,
     });
     return items;
   });
+}
+
+/** Supports of a space structure from which only those in front, or of the plane that was brought forward, say their reactions. */
+const MANY = 20;
+
+function frontTest(
+  model: Model,
+  { supported }: Solution,
+  view: View,
+): (node: { readonly id: string; readonly depth: number }) => boolean {
+  if (model.space === 'plane') return () => true;
+  if (view.plane) {
+    const isOn = planeTest(model, view);
+    return ({ id }) => isOn(id);
+  }
+  if (supported.reduce((sum, one) => sum + one, 0) <= MANY) return () => true;
+  // In front among the supports themselves: the structure above them may reach farther.
+  let [low, high] = [Infinity, -Infinity];
+  for (const { index, depth } of drawnNodes(model, view).values()) {
+    if (!supported[index]) continue;
+    low = Math.min(low, depth);
+    high = Math.max(high, depth);
+  }
+  return ({ depth }) => depth >= low + FRONT * (high - low) - 1e-6;
 }
 
 /** Towards which side of a node its members lie, radians: the arc of a couple is open there, so that none runs through it. */

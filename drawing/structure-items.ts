@@ -2,6 +2,7 @@ import type { Member, Model } from '@rigid-beam/core/model/model';
 import { isSelected, symbolPath, worldPath, type Item, type Subject } from './display-list';
 import { drawnMembers, drawnNodes, nearness, type DrawnMember } from './geometry';
 import type { Bar } from './axial-items';
+import { isCrowded } from './behind';
 import { SHADES } from './weight';
 import type { View } from './view';
 
@@ -14,6 +15,8 @@ export function structureItems(model: Model, view: View, bars?: ReadonlyMap<numb
     model.space === 'plane' ? drawnMembers(model, view) : [...drawnMembers(model, view)].sort((a, b) => a.depth - b.depth);
   const onPlane = planeTest(model, view);
   const isQuiet = view.members === 'faint';
+  // In a large structure diagrams would be threads under dark members.
+  const recedes = view.quantity !== 'none' && !bars && isCrowded(model, view);
   for (const member of members) {
     const subject: Subject = { kind: 'member', id: member.id };
     const { vertices } = worldPath([member.x1, member.y1, member.x2, member.y2], {});
@@ -23,8 +26,11 @@ export function structureItems(model: Model, view: View, bars?: ReadonlyMap<numb
     const faded = !onPlane(start) || !onPlane(end);
     const far = Math.round((1 - near(member.depth)) * SHADES) / SHADES;
     const bar = bars?.get(member.index);
-    const opacity = faded ? 0.25 : (1 - 0.82 * far) * (isQuiet ? 0.5 : 1);
-    const width = (bar?.width ?? (behaviour === 'truss' ? 2 : 3.2)) * view.weight * (1 - 0.4 * far);
+    // The width and colour of a force mean something: they are the same near and far.
+    const depth = bar ? 1 : (1 - 0.82 * far) * (isQuiet ? 0.5 : 1) * (recedes ? RECEDED : 1);
+    const opacity = faded ? 0.25 : depth;
+    const full = (bar?.width ?? (behaviour === 'truss' ? 2 : 3.2)) * view.weight;
+    const width = bar ? full : full * (1 - 0.4 * far) * (recedes ? 0.5 : 1);
     items.push({
       kind: 'path',
       vertices,
@@ -85,11 +91,14 @@ export function structureItems(model: Model, view: View, bars?: ReadonlyMap<numb
   return items;
 }
 
+/** How much is left of members that recede behind their diagrams. */
+const RECEDED = 0.4;
+
 /** Lines that let more than this through are no obstacle to words: they stand behind. */
 const HEAVY = 0.62;
 
 /** Whether a node stands on the work plane; every node does where there is none. */
-function planeTest(model: Model, { plane }: View): (id: string) => boolean {
+export function planeTest(model: Model, { plane }: View): (id: string) => boolean {
   if (!plane || model.space === 'plane') return () => true;
   const on = new Set(model.nodes.filter((node) => Math.abs((node[plane.axis] ?? 0) - plane.at) < 1e-6).map(({ id }) => id));
   return (id) => on.has(id);

@@ -1,18 +1,26 @@
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Item, Subject } from './display-list';
-import { drawnNodes } from './geometry';
+import { drawnNodes, nearness } from './geometry';
+import { planeTest } from './structure-items';
+import { SHADES } from './weight';
 import { symbolInSpace } from './support-in-space';
 import { symbol } from './support-symbol';
 import { supportWords } from '@rigid-beam/core/model/support-words';
 import type { View } from './view';
 
-/** Supports in their textbook symbols, turned with the support's axes, springs as zigzags. */
+/** Supports in their textbook symbols, turned with the support's axes, springs as zigzags. In space they fade with what stands on them. */
 export function supportItems(model: Model, view: View): Item[] {
   const nodes = drawnNodes(model, view);
+  const [isOn, near] = [planeTest(model, view), nearness(model, view)];
   const symbols = model.supports.flatMap((support): Item[] => {
     const node = nodes.get(support.node);
     if (!node) return [];
-    return model.space === 'plane' ? symbol(support, node.x, node.y, view) : symbolInSpace(support, node.x, node.y, view);
+    if (model.space === 'plane') return symbol(support, node.x, node.y, view);
+    const items = symbolInSpace(support, node.x, node.y, view);
+    const left = isOn(support.node) ? 1 - 0.6 * (1 - Math.round(near(node.depth) * SHADES) / SHADES) : 0.25;
+    return left === 1
+      ? items
+      : items.map((item): Item => (item.kind === 'path' ? { ...item, opacity: (item.opacity ?? 1) * left } : item));
   });
   return view.supports === 'said' ? [...symbols, ...supportLabels(model, view)] : symbols;
 }

@@ -142,7 +142,7 @@ describe('files', () => {
     const factor = await model.page.waitForSelector('[aria-label="Q1 in U"]');
     await factor!.focus();
     await model.typeOver('lots');
-    await model.page.waitForFunction(() => document.body.textContent?.includes('Q1 in U is no factor'));
+    await model.page.waitForFunction(() => document.body.textContent?.includes('Q1 in U is not a factor'));
     await model.typeOver('0');
     await model.page.keyboard.press('ArrowUp');
     await model.page.waitForFunction(() => document.activeElement?.getAttribute('aria-label') === 'Q1 in C3');

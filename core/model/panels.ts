@@ -1,6 +1,7 @@
 import { once } from '../once';
 import type { Model } from './model';
-import { UPRIGHT } from './loads/area/panel';
+import { isUpright, UPRIGHT } from './loads/area/panel';
+import { bracesOf, groundLines, type Places, type Side } from './walls';
 import { placesOf } from './places';
 import { cross, dot, minus, size, times, type Point } from './point';
 
@@ -11,17 +12,42 @@ export interface Ring {
   readonly normal: Point;
 }
 
+/** Which panels a load means: floors and roofs, walls, or either. */
+export type PanelKind = 'floors' | 'walls' | 'any';
+
+/** Of some rings those that are meant, as long as there is one; else all. */
+export function meantRings(rings: readonly Ring[], kind: PanelKind): readonly Ring[] {
+  const meant = kind === 'any' ? [] : rings.filter(({ normal }) => isUpright(normal) === (kind === 'walls'));
+  return meant.length > 0 ? meant : rings;
+}
+
 /** Sides of a ring, and rings that are looked for, at most. */
 const LONGEST = 60;
 const MOST = 100_000;
 /** Sine under which a direction lies in a plane, or along another. */
 const FLAT = 1e-6;
 
-/** All closed rings of members that lie in a plane: bays of floors, roofs and walls. Found once for members and places of nodes. */
+/**
+ * All closed rings of members that lie in a plane: bays of floors, roofs and walls. A wall whose posts stand on the ground is closed by it,
+ * and its braces do not divide it. Found once for members and places of nodes.
+ */
 export const ringsOf = ({ members, nodes }: Pick<Model, 'nodes' | 'members'>): readonly Ring[] => found(members, nodes);
 
 const found = once((members: Model['members'], nodes: Model['nodes']): readonly Ring[] => {
   const places = placesOf({ nodes });
+  const ground = groundLines(members, places);
+  const sides: readonly Side[] = [...members, ...ground];
+  const braces = bracesOf(sides, places);
+  const rings = ringsAmong(braces.size > 0 ? sides.filter((side) => !braces.has(side)) : sides, places);
+  if (ground.length === 0) return rings;
+  // The ground closes walls, and is no panel itself.
+  const lines = new Set(ground.flatMap(({ start, end }) => [`${start}\n${end}`, `${end}\n${start}`]));
+  const isOnGround = ({ corners }: Ring): boolean =>
+    corners.some((id, i) => lines.has(`${id}\n${corners[(i + 1) % corners.length]!}`));
+  return rings.filter((ring) => isUpright(ring.normal) || !isOnGround(ring));
+});
+
+function ringsAmong(members: readonly Side[], places: Places): readonly Ring[] {
   const beside = new Map<string, Set<string>>();
   const join = (a: string, b: string): void => void (beside.get(a) ?? beside.set(a, new Set()).get(a)!).add(b);
   for (const { start, end } of members)
@@ -95,7 +121,7 @@ const found = once((members: Model['members'], nodes: Model['nodes']): readonly 
     if (corners.length < 3 || new Set(ids).size < ids.length) return undefined;
     return { corners: corners.map((i) => ids[i]!), points: corners.map((i) => points[i]!), normal };
   }
-});
+}
 
 /** One of the two normals of a plane, always the same: up, else to the right, else towards the viewer. */
 function upright(normal: Point): Point {

@@ -1,7 +1,9 @@
 import type { Model } from '../model/model';
 import { dot, times, type Point } from '../model/point';
+import type { PanelKind } from '../model/panels';
 import { runOf } from '../model/runs';
 import { inOwnAxes } from '../model/support-axes';
+import { carriersOfOpen } from '../model/loads/area/open-panel';
 import { panelOf, PanelTrouble, pressedAlong } from '../model/loads/area/panel';
 import { barsOf } from '../model/loads/bars';
 import { shapeOf } from '../model/loads/member-shape';
@@ -51,6 +53,10 @@ export const actsOn = ({ kind, stations, width }: LoadPhrase): 'node' | 'member'
           ? 'member'
           : 'either';
 
+/** The panels that a pressure means: what acts up or down floors and roofs, what acts sideways walls. */
+export const panelsMeant = ({ direction, measured }: LoadPhrase): PanelKind =>
+  measured === 'across' ? 'any' : Math.abs(direction[1]) > Math.SQRT1_2 ? 'floors' : 'walls';
+
 function onNode({ kind, from, direction, stations }: LoadPhrase, node: string, model: Model, entry: Entry): MadeLoads {
   if (stations) return refused('a place along a member does not go with a node');
   if (kind === 'force') return made(entry({ type: 'node', node, ...components('f', times(direction, from)) }));
@@ -83,7 +89,10 @@ function onPanel(phrase: LoadPhrase, corners: readonly string[], model: Model, e
   if (phrase.width !== undefined) return refused('over a width it acts on members: point at one');
   try {
     const pressed = pressedAlong(panelOf(corners, barsOf(model)).normal);
-    return made(entry({ type: 'area', nodes: corners, ...pressureOf(phrase, Math.sign(dot(phrase.direction, pressed)) || 1) }));
+    // A wall that the ground closes spans from post to post.
+    const posts = phrase.onto || phrase.spread ? undefined : carriersOfOpen(corners, barsOf(model));
+    const carried: LoadPhrase = posts ? { ...phrase, spread: 'oneWay', onto: posts } : phrase;
+    return made(entry({ type: 'area', nodes: corners, ...pressureOf(carried, Math.sign(dot(phrase.direction, pressed)) || 1) }));
   } catch (trouble) {
     if (trouble instanceof PanelTrouble) return refused(trouble.message);
     throw trouble;

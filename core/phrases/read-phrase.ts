@@ -280,8 +280,8 @@ function check(
   if (spread && width !== undefined) throw new PhraseFault('over a width a line of members carries it: there is no other way');
   if (kind === 'area' && space === 'plane' && width === undefined)
     throw new PhraseFault('in the plane say the width that it comes from: “2 kN/m2 down over 5 m”');
-  if (kind === 'area' && measured !== 'across' && direction && direction[1] === 0)
-    throw new PhraseFault('a pressure acts down or up, or across its panel');
+  if (kind === 'area' && measured && measured !== 'across' && direction && direction[1] === 0)
+    throw new PhraseFault('what acts sideways acts square to its panel: leave out how it is measured');
   if (sense) isOnly(`“${sense}”`, [KIND_OF_SENSE[sense]]);
   if (axis) isOnly('“about”', ['couple']);
   if (measured) isOnly('“on plan”, “across” or “along the member”', ['line', 'area']);
@@ -304,7 +304,8 @@ function finished(
     from: sign * from + 0,
     to: sign * to + 0,
     direction: kind === 'couple' ? (axis ?? AXES.z!) : (direction ?? WAYS.down!),
-    measured: measured ?? 'member',
+    // A pressure that acts sideways is the wind on a wall.
+    measured: measured ?? (kind === 'area' && direction && direction[1] === 0 ? 'across' : 'member'),
     ...(span && { span }),
     ...(stations && { stations }),
     // What is carried by members that are named goes one way.

@@ -8,7 +8,7 @@ import { fitted, framed } from './framing';
 
 const camera: Camera = { x: 0, y: 0, scale: 1, width: 1016, height: 680 };
 const model = { ...emptyModel('Shed'), nodes: [[0, 0], [12, 0], [6, 5]].map(([x, y], i) => ({ id: String(i), x: x!, y: y! })) }; // oxfmt-ignore
-const state = { drawn: { model }, selection: [] } as unknown as EditorState;
+const state = { drawn: { model, results: { solution: {} } }, selection: [] } as unknown as EditorState;
 
 test.each([
   ['symbols of a fixed size', [symbolPath(0, 0, [-30, -60, 30, 0], {}), symbolPath(12, 0, [0, 0, 90, -20], {})]],

@@ -8,6 +8,8 @@ import { pointOfPixel } from '../underlay/placing';
 
 /** Pixels of paper around the whole drawing. */
 const MARGIN = 26;
+/** The same before there are results, which will stand around it. */
+const RESULTS_MARGIN = 60;
 /** Around nodes alone, whose loads, supports and figures stand outside them. */
 const NODE_MARGIN = 70;
 /** Looks at the drawing, each a little nearer to one that fits. */
@@ -22,11 +24,8 @@ interface Box {
   readonly top: number;
 }
 
-/** What a drawing of a model holds at some scale, in one stage or in all. */
-export type Drawn = (
-  camera: Camera,
-  what?: 'this stage' | 'any stage',
-) => { readonly items: DisplayList; readonly placed: readonly PlacedLabel[] };
+/** What a drawing of a model holds at some scale. */
+export type Drawn = (camera: Camera) => { readonly items: DisplayList; readonly placed: readonly PlacedLabel[] };
 
 /** The camera that has these nodes in view, with some room for what stands beside them. */
 export function framed(state: EditorState, seen: Seen, camera: Camera, which: (node: string) => boolean): Camera {
@@ -46,26 +45,21 @@ function boxOf(state: EditorState, seen: Seen, which: (node: string) => boolean)
  * The camera in which the whole drawing, with all that the stage shows, fills the sheet. Symbols and texts keep their size when one comes
  * nearer, so that it is found step by step.
  */
-export function fitted(
-  state: EditorState,
-  seen: Seen,
-  camera: Camera,
-  drawn: Drawn,
-  what: 'this stage' | 'any stage' = 'this stage',
-): Camera {
+export function fitted(state: EditorState, seen: Seen, camera: Camera, drawn: Drawn): Camera {
   let found = framed(state, seen, camera, () => true);
   const { width, height } = camera;
+  const margin = state.drawn.results?.solution ? MARGIN : Math.min(RESULTS_MARGIN, width / 8, height / 8);
   for (let step = 0; step < STEPS; step++) {
-    const box = boundsOnScreen(drawn(roomy(found), what), found);
+    const box = boundsOnScreen(drawn(roomy(found)), found);
     if (!box) return found;
     const world = boxOf(state, seen, () => true);
     // What does not grow with the scale: the rest of the drawing's width and height is the structure's.
     const factor = Math.min(
-      ratio(width - 2 * MARGIN, box.right - box.left, (world.right - world.left) * found.scale),
-      ratio(height - 2 * MARGIN, box.bottom - box.top, (world.top - world.bottom) * found.scale),
+      ratio(width - 2 * margin, box.right - box.left, (world.right - world.left) * found.scale),
+      ratio(height - 2 * margin, box.bottom - box.top, (world.top - world.bottom) * found.scale),
     );
     const middle = { x: (box.left + box.right) / 2 - width / 2, y: (box.top + box.bottom) / 2 - height / 2 };
-    const fills = Math.max((box.right - box.left) / (width - 2 * MARGIN), (box.bottom - box.top) / (height - 2 * MARGIN));
+    const fills = Math.max((box.right - box.left) / (width - 2 * margin), (box.bottom - box.top) / (height - 2 * margin));
     if (step > 0 && fills <= 1 && fills >= FULL && Math.hypot(middle.x, middle.y) < 6) return found;
     found = {
       ...found,
@@ -75,12 +69,6 @@ export function fitted(
     };
   }
   return found;
-}
-
-/** Whether a drawing has parts that the sheet cuts off. */
-export function isCutOff(camera: Camera, drawn: Drawn): boolean {
-  const box = boundsOnScreen(drawn(roomy(camera)), camera);
-  return box !== undefined && (box.left < 0 || box.top < 0 || box.right > camera.width || box.bottom > camera.height);
 }
 
 /** Pixels beside the sheet in which texts find places while the drawing is fitted: none is left out because it would have stood outside. */

@@ -73,11 +73,11 @@ export class LiveDrawing {
     return !drawn.results && drawn.model.members.length > LARGE && progress !== 'stopped';
   }
 
-  /** What would be drawn from a camera: of the stage, or also in Results, so that nothing has to move when one goes there. */
-  readonly drawnFrom = (camera: Camera, what: 'this stage' | 'any stage' = 'this stage'): ReturnType<Drawn> => {
+  /** What would be drawn from a camera, in this stage and in Results: nothing has to move when one goes there. */
+  readonly drawnFrom: Drawn = (camera) => {
     const lists = [this.itemsFrom(camera, 'still')];
     const { stage, drawn } = this.editor.state;
-    if (what === 'any stage' && stage !== 'results' && drawn.results?.solution)
+    if (stage !== 'results' && drawn.results?.solution)
       lists.push(this.itemsFrom(camera, 'still', { ...this.editor.state, stage: 'results', switches: {} }));
     return {
       items: lists.flat(),

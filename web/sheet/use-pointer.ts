@@ -14,7 +14,7 @@ const LONG = 550;
 const SLACK = 6;
 
 /**
- * Feeds the tool in hand. Two fingers pinch; the wheel zooms; the middle button, or the space bar with any, pans; the right button turns a
+ * Feeds the tool in hand. Two fingers pinch, and turn the look of a space model; the wheel zooms; the middle button, or the space bar with any, pans; the right button turns a
  * space model when it is dragged and shows the other choices when it is not, as a long press does.
  */
 export function usePointer(controller: SheetController, canvas: React.RefObject<HTMLCanvasElement | null>): void {
@@ -41,7 +41,10 @@ export function usePointer(controller: SheetController, canvas: React.RefObject<
       fingers.set(event.pointerId, at(event));
       const [c, d] = [...fingers.values()] as [Place, Place];
       const after = { x: (c.x + d.x) / 2, y: (c.y + d.y) / 2, size: Math.hypot(c.x - d.x, c.y - d.y) };
-      controller.view.pan(after.x - before.x, after.y - before.y);
+      // In space two fingers that go the same way turn the look; one moves the paper.
+      const [dx, dy] = [after.x - before.x, after.y - before.y];
+      if (controller.editor.state.model.space === 'plane') controller.view.pan(dx, dy);
+      else controller.view.turn(dx, dy);
       if (before.size > 0) controller.view.zoom(after.size / before.size, after.x, after.y);
     };
     const down = (event: PointerEvent): void => {

@@ -1,4 +1,5 @@
 import type { StoreApi } from 'zustand/vanilla';
+import type { Model } from '@rigid-beam/core/model/model';
 import type { Point } from '@rigid-beam/core/model/point';
 import { planesOf } from '@rigid-beam/core/model/planes';
 import { nodesOf } from '@rigid-beam/core/model/selecting';
@@ -15,11 +16,11 @@ import {
   type Look,
   type WorkPlane,
 } from '@rigid-beam/drawing/projection';
-import { LARGE, LIVELY } from '@rigid-beam/drawing/weight';
+import { LARGE } from '@rigid-beam/drawing/weight';
 import { chosenOf } from '../session/chosen';
 import type { Editor } from '../session/editor';
 import type { EditorState } from '../session/editor-state';
-import { fitted, framed, isCutOff, type Drawn } from './framing';
+import { fitted, framed, type Drawn } from './framing';
 import { RESTING, type SheetState } from './sheet-state';
 
 /** Milliseconds after which a moved drawing counts as at rest. */
@@ -41,15 +42,16 @@ export class Viewpoint {
   /** The view follows the structure until someone moves it. */
   private follows = true;
   private turns = false;
-  /** Whether there were results since the model was opened: the first ones show how much room all needs. */
-  private wasSolved = false;
+  private readonly opened: Model;
   private rest: ReturnType<typeof setTimeout> | undefined;
 
   constructor(
     private readonly editor: Editor,
     private readonly store: StoreApi<SheetState>,
     private readonly shown: Shown,
-  ) {}
+  ) {
+    this.opened = editor.state.model;
+  }
 
   close(): void {
     clearTimeout(this.rest);
@@ -66,7 +68,7 @@ export class Viewpoint {
 
   resize(width: number, height: number): void {
     this.store.setState({ camera: { ...this.camera, width, height } });
-    if (this.follows) this.showAll('any stage');
+    if (this.follows) this.showAll();
   }
 
   modelChanged(state: EditorState, before: EditorState): void {
@@ -76,17 +78,15 @@ export class Viewpoint {
     const isOther =
       model.nodes !== old.model.nodes ||
       model.underlay !== old.model.underlay ||
-      (results?.solution !== undefined && !this.wasSolved) ||
+      // The first results of what was opened show how much room they take.
+      (model === this.opened && results?.solution !== undefined && old.results?.solution === undefined) ||
       state.hidden !== before.hidden;
-    if (results?.solution) this.wasSolved = true;
-    if (isOther) return this.showAll('any stage');
-    // The picture keeps its place, unless something would be cut off.
-    const shows = state.stage !== before.stage || (state.switches !== before.switches && model.members.length <= LIVELY);
-    if (shows && model.members.length <= LARGE && isCutOff(this.camera, this.shown.drawnFrom)) this.showAll('any stage');
+    // Between stages, and whatever is switched, the picture keeps its place.
+    if (isOther) this.showAll();
   }
 
-  /** The whole drawing in view: of the stage where that is asked for, else as much as any stage will need. */
-  showAll(what: 'this stage' | 'any stage' = 'this stage'): void {
+  /** The whole drawing in view, with room for what any stage shows of it. */
+  showAll(): void {
     this.follows = true;
     const { camera } = this;
     if (camera.width === 0) return;
@@ -95,7 +95,7 @@ export class Viewpoint {
     const found =
       state.drawn.model.members.length > LARGE
         ? framed(state, this.seen(), camera, () => true)
-        : fitted(state, this.seen(), camera, this.shown.drawnFrom, what);
+        : fitted(state, this.seen(), camera, this.shown.drawnFrom);
     this.setCamera(found);
   }
 
@@ -169,7 +169,7 @@ export class Viewpoint {
     clearTimeout(this.rest);
     this.rest = setTimeout(() => {
       this.turns = false;
-      if (this.follows) this.showAll('any stage');
+      if (this.follows) this.showAll();
       this.shown.refresh();
     }, REST);
   }

@@ -1,9 +1,9 @@
 import { counted } from '@rigid-beam/core/counted';
 import { phraseKinds, SIDES, WAYS, type LoadPhrase, type Measured, type PhraseKind } from '@rigid-beam/core/phrases/phrase';
 import { actsOn } from '@rigid-beam/core/phrases/phrase-loads';
-import type { Model } from '@rigid-beam/core/model/model';
+import type { Category, Model } from '@rigid-beam/core/model/model';
 import { dot, type Point } from '@rigid-beam/core/model/point';
-import { pressureUnit, type DisplayUnits } from '@rigid-beam/core/quantities/display';
+import { isImperial, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import type { PictureName } from '../../ui/pictures';
 
 /** A kind of load as an instrument: its picture and its name, in as little room as there is and in full. */
@@ -26,12 +26,15 @@ const KINDS: Readonly<Record<PhraseKind, Omit<LoadKind, 'id'>>> = {
 export const loadKinds: readonly LoadKind[] = phraseKinds.map((id) => ({ id, ...KINDS[id] }));
 
 /** What is said of a kind before anything else was, in the units of the project. */
-export function firstWords(kind: PhraseKind, display: DisplayUnits, space: Model['space']): string {
+export function firstWords(kind: PhraseKind, display: DisplayUnits, space: Model['space'], category?: Category): string {
   const { deflection } = display;
   const small = deflection === 'mm' ? '10 mm' : `0.1 ${deflection}`;
-  const area = `2 ${pressureUnit(display)} down${space === 'plane' ? ` over 5 ${display.length}` : ''}`;
+  const size = isImperial(display) ? `20 lbf/ft2` : `${category === 'wind' ? 0.8 : 2} kN/m2`;
+  // Wind blows on walls, snow lies on plan.
+  const way = category === 'wind' ? 'right' : category === 'snow' ? 'down on plan' : 'down';
+  const area = `${size} ${way}${space === 'plane' ? ` over 5 ${display.length}` : ''}`;
   return {
-    line: '10',
+    line: category === 'wind' ? '10 right' : '10',
     force: '10',
     couple: '10',
     area,

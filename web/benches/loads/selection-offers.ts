@@ -3,7 +3,7 @@ import { selectedPanels } from '@rigid-beam/core/model/selected-panels';
 import type { Chosen } from '@rigid-beam/core/model/selecting';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { LoadPhrase } from '@rigid-beam/core/phrases/phrase';
-import { actsOn, type PhraseTarget } from '@rigid-beam/core/phrases/phrase-loads';
+import { actsOn, panelsMeant, type PhraseTarget } from '@rigid-beam/core/phrases/phrase-loads';
 import { PUT } from './load-words';
 
 /** A way to put what is said on what is selected: its button, and the targets it puts one load on each of. */
@@ -20,7 +20,7 @@ export interface SelectionOffer {
 export function selectionOffers(phrase: LoadPhrase, { nodes, members }: Chosen, model: Model, caseId: string): SelectionOffer[] {
   const on = actsOn(phrase);
   if (on === 'panel') {
-    const { free, loaded } = selectedPanels(model, { nodes, members }, caseId);
+    const { free, loaded } = selectedPanels(model, { nodes, members }, caseId, panelsMeant(phrase));
     const panels = (all: typeof free): PhraseTarget[] => all.map((panel) => ({ panel }));
     return [
       ...(free.length > 0

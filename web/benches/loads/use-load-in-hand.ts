@@ -28,12 +28,13 @@ export interface SaidLoad {
 /** The load that the bench says: of each kind the last one, exactly as it was said. The tool in hand asks for it, and is put away with the bench. */
 export function useLoadInHand(sheet: SheetController, caseId: string): SaidLoad {
   const display = useDisplay();
-  const { space } = useModel();
+  const { space, cases } = useModel();
+  const category = cases.find(({ id }) => id === caseId)?.category;
   const [kind, setKind] = useState<PhraseKind>('line');
   const [said, setSaid] = useState<Partial<Record<PhraseKind, LoadPhrase>>>({});
   const read = (words: string, bare = kind): ReadPhrase => readLoadPhrase(words, { display, space, bare });
   const lastOf = (one: PhraseKind): LoadPhrase => {
-    const first = read(firstWords(one, display, space), one);
+    const first = read(firstWords(one, display, space, category), one);
     return said[one] ?? (first as Extract<ReadPhrase, { ok: true }>).phrase;
   };
   const phrase = lastOf(kind);

@@ -1,3 +1,4 @@
+import type { PanelKind } from '@rigid-beam/core/model/panels';
 import { panelAt } from '@rigid-beam/drawing/panel-at';
 import { drawnMembers, drawnNodes } from '@rigid-beam/drawing/geometry';
 import type { SheetController } from '../controller';
@@ -14,11 +15,12 @@ export function findTarget(
   sheet: SheetController,
   event: ToolPointer,
   on: 'node' | 'member' | 'either' | 'panel',
+  panels: PanelKind = 'any',
 ): Target | undefined {
   const { model } = sheet.editor.state;
   const { x, y } = sheet.view.world(event.x, event.y);
   if (on === 'panel') {
-    const ring = panelAt(model, sheet.view.seen().projection, x, y);
+    const ring = panelAt(model, sheet.view.seen().projection, x, y, panels);
     return ring && { kind: 'panel', id: ring.corners.join(', '), corners: ring.corners };
   }
   const reach = (event.type === 'touch' ? 24 : 14) / sheet.view.camera.scale;

@@ -2,7 +2,7 @@ import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Load, Model } from '@rigid-beam/core/model/model';
 import type { LoadPhrase } from '@rigid-beam/core/phrases/phrase';
 import { loadTotal } from '@rigid-beam/core/model/loads/load-total';
-import { actsOn, loadsOfPhrase, type MadeLoads, type PhrasedLoad } from '@rigid-beam/core/phrases/phrase-loads';
+import { actsOn, loadsOfPhrase, panelsMeant, type MadeLoads, type PhrasedLoad } from '@rigid-beam/core/phrases/phrase-loads';
 import { phraseWords } from '@rigid-beam/core/phrases/phrase-words';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
@@ -94,7 +94,8 @@ export class LoadTool implements Tool {
       return;
     }
     const before = this.pointed;
-    this.pointed = findTarget(this.sheet, event, actsOn(this.inHand().phrase));
+    const { phrase } = this.inHand();
+    this.pointed = findTarget(this.sheet, event, actsOn(phrase), panelsMeant(phrase));
     if (before?.id === this.pointed?.id && !this.moved(before)) return;
     this.isPut = false;
     this.sheet.say(this.hint);
