@@ -20,6 +20,16 @@ describe('dimensions', () => {
     expect(texts[1]!.subject).toEqual({ kind: 'dimension', axis: 'x', from: 3.6, to: 8.4 });
   });
 
+  test('bays that differ by a millimetre are told one by one, and never as twice one length', () => {
+    const at = (x: number) => ({
+      ...lintelModel,
+      nodes: lintelModel.nodes.map((node) => (node.id === '3' ? { ...node, x } : node)),
+    });
+    const bays = (x: number) => labels(dimensionItems(at(x), view)).map(({ text }) => text);
+    expect(bays(7.2)).toContain('2 × 3.60');
+    expect(bays(7.201).slice(0, 2)).toEqual(['3.60', '3.601']);
+  });
+
   test('narrow bays lose their figure, not their ticks', () => {
     const far = dimensionItems(lintelModel, { ...view, scale: 6 });
     expect(labels(far).map(({ text }) => text)).toEqual(['4.80', '9.90']);

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Model } from '@rigid-beam/core/model/model';
 import { screenX, screenY } from './camera';
-import { snap, straightened, type SnapRequest } from './snap';
+import { snap, straightened, trued, type SnapRequest } from './snap';
 import { ribModel, view } from './test/demo';
 
 describe('snapping', () => {
@@ -45,3 +45,13 @@ describe('snapping', () => {
     expect(straightened([0, 0, 2], [1, 0, 7], 'y')).toEqual([0, 0, 7]);
   });
 });
+
+test.each([
+  ['half a degree off level', [6, 0.05, 0], { at: [6, 0, 0], words: 'level' }],
+  ['a little out of plumb', [0.02, -4, 0], { at: [0, -4, 0], words: 'plumb' }],
+  ['a degree off', [6, 0.105, 0], undefined],
+  ['level already', [6, 0, 0], undefined],
+] as const)('a line that is %s', (_, to, exact) => expect(trued([0, 0, 0], to, 'z')).toEqual(exact));
+
+test('on plan a line is level either way, and its length across stays', () =>
+  expect(trued([1, 3, 1], [1.01, 3, 7], 'y')).toEqual({ at: [1, 3, 7], words: 'level' }));

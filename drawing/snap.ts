@@ -160,6 +160,29 @@ function gridSnap({ model, seen, camera, px, py, step, plane, reach }: SnapReque
   return { kind: named > 0 ? 'grid line' : 'grid', at: point, on: [], words: named > 0 ? 'grid line' : '' };
 }
 
+/** Degrees within which a line on free paper or on a picture is meant to be level or plumb. */
+const NEARLY = 0.5;
+
+/**
+ * A point that makes a line from `from` level or plumb in a plane, where it nearly does; undefined where it leans more, or does not at all.
+ * Only along the plane's own axes; the way it goes keeps its length.
+ */
+export function trued(
+  from: Point,
+  to: Point,
+  axis: AxisName,
+): { readonly at: Point; readonly words: 'level' | 'plumb' } | undefined {
+  const [i, j] = ({ x: [2, 1], y: [0, 2], z: [0, 1] } as const)[axis];
+  const [a, b] = [to[i] - from[i], to[j] - from[j]];
+  const slack = Math.tan((NEARLY * Math.PI) / 180);
+  const at: [number, number, number] = [to[0], to[1], to[2]];
+  if (b !== 0 && Math.abs(b) <= slack * Math.abs(a)) at[j] = from[j];
+  else if (a !== 0 && Math.abs(a) <= slack * Math.abs(b)) at[i] = from[i];
+  else return undefined;
+  // On plan neither is upright.
+  return { at, words: at[j] === from[j] || axis === 'y' ? 'level' : 'plumb' };
+}
+
 /** `to` brought onto a line from `from` along the axes of a plane or at 45° between them, at the same length across or up. */
 export function straightened(from: Point, to: Point, axis: AxisName): Point {
   const [i, j] = ({ x: [2, 1], y: [0, 2], z: [0, 1] } as const)[axis];

@@ -4,6 +4,7 @@ import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import type { SheetController } from '../sheet/controller';
 import { PickTool } from '../sheet/tools/pick-tool';
+import { prepareTrace } from '../underlay/trace';
 import { apart, calibrated, levelled, moved, planeOf } from '../underlay/placing';
 import { readPicture } from '../underlay/read-picture';
 import { underlayActions as WORDS } from './words';
@@ -18,9 +19,13 @@ export const UNDERLAY_FILES = '.pdf,.png,.jpg,.jpeg,.svg';
 export async function putUnderlay(sheet: SheetController, file: File, page: number): Promise<void> {
   const { editor } = sheet;
   const { picture, left } = await readPicture(file, page);
-  const place = editor.state.model.underlay ? {} : { x: 0, y: 0, metresPerPixel: FIRST_WIDTH / picture.width, strength: 0.5 };
+  const isNew = !editor.state.model.underlay;
+  const place = !isNew ? {} : { x: 0, y: 0, metresPerPixel: FIRST_WIDTH / picture.width, strength: 0.5 };
   if (!editor.edit({ type: 'underlay', change: { ...picture, name: file.name.slice(0, 200), ...place } })) return;
+  prepareTrace(picture.image);
   sheet.view.showAll();
+  // A new picture has no size yet: a known dimension gives it one. Escape leaves it for later.
+  if (isNew) calibrate(sheet);
   if (left) sheet.say(left);
 }
 

@@ -52,7 +52,7 @@ export const placing = {
 
 export const underlayActions = {
   onePlace: 'The two places are one on the picture. Show two that lie apart.',
-  clickKnownDimension: 'Click one end of a known dimension.',
+  clickKnownDimension: 'How large is it? Click one end of a known dimension. Escape leaves that for later.',
   clickOtherEnd: 'Click its other end.',
   trueLengthBetweenThem: 'True length between them',
   clickDimension: 'Click one end of a dimension.',

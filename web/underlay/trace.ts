@@ -10,6 +10,9 @@ import { trace as WORDS } from './words';
 
 let map: { readonly image: string; readonly ink?: readonly InkMap[] } | undefined;
 
+/** Begins to look for the lines of a picture, so that the first click on it meets them. */
+export const prepareTrace = (image: string): void => void linesOf(image);
+
 /** The lines of a picture, once they are found; the first question for another picture begins to look for them. */
 function linesOf(image: string): readonly InkMap[] | undefined {
   if (map?.image === image) return map.ink;

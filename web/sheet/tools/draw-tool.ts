@@ -7,7 +7,7 @@ import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { worldPath, type Item } from '@rigid-beam/drawing/display-list';
 import { seenPoint } from '@rigid-beam/drawing/projection';
-import { straightened, type Snap } from '@rigid-beam/drawing/snap';
+import { straightened, trued, type Snap } from '@rigid-beam/drawing/snap';
 import type { SheetController } from '../controller';
 import { PointCursor } from './point-cursor';
 import { notationOf } from './read-step';
@@ -16,6 +16,9 @@ import type { Tool, ToolPointer } from './tool';
 import { drawTool as WORDS } from '../words';
 
 type State = { readonly name: 'idle' } | { readonly name: 'drawing'; readonly from: Point; readonly node: string };
+
+/** What is drawn on free paper or on a picture is level or plumb where it nearly is; Alt leaves it as it is. */
+const TRUED: ReadonlySet<Snap['kind']> = new Set(['picture', 'grid']);
 
 /** Above this size the whole model is no longer looked over after each member. */
 const LOOKED_OVER = 2000;
@@ -48,6 +51,12 @@ export class DrawTool implements Tool {
     this.mark.move(event);
     const from = this.state.name === 'drawing' ? this.state.from : undefined;
     const { pointed } = this.mark;
+    if (from && pointed && !event.shift && !event.alt && TRUED.has(pointed.kind)) {
+      const { axis } = this.sheet.view.workPlane();
+      const exact = trued(from, pointed.at, axis);
+      if (exact) this.mark.pointed = { ...pointed, at: exact.at, words: [pointed.words, exact.words].filter(Boolean).join(', ') };
+      return;
+    }
     if (!event.shift || !from || !pointed) return;
     const at = straightened(from, pointed.at, this.sheet.view.workPlane().axis);
     if (distance(at, pointed.at) >= COINCIDENT) this.mark.pointed = { ...this.met(at), words: '' };
