@@ -60,7 +60,7 @@ function actingLoads(model: Model, factors: ReadonlyMap<string, number>): Acting
 export function contextOf(model: Model, factors: ReadonlyMap<string, number>, view: View): Context {
   const acting = actingLoads(model, factors);
   const members = new Map(membersInFront(model, view).map((member) => [member.id, member]));
-  const largest = largestOf(model, acting);
+  const largest = view.loadScale ?? largestOf(model, acting);
   return {
     model,
     members,
@@ -73,6 +73,9 @@ export function contextOf(model: Model, factors: ReadonlyMap<string, number>, vi
     leaving: leavingOf(model, members),
   };
 }
+
+/** The scale that the loads of a model are drawn to, for one that is not among them yet. */
+export const loadScaleOf = (model: Model): Context['largest'] => largestOf(model, []);
 
 /** One scale for all loads of a kind, whichever case acts: a factor lengthens it where more than the model's largest acts. */
 function largestOf(model: Model, acting: readonly ActingLoad[]): Context['largest'] {

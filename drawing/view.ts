@@ -27,6 +27,8 @@ export interface View extends Seen {
   readonly axial: 'bars' | 'diagrams';
   /** The user's factor on the diagram's own scale. */
   readonly diagramFactor: number;
+  /** Loads that are drawn to the scale of another model's: its largest intensity and force. */
+  readonly loadScale?: { readonly intensity: number; readonly force: number };
   /** How many times deflections are drawn larger than life, where that holds while something is in hand. */
   readonly heldDeflection?: number | undefined;
   /** Which values of the diagram are written: those that matter, or none. */

@@ -87,7 +87,9 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
         })}
         actionOf={({ designation }) => ({
           words: CATALOGUE.take(designation),
-          act: ({ giveShape }, one) =>
+          act: ({ giveShape }, one) => {
+            // From now on keys are meant for the sheet.
+            if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
             sheet.take(
               new ApplyTool(sheet, {
                 name: `shape ${designation}`,
@@ -98,7 +100,8 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
                   return intents.length > 0 ? { type: 'batch', intents, label: GIVEN(id, members.length, material) } : undefined;
                 },
               }),
-            ),
+            );
+          },
         })}
       />
       <PanelSubtitle>{STOCK.sections}</PanelSubtitle>

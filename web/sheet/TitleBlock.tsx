@@ -89,6 +89,9 @@ const Fill = styled.p`
   &[data-tone='soft'] {
     color: var(--soft);
   }
+  &[data-tone='asks'] {
+    font-weight: 600;
+  }
 `;
 
 const Over = styled(Dialog)`
@@ -176,7 +179,7 @@ function LiveSaid({ controller, extremes }: SaidProps & { readonly controller: S
         </Fill>
       )}
       {(extremes === undefined || !isResting) && (
-        <Fill role="status" data-tone="soft" data-testid="hint" title={hint}>
+        <Fill role="status" data-tone={isResting ? 'soft' : 'asks'} data-testid="hint" title={hint}>
           {hint}
         </Fill>
       )}

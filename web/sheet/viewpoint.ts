@@ -72,9 +72,11 @@ export class Viewpoint {
   }
 
   modelChanged(state: EditorState, before: EditorState): void {
-    if (!this.follows || !this.isAtRest()) return;
     const { model, results } = state.drawn;
     const old = before.drawn;
+    // Another picture behind is looked at whole, whatever is done with it next.
+    if (model.underlay?.image !== old.model.underlay?.image && model.underlay) return this.showAll();
+    if (!this.follows || !this.isAtRest()) return;
     const isOther =
       model.nodes !== old.model.nodes ||
       model.underlay !== old.model.underlay ||

@@ -59,6 +59,22 @@ describe('lines of a picture', () => {
     expect(far(found, 80, 60)).toBeLessThan(2);
   });
 
+  test.each([
+    [15, 3],
+    [8, 3],
+    [5, 5],
+    [15, 2],
+  ])('the ridge of a roof of %d degrees, in strokes of %d pixels, is a corner', (degrees, width) => {
+    const drop = 140 * Math.tan((degrees * Math.PI) / 180);
+    const roof: readonly Line[] = [[10, 30 + drop, 150, 30], [150, 30, 290, 30 + drop]]; // oxfmt-ignore
+    const map = drawn(roof, width, 250, 20, 2);
+    for (const [dx, dy] of [[0, 0], [6, 3], [-7, 2], [4, -5], [-9, 4]] as const) {
+      const found = inkNear(map, 150 + dx, 30 + dy, 11);
+      expect([dx, dy, found?.kind]).toEqual([dx, dy, 'corner']);
+      expect(far(found, 150, 30)).toBeLessThan(degrees < 10 ? 4 : 2);
+    } // oxfmt-ignore
+  });
+
   test('along a stroke the middle of it is meant, and no corner is made up', () => {
     const map = drawn([[20, 20, 140, 100]], 5);
     fc.assert(

@@ -86,7 +86,15 @@ function isArea({ isInk, inked: [first] }: Pixels): boolean {
 }
 
 const placeAmong = ({ isInk, inked }: Pixels, px: number, py: number): InkPlace | undefined =>
-  inked.length === 0 ? undefined : (cornerAmong(inked, isInk) ?? middleOfLine(inked[0]!, isInk, px, py));
+  inked.length === 0
+    ? undefined
+    : (refined(cornerAmong(inked, isInk), isInk) ?? bendAt(inked[0]!, isInk) ?? middleOfLine(inked[0]!, isInk, px, py));
+
+/** A corner where a stroke bends a little, more exactly: from as much of its two arms as can be seen. */
+function refined(corner: InkPlace | undefined, isInk: IsInk): InkPlace | undefined {
+  const exact = corner && bendAt({ x: Math.floor(corner.x), y: Math.floor(corner.y), far: 0 }, isInk);
+  return exact && Math.hypot(exact.x - corner.x, exact.y - corner.y) <= ARM / 2 ? exact : corner;
+}
 
 type IsInk = (x: number, y: number) => boolean;
 
@@ -124,6 +132,56 @@ function cornerAmong(inked: readonly Pixel[], isInk: IsInk): InkPlace | undefine
   return meet && Math.hypot(meet.x - x, meet.y - y) <= ARM / 2
     ? { kind: 'corner', ...meet }
     : { kind: 'corner', x: x + 0.5, y: y + 0.5 };
+}
+
+/** Sine of the angle from which a stroke bends, and does not only run on. */
+const SHALLOW = 0.06;
+/** Cosine of the angle by which the arms of a bend may differ from one straight line at most. */
+const STRAIGHT_ON = 0.77;
+/** Pixels from the stroke under the pointer to its bend at most. */
+const NEAR_BEND = 14;
+
+/** Where a stroke that runs on through a place bends a little there, as at the ridge of a roof. */
+function bendAt({ x, y }: Pixel, isInk: IsInk): InkPlace | undefined {
+  const [a, b, more] = armsThroughCircles(isInk, x, y);
+  if (!a || !b || more || Math.abs(a.dx * b.dy - a.dy * b.dx) < SHALLOW) return undefined;
+  const meet = crossingOf(a, b);
+  const [p, q] = [a, b].map((arm) => Math.atan2(arm.y - meet.y, arm.x - meet.x)) as [number, number];
+  // Only what nearly runs on: of strokes that meet squarely more may be hidden.
+  if (Math.cos(p - q) > -STRAIGHT_ON) return undefined;
+  const isNear = Math.hypot(meet.x - x - 0.5, meet.y - y - 0.5) <= NEAR_BEND;
+  // The two sides of a curve would meet outside it.
+  const isInked = [-1, 0, 1].some((dx) => [-1, 0, 1].some((dy) => isInk(Math.floor(meet.x) + dx, Math.floor(meet.y) + dy)));
+  return isNear && isInked ? { kind: 'corner', ...meet } : undefined;
+}
+
+/** Radii of the circles on which the arms of a bend are met, pixels, and the angle by which an arm may turn from one to the next. */
+const CIRCLES = Array.from({ length: 15 }, (_, i) => 18 + 3 * i);
+const DRIFT = 0.12;
+
+/** What leads from a place through all circles about it, each as the straight line that lies nearest to where it meets them. */
+function armsThroughCircles(isInk: IsInk, x: number, y: number): Stroke[] {
+  let arms: { angle: number; middles: { x: number; y: number }[] }[] = [];
+  for (const radius of CIRCLES) {
+    const angles = crossings(isInk, x, y, radius);
+    const middle = (angle: number): { x: number; y: number } => ({
+      x: x + 0.5 + radius * Math.cos(angle),
+      y: y + 0.5 + radius * Math.sin(angle),
+    });
+    if (radius === CIRCLES[0]) arms = angles.map((angle) => ({ angle, middles: [middle(angle)] }));
+    else
+      arms = arms.flatMap((arm) => {
+        const next = angles.find((one) => Math.abs(Math.atan2(Math.sin(one - arm.angle), Math.cos(one - arm.angle))) < DRIFT);
+        return next === undefined ? [] : [{ angle: next, middles: [...arm.middles, middle(next)] }];
+      });
+  }
+  return arms.flatMap(({ middles }) => lineThrough(middles) ?? []);
+}
+
+/** Where the lines of two strokes cross. */
+function crossingOf(a: Stroke, b: Stroke): { x: number; y: number } {
+  const t = ((b.x - a.x) * b.dy - (b.y - a.y) * b.dx) / (a.dx * b.dy - a.dy * b.dx);
+  return { x: a.x + t * a.dx, y: a.y + t * a.dy };
 }
 
 /** A straight line through the middle of a stroke. */
@@ -205,7 +263,11 @@ function strokeAlong(isInk: IsInk, x: number, y: number, angle: number, begin: n
     const shift = (reach(1) - reach(-1)) / 2;
     middles.push({ x: sx + 0.5 - shift * dy, y: sy + 0.5 + shift * dx });
   }
-  if (middles.length < 3) return undefined;
+  return middles.length < 3 ? undefined : lineThrough(middles);
+}
+
+/** The straight line that lies nearest to some places; undefined where they do not lie in one. */
+function lineThrough(middles: readonly { readonly x: number; readonly y: number }[]): Stroke | undefined {
   const mean = (pick: (one: { x: number; y: number }) => number): number =>
     middles.reduce((sum, one) => sum + pick(one), 0) / middles.length;
   const [mx, my] = [mean((one) => one.x), mean((one) => one.y)];
@@ -230,8 +292,7 @@ function meetingOf(strokes: readonly Stroke[]): { x: number; y: number } | undef
       const sine = a.dx * b.dy - a.dy * b.dx;
       if (Math.abs(sine) <= widest) return;
       widest = Math.abs(sine);
-      const t = ((b.x - a.x) * b.dy - (b.y - a.y) * b.dx) / sine;
-      best = { x: a.x + t * a.dx, y: a.y + t * a.dy };
+      best = crossingOf(a, b);
     }),
   );
   return best;

@@ -79,9 +79,10 @@ export function useLoadInHand(sheet: SheetController, caseId: string): SaidLoad 
 
   const inHand = useRef<LoadInHand>({ phrase, caseId, turn, putOnSelection });
   useEffect(() => {
+    const isOther = inHand.current.phrase !== phrase || inHand.current.caseId !== caseId;
     inHand.current = { phrase, caseId, turn, putOnSelection };
     const { tool } = sheet.store.getState();
-    if (tool instanceof LoadTool) tool.said();
+    if (isOther && tool instanceof LoadTool) tool.said();
   });
   // Without its bench nobody would see in which case it puts a load.
   useEffect(

@@ -35,7 +35,7 @@ export const STOCK = {
   chooseMaterial: 'choose one',
   none: 'None yet.',
   members: (count: number): string => counted(count, 'member'),
-  hint: (name: string): string => `Click the members that get ${name}. Escape ends.`,
+  hint: (name: string): string => `Click the members that get ${name}, draw a box over them, or Ctrl+A for all. Escape ends.`,
   assign: (name: string, count: number): string =>
     `Give ${name} to the ${count === 1 ? 'selected member' : `${count} selected members`}`,
   select: (count: number): string => `Select its ${count === 1 ? 'member' : counted(count, 'member')}`,

@@ -8,7 +8,7 @@ import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { symbolPath, worldPath, type Item } from '@rigid-beam/drawing/display-list';
 import { drawnMembers, drawnNodes } from '@rigid-beam/drawing/geometry';
-import { loadItems } from '@rigid-beam/drawing/load-items';
+import { loadItems, loadScaleOf } from '@rigid-beam/drawing/load-items';
 import { circle } from '@rigid-beam/drawing/structure-items';
 import { inverted } from '@rigid-beam/core/model/selecting';
 import { selectChosen } from '../../session/chosen';
@@ -203,6 +203,17 @@ export class LoadTool implements Tool {
     };
     const { state } = this.sheet.editor;
     const view = viewOf(state, this.sheet.view.seen(), undefined, this.sheet.view.camera.scale, 'still');
-    return loadItems(part, new Map([[this.inHand().caseId, 1]]), { ...view, loads: 'said', selection: [] });
+    return loadItems(part, new Map([[this.inHand().caseId, 1]]), {
+      ...view,
+      loads: 'said',
+      selection: [],
+      loadScale: largerOf(loadScaleOf(model), loadScaleOf(part)),
+    });
   }
 }
+
+type Scale = ReturnType<typeof loadScaleOf>;
+const largerOf = (a: Scale, b: Scale): Scale => ({
+  intensity: Math.max(a.intensity, b.intensity),
+  force: Math.max(a.force, b.force),
+});
