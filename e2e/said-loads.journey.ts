@@ -125,7 +125,7 @@ describe('actions after the geometry stands, ten at most', () => {
     await done(floor.command('go to loads'));
     await done(chooseCase(floor, 'Q'));
     await done(floor.fill('What acts', '3 kN/m2 down'));
-    await done(floor.press('Put it on the 12 panels between what is selected'));
+    await done(floor.press('Put it on these 12 panels'));
     expect(actions).toBe(5);
     const { loads } = await floor.file<Stored>();
     expect(loads).toHaveLength(12);

@@ -201,3 +201,23 @@ export function intoSpace(model: Model, feet: OutOfPlane): Intent {
   ];
   return { type: 'batch', intents, label: `From plane to space, feet ${feet === 'clamped' ? 'clamped' : 'held in place'}` };
 }
+
+/** A plane frame, made the first of so many in a row behind each other, all nodes but the feet linked from frame to frame. */
+export function asHall(
+  model: Model,
+  feet: OutOfPlane,
+  { frames, spacing }: { readonly frames: number; readonly spacing: number },
+): Intent {
+  const like = model.members.at(-1);
+  const repeated: Intent = {
+    type: 'repeat',
+    nodes: model.nodes.map(({ id }) => id),
+    members: model.members.map(({ id }) => id),
+    motion: { kind: 'move', by: [0, 0, -spacing] },
+    times: frames - 1,
+    ...(like && { link: { section: like.section, material: like.material } }),
+    supports: 'copied',
+    loads: 'copied',
+  };
+  return { type: 'batch', intents: [intoSpace(model, feet), repeated], label: `From a frame to a hall of ${frames}` };
+}

@@ -59,6 +59,13 @@ const Where = styled.div`
   }
 `;
 
+const Numbered = styled.span`
+  && {
+    flex: none;
+    max-width: 6rem;
+  }
+`;
+
 const Title = styled.h1`
   flex: 0 1 auto;
   overflow: hidden;
@@ -125,7 +132,9 @@ export function HeadStrip({ sheet }: { readonly sheet: SheetController | undefin
         ↷
       </PlainButton>
       <Where>
-        <ProjectNumber />
+        <Numbered>
+          <ProjectNumber />
+        </Numbered>
         <Link href="/" prefetch={false}>
           {projectName}
         </Link>

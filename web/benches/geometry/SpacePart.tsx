@@ -8,7 +8,7 @@ import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { levels } from '@rigid-beam/drawing/dimension-items';
 import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { make } from '../../commands/command';
-import { intoSpace, type OutOfPlane } from '../../commands/geometry-commands';
+import { asHall, intoSpace, type OutOfPlane } from '../../commands/geometry-commands';
 import { useEditorState } from '../../session/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { Button, Columns, Hint, Select } from '../../ui/controls';
@@ -20,6 +20,43 @@ const PLANES: Record<AxisName, string> = {
   x: WORDS.uprightSide,
   y: WORDS.level,
 };
+
+/** A frame repeated behind itself at equal distances. */
+function Hall({ sheet, feet }: { readonly sheet: SheetController; readonly feet: OutOfPlane }) {
+  const model = useEditorState((state) => state.model);
+  const unit = lengthUnit(model);
+  const [row, setRow] = useState({ frames: 4, spacing: unit === 'ft' || unit === 'in' ? 20 * 0.3048 : 5 });
+  return (
+    <>
+      <Columns>
+        <QuantityField
+          label={WORDS.frames}
+          value={row.frames}
+          dimension="number"
+          unit=""
+          onCommit={(frames) =>
+            frames !== undefined && setRow({ ...row, frames: Math.min(200, Math.max(2, Math.round(frames))) })
+          }
+        />
+        <QuantityField
+          label={WORDS.spacing}
+          value={row.spacing}
+          dimension="length"
+          unit={unit}
+          onCommit={(spacing) => spacing !== undefined && spacing > 0 && setRow({ ...row, spacing })}
+        />
+      </Columns>
+      <Button
+        onPress={() => {
+          if (make(sheet, asHall(model, feet, row)) === undefined) sheet.view.lookAt('corner');
+        }}
+      >
+        {WORDS.makeAHall(row.frames)}
+      </Button>
+      <Hint>{WORDS.hallHint}</Hint>
+    </>
+  );
+}
 
 /** From plane to space, and the plane one draws on there. */
 export function SpacePart({ sheet }: { readonly sheet: SheetController }) {
@@ -51,6 +88,7 @@ export function SpacePart({ sheet }: { readonly sheet: SheetController }) {
         >
           {WORDS.makeItASpaceModel}
         </Button>
+        {model.members.length > 0 && <Hall sheet={sheet} feet={feet} />}
       </>
     );
   const axis = plane?.axis ?? 'z';

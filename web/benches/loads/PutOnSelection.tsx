@@ -14,7 +14,6 @@ export function PutOnSelection({ load: { phrase, putOn }, caseId }: { readonly l
   const chosen = chosenOf(useEditorState((state) => state.selection));
   return (
     <>
-      <SelectionStrip />
       <Row>
         {selectionOffers(phrase, chosen, model, caseId).map((offer) => (
           <Fragment key={offer.words}>
@@ -23,6 +22,7 @@ export function PutOnSelection({ load: { phrase, putOn }, caseId }: { readonly l
           </Fragment>
         ))}
       </Row>
+      <SelectionStrip />
     </>
   );
 }

@@ -146,7 +146,7 @@ export const PUT = {
   nodes: (count: number): string => `Put it on the ${count === 1 ? 'selected node' : `${count} selected nodes`}`,
   members: (count: number): string => `Put it on the ${count === 1 ? 'selected member' : `${count} selected members`}`,
   panel: (corners: string): string => `Put it on the panel ${corners}`,
-  panels: (count: number): string => `Put it on the ${count} panels between what is selected`,
+  panels: (count: number): string => `Put it on these ${count} panels`,
   loadedAlready: (count: number, caseId: string): string =>
     count === 1
       ? `One of the selected panels has a pressure in ${caseId} already.`
