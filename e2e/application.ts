@@ -7,7 +7,7 @@ import { freePort } from './free-port';
 import { knowNames } from './named';
 
 /** So long is waited for anything at most, in milliseconds: a busy machine must not fail a journey, only a wrong answer. */
-export const PATIENCE = 90_000;
+export const PATIENCE = Number(process.env['PATIENCE'] ?? 90_000);
 
 interface Running {
   readonly child: ChildProcess;

@@ -48,7 +48,8 @@ function placed({ what, path, value }: FaultDetail, root: unknown): string {
   const isSaid = (name: string): boolean => name !== '' && what.includes(`“${name}”`);
   // “Member “a” has no length” needs no “(member a)” behind it.
   const isNamed = isSaid(entry.slice(entry.lastIndexOf(' ') + 1)) || (entry.startsWith('number ') && /^[A-Z][a-z]+ “/.test(what));
-  const where = [...(isNamed ? [] : [entry]), ...keys.filter((key) => !isSaid(key))].filter(Boolean).join(', ');
+  // A name that is wrong is named already.
+  const where = [...(isNamed ? [] : [entry]), ...keys.filter((key) => key !== 'id' && !isSaid(key))].filter(Boolean).join(', ');
   const words = [where, foundWords(what, value)].filter(Boolean).join(': ');
   return words === '' ? '' : ` (${words})`;
 }

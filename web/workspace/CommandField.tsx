@@ -106,8 +106,9 @@ export const CommandField = memo(function CommandField({ sheet }: { readonly she
       event.preventDefault();
       field.current?.focus();
     };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
+    // Before any field: one that searches keeps its keys to itself.
+    window.addEventListener('keydown', onKey, { capture: true });
+    return () => window.removeEventListener('keydown', onKey, { capture: true });
   }, []);
 
   const write = (next: string): void => {
