@@ -4,6 +4,7 @@ import { worldX, worldY, type Camera } from './camera';
 import { worldPath, type Item } from './display-list';
 import { extentOf } from './geometry';
 import { axisAlong, seenPoint, type Projection, type WorkPlane } from './projection';
+import { inTilted, ofTilted } from './tilted-plane';
 
 /** Pixels between grid lines at least. */
 const FINEST = 9;
@@ -39,15 +40,18 @@ export function gridItems(camera: Camera): Item[] {
 const MOST = 60;
 
 /** The grid of a work plane that is seen obliquely, over `reach` metres around `middle`. */
-function workPlaneItems(projection: Projection, { axis, at }: WorkPlane, middle: Point, reach: number, step: number): Item[] {
+function workPlaneItems(projection: Projection, plane: WorkPlane, middle: Point, reach: number, step: number): Item[] {
+  const { axis, at, tilted } = plane;
   const [k, i, j] = ({ x: [0, 1, 2], y: [1, 0, 2], z: [2, 0, 1] } as const)[axis];
   let wide = step;
   while (reach / wide > MOST) wide *= 10;
-  const [fromI, toI, fromJ, toJ] = [i, j].flatMap((axisOf) => [
-    Math.floor((middle[axisOf]! - reach / 2) / wide),
-    Math.ceil((middle[axisOf]! + reach / 2) / wide),
+  const centre = tilted ? inTilted(tilted, middle) : [middle[i]!, middle[j]!];
+  const [fromI, toI, fromJ, toJ] = centre.flatMap((place) => [
+    Math.floor((place - reach / 2) / wide),
+    Math.ceil((place + reach / 2) / wide),
   ]) as [number, number, number, number];
   const seen = (a: number, b: number): [number, number] => {
+    if (tilted) return seenPoint(projection, ofTilted(tilted, a * wide, b * wide));
     const point: [number, number, number] = [0, 0, 0];
     point[k] = at;
     point[i] = a * wide;

@@ -1,4 +1,4 @@
-import { dot, type AxisName, type Point } from '@rigid-beam/core/model/point';
+import { dot, minus, plus, times, type AxisName, type Point } from '@rigid-beam/core/model/point';
 import { cosineAndSine } from '@rigid-beam/core/model/local-axes';
 
 /** A parallel look at space: which global directions run right and up on the drawing, and towards the viewer. Orthonormal. */
@@ -42,10 +42,21 @@ export function axisAlong(direction: Point): { readonly axis: AxisName; readonly
   return k < 0 ? undefined : { axis: (['x', 'y', 'z'] as const)[k]!, sense: direction[k]! > 0 ? 1 : -1 };
 }
 
-/** A plane across a global axis, on which one draws in space. */
+/** A plane in any direction: a point of it, its normal, and two directions in it, square to each other, the first one level. */
+export interface Tilted {
+  readonly through: Point;
+  readonly normal: Point;
+  readonly across: Point;
+  readonly up: Point;
+  /** How it is called: `1, 2, 3`. */
+  readonly name: string;
+}
+
+/** A plane on which one draws in space: across a global axis at a place, or `tilted` in any direction (`axis`: what it is nearest to). */
 export interface WorkPlane {
   readonly axis: AxisName;
   readonly at: number;
+  readonly tilted?: Tilted;
 }
 
 const INDEX = { x: 0, y: 1, z: 2 } as const;
@@ -53,7 +64,18 @@ const INDEX = { x: 0, y: 1, z: 2 } as const;
 /**
  * The point of a work plane that is seen at (x, y) of the drawing. In a plane that is seen edge-on there is none: undefined.
  */
-export function onWorkPlane({ right, up, toward }: Projection, { axis, at }: WorkPlane, x: number, y: number): Point | undefined {
+export function onWorkPlane(
+  { right, up, toward }: Projection,
+  { axis, at, tilted }: WorkPlane,
+  x: number,
+  y: number,
+): Point | undefined {
+  if (tilted) {
+    const facing = dot(toward, tilted.normal);
+    if (Math.abs(facing) < 0.05) return undefined;
+    const near = plus(times(right, x), times(up, y));
+    return plus(near, times(toward, dot(minus(tilted.through, near), tilted.normal) / facing));
+  }
   const k = INDEX[axis];
   if (Math.abs(toward[k]) < 0.05) return undefined;
   const known = x * right[k] + y * up[k];

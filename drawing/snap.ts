@@ -7,6 +7,7 @@ import { screenX, screenY, worldX, worldY, type Camera } from './camera';
 import { drawnMembers, drawnNodes, type DrawnMember, type Seen } from './geometry';
 import { snapToGrid } from './grid-items';
 import { onWorkPlane, seenPoint, type WorkPlane } from './projection';
+import { inTilted, ofTilted } from './tilted-plane';
 
 export type SnapKind = 'node' | 'mid-point' | 'third' | 'crossing' | 'square' | 'member' | 'picture' | 'grid line' | 'grid';
 
@@ -148,6 +149,10 @@ function pictureSnap({ behind }: SnapRequest): Snap | undefined {
 function gridSnap({ model, seen, camera, px, py, step, plane, reach }: SnapRequest): Snap | undefined {
   const at = onWorkPlane(seen.projection, plane, worldX(camera, px), worldY(camera, py));
   if (!at) return undefined;
+  if (plane.tilted) {
+    const [a, b] = inTilted(plane.tilted, at).map((part) => snapToGrid(part, step)) as [number, number];
+    return { kind: 'grid', at: ofTilted(plane.tilted, a, b), on: [], words: '' };
+  }
   let named = 0;
   const point = axisNames.map((axis, k) => {
     // Across the plane the place is given, and not for the grid to choose.

@@ -2,7 +2,9 @@ import type { Member, Model } from '@rigid-beam/core/model/model';
 import { isSelected, symbolPath, worldPath, type Item, type Subject } from './display-list';
 import { drawnMembers, drawnNodes, nearness, type DrawnMember } from './geometry';
 import type { Bar } from './axial-items';
+import { pointOf } from '@rigid-beam/core/model/point';
 import { isCrowded } from './behind';
+import { isOnPlane } from './tilted-plane';
 import { SHADES } from './weight';
 import type { View } from './view';
 
@@ -100,7 +102,7 @@ const HEAVY = 0.62;
 /** Whether a node stands on the work plane; every node does where there is none. */
 export function planeTest(model: Model, { plane }: View): (id: string) => boolean {
   if (!plane || model.space === 'plane') return () => true;
-  const on = new Set(model.nodes.filter((node) => Math.abs((node[plane.axis] ?? 0) - plane.at) < 1e-6).map(({ id }) => id));
+  const on = new Set(model.nodes.filter((node) => isOnPlane(plane, pointOf(node))).map(({ id }) => id));
   return (id) => on.has(id);
 }
 

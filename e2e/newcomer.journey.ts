@@ -265,6 +265,23 @@ describe('in space', () => {
     expect(await looked()).not.toEqual(before);
   });
 
+  test('three nodes span a plane that is drawn on', async () => {
+    const model = await ModelPage.empty(application);
+    await model.press('Space frame building');
+    await model.press('Place it');
+    await model.until('solution', /^Solved/);
+    const { nodes } = await model.file<Model>();
+    const [a, b] = nodes;
+    const c = nodes.find(({ x, y, z }) => x !== a!.x && y > 0 && z !== b!.z)!;
+    await model.command(`select node ${a!.id}, ${b!.id}, ${c.id}`);
+    const named = new RegExp(`Draw on the plane through ${[a!.id, b!.id, c.id].join(', ')}`);
+    await model.page.waitForFunction((words) => new RegExp(words).test(document.body.innerText), {}, named.source);
+    await (await model.page.waitForSelector('::-p-xpath(//button[starts-with(., "Draw on the plane through")])'))!.click();
+    await model.page.waitForFunction(() =>
+      /^through /.test(document.querySelector('[aria-label="View"] button[aria-haspopup=listbox]')?.textContent ?? ''),
+    );
+  });
+
   test('a place is told as people say it', async () => {
     const model = await ModelPage.empty(application);
     await model.press('Multi-storey frame');

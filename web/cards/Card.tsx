@@ -2,7 +2,8 @@
 
 import { useMemo, type ReactNode } from 'react';
 import styled from 'styled-components';
-import type { Load } from '@rigid-beam/core/model/model';
+import type { Load, ModelNode } from '@rigid-beam/core/model/model';
+import { planeOfNodes } from '../sheet/plane-of-nodes';
 import type { Subject } from '@rigid-beam/drawing/display-list';
 import { useEditor, useEditorState, useModel } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
@@ -35,6 +36,17 @@ function useRemovalWords(selection: readonly Subject[]): string {
 export const useHasCard = (): boolean =>
   useEditorState(({ selection, side }) => side === 'card' && selection.some(({ kind }) => CARDS.has(kind)));
 const CARDS: ReadonlySet<Subject['kind']> = new Set(['node', 'support', 'member', 'load']);
+
+/** Three nodes span a plane that one can draw on. */
+function PlaneThrough({ nodes, sheet }: { readonly nodes: readonly ModelNode[]; readonly sheet: SheetController }) {
+  const model = useModel();
+  const plane = planeOfNodes(
+    model,
+    nodes.map(({ id }) => id),
+  );
+  if (typeof plane === 'string') return <Hint>{plane}.</Hint>;
+  return <Button onPress={() => sheet.view.usePlane(plane)}>{WORDS.planeThrough(nodes.map(({ id }) => id).join(', '))}</Button>;
+}
 
 const isOneKind = (loads: readonly Load[]): boolean => new Set(loads.map(({ type }) => type)).size === 1;
 
@@ -90,6 +102,9 @@ export function Card({ back, sheet, children }: CardProps) {
       {load && names.length === 0 && !isOneKind(loads) && <Hint>{LOADS.unlike(loads.length)}</Hint>}
       {load && names.length === 0 && isOneKind(loads) && (
         <LoadCard key={loads.map(({ id }) => id).join()} loads={loads} sheet={sheet} />
+      )}
+      {sheet && members.length === 0 && nodes.length === 3 && model.space === 'space' && (
+        <PlaneThrough nodes={nodes} sheet={sheet} />
       )}
       {names.length > 0 && children}
     </Panel>

@@ -4,6 +4,7 @@ import type { EndFreedom } from '@rigid-beam/core/model/model';
 /** All that this room says, by the file that says it: read it through and correct it here. */
 
 export const card = {
+  planeThrough: (nodes: string): string => `Draw on the plane through ${nodes}`,
   member: (id: string): string => `member ${id}`,
   node: (id: string): string => `node ${id}`,
   load: (count: number): string => (count === 1 ? 'Load' : counted(count, 'load')),

@@ -12,6 +12,7 @@ import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { subjectKey } from '@rigid-beam/drawing/display-list';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import type { Look, WorkPlane } from '@rigid-beam/drawing/projection';
+import { planeOfNodes } from '../sheet/plane-of-nodes';
 import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { switchNames } from '@rigid-beam/drawing/stage-view';
 import { scheduleLists } from '../session/editor-state';
@@ -63,11 +64,13 @@ function hide(sheet: SheetController, what: 'selected' | 'others'): void {
   sheet.drawing.refresh();
 }
 
-/** `y at 4.5`: a plane across an axis. */
+/** `y at 4.5`, a plane across an axis, or `through 1, 2, 3`. */
 function readPlane(sheet: SheetController, text: string): WorkPlane | string {
+  const [, named] = /^\s*through\s+(.+)$/i.exec(text) ?? [];
+  if (named !== undefined) return planeOfNodes(sheet.editor.state.model, named.split(/[\s,]+/).filter(Boolean));
   const [, axis, place] = /^\s*([xyz])\s*(?:at|=)?(.*)$/i.exec(text) ?? [];
   const at = parseQuantity(place ?? '', 'length', lengthUnit(sheet.editor.state.model));
-  if (!axis || !at.ok) return 'Write the axis and the place: y at 4.5';
+  if (!axis || !at.ok) return 'Write the axis and the place, as y at 4.5, or three nodes, as through 1, 2, 3';
   return { axis: axis.toLowerCase() as AxisName, at: at.value };
 }
 
@@ -116,7 +119,7 @@ export const viewCommands: readonly Command[] = [
   },
   {
     name: 'Draw on the plane',
-    notation: 'y at 4.5 · or none',
+    notation: 'y at 4.5 · through 1, 2, 3 · or none',
     fits: isSpace,
     run: (sheet, text) => {
       const plane = /^none$/i.test(text) ? undefined : readPlane(sheet, text);

@@ -52,6 +52,8 @@ function Hidden() {
   );
 }
 
+const idOf = ({ axis, at, tilted }: WorkPlane): string => (tilted ? `through ${tilted.name}` : `${axis} ${at}`);
+
 /** Which frame, truss or floor is brought forward, the rest faded. */
 function Planes({ controller }: { readonly controller: SheetController }) {
   const plane = useStore(controller.store, (state) => state.plane);
@@ -59,7 +61,7 @@ function Planes({ controller }: { readonly controller: SheetController }) {
   const model = useEditorState((state) => state.model);
   const found = useMemo(() => planesOf(model), [model]);
   // A plane that was typed need not hold members.
-  const isOwn = plane && !found.some(({ axis, at }) => axis === plane.axis && at === plane.at);
+  const isOwn = plane && !found.some((one) => idOf(one) === idOf(plane));
   const planes: readonly WorkPlane[] = isOwn ? [...found, plane] : found;
   return (
     <>
@@ -71,15 +73,17 @@ function Planes({ controller }: { readonly controller: SheetController }) {
         hideLabel
         choices={[
           { id: '', text: WORDS.allPlanes },
-          ...planes.map(({ axis, at }) => ({
-            id: `${axis} ${at}`,
-            text: `${axis.toUpperCase()} = ${showQuantity(at, unit, 4)}`,
+          ...planes.map((one) => ({
+            id: idOf(one),
+            text: one.tilted ? WORDS.through(one.tilted.name) : `${one.axis.toUpperCase()} = ${showQuantity(one.at, unit, 4)}`,
           })),
         ]}
-        value={plane ? `${plane.axis} ${plane.at}` : ''}
+        value={plane ? idOf(plane) : ''}
         onChange={(id) => {
-          const found = planes.find(({ axis, at }) => `${axis} ${at}` === id);
-          controller.view.usePlane(found && { axis: found.axis, at: found.at });
+          const chosen = planes.find((one) => idOf(one) === id);
+          controller.view.usePlane(
+            chosen && { axis: chosen.axis, at: chosen.at, ...(chosen.tilted && { tilted: chosen.tilted }) },
+          );
         }}
       />
       <PlainButton aria-label={WORDS.bringTheNextPlaneForward} aria-keyshortcuts="]" onPress={() => controller.view.nextPlane(1)}>

@@ -204,7 +204,7 @@ export class Viewpoint {
     if (model.space === 'plane') return;
     const planes = planesOf(model);
     const { plane } = this.store.getState();
-    const now = planes.findIndex(({ axis, at }) => axis === plane?.axis && at === plane.at);
+    const now = plane?.tilted ? -1 : planes.findIndex(({ axis, at }) => axis === plane?.axis && at === plane.at);
     // −1 stands for all.
     const next = ((now + 1 + step + planes.length + 1) % (planes.length + 1)) - 1;
     const found = planes[next];

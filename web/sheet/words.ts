@@ -66,6 +66,7 @@ export const viewTools = {
   bringThePlaneBeforeIt: 'Bring the plane before it forward',
   allPlanes: 'all planes',
   planeInFront: 'Plane in front',
+  through: (nodes: string): string => `through ${nodes}`,
   bringTheNextPlaneForward: 'Bring the next plane forward',
 };
 

@@ -51,7 +51,7 @@ export function traced(request: TraceRequest): { at: Point; words: string } | un
   const { underlay, projection, camera, plane, reach } = request;
   if (!underlay || (underlay.strength ?? 0.5) === 0) return undefined;
   const own = planeOf(underlay);
-  if (own.axis !== plane.axis || Math.abs(own.at - plane.at) > 1e-9) return undefined;
+  if (plane.tilted || own.axis !== plane.axis || Math.abs(own.at - plane.at) > 1e-9) return undefined;
   const at = onWorkPlane(projection, own, worldX(camera, request.px), worldY(camera, request.py));
   const ink = linesOf(underlay.image);
   if (!at || !ink) return undefined;

@@ -102,7 +102,8 @@ export const CommandField = memo(function CommandField({ sheet }: { readonly she
     const onKey = (event: globalThis.KeyboardEvent): void => {
       const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
       // In a field a stroke divides; with Control it leads here from there too.
-      if (event.key !== '/' || (typing && !event.ctrlKey) || event.metaKey || event.altKey) return;
+      // What a list makes of the keys of its field is nobody's key stroke.
+      if (!event.isTrusted || event.key !== '/' || (typing && !event.ctrlKey) || event.metaKey || event.altKey) return;
       event.preventDefault();
       field.current?.focus();
     };

@@ -104,10 +104,11 @@ export function SpacePart({ sheet }: { readonly sheet: SheetController }) {
       <Select
         label={WORDS.plane}
         choices={[{ id: '', text: WORDS.noneChosen }, ...axisNames.map((id) => ({ id, text: PLANES[id] }))]}
-        value={plane?.axis ?? ''}
+        value={plane && !plane.tilted ? plane.axis : ''}
         onChange={(id) => sheet.view.usePlane(id === '' ? undefined : { axis: id as AxisName, at: 0 })}
       />
-      {plane && (
+      {plane?.tilted && <Hint>{WORDS.drawnThrough(plane.tilted.name)}</Hint>}
+      {plane && !plane.tilted && (
         <Columns>
           <QuantityField
             label={`At ${plane.axis.toUpperCase()}`}
@@ -127,7 +128,7 @@ export function SpacePart({ sheet }: { readonly sheet: SheetController }) {
           />
         </Columns>
       )}
-      {plane && (
+      {plane && !plane.tilted && (
         <Button
           onPress={() => {
             sheet.view.lookAt(plane.axis === 'z' ? 'front' : plane.axis === 'x' ? 'side' : 'plan');

@@ -111,6 +111,7 @@ export const spacePart = {
   needsBracing: 'The frame can fall over lengthwise until it is braced or repeated and linked: the sheet shows it.',
   holdsItself: 'Each foot holds the frame upright by itself, and takes moments for it.',
   plane: 'Plane',
+  drawnThrough: (nodes: string): string => `What is drawn lies on the plane through ${nodes}.`,
   noneChosen: 'none chosen',
   through: 'Through',
   chooseOne: 'choose one',

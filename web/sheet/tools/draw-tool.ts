@@ -51,14 +51,16 @@ export class DrawTool implements Tool {
     this.mark.move(event);
     const from = this.state.name === 'drawing' ? this.state.from : undefined;
     const { pointed } = this.mark;
+    const { axis, tilted } = this.sheet.view.workPlane();
+    // On a plane that leans nothing is level or plumb but along its own grid.
+    if (tilted) return;
     if (from && pointed && !event.shift && !event.alt && TRUED.has(pointed.kind)) {
-      const { axis } = this.sheet.view.workPlane();
       const exact = trued(from, pointed.at, axis);
       if (exact) this.mark.pointed = { ...pointed, at: exact.at, words: [pointed.words, exact.words].filter(Boolean).join(', ') };
       return;
     }
     if (!event.shift || !from || !pointed) return;
-    const at = straightened(from, pointed.at, this.sheet.view.workPlane().axis);
+    const at = straightened(from, pointed.at, axis);
     if (distance(at, pointed.at) >= COINCIDENT) this.mark.pointed = { ...this.met(at), words: '' };
   }
 

@@ -1,8 +1,9 @@
 import type { Intent, NodeMove } from '@rigid-beam/core/model/edits/intent';
-import { minus, plus, pointOf, type AxisName, type Point } from '@rigid-beam/core/model/point';
+import { minus, plus, pointOf, type Point } from '@rigid-beam/core/model/point';
 import { symbolPath, type Item, type LabelRole, type Subject } from '@rigid-beam/drawing/display-list';
 import { drawnNodes } from '@rigid-beam/drawing/geometry';
 import type { WorkPlane } from '@rigid-beam/drawing/projection';
+import { movedThrough } from '@rigid-beam/drawing/tilted-plane';
 import { circle } from '@rigid-beam/drawing/structure-items';
 import type { SheetController } from '../controller';
 import { openInPlace } from '../in-place';
@@ -220,9 +221,8 @@ export class SelectTool implements Tool {
     });
     const all = [...selected('node'), ...whole];
     const nodes = new Set(grabbedNode !== undefined && !all.includes(grabbedNode) ? [grabbedNode] : all);
-    const axis: AxisName = this.sheet.view.workPlane().axis;
     const from = pointOf(node);
-    this.state = { name: 'moving', from, plane: { axis, at: from[['x', 'y', 'z'].indexOf(axis)]! }, nodes };
+    this.state = { name: 'moving', from, plane: movedThrough(this.sheet.view.workPlane(), from), nodes };
     this.drag(this.state, event);
   }
 
