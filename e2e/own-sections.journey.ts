@@ -122,12 +122,12 @@ test('in space a section is turned by keys and mirrored, and bodies show how it 
 test('in space a support is turned along a member, and its movement is said along its own axes', async () => {
   const walk = await ModelPage.open(application, 'Canopy walk', '?stage=supports&acting=G');
   await walk.command('select node n0');
-  await walk.choose('Holds along', 'member c0');
+  await walk.choose('Restrained along', 'member c0');
   await walk.page.waitForSelector('[aria-label^="Undo: "]');
   const turned = (await walk.file<Stored>()).supports.find(({ node }) => node === 'n0')!;
   expect(turned.axes).toEqual({ x: [0, 0, 1], y: [0, 1, 0] });
   await walk.page.waitForSelector('::-p-named([name="Settlement along y in G (mm)"][role="textbox"])');
-  await walk.choose('Holds along', 'X, Y, Z');
+  await walk.choose('Restrained along', 'X, Y, Z');
   await walk.page.waitForSelector('::-p-named([name="Settlement along Y in G (mm)"][role="textbox"])');
   expect((await walk.file<Stored>()).supports.find(({ node }) => node === 'n0')).not.toHaveProperty('axes');
 });

@@ -77,8 +77,8 @@ test('a picture that takes too long or too much is given up with words, and the 
     expect(await page.evaluate(() => /Take it away/.test(document.body.textContent ?? ''))).toBe(false);
     // What is said goes before the next file.
     await input.uploadFile(plain(path.join(application.data, 'plain.svg')));
-    await page.waitForFunction(() => document.body.textContent?.includes('Take it away'));
-    await model.press('Take it away');
+    await page.waitForFunction(() => document.body.textContent?.includes('Remove the underlay'));
+    await model.press('Remove the underlay');
     await page.waitForFunction(() => document.body.textContent?.includes('Put a file behind'));
   }
   expect(await page.evaluate(() => (globalThis as unknown as { longest: number }).longest)).toBeLessThan(5000);

@@ -119,7 +119,7 @@ describe('an underlay', () => {
       const stored = await page.evaluate(async () => (await fetch(`/api${location.pathname}/file`)).json() as Promise<unknown>);
       return (stored as { underlay: { metresPerPixel: number } }).underlay.metresPerPixel;
     };
-    await page.waitForFunction(() => document.body.textContent?.includes('Take it away'));
+    await page.waitForFunction(() => document.body.textContent?.includes('Remove the underlay'));
     const before = await scale();
     await model.settled();
     const [first, last] = [await model.place('Node 1 '), await model.place('Node 3 ')];
@@ -137,7 +137,7 @@ describe('an underlay', () => {
     expect((await scale()) / before).toBeCloseTo(15 / (300 / metre), 2);
     await page.reload({ waitUntil: 'networkidle0' });
     await model.unfold('Underlay');
-    await model.press('Take it away');
+    await model.press('Remove the underlay');
     await model.stored();
   });
 
@@ -150,7 +150,7 @@ describe('an underlay', () => {
       uploadFile(path: string): Promise<void>;
     };
     await input.uploadFile(file);
-    await model.page.waitForFunction(() => document.body.textContent?.includes('Take it away'));
+    await model.page.waitForFunction(() => document.body.textContent?.includes('Remove the underlay'));
     await model.stored();
   });
 });

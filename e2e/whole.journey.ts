@@ -115,7 +115,7 @@ test('what cannot be put on top of a newer state is told and kept for copying; t
   });
   await two.press('Copy what was changed');
   await two.page.waitForFunction(() => /-10000/.test(document.title) && /"label"/.test(document.title), { timeout: PATIENCE });
-  await two.press('Let go');
+  await two.press('Discard');
   await setForce(two, 11);
   await two.stored();
 });

@@ -34,7 +34,7 @@ describe('what of the loads is worth a look', () => {
     ['a load on a loose node', beam([line, { type: 'node', node: 'x', fy: -1 }]), /^Load 2 stands on a node that no member meets/],
     ['one that is a thousand times larger', beam([line, line, line, { ...line, from: { wy: -1e6 }, to: { wy: -1e6 } }]), /^Load 4 is a thousand times/],
     ['a case in which nothing acts', beam([line], { cases: [{ id: 'Q', category: 'imposed' }, { id: 'S', category: 'snow' }] }), /^Case S has no loads/],
-    ['self weight twice', beam([line], { cases: [{ id: 'Q', category: 'imposed', selfWeight: 1 }, { id: 'G', category: 'permanent', selfWeight: 1 }] }), /^Self weight counts in Q and in G/],
+    ['self weight twice', beam([line], { cases: [{ id: 'Q', category: 'imposed', selfWeight: 1 }, { id: 'G', category: 'permanent', selfWeight: 1 }] }), /^Self weight is included in Q and in G/],
     ['self weight never', beam([{ ...line, case: 'G' }], { cases: [{ id: 'G', category: 'permanent' }], materials: [{ id: 'm', E: 2e11, density: 7850 }] }), /^No load case includes self weight/],
   ])('%s, and its remedy ends it', (_, model, words) => {
     const [found] = loadChecks(model);

@@ -60,11 +60,15 @@ function selfWeight({ cases, materials, members }: Model): LoadCheck[] {
     return [
       {
         code: 'self-weight-twice',
-        words: `Self weight counts in ${weighing.map(({ id }) => id).join(' and in ')}: a combination of them has it ${weighing.length} times.`,
+        words: `Self weight is included in ${weighing.map(({ id }) => id).join(' and in ')}: a combination of them has it ${weighing.length} times.`,
         loads: [],
         remedy: {
-          words: `Count it in ${first!.id} alone`,
-          intent: { type: 'batch', intents: others.map((one) => put(one, 0)), label: `Count self weight in ${first!.id} alone` },
+          words: `Include it in ${first!.id} alone`,
+          intent: {
+            type: 'batch',
+            intents: others.map((one) => put(one, 0)),
+            label: `Include self weight in ${first!.id} alone`,
+          },
         },
       },
     ];
@@ -77,7 +81,7 @@ function selfWeight({ cases, materials, members }: Model): LoadCheck[] {
       code: 'self-weight-never',
       words: 'No load case includes self weight.',
       loads: [],
-      remedy: { words: `Count it in ${permanent.id}`, intent: put(permanent, 1) },
+      remedy: { words: `Include it in ${permanent.id}`, intent: put(permanent, 1) },
     },
   ];
 }

@@ -103,7 +103,7 @@ export const loadCard = {
 };
 
 export const memberCard = {
-  frame: 'Frame: bends and stretches',
+  frame: 'Frame: axial force, shear and bending',
   truss: 'Truss: hinged at both ends',
   tensionOnly: 'Tension only (not analysed yet)',
   compressionOnly: 'Compression only (not analysed yet)',
@@ -176,7 +176,7 @@ export const nodeCard = {
   spring: 'Spring',
   stiffness: 'Stiffness',
   turnedBy: 'Turned by (°)',
-  directions: 'Holds along',
+  directions: 'Restrained along',
   alongGlobal: 'X, Y, Z',
   alongMember: (id: string): string => `member ${id}`,
   ownAxes: 'axes of its own',

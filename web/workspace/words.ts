@@ -68,7 +68,7 @@ export const notices = {
       : `${count} changes could not be put on top of the newer state, and are not stored:`,
   copyThem: 'Copy what was changed',
   copied: 'Copied',
-  letGo: 'Let go',
+  letGo: 'Discard',
 };
 
 export const saveMenu = {

@@ -48,7 +48,7 @@ export const gridPart = {
   lines: (count: number): string => `= ${counted(count, 'line')}`,
   firstLineAt: 'First line at',
   names: 'Names',
-  takeTheseLinesAway: 'Take these lines away',
+  takeTheseLinesAway: 'Remove these grid lines',
   add: (lines: string): string => `${lines}: add`,
   hint: 'Written as on drawings: 3×5.4 + 2.7. New lines begin where the structure has its nodes.',
 };
@@ -148,5 +148,5 @@ export const underlayPart = {
   strengthOfTheUnderlay: 'Strength of the underlay',
   hide: 'Hide',
   show: 'Show',
-  takeItAway: 'Take it away',
+  takeItAway: 'Remove the underlay',
 };

@@ -47,5 +47,5 @@ export const bill = {
   together: (what: string): string => `In total ${what}.`,
   noMass: 'of unknown mass',
   surface: (surface: string): string => `${surface} to be painted`,
-  sweep: (count: number): string => `Sweep out ${count === 1 ? 'the unused section' : `${count} unused sections`}`,
+  sweep: (count: number): string => `Remove ${count === 1 ? 'the unused section' : `${count} unused sections`}`,
 };
