@@ -6,7 +6,10 @@ import { worldPath, type Item } from './display-list';
 import { drawnMembers, nearness } from './geometry';
 import { lookFrom, LOOKS } from './projection';
 import { sheetItems } from './sheet-items';
-import { labels, solutionOf, view } from './test/demo';
+import { labels, paths, solutionOf, view } from './test/demo';
+import { barsOf } from './axial-items';
+import { reactionItems } from './reaction-items';
+import { structureItems } from './structure-items';
 import type { View } from './view';
 
 const line = (id: string): Item => worldPath([0, 0, 1, 0], { stroke: 'moment', subject: { kind: 'member', id } });
@@ -47,4 +50,43 @@ test('of a crowd values are written in front, and what governs wherever it stand
   expect(Math.min(...others)).toBeGreaterThanOrEqual(FRONT);
   expect(said.some(({ index }) => index === governing[0])).toBe(true);
   expect(near(members.get(model.members[governing[0]!]!.id)!.depth)).toBeLessThan(FRONT);
+});
+
+test('in a crowd members recede behind diagrams, and bars keep the width and the ink of their force near and far', () => {
+  const model = spaceBuilding(4, 4, 5, 1);
+  const solution = solutionOf(model);
+  const { round, height } = LOOKS.corner;
+  const askew: View = { ...view, projection: lookFrom(round, height), scale: 40, names: false };
+  const strongest = (shown: View, bars?: Parameters<typeof structureItems>[2]): number =>
+    Math.max(
+      ...paths(structureItems(model, shown, bars)).flatMap(({ stroke, opacity = 1 }) => (stroke === 'member' ? [opacity] : [])),
+    );
+  expect(strongest({ ...askew, quantity: 'none' })).toBe(1);
+  expect(strongest({ ...askew, quantity: 'Mz' })).toBeLessThan(0.5);
+  const members = drawnMembers(model, askew);
+  const bars = barsOf(solution, 0, members, governingValues(solution, 0, 'N')!);
+  const drawn = paths(structureItems(model, { ...askew, quantity: 'N' }, bars)).filter(
+    ({ stroke }) => stroke === 'tension' || stroke === 'compression',
+  );
+  expect(drawn.length).toBeGreaterThan(100);
+  expect(new Set(drawn.map(({ opacity }) => opacity))).toEqual(new Set([1]));
+});
+
+test('of many supports in space those in front say their reactions; of a plane that is brought forward its own', () => {
+  const few = spaceBuilding(2, 2, 2, 1);
+  const many = spaceBuilding(6, 6, 2, 1);
+  const { round, height } = LOOKS.corner;
+  const seen: View = { ...view, projection: lookFrom(round, height), scale: 40 };
+  const told = (model: typeof few, shown: View): number =>
+    new Set(
+      labels(reactionItems(model, solutionOf(model), 0, shown)).map(({ subject }) =>
+        subject && 'id' in subject ? subject.id : '',
+      ),
+    ).size;
+  expect(told(few, seen)).toBe(few.supports.length);
+  expect(many.supports.length).toBeGreaterThan(20);
+  const front = told(many, seen);
+  expect(front).toBeGreaterThan(0);
+  expect(front).toBeLessThan(many.supports.length / 2);
+  expect(told(many, { ...seen, plane: { axis: 'z', at: 0 } })).toBe(7);
 });

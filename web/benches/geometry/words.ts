@@ -90,7 +90,7 @@ export const settingsPart = {
   title: 'Title',
   shearDeformation: 'Shear deformation',
   leftOut: 'Left out',
-  counted: 'Counted, where shear areas are known',
+  counted: 'Included, where shear areas are known',
   unitsShown: 'Units shown',
   units: 'Units',
   ownChoice: 'Own choice',

@@ -1,3 +1,4 @@
+import { counted } from '@rigid-beam/core/counted';
 import type { Shape, ShapeType } from '@rigid-beam/core/model/model';
 
 /** All that is said where a standard shape is chosen: read it through and correct it here. */
@@ -11,12 +12,13 @@ export const catalogueSearch = {
   depths: 'Depths that suit the span',
   depth: (ratio: number, depth: string): string => `L/${ratio}: ${depth}`,
   sort: 'Order',
-  list: (count: number): string => `${count} shapes found`,
+  list: (count: number): string => `${counted(count, 'shape')} found`,
   nothing: 'Nothing of the catalogue fits. Type less.',
   more: (shown: number, all: number): string => `The first ${shown} of ${all}. Type more to find yours.`,
   take: (designation: string): string => `Take ${designation}`,
   give: (designation: string, count: number): string => `${designation} for ${count === 1 ? 'this member' : `these ${count}`}`,
-  hint: (designation: string): string => `Click the members that get ${designation}. Escape ends.`,
+  hint: (designation: string): string =>
+    `Click the members that get ${designation}, draw a box over them, or Ctrl+A for all. Escape ends.`,
   close: 'Close',
 };
 

@@ -70,7 +70,7 @@ export const meshed = {
   turned: (degrees: string): string => `turned by ${degrees}°`,
   claims: (triangles: number, size: string, digits: number): string =>
     `Finite elements: ${triangles.toLocaleString('en')} triangles of ${size}; two meshes share ${counted(digits, 'digit')} of J.`,
-  pieces: 'In several pieces, each twists by itself: what ties them together is not counted.',
+  pieces: 'In several pieces, each twists by itself: what ties them together is left out.',
 };
 
 export const parts = {
@@ -108,7 +108,7 @@ export const stressSheet = {
   shown: 'Stress that is drawn',
   normal: 'σ',
   shear: 'τ',
-  equivalent: 'σ and τ together',
+  equivalent: 'Equivalent',
   looking: 'Being solved on a mesh of the section…',
   onlyNormal: 'The section is in several pieces: shear stresses depend on what ties them, and are not given.',
   right: 'Right of the centroid',
