@@ -12,6 +12,7 @@ import type { SolveProgress } from '../solver/solver.worker';
 import { historyOf, type History, type Step } from './history';
 import type { StorageState } from './storage';
 import { keptView, type KeptView } from './kept-view';
+import type { Brought } from './brought';
 import { placeOfAddress, type Place } from './view-state';
 import { editorState as WORDS } from './words';
 
@@ -88,6 +89,8 @@ export interface EditorState extends Place {
   readonly refusal: readonly Notice[];
   /** What the last edit left out. */
   readonly remarks: readonly string[];
+  /** What the last shape brought with it. */
+  readonly brought: Brought | undefined;
   /** Edits that could not be put on top of a newer state: they are told until they have been read. */
   readonly clashes: readonly Clash[];
   readonly diagramFactor: number;
@@ -176,6 +179,7 @@ export const beginning = (opened: Opened, search: string): EditorState => ({
   refusal: [],
   clashes: [],
   remarks: [],
+  brought: undefined,
   diagramFactor: 1,
   heldDeflection: undefined,
   suggestion: undefined,

@@ -22,7 +22,7 @@ import {
   type Opened,
   type Shown,
 } from './editor-state';
-import { broughtWords } from './brought';
+import { broughtBy } from './brought';
 import { EnvelopeReader } from './envelope-reader';
 import { afterRevision, historyOf, type Step } from './history';
 import { keepFile } from './keep-file';
@@ -127,6 +127,7 @@ export class Editor {
       return false;
     }
     const { patches, inverse, said } = applied;
+    const brought = kind === 'edit' ? broughtBy(model, intent) : undefined;
     // The worker begins before the page follows, and the sheet goes before the page.
     this.page.wait();
     this.solutions.present(applied.model);
@@ -136,7 +137,8 @@ export class Editor {
       heldDeflection: undefined,
       proposal: undefined,
       refusal: [],
-      remarks: kind === 'edit' ? [...said, ...broughtWords(model, intent)] : said,
+      remarks: brought ? [...said, brought.words] : said,
+      brought,
       history: afterRevision(history, kind, { label, patches, inverse }),
     });
     const edit = { edit: crypto.randomUUID(), kind, label: label.slice(0, 200), intent };
@@ -281,7 +283,7 @@ export class Editor {
   }
 
   dismissRemarks(): void {
-    this.own.setState({ remarks: [] });
+    this.own.setState({ remarks: [], brought: undefined });
   }
 
   dismissRefusal(): void {

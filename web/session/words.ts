@@ -1,8 +1,8 @@
 /** All that this room says, by the file that says it: read it through and correct it here. */
 
 export const brought = {
-  material: (members: string, material: string): string =>
-    `${members} now of ${material}, since the shape comes in it. Another grade is chosen under Material.`,
+  material: (members: string, material: string): string => `${members} now of ${material}, since the shape comes in it.`,
+  grade: (grade: string, members: string): string => `${grade} for ${members}`,
 };
 
 export const editorState = {

@@ -198,6 +198,7 @@ const UNSEEN: ReadonlySet<string> = new Set<keyof EditorState>([
   'settled',
   'projectName',
   'projectNumber',
+  'brought',
 ]);
 
 /** What one chooses to look at, one after the other. */

@@ -11,7 +11,8 @@ import { useEditor, useEditorState } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { OfferSlip } from '../sheet/OfferSlip';
 import { shownPlace } from '../sheet/swing';
-import { Button, PlainButton, Row } from '../ui/controls';
+import { otherGrade, type Brought } from '../session/brought';
+import { Button, PlainButton, Row, Select } from '../ui/controls';
 import { notices as WORDS } from './words';
 
 const Tray = styled.div`
@@ -99,6 +100,7 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
   const refusal = useEditorState((state) => state.refusal);
   const clashes = useEditorState((state) => state.clashes);
   const remarks = useEditorState((state) => state.remarks);
+  const brought = useEditorState((state) => state.brought);
   const proposal = useEditorState((state) => state.proposal);
   const storage = useEditorState((state) => state.storage);
   const hinders = results && results.status !== 'solved' ? results.notices.filter(({ severity }) => severity === 'error') : [];
@@ -123,7 +125,10 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
       {remarks.length > 0 && (
         <Slip role="status" data-tone="attention" data-testid="remarks">
           <Apart>
-            <p>{remarks.join(' ')}</p>
+            <div>
+              <p>{remarks.join(' ')}</p>
+              {brought && brought.grades.length > 1 && <Grade brought={brought} />}
+            </div>
             <PlainButton aria-label={WORDS.close} onPress={() => editor.dismissRemarks()}>
               ✕
             </PlainButton>
@@ -162,6 +167,22 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
       <Held />
       {sheet && <OfferSlip controller={sheet} />}
     </Tray>
+  );
+}
+
+/** The first shape of its kind asks for its grade: the usual one is there already. */
+function Grade({ brought }: { readonly brought: Brought }) {
+  const editor = useEditor();
+  return (
+    <Select
+      label={WORDS.grade}
+      choices={brought.grades.map((id) => ({ id, text: id }))}
+      value={brought.material}
+      onChange={(id) => {
+        const intent = otherGrade(brought, id, editor.state.model);
+        if (intent) editor.edit(intent);
+      }}
+    />
   );
 }
 

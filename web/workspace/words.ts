@@ -45,6 +45,7 @@ export const headStrip = {
 };
 
 export const notices = {
+  grade: 'Grade',
   notKept: (label: string): string => `Not kept yet: ${label}. The structure would move.`,
   leave: 'Leave as it was',
   keep: 'Keep it',
