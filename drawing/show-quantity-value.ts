@@ -11,7 +11,8 @@ export const unitOfQuantity = (quantity: Quantity, display: DisplayUnits): strin
 /** A value with its unit; an axial force with its letter, T in tension and C in compression. */
 export function showValue(quantity: Quantity, value: number, display: DisplayUnits): string {
   const unit = unitOfQuantity(quantity, display);
-  if (quantity !== 'N') return showQuantity(value, unit);
+  // Nothing is neither pulled nor pressed.
+  if (quantity !== 'N' || value === 0) return showQuantity(value, unit);
   return `${value >= 0 ? 'T' : 'C'} ${showQuantity(Math.abs(value), unit)}`;
 }
 

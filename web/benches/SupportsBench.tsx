@@ -46,6 +46,7 @@ const Line = styled.div`
   gap: 0.35rem;
   button {
     white-space: normal;
+    justify-content: flex-start;
     text-align: start;
   }
 `;

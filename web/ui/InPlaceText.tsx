@@ -8,6 +8,7 @@ import { PlainButton } from './controls';
 const Shown = styled(PlainButton)`
   display: block;
   min-width: 0;
+  max-width: 100%;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
