@@ -170,9 +170,9 @@ await take('underlay', '', async () => {
     await settle();
   }
   // The pointer meets a corner of the picture; the first move only begins to look for its lines.
-  await page.mouse.move(1080, 300, { steps: 4 });
+  await page.mouse.move(1130, 300, { steps: 4 });
   await settle();
-  await page.mouse.move(1090, 286, { steps: 4 });
+  await page.mouse.move(1147, 318, { steps: 4 });
 });
 await take('night', `${rib}?stage=results&acting=U2`, async () => {
   await page.locator('::-p-aria(Change between day and night)').click();

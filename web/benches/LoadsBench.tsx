@@ -29,7 +29,6 @@ import { NumberedAction } from '../ui/NumberedAction';
 import { QuantityField } from '../ui/QuantityField';
 import { AddCase } from './loads/AddCase';
 import { CaseList } from './loads/CaseList';
-import { LoadChecks } from './loads/LoadChecks';
 import { NotionalPart } from './loads/NotionalPart';
 import { LoadInstrument } from './loads/LoadInstrument';
 import { loadsBench as WORDS } from './words';
@@ -69,7 +68,6 @@ export function LoadsBench({ sheet }: { readonly sheet: SheetController }) {
           </Lines>
         </>
       )}
-      <LoadChecks />
       {acting && <PanelSubtitle>{WORDS.cardOf(acting.id)}</PanelSubtitle>}
       {acting ? <CaseEditor key={acting.id} loadCase={acting} /> : <Hint>{WORDS.combinationActs}</Hint>}
     </Stack>

@@ -13,7 +13,6 @@ import { Button, Hint, PanelSubtitle, PlainButton, Stack } from '../ui/controls'
 import { Instrument, Instruments } from '../ui/Instrument';
 import type { PictureName } from '../ui/pictures';
 import { supportKindsOf, supportOf } from '@rigid-beam/core/model/support-kinds';
-import { SupportChecks } from './SupportChecks';
 import { supportsBench as WORDS } from './words';
 
 const PICTURES: Readonly<Record<string, PictureName>> = {
@@ -114,7 +113,6 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
         />
       </Instruments>
       <Hint>{WORDS.hint}</Hint>
-      <SupportChecks />
       <PanelSubtitle>{WORDS.inThisModel}</PanelSubtitle>
       {model.supports.length === 0 && <Hint>{WORDS.none}</Hint>}
       {model.supports.map((support) => (

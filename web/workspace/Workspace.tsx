@@ -68,6 +68,16 @@ const Bench = styled.section`
   overflow-y: auto;
 `;
 
+const Looked = styled.div`
+  flex: none;
+  max-height: 30%;
+  overflow-y: auto;
+  border-top: 1px solid var(--rule);
+  &:empty {
+    display: none;
+  }
+`;
+
 const Below = styled.div`
   grid-area: below;
 `;
@@ -209,7 +219,7 @@ function useToolKeepsBench(sheet: SheetController | undefined): boolean {
 function SideContent({ sheet }: { readonly sheet: SheetController | undefined }) {
   const stage = useEditorState((state) => state.stage);
   const selection = useEditorState((state) => state.selection);
-  const { words, bench } = stageOf(stage);
+  const { words, bench, checks } = stageOf(stage);
   const isBusy = useToolKeepsBench(sheet);
   if (useHasCard() && !isBusy)
     return (
@@ -220,11 +230,20 @@ function SideContent({ sheet }: { readonly sheet: SheetController | undefined })
       </Hold>
     );
   return (
-    <Bench aria-label={words}>
-      <Hold what={WORDS.theBench} again={[stage]}>
-        {bench(sheet)}
-      </Hold>
-    </Bench>
+    <>
+      <Bench aria-label={words}>
+        <Hold what={WORDS.theBench} again={[stage]}>
+          {bench(sheet)}
+        </Hold>
+      </Bench>
+      {checks && (
+        <Looked>
+          <Hold what={WORDS.theBench} again={[stage]}>
+            {checks()}
+          </Hold>
+        </Looked>
+      )}
+    </>
   );
 }
 

@@ -7,6 +7,8 @@ import { GeometryBench } from '../benches/GeometryBench';
 import { LoadsBench } from '../benches/LoadsBench';
 import { ResultsBench } from '../benches/ResultsBench';
 import { SectionsBench } from '../benches/SectionsBench';
+import { LoadChecks } from '../benches/loads/LoadChecks';
+import { SupportChecks } from '../benches/SupportChecks';
 import { SupportsBench } from '../benches/SupportsBench';
 import type { Command } from '../commands/command';
 import type { SheetController } from '../sheet/controller';
@@ -27,6 +29,8 @@ interface Stage {
   readonly id: string;
   readonly words: string;
   readonly bench: (sheet: SheetController | undefined) => ReactNode;
+  /** What is worth a look: under the bench, so that nothing of it moves when something comes. */
+  readonly checks?: () => ReactNode;
   readonly standing: (model: Model, found: Found) => Standing;
 }
 
@@ -52,6 +56,7 @@ export const stages: readonly Stage[] = [
     id: 'supports',
     words: WORDS.supports,
     bench: (sheet) => sheet && <SupportsBench sheet={sheet} />,
+    checks: () => <SupportChecks />,
     standing: ({ supports }, found) =>
       standingOf(supports.length, 'support', 'supports', isFaulty(found, 'no-support', 'mechanism')),
   },
@@ -59,6 +64,7 @@ export const stages: readonly Stage[] = [
     id: 'loads',
     words: WORDS.loads,
     bench: (sheet) => sheet && <LoadsBench sheet={sheet} />,
+    checks: () => <LoadChecks />,
     standing: ({ loads }) => standingOf(loads.length, 'load', 'loads'),
   },
   {
