@@ -27,6 +27,7 @@ interface Placed {
  * pixels between its member and its feet. `largest`: the intensity that takes the longest arrow.
  */
 export function stackedLoads(acting: readonly ActingLoad[], largest: number): ReadonlyMap<string, number> {
+  if (!isAnyShared(acting)) return NONE;
   const bases = new Map<string, number>();
   const placed = new Map<string, Placed[]>();
   for (const parts of byOrigin(acting).values()) {
@@ -43,6 +44,19 @@ export function stackedLoads(acting: readonly ActingLoad[], largest: number): Re
     }
   }
   return bases;
+}
+
+const NONE: ReadonlyMap<string, number> = new Map();
+
+/** Whether two line loads act on one member: mostly none do, and nothing has to be found. */
+function isAnyShared(acting: readonly ActingLoad[]): boolean {
+  const members = new Set<string>();
+  for (const { load } of acting) {
+    if (load.type !== 'line') continue;
+    if (members.has(load.member)) return true;
+    members.add(load.member);
+  }
+  return false;
 }
 
 interface Part {
