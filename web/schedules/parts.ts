@@ -21,10 +21,12 @@ export const Drawer = styled.section`
 
 export const Bar = styled.div`
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 0.5rem;
+  gap: 0.3rem 0.5rem;
   padding: 0.3rem 0.6rem;
   input {
+    width: 9rem;
     min-height: 1.6rem;
     padding: 0.1rem 0.4rem;
     border: 1px solid var(--rule);
@@ -77,8 +79,9 @@ export const Line = styled.div`
   }
 `;
 
+/** On a line of its own where there is little room. */
 export const Said = styled.p`
-  flex: 1;
+  flex: 1 1 14rem;
   color: var(--soft);
   &[data-fault] {
     color: var(--fault);
