@@ -142,6 +142,36 @@ describe('nothing is in the way', () => {
   });
 });
 
+describe('loads and figures', () => {
+  test('are called what the trade calls them; loads on one member stand one above the other, each with its value', async () => {
+    const model = await ModelPage.portal(application);
+    await stage(model, 'Loads');
+    const names = await model.page.$$eval('[aria-label="Loads to place"] button', (all) => all.map((one) => one.textContent));
+    expect(names).toEqual(['Line', 'Force', 'Couple', 'Area', 'Temperature', 'Lack of fit', 'Settlement']);
+    await model.command('apply 5 kN/m down on members c');
+    await model.page.waitForSelector('[aria-label^="Undo: Put 5 kN/m"]');
+    await model.command('apply 1 kN/m down on members c');
+    await model.page.waitForSelector('[aria-label^="Undo: Put 1 kN/m"]');
+    // From above one meets the value of the second first, whose comb stands on the back of the first.
+    const rafter = middle(await model.place('Node 2 '), await model.place('Node 5 '));
+    await model.clickText({ x: rafter.x, y: rafter.y - 130 }, rafter);
+    await model.page.waitForFunction(() => document.activeElement instanceof HTMLInputElement);
+    expect(await model.page.evaluate(() => (document.activeElement as HTMLInputElement).value)).toBe('1');
+  });
+
+  test('what is nothing beside the rest is 0', async () => {
+    const model = await ModelPage.empty(application);
+    await model.press('Space frame building');
+    await model.press('Place it');
+    await model.until('solution', /^Solved/);
+    await stage(model, 'Results');
+    await model.page.waitForFunction(() => /Loads and reactions agree/.test(document.body.innerText));
+    const figures = await model.page.$$eval('table td', (cells) => cells.map((cell) => cell.textContent));
+    expect(figures.filter((text) => /e[-−]?\d/.test(text ?? ''))).toEqual([]);
+    expect(figures).toContain('0');
+  });
+});
+
 describe('a selection', () => {
   test('made after the load was chosen gets it by Enter; it is narrowed in one step', async () => {
     const model = await ModelPage.portal(application);
