@@ -1,8 +1,9 @@
 import { withConstantLike } from '../materials/constants-like';
 import type { Intent } from '../model/edits/intent';
-import type { Model } from '../model/model';
+import type { Material, Model } from '../model/model';
 import type { Notice } from '../model/notice';
-import { showNumber } from '../quantities/show';
+import { displayOf, unitOf, type DisplayUnits } from '../quantities/display';
+import { showNumber, showQuantity } from '../quantities/show';
 
 /** An edit that would answer a warning, in the words of its button. */
 export interface WarningRemedy {
@@ -13,12 +14,18 @@ export interface WarningRemedy {
 /** What can be done at once about a warning; undefined where somebody has to think. */
 export function remedyOfWarning(model: Model, { code, subjects }: Notice): WarningRemedy | undefined {
   switch (code) {
-    case 'no-density':
-      return ofMaterials(model, namesOf(subjects, 'material'), 'density');
+    case 'no-density': {
+      const named = new Set(namesOf(subjects, 'material'));
+      return ofMaterials(
+        model,
+        model.materials.filter(({ id }) => named.has(id)),
+        'density',
+      );
+    }
     case 'no-shear-modulus': {
-      const members = new Set(namesOf(subjects, 'member'));
-      const names = new Set(model.members.filter(({ id }) => members.has(id)).map(({ material }) => material));
-      return ofMaterials(model, [...names], 'shear');
+      const used = new Set(model.members.map(({ material }) => material));
+      const lacking = model.materials.filter(({ id, G, nu }) => used.has(id) && G === undefined && nu === undefined);
+      return ofMaterials(model, lacking, 'shear');
     }
     case 'unjoined-node': {
       const [member] = namesOf(subjects, 'member');
@@ -32,24 +39,24 @@ export function remedyOfWarning(model: Model, { code, subjects }: Notice): Warni
 const namesOf = (subjects: readonly string[], kind: string): string[] =>
   subjects.flatMap((subject) => (subject.startsWith(`${kind} `) ? [subject.slice(kind.length + 1)] : []));
 
-/** All materials get what they lack, or there is no remedy. */
-function ofMaterials(model: Model, names: readonly string[], key: 'density' | 'shear'): WarningRemedy | undefined {
-  const found = names.map((name) => {
-    const material = model.materials.find(({ id }) => id === name);
-    return material && withConstantLike(material, key);
-  });
-  const [first] = found;
-  if (!first || found.some((one) => one === undefined)) return undefined;
-  const value = key === 'density' ? `${showNumber(first.material.density!)} kg/m³` : shearWords(first.material);
-  const intents = found.map((one): Intent => ({
+/** All materials get what they lack, each that of the standard one like it, or there is no remedy. */
+function ofMaterials(model: Model, materials: readonly Material[], key: 'density' | 'shear'): WarningRemedy | undefined {
+  const found = materials.flatMap((material) => withConstantLike(material, key) ?? []);
+  if (found.length === 0 || found.length < materials.length) return undefined;
+  const value = key === 'density' ? densityWords(displayOf(model)) : shearWords;
+  const words = `Take ${[...new Set(found.map(({ material, like }) => `${value(material)}, as for ${like.id}`))].join(', and ')}`;
+  const intents = found.map(({ material }): Intent => ({
     type: 'put',
     list: 'materials',
-    entry: { ...one!.material },
-    key: one!.material.id,
+    entry: { ...material },
+    key: material.id,
   }));
-  const words = `Take ${value}, as for ${first.like.id}`;
   return { words, intent: intents.length === 1 ? intents[0]! : { type: 'batch', intents, label: words } };
 }
 
-const shearWords = ({ nu, G }: Model['materials'][number]): string =>
+const densityWords =
+  (display: DisplayUnits) =>
+  ({ density }: Material): string =>
+    showQuantity(density!, unitOf('density', display));
+const shearWords = ({ nu, G }: Material): string =>
   nu === undefined ? `G = ${showNumber((G ?? 0) / 1e9)} GPa` : `Poisson’s ratio ${showNumber(nu)}`;

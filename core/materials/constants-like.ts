@@ -10,7 +10,7 @@ function nearest(E: number, has: (one: StandardMaterial) => boolean): StandardMa
   return near.toSorted((a, b) => Math.abs(a.E - E) - Math.abs(b.E - E))[0];
 }
 
-/** A material with what a standard gives for one of its stiffness (`key`), and whose it is; undefined where it has it, or none is like it. */
+/** A material with the constant (`key`) that it lacks, taken from the standard material that is as stiff; undefined where it lacks none, or none is as stiff. */
 export function withConstantLike(
   material: Material,
   key: 'density' | 'shear',

@@ -1,5 +1,6 @@
+import { freeName } from '../model/edits/next-id';
 import type { Material, Model } from '../model/model';
-import { standardMaterials } from './standard';
+import { materialOf, standardMaterials } from './standard';
 
 /** What shapes of a catalogue are made of. */
 export type Made = 'steel' | 'timber';
@@ -32,6 +33,13 @@ export function materialFor(model: Pick<Model, 'materials'>, made: Made, standar
   const own = model.materials.find((material) => canBeOf(made, material));
   if (own) return own;
   const [, id] = USUAL[made].find(([which]) => which.test(standard))!;
-  const { group: _, source: __, ...material } = standardMaterials.find((one) => one.id === id)!;
-  return material;
+  const material = materialOf(standardMaterials.find((one) => one.id === id)!);
+  // Something else may be called so.
+  return {
+    ...material,
+    id: freeName(
+      id,
+      model.materials.map((one) => one.id),
+    ),
+  };
 }

@@ -112,6 +112,9 @@ const concrete = rows(
   ([, E]) => ({ E: E * 1e9, nu: 0.2, density: 2549, alpha: 10e-6 }),
 ); // oxfmt-ignore
 
+/** The material that a model takes from a standard: what it is, without where it stands. */
+export const materialOf = ({ group: _, source: __, ...material }: StandardMaterial): Material => material;
+
 /** Materials of standards, group by group; whoever needs another gives it. */
 export const standardMaterials: readonly StandardMaterial[] = [
   ...europeanSteel,

@@ -53,9 +53,9 @@ export const actsOn = ({ kind, stations, width }: LoadPhrase): 'node' | 'member'
           ? 'member'
           : 'either';
 
-/** The panels that a pressure means: what acts up or down floors and roofs, what acts sideways walls. */
+/** The panels that a pressure means: what acts sideways walls, what acts up or down floors and roofs, unless it is square to them. */
 export const panelsMeant = ({ direction, measured }: LoadPhrase): PanelKind =>
-  measured === 'across' ? 'any' : Math.abs(direction[1]) > Math.SQRT1_2 ? 'floors' : 'walls';
+  Math.abs(direction[1]) < Math.SQRT1_2 ? 'walls' : measured === 'across' ? 'any' : 'floors';
 
 function onNode({ kind, from, direction, stations }: LoadPhrase, node: string, model: Model, entry: Entry): MadeLoads {
   if (stations) return refused('a place along a member does not go with a node');

@@ -5,7 +5,7 @@ import { sketch } from '../test/build';
 import type { Load, Model } from '../model/model';
 import { phraseKinds, WAYS, type LoadPhrase } from './phrase';
 import { readLoadPhrase } from './read-phrase';
-import { loadsOfPhrase, type PhraseTarget } from './phrase-loads';
+import { loadsOfPhrase, panelsMeant, type PhraseTarget } from './phrase-loads';
 import { phraseOfLoad } from './phrase-of-load';
 import { ALL_DIGITS, phraseWords } from './phrase-words';
 
@@ -305,6 +305,14 @@ describe('a pressure on a panel in space', () => {
     expect(put('1 kN/m2', ['1', '2', '6'])).toMatchObject({ ok: true });
     expect(put('1 kN/m2', ['1', '2'])).toMatchObject({ ok: false, reason: expect.stringMatching(/three corners/) });
   });
+
+  test.each([
+    ['5 kN/m2', 'floors'],
+    ['0.6 kN/m2 down on plan', 'floors'],
+    ['1 kN/m2 up across', 'any'],
+    ['0.8 kN/m2 right', 'walls'],
+    ['0.8 kN/m2 back across', 'walls'],
+  ])('%s means %s', (text, kind) => expect(panelsMeant(said(text, 'space'))).toBe(kind));
 
   test.each([['5 kN/m2 down one way', floor], ['2 kN/m2 down leaving out 1, 2, 3 and 4, 1, 3 onto b, d', floor], ['1 kN/m2 forward across', wall], ['0.6 kN/m2 down on plan', floor]] as const)(
     '%s is what its load is called', (text, panel) => {

@@ -88,7 +88,7 @@ export function unitOf(dimension: DimensionName, display: DisplayUnits): string 
     case 'rotationalSpring':
       return `${display.moment}/rad`;
     case 'density':
-      return isImperial(display) ? 'lb/ft3' : 'kg/m3';
+      return isImperial(display) ? 'lb/ft³' : 'kg/m³';
     case 'massPerLength':
       return isImperial(display) ? 'lb/ft' : 'kg/m';
     case 'acceleration':

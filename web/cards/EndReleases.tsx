@@ -50,7 +50,7 @@ export function EndReleases({ members, end, onChange }: EndReleasesProps) {
         {freedoms.map(({ freedom, text }) => (
           <ToggleButton
             key={freedom}
-            aria-label={WORDS.atNode(text, node)}
+            aria-label={WORDS.atNode(isMixed(members, end, freedom) ? WORDS.some(text) : text, node)}
             isSelected={members.every((one) => isFree(one, end, freedom))}
             isDisabled={freedom.startsWith('m') && member.behaviour === 'truss'}
             onChange={(on) => onChange(freedom, on ? 'free' : 'fixed')}

@@ -1,5 +1,6 @@
+import { canBeOf } from '@rigid-beam/core/materials/fitting';
 import { counted } from '@rigid-beam/core/counted';
-import { standardMaterials } from '@rigid-beam/core/materials/standard';
+import { materialOf, standardMaterials } from '@rigid-beam/core/materials/standard';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Model } from '@rigid-beam/core/model/model';
 import { brought as WORDS } from './words';
@@ -13,17 +14,20 @@ export interface Brought {
   readonly grades: readonly string[];
 }
 
-/** What a shape has changed besides. Cost: linear in the edit. */
-export function broughtBy(before: Model, intent: Intent): Brought | undefined {
+/** What a shape of the catalogue has changed besides: steel to timber, or the other way. Cost: linear in the model. */
+export function broughtBy(before: Model, after: Model, intent: Intent): Brought | undefined {
   if (intent.type !== 'batch') return undefined;
   const members = new Map(before.members.map((member) => [member.id, member]));
+  const metals = new Map([...before.materials, ...after.materials].map((one) => [one.id, canBeOf('steel', one)]));
+  const shapes = new Set(after.sections.flatMap(({ id, catalogue }) => (catalogue === undefined ? [] : [id])));
   const changed: string[] = [];
   let brought: string | undefined;
   for (const one of intent.intents) {
     if (one.type !== 'put' || one.list !== 'members' || typeof one.key !== 'string') continue;
     const { material, section } = one.entry as { readonly material?: unknown; readonly section?: unknown };
     const was = members.get(one.key);
-    if (!was || typeof material !== 'string' || was.material === material || was.section === section) continue;
+    if (!was || typeof material !== 'string' || typeof section !== 'string' || !shapes.has(section)) continue;
+    if (metals.get(was.material) === metals.get(material)) continue;
     brought = material;
     changed.push(one.key);
   }
@@ -46,7 +50,6 @@ function gradesLike(material: string): readonly string[] {
 export function otherGrade({ material, members }: Brought, grade: string, model: Model): Intent | undefined {
   const standard = standardMaterials.find(({ id }) => id === grade);
   if (!standard || grade === material) return undefined;
-  const { group: _, source: __, ...entry } = standard;
   const wanted = new Set(members);
   const changed = model.members.filter((member) => wanted.has(member.id) && member.material === material);
   const isLeft = model.members.some((member) => member.material === material && !wanted.has(member.id));
@@ -56,7 +59,7 @@ export function otherGrade({ material, members }: Brought, grade: string, model:
     intents: [
       ...(model.materials.some(({ id }) => id === grade)
         ? []
-        : [{ type: 'put', list: 'materials', entry: { ...entry } } as const]),
+        : [{ type: 'put', list: 'materials', entry: { ...materialOf(standard) } } as const]),
       ...changed.map(
         (member) => ({ type: 'put', list: 'members', entry: { ...member, material: grade }, key: member.id }) as const,
       ),

@@ -30,7 +30,7 @@ import { leave, type Opening } from './left';
 import { keepView, keptView } from './kept-view';
 import { afterPaint } from './after-paint';
 import { Solutions } from './solutions';
-import { shownOf } from './shown-of';
+import { visibleOf } from './visible';
 import { stillThere } from './still-there';
 import { suggestionFor } from './suggestion';
 import { PageStore } from './page-store';
@@ -127,7 +127,7 @@ export class Editor {
       return false;
     }
     const { patches, inverse, said } = applied;
-    const brought = kind === 'edit' ? broughtBy(model, intent) : undefined;
+    const brought = kind === 'edit' ? broughtBy(model, applied.model, intent) : undefined;
     // The worker begins before the page follows, and the sheet goes before the page.
     this.page.wait();
     this.solutions.present(applied.model);
@@ -221,7 +221,7 @@ export class Editor {
   select(subjects: readonly Subject[]): void {
     this.page.catchUp();
     const { model, hidden } = this.state;
-    this.own.setState({ selection: shownOf(subjects, model, hidden), side: 'card' });
+    this.own.setState({ selection: visibleOf(subjects, model, hidden), side: 'card' });
   }
 
   /** Adds a thing to the selection, or takes it out. */

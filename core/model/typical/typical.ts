@@ -1,4 +1,5 @@
 import type { Part } from '../edits/insert';
+import { isImperial } from '../../quantities/display';
 import type { Member, ModelNode, Support } from '../model';
 import { nodeAt, type Point } from '../point';
 
@@ -34,7 +35,7 @@ export interface Stuff {
 
 /** What its fields hold at first; where lengths are shown in feet or inches they are round there (`unit`, as lengths are shown). */
 export const initialValues = ({ fields }: Typical, unit = 'm'): TypicalValues => {
-  const round = unit === 'ft' || unit === 'in' ? inFeet : (metres: number): number => metres;
+  const round = isImperial({ length: unit }) ? inFeet : (metres: number): number => metres;
   return Object.fromEntries(
     fields.map((field) => {
       if (field.kind === 'choice') return [field.key, field.of[0]!.id];

@@ -6,7 +6,7 @@ import { linesOf } from '@rigid-beam/core/model/grid-lines';
 import { axisNames, type AxisName } from '@rigid-beam/core/model/point';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { levels } from '@rigid-beam/drawing/dimension-items';
-import { lengthUnit } from '@rigid-beam/core/quantities/display';
+import { isImperial, lengthUnit } from '@rigid-beam/core/quantities/display';
 import { make } from '../../commands/command';
 import { asHall, intoSpace, type OutOfPlane } from '../../commands/geometry-commands';
 import { useEditorState } from '../../session/use-editor';
@@ -25,7 +25,7 @@ const PLANES: Record<AxisName, string> = {
 function Hall({ sheet, feet }: { readonly sheet: SheetController; readonly feet: OutOfPlane }) {
   const model = useEditorState((state) => state.model);
   const unit = lengthUnit(model);
-  const [row, setRow] = useState({ frames: 4, spacing: unit === 'ft' || unit === 'in' ? 20 * 0.3048 : 5 });
+  const [row, setRow] = useState({ frames: 4, spacing: isImperial({ length: unit }) ? 20 * 0.3048 : 5 });
   return (
     <>
       <Columns>

@@ -1,7 +1,7 @@
 'use client';
 
 import { freeName } from '@rigid-beam/core/model/edits/next-id';
-import { standardMaterials } from '@rigid-beam/core/materials/standard';
+import { materialOf, standardMaterials } from '@rigid-beam/core/materials/standard';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { useEditor, useModel } from '../../session/use-editor';
 import { Button, Select, Stack } from '../../ui/controls';
@@ -25,9 +25,7 @@ export function AddMaterial() {
         value=""
         onChange={(id) => {
           const chosen = standardMaterials.find((one) => one.id === id);
-          if (!chosen) return;
-          const { group: _, source: __, ...entry } = chosen;
-          add(entry);
+          if (chosen) add(materialOf(chosen));
         }}
       />
       <Button onPress={() => add({ id: 'material', E: 11e9, ...{ density: 500 } })}>{STOCK.addMaterial}</Button>

@@ -4,7 +4,7 @@ import { symbolPath, worldPath, type Item, type Subject } from '@rigid-beam/draw
 import { drawnMembers, drawnNodes } from '@rigid-beam/drawing/geometry';
 import { circle } from '@rigid-beam/drawing/structure-items';
 import { chosenOf } from '../../session/chosen';
-import { shownOf } from '../../session/shown-of';
+import { visibleOf } from '../../session/visible';
 import type { SheetController } from '../controller';
 import { inBox } from '../in-box';
 import { BoxDrag } from './box-drag';
@@ -75,7 +75,7 @@ export class ApplyTool implements Tool {
     const { model, hidden } = this.sheet.editor.state;
     const { on } = this.application;
     const all = (on === 'node' ? model.nodes : model.members).map(({ id }): Subject => ({ kind: on, id }));
-    this.put(this.meant(shownOf(all, model, hidden)), 0);
+    this.put(this.meant(visibleOf(all, model, hidden)), 0);
   }
 
   /** Of some things those of its kind. */
