@@ -168,10 +168,7 @@ describe('selecting and schedules', () => {
     await model.typeOver('0.5');
     await page.waitForFunction(() => document.querySelector('#cell-0-2')?.textContent === '0.5');
     const [support, third] = [await cell(0, 3), await cell(2, 3)];
-    await page.mouse.move(support.x, support.y);
-    await page.mouse.down();
-    await page.mouse.move(third.x, third.y, { steps: 4 });
-    await page.mouse.up();
+    await model.drag(support, third);
     await model.press('Fill down');
     await page.waitForFunction(() => document.querySelector('#cell-2-3')?.textContent === 'pinned');
     await model.undo();

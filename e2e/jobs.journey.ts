@@ -3,16 +3,11 @@ import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 import type { Model } from '@rigid-beam/core/model/model';
 import { Application } from './application';
-import { ModelPage } from './model-page';
+import { halfWay, ModelPage, type Place } from './model-page';
 
 const application = new Application();
 beforeAll(() => application.start());
 afterAll(() => application.close());
-
-interface Place {
-  readonly x: number;
-  readonly y: number;
-}
 
 /** Somebody at a model who does only what the screen suggests, and counts it: a click, a key, a drag, a choice, a value typed with Enter. */
 class Newcomer {
@@ -26,25 +21,12 @@ class Newcomer {
   fill = (label: string, text: string): Promise<void> => this.does(this.model.fill(label, text));
   type = (text: string): Promise<void> => this.does(this.model.typeOver(text));
   key = (key: 'Escape' | 'Enter'): Promise<void> => this.does(this.model.page.keyboard.press(key));
-  stage = (name: string): Promise<void> =>
-    this.does(this.model.page.locator(`[aria-label="Stages"] [aria-label^="${name}: "]`).click());
+  stage = (name: string): Promise<void> => this.does(this.model.stage(name));
+  everything = (): Promise<void> => this.does(this.model.chord('a'));
+  box = (from: Place, to: Place): Promise<void> => this.does(this.model.drag(from, to));
   async click({ x, y }: Place): Promise<void> {
     await this.model.page.mouse.move(x - 4, y - 3);
     await this.does(this.model.page.mouse.click(x, y));
-  }
-  async everything(): Promise<void> {
-    const { keyboard } = this.model.page;
-    await keyboard.down('Control');
-    await this.does(keyboard.press('a'));
-    await keyboard.up('Control');
-  }
-  async box(from: Place, to: Place): Promise<void> {
-    const { mouse } = this.model.page;
-    await mouse.move(from.x, from.y);
-    await mouse.down();
-    await mouse.move((from.x + to.x) / 2, (from.y + to.y) / 2);
-    await mouse.move(to.x, to.y);
-    await this.does(mouse.up());
   }
   /** The way to a new model, which is an action too. */
   static async begins(kind: string): Promise<Newcomer> {
@@ -125,11 +107,10 @@ test('a portal traced from a sketch, with three cases and a sum of them, in at m
   await user.stage('Loads');
   await user.press('Line load');
   const [eaves, ridge, far] = [await model.place('Node 2 '), await model.place('Node 3 '), await model.place('Node 4 ')];
-  const half = (a: Place, b: Place): Place => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 });
   const roof = async (words: string): Promise<void> => {
     await user.fill('What acts', words);
-    await user.click(half(eaves, ridge));
-    await user.click(half(ridge, far));
+    await user.click(halfWay(eaves, ridge));
+    await user.click(halfWay(ridge, far));
   };
   await roof('1.2 kN/m down');
   await user.press('Add a case');
@@ -138,9 +119,9 @@ test('a portal traced from a sketch, with three cases and a sum of them, in at m
   await user.press('Add a case');
   await user.press('Wind');
   await user.fill('What acts', '2 kN/m right');
-  await user.click(half(feet[0], eaves));
+  await user.click(halfWay(feet[0], eaves));
   await user.fill('What acts', '1 kN/m right');
-  await user.click(half(far, feet[1]));
+  await user.click(halfWay(far, feet[1]));
   await user.press('Remove Q');
 
   await user.stage('Combinations');

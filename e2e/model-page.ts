@@ -4,6 +4,15 @@ import { PATIENCE, type Application } from './application';
 /** Milliseconds for which an item stands still before it counts as placed. */
 const REST = 150;
 
+/** Pixels of the window. */
+export interface Place {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Half way between two places. */
+export const halfWay = (a: Place, b: Place): Place => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 });
+
 interface Listed {
   readonly projects: readonly {
     readonly id: string;
@@ -151,14 +160,26 @@ export class ModelPage {
   /** Runs a command by what is typed behind `/`. */
   async command(text: string): Promise<void> {
     const isTyping = await this.page.evaluate(() => document.activeElement instanceof HTMLInputElement);
-    if (isTyping) await this.page.keyboard.down('Control');
-    await this.page.keyboard.press('/');
-    if (isTyping) await this.page.keyboard.up('Control');
+    await (isTyping ? this.chord('/') : this.page.keyboard.press('/'));
     await this.page.waitForFunction(() => document.activeElement?.getAttribute('aria-label') === 'Command', {
       timeout: PATIENCE,
     });
     await this.page.keyboard.type(text);
     await this.page.keyboard.press('Enter');
+  }
+
+  /** Goes to a stage of the work, by its tab. */
+  async stage(name: string): Promise<void> {
+    await this.page.locator(`[aria-label="Stages"] [aria-label^="${name}: "]`).click();
+  }
+
+  /** Drags from one place of the window to another. */
+  async drag(from: Place, to: Place): Promise<void> {
+    const { mouse } = this.page;
+    await mouse.move(from.x, from.y);
+    await mouse.down();
+    await mouse.move(to.x, to.y, { steps: 4 });
+    await mouse.up();
   }
 
   /** Waits until something is selected, as the card says. */
@@ -260,9 +281,7 @@ export class ModelPage {
   /** Types over the field that has the focus, and takes it. */
   async typeOver(text: string): Promise<void> {
     await this.page.waitForFunction(() => document.activeElement instanceof HTMLInputElement);
-    await this.page.keyboard.down('Control');
-    await this.page.keyboard.press('a');
-    await this.page.keyboard.up('Control');
+    await this.chord('a');
     await this.page.keyboard.type(text);
     await this.page.keyboard.press('Enter');
   }
@@ -293,7 +312,8 @@ export class ModelPage {
     await this.page.keyboard.up('Shift');
   }
 
-  private async chord(key: 'z' | 'Z'): Promise<void> {
+  /** A key with Control. */
+  async chord(key: 'a' | 'z' | 'Z' | '/'): Promise<void> {
     await this.page.keyboard.down('Control');
     await this.page.keyboard.press(key);
     await this.page.keyboard.up('Control');

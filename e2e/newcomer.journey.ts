@@ -1,32 +1,12 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { Model } from '@rigid-beam/core/model/model';
 import { Application } from './application';
-import { ModelPage } from './model-page';
+import { halfWay, ModelPage, type Place } from './model-page';
 
 const application = new Application();
 beforeAll(() => application.start());
 afterAll(() => application.close());
 
-const middle = (a: Place, b: Place): Place => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 });
-interface Place {
-  readonly x: number;
-  readonly y: number;
-}
-const stage = (model: ModelPage, name: string): Promise<void> =>
-  model.page.locator(`[aria-label="Stages"] [aria-label^="${name}: "]`).click();
-const chord = async (model: ModelPage, key: 'a' | '/'): Promise<void> => {
-  await model.page.keyboard.down('Control');
-  await model.page.keyboard.press(key);
-  await model.page.keyboard.up('Control');
-};
-async function box(model: ModelPage, from: Place, to: Place): Promise<void> {
-  const { mouse } = model.page;
-  await mouse.move(from.x, from.y);
-  await mouse.down();
-  await mouse.move((from.x + to.x) / 2, (from.y + to.y) / 2);
-  await mouse.move(to.x, to.y);
-  await mouse.up();
-}
 const where = (model: ModelPage, name: string): Promise<Place> =>
   model.page.locator(`::-p-named(${name})`).map((element) => {
     const { x, y } = (element as Element).getBoundingClientRect();
@@ -50,7 +30,7 @@ describe('nothing is in the way', () => {
   test('what is shown is in hand: Enter takes the load that is offered, and what is refused leaves nothing', async () => {
     const model = await ModelPage.portal(application);
     const { page } = model;
-    await stage(model, 'Loads');
+    await model.stage('Loads');
     const field = '::-p-named([name="What acts"][role="textbox"])';
     const shown = (): Promise<string> => page.$eval(field, (input) => (input as HTMLInputElement).value);
     await page.locator(field).click();
@@ -58,7 +38,7 @@ describe('nothing is in the way', () => {
     await page.keyboard.press('Enter');
     await page.waitForFunction(() => document.querySelector('[aria-label="Line load"]')?.getAttribute('aria-pressed') === 'true');
     expect(await shown()).toBe('10 kN/m down');
-    const rafter = middle(await model.place('Node 2 '), await model.place('Node 5 '));
+    const rafter = halfWay(await model.place('Node 2 '), await model.place('Node 5 '));
     await page.mouse.click(rafter.x, rafter.y);
     await page.waitForSelector('[aria-label^="Undo: Put 10 kN/m down"]');
     await model.fill('What acts', '8 kN/m sideways');
@@ -72,7 +52,7 @@ describe('nothing is in the way', () => {
     const { page } = model;
     const seen: Place[] = [];
     for (const name of ['Geometry', 'Sections', 'Supports', 'Loads', 'Combinations', 'Results', 'Loads']) {
-      await stage(model, name);
+      await model.stage(name);
       seen.push(await model.place('Node 2 '));
     }
     for (const place of seen) expect(place).toEqual(seen[0]);
@@ -88,11 +68,11 @@ describe('nothing is in the way', () => {
   test('a box with a section in hand gives it to what it touches, in one step; timber brings its material and says so', async () => {
     const model = await ModelPage.portal(application);
     const { page } = model;
-    await stage(model, 'Sections');
+    await model.stage('Sections');
     await model.fill('Standard shapes', 'Lumber 2x12');
     await model.until('hint', /get Lumber 2x12/);
     const [eaves, ridge] = [await model.place('Node 2 '), await model.place('Node 5 ')];
-    await box(model, { x: eaves.x + 30, y: ridge.y - 30 }, { x: eaves.x + 60, y: eaves.y + 10 });
+    await model.drag({ x: eaves.x + 30, y: ridge.y - 30 }, { x: eaves.x + 60, y: eaves.y + 10 });
     await model.until('remarks', /1 member now of Douglas Fir-Larch No\. 2/);
     const { members } = await model.file<Model>();
     expect(members.filter(({ section }) => section === 'Lumber 2x12').map(({ material }) => material)).toEqual([
@@ -103,7 +83,7 @@ describe('nothing is in the way', () => {
     await page.waitForSelector('[aria-label="Undo: Hem-Fir No. 2 for 1 member"]');
     expect((await model.file<Model>()).materials.map(({ id }) => id)).toEqual(['steel', 'Hem-Fir No. 2']);
     await page.mouse.move(eaves.x + 30, ridge.y - 30);
-    await chord(model, 'a');
+    await model.chord('a');
     await page.waitForSelector('[aria-label^="Undo: Lumber 2x12 of Hem-Fir No. 2 for 4 members"]');
     await model.undo();
     await model.undo();
@@ -135,9 +115,9 @@ describe('nothing is in the way', () => {
     const fields = await model.page.$$eval('input', (all) => all.map(({ value }) => value));
     expect(fields.join(' ')).not.toMatch(/\d\.\d{4}/);
     await model.press('Place it');
-    await stage(model, 'Sections');
+    await model.stage('Sections');
     await model.page.waitForFunction(() => /In total [\d.]+ lb, [\d.]+ ft² to be painted/.test(document.body.innerText));
-    await stage(model, 'Results');
+    await model.stage('Results');
     await model.page.waitForFunction(() => /1 ft = [\d.]+ kip·ft/.test(document.body.innerText));
   });
 });
@@ -145,7 +125,7 @@ describe('nothing is in the way', () => {
 describe('loads and figures', () => {
   test('are called what the trade calls them; loads on one member stand one above the other, each with its value', async () => {
     const model = await ModelPage.portal(application);
-    await stage(model, 'Loads');
+    await model.stage('Loads');
     const names = await model.page.$$eval('[aria-label="Loads to place"] button', (all) => all.map((one) => one.textContent));
     expect(names).toEqual(['Line', 'Force', 'Couple', 'Area', 'Temperature', 'Lack of fit', 'Settlement']);
     await model.command('apply 5 kN/m down on members c');
@@ -153,7 +133,7 @@ describe('loads and figures', () => {
     await model.command('apply 1 kN/m down on members c');
     await model.page.waitForSelector('[aria-label^="Undo: Put 1 kN/m"]');
     // From above one meets the value of the second first, whose comb stands on the back of the first.
-    const rafter = middle(await model.place('Node 2 '), await model.place('Node 5 '));
+    const rafter = halfWay(await model.place('Node 2 '), await model.place('Node 5 '));
     await model.clickText({ x: rafter.x, y: rafter.y - 130 }, rafter);
     await model.page.waitForFunction(() => document.activeElement instanceof HTMLInputElement);
     expect(await model.page.evaluate(() => (document.activeElement as HTMLInputElement).value)).toBe('1');
@@ -164,7 +144,7 @@ describe('loads and figures', () => {
     await model.press('Space frame building');
     await model.press('Place it');
     await model.until('solution', /^Solved/);
-    await stage(model, 'Results');
+    await model.stage('Results');
     await model.page.waitForFunction(() => /Loads and reactions agree/.test(document.body.innerText));
     const figures = await model.page.$$eval('table td', (cells) => cells.map((cell) => cell.textContent));
     expect(figures.filter((text) => /e[-−]?\d/.test(text ?? ''))).toEqual([]);
@@ -176,10 +156,10 @@ describe('a selection', () => {
   test('made after the load was chosen gets it by Enter; it is narrowed in one step', async () => {
     const model = await ModelPage.portal(application);
     const { page } = model;
-    await stage(model, 'Loads');
+    await model.stage('Loads');
     await model.press('Line load');
     const [a, b] = [await model.place('Node 2 '), await model.place('Node 4 ')];
-    await box(model, { x: a.x - 30, y: a.y - 90 }, { x: b.x + 30, y: b.y + 30 });
+    await model.drag({ x: a.x - 30, y: a.y - 90 }, { x: b.x + 30, y: b.y + 30 });
     await model.press('2 inclined');
     await page.waitForSelector('::-p-named(Put it on the 2 selected members)');
     await page.mouse.move(a.x + 40, a.y + 60);
@@ -215,7 +195,7 @@ describe('a selection', () => {
     const told = await model.page.waitForSelector('::-p-xpath(//button[contains(., "hidden · show")])');
     await model.command('select everything');
     await model.page.keyboard.press('Escape');
-    await chord(model, 'a');
+    await model.chord('a');
     const before = await model.file<Model>();
     // Of four members the two rafters, and the ridge that still shows.
     await model.press('Only 2 members');
@@ -229,7 +209,7 @@ describe('keys', () => {
   test('lead from a field to the commands, out of it, and step its value while the sway is watched', async () => {
     const model = await ModelPage.portal(application);
     const { page } = model;
-    await stage(model, 'Loads');
+    await model.stage('Loads');
     await model.command('apply 10 kN right on node 2');
     await page.waitForSelector('[aria-label^="Undo: Put 10 kN right"]');
     await model.command('show or hide deflected line');
@@ -260,7 +240,7 @@ describe('keys', () => {
     await page.keyboard.press('Enter');
     expect((await model.file<Model>()).loads).toMatchObject([{ fx: 11_000 }]);
     await field!.focus();
-    await chord(model, '/');
+    await model.chord('/');
     await page.waitForFunction(() => document.activeElement?.getAttribute('aria-label') === 'Command');
   });
 });
@@ -272,9 +252,9 @@ describe('in space', () => {
     await model.press('Lattice tower');
     await model.press('Place it');
     await model.until('solution', /^Solved/);
-    await stage(model, 'Loads');
+    await model.stage('Loads');
     await model.command('apply 20 kN right on node 20');
-    await stage(model, 'Results');
+    await model.stage('Results');
     await page.waitForFunction(
       () =>
         document.querySelector('[aria-label="Axial force"]')?.getAttribute('aria-pressed') === 'true' ||
@@ -301,7 +281,7 @@ describe('in space', () => {
     expect(await looked()).not.toEqual(before);
   });
 
-  test('three nodes span a plane that is drawn on', async () => {
+  test('three nodes span a plane to draw on', async () => {
     const model = await ModelPage.empty(application);
     await model.press('Space frame building');
     await model.press('Place it');
