@@ -47,6 +47,29 @@ describe('nothing is in the way', () => {
     expect((await model.file<Model>()).loads).toHaveLength(1);
   });
 
+  test('Enter is heard before the catalogue has come, and Ctrl+A from the button that was pressed last', async () => {
+    const model = await ModelPage.portal(application);
+    const { page } = model;
+    await model.stage('Sections');
+    let release: () => void = () => undefined;
+    const held = new Promise<void>((resolve) => (release = resolve));
+    await page.setRequestInterception(true);
+    page.on('request', (request) => {
+      void held.then(() => request.continue());
+    });
+    await model.fill('Standard shapes', 'IPE 300');
+    release();
+    await model.until('hint', /get IPE 300/);
+    page.removeAllListeners('request');
+    await page.setRequestInterception(false);
+    await model.chord('a');
+    await page.waitForSelector('[aria-label^="Undo: IPE 300 for 4 members"]');
+    await model.stage('Loads');
+    await model.press('Line load');
+    await model.chord('a');
+    await page.waitForSelector('::-p-named(Put it on the 4 selected members)');
+  });
+
   test('messages move nothing, and the picture keeps its place from stage to stage', async () => {
     const model = await ModelPage.portal(application);
     const { page } = model;

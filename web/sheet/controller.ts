@@ -62,6 +62,7 @@ export class SheetController {
 
   close(): void {
     this.stopListening();
+    this.keyboard.forget();
     this.view.close();
     this.drawing.close();
   }
@@ -92,7 +93,7 @@ export class SheetController {
     this.store.setState({ tool, hint: tool.hint, field: undefined, typed: undefined, cursor: tool.cursor, offer: undefined });
     // A tool may open a field as soon as it is done: that is waited for.
     if (tool.takesPlaces) this.moveKeyboard();
-    else setTimeout(() => this.moveKeyboard());
+    else this.keyboard.soon(() => this.moveKeyboard());
     this.drawing.refresh();
   }
 
@@ -114,17 +115,18 @@ export class SheetController {
 
   /** Keys go to the tool in hand, from the button that took it. */
   takeKeyboard(): void {
+    this.keyboard.forget();
     if (document.activeElement instanceof HTMLButtonElement) this.keyboard.take();
   }
 
   openField(field: InPlaceField | undefined): void {
     this.store.setState({ field });
-    if (!field) setTimeout(() => this.moveKeyboard());
+    if (!field) this.keyboard.soon(() => this.moveKeyboard());
   }
 
   openTyped(typed: TypedField | undefined): void {
     this.store.setState({ typed });
-    if (!typed) setTimeout(() => this.moveKeyboard());
+    if (!typed) this.keyboard.soon(() => this.moveKeyboard());
   }
 
   pointer(kind: 'down' | 'move' | 'up' | 'cancel', event: ToolPointer): void {

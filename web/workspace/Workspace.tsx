@@ -267,7 +267,9 @@ function useShortcuts(sheet: SheetController | undefined): void {
       const onSheet =
         event.target === document.body ||
         (event.target instanceof HTMLElement && event.target.closest('[aria-label="Sheet"]') !== null);
-      if (!typing && onSheet && (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a') {
+      // No button has a use for all; a list that selects has one of its own.
+      const meansAll = onSheet || (event.target instanceof HTMLButtonElement && !event.target.closest(OWN_ALL));
+      if (!typing && meansAll && (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a') {
         event.preventDefault();
         const { tool } = sheet?.store.getState() ?? {};
         if (tool?.all) return tool.all();
@@ -295,6 +297,9 @@ function useShortcuts(sheet: SheetController | undefined): void {
     return () => window.removeEventListener('keydown', onKey);
   }, [editor, sheet]);
 }
+
+/** What has rows of its own that all can be meant of, or stands over the page. */
+const OWN_ALL = '[role=grid], [role=treegrid], [role=listbox], [role=menu], [role=dialog], table';
 
 /** Folds the side panel away and brings it back. */
 const PANEL_KEY = 'q';

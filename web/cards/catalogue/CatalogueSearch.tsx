@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useState, type KeyboardEvent } from 'react';
+import { useEffect, useEffectEvent, useState, type KeyboardEvent } from 'react';
 import { Autocomplete, ListBox, ListBoxItem, SearchField } from 'react-aria-components';
 import styled from 'styled-components';
 import { unitOf, type DisplayUnits } from '@rigid-beam/core/quantities/display';
@@ -85,6 +85,7 @@ export function CatalogueSearch({ actionOf, relative, span }: CatalogueSearchPro
   const [kind, setKind] = useState<(typeof KINDS)[number]['id']>();
   const [sort, setSort] = useState<(typeof SORTS)[number]['id']>('as listed');
   const [looked, setLooked] = useState<CatalogueShape>();
+  const [hurried, setHurried] = useState<string>();
   const display = useDisplay();
   const catalogue = useCatalogue(isOpen ? 'wanted' : 'not yet');
   const used = useModel().sections.flatMap((section) => section.catalogue ?? []);
@@ -97,6 +98,14 @@ export function CatalogueSearch({ actionOf, relative, span }: CatalogueSearchPro
     rememberShape(one.designation);
     actionOf(one).act(catalogue, one);
   };
+  // Enter came before the catalogue: what it meant is taken as soon as it can be.
+  const takeHurried = useEffectEvent(() => {
+    setHurried(undefined);
+    if (shown && hurried === text) take(shown);
+  });
+  useEffect(() => {
+    if (catalogue && hurried !== undefined) takeHurried();
+  }, [catalogue, hurried]);
   const close = (): void => {
     setText('');
     setIsOpen(false);
@@ -108,6 +117,7 @@ export function CatalogueSearch({ actionOf, relative, span }: CatalogueSearchPro
     if (event.key === 'Escape' && isOpen) close();
     else if (event.key === 'Enter' && times !== undefined) relative(times).act();
     else if (event.key === 'Enter' && shown) take(shown);
+    else if (event.key === 'Enter' && !catalogue && text !== '') setHurried(text);
     else return;
     event.preventDefault();
     event.stopPropagation();
