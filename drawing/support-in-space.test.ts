@@ -1,8 +1,10 @@
 import { expect, test } from '@jest/globals';
 import type { Support } from '@rigid-beam/core/model/model';
+import { sketch } from '@rigid-beam/core/test/build';
 import { VERTEX, type Item } from './display-list';
-import { lookFrom, LOOKS } from './projection';
+import { lookFrom, LOOKS, type WorkPlane } from './projection';
 import { symbolInSpace } from './support-in-space';
+import { supportItems } from './support-items';
 import { paths, view } from './test/demo';
 
 const fixed = 'fixed' as const;
@@ -32,4 +34,24 @@ test('what is held along the look is a ring with a dot; a rotation that is held 
   const [ring, dot] = paths(seenFrom('front', { node: '1', uz: fixed }));
   expect([ring!.closed, dot!.fill]).toEqual([true, 'support']);
   expect(seenFrom('corner', { ...pinned, ry: fixed })).toHaveLength(seenFrom('corner', pinned).length + 1);
+});
+
+test('supports fade with what stands on them: with depth, and off the plane that is brought forward', () => {
+  const row = sketch({
+    nodes: [['1', 0, 0, 0], ['2', 0, 0, -6], ['3', 0, 0, -12], ['4', 0, 3, -12]], members: [['a', '3', '4']],
+    supports: ['1', '2', '3'].map((node) => ({ ...pinned, node })),
+  }); // oxfmt-ignore
+  const inkOf = (plane?: WorkPlane): readonly number[] => {
+    const corner = lookFrom(LOOKS.corner.round, LOOKS.corner.height);
+    const marks = paths(supportItems(row, { ...view, projection: corner, plane }));
+    return [0, 1, 2].map((i) => marks[(i * marks.length) / 3]!.opacity ?? 1);
+  };
+  const [near, middle, far] = inkOf();
+  expect(near).toBe(1);
+  expect(middle).toBeLessThan(near!);
+  expect(far).toBeLessThan(middle!);
+  expect(far).toBeGreaterThan(0.3);
+  const [, on, off] = inkOf({ axis: 'z', at: -6 });
+  expect(on).toBe(middle);
+  expect(off).toBe(0.25);
 });

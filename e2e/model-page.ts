@@ -1,4 +1,4 @@
-import type { Page } from 'puppeteer-core';
+import type { ElementHandle, Page } from 'puppeteer-core';
 import { PATIENCE, type Application } from './application';
 
 /** Milliseconds for which an item stands still before it counts as placed. */
@@ -42,6 +42,19 @@ async function emptyModel(application: Application): Promise<string> {
   return `/models/${((await response.json()) as { readonly id: string }).id}`;
 }
 
+/** Makes a model of a file's content; its address. */
+async function givenModel(application: Application, file: object): Promise<string> {
+  const [project] = (await listed(application)).projects;
+  const response = await fetch(`${application.address}/api/models?project=${project!.id}&fileName=given.rbm.json`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'text/plain', Origin: application.address },
+    body: JSON.stringify(file),
+  });
+  const made = (await response.json()) as { readonly id?: string };
+  if (made.id === undefined) throw new Error(JSON.stringify(made));
+  return `/models/${made.id}`;
+}
+
 /** A model's page as a user meets it: by names, values and places on the sheet. */
 export class ModelPage {
   constructor(
@@ -57,6 +70,16 @@ export class ModelPage {
     await opened.ready();
     await page.waitForSelector('main li > button[tabindex="0"]');
     return opened;
+  }
+
+  /** A model that comes as a file. */
+  static async given(application: Application, file: object): Promise<ModelPage> {
+    const page = await application.page();
+    await application.visit(page, await givenModel(application, file));
+    const model = new ModelPage(application, page);
+    await model.ready();
+    await page.waitForSelector('main li > button[tabindex="0"]');
+    return model;
   }
 
   /** A new plane model with nothing in it. */
@@ -123,17 +146,28 @@ export class ModelPage {
     await this.page.keyboard.press('Enter');
   }
 
-  /** Chooses from a list without the pointer: Enter opens it, typing finds the choice. */
+  /** The button that opens the list of this label. */
+  private list(label: string): Promise<ElementHandle<Element> | null> {
+    const labels = `//*[not(self::button)][normalize-space(text())="${label}"]/@id`;
+    return this.page.waitForSelector(`::-p-xpath(//button[@aria-haspopup="listbox"][contains(@aria-labelledby, ${labels})])`);
+  }
+
+  /** Chooses from a list without the pointer: Enter opens it, arrow keys go to the choice. */
   async chooseByKey(label: string, option: string): Promise<void> {
-    const button = await this.page.waitForSelector(
-      `::-p-xpath(//button[@aria-haspopup="listbox"][contains(@aria-labelledby, //*[normalize-space(text())="${label}"]/@id)])`,
-      { timeout: PATIENCE },
-    );
+    const button = await this.list(label);
     await button!.focus();
     await this.page.keyboard.press('Enter');
-    await this.page.waitForSelector('[role=option]');
-    await this.page.keyboard.type(option);
+    const stands = (): Promise<string> =>
+      this.page.evaluate(() => (document.activeElement?.role === 'option' ? (document.activeElement.textContent ?? '') : ''));
+    await this.page.waitForFunction(() => document.activeElement?.role === 'option');
+    await this.page.keyboard.press('Home');
+    for (let last = ''; (await stands()) !== option; await this.page.keyboard.press('ArrowDown')) {
+      const now = await stands();
+      if (now === last) throw new Error(`“${option}” is not among the choices of “${label}”; the last is “${now}”.`);
+      last = now;
+    }
     await this.page.keyboard.press('Enter');
+    await this.page.waitForFunction((face) => face?.getAttribute('aria-expanded') !== 'true', {}, button);
   }
 
   /** Types into a field without the pointer. */
@@ -294,10 +328,7 @@ export class ModelPage {
 
   /** Chooses from a list by its label. */
   async choose(label: string, option: string): Promise<void> {
-    const button = await this.page.waitForSelector(
-      `::-p-xpath(//button[@aria-haspopup="listbox"][contains(@aria-labelledby, //*[normalize-space(text())="${label}"]/@id)])`,
-      { timeout: PATIENCE },
-    );
+    const button = await this.list(label);
     await button!.click();
     await this.page.locator(`::-p-named([name="${option}"][role="option"])`).click();
   }

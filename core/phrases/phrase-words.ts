@@ -33,7 +33,7 @@ export function phraseWords(phrase: LoadPhrase, display: DisplayUnits, digits = 
   return [
     sizes,
     wayWords(phrase, isTurned ? 'turned' : 'as it is', digits),
-    kind === 'line' || kind === 'area' ? MEASURED[phrase.measured] : '',
+    measuredWords(phrase),
     phrase.spread && !phrase.onto ? 'one way' : '',
     phrase.width === undefined ? '' : `over ${length(phrase.width)}`,
     ...places,
@@ -42,6 +42,12 @@ export function phraseWords(phrase: LoadPhrase, display: DisplayUnits, digits = 
   ]
     .filter(Boolean)
     .join(' ');
+}
+
+/** Wind from a side presses square to what it meets and cannot do otherwise: that needs no word. */
+function measuredWords({ kind, measured, direction }: LoadPhrase): string {
+  if (kind === 'area' && direction[1] === 0) return '';
+  return kind === 'line' || kind === 'area' ? MEASURED[measured] : '';
 }
 
 /** What the whole member gets, then what is warmer towards its sides. */

@@ -4,13 +4,14 @@ import path from 'node:path';
 import { expect, jest, test } from '@jest/globals';
 import { Thread } from './thread';
 
-/** Doubles what it is given; 0 is worked on for ever, and −1 takes all the memory there is. */
+/** Doubles what it is given; 0 is worked on for ever, −1 takes all the memory there is, and −2 fails once it has answered. */
 const BUNDLE = `
 import { parentPort } from 'node:worker_threads';
 parentPort.on('message', (asked) => {
   while (asked === 0);
   for (const all = []; asked === -1; ) all.push(new Array(100_000).fill({}));
   parentPort.postMessage(2 * asked);
+  if (asked === -2) setTimeout(() => { throw new Error('nobody waits for this'); });
 });`;
 
 test('what takes too long or too much is ended, and all else is answered in its order', async () => {
@@ -24,6 +25,9 @@ test('what takes too long or too much is ended, and all else is answered in its 
   const others = setInterval(() => turns++, 10);
   expect(await Promise.all([1, 0, 2, -1, 3].map((asked) => thread.ask(asked)))).toEqual([2, undefined, 4, undefined, 6]);
   clearInterval(others);
+  expect(await thread.ask(-2)).toBe(-4);
+  await new Promise((resolve) => setTimeout(resolve, 100));
+  expect(await thread.ask(5)).toBe(10);
   expect(turns).toBeGreaterThan(20);
   await thread.stop();
   expect(await thread.ask(4)).toBeUndefined();

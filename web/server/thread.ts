@@ -45,28 +45,34 @@ export class Thread<Asked, Answer> {
     return [process.cwd(), 'dist', this.work.bundle].join(path.sep);
   }
 
-  private one(asked: Asked): Promise<Answer | undefined> {
-    const worker = (this.worker ??= new Worker(/* turbopackIgnore: true */ this.file, {
+  /** It is heard for as long as it lives: what fails unheard, idle or already given up, would end the server. */
+  private begun(): Worker {
+    const worker = new Worker(/* turbopackIgnore: true */ this.file, {
       resourceLimits: { maxOldGenerationSizeMb: this.work.memory },
-    }));
+    });
+    worker.on('error', (error) => {
+      log.error({ err: error, bundle: this.work.bundle }, 'A thread failed');
+      if (this.worker === worker) this.worker = undefined;
+    });
     worker.unref();
+    return worker;
+  }
+
+  private one(asked: Asked): Promise<Answer | undefined> {
+    const worker = (this.worker ??= this.begun());
     return new Promise((resolve) => {
       const end = (answer: Answer | undefined): void => {
         clearTimeout(timer);
-        worker.off('message', end).off('error', failed);
+        worker.off('message', end).off('error', giveUp);
         resolve(answer);
       };
       const giveUp = (): void => {
-        this.worker = undefined;
+        if (this.worker === worker) this.worker = undefined;
         void worker.terminate();
         end(undefined);
       };
-      const failed = (error: Error): void => {
-        log.error({ err: error, bundle: this.work.bundle }, 'A thread failed');
-        giveUp();
-      };
       const timer = setTimeout(giveUp, this.work.limit);
-      worker.on('message', end).on('error', failed);
+      worker.on('message', end).on('error', giveUp);
       worker.postMessage(asked);
     });
   }

@@ -30,7 +30,7 @@ import { leave, type Opening } from './left';
 import { keepView, keptView } from './kept-view';
 import { afterPaint } from './after-paint';
 import { Solutions } from './solutions';
-import { visibleOf } from './visible';
+import { movedUnseen, visibleOf } from './visible';
 import { stillThere } from './still-there';
 import { suggestionFor } from './suggestion';
 import { PageStore } from './page-store';
@@ -118,12 +118,18 @@ export class Editor {
   }
 
   private apply(intent: Intent, kind: RevisionKind, label: string): boolean {
-    const { model, history, storage } = this.state;
+    const { model, hidden, history, storage } = this.state;
     if (storage.status === 'conflict' || storage.status === 'refused') return false;
     const applied = applyIntent(model, intent);
     if (!applied.ok) {
       this.own.setState({ refusal: applied.faults, preview: undefined, proposal: undefined });
       this.solutions.present(model);
+      return false;
+    }
+    const unseen = kind === 'edit' ? movedUnseen(model, applied.model, hidden, intent) : [];
+    if (unseen.length > 0) {
+      this.endPreview();
+      this.refuse(WORDS.movesUnseen(unseen.length));
       return false;
     }
     const { patches, inverse, said } = applied;

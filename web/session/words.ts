@@ -1,5 +1,7 @@
 /** All that this room says, by the file that says it: read it through and correct it here. */
 
+import { counted } from '@rigid-beam/core/counted';
+
 export const brought = {
   material: (members: string, material: string): string => `${members} now of ${material}, since the shape comes in it.`,
   grade: (grade: string, members: string): string => `${grade} for ${members}`,
@@ -12,6 +14,8 @@ export const editorState = {
 export const editor = {
   notTakenBack: (label: string): string => `“${label}” cannot be taken back now: the server does not answer. Try again.`,
   notWritten: (why: string): string => `The file could not be written: ${why}. Nothing was saved.`,
+  movesUnseen: (count: number): string =>
+    `This would move ${counted(count, 'hidden node')}. Nothing was changed. Show what is hidden first, then do it again.`,
   stillSolving: 'The model is still being solved. Save it again when that is done.',
   notOnTop: (label: string, clashWords: string): string => `“${label}” was not put on top of the newer state. ${clashWords}.`,
 };

@@ -102,8 +102,9 @@ export function SheetItems({ controller }: { readonly controller: SheetControlle
     else if (event.key === 'ArrowLeft' || event.key === 'ArrowUp') focus(index - 1);
     else if (event.key === 'Home') focus(0);
     else if (event.key === 'End') focus(items.length - 1);
-    else if (event.key === 'Enter') openInPlace(controller, subject);
-    else return;
+    // A tool in hand is used on what one stands on; without one its value is typed over.
+    else if (event.key !== 'Enter') return;
+    else if (!controller.key(event.nativeEvent)) openInPlace(controller, subject);
     event.preventDefault();
     event.stopPropagation();
   };

@@ -67,8 +67,9 @@ export class ApplyTool implements Tool {
 
   key(event: KeyboardEvent): boolean {
     if (event.key !== 'Enter') return false;
-    this.put(this.meant(this.sheet.editor.state.selection), 0);
-    return true;
+    const ids = this.meant(this.sheet.editor.state.selection);
+    this.put(ids, 0);
+    return ids.length > 0;
   }
 
   all(): void {
