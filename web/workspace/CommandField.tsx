@@ -18,14 +18,20 @@ const Box = styled(ComboBox<Command>)`
   position: relative;
   flex: 0 1 7.5rem;
   min-width: 5rem;
-  &:focus-within {
-    flex-basis: 16rem;
-  }
+  min-height: 1.55rem;
 `;
 
+/** It grows over what stands left of it, which keeps its place. */
 const Field = styled(Input)`
+  position: absolute;
+  right: 0;
+  z-index: 1;
   width: 100%;
   min-height: 1.55rem;
+  &:focus {
+    width: 16rem;
+    max-width: 80vw;
+  }
   padding: 0.05rem 0.5rem;
   border: 1px solid var(--rule-strong);
   border-radius: 3px;

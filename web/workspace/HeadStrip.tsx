@@ -37,10 +37,11 @@ const Strip = styled.header`
 
 const Where = styled.div`
   display: flex;
-  flex: 0 8 15.2rem;
+  flex: 0 8 auto;
   align-items: baseline;
   gap: 0.3rem;
   min-width: 8rem;
+  max-width: 22rem;
   overflow: hidden;
   @media (max-width: 72rem) {
     flex-basis: 8rem;
@@ -96,9 +97,14 @@ const State = styled.p`
   }
 `;
 
-/** Gives way first: its beginning says enough, and the whole stands in its title. */
+/** Gives way first: its beginning says enough, and the whole stands in its title. As wide for whatever it says, so that nothing moves with it. */
 const Solution = styled(State)`
-  flex-shrink: 30;
+  flex: 0 30 7.4rem;
+  min-width: 3.2rem;
+`;
+
+const Storage = styled(State)`
+  min-width: 3.4rem;
 `;
 
 /** Undo and redo, where one is, whether the model is solved, and whether it is stored. */
@@ -111,7 +117,7 @@ export function HeadStrip({ sheet }: { readonly sheet: SheetController | undefin
   const stored = useEditorState(storageWords);
   const progress = useEditorState((state) => state.progress);
   const panel = useEditorState((state) => state.panel);
-  const [solvingTone, solvingText] = solving.split('|') as [string, string];
+  const [solvingTone, solvingText, solvingTitle = solvingText] = solving.split('|') as [string, string, string?];
   const [storedTone, storedText] = stored.split('|') as [string, string];
   const undo = history.undo.at(-1);
   const redo = history.redo.at(-1);
@@ -152,7 +158,7 @@ export function HeadStrip({ sheet }: { readonly sheet: SheetController | undefin
       <StageTabs />
       <Grow />
       <CommandField sheet={sheet} />
-      <Solution role="status" data-tone={solvingTone} data-testid="solution" title={solvingText}>
+      <Solution role="status" data-tone={solvingTone} data-testid="solution" title={solvingTitle}>
         {solvingText}
       </Solution>
       {progress === 'stopped' ? (
@@ -160,9 +166,9 @@ export function HeadStrip({ sheet }: { readonly sheet: SheetController | undefin
       ) : (
         progress && <PlainButton onPress={() => editor.stopSolving()}>{WORDS.stop}</PlainButton>
       )}
-      <State role="status" data-tone={storedTone} data-testid="storage">
+      <Storage role="status" data-tone={storedTone} data-testid="storage">
         {storedText}
-      </State>
+      </Storage>
       <SaveMenu />
       <AppearanceButton />
     </Strip>
@@ -200,7 +206,7 @@ const PHASES: Record<SolveProgress['phase'], string> = {
 
 const timeWords = (milliseconds: number): string => milliseconds.toFixed(milliseconds < 100 ? 1 : 0);
 
-/** `tone|text`: a plain string, so that the strip follows only when the words change. */
+/** `tone|text`, and `|more` that is shown on asking: a plain string, so that the strip follows only when the words change. */
 function solutionWords(state: EditorState): string {
   const { progress, reading } = state;
   // What the sheet shows is told with it; only in hand a large structure waits.
@@ -223,7 +229,7 @@ function solutionWords(state: EditorState): string {
   }
   const worst = Math.max(0, ...(results.solution?.cases.map(({ equilibrium }) => equilibrium.residual) ?? []));
   const balance = worst < 1e-9 ? WORDS.inBalance : WORDS.balanceTo(digitsOfShare(worst));
-  return `good|${WORDS.solvedInMs(timeWords(milliseconds ?? 0), balance)}`;
+  return `good|${WORDS.solved(balance)}|${WORDS.solvedInMs(timeWords(milliseconds ?? 0), balance)}`;
 }
 
 function storageWords({ storage }: EditorState): string {

@@ -20,13 +20,17 @@ const Tab = styled(ToggleButton)`
   flex: none;
   gap: 0.2rem;
   min-height: 2.1rem;
-  padding: 0 0.52rem;
+  padding: 0 0.45rem;
+  @media (max-width: 72rem) {
+    padding: 0 0.28rem;
+  }
   border: 0;
   border-radius: 0;
   &[data-selected] {
     font-weight: 600;
   }
   sup {
+    min-width: 0.8rem;
     font-size: 0.68rem;
     opacity: 0.85;
   }
@@ -36,6 +40,17 @@ const Tab = styled(ToggleButton)`
   }
   &[data-mark='attention'][data-selected] sup {
     color: inherit;
+  }
+`;
+
+/** As wide as it is when it is chosen, so that the others keep their places. */
+const Words = styled.span`
+  display: inline-grid;
+  &::after {
+    content: attr(data-words);
+    height: 0;
+    font-weight: 600;
+    visibility: hidden;
   }
 `;
 
@@ -57,8 +72,8 @@ export const StageTabs = memo(function StageTabs() {
         const { count, figure, mark } = standing(model, results);
         return (
           <Tab key={id} id={id} data-mark={mark} aria-label={`${words}: ${count}, ${MARKS[mark].words}`}>
-            {words}
-            <sup aria-hidden>{mark === 'attention' ? `${figure} ▲` : mark === 'empty' ? '○' : figure}</sup>
+            <Words data-words={words}>{words}</Words>
+            <sup aria-hidden>{mark === 'attention' ? '▲' : mark === 'empty' ? '○' : figure}</sup>
           </Tab>
         );
       })}

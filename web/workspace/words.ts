@@ -36,6 +36,7 @@ export const headStrip = {
   faults: (faults: number): string => counted(faults, 'fault'),
   inBalance: 'in balance',
   balanceTo: (digits: number): string => `in balance to ${counted(digits, 'digit')} only`,
+  solved: (balance: string): string => `Solved, ${balance}`,
   solvedInMs: (time: string, balance: string): string => `Solved in ${time} ms, ${balance}`,
   storing: 'Storing …',
   silent: 'Not stored: the server does not answer. Trying again …',
