@@ -41,7 +41,10 @@ const Where = styled.div`
   align-items: baseline;
   gap: 0.3rem;
   min-width: 8rem;
-  max-width: 22rem;
+  max-width: 16.8rem;
+  @media (min-width: 90rem) {
+    max-width: 28rem;
+  }
   overflow: hidden;
   @media (max-width: 72rem) {
     flex-basis: 8rem;
