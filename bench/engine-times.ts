@@ -8,7 +8,7 @@ import type { Model } from '@rigid-beam/core/model/model';
 import { extremes } from '@rigid-beam/core/results/extremes';
 import { AnalysisSession, solve } from '@rigid-beam/core/analysis/session';
 import { readExtremes } from '@rigid-beam/core/results/read-extremes';
-import { linearOf } from '@rigid-beam/core/results/sums';
+import { responseOf } from '@rigid-beam/core/results/sums';
 import { compile } from '@rigid-beam/core/stiffness/compile';
 import { assembleStiffness } from '@rigid-beam/core/stiffness/assemble';
 import { memberMatrices } from '@rigid-beam/core/stiffness/member-matrices';
@@ -103,7 +103,7 @@ const measurements: Record<string, () => object> = {
     const envelope = { id: 'worst', type: 'envelope' as const, of: sums.map(({ id }) => id) };
     const solution = solve({ ...base, combinations: [...sums, envelope] }).solution!;
     const last = solution.outcomes.length - 1;
-    const opening = median(5, (run) => void linearOf(solution, base.cases.length + run));
+    const opening = median(5, (run) => void responseOf(solution, base.cases.length + run));
     const begun = performance.now();
     const stream = readExtremes(solution, last);
     let [steps, longest, before] = [0, 0, begun];
@@ -136,7 +136,7 @@ const measurements: Record<string, () => object> = {
       let [sums, found] = [0, 0];
       for (const outcome of outcomes) {
         const begun = performance.now();
-        linearOf(fresh, outcome);
+        responseOf(fresh, outcome);
         const added = performance.now();
         for (let m = 0; m < base.members.length; m++)
           for (const quantity of ['N', 'Vy', 'Mz'] as const) extremes(fresh, outcome, m, quantity);

@@ -1,8 +1,9 @@
+import { isRange } from '@rigid-beam/core/combinations/outcome';
 import { diagramOf } from '@rigid-beam/core/results/diagram';
 import { governing, type Stretch } from '@rigid-beam/core/results/envelope';
 import { evaluate } from '@rigid-beam/core/results/polynomial';
 import { isLine, quantityTable } from '@rigid-beam/core/results/quantities';
-import { pieceOf, valueIn } from '@rigid-beam/core/results/read';
+import { pieceOf, valueIn, partsOf } from '@rigid-beam/core/results/read';
 import { readingOf } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { VERTEX, verticesFor, worldPath, type Ink, type Item } from './display-list';
@@ -74,7 +75,6 @@ export const UPRIGHT: Lean = { start: 0, end: 0 };
 /** The diagram of one member: for an envelope, and for what has a range at each place, the upper and the lower curve. */
 export function diagramItems(drawn: DrawnQuantity, member: DrawnMember, view: View, lean: Lean = UPRIGHT): Item[] {
   const { solution, outcome, quantity } = drawn;
-  const kind = solution.outcomes[outcome]!;
   const fine = samplesFor(member, view);
   const drawnCurve = { ...drawn, member, lean };
   const read = readingOf(solution, outcome)?.curves.get(quantity);
@@ -86,14 +86,20 @@ export function diagramItems(drawn: DrawnQuantity, member: DrawnMember, view: Vi
     const { isMagnitude } = quantityTable[quantity].derived!;
     return [ranges.max, ...(isMagnitude ? [] : [ranges.min])].flatMap((samples) => curve(samples, drawnCurve, view));
   }
-  if (kind.kind !== 'envelope') {
+  if (!isRange(solution.outcomes[outcome]!)) {
     const whole: Stretch[] = [{ from: 0, to: member.length, outcome }];
     return curve(samplesOf(solution, member.index, whole, quantity, fine), drawnCurve, view);
   }
   const samples = (side: 1 | -1): Samples =>
     read
       ? boundOf(read, member.index, side)
-      : samplesOf(solution, member.index, governing(solution, kind.parts, member.index, quantity, side), quantity, fine);
+      : samplesOf(
+          solution,
+          member.index,
+          governing(solution, partsOf(solution, outcome), member.index, quantity, side),
+          quantity,
+          fine,
+        );
   return ([1, -1] as const).flatMap((side) => curve(samples(side), drawnCurve, view));
 }
 
@@ -173,7 +179,7 @@ function finer({ xs, values }: Samples, step: number): Samples {
 export function tipOf(drawn: DrawnQuantity, member: DrawnMember, x: number, value: number): readonly [number, number] {
   const { solution, outcome, quantity, metresPerUnit } = drawn;
   const [px, py] = pointOn(member, x);
-  if (isDeflection(quantity) && solution.outcomes[outcome]!.kind !== 'envelope') {
+  if (isDeflection(quantity) && !isRange(solution.outcomes[outcome]!)) {
     const diagram = diagramOf(solution, outcome, member.index);
     const [u, v, w] = (['u', 'v', 'w'] as const).map((one) => metresPerUnit * valueIn(diagram, one, x)) as [
       number,

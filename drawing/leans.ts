@@ -1,3 +1,4 @@
+import { isRange } from '@rigid-beam/core/combinations/outcome';
 import type { Member, Model } from '@rigid-beam/core/model/model';
 import { diagramOf } from '@rigid-beam/core/results/diagram';
 import { evaluate } from '@rigid-beam/core/results/polynomial';
@@ -77,7 +78,7 @@ function meeting(a: End, b: End, drawn: DrawnQuantity): readonly [number, number
 
 /** Whether the moment is the same on both sides; of an envelope no node's couples are known, and it counts as such. */
 function isOne(a: End, b: End, drawn: DrawnQuantity): boolean {
-  if (drawn.solution.outcomes[drawn.outcome]!.kind === 'envelope') return true;
+  if (isRange(drawn.solution.outcomes[drawn.outcome]!)) return true;
   const [va, vb] = [Math.abs(valueAt(a, drawn)), Math.abs(valueAt(b, drawn))];
   return Math.abs(va - vb) <= SAME * Math.max(va, vb);
 }

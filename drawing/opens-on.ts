@@ -22,7 +22,7 @@ export function carriesAxially(model: Model, solution: Solution | undefined): bo
   // In the case with the largest axial forces: one that acts on nothing tells nothing.
   let [acting, axial] = [-1, 0];
   for (const [outcome, { kind }] of solution.outcomes.entries()) {
-    const force = kind === 'case' ? largestOf(governingValues(solution, outcome, 'N')) : 0;
+    const force = kind === 'solved' ? largestOf(governingValues(solution, outcome, 'N')) : 0;
     if (force > axial) [acting, axial] = [outcome, force];
   }
   if (acting < 0) return false;

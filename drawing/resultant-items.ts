@@ -3,7 +3,7 @@ import { dot, size, type Point } from '@rigid-beam/core/model/point';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { showForce } from '@rigid-beam/core/quantities/show-load';
 import { resultantOf } from '@rigid-beam/core/results/resultant';
-import { linearOf } from '@rigid-beam/core/results/sums';
+import { responseOf } from '@rigid-beam/core/results/sums';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { boundsOf } from './camera';
 import { symbolPath, type Ink, type Item } from './display-list';
@@ -21,7 +21,7 @@ const LENGTH = 54;
  * structure. Nothing for couples alone, for loads that balance each other, and for envelopes.
  */
 export function resultantItems(model: Model, solution: Solution, view: View): Item[] {
-  const linear = linearOf(solution, view.outcome);
+  const linear = responseOf(solution, view.outcome);
   const box = boundsOf(drawnNodes(model, view).values());
   if (!linear || !box || isSaidAlready(model, solution, view)) return [];
   const { applied, size: scale } = linear.equilibrium;

@@ -1,3 +1,4 @@
+import { isRange } from '@rigid-beam/core/combinations/outcome';
 import type { Model } from '@rigid-beam/core/model/model';
 import { displayOf, drawnUnit } from '@rigid-beam/core/quantities/display';
 import { unitFactor } from '@rigid-beam/core/quantities/parse';
@@ -65,7 +66,7 @@ export function scaleOfDiagram(
   if (quantity === 'none') return { metresPerUnit: 0, perMetre: 0 };
   const largest = largestOf(governingValues(solution, outcome, quantity));
   if (isDeflection(quantity)) {
-    const isLineDrawn = solution.outcomes[outcome]?.kind !== 'envelope';
+    const isLineDrawn = !isRange(solution.outcomes[outcome]!);
     const factor = isLineDrawn
       ? scaleOfDeflection(model, solution, view)
       : deflectionScale(largest, extentOf(model), view.diagramFactor);
@@ -78,7 +79,8 @@ export function scaleOfDiagram(
 
 /** How many times larger than life deflections are drawn. */
 export function scaleOfDeflection(model: Model, solution: Solution, view: View): number {
-  if (solution.outcomes[view.outcome]?.kind === 'envelope') return 0;
+  const acts = solution.outcomes[view.outcome];
+  if (!acts || isRange(acts)) return 0;
   if (view.heldDeflection !== undefined) return view.heldDeflection;
   const along = largestOf(governingValues(solution, view.outcome, 'v'));
   const across = largestOf(governingValues(solution, view.outcome, 'u'));
@@ -102,7 +104,7 @@ function diagramParts(model: Model, solution: Solution, view: View): DiagramPart
   const drawn = { solution, outcome, quantity, metresPerUnit };
   const leans = leansOf(model, drawn, members);
   const near = isCrowded(model, view) ? nearness(model, view) : undefined;
-  const isLineDrawn = isDeflection(quantity) && solution.outcomes[outcome]!.kind !== 'envelope';
+  const isLineDrawn = isDeflection(quantity) && !isRange(solution.outcomes[outcome]!);
   const outlines: View = { ...view, detail: 'outline' };
   const itemsOn = (member: DrawnMember, seen: 'whole' | 'outline'): Item[] =>
     isLineDrawn
@@ -123,7 +125,7 @@ function diagramParts(model: Model, solution: Solution, view: View): DiagramPart
 /** Whose deflections are drawn besides, and how large; undefined where there are none, and of envelopes. */
 export function deflectionOf(model: Model, solution: Solution | undefined, view: View): Deflected | undefined {
   const acts = solution?.outcomes[view.outcome];
-  if (!solution || !acts || acts.kind === 'envelope') return undefined;
+  if (!solution || !acts || isRange(acts)) return undefined;
   const factor = scaleOfDeflection(model, solution, view);
   return factor === 0 ? undefined : { solution, outcome: view.outcome, factor };
 }

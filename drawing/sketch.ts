@@ -1,3 +1,4 @@
+import { isRange } from '@rigid-beam/core/combinations/outcome';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { boundsOf, fit } from './camera';
@@ -42,12 +43,12 @@ export function sketchMarkup(
   const margin = Math.min(width, height) * 0.22;
   const camera = fit(box, width, height, { left: margin, right: margin, top: Math.max(margin, head), bottom: margin });
   if (model.members.length > CROWDED) return svgMarkup(quickItems(model, seen, LEAST / camera.scale), camera, palette);
-  const isEnvelope = solution?.outcomes[outcome]?.kind === 'envelope';
+  const acts = solution?.outcomes[outcome];
   const view: View = {
     ...plainView,
     ...seen,
     outcome,
-    quantity: isEnvelope ? 'Mz' : 'none',
+    quantity: acts && isRange(acts) ? 'Mz' : 'none',
     diagramFactor: 1.8,
     deflected: true,
     loads: 'plain',

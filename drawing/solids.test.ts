@@ -47,7 +47,7 @@ test('bent it follows the deflected axis without a gap, to where its node went',
     column(bent!, 3, i).forEach((value, k) => expect(value).toBeCloseTo(from[k]! + way[k]!, 5));
   }
   const [from, way] = [column(bent!, 3, count - 1), column(bent!, 0, count - 1)];
-  const moved = solution!.cases[0]!.displacements.slice(6, 9);
+  const moved = solution!.responses[0]!.displacements.slice(6, 9);
   [1, 0, 4].forEach((place, k) => expect(from[k]! + way[k]!).toBeCloseTo(place + 50 * moved[k]!, 5));
 });
 

@@ -10,16 +10,16 @@ import { takeKernels } from '../linear-algebra/kernel-pool';
 import { piecesOfCases } from '../results/breakpoints';
 import { nodalResidual } from '../results/nodal-balance';
 import { recoverMembers } from '../results/recover-members';
-import type { LinearOutcome } from '../results/results';
+import type { StructuralResponse } from '../results/results';
 import { caseLoads } from './case-loads';
 import { refineEquilibrium } from './equilibrium-refinement';
 import { factorise, type System } from './factorise';
 import { prepare } from './prepare';
 import { solve } from './session';
 
-const solved = (model: Model): { system: System; outcome: LinearOutcome } => ({
+const solved = (model: Model): { system: System; outcome: StructuralResponse } => ({
   system: factorise(prepare(model).prepared, takeKernels()),
-  outcome: solve(model).solution!.cases[0]!,
+  outcome: solve(model).solution!.responses[0]!,
 });
 
 test('what is left at the joints is f − K·u, with springs whose ground moves and a turned support', () => {
@@ -76,7 +76,7 @@ describe('corrections by what is left at the joints', () => {
     return { system, outcome, equations };
   };
   type Parts = readonly [residual: number, jointResidual?: number];
-  const off = (outcome: LinearOutcome, [residual, jointResidual = 0]: Parts): LinearOutcome => ({
+  const off = (outcome: StructuralResponse, [residual, jointResidual = 0]: Parts): StructuralResponse => ({
     ...outcome,
     equilibrium: { ...outcome.equilibrium, residual, jointResidual },
   });

@@ -3,7 +3,7 @@ import { maxNorm } from '../linear-algebra/max-norm';
 import { nodalResidual } from '../results/nodal-balance';
 import { addSolution } from './add-solution';
 import type { SolvedEquations } from '../results/recover-cases';
-import type { LinearOutcome } from '../results/results';
+import type { StructuralResponse } from '../results/results';
 import type { System } from './factorise';
 
 /** Where no more than this part of the largest force is left, at any joint and in all, nothing is corrected. */
@@ -14,7 +14,7 @@ const WORTHWHILE = 0.5;
 const SIMILAR = 2;
 const MOST_PASSES = 5;
 
-const unbalanced = ({ equilibrium }: LinearOutcome): number => Math.max(equilibrium.residual, equilibrium.jointResidual);
+const unbalanced = ({ equilibrium }: StructuralResponse): number => Math.max(equilibrium.residual, equilibrium.jointResidual);
 
 /**
  * Iterative refinement (Wilkinson, Rounding Errors in Algebraic Processes, 1963) by the joints: what is left there, of end forces that
@@ -25,9 +25,9 @@ const unbalanced = ({ equilibrium }: LinearOutcome): number => Math.max(equilibr
 export function refineEquilibrium(
   system: System,
   equations: readonly SolvedEquations[],
-  rough: readonly LinearOutcome[],
-  recover: (equations: readonly SolvedEquations[]) => LinearOutcome[],
-): LinearOutcome[] {
+  rough: readonly StructuralResponse[],
+  recover: (equations: readonly SolvedEquations[]) => StructuralResponse[],
+): StructuralResponse[] {
   const { structure, matrices, numbering, factor } = system;
   const best = rough.map((outcome, i) => ({ outcome, equations: equations[i]!, last: Infinity }));
   let due = best.filter(({ outcome }) => unbalanced(outcome) > BALANCED);

@@ -3,7 +3,7 @@ import { vectorRoom } from '../linear-algebra/vectors';
 import { imposedDisplacements, rightHandSide } from '../stiffness/assemble';
 import { FREEDOMS, nodeCount } from '../stiffness/structure';
 import { recoverCases, type SolvedEquations } from '../results/recover-cases';
-import type { LinearOutcome } from '../results/results';
+import type { StructuralResponse } from '../results/results';
 import { addSolution } from './add-solution';
 import { refineEquilibrium } from './equilibrium-refinement';
 import type { System } from './factorise';
@@ -16,7 +16,7 @@ const roomForSolutions = vectorRoom();
 /** First-order linear analysis: every case by one substitution in the one factor, corrected by what it leaves unbalanced. */
 export const linear: Strategy = { name: 'linear', solve: solveCases };
 
-function solveCases(system: System, cases: CasesToSolve): ReadonlyMap<number, LinearOutcome> {
+function solveCases(system: System, cases: CasesToSolve): ReadonlyMap<number, StructuralResponse> {
   const { due, loads, pieces, supported, memories, progress } = cases;
   const { structure, matrices, numbering, factor } = system;
   const imposed = roomForDisplacements(due.length, FREEDOMS * nodeCount(structure));
@@ -40,7 +40,7 @@ function solveCases(system: System, cases: CasesToSolve): ReadonlyMap<number, Li
       memory: memories[i],
     };
   });
-  const recover = (some: readonly SolvedEquations[], tell: (i: number) => void): LinearOutcome[] =>
+  const recover = (some: readonly SolvedEquations[], tell: (i: number) => void): StructuralResponse[] =>
     recoverCases(structure, matrices, supported, some, tell);
   const rough = recover(equations, (i) => progress?.('cases', i / due.length));
   // Corrections have no share of the work that is known beforehand, but can be given up as well.

@@ -4,7 +4,7 @@ import type { PointLoad } from '../model/loads/primitive';
 import type { Load, Model } from '../model/model';
 import { clamp, sketch } from '../test/build';
 import { randomSpace } from '../test/random-space';
-import { linearOf } from '../results/sums';
+import { responseOf } from '../results/sums';
 import { AnalysisSession, solve } from './session';
 import { after, caseAfter, close } from '../test/sessions';
 
@@ -34,14 +34,14 @@ describe('cases whose loads have not changed', () => {
       fc.property(randomSpace, fc.nat(edits.length - 1), (any, kind) => {
         const model = twoCases(any);
         const session = new AnalysisSession();
-        const [first] = session.update(model).solution!.cases;
+        const [first] = session.update(model).solution!.responses;
         const edited = edits[kind]!(model);
         const second = session.update(edited).solution!;
         const fresh = solve(edited).solution!;
         // Pieces belong to their case: also a load that cuts a member in P leaves Q alone.
-        expect(second.cases[0]).toBe(first);
+        expect(second.responses[0]).toBe(first);
         [0, 1, 2].forEach((i) => {
-          const [outcome, other] = [linearOf(fresh, i)!, linearOf(second, i)!];
+          const [outcome, other] = [responseOf(fresh, i)!, responseOf(second, i)!];
           for (const key of ['coefficients', 'displacements', 'reactions'] as const) close(outcome[key], other[key]);
         });
       }),
@@ -76,9 +76,9 @@ test('loads written anew one after the other, on members and nodes, give what a 
       for (const one of changes) {
         model = { ...model, loads: model.loads.map((load, i) => (i === one.at ? loadOf(one) : load)) };
         const next = session.update(model).solution!;
-        solve(model).solution!.cases.forEach((outcome, c) => {
-          close(outcome.coefficients, next.cases[c]!.coefficients);
-          close(outcome.reactions, next.cases[c]!.reactions);
+        solve(model).solution!.responses.forEach((outcome, c) => {
+          close(outcome.coefficients, next.responses[c]!.coefficients);
+          close(outcome.reactions, next.responses[c]!.reactions);
         });
         session.update(model);
       }

@@ -21,7 +21,7 @@ describe('what one analysis leaves for the next', () => {
           loads: [...model.loads, { id: 'x1', type: 'node', case: 'Q', node: 't00', fy: fy * 1e3 }],
         };
         const phases = new Set<Phase>();
-        const kept = session.update(edited, { progress: (phase) => void phases.add(phase) }).solution!.cases[0]!;
+        const kept = session.update(edited, { progress: (phase) => void phases.add(phase) }).solution!.responses[0]!;
         expect([...phases]).toEqual(['cases']);
         const fresh = caseAfter(0, edited);
         close(fresh.displacements, kept.displacements);
@@ -73,8 +73,8 @@ describe('what one analysis leaves for the next', () => {
         [0, 0.1, 0.2].forEach((by, step) =>
           [space, plane].forEach((model, k) => {
             const { solution } = sessions[k]!.update(moved(model, by));
-            solution?.cases.forEach((one, c) => {
-              const other = alone[k]![step]!.solution!.cases[c]!;
+            solution?.responses.forEach((one, c) => {
+              const other = alone[k]![step]!.solution!.responses[c]!;
               // Where nothing is taken over but the ordering, not even rounding differs.
               if (step === 0) expect(one.coefficients).toEqual(other.coefficients);
               else close(other.coefficients, one.coefficients);
@@ -88,7 +88,7 @@ describe('what one analysis leaves for the next', () => {
         const last = { ...moved(space, 0.2), loads };
         const again = sessions[0]!.update(last, { progress: (phase) => void phases.add(phase) });
         expect(phases.has('factorization')).toBe(false);
-        close(solve(last).solution!.cases[0]!.displacements, again.solution!.cases[0]!.displacements);
+        close(solve(last).solution!.responses[0]!.displacements, again.solution!.responses[0]!.displacements);
         sessions.forEach((session) => session.close());
       }),
       { numRuns: 12 },
@@ -149,7 +149,7 @@ test('nodes, members, sections and loads changed one after the other, with self 
         expect(next.status).toBe(fresh.status);
         if (fresh.status !== 'solved') return;
         for (const c of [0, 1]) {
-          const [before, now] = [fresh, next].map((results) => results.solution!.cases[c]!);
+          const [before, now] = [fresh, next].map((results) => results.solution!.responses[c]!);
           for (const key of ['displacements', 'reactions', 'coefficients'] as const) close(before![key], now![key]);
           expect(now!.equilibrium.applied).toEqual(before!.equilibrium.applied);
         }
@@ -196,7 +196,7 @@ describe('progress', () => {
       const edited = { ...model, nodes: model.nodes.map((node, i) => (i === 0 ? { ...node, x: node.x + 0.1 } : node)), loads };
       expect(() => session.update(edited, { progress: stopAt(phase) })).toThrow('given up');
       for (const next of [model, edited]) {
-        const [kept, fresh] = [session.update(next).solution!.cases[0]!, caseAfter(0, next)];
+        const [kept, fresh] = [session.update(next).solution!.responses[0]!, caseAfter(0, next)];
         for (const key of ['displacements', 'coefficients'] as const) close(fresh[key], kept[key]);
       }
     },
@@ -204,7 +204,7 @@ describe('progress', () => {
 
   test('results that were handed over are left alone', () => {
     const session = new AnalysisSession();
-    const [first] = session.update(model).solution!.cases;
+    const [first] = session.update(model).solution!.responses;
     const before = first!.coefficients.slice();
     session.handOver();
     session.update({ ...model, loads: [] });

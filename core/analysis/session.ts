@@ -130,7 +130,7 @@ function solveSystem(
     solution: {
       structure,
       outcomes: outcomes(model),
-      cases: solved,
+      responses: solved,
       fibres: fibresOf(model),
       supported,
       digitsLost: conditioning.digitsLost,

@@ -4,7 +4,7 @@ import { sameNodal } from '../stiffness/nodal-table';
 import { caseCount, LOAD_TABLES, memberCount, type MemberLoadTable, type Structure } from '../stiffness/structure';
 import { samePieces, type Pieces } from '../results/breakpoints';
 import type { CaseLoads } from '../results/case-loads';
-import type { LinearOutcome } from '../results/results';
+import type { StructuralResponse } from '../results/results';
 
 /** The cases of one solution, kept so that the next one solves only those whose loads have changed. */
 export interface SolvedCases {
@@ -18,7 +18,7 @@ export interface SolvedCases {
 /** One solved case with what it was solved from. */
 export interface SolvedCase {
   readonly loads: CaseLoads;
-  readonly outcome: LinearOutcome;
+  readonly outcome: StructuralResponse;
 }
 
 /**

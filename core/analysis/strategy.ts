@@ -1,6 +1,6 @@
 import type { Pieces } from '../results/breakpoints';
 import type { CaseLoads } from '../results/case-loads';
-import type { LinearOutcome } from '../results/results';
+import type { StructuralResponse } from '../results/results';
 import type { System } from './factorise';
 import type { Progress } from './progress';
 
@@ -22,5 +22,5 @@ export interface CasesToSolve {
  */
 export interface Strategy {
   readonly name: string;
-  readonly solve: (system: System, cases: CasesToSolve) => ReadonlyMap<number, LinearOutcome>;
+  readonly solve: (system: System, cases: CasesToSolve) => ReadonlyMap<number, StructuralResponse>;
 }

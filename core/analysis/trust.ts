@@ -1,5 +1,5 @@
 import type { Notice } from '../model/notice';
-import type { LinearOutcome } from '../results/results';
+import type { StructuralResponse } from '../results/results';
 import { noDigitsNotice, placeNamed, placeOf, troubleAt, type Conditioning } from '../stability/conditioning';
 import type { Found } from '../stability/mechanism';
 import { isLost } from './classify-mechanisms';
@@ -16,7 +16,11 @@ export function lostNotices({ structure, members, numbering, lost }: System, cla
 }
 
 /** Refuses the cases that do not balance, as a whole or at a joint, and says where digits were lost. */
-export function doubtfulCases({ structure, members }: System, place: Conditioning, solved: readonly LinearOutcome[]): Notice[] {
+export function doubtfulCases(
+  { structure, members }: System,
+  place: Conditioning,
+  solved: readonly StructuralResponse[],
+): Notice[] {
   const off = solved.flatMap(({ equilibrium: { residual, jointResidual } }, c) =>
     Math.max(residual, jointResidual) <= WORST_RESIDUAL ? [] : [{ id: structure.names.cases[c]!, residual, jointResidual }],
   );

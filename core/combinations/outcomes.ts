@@ -1,23 +1,6 @@
-import type { Category, Combination, LimitState, Model } from '../model/model';
+import type { Combination, Model } from '../model/model';
 import { inOrderOfReference, type Reference } from '../model/reference-order';
-
-/** What can act on the sheet: a load case, a weighted sum of cases, or an envelope of such. */
-export type Outcome =
-  | { readonly kind: 'case'; readonly id: string; readonly title: string; readonly category: Category }
-  | {
-      readonly kind: 'sum';
-      readonly id: string;
-      readonly title: string;
-      readonly limitState: LimitState;
-      readonly factors: Float64Array;
-    }
-  | {
-      readonly kind: 'envelope';
-      readonly id: string;
-      readonly title: string;
-      readonly limitState: LimitState;
-      readonly parts: readonly number[];
-    };
+import { readOutcome, type Envelope, type Outcome, type Solved, type Superposed } from './outcome';
 
 /** The ids that a combination names. */
 export const referenceOf = (combination: Combination): Reference => ({
@@ -26,7 +9,7 @@ export const referenceOf = (combination: Combination): Reference => ({
 });
 
 /**
- * Cases first, then the combinations in their order. A sum of sums is resolved to factors on the cases; an envelope of envelopes
+ * What a linear solution tells: cases first, then the combinations in their order, superposed. A sum of sums is resolved to factors on the cases; an envelope of envelopes
  * to the cases and sums at the bottom (indices into this same list). The model must be sound: references hold, nothing is circular.
  */
 export function outcomes(model: Model): Outcome[] {
@@ -58,11 +41,24 @@ export function outcomes(model: Model): Outcome[] {
   }
 
   return [
-    ...model.cases.map(({ id, title, category }): Outcome => ({ kind: 'case', id, title: title ?? '', category })),
-    ...model.combinations.map((combination): Outcome => {
-      const { id, title = '', limitState = 'other' } = combination;
-      if (combination.type === 'sum') return { kind: 'sum', id, title, limitState, factors: factors.get(id)! };
-      return { kind: 'envelope', id, title, limitState, parts: [...parts.get(id)!] };
+    ...model.cases.map(({ id, title }, at): Solved => ({ kind: 'solved', id, title: title ?? '', at })),
+    ...model.combinations.map((combination): Superposed | Envelope => {
+      const { id, title = '' } = combination;
+      if (combination.type === 'sum') return { kind: 'superposed', id, title, factors: factors.get(id)! };
+      return { kind: 'envelope', id, title, parts: [...parts.get(id)!] };
     }),
   ];
+}
+
+/** The same where nothing may be superposed: every sum has a solution of its own, after those of the cases. */
+export function solvedApart(all: readonly Outcome[]): Outcome[] {
+  let next = all.filter(({ kind }) => kind === 'solved').length;
+  return all.map((outcome) =>
+    readOutcome<Outcome>(outcome, {
+      solved: (one) => one,
+      superposed: ({ id, title, factors }) => ({ kind: 'solved', id, title, at: next++, factors }),
+      envelope: (one) => one,
+      shape: (one) => one,
+    }),
+  );
 }

@@ -75,7 +75,7 @@ describe('model files', () => {
         if (!read) return noticesOf(model).some(isFault);
         const results = solve(read);
         return results.solution
-          ? results.solution.cases.every((one) => one.displacements.every(Number.isFinite))
+          ? results.solution.responses.every((one) => one.displacements.every(Number.isFinite))
           : results.notices.some(isFault);
       }),
       { numRuns: 1500 },

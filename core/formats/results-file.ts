@@ -1,3 +1,4 @@
+import { isRange } from '../combinations/outcome';
 import type { RemediedMechanism } from '../analysis/remedies';
 import { diagramOf } from '../results/diagram';
 import { enveloped, governing } from '../results/envelope';
@@ -7,7 +8,7 @@ import type { Extreme } from '../results/extreme';
 import { quantityExtremes } from '../results/read-quantity';
 import { derivedQuantities, isDisplacement, lineQuantities, type LineQuantity } from '../results/quantities';
 import { nodalAt, partsOf, valueIn } from '../results/read';
-import { linearOf } from '../results/sums';
+import { responseOf } from '../results/sums';
 import { inflectionPoints, zeroPoints } from '../results/zeros';
 import type { Resultant, Results, Solution } from '../results/results';
 
@@ -36,12 +37,9 @@ function contents(results: Results, options: ResultsFileOptions): Record<string,
   if (!solution) return head;
   const wanted = options.only && new Set(options.only);
   const entries = function* (): Generator<readonly [string, unknown]> {
-    for (const [i, { id, kind }] of solution.outcomes.entries())
-      if (!wanted || wanted.has(id))
-        yield [
-          id,
-          kind === 'envelope' ? envelopeEntry(solution, i, options.stations) : linearEntry(solution, i, options.stations),
-        ];
+    for (const [i, one] of solution.outcomes.entries())
+      if (!wanted || wanted.has(one.id))
+        yield [one.id, isRange(one) ? envelopeEntry(solution, i, options.stations) : valueEntry(solution, i, options.stations)];
   };
   return { ...head, digitsLost: Number(solution.digitsLost.toFixed(1)), results: new Entries(entries()) };
 }
@@ -54,12 +52,11 @@ const vector = (keys: readonly string[], read: (k: number) => Value): Record<str
 const DISPLACEMENTS = ['ux', 'uy', 'uz', 'rx', 'ry', 'rz'];
 const FORCES = ['fx', 'fy', 'fz', 'mx', 'my', 'mz'];
 
-/** One reader serves both kinds of outcome: a number for a linear one, the range with its governing parts for an envelope. */
+/** One reader serves both: a number where there is one value, the range with its governing parts for an envelope. */
 type Reader = (pick: (part: number) => number) => Value;
 
 function readerOf(solution: Solution, outcome: number): Reader {
-  const { kind } = solution.outcomes[outcome]!;
-  if (kind !== 'envelope') return (pick) => plain(pick(outcome));
+  if (!isRange(solution.outcomes[outcome]!)) return (pick) => plain(pick(outcome));
   const parts = partsOf(solution, outcome);
   const name = (part: number): string => solution.outcomes[part]!.id;
   return (pick) => {
@@ -104,7 +101,7 @@ function stationEntries(solution: Solution, m: number, count: number, outcome: n
 }
 
 function extremeEntries(solution: Solution, outcome: number, m: number): Record<string, unknown> {
-  const isEnvelope = solution.outcomes[outcome]!.kind === 'envelope';
+  const isEnvelope = isRange(solution.outcomes[outcome]!);
   return Object.fromEntries(
     [...lineQuantities, ...derivedQuantities].flatMap((quantity) => {
       const known = quantityExtremes(solution, outcome, m, quantity);
@@ -140,12 +137,12 @@ function governingEntries(solution: Solution, parts: readonly number[], m: numbe
 const resultant = (parts: Resultant): Record<string, number> =>
   Object.fromEntries(FORCES.map((key, k) => [key, plain(parts[k]!)]));
 
-function linearEntry(solution: Solution, outcome: number, stations: number): Record<string, unknown> {
-  const linear = linearOf(solution, outcome)!;
+function valueEntry(solution: Solution, outcome: number, stations: number): Record<string, unknown> {
+  const response = responseOf(solution, outcome)!;
   const read = readerOf(solution, outcome);
   const members = entriesOf(solution.structure.names.members, (m) => {
     const diagram = diagramOf(solution, outcome, m);
-    const end = (first: number): Record<string, Value> => vector(FORCES, (k) => plain(linear.ends[12 * m + first + k]!));
+    const end = (first: number): Record<string, Value> => vector(FORCES, (k) => plain(response.ends[12 * m + first + k]!));
     return {
       length: solution.structure.lengths[m],
       ends: { start: end(0), end: end(6) },
@@ -155,7 +152,7 @@ function linearEntry(solution: Solution, outcome: number, stations: number): Rec
       inflections: { v: inflectionPoints(diagram, 'v'), w: inflectionPoints(diagram, 'w') },
     };
   });
-  const { applied, reactions, residual, solutionResidual, jointResidual } = linear.equilibrium;
+  const { applied, reactions, residual, solutionResidual, jointResidual } = response.equilibrium;
   return {
     ...nodeEntries(solution, read),
     members,

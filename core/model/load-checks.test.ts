@@ -51,7 +51,7 @@ describe('what of the loads is worth a look', () => {
     expect(found!.words).toBe('Loads 1, 2 bend truss members between the joints.');
     const mended = after(model, found!.remedy!.intent);
     expect(codes(mended)).toEqual([]);
-    const [before, then] = [model, mended].map((one) => solve(one).solution!.cases[0]!.equilibrium.applied);
+    const [before, then] = [model, mended].map((one) => solve(one).solution!.responses[0]!.equilibrium.applied);
     then!.forEach((value, k) => expect(value).toBeCloseTo(before![k]!, 6));
     // Across a member there is no such thing in global directions.
     expect(loadChecks(beam([{ ...line, member: 'a', axes: 'local' } as LooseLoad]))[0]!.remedy).toBeUndefined();

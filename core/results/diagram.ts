@@ -1,7 +1,7 @@
 import { MEMBER_FREEDOMS } from '../stiffness/structure';
 import { commonCuts } from './breakpoints';
-import type { LinearOutcome, Solution } from './results';
-import { addOver, keptSum, partsOfSum } from './sums';
+import type { StructuralResponse, Solution } from './results';
+import { addOver, keptSum, partsOfSum, readFromParts } from './sums';
 
 /** The diagrams of one member in one case or sum, as a window into lists that many members share: nothing is copied to be read. */
 export interface Diagram {
@@ -26,12 +26,21 @@ export interface Diagram {
  * sums costs no more than that.
  */
 export function diagramOf(solution: Solution, outcome: number, m: number): Diagram {
-  const { kind } = solution.outcomes[outcome]!;
-  const whole = kind === 'case' ? solution.cases[outcome] : keptSum(solution, outcome);
-  return whole ? partOf(solution, whole, m) : addedDiagram(solution, outcome, m);
+  const one = solution.outcomes[outcome]!;
+  switch (one.kind) {
+    case 'solved':
+    case 'shape':
+      return partOf(solution, solution.responses[one.at]!, m);
+    case 'superposed': {
+      const whole = keptSum(solution, outcome);
+      return whole ? partOf(solution, whole, m) : addedDiagram(solution, outcome, m);
+    }
+    case 'envelope':
+      return readFromParts(one);
+  }
 }
 
-const partOf = ({ structure }: Solution, { pieces, coefficients, pieceWidth, ends }: LinearOutcome, m: number): Diagram => ({
+const partOf = ({ structure }: Solution, { pieces, coefficients, pieceWidth, ends }: StructuralResponse, m: number): Diagram => ({
   length: structure.lengths[m]!,
   first: pieces.first[m]!,
   end: pieces.first[m + 1]!,

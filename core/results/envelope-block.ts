@@ -1,8 +1,9 @@
+import { readOutcome } from '../combinations/outcome';
 import { MEMBER_FREEDOMS } from '../stiffness/structure';
 import { commonCuts } from './breakpoints';
 import type { Diagram } from './diagram';
 import type { Solution } from './results';
-import { addOver } from './sums';
+import { addOver, readFromParts } from './sums';
 
 /** What the cases have of a block of members, over pieces that they share: `numbers` coefficients, then the end forces. */
 export interface Block {
@@ -17,7 +18,7 @@ export interface Block {
 
 /** Members `from` to before `to` of all cases. */
 export function blockOf(solution: Solution, from: number, to: number): Block {
-  const { cases, structure } = solution;
+  const { responses: cases, structure } = solution;
   const pieces = cases.map((one) => one.pieces);
   const first = new Int32Array(to - from + 1);
   const [starts, stops]: [number[], number[]] = [[], []];
@@ -40,10 +41,15 @@ export function blockOf(solution: Solution, from: number, to: number): Block {
   return { lengths, width, first, from: over, to: Float64Array.from(stops), numbers, cases: own };
 }
 
-/** With which factors the cases make up a part of an envelope. */
+/** With which factors what was solved makes up a part of an envelope. */
 export function weightsOf(solution: Solution, part: number): ArrayLike<number> {
-  const one = solution.outcomes[part]!;
-  return one.kind === 'sum' ? one.factors : solution.cases.map((_, c) => (c === part ? 1 : 0));
+  const alone = ({ at }: { readonly at: number }): ArrayLike<number> => solution.responses.map((_, c) => (c === at ? 1 : 0));
+  return readOutcome<ArrayLike<number>>(solution.outcomes[part]!, {
+    solved: alone,
+    superposed: ({ factors }) => factors,
+    envelope: readFromParts,
+    shape: alone,
+  });
 }
 
 /** The diagrams of member m of a block in a sum of its cases. */

@@ -5,7 +5,7 @@ import { isLine, type Quantity } from './quantities';
 import { quantityExtremes } from './read-quantity';
 import { readingOf } from './readings';
 import type { Solution } from './results';
-import { linearOf } from './sums';
+import { responseOf } from './sums';
 
 /** An extreme, and the member (its place among all) on which it stands. */
 export type OnMember = Extremes['max'] & { readonly member: number };
@@ -24,7 +24,7 @@ const ALIKE = 1e-9;
  */
 export function extremesOverMembers(solution: Solution, outcome: number, quantity: Quantity): OverMembers | undefined {
   // A sum is added once for all members.
-  const linear = linearOf(solution, outcome);
+  const linear = responseOf(solution, outcome);
   const isBounded = linear && isLine(quantity) && !readingOf(solution, outcome);
   let known: OverMembers | undefined;
   solution.structure.names.members.forEach((_, member) => {

@@ -1,3 +1,4 @@
+import { isRange } from '../combinations/outcome';
 import { diagramOf, type Diagram } from './diagram';
 import type { Extremes } from './extreme';
 import { evaluate, stationary } from './polynomial';
@@ -11,8 +12,7 @@ import type { Solution } from './results';
  * both sides of every jump. Of equal values the one nearest the start counts. An envelope takes the extremes of its parts.
  */
 export function extremes(solution: Solution, outcome: number, m: number, quantity: LineQuantity): Extremes {
-  const { kind } = solution.outcomes[outcome]!;
-  if (kind !== 'envelope') return extremesIn(diagramOf(solution, outcome, m), quantity, outcome);
+  if (!isRange(solution.outcomes[outcome]!)) return extremesIn(diagramOf(solution, outcome, m), quantity, outcome);
   return enclosing(partsOf(solution, outcome).map((part) => extremesIn(diagramOf(solution, part, m), quantity, part)));
 }
 

@@ -23,7 +23,7 @@ interface Sizes {
 
 /** The largest movement and force of a solved model: sizes to compare small differences with. */
 const sizes = (reading: Reading): Sizes => {
-  const { displacements, ends } = reading.solution.cases[0]!;
+  const { displacements, ends } = reading.solution.responses[0]!;
   const largest = (values: Float64Array): number => values.reduce((max, value) => Math.max(max, Math.abs(value)), 1e-12);
   return { displacement: largest(displacements), force: largest(ends) };
 };
@@ -96,7 +96,7 @@ describe.each(families)('random frames %s', (_, frames, cutMember) => {
       fc.property(underAnyLoad(frames), (model) => {
         const results = solve(model);
         fc.pre(results.status === 'solved' && results.mechanisms.length === 0);
-        const { structure, cases } = results.solution!;
+        const { structure, responses: cases } = results.solution!;
         const { matrix, freedoms, loads } = reducedSystem(model);
         const displacements = cases[0]!.displacements.slice();
         toOwnAxes(structure, displacements);
@@ -113,7 +113,7 @@ describe.each(families)('random frames %s', (_, frames, cutMember) => {
   test('are in balance as a whole, at every joint and in every equation', () => {
     fc.assert(
       fc.property(frames, (model) => {
-        const { residual, jointResidual, solutionResidual } = solved(model).solution.cases[0]!.equilibrium;
+        const { residual, jointResidual, solutionResidual } = solved(model).solution.responses[0]!.equilibrium;
         for (const left of [residual, jointResidual, solutionResidual]) expect(left).toBeLessThan(1e-9);
       }),
       RUNS,

@@ -1,3 +1,4 @@
+import { isRange } from '../combinations/outcome';
 import type { Fibres } from '../sections/fibres';
 import type { Derived, Forces, PieceForces } from './derived/derived';
 import { curvePoints, type CurvePoint, type Range } from './curve-points';
@@ -64,7 +65,7 @@ export const rangeAt = (solution: Solution, outcome: number, m: number, quantity
 export function quantityExtremes(solution: Solution, outcome: number, m: number, quantity: Quantity): Extremes | undefined {
   const reading = readingOf(solution, outcome);
   if (reading) return extremesRead(reading, quantity, m);
-  if (solution.outcomes[outcome]!.kind === 'envelope') return memberReader(solution, outcome, m).extremes(quantity);
+  if (isRange(solution.outcomes[outcome]!)) return memberReader(solution, outcome, m).extremes(quantity);
   return extremesOf(diagramOf(solution, outcome, m), solution.fibres[m], quantity, outcome);
 }
 

@@ -1,7 +1,9 @@
 import { diagramOf, type Diagram } from './diagram';
 import { evaluate } from './polynomial';
 import { degreeOf, isStored, lineQuantities, offsetOf, type LineQuantity } from './quantities';
+import { readOutcome } from '../combinations/outcome';
 import { countingCases } from './counting-cases';
+import { readFromParts } from './sums';
 import type { Solution } from './results';
 
 /**
@@ -56,15 +58,27 @@ export const valuesIn = (diagram: Diagram, x: number): Record<LineQuantity, numb
 /** A number of the nodes (6n, global) in a case or sum: one displacement, or one reaction. Of a sum only this number is added. */
 export function nodalAt(solution: Solution, outcome: number, key: 'displacements' | 'reactions', f: number): number {
   const one = solution.outcomes[outcome]!;
-  if (one.kind === 'case') return solution.cases[outcome]![key][f]!;
-  if (one.kind === 'envelope') throw new Error(`${one.id} is an envelope, and is read from its parts`);
-  let sum = 0;
-  for (const c of countingCases(one.factors)) sum += one.factors[c]! * solution.cases[c]![key][f]!;
-  return sum;
+  switch (one.kind) {
+    case 'solved':
+    case 'shape':
+      return solution.responses[one.at]![key][f]!;
+    case 'superposed': {
+      let sum = 0;
+      for (const c of countingCases(one.factors)) sum += one.factors[c]! * solution.responses[c]![key][f]!;
+      return sum;
+    }
+    case 'envelope':
+      return readFromParts(one);
+  }
 }
 
-/** The cases and sums of which an outcome is made: itself, or the parts of an envelope. */
+/** The outcomes of one value in each place of which one is made: itself, or the parts of an envelope. */
 export function partsOf(solution: Solution, outcome: number): readonly number[] {
-  const one = solution.outcomes[outcome]!;
-  return one.kind === 'envelope' ? one.parts : [outcome];
+  const itself = (): readonly number[] => [outcome];
+  return readOutcome(solution.outcomes[outcome]!, {
+    solved: itself,
+    superposed: itself,
+    envelope: ({ parts }) => parts,
+    shape: itself,
+  });
 }

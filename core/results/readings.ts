@@ -1,3 +1,4 @@
+import { isRange } from '../combinations/outcome';
 import type { BoundCurve, EnvelopeReading } from './envelope-reading';
 import type { Quantity } from './quantities';
 import { partsOf } from './read';
@@ -9,9 +10,10 @@ const MANY = 30_000;
 export const readingOf = ({ readings }: Solution, outcome: number): EnvelopeReading | undefined => readings?.get(outcome);
 
 /** Whether an outcome is so large that all its members can be looked at only when it was read. */
-export const isReadAhead = (solution: Solution, outcome: number): boolean =>
-  solution.outcomes[outcome]?.kind === 'envelope' &&
-  partsOf(solution, outcome).length * solution.structure.names.members.length > MANY;
+export function isReadAhead(solution: Solution, outcome: number): boolean {
+  const one = solution.outcomes[outcome];
+  return one !== undefined && isRange(one) && partsOf(solution, outcome).length * solution.structure.names.members.length > MANY;
+}
 
 /** Whether all members of an outcome may be looked at now; with a quantity, whether its diagrams may. */
 export function isReady(solution: Solution, outcome: number, drawn?: Quantity): boolean {

@@ -7,7 +7,7 @@ import { maxNorm } from '../linear-algebra/max-norm';
 import { recoverMembers, type MovedCase, type Recovered } from './recover-members';
 import { pieceWidth } from './quantities';
 import { appliedResultant, reactionResultant } from './resultants';
-import type { LinearOutcome } from './results';
+import type { StructuralResponse } from './results';
 
 /** A case whose equations are solved. */
 export interface SolvedEquations extends MovedCase {
@@ -29,8 +29,8 @@ export function recoverCases(
   supported: Uint8Array,
   cases: readonly SolvedEquations[],
   progress?: (i: number) => void,
-): LinearOutcome[] {
-  const outcomes: LinearOutcome[] = [];
+): StructuralResponse[] {
+  const outcomes: StructuralResponse[] = [];
   progress?.(0);
   recoverMembers(s, matrices, cases, (recovered, i) => {
     outcomes.push(outcomeOf(s, supported, cases[i]!, recovered));
@@ -39,7 +39,7 @@ export function recoverCases(
   return outcomes;
 }
 
-function outcomeOf(s: Structure, supported: Uint8Array, one: SolvedEquations, recovered: Recovered): LinearOutcome {
+function outcomeOf(s: Structure, supported: Uint8Array, one: SolvedEquations, recovered: Recovered): StructuralResponse {
   const { displacements: displacements, reactions, ends, coefficients, largestOnMembers, largestReaction, worstNode } = recovered;
   const size = Math.max(one.driving, largestOnNodes(s, one.c), largestOnMembers, largestReaction);
   toGlobalAxes(s, displacements);

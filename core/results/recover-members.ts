@@ -7,7 +7,7 @@ import type { Pieces } from './breakpoints';
 import type { CaseLoads } from './case-loads';
 import { pieceWidth } from './quantities';
 import { OWN_WIDTH, recoverOwnEnds } from './recover-ends';
-import type { LinearOutcome } from './results';
+import type { StructuralResponse } from './results';
 import { INFO_WIDTH, recoveryKernels } from './recovery-kernels';
 import { writeInfo } from './recovery-info';
 
@@ -41,7 +41,7 @@ export interface Recovered {
 }
 
 /** What the results of a case were written into by kernels: all of it in one buffer. Undefined of those that were given away. */
-export const memoryOf = (outcome: LinearOutcome | undefined): Float64Array | undefined =>
+export const memoryOf = (outcome: StructuralResponse | undefined): Float64Array | undefined =>
   outcome?.displacements.length ? new Float64Array(outcome.displacements.buffer) : undefined;
 
 type Use = (recovered: Recovered, i: number) => void;

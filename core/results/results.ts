@@ -1,4 +1,4 @@
-import type { Outcome } from '../combinations/outcomes';
+import type { Outcome } from '../combinations/outcome';
 import type { Notice } from '../model/notice';
 import type { Mechanism } from '../stability/mechanism';
 import type { Fibres } from '../sections/fibres';
@@ -22,8 +22,8 @@ export interface Equilibrium {
   readonly size: number;
 }
 
-/** Results of one case or sum. All in SI. */
-export interface LinearOutcome {
+/** How the structure responds to what acts in one solved outcome, or in a sum of them. All in SI. */
+export interface StructuralResponse {
   /** 6n, global: ux, uy, uz, rx, ry, rz. */
   readonly displacements: Float64Array;
   /** 6n, global: fx, fy, fz, mx, my, mz that the support exerts on the structure; zero where there is none. */
@@ -41,8 +41,8 @@ export interface LinearOutcome {
 export interface Solution {
   readonly structure: Structure;
   readonly outcomes: readonly Outcome[];
-  /** The cases, which are the first outcomes; sums and envelopes are read from them. */
-  readonly cases: readonly LinearOutcome[];
+  /** What was solved; outcomes say by place which of it they are, or are made of. */
+  readonly responses: readonly StructuralResponse[];
   /** By member: where its section feels most; undefined where its properties do not tell. */
   readonly fibres: readonly (Fibres | undefined)[];
   /** Of envelopes over many parts what was read of them ahead. */

@@ -5,7 +5,7 @@ import { clamp3, sketch, solved } from '../test/build';
 import { diagramOf } from './diagram';
 import { lineQuantities } from './quantities';
 import { nodalAt, valueAt, valueIn } from './read';
-import { linearOf } from './sums';
+import { responseOf } from './sums';
 import { maxNorm as maxNorm } from '../linear-algebra/max-norm';
 
 const ids = ['A', 'B', 'C', 'D', 'E', 'F'];
@@ -37,12 +37,12 @@ test('a sum of any number of cases is each of them times its factor, in every nu
   fc.assert(
     fc.property(fc.array(fc.constantFrom(0, 1, -1.5, 1.35, 0.7), { minLength: 6, maxLength: 6 }), (factors) => {
       const { solution } = solved(model(factors));
-      const sum = linearOf(solution, 6)!;
+      const sum = responseOf(solution, 6)!;
       const all = diagramOf(solved(model(factors)).solution, 6, 0);
       for (const key of ['displacements', 'reactions', 'ends'] as const) {
-        const size = Math.max(1e-12, ...solution.cases.map((one) => maxNorm(one[key])));
+        const size = Math.max(1e-12, ...solution.responses.map((one) => maxNorm(one[key])));
         sum[key].forEach((value, i) => {
-          const expected = factors.reduce<number>((total, factor, c) => total + factor * solution.cases[c]![key][i]!, 0);
+          const expected = factors.reduce<number>((total, factor, c) => total + factor * solution.responses[c]![key][i]!, 0);
           expect(Math.abs(value - expected)).toBeLessThan(1e-12 * size);
           if (key !== 'ends') expect(Math.abs(nodalAt(solution, 6, key, i) - expected)).toBeLessThan(1e-12 * size);
         });

@@ -1,21 +1,33 @@
+import { readOutcome, type Envelope } from '../combinations/outcome';
+import type { Structure } from '../stiffness/structure';
 import { combine } from '../linear-algebra/combine';
 import { countingCases } from './counting-cases';
 import { commonPieces, type Pieces } from './breakpoints';
 import { imbalance } from './equilibrium';
 import { addShifted } from './polynomial';
 import { degreeOf, isStored, lineQuantities, offsetOf } from './quantities';
-import type { Equilibrium, LinearOutcome, Resultant, Solution } from './results';
+import type { Equilibrium, StructuralResponse, Resultant, Solution } from './results';
 
 /** Numbers of sums that are kept for one solution: what is looked at again and again is not added again. */
 const KEPT = 8e6;
 
-const kept = new WeakMap<Solution, Map<number, LinearOutcome>>();
+const kept = new WeakMap<Solution, Map<number, StructuralResponse>>();
 
-/** A case, or a sum of cases with all that belongs to it; undefined for an envelope, and for what is not there. Sums are added when somebody looks. */
-export function linearOf(solution: Solution, outcome: number): LinearOutcome | undefined {
-  const kind = solution.outcomes[outcome]?.kind;
-  if (kind === 'case') return solution.cases[outcome];
-  if (kind !== 'sum') return undefined;
+/** What was solved, or a sum of it with all that belongs to it; undefined for an envelope, and for what is not there. Sums are added when somebody looks. */
+export function responseOf(solution: Solution, outcome: number): StructuralResponse | undefined {
+  const one = solution.outcomes[outcome];
+  return (
+    one &&
+    readOutcome(one, {
+      solved: ({ at }) => solution.responses[at],
+      superposed: () => sumAt(solution, outcome),
+      envelope: () => undefined,
+      shape: ({ at }) => solution.responses[at],
+    })
+  );
+}
+
+function sumAt(solution: Solution, outcome: number): StructuralResponse {
   let sums = kept.get(solution);
   if (!sums) kept.set(solution, (sums = new Map()));
   const known = sums.get(outcome);
@@ -35,32 +47,45 @@ export function linearOf(solution: Solution, outcome: number): LinearOutcome | u
 }
 
 /** The sum at hand if it is kept already. */
-export const keptSum = (solution: Solution, outcome: number): LinearOutcome | undefined => kept.get(solution)?.get(outcome);
+export const keptSum = (solution: Solution, outcome: number): StructuralResponse | undefined => kept.get(solution)?.get(outcome);
 
-const numbersIn = ({ displacements, reactions, ends, coefficients }: LinearOutcome): number =>
+const numbersIn = ({ displacements, reactions, ends, coefficients }: StructuralResponse): number =>
   displacements.length + reactions.length + ends.length + coefficients.length;
 
-/** The cases of a sum that count, with their factors. */
-export function partsOfSum(solution: Solution, outcome: number): { readonly part: LinearOutcome; readonly factor: number }[] {
-  const sum = solution.outcomes[outcome]!;
-  if (sum.kind === 'case') return [{ part: solution.cases[outcome]!, factor: 1 }];
-  if (sum.kind === 'envelope') throw new Error(`${sum.id} is an envelope, and is read from its parts`);
-  const counting = countingCases(sum.factors).map((c) => ({ part: solution.cases[c]!, factor: sum.factors[c]! }));
-  // A sum of nothing is as long as a case, and zero.
-  return counting.length > 0 ? counting : [{ part: solution.cases[0]!, factor: 0 }];
+/** What an outcome of one value in each place is made of, with its factors. */
+export function partsOfSum(solution: Solution, outcome: number): Weighted[] {
+  const alone = ({ at }: { readonly at: number }): Weighted[] => [{ part: solution.responses[at]!, factor: 1 }];
+  return readOutcome(solution.outcomes[outcome]!, {
+    solved: alone,
+    shape: alone,
+    superposed: ({ factors }) => {
+      const parts = countingCases(factors).map((c) => ({ part: solution.responses[c]!, factor: factors[c]! }));
+      // A sum of nothing is as long as a case, and zero.
+      return parts.length > 0 ? parts : [{ part: solution.responses[0]!, factor: 0 }];
+    },
+    envelope: readFromParts,
+  });
 }
 
+/** An envelope has no one value: whoever wants one asks its parts. */
+export const readFromParts = ({ id }: Envelope): never => {
+  throw new Error(`${id} is an envelope, and is read from its parts`);
+};
+
 /** The weighted sum of cases; nothing is solved again. */
-function added(solution: Solution, outcome: number): LinearOutcome {
-  const parts = partsOfSum(solution, outcome);
+const added = (solution: Solution, outcome: number): StructuralResponse =>
+  sumOf(solution.structure, partsOfSum(solution, outcome));
+
+/** The weighted sum of some responses of a structure, pieces and equilibrium included. */
+export function sumOf(structure: Structure, parts: readonly Weighted[]): StructuralResponse {
   const weights = parts.map(({ factor }) => factor);
-  const sum = (pick: (one: LinearOutcome) => Float64Array): Float64Array =>
+  const sum = (pick: (one: StructuralResponse) => Float64Array): Float64Array =>
     combine(
       parts.map(({ part }) => pick(part)),
       weights,
     );
   const pieces = commonPieces(
-    solution.structure,
+    structure,
     parts.map(({ part }) => part.pieces),
   );
   // The common pieces are those of a part where all have as many.
@@ -76,8 +101,8 @@ function added(solution: Solution, outcome: number): LinearOutcome {
   };
 }
 
-interface Weighted {
-  readonly part: LinearOutcome;
+export interface Weighted {
+  readonly part: StructuralResponse;
   readonly factor: number;
 }
 
@@ -99,7 +124,7 @@ interface Over {
 }
 
 /** Adds the diagrams of member m, times a factor, to coefficients over pieces that are as short as its own or shorter. */
-export function addOver(part: LinearOutcome, factor: number, m: number, over: Over, out: Float64Array): void {
+export function addOver(part: StructuralResponse, factor: number, m: number, over: Over, out: Float64Array): void {
   const { pieces, coefficients, pieceWidth } = part;
   const last = pieces.first[m + 1]! - 1;
   let own = pieces.first[m]!;
@@ -121,12 +146,12 @@ export function addOver(part: LinearOutcome, factor: number, m: number, over: Ov
 }
 
 function sumOfEquilibria(parts: readonly Weighted[]): Equilibrium {
-  const resultant = (pick: (outcome: LinearOutcome) => Resultant): Resultant =>
+  const resultant = (pick: (outcome: StructuralResponse) => Resultant): Resultant =>
     parts.reduce<readonly number[]>(
       (total, { part, factor }) => total.map((sum, k) => sum + factor * pick(part)[k]!),
       [0, 0, 0, 0, 0, 0],
     ) as unknown as Resultant;
-  const worst = (pick: (outcome: LinearOutcome) => number): number =>
+  const worst = (pick: (outcome: StructuralResponse) => number): number =>
     parts.reduce((max, { part, factor }) => (factor === 0 ? max : Math.max(max, pick(part))), 0);
   const size = parts.reduce((sum, { part, factor }) => sum + Math.abs(factor) * part.equilibrium.size, 0);
   const applied = resultant((outcome) => outcome.equilibrium.applied);

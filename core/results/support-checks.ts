@@ -1,6 +1,6 @@
 import { freedoms, type Model } from '../model/model';
 import type { Solution } from './results';
-import { linearOf } from './sums';
+import { responseOf } from './sums';
 
 /** Something about a support that is worth a look. */
 export interface SupportCheck {
@@ -19,15 +19,15 @@ const NONE = 1e-9;
  */
 export function supportChecks(model: Model, solution: Solution, outcome: number): readonly SupportCheck[] {
   const place = new Map(solution.structure.names.nodes.map((id, i) => [id, i]));
-  const largest = solution.cases.reduce(
+  const largest = solution.responses.reduce(
     (most, { reactions }) => reactions.reduce((one, value) => Math.max(one, Math.abs(value)), most),
     0,
   );
-  const acting = linearOf(solution, outcome);
+  const acting = responseOf(solution, outcome);
   return model.supports.flatMap(({ node }): SupportCheck[] => {
     const i = place.get(node);
     if (i === undefined) return [];
-    const carries = solution.cases.some(({ reactions }) =>
+    const carries = solution.responses.some(({ reactions }) =>
       freedoms.some((_, k) => Math.abs(reactions[6 * i + k]!) > NONE * largest),
     );
     if (!carries) return largest > 0 ? [{ code: 'idle-support', node, force: 0 }] : [];

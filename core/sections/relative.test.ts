@@ -18,11 +18,11 @@ const portal = (k: number, extra: Partial<Model> = {}): Model =>
     extra: { sections: [{ id: 's', relative: { I: 1 } }, { id: 'b', relative: { I: k } }], ...extra },
   }); // oxfmt-ignore
 
-const appliedY = (model: Model): number => solve(model).solution!.cases[0]!.equilibrium.applied[1]!;
+const appliedY = (model: Model): number => solve(model).solution!.responses[0]!.equilibrium.applied[1]!;
 
 test.each([0.75, 1, 2])('moments of a portal depend on the ratio %d alone, as the slopes and deflections say', (k) => {
   // By slopes and deflections: foot H·h/2·(3k + 1)/(6k + 1), head H·h/2·3k/(6k + 1), where k = (I of the beam/I of a column)·h/l.
-  const ends = solve(portal(k)).solution!.cases[0]!.ends;
+  const ends = solve(portal(k)).solution!.responses[0]!.ends;
   const N = 6 * k + 1;
   const foot = ((1000 * 4) / 2) * ((3 * k + 1) / N);
   const head = ((1000 * 4) / 2) * ((3 * k) / N);

@@ -65,7 +65,7 @@ describe('conditioning', () => {
 
   test('a long chain of short members is in balance to many digits, though the elimination cancelled most of them', () => {
     const { solution } = results(cantilever(1000, 0.1));
-    const [outcome] = solution!.cases;
+    const [outcome] = solution!.responses;
     expect(solution!.digitsLost).toBeGreaterThan(8);
     expect(outcome!.displacements.at(-5)! / ((-1e3 * 100 ** 3) / (3 * EI))).toBeCloseTo(1, 10);
     for (const i of [0, 250, 990]) expect(outcome!.ends[12 * i + 5]! / (100 * (1000 - i))).toBeCloseTo(1, 7);

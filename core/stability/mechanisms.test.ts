@@ -55,7 +55,7 @@ describe('mechanisms', () => {
       }),
     );
     expect(r.status).toBe('solved');
-    expect(r.solution!.cases[0]!.equilibrium.residual).toBeLessThan(1e-9);
+    expect(r.solution!.responses[0]!.equilibrium.residual).toBeLessThan(1e-9);
   });
 });
 
@@ -137,7 +137,9 @@ describe('what keeps a sound model from being solved is refused by name', () => 
       extra: { sections: [{ id: 's', A: 1e-3 }] },
     });
     const { solution } = solve(model);
-    expect(solution!.cases[0]!.coefficients.subarray(offsetOf('v'), offsetOf('v') + 6).every((value) => value === 0)).toBe(true);
-    expect(solution!.cases[0]!.reactions[1]).toBeCloseTo(2e3, 6);
+    expect(solution!.responses[0]!.coefficients.subarray(offsetOf('v'), offsetOf('v') + 6).every((value) => value === 0)).toBe(
+      true,
+    );
+    expect(solution!.responses[0]!.reactions[1]).toBeCloseTo(2e3, 6);
   });
 });

@@ -5,7 +5,7 @@ import { extremes } from '../results/extremes';
 import type { LineQuantity } from '../results/quantities';
 import { valueAt } from '../results/read';
 import type { Results, Solution } from '../results/results';
-import { linearOf } from '../results/sums';
+import { responseOf } from '../results/sums';
 
 /** Round numbers for closed forms: EI = 2e6 N·m², EA = 1e9 N. */
 export const E = 200e9;
@@ -118,15 +118,15 @@ export class Reading {
   /** fx, fy, fz, mx, my, mz */
   reactions(node: string, outcome = 'Q'): Float64Array {
     const i = 6 * this.node(node);
-    return linearOf(this.solution, this.outcome(outcome))!.reactions.subarray(i, i + 6);
+    return responseOf(this.solution, this.outcome(outcome))!.reactions.subarray(i, i + 6);
   }
   /** ux, uy, uz, rx, ry, rz */
   displacements(node: string, outcome = 'Q'): Float64Array {
     const i = 6 * this.node(node);
-    return linearOf(this.solution, this.outcome(outcome))!.displacements.subarray(i, i + 6);
+    return responseOf(this.solution, this.outcome(outcome))!.displacements.subarray(i, i + 6);
   }
   residual(outcome = 'Q'): number {
-    return linearOf(this.solution, this.outcome(outcome))!.equilibrium.residual;
+    return responseOf(this.solution, this.outcome(outcome))!.equilibrium.residual;
   }
 }
 

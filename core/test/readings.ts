@@ -1,7 +1,7 @@
 import { derivedQuantities, lineQuantities, quantityTable } from '../results/quantities';
 import { quantityExtremes } from '../results/read-quantity';
 import type { Solution } from '../results/results';
-import { linearOf } from '../results/sums';
+import { responseOf } from '../results/sums';
 
 /** Values of one kind, and how large they are where they are more than rounding, N, N·m, Pa, m or rad. */
 export interface SolvedQuantity {
@@ -16,7 +16,7 @@ const NOTICEABLE = { force: 1, moment: 1, length: 1e-6, stress: 1e3 };
 export function solvedQuantities(solution: Solution): SolvedQuantity[] {
   const members = solution.structure.names.members.map((_, m) => m);
   return solution.outcomes.flatMap(({ id }, outcome): SolvedQuantity[] => {
-    const one = linearOf(solution, outcome);
+    const one = responseOf(solution, outcome);
     return [
       ...(['displacements', 'reactions', 'ends'] as const).flatMap((key) =>
         [0, 1, 2, 3, 4, 5].flatMap((k): SolvedQuantity[] => {

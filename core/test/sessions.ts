@@ -1,6 +1,6 @@
 import { expect } from '@jest/globals';
 import type { Model } from '../model/model';
-import type { LinearOutcome } from '../results/results';
+import type { StructuralResponse } from '../results/results';
 import { AnalysisSession } from '../analysis/session';
 
 /** What a session finds of one model after the other; the last results. */
@@ -10,7 +10,7 @@ export function after(...models: readonly Model[]) {
   return all.at(-1)!;
 }
 /** A case of the last of some models that are analysed one after the other. */
-export const caseAfter = (c: number, ...models: readonly Model[]): LinearOutcome => after(...models).solution!.cases[c]!;
+export const caseAfter = (c: number, ...models: readonly Model[]): StructuralResponse => after(...models).solution!.responses[c]!;
 
 export const close = (a: Float64Array, b: Float64Array): void => {
   expect(b.length).toBe(a.length);

@@ -1,14 +1,15 @@
 'use client';
 
+import { isRange } from '@rigid-beam/core/combinations/outcome';
 import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { digitsOfShare, inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { enveloped } from '@rigid-beam/core/results/envelope';
-import { nodalAt } from '@rigid-beam/core/results/read';
+import { nodalAt, partsOf } from '@rigid-beam/core/results/read';
 import { quiet, sizesOf } from '@rigid-beam/core/results/noise';
 import { isReady } from '@rigid-beam/core/results/readings';
 import { resultantOf } from '@rigid-beam/core/results/resultant';
-import { linearOf } from '@rigid-beam/core/results/sums';
-import type { LinearOutcome, Solution } from '@rigid-beam/core/results/results';
+import { responseOf } from '@rigid-beam/core/results/sums';
+import type { StructuralResponse, Solution } from '@rigid-beam/core/results/results';
 import { governingValues } from '@rigid-beam/drawing/diagram-scale';
 import { nameOf, quantitiesOf, quantityTable, type Quantity } from '@rigid-beam/core/results/quantities';
 import { quietValue, showValue } from '@rigid-beam/drawing/show-quantity-value';
@@ -27,7 +28,7 @@ export function ResultsBench() {
   const { space } = useModel();
   const acts = solution?.outcomes[outcome];
   if (!solution || !acts) return <Hint>{WORDS.none}</Hint>;
-  const linear = linearOf(solution, outcome);
+  const linear = responseOf(solution, outcome);
   return (
     <Stack>
       <PanelSubtitle>{WORDS.whatGovernsIn(acts.id)}</PanelSubtitle>
@@ -116,8 +117,8 @@ function ReactionsTable({ solution, outcome, display }: TableProps) {
   const sizes = sizesOf(solution, outcome);
   const read = (f: number, unit: string): string => {
     const show = (value: number): string => showNumber(inUnit(quiet(value, f % 6 < 3 ? sizes.force : sizes.couple), unit));
-    if (acts.kind !== 'envelope') return show(nodalAt(solution, outcome, 'reactions', f));
-    const { max, min } = enveloped(acts.parts, (part) => nodalAt(solution, part, 'reactions', f));
+    if (!isRange(acts)) return show(nodalAt(solution, outcome, 'reactions', f));
+    const { max, min } = enveloped(partsOf(solution, outcome), (part) => nodalAt(solution, part, 'reactions', f));
     return `${show(min)} … ${show(max)}`;
   };
   return (
@@ -149,7 +150,7 @@ function ReactionsTable({ solution, outcome, display }: TableProps) {
 }
 
 interface BalanceProps {
-  readonly linear: LinearOutcome;
+  readonly linear: StructuralResponse;
   readonly active: readonly number[];
   readonly display?: DisplayUnits;
 }

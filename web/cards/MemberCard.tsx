@@ -1,5 +1,6 @@
 'use client';
 
+import { isRange } from '@rigid-beam/core/combinations/outcome';
 import { behaviours, memberEnds, type Member } from '@rigid-beam/core/model/model';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { withEnd } from '@rigid-beam/core/model/member-ends';
@@ -233,20 +234,17 @@ export function MemberCard({
             />
           )}
           <Button onPress={() => editor.show({ drawer: 'charts' })}>{WORDS.readAllItsDiagrams}</Button>
-          {found &&
-            section?.shape &&
-            outlineLoops(section.shape).length > 0 &&
-            solution.outcomes[outcome].kind !== 'envelope' && (
-              <Fold title={stressSheet.title}>
-                <StressSheet
-                  {...{ solution, outcome }}
-                  model={settled}
-                  member={first}
-                  material={model.materials.find(({ id }) => id === first.material)}
-                  shape={section.shape}
-                />
-              </Fold>
-            )}
+          {found && section?.shape && outlineLoops(section.shape).length > 0 && !isRange(solution.outcomes[outcome]) && (
+            <Fold title={stressSheet.title}>
+              <StressSheet
+                {...{ solution, outcome }}
+                model={settled}
+                member={first}
+                material={model.materials.find(({ id }) => id === first.material)}
+                shape={section.shape}
+              />
+            </Fold>
+          )}
         </>
       )}
       {section && ownSection !== '' && (

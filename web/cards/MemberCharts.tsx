@@ -1,5 +1,6 @@
 'use client';
 
+import { isRange } from '@rigid-beam/core/combinations/outcome';
 import { useId, useState } from 'react';
 import styled from 'styled-components';
 import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
@@ -125,7 +126,7 @@ export function MemberCharts({ solution, outcome, run, begins, display, only, si
                 )}
               >
                 {(['max', 'min'] as const)
-                  .slice(0, acts.kind === 'envelope' || quantityTable[quantity].derived?.spreads === true ? 2 : 1)
+                  .slice(0, isRange(acts) || quantityTable[quantity].derived?.spreads === true ? 2 : 1)
                   .map((bound) => (
                     <path
                       key={bound}

@@ -5,7 +5,7 @@ import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { axisNames } from '@rigid-beam/core/model/point';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
 import { quiet, sizesOf } from '@rigid-beam/core/results/noise';
-import { linearOf } from '@rigid-beam/core/results/sums';
+import { responseOf } from '@rigid-beam/core/results/sums';
 import { membersAt, turnedAlong, type Meeting } from '@rigid-beam/core/model/support-along';
 import { turnOf } from '@rigid-beam/core/model/support-axes';
 import { kindOf, supportKindsOf, supportOf } from '@rigid-beam/core/model/support-kinds';
@@ -222,7 +222,7 @@ function Movement({ id }: { readonly id: string }) {
   const display = useDisplay();
   const solution = useEditorState(settledSolution);
   const outcome = useEditorState(actingIndex);
-  const linear = solution && linearOf(solution, outcome);
+  const linear = solution && responseOf(solution, outcome);
   const index = solution?.structure.names.nodes.indexOf(id) ?? -1;
   if (!solution || !linear || index < 0) return null;
   const space = solution.structure.active.length === 6;

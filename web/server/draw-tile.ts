@@ -1,3 +1,4 @@
+import { isRange } from '@rigid-beam/core/combinations/outcome';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { showMoment } from '@rigid-beam/core/quantities/show-load';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
@@ -20,7 +21,7 @@ export interface DrawnTile {
 export function drawTile(model: Model): DrawnTile {
   const results = model.members.length <= MANY_MEMBERS ? solve(model) : undefined;
   const solution = results?.solution;
-  const outcome = Math.max(0, solution?.outcomes.findIndex(({ kind }) => kind === 'sum') ?? 0);
+  const outcome = Math.max(0, solution?.outcomes.findIndex((one, i) => i >= model.cases.length && !isRange(one)) ?? 0);
   const display = { ...defaultDisplay, ...model.display };
   const acts = solution?.outcomes[outcome];
   const figure =

@@ -9,7 +9,7 @@ import { quietValue, unitOfQuantity } from '@rigid-beam/drawing/show-quantity-va
 import { sizeOf } from '@rigid-beam/core/model/loads/intensities';
 import { isReady } from '@rigid-beam/core/results/readings';
 import { quiet, sizesOf } from '@rigid-beam/core/results/noise';
-import { linearOf } from '@rigid-beam/core/results/sums';
+import { responseOf } from '@rigid-beam/core/results/sums';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { subjectKey, type Subject } from '@rigid-beam/drawing/display-list';
 import { supportWords } from '@rigid-beam/core/model/support-words';
@@ -95,7 +95,7 @@ function nodeWords(
     showQuantity(node.y, display.length),
     node.z ? WORDS.towardsTheFront(showQuantity(node.z, display.length)) : '',
   );
-  const linear = solution && linearOf(solution, outcome);
+  const linear = solution && responseOf(solution, outcome);
   if (!linear) return place;
   const [ux, uy] = [linear.displacements[6 * index]!, linear.displacements[6 * index + 1]!];
   return WORDS.moves(
@@ -122,7 +122,7 @@ function memberForces(index: number, display: DisplayUnits, solution: Solution |
 }
 
 function reactionWords(index: number, display: DisplayUnits, solution: Solution | undefined, outcome: number): string {
-  const linear = solution && linearOf(solution, outcome);
+  const linear = solution && responseOf(solution, outcome);
   if (!linear) return '';
   const { force, couple } = sizesOf(solution, outcome);
   const [fx, fy] = [0, 1].map((k) => quiet(linear.reactions[6 * index + k]!, force)) as [number, number];

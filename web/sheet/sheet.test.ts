@@ -174,6 +174,6 @@ test('every buffer of the results is transferred, once', () => {
   const { solution } = solve(model);
   const buffers = buffersOf(solution);
   expect(new Set(buffers).size).toBe(buffers.length);
-  for (const { coefficients, ends } of solution!.cases)
+  for (const { coefficients, ends } of solution!.responses)
     expect(buffers).toEqual(expect.arrayContaining([coefficients.buffer, ends.buffer]));
 });

@@ -1,4 +1,4 @@
-import type { LinearOutcome, Results } from '@rigid-beam/core/results/results';
+import type { StructuralResponse, Results } from '@rigid-beam/core/results/results';
 
 /** Every buffer behind the typed arrays of a value, once each, for transfer between threads. */
 export function buffersOf(value: unknown): ArrayBuffer[] {
@@ -11,6 +11,8 @@ export function buffersOf(value: unknown): ArrayBuffer[] {
   return [...buffers];
 }
 
-/** The results with other cases in the place of theirs; those left out on the way between threads are undefined there. */
-export const withCases = (results: Results, cases: readonly (LinearOutcome | undefined)[]): Results =>
-  results.solution ? { ...results, solution: { ...results.solution, cases: cases as readonly LinearOutcome[] } } : results;
+/** The results with other responses in the place of theirs; those left out on the way between threads are undefined there. */
+export const withResponses = (results: Results, responses: readonly (StructuralResponse | undefined)[]): Results =>
+  results.solution
+    ? { ...results, solution: { ...results.solution, responses: responses as readonly StructuralResponse[] } }
+    : results;

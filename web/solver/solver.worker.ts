@@ -10,8 +10,8 @@ import type { BoundCurve, ReadExtremes } from '@rigid-beam/core/results/envelope
 import type { Quantity } from '@rigid-beam/core/results/quantities';
 import { readCurve } from '@rigid-beam/core/results/read-curve';
 import { readExtremes } from '@rigid-beam/core/results/read-extremes';
-import type { LinearOutcome, Results } from '@rigid-beam/core/results/results';
-import { buffersOf, withCases } from './buffers';
+import type { StructuralResponse, Results } from '@rigid-beam/core/results/results';
+import { buffersOf, withResponses } from './buffers';
 import { assembled, type ModelParts } from './model-parts';
 
 export interface Solved {
@@ -54,11 +54,11 @@ let last: Results | undefined;
 /** Counts what is being read: a newer model or another question ends it. */
 let reading = 0;
 /** The cases that the page has. */
-let sent: readonly LinearOutcome[] = [];
+let sent: readonly StructuralResponse[] = [];
 
 /** Numbers in the cases of a solution up to which they are kept here and copied to the page. */
 const KEPT = 12e6;
-const numbersIn = (cases: readonly LinearOutcome[]): number =>
+const numbersIn = (cases: readonly StructuralResponse[]): number =>
   cases.reduce((sum, { coefficients, ends }) => sum + coefficients.length + ends.length, 0);
 
 const solver = {
@@ -79,7 +79,7 @@ const solver = {
     };
     const results = session.update(model, { progress });
     const milliseconds = performance.now() - begun;
-    const cases = results.solution?.cases ?? [];
+    const cases = results.solution?.responses ?? [];
     if (numbersIn(cases) > KEPT) {
       // Too much to have twice: it goes over whole, and the next solution starts its cases anew.
       session.handOver();
@@ -91,7 +91,7 @@ const solver = {
     sent = cases;
     last = results;
     const news = cases.map((one, c) => (unchanged[c] ? undefined : one));
-    return { results: withCases(results, news), milliseconds, unchanged };
+    return { results: withResponses(results, news), milliseconds, unchanged };
   },
 
   /**

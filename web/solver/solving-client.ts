@@ -1,8 +1,8 @@
 import * as Comlink from 'comlink';
 import type { RemediedMechanism } from '@rigid-beam/core/analysis/remedies';
 import type { Model } from '@rigid-beam/core/model/model';
-import type { LinearOutcome } from '@rigid-beam/core/results/results';
-import { withCases } from './buffers';
+import type { StructuralResponse } from '@rigid-beam/core/results/results';
+import { withResponses } from './buffers';
 import { partsOf } from './model-parts';
 import { solvingClient as WORDS } from './words';
 import type { ReadingAsked, ReadingFound, SolveProgress, Solved, Solver } from './solver.worker';
@@ -42,7 +42,7 @@ export class SolvingClient {
   /** The model that this worker was given last. */
   private known: Model | undefined;
   /** The cases of the last solution that this worker sent. */
-  private last: readonly (LinearOutcome | undefined)[] = [];
+  private last: readonly (StructuralResponse | undefined)[] = [];
 
   constructor(
     private readonly report: (outcome: SolveOutcome) => void,
@@ -162,9 +162,9 @@ export class SolvingClient {
   /** Puts the cases that have not changed, and were not sent again, back in their places. */
   private completed(solved: Solved): Solved {
     const { solution } = solved.results;
-    const cases = (solution?.cases ?? []).map((one, c) => (solved.unchanged[c] ? this.last[c] : one));
+    const cases = (solution?.responses ?? []).map((one, c) => (solved.unchanged[c] ? this.last[c] : one));
     this.last = cases;
-    return { ...solved, results: withCases(solved.results, cases) };
+    return { ...solved, results: withResponses(solved.results, cases) };
   }
 
   private async run(): Promise<void> {

@@ -230,7 +230,7 @@ function solutionWords(state: EditorState): string {
     const empty = results.notices.every(({ code }) => code === 'no-members' || code === 'no-support');
     return empty ? `attention|${WORDS.notReadyToSolve}` : `fault|${WORDS.faults(faults)}`;
   }
-  const worst = Math.max(0, ...(results.solution?.cases.map(({ equilibrium }) => equilibrium.residual) ?? []));
+  const worst = Math.max(0, ...(results.solution?.responses.map(({ equilibrium }) => equilibrium.residual) ?? []));
   const balance = worst < 1e-9 ? WORDS.inBalance : WORDS.balanceTo(digitsOfShare(worst));
   return `good|${WORDS.solved(balance)}|${WORDS.solvedInMs(timeWords(milliseconds ?? 0), balance)}`;
 }

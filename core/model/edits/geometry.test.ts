@@ -18,7 +18,7 @@ function figures(model: Model, nodes: readonly string[]): number[] {
   const results = solve(model);
   if (!results.solution) throw new Error(JSON.stringify(results.notices));
   const { solution } = results;
-  const linear = solution.cases[0]!;
+  const linear = solution.responses[0]!;
   const of = (quantity: 'N' | 'Vy' | 'Mz', side: 'max' | 'min'): number[] =>
     model.members.map((_, m) => extremes(solution, 0, m, quantity)[side].value);
   const movements = nodes.flatMap((id) => {

@@ -29,12 +29,12 @@ const round = (of: Model): Model => {
 test('a member that is turned round with its section as it stood gives the same reactions', () => {
   // A doubly symmetric section looks the same mirrored.
   const straight = { ...model, sections: [{ ...model.sections[0]!, shape: { type: 'rectangle', h: 0.1, b: 0.07 } as const }] };
-  const [before, after] = [straight, round(straight)].map((one) => solve(one).solution!.cases[0]!.reactions);
+  const [before, after] = [straight, round(straight)].map((one) => solve(one).solution!.responses[0]!.reactions);
   after!.forEach((value, k) => expect(value).toBeCloseTo(before![k]!, 6));
 });
 
 test('an angle is mirrored by it, and stands otherwise', () => {
-  const [before, after] = [model, round(model)].map((one) => solve(one).solution!.cases[0]!.reactions);
+  const [before, after] = [model, round(model)].map((one) => solve(one).solution!.responses[0]!.reactions);
   expect(Math.max(...after!.map((value, k) => Math.abs(value - before![k]!)))).toBeGreaterThan(1);
 });
 

@@ -62,7 +62,7 @@ describe('a load along a chain of members', () => {
   });
 
   test('reactions carry its total: half the base times the length, at a third of it', () => {
-    const { applied } = solved(rib([chain({})])).solution.cases[0]!.equilibrium;
+    const { applied } = solved(rib([chain({})])).solution.responses[0]!.equilibrium;
     expect(applied[0]).toBeCloseTo((1e3 * total) / 2, 8);
   });
 

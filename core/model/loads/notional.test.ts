@@ -28,7 +28,7 @@ const model = (direction = 'right', more: Partial<Model> = {}): Model =>
   }); // oxfmt-ignore
 
 const applied = (one: Model): readonly number[][] =>
-  solve(one).solution!.cases.map(({ equilibrium }) => [...equilibrium.applied]);
+  solve(one).solution!.responses.map(({ equilibrium }) => [...equilibrium.applied]);
 
 test.each([['right', 0, 1], ['left', 0, -1], ['forward', 2, 1], ['back', 2, -1]] as const)(
   'a share of all that is vertical acts to the %s, self weight included, at the same heights', (direction, axis, sense) => {
@@ -49,8 +49,8 @@ test('it follows the case: in one session the same as alone', () => {
   const edited = applyIntent(model(), intent);
   if (!edited.ok) throw new Error('refused');
   const { solution } = session.update(edited.model);
-  expect([...solution!.cases[1]!.displacements]).toEqual([...solve(edited.model).solution!.cases[1]!.displacements]);
-  expect(solution!.cases[1]!.equilibrium.applied[0]).toBeCloseTo(-solution!.cases[0]!.equilibrium.applied[1] / 200, 8);
+  expect([...solution!.responses[1]!.displacements]).toEqual([...solve(edited.model).solution!.responses[1]!.displacements]);
+  expect(solution!.responses[1]!.equilibrium.applied[0]).toBeCloseTo(-solution!.responses[0]!.equilibrium.applied[1] / 200, 8);
 });
 
 test('without the case that it takes from it goes; renamed, it follows', () => {

@@ -25,7 +25,7 @@ const cantilever = (shape: Shape, extra: Partial<Model> = {}): Model =>
     extra: { sections: [{ id: 's', shape }], ...extra },
   }); // oxfmt-ignore
 
-const tipOf = (model: Model): Float64Array => solve(model).solution!.cases[0]!.displacements.slice(6, 12);
+const tipOf = (model: Model): Float64Array => solve(model).solution!.responses[0]!.displacements.slice(6, 12);
 
 test('a member of two plates welded together bends, twists and shears as one of the whole plate', () => {
   const sheared = { analysis: { shearDeformation: true } };

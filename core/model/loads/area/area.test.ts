@@ -71,7 +71,7 @@ describe('two ways: bisected angles', () => {
     const told = (member: string) => parts(model, member).map(({ from, to }) => [from.at, from.wy ?? 0, to.at, to.wy ?? 0]);
     expect(told('s1')).toEqual([[0, 0, 2, -2000], [2, -2000, 4, -2000], [4, -2000, 6, 0]]); // oxfmt-ignore
     expect(told('s2')).toEqual([[0, 0, 2, -2000], [2, -2000, 4, 0]]); // oxfmt-ignore
-    const { reactions } = solve(model).solution!.cases[0]!.equilibrium;
+    const { reactions } = solve(model).solution!.responses[0]!.equilibrium;
     expect(reactions[1]).toBeCloseTo(24_000, 6);
   });
 
@@ -167,7 +167,7 @@ test('along a line of members in the plane: over the width that they carry', () 
       supports: [{ node: '1', ux: 'fixed', uy: 'fixed', rz: 'fixed' }],
       loads: [{ type: 'area', members: ['a'], width: 5, pressure: 800, direction } as never],
     }); // oxfmt-ignore
-  const reaction = (direction: AreaLoad['direction']) => solve(roof(direction)).solution!.cases[0]!.equilibrium.reactions;
+  const reaction = (direction: AreaLoad['direction']) => solve(roof(direction)).solution!.responses[0]!.equilibrium.reactions;
   expect(reaction('down')[1]).toBeCloseTo(800 * 5 * 5, 6);
   expect(reaction('plan')[1]).toBeCloseTo(800 * 5 * 4, 6);
   expect(reaction('normal')[0]).toBeCloseTo(-800 * 5 * 3, 6);
@@ -233,7 +233,7 @@ test('on members with offsets in any direction, force and moment are those of th
       const corners = floor.map(([id, x, y, z]): Corner => [id, x, y + lean * x, z]);
       const plain = panel(corners, { direction, spread });
       const model = { ...plain, members: plain.members.map((one, i) => ({ ...one, offset: { start: arms[2 * i]!, end: arms[2 * i + 1]! } })) };
-      const { applied } = solve(model).solution!.cases[0]!.equilibrium;
+      const { applied } = solve(model).solution!.responses[0]!.equilibrium;
       const normal = times([-lean, 1, 0], 1 / Math.hypot(lean, 1));
       const theory = pressed(corners, direction === 'down' ? [0, -1, 0] : times(normal, -1));
       const scale = 20 * size(theory.force);

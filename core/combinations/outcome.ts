@@ -1,0 +1,73 @@
+interface Named {
+  readonly id: string;
+  readonly title: string;
+}
+
+/** What was solved for itself: a case, or a combination of cases where nothing may be superposed. */
+export interface Solved extends Named {
+  readonly kind: 'solved';
+  /** Its place among the responses of the solution. */
+  readonly at: number;
+  /** By case, of a combination; a case without them acts alone, and is the one at the same place. */
+  readonly factors?: Float64Array;
+}
+
+/** A weighted sum of what was solved; `factors` by its place. */
+export interface Superposed extends Named {
+  readonly kind: 'superposed';
+  readonly factors: Float64Array;
+}
+
+/** The greatest and least values of others, each in its place; `parts`: where they stand among the outcomes. */
+export interface Envelope extends Named {
+  readonly kind: 'envelope';
+  readonly parts: readonly number[];
+}
+
+/** A shape in which the structure moves by itself, of no particular size: nothing acts. */
+export interface Shape extends Named {
+  readonly kind: 'shape';
+  readonly at: number;
+  /** What belongs to it: of a natural mode its frequency, Hz. */
+  readonly value: number;
+}
+
+/** What can be looked at of a solution. Whoever reads one says what it does with each kind. */
+export type Outcome = Solved | Superposed | Envelope | Shape;
+
+interface Readers<T> {
+  readonly solved: (outcome: Solved) => T;
+  readonly superposed: (outcome: Superposed) => T;
+  readonly envelope: (outcome: Envelope) => T;
+  readonly shape: (outcome: Shape) => T;
+}
+
+/** Reads an outcome by its kind; a new kind does not compile until every reader says what it does with it. */
+export function readOutcome<T>(outcome: Outcome, by: Readers<T>): T {
+  switch (outcome.kind) {
+    case 'solved':
+      return by.solved(outcome);
+    case 'superposed':
+      return by.superposed(outcome);
+    case 'envelope':
+      return by.envelope(outcome);
+    case 'shape':
+      return by.shape(outcome);
+  }
+}
+
+/** Whether it has a greatest and a least value in each place, and not one value. */
+export const isRange = (outcome: Outcome): boolean =>
+  readOutcome(outcome, { solved: () => false, superposed: () => false, envelope: () => true, shape: () => false });
+
+/** The cases whose loads act in it, by place, with their factors; none where several sets take turns, or nothing acts. */
+export const actingCases = (outcome: Outcome): readonly (readonly [at: number, factor: number])[] =>
+  readOutcome(outcome, {
+    solved: ({ at, factors }) => (factors ? counting(factors) : [[at, 1]]),
+    superposed: ({ factors }) => counting(factors),
+    envelope: () => [],
+    shape: () => [],
+  });
+
+const counting = (factors: Float64Array): [number, number][] =>
+  Array.from(factors, (factor, at): [number, number] => [at, factor]).filter(([, factor]) => factor !== 0);
