@@ -147,7 +147,7 @@ describe.each([
       if (name === 'Supports') for (const kind of ['Roller, free along X', 'Roller, free along Y']) await where(model, kind);
       expect(await spoken(model)).not.toMatch(NOT_OF_THE_TRADE);
     }
-    expect(await spoken(model)).toMatch(/Case S has no loads/);
+    await model.page.waitForFunction(() => /Case S has no loads/.test(document.body.innerText));
     for (const [kind, put] of [
       ['Temperature', 'Member a '],
       ['Lack of fit', 'Member b '],
@@ -260,8 +260,8 @@ describe.each([
     expect((await model.file<Model>()).loads).toEqual([]);
     await model.command('go to loads');
     await hands.press('Pressure on an area');
-    const offered = await model.page.$eval('::-p-named([name="What acts"][role="textbox"])', (input) => (input as HTMLInputElement).value); // oxfmt-ignore
-    expect(offered).toBe('0.8 kN/m² right');
+    const field = await model.page.waitForSelector('::-p-named([name="What acts"][role="textbox"])');
+    await model.page.waitForFunction((input) => (input as HTMLInputElement).value === '0.8 kN/m² right', {}, field!);
     await model.command('select all on a plane x at 0');
     const offer = await model.page.waitForSelector(
       '::-p-xpath(//button[starts-with(normalize-space(.), "Put it on the panel")])',

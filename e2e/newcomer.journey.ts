@@ -62,6 +62,7 @@ describe('loads and figures', () => {
   test('are called what the trade calls them; loads on one member stand one above the other, each with its value', async () => {
     const model = await ModelPage.portal(application);
     await model.stage('Loads');
+    await model.page.waitForSelector('[aria-label="Loads to place"] button');
     const names = await model.page.$$eval('[aria-label="Loads to place"] button', (all) => all.map((one) => one.textContent));
     expect(names).toEqual(['Line', 'Force', 'Couple', 'Area', 'Temperature', 'Lack of fit', 'Settlement']);
     await model.command('apply 5 kN/m down on members c');

@@ -34,9 +34,9 @@ describe('cases whose loads have not changed', () => {
       fc.property(randomSpace, fc.nat(edits.length - 1), (any, kind) => {
         const model = twoCases(any);
         const session = new AnalysisSession();
-        const [first] = session.update(model).solution!.responses;
+        const [first] = session.update(model).now.solution!.responses;
         const edited = edits[kind]!(model);
-        const second = session.update(edited).solution!;
+        const second = session.update(edited).now.solution!;
         const fresh = solve(edited).solution!;
         // Pieces belong to their case: also a load that cuts a member in P leaves Q alone.
         expect(second.responses[0]).toBe(first);
@@ -75,7 +75,7 @@ test('loads written anew one after the other, on members and nodes, give what a 
       session.update(model);
       for (const one of changes) {
         model = { ...model, loads: model.loads.map((load, i) => (i === one.at ? loadOf(one) : load)) };
-        const next = session.update(model).solution!;
+        const next = session.update(model).now.solution!;
         solve(model).solution!.responses.forEach((outcome, c) => {
           close(outcome.coefficients, next.responses[c]!.coefficients);
           close(outcome.reactions, next.responses[c]!.reactions);

@@ -21,7 +21,7 @@ describe('what one analysis leaves for the next', () => {
           loads: [...model.loads, { id: 'x1', type: 'node', case: 'Q', node: 't00', fy: fy * 1e3 }],
         };
         const phases = new Set<Phase>();
-        const kept = session.update(edited, { progress: (phase) => void phases.add(phase) }).solution!.responses[0]!;
+        const kept = session.update(edited, { progress: (phase) => void phases.add(phase) }).now.solution!.responses[0]!;
         expect([...phases]).toEqual(['cases']);
         const fresh = caseAfter(0, edited);
         close(fresh.displacements, kept.displacements);
@@ -72,7 +72,7 @@ describe('what one analysis leaves for the next', () => {
         const alone = [space, plane].map((model) => [0, 0.1, 0.2].map((by) => structuredClone(solve(moved(model, by)))));
         [0, 0.1, 0.2].forEach((by, step) =>
           [space, plane].forEach((model, k) => {
-            const { solution } = sessions[k]!.update(moved(model, by));
+            const { solution } = sessions[k]!.update(moved(model, by)).now;
             solution?.responses.forEach((one, c) => {
               const other = alone[k]![step]!.solution!.responses[c]!;
               // Where nothing is taken over but the ordering, not even rounding differs.
@@ -86,7 +86,7 @@ describe('what one analysis leaves for the next', () => {
         const [load] = space.loads;
         const loads = [...space.loads.slice(1), { ...load!, id: 'again' }];
         const last = { ...moved(space, 0.2), loads };
-        const again = sessions[0]!.update(last, { progress: (phase) => void phases.add(phase) });
+        const again = sessions[0]!.update(last, { progress: (phase) => void phases.add(phase) }).now;
         expect(phases.has('factorization')).toBe(false);
         close(solve(last).solution!.responses[0]!.displacements, again.solution!.responses[0]!.displacements);
         sessions.forEach((session) => session.close());
@@ -143,7 +143,7 @@ test('nodes, members, sections and loads changed one after the other, with self 
         const compiled = { model, structure: compile(model) };
         model = edited(model, one);
         expect(recompile(model, compiled).structure).toEqual(compile(model));
-        const next = session.update(model);
+        const next = session.update(model).now;
         const fresh = solve(model);
         expect(next.mechanisms).toEqual(fresh.mechanisms);
         expect(next.status).toBe(fresh.status);
@@ -196,7 +196,7 @@ describe('progress', () => {
       const edited = { ...model, nodes: model.nodes.map((node, i) => (i === 0 ? { ...node, x: node.x + 0.1 } : node)), loads };
       expect(() => session.update(edited, { progress: stopAt(phase) })).toThrow('given up');
       for (const next of [model, edited]) {
-        const [kept, fresh] = [session.update(next).solution!.responses[0]!, caseAfter(0, next)];
+        const [kept, fresh] = [session.update(next).now.solution!.responses[0]!, caseAfter(0, next)];
         for (const key of ['displacements', 'coefficients'] as const) close(fresh[key], kept[key]);
       }
     },
@@ -204,10 +204,20 @@ describe('progress', () => {
 
   test('results that were handed over are left alone', () => {
     const session = new AnalysisSession();
-    const [first] = session.update(model).solution!.responses;
+    const [first] = session.update(model).now.solution!.responses;
     const before = first!.coefficients.slice();
     session.handOver();
     session.update({ ...model, loads: [] });
     expect(first!.coefficients).toEqual(before);
+  });
+
+  test('results that are lent end with the next update, unless they are kept', () => {
+    const session = new AnalysisSession();
+    const lent = session.update(model);
+    const before = lent.now.solution!.responses[0]!.displacements.slice();
+    const kept = lent.keep();
+    session.update({ ...model, loads: model.loads.map((load) => ({ ...load, id: `${load.id} again` })).slice(1) });
+    expect(() => lent.now).toThrow(/written over/);
+    expect(kept.solution!.responses[0]!.displacements).toEqual(before);
   });
 });

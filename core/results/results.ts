@@ -64,4 +64,6 @@ export interface Results {
   readonly motions?: readonly (Float64Array | undefined)[];
   /** Present exactly when the status is `solved`. */
   readonly solution?: Solution;
+  /** What other runs found of the same model, by name. */
+  readonly others?: ReadonlyMap<string, Results>;
 }

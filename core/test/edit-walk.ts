@@ -139,7 +139,7 @@ export function editWalk(random: Random, steps: number): string[] {
     }
     story.push(known ? (way === 0 ? 'undo' : 'redo') : JSON.stringify(intent).slice(0, 120));
     // A copy: what is kept of the very objects of a model, whoever asks, is not what a fresh start knows.
-    const kept = session.update(model);
+    const kept = session.update(model).now;
     isSolved = kept.solution !== undefined;
     const found = difference(kept, solve(structuredClone(model)));
     if (found !== undefined) {

@@ -7,7 +7,7 @@ import { AnalysisSession } from '../analysis/session';
 export function after(...models: readonly Model[]) {
   const session = new AnalysisSession();
   const all = models.map((model) => session.update(model));
-  return all.at(-1)!;
+  return all.at(-1)!.now;
 }
 /** A case of the last of some models that are analysed one after the other. */
 export const caseAfter = (c: number, ...models: readonly Model[]): StructuralResponse => after(...models).solution!.responses[c]!;

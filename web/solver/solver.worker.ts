@@ -1,6 +1,7 @@
 import * as Comlink from 'comlink';
 import type { Phase } from '@rigid-beam/core/analysis/progress';
 import { mechanismsWithRemedies, type RemediedMechanism } from '@rigid-beam/core/analysis/remedies';
+import type { Lent } from '@rigid-beam/core/analysis/lent';
 import { AnalysisSession } from '@rigid-beam/core/analysis/session';
 import { warmUp } from '@rigid-beam/core/analysis/warm-up';
 import { joined } from '@rigid-beam/core/formats/json-parts';
@@ -50,7 +51,7 @@ const OFTEN = 100;
 const session = new AnalysisSession();
 let current: Model | undefined;
 /** The results of it, unless their cases were given away. */
-let last: Results | undefined;
+let last: Lent<Results> | undefined;
 /** Counts what is being read: a newer model or another question ends it. */
 let reading = 0;
 /** The cases that the page has. */
@@ -77,7 +78,8 @@ const solver = {
       told = now;
       tell({ phase, done });
     };
-    const results = session.update(model, { progress });
+    const lent = session.update(model, { progress });
+    const results = lent.now;
     const milliseconds = performance.now() - begun;
     const cases = results.solution?.responses ?? [];
     if (numbersIn(cases) > KEPT) {
@@ -89,7 +91,7 @@ const solver = {
     }
     const unchanged = cases.map((one, c) => one === sent[c]);
     sent = cases;
-    last = results;
+    last = lent;
     const news = cases.map((one, c) => (unchanged[c] ? undefined : one));
     return { results: withResponses(results, news), milliseconds, unchanged };
   },
@@ -101,7 +103,7 @@ const solver = {
   async readEnvelope(outcome: number, asked: ReadingAsked, tell: (done: number) => void): Promise<ReadingFound | undefined> {
     const own = ++reading;
     if (!current) return undefined;
-    const { solution } = (last ??= session.update(current));
+    const { solution } = (last ??= session.update(current)).now;
     if (!solution) return undefined;
     const steps = function* <T>(work: Generator<number, T>, share: readonly [number, number]): Generator<number, T> {
       let step = work.next();

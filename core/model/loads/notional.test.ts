@@ -48,7 +48,7 @@ test('it follows the case: in one session the same as alone', () => {
   const intent = { type: 'put', list: 'loads', entry: { id: '1', case: 'G', type: 'node', node: '3', fy: -9000 }, key: '1' } as const; // oxfmt-ignore
   const edited = applyIntent(model(), intent);
   if (!edited.ok) throw new Error('refused');
-  const { solution } = session.update(edited.model);
+  const { solution } = session.update(edited.model).now;
   expect([...solution!.responses[1]!.displacements]).toEqual([...solve(edited.model).solution!.responses[1]!.displacements]);
   expect(solution!.responses[1]!.equilibrium.applied[0]).toBeCloseTo(-solution!.responses[0]!.equilibrium.applied[1] / 200, 8);
 });

@@ -1,22 +1,34 @@
-import { solveRefined } from '../linear-algebra/solve';
-import { vectorRoom } from '../linear-algebra/vectors';
-import { imposedDisplacements, rightHandSide } from '../stiffness/assemble';
-import { FREEDOMS, nodeCount } from '../stiffness/structure';
-import { recoverCases, type SolvedEquations } from '../results/recover-cases';
-import type { StructuralResponse } from '../results/results';
-import { addSolution } from './add-solution';
-import { refineEquilibrium } from './equilibrium-refinement';
-import type { System } from './factorise';
-import type { CasesToSolve, Strategy } from './strategy';
+import { solveRefined } from '../../linear-algebra/solve';
+import { vectorRoom } from '../../linear-algebra/vectors';
+import { imposedDisplacements, rightHandSide } from '../../stiffness/assemble';
+import { FREEDOMS, nodeCount } from '../../stiffness/structure';
+import { recoverCases, type SolvedEquations } from '../../results/recover-cases';
+import type { StructuralResponse } from '../../results/results';
+import { addSolution } from '../add-solution';
+import { refineEquilibrium } from '../equilibrium-refinement';
+import type { System } from '../factorise';
+import type { Pieces } from '../../results/breakpoints';
+import type { CaseLoads } from '../../results/case-loads';
+import type { Progress } from '../progress';
 
 const roomForDisplacements = vectorRoom();
 const roomForSides = vectorRoom();
 const roomForSolutions = vectorRoom();
 
-/** First-order linear analysis: every case by one substitution in the one factor, corrected by what it leaves unbalanced. */
-export const linear: Strategy = { name: 'linear', solve: solveCases };
+/** The cases that are to be solved. Lists are by case of the model; `due` are the places of those that are wanted. */
+interface CasesToSolve {
+  readonly due: readonly number[];
+  readonly loads: readonly CaseLoads[];
+  readonly pieces: readonly Pieces[];
+  /** n: 1 for nodes with a support. */
+  readonly supported: Uint8Array;
+  /** Of each case that is due, what its results may be written into. */
+  readonly memories: readonly (Float64Array | undefined)[];
+  readonly progress?: Progress | undefined;
+}
 
-function solveCases(system: System, cases: CasesToSolve): ReadonlyMap<number, StructuralResponse> {
+/** Every case by one substitution in the one factor, corrected by what it leaves unbalanced. */
+export function solveCases(system: System, cases: CasesToSolve): ReadonlyMap<number, StructuralResponse> {
   const { due, loads, pieces, supported, memories, progress } = cases;
   const { structure, matrices, numbering, factor } = system;
   const imposed = roomForDisplacements(due.length, FREEDOMS * nodeCount(structure));

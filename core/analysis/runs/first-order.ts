@@ -1,0 +1,83 @@
+import { outcomes } from '../../combinations/outcomes';
+import { piecesOfCases } from '../../results/breakpoints';
+import { memoryOf } from '../../results/recover-members';
+import type { Results } from '../../results/results';
+import { fibresOf } from '../../sections/fibres';
+import { conditioningNotice, conditioningOf } from '../../stability/conditioning';
+import { FREEDOMS, type Structure } from '../../stiffness/structure';
+import { caseLoads } from '../case-loads';
+import { mechanismNotices } from '../classify-mechanisms';
+import { diagnose, unstableResults } from '../diagnosis';
+import type { Run, RunTask } from '../run';
+import { unchangedCases, type SolvedCase, type SolvedCases } from '../solved-cases';
+import { doubtfulCases } from '../trust';
+import { solveCases } from './solve-cases';
+
+/** First-order linear analysis: every case in the undeformed structure, all else superposed of them. What an edit leaves as it was is kept. */
+export class FirstOrder implements Run {
+  private solved: SolvedCases | undefined;
+
+  update(task: RunTask): Results {
+    // Given up half way, what was left of the last analysis is no longer whole.
+    const { solved } = this;
+    this.solved = undefined;
+    const { results, solved: now } = solveSystem(task, task.changes && solved);
+    this.solved = now;
+    return results;
+  }
+
+  handOver(): void {
+    this.solved = undefined;
+  }
+}
+
+function solveSystem(
+  { model, system, changes, notices: said, progress }: RunTask,
+  last: SolvedCases | undefined,
+): { results: Results; solved?: SolvedCases } {
+  const { structure, numbering, factor } = system;
+  const pieces = piecesOfCases(structure, last?.pieces);
+  const kept = unchangedCases(last, structure, factor, pieces);
+  const loads = caseLoads(system, pieces, kept, last && changes && { solved: last, changes });
+  const diagnosis = diagnose(
+    system,
+    loads.map((one) => one.onNodes),
+    loads.map((one) => one.onMembers),
+  );
+  const { found, lost } = diagnosis;
+  if (!diagnosis.isStable) return { results: unstableResults(system, diagnosis, said) };
+  const mechanisms = found.map(({ mechanism }) => mechanism);
+  if (lost.length > 0) return { results: { status: 'invalid', notices: [...said, ...lost], mechanisms } };
+
+  const supported = supportedNodes(structure);
+  const due = loads.flatMap((_, c) => (kept[c] ? [] : [c]));
+  const memories = due.map((c) => last && memoryOf(last.cases[c]?.outcome));
+  const fresh = solveCases(system, { due, loads, pieces, supported, memories, progress });
+  const cases = loads.map((one, c): SolvedCase => kept[c] ?? { loads: one, outcome: fresh.get(c)! });
+  const responses = cases.map(({ outcome }) => outcome);
+  const conditioning = conditioningOf(factor, numbering);
+  const doubtful = doubtfulCases(system, conditioning, responses);
+  if (doubtful.length > 0) return { results: { status: 'invalid', notices: [...said, ...doubtful], mechanisms } };
+  const doubts = conditioningNotice(structure, system.members, conditioning);
+  const results: Results = {
+    status: 'solved',
+    notices: [...said, ...mechanismNotices(found), ...(doubts ? [doubts] : [])],
+    mechanisms,
+    solution: {
+      structure,
+      outcomes: outcomes(model),
+      responses,
+      fibres: fibresOf(model),
+      supported,
+      digitsLost: conditioning.digitsLost,
+    },
+  };
+  return { results, solved: { structure, factor, pieces, cases } };
+}
+
+/** n: 1 where a support holds a freedom that takes part. */
+function supportedNodes({ active, restraints, names }: Structure): Uint8Array {
+  const supported = new Uint8Array(names.nodes.length);
+  for (let i = 0; i < supported.length; i++) for (const k of active) if (restraints[FREEDOMS * i + k]! > 0) supported[i] = 1;
+  return supported;
+}
