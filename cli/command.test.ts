@@ -51,6 +51,26 @@ describe('rigid-beam solve', () => {
     expect(W!.reactions.n0!.fz + W!.reactions.n6!.fz).toBeCloseTo(-12e3, 3);
   });
 
+  test('another run: every combination on its own in the displaced structure, or the natural modes', () => {
+    type Written = { run?: string; status: string; results: Record<string, { frequency?: number; nodes: Record<string, { ux: number; uz: number }> }> }; // oxfmt-ignore
+    const of = (...more: string[]): Written => {
+      const { code, out } = command(['solve', path.join(root, 'examples', 'canopy-walk.rbm.json'), '--stations', '2', ...more]);
+      expect(code).toBe(0);
+      return JSON.parse(out) as Written;
+    };
+    const [first, second, modes] = [of(), of('--run', 'second-order'), of('--run', 'natural-modes')];
+    expect([first.run, second.run, modes.run]).toEqual([undefined, 'second-order', 'natural-modes']);
+    const largest = ({ results }: Written, id: string): number =>
+      Object.values(results[id]!.nodes).reduce((most, { uz }) => Math.max(most, Math.abs(uz)), 0);
+    expect(Object.keys(second.results)).toEqual(Object.keys(first.results));
+    // Storm and weight together sway it further than either does alone.
+    expect(largest(second, 'U2')).not.toBeCloseTo(largest(first, 'U2'), 6);
+    expect(Math.abs(largest(second, 'U2') / largest(first, 'U2') - 1)).toBeLessThan(0.1);
+    const frequencies = Object.values(modes.results).map(({ frequency }) => frequency!);
+    expect(frequencies).toHaveLength(6);
+    expect(frequencies).toEqual(frequencies.toSorted((a, b) => a - b));
+  });
+
   test('takes stations, cases and standard input', () => {
     const { code, out } = command(['solve', '-', '--stations', '5', '--case', 'Q1', '--case', 'C'], readFileSync(lintel, 'utf8'));
     expect(code).toBe(0);

@@ -1,4 +1,5 @@
 import { Command, CommanderError, InvalidArgumentError, Option } from 'commander';
+import { runNames } from '@rigid-beam/core/analysis/runs';
 import { formats, STATIONS } from '@rigid-beam/core/formats/registry';
 import { backup, restore } from './backup';
 import { check } from './check';
@@ -25,6 +26,7 @@ program
     (id: string, before: string[]) => [...before, id],
     [] as string[],
   )
+  .addOption(new Option('--run <run>', 'which analysis').choices(runNames).default('first-order'))
   .option('--remedies', 'for a structure that can move, also seek edits that stop it')
   .action(async (file: string, options: SolveOptions) => {
     process.exitCode = await solveCommand(file, options);

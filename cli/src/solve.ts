@@ -1,6 +1,7 @@
 import { resultsFile } from '@rigid-beam/core/formats/results-file';
 import { fault } from '@rigid-beam/core/model/notice';
 import { mechanismsWithRemedies } from '@rigid-beam/core/analysis/remedies';
+import type { RunName } from '@rigid-beam/core/analysis/runs';
 import { solve } from '@rigid-beam/core/analysis/session';
 import type { Results } from '@rigid-beam/core/results/results';
 import { exitCodes } from './exit-codes';
@@ -10,13 +11,15 @@ import { print } from './output';
 export interface SolveOptions {
   readonly stations: number;
   readonly case: readonly string[];
+  readonly run: RunName;
   readonly remedies?: true;
 }
 
 /** Prints the results file on standard output and notices on standard error; returns the exit code. */
-export async function solveCommand(file: string, { stations, case: only, remedies }: SolveOptions): Promise<number> {
+export async function solveCommand(file: string, { stations, case: only, run, remedies }: SolveOptions): Promise<number> {
   const { model, notices } = await readInput(file);
-  let results: Results = model ? solve(model, notices) : { status: 'invalid', notices, mechanisms: [] };
+  const analysed: Results = model ? solve(model, notices, [run]) : { status: 'invalid', notices, mechanisms: [] };
+  let results = analysed.others?.get(run) ?? analysed;
   const unknown = only.filter((id) => results.solution && !results.solution.outcomes.some((outcome) => outcome.id === id));
   if (unknown.length > 0) {
     const faults = unknown.map((id) =>
@@ -33,6 +36,13 @@ export async function solveCommand(file: string, { stations, case: only, remedie
   }
   printNotices(results.notices);
   const remedied = remedies && model && results.status === 'unstable' ? mechanismsWithRemedies(model) : undefined;
-  await print(resultsFile(results, { stations, ...(only.length > 0 && { only }), ...(remedied && { remedied }) }));
+  await print(
+    resultsFile(results, {
+      stations,
+      ...(only.length > 0 && { only }),
+      ...(run !== 'first-order' && { run }),
+      ...(remedied && { remedied }),
+    }),
+  );
   return exitCodes[results.status];
 }

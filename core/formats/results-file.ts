@@ -1,4 +1,4 @@
-import { isRange } from '../combinations/outcome';
+import { isRange, readOutcome } from '../combinations/outcome';
 import type { RemediedMechanism } from '../analysis/remedies';
 import { diagramOf } from '../results/diagram';
 import { enveloped, governing } from '../results/envelope';
@@ -20,6 +20,8 @@ export interface ResultsFileOptions {
   readonly stations: number;
   /** Ids of the cases and combinations to write; all of them when absent. */
   readonly only?: readonly string[];
+  /** Which run they are of, where it is not the first order. */
+  readonly run?: string;
   /** The mechanisms with the remedies that were sought for them. */
   readonly remedied?: readonly RemediedMechanism[];
 }
@@ -33,7 +35,14 @@ export function* resultsFile(results: Results, options: ResultsFileOptions): Gen
 function contents(results: Results, options: ResultsFileOptions): Record<string, unknown> {
   const { status, notices, mechanisms, solution } = results;
   const told = options.remedied ?? mechanisms.map((mechanism) => ({ ...mechanism, remedies: [] }));
-  const head = { format: 'rigid-beam/results', version: 1, status, notices, ...(told.length > 0 && { mechanisms: told }) };
+  const head = {
+    format: 'rigid-beam/results',
+    version: 1,
+    ...(options.run && { run: options.run }),
+    status,
+    notices,
+    ...(told.length > 0 && { mechanisms: told }),
+  };
   if (!solution) return head;
   const wanted = options.only && new Set(options.only);
   const entries = function* (): Generator<readonly [string, unknown]> {
@@ -153,7 +162,14 @@ function valueEntry(solution: Solution, outcome: number, stations: number): Reco
     };
   });
   const { applied, reactions, residual, solutionResidual, jointResidual } = response.equilibrium;
+  const none = (): Record<string, unknown> => ({});
   return {
+    ...readOutcome(solution.outcomes[outcome]!, {
+      solved: none,
+      superposed: none,
+      envelope: none,
+      shape: ({ value }) => ({ frequency: value }),
+    }),
     ...nodeEntries(solution, read),
     members,
     equilibrium: { applied: resultant(applied), reactions: resultant(reactions), residual, solutionResidual, jointResidual },

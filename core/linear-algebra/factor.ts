@@ -8,7 +8,7 @@ const WEAK = 1e-12;
 /**
  * A = L·D·Lᵀ in the memory of its kernels, by supernodes. The memory is the factor's own until the same kernels factor again, which
  * whoever holds both decides; using it later is an error.
- * `weak` lists the unknowns whose pivot was too small beside their diagonal to be trusted, and those that were to be held: their
+ * `weak` lists the unknowns whose pivot was, whatever its sign, too small beside their diagonal to be trusted, and those that were to be held: their
  * motion is held at rest, and `nullVectors` tells what it is.
  */
 export interface Factor {
@@ -26,7 +26,9 @@ export interface Factor {
   /** Room for the kernels' own use. */
   readonly scratch: number;
   readonly weak: readonly number[];
-  /** The smallest pivot beside its diagonal entry over the unknowns that are not weak, and which unknown it is: a measure of the digits lost. */
+  /** Unknowns whose pivot is negative: as many as A has negative eigenvalues (Sylvester's law of inertia). */
+  readonly negative: readonly number[];
+  /** The smallest pivot, by its size, beside its diagonal entry over the unknowns that are not weak, and which unknown it is: a measure of the digits lost. */
   readonly smallestRatio: number;
   readonly smallestAt: number;
   readonly isCurrent: () => boolean;
@@ -98,6 +100,7 @@ export function factorize(
   const children: number[][] = Array.from({ length: supernodes }, () => []);
   const borders = new Float64Array(supernodes);
   const weak: number[] = [];
+  const negative: number[] = [];
   let [panel, top, smallestRatio, smallestAt, done] = [panels, stack, 1, -1, 0];
   for (let s = 0; s < supernodes; s++) {
     const first = firstPivot[s]!;
@@ -132,11 +135,10 @@ export function factorize(
     top = low + rest * rest;
     for (let k = 0; k < pivots; k++) {
       const pivot = numbers[panel + k * (front + 1)]!;
+      if (pivot < 0) negative.push(first + k);
+      const ratio = Math.abs(pivot / numbers[started + first + k]!);
       if (pivot === 0) weak.push(first + k);
-      else if (pivot < smallestRatio * numbers[started + first + k]!) {
-        smallestRatio = pivot / numbers[started + first + k]!;
-        smallestAt = first + k;
-      }
+      else if (ratio < smallestRatio) [smallestRatio, smallestAt] = [ratio, first + k];
     }
     panel += front * pivots;
     if (watch) watch((done += pivots * (rest * front + pivots * pivots)) / analysis.work);
@@ -153,6 +155,7 @@ export function factorize(
     residuals,
     scratch,
     weak,
+    negative,
     smallestRatio,
     smallestAt,
     isCurrent,

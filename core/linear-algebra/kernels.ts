@@ -64,8 +64,8 @@ export interface PartPlaces {
 
 /**
  * The dense inner loops of factor and solve, and of sums of vectors. A panel is F × p by columns (leading dimension F), its first p
- * rows the pivots; after `factorPanel` it holds L below a diagonal of D. A pivot that is not more than `tolerance` times the diagonal
- * it started from is weak: 0 is stored, with an empty column, which holds its unknown at rest.
+ * rows the pivots; after `factorPanel` it holds L below a diagonal of D. A pivot that is, by its size, not more than `tolerance` times the
+ * diagonal it started from is weak: 0 is stored, with an empty column, which holds its unknown at rest.
  */
 export interface Kernels {
   /** A heap of at least `length` numbers; what an earlier one held is lost. */

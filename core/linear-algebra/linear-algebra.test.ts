@@ -151,6 +151,23 @@ describe('factor and solve', () => {
     expect(Array.from(place, (p) => Number(x[p]!.toFixed(9)) + 0)).toEqual([0, 0, 0, 0, 0, 4, 5]);
   });
 
+  test('counts as many negative pivots as there are eigenvalues under zero, and solves all the same', () => {
+    const n = 40;
+    const links = Array.from({ length: n - 1 }, (_, i): [number, number, number] => [i, i + 1, 1]);
+    const eigenvalues = Array.from({ length: n }, (_, k) => 2 - 2 * Math.cos(((k + 1) * Math.PI) / (n + 1)));
+    fc.assert(
+      fc.property(fc.double({ min: 0.01, max: 3.99, noNaN: true }), fc.integer({ min: 1, max: 3 }), (shift, width) => {
+        fc.pre(eigenvalues.every((value) => Math.abs(value - shift) > 1e-3));
+        const ground = Array.from({ length: n }, (_, i) => (i === 0 || i === n - 1 ? 1 : 0) - shift);
+        const { matrix, analysis } = systemOf(n, springTriplets(links, ground), width);
+        const f = factorize(analysis, matrix, kernels);
+        expect(f.negative).toHaveLength(eigenvalues.filter((value) => value < shift).length);
+        const { residuals } = solveRefined(f, [new Float64Array(matrix.size).fill(1)]);
+        expect(residuals[0]).toBeLessThan(1e-9);
+      }),
+    );
+  });
+
   test('tells how near a matrix is to being singular, and where', () => {
     const { matrix, analysis } = systemOf(2, springTriplets([[0, 1, 1]], [1e-7, 0]));
     const f = factorize(analysis, matrix, kernels);

@@ -29,7 +29,8 @@ export function piecesOfCases(s: Structure, former: readonly Pieces[] = []): Pie
   });
 }
 
-function wholeMembers({ lengths }: Structure): Pieces {
+/** Every member in one piece. */
+export function wholeMembers({ lengths }: Structure): Pieces {
   const first = new Int32Array(lengths.length + 1);
   for (let m = 0; m < first.length; m++) first[m] = m;
   return { first, from: new Float64Array(lengths.length), to: lengths.slice() };

@@ -6,11 +6,13 @@ import { imbalance } from './equilibrium';
 import { maxNorm } from '../linear-algebra/max-norm';
 import { recoverMembers, type MovedCase, type Recovered } from './recover-members';
 import { pieceWidth } from './quantities';
-import { appliedResultant, reactionResultant } from './resultants';
+import { appliedResultant, reactionResultant, resultantOfNodes } from './resultants';
+import { wholeMembers } from './breakpoints';
 import type { StructuralResponse } from './results';
 
 /** A case whose equations are solved. */
 export interface SolvedEquations extends MovedCase {
+  readonly c: number;
   readonly loads: CaseLoads;
   /** f, by unknown, and the largest part of f − K·u beside its own largest part. */
   readonly side: Float64Array;
@@ -55,6 +57,47 @@ function outcomeOf(s: Structure, supported: Uint8Array, one: SolvedEquations, re
     size,
   };
   return { displacements, reactions, ends, coefficients, pieces: one.pieces, pieceWidth: pieceWidth(s), equilibrium };
+}
+
+/**
+ * The response to forces on the nodes alone, whatever they stand for, from the displacements under them (both 6n, nodes' axes): it must balance
+ * with these. `residual` as in `SolvedEquations`.
+ */
+export function recoverUnder(
+  s: Structure,
+  matrices: MemberMatrices,
+  supported: Uint8Array,
+  { displacements, forces, residual }: { displacements: Float64Array; forces: Float64Array; residual: number },
+): StructuralResponse {
+  const pieces = wholeMembers(s);
+  const none = { members: new Int32Array(0), starts: new Int32Array(0), values: new Float64Array(0) };
+  let response: StructuralResponse | undefined;
+  recoverMembers(s, matrices, [{ c: forces, pieces, loads: { onMembers: none, along: none }, displacements }], (recovered) => {
+    const { reactions, ends, coefficients, largestOnMembers, largestReaction, worstNode } = recovered;
+    const size = Math.max(maxNorm(forces), largestOnMembers, largestReaction);
+    const acting = forces.slice();
+    for (const vectors of [recovered.displacements, reactions, acting]) toGlobalAxes(s, vectors);
+    const applied = resultantOfNodes(s, acting);
+    const held = reactionResultant(s, supported, reactions);
+    const equilibrium = {
+      applied,
+      reactions: held,
+      residual: imbalance(applied, held, size),
+      solutionResidual: residual,
+      jointResidual: size === 0 ? 0 : worstNode / size,
+      size,
+    };
+    response = {
+      displacements: recovered.displacements,
+      reactions,
+      ends,
+      coefficients,
+      pieces,
+      pieceWidth: pieceWidth(s),
+      equilibrium,
+    };
+  });
+  return response!;
 }
 
 /** The largest load on a node in case c. */

@@ -13,9 +13,10 @@ import { writeInfo } from './recovery-info';
 
 const N = MEMBER_FREEDOMS;
 
-/** Case c with its pieces and loads, and the displacements of the nodes under them (6n, nodes' axes). */
+/** What acts, with its pieces and loads on members, and the displacements of the nodes under it (6n, nodes' axes). */
 export interface MovedCase {
-  readonly c: number;
+  /** The case whose loads on nodes and settlements act, or the forces on the nodes (6n, nodes' axes) that act beside no other load. */
+  readonly c: number | Float64Array;
   readonly pieces: Pieces;
   readonly loads: Pick<CaseLoads, 'onMembers' | 'along'>;
   readonly displacements: Float64Array;
@@ -113,8 +114,11 @@ export function recoverMembers(s: Structure, matrices: MemberMatrices, cases: re
     writeSlots(onMembers, members, integers, lists);
     writeSlots(along, members, integers, lists + members);
     view(settlementsAt, 2 * nodal).fill(0);
-    addNodal(s.settlements, c, numbers, settlementsAt);
-    if (!isBare(s.nodeLoads, c)) numbers.set(loadsOnNodes(s, c), onNodesAt);
+    if (typeof c !== 'number') numbers.set(c, onNodesAt);
+    else {
+      addNodal(s.settlements, c, numbers, settlementsAt);
+      if (!isBare(s.nodeLoads, c)) numbers.set(loadsOnNodes(s, c), onNodesAt);
+    }
     taken.fill(0);
     let most = kernels.ends(places);
     for (const m of indirect) most = Math.max(most, recoverOwnEnds(recovery, m, displacements, onMembers));

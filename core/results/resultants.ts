@@ -103,11 +103,16 @@ function addLocal(s: Structure, m: number, x: number, { values: load, at: from }
 }
 
 /** All reactions (6n, global) as one resultant about the origin; `supported`: nodes with a support (n). */
-export function reactionResultant(s: Structure, supported: Uint8Array, reactions: Float64Array): Resultant {
+export const reactionResultant = (s: Structure, supported: Uint8Array, reactions: Float64Array): Resultant =>
+  resultantOfNodes(s, reactions, supported);
+
+/** Forces on nodes (6n, global) as one resultant about the origin; of those nodes that count (n), or of all. */
+export function resultantOfNodes(s: Structure, forces: Float64Array, counting?: Uint8Array): Resultant {
   const sum = new Float64Array(WIDTH);
   const whole = { values: sum, at: 0 };
   const X = s.coordinates;
-  for (let i = 0; i < supported.length; i++)
-    if (supported[i]) addResultant([X[3 * i]!, X[3 * i + 1]!, X[3 * i + 2]!], { values: reactions, at: WIDTH * i }, whole);
+  for (let i = 0; 3 * i < X.length; i++)
+    if (!counting || counting[i])
+      addResultant([X[3 * i]!, X[3 * i + 1]!, X[3 * i + 2]!], { values: forces, at: WIDTH * i }, whole);
   return resultantOf(sum);
 }

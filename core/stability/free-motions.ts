@@ -52,12 +52,14 @@ export interface Search {
 export function freeMotions(search: Search, K: SparseSymmetric, kernels: Kernels, watch?: Watch): FreeMotions {
   const { analysis } = search.numbering;
   const factor = factorize(analysis, K, kernels, { watch, tolerance: DOUBTFUL });
-  if (factor.weak.length === 0 && (factor.smallestRatio > UNSURE || !hidesMotion(search, factor, K)))
+  if (factor.weak.length + factor.negative.length === 0 && (factor.smallestRatio > UNSURE || !hidesMotion(search, factor, K)))
     return { factor, basis: [], lost: [] };
   const { free, others } = motionsOfGeometry(search, kernels, watch);
   const held = new Set([...placesOf(free), ...others]);
   const last = factorize(analysis, K, kernels, { watch, held: [...held] });
-  return { factor: last, basis: free.map(toNodes(search)), lost: last.weak.filter((unknown) => !held.has(unknown)) };
+  // A stiffness gives way in no direction: a negative pivot is rounding as well.
+  const lost = [...last.weak.filter((unknown) => !held.has(unknown)), ...last.negative];
+  return { factor: last, basis: free.map(toNodes(search)), lost };
 }
 
 /** Lays a motion of the unknowns out at the nodes (6n, nodes' axes). */

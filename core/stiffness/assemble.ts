@@ -136,13 +136,11 @@ function addBlock(scattering: Scattering, a: number, b: number, o: number, count
   return count;
 }
 
-/** K over the unknowns: members, sprung supports and artificial restraints. The pattern of a numbering is found once. */
-export function assembleStiffness(
-  s: Structure,
-  { nodal }: MemberMatrices,
-  numbering: Numbering,
-  artificialRestraints: readonly ArtificialRestraint[],
-): SparseSymmetric {
+/**
+ * Any matrix of the members over the unknowns, from what each gives to its two nodes (`nodal`, as `MemberMatrices` has it): stiffness, geometric
+ * stiffness, mass. The pattern of a numbering is found once, and is the same for all.
+ */
+export function assembleBlocks(s: Structure, nodal: Float64Array, numbering: Numbering): SparseSymmetric {
   const { width } = keptEntries(s);
   const { pattern, first, from, to } = scatterOf(s, numbering);
   const values = new Float64Array(pattern.rows.length);
@@ -152,6 +150,18 @@ export function assembleStiffness(
     const o = width * m;
     for (let e = first[m]!; e < first[m + 1]!; e++) values[to[e]!]! += nodal[o + from[e]!]!;
   }
+  return K;
+}
+
+/** K over the unknowns: members, sprung supports and artificial restraints. */
+export function assembleStiffness(
+  s: Structure,
+  { nodal }: Pick<MemberMatrices, 'nodal'>,
+  numbering: Numbering,
+  artificialRestraints: readonly ArtificialRestraint[],
+): SparseSymmetric {
+  const K = assembleBlocks(s, nodal, numbering);
+  const { values } = K;
   const { freedoms, unknowns } = numbering;
   for (let u = 0; u < freedoms.length; u++) values[K.pointers[u]!]! += s.restraints[freedoms[u]!]!;
   for (const { node, motion, stiffness } of artificialRestraints)

@@ -111,13 +111,19 @@ const weighedAreas = once(
 
 /** Weight of member m per metre for a self-weight factor of 1, N/m. */
 function weights(model: Model): (m: number) => number {
+  const massOf = massesOf(model);
+  const gravity = model.gravity ?? STANDARD_GRAVITY;
+  return (m) => massOf(m) * gravity;
+}
+
+/** Mass of member m per metre, kg/m; 0 where its material has no density. */
+export function massesOf(model: Model): (m: number) => number {
   const areas = weighedAreas(model.sections);
   const weightless = new Set(model.sections.filter(isInextensible).map(({ id }) => id));
   const densities = new Map(model.materials.map((material) => [material.id, material.density ?? 0]));
-  const gravity = model.gravity ?? STANDARD_GRAVITY;
   return (m) => {
     const { material, section } = model.members[m]!;
     if (weightless.has(section)) return 0;
-    return (densities.get(material) ?? 0) * (areas.get(section) ?? 0) * gravity;
+    return (densities.get(material) ?? 0) * (areas.get(section) ?? 0);
   };
 }

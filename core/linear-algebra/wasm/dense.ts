@@ -173,7 +173,8 @@ function factorBlock(panel: usize, front: i32, from: i32, to: i32, started: usiz
       for (let i = j; i < front; i++) f64.store(at(column, i), f64.load(at(column, i)) - w * f64.load(at(other, i)));
     }
     const pivot = f64.load(at(column, j));
-    const sound = pivot > tolerance * f64.load(at(started, j));
+    // Negative ones count: of a matrix that is not positive definite they tell how many ways it gives under.
+    const sound = abs(pivot) > tolerance * abs(f64.load(at(started, j)));
     const inverse: f64 = sound ? 1 / pivot : 0;
     if (!sound) f64.store(at(column, j), 0);
     for (let i = j + 1; i < front; i++) f64.store(at(column, i), f64.load(at(column, i)) * inverse);
