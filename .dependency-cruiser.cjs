@@ -36,6 +36,23 @@ module.exports = {
       'Units know nothing of models.',
     ),
     forbid(
+      'shapes-alone',
+      core(['shapes']),
+      core([
+        'model',
+        'quantities',
+        'sections',
+        'stiffness',
+        'linear-algebra',
+        'results',
+        'stability',
+        'combinations',
+        'formats',
+        'analysis',
+      ]),
+      'A shape is geometry: it knows nothing of what is made of it.',
+    ),
+    forbid(
       'model-below',
       core(['model']),
       core(['sections', 'stiffness', 'linear-algebra', 'results', 'stability', 'combinations', 'formats']),

@@ -1,6 +1,6 @@
 import { searchCatalogue } from '@rigid-beam/core/sections/catalogue/search';
 import { outlineProperties } from '@rigid-beam/core/sections/built/properties';
-import type { Corner } from '@rigid-beam/core/sections/path';
+import type { Corner } from '@rigid-beam/core/shapes/kind';
 
 /** Sections: a keystroke in the search field, and all properties of an outline of 200 corners; medians in milliseconds. */
 const median = (times: number[]): number => times.sort((a, b) => a - b)[Math.floor(times.length / 2)]!;

@@ -1,11 +1,12 @@
-import type { Model, Shape } from '@rigid-beam/core/model/model';
+import type { Model } from '@rigid-beam/core/model/model';
+import type { Shape } from '@rigid-beam/core/shapes/shape';
 import { memberAxes } from '@rigid-beam/core/model/local-axes';
 import { minus, plus, pointOf, size, type Point } from '@rigid-beam/core/model/point';
 import { diagramOf } from '@rigid-beam/core/results/diagram';
 import { valueIn } from '@rigid-beam/core/results/read';
 import { outlineLoops } from '@rigid-beam/core/sections/outline';
 import type { Loop } from '@rigid-beam/core/sections/path';
-import { composite } from '@rigid-beam/core/sections/shape-properties';
+import { centroidOf } from '@rigid-beam/core/sections/centroid';
 import { sectionProperties } from '@rigid-beam/core/sections/section-properties';
 import type { Deflected } from './diagram-items';
 
@@ -71,8 +72,7 @@ export function solidsOf(model: Model, hidden: ReadonlySet<string>, bent?: Defle
 function centred(shape: Shape): readonly Loop[] | undefined {
   const loops = outlineLoops(shape);
   if (loops.length === 0) return undefined;
-  if (shape.type === 'round' || shape.type === 'chs') return loops;
-  const { y, z } = composite(shape);
+  const { y, z } = centroidOf(shape);
   return loops.map((loop) => loop.map((value, i) => value - (i % 2 === 0 ? z : y)));
 }
 

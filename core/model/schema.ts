@@ -14,7 +14,9 @@ import {
 } from './fields';
 import { compoundKinds } from './loads/compound';
 import { notionalFields } from './loads/notional';
-import { behaviours, caseColours, categories, endFreedoms, freedoms, limitStates, shapeTypes } from './model';
+import { behaviours, caseColours, categories, endFreedoms, freedoms, limitStates } from './model';
+import { dimensionSigns } from '../shapes/kind';
+import { dimensionedShapes, shapeTypes } from '../shapes/registry';
 
 const isTranslation = (freedom: string): boolean => freedom.startsWith('u');
 
@@ -25,19 +27,19 @@ const components: Fields = {
   ...each(['mx', 'my', 'mz'], () => quantity('moment')),
 };
 /** Dimensions of a shape. */
-const dimensions: Fields = {
-  ...each(['h', 'b', 'tw', 'tf', 'bTop', 'tfTop', 't', 'd'], () => positive('length')),
-  ...each(['r', 'ro', 'ri', 'rt'], () => ({ kind: 'quantity', dimension: 'length', sign: 'notNegative' })),
-  slope: { kind: 'quantity', dimension: 'number', sign: 'notNegative' },
-};
-const plainShapes = shapeTypes.filter((type) => type !== 'general' && type !== 'built');
+const dimensions: Fields = Object.fromEntries(
+  Object.entries(dimensionSigns).map(([key, sign]): [string, Field] => [
+    key,
+    { kind: 'quantity', dimension: key === 'slope' ? 'number' : 'length', sign },
+  ]),
+);
 
 /** A part of a built section. */
 const part: Field = {
   kind: 'object',
   fields: {
     catalogue: { kind: 'text' },
-    shape: { kind: 'object', fields: { type: { kind: 'choice', of: plainShapes, required: true }, ...dimensions } },
+    shape: { kind: 'object', fields: { type: { kind: 'choice', of: dimensionedShapes, required: true }, ...dimensions } },
     outline: { kind: 'corners' },
     holes: { kind: 'list', of: { kind: 'corners' }, most: 50, words: 'holes' },
     at: { kind: 'place' },

@@ -1,11 +1,11 @@
-import type { Member, Model, Section, Shape } from '../model/model';
+import type { Member, Model, Section } from '../model/model';
 import { lengthOf, placesOf } from '../model/places';
 import { weighedArea } from './catalogue/weighed';
 import { linesOf } from './lines-of';
 import { edgesOf, lengthOfEdges } from './path';
 import { isInextensible } from './relative';
 import { shapeFault } from './shape-fault';
-import { dimensionsOf } from './shape-table';
+import { diametersOf } from '../shapes/dimensions';
 
 /** What is needed of a section. SI; mass and painted surface where they are known for every member. */
 export interface BillRow {
@@ -62,7 +62,6 @@ function perimeterOf({ shape }: Section): number | undefined {
   if (!shape || shape.type === 'general' || shapeFault(shape) !== undefined) return undefined;
   // Where parts touch nothing is painted, and nobody can say from outside what is reached between them.
   if (shape.parts && shape.parts.length > 1) return undefined;
-  return isRound(shape) ? Math.PI * dimensionsOf(shape).d : lengthOfEdges(edgesOf(linesOf(shape)[0]!));
+  const circles = diametersOf(shape);
+  return circles ? Math.PI * circles[0] : lengthOfEdges(edgesOf(linesOf(shape)[0]!));
 }
-
-const isRound = ({ type }: Shape): boolean => type === 'round' || type === 'chs';

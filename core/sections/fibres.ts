@@ -1,8 +1,9 @@
 import { once } from '../once';
-import type { Model, Section, Shape } from '../model/model';
+import type { Model, Section } from '../model/model';
+import type { Shape } from '../shapes/shape';
 import { sectionProperties } from './section-properties';
 import { farthest } from './outline';
-import { composite } from './shape-properties';
+import { centroidOf } from './centroid';
 
 /**
  * Where the normal stress of a section is greatest and least: circles of one radius about some points (of radius 0: corners), as y and z
@@ -20,8 +21,7 @@ export interface Fibres {
 function outlineOf(shape: Shape): Pick<Fibres, 'points' | 'radius'> | undefined {
   const found = farthest(shape);
   if (!found) return undefined;
-  const isRound = shape.type === 'round' || shape.type === 'chs';
-  const { y, z } = isRound ? { y: 0, z: 0 } : composite(shape);
+  const { y, z } = centroidOf(shape);
   return { points: found.points.flatMap(([pz, py]) => [py - y, pz - z]), radius: found.radius };
 }
 

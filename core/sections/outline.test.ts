@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import type { Shape } from '../model/model';
+import type { Shape } from '../shapes/shape';
 import { outlineLoops } from './outline';
 import type { Loop } from './path';
 import { shapeProperties } from './shape-properties';

@@ -1,9 +1,10 @@
 import { once } from '../once';
-import type { Shape } from '../model/model';
+import type { Shape } from '../shapes/shape';
 import { linesOf } from './lines-of';
+import type { Farthest } from '../shapes/kind';
 import { edgesOf, enclosed, extentOf, pointsOf, type Edge, type Loop } from './path';
 import { shapeFault } from './shape-fault';
-import { dimensionsOf } from './shape-table';
+import { diametersOf, dimensionsOf, kindOf } from '../shapes/dimensions';
 
 /** Straight pieces of a whole circle. */
 const FINE = 64;
@@ -11,9 +12,8 @@ const FINE = 64;
 /** The outline of a sound shape, with all its radii, in the place where it is built (`cornersOf`); empty where its shape is not known. */
 export function outlineLoops(shape: Shape): readonly Loop[] {
   if (shape.type === 'general' || shapeFault(shape) !== undefined) return [];
-  const { d, t } = dimensionsOf(shape);
-  if (shape.type === 'round') return [circle(d, 1)];
-  if (shape.type === 'chs') return [circle(d, 1), circle(d - 2 * t, -1)];
+  const circles = diametersOf(shape);
+  if (circles) return circles.map((d, i) => circle(d!, i === 0 ? 1 : -1));
   return linesOf(shape).map((corners) => pointsOf(edgesOf(corners)));
 }
 
@@ -36,8 +36,9 @@ export function extentOfShape(shape: Shape): Extent | undefined {
 }
 
 const measured = once((shape: Shape): Extent => {
-  if (isRound(shape)) {
-    const r = dimensionsOf(shape).d / 2;
+  const circles = diametersOf(shape);
+  if (circles) {
+    const r = circles[0] / 2;
     return { z: [-r, r], y: [-r, r] };
   }
   const edges = linesOf(shape).map(edgesOf);
@@ -46,25 +47,14 @@ const measured = once((shape: Shape): Extent => {
   return { z: [across[0] - z, across[1] - z], y: [up[0] - y, up[1] - y] };
 });
 
-const isRound = ({ type }: Shape): boolean => type === 'round' || type === 'chs';
-
-/** Corners of the convex outline, z and y; or circles of one radius about such points. */
-interface Farthest {
-  readonly points: readonly (readonly [z: number, y: number])[];
-  readonly radius: number;
-}
-
 /** What of a sound shape is farthest from its middle in any direction; undefined where its shape is not known. */
 export function farthest(shape: Shape): Farthest | undefined {
   const [outer] = outlineLoops(shape);
   if (!outer) return undefined;
-  const { h, b, ro, d } = dimensionsOf(shape);
-  if (isRound(shape)) return { points: [[0, 0]], radius: d / 2 };
-  if (shape.type === 'rhs') {
-    const [z, y] = [b / 2 - ro, h / 2 - ro];
-    return { points: [[z, y], [-z, y], [-z, -y], [z, -y]], radius: ro }; // oxfmt-ignore
-  }
-  if (shape.type === 'built') return { points: hullOf(linesOf(shape).flatMap(edgesOf).flatMap(around)), radius: 0 };
+  const kind = kindOf(shape);
+  if (!kind) return { points: hullOf(linesOf(shape).flatMap(edgesOf).flatMap(around)), radius: 0 };
+  if (kind.body === 'circles') return { points: [[0, 0]], radius: diametersOf(shape)![0] / 2 };
+  if (kind.farthest) return kind.farthest(dimensionsOf(shape));
   return { points: hullOf(pairsOf(outer)), radius: 0 };
 }
 

@@ -1,3 +1,5 @@
+import type { Corner } from '../shapes/kind';
+
 /** Area, centroid and second moments about it. SI; y up, z to the right. */
 export interface Composite {
   readonly A: number;
@@ -6,13 +8,6 @@ export interface Composite {
   readonly Iz: number;
   readonly Iy: number;
   readonly Iyz: number;
-}
-
-/** A corner of a closed line: z to the right, y up, metres; rounded by a circle of radius r where that is given. */
-export interface Corner {
-  readonly z: number;
-  readonly y: number;
-  readonly r?: number;
 }
 
 /** A closed line of points, z (to the right) and y (up) in turn, metres; the outer one runs anticlockwise, a hole clockwise. */

@@ -1,25 +1,19 @@
-import type { Shape } from '../model/model';
+import type { Shape } from '../shapes/shape';
 import { linesOf } from './lines-of';
 import { edgesOf, partBelow, turned, type Edge } from './path';
-import { dimensionsOf } from './shape-table';
+import { diametersOf } from '../shapes/dimensions';
 
 /** The plastic moduli about z and y (m³): the moment that yields everything on both sides of the axis of equal areas, over the yield stress. */
 export function plasticModuli(shape: Shape): { readonly Wplz?: number; readonly Wply?: number } {
-  const { d, t } = dimensionsOf(shape);
-  switch (shape.type) {
-    case 'general':
-      return {};
-    case 'round':
-      return { Wplz: d ** 3 / 6, Wply: d ** 3 / 6 };
-    case 'chs': {
-      const W = (d ** 3 - (d - 2 * t) ** 3) / 6;
-      return { Wplz: W, Wply: W };
-    }
-    default: {
-      const corners = linesOf(shape);
-      return { Wplz: plasticModulus(corners.map(edgesOf)), Wply: plasticModulus(turned(corners).map(edgesOf)) };
-    }
+  const circles = diametersOf(shape);
+  if (circles) {
+    const [outer, inner = 0] = circles;
+    const W = (outer ** 3 - inner ** 3) / 6;
+    return { Wplz: W, Wply: W };
   }
+  const corners = linesOf(shape);
+  if (corners.length === 0) return {};
+  return { Wplz: plasticModulus(corners.map(edgesOf)), Wply: plasticModulus(turned(corners).map(edgesOf)) };
 }
 
 /** What closed lines enclose, about a level axis: ∫ |y − y₀| dA, where y₀ halves the area. */

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Shape } from '../model/model';
-import { edgesOf, enclosed, type Corner } from './path';
+import type { Shape } from '../shapes/shape';
+import type { Corner } from '../shapes/kind';
+import { edgesOf, enclosed } from './path';
 import { sectionProperties } from './section-properties';
 import { shapeProperties } from './shape-properties';
 import { shapeFault } from './shape-fault';

@@ -1,38 +1,30 @@
 import { once } from '../once';
-import type { SectionProperties, Shape } from '../model/model';
+import type { SectionProperties } from '../model/model';
+import type { Shape } from '../shapes/shape';
 import { linesOf } from './lines-of';
 import { edgesOf, enclosed, extentOf, type Composite } from './path';
-import { dimensionsOf, type Dimensions } from './shape-table';
-import { torsionConstant } from './torsion';
+import type { Dimensions, ShapeKind } from '../shapes/kind';
+import { dimensionsOf, kindOf } from '../shapes/dimensions';
 
 /**
  * Properties of a sound shape: A, Iz, Iy, Iyz, Wz, Wy exactly, with all radii and slopes; J where a formula holds; shear areas of solid and
  * round ones. What only a mesh tells is left out (`stiffnessProperties`).
  */
 export const shapeProperties = once((shape: Shape): SectionProperties => {
+  const kind = kindOf(shape);
+  if (!kind) return shape.type === 'built' ? enclosedProperties(shape) : {};
   const s = dimensionsOf(shape);
-  const J = torsionConstant(shape.type, s);
-  return { ...flatProperties(shape, s), ...(J !== undefined && { J }) };
+  const J = kind.torsion(s);
+  return { ...flatProperties(shape, kind, s), ...(J !== undefined && { J }) };
 });
 
-function flatProperties(shape: Shape, s: Dimensions): SectionProperties {
-  switch (shape.type) {
-    case 'general':
-      return {};
-    case 'rectangle':
-      return solid({ A: s.b * s.h, Iz: (s.b * s.h ** 3) / 12, Iy: (s.h * s.b ** 3) / 12 }, s.h, s.b, 5 / 6);
-    case 'round': {
-      const I = (Math.PI * s.d ** 4) / 64;
-      return solid({ A: (Math.PI * s.d ** 2) / 4, Iz: I, Iy: I }, s.d, s.d, 0.9);
-    }
-    case 'chs': {
-      const inner = s.d - 2 * s.t;
-      const I = (Math.PI * (s.d ** 4 - inner ** 4)) / 64;
-      return solid({ A: (Math.PI * (s.d ** 2 - inner ** 2)) / 4, Iz: I, Iy: I }, s.d, s.d, 0.5);
-    }
-    default:
-      return built(shape);
+function flatProperties(shape: Shape, kind: ShapeKind, s: Dimensions): SectionProperties {
+  if (kind.body === 'circles') {
+    const [outer, inner = 0] = kind.diameters(s);
+    const I = (Math.PI * (outer ** 4 - inner ** 4)) / 64;
+    return solid({ A: (Math.PI * (outer ** 2 - inner ** 2)) / 4, Iz: I, Iy: I }, outer, outer, kind.shear);
   }
+  return kind.exact ? solid(kind.exact(s), s.h, s.b, kind.shear) : enclosedProperties(shape);
 }
 
 /** Symmetric about both axes, `h` by `b` outside; `shear`: the part of the area that takes shear. */
@@ -40,15 +32,16 @@ function solid(
   { A, Iz, Iy }: { readonly A: number; readonly Iz: number; readonly Iy: number },
   h: number,
   b: number,
-  shear: number,
+  shear: ShapeKind['shear'],
 ): SectionProperties {
-  return { A, Iz, Iy, Ay: shear * A, Az: shear * A, Wz: (2 * Iz) / h, Wy: (2 * Iy) / b, Iyz: 0 };
+  const sheared = shear === 'by a mesh' ? {} : { Ay: shear * A, Az: shear * A };
+  return { A, Iz, Iy, ...sheared, Wz: (2 * Iz) / h, Wy: (2 * Iy) / b, Iyz: 0 };
 }
 
 /** Where a shape of straight sides and rounded corners has its centroid, and its moments about it. */
 export const composite = (shape: Shape): Composite => enclosed(linesOf(shape).map(edgesOf));
 
-function built(shape: Shape): SectionProperties {
+function enclosedProperties(shape: Shape): SectionProperties {
   const { A, y, z, Iz, Iy, Iyz } = composite(shape);
   const extent = extentOf(linesOf(shape).flatMap(edgesOf));
   const reach = ([least, most]: readonly [number, number], from: number): number => Math.max(from - least, most - from);

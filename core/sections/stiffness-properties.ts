@@ -1,4 +1,5 @@
-import type { Model, Section, SectionProperties, Shape } from '../model/model';
+import type { Model, Section, SectionProperties } from '../model/model';
+import type { Shape } from '../shapes/shape';
 import { outlineProperties, type OutlineProperties } from './built/properties';
 import { isMeshedInCatalogue, meshedInCatalogue } from './catalogue/meshed';
 import { linesOf } from './lines-of';

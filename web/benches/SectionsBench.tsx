@@ -2,14 +2,15 @@
 
 import { useMemo } from 'react';
 import { freeName } from '@rigid-beam/core/model/edits/next-id';
-import { shapeTypes, type Section, type ShapeType } from '@rigid-beam/core/model/model';
+import { type Section } from '@rigid-beam/core/model/model';
+import { shapeTypes, type ShapeType } from '@rigid-beam/core/shapes/registry';
 import { massUnit, unitOf } from '@rigid-beam/core/quantities/display';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { billOf } from '@rigid-beam/core/sections/bill';
 import { extentOfShape } from '@rigid-beam/core/sections/outline';
 import { giveRelative, isInextensible, relativeWords } from '@rigid-beam/core/sections/relative';
 import { sectionProperties } from '@rigid-beam/core/sections/section-properties';
-import { shapeTable } from '@rigid-beam/core/sections/shape-table';
+import { firstShape, shapeWords } from '@rigid-beam/core/shapes/first-shape';
 import { SectionEditor } from '../cards/SectionEditor';
 import { useDisplay, useEditor, useModel } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
@@ -44,8 +45,8 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
   );
   const names = (list: readonly { readonly id: string }[]): string[] => list.map(({ id }) => id);
   const begin = (type: ShapeType): void => {
-    const id = freeName(shapeTable[type].words.toLowerCase().replaceAll(' ', '-'), names(model.sections));
-    const entry = type === 'general' ? { id, A: 0.01, Iz: 1e-4 } : { id, shape: { type, ...shapeTable[type].begin } };
+    const id = freeName(shapeWords(type).toLowerCase().replaceAll(' ', '-'), names(model.sections));
+    const entry = type === 'general' ? { id, A: 0.01, Iz: 1e-4 } : { id, shape: firstShape(type) };
     editor.edit({ type: 'put', list: 'sections', entry });
   };
   /** Members that are clicked get so many times the reference. */
@@ -130,8 +131,8 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
       <PanelSubtitle>{STOCK.begin}</PanelSubtitle>
       <Instruments role="group" aria-label={STOCK.begin}>
         {shapeTypes.map((type) => (
-          <InstrumentFace key={type} aria-label={shapeTable[type].words} onPress={() => begin(type)}>
-            <ShapePicture shape={type === 'general' ? undefined : { type, ...shapeTable[type].begin }} size={24} />
+          <InstrumentFace key={type} aria-label={shapeWords(type)} onPress={() => begin(type)}>
+            <ShapePicture shape={type === 'general' ? undefined : firstShape(type)} size={24} />
             {SHORT_SHAPES[type]}
           </InstrumentFace>
         ))}

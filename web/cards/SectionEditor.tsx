@@ -1,11 +1,13 @@
 'use client';
 
-import { REFERENCE, type Section, type ShapeType } from '@rigid-beam/core/model/model';
+import { REFERENCE, type Section } from '@rigid-beam/core/model/model';
+import type { ShapeType } from '@rigid-beam/core/shapes/registry';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
 import { isInextensible, withReference } from '@rigid-beam/core/sections/relative';
 import { sectionProperties } from '@rigid-beam/core/sections/section-properties';
 import { shapeFault } from '@rigid-beam/core/sections/shape-fault';
-import { shapeTable } from '@rigid-beam/core/sections/shape-table';
+import { firstShape, shapeWords } from '@rigid-beam/core/shapes/first-shape';
+import { shapeTypes } from '@rigid-beam/core/shapes/registry';
 import { useDisplay, useEditor } from '../session/use-editor';
 import { Columns, FieldNote, Select, Stack } from '../ui/controls';
 import { Fold } from '../ui/Fold';
@@ -49,7 +51,7 @@ export function SectionEditor({ section }: { readonly section: Section }) {
         id: section.id,
         shape: { type: next, parts: [{ shape, ...(section.catalogue && { catalogue: section.catalogue }) }] },
       });
-    else put({ id: section.id, shape: { type: next, ...shapeTable[next].begin } });
+    else put({ id: section.id, shape: firstShape(next) });
   };
 
   return (
@@ -57,10 +59,7 @@ export function SectionEditor({ section }: { readonly section: Section }) {
       <NameField label={WORDS.section} value={section.id} onCommit={(id) => put({ ...section, id })} />
       <Select
         label={WORDS.shape}
-        choices={[
-          ...Object.entries(shapeTable).map(([id, { words }]) => ({ id, text: words })),
-          { id: RELATIVE, text: WORDS.relative },
-        ]}
+        choices={[...shapeTypes.map((id) => ({ id, text: shapeWords(id) })), { id: RELATIVE, text: WORDS.relative }]}
         value={relative ? RELATIVE : type}
         onChange={(id) => reshape(id as ShapeType | typeof RELATIVE)}
       />

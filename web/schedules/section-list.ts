@@ -4,7 +4,7 @@ import { inUnit } from '@rigid-beam/core/quantities/show';
 import { billOf } from '@rigid-beam/core/sections/bill';
 import { relativeWords } from '@rigid-beam/core/sections/relative';
 import { sectionProperties } from '@rigid-beam/core/sections/section-properties';
-import { shapeTable } from '@rigid-beam/core/sections/shape-table';
+import { shapeWords } from '@rigid-beam/core/shapes/first-shape';
 import { theCatalogue } from '../session/catalogue/use-catalogue';
 import { computedColumn, plain, quantityColumn, textColumn, type Column, type Row } from './column';
 import { ofMembers, type ScheduleKind } from './list';
@@ -59,7 +59,7 @@ export const sectionList: ScheduleKind = {
       computedColumn('shape', WORDS.shape, (row) => {
         const { shape, relative } = sectionOf(row);
         if (relative) return relativeWords(relative);
-        return shape ? shapeTable[shape.type].words : shapeTable.general.words;
+        return shapeWords(shape?.type ?? 'general');
       }),
       ...(['A', 'Iz', 'Iy', 'J', 'Wz', 'Wy'] as const).map(property),
       computedColumn(

@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink';
-import type { Shape } from '@rigid-beam/core/model/model';
+import type { Shape } from '@rigid-beam/core/shapes/shape';
 import type { SectionForces, StressField } from '@rigid-beam/core/sections/mesh/stress';
 import type { Measured, Sections } from './section.worker';
 import { sectionClient as WORDS } from './words';

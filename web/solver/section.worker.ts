@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink';
-import type { Shape } from '@rigid-beam/core/model/model';
+import type { Shape } from '@rigid-beam/core/shapes/shape';
 import { outlineProperties, type OutlineProperties } from '@rigid-beam/core/sections/built/properties';
 import { linesOf } from '@rigid-beam/core/sections/lines-of';
 import { stressField, type SectionForces, type StressField } from '@rigid-beam/core/sections/mesh/stress';

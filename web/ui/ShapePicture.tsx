@@ -1,6 +1,6 @@
 'use client';
 
-import type { Shape } from '@rigid-beam/core/model/model';
+import type { Shape } from '@rigid-beam/core/shapes/shape';
 import { outlineLoops } from '@rigid-beam/core/sections/outline';
 import { pathOf } from './ShapeLines';
 

@@ -80,7 +80,7 @@ describe('combinations of combinations', () => {
     });
     const { model } = checkModel({ ...beam, combinations });
     const { solution } = solve(model!);
-    expect(solution!.outcomes[1]).toMatchObject({ kind: 'sum', id: 'S0', factors: Float64Array.of(1) });
+    expect(solution!.outcomes[1]).toMatchObject({ kind: 'superposed', id: 'S0', factors: Float64Array.of(1) });
   });
 
   test('what would not fit is counted and refused before it is resolved', () => {

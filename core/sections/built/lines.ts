@@ -1,8 +1,8 @@
 import { once } from '../../once';
-import type { OutlineCorner, SectionPart, Shape } from '../../model/model';
-import { cornersOf } from '../corners';
-import { edgesOf, enclosed, type Corner } from '../path';
-import { dimensionsOf, type Dimensions } from '../shape-table';
+import type { OutlineCorner, SectionPart, Shape } from '../../shapes/shape';
+import type { Corner } from '../../shapes/kind';
+import { edgesOf, enclosed } from '../path';
+import { dimensionsOf, kindOf } from '../../shapes/dimensions';
 import { placed } from './place';
 import { sense } from './soundness';
 
@@ -24,15 +24,17 @@ export const linesOfParts = once((parts: readonly SectionPart[]): Lines => parts
 
 /** A shape about its centroid, so that its place says where this lies. */
 function shapeLines(shape: Shape): Lines {
-  const lines = shape.type === 'round' || shape.type === 'chs' ? circles(dimensionsOf(shape)) : cornersOf(shape);
+  const kind = kindOf(shape);
+  const s = dimensionsOf(shape);
+  const lines: Lines = kind?.body === 'circles' ? circles(kind.diameters(s)) : (kind?.corners(s) ?? []);
   const { y, z } = enclosed(lines.map(edgesOf));
   return lines.map((line) => line.map((corner) => ({ ...corner, y: corner.y - y, z: corner.z - z })));
 }
 
 /** A circle is a square whose corners are as round as they can be. */
-function circles({ d, t }: Dimensions): Lines {
+function circles([outer, inner]: readonly [number, number?]): Lines {
   const circle = (r: number): Corner[] => [[-r, -r], [r, -r], [r, r], [-r, r]].map(([z, y]) => ({ z: z!, y: y!, r })); // oxfmt-ignore
-  return t > 0 ? [circle(d / 2), circle(d / 2 - t).reverse()] : [circle(d / 2)];
+  return inner === undefined ? [circle(outer / 2)] : [circle(outer / 2), circle(inner / 2).reverse()];
 }
 
 export const cornerOf = ([z = 0, y = 0, r = 0]: OutlineCorner): Corner => ({ z, y, ...(r > 0 && { r }) });

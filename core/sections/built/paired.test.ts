@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import type { SectionPart, Shape } from '../../model/model';
+import type { SectionPart, Shape } from '../../shapes/shape';
 import { extentOfShape } from '../outline';
 import { sectionProperties } from '../section-properties';
 import { paired } from './paired';

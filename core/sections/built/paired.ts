@@ -1,4 +1,4 @@
-import type { SectionPart } from '../../model/model';
+import type { SectionPart } from '../../shapes/shape';
 import { edgesOf, extentOf } from '../path';
 import { linesOfParts } from './lines';
 

@@ -1,4 +1,4 @@
-import type { Corner } from '../path';
+import type { Corner } from '../../shapes/kind';
 
 /** Where a part of a section stands: mirrored left to right first, then turned anticlockwise (degrees), then moved. Metres. */
 export interface Placement {

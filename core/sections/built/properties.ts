@@ -1,7 +1,8 @@
 import { MeshTrouble, MOST_PIECES } from '../mesh/mesh';
 import { warpingOf, type SectionSolution, type Warping } from '../mesh/warping';
 import { plasticModulus } from '../plastic-modulus';
-import { edgesOf, enclosed, extentOf, lengthOfEdges, pointsOf, turned, type Composite, type Corner, type Edge } from '../path';
+import type { Corner } from '../../shapes/kind';
+import { edgesOf, enclosed, extentOf, lengthOfEdges, pointsOf, turned, type Composite, type Edge } from '../path';
 
 /** What is known of a section of any outline. SI, about its centroid; y up, z to the right; W at the farthest corner. */
 export interface OutlineProperties extends Omit<Composite, 'y' | 'z'> {

@@ -1,10 +1,10 @@
 import { Findings, isObject } from '../../model/findings';
-import type { SectionPart } from '../../model/model';
+import type { SectionPart } from '../../shapes/shape';
 import { isFault, type Notice } from '../../model/notice';
 import { readFields } from '../../model/read-fields';
 import { sectionParts } from '../../model/schema';
 import { partsFilled } from '../catalogue/fill-parts';
-import type { Corner } from '../path';
+import type { Corner } from '../../shapes/kind';
 import { linesOfParts } from './lines';
 import { troublesOf } from './troubles';
 

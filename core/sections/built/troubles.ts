@@ -1,8 +1,9 @@
 import { once } from '../../once';
-import type { OutlineCorner, SectionPart } from '../../model/model';
+import type { OutlineCorner, SectionPart } from '../../shapes/shape';
 import { MOST_PIECES } from '../mesh/mesh';
-import { edgesOf, pointsOf, reachAt, type Corner } from '../path';
-import { dimensionsFault, sizeFault } from '../shape-table';
+import type { Corner } from '../../shapes/kind';
+import { edgesOf, pointsOf, reachAt } from '../path';
+import { dimensionsFault, kindOf, sizeFault } from '../../shapes/dimensions';
 import { boundaryPieces } from './properties';
 import { cornerOf, linesOfPart } from './lines';
 import { sense, trouble } from './soundness';
@@ -80,7 +81,7 @@ function troublesOfPart({ shape, catalogue, outline, holes }: SectionPart, path:
       },
     ];
   if (shape) {
-    const fault = shape.type === 'general' || shape.type === 'built' ? 'it has no outline of its own' : dimensionsFault(shape);
+    const fault = kindOf(shape) ? dimensionsFault(shape) : 'it has no outline of its own';
     if (fault === undefined) return [];
     return [
       {

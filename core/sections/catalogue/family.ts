@@ -1,5 +1,6 @@
 import type { Made } from '../../materials/fitting';
-import type { Shape, ShapeType } from '../../model/model';
+import type { Shape } from '../../shapes/shape';
+import type { ShapeType } from '../../shapes/registry';
 
 /** Shapes of one standard, each with its designation and dimensions. */
 export interface Family {

@@ -1,4 +1,4 @@
-import type { SectionPart } from '../../model/model';
+import type { SectionPart } from '../../shapes/shape';
 import type { FaultDetail } from '../../model/notice';
 import { likeIt } from './like-it';
 import { shapeCalled } from './search';

@@ -1,7 +1,8 @@
 import type { Checked } from '../../model/check';
 import type { Model, Section } from '../../model/model';
 import { fault, type FaultDetail, type Notice } from '../../model/notice';
-import { dimensionsOf, type Dimensions } from '../shape-table';
+import type { Dimensions } from '../../shapes/kind';
+import { dimensionsOf } from '../../shapes/dimensions';
 import type { CatalogueShape } from './family';
 import { partsFilled } from './fill-parts';
 import { likeIt } from './like-it';

@@ -1,5 +1,7 @@
 import { once } from '../../once';
-import type { SectionProperties, Shape } from '../../model/model';
+import type { SectionProperties } from '../../model/model';
+import { kindOf } from '../../shapes/dimensions';
+import type { Shape } from '../../shapes/shape';
 import { catalogue, families } from './all';
 import { meshedValues } from './meshed-values';
 
@@ -7,8 +9,7 @@ import { meshedValues } from './meshed-values';
 export type Meshed = Required<Pick<SectionProperties, 'J' | 'Ay' | 'Az'>>;
 
 /** Shapes whose shear areas, and often J, only a mesh tells. */
-export const isMeshedInCatalogue = ({ type }: Shape): boolean =>
-  type === 'i' || type === 'channel' || type === 'angle' || type === 'tee' || type === 'rhs';
+export const isMeshedInCatalogue = (shape: Shape): boolean => kindOf(shape)?.shear === 'by a mesh';
 
 const keyOf = (shape: Shape): string => JSON.stringify(Object.entries(shape).sort(([a], [b]) => (a < b ? -1 : 1)));
 

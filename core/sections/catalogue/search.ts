@@ -1,5 +1,5 @@
 import { once } from '../../once';
-import type { ShapeType } from '../../model/model';
+import type { ShapeType } from '../../shapes/registry';
 import type { DimensionName } from '../../quantities/dimension';
 import { parseQuantity } from '../../quantities/parse';
 import { catalogue } from './all';

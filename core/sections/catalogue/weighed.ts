@@ -1,4 +1,5 @@
 import type { Section } from '../../model/model';
+import { kindOf } from '../../shapes/dimensions';
 import { sectionProperties } from '../section-properties';
 import { listed, STEEL } from './listed';
 import { shapeCalled } from './search';
@@ -11,7 +12,7 @@ export function weighedArea(section: Section): number | undefined {
   const { A, catalogue, shape } = section;
   if (A !== undefined) return A;
   // Only tubes have two walls: for all others nothing is looked up.
-  const tube = catalogue !== undefined && (shape?.type === 'rhs' || shape?.type === 'chs') ? shapeCalled(catalogue) : undefined;
+  const tube = catalogue !== undefined && shape && kindOf(shape)?.isTube ? shapeCalled(catalogue) : undefined;
   if (tube?.family.wall === undefined) return sectionProperties(section).A;
   return listed(tube).mass! / STEEL;
 }

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { outlineProperties } from '../built/properties';
 import { linesOf } from '../lines-of';
-import type { Shape } from '../../model/model';
+import type { Shape } from '../../shapes/shape';
 import { shapeCalled } from '../catalogue/search';
 import { equivalent, stressAt, stressField, type SectionForces, type StressField } from './stress';
 

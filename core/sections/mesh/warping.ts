@@ -4,7 +4,8 @@ import { graphOfPairs } from '../../linear-algebra/graph';
 import { giveBackKernels, takeKernels } from '../../linear-algebra/kernel-pool';
 import { solveInPlace } from '../../linear-algebra/solve';
 import { fromTriplets } from '../../linear-algebra/sparse-symmetric';
-import { edgesOf, enclosed, type Composite, type Corner, type Loop } from '../path';
+import type { Corner } from '../../shapes/kind';
+import { edgesOf, enclosed, type Composite, type Loop } from '../path';
 import { meshOf, twiceArea, type Mesh } from './mesh';
 
 /** What only a solution over the whole section tells. SI; places from the centroid, y up, z to the right. */

@@ -1,5 +1,5 @@
 import { counted } from '@rigid-beam/core/counted';
-import type { ShapeType } from '@rigid-beam/core/model/model';
+import type { ShapeType } from '@rigid-beam/core/shapes/registry';
 
 /** All that the bench of sections says: read it through and correct it here. */
 

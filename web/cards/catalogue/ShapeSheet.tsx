@@ -1,7 +1,7 @@
 'use client';
 
 import styled from 'styled-components';
-import type { Shape } from '@rigid-beam/core/model/model';
+import type { Shape } from '@rigid-beam/core/shapes/shape';
 import { unitOf, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import type { CatalogueShape } from '@rigid-beam/core/sections/catalogue/family';

@@ -1,5 +1,6 @@
 import { counted } from '@rigid-beam/core/counted';
-import type { Shape, ShapeType } from '@rigid-beam/core/model/model';
+import type { Shape } from '@rigid-beam/core/shapes/shape';
+import type { ShapeType } from '@rigid-beam/core/shapes/registry';
 
 /** All that is said where a standard shape is chosen: read it through and correct it here. */
 

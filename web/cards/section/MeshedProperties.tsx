@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { Shape } from '@rigid-beam/core/model/model';
+import type { Shape } from '@rigid-beam/core/shapes/shape';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { useDisplay } from '../../session/use-editor';
 import { measureSection } from '../../solver/section-client';

@@ -2,7 +2,8 @@
 
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Member, Shape } from '@rigid-beam/core/model/model';
+import type { Member } from '@rigid-beam/core/model/model';
+import type { Shape } from '@rigid-beam/core/shapes/shape';
 import type { NodePlaces } from '@rigid-beam/core/model/places';
 import { middleOf, quarterTurned, rollTowards } from '@rigid-beam/core/model/roll-towards';
 import { Button, Row, Stack } from '../../ui/controls';

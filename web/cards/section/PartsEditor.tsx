@@ -2,12 +2,12 @@
 
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { SectionPart, Shape } from '@rigid-beam/core/model/model';
+import type { SectionPart, Shape } from '@rigid-beam/core/shapes/shape';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { linesOfPart } from '@rigid-beam/core/sections/built/lines';
 import { paired } from '@rigid-beam/core/sections/built/paired';
 import { edgesOf, extentOf, pointsOf } from '@rigid-beam/core/sections/path';
-import { shapeTable } from '@rigid-beam/core/sections/shape-table';
+import { shapeWords } from '@rigid-beam/core/shapes/first-shape';
 import { useCatalogue } from '../../session/catalogue/use-catalogue';
 import { useDisplay } from '../../session/use-editor';
 import { Button, Columns, Hint, PanelSubtitle, Row, Stack, ToggleButton } from '../../ui/controls';
@@ -222,7 +222,7 @@ const pictureOf = ({ shape, outline, holes }: SectionPart): Shape | undefined =>
 function nameOf({ catalogue, shape, outline }: SectionPart, unit: string): string {
   if (catalogue !== undefined) return catalogue;
   if (outline || !shape) return WORDS.outline;
-  if (shape.type !== 'rectangle') return shapeTable[shape.type].words;
+  if (shape.type !== 'rectangle') return shapeWords(shape.type);
   const [b, h] = [shape.b ?? 0, shape.h ?? 0].map((size) => showNumber(inUnit(size, unit), 4));
   return `${WORDS.plate} ${b} × ${h} ${unit}`;
 }

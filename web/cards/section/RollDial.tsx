@@ -2,9 +2,9 @@
 
 import type { KeyboardEvent, PointerEvent } from 'react';
 import styled from 'styled-components';
-import type { Shape } from '@rigid-beam/core/model/model';
+import type { Shape } from '@rigid-beam/core/shapes/shape';
 import { outlineLoops } from '@rigid-beam/core/sections/outline';
-import { composite } from '@rigid-beam/core/sections/shape-properties';
+import { centroidOf } from '@rigid-beam/core/sections/centroid';
 import { pathOf } from '../../ui/ShapeLines';
 import { orientation as WORDS } from './words';
 
@@ -36,8 +36,7 @@ interface RollDialProps {
 /** A section seen along its member, from its start to its end, that is turned by dragging or by the arrow keys. */
 export function RollDial({ shape, roll, onTurn, onDone }: RollDialProps) {
   const loops = shape ? outlineLoops(shape) : [];
-  const isRound = shape?.type === 'round' || shape?.type === 'chs';
-  const { y, z } = shape && loops.length > 0 && !isRound ? composite(shape) : { y: 0, z: 0 };
+  const { y, z } = shape && loops.length > 0 ? centroidOf(shape) : { y: 0, z: 0 };
   const reach = Math.max(1e-9, ...loops.flatMap((loop) => loop.map((value, i) => Math.abs(value - (i % 2 === 0 ? z : y)))));
   const scale = (0.66 * MIDDLE) / reach;
   /** The angle of the pointer from upright, towards which y turns as it rolls: right-handed about x, clockwise as one looks along it. */

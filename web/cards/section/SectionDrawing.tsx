@@ -2,15 +2,17 @@
 
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import type { Shape } from '@rigid-beam/core/model/model';
+import type { Shape } from '@rigid-beam/core/shapes/shape';
 import { outlineLoops } from '@rigid-beam/core/sections/outline';
-import { composite } from '@rigid-beam/core/sections/shape-properties';
+import { centroidOf } from '@rigid-beam/core/sections/centroid';
 import { shapeFault } from '@rigid-beam/core/sections/shape-fault';
-import { shapeTable, type Dimension } from '@rigid-beam/core/sections/shape-table';
+import { dimensionsOf, kindOf } from '@rigid-beam/core/shapes/dimensions';
+import { firstShape } from '@rigid-beam/core/shapes/first-shape';
+import type { Dimension, DimensionPlace } from '@rigid-beam/core/shapes/kind';
 import { useDisplay } from '../../session/use-editor';
 import { QuantityField } from '../../ui/QuantityField';
 import { pathOf } from '../../ui/ShapeLines';
-import { dimensionPlaces, layoutOf, type DimensionPlace, type Layout } from './layout';
+import { layoutOf, type Layout } from './layout';
 import { DIMENSION_SYMBOLS, DIMENSION_WORDS, sectionDrawing as WORDS } from './words';
 
 const WIDTH = 238;
@@ -75,18 +77,20 @@ interface SectionDrawingProps {
   readonly onChange: (key: Dimension, value: number | undefined) => void;
 }
 
+const placesIn = (shape: Shape): readonly DimensionPlace[] => kindOf(shape)?.places(dimensionsOf(shape)) ?? [];
+
 /** A shape drawn to scale, whose dimensions are typed where they stand. */
 export function SectionDrawing({ shape, onChange }: SectionDrawingProps) {
   const display = useDisplay();
-  const places = dimensionPlaces(shape);
+  const places = placesIn(shape);
   const beside = places.filter(({ side }) => side === 'right');
   const height = Math.max(150, beside.length * (FIELD.height + 4) + 8);
   // While its dimensions do not fit together, the shape stands as it was begun, with what is typed beside it.
   const isSound = shapeFault(shape) === undefined;
-  const drawn = isSound ? shape : { type: shape.type, ...shapeTable[shape.type].begin };
+  const drawn = isSound ? shape : firstShape(shape.type);
   const layout = layoutOf(outlineLoops(drawn), { ...ROOM, height });
-  const needs = new Set<string>(shapeTable[shape.type].needs);
-  const anchors = isSound ? places : dimensionPlaces(drawn);
+  const needs = new Set<string>(kindOf(shape)?.needs);
+  const anchors = isSound ? places : placesIn(drawn);
   return (
     <Sheet role="group" aria-label={WORDS.dimensions}>
       <SectionLines shape={drawn} layout={layout} height={height}>
@@ -171,8 +175,7 @@ interface SectionLinesProps {
 
 /** The lines of a section with its centroid. */
 function SectionLines({ shape, layout, height, children }: SectionLinesProps) {
-  const isRound = shape.type === 'round' || shape.type === 'chs';
-  const { y, z } = isRound ? { y: 0, z: 0 } : composite(shape);
+  const { y, z } = centroidOf(shape);
   const [cx, cy] = [layout.x(z), layout.y(y)];
   return (
     <svg width={WIDTH} height={height} viewBox={`0 0 ${WIDTH} ${height}`} aria-hidden>

@@ -2,13 +2,14 @@
 
 import { useEffect, useMemo, useState, type PointerEvent } from 'react';
 import styled from 'styled-components';
-import type { Material, Member, Model, Shape } from '@rigid-beam/core/model/model';
+import type { Material, Member, Model } from '@rigid-beam/core/model/model';
+import type { Shape } from '@rigid-beam/core/shapes/shape';
 import { showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { sectionForces } from '@rigid-beam/core/results/section-forces';
 import { equivalent, stressAt, type Stress, type StressField } from '@rigid-beam/core/sections/mesh/stress';
 import { outlineLoops } from '@rigid-beam/core/sections/outline';
-import { composite } from '@rigid-beam/core/sections/shape-properties';
+import { centroidOf } from '@rigid-beam/core/sections/centroid';
 import { useDisplay } from '../../session/use-editor';
 import { stressesIn } from '../../solver/section-client';
 import { Columns, Hint, Row, Stack, ToggleButton } from '../../ui/controls';
@@ -171,9 +172,8 @@ interface StressPictureProps {
 
 function StressPicture({ shape, field, shown, extremes, here, onPoint, label }: StressPictureProps) {
   const { loops, layout, about } = useMemo(() => {
-    const isRound = shape.type === 'round' || shape.type === 'chs';
     const lines = outlineLoops(shape);
-    return { loops: lines, layout: layoutOf(lines, ROOM), about: isRound ? { y: 0, z: 0 } : composite(shape) };
+    return { loops: lines, layout: layoutOf(lines, ROOM), about: centroidOf(shape) };
   }, [shape]);
   const bands = useMemo(() => bandsOf(field, shown, extremes, layout, about), [field, shown, extremes, layout, about]);
   const point = (event: PointerEvent<SVGSVGElement>): void => {

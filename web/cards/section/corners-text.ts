@@ -1,4 +1,4 @@
-import type { OutlineCorner } from '@rigid-beam/core/model/model';
+import type { OutlineCorner } from '@rigid-beam/core/shapes/shape';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
 import { parts as WORDS } from './words';

@@ -1,8 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
-import { shapeTypes, type Shape } from '@rigid-beam/core/model/model';
+import type { Shape } from '@rigid-beam/core/shapes/shape';
+import { shapeTypes } from '@rigid-beam/core/shapes/registry';
 import { outlineLoops } from '@rigid-beam/core/sections/outline';
-import { shapeTable } from '@rigid-beam/core/sections/shape-table';
-import { dimensionPlaces, layoutOf } from './layout';
+import { dimensionsOf, kindOf } from '@rigid-beam/core/shapes/dimensions';
+import { layoutOf } from './layout';
 
 /** Of each drawn type one that can be built. */
 const examples: readonly Shape[] = [
@@ -21,11 +22,12 @@ test('every type of shape that has a picture is tried', () => {
   expect(examples.map(({ type }) => type)).toEqual(drawn);
 });
 
-describe.each(examples.map((shape) => [shape.type, shape] as const))('%s', (type, shape) => {
-  const places = dimensionPlaces(shape);
+describe.each(examples.map((shape) => [shape.type, shape] as const))('%s', (_, shape) => {
+  const kind = kindOf(shape)!;
+  const places = kind.places(dimensionsOf(shape));
 
   test('each of its dimensions stands in the picture, once', () => {
-    const named = [...shapeTable[type].needs, ...shapeTable[type].may] as readonly string[];
+    const named = [...kind.needs, ...kind.may] as readonly string[];
     expect(places.map(({ key }) => key as string).sort()).toEqual([...named].sort());
   });
 

@@ -1,5 +1,5 @@
 import { counted } from '@rigid-beam/core/counted';
-import type { Dimension } from '@rigid-beam/core/sections/shape-table';
+import type { Dimension } from '@rigid-beam/core/shapes/kind';
 
 /** All that is said where a section is described: read it through and correct it here. */
 
