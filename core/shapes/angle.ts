@@ -2,6 +2,7 @@ import { at, beside, DEPTH, WIDTH, type ShapeKind } from './kind';
 
 export const angle: ShapeKind = {
   words: 'Angle',
+  short: 'Angle',
   needs: ['h', 'b', 't'],
   may: ['r', 'rt'],
   begin: { h: 0.1, b: 0.1, t: 0.01 },

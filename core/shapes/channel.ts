@@ -5,6 +5,7 @@ import { cornerJunction, ROUND_ENOUGH, strip, toes } from './thin-walls';
 /** The thickness of a flange is measured half of its width from the toe. */
 export const channel: ShapeKind = {
   words: 'Channel',
+  short: 'Channel',
   needs: ['h', 'b', 'tw', 'tf'],
   may: ['r', 'slope', 'rt'],
   begin: { h: 0.2, b: 0.075, tw: 0.0085, tf: 0.0115 },

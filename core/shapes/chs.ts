@@ -2,6 +2,7 @@ import { beside, type ShapeKind } from './kind';
 
 export const chs: ShapeKind = {
   words: 'Round tube',
+  short: 'Tube',
   needs: ['d', 't'],
   may: [],
   begin: { d: 0.1143, t: 0.005 },

@@ -7,6 +7,10 @@ const isDimensioned = (type: ShapeType): type is keyof typeof shapeKinds => type
 export const shapeWords = (type: ShapeType): string =>
   isDimensioned(type) ? shapeKinds[type].words : { built: 'Built of parts', general: 'By its properties' }[type];
 
+/** The same in one word. */
+export const shortShapeWords = (type: ShapeType): string =>
+  isDimensioned(type) ? shapeKinds[type].short : { built: 'Built', general: 'Typed' }[type];
+
 /** What a new shape of a type begins with: an I-shape of plates where it is built of parts. */
 export function firstShape(type: ShapeType): Shape {
   if (isDimensioned(type)) return { type, ...shapeKinds[type].begin };

@@ -7,6 +7,7 @@ const toe = (tf: number, b: number, slope: number): number => flange(tf, slope, 
 
 export const iShape: ShapeKind = {
   words: 'I-shape',
+  short: 'I',
   needs: ['h', 'b', 'tw', 'tf'],
   may: ['r', 'bTop', 'tfTop', 'slope', 'rt'],
   begin: { h: 0.2, b: 0.1, tw: 0.0056, tf: 0.0085, r: 0.012 },

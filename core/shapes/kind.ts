@@ -39,6 +39,8 @@ export interface DimensionPlace {
 
 interface Common {
   readonly words: string;
+  /** In one word, under its picture. */
+  readonly short: string;
   /** Dimensions that it must have, and those that it may. */
   readonly needs: readonly Dimension[];
   readonly may: readonly Dimension[];

@@ -2,6 +2,7 @@ import { box, DEPTH, WIDTH, type ShapeKind } from './kind';
 
 export const rectangle: ShapeKind = {
   words: 'Rectangle',
+  short: 'Rectangle',
   needs: ['h', 'b'],
   may: [],
   begin: { h: 0.2, b: 0.1 },

@@ -2,6 +2,7 @@ import { beside, box, DEPTH, WIDTH, type ShapeKind } from './kind';
 
 export const rhs: ShapeKind = {
   words: 'Rectangular tube',
+  short: 'Box',
   needs: ['h', 'b', 't'],
   may: ['ro', 'ri'],
   begin: { h: 0.15, b: 0.1, t: 0.006, ro: 0.009 },

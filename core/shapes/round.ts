@@ -2,6 +2,7 @@ import type { ShapeKind } from './kind';
 
 export const round: ShapeKind = {
   words: 'Round bar',
+  short: 'Bar',
   needs: ['d'],
   may: [],
   begin: { d: 0.024 },

@@ -3,6 +3,7 @@ import { doubleJunction, ROUND_ENOUGH, strip, toes } from './thin-walls';
 
 export const tee: ShapeKind = {
   words: 'Tee',
+  short: 'Tee',
   needs: ['h', 'b', 'tw', 'tf'],
   may: ['r'],
   begin: { h: 0.1, b: 0.1, tw: 0.006, tf: 0.009 },

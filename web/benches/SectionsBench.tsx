@@ -10,7 +10,7 @@ import { billOf } from '@rigid-beam/core/sections/bill';
 import { extentOfShape } from '@rigid-beam/core/sections/outline';
 import { giveRelative, isInextensible, relativeWords } from '@rigid-beam/core/sections/relative';
 import { sectionProperties } from '@rigid-beam/core/sections/section-properties';
-import { firstShape, shapeWords } from '@rigid-beam/core/shapes/first-shape';
+import { firstShape, shapeWords, shortShapeWords } from '@rigid-beam/core/shapes/first-shape';
 import { SectionEditor } from '../cards/SectionEditor';
 import { useDisplay, useEditor, useModel } from '../session/use-editor';
 import type { SheetController } from '../sheet/controller';
@@ -27,7 +27,7 @@ import { AddMaterial } from './sections/AddMaterial';
 import { Bill } from './sections/Bill';
 import { MaterialEditor } from './sections/MaterialEditor';
 import { Stock } from './sections/Stock';
-import { SHORT_SHAPES, STOCK } from './sections/words';
+import { STOCK } from './sections/words';
 
 const PICTURE = 34;
 
@@ -133,7 +133,7 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
         {shapeTypes.map((type) => (
           <InstrumentFace key={type} aria-label={shapeWords(type)} onPress={() => begin(type)}>
             <ShapePicture shape={type === 'general' ? undefined : firstShape(type)} size={24} />
-            {SHORT_SHAPES[type]}
+            {shortShapeWords(type)}
           </InstrumentFace>
         ))}
         <InstrumentFace

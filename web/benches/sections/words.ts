@@ -1,6 +1,4 @@
 import { counted } from '@rigid-beam/core/counted';
-import type { ShapeType } from '@rigid-beam/core/shapes/registry';
-
 /** All that the bench of sections says: read it through and correct it here. */
 
 export const materialEditor = {
@@ -9,19 +7,6 @@ export const materialEditor = {
   expansion: 'Expansion',
   yieldStress: 'Yield stress',
   material: 'Material',
-};
-
-export const SHORT_SHAPES: Readonly<Record<ShapeType, string>> = {
-  i: 'I',
-  channel: 'Channel',
-  angle: 'Angle',
-  tee: 'Tee',
-  rhs: 'Box',
-  chs: 'Tube',
-  rectangle: 'Rectangle',
-  round: 'Bar',
-  built: 'Built',
-  general: 'Typed',
 };
 
 export const STOCK = {
