@@ -8,12 +8,17 @@ import { filled } from '@rigid-beam/core/sections/catalogue/fill';
 
 /** Reads a model from a file, or from standard input when the name is `-`. */
 export async function readInput(file: string): Promise<Checked> {
-  const text = await readText(file);
-  return typeof text === 'string' ? filled(formatOfName(file).read!(text)) : { notices: [text] };
+  const bytes = await readBytes(file);
+  return bytes instanceof Uint8Array ? filled(formatOfName(file).reader.read(bytes)) : { notices: [bytes] };
 }
 
 /** The text of a file, or of standard input when the name is `-`; or why it cannot be read. */
 export async function readText(file: string): Promise<string | Notice> {
+  const bytes = await readBytes(file);
+  return bytes instanceof Uint8Array ? bytes.toString() : bytes;
+}
+
+async function readBytes(file: string): Promise<Buffer | Notice> {
   const chunks: Buffer[] = [];
   let size = 0;
   try {
@@ -34,7 +39,7 @@ export async function readText(file: string): Promise<string | Notice> {
       remedy: 'Check the name',
     });
   }
-  return Buffer.concat(chunks).toString('utf8');
+  return Buffer.concat(chunks);
 }
 
 /** Notices as readable lines on standard error, with their places in the file. */

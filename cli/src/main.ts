@@ -1,6 +1,6 @@
 import { Command, CommanderError, InvalidArgumentError, Option } from 'commander';
 import { runNames } from '@rigid-beam/core/analysis/runs';
-import { formats, STATIONS } from '@rigid-beam/core/formats/registry';
+import { STATIONS, writable } from '@rigid-beam/core/formats/registry';
 import { backup, restore } from './backup';
 import { check } from './check';
 import { convert } from './convert';
@@ -9,6 +9,10 @@ import { exitCodes } from './exit-codes';
 import { matrix } from './matrix';
 import { section } from './section';
 import { sectionFormats, sections, type SectionsOptions } from './sections';
+
+const optionWords = writable
+  .flatMap(({ id, writer }) => writer.options.map(({ key, words }) => `${key} (${words.toLowerCase()}) of ${id}`))
+  .join(', ');
 
 const program = new Command('rigid-beam')
   .description('Solves frames and trusses, in the plane and in space, described in a model file (.rbm.json).')
@@ -43,11 +47,17 @@ program
 
 program
   .command('convert')
-  .description(`print a model in another format: ${formats.map(({ id, words }) => `${id} (${words.toLowerCase()})`).join(', ')}`)
+  .description(`print a model in another format: ${writable.map(({ id, words }) => `${id} (${words.toLowerCase()})`).join(', ')}`)
   .argument('<file>', 'model file, or - for standard input')
   .requiredOption('--to <format>', 'what to write')
-  .action(async (file: string, options: { to: string }) => {
-    process.exitCode = await convert(file, options.to);
+  .option(
+    '--option <key=value>',
+    `of the format: ${optionWords}; may be repeated`,
+    (text: string, before: Record<string, string>) => ({ ...before, [text.split('=')[0]!]: text.slice(text.indexOf('=') + 1) }),
+    {} as Record<string, string>,
+  )
+  .action(async (file: string, options: { to: string; option: Record<string, string> }) => {
+    process.exitCode = await convert(file, options.to, options.option);
   });
 
 program

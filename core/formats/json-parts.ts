@@ -1,3 +1,5 @@
+import type { FilePart } from './format';
+
 /** Entries of an object that are made one after the other, as they are written. Keys may be any text, `__proto__` too. */
 export class Entries {
   constructor(readonly all: Iterable<readonly [key: string, value: unknown]>) {}
@@ -27,14 +29,16 @@ const hasEntries = (value: unknown): value is object =>
   !Array.isArray(value) &&
   Object.values(value).some((part) => part instanceof Entries);
 
-/** The same parts joined until they have a length that is worth to be sent on. */
-export function* joined(parts: Iterable<string>, length = 1 << 20): Generator<string> {
+/** The parts of a file, texts joined until they have a length that is worth to be sent on; bytes go as they are. */
+export function* joined<Part extends FilePart>(parts: Iterable<Part>, length = 1 << 20): Generator<Part | string> {
   let text = '';
   for (const part of parts) {
-    text += part;
-    if (text.length < length) continue;
-    yield text;
-    text = '';
+    if (typeof part === 'string') text += part;
+    if (text !== '' && (typeof part !== 'string' || text.length >= length)) {
+      yield text;
+      text = '';
+    }
+    if (typeof part !== 'string') yield part;
   }
   if (text !== '') yield text;
 }

@@ -1,55 +1,60 @@
+import { runNames, type RunName } from '../analysis/runs';
 import { solve } from '../analysis/session';
-import type { Checked } from '../model/check';
 import type { Model } from '../model/model';
+import { ofText, type FilePart, type Format, type OptionValues } from './format';
 import { readModelFile, writeModelFile } from './model-file';
 import { resultsFile } from './results-file';
-
-/** A kind of file. The command, the routes, the projects page and the head strip list what is registered here. */
-export interface Format {
-  readonly id: string;
-  /** How it is offered. */
-  readonly words: string;
-  /** Of file names, the dot included. */
-  readonly extension: string;
-  readonly mediaType: string;
-  /** Reads a model, with all faults of the text; left out where it holds none. */
-  readonly read?: (text: string) => Checked;
-  /** Writes a sound model, or what an analysis finds of it: the parts of its text, one after the other. */
-  readonly write: (model: Model) => Iterable<string>;
-  /** Whether writing it takes an analysis, which is no work for a request. */
-  readonly needs: 'model' | 'analysis';
-}
 
 /** Points along a member in a results file, unless others are asked for. */
 export const STATIONS = 21;
 
+/** Every kind of file. The command, the routes, the projects page and the menu at the top list what is registered here. */
 export const formats: readonly Format[] = [
   {
     id: 'model',
     words: 'Model file',
     extension: '.rbm.json',
     mediaType: 'application/json',
-    read: readModelFile,
-    write: (model) => [writeModelFile(model)],
-    needs: 'model',
+    reader: { read: ofText(readModelFile) },
+    writer: { write: ({ model }) => [writeModelFile(model)], needs: 'model', options: [] },
   },
   {
     id: 'results',
     words: 'Results file',
     extension: '.results.json',
     mediaType: 'application/json',
-    write: (model) => resultsFile(solve(model), { stations: STATIONS }),
-    needs: 'analysis',
+    writer: {
+      write: ({ results, options: { stations, run } }) => {
+        const all = results();
+        const isFirst = run === 'first-order';
+        return resultsFile(isFirst ? all : (all.others?.get(String(run)) ?? all), {
+          stations: Number(stations),
+          ...(!isFirst && { run: String(run) }),
+        });
+      },
+      needs: 'analysis',
+      options: [
+        { key: 'stations', words: 'Points along each member', value: { is: 'count', least: 2, most: 10_000, first: STATIONS } },
+        { key: 'run', words: 'Analysis', value: { is: 'choice', of: runNames, first: 'first-order' } },
+      ],
+    },
   },
 ];
 
 export const formatOf = (id: string): Format | undefined => formats.find((format) => format.id === id);
 
-/** Formats that a model can be read from. */
-export const readable = formats.filter(({ read }) => read !== undefined);
+export type ReadableFormat = Format & Required<Pick<Format, 'reader'>>;
+export type WritableFormat = Format & Required<Pick<Format, 'writer'>>;
+/** Formats that a model can be read from, and those that it can be written to. */
+export const readable = formats.filter((format): format is ReadableFormat => format.reader !== undefined);
+export const writable = formats.filter((format): format is WritableFormat => format.writer !== undefined);
+
+/** The parts of a file of a sound model. */
+export const written = ({ writer }: WritableFormat, model: Model, options: OptionValues): Iterable<FilePart> =>
+  writer.write({ model, options, results: () => solve(model, [], options['run'] ? [options['run'] as RunName] : []) });
 
 /** The format of a file by its name, among those that can be read: the one with the longest fitting extension; the model file for others. */
-export function formatOfName(name: string): Format {
+export function formatOfName(name: string): ReadableFormat {
   const fitting = readable.filter(({ extension }) => name.toLowerCase().endsWith(extension));
   return fitting.sort((a, b) => b.extension.length - a.extension.length)[0] ?? readable[0]!;
 }

@@ -33,7 +33,7 @@ describe('models in the database', () => {
     process.env.RIGID_BEAM_DATA = path.join(folder, 'data');
     process.chdir(path.join(migrations, '..', '..'));
     await insertProject(await database(), 'p', 'Garden');
-    const created = await createModel('p', { name: '', text: JSON.stringify(lintel), format: formatOfName('') });
+    const created = await createModel('p', { name: '', file: Buffer.from(JSON.stringify(lintel)), format: formatOfName('') });
     if (!created.ok) throw new Error(created.faults[0]!.message);
     id = created.id;
   }, 60_000);
@@ -300,7 +300,7 @@ describe('models in the database', () => {
       ok: false,
       faults: [{ path: 'project' }],
     });
-    expect(await createModel('p', { name: '', text: '{', format: formatOfName('') })).toMatchObject({
+    expect(await createModel('p', { name: '', file: Buffer.from('{'), format: formatOfName('') })).toMatchObject({
       ok: false,
       faults: [{ code: 'not-json' }],
     });

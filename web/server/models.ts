@@ -3,7 +3,7 @@ import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { emptyModel, type Model } from '@rigid-beam/core/model/model';
 import { unfit } from '@rigid-beam/core/model/edits/unfit';
 import { fault, type Notice } from '@rigid-beam/core/model/notice';
-import type { Format } from '@rigid-beam/core/formats/registry';
+import type { ReadableFormat } from '@rigid-beam/core/formats/registry';
 import { database } from '../db/database';
 import {
   atOneTime,
@@ -74,11 +74,11 @@ export interface Begun {
   readonly space: Model['space'];
 }
 
-/** The text of a file, in a format that can be read, and its name without its ending. */
+/** A file, in a format that can be read, and its name without its ending. */
 export interface GivenFile {
   readonly name: string;
-  readonly text: string;
-  readonly format: Format;
+  readonly file: Uint8Array;
+  readonly format: ReadableFormat;
 }
 
 /** A new model, empty or from a file. A file with any fault is refused whole. */
@@ -100,13 +100,13 @@ export async function createModel(projectId: string, begun: Begun | GivenFile): 
     };
   }
   const read =
-    'text' in begun
-      ? await readForeign({ text: begun.text, format: begun.format.id })
+    'file' in begun
+      ? await readForeign({ file: begun.file, format: begun.format.id })
       : { model: emptyModel(begun.title, begun.space), notices: [] };
   if (!read.model) return { ok: false, faults: read.notices };
   const id = newId();
   // What has no title of its own is called what its file is.
-  const title = read.model.title || ('text' in begun ? begun.name : '');
+  const title = read.model.title || ('file' in begun ? begun.name : '');
   await insertModel(db, id, projectId, { ...read.model, title });
   requestTile(id);
   return { ok: true, id };

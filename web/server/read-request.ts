@@ -9,10 +9,14 @@ export type Read<T> = { readonly ok: true; readonly value: T } | { readonly ok: 
 const MAXIMUM_DEPTH = 24;
 
 /** Reads a body of at most `limit` bytes as text; undefined when it is longer. */
-export async function readText(request: Request, limit: number): Promise<string | undefined> {
+export const readText = async (request: Request, limit: number): Promise<string | undefined> =>
+  (await readBytes(request, limit))?.toString('utf8');
+
+/** Reads a body of at most `limit` bytes; undefined when it is longer. */
+export async function readBytes(request: Request, limit: number): Promise<Buffer | undefined> {
   if (Number(request.headers.get('content-length') ?? 0) > limit) return undefined;
   const reader = request.body?.getReader();
-  if (!reader) return '';
+  if (!reader) return Buffer.alloc(0);
   const chunks: Uint8Array[] = [];
   let size = 0;
   for (;;) {
@@ -25,7 +29,7 @@ export async function readText(request: Request, limit: number): Promise<string 
     }
     chunks.push(value);
   }
-  return Buffer.concat(chunks).toString('utf8');
+  return Buffer.concat(chunks);
 }
 
 /** Reads a JSON body into a request class and validates it: all faults come back together as a 400. */

@@ -1,6 +1,7 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Model } from '@rigid-beam/core/model/model';
-import { fileNameOf, type Format } from '@rigid-beam/core/formats/registry';
+import type { Format } from '@rigid-beam/core/formats/format';
+import { fileNameOf } from '@rigid-beam/core/formats/registry';
 import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
 import { describeIntent } from '@rigid-beam/core/model/edits/describe-intent';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';

@@ -4,8 +4,9 @@ import { mechanismsWithRemedies, type RemediedMechanism } from '@rigid-beam/core
 import type { Lent } from '@rigid-beam/core/analysis/lent';
 import { AnalysisSession } from '@rigid-beam/core/analysis/session';
 import { warmUp } from '@rigid-beam/core/analysis/warm-up';
+import { firstOptions } from '@rigid-beam/core/formats/format';
 import { joined } from '@rigid-beam/core/formats/json-parts';
-import { formatOf } from '@rigid-beam/core/formats/registry';
+import { writable, written } from '@rigid-beam/core/formats/registry';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { BoundCurve, ReadExtremes } from '@rigid-beam/core/results/envelope-reading';
 import type { Quantity } from '@rigid-beam/core/results/quantities';
@@ -133,8 +134,9 @@ const solver = {
 
   /** A file that takes an analysis, of the model that was solved last: in parts, since no text may be as long as some files are. */
   write(format: string): Blob | undefined {
-    const parts = current && formatOf(format)?.write(current);
-    return parts && new Blob([...joined(parts)]);
+    const found = writable.find(({ id }) => id === format);
+    if (!current || !found) return undefined;
+    return new Blob([...joined(written(found, current, firstOptions(found.writer)))] as BlobPart[]);
   },
 
   /** What would stop the mechanisms of the model that was solved last. */

@@ -3,7 +3,7 @@
 import { memo } from 'react';
 import { Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
 import styled from 'styled-components';
-import { formats, type Format } from '@rigid-beam/core/formats/registry';
+import { writable, type WritableFormat } from '@rigid-beam/core/formats/registry';
 import { useEditor } from '../session/use-editor';
 import { overFace, PlainButton } from '../ui/controls';
 import { saveMenu as WORDS } from './words';
@@ -33,20 +33,20 @@ const Choice = styled(MenuItem)`
 /** Every registered kind of file that the model can be saved as. */
 export const SaveMenu = memo(function SaveMenu() {
   const editor = useEditor();
-  const link = ({ id, needs }: Format) =>
+  const link = ({ id, writer: { needs } }: WritableFormat) =>
     needs === 'model' ? { href: `/api/models/${editor.opened.id}/file?format=${id}`, download: '' } : {};
   return (
     <MenuTrigger>
       <PlainButton aria-label={WORDS.saveAsFile}>{WORDS.export}</PlainButton>
       <Popover placement="bottom end">
         <List aria-label={WORDS.kindsOfFile}>
-          {formats.map((format) => (
+          {writable.map((format) => (
             <Choice
               key={format.id}
               id={format.id}
               textValue={format.words}
               {...link(format)}
-              onAction={() => format.needs === 'analysis' && void editor.save(format)}
+              onAction={() => format.writer.needs === 'analysis' && void editor.save(format)}
             >
               {format.words} <small>{format.extension}</small>
             </Choice>

@@ -2,7 +2,7 @@ import { FILE_BYTES } from '@rigid-beam/core/limits';
 import { formatOfName } from '@rigid-beam/core/formats/registry';
 import { door } from '../../../server/door';
 import { createModel, type Begun, type GivenFile } from '../../../server/models';
-import { readRequest, readText, validated } from '../../../server/read-request';
+import { readBytes, readRequest, validated } from '../../../server/read-request';
 import { CreateModelRequest, GivenFileRequest } from '../../../server/requests';
 import { badRequest, created, tooLargeBody } from '../../../server/respond';
 
@@ -25,10 +25,10 @@ async function empty(request: Request): Promise<Response> {
 async function fromFile(request: Request): Promise<Response> {
   const query = await validated(Object.fromEntries(new URL(request.url).searchParams), GivenFileRequest);
   if (!query.ok) return query.response;
-  const text = await readText(request, FILE_BYTES);
-  if (text === undefined) return tooLargeBody(FILE_BYTES);
+  const file = await readBytes(request, FILE_BYTES);
+  if (file === undefined) return tooLargeBody(FILE_BYTES);
   const { project, fileName } = query.value;
-  return answer(project, { text, format: formatOfName(fileName), name: fileName.replace(/(\.rbm)?\.[^.]*$/i, '').slice(0, 200) });
+  return answer(project, { file, format: formatOfName(fileName), name: fileName.replace(/(\.rbm)?\.[^.]*$/i, '').slice(0, 200) });
 }
 
 async function answer(project: string, begun: Begun | GivenFile): Promise<Response> {

@@ -1,4 +1,5 @@
-import { fileNameOf, formatOf, formats } from '@rigid-beam/core/formats/registry';
+import { firstOptions } from '@rigid-beam/core/formats/format';
+import { fileNameOf, writable, written } from '@rigid-beam/core/formats/registry';
 import { fault } from '@rigid-beam/core/model/notice';
 import { modelDoor } from '../../../../../server/door';
 import { openModel } from '../../../../../server/models';
@@ -8,13 +9,13 @@ import { route as WORDS } from '../../../../words';
 export { notAllowed as POST, notAllowed as PUT, notAllowed as PATCH, notAllowed as DELETE } from '../../../../../server/respond';
 
 /** Formats that are written of a model alone; what takes an analysis is made in the browser's own worker. */
-const served = formats.filter(({ needs }) => needs === 'model');
+const served = writable.filter(({ writer }) => writer.needs === 'model');
 
 /** The model as a file to keep, in the format that `format` names. */
 export const GET = modelDoor(async (request, id) => {
   const wanted = new URL(request.url).searchParams.get('format') ?? 'model';
-  const format = formatOf(wanted);
-  if (!format || !served.includes(format))
+  const format = served.find(({ id }) => id === wanted);
+  if (!format)
     return badRequest([
       fault({
         code: 'wrong-choice',
@@ -27,7 +28,7 @@ export const GET = modelDoor(async (request, id) => {
     ]);
   const opened = await openModel(id);
   if (!opened) return notFound(WORDS.noModel);
-  return new Response([...format.write(opened.model)].join(''), {
+  return new Response(new Blob([...written(format, opened.model, firstOptions(format.writer))] as BlobPart[]), {
     headers: {
       'Content-Type': `${format.mediaType}; charset=utf-8`,
       'Content-Disposition': `attachment; filename="${fileNameOf(opened.model, format)}"`,
