@@ -1,3 +1,4 @@
+import { categoryOf } from './categories';
 import type { Intent } from './edits/intent';
 import { isCompound } from './loads/compound';
 import { barsOf } from './loads/bars';
@@ -74,7 +75,7 @@ function selfWeight({ cases, materials, members }: Model): LoadCheck[] {
     ];
   }
   const heavy = new Set(materials.filter(({ density = 0 }) => density > 0).map(({ id }) => id));
-  const permanent = cases.find(({ category }) => category === 'permanent');
+  const permanent = cases.find(({ category }) => categoryOf(category).isPermanent);
   if (weighing.length > 0 || !permanent || !members.some(({ material }) => heavy.has(material))) return [];
   return [
     {

@@ -1,3 +1,4 @@
+import type { Category, LimitState } from './categories';
 import type { Shape } from '../shapes/shape';
 import type { DisplayUnits } from '../quantities/display';
 import type { Freedom } from './freedoms';
@@ -143,23 +144,6 @@ export type Support = { readonly [freedom in Freedom]?: Restraint } & {
   readonly axes?: { readonly x: readonly number[]; readonly y: readonly number[] };
 };
 
-export const categories = [
-  'permanent',
-  'imposed',
-  'roof',
-  'storage',
-  'traffic',
-  'snow',
-  'wind',
-  'thermal',
-  'settlement',
-  'construction',
-  'accidental',
-  'seismic',
-  'other',
-] as const;
-export type Category = (typeof categories)[number];
-
 /** Colours by which a drawing tells the loads of one case from those of another. */
 export const caseColours = ['brown', 'olive', 'slate', 'plum', 'indigo'] as const;
 export type CaseColour = (typeof caseColours)[number];
@@ -175,9 +159,6 @@ export interface LoadCase {
 }
 
 export type Load = PrimitiveLoad | CompoundLoad | NotionalLoad;
-
-export const limitStates = ['strength', 'service', 'other'] as const;
-export type LimitState = (typeof limitStates)[number];
 
 export interface SumCombination {
   readonly id: string;

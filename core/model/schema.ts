@@ -14,7 +14,8 @@ import {
 } from './fields';
 import { compoundKinds } from './loads/compound';
 import { notionalFields } from './loads/notional';
-import { behaviours, caseColours, categories, endFreedoms, freedoms, limitStates } from './model';
+import { categories, limitStates } from './categories';
+import { behaviours, caseColours, endFreedoms, freedoms } from './model';
 import { dimensionSigns } from '../shapes/kind';
 import { dimensionedShapes, shapeTypes } from '../shapes/registry';
 

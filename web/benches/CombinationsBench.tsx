@@ -3,12 +3,14 @@
 import { Checkbox, CheckboxGroup, Label } from 'react-aria-components';
 import styled from 'styled-components';
 import { freeName } from '@rigid-beam/core/model/edits/next-id';
-import { limitStates, type Combination, type EnvelopeCombination } from '@rigid-beam/core/model/model';
+import { firstEnvelope, firstSum } from '@rigid-beam/core/combinations/first-combination';
+import { limitStates, limitStateTable, type LimitState } from '@rigid-beam/core/model/categories';
+import type { Combination, EnvelopeCombination } from '@rigid-beam/core/model/model';
 import { actingIndex } from '../session/editor-state';
 import { useEditor, useEditorState, useModel } from '../session/use-editor';
 import { Button, Columns, Hint, PanelSubtitle, Row, Select, Stack } from '../ui/controls';
 import { NameField } from '../ui/NameField';
-import { COMBINE, LIMITS } from './words';
+import { COMBINE } from './words';
 import { FactorTable } from './combinations/FactorTable';
 import { combinationsBench as WORDS } from './words';
 
@@ -38,10 +40,8 @@ export function CombinationsBench() {
   const editor = useEditor();
   const model = useModel();
   const outcome = useEditorState(actingIndex);
-  const taken = [...model.cases, ...model.combinations].map(({ id }) => id);
   const first = model.cases[0];
   const acting = model.combinations[outcome - model.cases.length];
-  const sums = model.combinations.filter((combination) => combination.type === 'sum');
   const add = (entry: Combination): void => {
     if (editor.edit({ type: 'put', list: 'combinations', entry: { ...entry } })) editor.go({ acting: entry.id });
   };
@@ -57,25 +57,10 @@ export function CombinationsBench() {
         />
       )}
       <Row>
-        <Button
-          isDisabled={!first}
-          onPress={() =>
-            add({
-              id: freeName('U', taken),
-              type: 'sum',
-              factors: Object.fromEntries(model.cases.map(({ id, category }) => [id, category === 'permanent' ? 1.35 : 1.5])),
-              limitState: 'strength',
-            })
-          }
-        >
+        <Button isDisabled={!first} onPress={() => add(firstSum(model))}>
           {COMBINE.addSum}
         </Button>
-        <Button
-          isDisabled={!first}
-          onPress={() =>
-            add({ id: freeName('E', taken), type: 'envelope', of: (sums.length > 0 ? sums : model.cases).map(({ id }) => id) })
-          }
-        >
+        <Button isDisabled={!first} onPress={() => add(firstEnvelope(model))}>
           {COMBINE.addEnvelope}
         </Button>
       </Row>
@@ -119,9 +104,9 @@ function CombinationEditor({ combination, add }: CombinationEditorProps) {
       {combination.type === 'sum' && (
         <Select
           label={COMBINE.limit}
-          choices={limitStates.map((state) => ({ id: state, text: LIMITS[state] }))}
+          choices={limitStates.map((state) => ({ id: state, text: limitStateTable[state].title }))}
           value={combination.limitState ?? 'other'}
-          onChange={(state) => put({ ...combination, limitState: state as (typeof limitStates)[number] })}
+          onChange={(state) => put({ ...combination, limitState: state as LimitState })}
         />
       )}
       <Row>

@@ -5,12 +5,11 @@ import styled from 'styled-components';
 import { newCase, ofKind } from '@rigid-beam/core/model/edits/new-case';
 import { phraseOfLoad } from '@rigid-beam/core/phrases/phrase-of-load';
 import { phraseWords } from '@rigid-beam/core/phrases/phrase-words';
+import { categories, categoryOf, type Category } from '@rigid-beam/core/model/categories';
 import {
   caseColours,
-  categories,
   STANDARD_GRAVITY,
   type CaseColour,
-  type Category,
   type Load,
   type LoadCase,
   type Model,
@@ -127,7 +126,7 @@ function CaseEditor({ loadCase }: { readonly loadCase: LoadCase }) {
       <Row>
         <Select
           label={WORDS.kind}
-          choices={categories.map((id) => ({ id, text: id }))}
+          choices={categories.map((id) => ({ id, text: categoryOf(id).title }))}
           value={loadCase.category}
           onChange={(id) => put(ofKind(model, loadCase, id as Category))}
         />

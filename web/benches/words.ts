@@ -1,5 +1,4 @@
 import { counted } from '@rigid-beam/core/counted';
-import type { LimitState } from '@rigid-beam/core/model/model';
 
 /** All that this room says, by the file that says it: read it through and correct it here. */
 
@@ -155,12 +154,6 @@ export const COMBINE = {
   earlier: 'Earlier',
   later: 'Later',
   shown: (from: number, to: number, of: number): string => `${from} to ${to} of ${of}`,
-};
-
-export const LIMITS: Readonly<Record<LimitState, string>> = {
-  strength: 'Strength',
-  service: 'Service',
-  other: 'Other',
 };
 
 /** Shapes that can be begun, in as little room as there is. */

@@ -1,5 +1,6 @@
 import { expect, test } from '@jest/globals';
-import { categories, emptyModel, type Model } from '../model';
+import { categories } from '../categories';
+import { emptyModel, type Model } from '../model';
 import { newCase, ofKind } from './new-case';
 
 const model = emptyModel('Shed');

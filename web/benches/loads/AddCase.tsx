@@ -2,9 +2,8 @@
 
 import { Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
 import styled from 'styled-components';
-import { categories, type Category } from '@rigid-beam/core/model/model';
+import { categories, categoryOf, type Category } from '@rigid-beam/core/model/categories';
 import { Button, overFace } from '../../ui/controls';
-import { capital } from '../../ui/capital';
 import { loadsBench as WORDS } from '../words';
 
 const List = styled(Menu)`
@@ -32,7 +31,7 @@ export function AddCase({ onAdd }: { readonly onAdd: (category: Category) => voi
         <List aria-label={WORDS.ofWhichKind} onAction={(key) => onAdd(key as Category)}>
           {categories.map((id) => (
             <Choice key={id} id={id}>
-              {capital(id)}
+              {categoryOf(id).title}
             </Choice>
           ))}
         </List>

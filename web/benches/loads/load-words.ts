@@ -1,7 +1,8 @@
 import { counted } from '@rigid-beam/core/counted';
 import { phraseKinds, SIDES, WAYS, type LoadPhrase, type Measured, type PhraseKind } from '@rigid-beam/core/phrases/phrase';
 import { actsOn } from '@rigid-beam/core/phrases/phrase-loads';
-import type { Category, Model } from '@rigid-beam/core/model/model';
+import { categoryOf, type Category } from '@rigid-beam/core/model/categories';
+import type { Model } from '@rigid-beam/core/model/model';
 import { dot, type Point } from '@rigid-beam/core/model/point';
 import { isImperial, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import type { PictureName } from '../../ui/pictures';
@@ -29,12 +30,12 @@ export const loadKinds: readonly LoadKind[] = phraseKinds.map((id) => ({ id, ...
 export function firstWords(kind: PhraseKind, display: DisplayUnits, space: Model['space'], category?: Category): string {
   const { deflection } = display;
   const small = deflection === 'mm' ? '10 mm' : `0.1 ${deflection}`;
-  const size = isImperial(display) ? `20 lbf/ft2` : `${category === 'wind' ? 0.8 : 2} kN/m2`;
   // Wind blows on walls, snow lies on plan.
-  const way = category === 'wind' ? 'right' : category === 'snow' ? 'down on plan' : 'down';
+  const { acts: way, pressure } = categoryOf(category ?? 'other');
+  const size = isImperial(display) ? `20 lbf/ft2` : `${pressure / 1e3} kN/m2`;
   const area = `${size} ${way}${space === 'plane' ? ` over 5 ${display.length}` : ''}`;
   return {
-    line: category === 'wind' ? '10 right' : '10',
+    line: way === 'right' ? '10 right' : '10',
     force: '10',
     couple: '10',
     area,
