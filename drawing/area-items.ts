@@ -1,4 +1,4 @@
-import type { AreaLoad } from '@rigid-beam/core/model/loads/area/area';
+import type { Pressure } from '@rigid-beam/core/model/loads/compound-kind';
 import { pressureUnit } from '@rigid-beam/core/quantities/display';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { worldPath, type Item, type Subject } from './display-list';
@@ -7,7 +7,7 @@ import { ordinate, type SaidIntensity } from './line-load-items';
 import { inkOf, label, prefix, type Context } from './load-marks';
 
 /** What a pressure is, as it is written on the drawing. */
-function pressureWords({ pressure, direction, width, spread }: AreaLoad, { display }: Context, factor: number): string {
+function pressureWords({ pressure, direction, width, spread }: Pressure, { display }: Context, factor: number): string {
   const size = showQuantity(Math.abs(pressure), pressureUnit(display));
   const more = [
     direction === 'plan' ? 'on plan' : '',
@@ -19,8 +19,7 @@ function pressureWords({ pressure, direction, width, spread }: AreaLoad, { displ
 }
 
 /** A pressure on a panel: the panel, and its value in the middle. */
-export function panelItems(context: Context, load: AreaLoad, factor: number): Item[] {
-  const subject: Subject = { kind: 'load', id: load.id };
+export function panelItems(context: Context, subject: Subject, load: Pressure, factor: number): Item[] {
   const places = (load.nodes ?? []).flatMap((id) => context.nodes.get(id) ?? []);
   if (places.length < 3) return [];
   const ink = inkOf(context, subject);
@@ -39,12 +38,11 @@ export function panelItems(context: Context, load: AreaLoad, factor: number): It
 /** A pressure from a width, beside the member that carries it. */
 export function pressureLabel(
   context: Context,
-  member: DrawnMember,
-  { at, beside }: SaidIntensity,
-  load: AreaLoad,
+  { member, at, beside }: Pick<SaidIntensity, 'at' | 'beside'> & { readonly member: DrawnMember },
+  subject: Subject,
+  load: Pressure,
   factor: number,
 ): Item {
-  const subject: Subject = { kind: 'load', id: load.id };
   const axes = load.direction === 'normal' ? 'local' : undefined;
   const { x, y, ox, oy } = ordinate(context, member, { ...(axes && { axes }), factor }, at, beside);
   const length = Math.hypot(ox, oy) || 1;

@@ -1,4 +1,4 @@
-import { isCompound } from '@rigid-beam/core/model/loads/compound';
+import { isCompound, pressureOf } from '@rigid-beam/core/model/loads/compound';
 import { expandLoads, handlesOf } from '@rigid-beam/core/model/loads/expand';
 import { sizeOf } from '@rigid-beam/core/model/loads/intensities';
 import { isNotional } from '@rigid-beam/core/model/loads/notional';
@@ -181,13 +181,19 @@ function compoundLabels(model: Model, context: Context, factors: ReadonlyMap<str
   return model.loads.flatMap((load) => {
     const factor = factors.get(load.case) ?? 0;
     if (!isCompound(load) || factor === 0) return [];
-    if (load.type === 'area' && load.nodes) return panelItems(context, load, factor);
+    const pressure = pressureOf(load);
+    if (pressure?.nodes) return panelItems(context, { kind: 'load', id: load.id }, pressure, factor);
     return handlesOf(model, load).flatMap(({ member: id, at, end, beside }) => {
       const member = context.members.get(id);
       const subject: Subject = { kind: 'load', id: load.id, ...(end && { end }) };
       if (!member) return [];
-      if (load.type === 'area') return [pressureLabel(context, member, { at, ends: [], beside }, load, factor)];
-      const said = { at, ends: [end ? load[end] : load.from], beside, ...(load.axes && { axes: load.axes }) };
+      if (pressure) return [pressureLabel(context, { member, at, beside }, subject, pressure, factor)];
+      const said = {
+        at,
+        ends: ['from' in load ? load[end ?? 'from'] : beside],
+        beside,
+        ...('axes' in load && load.axes && { axes: load.axes }),
+      };
       return [intensityLabel(context, member, said, subject, factor)];
     });
   });

@@ -1,3 +1,4 @@
+import { pressureOf } from './loads/compound';
 import { barsOf } from './loads/bars';
 import { sideMembers } from './loads/area/open-panel';
 import type { Model } from './model';
@@ -25,7 +26,10 @@ export function selectedPanels(
   const panels = panelsOf(model, selected.nodes, selected.members, kind);
   const keyOf = (corners: Corners): string => corners.toSorted().join('\n');
   const pressed = new Set(
-    model.loads.flatMap((load) => (load.type === 'area' && load.case === caseId && load.nodes ? [keyOf(load.nodes)] : [])),
+    model.loads.flatMap((load) => {
+      const corners = load.case === caseId ? pressureOf(load)?.nodes : undefined;
+      return corners ? [keyOf(corners)] : [];
+    }),
   );
   return {
     free: panels.filter((corners) => !pressed.has(keyOf(corners))),

@@ -1,3 +1,4 @@
+import { isCompound } from '../model/loads/compound';
 import type { Load, Model } from '../model/model';
 import { dot, size, times, type Point } from '../model/point';
 import { inGlobalAxes } from '../model/support-axes';
@@ -160,7 +161,7 @@ function lineOf(load: Extract<Load, { type: 'line' | 'chain' }>, model: Model): 
   );
   if (!isStraight || begins * ends < 0) return undefined;
   const span = spanOf(load, shape.length);
-  if (span && load.type === 'chain') return undefined;
+  if (span && isCompound(load)) return undefined;
   return { kind: 'line', from: begins, to: ends, direction: found.direction, measured, ...(span && { span }) };
 }
 

@@ -2,7 +2,7 @@
 
 import { axialStiffness } from '@rigid-beam/core/sections/axial-stiffness';
 import { loadComponents, withComponent, type LoadComponent } from '@rigid-beam/core/model/loads/components';
-import type { AreaLoad } from '@rigid-beam/core/model/loads/area/area';
+import { isArea, type AreaLoad } from '@rigid-beam/core/model/loads/area/area';
 import { barsOf } from '@rigid-beam/core/model/loads/bars';
 import { compoundKinds, isCompound } from '@rigid-beam/core/model/loads/compound';
 import { changedLike } from '@rigid-beam/core/model/loads/changed-like';
@@ -62,8 +62,8 @@ export function LoadCard({ loads, sheet }: { readonly loads: readonly Load[]; re
         <Select label={WORDS.axes} choices={AXES} value={load.axes ?? 'global'} onChange={(axes) => put(withAxes(load, axes))} />
       )}
       {load.type === 'strain' && <Prestress load={load} put={put} />}
-      {load.type === 'area' && <AreaParts load={load} put={put} />}
-      {load.type !== 'area' && own.length > 1 && <Components load={load} components={own} put={put} />}
+      {isArea(load) && <AreaParts load={load} put={put} />}
+      {!isArea(load) && own.length > 1 && <Components load={load} components={own} put={put} />}
       {load.type === 'point' && loads.length === 1 && <Places load={load} />}
       {'from' in load && (
         <>

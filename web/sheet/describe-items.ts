@@ -1,3 +1,4 @@
+import { pressureOf } from '@rigid-beam/core/model/loads/compound';
 import type { Load, Model } from '@rigid-beam/core/model/model';
 import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
@@ -140,7 +141,8 @@ export function placeWords(load: Load): string {
   if ('node' in load) return WORDS.node(load.node);
   if ('member' in load) return WORDS.member(load.member);
   if (load.type === 'notional') return WORDS.allOf(load.of);
-  if (load.type === 'area' && load.nodes) return WORDS.panel(load.nodes.join(', '));
+  const corners = pressureOf(load)?.nodes;
+  if (corners) return WORDS.panel(corners.join(', '));
   const members = load.members ?? [];
   return members.length === 1 ? WORDS.oneMember(members[0]!) : WORDS.run(members.length, members[0]!, members.at(-1));
 }

@@ -1,3 +1,4 @@
+import { pressureOf } from '@rigid-beam/core/model/loads/compound';
 import type { Model } from '@rigid-beam/core/model/model';
 import { shownDimensions } from '@rigid-beam/drawing/dimension-items';
 import type { Subject } from '@rigid-beam/drawing/display-list';
@@ -30,7 +31,7 @@ export function placedItems(model: Model, seen: Seen): PlacedItem[] {
     items.push({ subject: { kind: 'dimension', axis, from, to }, x, y });
   for (const load of model.loads) {
     const node = 'node' in load ? nodes.get(load.node) : undefined;
-    const panel = load.type === 'area' ? middleOfNodes((load.nodes ?? []).flatMap((id) => nodes.get(id) ?? [])) : undefined;
+    const panel = middleOfNodes((pressureOf(load)?.nodes ?? []).flatMap((id) => nodes.get(id) ?? []));
     const at = node ?? panel ?? ofMember('member' in load ? load.member : 'members' in load ? middleOf(load.members ?? []) : '');
     items.push({ subject: { kind: 'load', id: load.id }, x: at?.x ?? 0, y: at?.y ?? 0 });
   }

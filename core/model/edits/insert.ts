@@ -1,3 +1,4 @@
+import { isCompound, kindOfLoad } from '../loads/compound';
 import type { Draft } from 'immer';
 import type { Group, Load, Member, Model, Support } from '../model';
 import type { Notice } from '../notice';
@@ -56,16 +57,11 @@ export function insert(draft: Draft<Model>, model: Model, part: Part, at: Point)
   }
   for (const load of part.loads ?? []) {
     // The ids of a part hold among themselves only: its loads get new ones as well.
+    const names = { node: (id: string) => nodes.get(id)!, member: (id: string) => members.get(id)! };
     const { id: _, ...renamed } = {
-      ...load,
+      ...(isCompound(load) ? kindOfLoad(load).renamed(load, names) : load),
       ...('node' in load && { node: nodes.get(load.node) }),
       ...('member' in load && { member: members.get(load.member) }),
-      ...('members' in load && load.members && { members: load.members.map((member) => members.get(member)) }),
-      ...(load.type === 'area' && {
-        ...(load.nodes && { nodes: load.nodes.map((node) => nodes.get(node)) }),
-        ...(load.openings && { openings: load.openings.map((ids) => ids.map((node) => nodes.get(node))) }),
-        ...(load.to && { to: load.to.map((member) => members.get(member)) }),
-      }),
     };
     draft.loads.push(renamed as unknown as Draft<Load>);
   }

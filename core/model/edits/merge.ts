@@ -1,3 +1,4 @@
+import { renameIn } from './rename-in-load';
 import type { Draft } from 'immer';
 import { freedoms, type Model, type Restraint, type Support } from '../model';
 import type { Notice } from '../notice';
@@ -31,12 +32,10 @@ export function mergeNodes(draft: Draft<Model>, model: Model, pairs: readonly Me
     member.start = final(member.start);
     member.end = final(member.end);
   }
-  for (const load of draft.loads) {
+  draft.loads.forEach((load, i) => {
     if ('node' in load) load.node = final(load.node);
-    if (load.type !== 'area') continue;
-    if (load.nodes) load.nodes = load.nodes.map(final);
-    if (load.openings) load.openings = load.openings.map((ids) => ids.map(final));
-  }
+    renameIn(draft.loads, i, { node: final, member: (id) => id });
+  });
   const supports = new Map<string, Support>();
   for (const support of model.supports) {
     const node = final(support.node);

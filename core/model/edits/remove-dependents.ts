@@ -1,5 +1,6 @@
 import type { Draft } from 'immer';
 import type { Load, Model } from '../model';
+import { isCompound, kindOfLoad } from '../loads/compound';
 import { isOnMember } from '../loads/primitive';
 import { followMembers } from './follow-members';
 import type { KeyedList } from './keyed-lists';
@@ -18,7 +19,7 @@ export function removeDependents(draft: Draft<Model>, before: Model, list: Keyed
       draft.supports = draft.supports.filter((support) => !gone.has(support.node));
       followMembers(draft, before, { kind: 'gone', members });
       draft.loads = draft.loads.filter(
-        (load) => !('node' in load ? gone.has(load.node) : isOnMember(load) ? members.has(load.member) : isOnPanelOf(load, gone)),
+        (load) => !('node' in load ? gone.has(load.node) : isOnMember(load) ? members.has(load.member) : namesOneOf(load, gone)),
       );
       removeFromGroups(draft, 'nodes', gone);
       removeFromGroups(draft, 'members', members);
@@ -44,8 +45,11 @@ export function removeDependents(draft: Draft<Model>, before: Model, list: Keyed
   }
 }
 
-const isOnPanelOf = (load: Draft<Load>, gone: ReadonlySet<string>): boolean =>
-  load.type === 'area' && [...(load.nodes ?? []), ...(load.openings ?? []).flat()].some((node) => gone.has(node));
+const namesOneOf = (load: Draft<Load>, gone: ReadonlySet<string>): boolean =>
+  isCompound(load) &&
+  kindOfLoad(load)
+    .nodes(load)
+    .some((node) => gone.has(node));
 
 /** Takes ids out of all groups; a group left with nothing goes too. */
 function removeFromGroups(draft: Draft<Model>, list: 'nodes' | 'members', gone: ReadonlySet<string>): void {

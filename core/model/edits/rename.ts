@@ -1,3 +1,4 @@
+import { renameIn } from './rename-in-load';
 import type { Draft } from 'immer';
 import type { Model } from '../model';
 import type { Notice } from '../notice';
@@ -53,19 +54,18 @@ export function renameReferences(draft: Draft<Model>, list: KeyedList, names: Re
     }
   }
   const renamed = (ids: readonly string[]): string[] => ids.map((id) => nextName(names, id) ?? id);
-  // Groups and loads on several things name them in lists.
+  // Groups name them in lists, and so do loads on several things.
   if (list === 'nodes' || list === 'members')
-    for (const item of [...(lists.groups ?? []), ...lists.loads.filter((load) => list in load)]) {
+    for (const item of lists.groups ?? []) {
       const ids = item[list] as readonly string[] | undefined;
       if (ids?.some((id) => Object.hasOwn(names, id))) item[list] = renamed(ids);
     }
-  // Panels name their openings by nodes, and the members that carry them.
-  if (list === 'nodes' || list === 'members')
-    for (const load of draft.loads) {
-      if (load.type !== 'area') continue;
-      if (list === 'members' && load.to) load.to = renamed(load.to);
-      if (list === 'nodes' && load.openings) load.openings = load.openings.map(renamed);
-    }
+  if (list === 'nodes' || list === 'members') {
+    const next = (id: string): string => nextName(names, id) ?? id;
+    const same = (id: string): string => id;
+    const naming = list === 'nodes' ? { node: next, member: same } : { node: same, member: next };
+    draft.loads.forEach((_, i) => renameIn(draft.loads, i, naming));
+  }
   if (list !== 'cases' && list !== 'combinations') return;
   for (const combination of draft.combinations) {
     if (combination.type === 'envelope') combination.of = renamed(combination.of);

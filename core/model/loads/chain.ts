@@ -1,7 +1,7 @@
 import { stretchFields } from '../fields';
 import { isObject, type Entity } from '../findings';
 import { checkPosition, checkReference, memberLength, type RuleContext } from '../rules/context';
-import type { Bar, Bars, CompoundKind, Handle, MemberChange } from './compound-kind';
+import type { Bar, Bars, CompoundKind, Handle, MemberChange, Turn } from './compound-kind';
 import { INTENSITY_KEYS, mixed, withoutPlace } from './intensities';
 import type { Intensity, LineLoad, LoadAxes, Measure } from './primitive';
 
@@ -174,6 +174,26 @@ function follow(load: ChainLoad, change: MemberChange, bars: Bars): ChainLoad[] 
   }
 }
 
+/** What the load may be after a motion: the same components, mirrored ones, or with turned signs in the members' own axes. */
+function variants(load: ChainLoad, { hand, direction }: Turn): ChainLoad[] {
+  const withBoth = (change: (end: Intensity) => Intensity): ChainLoad => ({
+    ...load,
+    from: change(load.from),
+    to: change(load.to),
+  });
+  if (load.axes !== 'local') {
+    return [
+      withBoth((end) => {
+        const [wx, wy, wz] = hand === 1 ? [] : direction([end.wx ?? 0, end.wy ?? 0, end.wz ?? 0]);
+        return hand === 1 ? end : { ...end, ...(wx && { wx }), ...(wy && { wy }), ...(wz && { wz }) };
+      }),
+    ];
+  }
+  return [1, -1].flatMap((y) =>
+    [1, -1].map((z) => withBoth((end) => ({ ...end, ...(end.wy && { wy: y * end.wy }), ...(end.wz && { wz: z * end.wz }) }))),
+  );
+}
+
 function check(context: RuleContext, load: Entity, path: string): void {
   if (!Array.isArray(load.members)) return;
   const members = load.members as unknown[];
@@ -236,5 +256,9 @@ export const chain: CompoundKind<ChainLoad> = {
   expand,
   handles,
   members: ({ members }) => members,
+  nodes: () => [],
+  renamed: (load, { member }) => ({ ...load, members: load.members.map(member) }),
+  places: ['members'],
+  variants,
   follow,
 };

@@ -35,6 +35,38 @@ export interface LoadAmount {
   readonly loads: number;
 }
 
+/** What things are called afterwards. */
+export interface Renaming {
+  readonly node: (id: string) => string;
+  readonly member: (id: string) => string;
+}
+
+/** A pressure (Pa), and the corners of the panel on which it lies, or the width (m) that its members carry. */
+export interface Pressure {
+  readonly pressure: number;
+  readonly direction?: 'down' | 'plan' | 'normal';
+  readonly spread?: 'twoWay' | 'oneWay';
+  readonly nodes?: readonly string[];
+  readonly width?: number;
+}
+
+/** What a motion does to directions: a mirror has no hand of 1. */
+export interface Turn {
+  readonly hand: number;
+  readonly direction: (vector: Point) => Point;
+}
+
+/** What a motion carries: members by their names before, and, where these are copies, the nodes in the place of others. */
+export interface Carrying {
+  readonly turn: Turn;
+  readonly members: ReadonlyMap<string, { readonly id: string }>;
+  readonly nodes?: ReadonlyMap<string, string> | undefined;
+  /** Before the motion. */
+  readonly bars: Bars;
+  /** Whether what is not carried stays, or is no part of the copy. */
+  readonly others: 'stay' | 'leave out';
+}
+
 /** What happens to members that a load lies on. */
 export type MemberChange =
   | { readonly kind: 'gone'; readonly members: ReadonlySet<string> }
@@ -64,6 +96,21 @@ export interface CompoundKind<L> {
   readonly handles: (load: L, bars: Bars) => readonly Handle[];
   /** The members that carry it. */
   readonly members: (load: L, bars: Bars) => readonly string[];
+  /** The nodes that it names, without which it cannot be. */
+  readonly nodes: (load: L) => readonly string[];
+  /** The same load where nodes and members are called otherwise. */
+  readonly renamed: (load: L, names: Renaming) => L;
+  /** Its keys that say where it lies: a change of its size or direction is made to others without them. */
+  readonly places: readonly string[];
+  /** The pressure that it is, where it is one. */
+  readonly pressure?: (load: L) => Pressure;
+  /**
+   * The loads that say the same once a motion has carried what it lies on. Where a kind does not tell, its single loads are carried, and
+   * said as a whole again where one of its `variants` means the very same.
+   */
+  readonly carried?: (load: L, carrying: Carrying) => readonly L[];
+  /** What the load may be after a motion: itself, where nothing else is told. */
+  readonly variants?: (load: L, turn: Turn) => readonly L[];
   /**
    * The loads that say the same after a change of members; `bars` are those before it. Where it is undefined or says nothing, the
    * single loads take the load's place.

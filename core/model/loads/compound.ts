@@ -1,6 +1,6 @@
 import { area, type AreaLoad } from './area/area';
 import { chain, type ChainLoad } from './chain';
-import type { CompoundKind } from './compound-kind';
+import type { CompoundKind, Pressure } from './compound-kind';
 
 /** Loads that stand for several loads on single members. */
 export type CompoundLoad = ChainLoad | AreaLoad;
@@ -12,3 +12,10 @@ export const compoundKinds: { readonly [type in CompoundLoad['type']]: CompoundK
 };
 
 export const isCompound = (load: { readonly type: string }): load is CompoundLoad => Object.hasOwn(compoundKinds, load.type);
+
+/** The kind of a compound load. */
+export const kindOfLoad = (load: CompoundLoad): CompoundKind<CompoundLoad> => compoundKinds[load.type];
+
+/** The pressure that a load is; undefined of any other. */
+export const pressureOf = (load: { readonly type: string }): Pressure | undefined =>
+  isCompound(load) ? kindOfLoad(load).pressure?.(load) : undefined;

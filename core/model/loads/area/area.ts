@@ -3,13 +3,13 @@ import { isObject, type Entity } from '../../findings';
 import { needed, positive } from '../../fields';
 import { times, type Point } from '../../point';
 import { checkReference, numberOf, type RuleContext } from '../../rules/context';
-import type { Bars, CompoundKind, Handle, LoadAmount, MemberChange } from '../compound-kind';
+import type { Bars, Carrying, CompoundKind, Handle, LoadAmount, MemberChange } from '../compound-kind';
 import { barsFrom, type BarMember } from '../bars';
 import type { LineLoad, MemberLoad } from '../primitive';
 import { oneWay } from './one-way';
 import { liesWithin, overlap } from '../../../polygons/rings';
 import { onMember } from './on-member';
-import { areaOf, panelOf, PanelTrouble, pressedAlong, SLACK, type Panel } from './panel';
+import { areaOf, isUpright, panelOf, PanelTrouble, pressedAlong, SLACK, type Panel } from './panel';
 import { twoWay, type Strip } from './two-way';
 
 export const areaDirections = ['down', 'plan', 'normal'] as const;
@@ -39,6 +39,9 @@ export interface AreaLoad {
   readonly members?: readonly string[];
   readonly width?: number;
 }
+
+/** For what edits a pressure as such. */
+export const isArea = (load: { readonly type: string }): load is AreaLoad => load.type === 'area';
 
 /** The way in which a pressure of 1 acts on a panel. */
 function actionOf({ direction = 'down' }: AreaLoad, normal: Point): Point {
@@ -144,6 +147,20 @@ function follow(load: AreaLoad, change: MemberChange): readonly AreaLoad[] | und
   if (change.kind !== 'gone') return [{ ...load, ...(members && { members }), ...(to && { to }) }];
   // A panel loses what carries it; a line of members goes on without them.
   return members && members.length > 0 ? [{ ...load, members }] : undefined;
+}
+
+const nodesOf = ({ nodes = [], openings = [] }: AreaLoad): readonly string[] => [...nodes, ...openings.flat()];
+
+/**
+ * A pressure keeps its direction: down stays down. What acts along the normal of an upright panel changes its sign in a mirror, in which
+ * corners run the other way round.
+ */
+function carried(load: AreaLoad, { turn, members, nodes, bars, others }: Carrying): readonly AreaLoad[] {
+  const flips = turn.hand !== 1 && load.direction === 'normal' && load.nodes && isUpright(panelOf(load.nodes, bars).normal);
+  const same = flips ? { ...load, pressure: -load.pressure } : load;
+  if (others === 'stay') return [same];
+  const isWhole = nodesOf(load).every((id) => nodes?.has(id)) && area.members(load, bars).every((id) => members.has(id));
+  return nodes && isWhole ? [area.renamed(same, { node: (id) => nodes.get(id)!, member: (id) => members.get(id)!.id })] : [];
 }
 
 function amount(load: Entity, membersAt: (node: unknown) => number): LoadAmount {
@@ -254,5 +271,16 @@ export const area: CompoundKind<AreaLoad> = {
   expand,
   handles,
   members: (load, bars) => [...new Set(expand(load, bars).map(({ member }) => member))],
+  nodes: nodesOf,
+  renamed: (load, { node, member }) => ({
+    ...load,
+    ...(load.nodes && { nodes: load.nodes.map(node) }),
+    ...(load.openings && { openings: load.openings.map((ids) => ids.map(node)) }),
+    ...(load.to && { to: load.to.map(member) }),
+    ...(load.members && { members: load.members.map(member) }),
+  }),
+  places: ['members', 'nodes', 'to'],
+  pressure: (load) => load,
+  carried,
   follow,
 };
