@@ -1,6 +1,7 @@
-import { screenX, screenY, type Camera } from './camera';
-import { VERTEX, type DisplayList, type Ink, type Path } from './display-list';
-import { placeLabels, roughMeasure, TEXT_HEIGHT } from './place-labels';
+import type { Camera } from './camera';
+import type { DisplayList, Ink, Path } from './display-list';
+import { placeLabels, roughMeasure, TEXT_HEIGHT, type Measure } from './place-labels';
+import { tracePath, type Pen } from './trace-path';
 import { sameStyle } from './same-style';
 
 /** The colour of each ink; in a page these are variables of the theme. */
@@ -21,28 +22,30 @@ function runsOf(list: DisplayList): readonly (readonly Path[])[] {
   return runs;
 }
 
-function outlineOf({ vertices, parts, closed }: Path, camera: Camera): string {
+/** Writes the outlines of an SVG. */
+function svgPen(): Pen & { readonly text: () => string } {
   let outline = '';
-  const part = (parts ?? Infinity) * VERTEX;
-  for (let i = 0; i < vertices.length; i += VERTEX) {
-    const begins = i === 0 || i % part === 0;
-    outline += `${begins ? (i > 0 && closed ? 'ZM' : 'M') : 'L'}${round(screenX(camera, vertices[i]!) + vertices[i + 2]!)} ${round(screenY(camera, vertices[i + 1]!) - vertices[i + 3]!)}`;
-  }
-  return closed ? `${outline}Z` : outline;
+  return {
+    moveTo: (x, y) => void (outline += `M${round(x)} ${round(y)}`),
+    lineTo: (x, y) => void (outline += `L${round(x)} ${round(y)}`),
+    closePath: () => void (outline += 'Z'),
+    text: () => outline,
+  };
 }
 
-/** The inner markup of an SVG of the camera's size: for thumbnails, print and export. */
-export function svgMarkup(list: DisplayList, camera: Camera, palette: Palette): string {
+/** The inner markup of an SVG of the camera's size: for thumbnails, print and export. `measure`: of the letters that it will be shown in. */
+export function svgMarkup(list: DisplayList, camera: Camera, palette: Palette, measure: Measure = roughMeasure): string {
   const paths = runsOf(list).map((run) => {
     const item = run[0]!;
-    const outline = run.map((one) => outlineOf(one, camera)).join('');
+    const pen = svgPen();
+    for (const one of run) tracePath(one, camera, pen);
     const fill = item.fill ? palette(item.fill) : 'none';
     const stroke = item.stroke ? ` stroke="${palette(item.stroke)}" stroke-width="${item.width ?? 1}"` : '';
     const dash = item.dash ? ` stroke-dasharray="${item.dash.join(' ')}"` : '';
     const opacity = item.opacity === undefined ? '' : ` opacity="${item.opacity}"`;
-    return `<path d="${outline}" fill="${fill}"${stroke}${dash}${opacity}/>`;
+    return `<path d="${pen.text()}" fill="${fill}"${stroke}${dash}${opacity}/>`;
   });
-  const texts = placeLabels(list, camera, roughMeasure).map(({ label, left, top, width, height, angle, leader }) => {
+  const texts = placeLabels(list, camera, measure).map(({ label, left, top, width, height, angle, leader }) => {
     const [x, y] = [round(left + width / 2), round(top + height / 2)];
     const turn = angle === 0 ? '' : ` transform="rotate(${round((angle * 180) / Math.PI)} ${x} ${y})"`;
     const weight = label.role === 'extreme' ? ' font-weight="600"' : '';

@@ -1,5 +1,6 @@
 import { screenX, screenY, type Camera } from '@rigid-beam/drawing/camera';
 import { VERTEX, type DisplayList, type Ink, type LabelRole, type Path } from '@rigid-beam/drawing/display-list';
+import { tracePath } from '@rigid-beam/drawing/trace-path';
 import { sameStyle } from '@rigid-beam/drawing/same-style';
 import { TEXT_HEIGHT, type Measure, type PlacedLabel } from '@rigid-beam/drawing/place-labels';
 
@@ -100,7 +101,7 @@ function paintPaths(context: CanvasRenderingContext2D, list: DisplayList, camera
       context.beginPath();
       open = item;
     }
-    trace(context, item, camera);
+    tracePath(item, camera, context);
     count++;
   }
   finish();
@@ -152,19 +153,6 @@ function paintPicture(context: CanvasRenderingContext2D, picture: PaintedPicture
   );
   context.drawImage(image, 0, 0);
   context.restore();
-}
-
-function trace(context: CanvasRenderingContext2D, { vertices, parts, closed }: Path, camera: Camera): void {
-  const part = (parts ?? Infinity) * VERTEX;
-  for (let i = 0; i < vertices.length; i += VERTEX) {
-    const x = screenX(camera, vertices[i]!) + vertices[i + 2]!;
-    const y = screenY(camera, vertices[i + 1]!) - vertices[i + 3]!;
-    if (i === 0 || i % part === 0) {
-      if (closed && i > 0) context.closePath();
-      context.moveTo(x, y);
-    } else context.lineTo(x, y);
-  }
-  if (closed) context.closePath();
 }
 
 function ink(context: CanvasRenderingContext2D, path: Path, palette: Palette): void {
