@@ -1,6 +1,6 @@
 import { formatOfName } from '@rigid-beam/core/formats/registry';
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { sql } from 'drizzle-orm';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import { eq, sql } from 'drizzle-orm';
 import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -33,10 +33,20 @@ describe('models in the database', () => {
     process.env.RIGID_BEAM_DATA = path.join(folder, 'data');
     process.chdir(path.join(migrations, '..', '..'));
     await insertProject(await database(), 'p', 'Garden');
+  }, 60_000);
+  // Each test has a model of its own, so that none needs another one before it.
+  beforeEach(async () => {
     const created = await createModel('p', { name: '', file: Buffer.from(JSON.stringify(lintel)), format: formatOfName('') });
     if (!created.ok) throw new Error(created.faults[0]!.message);
     id = created.id;
-  }, 60_000);
+  });
+  afterEach(async () => {
+    for (let twice = 0; twice < 2; twice++) await removeModel(id);
+  });
+  const edited = async (...names: readonly string[]): Promise<void> => {
+    for (const [n, name] of names.entries())
+      expect(await applyRevision(id, n, edit(name))).toEqual({ outcome: 'stored', revision: n + 1 });
+  };
   afterAll(async () => {
     await closeDatabase();
     rmSync(folder, { recursive: true, force: true });
@@ -49,8 +59,7 @@ describe('models in the database', () => {
   });
 
   test('edits are stored in order, with what undoes them', async () => {
-    expect(await applyRevision(id, 0, edit('first'))).toEqual({ outcome: 'stored', revision: 1 });
-    expect(await applyRevision(id, 1, edit('second'))).toEqual({ outcome: 'stored', revision: 2 });
+    await edited('first', 'second');
     const opened = await openModel(id);
     expect(opened!.model.title).toBe('second');
     expect(opened!.history.map(({ label, inverse }) => [label, inverse![0]!.value])).toEqual([
@@ -60,6 +69,7 @@ describe('models in the database', () => {
   });
 
   test('an edit on an older state is told what came in between, and changes nothing', async () => {
+    await edited('first', 'second');
     expect(await applyRevision(id, 0, edit('late'))).toEqual({
       outcome: 'conflict',
       revision: 2,
@@ -72,21 +82,23 @@ describe('models in the database', () => {
   });
 
   test('an edit whose answer was lost is recognised, not doubled', async () => {
+    await edited('first', 'second');
     expect(await applyRevision(id, 1, edit('second'))).toEqual({ outcome: 'stored', revision: 2 });
     expect((await openModel(id))!.revision).toBe(2);
   });
 
   test('two edits on one state at the same time: one is stored, the other told', async () => {
-    const outcomes = await Promise.all([applyRevision(id, 2, edit('left')), applyRevision(id, 2, edit('right'))]);
+    const outcomes = await Promise.all([applyRevision(id, 0, edit('left')), applyRevision(id, 0, edit('right'))]);
     expect(outcomes.map(({ outcome }) => outcome).sort()).toEqual(['conflict', 'stored']);
     expect(
-      await storeRevision(await database(), id, 2, {
+      await storeRevision(await database(), id, 0, {
         ...{ edit: 'edit-x', kind: 'edit', label: 'x', patches: [], inverse: [], content: model! },
       }),
     ).toBe(false);
   });
 
   test('a faulty edit stores nothing', async () => {
+    await edited('first');
     const before = await openModel(id);
     expect(
       await applyRevision(id, before!.revision, {
@@ -110,7 +122,7 @@ describe('models in the database', () => {
     for (let n = 0; n < 60; n++)
       expect(await applyRevision(id, revision, edit(`title ${n}`))).toEqual({ outcome: 'stored', revision: ++revision });
     expect((Number(await bytes()) - before) / 60).toBeLessThan(400);
-    const [row] = await db.select().from(models);
+    const [row] = await db.select().from(models).where(eq(models.id, id));
     // Kept anew once, and since then only the patches.
     expect(revision - row!.contentRevision).toBeLessThan(50);
     expect(row!.content.title).not.toBe('title 59');
@@ -156,6 +168,7 @@ describe('models in the database', () => {
   }, 60_000);
 
   test('a backup that is newer than a model leaves it as it is, and what can be edited', async () => {
+    await edited('first', 'second', 'third');
     const db = await database();
     const entries: BackupEntry[] = [];
     for await (const entry of backupOf(db)) entries.push(entry);
