@@ -7,7 +7,7 @@ import { placeLabels, roughMeasure } from '@rigid-beam/drawing/place-labels';
 import { sheetItems } from '@rigid-beam/drawing/sheet-items';
 import { boundsOf, fit } from '@rigid-beam/drawing/camera';
 import { plainView, type View } from '@rigid-beam/drawing/view';
-import { weightAt } from '@rigid-beam/drawing/weight';
+import { weightAt } from '@rigid-beam/drawing/level-of-detail';
 import { hitTest } from '@rigid-beam/drawing/hit-test';
 import { lookFrom, LOOKS } from '@rigid-beam/drawing/projection';
 import { quickItems } from '@rigid-beam/drawing/quick-items';

@@ -1,6 +1,6 @@
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Item, Path } from './display-list';
-import { SHADES } from './weight';
+import { SHADES } from './level-of-detail';
 import type { View } from './view';
 
 /** Members of a space structure from which what stands on them hides what stands behind. */

@@ -10,7 +10,7 @@ import { VERTEX, verticesFor, worldPath, type Ink, type Item } from './display-l
 import { pointOn, type DrawnMember } from './geometry';
 import { boundOf, rangesOf, samplesOf, signRuns, type Samples } from './samples';
 import { isDeflection, isMoment, type SheetQuantity, type View } from './view';
-import { SKETCHED } from './weight';
+import { SKETCHED } from './level-of-detail';
 
 /** Line styles tell the quantities apart without colour: dashes and the spacing of the ordinates in pixels. */
 const STYLES: Record<SheetQuantity, { readonly dash?: readonly number[]; readonly spacing: number }> = {
@@ -65,15 +65,15 @@ export interface DrawnQuantity {
  * How much ordinates lean along the member at its ends, as a part of their length: there they meet those of the neighbour in the bisector,
  * so that a diagram goes round a kink without teeth.
  */
-export interface Lean {
+export interface Mitre {
   readonly start: number;
   readonly end: number;
 }
 
-export const UPRIGHT: Lean = { start: 0, end: 0 };
+export const UPRIGHT: Mitre = { start: 0, end: 0 };
 
 /** The diagram of one member: for an envelope, and for what has a range at each place, the upper and the lower curve. */
-export function diagramItems(drawn: DrawnQuantity, member: DrawnMember, view: View, lean: Lean = UPRIGHT): Item[] {
+export function diagramItems(drawn: DrawnQuantity, member: DrawnMember, view: View, lean: Mitre = UPRIGHT): Item[] {
   const { solution, outcome, quantity } = drawn;
   const fine = samplesFor(member, view);
   const drawnCurve = { ...drawn, member, lean };
@@ -109,7 +109,7 @@ const samplesFor = (member: DrawnMember, { scale }: View): number =>
 
 interface DrawnCurve extends DrawnQuantity {
   readonly member: DrawnMember;
-  readonly lean: Lean;
+  readonly lean: Mitre;
 }
 
 function curve(given: Samples, { quantity, metresPerUnit, member, lean }: DrawnCurve, view: View): Item[] {

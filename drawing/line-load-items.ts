@@ -7,7 +7,7 @@ import { pointOn, type DrawnMember } from './geometry';
 import { arrowLength, inkOf, label, ownAxes, prefix, type Context } from './load-marks';
 import { seenPoint } from './projection';
 import { COMB } from './stacked-loads';
-import { SKETCHED } from './weight';
+import { SKETCHED } from './level-of-detail';
 
 /** Where an intensity stands on the drawing, the pixels from there to the back of its arrow, and of them those to its foot. */
 interface Ordinate {

@@ -1,8 +1,8 @@
 import type { Point } from '@rigid-beam/core/model/point';
 import type { Model } from '@rigid-beam/core/model/model';
 import { freedoms as freedomNames } from '@rigid-beam/core/model/model';
-import type { Mechanism } from '@rigid-beam/core/stability/mechanism';
-import { ENDS_WIDTH } from '@rigid-beam/core/stability/member-motions';
+import type { Mechanism } from '@rigid-beam/core/kinematics/mechanism';
+import { ENDS_WIDTH } from '@rigid-beam/core/kinematics/member-motions';
 import { symbolPath, worldPath, type Ink, type Item } from './display-list';
 import { drawnMembers, drawnNodes, extentOf, type Seen } from './geometry';
 import { seenPoint } from './projection';

@@ -13,7 +13,7 @@ import { dimensionItems } from './dimension-items';
 import type { Item } from './display-list';
 import { drawnMembers, extentOf, nearness, type DrawnMember } from './geometry';
 import { gridLineItems } from './grid-line-items';
-import { leansOf } from './leans';
+import { mitresOf } from './mitres';
 import { loadItems } from './load-items';
 import { placeItems } from './place-items';
 import { reactionItems } from './reaction-items';
@@ -102,7 +102,7 @@ function diagramParts(model: Model, solution: Solution, view: View): DiagramPart
   const { metresPerUnit } = scaleOfDiagram(model, solution, view);
   if (metresPerUnit === 0 || !isReady(solution, outcome, quantity)) return NO_DIAGRAM;
   const drawn = { solution, outcome, quantity, metresPerUnit };
-  const leans = leansOf(model, drawn, members);
+  const leans = mitresOf(model, drawn, members);
   const near = isCrowded(model, view) ? nearness(model, view) : undefined;
   const isLineDrawn = isDeflection(quantity) && !isRange(solution.outcomes[outcome]!);
   const outlines: View = { ...view, detail: 'outline' };

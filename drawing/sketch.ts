@@ -8,7 +8,7 @@ import { quickItems } from './quick-items';
 import { sheetItems } from './sheet-items';
 import { svgMarkup, type Palette } from './svg';
 import { plainView, type View } from './view';
-import { SKETCHED, weightAt } from './weight';
+import { SKETCHED, weightAt } from './level-of-detail';
 
 /** Inks as variables of the page's theme. */
 export const themePalette: Palette = (ink) => `var(--draw-${ink})`;

@@ -5,7 +5,7 @@ import type { Bar } from './axial-items';
 import { pointOf } from '@rigid-beam/core/model/point';
 import { isCrowded } from './behind';
 import { isOnPlane } from './tilted-plane';
-import { SHADES } from './weight';
+import { SHADES } from './level-of-detail';
 import type { View } from './view';
 
 /** Members as heavy lines, rigid arms, hinges and other freed ends in their textbook symbols, nodes as small dots. */

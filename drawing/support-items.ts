@@ -2,7 +2,7 @@ import type { Model } from '@rigid-beam/core/model/model';
 import type { Item, Subject } from './display-list';
 import { drawnNodes, nearness } from './geometry';
 import { planeTest } from './structure-items';
-import { SHADES } from './weight';
+import { SHADES } from './level-of-detail';
 import { symbolInSpace } from './support-in-space';
 import { symbol } from './support-symbol';
 import { supportWords } from '@rigid-beam/core/model/support-words';

@@ -8,7 +8,7 @@ import type { Label } from './display-list';
 import type { DrawnMember } from './geometry';
 import { isSignless, unitOfQuantity, valueOnSheet } from './show-quantity-value';
 import type { View } from './view';
-import { SKETCHED } from './weight';
+import { SKETCHED } from './level-of-detail';
 
 /** Part of the largest value under which a value waits until its member is pointed at. */
 export const SMALL = 0.05;

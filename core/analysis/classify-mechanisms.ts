@@ -1,9 +1,9 @@
-import { bodyMechanisms } from '../stability/body-mechanisms';
-import { LOST, memberMechanisms, NO_MEMBER, nodeMechanisms } from '../stability/local-mechanisms';
-import { Drivers, type Found } from '../stability/mechanism';
+import { bodyMechanisms } from '../kinematics/body-mechanisms';
+import { LOST, memberMechanisms, NO_MEMBER, nodeMechanisms } from '../kinematics/local-mechanisms';
+import { Drivers, type Found } from '../kinematics/mechanism';
 import type { Notice } from '../model/notice';
 import type { MemberLoads } from '../stiffness/equivalent-loads';
-import type { Mechanism } from '../stability/mechanism';
+import type { Mechanism } from '../kinematics/mechanism';
 import type { System } from './factorise';
 
 /** Every independent motion of a system that nothing resists, judged under its loads (6n each, nodes' axes). */

@@ -1,6 +1,6 @@
 import type { Notice } from '../model/notice';
-import { memberMotions } from '../stability/member-motions';
-import type { Found } from '../stability/mechanism';
+import { memberMotions } from '../kinematics/member-motions';
+import type { Found } from '../kinematics/mechanism';
 import type { MemberLoads } from '../stiffness/equivalent-loads';
 import type { Results } from '../results/results';
 import { countMotions, isLost, classifyMechanisms, mechanismNotices } from './classify-mechanisms';

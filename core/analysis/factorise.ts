@@ -1,6 +1,6 @@
 import type { Watch } from '../linear-algebra/factor';
 import type { Kernels } from '../linear-algebra/kernels';
-import { freeMotions, type FreeMotions } from '../stability/free-motions';
+import { freeMotions, type FreeMotions } from '../kinematics/free-motions';
 import type { Prepared } from './prepare';
 import type { Progress } from './progress';
 

@@ -1,8 +1,8 @@
 import type { SparseSymmetric } from '../linear-algebra/sparse-symmetric';
 import { sameNumbers } from '../linear-algebra/same-numbers';
 import type { Model } from '../model/model';
-import { looseNodes, type LooseNodes } from '../stability/loose-nodes';
-import { membersAt } from '../stability/mechanism';
+import { looseNodes, type LooseNodes } from '../kinematics/loose-nodes';
+import { membersAt } from '../kinematics/mechanism';
 import { assembleStiffness } from '../stiffness/assemble';
 import { recompile } from '../stiffness/compile';
 import { memberMatrices, type MemberMatrices } from '../stiffness/member-matrices';

@@ -1,7 +1,7 @@
 import { giveBackKernels, takeKernels } from '../linear-algebra/kernel-pool';
 import { applyIntent } from '../model/edits/apply-intent';
 import type { Model } from '../model/model';
-import type { Found, Mechanism } from '../stability/mechanism';
+import type { Found, Mechanism } from '../kinematics/mechanism';
 import { nodalLoads } from '../stiffness/assemble';
 import { memberLoads, type MemberLoads } from '../stiffness/equivalent-loads';
 import { analysisFaults } from '../stiffness/analysis-checks';

@@ -8,8 +8,8 @@ import {
   type Model,
   type Support,
 } from '../model/model';
-import type { Motion } from '../stability/mechanism';
-import type { Opening } from '../stability/openings';
+import type { Motion } from '../kinematics/mechanism';
+import type { Opening } from '../kinematics/openings';
 
 /** An edit of the model that takes a mechanism away, tried before it is offered. */
 export interface Remedy {

@@ -1,7 +1,7 @@
 import type { Notice } from '../model/notice';
 import type { StructuralResponse } from '../results/results';
-import { noDigitsNotice, placeNamed, placeOf, troubleAt, type Conditioning } from '../stability/conditioning';
-import type { Found } from '../stability/mechanism';
+import { noDigitsNotice, placeNamed, placeOf, troubleAt, type Conditioning } from '../kinematics/conditioning';
+import type { Found } from '../kinematics/mechanism';
 import { isLost } from './classify-mechanisms';
 import type { System } from './factorise';
 

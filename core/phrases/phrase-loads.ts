@@ -8,7 +8,7 @@ import { panelOf, PanelTrouble, pressedAlong } from '../model/loads/area/panel';
 import { barsOf } from '../model/loads/bars';
 import { shapeOf } from '../model/loads/member-shape';
 import type { LoadPhrase, Stations } from './phrase';
-import { warmthOf } from './warmth';
+import { thermalPartsOf } from './thermal-parts';
 
 /** Where a phrase is put: on a node, on a member (`at`: the ratio where it was pointed at), or along a run of members as one line. */
 export type PhraseTarget =
@@ -112,7 +112,7 @@ function onMember(phrase: LoadPhrase, member: string, at: number, model: Model, 
   const { kind, from, to, direction, measured, span } = phrase;
   if (kind === 'area') return onWidth(phrase, [member], model, entry);
   if (kind === 'temperature') {
-    const warmth = warmthOf(phrase, member, model);
+    const warmth = thermalPartsOf(phrase, member, model);
     return typeof warmth === 'string' ? refused(warmth) : made(entry({ type: 'thermal', member, ...warmth }));
   }
   if (kind === 'fit') return made(entry({ type: 'strain', member, elongation: from }));

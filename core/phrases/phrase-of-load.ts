@@ -2,10 +2,10 @@ import { isCompound } from '../model/loads/compound';
 import type { Load, Model } from '../model/model';
 import { dot, size, times, type Point } from '../model/point';
 import { inGlobalAxes } from '../model/support-axes';
-import { WAYS, type LoadPhrase, type Measured, type Warmth } from './phrase';
+import { WAYS, type LoadPhrase, type Measured, type ThermalPart } from './phrase';
 import { shapeOf } from '../model/loads/member-shape';
 import { wayOf } from './phrase-loads';
-import { warmthOf } from './warmth';
+import { thermalPartsOf } from './thermal-parts';
 import type { AreaLoad } from '../model/loads/area/area';
 import { panelOf, pressedAlong } from '../model/loads/area/panel';
 import { barsOf } from '../model/loads/bars';
@@ -53,7 +53,7 @@ function temperatureOf(load: Extract<Load, { type: 'thermal' }>, model: Model): 
   if (gradients.every((one) => one === 0)) return phrase;
   const axes = shapeOf(model, load.member)?.axes;
   if (!axes) return undefined;
-  const across = gradients.flatMap((gradient, k): Warmth[] => {
+  const across = gradients.flatMap((gradient, k): ThermalPart[] => {
     if (gradient === 0) return [];
     // The warmer side is named.
     const warmer = times([axes[3 + 3 * k]!, axes[4 + 3 * k]!, axes[5 + 3 * k]!], Math.sign(gradient));
@@ -61,7 +61,7 @@ function temperatureOf(load: Extract<Load, { type: 'thermal' }>, model: Model): 
     return [{ size: Math.abs(gradient), per: 'metre', towards }];
   });
   // On a member that leans both ways the words for its two sides may be taken for each other: then there are none.
-  const again = warmthOf({ ...phrase, across }, load.member, model);
+  const again = thermalPartsOf({ ...phrase, across }, load.member, model);
   const isSame = typeof again !== 'string' && gradients.every((one, k) => ([again.gradientY, again.gradientZ][k] ?? 0) === one);
   return isSame ? { ...phrase, across } : undefined;
 }

@@ -1,14 +1,14 @@
 import type { DisplayUnits } from '../quantities/display';
 import { inUnit, showNumber, showQuantity } from '../quantities/show';
 import type { Point } from '../model/point';
-import { SIDES, unitOfKind, WAYS, type LoadPhrase, type Measured, type PhraseKind, type Warmth } from './phrase';
+import { SIDES, unitOfKind, WAYS, type LoadPhrase, type Measured, type PhraseKind, type ThermalPart } from './phrase';
 
 /** Digits of a phrase that is read again: none that somebody typed is lost. */
 export const ALL_DIGITS = 12;
 
 /** A load said back in the words in which it can be typed: what was understood. */
 export function phraseWords(phrase: LoadPhrase, display: DisplayUnits, digits = 4): string {
-  if (phrase.across) return warmthWords(phrase, phrase.across, digits);
+  if (phrase.across) return thermalWords(phrase, phrase.across, digits);
   const { kind, from, to, span, stations } = phrase;
   const unit = unitOfKind(kind, display);
   const isTurned = from + to < 0;
@@ -51,7 +51,7 @@ function measuredWords({ kind, measured, direction }: LoadPhrase): string {
 }
 
 /** What the whole member gets, then what is warmer towards its sides. */
-function warmthWords({ from }: LoadPhrase, across: readonly Warmth[], digits: number): string {
+function thermalWords({ from }: LoadPhrase, across: readonly ThermalPart[], digits: number): string {
   const part = (size: number, unit: string, side = ''): string =>
     `${showQuantity(Math.abs(size), unit, digits)} ${size < 0 ? 'colder' : 'warmer'}${side}`;
   return [

@@ -38,11 +38,11 @@ export interface LoadPhrase {
   readonly onto?: readonly string[];
   readonly openings?: readonly (readonly string[])[];
   /** Of a temperature: warmer towards sides of the member; `from` is what all of it gets. */
-  readonly across?: readonly Warmth[];
+  readonly across?: readonly ThermalPart[];
 }
 
 /** Warmer towards one side: kelvin per metre, or kelvin between the faces of the section. Below zero it is colder there. */
-export interface Warmth {
+export interface ThermalPart {
   readonly size: number;
   readonly per: 'metre' | 'depth';
   /** Of length one. */

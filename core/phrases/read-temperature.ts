@@ -1,5 +1,5 @@
 import { parseQuantity } from '../quantities/parse';
-import { SIDES, type LoadPhrase, type Warmth, WAYS } from './phrase';
+import { SIDES, type LoadPhrase, type ThermalPart, WAYS } from './phrase';
 import { PhraseFault, sizeOf } from './phrase-size';
 
 const EXAMPLES = '20 K warmer, 40 K/m warmer above, or 10 K colder on the left than on the other side';
@@ -14,7 +14,7 @@ export const saysWarmth = (text: string): boolean => /\b(?:warmer|colder)\b/.tes
  */
 export function readTemperature(text: string, space: 'plane' | 'space'): LoadPhrase {
   let uniform: number | undefined;
-  const across: Warmth[] = [];
+  const across: ThermalPart[] = [];
   for (const part of text.trim().split(/\s+and\s+|\s*,\s*/)) {
     const [, said, sense, side] = PART.exec(part.trim()) ?? [];
     if (said === undefined) throw new PhraseFault(`“${part.trim()}” is not a change of temperature: write ${EXAMPLES}`);

@@ -1,6 +1,6 @@
 import type { Outcome } from '../combinations/outcome';
 import type { Notice } from '../model/notice';
-import type { Mechanism } from '../stability/mechanism';
+import type { Mechanism } from '../kinematics/mechanism';
 import type { Fibres } from '../sections/fibres';
 import type { Structure } from '../stiffness/structure';
 import type { Pieces } from './breakpoints';

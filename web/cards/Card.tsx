@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import type { Load, ModelNode } from '@rigid-beam/core/model/model';
 import { planeOfNodes } from '../sheet/plane-of-nodes';
 import type { Subject } from '@rigid-beam/drawing/display-list';
-import { useEditor, useEditorState, useModel } from '../session/use-editor';
+import { useEditor, useEditorState, useModel } from '../editor/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { removalOf, removalWords } from '../sheet/removal';
 import { Hint, Button, PanelTitle, PlainButton, Row } from '../ui/controls';

@@ -1,8 +1,8 @@
 'use client';
 
 import styled from 'styled-components';
-import { actingIndex } from '../session/editor-state';
-import { settledSolution, useDisplay, useEditor, useEditorState } from '../session/use-editor';
+import { actingIndex } from '../editor/editor-state';
+import { settledSolution, useDisplay, useEditor, useEditorState } from '../editor/use-editor';
 import { Hint, PanelTitle, PlainButton } from '../ui/controls';
 import { MemberCharts } from './MemberCharts';
 import { useRun, type Run } from './use-run';

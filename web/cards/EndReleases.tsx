@@ -1,7 +1,7 @@
 'use client';
 
 import type { EndFreedom, Member, MemberEnd, Restraint } from '@rigid-beam/core/model/model';
-import { useDisplay, useModel } from '../session/use-editor';
+import { useDisplay, useModel } from '../editor/use-editor';
 import { Columns, PanelSubtitle, Row, Stack, ToggleButton } from '../ui/controls';
 import { Fold } from '../ui/Fold';
 import { QuantityField } from '../ui/QuantityField';

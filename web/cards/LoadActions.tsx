@@ -9,7 +9,7 @@ import { phraseOfLoad } from '@rigid-beam/core/phrases/phrase-of-load';
 import { phraseWords } from '@rigid-beam/core/phrases/phrase-words';
 import { scaledLoad } from '@rigid-beam/core/model/loads/scaled';
 import type { Load } from '@rigid-beam/core/model/model';
-import { useDisplay, useEditor, useEditorState } from '../session/use-editor';
+import { useDisplay, useEditor, useEditorState } from '../editor/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { loadValue } from '../sheet/load-values';
 import { caseChoices } from '../ui/case-choices';

@@ -3,7 +3,7 @@
 import { shapeOf } from '@rigid-beam/core/model/loads/member-shape';
 import type { Load } from '@rigid-beam/core/model/model';
 import { showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
-import { useDisplay, useEditorState } from '../session/use-editor';
+import { useDisplay, useEditorState } from '../editor/use-editor';
 import { Hint } from '../ui/controls';
 import { loadCard as WORDS } from './words';
 

@@ -8,7 +8,7 @@ import { sectionProperties } from '@rigid-beam/core/sections/section-properties'
 import { shapeFault } from '@rigid-beam/core/sections/shape-fault';
 import { firstShape, shapeWords } from '@rigid-beam/core/shapes/first-shape';
 import { shapeTypes } from '@rigid-beam/core/shapes/registry';
-import { useDisplay, useEditor } from '../session/use-editor';
+import { useDisplay, useEditor } from '../editor/use-editor';
 import { Columns, FieldNote, Select, Stack } from '../ui/controls';
 import { Fold } from '../ui/Fold';
 import { NameField } from '../ui/NameField';

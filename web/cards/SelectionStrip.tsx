@@ -3,8 +3,8 @@
 import { useMemo } from 'react';
 import { chosenOn, narrowings, planesOfChosen, type ChosenPlane } from '@rigid-beam/core/model/narrowed';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
-import { chosenOf, selectChosen } from '../session/chosen';
-import { useDisplay, useEditor, useEditorState } from '../session/use-editor';
+import { chosenOf, selectChosen } from '../editor/chosen';
+import { useDisplay, useEditor, useEditorState } from '../editor/use-editor';
 import { Button, Row, Select } from '../ui/controls';
 import { selectionStrip as WORDS } from './words';
 

@@ -4,7 +4,7 @@ import { linksOf } from '@rigid-beam/core/model/runs';
 import { partsOf } from '@rigid-beam/core/results/read';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { runReader, type RunReader } from '@rigid-beam/core/results/run-reader';
-import { useEditorState } from '../session/use-editor';
+import { useEditorState } from '../editor/use-editor';
 
 /** Members times parts of an envelope that are read as one line at most: each chart asks all of them. */
 const MOST = 4000;

@@ -2,8 +2,8 @@ import { describeIntent } from '@rigid-beam/core/model/edits/describe-intent';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Chosen } from '@rigid-beam/core/model/selecting';
 import type { SheetController } from '../sheet/controller';
-import { chosenOf } from '../session/chosen';
-import type { EditorState } from '../session/editor-state';
+import { chosenOf } from '../editor/chosen';
+import type { EditorState } from '../editor/editor-state';
 import { notationOf, readArguments, understood, type Arguments, type Values } from './grammar';
 import { command as WORDS } from './words';
 

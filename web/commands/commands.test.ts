@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { emptyModel } from '@rigid-beam/core/model/model';
 import { solve } from '@rigid-beam/core/analysis/session';
 import { commands } from './all';
-import { chosenOf } from '../session/chosen';
+import { chosenOf } from '../editor/chosen';
 import { matching } from './command';
 import { readTurn, readVector } from './motions';
 import { Desk, portal, counts } from './test/desk';

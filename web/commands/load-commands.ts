@@ -6,7 +6,7 @@ import { readTargets } from '@rigid-beam/core/phrases/phrase-target';
 import { phraseWords } from '@rigid-beam/core/phrases/phrase-words';
 import { putPhrase } from '@rigid-beam/core/phrases/put-phrase';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
-import { chosenOf } from '../session/chosen';
+import { chosenOf } from '../editor/chosen';
 import type { SheetController } from '../sheet/controller';
 import { make, type Command } from './command';
 import { loadCommands as WORDS } from './words';

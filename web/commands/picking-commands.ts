@@ -3,7 +3,7 @@ import { minus, type Point } from '@rigid-beam/core/model/point';
 import type { SheetController } from '../sheet/controller';
 import { BoxTool } from '../sheet/tools/box-tool';
 import { PickTool } from '../sheet/tools/pick-tool';
-import { chosenOf } from '../session/chosen';
+import { chosenOf } from '../editor/chosen';
 import { make, type Command } from './command';
 
 import { readTurn, repeatOf, transformOf } from './motions';

@@ -1,7 +1,7 @@
 import { columnsOf } from '../schedules/lists';
 import { writeCells } from '../schedules/write-cells';
 import { make, type Command } from './command';
-import { chosenOf } from '../session/chosen';
+import { chosenOf } from '../editor/chosen';
 
 /** Cells of a schedule by their names: `x of 3, 4 to 4.5`, `section of the selection to tube`. */
 export const scheduleCommands: readonly Command[] = (['nodes', 'members'] as const).map((list): Command => ({

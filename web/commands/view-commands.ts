@@ -15,10 +15,10 @@ import type { Look, WorkPlane } from '@rigid-beam/drawing/projection';
 import { planeOfNodes } from '../sheet/plane-of-nodes';
 import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { switchNames } from '@rigid-beam/drawing/stage-view';
-import { scheduleLists } from '../session/editor-state';
-import { stepSection } from '../session/catalogue/step-section';
+import { scheduleLists } from '../editor/editor-state';
+import { stepSection } from '../editor/catalogue/step-section';
 import type { SheetController } from '../sheet/controller';
-import { chosenOf, selectChosen, subjectsOf } from '../session/chosen';
+import { chosenOf, selectChosen, subjectsOf } from '../editor/chosen';
 import { switchWords } from '../sheet/switch-words';
 import type { Command } from './command';
 

@@ -2,7 +2,7 @@ import { cpSync, existsSync, mkdirSync, mkdtempSync, readdirSync, renameSync, rm
 import path from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import { flushAll } from './durable';
-import { missingParts } from './whole';
+import { missingParts } from './database-folder';
 
 /**
  * Lays an empty database in `folder`, which is not there or empty. Making one takes seconds, so that it is made once, kept at `template`, and

@@ -9,7 +9,7 @@ import { openDurable } from './durable';
 import { lockDirectory } from './lock';
 import { layEmptyDatabase } from './new-database';
 import * as schema from './schema';
-import { isNothing, missingParts } from './whole';
+import { isNothing, missingParts } from './database-folder';
 
 /** Why the data cannot be used, said to the user as it is. */
 export class UnusableDataError extends Error {}

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { takeStored } from '../session/storage';
+import { takeStored } from '../editor/storage';
 import { AT_ONCE, type Wanted } from './arranged';
 import { tilesOf } from './requests';
 import type { ShownTiles } from './tile';

@@ -1,9 +1,9 @@
 'use client';
 
 import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type CSSProperties, type KeyboardEvent } from 'react';
-import { useCatalogue } from '../session/catalogue/use-catalogue';
-import { scheduleLists } from '../session/editor-state';
-import { useEditor, useEditorState } from '../session/use-editor';
+import { useCatalogue } from '../editor/catalogue/use-catalogue';
+import { scheduleLists } from '../editor/editor-state';
+import { useEditor, useEditorState } from '../editor/use-editor';
 import { Button, PlainButton, ToggleButton } from '../ui/controls';
 import { arranged, type Sorting } from './arranged';
 import { CellField } from './CellField';

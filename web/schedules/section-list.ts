@@ -5,7 +5,7 @@ import { billOf } from '@rigid-beam/core/sections/bill';
 import { relativeWords } from '@rigid-beam/core/sections/relative';
 import { sectionProperties } from '@rigid-beam/core/sections/section-properties';
 import { shapeWords } from '@rigid-beam/core/shapes/first-shape';
-import { theCatalogue } from '../session/catalogue/use-catalogue';
+import { theCatalogue } from '../editor/catalogue/use-catalogue';
 import { computedColumn, plain, quantityColumn, textColumn, type Column, type Row } from './column';
 import { ofMembers, type ScheduleKind } from './list';
 import { columns as WORDS, schedule } from './words';

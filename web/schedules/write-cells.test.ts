@@ -3,7 +3,7 @@ import { checkModel } from '@rigid-beam/core/model/check';
 import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
 import type { Model } from '@rigid-beam/core/model/model';
 import lintel from '../../examples/lintel.rbm.json';
-import { loadCatalogue } from '../session/catalogue/use-catalogue';
+import { loadCatalogue } from '../editor/catalogue/use-catalogue';
 import { columnsOf, rowsOf, schedules, type ScheduleList } from './lists';
 import { readTable, writeCells, type Cell } from './write-cells';
 

@@ -10,9 +10,9 @@ import { isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { governingValues, largestOf } from '@rigid-beam/drawing/diagram-scale';
 import { sketchMarkup } from '@rigid-beam/drawing/sketch';
-import { actingIndex } from '../session/editor-state';
+import { actingIndex } from '../editor/editor-state';
 import { focusFace, PlainButton } from '../ui/controls';
-import { useEditor, useEditorState, useDrawnInTime } from '../session/use-editor';
+import { useEditor, useEditorState, useDrawnInTime } from '../editor/use-editor';
 import { caseStrip as WORDS } from './words';
 
 const SIZE = { width: 118, height: 42, head: 21 } as const;

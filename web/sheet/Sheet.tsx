@@ -3,7 +3,7 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { useStore } from 'zustand';
-import { useEditor, useEditorState } from '../session/use-editor';
+import { useEditor, useEditorState } from '../editor/use-editor';
 import { EdgeLooks } from './EdgeLooks';
 import { FloatingField, TypedStep } from './FloatingField';
 import { SheetController } from './controller';

@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import { useStore } from 'zustand';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
-import { useDisplay, useEditor, useEditorState } from '../session/use-editor';
+import { useDisplay, useEditor, useEditorState } from '../editor/use-editor';
 import { planesOf } from '@rigid-beam/core/model/planes';
 import type { WorkPlane } from '@rigid-beam/drawing/projection';
 import { PlainButton, Select } from '../ui/controls';

@@ -3,7 +3,7 @@ import { emptyModel } from '@rigid-beam/core/model/model';
 import { screenX, screenY, type Camera } from '@rigid-beam/drawing/camera';
 import { symbolPath, worldPath, type Item } from '@rigid-beam/drawing/display-list';
 import { plainView } from '@rigid-beam/drawing/view';
-import type { EditorState } from '../session/editor-state';
+import type { EditorState } from '../editor/editor-state';
 import { fitted, framed } from './framing';
 
 const camera: Camera = { x: 0, y: 0, scale: 1, width: 1016, height: 680 };

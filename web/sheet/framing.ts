@@ -3,7 +3,7 @@ import { VERTEX, type DisplayList } from '@rigid-beam/drawing/display-list';
 import { drawnNodes, type Seen } from '@rigid-beam/drawing/geometry';
 import type { PlacedLabel } from '@rigid-beam/drawing/place-labels';
 import { seenPoint } from '@rigid-beam/drawing/projection';
-import type { EditorState } from '../session/editor-state';
+import type { EditorState } from '../editor/editor-state';
 import { pointOfPixel } from '../underlay/placing';
 
 /** Pixels of paper around the whole drawing. */

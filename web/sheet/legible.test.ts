@@ -16,7 +16,7 @@ import { spaceBuilding } from '../../bench/structures';
 import rib from '../../examples/glasshouse-rib.rbm.json';
 import walk from '../../examples/canopy-walk.rbm.json';
 import lintel from '../../examples/lintel.rbm.json';
-import type { EditorState } from '../session/editor-state';
+import type { EditorState } from '../editor/editor-state';
 import { placing } from '../commands/placing';
 import { fitted } from './framing';
 import { itemsIn, viewOf } from './view-of';

@@ -4,7 +4,7 @@ import { solve } from '@rigid-beam/core/analysis/session';
 import type { Path } from '@rigid-beam/drawing/display-list';
 import { plainView } from '@rigid-beam/drawing/view';
 import lintel from '../../examples/lintel.rbm.json';
-import type { EditorState } from '../session/editor-state';
+import type { EditorState } from '../editor/editor-state';
 import { Swing } from './swing';
 
 const model = checkModel({ ...lintel, supports: lintel.supports.slice(0, 1) }).model!;

@@ -1,7 +1,7 @@
 import { motionItems, type DrawnMotion } from '@rigid-beam/drawing/motion-items';
 import type { Item } from '@rigid-beam/drawing/display-list';
 import type { Seen } from '@rigid-beam/drawing/geometry';
-import type { EditorState } from '../session/editor-state';
+import type { EditorState } from '../editor/editor-state';
 
 /** Milliseconds of one swing to and fro; it stops by itself after some of them. */
 const PERIOD = 2400;

@@ -12,8 +12,8 @@ import { scaleOfDeflection, scaleOfDiagram } from '@rigid-beam/drawing/sheet-ite
 import { quietValue, showValue, unitOfQuantity } from '@rigid-beam/drawing/show-quantity-value';
 import { isOn } from '@rigid-beam/drawing/stage-view';
 import { isDeflection, plainView, sheetQuantities, type SheetQuantity, type View } from '@rigid-beam/drawing/view';
-import { quantityOf, type EditorState } from '../session/editor-state';
-import { settledSolution } from '../session/use-editor';
+import { quantityOf, type EditorState } from '../editor/editor-state';
+import { settledSolution } from '../editor/use-editor';
 import { capital } from '../ui/capital';
 
 /** What the title block tells of. */

@@ -4,7 +4,7 @@ import { solve } from '@rigid-beam/core/analysis/session';
 import { clamp, sketch } from '@rigid-beam/core/test/build';
 import type { Results } from '@rigid-beam/core/results/results';
 import { plainView } from '@rigid-beam/drawing/view';
-import type { EditorState } from '../session/editor-state';
+import type { EditorState } from '../editor/editor-state';
 import { itemsIn, viewOf } from './view-of';
 
 /** A row of posts on clamps, each pushed at its top. */

@@ -5,8 +5,8 @@ import { quickItems } from '@rigid-beam/drawing/quick-items';
 import { sheetItems } from '@rigid-beam/drawing/sheet-items';
 import { isOn, viewOfStage } from '@rigid-beam/drawing/stage-view';
 import type { View } from '@rigid-beam/drawing/view';
-import { SKETCHED, weightAt, withoutSmallTalk } from '@rigid-beam/drawing/weight';
-import { actingIndex, isHeld, quantityOf, type EditorState } from '../session/editor-state';
+import { SKETCHED, weightAt, withoutSmallTalk } from '@rigid-beam/drawing/level-of-detail';
+import { actingIndex, isHeld, quantityOf, type EditorState } from '../editor/editor-state';
 
 /** What a drawing in hand leaves out. */
 const HELD: Partial<View> = { values: 'none', detail: 'outline', reactions: false, loads: 'none', resultant: false, dimensions: 'none', names: false, sections: false }; // oxfmt-ignore

@@ -16,10 +16,10 @@ import {
   type Look,
   type WorkPlane,
 } from '@rigid-beam/drawing/projection';
-import { LARGE } from '@rigid-beam/drawing/weight';
-import { chosenOf } from '../session/chosen';
-import type { Editor } from '../session/editor';
-import type { EditorState } from '../session/editor-state';
+import { LARGE } from '@rigid-beam/drawing/level-of-detail';
+import { chosenOf } from '../editor/chosen';
+import type { Editor } from '../editor/editor';
+import type { EditorState } from '../editor/editor-state';
 import { fitted, framed, type Drawn } from './framing';
 import { RESTING, type SheetState } from './sheet-state';
 

@@ -6,7 +6,7 @@ import styled from 'styled-components';
 import { commands } from '../commands/all';
 import { behind, lacking, matching, onEnter, type Command } from '../commands/command';
 import { completed } from '../commands/grammar';
-import { useEditorState } from '../session/use-editor';
+import { useEditorState } from '../editor/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { overFace } from '../ui/controls';
 import { stageCommands } from './stages';

@@ -4,14 +4,14 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { remedyOfWarning } from '@rigid-beam/core/analysis/warning-remedies';
 import type { Notice } from '@rigid-beam/core/model/notice';
-import type { Mechanism } from '@rigid-beam/core/stability/mechanism';
+import type { Mechanism } from '@rigid-beam/core/kinematics/mechanism';
 import type { Subject } from '@rigid-beam/drawing/display-list';
-import type { Clash } from '../session/editor-state';
-import { useEditor, useEditorState } from '../session/use-editor';
+import type { Clash } from '../editor/editor-state';
+import { useEditor, useEditorState } from '../editor/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { OfferSlip } from '../sheet/OfferSlip';
 import { shownPlace } from '../sheet/swing';
-import { otherGrade, type Brought } from '../session/brought';
+import { otherGrade, type Brought } from '../editor/brought';
 import { Button, PlainButton, Row, Select } from '../ui/controls';
 import { notices as WORDS } from './words';
 

@@ -4,7 +4,7 @@ import { memo } from 'react';
 import { Menu, MenuItem, MenuTrigger, Popover } from 'react-aria-components';
 import styled from 'styled-components';
 import { writable, type WritableFormat } from '@rigid-beam/core/formats/registry';
-import { useEditor } from '../session/use-editor';
+import { useEditor } from '../editor/use-editor';
 import { overFace, PlainButton } from '../ui/controls';
 import { saveMenu as WORDS } from './words';
 

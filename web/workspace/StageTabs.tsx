@@ -3,7 +3,7 @@
 import { memo } from 'react';
 import { ToggleButtonGroup } from 'react-aria-components';
 import styled from 'styled-components';
-import { useEditor, useEditorState } from '../session/use-editor';
+import { useEditor, useEditorState } from '../editor/use-editor';
 import { ToggleButton } from '../ui/controls';
 import { stageOf, stages, type Standing } from './stages';
 import { stageTabs as WORDS } from './words';

@@ -4,15 +4,15 @@ import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 
 import { flushSync } from 'react-dom';
 import styled from 'styled-components';
 import { inverted } from '@rigid-beam/core/model/selecting';
-import { ChangeFold } from '../benches/geometry/ChangeFold';
+import { ChangeFold } from '../stages/geometry/ChangeFold';
 import { Card, useHasCard } from '../cards/Card';
 import { SheetMenu } from '../commands/SheetMenu';
-import { STEP_KEYS, stepSection } from '../session/catalogue/step-section';
-import { selectChosen } from '../session/chosen';
-import { Editor } from '../session/editor';
-import { NARROW, type Sent } from '../session/editor-state';
-import { firstOpening, openingAgain, type Opening } from '../session/left';
-import { EditorContext, useEditor, useEditorState } from '../session/use-editor';
+import { STEP_KEYS, stepSection } from '../editor/catalogue/step-section';
+import { selectChosen } from '../editor/chosen';
+import { Editor } from '../editor/editor';
+import { NARROW, type Sent } from '../editor/editor-state';
+import { firstOpening, openingAgain, type Opening } from '../editor/left';
+import { EditorContext, useEditor, useEditorState } from '../editor/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { Sheet } from '../sheet/Sheet';
 import { TitleBlock } from '../sheet/TitleBlock';
@@ -21,7 +21,7 @@ import { Hold } from '../ui/Hold';
 import { SteppingContext } from '../ui/stepping';
 import { Beginnings } from './Beginnings';
 import { HeadStrip } from './HeadStrip';
-import { Lower } from './Lower';
+import { LowerPanel } from './LowerPanel';
 import { Notices } from './Notices';
 import { StoredPicture } from './StoredPicture';
 import { stageOf } from './stages';
@@ -200,7 +200,7 @@ function Benchwork() {
       <Hold what={WORDS.theTitleBlock}>
         <TitleBlock controller={sheet} />
       </Hold>
-      <Lower />
+      <LowerPanel />
     </Grid>
   );
 }

@@ -3,7 +3,7 @@ import { piecesOfCases } from '../../results/breakpoints';
 import { memoryOf } from '../../results/recover-members';
 import type { Results } from '../../results/results';
 import { fibresOf } from '../../sections/fibres';
-import { conditioningNotice, conditioningOf } from '../../stability/conditioning';
+import { conditioningNotice, conditioningOf } from '../../kinematics/conditioning';
 import { FREEDOMS, type Structure } from '../../stiffness/structure';
 import { caseLoads } from '../case-loads';
 import { mechanismNotices } from '../classify-mechanisms';

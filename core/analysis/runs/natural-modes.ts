@@ -7,7 +7,7 @@ import { multiply, type SparseSymmetric } from '../../linear-algebra/sparse-symm
 import type { Notice } from '../../model/notice';
 import { recoverUnder } from '../../results/recover-cases';
 import type { Results } from '../../results/results';
-import { symmetricEigen } from '../../stability/symmetric-eigen';
+import { symmetricEigen } from '../../kinematics/symmetric-eigen';
 import { assembleBlocks } from '../../stiffness/assemble';
 import { addBlockForces } from '../../stiffness/member-blocks';
 import { addSolution } from '../add-solution';

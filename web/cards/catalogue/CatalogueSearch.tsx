@@ -7,13 +7,13 @@ import { unitOf, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import type { CatalogueShape } from '@rigid-beam/core/sections/catalogue/family';
 import { readRelative } from '@rigid-beam/core/sections/relative';
-import { recentShapes, rememberShape } from '../../session/catalogue/recent-shapes';
-import { useDisplay, useModel } from '../../session/use-editor';
+import { recentShapes, rememberShape } from '../../editor/catalogue/recent-shapes';
+import { useDisplay, useModel } from '../../editor/use-editor';
 import { Button, FieldInput, FieldLabel, FieldNote, focusFace, Hint, Row, Select, Stack, ToggleButton } from '../../ui/controls';
 import { ShapePicture } from '../../ui/ShapePicture';
 import { catalogueSearch as WORDS, KINDS, SORTS } from './words';
 import { ShapeSheet } from './ShapeSheet';
-import { useCatalogue, type Catalogue } from '../../session/catalogue/use-catalogue';
+import { useCatalogue, type Catalogue } from '../../editor/catalogue/use-catalogue';
 
 /** Rows that are listed at most: whoever wants others types more. */
 const MOST = 80;

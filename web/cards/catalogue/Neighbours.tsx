@@ -1,8 +1,8 @@
 'use client';
 
 import type { CatalogueShape } from '@rigid-beam/core/sections/catalogue/family';
-import type { StepWay } from '../../session/catalogue/step-section';
-import { useCatalogue, type Catalogue } from '../../session/catalogue/use-catalogue';
+import type { StepWay } from '../../editor/catalogue/step-section';
+import { useCatalogue, type Catalogue } from '../../editor/catalogue/use-catalogue';
 import { Button, Row } from '../../ui/controls';
 import { neighbours as WORDS } from './words';
 

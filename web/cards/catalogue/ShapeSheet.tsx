@@ -9,7 +9,7 @@ import { outlineLoops } from '@rigid-beam/core/sections/outline';
 import { PropertyList } from '../../ui/PropertyList';
 import { DimensionLine, pathOf, type Span } from '../../ui/ShapeLines';
 import { shapeSheet as WORDS } from './words';
-import type { Catalogue } from '../../session/catalogue/use-catalogue';
+import type { Catalogue } from '../../editor/catalogue/use-catalogue';
 
 const WIDTH = 236;
 const HEIGHT = 150;

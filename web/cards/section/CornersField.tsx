@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { TextArea } from 'react-aria-components';
 import styled from 'styled-components';
-import { useDisplay } from '../../session/use-editor';
+import { useDisplay } from '../../editor/use-editor';
 import { Button, FieldBox, FieldLabel, FieldNote, Row } from '../../ui/controls';
 import { cornersText, readCornersText, type Outline } from './corners-text';
 import { parts as WORDS } from './words';

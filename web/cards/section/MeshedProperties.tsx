@@ -3,7 +3,7 @@
 import { useEffect, useState } from 'react';
 import type { Shape } from '@rigid-beam/core/shapes/shape';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
-import { useDisplay } from '../../session/use-editor';
+import { useDisplay } from '../../editor/use-editor';
 import { measureSection } from '../../solver/section-client';
 import type { Measured } from '../../solver/section.worker';
 import { Hint } from '../../ui/controls';

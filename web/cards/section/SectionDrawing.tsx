@@ -9,7 +9,7 @@ import { shapeFault } from '@rigid-beam/core/sections/shape-fault';
 import { dimensionsOf, kindOf } from '@rigid-beam/core/shapes/dimensions';
 import { firstShape } from '@rigid-beam/core/shapes/first-shape';
 import type { Dimension, DimensionPlace } from '@rigid-beam/core/shapes/kind';
-import { useDisplay } from '../../session/use-editor';
+import { useDisplay } from '../../editor/use-editor';
 import { QuantityField } from '../../ui/QuantityField';
 import { pathOf } from '../../ui/ShapeLines';
 import { layoutOf, type Layout } from './layout';

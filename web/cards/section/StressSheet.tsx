@@ -10,7 +10,7 @@ import { sectionForces } from '@rigid-beam/core/results/section-forces';
 import { equivalent, stressAt, type Stress, type StressField } from '@rigid-beam/core/sections/mesh/stress';
 import { outlineLoops } from '@rigid-beam/core/sections/outline';
 import { centroidOf } from '@rigid-beam/core/sections/centroid';
-import { useDisplay } from '../../session/use-editor';
+import { useDisplay } from '../../editor/use-editor';
 import { stressesIn } from '../../solver/section-client';
 import { Columns, Hint, Row, Stack, ToggleButton } from '../../ui/controls';
 import { QuantityField } from '../../ui/QuantityField';

@@ -8,7 +8,7 @@ import type { Subject } from '@rigid-beam/drawing/display-list';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import type { SheetController } from '../../sheet/controller';
 import { commands } from '../all';
-import { subjectsOf } from '../../session/chosen';
+import { subjectsOf } from '../../editor/chosen';
 import { behind, lacking, matching } from '../command';
 
 /** As much of a sheet as commands need: an editor over a model of its own, without a page. */

@@ -1,6 +1,6 @@
 import { solidsOf } from '@rigid-beam/drawing/solids';
 import type { Deflected } from '@rigid-beam/drawing/diagram-items';
-import type { EditorState } from '../../session/editor-state';
+import type { EditorState } from '../../editor/editor-state';
 import type { SolidScene, Sight } from './solid-scene';
 import { solidLayer as WORDS } from '../words';
 

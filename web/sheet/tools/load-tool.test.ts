@@ -10,7 +10,7 @@ import type { Subject } from '@rigid-beam/drawing/display-list';
 import { labels } from '@rigid-beam/drawing/test/demo';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import { plainView } from '@rigid-beam/drawing/view';
-import { beginning, type Opened } from '../../session/editor-state';
+import { beginning, type Opened } from '../../editor/editor-state';
 import type { SheetController } from '../controller';
 import { LoadTool, type LoadInHand } from './load-tool';
 import type { ToolPointer } from './tool';

@@ -11,7 +11,7 @@ import { drawnMembers, drawnNodes } from '@rigid-beam/drawing/geometry';
 import { loadItems, loadScaleOf } from '@rigid-beam/drawing/load-items';
 import { circle } from '@rigid-beam/drawing/structure-items';
 import { inverted } from '@rigid-beam/core/model/selecting';
-import { selectChosen } from '../../session/chosen';
+import { selectChosen } from '../../editor/chosen';
 import { viewOf } from '../view-of';
 import type { SheetController } from '../controller';
 import { BoxDrag } from './box-drag';

@@ -1,7 +1,7 @@
-import { door } from '../../../server/door';
+import { routeHandler } from '../../../server/route-handler';
 import { notFound } from '../../../server/respond';
 import { route as WORDS } from '../../words';
 
 /** What no other route answers. */
-const nothing = door(() => Promise.resolve(notFound(WORDS.nothingAtThisAddress)));
+const nothing = routeHandler(() => Promise.resolve(notFound(WORDS.nothingAtThisAddress)));
 export { nothing as GET, nothing as POST, nothing as PUT, nothing as PATCH, nothing as DELETE };

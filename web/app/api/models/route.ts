@@ -1,6 +1,6 @@
 import { FILE_BYTES } from '@rigid-beam/core/limits';
 import { formatOfName } from '@rigid-beam/core/formats/registry';
-import { door } from '../../../server/door';
+import { routeHandler } from '../../../server/route-handler';
 import { createModel, type Begun, type GivenFile } from '../../../server/models';
 import { readBytes, readRequest, validated } from '../../../server/read-request';
 import { CreateModelRequest, GivenFileRequest } from '../../../server/requests';
@@ -9,7 +9,7 @@ import { badRequest, created, tooLargeBody } from '../../../server/respond';
 export { notAllowed as GET, notAllowed as PUT, notAllowed as PATCH, notAllowed as DELETE } from '../../../server/respond';
 
 /** A new model: empty, from a JSON body that names project, title and space; or from a file, which is the body as it is. */
-export const POST = door(async (request) => {
+export const POST = routeHandler(async (request) => {
   const isFile = !(request.headers.get('content-type') ?? '').startsWith('application/json');
   return isFile ? fromFile(request) : empty(request);
 });

@@ -1,4 +1,4 @@
-import { door } from '../../../server/door';
+import { routeHandler } from '../../../server/route-handler';
 import { createProject } from '../../../server/projects';
 import { readRequest } from '../../../server/read-request';
 import { CreateProjectRequest } from '../../../server/requests';
@@ -9,7 +9,7 @@ export const dynamic = 'force-dynamic';
 export { notAllowed as PUT, notAllowed as PATCH, notAllowed as DELETE } from '../../../server/respond';
 
 /** All projects with their models, without drawings. */
-export const GET = door(async () =>
+export const GET = routeHandler(async () =>
   ok({
     projects: (await projectTiles()).map(({ models, removed: _, ...project }) => ({
       ...project,
@@ -18,7 +18,7 @@ export const GET = door(async () =>
   }),
 );
 
-export const POST = door(async (request) => {
+export const POST = routeHandler(async (request) => {
   const read = await readRequest(request, CreateProjectRequest);
   return read.ok ? created({ id: await createProject(read.value.name, read.value.number) }) : read.response;
 });

@@ -1,5 +1,5 @@
 import { FILE_BYTES } from '@rigid-beam/core/limits';
-import { door } from '../../../server/door';
+import { routeHandler } from '../../../server/route-handler';
 import { readRequest } from '../../../server/read-request';
 import { RestoreRequest } from '../../../server/requests';
 import { badRequest, ok } from '../../../server/respond';
@@ -8,7 +8,7 @@ import { bringLine, type BroughtLine } from '../../../server/restoring';
 export { notAllowed as GET, notAllowed as PUT, notAllowed as PATCH, notAllowed as DELETE } from '../../../server/respond';
 
 /** One line of a backup, in the order of the file. */
-export const POST = door(async (request) => {
+export const POST = routeHandler(async (request) => {
   const read = await readRequest(request, RestoreRequest, FILE_BYTES);
   if (!read.ok) return read.response;
   const result = await bringLine(read.value as BroughtLine);

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { cache, Suspense } from 'react';
 import { glanceAt, openModel } from '../../../server/models';
-import { Ahead } from '../../../workspace/Ahead';
+import { PreloadWorkspace } from '../../../workspace/PreloadWorkspace';
 import { StoredPicture } from '../../../workspace/StoredPicture';
 import { Workspace } from '../../../workspace/Workspace';
 import NotFound from '../../not-found';
@@ -28,7 +28,7 @@ export default async function ModelPage({ params }: Props) {
   const picture = { title: model.title, projectName: model.projectName, markup: model.markup ?? '' };
   return (
     <>
-      <Ahead />
+      <PreloadWorkspace />
       <Suspense fallback={<StoredPicture {...picture} />}>
         <Opened id={id} markup={picture.markup} />
       </Suspense>

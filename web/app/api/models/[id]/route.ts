@@ -1,4 +1,4 @@
-import { modelDoor } from '../../../../server/door';
+import { modelHandler } from '../../../../server/route-handler';
 import { changeModel, openModel, removeModel } from '../../../../server/models';
 import { readRequest } from '../../../../server/read-request';
 import { ChangeModelRequest } from '../../../../server/requests';
@@ -7,12 +7,12 @@ import { route as WORDS } from '../../../words';
 
 export { notAllowed as POST, notAllowed as PUT } from '../../../../server/respond';
 
-export const GET = modelDoor(async (_, id) => {
+export const GET = modelHandler(async (_, id) => {
   const model = await openModel(id);
   return model ? ok(model) : notFound(WORDS.noModel);
 });
 
-export const PATCH = modelDoor(async (request, id) => {
+export const PATCH = modelHandler(async (request, id) => {
   const read = await readRequest(request, ChangeModelRequest);
   if (!read.ok) return read.response;
   const faults = await changeModel(id, read.value);
@@ -20,4 +20,4 @@ export const PATCH = modelDoor(async (request, id) => {
 });
 
 /** Once, it goes among what was removed; twice, for good. */
-export const DELETE = modelDoor(async (_, id) => ((await removeModel(id)) ? ok({}) : notFound(WORDS.noModel)));
+export const DELETE = modelHandler(async (_, id) => ((await removeModel(id)) ? ok({}) : notFound(WORDS.noModel)));

@@ -1,5 +1,5 @@
 import type { Sorting } from '../../../../projects/arranged';
-import { door } from '../../../../server/door';
+import { routeHandler } from '../../../../server/route-handler';
 import { validated } from '../../../../server/read-request';
 import { TilesRequest } from '../../../../server/requests';
 import { ok } from '../../../../server/respond';
@@ -9,7 +9,7 @@ export const dynamic = 'force-dynamic';
 export { notAllowed as POST, notAllowed as PUT, notAllowed as PATCH, notAllowed as DELETE } from '../../../../server/respond';
 
 /** What the projects page shows, as far down as somebody looks. */
-export const GET = door(async (request) => {
+export const GET = routeHandler(async (request) => {
   const query = await validated(Object.fromEntries(new URL(request.url).searchParams), TilesRequest);
   if (!query.ok) return query.response;
   const { search, sorting, count } = query.value;

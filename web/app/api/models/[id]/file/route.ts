@@ -1,7 +1,7 @@
 import { firstOptions } from '@rigid-beam/core/formats/format';
 import { fileNameOf, writable, written } from '@rigid-beam/core/formats/registry';
 import { fault } from '@rigid-beam/core/model/notice';
-import { modelDoor } from '../../../../../server/door';
+import { modelHandler } from '../../../../../server/route-handler';
 import { openModel } from '../../../../../server/models';
 import { badRequest, notFound } from '../../../../../server/respond';
 import { route as WORDS } from '../../../../words';
@@ -12,7 +12,7 @@ export { notAllowed as POST, notAllowed as PUT, notAllowed as PATCH, notAllowed 
 const served = writable.filter(({ writer }) => writer.needs === 'model');
 
 /** The model as a file to keep, in the format that `format` names. */
-export const GET = modelDoor(async (request, id) => {
+export const GET = modelHandler(async (request, id) => {
   const wanted = new URL(request.url).searchParams.get('format') ?? 'model';
   const format = served.find(({ id }) => id === wanted);
   if (!format)

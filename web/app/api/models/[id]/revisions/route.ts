@@ -1,6 +1,6 @@
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { FILE_BYTES } from '@rigid-beam/core/limits';
-import { modelDoor } from '../../../../../server/door';
+import { modelHandler } from '../../../../../server/route-handler';
 import { applyRevision } from '../../../../../server/models';
 import { readRequest } from '../../../../../server/read-request';
 import { RevisionRequest } from '../../../../../server/requests';
@@ -9,7 +9,7 @@ import { route as WORDS } from '../../../../words';
 
 export { notAllowed as GET, notAllowed as PUT, notAllowed as PATCH, notAllowed as DELETE } from '../../../../../server/respond';
 
-export const POST = modelDoor(async (request, id) => {
+export const POST = modelHandler(async (request, id) => {
   const read = await readRequest(request, RevisionRequest, FILE_BYTES);
   if (!read.ok) return read.response;
   const { base, edit, kind, label, intent } = read.value;

@@ -1,4 +1,4 @@
-import { modelDoor } from '../../../../../../server/door';
+import { modelHandler } from '../../../../../../server/route-handler';
 import { openRevision } from '../../../../../../server/models';
 import { notFound, ok } from '../../../../../../server/respond';
 import { route as WORDS } from '../../../../../words';
@@ -11,7 +11,7 @@ export {
 } from '../../../../../../server/respond';
 
 /** The patches of one revision, there and back: a page asks for long ones when it needs them. */
-export const GET = modelDoor(async (_, id, number) => {
+export const GET = modelHandler(async (_, id, number) => {
   const found = /^\d{1,9}$/.test(number) ? await openRevision(id, Number(number)) : undefined;
   return found ? ok(found) : notFound(WORDS.noRevision);
 });

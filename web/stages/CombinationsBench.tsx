@@ -1,0 +1,135 @@
+'use client';
+
+import { Checkbox, CheckboxGroup, Label } from 'react-aria-components';
+import styled from 'styled-components';
+import { freeName } from '@rigid-beam/core/model/edits/next-id';
+import { firstEnvelope, firstSum } from '@rigid-beam/core/combinations/first-combination';
+import { limitStates, limitStateTable, type LimitState } from '@rigid-beam/core/model/categories';
+import type { Combination, EnvelopeCombination } from '@rigid-beam/core/model/model';
+import { actingIndex } from '../editor/editor-state';
+import { useEditor, useEditorState, useModel } from '../editor/use-editor';
+import { Button, Columns, Hint, PanelSubtitle, Row, Select, Stack } from '../ui/controls';
+import { NameField } from '../ui/NameField';
+import { COMBINE } from './words';
+import { FactorTable } from './combinations/FactorTable';
+import { combinationsBench as WORDS } from './words';
+
+const Tick = styled(Checkbox)`
+  display: inline-flex;
+  align-items: center;
+  gap: 0.3rem;
+  margin-right: 0.7rem;
+  &::before {
+    content: '';
+    width: 0.8rem;
+    height: 0.8rem;
+    border: 1px solid var(--rule-strong);
+    border-radius: 2px;
+  }
+  &[data-selected]::before {
+    background: var(--ink);
+    box-shadow: inset 0 0 0 2px var(--paper);
+  }
+  &[data-focus-visible] {
+    outline: 2px solid var(--focus);
+  }
+`;
+
+/** Sums as a table of factors, envelopes of what they enclose; the one that acts is changed below. */
+export function CombinationsBench() {
+  const editor = useEditor();
+  const model = useModel();
+  const outcome = useEditorState(actingIndex);
+  const first = model.cases[0];
+  const acting = model.combinations[outcome - model.cases.length];
+  const add = (entry: Combination): void => {
+    if (editor.edit({ type: 'put', list: 'combinations', entry: { ...entry } })) editor.go({ acting: entry.id });
+  };
+  return (
+    <Stack>
+      {model.combinations.length === 0 && <Hint>{COMBINE.none}</Hint>}
+      {model.combinations.length > 0 && (
+        <FactorTable
+          model={model}
+          acting={acting?.id}
+          onAct={(id) => editor.go({ acting: id })}
+          onPut={(entry) => editor.edit({ type: 'put', list: 'combinations', entry: { ...entry }, key: entry.id })}
+        />
+      )}
+      <Row>
+        <Button isDisabled={!first} onPress={() => add(firstSum(model))}>
+          {COMBINE.addSum}
+        </Button>
+        <Button isDisabled={!first} onPress={() => add(firstEnvelope(model))}>
+          {COMBINE.addEnvelope}
+        </Button>
+      </Row>
+      {acting && <CombinationEditor key={acting.id} combination={acting} add={add} />}
+    </Stack>
+  );
+}
+
+interface CombinationEditorProps {
+  readonly combination: Combination;
+  readonly add: (entry: Combination) => void;
+}
+
+/** Name, title and kind of the combination that acts. */
+function CombinationEditor({ combination, add }: CombinationEditorProps) {
+  const editor = useEditor();
+  const model = useModel();
+  const { id } = combination;
+  const put = (entry: Combination): void => {
+    if (editor.edit({ type: 'put', list: 'combinations', entry: { ...entry }, key: id }) && entry.id !== id)
+      editor.go({ acting: entry.id });
+  };
+  const taken = [...model.cases, ...model.combinations].map((one) => one.id);
+  return (
+    <Stack role="group" aria-label={WORDS.combination(id)}>
+      <PanelSubtitle>{id}</PanelSubtitle>
+      <Columns>
+        <NameField
+          label={combination.type === 'sum' ? WORDS.sum : WORDS.envelope}
+          value={id}
+          onCommit={(name) => put({ ...combination, id: name })}
+        />
+        <NameField
+          label={WORDS.title}
+          value={combination.title ?? ''}
+          mayBeEmpty
+          onCommit={(title) => put({ ...combination, title })}
+        />
+      </Columns>
+      {combination.type === 'envelope' && <Parts envelope={combination} put={put} />}
+      {combination.type === 'sum' && (
+        <Select
+          label={COMBINE.limit}
+          choices={limitStates.map((state) => ({ id: state, text: limitStateTable[state].title }))}
+          value={combination.limitState ?? 'other'}
+          onChange={(state) => put({ ...combination, limitState: state as LimitState })}
+        />
+      )}
+      <Row>
+        <Button onPress={() => add({ ...combination, id: freeName(id.replace(/\d+$/, ''), taken) })}>{COMBINE.copy(id)}</Button>
+        <Button onPress={() => editor.edit({ type: 'remove', list: 'combinations', keys: [id] })}>{COMBINE.remove(id)}</Button>
+      </Row>
+    </Stack>
+  );
+}
+
+function Parts({ envelope, put }: { readonly envelope: EnvelopeCombination; readonly put: (entry: Combination) => void }) {
+  const model = useModel();
+  const choices = [...model.cases, ...model.combinations].filter(({ id }) => id !== envelope.id);
+  return (
+    <CheckboxGroup value={[...envelope.of]} onChange={(of) => put({ ...envelope, of })}>
+      <Label>{COMBINE.encloses}</Label>
+      <div>
+        {choices.map(({ id }) => (
+          <Tick key={id} value={id}>
+            {id}
+          </Tick>
+        ))}
+      </div>
+    </CheckboxGroup>
+  );
+}
