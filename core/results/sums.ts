@@ -54,17 +54,20 @@ const numbersIn = ({ displacements, reactions, ends, coefficients }: StructuralR
 
 /** What an outcome of one value in each place is made of, with its factors. */
 export function partsOfSum(solution: Solution, outcome: number): Weighted[] {
-  const alone = ({ at }: { readonly at: number }): Weighted[] => [{ part: solution.responses[at]!, factor: 1 }];
-  return readOutcome(solution.outcomes[outcome]!, {
-    solved: alone,
-    shape: alone,
-    superposed: ({ factors }) => {
+  const one = solution.outcomes[outcome]!;
+  switch (one.kind) {
+    case 'superposed': {
+      const { factors } = one;
       const parts = countingCases(factors).map((c) => ({ part: solution.responses[c]!, factor: factors[c]! }));
       // A sum of nothing is as long as a case, and zero.
       return parts.length > 0 ? parts : [{ part: solution.responses[0]!, factor: 0 }];
-    },
-    envelope: readFromParts,
-  });
+    }
+    case 'solved':
+    case 'shape':
+      return [{ part: solution.responses[one.at]!, factor: 1 }];
+    case 'envelope':
+      return readFromParts(one);
+  }
 }
 
 /** An envelope has no one value: whoever wants one asks its parts. */
