@@ -1,3 +1,4 @@
+import type { Model } from '@rigid-beam/core/model/model';
 import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
@@ -152,6 +153,15 @@ describe('an underlay', () => {
     await input.uploadFile(file);
     await model.page.waitForFunction(() => document.body.textContent?.includes('Remove the underlay'));
     await model.stored();
+    // The page carries the model; the picture is fetched by what it holds.
+    const html = await model.page.evaluate(async () => (await fetch(location.pathname)).text());
+    expect(html).not.toMatch(/data:image\/png/);
+    const [picture] = await Promise.all([model.page.waitForResponse((one) => /\/pictures\/[0-9a-f]{64}$/.test(one.url())), model.page.reload()]); // oxfmt-ignore
+    expect([picture.status(), picture.headers()['cache-control']]).toEqual([200, 'private, max-age=31536000, immutable']);
+    expect(await picture.text()).toMatch(/^data:image\/png/);
+    await model.unfold('Underlay');
+    await model.page.waitForFunction(() => document.body.textContent?.includes('Remove the underlay'));
+    expect((await model.file<Model>()).underlay!.image).toBe(await picture.text());
   });
 });
 

@@ -7,6 +7,7 @@ export const route = {
   formatOfModels: 'a format that is written of a model alone',
   askForOneOf: (formats: string): string => `Ask for one of ${formats}`,
   noRevision: 'There is no such revision',
+  noPicture: 'This model has no such picture',
   noProject: 'There is no such project',
 };
 

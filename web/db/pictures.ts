@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { inArray, notInArray, sql } from 'drizzle-orm';
+import { and, eq, inArray, notInArray, sql } from 'drizzle-orm';
 import type { Database } from './open';
 import { pictures, pictureUses } from './schema';
 
@@ -31,6 +31,16 @@ export async function storePictures(db: Database, modelId: string, found: Readon
     await db.insert(pictures).values({ hash, image }).onConflictDoNothing();
     await db.insert(pictureUses).values({ modelId, hash }).onConflictDoNothing();
   }
+}
+
+/** A picture that a model needs. */
+export async function findPicture(db: Database, modelId: string, hash: string): Promise<string | undefined> {
+  const [row] = await db
+    .select({ image: pictures.image })
+    .from(pictures)
+    .innerJoin(pictureUses, eq(pictureUses.hash, pictures.hash))
+    .where(and(eq(pictureUses.modelId, modelId), eq(pictures.hash, hash)));
+  return row?.image;
 }
 
 /** The value with its pictures in their places again. */

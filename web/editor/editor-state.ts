@@ -33,6 +33,8 @@ export interface Opened {
  */
 export interface Sent extends Omit<Opened, 'model'> {
   readonly content: string;
+  /** Hashes of pictures that the content only names: they are fetched before it is opened. */
+  readonly pictures?: readonly string[];
 }
 
 /** An edit that was not stored, with why; what it was is kept for copying. */

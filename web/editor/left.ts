@@ -2,7 +2,7 @@ import type { Model } from '@rigid-beam/core/model/model';
 import type { Sent } from './editor-state';
 import type { History } from './history';
 import { revisionReached, type StorageQueue } from './storage';
-import { storedState } from './stored';
+import { storedState, withPictures } from './stored';
 
 /** An open model as its page left it, with what was still to be stored. */
 export interface Left {
@@ -25,19 +25,26 @@ export interface Opening {
   readonly left?: Left | undefined;
 }
 
+const isWhole = ({ pictures = [] }: Sent): boolean => pictures.length === 0;
+
 /** The opening of a page that nobody has opened before and that is not older than what this window stored. */
 export function firstOpening(sent: Sent): Opening | undefined {
   const isFirst = !opened.has(sent) && sent.revision >= revisionReached(sent.id);
   opened.add(sent);
-  return isFirst ? { sent } : undefined;
+  if (isFirst && !isWhole(sent)) awaited.add(sent);
+  return isFirst && isWhole(sent) ? { sent } : undefined;
 }
+
+/** Pages that nobody has opened before, and that wait for their pictures alone. */
+const awaited = new WeakSet<Sent>();
 
 /** The opening of a page that comes back: edits that still wait go on; else it is what the server has, or what was left where that is silent. */
 export async function openingAgain(sent: Sent): Promise<Opening> {
   const own = left?.id === sent.id ? left : undefined;
+  if (awaited.delete(sent)) return { sent: await withPictures(sent) };
   if (own && own.queue.unsent.length > 0) return { sent, left: own };
   const stored = await storedState(sent.id);
-  if (typeof stored === 'string') return { sent, left: own };
+  if (typeof stored === 'string') return { sent: own ? sent : await withPictures(sent), left: own };
   const { model, ...rest } = stored;
-  return { sent: { ...sent, ...rest, content: JSON.stringify(model) } };
+  return { sent: { ...sent, ...rest, content: JSON.stringify(model), pictures: [] } };
 }

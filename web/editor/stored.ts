@@ -1,4 +1,4 @@
-import type { Opened } from './editor-state';
+import type { Opened, Sent } from './editor-state';
 import type { Step } from './history';
 import { stored as WORDS } from './words';
 
@@ -7,6 +7,28 @@ export async function storedStep(modelId: string, step: Step): Promise<Step | un
   try {
     const response = await fetch(`/api/models/${modelId}/revisions/${step.number}`);
     return response.ok ? { ...step, ...((await response.json()) as Pick<Step, 'patches' | 'inverse'>) } : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+/** What a page was sent, with the pictures that it names in their places; one that is not to be had leaves its place empty. */
+export async function withPictures(sent: Sent): Promise<Sent> {
+  let { content } = sent;
+  for (const hash of sent.pictures ?? []) {
+    const image = await storedPicture(sent.id, hash);
+    content = content.replaceAll(`"picture:sha256:${hash}"`, JSON.stringify(image ?? NO_PICTURE));
+  }
+  return { ...sent, content, pictures: [] };
+}
+
+/** A picture of nothing. */
+const NO_PICTURE = 'data:image/svg+xml,%3Csvg xmlns="http://www.w3.org/2000/svg"/%3E';
+
+async function storedPicture(modelId: string, hash: string): Promise<string | undefined> {
+  try {
+    const response = await fetch(`/api/models/${modelId}/pictures/${hash}`);
+    return response.ok ? await response.text() : undefined;
   } catch {
     return undefined;
   }

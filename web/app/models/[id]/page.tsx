@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { cache, Suspense } from 'react';
-import { glanceAt, openModel } from '../../../server/models';
+import { glanceAt, openModel, withoutPictures } from '../../../server/models';
 import { PreloadWorkspace } from '../../../workspace/PreloadWorkspace';
 import { StoredPicture } from '../../../workspace/StoredPicture';
 import { Workspace } from '../../../workspace/Workspace';
@@ -39,6 +39,7 @@ export default async function ModelPage({ params }: Props) {
 async function Opened({ id, markup }: { readonly id: string; readonly markup: string }) {
   const opened = await openModel(id);
   if (!opened) return <NotFound />;
-  const { model, ...rest } = opened;
-  return <Workspace sent={{ ...rest, content: JSON.stringify(model) }} title={model.title} markup={markup} />;
+  const { model: whole, ...rest } = opened;
+  const { model, pictures } = withoutPictures(whole);
+  return <Workspace sent={{ ...rest, content: JSON.stringify(model), pictures }} title={model.title} markup={markup} />;
 }
