@@ -119,7 +119,9 @@ async function everything() {
   const built = await check('build', ['scripts/build.mjs']);
   await Promise.all([
     ofApplication(built),
-    sources.then(() => check('types', ...['core', 'drawing', 'tsconfig.json', 'web'].map(tsc))),
+    sources
+      .then(() => check('types', ...['core', 'drawing', 'tsconfig.json', 'web'].map(tsc)))
+      .then(() => check('extending', ['scripts/try-extending.mjs'])),
   ]);
 }
 
