@@ -57,7 +57,10 @@ const Where = styled.div`
   > a {
     flex: 0 8 auto;
     min-width: 2.5rem;
-    max-width: 6.2rem;
+    max-width: 5rem;
+    @media (min-width: 90rem) {
+      max-width: 12rem;
+    }
     overflow: hidden;
     text-overflow: ellipsis;
   }
