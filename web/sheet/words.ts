@@ -42,7 +42,7 @@ export const sheet = {
 
 export const sheetItems = {
   items:
-    'Items of the drawing. Arrow keys go from one to the next; Enter types over what is said of it; Alt and an arrow move a node.',
+    'Items of the drawing. Arrow keys go from one to the next; Enter types over what is said of it, or uses the tool in hand; Alt and an arrow move a node.',
 };
 
 export const titleBlock = {

@@ -155,6 +155,3 @@ export const COMBINE = {
   later: 'Later',
   shown: (from: number, to: number, of: number): string => `${from} to ${to} of ${of}`,
 };
-
-/** Shapes that can be begun, in as little room as there is. */
-/** Kinds of shape that one looks for, each with a picture. */
