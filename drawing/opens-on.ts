@@ -1,3 +1,4 @@
+import { readOutcome } from '@rigid-beam/core/combinations/outcome';
 import { membersAlong } from '@rigid-beam/core/model/selecting';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Solution } from '@rigid-beam/core/results/results';
@@ -21,8 +22,14 @@ export function carriesAxially(model: Model, solution: Solution | undefined): bo
   if (!solution || solution.outcomes.length === 0) return false;
   // In the case with the largest axial forces: one that acts on nothing tells nothing.
   let [acting, axial] = [-1, 0];
-  for (const [outcome, { kind }] of solution.outcomes.entries()) {
-    const force = kind === 'solved' ? largestOf(governingValues(solution, outcome, 'N')) : 0;
+  const nothing = (): number => 0;
+  for (const [outcome, one] of solution.outcomes.entries()) {
+    const force = readOutcome(one, {
+      solved: () => largestOf(governingValues(solution, outcome, 'N')),
+      superposed: nothing,
+      envelope: nothing,
+      shape: nothing,
+    });
     if (force > axial) [acting, axial] = [outcome, force];
   }
   if (acting < 0) return false;

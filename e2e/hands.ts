@@ -10,8 +10,6 @@ export interface Hands {
   use(item: string): Promise<void>;
   /** Chooses from a menu that a button opens. */
   pick(button: string, choice: string): Promise<void>;
-  /** Opens what an item of the drawing says, to be typed over; by pointer along the way from one place to another. */
-  open(item: string): Promise<void>;
 }
 
 export const byPointer = (model: ModelPage): Hands => ({
@@ -26,10 +24,6 @@ export const byPointer = (model: ModelPage): Hands => ({
   pick: async (button, choice) => {
     await model.press(button);
     await model.press(choice);
-  },
-  open: async (item) => {
-    const { x, y } = await model.place(item);
-    await model.clickText({ x, y: y - 12 }, { x, y: y + 12 });
   },
 });
 
@@ -46,10 +40,6 @@ export const byKeys = (model: ModelPage): Hands => ({
     await model.pressByKey(button);
     await model.page.waitForSelector('[role=menuitem]');
     await model.page.keyboard.type(choice.slice(0, 4));
-    await model.page.keyboard.press('Enter');
-  },
-  open: async (item) => {
-    await focusItem(model, item);
     await model.page.keyboard.press('Enter');
   },
 });

@@ -6,7 +6,7 @@ import { Application } from './application';
 import { ModelPage } from './model-page';
 import { pdfOf } from './pdf-of';
 
-const application = new Application();
+const application = new Application({ provoked: /ERR_FAILED/ });
 beforeAll(() => application.start());
 afterAll(() => application.close());
 
@@ -162,6 +162,13 @@ describe('an underlay', () => {
     await model.unfold('Underlay');
     await model.page.waitForFunction(() => document.body.textContent?.includes('Remove the underlay'));
     expect((await model.file<Model>()).underlay!.image).toBe(await picture.text());
+    // Without it the model opens all the same, and says so.
+    await model.page.setCacheEnabled(false);
+    await model.page.setRequestInterception(true);
+    model.page.on('request', (request) => void (/\/pictures\//.test(request.url()) ? request.abort() : request.continue()));
+    await model.page.reload();
+    await model.page.waitForFunction(() => /underlay could not be fetched/.test(document.querySelector('[role=alert]')?.textContent ?? '')); // oxfmt-ignore
+    await model.counts(5, 4);
   });
 });
 

@@ -1,3 +1,5 @@
+import { countingCases } from './counting-cases';
+
 interface Named {
   readonly id: string;
   readonly title: string;
@@ -63,11 +65,11 @@ export const isRange = (outcome: Outcome): boolean =>
 /** The cases whose loads act in it, by place, with their factors; none where several sets take turns, or nothing acts. */
 export const actingCases = (outcome: Outcome): readonly (readonly [at: number, factor: number])[] =>
   readOutcome(outcome, {
-    solved: ({ at, factors }) => (factors ? counting(factors) : [[at, 1]]),
-    superposed: ({ factors }) => counting(factors),
+    solved: ({ at, factors }) => (factors ? weighted(factors) : [[at, 1]]),
+    superposed: ({ factors }) => weighted(factors),
     envelope: () => [],
     shape: () => [],
   });
 
-const counting = (factors: Float64Array): [number, number][] =>
-  Array.from(factors, (factor, at): [number, number] => [at, factor]).filter(([, factor]) => factor !== 0);
+const weighted = (factors: Float64Array): (readonly [number, number])[] =>
+  countingCases(factors).map((at) => [at, factors[at]!] as const);

@@ -2,7 +2,7 @@ import { diagramOf, type Diagram } from './diagram';
 import { evaluate } from './polynomial';
 import { degreeOf, isStored, lineQuantities, offsetOf, type LineQuantity } from './quantities';
 import { readOutcome, type Superposed } from '../combinations/outcome';
-import { countingCases } from './counting-cases';
+import { countingCases } from '../combinations/counting-cases';
 import { readFromParts } from './sums';
 import type { Solution } from './results';
 

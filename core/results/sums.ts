@@ -1,7 +1,7 @@
 import { readOutcome, type Envelope } from '../combinations/outcome';
 import type { Structure } from '../stiffness/structure';
 import { combine } from '../linear-algebra/combine';
-import { countingCases } from './counting-cases';
+import { countingCases } from '../combinations/counting-cases';
 import { commonPieces, type Pieces } from './breakpoints';
 import { imbalance } from './equilibrium';
 import { addShifted } from './polynomial';

@@ -12,14 +12,16 @@ export async function storedStep(modelId: string, step: Step): Promise<Step | un
   }
 }
 
-/** What a page was sent, with the pictures that it names in their places; one that is not to be had leaves its place empty. */
+/** What a page was sent, with the pictures that it names in their places; one that is not to be had leaves its place empty, and stays in the list. */
 export async function withPictures(sent: Sent): Promise<Sent> {
   let { content } = sent;
+  const missing: string[] = [];
   for (const hash of sent.pictures ?? []) {
     const image = await storedPicture(sent.id, hash);
+    if (image === undefined) missing.push(hash);
     content = content.replaceAll(`"picture:sha256:${hash}"`, JSON.stringify(image ?? NO_PICTURE));
   }
-  return { ...sent, content, pictures: [] };
+  return { ...sent, content, pictures: missing };
 }
 
 /** A picture of nothing. */

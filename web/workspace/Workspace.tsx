@@ -97,7 +97,10 @@ export function Workspace({ sent, title, markup }: { readonly sent: Sent; readon
     let made: Editor | undefined;
     let isWanted = true;
     const open = (opening: Opening): void => {
-      if (isWanted) setEditor((made = new Editor(opening, window.location.search)));
+      if (!isWanted) return;
+      made = new Editor(opening, window.location.search);
+      if ((opening.sent.pictures ?? []).length > 0) made.refuse(WORDS.pictureMissing);
+      setEditor(made);
     };
     const first = firstOpening(sent);
     if (first) open(first);

@@ -92,6 +92,7 @@ export const storedPicture = {
 };
 
 export const workspace = {
+  pictureMissing: 'The underlay could not be fetched, and is not shown. The model is whole: reload the page to try again.',
   theHead: 'The head strip',
   theNotices: 'What the solution says',
   theSheet: 'The sheet',
