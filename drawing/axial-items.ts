@@ -25,14 +25,8 @@ const THIN = 1.4;
 const THICK = 9;
 /** Part of the largest force under which a member carries nothing to speak of. */
 const NOTHING = 1e-3;
-/** Each member as a bar: its width is the force, its ink tells tension from compression. By index. */
-export function barsOf(
-  solution: Solution,
-  outcome: number,
-  members: readonly DrawnMember[],
-  governing: Governing,
-): Map<number, Bar> {
-  const largest = largestOf(governing);
+/** Each member as a bar: its width is the force beside the largest, its ink tells tension from compression. By index. */
+export function barsOf(solution: Solution, outcome: number, members: readonly DrawnMember[], largest: number): Map<number, Bar> {
   return new Map(
     members.map(({ index }) => {
       const { max, min } = quantityExtremes(solution, outcome, index, 'N')!;

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { spaceBuilding } from '../bench/structures';
-import { governingValues } from './diagram-scale';
+import { governingValues, largestOf } from './diagram-scale';
 import { FRONT, inDepth } from './behind';
 import { worldPath, type Item } from './display-list';
 import { drawnMembers, nearness } from './geometry';
@@ -64,7 +64,7 @@ test('in a crowd members recede behind diagrams, and bars keep the width and the
   expect(strongest({ ...askew, quantity: 'none' })).toBe(1);
   expect(strongest({ ...askew, quantity: 'Mz' })).toBeLessThan(0.5);
   const members = drawnMembers(model, askew);
-  const bars = barsOf(solution, 0, members, governingValues(solution, 0, 'N')!);
+  const bars = barsOf(solution, 0, members, largestOf(governingValues(solution, 0, 'N')));
   const drawn = paths(structureItems(model, { ...askew, quantity: 'N' }, bars)).filter(
     ({ stroke }) => stroke === 'tension' || stroke === 'compression',
   );

@@ -2,7 +2,7 @@ import type { Model } from '@rigid-beam/core/model/model';
 import { isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { barLabels, barsOf } from './axial-items';
-import { governingValues } from './diagram-scale';
+import { governingValues, largestOf } from './diagram-scale';
 import { worldPath, type Item } from './display-list';
 import { drawnMembers } from './geometry';
 import { scaleOfDiagram } from './sheet-items';
@@ -31,7 +31,10 @@ export function pointedItems(model: Model, solution: Solution | undefined, view:
   if (!solution || !governing || view.quantity === 'none' || !isReady(solution, view.outcome, view.quantity)) return items;
   const own = { ...view, pointed: id };
   if (view.quantity === 'N' && view.axial === 'bars')
-    return [...items, ...barLabels(model, barsOf(solution, view.outcome, [member], governing), [member], governing, own)];
+    return [
+      ...items,
+      ...barLabels(model, barsOf(solution, view.outcome, [member], largestOf(governing)), [member], governing, own),
+    ];
   const { metresPerUnit } = scaleOfDiagram(model, solution, view);
   const drawn = { solution, outcome: view.outcome, quantity: view.quantity, metresPerUnit };
   return metresPerUnit === 0 ? items : [...items, ...valueLabels(model, drawn, [member], governing, own)];

@@ -2,6 +2,7 @@ import { isRange } from '@rigid-beam/core/combinations/outcome';
 import type { Model } from '@rigid-beam/core/model/model';
 import { displayOf, drawnUnit } from '@rigid-beam/core/quantities/display';
 import { unitFactor } from '@rigid-beam/core/quantities/parse';
+import { quantityTable, type Quantity } from '@rigid-beam/core/results/quantities';
 import { isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { actingFactors } from './acting-factors';
@@ -64,7 +65,7 @@ export function scaleOfDiagram(
 ): { readonly metresPerUnit: number; readonly perMetre: number } {
   const { quantity, outcome } = view;
   if (quantity === 'none') return { metresPerUnit: 0, perMetre: 0 };
-  const largest = largestOf(governingValues(solution, outcome, quantity));
+  const largest = largestTogether(solution, view, quantity);
   if (isDeflection(quantity)) {
     const isLineDrawn = !isRange(solution.outcomes[outcome]!);
     const factor = isLineDrawn
@@ -77,15 +78,24 @@ export function scaleOfDiagram(
   return diagramScale(largest, extentOf(model), unit, view.diagramFactor, unitFactor(drawnUnit(display)));
 }
 
+/** The largest value of a quantity, or of one of its dimension that is drawn beside it: both are drawn to one scale. */
+function largestTogether(solution: Solution, { outcome, together }: View, quantity: Quantity): number {
+  const { dimension } = quantityTable[quantity];
+  const beside = together.flatMap(({ outcome: other, quantity: drawn }) =>
+    drawn !== 'none' && quantityTable[drawn].dimension === dimension ? [governingValues(solution, other, drawn)] : [],
+  );
+  return Math.max(largestOf(governingValues(solution, outcome, quantity)), ...beside.map(largestOf));
+}
+
 /** How many times larger than life deflections are drawn. */
 export function scaleOfDeflection(model: Model, solution: Solution, view: View): number {
   const acts = solution.outcomes[view.outcome];
   if (!acts || isRange(acts)) return 0;
   if (view.heldDeflection !== undefined) return view.heldDeflection;
-  const along = largestOf(governingValues(solution, view.outcome, 'v'));
-  const across = largestOf(governingValues(solution, view.outcome, 'u'));
-  const aside = model.space === 'space' ? largestOf(governingValues(solution, view.outcome, 'w')) : 0;
-  return deflectionScale(Math.max(along, across, aside), extentOf(model), view.diagramFactor);
+  const ways = model.space === 'space' ? (['u', 'v', 'w'] as const) : (['u', 'v'] as const);
+  const outcomes = [view.outcome, ...view.together.map(({ outcome }) => outcome)];
+  const sizes = outcomes.flatMap((outcome) => ways.map((way) => largestOf(governingValues(solution, outcome, way))));
+  return deflectionScale(Math.max(...sizes), extentOf(model), view.diagramFactor);
 }
 
 /** What shows the chosen quantity: of a structure that carries by tension and compression the members themselves, as bars; else diagrams. */
@@ -96,7 +106,7 @@ function diagramParts(model: Model, solution: Solution, view: View): DiagramPart
   if (!governing) return NO_DIAGRAM;
   const members = membersInFront(model, view);
   if (quantity === 'N' && view.axial === 'bars') {
-    const bars = barsOf(solution, outcome, members, governing);
+    const bars = barsOf(solution, outcome, members, largestTogether(solution, view, 'N'));
     return { bars, items: view.values === 'none' ? [] : barLabels(model, bars, members, governing, view) };
   }
   const { metresPerUnit } = scaleOfDiagram(model, solution, view);

@@ -27,6 +27,8 @@ export interface View extends Seen {
   readonly axial: 'bars' | 'diagrams';
   /** The user's factor on the diagram's own scale. */
   readonly diagramFactor: number;
+  /** What is drawn beside it, to the same scale where it is of the same dimension. */
+  readonly together: readonly { readonly outcome: number; readonly quantity: DiagramQuantity }[];
   /** Loads that are drawn to the scale of another model's: its largest intensity and force. */
   readonly loadScale?: { readonly intensity: number; readonly force: number };
   /** How many times deflections are drawn larger than life, where that holds while something is in hand. */
@@ -71,6 +73,7 @@ export const plainView: View = {
   quantity: 'none',
   axial: 'diagrams',
   diagramFactor: 1,
+  together: [],
   values: 'none',
   detail: 'whole',
   members: 'plain',

@@ -15,9 +15,10 @@ import type { Look, WorkPlane } from '@rigid-beam/drawing/projection';
 import { planeOfNodes } from '../sheet/plane-of-nodes';
 import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { switchNames } from '@rigid-beam/drawing/stage-view';
-import { scheduleLists } from '../editor/editor-state';
+import { scheduleLists } from '../editor/slices/page';
 import { stepSection } from '../editor/catalogue/step-section';
 import type { SheetController } from '../sheet/controller';
+import type { Beside } from '../editor/view-state';
 import { chosenOf, selectChosen, subjectsOf } from '../editor/chosen';
 import { switchWords } from '../sheet/switch-words';
 import type { Command } from './command';
@@ -61,7 +62,7 @@ function hide(sheet: SheetController, what: 'selected' | 'others'): void {
     }
   editor.show({ hidden: next });
   editor.select([]);
-  sheet.drawing.refresh();
+  sheet.refresh();
 }
 
 /** `y at 4.5`, a plane across an axis, or `through 1, 2, 3`. */
@@ -73,6 +74,22 @@ function readPlane(sheet: SheetController, text: string): WorkPlane | string {
   if (!axis || !at.ok) return 'Write the axis and the place, as y at 4.5, or three nodes, as through 1, 2, 3';
   return { axis: axis.toLowerCase() as AxisName, at: at.value };
 }
+
+/** A second drawing of the case or combination that is named, else of the one after the acting one. */
+const drawBeside = (name: string, where: Beside['where']): Command => ({
+  name,
+  notation: 'its name, if it is not the next one',
+  run: ({ editor }, text) => {
+    const { drawn, acting, quantity, switches } = editor.state;
+    const all = [...drawn.model.cases, ...drawn.model.combinations].map(({ id }) => id);
+    const id = text.trim();
+    if (id !== '' && !all.includes(id)) return `There is no case or combination ${id}. There are: ${all.join(', ')}.`;
+    const now = acting !== undefined && all.includes(acting) ? all.indexOf(acting) : 0;
+    const other = id || all[(now + 1) % Math.max(1, all.length)];
+    editor.go({ beside: { where, pane: { acting: other, quantity, switches } } });
+    return undefined;
+  },
+});
 
 /** Pixels by which a command moves the paper. */
 const PAPER_STEP = 160;
@@ -90,6 +107,13 @@ export const viewCommands: readonly Command[] = [
     changes: true,
     fits: ({ editor }) => editor.state.history.redo.length > 0,
     run: done(({ editor }) => editor.redo()),
+  },
+  drawBeside('Draw a case beside', 'right'),
+  drawBeside('Draw a case below', 'below'),
+  {
+    name: 'Draw one sheet only',
+    fits: ({ editor }) => editor.state.beside !== undefined,
+    run: done(({ editor }) => editor.go({ beside: undefined })),
   },
   { name: 'Show the whole structure', run: done((sheet) => sheet.view.showAll()) },
   { name: 'Show the selection large', needs: 'nodes or members', inMenu: true, run: done((sheet) => sheet.view.showSelection()) },
@@ -171,7 +195,7 @@ export const viewCommands: readonly Command[] = [
     inMenu: true,
     run: done((sheet) => {
       sheet.editor.show({ hidden: NOTHING_HIDDEN });
-      sheet.drawing.refresh();
+      sheet.refresh();
     }),
   },
   {

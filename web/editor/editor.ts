@@ -13,23 +13,16 @@ import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import { scaleOfDeflection } from '@rigid-beam/drawing/sheet-items';
 import { plainView } from '@rigid-beam/drawing/view';
 import { LIVELY } from '@rigid-beam/drawing/level-of-detail';
-import {
-  actingIndex,
-  beginning,
-  isHeld,
-  type Clash,
-  type Drawn,
-  type EditorState,
-  type Opened,
-  type Shown,
-} from './editor-state';
+import { actingIndex, beginning, isHeld, type EditorState, type Shown } from './editor-state';
+import type { Opened } from './opened';
+import type { Clash } from './slices/document';
+import type { Drawn } from './slices/solution';
 import { broughtBy } from './brought';
 import { EnvelopeReader } from './envelope-reader';
 import { afterRevision, historyOf, type Step } from './history';
 import { keepFile } from './keep-file';
 import { leave, type Opening } from './left';
 import { keepView, keptView } from './kept-view';
-import { afterPaint } from './after-paint';
 import { Solutions } from './solutions';
 import { movedUnseen, visibleOf } from './visible';
 import { stillThere } from './still-there';
@@ -243,15 +236,15 @@ export class Editor {
     const kept = keptView(this.opened.id);
     // Each stage shows what was switched in it.
     const own = place.stage === undefined ? {} : { switches: kept.stages?.[place.stage] ?? {} };
-    const { stage, acting, quantity, switches } = { ...this.state, ...own, ...place };
-    const next = { stage, acting, quantity, switches };
+    const { stage, acting, quantity, switches, beside } = { ...this.state, ...own, ...place };
+    const next = { stage, acting, quantity, switches, beside };
     if (place.quantity ?? place.switches)
       keepView(this.opened.id, { ...(quantity && { quantity }), stages: { ...kept.stages, [stage]: switches } });
     // What is asked for is on the sheet, which goes before the page.
     this.page.wait();
     // Who goes to a stage wants its bench, whatever is selected.
     this.own.setState(place.stage === undefined ? next : { ...next, side: 'bench' });
-    afterPaint(() => this.page.catchUp());
+    this.page.afterPaint();
     void this.reader.follow();
     if (addressOfPlace(next) !== window.location.search) window.history.pushState(null, '', addressOfPlace(next));
   }
@@ -345,7 +338,7 @@ export class Editor {
     if (drawn.model !== this.state.drawn.model) this.own.setState({ shownMotion: undefined });
     const suggestion = suggestionFor(drawn, this.state);
     this.own.setState({ drawn, suggestion });
-    afterPaint(() => this.settle());
+    this.page.afterPaint(() => this.settle());
     void this.reader.follow();
   }
 
@@ -353,7 +346,6 @@ export class Editor {
   private settle(): void {
     const { drawn, settled } = this.state;
     if (drawn !== settled && !isHeld(this.state)) this.own.setState({ settled: drawn });
-    this.page.catchUp();
   }
 
   private keepSelection(model: Model): void {

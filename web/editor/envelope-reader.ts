@@ -1,7 +1,9 @@
 import { isReadAhead, readingOf, withFound } from '@rigid-beam/core/results/readings';
 import { isOn } from '@rigid-beam/drawing/stage-view';
+import type { SheetQuantity } from '@rigid-beam/drawing/view';
 import type { SolvingClient } from '../solver/solving-client';
-import { actingIndex, quantityOf, type Drawn, type EditorState } from './editor-state';
+import { actingIndex, quantityOf, stateBeside, type EditorState } from './editor-state';
+import type { Drawn } from './slices/solution';
 
 /** What the reader needs of the editor. */
 interface Owner {
@@ -11,7 +13,24 @@ interface Owner {
   readonly show: (drawn: Drawn) => void;
 }
 
-/** Has the worker read the acting envelope where that is too much to be done while it is drawn. */
+/** What of an envelope is looked at and was not read yet: its extremes, or the bounds of a quantity. */
+interface Wanted {
+  readonly outcome: number;
+  readonly extremes: boolean;
+  readonly curve: SheetQuantity | undefined;
+}
+
+function wantedOf(state: EditorState): Wanted | undefined {
+  const outcome = actingIndex(state);
+  const solution = state.drawn.results?.solution;
+  if (!solution || !isReadAhead(solution, outcome)) return undefined;
+  const known = readingOf(solution, outcome);
+  const quantity = quantityOf(state);
+  const curve = !isOn(state.stage, state.switches, 'diagram') || known?.curves.has(quantity) ? undefined : quantity;
+  return known && !curve ? undefined : { outcome, extremes: !known, curve };
+}
+
+/** Has the worker read the envelopes that are looked at, where that is too much to be done while they are drawn: one after the other. */
 export class EnvelopeReader {
   /** Counts the readings: an older one tells nothing any more. */
   private count = 0;
@@ -25,19 +44,17 @@ export class EnvelopeReader {
   async follow(): Promise<void> {
     const { owner } = this;
     const state = owner.state();
-    const { drawn, stage, switches } = state;
-    const outcome = actingIndex(state);
-    const solution = drawn.results?.solution;
-    const known = solution && readingOf(solution, outcome);
-    const quantity = quantityOf(state);
-    const curve = !isOn(stage, switches, 'diagram') || known?.curves.has(quantity) ? undefined : quantity;
+    const { drawn } = state;
+    const wanted = wantedOf(state) ?? wantedOf(stateBeside(state));
     const own = ++this.count;
-    if (!solution || !isReadAhead(solution, outcome) || (known && !curve)) {
+    if (!wanted) {
       owner.tell(undefined);
       return;
     }
     owner.tell(0);
-    const found = await this.solver.readEnvelope(outcome, { extremes: !known, curve }, (done) => {
+    const { outcome, ...parts } = wanted;
+    const { curve } = parts;
+    const found = await this.solver.readEnvelope(outcome, parts, (done) => {
       if (own === this.count) owner.tell(done);
     });
     if (own !== this.count) return;

@@ -1,5 +1,5 @@
 import type { Model } from '@rigid-beam/core/model/model';
-import type { Sent } from './editor-state';
+import type { Sent } from './opened';
 import type { History } from './history';
 import { revisionReached, type StorageQueue } from './storage';
 import { storedState, withPictures } from './stored';

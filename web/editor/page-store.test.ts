@@ -22,3 +22,26 @@ test('the page follows at once, waits after an edit, and catches up when it is a
   jest.runAllTimers();
   expect(seen()).toBe(3);
 });
+
+test('what is pressed meets a page that has followed, drawn in one go; once that has ended, nothing is heard', () => {
+  const source = createStore(() => ({ count: 0 }));
+  const page = new PageStore(source);
+  const target = new EventTarget();
+  const heard: number[] = [];
+  const end = page.beforeInput(target, (work) => {
+    work();
+    heard.push(page.store.getState().count);
+  });
+  const change = (count: number, kind: string): void => {
+    page.wait();
+    source.setState({ count });
+    target.dispatchEvent(new Event(kind));
+  };
+  change(1, 'keydown');
+  target.dispatchEvent(new Event('keydown'));
+  change(2, 'pointermove');
+  expect(heard).toEqual([1]);
+  end();
+  change(3, 'paste');
+  expect([heard, page.isWaiting]).toEqual([[1], true]);
+});

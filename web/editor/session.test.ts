@@ -46,8 +46,11 @@ describe('undo and redo', () => {
 describe('the address', () => {
   test('holds stage, acting case, quantity and what is switched, and reads back', () => {
     const switches = { diagram: true, loads: false };
-    const place = { stage: 'loads', acting: 'Q 1&2', quantity: 'Vy' as const, switches };
+    const place = { stage: 'loads', acting: 'Q 1&2', quantity: 'Vy' as const, switches, beside: undefined };
     expect(placeOfAddress(addressOfPlace(place))).toEqual(place);
+    const pane = { acting: 'G', quantity: 'Mz' as const, switches: { names: true } };
+    const two = { ...place, beside: { where: 'below' as const, pane } };
+    expect(placeOfAddress(addressOfPlace(two))).toEqual(two);
   });
 
   test('what it does not know becomes the beginning', () =>
@@ -56,6 +59,7 @@ describe('the address', () => {
       acting: undefined,
       quantity: undefined,
       switches: {},
+      beside: undefined,
     }));
 });
 

@@ -1,6 +1,7 @@
 import type { Model } from '@rigid-beam/core/model/model';
 import { SolvingClient, type SolveOutcome } from '../solver/solving-client';
-import { unsolved, type Drawn, type EditorState } from './editor-state';
+import type { EditorState } from './editor-state';
+import { unsolved, type Drawn } from './slices/solution';
 
 /** After this time a solution that is still awaited is no longer replaced by the one before it on the sheet. */
 const PATIENCE = 150;

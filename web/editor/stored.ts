@@ -1,4 +1,4 @@
-import type { Opened, Sent } from './editor-state';
+import type { Opened, Sent } from './opened';
 import type { Step } from './history';
 import { stored as WORDS } from './words';
 

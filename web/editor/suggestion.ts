@@ -1,5 +1,7 @@
 import { carriesAxially, opensOn } from '@rigid-beam/drawing/opens-on';
-import type { Drawn, EditorState, Suggestion } from './editor-state';
+import type { EditorState } from './editor-state';
+import type { Suggestion } from './slices/look';
+import type { Drawn } from './slices/solution';
 
 /** What to look at first in a structure; asked again when members came or went. */
 export function suggestionFor(

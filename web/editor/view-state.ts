@@ -1,10 +1,8 @@
 import { isOn, switchNames, type Switches } from '@rigid-beam/drawing/stage-view';
 import { sheetQuantities, type SheetQuantity } from '@rigid-beam/drawing/view';
 
-/** What is looked at; it stands in the address, so that a link opens what was seen. */
-export interface Place {
-  /** Id of a stage of work (those of the workspace); one that it does not know stands for the first. */
-  readonly stage: string;
+/** What one drawing of the model looks at. */
+export interface Pane {
   /** Id of the case or combination that acts; undefined lets the first one act. */
   readonly acting: string | undefined;
   /** The quantity that was chosen; until one is, the structure suggests it. */
@@ -13,14 +11,39 @@ export interface Place {
   readonly switches: Switches;
 }
 
+/** A second drawing, from the same place and to the same scale as the first. */
+export interface Beside {
+  readonly where: (typeof sides)[number];
+  readonly pane: Pane;
+}
+export const sides = ['right', 'below'] as const;
+
+/** What is looked at; it stands in the address, so that a link opens what was seen. */
+export interface Place extends Pane {
+  /** Id of a stage of work (those of the workspace); one that it does not know stands for the first. */
+  readonly stage: string;
+  readonly beside: Beside | undefined;
+}
+
 export function placeOfAddress(search: string): Place {
   const parameters = new URLSearchParams(search);
-  const quantity = parameters.get('quantity');
+  const where = sides.find((one) => one === parameters.get('beside'));
   return {
     stage: parameters.get('stage') ?? 'geometry',
-    acting: parameters.get('acting') ?? undefined,
+    ...paneOf(parameters, ''),
+    beside: where && { where, pane: paneOf(parameters, BESIDE) },
+  };
+}
+
+/** What stands before the names of the second pane's parameters. */
+const BESIDE = 'beside-';
+
+function paneOf(parameters: URLSearchParams, before: string): Pane {
+  const quantity = parameters.get(`${before}quantity`);
+  return {
+    acting: parameters.get(`${before}acting`) ?? undefined,
     quantity: sheetQuantities.find((one) => one === quantity),
-    switches: switchesOf(parameters.get('show') ?? ''),
+    switches: switchesOf(parameters.get(`${before}show`) ?? ''),
   };
 }
 
@@ -35,16 +58,23 @@ function switchesOf(words: string): Switches {
   return Object.fromEntries(found);
 }
 
-export function addressOfPlace({ stage, acting, quantity, switches }: Place): string {
+export function addressOfPlace({ stage, beside, ...first }: Place): string {
+  const parameters = new URLSearchParams({
+    stage,
+    ...parametersOf(first, stage, ''),
+    ...(beside && { beside: beside.where, ...parametersOf(beside.pane, stage, BESIDE) }),
+  });
+  return `?${parameters.toString()}`;
+}
+
+function parametersOf({ acting, quantity, switches }: Pane, stage: string, before: string): Record<string, string> {
   // What is as the stage has it anyway needs no words.
   const show = switchNames
     .filter((name) => switches[name] !== undefined && switches[name] !== isOn(stage, {}, name))
     .map((name) => (switches[name] ? name : `-${name}`));
-  const parameters = new URLSearchParams({
-    stage,
-    ...(acting !== undefined && { acting }),
-    ...(quantity !== undefined && { quantity }),
-    ...(show.length > 0 && { show: show.join(',') }),
-  });
-  return `?${parameters.toString()}`;
+  return {
+    ...(acting !== undefined && { [`${before}acting`]: acting }),
+    ...(quantity !== undefined && { [`${before}quantity`]: quantity }),
+    ...(show.length > 0 && { [`${before}show`]: show.join(',') }),
+  };
 }

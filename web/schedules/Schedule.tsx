@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type CSSProperties, type KeyboardEvent } from 'react';
 import { useCatalogue } from '../editor/catalogue/use-catalogue';
-import { scheduleLists } from '../editor/editor-state';
+import { scheduleLists } from '../editor/slices/page';
 import { useEditor, useEditorState } from '../editor/use-editor';
 import { Button, PlainButton, ToggleButton } from '../ui/controls';
 import { arranged, type Sorting } from './arranged';

@@ -1,6 +1,6 @@
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Column, Row } from './column';
-import type { ScheduleList } from '../editor/editor-state';
+import type { ScheduleList } from '../editor/slices/page';
 import type { ScheduleKind } from './list';
 import { loadList } from './load-list';
 import { materialList } from './material-list';
@@ -9,7 +9,7 @@ import { nodeList } from './node-list';
 import { sectionList } from './section-list';
 import { supportList } from './support-list';
 
-export type { ScheduleList } from '../editor/editor-state';
+export type { ScheduleList } from '../editor/slices/page';
 
 /** Every list that has a schedule. */
 export const schedules: Readonly<Record<ScheduleList, ScheduleKind>> = {

@@ -6,27 +6,40 @@ import { useStore } from 'zustand';
 import { useEditor, useEditorState } from '../editor/use-editor';
 import { EdgeLooks } from './EdgeLooks';
 import { FloatingField, TypedStep } from './FloatingField';
+import { Canvas } from './Canvas';
 import { SheetController } from './controller';
+import { PaneBeside } from './PaneBeside';
 import { SheetItems } from './SheetItems';
 import { SelectTool } from './tools/select-tool';
 import { usePointer } from './use-pointer';
 import { sheet as WORDS } from './words';
 
+/** One drawing, or two of one size. */
 const Frame = styled.section`
   position: relative;
+  display: grid;
   min-width: 0;
   min-height: 0;
   overflow: hidden;
   background: var(--paper);
+  /* The line between two is the ground that shows. */
+  &[data-beside] {
+    gap: 2px;
+    background: var(--ink);
+  }
+  &[data-beside='right'] {
+    grid-template: minmax(0, 1fr) auto / minmax(0, 1fr) minmax(0, 1fr);
+  }
+  &[data-beside='below'] {
+    grid-template: minmax(0, 1fr) minmax(0, 1fr) auto / minmax(0, 1fr);
+  }
 `;
 
-const Canvas = styled.canvas`
-  display: block;
-  width: 100%;
-  height: 100%;
-  touch-action: none;
-  /* Never reached by the keyboard: its items are. */
-  outline: none;
+const First = styled.div`
+  position: relative;
+  min-width: 0;
+  min-height: 0;
+  overflow: hidden;
 `;
 
 interface SheetProps {
@@ -38,7 +51,8 @@ interface SheetProps {
 /** The interactive drawing: mounts the controller on a canvas and lays the fields and the items for the keyboard over it. */
 export function Sheet({ onReady, menu }: SheetProps) {
   const editor = useEditor();
-  const frame = useRef<HTMLElement>(null);
+  const frame = useRef<HTMLDivElement>(null);
+  const where = useEditorState((state) => state.beside?.where);
   const canvas = useRef<HTMLCanvasElement>(null);
   const [controller, setController] = useState<SheetController>();
 
@@ -51,10 +65,10 @@ export function Sheet({ onReady, menu }: SheetProps) {
       made.resize(clientWidth, clientHeight, window.devicePixelRatio || 1);
     });
     observer.observe(frame.current!);
-    const theme = new MutationObserver(() => made.drawing.recolour());
+    const theme = new MutationObserver(() => made.recolour());
     theme.observe(document.documentElement, { attributes: true, attributeFilter: ['data-appearance'] });
     const dark = window.matchMedia('(prefers-color-scheme: dark)');
-    const recolour = (): void => made.drawing.recolour();
+    const recolour = (): void => made.recolour();
     dark.addEventListener('change', recolour);
     return () => {
       observer.disconnect();
@@ -66,13 +80,14 @@ export function Sheet({ onReady, menu }: SheetProps) {
   }, [editor, onReady]);
 
   return (
-    <Frame ref={frame} aria-label={WORDS.sheet}>
-      <Canvas ref={canvas} tabIndex={-1} role="img" aria-label={WORDS.described} data-testid="sheet" />
-      {controller && (
-        <Live controller={controller} canvas={canvas}>
-          {menu(controller)}
-        </Live>
-      )}
+    <Frame aria-label={WORDS.sheet} data-beside={where}>
+      <First ref={frame}>
+        <Canvas ref={canvas} tabIndex={-1} role="img" aria-label={WORDS.described} data-testid="sheet" />
+        {controller && <Live controller={controller} canvas={canvas} />}
+      </First>
+      {controller && where && <PaneBeside controller={controller} where={where} />}
+      {controller && <Fields controller={controller} />}
+      {controller && menu(controller)}
     </Frame>
   );
 }
@@ -80,13 +95,10 @@ export function Sheet({ onReady, menu }: SheetProps) {
 interface LiveProps {
   readonly controller: SheetController;
   readonly canvas: React.RefObject<HTMLCanvasElement | null>;
-  readonly children: ReactNode;
 }
 
-function Live({ controller, canvas, children }: LiveProps) {
+function Live({ controller, canvas }: LiveProps) {
   const isSpace = useEditorState((state) => state.model.space === 'space');
-  const field = useStore(controller.store, (state) => state.field);
-  const typed = useStore(controller.store, (state) => state.typed);
   const cursor = useStore(controller.store, (state) => state.cursor);
 
   useEffect(() => {
@@ -98,7 +110,16 @@ function Live({ controller, canvas, children }: LiveProps) {
     <>
       <SheetItems controller={controller} />
       {isSpace && <EdgeLooks controller={controller} />}
-      {children}
+    </>
+  );
+}
+
+/** What is typed over the drawing. */
+function Fields({ controller }: { readonly controller: SheetController }) {
+  const field = useStore(controller.store, (state) => state.field);
+  const typed = useStore(controller.store, (state) => state.typed);
+  return (
+    <>
       {field && (
         <FloatingField
           key={`${field.left} ${field.top} ${field.label}`}

@@ -6,7 +6,8 @@ import { useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
 import { isOn, switchNames } from '@rigid-beam/drawing/stage-view';
 import type { SheetQuantity } from '@rigid-beam/drawing/view';
-import { actingIndex, NARROW } from '../editor/editor-state';
+import { actingIndex } from '../editor/editor-state';
+import { NARROW } from '../editor/slices/page';
 import { settledSolution, useEditor, useEditorState } from '../editor/use-editor';
 import { overFace, PlainButton, ToggleButton } from '../ui/controls';
 import { Slider } from '../ui/Slider';
@@ -14,6 +15,7 @@ import type { SheetController } from './controller';
 import { RESTING } from './sheet-state';
 import { switchWords } from './switch-words';
 import { choicesOf, extremeWords, ruleOf, scaleWords, shownOf, type Shown } from './title-words';
+import { togetherOf } from './view-of';
 import { ViewTools } from './ViewTools';
 import { titleBlock as WORDS } from './words';
 
@@ -190,7 +192,8 @@ function LiveSaid({ controller, extremes }: SaidProps & { readonly controller: S
 /** What a length of the drawing stands for; dragged, diagrams and deflections grow. */
 function Scale({ state, outcome }: { readonly state: Shown; readonly outcome: number }) {
   const editor = useEditor();
-  const words = scaleWords(state, outcome);
+  const beside = useEditorState((all) => all.beside);
+  const words = scaleWords(state, outcome, beside && togetherOf(editor.page.store.getState()));
   if (!words) return null;
   return (
     <DialogTrigger>

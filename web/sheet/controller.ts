@@ -1,9 +1,10 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Point } from '@rigid-beam/core/model/point';
+import type { Item } from '@rigid-beam/drawing/display-list';
 import { lookFrom, LOOKS, type WorkPlane } from '@rigid-beam/drawing/projection';
 import { snap, type Snap } from '@rigid-beam/drawing/snap';
 import type { Editor } from '../editor/editor';
-import type { EditorState } from '../editor/editor-state';
+import { redrawOf, stateBeside, type EditorState } from '../editor/editor-state';
 import { traced } from '../underlay/trace';
 import { Keyboard } from './keyboard';
 import { LiveDrawing } from './live-drawing';
@@ -13,11 +14,17 @@ import { Viewpoint } from './viewpoint';
 
 const SNAP = 10;
 
-/** The sheet as one works on it: the tool in hand and the fields it opens, over a drawing seen from somewhere. React only mounts it. */
+/**
+ * The sheet as one works on it: the tool in hand and the fields it opens, over a drawing seen from somewhere, or over two of them beside each
+ * other, seen from the same place. React only mounts it.
+ */
 export class SheetController {
   readonly store: StoreApi<SheetState>;
-  readonly drawing: LiveDrawing;
   readonly view: Viewpoint;
+  /** The drawings, the first one first. */
+  private drawings: readonly LiveDrawing[];
+  /** The one that the pointer is over, or was last: what is pressed is sought in it. */
+  private under: LiveDrawing;
   private readonly keyboard: Keyboard;
   private readonly stopListening: () => void;
 
@@ -42,35 +49,84 @@ export class SheetController {
       offer: undefined,
       menu: undefined,
     }));
-    this.drawing = new LiveDrawing(
-      editor,
+    const first = this.drawingOn(canvas, () => editor.state);
+    this.drawings = [first];
+    this.under = first;
+    this.view = new Viewpoint(editor, this.store, {
+      drawnFrom: first.drawnFrom,
+      isHeavy: () => first.isHeavy,
+      refresh: (what) => this.refresh(what),
+      shift: (dx, dy) => this.drawings.forEach((one) => one.shift(dx, dy)),
+    });
+    this.stopListening = editor.store.subscribe((state, before) => {
+      this.view.modelChanged(state, before);
+      const redraw = redrawOf(state, before);
+      if (state.drawn !== before.drawn) this.drawings.forEach((one) => one.follow());
+      else if (redraw === 'at once') this.drawings.forEach((one) => one.followChoice());
+      else if (redraw === 'next frame') this.refresh();
+    });
+    // Fonts arrive after the first picture; texts are measured again then.
+    void document.fonts.ready.then(() => this.recolour());
+  }
+
+  private drawingOn(canvas: HTMLCanvasElement, state: () => EditorState): LiveDrawing {
+    return new LiveDrawing(
+      state,
       this.store,
       canvas,
       () => this.view,
       (words) => this.say(words),
+      (drawing) => this.marksOn(drawing),
     );
-    this.view = new Viewpoint(editor, this.store, this.drawing);
-    this.stopListening = editor.store.subscribe((state, before) => {
-      this.view.modelChanged(state, before);
-      if (state.drawn !== before.drawn) this.drawing.follow();
-      else if (isChosen(state, before)) this.drawing.followChoice();
-      else if (isSeen(state, before)) this.drawing.refresh();
-    });
-    // Fonts arrive after the first picture; texts are measured again then.
-    void document.fonts.ready.then(() => this.drawing.recolour());
+  }
+
+  /** What is in hand marks the same place in each drawing, with what each says there. */
+  private marksOn(drawing: LiveDrawing): readonly Item[] {
+    const under = this.under;
+    this.under = drawing;
+    const marks = this.store.getState().tool.overlay?.() ?? [];
+    this.under = under;
+    return marks;
+  }
+
+  /** The drawing that the pointer is over. */
+  get drawing(): LiveDrawing {
+    return this.under;
+  }
+
+  /** Draws what is looked at beside on a canvas of its own; returns what ends it. */
+  drawBeside(canvas: HTMLCanvasElement): () => void {
+    const made = this.drawingOn(canvas, () => stateBeside(this.editor.state));
+    this.drawings = [...this.drawings, made];
+    return () => {
+      made.close();
+      this.drawings = this.drawings.filter((one) => one !== made);
+      if (this.under === made) this.under = this.drawings[0]!;
+    };
+  }
+
+  /** Paints every drawing before the next frame: see `LiveDrawing.refresh`. */
+  refresh(what: 'all' | 'overlay' = 'all'): void {
+    for (const one of this.drawings) one.refresh(what);
+  }
+
+  /** Reads colours and fonts again: the theme has changed, or a font has come. */
+  recolour(): void {
+    for (const one of this.drawings) one.recolour();
   }
 
   close(): void {
     this.stopListening();
     this.keyboard.forget();
     this.view.close();
-    this.drawing.close();
+    for (const one of this.drawings) one.close();
   }
 
+  /** Each drawing has the size of the first. */
   resize(width: number, height: number, ratio: number): void {
-    this.drawing.resize(width, height, ratio);
+    for (const one of this.drawings) one.resize(width, height, ratio);
     this.view.resize(width, height);
-    this.drawing.refresh();
+    this.refresh();
   }
 
   offer(offer: Offer | undefined): void {
@@ -85,7 +141,21 @@ export class SheetController {
   }
 
   openMenu(menu: { readonly x: number; readonly y: number } | undefined): void {
-    this.store.setState({ menu });
+    const { left, top } = this.corner();
+    this.store.setState({ menu: menu && { x: menu.x + left, y: menu.y + top } });
+  }
+
+  /** Where the drawing that the pointer is over begins on the sheet, pixels. */
+  private corner(): { readonly left: number; readonly top: number } {
+    const [first, here] = [this.drawings[0]!, this.under].map(({ canvas }) => canvas.getBoundingClientRect());
+    return { left: here!.left - first!.left, top: here!.top - first!.top };
+  }
+
+  /** A field that stands over a place of the drawing, where that is on the sheet. */
+  private onSheet<F extends { readonly left: number; readonly top: number }>(field: F | undefined): F | undefined {
+    if (!field || this.under === this.drawings[0]) return field;
+    const { left, top } = this.corner();
+    return { ...field, left: field.left + left, top: field.top + top };
   }
 
   take(tool: Tool): void {
@@ -94,7 +164,7 @@ export class SheetController {
     // A tool may open a field as soon as it is done: that is waited for.
     if (tool.takesPlaces) this.moveKeyboard();
     else this.keyboard.soon(() => this.moveKeyboard());
-    this.drawing.refresh();
+    this.refresh();
   }
 
   /** The keyboard goes to a tool that takes places, and back once no field is open any more. */
@@ -120,26 +190,29 @@ export class SheetController {
   }
 
   openField(field: InPlaceField | undefined): void {
-    this.store.setState({ field });
+    this.store.setState({ field: this.onSheet(field) });
     if (!field) this.keyboard.soon(() => this.moveKeyboard());
   }
 
   openTyped(typed: TypedField | undefined): void {
-    this.store.setState({ typed });
+    this.store.setState({ typed: this.onSheet(typed) });
     if (!typed) this.keyboard.soon(() => this.moveKeyboard());
   }
 
-  pointer(kind: 'down' | 'move' | 'up' | 'cancel', event: ToolPointer): void {
+  /** `canvas`: of the drawing on which it happens. */
+  pointer(kind: 'down' | 'move' | 'up' | 'cancel', event: ToolPointer, canvas?: HTMLCanvasElement): void {
+    this.under = this.drawings.find((one) => one.canvas === canvas) ?? this.drawings[0]!;
     const { tool } = this.store.getState();
     tool[kind]?.(event);
     const cursor = tool.cursor;
     if (cursor !== this.store.getState().cursor) this.store.setState({ cursor });
-    this.drawing.refresh('overlay');
+    this.refresh('overlay');
   }
 
   pointerAway(): void {
     this.store.getState().tool.away?.();
-    this.drawing.refresh('overlay');
+    this.under = this.drawings[0]!;
+    this.refresh('overlay');
   }
 
   /** Returns true when the tool had use for the key. */
@@ -150,7 +223,7 @@ export class SheetController {
       this.takeSelect();
       return true;
     }
-    if (used) this.drawing.refresh('overlay');
+    if (used) this.refresh('overlay');
     return used;
   }
 
@@ -180,33 +253,3 @@ export class SheetController {
     });
   }
 }
-
-/** What of the editor's state no drawing shows: how far something is, and what stands beside the sheet. */
-const UNSEEN: ReadonlySet<string> = new Set<keyof EditorState>([
-  // What is drawn is `drawn`: it follows with its results.
-  'model',
-  'preview',
-  'panel',
-  'side',
-  'strip',
-  'drawer',
-  'typical',
-  'progress',
-  'reading',
-  'storage',
-  'history',
-  'refusal',
-  'remedies',
-  'settled',
-  'projectName',
-  'projectNumber',
-  'brought',
-]);
-
-/** What one chooses to look at, one after the other. */
-const CHOSEN = ['stage', 'acting', 'quantity', 'switches'] as const satisfies readonly (keyof EditorState)[];
-const isChosen = (state: EditorState, before: EditorState): boolean => CHOSEN.some((key) => state[key] !== before[key]);
-
-/** Whether anything has changed that the drawing may show. */
-const isSeen = (state: EditorState, before: EditorState): boolean =>
-  Object.keys(state).some((key) => !UNSEEN.has(key) && state[key as keyof EditorState] !== before[key as keyof EditorState]);

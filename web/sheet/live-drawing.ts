@@ -5,8 +5,7 @@ import { paperItems } from '@rigid-beam/drawing/grid-items';
 import { hitTest, type Hit } from '@rigid-beam/drawing/hit-test';
 import { pointedItems } from '@rigid-beam/drawing/pointed-items';
 import { placeLabels, type PlacedLabel } from '@rigid-beam/drawing/place-labels';
-import { type Editor } from '../editor/editor';
-import { isHeld } from '../editor/editor-state';
+import { isHeld, type EditorState } from '../editor/editor-state';
 import { deflectionOf } from '@rigid-beam/drawing/sheet-items';
 import { LARGE } from '@rigid-beam/drawing/level-of-detail';
 import type { Drawn } from './framing';
@@ -36,12 +35,15 @@ export class LiveDrawing {
   private readonly calm = window.matchMedia('(prefers-reduced-motion: reduce)');
 
   constructor(
-    private readonly editor: Editor,
+    /** What is looked at: see `stateBeside`. */
+    private readonly state: () => EditorState,
     private readonly store: StoreApi<SheetState>,
-    canvas: HTMLCanvasElement,
+    readonly canvas: HTMLCanvasElement,
     /** From where it is seen; asked from the first frame on. */
     private readonly from: () => Viewpoint,
     say: (words: string) => void,
+    /** What the tool in hand marks on it. */
+    private readonly marks: (drawing: LiveDrawing) => readonly Item[],
   ) {
     this.painter = new Painter(canvas, () => this.refresh());
     this.bodies = new SolidLayer(() => this.refresh(), say);
@@ -69,16 +71,17 @@ export class LiveDrawing {
 
   /** Whether a large structure is being solved: its members are drawn until then, since all else would be drawn again with the results. */
   private get isAwaited(): boolean {
-    const { drawn, progress } = this.editor.state;
+    const { drawn, progress } = this.state();
     return !drawn.results && drawn.model.members.length > LARGE && progress !== 'stopped';
   }
 
   /** What would be drawn from a camera, in this stage and in Results: nothing has to move when one goes there. */
   readonly drawnFrom: Drawn = (camera) => {
     const lists = [this.itemsFrom(camera, 'still')];
-    const { stage, drawn } = this.editor.state;
+    const state = this.state();
+    const { stage, drawn } = state;
     if (stage !== 'results' && drawn.results?.solution)
-      lists.push(this.itemsFrom(camera, 'still', { ...this.editor.state, stage: 'results', switches: {} }));
+      lists.push(this.itemsFrom(camera, 'still', { ...state, stage: 'results', switches: {} }));
     return {
       items: lists.flat(),
       placed: lists.flatMap((items) => placeLabels(items, camera, this.painter.measure)),
@@ -89,7 +92,7 @@ export class LiveDrawing {
   pointedAt(member: string): Item[] {
     // While the look turns nobody reads, and every step would be found anew.
     if (this.from().isTurning) return [];
-    const state = this.editor.state;
+    const state = this.state();
     const view = viewOf(state, this.from().seen(), undefined, this.from().camera.scale, 'still');
     const { camera } = this.from();
     // The same figure close by, of this member or its neighbour at their node, is written already.
@@ -156,7 +159,7 @@ export class LiveDrawing {
   follow(): void {
     this.stale = true;
     // In hand the pointer asks for a frame anyway.
-    if (this.isHeavy || this.editor.state.preview) return this.refresh();
+    if (this.isHeavy || this.state().preview) return this.refresh();
     cancelAnimationFrame(this.frame);
     this.frame = 0;
     // Painted straight on the sheet: a copy to lay elsewhere is made when the pointer asks for one.
@@ -166,17 +169,14 @@ export class LiveDrawing {
   private draw(next: 'another' | 'the same' = 'the same'): void {
     if (this.from().camera.width === 0) return;
     if (this.stale) this.rebuild();
-    const moves = next === 'another' || this.isAwaited || this.from().isTurning || isHeld(this.editor.state);
-    const motion = this.swing.marks(this.editor.state, this.from().seen(), this.calm.matches ? 'still' : 'moving');
-    this.painter.show(this.picture(), moves ? 'another' : 'the same', [
-      ...motion.items,
-      ...(this.store.getState().tool.overlay?.() ?? []),
-    ]);
+    const moves = next === 'another' || this.isAwaited || this.from().isTurning || isHeld(this.state());
+    const motion = this.swing.marks(this.state(), this.from().seen(), this.calm.matches ? 'still' : 'moving');
+    this.painter.show(this.picture(), moves ? 'another' : 'the same', [...motion.items, ...this.marks(this)]);
     if (motion.goesOn) this.refresh('overlay');
   }
 
   private picture(): Picture {
-    const { model } = this.editor.state.drawn;
+    const { model } = this.state().drawn;
     const { projection } = this.from().seen();
     return {
       camera: this.from().camera,
@@ -192,7 +192,7 @@ export class LiveDrawing {
   }
 
   private bodiesSeen(ratio: number, palette: Palette): CanvasImageSource | undefined {
-    const { state } = this.editor;
+    const state = this.state();
     const { camera } = this.from();
     const { projection } = this.from().seen();
     // As while a look turns: how heavy lines are, which looks at every member, is no matter of bodies.
@@ -202,7 +202,7 @@ export class LiveDrawing {
     return this.bodies.picture(state, bent, { camera, projection, ratio, ink: palette('member'), paper: palette('paper') });
   }
 
-  private itemsFrom({ scale }: Camera, given: 'turning' | 'still', state = this.editor.state): Item[] {
+  private itemsFrom({ scale }: Camera, given: 'turning' | 'still', state = this.state()): Item[] {
     const look = this.isAwaited ? 'turning' : given;
     return itemsIn(state, viewOf(state, this.from().seen(), this.store.getState().plane, scale, look), look);
   }

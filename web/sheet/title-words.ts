@@ -62,13 +62,13 @@ export function choicesOf(
 
 const NOT_DRAWN = { perMetre: 0, metresPerUnit: 0 };
 
-/** What a length of the drawing stands for; empty where nothing is drawn to a scale of its own. */
-export function scaleWords(state: Shown, outcome: number): string {
+/** What a length of the drawing stands for, with what is drawn `together` to the same scale; empty where nothing is drawn to a scale of its own. */
+export function scaleWords(state: Shown, outcome: number, together: View['together'] = []): string {
   const solution = settledSolution(state);
   if (!solution?.outcomes[outcome]) return '';
   const { model } = state.settled;
   const { quantity, diagramFactor, heldDeflection, stage, switches } = state;
-  const view: View = { ...plainView, outcome, quantity, diagramFactor, heldDeflection };
+  const view: View = { ...plainView, outcome, quantity, diagramFactor, heldDeflection, together };
   const display = displayOf(model);
   const [unit, drawn] = [unitOfQuantity(quantity, display), drawnUnit(display)];
   const hasDiagram = isOn(stage, switches, 'diagram') && !(quantity === 'N' && state.axial === 'bars');

@@ -54,12 +54,12 @@ export function usePointer(controller: SheetController, canvas: React.RefObject<
       if (event.pointerType === 'touch') fingers.set(event.pointerId, place);
       if (fingers.size === 2) {
         clearTimeout(long);
-        controller.pointer('cancel', pointer(event));
+        controller.pointer('cancel', pointer(event), element);
       } else if (event.button === 1 || (spaceBar && event.button === 0))
         carried = { how: 'pan', from: place, last: place, moved: false };
       else if (event.button === 2) carried = { how: 'turn', from: place, last: place, moved: false };
       else if (event.button === 0) {
-        controller.pointer('down', pointer(event));
+        controller.pointer('down', pointer(event), element);
         const pressed = pointer(event);
         clearTimeout(long);
         if (event.pointerType !== 'mouse')
@@ -82,7 +82,7 @@ export function usePointer(controller: SheetController, canvas: React.RefObject<
         if (carried.how === 'pan' || controller.editor.state.model.space === 'plane') controller.view.pan(dx, dy);
         else if (carried.moved) controller.view.turn(dx, dy);
         carried.last = place;
-      } else controller.pointer('move', pointer(event));
+      } else controller.pointer('move', pointer(event), element);
     };
     const up = (event: PointerEvent): void => {
       clearTimeout(long);
@@ -91,13 +91,13 @@ export function usePointer(controller: SheetController, canvas: React.RefObject<
       if (carried) {
         if (carried.how === 'turn' && !carried.moved) menu(pointer(event));
         carried = undefined;
-      } else if (!pinching && event.button === 0) controller.pointer('up', pointer(event));
+      } else if (!pinching && event.button === 0) controller.pointer('up', pointer(event), element);
     };
     const cancel = (event: PointerEvent): void => {
       clearTimeout(long);
       fingers.delete(event.pointerId);
       carried = undefined;
-      controller.pointer('cancel', pointer(event));
+      controller.pointer('cancel', pointer(event), element);
     };
     const away = (event: PointerEvent): void => {
       if (event.pointerType === 'mouse') controller.pointerAway();

@@ -1,10 +1,11 @@
-import { expect, test } from '@jest/globals';
+import { describe, expect, test } from '@jest/globals';
 import type { Model } from '@rigid-beam/core/model/model';
 import { solve } from '@rigid-beam/core/analysis/session';
 import { clamp, sketch } from '@rigid-beam/core/test/build';
 import type { Results } from '@rigid-beam/core/results/results';
+import { scaleOfDiagram } from '@rigid-beam/drawing/sheet-items';
 import { plainView } from '@rigid-beam/drawing/view';
-import type { EditorState } from '../editor/editor-state';
+import { stateBeside, type EditorState } from '../editor/editor-state';
 import { itemsIn, viewOf } from './view-of';
 
 /** A row of posts on clamps, each pushed at its top. */
@@ -44,4 +45,37 @@ test('figures stand where there is room for them, and not while a look turns', (
   expect(texts(state, 60)).toBeGreaterThan(4);
   expect(texts(state, 60, 'turning')).toBe(0);
   expect(texts(stateOf(posts(60)), 4)).toBeLessThan(texts(stateOf(posts(60)), 60));
+});
+
+describe('two drawings beside each other', () => {
+  const sway = posts(2);
+  const model: Model = {
+    ...sway,
+    cases: [...sway.cases, { id: 'small', category: 'imposed' as const }],
+    loads: [...sway.loads, { id: 'slight', type: 'node', case: 'small', node: '1', fx: 50 }],
+  };
+  const beside = { where: 'right', pane: { acting: 'small', quantity: 'Mz', switches: {} } } as const;
+  const scales = (state: EditorState): readonly number[] =>
+    [state, stateBeside(state)].map(
+      (one) => scaleOfDiagram(model, one.drawn.results!.solution!, viewOf(one, plainView, undefined, 60, 'still')).perMetre,
+    );
+
+  test('each shows what its own pane looks at', () => {
+    const state = stateOf(model, { beside });
+    expect(viewOf(stateBeside(state), plainView, undefined, 60, 'still')).toMatchObject({ outcome: 1, quantity: 'Mz' });
+    expect(viewOf(state, plainView, undefined, 60, 'still')).toMatchObject({ outcome: 0, quantity: 'Mz' });
+    expect(stateBeside(stateBeside(state))).toEqual(state);
+  });
+
+  test('are drawn to one scale, which alone each would not be', () => {
+    const [first, second] = scales(stateOf(model, { beside }));
+    expect(second).toBe(first);
+    expect(scales(stateOf(model, { acting: 'small' }))[0]).toBeLessThan(first! / 5);
+  });
+
+  test('quantities of other dimensions keep a scale of their own', () => {
+    const forces = { ...beside, pane: { ...beside.pane, quantity: 'Vy' } } as const;
+    const [first] = scales(stateOf(model, { beside: forces }));
+    expect(first).toBe(scales(stateOf(model))[0]);
+  });
 });

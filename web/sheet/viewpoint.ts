@@ -31,7 +31,7 @@ interface Shown {
   /** What would be drawn from there. */
   readonly drawnFrom: Drawn;
   /** Whether building it takes longer than a frame. */
-  readonly isHeavy: boolean;
+  readonly isHeavy: () => boolean;
   refresh(what?: 'all' | 'overlay'): void;
   /** Moves what was painted along, until it is built anew. */
   shift(dx: number, dy: number): void;
@@ -117,7 +117,7 @@ export class Viewpoint {
   zoom(factor: number, px = this.camera.width / 2, py = this.camera.height / 2): void {
     this.follows = false;
     const camera = zoomAt(this.camera, px, py, factor);
-    if (!this.shown.isHeavy) {
+    if (!this.shown.isHeavy()) {
       this.setCamera(camera);
       return;
     }

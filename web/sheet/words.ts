@@ -45,6 +45,16 @@ export const sheetItems = {
     'Items of the drawing. Arrow keys go from one to the next; Enter types over what is said of it, or uses the tool in hand; Alt and an arrow move a node.',
 };
 
+export const paneBeside = {
+  pane: 'Drawing beside',
+  described: 'The drawing beside: the same structure, from the same place and to the same scale.',
+  looksAt: 'What the drawing beside shows',
+  where: { right: 'Right', below: 'Below' },
+  acts: 'Case or combination beside',
+  quantity: 'Quantity beside',
+  close: 'One drawing only',
+};
+
 export const titleBlock = {
   titleBlock: 'Title block',
   noLoadCase: 'No load case',

@@ -6,7 +6,7 @@ import { remedyOfWarning } from '@rigid-beam/core/analysis/warning-remedies';
 import type { Notice } from '@rigid-beam/core/model/notice';
 import type { Mechanism } from '@rigid-beam/core/kinematics/mechanism';
 import type { Subject } from '@rigid-beam/drawing/display-list';
-import type { Clash } from '../editor/editor-state';
+import type { Clash } from '../editor/slices/document';
 import { useEditor, useEditorState } from '../editor/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { OfferSlip } from '../sheet/OfferSlip';

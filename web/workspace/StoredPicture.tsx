@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import styled from 'styled-components';
 import { TILE } from '../projects/tile';
-import { NARROW } from '../editor/editor-state';
+import { NARROW } from '../editor/slices/page';
 import { storedPicture as WORDS } from './words';
 
 /** Where the sheet will stand. */

@@ -10,7 +10,8 @@ import { SheetMenu } from '../commands/SheetMenu';
 import { STEP_KEYS, stepSection } from '../editor/catalogue/step-section';
 import { selectChosen } from '../editor/chosen';
 import { Editor } from '../editor/editor';
-import { NARROW, type Sent } from '../editor/editor-state';
+import type { Sent } from '../editor/opened';
+import { NARROW } from '../editor/slices/page';
 import { firstOpening, openingAgain, type Opening } from '../editor/left';
 import { EditorContext, useEditor, useEditorState } from '../editor/use-editor';
 import type { SheetController } from '../sheet/controller';
@@ -157,15 +158,7 @@ function Benchwork() {
     };
   }, [editor]);
   // Whatever is pressed or typed meets a page that has followed the last edit.
-  useEffect(() => {
-    const catchUp = (): void => {
-      if (editor.page.isWaiting) flushSync(() => editor.page.catchUp());
-    };
-    for (const kind of INPUT) window.addEventListener(kind, catchUp, { capture: true });
-    return () => {
-      for (const kind of INPUT) window.removeEventListener(kind, catchUp, { capture: true });
-    };
-  }, [editor]);
+  useEffect(() => editor.page.beforeInput(window, flushSync), [editor]);
   useEffect(() => {
     const narrow = window.matchMedia(NARROW);
     const follow = ({ matches }: { readonly matches: boolean }): void => editor.show({ panel: matches ? 'folded' : 'open' });
@@ -249,8 +242,6 @@ function SideContent({ sheet }: { readonly sheet: SheetController | undefined })
     </>
   );
 }
-
-const INPUT = ['keydown', 'pointerdown', 'paste'] as const;
 
 const otherChoices = (controller: SheetController) => <SheetMenu controller={controller} />;
 

@@ -125,7 +125,7 @@ export class DrawTool implements Tool {
   private enter(state: State): void {
     this.state = state;
     this.sheet.say(this.hint);
-    this.sheet.drawing.refresh('overlay');
+    this.sheet.refresh('overlay');
   }
 
   /** A typed or straightened place, and the node or member that it meets. */

@@ -10,7 +10,8 @@ import type { Subject } from '@rigid-beam/drawing/display-list';
 import { labels } from '@rigid-beam/drawing/test/demo';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import { plainView } from '@rigid-beam/drawing/view';
-import { beginning, type Opened } from '../../editor/editor-state';
+import { beginning } from '../../editor/editor-state';
+import type { Opened } from '../../editor/opened';
 import type { SheetController } from '../controller';
 import { LoadTool, type LoadInHand } from './load-tool';
 import type { ToolPointer } from './tool';
@@ -61,7 +62,7 @@ class Paper {
         seen: () => ({ projection: plainView.projection, hidden: NOTHING_HIDDEN }),
         camera: { x: 0, y: 0, scale: SCALE, width: 800, height: 400 },
       },
-      drawing: { refresh: () => undefined },
+      refresh: () => undefined,
       say: (hint: string) => paper.hints.push(hint),
       takeKeyboard: () => undefined,
     } as unknown as SheetController;

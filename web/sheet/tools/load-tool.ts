@@ -59,7 +59,7 @@ export class LoadTool implements Tool {
   said(): void {
     this.isPut = false;
     this.sheet.say(this.hint);
-    this.sheet.drawing.refresh('overlay');
+    this.sheet.refresh('overlay');
   }
 
   get hint(): string {

@@ -92,7 +92,7 @@ export class PickTool implements Tool {
     this.points.push(at);
     if (this.points.length < this.asked.length) {
       this.sheet.say(this.hint);
-      this.sheet.drawing.refresh('overlay');
+      this.sheet.refresh('overlay');
       return;
     }
     this.sheet.takeSelect();

@@ -1,0 +1,38 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import { Application } from './application';
+import { ModelPage } from './model-page';
+
+const application = new Application();
+beforeAll(() => application.start());
+afterAll(() => application.close());
+
+test('a second case is drawn beside the first, in the same size; what is pressed in it is selected, and the address brings both back', async () => {
+  const model = await ModelPage.open(application, 'Glasshouse rib');
+  const { page } = model;
+  await model.command('Draw a case beside U2');
+  await page.waitForSelector('[data-testid=sheet-beside]');
+  await model.until('extremes-beside', /^.*kN·m/);
+  await model.choose('Quantity beside', 'N · Axial force');
+  const words = await model.until('extremes-beside', /C .*kN/);
+  const sizes = await page.$$eval('[data-testid=sheet], [data-testid=sheet-beside]', (all) =>
+    all.map((canvas) => [canvas.clientWidth, canvas.clientHeight]),
+  );
+  expect(sizes[0]).toEqual(sizes[1]);
+
+  // The tie is pressed where it lies in the second drawing.
+  await model.settled();
+  const [first, second] = await page.$$eval('[data-testid=sheet], [data-testid=sheet-beside]', (all) =>
+    all.map((canvas) => canvas.getBoundingClientRect().x),
+  );
+  const tie = await model.place('Member tie');
+  await page.mouse.click(tie.x + second! - first!, tie.y);
+  await model.card('Member tie');
+
+  await page.reload();
+  await page.waitForSelector('[data-testid=sheet-beside]');
+  expect(await model.until('extremes-beside', /C .*kN/)).toBe(words);
+  await model.command('Draw one sheet only');
+  await page.waitForFunction(() => !document.querySelector('[data-testid=sheet-beside]'));
+  expect(page.url()).not.toContain('beside');
+  await page.close();
+});

@@ -1,0 +1,33 @@
+import type { Slice } from './slice';
+
+/** Lists of the model that have a schedule. */
+export const scheduleLists = ['nodes', 'members', 'sections', 'materials', 'supports', 'loads'] as const;
+export type ScheduleList = (typeof scheduleLists)[number];
+
+/** A window in which the panel would lie over the sheet: there it comes when it is called. */
+export const NARROW = '(max-width: 52rem)';
+const isNarrow = (): boolean => typeof window !== 'undefined' && window.matchMedia(NARROW).matches;
+
+/** What stands beside the sheet. */
+export interface PageSlice {
+  /** What the drawer under the sheet shows: a schedule, or the diagrams of a member at a size that can be read. */
+  readonly drawer: ScheduleList | 'charts' | undefined;
+  /** Whether the side panel and the sketches of the cases are open or folded away. */
+  readonly panel: 'open' | 'folded';
+  readonly strip: 'open' | 'folded';
+  /** While something is selected the panel shows its card; the bench can be called back over it. */
+  readonly side: 'card' | 'bench';
+  /** The typical structure that is being measured out, to be placed. */
+  readonly typical: string | undefined;
+}
+
+export const pageSlice: Slice<PageSlice> = {
+  redraws: 'never',
+  begin: {
+    drawer: () => undefined,
+    panel: () => (isNarrow() ? 'folded' : 'open'),
+    strip: () => 'open',
+    side: () => 'card',
+    typical: () => undefined,
+  },
+};

@@ -1,0 +1,94 @@
+'use client';
+
+import { useEffect, useRef } from 'react';
+import styled from 'styled-components';
+import { useShallow } from 'zustand/react/shallow';
+import { isOn } from '@rigid-beam/drawing/stage-view';
+import type { SheetQuantity } from '@rigid-beam/drawing/view';
+import { actingIndex, stateBeside, type EditorState } from '../editor/editor-state';
+import { useEditor, useEditorState } from '../editor/use-editor';
+import type { Beside } from '../editor/view-state';
+import { PlainButton, Select } from '../ui/controls';
+import { Canvas } from './Canvas';
+import type { SheetController } from './controller';
+import { choicesOf, extremeWords, shownOf } from './title-words';
+import { usePointer } from './use-pointer';
+import { paneBeside as WORDS } from './words';
+
+const Pane = styled.section`
+  min-width: 0;
+  min-height: 0;
+  overflow: hidden;
+`;
+
+/** Under both drawings, so that they keep one size. */
+const Bar = styled.div`
+  grid-column: 1 / -1;
+  display: flex;
+  align-items: center;
+  gap: 0.4rem;
+  padding: 0.1rem 0.75rem;
+  background: var(--paper);
+  font-size: 0.75rem;
+  p {
+    flex: 1;
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+`;
+
+const shownBeside = (state: EditorState) => {
+  const beside = stateBeside(state);
+  const { stage, switches } = beside;
+  return { ...shownOf(beside), outcome: actingIndex(beside), hasDiagram: isOn(stage, switches, 'diagram') };
+};
+
+/** A second drawing from the same place and to the same scale: another case, or another quantity. What is in hand is used in both. */
+export function PaneBeside({ controller, where }: { readonly controller: SheetController; readonly where: Beside['where'] }) {
+  const editor = useEditor();
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const state = useEditorState(useShallow(shownBeside));
+  useEffect(() => controller.drawBeside(canvas.current!), [controller]);
+  usePointer(controller, canvas);
+  const { settled, outcome, hasDiagram, quantity } = state;
+  const all = settled.results?.solution?.outcomes ?? [...settled.model.cases, ...settled.model.combinations];
+  const look = (pane: Partial<Beside['pane']>): void => {
+    const { beside } = editor.state;
+    if (beside) editor.go({ beside: { ...beside, pane: { ...beside.pane, ...pane } } });
+  };
+  const words = hasDiagram ? extremeWords(state, outcome) : '';
+  return (
+    <>
+      <Pane aria-label={WORDS.pane}>
+        <Canvas ref={canvas} tabIndex={-1} role="img" aria-label={WORDS.described} data-testid="sheet-beside" />
+      </Pane>
+      <Bar role="group" aria-label={WORDS.looksAt}>
+        <span>{WORDS.where[where]}</span>
+        <Select
+          label={WORDS.acts}
+          hideLabel
+          choices={all.map(({ id, title }) => ({ id, text: title ? `${id} · ${title}` : id }))}
+          value={all[outcome]?.id ?? ''}
+          onChange={(acting) => look({ acting })}
+        />
+        {hasDiagram && (
+          <Select
+            label={WORDS.quantity}
+            hideLabel
+            choices={choicesOf(settled.model.space).map(({ id, text, label }) => ({ id, text: `${text} · ${label}` }))}
+            value={quantity}
+            onChange={(chosen) => look({ quantity: chosen as SheetQuantity })}
+          />
+        )}
+        <p className="number" title={words} data-testid="extremes-beside">
+          {words}
+        </p>
+        <PlainButton aria-label={WORDS.close} onPress={() => editor.go({ beside: undefined })}>
+          ×
+        </PlainButton>
+      </Bar>
+    </>
+  );
+}
