@@ -12,22 +12,8 @@ import { boundOf, rangesOf, samplesOf, signRuns, type Samples } from './samples'
 import { isDeflection, isMoment, type SheetQuantity, type View } from './view';
 import { SKETCHED } from './level-of-detail';
 
-/** Line styles tell the quantities apart without colour: dashes and the spacing of the ordinates in pixels. */
-const STYLES: Record<SheetQuantity, { readonly dash?: readonly number[]; readonly spacing: number }> = {
-  N: { spacing: 22 },
-  Vy: { dash: [7, 3], spacing: 12 },
-  Vz: { dash: [7, 3], spacing: 12 },
-  T: { dash: [2, 3], spacing: 16 },
-  My: { spacing: 8 },
-  Mz: { spacing: 8 },
-  M: { spacing: 8 },
-  v: { spacing: 26 },
-  w: { spacing: 26 },
-  sigma: { dash: [9, 2, 2, 2], spacing: 30 },
-};
-
 export const inkOf = (quantity: SheetQuantity, value: number): Ink =>
-  quantity === 'N' || quantity === 'sigma'
+  quantityTable[quantity].negative === 'compression'
     ? value >= 0
       ? 'tension'
       : 'compression'
@@ -45,8 +31,8 @@ export const sideOf = (quantity: SheetQuantity): 1 | -1 => quantityTable[quantit
  * which way a member was drawn: they stand along whichever of ±y points up on the drawing, of an upright one to the left.
  */
 export function standsOn(member: DrawnMember, quantity: SheetQuantity): readonly [number, number] {
-  if (quantity === 'Vz' || quantity === 'My' || quantity === 'w') return member.ez;
-  if (quantity !== 'N' && quantity !== 'sigma') return member.ey;
+  const { stands } = quantityTable[quantity].line!;
+  if (stands !== 'up') return stands === 'z' ? member.ez : member.ey;
   const [x, y] = member.ey;
   return y < -LEVEL || (y <= LEVEL && x > 0) ? [-x, -y] : member.ey;
 }
@@ -126,7 +112,7 @@ function curve(given: Samples, { quantity, metresPerUnit, member, lean }: DrawnC
     vertices[v] = member.x1 + member.ex[0] * along + nx * reach;
     vertices[v + 1] = member.y1 + member.ex[1] * along + ny * reach;
   };
-  const style = STYLES[quantity];
+  const style = quantityTable[quantity].line!;
   const w = view.weight;
   const dash = style.dash && { dash: style.dash.map((d) => d * w) };
   return signRuns(samples).flatMap(({ xs, values }): Item[] => {

@@ -3,11 +3,10 @@ import type { Subject } from './display-list';
 import { NOTHING_HIDDEN, type Seen } from './geometry';
 import { ELEVATION, type WorkPlane } from './projection';
 
-/** What can be drawn on the members; plane models have fewer. Displacements along members are part of how these deflect. */
-export const sheetQuantities = ['N', 'Vy', 'Vz', 'T', 'My', 'Mz', 'M', 'v', 'w', 'sigma'] as const satisfies readonly Quantity[];
-export type SheetQuantity = (typeof sheetQuantities)[number];
-export const diagramQuantities = [...sheetQuantities, 'none'] as const;
-export type DiagramQuantity = (typeof diagramQuantities)[number];
+/** What can be drawn on the members, as its row says; plane models have fewer. Displacements along members are part of how these deflect. */
+export type SheetQuantity = Exclude<Quantity, 'u'>;
+export const sheetQuantities = (Object.keys(quantityTable) as SheetQuantity[]).filter((quantity) => quantityTable[quantity].line);
+export type DiagramQuantity = SheetQuantity | 'none';
 
 export const isMoment = (quantity: DiagramQuantity): boolean =>
   quantity !== 'none' && quantityTable[quantity].dimension === 'moment';

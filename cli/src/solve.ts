@@ -1,3 +1,4 @@
+import { resultsWithShear } from '@rigid-beam/core/results/with-shear';
 import { resultsFile } from '@rigid-beam/core/formats/results-file';
 import { fault } from '@rigid-beam/core/model/notice';
 import { mechanismsWithRemedies } from '@rigid-beam/core/analysis/remedies';
@@ -37,7 +38,7 @@ export async function solveCommand(file: string, { stations, case: only, run, re
   printNotices(results.notices);
   const remedied = remedies && model && results.status === 'unstable' ? mechanismsWithRemedies(model) : undefined;
   await print(
-    resultsFile(results, {
+    resultsFile(model ? resultsWithShear(results, model) : results, {
       stations,
       ...(only.length > 0 && { only }),
       ...(run !== 'first-order' && { run }),

@@ -3,6 +3,7 @@ import { solve } from '../analysis/session';
 import type { Model } from '../model/model';
 import { ofText, type FilePart, type Format, type OptionValues } from './format';
 import { readModelFile, writeModelFile } from './model-file';
+import { resultsWithShear } from '../results/with-shear';
 import { resultsFile } from './results-file';
 
 /** Points along a member in a results file, unless others are asked for. */
@@ -24,8 +25,8 @@ export const formats: readonly Format[] = [
     extension: '.results.json',
     mediaType: 'application/json',
     writer: {
-      write: ({ results, options: { stations, run } }) => {
-        const all = results();
+      write: ({ model, results, options: { stations, run } }) => {
+        const all = resultsWithShear(results(), model);
         const isFirst = run === 'first-order';
         return resultsFile(isFirst ? all : (all.others?.get(String(run)) ?? all), {
           stations: Number(stations),

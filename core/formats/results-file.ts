@@ -6,7 +6,7 @@ import { isPlane } from '../stiffness/structure';
 import { Entries, jsonParts } from './json-parts';
 import type { Extreme } from '../results/extreme';
 import { quantityExtremes } from '../results/read-quantity';
-import { derivedQuantities, isDisplacement, lineQuantities, type LineQuantity } from '../results/quantities';
+import { derivedQuantities, isDisplacement, lineQuantities, quantityTable, type LineQuantity } from '../results/quantities';
 import { nodalAt, partsOf, valueIn } from '../results/read';
 import { responseOf } from '../results/sums';
 import { inflectionPoints, zeroPoints } from '../results/zeros';
@@ -112,17 +112,19 @@ function stationEntries(solution: Solution, m: number, count: number, outcome: n
 function extremeEntries(solution: Solution, outcome: number, m: number): Record<string, unknown> {
   const isEnvelope = isRange(solution.outcomes[outcome]!);
   return Object.fromEntries(
-    [...lineQuantities, ...derivedQuantities].flatMap((quantity) => {
-      const known = quantityExtremes(solution, outcome, m, quantity);
-      if (!known || (isPlane(solution.structure) && quantity === 'M')) return [];
-      const { max, min } = known;
-      const entry = ({ x, value, from }: Extreme): unknown => ({
-        x,
-        value: plain(value),
-        ...(isEnvelope && { from: solution.outcomes[from]!.id }),
-      });
-      return [[quantity, { max: entry(max), min: entry(min) }]];
-    }),
+    [...lineQuantities, ...derivedQuantities.filter((one) => quantityTable[one].inPlane || !isPlane(solution.structure))].flatMap(
+      (quantity) => {
+        const known = quantityExtremes(solution, outcome, m, quantity);
+        if (!known) return [];
+        const { max, min } = known;
+        const entry = ({ x, value, from }: Extreme): unknown => ({
+          x,
+          value: plain(value),
+          ...(isEnvelope && { from: solution.outcomes[from]!.id }),
+        });
+        return [[quantity, { max: entry(max), min: entry(min) }]];
+      },
+    ),
   );
 }
 

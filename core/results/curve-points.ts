@@ -1,5 +1,5 @@
 import type { Fibres } from '../sections/fibres';
-import type { Forces, PieceForces } from './derived/derived';
+import { forcesFrom, pieceFrom } from './derived/derived';
 import type { Diagram } from './diagram';
 import { evaluate, stationary } from './polynomial';
 import { degreeOf, isLine, isStored, offsetOf, quantityTable, type LineQuantity, type Quantity } from './quantities';
@@ -72,8 +72,8 @@ function placesOf(diagram: Diagram, fibres: Fibres | undefined, quantity: Quanti
 function turnsIn(diagram: Diagram, k: number, length: number, fibres: Fibres | undefined, quantity: Quantity): readonly number[] {
   const piece = (force: LineQuantity): Float64Array => pieceOf(diagram, k, force);
   if (!isLine(quantity)) {
-    const forces: PieceForces = { length, N: piece('N'), My: piece('My'), Mz: piece('Mz') };
-    return quantityTable[quantity].derived!.turns(forces, fibres);
+    const derived = quantityTable[quantity].derived!;
+    return derived.turns(pieceFrom(derived, length, piece), fibres);
   }
   if (!isStored(diagram.width, quantity)) return [];
   return [...stationary(diagram.coefficients, k * diagram.width + offsetOf(quantity), degreeOf(quantity), length)];
@@ -85,8 +85,8 @@ function rangeOf(read: (quantity: LineQuantity) => number, fibres: Fibres | unde
     const value = read(quantity);
     return { max: value, min: value };
   }
-  const forces: Forces = { N: read('N'), My: read('My'), Mz: read('Mz') };
-  return quantityTable[quantity].derived!.at(forces, fibres);
+  const derived = quantityTable[quantity].derived!;
+  return derived.at(forcesFrom(derived, read), fibres);
 }
 
 /** The values of piece k itself, at its ends too, where others may follow. */

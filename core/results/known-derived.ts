@@ -1,6 +1,6 @@
 import type { Fibres } from '../sections/fibres';
 import { MEMBER_FREEDOMS } from '../stiffness/structure';
-import type { Derived } from './derived/derived';
+import { forces, type Derived, type Force } from './derived/derived';
 import { diagramIn, type Block } from './envelope-block';
 import type { Extremes } from './extreme';
 import { widened, type KnownExtremes } from './known-extremes';
@@ -13,6 +13,9 @@ import { derivedExtremes } from './read-quantity';
 export class KnownDerived {
   readonly extremes: (Extremes | undefined)[] = [];
   private readonly derived: Derived;
+  /** By force that it follows from: where it lies in the coefficients of a piece (−1 where it is zero), and its bounds among all. */
+  private readonly offsets: readonly number[];
+  private readonly first: readonly number[];
   /** By member: its section does not tell the quantity, whatever acts. */
   private readonly isUnknown: boolean[] = [];
 
@@ -23,15 +26,16 @@ export class KnownDerived {
     private readonly fibres: readonly (Fibres | undefined)[],
   ) {
     this.derived = quantityTable[quantity].derived!;
+    this.offsets = this.derived.of.map((force) => (isStored(block.width, force) ? offsetOf(force) : -1));
+    this.first = this.derived.of.map((force) => block.lengths.length * lineQuantities.indexOf(force));
   }
 
   /** Looks at one more part, whose numbers are the sum at hand. `bounds`: of all stored quantities, member by member. */
   meet(sum: Float64Array, part: number, bounds: Float64Array): void {
-    const { derived, fibres, block } = this;
-    const [N, My, Mz] = [offsetOf('N'), isStored(block.width, 'My') ? offsetOf('My') : -1, offsetOf('Mz')];
+    const { derived, fibres, block, offsets, first } = this;
+    const { of } = derived;
     const members = block.lengths.length;
-    const [boundN, boundMy, boundMz] = FORCES.map((force) => members * lineQuantities.indexOf(force)) as [number, number, number];
-    const piece = { coefficients: sum, N, My, Mz, length: 0 };
+    const piece = { coefficients: sum, N: -1, Vy: -1, Vz: -1, T: -1, My: -1, Mz: -1, length: 0 };
     for (let m = 0; m < members; m++) {
       if (this.isUnknown[m]) continue;
       const ends = block.numbers + MEMBER_FREEDOMS * m;
@@ -39,11 +43,9 @@ export class KnownDerived {
       if (known) {
         const { max, min } = known;
         const isKnown = (most: number): boolean => most <= max.value && !(-most < min.value);
-        sizes.N = sizeIn(bounds, boundN + m);
-        sizes.My = sizeIn(bounds, boundMy + m);
-        sizes.Mz = sizeIn(bounds, boundMz + m);
+        for (let i = 0; i < of.length; i++) sizes[of[i]!] = sizeIn(bounds, first[i]! + m);
         if (isKnown(derived.most(sizes, fibres[m]))) continue;
-        for (const force of FORCES) {
+        for (const force of of) {
           const { high, low } = this.lines.get(force)!.reachOf(sum, m);
           sizes[force] = Math.max(high, -low);
         }
@@ -52,15 +54,13 @@ export class KnownDerived {
         reach.low = known.min.value;
         for (let k = block.first[m]!; k < block.first[m + 1]!; k++) {
           const at = k * block.width;
-          piece.N = at + N;
-          piece.My = My < 0 ? -1 : at + My;
-          piece.Mz = at + Mz;
+          for (let i = 0; i < of.length; i++) if (offsets[i]! >= 0) piece[of[i]!] = at + offsets[i]!;
           piece.length = block.to[k]! - block.from[k]!;
           derived.widen(reach, piece, fibres[m]);
         }
         // What the ends feel counts too, as a piece without length.
         for (const end of ENDS) {
-          for (const force of FORCES) atEnd.coefficients[atEnd[force]] = end[force].sign * sum[ends + end[force].at]!;
+          for (const force of of) atEnd.coefficients[atEnd[force]] = end[force].sign * sum[ends + end[force].at]!;
           derived.widen(reach, atEnd, fibres[m]);
         }
         if (reach.high <= known.max.value && !(reach.low < known.min.value)) continue;
@@ -73,16 +73,17 @@ export class KnownDerived {
 }
 
 const reach = new Reach();
-const sizes = { N: 0, My: 0, Mz: 0 };
+const sizes = { N: 0, Vy: 0, Vz: 0, T: 0, My: 0, Mz: 0 };
 /** How large a number is at most by its bounds. */
 const sizeIn = (bounds: Float64Array, i: number): number => Math.max(bounds[i]!, bounds[bounds.length / 2 + i]!);
-const FORCES = ['N', 'My', 'Mz'] as const;
 /** At both ends: which end force shows a force, and with which sign. */
-const ENDS = [0, 2].map((side) => {
-  const [N, My, Mz] = FORCES.map((force) => ({ at: AT_ENDS[force]![side]!, sign: AT_ENDS[force]![side + 1]! }));
-  return { N: N!, My: My!, Mz: Mz! };
-});
-const atEnd = { coefficients: new Float64Array(12), N: 0, My: 4, Mz: 8, length: 0 };
+const ENDS = [0, 2].map(
+  (side) =>
+    Object.fromEntries(
+      forces.map((force) => [force, { at: AT_ENDS[force]![side]!, sign: AT_ENDS[force]![side + 1]! }]),
+    ) as Record<Force, { readonly at: number; readonly sign: number }>,
+);
+const atEnd = { coefficients: new Float64Array(24), N: 0, Vy: 4, Vz: 8, T: 12, My: 16, Mz: 20, length: 0 };
 
 /** The least value of a magnitude is not sought among hundreds of parts. */
 const withoutLeast = ({ max }: Extremes): Extremes => ({ max, min: { x: 0, value: NaN, from: -1 } });

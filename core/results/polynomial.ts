@@ -77,7 +77,7 @@ const SHARES = Array.from({ length: 8 }, (_, n) =>
 const powers = new Float64Array(8);
 
 /**
- * Whether a polynomial (up to degree 5) certainly is nowhere positive on [0, length]: it lies under the greatest of its Bernstein
+ * Whether a polynomial (up to degree 7) certainly is nowhere positive on [0, length]: it lies under the greatest of its Bernstein
  * coefficients (Farouki, Computer Aided Geometric Design 29, 2012).
  */
 export function isNowherePositive(c: Float64Array, length: number): boolean {

@@ -1,5 +1,6 @@
 import type { DimensionName } from '../quantities/dimension';
 import { isPlane, type Structure } from '../stiffness/structure';
+import { equivalentStress } from './derived/equivalent-stress';
 import { resultantMoment } from './derived/resultant-moment';
 import { normalStress } from './derived/normal-stress';
 import type { Derived } from './derived/derived';
@@ -9,7 +10,7 @@ export const lineQuantities = ['N', 'Vy', 'Vz', 'T', 'My', 'Mz', 'u', 'v', 'w'] 
 export type LineQuantity = (typeof lineQuantities)[number];
 
 /** Those that follow from them. */
-export const derivedQuantities = ['M', 'sigma'] as const;
+export const derivedQuantities = ['M', 'sigma', 'sigmaV'] as const;
 export type DerivedQuantity = (typeof derivedQuantities)[number];
 export type Quantity = LineQuantity | DerivedQuantity;
 
@@ -32,6 +33,16 @@ export interface QuantityRow {
   readonly side: 1 | -1;
   /** Whether it exists in a plane structure. */
   readonly inPlane: boolean;
+  /**
+   * How it is drawn on the members, where it is: its ordinates along local y or z, or whichever way leads up; the rule that is told of them;
+   * dashes and the spacing of the ordinates, pixels, which tell quantities apart without colour.
+   */
+  readonly line?: {
+    readonly stands: 'y' | 'z' | 'up';
+    readonly rule?: string;
+    readonly dash?: readonly number[];
+    readonly spacing: number;
+  };
   /** Of stored ones the degree of their polynomials under linear loads, and where their coefficients lie in those of a piece. */
   readonly stored?: { readonly degree: number; readonly offset: number };
   /** Of derived ones how they are read. */
@@ -56,6 +67,7 @@ export const quantityTable: { readonly [quantity in Quantity]: QuantityRow } = {
     positive: 'tension',
     negative: 'compression',
     stored: { degree: 2, offset: 0 },
+    line: { stands: 'up', rule: 'T tension, C compression', spacing: 22 },
   },
   Vy: {
     ...force,
@@ -65,6 +77,7 @@ export const quantityTable: { readonly [quantity in Quantity]: QuantityRow } = {
     positive: 'left part pushed along +y',
     negative: 'left part pushed along −y',
     stored: { degree: 2, offset: 3 },
+    line: { stands: 'y', dash: [7, 3], spacing: 12 },
   },
   Vz: {
     ...force,
@@ -74,6 +87,7 @@ export const quantityTable: { readonly [quantity in Quantity]: QuantityRow } = {
     positive: 'left part pushed along +z',
     negative: 'left part pushed along −z',
     stored: { degree: 2, offset: 20 },
+    line: { stands: 'z', dash: [7, 3], spacing: 12 },
   },
   T: {
     ...moment,
@@ -84,6 +98,7 @@ export const quantityTable: { readonly [quantity in Quantity]: QuantityRow } = {
     positive: 'right-handed about x',
     negative: 'left-handed about x',
     stored: { degree: 0, offset: 23 },
+    line: { stands: 'y', dash: [2, 3], spacing: 16 },
   },
   My: {
     ...moment,
@@ -93,6 +108,7 @@ export const quantityTable: { readonly [quantity in Quantity]: QuantityRow } = {
     positive: 'tension on the −z face',
     negative: 'tension on the +z face',
     stored: { degree: 3, offset: 24 },
+    line: { stands: 'z', spacing: 8 },
   },
   Mz: {
     ...moment,
@@ -102,6 +118,7 @@ export const quantityTable: { readonly [quantity in Quantity]: QuantityRow } = {
     positive: 'tension on the −y face',
     negative: 'tension on the +y face',
     stored: { degree: 3, offset: 6 },
+    line: { stands: 'y', spacing: 8 },
   },
   M: {
     ...moment,
@@ -112,6 +129,7 @@ export const quantityTable: { readonly [quantity in Quantity]: QuantityRow } = {
     positive: '√(My² + Mz²)',
     negative: '',
     derived: resultantMoment,
+    line: { stands: 'y', rule: '√(My² + Mz²)', spacing: 8 },
   },
   u: {
     ...displacement,
@@ -129,6 +147,7 @@ export const quantityTable: { readonly [quantity in Quantity]: QuantityRow } = {
     positive: 'along +y',
     negative: 'along −y',
     stored: { degree: 5, offset: 14 },
+    line: { stands: 'y', rule: 'as members deflect', spacing: 26 },
   },
   w: {
     ...displacement,
@@ -138,6 +157,7 @@ export const quantityTable: { readonly [quantity in Quantity]: QuantityRow } = {
     positive: 'along +z',
     negative: 'along −z',
     stored: { degree: 5, offset: 28 },
+    line: { stands: 'z', rule: 'as members deflect', spacing: 26 },
   },
   sigma: {
     ...named('normal stress'),
@@ -149,6 +169,19 @@ export const quantityTable: { readonly [quantity in Quantity]: QuantityRow } = {
     positive: 'tension',
     negative: 'compression',
     derived: normalStress,
+    line: { stands: 'up', rule: 'at the extreme fibres · + tension, − compression', dash: [9, 2, 2, 2], spacing: 30 },
+  },
+  sigmaV: {
+    ...named('equivalent stress'),
+    symbol: 'σv',
+    dimension: 'stress',
+    ink: 'stress',
+    side: 1,
+    inPlane: true,
+    positive: '√(σ² + 3τ²)',
+    negative: '',
+    derived: equivalentStress,
+    line: { stands: 'up', rule: '√(σ² + 3τ²), the greatest on the outline', dash: [9, 2], spacing: 30 },
   },
 };
 

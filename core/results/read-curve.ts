@@ -14,9 +14,6 @@ const PLACES = 9;
 const BLOCK = 480;
 const AT_ONCE = { stored: 100, derived: 4 };
 
-/** What derived quantities follow from. */
-const FORCES = ['N', 'My', 'Mz'] as const;
-
 /** Bounds at the places of a block. */
 interface Bounds {
   readonly max: ArrayLike<number>;
@@ -78,23 +75,26 @@ function* derivedBounds(
   quantity: Quantity,
   fibres: readonly (Fibres | undefined)[],
 ): Generator<number, Bounds> {
-  const { at } = quantityTable[quantity].derived!;
+  const derived = quantityTable[quantity].derived!;
+  const { at, of } = derived;
   const places = block.from.length * PLACES;
   const [max, min] = [new Float64Array(places).fill(-Infinity), new Float64Array(places).fill(Infinity)];
-  // All three side by side: sums share one memory.
+  // All of them side by side: sums share one memory.
   const sums = combinerOf(
     block.cases.map((numbers) => {
-      const all = new Float64Array(3 * places);
-      FORCES.forEach((force, k) => all.set(samplesOf(block, numbers, force), k * places));
+      const all = new Float64Array(of.length * places);
+      of.forEach((force, k) => all.set(samplesOf(block, numbers, force), k * places));
       return all;
     }),
     0,
   );
+  const here = { N: 0, Vy: 0, Vz: 0, T: 0, My: 0, Mz: 0 };
   for (const [p, factors] of weights.entries()) {
     const sum = sums.sum(factors);
     for (let m = 0; m < fibres.length; m++)
       for (let i = PLACES * block.first[m]!; i < PLACES * block.first[m + 1]!; i++) {
-        const range = at({ N: sum[i]!, My: sum[places + i]!, Mz: sum[2 * places + i]! }, fibres[m]);
+        of.forEach((force, k) => (here[force] = sum[k * places + i]!));
+        const range = at(here, fibres[m]);
         max[i] = Math.max(max[i]!, range ? range.max : NaN);
         min[i] = Math.min(min[i]!, range ? range.min : NaN);
       }

@@ -7,8 +7,9 @@ import { packed, type ReadExtremes } from './envelope-reading';
 import type { Extremes } from './extreme';
 import { KnownDerived } from './known-derived';
 import { KnownExtremes } from './known-extremes';
-import { derivedQuantities, isLine, lineQuantities, quantitiesOf, type LineQuantity, type Quantity } from './quantities';
+import { derivedQuantities, isLine, lineQuantities, type LineQuantity, type Quantity } from './quantities';
 import { partsOf } from './read';
+import { readableOf } from './readings';
 import type { Solution } from './results';
 
 /** Members that are added together: what the cases have of them stays in the processor's cache while all sums pass over it. */
@@ -21,7 +22,7 @@ const BLOCK = 48;
  */
 export function* readExtremes(solution: Solution, outcome: number): Generator<number, ReadonlyMap<Quantity, ReadExtremes>> {
   const parts = partsOf(solution, outcome);
-  const all = quantitiesOf(solution.structure);
+  const all = readableOf(solution);
   const found = new Map(all.map((quantity) => [quantity, [] as (Extremes | undefined)[]]));
   const members = solution.structure.names.members.length;
   const kernels = takeKernels();

@@ -1,6 +1,6 @@
 import { isRange } from '../combinations/outcome';
 import type { Fibres } from '../sections/fibres';
-import type { Derived, Forces, PieceForces } from './derived/derived';
+import { forcesFrom, pieceFrom, type Derived, type Forces } from './derived/derived';
 import { curvePoints, type CurvePoint, type Range } from './curve-points';
 import { diagramOf, type Diagram } from './diagram';
 import type { Extremes } from './extreme';
@@ -53,8 +53,11 @@ function rangeIn(diagram: Diagram, fibres: Fibres | undefined, quantity: Quantit
     const value = valueIn(diagram, quantity, x);
     return { max: value, min: value };
   }
-  const forces = { N: valueIn(diagram, 'N', x), My: valueIn(diagram, 'My', x), Mz: valueIn(diagram, 'Mz', x) };
-  return quantityTable[quantity].derived!.at(forces, fibres);
+  const derived = quantityTable[quantity].derived!;
+  return derived.at(
+    forcesFrom(derived, (force) => valueIn(diagram, force, x)),
+    fibres,
+  );
 }
 
 /** Any quantity of member m at x metres from its start; undefined where it is not known there. */
@@ -90,30 +93,26 @@ export function derivedExtremes(
     if (!max || range.max > max.value + slack) max = { x, value: range.max, from };
     if (!min || range.min < min.value - slack) min = { x, value: range.min, from };
   };
-  meet(0, endForces(diagram, 'start'));
+  meet(0, endForces(derived, diagram, 'start'));
   for (let k = diagram.first; k < diagram.end; k++) {
     const start = diagram.from[k]!;
     const length = diagram.to[k]! - start;
-    const piece: PieceForces = {
-      length,
-      N: pieceOf(diagram, k, 'N'),
-      My: pieceOf(diagram, k, 'My'),
-      Mz: pieceOf(diagram, k, 'Mz'),
-    };
+    const piece = pieceFrom(derived, length, (force) => pieceOf(diagram, k, force));
     for (const s of [0, ...derived.turns(piece, fibres).sort((a, b) => a - b), length])
-      meet(start + s, { N: value(piece.N, s), My: value(piece.My, s), Mz: value(piece.Mz, s) });
+      meet(
+        start + s,
+        forcesFrom(derived, (force) => value(piece[force], s)),
+      );
   }
-  meet(diagram.length, endForces(diagram, 'end'));
+  meet(diagram.length, endForces(derived, diagram, 'end'));
   return max && min && { max, min };
 }
 
 const value = (c: Float64Array, s: number): number => c.reduceRight((sum, coefficient) => sum * s + coefficient, 0);
 
 /** What the ends feel counts too: a load right at an end acts between the end and the first piece. */
-function endForces({ ends, endsAt }: Diagram, side: 'start' | 'end'): Forces {
-  const at = (quantity: 'N' | 'My' | 'Mz'): number => {
-    const rule = AT_ENDS[quantity]!;
+const endForces = (derived: Derived, { ends, endsAt }: Diagram, side: 'start' | 'end'): Forces =>
+  forcesFrom(derived, (force) => {
+    const rule = AT_ENDS[force]!;
     return side === 'start' ? rule[1] * ends[endsAt + rule[0]]! : rule[3] * ends[endsAt + rule[2]]!;
-  };
-  return { N: at('N'), My: at('My'), Mz: at('Mz') };
-}
+  });

@@ -1,6 +1,6 @@
 import { isRange } from '../combinations/outcome';
 import type { BoundCurve, EnvelopeReading } from './envelope-reading';
-import type { Quantity } from './quantities';
+import { quantitiesOf, quantityTable, type Quantity } from './quantities';
 import { partsOf } from './read';
 import type { Solution } from './results';
 
@@ -21,6 +21,27 @@ export function isReady(solution: Solution, outcome: number, drawn?: Quantity): 
   const reading = readingOf(solution, outcome);
   return reading !== undefined && (drawn === undefined || reading.curves.has(drawn));
 }
+
+/** Whether a quantity follows from shear on the outlines of sections, and that was not found yet. */
+const lacksShear = (solution: Solution, quantity: Quantity): boolean =>
+  quantityTable[quantity].derived?.takesShear === true && solution.isShearKnown !== true;
+
+/** Whether a quantity is not there yet, and will be: what it follows from is being found, or its envelope is being read. */
+export function isAwaited(solution: Solution, outcome: number, quantity: Quantity): boolean {
+  if (lacksShear(solution, quantity)) return true;
+  return isReadAhead(solution, outcome) && readingOf(solution, outcome)?.extremes.has(quantity) !== true;
+}
+
+/** The quantities of a structure that can be read by now. */
+export const readableOf = (solution: Solution): Quantity[] =>
+  quantitiesOf(solution.structure).filter((quantity) => !lacksShear(solution, quantity));
+
+/** The solution with what is known of the shear on its sections (`fibresOf` with shear points). */
+export const withShear = (solution: Solution, fibres: Solution['fibres']): Solution => ({
+  ...solution,
+  fibres,
+  isShearKnown: true,
+});
 
 /** What was found of an envelope: the extremes of all quantities, or the bounds of one, or both. */
 export interface Found {

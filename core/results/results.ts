@@ -45,6 +45,8 @@ export interface Solution {
   readonly responses: readonly StructuralResponse[];
   /** By member: where its section feels most; undefined where its properties do not tell. */
   readonly fibres: readonly (Fibres | undefined)[];
+  /** Whether it was found how shear acts on them, which takes a mesh of each section: quantities that follow from it are awaited until then. */
+  readonly isShearKnown?: true;
   /** Of envelopes over many parts what was read of them ahead. */
   readonly readings?: ReadonlyMap<number, EnvelopeReading>;
   /** Nodes with a support. */

@@ -4,6 +4,9 @@ import type { Shape } from '../shapes/shape';
 import { sectionProperties } from './section-properties';
 import { farthest } from './outline';
 import { centroidOf } from './centroid';
+import type { ShearPoints } from './shear-points';
+import { shapeFault } from './shape-fault';
+import { cosineAndSine } from '../model/local-axes';
 
 /**
  * Where the normal stress of a section is greatest and least: circles of one radius about some points (of radius 0: corners), as y and z
@@ -15,6 +18,8 @@ export interface Fibres {
   readonly flexibility: readonly [number, number, number];
   readonly points: readonly number[];
   readonly radius: number;
+  /** Where shear acts too, and how; absent while it is not known, or where the section does not tell it. */
+  readonly shear?: ShearPoints;
 }
 
 /** Where a shape is farthest from its centroid, y and z in turn. */
@@ -56,18 +61,49 @@ function inPlane(section: Section, roll: number): Fibres | undefined {
   return heights ? { A, flexibility: [1 / I, 0, 0], points: heights, radius: outline?.radius ?? 0 } : undefined;
 }
 
-/** By member: the fibres of its section; undefined where they are not known. */
-export const fibresOf = ({ members, sections, space }: Model): readonly (Fibres | undefined)[] => found(members, sections, space);
+/** What finds the shear points of a shape: at once (`shearPoints`), or what is known of them by now. */
+export type ShearOf = (shape: Shape) => ShearPoints | undefined;
 
-const found = once((members: Model['members'], sections: Model['sections'], space: Model['space']): (Fibres | undefined)[] => {
-  const byId = new Map(sections.map((section) => [section.id, section]));
-  const made = new Map<string, Fibres | undefined>();
-  return members.map(({ section: id, roll = 0 }) => {
-    const key = `${space === 'plane' ? roll : ''} ${id}`;
-    if (!made.has(key)) {
-      const section = byId.get(id)!;
-      made.set(key, space === 'plane' ? inPlane(section, roll) : inSpace(section));
-    }
-    return made.get(key);
-  });
-});
+const unknown: ShearOf = () => undefined;
+
+/** By member: the fibres of its section, with their shear points where these are asked for; undefined where they are not known. */
+export const fibresOf = (
+  { members, sections, space }: Pick<Model, 'members' | 'sections' | 'space'>,
+  shearOf: ShearOf = unknown,
+): readonly (Fibres | undefined)[] => found(members, sections, space, shearOf);
+
+const found = once(
+  (members: Model['members'], sections: Model['sections'], space: Model['space'], shearOf: ShearOf): (Fibres | undefined)[] => {
+    const byId = new Map(sections.map((section) => [section.id, section]));
+    const made = new Map<string, Fibres | undefined>();
+    return members.map(({ section: id, roll = 0 }) => {
+      const key = `${space === 'plane' ? roll : ''} ${id}`;
+      if (!made.has(key)) {
+        const section = byId.get(id)!;
+        const fibres = space === 'plane' ? inPlane(section, roll) : inSpace(section);
+        const shape = fibres && shapeThatTells(section);
+        const points = shape && shearOf(shape);
+        made.set(key, points ? { ...fibres, shear: space === 'plane' ? standing(points, roll) : points } : fibres);
+      }
+      return made.get(key);
+    });
+  },
+);
+
+/** The shape of a section, unless its properties were given beside it: stresses of another section would be told. */
+export const shapeThatTells = ({ shape, ...given }: Section): Shape | undefined =>
+  shape && shapeFault(shape) === undefined && PROPERTIES.every((key) => given[key] === undefined) ? shape : undefined;
+const PROPERTIES = ['A', 'Iz', 'Iy', 'J', 'Iyz', 'Wz', 'Wy'] as const;
+
+/** Shear points of a section that is rolled by quarter turns in a plane model: there only heights count, and the shear along the member's y. */
+function standing({ places, stresses }: ShearPoints, roll: number): ShearPoints {
+  const turned = Float64Array.from(places);
+  const felt = new Float64Array(stresses.length);
+  const [c, s] = cosineAndSine(roll);
+  for (let i = 0; i < places.length; i += 2) {
+    turned[i] = c * places[i]! - s * places[i + 1]!;
+    turned[i + 1] = 0;
+    felt[(3 * i) / 2] = c * stresses[(3 * i) / 2]! - s * stresses[(3 * i) / 2 + 1]!;
+  }
+  return { places: turned, stresses: felt };
+}

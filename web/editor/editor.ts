@@ -23,6 +23,8 @@ import { afterRevision, historyOf, type Step } from './history';
 import { keepFile } from './keep-file';
 import { leave, type Opening } from './left';
 import { keepView, keptView } from './kept-view';
+import { shearIn } from '../solver/section-client';
+import { ShearReader } from './shear-reader';
 import { Solutions } from './solutions';
 import { movedUnseen, visibleOf } from './visible';
 import { stillThere } from './still-there';
@@ -42,6 +44,7 @@ export class Editor {
   private readonly solutions: Solutions;
   private readonly queue: StorageQueue;
   private readonly reader: EnvelopeReader;
+  private readonly shear: ShearReader;
   private isTrial = false;
   constructor({ sent, left }: Opening, search: string) {
     const opened: Opened = { ...sent, model: left?.model ?? (JSON.parse(sent.content) as Model) };
@@ -64,6 +67,7 @@ export class Editor {
       },
       show: (drawn) => this.draw(drawn),
     });
+    this.shear = new ShearReader({ state: () => this.state, find: shearIn, show: (drawn) => this.draw(drawn) });
     this.solutions.client.solve(opened.model, left ? undefined : sent.content);
   }
 
@@ -245,7 +249,7 @@ export class Editor {
     // Who goes to a stage wants its bench, whatever is selected.
     this.own.setState(place.stage === undefined ? next : { ...next, side: 'bench' });
     this.page.afterPaint();
-    void this.reader.follow();
+    this.read();
     if (addressOfPlace(next) !== window.location.search) window.history.pushState(null, '', addressOfPlace(next));
   }
 
@@ -257,7 +261,7 @@ export class Editor {
   /** The address changed by back or forward. */
   follow(search: string): void {
     this.own.setState(placeOfAddress(search));
-    void this.reader.follow();
+    this.read();
   }
 
   /** Writes a file that takes an analysis, in the worker, and lets the browser keep it. */
@@ -275,6 +279,7 @@ export class Editor {
   show(what: Partial<Shown>): void {
     this.page.catchUp();
     this.own.setState(what);
+    if (what.drawer) this.read();
   }
 
   /** Says why something could not be done that was no edit. */
@@ -334,12 +339,19 @@ export class Editor {
     if (place !== this.state.shownMotion) this.own.setState({ shownMotion: place });
   }
 
-  private draw(drawn: Drawn): void {
+  /** What is looked at, and takes its time, is found outside the page. */
+  private read(): void {
+    void this.reader.follow();
+    void this.shear.follow();
+  }
+
+  private draw(found: Drawn): void {
+    const drawn = this.shear.given(found);
     if (drawn.model !== this.state.drawn.model) this.own.setState({ shownMotion: undefined });
     const suggestion = suggestionFor(drawn, this.state);
     this.own.setState({ drawn, suggestion });
     this.page.afterPaint(() => this.settle());
-    void this.reader.follow();
+    this.read();
   }
 
   /** The rest of the page follows when the sheet has been painted. */

@@ -1,6 +1,7 @@
-import { isReadAhead, readingOf, withFound } from '@rigid-beam/core/results/readings';
+import { isReadAhead, readableOf, readingOf, withFound } from '@rigid-beam/core/results/readings';
 import { isOn } from '@rigid-beam/drawing/stage-view';
 import type { SheetQuantity } from '@rigid-beam/drawing/view';
+import type { ReadingAsked } from '../solver/solver.worker';
 import type { SolvingClient } from '../solver/solving-client';
 import { actingIndex, quantityOf, stateBeside, type EditorState } from './editor-state';
 import type { Drawn } from './slices/solution';
@@ -14,9 +15,8 @@ interface Owner {
 }
 
 /** What of an envelope is looked at and was not read yet: its extremes, or the bounds of a quantity. */
-interface Wanted {
+interface Wanted extends ReadingAsked {
   readonly outcome: number;
-  readonly extremes: boolean;
   readonly curve: SheetQuantity | undefined;
 }
 
@@ -26,8 +26,10 @@ function wantedOf(state: EditorState): Wanted | undefined {
   if (!solution || !isReadAhead(solution, outcome)) return undefined;
   const known = readingOf(solution, outcome);
   const quantity = quantityOf(state);
-  const curve = !isOn(state.stage, state.switches, 'diagram') || known?.curves.has(quantity) ? undefined : quantity;
-  return known && !curve ? undefined : { outcome, extremes: !known, curve };
+  const extremes = !known || readableOf(solution).some((one) => !known.extremes.has(one));
+  const isDrawn = isOn(state.stage, state.switches, 'diagram') && readableOf(solution).includes(quantity);
+  const curve = !isDrawn || known?.curves.has(quantity) ? undefined : quantity;
+  return extremes || curve ? { outcome, extremes, curve, sheared: solution.isShearKnown && solution.fibres } : undefined;
 }
 
 /** Has the worker read the envelopes that are looked at, where that is too much to be done while they are drawn: one after the other. */

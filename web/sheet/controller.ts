@@ -70,14 +70,13 @@ export class SheetController {
   }
 
   private drawingOn(canvas: HTMLCanvasElement, state: () => EditorState): LiveDrawing {
-    return new LiveDrawing(
+    return new LiveDrawing(canvas, {
+      store: this.store,
       state,
-      this.store,
-      canvas,
-      () => this.view,
-      (words) => this.say(words),
-      (drawing) => this.marksOn(drawing),
-    );
+      from: () => this.view,
+      say: (words) => this.say(words),
+      marks: (drawing) => this.marksOn(drawing),
+    });
   }
 
   /** What is in hand marks the same place in each drawing, with what each says there. */

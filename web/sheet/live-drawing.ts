@@ -23,6 +23,18 @@ const HEAVY = 4000;
 /** How near something must be to be meant, pixels: a finger is less exact than a mouse. */
 const REACH = { mouse: 7, pen: 9, touch: 18 } as const;
 
+/** What a drawing needs of the sheet that it is on. */
+interface Owner {
+  readonly store: StoreApi<SheetState>;
+  /** What is looked at: see `stateBeside`. */
+  readonly state: () => EditorState;
+  /** From where it is seen; asked from the first frame on. */
+  readonly from: () => Viewpoint;
+  readonly say: (words: string) => void;
+  /** What the tool in hand marks on it. */
+  readonly marks: (drawing: LiveDrawing) => readonly Item[];
+}
+
 /** The display list behind the canvas: built anew when something has changed, painted, and asked what lies at a place. */
 export class LiveDrawing {
   private items: Item[] = [];
@@ -35,18 +47,11 @@ export class LiveDrawing {
   private readonly calm = window.matchMedia('(prefers-reduced-motion: reduce)');
 
   constructor(
-    /** What is looked at: see `stateBeside`. */
-    private readonly state: () => EditorState,
-    private readonly store: StoreApi<SheetState>,
     readonly canvas: HTMLCanvasElement,
-    /** From where it is seen; asked from the first frame on. */
-    private readonly from: () => Viewpoint,
-    say: (words: string) => void,
-    /** What the tool in hand marks on it. */
-    private readonly marks: (drawing: LiveDrawing) => readonly Item[],
+    private readonly owner: Owner,
   ) {
     this.painter = new Painter(canvas, () => this.refresh());
-    this.bodies = new SolidLayer(() => this.refresh(), say);
+    this.bodies = new SolidLayer(() => this.refresh(), owner.say);
   }
 
   close(): void {
@@ -71,14 +76,14 @@ export class LiveDrawing {
 
   /** Whether a large structure is being solved: its members are drawn until then, since all else would be drawn again with the results. */
   private get isAwaited(): boolean {
-    const { drawn, progress } = this.state();
+    const { drawn, progress } = this.owner.state();
     return !drawn.results && drawn.model.members.length > LARGE && progress !== 'stopped';
   }
 
   /** What would be drawn from a camera, in this stage and in Results: nothing has to move when one goes there. */
   readonly drawnFrom: Drawn = (camera) => {
     const lists = [this.itemsFrom(camera, 'still')];
-    const state = this.state();
+    const state = this.owner.state();
     const { stage, drawn } = state;
     if (stage !== 'results' && drawn.results?.solution)
       lists.push(this.itemsFrom(camera, 'still', { ...state, stage: 'results', switches: {} }));
@@ -91,10 +96,10 @@ export class LiveDrawing {
   /** All values of a member that is pointed at, and its name, beside what is written already. */
   pointedAt(member: string): Item[] {
     // While the look turns nobody reads, and every step would be found anew.
-    if (this.from().isTurning) return [];
-    const state = this.state();
-    const view = viewOf(state, this.from().seen(), undefined, this.from().camera.scale, 'still');
-    const { camera } = this.from();
+    if (this.owner.from().isTurning) return [];
+    const state = this.owner.state();
+    const view = viewOf(state, this.owner.from().seen(), undefined, this.owner.from().camera.scale, 'still');
+    const { camera } = this.owner.from();
     // The same figure close by, of this member or its neighbour at their node, is written already.
     const isWritten = ({ text, x, y, dx, dy }: Label): boolean =>
       this.placed.some(
@@ -114,7 +119,7 @@ export class LiveDrawing {
 
   hit(px: number, py: number, pointerType: string): Hit | undefined {
     const reach = REACH[pointerType as keyof typeof REACH] ?? REACH.mouse;
-    return hitTest(this.items, this.placed, this.from().camera, [px, py], reach);
+    return hitTest(this.items, this.placed, this.owner.from().camera, [px, py], reach);
   }
 
   /** All texts, where they stand. */
@@ -159,7 +164,7 @@ export class LiveDrawing {
   follow(): void {
     this.stale = true;
     // In hand the pointer asks for a frame anyway.
-    if (this.isHeavy || this.state().preview) return this.refresh();
+    if (this.isHeavy || this.owner.state().preview) return this.refresh();
     cancelAnimationFrame(this.frame);
     this.frame = 0;
     // Painted straight on the sheet: a copy to lay elsewhere is made when the pointer asks for one.
@@ -167,21 +172,21 @@ export class LiveDrawing {
   }
 
   private draw(next: 'another' | 'the same' = 'the same'): void {
-    if (this.from().camera.width === 0) return;
+    if (this.owner.from().camera.width === 0) return;
     if (this.stale) this.rebuild();
-    const moves = next === 'another' || this.isAwaited || this.from().isTurning || isHeld(this.state());
-    const motion = this.swing.marks(this.state(), this.from().seen(), this.calm.matches ? 'still' : 'moving');
-    this.painter.show(this.picture(), moves ? 'another' : 'the same', [...motion.items, ...this.marks(this)]);
+    const moves = next === 'another' || this.isAwaited || this.owner.from().isTurning || isHeld(this.owner.state());
+    const motion = this.swing.marks(this.owner.state(), this.owner.from().seen(), this.calm.matches ? 'still' : 'moving');
+    this.painter.show(this.picture(), moves ? 'another' : 'the same', [...motion.items, ...this.owner.marks(this)]);
     if (motion.goesOn) this.refresh('overlay');
   }
 
   private picture(): Picture {
-    const { model } = this.state().drawn;
-    const { projection } = this.from().seen();
+    const { model } = this.owner.state().drawn;
+    const { projection } = this.owner.from().seen();
     return {
-      camera: this.from().camera,
+      camera: this.owner.from().camera,
       lists: () => [
-        this.from().isTurning ? [] : paperItems(model, projection, this.from().camera, this.from().workPlane()),
+        this.owner.from().isTurning ? [] : paperItems(model, projection, this.owner.from().camera, this.owner.from().workPlane()),
         this.items,
       ],
       placed: this.placed,
@@ -192,24 +197,24 @@ export class LiveDrawing {
   }
 
   private bodiesSeen(ratio: number, palette: Palette): CanvasImageSource | undefined {
-    const state = this.state();
-    const { camera } = this.from();
-    const { projection } = this.from().seen();
+    const state = this.owner.state();
+    const { camera } = this.owner.from();
+    const { projection } = this.owner.from().seen();
     // As while a look turns: how heavy lines are, which looks at every member, is no matter of bodies.
-    const view = viewOf(state, this.from().seen(), undefined, camera.scale, 'turning');
+    const view = viewOf(state, this.owner.from().seen(), undefined, camera.scale, 'turning');
     if (!view.solids) return undefined;
     const bent = view.deflected ? deflectionOf(state.drawn.model, state.drawn.results?.solution, view) : undefined;
     return this.bodies.picture(state, bent, { camera, projection, ratio, ink: palette('member'), paper: palette('paper') });
   }
 
-  private itemsFrom({ scale }: Camera, given: 'turning' | 'still', state = this.state()): Item[] {
+  private itemsFrom({ scale }: Camera, given: 'turning' | 'still', state = this.owner.state()): Item[] {
     const look = this.isAwaited ? 'turning' : given;
-    return itemsIn(state, viewOf(state, this.from().seen(), this.store.getState().plane, scale, look), look);
+    return itemsIn(state, viewOf(state, this.owner.from().seen(), this.owner.store.getState().plane, scale, look), look);
   }
 
   private rebuild(): void {
-    const { camera } = this.from();
-    this.items = this.itemsFrom(camera, this.from().isTurning ? 'turning' : 'still');
+    const { camera } = this.owner.from();
+    this.items = this.itemsFrom(camera, this.owner.from().isTurning ? 'turning' : 'still');
     this.placed = placeLabels(this.items, camera, this.painter.measure);
     this.painter.forget();
     this.stale = false;

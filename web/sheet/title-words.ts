@@ -3,7 +3,7 @@ import { defaultDisplay, displayOf, drawnUnit } from '@rigid-beam/core/quantitie
 import { unitFactor } from '@rigid-beam/core/quantities/parse';
 import { showNumber } from '@rigid-beam/core/quantities/show';
 import { quantityTable } from '@rigid-beam/core/results/quantities';
-import { isReady } from '@rigid-beam/core/results/readings';
+import { isAwaited, isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { isPlane } from '@rigid-beam/core/stiffness/structure';
 import { governingValues, largestOf } from '@rigid-beam/drawing/diagram-scale';
@@ -33,12 +33,9 @@ export const shownOf = (state: EditorState): Shown => ({
 
 /** By which rule a quantity is drawn. */
 export function ruleOf(quantity: SheetQuantity, axial: 'bars' | 'diagrams'): string {
-  if (quantity === 'N') return axial === 'bars' ? 'width is force · T tension, C compression' : 'T tension, C compression';
-  if (quantity === 'sigma') return 'at the extreme fibres · + tension, − compression';
-  if (isDeflection(quantity)) return 'as members deflect';
-  const { side, positive, derived } = quantityTable[quantity];
-  if (derived) return positive;
-  return side < 0 ? 'on the tension face' : `positive: ${positive}`;
+  const { side, positive, line } = quantityTable[quantity];
+  if (quantity === 'N' && axial === 'bars') return 'width is force · T tension, C compression';
+  return line?.rule ?? (side < 0 ? 'on the tension face' : `positive: ${positive}`);
 }
 
 /** Symbols in the plane, where no axis has to be told; a v beside a V would hardly be. */
@@ -104,7 +101,8 @@ export function extremeWords(state: Shown, outcome: number): string {
   const { quantity } = state;
   const { display } = state.settled.model;
   if (!solution?.outcomes[outcome]) return state.settled.results ? 'no results' : 'solving …';
-  if (!isReady(solution, outcome)) return 'reading the envelope …';
+  if (isAwaited(solution, outcome, quantity))
+    return isReady(solution, outcome) ? 'finding the shear in the sections …' : 'reading the envelope …';
   const governing = governingValues(solution, outcome, quantity);
   const unknown = unknownWords(solution, quantity);
   if (!governing) return unknown;
@@ -129,10 +127,12 @@ export function extremeWords(state: Shown, outcome: number): string {
 
 /** Of how many members a stress is not known, and what would tell it. */
 function unknownWords({ fibres }: Solution, quantity: SheetQuantity): string {
-  const unknown = quantity === 'sigma' ? fibres.filter((one) => one === undefined).length : 0;
+  const { derived, dimension } = quantityTable[quantity];
+  if (!derived || dimension !== 'stress') return '';
+  const unknown = fibres.filter((one) => !one || (derived.takesShear && !one.shear)).length;
   if (unknown === 0) return '';
   const whose = unknown === fibres.length ? '' : ` of ${counted(unknown, 'member')}`;
-  return `not known${whose}: their sections have no shape and no section moduli`;
+  return `not known${whose}: ${derived.takesShear ? 'it takes a shape in one piece' : 'their sections have no shape and no section moduli'}`;
 }
 
 /** In space: the moment about the other axis, where it is larger than the one that is drawn. */

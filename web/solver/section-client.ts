@@ -1,5 +1,6 @@
 import * as Comlink from 'comlink';
 import type { Shape } from '@rigid-beam/core/shapes/shape';
+import type { ShearPoints } from '@rigid-beam/core/sections/shear-points';
 import type { SectionForces, StressField } from '@rigid-beam/core/sections/mesh/stress';
 import type { Measured, Sections } from './section.worker';
 import { sectionClient as WORDS } from './words';
@@ -49,3 +50,6 @@ export function measureSection(shape: Shape): Promise<Measured> {
 /** The stresses that forces cause in a section; nothing where it is in several pieces. */
 export const stressesIn = (shape: Shape, forces: SectionForces): Promise<StressField | undefined> =>
   asked((sections) => sections.stresses(shape, forces));
+
+/** Places on the outline of a section with the shear that forces cause there; nothing where it is in several pieces. */
+export const shearIn = (shape: Shape): Promise<ShearPoints | undefined> => asked((sections) => sections.shear(shape));

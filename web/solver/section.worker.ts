@@ -2,6 +2,7 @@ import * as Comlink from 'comlink';
 import type { Shape } from '@rigid-beam/core/shapes/shape';
 import { outlineProperties, type OutlineProperties } from '@rigid-beam/core/sections/built/properties';
 import { linesOf } from '@rigid-beam/core/sections/lines-of';
+import { shearPoints, type ShearPoints } from '@rigid-beam/core/sections/shear-points';
 import { stressField, type SectionForces, type StressField } from '@rigid-beam/core/sections/mesh/stress';
 
 /** What a mesh tells of a section, without the mesh itself. */
@@ -21,6 +22,9 @@ const sections = {
     const { solution: _, ...measured } = solved(shape);
     return measured;
   },
+
+  /** Nothing where the section is in several pieces. */
+  shear: (shape: Shape): ShearPoints | undefined => shearPoints(shape),
 
   /** Nothing where the section is in several pieces. */
   stresses(shape: Shape, forces: SectionForces): StressField | undefined {

@@ -12,7 +12,8 @@ import type { BoundCurve, ReadExtremes } from '@rigid-beam/core/results/envelope
 import type { Quantity } from '@rigid-beam/core/results/quantities';
 import { readCurve } from '@rigid-beam/core/results/read-curve';
 import { readExtremes } from '@rigid-beam/core/results/read-extremes';
-import type { StructuralResponse, Results } from '@rigid-beam/core/results/results';
+import { withShear } from '@rigid-beam/core/results/readings';
+import type { StructuralResponse, Results, Solution } from '@rigid-beam/core/results/results';
 import { buffersOf, withResponses } from './buffers';
 import { assembled, type ModelParts } from './model-parts';
 
@@ -35,6 +36,8 @@ export interface SolveProgress {
 export interface ReadingAsked {
   readonly extremes: boolean;
   readonly curve: Quantity | undefined;
+  /** The fibres of its members, where shear on them is known, which is not found here. */
+  readonly sheared: Solution['fibres'] | undefined;
 }
 
 export interface ReadingFound {
@@ -104,8 +107,9 @@ const solver = {
   async readEnvelope(outcome: number, asked: ReadingAsked, tell: (done: number) => void): Promise<ReadingFound | undefined> {
     const own = ++reading;
     if (!current) return undefined;
-    const { solution } = (last ??= session.update(current)).now;
-    if (!solution) return undefined;
+    const { solution: solved } = (last ??= session.update(current)).now;
+    if (!solved) return undefined;
+    const solution = asked.sheared ? withShear(solved, asked.sheared) : solved;
     const steps = function* <T>(work: Generator<number, T>, share: readonly [number, number]): Generator<number, T> {
       let step = work.next();
       for (; !step.done; step = work.next()) yield share[0] + (share[1] - share[0]) * step.value;

@@ -143,6 +143,6 @@ test('a plane structure has no resultant moment, and its stresses need no second
   const { solution } = solved(
     sketch({ nodes: [['1', 0, 0], ['2', 2, 0]], members: [['a', '1', '2']], supports: [clamp('1')], loads: [{ type: 'node', node: '2', fy: -1e3 }], section: { Wz: 1e-4 } }),
   ); // oxfmt-ignore
-  expect(quantitiesOf(solution.structure)).toEqual(['N', 'Vy', 'Mz', 'u', 'v', 'sigma']);
+  expect(quantitiesOf(solution.structure)).toEqual(['N', 'Vy', 'Mz', 'u', 'v', 'sigma', 'sigmaV']);
   expect(quantityExtremes(solution, 0, 0, 'sigma')!.max.value).toBeCloseTo(2e3 / 1e-4, 3);
 });

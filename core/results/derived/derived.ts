@@ -1,32 +1,30 @@
 import type { Fibres } from '../../sections/fibres';
 import type { Reach } from '../reach';
 
-/** Internal forces at one place: N, and N·m. */
-export interface Forces {
-  readonly N: number;
-  readonly My: number;
-  readonly Mz: number;
-}
+/** Internal forces, of which some make a derived quantity. */
+export const forces = ['N', 'Vy', 'Vz', 'T', 'My', 'Mz'] as const;
+export type Force = (typeof forces)[number];
+
+/** Internal forces at one place: N, and N·m. Those that the quantity does not follow from are zero. */
+export type Forces = Readonly<Record<Force, number>>;
 
 /** The same along a piece, as polynomials of the distance from where it begins. */
-export interface PieceForces {
+export interface PieceForces extends Readonly<Record<Force, Float64Array>> {
   readonly length: number;
-  readonly N: Float64Array;
-  readonly My: Float64Array;
-  readonly Mz: Float64Array;
 }
 
 /** The same in the coefficients of many pieces: where each force begins; −1 where it is not stored, and zero. */
-export interface PieceAt {
+export interface PieceAt extends Readonly<Record<Force, number>> {
   readonly coefficients: Float64Array;
-  readonly N: number;
-  readonly My: number;
-  readonly Mz: number;
   readonly length: number;
 }
 
 /** A quantity that follows from the internal forces at a place. */
 export interface Derived {
+  /** The forces that it follows from. */
+  readonly of: readonly Force[];
+  /** Whether it follows from shear stresses on the outline too, which take a mesh of the section: until they are there it is awaited. */
+  readonly takesShear: boolean;
   /** Whether it has a range at a place, as stresses have over a section. */
   readonly spreads: boolean;
   /** Whether it is a size without a sign, of which only the greatest value matters. */
@@ -43,3 +41,16 @@ export interface Derived {
   /** Places inside a piece where its extremes may lie, beside the ends: all of them, in no order; others do no harm. */
   readonly turns: (piece: PieceForces, fibres: Fibres | undefined) => number[];
 }
+
+/** What a derived quantity is read from, force by force; those that it does not follow from are not asked for. */
+export const forcesFrom = ({ of }: Derived, read: (force: Force) => number): Forces => {
+  const found = { N: 0, Vy: 0, Vz: 0, T: 0, My: 0, Mz: 0 };
+  for (const force of of) found[force] = read(force);
+  return found;
+};
+const NONE: Float64Array = new Float64Array(1);
+export const pieceFrom = ({ of }: Derived, length: number, read: (force: Force) => Float64Array): PieceForces => {
+  const found = { length, N: NONE, Vy: NONE, Vz: NONE, T: NONE, My: NONE, Mz: NONE };
+  for (const force of of) found[force] = read(force);
+  return found;
+};

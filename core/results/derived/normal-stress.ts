@@ -10,6 +10,8 @@ import type { Derived, PieceForces } from './derived';
  * which is a polynomial as well.
  */
 export const normalStress: Derived = {
+  of: ['N', 'My', 'Mz'],
+  takesShear: false,
   spreads: true,
   isMagnitude: false,
   at: ({ N, My, Mz }, fibres) => {
@@ -48,7 +50,7 @@ export const normalStress: Derived = {
         bending[4 + k] = vw * z + ww * y;
       }
       curvature.high = 0;
-      raiseBySquare(curvature, { coefficients: bending, N: 0, My: 0, Mz: 4, length });
+      raiseBySquare(curvature, bending, [0, 4], length);
       around = radius * Math.sqrt(curvature.high);
     }
     for (let i = 0; i < points.length; i += 2) {

@@ -1,5 +1,4 @@
 import type { Reach } from '../reach';
-import type { PieceAt } from './derived';
 
 /** How often a piece is halved at most, where what is known of it does not do. */
 const DEPTH = 6;
@@ -36,7 +35,12 @@ const square = (): number => a.value * a.value + b.value * b.value;
  * the square rises above both by no more than δ²/8 times what its second derivative 2(y′² + y·y″ + z′² + z·z″) is below zero; that has a bound
  * which follows from the two cubics at the ends of the part. Where it does not do, the part is halved.
  */
-export function raiseBySquare(reach: Reach, { coefficients, My, Mz, length }: PieceAt): void {
+export function raiseBySquare(
+  reach: Reach,
+  coefficients: Float64Array,
+  [My, Mz]: readonly [number, number],
+  length: number,
+): void {
   a.take(coefficients, My);
   b.take(coefficients, Mz);
   raiseBetween(reach, 0, length, DEPTH);

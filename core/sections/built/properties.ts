@@ -50,6 +50,7 @@ const FINEST = 2000;
  * parts may touch. Exact, but for what follows from a mesh.
  */
 export function outlineProperties(where: readonly (readonly Corner[])[]): OutlineProperties {
+  if (where.length === 0) throw new MeshTrouble('it has no outline');
   // Wherever it was drawn, it is looked at about a corner of its own: far from the origin, digits would be lost.
   const { z: oz = 0, y: oy = 0 } = where[0]?.[0] ?? {};
   const found = propertiesAbout(where.map((line) => line.map((corner) => ({ ...corner, z: corner.z - oz, y: corner.y - oy }))));
