@@ -1,9 +1,9 @@
 import { runNames, type RunName } from '../analysis/runs';
 import { solve } from '../analysis/session';
+import { resultsWithShear } from '../results/with-shear';
 import type { Model } from '../model/model';
 import { ofText, type FilePart, type Format, type OptionValues } from './format';
 import { readModelFile, writeModelFile } from './model-file';
-import { resultsWithShear } from '../results/with-shear';
 import { resultsFile } from './results-file';
 
 /** Points along a member in a results file, unless others are asked for. */

@@ -44,7 +44,7 @@ export class Desk {
     };
     return {
       editor,
-      drawing: { refresh: () => undefined },
+      refresh: () => undefined,
       view: { showAll: () => undefined, lookAt: (look: string) => desk.looks.push(look) },
       say: (words: string) => (desk.said = words),
     } as unknown as SheetController;
