@@ -76,6 +76,12 @@ module.exports = {
       core(['results', 'formats']),
       'Mechanisms and combinations are below the results that use them.',
     ),
+    forbid(
+      'tables-on-top',
+      '^core/(?!tables/|formats/|test/)',
+      core(['tables']),
+      'What is computed knows nothing of how it is listed.',
+    ),
     forbid('formats-on-top', core(['results']), core(['formats']), 'Results know no file.'),
     forbid(
       'database-below-server',

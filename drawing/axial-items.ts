@@ -8,7 +8,8 @@ import type { Ink, Label } from './display-list';
 import { nearness, type DrawnMember } from './geometry';
 import { saidOnce } from './runs';
 import { SMALL } from './value-labels';
-import { unitOfQuantity, valueOnSheet } from './show-quantity-value';
+import { unitOfQuantity } from '@rigid-beam/core/results/quantities';
+import { valueOnSheet } from './show-quantity-value';
 import type { View } from './view';
 
 /** How a member is drawn where its axial force is what matters. */

@@ -20,7 +20,7 @@ import { placeItems } from './place-items';
 import { reactionItems } from './reaction-items';
 import { resultantItems } from './resultant-items';
 import { sectionItems } from './section-items';
-import { unitOfQuantity } from './show-quantity-value';
+import { unitOfQuantity } from '@rigid-beam/core/results/quantities';
 import { membersInFront, structureItems } from './structure-items';
 import { supportItems } from './support-items';
 import { valueLabels } from './value-labels';

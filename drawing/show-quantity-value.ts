@@ -1,12 +1,6 @@
-import { unitOf, type DisplayUnits } from '@rigid-beam/core/quantities/display';
+import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { inUnit, showQuantity } from '@rigid-beam/core/quantities/show';
-import { quiet, sizesOf } from '@rigid-beam/core/results/noise';
-import type { Solution } from '@rigid-beam/core/results/results';
-import { quantityTable, type Quantity } from '@rigid-beam/core/results/quantities';
-
-/** The unit in which a project shows a quantity along a member. */
-export const unitOfQuantity = (quantity: Quantity, display: DisplayUnits): string =>
-  quantityTable[quantity].dimension === 'length' ? display.deflection : unitOf(quantityTable[quantity].dimension, display);
+import { quantityTable, unitOfQuantity, type Quantity } from '@rigid-beam/core/results/quantities';
 
 /** A value with its unit; an axial force with its letter, T in tension and C in compression. */
 export function showValue(quantity: Quantity, value: number, display: DisplayUnits): string {
@@ -31,12 +25,4 @@ export function valueOnSheet(quantity: Quantity, value: number, largest: number,
   const text = Math.abs(inUnit(value, unit)).toFixed(decimalsFor(inUnit(largest, unit)));
   if (quantity === 'N') return `${value >= 0 ? 'T' : 'C'} ${text}`;
   return value < 0 && !isSignless(quantity) && Number(text) !== 0 ? `−${text}` : text;
-}
-
-/** A value along a member without its noise: nothing beside the forces of the outcome is 0. */
-export function quietValue(solution: Solution, outcome: number, quantity: Quantity, value: number): number {
-  const { dimension } = quantityTable[quantity];
-  if (dimension !== 'force' && dimension !== 'moment') return value;
-  const sizes = sizesOf(solution, outcome);
-  return quiet(value, dimension === 'force' ? sizes.force : sizes.couple);
 }

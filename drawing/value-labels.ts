@@ -6,7 +6,8 @@ import { inkOf, sideOf, standsOn, tipOf, type DrawnQuantity } from './diagram-it
 import type { Governing } from './diagram-scale';
 import type { Label } from './display-list';
 import type { DrawnMember } from './geometry';
-import { isSignless, unitOfQuantity, valueOnSheet } from './show-quantity-value';
+import { unitOfQuantity } from '@rigid-beam/core/results/quantities';
+import { isSignless, valueOnSheet } from './show-quantity-value';
 import type { View } from './view';
 import { SKETCHED } from './level-of-detail';
 

@@ -1,4 +1,5 @@
 import { once } from '../once';
+import { quantityTable, type Quantity } from './quantities';
 import { nodalAt, partsOf } from './read';
 import type { Solution } from './results';
 
@@ -38,3 +39,11 @@ export function sizesOf(solution: Solution, outcome: number): Sizes {
 
 /** The value, or 0 where it is noise beside what there is (`size`). */
 export const quiet = (value: number, size: number): number => (Math.abs(value) < NOISE * size ? 0 : value);
+
+/** A value along a member without its noise: nothing beside the forces of the outcome is 0. */
+export function quietValue(solution: Solution, outcome: number, quantity: Quantity, value: number): number {
+  const { dimension } = quantityTable[quantity];
+  if (dimension !== 'force' && dimension !== 'moment') return value;
+  const sizes = sizesOf(solution, outcome);
+  return quiet(value, dimension === 'force' ? sizes.force : sizes.couple);
+}

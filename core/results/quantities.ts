@@ -1,4 +1,5 @@
 import type { DimensionName } from '../quantities/dimension';
+import { unitOf, type DisplayUnits } from '../quantities/display';
 import { isPlane, type Structure } from '../stiffness/structure';
 import { equivalentStress } from './derived/equivalent-stress';
 import { resultantMoment } from './derived/resultant-moment';
@@ -211,3 +212,7 @@ export const quantitiesOf = (s: Structure): Quantity[] =>
 /** How a quantity is said in a structure. */
 export const nameOf = (s: Structure, quantity: Quantity): string =>
   isPlane(s) ? quantityTable[quantity].name : quantityTable[quantity].nameInSpace;
+
+/** The unit in which a project shows a quantity along a member. */
+export const unitOfQuantity = (quantity: Quantity, display: DisplayUnits): string =>
+  quantityTable[quantity].dimension === 'length' ? display.deflection : unitOf(quantityTable[quantity].dimension, display);

@@ -1,5 +1,5 @@
-import { columnsOf } from '../schedules/lists';
-import { writeCells } from '../schedules/write-cells';
+import { schedules } from '@rigid-beam/core/tables/schedules/lists';
+import { writeCells } from '@rigid-beam/core/tables/schedules/write-cells';
 import { make, type Command } from './command';
 import { chosenOf } from '../editor/chosen';
 
@@ -13,7 +13,7 @@ export const scheduleCommands: readonly Command[] = (['nodes', 'members'] as con
       : 'section of a, b to tube · behaviour of the selection to truss',
   run: (sheet, text) => {
     const { model, selection } = sheet.editor.state;
-    const columns = columnsOf(model, list).filter(({ computed }) => !computed);
+    const columns = schedules[list].columns(model).filter(({ computed }) => !computed);
     const [, title, rows, value] = /^(.+?)\s+of\s+(.+?)\s+to\s+(.+)$/i.exec(text) ?? [];
     if (title === undefined || rows === undefined || value === undefined) return 'Write: x of 3, 4 to 4.5';
     const wanted = title.toLowerCase();

@@ -15,7 +15,7 @@ import type { Look, WorkPlane } from '@rigid-beam/drawing/projection';
 import { planeOfNodes } from '../sheet/plane-of-nodes';
 import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { switchNames } from '@rigid-beam/drawing/stage-view';
-import { scheduleLists } from '../editor/slices/page';
+import { scheduleLists } from '@rigid-beam/core/tables/schedules/lists';
 import { stepSection } from '../editor/catalogue/step-section';
 import type { SheetController } from '../sheet/controller';
 import type { Beside } from '../editor/view-state';

@@ -1,9 +1,9 @@
 'use client';
 
-import type { Column } from './column';
+import type { TypedColumn } from '@rigid-beam/core/tables/column';
 
 interface CellFieldProps {
-  readonly column: Column;
+  readonly column: TypedColumn;
   readonly value: string;
   readonly onChange: (text: string) => void;
   readonly onLeave: () => void;

@@ -1,17 +1,19 @@
 'use client';
 
 import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type CSSProperties, type KeyboardEvent } from 'react';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { cellText } from '@rigid-beam/core/tables/column';
+import { scheduleLists, schedules, type ScheduleList } from '@rigid-beam/core/tables/schedules/lists';
+import { readTable, writeCells, type Cell } from '@rigid-beam/core/tables/schedules/write-cells';
 import { useCatalogue } from '../editor/catalogue/use-catalogue';
-import { scheduleLists } from '../editor/slices/page';
 import { useEditor, useEditorState } from '../editor/use-editor';
 import { Button, PlainButton, ToggleButton } from '../ui/controls';
-import { arranged, type Sorting } from './arranged';
 import { CellField } from './CellField';
 import { Head } from './Head';
-import { schedules, type ScheduleList } from './lists';
+import { linked } from './linked';
 import { tableAction, type TableAction } from './keys';
 import { Bar, Drawer, HEIGHT, Line, Said, Scroll, type Place } from './parts';
-import { readTable, writeCells, type Cell } from './write-cells';
+import { useGrid } from './use-grid';
 import { schedule as WORDS } from './words';
 
 /** A list of the model as a table with the habits of a spreadsheet, in the drawer under the sheet and linked with its selection. */
@@ -20,21 +22,22 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
   const model = useEditorState((state) => state.model);
   const selection = useEditorState((state) => state.selection);
   const [filter, setFilter] = useState('');
-  const [sort, setSort] = useState<Sorting>();
   const [active, setActive] = useState<Place>({ row: 0, column: 0 });
   const [anchor, setAnchor] = useState<Place>({ row: 0, column: 0 });
   const [draft, setDraft] = useState<string>();
   const [trouble, setTrouble] = useState<string>();
-  const [top, setTop] = useState(0);
   const scroll = useRef<HTMLDivElement>(null);
   const leaving = useRef(false);
 
   const kind = schedules[list];
   // A designation is read in it.
-  useCatalogue(list === 'sections' ? 'wanted' : 'not yet');
-  const columns = useMemo(() => kind.columns(model), [model, kind]);
-  const rows = useMemo(() => arranged(kind.rows(model), columns, filter, sort), [model, kind, columns, filter, sort]);
-  const selected = useMemo(() => kind.selected(model, selection), [kind, model, selection]);
+  const catalogue = useCatalogue(list === 'sections' ? 'wanted' : 'not yet');
+  const columns = useMemo(() => kind.columns(model, catalogue), [model, kind, catalogue]);
+  const all = useMemo(() => kind.rows(model), [model, kind]);
+  const grid = useGrid(columns, all, filter);
+  const sorted = grid.getRowModel().rows;
+  const rows = useMemo(() => sorted.map(({ original }) => original), [sorted]);
+  const selected = useMemo(() => linked[list].selected(model, selection), [list, model, selection]);
   // Every line is as wide as all columns, whatever stands in them.
   const widths = {
     gridTemplateColumns: `3.2rem repeat(${columns.length}, minmax(6.5rem, 1fr))`,
@@ -42,8 +45,15 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
   } as CSSProperties;
   // One empty row below all others takes what is new.
   const count = rows.length + 1;
-  const visible = Math.ceil((scroll.current?.clientHeight ?? 400) / HEIGHT) + 4;
-  const first = Math.max(0, Math.floor(top / HEIGHT) - 2);
+  const windowed = useVirtualizer({
+    count,
+    getScrollElement: () => scroll.current,
+    estimateSize: () => HEIGHT,
+    overscan: 4,
+    // The head lies over the first row.
+    scrollMargin: HEIGHT,
+    scrollPaddingStart: HEIGHT,
+  });
 
   // What is selected on the sheet comes into view here.
   const [leadId] = selected;
@@ -55,9 +65,10 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
     const row = latest.current.findIndex(({ id }) => id === leadId);
     const box = scroll.current;
     if (row < 0 || !box || box.contains(document.activeElement)) return;
-    box.scrollTop = Math.max(0, row * HEIGHT - box.clientHeight / 2);
-  }, [leadId]);
+    windowed.scrollToIndex(row, { align: 'center' });
+  }, [leadId, windowed]);
 
+  const seen = windowed.getVirtualItems();
   const range = {
     top: Math.min(active.row, anchor.row),
     bottom: Math.max(active.row, anchor.row),
@@ -68,18 +79,14 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
     const to = { row: Math.min(Math.max(row, 0), count - 1), column: Math.min(Math.max(column, 0), columns.length - 1) };
     setActive(to);
     if (range === 'alone') setAnchor(to);
-    const box = scroll.current;
-    if (box) {
-      if (to.row * HEIGHT < box.scrollTop) box.scrollTop = to.row * HEIGHT;
-      if ((to.row + 2) * HEIGHT > box.scrollTop + box.clientHeight) box.scrollTop = (to.row + 2) * HEIGHT - box.clientHeight;
-    }
+    windowed.scrollToIndex(to.row);
   };
   const selectRows = (from: number, to: number): void => {
-    const subjects = rows.slice(Math.min(from, to), Math.max(from, to) + 1).flatMap(({ id }) => kind.subjects(model, id));
+    const subjects = rows.slice(Math.min(from, to), Math.max(from, to) + 1).flatMap(({ id }) => linked[list].subjects(model, id));
     if (subjects.length > 0) editor.select(subjects);
   };
   const write = (cells: readonly Cell[]): boolean => {
-    const written = writeCells(model, list, cells);
+    const written = writeCells(model, list, cells, catalogue);
     if (!written.ok) {
       setTrouble(written.reason);
       return false;
@@ -97,7 +104,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
   const commit = (): boolean => {
     if (draft === undefined) return true;
     const row = rows[active.row];
-    const isSame = row && columns[active.column]!.show(row) === draft;
+    const isSame = row && cellText(columns[active.column]!, row) === draft;
     if (!isSame && !write([cellAt(active.row, active.column, draft)])) return false;
     setDraft(undefined);
     return true;
@@ -108,7 +115,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
     const lines = rows.slice(range.top, range.bottom + 1).map((row) =>
       columns
         .slice(range.left, range.right + 1)
-        .map((column) => column.show(row))
+        .map((column) => cellText(column, row))
         .join('\t'),
     );
     event.clipboardData.setData('text/plain', lines.join('\n'));
@@ -137,7 +144,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
     if (!source || range.bottom === range.top) return;
     const cells: Cell[] = [];
     for (let r = range.top + 1; r <= range.bottom; r++)
-      for (let c = range.left; c <= range.right; c++) cells.push(cellAt(r, c, columns[c]!.show(source)));
+      for (let c = range.left; c <= range.right; c++) cells.push(cellAt(r, c, cellText(columns[c]!, source)));
     write(cells);
   };
   const onKeyDown = (event: KeyboardEvent): void => {
@@ -172,12 +179,12 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
         return true;
       }
       case 'sort':
-        if (column) setSort({ key: column.key, way: action.way });
+        if (column) grid.setSorting([{ id: column.key, desc: action.way === -1 }]);
         return column !== undefined;
       case 'edit': {
         if (!column || column.computed) return false;
         const row = rows[active.row];
-        setDraft(action.first ?? (row ? column.show(row) : ''));
+        setDraft(action.first ?? (row ? cellText(column, row) : ''));
         return true;
       }
       case 'fillDown':
@@ -222,14 +229,13 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
         aria-rowcount={count + 1}
         aria-colcount={columns.length}
         aria-activedescendant={`cell-${active.row}-${active.column}`}
-        onScroll={(event) => setTop(event.currentTarget.scrollTop)}
         onKeyDown={onKeyDown}
         onCopy={onCopy}
         onPaste={onPaste}
       >
-        <Head columns={columns} widths={widths} sort={sort} onSort={setSort} />
-        <div style={{ height: first * HEIGHT }} />
-        {Array.from({ length: Math.max(0, Math.min(visible, count - first)) }, (_, i) => first + i).map((r) => {
+        <Head columns={columns} sorted={grid.getAllLeafColumns()} widths={widths} />
+        <div style={{ height: (seen[0]?.start ?? HEIGHT) - HEIGHT }} />
+        {seen.map(({ index: r }) => {
           const row = rows[r];
           return (
             <Line
@@ -263,12 +269,12 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
                       if (commit()) go(r, c, event.shiftKey ? 'extended' : 'alone');
                     }}
                     onPointerEnter={(event) => event.buttons === 1 && draft === undefined && setActive({ row: r, column: c })}
-                    onDoubleClick={() => !column.computed && setDraft(row ? column.show(row) : '')}
+                    onDoubleClick={() => !column.computed && setDraft(row ? cellText(column, row) : '')}
                   >
                     {isActive && draft !== undefined ? (
                       <CellField column={column} value={draft} onChange={setDraft} onLeave={() => leaving.current || commit()} />
                     ) : row ? (
-                      column.show(row)
+                      cellText(column, row)
                     ) : (
                       ''
                     )}
@@ -278,7 +284,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
             </Line>
           );
         })}
-        <div style={{ height: Math.max(0, count - first - visible) * HEIGHT }} />
+        <div style={{ height: windowed.getTotalSize() - ((seen.at(-1)?.end ?? HEIGHT) - HEIGHT) }} />
       </Scroll>
     </Drawer>
   );

@@ -1,7 +1,8 @@
 import { expect, test } from '@jest/globals';
-import { arranged } from './arranged';
-import { columnsOf, rowsOf } from './lists';
+import { createTable } from '@tanstack/react-table';
+import { schedules } from '@rigid-beam/core/tables/schedules/lists';
 import { tableAction } from './keys';
+import { gridColumns, gridModels } from './use-grid';
 import { emptyModel } from '@rigid-beam/core/model/model';
 
 const pressed = (key: string, held: Partial<Record<'shiftKey' | 'ctrlKey' | 'metaKey' | 'altKey', boolean>> = {}) =>
@@ -29,11 +30,19 @@ test('rows are filtered by any of their texts, and numbers are sorted as numbers
     nodes: [10, 9, -2].map((x, i) => ({ id: `n${i}`, x, y: 0 })),
     supports: [{ node: 'n1', ux: 'fixed', uy: 'fixed' } as const],
   };
-  const columns = columnsOf(model, 'nodes');
-  const shown = (filter: string, way?: 1 | -1): string[] =>
-    arranged(rowsOf(model, 'nodes'), columns, filter, way && { key: 'x', way }).map(({ id }) => id);
-  expect(shown('', 1)).toEqual(['n2', 'n1', 'n0']);
-  expect(shown('', -1)).toEqual(['n0', 'n1', 'n2']);
-  expect(shown(' PINNED ')).toEqual(['n1']);
+  const columns = gridColumns(schedules.nodes.columns(model));
+  const shown = (filter: string, way?: 'up' | 'down'): string[] => {
+    const sorting = way ? [{ id: 'x', desc: way === 'down' }] : [];
+    const state = { globalFilter: filter, sorting, columnFilters: [], columnPinning: {}, grouping: [], expanded: {} };
+    const grid = createTable({
+      ...gridModels<{ readonly id: string }>(),
+      ...{ data: schedules.nodes.rows(model), columns: columns as never, renderFallbackValue: null },
+      ...{ state, onStateChange: () => undefined },
+    });
+    return grid.getRowModel().rows.map(({ original }) => original.id);
+  };
+  expect(shown('', 'up')).toEqual(['n2', 'n1', 'n0']);
+  expect(shown('', 'down')).toEqual(['n0', 'n1', 'n2']);
+  expect(shown('PINNED')).toEqual(['n1']);
   expect(shown('nothing of it')).toEqual([]);
 });

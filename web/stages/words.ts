@@ -94,17 +94,10 @@ export const resultsBench = {
   hold: 'The loads are self-equilibrating.',
   agree: (digits: number): string =>
     Number.isFinite(digits) ? `Loads and reactions agree to ${counted(digits, 'digit')}.` : 'Loads and reactions agree exactly.',
-  quantity: 'Quantity',
-  value: 'Value',
-  member: 'Member',
-  at: 'at',
   largest: 'Largest',
   smallest: 'Smallest',
   text: (symbol: string, text: string): string => `${symbol} ${text}`,
   selectMember: (id: string): string => `Select member ${id}`,
-  node: 'Node',
-  aboutOrigin: (componentName: string): string => `${componentName} about origin`,
-  loads: 'Loads',
 };
 
 export const supportsBench = {

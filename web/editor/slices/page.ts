@@ -1,8 +1,5 @@
+import type { ScheduleList } from '@rigid-beam/core/tables/schedules/lists';
 import type { Slice } from './slice';
-
-/** Lists of the model that have a schedule. */
-export const scheduleLists = ['nodes', 'members', 'sections', 'materials', 'supports', 'loads'] as const;
-export type ScheduleList = (typeof scheduleLists)[number];
 
 /** A window in which the panel would lie over the sheet: there it comes when it is called. */
 export const NARROW = '(max-width: 52rem)';

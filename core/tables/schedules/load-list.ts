@@ -1,14 +1,14 @@
-import { loadTotal } from '@rigid-beam/core/model/loads/load-total';
-import { readTargets, targetOfLoad, targetWords } from '@rigid-beam/core/phrases/phrase-target';
-import { phraseOfLoad } from '@rigid-beam/core/phrases/phrase-of-load';
-import { ALL_DIGITS, phraseWords } from '@rigid-beam/core/phrases/phrase-words';
-import { saidLoad } from '@rigid-beam/core/phrases/said-load';
-import type { Load, Model } from '@rigid-beam/core/model/model';
-import { displayOf } from '@rigid-beam/core/quantities/display';
-import { inUnit } from '@rigid-beam/core/quantities/show';
-import { computedColumn, plain, textColumn, type Column, type Row } from './column';
+import { loadTotal } from '../../model/loads/load-total';
+import { readTargets, targetOfLoad, targetWords } from '../../phrases/phrase-target';
+import { phraseOfLoad } from '../../phrases/phrase-of-load';
+import { ALL_DIGITS, phraseWords } from '../../phrases/phrase-words';
+import { saidLoad } from '../../phrases/said-load';
+import type { Load, Model } from '../../model/model';
+import { displayOf } from '../../quantities/display';
+import { inUnit } from '../../quantities/show';
+import { computedColumn, textColumn, type Row, type TypedColumn } from '../column';
 import type { ScheduleKind } from './list';
-import { columns as WORDS, schedule } from './words';
+import { columns as WORDS, schedules } from '../words';
 
 /** A load as a row: its case, what it is on and what it says; `load` is what it was, or what these words mean. */
 interface LoadRow extends Row {
@@ -47,18 +47,18 @@ function remade(row: LoadRow, model: Model): LoadRow | string {
 
 /** Loads as they are said, with their totals; a table of case, place and words can be pasted. */
 export const loadList: ScheduleKind = {
-  words: schedule.loads,
+  words: schedules.loads,
   names: 'numbers',
   columns: (model) => {
     const { force } = displayOf(model);
-    const total = (k: 0 | 1 | 2): Column =>
+    const total = (k: 0 | 1 | 2): TypedColumn =>
       computedColumn(
         `total${k}`,
         WORDS.totals[k],
         (row) => {
           const { load } = row as LoadRow;
           const found = load && loadTotal(load, model);
-          return found ? plain(Number(inUnit(found[k], force).toPrecision(6))) : '';
+          return found && inUnit(found[k], force);
         },
         force,
       );
@@ -87,6 +87,4 @@ export const loadList: ScheduleKind = {
     const { load } = row as LoadRow;
     return load ? [{ type: 'put', list: 'loads', entry: { ...load } }] : [];
   },
-  subjects: (_, id) => [{ kind: 'load', id }],
-  selected: (_, selection) => new Set(selection.flatMap((one) => (one.kind === 'load' ? [one.id] : []))),
 };

@@ -1,16 +1,16 @@
-import type { Intent } from '@rigid-beam/core/model/edits/intent';
-import type { Model, ModelNode } from '@rigid-beam/core/model/model';
-import { kindOf, supportKindsOf, supportOf } from '@rigid-beam/core/model/support-kinds';
-import { lengthUnit } from '@rigid-beam/core/quantities/display';
-import { lengthColumn, textColumn, type Row } from './column';
-import { ofThings, type ScheduleKind } from './list';
-import { columns as WORDS, schedule } from './words';
+import type { Intent } from '../../model/edits/intent';
+import type { Model, ModelNode } from '../../model/model';
+import { kindOf, supportKindsOf, supportOf } from '../../model/support-kinds';
+import { lengthUnit } from '../../quantities/display';
+import { lengthColumn, textColumn, type Row } from '../column';
+import type { ScheduleKind } from './list';
+import { columns as WORDS, schedules } from '../words';
 
 const NONE = 'none';
 
 /** Nodes with their places and the kind of their support. */
 export const nodeList: ScheduleKind = {
-  words: schedule.nodes,
+  words: schedules.nodes,
   names: 'numbers',
   columns: (model) => {
     const unit = lengthUnit(model);
@@ -32,7 +32,6 @@ export const nodeList: ScheduleKind = {
   },
   newRow: (_, id) => ({ id, x: 0, y: 0, support: NONE }),
   put: putNode,
-  ...ofThings('node'),
 };
 
 function putNode(model: Model, row: Row, old: Row | undefined): Intent[] {

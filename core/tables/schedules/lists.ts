@@ -1,15 +1,14 @@
-import type { Model } from '@rigid-beam/core/model/model';
-import type { Column, Row } from './column';
-import type { ScheduleList } from '../editor/slices/page';
-import type { ScheduleKind } from './list';
 import { loadList } from './load-list';
 import { materialList } from './material-list';
 import { memberList } from './member-list';
 import { nodeList } from './node-list';
 import { sectionList } from './section-list';
 import { supportList } from './support-list';
+import type { ScheduleKind } from './list';
 
-export type { ScheduleList } from '../editor/slices/page';
+/** Lists of the model that have a schedule. */
+export const scheduleLists = ['nodes', 'members', 'sections', 'materials', 'supports', 'loads'] as const;
+export type ScheduleList = (typeof scheduleLists)[number];
 
 /** Every list that has a schedule. */
 export const schedules: Readonly<Record<ScheduleList, ScheduleKind>> = {
@@ -20,6 +19,3 @@ export const schedules: Readonly<Record<ScheduleList, ScheduleKind>> = {
   supports: supportList,
   loads: loadList,
 };
-
-export const columnsOf = (model: Model, list: ScheduleList): readonly Column[] => schedules[list].columns(model);
-export const rowsOf = (model: Model, list: ScheduleList): Row[] => schedules[list].rows(model);

@@ -1,9 +1,10 @@
-import type { Intent } from '@rigid-beam/core/model/edits/intent';
-import { FreshIds } from '@rigid-beam/core/model/edits/fresh-ids';
-import type { Model } from '@rigid-beam/core/model/model';
-import type { Row } from './column';
+import type { Intent } from '../../model/edits/intent';
+import { FreshIds } from '../../model/edits/fresh-ids';
+import type { Model } from '../../model/model';
+import type { Row } from '../column';
+import type { Catalogue } from './list';
 import { schedules, type ScheduleList } from './lists';
-import { writeCells as WORDS } from './words';
+import { writeCells as WORDS } from '../words';
 
 /** One cell to be written: the id of its row (undefined: the next new row, counted by `added`), the key of its column, and the text. */
 export interface Cell {
@@ -19,9 +20,9 @@ export type Written = { readonly ok: true; readonly intent: Intent } | { readonl
  * The edit that writes texts into cells of a schedule: all of them in one step, or none, with the first reason why not. Rows that do not
  * exist yet are added with free names; a changed name is a renaming that everything follows.
  */
-export function writeCells(model: Model, list: ScheduleList, cells: readonly Cell[]): Written {
+export function writeCells(model: Model, list: ScheduleList, cells: readonly Cell[], catalogue?: Catalogue): Written {
   const kind = schedules[list];
-  const columns = new Map(kind.columns(model).map((column) => [column.key, column]));
+  const columns = new Map(kind.columns(model, catalogue).map((column) => [column.key, column]));
   const before = new Map(kind.rows(model).map((row) => [row.id, row]));
   const ids = new FreshIds(before.keys(), kind.names);
   const changed = new Map<string, Row>();

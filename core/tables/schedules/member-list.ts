@@ -1,24 +1,23 @@
-import { behaviours, type EndFreedom, type Member, type MemberEnd, type Model } from '@rigid-beam/core/model/model';
-import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
-import { lengthUnit } from '@rigid-beam/core/quantities/display';
-import { parseQuantity } from '@rigid-beam/core/quantities/parse';
-import { inUnit } from '@rigid-beam/core/quantities/show';
-import { plain, textColumn, type Column, type Row } from './column';
-import { ofThings, type ScheduleKind } from './list';
-import { columns as WORDS, schedule } from './words';
+import { behaviours, type EndFreedom, type Member, type MemberEnd, type Model } from '../../model/model';
+import { lengthOf, placesOf } from '../../model/places';
+import { lengthUnit } from '../../quantities/display';
+import { inUnit } from '../../quantities/show';
+import { angleColumn, textColumn, type Row, type TypedColumn } from '../column';
+import type { ScheduleKind } from './list';
+import { columns as WORDS, schedules } from '../words';
 
 const names = (list: readonly { readonly id: string }[]): string[] => list.map(({ id }) => id);
 
 const freedomsOf = (space: Model['space']): readonly EndFreedom[] => (space === 'plane' ? ['mz'] : ['my', 'mz']);
 
 /** How a member is joined at one of its ends: rigid, hinged, or as its card says. */
-function jointColumn(side: MemberEnd, space: Model['space']): Column {
+function jointColumn(side: MemberEnd, space: Model['space']): TypedColumn {
   const bending = freedomsOf(space);
   return {
     key: `${side}Joint`,
     title: side === 'start' ? WORDS.startJoint : WORDS.endJoint,
     choices: [WORDS.rigid, WORDS.hinged],
-    show: (row) => {
+    value: (row) => {
       const member = row as unknown as Member;
       if (member.behaviour === 'truss') return WORDS.hinged;
       const freed = Object.entries(member.releases?.[side] ?? {}).filter(([, restraint]) => restraint !== 'fixed');
@@ -42,7 +41,7 @@ function jointColumn(side: MemberEnd, space: Model['space']): Column {
 
 /** Members with where they run and what they are made of. */
 export const memberList: ScheduleKind = {
-  words: schedule.members,
+  words: schedules.members,
   names: 'letters',
   columns: (model) => {
     const places = placesOf(model);
@@ -56,28 +55,19 @@ export const memberList: ScheduleKind = {
       textColumn('material', WORDS.material, names(model.materials)),
       {
         ...textColumn('behaviour', WORDS.behaviour, behaviours),
-        show: (row) => (row.behaviour as string | undefined) ?? 'frame',
+        value: (row) => (row.behaviour as string | undefined) ?? 'frame',
       },
-      {
-        key: 'roll',
-        title: WORDS.roll,
-        unit: '°',
-        show: (row) => plain((row.roll as number | undefined) ?? 0),
-        take: (row, typed) => {
-          const parsed = parseQuantity(typed, 'number');
-          return parsed.ok ? { ...row, roll: parsed.value } : WORDS.isNoAngle(typed, parsed.reason);
-        },
-      },
+      angleColumn('roll', WORDS.roll, (row, roll) => ({ ...row, roll })),
       ...(['start', 'end'] as const).map((side) => jointColumn(side, model.space)),
       {
         key: 'length',
         title: WORDS.length,
         unit,
         computed: true,
-        show: (row) =>
+        value: (row) =>
           places.has(String(row.start)) && places.has(String(row.end))
-            ? plain(inUnit(lengthOf(row as unknown as Member, places), unit))
-            : '',
+            ? inUnit(lengthOf(row as unknown as Member, places), unit)
+            : undefined,
         take: () => WORDS.lengthFollows,
       },
     ];
@@ -104,5 +94,4 @@ export const memberList: ScheduleKind = {
       },
     },
   ],
-  ...ofThings('member'),
 };

@@ -1,8 +1,8 @@
-import type { Material } from '@rigid-beam/core/model/model';
-import { displayOf, unitOf } from '@rigid-beam/core/quantities/display';
-import { computedColumn, quantityColumn, textColumn, type Row } from './column';
-import { ofMembers, type ScheduleKind } from './list';
-import { columns as WORDS, schedule } from './words';
+import type { Material } from '../../model/model';
+import { displayOf, unitOf } from '../../quantities/display';
+import { computedColumn, quantityColumn, textColumn, type Row } from '../column';
+import type { ScheduleKind } from './list';
+import { columns as WORDS, schedules } from '../words';
 
 /** G where it is given, or from Poisson's ratio. */
 const shearModulus = (row: Row): number | undefined => {
@@ -12,7 +12,7 @@ const shearModulus = (row: Row): number | undefined => {
 
 /** Materials with their constants. */
 export const materialList: ScheduleKind = {
-  words: schedule.materials,
+  words: schedules.materials,
   names: 'letters',
   columns: (model) => {
     const display = displayOf(model);
@@ -27,11 +27,10 @@ export const materialList: ScheduleKind = {
       quantityColumn('density', WORDS.density, { dimension: 'density', unit: unitOf('density', display) }),
       quantityColumn('alpha', WORDS.expansion, { dimension: 'expansion', unit: '1/K' }),
       quantityColumn('fy', WORDS.yieldStress, { dimension: 'stress', unit: stress }),
-      computedColumn('members', WORDS.members, (row) => String(count.get(row.id) ?? 0)),
+      computedColumn('members', WORDS.members, (row) => count.get(row.id) ?? 0),
     ];
   },
   rows: (model) => model.materials.map((material) => ({ ...material }) as unknown as Row),
   newRow: (_, id) => ({ id, E: 210e9, nu: 0.3, density: 7850, alpha: 1.2e-5 }),
   put: (_, row) => [{ type: 'put', list: 'materials', entry: row }],
-  ...ofMembers('material'),
 };

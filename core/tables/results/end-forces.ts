@@ -1,0 +1,52 @@
+import type { DisplayUnits } from '../../quantities/display';
+import { inUnit } from '../../quantities/show';
+import { isRange } from '../../combinations/outcome';
+import { diagramOf } from '../../results/diagram';
+import { enveloped } from '../../results/envelope';
+import { quantitiesOf, unitOfQuantity } from '../../results/quantities';
+import { forces, type Force } from '../../results/derived/derived';
+import { AT_ENDS, partsOf } from '../../results/read';
+import type { Solution } from '../../results/results';
+import { quietValue } from '../../results/noise';
+import type { CellValue, Column, Table } from '../column';
+import { results as WORDS } from '../words';
+
+/** One end of a member. */
+export interface EndRow {
+  readonly member: string;
+  readonly index: number;
+  readonly side: 'start' | 'end';
+}
+
+/** The internal forces right at both ends of every member, with the signs of the diagrams; of an envelope from the least to the greatest. */
+export function endForcesTable(solution: Solution, outcome: number, display: DisplayUnits): Table<EndRow> {
+  const told = quantitiesOf(solution.structure);
+  const parts = partsOf(solution, outcome);
+  const isOne = !isRange(solution.outcomes[outcome]!);
+  const valueIn = (part: number, { index, side }: EndRow, force: Force): number => {
+    const { ends, endsAt } = diagramOf(solution, part, index);
+    const rule = AT_ENDS[force]!;
+    return side === 'start' ? rule[1] * ends[endsAt + rule[0]]! : rule[3] * ends[endsAt + rule[2]]!;
+  };
+  const column = (force: Force): Column<EndRow> => {
+    const unit = unitOfQuantity(force, display);
+    const shown = (value: number): number => inUnit(quietValue(solution, outcome, force, value), unit);
+    const value = (row: EndRow): CellValue => {
+      if (isOne) return shown(valueIn(outcome, row, force));
+      const { max, min } = enveloped(parts, (part) => valueIn(part, row, force));
+      return { max: shown(max), min: shown(min) };
+    };
+    return { key: force, title: force, unit, value };
+  };
+  return {
+    title: WORDS.endForces,
+    columns: [
+      { key: 'member', title: WORDS.member, value: ({ member }) => member },
+      { key: 'end', title: WORDS.end, value: ({ side }) => (side === 'start' ? WORDS.start : WORDS.endOfIt) },
+      ...forces.filter((force) => told.includes(force)).map(column),
+    ],
+    rows: solution.structure.names.members.flatMap((member, index) =>
+      (['start', 'end'] as const).map((side) => ({ member, index, side })),
+    ),
+  };
+}

@@ -1,0 +1,89 @@
+import { isRange } from '../../combinations/outcome';
+import { unitOf, type DisplayUnits } from '../../quantities/display';
+import { inUnit } from '../../quantities/show';
+import { enveloped } from '../../results/envelope';
+import { quiet, sizesOf } from '../../results/noise';
+import { nodalAt, partsOf } from '../../results/read';
+import type { Solution } from '../../results/results';
+import type { CellValue, Column, Table } from '../column';
+import { results as WORDS } from '../words';
+import { componentName, movementName } from './components';
+
+/** A node of a solved structure. */
+export interface NodeRow {
+  readonly id: string;
+  readonly index: number;
+}
+
+const MILLI = 1e-3;
+
+/** What the supports exert on the structure, node by node: N and N·m, noise left out; of an envelope from the least to the greatest. */
+export function reactionsTable(solution: Solution, outcome: number, display: DisplayUnits): Table<NodeRow> {
+  const { active, names } = solution.structure;
+  const sizes = sizesOf(solution, outcome);
+  const column = (k: number): Column<NodeRow> => {
+    const [unit, size] = k < 3 ? [display.force, sizes.force] : [display.moment, sizes.couple];
+    const read = reader(solution, outcome, 'reactions', (value) => inUnit(quiet(value, size), unit));
+    return { key: componentName(k, active), title: componentName(k, active), unit, value: ({ index }) => read(6 * index + k) };
+  };
+  const rows = names.nodes.flatMap((id, index) => (solution.supported[index] ? [{ id, index }] : []));
+  return { title: WORDS.reactions, columns: [nodeColumn, ...active.map(column)], rows };
+}
+
+/** How all nodes move: lengths as deflections are shown, turns in mrad. */
+export function displacementsTable(solution: Solution, outcome: number, display: DisplayUnits): Table<NodeRow> {
+  const { active, names } = solution.structure;
+  const column = (k: number): Column<NodeRow> => {
+    const unit = k < 3 ? display.deflection : 'mrad';
+    const read = reader(solution, outcome, 'displacements', (value) => (k < 3 ? inUnit(value, unit) : value / MILLI));
+    return { key: movementName(k, active), title: movementName(k, active), unit, value: ({ index }) => read(6 * index + k) };
+  };
+  return {
+    title: WORDS.displacements,
+    columns: [nodeColumn, ...active.map(column)],
+    rows: names.nodes.map((id, index) => ({ id, index })),
+  };
+}
+
+const nodeColumn: Column<NodeRow> = { key: 'node', title: WORDS.node, value: ({ id }) => id };
+
+function reader(
+  solution: Solution,
+  outcome: number,
+  what: 'reactions' | 'displacements',
+  shown: (value: number) => number,
+): (freedom: number) => CellValue {
+  if (!isRange(solution.outcomes[outcome]!)) return (freedom) => shown(nodalAt(solution, outcome, what, freedom));
+  const parts = partsOf(solution, outcome);
+  return (freedom) => {
+    const { max, min } = enveloped(parts, (part) => nodalAt(solution, part, what, freedom));
+    return { max: shown(max), min: shown(min) };
+  };
+}
+
+/** What loads and reactions add up to, about the origin; of a case or sum. */
+export function balanceTable(
+  { equilibrium: { applied, reactions, size } }: Pick<Solution['responses'][number], 'equilibrium'>,
+  active: readonly number[],
+  display: DisplayUnits,
+): Table<BalanceRow> {
+  const column = (k: number): Column<BalanceRow> => {
+    const name = componentName(k, active);
+    const unit = unitOf(k < 3 ? 'force' : 'moment', display);
+    const title = k < 3 ? name : WORDS.aboutOrigin(name);
+    return { key: name, title, unit, value: ({ sum }) => inUnit(quiet(sum[k]!, size), unit) };
+  };
+  return {
+    title: WORDS.balance,
+    columns: [{ key: 'what', title: '', value: ({ what }) => what }, ...active.map(column)],
+    rows: [
+      { what: WORDS.loads, sum: applied },
+      { what: WORDS.reactions, sum: reactions },
+    ],
+  };
+}
+
+interface BalanceRow {
+  readonly what: string;
+  readonly sum: readonly number[];
+}
