@@ -16,7 +16,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { MayBeLeftOut } from './may-be-left-out';
-import { intentArguments, LONGEST, MANY, type Argument, type Arguments } from '@rigid-beam/core/model/edits/intent-arguments';
+import { intentArguments, LONGEST, MANY, type Argument, type Arguments } from '@rigid-beam/core/model/edits/intent';
 
 // The classes of an edit's frame, made from the table of its arguments. What the entries must hold is the model's own check.
 

@@ -1,7 +1,7 @@
 'use client';
 
 import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
-import { digitsOfShare, showQuantity } from '@rigid-beam/core/quantities/show';
+import { digitsOfShare } from '@rigid-beam/core/quantities/show';
 import { nameOf, quantityTable } from '@rigid-beam/core/results/quantities';
 import { isReady } from '@rigid-beam/core/results/readings';
 import { resultantOf } from '@rigid-beam/core/results/resultant';
@@ -64,7 +64,7 @@ function Extremes({ solution, outcome, display }: ResultsProps) {
   return (
     <ReadTable
       table={table}
-      cell={({ key }, { quantity, side, value, member, x, from }) => {
+      cell={({ key }, { quantity, side, value, member, from }) => {
         switch (key) {
           case 'quantity':
             return (
@@ -84,7 +84,7 @@ function Extremes({ solution, outcome, display }: ResultsProps) {
               </PlainButton>
             );
           default:
-            return showQuantity(x, display.length, 3);
+            return undefined;
         }
       }}
     />

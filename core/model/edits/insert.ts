@@ -1,3 +1,4 @@
+import type { IntentOf } from './intent';
 import { isCompound, kindOfLoad } from '../loads/compound';
 import type { Draft } from 'immer';
 import type { Group, Load, Member, Model, Support } from '../model';
@@ -9,13 +10,7 @@ import { freeName } from './next-id';
 import { unfit } from './unfit';
 
 /** Nodes and members with what stands on them, under ids that hold among themselves only. */
-export interface Part {
-  readonly nodes: Model['nodes'];
-  readonly members: readonly Member[];
-  readonly supports?: readonly Support[];
-  readonly loads?: readonly Load[];
-  readonly groups?: readonly Group[];
-}
+export type Part = IntentOf<'insert'>['part'];
 
 /**
  * Puts a part into the model, its origin at `at`. Its nodes and members get free ids in their order; nodes that meet existing ones join

@@ -1,11 +1,9 @@
 import { cosineAndSine } from '../local-axes';
+import type { IntentOf } from './intent';
 import { dot, minus, plus, size, times, type AxisName, type Point } from '../point';
 
 /** How a part is carried elsewhere: moved by a vector, turned about a line along an axis, or mirrored in a plane. */
-export type Motion =
-  | { readonly kind: 'move'; readonly by: Point }
-  | { readonly kind: 'turn'; readonly about: Point; readonly axis: AxisName; readonly degrees: number }
-  | { readonly kind: 'mirror'; readonly at: Point; readonly normal: Point };
+export type Motion = IntentOf<'transform'>['motion'];
 
 /** The motion done `times` over (a mirror only once): where a point goes, and where a direction turns. */
 export interface Carried {

@@ -10,23 +10,12 @@ import { isCompound } from '../loads/compound';
 import { isOnMember } from '../loads/primitive';
 import { carriedCompound, type CarriedBar } from './carry-compound';
 import { isOn, withoutId } from './follow-members';
+import type { IntentOf } from './intent';
 import { freshIdsOf } from './fresh-ids';
-import { carriedBy, idleMotion, leavesPlane, type Motion } from './motion';
+import { carriedBy, idleMotion, leavesPlane } from './motion';
 import { unfit } from './unfit';
 
-/** Whether what belongs to nodes and members is copied with them. */
-export type Taken = 'copied' | 'left';
-
-export interface Repetition {
-  readonly nodes: readonly string[];
-  readonly members: readonly string[];
-  readonly motion: Motion;
-  readonly times: number;
-  /** Section and material of new members that link each node to its copy, but for the feet: where a support stands nothing is linked. Without them there are none. */
-  readonly link?: { readonly section: string; readonly material: string };
-  readonly supports: Taken;
-  readonly loads: Taken;
-}
+export type Repetition = Omit<IntentOf<'repeat'>, 'type'>;
 
 const MOST = 1000;
 

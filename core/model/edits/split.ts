@@ -1,3 +1,4 @@
+import type { IntentOf } from './intent';
 import type { Draft } from 'immer';
 import type { MemberLoad } from '../loads/primitive';
 import type { EndReleases, Member, Model } from '../model';
@@ -11,10 +12,7 @@ import { cutLoad } from './stretches';
 import { unfit } from './unfit';
 
 /** A member and the places, as parts of its length, where it is to be cut. */
-export interface Cuts {
-  readonly member: string;
-  readonly at: readonly number[];
-}
+export type Cuts = IntentOf<'split'>['cuts'][number];
 
 /**
  * Cuts members into pieces that are joined rigidly: the first piece keeps the name and the freed start, the last the freed end, and every
