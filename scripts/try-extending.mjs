@@ -12,6 +12,7 @@ const TRIES = [
   {
     'shape': 'section shape',
     'category': 'kind of case',
+    'compound-load': 'load made of several',
     'format-that-reads': 'file format',
     'run': 'run: a kind of analysis',
     'stage': 'stage of work',

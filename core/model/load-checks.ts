@@ -1,8 +1,9 @@
 import { categoryOf } from './categories';
 import type { Intent } from './edits/intent';
-import { isCompound } from './loads/compound';
+import { isCompound, kindOfLoad } from './loads/compound';
 import { barsOf } from './loads/bars';
 import { partsOf } from './loads/expand';
+import { sizeOfStretch } from './loads/intensities';
 import { shapeOf } from './loads/member-shape';
 import type { LineLoad, PointLoad } from './loads/primitive';
 import { scaledLoad } from './loads/scaled';
@@ -90,6 +91,10 @@ function selfWeight({ cases, materials, members }: Model): LoadCheck[] {
 /** The size of a load, and of what kind it is, so that like is held against like. */
 function sizeOf(load: Load): { readonly like: string; readonly size: number } {
   const length = (...parts: (number | undefined)[]): number => Math.hypot(...parts.map((part) => part ?? 0));
+  if (isCompound(load)) {
+    const { dimension, of } = kindOfLoad(load).value;
+    return { like: dimension, size: Math.abs(of(load)) };
+  }
   switch (load.type) {
     case 'node':
     case 'point': {
@@ -97,13 +102,7 @@ function sizeOf(load: Load): { readonly like: string; readonly size: number } {
       return force > 0 ? { like: 'force', size: force } : { like: 'couple', size: length(load.mx, load.my, load.mz) };
     }
     case 'line':
-    case 'chain':
-      return {
-        like: 'line',
-        size: Math.max(length(load.from.wx, load.from.wy, load.from.wz), length(load.to.wx, load.to.wy, load.to.wz)),
-      };
-    case 'area':
-      return { like: 'area', size: Math.abs(load.pressure) };
+      return { like: 'intensity', size: sizeOfStretch(load) };
     case 'thermal':
       return { like: 'temperature', size: length(load.uniform, load.gradientY, load.gradientZ) };
     case 'notional':

@@ -1,8 +1,9 @@
-import { INTENSITY_KEYS, sizeOf } from '@rigid-beam/core/model/loads/intensities';
+import { isCompound, kindOfLoad } from '@rigid-beam/core/model/loads/compound';
+import { resizedStretch, sizeOf, sizeOfStretch } from '@rigid-beam/core/model/loads/intensities';
 import type { Intensity } from '@rigid-beam/core/model/loads/primitive';
 import type { Load } from '@rigid-beam/core/model/model';
 import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
-import { intensityUnit, pressureUnit, type DisplayUnits } from '@rigid-beam/core/quantities/display';
+import { intensityUnit, pressureUnit, unitOf, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { loadValues as WORDS } from './words';
 
 /** The one number by which a load is known on the sheet: how to read it and how to put another in its place. */
@@ -22,6 +23,11 @@ const COUPLE_KEYS = ['mz', 'mx', 'my'] as const;
 /** The size that the sheet shows of a load. A trapezium is scaled as a whole by its heavier end, unless one `end` is meant. */
 export function loadValue(load: Load, display: DisplayUnits, end?: 'from' | 'to'): LoadValue {
   if ('from' in load) return stretchValue(load, display, end);
+  if (isCompound(load)) {
+    const { words, dimension, of, resized } = kindOfLoad(load).value;
+    const unit = dimension === 'stress' ? pressureUnit(display) : unitOf(dimension, display);
+    return { label: words, value: of(load), dimension, unit, resized: (value) => resized(load, value) };
+  }
   switch (load.type) {
     case 'node':
     case 'point': {
@@ -72,14 +78,6 @@ export function loadValue(load: Load, display: DisplayUnits, end?: 'from' | 'to'
         resized: (value) => ({ ...load, [key]: value }),
       };
     }
-    case 'area':
-      return {
-        label: WORDS.pressure,
-        value: load.pressure,
-        dimension: 'stress',
-        unit: pressureUnit(display),
-        resized: (value) => ({ ...load, pressure: value }),
-      };
     case 'notional':
       return {
         label: WORDS.share,
@@ -102,27 +100,11 @@ export function loadValue(load: Load, display: DisplayUnits, end?: 'from' | 'to'
 type Stretched = Extract<Load, { from: Intensity }>;
 
 function stretchValue(load: Stretched, display: DisplayUnits, end: 'from' | 'to' | undefined): LoadValue {
-  const { from, to } = load;
-  const heavier = sizeOf(from) > sizeOf(to) ? from : to;
-  const size = sizeOf(end ? load[end] : heavier);
-  // An end that was 0 takes the direction of the other; a load that was 0 becomes a downward one.
-  const like = sizeOf(heavier) === 0 ? { wy: -1 } : size === 0 ? heavier : undefined;
-  const scaled = (one: Intensity, value: number): Intensity => {
-    const direction = like ?? one;
-    const length = like ? sizeOf(like) : size;
-    return {
-      ...one,
-      ...Object.fromEntries(
-        INTENSITY_KEYS.filter((key) => direction[key]).map((key) => [key, (direction[key]! * value) / length]),
-      ),
-    };
-  };
   return {
     label: end === undefined ? WORDS.intensity : end === 'from' ? WORDS.intensityWhereItBegins : WORDS.intensityWhereItEnds,
-    value: size,
+    value: end ? sizeOf(load[end]) : sizeOfStretch(load),
     dimension: 'intensity',
     unit: intensityUnit(display),
-    resized: (value) =>
-      end ? { ...load, [end]: scaled(load[end], value) } : { ...load, from: scaled(from, value), to: scaled(to, value) },
+    resized: (value) => resizedStretch(load, value, end),
   };
 }

@@ -136,7 +136,6 @@ export const inPlace = {
 
 export const loadValues = {
   share: 'Sway of',
-  pressure: 'Pressure',
   couple: 'Couple',
   force: 'Force',
   movement: 'Movement',

@@ -110,7 +110,7 @@ type ByCheck = {
 };
 
 type Meant<A> =
-  A extends Means<infer T extends {} | null>
+  A extends Means<infer T extends object | string | null>
     ? T
     : A extends { readonly is: 'choice'; readonly of: readonly (infer Word)[] }
       ? Word

@@ -2,7 +2,7 @@ import { stretchFields } from '../fields';
 import { isObject, type Entity } from '../findings';
 import { checkPosition, checkReference, memberLength, type RuleContext } from '../rules/context';
 import type { Bar, Bars, CompoundKind, Handle, MemberChange, Turn } from './compound-kind';
-import { INTENSITY_KEYS, mixed, withoutPlace } from './intensities';
+import { INTENSITY_KEYS, mixed, resizedStretch, sizeOfStretch, withoutPlace } from './intensities';
 import type { Intensity, LineLoad, LoadAxes, Measure } from './primitive';
 
 /**
@@ -255,6 +255,7 @@ export const chain: CompoundKind<ChainLoad> = {
   amount: ({ members }) => ({ steps: 0, loads: Array.isArray(members) ? members.length : 0 }),
   expand,
   handles,
+  value: { words: 'Intensity', dimension: 'intensity', of: sizeOfStretch, resized: (load, value) => resizedStretch(load, value) },
   members: ({ members }) => members,
   nodes: () => [],
   renamed: (load, { member }) => ({ ...load, members: load.members.map(member) }),

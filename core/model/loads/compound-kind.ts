@@ -1,3 +1,4 @@
+import type { DimensionName } from '../../quantities/dimension';
 import type { Fields } from '../fields';
 import type { Point } from '../point';
 import type { Entity } from '../findings';
@@ -94,6 +95,13 @@ export interface CompoundKind<L> {
   /** The loads that it stands for. The model must be sound. */
   readonly expand: (load: L, bars: Bars) => readonly MemberLoad[];
   readonly handles: (load: L, bars: Bars) => readonly Handle[];
+  /** The one number by which it is known: what that is called, of what kind it is, and the load with another one, in its own direction. */
+  readonly value: {
+    readonly words: string;
+    readonly dimension: DimensionName;
+    readonly of: (load: L) => number;
+    readonly resized: (load: L, value: number) => L;
+  };
   /** The members that carry it. */
   readonly members: (load: L, bars: Bars) => readonly string[];
   /** The nodes that it names, without which it cannot be. */

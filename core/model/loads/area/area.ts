@@ -270,6 +270,12 @@ export const area: CompoundKind<AreaLoad> = {
   amount,
   expand,
   handles,
+  value: {
+    words: 'Pressure',
+    dimension: 'stress',
+    of: ({ pressure }) => pressure,
+    resized: (load, pressure) => ({ ...load, pressure }),
+  },
   members: (load, bars) => [...new Set(expand(load, bars).map(({ member }) => member))],
   nodes: nodesOf,
   renamed: (load, { node, member }) => ({
