@@ -1,3 +1,5 @@
+import { memberAxis } from '@rigid-beam/core/quantities/axis-names';
+import { displayOf, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import type { Member, Model } from '@rigid-beam/core/model/model';
 import { isSelected, symbolPath, worldPath, type Item, type Subject } from './display-list';
 import { drawnMembers, drawnNodes, nearness, type DrawnMember } from './geometry';
@@ -46,7 +48,7 @@ export function structureItems(model: Model, view: View, bars?: ReadonlyMap<numb
     });
     if (view.names) items.push(memberName(member, subject));
     if (view.localAxes || (view.sections && model.space === 'space' && isSelected(view, subject)))
-      items.push(...axesItems(member, view));
+      items.push(...axesItems(member, view, displayOf(model)));
   }
   for (const drawn of members) {
     const member = model.members[drawn.index]!;
@@ -115,7 +117,7 @@ export function membersInFront(model: Model, view: View): readonly DrawnMember[]
 }
 
 /** Local x, y and z from the middle of a member, each with its letter. */
-function axesItems(member: DrawnMember, view: View): Item[] {
+function axesItems(member: DrawnMember, view: View, display: DisplayUnits): Item[] {
   const [x, y] = [(member.x1 + member.x2) / 2, (member.y1 + member.y2) / 2];
   const reach = 22 * view.weight;
   const axes = [
@@ -123,14 +125,16 @@ function axesItems(member: DrawnMember, view: View): Item[] {
     ['y', member.ey],
     ['z', member.ez],
   ] as const;
-  return axes.flatMap(([name, [dx, dy]]): Item[] => {
-    if (Math.hypot(dx, dy) < 0.15) return [];
+  return axes.flatMap(([key, [ax, ay]]): Item[] => {
+    if (Math.hypot(ax, ay) < 0.15) return [];
+    const { letter, sign } = memberAxis(display, key);
+    const [dx, dy] = [sign * ax, sign * ay];
     const [tx, ty] = [dx * reach, dy * reach];
     return [
-      symbolPath(x, y, [0, 0, tx, ty], { stroke: 'selection', width: name === 'x' ? 1.8 : 1.2 }),
+      symbolPath(x, y, [0, 0, tx, ty], { stroke: 'selection', width: key === 'x' ? 1.8 : 1.2 }),
       {
         kind: 'label',
-        text: name,
+        text: letter,
         x,
         y,
         dx: tx,

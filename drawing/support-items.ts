@@ -1,3 +1,4 @@
+import { displayOf } from '@rigid-beam/core/quantities/display';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Item, Subject } from './display-list';
 import { drawnNodes, nearness } from './geometry';
@@ -34,7 +35,7 @@ function supportLabels(model: Model, view: View): Item[] {
   const said = model.supports.map((support) => ({
     node: nodes.get(support.node),
     id: support.node,
-    text: supportWords(support, model.space),
+    text: supportWords(support, model.space, displayOf(model)),
   }));
   const counts = new Map<string, number>();
   for (const { text } of said) counts.set(text, (counts.get(text) ?? 0) + 1);

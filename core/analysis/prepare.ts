@@ -69,6 +69,8 @@ export function prepare(model: Model, former?: Prepared, progress?: Progress): {
 
 /** Whether two structures differ in their loads at most. */
 function sameStiffness(a: Structure, b: Structure): boolean {
+  // What a motion is called hangs on the names of axes.
+  if (a.up !== b.up) return false;
   const arrays = [
     'memberNodes',
     'coordinates',

@@ -1,3 +1,5 @@
+import { structureAxis, type AxisKey } from '../quantities/axis-names';
+import { displayOf } from '../quantities/display';
 import type { Intent } from '../model/edits/intent';
 import {
   freedoms as freedomNames,
@@ -102,7 +104,7 @@ const put = (list: 'supports' | 'members', entry: object): Intent => ({
 });
 
 function heldWords(model: Model, freedom: Freedom): string {
-  const axis = freedom.slice(1).toUpperCase();
+  const axis = structureAxis(displayOf(model), freedom.slice(1) as AxisKey).letter;
   if (freedom.startsWith('u')) return `along ${axis}`;
   return model.space === 'plane' ? 'against turning' : `against turning about ${axis}`;
 }

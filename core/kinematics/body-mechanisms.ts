@@ -187,7 +187,7 @@ function rigidMechanism(scene: Scene, { motion, vector, nodes }: Body, parts: re
     const apart = 'this part is connected to nothing that is supported';
     if (rotation.every((x) => x === 0)) {
       return {
-        description: `${what} can slide ${along(translation)}`,
+        description: `${what} can slide ${along(s, translation)}`,
         cause: held ? `no support resists in this direction${parallel(s, part)}` : apart,
         pattern: { kind: 'slide', nodes, direction: translation },
       };
@@ -236,11 +236,11 @@ function looseMechanism(scene: Scene, own: Float64Array): Found {
     const most = byTravel[0]!;
     const direction = amounts.subarray(FREEDOMS * most, FREEDOMS * most + 3);
     const together = moving.every((i) => isParallel(amounts.subarray(FREEDOMS * i, FREEDOMS * i + 3), direction));
-    if (together && axisOf(direction) !== 'Y' && direction[1] === 0)
-      return { description: `A part of the structure sways ${along(direction)}: ${names} can move`, cause, pattern };
+    if (together && axisOf(direction) !== 'y' && direction[1] === 0)
+      return { description: `A part of the structure sways ${along(s, direction)}: ${names} can move`, cause, pattern };
     if (together && moving.length > 1)
-      return { description: `A part of the structure slides ${along(direction)}: ${names} can move`, cause, pattern };
-    const how = moving.length === 1 ? along(direction) : `(node ${s.names.nodes[most]} moves most, ${along(direction)})`;
+      return { description: `A part of the structure slides ${along(s, direction)}: ${names} can move`, cause, pattern };
+    const how = moving.length === 1 ? along(s, direction) : `(node ${s.names.nodes[most]} moves most, ${along(s, direction)})`;
     return { description: `A part of the structure folds: ${names} can move ${how}`, cause, pattern };
   });
 }

@@ -5,7 +5,7 @@ import { FREEDOMS, isPlane, memberCount, nodeCount, type Structure } from '../st
 import { SOFT, type LooseNodes } from './loose-nodes';
 import { globalMotion, namedFreedoms, type Drivers, type Found, type Pattern } from './mechanism';
 import { openingsIn, openingWords } from './openings';
-import { along, axisOf, driven, loadWords } from './words';
+import { aboutWords, along, driven, loadWords } from './words';
 
 export const NO_MEMBER = 'no member meets there';
 /** Such a motion only looks free: where a load drives it, no number would be right. */
@@ -63,7 +63,7 @@ function nodeMechanism(scene: NodeScene, { node, freedoms, amounts, isSoft }: No
   // Members that turn with the node give way at their other ends.
   const swings = !spins && axis.some((x) => x !== 0);
   const openings = swings ? openingsIn(s, matrices, atNode(s, node, own), joined) : [];
-  const spin = isPlane(s) ? 'spin' : `spin about ${axisOf(axis) ?? `the axis ${along(axis)}`}`;
+  const spin = isPlane(s) ? 'spin' : `spin about ${aboutWords(s, axis)}`;
   const cause =
     joined.length === 0
       ? NO_MEMBER
@@ -74,7 +74,7 @@ function nodeMechanism(scene: NodeScene, { node, freedoms, amounts, isSoft }: No
           : openings.length > 0
             ? `${openingWords(s, openings)}, and nothing else holds it`
             : 'no member or support resists in this direction';
-  const how = spins ? spin : `move ${along(global)}`;
+  const how = spins ? spin : `move ${along(s, global)}`;
   // The largest load names itself.
   const strongest = cases.map((id) => s.names.cases.indexOf(id)).reduce((a, c) => (a < 0 || amount(c) > amount(a) ? c : a), -1);
   const load = strongest < 0 ? '' : loadWords(amount(strongest), spins ? 'turn' : 'move', s.names.nodes[node]!);

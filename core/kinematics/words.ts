@@ -1,33 +1,52 @@
 import { nounFor } from '../counted';
+import { alongAxis, axisKeys, structureAxis, type AxisKey } from '../quantities/axis-names';
 import { isPlane, type Structure } from '../stiffness/structure';
 
-const AXES = ['X', 'Y', 'Z'];
-
-/** `along X`, or the direction in words that can be checked on the drawing. */
-export function along(direction: ArrayLike<number>): string {
-  const [x, y, z] = [direction[0]!, direction[1]!, direction[2]!];
+/** `along X`, or the direction in words that can be checked on the drawing. Axes are called as readers have them (`s.up`). */
+export function along(s: Pick<Structure, 'up'>, direction: ArrayLike<number>): string {
+  const parts = axisKeys.map((key, k) => alongAxis(structureAxis(s, key), direction[k]!));
+  const [x, y, z] = parts as [number, number, number];
   const axis = axisOf(direction);
-  if (axis) return `along ${axis}`;
-  if (z === 0) {
-    const angle = ((Math.atan2(y, x) * 180) / Math.PI + 180) % 180;
-    return `in the direction ${angle.toFixed(1)}° from X`;
+  if (axis) return `along ${structureAxis(s, axis).letter}`;
+  if (direction[2] === 0) {
+    const angle = ((Math.atan2(direction[1]!, x) * 180) / Math.PI + 180) % 180;
+    return `in the direction ${angle.toFixed(1)}° from ${structureAxis(s, 'x').letter}`;
   }
   const size = Math.hypot(x, y, z);
-  return `in the direction (${[x, y, z].map((part) => (part / size).toFixed(2)).join(', ')})`;
+  return `in the direction (${inOrder(
+    s,
+    parts.map((part) => (part / size).toFixed(2)),
+  ).join(', ')})`;
 }
 
-/** The name of the global axis that a direction follows, if it follows one. */
-export function axisOf(direction: ArrayLike<number>): string | undefined {
-  const size = Math.hypot(direction[0]!, direction[1]!, direction[2]!);
-  return AXES.find((_, k) => Math.abs(Math.abs(direction[k]!) - size) < 1e-6 * size);
+/** What stands for each axis of the file, in the order of the letters that readers use. */
+function inOrder(s: Pick<Structure, 'up'>, parts: readonly string[]): string[] {
+  const letters = axisKeys.map((key) => structureAxis(s, key).letter);
+  return ['X', 'Y', 'Z'].map((letter) => parts[letters.indexOf(letter)]!);
 }
+
+/** The global axis that a direction follows, if it follows one. */
+export function axisOf(direction: ArrayLike<number>): AxisKey | undefined {
+  const size = Math.hypot(direction[0]!, direction[1]!, direction[2]!);
+  return axisKeys.find((_, k) => Math.abs(Math.abs(direction[k]!) - size) < 1e-6 * size);
+}
+
+/** `X`, or `the axis …` where a direction follows none. */
+export const aboutWords = (s: Pick<Structure, 'up'>, direction: ArrayLike<number>): string => {
+  const axis = axisOf(direction);
+  return axis ? structureAxis(s, axis).letter : `the axis ${along(s, direction)}`;
+};
 
 const show = (x: number): string => String(Number(x.toFixed(3)) + 0);
 
 /** `about the point X 2 m, Y 1 m` in a plane, `about the axis through … along Z` in space. */
 export function about(s: Structure, point: readonly number[], axis: readonly number[]): string {
-  if (isPlane(s)) return `about the point X ${show(point[0]!)} m, Y ${show(point[1]!)} m`;
-  return `about the axis ${along(axis)} through X ${show(point[0]!)} m, Y ${show(point[1]!)} m, Z ${show(point[2]!)} m`;
+  const places = axisKeys.map((key, k) => {
+    const name = structureAxis(s, key);
+    return `${name.letter} ${show(alongAxis(name, point[k]!))} m`;
+  });
+  if (isPlane(s)) return `about the point ${places.slice(0, 2).join(', ')}`;
+  return `about the axis ${along(s, axis)} through ${inOrder(s, places).join(', ')}`;
 }
 
 export const nodeWords = (names: readonly string[]): string => listed('node', names);

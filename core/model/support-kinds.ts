@@ -1,3 +1,5 @@
+import { withAxes } from '../quantities/axis-names';
+import type { DisplayUnits } from '../quantities/display';
 import { freedoms, type Freedom, type Model, type Restraint, type Support } from './model';
 
 interface Kind {
@@ -12,9 +14,9 @@ const FIXED = 'fixed';
 export const supportKinds = [
   { id: 'pinned', text: 'Pinned', held: { ux: FIXED, uy: FIXED } },
   { id: 'fixed', text: 'Fixed', held: { ux: FIXED, uy: FIXED, rz: FIXED } },
-  { id: 'rollsX', text: 'Roller, free along X', held: { uy: FIXED } },
-  { id: 'rollsY', text: 'Roller, free along Y', held: { ux: FIXED } },
-  { id: 'guided', text: 'Slides along X, cannot turn', held: { uy: FIXED, rz: FIXED } },
+  { id: 'rollsX', text: 'Roller, free along {X}', held: { uy: FIXED } },
+  { id: 'rollsY', text: 'Roller, free along {Y}', held: { ux: FIXED } },
+  { id: 'guided', text: 'Slides along {X}, cannot turn', held: { uy: FIXED, rz: FIXED } },
 ] as const satisfies readonly Kind[];
 
 /** Those of a space model. */
@@ -22,13 +24,16 @@ export const supportKindsInSpace = [
   { id: 'pinned', text: 'Pinned', held: { ux: FIXED, uy: FIXED, uz: FIXED } },
   { id: 'fixed', text: 'Fixed', held: Object.fromEntries(freedoms.map((freedom) => [freedom, FIXED])) },
   { id: 'bears', text: 'Vertical support, free to slide', held: { uy: FIXED } },
-  { id: 'rollsX', text: 'Roller, free along X', held: { uy: FIXED, uz: FIXED } },
-  { id: 'rollsZ', text: 'Roller, free along Z', held: { ux: FIXED, uy: FIXED } },
+  { id: 'rollsX', text: 'Roller, free along {X}', held: { uy: FIXED, uz: FIXED } },
+  { id: 'rollsZ', text: 'Roller, free along {Z}', held: { ux: FIXED, uy: FIXED } },
   { id: 'upright', text: 'Pinned, held upright', held: { ux: FIXED, uy: FIXED, uz: FIXED, rx: FIXED, ry: FIXED } },
 ] as const satisfies readonly Kind[];
 
 export const supportKindsOf = (space: Model['space']): readonly Kind[] =>
   space === 'plane' ? supportKinds : supportKindsInSpace;
+
+/** What a kind of support is called, with axes as the reader calls them. */
+export const supportKindWords = ({ text }: Pick<Kind, 'text'>, display: DisplayUnits): string => withAxes(text, display);
 
 /** Which of the kinds a support is; undefined for one with springs or another set of freedoms. */
 export function kindOf(support: Support, space: Model['space'] = 'plane'): string | undefined {

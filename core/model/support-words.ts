@@ -1,19 +1,23 @@
 import { freedoms, type Freedom, type Model, type Support } from './model';
-import { kindOf, supportKindsOf } from './support-kinds';
+import { structureAxis, type AxisKey } from '../quantities/axis-names';
+import type { DisplayUnits } from '../quantities/display';
+import { kindOf, supportKindsOf, supportKindWords } from './support-kinds';
 
 /** A support in words: its kind where it has a name, what it holds and what it springs where not. */
-export function supportWords(support: Support, space: Model['space'] = 'plane'): string {
+export function supportWords(support: Support, space: Model['space'], display: DisplayUnits): string {
   const sprung = freedoms.filter((freedom) => typeof support[freedom] === 'number' && support[freedom] > 0);
   const held = freedoms.filter((freedom) => support[freedom] === 'fixed');
   const kind = kindOf(support, space);
-  const text = supportKindsOf(space).find(({ id }) => id === kind)?.text;
-  const name = sprung.length === 0 && text ? text.replace(/^./, (c) => c.toLowerCase()) : partsOf(held, sprung);
+  const named = supportKindsOf(space).find(({ id }) => id === kind);
+  const text = named && supportKindWords(named, display);
+  const name = sprung.length === 0 && text ? text.replace(/^./, (c) => c.toLowerCase()) : partsOf(held, sprung, display);
   if (support.axes) return `${name}, in axes of its own`;
   return support.angle ? `${name}, turned by ${support.angle}°` : name;
 }
 
 /** “held along X and about Z, sprung along Y”. */
-function partsOf(held: readonly Freedom[], sprung: readonly Freedom[]): string {
+function partsOf(held: readonly Freedom[], sprung: readonly Freedom[], display: DisplayUnits): string {
+  const axisOf = (freedom: Freedom): string => structureAxis(display, freedom.charAt(1) as AxisKey).letter;
   const said = (word: string, some: readonly Freedom[]): string => {
     const [along, about] = ['u', 'r'].map((way) => some.filter((freedom) => freedom.startsWith(way)).map(axisOf));
     const parts = [along!.length > 0 ? `along ${along!.join(', ')}` : '', about!.length > 0 ? `about ${about!.join(', ')}` : ''];
@@ -21,5 +25,3 @@ function partsOf(held: readonly Freedom[], sprung: readonly Freedom[]): string {
   };
   return [said('held', held), said('sprung', sprung)].filter(Boolean).join(', ') || 'free';
 }
-
-const axisOf = (freedom: Freedom): string => freedom.charAt(1).toUpperCase();

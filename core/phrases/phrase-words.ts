@@ -1,3 +1,4 @@
+import { axisKeys, structureAxis } from '../quantities/axis-names';
 import type { DisplayUnits } from '../quantities/display';
 import { inUnit, showNumber, showQuantity } from '../quantities/show';
 import type { Point } from '../model/point';
@@ -32,7 +33,7 @@ export function phraseWords(phrase: LoadPhrase, display: DisplayUnits, digits = 
   ];
   return [
     sizes,
-    wayWords(phrase, isTurned ? 'turned' : 'as it is', digits),
+    wayWords(phrase, isTurned ? 'turned' : 'as it is', display, digits),
     measuredWords(phrase),
     phrase.spread && !phrase.onto ? 'one way' : '',
     phrase.width === undefined ? '' : `over ${length(phrase.width)}`,
@@ -79,12 +80,14 @@ const SENSES: Readonly<Partial<Record<PhraseKind, readonly [string, string]>>> =
   fit: ['too long', 'too short'],
 };
 
-function wayWords({ kind, direction }: LoadPhrase, sense: 'turned' | 'as it is', digits: number): string {
+function wayWords({ kind, direction }: LoadPhrase, sense: 'turned' | 'as it is', display: DisplayUnits, digits: number): string {
   const sign = sense === 'turned' ? -1 : 1;
   const senses = SENSES[kind];
   if (senses) {
-    const axis = kind === 'couple' ? ['x', 'y', 'z'][direction.findIndex((part) => part !== 0)] : undefined;
-    return `${senses[sense === 'turned' ? 1 : 0]}${axis && axis !== 'z' ? ` about ${axis}` : ''}`;
+    const axis = kind === 'couple' ? axisKeys[direction.findIndex((part) => part !== 0)] : undefined;
+    // About the axis that leads to the front a couple turns as it is seen.
+    const about = axis && axis !== 'z' ? ` about ${structureAxis(display, axis).letter.toLowerCase()}` : '';
+    return `${senses[(sense === 'turned') === (axis === undefined || direction[axisKeys.indexOf(axis)]! > 0) ? 1 : 0]}${about}`;
   }
   const own = direction.map((part) => sign * part + 0);
   const named = Object.entries(WAYS).find(([, way]) => way.every((part, k) => Math.abs(part - own[k]!) < 1e-9));

@@ -1,3 +1,4 @@
+import { axisCalled, type AxisKey } from '../quantities/axis-names';
 import { dimensions, type DimensionName } from '../quantities/dimension';
 import { parseQuantity } from '../quantities/parse';
 import type { DisplayUnits } from '../quantities/display';
@@ -67,7 +68,7 @@ const upTo = (part: string): RegExp =>
     `\\b${part}(?= (?:down|up|left|right|forward|back|on|across|at|square|along|between|over|every|from|one|two)\\b| $)`,
   );
 
-const AXES: Readonly<Record<string, Point>> = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };
+const AXES: Readonly<Record<AxisKey, Point>> = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };
 const STATIONS: Readonly<Record<string, readonly number[]>> = {
   thirds: [1 / 3, 2 / 3],
   quarters: [1 / 4, 1 / 2, 3 / 4],
@@ -124,7 +125,10 @@ function read(text: string, setting: PhraseSetting): LoadPhrase {
   take(/\b(?:at|in) (?:the )?(middle|mid-?span|mid-?point|centre|center)\b/, () => station(said, { ratios: [1 / 2] }));
   take(/\bat (?:the )?(thirds|quarters)\b/, (where) => station(said, { ratios: STATIONS[where!]! }));
   take(/\b(clockwise|anticlockwise|too long|too short)\b/, (sense) => (said.sense = sense as NonNullable<Said['sense']>));
-  take(/\babout (x|y|z)\b/, (axis) => (said.axis = AXES[axis!]!));
+  take(/\babout (x|y|z)\b/, (letter) => {
+    const { key, sign } = axisCalled(setting.display, letter!)!;
+    said.axis = AXES[key].map((part) => sign * part + 0) as unknown as Point;
+  });
   let isFromRight = false;
   take(/ from the right(?= |$)/, () => (isFromRight = true));
   take(
@@ -288,7 +292,8 @@ function check(
   if (span) isOnly('“between”', ['line']);
   if (stations) isOnly('a place on the member', ['force', 'couple']);
   if (space === 'plane' && direction && direction[2] !== 0) throw new PhraseFault('in the plane nothing acts forward or back');
-  if (space === 'plane' && axis && axis[2] === 0) throw new PhraseFault('in the plane couples turn about z only');
+  if (space === 'plane' && axis && axis[2] === 0)
+    throw new PhraseFault('in the plane couples turn in the plane only: leave out “about”');
 }
 
 function finished(
@@ -303,7 +308,7 @@ function finished(
     kind,
     from: sign * from + 0,
     to: sign * to + 0,
-    direction: kind === 'couple' ? (axis ?? AXES.z!) : (direction ?? WAYS.down!),
+    direction: kind === 'couple' ? (axis ?? AXES.z) : (direction ?? WAYS.down!),
     // A pressure that acts sideways is the wind on a wall.
     measured: measured ?? (kind === 'area' && direction && direction[1] === 0 ? 'across' : 'member'),
     ...(span && { span }),

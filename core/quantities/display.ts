@@ -1,6 +1,6 @@
 import type { DimensionName } from './dimension';
 
-/** The units that a project shows; what is stored stays SI. */
+/** The units that a project shows, and what it calls axes; what is stored stays SI, with the axes of the model file. */
 export interface DisplayUnits {
   readonly length: string;
   readonly force: string;
@@ -8,7 +8,12 @@ export interface DisplayUnits {
   readonly stress: string;
   readonly deflection: string;
   readonly section: string;
+  /** Which axis of the structure points up. */
+  readonly up: 'Y' | 'Z';
+  /** What the axis is called about which a section is strong. */
+  readonly strong: 'z' | 'y';
 }
+export type Units = Omit<DisplayUnits, 'up' | 'strong'>;
 
 export const defaultDisplay: DisplayUnits = {
   length: 'm',
@@ -17,11 +22,15 @@ export const defaultDisplay: DisplayUnits = {
   stress: 'MPa',
   deflection: 'mm',
   section: 'cm',
+  up: 'Y',
+  strong: 'z',
 };
 
+const unitsOf = ({ up: _, strong: __, ...units }: DisplayUnits): Units => units;
+
 /** Choices that set all units at once. */
-export const unitSystems: readonly { readonly id: string; readonly words: string; readonly units: DisplayUnits }[] = [
-  { id: 'metric', words: 'Metric: m, kN, MPa', units: defaultDisplay },
+export const unitSystems: readonly { readonly id: string; readonly words: string; readonly units: Units }[] = [
+  { id: 'metric', words: 'Metric: m, kN, MPa', units: unitsOf(defaultDisplay) },
   {
     id: 'imperial',
     words: 'Imperial: ft, kip, ksi',
@@ -29,7 +38,7 @@ export const unitSystems: readonly { readonly id: string; readonly words: string
   },
 ];
 
-/** Which units each display choice may name. */
+/** Which units each display choice may name, and how axes may be called. */
 export const displayChoices: Record<keyof DisplayUnits, readonly string[]> = {
   length: ['m', 'mm', 'cm', 'ft', 'in'],
   force: ['N', 'kN', 'MN', 'lbf', 'kip'],
@@ -37,6 +46,8 @@ export const displayChoices: Record<keyof DisplayUnits, readonly string[]> = {
   stress: ['Pa', 'kPa', 'MPa', 'GPa', 'psi', 'ksi'],
   deflection: ['mm', 'cm', 'm', 'in', 'ft'],
   section: ['cm', 'mm', 'm', 'in'],
+  up: ['Y', 'Z'],
+  strong: ['z', 'y'],
 };
 
 /** All units of a project: its own, or those that are meant where it says nothing. */

@@ -1,4 +1,5 @@
 import type { DimensionName } from '../quantities/dimension';
+import { memberAxis, withAxes, type AxisKey } from '../quantities/axis-names';
 import { unitOf, type DisplayUnits } from '../quantities/display';
 import { isPlane, type Structure } from '../stiffness/structure';
 import { equivalentStress } from './derived/equivalent-stress';
@@ -15,7 +16,7 @@ export const derivedQuantities = ['M', 'sigma', 'sigmaV'] as const;
 export type DerivedQuantity = (typeof derivedQuantities)[number];
 export type Quantity = LineQuantity | DerivedQuantity;
 
-/** What everybody who shows a quantity needs to know of it. */
+/** What everybody who shows a quantity needs to know of it. Its texts name axes as `withAxes` takes them: see `quantityWords`. */
 export interface QuantityRow {
   readonly symbol: string;
   /** As it is said in the plane, where one of its kind is enough, and in space. */
@@ -72,21 +73,21 @@ export const quantityTable: { readonly [quantity in Quantity]: QuantityRow } = {
   },
   Vy: {
     ...force,
-    symbol: 'Vy',
+    symbol: 'V{y}',
     name: 'shear force',
-    nameInSpace: 'shear force along y',
-    positive: 'left part pushed along +y',
-    negative: 'left part pushed along −y',
+    nameInSpace: 'shear force along {y}',
+    positive: 'left part pushed along {+y}',
+    negative: 'left part pushed along {−y}',
     stored: { degree: 2, offset: 3 },
     line: { stands: 'y', dash: [7, 3], spacing: 12 },
   },
   Vz: {
     ...force,
     ...inSpaceOnly,
-    ...named('shear force along z'),
-    symbol: 'Vz',
-    positive: 'left part pushed along +z',
-    negative: 'left part pushed along −z',
+    ...named('shear force along {z}'),
+    symbol: 'V{z}',
+    positive: 'left part pushed along {+z}',
+    negative: 'left part pushed along {−z}',
     stored: { degree: 2, offset: 20 },
     line: { stands: 'z', dash: [7, 3], spacing: 12 },
   },
@@ -96,28 +97,28 @@ export const quantityTable: { readonly [quantity in Quantity]: QuantityRow } = {
     ...named('torque'),
     symbol: 'T',
     side: 1,
-    positive: 'right-handed about x',
-    negative: 'left-handed about x',
+    positive: 'right-handed about {x}',
+    negative: 'left-handed about {x}',
     stored: { degree: 0, offset: 23 },
     line: { stands: 'y', dash: [2, 3], spacing: 16 },
   },
   My: {
     ...moment,
     ...inSpaceOnly,
-    ...named('bending moment about y'),
-    symbol: 'My',
-    positive: 'tension on the −z face',
-    negative: 'tension on the +z face',
+    ...named('bending moment about {y}'),
+    symbol: 'M{y}',
+    positive: 'tension on the {−z} face',
+    negative: 'tension on the {+z} face',
     stored: { degree: 3, offset: 24 },
     line: { stands: 'z', spacing: 8 },
   },
   Mz: {
     ...moment,
-    symbol: 'Mz',
+    symbol: 'M{z}',
     name: 'bending moment',
-    nameInSpace: 'bending moment about z',
-    positive: 'tension on the −y face',
-    negative: 'tension on the +y face',
+    nameInSpace: 'bending moment about {z}',
+    positive: 'tension on the {−y} face',
+    negative: 'tension on the {+y} face',
     stored: { degree: 3, offset: 6 },
     line: { stands: 'y', spacing: 8 },
   },
@@ -127,10 +128,10 @@ export const quantityTable: { readonly [quantity in Quantity]: QuantityRow } = {
     ...named('resultant bending moment'),
     symbol: 'M',
     side: 1,
-    positive: '√(My² + Mz²)',
+    positive: '√(M{y}² + M{z}²)',
     negative: '',
     derived: resultantMoment,
-    line: { stands: 'y', rule: '√(My² + Mz²)', spacing: 8 },
+    line: { stands: 'y', rule: '√(M{y}² + M{z}²)', spacing: 8 },
   },
   u: {
     ...displacement,
@@ -144,19 +145,19 @@ export const quantityTable: { readonly [quantity in Quantity]: QuantityRow } = {
     ...displacement,
     symbol: 'v',
     name: 'deflection',
-    nameInSpace: 'deflection along y',
-    positive: 'along +y',
-    negative: 'along −y',
+    nameInSpace: 'deflection along {y}',
+    positive: 'along {+y}',
+    negative: 'along {−y}',
     stored: { degree: 5, offset: 14 },
     line: { stands: 'y', rule: 'as members deflect', spacing: 26 },
   },
   w: {
     ...displacement,
     ...inSpaceOnly,
-    ...named('deflection along z'),
+    ...named('deflection along {z}'),
     symbol: 'w',
-    positive: 'along +z',
-    negative: 'along −z',
+    positive: 'along {+z}',
+    negative: 'along {−z}',
     stored: { degree: 5, offset: 28 },
     line: { stands: 'z', rule: 'as members deflect', spacing: 26 },
   },
@@ -209,9 +210,35 @@ export const isLine = (quantity: Quantity): quantity is LineQuantity => quantity
 export const quantitiesOf = (s: Structure): Quantity[] =>
   (Object.keys(quantityTable) as Quantity[]).filter((quantity) => quantityTable[quantity].inPlane || !isPlane(s));
 
+/** How a quantity is said and written, with axes as the reader calls them. */
+export interface QuantityWords {
+  readonly symbol: string;
+  readonly name: string;
+  readonly positive: string;
+  readonly negative: string;
+  readonly rule: string | undefined;
+}
+
+/** Deflections along local axes are written u, v and w in their order. */
+const ALONG: { readonly [letter: string]: string } = { x: 'u', y: 'v', z: 'w' };
+const DEFLECTION: Partial<Record<Quantity, AxisKey>> = { v: 'y', w: 'z' };
+
+export function quantityWords(space: 'plane' | 'space', quantity: Quantity, display: DisplayUnits): QuantityWords {
+  const { symbol, name, nameInSpace, positive, negative, line } = quantityTable[quantity];
+  const said = (text: string): string => withAxes(text, display);
+  const way = DEFLECTION[quantity];
+  return {
+    symbol: way ? ALONG[memberAxis(display, way).letter]! : said(symbol),
+    name: said(space === 'plane' ? name : nameInSpace),
+    positive: said(positive),
+    negative: said(negative),
+    rule: line?.rule && said(line.rule),
+  };
+}
+
 /** How a quantity is said in a structure. */
-export const nameOf = (s: Structure, quantity: Quantity): string =>
-  isPlane(s) ? quantityTable[quantity].name : quantityTable[quantity].nameInSpace;
+export const nameOf = (s: Structure, quantity: Quantity, display: DisplayUnits): string =>
+  quantityWords(isPlane(s) ? 'plane' : 'space', quantity, display).name;
 
 /** The unit in which a project shows a quantity along a member. */
 export const unitOfQuantity = (quantity: Quantity, display: DisplayUnits): string =>

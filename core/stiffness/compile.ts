@@ -1,3 +1,4 @@
+import { displayOf } from '../quantities/display';
 import { STANDARD_GRAVITY, type Model } from '../model/model';
 import { once } from '../once';
 import { weighedArea } from '../sections/catalogue/weighed';
@@ -39,13 +40,13 @@ export function recompile(model: Model, former?: Compiled): Compilation {
   const weightOf = weights(model);
   const known = changed && recompileLoads(model, former!, frame, changed, weightOf);
   return {
-    structure: { ...frame, ...(known?.loads ?? compileLoads(model, frame, weightOf)) },
+    structure: { ...frame, ...(known?.loads ?? compileLoads(model, frame, weightOf)), up: displayOf(model).up },
     changed,
     reloaded: known?.reloaded,
   };
 }
 
-type Frame = Omit<Structure, 'nodeLoads' | 'settlements' | 'lineLoads' | 'pointLoads' | 'strains'>;
+type Frame = Omit<Structure, 'up' | 'nodeLoads' | 'settlements' | 'lineLoads' | 'pointLoads' | 'strains'>;
 
 const caseNames = (model: Model): string[] => model.cases.map((loadCase) => loadCase.id);
 

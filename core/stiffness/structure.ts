@@ -41,6 +41,8 @@ export interface Structure {
     readonly members: readonly string[];
     readonly cases: readonly string[];
   };
+  /** Which axis readers have pointing up: only words depend on it. */
+  readonly up: 'Y' | 'Z';
   /** The freedoms of a node that take part. */
   readonly active: readonly number[];
   /** 3n: X, Y, Z. */

@@ -1,3 +1,4 @@
+import { alongAxis, type AxisName } from '../quantities/axis-names';
 import type { DimensionName } from '../quantities/dimension';
 import { parseQuantity } from '../quantities/parse';
 import { inUnit, showNumber } from '../quantities/show';
@@ -75,14 +76,15 @@ export const textColumn = (key: string, title: string, choices?: readonly string
   },
 });
 
-export const lengthColumn = (key: string, title: string, unit: string): TypedColumn => ({
+/** A coordinate along an axis of the structure, as the reader calls it. */
+export const coordinateColumn = (key: string, axis: AxisName, unit: string): TypedColumn => ({
   key,
-  title,
+  title: axis.letter,
   unit,
-  value: (row) => inUnit((row[key] as number | undefined) ?? 0, unit),
+  value: (row) => alongAxis(axis, inUnit((row[key] as number | undefined) ?? 0, unit)),
   take: (row, typed) => {
     const parsed = parseQuantity(typed, 'length', unit);
-    return parsed.ok ? { ...row, [key]: parsed.value } : WORDS.isNoLength(typed, parsed.reason);
+    return parsed.ok ? { ...row, [key]: alongAxis(axis, parsed.value) } : WORDS.isNoLength(typed, parsed.reason);
   },
 });
 

@@ -1,5 +1,6 @@
 'use client';
 
+import { withAxes } from '@rigid-beam/core/quantities/axis-names';
 import type { EndFreedom, Member, MemberEnd, Restraint } from '@rigid-beam/core/model/model';
 import { useDisplay, useModel } from '../editor/use-editor';
 import { Columns, PanelSubtitle, Row, Stack, ToggleButton } from '../ui/controls';
@@ -40,7 +41,10 @@ export function EndReleases({ members, end, onChange }: EndReleasesProps) {
   const display = useDisplay();
   const space = useModel().space;
   const releases = member.releases?.[end] ?? {};
-  const freedoms = space === 'plane' ? END_WORDS : END_WORDS_IN_SPACE;
+  const freedoms = (space === 'plane' ? END_WORDS : END_WORDS_IN_SPACE).map(({ freedom, text }) => ({
+    freedom,
+    text: withAxes(text, display),
+  }));
   const springs = freedoms.filter(({ freedom }) => typeof releases[freedom] === 'number');
   const node = member[end];
   return (
@@ -69,7 +73,7 @@ export function EndReleases({ members, end, onChange }: EndReleasesProps) {
             return (
               <QuantityField
                 key={freedom}
-                label={WORDS.springs[freedom]}
+                label={withAxes(WORDS.springs[freedom], display)}
                 value={typeof own === 'number' ? own : undefined}
                 dimension={turns ? 'rotationalSpring' : 'spring'}
                 unit={turns ? `${display.moment}/rad` : `${display.force}/${display.length}`}

@@ -1,5 +1,13 @@
 'use client';
 
+import {
+  alongAxis,
+  memberAxis,
+  structureAxis,
+  withAxes,
+  type AxisKey,
+  type AxisName,
+} from '@rigid-beam/core/quantities/axis-names';
 import { axialStiffness } from '@rigid-beam/core/sections/axial-stiffness';
 import { loadComponents, withComponent, type LoadComponent } from '@rigid-beam/core/model/loads/components';
 import { isArea, type AreaLoad } from '@rigid-beam/core/model/loads/area/area';
@@ -14,7 +22,7 @@ import { targetOfLoad } from '@rigid-beam/core/phrases/phrase-target';
 import { ALL_DIGITS, phraseWords } from '@rigid-beam/core/phrases/phrase-words';
 import { saidLoad } from '@rigid-beam/core/phrases/said-load';
 import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
-import { unitOf } from '@rigid-beam/core/quantities/display';
+import { unitOf, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { chosenOf } from '../editor/chosen';
 import { useDisplay, useEditor, useEditorState } from '../editor/use-editor';
 import { placeWords } from '../sheet/describe-items';
@@ -59,7 +67,7 @@ export function LoadCard({ loads, sheet }: { readonly loads: readonly Load[]; re
         />
       )}
       {'from' in load && (
-        <Select label={WORDS.axes} choices={AXES} value={load.axes ?? 'global'} onChange={(axes) => put(withAxes(load, axes))} />
+        <Select label={WORDS.axes} choices={AXES} value={load.axes ?? 'global'} onChange={(axes) => put(inAxes(load, axes))} />
       )}
       {load.type === 'strain' && <Prestress load={load} put={put} />}
       {isArea(load) && <AreaParts load={load} put={put} />}
@@ -216,15 +224,18 @@ function Components({ load, components, put }: ComponentsProps) {
       {components.map(({ path, dimension, value }) => {
         const key = path.at(-1)!;
         const place = path.length === 2 && key === 'at';
+        const sense = axisOf(key, own, display) ?? { sign: 1 };
         return (
           <QuantityField
             key={path.join('.')}
-            label={labelOf(key, own, dimension)}
-            value={place ? value : (value ?? 0)}
+            label={labelOf(key, own, dimension, display)}
+            value={place || value === undefined ? value : alongAxis(sense, value)}
             dimension={dimension}
             unit={dimension === 'length' && key !== 'at' ? display.deflection : unitOf(dimension, display)}
             {...(place && { mayBeEmpty: true, placeholder: path[0] === 'from' ? WORDS.theStart : WORDS.theEnd })}
-            onCommit={(next) => (next !== undefined || place) && put(withComponent(load, path, next))}
+            onCommit={(next) =>
+              (next !== undefined || place) && put(withComponent(load, path, next === undefined ? next : alongAxis(sense, next)))
+            }
           />
         );
       })}
@@ -242,7 +253,7 @@ const POSITIONS = [
   { id: 'length', text: WORDS.asLengthsFromTheStart },
 ];
 
-const withAxes = (load: Stretched, axes: string): Load => ({ ...load, axes: axes as NonNullable<Stretched['axes']> });
+const inAxes = (load: Stretched, axes: string): Load => ({ ...load, axes: axes as NonNullable<Stretched['axes']> });
 
 /** A position keeps its number only where it means the same: the whole length does. */
 function measured(load: Stretched, measure: 'ratio' | 'length'): Load {
@@ -265,10 +276,18 @@ const NAMES: Readonly<Record<string, string>> = {
   elongation: WORDS.tooLongBy,
 };
 
-function labelOf(key: string, own: string, dimension: DimensionName): string {
+/** The axis that a component is along or about; undefined of what has none. */
+function axisOf(key: string, own: string, display: DisplayUnits): AxisName | undefined {
+  const axis = /^(?:[fmwur]([xyz])|gradient([YZ]))$/.exec(key);
+  if (!axis) return undefined;
+  const named = (axis[1] ?? axis[2]!).toLowerCase() as AxisKey;
+  return own || axis[2] ? memberAxis(display, named) : structureAxis(display, named);
+}
+
+function labelOf(key: string, own: string, dimension: DimensionName, display: DisplayUnits): string {
   if (key === 'at') return dimension === 'length' ? WORDS.fromTheStart : WORDS.partOfTheLength;
   const name = NAMES[key];
-  if (name !== undefined) return name;
-  const axis = key.slice(1);
-  return `${KINDS[key.charAt(0)] ?? key} ${own}${own ? axis : axis.toUpperCase()}`;
+  if (name !== undefined) return withAxes(name, display);
+  const { letter } = axisOf(key, own, display) ?? { letter: key.slice(1) };
+  return `${KINDS[key.charAt(0)] ?? key} ${own}${letter}`;
 }

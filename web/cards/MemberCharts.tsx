@@ -5,7 +5,14 @@ import { useId, useState } from 'react';
 import styled from 'styled-components';
 import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
-import { nameOf, quantitiesOf, quantityTable, type Quantity, type QuantityRow } from '@rigid-beam/core/results/quantities';
+import {
+  nameOf,
+  quantitiesOf,
+  quantityTable,
+  quantityWords,
+  type Quantity,
+  type QuantityRow,
+} from '@rigid-beam/core/results/quantities';
 import type { RunReader } from '@rigid-beam/core/results/run-reader';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { quietValue } from '@rigid-beam/core/results/noise';
@@ -100,9 +107,10 @@ export function MemberCharts({ solution, outcome, run, begins, display, only, si
           const found = run.extremes(quantity);
           if (!found) return null;
           const { max, min } = found;
-          const { symbol, ink, side } = quantityTable[quantity];
+          const { ink, side } = quantityTable[quantity];
+          const { symbol } = quantityWords('space', quantity, display);
           const colour = ink === 'axial' ? `url(#${axial})` : INKS[ink];
-          const name = `${capital(nameOf(structure, quantity))} ${symbol}`;
+          const name = `${capital(nameOf(structure, quantity, display))} ${symbol}`;
           const unit = unitOfQuantity(quantity, display);
           const size = Math.max(Math.abs(max.value), Math.abs(min.value));
           const value = run.at(quantity, ratio * length)!;

@@ -1,5 +1,7 @@
 'use client';
 
+import { alongAxis, structureAxis, withAxes, type AxisKey, type AxisName } from '@rigid-beam/core/quantities/axis-names';
+import { axisOfComponent, forceComponent, movementComponent } from '@rigid-beam/core/tables/results/components';
 import type { Freedom, ModelNode, Restraint, Support } from '@rigid-beam/core/model/model';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { axisNames } from '@rigid-beam/core/model/point';
@@ -29,7 +31,7 @@ export function NodeCard({ nodes }: { readonly nodes: readonly ModelNode[] }) {
   const kind = support ? (kindOf(support, model.space) ?? 'other') : 'none';
   const choices = [
     { id: 'none', text: WORDS.noSupport },
-    ...supportKindsOf(model.space).map(({ id, text }) => ({ id, text })),
+    ...supportKindsOf(model.space).map(({ id, text }) => ({ id, text: withAxes(text, display) })),
     ...(kind === 'other' ? [{ id: 'other', text: WORDS.withSpringsOrOther }] : []),
   ];
   const choose = (id: string): void => {
@@ -55,11 +57,11 @@ export function NodeCard({ nodes }: { readonly nodes: readonly ModelNode[] }) {
           {(model.space === 'plane' ? (['x', 'y'] as const) : axisNames).map((axis) => (
             <QuantityField
               key={axis}
-              label={axis.toUpperCase()}
-              value={node[axis] ?? 0}
+              label={structureAxis(display, axis).letter}
+              value={alongAxis(structureAxis(display, axis), node[axis] ?? 0)}
               dimension="length"
               unit={display.length}
-              onCommit={(value) => value !== undefined && move({ [axis]: value })}
+              onCommit={(value) => value !== undefined && move({ [axis]: alongAxis(structureAxis(display, axis), value) })}
             />
           ))}
           <NameField
@@ -108,7 +110,7 @@ function SupportDetails({ support }: { readonly support: Support }) {
         return (
           <Columns key={freedom}>
             <Select
-              label={text}
+              label={withAxes(text, display)}
               choices={[
                 { id: 'fixed', text: WORDS.held },
                 { id: 'free', text: WORDS.free },
@@ -197,6 +199,7 @@ function Settlement({ support }: { readonly support: Support }) {
     (freedom) => support[freedom] === 'fixed' || (typeof support[freedom] === 'number' && support[freedom] > 0),
   );
   if (holds.length === 0) return null;
+  const nameOf = (freedom: Freedom): AxisName => structureAxis(display, freedom.charAt(1) as AxisKey);
   // In the axes of the support, which are small letters where they are its own.
   const isTurned = support.axes !== undefined || Boolean(support.angle);
   return (
@@ -204,12 +207,15 @@ function Settlement({ support }: { readonly support: Support }) {
       {holds.map((freedom) => (
         <QuantityField
           key={freedom}
-          label={WORDS.settles(isTurned ? freedom.charAt(1) : freedom.charAt(1).toUpperCase(), acting.id)}
-          value={load?.type === 'settlement' ? (load[freedom] ?? 0) : 0}
+          label={WORDS.settles(isTurned ? nameOf(freedom).letter.toLowerCase() : nameOf(freedom).letter, acting.id)}
+          value={load?.type === 'settlement' ? alongAxis(nameOf(freedom), load[freedom] ?? 0) : 0}
           dimension="length"
           unit={display.deflection}
           onCommit={(value) => {
-            const next = { ...(load ?? { type: 'settlement', case: acting.id, node: support.node }), [freedom]: value ?? 0 };
+            const next = {
+              ...(load ?? { type: 'settlement', case: acting.id, node: support.node }),
+              [freedom]: alongAxis(nameOf(freedom), value ?? 0),
+            };
             editor.edit({ type: 'put', list: 'loads', entry: next });
           }}
         />
@@ -225,21 +231,23 @@ function Movement({ id }: { readonly id: string }) {
   const linear = solution && responseOf(solution, outcome);
   const index = solution?.structure.names.nodes.indexOf(id) ?? -1;
   if (!solution || !linear || index < 0) return null;
-  const space = solution.structure.active.length === 6;
-  const turns = space ? [WORDS.turnsAboutX, WORDS.turnsAboutY, WORDS.turnsAboutZ] : ['', '', WORDS.turns];
-  const couples = space ? [WORDS.coupleX, WORDS.coupleY, WORDS.coupleZ] : ['', '', WORDS.couple];
-  const rows: [string, string, string][] = solution.structure.active.map((k) => {
-    const amount = linear.displacements[6 * index + k]!;
-    if (k < 3) return [WORDS.movesAlong('XYZ'[k]!), showNumber(inUnit(amount, display.deflection)), display.deflection];
-    return [turns[k - 3]!, showNumber(amount * 1e3), 'mrad'];
+  const { active } = solution.structure;
+  const isPlane = active.length < 6;
+  const rows: [string, string, string][] = active.map((k) => {
+    const axis = axisOfComponent(k, display);
+    const amount = alongAxis(movementComponent(k, active, display), linear.displacements[6 * index + k]!);
+    if (k < 3) return [WORDS.movesAlong(axis.letter), showNumber(inUnit(amount, display.deflection)), display.deflection];
+    return [isPlane ? WORDS.turns : WORDS.turnsAbout(axis.letter), showNumber(amount * 1e3), 'mrad'];
   });
   if (solution.supported[index]) {
     const sizes = sizesOf(solution, outcome);
-    for (const k of solution.structure.active) {
+    for (const k of active) {
+      const axis = axisOfComponent(k, display);
       const unit = k < 3 ? display.force : display.moment;
-      const name = k < 3 ? WORDS.reaction('XYZ'[k]!) : couples[k - 3]!;
+      const name = k < 3 ? WORDS.reaction(axis.letter) : isPlane ? WORDS.couple : WORDS.coupleAbout(axis.letter);
       const size = k < 3 ? sizes.force : sizes.couple;
-      rows.push([name, showNumber(inUnit(quiet(linear.reactions[6 * index + k]!, size), unit)), unit]);
+      const amount = alongAxis(forceComponent(k, active, display), quiet(linear.reactions[6 * index + k]!, size));
+      rows.push([name, showNumber(inUnit(amount, unit)), unit]);
     }
   }
   return (

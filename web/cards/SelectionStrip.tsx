@@ -1,8 +1,8 @@
 'use client';
 
+import { planeWords } from '@rigid-beam/core/quantities/axis-names';
 import { useMemo } from 'react';
 import { chosenOn, narrowings, planesOfChosen, type ChosenPlane } from '@rigid-beam/core/model/narrowed';
-import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { chosenOf, selectChosen } from '../editor/chosen';
 import { useDisplay, useEditor, useEditorState } from '../editor/use-editor';
 import { Button, Row, Select } from '../ui/controls';
@@ -37,7 +37,7 @@ export function SelectionStrip() {
             { id: '', text: WORDS.onlyOn },
             ...planes.map((plane) => ({
               id: idOf(plane),
-              text: WORDS.plane(plane.name, plane.axis.toUpperCase(), showQuantity(plane.at, display.length)),
+              text: WORDS.plane(plane.name, planeWords(plane, display)),
             })),
           ]}
           value=""

@@ -1,9 +1,10 @@
 'use client';
 
+import { displayOf } from '@rigid-beam/core/quantities/display';
 import { useEffect, useRef } from 'react';
 import styled from 'styled-components';
 import { useStore } from 'zustand';
-import { commands } from './all';
+import { commandsFor } from './all';
 import { lacking } from './command';
 import { overFace, PlainButton } from '../ui/controls';
 import type { SheetController } from '../sheet/controller';
@@ -28,7 +29,7 @@ export function SheetMenu({ controller }: { readonly controller: SheetController
     if (menu) place.current?.querySelector('button')?.focus();
   }, [menu]);
   if (!menu) return null;
-  const offered = commands.filter(
+  const offered = commandsFor(displayOf(controller.editor.state.model)).filter(
     (command) => command.inMenu && (command.fits?.(controller) ?? true) && lacking(command, controller) === undefined,
   );
   const close = (): void => controller.openMenu(undefined);

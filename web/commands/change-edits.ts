@@ -1,3 +1,4 @@
+import { senseOf } from './grammar';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Motion } from '@rigid-beam/core/model/edits/motion';
 import type { Repetition } from '@rigid-beam/core/model/edits/repeat';
@@ -16,7 +17,7 @@ const moved = {
 
 const turned = {
   angle: { kind: 'angle', words: 'degrees', label: 'By', default: 90 },
-  axis: { kind: 'axis', after: 'about', words: 'z unless told', label: 'About', optional: true, default: 'z', inSpace: true },
+  axis: { kind: 'axis', after: 'about', words: '{Z} unless told', label: 'About', optional: true, default: 'z', inSpace: true },
   around: {
     kind: 'vector',
     after: 'around',
@@ -32,7 +33,7 @@ const mirrored = {
   along: {
     kind: 'axis',
     after: 'along',
-    words: 'the axis across it, x unless told',
+    words: 'the axis across it, {X} unless told',
     label: 'Mirror across',
     optional: true,
     default: 'x',
@@ -62,11 +63,11 @@ const motions = {
     kind: 'turn',
     about: around ?? about(model, chosen),
     axis: axis!,
-    degrees: angle!,
+    degrees: senseOf(model, axis!) * angle!,
   }),
-  mirror: ({ at, along }: Values<typeof mirrored>): Motion => ({
+  mirror: ({ at, along }: Values<typeof mirrored>, model: Model): Motion => ({
     kind: 'mirror',
-    at: timesOf(NORMALS[along!], at!),
+    at: timesOf(NORMALS[along!], senseOf(model, along!) * at!),
     normal: NORMALS[along!],
   }),
 } as const;
@@ -119,7 +120,7 @@ const mirrorEdit = edit({
   arguments: mirrored,
   needs,
   done: 'Mirror it',
-  edit: (values, { model }, chosen) => itself(motions.mirror(values), model, chosen),
+  edit: (values, { model }, chosen) => itself(motions.mirror(values, model), model, chosen),
 });
 const copyEdit = edit({
   name: 'Copy',
@@ -140,7 +141,7 @@ const copyMirroredEdit = edit({
   arguments: { ...mirrored, ...copied },
   needs,
   done: 'Make the copy',
-  edit: (values, { model }, chosen) => asCopy(motions.mirror(values), model, chosen, values),
+  edit: (values, { model }, chosen) => asCopy(motions.mirror(values, model), model, chosen, values),
 });
 
 export const splitEdit = edit({

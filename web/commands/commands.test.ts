@@ -1,11 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
 import { emptyModel } from '@rigid-beam/core/model/model';
 import { solve } from '@rigid-beam/core/analysis/session';
-import { commands } from './all';
+import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { commandsFor } from './all';
 import { chosenOf } from '../editor/chosen';
 import { matching } from './command';
 import { readTurn, readVector } from './motions';
 import { Desk, portal, counts } from './test/desk';
+
+const commands = commandsFor(defaultDisplay);
 
 describe('commands typed behind /', () => {
   test('names are found by their beginning, by words, and with what follows them', () => {
@@ -149,9 +152,10 @@ describe('ways and turns', () => {
   ])('%s', (text, expected) => expect(readVector(text, 'm')).toEqual(expected));
 
   test('a turn names its axis', () => {
-    expect(readTurn('45 about Y', [1, 2, 3])).toEqual({ kind: 'turn', about: [1, 2, 3], axis: 'y', degrees: 45 });
-    expect(readTurn('0.5 rad', [0, 0, 0])).toMatchObject({ axis: 'z', degrees: expect.closeTo(28.6479, 3) });
-    expect(readTurn('around', [0, 0, 0])).toMatch(/not an angle/);
+    const [y, z] = [{ axis: 'y', sign: 1 } as const, { axis: 'z', sign: -1 } as const];
+    expect(readTurn('45', [1, 2, 3], y)).toEqual({ kind: 'turn', about: [1, 2, 3], axis: 'y', degrees: 45 });
+    expect(readTurn('0.5 rad', [0, 0, 0], z)).toMatchObject({ axis: 'z', degrees: expect.closeTo(-28.6479, 3) });
+    expect(readTurn('around', [0, 0, 0], z)).toMatch(/not an angle/);
   });
 });
 

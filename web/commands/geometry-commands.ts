@@ -1,10 +1,11 @@
+import { senseOf } from './grammar';
 import { findDefects } from '@rigid-beam/core/model/defects';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { freeName } from '@rigid-beam/core/model/edits/next-id';
 import { readingNames } from '@rigid-beam/core/model/edits/reading-order';
 import type { Model } from '@rigid-beam/core/model/model';
 import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
-import { COINCIDENT } from '@rigid-beam/core/model/point';
+import { COINCIDENT, times } from '@rigid-beam/core/model/point';
 import { runOf } from '@rigid-beam/core/model/runs';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { defaultDisplay, intensityUnit, lengthUnit } from '@rigid-beam/core/quantities/display';
@@ -13,7 +14,7 @@ import { removalOf } from '../sheet/removal';
 import { DrawTool } from '../sheet/tools/draw-tool';
 import { changeCommands, splitCommands } from './change-edits';
 import { editCommand, make, type Command } from './command';
-import { readTurn, readVector, repeatOf } from './motions';
+import { NORMALS, readTurn, readVector, repeatOf, transformOf } from './motions';
 
 const modelOf = (sheet: SheetController): Model => sheet.editor.state.model;
 
@@ -42,7 +43,7 @@ export const geometryCommands: readonly Command[] = [
     },
     needs: 'nodes or members',
     edit: ({ count, way: by, axis, linked }, { model }, chosen) => {
-      const motion = axis ? readTurn(`${by} about ${axis}`, [0, 0, 0]) : readVector(by!, lengthUnit(model));
+      const motion = axis ? readTurn(by!, [0, 0, 0], { axis, sign: senseOf(model, axis) }) : readVector(by!, lengthUnit(model));
       if (typeof motion === 'string') return motion;
       const like = model.members.at(-1);
       return repeatOf(chosen, 'kind' in motion ? motion : { kind: 'move', by: motion }, {
@@ -60,10 +61,20 @@ export const geometryCommands: readonly Command[] = [
       by: { kind: 'length', after: 'by', words: 'how far' },
     },
     edit: ({ axis, beyond, at, by }, { model }) => {
-      const place = beyond ?? at;
-      if (place === undefined) return 'Write from where: x beyond 5.4 by 0.6, or: x at 5.4 by 0.6';
-      if (!model.nodes.some((node) => (node[axis!] ?? 0) >= place - COINCIDENT)) return 'No node stands there or beyond.';
-      return { type: 'stretch', axis: axis!, beyond: place, by: by!, what: beyond === undefined ? 'line' : 'beyond' };
+      const given = beyond ?? at;
+      if (given === undefined) return 'Write from where: x beyond 5.4 by 0.6, or: x at 5.4 by 0.6';
+      const sense = senseOf(model, axis!);
+      const [place, way] = [sense * given, sense * by!];
+      const there = model.nodes.filter((node) => sense * ((node[axis!] ?? 0) - place) >= -COINCIDENT);
+      if (there.length === 0) return 'No node stands there or beyond.';
+      // What lies beyond in the reader's sense, the other way round in the file's, is moved by itself.
+      if (sense < 0 && beyond !== undefined)
+        return transformOf(
+          model,
+          { nodes: there.map(({ id }) => id), members: [] },
+          { kind: 'move', by: times(NORMALS[axis!], way) },
+        );
+      return { type: 'stretch', axis: axis!, beyond: place, by: way, what: beyond === undefined ? 'line' : 'beyond' };
     },
   }),
   editCommand({
@@ -98,7 +109,7 @@ export const geometryCommands: readonly Command[] = [
     arguments: {
       from: { kind: 'text', words: 'intensity where it begins' },
       to: { kind: 'text', after: 'to', words: 'where it ends, the same unless told', optional: true },
-      axis: { kind: 'axis', after: 'along', words: 'y unless told', optional: true },
+      axis: { kind: 'axis', after: 'along', words: '{Y} unless told', optional: true },
       plan: { kind: 'flag', after: 'plan', words: 'per metre on plan', optional: true },
     },
     needs: 'members',
@@ -111,7 +122,7 @@ export const geometryCommands: readonly Command[] = [
       const ends = [from!, to!].map((text) => parseQuantity(text, 'intensity', unit));
       const bad = ends.findIndex((end) => !end.ok);
       if (bad >= 0) return `“${bad === 0 ? from : to}” is no load per length: write ${unit}.`;
-      const [begin, end] = ends.map((one) => ({ [`w${axis}`]: one.ok ? one.value : 0 }));
+      const [begin, end] = ends.map((one) => ({ [`w${axis}`]: one.ok ? senseOf(model, axis) * one.value + 0 : 0 }));
       const entry = { case: loadCase.id, type: 'chain', members: run, ...(plan && { axes: 'projected' }), from: begin, to: end };
       return { type: 'put', list: 'loads', entry };
     },

@@ -1,10 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import { emptyModel } from '@rigid-beam/core/model/model';
 import type { Subject } from '@rigid-beam/drawing/display-list';
-import { commands } from './all';
+import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { commandsFor } from './all';
 import { matching, onEnter } from './command';
 import { completed, notationOf, readArguments } from './grammar';
 import { portal } from './test/desk';
+
+const commands = commandsFor(defaultDisplay);
 
 describe('the grammar of arguments', () => {
   const model = emptyModel('Shed');

@@ -1,4 +1,5 @@
-import { lengthUnit } from '@rigid-beam/core/quantities/display';
+import { axisCalled, structureAxis } from '@rigid-beam/core/quantities/axis-names';
+import { displayOf, lengthUnit } from '@rigid-beam/core/quantities/display';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { AxisName, Point } from '@rigid-beam/core/model/point';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
@@ -13,6 +14,7 @@ interface Kinds {
   /** Degrees. */
   readonly angle: number;
   readonly count: number;
+  /** By its name in the file: in which sense a reader counts along it, `senseOf` tells. */
   readonly axis: AxisName;
   /** The name of a section of the model. */
   readonly section: string;
@@ -135,8 +137,7 @@ function readKind({ kind, words }: Argument, text: string, model: Model): Read {
       return Number.isInteger(count) && count > 0 ? count : { reason: WORDS.isNoWholeNumber(text, words) };
     }
     case 'axis': {
-      const axis = text.toLowerCase();
-      return axis === 'x' || axis === 'y' || axis === 'z' ? axis : { reason: WORDS.isNoAxisWriteX(text) };
+      return axisCalled(displayOf(model), text)?.key ?? { reason: WORDS.isNoAxisWriteX(text) };
     }
     case 'section': {
       const section = model.sections.find(({ id }) => id.toLowerCase() === text.toLowerCase());
@@ -174,6 +175,7 @@ export function understood<A extends Arguments>(given: A, values: Values<A>, mod
     if (kind === 'length') return showQuantity(value as number, unit);
     if (kind === 'vector') return (value as Point).map((part) => showQuantity(part, unit)).join(' by ');
     if (kind === 'angle') return `${String(value)}°`;
+    if (kind === 'axis') return structureAxis(displayOf(model), value as AxisName).letter;
     return kind === 'flag' ? '' : String(value);
   };
   return Object.entries(given)
@@ -194,3 +196,6 @@ export function completed(given: Arguments, text: string): { readonly keyword: s
   if (keyword === undefined) return undefined;
   return { keyword, text: [...(begun ? words.slice(0, -1) : words), keyword, ''].join(' ') };
 }
+
+/** −1 where a reader counts against an axis of the file: lengths along it and turns about it are the other way round. */
+export const senseOf = (model: Model, axis: AxisName): 1 | -1 => structureAxis(displayOf(model), axis).sign;

@@ -1,7 +1,10 @@
 import { expect, test } from '@jest/globals';
-import { commands } from './all';
+import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { commandsFor } from './all';
 import { matching } from './command';
 import { portal } from './test/desk';
+
+const commands = commandsFor(defaultDisplay);
 
 test.each<[string, readonly object[]]>([
   ['apply 8 kN/m down on members c, d', [{ type: 'line', member: 'c', to: { wy: -8000 } }, { member: 'd' }]],

@@ -20,13 +20,16 @@ export function readVector(text: string, unit: string): Point | string {
   return [lengths[0]!, lengths[1] ?? 0, lengths[2] ?? 0];
 }
 
-/** Reads `30`, `30 about y` as a turn; about Z where no axis is named. */
-export function readTurn(text: string, about: Point): Motion | string {
-  const [, angle, axis] = /^(.*?)(?:\babout\b\s*([xyz]))?\s*$/i.exec(text) ?? [];
-  const parsed = parseQuantity(angle ?? '', 'angle', 'deg');
-  if (!parsed.ok) return WORDS.isNoAngle((angle ?? '').trim(), parsed.reason);
+/** Reads an angle as a turn about an axis, in the sense in which readers have that axis. */
+export function readTurn(
+  text: string,
+  about: Point,
+  { axis, sign }: { readonly axis: AxisName; readonly sign: 1 | -1 },
+): Motion | string {
+  const parsed = parseQuantity(text, 'angle', 'deg');
+  if (!parsed.ok) return WORDS.isNoAngle(text.trim(), parsed.reason);
   const degrees = Number(((parsed.value * 180) / Math.PI).toFixed(9));
-  return { kind: 'turn', about, axis: (axis?.toLowerCase() ?? 'z') as AxisName, degrees };
+  return { kind: 'turn', about, axis, degrees: sign * degrees };
 }
 
 export const NORMALS: Record<AxisName, Point> = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };

@@ -1,3 +1,7 @@
+import { axisCalled } from '@rigid-beam/core/quantities/axis-names';
+import { displayOf } from '@rigid-beam/core/quantities/display';
+import { senseOf } from './grammar';
+import { grammar } from './words';
 import type { Motion } from '@rigid-beam/core/model/edits/motion';
 import { minus, type Point } from '@rigid-beam/core/model/point';
 import type { SheetController } from '../sheet/controller';
@@ -34,10 +38,14 @@ export const pickingCommands: readonly Command[] = [
   { name: 'Copy by two points', needs: 'nodes or members', inMenu: true, run: (sheet) => pick(sheet, WAY, 'copy', way) },
   {
     name: 'Turn about a point',
-    notation: 'degrees (about x, y or z); then show the point that stays',
+    notation: 'degrees (about {X}, {Y} or {Z}); then show the point that stays',
     needs: 'nodes or members',
     run: (sheet, text) => {
-      const motion = readTurn(text, [0, 0, 0]);
+      const [, angle = '', letter] = /^(.*?)(?:\babout\b\s*(\w))?\s*$/i.exec(text) ?? [];
+      const { model } = sheet.editor.state;
+      const named = letter === undefined ? { key: 'z' as const } : axisCalled(displayOf(model), letter);
+      if (!named) return grammar.isNoAxisWriteX(letter ?? '');
+      const motion = readTurn(angle, [0, 0, 0], { axis: named.key, sign: senseOf(model, named.key) });
       if (typeof motion === 'string' || motion.kind !== 'turn') return typeof motion === 'string' ? motion : undefined;
       return pick(sheet, ['Click the point that stays where it is.'], 'itself', ([about]) => ({ ...motion, about: about! }));
     },

@@ -80,7 +80,7 @@ export const placingCommands: readonly Command[] = [
     },
   })),
   ...axisNames.map((axis: AxisName): Command => ({
-    name: `Grid lines across ${axis.toUpperCase()}`,
+    name: `Grid lines across {${axis.toUpperCase()}}`,
     changes: true,
     notation: '3×5.4 + 2.7 (the structure follows; write stay behind it where it must not)',
     fits: (sheet) => axis !== 'z' || sheet.editor.state.model.space === 'space',

@@ -9,7 +9,7 @@ export const scheduleCommands: readonly Command[] = (['nodes', 'members'] as con
   changes: true,
   notation:
     list === 'nodes'
-      ? 'x of 3, 4 to 4.5 · support of the selection to pinned'
+      ? '{X} of 3, 4 to 4.5 · support of the selection to pinned'
       : 'section of a, b to tube · behaviour of the selection to truss',
   run: (sheet, text) => {
     const { model, selection } = sheet.editor.state;
@@ -17,7 +17,8 @@ export const scheduleCommands: readonly Command[] = (['nodes', 'members'] as con
     const [, title, rows, value] = /^(.+?)\s+of\s+(.+?)\s+to\s+(.+)$/i.exec(text) ?? [];
     if (title === undefined || rows === undefined || value === undefined) return 'Write: x of 3, 4 to 4.5';
     const wanted = title.toLowerCase();
-    const column = columns.find((one) => one.key.toLowerCase() === wanted || one.title.toLowerCase() === wanted);
+    const column =
+      columns.find((one) => one.title.toLowerCase() === wanted) ?? columns.find((one) => one.key.toLowerCase() === wanted);
     if (!column) return `There is no column “${title}”. Columns are: ${columns.map((one) => one.title).join(', ')}.`;
     const ids = /^the selection$/i.test(rows) ? chosenOf(selection)[list] : rows.split(',').map((id) => id.trim());
     if (ids.length === 0) return `No ${list} are selected.`;

@@ -7,13 +7,13 @@ import {
   onPlane,
   type Direction,
 } from '@rigid-beam/core/model/selecting';
-import type { AxisName } from '@rigid-beam/core/model/point';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { subjectKey } from '@rigid-beam/drawing/display-list';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import type { Look, WorkPlane } from '@rigid-beam/drawing/projection';
 import { planeOfNodes } from '../sheet/plane-of-nodes';
-import { lengthUnit } from '@rigid-beam/core/quantities/display';
+import { alongAxis, axisCalled } from '@rigid-beam/core/quantities/axis-names';
+import { displayOf, lengthUnit } from '@rigid-beam/core/quantities/display';
 import { switchNames } from '@rigid-beam/drawing/stage-view';
 import { scheduleLists } from '@rigid-beam/core/tables/schedules/lists';
 import { stepSection } from '../editor/catalogue/step-section';
@@ -35,8 +35,8 @@ const DIRECTIONS: readonly (readonly [Direction, string])[] = [
   ['vertical', 'Select upright members'],
   ['horizontal', 'Select level members'],
   ['inclined', 'Select inclined members'],
-  ['x', 'Select members along X'],
-  ['z', 'Select members along Z'],
+  ['x', 'Select members along {X}'],
+  ['z', 'Select members along {Z}'],
 ];
 
 const LOOK_NAMES: readonly (readonly [Look, string])[] = [
@@ -67,12 +67,13 @@ function hide(sheet: SheetController, what: 'selected' | 'others'): void {
 
 /** `y at 4.5`, a plane across an axis, or `through 1, 2, 3`. */
 function readPlane(sheet: SheetController, text: string): WorkPlane | string {
-  const [, named] = /^\s*through\s+(.+)$/i.exec(text) ?? [];
-  if (named !== undefined) return planeOfNodes(sheet.editor.state.model, named.split(/[\s,]+/).filter(Boolean));
-  const [, axis, place] = /^\s*([xyz])\s*(?:at|=)?(.*)$/i.exec(text) ?? [];
+  const [, nodes] = /^\s*through\s+(.+)$/i.exec(text) ?? [];
+  if (nodes !== undefined) return planeOfNodes(sheet.editor.state.model, nodes.split(/[\s,]+/).filter(Boolean));
+  const [, letter = '', place] = /^\s*([xyz])\s*(?:at|=)?(.*)$/i.exec(text) ?? [];
+  const named = axisCalled(displayOf(sheet.editor.state.model), letter);
   const at = parseQuantity(place ?? '', 'length', lengthUnit(sheet.editor.state.model));
-  if (!axis || !at.ok) return 'Write the axis and the place, as y at 4.5, or three nodes, as through 1, 2, 3';
-  return { axis: axis.toLowerCase() as AxisName, at: at.value };
+  if (!named || !at.ok) return 'Write the axis and the place, as {Y} at 4.5, or three nodes, as through 1, 2, 3';
+  return { axis: named.key, at: alongAxis(named, at.value) };
 }
 
 /** A second drawing of the case or combination that is named, else of the one after the acting one. */
@@ -143,7 +144,7 @@ export const viewCommands: readonly Command[] = [
   },
   {
     name: 'Draw on the plane',
-    notation: 'y at 4.5 · through 1, 2, 3 · or none',
+    notation: '{Y} at 4.5 · through 1, 2, 3 · or none',
     fits: isSpace,
     run: (sheet, text) => {
       const plane = /^none$/i.test(text) ? undefined : readPlane(sheet, text);
@@ -158,7 +159,7 @@ export const viewCommands: readonly Command[] = [
   { name: 'Bring the plane before it forward', fits: isSpace, run: done((sheet) => sheet.view.nextPlane(-1)) },
   {
     name: 'Select all on a plane',
-    notation: 'y at 4.5',
+    notation: '{Y} at 4.5',
     run: (sheet, text) => {
       const plane = readPlane(sheet, text);
       if (typeof plane === 'string') return plane;

@@ -1,5 +1,6 @@
 'use client';
 
+import { displayOf } from '@rigid-beam/core/quantities/display';
 import { useEffect, useRef } from 'react';
 import styled from 'styled-components';
 import { useShallow } from 'zustand/react/shallow';
@@ -77,7 +78,10 @@ export function PaneBeside({ controller, where }: { readonly controller: SheetCo
           <Select
             label={WORDS.quantity}
             hideLabel
-            choices={choicesOf(settled.model.space).map(({ id, text, label }) => ({ id, text: `${text} · ${label}` }))}
+            choices={choicesOf(settled.model.space, displayOf(settled.model)).map(({ id, text, label }) => ({
+              id,
+              text: `${text} · ${label}`,
+            }))}
             value={quantity}
             onChange={(chosen) => look({ quantity: chosen as SheetQuantity })}
           />

@@ -8,7 +8,7 @@ import { isOn, switchNames } from '@rigid-beam/drawing/stage-view';
 import type { SheetQuantity } from '@rigid-beam/drawing/view';
 import { actingIndex } from '../editor/editor-state';
 import { NARROW } from '../editor/slices/page';
-import { settledSolution, useEditor, useEditorState } from '../editor/use-editor';
+import { settledSolution, useDisplay, useEditor, useEditorState } from '../editor/use-editor';
 import { overFace, PlainButton, ToggleButton } from '../ui/controls';
 import { Slider } from '../ui/Slider';
 import type { SheetController } from './controller';
@@ -129,6 +129,7 @@ export function TitleBlock({ controller }: { readonly controller: SheetControlle
   const acts = solution?.outcomes[outcome] ?? state.settled.model.cases[outcome];
   const { quantity, stage, switches } = state;
   const hasDiagram = isOn(stage, switches, 'diagram');
+  const display = useDisplay();
 
   return (
     <Block aria-label={WORDS.titleBlock}>
@@ -144,14 +145,14 @@ export function TitleBlock({ controller }: { readonly controller: SheetControlle
           selectedKeys={[quantity]}
           onSelectionChange={(keys) => editor.go({ quantity: [...keys][0] as SheetQuantity })}
         >
-          {choicesOf(state.settled.model.space).map(({ id, text, label }) => (
+          {choicesOf(state.settled.model.space, display).map(({ id, text, label }) => (
             <ToggleButton key={id} id={id} aria-label={label}>
               {text}
             </ToggleButton>
           ))}
         </Quantities>
       )}
-      {hasDiagram && <Rule title={ruleOf(quantity, state.axial)}>{ruleOf(quantity, state.axial)}</Rule>}
+      {hasDiagram && <Rule title={ruleOf(quantity, state.axial, display)}>{ruleOf(quantity, state.axial, display)}</Rule>}
       <Scale state={state} outcome={outcome} />
       <Said controller={controller} extremes={hasDiagram ? extremeWords(state, outcome) : undefined} />
       <AlsoShow />

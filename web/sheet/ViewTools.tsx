@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import styled from 'styled-components';
 import { useStore } from 'zustand';
-import { showQuantity } from '@rigid-beam/core/quantities/show';
+import { planeWords } from '@rigid-beam/core/quantities/axis-names';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import { useDisplay, useEditor, useEditorState } from '../editor/use-editor';
 import { planesOf } from '@rigid-beam/core/model/planes';
@@ -57,7 +57,7 @@ const idOf = ({ axis, at, tilted }: WorkPlane): string => (tilted ? `through ${t
 /** Which frame, truss or floor is brought forward, the rest faded. */
 function Planes({ controller }: { readonly controller: SheetController }) {
   const plane = useStore(controller.store, (state) => state.plane);
-  const unit = useDisplay().length;
+  const display = useDisplay();
   const model = useEditorState((state) => state.model);
   const found = useMemo(() => planesOf(model), [model]);
   // A plane that was typed need not hold members.
@@ -75,7 +75,7 @@ function Planes({ controller }: { readonly controller: SheetController }) {
           { id: '', text: WORDS.allPlanes },
           ...planes.map((one) => ({
             id: idOf(one),
-            text: one.tilted ? WORDS.through(one.tilted.name) : `${one.axis.toUpperCase()} = ${showQuantity(one.at, unit, 4)}`,
+            text: one.tilted ? WORDS.through(one.tilted.name) : planeWords(one, display, 4),
           })),
         ]}
         value={plane ? idOf(plane) : ''}

@@ -1,3 +1,4 @@
+import { alongAxis, structureAxis } from '@rigid-beam/core/quantities/axis-names';
 import { pressureOf } from '@rigid-beam/core/model/loads/compound';
 import type { Load, Model } from '@rigid-beam/core/model/model';
 import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/display';
@@ -49,7 +50,7 @@ export function wordsOf(model: Model, solution: Solution | undefined, outcome: n
         const index = nodes.get(subject.id)!;
         return WORDS.describeSupport(
           subject.id,
-          supportWords(support, model.space),
+          supportWords(support, model.space, display),
           reactionWords(index, display, solution, outcome),
         );
       }
@@ -70,15 +71,11 @@ export function wordsOf(model: Model, solution: Solution | undefined, outcome: n
   };
 }
 
-function dimensionWords({ axis, from, to }: Extract<Subject, { kind: 'dimension' }>, { length }: DisplayUnits): string {
-  const [start, end] = [from, to].map((at) => showQuantity(at, length));
-  return WORDS.describeBay(
-    axis === 'y' ? WORDS.level : WORDS.bay,
-    start,
-    end,
-    axis.toUpperCase(),
-    showQuantity(to - from, length),
-  );
+function dimensionWords({ axis, from, to }: Extract<Subject, { kind: 'dimension' }>, display: DisplayUnits): string {
+  const { length } = display;
+  const name = structureAxis(display, axis);
+  const [start, end] = [from, to].map((at) => showQuantity(alongAxis(name, at), length));
+  return WORDS.describeBay(axis === 'y' ? WORDS.level : WORDS.bay, start, end, name.letter, showQuantity(to - from, length));
 }
 
 const indicesOf = (all: readonly { readonly id: string }[]): ReadonlyMap<string, number> =>
@@ -117,7 +114,7 @@ function memberForces(index: number, display: DisplayUnits, solution: Solution |
     const [min, max] = [found.min.value, found.max.value].map((value) =>
       showQuantity(quietValue(solution, outcome, quantity, value), unitOfQuantity(quantity, display)),
     );
-    const name = nameOf(solution.structure, quantity);
+    const name = nameOf(solution.structure, quantity, display);
     return [quantityTable[quantity].derived?.isMagnitude ? WORDS.upTo(name, max) : WORDS.between(name, min, max)];
   });
   return `; ${all.join(', ')}`;

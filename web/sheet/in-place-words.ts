@@ -102,7 +102,7 @@ export function supportInPlace(model: Model, node: string): WordsInPlace {
   return {
     label: `Support at node ${node}`,
     hint: `${kinds.map(({ text }) => text.toLowerCase()).join(' · ')} · none`,
-    first: support ? supportWords(support, model.space) : '',
+    first: support ? supportWords(support, model.space, displayOf(model)) : '',
     read: (text) => {
       const said = text.trim().toLowerCase();
       if (said === 'none') return { type: 'remove', list: 'supports', keys: [node] };

@@ -1,3 +1,4 @@
+import { structureAxis } from '@rigid-beam/core/quantities/axis-names';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { respace } from '@rigid-beam/core/model/grid-lines';
 import { parseSpacings, showSpacings } from '@rigid-beam/core/quantities/spacings';
@@ -126,7 +127,7 @@ export function openInPlace(sheet: SheetController, subject: Subject, what: What
     if (!lines) return;
     sheet.openTyped({
       ...place,
-      label: WORDS.gridLinesAcross(subject.axis.toUpperCase(), display.length),
+      label: WORDS.gridLinesAcross(structureAxis(display, subject.axis).letter, display.length),
       hint: WORDS.gridNotation,
       first: showSpacings(lines.steps, display.length),
       commit: (text) => {

@@ -160,11 +160,12 @@ describe('supports by name', () => {
       const support = supportOf(id, '1', { node: '1', uy: 'fixed', angle: 20 });
       expect(kindOf(support)).toBe(id);
       expect(support.angle).toBe(20);
-      if (id === 'pinned' || id === 'fixed') expect(supportWords(supportOf(id, '1'))).toBe(text.toLowerCase());
+      if (id === 'pinned' || id === 'fixed')
+        expect(supportWords(supportOf(id, '1'), 'plane', defaultDisplay)).toBe(text.toLowerCase());
     }
     expect(kindOf({ node: '1', uy: 3e5 })).toBeUndefined();
-    expect(supportWords({ node: '1', uy: 3e5, angle: 10 })).toBe('sprung along Y, turned by 10°');
-    expect(supportWords({ node: '1', ux: 'fixed', uy: 'fixed', uz: 'fixed', ry: 'fixed' }, 'space')).toBe(
+    expect(supportWords({ node: '1', uy: 3e5, angle: 10 }, 'plane', defaultDisplay)).toBe('sprung along Y, turned by 10°');
+    expect(supportWords({ node: '1', ux: 'fixed', uy: 'fixed', uz: 'fixed', ry: 'fixed' }, 'space', defaultDisplay)).toBe(
       'held along X, Y, Z and about Y',
     );
   });

@@ -1,3 +1,4 @@
+import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { describe, expect, test } from '@jest/globals';
 import { checkModel } from '@rigid-beam/core/model/check';
 import type { Model } from '@rigid-beam/core/model/model';
@@ -33,8 +34,20 @@ describe('the title block says of a quantity', () => {
   });
 
   test('one symbol in the plane, where a v beside a V would hardly be told', () => {
-    expect(choicesOf('plane').map(({ text }) => text)).toEqual(['N', 'V', 'M', 'δ', 'σ', 'σv']);
-    expect(choicesOf('space').map(({ text }) => text)).toEqual(['N', 'Vy', 'Vz', 'T', 'My', 'Mz', 'M', 'v', 'w', 'σ', 'σv']);
-    expect(ruleOf('Mz', 'diagrams')).toBe('on the tension face');
+    expect(choicesOf('plane', defaultDisplay).map(({ text }) => text)).toEqual(['N', 'V', 'M', 'δ', 'σ', 'σv']);
+    expect(choicesOf('space', defaultDisplay).map(({ text }) => text)).toEqual([
+      'N',
+      'Vy',
+      'Vz',
+      'T',
+      'My',
+      'Mz',
+      'M',
+      'v',
+      'w',
+      'σ',
+      'σv',
+    ]);
+    expect(ruleOf('Mz', 'diagrams', defaultDisplay)).toBe('on the tension face');
   });
 });

@@ -1,8 +1,8 @@
 import { counted } from '@rigid-beam/core/counted';
-import { defaultDisplay, displayOf, drawnUnit } from '@rigid-beam/core/quantities/display';
+import { defaultDisplay, displayOf, drawnUnit, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { unitFactor } from '@rigid-beam/core/quantities/parse';
 import { showNumber } from '@rigid-beam/core/quantities/show';
-import { quantityTable } from '@rigid-beam/core/results/quantities';
+import { quantityTable, quantityWords } from '@rigid-beam/core/results/quantities';
 import { isAwaited, isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { isPlane } from '@rigid-beam/core/stiffness/structure';
@@ -34,10 +34,11 @@ export const shownOf = (state: EditorState): Shown => ({
 });
 
 /** By which rule a quantity is drawn. */
-export function ruleOf(quantity: SheetQuantity, axial: 'bars' | 'diagrams'): string {
-  const { side, positive, line } = quantityTable[quantity];
+export function ruleOf(quantity: SheetQuantity, axial: 'bars' | 'diagrams', display: DisplayUnits): string {
+  const { side } = quantityTable[quantity];
+  const { positive, rule } = quantityWords('space', quantity, display);
   if (quantity === 'N' && axial === 'bars') return 'width is force · T tension, C compression';
-  return line?.rule ?? (side < 0 ? 'on the tension face' : `positive: ${positive}`);
+  return rule ?? (side < 0 ? 'on the tension face' : `positive: ${positive}`);
 }
 
 /** Symbols in the plane, where no axis has to be told; a v beside a V would hardly be. */
@@ -46,15 +47,16 @@ const SHORT: Partial<Record<SheetQuantity, string>> = { Vy: 'V', Mz: 'M', v: 'δ
 /** What can be drawn in a structure, as buttons: symbols of the trade, spoken in full; in the plane without the axes, of which there is one. */
 export function choicesOf(
   space: 'plane' | 'space',
+  display: DisplayUnits,
 ): { readonly id: SheetQuantity; readonly text: string; readonly label: string }[] {
   return sheetQuantities
     .filter((id) => space === 'space' || quantityTable[id].inPlane)
     .map((id) => {
-      const { symbol, name, nameInSpace } = quantityTable[id];
+      const { symbol, name } = quantityWords(space, id, display);
       return {
         id,
         text: space === 'space' ? symbol : (SHORT[id] ?? symbol),
-        label: capital(space === 'space' ? nameInSpace : name),
+        label: capital(name),
       };
     });
 }
@@ -113,7 +115,7 @@ export function extremeWords(state: Shown, outcome: number): string {
     const by = from === outcome ? '' : ` by ${solution.outcomes[from]!.id}`;
     return `${showValue(quantity, quietValue(solution, outcome, quantity, value), units)} in ${solution.structure.names.members[member]}${by}`;
   };
-  const other = largerElsewhere(solution, outcome, quantity);
+  const other = largerElsewhere(solution, outcome, quantity, units);
   const size = largestOf(governing);
   const isMagnitude = quantityTable[quantity].derived?.isMagnitude === true;
   const words = [governing.max, governing.min]
@@ -138,9 +140,14 @@ function unknownWords({ fibres }: Solution, quantity: SheetQuantity): string {
 }
 
 /** In space: the moment about the other axis, where it is larger than the one that is drawn. */
-function largerElsewhere(solution: Solution, outcome: number, quantity: SheetQuantity): string | undefined {
+function largerElsewhere(
+  solution: Solution,
+  outcome: number,
+  quantity: SheetQuantity,
+  display: DisplayUnits,
+): string | undefined {
   const other = quantity === 'Mz' ? 'My' : quantity === 'My' ? 'Mz' : undefined;
   if (!other || isPlane(solution.structure)) return undefined;
   const size = (one: SheetQuantity): number => largestMoment(solution, outcome, one);
-  return size(other) > size(quantity) * (1 + 1e-6) ? quantityTable[other].symbol : undefined;
+  return size(other) > size(quantity) * (1 + 1e-6) ? quantityWords('space', other, display).symbol : undefined;
 }

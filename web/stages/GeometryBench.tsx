@@ -1,7 +1,8 @@
 'use client';
 
+import { displayOf } from '@rigid-beam/core/quantities/display';
+import { planeWords } from '@rigid-beam/core/quantities/axis-names';
 import { useStore } from 'zustand';
-import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { CleanUpPart } from './geometry/CleanUpPart';
 import { GridPart } from './geometry/GridPart';
 import { SelectPart } from './geometry/SelectPart';
@@ -9,7 +10,7 @@ import { SettingsPart } from './geometry/SettingsPart';
 import { SpacePart } from './geometry/SpacePart';
 import { TypicalPart } from './geometry/TypicalPart';
 import { UnderlayPart } from './geometry/UnderlayPart';
-import { commands } from '../commands/all';
+import { commandsFor } from '../commands/all';
 import { useDisplay, useEditor, useEditorState } from '../editor/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { DrawTool } from '../sheet/tools/draw-tool';
@@ -35,7 +36,10 @@ function Tools({ sheet }: { readonly sheet: SheetController }) {
   const editor = useEditor();
   const tool = useStore(sheet.store, (state) => state.tool.name);
   const drawer = useEditorState((state) => state.drawer);
-  const run = (name: string): void => void commands.find((one) => one.name === name)?.run(sheet, '');
+  const run = (name: string): void =>
+    void commandsFor(displayOf(editor.state.model))
+      .find((one) => one.name === name)
+      ?.run(sheet, '');
   return (
     <Instruments role="group" aria-label={WORDS.tools}>
       <Instrument
@@ -87,7 +91,7 @@ function More({ sheet }: { readonly sheet: SheetController }) {
   const underlay = useEditorState((state) => state.model.underlay?.name);
   const space = useEditorState((state) => state.model.space);
   const plane = useStore(sheet.store, (state) => state.plane);
-  const unit = useDisplay().length;
+  const display = useDisplay();
   const chosen = [selected > 0 ? WORDS.selected(selected) : '', hidden > 0 ? WORDS.hidden(hidden) : '']
     .filter(Boolean)
     .join(', ');
@@ -106,7 +110,7 @@ function More({ sheet }: { readonly sheet: SheetController }) {
           title: WORDS.planeToDrawOn,
           words: WORDS.planes,
           picture: 'space',
-          note: plane ? `${plane.axis.toUpperCase()} = ${showQuantity(plane.at, unit)}` : WORDS.allPlanesShown,
+          note: plane ? planeWords(plane, display) : WORDS.allPlanesShown,
           content: () => <SpacePart sheet={sheet} />,
         },
     {

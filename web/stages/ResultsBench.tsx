@@ -2,7 +2,7 @@
 
 import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { digitsOfShare } from '@rigid-beam/core/quantities/show';
-import { nameOf, quantityTable } from '@rigid-beam/core/results/quantities';
+import { nameOf, quantityWords } from '@rigid-beam/core/results/quantities';
 import { isReady } from '@rigid-beam/core/results/readings';
 import { resultantOf } from '@rigid-beam/core/results/resultant';
 import type { Solution } from '@rigid-beam/core/results/results';
@@ -68,8 +68,8 @@ function Extremes({ solution, outcome, display }: ResultsProps) {
         switch (key) {
           case 'quantity':
             return (
-              <abbr title={`${side === 'max' ? WORDS.largest : WORDS.smallest} ${nameOf(structure, quantity)}`}>
-                {WORDS.text(quantityTable[quantity].symbol, side === 'max' ? '↥' : '↧')}
+              <abbr title={`${side === 'max' ? WORDS.largest : WORDS.smallest} ${nameOf(structure, quantity, display)}`}>
+                {WORDS.text(quantityWords('space', quantity, display).symbol, side === 'max' ? '↥' : '↧')}
               </abbr>
             );
           case 'value':

@@ -2,7 +2,7 @@
 
 import styled from 'styled-components';
 import { useStore } from 'zustand';
-import { useEditor, useModel } from '../editor/use-editor';
+import { useDisplay, useEditor, useModel } from '../editor/use-editor';
 import type { SheetController } from '../sheet/controller';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Support } from '@rigid-beam/core/model/model';
@@ -12,7 +12,7 @@ import { ApplyTool } from '../sheet/tools/apply-tool';
 import { Button, Hint, PanelSubtitle, PlainButton, Stack } from '../ui/controls';
 import { Instrument, Instruments } from '../ui/Instrument';
 import type { PictureName } from '../ui/pictures';
-import { supportKindsOf, supportOf } from '@rigid-beam/core/model/support-kinds';
+import { supportKindsOf, supportKindWords, supportOf } from '@rigid-beam/core/model/support-kinds';
 import { supportsBench as WORDS } from './words';
 
 const PICTURES: Readonly<Record<string, PictureName>> = {
@@ -60,6 +60,7 @@ function supported(entries: readonly Support[]): Intent | undefined {
 export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
   const editor = useEditor();
   const model = useModel();
+  const display = useDisplay();
   const tool = useStore(sheet.store, (state) => state.tool.name);
   const take = (kind: string, text: string): void =>
     sheet.take(
@@ -94,16 +95,18 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
   return (
     <Stack>
       <Instruments role="group" aria-label={WORDS.supportsToPlace}>
-        {supportKindsOf(model.space).map(({ id, text }) => (
-          <Instrument
-            key={id}
-            picture={PICTURES[id] ?? 'pinned'}
-            words={SHORT[id] ?? text}
-            label={text}
-            isHeld={tool === WORDS.removed(id)}
-            onChange={(on) => (on ? take(id, text) : sheet.takeSelect())}
-          />
-        ))}
+        {supportKindsOf(model.space)
+          .map((kind) => ({ id: kind.id, text: supportKindWords(kind, display) }))
+          .map(({ id, text }) => (
+            <Instrument
+              key={id}
+              picture={PICTURES[id] ?? 'pinned'}
+              words={SHORT[id] ?? text}
+              label={text}
+              isHeld={tool === WORDS.removed(id)}
+              onChange={(on) => (on ? take(id, text) : sheet.takeSelect())}
+            />
+          ))}
         <Instrument
           picture="rollsX"
           words={WORDS.alongMemberShort}
@@ -118,7 +121,7 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
       {model.supports.map((support) => (
         <Line key={support.node}>
           <PlainButton onPress={() => editor.select([{ kind: 'node', id: support.node }])}>
-            {WORDS.node(support.node, supportWords(support, model.space))}
+            {WORDS.node(support.node, supportWords(support, model.space, display))}
           </PlainButton>
           <Button
             aria-label={WORDS.removeTheSupportOfNode(support.node)}

@@ -1,3 +1,4 @@
+import { alongAxis, axisKeys, structureAxis } from '@rigid-beam/core/quantities/axis-names';
 import { WAYS } from '@rigid-beam/core/phrases/phrase';
 import type { Model } from '@rigid-beam/core/model/model';
 import { dot, type Point } from '@rigid-beam/core/model/point';
@@ -17,9 +18,10 @@ export function resultantWords(found: Resultant | undefined, space: Model['space
   if (size === 0) return WORDS.coupleAlone(showMoment(couple, display));
   const way = wayOf(force.map((part) => part / size) as unknown as Point, space);
   const through = space === 'plane' ? crossing(force, foot) : foot;
-  const places = ['X', 'Y', 'Z'].slice(0, space === 'plane' ? 2 : 3).map((axis, k) => {
-    const at = through[k as 0 | 1 | 2];
-    return `${axis} ${showQuantity(Math.abs(at) < 1e-9 ? 0 : at, display.length, 4)}`;
+  const places = axisKeys.slice(0, space === 'plane' ? 2 : 3).map((key, k) => {
+    const axis = structureAxis(display, key);
+    const at = alongAxis(axis, through[k as 0 | 1 | 2]);
+    return `${axis.letter} ${showQuantity(Math.abs(at) < 1e-9 ? 0 : at, display.length, 4)}`;
   });
   const reach = Math.max(1, ...foot.map(Math.abs));
   const turns = Math.abs(couple) > NONE * size * reach ? showMoment(couple, display) : undefined;

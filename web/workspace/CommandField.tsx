@@ -1,9 +1,10 @@
 'use client';
 
+import { displayOf } from '@rigid-beam/core/quantities/display';
 import { memo, useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { ComboBox, Input, ListBox, ListBoxItem, Popover } from 'react-aria-components';
 import styled from 'styled-components';
-import { commands } from '../commands/all';
+import { commandsFor } from '../commands/all';
 import { behind, lacking, matching, onEnter, type Command } from '../commands/command';
 import { completed } from '../commands/grammar';
 import { useEditorState } from '../editor/use-editor';
@@ -11,8 +12,6 @@ import type { SheetController } from '../sheet/controller';
 import { overFace } from '../ui/controls';
 import { stageCommands } from './stages';
 import { commandField as WORDS } from './words';
-
-const known: readonly Command[] = [...commands, ...stageCommands];
 
 const Box = styled(ComboBox<Command>)`
   position: relative;
@@ -96,7 +95,11 @@ export const CommandField = memo(function CommandField({ sheet }: { readonly she
   const selection = useEditorState((state) => (isOpen ? state.selection : undefined));
   useEditorState((state) => (isOpen ? state.model : undefined));
   const found: readonly Command[] =
-    sheet && isOpen ? matching(known, text).filter((command) => command.fits?.(sheet) ?? true) : NONE;
+    sheet && isOpen
+      ? matching([...commandsFor(displayOf(sheet.editor.state.model)), ...stageCommands], text).filter(
+          (command) => command.fits?.(sheet) ?? true,
+        )
+      : NONE;
 
   // What is typed behind a name is said back before Enter.
   const named = found[0];

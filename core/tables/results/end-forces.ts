@@ -3,7 +3,7 @@ import { inUnit } from '../../quantities/show';
 import { isRange } from '../../combinations/outcome';
 import { diagramOf } from '../../results/diagram';
 import { enveloped } from '../../results/envelope';
-import { quantitiesOf, unitOfQuantity } from '../../results/quantities';
+import { quantitiesOf, quantityWords, unitOfQuantity } from '../../results/quantities';
 import { forces, type Force } from '../../results/derived/derived';
 import { AT_ENDS, partsOf } from '../../results/read';
 import type { Solution } from '../../results/results';
@@ -36,7 +36,7 @@ export function endForcesTable(solution: Solution, outcome: number, display: Dis
       const { max, min } = enveloped(parts, (part) => valueIn(part, row, force));
       return { max: shown(max), min: shown(min) };
     };
-    return { key: force, title: force, unit, value };
+    return { key: force, title: quantityWords('space', force, display).symbol, unit, value };
   };
   return {
     title: WORDS.endForces,

@@ -46,7 +46,7 @@ export function extremesTable(
   return {
     title: WORDS.extremes,
     columns: [
-      { key: 'quantity', title: WORDS.quantity, value: ({ quantity }) => nameOf(structure, quantity) },
+      { key: 'quantity', title: WORDS.quantity, value: ({ quantity }) => nameOf(structure, quantity, display) },
       { key: 'side', title: WORDS.side, value: ({ side }) => (side === 'max' ? WORDS.largest : WORDS.smallest) },
       { key: 'value', title: WORDS.value, value: ({ quantity, value }) => inUnit(value, unitOfQuantity(quantity, display)) },
       { key: 'unit', title: WORDS.unit, value: ({ quantity }) => unitOfQuantity(quantity, display) },

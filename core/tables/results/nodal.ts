@@ -7,7 +7,8 @@ import { nodalAt, partsOf } from '../../results/read';
 import type { Solution } from '../../results/results';
 import type { CellValue, Column, Table } from '../column';
 import { results as WORDS } from '../words';
-import { componentName, movementName } from './components';
+import { alongAxis } from '../../quantities/axis-names';
+import { forceComponent, movementComponent, type Component } from './components';
 
 /** A node of a solved structure. */
 export interface NodeRow {
@@ -23,8 +24,9 @@ export function reactionsTable(solution: Solution, outcome: number, display: Dis
   const sizes = sizesOf(solution, outcome);
   const column = (k: number): Column<NodeRow> => {
     const [unit, size] = k < 3 ? [display.force, sizes.force] : [display.moment, sizes.couple];
-    const read = reader(solution, outcome, 'reactions', (value) => inUnit(quiet(value, size), unit));
-    return { key: componentName(k, active), title: componentName(k, active), unit, value: ({ index }) => read(6 * index + k) };
+    const component = forceComponent(k, active, display);
+    const read = reader(solution, outcome, 'reactions', component, (value) => inUnit(quiet(value, size), unit));
+    return { key: component.name, title: component.name, unit, value: ({ index }) => read(6 * index + k) };
   };
   const rows = names.nodes.flatMap((id, index) => (solution.supported[index] ? [{ id, index }] : []));
   return { title: WORDS.reactions, columns: [nodeColumn, ...active.map(column)], rows };
@@ -35,8 +37,9 @@ export function displacementsTable(solution: Solution, outcome: number, display:
   const { active, names } = solution.structure;
   const column = (k: number): Column<NodeRow> => {
     const unit = k < 3 ? display.deflection : 'mrad';
-    const read = reader(solution, outcome, 'displacements', (value) => (k < 3 ? inUnit(value, unit) : value / MILLI));
-    return { key: movementName(k, active), title: movementName(k, active), unit, value: ({ index }) => read(6 * index + k) };
+    const component = movementComponent(k, active, display);
+    const read = reader(solution, outcome, 'displacements', component, (value) => (k < 3 ? inUnit(value, unit) : value / MILLI));
+    return { key: component.name, title: component.name, unit, value: ({ index }) => read(6 * index + k) };
   };
   return {
     title: WORDS.displacements,
@@ -51,12 +54,14 @@ function reader(
   solution: Solution,
   outcome: number,
   what: 'reactions' | 'displacements',
+  component: Component,
   shown: (value: number) => number,
 ): (freedom: number) => CellValue {
-  if (!isRange(solution.outcomes[outcome]!)) return (freedom) => shown(nodalAt(solution, outcome, what, freedom));
+  const read = (one: number, freedom: number): number => alongAxis(component, nodalAt(solution, one, what, freedom));
+  if (!isRange(solution.outcomes[outcome]!)) return (freedom) => shown(read(outcome, freedom));
   const parts = partsOf(solution, outcome);
   return (freedom) => {
-    const { max, min } = enveloped(parts, (part) => nodalAt(solution, part, what, freedom));
+    const { max, min } = enveloped(parts, (part) => read(part, freedom));
     return { max: shown(max), min: shown(min) };
   };
 }
@@ -68,10 +73,10 @@ export function balanceTable(
   display: DisplayUnits,
 ): Table<BalanceRow> {
   const column = (k: number): Column<BalanceRow> => {
-    const name = componentName(k, active);
+    const component = forceComponent(k, active, display);
     const unit = unitOf(k < 3 ? 'force' : 'moment', display);
-    const title = k < 3 ? name : WORDS.aboutOrigin(name);
-    return { key: name, title, unit, value: ({ sum }) => inUnit(quiet(sum[k]!, size), unit) };
+    const title = k < 3 ? component.name : WORDS.aboutOrigin(component.name);
+    return { key: component.name, title, unit, value: ({ sum }) => alongAxis(component, inUnit(quiet(sum[k]!, size), unit)) };
   };
   return {
     title: WORDS.balance,

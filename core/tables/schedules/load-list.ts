@@ -1,3 +1,5 @@
+import { alongAxis, withAxes } from '../../quantities/axis-names';
+import { axisOfComponent } from '../results/components';
 import { loadTotal } from '../../model/loads/load-total';
 import { readTargets, targetOfLoad, targetWords } from '../../phrases/phrase-target';
 import { phraseOfLoad } from '../../phrases/phrase-of-load';
@@ -50,15 +52,16 @@ export const loadList: ScheduleKind = {
   words: schedules.loads,
   names: 'numbers',
   columns: (model) => {
-    const { force } = displayOf(model);
+    const display = displayOf(model);
+    const { force } = display;
     const total = (k: 0 | 1 | 2): TypedColumn =>
       computedColumn(
         `total${k}`,
-        WORDS.totals[k],
+        withAxes(WORDS.totals[k], display),
         (row) => {
           const { load } = row as LoadRow;
           const found = load && loadTotal(load, model);
-          return found && inUnit(found[k], force);
+          return found && alongAxis(axisOfComponent(k, display), inUnit(found[k], force));
         },
         force,
       );

@@ -1,8 +1,9 @@
 import type { Intent } from '../../model/edits/intent';
 import type { Model, ModelNode } from '../../model/model';
 import { kindOf, supportKindsOf, supportOf } from '../../model/support-kinds';
-import { lengthUnit } from '../../quantities/display';
-import { lengthColumn, textColumn, type Row } from '../column';
+import { axisKeys, structureAxis } from '../../quantities/axis-names';
+import { displayOf } from '../../quantities/display';
+import { coordinateColumn, textColumn, type Row } from '../column';
 import type { ScheduleKind } from './list';
 import { columns as WORDS, schedules } from '../words';
 
@@ -13,13 +14,14 @@ export const nodeList: ScheduleKind = {
   words: schedules.nodes,
   names: 'numbers',
   columns: (model) => {
-    const unit = lengthUnit(model);
+    const display = displayOf(model);
+    const unit = display.length;
     const kinds = [NONE, ...supportKindsOf(model.space).map(({ id }) => id)];
     return [
       textColumn('id', WORDS.node),
-      lengthColumn('x', 'X', unit),
-      lengthColumn('y', 'Y', unit),
-      ...(model.space === 'space' ? [lengthColumn('z', 'Z', unit)] : []),
+      ...(model.space === 'space' ? axisKeys : (['x', 'y'] as const)).map((key) =>
+        coordinateColumn(key, structureAxis(display, key), unit),
+      ),
       textColumn('support', WORDS.support, kinds),
     ];
   },

@@ -1,3 +1,4 @@
+import { sectionSymbol } from '../../quantities/axis-names';
 import { displayOf, massUnit } from '../../quantities/display';
 import type { Section } from '../../model/model';
 import { inUnit } from '../../quantities/show';
@@ -40,7 +41,7 @@ export const sectionList: ScheduleKind = {
     const property = (key: 'A' | 'Iz' | 'Iy' | 'J' | 'Wz' | 'Wy'): TypedColumn => {
       const [dimension, power] =
         key === 'A' ? (['area', 2] as const) : key.startsWith('W') ? (['modulus', 3] as const) : (['inertia', 4] as const);
-      return quantityColumn(key, key, { dimension, unit: `${unit}${power}` }, (row) => {
+      return quantityColumn(key, sectionSymbol(key, display), { dimension, unit: `${unit}${power}` }, (row) => {
         const section = sectionOf(row);
         return (
           sectionProperties(section)[key] ??

@@ -1,3 +1,4 @@
+import { withAxes } from '../../quantities/axis-names';
 import { freedoms, type Restraint, type Support } from '../../model/model';
 import { supportWords } from '../../model/support-words';
 import { displayOf } from '../../quantities/display';
@@ -16,13 +17,14 @@ export const supportList: ScheduleKind = {
   words: schedules.supports,
   names: 'numbers',
   columns: (model) => {
-    const { force, moment, length } = displayOf(model);
+    const display = displayOf(model);
+    const { force, moment, length } = display;
     const freedomColumn = (freedom: (typeof freedoms)[number]): TypedColumn => {
       const turns = freedom.startsWith('r');
       const unit = turns ? `${moment}/rad` : `${force}/${length}`;
       return {
         key: freedom,
-        title: WORDS.freedoms[freedom],
+        title: withAxes(WORDS.freedoms[freedom], display),
         unit,
         value: (row) => {
           const restraint = (row[freedom] as Restraint | undefined) ?? 'free';
@@ -44,7 +46,7 @@ export const supportList: ScheduleKind = {
     };
     return [
       computedColumn('id', WORDS.node, (row) => row.id),
-      computedColumn('kind', WORDS.support, (row) => supportWords(supportOf(row), model.space)),
+      computedColumn('kind', WORDS.support, (row) => supportWords(supportOf(row), model.space, display)),
       ...(model.space === 'plane' ? PLANE : freedoms).map(freedomColumn),
       angleColumn('angle', WORDS.turnedBy, ({ angle: _, ...rest }, angle) => (angle === 0 ? rest : { ...rest, angle }) as Row),
     ];

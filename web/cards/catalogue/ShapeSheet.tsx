@@ -1,5 +1,6 @@
 'use client';
 
+import { sectionSymbol } from '@rigid-beam/core/quantities/axis-names';
 import styled from 'styled-components';
 import type { Shape } from '@rigid-beam/core/shapes/shape';
 import { unitOf, type DisplayUnits } from '@rigid-beam/core/quantities/display';
@@ -49,11 +50,12 @@ export function ShapeSheet({ catalogue, one, display }: ShapeSheetProps) {
     ['Iy', Iy, 4],
     ['Wz', Wz, 3],
     ['Wy', Wy, 3],
-    ['Wpl,z', Wplz, 3],
-    ['Wpl,y', Wply, 3],
+    ['Wplz', Wplz, 3],
+    ['Wply', Wply, 3],
     ['iz', Math.sqrt(Iz / A), 1],
     ['iy', Math.sqrt(Iy / A), 1],
   ];
+  const symbolOf = (key: string): string => sectionSymbol(key, display).replace(/^Wpl/, 'Wpl,');
   return (
     <>
       <ShapeDrawing shape={one.shape} label={WORDS.drawing(one.designation)} unit={display.deflection} />
@@ -62,7 +64,7 @@ export function ShapeSheet({ catalogue, one, display }: ShapeSheetProps) {
           value === undefined ? null : (
             <Property
               key={name}
-              name={name}
+              name={symbolOf(name)}
               value={`${showNumber(inUnit(value, power === 1 ? unit : `${unit}${power}`), 4)} ${unit}${powers[power]}`}
             />
           ),

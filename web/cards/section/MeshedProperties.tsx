@@ -1,5 +1,6 @@
 'use client';
 
+import { withAxes } from '@rigid-beam/core/quantities/axis-names';
 import { useEffect, useState } from 'react';
 import type { Shape } from '@rigid-beam/core/shapes/shape';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
@@ -36,8 +37,8 @@ export function MeshedProperties({ shape }: { readonly shape: Shape }) {
   const rows: readonly (readonly [string, string | undefined])[] = [
     [WORDS.J, powered(J, 4)],
     [WORDS.Iw, Iw === undefined ? undefined : powered(Iw, 6)],
-    [WORDS.Ay, Ay === undefined ? undefined : powered(Ay, 2)],
-    [WORDS.Az, Az === undefined ? undefined : powered(Az, 2)],
+    [withAxes(WORDS.Ay, display), Ay === undefined ? undefined : powered(Ay, 2)],
+    [withAxes(WORDS.Az, display), Az === undefined ? undefined : powered(Az, 2)],
     [
       WORDS.centre,
       shearCentre &&

@@ -1,5 +1,7 @@
 'use client';
 
+import { memberAxis } from '@rigid-beam/core/quantities/axis-names';
+import { useDisplay } from '../../editor/use-editor';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import styled from 'styled-components';
 import type { Shape } from '@rigid-beam/core/shapes/shape';
@@ -88,7 +90,7 @@ export function RollDial({ shape, roll, onTurn, onDone }: RollDialProps) {
         />
         <path d={`M${MIDDLE} ${MIDDLE}V7l-3 5h6l-3 -5`} stroke="var(--draw-selection)" fill="var(--draw-selection)" />
         <text x={MIDDLE + 4} y={16} fontSize={10} fill="var(--soft)">
-          y
+          {memberAxis(useDisplay(), 'y').letter}
         </text>
       </g>
     </Dial>

@@ -7,11 +7,12 @@ import { initialValues } from '@rigid-beam/core/model/typical/typical';
 import type { Subject } from '@rigid-beam/drawing/display-list';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import type { SheetController } from '../../sheet/controller';
-import { commands } from '../all';
+import { displayOf } from '@rigid-beam/core/quantities/display';
+import { commandsFor } from '../all';
 import { subjectsOf } from '../../editor/chosen';
 import { behind, lacking, matching } from '../command';
 
-/** As much of a sheet as commands need: an editor over a model of its own, without a page. */
+/** As much of a sheet as COMMANDS_ need: an editor over a model of its own, without a page. */
 export class Desk {
   selection: readonly Subject[] = [];
   hidden: ReadonlySet<string> = NOTHING_HIDDEN;
@@ -52,7 +53,7 @@ export class Desk {
 
   /** Runs what the command field would run for this text; why it was refused, or undefined. */
   run(text: string): string | undefined {
-    const [command] = matching(commands, text).filter((one) => one.fits?.(this.sheet) ?? true);
+    const [command] = matching(commandsFor(displayOf(this.model)), text).filter((one) => one.fits?.(this.sheet) ?? true);
     return command ? (lacking(command, this.sheet) ?? command.run(this.sheet, behind(command, text))) : 'nothing of this name';
   }
 

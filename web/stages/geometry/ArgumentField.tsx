@@ -1,8 +1,9 @@
 'use client';
 
+import { alongAxis, structureAxis } from '@rigid-beam/core/quantities/axis-names';
 import type { Model } from '@rigid-beam/core/model/model';
 import { axisNames, type AxisName, type Point } from '@rigid-beam/core/model/point';
-import { lengthUnit } from '@rigid-beam/core/quantities/display';
+import { displayOf } from '@rigid-beam/core/quantities/display';
 import { capital } from '../../ui/capital';
 import { Select, ToggleButton } from '../../ui/controls';
 import { QuantityField } from '../../ui/QuantityField';
@@ -24,7 +25,11 @@ const DEGREE = Math.PI / 180;
 export function ArgumentField({ argument, value, model, onChange }: ArgumentFieldProps) {
   const { kind, words, shown } = argument;
   const label = argument.label ?? capital(words);
-  const unit = lengthUnit(model);
+  const display = displayOf(model);
+  const unit = display.length;
+  // A way forward is one for everybody; a place is told by its axes.
+  const read = (axis: AxisName, value: number): number =>
+    shown === 'point' ? alongAxis(structureAxis(display, axis), value) : value;
   const axes = model.space === 'plane' ? (['x', 'y'] as const) : axisNames;
   switch (kind) {
     case 'length':
@@ -42,11 +47,11 @@ export function ArgumentField({ argument, value, model, onChange }: ArgumentFiel
       return axes.map((axis, k) => (
         <QuantityField
           key={axis}
-          label={shown === 'point' ? `${label} ${axis.toUpperCase()}` : WAYS[axis]}
-          value={point[k]}
+          label={shown === 'point' ? `${label} ${structureAxis(display, axis).letter}` : WAYS[axis]}
+          value={point[k] === undefined ? undefined : read(axis, point[k])}
           dimension="length"
           unit={unit}
-          onCommit={(next) => onChange(point.map((part, i) => (i === k ? (next ?? 0) : part)) as unknown as Point)}
+          onCommit={(next) => onChange(point.map((part, i) => (i === k ? read(axis, next ?? 0) : part)) as unknown as Point)}
         />
       ));
     }
@@ -74,7 +79,7 @@ export function ArgumentField({ argument, value, model, onChange }: ArgumentFiel
       return (
         <Select
           label={label}
-          choices={(argument.inSpace ? axisNames : axes).map((id) => ({ id, text: id.toUpperCase() }))}
+          choices={(argument.inSpace ? axisNames : axes).map((id) => ({ id, text: structureAxis(display, id).letter }))}
           value={value as string}
           onChange={(id) => onChange(id as AxisName)}
         />

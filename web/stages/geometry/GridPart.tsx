@@ -1,11 +1,12 @@
 'use client';
 
+import { alongAxis, structureAxis, withAxes } from '@rigid-beam/core/quantities/axis-names';
 import { useState } from 'react';
 import { gridThrough, linesOf, respace } from '@rigid-beam/core/model/grid-lines';
 import type { GridAxis } from '@rigid-beam/core/model/model';
 import { axisNames, type AxisName } from '@rigid-beam/core/model/point';
 import { parseSpacings, showSpacings } from '@rigid-beam/core/quantities/spacings';
-import { lengthUnit } from '@rigid-beam/core/quantities/display';
+import { displayOf } from '@rigid-beam/core/quantities/display';
 import { useEditor, useEditorState } from '../../editor/use-editor';
 import { Button, Columns, Hint, PlainButton, Row, ToggleButton } from '../../ui/controls';
 import { QuantityField } from '../../ui/QuantityField';
@@ -20,7 +21,9 @@ export function GridPart() {
   const model = useEditorState((state) => state.model);
   const [follows, setFollows] = useState(true);
   const axes = model.space === 'plane' ? (['x', 'y'] as const) : axisNames;
-  const unit = lengthUnit(model);
+  const display = displayOf(model);
+  const unit = display.length;
+  const linesOfAxis = (axis: AxisName): string => withAxes(LINES[axis], display);
   const set = (axis: AxisName, next: GridAxis | undefined): void => {
     if (next) editor.edit(respace(model, axis, next, follows ? 'follow' : 'stay'));
     else {
@@ -38,7 +41,7 @@ export function GridPart() {
         return lines ? (
           <div key={axis}>
             <TextLine
-              label={`${LINES[axis]} (${unit})`}
+              label={`${linesOfAxis(axis)} (${unit})`}
               value={showSpacings(lines.steps, unit)}
               understand={(text) => {
                 const parsed = parseSpacings(text, unit);
@@ -54,10 +57,12 @@ export function GridPart() {
             <Columns>
               <QuantityField
                 label={WORDS.firstLineAt}
-                value={lines.from}
+                value={alongAxis(structureAxis(display, axis), lines.from)}
                 dimension="length"
                 unit={unit}
-                onCommit={(from) => from !== undefined && set(axis, { ...lines, from })}
+                onCommit={(from) =>
+                  from !== undefined && set(axis, { ...lines, from: alongAxis(structureAxis(display, axis), from) })
+                }
               />
               <TextLine
                 label={WORDS.names}
@@ -73,7 +78,7 @@ export function GridPart() {
         ) : (
           <Row key={axis}>
             <Button onPress={() => set(axis, gridThrough(model, axis) ?? { from: 0, steps: [5, 5] })}>
-              {WORDS.add(LINES[axis])}
+              {WORDS.add(linesOfAxis(axis))}
             </Button>
           </Row>
         );

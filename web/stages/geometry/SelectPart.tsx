@@ -1,14 +1,13 @@
 'use client';
 
+import { planeWords } from '@rigid-beam/core/quantities/axis-names';
 import { useState } from 'react';
 import type { AxisName } from '@rigid-beam/core/model/point';
 import { onPlane } from '@rigid-beam/core/model/selecting';
 import { levels } from '@rigid-beam/drawing/dimension-items';
-import { showQuantity } from '@rigid-beam/core/quantities/show';
-import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { chosenOf, selectChosen } from '../../editor/chosen';
-import { commands } from '../../commands/all';
-import { useEditor, useEditorState } from '../../editor/use-editor';
+import { commandsFor } from '../../commands/all';
+import { useDisplay, useEditor, useEditorState } from '../../editor/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { Button, Hint, PlainButton, Row, Select } from '../../ui/controls';
 import { TextLine } from '../../ui/TextLine';
@@ -37,11 +36,11 @@ export function SelectPart({ sheet }: { readonly sheet: SheetController }) {
   const groups = model.groups ?? [];
   const chosen = chosenOf(selection);
   const count = chosen.nodes.length + chosen.members.length;
-  const unit = lengthUnit(model);
+  const display = useDisplay();
   const planes = (model.space === 'plane' ? (['y', 'x'] as const) : (['y', 'x', 'z'] as const)).flatMap((axis) =>
     levels(model.nodes.map((node) => node[axis] ?? 0)).map((at) => ({ axis, at, id: `${axis} ${at}` })),
   );
-  const offered = commands.filter((one) => OFFERED.includes(one.name) && (one.fits?.(sheet) ?? true));
+  const offered = commandsFor(display).filter((one) => OFFERED.includes(one.name) && (one.fits?.(sheet) ?? true));
   return (
     <>
       <Row>
@@ -62,7 +61,7 @@ export function SelectPart({ sheet }: { readonly sheet: SheetController }) {
           label={WORDS.allOnALevelOr}
           choices={[
             { id: '', text: WORDS.chooseOne },
-            ...planes.map(({ axis, at, id }) => ({ id, text: `${axis.toUpperCase()} = ${showQuantity(at, unit)}` })),
+            ...planes.map((plane) => ({ id: plane.id, text: planeWords(plane, display) })),
           ]}
           value=""
           onChange={(id) => {

@@ -1,13 +1,13 @@
 'use client';
 
-import { displayChoices, unitSystems, type DisplayUnits } from '@rigid-beam/core/quantities/display';
+import { displayChoices, unitSystems, type DisplayUnits, type Units } from '@rigid-beam/core/quantities/display';
 import { useDisplay, useEditor, useEditorState } from '../../editor/use-editor';
 import { Columns, PanelSubtitle, Select } from '../../ui/controls';
 import { NameField } from '../../ui/NameField';
 import { ShearEffect } from './ShearEffect';
 import { settingsPart as WORDS } from './words';
 
-const UNIT_LABELS: Record<keyof DisplayUnits, string> = {
+const UNIT_LABELS: Record<keyof Units, string> = {
   length: WORDS.lengths,
   force: WORDS.forces,
   moment: WORDS.moments,
@@ -21,7 +21,8 @@ export function SettingsPart() {
   return (
     <>
       <Settings />
-      <Units />
+      <Axes />
+      <UnitChoices />
     </>
   );
 }
@@ -47,13 +48,40 @@ function Settings() {
   );
 }
 
+/** What axes are called: half of the profession draws with Z up and calls the strong axis y, the other half with Y up and z. */
+function Axes() {
+  const editor = useEditor();
+  const { up, strong } = useDisplay();
+  const set = (next: Partial<DisplayUnits>): void =>
+    void editor.edit({ type: 'set', settings: { display: { ...editor.state.model.display, ...next } } });
+  return (
+    <>
+      <PanelSubtitle>{WORDS.axes}</PanelSubtitle>
+      <Columns>
+        <Select
+          label={WORDS.up}
+          choices={displayChoices.up.map((id) => ({ id, text: WORDS.pointsUp(id) }))}
+          value={up}
+          onChange={(id) => set({ up: id as DisplayUnits['up'] })}
+        />
+        <Select
+          label={WORDS.strong}
+          choices={displayChoices.strong.map((id) => ({ id, text: WORDS.isStrong(id) }))}
+          value={strong}
+          onChange={(id) => set({ strong: id as DisplayUnits['strong'] })}
+        />
+      </Columns>
+    </>
+  );
+}
+
 /** One choice sets all units; each can then be another one. */
-function Units() {
+function UnitChoices() {
   const editor = useEditor();
   const display = useDisplay();
   const set = (next: Partial<DisplayUnits>): void =>
     void editor.edit({ type: 'set', settings: { display: { ...editor.state.model.display, ...next } } });
-  const keys = Object.keys(UNIT_LABELS) as (keyof DisplayUnits)[];
+  const keys = Object.keys(UNIT_LABELS) as (keyof Units)[];
   const system = unitSystems.find(({ units }) => keys.every((key) => units[key] === display[key]));
   return (
     <>

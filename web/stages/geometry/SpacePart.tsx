@@ -1,5 +1,7 @@
 'use client';
 
+import { displayOf } from '@rigid-beam/core/quantities/display';
+import { alongAxis, structureAxis } from '@rigid-beam/core/quantities/axis-names';
 import { useState } from 'react';
 import { useStore } from 'zustand';
 import { linesOf } from '@rigid-beam/core/model/grid-lines';
@@ -92,6 +94,7 @@ export function SpacePart({ sheet }: { readonly sheet: SheetController }) {
       </>
     );
   const axis = plane?.axis ?? 'z';
+  const name = structureAxis(displayOf(model), axis);
   const named = model.grid?.[axis] ? linesOf(axis, model.grid[axis]) : [];
   const places = [
     ...new Map([
@@ -111,17 +114,20 @@ export function SpacePart({ sheet }: { readonly sheet: SheetController }) {
       {plane && !plane.tilted && (
         <Columns>
           <QuantityField
-            label={`At ${plane.axis.toUpperCase()}`}
-            value={plane.at}
+            label={WORDS.at(name.letter)}
+            value={alongAxis(name, plane.at)}
             dimension="length"
             unit={unit}
-            onCommit={(at) => at !== undefined && sheet.view.usePlane({ ...plane, at })}
+            onCommit={(at) => at !== undefined && sheet.view.usePlane({ ...plane, at: alongAxis(name, at) })}
           />
           <Select
             label={WORDS.through}
             choices={[
               { id: '', text: WORDS.chooseOne },
-              ...places.map(([at, name]) => ({ id: String(at), text: `${name} ${showQuantity(at, unit)}`.trim() })),
+              ...places.map(([at, title]) => ({
+                id: String(at),
+                text: `${title} ${showQuantity(alongAxis(name, at), unit)}`.trim(),
+              })),
             ]}
             value={places.some(([at]) => at === plane.at) ? String(plane.at) : ''}
             onChange={(id) => id !== '' && sheet.view.usePlane({ ...plane, at: Number(id) })}

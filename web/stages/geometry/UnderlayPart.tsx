@@ -1,10 +1,11 @@
 'use client';
 
+import { alongAxis, structureAxis } from '@rigid-beam/core/quantities/axis-names';
 import { useRef, useState } from 'react';
 import styled from 'styled-components';
 import type { Underlay } from '@rigid-beam/core/model/model';
 import { axisNames, type AxisName } from '@rigid-beam/core/model/point';
-import { lengthUnit } from '@rigid-beam/core/quantities/display';
+import { displayOf, lengthUnit } from '@rigid-beam/core/quantities/display';
 import { useEditor, useEditorState } from '../../editor/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { Button, Columns, Hint, Row, Select } from '../../ui/controls';
@@ -76,6 +77,7 @@ function Placing({ sheet, underlay }: { readonly sheet: SheetController; readonl
   const model = useEditorState((state) => state.model);
   const change = (part: Partial<Underlay>): boolean => editor.edit({ type: 'underlay', change: part });
   const across = underlay.across ?? 'z';
+  const name = structureAxis(displayOf(model), across);
   return (
     <>
       <Button onPress={() => calibrate(sheet)}>{WORDS.calibrateByTwoPoints}</Button>
@@ -95,11 +97,11 @@ function Placing({ sheet, underlay }: { readonly sheet: SheetController; readonl
       <Columns>
         {model.space === 'space' && (
           <QuantityField
-            label={`At ${across.toUpperCase()} =`}
-            value={underlay.at ?? 0}
+            label={WORDS.at(name.letter)}
+            value={alongAxis(name, underlay.at ?? 0)}
             dimension="length"
             unit={lengthUnit(model)}
-            onCommit={(at) => change({ at: at ?? 0 })}
+            onCommit={(at) => change({ at: alongAxis(name, at ?? 0) })}
           />
         )}
         <QuantityField

@@ -41,9 +41,9 @@ export const gallery = {
 };
 
 export const gridPart = {
-  baysAlongX: 'Bays along X',
+  baysAlongX: 'Bays along {X}',
   levels: 'Levels',
-  framesAlongZ: 'Frames along Z',
+  framesAlongZ: 'Frames along {Z}',
   theStructureFollows: 'The structure follows',
   lines: (count: number): string => `= ${counted(count, 'line')}`,
   firstLineAt: 'First line at',
@@ -78,6 +78,11 @@ export const selectPart = {
 };
 
 export const settingsPart = {
+  axes: 'Axes',
+  up: 'Upwards',
+  pointsUp: (letter: string): string => `${letter} points up`,
+  strong: 'Strong axis of a section',
+  isStrong: (letter: string): string => `${letter} – ${letter}`,
   shearChanges: (acts: string, changes: string): string => `Changed in ${acts}: ${changes}.`,
   changed: (quantity: string, before: string, now: string, unit: string, percent: string): string =>
     `largest ${quantity} ${before} → ${now} ${unit} (${percent} %)`,
@@ -97,6 +102,7 @@ export const settingsPart = {
 };
 
 export const spacePart = {
+  at: (axis: string): string => `At ${axis} =`,
   uprightFrame: 'upright, X and Y (a frame)',
   uprightSide: 'upright, Z and Y (a side)',
   level: 'level, X and Z (a floor)',
@@ -129,6 +135,7 @@ export const typicalPart = {
 };
 
 export const underlayPart = {
+  at: (axis: string): string => `At ${axis} =`,
   file: 'Picture or PDF for the underlay',
   reading: 'Reading …',
   anotherFile: 'Another file',

@@ -1,13 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
 import { phraseKinds, type LoadPhrase } from '@rigid-beam/core/phrases/phrase';
 import { readLoadPhrase } from '@rigid-beam/core/phrases/read-phrase';
-import { unitSystems } from '@rigid-beam/core/quantities/display';
+import { defaultDisplay, unitSystems } from '@rigid-beam/core/quantities/display';
 import { ALL_THROUGH, firstWords, isTurned, onSide, oppositeOf, sideOf, sidesOf, wayOf, waysOf } from './load-words';
 
 const down: LoadPhrase = { kind: 'force', from: 1e3, to: 1e3, direction: [0, -1, 0], measured: 'member' };
 
 describe('what the bench begins with', () => {
-  test.each(unitSystems)('can be read as its own kind, $words', ({ units: display }) => {
+  test.each(unitSystems)('can be read as its own kind, $words', ({ units }) => {
+    const display = { ...defaultDisplay, ...units };
     for (const kind of phraseKinds)
       for (const space of ['plane', 'space'] as const)
         expect(readLoadPhrase(firstWords(kind, display, space), { display, space, bare: kind })).toMatchObject({
