@@ -34,6 +34,10 @@ export const structureAxis = ({ up }: Pick<Choice, 'up'>, key: AxisKey): AxisNam
 /** A local axis of members and sections. */
 export const memberAxis = ({ strong }: Pick<Choice, 'strong'>, key: AxisKey): AxisName => MEMBER[strong][key];
 
+/** Axes of the structure in the order of the letters that readers give them. */
+export const inReaderOrder = <K extends AxisKey>(keys: readonly K[], display: Pick<Choice, 'up'>): readonly K[] =>
+  keys.toSorted((a, b) => structureAxis(display, a).letter.localeCompare(structureAxis(display, b).letter));
+
 /** The axis of the structure that a reader means by a letter: its name in the file, and its sense; undefined where there is none. */
 export function axisCalled(
   { up }: Pick<Choice, 'up'>,

@@ -1,7 +1,14 @@
 'use client';
 
-import { alongAxis, structureAxis, withAxes, type AxisKey, type AxisName } from '@rigid-beam/core/quantities/axis-names';
-import { axisOfComponent, forceComponent, movementComponent } from '@rigid-beam/core/tables/results/components';
+import {
+  alongAxis,
+  inReaderOrder,
+  structureAxis,
+  withAxes,
+  type AxisKey,
+  type AxisName,
+} from '@rigid-beam/core/quantities/axis-names';
+import { axisOfComponent, forceComponent, inComponentOrder, movementComponent } from '@rigid-beam/core/tables/results/components';
 import type { Freedom, ModelNode, Restraint, Support } from '@rigid-beam/core/model/model';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { axisNames } from '@rigid-beam/core/model/point';
@@ -54,7 +61,7 @@ export function NodeCard({ nodes }: { readonly nodes: readonly ModelNode[] }) {
       {place !== '' && <Hint>{place}</Hint>}
       {nodes.length === 1 && (
         <Columns>
-          {(model.space === 'plane' ? (['x', 'y'] as const) : axisNames).map((axis) => (
+          {inReaderOrder(model.space === 'plane' ? (['x', 'y'] as const) : axisNames, display).map((axis) => (
             <QuantityField
               key={axis}
               label={structureAxis(display, axis).letter}
@@ -233,7 +240,8 @@ function Movement({ id }: { readonly id: string }) {
   if (!solution || !linear || index < 0) return null;
   const { active } = solution.structure;
   const isPlane = active.length < 6;
-  const rows: [string, string, string][] = active.map((k) => {
+  const order = inComponentOrder(active, display);
+  const rows: [string, string, string][] = order.map((k) => {
     const axis = axisOfComponent(k, display);
     const amount = alongAxis(movementComponent(k, active, display), linear.displacements[6 * index + k]!);
     if (k < 3) return [WORDS.movesAlong(axis.letter), showNumber(inUnit(amount, display.deflection)), display.deflection];
@@ -241,7 +249,7 @@ function Movement({ id }: { readonly id: string }) {
   });
   if (solution.supported[index]) {
     const sizes = sizesOf(solution, outcome);
-    for (const k of active) {
+    for (const k of order) {
       const axis = axisOfComponent(k, display);
       const unit = k < 3 ? display.force : display.moment;
       const name = k < 3 ? WORDS.reaction(axis.letter) : isPlane ? WORDS.couple : WORDS.coupleAbout(axis.letter);

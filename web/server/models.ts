@@ -4,7 +4,7 @@ import { emptyModel, type Model } from '@rigid-beam/core/model/model';
 import { unfit } from '@rigid-beam/core/model/edits/unfit';
 import { fault, type Notice } from '@rigid-beam/core/model/notice';
 import type { ReadableFormat } from '@rigid-beam/core/formats/registry';
-import { database } from '../db/database';
+import { database, type Database } from '../db/database';
 import {
   atOneTime,
   deleteModel,
@@ -20,6 +20,7 @@ import {
   type StoredModel,
   type ListedRevision,
   type StoredPatches,
+  listModels,
 } from '../db/model-repository';
 import { findGlance, type Glance } from '../db/glance';
 import { extracted, findPicture } from '../db/pictures';
@@ -93,6 +94,14 @@ export interface GivenFile {
   readonly format: ReadableFormat;
 }
 
+/** The units and names of axes of the model of a project that was changed last: a new one there begins with them. */
+async function displayIn(db: Database, projectId: string): Promise<Pick<Model, 'display'>> {
+  const there = (await listModels(db)).filter((one) => one.projectId === projectId && !one.removedAt);
+  const last = there.toSorted((a, b) => b.updatedAt.getTime() - a.updatedAt.getTime())[0];
+  const display = last && (await findModel(db, last.id))?.content.display;
+  return display ? { display } : {};
+}
+
 /** A new model, empty or from a file. A file with any fault is refused whole. */
 export async function createModel(projectId: string, begun: Begun | GivenFile): Promise<Created> {
   const db = await database();
@@ -114,7 +123,7 @@ export async function createModel(projectId: string, begun: Begun | GivenFile): 
   const read =
     'file' in begun
       ? await readForeign({ file: begun.file, format: begun.format.id })
-      : { model: emptyModel(begun.title, begun.space), notices: [] };
+      : { model: { ...emptyModel(begun.title, begun.space), ...(await displayIn(db, projectId)) }, notices: [] };
   if (!read.model) return { ok: false, faults: read.notices };
   const id = newId();
   // What has no title of its own is called what its file is.

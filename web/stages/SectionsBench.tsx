@@ -27,6 +27,7 @@ import { AddMaterial } from './sections/AddMaterial';
 import { Bill } from './sections/Bill';
 import { MaterialEditor } from './sections/MaterialEditor';
 import { Stock } from './sections/Stock';
+import { AxesQuestion } from './sections/AxesQuestion';
 import { STOCK } from './sections/words';
 
 const PICTURE = 34;
@@ -105,6 +106,7 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
           },
         })}
       />
+      <AxesQuestion />
       <PanelSubtitle>{STOCK.sections}</PanelSubtitle>
       <Stock
         sheet={sheet}

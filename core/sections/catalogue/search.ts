@@ -1,6 +1,8 @@
 import { once } from '../../once';
 import type { ShapeType } from '../../shapes/registry';
 import type { DimensionName } from '../../quantities/dimension';
+import { sectionSymbol } from '../../quantities/axis-names';
+import type { DisplayUnits } from '../../quantities/display';
 import { parseQuantity } from '../../quantities/parse';
 import { catalogue } from './all';
 import type { CatalogueShape } from './family';
@@ -15,6 +17,8 @@ export interface Wanted {
   readonly type?: ShapeType | undefined;
   readonly family?: string | undefined;
   readonly sort?: SortKey;
+  /** What the reader calls the strong axis: `z`, as the model format does, where nothing is said. */
+  readonly strong?: DisplayUnits['strong'];
 }
 
 /** What was found, the best first; or why the text is not understood. */
@@ -58,11 +62,15 @@ const CONDITION = /(?:^|[\s,])([a-z]+)\s*(<=|>=|<|>|≤|≥|=)\s*([^<>≤≥=,]*
 type Condition = (one: CatalogueShape) => boolean;
 
 /** Takes the conditions out of a text; what is left are parts of names. */
-function conditionsOf(text: string): { readonly rest: string; readonly conditions: readonly Condition[] } | string {
+function conditionsOf(
+  text: string,
+  strong: DisplayUnits['strong'],
+): { readonly rest: string; readonly conditions: readonly Condition[] } | string {
   const conditions: Condition[] = [];
   let fault: string | undefined;
   const rest = text.replace(CONDITION, (_, name: string, sign: string, amount: string) => {
-    const measure = Object.hasOwn(MEASURES, name.toLowerCase()) ? MEASURES[name.toLowerCase()] : undefined;
+    const key = sectionSymbol(name.charAt(0).toUpperCase() + name.slice(1).toLowerCase(), { up: 'Y', strong }).toLowerCase();
+    const measure = Object.hasOwn(MEASURES, key) ? MEASURES[key] : undefined;
     if (!measure)
       fault ??= `“${name}” is nothing that can be compared: write one of h, b, A, Iz, Iy, J, Wz, Wy, Wplz, Wply, mass`;
     else {
@@ -130,9 +138,9 @@ const SORTS: Readonly<Record<Exclude<SortKey, 'as listed'>, Reader>> = {
 };
 
 /** The shapes of the catalogue that a text and the filters ask for. */
-export function searchCatalogue({ text, type, family, sort = 'as listed' }: Wanted): Found {
+export function searchCatalogue({ text, type, family, sort = 'as listed', strong = 'z' }: Wanted): Found {
   if (text.length > LONGEST) return { ok: false, reason: `The search is longer than ${LONGEST} characters` };
-  const read = conditionsOf(text);
+  const read = conditionsOf(text, strong);
   if (typeof read === 'string') return { ok: false, reason: read };
   const parts = read.rest.toLowerCase().replace(/[×*]/g, 'x').split(/[\s,]+/).filter(Boolean); // oxfmt-ignore
   const wholes = typedNames(parts.join(''));

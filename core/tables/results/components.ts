@@ -1,4 +1,4 @@
-import { axisKeys, structureAxis, type AxisName } from '../../quantities/axis-names';
+import { axisKeys, inReaderOrder, structureAxis, type AxisName } from '../../quantities/axis-names';
 import type { DisplayUnits } from '../../quantities/display';
 
 /** A component of a nodal force or movement (0 to 5): what it is called, and the sense in which readers count it. */
@@ -24,3 +24,11 @@ export function movementComponent(k: number, active: readonly number[], display:
       ? { name: 'turn', sign: 1 }
       : { name: `turn ${letter}`, sign };
 }
+
+/** Components in the order in which readers have their axes: along them, then about them. */
+export const inComponentOrder = (active: readonly number[], display: DisplayUnits): readonly number[] =>
+  [0, 3].flatMap((first) =>
+    inReaderOrder(axisKeys, display)
+      .map((key) => first + axisKeys.indexOf(key))
+      .filter((k) => active.includes(k)),
+  );

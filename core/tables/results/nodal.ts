@@ -8,7 +8,7 @@ import type { Solution } from '../../results/results';
 import type { CellValue, Column, Table } from '../column';
 import { results as WORDS } from '../words';
 import { alongAxis } from '../../quantities/axis-names';
-import { forceComponent, movementComponent, type Component } from './components';
+import { forceComponent, inComponentOrder, movementComponent, type Component } from './components';
 
 /** A node of a solved structure. */
 export interface NodeRow {
@@ -29,7 +29,7 @@ export function reactionsTable(solution: Solution, outcome: number, display: Dis
     return { key: component.name, title: component.name, unit, value: ({ index }) => read(6 * index + k) };
   };
   const rows = names.nodes.flatMap((id, index) => (solution.supported[index] ? [{ id, index }] : []));
-  return { title: WORDS.reactions, columns: [nodeColumn, ...active.map(column)], rows };
+  return { title: WORDS.reactions, columns: [nodeColumn, ...inComponentOrder(active, display).map(column)], rows };
 }
 
 /** How all nodes move: lengths as deflections are shown, turns in mrad. */
@@ -43,7 +43,7 @@ export function displacementsTable(solution: Solution, outcome: number, display:
   };
   return {
     title: WORDS.displacements,
-    columns: [nodeColumn, ...active.map(column)],
+    columns: [nodeColumn, ...inComponentOrder(active, display).map(column)],
     rows: names.nodes.map((id, index) => ({ id, index })),
   };
 }
@@ -80,7 +80,7 @@ export function balanceTable(
   };
   return {
     title: WORDS.balance,
-    columns: [{ key: 'what', title: '', value: ({ what }) => what }, ...active.map(column)],
+    columns: [{ key: 'what', title: '', value: ({ what }) => what }, ...inComponentOrder(active, display).map(column)],
     rows: [
       { what: WORDS.loads, sum: applied },
       { what: WORDS.reactions, sum: reactions },

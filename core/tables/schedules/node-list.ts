@@ -1,7 +1,7 @@
 import type { Intent } from '../../model/edits/intent';
 import type { Model, ModelNode } from '../../model/model';
 import { kindOf, supportKindsOf, supportOf } from '../../model/support-kinds';
-import { axisKeys, structureAxis } from '../../quantities/axis-names';
+import { axisKeys, inReaderOrder, structureAxis } from '../../quantities/axis-names';
 import { displayOf } from '../../quantities/display';
 import { coordinateColumn, textColumn, type Row } from '../column';
 import type { ScheduleKind } from './list';
@@ -19,7 +19,7 @@ export const nodeList: ScheduleKind = {
     const kinds = [NONE, ...supportKindsOf(model.space).map(({ id }) => id)];
     return [
       textColumn('id', WORDS.node),
-      ...(model.space === 'space' ? axisKeys : (['x', 'y'] as const)).map((key) =>
+      ...inReaderOrder(model.space === 'space' ? axisKeys : (['x', 'y'] as const), display).map((key) =>
         coordinateColumn(key, structureAxis(display, key), unit),
       ),
       textColumn('support', WORDS.support, kinds),

@@ -90,7 +90,7 @@ export function CatalogueSearch({ actionOf, relative, span }: CatalogueSearchPro
   const catalogue = useCatalogue(isOpen ? 'wanted' : 'not yet');
   const used = useModel().sections.flatMap((section) => section.catalogue ?? []);
   const times = readRelative(text);
-  const found = times === undefined ? catalogue?.searchCatalogue({ text, type: kind, sort }) : undefined;
+  const found = times === undefined ? catalogue?.searchCatalogue({ text, type: kind, sort, strong: display.strong }) : undefined;
   const shapes = found?.ok ? (text === '' && sort === 'as listed' ? familiarFirst(found.shapes, used) : found.shapes) : [];
   const shown = looked && shapes.includes(looked) ? looked : text === '' ? undefined : shapes[0];
   const take = (one: CatalogueShape): void => {

@@ -34,3 +34,10 @@ export const bill = {
   surface: (surface: string): string => `${surface} to be painted`,
   sweep: (count: number): string => `Remove ${count === 1 ? 'the unused section' : `${count} unused sections`}`,
 };
+
+export const axesQuestion = {
+  title: 'Names of axes',
+  question: (standard: string, up: string, strong: string): string =>
+    `Who builds to ${standard} often draws with ${up} up and calls the strong axis ${strong}. How do you? Settings can change it.`,
+  take: (up: string, strong: string): string => `${up} up, strong axis ${strong}`,
+};
