@@ -1,12 +1,11 @@
 import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import type { Model } from '@rigid-beam/core/model/model';
-import { quantityTable } from '@rigid-beam/core/results/quantities';
+import { quantityTable, unitOfQuantity } from '@rigid-beam/core/results/quantities';
 import { quantityExtremes } from '@rigid-beam/core/results/read-quantity';
 import { inkOf, sideOf, standsOn, tipOf, type DrawnQuantity } from './diagram-items';
 import type { Governing } from './diagram-scale';
 import type { Label } from './display-list';
 import type { DrawnMember } from './geometry';
-import { unitOfQuantity } from '@rigid-beam/core/results/quantities';
 import { isSignless, valueOnSheet } from './show-quantity-value';
 import type { View } from './view';
 import { SKETCHED } from './level-of-detail';

@@ -1,3 +1,6 @@
+import { withAxes } from '../quantities/axis-names';
+import type { DisplayUnits } from '../quantities/display';
+
 /** What an entry of a list of the model is called; supports are known by their node. */
 const NOUNS: Readonly<Record<string, string>> = {
   nodes: 'node',
@@ -23,8 +26,8 @@ const KEYS: Readonly<Record<string, string>> = {
   fy: 'yield stress',
   selfWeight: 'self weight',
   limitState: 'limit state',
-  gradientY: 'gradient along y',
-  gradientZ: 'gradient along z',
+  gradientY: 'gradient along {y}',
+  gradientZ: 'gradient along {z}',
 };
 
 /** `loads[3].from.at` → `loads`, 3, `from`, `at`. */
@@ -47,11 +50,19 @@ function entryWords(list: string, index: number, named: unknown): string | undef
 export function placeWords(path: string, root?: unknown): string {
   const [list, index, ...rest] = stepsOf(path);
   if (typeof list !== 'string' || index === undefined) return '';
-  if (typeof index === 'string') return inWords([list, index, ...rest]);
-  const entries = typeof root === 'object' && root !== null ? (root as Record<string, unknown>)[list] : undefined;
+  const model = typeof root === 'object' && root !== null ? (root as Record<string, unknown>) : {};
+  const said = (steps: readonly (string | number)[]): string => withAxes(inWords(steps), namesIn(model['display']));
+  if (typeof index === 'string') return said([list, index, ...rest]);
+  const entries = model[list];
   const entry = entryWords(list, index, Array.isArray(entries) ? entries[index] : undefined);
-  return entry ? [entry, inWords(rest)].filter(Boolean).join(', ') : inWords([list, index, ...rest]);
+  return entry ? [entry, said(rest)].filter(Boolean).join(', ') : said([list, index, ...rest]);
 }
+
+/** How axes are called in a model that was not checked yet. */
+const namesIn = (display: unknown): Pick<DisplayUnits, 'up' | 'strong'> => {
+  const own = typeof display === 'object' && display !== null ? (display as Record<string, unknown>) : {};
+  return { up: own['up'] === 'Z' ? 'Z' : 'Y', strong: own['strong'] === 'y' ? 'y' : 'z' };
+};
 
 /** `parts`, 1, `outline` → “part 2, outline”. */
 function inWords(steps: readonly (string | number)[]): string {

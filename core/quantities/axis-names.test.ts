@@ -71,7 +71,7 @@ describe('axes as the reader calls them', () => {
     expect(supportWords({ node: '1', uz: 'fixed', rx: 'fixed' }, 'space', Z_UP)).toBe('held along Y and about X');
     expect([along({ up: 'Z' }, [0, 0, 1]), along({ up: 'Z' }, [0, 3, 4])]).toEqual(['along Y', 'in the direction (0.00, -0.80, 0.60)']); // oxfmt-ignore
     expect(about({ up: 'Z', active: [0, 1, 2, 3, 4, 5] } as never, [1, 2, 3], [0, 1, 0])).toBe('about the axis along Z through X 1 m, Y -3 m, Z 2 m'); // oxfmt-ignore
-    const setting = { display: Z_UP, space: 'space' } as const;
+    const setting = { display: Z_UP, space: 'space', bare: 'couple' } as const;
     const read = readLoadPhrase('5 kNm clockwise about z', setting);
     expect(read).toMatchObject({ ok: true, phrase: { direction: [0, 1, 0], from: -5e3 } });
     expect(read.ok && phraseWords(read.phrase, Z_UP)).toBe('5 kN·m clockwise about z');

@@ -243,3 +243,17 @@ export const nameOf = (s: Structure, quantity: Quantity, display: DisplayUnits):
 /** The unit in which a project shows a quantity along a member. */
 export const unitOfQuantity = (quantity: Quantity, display: DisplayUnits): string =>
   quantityTable[quantity].dimension === 'length' ? display.deflection : unitOf(quantityTable[quantity].dimension, display);
+
+/** Quantities of a kind along the two axes across a member: readers want them in the order of their letters. */
+const PAIRS: readonly (readonly [Quantity, Quantity])[] = [['Vy', 'Vz'], ['My', 'Mz'], ['v', 'w']]; // oxfmt-ignore
+
+/** The same quantities, those along the axes across a member in the order of the letters by which readers call them. */
+export function inLetterOrder<Q extends Quantity>(all: readonly Q[], { strong }: Pick<DisplayUnits, 'strong'>): readonly Q[] {
+  if (strong === 'z') return all;
+  const other = new Map(PAIRS.flatMap(([a, b]) => [[a, b], [b, a]] as const)); // oxfmt-ignore
+  const there = new Set<Quantity>(all);
+  return all.map((quantity) => {
+    const pair = other.get(quantity);
+    return pair && there.has(pair) ? (pair as Q) : quantity;
+  });
+}

@@ -258,7 +258,7 @@ function axesFaults(model: Frame): Notice[] {
         path: `supports[${i}].axes`,
         value: axes,
         what: `The axes of the support at node “${node}” ${turn ? 'leave the plane of this model' : 'do not span a plane'}`,
-        expected: turn ? 'two directions in the X–Y plane' : 'two directions that are neither zero nor parallel',
+        expected: turn ? 'two directions in the plane of the model' : 'two directions that are neither zero nor parallel',
         remedy: turn ? 'Turn them in the plane, or make this a space model' : 'Give x and y different directions',
         subjects: [`node ${node}`],
       }),

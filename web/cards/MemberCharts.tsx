@@ -6,17 +6,18 @@ import styled from 'styled-components';
 import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import {
+  inLetterOrder,
   nameOf,
   quantitiesOf,
   quantityTable,
   quantityWords,
+  unitOfQuantity,
   type Quantity,
   type QuantityRow,
 } from '@rigid-beam/core/results/quantities';
 import type { RunReader } from '@rigid-beam/core/results/run-reader';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { quietValue } from '@rigid-beam/core/results/noise';
-import { unitOfQuantity } from '@rigid-beam/core/results/quantities';
 import { capital } from '../ui/capital';
 import { PanelSubtitle, Stack } from '../ui/controls';
 import { QuantityField } from '../ui/QuantityField';
@@ -103,7 +104,7 @@ export function MemberCharts({ solution, outcome, run, begins, display, only, si
             <stop offset={0.5} stopColor="var(--draw-tension)" />
           </linearGradient>
         </Inks>
-        {(only ?? quantitiesOf(structure)).map((quantity) => {
+        {inLetterOrder(only ?? quantitiesOf(structure), display).map((quantity) => {
           const found = run.extremes(quantity);
           if (!found) return null;
           const { max, min } = found;

@@ -45,7 +45,7 @@ describe('commands typed behind /', () => {
     ['move 1 by 2 by 3', /out of plane/],
     ['move 1 by 2 by 3 by 4', /at most three parts/],
     ['turn 360', /whole circles/],
-    ['turn 20 about x', /only be turned about Z/],
+    ['turn 20 about x', /only be turned within its plane/],
     ['repeat often', /“often” is not a whole number.*Write: 4 .*times/],
     ['repeat 3 times 0 by 0', /no length/],
     ['split into 1', /2 to 200 parts/],

@@ -5,13 +5,11 @@ import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/d
 import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
 import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
-import { nameOf, quantitiesOf, quantityTable } from '@rigid-beam/core/results/quantities';
+import { nameOf, quantitiesOf, quantityTable, unitOfQuantity } from '@rigid-beam/core/results/quantities';
 import { quantityExtremes } from '@rigid-beam/core/results/read-quantity';
-import { quietValue } from '@rigid-beam/core/results/noise';
-import { unitOfQuantity } from '@rigid-beam/core/results/quantities';
+import { quietValue, quiet, sizesOf } from '@rigid-beam/core/results/noise';
 import { sizeOf } from '@rigid-beam/core/model/loads/intensities';
 import { isReady } from '@rigid-beam/core/results/readings';
-import { quiet, sizesOf } from '@rigid-beam/core/results/noise';
 import { responseOf } from '@rigid-beam/core/results/sums';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { subjectKey, type Subject } from '@rigid-beam/drawing/display-list';

@@ -2,7 +2,7 @@ import { counted } from '@rigid-beam/core/counted';
 import { defaultDisplay, displayOf, drawnUnit, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { unitFactor } from '@rigid-beam/core/quantities/parse';
 import { showNumber } from '@rigid-beam/core/quantities/show';
-import { quantityTable, quantityWords } from '@rigid-beam/core/results/quantities';
+import { inLetterOrder, quantityTable, quantityWords, unitOfQuantity } from '@rigid-beam/core/results/quantities';
 import { isAwaited, isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { isPlane } from '@rigid-beam/core/stiffness/structure';
@@ -10,7 +10,6 @@ import { governingValues, largestOf } from '@rigid-beam/drawing/diagram-scale';
 import { largestMoment } from '@rigid-beam/drawing/opens-on';
 import { scaleOfDeflection, scaleOfDiagram } from '@rigid-beam/drawing/sheet-items';
 import { quietValue } from '@rigid-beam/core/results/noise';
-import { unitOfQuantity } from '@rigid-beam/core/results/quantities';
 import { showValue } from '@rigid-beam/drawing/show-quantity-value';
 import { isOn } from '@rigid-beam/drawing/stage-view';
 import { isDeflection, plainView, sheetQuantities, type SheetQuantity, type View } from '@rigid-beam/drawing/view';
@@ -49,7 +48,7 @@ export function choicesOf(
   space: 'plane' | 'space',
   display: DisplayUnits,
 ): { readonly id: SheetQuantity; readonly text: string; readonly label: string }[] {
-  return sheetQuantities
+  return inLetterOrder(sheetQuantities, display)
     .filter((id) => space === 'space' || quantityTable[id].inPlane)
     .map((id) => {
       const { symbol, name } = quantityWords(space, id, display);

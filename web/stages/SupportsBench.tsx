@@ -1,5 +1,6 @@
 'use client';
 
+import { withAxes } from '@rigid-beam/core/quantities/axis-names';
 import styled from 'styled-components';
 import { useStore } from 'zustand';
 import { useDisplay, useEditor, useModel } from '../editor/use-editor';
@@ -101,7 +102,7 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
             <Instrument
               key={id}
               picture={PICTURES[id] ?? 'pinned'}
-              words={SHORT[id] ?? text}
+              words={withAxes(SHORT[id] ?? text, display)}
               label={text}
               isHeld={tool === WORDS.removed(id)}
               onChange={(on) => (on ? take(id, text) : sheet.takeSelect())}

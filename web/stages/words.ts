@@ -101,9 +101,9 @@ export const resultsBench = {
 };
 
 export const supportsBench = {
-  rollsX: 'Roller X',
-  rollsY: 'Roller Y',
-  rollsZ: 'Roller Z',
+  rollsX: 'Roller {X}',
+  rollsY: 'Roller {Y}',
+  rollsZ: 'Roller {Z}',
   guided: 'Guided',
   bears: 'Vertical',
   upright: 'Upright',

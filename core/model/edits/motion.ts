@@ -45,7 +45,7 @@ function turned(axis: AxisName, degrees: number): (along: Point) => Point {
 /** Why a motion cannot be done in a plane model, or undefined where it can. */
 export function leavesPlane(motion: Motion): string | undefined {
   if (motion.kind === 'move' && motion.by[2] !== 0) return 'The motion is out of plane';
-  if (motion.kind === 'turn' && motion.axis !== 'z') return 'A plane model can only be turned about Z';
+  if (motion.kind === 'turn' && motion.axis !== 'z') return 'A plane model can only be turned within its plane';
   if (motion.kind === 'mirror' && motion.normal[2] !== 0) return 'The mirror does not stand upright on the plane of this model';
   return undefined;
 }

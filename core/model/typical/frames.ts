@@ -99,8 +99,8 @@ export const spaceBuilding: Typical = {
   title: 'Space frame building',
   space: 'space',
   fields: [
-    { key: 'bays', label: 'Bays along X', kind: 'spacings', initial: [6, 6] },
-    { key: 'deep', label: 'Bays along Z', kind: 'spacings', initial: [5, 5] },
+    { key: 'bays', label: 'Bays across', kind: 'spacings', initial: [6, 6] },
+    { key: 'deep', label: 'Bays in depth', kind: 'spacings', initial: [5, 5] },
     { key: 'storeys', label: 'Storey heights', kind: 'spacings', initial: [4, 3.2] },
     FIXED_BASES,
   ],
@@ -114,8 +114,8 @@ export const spaceBuilding: Typical = {
           const node = sketch.node(id(i, j, k), x, y, z === 0 ? 0 : -z);
           if (j === 0) return sketch.support(node, choiceIn(values, 'base') === 'fixed' ? SPACE_FIXED : SPACE_PIN);
           sketch.member(id(i, j - 1, k), node, 'columns');
-          if (i > 0) sketch.member(id(i - 1, j, k), node, 'beams along X');
-          if (k > 0) sketch.member(id(i, j, k - 1), node, 'beams along Z');
+          if (i > 0) sketch.member(id(i - 1, j, k), node, 'beams across');
+          if (k > 0) sketch.member(id(i, j, k - 1), node, 'beams in depth');
         }),
       ),
     );

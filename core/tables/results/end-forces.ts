@@ -3,7 +3,7 @@ import { inUnit } from '../../quantities/show';
 import { isRange } from '../../combinations/outcome';
 import { diagramOf } from '../../results/diagram';
 import { enveloped } from '../../results/envelope';
-import { quantitiesOf, quantityWords, unitOfQuantity } from '../../results/quantities';
+import { inLetterOrder, quantitiesOf, quantityWords, unitOfQuantity } from '../../results/quantities';
 import { forces, type Force } from '../../results/derived/derived';
 import { AT_ENDS, partsOf } from '../../results/read';
 import type { Solution } from '../../results/results';
@@ -43,7 +43,10 @@ export function endForcesTable(solution: Solution, outcome: number, display: Dis
     columns: [
       { key: 'member', title: WORDS.member, value: ({ member }) => member },
       { key: 'end', title: WORDS.end, value: ({ side }) => (side === 'start' ? WORDS.start : WORDS.endOfIt) },
-      ...forces.filter((force) => told.includes(force)).map(column),
+      ...inLetterOrder(
+        forces.filter((force) => told.includes(force)),
+        display,
+      ).map(column),
     ],
     rows: solution.structure.names.members.flatMap((member, index) =>
       (['start', 'end'] as const).map((side) => ({ member, index, side })),

@@ -2,7 +2,7 @@ import type { DisplayUnits } from '../../quantities/display';
 import { inUnit } from '../../quantities/show';
 import type { OverMembers } from '../../results/extremes-over-members';
 import { quietValue } from '../../results/noise';
-import { nameOf, quantitiesOf, quantityTable, unitOfQuantity, type Quantity } from '../../results/quantities';
+import { inLetterOrder, nameOf, quantitiesOf, quantityTable, unitOfQuantity, type Quantity } from '../../results/quantities';
 import type { Solution } from '../../results/results';
 import type { Table } from '../column';
 import { results as WORDS } from '../words';
@@ -34,7 +34,7 @@ export function extremesTable(
   governing: (quantity: Quantity) => OverMembers | undefined,
 ): Table<ExtremeRow> {
   const { structure } = solution;
-  const rows = quantitiesOf(structure).flatMap((quantity) => {
+  const rows = inLetterOrder(quantitiesOf(structure), display).flatMap((quantity) => {
     const found = governing(quantity);
     if (!found) return [];
     return sidesOf(quantity).map((side): ExtremeRow => {

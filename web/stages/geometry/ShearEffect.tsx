@@ -2,10 +2,9 @@
 
 import { useEffect, useState } from 'react';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
-import { quantitiesOf, type Quantity } from '@rigid-beam/core/results/quantities';
+import { quantitiesOf, type Quantity, unitOfQuantity } from '@rigid-beam/core/results/quantities';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { governingValues, largestOf } from '@rigid-beam/drawing/diagram-scale';
-import { unitOfQuantity } from '@rigid-beam/core/results/quantities';
 import { actingIndex } from '../../editor/editor-state';
 import { settledSolution, useDisplay, useEditorState } from '../../editor/use-editor';
 import { Hint } from '../../ui/controls';

@@ -1,7 +1,7 @@
 'use client';
 
 import { displayOf } from '@rigid-beam/core/quantities/display';
-import { alongAxis, structureAxis } from '@rigid-beam/core/quantities/axis-names';
+import { alongAxis, structureAxis, withAxes } from '@rigid-beam/core/quantities/axis-names';
 import { useState } from 'react';
 import { useStore } from 'zustand';
 import { linesOf } from '@rigid-beam/core/model/grid-lines';
@@ -106,7 +106,10 @@ export function SpacePart({ sheet }: { readonly sheet: SheetController }) {
     <>
       <Select
         label={WORDS.plane}
-        choices={[{ id: '', text: WORDS.noneChosen }, ...axisNames.map((id) => ({ id, text: PLANES[id] }))]}
+        choices={[
+          { id: '', text: WORDS.noneChosen },
+          ...axisNames.map((id) => ({ id, text: withAxes(PLANES[id], displayOf(model)) })),
+        ]}
         value={plane && !plane.tilted ? plane.axis : ''}
         onChange={(id) => sheet.view.usePlane(id === '' ? undefined : { axis: id as AxisName, at: 0 })}
       />

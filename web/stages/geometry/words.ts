@@ -103,9 +103,9 @@ export const settingsPart = {
 
 export const spacePart = {
   at: (axis: string): string => `At ${axis} =`,
-  uprightFrame: 'upright, X and Y (a frame)',
-  uprightSide: 'upright, Z and Y (a side)',
-  level: 'level, X and Z (a floor)',
+  uprightFrame: 'upright, {X} and {Y} (a frame)',
+  uprightSide: 'upright, {Z} and {Y} (a side)',
+  level: 'level, {X} and {Z} (a floor)',
   makeItASpaceModel: 'Make it a space model',
   frames: 'Frames in a row',
   spacing: 'Spacing',
