@@ -1,11 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { caseColours } from '@rigid-beam/core/model/model';
 import { inkOfColour } from '@rigid-beam/drawing/load-marks';
+import { inks } from '@rigid-beam/drawing/inks';
 import { day, night } from './theme';
-
-/** The colours of a theme by their names. */
-const coloursOf = (theme: readonly unknown[]): ReadonlyMap<string, string> =>
-  new Map([...theme.join('').matchAll(/--([\w-]+): (#[0-9a-f]{6})/g)].map(([, name, colour]) => [name!, colour!]));
 
 /** Relative luminance, WCAG 2.2. */
 function luminance(colour: string): number {
@@ -20,24 +17,30 @@ const contrast = (a: string, b: string): number => {
   return (light + 0.05) / (dark + 0.05);
 };
 
-describe.each([
-  ['by day', day],
-  ['by night', night],
-] as const)('%s', (_, theme) => {
-  const colours = coloursOf(theme as readonly unknown[]);
-  const paper = colours.get('draw-paper')!;
+test('the page has the inks of the drawing as variables', () => {
+  for (const [theme, own] of [
+    [day, inks.day],
+    [night, inks.night],
+  ] as const)
+    // oxfmt-ignore
+    for (const [ink, colour] of Object.entries(own)) expect((theme as readonly unknown[]).join('')).toContain(`--draw-${ink}: ${colour};`);
+});
+
+describe.each(['day', 'night', 'print'] as const)('%s', (theme) => {
+  const colours = new Map<string, string>(Object.entries(inks[theme]));
+  const paper = inks[theme].paper;
 
   test.each(caseColours)('loads of a %s case are written so that they can be read', (colour) =>
-    expect(contrast(colours.get(`draw-${inkOfColour(colour)}`)!, paper)).toBeGreaterThanOrEqual(4.5),
+    expect(contrast(colours.get(inkOfColour(colour))!, paper)).toBeGreaterThanOrEqual(4.5),
   );
 
   test('what is drawn in words keeps AA on the paper', () => {
     const written = ['tension', 'compression', 'shear', 'moment', 'deflection', 'reaction', 'dimension', 'text', 'fault'];
-    for (const ink of written) expect([ink, contrast(colours.get(`draw-${ink}`)!, paper) >= 4.5]).toEqual([ink, true]);
+    for (const ink of written) expect([ink, contrast(colours.get(ink)!, paper) >= 4.5]).toEqual([ink, true]);
   });
 
   test('the colours of cases are told apart', () => {
-    const used = caseColours.map((colour) => colours.get(`draw-${inkOfColour(colour)}`));
+    const used = caseColours.map((colour) => colours.get(inkOfColour(colour)));
     expect(new Set(used).size).toBe(caseColours.length);
   });
 });

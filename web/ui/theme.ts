@@ -1,4 +1,11 @@
 import { createGlobalStyle, css } from 'styled-components';
+import { inks, type Theme } from '@rigid-beam/drawing/inks';
+
+/** The inks of the drawing as variables of the page. */
+const drawn = (theme: Theme): string =>
+  Object.entries(inks[theme])
+    .map(([ink, colour]) => `--draw-${ink}: ${colour};`)
+    .join('\n  ');
 
 /** Paper and ink by day. Every pair of text and ground keeps WCAG AA. */
 export const day = css`
@@ -19,27 +26,7 @@ export const day = css`
   --fault: #b3261e;
   --fault-ground: #fdeceb;
   --good: #1b6e3c;
-  --draw-member: #1f2933;
-  --draw-faint: #6a7480;
-  --draw-grid: #efeadd;
-  --draw-gridStrong: #e2dccb;
-  --draw-dimension: #5d6670;
-  --draw-support: #2f3a45;
-  --draw-load: #7c4a1e;
-  --draw-load-olive: #585e0c;
-  --draw-load-slate: #465a75;
-  --draw-load-plum: #7d2b55;
-  --draw-load-indigo: #43388f;
-  --draw-reaction: #3b4652;
-  --draw-tension: #1b7837;
-  --draw-compression: #762a83;
-  --draw-shear: #0b6b7a;
-  --draw-moment: #1d4ed8;
-  --draw-deflection: #b0185a;
-  --draw-text: #1f2933;
-  --draw-selection: #b37a00;
-  --draw-fault: #b3261e;
-  --draw-paper: #fdfcf8;
+  ${drawn('day')}
 `;
 
 /** Blueprint by night. */
@@ -61,33 +48,14 @@ export const night = css`
   --fault: #ff9a90;
   --fault-ground: #4a1d1d;
   --good: #7fd6a0;
-  --draw-member: #eef5fb;
-  --draw-faint: #93abc2;
-  --draw-grid: #15314e;
-  --draw-gridStrong: #1b3c5d;
-  --draw-dimension: #a9bfd3;
-  --draw-support: #d5e3ef;
-  --draw-load: #e8b283;
-  --draw-load-olive: #cdd17c;
-  --draw-load-slate: #b4c6dc;
-  --draw-load-plum: #eaa6c8;
-  --draw-load-indigo: #bcb3ff;
-  --draw-reaction: #c5d5e4;
-  --draw-tension: #74d391;
-  --draw-compression: #d9a3e6;
-  --draw-shear: #5fd0de;
-  --draw-moment: #8fb4ff;
-  --draw-deflection: #ff8fbb;
-  --draw-text: #eef5fb;
-  --draw-selection: #ffd45c;
-  --draw-fault: #ff9a90;
-  --draw-paper: #0f2740;
+  ${drawn('night')}
 `;
 
 export const GlobalStyle = createGlobalStyle`
   :root { ${day} }
   @media (prefers-color-scheme: dark) { :root:not([data-appearance='day']) { ${night} } }
   :root[data-appearance='night'] { ${night} }
+  @media print { :root:root { ${drawn('print')} } }
   *, *::before, *::after { box-sizing: border-box; }
   html { font-size: 100%; }
   body {
