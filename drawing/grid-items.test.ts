@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { gridItems, gridStep, snapToGrid } from './grid-items';
-import { niceBelow } from './nice';
+import { niceBelow } from './diagram-scale';
 import { camera } from './test/demo';
 
 describe('round numbers', () => {

@@ -8,8 +8,7 @@ import type { CaseLoads } from './case-loads';
 import { pieceWidth } from './quantities';
 import { OWN_WIDTH, recoverOwnEnds } from './recover-ends';
 import type { StructuralResponse } from './results';
-import { INFO_WIDTH, recoveryKernels } from './recovery-kernels';
-import { writeInfo } from './recovery-info';
+import { INFO_WIDTH, recoveryKernels, DIRECT } from './recovery-kernels';
 
 const N = MEMBER_FREEDOMS;
 
@@ -140,4 +139,18 @@ export function recoverMembers(s: Structure, matrices: MemberMatrices, cases: re
       i,
     );
   });
+}
+
+/** Writes the integers that the kernels need of every member, but for its pieces; returns the members whose ends they leave out. */
+function writeInfo(s: Structure, { transforms, condensed }: MemberMatrices, info: Int32Array, at: number): number[] {
+  const indirect: number[] = [];
+  for (let m = 0; m < memberCount(s); m++) {
+    const direct = !transforms[m] && !condensed[m];
+    if (!direct) indirect.push(m);
+    const o = at + INFO_WIDTH * m;
+    info[o] = s.memberNodes[2 * m]!;
+    info[o + 1] = s.memberNodes[2 * m + 1]!;
+    info[o + 2] = s.bows[m]! | (direct ? DIRECT : 0);
+  }
+  return indirect;
 }

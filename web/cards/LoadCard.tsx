@@ -32,8 +32,9 @@ import { Button, Columns, Hint, PanelSubtitle, Select, Stack } from '../ui/contr
 import { QuantityField } from '../ui/QuantityField';
 import { TextLine } from '../ui/TextLine';
 import { LoadActions } from './LoadActions';
-import { Places } from './Places';
 import { loadCard as WORDS } from './words';
+import { shapeOf } from '@rigid-beam/core/model/loads/member-shape';
+import { showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 
 type Stretched = Extract<Load, { readonly from: object }>;
 
@@ -290,4 +291,19 @@ function labelOf(key: string, own: string, dimension: DimensionName, display: Di
   if (name !== undefined) return withAxes(name, display);
   const { letter } = axisOf(key, own, display) ?? { letter: key.slice(1) };
   return `${KINDS[key.charAt(0)] ?? key} ${own}${letter}`;
+}
+
+/** Places on a member, said the other way than they are stored: lengths as parts, parts as lengths. */
+function Places({ load }: { readonly load: Load }) {
+  const display = useDisplay();
+  const model = useEditorState((state) => state.model);
+  const length = 'member' in load ? shapeOf(model, load.member)?.length : undefined;
+  const all = load.type === 'point' ? [load.at] : load.type === 'line' ? [load.from.at ?? 0, load.to.at] : [];
+  const isLength = 'measure' in load && load.measure === 'length';
+  if (length === undefined || all.length === 0) return null;
+  const words = all.map((at) => {
+    const metres = at === undefined ? length : isLength ? at : at * length;
+    return isLength ? showNumber(metres / length, 4) : showQuantity(metres, display.length, 4);
+  });
+  return <Hint className="number">{isLength ? WORDS.asParts(words.join(', ')) : WORDS.asLengths(words.join(', '))}</Hint>;
 }

@@ -1,6 +1,6 @@
 import { and, asc, desc, eq, gt, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
 import { withLoadIds } from '@rigid-beam/core/model/loads/ids';
-import { replayed } from '@rigid-beam/core/model/edits/replay';
+import { replayed } from '@rigid-beam/core/model/edits/revision';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Database } from './database';
 import { type RevisionKind } from '@rigid-beam/core/model/edits/revision';

@@ -27,7 +27,7 @@ import { shearIn } from '../solver/section-client';
 import { ShearReader } from './shear-reader';
 import { Solutions } from './solutions';
 import { movedUnseen, visibleOf } from './visible';
-import { stillThere } from './still-there';
+import { stillThere } from './visible';
 import { suggestionFor } from './suggestion';
 import { PageStore } from './page-store';
 import { StorageQueue, type StorageState, type UnsentEdit } from './storage';

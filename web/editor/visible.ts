@@ -38,3 +38,14 @@ function movesWhatItDoesNotName(intent: Intent): boolean {
   if (intent.type === 'batch') return intent.intents.some(movesWhatItDoesNotName);
   return intent.type === 'stretch';
 }
+
+/** What of a selection a model still has. */
+export function stillThere(model: Model, selection: readonly Subject[]): Subject[] {
+  const lists = { node: model.nodes, member: model.members, load: model.loads };
+  return selection.filter((subject) => {
+    if (subject.kind === 'support') return model.supports.some(({ node }) => node === subject.id);
+    return (
+      subject.kind in lists && lists[subject.kind as keyof typeof lists].some(({ id }) => 'id' in subject && id === subject.id)
+    );
+  });
+}

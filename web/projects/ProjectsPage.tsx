@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useState, useEffect, useRef } from 'react';
 import { FileTrigger, Heading } from 'react-aria-components';
 import styled from 'styled-components';
 import { readable } from '@rigid-beam/core/formats/registry';
@@ -11,7 +11,6 @@ import { Button, Hint, PlainButton, Row, Select } from '../ui/controls';
 import { NameField } from '../ui/NameField';
 import { sortings, type Sorting } from './arranged';
 import { ModelTileItem } from './ModelTileItem';
-import { MoreTiles } from './MoreTiles';
 import { RemovedModels } from './RemovedModels';
 import { changeProject, createModel, createProject, removeProject, sendingWords, type NewModel } from './requests';
 import type { ProjectTiles, ShownTiles } from './tile';
@@ -218,5 +217,25 @@ function ProjectTitle({ project, change }: ProjectTitleProps) {
       </Names>
       <PlainButton onPress={() => setEditing(false)}>{WORDS.done}</PlainButton>
     </>
+  );
+}
+
+/** The end of what is shown: whoever comes near to it is shown more, by the pointer or by a key. */
+function MoreTiles({ more, showMore }: { readonly more: number; readonly showMore: () => void }) {
+  const place = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const observer = new IntersectionObserver((entries) => entries.some(({ isIntersecting }) => isIntersecting) && showMore(), {
+      rootMargin: '400px',
+    });
+    observer.observe(place.current!);
+    return () => observer.disconnect();
+    // Looked for anew when more has come: it may still be near.
+  }, [showMore, more]);
+  return (
+    <div ref={place}>
+      <Row>
+        <Button onPress={showMore}>{WORDS.showMore(more)}</Button>
+      </Row>
+    </div>
   );
 }

@@ -3,11 +3,17 @@ import { DiskFullError } from '../db/disk';
 import { LockedError } from '../db/lock';
 import { UnusableDataError } from '../db/open';
 import { sweepPictures } from '../db/pictures';
-import { loadDemo } from './demo';
 import { log } from './log';
 import { stopReading } from './reading';
 import { sweepRestoring } from './restoring';
 import { startTiles, stopTiles } from './tile-maker';
+import glasshouseRib from '../../examples/glasshouse-rib.rbm.json';
+import lintel from '../../examples/lintel.rbm.json';
+import canopyWalk from '../../examples/canopy-walk.rbm.json';
+import { checkModel } from '@rigid-beam/core/model/check';
+import { insertModel } from '../db/model-repository';
+import { insertProject, listProjects } from '../db/project-repository';
+import { newId } from './new-id';
 
 /** Exit code that tells the start script that the data cannot be used; it has then been said why. */
 const EXIT_UNUSABLE = 9;
@@ -51,4 +57,21 @@ async function stop(): Promise<void> {
     log.error({ reason: (error as Error).message }, 'The database could not be closed cleanly');
     process.exit(1);
   }
+}
+
+const DEMO_PROJECT = 'Larkmere Botanic Garden';
+
+/** On the first start: the demo project with its models. */
+async function loadDemo(): Promise<void> {
+  const db = await database();
+  if ((await listProjects(db)).length > 0) return;
+  await db.transaction(async (tx) => {
+    const project = newId();
+    await insertProject(tx, project, DEMO_PROJECT);
+    for (const example of [glasshouseRib, lintel, canopyWalk]) {
+      const { model, notices } = checkModel(example);
+      if (!model) throw new Error(`The demo model is faulty: ${notices.map(({ message }) => message).join(' ')}`);
+      await insertModel(tx, newId(), project, model);
+    }
+  });
 }

@@ -1,3 +1,6 @@
+import { applyPatches, enablePatches, type Patch } from 'immer';
+import type { Model } from '../model';
+
 /** What a stored step did: an edit of its own, or one that was taken back or made again. */
 export const revisionKinds = ['edit', 'undo', 'redo'] as const;
 export type RevisionKind = (typeof revisionKinds)[number];
@@ -10,3 +13,9 @@ export function mayRetrace(kind: 'undo' | 'redo', newestFirst: readonly Revision
   const undone = since.reduce((sum, one) => sum + (one === 'undo' ? 1 : -1), 0);
   return kind === 'redo' ? undone > 0 : undone < 0;
 }
+
+enablePatches();
+
+/** The model after some revisions, from the patches of each in order. */
+export const replayed = (model: Model, revisions: readonly (readonly Patch[])[]): Model =>
+  revisions.reduce((state, patches) => applyPatches(state, [...patches]), model);

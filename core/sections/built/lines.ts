@@ -3,7 +3,6 @@ import type { OutlineCorner, SectionPart, Shape } from '../../shapes/shape';
 import type { Corner } from '../../shapes/kind';
 import { edgesOf, enclosed } from '../path';
 import { dimensionsOf, kindOf } from '../../shapes/dimensions';
-import { placed } from './place';
 import { sense } from './soundness';
 
 type Lines = readonly (readonly Corner[])[];
@@ -42,3 +41,20 @@ export const cornerOf = ([z = 0, y = 0, r = 0]: OutlineCorner): Corner => ({ z, 
 /** The line so that it runs anticlockwise (1) or clockwise (−1). */
 const counter = (line: readonly Corner[], way: 1 | -1): readonly Corner[] =>
   Math.sign(sense(line.flatMap(({ z, y }) => [z, y]))) === way ? line : line.toReversed();
+
+/** Where a part of a section stands: mirrored left to right first, then turned anticlockwise (degrees), then moved. Metres. */
+interface Placement {
+  readonly at?: readonly [z: number, y: number];
+  readonly angle?: number;
+  readonly mirrored?: true;
+}
+
+/** A closed line moved to where its part stands; mirrored, it runs the other way round, and is turned round again. */
+function placed(corners: readonly Corner[], { at: [dz, dy] = [0, 0], angle = 0, mirrored }: Placement): Corner[] {
+  const [cos, sin] = [Math.cos((angle * Math.PI) / 180), Math.sin((angle * Math.PI) / 180)];
+  const moved = corners.map(({ z, y, ...rest }) => {
+    const across = mirrored ? -z : z;
+    return { z: dz + across * cos - y * sin, y: dy + across * sin + y * cos, ...rest };
+  });
+  return mirrored ? moved.reverse() : moved;
+}

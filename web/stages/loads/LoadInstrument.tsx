@@ -4,10 +4,10 @@ import { ToggleButtonGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { useStore } from 'zustand';
 import { ALL_DIGITS, phraseWords } from '@rigid-beam/core/phrases/phrase-words';
-import { useDisplay, useModel } from '../../editor/use-editor';
+import { useDisplay, useModel, useEditorState } from '../../editor/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { LOAD_TOOL } from '../../sheet/tools/load-tool';
-import { PanelSubtitle, Stack, ToggleButton } from '../../ui/controls';
+import { PanelSubtitle, Stack, ToggleButton, Button, Hint, Row } from '../../ui/controls';
 import { Instrument, Instruments } from '../../ui/Instrument';
 import { TextLine } from '../../ui/TextLine';
 import {
@@ -24,8 +24,11 @@ import {
   wayOf,
   waysOf,
 } from './load-words';
-import { PutOnSelection } from './PutOnSelection';
 import { useLoadInHand, type SaidLoad } from './use-load-in-hand';
+import { Fragment } from 'react';
+import { chosenOf } from '../../editor/chosen';
+import { SelectionStrip } from '../../cards/SelectionStrip';
+import { selectionOffers } from './selection-offers';
 
 const Ways = styled(ToggleButtonGroup)`
   display: flex;
@@ -189,5 +192,24 @@ function Directions({ load: { phrase, say }, isHeld }: PartProps) {
         </ToggleButton>
       ))}
     </Ways>
+  );
+}
+
+/** Puts what is said on everything that is selected, in one step, or along a run of members as one; whole or not at all. */
+function PutOnSelection({ load: { phrase, putOn }, caseId }: { readonly load: SaidLoad; readonly caseId: string }) {
+  const model = useModel();
+  const chosen = chosenOf(useEditorState((state) => state.selection));
+  return (
+    <>
+      <Row>
+        {selectionOffers(phrase, chosen, model, caseId).map((offer) => (
+          <Fragment key={offer.words}>
+            {offer.warning && <Hint role="status">{offer.warning}</Hint>}
+            <Button onPress={() => putOn(offer)}>{offer.words}</Button>
+          </Fragment>
+        ))}
+      </Row>
+      <SelectionStrip />
+    </>
   );
 }
