@@ -127,7 +127,7 @@ test('in space a support is turned along a member, and its movement is said alon
   const turned = (await walk.file<Stored>()).supports.find(({ node }) => node === 'n0')!;
   expect(turned.axes).toEqual({ x: [0, 0, 1], y: [0, 1, 0] });
   await walk.page.waitForSelector('::-p-named([name="Settlement along y in G (mm)"][role="textbox"])');
-  await walk.choose('Restrained along', 'X, Y, Z');
+  await walk.choose('Restrained along', 'the global axes');
   await walk.page.waitForSelector('::-p-named([name="Settlement along Y in G (mm)"][role="textbox"])');
   expect((await walk.file<Stored>()).supports.find(({ node }) => node === 'n0')).not.toHaveProperty('axes');
 });

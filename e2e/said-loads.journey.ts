@@ -111,8 +111,8 @@ describe('actions after the geometry stands, ten at most', () => {
   test('a floor grid of 4 by 3 bays with a pressure: 5, and its total is pressure times area', async () => {
     const floor = await ModelPage.empty(application);
     await floor.press('Space frame building');
-    await floor.fill('Bays along X (m)', '4×5');
-    await floor.fill('Bays along Z (m)', '3×4');
+    await floor.fill('Bays across (m)', '4×5');
+    await floor.fill('Bays in depth (m)', '3×4');
     await floor.fill('Storey heights (m)', '3.5');
     await floor.press('Place it');
     await floor.until('solution', /^Solved/);

@@ -102,7 +102,7 @@ export const settingsPart = {
 };
 
 export const spacePart = {
-  at: (axis: string): string => `At ${axis} =`,
+  at: (axis: string): string => `At ${axis}`,
   uprightFrame: 'upright, {X} and {Y} (a frame)',
   uprightSide: 'upright, {Z} and {Y} (a side)',
   level: 'level, {X} and {Z} (a floor)',
@@ -135,7 +135,7 @@ export const typicalPart = {
 };
 
 export const underlayPart = {
-  at: (axis: string): string => `At ${axis} =`,
+  at: (axis: string): string => `At ${axis}`,
   file: 'Picture or PDF for the underlay',
   reading: 'Reading …',
   anotherFile: 'Another file',
