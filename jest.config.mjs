@@ -4,6 +4,7 @@ export default {
   setupFiles: ['<rootDir>/jest.setup.cjs'],
   modulePathIgnorePatterns: ['<rootDir>/web/.next/', '<rootDir>/cli/dist/'],
   transform: {
+    '\\.csv$': '<rootDir>/scripts/text-module.cjs',
     'node_modules/(flatbush|flatqueue|delaunator|robust-predicates)/.+\\.js$': ['@swc/jest', { module: { type: 'commonjs' } }],
     '^.+\\.tsx?$': [
       '@swc/jest',

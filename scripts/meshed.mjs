@@ -12,7 +12,15 @@ install();
 const folder = mkdtempSync(path.join(tmpdir(), 'rigid-beam-meshed-'));
 const outfile = path.join(folder, 'meshed.mjs');
 const entry = path.join(root, 'core', 'sections', 'catalogue', 'measure.ts');
-await build({ entryPoints: [entry], outfile, bundle: true, platform: 'node', format: 'esm', logLevel: 'warning' });
-const { meshedSource } = await import(pathToFileURL(outfile).href);
-writeFileSync(path.join(root, 'core', 'sections', 'catalogue', 'meshed-values.ts'), meshedSource());
+await build({
+  entryPoints: [entry],
+  outfile,
+  bundle: true,
+  loader: { '.csv': 'text' },
+  platform: 'node',
+  format: 'esm',
+  logLevel: 'warning',
+});
+const { meshedFile } = await import(pathToFileURL(outfile).href);
+writeFileSync(path.join(root, 'core', 'sections', 'catalogue', 'data', 'meshed.csv'), meshedFile());
 rmSync(folder, { recursive: true, force: true });

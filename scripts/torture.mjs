@@ -24,6 +24,7 @@ await bundle({
   entryPoints: ['e2e/torture/main.ts'],
   outfile,
   bundle: true,
+  loader: { '.csv': 'text' },
   platform: 'node',
   format: 'esm',
   logLevel: 'warning',

@@ -14,6 +14,7 @@ await build({
   entryPoints: [path.join(root, 'bench', 'verification.ts')],
   outfile,
   bundle: true,
+  loader: { '.csv': 'text' },
   platform: 'node',
   format: 'esm',
   logLevel: 'warning',

@@ -12,7 +12,10 @@ const config: NextConfig = {
   compiler: { styledComponents: true },
   // The checks of `npm test` look at the types; a build is not kept waiting for them a second time.
   typescript: { ignoreBuildErrors: true },
-  turbopack: { root: path.join(import.meta.dirname, '..') },
+  turbopack: {
+    root: path.join(import.meta.dirname, '..'),
+    rules: { '*.csv': { loaders: [path.join(import.meta.dirname, '..', 'scripts', 'text-module.cjs')], as: '*.js' } },
+  },
   // Browsers ask for it where a page's head comes in parts.
   rewrites: () => Promise.resolve([{ source: '/favicon.ico', destination: '/icon.svg' }]),
   poweredByHeader: false,

@@ -1,4 +1,5 @@
-import { catalogue, families } from '@rigid-beam/core/sections/catalogue/all';
+import { catalogue } from '@rigid-beam/core/sections/catalogue/all';
+import { families } from '@rigid-beam/core/sections/catalogue/families';
 import type { CatalogueShape } from '@rigid-beam/core/sections/catalogue/family';
 import { listed, plasticOf } from '@rigid-beam/core/sections/catalogue/listed';
 import { searchCatalogue } from '@rigid-beam/core/sections/catalogue/search';

@@ -4,7 +4,8 @@ import { readModelFile } from '../../formats/model-file';
 import { emptyModel } from '../../model/model';
 import { shapeFault } from '../shape-fault';
 import { shapeProperties } from '../shape-properties';
-import { catalogue, families } from './all';
+import { catalogue } from './all';
+import { families } from './families';
 import type { CatalogueShape } from './family';
 import { filled } from './fill';
 import { depthOf, listed } from './listed';
@@ -158,7 +159,7 @@ describe('what only a mesh tells', () => {
     for (const one of meshed) for (const value of Object.values(meshedInCatalogue(one.shape)!)) expect(value).toBeGreaterThan(0);
     const some = fc.sample(fc.constantFrom(...meshed), 8);
     for (const one of some) {
-      const [J, Ay, Az] = meshedLine(one).split(' ').map(Number);
+      const [J, Ay, Az] = meshedLine(one).split(',').slice(1).map(Number);
       const { J: ours, Ay: along, Az: across } = meshedInCatalogue(one.shape)!;
       expect([one.designation, ours * 1e8, along * 1e4, across * 1e4].map((value) => (typeof value === 'number' ? value.toPrecision(5) : value))).toEqual([one.designation, ...[J!, Ay!, Az!].map((value) => value.toPrecision(5))]);
     }

@@ -1,4 +1,5 @@
 import type { Made } from '../../materials/fitting';
+import type { DataRow } from './data-file';
 import type { Shape } from '../../shapes/shape';
 import type { ShapeType } from '../../shapes/registry';
 
@@ -14,22 +15,20 @@ export interface Family {
   readonly unit?: 'mm' | 'in';
   /** The part of the wall that a tube is named by with which it is designed: AISC 360, B4.2. It weighs what its whole wall does. */
   readonly wall?: number;
-  /** Names of the numbers of a row, in order: dimensions of the shape, and `mass` in kg/m. */
-  readonly columns: string;
   /** Of the flanges, where they are tapered. */
   readonly slope?: number;
   /** Where the standard measures tf: as the model format does, or in the middle of the part of the flange beside the web. */
   readonly measured?: 'outstand';
-  /** Lines of `designation: numbers`. */
-  readonly rows: string;
+  /** Its shapes: `designation`, dimensions, and `mass` in kg/m where the standard tells it. */
+  readonly rows: readonly DataRow[];
 }
 
 /** Shapes of one standard of which each size comes with several thicknesses. */
-export interface Series extends Omit<Family, 'columns' | 'rows' | 'unit' | 'slope' | 'measured'> {
+export interface Series extends Omit<Family, 'rows' | 'unit' | 'slope' | 'measured'> {
   readonly made?: never;
   readonly finish: 'hot' | 'cold' | 'american';
-  /** Lines of `size: thicknesses`. */
-  readonly sizes: string;
+  /** Its sizes: `size`, and `walls` with a space between two. */
+  readonly rows: readonly DataRow[];
 }
 
 /** A shape of the catalogue. */
@@ -46,15 +45,6 @@ export interface CatalogueShape {
 const metres = (text: string, unit: 'mm' | 'in'): number =>
   unit === 'mm' ? Number(`${text}e-3`) : Number((Number(text) * 0.0254).toFixed(7));
 
-const linesOf = (text: string): [string, string[]][] =>
-  text
-    .trim()
-    .split('\n')
-    .map((line) => {
-      const [name = '', numbers = ''] = line.trim().split(': ');
-      return [name, numbers.split(' ')];
-    });
-
 /** lb/ft in kg/m. */
 const POUNDS_PER_FOOT = 0.45359237 / 0.3048;
 
@@ -64,14 +54,15 @@ function massOfName(designation: string, unit: 'mm' | 'in'): number | undefined 
   return last === undefined ? undefined : Number(last) * (unit === 'in' ? POUNDS_PER_FOOT : 1);
 }
 
+/** Columns that are no dimensions. */
+const TOLD = new Set(['family', 'designation', 'mass']);
+
 /** All shapes of a family, in the order of its table. */
 export function shapesOf(family: Family): CatalogueShape[] {
   const unit = family.unit ?? 'mm';
-  const columns = family.columns.split(' ');
-  return linesOf(family.rows).map(([designation, numbers]) => {
-    if (numbers.length !== columns.length) throw new Error(`${designation} of the catalogue: ${columns.length} numbers expected`);
-    const of = new Map(columns.map((column, i) => [column, numbers[i]!]));
-    const dimensions = [...of].filter(([column]) => column !== 'mass').map(([column, text]) => [column, metres(text, unit)]);
+  return family.rows.map((of) => {
+    const designation = of.get('designation')!;
+    const dimensions = [...of].filter(([column]) => !TOLD.has(column)).map(([column, text]) => [column, metres(text, unit)]);
     const shape = thinned(family, { type: family.type, ...(Object.fromEntries(dimensions) as Omit<Shape, 'type'>) });
     const isNamedByMass = family.type === 'i' || family.type === 'channel';
     const mass = of.has('mass') ? Number(of.get('mass')) : isNamedByMass ? massOfName(designation, unit) : undefined;
@@ -98,7 +89,12 @@ function sloped({ slope, measured, type }: Family, shape: Shape): Shape {
 
 /** All shapes of a series of hollow sections. */
 export function hollowShapesOf(series: Series): CatalogueShape[] {
-  return linesOf(series.sizes).flatMap(([size, walls]) => walls.map((wall) => hollowShape(series, size, wall)));
+  return series.rows.flatMap((row) =>
+    row
+      .get('walls')!
+      .split(' ')
+      .map((wall) => hollowShape(series, row.get('size')!, wall)),
+  );
 }
 
 function hollowShape(series: Series, size: string, wall: string): CatalogueShape {
