@@ -13,6 +13,7 @@ import { Head } from './Head';
 import { linked } from './linked';
 import { tableAction, type TableAction } from './keys';
 import { Bar, Drawer, HEIGHT, Line, Said, Scroll, type Place } from './parts';
+import { cellAt, copied, filledDown, pasted, rangeBetween } from './range';
 import { useGrid } from './use-grid';
 import { schedule as WORDS } from './words';
 
@@ -69,12 +70,8 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
   }, [leadId, windowed]);
 
   const seen = windowed.getVirtualItems();
-  const range = {
-    top: Math.min(active.row, anchor.row),
-    bottom: Math.max(active.row, anchor.row),
-    left: Math.min(active.column, anchor.column),
-    right: Math.max(active.column, anchor.column),
-  };
+  const range = rangeBetween(active, anchor);
+  const shown = { rows, columns };
   const go = (row: number, column: number, range: 'alone' | 'extended'): void => {
     const to = { row: Math.min(Math.max(row, 0), count - 1), column: Math.min(Math.max(column, 0), columns.length - 1) };
     setActive(to);
@@ -95,57 +92,30 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
     setTrouble(refused);
     return refused === undefined && editor.edit(written.intent);
   };
-  const cellAt = (row: number, column: number, text: string): Cell => ({
-    row: rows[row]?.id,
-    ...(row >= rows.length && { added: row - rows.length }),
-    column: columns[column]?.key ?? '',
-    text,
-  });
   const commit = (): boolean => {
     if (draft === undefined) return true;
     const row = rows[active.row];
     const isSame = row && cellText(columns[active.column]!, row) === draft;
-    if (!isSame && !write([cellAt(active.row, active.column, draft)])) return false;
+    if (!isSame && !write([cellAt(shown, active.row, active.column, draft)])) return false;
     setDraft(undefined);
     return true;
   };
 
   const onCopy = (event: ClipboardEvent): void => {
     if (draft !== undefined) return;
-    const lines = rows.slice(range.top, range.bottom + 1).map((row) =>
-      columns
-        .slice(range.left, range.right + 1)
-        .map((column) => cellText(column, row))
-        .join('\t'),
-    );
-    event.clipboardData.setData('text/plain', lines.join('\n'));
+    event.clipboardData.setData('text/plain', copied(shown, range));
     event.preventDefault();
   };
   const onPaste = (event: ClipboardEvent): void => {
     if (draft !== undefined) return;
     const table = readTable(event.clipboardData.getData('text/plain'));
     event.preventDefault();
-    // One copied cell fills all that is marked.
-    const one = table.length === 1 && table[0]!.length === 1 ? table[0]![0]! : undefined;
-    const cells: Cell[] = [];
-    if (one !== undefined)
-      for (let r = range.top; r <= range.bottom; r++)
-        for (let c = range.left; c <= range.right; c++) cells.push(cellAt(r, c, one));
-    else
-      table.forEach((line, r) =>
-        line.forEach((cell, c) => {
-          if (!columns[range.left + c]?.computed) cells.push(cellAt(range.top + r, range.left + c, cell));
-        }),
-      );
-    if (write(cells)) setAnchor({ row: range.top + table.length - 1, column: range.left + table[0]!.length - 1 });
+    if (write(pasted(shown, range, table)))
+      setAnchor({ row: range.top + table.length - 1, column: range.left + table[0]!.length - 1 });
   };
   const fillDown = (): void => {
-    const source = rows[range.top];
-    if (!source || range.bottom === range.top) return;
-    const cells: Cell[] = [];
-    for (let r = range.top + 1; r <= range.bottom; r++)
-      for (let c = range.left; c <= range.right; c++) cells.push(cellAt(r, c, cellText(columns[c]!, source)));
-    write(cells);
+    const cells = filledDown(shown, range);
+    if (cells.length > 0) write(cells);
   };
   const onKeyDown = (event: KeyboardEvent): void => {
     if (draft !== undefined) {
