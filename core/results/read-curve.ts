@@ -2,6 +2,7 @@ import { combinerOf } from '../linear-algebra/combine';
 import type { Fibres } from '../sections/fibres';
 import { blockOf, weightsOf, type Block } from './envelope-block';
 import type { BoundCurve } from './envelope-reading';
+import { forces } from './derived/derived';
 import { evaluate } from './polynomial';
 import { degreeOf, isLine, isStored, offsetOf, quantityTable, type LineQuantity, type Quantity } from './quantities';
 import { partsOf } from './read';
@@ -13,6 +14,8 @@ const PLACES = 9;
 /** Members that are read together, and parts that pass before the reader is asked whether it may go on: of what is derived fewer, since each place takes longer. */
 const BLOCK = 480;
 const AT_ONCE = { stored: 100, derived: 4 };
+
+type Six = [number, number, number, number, number, number];
 
 /** Bounds at the places of a block. */
 interface Bounds {
@@ -88,12 +91,19 @@ function* derivedBounds(
     }),
     0,
   );
+  // Where each force begins in a sum, −1 where it is not asked for. Written out, since this runs for every place of every part.
+  const [N, Vy, Vz, T, My, Mz] = forces.map((force) => (of.includes(force) ? of.indexOf(force) * places : -1)) as Six;
   const here = { N: 0, Vy: 0, Vz: 0, T: 0, My: 0, Mz: 0 };
   for (const [p, factors] of weights.entries()) {
     const sum = sums.sum(factors);
     for (let m = 0; m < fibres.length; m++)
       for (let i = PLACES * block.first[m]!; i < PLACES * block.first[m + 1]!; i++) {
-        of.forEach((force, k) => (here[force] = sum[k * places + i]!));
+        here.N = N < 0 ? 0 : sum[N + i]!;
+        here.Vy = Vy < 0 ? 0 : sum[Vy + i]!;
+        here.Vz = Vz < 0 ? 0 : sum[Vz + i]!;
+        here.T = T < 0 ? 0 : sum[T + i]!;
+        here.My = My < 0 ? 0 : sum[My + i]!;
+        here.Mz = Mz < 0 ? 0 : sum[Mz + i]!;
         const range = at(here, fibres[m]);
         max[i] = Math.max(max[i]!, range ? range.max : NaN);
         min[i] = Math.min(min[i]!, range ? range.min : NaN);
