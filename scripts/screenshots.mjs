@@ -101,7 +101,7 @@ await take('member', `${lintel}?stage=results&acting=C3&quantity=Mz`, async () =
   await settle();
   await page.locator('::-p-aria(Read all its diagrams)').click();
 });
-await take('envelope', `${rib}?stage=results&acting=U`);
+await take('envelope', `${rib}?stage=results&acting=U2&beside=right&beside-acting=U`);
 await take('drawing', `${lintel}?stage=geometry&acting=G&show=diagram`, async () => {
   await page.locator('::-p-aria(Draw)').click();
   const tip = await place('Node 4 ');
