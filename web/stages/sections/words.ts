@@ -38,6 +38,6 @@ export const bill = {
 export const axesQuestion = {
   title: 'Names of axes',
   question: (standard: string, up: string, strong: string): string =>
-    `Who builds to ${standard} often draws with ${up} up and calls the strong axis ${strong}. How do you? Settings can change it.`,
+    `Who builds to ${standard} often draws with ${up} up and calls the strong axis ${strong}. How do you? Units and settings can change it.`,
   take: (up: string, strong: string): string => `${up} up, strong axis ${strong}`,
 };
