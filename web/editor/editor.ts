@@ -82,6 +82,7 @@ export class Editor {
 
   close(): void {
     this.solutions.close();
+    this.shear.close();
     leave({ id: this.opened.id, model: this.state.model, history: this.state.history, queue: this.queue });
   }
 

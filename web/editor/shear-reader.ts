@@ -19,11 +19,15 @@ interface Owner {
 
 const keyOf = once((shape: Shape): string => JSON.stringify(shape));
 
-/** Whether anybody looks at what follows from shear in sections. */
-function isWanted(state: EditorState): boolean {
+/** Milliseconds for which results are looked at before the list of extremes is made complete. */
+const RESTING = 1000;
+
+/** Whether anybody looks at what follows from shear in sections: draws it, or only has it in a list. */
+function wantedIn(state: EditorState): 'drawn' | 'listed' | undefined {
   const isDrawn = (one: EditorState): boolean =>
     isOn(one.stage, one.switches, 'diagram') && quantityTable[quantityOf(one)].derived?.takesShear === true;
-  return state.stage === 'results' || state.drawer === 'charts' || isDrawn(state) || isDrawn(stateBeside(state));
+  if (state.drawer === 'charts' || isDrawn(state) || isDrawn(stateBeside(state))) return 'drawn';
+  return state.stage === 'results' ? 'listed' : undefined;
 }
 
 /** Has the sections of a model meshed once somebody looks at equivalent stresses; what is known of them goes with every solution from then on. */
@@ -32,6 +36,7 @@ export class ShearReader {
   /** Another one as soon as more is known: what was found with less is found anew. */
   private shearOf: ShearOf = this.lookUp();
   private isBusy = false;
+  private later: ReturnType<typeof setTimeout> | undefined;
 
   constructor(private readonly owner: Owner) {}
 
@@ -46,10 +51,21 @@ export class ShearReader {
     return { ...drawn, results: { ...drawn.results!, solution: withShear(solution, fibresOf(drawn.model, this.shearOf)) } };
   }
 
+  close(): void {
+    clearTimeout(this.later);
+  }
+
   /** What is looked at, or what is drawn, has changed. */
   async follow(): Promise<void> {
+    clearTimeout(this.later);
+    const wanted = wantedIn(this.owner.state());
+    if (wanted === 'drawn') return this.find();
+    if (wanted === 'listed') this.later = setTimeout(() => void this.find(), RESTING);
+  }
+
+  private async find(): Promise<void> {
     const { owner } = this;
-    if (this.isBusy || !isWanted(owner.state())) return;
+    if (this.isBusy) return;
     this.isBusy = true;
     let found = 0;
     // The model may become another one meanwhile.
