@@ -67,9 +67,11 @@ export function scaleOfDiagram(
   const largest = largestTogether(solution, view, quantity);
   if (isDeflection(quantity)) {
     const isLineDrawn = !isRange(solution.outcomes[outcome]!);
-    const factor = isLineDrawn
-      ? scaleOfDeflection(model, solution, view)
-      : deflectionScale(largest, extentOf(model), view.diagramFactor);
+    // Bounds that stand beside a deflected line have its scale.
+    const factor =
+      isLineDrawn || view.together.length > 0
+        ? (view.heldDeflection ?? deflectionsTogether(model, solution, view))
+        : deflectionScale(largest, extentOf(model), view.diagramFactor);
     return { metresPerUnit: factor, perMetre: factor > 0 ? 1 / factor : 0 };
   }
   const display = displayOf(model);
@@ -86,15 +88,20 @@ function largestTogether(solution: Solution, { outcome, together }: View, quanti
   return Math.max(largestOf(governingValues(solution, outcome, quantity)), ...beside.map(largestOf));
 }
 
+/** The scale in which the largest movement of what is drawn, here or beside it, takes its share of the drawing. */
+function deflectionsTogether(model: Model, solution: Solution, view: View): number {
+  const ways = model.space === 'space' ? (['u', 'v', 'w'] as const) : (['u', 'v'] as const);
+  const outcomes = [view.outcome, ...view.together.map(({ outcome }) => outcome)];
+  const sizes = outcomes.flatMap((outcome) => ways.map((way) => largestOf(governingValues(solution, outcome, way))));
+  return deflectionScale(Math.max(...sizes), extentOf(model), view.diagramFactor);
+}
+
 /** How many times larger than life deflections are drawn. */
 export function scaleOfDeflection(model: Model, solution: Solution, view: View): number {
   const acts = solution.outcomes[view.outcome];
   if (!acts || isRange(acts)) return 0;
   if (view.heldDeflection !== undefined) return view.heldDeflection;
-  const ways = model.space === 'space' ? (['u', 'v', 'w'] as const) : (['u', 'v'] as const);
-  const outcomes = [view.outcome, ...view.together.map(({ outcome }) => outcome)];
-  const sizes = outcomes.flatMap((outcome) => ways.map((way) => largestOf(governingValues(solution, outcome, way))));
-  return deflectionScale(Math.max(...sizes), extentOf(model), view.diagramFactor);
+  return deflectionsTogether(model, solution, view);
 }
 
 /** What shows the chosen quantity: of a structure that carries by tension and compression the members themselves, as bars; else diagrams. */

@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { cpus, tmpdir } from 'node:os';
 import path from 'node:path';
-import { build as bundle } from 'esbuild';
+import { bundle } from './bundle.mjs';
 import { findBrowser, NO_BROWSER } from './browser.mjs';
 import { editToDiagram } from './bench-edit.mjs';
 import { pageTimes } from './bench-page.mjs';
@@ -22,15 +22,7 @@ build();
 
 async function coreTimes() {
   const outfile = path.join(temporary('bench'), 'core-times.mjs');
-  await bundle({
-    entryPoints: ['bench/core-times.ts'],
-    outfile,
-    bundle: true,
-    loader: { '.csv': 'text' },
-    platform: 'node',
-    format: 'esm',
-    logLevel: 'warning',
-  });
+  await bundle('bench/core-times.ts', outfile);
   const result = spawnSync(process.execPath, [outfile], { cwd: root, encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'] });
   const folder = temporary('models');
   spawnSync(process.execPath, [outfile, 'models', folder], { cwd: root, stdio: 'inherit' });
@@ -42,15 +34,7 @@ async function coreTimes() {
 /** Sections: a keystroke of the search, and an outline with its mesh. */
 async function sectionTimes() {
   const outfile = path.join(temporary('sections'), 'section-times.mjs');
-  await bundle({
-    entryPoints: ['bench/section-times.ts'],
-    outfile,
-    bundle: true,
-    loader: { '.csv': 'text' },
-    platform: 'node',
-    format: 'esm',
-    logLevel: 'warning',
-  });
+  await bundle('bench/section-times.ts', outfile);
   return JSON.parse(
     spawnSync(process.execPath, [outfile], { cwd: root, encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'] }).stdout,
   );
@@ -59,15 +43,7 @@ async function sectionTimes() {
 /** The engine's own measurements, each in a process of its own; the entry point is bundled once. */
 async function engine() {
   const outfile = path.join(temporary('engine'), 'engine-times.mjs');
-  await bundle({
-    entryPoints: ['bench/engine-times.ts'],
-    outfile,
-    bundle: true,
-    loader: { '.csv': 'text' },
-    platform: 'node',
-    format: 'esm',
-    logLevel: 'warning',
-  });
+  await bundle('bench/engine-times.ts', outfile);
   const run = (...args) => {
     const result = spawnSync(process.execPath, [outfile, ...args], {
       cwd: root,

@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { build } from 'esbuild';
+import { bundle } from './bundle.mjs';
 import { install, root } from './steps.mjs';
 
 // `npm run meshed`: solves the torsion and shear of every shape of the catalogue on its mesh, and writes the table of them. Run it after a
@@ -12,15 +12,7 @@ install();
 const folder = mkdtempSync(path.join(tmpdir(), 'rigid-beam-meshed-'));
 const outfile = path.join(folder, 'meshed.mjs');
 const entry = path.join(root, 'core', 'sections', 'catalogue', 'measure.ts');
-await build({
-  entryPoints: [entry],
-  outfile,
-  bundle: true,
-  loader: { '.csv': 'text' },
-  platform: 'node',
-  format: 'esm',
-  logLevel: 'warning',
-});
+await bundle(entry, outfile);
 const { meshedFile } = await import(pathToFileURL(outfile).href);
 writeFileSync(path.join(root, 'core', 'sections', 'catalogue', 'data', 'meshed.csv'), meshedFile());
 rmSync(folder, { recursive: true, force: true });

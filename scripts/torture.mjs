@@ -2,7 +2,7 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { build as bundle } from 'esbuild';
+import { bundle } from './bundle.mjs';
 import { startServer } from './server.mjs';
 import { build, install } from './steps.mjs';
 
@@ -20,15 +20,7 @@ const seed = option('--seed', 1 + Math.floor(Math.random() * 1e6));
 install();
 build();
 const outfile = path.join(mkdtempSync(path.join(tmpdir(), 'rigid-beam-torture-')), 'torture.mjs');
-await bundle({
-  entryPoints: ['e2e/torture/main.ts'],
-  outfile,
-  bundle: true,
-  loader: { '.csv': 'text' },
-  platform: 'node',
-  format: 'esm',
-  logLevel: 'warning',
-});
+await bundle('e2e/torture/main.ts', outfile);
 const { torture } = await import(pathToFileURL(outfile).href);
 const { troubles, ...counts } = await torture({ minutes, seed, start: startServer });
 for (const [what, count] of Object.entries(counts)) console.log(`${what}: ${count}`);

@@ -1,8 +1,7 @@
 /** X, Y, Z in metres, or the parts of a vector. */
 export type Point = readonly [number, number, number];
 
-export const axisNames = ['x', 'y', 'z'] as const;
-export type AxisName = (typeof axisNames)[number];
+export { axisKeys as axisNames, type AxisKey as AxisName } from '../quantities/axis-names';
 
 export const ORIGIN: Point = [0, 0, 0];
 /** What stands somewhere; without z in the plane Z = 0. */

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { searchCatalogue } from '../sections/catalogue/search';
-import { quantityWords } from '../results/quantities';
+import { inLetterOrder, quantityWords } from '../results/quantities';
 import { reactionsTable, displacementsTable } from '../tables/results/nodal';
 import { schedules } from '../tables/schedules/lists';
 import { writeCells } from '../tables/schedules/write-cells';
@@ -52,6 +52,8 @@ describe('axes as the reader calls them', () => {
     expect(quantityWords('space', 'My', Z_UP)).toMatchObject({ symbol: 'Mz', positive: 'tension on the +y face' });
     expect(['Vy', 'Vz', 'v', 'w'].map((one) => quantityWords('space', one as 'Vy', Z_UP).symbol)).toEqual(['Vz', 'Vy', 'w', 'v']); // oxfmt-ignore
     expect(quantityWords('space', 'M', Z_UP).rule).toBe('√(Mz² + My²)');
+    expect(inLetterOrder(['N', 'Vy', 'Vz', 'My', 'Mz', 'v'], Z_UP)).toEqual(['N', 'Vz', 'Vy', 'Mz', 'My', 'v']);
+    expect(inLetterOrder(['Vy', 'Vz'], defaultDisplay)).toEqual(['Vy', 'Vz']);
     expect(quantityWords('plane', 'Mz', Z_UP).name).toBe('bending moment');
   });
 

@@ -6,13 +6,13 @@ export const axisKeys = ['x', 'y', 'z'] as const;
 export type AxisKey = (typeof axisKeys)[number];
 
 /** An axis as the reader calls it: its letter, and −1 where its positive sense is the other way round. */
-export interface AxisName {
+export interface CalledAxis {
   readonly letter: string;
   readonly sign: 1 | -1;
 }
-type Names = { readonly [key in AxisKey]: AxisName };
+type Names = { readonly [key in AxisKey]: CalledAxis };
 
-const as = (letter: string, sign: 1 | -1 = 1): AxisName => ({ letter, sign });
+const as = (letter: string, sign: 1 | -1 = 1): CalledAxis => ({ letter, sign });
 
 /**
  * The one table of names. Both systems are right-handed: where Z points up, Y leads to the back, against the file's Z; where y is the strong axis
@@ -30,9 +30,9 @@ const MEMBER: { readonly [strong in DisplayUnits['strong']]: Names } = {
 type Choice = Pick<DisplayUnits, 'up' | 'strong'>;
 
 /** An axis of the structure, by its name in the file. */
-export const structureAxis = ({ up }: Pick<Choice, 'up'>, key: AxisKey): AxisName => STRUCTURE[up][key];
+export const structureAxis = ({ up }: Pick<Choice, 'up'>, key: AxisKey): CalledAxis => STRUCTURE[up][key];
 /** A local axis of members and sections. */
-export const memberAxis = ({ strong }: Pick<Choice, 'strong'>, key: AxisKey): AxisName => MEMBER[strong][key];
+export const memberAxis = ({ strong }: Pick<Choice, 'strong'>, key: AxisKey): CalledAxis => MEMBER[strong][key];
 
 /** Axes of the structure in the order of the letters that readers give them. */
 export const inReaderOrder = <K extends AxisKey>(keys: readonly K[], display: Pick<Choice, 'up'>): readonly K[] =>
@@ -48,7 +48,7 @@ export function axisCalled(
 }
 
 /** A value along or about an axis as the reader has it, or, given back, as the file has it. */
-export const alongAxis = ({ sign }: Pick<AxisName, 'sign'>, value: number): number => sign * value + 0;
+export const alongAxis = ({ sign }: Pick<CalledAxis, 'sign'>, value: number): number => sign * value + 0;
 
 /**
  * A text with the names of axes in it: `{X}`, `{Y}` and `{Z}` stand for axes of the structure, `{x}`, `{y}` and `{z}` for local ones, `{+y}`

@@ -1,4 +1,4 @@
-import { alongAxis, type AxisName } from '../quantities/axis-names';
+import { alongAxis, type CalledAxis } from '../quantities/axis-names';
 import type { DimensionName } from '../quantities/dimension';
 import { parseQuantity } from '../quantities/parse';
 import { inUnit, showNumber } from '../quantities/show';
@@ -77,7 +77,7 @@ export const textColumn = (key: string, title: string, choices?: readonly string
 });
 
 /** A coordinate along an axis of the structure, as the reader calls it. */
-export const coordinateColumn = (key: string, axis: AxisName, unit: string): TypedColumn => ({
+export const coordinateColumn = (key: string, axis: CalledAxis, unit: string): TypedColumn => ({
   key,
   title: axis.letter,
   unit,

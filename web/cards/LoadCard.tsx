@@ -6,7 +6,7 @@ import {
   structureAxis,
   withAxes,
   type AxisKey,
-  type AxisName,
+  type CalledAxis,
 } from '@rigid-beam/core/quantities/axis-names';
 import { axialStiffness } from '@rigid-beam/core/sections/axial-stiffness';
 import { loadComponents, withComponent, type LoadComponent } from '@rigid-beam/core/model/loads/components';
@@ -15,7 +15,7 @@ import { barsOf } from '@rigid-beam/core/model/loads/bars';
 import { compoundKinds, isCompound } from '@rigid-beam/core/model/loads/compound';
 import { changedLike } from '@rigid-beam/core/model/loads/changed-like';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
-import type { Load } from '@rigid-beam/core/model/model';
+import type { Load, Model } from '@rigid-beam/core/model/model';
 import type { LoadPhrase } from '@rigid-beam/core/phrases/phrase';
 import { phraseOfLoad } from '@rigid-beam/core/phrases/phrase-of-load';
 import { targetOfLoad } from '@rigid-beam/core/phrases/phrase-target';
@@ -24,7 +24,7 @@ import { saidLoad } from '@rigid-beam/core/phrases/said-load';
 import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
 import { unitOf, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { chosenOf } from '../editor/chosen';
-import { useDisplay, useEditor, useEditorState } from '../editor/use-editor';
+import { useDisplay, useEditor, useEditorState, useModel } from '../editor/use-editor';
 import { placeWords } from '../sheet/describe-items';
 import { loadValue } from '../sheet/load-values';
 import type { SheetController } from '../sheet/controller';
@@ -218,6 +218,7 @@ interface ComponentsProps {
 }
 
 function Components({ load, components, put }: ComponentsProps) {
+  const { space } = useModel();
   const display = useDisplay();
   const own = 'axes' in load && load.axes === 'local' ? 'own ' : '';
   return (
@@ -225,11 +226,11 @@ function Components({ load, components, put }: ComponentsProps) {
       {components.map(({ path, dimension, value }) => {
         const key = path.at(-1)!;
         const place = path.length === 2 && key === 'at';
-        const sense = axisOf(key, own, display) ?? { sign: 1 };
+        const sense = axisOf(key, own, { space, display }) ?? { sign: 1 };
         return (
           <QuantityField
             key={path.join('.')}
-            label={labelOf(key, own, dimension, display)}
+            label={labelOf(key, own, dimension, { space, display })}
             value={place || value === undefined ? value : alongAxis(sense, value)}
             dimension={dimension}
             unit={dimension === 'length' && key !== 'at' ? display.deflection : unitOf(dimension, display)}
@@ -277,20 +278,27 @@ const NAMES: Readonly<Record<string, string>> = {
   elongation: WORDS.tooLongBy,
 };
 
-/** The axis that a component is along or about; undefined of what has none. */
-function axisOf(key: string, own: string, display: DisplayUnits): AxisName | undefined {
+/** By what the axes of a component are called. */
+interface Called {
+  readonly space: Model['space'];
+  readonly display: DisplayUnits;
+}
+
+/** The axis that a component is along or about; undefined of what has none. A couple of the plane turns as it is seen. */
+function axisOf(key: string, own: string, { space, display }: Called): CalledAxis | undefined {
   const axis = /^(?:[fmwur]([xyz])|gradient([YZ]))$/.exec(key);
   if (!axis) return undefined;
   const named = (axis[1] ?? axis[2]!).toLowerCase() as AxisKey;
-  return own || axis[2] ? memberAxis(display, named) : structureAxis(display, named);
+  const called = own || axis[2] ? memberAxis(display, named) : structureAxis(display, named);
+  return space === 'plane' && named === 'z' && called.sign < 0 ? { letter: '', sign: 1 } : called;
 }
 
-function labelOf(key: string, own: string, dimension: DimensionName, display: DisplayUnits): string {
+function labelOf(key: string, own: string, dimension: DimensionName, called: Called): string {
   if (key === 'at') return dimension === 'length' ? WORDS.fromTheStart : WORDS.partOfTheLength;
   const name = NAMES[key];
-  if (name !== undefined) return withAxes(name, display);
-  const { letter } = axisOf(key, own, display) ?? { letter: key.slice(1) };
-  return `${KINDS[key.charAt(0)] ?? key} ${own}${letter}`;
+  if (name !== undefined) return withAxes(name, called.display);
+  const { letter } = axisOf(key, own, called) ?? { letter: key.slice(1) };
+  return `${KINDS[key.charAt(0)] ?? key}${letter && ` ${own}${letter}`}`;
 }
 
 /** Places on a member, said the other way than they are stored: lengths as parts, parts as lengths. */

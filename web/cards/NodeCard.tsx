@@ -6,7 +6,7 @@ import {
   structureAxis,
   withAxes,
   type AxisKey,
-  type AxisName,
+  type CalledAxis,
 } from '@rigid-beam/core/quantities/axis-names';
 import { axisOfComponent, forceComponent, inComponentOrder, movementComponent } from '@rigid-beam/core/tables/results/components';
 import type { Freedom, ModelNode, Restraint, Support } from '@rigid-beam/core/model/model';
@@ -206,7 +206,7 @@ function Settlement({ support }: { readonly support: Support }) {
     (freedom) => support[freedom] === 'fixed' || (typeof support[freedom] === 'number' && support[freedom] > 0),
   );
   if (holds.length === 0) return null;
-  const nameOf = (freedom: Freedom): AxisName => structureAxis(display, freedom.charAt(1) as AxisKey);
+  const nameOf = (freedom: Freedom): CalledAxis => structureAxis(display, freedom.charAt(1) as AxisKey);
   // In the axes of the support, which are small letters where they are its own.
   const isTurned = support.axes !== undefined || Boolean(support.angle);
   return (

@@ -20,24 +20,13 @@ const all: readonly Command[] = [
   ...viewCommands,
 ];
 
-/** A command whose words call axes as the reader does. */
+/** A command whose name and notation call axes as the reader does. What it says when it is run may hold names of the user's own. */
 function named(command: Command, display: DisplayUnits): Command {
-  const said = (text: string): string => withAxes(text, display);
-  const { name, notation, preview, run } = command;
+  const { name, notation } = command;
   return {
     ...command,
-    name: said(name),
-    ...(notation !== undefined && { notation: said(notation) }),
-    ...(preview && {
-      preview: (sheet, text) => {
-        const { isGood, words } = preview(sheet, text);
-        return { isGood, words: said(words) };
-      },
-    }),
-    run: (sheet, text) => {
-      const refused = run(sheet, text);
-      return refused === undefined ? undefined : said(refused);
-    },
+    name: withAxes(name, display),
+    ...(notation !== undefined && { notation: withAxes(notation, display) }),
   };
 }
 

@@ -4,7 +4,7 @@ import type { Subject } from '@rigid-beam/drawing/display-list';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { commandsFor } from './all';
 import { matching, onEnter } from './command';
-import { completed, notationOf, readArguments } from './grammar';
+import { completed, notationOf, readArguments, senseOf, understood } from './grammar';
 import { portal } from './test/desk';
 
 const commands = commandsFor(defaultDisplay);
@@ -73,5 +73,25 @@ describe('before Enter', () => {
       expect.objectContaining({ type: 'chain', case: 'G', from: { wx: -1200 }, to: { wx: 0 }, members: expect.any(Array) }),
     ]);
     expect(desk.run('load along the selection 3 m')).toMatch(/no load per length/);
+  });
+});
+
+describe('where Z points up', () => {
+  const display = { ...defaultDisplay, up: 'Z', strong: 'y' } as const;
+  const flat = { ...emptyModel('Shed'), display };
+  const spatial = { ...flat, space: 'space' } as const;
+  const axis = { axis: { kind: 'axis', words: 'about which axis' } } as const;
+
+  test('an axis is read and said by its letter, and counted in its sense; in the plane what turns does so as it is seen', () => {
+    expect(readArguments(axis, 'y', spatial)).toEqual({ axis: 'z' });
+    expect(understood(axis, { axis: 'z' }, spatial)).toBe('Y');
+    expect([senseOf(spatial, 'z'), senseOf(spatial, 'y'), senseOf(flat, 'z')]).toEqual([-1, 1, 1]);
+  });
+
+  test('commands have these letters in their names, and names of the user’s own stay as they are', () => {
+    const names = commandsFor(display).map(({ name }) => name);
+    expect(names).toContain('Grid lines across Z');
+    expect(names.some((name) => /[{}]/.test(name))).toBe(false);
+    expect(readArguments({ at: { kind: 'section', words: 'its section' } }, '{Y}', spatial)).toMatch(/“\{Y\}”/);
   });
 });

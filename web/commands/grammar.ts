@@ -1,4 +1,4 @@
-import { axisCalled, structureAxis } from '@rigid-beam/core/quantities/axis-names';
+import { axisCalled, structureAxis, withAxes } from '@rigid-beam/core/quantities/axis-names';
 import { displayOf, lengthUnit } from '@rigid-beam/core/quantities/display';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { AxisName, Point } from '@rigid-beam/core/model/point';
@@ -73,6 +73,7 @@ export function readArguments<A extends Arguments>(given: A, text: string, model
     text,
     Object.values(given).flatMap(({ after }) => after ?? []),
   );
+  const notation = withAxes(notationOf(given), displayOf(model));
   const values: Record<string, unknown> = {};
   for (const [name, argument] of Object.entries(given)) {
     const typed = parts.get(argument.after ?? '');
@@ -81,15 +82,15 @@ export function readArguments<A extends Arguments>(given: A, text: string, model
         if (argument.default !== undefined) values[name] = argument.default;
         continue;
       }
-      return `${missing(argument)} Write: ${notationOf(given)}`;
+      return `${withAxes(missing(argument), displayOf(model))} Write: ${notation}`;
     }
     const read = readKind(argument, typed, model);
-    if (typeof read === 'object' && 'reason' in read) return `${read.reason}. Write: ${notationOf(given)}`;
+    if (typeof read === 'object' && 'reason' in read) return `${read.reason}. Write: ${notation}`;
     values[name] = read;
   }
   const rest = parts.get('');
   const first = Object.values(given).some(({ after }) => after === undefined);
-  if (rest && !first) return WORDS.notUnderstoodWrite(rest, notationOf(given));
+  if (rest && !first) return WORDS.notUnderstoodWrite(rest, notation);
   return values as Values<A>;
 }
 
@@ -197,5 +198,9 @@ export function completed(given: Arguments, text: string): { readonly keyword: s
   return { keyword, text: [...(begun ? words.slice(0, -1) : words), keyword, ''].join(' ') };
 }
 
-/** −1 where a reader counts against an axis of the file: lengths along it and turns about it are the other way round. */
-export const senseOf = (model: Model, axis: AxisName): 1 | -1 => structureAxis(displayOf(model), axis).sign;
+/**
+ * −1 where a reader counts against an axis of the file: lengths along it and turns about it are the other way round. In the plane what turns does
+ * so as it is seen.
+ */
+export const senseOf = (model: Model, axis: AxisName): 1 | -1 =>
+  model.space === 'plane' && axis === 'z' ? 1 : structureAxis(displayOf(model), axis).sign;

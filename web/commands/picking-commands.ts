@@ -38,7 +38,7 @@ export const pickingCommands: readonly Command[] = [
   { name: 'Copy by two points', needs: 'nodes or members', inMenu: true, run: (sheet) => pick(sheet, WAY, 'copy', way) },
   {
     name: 'Turn about a point',
-    notation: 'degrees (about {X}, {Y} or {Z}); then show the point that stays',
+    notation: 'degrees (about {X}, {Y} or {Z}, about {Z} unless told); then show the point that stays',
     needs: 'nodes or members',
     run: (sheet, text) => {
       const [, angle = '', letter] = /^(.*?)(?:\babout\b\s*(\w))?\s*$/i.exec(text) ?? [];

@@ -12,7 +12,7 @@ import { subjectKey } from '@rigid-beam/drawing/display-list';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
 import type { Look, WorkPlane } from '@rigid-beam/drawing/projection';
 import { planeOfNodes } from '../sheet/plane-of-nodes';
-import { alongAxis, axisCalled } from '@rigid-beam/core/quantities/axis-names';
+import { alongAxis, axisCalled, withAxes } from '@rigid-beam/core/quantities/axis-names';
 import { displayOf, lengthUnit } from '@rigid-beam/core/quantities/display';
 import { switchNames } from '@rigid-beam/drawing/stage-view';
 import { scheduleLists } from '@rigid-beam/core/tables/schedules/lists';
@@ -72,7 +72,11 @@ function readPlane(sheet: SheetController, text: string): WorkPlane | string {
   const [, letter = '', place] = /^\s*([xyz])\s*(?:at|=)?(.*)$/i.exec(text) ?? [];
   const named = axisCalled(displayOf(sheet.editor.state.model), letter);
   const at = parseQuantity(place ?? '', 'length', lengthUnit(sheet.editor.state.model));
-  if (!named || !at.ok) return 'Write the axis and the place, as {Y} at 4.5, or three nodes, as through 1, 2, 3';
+  if (!named || !at.ok)
+    return withAxes(
+      'Write the axis and the place, as {Y} at 4.5, or three nodes, as through 1, 2, 3',
+      displayOf(sheet.editor.state.model),
+    );
   return { axis: named.key, at: alongAxis(named, at.value) };
 }
 

@@ -306,6 +306,22 @@ describe('models in the database', () => {
     expect(await removeProject(other)).toEqual([]);
   });
 
+  test('a new model begins with the units and names of axes of its project, and of no other', async () => {
+    const [one, other] = [await createProject('Arboretum'), await createProject('Rockery')];
+    const begun = async (where: string) => {
+      const made = await createModel(where, { title: 'Bay', space: 'space' });
+      return made.ok ? made.id : '';
+    };
+    const first = await begun(one);
+    const display = { up: 'Z', strong: 'y', length: 'mm' } as const;
+    const said = { ...edit('axes'), intent: { type: 'set', settings: { display } } } as const;
+    expect((await applyRevision(first, 0, said)).outcome).toBe('stored');
+    const [next, elsewhere] = [await begun(one), await begun(other)];
+    expect([(await openModel(next))!.model.display, (await openModel(elsewhere))!.model.display]).toEqual([display, undefined]);
+    for (const id of [first, next, elsewhere]) for (let twice = 0; twice < 2; twice++) await removeModel(id);
+    expect([await removeProject(one), await removeProject(other)]).toEqual([[], []]);
+  });
+
   test('what does not exist is said so', async () => {
     expect(await applyRevision('nothing', 0, edit('x'))).toEqual({ outcome: 'missing' });
     expect(await openModel('nothing')).toBeUndefined();

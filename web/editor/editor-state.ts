@@ -1,5 +1,6 @@
 import { LIVELY } from '@rigid-beam/drawing/level-of-detail';
-import type { SheetQuantity } from '@rigid-beam/drawing/view';
+import { isOn } from '@rigid-beam/drawing/stage-view';
+import type { SheetQuantity, View } from '@rigid-beam/drawing/view';
 import type { Opened } from './opened';
 import type { Pane, Place } from './view-state';
 import { documentSlice, type DocumentSlice } from './slices/document';
@@ -15,6 +16,10 @@ export interface EditorState extends DocumentSlice, SolutionSlice, Place, LookSl
 const slices: readonly Slice<object>[] = [documentSlice, solutionSlice, placeSlice, lookSlice, pageSlice];
 const fieldsOf = ({ begin }: Slice<object>) =>
   Object.entries(begin) as [keyof EditorState, Slice<EditorState>['begin']['model']][];
+const fieldsBy = (when: Slice<object>['redraws']) =>
+  slices.filter(({ redraws }) => redraws === when).flatMap((slice) => fieldsOf(slice).map(([field]) => field));
+const AT_ONCE = fieldsBy('at once');
+const NEXT_FRAME = fieldsBy('next frame');
 
 /** What a page begins with: the stored model, at the place that the address names. */
 export const beginning = (opened: Opened, search: string): EditorState =>
@@ -22,11 +27,8 @@ export const beginning = (opened: Opened, search: string): EditorState =>
 
 /** How soon the sheet has to show what has changed of a state. */
 export function redrawOf(state: EditorState, before: EditorState): Slice<object>['redraws'] {
-  const changed = (slice: Slice<object>): boolean => fieldsOf(slice).some(([field]) => state[field] !== before[field]);
-  const [atOnce, nextFrame] = (['at once', 'next frame'] as const).map((when) =>
-    slices.some((slice) => slice.redraws === when && changed(slice)),
-  );
-  return atOnce ? 'at once' : nextFrame ? 'next frame' : 'never';
+  const changed = (field: keyof EditorState): boolean => state[field] !== before[field];
+  return AT_ONCE.some(changed) ? 'at once' : NEXT_FRAME.some(changed) ? 'next frame' : 'never';
 }
 
 /** What of the state only switches the view. */
@@ -56,4 +58,12 @@ export function actingIndex({ drawn, acting }: Pick<EditorState, 'drawn' | 'acti
 export function stateBeside<S extends Pane & Pick<Place, 'beside'>>(state: S): S {
   const { acting, quantity, switches, beside } = state;
   return beside ? { ...state, ...beside.pane, beside: { ...beside, pane: { acting, quantity, switches } } } : state;
+}
+
+/** What is drawn beside: both share a scale. */
+export function togetherOf(state: EditorState): View['together'] {
+  if (!state.beside) return [];
+  const other = stateBeside(state);
+  const hasDiagram = isOn(other.stage, other.switches, 'diagram');
+  return [{ outcome: actingIndex(other), quantity: hasDiagram ? quantityOf(other) : 'none' }];
 }

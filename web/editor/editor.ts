@@ -13,7 +13,7 @@ import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import { scaleOfDeflection } from '@rigid-beam/drawing/sheet-items';
 import { plainView } from '@rigid-beam/drawing/view';
 import { LIVELY } from '@rigid-beam/drawing/level-of-detail';
-import { actingIndex, beginning, isHeld, type EditorState, type Shown } from './editor-state';
+import { actingIndex, beginning, isHeld, togetherOf, type EditorState, type Shown } from './editor-state';
 import type { Opened } from './opened';
 import type { Clash } from './slices/document';
 import type { Drawn } from './slices/solution';
@@ -212,7 +212,12 @@ export class Editor {
     const solution = drawn.results?.solution;
     if (preview) return heldDeflection;
     if (!solution || drawn.model.members.length > LIVELY) return undefined;
-    const factor = scaleOfDeflection(drawn.model, solution, { ...plainView, outcome: actingIndex(this.state), diagramFactor });
+    const factor = scaleOfDeflection(drawn.model, solution, {
+      ...plainView,
+      outcome: actingIndex(this.state),
+      diagramFactor,
+      together: togetherOf(this.state),
+    });
     return factor > 0 ? factor : undefined;
   }
 

@@ -6,7 +6,7 @@ import { useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
 import { isOn, switchNames } from '@rigid-beam/drawing/stage-view';
 import type { SheetQuantity } from '@rigid-beam/drawing/view';
-import { actingIndex } from '../editor/editor-state';
+import { actingIndex, togetherOf } from '../editor/editor-state';
 import { NARROW } from '../editor/slices/page';
 import { settledSolution, useDisplay, useEditor, useEditorState } from '../editor/use-editor';
 import { overFace, PlainButton, ToggleButton } from '../ui/controls';
@@ -15,7 +15,6 @@ import type { SheetController } from './controller';
 import { RESTING } from './sheet-state';
 import { switchWords } from './switch-words';
 import { choicesOf, extremeWords, ruleOf, scaleWords, shownOf, type Shown } from './title-words';
-import { togetherOf } from './view-of';
 import { ViewTools } from './ViewTools';
 import { titleBlock as WORDS } from './words';
 

@@ -6,7 +6,7 @@ import { sheetItems } from '@rigid-beam/drawing/sheet-items';
 import { isOn, viewOfStage } from '@rigid-beam/drawing/stage-view';
 import type { View } from '@rigid-beam/drawing/view';
 import { SKETCHED, weightAt, withoutSmallTalk } from '@rigid-beam/drawing/level-of-detail';
-import { actingIndex, isHeld, quantityOf, stateBeside, type EditorState } from '../editor/editor-state';
+import { actingIndex, isHeld, quantityOf, togetherOf, type EditorState } from '../editor/editor-state';
 
 /** What a drawing in hand leaves out. */
 const HELD: Partial<View> = { values: 'none', detail: 'outline', reactions: false, loads: 'none', resultant: false, dimensions: 'none', names: false, sections: false }; // oxfmt-ignore
@@ -38,14 +38,6 @@ export function viewOf(
     weight: look === 'turning' ? 1 : weightAt(model, seen, scale),
     ...(isHeld(state) && HELD),
   };
-}
-
-/** What is drawn beside: both share a scale. */
-export function togetherOf(state: EditorState): View['together'] {
-  if (!state.beside) return [];
-  const other = stateBeside(state);
-  const hasDiagram = isOn(other.stage, other.switches, 'diagram');
-  return [{ outcome: actingIndex(other), quantity: hasDiagram ? quantityOf(other) : 'none' }];
 }
 
 /** The display list of a view: while a look turns only members, without figures where everything is small. */

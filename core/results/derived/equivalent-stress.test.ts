@@ -74,6 +74,28 @@ describe('the equivalent stress', () => {
     expect(lying / ((Math.sqrt(3) * 1.5 * V) / (2 * 0.15 * 0.011))).toBeLessThan(1.1);
   });
 
+  test('is greatest inside a span where pull, bending and shear all change: found there, not at a place of one of them', () => {
+    // A shaft so short that shear and torque count for as much as bending.
+    const L = 0.25;
+    const model = sketch({
+      nodes: [['1', 0, 0, 0], ['2', L, 0, 0]], members: [['a', '1', '2']], supports: [clamp3('1'), { node: '2', uy: 'fixed', uz: 'fixed' }],
+      loads: [
+        { type: 'line', member: 'a', from: { wx: 5.1e6, wy: 1.1e6 }, to: { wx: -5.2e6, wy: -2.3e6 } },
+        { type: 'node', node: '2', fx: -3e5, mx: 19e3 },
+      ],
+      extra: { sections: [{ id: 's', shape: { type: 'round', d: 0.1 } }] },
+    }); // oxfmt-ignore
+    const solution = sheared(model);
+    const { max } = quantityExtremes(solution, 0, 0, 'sigmaV')!;
+    const steps = 3000;
+    const sampled = Array.from({ length: steps + 1 }, (_, i) => rangeAt(solution, 0, 0, 'sigmaV', (L * i) / steps)!.max);
+    const most = Math.max(...sampled);
+    const at = (L * sampled.indexOf(most)) / steps;
+    expect([at > 0.1 * L && at < 0.9 * L, Math.abs(at - max.x) < L / steps]).toEqual([true, true]);
+    expect(max.value / most).toBeGreaterThanOrEqual(1 - 1e-12);
+    expect(max.value / most).toBeLessThan(1 + 1e-5);
+  });
+
   test('is awaited until shear is known, and unknown where a section does not tell it', () => {
     const model = cantilever({ shape: { type: 'rectangle', h: 0.1, b: 0.1 } }, { fy: 1 });
     const plain = solved(model).solution;

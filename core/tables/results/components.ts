@@ -1,13 +1,13 @@
-import { axisKeys, inReaderOrder, structureAxis, type AxisName } from '../../quantities/axis-names';
+import { axisKeys, inReaderOrder, structureAxis, type CalledAxis } from '../../quantities/axis-names';
 import type { DisplayUnits } from '../../quantities/display';
 
 /** A component of a nodal force or movement (0 to 5): what it is called, and the sense in which readers count it. */
-export interface Component extends Pick<AxisName, 'sign'> {
+export interface Component extends Pick<CalledAxis, 'sign'> {
   readonly name: string;
 }
 
 /** The axis that a component is along, or about. */
-export const axisOfComponent = (k: number, display: DisplayUnits): AxisName => structureAxis(display, axisKeys[k % 3]!);
+export const axisOfComponent = (k: number, display: DisplayUnits): CalledAxis => structureAxis(display, axisKeys[k % 3]!);
 
 /** X, Y, Z, and the couples about them; a plane structure (`active` freedoms 0, 1, 5) has one couple. */
 export function forceComponent(k: number, active: readonly number[], display: DisplayUnits): Component {
