@@ -50,7 +50,6 @@ describe('for everyone', () => {
     const page = await application.page();
     await application.visit(page);
     await keepsRules('projects', page);
-    await page.close();
   });
 
   test('an empty sheet, a page that is not there and the diagrams of a member at their largest keep the rules too', async () => {
@@ -58,7 +57,6 @@ describe('for everyone', () => {
     await keepsRules('empty', model.page);
     await application.visit(model.page, '/models/none');
     await keepsRules('not there', model.page);
-    await model.page.close();
     const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=results&acting=W');
     await rib.page.focus('main li > button[aria-label^="Member c "]');
     await rib.page.keyboard.press('Space');
@@ -66,7 +64,6 @@ describe('for everyone', () => {
     await rib.press('Read all its diagrams');
     await rib.page.waitForSelector('section[aria-label="Diagrams along members"] svg');
     await keepsRules('charts', rib.page);
-    await rib.page.close();
   });
 
   test('what is chosen by hand holds against what the system asks for', async () => {
@@ -82,7 +79,6 @@ describe('for everyone', () => {
     await application.visit(page);
     expect(await paper()).toBe(byDay);
     await page.deleteCookie({ name: 'appearance', url: application.address });
-    await page.close();
   });
 
   test('every stage keeps the rules by day and by night, with a card open', async () => {
@@ -96,7 +92,6 @@ describe('for everyone', () => {
       if (stage === 'results') for (let i = 0; i < 14; i++) await rib.page.keyboard.press('ArrowRight');
       await keepsRules(stage, rib.page);
     }
-    await rib.page.close();
   });
 
   test('a load’s card, a section of parts and the schedule of loads keep the rules by day and by night', async () => {
@@ -114,7 +109,6 @@ describe('for everyone', () => {
     await (await rib.page.waitForSelector('button[aria-label^="built-of-parts, "]'))!.click();
     await rib.unfold('Torsion, warping, shear centre');
     await keepsRules('parts', rib.page);
-    await rib.page.close();
   });
 
   test('at twice the size everything is still there, below each other', async () => {
@@ -136,7 +130,6 @@ describe('for everyone', () => {
     expect(sheet.pixels).toBe(2 * sheet.css);
     await rib.press('Show the side panel');
     await rib.page.waitForSelector('table');
-    await rib.page.close();
   });
 
   test('the whole way by keyboard: projects, model, case, quantity, member', async () => {
@@ -170,7 +163,6 @@ describe('for everyone', () => {
     await page.focus('[role=radiogroup] input:checked');
     await page.keyboard.press('ArrowRight');
     await page.waitForFunction(() => /acting=Q1/.test(window.location.search));
-    await page.close();
   });
 
   test('Tab comes to every control of the geometry bench, in the order in which they stand', async () => {
@@ -201,7 +193,6 @@ describe('for everyone', () => {
       reached.add(at);
     }
     expect(names.filter((_, i) => !reached.has(i))).toEqual([]);
-    await page.close();
   });
 
   test('a node moves by the keyboard, and what has the focus is removed by Delete', async () => {
@@ -221,7 +212,6 @@ describe('for everyone', () => {
     await lintel.undo();
     await page.waitForSelector('main li > button[aria-label^="Node 1 at 0 m"]');
     await lintel.stored();
-    await page.close();
   });
 
   test('no page complained', () => expect(application.complaints).toEqual([]));

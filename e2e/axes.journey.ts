@@ -26,5 +26,4 @@ test('the first European shape asks once what axes are called; the answer holds 
   await model.undo();
   await model.undo();
   await page.waitForSelector('::-p-named([name="Y (m)"][role="textbox"])');
-  await page.close();
 });

@@ -34,5 +34,4 @@ test('a second case is drawn beside the first, in the same size; what is pressed
   await model.command('Draw one sheet only');
   await page.waitForFunction(() => !document.querySelector('[data-testid=sheet-beside]'));
   expect(page.url()).not.toContain('beside');
-  await page.close();
 });

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { Application } from './application';
 import { ModelPage } from './model-page';
 
-const application = new Application({ data: 'none' });
+const application = new Application({ own: 'nothing' });
 beforeAll(() => application.start());
 afterAll(() => application.close());
 

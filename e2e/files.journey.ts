@@ -7,7 +7,7 @@ import { Application } from './application';
 import { ModelPage } from './model-page';
 
 // Refused requests and an absent server are what these journeys are about; the browser logs each.
-const application = new Application({ provoked: /Failed to load resource/ });
+const application = new Application({ own: 'data', provoked: /Failed to load resource/ });
 beforeAll(() => application.start());
 afterAll(() => application.close());
 
@@ -56,7 +56,6 @@ describe('files', () => {
     expect(written.title).toBe('Shelf in the fernery');
     written.nodes.forEach(({ x }, i) => expect(x).toBeCloseTo((lintel.nodes as { x: number }[])[i]!.x, 12));
     expect(await saved(model, 'Results file', 'shelf-in-the-fernery.results.json')).toMatchObject({ status: 'solved' });
-    await model.page.close();
   });
 
   test('a space model is solved whole and seen from a corner, and from the front', async () => {
@@ -74,7 +73,6 @@ describe('files', () => {
     await model.settled();
     const [near, far] = [await model.place('Node n3 '), await model.place('Node s3 ')];
     expect(near).toEqual(far);
-    await model.page.close();
   });
 
   test('a long solution tells of its progress, can be stopped, and started again', async () => {
@@ -100,7 +98,6 @@ describe('files', () => {
     expect(await model.until('solution', /Stopped/)).toBe('Stopped, not solved');
     await model.press('Solve');
     await model.until('solution', /^Solved/);
-    await model.page.close();
   });
 
   test('a faulty file is refused whole, with every fault', async () => {
@@ -109,7 +106,6 @@ describe('files', () => {
     const words = await alert!.evaluate((element) => element.textContent);
     expect(words).toMatch(/no node “9”.*no section “none”/);
     expect(await model.page.$$eval('li h3', (all) => all.length)).toBe(6);
-    await model.page.close();
   });
 
   test('units are shown as chosen, and nothing else changes', async () => {
@@ -124,7 +120,6 @@ describe('files', () => {
     await model.undo();
     await model.until('extremes', /^8\.352 kN·m/);
     await model.stored();
-    await model.page.close();
   });
 
   test('sums and envelopes are made and changed', async () => {
@@ -149,7 +144,6 @@ describe('files', () => {
     await model.until('extremes', /^(?!.*−56\.72)/);
     await model.press('Remove U');
     await model.stored();
-    await model.page.close();
   });
 
   test('a spring, a slope and a settlement from the node’s card', async () => {
@@ -170,7 +164,6 @@ describe('files', () => {
     await model.stored();
     for (let i = 0; i < 4; i++) await model.undo();
     await model.stored();
-    await page.close();
   });
 
   test('a model is removed, brought back, and taken away for good only after asking', async () => {
@@ -197,7 +190,6 @@ describe('files', () => {
     await page.waitForFunction(() => !document.querySelector('main')?.textContent?.includes('removed'));
     const gone = await fetch(`${application.address}/models/nothing-here`);
     expect(await gone.text()).toContain('There is nothing at this address');
-    await page.close();
   });
 
   test('projects are made and numbered; a model is copied, renamed, moved and found', async () => {
@@ -229,7 +221,6 @@ describe('files', () => {
     // What was moved opens as ever, with its own history.
     await page.locator('::-p-text(Orangery rib)').click();
     await model.ready();
-    await page.close();
   });
 
   test('no page complained', () => expect(application.complaints).toEqual([]));

@@ -34,7 +34,6 @@ test('by touch: a support, a line load and a force, each put by a tap', async ()
   const { loads, supports } = await portal.file<Stored>();
   expect(supports.find(({ node }) => node === '1')).toMatchObject({ ux: 'fixed', uy: 'fixed', rz: 'fixed' });
   expect(loads.map(({ type }) => type)).toEqual(['line', 'node']);
-  await portal.page.close();
 });
 
 test('by touch: a couple, a temperature on a side, a lack of fit, a pressure over a width and a settlement, in a case of their own', async () => {
@@ -67,7 +66,6 @@ test('by touch: a couple, a temperature on a side, a lack of fit, a pressure ove
   // The column stands upright: its local y looks to the left, and its section is deeper than 0.1 m.
   expect(loads[1]!.gradientY).toBeLessThan(0);
   expect(Math.abs(loads[1]!.gradientY as number)).toBeLessThan(200);
-  await portal.page.close();
 });
 
 test('by keys: a load on what is selected, in a case with a colour of its own', async () => {
@@ -90,7 +88,6 @@ test('by keys: a load on what is selected, in a case with a colour of its own', 
   await portal.page.waitForFunction(() => /4\skN\/m to 2\skN\/m down/.test((document.querySelector('aside input') as HTMLInputElement).value)); // oxfmt-ignore
   expect((await portal.file<Stored>()).loads[0]).toMatchObject({ id: loads[0]!['id'], from: { wy: -4000 }, to: { wy: -2000 } });
   expect(cases.map(({ colour }) => colour)).toContain('indigo');
-  await portal.page.close();
 });
 
 test('no page complained', () => expect(application.complaints).toEqual([]));

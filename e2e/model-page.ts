@@ -13,48 +13,6 @@ export interface Place {
 /** Half way between two places. */
 export const halfWay = (a: Place, b: Place): Place => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 });
 
-interface Listed {
-  readonly projects: readonly {
-    readonly id: string;
-    readonly models: readonly { readonly id: string; readonly title: string }[];
-  }[];
-}
-
-const listed = async ({ address }: Application): Promise<Listed> =>
-  (await (await fetch(`${address}/api/projects`)).json()) as Listed;
-
-/** The address of the model of this title. */
-async function addressOf(application: Application, title: string): Promise<string> {
-  const { projects } = await listed(application);
-  const found = projects.flatMap(({ models }) => models).find((model) => model.title.includes(title));
-  if (!found) throw new Error(`There is no model “${title}”.`);
-  return `/models/${found.id}`;
-}
-
-/** Makes a plane model with nothing in it, as the projects page does; its address. */
-async function emptyModel(application: Application): Promise<string> {
-  const [project] = (await listed(application)).projects;
-  const response = await fetch(`${application.address}/api/models`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json', Origin: application.address },
-    body: JSON.stringify({ project: project!.id, title: 'New plane model' }),
-  });
-  return `/models/${((await response.json()) as { readonly id: string }).id}`;
-}
-
-/** Makes a model of a file's content; its address. */
-async function givenModel(application: Application, file: object): Promise<string> {
-  const [project] = (await listed(application)).projects;
-  const response = await fetch(`${application.address}/api/models?project=${project!.id}&fileName=given.rbm.json`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'text/plain', Origin: application.address },
-    body: JSON.stringify(file),
-  });
-  const made = (await response.json()) as { readonly id?: string };
-  if (made.id === undefined) throw new Error(JSON.stringify(made));
-  return `/models/${made.id}`;
-}
-
 /** A model's page as a user meets it: by names, values and places on the sheet. */
 export class ModelPage {
   constructor(
@@ -65,7 +23,7 @@ export class ModelPage {
   /** Opens the model of this title, at a place of it. */
   static async open(application: Application, title: string, place = '?stage=results'): Promise<ModelPage> {
     const page = await application.page();
-    await application.visit(page, (await addressOf(application, title)) + place);
+    await application.visit(page, (await application.addressOf(title)) + place);
     const opened = new ModelPage(application, page);
     await opened.ready();
     await page.waitForSelector('main li > button[tabindex="0"]');
@@ -75,7 +33,7 @@ export class ModelPage {
   /** A model that comes as a file. */
   static async given(application: Application, file: object): Promise<ModelPage> {
     const page = await application.page();
-    await application.visit(page, await givenModel(application, file));
+    await application.visit(page, await application.made(JSON.stringify(file)));
     const model = new ModelPage(application, page);
     await model.ready();
     await page.waitForSelector('main li > button[tabindex="0"]');
@@ -85,7 +43,7 @@ export class ModelPage {
   /** A new plane model with nothing in it. */
   static async empty(application: Application): Promise<ModelPage> {
     const page = await application.page();
-    await application.visit(page, await emptyModel(application));
+    await application.visit(page, await application.empty());
     const model = new ModelPage(application, page);
     await model.ready();
     await model.until('hindrance', /There is no member yet/);

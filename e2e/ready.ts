@@ -1,36 +1,49 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { launch, type Browser } from 'puppeteer-core';
+import { launch } from 'puppeteer-core';
 import { freePort } from './free-port';
+import { share, type Shared } from './shared';
 
-/** What all journeys share: data as they are after the first start, to be copied, and one browser in which each has a profile of its own. */
-interface Shared {
-  readonly folder: string;
-  readonly browser: Browser;
+/** Where Jest keeps what ends all of it, from before the first journey until after the last. */
+const kept = globalThis as typeof globalThis & { rigidBeamEnds?: () => Promise<void> };
+
+interface Settings {
+  readonly maxWorkers: number;
 }
 
-/** Where Jest keeps them from before the first journey until after the last. */
-const kept = globalThis as typeof globalThis & { rigidBeamShared?: Shared };
+/** The models of the demo on this server, and a new project beside theirs. */
+async function contentOf(address: string): Promise<Pick<Shared, 'models' | 'project'>> {
+  const at = `${address}/api/projects`;
+  const { projects } = (await (await fetch(at)).json()) as { readonly projects: readonly Pick<Shared, 'models'>[] };
+  const headers = { 'Content-Type': 'application/json', Origin: address };
+  const made = await fetch(at, { method: 'POST', headers, body: JSON.stringify({ name: 'Trials', number: '' }) });
+  const { id } = (await made.json()) as { readonly id: string };
+  return { models: projects.flatMap(({ models }) => models.map((model) => ({ id: model.id, title: model.title }))), project: id };
+}
 
-/** Makes them, and tells the journeys' processes where they are. */
-export default async function makeReady(): Promise<void> {
+/** Starts the server and the browser that all journeys share, and tells their processes where they are. */
+export default async function makeReady({ maxWorkers }: Settings): Promise<void> {
   const { browserFlags, findBrowser, NO_BROWSER } = await import('../scripts/browser.mjs');
   const executablePath = findBrowser();
   if (executablePath === undefined) throw new Error(NO_BROWSER);
   const folder = mkdtempSync(path.join(tmpdir(), 'rigid-beam-journeys-'));
-  const [data, profile] = [path.join(folder, 'data'), path.join(folder, 'profile')];
+  const [data, written, profile] = ['data', 'written', 'profile'].map((name) => path.join(folder, name)) as [
+    string,
+    string,
+    string,
+  ];
   const { startServer } = await import('../scripts/server.mjs');
-  const { stop } = await startServer(await freePort(), { RIGID_BEAM_DATA: data });
-  await stop();
+  await (await startServer(await freePort(), { RIGID_BEAM_DATA: data })).stop();
+  cpSync(data, written, { recursive: true });
+  const port = await freePort();
+  const server = await startServer(port, { RIGID_BEAM_DATA: written });
   const browser = await launch({ executablePath, headless: true, userDataDir: profile, args: browserFlags });
-  kept.rigidBeamShared = { folder, browser };
-  process.env['RIGID_BEAM_READY_DATA'] = data;
-  process.env['RIGID_BEAM_BROWSER'] = browser.wsEndpoint();
-}
-
-export async function clearAway(): Promise<void> {
-  const shared = kept.rigidBeamShared;
-  await shared?.browser.close();
-  if (shared) rmSync(shared.folder, { recursive: true, force: true });
+  const profiles = await Promise.all(Array.from({ length: maxWorkers }, async () => (await browser.createBrowserContext()).id!));
+  share({ data, browser: browser.wsEndpoint(), profiles, port, ...(await contentOf(`http://127.0.0.1:${port}`)) });
+  kept.rigidBeamEnds = async () => {
+    await browser.close();
+    await server.stop();
+    rmSync(folder, { recursive: true, force: true });
+  };
 }

@@ -5,7 +5,7 @@ import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { Application } from './application';
 
-const application = new Application({ provoked: /Failed to load resource/ });
+const application = new Application({ own: 'data', provoked: /Failed to load resource/ });
 beforeAll(() => application.start());
 afterAll(() => application.close());
 

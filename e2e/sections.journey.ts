@@ -82,7 +82,7 @@ test('in the place of a section for every member that has it; a dimension typed 
   await rib.press('Lighter: IPE 140');
   await page.waitForSelector('[aria-label="Undo: IPE 140 in the place of rib"]');
   const after = await rib.file<Stored>();
-  expect(after.members.filter(({ section }) => section === 'IPE 140')).toHaveLength(11);
+  expect(after.members.filter(({ section }) => section === 'IPE 140')).toHaveLength(12);
   expect(after.sections.some(({ id }) => id === 'rib')).toBe(false);
   const renamed = await page.waitForSelector('button[aria-label^="IPE 140, A "][aria-pressed=true]');
   expect(renamed).not.toBeNull();

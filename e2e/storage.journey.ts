@@ -5,7 +5,7 @@ import { openLintel, setForce } from './lintel';
 import { ModelPage } from './model-page';
 
 // Refused requests and an absent server are what these journeys are about; the browser logs each.
-const application = new Application({ provoked: /Failed to load resource/ });
+const application = new Application({ own: 'data', provoked: /Failed to load resource/ });
 beforeAll(() => application.start());
 afterAll(() => application.close());
 

@@ -4,7 +4,7 @@ import { openLintel, setForce as typeForce } from './lintel';
 import { ModelPage } from './model-page';
 
 // A part that fails on purpose, refused requests and a server that is away are what these journeys are about.
-const application = new Application({ provoked: /Failed to load resource|made to fail|react\.dev\/errors/ });
+const application = new Application({ own: 'data', provoked: /Failed to load resource|made to fail|react\.dev\/errors/ });
 beforeAll(() => application.start());
 afterAll(() => application.close());
 
