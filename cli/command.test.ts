@@ -151,6 +151,27 @@ describe('rigid-beam matrix', () => {
   test('refuses what cannot be solved', () => expect(command(['matrix', '-'], '{}')).toMatchObject({ code: 2, out: '' }));
 });
 
+describe('rigid-beam combine', () => {
+  interface Combined {
+    readonly combinations: readonly { readonly id: string; readonly type: string; readonly made?: { readonly reason: string } }[];
+  }
+  test('prints the model with what the rules make, each with its reason; it solves as it is', () => {
+    const { code, out, err } = command(['combine', lintel, '--rules', 'en1990-6.10', '--limit-state', 'strength']);
+    expect([code, err]).toEqual([0, '']);
+    const made = (JSON.parse(out) as Combined).combinations.filter((one) => one.made);
+    expect(made.filter(({ type }) => type === 'sum').length).toBeGreaterThan(8);
+    expect(made.map((one) => one.made!.reason).join(' ')).toMatch(/leads \(γ 1\.5\).*accompanies with ψ₀ = 0\.7; permanent unfavourable/);
+    expect(command(['solve', '-', '--case', made.at(-1)!.id], out)).toMatchObject({ code: 0 });
+  });
+
+  test('says which rules there are, and what is wrong with a file of them', () => {
+    expect(command(['combine', lintel, '--rules', 'none'])).toMatchObject({ code: 2, out: '', err: expect.stringMatching(/no set of rules “none”. Name one of en1990-6.10/) });
+    const file = path.join(folder, 'rules.json');
+    writeFileSync(file, JSON.stringify({ format: 'rigid-beam/rules' }));
+    expect(command(['combine', lintel, '--rules', file])).toMatchObject({ code: 2, out: '', err: expect.stringMatching(/“version” is missing/) });
+  });
+}); // oxfmt-ignore
+
 describe('rigid-beam check', () => {
   test('says when there is nothing to say', () =>
     expect(command(['check', lintel])).toEqual({ code: 0, out: 'No faults.\n', err: '' }));

@@ -1,8 +1,12 @@
 import { Command, CommanderError, InvalidArgumentError, Option } from 'commander';
+import { publishedRules } from '@rigid-beam/core/combinations/rules/published';
+import { limitStates } from '@rigid-beam/core/model/categories';
+import { permanentWays } from '@rigid-beam/core/model/model';
 import { runNames } from '@rigid-beam/core/analysis/runs';
 import { STATIONS, writable } from '@rigid-beam/core/formats/registry';
 import { backup, restore } from './backup';
 import { check } from './check';
+import { combine, type CombineOptions } from './combine';
 import { convert } from './convert';
 import { solveCommand, type SolveOptions } from './solve';
 import { exitCodes } from './exit-codes';
@@ -43,6 +47,17 @@ program
   .option('--remedies', 'also say whether the structure can move, and which edits would stop it')
   .action(async (file: string, options: { remedies?: true }) => {
     process.exitCode = await check(file, options.remedies ? 'seek remedies' : 'faults only');
+  });
+
+program
+  .command('combine')
+  .description('print a model with the combinations that rules ask for, each with its reason; what was typed stays')
+  .argument('<file>', 'model file, or - for standard input')
+  .requiredOption('--rules <rules>', `${publishedRules.map(({ id }) => id).join(', ')}, or a file of rules (.json)`)
+  .addOption(new Option('--limit-state <state>', 'only for this limit state').choices(limitStates))
+  .addOption(new Option('--permanent <way>', 'whether permanent actions help or hurt').choices(permanentWays).default('as one'))
+  .action(async (file: string, options: CombineOptions) => {
+    process.exitCode = await combine(file, options);
   });
 
 program

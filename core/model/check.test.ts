@@ -26,6 +26,45 @@ const rules: readonly (readonly [string, Spoil, string, RegExp])[] = [
     'combinations[0].id',
     /already a case or combination/,
   ],
+  [
+    'an action of nothing known',
+    (m) => (m.actions = [{ id: 'A', type: 'either', of: ['X'] }]),
+    'actions[0].of[0]',
+    /no case or action “X”/,
+  ],
+  ['an action in itself', (m) => (m.actions = [{ id: 'A', type: 'either', of: ['Q', 'A'] }]), 'actions[0].of', /part of itself/],
+  [
+    'a case in two actions',
+    (m) =>
+      (m.actions = [
+        { id: 'A', type: 'both signs', of: ['Q'] },
+        { id: 'B', type: 'either', of: ['Q'] },
+      ]),
+    'actions[1].of[0]',
+    /belongs to “A” already/,
+  ],
+  [
+    'an action of two categories',
+    (m) => {
+      m.cases!.push({ id: 'S', category: 'snow' });
+      m.actions = [{ id: 'A', type: 'together', of: ['Q', 'S'] }];
+    },
+    'actions[0].of',
+    /several categories/,
+  ],
+  [
+    'an action in too many ways',
+    (m) => {
+      const all = Array.from({ length: 8 }, (_, i) => `C${i}`);
+      m.cases!.push(...all.map((id) => ({ id, category: 'wind' })));
+      m.actions = [
+        ...all.map((id) => ({ id: `±${id}`, type: 'both signs', of: [id] })),
+        { id: 'A', type: 'together', of: all.map((id) => `±${id}`) },
+      ];
+    },
+    'actions[8].of',
+    /256 ways, and 200 is the most/,
+  ],
   ['two supports of one node', (m) => (m.supports![1]!.node = '1'), 'supports[1].node', /already/],
   ['a member without length', (m) => (m.nodes![1]!.x = 0), 'members[0]', /has no length/],
   ['a member from a node to itself', (m) => (m.members![0]!.end = '1'), 'members[0].end', /ends at the node where it begins/],

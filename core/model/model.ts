@@ -26,6 +26,8 @@ export interface Model {
   readonly cases: readonly LoadCase[];
   readonly loads: readonly Load[];
   readonly combinations: readonly Combination[];
+  readonly combining?: Combining;
+  readonly actions?: readonly ActionGroup[];
   readonly groups?: readonly Group[];
   readonly grid?: GridLines;
   readonly underlay?: Underlay;
@@ -160,12 +162,42 @@ export interface LoadCase {
 
 export type Load = PrimitiveLoad | CompoundLoad | NotionalLoad;
 
+/** How the parts of an action act: one of them at a time, all of them, or with their loads the other way round as well. */
+export const actionTypes = ['either', 'together', 'both signs'] as const;
+
+/** Cases, or other actions, that come into combinations as one action. */
+export interface ActionGroup {
+  readonly id: string;
+  readonly title?: string;
+  readonly type: (typeof actionTypes)[number];
+  readonly of: readonly string[];
+}
+
+/** Where a combination comes from that nobody typed: a rule set, one of its situations, and why it is as it is. */
+export interface MadeBy {
+  readonly rules: string;
+  readonly situation: string;
+  readonly clause: string;
+  readonly reason: string;
+}
+
+/** Whether permanent actions help or hurt all at once, or each by itself (EN 1990 6.4.3.1(4)). */
+export const permanentWays = ['as one', 'each by itself'] as const;
+
+/** The rules by which combinations are made: the id of a set, some of its situations or all, and how permanent actions are taken. */
+export interface Combining {
+  readonly rules: string;
+  readonly situations?: readonly string[];
+  readonly permanent?: (typeof permanentWays)[number];
+}
+
 export interface SumCombination {
   readonly id: string;
   readonly title?: string;
   readonly type: 'sum';
   readonly factors: { readonly [id: string]: number };
   readonly limitState?: LimitState;
+  readonly made?: MadeBy;
 }
 
 export interface EnvelopeCombination {
@@ -174,6 +206,7 @@ export interface EnvelopeCombination {
   readonly type: 'envelope';
   readonly of: readonly string[];
   readonly limitState?: LimitState;
+  readonly made?: MadeBy;
 }
 
 export type Combination = SumCombination | EnvelopeCombination;

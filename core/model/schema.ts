@@ -15,7 +15,7 @@ import {
 import { compoundKinds } from './loads/compound';
 import { notionalFields } from './loads/notional';
 import { categories, limitStates } from './categories';
-import { behaviours, caseColours, endFreedoms, freedoms } from './model';
+import { actionTypes, behaviours, caseColours, endFreedoms, freedoms, permanentWays } from './model';
 import { dimensionSigns } from '../shapes/kind';
 import { dimensionedShapes, shapeTypes } from '../shapes/registry';
 
@@ -65,6 +65,10 @@ export const rootFields: Fields = {
   display: {
     kind: 'object',
     fields: Object.fromEntries(Object.entries(displayChoices).map(([key, of]) => [key, { kind: 'choice', of }])),
+  },
+  combining: {
+    kind: 'object',
+    fields: { rules: id, situations: { kind: 'names' }, permanent: { kind: 'choice', of: permanentWays } },
   },
   grid: { kind: 'object', fields: { x: gridAxis, y: gridAxis, z: gridAxis } },
   underlay: {
@@ -160,7 +164,15 @@ export const listFields = {
 } as const satisfies { [list: string]: Fields };
 
 /** Lists that a model need not have. */
-export const optionalLists = { groups: { id, nodes: { kind: 'names' }, members: { kind: 'names' } } } as const satisfies {
+export const optionalLists = {
+  actions: {
+    id,
+    title: { kind: 'text' },
+    type: { kind: 'choice', of: actionTypes, required: true },
+    of: { kind: 'ids', required: true },
+  },
+  groups: { id, nodes: { kind: 'names' }, members: { kind: 'names' } },
+} as const satisfies {
   [list: string]: Fields;
 };
 
@@ -190,14 +202,27 @@ export const loadFields = ofLoads({
   ...Object.fromEntries(Object.values(compoundKinds).map(({ type, fields }) => [type, fields])),
 });
 
+/** Where a combination comes from that nobody typed. */
+const made: Field = {
+  kind: 'object',
+  fields: { rules: id, situation: id, clause: { kind: 'text' }, reason: { kind: 'text' } },
+};
+
 export const combinationFields: { readonly [type: string]: Fields } = {
   sum: {
     id,
     title: { kind: 'text' },
     factors: { kind: 'factors', required: true },
     limitState: { kind: 'choice', of: limitStates },
+    made,
   },
-  envelope: { id, title: { kind: 'text' }, of: { kind: 'ids', required: true }, limitState: { kind: 'choice', of: limitStates } },
+  envelope: {
+    id,
+    title: { kind: 'text' },
+    of: { kind: 'ids', required: true },
+    limitState: { kind: 'choice', of: limitStates },
+    made,
+  },
 };
 
 /** Keys that a plane model may carry only as 0 or `"free"`, by list; for loads by type. */

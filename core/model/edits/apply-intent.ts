@@ -213,6 +213,7 @@ function remove(draft: Draft<Model>, lists: Lists, list: KeyedList, keys: readon
   if (lists[list].length === before)
     return unfit('keys', `Nothing of the name ${keys.join(', ')} is left in ${list}`, 'Choose an existing entry');
   if (list === 'groups' && lists.groups.length === 0) delete draft.groups;
+  if (list === 'actions' && lists.actions.length === 0) delete draft.actions;
   removeDependents(draft, model, list, gone);
   return undefined;
 }

@@ -13,6 +13,7 @@ const words: Record<KeyedList, string> = {
   loads: 'load',
   combinations: 'combination',
   groups: 'group',
+  actions: 'action',
 };
 
 const MOTIONS: Record<Motion['kind'], string> = { move: 'Move', turn: 'Turn', mirror: 'Mirror' };

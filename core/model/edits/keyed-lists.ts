@@ -9,5 +9,6 @@ export const keyedLists = {
   loads: 'id',
   combinations: 'id',
   groups: 'id',
+  actions: 'id',
 } as const;
 export type KeyedList = keyof typeof keyedLists;

@@ -112,6 +112,7 @@ const NAMES: Partial<Record<KeyedList, string>> = {
   sections: 'Section',
   materials: 'Material',
   groups: 'Group',
+  actions: 'Action',
 };
 
 /** An entry as the file writes it; of two only what differs. */

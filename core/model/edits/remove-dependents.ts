@@ -35,7 +35,11 @@ export function removeDependents(draft: Draft<Model>, before: Model, list: Keyed
       return;
     case 'cases':
       draft.loads = draft.loads.filter((load) => !gone.has(load.case) && !(load.type === 'notional' && gone.has(load.of)));
+      removeFromActions(draft, gone);
       removeFromCombinations(draft, gone);
+      return;
+    case 'actions':
+      removeFromActions(draft, gone);
       return;
     case 'combinations':
       removeFromCombinations(draft, gone);
@@ -59,6 +63,16 @@ function removeFromGroups(draft: Draft<Model>, list: 'nodes' | 'members', gone: 
   const isEmpty = ({ nodes = [], members = [] }: { nodes?: string[]; members?: string[] }): boolean =>
     nodes.length + members.length === 0;
   if (draft.groups.some(isEmpty)) draft.groups = draft.groups.filter((group) => !isEmpty(group));
+}
+
+/** Takes ids out of all actions; one left with nothing goes too, and so on. */
+function removeFromActions(draft: Draft<Model>, gone: ReadonlySet<string>): void {
+  if (!draft.actions?.some(({ of }) => of.some((id) => gone.has(id)))) return;
+  for (const action of draft.actions) action.of = action.of.filter((id) => !gone.has(id));
+  const emptied = new Set(draft.actions.filter(({ of }) => of.length === 0).map(({ id }) => id));
+  draft.actions = draft.actions.filter(({ id }) => !emptied.has(id));
+  if (draft.actions.length === 0) delete draft.actions;
+  else removeFromActions(draft, emptied);
 }
 
 /** Takes ids out of all combinations; a combination left with nothing goes too, and so on. */

@@ -66,7 +66,8 @@ export function renameReferences(draft: Draft<Model>, list: KeyedList, names: Re
     const naming = list === 'nodes' ? { node: next, member: same } : { node: same, member: next };
     draft.loads.forEach((_, i) => renameIn(draft.loads, i, naming));
   }
-  if (list !== 'cases' && list !== 'combinations') return;
+  if (list !== 'cases' && list !== 'combinations' && list !== 'actions') return;
+  for (const action of draft.actions ?? []) action.of = renamed(action.of);
   for (const combination of draft.combinations) {
     if (combination.type === 'envelope') combination.of = renamed(combination.of);
     else

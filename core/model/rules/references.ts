@@ -1,7 +1,7 @@
 import type { Findings } from '../findings';
 import { checkReference, listOf, type RuleContext } from './context';
 
-/** Ids are used once in their list; cases and combinations share one space of names. */
+/** Ids are used once in their list; cases, actions and combinations share one space of names. */
 export function checkDuplicates({ model, findings }: RuleContext): void {
   const lists: [string, string, string][] = [
     ['materials', 'id', 'material'],
@@ -19,7 +19,7 @@ export function checkDuplicates({ model, findings }: RuleContext): void {
     });
   }
   const outcomes = new Set<unknown>();
-  for (const list of ['cases', 'combinations']) {
+  for (const list of ['cases', 'actions', 'combinations']) {
     listOf(model, list).forEach((item, i) =>
       noteDuplicate(findings, outcomes, item.id, `${list}[${i}].id`, 'case or combination'),
     );

@@ -1,4 +1,5 @@
 import type { Entity, Findings } from '../findings';
+import { checkActions } from './actions';
 import { checkCombinations } from './combinations';
 import { ruleContext } from './context';
 import { checkAmounts } from './amounts';
@@ -19,6 +20,7 @@ export function checkRelations(model: Entity, findings: Findings): void {
   checkSupports(context);
   checkSections(context);
   checkLoads(context);
+  checkActions(context);
   checkCombinations(context);
   checkGroups(context);
   if (model.space === 'plane') checkPlane(context);

@@ -1,0 +1,69 @@
+import { differenceOf, taking } from '@rigid-beam/core/combinations/generate/difference';
+import { generated } from '@rigid-beam/core/combinations/generate/generate';
+import { tooManyWords, untoldWords } from '@rigid-beam/core/combinations/generate/words';
+import { publishedRules } from '@rigid-beam/core/combinations/rules/published';
+import { readRules } from '@rigid-beam/core/combinations/rules/read-rules';
+import type { RuleSet } from '@rigid-beam/core/combinations/rules/rule-set';
+import { writeModelFile } from '@rigid-beam/core/formats/model-file';
+import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
+import type { LimitState } from '@rigid-beam/core/model/categories';
+import type { Combining } from '@rigid-beam/core/model/model';
+import { exitCodes } from './exit-codes';
+import { printNotices, readInput, readText } from './input';
+
+export interface CombineOptions {
+  readonly rules: string;
+  readonly limitState?: LimitState;
+  readonly permanent?: NonNullable<Combining['permanent']>;
+}
+
+/** A set that comes with the program, by its id, or one of a file of rules. */
+async function rulesOf(name: string): Promise<RuleSet | undefined> {
+  const published = publishedRules.find(({ id }) => id === name);
+  if (published) return published;
+  if (!name.endsWith('.json')) {
+    console.error(
+      `Fault: There is no set of rules “${name}”. Name one of ${publishedRules.map(({ id }) => id).join(', ')}, or a file of rules.`,
+    );
+    return undefined;
+  }
+  const text = await readText(name);
+  if (typeof text !== 'string') {
+    printNotices([text]);
+    return undefined;
+  }
+  try {
+    const { rules, notices } = readRules(JSON.parse(text), publishedRules);
+    printNotices(notices);
+    return rules;
+  } catch (error) {
+    console.error(`Fault: ${name} is not valid JSON: ${(error as Error).message}.`);
+    return undefined;
+  }
+}
+
+/** Prints the model with the combinations that rules ask for, each with its reason; what was typed stays. */
+export async function combine(file: string, { rules: name, limitState, permanent }: CombineOptions): Promise<number> {
+  const { model, notices } = await readInput(file);
+  printNotices(notices);
+  const rules = model && (await rulesOf(name));
+  if (!model || !rules) return exitCodes.invalid;
+  const situations = rules.situations
+    .filter((one) => limitState === undefined || one.limitState === limitState)
+    .map(({ id }) => id);
+  const ask = { rules, situations, ...(permanent && { permanent }) };
+  const made = generated(model, ask);
+  if (made.isTooMany) {
+    console.error(`Fault: ${tooManyWords(made)}`);
+    return exitCodes.invalid;
+  }
+  for (const words of untoldWords(rules, made.untold)) console.error(`Warning: ${words}`);
+  const combining = { rules: rules.id, ...(limitState && { situations }), ...(permanent && { permanent }) };
+  const applied = applyIntent(model, taking(model, combining, differenceOf(model, rules.id, made.lines)));
+  if (!applied.ok) {
+    printNotices(applied.faults);
+    return exitCodes.invalid;
+  }
+  process.stdout.write(writeModelFile(applied.model));
+  return exitCodes.solved;
+}
