@@ -11,6 +11,16 @@ export const schedules = {
   loads: 'Loads',
 };
 
+/** What rules would change. */
+export const changes = {
+  title: 'What changes',
+  name: 'Name',
+  sum: 'Sum',
+  why: 'Why',
+  gone: 'No longer asked for.',
+  was: (sum: string): string => `Was ${sum}. `,
+};
+
 export const columns = {
   mustNotBeEmpty: (title: string): string => `${title} must not be empty`,
   isNoneOf: (word: string, choices: string): string => `“${word}” is not one of: ${choices}`,

@@ -1,39 +1,24 @@
 'use client';
 
-import { Checkbox, CheckboxGroup, Label } from 'react-aria-components';
-import styled from 'styled-components';
+import { useState } from 'react';
+import { CheckboxGroup, Label } from 'react-aria-components';
 import { freeName } from '@rigid-beam/core/model/edits/next-id';
+import { typed } from '@rigid-beam/core/combinations/generate/difference';
+import { readSum, sumText } from '@rigid-beam/core/combinations/sum-text';
 import { firstEnvelope, firstSum } from '@rigid-beam/core/combinations/first-combination';
 import { limitStates, limitStateTable, type LimitState } from '@rigid-beam/core/model/categories';
-import type { Combination, EnvelopeCombination } from '@rigid-beam/core/model/model';
+import type { Combination, EnvelopeCombination, SumCombination } from '@rigid-beam/core/model/model';
 import { actingIndex } from '../editor/editor-state';
 import { useEditor, useEditorState, useModel } from '../editor/use-editor';
-import { Button, Columns, Hint, PanelSubtitle, Row, Select, Stack } from '../ui/controls';
+import { Button, Columns, FieldNote, Hint, PanelSubtitle, Row, Select, Stack } from '../ui/controls';
 import { NameField } from '../ui/NameField';
+import { Tick } from '../ui/Tick';
 import { COMBINE } from './words';
+import { ActTogether } from './combinations/ActTogether';
 import { FactorTable } from './combinations/FactorTable';
+import { ReasonBox } from './combinations/ReasonBox';
+import { RulesPart } from './combinations/RulesPart';
 import { combinationsBench as WORDS } from './words';
-
-const Tick = styled(Checkbox)`
-  display: inline-flex;
-  align-items: center;
-  gap: 0.3rem;
-  margin-right: 0.7rem;
-  &::before {
-    content: '';
-    width: 0.8rem;
-    height: 0.8rem;
-    border: 1px solid var(--rule-strong);
-    border-radius: 2px;
-  }
-  &[data-selected]::before {
-    background: var(--ink);
-    box-shadow: inset 0 0 0 2px var(--paper);
-  }
-  &[data-focus-visible] {
-    outline: 2px solid var(--focus);
-  }
-`;
 
 /** Sums as a table of factors, envelopes of what they enclose; the one that acts is changed below. */
 export function CombinationsBench() {
@@ -47,6 +32,9 @@ export function CombinationsBench() {
   };
   return (
     <Stack>
+      <ActTogether />
+      <RulesPart />
+      {acting && <ReasonBox combination={acting} />}
       {model.combinations.length === 0 && <Hint>{COMBINE.none}</Hint>}
       {model.combinations.length > 0 && (
         <FactorTable
@@ -100,6 +88,7 @@ function CombinationEditor({ combination, add }: CombinationEditorProps) {
           onCommit={(title) => put({ ...combination, title })}
         />
       </Columns>
+      {combination.type === 'sum' && <SumField sum={combination} onPut={(factors) => put(typed(combination, factors))} />}
       {combination.type === 'envelope' && <Parts envelope={combination} put={put} />}
       {combination.type === 'sum' && (
         <Select
@@ -114,6 +103,38 @@ function CombinationEditor({ combination, add }: CombinationEditorProps) {
         <Button onPress={() => editor.edit({ type: 'remove', list: 'combinations', keys: [id] })}>{COMBINE.remove(id)}</Button>
       </Row>
     </Stack>
+  );
+}
+
+/** A sum as engineers write it, typed over whole. */
+function SumField({
+  sum,
+  onPut,
+}: {
+  readonly sum: SumCombination;
+  readonly onPut: (factors: SumCombination['factors']) => void;
+}) {
+  const { cases, combinations } = useModel();
+  const [fault, setFault] = useState<string>();
+  const written = sumText(sum.factors);
+  const names = [...cases, ...combinations].map(({ id }) => id).filter((id) => id !== sum.id);
+  return (
+    <>
+      <NameField
+        label={WORDS.sumText}
+        value={written}
+        onCommit={(text) => {
+          const read = readSum(text, names);
+          setFault(read.ok ? undefined : WORDS.notSum(read.reason));
+          if (read.ok && sumText(read.factors) !== written) onPut(read.factors);
+        }}
+      />
+      {fault && (
+        <FieldNote data-fault role="alert">
+          {fault}
+        </FieldNote>
+      )}
+    </>
   );
 }
 

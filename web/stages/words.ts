@@ -7,6 +7,8 @@ export const combinationsBench = {
   sum: 'Sum',
   envelope: 'Envelope',
   title: 'Title',
+  sumText: 'Written as a sum',
+  notSum: (reason: string): string => `This is no sum: ${reason}. Write it such as 1.35 G + 1.5 S − 0.9 W.`,
 };
 
 export const geometryBench = {
@@ -127,7 +129,44 @@ export const supportsBench = {
   remove: 'Remove',
 };
 
+export const actTogether = {
+  title: 'Which act together',
+  way: { 'by itself': 'by itself', either: 'one at a time', together: 'only together', 'both signs': 'to both sides' },
+  ways: (category: string): string => `How ${category.toLowerCase()} acts`,
+  of: (category: string, count: number): string => (count > 1 ? `${category.toLowerCase()}, ` : category.toLowerCase()),
+  mixed: 'some as one, others by themselves',
+};
+
+export const rulesPart = {
+  title: 'Rules',
+  for: 'Combinations for',
+  permanent: 'Permanent actions',
+  permanentWays: { 'as one': 'help or hurt all at once', 'each by itself': 'help or hurt each by itself' },
+  take: (count: number): string => (count === 1 ? 'Take the one' : `Take all ${count}`),
+  remake: 'Take the changes',
+  leave: 'Leave it',
+  difference: ({ added, changed, gone }: { readonly added: number; readonly changed: number; readonly gone: number }): string =>
+    [added > 0 && `${added} new`, changed > 0 && `${changed} with other factors`, gone > 0 && `${gone} no longer asked for`]
+      .filter(Boolean)
+      .join(', '),
+  since: 'Cases or rules have changed:',
+  inStep: (title: string): string => `In step with ${title}.`,
+  typed: (ids: readonly string[]): string =>
+    `${ids.length > 6 ? `${ids.slice(0, 5).join(', ')} and ${ids.length - 5} more` : ids.join(', ')} ${ids.length === 1 ? 'says' : 'say'} the same as a rule: typed already.`,
+  merged: (count: number): string => `${count} that came to the same were made once.`,
+  unknown: (id: string): string => `The rules “${id}”, by which combinations were made, are not here: those stay as they are.`,
+};
+
+export const reasonBox = {
+  label: (id: string): string => `Why ${id}`,
+  typed: 'Typed by hand; rules leave it alone.',
+};
+
 export const factorTable = {
+  envelopes: 'Envelopes',
+  made: 'made',
+  typed: 'typed',
+  origin: 'Made by rules, or typed',
   factorsOfTheCombinations: 'Factors of the combinations',
   combination: 'Combination',
 };

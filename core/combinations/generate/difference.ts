@@ -11,6 +11,8 @@ export interface Difference {
   readonly changed: readonly (readonly [SumCombination, SumCombination])[];
   readonly gone: readonly SumCombination[];
   readonly kept: readonly SumCombination[];
+  /** What was typed and says the same as a line, which is not made a second time. */
+  readonly typed: readonly SumCombination[];
 }
 
 type Made = SumCombination & Required<Pick<SumCombination, 'made'>>;
@@ -19,8 +21,8 @@ const isMade = (one: Combination): one is Made => one.type === 'sum' && one.made
 /** The situation under which the envelopes of all that is for one limit state are kept. */
 const ALL = 'all';
 
-const factorsKey = (situation: string, factors: SumCombination['factors']): string =>
-  JSON.stringify([situation, Object.entries(factors).toSorted(([a], [b]) => (a < b ? -1 : 1))]);
+const factorsKey = (of: string, factors: SumCombination['factors']): string =>
+  JSON.stringify([of, Object.entries(factors).toSorted(([a], [b]) => (a < b ? -1 : 1))]);
 /** Lines that say the same but for their numbers: what leads, what accompanies, and whether what is permanent helps. */
 const wordsKey = (situation: string, reason: string): string => JSON.stringify([situation, reason.replaceAll(/[\d.]+/g, '#')]);
 
@@ -33,12 +35,20 @@ export function differenceOf(
   const made = model.combinations.filter(isMade);
   // Where a case has gone several may have become the same: the first of them stays.
   const same = new Map(made.toReversed().map((one) => [factorsKey(one.made.situation, one.factors), one]));
+  const byHand = new Map(
+    model.combinations.flatMap((one) =>
+      one.type === 'sum' && !one.made ? [[factorsKey(one.limitState ?? 'other', one.factors), one] as const] : [],
+    ),
+  );
+  const typed: SumCombination[] = [];
   const left = new Set<Made>(made);
   const kept: SumCombination[] = [];
   const others: Line[] = [];
   for (const line of lines) {
     const one = same.get(factorsKey(line.situation.id, line.factors));
-    if (one && left.delete(one)) kept.push(one);
+    const already = byHand.get(factorsKey(line.limitState, line.factors));
+    if (already) typed.push(already);
+    else if (one && left.delete(one)) kept.push(one);
     else others.push(line);
   }
   const alike = new Map([...left].map((one) => [wordsKey(one.made.situation, one.made.reason), one]));
@@ -65,7 +75,7 @@ export function differenceOf(
       changed.push([before, { ...entry(before.id), ...(before.title && { title: before.title }) }]);
     else added.push(entry(nameOf(situation.letter)));
   }
-  return { added, changed, gone: [...left], kept };
+  return { added, changed, gone: [...left], kept, typed };
 }
 
 /** Whether there is anything to take. */

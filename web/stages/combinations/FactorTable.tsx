@@ -1,12 +1,15 @@
 'use client';
 
-import { useRef, useState, type KeyboardEvent } from 'react';
+import { Fragment, useRef, useState, type KeyboardEvent } from 'react';
 import { ToggleButton } from 'react-aria-components';
 import styled from 'styled-components';
-import type { Combination, EnvelopeCombination, Model, SumCombination } from '@rigid-beam/core/model/model';
+import { typed } from '@rigid-beam/core/combinations/generate/difference';
+import { limitStates, limitStateTable } from '@rigid-beam/core/model/categories';
+import type { CaseColour, Combination, EnvelopeCombination, Model, SumCombination } from '@rigid-beam/core/model/model';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { showNumber } from '@rigid-beam/core/quantities/show';
 import { Button, FieldNote, focusFace, Row } from '../../ui/controls';
+import { Swatch } from '../../ui/Swatch';
 import { COMBINE } from '../words';
 import { factorTable as WORDS } from '../words';
 
@@ -78,11 +81,31 @@ const Act = styled(ToggleButton)`
 /** Rows that are there at once: a model may have thousands. */
 const MOST = 60;
 
-/** The cases, and the sums that other sums take up. */
-function columnsOf({ cases, combinations }: Model): readonly { readonly id: string; readonly title?: string | undefined }[] {
-  const taken = new Set(combinations.flatMap((one) => (one.type === 'sum' ? Object.keys(one.factors) : [])));
-  return [...cases, ...combinations.filter(({ id }) => taken.has(id))];
+interface FactorColumn {
+  readonly id: string;
+  readonly title?: string | undefined;
+  /** Of a case: that of its loads. */
+  readonly colour?: CaseColour | 'plain';
 }
+
+/** The cases, and the sums that other sums take up. */
+function columnsOf({ cases, combinations }: Model): readonly FactorColumn[] {
+  const taken = new Set(combinations.flatMap((one) => (one.type === 'sum' ? Object.keys(one.factors) : [])));
+  const ofCases = cases.map(({ id, title, colour = 'plain' as const }): FactorColumn => ({ id, title, colour }));
+  return [...ofCases, ...combinations.filter(({ id }) => taken.has(id)).map(({ id, title }): FactorColumn => ({ id, title }))];
+}
+
+const stateOf = ({ limitState = 'other', type }: Combination): string => (type === 'sum' ? limitState : 'envelope');
+
+/** What a group of rows is, and how many there are. */
+function stateWords(combination: Combination, counts: ReadonlyMap<string, number>): string {
+  const title = combination.type === 'sum' ? limitStateTable[combination.limitState ?? 'other'].title : WORDS.envelopes;
+  return `${title} · ${counts.get(stateOf(combination))}`;
+}
+
+/** Sums by their limit states, then the envelopes; within each as they stand in the model. */
+const inGroups = (combinations: readonly Combination[]): readonly Combination[] =>
+  [...limitStates, 'envelope'].flatMap((state) => combinations.filter((one) => stateOf(one) === state));
 
 interface FactorTableProps {
   readonly model: Model;
@@ -93,7 +116,9 @@ interface FactorTableProps {
 
 /** Every sum with its factors on the cases as a table that is typed into; arrow keys go from cell to cell. An envelope says what it encloses. */
 export function FactorTable({ model, acting, onAct, onPut }: FactorTableProps) {
-  const { combinations } = model;
+  const combinations = inGroups(model.combinations);
+  const counts = new Map<string, number>();
+  for (const one of combinations) counts.set(stateOf(one), (counts.get(stateOf(one)) ?? 0) + 1);
   const columns = columnsOf(model);
   const at = combinations.findIndex(({ id }) => id === acting);
   const [first, setFirst] = useState(0);
@@ -116,33 +141,46 @@ export function FactorTable({ model, acting, onAct, onPut }: FactorTableProps) {
         <thead>
           <tr>
             <th aria-label={WORDS.combination} />
-            {columns.map(({ id, title }) => (
+            {columns.map(({ id, title, colour }) => (
               <th key={id} scope="col" title={title}>
-                {id}
+                {colour !== undefined && <Swatch aria-hidden $colour={colour === 'plain' ? undefined : colour} />} {id}
               </th>
             ))}
+            <th aria-label={WORDS.origin} />
           </tr>
         </thead>
         <tbody>
-          {combinations.slice(from, from + MOST).map((combination) => (
-            <tr key={combination.id}>
-              <th scope="row">
-                <Act
-                  isSelected={acting === combination.id}
-                  onChange={() => onAct(combination.id)}
-                  aria-label={COMBINE.acts(combination.id, combination.title)}
-                >
-                  {combination.id}
-                </Act>
-              </th>
-              {combination.type === 'sum' ? (
-                columns.map(({ id }) => (
-                  <Cell key={id} sum={combination} caseId={id} onPut={onPut} onKey={go} onFault={setFault} />
-                ))
-              ) : (
-                <Enclosed envelope={combination} columns={columns.length} />
+          {combinations.slice(from, from + MOST).map((combination, i, shown) => (
+            <Fragment key={combination.id}>
+              {stateOf(combination) !== (i > 0 ? stateOf(shown[i - 1]!) : undefined) && (
+                <tr>
+                  <th scope="rowgroup" colSpan={columns.length + 2}>
+                    {stateWords(combination, counts)}
+                  </th>
+                </tr>
               )}
-            </tr>
+              <tr>
+                <th scope="row">
+                  <Act
+                    isSelected={acting === combination.id}
+                    onChange={() => onAct(combination.id)}
+                    aria-label={COMBINE.acts(combination.id, combination.title)}
+                  >
+                    {combination.id}
+                  </Act>
+                </th>
+                {combination.type === 'sum' ? (
+                  columns.map(({ id }) => (
+                    <Cell key={id} sum={combination} caseId={id} onPut={onPut} onKey={go} onFault={setFault} />
+                  ))
+                ) : (
+                  <Enclosed envelope={combination} columns={columns.length} />
+                )}
+                <td>
+                  {combination.made ? <small>{WORDS.made}</small> : combination.type === 'sum' && <small>{WORDS.typed}</small>}
+                </td>
+              </tr>
+            </Fragment>
           ))}
         </tbody>
       </Grid>
@@ -197,12 +235,12 @@ function Cell({ sum, caseId, onPut, onKey, onFault }: CellProps) {
     if (draft === undefined || draft.trim() === shown) return draft === undefined ? undefined : end();
     if (draft.trim() === '') {
       const { [caseId]: _, ...rest } = sum.factors;
-      onPut({ ...sum, factors: rest });
+      onPut(typed(sum, rest));
       return end();
     }
     const parsed = parseQuantity(draft, 'number');
     if (!parsed.ok) return end(COMBINE.notFactor(caseId, sum.id, parsed.reason));
-    onPut({ ...sum, factors: { ...sum.factors, [caseId]: parsed.value } });
+    onPut(typed(sum, { ...sum.factors, [caseId]: parsed.value }));
     end();
   };
   return (

@@ -2,10 +2,10 @@
 
 import { Button as DragHandle, GridList, GridListItem, useDragAndDrop } from 'react-aria-components';
 import styled from 'styled-components';
-import type { CaseColour, LoadCase } from '@rigid-beam/core/model/model';
-import { inkOfColour } from '@rigid-beam/drawing/load-marks';
+import type { LoadCase } from '@rigid-beam/core/model/model';
 import { useEditor, useModel } from '../../editor/use-editor';
 import { focusFace } from '../../ui/controls';
+import { Swatch } from '../../ui/Swatch';
 import { caseList as WORDS } from '../words';
 
 const List = styled(GridList<LoadCase>)`
@@ -43,14 +43,6 @@ const Line = styled(GridListItem)`
     color: var(--soft);
     font-size: 0.72rem;
   }
-`;
-
-/** The colour in which the loads of a case are drawn. */
-const Swatch = styled.i<{ readonly $colour: CaseColour | undefined }>`
-  width: 0.6rem;
-  height: 0.6rem;
-  border-radius: 2px;
-  background: ${({ $colour }) => `var(--draw-${inkOfColour($colour)})`};
 `;
 
 const Handle = styled(DragHandle)`

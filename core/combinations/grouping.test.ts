@@ -1,0 +1,45 @@
+import { expect, test } from '@jest/globals';
+import { applyIntent } from '../model/edits/apply-intent';
+import { emptyModel, type Model } from '../model/model';
+import { categoryGroups, groupWays, grouping, type GroupWay } from './grouping';
+
+const cases: Model['cases'] = [...emptyModel('').cases, { id: 'Wind', category: 'wind' }, { id: 'W2', category: 'wind' }];
+
+function put(model: Model, category: string, way: GroupWay): Model {
+  const applied = applyIntent(
+    model,
+    grouping(
+      model,
+      categoryGroups(model).find((one) => one.category === category)!,
+      way,
+    ),
+  );
+  if (!applied.ok) throw new Error(applied.faults[0]!.message);
+  return applied.model;
+}
+
+test('each variable category has its way to act, which is changed as a whole, from any to any', () => {
+  const model: Model = { ...emptyModel(''), cases };
+  expect(categoryGroups(model).map(({ category, way, ways }) => [category, way, ways.length])).toEqual([['imposed', 'by itself', 2], ['wind', 'by itself', 4]]); // oxfmt-ignore
+  for (const from of groupWays)
+    for (const to of groupWays.filter((way) => way !== from)) {
+      const after = put(from === 'by itself' ? model : put(model, 'wind', from), 'wind', to);
+      expect(categoryGroups(after)[1]!.way).toBe(to);
+      expect(after.actions?.length ?? 0).toBe(to === 'by itself' ? 0 : 1);
+    }
+  // The name of the category is that of a case already.
+  expect(put(model, 'wind', 'either').actions).toEqual([{ id: 'Wind 2', type: 'either', of: ['Wind', 'W2'] }]);
+});
+
+test('where only some act as one, none of the ways holds; a change takes what held them, and what held that', () => {
+  const some: Model = {
+    ...emptyModel(''),
+    cases,
+    actions: [
+      { id: 'a', type: 'both signs', of: ['W2'] },
+      { id: 'b', type: 'either', of: ['a', 'Wind'] },
+    ],
+  };
+  expect(categoryGroups(some)[1]!.way).toBeUndefined();
+  expect(put(some, 'wind', 'together').actions).toEqual([{ id: 'Wind 2', type: 'together', of: ['Wind', 'W2'] }]);
+});

@@ -1,0 +1,81 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { Model, SumCombination } from '@rigid-beam/core/model/model';
+import { Application } from './application';
+import { byKeys, byPointer } from './hands';
+import { ModelPage } from './model-page';
+
+const application = new Application();
+beforeAll(() => application.start());
+afterAll(() => application.close());
+
+const wind = (id: string, title: string) => ({ id, title, category: 'wind' });
+/** A portal of a potting shed with permanent, imposed and snow loads, and wind from two sides. */
+const SHED = {
+  format: 'rigid-beam/model', version: 1, title: 'Potting shed', space: 'plane',
+  materials: [{ id: 'steel', E: 210e9, nu: 0.3, density: 7850 }],
+  sections: [{ id: 'rafter', A: 39.1e-4, Iz: 3892e-8 }],
+  nodes: [{ id: '1', x: 0, y: 0 }, { id: '2', x: 0, y: 3 }, { id: '3', x: 6, y: 3 }, { id: '4', x: 6, y: 0 }],
+  members: [['a', '1', '2'], ['b', '2', '3'], ['c', '3', '4']].map(([id, start, end]) => ({ id, start, end, section: 'rafter', material: 'steel' })),
+  supports: ['1', '4'].map((node) => ({ node, ux: 'fixed', uy: 'fixed' })),
+  cases: [{ id: 'G', category: 'permanent', selfWeight: 1 }, { id: 'Q', category: 'imposed' }, { id: 'S', category: 'snow' }, wind('W1', 'Wind from the left'), wind('W2', 'Wind from the right')],
+  loads: [
+    ...['Q', 'S'].map((one) => ({ id: one, case: one, type: 'line', member: 'b', from: { wy: -3000 }, to: { wy: -3000 } })),
+    { id: 'l', case: 'W1', type: 'line', member: 'a', from: { wx: 2000 }, to: { wx: 2000 } },
+    { id: 'r', case: 'W2', type: 'line', member: 'c', from: { wx: -2000 }, to: { wx: -2000 } },
+  ],
+  combinations: [],
+}; // oxfmt-ignore
+
+const RULES = 'EN 1990 · 6.10: EN 1990:2002+A1:2005, recommended values for buildings';
+const sumsOf = ({ combinations }: Model): SumCombination[] => combinations.filter((one) => one.type === 'sum');
+
+describe.each([
+  { hands: 'by pointer', handsOf: byPointer },
+  { hands: 'by keys', handsOf: byKeys },
+])('$hands', ({ handsOf }) => {
+  test('strength and service of four kinds of loads in four actions; a changed case is told and taken; an edited line is typed', async () => {
+    const model = await ModelPage.given(application, SHED);
+    const { page } = model;
+    const hands = handsOf(model);
+    await hands.stage('Combinations');
+    await hands.press('one at a time');
+    await hands.press(RULES);
+    const offered = await page.waitForSelector('::-p-xpath(//button[starts-with(., "Take all ")])');
+    const count = Number(/\d+/.exec(await offered!.evaluate((button) => button.textContent ?? ''))![0]);
+    await hands.press(`Take all ${count}`);
+    await page.waitForFunction(() => /In step with EN 1990 · 6\.10/.test(document.body.innerText));
+    const made = await model.file<Model>();
+    expect(sumsOf(made)).toHaveLength(count);
+    expect(sumsOf(made).some(({ factors }) => 'W1' in factors && 'W2' in factors)).toBe(false);
+    expect(made.combinations.slice(-2)).toMatchObject([{ id: 'Strength', type: 'envelope' }, { id: 'Service', type: 'envelope' }]);
+    await model.until('solution', /^Solved/);
+
+    // Each says why.
+    const leading = sumsOf(made).find(({ factors: { G, Q, S, W1 } }) => G === 1.35 && Q === 1.05 && S === 0.75 && W1 === 1.5)!;
+    await hands.press(`Let ${leading.id} act`);
+    const reason = await page.waitForSelector(`aside[aria-label="Why ${leading.id}"]`);
+    expect(await reason!.evaluate((box) => (box as HTMLElement).innerText)).toMatch(
+      /1\.35 G \+ 1\.05 Q \+ 0\.75 S \+ 1\.5 W1[\s\S]*Wind from the left leads \(γ 1\.5\); Q accompanies with ψ₀ = 0\.7; S accompanies with ψ₀ = 0\.5; permanent unfavourable[\s\S]*expression 6\.10/,
+    );
+
+    // What is typed over is typed, and asked for anew beside it.
+    await hands.fill('Written as a sum', '1.35 G + 1.2 S');
+    await page.waitForFunction((id) => document.querySelector(`aside[aria-label="Why ${id}"]`)?.textContent?.includes('Typed by hand'), {}, leading.id);
+    await page.waitForFunction(() => /have changed: 1 new/.test(document.body.innerText));
+    await hands.fill('Written as a sum', '1.35 G + 2 X');
+    await page.waitForFunction(() => /“X” is no case and no sum/.test(document.querySelector('[role=alert]')?.textContent ?? ''));
+
+    // A case that goes takes its lines along, and nothing that was typed.
+    await model.command('go to loads');
+    await model.act('Wind from the right');
+    await hands.press('Remove W2');
+    await model.command('go to combinations');
+    await hands.press('Take the changes');
+    await page.waitForFunction(() => /In step with EN 1990 · 6\.10/.test(document.body.innerText));
+    const after = await model.file<Model>();
+    expect(after.combinations.find(({ id }) => id === leading.id)).toEqual({ id: leading.id, type: 'sum', factors: { G: 1.35, S: 1.2 }, limitState: 'strength' });
+    expect(sumsOf(after).length).toBeLessThan(count);
+  }); // oxfmt-ignore
+});
+
+test('no page complained', () => expect(application.complaints).toEqual([]));
