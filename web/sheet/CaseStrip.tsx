@@ -1,13 +1,12 @@
 'use client';
 
-import { memo, useEffect, useMemo, useRef, useState, type RefObject } from 'react';
+import { useDeferredValue, useEffect, useMemo, useRef, useState, type RefObject } from 'react';
+import { useVirtualizer } from '@tanstack/react-virtual';
 import { Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
-import type { Model } from '@rigid-beam/core/model/model';
 import { isReady } from '@rigid-beam/core/results/readings';
-import type { Solution } from '@rigid-beam/core/results/results';
 import { governingValues, largestOf } from '@rigid-beam/drawing/diagram-scale';
 import { sketchMarkup } from '@rigid-beam/drawing/sketch';
 import { actingIndex } from '../editor/editor-state';
@@ -16,6 +15,8 @@ import { useEditor, useEditorState, useDrawnInTime } from '../editor/use-editor'
 import { caseStrip as WORDS } from './words';
 
 const SIZE = { width: 118, height: 42, head: 21 } as const;
+/** Pixels between two of them. */
+const GAP = 6;
 
 const Strip = styled.div`
   display: flex;
@@ -30,7 +31,7 @@ const Row = styled(RadioGroup)`
   /* Holds its unseen inputs, which would otherwise widen the page. */
   position: relative;
   display: flex;
-  gap: 0.35rem;
+  gap: ${GAP}px;
   min-width: 0;
   padding: 0.15rem 0.5rem;
   overflow-x: auto;
@@ -58,6 +59,11 @@ const Card = styled(Radio)`
     box-shadow: inset 0 0 0 1px var(--ink);
   }
   ${focusFace}
+`;
+
+/** Where those stand that are not there. */
+const Room = styled.div`
+  flex: 0 0 auto;
 `;
 
 /** Over the sketch's empty corners; what reaches into them shows through faintly. */
@@ -100,20 +106,36 @@ const Fold = styled(PlainButton)`
   font-size: 0.75rem;
 `;
 
+/** Entries from which on only those in view, and some beside them, are there: hundreds of sums would be looked through at every edit. */
+const MANY = 60;
+const BESIDE = 8;
+
 /** One live small sketch per case, combination and envelope; arrow keys step through them. */
 export function CaseStrip() {
   const editor = useEditor();
-  // The sheet is painted first; its small copies follow when there is time.
-  const { model, results } = useDrawnInTime();
-  const solution = results?.solution;
+  // The sheet is painted first; its small copies follow when there is time. What is moved or loaded otherwise leaves the list as it is.
+  const cases = useDeferredValue(useEditorState((state) => state.settled.model.cases));
+  const combinations = useDeferredValue(useEditorState((state) => state.settled.model.combinations));
   const acting = useEditorState(actingIndex);
-  const all = [...model.cases, ...model.combinations];
+  const all = useMemo(() => [...cases, ...combinations], [cases, combinations]);
   const strip = useRef<HTMLDivElement>(null);
+  const isFolded = useEditorState((state) => state.strip === 'folded');
+  const windowed = useVirtualizer({
+    count: all.length,
+    enabled: all.length > MANY,
+    horizontal: true,
+    getScrollElement: () => strip.current,
+    estimateSize: () => SIZE.width + 2,
+    gap: GAP,
+    overscan: BESIDE,
+  });
+  const places = windowed.getVirtualItems();
+  const [first, last] = all.length > MANY ? [places[0]?.index ?? 0, places.at(-1)?.index ?? BESIDE] : [0, all.length - 1];
   // What acts is in view, also where it was chosen elsewhere.
   useEffect(() => {
-    strip.current?.children[acting]?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
-  }, [acting]);
-  const isFolded = useEditorState((state) => state.strip === 'folded');
+    if (all.length > MANY) windowed.scrollToIndex(acting);
+    else strip.current?.children[acting]?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  }, [acting, all.length, windowed]);
   return (
     <Strip>
       {all.length === 0 ? (
@@ -126,15 +148,24 @@ export function CaseStrip() {
           value={all[acting]?.id ?? null}
           onChange={(id) => editor.go({ acting: id })}
         >
-          {all.map(({ id, title }, index) => (
-            <Card key={id} value={id} data-folded={isFolded} aria-label={title ? `${id} ${title}` : id}>
+          {first > 0 && <Room style={{ width: places[0]!.start - GAP }} />}
+          {all.slice(first, last + 1).map(({ id, title }, k) => (
+            <Card
+              key={id}
+              ref={all.length > MANY ? windowed.measureElement : undefined}
+              data-index={first + k}
+              value={id}
+              data-folded={isFolded}
+              aria-label={title ? `${id} ${title}` : id}
+            >
               <Name title={title}>
                 <b>{id}</b>
                 {title}
               </Name>
-              {!isFolded && <Picture model={model} solution={solution} outcome={index} />}
+              {!isFolded && <Picture outcome={first + k} />}
             </Card>
           ))}
+          {last < all.length - 1 && <Room style={{ width: windowed.getTotalSize() - (places.at(-1)?.end ?? 0) - GAP }} />}
         </Row>
       )}
       <Fold
@@ -148,8 +179,6 @@ export function CaseStrip() {
 }
 
 interface PictureProps {
-  readonly model: Model;
-  readonly solution: Solution | undefined;
   readonly outcome: number;
 }
 
@@ -178,7 +207,9 @@ function useIsInView(place: RefObject<HTMLElement | null>): boolean {
   return isInView;
 }
 
-const Sketch = memo(function Sketch({ model, solution, outcome }: PictureProps) {
+function Sketch({ outcome }: PictureProps) {
+  const { model, results } = useDrawnInTime();
+  const solution = results?.solution;
   const markup = useMemo(() => sketchMarkup(model, solution, outcome, SIZE), [model, solution, outcome]);
   return (
     <svg
@@ -189,10 +220,12 @@ const Sketch = memo(function Sketch({ model, solution, outcome }: PictureProps) 
       dangerouslySetInnerHTML={{ __html: markup }}
     />
   );
-});
+}
 
 /** The figure by which a case is known: its largest axial force where a structure carries by these, else its largest moment. */
-function Governing({ model, solution, outcome }: PictureProps) {
+function Governing({ outcome }: PictureProps) {
+  const { model, results } = useDrawnInTime();
+  const solution = results?.solution;
   const axial = useEditorState((state) => state.suggestion?.axial === 'bars');
   if (!solution?.outcomes[outcome] || !isReady(solution, outcome)) return '–';
   const display = { ...defaultDisplay, ...model.display };

@@ -36,14 +36,7 @@ export function CombinationsBench() {
       <RulesPart />
       {acting && <ReasonBox combination={acting} />}
       {model.combinations.length === 0 && <Hint>{COMBINE.none}</Hint>}
-      {model.combinations.length > 0 && (
-        <FactorTable
-          model={model}
-          acting={acting?.id}
-          onAct={(id) => editor.go({ acting: id })}
-          onPut={(entry) => editor.edit({ type: 'put', list: 'combinations', entry: { ...entry }, key: entry.id })}
-        />
-      )}
+      {model.combinations.length > 0 && <FactorTable cases={model.cases} combinations={model.combinations} acting={acting?.id} />}
       <Row>
         <Button isDisabled={!first} onPress={() => add(firstSum(model))}>
           {COMBINE.addSum}

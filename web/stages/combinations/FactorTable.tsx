@@ -1,6 +1,6 @@
 'use client';
 
-import { Fragment, useRef, useState, type KeyboardEvent } from 'react';
+import { Fragment, memo, useRef, useState, type KeyboardEvent } from 'react';
 import { ToggleButton } from 'react-aria-components';
 import styled from 'styled-components';
 import { typed } from '@rigid-beam/core/combinations/generate/difference';
@@ -8,6 +8,7 @@ import { limitStates, limitStateTable } from '@rigid-beam/core/model/categories'
 import type { CaseColour, Combination, EnvelopeCombination, Model, SumCombination } from '@rigid-beam/core/model/model';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { showNumber } from '@rigid-beam/core/quantities/show';
+import { useEditor } from '../../editor/use-editor';
 import { Button, FieldNote, focusFace, Row } from '../../ui/controls';
 import { Swatch } from '../../ui/Swatch';
 import { COMBINE } from '../words';
@@ -89,7 +90,7 @@ interface FactorColumn {
 }
 
 /** The cases, and the sums that other sums take up. */
-function columnsOf({ cases, combinations }: Model): readonly FactorColumn[] {
+function columnsOf({ cases, combinations }: Pick<Model, 'cases' | 'combinations'>): readonly FactorColumn[] {
   const taken = new Set(combinations.flatMap((one) => (one.type === 'sum' ? Object.keys(one.factors) : [])));
   const ofCases = cases.map(({ id, title, colour = 'plain' as const }): FactorColumn => ({ id, title, colour }));
   return [...ofCases, ...combinations.filter(({ id }) => taken.has(id)).map(({ id, title }): FactorColumn => ({ id, title }))];
@@ -108,18 +109,20 @@ const inGroups = (combinations: readonly Combination[]): readonly Combination[] 
   [...limitStates, 'envelope'].flatMap((state) => combinations.filter((one) => stateOf(one) === state));
 
 interface FactorTableProps {
-  readonly model: Model;
+  readonly cases: Model['cases'];
+  readonly combinations: Model['combinations'];
   readonly acting: string | undefined;
-  readonly onAct: (id: string) => void;
-  readonly onPut: (entry: Combination) => void;
 }
 
 /** Every sum with its factors on the cases as a table that is typed into; arrow keys go from cell to cell. An envelope says what it encloses. */
-export function FactorTable({ model, acting, onAct, onPut }: FactorTableProps) {
-  const combinations = inGroups(model.combinations);
+export const FactorTable = memo(function FactorTable({ cases, combinations: all, acting }: FactorTableProps) {
+  const editor = useEditor();
+  const onPut = (entry: Combination): void =>
+    void editor.edit({ type: 'put', list: 'combinations', entry: { ...entry }, key: entry.id });
+  const combinations = inGroups(all);
   const counts = new Map<string, number>();
   for (const one of combinations) counts.set(stateOf(one), (counts.get(stateOf(one)) ?? 0) + 1);
-  const columns = columnsOf(model);
+  const columns = columnsOf({ cases, combinations: all });
   const at = combinations.findIndex(({ id }) => id === acting);
   const [first, setFirst] = useState(0);
   const [fault, setFault] = useState<string>();
@@ -163,7 +166,7 @@ export function FactorTable({ model, acting, onAct, onPut }: FactorTableProps) {
                 <th scope="row">
                   <Act
                     isSelected={acting === combination.id}
-                    onChange={() => onAct(combination.id)}
+                    onChange={() => editor.go({ acting: combination.id })}
                     aria-label={COMBINE.acts(combination.id, combination.title)}
                   >
                     {combination.id}
@@ -202,7 +205,7 @@ export function FactorTable({ model, acting, onAct, onPut }: FactorTableProps) {
       )}
     </Scroll>
   );
-}
+});
 
 const Enclosed = ({ envelope, columns }: { readonly envelope: EnvelopeCombination; readonly columns: number }) => (
   <td colSpan={Math.max(1, columns)} title={envelope.of.join(', ')}>
