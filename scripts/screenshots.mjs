@@ -82,7 +82,11 @@ await take('windward', `${rib}?stage=loads&acting=W`, async () => {
   await page.mouse.move((from.x + to.x) / 2 - 8, (from.y + to.y) / 2);
   await page.mouse.move((from.x + to.x) / 2, (from.y + to.y) / 2, { steps: 3 });
 });
-await take('combination', `${rib}?stage=combinations&acting=U2`);
+await take('combination', `${rib}?stage=combinations&acting=U2`, async () => {
+  await page.locator('::-p-aria(EN 1990 · 6.10: EN 1990:2002+A1:2005, recommended values for buildings)').click();
+  await page.locator('::-p-xpath(//button[starts-with(., "Take all ")])').click();
+  await page.locator('::-p-xpath(//button[starts-with(@aria-label, "Let U4 act")])').click();
+});
 await take('axial', `${models['Canopy walk, first span']}?stage=results&acting=U1`);
 await take('loads', `${lintel}?stage=loads&acting=Q2`, async () => {
   const [left, right] = [await place('Node 2 '), await place('Node 3 ')];

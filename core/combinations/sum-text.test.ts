@@ -11,7 +11,7 @@ test('what is written is read back, whatever the names are', () => {
 
 test.each([
   ['G + S', { G: 1, S: 1 }],
-  ['1.35G+1,5S', { G: 1.35, S: 1.5 }],
+  ['1.35G+1.5S', { G: 1.35, S: 1.5 }],
   ['1.35·G − 0.9 W 2', { G: 1.35, 'W 2': -0.9 }],
   ['-G1 + .5 × W', { G1: -1, W: 0.5 }],
   ['G + 0.35 G', { G: 1.35 }],
@@ -21,6 +21,7 @@ test.each([
 test.each([
   ['', /nothing/],
   ['1.35 G 1.5 S', /a sign is missing before “1.5 S”/],
+  ['1,5 S', /a comma cannot be read/],
   ['1.35 X', /“X” is no case and no sum/],
   ['1.35', /a name is missing after “1.35”/],
   ['G + ', /a name is missing after “G \+”/],

@@ -13,7 +13,8 @@ export function sumText(factors: Factors): string {
 
 export type ReadSum = { readonly ok: true; readonly factors: Factors } | { readonly ok: false; readonly reason: string };
 
-const NUMBER = /^\d+(?:[.,]\d+)?|^[.,]\d+/;
+const NUMBER = /^\d+(?:\.\d+)?|^\.\d+/;
+const COMMA = /^\d*,\d/;
 
 /**
  * Reads a sum as engineers write it: signs, factors (1 where none stands) and names of what it may hold. A name may have spaces in it: the longest that fits
@@ -27,6 +28,7 @@ export function readSum(text: string, names: readonly string[]): ReadSum {
     const sign = /^[+\-−–]/.exec(rest)?.[0];
     if (sign === undefined && !isFirst) return { ok: false, reason: `a sign is missing before “${rest.slice(0, 20)}”` };
     rest = rest.slice(sign?.length ?? 0).trimStart();
+    if (COMMA.test(rest)) return { ok: false, reason: 'a comma cannot be read for certain: write the decimal mark as a point' };
     // A name may begin with a digit: a factor stands before it only if a name follows.
     const number = NUMBER.exec(rest)?.[0];
     const behind = number === undefined ? rest : rest.slice(number.length).replace(/^\s*[*·×]?\s*/, '');
@@ -37,8 +39,7 @@ export function readSum(text: string, names: readonly string[]): ReadSum {
     if (name === undefined && behind === '') return { ok: false, reason: `a name is missing after “${text.trim().slice(-20)}”` };
     if (name === undefined) return { ok: false, reason: `“${(behind || rest).slice(0, 20)}” is no case and no sum` };
     const factor =
-      (named !== undefined && number !== undefined ? Number(number.replace(',', '.')) : 1) *
-      (sign !== undefined && sign !== '+' ? -1 : 1);
+      (named !== undefined && number !== undefined ? Number(number) : 1) * (sign !== undefined && sign !== '+' ? -1 : 1);
     factors.set(name, Number(((factors.get(name) ?? 0) + factor).toPrecision(12)));
     rest = (named === undefined ? rest : behind).slice(name.length).trimStart();
   }

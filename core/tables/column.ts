@@ -16,6 +16,8 @@ export interface Column<R> {
   readonly key: string;
   readonly title: string;
   readonly unit?: string;
+  /** How many times as wide as others it stands; 1 where nothing is said. */
+  readonly width?: number;
   readonly value: (row: R) => CellValue;
   /** Significant digits of its numbers where people read them; all that nine can hold where nothing else is said. */
   readonly digits?: (row: R) => number;

@@ -9,6 +9,19 @@ export const schedules = {
   materials: 'Materials',
   supports: 'Supports',
   loads: 'Loads',
+  combinations: 'Combinations',
+};
+
+/** The schedule of combinations. */
+export const combinations = {
+  name: 'Combination',
+  title: 'Title',
+  limitState: 'Limit state',
+  sum: 'Sum',
+  why: 'Why',
+  typed: 'typed',
+  isNoSum: (typed: string, reason: string): string => `“${typed}” is no sum: ${reason}`,
+  isNoFactor: (typed: string, reason: string): string => `“${typed}” is no factor: ${reason}`,
 };
 
 /** What rules would change. */

@@ -41,8 +41,8 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
   const selected = useMemo(() => linked[list].selected(model, selection), [list, model, selection]);
   // Every line is as wide as all columns, whatever stands in them.
   const widths = {
-    gridTemplateColumns: `3.2rem repeat(${columns.length}, minmax(6.5rem, 1fr))`,
-    '--columns': `${3.2 + 6.5 * columns.length}rem`,
+    gridTemplateColumns: `3.2rem ${columns.map(({ width = 1 }) => `minmax(${6.5 * width}rem, ${width}fr)`).join(' ')}`,
+    '--columns': `${3.2 + 6.5 * columns.reduce((all, { width = 1 }) => all + width, 0)}rem`,
   } as CSSProperties;
   // One empty row below all others takes what is new.
   const count = rows.length + 1;

@@ -34,4 +34,6 @@ export const linked: Readonly<Record<ScheduleList, Linked>> = {
   materials: madeOf('material'),
   supports: things('node', 'support'),
   loads: things('load'),
+  // What acts stands for nothing that could be selected.
+  combinations: { subjects: () => [], selected: () => new Set() },
 };

@@ -44,6 +44,9 @@ export function CombinationsBench() {
         <Button isDisabled={!first} onPress={() => add(firstEnvelope(model))}>
           {COMBINE.addEnvelope}
         </Button>
+        {model.combinations.length > 0 && (
+          <Button onPress={() => editor.show({ drawer: 'combinations' })}>{COMBINE.asTable}</Button>
+        )}
       </Row>
       {acting && <CombinationEditor key={acting.id} combination={acting} add={add} />}
     </Stack>

@@ -175,6 +175,7 @@ export const COMBINE = {
   none: 'A sum adds cases with factors; an envelope shows the largest and smallest of several.',
   addSum: 'Add a sum',
   addEnvelope: 'Add an envelope',
+  asTable: 'All as a table',
   factor: (of: string, sum: string): string => `${of} in ${sum}`,
   acts: (id: string, title: string | undefined): string => `Let ${id}${title ? `, ${title},` : ''} act`,
   notFactor: (of: string, sum: string, reason: string): string =>

@@ -1,6 +1,9 @@
 import type { Model } from '../model';
 import { lettersOf } from './next-id';
 
+/** Numbers, letters, or numbers behind letters that they all begin with. */
+export type IdStyle = 'numbers' | 'letters' | { readonly stem: string };
+
 /** Gives one free id after the other, quickly also in large models. */
 export class FreshIds {
   private readonly used: Set<string>;
@@ -8,7 +11,7 @@ export class FreshIds {
 
   constructor(
     ids: Iterable<string>,
-    private readonly style: 'numbers' | 'letters',
+    private readonly style: IdStyle,
   ) {
     this.used = new Set(ids);
   }
@@ -16,7 +19,8 @@ export class FreshIds {
   next(): string {
     for (;;) {
       this.n++;
-      const id = this.style === 'numbers' ? String(this.n) : lettersOf(this.n);
+      const { style, n } = this;
+      const id = style === 'letters' ? lettersOf(n) : `${style === 'numbers' ? '' : style.stem}${n}`;
       if (this.used.has(id)) continue;
       this.used.add(id);
       return id;

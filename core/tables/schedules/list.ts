@@ -1,3 +1,4 @@
+import type { IdStyle } from '../../model/edits/fresh-ids';
 import type { Intent } from '../../model/edits/intent';
 import type { Model } from '../../model/model';
 import type { listed } from '../../sections/catalogue/listed';
@@ -14,7 +15,7 @@ export interface Catalogue {
 export interface ScheduleKind {
   readonly words: string;
   /** How new rows are named. */
-  readonly names: 'numbers' | 'letters';
+  readonly names: IdStyle;
   readonly columns: (model: Model, catalogue?: Catalogue) => readonly TypedColumn[];
   readonly rows: (model: Model) => Row[];
   /** A new row under the others; what is not typed into it follows the last one. */

@@ -1,3 +1,4 @@
+import { combinationList } from './combination-list';
 import { loadList } from './load-list';
 import { materialList } from './material-list';
 import { memberList } from './member-list';
@@ -7,7 +8,7 @@ import { supportList } from './support-list';
 import type { ScheduleKind } from './list';
 
 /** Lists of the model that have a schedule. */
-export const scheduleLists = ['nodes', 'members', 'sections', 'materials', 'supports', 'loads'] as const;
+export const scheduleLists = ['nodes', 'members', 'sections', 'materials', 'supports', 'loads', 'combinations'] as const;
 export type ScheduleList = (typeof scheduleLists)[number];
 
 /** Every list that has a schedule. */
@@ -18,4 +19,5 @@ export const schedules: Readonly<Record<ScheduleList, ScheduleKind>> = {
   materials: materialList,
   supports: supportList,
   loads: loadList,
+  combinations: combinationList,
 };

@@ -186,4 +186,38 @@ describe('schedules', () => {
     expect(rowsOf(after, 'members').map((row) => cellText(shown, row))).toEqual(['hinged', 'rigid', 'rigid']);
     expect(written([{ row: 'a', column: 'endJoint', text: 'loose' }], 'members')).toMatch(/neither rigid nor hinged/);
   });
+
+  test('combinations: factors, sums as they are written, new rows; what is written over is typed', () => {
+    const made = { rules: 'en1990-6.10', situation: 'persistent', clause: '', reason: 'Q1 leads.' };
+    const combinations = model.combinations.map((one) => (one.id === 'C2' ? { ...one, made } : one));
+    const result = writeCells({ ...model, combinations }, 'combinations', [
+      { row: 'C1', column: 'of Q2', text: '0.9' },
+      { row: 'C2', column: 'of Q3', text: '' },
+      { row: 'C3', column: 'title', text: '' },
+      { row: 'C3', column: 'limitState', text: 'service' },
+      { row: undefined, added: 0, column: 'sum', text: 'G + 1.5 Q3' },
+    ]); // oxfmt-ignore
+    if (!result.ok) throw new Error(result.reason);
+    const applied = applyIntent({ ...model, combinations }, result.intent);
+    if (!applied.ok) throw new Error(applied.faults[0]!.message);
+    const after = new Map(applied.model.combinations.map((one) => [one.id, one]));
+    expect(after.get('C1')).toMatchObject({ factors: { G: 1.35, Q1: 1.5, Q2: 0.9 } });
+    expect(after.get('C2')).toEqual({
+      id: 'C2',
+      title: 'Second span loaded',
+      type: 'sum',
+      factors: { G: 1.35, Q2: 1.5 },
+      limitState: 'strength',
+    });
+    expect(after.get('C3')).not.toHaveProperty('title');
+    expect(after.get('C3')).toMatchObject({ limitState: 'service', factors: { G: 1.35 } });
+    expect(after.get('U1')).toEqual({ id: 'U1', type: 'sum', factors: { G: 1, Q3: 1.5 }, limitState: 'strength' });
+    const refused = (column: string, text: string) => writeCells(model, 'combinations', [{ row: 'C1', column, text }]);
+    expect(refused('of G', 'much')).toMatchObject({ ok: false, reason: expect.stringMatching(/Row C1, G: “much” is no factor/) });
+    expect(refused('sum', '1.35 G + 2 X')).toMatchObject({ ok: false, reason: expect.stringMatching(/“X” is no case/) });
+    expect(refused('limitState', 'broken')).toMatchObject({
+      ok: false,
+      reason: expect.stringMatching(/not one of: Strength, Service, Other/),
+    });
+  });
 });
