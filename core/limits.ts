@@ -30,5 +30,5 @@ export const FACTOR_STEPS = 200_000_000;
 export const FACTOR_SIZE = 1e9;
 /** Combinations that one use of a rule set makes. */
 export const GENERATED_LINES = 2000;
-/** Ways in which an action of several cases acts: which of them, and to which side. */
+/** Ways in which an action of several cases acts (which of them, and to which side), and a sum that holds such actions. */
 export const ACTION_WAYS = 200;

@@ -65,9 +65,17 @@ describe.each([
     await hands.fill('Written as a sum', '1.35 G + 2 X');
     await page.waitForFunction(() => /“X” is no case and no sum/.test(document.querySelector('[role=alert]')?.textContent ?? ''));
 
+    // An action stands wherever a case can: its sum is the envelope of its ways.
+    await hands.press('Add a sum');
+    await hands.fill('Written as a sum', '1.35 G + 1.5 Wind');
+    await hands.stage('Results');
+    await model.until('extremes', /U\d*, W[12]/);
+    await hands.stage('Combinations');
+
     // A case that goes takes its lines along, and nothing that was typed.
     await model.command('go to loads');
-    await model.act('Wind from the right');
+    await model.command('go to case W2');
+    await page.waitForFunction(() => /acting=W2/.test(location.search));
     await hands.press('Remove W2');
     await model.command('go to combinations');
     await hands.press('Take the changes');

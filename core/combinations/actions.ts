@@ -1,5 +1,7 @@
 import type { Category } from '../model/categories';
-import type { ActionGroup, LoadCase, Model } from '../model/model';
+import type { ActionGroup, Model } from '../model/model';
+import { inOrderOfReference } from '../model/reference-order';
+import { sumText } from './sum-text';
 
 /** One way in which an action acts: cases with their shares. */
 export interface Variant {
@@ -40,40 +42,37 @@ function variantsOf({ type }: ActionGroup, parts: readonly (readonly Variant[])[
   }
 }
 
+/** The ways in which each group of a sound model acts, by its id. */
+export function variantsOfGroups(model: Pick<Model, 'cases' | 'actions'>): ReadonlyMap<string, readonly Variant[]> {
+  const groups = new Map((model.actions ?? []).map((group) => [group.id, group]));
+  const found = new Map<string, readonly Variant[]>(
+    model.cases.map((one) => [one.id, [{ title: titleOf(one), shares: new Map([[one.id, 1]]) }]]),
+  );
+  for (const id of inOrderOfReference([...groups.values()].map(({ id: own, of }) => ({ id: own, parts: of })))) {
+    const group = groups.get(id)!;
+    found.set(id, variantsOf(group, group.of.map((part) => found.get(part)!))); // oxfmt-ignore
+  }
+  return found;
+}
+
 /**
  * The actions of a sound model, in the order of its cases: each group that stands in no other, and each case that stands in none. The
  * category of a group is that of its first case.
  */
 export function actionsOf(model: Pick<Model, 'cases' | 'actions'>): readonly Action[] {
-  const groups = new Map(model.actions?.map((group) => [group.id, group]));
-  const cases = new Map(model.cases.map((one) => [one.id, one]));
   const place = new Map(model.cases.map(({ id }, i) => [id, i]));
   const inGroups = new Set(model.actions?.flatMap(({ of }) => of));
-  const known = new Map<string, Action>();
-  const ofCase = (one: LoadCase): Action => ({
-    id: one.id,
-    category: one.category,
-    variants: [{ title: titleOf(one), shares: new Map([[one.id, 1]]) }],
-  });
-  const find = (id: string): Action => {
-    const group = groups.get(id);
-    if (!group) return ofCase(cases.get(id)!);
-    if (!known.has(id)) {
-      const parts = group.of.map(find);
-      known.set(id, {
-        id,
-        category: parts[0]!.category,
-        variants: variantsOf(
-          group,
-          parts.map(({ variants }) => variants),
-        ),
-      });
-    }
-    return known.get(id)!;
-  };
   const first = ({ variants }: Action): number => Math.min(...[...variants[0]!.shares.keys()].map((id) => place.get(id)!));
-  return [...groups.keys(), ...cases.keys()]
-    .filter((id) => !inGroups.has(id))
-    .map(find)
+  return [...variantsOfGroups(model)]
+    .filter(([id]) => !inGroups.has(id))
+    .map(([id, variants]): Action => ({
+      id,
+      variants,
+      category: model.cases[place.get([...variants[0]!.shares.keys()][0]!)!]!.category,
+    }))
     .toSorted((a, b) => first(a) - first(b));
 }
+
+/** A way to act by the names of its cases: `W1`, `−W1`, `C1 + C2`. */
+export const nameOfVariant = ({ shares }: Variant): string =>
+  sumText(Object.fromEntries(shares)).replaceAll(/(^|[−+] |−)1 /g, '$1');

@@ -10,6 +10,7 @@ import {
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { subjectKey } from '@rigid-beam/drawing/display-list';
 import { NOTHING_HIDDEN } from '@rigid-beam/drawing/geometry';
+import type { Model } from '@rigid-beam/core/model/model';
 import type { Look, WorkPlane } from '@rigid-beam/drawing/projection';
 import { planeOfNodes } from '../sheet/plane-of-nodes';
 import { alongAxis, axisCalled, withAxes } from '@rigid-beam/core/quantities/axis-names';
@@ -80,6 +81,14 @@ function readPlane(sheet: SheetController, text: string): WorkPlane | string {
   return { axis: named.key, at: alongAxis(named, at.value) };
 }
 
+/** The case or combination of this name or title; upper and lower case tell names apart where both are there. */
+function outcomeCalled({ cases, combinations }: Model, text: string): string | undefined {
+  const wanted = text.trim();
+  const all = [...cases, ...combinations];
+  const isAlike = (name?: string): boolean => name?.toLowerCase() === wanted.toLowerCase();
+  return (all.find(({ id }) => id === wanted) ?? all.find(({ id, title }) => isAlike(id) || isAlike(title)))?.id;
+}
+
 /** A second drawing of the case or combination that is named, else of the one after the acting one. */
 const drawBeside = (name: string, where: Beside['where']): Command => ({
   name,
@@ -87,10 +96,10 @@ const drawBeside = (name: string, where: Beside['where']): Command => ({
   run: ({ editor }, text) => {
     const { drawn, acting, quantity, switches } = editor.state;
     const all = [...drawn.model.cases, ...drawn.model.combinations].map(({ id }) => id);
-    const id = text.trim();
-    if (id !== '' && !all.includes(id)) return `There is no case or combination ${id}. There are: ${all.join(', ')}.`;
+    const id = outcomeCalled(drawn.model, text);
+    if (text.trim() !== '' && id === undefined) return `There is no case or combination “${text.trim()}”.`;
     const now = acting !== undefined && all.includes(acting) ? all.indexOf(acting) : 0;
-    const other = id || all[(now + 1) % Math.max(1, all.length)];
+    const other = id ?? all[(now + 1) % Math.max(1, all.length)];
     editor.go({ beside: { where, pane: { acting: other, quantity, switches } } });
     return undefined;
   },
@@ -278,6 +287,16 @@ export const viewCommands: readonly Command[] = [
       return undefined;
     },
   })),
+  {
+    name: 'Go to case',
+    notation: 'the name of a case, combination or envelope',
+    run: ({ editor }, text) => {
+      const acting = outcomeCalled(editor.state.model, text);
+      if (acting === undefined) return `There is no case or combination “${text.trim()}”.`;
+      editor.go({ acting });
+      return undefined;
+    },
+  },
   ...scheduleLists.map((list): Command => ({
     name: `Open the schedule of ${list}`,
     run: done(({ editor }) => editor.show({ drawer: list })),

@@ -36,7 +36,9 @@ export function CombinationsBench() {
       <RulesPart />
       {acting && <ReasonBox combination={acting} />}
       {model.combinations.length === 0 && <Hint>{COMBINE.none}</Hint>}
-      {model.combinations.length > 0 && <FactorTable cases={model.cases} combinations={model.combinations} acting={acting?.id} />}
+      {model.combinations.length > 0 && (
+        <FactorTable cases={model.cases} actions={model.actions} combinations={model.combinations} acting={acting?.id} />
+      )}
       <Row>
         <Button isDisabled={!first} onPress={() => add(firstSum(model))}>
           {COMBINE.addSum}
@@ -110,10 +112,10 @@ function SumField({
   readonly sum: SumCombination;
   readonly onPut: (factors: SumCombination['factors']) => void;
 }) {
-  const { cases, combinations } = useModel();
+  const { cases, actions = [], combinations } = useModel();
   const [fault, setFault] = useState<string>();
   const written = sumText(sum.factors);
-  const names = [...cases, ...combinations].map(({ id }) => id).filter((id) => id !== sum.id);
+  const names = [...cases, ...actions, ...combinations].map(({ id }) => id).filter((id) => id !== sum.id);
   return (
     <>
       <NameField
@@ -136,7 +138,7 @@ function SumField({
 
 function Parts({ envelope, put }: { readonly envelope: EnvelopeCombination; readonly put: (entry: Combination) => void }) {
   const model = useModel();
-  const choices = [...model.cases, ...model.combinations].filter(({ id }) => id !== envelope.id);
+  const choices = [...model.cases, ...(model.actions ?? []), ...model.combinations].filter(({ id }) => id !== envelope.id);
   return (
     <CheckboxGroup value={[...envelope.of]} onChange={(of) => put({ ...envelope, of })}>
       <Label>{COMBINE.encloses}</Label>

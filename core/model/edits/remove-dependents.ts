@@ -40,6 +40,7 @@ export function removeDependents(draft: Draft<Model>, before: Model, list: Keyed
       return;
     case 'actions':
       removeFromActions(draft, gone);
+      removeFromCombinations(draft, gone);
       return;
     case 'combinations':
       removeFromCombinations(draft, gone);
@@ -71,6 +72,7 @@ function removeFromActions(draft: Draft<Model>, gone: ReadonlySet<string>): void
   for (const action of draft.actions) action.of = action.of.filter((id) => !gone.has(id));
   const emptied = new Set(draft.actions.filter(({ of }) => of.length === 0).map(({ id }) => id));
   draft.actions = draft.actions.filter(({ id }) => !emptied.has(id));
+  if (emptied.size > 0) removeFromCombinations(draft, emptied);
   if (draft.actions.length === 0) delete draft.actions;
   else removeFromActions(draft, emptied);
 }

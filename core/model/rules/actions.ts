@@ -1,4 +1,3 @@
-import { ACTION_WAYS } from '../../limits';
 import type { Entity } from '../findings';
 import { inOrderOfReference } from '../reference-order';
 import { byId, checkReference, listOf, type RuleContext } from './context';
@@ -6,38 +5,17 @@ import { circularOf } from './circular';
 
 const partsOf = ({ of }: Entity): readonly string[] => (Array.isArray(of) ? (of as string[]) : []);
 
-interface Found {
-  readonly categories: ReadonlySet<unknown>;
-  readonly ways: number;
-}
-
-function foundIn({ type }: Entity, parts: readonly Found[]): Found {
-  const ways = parts.map((one) => one.ways);
-  const sum = ways.reduce((a, b) => a + b, 0);
-  return {
-    categories: new Set(parts.flatMap(({ categories }) => [...categories])),
-    ways: type === 'together' ? ways.reduce((a, b) => a * b, 1) : type === 'both signs' ? 2 * sum : sum,
-  };
-}
-
 /** Actions name cases and other actions of one category, each of which stands in no other, and never themselves. */
 export function checkActions({ model, findings }: RuleContext): void {
   const [cases, actions] = [byId(model, 'cases'), byId(model, 'actions')];
   const known = new Map([...cases, ...actions]);
   const circular = circularOf(actions, (id) => partsOf(actions.get(id)!));
   const owners = new Map<string, unknown>();
-  /** What the cases at the bottom are, and in how many ways the whole acts; from the bottom up. */
-  const found = new Map<unknown, Found>([...cases].map(([id, one]) => [id, { categories: new Set([one.category]), ways: 1 }]));
-  for (const id of inOrderOfReference(
-    [...actions].filter(([id]) => !circular.has(id)).map(([id, one]) => ({ id: String(id), parts: partsOf(one) })),
-  ))
-    found.set(
-      id,
-      foundIn(
-        actions.get(id)!,
-        partsOf(actions.get(id)!).flatMap((part) => found.get(part) ?? []),
-      ),
-    );
+  /** The categories of the cases at the bottom; from the bottom up. */
+  const found = new Map<unknown, ReadonlySet<unknown>>([...cases].map(([id, one]) => [id, new Set([one.category])]));
+  const sound = [...actions].filter(([id]) => !circular.has(id));
+  for (const id of inOrderOfReference(sound.map(([own, one]) => ({ id: String(own), parts: partsOf(one) }))))
+    found.set(id, new Set(partsOf(actions.get(id)!).flatMap((part) => [...(found.get(part) ?? [])])));
   listOf(model, 'actions').forEach((action, i) => {
     const subjects = [`action ${String(action.id)}`];
     partsOf(action).forEach((part, k) => {
@@ -65,8 +43,7 @@ export function checkActions({ model, findings }: RuleContext): void {
         remedy: 'Remove the part that leads back',
         subjects,
       });
-    const { categories, ways } = found.get(action.id) ?? { categories: new Set(), ways: 1 };
-    const kinds = [...categories];
+    const kinds = [...(found.get(action.id) ?? [])];
     if (kinds.length > 1)
       findings.fault({
         code: 'mixed-action',
@@ -75,16 +52,6 @@ export function checkActions({ model, findings }: RuleContext): void {
         what: `The cases of the action “${String(action.id)}” are of several categories, and one factor is for all of them`,
         expected: 'cases of one category',
         remedy: 'Group cases of one category, or change the category of some',
-        subjects,
-      });
-    if (ways > ACTION_WAYS)
-      findings.fault({
-        code: 'too-many-ways',
-        path: `actions[${i}].of`,
-        value: ways,
-        what: `The action “${String(action.id)}” could act in ${ways.toLocaleString('en-GB')} ways, and ${ACTION_WAYS} is the most`,
-        expected: `at most ${ACTION_WAYS} ways`,
-        remedy: 'Take fewer cases that turn round or take turns together',
         subjects,
       });
   });

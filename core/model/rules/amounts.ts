@@ -1,9 +1,19 @@
-import { EXPANDED_LOADS, FACTOR_SIZE, FACTOR_STEPS, FACTORS, PANEL_STEPS, PARTS, RESULT_NUMBERS } from '../../limits';
+import {
+  ACTION_WAYS,
+  EXPANDED_LOADS,
+  FACTOR_SIZE,
+  FACTOR_STEPS,
+  FACTORS,
+  PANEL_STEPS,
+  PARTS,
+  RESULT_NUMBERS,
+} from '../../limits';
 import { isObject, type Entity } from '../findings';
 import { compoundKinds, isCompound } from '../loads/compound';
 import type { LoadAmount } from '../loads/compound-kind';
 import { inOrderOfReference } from '../reference-order';
 import { listOf, numberOf, type RuleContext } from './context';
+import { countWays } from './ways';
 
 /** Numbers of a piece of a member, of a member and of a node in the results of one case. */
 const OF_A_PIECE = { plane: 20, space: 34 } as const;
@@ -29,7 +39,23 @@ export function checkAmounts({ model, findings }: RuleContext): boolean {
       remedy: 'Divide the model, or leave out what is not needed',
     });
   };
-  const sums = combinations.filter(({ type }) => type === 'sum').length;
+  const ways = countWays(model);
+  for (const list of ['actions', 'combinations'])
+    listOf(model, list).forEach(({ id, type }, i) => {
+      const own = type === 'envelope' ? 1 : (ways.get(id) ?? 1);
+      if (own <= ACTION_WAYS) return;
+      fits = false;
+      findings.fault({
+        code: 'too-many-ways',
+        path: `${list}[${i}].${list === 'actions' ? 'of' : 'factors'}`,
+        value: own,
+        what: `“${String(id)}” could act in ${own.toLocaleString('en-GB')} ways, and ${ACTION_WAYS} is the most`,
+        expected: `at most ${ACTION_WAYS} ways`,
+        remedy: 'Let fewer cases turn round or take turns in it',
+        subjects: [`${list === 'actions' ? 'action' : 'combination'} ${String(id)}`],
+      });
+    });
+  const sums = combinations.reduce((all, { id, type }) => all + (type === 'sum' ? (ways.get(id) ?? 1) : 0), 0);
   tooMuch('combinations', sums * cases.length, FACTORS, 'The sums have too many factors when they are resolved to load cases');
   const { steps, largest } = factorsOfSums(combinations, cases.length);
   tooMuch('combinations', steps, FACTOR_STEPS, 'The sums of sums take too many additions when they are resolved to load cases');
@@ -45,7 +71,12 @@ export function checkAmounts({ model, findings }: RuleContext): boolean {
       subjects: [`combination ${largest.id}`],
     });
   }
-  tooMuch('combinations', partsOfEnvelopes(combinations), PARTS, 'The envelopes have too many parts when they are resolved');
+  tooMuch(
+    'combinations',
+    partsOfEnvelopes(combinations, ways),
+    PARTS,
+    'The envelopes have too many parts when they are resolved',
+  );
 
   const width = OF_A_PIECE[model.space === 'space' ? 'space' : 'plane'];
   const [nodes, members, loads] = ['nodes', 'members', 'loads'].map((list) => listOf(model, list)) as [
@@ -111,7 +142,7 @@ const cutsOf = ({ type, from, to }: Entity): number =>
   type === 'point' ? 1 : Number(isObject(from) && from.at !== undefined) + Number(isObject(to) && to.at !== undefined);
 
 /** How many there are in all when envelopes of envelopes are resolved; no more than is refused anyway is counted. */
-function partsOfEnvelopes(combinations: readonly Entity[]): number {
+function partsOfEnvelopes(combinations: readonly Entity[], ways: ReadonlyMap<unknown, number>): number {
   const envelopes = combinations.flatMap(({ id, of }) =>
     typeof id === 'string' && Array.isArray(of) ? [{ id, parts: of.filter((part) => typeof part === 'string') }] : [],
   );
@@ -122,7 +153,7 @@ function partsOfEnvelopes(combinations: readonly Entity[]): number {
     const own = new Set<string>();
     for (const part of known.get(id)!) for (const one of resolved.get(part) ?? [part]) own.add(one);
     resolved.set(id, own);
-    count += own.size;
+    for (const one of own) count += ways.get(one) ?? 1;
     if (count > PARTS) break;
   }
   return count;

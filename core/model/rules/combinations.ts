@@ -5,7 +5,7 @@ import { byId, checkReference, listOf, type RuleContext } from './context';
 /** Combinations name what is there, never themselves, and sums no envelope. */
 export function checkCombinations({ model, findings }: RuleContext): void {
   const combinations = byId(model, 'combinations');
-  const known = new Map([...byId(model, 'cases'), ...combinations]);
+  const known = new Map([...byId(model, 'cases'), ...byId(model, 'actions'), ...combinations]);
   const circular = circularOf(combinations, (id) => partsOf(combinations.get(id)!));
   listOf(model, 'combinations').forEach((combination, i) => {
     const path = `combinations[${i}].${combination.type === 'sum' ? 'factors' : 'of'}`;

@@ -31,10 +31,10 @@ const titles = limitStates.map((state) => limitStateTable[state].title);
 export const combinationList: ScheduleKind = {
   words: schedules.combinations,
   names: { stem: 'U' },
-  columns: ({ cases, combinations }) => {
+  columns: ({ cases, actions = [], combinations }) => {
     const taken = new Set(combinations.flatMap((one) => (one.type === 'sum' ? Object.keys(one.factors) : [])));
     const sums = combinations.filter(({ id }) => taken.has(id));
-    const known = [...cases, ...combinations].map(({ id }) => id);
+    const known = [...cases, ...actions, ...combinations].map(({ id }) => id);
     return [
       textColumn('id', WORDS.name),
       {
@@ -50,7 +50,7 @@ export const combinationList: ScheduleKind = {
           return at >= 0 ? { ...row, limitState: limitStates[at] } : none;
         },
       },
-      ...[...cases, ...sums].map(({ id }) => factorColumn(id)),
+      ...[...cases, ...actions, ...sums].map(({ id }) => factorColumn(id)),
       {
         key: 'sum',
         title: WORDS.sum,

@@ -89,11 +89,18 @@ interface FactorColumn {
   readonly colour?: CaseColour | 'plain';
 }
 
-/** The cases, and the sums that other sums take up. */
-function columnsOf({ cases, combinations }: Pick<Model, 'cases' | 'combinations'>): readonly FactorColumn[] {
+/** The cases, and the actions and sums that sums take up. */
+function columnsOf({
+  cases,
+  actions = [],
+  combinations,
+}: Pick<Model, 'cases' | 'actions' | 'combinations'>): readonly FactorColumn[] {
   const taken = new Set(combinations.flatMap((one) => (one.type === 'sum' ? Object.keys(one.factors) : [])));
   const ofCases = cases.map(({ id, title, colour = 'plain' as const }): FactorColumn => ({ id, title, colour }));
-  return [...ofCases, ...combinations.filter(({ id }) => taken.has(id)).map(({ id, title }): FactorColumn => ({ id, title }))];
+  return [
+    ...ofCases,
+    ...[...actions, ...combinations].filter(({ id }) => taken.has(id)).map(({ id, title }): FactorColumn => ({ id, title })),
+  ];
 }
 
 const stateOf = ({ limitState = 'other', type }: Combination): string => (type === 'sum' ? limitState : 'envelope');
@@ -110,19 +117,20 @@ const inGroups = (combinations: readonly Combination[]): readonly Combination[] 
 
 interface FactorTableProps {
   readonly cases: Model['cases'];
+  readonly actions: Model['actions'];
   readonly combinations: Model['combinations'];
   readonly acting: string | undefined;
 }
 
 /** Every sum with its factors on the cases as a table that is typed into; arrow keys go from cell to cell. An envelope says what it encloses. */
-export const FactorTable = memo(function FactorTable({ cases, combinations: all, acting }: FactorTableProps) {
+export const FactorTable = memo(function FactorTable({ cases, actions, combinations: all, acting }: FactorTableProps) {
   const editor = useEditor();
   const onPut = (entry: Combination): void =>
     void editor.edit({ type: 'put', list: 'combinations', entry: { ...entry }, key: entry.id });
   const combinations = inGroups(all);
   const counts = new Map<string, number>();
   for (const one of combinations) counts.set(stateOf(one), (counts.get(stateOf(one)) ?? 0) + 1);
-  const columns = columnsOf({ cases, combinations: all });
+  const columns = columnsOf({ cases, combinations: all, ...(actions && { actions }) });
   const at = combinations.findIndex(({ id }) => id === acting);
   const [first, setFirst] = useState(0);
   const [fault, setFault] = useState<string>();
