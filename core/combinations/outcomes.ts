@@ -1,6 +1,7 @@
 import type { Combination, Model } from '../model/model';
 import { inOrderOfReference, type Reference } from '../model/reference-order';
 import { nameOfVariant, variantsOfGroups } from './actions';
+import { titleOfCombination } from './sum-text';
 import { countingCases } from './counting-cases';
 import { readOutcome, type Outcome, type Solved, type Superposed } from './outcome';
 
@@ -88,7 +89,9 @@ export function outcomes(model: Model): Outcome[] {
 
   return [
     ...cases.map(({ id, title }, at): Solved => ({ kind: 'solved', id, title: title ?? '', at })),
-    ...model.combinations.map(({ id, title = '' }): Outcome => {
+    ...model.combinations.map((combination): Outcome => {
+      const { id } = combination;
+      const title = titleOfCombination(combination);
       const own = parts.get(id);
       if (own) return { kind: 'envelope', id, title, parts: own };
       return { kind: 'superposed', id, title, factors: sums.get(id)! };

@@ -1,3 +1,4 @@
+import type { Combination } from '../model/model';
 import { showNumber } from '../quantities/show';
 
 type Factors = Readonly<Record<string, number>>;
@@ -10,6 +11,10 @@ export function sumText(factors: Factors): string {
   }));
   return terms.map(({ sign, text }, i) => (i === 0 ? (sign === '−' ? `−${text}` : text) : ` ${sign} ${text}`)).join('');
 }
+
+/** What a combination is called beside its name: its title; a sum without one, as it is written. */
+export const titleOfCombination = (combination: Combination): string =>
+  combination.title ?? (combination.type === 'sum' ? sumText(combination.factors) : '');
 
 export type ReadSum = { readonly ok: true; readonly factors: Factors } | { readonly ok: false; readonly reason: string };
 

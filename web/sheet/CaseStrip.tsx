@@ -6,6 +6,8 @@ import { Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
+import { titleOfCombination } from '@rigid-beam/core/combinations/sum-text';
+import type { Combination } from '@rigid-beam/core/model/model';
 import { isReady } from '@rigid-beam/core/results/readings';
 import { governingValues, largestOf } from '@rigid-beam/drawing/diagram-scale';
 import { sketchMarkup } from '@rigid-beam/drawing/sketch';
@@ -110,6 +112,12 @@ const Fold = styled(PlainButton)`
 const MANY = 60;
 const BESIDE = 8;
 
+/** A combination by its title, or as it is written; pointed at, why rules have made it. */
+function cardOf(combination: Combination): { readonly id: string; readonly title: string; readonly why: string } {
+  const title = titleOfCombination(combination);
+  return { id: combination.id, title, why: combination.made ? `${title} · ${combination.made.reason}` : title };
+}
+
 /** One live small sketch per case, combination and envelope; arrow keys step through them. */
 export function CaseStrip() {
   const editor = useEditor();
@@ -117,7 +125,10 @@ export function CaseStrip() {
   const cases = useDeferredValue(useEditorState((state) => state.settled.model.cases));
   const combinations = useDeferredValue(useEditorState((state) => state.settled.model.combinations));
   const acting = useEditorState(actingIndex);
-  const all = useMemo(() => [...cases, ...combinations], [cases, combinations]);
+  const all = useMemo(
+    () => [...cases.map(({ id, title = '' }) => ({ id, title, why: title })), ...combinations.map(cardOf)],
+    [cases, combinations],
+  );
   const strip = useRef<HTMLDivElement>(null);
   const isFolded = useEditorState((state) => state.strip === 'folded');
   const windowed = useVirtualizer({
@@ -149,7 +160,7 @@ export function CaseStrip() {
           onChange={(id) => editor.go({ acting: id })}
         >
           {first > 0 && <Room style={{ width: places[0]!.start - GAP }} />}
-          {all.slice(first, last + 1).map(({ id, title }, k) => (
+          {all.slice(first, last + 1).map(({ id, title, why }, k) => (
             <Card
               key={id}
               ref={all.length > MANY ? windowed.measureElement : undefined}
@@ -158,7 +169,7 @@ export function CaseStrip() {
               data-folded={isFolded}
               aria-label={title ? `${id} ${title}` : id}
             >
-              <Name title={title}>
+              <Name title={why}>
                 <b>{id}</b>
                 {title}
               </Name>
