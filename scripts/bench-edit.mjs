@@ -1,14 +1,42 @@
+import { spawnSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
 import { inBrowser, wait } from './bench-browser.mjs';
+import { root } from './steps.mjs';
 
-/** From Enter in a load's field to the frame with the new diagram, on the glasshouse rib; the median of some edits. */
-export const editToDiagram = (port) => inBrowser(port, measured);
+/** From Enter in a load's field to the frame with the new diagram, on the glasshouse rib as it is, and with hundreds of sums. */
+export const editToDiagram = (port) =>
+  inBrowser(port, async (where) => ({ few: await measured(where, rib()), many: await measured(where, withSums()) }));
 
-async function measured({ address, page }) {
-  await page.goto(address, { waitUntil: 'networkidle0' });
-  const rib = await page.$$eval('li a', (links) =>
-    links.find((link) => /Glasshouse/.test(link.textContent)).getAttribute('href'),
-  );
-  await page.goto(`${address}${rib}?stage=loads&acting=W&show=diagram,values`, { waitUntil: 'networkidle0' });
+const rib = () => readFileSync(path.join(root, 'examples', 'glasshouse-rib.rbm.json'), 'utf8');
+
+/** The rib with four imposed cases more, and all that EN 1990 asks for. */
+function withSums() {
+  const model = JSON.parse(rib());
+  for (const n of [1, 2, 3, 4]) {
+    model.cases.push({ id: `Q${n}`, category: 'imposed' });
+    model.loads.unshift({
+      id: `Q${n}`,
+      case: `Q${n}`,
+      type: 'line',
+      member: model.members[n].id,
+      from: { wy: -1e3 },
+      to: { wy: -1e3 },
+    });
+  }
+  const command = [path.join(root, 'cli', 'bin', 'rigid-beam.mjs'), 'combine', '-', '--rules', 'en1990-6.10'];
+  return spawnSync(process.execPath, command, { input: JSON.stringify(model), encoding: 'utf8' }).stdout;
+}
+
+async function measured({ address, page }, file) {
+  const { projects } = await (await fetch(`${address}/api/projects`)).json();
+  const made = await fetch(`${address}/api/models?project=${projects[0].id}&fileName=measured.rbm.json`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'text/plain', Origin: address },
+    body: file,
+  });
+  const { id } = await made.json();
+  await page.goto(`${address}/models/${id}?stage=loads&acting=W&show=diagram,values`, { waitUntil: 'networkidle0' });
   await page.waitForFunction(() => /Solved/.test(document.querySelector('[data-testid=solution]')?.textContent ?? ''));
   // What is typed is written beside the load with the first picture that is drawn with it, and that is drawn with its results.
   await page.evaluate(() => {
@@ -42,5 +70,6 @@ async function measured({ address, page }) {
     await wait(120);
   }
   times.sort((a, b) => a - b);
-  return { median: times[Math.floor(times.length / 2)], worst: times[times.length - 1] };
+  const sums = JSON.parse(file).combinations.filter(({ type }) => type === 'sum').length;
+  return { sums, median: times[Math.floor(times.length / 2)], worst: times[times.length - 1] };
 }

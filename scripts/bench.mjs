@@ -196,8 +196,9 @@ Machine: ${cpus().length} cores, ${cpus()[0].model.trim()}, Node ${process.versi
 |---|---|
 ${coldLine}| First start of the built application, with a new database and the demo | ${seconds(warm.first)} |
 | Warm start | ${seconds(warm.second)} |
-| Glasshouse rib: from Enter in a load's field to the painted diagram, median | ${milliseconds(edit.median)} |
-| the same, slowest of 25 | ${milliseconds(edit.worst)} |
+| Glasshouse rib: from Enter in a load's field to the painted diagram, median | ${milliseconds(edit.few.median)} |
+| the same, slowest of 25 | ${milliseconds(edit.few.worst)} |
+| the same with ${edit.many.sums} combinations made by rules, median (as with five) | ${milliseconds(edit.many.median)} |
 
 The time of an edit includes the check of the whole model, the way to the worker and back, the solution, the drawing and the frame in which
 the browser paints it: measured from the key to behind that frame, on the text that was typed.

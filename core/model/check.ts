@@ -19,11 +19,12 @@ const MAXIMUM_NOTICES = 1000;
 
 /**
  * Checks any value as a model: types, units, references, ranges and the other rules of the model format that do not depend on
- * solving. All faults are found in one pass. Quantities written as texts come back as SI numbers; unknown keys are kept and noted.
+ * solving. All faults are found in one pass. Quantities written as texts come back as SI numbers; unknown keys are kept and noted. `sound`: a model that was
+ * checked and came back as it was; lists that are its own are not read a second time, only held against the others.
  */
-export function checkModel(value: unknown): Checked {
+export function checkModel(value: unknown, sound?: Model): Checked {
   const findings = new Findings(value);
-  const model = readRoot(value, findings);
+  const model = readRoot(value, findings, sound as Entity | undefined);
   if (model) checkRelations(model, findings);
   const notices = limited(findings.notices);
   return model && !notices.some(isFault)
@@ -43,7 +44,7 @@ function limited(notices: readonly Notice[]): readonly Notice[] {
   return [...notices.slice(0, MAXIMUM_NOTICES), more];
 }
 
-function readRoot(value: unknown, findings: Findings): Entity | undefined {
+function readRoot(value: unknown, findings: Findings, sound?: Entity): Entity | undefined {
   if (!isObject(value) || value.format !== 'rigid-beam/model') {
     return findings.fault({
       code: 'wrong-format',
@@ -71,19 +72,20 @@ function readRoot(value: unknown, findings: Findings): Entity | undefined {
     model.title = '';
     findings.converted = true;
   }
-  for (const [list, fields] of Object.entries(listFields)) {
-    model[list] = readList(value[list], list, findings, () => fields);
-  }
-  for (const [list, fields] of Object.entries(optionalLists)) {
-    if (value[list] !== undefined) model[list] = readList(value[list], list, findings, () => fields);
-  }
-  const loads = readList(value.loads, 'loads', findings, byType(loadFields));
+  const read = (list: string, fieldsOf: FieldsOf): Entity[] => {
+    const own = value[list];
+    return own !== undefined && own === sound?.[list] ? (own as Entity[]) : readList(own, list, findings, fieldsOf);
+  };
+  for (const [list, fields] of Object.entries(listFields)) model[list] = read(list, () => fields);
+  for (const [list, fields] of Object.entries(optionalLists))
+    if (value[list] !== undefined) model[list] = read(list, () => fields);
+  const loads = read('loads', byType(loadFields));
   if (!hasLoadIds(loads)) {
     giveLoadIds(loads);
     findings.converted = true;
   }
   model.loads = loads;
-  model.combinations = readList(value.combinations, 'combinations', findings, byType(combinationFields));
+  model.combinations = read('combinations', byType(combinationFields));
   return model;
 }
 

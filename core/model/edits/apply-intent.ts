@@ -50,7 +50,7 @@ export function applyIntent(model: Model, intent: Intent, checking: 'check' | 't
   if (!isChange(result)) return { ok: false, faults: [result] };
   const [next, patches, inverse] = withLoadIds(result);
   if (checking === 'trust') return { ok: true, model: next, patches, inverse, converted: false, said };
-  const checked = checkModel(next);
+  const checked = checkModel(next, model);
   if (!checked.model) return { ok: false, faults: checked.notices.filter(isFault) };
   // The edited model itself where nothing was converted: it shares all unchanged parts with the one before, and views can tell.
   const converted = checked.converted === true;
