@@ -2,11 +2,12 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { boundsOf, fit, screenX, screenY, worldX, worldY, zoomAt } from './camera';
 import { camera } from './test/demo';
+import { evenly } from '@rigid-beam/core/test/evenly';
 
 describe('the camera', () => {
   test('goes to the screen and back', () => {
     fc.assert(
-      fc.property(fc.double({ min: -50, max: 50, noNaN: true }), fc.double({ min: -50, max: 50, noNaN: true }), (x, y) => {
+      fc.property(evenly(-50, 50), evenly(-50, 50), (x, y) => {
         expect(worldX(camera, screenX(camera, x))).toBeCloseTo(x, 9);
         expect(worldY(camera, screenY(camera, y))).toBeCloseTo(y, 9);
       }),

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { liesWithin, overlap, placeIn, ringTrouble, sidesThatMeet, type Place, type Ring } from './rings';
+import { evenly } from '../test/evenly';
 
 const box = (x: number, y: number, w: number, h: number): Ring => [[x, y], [x + w, y], [x + w, y + h], [x, y + h]]; // oxfmt-ignore
 const SLACK = 1e-9;
@@ -20,7 +21,7 @@ describe('a ring that is no plain area', () => {
 test('two boxes on a grid: meeting, within, overlapping and apart, as their numbers say', () => {
   const small = fc.record({ x: fc.integer({ min: 0, max: 5 }), y: fc.integer({ min: 0, max: 5 }), w: fc.integer({ min: 1, max: 4 }), h: fc.integer({ min: 1, max: 4 }) }); // oxfmt-ignore
   fc.assert(
-    fc.property(small, small, fc.double({ min: 0, max: 6, noNaN: true }), (a, b, angle) => {
+    fc.property(small, small, evenly(0, 6), (a, b, angle) => {
       const turned = ({ x, y, w, h }: typeof a): Ring =>
         box(x, y, w, h).map(([p, q]): Place => [p * Math.cos(angle) - q * Math.sin(angle), p * Math.sin(angle) + q * Math.cos(angle)]);
       const [A, B] = [turned(a), turned(b)];

@@ -158,7 +158,8 @@ function bruteForce(model: Pick<Model, 'cases' | 'actions'>, effects: Readonly<R
 test('the largest of what is made is the largest of all that the clause allows', () => {
   const property = fc.property(
     models,
-    fc.array(fc.double({ min: -9, max: 9, noNaN: true }), { minLength: 5, maxLength: 5 }),
+    // Not doubles: nearly all of those are next to nothing.
+    fc.array(fc.integer({ min: -999, max: 999 }), { minLength: 5, maxLength: 5 }),
     fc.constantFrom<NonNullable<Combining['permanent']>>('as one', 'each by itself'),
     (model, sizes, permanent) => {
       const effects = Object.fromEntries(model.cases.map(({ id }, i) => [id, sizes[i]!]));

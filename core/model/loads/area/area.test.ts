@@ -10,6 +10,7 @@ import { cross, dot, minus, plus, pointOf, size, times, type Point } from '../..
 import { expandLoads } from '../expand';
 import type { LineLoad } from '../primitive';
 import type { AreaLoad } from './area';
+import { evenly } from '../../../test/evenly';
 
 type Corner = readonly [string, number, number, number];
 const ring = (corners: readonly Corner[], more: readonly (readonly [string, string, string, Partial<Member>?])[] = []) =>
@@ -80,8 +81,8 @@ describe('two ways: bisected angles', () => {
       fc.property(
         fc.uniqueArray(fc.integer({ min: 0, max: 35 }), { minLength: 3, maxLength: 8 }),
         fc.constantFrom('down', 'plan', 'normal'),
-        fc.double({ min: -1, max: 1, noNaN: true }),
-        fc.double({ min: -1, max: 1, noNaN: true }),
+        evenly(-1, 1),
+        evenly(-1, 1),
         (angles, direction, lean, roll) => {
           const sorted = [...angles].sort((a, b) => a - b);
           // Points on an ellipse in a leaning plane: convex.
@@ -227,9 +228,9 @@ test('a wall presses the same way, however little it leans', () => {
 });
 
 test('on members with offsets in any direction, force and moment are those of the pressure', () => {
-  const arm = fc.array(fc.double({ min: -0.4, max: 0.4, noNaN: true }), { minLength: 3, maxLength: 3 });
+  const arm = fc.array(evenly(-0.4, 0.4), { minLength: 3, maxLength: 3 });
   fc.assert(
-    fc.property(fc.array(arm, { minLength: 8, maxLength: 8 }), fc.constantFrom('down', 'normal'), fc.constantFrom('twoWay', 'oneWay'), fc.double({ min: -1, max: 1, noNaN: true }), (arms, direction, spread, lean) => {
+    fc.property(fc.array(arm, { minLength: 8, maxLength: 8 }), fc.constantFrom('down', 'normal'), fc.constantFrom('twoWay', 'oneWay'), evenly(-1, 1), (arms, direction, spread, lean) => {
       const corners = floor.map(([id, x, y, z]): Corner => [id, x, y + lean * x, z]);
       const plain = panel(corners, { direction, spread });
       const model = { ...plain, members: plain.members.map((one, i) => ({ ...one, offset: { start: arms[2 * i]!, end: arms[2 * i + 1]! } })) };
