@@ -1,4 +1,1 @@
-/** Ends what `ready.ts` has started. */
-export default async function done(): Promise<void> {
-  await (globalThis as typeof globalThis & { rigidBeamEnds?: () => Promise<void> }).rigidBeamEnds?.();
-}
+export { end as default } from './ready';

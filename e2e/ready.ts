@@ -8,6 +8,9 @@ import { share, type Shared } from './shared';
 /** Where Jest keeps what ends all of it, from before the first journey until after the last. */
 const kept = globalThis as typeof globalThis & { rigidBeamEnds?: () => Promise<void> };
 
+/** Ends what was started. */
+export const end = async (): Promise<void> => kept.rigidBeamEnds?.();
+
 interface Settings {
   readonly maxWorkers: number;
 }

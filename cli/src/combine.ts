@@ -1,5 +1,5 @@
-import { differenceOf, taking } from '@rigid-beam/core/combinations/generate/difference';
-import { generated } from '@rigid-beam/core/combinations/generate/generate';
+import { answerOf, askedFor } from '@rigid-beam/core/combinations/asked';
+import { taking } from '@rigid-beam/core/combinations/generate/difference';
 import { tooManyWords, untoldWords } from '@rigid-beam/core/combinations/generate/words';
 import { publishedRules } from '@rigid-beam/core/combinations/rules/published';
 import { readRules } from '@rigid-beam/core/combinations/rules/read-rules';
@@ -48,18 +48,15 @@ export async function combine(file: string, { rules: name, limitState, permanent
   printNotices(notices);
   const rules = model && (await rulesOf(name));
   if (!model || !rules) return exitCodes.invalid;
-  const situations = rules.situations
-    .filter((one) => limitState === undefined || one.limitState === limitState)
-    .map(({ id }) => id);
-  const ask = { rules, situations, ...(permanent && { permanent }) };
-  const made = generated(model, ask);
-  if (made.isTooMany) {
-    console.error(`Fault: ${tooManyWords(made)}`);
+  const wanted = { rules: rules.id, ...(permanent && { permanent }) };
+  const combining = limitState ? askedFor(rules, wanted, [limitState]) : wanted;
+  const { made, difference } = answerOf(model, combining, [rules])!;
+  if (made.isTooMany || !difference) {
+    if (made.isTooMany) console.error(`Fault: ${tooManyWords(made)}`);
     return exitCodes.invalid;
   }
   for (const words of untoldWords(rules, made.untold)) console.error(`Warning: ${words}`);
-  const combining = { rules: rules.id, ...(limitState && { situations }), ...(permanent && { permanent }) };
-  const applied = applyIntent(model, taking(model, combining, differenceOf(model, rules.id, made.lines)));
+  const applied = applyIntent(model, taking(model, rules, combining, difference));
   if (!applied.ok) {
     printNotices(applied.faults);
     return exitCodes.invalid;

@@ -1,7 +1,6 @@
 import type { Category } from '../model/categories';
 import type { ActionGroup, Model } from '../model/model';
 import { inOrderOfReference } from '../model/reference-order';
-import { sumText } from './sum-text';
 
 /** One way in which an action acts: cases with their shares. */
 export interface Variant {
@@ -42,15 +41,16 @@ function variantsOf({ type }: ActionGroup, parts: readonly (readonly Variant[])[
   }
 }
 
-/** The ways in which each group of a sound model acts, by its id. */
-export function variantsOfGroups(model: Pick<Model, 'cases' | 'actions'>): ReadonlyMap<string, readonly Variant[]> {
+/** The ways in which each case and each group of a sound model acts, by its id. */
+export function variantsById(model: Pick<Model, 'cases' | 'actions'>): ReadonlyMap<string, readonly Variant[]> {
   const groups = new Map((model.actions ?? []).map((group) => [group.id, group]));
   const found = new Map<string, readonly Variant[]>(
     model.cases.map((one) => [one.id, [{ title: titleOf(one), shares: new Map([[one.id, 1]]) }]]),
   );
   for (const id of inOrderOfReference([...groups.values()].map(({ id: own, of }) => ({ id: own, parts: of })))) {
     const group = groups.get(id)!;
-    found.set(id, variantsOf(group, group.of.map((part) => found.get(part)!))); // oxfmt-ignore
+    const parts = group.of.map((part) => found.get(part)!);
+    found.set(id, variantsOf(group, parts));
   }
   return found;
 }
@@ -63,7 +63,7 @@ export function actionsOf(model: Pick<Model, 'cases' | 'actions'>): readonly Act
   const place = new Map(model.cases.map(({ id }, i) => [id, i]));
   const inGroups = new Set(model.actions?.flatMap(({ of }) => of));
   const first = ({ variants }: Action): number => Math.min(...[...variants[0]!.shares.keys()].map((id) => place.get(id)!));
-  return [...variantsOfGroups(model)]
+  return [...variantsById(model)]
     .filter(([id]) => !inGroups.has(id))
     .map(([id, variants]): Action => ({
       id,
@@ -73,6 +73,6 @@ export function actionsOf(model: Pick<Model, 'cases' | 'actions'>): readonly Act
     .toSorted((a, b) => first(a) - first(b));
 }
 
-/** A way to act by the names of its cases: `W1`, `−W1`, `C1 + C2`. */
+/** A way to act by the names of its cases: `W1`, `−W1`, `C1 + C2`. Their shares are 1, one way or the other. */
 export const nameOfVariant = ({ shares }: Variant): string =>
-  sumText(Object.fromEntries(shares)).replaceAll(/(^|[−+] |−)1 /g, '$1');
+  [...shares].map(([id, share], i) => `${share < 0 ? '−' : i > 0 ? '+' : ''}${i > 0 ? ' ' : ''}${id}`).join(' ');

@@ -43,3 +43,24 @@ test('where only some act as one, none of the ways holds; a change takes what he
   expect(categoryGroups(some)[1]!.way).toBeUndefined();
   expect(put(some, 'wind', 'together').actions).toEqual([{ id: 'Wind 2', type: 'together', of: ['Wind', 'W2'] }]);
 });
+
+test('what an action holds follows its cases, and what holds an action follows it', () => {
+  const model: Model = {
+    ...emptyModel(''),
+    cases,
+    actions: [{ id: 'a', type: 'both signs', of: ['W2'] }, { id: 'b', type: 'either', of: ['a', 'Wind'] }],
+    combinations: [{ id: 'U', type: 'sum', factors: { G: 1.35, b: 1.5 } }, { id: 'V', type: 'sum', factors: { a: 1 } }],
+  };
+  const after = (intent: Parameters<typeof applyIntent>[1]): Model => {
+    const applied = applyIntent(model, intent);
+    if (!applied.ok) throw new Error(applied.faults[0]!.message);
+    return applied.model;
+  };
+  expect(after({ type: 'rename', list: 'cases', names: { W2: 'gust' } }).actions![0]!.of).toEqual(['gust']);
+  const renamed = after({ type: 'rename', list: 'actions', names: { a: 'c', b: 'd' } });
+  expect([renamed.actions![1]!.of, renamed.combinations]).toMatchObject([['c', 'Wind'], [{ factors: { G: 1.35, d: 1.5 } }, { factors: { c: 1 } }]]);
+  // Without its only case an action goes, and with it what it was in.
+  const without = after({ type: 'remove', list: 'cases', keys: ['W2'] });
+  expect([without.actions, without.combinations]).toEqual([[{ id: 'b', type: 'either', of: ['Wind'] }], [model.combinations[0]]]);
+  expect(after({ type: 'remove', list: 'actions', keys: ['b'] }).combinations[0]).toMatchObject({ factors: { G: 1.35 } });
+}); // oxfmt-ignore

@@ -9,6 +9,14 @@ type Grouped = Pick<Model, 'cases' | 'actions' | 'combinations'>;
 export const groupWays = ['by itself', ...actionTypes] as const;
 export type GroupWay = (typeof groupWays)[number];
 
+/** The ways as they are said. */
+export const groupWayWords: Readonly<Record<GroupWay, string>> = {
+  'by itself': 'by itself',
+  either: 'one at a time',
+  together: 'only together',
+  'both signs': 'to both sides',
+};
+
 /** The variable cases of one category, and how they act; nothing where some of them act otherwise than the others. */
 export interface CategoryGroup {
   readonly category: Category;
@@ -49,7 +57,7 @@ export function grouping(model: Grouped, { category, cases }: CategoryGroup, way
   const entry = { id: freeName(title, names), type: way, of: cases.map(({ id }) => id) };
   return {
     type: 'batch',
-    label: `${title}: ${way}`,
+    label: `${title}: ${groupWayWords[way]}`,
     intents: [
       ...(gone.size > 0 ? [{ type: 'remove', list: 'actions', keys: [...gone] } as const] : []),
       ...(way === 'by itself' ? [] : [{ type: 'put', list: 'actions', entry } as const]),

@@ -1,6 +1,6 @@
 import type { Combination, Model } from '../model/model';
 import { inOrderOfReference, type Reference } from '../model/reference-order';
-import { nameOfVariant, variantsOfGroups } from './actions';
+import { nameOfVariant, variantsById } from './actions';
 import { titleOfCombination } from './sum-text';
 import { countingCases } from './counting-cases';
 import { readOutcome, type Outcome, type Solved, type Superposed } from './outcome';
@@ -27,11 +27,17 @@ export function outcomes(model: Model): Outcome[] {
   const index = new Map([...cases, ...model.combinations].map(({ id }, i) => [id, i]));
   const combinations = new Map(model.combinations.map((combination) => [combination.id, combination]));
   const caseIndex = new Map(cases.map(({ id }, i) => [id, i]));
-  const variants = model.actions && variantsOfGroups(model);
+  const variants = model.actions && variantsById(model);
   /** Ways that no combination has for itself. */
   const behind: Superposed[] = [];
-  const added = (id: string, factors: Float64Array): number =>
-    index.size + behind.push({ kind: 'superposed', id, title: '', factors }) - 1;
+  const named = new Set(index.keys());
+  const added = (name: string, factors: Float64Array): number => {
+    // A name that is given already stays with whom it belongs to.
+    let id = name;
+    while (named.has(id)) id += '′';
+    named.add(id);
+    return index.size + behind.push({ kind: 'superposed', id, title: '', factors }) - 1;
+  };
 
   const actions = (model.actions ?? []).map(({ id }) =>
     variants!.get(id)!.map((variant): Way => {

@@ -208,21 +208,10 @@ const made: Field = {
   fields: { rules: id, situation: id, clause: { kind: 'text' }, reason: { kind: 'text' } },
 };
 
+const ofEvery: Fields = { id, title: { kind: 'text' }, limitState: { kind: 'choice', of: limitStates }, made };
 export const combinationFields: { readonly [type: string]: Fields } = {
-  sum: {
-    id,
-    title: { kind: 'text' },
-    factors: { kind: 'factors', required: true },
-    limitState: { kind: 'choice', of: limitStates },
-    made,
-  },
-  envelope: {
-    id,
-    title: { kind: 'text' },
-    of: { kind: 'ids', required: true },
-    limitState: { kind: 'choice', of: limitStates },
-    made,
-  },
+  sum: { ...ofEvery, factors: { kind: 'factors', required: true } },
+  envelope: { ...ofEvery, of: { kind: 'ids', required: true } },
 };
 
 /** Keys that a plane model may carry only as 0 or `"free"`, by list; for loads by type. */

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { CheckboxGroup, Label } from 'react-aria-components';
 import { freeName } from '@rigid-beam/core/model/edits/next-id';
-import { typed } from '@rigid-beam/core/combinations/generate/difference';
+import { byHand } from '@rigid-beam/core/combinations/generate/difference';
 import { readSum, sumText } from '@rigid-beam/core/combinations/sum-text';
 import { firstEnvelope, firstSum } from '@rigid-beam/core/combinations/first-combination';
 import { limitStates, limitStateTable, type LimitState } from '@rigid-beam/core/model/categories';
@@ -28,7 +28,8 @@ export function CombinationsBench() {
   const first = model.cases[0];
   const acting = model.combinations[outcome - model.cases.length];
   const add = (entry: Combination): void => {
-    if (editor.edit({ type: 'put', list: 'combinations', entry: { ...entry } })) editor.go({ acting: entry.id });
+    if (editor.edit({ type: 'put', list: 'combinations', entry: { ...byHand(undefined, entry) } }))
+      editor.go({ acting: entry.id });
   };
   return (
     <Stack>
@@ -66,7 +67,8 @@ function CombinationEditor({ combination, add }: CombinationEditorProps) {
   const model = useModel();
   const { id } = combination;
   const put = (entry: Combination): void => {
-    if (editor.edit({ type: 'put', list: 'combinations', entry: { ...entry }, key: id }) && entry.id !== id)
+    const said = byHand(combination, entry);
+    if (editor.edit({ type: 'put', list: 'combinations', entry: { ...said }, key: id }) && entry.id !== id)
       editor.go({ acting: entry.id });
   };
   const taken = [...model.cases, ...model.combinations].map((one) => one.id);
@@ -86,7 +88,7 @@ function CombinationEditor({ combination, add }: CombinationEditorProps) {
           onCommit={(title) => put({ ...combination, title })}
         />
       </Columns>
-      {combination.type === 'sum' && <SumField sum={combination} onPut={(factors) => put(typed(combination, factors))} />}
+      {combination.type === 'sum' && <SumField sum={combination} onPut={(factors) => put({ ...combination, factors })} />}
       {combination.type === 'envelope' && <Parts envelope={combination} put={put} />}
       {combination.type === 'sum' && (
         <Select

@@ -131,9 +131,7 @@ export const supportsBench = {
 
 export const actTogether = {
   title: 'Which act together',
-  way: { 'by itself': 'by itself', either: 'one at a time', together: 'only together', 'both signs': 'to both sides' },
   ways: (category: string): string => `How ${category.toLowerCase()} acts`,
-  of: (category: string, count: number): string => (count > 1 ? `${category.toLowerCase()}, ` : category.toLowerCase()),
   mixed: 'some as one, others by themselves',
 };
 
@@ -146,7 +144,11 @@ export const rulesPart = {
   remake: 'Take the changes',
   leave: 'Leave it',
   difference: ({ added, changed, gone }: { readonly added: number; readonly changed: number; readonly gone: number }): string =>
-    [added > 0 && `${added} new`, changed > 0 && `${changed} with other factors`, gone > 0 && `${gone} no longer asked for`]
+    [
+      added > 0 && `${added} new`,
+      changed > 0 && `${changed} with other factors or reasons`,
+      gone > 0 && `${gone} no longer asked for`,
+    ]
       .filter(Boolean)
       .join(', '),
   since: 'Cases or rules have changed:',

@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import { applyIntent } from '../../model/edits/apply-intent';
 import { emptyModel, type Combination, type Model, type SumCombination } from '../../model/model';
 import { publishedRules } from '../rules/published';
-import { differenceOf, isDifferent, taking, typed } from './difference';
+import { byHand, differenceOf, isDifferent, taking } from './difference';
 import { generated } from './generate';
 
 const rules = publishedRules.find(({ id }) => id === 'en1990-6.10')!;
@@ -15,7 +15,7 @@ function differenceIn(model: Model) {
 }
 
 function taken(model: Model): Model {
-  const applied = applyIntent(model, taking(model, { rules: rules.id, situations: ask.situations }, differenceIn(model)));
+  const applied = applyIntent(model, taking(model, rules, { rules: rules.id, situations: ask.situations }, differenceIn(model)));
   if (!applied.ok) throw new Error(applied.faults.map(({ message }) => message).join(' '));
   return applied.model;
 }
@@ -57,7 +57,7 @@ test('a case that comes, changes its category or goes is a difference: names sta
 
 test('a line that is edited by hand is typed from then on: rules make another, and leave it alone', () => {
   const before = taken(garden());
-  const edited = typed(before.combinations[1] as SumCombination, { G: 1.4, Q: 1.5 });
+  const edited = byHand(before.combinations[1], { ...(before.combinations[1] as SumCombination), factors: { G: 1.4, Q: 1.5 } });
   expect(edited).not.toHaveProperty('made');
   const model = taken({ ...before, combinations: before.combinations.map((one) => (one.id === 'U2' ? edited : one)) });
   expect(model.combinations.find(({ id }) => id === 'U2')).toEqual(edited);
@@ -65,4 +65,32 @@ test('a line that is edited by hand is typed from then on: rules make another, a
     factors: (before.combinations[1] as SumCombination).factors,
   });
   expect(model.combinations.find(({ id }) => id === 'Strength')).toMatchObject({ of: expect.arrayContaining(['U2', 'U6']) });
+});
+
+test('what is put by hand is typed, unless only its name or title is another', () => {
+  const [, sum] = taken(garden()).combinations as SumCombination[];
+  expect(byHand(sum, { ...sum!, id: 'U9', title: 'Wet' })).toHaveProperty('made');
+  expect(byHand(sum, { ...sum!, limitState: 'service' })).not.toHaveProperty('made');
+  expect(byHand(undefined, { ...sum!, id: 'copy' })).not.toHaveProperty('made');
+  const envelope = taken(garden()).combinations.at(-1)!;
+  expect(byHand(envelope, { ...envelope, of: ['G'] } as typeof envelope)).not.toHaveProperty('made');
+});
+
+test('another title of a case, and other rules with the same factors, give a line another reason, not another name', () => {
+  const model = taken(garden());
+  const titled: Model = { ...model, cases: model.cases.map((one) => (one.id === 'Q' ? { ...one, title: 'Visitors' } : one)) };
+  const { added, changed, gone } = differenceIn(titled);
+  expect([added.length, gone.length]).toEqual([0, 0]);
+  expect(changed.map(([, after]) => after.made!.reason)).toContain('Visitors leads (γ 1.5); permanent unfavourable.');
+  const other = publishedRules.find(({ id }) => id === 'en1990-6.10ab')!;
+  const made = generated(model, { rules: other, situations: ['persistent'] });
+  if (made.isTooMany) throw new Error('too many');
+  const same = differenceOf(model, other.id, made.lines).changed.find(
+    ([, after]) => after.factors.G === 1 && after.factors.Q === 1.5,
+  )!;
+  expect(same[1]).toMatchObject({
+    id: same[0].id,
+    factors: same[0].factors,
+    made: { rules: 'en1990-6.10ab', clause: '6.4.3.2, expression 6.10b' },
+  });
 });

@@ -2,12 +2,13 @@ import { limitStates, limitStateTable, type LimitState } from '../../model/categ
 import { freeName } from '../../model/edits/next-id';
 import type { Intent } from '../../model/edits/intent';
 import type { Combination, Combining, EnvelopeCombination, Model, SumCombination } from '../../model/model';
+import type { RuleSet } from '../rules/rule-set';
 import type { Line } from './generate';
 
 /** What rules ask for beside what a model has of them. Nothing that was typed is in it. */
 export interface Difference {
   readonly added: readonly SumCombination[];
-  /** Before and after; the name stays. */
+  /** Before and after, where factors or the reason for them have become others; the name stays. */
   readonly changed: readonly (readonly [SumCombination, SumCombination])[];
   readonly gone: readonly SumCombination[];
   readonly kept: readonly SumCombination[];
@@ -35,25 +36,36 @@ export function differenceOf(
   const made = model.combinations.filter(isMade);
   // Where a case has gone several may have become the same: the first of them stays.
   const same = new Map(made.toReversed().map((one) => [factorsKey(one.made.situation, one.factors), one]));
-  const byHand = new Map(
+  const typedBefore = new Map(
     model.combinations.flatMap((one) =>
       one.type === 'sum' && !one.made ? [[factorsKey(one.limitState ?? 'other', one.factors), one] as const] : [],
     ),
   );
+  const entryOf = ({ situation, clause, factors, reason }: Line, id: string): SumCombination => ({
+    id,
+    type: 'sum',
+    factors,
+    limitState: situation.limitState,
+    made: { rules, situation: situation.id, clause, reason },
+  });
   const typed: SumCombination[] = [];
   const left = new Set<Made>(made);
   const kept: SumCombination[] = [];
-  const others: Line[] = [];
-  for (const line of lines) {
-    const one = same.get(factorsKey(line.situation.id, line.factors));
-    const already = byHand.get(factorsKey(line.limitState, line.factors));
-    if (already) typed.push(already);
-    else if (one && left.delete(one)) kept.push(one);
-    else others.push(line);
-  }
-  const alike = new Map([...left].map((one) => [wordsKey(one.made.situation, one.made.reason), one]));
   const changed: [SumCombination, SumCombination][] = [];
   const added: SumCombination[] = [];
+  const others: Line[] = [];
+  const changedTo = (before: Made, line: Line): number =>
+    changed.push([before, { ...entryOf(line, before.id), ...(before.title !== undefined && { title: before.title }) }]);
+  for (const line of lines) {
+    const one = same.get(factorsKey(line.situation.id, line.factors));
+    const already = typedBefore.get(factorsKey(line.situation.limitState, line.factors));
+    if (already) typed.push(already);
+    else if (!one || !left.delete(one)) others.push(line);
+    // Other rules, or another title of a case: the factors stay, and the reason does not.
+    else if (one.made.rules === rules && one.made.clause === line.clause && one.made.reason === line.reason) kept.push(one);
+    else changedTo(one, line);
+  }
+  const alike = new Map([...left].map((one) => [wordsKey(one.made.situation, one.made.reason), one]));
   const taken = new Set([...model.cases, ...(model.actions ?? []), ...model.combinations].map(({ id }) => id));
   const numbers = new Map<string, number>();
   const nameOf = (letter: string): string => {
@@ -62,18 +74,10 @@ export function differenceOf(
     numbers.set(letter, n + 1);
     return `${letter}${n}`;
   };
-  for (const { situation, limitState, clause, factors, reason } of others) {
-    const entry = (id: string): SumCombination => ({
-      id,
-      type: 'sum',
-      factors,
-      limitState,
-      made: { rules, situation: situation.id, clause, reason },
-    });
-    const before = alike.get(wordsKey(situation.id, reason));
-    if (before && left.delete(before))
-      changed.push([before, { ...entry(before.id), ...(before.title && { title: before.title }) }]);
-    else added.push(entry(nameOf(situation.letter)));
+  for (const line of others) {
+    const before = alike.get(wordsKey(line.situation.id, line.reason));
+    if (before && left.delete(before)) changedTo(before, line);
+    else added.push(entryOf(line, nameOf(line.situation.letter)));
   }
   return { added, changed, gone: [...left], kept, typed };
 }
@@ -84,6 +88,7 @@ export const isDifferent = ({ added, changed, gone }: Difference): boolean => ad
 /** The edit that takes a difference, with one envelope of all sums of each limit state that has made ones; one step. */
 export function taking(
   model: Pick<Model, 'cases' | 'actions' | 'combinations'>,
+  { title }: RuleSet,
   combining: Combining,
   difference: Difference,
 ): Intent {
@@ -106,7 +111,7 @@ export function taking(
   const removed = [...goneIds, ...ownEnvelopes.filter(({ id }) => !stays.has(id)).map(({ id }) => id)];
   return {
     type: 'batch',
-    label: `Combine by ${combining.rules}`,
+    label: `Combine by ${title}`,
     intents: [
       { type: 'set', settings: { combining } },
       ...changed.map(([before, entry]) => put(entry, before.id)),
@@ -141,7 +146,15 @@ function envelopeOf(
   return [{ id, type: 'envelope', of: of.map((one) => one.id), limitState, made }];
 }
 
-/** A sum with other factors: one that rules have made is typed from then on. */
-export function typed({ made: _, ...sum }: SumCombination, factors: SumCombination['factors']): SumCombination {
-  return { ...sum, factors };
+/** What a combination says, whatever it is called. */
+const saying = (one: Combination): string =>
+  one.type === 'sum' ? factorsKey(one.limitState ?? '', one.factors) : JSON.stringify([one.limitState, one.of]);
+
+/**
+ * A combination as it is put by hand: what rules have made is typed from then on, and they leave it alone. Its name and its title are the
+ * user's own anyway.
+ */
+export function byHand<C extends Combination>(before: Combination | undefined, after: C): C {
+  const { made: _, ...typed } = after;
+  return before !== undefined && saying(before) === saying(after) ? after : (typed as C);
 }

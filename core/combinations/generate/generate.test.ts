@@ -97,7 +97,6 @@ test('each line says why: what leads, what accompanies it and with what, and whe
   expect(reasons.get('1 G + 0.75 S + 1.5 W')).toMatchObject({
     reason: 'Wind from the left leads (γ 1.5); S accompanies with ψ₀ = 0.5; permanent favourable.',
     clause: '6.4.3.2, expression 6.10',
-    limitState: 'strength',
   });
   expect(reasons.get('1.35 G')!.reason).toBe('No variable action; permanent unfavourable.');
 });

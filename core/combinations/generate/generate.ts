@@ -1,5 +1,5 @@
 import { GENERATED_LINES } from '../../limits';
-import type { Category, LimitState } from '../../model/categories';
+import type { Category } from '../../model/categories';
 import type { Model } from '../../model/model';
 import { actionsOf, type Action } from '../actions';
 import type { RuleSet, Situation } from '../rules/rule-set';
@@ -16,7 +16,6 @@ export interface Asked {
 /** A combination that the rules ask for, before it has a name. */
 export interface Line {
   readonly situation: Situation;
-  readonly limitState: LimitState;
   readonly clause: string;
   readonly factors: { readonly [caseId: string]: number };
   readonly reason: string;
@@ -80,8 +79,7 @@ export function generated(model: Acting, ask: Asked): Generated {
         const key = JSON.stringify([situation.limitState, factors]);
         all++;
         if (Object.keys(factors).length === 0 || lines.has(key)) continue;
-        const { limitState } = situation;
-        lines.set(key, { situation, limitState, clause: expression.clause, factors, reason: reasonOf(line, permanent) });
+        lines.set(key, { situation, clause: expression.clause, factors, reason: reasonOf(line, permanent) });
       }
   return { isTooMany: false, lines: [...lines.values()], merged: all - lines.size, untold: untoldOf(situations, actions) };
 }

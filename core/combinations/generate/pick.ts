@@ -36,7 +36,8 @@ const among = ({ actions }: Situation, { of }: Term): readonly Action[] =>
 /** An action in each of its variants; none where its factor is zero. */
 function picks({ rules }: Situation, term: Term, action: Action, role: Pick['role']): Choices {
   const isHelpful = role === 'favourable';
-  const size = term.value === undefined || isHelpful ? undefined : rules.values[term.value]?.of[action.category];
+  // Rules that were read give every value that their terms name.
+  const size = term.value === undefined || isHelpful ? undefined : rules.values[term.value]!.of[action.category]!;
   const factor = isHelpful ? term.favourable! : product(term.factor, size ?? 1);
   if (factor === 0) return [];
   const value = size === undefined ? undefined : { symbol: term.value!, size };

@@ -59,11 +59,9 @@ export interface ReadRules {
   readonly notices: readonly Notice[];
 }
 
-const asObject = (value: unknown): string => (typeof value === 'object' ? 'the file' : String(value));
-
 /**
  * Reads a set of rules; every fault of it is found in one pass. One that is like another takes from it what it does not say itself:
- * reduction values by their symbol, situations by their id.
+ * reduction values by their symbol and category, situations by their id. No term is left without a value that it names.
  */
 export function readRules(value: unknown, known: readonly RuleSet[] = []): ReadRules {
   const findings = new Findings(value);
@@ -96,7 +94,8 @@ export function readRules(value: unknown, known: readonly RuleSet[] = []): ReadR
   const values: Record<string, ReductionValue> = Object.assign(Object.create(null), like?.values);
   written.values?.forEach(({ symbol, clause, of }, i) => {
     for (const [category, size] of Object.entries(of)) {
-      resolved([category], `values[${i}].of.${category}`);
+      if (!isCategory(category))
+        fault(`values[${i}].of`, category, `“${category}” is not a category`, `Name some of ${categories.join(', ')}`);
       if (size < 0 || size > 1)
         fault(
           `values[${i}].of.${category}`,
@@ -105,7 +104,7 @@ export function readRules(value: unknown, known: readonly RuleSet[] = []): ReadR
           'Give a number from 0 to 1',
         );
     }
-    values[symbol] = { clause, of };
+    values[symbol] = { clause, of: { ...like?.values[symbol]?.of, ...of } };
   });
 
   const situations = new Map(like?.situations.map((one) => [one.id, one]));
@@ -115,9 +114,6 @@ export function readRules(value: unknown, known: readonly RuleSet[] = []): ReadR
       terms: terms.map((one, t): Term => {
         const path = `situations[${s}].expressions[${e}].terms[${t}]`;
         const of = resolved(one.of, `${path}.of`);
-        for (const category of one.value === undefined ? [] : of)
-          if (values[one.value!]?.of[category] === undefined)
-            fault(`${path}.value`, one.value, `There is no ${one.value} of ${category}`, `Add it to “values”`);
         if (one.favourable !== undefined && one.acts !== 'always')
           fault(
             `${path}.favourable`,
@@ -130,15 +126,28 @@ export function readRules(value: unknown, known: readonly RuleSet[] = []): ReadR
         return { ...one, of };
       }),
     }));
+    if (written.situations!.findIndex(({ id: other }) => other === situation.id) < s)
+      fault(
+        `situations[${s}].id`,
+        situation.id,
+        `There is already a situation “${situation.id}”`,
+        'Rename or remove one of the two',
+      );
     situations.set(situation.id, { ...situation, expressions });
   });
+  // Those of the set that this is like as well: a value that nobody gives must not count as 1.
+  for (const { id: situation, expressions } of situations.values())
+    for (const { value: symbol, of } of expressions.flatMap(({ terms }) => terms))
+      for (const category of symbol === undefined ? [] : of)
+        if (values[symbol!]?.of[category] === undefined)
+          fault('values', symbol, `There is no ${symbol} of ${category}, which “${situation}” takes`, 'Add it to “values”');
   const apart = written.apart?.map((pair, i) => ({
     ...pair,
     one: resolved(pair.one, `apart[${i}].one`),
     others: resolved(pair.others, `apart[${i}].others`),
   }));
   if (situations.size === 0)
-    fault('situations', asObject(value), 'There is no situation to combine anything for', 'Add at least one to “situations”');
+    fault('situations', written.situations, 'There is no situation to combine anything for', 'Add at least one to “situations”');
   if (findings.notices.some(isFault)) return { notices: findings.notices };
   const { title, standard } = written;
   const rules: RuleSet = {

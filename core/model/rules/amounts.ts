@@ -55,9 +55,13 @@ export function checkAmounts({ model, findings }: RuleContext): boolean {
         subjects: [`${list === 'actions' ? 'action' : 'combination'} ${String(id)}`],
       });
     });
-  const sums = combinations.reduce((all, { id, type }) => all + (type === 'sum' ? (ways.get(id) ?? 1) : 0), 0);
-  tooMuch('combinations', sums * cases.length, FACTORS, 'The sums have too many factors when they are resolved to load cases');
-  const { steps, largest } = factorsOfSums(combinations, cases.length);
+  const actions = listOf(model, 'actions');
+  const waysOf = (all: readonly Entity[]): number => all.reduce((sum, { id }) => sum + (ways.get(id) ?? 1), 0);
+  const sums = combinations.filter(({ type }) => type === 'sum');
+  // Each way has a factor on each case, and each sum one on each action before its ways are made.
+  const factors = (waysOf(sums) + waysOf(actions)) * cases.length + sums.length * actions.length;
+  tooMuch('combinations', factors, FACTORS, 'The sums have too many factors when they are resolved to load cases');
+  const { steps, largest } = factorsOfSums(combinations, cases.length + actions.length);
   tooMuch('combinations', steps, FACTOR_STEPS, 'The sums of sums take too many additions when they are resolved to load cases');
   if (largest && largest.size > FACTOR_SIZE) {
     fits = false;
@@ -115,7 +119,7 @@ function amountOf(loads: readonly Entity[], members: readonly Entity[]): LoadAmo
 /** How many additions resolving all sums takes, and the one whose factors may become the largest. */
 function factorsOfSums(
   combinations: readonly Entity[],
-  cases: number,
+  terms: number,
 ): { readonly steps: number; readonly largest: { readonly id: string; readonly size: number } | undefined } {
   const sums = combinations.flatMap(({ id, factors }) =>
     typeof id === 'string' && isObject(factors) ? [{ id, parts: Object.keys(factors) }] : [],
@@ -129,7 +133,7 @@ function factorsOfSums(
     const factors = factorsOf.get(id) as Entity;
     let size = 0;
     for (const part of known.get(id)!) {
-      if (known.has(part)) steps += cases;
+      if (known.has(part)) steps += terms;
       size += Math.abs(numberOf(factors[part])) * (sizes.get(part) ?? 1);
     }
     sizes.set(id, size);

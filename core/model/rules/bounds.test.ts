@@ -133,6 +133,13 @@ describe('small files that ask for much', () => {
       ], [{ id: 'S', category: 'other' }]), /stand for too many loads .* at most 1,000,000 fit .*1202000/],
   ])('%s are counted and refused before they are divided', (_, model, words) => expect(told(model)).toMatch(words)); // oxfmt-ignore
 
+  test('actions in actions: what they and the sums would hold is counted before it is made', () => {
+    const chain = (count: number): object[] => Array.from({ length: count }, (_, i) => ({ id: `A${i}`, type: 'either', of: [i === 0 ? 'Q' : `A${i - 1}`] })); // oxfmt-ignore
+    const sums = Array.from({ length: 3000 }, (_, i): Combination => ({ id: `S${i}`, type: 'sum', factors: { [`A${i}`]: 1 } }));
+    expect(codesOf({ ...beam, actions: chain(6000), combinations: sums })).toEqual([]);
+    expect(codesOf({ ...beam, actions: chain(7000), combinations: sums })).toEqual(['too-much combinations']);
+  });
+
   test('sums of sums: their additions and the size of their factors are counted', () => {
     const doubled = (count: number): Combination[] =>
       Array.from({ length: count }, (_, i) => ({

@@ -1,4 +1,4 @@
-import { typed } from '../../combinations/generate/difference';
+import { byHand } from '../../combinations/generate/difference';
 import { readSum, sumText } from '../../combinations/sum-text';
 import { limitStates, limitStateTable } from '../../model/categories';
 import type { Model, SumCombination } from '../../model/model';
@@ -70,10 +70,7 @@ export const combinationList: ScheduleKind = {
     return { id, type: 'sum', factors: {}, limitState: last?.limitState ?? 'strength' };
   },
   put: (_: Model, row, old) => {
-    const sum = sumOf(row);
-    // What is written over is typed.
-    const isSame = old !== undefined && sumText(sumOf(old).factors) === sumText(sum.factors);
-    const entry = isSame ? sum : typed(sum, sum.factors);
+    const entry = byHand(old && sumOf(old), sumOf(row));
     return [{ type: 'put', list: 'combinations', entry: { ...entry }, ...(old && { key: old.id }) }];
   },
 };

@@ -2,7 +2,7 @@
 
 import { ToggleButtonGroup } from 'react-aria-components';
 import styled from 'styled-components';
-import { categoryGroups, grouping, type GroupWay } from '@rigid-beam/core/combinations/grouping';
+import { categoryGroups, grouping, groupWayWords, type GroupWay } from '@rigid-beam/core/combinations/grouping';
 import { categoryOf } from '@rigid-beam/core/model/categories';
 import { useEditor, useModel } from '../../editor/use-editor';
 import { Hint, PanelSubtitle, Stack, ToggleButton } from '../../ui/controls';
@@ -58,7 +58,7 @@ export function ActTogether() {
             >
               {group.ways.map((way) => (
                 <ToggleButton key={way} id={way}>
-                  {WORDS.way[way]}
+                  {groupWayWords[way]}
                 </ToggleButton>
               ))}
             </Ways>

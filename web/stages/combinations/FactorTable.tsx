@@ -3,7 +3,7 @@
 import { Fragment, memo, useRef, useState, type KeyboardEvent } from 'react';
 import { ToggleButton } from 'react-aria-components';
 import styled from 'styled-components';
-import { typed } from '@rigid-beam/core/combinations/generate/difference';
+import { byHand } from '@rigid-beam/core/combinations/generate/difference';
 import { limitStates, limitStateTable } from '@rigid-beam/core/model/categories';
 import type { CaseColour, Combination, EnvelopeCombination, Model, SumCombination } from '@rigid-beam/core/model/model';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
@@ -125,8 +125,10 @@ interface FactorTableProps {
 /** Every sum with its factors on the cases as a table that is typed into; arrow keys go from cell to cell. An envelope says what it encloses. */
 export const FactorTable = memo(function FactorTable({ cases, actions, combinations: all, acting }: FactorTableProps) {
   const editor = useEditor();
-  const onPut = (entry: Combination): void =>
-    void editor.edit({ type: 'put', list: 'combinations', entry: { ...entry }, key: entry.id });
+  const onPut = (sum: SumCombination): void => {
+    const before = all.find(({ id }) => id === sum.id);
+    editor.edit({ type: 'put', list: 'combinations', entry: { ...byHand(before, sum) }, key: sum.id });
+  };
   const combinations = inGroups(all);
   const counts = new Map<string, number>();
   for (const one of combinations) counts.set(stateOf(one), (counts.get(stateOf(one)) ?? 0) + 1);
@@ -225,7 +227,7 @@ const Enclosed = ({ envelope, columns }: { readonly envelope: EnvelopeCombinatio
 interface CellProps {
   readonly sum: SumCombination;
   readonly caseId: string;
-  readonly onPut: (entry: Combination) => void;
+  readonly onPut: (sum: SumCombination) => void;
   readonly onKey: (event: KeyboardEvent<HTMLInputElement>) => void;
   /** Why what is typed is no factor; nothing once it is one, or is given up. */
   readonly onFault: (fault: string | undefined) => void;
@@ -246,12 +248,12 @@ function Cell({ sum, caseId, onPut, onKey, onFault }: CellProps) {
     if (draft === undefined || draft.trim() === shown) return draft === undefined ? undefined : end();
     if (draft.trim() === '') {
       const { [caseId]: _, ...rest } = sum.factors;
-      onPut(typed(sum, rest));
+      onPut({ ...sum, factors: rest });
       return end();
     }
     const parsed = parseQuantity(draft, 'number');
     if (!parsed.ok) return end(COMBINE.notFactor(caseId, sum.id, parsed.reason));
-    onPut(typed(sum, { ...sum.factors, [caseId]: parsed.value }));
+    onPut({ ...sum, factors: { ...sum.factors, [caseId]: parsed.value } });
     end();
   };
   return (

@@ -59,8 +59,8 @@ export function RulesPart() {
     [asked, cases, actions, combinations],
   );
   const permanents = cases.filter(({ category }) => category === 'permanent').length;
-  const take = ({ combining: taken, difference }: Answer): void => {
-    if (difference && editor.edit(taking(model, taken, difference))) setTried(undefined);
+  const take = ({ rules, combining: taken, difference }: Answer): void => {
+    if (difference && editor.edit(taking(model, rules, taken, difference))) setTried(undefined);
   };
   return (
     <Stack>
@@ -105,7 +105,7 @@ export function RulesPart() {
         />
       )}
       {answer && (
-        <Offer answer={answer} isFirst={tried !== undefined} onTake={() => take(answer)} onLeave={() => setTried(undefined)} />
+        <Offer answer={answer} isTried={tried !== undefined} onTake={() => take(answer)} onLeave={() => setTried(undefined)} />
       )}
     </Stack>
   );
@@ -124,13 +124,13 @@ function Said({ table: { columns }, row }: { readonly table: Table<Change>; read
 
 interface OfferProps {
   readonly answer: Answer;
-  readonly isFirst: boolean;
+  readonly isTried: boolean;
   readonly onTake: () => void;
   readonly onLeave: () => void;
 }
 
 /** What would come, change and go, with its reasons. */
-function Offer({ answer: { rules, made, difference, isDifferent }, isFirst, onTake, onLeave }: OfferProps) {
+function Offer({ answer: { rules, made, difference, isDifferent }, isTried, onTake, onLeave }: OfferProps) {
   if (made.isTooMany || !difference)
     return (
       <FieldNote data-fault role="alert">
@@ -151,12 +151,12 @@ function Offer({ answer: { rules, made, difference, isDifferent }, isFirst, onTa
       {isDifferent && (
         <>
           <p role="status">
-            {!isFirst && `${WORDS.since} `}
+            {!isTried && `${WORDS.since} `}
             {WORDS.difference(counts)}.
           </p>
           <Row>
             <Button onPress={onTake}>{isOnlyNew ? WORDS.take(added.length) : WORDS.remake}</Button>
-            {isFirst && <Button onPress={onLeave}>{WORDS.leave}</Button>}
+            {isTried && <Button onPress={onLeave}>{WORDS.leave}</Button>}
           </Row>
           <Changes>
             <ReadTable
