@@ -17,7 +17,7 @@ module.exports = {
     forbid('core-has-no-interface', '^(core|drawing)/', outside, 'No React, no database, no framework below the application.'),
     forbid(
       'core-without-node',
-      '^(core|drawing)/',
+      '^(core|drawing)/(?!test/)',
       '^(fs|path|os|crypto|http|net|child_process|worker_threads|node:.*)$',
       'No Node API below the command and the application.',
     ),
@@ -118,6 +118,18 @@ module.exports = {
     forbid('commands-below-stages', '^web/commands/', '^web/(stages|cards|workspace|projects)/', 'Commands know no bench.'),
     forbid('cards-below-stages', '^web/cards/', '^web/(commands|stages|workspace|projects)/', 'Cards know no bench.'),
     forbid('stages-below-workspace', '^web/stages/', '^web/(workspace|projects)/', 'Benches know no page.'),
+    forbid(
+      'paper-beside-stages',
+      '^web/paper/',
+      '^web/(commands|stages|cards|schedules|workspace|projects|db)/',
+      'What is put on paper is asked of the drawing, not of a bench.',
+    ),
+    forbid(
+      'browser-at-the-bottom',
+      '^web/browser/',
+      '^web/(?!browser/)|^(core|drawing)/',
+      'What the browser does for anybody knows nobody.',
+    ),
     forbid(
       'ui-alone',
       '^web/ui/',

@@ -7,6 +7,14 @@ import { checkModel } from '@rigid-beam/core/model/check';
 import type { Model } from '@rigid-beam/core/model/model';
 import { extremes } from '@rigid-beam/core/results/extremes';
 import { AnalysisSession, solve } from '@rigid-beam/core/analysis/session';
+import { influenceOf, isFound } from '@rigid-beam/core/influence/asked';
+import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { lineQuantities } from '@rigid-beam/core/results/quantities';
+import { memberReader } from '@rigid-beam/core/results/read-quantity';
+import { arrangedNow } from '@rigid-beam/core/tables/arranged';
+import { readConditions } from '@rigid-beam/core/tables/conditions';
+import { resultTable } from '@rigid-beam/core/tables/results/lists';
+import { readGoverningSums } from '@rigid-beam/core/results/governs';
 import { readExtremes } from '@rigid-beam/core/results/read-extremes';
 import { responseOf } from '@rigid-beam/core/results/sums';
 import { compile } from '@rigid-beam/core/stiffness/compile';
@@ -113,14 +121,89 @@ const measurements: Record<string, () => object> = {
       before = performance.now();
     }
     const envelopeTime = performance.now() - begun;
+    const asked = performance.now();
+    const reading = readGoverningSums({ combinations: sums }, solution);
+    while (!reading.next().done);
+    const governing = performance.now() - asked;
     return {
       members: base.members.length,
       opening,
       envelope: envelopeTime,
+      governing,
       steps,
       longest,
       memory: process.resourceUsage().maxRSS * 1024,
     };
+  },
+  influence: () => {
+    const model = spaceBuilding(12, 12, 22, 1);
+    const session = new AnalysisSession();
+    session.update(model);
+    const beams = model.members.filter(({ id }) => !id.startsWith('c'));
+    const time = median(7, (run) => {
+      const found = influenceOf(model, session.system!, { effect: `${beams[(run * 97) % beams.length]!.id}:Mz@40%` });
+      if (!isFound(found)) throw new Error(found.map(({ message }) => message).join(' '));
+    });
+    return { members: model.members.length, time };
+  },
+  travelling: () => {
+    const base = building(20, 4, 2);
+    const run = base.members.map(({ id }) => id).filter((id) => /^b\d+\.2$/.test(id));
+    const train = {
+      id: 'train',
+      case: 'T',
+      type: 'train' as const,
+      members: run,
+      stands: 9,
+      axles: [3e4, 9e4, 9e4, 6e4],
+      spacings: [3, 1.2, 4],
+    };
+    const model: Model = {
+      ...base,
+      cases: [...base.cases, { id: 'T', category: 'traffic' }],
+      loads: [...base.loads, train],
+      actions: [{ id: 'T travelling', type: 'travelling', of: ['T'] }],
+      combinations: [{ id: 'U', type: 'sum', factors: { Q0: 1.35, 'T travelling': 1.5 } }],
+    };
+    const { solution } = solve(model);
+    const outcome = solution!.outcomes.findIndex(({ id }) => id === 'U');
+    const begun = performance.now();
+    const reading = readExtremes(solution!, outcome);
+    while (!reading.next().done);
+    return { members: base.members.length, run: run.length, time: performance.now() - begun };
+  },
+  reading: () => {
+    const base = spaceBuilding(5, 5, 11, 10);
+    const sums = Array.from({ length: 50 }, (_, i) => ({
+      id: `U${i}`,
+      type: 'sum' as const,
+      factors: Object.fromEntries(base.cases.map(({ id }, k) => [id, 1 + ((i * 7 + k * 3) % 5) / 10])),
+    }));
+    const envelope = { id: 'U', type: 'envelope' as const, of: sums.map(({ id }) => id) };
+    const model = { ...base, combinations: [...sums, envelope] };
+    const solution = solve(model).solution!;
+    const outcome = solution.outcomes.length - 1;
+    const members = base.members.map((_, m) => m);
+    const governs = median(3, () => {
+      for (const m of members)
+        for (const side of ['max', 'min'] as const) memberReader(solution, outcome, m).governed('Mz', side);
+    });
+    const asked = { outcome, of: 'each of its parts', places: 5 } as const;
+    const table = resultTable(solution, 'endForces', asked, defaultDisplay)!;
+    const ordered = median(3, (run) => {
+      const read = readConditions(`|Mz| > ${run}`, table.columns);
+      if (!read.ok) throw new Error(read.reason);
+      arrangedNow(table, { holds: read.holds, sorted: { key: 'Mz', way: -1 } });
+    });
+    const beams = base.members
+      .filter(({ id }) => !id.startsWith('c'))
+      .slice(0, 12)
+      .map(({ id }) => id);
+    const line = beams.map((id) => memberReader(solution, outcome, solution.structure.names.members.indexOf(id)));
+    const step = median(200, (run) => {
+      for (const quantity of lineQuantities) line[run % line.length]!.at(quantity, 0.37 * (run % 7));
+    });
+    return { members: members.length, rows: table.rows.length, governs, ordered, step };
   },
   combinations: () => {
     const base = building(70, 70, 10);

@@ -1,4 +1,7 @@
 import { closedForms } from '@rigid-beam/core/test/closed-forms/all';
+import { influenceForms } from '@rigid-beam/core/test/closed-forms/influence';
+import { linesOf } from '@rigid-beam/core/test/influence';
+import { ordinateAt } from '@rigid-beam/core/results/travelling/line';
 import { halfUnit, published } from '@rigid-beam/core/test/closed-forms/published';
 import { publishedSections } from '@rigid-beam/core/test/published-sections';
 import { printedScale, printedUnit, type PrintedKey } from '@rigid-beam/core/test/published-table';
@@ -11,6 +14,7 @@ const capital = (name: string): string => name.replace(/^./, (c) => c.toUpperCas
 const rows: string[] = [];
 let worst = 0;
 let count = 0;
+let worstLine = 0;
 for (const [name, model, checks] of closedForms) {
   const reading = solved(sketch(model));
   rows.push(`\n## ${capital(name)}\n\n| quantity | theory | Rigid Beam | difference |\n|---|---|---|---|`);
@@ -22,6 +26,18 @@ for (const [name, model, checks] of closedForms) {
     rows.push(`| ${what.replace(/\|/g, '\\|')} | ${show(theory)} | ${show(ours(reading))} | ${difference.toExponential(1)} |`);
   }
 }
+const lines = influenceForms.map(([name, model, way, effect, theory]) => {
+  const [line] = linesOf(model, way, [effect]);
+  const size = Math.max(...theory.map(([, value]) => Math.abs(value)));
+  const values = theory.map(([s, value]) => {
+    const ours = ordinateAt(line!, s);
+    const difference = Math.abs(ours - value) / size;
+    worstLine = Math.max(worstLine, difference);
+    const show = (one: number): string => (Math.abs(one) < 1e-9 * size ? '0' : one.toPrecision(10));
+    return `| ${Number(s.toPrecision(6))} | ${show(value)} | ${show(ours)} | ${difference.toExponential(1)} |`;
+  });
+  return `\n### ${capital(name)}\n\n| load at, m | theory | Rigid Beam | difference |\n|---|---|---|---|\n${values.join('\n')}`;
+});
 const books = published.map(([name, model, checks]) => {
   const reading = solved(sketch(model));
   const lines = checks.map(([what, ours, printed]) => {
@@ -52,6 +68,12 @@ the value, or to the size of its neighbours where the value is zero.
 ${closedForms.length} structures, ${count} values; the largest difference is ${worst.toExponential(1)}. After them stand
 ${published.length} from books.
 ${rows.join('\n')}
+
+## Influence lines
+
+A load of 1 N stands at some places of its path; ordinates are the reaction, force, moment (per newton) or displacement that it brings about. The largest
+difference is ${worstLine.toExponential(1)} of the largest ordinate.
+${lines.join('\n')}
 
 ## Published values
 

@@ -151,6 +151,54 @@ describe('rigid-beam matrix', () => {
   test('refuses what cannot be solved', () => expect(command(['matrix', '-'], '{}')).toMatchObject({ code: 2, out: '' }));
 });
 
+describe('rigid-beam influence', () => {
+  interface Written {
+    readonly of: string;
+    readonly pieces: readonly object[];
+    readonly max: { readonly value: number; readonly member: string; readonly x: number };
+    readonly areas: { readonly above: number; readonly below: number };
+    readonly train: {
+      readonly max: { readonly value: number; readonly axles: readonly { readonly member: string; readonly x: number }[] };
+    };
+  }
+
+  test('prints a line along the straight run through the member, and where a train is worst', () => {
+    const { code, out, err } = command([
+      'influence',
+      lintel,
+      '--force',
+      'b:Mz@50%',
+      '--train',
+      '3 kN + 9 kN after 1.2 to 3 m with 2 kN/m',
+      '--impact',
+      '1.5',
+    ]);
+    expect([code, err]).toEqual([0, '']);
+    const { of, pieces, max, areas, train } = JSON.parse(out) as Written;
+    expect(of).toBe('b:Mz@2.4m');
+    expect(pieces).toHaveLength(4);
+    expect(max).toMatchObject({ member: 'b', x: expect.closeTo(2.4, 9) });
+    expect(train.max.axles.map(({ member }) => member)).toEqual(['b', 'b']);
+    // The heavy axle stands at the peak, the light one as near as it may.
+    expect(train.max.axles[1]!.x).toBeCloseTo(2.4, 9);
+    expect(train.max.axles[0]!.x).toBeCloseTo(3.6, 9);
+    expect(train.max.value).toBeGreaterThan(1.5 * 9e3 * max.value + 2e3 * areas.above);
+  });
+
+  test.each([
+    [['--reaction', '1.fy', '--force', 'b:Mz@1m'], 2, /Ask for one influence line/],
+    [['--reaction', '4.fy'], 2, /Nothing holds node 4 along Y/],
+    [['--reaction', '1.uy'], 2, /1\.uy is a movement\. Ask for it with --movement/],
+    [['--force', 'b:Vz@1m'], 2, /Write one of N, Vy, Mz/],
+    [['--force', 'b:Mz@9m'], 2, /the member is 4\.8 m long/],
+    [['--reaction', '1.fy', '--path', 'a,c'], 2, /do not follow each other/],
+    [['--reaction', '1.fy', '--direction', 'left'], 2, /“left” is no direction/],
+    [['--reaction', '1.fy', '--train', '2 × 90 kN'], 2, /--train: .*how far apart/],
+  ])('%j is refused', (args, code, why) =>
+    expect(command(['influence', lintel, ...args])).toMatchObject({ code, out: '', err: expect.stringMatching(why) }),
+  );
+});
+
 describe('rigid-beam combine', () => {
   interface Combined {
     readonly combinations: readonly { readonly id: string; readonly type: string; readonly made?: { readonly reason: string } }[];
@@ -190,4 +238,116 @@ describe('rigid-beam check', () => {
 
   test('what is not JSON is a fault, not a crash', () =>
     expect(command(['check', '-'], '{"format": ')).toMatchObject({ code: 2, err: expect.stringMatching(/not valid JSON/) }));
+});
+
+describe('rigid-beam table', () => {
+  test('writes results and lists of the model as CSV, narrowed and in order, and several as sheets', () => {
+    const { code, out, err } = command([
+      'table',
+      lintel,
+      'member-extremes',
+      '--case',
+      'C',
+      '--where',
+      '|M| > 20 kN·m, most',
+      '--sort',
+      '-M',
+    ]);
+    expect([code, err]).toEqual([0, '']);
+    const [head, ...lines] = out
+      .trim()
+      .split('\r\n')
+      .map((line) => line.split(','));
+    expect(head).toEqual(['Member', 'Extreme', 'Value', 'Unit', 'at (m)', 'N (kN)', 'V (kN)', 'M (kN·m)', 'By']);
+    const moments = lines.map((line) => Number(line[7]));
+    expect(moments.length).toBeGreaterThan(1);
+    expect(moments).toEqual([...moments].sort((a, b) => b - a));
+    expect(lines.every((line) => Math.abs(Number(line[7])) > 20 && line[1]!.endsWith('most'))).toBe(true);
+    const nodes = command(['table', lintel, 'nodes', '--decimal', 'comma']);
+    expect(nodes.out.split('\r\n')[0]).toMatch(/^Node;X \(m\);Y \(m\)/);
+    const sheets = path.join(folder, 'all.xlsx');
+    expect(command(['table', lintel, 'sections,reactions,end-forces', '--case', 'C', '--each', '-o', sheets]).code).toBe(0);
+    expect(readFileSync(sheets).subarray(0, 2).toString()).toBe('PK');
+    const file = path.join(folder, 'stations.csv');
+    expect(command(['table', lintel, 'stations', '--places', '3', '-o', file]).code).toBe(0);
+    expect(readFileSync(file, 'utf8').trim().split('\r\n')).toHaveLength(1 + 3 * 3);
+  });
+
+  test.each([
+    [['moments'], /There is no table “moments”\. There are: nodes, /],
+    [['reactions', '--case', 'X'], /There is no case or combination “X”\. There are: G, Q1/],
+    [['reactions', '--where', 'Q > 3'], /There is no column “Q”/],
+    [['reactions', '--sort', 'Z9'], /There is no column “Z9” to sort by/],
+    [['reactions,nodes'], /Several tables are sheets of one file/],
+    [['foundations', '--case', 'G'], /There is no table “Reactions that act together” of G/],
+  ])('says why there is none: %j', (args, words) => {
+    const { code, err } = command(['table', lintel, ...args]);
+    expect([code, err]).toEqual([2, expect.stringMatching(words)]);
+  });
+});
+
+describe('rigid-beam draw', () => {
+  const rib = path.join(root, 'examples', 'glasshouse-rib.rbm.json');
+  const file = (name: string): string => path.join(folder, name);
+
+  test('puts a moment diagram on paper as PDF, SVG and PNG, without a browser, and the same bytes again', () => {
+    const to = (name: string, ...more: string[]): Buffer => {
+      const asked = ['draw', rib, '--quantity', 'M', '--case', 'U1', '--scale', '1:50', ...more, '-o', file(name)];
+      expect(command(asked)).toEqual({ code: 0, out: '', err: '' });
+      return readFileSync(file(name));
+    };
+    const pdf = to('moment.pdf', '--project', 'Botanic garden', '--date', '2026-11-29');
+    expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
+    expect(to('again.pdf', '--project', 'Botanic garden', '--date', '2026-11-29').equals(pdf)).toBe(true);
+    expect(to('moment.svg').toString()).toMatch(/^<svg .*>4\.36 kN·m<\/text>/s);
+    expect(to('moment.dxf').toString()).toMatch(/LWPOLYLINE[\s\S]*DIAGRAMS[\s\S]*4\.36 kN·m/);
+    const png = to('moment.png', '--dots', '100');
+    // ISO 216 A3 across at 100 dots an inch.
+    expect([png.toString('latin1', 1, 4), png.readUInt32BE(16), png.readUInt32BE(20)]).toEqual(['PNG', 1654, 1170]);
+  });
+
+  test('draws a set as the pages of one file, and says what it cannot draw', () => {
+    const set = command(['draw', rib, '--quantity', 'geometry,loads,M', '--case', 'G,S', '--paper', 'A4', '-o', file('set.pdf')]);
+    expect(set.code).toBe(0);
+    expect(readFileSync(file('set.pdf'), 'latin1').match(/\/Type \/Page\n/g)).toHaveLength(5);
+    for (const [args, words] of [
+      [['--quantity', 'Q', '-o', file('no.pdf')], /Nothing is called “Q” that could be drawn/],
+      [['--quantity', 'M', '--case', 'X', '-o', file('no.pdf')], /no case or combination “X”\. There are: G, /],
+      [['--scale', '1:2', '-o', file('no.pdf')], /At 1:2 the drawing covers/],
+      [['--scale', '50', '-o', file('no.pdf')], /“50” is no scale/],
+      [['-o', file('no.gif')], /name it \.pdf, \.svg, \.png or \.dxf/],
+      [['--quantity', 'N,M', '-o', file('no.svg')], /2 sheets are pages of one file/],
+      [['--paper', 'A1', '--dots', '600', '-o', file('no.png')], /more than 40 million dots/],
+    ] as const) {
+      const { code, err } = command(['draw', rib, ...args]);
+      expect([code, err]).toEqual([2, expect.stringMatching(words)]);
+    }
+  });
+});
+
+describe('rigid-beam report', () => {
+  const rib = path.join(root, 'examples', 'glasshouse-rib.rbm.json');
+  const file = (name: string): string => path.join(folder, name);
+
+  test('writes a calculation report as PDF and as HTML, the same bytes again; a part of it; and says what there is not', () => {
+    for (const name of ['report.pdf', 'again.pdf'])
+      expect(command(['report', rib, '--project', 'Botanic garden', '--date', '2026-11-29', '-o', file(name)])).toEqual({ code: 0, out: '', err: '' }); // oxfmt-ignore
+    expect(readFileSync(file('report.pdf')).equals(readFileSync(file('again.pdf')))).toBe(true);
+    expect(
+      command(['report', rib, '--chapters', 'results,model', '--case', 'U2', '--quantity', 'M', '-o', file('report.html')]).code,
+    ).toBe(0);
+    const html = readFileSync(file('report.html'), 'utf8');
+    expect([...html.matchAll(/<h2 id[^>]*>([^<]+)/g)].map(([, text]) => text)).toEqual(['Results', 'Model file']);
+    expect(html.match(/<figure>/g)).toHaveLength(1);
+    for (const [args, words] of [
+      [['--chapters', 'foreword', '-o', file('no.pdf')], /no chapter “foreword”\. There are: structure, /],
+      [['--case', 'X', '-o', file('no.pdf')], /no case or combination “X”/],
+      [['--quantity', 'Q', '-o', file('no.pdf')], /Nothing is called “Q”/],
+      [['--quantity', 'loads', '-o', file('no.pdf')], /“loads” is no quantity/],
+      [['-o', file('no.docx')], /name it \.pdf or \.html/],
+    ] as const) {
+      const { code, err } = command(['report', rib, ...args]);
+      expect([code, err]).toEqual([2, expect.stringMatching(words)]);
+    }
+  });
 });

@@ -32,3 +32,12 @@ export const FACTOR_SIZE = 1e9;
 export const GENERATED_LINES = 2000;
 /** Ways in which an action of several cases acts (which of them, and to which side), and a sum that holds such actions. */
 export const ACTION_WAYS = 200;
+
+/** Parts (spans, bays, storeys) of a case that is loaded in patterns: each is solved for itself. */
+export const PATTERN_PARTS = 40;
+
+/** Members over which trains travel, added up: on each of them four forces are solved for themselves. */
+export const TRAVEL_MEMBERS = 100;
+
+/** Axles of a train; more are no train but a uniform load. */
+export const TRAIN_AXLES = 200;

@@ -57,15 +57,15 @@ test('in a crowd members recede behind diagrams, and bars keep the width and the
   const solution = solutionOf(model);
   const { round, height } = LOOKS.corner;
   const askew: View = { ...view, projection: lookFrom(round, height), scale: 40, names: false };
-  const strongest = (shown: View, bars?: Parameters<typeof structureItems>[2]): number =>
+  const strongest = (shown: View, show?: Parameters<typeof structureItems>[2]): number =>
     Math.max(
-      ...paths(structureItems(model, shown, bars)).flatMap(({ stroke, opacity = 1 }) => (stroke === 'member' ? [opacity] : [])),
+      ...paths(structureItems(model, shown, show)).flatMap(({ stroke, opacity = 1 }) => (stroke === 'member' ? [opacity] : [])),
     );
   expect(strongest({ ...askew, quantity: 'none' })).toBe(1);
   expect(strongest({ ...askew, quantity: 'Mz' })).toBeLessThan(0.5);
   const members = drawnMembers(model, askew);
   const bars = barsOf(solution, 0, members, largestOf(governingValues(solution, 0, 'N')));
-  const drawn = paths(structureItems(model, { ...askew, quantity: 'N' }, bars)).filter(
+  const drawn = paths(structureItems(model, { ...askew, quantity: 'N' }, { bars })).filter(
     ({ stroke }) => stroke === 'tension' || stroke === 'compression',
   );
   expect(drawn.length).toBeGreaterThan(100);

@@ -1,15 +1,17 @@
 import { isRange } from '@rigid-beam/core/combinations/outcome';
 import { diagramOf } from '@rigid-beam/core/results/diagram';
-import { governing, type Stretch } from '@rigid-beam/core/results/envelope';
+import type { Stretch } from '@rigid-beam/core/results/envelope';
 import { evaluate } from '@rigid-beam/core/results/polynomial';
 import { isLine, quantityTable } from '@rigid-beam/core/results/quantities';
-import { pieceOf, valueIn, partsOf } from '@rigid-beam/core/results/read';
+import { hasTrains, pieceOf, valueIn } from '@rigid-beam/core/results/read';
+import { memberReader } from '@rigid-beam/core/results/read-quantity';
 import { readingOf } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { VERTEX, verticesFor, worldPath, type Ink, type Item } from './display-list';
 import { pointOn, type DrawnMember } from './geometry';
 import { boundOf, rangesOf, samplesOf, signRuns, type Samples } from './samples';
-import { isDeflection, isMoment, type SheetQuantity, type View } from './view';
+import { stretchesOn } from './stretches';
+import { isDeflection, isMoment, type MomentFace, type SheetQuantity, type View } from './view';
 import { SKETCHED } from './level-of-detail';
 
 export const inkOf = (quantity: SheetQuantity, value: number): Ink =>
@@ -39,13 +41,23 @@ export function standsOn(member: DrawnMember, quantity: SheetQuantity): readonly
 /** Sine under which a member's own y counts as level. */
 const LEVEL = 1e-3;
 
-/** A quantity of an outcome that stands on members; `metresPerUnit` is the drawing's scale. */
-export interface DrawnQuantity {
+/** One outcome of a solution, by its place among them. */
+export interface Outcome {
   readonly solution: Solution;
   readonly outcome: number;
+}
+
+/** A quantity of an outcome that stands on members; `metresPerUnit` is the drawing's scale. */
+export interface DrawnQuantity extends Outcome {
   readonly quantity: SheetQuantity;
   readonly metresPerUnit: number;
+  /** Moments stand where they press. */
+  readonly face?: MomentFace;
 }
+
+/** On which side of its member a positive value stands, as it is drawn. */
+export const drawnSide = ({ quantity, face }: Pick<DrawnQuantity, 'quantity' | 'face'>): 1 | -1 =>
+  face === 'compression' && isMoment(quantity) ? (-sideOf(quantity) as 1 | -1) : sideOf(quantity);
 
 /**
  * How much ordinates lean along the member at its ends, as a part of their length: there they meet those of the neighbour in the bisector,
@@ -64,6 +76,13 @@ export function diagramItems(drawn: DrawnQuantity, member: DrawnMember, view: Vi
   const fine = samplesFor(member, view);
   const drawnCurve = { ...drawn, member, lean };
   const read = readingOf(solution, outcome)?.curves.get(quantity);
+  // Where trains stand is another question at each place: no stretch of a member has one polynomial.
+  if (!read && hasTrains(solution, outcome)) {
+    const points = memberReader(solution, outcome, member.index).curve(quantity) ?? [];
+    const xs = points.map(({ x }) => x);
+    const bounds = [points.map(({ max }) => max), points.map(({ min }) => min)];
+    return xs.length === 0 ? [] : bounds.flatMap((values) => curve({ xs, values }, drawnCurve, view));
+  }
   if (!isLine(quantity)) {
     const ranges = read
       ? { max: boundOf(read, member.index, 1), min: boundOf(read, member.index, -1) }
@@ -79,13 +98,7 @@ export function diagramItems(drawn: DrawnQuantity, member: DrawnMember, view: Vi
   const samples = (side: 1 | -1): Samples =>
     read
       ? boundOf(read, member.index, side)
-      : samplesOf(
-          solution,
-          member.index,
-          governing(solution, partsOf(solution, outcome), member.index, quantity, side),
-          quantity,
-          fine,
-        );
+      : samplesOf(solution, member.index, stretchesOn(drawn, member.index, quantity, side), quantity, fine);
   return ([1, -1] as const).flatMap((side) => curve(samples(side), drawnCurve, view));
 }
 
@@ -98,8 +111,9 @@ interface DrawnCurve extends DrawnQuantity {
   readonly lean: Mitre;
 }
 
-function curve(given: Samples, { quantity, metresPerUnit, member, lean }: DrawnCurve, view: View): Item[] {
-  const factor = sideOf(quantity) * metresPerUnit;
+function curve(given: Samples, drawn: DrawnCurve, view: View): Item[] {
+  const { quantity, metresPerUnit, member, lean } = drawn;
+  const factor = drawnSide(drawn) * metresPerUnit;
   const [nx, ny] = standsOn(member, quantity);
   const leans = lean.start !== 0 || lean.end !== 0;
   // A straight line between ordinates that lean differently is none.
@@ -128,8 +142,9 @@ function curve(given: Samples, { quantity, metresPerUnit, member, lean }: DrawnC
     // While something is in hand thin lines keep up better.
     const width = view.detail === 'whole' ? 1.6 * w : 1;
     const line: Item = { kind: 'path', vertices, stroke: ink, width, texts: 'rather beside', ...dash };
-    if (w < SKETCHED || view.detail === 'outline') return [line];
-    const area: Item = { kind: 'path', vertices, closed: true, fill: ink, opacity: 0.09 };
+    if (w < SKETCHED || view.detail === 'outline' || view.style === 'line') return [line];
+    const area: Item = { kind: 'path', vertices, closed: true, fill: ink, opacity: view.style === 'filled' ? 0.28 : 0.09 };
+    if (view.style === 'filled') return [area, line];
     const spacing = style.spacing / view.scale;
     const first = Math.ceil(xs[0]! / spacing);
     const count = Math.ceil(xs[last]! / spacing) - first;
@@ -161,23 +176,28 @@ function finer({ xs, values }: Samples, step: number): Samples {
   return { xs: x, values: v };
 }
 
+/** Whether what is drawn is the line that the members take. */
+export const isLineDrawn = ({ solution, outcome, quantity }: Outcome & Pick<DrawnQuantity, 'quantity'>): boolean =>
+  isDeflection(quantity) && !isRange(solution.outcomes[outcome]!);
+
 /** Where the tip of an ordinate stands; of a deflection, the place that the axis takes. */
 export function tipOf(drawn: DrawnQuantity, member: DrawnMember, x: number, value: number): readonly [number, number] {
-  const { solution, outcome, quantity, metresPerUnit } = drawn;
+  const { quantity, metresPerUnit } = drawn;
+  if (isLineDrawn(drawn)) return movedPoint({ ...drawn, factor: metresPerUnit }, member, x);
   const [px, py] = pointOn(member, x);
-  if (isDeflection(quantity) && !isRange(solution.outcomes[outcome]!)) {
-    const diagram = diagramOf(solution, outcome, member.index);
-    const [u, v, w] = (['u', 'v', 'w'] as const).map((one) => metresPerUnit * valueIn(diagram, one, x)) as [
-      number,
-      number,
-      number,
-    ];
-    const { ex, ey, ez } = member;
-    return [px + ex[0] * u + ey[0] * v + ez[0] * w, py + ex[1] * u + ey[1] * v + ez[1] * w];
-  }
   const [nx, ny] = standsOn(member, quantity);
-  const reach = sideOf(quantity) * metresPerUnit * value;
+  const reach = drawnSide(drawn) * metresPerUnit * value;
   return [px + nx * reach, py + ny * reach];
+}
+
+/** Where a deflected member stands on the drawing, x metres from its start. */
+export function movedPoint({ solution, outcome, factor }: Deflected, member: DrawnMember, x: number): readonly [number, number] {
+  const diagram = diagramOf(solution, outcome, member.index);
+  const [u, v, w] = [valueIn(diagram, 'u', x), valueIn(diagram, 'v', x), valueIn(diagram, 'w', x)];
+  const [px, py] = pointOn(member, x);
+  const { ex, ey, ez } = member;
+  const along = (k: 0 | 1): number => factor * (ex[k] * u + ey[k] * v + ez[k] * w);
+  return [px + along(0), py + along(1)];
 }
 
 /** Pixels. Of many members, drawn small, dashes are longer: each of them takes its time. */
@@ -185,9 +205,7 @@ const NEAR_DASHES = [2, 2.5];
 const FAR_DASHES = [6, 4];
 
 /** Whose deflections are drawn, and how many times larger than life. */
-export interface Deflected {
-  readonly solution: Solution;
-  readonly outcome: number;
+export interface Deflected extends Outcome {
   readonly factor: number;
 }
 

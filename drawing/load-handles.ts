@@ -1,4 +1,6 @@
 import type { Load, Model } from '@rigid-beam/core/model/model';
+import { barsOf } from '@rigid-beam/core/model/loads/bars';
+import { axlesOnRun } from '@rigid-beam/core/model/loads/train-load';
 import { sizeOf } from '@rigid-beam/core/model/loads/intensities';
 import { symbolPath, type Item } from './display-list';
 import { pointOn } from './geometry';
@@ -17,11 +19,13 @@ export interface LoadHandle {
   readonly y: number;
   readonly dx: number;
   readonly dy: number;
+  /** Of a train: which of its axles stands there. */
+  readonly axle?: number;
   /** Where an ordinate that stands above another load begins. */
   readonly foot?: readonly [number, number];
 }
 
-/** The handles of a load of the acting case; none of a compound one, whose ends are typed over. */
+/** The handles of a load of the acting case; of compound ones a train’s axles; the ends of others are typed over. */
 export function loadHandles(model: Model, factors: ReadonlyMap<string, number>, view: View, load: Load): LoadHandle[] {
   const context = contextOf(model, factors, view);
   if (load.type === 'line') {
@@ -41,6 +45,14 @@ export function loadHandles(model: Model, factors: ReadonlyMap<string, number>, 
       const place: LoadHandle = { role: end, x, y, dx: 0, dy: 0 };
       if (sizeOf(load[end]) === 0) return [place];
       return [place, { role: end === 'from' ? 'sizeFrom' : 'sizeTo', x, y, dx: tip.ox, dy: tip.oy, foot: [tip.bx, tip.by] }];
+    });
+  }
+  if (load.type === 'train') {
+    return axlesOnRun(load, barsOf(model)).flatMap(({ axle, member, at }): LoadHandle[] => {
+      const drawn = context.members.get(member);
+      if (!drawn) return [];
+      const [x, y] = pointOn(drawn, at);
+      return [{ role: 'at', x, y, dx: 0, dy: 0, axle }];
     });
   }
   if (load.type !== 'point' && load.type !== 'node') return [];

@@ -85,9 +85,12 @@ interface Arrow {
   readonly width: number;
 }
 
-export function arrow(context: Context, { x, y, from, to, width }: Arrow, subject: Subject): Item[] {
-  const stroke = inkOf(context, subject);
-  const w = context.view.weight;
+export const arrow = (context: Context, one: Arrow, subject: Subject): Item[] =>
+  arrowIn(inkOf(context, subject), context.view.weight, one, subject);
+
+/** The same in any ink, of whatever it stands for. */
+export function arrowIn(stroke: Ink, w: number, { x, y, from, to, width }: Arrow, own?: Subject): Item[] {
+  const subject = own && { subject: own };
   const [along, up] = [to[0] - from[0], to[1] - from[1]];
   const angle = Math.atan2(up, along);
   const head = Math.min(7 * w, Math.hypot(along, up) * 0.6);
@@ -97,19 +100,27 @@ export function arrow(context: Context, { x, y, from, to, width }: Arrow, subjec
     to[1] + s * back + c * across,
   ];
   return [
-    symbolPath(x, y, [...from, ...corner(-head, 0)], { stroke, width: width * 0.7 * w, subject, texts: 'rather beside' }),
+    symbolPath(x, y, [...from, ...corner(-head, 0)], { stroke, width: width * 0.7 * w, ...subject, texts: 'rather beside' }),
     symbolPath(x, y, [...to, ...corner(-head, head * 0.36), ...corner(-head, -head * 0.36)], {
       closed: true,
       fill: stroke,
-      subject,
+      ...subject,
       texts: 'keep off',
     }),
   ];
 }
 
 /** Three quarters of a circle with a head, anticlockwise for a positive couple. */
-export function couple(context: Context, x: number, y: number, sense: number, subject: Subject): Item[] {
-  const w = context.view.weight;
+export const couple = (context: Context, x: number, y: number, sense: number, subject: Subject): Item[] =>
+  coupleIn(inkOf(context, subject), context.view.weight, { x, y, sense }, subject);
+
+/** The same in any ink. */
+export function coupleIn(
+  stroke: Ink,
+  w: number,
+  { x, y, sense }: { readonly x: number; readonly y: number; readonly sense: number },
+  own?: Subject,
+): Item[] {
   const radius = 13 * w;
   const arc = Array.from({ length: 25 }, (_, i) => sense * (-2.2 + (i / 24) * 4.4)).flatMap((a) => [
     radius * Math.cos(a),
@@ -117,9 +128,8 @@ export function couple(context: Context, x: number, y: number, sense: number, su
   ]);
   const [ex, ey] = arc.slice(-2) as [number, number];
   const [bx, by] = arc.slice(-8, -6) as [number, number];
-  const stroke = inkOf(context, subject);
   return [
-    symbolPath(x, y, arc, { stroke, width: 1.6 * w, subject, texts: 'keep off' }),
-    ...arrow(context, { x, y, from: [bx, by], to: [ex + (ex - bx) * 0.3, ey + (ey - by) * 0.3], width: 1 }, subject),
+    symbolPath(x, y, arc, { stroke, width: 1.6 * w, ...(own && { subject: own }), texts: 'keep off' }),
+    ...arrowIn(stroke, w, { x, y, from: [bx, by], to: [ex + (ex - bx) * 0.3, ey + (ey - by) * 0.3], width: 1 }, own),
   ];
 }

@@ -27,6 +27,7 @@ export function carriesAxially(model: Model, solution: Solution | undefined): bo
     const force = readOutcome(one, {
       solved: () => largestOf(governingValues(solution, outcome, 'N')),
       superposed: nothing,
+      travelling: nothing,
       envelope: nothing,
       shape: nothing,
     });

@@ -2,15 +2,26 @@ import type { Model } from '@rigid-beam/core/model/model';
 import { isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { barLabels, barsOf } from './axial-items';
+import type { DrawnQuantity } from './diagram-items';
+import { diagramLabels } from './diagram-labels';
 import { governingValues, largestOf } from './diagram-scale';
 import { worldPath, type Item } from './display-list';
+import { drawnQuantityOf } from './drawn-scale';
 import { drawnMembers } from './geometry';
-import { scaleOfDiagram } from './sheet-items';
-import { valueLabels } from './value-labels';
-import type { View } from './view';
+import { placeOn, readingItems } from './reading-items';
+import { isBars, type View } from './view';
 
-/** What is said of a member for as long as it is pointed at: its name with its section, and all values of the quantity that is drawn. */
-export function pointedItems(model: Model, solution: Solution | undefined, view: View, id: string): Item[] {
+/**
+ * What is said of a member for as long as it is pointed at: its name with its section, and all values of the quantity that is drawn; `at`
+ * a place of the drawing, in metres, also the value there.
+ */
+export function pointedItems(
+  model: Model,
+  solution: Solution | undefined,
+  view: View,
+  id: string,
+  at?: readonly [x: number, y: number],
+): Item[] {
   const member = drawnMembers(model, view).find((one) => one.id === id);
   if (!member) return [];
   const { x1, y1, x2, y2 } = member;
@@ -24,18 +35,20 @@ export function pointedItems(model: Model, solution: Solution | undefined, view:
       ...{ ink: 'text', role: 'load', rank: 100 },
     },
   ];
-  const governing =
-    solution?.outcomes[view.outcome] && view.quantity !== 'none'
-      ? governingValues(solution, view.outcome, view.quantity)
-      : undefined;
-  if (!solution || !governing || view.quantity === 'none' || !isReady(solution, view.outcome, view.quantity)) return items;
+  const { outcome, quantity } = view;
+  if (!solution?.outcomes[outcome] || quantity === 'none' || !isReady(solution, outcome, quantity)) return items;
+  const governing = governingValues(solution, outcome, quantity);
+  if (!governing) return items;
   const own = { ...view, pointed: id };
-  if (view.quantity === 'N' && view.axial === 'bars')
+  const read = (drawn: DrawnQuantity): Item[] => (at ? readingItems(model, drawn, member, placeOn(member, ...at)) : []);
+  if (isBars(view)) {
+    const bars = barsOf(solution, outcome, [member], largestOf(governing));
     return [
       ...items,
-      ...barLabels(model, barsOf(solution, view.outcome, [member], largestOf(governing)), [member], governing, own),
+      ...barLabels(model, bars, [member], governing, own),
+      ...read({ solution, outcome, quantity, metresPerUnit: 0 }),
     ];
-  const { metresPerUnit } = scaleOfDiagram(model, solution, view);
-  const drawn = { solution, outcome: view.outcome, quantity: view.quantity, metresPerUnit };
-  return metresPerUnit === 0 ? items : [...items, ...valueLabels(model, drawn, [member], governing, own)];
+  }
+  const drawn = drawnQuantityOf(model, solution, view);
+  return drawn ? [...items, ...diagramLabels(model, drawn, [member], governing, own), ...read(drawn)] : items;
 }

@@ -1,10 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import { checkModel } from '@rigid-beam/core/model/check';
 import type { Model } from '@rigid-beam/core/model/model';
-import { valueAt } from '@rigid-beam/core/results/read';
+import { largestMovement } from '@rigid-beam/core/results/movement';
 import { governingValues, largestOf } from './diagram-scale';
+import { drawnMembers, pointOn } from './geometry';
 import { placeItems } from './place-items';
-import { scaleOfDiagram, sheetItems } from './sheet-items';
+import { pointedItems } from './pointed-items';
+import { scaleOfDiagram } from './drawn-scale';
+import { sheetItems } from './sheet-items';
 import { svgMarkup } from './svg';
 import { camera, labels, paths, ribModel, solutionOf } from './test/demo';
 import { plainView, type SheetQuantity, type View } from './view';
@@ -108,10 +111,24 @@ describe('a portal on fixed feet', () => {
     expect(Math.min(...distances)).toBeLessThan(5e-3);
     // The rafter sways as a whole: its figure goes along.
     const { metresPerUnit } = scaleOfDiagram(portal, solved, showing('v'));
-    const { min } = governingValues(solved, 0, 'v')!;
-    const sway = valueAt(solved, 0, min.member, 'u', min.x);
-    expect(sway).toBeGreaterThan(1e-3);
-    expect(said!.x - min.x).toBeCloseTo(metresPerUnit * sway, 9);
+    const { at, way, size } = largestMovement(solved, 0)!;
+    expect(said!.text).toBe(`${(size * 1e3).toFixed(said!.text.split('.')[1]!.length - 3)} mm`);
+    expect(Math.abs(way[0])).toBeGreaterThan(1e-3);
+    const member = drawnMembers(portal, plainView).find(({ index }) => index === at.member)!;
+    expect(said!.x - pointOn(member, at.x)[0]).toBeCloseTo(metresPerUnit * way[0], 9);
+    expect(said!.y - pointOn(member, at.x)[1]).toBeCloseTo(metresPerUnit * way[1], 9);
+    // What bends between its own ends is told as a part of its length, nodes by how far they move.
+    const others = labels(bent)
+      .filter(({ role, ink }) => role === 'value' && ink === 'deflection')
+      .map(({ text }) => text);
+    expect(others.length).toBeGreaterThan(1);
+    for (const text of others) expect(text).toMatch(/^[\d.]+( own, span\/\d+)?$/);
+    // Pointed at, a member says the same: what the place moves, not what bends across it.
+    const place = pointOn(member, at.x);
+    const pointed = labels(pointedItems(portal, solved, showing('v'), member.id, place));
+    expect(pointed.map(({ text }) => text)).toContain(said!.text);
+    const reading = pointed.find(({ rank }) => rank === Infinity)!.text;
+    expect(Math.abs(parseFloat(reading) / (size * 1e3) - 1)).toBeLessThan(1e-2);
     // It is drawn once, also where the deflected line is shown besides.
     const besides = sheetItems(portal, solved, showing('v', { deflected: true }));
     expect(paths(besides).filter(({ stroke }) => stroke === 'deflection')).toHaveLength(portal.members.length);

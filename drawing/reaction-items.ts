@@ -1,8 +1,7 @@
 import type { Model } from '@rigid-beam/core/model/model';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
-import { enveloped } from '@rigid-beam/core/results/envelope';
-import { nodalAt, partsOf } from '@rigid-beam/core/results/read';
+import { nodalRange } from '@rigid-beam/core/results/nodal-range';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { dot, type Point } from '@rigid-beam/core/model/point';
 import { symbolPath, type Item, type Subject } from './display-list';
@@ -84,7 +83,7 @@ function openingsOf(model: Model, view: View): (id: string) => number {
 }
 
 function range(solution: Solution, outcome: number, f: number): { max: number; min: number } {
-  return enveloped(partsOf(solution, outcome), (part) => nodalAt(solution, part, 'reactions', f));
+  return nodalRange(solution, outcome, 'reactions', f);
 }
 
 function largestForce(solution: Solution, outcome: number): number {

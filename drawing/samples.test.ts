@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { clamp, pin, roller, sketch, solved } from '@rigid-beam/core/test/build';
-import { samplesOf, signRuns } from './samples';
+import { rangesOf, samplesOf, signRuns } from './samples';
 
 const beam = sketch({
   nodes: [
@@ -36,5 +36,16 @@ describe('points of a diagram', () => {
   test('a force that is nothing has no curve', () => {
     const { solution: still } = solved(sketch({ nodes: [['1', 0, 0], ['2', 3, 0]], members: [['a', '1', '2']], supports: [pin('1'), roller('2')] })); // oxfmt-ignore
     expect(signRuns(samplesOf(still, 0, [{ from: 0, to: 3, outcome: 0 }], 'Mz', 5))).toEqual([]);
+  });
+
+  test('what is derived steps at a jump, also on a long member', () => {
+    const pulled = sketch({
+      nodes: [['1', 0, 0], ['2', 7, 0]], members: [['a', '1', '2']], supports: [clamp('1')],
+      loads: [{ type: 'point', member: 'a', at: 0.3, fx: 5e3 }],
+      section: { A: 0.01, Iz: 1e-5, Wz: 1e-4 },
+    }); // oxfmt-ignore
+    const { xs, values } = rangesOf(solved(pulled).solution, 0, 0, 'sigma', 4)!.max;
+    const before = xs.filter((x) => x < 2.1).length - 1;
+    expect([values[before], values[before + 1]]).toEqual([expect.closeTo(5e5, 3), expect.closeTo(0, 6)]);
   });
 });

@@ -3,7 +3,7 @@ import { diagramOf } from '@rigid-beam/core/results/diagram';
 import type { BoundCurve } from '@rigid-beam/core/results/envelope-reading';
 import type { Stretch } from '@rigid-beam/core/results/envelope';
 import type { LineQuantity, Quantity } from '@rigid-beam/core/results/quantities';
-import { partsOf, pieceOf } from '@rigid-beam/core/results/read';
+import { BESIDE, partsOf, pieceOf } from '@rigid-beam/core/results/read';
 import { memberReader } from '@rigid-beam/core/results/read-quantity';
 import type { Solution } from '@rigid-beam/core/results/results';
 
@@ -35,9 +35,6 @@ export function samplesOf(
   }
   return samples;
 }
-
-/** How close to a jump its two sides are read, as a part of a member. */
-const BESIDE = 1e-9;
 
 /** The greatest and the least values of what is derived on member m: at `fine` steps of each piece, at both sides of a jump, and at the extremes. */
 export function rangesOf(

@@ -1,12 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Model } from '@rigid-beam/core/model/model';
+import { diagramOf } from '@rigid-beam/core/results/diagram';
+import { zeroPoints } from '@rigid-beam/core/results/zeros';
 import { checkModel } from '@rigid-beam/core/model/check';
 import walk from '../examples/canopy-walk.rbm.json';
-import { diagramScale } from './diagram-scale';
+import { diagramScale, governingValues } from './diagram-scale';
 import { VERTEX } from './display-list';
 import { drawnMembers, pointOn } from './geometry';
 import { actingFactors } from './acting-factors';
-import { scaleOfDeflection, scaleOfDiagram, sheetItems } from './sheet-items';
+import { scaleOfDeflection, scaleOfDiagram } from './drawn-scale';
+import { sheetItems } from './sheet-items';
 import { pointedItems } from './pointed-items';
 import { lookFrom, LOOKS } from './projection';
 import { quickItems } from './quick-items';
@@ -83,6 +86,57 @@ describe('the drawing of a model', () => {
     expect(scaleOfDiagram(lintelModel, solution, { ...view, diagramFactor: 2 }).perMetre).toBeCloseTo(8e3, 6);
     expect(diagramScale(0, 5, 1e3, 1)).toEqual({ metresPerUnit: 0, perMetre: 0 });
     expect([1, 2, 5]).toContain(Number(String(scaleOfDeflection(lintelModel, solution, view))[0]));
+  });
+
+  test('on request values where a load changes the diagram, both sides of a jump, and where it is zero', () => {
+    const told = (quantity: View['quantity']) => {
+      const besides = labels(sheetItems(lintelModel, solution, { ...view, quantity, kinks: true })).map(({ text }) => text);
+      const before = labels(sheetItems(lintelModel, solution, { ...view, quantity })).map(({ text }) => text);
+      for (const text of before) besides.splice(besides.indexOf(text), 1);
+      return besides;
+    };
+    for (const quantity of ['Vy', 'Mz'] as const) {
+      const expected = lintelModel.members.flatMap((_, m) => {
+        const diagram = diagramOf(solution, 0, m);
+        return zeroPoints(diagram, quantity).filter((x) => x > 1e-6 && x < diagram.length - 1e-6).map((x) => `0 at ${Number(x.toPrecision(3))} m`); // oxfmt-ignore
+      });
+      expect(told(quantity).filter((text) => text.startsWith('0 at'))).toEqual(expected);
+      expect(expected.length).toBeGreaterThan(0);
+    }
+  });
+
+  test('what is brought forward has its diagram and values, the rest is a hint', () => {
+    const faded = new Set(['member:a', 'node:1']);
+    const items = sheetItems(lintelModel, solution, { ...view, faded, reactions: true });
+    const shown = new Set(
+      labels(items).flatMap(({ subject, ink }) => (ink === 'moment' && subject?.kind === 'extreme' ? [subject.member] : [])),
+    );
+    expect(shown.has('a')).toBe(false);
+    expect(shown.size).toBeGreaterThan(0);
+    expect(items.some(({ subject }) => subject?.kind === 'reaction' && subject.id === '1')).toBe(false);
+    const faint = paths(items).filter(
+      ({ subject, stroke }) => subject?.kind === 'member' && subject.id === 'a' && stroke === 'member',
+    );
+    expect(faint.map(({ opacity }) => opacity)).toEqual([0.5]);
+  });
+
+  test('to a scale that was chosen, and several quantities, each to its own', () => {
+    const chosen = { ...view, scales: { Mz: 1 / 40e3 } };
+    expect(scaleOfDiagram(lintelModel, solution, chosen)).toEqual({ metresPerUnit: 1 / 40e3, perMetre: 40e3 });
+    expect(scaleOfDeflection(lintelModel, solution, { ...view, scales: { v: 70 } })).toBe(70);
+    const both = sheetItems(lintelModel, solution, { ...chosen, also: ['Vy'] });
+    const reach = (ink: string): number =>
+      Math.max(
+        ...paths(both)
+          .filter(({ stroke, closed }) => stroke === ink && !closed)
+          .flatMap(({ vertices }) =>
+            Array.from({ length: vertices.length / VERTEX }, (_, i) => Math.abs(vertices[i * VERTEX + 1]!)),
+          ),
+      );
+    expect(reach('moment')).toBeCloseTo(12719.271397883922 / 40e3, 6);
+    const shear = governingValues(solution, 0, 'Vy')!;
+    const { metresPerUnit } = scaleOfDiagram(lintelModel, solution, { ...view, quantity: 'Vy' });
+    expect(reach('shear')).toBeCloseTo(Math.max(shear.max.value, -shear.min.value) * metresPerUnit, 6);
   });
 
   test('shows loads with values, reactions, supports and the deflected line', () => {

@@ -1,20 +1,25 @@
-import { isRange } from '@rigid-beam/core/combinations/outcome';
+import { once } from '@rigid-beam/core/once';
 import type { Model } from '@rigid-beam/core/model/model';
-import { displayOf, drawnUnit } from '@rigid-beam/core/quantities/display';
-import { unitFactor } from '@rigid-beam/core/quantities/parse';
-import { quantityTable, type Quantity, unitOfQuantity } from '@rigid-beam/core/results/quantities';
-import { isReady } from '@rigid-beam/core/results/readings';
+import { isReadAhead } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { actingFactors } from './acting-factors';
 import { FRONT, inDepth, isCrowded } from './behind';
 import { barLabels, barsOf, type Bar } from './axial-items';
-import { deflectedPath, diagramItems, type Deflected } from './diagram-items';
-import { deflectionScale, diagramScale, governingValues, largestOf } from './diagram-scale';
+import { colouredItems, colouredOf } from './coloured-items';
+import { besidesBody, cutItems } from './cut-items';
+import type { DrawnCut } from './drawn-cut';
+import { deflectedPath, diagramItems, isLineDrawn } from './diagram-items';
+import { diagramLabels } from './diagram-labels';
+import { governingValues, largestOf } from './diagram-scale';
 import { dimensionItems } from './dimension-items';
-import type { Item } from './display-list';
-import { drawnMembers, extentOf, nearness, type DrawnMember } from './geometry';
+import type { Item, Label } from './display-list';
+import { deflectionOf, drawnQuantityOf, largestTogether } from './drawn-scale';
+import { drawnMembers, nearness, NOTHING_HIDDEN, type DrawnMember } from './geometry';
+import { governingItems } from './governing-items';
 import { gridLineItems } from './grid-line-items';
 import { mitresOf } from './mitres';
+import { influenceItems } from './influence-items';
+import { kinkLabels } from './kink-labels';
 import { loadItems } from './load-items';
 import { placeItems } from './place-items';
 import { reactionItems } from './reaction-items';
@@ -22,13 +27,29 @@ import { resultantItems } from './resultant-items';
 import { sectionItems } from './section-items';
 import { membersInFront, structureItems } from './structure-items';
 import { supportItems } from './support-items';
-import { valueLabels } from './value-labels';
-import { isDeflection, type View } from './view';
+import { SKETCHED } from './level-of-detail';
+import { isBars, isDeflection, type View } from './view';
 
 /** The whole drawing of a model: (model, solution, view) → display list, from back to front. A new kind of item is added here. */
 export function sheetItems(model: Model, solution: Solution | undefined, view: View): Item[] {
+  if (view.influence) {
+    const bare: View = {
+      ...view,
+      influence: undefined,
+      quantity: 'none',
+      loads: 'none',
+      otherLoads: false,
+      resultant: false,
+      deflected: false,
+      reactions: false,
+    };
+    return [...sheetItems(model, undefined, bare), ...influenceItems(model, view.influence, view)];
+  }
+  if (view.cut) return bodyDrawn(model, solution, view, view.cut);
+  if (view.faded.size > 0) return forward(model, solution, view);
   const shown = solution?.outcomes[view.outcome] ? solution : undefined;
-  const { bars, items: diagram } = shown ? diagramParts(model, shown, view) : NO_DIAGRAM;
+  const diagram = shown ? diagramParts(model, shown, view) : NO_DIAGRAM;
+  const also = shown ? besides(model, shown, view) : [];
   return [
     ...gridLineItems(model, view),
     ...(view.dimensions === 'none' ? [] : dimensionItems(model, view)),
@@ -39,70 +60,83 @@ export function sheetItems(model: Model, solution: Solution | undefined, view: V
       : []),
     ...(view.loads === 'none' ? [] : loadItems(model, actingFactors(model, shown, view.outcome), view)),
     ...(shown && view.resultant ? resultantItems(model, shown, view) : []),
-    ...diagram,
+    ...also,
+    ...diagram.items,
     ...(shown && view.deflected && !isDeflection(view.quantity) ? deflected(model, shown, view) : []),
-    ...structureItems(model, view, bars),
+    ...structureItems(model, view, diagram),
     ...(view.supports === 'none' ? [] : supportItems(model, view)),
     ...(shown && view.reactions ? reactionItems(model, shown, view.outcome, view) : []),
   ];
 }
 
+/** The body strongly with what acts on it, the rest as a hint behind it. */
+function bodyDrawn(model: Model, solution: Solution | undefined, view: View, cut: DrawnCut): Item[] {
+  const plain: View = { ...view, ...BARE, cut: undefined, dimensions: view.dimensions };
+  const body: View = {
+    ...plain,
+    loads: 'said',
+    reactions: true,
+    members: 'plain',
+    hidden: besidesBody(cut.body, cut.structure, view.hidden),
+  };
+  return [
+    ...sheetItems(model, undefined, { ...view, ...HINT }),
+    ...sheetItems(model, solution, body),
+    ...cutItems(model, cut, view),
+  ];
+}
+
+/** What is brought forward with all that is shown of it, the rest as a hint behind it. */
+function forward(model: Model, solution: Solution | undefined, view: View): Item[] {
+  const front: View = { ...view, faded: NOTHING_HIDDEN, hidden: either(view.hidden, view.faded) };
+  return [...sheetItems(model, undefined, { ...view, ...HINT }), ...sheetItems(model, solution, front)];
+}
+
+/** The same set each time, so that what was found for what is hidden holds. */
+const either = once((one: View['hidden'], other: View['hidden']): View['hidden'] => new Set([...one, ...other]));
+
+/** Nothing of results, and no loads beside those that act. */
+const BARE: Partial<View> = { quantity: 'none', resultant: false, deflected: false, otherLoads: false, faded: NOTHING_HIDDEN };
+/** Members and nodes as a hint, and nothing else. */
+const HINT: Partial<View> = {
+  ...BARE,
+  cut: undefined,
+  loads: 'none',
+  reactions: false,
+  dimensions: 'none',
+  supports: 'none',
+  members: 'faint',
+  names: false,
+  sections: false,
+  localAxes: false,
+};
+
+/** Other quantities over the same members, each to its own scale, without telling who governs. */
+function besides(model: Model, solution: Solution, view: View): Item[] {
+  if (view.quantity === 'none' || view.detail === 'outline') return [];
+  return view.also.flatMap((quantity) =>
+    quantity === view.quantity
+      ? []
+      : diagramParts(model, solution, { ...view, ...asOrdinates(view), quantity, governing: false, together: [] }).items,
+  );
+}
+
+/** Beside members that show a quantity themselves, what else is drawn stands off them. */
+const asOrdinates = ({ style }: View): Pick<View, 'axial' | 'style'> => ({
+  axial: 'diagrams',
+  style: style === 'colour' ? 'hatched' : style,
+});
+
 const otherCases = ({ cases }: Model, acting: ReadonlyMap<string, number>): ReadonlyMap<string, number> =>
   new Map(cases.flatMap(({ id }) => (acting.get(id) ? [] : [[id, 1]])));
 
+/** What shows a quantity, and what becomes of the members beneath: bars in their place, or colours on them. */
 interface DiagramParts {
-  readonly bars: ReadonlyMap<number, Bar> | undefined;
+  readonly bars?: ReadonlyMap<number, Bar>;
+  readonly areColoured?: boolean;
   readonly items: readonly Item[];
 }
-const NO_DIAGRAM: DiagramParts = { bars: undefined, items: [] };
-
-/** Metres of drawing per unit of the quantity, and what one metre stands for; the title block shows it. */
-export function scaleOfDiagram(
-  model: Model,
-  solution: Solution,
-  view: View,
-): { readonly metresPerUnit: number; readonly perMetre: number } {
-  const { quantity, outcome } = view;
-  if (quantity === 'none') return { metresPerUnit: 0, perMetre: 0 };
-  const largest = largestTogether(solution, view, quantity);
-  if (isDeflection(quantity)) {
-    const isLineDrawn = !isRange(solution.outcomes[outcome]!);
-    // Bounds that stand beside a deflected line have its scale.
-    const factor =
-      isLineDrawn || view.together.length > 0
-        ? (view.heldDeflection ?? deflectionsTogether(model, solution, view))
-        : deflectionScale(largest, extentOf(model), view.diagramFactor);
-    return { metresPerUnit: factor, perMetre: factor > 0 ? 1 / factor : 0 };
-  }
-  const display = displayOf(model);
-  const unit = unitFactor(unitOfQuantity(quantity, display));
-  return diagramScale(largest, extentOf(model), unit, view.diagramFactor, unitFactor(drawnUnit(display)));
-}
-
-/** The largest value of a quantity, or of one of its dimension that is drawn beside it: both are drawn to one scale. */
-function largestTogether(solution: Solution, { outcome, together }: View, quantity: Quantity): number {
-  const { dimension } = quantityTable[quantity];
-  const beside = together.flatMap(({ outcome: other, quantity: drawn }) =>
-    drawn !== 'none' && quantityTable[drawn].dimension === dimension ? [governingValues(solution, other, drawn)] : [],
-  );
-  return Math.max(largestOf(governingValues(solution, outcome, quantity)), ...beside.map(largestOf));
-}
-
-/** The scale in which the largest movement of what is drawn, here or beside it, takes its share of the drawing. */
-function deflectionsTogether(model: Model, solution: Solution, view: View): number {
-  const ways = model.space === 'space' ? (['u', 'v', 'w'] as const) : (['u', 'v'] as const);
-  const outcomes = [view.outcome, ...view.together.map(({ outcome }) => outcome)];
-  const sizes = outcomes.flatMap((outcome) => ways.map((way) => largestOf(governingValues(solution, outcome, way))));
-  return deflectionScale(Math.max(...sizes), extentOf(model), view.diagramFactor);
-}
-
-/** How many times larger than life deflections are drawn. */
-export function scaleOfDeflection(model: Model, solution: Solution, view: View): number {
-  const acts = solution.outcomes[view.outcome];
-  if (!acts || isRange(acts)) return 0;
-  if (view.heldDeflection !== undefined) return view.heldDeflection;
-  return deflectionsTogether(model, solution, view);
-}
+const NO_DIAGRAM: DiagramParts = { items: [] };
 
 /** What shows the chosen quantity: of a structure that carries by tension and compression the members themselves, as bars; else diagrams. */
 function diagramParts(model: Model, solution: Solution, view: View): DiagramParts {
@@ -111,40 +145,44 @@ function diagramParts(model: Model, solution: Solution, view: View): DiagramPart
   const governing = governingValues(solution, outcome, quantity);
   if (!governing) return NO_DIAGRAM;
   const members = membersInFront(model, view);
-  if (quantity === 'N' && view.axial === 'bars') {
+  if (isBars(view)) {
     const bars = barsOf(solution, outcome, members, largestTogether(solution, view, 'N'));
     return { bars, items: view.values === 'none' ? [] : barLabels(model, bars, members, governing, view) };
   }
-  const { metresPerUnit } = scaleOfDiagram(model, solution, view);
-  if (metresPerUnit === 0 || !isReady(solution, outcome, quantity)) return NO_DIAGRAM;
-  const drawn = { solution, outcome, quantity, metresPerUnit };
+  const drawn = drawnQuantityOf(model, solution, view);
+  if (!drawn) return NO_DIAGRAM;
+  const said = (speaking: readonly DrawnMember[]): Label[] =>
+    view.values === 'none' ? [] : diagramLabels(model, drawn, speaking, governing, view);
+  const coloured = colouredOf(solution, view);
+  if (coloured)
+    return { areColoured: true, items: [...colouredItems(coloured, members, largestOf(governing), view), ...said(members)] };
   const leans = mitresOf(model, drawn, members);
   const near = isCrowded(model, view) ? nearness(model, view) : undefined;
-  const isLineDrawn = isDeflection(quantity) && !isRange(solution.outcomes[outcome]!);
   const outlines: View = { ...view, detail: 'outline' };
   const itemsOn = (member: DrawnMember, seen: 'whole' | 'outline'): Item[] =>
-    isLineDrawn
-      ? [deflectedPath({ solution, outcome, factor: metresPerUnit }, member, view, 'asked for')]
+    isLineDrawn(drawn)
+      ? [deflectedPath({ ...drawn, factor: drawn.metresPerUnit }, member, view, 'asked for')]
       : diagramItems(drawn, member, seen === 'whole' ? view : outlines, leans.get(member.index));
   const items = near
     ? inDepth(members.map((member) => ({ near: near(member.depth), items: (seen) => itemsOn(member, seen) })))
     : members.flatMap((member) => itemsOn(member, 'whole'));
-  if (view.values === 'none') return { bars: undefined, items };
   // Of a crowd what stands behind loses its words; what governs is said wherever it stands.
-  const governs = ({ index }: DrawnMember): boolean => index === governing.max.member || index === governing.min.member;
+  const isLargest = ({ index }: DrawnMember): boolean => index === governing.max.member || index === governing.min.member;
   const speaking = near
-    ? members.filter((member) => near(member.depth) >= FRONT || governs(member) || member.id === view.pointed)
+    ? members.filter((member) => near(member.depth) >= FRONT || isLargest(member) || member.id === view.pointed)
     : members;
-  return { bars: undefined, items: [...items, ...valueLabels(model, drawn, speaking, governing, view)] };
+  const governs = tellsWho(solution, view) ? governingItems(model, drawn, speaking, view) : [];
+  const kinks = view.kinks && view.weight >= SKETCHED ? kinkLabels(model, drawn, speaking, governing) : [];
+  return { items: [...items, ...governs, ...said(speaking), ...kinks] };
 }
 
-/** Whose deflections are drawn besides, and how large; undefined where there are none, and of envelopes. */
-export function deflectionOf(model: Model, solution: Solution | undefined, view: View): Deflected | undefined {
-  const acts = solution?.outcomes[view.outcome];
-  if (!solution || !acts || isRange(acts)) return undefined;
-  const factor = scaleOfDeflection(model, solution, view);
-  return factor === 0 ? undefined : { solution, outcome: view.outcome, factor };
-}
+/** Whether it is told along the members who governs: of an envelope that need not be read ahead, and where stripes can be told apart. */
+const tellsWho = (solution: Solution, { governing, outcome, detail, weight }: View): boolean =>
+  governing &&
+  detail === 'whole' &&
+  weight >= SKETCHED &&
+  solution.outcomes[outcome]!.kind === 'envelope' &&
+  !isReadAhead(solution, outcome);
 
 function deflected(model: Model, solution: Solution, view: View): Item[] {
   const shown = deflectionOf(model, solution, view);

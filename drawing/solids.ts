@@ -1,14 +1,16 @@
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Shape } from '@rigid-beam/core/shapes/shape';
 import { memberAxes } from '@rigid-beam/core/model/local-axes';
-import { minus, plus, pointOf, size, type Point } from '@rigid-beam/core/model/point';
+import { minus, plus, pointOf, size, times, type Point } from '@rigid-beam/core/model/point';
 import { diagramOf } from '@rigid-beam/core/results/diagram';
 import { valueIn } from '@rigid-beam/core/results/read';
 import { outlineLoops } from '@rigid-beam/core/sections/outline';
 import type { Loop } from '@rigid-beam/core/sections/path';
 import { centroidOf } from '@rigid-beam/core/sections/centroid';
 import { sectionProperties } from '@rigid-beam/core/sections/section-properties';
+import { valuesAlong, type Coloured } from './coloured-items';
 import type { Deflected } from './diagram-items';
+import { governingValues, largestOf } from './diagram-scale';
 
 /** Numbers of a placing: a matrix of 4 by 4, column by column. */
 export const PLACING = 16;
@@ -23,6 +25,8 @@ export interface Solids {
   readonly members: Int32Array;
   /** `PLACING` numbers a solid: what carries a body of unit length along x, its section in y and z, to where it stands. */
   readonly placings: Float32Array;
+  /** By solid, where they carry a colour: −1 to 1 for the value beside the largest; NaN where it is not known. */
+  readonly shares?: Float32Array;
 }
 
 /** Pieces in which a deflected member is drawn. */
@@ -32,10 +36,11 @@ const PIECES = 8;
  * Members as they are: their sections extruded along them, rolled and offset. With `bent` each follows its deflected axis, in pieces. Of
  * envelopes nothing is bent.
  */
-export function solidsOf(model: Model, hidden: ReadonlySet<string>, bent?: Deflected): Solids[] {
+export function solidsOf(model: Model, hidden: ReadonlySet<string>, bent?: Deflected, coloured?: Coloured): Solids[] {
+  const largest = coloured && largestOf(governingValues(coloured.solution, coloured.outcome, coloured.quantity));
   const nodes = new Map(model.nodes.map((node) => [node.id, pointOf(node)]));
-  const bySection = new Map<string, { members: number[]; placings: number[] }>(
-    model.sections.map(({ id }) => [id, { members: [], placings: [] }]),
+  const bySection = new Map<string, { members: number[]; placings: number[]; shares: number[] }>(
+    model.sections.map(({ id }) => [id, { members: [], placings: [], shares: [] }]),
   );
   model.members.forEach((member, m) => {
     const [start, end] = [nodes.get(member.start), nodes.get(member.end)];
@@ -46,14 +51,20 @@ export function solidsOf(model: Model, hidden: ReadonlySet<string>, bent?: Defle
     const [dx, dy, dz] = minus(to, from);
     if (size([dx, dy, dz]) < 1e-9) return;
     const axes = memberAxes(dx, dy, dz, member.roll ?? 0);
-    const stations = bent ? bentAxis(bent, m, from, model.space === 'plane' ? memberAxes(dx, dy, dz, 0) : axes) : [from, to];
+    const stations = bent
+      ? bentAxis(bent, m, from, model.space === 'plane' ? memberAxes(dx, dy, dz, 0) : axes)
+      : coloured
+        ? Array.from({ length: PIECES + 1 }, (_, i) => plus(from, times([dx, dy, dz], i / PIECES)))
+        : [from, to];
+    const values = coloured && valuesAlong(coloured.solution, coloured.outcome, m, coloured.quantity, PIECES);
     for (let i = 1; i < stations.length; i++) {
       group.members.push(m);
+      if (values) group.shares.push(largest ? values[i - 1]! / largest : 0);
       place(group.placings, stations[i - 1]!, stations[i]!, [axes[3]!, axes[4]!, axes[5]!]);
     }
   });
   return model.sections.flatMap((section) => {
-    const { members, placings } = bySection.get(section.id)!;
+    const { members, placings, shares } = bySection.get(section.id)!;
     if (members.length === 0) return [];
     const known = section.shape && centred(section.shape);
     const side = Math.sqrt(sectionProperties(section).A ?? 1e-4);
@@ -63,6 +74,7 @@ export function solidsOf(model: Model, hidden: ReadonlySet<string>, bent?: Defle
         isKnown: known !== undefined,
         members: Int32Array.from(members),
         placings: Float32Array.from(placings),
+        ...(coloured && { shares: Float32Array.from(shares) }),
       },
     ];
   });

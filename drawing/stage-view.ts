@@ -4,7 +4,10 @@ import type { View } from './view';
 export const switchNames = [
   'diagram',
   'values',
+  'kinks',
+  'governing',
   'deflected',
+  'moving',
   'reactions',
   'loads',
   'dimensions',
@@ -32,7 +35,7 @@ const STAGES: Readonly<Record<string, StageView>> = {
   supports: { on: ['reactions'], style: { supports: 'said', members: 'faint' } },
   loads: { on: ['loads'], style: { loads: 'said', supports: 'faint', members: 'faint', resultant: true } },
   combinations: { on: ['loads', 'deflected'], style: { loads: 'said', supports: 'faint' } },
-  results: { on: ['diagram', 'values', 'reactions', 'loads'], style: { loads: 'faint' } },
+  results: { on: ['diagram', 'values', 'governing', 'reactions', 'loads'], style: { loads: 'faint' } },
 };
 
 const stageView = (stage: string): StageView => STAGES[stage] ?? GEOMETRY;
@@ -49,6 +52,8 @@ type StagePart = Pick<
   | 'resultant'
   | 'dimensions'
   | 'values'
+  | 'kinks'
+  | 'governing'
   | 'deflected'
   | 'reactions'
   | 'names'
@@ -69,6 +74,8 @@ export function viewOfStage(stage: string, switches: Switches): StagePart {
     resultant: shown('loads') && style.resultant === true,
     dimensions: shown('dimensions') ? (style.dimensions ?? 'plain') : 'none',
     values: shown('values') ? 'that matter' : 'none',
+    kinks: shown('kinks'),
+    governing: shown('governing'),
     deflected: shown('deflected'),
     reactions: shown('reactions'),
     names: shown('names'),

@@ -10,15 +10,23 @@ import { isOnPlane } from './tilted-plane';
 import { SHADES } from './level-of-detail';
 import type { View } from './view';
 
+/** What becomes of members where they show a quantity themselves: bars, or colours on them. */
+interface Shown {
+  readonly bars?: ReadonlyMap<number, Bar>;
+  readonly areColoured?: boolean;
+}
+
 /** Members as heavy lines, rigid arms, hinges and other freed ends in their textbook symbols, nodes as small dots. */
-export function structureItems(model: Model, view: View, bars?: ReadonlyMap<number, Bar>): Item[] {
+export function structureItems(model: Model, view: View, { bars, areColoured = false }: Shown = {}): Item[] {
   const items: Item[] = [];
   const near = nearness(model, view);
   // What is behind is painted first.
   const members =
     model.space === 'plane' ? drawnMembers(model, view) : [...drawnMembers(model, view)].sort((a, b) => a.depth - b.depth);
   const onPlane = planeTest(model, view);
-  const isQuiet = view.members === 'faint';
+  // Members that are drawn in the colour of a value are lines within it.
+  const isColoured = areColoured && !view.solids;
+  const isQuiet = view.members === 'faint' || isColoured;
   // In a large structure diagrams would be threads under dark members.
   const recedes = view.quantity !== 'none' && !bars && isCrowded(model, view);
   for (const member of members) {
@@ -34,7 +42,7 @@ export function structureItems(model: Model, view: View, bars?: ReadonlyMap<numb
     const depth = bar ? 1 : (1 - 0.82 * far) * (isQuiet ? 0.5 : 1) * (recedes ? RECEDED : 1);
     const opacity = faded ? 0.25 : depth;
     const full = (bar?.width ?? (behaviour === 'truss' ? 2 : 3.2)) * view.weight;
-    const width = bar ? full : full * (1 - 0.4 * far) * (recedes ? 0.5 : 1);
+    const width = bar ? full : full * (1 - 0.4 * far) * (recedes || isColoured ? 0.4 : 1);
     items.push({
       kind: 'path',
       vertices,

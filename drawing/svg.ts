@@ -1,26 +1,14 @@
 import type { Camera } from './camera';
-import type { DisplayList, Ink, Path } from './display-list';
+import type { DisplayList, Ink } from './display-list';
 import { placeLabels, roughMeasure, TEXT_HEIGHT, type Measure } from './place-labels';
 import { tracePath, type Pen } from './trace-path';
-import { sameStyle } from './same-style';
+import { pathRuns } from './path-runs';
 
 /** The colour of each ink; in a page these are variables of the theme. */
 export type Palette = (ink: Ink) => string;
 
 const round = (x: number): string => String(Math.round(x * 10) / 10);
 const escape = (text: string): string => text.replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`);
-
-/** Paths that follow each other in the same style: a browser looks at each element of a page in every frame. */
-function runsOf(list: DisplayList): readonly (readonly Path[])[] {
-  const runs: Path[][] = [];
-  for (const item of list) {
-    if (item.kind !== 'path') continue;
-    const run = runs.at(-1);
-    if (run && sameStyle(run[0]!, item)) run.push(item);
-    else runs.push([item]);
-  }
-  return runs;
-}
 
 /** Writes the outlines of an SVG. */
 function svgPen(): Pen & { readonly text: () => string } {
@@ -35,7 +23,7 @@ function svgPen(): Pen & { readonly text: () => string } {
 
 /** The inner markup of an SVG of the camera's size: for thumbnails, print and export. `measure`: of the letters that it will be shown in. */
 export function svgMarkup(list: DisplayList, camera: Camera, palette: Palette, measure: Measure = roughMeasure): string {
-  const paths = runsOf(list).map((run) => {
+  const paths = pathRuns(list).map((run) => {
     const item = run[0]!;
     const pen = svgPen();
     for (const one of run) tracePath(one, camera, pen);

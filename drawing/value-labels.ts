@@ -2,7 +2,7 @@ import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/d
 import type { Model } from '@rigid-beam/core/model/model';
 import { quantityTable, unitOfQuantity } from '@rigid-beam/core/results/quantities';
 import { quantityExtremes } from '@rigid-beam/core/results/read-quantity';
-import { inkOf, sideOf, standsOn, tipOf, type DrawnQuantity } from './diagram-items';
+import { inkOf, drawnSide, standsOn, tipOf, type DrawnQuantity } from './diagram-items';
 import type { Governing } from './diagram-scale';
 import type { Label } from './display-list';
 import type { DrawnMember } from './geometry';
@@ -92,7 +92,7 @@ function labelOf(model: Model, drawn: DrawnQuantity, found: Found, size: number)
   const display: DisplayUnits = { ...defaultDisplay, ...model.display };
   const { member, x, value, isGoverning } = found;
   const normal = standsOn(member, quantity);
-  const side = sideOf(quantity) * Math.sign(value);
+  const side = drawnSide(drawn) * Math.sign(value);
   const [tx, ty] = tipOf(drawn, member, x, value);
   const text = valueOnSheet(quantity, value, size, display);
   return {

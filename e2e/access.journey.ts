@@ -62,8 +62,15 @@ describe('for everyone', () => {
     await rib.page.keyboard.press('Space');
     await rib.card('Member c');
     await rib.press('Read all its diagrams');
-    await rib.page.waitForSelector('section[aria-label="Diagrams along members"] svg');
+    await rib.page.waitForSelector('section[aria-label="Diagrams along members"] canvas');
     await keepsRules('charts', rib.page);
+  });
+
+  test('a model on paper keeps the rules by day and by night', async () => {
+    const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=results&acting=U1');
+    await rib.command('put on paper');
+    await rib.page.waitForSelector('[role=dialog] img[data-going="false"]');
+    await keepsRules('on paper', rib.page);
   });
 
   test('what is chosen by hand holds against what the system asks for', async () => {
@@ -111,6 +118,73 @@ describe('for everyone', () => {
     await keepsRules('parts', rib.page);
   });
 
+  test('what is read of results keeps the rules by day and by night: schedules, cuts, joints, a check by hand, then and now', async () => {
+    const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=results&acting=U2&quantity=Mz');
+    const { page } = rib;
+    await rib.unfold('Then and now');
+    await rib.fill('Keep this state as', 'as it was');
+    await page.keyboard.press('Enter');
+    await rib.choose('Beside the model', 'as it was');
+    await page.waitForSelector('table[aria-label="Then and now"]');
+    await keepsRules('then and now', page);
+    await rib.press('One drawing only');
+    await rib.command('draw a case beside');
+    await rib.press('Less the first');
+    await rib.until('extremes-beside', /kN·m in/);
+    await keepsRules('difference', page);
+    await rib.press('One drawing only');
+    await rib.command('open the schedule of extremes of members');
+    await rib.fill('Show only rows where', '|M| > 5, nothing > 3');
+    await page.waitForSelector('[role=grid][aria-label^="Extremes of members in U2"]');
+    await keepsRules('schedule of results', page);
+    await rib.press('Close the schedule');
+    await rib.command('select node 3');
+    await page.waitForFunction(() => /The joint cut free in U2/.test(document.body.innerText));
+    await keepsRules('joint', page);
+    await rib.command('select member tie');
+    await rib.unfold('Check it by hand');
+    await page.waitForFunction(() => /Nearest is a beam|No formula/.test(document.body.innerText));
+    await keepsRules('check by hand', page);
+    await rib.command('Cut the selected members');
+    await page.waitForFunction(() => /Cut free in U2/.test(document.body.innerText));
+    await keepsRules('cut', page);
+    await rib.press('Put together again');
+    await rib.press('Also show ▾');
+    await rib.choose('Diagrams as', 'colour of the members');
+    await keepsRules('drawn as colour', page);
+  });
+
+  test('an influence line with a train, own rules, and sums that govern nothing keep the rules by day and by night', async () => {
+    const lintel = await ModelPage.open(application, 'Lintel over the potting bench', '?stage=results&acting=C3');
+    const { page } = lintel;
+    await lintel.press('Influence line of the reaction along Y at node 2');
+    await lintel.fill('New train, from the front', '2 × 9 kN at 1.2 m with 2 kN/m');
+    await lintel.press('Show T1 where it is greatest');
+    await keepsRules('influence', page);
+    await lintel.press('Place for greatest: T1');
+    await lintel.press('Heaviest axle 9 kN on the run of 3 members from a to c, case QT');
+    await page.waitForSelector('aside[aria-label="Load"]');
+    await keepsRules('train', page);
+    await lintel.command('go to results');
+    await lintel.press('Influence line of the reaction along Y at node 2');
+    await lintel.press('Let it travel: T1');
+    await page.waitForFunction(() => /axle \d in b at/.test(document.body.innerText));
+    await keepsRules('travelling', page);
+    await lintel.command('go to combinations');
+    await lintel.press('Q1, Imposed, first span');
+    await page.waitForFunction(() => /only Q1/.test(document.body.innerText));
+    await keepsRules('some of a category', page);
+    const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=combinations&acting=U2');
+    await rib.press('EN 1990 · 6.10: EN 1990:2002+A1:2005, recommended values for buildings');
+    const offered = await rib.page.waitForSelector('::-p-xpath(//button[starts-with(., "Take all ")])');
+    await offered!.click();
+    await rib.page.waitForSelector('[aria-label="What the strip shows"] button[aria-label^="Govern nothing"]');
+    await rib.press('Copy and change');
+    await rib.press('Change “Own rules”');
+    await rib.press('Persistent and transient');
+    await keepsRules('own rules', rib.page);
+  });
+
   test('at twice the size everything is still there, below each other', async () => {
     const rib = await ModelPage.open(application, 'Glasshouse rib');
     await rib.page.setViewport({ width: 640, height: 400, deviceScaleFactor: 2 });
@@ -152,7 +226,7 @@ describe('for everyone', () => {
     while (!/^Results/.test(await focused())) await page.keyboard.press('ArrowRight');
     await page.keyboard.press('Enter');
     await page.waitForFunction(() => /stage=results/.test(window.location.search));
-    await tabTo(/^(Node|Member|Support|Intensity|Force)/);
+    await tabTo(/^(Node|Member|Support|Intensity|Force) /);
     await page.keyboard.press('Home');
     expect(await focused()).toMatch(/^Node 1 at 0 m across/);
     await tabTo(/^(Axial force|Bending moment)$/);

@@ -7,9 +7,10 @@ import { connect, type Browser, type Page } from 'puppeteer-core';
 import { freePort } from './free-port';
 import { knowNames } from './named';
 import { shared } from './shared';
+import { emptyModel } from '@rigid-beam/core/model/model';
 
 /** So long is waited for anything at most, in milliseconds: a busy machine must not fail a journey, only a wrong answer. */
-export const PATIENCE = Number(process.env['PATIENCE'] ?? 90_000);
+export const PATIENCE = Number(process.env['PATIENCE'] ?? 180_000);
 
 interface Running {
   readonly child: ChildProcess;
@@ -149,8 +150,10 @@ export class Application {
     return this.send(`/api/models?project=${await this.project()}&fileName=given.rbm.json`, 'text/plain', content);
   }
 
-  /** Makes a plane model with nothing in it, as the projects page does; its address. */
+  /** Makes a plane model with nothing in it; its address. */
   async empty(): Promise<string> {
+    // In a project that others use too, a new model would begin with the units of whatever was changed last.
+    if (this.beginning.own === undefined) return this.made(JSON.stringify(emptyModel('New plane model')));
     const body = JSON.stringify({ project: await this.project(), title: 'New plane model' });
     return this.send('/api/models', 'application/json', body);
   }

@@ -318,7 +318,9 @@ describe.each([
     await hands.press('Place it');
     await model.until('solution', /^Solved/);
     await hands.stage('Results');
-    await model.page.waitForFunction(() => /Loads and reactions agree/.test(document.body.innerText));
+    await model.page.waitForFunction(() =>
+      /Loads and reactions, and the forces at every joint, balance/.test(document.body.innerText),
+    );
     expect(await spoken(model)).not.toMatch(/\de[-−]\d/);
     await hands.use('Node 2 ');
     await model.page.waitForFunction(() =>

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { Model, SumCombination } from '@rigid-beam/core/model/model';
 import { Application } from './application';
-import { byKeys, byPointer } from './hands';
+import { byKeys, byPointer, byTouch } from './hands';
 import { ModelPage } from './model-page';
 
 const application = new Application();
@@ -24,6 +24,16 @@ const SHED = {
     { id: 'r', case: 'W2', type: 'line', member: 'c', from: { wx: -2000 }, to: { wx: -2000 } },
   ],
   combinations: [],
+}; // oxfmt-ignore
+
+/** A potting bench over three spans. */
+const BEAM = {
+  ...SHED, title: 'Potting bench',
+  nodes: [0, 4, 9, 12].map((x, i) => ({ id: `${i + 1}`, x, y: 0 })),
+  members: [['a', '1', '2'], ['b', '2', '3'], ['c', '3', '4']].map(([id, start, end]) => ({ id, start, end, section: 'rafter', material: 'steel' })),
+  supports: [1, 2, 3, 4].map((node) => ({ node: `${node}`, uy: 'fixed', ...(node === 1 && { ux: 'fixed' }) })),
+  cases: SHED.cases.slice(0, 2),
+  loads: ['a', 'b', 'c'].map((member) => ({ id: member, case: 'Q', type: 'line', member, from: { wy: -3000 }, to: { wy: -3000 } })),
 }; // oxfmt-ignore
 
 const RULES = 'EN 1990 · 6.10: EN 1990:2002+A1:2005, recommended values for buildings';
@@ -84,6 +94,67 @@ describe.each([
     expect(after.combinations.find(({ id }) => id === leading.id)).toEqual({ id: leading.id, type: 'sum', factors: { G: 1.35, S: 1.2 }, limitState: 'strength' });
     expect(sumsOf(after).length).toBeLessThan(count);
   }); // oxfmt-ignore
+
+  test('a case is loaded by its spans, follows them, and the strip tells which sums govern nothing', async () => {
+    const model = await ModelPage.given(application, BEAM);
+    const { page } = model;
+    const hands = handsOf(model);
+    const strip = (): Promise<string[]> => page.$$eval('[aria-label="Cases and combinations"] label', (all) => all.map((one) => one.getAttribute('aria-label') ?? one.textContent ?? '')); // oxfmt-ignore
+    await hands.stage('Combinations');
+    await hands.choose('Q acts', 'on some spans at a time');
+    await page.waitForFunction(() => /5 ways: Q · spans 1, 3 · span 2 · spans 1, 2 · spans 2, 3/.test(document.body.innerText));
+    await hands.press(RULES);
+    const offered = await page.waitForSelector('::-p-xpath(//button[starts-with(., "Take all ")])');
+    await hands.press(await offered!.evaluate((button) => button.textContent ?? ''));
+    await page.waitForFunction(() => /In step with EN 1990 · 6\.10/.test(document.body.innerText));
+    const made = await model.file<Model>();
+    expect(made.actions).toEqual([{ id: 'Q by spans', type: 'pattern', of: ['Q'], by: 'spans' }]);
+    expect(sumsOf(made).some(({ factors }) => factors['Q by spans'] === 1.5)).toBe(true);
+
+    // What lies between others governs nothing, comes last among its kind, and can be left out.
+    const idle = await page.waitForSelector('[aria-label="What the strip shows"] button[aria-label^="Govern nothing"]');
+    const before = await strip();
+    const name = await idle!.evaluate((button) => button.getAttribute('aria-label')!);
+    await hands.press(name);
+    await page.waitForFunction((count) => document.querySelectorAll('[aria-label="Cases and combinations"] label').length < count, {}, before.length); // oxfmt-ignore
+    expect(`Govern nothing: ${before.length - (await strip()).length}`).toBe(name);
+
+    // A support that goes makes one span of two.
+    await hands.stage('Supports');
+    await hands.use('Node 2');
+    await hands.choose('Support', 'No support');
+    await hands.stage('Combinations');
+    await page.waitForFunction(() => /3 ways: Q · span 1 · span 2/.test(document.body.innerText));
+    await model.until('solution', /^Solved/);
+
+    // Own rules: copied, changed at one factor, and what they ask for is seen before it is taken; a factor that means nothing is refused with its place.
+    await hands.press('Copy and change');
+    await hands.press('Change “Own rules”');
+    await hands.press('Persistent and transient');
+    await hands.fill('Factor of term 1', '1.2');
+    await page.waitForFunction(() => /1\.2 G/.test(document.body.innerText));
+    await hands.fill('Term 1 is for', 'weather');
+    await page.waitForFunction(() => /“weather” is neither a category nor a list of them/.test(document.querySelector('[role=alert]')?.textContent ?? '')); // oxfmt-ignore
+    const own = (await model.file<Model>()).ruleSets!;
+    expect(own.map(({ id }) => id)).toEqual(['own']);
+    expect(JSON.stringify(own)).toContain('"factor":1.2');
+    expect(JSON.stringify(own)).not.toContain('weather');
+  });
 });
 
 test('no page complained', () => expect(application.complaints).toEqual([]));
+
+test('by touch: some cases of a category act as one, the others by themselves; what is made of them is taken', async () => {
+  const model = await ModelPage.given(application, { ...SHED, cases: [...SHED.cases, wind('W3', 'Wind along the ridge')] });
+  const hands = byTouch(model);
+  await hands.stage('Combinations');
+  await hands.press('W1, Wind from the left');
+  await hands.press('W2, Wind from the right');
+  await hands.press('one at a time');
+  await model.page.waitForFunction(() => /W1 or W2 · W3 by itself/.test(document.body.innerText));
+  expect((await model.file<Model>()).actions).toEqual([{ id: 'Wind', type: 'either', of: ['W1', 'W2'] }]);
+  await hands.press(RULES);
+  const offered = await model.page.waitForSelector('::-p-xpath(//button[starts-with(., "Take all ")])');
+  await offered!.tap();
+  await model.page.waitForFunction(() => /In step with EN 1990 · 6\.10/.test(document.body.innerText));
+});

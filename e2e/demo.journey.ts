@@ -108,6 +108,7 @@ describe('the first start and the demo', () => {
     await lintel.page.mouse.click((second.x + third.x) / 2 + 30, second.y);
     await lintel.press('Read all its diagrams');
     const before = await deflection(lintel);
+    await lintel.unfold('Change it');
     await lintel.fill('Strong I (cm⁴)', '7784');
     await lintel.page.waitForFunction(
       (old: string) =>

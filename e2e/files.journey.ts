@@ -152,6 +152,7 @@ describe('files', () => {
     await model.act('Hanging baskets');
     const support = await model.place('Node 2 ');
     await page.mouse.click(support.x, support.y);
+    await model.press('Change it');
     await model.fill('Settlement along Y in Q3 (mm)', '-10');
     // 6EI·δ/L₁L₂ … by the three-moment equation, plus the basket’s own moment at node 3: the hogging over node 3 stays statically determinate.
     await model.until('extremes', /−6 kN·m in [bc], hogging/);

@@ -44,6 +44,35 @@ export const byKeys = (model: ModelPage): Hands => ({
   },
 });
 
+/** With a finger; what is written is written on a keyboard that the screen brings. */
+export const byTouch = (model: ModelPage): Hands => {
+  const tap = async (selector: string): Promise<void> => {
+    const one = await model.page.waitForSelector(selector);
+    await one!.scrollIntoView();
+    await one!.tap();
+  };
+  return {
+    press: (name) => tap(`::-p-named(${name})`),
+    fill: async (label, text) => {
+      await tap(`::-p-named([name="${label}"][role="textbox"])`);
+      await model.typeOver(text);
+    },
+    choose: async (label, option) => {
+      await model.tapList(label);
+      await tap(`::-p-named([name="${option}"][role="option"])`);
+    },
+    stage: (name) => tap(`[aria-label="Stages"] [aria-label^="${name}: "]`),
+    use: async (item) => {
+      const { x, y } = await model.place(item);
+      await model.page.touchscreen.tap(x, y);
+    },
+    pick: async (button, choice) => {
+      await tap(`::-p-named(${button})`);
+      await tap(`::-p-named(${choice})`);
+    },
+  };
+};
+
 /** From item to item of the drawing by arrow keys, as far as need be. */
 async function focusItem({ page }: ModelPage, name: string): Promise<void> {
   await page.waitForSelector(`main li > button[aria-label^="${name}"]`);

@@ -7,7 +7,7 @@ export default {
   globalSetup: '<rootDir>/e2e/ready.ts',
   globalTeardown: '<rootDir>/e2e/done.ts',
   testMatch: ['<rootDir>/e2e/**/*.journey.ts'],
-  testTimeout: 300_000,
+  testTimeout: 600_000,
   transform: {
     '^.+\\.tsx?$': [
       '@swc/jest',

@@ -104,10 +104,24 @@ export class ModelPage {
     await this.page.keyboard.press('Enter');
   }
 
+  /** Selects an item of the drawing without the pointer, by the beginning of its spoken name: the rest of it may follow the results. */
+  async selectByKey(name: string): Promise<void> {
+    const item = await this.page.waitForSelector(`main li > button[aria-label^="${name} "]`);
+    await item!.focus();
+    await this.page.keyboard.press('Space');
+    await this.card(name);
+  }
+
   /** The button that opens the list of this label. */
   private list(label: string): Promise<ElementHandle<Element> | null> {
     const labels = `//*[not(self::button)][normalize-space(text())="${label}"]/@id`;
     return this.page.waitForSelector(`::-p-xpath(//button[@aria-haspopup="listbox"][contains(@aria-labelledby, ${labels})])`);
+  }
+
+  /** Opens the list of this label with a finger. */
+  async tapList(label: string): Promise<void> {
+    const button = await this.list(label);
+    await button!.tap();
   }
 
   /** Chooses from a list without the pointer: Enter opens it, arrow keys go to the choice. */

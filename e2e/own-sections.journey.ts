@@ -18,16 +18,6 @@ interface Stored {
 const until = (model: ModelPage, words: RegExp): Promise<unknown> =>
   model.page.waitForFunction((source: string) => new RegExp(source).test(document.body.innerText), {}, words.source);
 
-/** A member's card, by keys. */
-async function select(model: ModelPage, member: string): Promise<void> {
-  const name = await model.page.$eval(`main li > button[aria-label^="Member ${member} "]`, (one) =>
-    one.getAttribute('aria-label'),
-  );
-  await model.pressByKey(name!);
-  await model.page.keyboard.press('Space');
-  await model.card(`Member ${member}`);
-}
-
 test('a section is built of plates and a standard shape, made a pair, and told by its mesh; what overlaps is said', async () => {
   const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=sections');
   await rib.press('Built of parts');
@@ -52,7 +42,7 @@ test('a section is built of plates and a standard shape, made a pair, and told b
 
 test('“2 I” on a member’s card is a relative section, and stands so on the sheet', async () => {
   const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=sections');
-  await select(rib, 'a');
+  await rib.selectByKey('Member a');
   await rib.page.locator('::-p-named([name="Standard shapes"][role="textbox"])').click();
   await rib.page.keyboard.type('2 I');
   await until(rib, /2I, relative, for this member/);
@@ -64,9 +54,9 @@ test('“2 I” on a member’s card is a relative section, and stands so on the
 });
 
 test('a hinge that would let the structure fold is shown before it is kept, and left', async () => {
-  const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=results');
+  const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=geometry');
   for (const [member, node] of [['i', '9'], ['c', '3']] as const) {
-    await select(rib, member);
+    await rib.selectByKey(`Member ${member}`);
     await rib.press(`Hinge at node ${node}`);
     if (node === '9') await rib.page.waitForSelector('[aria-label="Undo: Change how the member ends at node 9"]');
   }
@@ -96,7 +86,7 @@ test('in space a section is turned by keys and mirrored, and bodies show how it 
   await walk.page.waitForFunction((before: string) => (document.querySelector('[data-testid=sheet]') as HTMLCanvasElement).toDataURL() !== before, {}, lines); // oxfmt-ignore
   expect(new URL(walk.page.url()).searchParams.get('show')).toMatch(/solids/);
   const [member] = (await walk.file<Stored>()).members;
-  await select(walk, member!.id);
+  await walk.selectByKey(`Member ${member!.id}`);
   const dial = await walk.page.waitForSelector('[role=slider][aria-valuetext="0°"]');
   await dial!.evaluate((one) => (one as unknown as SVGElement).focus());
   await walk.page.keyboard.press('ArrowRight');
@@ -134,7 +124,7 @@ test('in space a support is turned along a member, and its movement is said alon
 
 test('stresses over a section, at the point of it that is asked for', async () => {
   const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=results&acting=U2');
-  await select(rib, 'c');
+  await rib.selectByKey('Member c');
   await rib.unfold('Stress in the section');
   await rib.page.waitForSelector('[aria-label^="σ over the section: from "]');
   await rib.fill('From the start (m)', '0.6');

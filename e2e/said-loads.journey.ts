@@ -28,6 +28,7 @@ async function chooseCase(model: ModelPage, id: string): Promise<void> {
 /** All that is applied in what acts, as the bench of results says it: X and Y in kN. */
 async function applied(model: ModelPage): Promise<readonly string[]> {
   await model.command('go to results');
+  await model.unfold('Balance');
   const row = await model.page.waitForSelector(
     '::-p-xpath(//tr[th[normalize-space()="Loads"] or td[normalize-space()="Loads"]])',
   );

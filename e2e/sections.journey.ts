@@ -53,9 +53,8 @@ test('by keys: a condition, a look at a shape, and the members that are clicked 
 test('on a member’s card: another shape by its name, and its neighbours by keys while the sheet is looked at', async () => {
   const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=results');
   const { page } = rib;
-  await rib.pressByKey((await page.$eval('main li > button[aria-label^="Member a "]', (one) => one.getAttribute('aria-label')))!);
-  await page.keyboard.press('Space');
-  await rib.card('Member a');
+  await rib.selectByKey('Member a');
+  await rib.unfold('Change it');
   await page.locator('::-p-named([name="Standard shapes"][role="textbox"])').click();
   await page.keyboard.type('HEA 1');
   await page.waitForSelector('[aria-label="HEA 100, drawn with its dimensions"]');

@@ -10,6 +10,14 @@ const application = new Application({ provoked: /ERR_FAILED/ });
 beforeAll(() => application.start());
 afterAll(() => application.close());
 
+/** By command: its name is filled in, and Enter runs it. */
+async function putBehind(model: ModelPage, file: string): Promise<void> {
+  await model.command('put an underlay');
+  await model.page.waitForFunction(() => (document.activeElement as HTMLInputElement).value === 'Put an underlay behind ');
+  const [chooser] = await Promise.all([model.page.waitForFileChooser(), model.page.keyboard.press('Enter')]);
+  await chooser.accept([file]);
+}
+
 describe('an underlay', () => {
   test('an underlay by keys alone: the mark is carried by arrows, places are typed, and the command field knows it', async () => {
     const model = await ModelPage.portal(application);
@@ -22,11 +30,7 @@ describe('an underlay', () => {
         // Text in HTML, which is not drawn: that is said.
         '<foreignObject width="90" height="20"><p xmlns="http://www.w3.org/1999/xhtml">Rib</p></foreignObject></svg>',
     );
-    const [chooser] = await Promise.all([
-      page.waitForFileChooser(),
-      model.command('put an underlay').then(() => page.keyboard.press('Enter')),
-    ]);
-    await chooser.accept([file]);
+    await putBehind(model, file);
     await page.waitForFunction(() => document.body.textContent?.includes('The text in HTML within this SVG file is not shown'));
     const placed = async (): Promise<Record<string, number>> => {
       await model.stored();
@@ -72,11 +76,7 @@ describe('an underlay', () => {
       file,
       '<svg xmlns="http://www.w3.org/2000/svg" width="800" height="400"><path d="M100 300V100H700V300" fill="none" stroke="black" stroke-width="6"/></svg>',
     );
-    const [chooser] = await Promise.all([
-      page.waitForFileChooser(),
-      model.command('put an underlay').then(() => page.keyboard.press('Enter')),
-    ]);
-    await chooser.accept([file]);
+    await putBehind(model, file);
     await page.waitForSelector('[aria-label="Underlay: frame.svg"]');
     // 20 m for 800 units: the frame is 15 m wide and 5 m high, its left foot at 2.5 m across and 2.5 m up.
     await model.settled();

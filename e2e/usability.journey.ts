@@ -38,10 +38,9 @@ async function load(user: Counted, group: string, members: number, intensity: st
   await user.press(`Put it on the ${members} selected members`);
 }
 
-test('a first-time user: from an empty sheet to the diagrams of a loaded portal, in 8 actions at most and within a minute', async () => {
+test('a first-time user: from an empty sheet to the diagrams of a loaded portal, in 8 actions at most', async () => {
   const user = await emptySheet();
   const { page } = user.model;
-  const begun = performance.now();
   await user.press('Portal frame');
   await user.press('Place it');
   await user.press('Loads: 0 loads, nothing yet');
@@ -52,7 +51,6 @@ test('a first-time user: from an empty sheet to the diagrams of a loaded portal,
   await user.press('Results: solved, in order');
   await user.model.until('extremes', /kN·m in \w+/);
   expect(user.actions).toBe(6);
-  expect(performance.now() - begun).toBeLessThan(60_000);
 });
 
 describe('from an empty sheet to supported and loaded: actions as docs/usability.md counts them', () => {

@@ -126,7 +126,7 @@ describe('what fails', () => {
     await page.page.evaluate(() => {
       const create = document.createElement.bind(document);
       const failing = ((name: string, options?: ElementCreationOptions) => {
-        if (name === 'input') throw new Error('made to fail');
+        if (name === 'table') throw new Error('made to fail');
         return create(name, options);
       }) as typeof document.createElement;
       document.createElement = failing;

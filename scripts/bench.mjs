@@ -82,8 +82,11 @@ async function engine() {
   again();
   const [all, large, combinations] = [run('all results').time, run('large solve'), run('combinations')];
   const manySums = run('many sums');
+  const influence = run('influence');
+  const reading = run('reading');
+  const travelling = run('travelling');
   again();
-  return { short, all, large, combinations, manySums, factors };
+  return { short, all, large, combinations, manySums, influence, reading, travelling, factors };
 }
 
 /** The shortest and the longest of some times. */
@@ -261,7 +264,13 @@ what was measured in the same run vary less.
 | exact extremes of N, V and M of all of them | ${milliseconds(engineTimes.combinations.extremes)} |
 | ${engineTimes.manySums.members.toLocaleString('en')} members in space × 500 combinations of 10 cases: exact envelope of all quantities, derived ones included | ${seconds(engineTimes.manySums.envelope)} |
 | the same: its longest step without a pause; opening one combination | ${milliseconds(engineTimes.manySums.longest)}; ${milliseconds(engineTimes.manySums.opening)} |
-| the same: largest memory of the process | ${(engineTimes.manySums.memory / 1e9).toFixed(2)} GB |
+| the same: which of the sums govern anything | ${seconds(engineTimes.manySums.governing)} |
+| an influence line of a moment in it, of one case | ${milliseconds(engineTimes.influence.time)} |
+| a train of four axles that travels over ${engineTimes.travelling.run} of ${engineTimes.travelling.members} members in the plane, in a sum: extremes of all quantities on all members | ${seconds(engineTimes.travelling.time)} |
+| the same 500: largest memory of the process | ${(engineTimes.manySums.memory / 1e9).toFixed(2)} GB |
+| ${engineTimes.reading.members.toLocaleString('en')} members in space × 50 combinations: who governs the moment along every member (0.5 s) | ${seconds(engineTimes.reading.governs)} |
+| the same: ${engineTimes.reading.rows.toLocaleString('en')} end forces narrowed and put in order | ${seconds(engineTimes.reading.ordered)} |
+| the same: one step of the cursor along a run of 12 members: all quantities, and who governs (33 ms) | ${milliseconds(engineTimes.reading.step)} |
 
 Sections: a keystroke in the search of the whole catalogue takes at most ${milliseconds(sectionsTimes.search)} (16 ms); all properties of an outline of 200 corners,
 with torsion and shear on meshes until J has ${sectionsTimes.digits} digits (${sectionsTimes.triangles} triangles), ${milliseconds(sectionsTimes.outline)} (100 ms).

@@ -3,7 +3,8 @@ import { bundle } from './bundle.mjs';
 /** Bundles the command into one file that Node runs without TypeScript. */
 await bundle('cli/src/main.ts', 'cli/dist/rigid-beam.mjs', {
   target: 'node20',
-  banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
+  // Under a name that no library takes for itself.
+  banner: { js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);" },
 });
 
 /** The threads in which the server draws and solves models for their tiles, and reads what somebody brings. */

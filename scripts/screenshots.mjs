@@ -88,16 +88,14 @@ await take('combination', `${rib}?stage=combinations&acting=U2`, async () => {
   await page.locator('::-p-xpath(//button[starts-with(@aria-label, "Let U4 act")])').click();
 });
 await take('axial', `${models['Canopy walk, first span']}?stage=results&acting=U1`);
-await take('loads', `${lintel}?stage=loads&acting=Q2`, async () => {
-  const [left, right] = [await place('Node 2 '), await place('Node 3 ')];
-  for (let y = left.y - 90; y < left.y; y += 2) {
-    await page.mouse.move((left.x + right.x) / 2, y);
-    if ((await page.$eval('[data-testid=sheet]', (canvas) => canvas.style.cursor)) === 'text') break;
-  }
-  await page.mouse.down();
-  await page.mouse.up();
+await take('influence', `${lintel}?stage=results&acting=C3`, async () => {
+  await page.locator('::-p-xpath(//button[contains(@aria-label, "Influence line of the bending moment")])').click();
   await settle();
-  await page.keyboard.type('15 kN/m');
+  await page.locator('::-p-aria([name="New train, from the front"][role="textbox"])').click();
+  await page.keyboard.type('3 kN + 2 × 9 kN at 1.2 m after 1.2 to 3 m with 2 kN/m');
+  await page.keyboard.press('Enter');
+  await settle();
+  await page.locator('::-p-aria([name="Show T1 where it is greatest"][role="button"])').click();
 });
 await take('member', `${lintel}?stage=results&acting=C3&quantity=Mz`, async () => {
   const [left, right] = [await place('Node 2 '), await place('Node 3 ')];
@@ -106,11 +104,21 @@ await take('member', `${lintel}?stage=results&acting=C3&quantity=Mz`, async () =
   await page.locator('::-p-aria(Read all its diagrams)').click();
 });
 await take('envelope', `${rib}?stage=results&acting=U2&beside=right&beside-acting=U`);
-await take('drawing', `${lintel}?stage=geometry&acting=G&show=diagram`, async () => {
-  await page.locator('::-p-aria(Draw)').click();
-  const tip = await place('Node 4 ');
-  await page.mouse.click(tip.x, tip.y);
-  await page.mouse.move(tip.x - 100, tip.y + 133, { steps: 4 });
+await take('paper', `${rib}?stage=results&acting=U1&quantity=Mz`, async () => {
+  await command('put on paper');
+  for (let i = 0; i < 2; i++) {
+    await page.locator('::-p-xpath(//button[. = "Add the sheet"])').click();
+    if (i === 0) await page.locator('::-p-aria([name="As on the screen"])').click();
+    await settle();
+  }
+  await page.waitForSelector('img[data-going="false"]');
+});
+await take('report', `${rib}?stage=results&acting=U1&quantity=Mz`, async () => {
+  await command('put on paper');
+  await page.locator('::-p-aria([name="Report"])').click();
+  await page.waitForSelector('img[alt="Page 1 of 13"][data-going="false"]');
+  await page.locator('::-p-xpath(//*[@role="row"][contains(., "Results")])').click();
+  await page.waitForSelector('img[alt="Page 10 of 13"][data-going="false"]');
 });
 await take('mechanism', `${lintel}?stage=supports&acting=G`, async () => {
   await page.locator('::-p-aria(Remove the support of node 1)').click();
@@ -128,28 +136,6 @@ await take('schedule', `${rib}?stage=geometry`, async () => {
   await command('open the schedule of nodes');
   await page.focus('[role=grid]');
   for (const key of ['ArrowDown', 'ArrowDown', 'ArrowRight']) await page.keyboard.press(key);
-});
-await take('area', '', async () => {
-  await page.locator('::-p-aria(New plane model)').click();
-  await page.waitForSelector('[data-testid=sheet]');
-  await settle();
-  await page.locator('::-p-aria(Space frame building)').click();
-  await settle();
-  await page.locator('::-p-aria(Place it)').click();
-  await settle();
-  await command('go to loads');
-  await settle();
-  await page.locator('[aria-label="Load cases"] [data-key="Q"]').click();
-  await page.locator('::-p-aria(Pressure on an area)').click();
-  // Somewhere over the upper floor: what is pointed at shows its arrows already.
-  const [near, far] = [await place('Node 24 '), await place('Node 27 ')];
-  await page.mouse.move((near.x + far.x) / 2 - 6, (near.y + far.y) / 2);
-  await page.mouse.move((near.x + far.x) / 2, (near.y + far.y) / 2, { steps: 3 });
-  await settle();
-  await page.mouse.down();
-  await page.mouse.up();
-  await settle();
-  await page.mouse.move(640, 780);
 });
 await take('empty', '', async () => {
   await page.locator('::-p-aria(New plane model)').click();

@@ -1,13 +1,13 @@
 import { answerOf, askedFor } from '@rigid-beam/core/combinations/asked';
 import { taking } from '@rigid-beam/core/combinations/generate/difference';
 import { tooManyWords, untoldWords } from '@rigid-beam/core/combinations/generate/words';
-import { publishedRules } from '@rigid-beam/core/combinations/rules/published';
+import { knownRules } from '@rigid-beam/core/combinations/rules/own';
 import { readRules } from '@rigid-beam/core/combinations/rules/read-rules';
 import type { RuleSet } from '@rigid-beam/core/combinations/rules/rule-set';
 import { writeModelFile } from '@rigid-beam/core/formats/model-file';
 import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
 import type { LimitState } from '@rigid-beam/core/model/categories';
-import type { Combining } from '@rigid-beam/core/model/model';
+import type { Combining, Model } from '@rigid-beam/core/model/model';
 import { exitCodes } from './exit-codes';
 import { printNotices, readInput, readText } from './input';
 
@@ -17,13 +17,14 @@ export interface CombineOptions {
   readonly permanent?: NonNullable<Combining['permanent']>;
 }
 
-/** A set that comes with the program, by its id, or one of a file of rules. */
-async function rulesOf(name: string): Promise<RuleSet | undefined> {
-  const published = publishedRules.find(({ id }) => id === name);
-  if (published) return published;
+/** A set that comes with the program or stands in the model, by its id, or one of a file of rules. */
+async function rulesOf(model: Model, name: string): Promise<RuleSet | undefined> {
+  const all = knownRules(model);
+  const known = all.find(({ id }) => id === name);
+  if (known) return known;
   if (!name.endsWith('.json')) {
     console.error(
-      `Fault: There is no set of rules “${name}”. Name one of ${publishedRules.map(({ id }) => id).join(', ')}, or a file of rules.`,
+      `Fault: There is no set of rules “${name}”. Name one of ${all.map(({ id }) => id).join(', ')}, or a file of rules.`,
     );
     return undefined;
   }
@@ -33,7 +34,7 @@ async function rulesOf(name: string): Promise<RuleSet | undefined> {
     return undefined;
   }
   try {
-    const { rules, notices } = readRules(JSON.parse(text), publishedRules);
+    const { rules, notices } = readRules(JSON.parse(text), all);
     printNotices(notices);
     return rules;
   } catch (error) {
@@ -46,7 +47,7 @@ async function rulesOf(name: string): Promise<RuleSet | undefined> {
 export async function combine(file: string, { rules: name, limitState, permanent }: CombineOptions): Promise<number> {
   const { model, notices } = await readInput(file);
   printNotices(notices);
-  const rules = model && (await rulesOf(name));
+  const rules = model && (await rulesOf(model, name));
   if (!model || !rules) return exitCodes.invalid;
   const wanted = { rules: rules.id, ...(permanent && { permanent }) };
   const combining = limitState ? askedFor(rules, wanted, [limitState]) : wanted;

@@ -7,11 +7,20 @@ import { STATIONS, writable } from '@rigid-beam/core/formats/registry';
 import { backup, restore } from './backup';
 import { check } from './check';
 import { combine, type CombineOptions } from './combine';
+import { papers, paperWays } from '@rigid-beam/drawing/paper/sizes';
+import { otherSubjects } from '@rigid-beam/drawing/paper/subjects';
+import { LOOKS } from '@rigid-beam/drawing/projection';
+import { chapterNames } from '@rigid-beam/drawing/report/asked';
 import { convert } from './convert';
+import { draw, type DrawOptions } from './draw';
 import { solveCommand, type SolveOptions } from './solve';
 import { exitCodes } from './exit-codes';
+import { influence, type InfluenceOptions } from './influence';
 import { matrix } from './matrix';
+import { report, type ReportOptions } from './report';
 import { section } from './section';
+import { PLACES } from '@rigid-beam/core/tables/results/lists';
+import { table, tableWords, type TableOptions } from './table';
 import { sectionFormats, sections, type SectionsOptions } from './sections';
 
 const optionWords = writable
@@ -58,6 +67,88 @@ program
   .addOption(new Option('--permanent <way>', 'whether permanent actions help or hurt').choices(permanentWays).default('as one'))
   .action(async (file: string, options: CombineOptions) => {
     process.exitCode = await combine(file, options);
+  });
+
+program
+  .command('influence')
+  .description('print an influence line, exact in pieces, with its extremes, zeros and areas, and where a train is worst')
+  .argument('<file>', 'model file, or - for standard input')
+  .option('--reaction <node.component>', 'of a reaction, such as 3.fy')
+  .option('--force <member:quantity@place>', 'of a force or moment in a member, such as b:Mz@2.4m or b:N@50%')
+  .option('--movement <place>', 'of a displacement or turn, such as 3.uy, 3.rz or b:v@2.4m')
+  .option(
+    '--path <members>',
+    'along which the load travels, such as b1,b2,b3; else the straight run of what is asked of, or the longest across the load',
+  )
+  .option('--deck <nodes>', 'across which a deck carries the load instead, resting on each of them, such as 1,2,3')
+  .option('--direction <direction>', 'where the load pushes: down, up, x, -x, z, -z, or a vector', 'down')
+  .option('--train <axles>', 'from the front, such as "2 × 90 kN at 1.2 m + 60 kN after 3 to 5 m with 9 kN/m"')
+  .option('--impact <factor>', 'by which the axles are multiplied', impactFactor)
+  .option('--stations <n>', 'evenly spaced points of each piece', stationCount, 11)
+  .action(async (file: string, options: InfluenceOptions) => {
+    process.exitCode = await influence(file, options);
+  });
+
+program
+  .command('table')
+  .description('write tables of a model or of its results, as CSV, or as XLSX with a sheet a table')
+  .argument('<file>', 'model file, or - for standard input')
+  .argument('<tables>', `which, with commas between several: ${tableWords}`)
+  .option('--case <id>', 'results of this case or combination; else of the first case')
+  .option('--each', 'of an envelope each of the outcomes that make it')
+  .option('--places <n>', 'evenly spaced places along each member, of stations', placeCount, PLACES.usual)
+  .option('--where <conditions>', 'only rows where this holds, such as "|M| > 10 kN·m, By = U1"')
+  .option('--sort <column>', 'in the order of a column, with a minus downwards, such as -M')
+  .addOption(new Option('--decimal <mark>', 'how CSV writes decimals').choices(['point', 'comma']).default('point'))
+  .option('-o, --output <file>', 'file to write: .csv or .xlsx; else CSV on standard output')
+  .action(async (file: string, tables: string, options: TableOptions) => {
+    process.exitCode = await table(file, tables, options);
+  });
+
+program
+  .command('draw')
+  .description('draw a model or its results on paper, true to scale, with frame and title block')
+  .argument('<file>', 'model file, or - for standard input')
+  .requiredOption(
+    '-o, --output <file>',
+    'file to write: .pdf, .svg, .png, or .dxf: without frame and in the size of the structure',
+  )
+  .option(
+    '--quantity <what>',
+    `what to draw, with commas between several: a quantity by its symbol, such as M, N or δ, or ${otherSubjects.join(', ')}`,
+    'geometry',
+  )
+  .option('--case <ids>', 'of which cases and combinations, with commas between several; else of the first case')
+  .addOption(new Option('--look <look>', 'from where a model in space is seen').choices(Object.keys(LOOKS)).default('corner'))
+  .addOption(new Option('--paper <size>', 'size of the paper').choices(papers).default('A3'))
+  .addOption(new Option('--way <way>', 'how the paper lies').choices(paperWays).default('across'))
+  .option('--scale <scale>', 'such as 1:50; else the largest usual one at which all of it fits')
+  .option('--black', 'black lines and hatches in place of colours')
+  .option('--project <name>', 'for the title block')
+  .option('--number <number>', 'of the project or drawing, for the title block')
+  .option('--date <date>', 'for the title block, as it is to stand there')
+  .option('--revision <revision>', 'for the title block')
+  .option('--dots <n>', 'of a picture, to an inch', dotCount, 150)
+  .action(async (file: string, options: DrawOptions) => {
+    process.exitCode = await draw(file, options);
+  });
+
+program
+  .command('report')
+  .description('write a calculation report: the model in words and drawings, loads, combinations with reasons, results, checks')
+  .argument('<file>', 'model file, or - for standard input')
+  .requiredOption('-o, --output <file>', 'file to write: .pdf or .html')
+  .option('--chapters <names>', `in their order, with commas: ${chapterNames.join(', ')}; else all but the last`)
+  .option('--case <ids>', 'whose results are reported, with commas; else of envelopes, or all sums, or all cases')
+  .option('--quantity <symbols>', 'what is drawn of them, with commas, such as N,V,M,δ')
+  .addOption(new Option('--look <look>', 'from where a model in space is seen').choices(Object.keys(LOOKS)).default('corner'))
+  .option('--black', 'black lines and hatches in place of colours')
+  .option('--project <name>', 'for the cover')
+  .option('--number <number>', 'of the project or report, for the cover and the head of each page')
+  .option('--date <date>', 'for the cover, as it is to stand there')
+  .option('--revision <revision>', 'for the cover and the head of each page')
+  .action(async (file: string, options: ReportOptions) => {
+    process.exitCode = await report(file, options);
   });
 
 program
@@ -128,6 +219,26 @@ function stationCount(text: string): number {
   if (!Number.isInteger(count) || count < 2 || count > 10_000)
     throw new InvalidArgumentError('Give a whole number from 2 to 10000.');
   return count;
+}
+
+function placeCount(text: string): number {
+  const count = Number(text);
+  if (!Number.isInteger(count) || count < PLACES.least || count > PLACES.most)
+    throw new InvalidArgumentError(`Give a whole number from ${PLACES.least} to ${PLACES.most}.`);
+  return count;
+}
+
+function dotCount(text: string): number {
+  const count = Number(text);
+  if (!Number.isInteger(count) || count < 20 || count > 1200)
+    throw new InvalidArgumentError('Give a whole number from 20 to 1200.');
+  return count;
+}
+
+function impactFactor(text: string): number {
+  const factor = Number(text);
+  if (!(factor > 0 && factor <= 10)) throw new InvalidArgumentError('Give a number greater than 0, up to 10.');
+  return factor;
 }
 
 try {

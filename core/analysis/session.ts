@@ -69,6 +69,11 @@ export class AnalysisSession {
     return run;
   }
 
+  /** The factorised equations of the last model that was analysed, for more right-hand sides; gone with the next update. */
+  get system(): System | undefined {
+    return this.former;
+  }
+
   /** The last results are whose they were lent to: the next update leaves their memory alone, and solves all cases anew. */
   handOver(): Results {
     const results = this.lent!.now;

@@ -1,8 +1,8 @@
 import type { Category } from '../model/categories';
-import type { ActionGroup, Model } from '../model/model';
+import { isOneTerm, type ActionGroup, type Model } from '../model/model';
 import { inOrderOfReference } from '../model/reference-order';
 
-/** One way in which an action acts: cases with their shares. */
+/** One way in which an action acts: cases, and actions that are patterns, with their shares. */
 export interface Variant {
   readonly title: string;
   readonly shares: ReadonlyMap<string, number>;
@@ -30,8 +30,12 @@ function joined(a: Variant, b: Variant): Variant {
 }
 
 /** The ways in which a group acts, of those of its parts. */
-function variantsOf({ type }: ActionGroup, parts: readonly (readonly Variant[])[]): readonly Variant[] {
-  switch (type) {
+function variantsOf(group: ActionGroup, parts: readonly (readonly Variant[])[]): readonly Variant[] {
+  switch (group.type) {
+    case 'pattern':
+    case 'travelling':
+      // On which spans it acts, or where its trains stand, is for the results to say: in combinations it is one term.
+      return [{ title: group.title ?? parts[0]![0]!.title, shares: new Map([[group.id, 1]]) }];
     case 'either':
       return parts.flat();
     case 'together':
@@ -40,6 +44,10 @@ function variantsOf({ type }: ActionGroup, parts: readonly (readonly Variant[])[
       return parts.flat().flatMap((one) => [one, reversed(one)]);
   }
 }
+
+/** The action that stands for a case where that acts: its pattern, or its trains that travel. */
+export const standingFor = ({ actions = [] }: Pick<Model, 'actions'>, caseId: string): ActionGroup | undefined =>
+  actions.find(({ type, of }) => isOneTerm(type) && of[0] === caseId);
 
 /** The ways in which each case and each group of a sound model acts, by its id. */
 export function variantsById(model: Pick<Model, 'cases' | 'actions'>): ReadonlyMap<string, readonly Variant[]> {
@@ -61,6 +69,8 @@ export function variantsById(model: Pick<Model, 'cases' | 'actions'>): ReadonlyM
  */
 export function actionsOf(model: Pick<Model, 'cases' | 'actions'>): readonly Action[] {
   const place = new Map(model.cases.map(({ id }, i) => [id, i]));
+  // What is one term stands where its case does.
+  for (const { id, type, of } of model.actions ?? []) if (isOneTerm(type)) place.set(id, place.get(of[0]!)!);
   const inGroups = new Set(model.actions?.flatMap(({ of }) => of));
   const first = ({ variants }: Action): number => Math.min(...[...variants[0]!.shares.keys()].map((id) => place.get(id)!));
   return [...variantsById(model)]

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { applyIntent } from '../model/edits/apply-intent';
 import { emptyModel, type Model } from '../model/model';
-import { categoryGroups, groupWays, grouping, type GroupWay } from './grouping';
+import { categoryGroups, groupWays, grouping, groupWords, type GroupWay } from './grouping';
 
 const cases: Model['cases'] = [...emptyModel('').cases, { id: 'Wind', category: 'wind' }, { id: 'W2', category: 'wind' }];
 
@@ -64,3 +64,31 @@ test('what an action holds follows its cases, and what holds an action follows i
   expect([without.actions, without.combinations]).toEqual([[{ id: 'b', type: 'either', of: ['Wind'] }], [model.combinations[0]]]);
   expect(after({ type: 'remove', list: 'actions', keys: ['b'] }).combinations[0]).toMatchObject({ factors: { G: 1.35 } });
 }); // oxfmt-ignore
+
+test('some cases of a category act as one, the others as they did; what is left with too few goes', () => {
+  const four: Model = { ...emptyModel(''), cases: [...cases, { id: 'W3', category: 'wind' }, { id: 'W4', category: 'wind' }] };
+  const choose = (model: Model, way: GroupWay, ...chosen: string[]): Model => {
+    const applied = applyIntent(model, grouping(model, categoryGroups(model)[1]!, way, chosen));
+    if (!applied.ok) throw new Error(applied.faults[0]!.message);
+    return applied.model;
+  };
+  const told = (model: Model): string => groupWords(model, categoryGroups(model)[1]!);
+  const pair = choose(four, 'either', 'Wind', 'W2');
+  expect(told(pair)).toBe('Wind or W2 · W3 by itself · W4 by itself');
+  const both = choose(pair, 'both signs', 'W3');
+  expect(told(both)).toBe('Wind or W2 · ±W3 · W4 by itself');
+  const other = choose(both, 'together', 'W2', 'W4');
+  expect(told(other)).toBe('Wind by itself · W2 with W4 · ±W3');
+  expect(other.actions!.map(({ of }) => of)).toEqual([['W3'], ['W2', 'W4']]);
+  const nested: Model = {
+    ...four,
+    actions: [
+      { id: 'a', type: 'both signs', of: ['W2'] },
+      { id: 'b', type: 'either', of: ['a', 'Wind', 'W3'] },
+    ],
+  };
+  expect(told(nested)).toBe('(±W2) or Wind or W3 · W4 by itself');
+  const out = choose(nested, 'by itself', 'W2');
+  expect(out.actions).toEqual([{ id: 'b', type: 'either', of: ['Wind', 'W3'] }]);
+  expect(choose(nested, 'by itself', 'Wind', 'W3', 'W4').actions).toEqual([{ id: 'a', type: 'both signs', of: ['W2'] }]);
+});

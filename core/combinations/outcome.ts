@@ -26,6 +26,19 @@ export interface Envelope extends Named {
   readonly parts: readonly number[];
 }
 
+/** A train that travels, by its place among those of the solution, and by which factor. */
+export interface TrainTerm {
+  readonly train: number;
+  readonly factor: number;
+}
+
+/** A weighted sum, and trains each of which stands where it is worst: a greatest and a least value in each place. */
+export interface Travelling extends Named {
+  readonly kind: 'travelling';
+  readonly factors: Float64Array;
+  readonly trains: readonly TrainTerm[];
+}
+
 /** A shape in which the structure moves by itself, of no particular size: nothing acts. */
 export interface Shape extends Named {
   readonly kind: 'shape';
@@ -35,11 +48,12 @@ export interface Shape extends Named {
 }
 
 /** What can be looked at of a solution. Whoever reads one says what it does with each kind. */
-export type Outcome = Solved | Superposed | Envelope | Shape;
+export type Outcome = Solved | Superposed | Travelling | Envelope | Shape;
 
 interface Readers<T> {
   readonly solved: (outcome: Solved) => T;
   readonly superposed: (outcome: Superposed) => T;
+  readonly travelling: (outcome: Travelling) => T;
   readonly envelope: (outcome: Envelope) => T;
   readonly shape: (outcome: Shape) => T;
 }
@@ -51,6 +65,8 @@ export function readOutcome<T>(outcome: Outcome, by: Readers<T>): T {
       return by.solved(outcome);
     case 'superposed':
       return by.superposed(outcome);
+    case 'travelling':
+      return by.travelling(outcome);
     case 'envelope':
       return by.envelope(outcome);
     case 'shape':
@@ -60,13 +76,20 @@ export function readOutcome<T>(outcome: Outcome, by: Readers<T>): T {
 
 /** Whether it has a greatest and a least value in each place, and not one value. */
 export const isRange = (outcome: Outcome): boolean =>
-  readOutcome(outcome, { solved: () => false, superposed: () => false, envelope: () => true, shape: () => false });
+  readOutcome(outcome, {
+    solved: () => false,
+    superposed: () => false,
+    travelling: () => true,
+    envelope: () => true,
+    shape: () => false,
+  });
 
-/** The cases whose loads act in it, by place, with their factors; none where several sets take turns, or nothing acts. */
+/** The cases whose loads act in it, by place, with their factors, beside trains that travel; none where several sets take turns, or nothing acts. */
 export const actingCases = (outcome: Outcome): readonly (readonly [at: number, factor: number])[] =>
   readOutcome(outcome, {
     solved: ({ at, factors }) => (factors ? weighted(factors) : [[at, 1]]),
     superposed: ({ factors }) => weighted(factors),
+    travelling: ({ factors }) => weighted(factors),
     envelope: () => [],
     shape: () => [],
   });

@@ -61,7 +61,7 @@ export function formatOfName(name: string): ReadableFormat {
 }
 
 /** A file name made of a model's title. */
-export function fileNameOf({ title }: Pick<Model, 'title'>, { extension }: Format): string {
+export function fileNameOf({ title }: Pick<Model, 'title'>, { extension }: Pick<Format, 'extension'>): string {
   const plain = title.replace(/[^A-Za-z0-9]+/g, '-').replace(/^-+|-+$/g, '');
   return `${plain.toLowerCase() || 'model'}${extension}`;
 }

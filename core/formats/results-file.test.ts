@@ -129,3 +129,30 @@ describe('the results file', () => {
     expect(extremes.min.value).toBeCloseTo(0, 6);
   });
 });
+
+test('where trains travel a sum is a range, and each extreme says where they stand', () => {
+  const model = {
+    ...beam,
+    extra: {
+      ...beam.extra,
+      cases: [
+        { id: 'Q', category: 'imposed' as const },
+        { id: 'T', category: 'traffic' as const },
+      ],
+      loads: [{ id: 't', case: 'T', type: 'train' as const, members: ['a'], stands: 1, axles: [2e4], spacings: [] }],
+      actions: [{ id: 'R', type: 'travelling' as const, of: ['T'] }],
+      combinations: [{ id: 'U', type: 'sum' as const, factors: { R: 1.5 } }],
+    },
+  };
+  const entry = file(model).results!.U as unknown as {
+    readonly envelope: boolean;
+    readonly reactions: Record<string, Record<string, object>>;
+    readonly members: { readonly a: Record<string, Record<string, Record<string, object>>> };
+  };
+  expect(entry.envelope).toBe(true);
+  const stands = (at: number) => [expect.objectContaining({ load: 't', axles: [expect.closeTo(at, 6)] })];
+  expect(entry.reactions['1']!.fy).toMatchObject({ max: expect.closeTo(3e4, 5), maxFrom: 'U', maxTrains: stands(0) });
+  const { extremes, ...others } = entry.members.a;
+  expect(extremes!.Mz!.max).toMatchObject({ x: expect.closeTo(2, 6), value: expect.closeTo(3e4, 3), trains: stands(2) });
+  expect(Object.keys(others)).toEqual(['stations']);
+});

@@ -1,19 +1,33 @@
 import { isRange, readOutcome } from '../combinations/outcome';
 import type { RemediedMechanism } from '../analysis/remedies';
 import { diagramOf } from '../results/diagram';
-import { enveloped, governing } from '../results/envelope';
+import { governing } from '../results/envelope';
+import { enveloped, nodalRange, nodalTrains, type Governed } from '../results/nodal-range';
+import { freedoms, nodalForces } from '../model/freedoms';
 import { isPlane } from '../stiffness/structure';
 import { Entries, jsonParts } from './json-parts';
 import type { Extreme } from '../results/extreme';
-import { quantityExtremes } from '../results/read-quantity';
-import { derivedQuantities, isDisplacement, lineQuantities, quantityTable, type LineQuantity } from '../results/quantities';
-import { nodalAt, partsOf, valueIn } from '../results/read';
+import type { Range } from '../results/curve-points';
+import { memberReader, quantityExtremes } from '../results/read-quantity';
+import {
+  derivedQuantities,
+  isDisplacement,
+  isLine,
+  lineQuantities,
+  quantityTable,
+  type LineQuantity,
+} from '../results/quantities';
+import { hasTrains, nodalAt, partsOf, valueIn } from '../results/read';
 import { responseOf } from '../results/sums';
 import { inflectionPoints, zeroPoints } from '../results/zeros';
 import type { Resultant, Results, Solution } from '../results/results';
+import type { StandingTrain } from '../results/travelling/trains-at';
+import { trainsFor } from '../results/travelling/where';
 
 const FORCE_QUANTITIES = lineQuantities.filter((quantity) => !isDisplacement(quantity));
-type Value = number | { max: number; min: number; maxFrom: string; minFrom: string };
+type Value =
+  | number
+  | { max: number; min: number; maxFrom: string; minFrom: string; maxTrains?: unknown[]; minTrains?: unknown[] };
 
 export interface ResultsFileOptions {
   /** Evenly spaced points along each member, both ends included. */
@@ -58,29 +72,43 @@ const plain = (value: number): number => value + 0;
 
 const vector = (keys: readonly string[], read: (k: number) => Value): Record<string, Value> =>
   Object.fromEntries(keys.map((key, k) => [key, read(k)]));
-const DISPLACEMENTS = ['ux', 'uy', 'uz', 'rx', 'ry', 'rz'];
-const FORCES = ['fx', 'fy', 'fz', 'mx', 'my', 'mz'];
 
-/** One reader serves both: a number where there is one value, the range with its governing parts for an envelope. */
-type Reader = (pick: (part: number) => number) => Value;
+/** One reader serves both: a number where there is one value, the range with its governing parts where there are two. */
+type Reader = (pick: (part: number) => number | Range) => Value;
 
 function readerOf(solution: Solution, outcome: number): Reader {
-  if (!isRange(solution.outcomes[outcome]!)) return (pick) => plain(pick(outcome));
+  if (!isRange(solution.outcomes[outcome]!)) return (pick) => plain(pick(outcome) as number);
   const parts = partsOf(solution, outcome);
+  return (pick) => rangeValue(solution, enveloped(parts, pick));
+}
+
+function rangeValue(solution: Solution, { max, min, maxFrom, minFrom }: Governed): Exclude<Value, number> {
   const name = (part: number): string => solution.outcomes[part]!.id;
-  return (pick) => {
-    const { max, min, maxFrom, minFrom } = enveloped(parts, pick);
-    return { max: plain(max), min: plain(min), maxFrom: name(maxFrom), minFrom: name(minFrom) };
+  return { max: plain(max), min: plain(min), maxFrom: name(maxFrom), minFrom: name(minFrom) };
+}
+
+/** Where trains stand: metres along their runs, from the first axle to the last. */
+const standing = (trains: readonly StandingTrain[]): unknown[] =>
+  trains.map(({ travel, standing: { way, axles }, value }) => ({ load: travel.load, way, axles, value: plain(value) }));
+
+function nodalValue(solution: Solution, outcome: number, key: 'displacements' | 'reactions', f: number): Value {
+  if (!isRange(solution.outcomes[outcome]!)) return plain(nodalAt(solution, outcome, key, f));
+  const range = nodalRange(solution, outcome, key, f);
+  const [max, min] = [nodalTrains(solution, range.maxFrom, key, f)?.max, nodalTrains(solution, range.minFrom, key, f)?.min];
+  return {
+    ...rangeValue(solution, range),
+    ...(max && { maxTrains: standing(max) }),
+    ...(min && { minTrains: standing(min) }),
   };
 }
 
-function nodeEntries(solution: Solution, read: Reader): { readonly nodes: Entries; readonly reactions: Entries } {
+function nodeEntries(solution: Solution, outcome: number): { readonly nodes: Entries; readonly reactions: Entries } {
   const { nodes } = solution.structure.names;
   const values = (keys: readonly string[], key: 'displacements' | 'reactions', i: number): Record<string, Value> =>
-    vector(keys, (k) => read((part) => nodalAt(solution, part, key, 6 * i + k)));
+    vector(keys, (k) => nodalValue(solution, outcome, key, 6 * i + k));
   return {
-    nodes: entriesOf(nodes, (i) => values(DISPLACEMENTS, 'displacements', i)),
-    reactions: entriesOf(nodes, (i) => (solution.supported[i] ? values(FORCES, 'reactions', i) : undefined)),
+    nodes: entriesOf(nodes, (i) => values(freedoms, 'displacements', i)),
+    reactions: entriesOf(nodes, (i) => (solution.supported[i] ? values(nodalForces, 'reactions', i) : undefined)),
   };
 }
 
@@ -98,15 +126,22 @@ const entriesOf = (names: readonly string[], value: (i: number) => unknown): Ent
 function stationEntries(solution: Solution, m: number, count: number, outcome: number): unknown[] {
   const L = solution.structure.lengths[m]!;
   const read = readerOf(solution, outcome);
-  const diagrams = new Map(partsOf(solution, outcome).map((part) => [part, diagramOf(solution, part, m)]));
+  const readers = new Map(partsOf(solution, outcome).map((part) => [part, valueReader(solution, part, m)]));
   return Array.from({ length: count }, (_, i) => {
     const x = count === 1 ? 0 : (i / (count - 1)) * L;
-    const values = lineQuantities.map((quantity): [string, Value] => [
-      quantity,
-      read((part) => valueIn(diagrams.get(part)!, quantity, x)),
-    ]);
+    const values = lineQuantities.map((quantity): [string, Value] => [quantity, read((part) => readers.get(part)!(quantity, x))]);
     return { x, ...Object.fromEntries(values) };
   });
+}
+
+/** Of one value, or of a range where trains travel. */
+function valueReader(solution: Solution, part: number, m: number): (quantity: LineQuantity, x: number) => number | Range {
+  if (hasTrains(solution, part)) {
+    const reader = memberReader(solution, part, m);
+    return (quantity, x) => reader.at(quantity, x)!;
+  }
+  const diagram = diagramOf(solution, part, m);
+  return (quantity, x) => valueIn(diagram, quantity, x);
 }
 
 function extremeEntries(solution: Solution, outcome: number, m: number): Record<string, unknown> {
@@ -117,12 +152,16 @@ function extremeEntries(solution: Solution, outcome: number, m: number): Record<
         const known = quantityExtremes(solution, outcome, m, quantity);
         if (!known) return [];
         const { max, min } = known;
-        const entry = ({ x, value, from }: Extreme): unknown => ({
-          x,
-          value: plain(value),
-          ...(isEnvelope && { from: solution.outcomes[from]!.id }),
-        });
-        return [[quantity, { max: entry(max), min: entry(min) }]];
+        const entry = ({ x, value, from }: Extreme, side: 1 | -1): unknown => {
+          const trains = isLine(quantity) ? trainsFor(solution, from, { m, quantity, x }, side) : [];
+          return {
+            x,
+            value: plain(value),
+            ...(isEnvelope && { from: solution.outcomes[from]!.id }),
+            ...(trains.length > 0 && { trains: standing(trains) }),
+          };
+        };
+        return [[quantity, { max: entry(max, 1), min: entry(min, -1) }]];
       },
     ),
   );
@@ -146,14 +185,13 @@ function governingEntries(solution: Solution, parts: readonly number[], m: numbe
 }
 
 const resultant = (parts: Resultant): Record<string, number> =>
-  Object.fromEntries(FORCES.map((key, k) => [key, plain(parts[k]!)]));
+  Object.fromEntries(nodalForces.map((key, k) => [key, plain(parts[k]!)]));
 
 function valueEntry(solution: Solution, outcome: number, stations: number): Record<string, unknown> {
   const response = responseOf(solution, outcome)!;
-  const read = readerOf(solution, outcome);
   const members = entriesOf(solution.structure.names.members, (m) => {
     const diagram = diagramOf(solution, outcome, m);
-    const end = (first: number): Record<string, Value> => vector(FORCES, (k) => plain(response.ends[12 * m + first + k]!));
+    const end = (first: number): Record<string, Value> => vector(nodalForces, (k) => plain(response.ends[12 * m + first + k]!));
     return {
       length: solution.structure.lengths[m],
       ends: { start: end(0), end: end(6) },
@@ -169,22 +207,23 @@ function valueEntry(solution: Solution, outcome: number, stations: number): Reco
     ...readOutcome(solution.outcomes[outcome]!, {
       solved: none,
       superposed: none,
+      travelling: none,
       envelope: none,
       shape: ({ value }) => ({ frequency: value }),
     }),
-    ...nodeEntries(solution, read),
+    ...nodeEntries(solution, outcome),
     members,
     equilibrium: { applied: resultant(applied), reactions: resultant(reactions), residual, solutionResidual, jointResidual },
   };
 }
 
 function envelopeEntry(solution: Solution, outcome: number, stations: number): Record<string, unknown> {
-  const read = readerOf(solution, outcome);
   const parts = partsOf(solution, outcome);
+  const isByStretches = !hasTrains(solution, outcome);
   const members = entriesOf(solution.structure.names.members, (m) => ({
     stations: stationEntries(solution, m, stations, outcome),
     extremes: extremeEntries(solution, outcome, m),
-    governing: governingEntries(solution, parts, m),
+    ...(isByStretches && { governing: governingEntries(solution, parts, m) }),
   }));
-  return { envelope: true, ...nodeEntries(solution, read), members };
+  return { envelope: true, ...nodeEntries(solution, outcome), members };
 }

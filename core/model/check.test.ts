@@ -32,6 +32,37 @@ const rules: readonly (readonly [string, Spoil, string, RegExp])[] = [
     'actions[0].of[0]',
     /no case or action “X”/,
   ],
+  ['a train without an axle', (m) => (m.trains = [{ id: 'T', axles: [], spacings: [] }]), 'trains[0].axles', /1 to 200 axles/],
+  [
+    'a train with a spacing too few',
+    (m) => (m.trains = [{ id: 'T', axles: [9e4, 9e4, 6e4], spacings: [1.2] }]),
+    'trains[0].spacings',
+    /3 axles, between which there are 2 spacings/,
+  ],
+  [
+    'an axle that pulls',
+    (m) => (m.trains = [{ id: 'T', axles: [-1], spacings: [] }]),
+    'trains[0].axles[0]',
+    /greater than 0|positive/,
+  ],
+  [
+    'a spacing that varies behind the last axle',
+    (m) => (m.trains = [{ id: 'T', axles: [1, 1], spacings: [2], varies: { behind: 1, most: 3 } }]),
+    'trains[0].varies.behind',
+    /no spacing behind this axle/,
+  ],
+  [
+    'a spacing that varies downwards',
+    (m) => (m.trains = [{ id: 'T', axles: [1, 1], spacings: [2], varies: { behind: 0, most: 2 } }]),
+    'trains[0].varies.most',
+    /goes up from its least value/,
+  ],
+  [
+    'two trains of one name',
+    (m) => (m.trains = [{ id: 'T', axles: [1], spacings: [] }, { id: 'T', axles: [1], spacings: [] }]), // oxfmt-ignore
+    'trains[1].id',
+    /already a train “T”/,
+  ],
   ['an action in itself', (m) => (m.actions = [{ id: 'A', type: 'either', of: ['Q', 'A'] }]), 'actions[0].of', /part of itself/],
   [
     'a case in two actions',

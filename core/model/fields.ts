@@ -21,7 +21,14 @@ export type Field =
   | { readonly kind: 'names' }
   | { readonly kind: 'steps'; readonly required: true }
   | { readonly kind: 'picture'; readonly required: true }
-  | { readonly kind: 'list'; readonly of: Field; readonly most: number; readonly words: string }
+  | {
+      readonly kind: 'list';
+      readonly of: Field;
+      readonly most: number;
+      readonly words: string;
+      readonly least?: number;
+      readonly required?: true;
+    }
   | { readonly kind: 'corners' }
   | { readonly kind: 'place' };
 

@@ -1,10 +1,12 @@
 import type { Category, LimitState } from './categories';
 import type { Shape } from '../shapes/shape';
 import type { DisplayUnits } from '../quantities/display';
+import type { Expected } from './expected';
 import type { Freedom } from './freedoms';
 import type { CompoundLoad } from './loads/compound';
 import type { NotionalLoad } from './loads/notional';
 import type { PrimitiveLoad } from './loads/primitive';
+import type { Train } from './train';
 
 export { freedoms, type Freedom } from './freedoms';
 
@@ -29,8 +31,18 @@ export interface Model {
   readonly combining?: Combining;
   readonly actions?: readonly ActionGroup[];
   readonly groups?: readonly Group[];
+  readonly trains?: readonly Train[];
+  readonly expected?: readonly Expected[];
+  readonly ruleSets?: readonly OwnRules[];
   readonly grid?: GridLines;
   readonly underlay?: Underlay;
+}
+
+/** A set of rules of the model's own, as the file of it holds it (`docs/rules-format.md`); whether it can be used is for those to say that read it. */
+export interface OwnRules {
+  readonly id: string;
+  readonly title: string;
+  readonly [key: string]: unknown;
 }
 
 /** Nodes and members under a name of their own: top chord, columns, what is built second. */
@@ -162,8 +174,14 @@ export interface LoadCase {
 
 export type Load = PrimitiveLoad | CompoundLoad | NotionalLoad;
 
-/** How the parts of an action act: one of them at a time, all of them, or with their loads the other way round as well. */
-export const actionTypes = ['either', 'together', 'both signs'] as const;
+/**
+ * How the parts of an action act: one of them at a time, all of them, with their loads the other way round as well, one case on some of its spans, or one whose
+ * trains travel.
+ */
+export const actionTypes = ['either', 'together', 'both signs', 'pattern', 'travelling'] as const;
+
+/** Whether it stands for one case, however that acts: in combinations it is one term, and its case never stands beside it. */
+export const isOneTerm = (type: ActionGroup['type']): boolean => type === 'pattern' || type === 'travelling';
 
 /** Cases, or other actions, that come into combinations as one action. */
 export interface ActionGroup {
@@ -171,7 +189,15 @@ export interface ActionGroup {
   readonly title?: string;
   readonly type: (typeof actionTypes)[number];
   readonly of: readonly string[];
+  /** Of a pattern: by what its case is divided, and in which ways these parts are loaded. */
+  readonly by?: (typeof patternParts)[number];
+  readonly ways?: readonly (typeof patternWays)[number][];
 }
+
+/** By what a case is divided that is loaded in patterns: every span for itself, or all spans between the same lines, or on the same level. */
+export const patternParts = ['spans', 'bays', 'storeys'] as const;
+/** All parts; every other one; each two neighbours; each alone. */
+export const patternWays = ['everywhere', 'alternate', 'adjacent', 'each'] as const;
 
 /** Where a combination comes from that nobody typed: a rule set, one of its situations, and why it is as it is. */
 export interface MadeBy {

@@ -12,6 +12,9 @@ const NOUNS: Readonly<Record<string, string>> = {
   loads: 'load',
   combinations: 'combination',
   groups: 'group',
+  trains: 'train',
+  expected: 'expected value',
+  ruleSets: 'set of rules',
 };
 
 /** Keys whose own name is not what an engineer calls them. */

@@ -183,17 +183,17 @@ function readField(value: unknown, field: Field, path: string, findings: Finding
 
 function readList(
   value: unknown,
-  { of, most, words }: Field & { readonly kind: 'list' },
+  { of, most, words, least = 1 }: Field & { readonly kind: 'list' },
   path: string,
   findings: Findings,
 ): readonly unknown[] | undefined {
-  if (!Array.isArray(value) || value.length === 0 || value.length > most) {
+  if (!Array.isArray(value) || value.length < least || value.length > most) {
     return findings.fault({
       code: 'wrong-type',
       path,
       value: Array.isArray(value) ? `${value.length} ${words}` : value,
-      what: `A list of 1 to ${most} ${words} was expected`,
-      expected: `1 to ${most} ${words}`,
+      what: `A list of ${least} to ${most} ${words} was expected`,
+      expected: `${least} to ${most} ${words}`,
       remedy: 'Write […, …]',
     });
   }

@@ -1,5 +1,6 @@
+import { membersByNode } from './meeting';
 import type { Member, Model } from './model';
-import { placesOf } from './places';
+import { placesOf, type NodePlaces } from './places';
 
 /** A member in a run of members that follow each other. */
 export interface RunLink {
@@ -43,14 +44,35 @@ export const runOf = (model: Model, ids: readonly string[]): string[] | undefine
 
 /** The same with the way in which each of them runs. */
 export function linksOf(model: Model, ids: readonly string[]): RunLink[] | undefined {
-  const chosen = model.members.filter(({ id }) => ids.includes(id));
+  const wanted = new Set(ids);
+  const chosen = model.members.filter(({ id }) => wanted.has(id));
   const links = chosen.length > 0 ? runThrough(chosen) : undefined;
-  const [first, last] = [links?.[0], links?.at(-1)];
-  if (!links || !first || !last) return undefined;
-  const places = placesOf(model);
+  return links && fromLowerLeft(links, placesOf(model));
+}
+
+function fromLowerLeft(links: readonly RunLink[], places: NodePlaces): RunLink[] {
+  const [first, last] = [links[0]!, links.at(-1)!];
   const from = places.get(first.way === 'along' ? first.member.start : first.member.end)!;
   const to = places.get(last.way === 'along' ? last.member.end : last.member.start)!;
   const isTurned = to[0] < from[0] - 1e-6 || (Math.abs(to[0] - from[0]) <= 1e-6 && to[1] < from[1]);
-  if (!isTurned) return links;
+  if (!isTurned) return [...links];
   return links.toReversed().map(({ member, way }) => ({ member, way: way === 'along' ? 'against' : 'along' }));
+}
+
+/** Some members in runs, each from its lower left end: as many as it takes where they do not all follow each other. */
+export function linksThrough(members: readonly Member[], places: NodePlaces): readonly (readonly RunLink[])[] {
+  const at = membersByNode(members);
+  const rest = new Set(members);
+  const runs: (readonly RunLink[])[] = [];
+  while (rest.size > 0) {
+    const [first] = rest;
+    // All that hangs together with the first one: a set gives what is put into it on the way.
+    const found = new Set([first!]);
+    for (const { start, end } of found) for (const node of [start, end]) for (const member of at.get(node)!) found.add(member);
+    const together = [...found];
+    for (const member of together) rest.delete(member);
+    const links = runThrough(together);
+    runs.push(links ? fromLowerLeft(links, places) : together.map((member) => ({ member, way: 'along' })));
+  }
+  return runs;
 }

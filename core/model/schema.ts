@@ -12,10 +12,13 @@ import {
   type Field,
   type Fields,
 } from './fields';
+import { expectedQuantities } from './expected';
 import { compoundKinds } from './loads/compound';
 import { notionalFields } from './loads/notional';
 import { categories, limitStates } from './categories';
-import { actionTypes, behaviours, caseColours, endFreedoms, freedoms, permanentWays } from './model';
+import { ruleFields } from './rule-fields';
+import { axleFields } from './loads/train-load';
+import { actionTypes, behaviours, caseColours, endFreedoms, freedoms, patternParts, patternWays, permanentWays } from './model';
 import { dimensionSigns } from '../shapes/kind';
 import { dimensionedShapes, shapeTypes } from '../shapes/registry';
 
@@ -170,8 +173,25 @@ export const optionalLists = {
     title: { kind: 'text' },
     type: { kind: 'choice', of: actionTypes, required: true },
     of: { kind: 'ids', required: true },
+    by: { kind: 'choice', of: patternParts },
+    ways: { kind: 'list', of: { kind: 'choice', of: patternWays }, most: patternWays.length, words: 'ways' },
+  },
+  expected: {
+    id,
+    outcome: id,
+    member: id,
+    quantity: { kind: 'choice', of: expectedQuantities, required: true },
+    value: neededPositive('number'),
   },
   groups: { id, nodes: { kind: 'names' }, members: { kind: 'names' } },
+  ruleSets: ruleFields,
+  trains: {
+    id,
+    title: { kind: 'text' },
+    ...axleFields,
+    varies: { kind: 'object', fields: { behind: needed('number'), most: neededPositive('length') } },
+    uniform: positive('intensity'),
+  },
 } as const satisfies {
   [list: string]: Fields;
 };

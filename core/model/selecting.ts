@@ -1,3 +1,4 @@
+import { membersByNode } from './meeting';
 import { placesOf } from './places';
 import type { Member, Model } from './model';
 import { minus, size, type AxisName, type Point } from './point';
@@ -43,13 +44,7 @@ const releasesOf = ({ releases }: Member): unknown =>
 
 /** Everything that hangs together with the given nodes through members. */
 export function connected(model: Model, from: Iterable<string>): Chosen {
-  const at = new Map<string, Member[]>();
-  for (const member of model.members)
-    for (const node of [member.start, member.end]) {
-      const there = at.get(node);
-      if (there) there.push(member);
-      else at.set(node, [member]);
-    }
+  const at = membersByNode(model.members);
   const nodes = new Set(from);
   const members = new Set<string>();
   for (const node of nodes)

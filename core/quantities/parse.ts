@@ -202,6 +202,24 @@ export function parseQuantity(text: string, expected: DimensionName, bareUnit?: 
   }
 }
 
+/** Reads `text` as a quantity of the dimension of `unit`, and returns it in this unit, which a number without one has. */
+export function parseIn(text: string, unit: string): Parsed {
+  try {
+    if (text.length > MAXIMUM_LENGTH) throw new ParseFault(`it is longer than ${MAXIMUM_LENGTH} characters`);
+    if (text.trim() === '') throw new ParseFault('nothing is written');
+    const result = new Reader(tokenize(text)).whole();
+    if (!Number.isFinite(result.value)) throw new ParseFault('the number is too large');
+    if (!result.hasUnit) return { ok: true, value: result.value, hasUnit: false };
+    const scale = unit === '' ? undefined : new Reader(tokenize(unit)).whole();
+    if (!scale || !sameDimension(result.dimension, scale.dimension))
+      throw new ParseFault(unit === '' ? 'there is a unit where none is expected' : `its unit is not one for ${unit}`);
+    return { ok: true, value: result.value / scale.value, hasUnit: true };
+  } catch (fault) {
+    if (fault instanceof ParseFault) return { ok: false, reason: fault.message };
+    throw fault;
+  }
+}
+
 /** The size of a unit in SI; an unknown unit is a fault of the program and throws. */
 export function unitFactor(unit: string): number {
   return new Reader(tokenize(unit)).whole().value;

@@ -39,6 +39,6 @@ export function showQuantity(value: number, unit: string, digits = 4): string {
   return unit === '' ? shown : `${shown} ${unit}`;
 }
 
-/** Digits to which two sums agree that differ by this share of their size; without end where they are the same. */
+/** Digits to which two sums agree that differ by this share of their size; without end where they are the same, none where it is no number. */
 export const digitsOfShare = (share: number): number =>
-  share > 0 ? Math.max(0, Math.min(15, Math.floor(-Math.log10(share)))) : Infinity;
+  Number.isNaN(share) ? 0 : share > 0 ? Math.max(0, Math.min(15, Math.floor(-Math.log10(share)))) : Infinity;

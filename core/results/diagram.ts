@@ -30,17 +30,23 @@ export function diagramOf(solution: Solution, outcome: number, m: number): Diagr
   switch (one.kind) {
     case 'solved':
     case 'shape':
-      return partOf(solution, solution.responses[one.at]!, m);
+      return diagramOfResponse(solution, solution.responses[one.at]!, m);
     case 'superposed': {
       const whole = keptSum(solution, outcome);
-      return whole ? partOf(solution, whole, m) : addedDiagram(solution, outcome, m);
+      return whole ? diagramOfResponse(solution, whole, m) : diagramOfSum(solution, one.factors, m);
     }
+    case 'travelling':
     case 'envelope':
       return readFromParts(one);
   }
 }
 
-const partOf = ({ structure }: Solution, { pieces, coefficients, pieceWidth, ends }: StructuralResponse, m: number): Diagram => ({
+/** The diagrams of member m in what was solved. */
+export const diagramOfResponse = (
+  { structure }: Solution,
+  { pieces, coefficients, pieceWidth, ends }: StructuralResponse,
+  m: number,
+): Diagram => ({
   length: structure.lengths[m]!,
   first: pieces.first[m]!,
   end: pieces.first[m + 1]!,
@@ -52,8 +58,9 @@ const partOf = ({ structure }: Solution, { pieces, coefficients, pieceWidth, end
   endsAt: MEMBER_FREEDOMS * m,
 });
 
-function addedDiagram(solution: Solution, outcome: number, m: number): Diagram {
-  const parts = partsOfSum(solution, outcome);
+/** The same in a weighted sum of it. */
+export function diagramOfSum(solution: Solution, factors: Float64Array, m: number): Diagram {
+  const parts = partsOfSum(solution, factors);
   const length = solution.structure.lengths[m]!;
   const { from, to } = commonCuts(
     parts.map(({ part }) => part.pieces),

@@ -16,9 +16,8 @@ export interface Block {
   readonly cases: readonly Float64Array[];
 }
 
-/** Members `from` to before `to` of all cases. */
-export function blockOf(solution: Solution, from: number, to: number): Block {
-  const { responses: cases, structure } = solution;
+/** Members `from` to before `to` of all that was solved, or of these `cases` of it. */
+export function blockOf({ responses, structure }: Solution, from: number, to: number, cases = responses): Block {
   const pieces = cases.map((one) => one.pieces);
   const first = new Int32Array(to - from + 1);
   const [starts, stops]: [number[], number[]] = [[], []];
@@ -47,6 +46,7 @@ export function weightsOf(solution: Solution, part: number): ArrayLike<number> {
   return readOutcome<ArrayLike<number>>(solution.outcomes[part]!, {
     solved: alone,
     superposed: ({ factors }) => factors,
+    travelling: readFromParts,
     envelope: readFromParts,
     shape: alone,
   });

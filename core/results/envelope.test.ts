@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { Model } from '../model/model';
 import { pin, roller, sketch, solved } from '../test/build';
+import { randomFrame } from '../test/random-frame';
 import { governing } from './envelope';
 import { extremes } from './extremes';
 import { valueAt } from './read';
@@ -57,6 +58,36 @@ describe('envelopes', () => {
           }
       }),
       { numRuns: 60 },
+    );
+  });
+
+  test('of many sums of a random frame, on every member: no part rises above the one that governs', () => {
+    const factor = fc.integer({ min: -2, max: 3 });
+    fc.assert(
+      fc.property(randomFrame, fc.array(fc.tuple(factor, factor), { minLength: 6, maxLength: 10 }), (frame, factors) => {
+        const cases = ['Q', 'R'];
+        const { solution } = solved({
+          ...frame,
+          cases: cases.map((id) => ({ id, category: 'imposed' as const })),
+          loads: frame.loads.map((load, i) => ({ ...load, case: cases[i % 2]! })),
+          combinations: factors.map(([Q, R], i) => ({ id: `U${i}`, type: 'sum' as const, factors: { Q, R } })),
+        });
+        const parts = factors.map((_, i) => 2 + i);
+        for (const quantity of ['N', 'Vy', 'Mz', 'v'] as const) {
+          const most = parts.flatMap((part) => frame.members.map((_, m) => extremes(solution, part, m, quantity)));
+          const rounding = 1e-8 * Math.max(...most.flatMap(({ max, min }) => [max.value, -min.value])) + 1e-12;
+          for (let m = 0; m < frame.members.length; m++)
+            for (const side of [1, -1] as const)
+              for (const { from, to, outcome } of governing(solution, parts, m, quantity, side))
+                for (const part of [0.01, 0.3, 0.5, 0.77, 0.99]) {
+                  const x = from + part * (to - from);
+                  const mine = side * valueAt(solution, outcome, m, quantity, x);
+                  for (const other of parts)
+                    expect(side * valueAt(solution, other, m, quantity, x)).toBeLessThanOrEqual(mine + rounding);
+                }
+        }
+      }),
+      { numRuns: 6 },
     );
   });
 

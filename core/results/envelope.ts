@@ -1,22 +1,16 @@
+import { countingCases } from '../combinations/counting-cases';
+import { once } from '../once';
 import { COINCIDENT } from './breakpoints';
-import { diagramOf, type Diagram } from './diagram';
-import { addShifted, evaluate, isNowherePositive, signChanges } from './polynomial';
+import { blockOf, weightsOf } from './envelope-block';
+import { addShifted, evaluate, isNowherePositive, signChanges, writeBernstein } from './polynomial';
 import { degreeOf, isStored, offsetOf, type LineQuantity } from './quantities';
-import { pieceAt } from './read';
-import type { Solution } from './results';
+import type { Solution, StructuralResponse } from './results';
 
 /** A part of a member on which one outcome governs: metres from the member's start, and the outcome's index. */
 export interface Stretch {
   readonly from: number;
   readonly to: number;
   readonly outcome: number;
-}
-
-/** A part in the running: its diagram, and its polynomial on the stretch at hand, seen from where that begins. */
-interface Candidate {
-  readonly outcome: number;
-  readonly diagram: Diagram;
-  readonly polynomial: Float64Array;
 }
 
 /**
@@ -30,68 +24,140 @@ export function governing(
   quantity: LineQuantity,
   side: 1 | -1,
 ): Stretch[] {
-  const diagrams = parts.map((outcome) => ({ outcome, diagram: diagramOf(solution, outcome, m) }));
-  const length = solution.structure.lengths[m]!;
-  const slack = COINCIDENT * length;
-  const cuts = cutsOf(
-    diagrams.map(({ diagram }) => diagram),
-    slack,
-  );
+  const { solved, sums } = inTheRunning(parts, solution);
+  const { from, to, width, cases } = piecesOf(solved, solution, m);
+  const slack = COINCIDENT * solution.structure.lengths[m]!;
+  const degree = degreeOf(quantity);
+  const size = degree + 1;
+  const bounds = new Float64Array(size * cases.length);
   const stretches: Stretch[] = [];
-  for (let i = 0; i + 1 < cuts.length; i++) {
-    const [from, to] = [cuts[i]!, cuts[i + 1]!];
-    const candidates = diagrams.map(({ outcome, diagram }): Candidate => ({
-      outcome,
-      diagram,
-      polynomial: seenFrom(diagram, quantity, from),
-    }));
-    let current: Governed[] = [{ from: 0, to: to - from, by: candidates[0]! }];
-    for (const part of candidates.slice(1)) current = current.flatMap((stretch) => challenged(stretch, part, side, slack));
-    stretches.push(
-      ...merged(current).map(({ by, ...one }) => ({ from: from + one.from, to: from + one.to, outcome: by.outcome })),
-    );
+  for (let piece = 0; piece < from.length; piece++) {
+    const length = to[piece]! - from[piece]!;
+    const at = width * piece + offsetOf(quantity);
+    const isHeld = isStored(width, quantity);
+    if (isHeld) cases.forEach((coefficients, c) => writeBernstein({ coefficients, at, degree }, length, bounds, size * c));
+    // What certainly lies under another all along is out of the running; the polynomials of the others are made.
+    const left = isHeld ? notUnder(sums, bounds, size, side) : [0];
+    const polynomials = left.map((part) => {
+      const polynomial = new Float64Array(size);
+      if (isHeld)
+        for (const { solved: c, factor } of sums[part]!)
+          for (let k = 0; k < size; k++) polynomial[k]! += side * factor * cases[c]![at + k]!;
+      return polynomial;
+    });
+    for (const { by, ...one } of largestOf(polynomials, length, slack))
+      stretches.push({ from: from[piece]! + one.from, to: from[piece]! + one.to, outcome: parts[left[by]!]! });
   }
   return stretches;
 }
 
-/** Where any of several diagrams is cut, its ends included, ascending. */
-function cutsOf(diagrams: readonly Diagram[], slack: number): number[] {
-  const all = new Set<number>([0]);
-  for (const { first, end, to } of diagrams) for (let k = first; k < end; k++) all.add(to[k]!);
-  const sorted = [...all].sort((a, b) => a - b);
-  return sorted.filter((x, i) => i === 0 || x - sorted[i - 1]! > slack);
+/**
+ * Of some sums of polynomials those that do not certainly lie under the one with the greatest mean, which is among them; in their order, and
+ * of equal ones the first. `bounds`: by what is summed its Bernstein coefficients, `size` each.
+ */
+function notUnder(sums: InTheRunning['sums'], bounds: Float64Array, size: number, side: 1 | -1): number[] {
+  const all = new Float64Array(size * sums.length);
+  let [best, most] = [0, -Infinity];
+  for (let i = 0; i < sums.length; i++) {
+    let mean = 0;
+    for (const { solved, factor } of sums[i]!)
+      for (let k = 0; k < size; k++) {
+        const term = side * factor * bounds[size * solved + k]!;
+        all[size * i + k]! += term;
+        mean += term;
+      }
+    if (mean > most) [best, most] = [i, mean];
+  }
+  const left: number[] = [];
+  for (let i = 0; i < sums.length; i++) {
+    let isUnder = i !== best;
+    for (let k = 0; k < size && isUnder; k++) isUnder = all[size * i + k]! <= all[size * best + k]!;
+    if (!isUnder) left.push(i);
+  }
+  return left;
 }
 
-function seenFrom(diagram: Diagram, quantity: LineQuantity, x: number): Float64Array {
-  const degree = degreeOf(quantity);
-  const polynomial = new Float64Array(degree + 1);
-  if (!isStored(diagram.width, quantity)) return polynomial;
-  const k = pieceAt(diagram, x);
-  const window = { coefficients: diagram.coefficients, at: k * diagram.width + offsetOf(quantity), degree };
-  addShifted(window, x - diagram.from[k]!, 1, polynomial, 0);
-  return polynomial;
+/** The same with what one outcome governs on both sides of a cut as one. */
+export function joined(stretches: readonly Stretch[]): Stretch[] {
+  const found: Stretch[] = [];
+  for (const one of stretches) {
+    const last = found.at(-1);
+    if (last?.outcome === one.outcome) found[found.length - 1] = { ...last, to: one.to };
+    else found.push(one);
+  }
+  return found;
 }
 
+/** Of all that was solved what counts in any of the parts, and each part as a sum of it. */
+interface InTheRunning {
+  readonly solved: readonly StructuralResponse[];
+  readonly sums: readonly (readonly { readonly solved: number; readonly factor: number }[])[];
+}
+
+/** What counts, over pieces that it shares on member m: both sides are mostly asked for, one after the other. */
+const piecesOf = once((solved: readonly StructuralResponse[], solution: Solution, m: number) =>
+  blockOf(solution, m, m + 1, solved),
+);
+
+const inTheRunning = once((parts: readonly number[], solution: Solution): InTheRunning => {
+  const weights = parts.map((part) => Float64Array.from(weightsOf(solution, part)));
+  const counting = [...new Set(weights.flatMap((factors) => countingCases(factors)))].sort((a, b) => a - b);
+  const places = new Map(counting.map((c, i) => [c, i]));
+  return {
+    // What is made of nothing is as long as a case, and zero.
+    solved: (counting.length > 0 ? counting : [0]).map((c) => solution.responses[c]!),
+    sums: weights.map((factors) => countingCases(factors).map((c) => ({ solved: places.get(c)!, factor: factors[c]! }))),
+  };
+});
+
+/** A part of a piece on which one polynomial is the largest. */
 interface Governed {
   readonly from: number;
   readonly to: number;
-  readonly by: Candidate;
+  readonly by: number;
 }
 
-function challenged(stretch: Governed, part: Candidate, side: 1 | -1, slack: number): Governed[] {
-  const difference = part.polynomial.map((value, i) => side * (value - stretch.by.polynomial[i]!));
-  if (isNowherePositive(difference, stretch.to)) return [stretch];
-  const crossings = signChanges(difference, stretch.to).filter((x) => x > stretch.from + slack && x < stretch.to - slack);
-  const cuts = [stretch.from, ...crossings, stretch.to];
-  const result: Governed[] = [];
-  for (let i = 0; i + 1 < cuts.length; i++) {
-    const gain = evaluate(difference, 0, difference.length - 1, (cuts[i]! + cuts[i + 1]!) / 2);
-    result.push({ from: cuts[i]!, to: cuts[i + 1]!, by: gain > 0 ? part : stretch.by });
+/**
+ * Which of some polynomials is the largest on [0, length]. The one that is so in the middle is asked first: most of the others lie under it
+ * all along, and are out of the running with hardly any work. Of equal ones the first governs.
+ */
+function largestOf(all: readonly Float64Array[], length: number, slack: number): Governed[] {
+  const degree = all[0]!.length - 1;
+  let champion = 0;
+  let most = evaluate(all[0]!, 0, degree, length / 2);
+  for (let i = 1; i < all.length; i++) {
+    const value = evaluate(all[i]!, 0, degree, length / 2);
+    if (value > most) [champion, most] = [i, value];
   }
-  return result;
+  const gain = new Float64Array(degree + 1);
+  const seen = new Float64Array(degree + 1);
+  /** By how much one is larger than another, seen from s; good until it is asked for again. */
+  const over = (one: number, other: number, s: number): Float64Array => {
+    for (let k = 0; k <= degree; k++) gain[k] = all[one]![k]! - all[other]![k]!;
+    if (s === 0) return gain;
+    addShifted({ coefficients: gain, at: 0, degree }, s, 1, seen.fill(0), 0);
+    return seen;
+  };
+  let current: Governed[] = [{ from: 0, to: length, by: champion }];
+  for (let i = 0; i < all.length; i++) {
+    if (i === champion || isNowherePositive(over(i, champion, 0), length)) continue;
+    const next = current.flatMap((stretch) => {
+      const long = stretch.to - stretch.from;
+      const difference = over(i, stretch.by, stretch.from);
+      if (isNowherePositive(difference, long)) return [stretch];
+      const cuts = signChanges(difference, long).filter((x) => x > slack && x < long - slack);
+      return [...cuts, long].map((to, k): Governed => {
+        const from = cuts[k - 1] ?? 0;
+        const gains = evaluate(difference, 0, degree, (from + to) / 2) > 0;
+        return { from: stretch.from + from, to: to === long ? stretch.to : stretch.from + to, by: gains ? i : stretch.by };
+      });
+    });
+    current = joinedBy(next);
+  }
+  return current;
 }
 
-function merged(stretches: readonly Governed[]): Governed[] {
+function joinedBy(stretches: readonly Governed[]): Governed[] {
   const result: Governed[] = [];
   for (const stretch of stretches) {
     const last = result[result.length - 1];
@@ -99,18 +165,4 @@ function merged(stretches: readonly Governed[]): Governed[] {
     else result.push(stretch);
   }
   return result;
-}
-
-/** Largest and smallest of the values that `read` gives for each part of an envelope, with the governing outcome. */
-export function enveloped(
-  parts: readonly number[],
-  read: (part: number) => number,
-): { max: number; min: number; maxFrom: number; minFrom: number } {
-  let [max, min, maxFrom, minFrom] = [-Infinity, Infinity, parts[0]!, parts[0]!];
-  for (const part of parts) {
-    const value = read(part);
-    if (value > max) [max, maxFrom] = [value, part];
-    if (value < min) [min, minFrom] = [value, part];
-  }
-  return { max, min, maxFrom, minFrom };
 }

@@ -19,15 +19,20 @@ export interface OverMembers {
 const ALIKE = 1e-9;
 
 /**
- * Exact extremes of a quantity over all members; undefined where there is none on any. Members on which it certainly does not reach beyond
+ * Exact extremes of a quantity over all members, or some of them; undefined where there is none on any. Members on which it certainly does not reach beyond
  * what is known are passed over: the zeros of derivatives are looked for on few of them.
  */
-export function extremesOverMembers(solution: Solution, outcome: number, quantity: Quantity): OverMembers | undefined {
+export function extremesOverMembers(
+  solution: Solution,
+  outcome: number,
+  quantity: Quantity,
+  members: readonly number[] = solution.structure.names.members.map((_, member) => member),
+): OverMembers | undefined {
   // A sum is added once for all members.
   const linear = responseOf(solution, outcome);
   const isBounded = linear && isLine(quantity) && !readingOf(solution, outcome);
   let known: OverMembers | undefined;
-  solution.structure.names.members.forEach((_, member) => {
+  members.forEach((member) => {
     const slack = known ? ALIKE * Math.max(Math.abs(known.max.value), Math.abs(known.min.value)) : 0;
     if (known && isBounded) {
       const { high, low } = reachIn(diagramOf(solution, outcome, member), quantity);

@@ -1,6 +1,6 @@
 import { once } from '../once';
 import { quantityTable, type Quantity } from './quantities';
-import { nodalAt, partsOf } from './read';
+import { nodalRange } from './nodal-range';
 import type { Solution } from './results';
 
 /** Share of the largest value of its kind under which a value says nothing: digits that were lost, not a force. */
@@ -22,15 +22,13 @@ export function sizesOf(solution: Solution, outcome: number): Sizes {
   const before = known.get(outcome);
   if (before) return before;
   let [force, couple] = [0, 0];
-  const parts = partsOf(solution, outcome);
   solution.supported.forEach((isSupported, i) => {
     if (!isSupported) return;
-    for (const part of parts)
-      for (let k = 0; k < 6; k++) {
-        const size = Math.abs(nodalAt(solution, part, 'reactions', 6 * i + k));
-        if (k < 3) force = Math.max(force, size);
-        else couple = Math.max(couple, size);
-      }
+    for (let k = 0; k < 6; k++) {
+      const { max, min } = nodalRange(solution, outcome, 'reactions', 6 * i + k);
+      if (k < 3) force = Math.max(force, max, -min);
+      else couple = Math.max(couple, max, -min);
+    }
   });
   const sizes = { force: Math.max(force, couple), couple: Math.max(couple, force * ARM) };
   known.set(outcome, sizes);

@@ -98,6 +98,25 @@ export function isNowherePositive(c: Float64Array, length: number): boolean {
   return true;
 }
 
+/**
+ * Writes the Bernstein coefficients on [0, length] of a polynomial (up to degree 7) to `out`, from `to` on: it lies between the least and the
+ * greatest of them, and their mean is its own.
+ */
+export function writeBernstein({ coefficients: c, at, degree }: Window, length: number, out: Float64Array, to: number): void {
+  let power = 1;
+  for (let k = 0; k <= degree; k++) {
+    powers[k] = c[at + k]! * power;
+    power *= length;
+  }
+  const shares = SHARES[degree]!;
+  for (let i = 0; i <= degree; i++) {
+    const share = shares[i]!;
+    let sum = 0;
+    for (let k = 0; k <= i; k++) sum += share[k]! * powers[k]!;
+    out[to + i] = sum;
+  }
+}
+
 /** The product of two polynomials, the sum of several, and one times a number. */
 export function productOf(a: Float64Array, b: Float64Array): Float64Array {
   const c = new Float64Array(a.length + b.length - 1);

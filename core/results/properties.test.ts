@@ -5,7 +5,7 @@ import { freedoms as names, type Load, type Member, type Model } from '../model/
 import { reducedSystem } from '../stiffness/reduced-system';
 import { toOwnAxes } from '../stiffness/transformation';
 import { Reading, solved } from '../test/build';
-import { denseFrame } from '../test/dense-frame';
+import { denseFrame } from '../recheck/dense-frame';
 import { apply, applyToTurning, MIRROR, moved, turnBy, type Turn } from '../test/moved';
 import { underAnyLoad } from '../test/random-loads';
 import { randomFrame } from '../test/random-frame';

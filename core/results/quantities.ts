@@ -236,6 +236,13 @@ export function quantityWords(space: 'plane' | 'space', quantity: Quantity, disp
   };
 }
 
+/** Symbols in the plane, where no axis has to be told; a v beside a V would hardly be. */
+const SHORT: Partial<Record<Quantity, string>> = { Vy: 'V', Mz: 'M', v: 'δ' };
+
+/** The symbol of a quantity as it is said in a structure. */
+export const symbolOf = (space: 'plane' | 'space', quantity: Quantity, display: DisplayUnits): string =>
+  (space === 'plane' && SHORT[quantity]) || quantityWords(space, quantity, display).symbol;
+
 /** How a quantity is said in a structure. */
 export const nameOf = (s: Structure, quantity: Quantity, display: DisplayUnits): string =>
   quantityWords(isPlane(s) ? 'plane' : 'space', quantity, display).name;

@@ -5,7 +5,9 @@ import type { BoundCurve } from './envelope-reading';
 import { forces } from './derived/derived';
 import { evaluate } from './polynomial';
 import { degreeOf, isLine, isStored, offsetOf, quantityTable, type LineQuantity, type Quantity } from './quantities';
-import { partsOf } from './read';
+import type { CurvePoint } from './curve-points';
+import { hasTrains, partsOf } from './read';
+import { memberReader } from './read-quantity';
 import type { Solution } from './results';
 
 /** Places along a piece at which the bounds of an envelope are drawn. */
@@ -29,6 +31,7 @@ interface Bounds {
  * where a quantity is not known. Yields the part of the work that is done.
  */
 export function* readCurve(solution: Solution, outcome: number, quantity: Quantity): Generator<number, BoundCurve> {
+  if (hasTrains(solution, outcome)) return yield* readMembers(solution, outcome, quantity);
   const weights = partsOf(solution, outcome).map((part) => weightsOf(solution, part));
   const members = solution.structure.names.members.length;
   const first = [0];
@@ -56,6 +59,24 @@ export function* readCurve(solution: Solution, outcome: number, quantity: Quanti
     xs: Float64Array.from(xs),
     max: Float64Array.from(max),
     min: Float64Array.from(min),
+  };
+}
+
+/** The same where trains travel: member by member. */
+function* readMembers(solution: Solution, outcome: number, quantity: Quantity): Generator<number, BoundCurve> {
+  const members = solution.structure.names.members.length;
+  const first = [0];
+  const all: CurvePoint[] = [];
+  for (let m = 0; m < members; m++) {
+    all.push(...(memberReader(solution, outcome, m).curve(quantity) ?? [{ x: 0, max: NaN, min: NaN }]));
+    first.push(all.length);
+    yield (m + 1) / members;
+  }
+  return {
+    first: Int32Array.from(first),
+    xs: Float64Array.from(all, ({ x }) => x),
+    max: Float64Array.from(all, ({ max }) => max),
+    min: Float64Array.from(all, ({ min }) => min),
   };
 }
 

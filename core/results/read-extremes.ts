@@ -8,7 +8,8 @@ import type { Extremes } from './extreme';
 import { KnownDerived } from './known-derived';
 import { KnownExtremes } from './known-extremes';
 import { derivedQuantities, isLine, lineQuantities, type LineQuantity, type Quantity } from './quantities';
-import { partsOf } from './read';
+import { hasTrains, partsOf } from './read';
+import { memberReader } from './read-quantity';
 import { readableOf } from './readings';
 import type { Solution } from './results';
 
@@ -25,6 +26,14 @@ export function* readExtremes(solution: Solution, outcome: number): Generator<nu
   const all = readableOf(solution);
   const found = new Map(all.map((quantity) => [quantity, [] as (Extremes | undefined)[]]));
   const members = solution.structure.names.members.length;
+  if (hasTrains(solution, outcome)) {
+    for (let m = 0; m < members; m++) {
+      const { extremes } = memberReader(solution, outcome, m);
+      for (const [quantity, list] of found) list.push(extremes(quantity));
+      yield (m + 1) / members;
+    }
+    return new Map(all.map((quantity) => [quantity, packed(found.get(quantity)!)]));
+  }
   const kernels = takeKernels();
   const weights = parts.map((part) => weightsOf(solution, part));
   const signs = weights.some((factors) => Array.from(factors).some((factor) => factor < 0)) ? 'mixed' : 'positive';

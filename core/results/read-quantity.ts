@@ -3,49 +3,102 @@ import type { Fibres } from '../sections/fibres';
 import { forcesFrom, pieceFrom, type Derived, type Forces } from './derived/derived';
 import { curvePoints, type CurvePoint, type Range } from './curve-points';
 import { diagramOf, type Diagram } from './diagram';
+import { governing, joined, type Stretch } from './envelope';
 import type { Extremes } from './extreme';
 import { enclosing, extremesIn } from './extremes';
+import type { Governed } from './nodal-range';
 import { isLine, quantityTable, type Quantity } from './quantities';
 import { extremesRead } from './envelope-reading';
-import { AT_ENDS, partsOf, pieceOf, valueIn } from './read';
+import { AT_ENDS, BESIDE, partsOf, pieceOf, valueIn } from './read';
 import { readingOf } from './readings';
 import type { Solution } from './results';
+import { travelReader } from './travelling/reader';
 
 /** All quantities of one member in one outcome: of an envelope the diagrams of its parts are found once, and asked as often as one likes. */
 export interface MemberReader {
-  /** At x metres from the start; undefined where the quantity is not known. */
-  readonly at: (quantity: Quantity, x: number) => Range | undefined;
+  /** At x metres from the start, and the outcomes that govern there; undefined where the quantity is not known. */
+  readonly at: (quantity: Quantity, x: number) => Governed | undefined;
   /** The curve along the whole member, as `curvePoints`. */
   readonly curve: (quantity: Quantity) => readonly CurvePoint[] | undefined;
   /** Exact, as `extremes`; undefined where the quantity is not known. */
   readonly extremes: (quantity: Quantity) => Extremes | undefined;
+  /**
+   * The parts of the member on which one outcome of an envelope governs, for the greatest or the least value: exact. Undefined of what is derived, and where trains
+   * travel.
+   */
+  readonly governed: (quantity: Quantity, side: 'max' | 'min') => readonly Stretch[] | undefined;
 }
 
 export function memberReader(solution: Solution, outcome: number, m: number): MemberReader {
   const fibres = solution.fibres[m];
-  const parts = partsOf(solution, outcome).map((part) => ({ part, diagram: diagramOf(solution, part, m) }));
+  const all = partsOf(solution, outcome);
+  let readers: readonly PartReader[] | undefined;
+  /** Found when first asked for: who governs is read without them. */
+  const readersOfParts = (): readonly PartReader[] => (readers ??= all.map((part) => partReader(solution, part, m, fibres)));
+  const at: MemberReader['at'] = (quantity, x) => {
+    let [max, min, maxFrom, minFrom] = [-Infinity, Infinity, all[0]!, all[0]!];
+    for (const { part, range } of readersOfParts()) {
+      const one = range(quantity, x);
+      if (!one) return undefined;
+      // Of equal ones the first.
+      if (one.max > max) [max, maxFrom] = [one.max, part];
+      if (one.min < min) [min, minFrom] = [one.min, part];
+    }
+    return { max, min, maxFrom, minFrom };
+  };
   return {
-    at: (quantity, x) => {
-      let [max, min] = [-Infinity, Infinity];
-      for (const { diagram } of parts) {
-        const one = rangeIn(diagram, fibres, quantity, x);
-        if (!one) return undefined;
-        max = Math.max(max, one.max);
-        min = Math.min(min, one.min);
-      }
-      return { max, min };
+    at,
+    curve: (quantity) => {
+      const parts = readersOfParts();
+      const diagrams = parts.flatMap(({ diagram }) => diagram ?? []);
+      if (diagrams.length === parts.length) return curvePoints(diagrams, fibres, quantity);
+      const curves = parts.map(({ curve }) => curve(quantity));
+      if (!curves.every((one) => one !== undefined)) return undefined;
+      return curves.length === 1 ? curves[0] : enclosed(curves, (x) => at(quantity, x)!, solution.structure.lengths[m]!);
     },
-    curve: (quantity) =>
-      curvePoints(
-        parts.map(({ diagram }) => diagram),
-        fibres,
-        quantity,
-      ),
+    governed: (quantity, side) => {
+      if (!isLine(quantity) || all.some((part) => solution.outcomes[part]!.kind === 'travelling')) return undefined;
+      return joined(governing(solution, all, m, quantity, side === 'max' ? 1 : -1));
+    },
     extremes: (quantity) => {
-      const all = parts.map(({ part, diagram }) => extremesOf(diagram, fibres, quantity, part));
-      return all.every((one) => one !== undefined) ? enclosing(all) : undefined;
+      const found = readersOfParts().map(({ extremes }) => extremes(quantity));
+      return found.every((one) => one !== undefined) ? enclosing(found) : undefined;
     },
   };
+}
+
+/** A part of an envelope: of one value, whose diagrams are there, or with trains that travel. */
+interface PartReader extends Pick<MemberReader, 'curve' | 'extremes'> {
+  readonly part: number;
+  readonly diagram?: Diagram;
+  readonly range: (quantity: Quantity, x: number) => Range | undefined;
+}
+
+function partReader(solution: Solution, part: number, m: number, fibres: Fibres | undefined): PartReader {
+  const outcome = solution.outcomes[part]!;
+  if (outcome.kind === 'travelling') {
+    const { at, curve, extremes } = travelReader(solution, part, outcome, m);
+    return { part, range: at, curve, extremes };
+  }
+  const diagram = diagramOf(solution, part, m);
+  return {
+    part,
+    diagram,
+    range: (quantity, x) => rangeIn(diagram, fibres, quantity, x),
+    curve: (quantity) => curvePoints([diagram], fibres, quantity),
+    extremes: (quantity) => extremesOf(diagram, fibres, quantity, part),
+  };
+}
+
+/** The curve around several: at each of their points, and at both sides of where one of them jumps. */
+function enclosed(curves: readonly (readonly CurvePoint[])[], at: (x: number) => Range, length: number): readonly CurvePoint[] {
+  const places = new Set<number>();
+  for (const curve of curves)
+    curve.forEach(({ x }, i) => {
+      places.add(x);
+      if (x === curve[i + 1]?.x && x > BESIDE * length) places.add(x - BESIDE * length);
+    });
+  return [...places].sort((a, b) => a - b).map((x) => ({ x, ...at(x) }));
 }
 
 function rangeIn(diagram: Diagram, fibres: Fibres | undefined, quantity: Quantity, x: number): Range | undefined {

@@ -1,3 +1,5 @@
+import { MEMBER_FREEDOMS } from '../stiffness/structure';
+import type { Force } from './derived/derived';
 import { diagramOf, type Diagram } from './diagram';
 import { evaluate } from './polynomial';
 import { degreeOf, isStored, lineQuantities, offsetOf, type LineQuantity } from './quantities';
@@ -30,10 +32,14 @@ export function pieceOf({ coefficients, width }: Diagram, k: number, quantity: L
   return coefficients.subarray(at, at + length);
 }
 
+/** How near a cut a place counts as the cut, and how far beside a jump its other side is read, as parts of a member. */
+const AT_CUT = 1e-9;
+export const BESIDE = 4 * AT_CUT;
+
 /** The piece on which x lies; at a cut the one behind it, at the member's end the last. */
 export function pieceAt({ first, end, to, length }: Diagram, x: number): number {
   const last = end - 1;
-  const slack = 1e-9 * length;
+  const slack = AT_CUT * length;
   let k = first;
   while (k < last && to[k]! <= x + slack) k++;
   return k;
@@ -56,24 +62,39 @@ export const valuesIn = (diagram: Diagram, x: number): Record<LineQuantity, numb
   Object.fromEntries(lineQuantities.map((quantity) => [quantity, valueIn(diagram, quantity, x)])) as Record<LineQuantity, number>;
 
 /** A number of the nodes (6n, global) in a case or sum: one displacement, or one reaction. Of a sum only this number is added. */
-export function nodalAt(solution: Solution, outcome: number, key: 'displacements' | 'reactions', f: number): number {
+export const nodalAt = (solution: Solution, outcome: number, key: 'displacements' | 'reactions', f: number): number =>
+  numberAt(solution, outcome, key, f);
+
+/** What an end of member m feels in a case or sum, as the diagram has it there; of a sum only this number is added. */
+export function endAt(solution: Solution, outcome: number, m: number, quantity: Force, side: 'start' | 'end'): number {
+  const [start, atStart, end, atEnd] = AT_ENDS[quantity]!;
+  const [k, sign] = side === 'start' ? [start, atStart] : [end, atEnd];
+  return sign * numberAt(solution, outcome, 'ends', MEMBER_FREEDOMS * m + k);
+}
+
+function numberAt(solution: Solution, outcome: number, key: 'displacements' | 'reactions' | 'ends', i: number): number {
   const one = solution.outcomes[outcome]!;
   // Asked of every node in every sum: in this order, and not by a switch, it is a fifth quicker.
-  if (one.kind === 'solved' || one.kind === 'shape') return solution.responses[one.at]![key][f]!;
-  if (one.kind === 'envelope') return readFromParts(one);
+  if (one.kind === 'solved' || one.kind === 'shape') return solution.responses[one.at]![key][i]!;
+  if (one.kind === 'envelope' || one.kind === 'travelling') return readFromParts(one);
   const { factors }: Superposed = one;
   let sum = 0;
-  for (const c of countingCases(factors)) sum += factors[c]! * solution.responses[c]![key][f]!;
+  for (const c of countingCases(factors)) sum += factors[c]! * solution.responses[c]![key][i]!;
   return sum;
 }
 
-/** The outcomes of one value in each place of which one is made: itself, or the parts of an envelope. */
+/** The outcomes of which one is made, none of which is an envelope: itself, or the parts of an envelope. */
 export function partsOf(solution: Solution, outcome: number): readonly number[] {
   const itself = (): readonly number[] => [outcome];
   return readOutcome(solution.outcomes[outcome]!, {
     solved: itself,
     superposed: itself,
+    travelling: itself,
     envelope: ({ parts }) => parts,
     shape: itself,
   });
 }
+
+/** Whether trains travel in an outcome, so that it is read place by place. */
+export const hasTrains = (solution: Solution, outcome: number): boolean =>
+  solution.travels !== undefined && partsOf(solution, outcome).some((part) => solution.outcomes[part]!.kind === 'travelling');

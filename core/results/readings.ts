@@ -6,13 +6,20 @@ import type { Solution } from './results';
 
 /** Members times parts of an envelope from which on it is read ahead, outside the page, and not when somebody looks at it. */
 const MANY = 30_000;
+/** As many parts of one value take as long as one with trains. */
+const OF_TRAINS = 4000;
 
 export const readingOf = ({ readings }: Solution, outcome: number): EnvelopeReading | undefined => readings?.get(outcome);
+
+/** As many outcomes of one value take as long to read as one: many more where trains travel in it. */
+export const workOf = (solution: Solution, outcome: number): number =>
+  partsOf(solution, outcome).reduce((sum, part) => sum + (solution.outcomes[part]!.kind === 'travelling' ? OF_TRAINS : 1), 0);
 
 /** Whether an outcome is so large that all its members can be looked at only when it was read. */
 export function isReadAhead(solution: Solution, outcome: number): boolean {
   const one = solution.outcomes[outcome];
-  return one !== undefined && isRange(one) && partsOf(solution, outcome).length * solution.structure.names.members.length > MANY;
+  if (one === undefined || !isRange(one)) return false;
+  return workOf(solution, outcome) * solution.structure.names.members.length > MANY;
 }
 
 /** Whether all members of an outcome may be looked at now; with a quantity, whether its diagrams may. */

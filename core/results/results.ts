@@ -5,6 +5,7 @@ import type { Fibres } from '../sections/fibres';
 import type { Structure } from '../stiffness/structure';
 import type { Pieces } from './breakpoints';
 import type { EnvelopeReading } from './envelope-reading';
+import type { Travel } from './travelling/travel';
 
 /** Loads or reactions added up: fx, fy, fz, and mx, my, mz about the origin. */
 export type Resultant = readonly [number, number, number, number, number, number];
@@ -49,6 +50,8 @@ export interface Solution {
   readonly isShearKnown?: true;
   /** Of envelopes over many parts what was read of them ahead. */
   readonly readings?: ReadonlyMap<number, EnvelopeReading>;
+  /** Trains that travel over it, where there are some. */
+  readonly travels?: readonly Travel[];
   /** Nodes with a support. */
   readonly supported: Uint8Array;
   /** Decimal digits (of 16) that the elimination cancelled. */

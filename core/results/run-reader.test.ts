@@ -97,3 +97,31 @@ test('in space only members whose axes go on are one line', () => {
   expect(read(['3', '2'])?.length).toBe(2 * L);
   expect(read(['2', '4'])).toBeUndefined();
 });
+
+test.each([[['2', '3']], [['3', '2']]] as const)('who governs along a run is found exactly, whichever way a member was drawn (%s)', (second) => {
+  const line = (member: string, loadCase: string) => ({ type: 'line' as const, case: loadCase, member, from: { wy: -q }, to: { wy: -q } });
+  const model = sketch({
+    nodes: [['1', 0, 0], ['2', L, 0], ['3', 2 * L, 0]], members: [['a', '1', '2'], ['b', ...second]],
+    supports: [pin('1'), roller('2'), roller('3')],
+    extra: {
+      cases: [{ id: 'A', category: 'imposed' }, { id: 'B', category: 'imposed' }],
+      loads: [line('a', 'A'), line('b', 'B')].map((one, i) => ({ ...one, id: `${i}` })),
+      combinations: [{ id: 'E', type: 'envelope', of: ['A', 'B'] }],
+    },
+  }); // oxfmt-ignore
+  const { solution } = solved(model);
+  const run = runReader(solution, 2, runThrough(model.members) as RunLink[])!;
+  // Each case sags in its own span up to where its moment is that of the other: qx(7L/16 − x/2) = −qLx/16 at x = L.
+  for (const side of ['max', 'min'] as const) {
+    const stretches = run.governed('Mz', side)!;
+    expect([stretches[0]!.from, stretches.at(-1)!.to]).toEqual([0, 2 * L]);
+    for (const { from, to, outcome } of stretches)
+      for (const t of [0.01, 0.5, 0.99]) {
+        const there = run.at('Mz', from + t * (to - from))!;
+        expect(side === 'max' ? there.maxFrom : there.minFrom).toBe(outcome);
+      }
+    expect(stretches.map(({ outcome }) => outcome)).toEqual(side === 'max' ? [0, 1] : [1, 0]);
+    expect(stretches[0]!.to).toBeCloseTo(L, 9);
+  }
+  expect(run.governed('sigma', 'max')).toBeUndefined();
+}); // oxfmt-ignore

@@ -1,6 +1,7 @@
 import type { RunLink } from '../model/runs';
 import { isPlane } from '../stiffness/structure';
 import type { CurvePoint } from './curve-points';
+import type { Stretch } from './envelope';
 import type { Extremes } from './extreme';
 import { enclosing } from './extremes';
 import type { Quantity } from './quantities';
@@ -12,6 +13,8 @@ export interface RunStretch {
   readonly member: string;
   readonly from: number;
   readonly to: number;
+  /** Metres from the member's own start, at so many metres along the run. */
+  readonly placeOf: (x: number) => number;
   /** As on the member, at so many metres along the run; its own value at either end, where neighbours may differ. */
   readonly at: MemberReader['at'];
   /** As on the member, its places metres along the run, ascending. */
@@ -25,6 +28,8 @@ export interface RunReader {
   /** At so many metres along the run; at a node the value of the member that begins there. */
   readonly at: MemberReader['at'];
   readonly extremes: MemberReader['extremes'];
+  /** As of a member, along the run; undefined where it is on one of its members. */
+  readonly governed: MemberReader['governed'];
 }
 
 /** Cosine between the axes of neighbours under which they do not read as one line. */
@@ -45,7 +50,7 @@ export function runReader(solution: Solution, outcome: number, links: readonly R
   );
   if (!senses) return undefined;
   let length = 0;
-  const stretches = all.map(({ id, m }, i): RunStretch & { readonly extremes: MemberReader['extremes'] } => {
+  const stretches = all.map(({ id, m }, i): RunStretch & Pick<MemberReader, 'extremes' | 'governed'> => {
     const reader = memberReader(solution, outcome, m);
     const [from, own] = [length, structure.lengths[m]!];
     length += own;
@@ -53,12 +58,14 @@ export function runReader(solution: Solution, outcome: number, links: readonly R
     const there = (x: number): number => (sense.x < 0 ? from + own - x : x - from);
     const back = (x: number): number => (sense.x < 0 ? from + own - x : from + x);
     return {
+      placeOf: (x) => Math.min(Math.max(there(x), 0), own),
       member: id,
       from,
       to: length,
       at: (quantity, x) => {
         const range = reader.at(quantity, Math.min(Math.max(there(x), 0), own));
-        return range && turns(quantity, sense) ? { max: -range.min, min: -range.max } : range;
+        if (!range || !turns(quantity, sense)) return range;
+        return { max: -range.min, min: -range.max, maxFrom: range.minFrom, minFrom: range.maxFrom };
       },
       curve: (quantity) => {
         const points = reader.curve(quantity)?.map(({ x, max, min }): CurvePoint => {
@@ -66,6 +73,15 @@ export function runReader(solution: Solution, outcome: number, links: readonly R
           return turns(quantity, sense) ? { x: place, max: -min, min: -max } : { x: place, max, min };
         });
         return sense.x < 0 ? points?.toReversed() : points;
+      },
+      governed: (quantity, side) => {
+        const other = side === 'max' ? 'min' : 'max';
+        const found = reader.governed(quantity, turns(quantity, sense) ? other : side);
+        const placed = found?.map((one) => {
+          const [a, b] = [back(one.from), back(one.to)];
+          return { ...one, from: Math.min(a, b), to: Math.max(a, b) };
+        });
+        return sense.x < 0 ? placed?.toReversed() : placed;
       },
       extremes: (quantity) => {
         const found = reader.extremes(quantity);
@@ -80,6 +96,17 @@ export function runReader(solution: Solution, outcome: number, links: readonly R
     length,
     stretches,
     at: (quantity, x) => (stretches.find(({ to }) => x < to) ?? stretches.at(-1)!).at(quantity, x),
+    governed: (quantity, side) => {
+      const found = stretches.map((one) => one.governed(quantity, side));
+      if (!found.every((one) => one !== undefined)) return undefined;
+      const joined: Stretch[] = [];
+      for (const one of found.flat()) {
+        const last = joined.at(-1);
+        if (last?.outcome === one.outcome) joined[joined.length - 1] = { ...last, to: one.to };
+        else joined.push(one);
+      }
+      return joined;
+    },
     extremes: (quantity) => {
       const found = stretches.map((one) => one.extremes(quantity));
       return found.every((one) => one !== undefined) ? enclosing(found) : undefined;

@@ -1,4 +1,4 @@
-import { readOutcome, type Envelope } from '../combinations/outcome';
+import { readOutcome, type Envelope, type Travelling } from '../combinations/outcome';
 import type { Structure } from '../stiffness/structure';
 import { combine } from '../linear-algebra/combine';
 import { countingCases } from '../combinations/counting-cases';
@@ -13,27 +13,29 @@ const KEPT = 8e6;
 
 const kept = new WeakMap<Solution, Map<number, StructuralResponse>>();
 
-/** What was solved, or a sum of it with all that belongs to it; undefined for an envelope, and for what is not there. Sums are added when somebody looks. */
+/** What was solved, or a sum of it with all that belongs to it; undefined for an envelope or where trains travel, and for what is not there. Sums are added when somebody looks. */
 export function responseOf(solution: Solution, outcome: number): StructuralResponse | undefined {
   const one = solution.outcomes[outcome];
   return (
     one &&
     readOutcome(one, {
       solved: ({ at }) => solution.responses[at],
-      superposed: () => sumAt(solution, outcome),
+      superposed: ({ factors }) => sumAt(solution, outcome, factors),
+      travelling: () => undefined,
       envelope: () => undefined,
       shape: ({ at }) => solution.responses[at],
     })
   );
 }
 
-function sumAt(solution: Solution, outcome: number): StructuralResponse {
+/** Nothing is solved again. */
+function sumAt(solution: Solution, outcome: number, factors: Float64Array): StructuralResponse {
   let sums = kept.get(solution);
   if (!sums) kept.set(solution, (sums = new Map()));
   const known = sums.get(outcome);
   // The one looked at last stands last, and goes last.
   if (known) sums.delete(outcome);
-  const sum = known ?? added(solution, outcome);
+  const sum = known ?? sumOf(solution.structure, partsOfSum(solution, factors));
   sums.set(outcome, sum);
   if (known) return sum;
   let size = 0;
@@ -52,32 +54,17 @@ export const keptSum = (solution: Solution, outcome: number): StructuralResponse
 const numbersIn = ({ displacements, reactions, ends, coefficients }: StructuralResponse): number =>
   displacements.length + reactions.length + ends.length + coefficients.length;
 
-/** What an outcome of one value in each place is made of, with its factors. */
-export function partsOfSum(solution: Solution, outcome: number): Weighted[] {
-  const one = solution.outcomes[outcome]!;
-  switch (one.kind) {
-    case 'superposed': {
-      const { factors } = one;
-      const parts = countingCases(factors).map((c) => ({ part: solution.responses[c]!, factor: factors[c]! }));
-      // A sum of nothing is as long as a case, and zero.
-      return parts.length > 0 ? parts : [{ part: solution.responses[0]!, factor: 0 }];
-    }
-    case 'solved':
-    case 'shape':
-      return [{ part: solution.responses[one.at]!, factor: 1 }];
-    case 'envelope':
-      return readFromParts(one);
-  }
+/** What a weighted sum is made of, with its factors. */
+export function partsOfSum({ responses }: Solution, factors: Float64Array): Weighted[] {
+  const parts = countingCases(factors).map((c) => ({ part: responses[c]!, factor: factors[c]! }));
+  // A sum of nothing is as long as a case, and zero.
+  return parts.length > 0 ? parts : [{ part: responses[0]!, factor: 0 }];
 }
 
-/** An envelope has no one value: whoever wants one asks its parts. */
-export const readFromParts = ({ id }: Envelope): never => {
-  throw new Error(`${id} is an envelope, and is read from its parts`);
+/** What is a range has no one value: whoever wants one asks for its greatest or its least. */
+export const readFromParts = ({ id }: Envelope | Travelling): never => {
+  throw new Error(`${id} is no single value, and is read as a range`);
 };
-
-/** The weighted sum of cases; nothing is solved again. */
-const added = (solution: Solution, outcome: number): StructuralResponse =>
-  sumOf(solution.structure, partsOfSum(solution, outcome));
 
 /** The weighted sum of some responses of a structure, pieces and equilibrium included. */
 export function sumOf(structure: Structure, parts: readonly Weighted[]): StructuralResponse {

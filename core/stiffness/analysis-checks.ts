@@ -6,6 +6,8 @@ import { sectionProperties } from '../sections/section-properties';
 import { shapeFault } from '../sections/shape-fault';
 import { MeshTrouble } from '../sections/mesh/mesh';
 import { isFromMesh, neededKeys, stiffnessProperties } from '../sections/stiffness-properties';
+import { patternFaults } from '../model/patterns/amounts';
+import { freedoms } from '../model/freedoms';
 import { supportAxes } from '../model/local-axes';
 import { loadAmountFaults } from './load-amounts';
 
@@ -21,6 +23,7 @@ export function analysisFaults(model: Model): Notice[] {
     ...meshFaults(members, sections, neededKeys(model)),
     ...thermalFaults(model),
     ...loadAmountFaults(model),
+    ...patternFaults(model),
   ];
 }
 
@@ -59,9 +62,7 @@ function emptinessFaults(model: Model): Notice[] {
       }),
     ];
   }
-  const holds = model.supports.some((support) =>
-    ['ux', 'uy', 'uz', 'rx', 'ry', 'rz'].some((key) => isHeld(support[key as 'ux'])),
-  );
+  const holds = model.supports.some((support) => freedoms.some((freedom) => isHeld(support[freedom])));
   if (holds) return [];
   return [
     fault({

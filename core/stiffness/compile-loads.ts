@@ -1,4 +1,4 @@
-import { expandLoads } from '../model/loads/expand';
+import { expandLoads, solvedCasesOf } from '../model/loads/expand';
 import type {
   LineLoad,
   LoadAxes,
@@ -11,62 +11,13 @@ import type {
 } from '../model/loads/primitive';
 import { isNotional, swayOf } from '../model/loads/notional';
 import type { Model } from '../model/model';
+import { MemberRows } from './member-rows';
 import { NodalRows } from './nodal-table';
 import { LINE_WIDTH, LOAD_TABLES, POINT_WIDTH, STRAIN_WIDTH, type MemberLoadTable, type Structure } from './structure';
 
 export type LoadFrame = Pick<Structure, 'names' | 'lengths' | 'axes' | 'memberNodes'>;
 export type Loads = Pick<Structure, 'nodeLoads' | 'settlements' | 'lineLoads' | 'pointLoads' | 'strains'>;
 type Vector = readonly [number, number, number];
-
-/** Where the rows of a table come from. */
-export interface Origin {
-  /** By load, as they are expanded: its row, -1 for loads that are not in the table. */
-  readonly rows: Int32Array;
-  /** By row: its load, -1 for self weight. */
-  readonly loads: Int32Array;
-}
-
-/** By table; a table of the same rows with other values shares it. */
-export const originOf = new WeakMap<MemberLoadTable, Origin>();
-
-/** Rows of a member load table before they are sorted. */
-class Rows {
-  private readonly members: number[] = [];
-  /** The place of each row's load among the expanded ones; -1 for self weight. */
-  private readonly loads: number[] = [];
-  private readonly cases: number[] = [];
-  private readonly values: number[] = [];
-  constructor(private readonly width: number) {}
-
-  add(member: number, loadCase: number, values: readonly number[], load: number): void {
-    this.members.push(member);
-    this.loads.push(load);
-    this.cases.push(loadCase);
-    for (const value of values) this.values.push(value);
-  }
-
-  /** Sorted by member, in the order of entry within a member. */
-  table(members: number, loads: number): MemberLoadTable {
-    const origin = { rows: new Int32Array(loads).fill(-1), loads: new Int32Array(this.members.length) };
-    const first = new Int32Array(members + 1);
-    for (const member of this.members) first[member + 1]!++;
-    for (let m = 0; m < members; m++) first[m + 1]! += first[m]!;
-    const next = first.slice();
-    const cases = new Int32Array(this.members.length);
-    const values = new Float64Array(this.values.length);
-    this.members.forEach((member, row) => {
-      const at = next[member]!++;
-      const load = this.loads[row]!;
-      origin.loads[at] = load;
-      if (load >= 0) origin.rows[load] = at;
-      cases[at] = this.cases[row]!;
-      for (let k = 0; k < this.width; k++) values[at * this.width + k] = this.values[row * this.width + k]!;
-    });
-    const table = { first, cases, values, width: this.width };
-    originOf.set(table, origin);
-    return table;
-  }
-}
 
 /** All loads of a model as tables in SI and local axes. `weightOf`: N/m of a member for a self-weight factor of 1. */
 export function compileLoads(model: Model, frame: LoadFrame, weightOf: (m: number) => number): Loads {
@@ -75,16 +26,15 @@ export function compileLoads(model: Model, frame: LoadFrame, weightOf: (m: numbe
   const alphas = new Map(model.materials.map((material) => [material.id, material.alpha ?? 0]));
   const memberIndex = new Map(frame.names.members.map((id, i) => [id, i]));
   const [nodeLoads, settlements] = [new NodalRows(frame.names.cases.length), new NodalRows(frame.names.cases.length)];
-  const [lines, points, strains] = [new Rows(LINE_WIDTH), new Rows(POINT_WIDTH), new Rows(STRAIN_WIDTH)];
+  const [lines, points, strains] = [new MemberRows(LINE_WIDTH), new MemberRows(POINT_WIDTH), new MemberRows(STRAIN_WIDTH)];
 
   const addAtNode = (rows: NodalRows, load: NodeLoad | SettlementLoad, parts: readonly (number | undefined)[]): void =>
     rows.add(caseIndex.get(load.case)!, nodeIndex.get(load.node)!, parts);
 
-  model.cases.forEach((loadCase, c) => {
-    const factor = loadCase.selfWeight ?? 0;
+  solvedCasesOf(model).forEach(({ selfWeight: factor = 0, members: of }, c) => {
     if (factor === 0) return;
     for (let m = 0; m < frame.names.members.length; m++) {
-      const weight = weightOf(m);
+      const weight = of && !of.has(frame.names.members[m]!) ? 0 : weightOf(m);
       if (weight !== 0) lines.add(m, c, weightValues(frame, m, factor * weight), -1);
     }
   });
@@ -117,7 +67,7 @@ export function compileLoads(model: Model, frame: LoadFrame, weightOf: (m: numbe
       table.add(m, c, valuesOf(model, frame, alphas, m, load), i);
     }
   });
-  const table = (rows: Rows): MemberLoadTable => rows.table(frame.names.members.length, loads.length);
+  const table = (rows: MemberRows): MemberLoadTable => rows.table(frame.names.members.length, loads.length);
   return {
     nodeLoads: nodeLoads.table(),
     settlements: settlements.table(),
@@ -190,7 +140,7 @@ function lineValues(frame: LoadFrame, m: number, { a, b, from, to }: Stretch, ax
  * Components along local x, y and z. A projected intensity acts per metre of the member's shadow on the plane normal to its own
  * direction: the shadow of a unit length along global axis i is √(1 − x_i²).
  */
-function toLocal(frame: LoadFrame, m: number, load: Vector, axes: LoadAxes): Vector {
+export function toLocal(frame: Pick<LoadFrame, 'axes'>, m: number, load: Vector, axes: LoadAxes): Vector {
   if (axes === 'local') return load;
   const R = frame.axes;
   const o = 9 * m;

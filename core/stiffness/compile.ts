@@ -1,3 +1,4 @@
+import { sameSolvedCases, solvedCasesOf } from '../model/loads/expand';
 import { displayOf } from '../quantities/display';
 import { STANDARD_GRAVITY, type Model } from '../model/model';
 import { once } from '../once';
@@ -48,7 +49,7 @@ export function recompile(model: Model, former?: Compiled): Compilation {
 
 type Frame = Omit<Structure, 'up' | 'nodeLoads' | 'settlements' | 'lineLoads' | 'pointLoads' | 'strains'>;
 
-const caseNames = (model: Model): string[] => model.cases.map((loadCase) => loadCase.id);
+const caseNames = (model: Model): string[] => solvedCasesOf(model).map(({ id }) => id);
 
 function compileFrame(model: Model): Frame {
   const nodeIndex = indexOf(model.nodes);
@@ -80,7 +81,8 @@ function recompileFrame(model: Model, former: Compiled): { frame: Frame; changed
     !sameIds(members, before.members)
   )
     return undefined;
-  const names = model.cases === before.cases ? former.structure.names : { ...former.structure.names, cases: caseNames(model) };
+  const isSame = sameSolvedCases(model, before);
+  const names = isSame ? former.structure.names : { ...former.structure.names, cases: caseNames(model) };
   if (nodes === before.nodes && members === before.members) return { frame: { ...former.structure, names }, changed: [] };
   const { memberNodes } = former.structure;
   const isMoved = new Uint8Array(nodes.length);

@@ -1,8 +1,9 @@
-import { expandLoads } from '../model/loads/expand';
+import { expandLoads, sameSolvedCases, solvedCasesOf } from '../model/loads/expand';
 import { isNotional } from '../model/loads/notional';
 import type { MemberLoad, PrimitiveLoad } from '../model/loads/primitive';
 import type { Model } from '../model/model';
-import { originOf, tableOf, valuesOf, weightValues, type LoadFrame, type Loads, type TableName } from './compile-loads';
+import { tableOf, valuesOf, weightValues, type LoadFrame, type Loads, type TableName } from './compile-loads';
+import { originOf } from './member-rows';
 import { LOAD_TABLES, type MemberLoadTable, type Structure } from './structure';
 
 /** What was compiled before. */
@@ -32,7 +33,7 @@ export function recompileLoads(
   weightOf: (m: number) => number,
 ): { readonly loads: Loads; readonly reloaded: readonly number[] } | undefined {
   const before = former.model;
-  if (model.cases !== before.cases || model.gravity !== before.gravity) return undefined;
+  if (model.gravity !== before.gravity || !sameSolvedCases(model, before)) return undefined;
   // Rows of weight that is put sideways are not told from those of weight.
   if (model.loads.some(isNotional) || before.loads.some(isNotional)) return undefined;
   const { loads } = expandLoads(model);
@@ -42,13 +43,14 @@ export function recompileLoads(
   const tables = { lineLoads, pointLoads, strains };
   const rows = [...edited, ...rowsOn(changed, tables)];
   if (rows.length === 0) return { loads: { nodeLoads, settlements, ...tables }, reloaded: [] };
+  const solved = solvedCasesOf(model);
   const alphas = new Map(model.materials.map((material) => [material.id, material.alpha ?? 0]));
   for (const { name, member, row, load } of rows) {
     if (tables[name] === former.structure[name]) tables[name] = withOwnValues(tables[name]);
     const { values, width, cases } = tables[name];
     const written =
       load < 0
-        ? weightValues(frame, member, (model.cases[cases[row]!]!.selfWeight ?? 0) * weightOf(member))
+        ? weightValues(frame, member, (solved[cases[row]!]!.selfWeight ?? 0) * weightOf(member))
         : valuesOf(model, frame, alphas, member, loads[load] as MemberLoad);
     values.set(written, row * width);
   }

@@ -170,6 +170,12 @@ export function toOwnAxes(s: Structure, vectors: Float64Array): void {
   for (const [node, turn] of s.supportRotations) turnVectors(vectors, FREEDOMS * node, turn, 'own');
 }
 
+/** The six numbers of one node from global axes to its own, in place. */
+export function toOwnAxesOf({ supportRotations }: Structure, node: number, vectors: Float64Array): void {
+  const turn = supportRotations.get(node);
+  if (turn) turnVectors(vectors, 0, turn, 'own');
+}
+
 /** Vectors at nodes (6n) from the nodes' own axes to global ones, in place. */
 export function toGlobalAxes(s: Structure, vectors: Float64Array): void {
   for (const [node, turn] of s.supportRotations) turnVectors(vectors, FREEDOMS * node, turn, 'global');

@@ -30,6 +30,8 @@ export interface Table<R> {
   readonly rows: readonly R[];
 }
 
+export const isSpan = (value: CellValue): value is Span => typeof value === 'object';
+
 const DIGITS = 9;
 
 /** A number as a spreadsheet takes it. */

@@ -91,6 +91,11 @@ export const columns = {
   lengthFollows: 'The length follows from the nodes',
 };
 
+export const conditions = {
+  noColumn: (name: string, columns: string): string => `There is no column “${name}”. Columns are: ${columns}.`,
+  noAmount: (part: string, reason: string): string => `“${part}” is not understood: ${reason}.`,
+};
+
 export const writeCells = {
   noColumn: 'There is no column there to write to.',
   noRow: (id: string | undefined): string => `There is no row “${id}”.`,
@@ -103,6 +108,20 @@ export const writeCells = {
 
 export const results = {
   reactions: 'Reactions',
+  lists: {
+    displacements: 'Displacements',
+    reactions: 'Reactions',
+    foundations: 'Reactions that act together',
+    endForces: 'Forces at member ends',
+    stations: 'Forces along members',
+    memberExtremes: 'Extremes of members',
+  },
+  outcome: 'In',
+  stations: 'Forces along members',
+  memberExtremes: 'Extremes of members',
+  foundations: 'Reactions that act together',
+  extreme: 'Extreme',
+  sideOf: { max: (name: string): string => `${name} most`, min: (name: string): string => `${name} least` },
   displacements: 'Displacements',
   endForces: 'End forces',
   extremes: 'Extremes',
@@ -123,4 +142,204 @@ export const results = {
   what: 'What',
   loads: 'Loads',
   aboutOrigin: (component: string): string => `${component} about origin`,
+};
+
+export const compared = {
+  title: 'Then and now',
+  before: 'Then',
+  after: 'Now',
+  change: 'Change',
+  same: 'the same',
+  mass: 'Mass',
+  moment: 'Largest moment',
+  shear: 'Largest shear',
+  axial: 'Largest axial force',
+  movement: 'Largest movement',
+  stress: 'Highest stress',
+};
+
+export const handCheck = {
+  title: 'Checked by hand',
+  formula: 'Formula',
+  byHand: 'By hand',
+  solved: 'Solved',
+  difference: 'Difference',
+  same: 'the same',
+  nothing: 'nothing by hand',
+  otherWay: 'the other way',
+  more: (percent: string): string => `${percent} % more`,
+  less: (percent: string): string => `${percent} % less`,
+  what: {
+    'moment in the span': 'Moment in the span',
+    'moment at the start': 'Moment at the start',
+    'moment at the end': 'Moment at the end',
+    deflection: 'Deflection',
+  },
+  held: {
+    simple: 'on two simple supports',
+    fixed: 'fixed at both ends',
+    'fixed at the start': 'fixed at its start, simply supported at its end',
+    'fixed at the end': 'fixed at its end, simply supported at its start',
+    'free at the end': 'fixed at its start and free at its end',
+    'free at the start': 'fixed at its end and free at its start',
+  },
+  side: { start: 'start', end: 'end' },
+  uniform: (w: string): string => `${w} all along`,
+  triangular: (w: string, side: string): string => `up to ${w} at its ${side}`,
+  point: (force: string, at: string): string => `${force} at ${at}`,
+  beam: (held: string, load: string): string => `Nearest is a beam ${held}, with ${load}.`,
+  fixed: (percent: number): string => `is ${percent} % fixed`,
+  overFixed: (times: string): string => `carries ${times} times what a fixed end would`,
+  bothEnds: (share: string): string => `Each end ${share}.`,
+  ends: (start: string, end: string): string => `Its start ${start}, its end ${end}.`,
+};
+
+export const cut = {
+  body: 'On the free body',
+  joint: 'On the joint',
+  member: 'On the member, in the axes of the structure',
+  atStart: 'At its start',
+  atEnd: 'At its end',
+  supports: 'Supports together',
+  through: 'Through the cut',
+  fromMember: (member: string): string => `Member ${member}`,
+  reaction: 'Support',
+  left: 'Together',
+  byOutcome: 'Through the cut in each outcome',
+  faces: 'In the cut members',
+  noBalance: 'The two sides hang together beside the cut: what goes through it is no whole.',
+  balances: (digits: number): string =>
+    Number.isFinite(digits) ? `In balance to ${counted(digits, 'digit')}.` : 'In balance exactly.',
+};
+
+export const headlines = {
+  moment: 'Largest moment',
+  axial: 'Largest axial force',
+  shear: 'Largest shear force',
+  movement: 'Largest movement',
+  stress: 'Highest stress',
+  inMember: (member: string): string => `in member ${member}`,
+  atNode: (node: string): string => `at node ${node}`,
+  fromNode: (length: string, node: string): string => `${length} from node ${node}`,
+  ofMember: { moment: 'Moment', axial: 'Axial force', shear: 'Shear force', movement: 'Movement', stress: 'Stress' },
+  by: (id: string): string => `in ${id}`,
+  withForce: (force: string, sense: string): string => `with ${force} ${sense}`,
+  aMoment: 'a moment of',
+  withMoment: (moments: string): string => `with ${moments}`,
+  tension: (side: string): string => `tension ${side}`,
+  above: 'above',
+  below: 'below',
+  left: 'on the left',
+  right: 'on the right',
+  towards: (axis: string): string => `towards ${axis}`,
+  pulled: 'tension',
+  pressed: 'compression',
+  up: 'up',
+  down: 'down',
+  toLeft: 'to the left',
+  toRight: 'to the right',
+  along: (axis: string): string => `along ${axis}`,
+  acrossMember: 'across the member',
+  proportion: {
+    span: (times: string): string => `span/${times}`,
+    height: (times: string): string => `height/${times}`,
+    cantilever: (times: string): string => `length/${times} of the cantilever`,
+  },
+  ofYield: (percent: string): string => `${percent} % of its yield stress`,
+  noYield: 'its material has no yield stress',
+};
+
+export const right = {
+  balance: (digits: number): string =>
+    Number.isFinite(digits)
+      ? `Loads and reactions, and the forces at every joint, balance to ${counted(digits, 'digit')}.`
+      : 'Loads and reactions, and the forces at every joint, balance exactly.',
+  energy: (digits: number): string =>
+    Number.isFinite(digits)
+      ? `The work of the loads is the energy in members and springs, to ${counted(digits, 'digit')}.`
+      : 'The work of the loads is the energy in members and springs.',
+  reciprocity: (one: string, other: string, digits: number): string =>
+    `The loads of ${one} do on the movements of ${other} what those of ${other} do on the movements of ${one}${Number.isFinite(digits) ? `, to ${counted(digits, 'digit')}` : ''}.`,
+  symmetric: (place: string): string => `The structure is symmetric about ${place}, and moves symmetrically.`,
+  oneSided: (place: string): string => `The structure is symmetric about ${place}; what acts is not.`,
+  unlike: {
+    sections: (place: string): string => `The shape is symmetric about ${place}, the sections and materials are not.`,
+    joints: (place: string): string => `The shape is symmetric about ${place}, the hinges and joints are not.`,
+    supports: (place: string): string => `The shape is symmetric about ${place}, the supports are not.`,
+  },
+  digits: (left: number): string => `${left} of 16 digits are left after elimination.`,
+  of: { span: 'its span', height: 'the height', cantilever: 'its cantilever' },
+  small: (of: string, times: string): string => `The largest movement is 1/${times} of ${of}: small enough for the first order.`,
+  large: (of: string, times: string): string =>
+    `The largest movement is 1/${times} of ${of}: the loads would act on another shape, and the first order is in doubt.`,
+  otherAxis: (name: string, there: string, here: string): string =>
+    `The ${name} is larger, ${there}, than what is drawn, ${here}.`,
+  allCarry: 'Every member carries something.',
+  idle: (count: number, names: string): string =>
+    `${counted(count, 'member')} ${count === 1 ? 'carries' : 'carry'} nothing: ${names}.`,
+  atNode: (node: string): string => `at node ${node}`,
+  inMember: (symbol: string, member: string): string => `${symbol} in ${member}`,
+  rechecked: (values: number, digits: number, place: string): string =>
+    Number.isFinite(digits)
+      ? `Solved once more in another way, ${values.toLocaleString('en-GB')} values agree to ${counted(digits, 'digit')}; most apart are those ${place}.`
+      : `Solved once more in another way, all ${values.toLocaleString('en-GB')} values are the same.`,
+  tooLarge: (unknowns: number): string =>
+    `The other way takes one dense system of ${unknowns.toLocaleString('en-GB')} unknowns, which is too many.`,
+  notCompared: {
+    range: 'The other way solves one case or sum: choose one on the strip.',
+    loose: 'Something moves that nothing holds: the other way does not hold it still.',
+    share: 'Shares of self weight are not followed by the other way.',
+    torsion: 'A member without torsional stiffness is not followed by the other way.',
+  },
+};
+
+export const influence = {
+  title: 'Influence line',
+  of: 'Load',
+  value: 'Value',
+  where: 'Where',
+  max: (force: string): string => `1 ${force}, greatest`,
+  min: (force: string): string => `1 ${force}, least`,
+  anywhere: (force: string): string => `1 ${force} anywhere`,
+  zero: (force: string): string => `1 ${force} without effect`,
+  uniform: (intensity: string): string => `1 ${intensity} over`,
+  fromTo: (from: string, to: string): string => `${from} to ${to}`,
+  ofThePath: (ranges: string): string => `${ranges} of the path`,
+  train: { max: 'greatest', min: 'least' },
+  beside: 'none of it on the path',
+  stands: (axle: number, place: string, way: 'forwards' | 'backwards'): string =>
+    `axle ${axle} in ${place}${way === 'backwards' ? ', going back' : ''}`,
+  inMember: (what: string, member: string, place: string): string => `${what} in ${member} at ${place}`,
+  atNode: (what: string, node: string): string => `${what} at node ${node}`,
+  reaction: {
+    along: (axis: string | undefined): string => `reaction along ${axis}`,
+    about: (axis: string | undefined): string =>
+      axis === undefined ? 'couple of the support' : `couple of the support about ${axis}`,
+  },
+  movement: {
+    along: (axis: string | undefined): string => `displacement along ${axis}`,
+    about: (axis: string | undefined): string => (axis === undefined ? 'turn' : `turn about ${axis}`),
+  },
+};
+
+/** A table that is asked for by its name. */
+export const askedTable = {
+  lists: { ...schedules, ...results.lists },
+  noResults: (status: string): string =>
+    status === 'unstable'
+      ? 'The structure can move: there are no results.'
+      : 'The model could not be solved: there are no results.',
+  noOutcome: (id: string, known: string): string => `There is no case or combination “${id}”. There are: ${known}.`,
+  notThere: (list: string, outcome: string): string =>
+    `There is no table “${list}” of ${outcome}: ask for an envelope without trains that travel.`,
+  noColumn: (name: string, columns: string): string => `There is no column “${name}” to sort by. Columns are: ${columns}.`,
+};
+
+export const reasons = {
+  combinations: 'Combinations',
+  envelope: 'Envelope',
+  name: 'Name',
+  limitState: 'Limit state',
+  sumOrEnvelope: 'Sum, or envelope of',
+  why: 'Why',
 };

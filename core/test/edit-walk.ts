@@ -42,10 +42,18 @@ function beginning(random: Random): Model {
       { id: 'a', case: 'Q', type: 'node', node: nodes.at(-1)!.id, fx: 3e3, fy: -7e3 },
       { id: 'b', case: 'Q', type: 'line', member: member(1), from: { wy: -2e3 }, to: { wy: -1e3 } },
       { id: 'c', case: 'G', type: 'thermal', member: member(2), uniform: 15 },
+      { id: 't', case: 'T', type: 'train', members: [member(1)], stands: 1, axles: [8e3, 4e3], spacings: [0.7] },
     ],
+    cases: [...placed.model.cases, { id: 'T', category: 'traffic' }],
     combinations: [
       { id: 'S', type: 'sum', factors: { G: 1.35, Q: 1.5 } },
       { id: 'E', type: 'envelope', of: ['S', 'G'] },
+      { id: 'U', type: 'sum', factors: { G: 1, P: 1.5 } },
+      { id: 'V', type: 'sum', factors: { G: 1, R: 1.35 } },
+    ],
+    actions: [
+      { id: 'P', type: 'pattern', of: ['Q'], ways: ['everywhere', 'alternate'] },
+      { id: 'R', type: 'travelling', of: ['T'] },
     ],
   };
   return checkModel(whole).model!;
@@ -66,6 +74,10 @@ function anyEdit(model: Model, random: Random): Intent {
     () => change({ behaviour: random.of(['frame', 'truss'] as const) }),
     () => ({ type: 'batch', intents: model.members.map((one) => put('members', { ...one, behaviour: 'truss' }, one.id)) }),
     () => change({ roll: random.of([0, 90, 30]) }),
+    () => put('actions', { id: 'P', type: 'pattern', of: [random.of(['Q', 'G'])], by: random.of(['spans', 'bays', 'storeys']), ways: ['everywhere', random.of(['alternate', 'each'])] }, 'P'),
+    () => put('loads', { case: 'Q', type: 'line', member: member.id, from: { wy: -1e3 * (1 + random.below(3)) }, to: { wy: -1e3 } }),
+    () => put('loads', { id: 't', case: 'T', type: 'train', members: [member.id], stands: 1, axles: [1e3 * (1 + random.below(9))], spacings: [] }, 't'),
+    () => put('loads', { case: 'T', type: 'node', node: node.id, fy: -1e3 * random.below(3) }),
     () => change({ section: random.of(model.sections).id }),
     () => change({ material: random.of(model.materials).id }),
     () => change({ end: random.of(model.nodes).id }),

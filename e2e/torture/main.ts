@@ -8,7 +8,7 @@ import { tortureFiles } from './files';
 import { hostileRequest } from './hostile';
 import { editWalk } from '../../core/test/edit-walk';
 import { Random } from '../../core/test/random';
-import { ANSWER, Tortured } from './server';
+import { HANGS, Tortured } from './server';
 
 type Start = ConstructorParameters<typeof Tortured>[0];
 
@@ -41,7 +41,7 @@ export async function torture({ minutes, seed, start }: Torture): Promise<object
   const counts = { files: least, solvedEdits: least, kills: 0, fullDisks: 0, hostile: 0 };
   const examples = readdirSync('examples').filter((name) => name.endsWith('.rbm.json'));
   const models = examples.map((name) => readFileSync(path.join('examples', name), 'utf8'));
-  server.troubles.push(...tortureFiles(random, counts.files, models, ANSWER));
+  server.troubles.push(...tortureFiles(random, counts.files, models, HANGS));
   for (let step = 0; step < counts.solvedEdits; step += WALK) server.troubles.push(...editWalk(random, WALK));
   const end = Date.now() + minutes * 60_000;
   await server.begin();

@@ -6,9 +6,8 @@ interface Running {
   readonly exited: Promise<number | null>;
 }
 
-/** Milliseconds in which every start must be ready, and every request answered. */
-export const READY = 10_000;
-export const ANSWER = 5_000;
+/** Milliseconds after which what has not answered hangs, however slow the machine is; the slowest ones are told besides. */
+export const HANGS = 120_000;
 
 /** The built server on data of its own, started and ended as often as one likes; counts what is promised of it. */
 export class Tortured {
@@ -36,7 +35,7 @@ export class Tortured {
     this.starts++;
     const took = performance.now() - begun;
     this.slowestStart = Math.max(this.slowestStart, took);
-    if (took > READY) this.troubles.push(`a start took ${took.toFixed(0)} ms`);
+    if (took > HANGS) this.troubles.push(`a start took ${took.toFixed(0)} ms`);
   }
 
   async end(signal: 'SIGKILL' | 'SIGTERM'): Promise<void> {
@@ -45,7 +44,7 @@ export class Tortured {
     const begun = performance.now();
     this.running?.child.kill(signal);
     await this.running?.exited;
-    if (performance.now() - begun > ANSWER) this.troubles.push(`${signal} was not followed for ${ANSWER} ms`);
+    if (performance.now() - begun > HANGS) this.troubles.push(`${signal} was not followed for ${HANGS} ms`);
     this.running = undefined;
   }
 
@@ -75,7 +74,7 @@ export class Tortured {
       this.requests++;
       this.slowestRequest = Math.max(this.slowestRequest, took);
       const what = `${options.method ?? 'GET'} ${path.slice(0, 80)} ${String(options.body ?? '').slice(0, 300)}`;
-      if (took > ANSWER) this.troubles.push(`${took.toFixed(0)} ms for ${what}`);
+      if (took > HANGS) this.troubles.push(`${took.toFixed(0)} ms for ${what}`);
       if (response.status >= 500 && !(mayFail && response.status === 503)) this.troubles.push(`${response.status} for ${what}`);
       if (response.status >= 400 && text === '') this.troubles.push(`${response.status} without words for ${what}`);
       return { status: response.status, body: text.startsWith('{') ? JSON.parse(text) : text };

@@ -61,6 +61,7 @@ export function Card({ back, sheet, children }: CardProps) {
   const editor = useEditor();
   const model = useModel();
   const selection = useEditorState((state) => state.selection);
+  const stage = useEditorState((state) => state.stage);
   const also = useRemovalWords(selection);
   const nodes = model.nodes.filter(({ id }) =>
     selection.some((one) => (one.kind === 'node' || one.kind === 'support') && one.id === id),
@@ -96,7 +97,7 @@ export function Card({ back, sheet, children }: CardProps) {
         </span>
       </Head>
       {names.length > 0 && <SelectionStrip />}
-      {also && <Hint>{WORDS.removingTakesAlong(also)}</Hint>}
+      {also && stage !== 'results' && <Hint>{WORDS.removingTakesAlong(also)}</Hint>}
       {members.length > 0 && <MemberCard key={members.map(({ id }) => id).join()} members={members} sheet={sheet} />}
       {members.length === 0 && nodes.length > 0 && <NodeCard key={nodes.map(({ id }) => id).join()} nodes={nodes} />}
       {load && names.length === 0 && !isOneKind(loads) && <Hint>{LOADS.unlike(loads.length)}</Hint>}

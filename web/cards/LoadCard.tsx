@@ -32,6 +32,7 @@ import { Button, Columns, Hint, PanelSubtitle, Select, Stack } from '../ui/contr
 import { QuantityField } from '../ui/QuantityField';
 import { TextLine } from '../ui/TextLine';
 import { LoadActions } from './LoadActions';
+import { TrainParts } from './TrainParts';
 import { loadCard as WORDS } from './words';
 import { shapeOf } from '@rigid-beam/core/model/loads/member-shape';
 import { showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
@@ -72,7 +73,8 @@ export function LoadCard({ loads, sheet }: { readonly loads: readonly Load[]; re
       )}
       {load.type === 'strain' && <Prestress load={load} put={put} />}
       {isArea(load) && <AreaParts load={load} put={put} />}
-      {!isArea(load) && own.length > 1 && <Components load={load} components={own} put={put} />}
+      {load.type === 'train' && <TrainParts load={load} put={put} />}
+      {!isArea(load) && load.type !== 'train' && own.length > 1 && <Components load={load} components={own} put={put} />}
       {load.type === 'point' && loads.length === 1 && <Places load={load} />}
       {'from' in load && (
         <>

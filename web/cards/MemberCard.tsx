@@ -25,10 +25,12 @@ import { NameField } from '../ui/NameField';
 import type { SheetController } from '../sheet/controller';
 import { EndReleases } from './EndReleases';
 import { MemberCharts } from './MemberCharts';
+import { HandCheck } from './HandCheck';
+import { MemberReading } from './MemberReading';
 import { openTowards } from './section/open-towards';
 import { Orientation } from './section/Orientation';
 import { useRun } from './use-run';
-import { memberCard as WORDS } from './words';
+import { memberCard as WORDS, memberReading as READING } from './words';
 
 /** Members of a selection that are looked through for a run. */
 const LONGEST_RUN = 200;
@@ -55,6 +57,7 @@ export function MemberCard({
   const outcome = useEditorState(actingIndex);
   const settled = useEditorState((state) => state.settled.model);
   const quantity = useEditorState(quantityOf);
+  const stage = useEditorState((state) => state.stage);
   const first = members[0]!;
   const section = model.sections.find(({ id }) => id === first.section);
   const found = useRun(solution, outcome, members.length === 1 ? [first.id] : []);
@@ -96,22 +99,24 @@ export function MemberCard({
     ) !== undefined;
   const span = isRun ? members.reduce((sum, member) => sum + lengthOf(member, places), 0) : length;
 
-  return (
-    <Stack>
-      <Hint>
-        {members.length === 1
-          ? [WORDS.place(first.start, first.end, showQuantity(length, display.length, 5)), placeOfMember(model, first)]
-              .filter(Boolean)
-              .join(': ')
-          : WORDS.several(
-              members.length,
-              [
-                ownSection === '' && WORDS.section,
-                ownMaterial === '' && WORDS.material,
-                behaviour === '' && WORDS.behaviour,
-              ].filter((one) => one !== false),
-            )}
-      </Hint>
+  const what = (
+    <Hint>
+      {members.length === 1
+        ? [WORDS.place(first.start, first.end, showQuantity(length, display.length, 5)), placeOfMember(model, first)]
+            .filter(Boolean)
+            .join(': ')
+        : WORDS.several(
+            members.length,
+            [
+              ownSection === '' && WORDS.section,
+              ownMaterial === '' && WORDS.material,
+              behaviour === '' && WORDS.behaviour,
+            ].filter((one) => one !== false),
+          )}
+    </Hint>
+  );
+  const editing = (
+    <>
       <Columns>
         <Select
           label={WORDS.section}
@@ -221,36 +226,61 @@ export function MemberCard({
           }
         />
       ))}
-      {solution?.outcomes[outcome] && (
-        <>
-          {found && (
-            <MemberCharts
-              solution={solution}
-              outcome={outcome}
-              run={found.run}
-              begins={found.begins}
-              display={display}
-              only={[quantity]}
-            />
-          )}
-          <Button onPress={() => editor.show({ drawer: 'charts' })}>{WORDS.readAllItsDiagrams}</Button>
-          {found && section?.shape && outlineLoops(section.shape).length > 0 && !isRange(solution.outcomes[outcome]) && (
-            <Fold title={stressSheet.title}>
-              <StressSheet
-                {...{ solution, outcome }}
-                model={settled}
-                member={first}
-                material={model.materials.find(({ id }) => id === first.material)}
-                shape={section.shape}
-              />
-            </Fold>
-          )}
-        </>
-      )}
       {section && ownSection !== '' && (
         <>
           <PanelSubtitle>{WORDS.sectionForAll}</PanelSubtitle>
           <SectionEditor key={section.id} section={section} />
+        </>
+      )}
+    </>
+  );
+  const reading = solution?.outcomes[outcome] && (
+    <>
+      {found && (
+        <MemberCharts
+          solution={solution}
+          outcome={outcome}
+          run={found.run}
+          begins={found.begins}
+          display={display}
+          only={[quantity]}
+        />
+      )}
+      <Button onPress={() => editor.show({ drawer: 'charts' })}>{WORDS.readAllItsDiagrams}</Button>
+      <Button onPress={() => editor.cut({ kind: 'members', members: members.map(({ id }) => id), side: 'one' })}>
+        {WORDS.cutFree}
+      </Button>
+      {members.length === 1 && <HandCheck solution={solution} outcome={outcome} member={first.id} quantity={quantity} />}
+      {found && section?.shape && outlineLoops(section.shape).length > 0 && !isRange(solution.outcomes[outcome]) && (
+        <Fold title={stressSheet.title}>
+          <StressSheet
+            {...{ solution, outcome }}
+            model={settled}
+            member={first}
+            material={model.materials.find(({ id }) => id === first.material)}
+            shape={section.shape}
+          />
+        </Fold>
+      )}
+    </>
+  );
+  return (
+    <Stack>
+      {stage === 'results' && solution?.outcomes[outcome] ? (
+        <>
+          {members.length === 1 && what}
+          <MemberReading {...{ members, solution, outcome }} />
+          {reading}
+          <Fold title={READING.edit} remembered="change">
+            {members.length > 1 && what}
+            {editing}
+          </Fold>
+        </>
+      ) : (
+        <>
+          {what}
+          {editing}
+          {reading}
         </>
       )}
     </Stack>

@@ -8,17 +8,24 @@ import { showQuantity } from '@rigid-beam/core/quantities/show';
 import {
   inLetterOrder,
   nameOf,
-  quantitiesOf,
   quantityTable,
-  quantityWords,
   unitOfQuantity,
+  isLine,
+  type LineQuantity,
   type Quantity,
   type QuantityRow,
+  symbolOf,
 } from '@rigid-beam/core/results/quantities';
 import type { RunReader } from '@rigid-beam/core/results/run-reader';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { quietValue } from '@rigid-beam/core/results/noise';
-import { capital } from '../ui/capital';
+import type { Effect } from '@rigid-beam/core/influence/effect';
+import { isPlane } from '@rigid-beam/core/stiffness/structure';
+import { drawnSide } from '@rigid-beam/drawing/diagram-items';
+import type { SheetQuantity } from '@rigid-beam/drawing/view';
+import { useEditorState } from '../editor/use-editor';
+import { InfluenceButton } from './InfluenceButton';
+import { capital } from '@rigid-beam/core/capital';
 import { PanelSubtitle, Stack } from '../ui/controls';
 import { QuantityField } from '../ui/QuantityField';
 import { Slider } from '../ui/Slider';
@@ -42,9 +49,6 @@ const Strip = styled.figure`
     display: block;
     width: 100%;
     height: ${HEIGHT}px;
-    [data-size='large'] & {
-      height: 96px;
-    }
     overflow: visible;
   }
   figcaption {
@@ -72,31 +76,32 @@ interface MemberChartsProps {
   /** What its beginning is called. */
   readonly begins: string;
   readonly display: DisplayUnits;
-  readonly only?: readonly Quantity[];
-  readonly size?: 'small' | 'large';
+  readonly only: readonly Quantity[];
 }
 
 const Charts = styled.div`
   display: grid;
   gap: 0.5rem 1.4rem;
-  &[data-size='large'] {
-    grid-template-columns: repeat(auto-fill, minmax(17rem, 1fr));
-  }
 `;
 
-/** Quantities along a member or a run of members, all of them or those that are asked for, with one cursor through all of them. */
-export function MemberCharts({ solution, outcome, run, begins, display, only, size: shownSize = 'small' }: MemberChartsProps) {
+/** Some quantities along a member or a run of members, with one cursor through all of them. */
+export function MemberCharts({ solution, outcome, run, begins, display, only }: MemberChartsProps) {
   const [ratio, setRatio] = useState(0.5);
   const { length, stretches } = run;
+  const face = useEditorState((state) => state.face);
   const axial = useId();
   const acts = solution.outcomes[outcome]!;
   const { structure } = solution;
   const here = stretches.find(({ to }) => ratio * length < to) ?? stretches.at(-1)!;
+  const effectAt = (quantity: LineQuantity): Effect => {
+    const member = structure.names.members.indexOf(here.member);
+    return { kind: 'along', member, at: here.placeOf(ratio * length), quantity };
+  };
 
   return (
     <Stack>
       <PanelSubtitle>{WORDS.alongThe(stretches.length === 1 ? 'member' : WORDS.runNowIn(here.member), acts.id)}</PanelSubtitle>
-      <Charts data-size={shownSize}>
+      <Charts>
         <Inks aria-hidden>
           {/* Compression stands above the axis, tension below, where it is of a moment that sags. */}
           <linearGradient id={axial} gradientUnits="userSpaceOnUse" x1={0} y1={0} x2={0} y2={HEIGHT}>
@@ -104,12 +109,13 @@ export function MemberCharts({ solution, outcome, run, begins, display, only, si
             <stop offset={0.5} stopColor="var(--draw-tension)" />
           </linearGradient>
         </Inks>
-        {inLetterOrder(only ?? quantitiesOf(structure), display).map((quantity) => {
+        {inLetterOrder(only, display).map((quantity) => {
           const found = run.extremes(quantity);
           if (!found) return null;
           const { max, min } = found;
-          const { ink, side } = quantityTable[quantity];
-          const { symbol } = quantityWords('space', quantity, display);
+          const { ink } = quantityTable[quantity];
+          const side = drawnSide({ quantity: quantity as SheetQuantity, face });
+          const symbol = symbolOf(isPlane(structure) ? 'plane' : 'space', quantity, display);
           const colour = ink === 'axial' ? `url(#${axial})` : INKS[ink];
           const name = `${capital(nameOf(structure, quantity, display))} ${symbol}`;
           const unit = unitOfQuantity(quantity, display);
@@ -123,7 +129,15 @@ export function MemberCharts({ solution, outcome, run, begins, display, only, si
             <Strip key={quantity} data-quantity={quantity}>
               <figcaption>
                 <span>{name}</span>
-                <b className="number">{words}</b>
+                <b className="number">
+                  {isLine(quantity) ? (
+                    <InfluenceButton structure={structure} effect={effectAt(quantity)}>
+                      {words}
+                    </InfluenceButton>
+                  ) : (
+                    words
+                  )}
+                </b>
               </figcaption>
               <svg
                 viewBox={`0 0 ${WIDTH} ${HEIGHT}`}

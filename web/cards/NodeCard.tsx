@@ -9,6 +9,9 @@ import {
   type CalledAxis,
 } from '@rigid-beam/core/quantities/axis-names';
 import { axisOfComponent, forceComponent, inComponentOrder, movementComponent } from '@rigid-beam/core/tables/results/components';
+import type { Component, Effect } from '@rigid-beam/core/influence/effect';
+import { isHeld } from '@rigid-beam/core/influence/read-effect';
+import { InfluenceButton } from './InfluenceButton';
 import type { Freedom, ModelNode, Restraint, Support } from '@rigid-beam/core/model/model';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { axisNames } from '@rigid-beam/core/model/point';
@@ -21,12 +24,14 @@ import { kindOf, supportKindsOf, supportOf } from '@rigid-beam/core/model/suppor
 import { actingIndex } from '../editor/editor-state';
 import { settledSolution, useDisplay, useEditor, useEditorState, useModel } from '../editor/use-editor';
 import { placeOfNode } from '@rigid-beam/core/model/place-names';
-import { capital } from '../ui/capital';
+import { capital } from '@rigid-beam/core/capital';
 import { Columns, Hint, PanelSubtitle, Select, Stack } from '../ui/controls';
 import { NameField } from '../ui/NameField';
 import { QuantityField } from '../ui/QuantityField';
 import { Table } from '../ui/Table';
-import { nodeCard as WORDS } from './words';
+import { Fold } from '../ui/Fold';
+import { NodeReading } from './NodeReading';
+import { memberReading as READING, nodeCard as WORDS } from './words';
 
 /** A node's place, its support, and how it moves. */
 export function NodeCard({ nodes }: { readonly nodes: readonly ModelNode[] }) {
@@ -56,9 +61,11 @@ export function NodeCard({ nodes }: { readonly nodes: readonly ModelNode[] }) {
       moves: [{ id: node.id, x: node.x, y: node.y, ...(node.z !== undefined && { z: node.z }), ...to }],
     });
   const place = nodes.length === 1 ? capital(placeOfNode(model, node)) : '';
-  return (
-    <Stack>
-      {place !== '' && <Hint>{place}</Hint>}
+  const stage = useEditorState((state) => state.stage);
+  const solution = useEditorState(settledSolution);
+  const outcome = useEditorState(actingIndex);
+  const editing = (
+    <>
       {nodes.length === 1 && (
         <Columns>
           {inReaderOrder(model.space === 'plane' ? (['x', 'y'] as const) : axisNames, display).map((axis) => (
@@ -83,7 +90,27 @@ export function NodeCard({ nodes }: { readonly nodes: readonly ModelNode[] }) {
       )}
       <Select label={WORDS.support} choices={choices} value={kind} onChange={choose} />
       {support && nodes.length === 1 && <SupportDetails support={support} />}
-      {nodes.length === 1 && <Movement id={node.id} />}
+    </>
+  );
+  const movement = nodes.length === 1 && <Movement id={node.id} />;
+  const places = nodes.flatMap(({ id }) => solution?.structure.names.nodes.indexOf(id) ?? []).filter((i) => i >= 0);
+  return (
+    <Stack>
+      {place !== '' && <Hint>{place}</Hint>}
+      {stage === 'results' && solution?.outcomes[outcome] ? (
+        <>
+          {movement}
+          {places.length > 0 && <NodeReading nodes={places} solution={solution} outcome={outcome} />}
+          <Fold title={READING.edit} remembered="change">
+            {editing}
+          </Fold>
+        </>
+      ) : (
+        <>
+          {editing}
+          {movement}
+        </>
+      )}
     </Stack>
   );
 }
@@ -231,6 +258,14 @@ function Settlement({ support }: { readonly support: Support }) {
   );
 }
 
+/** How a node moves, or what its support exerts, and what of it an influence line is of. */
+interface MovementRow {
+  readonly name: string;
+  readonly value: string;
+  readonly unit: string;
+  readonly effect: Exclude<Effect, { kind: 'along' }>;
+}
+
 function Movement({ id }: { readonly id: string }) {
   const display = useDisplay();
   const solution = useEditorState(settledSolution);
@@ -241,11 +276,18 @@ function Movement({ id }: { readonly id: string }) {
   const { active } = solution.structure;
   const isPlane = active.length < 6;
   const order = inComponentOrder(active, display);
-  const rows: [string, string, string][] = order.map((k) => {
+  const rows: MovementRow[] = order.map((k) => {
+    const effect: MovementRow['effect'] = { kind: 'movement', node: index, component: k as Component };
     const axis = axisOfComponent(k, display);
     const amount = alongAxis(movementComponent(k, active, display), linear.displacements[6 * index + k]!);
-    if (k < 3) return [WORDS.movesAlong(axis.letter), showNumber(inUnit(amount, display.deflection)), display.deflection];
-    return [isPlane ? WORDS.turns : WORDS.turnsAbout(axis.letter), showNumber(amount * 1e3), 'mrad'];
+    if (k < 3)
+      return {
+        name: WORDS.movesAlong(axis.letter),
+        value: showNumber(inUnit(amount, display.deflection)),
+        unit: display.deflection,
+        effect,
+      };
+    return { name: isPlane ? WORDS.turns : WORDS.turnsAbout(axis.letter), value: showNumber(amount * 1e3), unit: 'mrad', effect };
   });
   if (solution.supported[index]) {
     const sizes = sizesOf(solution, outcome);
@@ -255,7 +297,8 @@ function Movement({ id }: { readonly id: string }) {
       const name = k < 3 ? WORDS.reaction(axis.letter) : isPlane ? WORDS.couple : WORDS.coupleAbout(axis.letter);
       const size = k < 3 ? sizes.force : sizes.couple;
       const amount = alongAxis(forceComponent(k, active, display), quiet(linear.reactions[6 * index + k]!, size));
-      rows.push([name, showNumber(inUnit(amount, unit)), unit]);
+      const effect: MovementRow['effect'] = { kind: 'reaction', node: index, component: k as Component };
+      rows.push({ name, value: showNumber(inUnit(amount, unit)), unit, effect });
     }
   }
   return (
@@ -263,11 +306,18 @@ function Movement({ id }: { readonly id: string }) {
       <PanelSubtitle>{WORDS.inCase(solution.outcomes[outcome]!.id)}</PanelSubtitle>
       <Table>
         <tbody>
-          {rows.map(([name, value, unit]) => (
+          {rows.map(({ name, value, unit, effect }) => (
             <tr key={name}>
               <td>{name}</td>
               <td>
-                {value} {unit}
+                {effect.kind === 'movement' || isHeld(solution.structure, index, effect.component) ? (
+                  <InfluenceButton structure={solution.structure} effect={effect}>
+                    {value}
+                  </InfluenceButton>
+                ) : (
+                  value
+                )}{' '}
+                {unit}
               </td>
             </tr>
           ))}

@@ -15,6 +15,8 @@ export interface Run {
   /** The nodes at its beginning and its end. */
   readonly begins: string;
   readonly ends: string;
+  /** All of them, from there on. */
+  readonly nodes: readonly string[];
   /** Of what was asked for all of it, or why only the first member. */
   readonly read: 'all' | 'apart' | 'too many';
 }
@@ -27,11 +29,13 @@ export function useRun(solution: Solution | undefined, outcome: number, ids: rea
     const wanted = key === '' ? [] : key.split('\n');
     if (!solution?.outcomes[outcome] || wanted.length === 0) return undefined;
     const whole = { solution, outcome, model };
-    if (wanted.length * partsOf(solution, outcome).length > MOST && wanted.length > 1)
-      return lineOf(whole, wanted.slice(0, 1), 'too many');
+    if (wanted.length > 1 && isTooMany(solution, outcome, wanted)) return lineOf(whole, wanted.slice(0, 1), 'too many');
     return lineOf(whole, wanted, 'all') ?? lineOf(whole, wanted.slice(0, 1), 'apart');
   }, [solution, outcome, model, key]);
 }
+
+const isTooMany = (solution: Solution, outcome: number, ids: readonly string[]): boolean =>
+  ids.length * partsOf(solution, outcome).length > MOST;
 
 interface Whole {
   readonly solution: Solution;
@@ -42,8 +46,29 @@ interface Whole {
 function lineOf({ solution, outcome, model }: Whole, ids: readonly string[], read: Run['read']): Run | undefined {
   const links = linksOf(model, ids);
   const run = links && runReader(solution, outcome, links);
-  const [first, last] = [links?.[0], links?.at(-1)];
-  if (!run || !first || !last) return undefined;
+  const first = links?.[0];
+  if (!run || !first) return undefined;
   const begins = first.way === 'along' ? first.member.start : first.member.end;
-  return { run, begins, ends: last.way === 'along' ? last.member.end : last.member.start, read };
+  const nodes = [begins, ...links.map(({ member, way }) => (way === 'along' ? member.end : member.start))];
+  return { run, begins, ends: nodes.at(-1)!, nodes, read };
+}
+
+/** The same run in other outcomes, by their ids; those that are not there, and that would take too long, are left out. */
+export function useRunIn(
+  solution: Solution | undefined,
+  ids: readonly string[],
+  others: readonly string[],
+): readonly { readonly id: string; readonly outcome: number; readonly run: RunReader }[] {
+  const model = useEditorState((state) => state.settled.model);
+  const [key, wanted] = [ids.join('\n'), others.join('\n')];
+  return useMemo(() => {
+    if (!solution || wanted === '' || key === '') return [];
+    const members = key.split('\n');
+    return wanted.split('\n').flatMap((id) => {
+      const outcome = solution.outcomes.findIndex((one) => one.id === id);
+      if (outcome < 0 || isTooMany(solution, outcome, members)) return [];
+      const found = lineOf({ solution, outcome, model }, members, 'all');
+      return found ? [{ id, outcome, run: found.run }] : [];
+    });
+  }, [solution, model, key, wanted]);
 }

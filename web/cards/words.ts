@@ -30,8 +30,12 @@ export const selectionStrip = {
 };
 
 export const chartsDrawer = {
+  others: 'Other outcomes in the same charts',
+  add: 'Also draw',
+  without: (outcome: string): string => `Without ${outcome}`,
   notARun: 'The selected members do not follow each other as one line: the first is read. Select a run of them to read it whole.',
   tooMany: 'The selected members are too many to be read as one line: the first is read. Select fewer.',
+  othersTooMany: 'The selected members are too many for all that was chosen beside them. Select fewer.',
   member: (member: string): string => `Member ${member}`,
   run: (count: number, begins: string, ends: string): string => `${counted(count, 'member')} from node ${begins} to node ${ends}`,
   diagramsAlongMembers: 'Diagrams along members',
@@ -121,6 +125,7 @@ export const memberCard = {
   upright: 'Upright: bends about its strong axis',
   onItsSide: 'On its side: bends about its weak axis',
   name: 'Name',
+  cutFree: 'Cut here, in the middle',
   readAllItsDiagrams: 'Read all its diagrams',
   sectionForAll: 'Section, for every member that has it',
   hinge: 'Hinge',
@@ -187,4 +192,79 @@ export const nodeCard = {
   movesAlong: (axis: string): string => `Moves along ${axis}`,
   reaction: (component: string): string => `Reaction ${component}`,
   inCase: (id: string): string => `In ${id}`,
+};
+
+export const influenceButton = {
+  of: (what: string): string => `Influence line of the ${what}`,
+};
+
+export const trainFields = {
+  example: '2 × 90 kN at 1.2 m + 60 kN after 3 m',
+  impact: 'Impact ×',
+};
+
+export const trainParts = {
+  axles: 'Axles, from the front',
+  whereItTravels:
+    'What is spread over a length, and a gap that may vary, count where the train travels. Where it stands only its axles act.',
+  stands: 'First axle stands at',
+  way: 'It goes',
+  forwards: (members: readonly string[]): string => `from ${members[0]!} to ${members.at(-1)!}`,
+  backwards: (members: readonly string[]): string => `from ${members.at(-1)!} to ${members[0]!}`,
+  drag: 'Drag one of its axles along the structure, and everything moves with it.',
+};
+
+export const resultLines = {
+  show: (words: string, title: string): string => `${words}: show where the ${title.toLowerCase()} is`,
+};
+
+export const memberReading = {
+  label: (count: number): string => `Results of ${counted(count, 'member')}`,
+  reading: 'It is being read.',
+  in: (id: string): string => `In ${id}`,
+  nothing: 'It carries nothing.',
+  edit: 'Change it',
+};
+
+export const handCheckPart = {
+  title: 'Check it by hand',
+  noFormula: 'No formula of the textbooks fits: they have one load over all of a beam, or one force.',
+  ofOneOutcome: 'The formulas are for one case or sum: choose one on the strip.',
+  compared: (hand: string, solved: string, difference: string): string => `${hand} by hand, ${solved} solved: ${difference}`,
+  own: (symbol: string, outcome: string): string => `Largest ${symbol} in ${outcome} by one’s own reckoning`,
+  beside: (solved: string, difference: string): string => `Solved is ${solved}: ${difference}.`,
+};
+
+export const nodeReading = {
+  joint: (outcome: string): string => `The joint cut free in ${outcome}`,
+  supports: (outcome: string): string => `Supports together in ${outcome}`,
+  aboutTheMiddle: 'Couples are about the middle between them.',
+  ofOneOutcome: 'A joint is cut free in one case or sum: choose one on the strip.',
+};
+
+export const readPlace = {
+  beside: (length: string): string => `A place lies between 0 and ${length}.`,
+  unreadable: (reason: string): string => `Write a length, a part such as 35 %, or a fraction such as 1/3: ${reason}.`,
+};
+
+export const runCharts = {
+  of: (outcome: string, value: string): string => `${outcome} ${value}`,
+  body: (member: string): string => `${member} cut free between its nodes`,
+  aboutItsStart: 'Couples are about its start.',
+  section: (member: string): string => `Section of ${member} at this place`,
+  along: (acts: string): string => `One line through all diagrams · ${acts}`,
+  place: (begins: string): string => `Distance from node ${begins}`,
+  example: '2.4 m, 35 % or 1/3',
+  most: (value: string, x: string): string => `most ${value} at ${x}`,
+  least: (value: string, x: string): string => `least ${value} at ${x}`,
+  fromNode: (node: string): string => `from node ${node}`,
+  unknown: 'not known here',
+  formulas: (member: string): string => `Formulas in member ${member}`,
+  formulasFrom: (member: string, node: string, unit: string): string => `x in ${unit} along member ${member}, from node ${node}.`,
+  between: (from: string, to: string): string => `from ${from} to ${to}`,
+  governs: { max: 'Greatest value by', min: 'Least value by' },
+  sides: { max: 'most', min: 'least' },
+  fromTo: (id: string, from: string, to: string): string => `${id} from ${from} to ${to}`,
+  by: (id: string): string => `by ${id}`,
+  byBoth: (least: string, most: string): string => `by ${least} … ${most}`,
 };

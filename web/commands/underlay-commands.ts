@@ -2,6 +2,7 @@ import type { Underlay } from '@rigid-beam/core/model/model';
 import type { Point } from '@rigid-beam/core/model/point';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { lengthUnit } from '@rigid-beam/core/quantities/display';
+import { chooseFile } from '../browser/choose-file';
 import type { SheetController } from '../sheet/controller';
 import {
   calibrate,
@@ -16,7 +17,6 @@ import {
 } from './underlay-actions';
 import { apart, calibrated } from '../underlay/placing';
 import { make, type Command } from './command';
-
 import { readVector } from './motions';
 
 const unit = (sheet: SheetController): string => lengthUnit(sheet.editor.state.model);
@@ -31,21 +31,14 @@ function readPlaces(text: string, unit: string): { readonly ends: readonly [Poin
   return fault === undefined ? { ends: ends as unknown as [Point, Point], rest } : (fault as string);
 }
 
-/** Lets the user choose a file; it is laid behind the drawing as soon as it is read. */
-function chooseFile(sheet: SheetController, page: number): void {
-  const input = document.createElement('input');
-  input.type = 'file';
-  input.accept = UNDERLAY_FILES;
-  input.addEventListener('change', () => {
-    const file = input.files?.[0];
-    if (!file) return;
+/** The chosen file is laid behind the drawing as soon as it is read. */
+const layBehind = (sheet: SheetController, page: number): void =>
+  chooseFile(UNDERLAY_FILES, (file) => {
     putUnderlay(sheet, file, page).catch((fault: unknown) => {
       const message = fault instanceof Error ? fault.message : String(fault);
       sheet.editor.refuse(message);
     });
   });
-  input.click();
-}
 
 /** Nothing typed: it is shown on the sheet. Otherwise what was typed is read into a change of the underlay. */
 const shownOrTyped =
@@ -70,7 +63,7 @@ export const underlayCommands: readonly Command[] = [
     run: (sheet, text) => {
       const page = text === '' ? 1 : Number(text);
       if (!Number.isInteger(page) || page < 1) return `“${text}” is no page: write its number, or nothing.`;
-      chooseFile(sheet, page);
+      layBehind(sheet, page);
       return undefined;
     },
   },

@@ -16,6 +16,8 @@ import { planeOfNodes } from '../sheet/plane-of-nodes';
 import { alongAxis, axisCalled, withAxes } from '@rigid-beam/core/quantities/axis-names';
 import { displayOf, lengthUnit } from '@rigid-beam/core/quantities/display';
 import { switchNames } from '@rigid-beam/drawing/stage-view';
+import { CutTool } from '../sheet/tools/cut-tool';
+import { resultLists, resultListWords } from '@rigid-beam/core/tables/results/lists';
 import { scheduleLists } from '@rigid-beam/core/tables/schedules/lists';
 import { stepSection } from '../editor/catalogue/step-section';
 import type { SheetController } from '../sheet/controller';
@@ -66,6 +68,15 @@ function hide(sheet: SheetController, what: 'selected' | 'others'): void {
   sheet.refresh();
 }
 
+/** All that is not selected becomes a hint; nodes of selected members stay. */
+function bringForward({ editor }: SheetController): void {
+  const { model, selection } = editor.state;
+  const chosen = chosenOf(selection);
+  const rest = inverted(model, { nodes: nodesOf(model, chosen), members: chosen.members });
+  editor.show({ faded: new Set(subjectsOf(rest).map(subjectKey)) });
+  editor.select([]);
+}
+
 /** `y at 4.5`, a plane across an axis, or `through 1, 2, 3`. */
 function readPlane(sheet: SheetController, text: string): WorkPlane | string {
   const [, nodes] = /^\s*through\s+(.+)$/i.exec(text) ?? [];
@@ -94,13 +105,13 @@ const drawBeside = (name: string, where: Beside['where']): Command => ({
   name,
   notation: 'its name, if it is not the next one',
   run: ({ editor }, text) => {
-    const { drawn, acting, quantity, switches } = editor.state;
+    const { drawn, acting, quantity, also, switches } = editor.state;
     const all = [...drawn.model.cases, ...drawn.model.combinations].map(({ id }) => id);
     const id = outcomeCalled(drawn.model, text);
     if (text.trim() !== '' && id === undefined) return `There is no case or combination “${text.trim()}”.`;
     const now = acting !== undefined && all.includes(acting) ? all.indexOf(acting) : 0;
     const other = id ?? all[(now + 1) % Math.max(1, all.length)];
-    editor.go({ beside: { where, pane: { acting: other, quantity, switches } } });
+    editor.go({ beside: { where, pane: { acting: other, quantity, also, switches } } });
     return undefined;
   },
 });
@@ -196,10 +207,40 @@ export const viewCommands: readonly Command[] = [
     run: done(({ editor }) => editor.show({ strip: editor.state.strip === 'open' ? 'folded' : 'open' })),
   },
   {
+    name: 'Put on paper',
+    run: done(({ editor }) => editor.show({ dialog: 'paper' })),
+  },
+  {
     name: 'Read the diagrams of the selection',
     needs: 'members',
     inMenu: true,
     run: done(({ editor }) => editor.show({ drawer: 'charts' })),
+  },
+  {
+    name: 'Cut along a line',
+    inMenu: true,
+    run: done((sheet) => {
+      sheet.editor.go({ stage: 'results' });
+      sheet.take(new CutTool(sheet));
+    }),
+  },
+  {
+    name: 'Cut the selected members',
+    needs: 'members',
+    inMenu: true,
+    run: done(({ editor }) => editor.cut({ kind: 'members', members: chosenOf(editor.state.selection).members, side: 'one' })),
+  },
+  {
+    name: 'Put together what was cut',
+    fits: ({ editor }) => editor.state.cut !== undefined,
+    run: done(({ editor }) => editor.cut(undefined)),
+  },
+  { name: 'Bring the selection forward', needs: 'nodes or members', inMenu: true, run: done(bringForward) },
+  {
+    name: 'Bring everything forward',
+    fits: ({ editor }) => editor.state.faded.size > 0,
+    inMenu: true,
+    run: done(({ editor }) => editor.show({ faded: NOTHING_HIDDEN })),
   },
   { name: 'Hide the selection', needs: 'nodes or members', inMenu: true, run: done((sheet) => hide(sheet, 'selected')) },
   { name: 'Show only the selection', needs: 'nodes or members', inMenu: true, run: done((sheet) => hide(sheet, 'others')) },
@@ -299,6 +340,10 @@ export const viewCommands: readonly Command[] = [
   },
   ...scheduleLists.map((list): Command => ({
     name: `Open the schedule of ${list}`,
+    run: done(({ editor }) => editor.show({ drawer: list })),
+  })),
+  ...resultLists.map((list): Command => ({
+    name: `Open the schedule of ${resultListWords(list).toLowerCase()}`,
     run: done(({ editor }) => editor.show({ drawer: list })),
   })),
 ];

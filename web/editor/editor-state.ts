@@ -1,9 +1,16 @@
 import { LIVELY } from '@rigid-beam/drawing/level-of-detail';
+import { extentOf } from '@rigid-beam/drawing/geometry';
+import { withDifference } from '@rigid-beam/core/results/difference';
+import { once } from '@rigid-beam/core/once';
+import type { Solution } from '@rigid-beam/core/results/results';
 import { isOn } from '@rigid-beam/drawing/stage-view';
 import type { SheetQuantity, View } from '@rigid-beam/drawing/view';
 import type { Opened } from './opened';
-import type { Pane, Place } from './view-state';
+import type { Place } from './view-state';
 import { documentSlice, type DocumentSlice } from './slices/document';
+import { cutSlice, type CutSlice } from './slices/cut';
+import { earlierSlice, type EarlierSlice } from './slices/earlier';
+import { influenceSlice, type InfluenceSlice } from './slices/influence';
 import { lookSlice, type LookSlice } from './slices/look';
 import { pageSlice, type PageSlice } from './slices/page';
 import { placeSlice } from './slices/place';
@@ -11,9 +18,19 @@ import type { Slice } from './slices/slice';
 import { solutionSlice, type SolutionSlice } from './slices/solution';
 
 /** All that one open model's page hangs on, a slice for each concern. */
-export interface EditorState extends DocumentSlice, SolutionSlice, Place, LookSlice, PageSlice {}
+export interface EditorState
+  extends DocumentSlice, SolutionSlice, Place, LookSlice, InfluenceSlice, CutSlice, EarlierSlice, PageSlice {}
 
-const slices: readonly Slice<object>[] = [documentSlice, solutionSlice, placeSlice, lookSlice, pageSlice];
+const slices: readonly Slice<object>[] = [
+  documentSlice,
+  solutionSlice,
+  placeSlice,
+  lookSlice,
+  influenceSlice,
+  cutSlice,
+  earlierSlice,
+  pageSlice,
+];
 const fieldsOf = ({ begin }: Slice<object>) =>
   Object.entries(begin) as [keyof EditorState, Slice<EditorState>['begin']['model']][];
 const fieldsBy = (when: Slice<object>['redraws']) =>
@@ -32,7 +49,8 @@ export function redrawOf(state: EditorState, before: EditorState): Slice<object>
 }
 
 /** What of the state only switches the view. */
-export type Shown = PageSlice & Pick<EditorState, 'diagramFactor' | 'hidden' | 'projectNumber'>;
+export type Shown = PageSlice &
+  Pick<EditorState, 'diagramFactor' | 'scales' | 'style' | 'face' | 'hidden' | 'faded' | 'projectNumber'>;
 
 /** Whether a part of a large structure is being dragged: then only members and diagrams move along, and the page waits. */
 export const isHeld = ({ preview, proposal, model }: EditorState): boolean =>
@@ -41,6 +59,14 @@ export const isHeld = ({ preview, proposal, model }: EditorState): boolean =>
 /** The quantity that is looked at: the chosen one, or what the structure suggests. */
 export const quantityOf = ({ quantity, suggestion }: Pick<EditorState, 'quantity' | 'suggestion'>): SheetQuantity =>
   quantity ?? suggestion?.quantity ?? 'Mz';
+
+/** Whether an influence line is looked at in place of results. */
+export const isInfluenceShown = ({ stage, influence }: Pick<EditorState, 'stage' | 'influence'>): boolean =>
+  stage === 'results' && influence !== undefined;
+
+/** Whether the structure is cut in place of results. */
+export const isCutShown = ({ stage, cut }: Pick<EditorState, 'stage' | 'cut'>): boolean =>
+  stage === 'results' && cut !== undefined;
 
 /** Index of what acts: the outcome that the address names, or else the first one. */
 export function actingIndex({ drawn, acting }: Pick<EditorState, 'drawn' | 'acting'>): number {
@@ -55,15 +81,57 @@ export function actingIndex({ drawn, acting }: Pick<EditorState, 'drawn' | 'acti
  * The state as the drawing beside sees it: what that looks at stands where the first drawing has its own, and the other way round. Whoever
  * draws reads a state, and need not know which pane it draws.
  */
-export function stateBeside<S extends Pane & Pick<Place, 'beside'>>(state: S): S {
-  const { acting, quantity, switches, beside } = state;
-  return beside ? { ...state, ...beside.pane, beside: { ...beside, pane: { acting, quantity, switches } } } : state;
+export function stateBeside(state: EditorState): EditorState {
+  const { acting, quantity, also, switches, beside, earlier } = state;
+  if (!beside) return state;
+  const turned = { ...state, also: undefined, ...beside.pane, beside: { ...beside, pane: { acting, quantity, also, switches } } };
+  if (!earlier) return beside.pane.less ? lessFirst(turned, state) : turned;
+  // The other model with its own results; nothing in hand changes it.
+  const { drawn } = earlier;
+  return {
+    ...turned,
+    ...{
+      drawn,
+      settled: drawn,
+      model: drawn.model,
+      preview: undefined,
+      proposal: undefined,
+      cut: undefined,
+      influence: undefined,
+    },
+    earlier: { ...earlier, drawn: state.drawn },
+  };
 }
+
+/** The second pane as it looks at the difference of what acts in both; as it is where there is none. */
+function lessFirst(turned: EditorState, first: EditorState): EditorState {
+  const { results, model } = first.drawn;
+  const solution = results?.solution && withDifference(results.solution, actingIndex(turned), actingIndex(first));
+  if (!solution) return turned;
+  const drawn = differenceDrawn(first.drawn, solution);
+  const settled = first.settled.model === model ? drawn : turned.settled;
+  return { ...turned, drawn, settled, acting: solution.outcomes.at(-1)!.id };
+}
+
+/** One for each solution, so that whoever draws can tell that nothing has changed. */
+const differenceDrawn = once((drawn: EditorState['drawn'], solution: Solution): EditorState['drawn'] => ({
+  ...drawn,
+  results: { ...drawn.results!, solution },
+}));
 
 /** What is drawn beside: both share a scale. */
 export function togetherOf(state: EditorState): View['together'] {
   if (!state.beside) return [];
   const other = stateBeside(state);
   const hasDiagram = isOn(other.stage, other.switches, 'diagram');
-  return [{ outcome: actingIndex(other), quantity: hasDiagram ? quantityOf(other) : 'none' }];
+  const isOther = other.drawn !== state.drawn;
+  const solution = isOther ? other.drawn.results?.solution : undefined;
+  if (isOther && !solution) return [];
+  return [
+    {
+      outcome: actingIndex(other),
+      quantity: hasDiagram ? quantityOf(other) : 'none',
+      ...(solution && { solution, extent: extentOf(other.drawn.model) }),
+    },
+  ];
 }

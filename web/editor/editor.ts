@@ -1,7 +1,6 @@
+import type { Recheck } from '@rigid-beam/core/recheck/recheck';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Model } from '@rigid-beam/core/model/model';
-import type { Format } from '@rigid-beam/core/formats/format';
-import { fileNameOf } from '@rigid-beam/core/formats/registry';
 import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
 import { describeIntent } from '@rigid-beam/core/model/edits/describe-intent';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
@@ -10,24 +9,23 @@ import type { Notice } from '@rigid-beam/core/model/notice';
 import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
 import { isOn, type SwitchName } from '@rigid-beam/drawing/stage-view';
 import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
-import { scaleOfDeflection } from '@rigid-beam/drawing/sheet-items';
-import { plainView } from '@rigid-beam/drawing/view';
-import { LIVELY } from '@rigid-beam/drawing/level-of-detail';
-import { actingIndex, beginning, isHeld, togetherOf, type EditorState, type Shown } from './editor-state';
+import { isDeflection, type SheetQuantity } from '@rigid-beam/drawing/view';
+import { beginning, isHeld, type EditorState, type Shown } from './editor-state';
+import { heldDeflectionOf } from './held-deflection';
 import type { Opened } from './opened';
+import { Earlier } from './earlier';
+import { Files } from './files';
 import type { Clash } from './slices/document';
 import type { Drawn } from './slices/solution';
 import { broughtBy } from './brought';
-import { EnvelopeReader } from './envelope-reader';
+import type { AskedCut } from '@rigid-beam/core/results/bodies/asked';
+import type { LookedInfluence } from './slices/influence';
 import { afterRevision, historyOf, type Step } from './history';
-import { keepFile } from './keep-file';
 import { leave, type Opening } from './left';
 import { keepView, keptView } from './kept-view';
-import { shearIn } from '../solver/section-client';
-import { ShearReader } from './shear-reader';
+import { Readers } from './readers';
 import { Solutions } from './solutions';
-import { movedUnseen, visibleOf } from './visible';
-import { stillThere } from './visible';
+import { movedUnseen, stillThere, visibleOf } from './visible';
 import { suggestionFor } from './suggestion';
 import { PageStore } from './page-store';
 import { StorageQueue, type StorageState, type UnsentEdit } from './storage';
@@ -43,8 +41,10 @@ export class Editor {
   readonly page: PageStore<EditorState>;
   private readonly solutions: Solutions;
   private readonly queue: StorageQueue;
-  private readonly reader: EnvelopeReader;
-  private readonly shear: ShearReader;
+  private readonly readers: Readers;
+  /** Earlier states beside the model as it is. */
+  readonly earlier: Earlier;
+  readonly files: Files;
   private isTrial = false;
   constructor({ sent, left }: Opening, search: string) {
     const opened: Opened = { ...sent, model: left?.model ?? (JSON.parse(sent.content) as Model) };
@@ -54,20 +54,21 @@ export class Editor {
     const tell = (storage: StorageState): void => this.own.setState({ storage });
     this.queue = left?.queue ?? new StorageQueue(opened.id, opened.revision, tell);
     this.queue.follow(tell);
-    this.solutions = new Solutions({
+    const desk = {
       state: () => this.state,
-      tell: (part) => this.own.setState(part),
-      draw: (drawn) => this.draw(drawn),
-      keep: () => this.answer('keep'),
+      tell: (part: Partial<EditorState>) => this.own.setState(part),
+      draw: (drawn: Drawn) => this.draw(drawn),
+    };
+    this.solutions = new Solutions({ ...desk, keep: () => this.answer('keep') });
+    this.readers = new Readers(this.solutions.client, desk);
+    this.files = new Files(this.solutions.client, { ...desk, refuse: (message) => this.refuse(message) });
+    this.earlier = new Earlier({
+      ...desk,
+      id: opened.id,
+      go: (place) => this.go(place),
+      edit: (intent, label) => this.edit(intent, label),
+      refuse: (message) => this.refuse(message),
     });
-    this.reader = new EnvelopeReader(this.solutions.client, {
-      state: () => this.state,
-      tell: (reading) => {
-        if (reading !== this.state.reading) this.own.setState({ reading });
-      },
-      show: (drawn) => this.draw(drawn),
-    });
-    this.shear = new ShearReader({ state: () => this.state, find: shearIn, show: (drawn) => this.draw(drawn) });
     this.solutions.client.solve(opened.model, left ? undefined : sent.content);
   }
 
@@ -82,7 +83,8 @@ export class Editor {
 
   close(): void {
     this.solutions.close();
-    this.shear.close();
+    this.earlier.close();
+    this.readers.close();
     leave({ id: this.opened.id, model: this.state.model, history: this.state.history, queue: this.queue });
   }
 
@@ -202,23 +204,8 @@ export class Editor {
   preview(intent: Intent): void {
     const applied = applyIntent(this.state.model, intent, intent.type === 'moveNodes' ? 'trust' : 'check');
     if (!applied.ok) return;
-    this.own.setState({ preview: applied.model, proposal: undefined, heldDeflection: this.deflectionNow() });
+    this.own.setState({ preview: applied.model, proposal: undefined, heldDeflection: heldDeflectionOf(this.state) });
     this.solutions.present(applied.model);
-  }
-
-  /** How many times deflections are drawn larger than life: it holds while something is in hand, so that one sees what grows. */
-  private deflectionNow(): number | undefined {
-    const { heldDeflection, preview, drawn, diagramFactor } = this.state;
-    const solution = drawn.results?.solution;
-    if (preview) return heldDeflection;
-    if (!solution || drawn.model.members.length > LIVELY) return undefined;
-    const factor = scaleOfDeflection(drawn.model, solution, {
-      ...plainView,
-      outcome: actingIndex(this.state),
-      diagramFactor,
-      together: togetherOf(this.state),
-    });
-    return factor > 0 ? factor : undefined;
   }
 
   endPreview(): void {
@@ -246,16 +233,21 @@ export class Editor {
     const kept = keptView(this.opened.id);
     // Each stage shows what was switched in it.
     const own = place.stage === undefined ? {} : { switches: kept.stages?.[place.stage] ?? {} };
-    const { stage, acting, quantity, switches, beside } = { ...this.state, ...own, ...place };
-    const next = { stage, acting, quantity, switches, beside };
+    const { stage, acting, quantity, also, switches, beside } = { ...this.state, ...own, ...place };
+    const next = { stage, acting, quantity, also, switches, beside };
     if (place.quantity ?? place.switches)
-      keepView(this.opened.id, { ...(quantity && { quantity }), stages: { ...kept.stages, [stage]: switches } });
+      keepView(this.opened.id, { ...kept, ...(quantity && { quantity }), stages: { ...kept.stages, [stage]: switches } });
     // What is asked for is on the sheet, which goes before the page.
     this.page.wait();
     // Who goes to a stage wants its bench, whatever is selected.
-    this.own.setState(place.stage === undefined ? next : { ...next, side: 'bench' });
+    this.own.setState({
+      ...next,
+      ...(place.stage !== undefined && { side: 'bench' }),
+      // A case or a quantity is of the results themselves.
+      ...((place.acting ?? place.quantity) && { influence: undefined }),
+    });
     this.page.afterPaint();
-    this.read();
+    this.readers.follow();
     if (addressOfPlace(next) !== window.location.search) window.history.pushState(null, '', addressOfPlace(next));
   }
 
@@ -267,25 +259,43 @@ export class Editor {
   /** The address changed by back or forward. */
   follow(search: string): void {
     this.own.setState(placeOfAddress(search));
-    this.read();
-  }
-
-  /** Writes a file that takes an analysis, in the worker, and lets the browser keep it. */
-  async save(format: Format): Promise<void> {
-    try {
-      const file = await this.solutions.client.write(format.id);
-      if (file === undefined) return this.refuse(WORDS.stillSolving);
-      keepFile(fileNameOf(this.state.model, format), file, format.mediaType);
-    } catch (error) {
-      this.refuse(WORDS.notWritten((error as Error).message));
-    }
+    this.readers.follow();
   }
 
   /** Switches what is shown and how; the model stays as it is. */
   show(what: Partial<Shown>): void {
     this.page.catchUp();
     this.own.setState(what);
-    if (what.drawer) this.read();
+    if (what.drawer) this.readers.follow();
+  }
+
+  /** Draws quantities to a scale of their own, or to the one that suits them again. The line that members take has one scale for both ways. */
+  scale(quantities: readonly SheetQuantity[], to: number | undefined): void {
+    const own = quantities.flatMap((quantity): readonly SheetQuantity[] => (isDeflection(quantity) ? ['v', 'w'] : [quantity]));
+    const scales = { ...this.state.scales, ...Object.fromEntries(own.map((quantity) => [quantity, to])) };
+    keepView(this.opened.id, { ...keptView(this.opened.id), scales });
+    this.show({ scales });
+  }
+
+  /** Draws diagrams in another way, which is kept. */
+  drawAs(how: Partial<Pick<EditorState, 'style' | 'face'>>): void {
+    keepView(this.opened.id, { ...keptView(this.opened.id), ...how });
+    this.show(how);
+  }
+
+  /** Looks at an influence line in place of results, or back at these. */
+  look(influence: LookedInfluence | undefined): void {
+    this.page.catchUp();
+    if (influence && this.state.stage !== 'results') this.go({ stage: 'results' });
+    this.own.setState({ influence, cut: undefined, ...(influence && { side: 'bench' }) });
+    this.readers.followInfluence();
+  }
+
+  /** Cuts the structure to look at what goes through, or puts it together again. */
+  cut(cut: AskedCut | undefined): void {
+    this.page.catchUp();
+    if (cut && this.state.stage !== 'results') this.go({ stage: 'results' });
+    this.own.setState({ cut, influence: undefined, ...(cut && { side: 'bench' }) });
   }
 
   /** Says why something could not be done that was no edit. */
@@ -340,24 +350,28 @@ export class Editor {
     this.solutions.again();
   }
 
+  /** What acts, solved once more in another way. */
+  recheck(outcome: number): Promise<Recheck | undefined> {
+    return this.solutions.recheck(outcome);
+  }
+
   /** Draws one of the motions that nothing resists, by its place among the mechanisms. */
   showMotion(place: number | 'held' | undefined): void {
     if (place !== this.state.shownMotion) this.own.setState({ shownMotion: place });
   }
 
-  /** What is looked at, and takes its time, is found outside the page. */
-  private read(): void {
-    void this.reader.follow();
-    void this.shear.follow();
+  /** Which sums govern is asked for. */
+  findGoverning(): void {
+    this.readers.findGoverning();
   }
 
   private draw(found: Drawn): void {
-    const drawn = this.shear.given(found);
+    const drawn = this.readers.given(found);
     if (drawn.model !== this.state.drawn.model) this.own.setState({ shownMotion: undefined });
     const suggestion = suggestionFor(drawn, this.state);
     this.own.setState({ drawn, suggestion });
     this.page.afterPaint(() => this.settle());
-    this.read();
+    this.readers.follow();
   }
 
   /** The rest of the page follows when the sheet has been painted. */

@@ -48,7 +48,7 @@ describe('the address', () => {
     const switches = { diagram: true, loads: false };
     const place = { stage: 'loads', acting: 'Q 1&2', quantity: 'Vy' as const, switches, beside: undefined };
     expect(placeOfAddress(addressOfPlace(place))).toEqual(place);
-    const pane = { acting: 'G', quantity: 'Mz' as const, switches: { names: true } };
+    const pane = { acting: 'G', quantity: 'Mz' as const, also: ['N', 'v'] as const, switches: { names: true } };
     const two = { ...place, beside: { where: 'below' as const, pane } };
     expect(placeOfAddress(addressOfPlace(two))).toEqual(two);
   });

@@ -1,3 +1,4 @@
+import type { Recheck } from '@rigid-beam/core/recheck/recheck';
 import type { Model } from '@rigid-beam/core/model/model';
 import { SolvingClient, type SolveOutcome } from '../solver/solving-client';
 import type { EditorState } from './editor-state';
@@ -55,6 +56,13 @@ export class Solutions {
   again(): void {
     this.desk.tell({ progress: undefined });
     this.present(this.current());
+  }
+
+  /** What acts, solved once more in another way; nothing where the model changes before that is done. */
+  async recheck(outcome: number): Promise<Recheck | undefined> {
+    const { model } = this.desk.state().drawn;
+    const found = await this.client.recheck(outcome);
+    return model === this.desk.state().drawn.model ? found : undefined;
   }
 
   private current(): Model {

@@ -1,6 +1,6 @@
 'use client';
 
-import { createContext, useContext, useDeferredValue } from 'react';
+import { createContext, useContext, useDeferredValue, useMemo } from 'react';
 import { useStore } from 'zustand';
 import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import type { Solution } from '@rigid-beam/core/results/results';
@@ -27,10 +27,10 @@ export const useModel = () => useEditorState((state) => (isHeld(state) ? state.m
 /** The drawn model for parts of the page that may come after the sheet: they follow when there is time. */
 export const useDrawnInTime = (): EditorState['settled'] => useDeferredValue(useEditorState((state) => state.settled));
 
-/** The units that the project shows. Read from the model on every render: the merged object is new each time. */
+/** The units that the project shows: the same object for as long as they are the same. */
 export function useDisplay(): DisplayUnits {
   const display = useEditorState((state) => state.model.display);
-  return { ...defaultDisplay, ...display };
+  return useMemo(() => ({ ...defaultDisplay, ...display }), [display]);
 }
 
 /** The solution for the page beside the sheet, when the model has one. */

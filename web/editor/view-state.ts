@@ -7,6 +7,10 @@ export interface Pane {
   readonly acting: string | undefined;
   /** The quantity that was chosen; until one is, the structure suggests it. */
   readonly quantity: SheetQuantity | undefined;
+  /** Quantities that are drawn besides. */
+  readonly also?: readonly SheetQuantity[] | undefined;
+  /** Of a second pane: what acts there less what acts in the first. */
+  readonly less?: true | undefined;
   /** What is shown besides, or instead of, what the stage shows. */
   readonly switches: Switches;
 }
@@ -43,8 +47,16 @@ function paneOf(parameters: URLSearchParams, before: string): Pane {
   return {
     acting: parameters.get(`${before}acting`) ?? undefined,
     quantity: sheetQuantities.find((one) => one === quantity),
+    ...alsoOf(parameters.get(`${before}also`) ?? ''),
+    ...(before !== '' && parameters.get(`${before}less`) === 'first' && { less: true as const }),
     switches: switchesOf(parameters.get(`${before}show`) ?? ''),
   };
+}
+
+function alsoOf(words: string): Pick<Pane, 'also'> {
+  const list = words.split(',');
+  const also = sheetQuantities.filter((one) => list.includes(one));
+  return also.length > 0 ? { also } : {};
 }
 
 /** `names,-loads`: what is shown besides, and what is not. */
@@ -67,7 +79,7 @@ export function addressOfPlace({ stage, beside, ...first }: Place): string {
   return `?${parameters.toString()}`;
 }
 
-function parametersOf({ acting, quantity, switches }: Pane, stage: string, before: string): Record<string, string> {
+function parametersOf({ acting, quantity, also, less, switches }: Pane, stage: string, before: string): Record<string, string> {
   // What is as the stage has it anyway needs no words.
   const show = switchNames
     .filter((name) => switches[name] !== undefined && switches[name] !== isOn(stage, {}, name))
@@ -75,6 +87,8 @@ function parametersOf({ acting, quantity, switches }: Pane, stage: string, befor
   return {
     ...(acting !== undefined && { [`${before}acting`]: acting }),
     ...(quantity !== undefined && { [`${before}quantity`]: quantity }),
+    ...(also && also.length > 0 && { [`${before}also`]: also.join(',') }),
+    ...(less && { [`${before}less`]: 'first' }),
     ...(show.length > 0 && { [`${before}show`]: show.join(',') }),
   };
 }

@@ -11,12 +11,17 @@ export const editorState = {
   nothingWasSolved: (failure: string): string => `Nothing was solved: ${failure}`,
 };
 
+export const earlier = {
+  statesAreLarge: 'The browser does not keep states that are so large: they are there until this page is closed.',
+  notThere: (name: string): string => `“${name}” could not be fetched, or is no model.`,
+  backTo: (name: string): string => `Go back to ${name}`,
+  before: (label: string): string => `before “${label}”`,
+};
+
 export const editor = {
   notTakenBack: (label: string): string => `“${label}” cannot be taken back now: the server does not answer. Try again.`,
-  notWritten: (why: string): string => `The file could not be written: ${why}. Nothing was saved.`,
   movesUnseen: (count: number): string =>
     `This would move ${counted(count, 'hidden node')}. Nothing was changed. Show what is hidden first, then do it again.`,
-  stillSolving: 'The model is still being solved. Save it again when that is done.',
   notOnTop: (label: string, clashWords: string): string => `“${label}” was not put on top of the newer state. ${clashWords}.`,
 };
 
@@ -27,4 +32,9 @@ export const storage = {
 export const stored = {
   removedElsewhere: 'This model was removed in another window. What you see is still here: save it as a file to keep it.',
   notGiven: 'The server does not give the stored state. Try again.',
+};
+
+export const files = {
+  notWritten: (why: string): string => `The file could not be written: ${why}. Nothing was saved.`,
+  stillSolving: 'The model is still being solved. Save it again when that is done.',
 };

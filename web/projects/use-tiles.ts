@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { takeStored } from '../editor/storage';
 import { AT_ONCE, type Wanted } from './arranged';
+import { InOrder } from './in-order';
 import { tilesOf } from './requests';
 import type { ShownTiles } from './tile';
 
@@ -25,11 +26,13 @@ export function useTiles(first: ShownTiles): Tiles {
   const [wanted, setWanted] = useState<Wanted>({ search: '', sorting: 'made', count: AT_ONCE });
   const looks = useRef(0);
   const newest = useRef(wanted);
+  const order = useRef(new InOrder());
   const load = useCallback(async (): Promise<void> => {
     const asked = newest.current;
+    const question = order.current.begin();
     const found = await tilesOf(asked);
-    // What was asked for since comes by itself.
-    if (found && asked === newest.current) setShown(found);
+    // What was asked for since comes by itself; an answer that was longer on its way than a newer one is none.
+    if (found && asked === newest.current && order.current.takes(question)) setShown(found);
   }, []);
   const want = useCallback(
     (part: Partial<Wanted>): void => {

@@ -1,19 +1,20 @@
 'use client';
 
-import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type CSSProperties, type KeyboardEvent } from 'react';
-import { useVirtualizer } from '@tanstack/react-virtual';
+import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { cellText } from '@rigid-beam/core/tables/column';
 import { scheduleLists, schedules, type ScheduleList } from '@rigid-beam/core/tables/schedules/lists';
 import { readTable, writeCells, type Cell } from '@rigid-beam/core/tables/schedules/write-cells';
 import { useCatalogue } from '../editor/catalogue/use-catalogue';
 import { useEditor, useEditorState } from '../editor/use-editor';
 import { Button, PlainButton, ToggleButton } from '../ui/controls';
+import { SaveTable } from '../ui/SaveTable';
 import { CellField } from './CellField';
 import { Head } from './Head';
 import { linked } from './linked';
 import { tableAction, type TableAction } from './keys';
-import { Bar, Drawer, HEIGHT, Line, Said, Scroll, type Place } from './parts';
-import { cellAt, copied, filledDown, pasted, rangeBetween } from './range';
+import { Bar, Drawer, Line, Said, Scroll, widthsOf } from './parts';
+import { cellAt, copied, filledDown, pasted } from './range';
+import { useCells } from './use-cells';
 import { useGrid } from './use-grid';
 import { schedule as WORDS } from './words';
 
@@ -23,11 +24,8 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
   const model = useEditorState((state) => state.model);
   const selection = useEditorState((state) => state.selection);
   const [filter, setFilter] = useState('');
-  const [active, setActive] = useState<Place>({ row: 0, column: 0 });
-  const [anchor, setAnchor] = useState<Place>({ row: 0, column: 0 });
   const [draft, setDraft] = useState<string>();
   const [trouble, setTrouble] = useState<string>();
-  const scroll = useRef<HTMLDivElement>(null);
   const leaving = useRef(false);
 
   const kind = schedules[list];
@@ -39,22 +37,11 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
   const sorted = grid.getRowModel().rows;
   const rows = useMemo(() => sorted.map(({ original }) => original), [sorted]);
   const selected = useMemo(() => linked[list].selected(model, selection), [list, model, selection]);
-  // Every line is as wide as all columns, whatever stands in them.
-  const widths = {
-    gridTemplateColumns: `3.2rem ${columns.map(({ width = 1 }) => `minmax(${6.5 * width}rem, ${width}fr)`).join(' ')}`,
-    '--columns': `${3.2 + 6.5 * columns.reduce((all, { width = 1 }) => all + width, 0)}rem`,
-  } as CSSProperties;
+  const widths = widthsOf(columns);
   // One empty row below all others takes what is new.
   const count = rows.length + 1;
-  const windowed = useVirtualizer({
-    count,
-    getScrollElement: () => scroll.current,
-    estimateSize: () => HEIGHT,
-    overscan: 4,
-    // The head lies over the first row.
-    scrollMargin: HEIGHT,
-    scrollPaddingStart: HEIGHT,
-  });
+  const { scroll, windowed, active, anchor, range, go, move, setActive, setAnchor, seen, above, below, isChosen, isActive } =
+    useCells(count, columns.length);
 
   // What is selected on the sheet comes into view here.
   const [leadId] = selected;
@@ -67,17 +54,9 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
     const box = scroll.current;
     if (row < 0 || !box || box.contains(document.activeElement)) return;
     windowed.scrollToIndex(row, { align: 'center' });
-  }, [leadId, windowed]);
+  }, [leadId, scroll, windowed]);
 
-  const seen = windowed.getVirtualItems();
-  const range = rangeBetween(active, anchor);
   const shown = { rows, columns };
-  const go = (row: number, column: number, range: 'alone' | 'extended'): void => {
-    const to = { row: Math.min(Math.max(row, 0), count - 1), column: Math.min(Math.max(column, 0), columns.length - 1) };
-    setActive(to);
-    if (range === 'alone') setAnchor(to);
-    windowed.scrollToIndex(to.row);
-  };
   const selectRows = (from: number, to: number): void => {
     const subjects = rows.slice(Math.min(from, to), Math.max(from, to) + 1).flatMap(({ id }) => linked[list].subjects(model, id));
     if (subjects.length > 0) editor.select(subjects);
@@ -141,13 +120,9 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
     const column = columns[active.column];
     switch (action.kind) {
       case 'step':
-        go(active.row + action.rows, active.column + action.columns, action.range);
+      case 'edge':
+        move(action);
         return true;
-      case 'edge': {
-        const row = !action.ofAll ? active.row : action.end === 'first' ? 0 : count - 1;
-        go(row, action.end === 'first' ? 0 : columns.length - 1, action.range);
-        return true;
-      }
       case 'sort':
         if (column) grid.setSorting([{ id: column.key, desc: action.way === -1 }]);
         return column !== undefined;
@@ -184,6 +159,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
           onChange={(event) => setFilter(event.target.value)}
         />
         <Button onPress={fillDown}>{WORDS.fillDown}</Button>
+        <SaveTable table={{ title: kind.words, columns, rows }} />
         <Said role="status" data-fault={trouble !== undefined || undefined}>
           {trouble ?? WORDS.hint(rows.length, list)}
         </Said>
@@ -203,9 +179,14 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
         onCopy={onCopy}
         onPaste={onPaste}
       >
-        <Head columns={columns} sorted={grid.getAllLeafColumns()} widths={widths} />
-        <div style={{ height: (seen[0]?.start ?? HEIGHT) - HEIGHT }} />
-        {seen.map(({ index: r }) => {
+        <Head
+          columns={columns}
+          sortedBy={(key) => grid.getColumn(key)?.getIsSorted() ?? false}
+          onSort={(key) => grid.getColumn(key)?.toggleSorting()}
+          widths={widths}
+        />
+        <div style={{ height: above }} />
+        {seen.map((r) => {
           const row = rows[r];
           return (
             <Line
@@ -223,25 +204,24 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
                 {row ? r + 1 : 'new'}
               </span>
               {columns.map((column, c) => {
-                const isActive = active.row === r && active.column === c;
-                const isChosen = r >= range.top && r <= range.bottom && c >= range.left && c <= range.right;
+                const isInHand = isActive(r, c);
                 return (
                   <span
                     key={column.key}
                     role="gridcell"
                     id={`cell-${r}-${c}`}
                     className="number"
-                    data-active={isActive || undefined}
-                    data-chosen={isChosen || undefined}
+                    data-active={isInHand || undefined}
+                    data-chosen={isChosen(r, c) || undefined}
                     data-computed={column.computed}
                     onPointerDown={(event) => {
-                      if (isActive && draft !== undefined) return;
+                      if (isInHand && draft !== undefined) return;
                       if (commit()) go(r, c, event.shiftKey ? 'extended' : 'alone');
                     }}
                     onPointerEnter={(event) => event.buttons === 1 && draft === undefined && setActive({ row: r, column: c })}
                     onDoubleClick={() => !column.computed && setDraft(row ? cellText(column, row) : '')}
                   >
-                    {isActive && draft !== undefined ? (
+                    {isInHand && draft !== undefined ? (
                       <CellField column={column} value={draft} onChange={setDraft} onLeave={() => leaving.current || commit()} />
                     ) : row ? (
                       cellText(column, row)
@@ -254,7 +234,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
             </Line>
           );
         })}
-        <div style={{ height: windowed.getTotalSize() - ((seen.at(-1)?.end ?? HEIGHT) - HEIGHT) }} />
+        <div style={{ height: below }} />
       </Scroll>
     </Drawer>
   );

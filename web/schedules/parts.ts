@@ -1,6 +1,8 @@
 'use client';
 
+import type { CSSProperties } from 'react';
 import styled from 'styled-components';
+import type { Column } from '@rigid-beam/core/tables/column';
 
 /** A cell of a table. */
 export interface Place {
@@ -10,6 +12,13 @@ export interface Place {
 
 /** Height of a row, pixels. */
 export const HEIGHT = 26;
+
+/** Every line is as wide as all columns, whatever stands in them. */
+export const widthsOf = <R>(columns: readonly Column<R>[], head = 3.2): CSSProperties =>
+  ({
+    gridTemplateColumns: `${head}rem ${columns.map(({ width = 1 }) => `minmax(${6.5 * width}rem, ${width}fr)`).join(' ')}`,
+    '--columns': `${head + 6.5 * columns.reduce((all, { width = 1 }) => all + width, 0)}rem`,
+  }) as CSSProperties;
 
 export const Drawer = styled.section`
   display: grid;

@@ -1,4 +1,4 @@
-import { cellText, type Row, type TypedColumn } from '@rigid-beam/core/tables/column';
+import { cellText, type Row, type Table, type TypedColumn } from '@rigid-beam/core/tables/column';
 import type { Cell } from '@rigid-beam/core/tables/schedules/write-cells';
 import type { Place } from './parts';
 
@@ -33,7 +33,7 @@ export const cellAt = ({ rows, columns }: Shown, row: number, column: number, te
 });
 
 /** What is marked, as a spreadsheet takes it. */
-export const copied = ({ rows, columns }: Shown, { top, bottom, left, right }: Range): string =>
+export const copied = <R>({ rows, columns }: Pick<Table<R>, 'rows' | 'columns'>, { top, bottom, left, right }: Range): string =>
   rows
     .slice(top, bottom + 1)
     .map((row) =>

@@ -6,14 +6,14 @@ import { Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
-import { titleOfCombination } from '@rigid-beam/core/combinations/sum-text';
-import type { Combination } from '@rigid-beam/core/model/model';
+import { listed } from '@rigid-beam/core/combinations/listed';
 import { isReady } from '@rigid-beam/core/results/readings';
 import { governingValues, largestOf } from '@rigid-beam/drawing/diagram-scale';
 import { sketchMarkup } from '@rigid-beam/drawing/sketch';
 import { actingIndex } from '../editor/editor-state';
 import { focusFace, PlainButton } from '../ui/controls';
 import { useEditor, useEditorState, useDrawnInTime } from '../editor/use-editor';
+import { StripKinds } from './StripKinds';
 import { caseStrip as WORDS } from './words';
 
 const SIZE = { width: 118, height: 42, head: 21 } as const;
@@ -55,6 +55,22 @@ const Card = styled(Radio)`
   }
   &[data-hovered] {
     border-color: var(--rule-strong);
+  }
+  /* What it is for, as the marks beside the strip say. */
+  &[data-kind='strength'] {
+    border-top: 3px solid var(--draw-moment);
+  }
+  &[data-kind='service'] {
+    border-top: 3px solid var(--draw-deflection);
+  }
+  &[data-kind='envelope'] {
+    border-top: 3px double var(--ink);
+  }
+  &[data-idle] {
+    color: var(--soft);
+    svg {
+      opacity: 0.5;
+    }
   }
   &[data-selected] {
     border-color: var(--ink);
@@ -112,23 +128,29 @@ const Fold = styled(PlainButton)`
 const MANY = 60;
 const BESIDE = 8;
 
-/** A combination by its title, or as it is written; pointed at, why rules have made it. */
-function cardOf(combination: Combination): { readonly id: string; readonly title: string; readonly why: string } {
-  const title = titleOfCombination(combination);
-  return { id: combination.id, title, why: combination.made ? `${title} · ${combination.made.reason}` : title };
-}
-
 /** One live small sketch per case, combination and envelope; arrow keys step through them. */
 export function CaseStrip() {
   const editor = useEditor();
   // The sheet is painted first; its small copies follow when there is time. What is moved or loaded otherwise leaves the list as it is.
   const cases = useDeferredValue(useEditorState((state) => state.settled.model.cases));
   const combinations = useDeferredValue(useEditorState((state) => state.settled.model.combinations));
-  const acting = useEditorState(actingIndex);
+  const outcomeActing = useEditorState(actingIndex);
+  const governing = useDeferredValue(useEditorState((state) => state.governing));
+  const isCurrent = useEditorState(({ settled }) => settled.model === governing?.model);
+  const unlisted = useEditorState((state) => state.unlisted);
+  const whole = useMemo(() => listed({ cases, combinations }, governing?.counts), [cases, combinations, governing]);
+  // What acts is there, whatever is left out.
   const all = useMemo(
-    () => [...cases.map(({ id, title = '' }) => ({ id, title, why: title })), ...combinations.map(cardOf)],
-    [cases, combinations],
+    () =>
+      unlisted.size === 0
+        ? whole
+        : whole.filter(
+            ({ kind, governs, outcome }) =>
+              outcome === outcomeActing || !(unlisted.has(kind) || (governs === 0 && unlisted.has('idle'))),
+          ),
+    [whole, unlisted, outcomeActing],
   );
+  const acting = all.findIndex(({ outcome }) => outcome === outcomeActing);
   const strip = useRef<HTMLDivElement>(null);
   const isFolded = useEditorState((state) => state.strip === 'folded');
   const windowed = useVirtualizer({
@@ -144,11 +166,13 @@ export function CaseStrip() {
   const [first, last] = all.length > MANY ? [places[0]?.index ?? 0, places.at(-1)?.index ?? BESIDE] : [0, all.length - 1];
   // What acts is in view, also where it was chosen elsewhere.
   useEffect(() => {
+    if (acting < 0) return;
     if (all.length > MANY) windowed.scrollToIndex(acting);
     else strip.current?.children[acting]?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
   }, [acting, all.length, windowed]);
   return (
     <Strip>
+      <StripKinds all={whole} />
       {all.length === 0 ? (
         <span>{WORDS.none}</span>
       ) : (
@@ -160,20 +184,24 @@ export function CaseStrip() {
           onChange={(id) => editor.go({ acting: id })}
         >
           {first > 0 && <Room style={{ width: places[0]!.start - GAP }} />}
-          {all.slice(first, last + 1).map(({ id, title, why }, k) => (
+          {all.slice(first, last + 1).map(({ id, title, why, outcome, kind, governs }, k) => (
             <Card
               key={id}
               ref={all.length > MANY ? windowed.measureElement : undefined}
               data-index={first + k}
               value={id}
               data-folded={isFolded}
-              aria-label={title ? `${id} ${title}` : id}
+              data-kind={kind}
+              data-idle={(isCurrent && governs === 0) || undefined}
+              aria-label={[title ? `${id} ${title}` : id, isCurrent && governs === 0 && WORDS.governsNothing]
+                .filter(Boolean)
+                .join(', ')}
             >
-              <Name title={why}>
+              <Name title={isCurrent && governs === 0 ? `${why} · ${WORDS.governsNothing}` : why}>
                 <b>{id}</b>
                 {title}
               </Name>
-              {!isFolded && <Picture outcome={first + k} />}
+              {!isFolded && <Picture outcome={outcome} />}
             </Card>
           ))}
           {last < all.length - 1 && <Room style={{ width: windowed.getTotalSize() - (places.at(-1)?.end ?? 0) - GAP }} />}

@@ -9,7 +9,8 @@ import type { SheetQuantity } from '@rigid-beam/drawing/view';
 import { actingIndex, stateBeside, type EditorState } from '../editor/editor-state';
 import { useEditor, useEditorState } from '../editor/use-editor';
 import type { Beside } from '../editor/view-state';
-import { PlainButton, Select } from '../ui/controls';
+import { caseChoices } from '../ui/case-choices';
+import { PlainButton, Select, ToggleButton } from '../ui/controls';
 import { Canvas } from './Canvas';
 import type { SheetController } from './controller';
 import { choicesOf, extremeWords, shownOf } from './title-words';
@@ -51,6 +52,8 @@ export function PaneBeside({ controller, where }: { readonly controller: SheetCo
   const editor = useEditor();
   const canvas = useRef<HTMLCanvasElement>(null);
   const state = useEditorState(useShallow(shownBeside));
+  const earlier = useEditorState((all) => all.earlier?.name);
+  const isLess = useEditorState((all) => all.beside?.pane.less === true);
   useEffect(() => controller.drawBeside(canvas.current!), [controller]);
   usePointer(controller, canvas);
   const { settled, outcome, hasDiagram, quantity } = state;
@@ -66,11 +69,11 @@ export function PaneBeside({ controller, where }: { readonly controller: SheetCo
         <Canvas ref={canvas} tabIndex={-1} role="img" aria-label={WORDS.described} data-testid="sheet-beside" />
       </Pane>
       <Bar role="group" aria-label={WORDS.looksAt}>
-        <span>{WORDS.where[where]}</span>
+        <span>{earlier ?? WORDS.where[where]}</span>
         <Select
           label={WORDS.acts}
           hideLabel
-          choices={all.map(({ id, title }) => ({ id, text: title ? `${id} · ${title}` : id }))}
+          choices={caseChoices(all)}
           value={all[outcome]?.id ?? ''}
           onChange={(acting) => look({ acting })}
         />
@@ -86,10 +89,21 @@ export function PaneBeside({ controller, where }: { readonly controller: SheetCo
             onChange={(chosen) => look({ quantity: chosen as SheetQuantity })}
           />
         )}
+        {!earlier && (
+          <ToggleButton isSelected={isLess} onChange={(on) => look({ less: on ? true : undefined })}>
+            {WORDS.less}
+          </ToggleButton>
+        )}
         <p className="number" title={words} data-testid="extremes-beside">
           {words}
         </p>
-        <PlainButton aria-label={WORDS.close} onPress={() => editor.go({ beside: undefined })}>
+        <PlainButton
+          aria-label={WORDS.close}
+          onPress={() => {
+            editor.earlier.leave();
+            editor.go({ beside: undefined });
+          }}
+        >
           ×
         </PlainButton>
       </Bar>

@@ -1,20 +1,22 @@
 'use client';
 
-import { Dialog, DialogTrigger, Popover, ToggleButtonGroup } from 'react-aria-components';
+import { DialogTrigger, Popover, ToggleButtonGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { useStore } from 'zustand';
 import { useShallow } from 'zustand/react/shallow';
 import { isOn, switchNames } from '@rigid-beam/drawing/stage-view';
-import type { SheetQuantity } from '@rigid-beam/drawing/view';
-import { actingIndex, togetherOf } from '../editor/editor-state';
+import { ruleOf } from '@rigid-beam/drawing/rule-words';
+import { diagramStyles, momentFaces, type DiagramStyle, type MomentFace, type SheetQuantity } from '@rigid-beam/drawing/view';
+import { actingIndex, isCutShown, isInfluenceShown, quantityOf } from '../editor/editor-state';
 import { NARROW } from '../editor/slices/page';
-import { settledSolution, useDisplay, useEditor, useEditorState } from '../editor/use-editor';
-import { overFace, PlainButton, ToggleButton } from '../ui/controls';
-import { Slider } from '../ui/Slider';
+import { settledSolution, useDisplay, useEditor, useEditorState, useModel } from '../editor/use-editor';
+import { Select, ToggleButton } from '../ui/controls';
 import type { SheetController } from './controller';
+import { DrawnScale } from './DrawnScale';
 import { RESTING } from './sheet-state';
 import { switchWords } from './switch-words';
-import { choicesOf, extremeWords, ruleOf, scaleWords, shownOf, type Shown } from './title-words';
+import { choicesOf, extremeWords, shownOf } from './title-words';
+import { Over, Slim } from './title-controls';
 import { ViewTools } from './ViewTools';
 import { titleBlock as WORDS } from './words';
 
@@ -95,28 +97,12 @@ const Fill = styled.p`
   }
 `;
 
-const Over = styled(Dialog)`
-  display: grid;
-  gap: 0.2rem;
-  padding: 0.5rem 0.6rem;
-  ${overFace}
-`;
-
 const Switches = styled(ToggleButtonGroup)`
   display: grid;
   gap: 0.15rem;
   button {
     justify-content: flex-start;
   }
-`;
-
-const Slim = styled(PlainButton)`
-  min-height: 1.4rem;
-  padding: 0 0.3rem;
-`;
-
-const ScaleSlider = styled(Slider)`
-  width: 11rem;
 `;
 
 /** One line under the sheet: what acts, what is drawn, by which rule, in which scale, and how large it gets. Its legend is its control. */
@@ -126,10 +112,28 @@ export function TitleBlock({ controller }: { readonly controller: SheetControlle
   const outcome = useEditorState(actingIndex);
   const solution = settledSolution(state);
   const acts = solution?.outcomes[outcome] ?? state.settled.model.cases[outcome];
+  const influence = useEditorState(isInfluenceShown);
   const { quantity, stage, switches } = state;
   const hasDiagram = isOn(stage, switches, 'diagram');
   const display = useDisplay();
 
+  const isCut = useEditorState(isCutShown);
+  if (isCut)
+    return (
+      <Block aria-label={WORDS.titleBlock}>
+        <Acting title={acts?.title}>{acts?.id}</Acting>
+        <Said controller={controller} extremes={WORDS.cut} />
+        {controller && <ViewTools controller={controller} />}
+      </Block>
+    );
+  if (influence)
+    return (
+      <Block aria-label={WORDS.titleBlock}>
+        <Acting>{WORDS.influence}</Acting>
+        <Fill data-tone="soft">{WORDS.influenceRule(display.force)}</Fill>
+        {controller && <ViewTools controller={controller} />}
+      </Block>
+    );
   return (
     <Block aria-label={WORDS.titleBlock}>
       <Acting title={acts?.title}>
@@ -151,8 +155,8 @@ export function TitleBlock({ controller }: { readonly controller: SheetControlle
           ))}
         </Quantities>
       )}
-      {hasDiagram && <Rule title={ruleOf(quantity, state.axial, display)}>{ruleOf(quantity, state.axial, display)}</Rule>}
-      <Scale state={state} outcome={outcome} />
+      {hasDiagram && <Rule title={ruleOf(quantity, state, display)}>{ruleOf(quantity, state, display)}</Rule>}
+      <DrawnScale state={state} outcome={outcome} />
       <Said controller={controller} extremes={hasDiagram ? extremeWords(state, outcome) : undefined} />
       <AlsoShow />
       {controller && <ViewTools controller={controller} />}
@@ -189,32 +193,6 @@ function LiveSaid({ controller, extremes }: SaidProps & { readonly controller: S
   );
 }
 
-/** What a length of the drawing stands for; dragged, diagrams and deflections grow. */
-function Scale({ state, outcome }: { readonly state: Shown; readonly outcome: number }) {
-  const editor = useEditor();
-  const beside = useEditorState((all) => all.beside);
-  const words = scaleWords(state, outcome, beside && togetherOf(editor.page.store.getState()));
-  if (!words) return null;
-  return (
-    <DialogTrigger>
-      <Slim className="number" aria-label={`Scale: ${words}`}>
-        {words}
-      </Slim>
-      <Popover placement="top">
-        <Over aria-label={WORDS.scaleField}>
-          <ScaleSlider
-            label={WORDS.diagramScale}
-            range={[-2, 2]}
-            step={0.25}
-            value={Math.log2(state.diagramFactor)}
-            onChange={(value) => editor.show({ diagramFactor: 2 ** value })}
-          />
-        </Over>
-      </Popover>
-    </DialogTrigger>
-  );
-}
-
 /** What the stage shows, and what one can have shown besides. */
 function AlsoShow() {
   const editor = useEditor();
@@ -245,8 +223,63 @@ function AlsoShow() {
               </ToggleButton>
             ))}
           </Switches>
+          <AlsoDrawn />
+          <DrawnAs />
         </Over>
       </Popover>
     </DialogTrigger>
+  );
+}
+
+/** Other quantities over the same members. */
+function AlsoDrawn() {
+  const editor = useEditor();
+  const display = useDisplay();
+  const { space } = useModel();
+  const stage = useEditorState((state) => state.stage);
+  const switches = useEditorState((state) => state.switches);
+  const drawn = useEditorState(quantityOf);
+  const also = useEditorState((state) => state.also);
+  if (!isOn(stage, switches, 'diagram')) return null;
+  return (
+    <Quantities
+      selectionMode="multiple"
+      aria-label={WORDS.alsoDrawn}
+      selectedKeys={also ?? []}
+      onSelectionChange={(keys) => editor.go({ also: [...keys] as SheetQuantity[] })}
+    >
+      {choicesOf(space, display)
+        .filter(({ id }) => id !== drawn)
+        .map(({ id, text, label }) => (
+          <ToggleButton key={id} id={id} aria-label={label}>
+            + {text}
+          </ToggleButton>
+        ))}
+    </Quantities>
+  );
+}
+
+/** How diagrams are drawn, and on which face moments stand. */
+function DrawnAs() {
+  const editor = useEditor();
+  const style = useEditorState((state) => state.style);
+  const face = useEditorState((state) => state.face);
+  const hasDiagram = useEditorState((state) => isOn(state.stage, state.switches, 'diagram'));
+  if (!hasDiagram) return null;
+  return (
+    <>
+      <Select
+        label={WORDS.drawnAs}
+        choices={diagramStyles.map((id) => ({ id, text: WORDS.styles[id] }))}
+        value={style}
+        onChange={(id) => editor.drawAs({ style: id as DiagramStyle })}
+      />
+      <Select
+        label={WORDS.momentsOn}
+        choices={momentFaces.map((id) => ({ id, text: WORDS.faces[id] }))}
+        value={face}
+        onChange={(id) => editor.drawAs({ face: id as MomentFace })}
+      />
+    </>
   );
 }

@@ -53,7 +53,7 @@ interface Sheet {
 function sheetOf(model: Model, results: Results, stage: string, [width, height]: readonly [number, number]): Sheet {
   const { solution } = results;
   const suggestion = { quantity: opensOn(model, solution), axial: carriesAxially(model, solution) ? 'bars' : 'diagrams' };
-  const state = { model, drawn: { model, results }, stage, switches: {}, suggestion, selection: [], diagramFactor: 1 } as unknown as EditorState; // oxfmt-ignore
+  const state = { model, drawn: { model, results }, stage, switches: {}, suggestion, selection: [], diagramFactor: 1, scales: {}, style: 'hatched', face: 'tension', faded: new Set() } as unknown as EditorState; // oxfmt-ignore
   const projection = model.space === 'plane' ? ELEVATION : lookFrom(LOOKS.corner.round, LOOKS.corner.height);
   const seen = { projection, hidden: NOTHING_HIDDEN };
   const drawn = (camera: Camera) => {

@@ -1,18 +1,23 @@
 import type { StoreApi } from 'zustand/vanilla';
-import { screenX, screenY, type Camera } from '@rigid-beam/drawing/camera';
+import { screenX, screenY, worldX, worldY, type Camera } from '@rigid-beam/drawing/camera';
 import type { Item, Label } from '@rigid-beam/drawing/display-list';
 import { paperItems } from '@rigid-beam/drawing/grid-items';
 import { hitTest, type Hit } from '@rigid-beam/drawing/hit-test';
 import { pointedItems } from '@rigid-beam/drawing/pointed-items';
 import { placeLabels, type PlacedLabel } from '@rigid-beam/drawing/place-labels';
 import { isHeld, type EditorState } from '../editor/editor-state';
-import { deflectionOf } from '@rigid-beam/drawing/sheet-items';
+import { colouredOf } from '@rigid-beam/drawing/coloured-items';
+import { inkOf } from '@rigid-beam/drawing/diagram-items';
+import { movingItems } from '@rigid-beam/drawing/moving-items';
+import { deflectionOf } from '@rigid-beam/drawing/drawn-scale';
+import { isOn } from '@rigid-beam/drawing/stage-view';
 import { LARGE } from '@rigid-beam/drawing/level-of-detail';
 import type { Drawn } from './framing';
 import type { Palette } from './paint';
 import { Painter, type Picture } from './painter';
 import { SolidLayer } from './solid/solid-layer';
 import type { SheetState } from './sheet-state';
+import { Sway } from './sway';
 import { Swing } from './swing';
 import { itemsIn, viewOf } from './view-of';
 import type { Viewpoint } from './viewpoint';
@@ -43,6 +48,7 @@ export class LiveDrawing {
   private frame = 0;
   private stale = true;
   private readonly swing = new Swing();
+  private readonly sway = new Sway();
   private readonly bodies: SolidLayer;
   private readonly calm = window.matchMedia('(prefers-reduced-motion: reduce)');
 
@@ -93,13 +99,14 @@ export class LiveDrawing {
     };
   };
 
-  /** All values of a member that is pointed at, and its name, beside what is written already. */
-  pointedAt(member: string): Item[] {
+  /** All values of a member that is pointed at, and its name, beside what is written already; what is drawn at the place that is pointed at, in pixels. */
+  pointedAt(member: string, at?: readonly [px: number, py: number]): Item[] {
     // While the look turns nobody reads, and every step would be found anew.
     if (this.owner.from().isTurning) return [];
     const state = this.owner.state();
     const view = viewOf(state, this.owner.from().seen(), undefined, this.owner.from().camera.scale, 'still');
     const { camera } = this.owner.from();
+    const place = at ? ([worldX(camera, at[0]), worldY(camera, at[1])] as const) : undefined;
     // The same figure close by, of this member or its neighbour at their node, is written already.
     const isWritten = ({ text, x, y, dx, dy }: Label): boolean =>
       this.placed.some(
@@ -107,8 +114,8 @@ export class LiveDrawing {
           label.text.split(UNIT)[0] === text.split(UNIT)[0] &&
           Math.hypot(left + width / 2 - screenX(camera, x) - dx, top + height / 2 - screenY(camera, y) + dy) < CLOSE,
       );
-    return pointedItems(state.drawn.model, state.drawn.results?.solution, view, member).filter(
-      (item) => item.kind !== 'label' || !isWritten(item),
+    return pointedItems(state.drawn.model, state.drawn.results?.solution, view, member, place).filter(
+      (item) => item.kind !== 'label' || item.rank === Infinity || !isWritten(item),
     );
   }
 
@@ -176,8 +183,29 @@ export class LiveDrawing {
     if (this.stale) this.rebuild();
     const moves = next === 'another' || this.isAwaited || this.owner.from().isTurning || isHeld(this.owner.state());
     const motion = this.swing.marks(this.owner.state(), this.owner.from().seen(), this.calm.matches ? 'still' : 'moving');
-    this.painter.show(this.picture(), moves ? 'another' : 'the same', [...motion.items, ...this.owner.marks(this)]);
-    if (motion.goesOn) this.refresh('overlay');
+    const swaying = this.swaying();
+    this.painter.show(this.picture(), moves ? 'another' : 'the same', [
+      ...motion.items,
+      ...swaying.items,
+      ...this.owner.marks(this),
+    ]);
+    if (motion.goesOn || swaying.goesOn) this.refresh('overlay');
+  }
+
+  /** The deflected line on its way, where somebody watches it. */
+  private swaying(): { readonly items: readonly Item[]; readonly goesOn: boolean } {
+    const state = this.owner.state();
+    const { drawn, stage, switches } = state;
+    const from = this.owner.from();
+    const isWatched = isOn(stage, switches, 'moving') && !from.isTurning && !isHeld(state);
+    const view = isWatched ? viewOf(state, from.seen(), undefined, from.camera.scale, 'turning') : undefined;
+    const deflected = view && deflectionOf(drawn.model, drawn.results?.solution, view);
+    if (!view || !deflected) {
+      this.sway.stop();
+      return { items: [], goesOn: false };
+    }
+    const { phase, goesOn } = this.sway.phase(`${deflected.outcome} ${deflected.factor}`, this.calm.matches ? 'still' : 'moving');
+    return { items: movingItems(drawn.model, deflected, view, phase), goesOn };
   }
 
   private picture(): Picture {
@@ -204,7 +232,13 @@ export class LiveDrawing {
     const view = viewOf(state, this.owner.from().seen(), undefined, camera.scale, 'turning');
     if (!view.solids) return undefined;
     const bent = view.deflected ? deflectionOf(state.drawn.model, state.drawn.results?.solution, view) : undefined;
-    return this.bodies.picture(state, bent, { camera, projection, ratio, ink: palette('member'), paper: palette('paper') });
+    const coloured = colouredOf(state.drawn.results?.solution, view);
+    const inks = [1, -1].map((sign) => palette(coloured ? inkOf(coloured.quantity, sign) : 'member')) as [string, string];
+    return this.bodies.picture(state, bent, coloured, {
+      ...{ camera, projection, ratio, inks },
+      ink: palette('member'),
+      paper: palette('paper'),
+    });
   }
 
   private itemsFrom({ scale }: Camera, given: 'turning' | 'still', state = this.owner.state()): Item[] {

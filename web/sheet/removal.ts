@@ -31,7 +31,8 @@ export function removalOf(model: Model, selection: readonly Subject[]): Intent |
 /** What else goes when a selection is removed, in words: members of nodes, supports, loads. Empty where nothing else does. */
 export function removalWords(model: Model, selection: readonly Subject[]): string {
   const intent = removalOf(model, selection);
-  const applied = intent && applyIntent(model, intent);
+  // Nothing is kept of it: what goes is counted, whether or not it may.
+  const applied = intent && applyIntent(model, intent, 'trust');
   if (!applied?.ok) return '';
   const chosen = new Set(selection.map((one) => one.kind));
   const after = applied.model;

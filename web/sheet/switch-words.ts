@@ -4,7 +4,10 @@ import type { SwitchName } from '@rigid-beam/drawing/stage-view';
 export const switchWords: Readonly<Record<SwitchName, string>> = {
   diagram: 'Diagram',
   values: 'Values',
+  kinks: 'Values at loads, and zeros',
+  governing: 'Who governs along an envelope',
   deflected: 'Deflected line',
+  moving: 'Deflection that moves',
   reactions: 'Reactions',
   loads: 'Loads',
   dimensions: 'Dimensions',

@@ -3,19 +3,32 @@ import { describe, expect, test } from '@jest/globals';
 import { checkModel } from '@rigid-beam/core/model/check';
 import type { Model } from '@rigid-beam/core/model/model';
 import { solve } from '@rigid-beam/core/analysis/session';
+import { ruleOf } from '@rigid-beam/drawing/rule-words';
 import type { SheetQuantity } from '@rigid-beam/drawing/view';
 import rib from '../../examples/glasshouse-rib.rbm.json';
-import { choicesOf, extremeWords, ruleOf, scaleWords, type Shown } from './title-words';
+import { scalesOf } from './scale-words';
+import { choicesOf, extremeWords, type Shown } from './title-words';
 
 const known = checkModel(rib).model!;
 const shown = (model: Model, quantity: SheetQuantity): Shown => ({
   settled: { model, results: solve(model) } as Shown['settled'],
-  ...{ quantity, axial: 'diagrams', diagramFactor: 1, heldDeflection: undefined, stage: 'results', switches: {} },
+  ...{
+    quantity,
+    axial: 'diagrams',
+    diagramFactor: 1,
+    scales: {},
+    also: undefined,
+    style: 'hatched',
+    face: 'tension',
+    heldDeflection: undefined,
+    stage: 'results',
+    switches: {},
+  },
 });
 
 describe('the title block says of a quantity', () => {
   test('how large it gets and where; what is nothing is left out', () => {
-    expect(extremeWords(shown(known, 'v'), 0)).toMatch(/^−9\.57\d mm in tie$/);
+    expect(extremeWords(shown(known, 'v'), 0)).toMatch(/^9\.57\d mm in tie$/);
     expect(extremeWords(shown(known, 'Mz'), 0)).toMatch(/sagging · −.* hogging$/);
   });
 
@@ -28,9 +41,22 @@ describe('the title block says of a quantity', () => {
   });
 
   test('the scale in its own unit; of a deflection how many times larger than life', () => {
-    expect(scaleWords(shown(known, 'sigma'), 0)).toMatch(/^1 m = [\d.]+ MPa$/);
-    expect(scaleWords(shown(known, 'Vy'), 0)).toMatch(/^1 m = [\d.]+ kN$/);
-    expect(scaleWords(shown(known, 'v'), 0)).toBe('deflections × 50');
+    const words = (quantity: SheetQuantity, more: Partial<Shown> = {}) => scalesOf({ ...shown(known, quantity), ...more }, 0);
+    expect(words('sigma')!.words).toMatch(/^1 m = [\d.]+ MPa$/);
+    expect(words('Vy')!.words).toMatch(/^1 m = [\d.]+ kN$/);
+    expect(words('v')).toMatchObject({ words: 'deflections × 50', own: { quantity: 'v', words: '× 50' } });
+  });
+
+  test('of all that is drawn: what can be typed is the scale of what was chosen, and of bars and colours there is none', () => {
+    const scales = (more: Partial<Shown>) => scalesOf({ ...shown(known, 'N'), ...more }, 0)!;
+    const all = scales({ also: ['Mz'], switches: { deflected: true } });
+    expect(all.words).toMatch(/^1 m = [\d.]+ kN · M 1 m = [\d.]+ kN·m · deflections × 50$/);
+    expect(all).toMatchObject({ own: { quantity: 'N' }, drawn: ['N', 'Mz', 'v'] });
+    expect(scales({ axial: 'bars', switches: { deflected: true } })).toEqual({ words: 'deflections × 50', drawn: ['v'] });
+    const coloured = scales({ style: 'colour', switches: { deflected: true } });
+    expect(coloured.colours!.most).toMatch(/ kN$/);
+    expect(coloured).toMatchObject({ words: 'deflections × 50', drawn: ['v'] });
+    expect(scalesOf({ ...shown(known, 'N'), stage: 'geometry', switches: { deflected: true } }, 0)!.own!.quantity).toBe('v');
   });
 
   test('one symbol in the plane, where a v beside a V would hardly be told', () => {
@@ -48,6 +74,6 @@ describe('the title block says of a quantity', () => {
       'σ',
       'σv',
     ]);
-    expect(ruleOf('Mz', 'diagrams', defaultDisplay)).toBe('on the tension face');
+    expect(ruleOf('Mz', { axial: 'diagrams', style: 'hatched', face: 'tension' }, defaultDisplay)).toBe('on the tension face');
   });
 });

@@ -1,47 +1,42 @@
 import { counted } from '@rigid-beam/core/counted';
-import { defaultDisplay, displayOf, drawnUnit, type DisplayUnits } from '@rigid-beam/core/quantities/display';
-import { unitFactor } from '@rigid-beam/core/quantities/parse';
-import { showNumber } from '@rigid-beam/core/quantities/show';
-import { inLetterOrder, quantityTable, quantityWords, unitOfQuantity } from '@rigid-beam/core/results/quantities';
+import { defaultDisplay, displayOf, type DisplayUnits } from '@rigid-beam/core/quantities/display';
+import { isRange } from '@rigid-beam/core/combinations/outcome';
+import { largestMovement } from '@rigid-beam/core/results/movement';
+import { showQuantity } from '@rigid-beam/core/quantities/show';
+import { inLetterOrder, quantityTable, quantityWords, symbolOf } from '@rigid-beam/core/results/quantities';
 import { isAwaited, isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { isPlane } from '@rigid-beam/core/stiffness/structure';
 import { governingValues, largestOf } from '@rigid-beam/drawing/diagram-scale';
 import { largestMoment } from '@rigid-beam/drawing/opens-on';
-import { scaleOfDeflection, scaleOfDiagram } from '@rigid-beam/drawing/sheet-items';
 import { quietValue } from '@rigid-beam/core/results/noise';
 import { showValue } from '@rigid-beam/drawing/show-quantity-value';
-import { isOn } from '@rigid-beam/drawing/stage-view';
-import { isDeflection, plainView, sheetQuantities, type SheetQuantity, type View } from '@rigid-beam/drawing/view';
+import { isDeflection, sheetQuantities, type SheetQuantity } from '@rigid-beam/drawing/view';
 import { quantityOf, type EditorState } from '../editor/editor-state';
 import { settledSolution } from '../editor/use-editor';
-import { capital } from '../ui/capital';
+import { capital } from '@rigid-beam/core/capital';
 
 /** What the title block tells of. */
-export interface Shown extends Pick<EditorState, 'settled' | 'diagramFactor' | 'heldDeflection' | 'stage' | 'switches'> {
+export interface Shown extends Pick<
+  EditorState,
+  'settled' | 'diagramFactor' | 'scales' | 'also' | 'style' | 'face' | 'heldDeflection' | 'stage' | 'switches'
+> {
   readonly quantity: SheetQuantity;
   readonly axial: 'bars' | 'diagrams';
 }
 export const shownOf = (state: EditorState): Shown => ({
   settled: state.settled,
   diagramFactor: state.diagramFactor,
+  scales: state.scales,
+  also: state.also,
+  style: state.style,
+  face: state.face,
   heldDeflection: state.heldDeflection,
   stage: state.stage,
   switches: state.switches,
   quantity: quantityOf(state),
   axial: state.suggestion?.axial ?? 'diagrams',
 });
-
-/** By which rule a quantity is drawn. */
-export function ruleOf(quantity: SheetQuantity, axial: 'bars' | 'diagrams', display: DisplayUnits): string {
-  const { side } = quantityTable[quantity];
-  const { positive, rule } = quantityWords('space', quantity, display);
-  if (quantity === 'N' && axial === 'bars') return 'width is force · T tension, C compression';
-  return rule ?? (side < 0 ? 'on the tension face' : `positive: ${positive}`);
-}
-
-/** Symbols in the plane, where no axis has to be told; a v beside a V would hardly be. */
-const SHORT: Partial<Record<SheetQuantity, string>> = { Vy: 'V', Mz: 'M', v: 'δ' };
 
 /** What can be drawn in a structure, as buttons: symbols of the trade, spoken in full; in the plane without the axes, of which there is one. */
 export function choicesOf(
@@ -51,39 +46,8 @@ export function choicesOf(
   return inLetterOrder(sheetQuantities, display)
     .filter((id) => space === 'space' || quantityTable[id].inPlane)
     .map((id) => {
-      const { symbol, name } = quantityWords(space, id, display);
-      return {
-        id,
-        text: space === 'space' ? symbol : (SHORT[id] ?? symbol),
-        label: capital(name),
-      };
+      return { id, text: symbolOf(space, id, display), label: capital(quantityWords(space, id, display).name) };
     });
-}
-
-const NOT_DRAWN = { perMetre: 0, metresPerUnit: 0 };
-
-/** What a length of the drawing stands for, with what is drawn `together` to the same scale; empty where nothing is drawn to a scale of its own. */
-export function scaleWords(state: Shown, outcome: number, together: View['together'] = []): string {
-  const solution = settledSolution(state);
-  if (!solution?.outcomes[outcome]) return '';
-  const { model } = state.settled;
-  const { quantity, diagramFactor, heldDeflection, stage, switches } = state;
-  const view: View = { ...plainView, outcome, quantity, diagramFactor, heldDeflection, together };
-  const display = displayOf(model);
-  const [unit, drawn] = [unitOfQuantity(quantity, display), drawnUnit(display)];
-  const hasDiagram = isOn(stage, switches, 'diagram') && !(quantity === 'N' && state.axial === 'bars');
-  const { perMetre, metresPerUnit } = hasDiagram ? scaleOfDiagram(model, solution, view) : NOT_DRAWN;
-  const factor =
-    hasDiagram && isDeflection(quantity)
-      ? metresPerUnit
-      : isOn(stage, switches, 'deflected')
-        ? scaleOfDeflection(model, solution, view)
-        : 0;
-  const diagram =
-    perMetre > 0 && !isDeflection(quantity)
-      ? `1 ${drawn} = ${showNumber((perMetre * unitFactor(drawn)) / unitFactor(unit), 3)} ${unit}`
-      : '';
-  return [diagram, factor > 0 ? `deflections × ${showNumber(factor, 3)}` : ''].filter(Boolean).join(' · ');
 }
 
 /** A member that rises more steeply than this has no upper and lower face to speak of. */
@@ -106,6 +70,8 @@ export function extremeWords(state: Shown, outcome: number): string {
   if (!solution?.outcomes[outcome]) return state.settled.results ? 'no results' : 'solving …';
   if (isAwaited(solution, outcome, quantity))
     return isReady(solution, outcome) ? 'finding the shear in the sections …' : 'reading the envelope …';
+  if (isDeflection(quantity) && !isRange(solution.outcomes[outcome]!))
+    return movementWords(solution, outcome, displayOf(state.settled.model));
   const governing = governingValues(solution, outcome, quantity);
   const unknown = unknownWords(solution, quantity);
   if (!governing) return unknown;
@@ -126,6 +92,13 @@ export function extremeWords(state: Shown, outcome: number): string {
         (quantity === 'Mz' && state.settled.model.space === 'plane' ? senseWords(solution, extreme.member, extreme.value) : ''),
     );
   return [...(other ? [`${other} is larger`] : []), ...words, ...(unknown ? [unknown] : [])].join(' · ');
+}
+
+/** How far anything moves, whichever way. */
+function movementWords(solution: Solution, outcome: number, display: DisplayUnits): string {
+  const most = largestMovement(solution, outcome);
+  if (!most) return '';
+  return `${showQuantity(most.size, display.deflection)} in ${solution.structure.names.members[most.at.member]}`;
 }
 
 /** Of how many members a stress is not known, and what would tell it. */

@@ -3,7 +3,7 @@ import type { Model } from '@rigid-beam/core/model/model';
 import { solve } from '@rigid-beam/core/analysis/session';
 import { clamp, sketch } from '@rigid-beam/core/test/build';
 import type { Results } from '@rigid-beam/core/results/results';
-import { scaleOfDiagram } from '@rigid-beam/drawing/sheet-items';
+import { scaleOfDiagram } from '@rigid-beam/drawing/drawn-scale';
 import { plainView } from '@rigid-beam/drawing/view';
 import { stateBeside, type EditorState } from '../editor/editor-state';
 import { itemsIn, viewOf } from './view-of';
@@ -19,7 +19,7 @@ const posts = (count: number): Model =>
 
 function stateOf(model: Model, part: Partial<EditorState> = {}): EditorState {
   const drawn = { model, results: solve(model) as Results };
-  return { model, drawn, switches: {}, selection: [], stage: 'results', quantity: 'Mz', diagramFactor: 1, acting: 'Q', ...part } as unknown as EditorState; // oxfmt-ignore
+  return { model, drawn, switches: {}, selection: [], stage: 'results', quantity: 'Mz', diagramFactor: 1, scales: {}, style: 'hatched', face: 'tension', faded: new Set(), acting: 'Q', ...part } as unknown as EditorState; // oxfmt-ignore
 }
 const texts = (state: EditorState, scale: number, look: 'turning' | 'still' = 'still'): number =>
   itemsIn(state, viewOf(state, plainView, undefined, scale, look), look).filter((item) => 'text' in item).length;

@@ -1,3 +1,8 @@
+import { isFound } from '@rigid-beam/core/influence/asked';
+import { worstOf } from '@rigid-beam/core/results/travelling/worst';
+import { displayOf } from '@rigid-beam/core/quantities/display';
+import { showForce } from '@rigid-beam/core/quantities/show-load';
+import { asTold, measureOf } from '@rigid-beam/core/tables/influence/measure';
 import type { Item } from '@rigid-beam/drawing/display-list';
 import type { Seen } from '@rigid-beam/drawing/geometry';
 import type { WorkPlane } from '@rigid-beam/drawing/projection';
@@ -6,10 +11,13 @@ import { sheetItems } from '@rigid-beam/drawing/sheet-items';
 import { isOn, viewOfStage } from '@rigid-beam/drawing/stage-view';
 import type { View } from '@rigid-beam/drawing/view';
 import { SKETCHED, weightAt, withoutSmallTalk } from '@rigid-beam/drawing/level-of-detail';
+import { cutOf } from '../editor/cut-of';
 import { actingIndex, isHeld, quantityOf, togetherOf, type EditorState } from '../editor/editor-state';
 
+const NONE: View['also'] = [];
+
 /** What a drawing in hand leaves out. */
-const HELD: Partial<View> = { values: 'none', detail: 'outline', reactions: false, loads: 'none', resultant: false, dimensions: 'none', names: false, sections: false }; // oxfmt-ignore
+const HELD: Partial<View> = { values: 'none', kinks: false, governing: false, detail: 'outline', reactions: false, loads: 'none', resultant: false, dimensions: 'none', names: false, sections: false }; // oxfmt-ignore
 
 /** What the sheet shows: what the stage is about and what the user switched, and of something large that is in hand only what is watched (docs/decisions/018). */
 export function viewOf(
@@ -24,11 +32,18 @@ export function viewOf(
   return {
     ...seen,
     ...viewOfStage(stage, switches),
+    influence: influenceOn(state),
+    cut: cutOf(state),
     plane: model.space === 'space' ? plane : undefined,
     outcome: actingIndex(state),
     quantity: isOn(stage, switches, 'diagram') ? quantityOf(state) : 'none',
     axial: state.suggestion?.axial ?? 'diagrams',
     diagramFactor: state.diagramFactor,
+    scales: state.scales,
+    style: state.style,
+    face: state.face,
+    faded: state.faded,
+    also: (isOn(stage, switches, 'diagram') && state.also) || NONE,
     together: togetherOf(state),
     heldDeflection: state.heldDeflection,
     detail: 'whole',
@@ -38,6 +53,21 @@ export function viewOf(
     weight: look === 'turning' ? 1 : weightAt(model, seen, scale),
     ...(isHeld(state) && HELD),
   };
+}
+
+/** The influence line that is drawn: in its stage, and of this very model. */
+function influenceOn({ stage, influence, drawn }: EditorState): View['influence'] {
+  const { solution } = drawn.results ?? {};
+  const { found, train } = influence ?? {};
+  if (stage !== 'results' || !solution || found?.model !== drawn.model || !isFound(found.what)) return undefined;
+  const display = displayOf(drawn.model);
+  const told = asTold(found.what, solution.structure, display);
+  const { effect, line } = told;
+  const { unit, per, ordinate } = measureOf(effect, display);
+  const own = drawn.model.trains?.find(({ id }) => id === train?.id);
+  const standing = own && worstOf(line, own)[train!.side];
+  const axles = standing?.axles.map((s, i) => ({ s, words: showForce(own!.axles[i]!, display) })) ?? [];
+  return { ...told, told: { unit: per === unit ? '' : `${unit}/${per}`, factor: ordinate(1) }, axles };
 }
 
 /** The display list of a view: while a look turns only members, without figures where everything is small. */

@@ -10,8 +10,16 @@ export const solidLayer = {
 export const caseStrip = {
   none: 'There is no load case yet. Add one in Loads.',
   casesAndCombinations: 'Cases and combinations',
+  governsNothing: 'governs no extreme on any member, no reaction and no displacement',
   unfold: 'Show the sketches of the cases',
   fold: 'Fold the cases to a line of names',
+};
+
+export const stripKinds = {
+  shown: 'What the strip shows',
+  idle: 'Govern nothing',
+  kind: (title: string, count: number): string => `${title}: ${count}`,
+  ask: 'Which govern?',
 };
 
 export const edgeLooks = {
@@ -52,10 +60,24 @@ export const paneBeside = {
   where: { right: 'Right', below: 'Below' },
   acts: 'Case or combination beside',
   quantity: 'Quantity beside',
+  less: 'Less the first',
   close: 'One drawing only',
 };
 
 export const titleBlock = {
+  scaleNow: (words: string): string => `Scale: ${words}`,
+  colourScale: (range: string): string => `Colours from ${range}`,
+  drawnAs: 'Diagrams as',
+  styles: { hatched: 'ordinates', filled: 'areas', line: 'lines', colour: 'colour of the members' },
+  momentsOn: 'Moments on',
+  faces: { tension: 'the tension face', compression: 'the compression face' },
+  ownScale: 'Scale',
+  anyScale: 'As it suits the sheet',
+  alsoDrawn: 'Other diagrams besides',
+  cut: 'Cut free: what acts on the body, and on the faces of the cut',
+  influence: 'Influence line',
+  influenceRule: (force: string): string =>
+    `what 1 ${force} brings about where it stands · positive values on the side that it comes from`,
   titleBlock: 'Title block',
   noLoadCase: 'No load case',
   quantity: 'Quantity',
@@ -149,6 +171,18 @@ export const loadValues = {
 
 export const removal = {
   removeThings: (count: number): string => `Remove ${counted(count, 'object')}`,
+};
+
+export const readScale = {
+  noTimes: (reason: string): string => `Write how many times larger than life: ${reason}.`,
+  noLength: (reason: string): string => `Write a length before “=”, such as 1 cm: ${reason}.`,
+  noValue: (reason: string): string => `Write what that length stands for: ${reason}.`,
+  positive: 'A scale is greater than zero.',
+  times: (times: number): string => `deflections × ${times}`,
+};
+
+export const cutTool = {
+  hint: 'Draw a line across the members to cut. Esc: done.',
 };
 
 export const boxTool = {

@@ -1,4 +1,4 @@
-import type { StructuralResponse, Results } from '@rigid-beam/core/results/results';
+import type { StructuralResponse, Results, Solution } from '@rigid-beam/core/results/results';
 
 /** Every buffer behind the typed arrays of a value, once each, for transfer between threads. */
 export function buffersOf(value: unknown): ArrayBuffer[] {
@@ -16,3 +16,7 @@ export const withResponses = (results: Results, responses: readonly (StructuralR
   results.solution
     ? { ...results, solution: { ...results.solution, responses: responses as readonly StructuralResponse[] } }
     : results;
+
+/** The same with other outcomes. */
+export const withOutcomes = (results: Results, outcomes: Solution['outcomes']): Results =>
+  results.solution ? { ...results, solution: { ...results.solution, outcomes } } : results;

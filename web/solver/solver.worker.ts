@@ -1,5 +1,6 @@
 import * as Comlink from 'comlink';
 import type { Phase } from '@rigid-beam/core/analysis/progress';
+import { recheck, type Recheck } from '@rigid-beam/core/recheck/recheck';
 import { mechanismsWithRemedies, type RemediedMechanism } from '@rigid-beam/core/analysis/remedies';
 import type { Lent } from '@rigid-beam/core/analysis/lent';
 import { AnalysisSession } from '@rigid-beam/core/analysis/session';
@@ -7,15 +8,19 @@ import { warmUp } from '@rigid-beam/core/analysis/warm-up';
 import { firstOptions } from '@rigid-beam/core/formats/format';
 import { joined } from '@rigid-beam/core/formats/json-parts';
 import { writable, written } from '@rigid-beam/core/formats/registry';
+import { influenceOf, type InfluenceAsked, type InfluenceFound } from '@rigid-beam/core/influence/asked';
 import type { Model } from '@rigid-beam/core/model/model';
+import type { Notice } from '@rigid-beam/core/model/notice';
 import type { BoundCurve, ReadExtremes } from '@rigid-beam/core/results/envelope-reading';
 import type { Quantity } from '@rigid-beam/core/results/quantities';
 import { readCurve } from '@rigid-beam/core/results/read-curve';
+import { readGoverningSums } from '@rigid-beam/core/results/governs';
 import { readExtremes } from '@rigid-beam/core/results/read-extremes';
 import { withShear } from '@rigid-beam/core/results/readings';
 import type { StructuralResponse, Results, Solution } from '@rigid-beam/core/results/results';
-import { buffersOf, withResponses } from './buffers';
+import { buffersOf, withOutcomes, withResponses } from './buffers';
 import { assembled, type ModelParts } from './model-parts';
+import type { PaperAsked, PaperFound, ReportFound, ReportWanted } from './paper/asked';
 
 export interface Solved {
   readonly results: Results;
@@ -23,6 +28,8 @@ export interface Solved {
   readonly milliseconds: number;
   /** By case: it is the very one that was sent before, and is left out here. */
   readonly unchanged: readonly boolean[];
+  /** The outcomes are those that were sent before, and are left out here. */
+  readonly sameOutcomes: boolean;
 }
 
 /** How far a solution is that takes its time. */
@@ -60,6 +67,8 @@ let last: Lent<Results> | undefined;
 let reading = 0;
 /** The cases that the page has. */
 let sent: readonly StructuralResponse[] = [];
+/** The outcomes that it has. */
+let told: Solution['outcomes'] | undefined;
 
 /** Numbers in the cases of a solution up to which they are kept here and copied to the page. */
 const KEPT = 12e6;
@@ -75,29 +84,35 @@ const solver = {
     current = model;
     reading++;
     const begun = performance.now();
-    let told = begun + QUIET - OFTEN;
+    let toldAt = begun + QUIET - OFTEN;
     const progress = (phase: Phase, done: number): void => {
       const now = performance.now();
-      if (now - told < OFTEN) return;
-      told = now;
+      if (now - toldAt < OFTEN) return;
+      toldAt = now;
       tell({ phase, done });
     };
     const lent = session.update(model, { progress });
     const results = lent.now;
     const milliseconds = performance.now() - begun;
     const cases = results.solution?.responses ?? [];
+    const sameOutcomes = results.solution !== undefined && results.solution.outcomes === told;
+    told = results.solution?.outcomes;
+    const given = sameOutcomes ? withOutcomes(results, []) : results;
     if (numbersIn(cases) > KEPT) {
       // Too much to have twice: it goes over whole, and the next solution starts its cases anew.
       session.handOver();
       sent = [];
       last = undefined;
-      return Comlink.transfer({ results, milliseconds, unchanged: cases.map(() => false) }, buffersOf(cases));
+      return Comlink.transfer(
+        { results: given, milliseconds, unchanged: cases.map(() => false), sameOutcomes },
+        buffersOf(cases),
+      );
     }
     const unchanged = cases.map((one, c) => one === sent[c]);
     sent = cases;
     last = lent;
     const news = cases.map((one, c) => (unchanged[c] ? undefined : one));
-    return { results: withResponses(results, news), milliseconds, unchanged };
+    return { results: withResponses(given, news), milliseconds, unchanged, sameOutcomes };
   },
 
   /**
@@ -121,19 +136,27 @@ const solver = {
       if (asked.extremes) found.extremes = yield* steps(readExtremes(solution, outcome), [0, both ? 0.85 : 1]);
       if (asked.curve) found.curve = yield* steps(readCurve(solution, outcome, asked.curve), [both ? 0.85 : 0, 1]);
     })();
-    let [paused, told] = [performance.now(), 0];
-    for (const done of whole) {
-      const now = performance.now();
-      if (now - paused < PAUSE) continue;
-      if (now - told > OFTEN) {
-        tell(done);
-        told = now;
-      }
-      await new Promise((resolve) => setTimeout(resolve));
-      if (own !== reading) return undefined;
-      paused = performance.now();
-    }
+    if (!(await inSteps(whole, own, tell))) return undefined;
     return Comlink.transfer(found, buffersOf([...(found.extremes?.values() ?? []), found.curve]));
+  },
+
+  /** How many results each sum of the model that was solved last governs, by id; nothing where something else was asked for before the end. */
+  async governing(): Promise<ReadonlyMap<string, number> | undefined> {
+    const own = ++reading;
+    if (!current) return undefined;
+    const { solution } = (last ??= session.update(current)).now;
+    if (!solution) return undefined;
+    const model = current;
+    let found: ReadonlyMap<string, number> | undefined;
+    const whole = (function* (): Generator<number> {
+      found = yield* readGoverningSums(model, solution);
+    })();
+    return (await inSteps(whole, own)) ? found : undefined;
+  },
+
+  /** An influence line of the model that was solved last, or why there is none. */
+  influence(asked: InfluenceAsked): InfluenceFound | readonly Notice[] | undefined {
+    return current && session.system && influenceOf(current, session.system, asked);
   },
 
   /** A file that takes an analysis, of the model that was solved last: in parts, since no text may be as long as some files are. */
@@ -143,11 +166,54 @@ const solver = {
     return new Blob([...joined(written(found, current, firstOptions(found.writer)))] as BlobPart[]);
   },
 
+  /** The model that was solved last on paper. What draws it comes when it is asked for first. */
+  async draw(asked: PaperAsked): Promise<PaperFound | undefined> {
+    const solved = solvedNow(asked.sheared);
+    return solved && (await import('./paper/on-paper')).onPaper(solved.model, solved.solution, asked);
+  },
+
+  /** A calculation report of the model that was solved last. */
+  async calculationReport(wanted: ReportWanted): Promise<ReportFound | undefined> {
+    const solved = solvedNow(wanted.sheared);
+    return solved && (await import('./paper/reported')).reported(solved.model, solved.solution, wanted);
+  },
+
+  /** One outcome of the model that was solved last, solved once more in another way. */
+  recheck(outcome: number): Recheck | undefined {
+    if (!current) return undefined;
+    const { solution, mechanisms } = (last ??= session.update(current)).now;
+    return solution && recheck(current, solution, outcome, mechanisms.length > 0 ? 'held' : 'none');
+  },
+
   /** What would stop the mechanisms of the model that was solved last. */
   remedies(): RemediedMechanism[] {
     return current ? mechanismsWithRemedies(current) : [];
   },
 };
+
+/** The model that was solved last with its solution, which has the shear on its sections where that is known. */
+function solvedNow(sheared: Solution['fibres'] | undefined): { model: Model; solution: Solution | undefined } | undefined {
+  if (!current) return undefined;
+  const { solution } = (last ??= session.update(current)).now;
+  return { model: current, solution: solution && sheared ? withShear(solution, sheared) : solution };
+}
+
+/** Does a reading step by step, listening in between; whether it came to its end before something else was to be read. */
+async function inSteps(whole: Generator<number>, own: number, tell?: (done: number) => void): Promise<boolean> {
+  let [paused, told] = [performance.now(), 0];
+  for (const done of whole) {
+    const now = performance.now();
+    if (now - paused < PAUSE) continue;
+    if (tell && now - told > OFTEN) {
+      tell(done);
+      told = now;
+    }
+    await new Promise((resolve) => setTimeout(resolve));
+    if (own !== reading) return false;
+    paused = performance.now();
+  }
+  return true;
+}
 
 export type Solver = typeof solver;
 

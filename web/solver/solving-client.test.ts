@@ -84,3 +84,21 @@ test('a worker that dies is started again: what was asked of it fails in words, 
   await until(() => runs.length === before + 3);
   client.close();
 });
+
+test('who asks after the page has gone gets nothing, and nothing is thrown', async () => {
+  const { SolvingClient } = await import('./solving-client');
+  const client = new SolvingClient(() => undefined, () => undefined); // oxfmt-ignore
+  client.close();
+  const asked = [
+    client.governing(),
+    client.influence({ effect: '1.fy' }),
+    client.readEnvelope(0, { extremes: true, curve: undefined, sheared: undefined }, () => undefined),
+    client.remedies(),
+    client.recheck(0),
+  ];
+  expect(await Promise.all(asked)).toEqual(asked.map(() => undefined));
+  const before = runs.length;
+  client.solve(sketch({ nodes: inRow(0, 2), members: [['a', '1', '2']], supports: [] }));
+  await new Promise((resolve) => setTimeout(resolve, 20));
+  expect(runs).toHaveLength(before);
+});

@@ -1,9 +1,13 @@
 import * as Comlink from 'comlink';
+import type { Recheck } from '@rigid-beam/core/recheck/recheck';
 import type { RemediedMechanism } from '@rigid-beam/core/analysis/remedies';
+import type { InfluenceAsked, InfluenceFound } from '@rigid-beam/core/influence/asked';
 import type { Model } from '@rigid-beam/core/model/model';
-import type { StructuralResponse } from '@rigid-beam/core/results/results';
-import { withResponses } from './buffers';
+import type { Notice } from '@rigid-beam/core/model/notice';
+import type { Solution, StructuralResponse } from '@rigid-beam/core/results/results';
+import { withOutcomes, withResponses } from './buffers';
 import { partsOf } from './model-parts';
+import type { PaperAsked, PaperFound, ReportFound, ReportWanted } from './paper/asked';
 import { solvingClient as WORDS } from './words';
 import type { ReadingAsked, ReadingFound, SolveProgress, Solved, Solver } from './solver.worker';
 
@@ -34,6 +38,7 @@ export class SolvingClient {
   private waiting: Model | undefined;
   private text: string | undefined;
   private since = 0;
+  private state: 'open' | 'closed' = 'open';
   private impatience: ReturnType<typeof setTimeout> | undefined;
   /** Counts the workers: an answer of one that was stopped is not waited for. */
   private generation = 0;
@@ -43,6 +48,8 @@ export class SolvingClient {
   private known: Model | undefined;
   /** The cases of the last solution that this worker sent. */
   private last: readonly (StructuralResponse | undefined)[] = [];
+  /** The outcomes that it sent last: as long as cases and combinations stay, so do they. */
+  private outcomes: Solution['outcomes'] = [];
 
   constructor(
     private readonly report: (outcome: SolveOutcome) => void,
@@ -53,6 +60,7 @@ export class SolvingClient {
 
   /** Solves a model; where there is a text of it (JSON), this is sent in its place. */
   solve(model: Model, text?: string): void {
+    if (this.state === 'closed') return;
     this.waiting = model;
     this.text = text;
     if (this.since === 0) void this.run();
@@ -76,16 +84,51 @@ export class SolvingClient {
     return this.between((solver) => solver.remedies()).catch(() => undefined);
   }
 
+  /** One outcome solved once more in another way; nothing where a newer model is being solved, or comes before that is done. */
+  recheck(outcome: number): Promise<Recheck | undefined> {
+    return this.between((solver) => solver.recheck(outcome) as Promise<Recheck | undefined>).catch(() => undefined);
+  }
+
   /** A file of the model that was solved last; nothing where a newer one is being solved. Why it could not be written is thrown. */
   write(format: string): Promise<Blob | undefined> {
     return this.between((solver) => solver.write(format));
   }
 
+  /** The model that was solved last on paper; nothing where a newer one is solved before that is done. Why it could not be drawn is thrown. */
+  draw(asked: PaperAsked): Promise<PaperFound | undefined> {
+    return this.between((solver) => solver.draw(asked) as Promise<PaperFound | undefined>);
+  }
+
+  /** A calculation report of the model that was solved last, as `draw`. */
+  calculationReport(wanted: ReportWanted): Promise<ReportFound | undefined> {
+    return this.between((solver) => solver.calculationReport(wanted) as Promise<ReportFound | undefined>);
+  }
+
   /** Reads an envelope of the model that was solved last; nothing where a newer one is solved before that is done. */
-  async readEnvelope(outcome: number, asked: ReadingAsked, tell: (done: number) => void): Promise<ReadingFound | undefined> {
+  readEnvelope(outcome: number, asked: ReadingAsked, tell: (done: number) => void): Promise<ReadingFound | undefined> {
+    return this.read((solver) => solver.readEnvelope(outcome, asked, Comlink.proxy(tell)));
+  }
+
+  /** How many results each sum of the model that was solved last governs; nothing where something else comes before that is found. */
+  governing(): Promise<ReadonlyMap<string, number> | undefined> {
+    return this.read((solver) => solver.governing());
+  }
+
+  /** An influence line of the model that was solved last, or why there is none; nothing where a newer one is solved before it is found. */
+  influence(asked: InfluenceAsked): Promise<InfluenceFound | readonly Notice[] | undefined> {
+    return this.read((solver) => solver.influence(asked) as Promise<InfluenceFound | readonly Notice[] | undefined>);
+  }
+
+  /** What is found beside solving; nothing where the worker dies, was dismissed already, or another takes its place before that. */
+  private async read<T>(work: (solver: Comlink.Remote<Solver>) => Promise<T>): Promise<T | undefined> {
     const { generation } = this;
-    const found = await this.untilItDies(this.solver.readEnvelope(outcome, asked, Comlink.proxy(tell))).catch(() => undefined);
-    return generation === this.generation ? found : undefined;
+    try {
+      // A worker that was dismissed refuses at once.
+      const found = await this.untilItDies(work(this.solver));
+      return generation === this.generation ? found : undefined;
+    } catch {
+      return undefined;
+    }
   }
 
   /** Lets the worker do something else while no model waits to be solved. */
@@ -113,6 +156,7 @@ export class SolvingClient {
 
   close(): void {
     clearTimeout(this.impatience);
+    this.state = 'closed';
     this.dismiss();
   }
 
@@ -159,12 +203,13 @@ export class SolvingClient {
     void this.run();
   }
 
-  /** Puts the cases that have not changed, and were not sent again, back in their places. */
+  /** Puts the cases and outcomes that have not changed, and were not sent again, back in their places. */
   private completed(solved: Solved): Solved {
     const { solution } = solved.results;
     const cases = (solution?.responses ?? []).map((one, c) => (solved.unchanged[c] ? this.last[c] : one));
     this.last = cases;
-    return { ...solved, results: withResponses(solved.results, cases) };
+    if (solution && !solved.sameOutcomes) this.outcomes = solution.outcomes;
+    return { ...solved, results: withOutcomes(withResponses(solved.results, cases), this.outcomes) };
   }
 
   private async run(): Promise<void> {

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { CheckboxGroup, Label } from 'react-aria-components';
 import { freeName } from '@rigid-beam/core/model/edits/next-id';
 import { byHand } from '@rigid-beam/core/combinations/generate/difference';
@@ -16,6 +16,7 @@ import { Tick } from '../ui/Tick';
 import { COMBINE } from './words';
 import { ActTogether } from './combinations/ActTogether';
 import { FactorTable } from './combinations/FactorTable';
+import { PatternsPart } from './combinations/PatternsPart';
 import { ReasonBox } from './combinations/ReasonBox';
 import { RulesPart } from './combinations/RulesPart';
 import { combinationsBench as WORDS } from './words';
@@ -26,6 +27,13 @@ export function CombinationsBench() {
   const model = useModel();
   const outcome = useEditorState(actingIndex);
   const first = model.cases[0];
+  const governing = useEditorState((state) => state.governing);
+  // What was found of another model is not told of this one.
+  const isCurrent = useEditorState(({ settled }) => settled.model === governing?.model);
+  const idle = useMemo(
+    () => new Set(isCurrent ? [...governing!.counts].flatMap(([id, count]) => (count === 0 ? [id] : [])) : []),
+    [governing, isCurrent],
+  );
   const acting = model.combinations[outcome - model.cases.length];
   const add = (entry: Combination): void => {
     if (editor.edit({ type: 'put', list: 'combinations', entry: { ...byHand(undefined, entry) } }))
@@ -34,11 +42,18 @@ export function CombinationsBench() {
   return (
     <Stack>
       <ActTogether />
+      <PatternsPart />
       <RulesPart />
       {acting && <ReasonBox combination={acting} />}
       {model.combinations.length === 0 && <Hint>{COMBINE.none}</Hint>}
       {model.combinations.length > 0 && (
-        <FactorTable cases={model.cases} actions={model.actions} combinations={model.combinations} acting={acting?.id} />
+        <FactorTable
+          cases={model.cases}
+          actions={model.actions}
+          combinations={model.combinations}
+          acting={acting?.id}
+          idle={idle}
+        />
       )}
       <Row>
         <Button isDisabled={!first} onPress={() => add(firstSum(model))}>

@@ -88,6 +88,7 @@ export const resultsBench = {
   none: 'There are no results. The status at the top says why.',
   whatGovernsIn: (id: string): string => `What governs in ${id}`,
   reading: 'The envelope is being read. The sheet and the extremes follow when that is done; everything else goes on.',
+  leadsToInfluence: 'A value leads to its influence line.',
   reactions: 'Reactions',
   balance: 'Balance',
   together: (force: string, place: string, couple: string | undefined): string =>
@@ -99,6 +100,13 @@ export const resultsBench = {
   largest: 'Largest',
   smallest: 'Smallest',
   text: (symbol: string, text: string): string => `${symbol} ${text}`,
+  most: 'most',
+  least: 'least',
+  foundations: 'Reactions that act together',
+  movements: 'Movements of the nodes',
+  endForces: 'Forces at the ends of members',
+  allExtremes: 'All extremes',
+  schedules: 'Schedules of results',
   selectMember: (id: string): string => `Select member ${id}`,
 };
 
@@ -132,11 +140,38 @@ export const supportsBench = {
 export const actTogether = {
   title: 'Which act together',
   ways: (category: string): string => `How ${category.toLowerCase()} acts`,
-  mixed: 'some as one, others by themselves',
+  chosen: (category: string): string => `Only these of ${category.toLowerCase()}`,
+  onlyThese: (ids: readonly string[]): string => `only ${ids.join(', ')}`,
+};
+
+export const patternsPart = {
+  title: 'Patterns and trains',
+  caseOf: (id: string): string => `${id} acts`,
+  whole: 'everywhere at once',
+  by: {
+    spans: 'on some spans at a time',
+    bays: 'on some bays at a time',
+    storeys: 'on some storeys at a time',
+    travelling: 'with its trains where they are worst',
+  },
+  travelling: (trains: number): string =>
+    trains === 0
+      ? 'It holds no train. Place one from an influence line.'
+      : trains === 1
+        ? 'Its train stands at the worst place of its run, in each result anew.'
+        : `Its ${trains} trains stand each at the worst place of its run, in each result anew.`,
+  waysOf: (id: string): string => `Ways in which ${id} is loaded`,
+  ways: { everywhere: 'everywhere', alternate: 'every other one', adjacent: 'two neighbours', each: 'each alone' },
+  sets: (sets: readonly string[]): string =>
+    `${counted(sets.length, 'way')}: ${sets.length <= 6 ? sets.join(' · ') : `${sets.slice(0, 5).join(' · ')} …`}`,
 };
 
 export const rulesPart = {
   title: 'Rules',
+  copy: 'Copy and change',
+  change: (title: string): string => `Change “${title}”`,
+  read: 'Read a file of rules',
+  notJson: (name: string, reason: string): string => `${name} is not valid JSON: ${reason}`,
   for: 'Combinations for',
   permanent: 'Permanent actions',
   permanentWays: { 'as one': 'help or hurt all at once', 'each by itself': 'help or hurt each by itself' },
@@ -159,12 +194,47 @@ export const rulesPart = {
   unknown: (id: string): string => `The rules “${id}”, by which combinations were made, are not here: those stay as they are.`,
 };
 
+export const ruleEditor = {
+  set: (title: string): string => `Change “${title}”`,
+  title: 'Title',
+  standard: 'Standard',
+  clause: 'Clause',
+  value: (symbol: string): string => `Values of ${symbol}`,
+  of: (symbol: string, category: string): string => `${symbol} ${category.toLowerCase()}`,
+  letter: 'Letter of its names',
+  limitState: 'Limit state',
+  expression: (number: number): string => `Expression ${number}`,
+  term: (number: number): string => `Term ${number}`,
+  kinds: (number: number): string => `Term ${number} is for`,
+  acts: (number: number): string => `Term ${number} acts`,
+  ways: {
+    always: 'always',
+    leading: 'one leads',
+    accompanying: 'beside what leads',
+    each: 'each or not',
+    either: 'of one kind',
+    'exactly one': 'exactly one',
+  },
+  factor: (number: number): string => `Factor of term ${number}`,
+  favourable: (number: number): string => `Where term ${number} helps`,
+  times: (number: number): string => `Term ${number} times`,
+  noValue: 'nothing more',
+  addTerm: 'Add a term',
+  removeTerm: (number: number): string => `Remove term ${number}`,
+  addExpression: 'Add an expression',
+  removeExpression: 'Remove the expression',
+  removeSituation: (title: string): string => `Remove “${title}”`,
+  file: 'Save as a file',
+  remove: 'Remove the set',
+};
+
 export const reasonBox = {
   label: (id: string): string => `Why ${id}`,
   typed: 'Typed by hand; rules leave it alone.',
 };
 
 export const factorTable = {
+  governsNothing: 'Governs no extreme on any member, no reaction and no displacement',
   envelopes: 'Envelopes',
   made: 'made',
   typed: 'typed',

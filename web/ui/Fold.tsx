@@ -47,19 +47,28 @@ const Content = styled.div`
   padding: 0.4rem 0 0.3rem;
 `;
 
+/** What was open last, for as long as the page is there. */
+const opened = new Map<string, boolean>();
+
 interface FoldProps {
   readonly title: string;
   /** How many there are, or what stands there. */
   readonly note?: string | undefined;
   readonly startsOpen?: true;
+  /** By which it is remembered whether it was open, from one card to the next. */
+  readonly remembered?: string;
   readonly children: ReactNode;
 }
 
 /** A part of a bench that can be folded away. Folded it costs nothing. */
-export function Fold({ title, note, startsOpen, children }: FoldProps) {
-  const [open, setOpen] = useState(startsOpen === true);
+export function Fold({ title, note, startsOpen, remembered, children }: FoldProps) {
+  const [open, setOpen] = useState((remembered === undefined ? undefined : opened.get(remembered)) ?? startsOpen === true);
+  const expand = (next: typeof open): void => {
+    if (remembered !== undefined) opened.set(remembered, next);
+    setOpen(next);
+  };
   return (
-    <Part isExpanded={open} onExpandedChange={setOpen}>
+    <Part isExpanded={open} onExpandedChange={expand}>
       <Title level={3}>
         <Trigger slot="trigger">
           {title}

@@ -6,8 +6,16 @@ import styled from 'styled-components';
 import { cellWords, type Column, type Table as CoreTable } from '@rigid-beam/core/tables/column';
 import { Table } from './Table';
 
+/** What stands in small print below a cell’s words: the place of a value. */
+export const Where = styled.small`
+  display: block;
+  color: var(--soft);
+`;
+
 /** Rows from which on a table scrolls by itself, and only those in view are there. */
 const MANY = 40;
+/** Columns from which on a table may be wider than the panel, and scrolls. */
+const WIDE = 5;
 /** Height of a row, pixels, until it was measured. */
 const ROW = 26;
 
@@ -21,7 +29,7 @@ const Scroll = styled.div`
   }
 `;
 
-interface ReadTableProps<R> {
+export interface ReadTableProps<R> {
   readonly table: CoreTable<R>;
   /** What stands in a cell in place of its words. */
   readonly cell?: (column: Column<R>, row: R) => ReactNode;
@@ -30,10 +38,14 @@ interface ReadTableProps<R> {
 /** A table of the core that is read, not written. */
 export function ReadTable<R>({ table, cell }: ReadTableProps<R>) {
   const shown = (column: Column<R>, row: R): ReactNode => cell?.(column, row) ?? cellWords(column, row);
-  return table.rows.length > MANY ? (
-    <Windowed table={table} shown={shown} />
+  if (table.rows.length > MANY) return <Windowed table={table} shown={shown} />;
+  const rows = <Rows table={table} rows={table.rows} shown={shown} />;
+  return table.columns.length > WIDE ? (
+    <Scroll tabIndex={0} role="group" aria-label={table.title}>
+      {rows}
+    </Scroll>
   ) : (
-    <Rows table={table} rows={table.rows} shown={shown} />
+    rows
   );
 }
 

@@ -1,3 +1,5 @@
+import { counted } from '@rigid-beam/core/counted';
+
 /** All that this room says, by the file that says it: read it through and correct it here. */
 
 export const appearanceButton = {
@@ -12,4 +14,15 @@ export const hold = {
   failed: (what: string, why: string): string =>
     `${what} could not be shown: ${why}. Everything else goes on, and what was stored is stored.`,
   showAgain: 'Show it again',
+};
+
+export const copyTable = {
+  short: 'Copy',
+  copy: (title: string): string => `Copy: ${title}`,
+  copied: (rows: number): string => `${counted(rows, 'row')} copied.`,
+  refused: 'The browser lets nothing be copied here.',
+};
+
+export const saveTable = {
+  save: (kind: string, title: string): string => `${kind}: ${title}`,
 };

@@ -7,7 +7,7 @@ import styled from 'styled-components';
 import { commandsFor } from '../commands/all';
 import { behind, lacking, matching, onEnter, type Command } from '../commands/command';
 import { completed } from '../commands/grammar';
-import { useEditorState } from '../editor/use-editor';
+import { useEditor, useEditorState } from '../editor/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { overFace } from '../ui/controls';
 import { stageCommands } from './stages';
@@ -87,6 +87,7 @@ const Trouble = styled.p`
 
 /** Every action by its name: `/` comes here, typing finds it, and what stands behind the name is what it works with. */
 export const CommandField = memo(function CommandField({ sheet }: { readonly sheet: SheetController | undefined }) {
+  const editor = useEditor();
   const [text, setText] = useState('');
   const [trouble, setTrouble] = useState<string>();
   const field = useRef<HTMLInputElement>(null);
@@ -112,14 +113,22 @@ export const CommandField = memo(function CommandField({ sheet }: { readonly she
       const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
       // In a field a stroke divides; with Control it leads here from there too.
       // What a list makes of the keys of its field is nobody's key stroke.
-      if (!event.isTrusted || event.key !== '/' || (typing && !event.ctrlKey) || event.metaKey || event.altKey) return;
+      if (
+        editor.state.dialog ||
+        !event.isTrusted ||
+        event.key !== '/' ||
+        (typing && !event.ctrlKey) ||
+        event.metaKey ||
+        event.altKey
+      )
+        return;
       event.preventDefault();
       field.current?.focus();
     };
     // Before any field: one that searches keeps its keys to itself.
     window.addEventListener('keydown', onKey, { capture: true });
     return () => window.removeEventListener('keydown', onKey, { capture: true });
-  }, []);
+  }, [editor]);
 
   const write = (next: string): void => {
     setText(next);

@@ -2,6 +2,8 @@
 
 import styled from 'styled-components';
 import { ChartsDrawer } from '../cards/ChartsDrawer';
+import { isResultList } from '@rigid-beam/core/tables/results/lists';
+import { ResultSchedule } from '../schedules/ResultSchedule';
 import { Schedule } from '../schedules/Schedule';
 import { useEditorState } from '../editor/use-editor';
 import { CaseStrip } from '../sheet/CaseStrip';
@@ -22,7 +24,15 @@ export function LowerPanel() {
   return (
     <Place data-drawer={drawer !== undefined}>
       <Hold what={WORDS.whatIsRead} again={[drawer]}>
-        {drawer === undefined ? <CaseStrip /> : drawer === 'charts' ? <ChartsDrawer /> : <Schedule key={drawer} list={drawer} />}
+        {drawer === undefined ? (
+          <CaseStrip />
+        ) : drawer === 'charts' ? (
+          <ChartsDrawer />
+        ) : isResultList(drawer) ? (
+          <ResultSchedule list={drawer} />
+        ) : (
+          <Schedule key={drawer} list={drawer} />
+        )}
       </Hold>
     </Place>
   );

@@ -40,13 +40,21 @@ export const SaveMenu = memo(function SaveMenu() {
       <PlainButton aria-label={WORDS.saveAsFile}>{WORDS.export}</PlainButton>
       <Popover placement="bottom end">
         <List aria-label={WORDS.kindsOfFile}>
+          <Choice
+            id="paper"
+            aria-label={WORDS.onPaper}
+            textValue={WORDS.onPaper}
+            onAction={() => editor.show({ dialog: 'paper' })}
+          >
+            {WORDS.onPaper} <small>.pdf .svg .png .dxf .html</small>
+          </Choice>
           {writable.map((format) => (
             <Choice
               key={format.id}
               id={format.id}
               textValue={format.words}
               {...link(format)}
-              onAction={() => format.writer.needs === 'analysis' && void editor.save(format)}
+              onAction={() => format.writer.needs === 'analysis' && void editor.files.save(format)}
             >
               {format.words} <small>{format.extension}</small>
             </Choice>

@@ -14,6 +14,7 @@ import type { Sent } from '../editor/opened';
 import { NARROW } from '../editor/slices/page';
 import { firstOpening, openingAgain, type Opening } from '../editor/left';
 import { EditorContext, useEditor, useEditorState } from '../editor/use-editor';
+import { PaperDialog } from '../paper/PaperDialog';
 import type { SheetController } from '../sheet/controller';
 import { Sheet } from '../sheet/Sheet';
 import { TitleBlock } from '../sheet/TitleBlock';
@@ -197,6 +198,7 @@ function Benchwork() {
         <TitleBlock controller={sheet} />
       </Hold>
       <LowerPanel />
+      <PaperDialog sheet={sheet} />
     </Grid>
   );
 }
@@ -250,6 +252,8 @@ function useShortcuts(sheet: SheetController | undefined): void {
   const editor = useEditor();
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
+      // What lies over the page keeps all keys.
+      if (editor.state.dialog) return;
       const typing = event.target instanceof HTMLInputElement && event.target.type === 'text';
       if ((event.ctrlKey || event.metaKey) && !typing && (event.key.toLowerCase() === 'z' || event.key.toLowerCase() === 'y')) {
         event.preventDefault();

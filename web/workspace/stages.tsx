@@ -76,7 +76,7 @@ export const stages: readonly Stage[] = [
   {
     id: 'results',
     words: WORDS.results,
-    bench: () => <ResultsBench />,
+    bench: (sheet) => <ResultsBench sheet={sheet} />,
     standing: (_model, found) =>
       found?.status === 'solved'
         ? { count: 'solved', figure: '', mark: 'order' }

@@ -74,6 +74,7 @@ export const notices = {
 };
 
 export const saveMenu = {
+  onPaper: 'On paper …',
   saveAsFile: 'Save as file',
   export: 'Export',
   kindsOfFile: 'Kinds of file',

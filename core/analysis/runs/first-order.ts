@@ -2,9 +2,10 @@ import { outcomes } from '../../combinations/outcomes';
 import { piecesOfCases } from '../../results/breakpoints';
 import { memoryOf } from '../../results/recover-members';
 import type { Results } from '../../results/results';
+import { travelsOf } from '../../results/travelling/travel';
 import { fibresOf } from '../../sections/fibres';
 import { conditioningNotice, conditioningOf } from '../../kinematics/conditioning';
-import { FREEDOMS, type Structure } from '../../stiffness/structure';
+import { supportedNodes } from '../../stiffness/supported-nodes';
 import { caseLoads } from '../case-loads';
 import { mechanismNotices } from '../classify-mechanisms';
 import { diagnose, unstableResults } from '../diagnosis';
@@ -59,6 +60,7 @@ function solveSystem(
   const doubtful = doubtfulCases(system, conditioning, responses);
   if (doubtful.length > 0) return { results: { status: 'invalid', notices: [...said, ...doubtful], mechanisms } };
   const doubts = conditioningNotice(structure, system.members, conditioning);
+  const travels = travelsOf(model, structure);
   const results: Results = {
     status: 'solved',
     notices: [...said, ...mechanismNotices(found), ...(doubts ? [doubts] : [])],
@@ -67,17 +69,11 @@ function solveSystem(
       structure,
       outcomes: outcomes(model),
       responses,
+      ...(travels.length > 0 && { travels }),
       fibres: fibresOf(model),
       supported,
       digitsLost: conditioning.digitsLost,
     },
   };
   return { results, solved: { structure, factor, pieces, cases } };
-}
-
-/** n: 1 where a support holds a freedom that takes part. */
-function supportedNodes({ active, restraints, names }: Structure): Uint8Array {
-  const supported = new Uint8Array(names.nodes.length);
-  for (let i = 0; i < supported.length; i++) for (const k of active) if (restraints[FREEDOMS * i + k]! > 0) supported[i] = 1;
-  return supported;
 }

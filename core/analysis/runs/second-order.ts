@@ -21,6 +21,9 @@ import { MEMBER_FREEDOMS, type Structure } from '../../stiffness/structure';
 const SETTLED = 1e-10;
 const MOST_ROUNDS = 40;
 
+const TRAINS =
+  'Trains travel in some combinations, which superposes their places: no second order can. Put the trains where they stand.';
+
 /**
  * Second-order analysis by geometric stiffness: every case and every sum in equilibrium with the displaced nodes, each on its own, since nothing
  * of it may be superposed.
@@ -32,6 +35,12 @@ export class SecondOrder implements Run {
   update({ system, firstOrder, progress }: RunTask): Results {
     const { status, notices, mechanisms, solution } = firstOrder!;
     if (!solution) return { status, notices, mechanisms };
+    if (solution.outcomes.some(({ kind }) => kind === 'travelling'))
+      return {
+        status: 'invalid',
+        notices: [...notices, { code: 'second-order-trains', severity: 'error', message: TRAINS, subjects: [] }],
+        mechanisms,
+      };
     const kernels = takeKernels();
     try {
       const outcomes = solvedApart(solution.outcomes);

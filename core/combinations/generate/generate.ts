@@ -1,7 +1,7 @@
 import { GENERATED_LINES } from '../../limits';
 import type { Category } from '../../model/categories';
 import type { Model } from '../../model/model';
-import { actionsOf, type Action } from '../actions';
+import { actionsOf, standingFor, type Action } from '../actions';
 import type { RuleSet, Situation } from '../rules/rule-set';
 import { countOf, linesOf, product, type Permanent, type Pick as Taken } from './pick';
 import { reasonOf } from './reason';
@@ -40,11 +40,13 @@ const asked = ({ rules, situations }: Asked): readonly Situation[] =>
   rules.situations.filter(({ id }) => situations === undefined || situations.includes(id));
 
 /** What a factor on each case comes to, cases in the order of the model; none that is zero. */
-function factorsOf(line: readonly Taken[], { cases }: Acting): { readonly [caseId: string]: number } {
+function factorsOf(line: readonly Taken[], model: Acting): { readonly [caseId: string]: number } {
   const sums = new Map<string, number>();
   for (const { variant, factor } of line)
     for (const [id, share] of variant.shares) sums.set(id, (sums.get(id) ?? 0) + product(factor, share));
-  return Object.fromEntries(cases.flatMap(({ id }) => (sums.get(id) ? [[id, sums.get(id)!]] : [])));
+  // A pattern stands where its case would.
+  const terms = model.cases.map(({ id }) => standingFor(model, id)?.id ?? id);
+  return Object.fromEntries(terms.flatMap((id) => (sums.get(id) ? [[id, sums.get(id)!]] : [])));
 }
 
 /** Actions that no term of these situations speaks of: they stand in no line, which is said. */

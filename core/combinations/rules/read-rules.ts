@@ -1,50 +1,13 @@
-import { categories, limitStates, type Category } from '../../model/categories';
-import { id, type Field, type Fields } from '../../model/fields';
+import { categories, type Category } from '../../model/categories';
+import { ruleFields } from '../../model/rule-fields';
 import { Findings } from '../../model/findings';
 import { isFault, type Notice } from '../../model/notice';
 import { readFields } from '../../model/read-fields';
-import { waysToAct, type Apart, type ReductionValue, type RuleSet, type Situation, type Term } from './rule-set';
-
-const text: Field = { kind: 'text' };
-const needed: Field = { kind: 'text', required: true };
-const names: Field = { kind: 'names' };
-const list = (fields: Fields, words: string): Field => ({ kind: 'list', of: { kind: 'object', fields }, most: 100, words });
-const number = { kind: 'quantity', dimension: 'number' } as const;
-
-const term: Fields = {
-  of: names,
-  acts: { kind: 'choice', of: waysToAct, required: true },
-  factor: { ...number, required: true },
-  value: text,
-  favourable: number,
-  clause: text,
-};
-
-/** What a file of rules holds; `docs/rules-format.md` says what each means. */
-const fields: Fields = {
-  format: { kind: 'choice', of: ['rigid-beam/rules'], required: true },
-  version: { ...number, required: true },
-  id,
-  title: needed,
-  standard: needed,
-  like: text,
-  lists: list({ name: needed, of: names }, 'lists of categories'),
-  values: list({ symbol: needed, clause: needed, of: { kind: 'factors', required: true } }, 'reduction values'),
-  apart: list({ one: names, others: names, clause: needed }, 'pairs that never act together'),
-  situations: list(
-    {
-      id,
-      title: needed,
-      letter: needed,
-      limitState: { kind: 'choice', of: limitStates, required: true },
-      expressions: list({ clause: needed, terms: list(term, 'terms') }, 'expressions'),
-    },
-    'situations',
-  ),
-};
+import type { Apart, ReductionValue, RuleSet, Situation, Term } from './rule-set';
 
 /** As the file holds it. */
-interface Written extends Omit<RuleSet, 'lists' | 'values' | 'apart' | 'situations'> {
+export interface Written extends Omit<RuleSet, 'lists' | 'values' | 'apart' | 'situations'> {
+  readonly format: 'rigid-beam/rules';
   readonly version: number;
   readonly like?: string;
   readonly lists?: readonly { readonly name: string; readonly of?: readonly string[] }[];
@@ -65,7 +28,7 @@ export interface ReadRules {
  */
 export function readRules(value: unknown, known: readonly RuleSet[] = []): ReadRules {
   const findings = new Findings(value);
-  const written = readFields(value, fields, '', findings) as Written | undefined;
+  const written = readFields(value, ruleFields, '', findings) as Written | undefined;
   if (!written || findings.notices.some(isFault)) return { notices: findings.notices };
   const fault = (path: string, found: unknown, what: string, remedy: string): void =>
     void findings.fault({ code: 'bad-rules', path, value: found, what, expected: remedy, remedy });

@@ -1,11 +1,6 @@
+import type { waysToAct } from '../../model/rule-fields';
 import type { Category, LimitState } from '../../model/categories';
 
-/**
- * How the actions of a term act: `always` all of them; `leading` one of them or none; `accompanying` each of those that do not lead, or
- * not, while another leads; `each` or not, by itself; `either` those of one category, each or not; `exactly one` of them, without which
- * the expression says nothing.
- */
-export const waysToAct = ['always', 'leading', 'accompanying', 'each', 'either', 'exactly one'] as const;
 export type WayToAct = (typeof waysToAct)[number];
 
 /** Some actions with their factor: that of the term, times a reduction value of the action's category where it names one. */

@@ -1,5 +1,7 @@
 import { applyPatches, current, enablePatches, produceWithPatches, type Draft, type Patch } from 'immer';
 import { checkModel } from '../check';
+import { keepExpected } from './keep-expected';
+import { optionalLists } from '../schema';
 import { giveLoadIds, hasLoadIds } from '../loads/ids';
 import type { Model } from '../model';
 import { isFault, type Notice } from '../notice';
@@ -81,6 +83,7 @@ function changed(model: Model, intent: Exclude<Intent, { type: 'patch' }>, said:
   let refusal: Notice | undefined;
   const result = produceWithPatches(model, (draft) => {
     refusal = change(draft, intent, said);
+    if (!refusal) keepExpected(draft);
   });
   return refusal ?? (result as Change);
 }
@@ -212,8 +215,7 @@ function remove(draft: Draft<Model>, lists: Lists, list: KeyedList, keys: readon
   lists[list] = (lists[list] ?? []).filter((item) => !gone.has(item[keyName] as string));
   if (lists[list].length === before)
     return unfit('keys', `Nothing of the name ${keys.join(', ')} is left in ${list}`, 'Choose an existing entry');
-  if (list === 'groups' && lists.groups.length === 0) delete draft.groups;
-  if (list === 'actions' && lists.actions.length === 0) delete draft.actions;
+  if (list in optionalLists && lists[list].length === 0) Reflect.deleteProperty(draft, list);
   removeDependents(draft, model, list, gone);
   return undefined;
 }

@@ -14,6 +14,9 @@ const words: Record<KeyedList, string> = {
   combinations: 'combination',
   groups: 'group',
   actions: 'action',
+  trains: 'train',
+  expected: 'expected value',
+  ruleSets: 'set of rules',
 };
 
 const MOTIONS: Record<Motion['kind'], string> = { move: 'Move', turn: 'Turn', mirror: 'Mirror' };

@@ -10,5 +10,8 @@ export const keyedLists = {
   combinations: 'id',
   groups: 'id',
   actions: 'id',
+  trains: 'id',
+  expected: 'id',
+  ruleSets: 'id',
 } as const;
 export type KeyedList = keyof typeof keyedLists;

@@ -113,6 +113,9 @@ const NAMES: Partial<Record<KeyedList, string>> = {
   materials: 'Material',
   groups: 'Group',
   actions: 'Action',
+  trains: 'Train',
+  expected: 'Expected value',
+  ruleSets: 'Set of rules',
 };
 
 /** An entry as the file writes it; of two only what differs. */

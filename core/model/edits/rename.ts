@@ -16,13 +16,18 @@ const references: { readonly [list in KeyedList]?: readonly (readonly [KeyedList
     ['supports', 'node'],
     ['loads', 'node'],
   ],
-  members: [['loads', 'member']],
+  members: [
+    ['loads', 'member'],
+    ['expected', 'member'],
+  ],
   sections: [['members', 'section']],
   materials: [['members', 'material']],
   cases: [
     ['loads', 'case'],
     ['loads', 'of'],
+    ['expected', 'outcome'],
   ],
+  combinations: [['expected', 'outcome']],
 };
 
 /** Gives entries of a list other names, all at once (so that two can change places); everything that names them follows. */
@@ -48,7 +53,7 @@ const nextName = (names: Readonly<Record<string, string>>, id: unknown): string 
 export function renameReferences(draft: Draft<Model>, list: KeyedList, names: Readonly<Record<string, string>>): void {
   const lists = draft as unknown as Lists;
   for (const [other, key] of references[list] ?? []) {
-    for (const item of lists[other]) {
+    for (const item of lists[other] ?? []) {
       const next = nextName(names, item[key]);
       if (next !== undefined) item[key] = next;
     }

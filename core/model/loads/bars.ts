@@ -1,4 +1,5 @@
 import { once } from '../../once';
+import { membersByNode } from '../meeting';
 import { minus, plus, pointOf, size, type Point } from '../point';
 import type { Bars } from './compound-kind';
 
@@ -24,19 +25,8 @@ const found = once((members: Frame['members'], nodes: Frame['nodes']) =>
 
 /** The same of members whose nodes stand at `places`. */
 export function barsFrom(members: ReadonlyMap<string, BarMember>, places: ReadonlyMap<string, Point>): Bars {
-  let meeting: Map<string, BarMember[]> | undefined;
-  const at = (node: string): readonly BarMember[] => {
-    if (!meeting) {
-      meeting = new Map();
-      for (const member of members.values())
-        for (const end of [member.start, member.end]) {
-          const list = meeting.get(end);
-          if (list) list.push(member);
-          else meeting.set(end, [member]);
-        }
-    }
-    return meeting.get(node) ?? [];
-  };
+  let meeting: ReadonlyMap<string, readonly BarMember[]> | undefined;
+  const at = (node: string): readonly BarMember[] => (meeting ??= membersByNode(members.values())).get(node) ?? [];
   const bar = (id: string): ReturnType<Bars> => {
     const { start, end, offset } = members.get(id)!;
     const tip = (node: string, arm: readonly number[] | undefined): Point =>

@@ -4,7 +4,7 @@ import { applyIntent } from '../edits/apply-intent';
 import type { Intent } from '../edits/intent';
 import { checkModel } from '../check';
 import type { Model } from '../model';
-import { denseFrame } from '../../test/dense-frame';
+import { denseFrame } from '../../recheck/dense-frame';
 import { loadsOf, pin, roller, sketch, solved, type LooseLoad } from '../../test/build';
 import { compile, recompile } from '../../stiffness/compile';
 import { expandLoads } from './expand';

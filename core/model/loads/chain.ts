@@ -1,7 +1,8 @@
 import { stretchFields } from '../fields';
 import { isObject, type Entity } from '../findings';
-import { checkPosition, checkReference, memberLength, type RuleContext } from '../rules/context';
-import type { Bar, Bars, CompoundKind, Handle, MemberChange, Turn } from './compound-kind';
+import { checkPosition, memberLength, type RuleContext } from '../rules/context';
+import type { Bars, CompoundKind, Handle, MemberChange, Turn } from './compound-kind';
+import { checkRun, joinedRun, lengthOf, linksOf, splitRun, type Link } from './run-links';
 import { INTENSITY_KEYS, mixed, resizedStretch, sizeOfStretch, withoutPlace } from './intensities';
 import type { Intensity, LineLoad, LoadAxes, Measure } from './primitive';
 
@@ -21,44 +22,8 @@ export interface ChainLoad {
   readonly to: Intensity;
 }
 
-/** A member of the run, and the metres of the run that it covers. */
-interface Link {
-  readonly member: string;
-  readonly way: 'along' | 'against';
-  readonly from: number;
-  readonly to: number;
-}
-
 /** Parts of the run's length below which a stretch is nothing. */
 const SLACK = 1e-9;
-
-type Ends = Pick<Bar, 'start' | 'end'>;
-
-/** Which way each member lies in the run; the place of the first that does not meet the one before it where they do not connect. */
-function waysOf(ends: readonly Ends[]): readonly Link['way'][] | number {
-  const [first, second] = ends;
-  if (!first) return [];
-  const isMet = (node: string): boolean => !second || second.start === node || second.end === node;
-  if (!isMet(first.end) && !isMet(first.start)) return 1;
-  let at = isMet(first.end) ? first.start : first.end;
-  const ways: Link['way'][] = [];
-  for (const [i, { start, end }] of ends.entries()) {
-    if (start !== at && end !== at) return i;
-    ways.push(start === at ? 'along' : 'against');
-    at = start === at ? end : start;
-  }
-  return ways;
-}
-
-function linksOf(members: readonly string[], bars: Bars): Link[] {
-  const found = members.map(bars);
-  const ways = waysOf(found);
-  if (typeof ways === 'number') throw new Error('a chain of members that do not connect passed the check');
-  let end = 0;
-  return members.map((member, i) => ({ member, way: ways[i]!, from: end, to: (end += found[i]!.length) }));
-}
-
-const lengthOf = (links: readonly Link[]): number => links.at(-1)?.to ?? 0;
 
 /** Where the load begins and ends, metres along the run. */
 function stretchOf({ measure, from, to }: ChainLoad, length: number): { readonly from: number; readonly to: number } {
@@ -153,23 +118,13 @@ function follow(load: ChainLoad, change: MemberChange, bars: Bars): ChainLoad[] 
       return runs.filter((run) => run.length > 0).flatMap((run) => over(load, run, length));
     }
     case 'split':
-      return [
-        {
-          ...load,
-          members: links.flatMap(({ member, way }) => {
-            const pieces = change.pieces.get(member) ?? [member];
-            return way === 'along' ? pieces : pieces.toReversed();
-          }),
-        },
-      ];
+      return [{ ...load, members: splitRun(links, change.pieces) }];
     case 'joined': {
-      const at = load.members.findIndex((member) => change.members.includes(member));
-      const there = load.members.slice(at, at + change.members.length);
-      const isAlong = there.join('\n') === change.members.join('\n');
-      if (!isAlong && there.join('\n') !== change.members.toReversed().join('\n')) return undefined;
-      const members = [...load.members.slice(0, at), change.into, ...load.members.slice(at + there.length)];
-      if (members.length > 1 || isAlong) return [{ ...load, members }];
-      return over(load, [{ member: change.into, way: 'against', from: 0, to: length }], length);
+      const joined = joinedRun(load.members, change);
+      if (!joined) return undefined;
+      const { members, way } = joined;
+      if (members.length > 1 || way === 'along') return [{ ...load, members }];
+      return over(load, [{ member: change.into, way, from: 0, to: length }], length);
     }
   }
 }
@@ -195,37 +150,8 @@ function variants(load: ChainLoad, { hand, direction }: Turn): ChainLoad[] {
 }
 
 function check(context: RuleContext, load: Entity, path: string): void {
-  if (!Array.isArray(load.members)) return;
-  const members = load.members as unknown[];
-  const { findings } = context;
-  members.forEach((member, i) => checkReference(findings, context.members, member, `${path}.members[${i}]`, 'member'));
-  const found = members.map((member) => context.members.get(member));
-  if (!found.every((member) => member !== undefined)) return;
-  const fault = (i: number, code: string, what: string, remedy: string): void =>
-    findings.fault({
-      code,
-      path: `${path}.members[${i}]`,
-      value: members[i],
-      what,
-      expected: 'members that follow each other, each of them once',
-      remedy,
-      subjects: [`load ${String(load.id)}`, `member ${String(members[i])}`],
-    });
-  const seen = new Set<unknown>();
-  const twice = members.findIndex((member) => seen.size === seen.add(member).size);
-  if (twice >= 0)
-    return fault(twice, 'member-twice', `Member “${String(members[twice])}” stands twice in this load`, 'Name it once');
-  const ways = waysOf(found as unknown as Ends[]);
-  if (typeof ways === 'number') {
-    const [before, here] = [String(members[ways - 1]), String(members[ways])];
-    return fault(
-      ways,
-      'broken-chain',
-      `Members “${before}” and “${here}” of this load do not meet`,
-      'Name the members in their order along one line',
-    );
-  }
-  checkStretch(context, load, found, path);
+  const found = checkRun(context, load, path);
+  if (found) checkStretch(context, load, found, path);
 }
 
 function checkStretch({ findings, nodes }: RuleContext, load: Entity, members: readonly Entity[], path: string): void {

@@ -22,6 +22,7 @@ export function loadComponents(load: Load, space: Model['space']): LoadComponent
       if (without.includes(key)) return [];
       const value = (entry as Record<string, unknown>)[key];
       const path = [...prefix, key] as unknown as ComponentPath;
+      if (field.kind === 'object' && value === undefined) return [];
       if (field.kind === 'object') return components(field.fields, value as object, closed(outOfPlane.intensity), path);
       if (field.kind !== 'quantity') return [];
       return [{ path, dimension: key === 'at' ? position : field.dimension, value: value as number | undefined }];

@@ -12,6 +12,7 @@ const loads: readonly object[] = [
   { type: 'strain', member: 'b', elongation: 2e-3 },
   { type: 'settlement', node: '1', uy: -0.01, rz: 0.002 },
   { type: 'area', members: ['a'], width: 3, pressure: 1200 },
+  { type: 'train', members: ['a', 'b'], stands: 3, axles: [9e3, 4e3], spacings: [1.5] },
 ];
 
 describe.each(loads.map((load) => [(load as Load).type, load] as const))('a %s load', (type, load) => {

@@ -1,4 +1,5 @@
 import type { Entity } from '../findings';
+import { isOneTerm, type ActionGroup } from '../model';
 import { inOrderOfReference } from '../reference-order';
 import { byId, checkReference, listOf, type RuleContext } from './context';
 import { circularOf } from './circular';
@@ -41,6 +42,22 @@ export function checkActions({ model, findings }: RuleContext): void {
         what: `The action “${String(action.id)}” is part of itself`,
         expected: 'cases, or actions that do not lead back here',
         remedy: 'Remove the part that leads back',
+        subjects,
+      });
+    if (isOneTerm(action.type as ActionGroup['type']) && (partsOf(action).length !== 1 || actions.has(partsOf(action)[0])))
+      findings.fault({
+        code: action.type === 'pattern' ? 'wrong-pattern' : 'wrong-travelling',
+        path: `actions[${i}].of`,
+        value: partsOf(action).join(', '),
+        what:
+          action.type === 'pattern'
+            ? `The pattern “${String(action.id)}” is of one case, of which it loads some spans at a time`
+            : `The action “${String(action.id)}” is of one case, whose trains travel`,
+        expected: 'one load case',
+        remedy:
+          action.type === 'pattern'
+            ? 'Name the case that loads the whole; make a pattern of each other one'
+            : 'Name the case that holds the trains; let those of each other one travel by themselves',
         subjects,
       });
     const kinds = [...(found.get(action.id) ?? [])];

@@ -8,6 +8,7 @@ import {
   PARTS,
   RESULT_NUMBERS,
 } from '../../limits';
+import { once } from '../../once';
 import { isObject, type Entity } from '../findings';
 import { compoundKinds, isCompound } from '../loads/compound';
 import type { LoadAmount } from '../loads/compound-kind';
@@ -56,11 +57,7 @@ export function checkAmounts({ model, findings }: RuleContext): boolean {
       });
     });
   const actions = listOf(model, 'actions');
-  const waysOf = (all: readonly Entity[]): number => all.reduce((sum, { id }) => sum + (ways.get(id) ?? 1), 0);
-  const sums = combinations.filter(({ type }) => type === 'sum');
-  // Each way has a factor on each case, and each sum one on each action before its ways are made.
-  const factors = (waysOf(sums) + waysOf(actions)) * cases.length + sums.length * actions.length;
-  tooMuch('combinations', factors, FACTORS, 'The sums have too many factors when they are resolved to load cases');
+  tooMuch('combinations', factorsOfWays(model, ways, cases.length), FACTORS, TOO_MUCH.factors);
   const { steps, largest } = factorsOfSums(combinations, cases.length + actions.length);
   tooMuch('combinations', steps, FACTOR_STEPS, 'The sums of sums take too many additions when they are resolved to load cases');
   if (largest && largest.size > FACTOR_SIZE) {
@@ -75,20 +72,12 @@ export function checkAmounts({ model, findings }: RuleContext): boolean {
       subjects: [`combination ${largest.id}`],
     });
   }
-  tooMuch(
-    'combinations',
-    partsOfEnvelopes(combinations, ways),
-    PARTS,
-    'The envelopes have too many parts when they are resolved',
-  );
+  tooMuch('combinations', partsOfEnvelopes(combinations, ways), PARTS, TOO_MUCH.parts);
 
-  const width = OF_A_PIECE[model.space === 'space' ? 'space' : 'plane'];
-  const [nodes, members, loads] = ['nodes', 'members', 'loads'].map((list) => listOf(model, list)) as [
-    Entity[],
-    Entity[],
-    Entity[],
-  ];
-  const whole = cases.length * (members.length * (width + OF_A_MEMBER) + nodes.length * OF_A_NODE);
+  const width = widthOf(model);
+  const loads = listOf(model, 'loads');
+  const members = listOf(model, 'members');
+  const whole = cases.length * numbersOfCase(model);
   // A load that begins or ends inside a member cuts it there, in its own case.
   const cuts = loads.reduce((sum, load) => sum + cutsOf(load), 0);
   tooMuch('cases', whole + cuts * width, RESULT_NUMBERS, 'The results of all load cases would hold too many numbers');
@@ -97,6 +86,25 @@ export function checkAmounts({ model, findings }: RuleContext): boolean {
   tooMuch('loads', amount.loads, EXPANDED_LOADS, 'The loads stand for too many loads on single members and nodes');
   return fits;
 }
+
+export const TOO_MUCH = {
+  factors: 'The sums have too many factors when they are resolved to load cases',
+  parts: 'The envelopes have too many parts when they are resolved',
+} as const;
+
+/** How many factors there are when sums are resolved: each way has one on each solved case, and each sum one on each action before its ways are made. */
+export function factorsOfWays(model: Entity, ways: ReadonlyMap<unknown, number>, solved: number): number {
+  const actions = listOf(model, 'actions');
+  const sums = listOf(model, 'combinations').filter(({ type }) => type === 'sum');
+  const count = [...sums, ...actions].reduce((sum, { id }) => sum + (ways.get(id) ?? 1), 0);
+  return count * solved + sums.length * actions.length;
+}
+
+const widthOf = ({ space }: Entity): number => OF_A_PIECE[space === 'space' ? 'space' : 'plane'];
+
+/** Numbers in the results of a case whose loads cut no member. */
+export const numbersOfCase = (model: Entity): number =>
+  listOf(model, 'members').length * (widthOf(model) + OF_A_MEMBER) + listOf(model, 'nodes').length * OF_A_NODE;
 
 /** What expanding all loads takes, at the most. */
 function amountOf(loads: readonly Entity[], members: readonly Entity[]): LoadAmount {
@@ -117,10 +125,7 @@ function amountOf(loads: readonly Entity[], members: readonly Entity[]): LoadAmo
 }
 
 /** How many additions resolving all sums takes, and the one whose factors may become the largest. */
-function factorsOfSums(
-  combinations: readonly Entity[],
-  terms: number,
-): { readonly steps: number; readonly largest: { readonly id: string; readonly size: number } | undefined } {
+const factorsOfSums = once((combinations: readonly Entity[], terms: number): FactorsOfSums => {
   const sums = combinations.flatMap(({ id, factors }) =>
     typeof id === 'string' && isObject(factors) ? [{ id, parts: Object.keys(factors) }] : [],
   );
@@ -140,13 +145,18 @@ function factorsOfSums(
     if (!largest || size > largest.size) largest = { id, size };
   }
   return { steps, largest };
+});
+
+interface FactorsOfSums {
+  readonly steps: number;
+  readonly largest: { readonly id: string; readonly size: number } | undefined;
 }
 
 const cutsOf = ({ type, from, to }: Entity): number =>
   type === 'point' ? 1 : Number(isObject(from) && from.at !== undefined) + Number(isObject(to) && to.at !== undefined);
 
 /** How many there are in all when envelopes of envelopes are resolved; no more than is refused anyway is counted. */
-function partsOfEnvelopes(combinations: readonly Entity[], ways: ReadonlyMap<unknown, number>): number {
+export const partsOfEnvelopes = once((combinations: readonly Entity[], ways: ReadonlyMap<unknown, number>): number => {
   const envelopes = combinations.flatMap(({ id, of }) =>
     typeof id === 'string' && Array.isArray(of) ? [{ id, parts: of.filter((part) => typeof part === 'string') }] : [],
   );
@@ -161,4 +171,4 @@ function partsOfEnvelopes(combinations: readonly Entity[], ways: ReadonlyMap<unk
     if (count > PARTS) break;
   }
   return count;
-}
+});

@@ -15,7 +15,9 @@ export const ruleContext = (model: Entity, findings: Findings): RuleContext => (
   members: byId(model, 'members'),
 });
 
-export const listOf = (model: Entity, name: string): Entity[] => (Array.isArray(model[name]) ? (model[name] as Entity[]) : []);
+export const listOf = (model: Entity, name: string): Entity[] => (Array.isArray(model[name]) ? (model[name] as Entity[]) : NONE);
+/** One list, so that what is found of it once is found again. */
+const NONE: Entity[] = [];
 export const byId = (model: Entity, list: string): Map<unknown, Entity> =>
   new Map(listOf(model, list).map((item) => [item.id, item]));
 export const numberOf = (value: unknown, otherwise = 0): number => (typeof value === 'number' ? value : otherwise);

@@ -1,4 +1,5 @@
 import { isObject, type Entity, type Findings } from '../findings';
+import { freedoms } from '../freedoms';
 import { compoundKinds } from '../loads/compound';
 import { checkNotional } from '../loads/notional';
 import { byId, checkPosition, checkReference, listOf, memberLength, numberOf, type RuleContext } from './context';
@@ -37,7 +38,7 @@ export function checkLoads(context: RuleContext): void {
 const subjectsOf = ({ id }: Entity, on: string): string[] => [...(id === undefined ? [] : [`load ${String(id)}`]), on];
 
 function checkSettlement(findings: Findings, load: Entity, support: Entity | undefined, path: string): void {
-  for (const freedom of ['ux', 'uy', 'uz', 'rx', 'ry', 'rz']) {
+  for (const freedom of freedoms) {
     if (numberOf(load[freedom]) === 0) continue;
     const restraint = support?.[freedom] ?? 'free';
     if (restraint !== 'free' && restraint !== 0) continue;

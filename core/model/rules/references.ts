@@ -10,6 +10,9 @@ export function checkDuplicates({ model, findings }: RuleContext): void {
     ['members', 'id', 'member'],
     ['supports', 'node', 'support of node'],
     ['groups', 'id', 'group'],
+    ['trains', 'id', 'train'],
+    ['expected', 'id', 'expected value'],
+    ['ruleSets', 'id', 'set of rules'],
     ['loads', 'id', 'load'],
   ];
   for (const [list, key, word] of lists) {
@@ -51,5 +54,16 @@ export function checkGroups({ model, findings, nodes, members }: RuleContext): v
     ] as const;
     for (const [list, known, word] of parts)
       listOf(group, list).forEach((id, k) => checkReference(findings, known, id, `groups[${i}].${list}[${k}]`, word));
+  });
+}
+
+/** What is expected is of a member and an outcome that are there. */
+export function checkExpected({ model, findings, members }: RuleContext): void {
+  const all = listOf(model, 'expected');
+  if (all.length === 0) return;
+  const outcomes = new Map([...listOf(model, 'cases'), ...listOf(model, 'combinations')].map((one) => [one.id, one]));
+  all.forEach(({ member, outcome }, i) => {
+    checkReference(findings, members, member, `expected[${i}].member`, 'member');
+    checkReference(findings, outcomes, outcome, `expected[${i}].outcome`, 'case or combination');
   });
 }

@@ -8,7 +8,8 @@ import { checkLoads } from './loads';
 import { checkMembers, checkSupports } from './members';
 import { checkPlane } from './plane';
 import { checkSections } from './sections';
-import { checkDuplicates, checkGroups } from './references';
+import { checkTrains } from './trains';
+import { checkDuplicates, checkExpected, checkGroups } from './references';
 
 /** Rules between the entries of a model: duplicates, references, lengths, positions, planes, combinations. */
 export function checkRelations(model: Entity, findings: Findings): void {
@@ -23,5 +24,7 @@ export function checkRelations(model: Entity, findings: Findings): void {
   checkActions(context);
   checkCombinations(context);
   checkGroups(context);
+  checkExpected(context);
+  checkTrains(context);
   if (model.space === 'plane') checkPlane(context);
 }

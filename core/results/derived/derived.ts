@@ -31,6 +31,11 @@ export interface Derived {
   readonly isMagnitude: boolean;
   /** Undefined where the section does not tell it. */
   readonly at: (forces: Forces, fibres: Fibres | undefined) => { readonly max: number; readonly min: number } | undefined;
+  /**
+   * Where its greatest and least values are those of a few sums of the forces, these sums by their factors: what is greatest of each can then be told without the
+   * others. Undefined where they are not, as on a round outline in space.
+   */
+  readonly sums?: (fibres: Fibres | undefined) => readonly (readonly (readonly [Force, number])[])[] | undefined;
   /** How large it is at most, whatever its sign, where no force is larger than these; found with hardly any work. */
   readonly most: (sizes: Forces, fibres: Fibres | undefined) => number;
   /**

@@ -28,6 +28,26 @@ export const normalStress: Derived = {
     }
     return { max, min };
   },
+  sums: (fibres) => {
+    if (!fibres) return undefined;
+    const { A, points, radius } = fibres;
+    const [vv, vw, ww] = fibres.flexibility;
+    const bendsInPlane = vw === 0 && ww === 0;
+    if (radius > 0 && !bendsInPlane) return undefined;
+    const heights = points.filter((_, i) => i % 2 === 0);
+    // In the plane the highest and the lowest fibre decide.
+    const places = bendsInPlane
+      ? [
+          [Math.max(...heights) + radius, 0],
+          [Math.min(...heights) - radius, 0],
+        ]
+      : heights.map((y, i) => [y, points[2 * i + 1]!]);
+    return places.map(([y, z]): readonly (readonly ['N' | 'My' | 'Mz', number])[] => [
+      ['N', 1 / A],
+      ['Mz', -(y! * vv + z! * vw)],
+      ['My', -(y! * vw + z! * ww)],
+    ]);
+  },
   most: ({ N, My, Mz }, fibres) => {
     if (!fibres) return 0;
     const { A, points, radius } = fibres;

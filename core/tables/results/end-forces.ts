@@ -1,12 +1,14 @@
 import type { DisplayUnits } from '../../quantities/display';
 import { inUnit } from '../../quantities/show';
 import { isRange } from '../../combinations/outcome';
-import { diagramOf } from '../../results/diagram';
-import { enveloped } from '../../results/envelope';
-import { inLetterOrder, quantitiesOf, quantityWords, unitOfQuantity } from '../../results/quantities';
+import { enveloped } from '../../results/nodal-range';
+import { travelReader } from '../../results/travelling/reader';
+import { inLetterOrder, quantitiesOf, symbolOf, unitOfQuantity } from '../../results/quantities';
 import { forces, type Force } from '../../results/derived/derived';
-import { AT_ENDS, partsOf } from '../../results/read';
+import { endAt, partsOf } from '../../results/read';
+import type { Range } from '../../results/curve-points';
 import type { Solution } from '../../results/results';
+import { isPlane } from '../../stiffness/structure';
 import { quietValue } from '../../results/noise';
 import type { CellValue, Column, Table } from '../column';
 import { results as WORDS } from '../words';
@@ -23,20 +25,21 @@ export function endForcesTable(solution: Solution, outcome: number, display: Dis
   const told = quantitiesOf(solution.structure);
   const parts = partsOf(solution, outcome);
   const isOne = !isRange(solution.outcomes[outcome]!);
-  const valueIn = (part: number, { index, side }: EndRow, force: Force): number => {
-    const { ends, endsAt } = diagramOf(solution, part, index);
-    const rule = AT_ENDS[force]!;
-    return side === 'start' ? rule[1] * ends[endsAt + rule[0]]! : rule[3] * ends[endsAt + rule[2]]!;
+  const valueIn = (part: number, { index, side }: EndRow, force: Force): number | Range => {
+    const one = solution.outcomes[part]!;
+    if (one.kind === 'travelling')
+      return travelReader(solution, part, one, index).at(force, side === 'start' ? 0 : solution.structure.lengths[index]!)!;
+    return endAt(solution, part, index, force, side);
   };
   const column = (force: Force): Column<EndRow> => {
     const unit = unitOfQuantity(force, display);
     const shown = (value: number): number => inUnit(quietValue(solution, outcome, force, value), unit);
     const value = (row: EndRow): CellValue => {
-      if (isOne) return shown(valueIn(outcome, row, force));
+      if (isOne) return shown(valueIn(outcome, row, force) as number);
       const { max, min } = enveloped(parts, (part) => valueIn(part, row, force));
       return { max: shown(max), min: shown(min) };
     };
-    return { key: force, title: quantityWords('space', force, display).symbol, unit, value };
+    return { key: force, title: symbolOf(isPlane(solution.structure) ? 'plane' : 'space', force, display), unit, value };
   };
   return {
     title: WORDS.endForces,

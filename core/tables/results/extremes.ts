@@ -2,8 +2,18 @@ import type { DisplayUnits } from '../../quantities/display';
 import { inUnit } from '../../quantities/show';
 import type { OverMembers } from '../../results/extremes-over-members';
 import { quietValue } from '../../results/noise';
-import { inLetterOrder, nameOf, quantitiesOf, quantityTable, unitOfQuantity, type Quantity } from '../../results/quantities';
+import {
+  inLetterOrder,
+  isLine,
+  nameOf,
+  quantitiesOf,
+  quantityTable,
+  unitOfQuantity,
+  type Quantity,
+} from '../../results/quantities';
 import type { Solution } from '../../results/results';
+import { trainsFor } from '../../results/travelling/where';
+import { standingWords } from '../influence/standing';
 import type { Table } from '../column';
 import { results as WORDS } from '../words';
 
@@ -17,6 +27,8 @@ export interface ExtremeRow {
   readonly x: number;
   /** The outcome that it comes from. */
   readonly from: number;
+  /** Where the trains stand that travel in it; empty where none does. */
+  readonly trains: string;
 }
 
 /** Of a magnitude only the largest value matters. */
@@ -40,7 +52,17 @@ export function extremesTable(
     return sidesOf(quantity).map((side): ExtremeRow => {
       const { value, member, x, from } = found[side];
       const quiet = quietValue(solution, outcome, quantity, value);
-      return { quantity, side, value: quiet, member: structure.names.members[member]!, x, from };
+      const trains =
+        quiet !== 0 && isLine(quantity) ? trainsFor(solution, from, { m: member, quantity, x }, side === 'max' ? 1 : -1) : [];
+      return {
+        quantity,
+        side,
+        value: quiet,
+        member: structure.names.members[member]!,
+        x,
+        from,
+        trains: trains.map(({ travel, standing }) => standingWords(travel.path, standing, structure, display)).join('; '),
+      };
     });
   });
   return {
@@ -55,7 +77,8 @@ export function extremesTable(
       {
         key: 'by',
         title: WORDS.governs,
-        value: ({ from }) => (from === outcome ? undefined : solution.outcomes[from]!.id),
+        value: ({ from, trains }) =>
+          [...(from === outcome ? [] : [solution.outcomes[from]!.id]), ...(trains ? [trains] : [])].join(': ') || undefined,
       },
     ],
     rows,

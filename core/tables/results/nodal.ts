@@ -1,9 +1,9 @@
 import { isRange } from '../../combinations/outcome';
 import { unitOf, type DisplayUnits } from '../../quantities/display';
 import { inUnit } from '../../quantities/show';
-import { enveloped } from '../../results/envelope';
+import { nodalRange } from '../../results/nodal-range';
 import { quiet, sizesOf } from '../../results/noise';
-import { nodalAt, partsOf } from '../../results/read';
+import { nodalAt } from '../../results/read';
 import type { Solution } from '../../results/results';
 import type { CellValue, Column, Table } from '../column';
 import { results as WORDS } from '../words';
@@ -57,12 +57,13 @@ function reader(
   component: Component,
   shown: (value: number) => number,
 ): (freedom: number) => CellValue {
-  const read = (one: number, freedom: number): number => alongAxis(component, nodalAt(solution, one, what, freedom));
-  if (!isRange(solution.outcomes[outcome]!)) return (freedom) => shown(read(outcome, freedom));
-  const parts = partsOf(solution, outcome);
+  const along = (value: number): number => shown(alongAxis(component, value));
+  if (!isRange(solution.outcomes[outcome]!)) return (freedom) => along(nodalAt(solution, outcome, what, freedom));
   return (freedom) => {
-    const { max, min } = enveloped(parts, (part) => read(part, freedom));
-    return { max: shown(max), min: shown(min) };
+    const { max, min } = nodalRange(solution, outcome, what, freedom);
+    const [a, b] = [along(max), along(min)];
+    // An axis that is named the other way turns the greatest into the least.
+    return { max: Math.max(a, b), min: Math.min(a, b) };
   };
 }
 

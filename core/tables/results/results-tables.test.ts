@@ -6,6 +6,7 @@ import type { Model } from '../../model/model';
 import { cellText, cellWords, type Table } from '../column';
 import { endForcesTable } from './end-forces';
 import { extremesTable } from './extremes';
+import { foundationTable } from './foundation';
 import { balanceTable, displacementsTable, reactionsTable } from './nodal';
 
 const units = { ...defaultDisplay, force: 'kN', moment: 'kN·m', deflection: 'mm', length: 'm' } as const;
@@ -41,7 +42,7 @@ test('end forces with the signs of the diagrams, and how the nodes move', () => 
   }); // oxfmt-ignore
   const { solution } = solved(model);
   expect(texts(endForcesTable(solution, 0, units))).toEqual([
-    ['Member', 'End', 'N (kN)', 'Vy (kN)', 'Mz (kN·m)'],
+    ['Member', 'End', 'N (kN)', 'V (kN)', 'M (kN·m)'],
     ['a', 'start', '5', '1', '-2'],
     ['a', 'end', '5', '1', '0'],
   ]);
@@ -70,4 +71,30 @@ test('extremes with their places; of an envelope ranges, and what governs', () =
   ]);
   const { columns, rows } = reactionsTable(solution, 3, units);
   expect([cellText(columns[2]!, rows[0]!), cellWords(columns[2]!, rows[0]!)]).toEqual(['-3 … 9', '−3 … 9']);
+});
+
+test('reactions for foundations: each extreme with all that acts at the same time, and the combination in which that is', () => {
+  const column = sketch({
+    nodes: [['1', 0, 0], ['2', 0, 4]], members: [['c', '1', '2']], supports: [clamp('1')],
+    extra: {
+      cases: [{ id: 'G', category: 'permanent' }, { id: 'W', category: 'wind' }],
+      loads: [{ id: 'g', case: 'G', type: 'node', node: '2', fy: -10e3 }, { id: 'w', case: 'W', type: 'node', node: '2', fx: 2e3 }],
+      combinations: [
+        { id: 'U1', type: 'sum', factors: { G: 1.35 } },
+        { id: 'U2', type: 'sum', factors: { G: 1, W: 1.5 } },
+        { id: 'E', type: 'envelope', of: ['U1', 'U2'] },
+      ],
+    },
+  }); // oxfmt-ignore
+  const { solution } = solved(column);
+  expect(texts(foundationTable(solution, 4, units)!)).toEqual([
+    ['Node', 'Extreme', 'X (kN)', 'Y (kN)', 'M (kN·m)', 'By'],
+    ['1', 'X most', '0', '13.5', '0', 'U1'],
+    ['1', 'X least', '-3', '10', '12', 'U2'],
+    ['1', 'Y most', '0', '13.5', '0', 'U1'],
+    ['1', 'Y least', '-3', '10', '12', 'U2'],
+    ['1', 'M most', '-3', '10', '12', 'U2'],
+    ['1', 'M least', '0', '13.5', '0', 'U1'],
+  ]);
+  expect(foundationTable(solution, 3, units)).toBeUndefined();
 });

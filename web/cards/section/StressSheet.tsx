@@ -45,17 +45,19 @@ interface StressSheetProps {
   readonly member: Member;
   readonly material: Material | undefined;
   readonly shape: Shape;
+  /** Metres from the member’s start, where the place is chosen elsewhere. */
+  readonly at?: number;
 }
 
 /** Stresses over the whole section at a place along a member, and at any point of it. */
-export function StressSheet({ solution, outcome, model, member, material, shape }: StressSheetProps) {
+export function StressSheet({ solution, outcome, model, member, material, shape, at }: StressSheetProps) {
   const display = useDisplay();
   const m = model.members.findIndex(({ id }) => id === member.id);
   const length = solution.structure.lengths[m] ?? 0;
   const [ratio, setRatio] = useState(0.5);
   const [shown, setShown] = useState<Shown>('normal');
   const [point, setPoint] = useState<readonly [z: number, y: number]>();
-  const x = ratio * length;
+  const x = at ?? ratio * length;
   const forces = useMemo(
     () => sectionForces(solution, outcome, m, { member, space: model.space, x }),
     [solution, outcome, m, member, model.space, x],
@@ -79,16 +81,18 @@ export function StressSheet({ solution, outcome, model, member, material, shape 
   const stress = found && here && stressAt(found, here[0], here[1]);
   return (
     <Stack>
-      <Columns>
-        <QuantityField
-          label={WORDS.from}
-          value={x}
-          dimension="length"
-          unit={display.length}
-          onCommit={(value = 0) => setRatio(Math.max(0, Math.min(1, length > 0 ? value / length : 0)))}
-        />
-        <Slider label={WORDS.from} range={[0, 1]} step={0.01} value={ratio} onChange={setRatio} />
-      </Columns>
+      {at === undefined && (
+        <Columns>
+          <QuantityField
+            label={WORDS.from}
+            value={x}
+            dimension="length"
+            unit={display.length}
+            onCommit={(value = 0) => setRatio(Math.max(0, Math.min(1, length > 0 ? value / length : 0)))}
+          />
+          <Slider label={WORDS.from} range={[0, 1]} step={0.01} value={ratio} onChange={setRatio} />
+        </Columns>
+      )}
       <Row role="group" aria-label={WORDS.shown}>
         {(Object.keys(QUANTITIES) as Shown[]).map((key) => (
           <ToggleButton key={key} isSelected={shown === key} onChange={() => setShown(key)}>
@@ -197,6 +201,15 @@ function StressPicture({ shape, field, shown, extremes, here, onPoint, label }: 
         <path key={`${ink} ${opacity}`} d={path} fill={ink} fillOpacity={opacity} />
       ))}
       <path d={pathOf(loops, layout.x, layout.y)} fill="none" stroke="currentColor" />
+      {shown === 'normal' && (
+        <path
+          d={neutralAxis(field, layout, about)}
+          fill="none"
+          stroke="var(--draw-text)"
+          strokeWidth={1.6}
+          strokeDasharray="7 3 2 3"
+        />
+      )}
       <circle
         cx={layout.x(here[0] + about.z)}
         cy={layout.y(here[1] + about.y)}
@@ -207,6 +220,28 @@ function StressPicture({ shape, field, shown, extremes, here, onPoint, label }: 
       />
     </Sheet>
   );
+}
+
+/** Where the normal stress is nothing, as a line through the material; empty where it has one sense throughout. */
+function neutralAxis(
+  { places, triangles, stresses }: StressField,
+  { x, y }: Layout,
+  about: { readonly y: number; readonly z: number },
+): string {
+  const path: string[] = [];
+  for (let t = 0; t < triangles.length; t += 3) {
+    const met: string[] = [];
+    for (let k = 0; k < 3; k++) {
+      const [a, b] = [triangles[t + k]!, triangles[t + ((k + 1) % 3)]!];
+      const [here, there] = [stresses[3 * a]!, stresses[3 * b]!];
+      if (here > 0 === there > 0) continue;
+      const part = here / (here - there);
+      const between = (axis: 0 | 1): number => places[2 * a + axis]! + part * (places[2 * b + axis]! - places[2 * a + axis]!);
+      met.push(`${x(between(0) + about.z).toFixed(1)} ${y(between(1) + about.y).toFixed(1)}`);
+    }
+    if (met.length === 2) path.push(`M${met[0]}L${met[1]}`);
+  }
+  return path.join('');
 }
 
 /** The triangles of the mesh by how much ink they get. */

@@ -1,4 +1,6 @@
+import type { ListKind } from '@rigid-beam/core/combinations/listed';
 import type { ScheduleList } from '@rigid-beam/core/tables/schedules/lists';
+import type { ResultList } from '@rigid-beam/core/tables/results/lists';
 import type { Slice } from './slice';
 
 /** A window in which the panel would lie over the sheet: there it comes when it is called. */
@@ -8,10 +10,14 @@ const isNarrow = (): boolean => typeof window !== 'undefined' && window.matchMed
 /** What stands beside the sheet. */
 export interface PageSlice {
   /** What the drawer under the sheet shows: a schedule, or the diagrams of a member at a size that can be read. */
-  readonly drawer: ScheduleList | 'charts' | undefined;
+  readonly drawer: ScheduleList | ResultList | 'charts' | undefined;
   /** Whether the side panel and the sketches of the cases are open or folded away. */
   readonly panel: 'open' | 'folded';
   readonly strip: 'open' | 'folded';
+  /** What the strip leaves out: kinds of cases and combinations, and sums that govern nothing. */
+  readonly unlisted: ReadonlySet<ListKind | 'idle'>;
+  /** What lies over the page until it is closed. */
+  readonly dialog: 'paper' | undefined;
   /** While something is selected the panel shows its card; the bench can be called back over it. */
   readonly side: 'card' | 'bench';
   /** The typical structure that is being measured out, to be placed. */
@@ -24,6 +30,8 @@ export const pageSlice: Slice<PageSlice> = {
     drawer: () => undefined,
     panel: () => (isNarrow() ? 'folded' : 'open'),
     strip: () => 'open',
+    unlisted: () => new Set(),
+    dialog: () => undefined,
     side: () => 'card',
     typical: () => undefined,
   },

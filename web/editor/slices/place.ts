@@ -21,6 +21,8 @@ export const placeSlice: Slice<Place> = {
     stage: (opened, search) => placeAt(opened, search).stage,
     acting: (opened, search) => placeAt(opened, search).acting,
     quantity: (opened, search) => placeAt(opened, search).quantity,
+    also: (opened, search) => placeAt(opened, search).also,
+    less: () => undefined,
     switches: (opened, search) => placeAt(opened, search).switches,
     beside: (opened, search) => placeAt(opened, search).beside,
   },

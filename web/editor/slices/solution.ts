@@ -22,6 +22,12 @@ export const unsolved = (model: Model, failure: string): Drawn => ({
   },
 });
 
+/** Which sums govern anything, and of which model that was found. */
+export interface Governing {
+  readonly model: Model;
+  readonly counts: ReadonlyMap<string, number>;
+}
+
 export interface SolutionSlice {
   readonly drawn: Drawn;
   /** The same for the rest of the page, which follows a drag only in structures small enough. */
@@ -30,6 +36,8 @@ export interface SolutionSlice {
   readonly progress: SolveProgress | 'stopped' | undefined;
   /** How far the reading of an envelope is, 0 to 1, while it is read. */
   readonly reading: number | undefined;
+  /** Which sums govern anything, as it was found last. */
+  readonly governing: Governing | undefined;
   /** What would stop the mechanisms of a model, once it is found. */
   readonly remedies: { readonly model: Model; readonly mechanisms: readonly RemediedMechanism[] } | undefined;
 }
@@ -42,6 +50,7 @@ export const solutionSlice: Slice<SolutionSlice> = {
     settled: ({ model }) => ({ model }),
     progress: () => undefined,
     reading: () => undefined,
+    governing: () => undefined,
     remedies: () => undefined,
   },
 };

@@ -1,3 +1,4 @@
+import type { Coloured } from '@rigid-beam/drawing/coloured-items';
 import { solidsOf } from '@rigid-beam/drawing/solids';
 import type { Deflected } from '@rigid-beam/drawing/diagram-items';
 import type { EditorState } from '../../editor/editor-state';
@@ -17,14 +18,19 @@ export class SolidLayer {
   ) {}
 
   /** What lies under the lines; undefined until it is there. */
-  picture({ drawn, hidden }: EditorState, bent: Deflected | undefined, sight: Sight): HTMLCanvasElement | undefined {
+  picture(
+    { drawn, hidden }: EditorState,
+    bent: Deflected | undefined,
+    coloured: Coloured | undefined,
+    sight: Sight,
+  ): HTMLCanvasElement | undefined {
     if (this.state === 'not yet') void this.fetch();
     if (!this.scene || sight.camera.width === 0) return undefined;
     const { nodes, members, sections } = drawn.model;
-    const shown = [nodes, members, sections, hidden, bent?.solution, bent?.outcome, bent?.factor];
+    const shown = [nodes, members, sections, hidden, bent?.solution, bent?.outcome, bent?.factor, coloured?.solution, coloured?.outcome, coloured?.quantity]; // oxfmt-ignore
     if (shown.some((part, i) => part !== this.built[i])) {
       const start = performance.now();
-      this.scene.take(solidsOf(drawn.model, hidden, bent));
+      this.scene.take(solidsOf(drawn.model, hidden, bent, coloured));
       this.built = shown;
       // The bench reads it.
       performance.measure('solid bodies', { start });

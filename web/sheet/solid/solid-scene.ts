@@ -22,6 +22,9 @@ import type { Camera } from '@rigid-beam/drawing/camera';
 import type { Projection } from '@rigid-beam/drawing/projection';
 import { PLACING, type Solids } from '@rigid-beam/drawing/solids';
 
+/** Light takes from colours: what is half as large is more than half as strong. */
+const FULL = 0.6;
+
 /** How the scene is looked at, and in which inks. */
 export interface Sight {
   readonly camera: Camera;
@@ -29,6 +32,8 @@ export interface Sight {
   readonly ratio: number;
   readonly ink: string;
   readonly paper: string;
+  /** Of bodies that carry a colour, for what is positive and negative. */
+  readonly inks: readonly [positive: string, negative: string];
 }
 
 /** Members as lit bodies on a canvas of their own, which the sheet lays under its lines. One mesh a section, one instance a member. */
@@ -39,6 +44,9 @@ export class SolidScene {
   private readonly sun = new DirectionalLight(0xffffff, 2.2);
   private readonly sky = new HemisphereLight(0xffffff, 0x8a8f98, 1.15);
   private meshes: InstancedMesh[] = [];
+  /** By mesh, what its bodies carry as a colour; and in which inks they have it. */
+  private shares: (Float32Array | undefined)[] = [];
+  private tinted = '';
   /** How far the bodies reach from the origin, metres. */
   private reach = 1;
 
@@ -51,7 +59,10 @@ export class SolidScene {
   take(groups: readonly Solids[]): void {
     this.clear();
     this.reach = 1;
-    for (const { loops, isKnown, members, placings } of groups) {
+    this.shares = [];
+    this.tinted = '';
+    for (const { loops, isKnown, members, placings, shares } of groups) {
+      this.shares.push(shares);
       const material = new MeshLambertMaterial({ side: DoubleSide, transparent: !isKnown, opacity: isKnown ? 1 : 0.35 });
       const mesh = new InstancedMesh(extruded(loops), material, members.length);
       mesh.instanceMatrix.array.set(placings);
@@ -70,12 +81,12 @@ export class SolidScene {
   }
 
   /** The bodies as they are seen, on a transparent ground. */
-  picture({ camera, projection: { right, up, toward }, ratio, ink, paper }: Sight): HTMLCanvasElement {
+  picture({ camera, projection: { right, up, toward }, ratio, ink, paper, inks }: Sight): HTMLCanvasElement {
     const { width, height, scale, x, y } = camera;
     this.renderer.setPixelRatio(ratio);
     this.renderer.setSize(width, height, false);
     const body = new Color(ink).lerp(new Color(paper), 0.6);
-    for (const mesh of this.meshes) (mesh.material as MeshLambertMaterial).color.copy(body);
+    this.tint(body, paper, inks);
     const [halfWidth, halfHeight] = [width / scale / 2, height / scale / 2];
     const far = 4 * this.reach + 2 * (halfWidth + halfHeight) + Math.abs(x) + Math.abs(y);
     Object.assign(this.camera, {
@@ -102,6 +113,29 @@ export class SolidScene {
     this.sun.position.copy(over(-0.55, 0.8, 0.9));
     this.renderer.render(this.scene, this.camera);
     return this.renderer.domElement;
+  }
+
+  /** Bodies in one colour, or each in the ink of its value, the stronger the larger it is. */
+  private tint(body: Color, paper: string, inks: Sight['inks']): void {
+    const key = [body.getHexString(), ...inks].join();
+    const isSame = key === this.tinted;
+    this.tinted = key;
+    const [positive, negative] = inks.map((one) => new Color(one)) as [Color, Color];
+    const pale = body.clone().lerp(new Color(paper), 0.75);
+    this.meshes.forEach((mesh, g) => {
+      const shares = this.shares[g];
+      const { color } = mesh.material as MeshLambertMaterial;
+      if (!shares) return void color.copy(body);
+      if (isSame) return;
+      color.set(0xffffff);
+      const one = new Color();
+      shares.forEach((share, i) => {
+        // What is not known is as it is without a colour.
+        one.copy(pale).lerp(share < 0 ? negative : positive, Number.isNaN(share) ? 0 : Math.min(1, Math.abs(share) ** FULL));
+        mesh.setColorAt(i, one);
+      });
+      mesh.instanceColor!.needsUpdate = true;
+    });
   }
 
   close(): void {

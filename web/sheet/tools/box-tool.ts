@@ -1,7 +1,8 @@
 import { worldPath, type Item } from '@rigid-beam/drawing/display-list';
 import type { SheetController } from '../controller';
 import { inBox } from '../in-box';
-import type { Tool, ToolPointer } from './tool';
+import { DragTool } from './drag-tool';
+import type { ToolPointer } from './tool';
 import { boxTool as WORDS } from '../words';
 
 export const BOX_HINT = WORDS.hint;
@@ -25,36 +26,16 @@ export function selectInBox(sheet: SheetController, from: ToolPointer, to: ToolP
 }
 
 /** Draws one box wherever it begins, also over members, and also with a finger, which otherwise moves the paper. */
-export class BoxTool implements Tool {
+export class BoxTool extends DragTool {
   readonly name = 'box';
-  readonly cursor = 'crosshair';
   readonly hint = BOX_HINT;
-  private from: ToolPointer | undefined;
-  private to: ToolPointer | undefined;
 
-  constructor(private readonly sheet: SheetController) {}
-
-  down(event: ToolPointer): void {
-    this.from = event;
-    this.to = event;
-  }
-
-  move(event: ToolPointer): void {
-    if (this.from) this.to = event;
-  }
-
-  up(event: ToolPointer): void {
-    const { from } = this;
-    if (!from) return;
+  protected done(from: ToolPointer, to: ToolPointer): void {
     this.sheet.takeSelect();
-    selectInBox(this.sheet, from, event);
+    selectInBox(this.sheet, from, to);
   }
 
-  cancel(): void {
-    this.from = undefined;
-  }
-
-  overlay(): Item[] {
-    return this.from && this.to ? boxItems(this.sheet, this.from, this.to) : [];
+  protected drawn(from: ToolPointer, to: ToolPointer): Item[] {
+    return boxItems(this.sheet, from, to);
   }
 }

@@ -1,8 +1,10 @@
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { movedAlong, resizedEnd, turnedForce } from '@rigid-beam/core/model/loads/dragged';
+import { barsOf } from '@rigid-beam/core/model/loads/bars';
+import { stoodAt } from '@rigid-beam/core/model/loads/train-load';
 import type { Load, Model } from '@rigid-beam/core/model/model';
 import { screenX, screenY } from '@rigid-beam/drawing/camera';
-import { drawnMembers } from '@rigid-beam/drawing/geometry';
+import { drawnMembers, type DrawnMember } from '@rigid-beam/drawing/geometry';
 import { handleItems, loadHandles, type LoadHandle } from '@rigid-beam/drawing/load-handles';
 import type { Item } from '@rigid-beam/drawing/display-list';
 import type { SheetController } from '../controller';
@@ -62,7 +64,7 @@ export function dragIntent(sheet: SheetController, { load, handle }: HeldLoad, e
 function followed(
   sheet: SheetController,
   load: Load,
-  { role, x, y, dx, dy, foot: [bx, by] = [0, 0] }: LoadHandle,
+  { role, x, y, dx, dy, axle = 0, foot: [bx, by] = [0, 0] }: LoadHandle,
   event: ToolPointer,
 ): Load | undefined {
   const { model } = sheet.editor.state;
@@ -82,9 +84,29 @@ function followed(
     const step = event.shift ? 1 : STEP;
     return turnedForce(load, Math.round(degrees / step) * step);
   }
+  if (load.type === 'train') {
+    const nearest = nearestOf(sheet, model, load.members, event);
+    const place = nearest && placeOn(sheet, model, nearest, event);
+    if (!place) return undefined;
+    const at = Math.min(Math.max(place.at, 0), place.length);
+    return stoodAt(load, barsOf(model), axle, { member: nearest, at });
+  }
   if (load.type !== 'line' && load.type !== 'point') return undefined;
   const place = placeOn(sheet, model, load.member, event);
   return place && movedAlong(load, role, place.at, place.length);
+}
+
+/** The member of a run that is nearest to the pointer. */
+function nearestOf(sheet: SheetController, model: Model, ids: readonly string[], event: ToolPointer): string | undefined {
+  const { x, y } = sheet.view.world(event.x, event.y);
+  const distance = ({ x1, y1, ex, length }: DrawnMember): number => {
+    const seen = ex[0] ** 2 + ex[1] ** 2;
+    const along = Math.min(Math.max(((x - x1) * ex[0] + (y - y1) * ex[1]) / seen, 0), length);
+    return Math.hypot(x - x1 - ex[0] * along, y - y1 - ex[1] * along);
+  };
+  const own = new Set(ids);
+  const found = drawnMembers(model, sheet.view.seen()).filter(({ id }) => own.has(id));
+  return found.toSorted((a, b) => distance(a) - distance(b))[0]?.id;
 }
 
 /** Metres along a member to the place nearest to the pointer: rounded, and onto halves, thirds and quarters close by. */

@@ -44,6 +44,7 @@ export class SelectTool implements Tool {
   readonly name = 'select';
   private state: State = { name: 'idle' };
   private hovered: Subject | undefined;
+  private pointer: readonly [number, number] | undefined;
   private onText: LabelRole | undefined;
   private onHandle = false;
   private pending: Intent | undefined;
@@ -106,6 +107,7 @@ export class SelectTool implements Tool {
   private hover(event: ToolPointer): void {
     const hit = this.sheet.drawing.hit(event.x, event.y, event.type);
     this.hovered = hit?.subject;
+    this.pointer = [event.x, event.y];
     this.onText = hit?.label?.label.role;
     this.onHandle = handleAt(this.sheet, event) !== undefined;
   }
@@ -191,7 +193,7 @@ export class SelectTool implements Tool {
     const handles = loadHandleItems(this.sheet);
     if (handles.length > 0) return handles;
     const member = hovered?.kind === 'member' ? hovered.id : hovered?.kind === 'extreme' ? hovered.member : undefined;
-    if (member !== undefined) return this.sheet.drawing.pointedAt(member);
+    if (member !== undefined) return this.sheet.drawing.pointedAt(member, this.pointer);
     if (hovered?.kind !== 'node') return [];
     const node = drawnNodes(this.sheet.editor.state.drawn.model, this.sheet.view.seen()).get(hovered.id);
     return node ? [symbolPath(node.x, node.y, circle(7), { closed: true, stroke: 'selection', width: 1.5 })] : [];

@@ -1,6 +1,6 @@
 'use client';
 
-import { Fragment, memo, useRef, useState, type KeyboardEvent } from 'react';
+import { Fragment, memo, useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { ToggleButton } from 'react-aria-components';
 import styled from 'styled-components';
 import { byHand } from '@rigid-beam/core/combinations/generate/difference';
@@ -19,7 +19,9 @@ const Scroll = styled.div`
 `;
 
 const Grid = styled.table`
-  border-collapse: collapse;
+  /* Not collapsed: lines would stay behind under a column that stands still. */
+  border-collapse: separate;
+  border-spacing: 0;
   font-size: 0.8rem;
   th,
   td {
@@ -55,6 +57,12 @@ const Grid = styled.table`
   }
   input[aria-invalid='true'] {
     border-color: var(--fault);
+  }
+  tr[data-idle] td,
+  tr[data-idle] input,
+  tr[data-idle] button:not([data-selected]) {
+    color: var(--soft);
+    font-weight: 400;
   }
   input[data-zero='true']:not(:focus) {
     color: var(--soft);
@@ -120,10 +128,12 @@ interface FactorTableProps {
   readonly actions: Model['actions'];
   readonly combinations: Model['combinations'];
   readonly acting: string | undefined;
+  /** Sums that govern nothing. */
+  readonly idle: ReadonlySet<string>;
 }
 
 /** Every sum with its factors on the cases as a table that is typed into; arrow keys go from cell to cell. An envelope says what it encloses. */
-export const FactorTable = memo(function FactorTable({ cases, actions, combinations: all, acting }: FactorTableProps) {
+export const FactorTable = memo(function FactorTable({ cases, actions, combinations: all, acting, idle }: FactorTableProps) {
   const editor = useEditor();
   const onPut = (sum: SumCombination): void => {
     const before = all.find(({ id }) => id === sum.id);
@@ -140,6 +150,10 @@ export const FactorTable = memo(function FactorTable({ cases, actions, combinati
   // What acts is among those that are there.
   const from = Math.min(last, at >= 0 && (at < first || at >= first + MOST) ? Math.max(0, at - MOST / 2) : first);
   const table = useRef<HTMLTableElement>(null);
+  // What was chosen elsewhere is in view.
+  useEffect(() => {
+    table.current?.querySelector('[data-acting]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  }, [acting]);
   const go = (event: KeyboardEvent<HTMLInputElement>): void => {
     const step = { ArrowUp: -1, ArrowDown: 1 }[event.key];
     if (step === undefined) return;
@@ -172,7 +186,11 @@ export const FactorTable = memo(function FactorTable({ cases, actions, combinati
                   </th>
                 </tr>
               )}
-              <tr>
+              <tr
+                data-acting={acting === combination.id || undefined}
+                data-idle={idle.has(combination.id) || undefined}
+                title={idle.has(combination.id) ? WORDS.governsNothing : undefined}
+              >
                 <th scope="row">
                   <Act
                     isSelected={acting === combination.id}

@@ -1,7 +1,8 @@
 import styled from 'styled-components';
-import { publishedRules } from '@rigid-beam/core/combinations/rules/published';
+import { knownRules } from '@rigid-beam/core/combinations/rules/own';
 import { sumText } from '@rigid-beam/core/combinations/sum-text';
 import type { Combination } from '@rigid-beam/core/model/model';
+import { useModel } from '../../editor/use-editor';
 import { reasonBox as WORDS } from '../words';
 
 const Box = styled.aside`
@@ -19,7 +20,8 @@ const Box = styled.aside`
 /** Why the combination that acts is as it is: the sum as it is written, its reason and its clause. */
 export function ReasonBox({ combination }: { readonly combination: Combination }) {
   const { id, made } = combination;
-  const rules = made && (publishedRules.find((one) => one.id === made.rules)?.title ?? made.rules);
+  const known = knownRules(useModel());
+  const rules = made && (known.find((one) => one.id === made.rules)?.title ?? made.rules);
   return (
     <Box aria-label={WORDS.label(id)}>
       <p>

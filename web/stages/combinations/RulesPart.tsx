@@ -1,20 +1,22 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { CheckboxGroup, Label, ToggleButtonGroup } from 'react-aria-components';
+import { CheckboxGroup, FileTrigger, Label, ToggleButtonGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { answerOf, askedFor, limitStatesIn, limitStatesOf, type Answer } from '@rigid-beam/core/combinations/asked';
 import { taking } from '@rigid-beam/core/combinations/generate/difference';
 import { tooManyWords, untoldWords } from '@rigid-beam/core/combinations/generate/words';
-import { publishedRules } from '@rigid-beam/core/combinations/rules/published';
+import { copiedRules, knownRules, rulesFaults } from '@rigid-beam/core/combinations/rules/own';
 import { limitStateTable, type LimitState } from '@rigid-beam/core/model/categories';
 import { permanentWays, type Combining } from '@rigid-beam/core/model/model';
 import { cellWords, type Table } from '@rigid-beam/core/tables/column';
 import { changesTable, type Change } from '@rigid-beam/core/tables/combinations/changes';
 import { useEditor, useModel } from '../../editor/use-editor';
 import { Button, FieldNote, Hint, PanelSubtitle, Row, Select, Stack, ToggleButton } from '../../ui/controls';
+import { Fold } from '../../ui/Fold';
 import { ReadTable } from '../../ui/ReadTable';
 import { Tick } from '../../ui/Tick';
+import { RuleEditor } from './RuleEditor';
 import { rulesPart as WORDS } from '../words';
 
 const Sets = styled(ToggleButtonGroup)`
@@ -52,12 +54,29 @@ export function RulesPart() {
   const model = useModel();
   /** What is looked at before it is taken. */
   const [tried, setTried] = useState<Combining>();
-  const { cases, actions, combinations, combining } = model;
+  const { cases, actions, combinations, combining, ruleSets } = model;
+  const known = useMemo(() => knownRules({ ...(ruleSets && { ruleSets }) }), [ruleSets]);
   const asked = tried ?? combining;
   const answer = useMemo(
-    () => asked && answerOf({ cases, combinations, ...(actions && { actions }) }, asked, publishedRules),
-    [asked, cases, actions, combinations],
+    () => asked && answerOf({ cases, combinations, ...(actions && { actions }) }, asked, known),
+    [asked, cases, actions, combinations, known],
   );
+  const own = ruleSets?.find(({ id }) => id === asked?.rules);
+  /** Takes a set into the model, and looks at what it asks for. */
+  const keep = (rules: object & { readonly id: string }): void => {
+    if (editor.edit({ type: 'put', list: 'ruleSets', entry: { ...rules } })) setTried({ ...asked, rules: rules.id });
+  };
+  const readFile = async (file: File | undefined): Promise<void> => {
+    if (!file) return;
+    try {
+      const rules = JSON.parse(await file.text()) as object & { readonly id: string };
+      const faults = rulesFaults(model, rules);
+      if (faults.length > 0) editor.refuse(faults.join(' '));
+      else keep(rules);
+    } catch (error) {
+      editor.refuse(WORDS.notJson(file.name, (error as Error).message));
+    }
+  };
   const permanents = cases.filter(({ category }) => category === 'permanent').length;
   const take = ({ rules, combining: taken, difference }: Answer): void => {
     if (difference && editor.edit(taking(model, rules, taken, difference))) setTried(undefined);
@@ -74,12 +93,18 @@ export function RulesPart() {
           setTried(rules === undefined || rules === combining?.rules ? undefined : { ...asked, rules: String(rules) });
         }}
       >
-        {publishedRules.map(({ id, title, standard }) => (
+        {known.map(({ id, title, standard }) => (
           <ToggleButton key={id} id={id} aria-label={`${title}: ${standard}`}>
             {title}
           </ToggleButton>
         ))}
       </Sets>
+      <Row>
+        {answer && !own && <Button onPress={() => keep(copiedRules(model, answer.rules))}>{WORDS.copy}</Button>}
+        <FileTrigger acceptedFileTypes={['.json', 'application/json']} onSelect={(files) => void readFile(files?.[0])}>
+          <Button>{WORDS.read}</Button>
+        </FileTrigger>
+      </Row>
       {asked && !answer && <FieldNote>{WORDS.unknown(asked.rules)}</FieldNote>}
       {asked && answer && limitStatesOf(answer.rules).length > 1 && (
         <CheckboxGroup
@@ -103,6 +128,11 @@ export function RulesPart() {
           value={asked.permanent ?? 'as one'}
           onChange={(permanent) => setTried({ ...asked, permanent: permanent as (typeof permanentWays)[number] })}
         />
+      )}
+      {own && (
+        <Fold key={own.id} title={WORDS.change(own.title)}>
+          <RuleEditor own={own} />
+        </Fold>
       )}
       {answer && (
         <Offer answer={answer} isTried={tried !== undefined} onTake={() => take(answer)} onLeave={() => setTried(undefined)} />
@@ -158,7 +188,7 @@ function Offer({ answer: { rules, made, difference, isDifferent }, isTried, onTa
             <Button onPress={onTake}>{isOnlyNew ? WORDS.take(added.length) : WORDS.remake}</Button>
             {isTried && <Button onPress={onLeave}>{WORDS.leave}</Button>}
           </Row>
-          <Changes>
+          <Changes tabIndex={0} role="group" aria-label={table.title}>
             <ReadTable
               table={told}
               cell={(column, row) => (column.key === 'sum' ? <Said table={table} row={row} /> : undefined)}

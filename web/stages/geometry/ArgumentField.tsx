@@ -4,7 +4,7 @@ import { alongAxis, structureAxis } from '@rigid-beam/core/quantities/axis-names
 import type { Model } from '@rigid-beam/core/model/model';
 import { axisNames, type AxisName, type Point } from '@rigid-beam/core/model/point';
 import { displayOf } from '@rigid-beam/core/quantities/display';
-import { capital } from '../../ui/capital';
+import { capital } from '@rigid-beam/core/capital';
 import { Select, ToggleButton } from '../../ui/controls';
 import { QuantityField } from '../../ui/QuantityField';
 import { TextLine } from '../../ui/TextLine';

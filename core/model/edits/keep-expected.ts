@@ -1,0 +1,13 @@
+import type { Draft } from 'immer';
+import type { Expected } from '../expected';
+import type { Model } from '../model';
+
+/** After an edit: what was expected of something that is gone goes with it. */
+export function keepExpected(draft: Draft<Model>): void {
+  if (!draft.expected) return;
+  const members = new Set(draft.members.map(({ id }) => id));
+  const outcomes = new Set([...draft.cases, ...draft.combinations].map(({ id }) => id));
+  const isThere = ({ member, outcome }: Expected): boolean => members.has(member) && outcomes.has(outcome);
+  if (!draft.expected.every(isThere)) draft.expected = draft.expected.filter(isThere);
+  if (draft.expected.length === 0) delete draft.expected;
+}

@@ -1,0 +1,98 @@
+import type { Range } from '../curve-points';
+
+interface Place {
+  readonly x: number;
+  readonly value: number;
+}
+
+/** What golden section leaves out of what is searched, step by step. */
+const GOLDEN = (3 - Math.sqrt(5)) / 2;
+/** The part of the place searched within which the peak is found: 1e-9 of a member at most, which only a kink would notice. */
+const FOUND = 1e-8;
+const MOST_STEPS = 60;
+/** Peaks that are looked at closely. */
+const PEAKS = 3;
+
+/**
+ * The greatest and the least value of a function between two places that has a few peaks and kinks there and no jump: evenly spaced ones first, then around the highest of them by
+ * golden section.
+ */
+export function mostOver(
+  read: (x: number) => Range,
+  { from, to, steps }: { readonly from: number; readonly to: number; readonly steps: number },
+): { readonly max: Place; readonly min: Place } {
+  const xs = Array.from({ length: steps + 1 }, (_, i) => (i === steps ? to : from + ((to - from) * i) / steps));
+  const found = xs.map(read);
+  const side = (values: readonly number[], at: (x: number) => number): Place => {
+    let best = { x: xs[0]!, value: values[0]! };
+    const meet = (x: number, value: number, slack = 0): void => {
+      if (value > best.value + slack) best = { x, value };
+    };
+    const size = Math.max(...values.map(Math.abs));
+    values.forEach((value, i) => meet(xs[i]!, value, 1e-11 * size));
+    if (steps > 1)
+      values
+        .map((value, i) => ({ value, i }))
+        .filter(({ value, i }) => {
+          const [before, next] = [values[i - 1] ?? -Infinity, values[i + 1] ?? -Infinity];
+          // Between two places it rises by no more than it falls beside them.
+          const rise = Math.max(...[before, next].filter((one) => one > -Infinity).map((one) => value - one));
+          return value >= before && value >= next && value + rise > best.value;
+        })
+        .sort((a, b) => b.value - a.value)
+        .slice(0, PEAKS)
+        .forEach(({ i }) => {
+          const peak = searched(at, xs[Math.max(0, i - 1)]!, xs[Math.min(steps, i + 1)]!);
+          meet(peak.x, peak.value, 1e-12 * size);
+        });
+    return best;
+  };
+  const max = side(
+    found.map((one) => one.max),
+    (x) => read(x).max,
+  );
+  const min = side(
+    found.map((one) => -one.min),
+    (x) => -read(x).min,
+  );
+  return { max, min: { x: min.x, value: -min.value } };
+}
+
+/** The highest place between two, of which something between is higher: parabolas where they lead, golden section where they do not (Brent 1973, ch. 5). */
+function searched(at: (x: number) => number, from: number, to: number): Place {
+  let [low, high] = [from, to];
+  const slack = FOUND * (to - from);
+  const first = low + GOLDEN * (high - low);
+  const start: Place = { x: first, value: at(first) };
+  let [best, second, third] = [start, start, start];
+  let [step, before] = [0, 0];
+  for (let i = 0; i < MOST_STEPS; i++) {
+    const middle = (low + high) / 2;
+    if (Math.abs(best.x - middle) <= 2 * slack - (high - low) / 2) break;
+    let next = NaN;
+    if (Math.abs(before) > slack) {
+      const r = (best.x - second.x) * (best.value - third.value);
+      const q = (best.x - third.x) * (best.value - second.value);
+      const move = -((best.x - third.x) * q - (best.x - second.x) * r) / (2 * (q - r));
+      // A parabola leads inwards, and by less than half the step before the last.
+      if (Math.abs(move) < Math.abs(before) / 2 && best.x + move > low && best.x + move < high) next = move;
+    }
+    if (Number.isNaN(next)) {
+      before = best.x < middle ? high - best.x : low - best.x;
+      next = GOLDEN * before;
+    } else before = step;
+    step = Math.abs(next) >= slack ? next : Math.sign(next) * slack || slack;
+    const place: Place = { x: best.x + step, value: at(best.x + step) };
+    if (place.value >= best.value) {
+      if (place.x < best.x) high = best.x;
+      else low = best.x;
+      [third, second, best] = [second, best, place];
+    } else {
+      if (place.x < best.x) low = place.x;
+      else high = place.x;
+      if (place.value >= second.value || second === best) [third, second] = [second, place];
+      else if (place.value >= third.value || third === best || third === second) third = place;
+    }
+  }
+  return best;
+}

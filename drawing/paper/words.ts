@@ -1,0 +1,38 @@
+/** What stands on paper, in one place. */
+export const paperWords = {
+  project: 'Project',
+  number: 'Number',
+  structure: 'Structure',
+  outcome: 'Case or combination',
+  drawn: 'Drawn',
+  scales: 'Scale of what is drawn',
+  rule: 'Rule',
+  scale: 'Scale',
+  date: 'Date',
+  revision: 'Revision',
+  sheet: 'Sheet',
+  geometry: 'Geometry',
+  sections: 'Sections',
+  supports: 'Supports',
+  loads: 'Loads',
+  reactions: 'Reactions',
+  deflected: 'Deflected structure',
+  influence: 'Influence line',
+  cut: 'Cut',
+  ofSheets: (number: number, count: number): string => `${number} of ${count}`,
+  tooLarge: (ratio: string, needs: string, room: string, best: string): string =>
+    `At ${ratio} the drawing covers ${needs}, and the sheet has room for ${room}. It fits at ${best}; or take larger paper.`,
+  noSubject: (text: string, known: string): string => `Nothing is called “${text}” that could be drawn. There are: ${known}.`,
+  noRatio: (text: string): string => `“${text}” is no scale: write it as 1:50, between 1:1 and 1:100000.`,
+  tooManyDots: (millions: number): string =>
+    `The picture would have more than ${millions} million dots: take fewer to an inch, or smaller paper.`,
+  notSolved: 'The model is not solved: there are no results to draw.',
+  awaited: (quantity: string): string => `The ${quantity} is still being found. Draw it again when it is there.`,
+  notKnown: (quantity: string): string => `The ${quantity} is not known here: the sections do not tell it.`,
+  noOneValue: {
+    loads: 'Different loads act in what an envelope encloses: draw those of one of them.',
+    deflected: 'An envelope has no deflected shape of its own: draw that of one of what it encloses.',
+  },
+  nothing: 'There is nothing to draw: the model has no nodes that are shown.',
+  tooBig: 'The structure fits at no scale down to 1:10000.',
+} as const;

@@ -1,0 +1,18 @@
+import type { Table } from '@rigid-beam/core/tables/column';
+import type { Figure } from '../paper/figure';
+
+/** What a report is made of, whatever file it is put into. A table is of rows that only it knows. */
+export type Block =
+  | { readonly is: 'heading'; readonly level: 1 | 2; readonly text: string }
+  | { readonly is: 'words'; readonly text: string }
+  | { readonly is: 'list'; readonly items: readonly string[] }
+  | { readonly is: 'facts'; readonly facts: readonly (readonly [name: string, value: string])[] }
+  | { readonly is: 'table'; readonly table: Table<never> }
+  | { readonly is: 'figure'; readonly figure: Figure; readonly caption: string }
+  | { readonly is: 'listing'; readonly text: string };
+
+export const heading = (level: 1 | 2, text: string): Block => ({ is: 'heading', level, text });
+export const words = (text: string): Block => ({ is: 'words', text });
+/** A table, or nothing where it has no rows. */
+export const table = <R>(one: Table<R> | undefined): Block[] =>
+  one && one.rows.length > 0 ? [{ is: 'table', table: one as unknown as Table<never> }] : [];

@@ -1,0 +1,170 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { solve } from '@rigid-beam/core/analysis/session';
+import { checkModel } from '@rigid-beam/core/model/check';
+import type { Model } from '@rigid-beam/core/model/model';
+import rib from '../../examples/glasshouse-rib.rbm.json';
+import { shippedFamily } from '../test/family';
+import { pagesOf, type PdfPage } from '../test/read-pdf';
+import { chapterNames, firstChapters, firstOutcomes, type ReportAsked } from './asked';
+import { heading, table } from './blocks';
+import { columnGap, columnWidths, linesOf, PAGE, WIDE } from './flow';
+import { htmlReport } from './html-report';
+import { pdfReport } from './pdf-report';
+import { reportOf, type Report } from './report';
+
+const family = shippedFamily();
+const known = checkModel(rib).model!;
+const asked: ReportAsked = {
+  chapters: firstChapters,
+  outcomes: firstOutcomes(known),
+  quantities: ['N', 'Mz'],
+  inks: 'colour',
+  look: 'corner',
+  said: { project: 'Ferns & <palms>', number: 'G-04', revision: 'B' },
+};
+const written = (model: Model, more: Partial<ReportAsked> = {}): Report | string =>
+  reportOf(model, solve(model).solution, { ...asked, outcomes: firstOutcomes(model), ...more }, family.widthOf);
+const reportIn = (...of: Parameters<typeof written>): Report => {
+  const report = written(...of);
+  if (typeof report === 'string') throw new Error(report);
+  return report;
+};
+const pdf = async (report: Report): Promise<Buffer> => Buffer.concat(await pdfReport(report, family));
+const textsOn = ({ texts }: PdfPage): string[] => texts.map(({ text }) => text);
+const POINTS = 72 / 25.4;
+
+describe('a report says', () => {
+  test('what it is, what acts, what is added and why, what was found, and whether it can be right', () => {
+    const { blocks } = reportIn(known);
+    const headings = blocks.flatMap((block) => (block.is === 'heading' && block.level === 1 ? [block.text] : []));
+    expect(headings).toEqual(['Structure', 'Sections and materials', 'Loads', 'Combinations', 'Results', 'Checks']);
+    const said = JSON.stringify(blocks.filter(({ is }) => is !== 'table' && is !== 'figure'));
+    for (const words of ['13 nodes, 13 members and 2 supports, in one plane.', '12 m by 4.5 m', 'Largest moment', '12.85 kN·m in member i', 'the energy in members and springs'])
+      expect([words, said.includes(words)]).toEqual([words, true]);
+    const captions = blocks.flatMap((block) => (block.is === 'figure' ? [block.caption.replace(/ · .*/, '')] : []));
+    expect(captions).toEqual(expect.arrayContaining(['Geometry, 1:100', 'Loads of S, 1:100', 'Bending moment in U, 1:100']));
+    const tables = blocks.flatMap((block) => (block.is === 'table' ? [block.table.title] : []));
+    expect(tables).toEqual(expect.arrayContaining(['Nodes', 'Members', 'Supports', 'Sections', 'Loads', 'Balance', 'Extremes', 'Reactions that act together']));
+  });
+
+  test('envelopes where there are some, else sums, else cases; only what there is; nothing of results where there are none', () => {
+    expect(firstOutcomes(known)).toEqual(['U']);
+    expect(firstOutcomes({ ...known, combinations: known.combinations.slice(0, 2) })).toEqual(['U1', 'U2']);
+    expect(firstOutcomes({ ...known, combinations: [] })).toEqual(['G', 'S', 'W']);
+    expect(written(known, { outcomes: ['X'] })).toMatch(/no case or combination “X”\. There are: G, S, W/);
+    const loose: Model = { ...known, supports: [] };
+    expect(JSON.stringify(reportIn(loose, { chapters: ['results', 'checks'] }).blocks)).toMatch(/was not solved.*was not solved/);
+  });
+}); // oxfmt-ignore
+
+test('the model file is all of the model but the picture behind it', () => {
+  const underlay = { image: `data:image/png;base64,${'A'.repeat(400)}` } as Model['underlay'];
+  const blocks = reportIn({ ...known, underlay } as Model, { chapters: ['model'] }).blocks;
+  expect(JSON.stringify(blocks)).toMatch(/The picture behind the drawing is left out here/);
+  const listing = blocks.find(({ is }) => is === 'listing') as { text: string };
+  expect(checkModel(JSON.parse(listing.text)).model).toEqual(known);
+});
+
+describe('as PDF', () => {
+  test('has contents whose pages are right, heads, page numbers, tables whose heads come again, and the same bytes', async () => {
+    const report = reportIn(known, { chapters: chapterNames });
+    const bytes = await pdf(report);
+    expect((await pdf(report)).equals(bytes)).toBe(true);
+    const pages = pagesOf(bytes);
+    expect(pages.map((page) => textsOn(page).find((text) => text.startsWith('page ')))).toEqual([
+      undefined,
+      ...pages.slice(1).map((_, i) => `page ${i + 2} of ${pages.length}`),
+    ]);
+    expect(textsOn(pages[0]!)).toEqual(expect.arrayContaining(['Glasshouse rib', 'Ferns & <palms>', 'G-04']));
+    const contents = textsOn(pages[1]!);
+    for (const chapter of ['Structure', 'Loads', 'Results', 'Checks', 'Model file']) {
+      const page = Number(contents[contents.indexOf(chapter) + 1]);
+      // It stands there as a heading, and in the head of the page.
+      expect([chapter, textsOn(pages[page - 1]!).filter((text) => text === chapter).length > 1]).toEqual([chapter, true]);
+    }
+    expect(textsOn(pages[2]!)).toContain('Glasshouse rib · G-04 · B');
+    // Nothing is written beyond the margins.
+    for (const { texts } of pages)
+      for (const { text, x, y } of texts) {
+        expect([text, x / POINTS > PAGE.left - 0.1 && x / POINTS < PAGE.width - PAGE.right]).toEqual([text, true]);
+        expect([text, y / POINTS > 8 && y / POINTS < PAGE.height - 8]).toEqual([text, true]);
+      }
+  });
+
+  test('breaks a long table over pages with its head on each, loses no row, and lets no heading stand alone at a foot', async () => {
+    const many: Model = { ...known, nodes: [...known.nodes, ...Array.from({ length: 180 }, (_, i) => ({ id: `spare${i}`, x: i, y: -9 }))] }; // oxfmt-ignore
+    const pages = pagesOf(await pdf(reportIn(many, { chapters: ['structure', 'loads'] })));
+    const withNodes = pages.filter((page) => textsOn(page).some((text) => /^spare\d+$/.test(text)));
+    expect(withNodes.length).toBeGreaterThan(1);
+    for (const page of withNodes) expect(textsOn(page)).toContain('Node');
+    const rows = pages.slice(2).flatMap(textsOn).filter((text) => /^spare\d+$/.test(text)); // oxfmt-ignore
+    expect(new Set(rows).size).toBe(180);
+    for (const { texts } of pages.slice(2)) {
+      const body = texts.filter(({ y }) => y / POINTS > PAGE.bottom && y / POINTS < PAGE.height - PAGE.top);
+      const lowest = body.reduce((low, one) => (one.y < low.y ? one : low), body[0]!);
+      expect(lowest.text).not.toMatch(/^(G|S|W) · /);
+    }
+  });
+});
+
+test('a cell that is higher than a page goes on on the next, and a narrow table stands in columns', async () => {
+  const words = Array.from({ length: 9000 }, (_, i) => `w${i}`).join(' ');
+  const cell = { key: 'cell', title: 'All', value: (text: string) => text };
+  const tall = { title: '', facts: [], blocks: [heading(1, 'Tall'), ...table({ title: '', columns: [cell], rows: [words] })] };
+  const pages = pagesOf(await pdf(tall));
+  expect(pages.length).toBeGreaterThan(4);
+  expect(pages.slice(2).flatMap(textsOn).join(' ').match(/\bw\d+/g)!.length).toBe(9000); // oxfmt-ignore
+  const narrow = { ...tall, blocks: [heading(1, 'Narrow'), ...table({ title: '', columns: [cell], rows: Array.from({ length: 150 }, (_, i) => `r${i}`) })] }; // oxfmt-ignore
+  const [, , page, ...more] = pagesOf(await pdf(narrow));
+  expect(more).toEqual([]);
+  const places = new Set(page!.texts.filter(({ text }) => /^r\d+$/.test(text)).map(({ x }) => Math.round(x)));
+  expect([textsOn(page!).filter((text) => /^r\d+$/.test(text)).length, places.size > 3]).toEqual([150, true]);
+});
+
+test('as HTML it stands by itself, with what the user wrote escaped', () => {
+  const html = htmlReport(reportIn(known), family).join('');
+  expect(html).toContain('Ferns &#38; &#60;palms&#62;');
+  expect(html).not.toMatch(/<script|src=|href="(?!#)|url\((?!data:)/);
+  for (const tag of ['table', 'figure', 'svg', 'tr', 'td', 'h2', 'li', 'text'])
+    expect([tag, html.match(new RegExp(`<${tag}[ >]`, 'g'))!.length]).toEqual([
+      tag,
+      html.match(new RegExp(`</${tag}>`, 'g'))!.length,
+    ]);
+  const targets = [...html.matchAll(/href="#([^"]+)"/g)].map(([, id]) => id);
+  for (const id of targets) expect(html).toContain(`id="${id}"`);
+});
+
+describe('the flow of a page', () => {
+  test('lines are no wider than they may be, and hold every letter', () => {
+    const text = fc.array(fc.stringMatching(/^[a-zA-Z·−\d]{1,40}$/), { minLength: 1, maxLength: 20 }).map((all) => all.join(' '));
+    fc.assert(
+      fc.property(text, fc.integer({ min: 12, max: 170 }), (words, width) => {
+        const lines = linesOf(words, width, 3, family.widthOf);
+        for (const line of lines) expect(3 * family.widthOf(line, 'regular')).toBeLessThanOrEqual(width + 1e-9);
+        expect(lines.join('').replaceAll(' ', '')).toBe(words.replaceAll(' ', ''));
+      }),
+      { numRuns: 100 },
+    );
+  });
+
+  test('a word without end is broken, however long it is', () => {
+    const word = 'abc9'.repeat(50_000);
+    const lines = linesOf(`short ${word} short`, 120, 3, family.widthOf);
+    expect(lines.join('').replaceAll(' ', '')).toBe(`short${word}short`);
+    for (const line of lines.slice(0, 5)) expect(3 * family.widthOf(line, 'regular')).toBeLessThanOrEqual(120);
+  });
+
+  test('columns take what they ask for where it fits; else the wide ones give way, and all of them fit', () => {
+    expect(columnWidths([10, 20, 30], WIDE)).toEqual([10, 20, 30]);
+    const narrowed = columnWidths([10, 300, 20], WIDE);
+    expect([narrowed[0], narrowed[2]]).toEqual([10, 20]);
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 1, max: 400 }), { minLength: 1, maxLength: 14 }), (wanted) => {
+        const widths = columnWidths(wanted, WIDE);
+        const whole = widths.reduce((sum, one) => sum + one, 0) + columnGap * (wanted.length - 1);
+        expect(whole).toBeLessThanOrEqual(WIDE + 1e-6);
+      }),
+    );
+  });
+});

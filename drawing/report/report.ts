@@ -1,0 +1,53 @@
+import { displayOf } from '@rigid-beam/core/quantities/display';
+import type { Model } from '@rigid-beam/core/model/model';
+import type { Solution } from '@rigid-beam/core/results/results';
+import type { WidthOf } from '../paper/painter';
+import type { ChapterName, ReportAsked, Writing } from './asked';
+import { heading, type Block } from './blocks';
+import { checks } from './chapters/checks';
+import { combinations } from './chapters/combinations';
+import { loads } from './chapters/loads';
+import { model as modelFile } from './chapters/model';
+import { results } from './chapters/results';
+import { sections } from './chapters/sections';
+import { structure } from './chapters/structure';
+import { reportWords as WORDS } from './words';
+
+/** What each chapter says. A new one is entered here and under `chapterNames`, with its words. */
+const CHAPTERS: Readonly<Record<ChapterName, (writing: Writing) => Block[]>> = {
+  structure,
+  sections,
+  loads,
+  combinations,
+  results,
+  checks,
+  model: modelFile,
+};
+
+/** A report, whatever file it is put into. */
+export interface Report {
+  readonly title: string;
+  readonly facts: readonly (readonly [name: string, value: string])[];
+  readonly blocks: readonly Block[];
+}
+
+/** A calculation report of a model, or why there is none, in words. */
+export function reportOf(model: Model, solution: Solution | undefined, asked: ReportAsked, widthOf: WidthOf): Report | string {
+  const known = solution?.outcomes.map(({ id }) => id);
+  const unknown = asked.outcomes.find((id) => known && !known.includes(id));
+  if (unknown !== undefined) return WORDS.notThere(unknown, known!.join(', '));
+  const writing: Writing = { model, solution, asked, display: displayOf(model), widthOf };
+  const { project, number, date, revision } = asked.said;
+  const facts = [
+    [WORDS.facts.project, project],
+    [WORDS.facts.number, number],
+    [WORDS.facts.date, date],
+    [WORDS.facts.revision, revision],
+    [WORDS.facts.madeWith, 'Rigid Beam'],
+  ] as const;
+  return {
+    title: model.title || WORDS.title,
+    facts: facts.flatMap(([name, value]) => (value ? [[name, value] as const] : [])),
+    blocks: asked.chapters.flatMap((name): Block[] => [heading(1, WORDS.chapters[name]), ...CHAPTERS[name](writing)]),
+  };
+}

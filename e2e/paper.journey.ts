@@ -1,0 +1,134 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { Page } from 'puppeteer-core';
+import { Application } from './application';
+import { byKeys, byPointer } from './hands';
+import { catchFiles, keptFiles, type Kept } from './kept-files';
+import { ModelPage } from './model-page';
+
+const application = new Application();
+beforeAll(() => application.start());
+afterAll(() => application.close());
+
+/** The preview of a sheet is there, at this scale. */
+const previewed = async (page: Page, name: string, scale: RegExp): Promise<void> => {
+  await page.waitForSelector(`img[alt="Sheet: ${name}"][data-going="false"]`);
+  await page.waitForFunction(
+    (source) => new RegExp(source).test(document.querySelector('[role=dialog] [role=status]')?.textContent ?? ''),
+    {},
+    scale.source,
+  );
+};
+const order = (page: Page): Promise<string[]> =>
+  page.$$eval('[role=dialog] [role=row]', (rows) => rows.map((row) => row.querySelector('span')!.textContent ?? ''));
+
+describe.each([
+  { hands: 'by pointer', handsOf: byPointer },
+  { hands: 'by keys', handsOf: byKeys },
+])('a model on paper, $hands', ({ handsOf }) => {
+  test('sheets to one scale, previewed, told why they do not fit, and saved as PDF, SVG and PNG', async () => {
+    const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=results&acting=U1&quantity=Mz');
+    const hands = handsOf(rib);
+    const { page } = rib;
+    await hands.pick('Save as file', 'On paper …');
+    await previewed(page, 'As on the screen', /^at 1:50/);
+    await catchFiles(page);
+    await hands.press('Save SVG');
+    const [svg] = await keptFiles(page, 1);
+    expect([svg!.name, svg!.type]).toEqual(['glasshouse-rib.svg', 'image/svg+xml']);
+    // The screen's diagram, with the project that the title block begins with.
+    for (const words of ['Bending moment', 'Trials', '1 of 1'])
+      expect([words, svg!.text.includes(`>${words}</text>`)]).toEqual([words, true]);
+    await hands.choose('What', 'Loads');
+    await hands.choose('Of', 'every case');
+    await hands.press('Add 3 sheets');
+    await previewed(page, 'Loads · G', /^at 1:50/);
+    await hands.fill('Scale', '1:20');
+    await page.waitForFunction(() => /At 1:20 the drawing covers .* It fits at 1:50/.test(document.querySelector('[role=dialog] [role=alert]')?.textContent ?? '')); // oxfmt-ignore
+    await hands.fill('Scale', '1:100');
+    await hands.fill('Revision', 'B');
+    await previewed(page, 'Loads · G', /^at 1:100/);
+    await hands.press('Save PDF of 4 sheets');
+    const [, pdf] = await keptFiles(page, 2);
+    expect([pdf!.name, pdf!.type, pdf!.text.slice(0, 5)]).toEqual(['glasshouse-rib.pdf', 'application/pdf', '%PDF-']);
+    expect(pdf!.text.match(/\/Type \/Page\n/g)).toHaveLength(4);
+    await hands.press('Save PNG');
+    const [, , png] = await keptFiles(page, 3);
+    expect([png!.name, png!.text.slice(1, 4)]).toEqual(['glasshouse-rib.png', 'PNG']);
+    // What lies over the page keeps the keys: nothing behind it is taken back or asked for.
+    await page.focus('[role=dialog] [role=row]');
+    await rib.undo();
+    await page.keyboard.press('/');
+    expect(await page.evaluate(() => document.activeElement?.closest('[role=dialog]') !== null)).toBe(true);
+    await page.keyboard.press('Escape');
+    await page.waitForFunction(() => !document.querySelector('[role=dialog]'));
+    expect(await page.$('[aria-label^="Redo: "]')).toBeNull();
+    // What was chosen is there again.
+    await rib.command('put on paper');
+    await previewed(page, 'As on the screen', /^at 1:100/);
+    await page.waitForSelector('[role=dialog] input[value="B"]');
+  });
+});
+
+test('an influence line is put on paper as the screen shows it', async () => {
+  const lintel = await ModelPage.open(application, 'Lintel over the potting bench', '?stage=results&acting=C3');
+  const { page } = lintel;
+  await (await page.waitForSelector('button[aria-label*="Influence line of the bending moment"]'))!.click();
+  await page.waitForSelector('[role=region][aria-label="Influence line"]');
+  await lintel.command('put on paper');
+  await previewed(page, 'As on the screen', /^at 1:/);
+  await catchFiles(page);
+  await lintel.press('Save SVG');
+  const [{ text }] = (await keptFiles(page, 1)) as [Kept];
+  expect([text.includes('>Influence line</text>'), text.includes('on the tension face')]).toEqual([true, false]);
+});
+
+test('sheets are put into another order by the keys of their handles, and left out', async () => {
+  const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=results&acting=U1');
+  const { page } = rib;
+  await rib.command('put on paper');
+  await rib.pressByKey('Add the sheet');
+  await previewed(page, 'Geometry', /^at 1:/);
+  expect(await order(page)).toEqual(['As on the screen', 'Geometry']);
+  await rib.pressByKey('Move Geometry');
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(() => document.querySelector('[role=dialog] [role=row] span')?.textContent === 'Geometry');
+  await rib.press('Leave out As on the screen');
+  await page.waitForFunction(() => document.querySelectorAll('[role=dialog] [role=row]').length === 1);
+  expect(await order(page)).toEqual(['Geometry']);
+});
+
+describe.each([
+  { hands: 'by pointer', handsOf: byPointer },
+  { hands: 'by keys', handsOf: byKeys },
+])('a calculation report, $hands', ({ handsOf }) => {
+  test('is leafed through, its chapters are left out and put back, and it is saved as PDF and HTML', async () => {
+    const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=results&acting=U1');
+    const hands = handsOf(rib);
+    const { page } = rib;
+    const shows = (words: RegExp): Promise<unknown> =>
+      page.waitForFunction((source) => new RegExp(source).test(document.querySelector('[role=dialog] [role=status]')?.textContent ?? ''), {}, words.source); // oxfmt-ignore
+    await rib.command('put on paper');
+    await hands.press('Report');
+    await shows(/^Page 1 of 13/);
+    await hands.press('Next page');
+    await page.waitForSelector('img[alt="Page 2 of 13"][data-going="false"]');
+    // Into the list first: it takes the keyboard to one of its rows.
+    await page.focus('[role=dialog] [role=row]');
+    await hands.press('Leave out Checks');
+    await shows(/^Page 2 of 12/);
+    await hands.press('Add checks');
+    await shows(/^Page 2 of 13/);
+    await hands.choose('Results of', 'every combination');
+    await shows(/^Page 2 of (1[4-9]|2\d)/);
+    await catchFiles(page);
+    await hands.press('Save PDF');
+    await hands.press('Save HTML');
+    const kept = await keptFiles(page, 2);
+    expect(kept.map(({ name, type }) => [name, type]).sort()).toEqual([
+      ['glasshouse-rib.html', 'text/html'],
+      ['glasshouse-rib.pdf', 'application/pdf'],
+    ]);
+    expect(kept.find(({ type }) => type === 'text/html')!.text).toMatch(/<h3 id="[^"]+">U2 .* Wind lifts<\/h3>/);
+  });
+});

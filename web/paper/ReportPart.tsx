@@ -1,0 +1,114 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import { chapterNames, firstChapters, firstOutcomes, firstQuantities, type ChapterName } from '@rigid-beam/drawing/report/asked';
+import { reportWords } from '@rigid-beam/drawing/report/words';
+import { useEditor, useEditorState } from '../editor/use-editor';
+import type { ReportWanted } from '../solver/paper/asked';
+import { Button, Hint, Row, Select } from '../ui/controls';
+import { OrderedList } from './OrderedList';
+import { Desk, Foot, Look, Side, Trouble } from './faces';
+import { SaidFields } from './SaidFields';
+import { useChoice } from './use-choice';
+import { useReported } from './use-drawn';
+import { reportPart as WORDS } from './words';
+
+/** A calculation report: its chapters in their order, whose results, and each of its pages as it will be. */
+export function ReportPart() {
+  const editor = useEditor();
+  const drawn = useEditorState((state) => state.drawn);
+  const acting = useEditorState((state) => state.acting);
+  const { chosen, choose } = useChoice(editor);
+  const [chapters, setChapters] = useState<readonly ChapterName[]>(firstChapters);
+  const [of, setOf] = useState<keyof typeof WORDS.outcomes>('first');
+  const [shown, setShown] = useState<ChapterName>(firstChapters[0]!);
+  const [at, setAt] = useState(0);
+  const [said, say] = useState<{ readonly words: string; readonly isFault: boolean }>();
+  const { model, results } = drawn;
+  const wanted = useMemo((): ReportWanted => {
+    const ids = {
+      first: firstOutcomes(model),
+      acting: [acting ?? model.cases[0]?.id ?? ''],
+      cases: model.cases.map(({ id }) => id),
+      combinations: model.combinations.map(({ id }) => id),
+    };
+    return {
+      asked: { chapters, outcomes: ids[of], quantities: firstQuantities(model.space), inks: chosen.inks, said: chosen.said },
+      as: 'preview',
+      at,
+      sheared: results?.solution?.isShearKnown ? results.solution.fibres : undefined,
+    };
+  }, [model, results, acting, chapters, of, chosen, at]);
+  const listed = useMemo(() => chapters.map((key) => ({ key, name: reportWords.chapters[key] })), [chapters]);
+  const { found, address, isGoing } = useReported(editor, wanted);
+  const save = async (kind: 'pdf' | 'html'): Promise<void> => {
+    const made = await editor.files.report({ ...wanted, as: kind });
+    if ('content' in made) editor.files.keep(made.content, kind);
+    say('refused' in made ? { words: made.refused, isFault: true } : { words: WORDS.saved(kind), isFault: false });
+  };
+  const starts = found && 'starts' in found ? found.starts : [];
+  const left = chapterNames.filter((name) => !chapters.includes(name));
+  const pages = found && 'pages' in found ? found.pages : 0;
+  const page = Math.min(at, Math.max(0, pages - 1));
+  const trouble = found && 'refused' in found ? found.refused : undefined;
+  return (
+    <>
+      <Side>
+        <OrderedList
+          label={WORDS.chapters}
+          items={listed}
+          shown={shown}
+          onShow={(key) => {
+            setShown(key as ChapterName);
+            const first = starts[chapters.indexOf(key as ChapterName)];
+            if (first !== undefined) setAt(first);
+          }}
+          onChange={(keys) => setChapters(keys as readonly ChapterName[])}
+        />
+        {left.length > 0 && (
+          <Row>
+            {left.map((name) => (
+              <Button key={name} onPress={() => setChapters([...chapters, name])}>
+                {WORDS.add(reportWords.chapters[name])}
+              </Button>
+            ))}
+          </Row>
+        )}
+        <Select
+          label={WORDS.of}
+          value={of}
+          choices={Object.entries(WORDS.outcomes)
+            .filter(([id]) => id !== 'combinations' || model.combinations.length > 0)
+            .map(([id, text]) => ({ id, text }))}
+          onChange={(id) => setOf(id as typeof of)}
+        />
+        <SaidFields title={WORDS.cover} said={chosen.said} onSay={(next) => choose({ said: next })} />
+      </Side>
+      <Desk>
+        <Look trouble={trouble} address={address} name={WORDS.page(page + 1, pages)} isGoing={isGoing} goesOn={WORDS.goesOn} />
+        <Foot>
+          <Row>
+            <Button aria-label={WORDS.before} isDisabled={page === 0} onPress={() => setAt(page - 1)}>
+              ‹
+            </Button>
+            <Hint role="status">
+              {pages > 0 && WORDS.page(page + 1, pages)}
+              {said && !said.isFault && ` · ${said.words}`}
+            </Hint>
+            <Button aria-label={WORDS.next} isDisabled={page + 1 >= pages} onPress={() => setAt(page + 1)}>
+              ›
+            </Button>
+          </Row>
+          {said?.isFault && <Trouble role="alert">{said.words}</Trouble>}
+          <Row>
+            {(['html', 'pdf'] as const).map((kind) => (
+              <Button key={kind} isDisabled={trouble !== undefined} onPress={() => void save(kind)}>
+                {WORDS.save(kind)}
+              </Button>
+            ))}
+          </Row>
+        </Foot>
+      </Desk>
+    </>
+  );
+}

@@ -1,0 +1,75 @@
+import { counted } from '@rigid-beam/core/counted';
+
+/** All that this room says, by the file that says it: read it through and correct it here. */
+
+export const paperDialog = {
+  title: 'On paper',
+  close: 'Close',
+  sheets: 'Sheets in their order',
+  what: 'What is handed on',
+  drawings: 'Drawings',
+  report: 'Report',
+  asOnScreen: 'As on the screen',
+  paper: 'Paper',
+  lies: 'Orientation',
+  across: 'Across',
+  upright: 'Upright',
+  scale: 'Scale',
+  fitted: 'largest that fits',
+  inks: 'Inks',
+  colour: 'Colours',
+  black: 'Black',
+  titleBlock: 'Title block',
+  project: 'Project',
+  number: 'Number',
+  date: 'Date',
+  revision: 'Revision',
+  save: (kind: string, count: number): string => (kind === 'pdf' && count > 1 ? `PDF of ${count} sheets` : kind.toUpperCase()),
+  saveAs: 'Save',
+  dots: 'Dots to an inch',
+  goesOn: 'Drawing …',
+  saved: (kind: string): string => `${kind.toUpperCase()} saved`,
+  preview: (name: string): string => `Sheet: ${name}`,
+  at: (ratio: string): string => `at ${ratio}`,
+  leftOut: (count: number): string => `${counted(count, 'text')} found no room`,
+};
+
+export const orderedList = {
+  move: (name: string): string => `Move ${name}`,
+  remove: (name: string): string => `Leave out ${name}`,
+};
+
+export const reportPart = {
+  chapters: 'Chapters in their order',
+  add: (chapter: string): string => `Add ${chapter.toLowerCase()}`,
+  of: 'Results of',
+  outcomes: {
+    first: 'envelopes, or what there is',
+    acting: 'what acts',
+    cases: 'every case',
+    combinations: 'every combination',
+  },
+  cover: 'Cover',
+  goesOn: 'Writing …',
+  page: (page: number, pages: number): string => `Page ${page} of ${pages}`,
+  before: 'Page before',
+  next: 'Next page',
+  save: (kind: string): string => `Save ${kind.toUpperCase()}`,
+  saved: (kind: string): string => `${kind.toUpperCase()} saved`,
+};
+
+export const addSheets = {
+  what: 'What',
+  of: 'Of',
+  everyCase: 'every case',
+  everySum: 'every combination',
+  added: (count: number): string => (count === 1 ? 'Add the sheet' : `Add ${count} sheets`),
+  subjects: {
+    geometry: 'Geometry',
+    sections: 'Sections',
+    supports: 'Supports',
+    reactions: 'Reactions',
+    loads: 'Loads',
+    deflected: 'Deflected structure',
+  },
+};

@@ -1,0 +1,37 @@
+import type { Model } from '@rigid-beam/core/model/model';
+import type { Solution } from '@rigid-beam/core/results/results';
+import { htmlReport } from '@rigid-beam/drawing/report/html-report';
+import { pdfReport } from '@rigid-beam/drawing/report/pdf-report';
+import { reportOf } from '@rigid-beam/drawing/report/report';
+import { svgPages } from '@rigid-beam/drawing/report/svg-pages';
+import type { ReportFound, ReportWanted } from './asked';
+import { shippedFamily } from './family';
+
+/** The pages that are leafed through: the same model and the same that is asked for. */
+let looked: { readonly model: Model; readonly key: string; readonly pages: ReturnType<typeof svgPages> } | undefined;
+
+/** A report of a model as it is asked for, or why there is none. */
+export async function reported(model: Model, solution: Solution | undefined, wanted: ReportWanted): Promise<ReportFound> {
+  const { asked, as, at } = wanted;
+  const key = JSON.stringify([asked, wanted.sheared !== undefined]);
+  if (as === 'preview' && looked?.model === model && looked.key === key) return pageAt(looked.pages, at);
+  const letters = await shippedFamily();
+  const report = reportOf(model, solution, { ...asked, look: 'corner' }, letters.widthOf);
+  if (typeof report === 'string') return { refused: report };
+  switch (as) {
+    case 'pdf':
+      return { content: file(await pdfReport(report, letters), 'application/pdf'), pages: 0, starts: [] };
+    case 'html':
+      return { content: file(htmlReport(report, letters), 'text/html'), pages: 0, starts: [] };
+    case 'preview':
+      looked = { model, key, pages: svgPages(report, letters) };
+      return pageAt(looked.pages, at);
+  }
+}
+
+const pageAt = ({ count, starts, page }: ReturnType<typeof svgPages>, at: number): ReportFound => ({
+  content: file([page(Math.min(at, count - 1))], 'image/svg+xml'),
+  ...{ pages: count, starts },
+});
+
+const file = (parts: readonly (string | Uint8Array)[], type: string): Blob => new Blob(parts as BlobPart[], { type });

@@ -1,0 +1,70 @@
+import { counted } from '@rigid-beam/core/counted';
+
+/** All that this room says, by the file that says it: read it through and correct it here. */
+
+const listed = (ids: readonly string[]): string =>
+  ids.length <= 6 ? ids.join(', ') : `${ids.slice(0, 5).join(', ')} … ${ids.at(-1)!}`;
+
+export const influencePart = {
+  label: 'Influence line',
+  close: 'Back to results',
+  show: (train: string, side: string): string => `Show ${train} where it is ${side}`,
+  axlesOnly:
+    'Placed, only its axles act: put its uniform part there as a line load. Travelling, it acts wherever it makes things worse.',
+  travel: 'Let it travel',
+  travelOf: (train: string): string => `Let it travel: ${train}`,
+  place: { max: 'Place for greatest', min: 'Place for least' },
+  placeOf: (words: string, train: string): string => `${words}: ${train}`,
+  usual: 'straight on',
+  over: (ids: readonly string[]): string => `along ${listed(ids)}`,
+  across: (ids: readonly string[]): string => `across nodes ${listed(ids)}`,
+  selectedMembers: (count: number): string => `along the selected ${counted(count, 'member')}`,
+  selectedNodes: (count: number): string => `across the selected ${counted(count, 'node')}`,
+  along: (ids: readonly string[]): string => `Along ${listed(ids)}.`,
+  otherWay: 'For another way select members, or the nodes that a deck rests on, and come back here.',
+  way: 'The load travels',
+  direction: 'The load acts',
+  down: 'down',
+  alongAxis: (axis: string): string => `along ${axis}`,
+  train: (id: string): string => `Train ${id}`,
+  remove: (id: string): string => `Remove train ${id}`,
+  removeShort: 'Remove',
+  newTrain: 'New train, from the front',
+};
+
+export const headlines = {
+  label: 'What is asked first',
+  nothing: 'Nothing acts in it.',
+};
+
+export const isItRight = {
+  title: 'Is it right?',
+  well: 'As it should be:',
+  look: 'To be looked at:',
+  check: 'Solve it once more in another way',
+  checking: 'Solving …',
+  again: 'Solved once more',
+};
+
+export const cutPart = {
+  title: 'Cut',
+  titleIn: (outcome: string): string => `Cut free in ${outcome}`,
+  draw: 'Cut the structure',
+  otherSide: 'The other side',
+  done: 'Put together again',
+  nothing: 'No member is met: draw the line across some.',
+  faces: 'In the cut members',
+  byOutcome: 'In each outcome',
+  aboutTheMiddle: 'Forces act on the free body; couples are about the middle of the cut.',
+};
+
+export const thenAndNow = {
+  title: 'Then and now',
+  keep: 'Keep this state as',
+  example: 'lighter rafters',
+  compare: 'Beside the model',
+  now: 'nothing earlier',
+  solving: (outcome: string): string => `${outcome} of that state is being solved, or it does not have it.`,
+  unsolved: 'That state could not be solved.',
+  goBack: 'Go back to it',
+};
