@@ -172,6 +172,23 @@ export class ModelPage {
     });
     await this.type(text);
     await this.page.keyboard.press('Enter');
+    await this.heard(text);
+  }
+
+  /** Waits until the field of commands has done something with what was typed: it is left, it says more, or it tells why not. */
+  private async heard(text: string): Promise<void> {
+    const isHeard = (typed: string): boolean =>
+      document.querySelector<HTMLInputElement>('[aria-label="Command"][role="combobox"]')?.value !== typed ||
+      document.querySelector('[role="alert"]') !== null;
+    try {
+      await this.page.waitForFunction(isHeard, { timeout: PATIENCE, polling: 50 }, text);
+    } catch {
+      const field = await this.page.evaluate(
+        () =>
+          `${document.querySelector('[aria-label="Command"]')?.outerHTML}; the keyboard: ${document.activeElement?.outerHTML}`,
+      );
+      throw new Error(`Enter did nothing with “${text}”: ${field}`);
+    }
   }
 
   /**

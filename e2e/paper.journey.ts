@@ -61,6 +61,15 @@ describe.each([
     expect(await page.evaluate(() => document.activeElement?.closest('[role=dialog]') !== null)).toBe(true);
     await page.keyboard.press('Escape');
     await page.waitForFunction(() => !document.querySelector('[role=dialog]'));
+    // In a field, what was typed is given up first.
+    await rib.command('put on paper');
+    await previewed(page, 'As on the screen', /^at 1:100/);
+    await page.focus('[role=dialog] input[value="B"]');
+    await page.keyboard.type('not this');
+    await page.keyboard.press('Escape');
+    await page.waitForSelector('[role=dialog] input[value="B"]');
+    await page.keyboard.press('Escape');
+    await page.waitForFunction(() => !document.querySelector('[role=dialog]'));
     expect(await page.$('[aria-label^="Redo: "]')).toBeNull();
     // What was chosen is there again.
     await rib.command('put on paper');

@@ -44,6 +44,8 @@ export function OrderedList({ label, items, shown, onShow, onChange }: OrderedLi
       dependencies={[items]}
       selectionMode="single"
       disallowEmptySelection
+      // Escape is for what the list stands in.
+      escapeKeyBehavior="none"
       selectedKeys={[shown]}
       onSelectionChange={(keys) => {
         const key = keys === 'all' ? undefined : [...keys][0];

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { FieldBox, FieldInput, FieldLabel } from './controls';
+import { giveUp } from './give-up';
 
 interface NameFieldProps {
   readonly label: string;
@@ -28,8 +29,7 @@ export function NameField({ label, value, onCommit, mayBeEmpty }: NameFieldProps
         onKeyDown={(event) => {
           if (event.key === 'Enter') commit();
           if (event.key !== 'Escape') return;
-          event.stopPropagation();
-          if (draft === undefined) event.currentTarget.blur();
+          giveUp(event, draft);
           setDraft(undefined);
         }}
       />

@@ -7,6 +7,7 @@ import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/sh
 import { withPowers } from './with-powers';
 import { stepOf, stepped, SteppingContext } from './stepping';
 import { FieldBox, FieldInput, FieldLabel, FieldNote } from './controls';
+import { giveUp } from './give-up';
 
 interface QuantityFieldProps {
   readonly label: string;
@@ -120,11 +121,9 @@ export function QuantityField(props: QuantityFieldProps) {
             onNext(event.shiftKey ? -1 : 1);
           }
           if (event.key !== 'Escape') return;
-          event.stopPropagation();
+          giveUp(event, draft);
           if (run.current !== undefined) stepping?.giveUp();
           run.current = undefined;
-          // What was typed is given up first, then the field.
-          if (draft === undefined) event.currentTarget.blur();
           setDraft(undefined);
           onCancel?.();
         }}

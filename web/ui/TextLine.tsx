@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { FieldBox, FieldInput, FieldLabel, FieldNote } from './controls';
+import { giveUp } from './give-up';
 
 interface TextLineProps {
   readonly label: string;
@@ -38,8 +39,7 @@ export function TextLine({ label, value, understand, onCommit, placeholder, offe
           if (event.key === 'Enter' && offered && (draft ?? value) === '') onCommit(offered);
           else if (event.key === 'Enter') commit();
           if (event.key !== 'Escape') return;
-          event.stopPropagation();
-          if (draft === undefined) event.currentTarget.blur();
+          giveUp(event, draft);
           setDraft(undefined);
         }}
       />

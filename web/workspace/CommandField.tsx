@@ -95,12 +95,13 @@ export const CommandField = memo(function CommandField({ sheet }: { readonly she
   const [isOpen, setIsOpen] = useState(false);
   const selection = useEditorState((state) => (isOpen ? state.selection : undefined));
   useEditorState((state) => (isOpen ? state.model : undefined));
-  const found: readonly Command[] =
-    sheet && isOpen
-      ? matching([...commandsFor(displayOf(sheet.editor.state.model)), ...stageCommands], text).filter(
+  const lookUp = (typed: string): readonly Command[] =>
+    sheet
+      ? matching([...commandsFor(displayOf(sheet.editor.state.model)), ...stageCommands], typed).filter(
           (command) => command.fits?.(sheet) ?? true,
         )
       : NONE;
+  const found = isOpen ? lookUp(text) : NONE;
 
   // What is typed behind a name is said back before Enter.
   const named = found[0];
@@ -154,9 +155,11 @@ export const CommandField = memo(function CommandField({ sheet }: { readonly she
     if (event.key === 'Tab' && completion !== undefined) write(completion.text);
     else if (event.key === 'Escape') leave();
     else if (event.key === 'Enter' && !isChosen) {
-      const what = named ? onEnter(named, text) : 'nothing';
-      if (named && what === 'run') run(named);
-      else if (named && what === 'fill in') write(`${named.name} `);
+      // What is typed counts, whether or not its list is open: a window that was left for a moment has closed it.
+      const first = named ?? lookUp(text)[0];
+      const what = first ? onEnter(first, text) : 'nothing';
+      if (first && what === 'run') run(first);
+      else if (first && what === 'fill in') write(`${first.name} `);
     } else return;
     event.preventDefault();
     event.stopPropagation();

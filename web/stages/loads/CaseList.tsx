@@ -34,6 +34,7 @@ export function CaseList({ acting }: { readonly acting: string | undefined }) {
       items={cases}
       dependencies={[loads]}
       selectionMode="single"
+      escapeKeyBehavior="none"
       selectedKeys={acting === undefined ? [] : [acting]}
       onSelectionChange={(keys) => {
         const id = keys === 'all' ? undefined : [...keys][0];
