@@ -351,3 +351,41 @@ describe('rigid-beam report', () => {
     }
   });
 });
+
+describe('rigid-beam take', () => {
+  const csv = (name: string, text: string): string => {
+    const file = path.join(folder, name);
+    writeFileSync(file, text);
+    return file;
+  };
+
+  test('a workbook that this command wrote says the same, and another fills the model in one step', () => {
+    const sheets = path.join(folder, 'all.xlsx');
+    expect(command(['table', lintel, 'nodes,members,supports,combinations', '-o', sheets]).code).toBe(0);
+    expect(command(['take', lintel, sheets])).toMatchObject({ code: 2, err: expect.stringMatching(/New: 0, changed: 0, the same: \d\d, not taken: 0\nFault: There is nothing/) }); // oxfmt-ignore
+    const { code, out } = command(['take', lintel, csv('more.csv', 'Node,X (mm),Y (mm)\n9,12000,0\n1,0,250\n')]);
+    const taken = JSON.parse(out) as { nodes: { id: string; x: number; y: number }[] };
+    expect([code, taken.nodes.at(-1), taken.nodes[0]]).toEqual([0, { id: '9', x: 12, y: 0 }, { id: '1', x: 0, y: 0.25 }]);
+  });
+
+  test('a faulty row is told with its line, and nothing is taken unless it is left out', () => {
+    const file = csv('faulty.csv', 'Node;X;Y\n9;1,5;0\n8;far;0\n');
+    const whole = command(['take', lintel, file]);
+    expect([whole.code, whole.out]).toEqual([2, '']);
+    expect(whole.err).toMatch(/faulty, line 3: X: “far” is not a length.*\n.*\nFault: Some rows cannot be taken/);
+    const { code, out } = command(['take', lintel, file, '--leave-out']);
+    expect([code, (JSON.parse(out) as { nodes: object[] }).nodes.at(-1)]).toEqual([0, { id: '9', x: 1.5, y: 0 }]);
+  });
+
+  test('the lines of a drawing, with their unit; what is not said is asked for', () => {
+    const line = (layer: string, ends: readonly number[]): string =>
+      [0, 'LINE', 8, layer, 10, ends[0], 20, ends[1], 11, ends[2], 21, ends[3], ''].join('\n');
+    const drawing = csv('rib.dxf', `0\nSECTION\n2\nENTITIES\n${line('ribs', [0, 4000, 3000, 4000])}${line('ribs', [1500, 4000, 1500, 5000])}${line('grid', [0, 0, 1, 1])}0\nENDSEC\n0\nEOF\n`); // oxfmt-ignore
+    expect(command(['take', lintel, drawing]).err).toMatch(/says no unit: say it with --unit/);
+    expect(command(['take', lintel, drawing, '--unit', 'mm', '--layers', 'roof']).err).toMatch(/no line is on a layer “roof”. There are: ribs, grid/i); // oxfmt-ignore
+    const { code, out, err } = command(['take', lintel, drawing, '--unit', 'mm', '--layers', 'ribs']);
+    expect([code, err]).toEqual([0, 'Members: 3, nodes: 4, ends joined: 0, lines cut: 1, too short: 0, doubled: 0\n']);
+    const { nodes, members } = JSON.parse(out) as { nodes: { x: number; y: number }[]; members: { section: string }[] };
+    expect([nodes.slice(4).map(({ x, y }) => [x, y]), members.length]).toEqual([[[0, 4], [3, 4], [1.5, 4], [1.5, 5]], 6]); // oxfmt-ignore
+  });
+});

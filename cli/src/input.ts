@@ -18,7 +18,8 @@ export async function readText(file: string): Promise<string | Notice> {
   return bytes instanceof Uint8Array ? bytes.toString() : bytes;
 }
 
-async function readBytes(file: string): Promise<Buffer | Notice> {
+/** The bytes of a file, or of standard input when the name is `-`; or why it cannot be read. */
+export async function readBytes(file: string): Promise<Buffer | Notice> {
   const chunks: Buffer[] = [];
   let size = 0;
   try {

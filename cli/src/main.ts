@@ -22,6 +22,7 @@ import { section } from './section';
 import { PLACES } from '@rigid-beam/core/tables/results/lists';
 import { table, tableWords, type TableOptions } from './table';
 import { sectionFormats, sections, type SectionsOptions } from './sections';
+import { take, type TakeOptions } from './take';
 
 const optionWords = writable
   .flatMap(({ id, writer }) => writer.options.map(({ key, words }) => `${key} (${words.toLowerCase()}) of ${id}`))
@@ -164,6 +165,24 @@ program
   )
   .action(async (file: string, options: { to: string; option: Record<string, string> }) => {
     process.exitCode = await convert(file, options.to, options.option);
+  });
+
+program
+  .command('take')
+  .description('take tables (.csv, .xlsx) or the lines of a drawing (.dxf) into a model, and print the model')
+  .argument('<file>', 'model file, or - for standard input')
+  .argument('<from>', 'file of tables or drawing')
+  .option('--leave-out', 'take the sound rows of tables although others have faults')
+  .option('--layers <names>', 'of a drawing, with commas between several; else all')
+  .option('--unit <unit>', 'that one unit of a drawing is, such as mm; else as the file says')
+  .option('--tolerance <length>', 'within which ends of lines are joined', '5 mm')
+  .addOption(
+    new Option('--stands <way>', 'how a drawing stands in space').choices(['upright', 'on the ground']).default('upright'),
+  )
+  .option('--section <id>', 'that members of lines get; else the only one')
+  .option('--material <id>', 'that members of lines get; else the only one')
+  .action(async (file: string, from: string, options: TakeOptions) => {
+    process.exitCode = await take(file, from, options);
   });
 
 program

@@ -67,18 +67,21 @@ export interface TypedColumn extends Column<Row> {
   readonly take: (row: Row, text: string) => Row | string;
 }
 
-export const textColumn = (key: string, title: string, choices?: readonly string[]): TypedColumn => ({
-  key,
-  title,
-  ...(choices && { choices }),
-  value: (row) => (typeof row[key] === 'string' ? row[key] : ''),
-  take: (row, typed) => {
-    const word = typed.trim();
-    if (word === '') return WORDS.mustNotBeEmpty(title);
-    if (choices && !choices.includes(word)) return WORDS.isNoneOf(word, choices.slice(0, 12).join(', '));
-    return { ...row, [key]: word };
-  },
-});
+export function textColumn(key: string, title: string, choices?: readonly string[]): TypedColumn {
+  const known = new Set(choices);
+  return {
+    key,
+    title,
+    ...(choices && { choices }),
+    value: (row) => (typeof row[key] === 'string' ? row[key] : ''),
+    take: (row, typed) => {
+      const word = typed.trim();
+      if (word === '') return WORDS.mustNotBeEmpty(title);
+      if (choices && !known.has(word)) return WORDS.isNoneOf(word, choices.slice(0, 12).join(', '));
+      return { ...row, [key]: word };
+    },
+  };
+}
 
 /** A coordinate along an axis of the structure, as the reader calls it. */
 export const coordinateColumn = (key: string, axis: CalledAxis, unit: string): TypedColumn => ({

@@ -106,6 +106,28 @@ export const writeCells = {
   changeOfThe: (words: string, list: string): string => `Change ${words} of the ${list}`,
 };
 
+/** Files of tables that are read. */
+export const reading = {
+  tooLarge: (bytes: number): string => `The file is too large: at most ${bytes / 1024 / 1024} MiB are read. Split it`,
+  tooManyCells: (count: number): string => `The file has more than ${count} cells. Split it, or leave out what is not needed`,
+  empty: 'There is nothing in the file but empty cells',
+  quotes: (line: number): string =>
+    `A quotation mark in line ${line} is not closed: what follows cannot be told from it. Close it`,
+  noXlsx: (reason: string): string => `The file is no XLSX workbook that can be read: ${reason}. Save it again as XLSX or CSV`,
+};
+
+/** Tables that are taken from a file. */
+export const taking = {
+  nodeLoads: 'Loads on nodes',
+  memberLoads: 'Loads along members',
+  heldOrStiffness: '“1” may mean held or a stiffness of 1: write “held”, or the stiffness with its unit',
+  twice: (id: string, line: number): string => `“${id}” stands in line ${line} already`,
+  isOther: (id: string): string => `“${id}” is a load of another kind in the model: give this one another name`,
+  lacks: (titles: readonly string[]): string =>
+    titles.length === 1 ? `${titles[0]} is missing` : `One of ${titles.join(', ')} is missing`,
+  tooManyFaults: 'Too many rows are refused one after the other: mend what is told, and take the file again',
+};
+
 export const results = {
   reactions: 'Reactions',
   lists: {

@@ -1,3 +1,5 @@
+import { chooseFile } from '../browser/choose-file';
+import { TAKEN_FILES } from '../taking/words';
 import {
   connected,
   inverted,
@@ -205,6 +207,10 @@ export const viewCommands: readonly Command[] = [
   {
     name: 'Fold or show the cases',
     run: done(({ editor }) => editor.show({ strip: editor.state.strip === 'open' ? 'folded' : 'open' })),
+  },
+  {
+    name: 'Take tables or a drawing from a file',
+    run: done(({ editor }) => chooseFile(TAKEN_FILES, (file) => editor.show({ dialog: { file } }))),
   },
   {
     name: 'Put on paper',

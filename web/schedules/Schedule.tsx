@@ -3,6 +3,8 @@
 import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { cellText } from '@rigid-beam/core/tables/column';
 import { scheduleLists, schedules, type ScheduleList } from '@rigid-beam/core/tables/schedules/lists';
+import { chooseFile } from '../browser/choose-file';
+import { TAKEN_FILES } from '../taking/words';
 import { readTable, writeCells, type Cell } from '@rigid-beam/core/tables/schedules/write-cells';
 import { useCatalogue } from '../editor/catalogue/use-catalogue';
 import { useEditor, useEditorState } from '../editor/use-editor';
@@ -160,6 +162,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
         />
         <Button onPress={fillDown}>{WORDS.fillDown}</Button>
         <SaveTable table={{ title: kind.words, columns, rows }} />
+        <Button onPress={() => chooseFile(TAKEN_FILES, (file) => editor.show({ dialog: { file } }))}>{WORDS.fromFile}</Button>
         <Said role="status" data-fault={trouble !== undefined || undefined}>
           {trouble ?? WORDS.hint(rows.length, list)}
         </Said>

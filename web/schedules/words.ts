@@ -6,6 +6,7 @@ export const schedule = {
   scheduleOf: (list: string): string => `Schedule of ${list}`,
   showOnlyRowsWith: 'Show only rows with',
   onlyRowsWith: 'only rows with …',
+  fromFile: 'From a file …',
   fillDown: 'Fill down',
   hint: (count: number, list: string): string =>
     `${counted(count, list.replace(/s$/, ''))}. Type to change, paste from a spreadsheet, space selects the row.`,

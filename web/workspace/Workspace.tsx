@@ -19,6 +19,7 @@ import type { SheetController } from '../sheet/controller';
 import { Sheet } from '../sheet/Sheet';
 import { TitleBlock } from '../sheet/TitleBlock';
 import { isPlaceKey } from '../sheet/tools/point-cursor';
+import { FileDialog } from '../taking/FileDialog';
 import { Hold } from '../ui/Hold';
 import { SteppingContext } from '../ui/stepping';
 import { Beginnings } from './Beginnings';
@@ -199,6 +200,7 @@ function Benchwork() {
       </Hold>
       <LowerPanel />
       <PaperDialog sheet={sheet} />
+      <FileDialog sheet={sheet} />
     </Grid>
   );
 }

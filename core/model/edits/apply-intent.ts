@@ -9,7 +9,7 @@ import { rounded, type AxisName } from '../point';
 import { removeDoubled } from './doubled';
 import { insert } from './insert';
 import { keyedLists, type KeyedList } from './keyed-lists';
-import { settingKeys, type Intent, type NodeMove, type Settings } from './intent';
+import { settingKeys, type Intent, type IntentOf, type NodeMove, type Settings } from './intent';
 import { join } from './join';
 import { makeJoints } from './joints';
 import { mergeNodes } from './merge';
@@ -142,10 +142,42 @@ const plain = (draft: Draft<Model>): Model => current(draft) as Model;
 
 /** One after the other; the first that does not fit refuses them all. */
 function batch(draft: Draft<Model>, intents: readonly Intent[], said: string[]): Notice | undefined {
-  for (const intent of intents) {
+  for (let i = 0; i < intents.length; i++) {
+    const intent = intents[i]!;
     if (intent.type === 'patch') return unfit('intents', 'Patches cannot be part of another edit', 'Send them alone');
-    const refusal = change(draft, intent, said);
+    const alike = putsFrom(intents, i);
+    const refusal = alike.length > 1 ? putAll(draft, alike) : change(draft, intent, said);
     if (refusal) return refusal;
+    i += Math.max(0, alike.length - 1);
+  }
+  return undefined;
+}
+
+type Put = IntentOf<'put'>;
+
+/** The entries that are put into one list from here on, each under its own key. */
+function putsFrom(intents: readonly Intent[], from: number): readonly Put[] {
+  const first = intents[from]!;
+  if (first.type !== 'put' || first.key !== undefined) return [];
+  const fits = (one: Intent): one is Put => one.type === 'put' && one.list === first.list && one.key === undefined;
+  let to = from;
+  while (to < intents.length && fits(intents[to]!)) to++;
+  return intents.slice(from, to) as readonly Put[];
+}
+
+/** The same as one after the other, but the list is looked through once: a table of thousands of rows is put in as many steps as it has rows. */
+function putAll(draft: Draft<Model>, puts: readonly Put[]): undefined {
+  const { list } = puts[0]!;
+  const lists = draft as unknown as Lists;
+  const keyName = keyedLists[list];
+  const there = (plain(draft) as unknown as Lists)[list] ?? [];
+  const places = new Map(there.map((entry, at) => [entry[keyName], at]));
+  const entries = (lists[list] ??= []);
+  for (const { entry } of puts) {
+    const key = entry[keyName];
+    const at = key === undefined ? undefined : places.get(key);
+    if (at === undefined) places.set(key, entries.length);
+    entries[at ?? entries.length] = { ...entry };
   }
   return undefined;
 }

@@ -17,7 +17,7 @@ export interface PageSlice {
   /** What the strip leaves out: kinds of cases and combinations, and sums that govern nothing. */
   readonly unlisted: ReadonlySet<ListKind | 'idle'>;
   /** What lies over the page until it is closed. */
-  readonly dialog: 'paper' | undefined;
+  readonly dialog: 'paper' | { readonly file: File } | undefined;
   /** While something is selected the panel shows its card; the bench can be called back over it. */
   readonly side: 'card' | 'bench';
   /** The typical structure that is being measured out, to be placed. */
