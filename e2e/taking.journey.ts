@@ -86,6 +86,27 @@ describe('a file brings', () => {
     await model.page.keyboard.press('Escape');
     await isAway(model);
   });
+
+  test('a file that is let fall on the page is brought to it; one of another kind is told what it is for', async () => {
+    const model = await ModelPage.empty(application);
+    const letFall = (name: string, content: string): Promise<boolean> =>
+      model.page.evaluate(
+        (called, text) => {
+          const dataTransfer = new DataTransfer();
+          dataTransfer.items.add(new File([text], called));
+          return document.body.dispatchEvent(new DragEvent('drop', { dataTransfer, bubbles: true, cancelable: true }));
+        },
+        name,
+        content,
+      );
+    // The browser does not leave the page for it.
+    expect(await letFall('fern.mp3', '…')).toBe(false);
+    await model.page.waitForFunction(() => /fern\.mp3 brings neither tables nor a drawing/.test(document.body.textContent ?? ''));
+    expect(await letFall('survey.csv', 'Node,X,Y\n1,0,0\n2,3,0\n')).toBe(false);
+    await model.until('taken', /2 rows are new/);
+    await model.press('Take 2 rows');
+    await model.counts(2, 0);
+  });
 });
 
 test('no page complained', () => expect(application.complaints).toEqual([]));
