@@ -141,3 +141,37 @@ describe.each([
     expect(kept.find(({ type }) => type === 'text/html')!.text).toMatch(/<h3 id="[^"]+">U2 .* Wind lifts<\/h3>/);
   });
 });
+
+test('a chapter in one’s own words: its numbers follow the model, what means nothing is told, and it is stored with the model', async () => {
+  const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=results&acting=U1');
+  const { page } = rib;
+  const write = async (text: string): Promise<void> => {
+    await page.focus('[role=dialog] textarea');
+    await rib.chord('a');
+    await page.keyboard.sendCharacter(text);
+    await page.keyboard.down('Control');
+    await page.keyboard.press('Enter');
+    await page.keyboard.up('Control');
+  };
+  await rib.command('put on paper');
+  await rib.pressByKey('Report');
+  await page.waitForSelector('img[alt="Page 1 of 13"][data-going="false"]');
+  await rib.pressByKey('Add own text');
+  await page.waitForSelector('img[alt="Page 5 of 14"][data-going="false"]');
+  await write('The ribs stand on walls; {M of U9}.');
+  await page.waitForFunction(() => /there is no case or combination “U9”/.test(document.querySelector('[role=dialog] [role=alert]')?.textContent ?? '')); // oxfmt-ignore
+  await write('The ribs stand on walls; the largest moment is {M.max of U}.');
+  await rib.fillByKey('Title', 'Basis');
+  await page.waitForFunction(() => document.querySelectorAll('[role=dialog] [role=row]')[1]?.textContent?.includes('Basis'));
+  await page.waitForSelector('img[alt="Page 5 of 14"][data-going="false"]');
+  await catchFiles(page);
+  await rib.pressByKey('Save HTML');
+  const [{ text }] = (await keptFiles(page, 1)) as [Kept];
+  expect(/the largest moment is 12\.\d+ kN/.test(text)).toBe(true);
+  await page.keyboard.press('Escape');
+  await page.waitForFunction(() => !document.querySelector('[role=dialog]'));
+  const { report } = await rib.file<{ report: { chapters: { chapter: string; title?: string }[] } }>();
+  expect(report.chapters.map(({ chapter, title }) => title ?? chapter)).toEqual([
+    ...['structure', 'Basis', 'sections', 'loads', 'combinations', 'results', 'checks'],
+  ]);
+});

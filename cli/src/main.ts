@@ -10,7 +10,7 @@ import { combine, type CombineOptions } from './combine';
 import { papers, paperWays } from '@rigid-beam/drawing/paper/sizes';
 import { otherSubjects } from '@rigid-beam/drawing/paper/subjects';
 import { LOOKS } from '@rigid-beam/drawing/projection';
-import { chapterNames } from '@rigid-beam/drawing/report/asked';
+import { chapterNames } from '@rigid-beam/core/model/report';
 import { convert } from './convert';
 import { draw, type DrawOptions } from './draw';
 import { solveCommand, type SolveOptions } from './solve';
@@ -139,7 +139,10 @@ program
   .description('write a calculation report: the model in words and drawings, loads, combinations with reasons, results, checks')
   .argument('<file>', 'model file, or - for standard input')
   .requiredOption('-o, --output <file>', 'file to write: .pdf or .html')
-  .option('--chapters <names>', `in their order, with commas: ${chapterNames.join(', ')}; else all but the last`)
+  .option(
+    '--chapters <names>',
+    `in their order, with commas: ${chapterNames.join(', ')}, or the titles of the model’s own; else those of the model, or all but the last`,
+  )
   .option('--case <ids>', 'whose results are reported, with commas; else of envelopes, or all sums, or all cases')
   .option('--quantity <symbols>', 'what is drawn of them, with commas, such as N,V,M,δ')
   .addOption(new Option('--look <look>', 'from where a model in space is seen').choices(Object.keys(LOOKS)).default('corner'))

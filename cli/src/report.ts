@@ -3,10 +3,12 @@ import { solve } from '@rigid-beam/core/analysis/session';
 import { resultsWithShear } from '@rigid-beam/core/results/with-shear';
 import { isQuantity, subjectOf } from '@rigid-beam/drawing/paper/subjects';
 import type { Look } from '@rigid-beam/drawing/projection';
-import { chapterNames, firstChapters, firstOutcomes, firstQuantities, type ChapterName } from '@rigid-beam/drawing/report/asked';
+import type { Model } from '@rigid-beam/core/model/model';
+import { chapterNames, type ReportChapter } from '@rigid-beam/core/model/report';
+import { chaptersOf, firstOutcomes, firstQuantities } from '@rigid-beam/drawing/report/asked';
 import { htmlReport } from '@rigid-beam/drawing/report/html-report';
 import { pdfReport } from '@rigid-beam/drawing/report/pdf-report';
-import { reportOf } from '@rigid-beam/drawing/report/report';
+import { chapterTitle, reportOf } from '@rigid-beam/drawing/report/report';
 import type { SheetQuantity } from '@rigid-beam/drawing/view';
 import { saidOf, type SaidOptions } from './draw';
 import { exitCodes } from './exit-codes';
@@ -32,12 +34,11 @@ export async function report(file: string, options: ReportOptions): Promise<numb
   };
   const kind = (['pdf', 'html'] as const).find((one) => options.output.toLowerCase().endsWith(`.${one}`));
   if (!kind) return fail(`“${options.output}” is no report: name it .pdf or .html.`);
-  const chapters = options.chapters === undefined ? firstChapters : listed(options.chapters);
-  const unknown = chapters.find((name) => !(chapterNames as readonly string[]).includes(name));
-  if (unknown !== undefined) return fail(`There is no chapter “${unknown}”. There are: ${chapterNames.join(', ')}.`);
   const { model, notices } = await readInput(file);
   printNotices(notices);
   if (!model) return exitCodes.invalid;
+  const chapters = chaptersAsked(model, options.chapters);
+  if (typeof chapters === 'string') return fail(chapters);
   const quantities: SheetQuantity[] = [];
   for (const text of options.quantity === undefined ? firstQuantities(model.space) : listed(options.quantity)) {
     const subject = subjectOf(text, model);
@@ -49,7 +50,7 @@ export async function report(file: string, options: ReportOptions): Promise<numb
   if (!results.solution) printNotices(results.notices);
   const family = await readFamily();
   const asked = {
-    chapters: chapters as readonly ChapterName[],
+    chapters,
     outcomes: options.case === undefined ? firstOutcomes(model) : listed(options.case),
     ...{ quantities, look: options.look, said: saidOf(options) },
     inks: options.black ? ('black' as const) : ('colour' as const),
@@ -62,4 +63,19 @@ export async function report(file: string, options: ReportOptions): Promise<numb
     return fail(`The report could not be written: ${(error as Error).message}.`);
   }
   return 0;
+}
+
+/** The chapters by their names, those in the model's own words by their titles; all that the model's report has where none are said. */
+function chaptersAsked(model: Pick<Model, 'report'>, said: string | undefined): readonly ReportChapter[] | string {
+  if (said === undefined) return chaptersOf(model);
+  const own = chaptersOf(model).filter(({ chapter }) => chapter === 'text');
+  const all = [...chapterNames.map((chapter): ReportChapter => ({ chapter })), ...own];
+  const nameOf = (one: ReportChapter): string => (one.chapter === 'text' ? chapterTitle(one) : one.chapter);
+  const chapters: ReportChapter[] = [];
+  for (const name of listed(said)) {
+    const found = all.find((one) => nameOf(one).toLowerCase() === name.toLowerCase());
+    if (!found) return `There is no chapter “${name}”. There are: ${all.map(nameOf).join(', ')}.`;
+    chapters.push(found);
+  }
+  return chapters;
 }

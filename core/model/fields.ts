@@ -11,7 +11,7 @@ export type Field =
     }
   | { readonly kind: 'restraint'; readonly dimension: DimensionName }
   | { readonly kind: 'id'; readonly required?: true }
-  | { readonly kind: 'text'; readonly required?: true }
+  | { readonly kind: 'text'; readonly required?: true; readonly most?: number }
   | { readonly kind: 'flag' }
   | { readonly kind: 'choice'; readonly of: readonly string[]; readonly required?: true }
   | { readonly kind: 'object'; readonly fields: Fields; readonly required?: true }

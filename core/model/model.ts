@@ -4,6 +4,7 @@ import type { DisplayUnits } from '../quantities/display';
 import type { Expected } from './expected';
 import type { Freedom } from './freedoms';
 import type { CompoundLoad } from './loads/compound';
+import type { ReportSettings } from './report';
 import type { NotionalLoad } from './loads/notional';
 import type { PrimitiveLoad } from './loads/primitive';
 import type { Train } from './train';
@@ -34,6 +35,7 @@ export interface Model {
   readonly trains?: readonly Train[];
   readonly expected?: readonly Expected[];
   readonly ruleSets?: readonly OwnRules[];
+  readonly report?: ReportSettings;
   readonly grid?: GridLines;
   readonly underlay?: Underlay;
 }

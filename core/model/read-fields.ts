@@ -104,16 +104,18 @@ function readField(value: unknown, field: Field, path: string, findings: Finding
         expected: expectation(field),
         remedy: typeof value === 'number' ? `Write "${value}"` : 'Give a shorter text',
       });
-    case 'text':
-      if (typeof value === 'string' && value.length <= 500 && !value.includes(NUL)) return value;
+    case 'text': {
+      const { most = 500 } = field;
+      if (typeof value === 'string' && value.length <= most && !value.includes(NUL)) return value;
       return findings.fault({
         code: 'wrong-type',
         path,
         value,
-        what: 'A text of at most 500 characters was expected',
+        what: `A text of at most ${most} characters was expected`,
         expected: expectation(field),
         remedy: 'Write a text in quotes',
       });
+    }
     case 'flag':
       if (typeof value === 'boolean') return value;
       return findings.fault({

@@ -1,3 +1,4 @@
+import { CHAPTER_LETTERS, chapterNames, MOST_CHAPTERS } from './report';
 import { displayChoices } from '../quantities/display';
 import {
   degrees,
@@ -72,6 +73,25 @@ export const rootFields: Fields = {
   combining: {
     kind: 'object',
     fields: { rules: id, situations: { kind: 'names' }, permanent: { kind: 'choice', of: permanentWays } },
+  },
+  report: {
+    kind: 'object',
+    fields: {
+      chapters: {
+        kind: 'list',
+        required: true,
+        most: MOST_CHAPTERS,
+        words: 'chapters',
+        of: {
+          kind: 'object',
+          fields: {
+            chapter: { kind: 'choice', of: [...chapterNames, 'text'], required: true },
+            title: { kind: 'text' },
+            text: { kind: 'text', most: CHAPTER_LETTERS },
+          },
+        },
+      },
+    },
   },
   grid: { kind: 'object', fields: { x: gridAxis, y: gridAxis, z: gridAxis } },
   underlay: {

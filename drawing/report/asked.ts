@@ -1,4 +1,5 @@
 import type { Model } from '@rigid-beam/core/model/model';
+import { chapterNames, type ReportChapter } from '@rigid-beam/core/model/report';
 import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
 import type { Solution } from '@rigid-beam/core/results/results';
 import type { PaperInks, Said } from '../paper/asked';
@@ -9,7 +10,7 @@ import type { SheetQuantity } from '../view';
 /** What a report is to say of a model. */
 export interface ReportAsked {
   /** By their names, in the order in which they come. */
-  readonly chapters: readonly ChapterName[];
+  readonly chapters: readonly ReportChapter[];
   /** Ids of the cases and combinations whose results are reported. */
   readonly outcomes: readonly string[];
   /** What is drawn of them. */
@@ -20,11 +21,13 @@ export interface ReportAsked {
   readonly said: Said;
 }
 
-export const chapterNames = ['structure', 'sections', 'loads', 'combinations', 'results', 'checks', 'model'] as const;
-export type ChapterName = (typeof chapterNames)[number];
-
 /** The chapters of a report unless others are asked for: all but the model file, which is long. */
-export const firstChapters: readonly ChapterName[] = chapterNames.filter((name) => name !== 'model');
+export const firstChapters: readonly ReportChapter[] = chapterNames
+  .filter((name) => name !== 'model')
+  .map((chapter) => ({ chapter }));
+
+/** The chapters that a model's report has. */
+export const chaptersOf = ({ report }: Pick<Model, 'report'>): readonly ReportChapter[] => report?.chapters ?? firstChapters;
 
 /** What is reported unless something else is asked for: envelopes where there are some, else sums, else cases; with forces, moments and movement. */
 export function firstOutcomes({ cases, combinations: all }: Pick<Model, 'cases' | 'combinations'>): readonly string[] {

@@ -3,10 +3,14 @@ import fc from 'fast-check';
 import { solve } from '@rigid-beam/core/analysis/session';
 import { checkModel } from '@rigid-beam/core/model/check';
 import type { Model } from '@rigid-beam/core/model/model';
+import { showQuantity } from '@rigid-beam/core/quantities/show';
+import { nodalAt } from '@rigid-beam/core/results/read';
+import { quantityExtremes } from '@rigid-beam/core/results/read-quantity';
 import rib from '../../examples/glasshouse-rib.rbm.json';
 import { shippedFamily } from '../test/family';
 import { pagesOf, type PdfPage } from '../test/read-pdf';
-import { chapterNames, firstChapters, firstOutcomes, type ReportAsked } from './asked';
+import { chapterNames, type ReportChapter } from '@rigid-beam/core/model/report';
+import { chaptersOf, firstChapters, firstOutcomes, type ReportAsked } from './asked';
 import { heading, table } from './blocks';
 import { columnGap, columnWidths, linesOf, PAGE, WIDE } from './flow';
 import { htmlReport } from './html-report';
@@ -54,13 +58,81 @@ describe('a report says', () => {
     expect(firstOutcomes({ ...known, combinations: [] })).toEqual(['G', 'S', 'W']);
     expect(written(known, { outcomes: ['X'] })).toMatch(/no case or combination “X”\. There are: G, S, W/);
     const loose: Model = { ...known, supports: [] };
-    expect(JSON.stringify(reportIn(loose, { chapters: ['results', 'checks'] }).blocks)).toMatch(/was not solved.*was not solved/);
+    expect(JSON.stringify(reportIn(loose, { chapters: [{ chapter: 'results' }, { chapter: 'checks' }] }).blocks)).toMatch(/was not solved.*was not solved/);
   });
 }); // oxfmt-ignore
 
+describe('a chapter in the user’s own words', () => {
+  const own = (text: string, model = known): Report | string =>
+    written(model, { chapters: [{ chapter: 'text', title: 'Assumptions', text }], outcomes: [] });
+  const said = (text: string, model = known): string => {
+    const report = own(text, model);
+    if (typeof report === 'string') throw new Error(report);
+    return report.blocks
+      .flatMap((block) => (block.is === 'words' ? [block.text] : block.is === 'list' ? block.items : []))
+      .join('|');
+  };
+
+  test('has paragraphs, lists and braces', () => {
+    const { blocks } = own('Ribs\nof steel.\n\nHeld by\n- two walls\n– a beam\nand {{ no } more.') as Report;
+    expect(blocks).toEqual([
+      heading(1, 'Assumptions'),
+      { is: 'words', text: 'Ribs of steel.' },
+      { is: 'words', text: 'Held by' },
+      { is: 'list', items: ['– two walls', '– a beam'] },
+      { is: 'words', text: 'and { no } more.' },
+    ]);
+  });
+
+  test('has the numbers that the results have, and follows the model', () => {
+    const { solution } = solve(known);
+    const [outcome, i] = [solution!.outcomes.findIndex(({ id }) => id === 'U1'), solution!.structure.names.members.indexOf('i')];
+    const { max, min } = quantityExtremes(solution!, outcome, i, 'Mz')!;
+    const kNm = (value: number): string => showQuantity(value, 'kN·m');
+    expect(said('{i:M.max of U1}, {i:Mz.min of U1}')).toBe(`${kNm(max.value)}, ${kNm(min.value)}`);
+    expect(said('{M of U1}')).toMatch(/^−?\d+(\.\d+)? kN·m$/);
+    expect(said('{title}: {members} members, {mass}')).toMatch(/^Glasshouse rib: 13 members, [\d ,.]+ kg$/);
+    const support = known.supports[0]!.node;
+    const up = nodalAt(solution!, outcome, 'reactions', 6 * solution!.structure.names.nodes.indexOf(support) + 1);
+    expect(said(`{${support}.fy of U1}`)).toBe(showQuantity(up, 'kN'));
+    // Where Z points up, the same is said of it.
+    const turned = checkModel({ ...rib, display: { ...rib.display, up: 'Z' } }).model!;
+    expect(said(`{${support}.fz of U1}`, turned)).toBe(showQuantity(up, 'kN'));
+    expect(said(`{${support}.fy.max of U}`)).toMatch(/kN$/);
+    const heavier: Model = { ...known, cases: known.cases.map((one) => (one.id === 'G' ? { ...one, selfWeight: 2 } : one)) };
+    expect(said('{M of G}', heavier)).not.toBe(said('{M of G}'));
+    expect(said('{i:M@50% of U1}; {i:N@50%.max of U}; {i:N@1m.min of U}')).toMatch(/^.* kN·m; .* kN; .* kN$/);
+    expect(said(`{${support}.ux of U1} {${known.nodes[3]!.id}.rz of U1}`)).toMatch(/mm .*mrad$/);
+  });
+
+  test.each([
+    ['{M.max of U9}', /In the chapter “Assumptions”: \{M\.max of U9\}: there is no case or combination “U9”\. There are: G, S/],
+    ['{K of U1}', /no quantity “K”\. There are: N, V, M/],
+    ['{zz:M of U1}', /no member “zz”/],
+    ['{n99.fy of U1}', /n99/],
+    ['{M.max}', /says nothing: write a number as/],
+    ['so {M.max of U1', /is not closed/],
+    ['{n0.fy of U}', /is a range from the least to the greatest: say \.max or \.min|n0/],
+  ])('%s is refused rather than printed', (text, why) => expect(own(text)).toMatch(why));
+
+  test('stands where the model’s own report has it', () => {
+    const chapters: ReportChapter[] = [{ chapter: 'text', title: 'Basis', text: 'EN 1990' }, { chapter: 'loads' }];
+    const model = checkModel({ ...rib, report: { chapters } }).model!;
+    expect([chaptersOf(model), chaptersOf(known)]).toEqual([chapters, firstChapters]);
+    const wrong = checkModel({
+      ...rib,
+      report: { chapters: [{ chapter: 'appendix' }, { chapter: 'text', text: 'x'.repeat(20_001) }] },
+    });
+    expect(wrong.notices.filter(({ severity }) => severity === 'error').map(({ path }) => path)).toEqual([
+      'report.chapters[0].chapter',
+      'report.chapters[1].text',
+    ]);
+  });
+});
+
 test('the model file is all of the model but the picture behind it', () => {
   const underlay = { image: `data:image/png;base64,${'A'.repeat(400)}` } as Model['underlay'];
-  const blocks = reportIn({ ...known, underlay } as Model, { chapters: ['model'] }).blocks;
+  const blocks = reportIn({ ...known, underlay } as Model, { chapters: [{ chapter: 'model' }] }).blocks;
   expect(JSON.stringify(blocks)).toMatch(/The picture behind the drawing is left out here/);
   const listing = blocks.find(({ is }) => is === 'listing') as { text: string };
   expect(checkModel(JSON.parse(listing.text)).model).toEqual(known);
@@ -68,7 +140,7 @@ test('the model file is all of the model but the picture behind it', () => {
 
 describe('as PDF', () => {
   test('has contents whose pages are right, heads, page numbers, tables whose heads come again, and the same bytes', async () => {
-    const report = reportIn(known, { chapters: chapterNames });
+    const report = reportIn(known, { chapters: chapterNames.map((chapter) => ({ chapter })) });
     const bytes = await pdf(report);
     expect((await pdf(report)).equals(bytes)).toBe(true);
     const pages = pagesOf(bytes);
@@ -94,7 +166,7 @@ describe('as PDF', () => {
 
   test('breaks a long table over pages with its head on each, loses no row, and lets no heading stand alone at a foot', async () => {
     const many: Model = { ...known, nodes: [...known.nodes, ...Array.from({ length: 180 }, (_, i) => ({ id: `spare${i}`, x: i, y: -9 }))] }; // oxfmt-ignore
-    const pages = pagesOf(await pdf(reportIn(many, { chapters: ['structure', 'loads'] })));
+    const pages = pagesOf(await pdf(reportIn(many, { chapters: [{ chapter: 'structure' }, { chapter: 'loads' }] })));
     const withNodes = pages.filter((page) => textsOn(page).some((text) => /^spare\d+$/.test(text)));
     expect(withNodes.length).toBeGreaterThan(1);
     for (const page of withNodes) expect(textsOn(page)).toContain('Node');

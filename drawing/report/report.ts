@@ -2,8 +2,10 @@ import { displayOf } from '@rigid-beam/core/quantities/display';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Solution } from '@rigid-beam/core/results/results';
 import type { WidthOf } from '../paper/painter';
-import type { ChapterName, ReportAsked, Writing } from './asked';
+import type { ChapterName, ReportChapter } from '@rigid-beam/core/model/report';
+import type { ReportAsked, Writing } from './asked';
 import { heading, type Block } from './blocks';
+import { ownWords } from './own-words';
 import { checks } from './chapters/checks';
 import { combinations } from './chapters/combinations';
 import { loads } from './chapters/loads';
@@ -45,9 +47,26 @@ export function reportOf(model: Model, solution: Solution | undefined, asked: Re
     [WORDS.facts.revision, revision],
     [WORDS.facts.madeWith, 'Rigid Beam'],
   ] as const;
+  const blocks: Block[] = [];
+  for (const one of asked.chapters) {
+    const said = chapterOf(one, writing);
+    if (typeof said === 'string') return said;
+    blocks.push(...said);
+  }
   return {
     title: model.title || WORDS.title,
     facts: facts.flatMap(([name, value]) => (value ? [[name, value] as const] : [])),
-    blocks: asked.chapters.flatMap((name): Block[] => [heading(1, WORDS.chapters[name]), ...CHAPTERS[name](writing)]),
+    blocks,
   };
+}
+
+/** How a chapter is headed. */
+export const chapterTitle = (one: ReportChapter): string =>
+  one.chapter === 'text' ? one.title?.trim() || WORDS.ownChapter : WORDS.chapters[one.chapter];
+
+function chapterOf(one: ReportChapter, writing: Writing): readonly Block[] | string {
+  const title = heading(1, chapterTitle(one));
+  if (one.chapter !== 'text') return [title, ...CHAPTERS[one.chapter](writing)];
+  const said = ownWords(one.text ?? '', writing);
+  return typeof said === 'string' ? WORDS.inChapter(chapterTitle(one), said) : [title, ...said];
 }

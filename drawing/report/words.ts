@@ -23,6 +23,22 @@ export const reportWords = {
     checks: 'Checks',
     model: 'Model file',
   },
+  ownChapter: 'Notes',
+  inChapter: (title: string, why: string): string => `In the chapter “${title}”: ${why}`,
+  fields: {
+    unclosed: (text: string): string => `“{${text}” is not closed: end the field with }`,
+    unread: (text: string): string =>
+      `{${text}} says nothing: write a number as {M.max of U1}, {b:M.max of U1}, {b:M@2.4m of U1}, {3.fy of U1} or {3.uy of U1}, or {title}, {mass}, {members}, {nodes}`,
+    notSolved: (text: string): string => `{${text}} has no value: the model was not solved`,
+    noOutcome: (text: string, id: string, known: string): string =>
+      `{${text}}: there is no case or combination “${id}”. There are: ${known}`,
+    noQuantity: (text: string, said: string, known: string): string =>
+      `{${text}}: there is no quantity “${said}”. There are: ${known}`,
+    noMember: (text: string, id: string): string => `{${text}}: there is no member “${id}”`,
+    whichSide: (text: string): string => `{${text}} is a range from the least to the greatest: say .max or .min`,
+    noValue: (text: string): string => `{${text}} is not known here`,
+    badPlace: (text: string, why: string): string => `{${text}}: ${why}`,
+  },
   at: (caption: string, ratio: string): string => `${caption}, ${ratio}`,
   leftOut: (count: number): string => `${counted(count, 'text')} found no room`,
   geometry: 'Geometry',

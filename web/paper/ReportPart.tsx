@@ -1,14 +1,16 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { chapterNames, firstChapters, firstOutcomes, firstQuantities, type ChapterName } from '@rigid-beam/drawing/report/asked';
-import { reportWords } from '@rigid-beam/drawing/report/words';
+import { firstOutcomes, firstQuantities } from '@rigid-beam/drawing/report/asked';
+import { chapterTitle } from '@rigid-beam/drawing/report/report';
 import { useEditor, useEditorState } from '../editor/use-editor';
 import type { ReportWanted } from '../solver/paper/asked';
 import { Button, Hint, Row, Select } from '../ui/controls';
 import { OrderedList } from './OrderedList';
+import { OwnChapter } from './OwnChapter';
 import { Desk, Foot, Look, Side, Trouble } from './faces';
 import { SaidFields } from './SaidFields';
+import { chaptersLeft, listedChapters, useChapters } from './use-chapters';
 import { useChoice } from './use-choice';
 import { useReported } from './use-drawn';
 import { reportPart as WORDS } from './words';
@@ -19,10 +21,10 @@ export function ReportPart() {
   const drawn = useEditorState((state) => state.drawn);
   const acting = useEditorState((state) => state.acting);
   const { chosen, choose } = useChoice(editor);
-  const [chapters, setChapters] = useState<readonly ChapterName[]>(firstChapters);
+  const { chapters, change } = useChapters();
   const [of, setOf] = useState<keyof typeof WORDS.outcomes>('first');
-  const [shown, setShown] = useState<ChapterName>(firstChapters[0]!);
-  const [at, setAt] = useState(0);
+  const [shownKey, setShown] = useState<string>();
+  const [at, setAt] = useState<ReportWanted['at']>(0);
   const [said, say] = useState<{ readonly words: string; readonly isFault: boolean }>();
   const { model, results } = drawn;
   const wanted = useMemo((): ReportWanted => {
@@ -39,17 +41,17 @@ export function ReportPart() {
       sheared: results?.solution?.isShearKnown ? results.solution.fibres : undefined,
     };
   }, [model, results, acting, chapters, of, chosen, at]);
-  const listed = useMemo(() => chapters.map((key) => ({ key, name: reportWords.chapters[key] })), [chapters]);
+  const listed = useMemo(() => listedChapters(chapters), [chapters]);
+  const shown = listed.find(({ key }) => key === shownKey) ?? listed[0]!;
   const { found, address, isGoing } = useReported(editor, wanted);
   const save = async (kind: 'pdf' | 'html'): Promise<void> => {
     const made = await editor.files.report({ ...wanted, as: kind });
     if ('content' in made) editor.files.keep(made.content, kind);
     say('refused' in made ? { words: made.refused, isFault: true } : { words: WORDS.saved(kind), isFault: false });
   };
-  const starts = found && 'starts' in found ? found.starts : [];
-  const left = chapterNames.filter((name) => !chapters.includes(name));
+  const left = chaptersLeft(chapters);
   const pages = found && 'pages' in found ? found.pages : 0;
-  const page = Math.min(at, Math.max(0, pages - 1));
+  const page = found && 'page' in found ? found.page : 0;
   const trouble = found && 'refused' in found ? found.refused : undefined;
   return (
     <>
@@ -57,23 +59,51 @@ export function ReportPart() {
         <OrderedList
           label={WORDS.chapters}
           items={listed}
-          shown={shown}
+          shown={shown.key}
           onShow={(key) => {
-            setShown(key as ChapterName);
-            const first = starts[chapters.indexOf(key as ChapterName)];
-            if (first !== undefined) setAt(first);
+            setShown(key);
+            setAt({ chapter: listed.findIndex((one) => one.key === key) });
           }}
-          onChange={(keys) => setChapters(keys as readonly ChapterName[])}
+          onChange={(keys) => {
+            const next = keys.map((key) => listed.find((one) => one.key === key)!.chapter);
+            change(next);
+            // A chapter of one's own has another key where it stands now.
+            const at = next.indexOf(shown.chapter);
+            setShown(listedChapters(next)[Math.max(0, at)]!.key);
+          }}
         />
-        {left.length > 0 && (
-          <Row>
-            {left.map((name) => (
-              <Button key={name} onPress={() => setChapters([...chapters, name])}>
-                {WORDS.add(reportWords.chapters[name])}
-              </Button>
-            ))}
-          </Row>
+        {shown.chapter.chapter === 'text' && (
+          <OwnChapter
+            key={shown.key}
+            chapter={shown.chapter}
+            onChange={(own) => {
+              change(chapters.map((one) => (one === shown.chapter ? own : one)));
+              setAt({ chapter: listed.indexOf(shown) });
+            }}
+          />
         )}
+        <Row>
+          {left.map((one) => (
+            <Button key={one.chapter} onPress={() => change([...chapters, one])}>
+              {WORDS.add(chapterTitle(one))}
+            </Button>
+          ))}
+          <Button
+            onPress={() => {
+              const at = listed.indexOf(shown) + 1;
+              const next = [
+                ...chapters.slice(0, at),
+                { chapter: 'text', title: WORDS.notes, text: '' } as const,
+                ...chapters.slice(at),
+              ];
+              change(next);
+              setShown(listedChapters(next)[at]!.key);
+              setAt({ chapter: at });
+            }}
+          >
+            {WORDS.addText}
+          </Button>
+        </Row>
         <Select
           label={WORDS.of}
           value={of}

@@ -39,7 +39,16 @@ export const orderedList = {
   remove: (name: string): string => `Leave out ${name}`,
 };
 
+export const ownChapter = {
+  title: 'Title',
+  text: 'Text',
+  fields:
+    'An empty line begins a paragraph, a dash an item. Numbers follow the model: {M.max of U1}, {b:M@2.4m of U1}, {3.fy of U1}, {mass}. Ctrl+Enter takes the text.',
+};
+
 export const reportPart = {
+  notes: 'Notes',
+  addText: 'Add own text',
   chapters: 'Chapters in their order',
   add: (chapter: string): string => `Add ${chapter.toLowerCase()}`,
   of: 'Results of',

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import * as Comlink from 'comlink';
 import { inRow, sketch } from '@rigid-beam/core/test/build';
+import type { PaperAsked } from './paper/asked';
 import type { SolveOutcome } from './solving-client';
 import type { SolveProgress } from './solver.worker';
 
@@ -17,6 +18,8 @@ const solver = {
   write: () => {
     throw new Error('too long');
   },
+  // A drawing that takes longer than anybody waits.
+  draw: () => new Promise(() => undefined),
 };
 
 const ports: MessagePort[] = [];
@@ -82,6 +85,17 @@ test('a worker that dies is started again: what was asked of it fails in words, 
   await expect(client.write('results')).rejects.toThrow('too long');
   client.solve({ ...model, title: 'last' });
   await until(() => runs.length === before + 3);
+  client.close();
+});
+
+test('a drawing that a newer model stops leaves nobody waiting for it', async () => {
+  const { SolvingClient } = await import('./solving-client');
+  const client = new SolvingClient(() => undefined, () => undefined); // oxfmt-ignore
+  const asked = [client.draw({} as PaperAsked), client.draw({} as PaperAsked)];
+  const before = runs.length;
+  client.solve(sketch({ nodes: inRow(0, 2), members: [['a', '1', '2']], supports: [] }));
+  await until(() => runs.length === before + 1);
+  expect(await Promise.all(asked)).toEqual([undefined, undefined]);
   client.close();
 });
 

@@ -28,6 +28,9 @@ function takeWorker(): Worker {
 /** A solution that has run for so long (milliseconds) is given up when a newer model waits. */
 const TOO_LONG = 500;
 
+/** Why what was asked of a worker has no answer: a newer model waited too long, or the page has gone. */
+class Dismissed extends Error {}
+
 /**
  * Solves the newest model in a worker: while one is being solved, only the latest of those that follow is kept. A long solution that
  * nobody waits for any more is stopped with its worker, and a new worker takes over.
@@ -42,8 +45,9 @@ export class SolvingClient {
   private impatience: ReturnType<typeof setTimeout> | undefined;
   /** Counts the workers: an answer of one that was stopped is not waited for. */
   private generation = 0;
-  /** Rejects when this worker dies. */
+  /** Rejects when this worker dies, or is dismissed before it has answered. */
   private death!: Promise<never>;
+  private giveUp!: (why: Error) => void;
   /** The model that this worker was given last. */
   private known: Model | undefined;
   /** The cases of the last solution that this worker sent. */
@@ -139,6 +143,9 @@ export class SolvingClient {
     try {
       const done = await this.untilItDies(work(this.solver));
       return generation === this.generation && !this.waiting ? done : undefined;
+    } catch (error) {
+      if (error instanceof Dismissed) return undefined;
+      throw error;
     } finally {
       // Whatever came of it, models are solved again.
       if (generation === this.generation) {
@@ -164,6 +171,7 @@ export class SolvingClient {
     const worker = takeWorker();
     this.worker = worker;
     this.death = new Promise<never>((_, reject) => {
+      this.giveUp = reject;
       const die = (event: Event): void => {
         event.preventDefault();
         reject(new Error(WORDS.died((event as ErrorEvent).message || event.type)));
@@ -192,6 +200,8 @@ export class SolvingClient {
   }
 
   private dismiss(): void {
+    // Whoever waits for an answer of it would wait for ever.
+    this.giveUp(new Dismissed());
     this.solver[Comlink.releaseProxy]();
     this.worker.terminate();
   }

@@ -43,7 +43,7 @@ const motion = {
 } as const;
 
 /** Settings of the model as a whole; one that is null is taken out of it. */
-export const settingKeys = ['title', 'gravity', 'analysis', 'display', 'grid', 'space', 'combining'] as const;
+export const settingKeys = ['title', 'gravity', 'analysis', 'display', 'grid', 'space', 'combining', 'report'] as const;
 export type Settings = { readonly [K in (typeof settingKeys)[number]]?: Model[K] | null };
 
 /**

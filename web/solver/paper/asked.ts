@@ -30,8 +30,8 @@ export type PaperFound =
 export interface ReportWanted {
   readonly asked: Omit<ReportAsked, 'look'>;
   readonly as: 'pdf' | 'html' | 'preview';
-  /** The page that is looked at, from 0. */
-  readonly at: number;
+  /** The page that is looked at, from 0, or the one on which a chapter begins, by its place among the chapters. */
+  readonly at: number | { readonly chapter: number };
   readonly sheared: Solution['fibres'] | undefined;
 }
 
@@ -40,6 +40,6 @@ export type ReportFound =
   | {
       readonly content: Blob;
       readonly pages: number;
-      /** On which pages chapters begin, from 0. */
-      readonly starts: readonly number[];
+      /** The page that is looked at, from 0. */
+      readonly page: number;
     };

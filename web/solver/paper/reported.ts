@@ -20,18 +20,19 @@ export async function reported(model: Model, solution: Solution | undefined, wan
   if (typeof report === 'string') return { refused: report };
   switch (as) {
     case 'pdf':
-      return { content: file(await pdfReport(report, letters), 'application/pdf'), pages: 0, starts: [] };
+      return { content: file(await pdfReport(report, letters), 'application/pdf'), pages: 0, page: 0 };
     case 'html':
-      return { content: file(htmlReport(report, letters), 'text/html'), pages: 0, starts: [] };
+      return { content: file(htmlReport(report, letters), 'text/html'), pages: 0, page: 0 };
     case 'preview':
       looked = { model, key, pages: svgPages(report, letters) };
       return pageAt(looked.pages, at);
   }
 }
 
-const pageAt = ({ count, starts, page }: ReturnType<typeof svgPages>, at: number): ReportFound => ({
-  content: file([page(Math.min(at, count - 1))], 'image/svg+xml'),
-  ...{ pages: count, starts },
-});
+function pageAt({ count, starts, page }: ReturnType<typeof svgPages>, at: ReportWanted['at']): ReportFound {
+  const wanted = typeof at === 'number' ? at : (starts[at.chapter] ?? 0);
+  const found = Math.min(wanted, count - 1);
+  return { content: file([page(found)], 'image/svg+xml'), pages: count, page: found };
+}
 
 const file = (parts: readonly (string | Uint8Array)[], type: string): Blob => new Blob(parts as BlobPart[], { type });
