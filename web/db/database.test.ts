@@ -306,7 +306,7 @@ describe('models in the database', () => {
     expect(await removeProject(other)).toEqual([]);
   });
 
-  test('a new model begins with the units and names of axes of its project, and of no other', async () => {
+  test('a new model begins with the units, the names of axes and the chapters of a report of its project, and of no other', async () => {
     const [one, other] = [await createProject('Arboretum'), await createProject('Rockery')];
     const begun = async (where: string) => {
       const made = await createModel(where, { title: 'Bay', space: 'space' });
@@ -314,10 +314,13 @@ describe('models in the database', () => {
     };
     const first = await begun(one);
     const display = { up: 'Z', strong: 'y', length: 'mm' } as const;
-    const said = { ...edit('axes'), intent: { type: 'set', settings: { display } } } as const;
+    const report = { chapters: [{ chapter: 'text', title: 'Basis', text: 'EN 1990' }, { chapter: 'loads' }] } as const;
+    const said = { ...edit('axes'), intent: { type: 'set', settings: { display, report } } } as const;
     expect((await applyRevision(first, 0, said)).outcome).toBe('stored');
     const [next, elsewhere] = [await begun(one), await begun(other)];
-    expect([(await openModel(next))!.model.display, (await openModel(elsewhere))!.model.display]).toEqual([display, undefined]);
+    expect((await openModel(next))!.model).toMatchObject({ display, report });
+    expect(Object.keys((await openModel(elsewhere))!.model)).not.toEqual(expect.arrayContaining(['report']));
+    expect((await openModel(elsewhere))!.model.display).toBeUndefined();
     for (const id of [first, next, elsewhere]) for (let twice = 0; twice < 2; twice++) await removeModel(id);
     expect([await removeProject(one), await removeProject(other)]).toEqual([[], []]);
   });

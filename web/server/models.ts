@@ -94,12 +94,12 @@ export interface GivenFile {
   readonly format: ReadableFormat;
 }
 
-/** The units and names of axes of the model of a project that was changed last: a new one there begins with them. */
-async function displayIn(db: Database, projectId: string): Promise<Pick<Model, 'display'>> {
+/** The units and names of axes of the model of a project that was changed last, and the chapters of its report: a new one there begins with them. */
+async function habitsIn(db: Database, projectId: string): Promise<Pick<Model, 'display' | 'report'>> {
   const there = (await listModels(db)).filter((one) => one.projectId === projectId && !one.removedAt);
   const last = there.toSorted((a, b) => b.updatedAt.getTime() - a.updatedAt.getTime())[0];
-  const display = last && (await findModel(db, last.id))?.content.display;
-  return display ? { display } : {};
+  const { display, report } = (last && (await findModel(db, last.id))?.content) ?? {};
+  return { ...(display && { display }), ...(report && { report }) };
 }
 
 /** A new model, empty or from a file. A file with any fault is refused whole. */
@@ -123,7 +123,7 @@ export async function createModel(projectId: string, begun: Begun | GivenFile): 
   const read =
     'file' in begun
       ? await readForeign({ file: begun.file, format: begun.format.id })
-      : { model: { ...emptyModel(begun.title, begun.space), ...(await displayIn(db, projectId)) }, notices: [] };
+      : { model: { ...emptyModel(begun.title, begun.space), ...(await habitsIn(db, projectId)) }, notices: [] };
   if (!read.model) return { ok: false, faults: read.notices };
   const id = newId();
   // What has no title of its own is called what its file is.
