@@ -175,3 +175,19 @@ test('a chapter in one’s own words: its numbers follow the model, what means n
     ...['structure', 'Basis', 'sections', 'loads', 'combinations', 'results', 'checks'],
   ]);
 });
+
+test('the sheet is saved as a picture of a chosen size', async () => {
+  const walk = await ModelPage.open(application, 'Canopy walk', '?stage=sections');
+  const { page } = walk;
+  await walk.settled();
+  await catchFiles(page);
+  await walk.command('save the sheet as a picture 40');
+  await page.waitForFunction(() => /no width in pixels/.test(document.querySelector('[role=alert]')?.textContent ?? ''));
+  await page.keyboard.press('Escape');
+  await walk.command('save the sheet as a picture 2400 px');
+  const [{ name, type, text }] = (await keptFiles(page, 1)) as [Kept];
+  const header = Buffer.from(text.slice(0, 32), 'latin1');
+  const sheet = await page.$eval('[data-testid=sheet]', (canvas) => canvas.clientHeight / canvas.clientWidth);
+  expect([name, type, header.readUInt32BE(16)]).toEqual(['canopy-walk-first-span.png', 'image/png', 2400]);
+  expect(Math.abs(header.readUInt32BE(20) - 2400 * sheet)).toBeLessThan(2);
+});

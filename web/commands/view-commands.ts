@@ -122,6 +122,9 @@ const drawBeside = (name: string, where: Beside['where']): Command => ({
 const PAPER_STEP = 160;
 const WAYS: Record<string, readonly [number, number]> = { left: [-1, 0], right: [1, 0], up: [0, -1], down: [0, 1] };
 
+/** Pixels of a picture of the sheet; graphics cards draw bodies no wider. */
+const [NARROWEST, WIDEST] = [100, 8000];
+
 export const viewCommands: readonly Command[] = [
   {
     name: 'Undo',
@@ -211,6 +214,21 @@ export const viewCommands: readonly Command[] = [
   {
     name: 'Take tables or a drawing from a file',
     run: done(({ editor }) => chooseFile(TAKEN_FILES, (file) => editor.show({ dialog: { file } }))),
+  },
+  {
+    name: 'Save the sheet as a picture',
+    notation: '3000 (pixels wide)',
+    run: (sheet, text) => {
+      const pixels = text === '' ? 2 * sheet.view.camera.width : Number(text.replace(/\s*(?:px|pixels?(?: wide)?)?$/u, ''));
+      if (!(pixels >= NARROWEST && pixels <= WIDEST))
+        return `“${text}” is no width in pixels: write a number from ${NARROWEST} to ${WIDEST}.`;
+      const { editor } = sheet;
+      sheet.picture(Math.round(pixels)).then(
+        (file) => editor.files.keep(file, 'png'),
+        (fault: unknown) => editor.refuse((fault as Error).message),
+      );
+      return undefined;
+    },
   },
   {
     name: 'Put on paper',

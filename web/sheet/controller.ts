@@ -11,6 +11,7 @@ import { LiveDrawing } from './live-drawing';
 import { RESTING, type InPlaceField, type Offer, type SheetState, type TypedField } from './sheet-state';
 import type { Tool, ToolPointer } from './tools/tool';
 import { Viewpoint } from './viewpoint';
+import { sheetController as WORDS } from './words';
 
 const SNAP = 10;
 
@@ -126,6 +127,17 @@ export class SheetController {
     for (const one of this.drawings) one.resize(width, height, ratio);
     this.view.resize(width, height);
     this.refresh();
+  }
+
+  /** What the sheet shows, so many pixels wide, as a PNG file. */
+  async picture(pixels: number): Promise<Blob> {
+    const [first] = this.drawings;
+    const canvas = first!.enlarged(pixels / this.view.camera.width);
+    // Whatever the sheet shows next is drawn in its own size again.
+    this.refresh();
+    return new Promise((resolve, reject) =>
+      canvas.toBlob((file) => (file ? resolve(file) : reject(new Error(WORDS.noPicture))), 'image/png'),
+    );
   }
 
   offer(offer: Offer | undefined): void {

@@ -178,6 +178,12 @@ export class LiveDrawing {
     this.draw('another');
   }
 
+  /** All of it but the marks of the tool in hand, with so many pixels to one of the sheet. */
+  enlarged(ratio: number): HTMLCanvasElement {
+    if (this.stale) this.rebuild();
+    return this.painter.enlarged(this.picture(), ratio);
+  }
+
   private draw(next: 'another' | 'the same' = 'the same'): void {
     if (this.owner.from().camera.width === 0) return;
     if (this.stale) this.rebuild();

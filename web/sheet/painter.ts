@@ -77,13 +77,25 @@ export class Painter {
     paintLists(this.canvasOf(this.context), [marks], labels, camera);
   }
 
-  private canvasOf(context: CanvasRenderingContext2D): Canvas {
-    return { context, palette: this.palette, ratio: this.ratio };
+  /** The picture once more, on a canvas of its own, with so many of its pixels to one of the sheet. */
+  enlarged(picture: Picture, ratio: number): HTMLCanvasElement {
+    const canvas = document.createElement('canvas');
+    canvas.width = Math.round(picture.camera.width * ratio);
+    canvas.height = Math.round(picture.camera.height * ratio);
+    this.paintOn(canvas.getContext('2d', { alpha: false })!, picture, ratio);
+    return canvas;
   }
 
-  private paintOn(context: CanvasRenderingContext2D, picture: Picture): void {
-    const solids = picture.solids(this.ratio, this.palette);
-    paint(this.canvasOf(context), picture.lists(), picture.placed, picture.camera, { picture: this.behind(picture), solids });
+  private canvasOf(context: CanvasRenderingContext2D, ratio = this.ratio): Canvas {
+    return { context, palette: this.palette, ratio };
+  }
+
+  private paintOn(context: CanvasRenderingContext2D, picture: Picture, ratio = this.ratio): void {
+    const solids = picture.solids(ratio, this.palette);
+    paint(this.canvasOf(context, ratio), picture.lists(), picture.placed, picture.camera, {
+      picture: this.behind(picture),
+      solids,
+    });
   }
 
   /** The still picture, moved by as much as the camera has moved since it was painted. */

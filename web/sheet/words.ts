@@ -7,6 +7,10 @@ export const solidLayer = {
   none: 'This browser draws no solid bodies: it offers no WebGL. Turn on hardware acceleration, or use another one.',
 };
 
+export const sheetController = {
+  noPicture: 'The browser could not write a picture of this size: ask for a smaller one.',
+};
+
 export const caseStrip = {
   none: 'There is no load case yet. Add one in Loads.',
   casesAndCombinations: 'Cases and combinations',
