@@ -377,6 +377,16 @@ describe('rigid-beam take', () => {
     expect([code, (JSON.parse(out) as { nodes: object[] }).nodes.at(-1)]).toEqual([0, { id: '9', x: 1.5, y: 0 }]);
   });
 
+  test('a drawing that this command wrote brings the same members between the same places', () => {
+    const drawing = path.join(folder, 'lintel.dxf');
+    expect(command(['draw', lintel, '-o', drawing]).code).toBe(0);
+    const bare = fileOf((model) => Object.assign(model, { nodes: [], members: [], supports: [], loads: [] }));
+    const { code, out } = command(['take', bare, drawing, '--layers', 'MEMBERS']);
+    const places = (nodes: readonly { x: number; y: number }[]): string[] => nodes.map(({ x, y }) => `${x.toFixed(6)} ${y.toFixed(6)}`).toSorted(); // oxfmt-ignore
+    const [taken, original] = [out, readFileSync(lintel, 'utf8')].map((text) => JSON.parse(text) as { nodes: { x: number; y: number }[]; members: object[] }); // oxfmt-ignore
+    expect([code, places(taken!.nodes), taken!.members.length]).toEqual([0, places(original!.nodes), original!.members.length]);
+  });
+
   test('the lines of a drawing, with their unit; what is not said is asked for', () => {
     const line = (layer: string, ends: readonly number[]): string =>
       [0, 'LINE', 8, layer, 10, ends[0], 20, ends[1], 11, ends[2], 21, ends[3], ''].join('\n');

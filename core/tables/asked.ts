@@ -4,12 +4,13 @@ import type { Results } from '../results/results';
 import { arranged, type Sorted } from './arranged';
 import type { Table } from './column';
 import { readConditions } from './conditions';
-import { isResultList, resultLists, resultTable, type AskedList } from './results/lists';
+import { cuttingList } from './cutting-list';
+import { isResultList, resultLists, resultTable, type AskedList, type ResultList } from './results/lists';
 import { scheduleLists, schedules, type ScheduleList } from './schedules/lists';
 import { askedTable as WORDS } from './words';
 
-/** Every table that can be asked for by name: lists of the model, then results. */
-export const tableNames = [...scheduleLists, ...resultLists] as const;
+/** Every table that can be asked for by name: lists of the model, what is cut for it, then results. */
+export const tableNames = [...scheduleLists, 'cuttingList', ...resultLists] as const;
 export type TableName = (typeof tableNames)[number];
 export const isTableName = (name: string): name is TableName => (tableNames as readonly string[]).includes(name);
 
@@ -26,12 +27,13 @@ export interface AskedTable {
 
 /** A table as it is asked for, or why there is none. `results`: what an analysis finds, asked for where it is needed. */
 export function askedTable(model: Model, results: () => Results, asked: AskedTable): Table<never> | string {
-  const whole = isResultList(asked.name) ? ofResults(model, results(), asked) : modelTable(model, asked.name as ScheduleList);
+  const whole = isResultList(asked.name) ? ofResults(model, results(), asked) : modelTable(model, asked.name);
   return typeof whole === 'string' ? whole : narrowed(whole as unknown as Table<object>, asked);
 }
 
 /** A list of the model as a table. */
-export const modelTable = (model: Model, name: ScheduleList): Table<never> => {
+export const modelTable = (model: Model, name: ScheduleList | 'cuttingList'): Table<never> => {
+  if (name === 'cuttingList') return cuttingList(model) as unknown as Table<never>;
   const kind = schedules[name];
   return { title: kind.words, columns: kind.columns(model), rows: kind.rows(model) } as unknown as Table<never>;
 };
@@ -44,8 +46,8 @@ function ofResults(
   if (!solution) return WORDS.noResults(status);
   const at = outcome === undefined ? 0 : solution.outcomes.findIndex(({ id }) => id === outcome);
   if (at < 0) return WORDS.noOutcome(outcome!, solution.outcomes.map(({ id }) => id).join(', '));
-  const table = resultTable(solution, name as (typeof resultLists)[number], { outcome: at, of, places }, displayOf(model));
-  return table ? (table as unknown as Table<never>) : WORDS.notThere(WORDS.lists[name], solution.outcomes[at]!.id);
+  const table = resultTable(solution, name as ResultList, { outcome: at, of, places }, displayOf(model));
+  return table ? (table as unknown as Table<never>) : WORDS.notThere(WORDS.lists[name as ResultList], solution.outcomes[at]!.id);
 }
 
 function narrowed(table: Table<object>, { where = '', sorted }: AskedTable): Table<never> | string {

@@ -106,6 +106,13 @@ export const writeCells = {
   changeOfThe: (words: string, list: string): string => `Change ${words} of the ${list}`,
 };
 
+/** What is cut for a model. */
+export const cuttingList = {
+  title: 'Cutting list',
+  count: 'Pieces',
+  each: 'Mass of one',
+};
+
 /** Files of tables that are read. */
 export const reading = {
   tooLarge: (bytes: number): string => `The file is too large: at most ${bytes / 1024 / 1024} MiB are read. Split it`,

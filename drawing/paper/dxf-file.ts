@@ -16,6 +16,7 @@ import type { Figure } from './figure';
 /** Layers by what an ink means, and the number of the colour of each among those of the format. */
 const LAYERS = {
   MEMBERS: 7,
+  MARKS: 8,
   HINTS: 9,
   DIMENSIONS: 8,
   SUPPORTS: 3,
@@ -27,7 +28,7 @@ const LAYERS = {
 } as const;
 type Layer = keyof typeof LAYERS;
 
-function layerOf(ink: Ink): Layer {
+function layerOf(ink: Ink, subject: Path['subject']): Layer {
   if (ink.startsWith('load')) return 'LOADS';
   switch (ink) {
     case 'dimension':
@@ -48,7 +49,8 @@ function layerOf(ink: Ink): Layer {
     case 'gridStrong':
       return 'HINTS';
     default:
-      return 'MEMBERS';
+      // Nodes, hinges and what else is marked on members are not what is built.
+      return subject?.kind === 'member' ? 'MEMBERS' : 'MARKS';
   }
 }
 
@@ -74,7 +76,7 @@ export function dxfFile({ list, placed, camera }: Figure): string {
       if (points.length > 1)
         file.addLWPolyline(
           points.map(([px, py]) => ({ point: point2d(x(px), y(py)) })),
-          { layerName: layerOf(ink), flags: closed ? LWPolylineFlags.Closed : LWPolylineFlags.None },
+          { layerName: layerOf(ink, item.subject), flags: closed ? LWPolylineFlags.Closed : LWPolylineFlags.None },
         );
   }
   for (const { label, left, top, width, height, angle } of placed) {

@@ -9,7 +9,7 @@ import { quiet, quietValue, sizesOf } from '@rigid-beam/core/results/noise';
 import { symbolOf, unitOfQuantity } from '@rigid-beam/core/results/quantities';
 import { memberReader } from '@rigid-beam/core/results/read-quantity';
 import type { Solution } from '@rigid-beam/core/results/results';
-import { billOf } from '@rigid-beam/core/sections/bill';
+import { billOf, together } from '@rigid-beam/core/sections/bill';
 import { forceComponent, movementComponent } from '@rigid-beam/core/tables/results/components';
 import { isQuantity, quantitiesDrawn, subjectOf } from '../paper/subjects';
 import type { SheetQuantity } from '../view';
@@ -83,7 +83,7 @@ const FIELD = /^(.+?)(?:\.(max|min))?\s+of\s+(.+)$/u;
 const ON_MEMBER = /^(.+?):([^@]+)$/u;
 
 function valueOf(field: string, writing: Writing): Field {
-  const { model, solution, display } = writing;
+  const { model, solution } = writing;
   switch (field) {
     case 'title':
       return { text: model.title };
@@ -91,12 +91,7 @@ function valueOf(field: string, writing: Writing): Field {
     case 'nodes':
       return { text: String(model[field].length) };
     case 'mass':
-      return {
-        text: showQuantity(
-          billOf(model).reduce((sum, row) => sum + (row.mass ?? 0), 0),
-          massUnit(display),
-        ),
-      };
+      return massOf(field, writing);
   }
   const [, what, side, id] = FIELD.exec(field) ?? [];
   if (what === undefined || id === undefined) return refused(WORDS.unread(field));
@@ -107,6 +102,12 @@ function valueOf(field: string, writing: Writing): Field {
   const [, member, symbol] = ON_MEMBER.exec(asked.what) ?? [];
   if (asked.what.includes('@') || /\.[a-z]{2}$/u.test(asked.what)) return effect(asked, writing);
   return extreme(asked, { member, symbol: symbol ?? asked.what }, writing);
+}
+
+/** The mass of all members; where that of one is not known there is none, and no smaller one. */
+function massOf(field: string, { model, display }: Writing): Field {
+  const { mass } = together(billOf(model));
+  return mass === undefined ? refused(WORDS.noMass(field)) : { text: showQuantity(mass, massUnit(display)) };
 }
 
 type Side = 'max' | 'min' | undefined;

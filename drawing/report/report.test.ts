@@ -49,7 +49,7 @@ describe('a report says', () => {
     const captions = blocks.flatMap((block) => (block.is === 'figure' ? [block.caption.replace(/ · .*/, '')] : []));
     expect(captions).toEqual(expect.arrayContaining(['Geometry, 1:100', 'Loads of S, 1:100', 'Bending moment in U, 1:100']));
     const tables = blocks.flatMap((block) => (block.is === 'table' ? [block.table.title] : []));
-    expect(tables).toEqual(expect.arrayContaining(['Nodes', 'Members', 'Supports', 'Sections', 'Loads', 'Balance', 'Extremes', 'Reactions that act together']));
+    expect(tables).toEqual(expect.arrayContaining(['Nodes', 'Members', 'Supports', 'Sections', 'Cutting list', 'Loads', 'Balance', 'Extremes', 'Reactions that act together']));
   });
 
   test('envelopes where there are some, else sums, else cases; only what there is; nothing of results where there are none', () => {
@@ -100,6 +100,8 @@ describe('a chapter in the user’s own words', () => {
     expect(said(`{${support}.fz of U1}`, turned)).toBe(showQuantity(up, 'kN'));
     expect(said(`{${support}.fy.max of U}`)).toMatch(/kN$/);
     const heavier: Model = { ...known, cases: known.cases.map((one) => (one.id === 'G' ? { ...one, selfWeight: 2 } : one)) };
+    const light: Model = { ...known, materials: known.materials.map(({ density: _, ...rest }) => rest) };
+    expect(own('{mass}', light)).toMatch(/\{mass\} is not known: a material lacks its density/);
     expect(said('{M of G}', heavier)).not.toBe(said('{M of G}'));
     expect(said('{i:M@50% of U1}; {i:N@50%.max of U}; {i:N@1m.min of U}')).toMatch(/^.* kN·m; .* kN; .* kN$/);
     expect(said(`{${support}.ux of U1} {${known.nodes[3]!.id}.rz of U1}`)).toMatch(/mm .*mrad$/);
@@ -110,6 +112,7 @@ describe('a chapter in the user’s own words', () => {
     ['{K of U1}', /no quantity “K”\. There are: N, V, M/],
     ['{zz:M of U1}', /no member “zz”/],
     ['{n99.fy of U1}', /n99/],
+    ['{q.max of U1}', /no quantity “q”/],
     ['{M.max}', /says nothing: write a number as/],
     ['so {M.max of U1', /is not closed/],
     ['{n0.fy of U}', /is a range from the least to the greatest: say \.max or \.min|n0/],

@@ -37,6 +37,7 @@ export const reportWords = {
     noMember: (text: string, id: string): string => `{${text}}: there is no member “${id}”`,
     whichSide: (text: string): string => `{${text}} is a range from the least to the greatest: say .max or .min`,
     noValue: (text: string): string => `{${text}} is not known here`,
+    noMass: (text: string): string => `{${text}} is not known: a material lacks its density, or a section its area`,
     badPlace: (text: string, why: string): string => `{${text}}: ${why}`,
   },
   at: (caption: string, ratio: string): string => `${caption}, ${ratio}`,

@@ -9,4 +9,5 @@ export const sections = (writing: Writing): Block[] => [
   drawing(writing, { subject: 'sections', outcome: -1, caption: WORDS.sectionsDrawn }),
   ...table(modelTable(writing.model, 'sections')),
   ...table(modelTable(writing.model, 'materials')),
+  ...table(modelTable(writing.model, 'cuttingList')),
 ];
