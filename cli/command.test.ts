@@ -394,7 +394,10 @@ describe('rigid-beam take', () => {
     expect(command(['take', lintel, drawing]).err).toMatch(/says no unit: say it with --unit/);
     expect(command(['take', lintel, drawing, '--unit', 'mm', '--layers', 'roof']).err).toMatch(/no line is on a layer “roof”. There are: ribs, grid/i); // oxfmt-ignore
     const { code, out, err } = command(['take', lintel, drawing, '--unit', 'mm', '--layers', 'ribs']);
-    expect([code, err]).toEqual([0, 'Members: 3, nodes: 4, ends joined: 0, lines cut: 1, too short: 0, doubled: 0\n']);
+    expect([code, err]).toEqual([
+      0,
+      'Members: 3, nodes: 4, ends joined: 0, lines cut: 1, too short: 0, doubled: 0, out of the plane: 0\n',
+    ]);
     const { nodes, members } = JSON.parse(out) as { nodes: { x: number; y: number }[]; members: { section: string }[] };
     expect([nodes.slice(4).map(({ x, y }) => [x, y]), members.length]).toEqual([[[0, 4], [3, 4], [1.5, 4], [1.5, 5]], 6]); // oxfmt-ignore
   });

@@ -89,7 +89,7 @@ function lines(model: Model, text: string, options: TakeOptions): Intent | strin
   if ('fault' in section) return section.fault;
   if ('fault' in material) return material.fault;
   const isWanted = new Set(wanted);
-  const { part, short, doubled, joined, cut } = membersOfLines(
+  const { part, short, doubled, beside, joined, cut } = membersOfLines(
     drawing.lines.filter(({ layer }) => isWanted.has(layer)),
     model.space,
     { unit, tolerance: tolerance.value, stands: options.stands, section: section.id, material: material.id },
@@ -97,7 +97,7 @@ function lines(model: Model, text: string, options: TakeOptions): Intent | strin
   for (const { count, kind, layer, line } of drawing.leftOut)
     console.error(`Note: ${count} ${kind} on layer ${layer} left out (the first in line ${line})`);
   console.error(
-    `Members: ${part.members.length}, nodes: ${part.nodes.length}, ends joined: ${joined.count}, lines cut: ${cut}, too short: ${short}, doubled: ${doubled}`,
+    `Members: ${part.members.length}, nodes: ${part.nodes.length}, ends joined: ${joined.count}, lines cut: ${cut}, too short: ${short}, doubled: ${doubled}, out of the plane: ${beside}`,
   );
   return part.members.length === 0 ? 'There is nothing to take' : { type: 'insert', part, at: [0, 0, 0] };
 }

@@ -14,7 +14,8 @@ import { Button, Columns, Hint, Row, Select } from '../ui/controls';
 import { TextLine } from '../ui/TextLine';
 import { AddSheets, subjectWords } from './AddSheets';
 import { DOTS, withSheets, type ListedSheet } from './chosen';
-import { Desk, Foot, Look, Side, Trouble } from './faces';
+import { DialogFoot, DialogSide } from '../ui/WideDialog';
+import { Desk, Look, Trouble } from './faces';
 import { SaidFields } from './SaidFields';
 import { OrderedList } from './OrderedList';
 import { useChoice } from './use-choice';
@@ -73,7 +74,7 @@ export function Drawings({ sheet }: { readonly sheet: SheetController }) {
   const trouble = found && 'refused' in found ? found.refused : undefined;
   return (
     <>
-      <Side>
+      <DialogSide>
         <OrderedList
           label={WORDS.sheets}
           items={listed}
@@ -121,7 +122,7 @@ export function Drawings({ sheet }: { readonly sheet: SheetController }) {
           />
         </Columns>
         <SaidFields title={WORDS.titleBlock} said={chosen.said} onSay={(said) => choose({ said })} />
-      </Side>
+      </DialogSide>
       <Desk>
         <Look
           trouble={trouble}
@@ -130,7 +131,7 @@ export function Drawings({ sheet }: { readonly sheet: SheetController }) {
           isGoing={isGoing}
           goesOn={WORDS.goesOn}
         />
-        <Foot>
+        <DialogFoot>
           <Hint role="status">
             {found && 'content' in found && WORDS.at(ratioWords(found.ratio))}
             {found && 'content' in found && found.leftOut > 0 && ` · ${WORDS.leftOut(found.leftOut)}`}
@@ -151,7 +152,7 @@ export function Drawings({ sheet }: { readonly sheet: SheetController }) {
               </Button>
             ))}
           </Row>
-        </Foot>
+        </DialogFoot>
       </Desk>
     </>
   );

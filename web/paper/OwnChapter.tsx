@@ -1,26 +1,11 @@
 'use client';
 
 import { useState } from 'react';
-import { TextArea, TextField } from 'react-aria-components';
-import styled from 'styled-components';
 import { CHAPTER_LETTERS, type ReportChapter } from '@rigid-beam/core/model/report';
-import { FieldLabel, focusFace, Hint } from '../ui/controls';
+import { FieldArea, FieldBox, FieldLabel, Hint } from '../ui/controls';
 import { giveUp } from '../ui/give-up';
 import { TextLine } from '../ui/TextLine';
 import { ownChapter as WORDS } from './words';
-
-const Words = styled(TextArea)`
-  ${focusFace}
-  width: 100%;
-  min-height: 9rem;
-  padding: 0.3rem 0.4rem;
-  border: 1px solid var(--rule);
-  border-radius: 3px;
-  background: var(--paper);
-  color: var(--ink);
-  font: inherit;
-  resize: vertical;
-`;
 
 type Own = Extract<ReportChapter, { readonly chapter: 'text' }>;
 
@@ -40,9 +25,9 @@ export function OwnChapter({ chapter, onChange }: OwnChapterProps) {
   return (
     <>
       <TextLine label={WORDS.title} value={title} onCommit={(said) => onChange({ ...chapter, title: said.trim() })} />
-      <TextField value={draft ?? text} onChange={setDraft} maxLength={CHAPTER_LETTERS}>
+      <FieldBox value={draft ?? text} onChange={setDraft} maxLength={CHAPTER_LETTERS}>
         <FieldLabel>{WORDS.text}</FieldLabel>
-        <Words
+        <FieldArea
           onBlur={commit}
           onKeyDown={(event) => {
             if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) commit();
@@ -51,7 +36,7 @@ export function OwnChapter({ chapter, onChange }: OwnChapterProps) {
             setDraft(undefined);
           }}
         />
-      </TextField>
+      </FieldBox>
       <Hint>{WORDS.fields}</Hint>
     </>
   );

@@ -8,7 +8,8 @@ import type { ReportWanted } from '../solver/paper/asked';
 import { Button, Hint, Row, Select } from '../ui/controls';
 import { OrderedList } from './OrderedList';
 import { OwnChapter } from './OwnChapter';
-import { Desk, Foot, Look, Side, Trouble } from './faces';
+import { DialogFoot, DialogSide } from '../ui/WideDialog';
+import { Desk, Look, Trouble } from './faces';
 import { SaidFields } from './SaidFields';
 import { chaptersLeft, listedChapters, useChapters } from './use-chapters';
 import { useChoice } from './use-choice';
@@ -55,7 +56,7 @@ export function ReportPart() {
   const trouble = found && 'refused' in found ? found.refused : undefined;
   return (
     <>
-      <Side>
+      <DialogSide>
         <OrderedList
           label={WORDS.chapters}
           items={listed}
@@ -113,10 +114,10 @@ export function ReportPart() {
           onChange={(id) => setOf(id as typeof of)}
         />
         <SaidFields title={WORDS.cover} said={chosen.said} onSay={(next) => choose({ said: next })} />
-      </Side>
+      </DialogSide>
       <Desk>
         <Look trouble={trouble} address={address} name={WORDS.page(page + 1, pages)} isGoing={isGoing} goesOn={WORDS.goesOn} />
-        <Foot>
+        <DialogFoot>
           <Row>
             <Button aria-label={WORDS.before} isDisabled={page === 0} onPress={() => setAt(page - 1)}>
               ‹
@@ -137,7 +138,7 @@ export function ReportPart() {
               </Button>
             ))}
           </Row>
-        </Foot>
+        </DialogFoot>
       </Desk>
     </>
   );

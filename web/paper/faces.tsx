@@ -1,18 +1,11 @@
 'use client';
 
 import styled from 'styled-components';
-import { Hint, Row, Stack } from '../ui/controls';
+import { Hint } from '../ui/controls';
+import { DialogDesk } from '../ui/WideDialog';
 
 /** What is asked for stands on the left, how it will look on the right. */
-export const Side = styled(Stack)`
-  padding: 0.6rem 0.75rem;
-  overflow-y: auto;
-  border-right: 1px solid var(--rule);
-`;
-
-export const Desk = styled.div`
-  display: grid;
-  grid-template-rows: minmax(0, 1fr) auto;
+export const Desk = styled(DialogDesk)`
   min-height: 18rem;
   background: var(--desk);
 `;
@@ -32,13 +25,6 @@ const Looked = styled.div`
   img[data-going='true'] {
     opacity: 0.6;
   }
-`;
-
-export const Foot = styled(Row)`
-  justify-content: space-between;
-  padding: 0.5rem 0.75rem;
-  background: var(--panel);
-  border-top: 1px solid var(--rule);
 `;
 
 export const Trouble = styled.p`

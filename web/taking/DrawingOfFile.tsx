@@ -15,9 +15,9 @@ import { prepareTrace } from '../underlay/trace';
 import { Button, Hint, PanelSubtitle, PlainButton, Row, Select } from '../ui/controls';
 import { QuantityField } from '../ui/QuantityField';
 import { Tick } from '../ui/Tick';
-import { DialogHead } from '../ui/WideDialog';
+import { DialogDesk, DialogHead, DialogSide } from '../ui/WideDialog';
 import { extentOf, pathOf, pictureOf } from './drawn';
-import { Desk, Foot, Side, Trouble } from './faces';
+import { Foot, Trouble } from './faces';
 import { useDrawing, useMembers } from './use-drawing';
 import { drawingDialog as WORDS, fileDialog as FILE } from './words';
 
@@ -77,7 +77,7 @@ export function DrawingOfFile({ file, sheet, onClose }: DrawingOfFileProps) {
         <Read {...{ file, sheet, client, drawing, onClose, degrees }} onDegrees={setDegrees} />
       ) : (
         <>
-          <Side />
+          <DialogSide />
           {trouble === undefined ? <Trouble as={Hint}>{WORDS.reading}</Trouble> : <Trouble role="alert">{trouble}.</Trouble>}
         </>
       )}
@@ -138,7 +138,7 @@ function Read({ file, sheet, client, drawing, degrees, onDegrees, onClose }: Rea
   };
   return (
     <>
-      <Side>
+      <DialogSide>
         <PanelSubtitle>{WORDS.layers}</PanelSubtitle>
         <div role="group" aria-label={WORDS.layers}>
           {[...counts].map(([layer, count]) => (
@@ -196,8 +196,8 @@ function Read({ file, sheet, client, drawing, degrees, onDegrees, onClose }: Rea
         ) : (
           <Hint>{WORDS.noSection}</Hint>
         )}
-      </Side>
-      <Desk>
+      </DialogSide>
+      <DialogDesk>
         <Lines lines={drawing.lines} isTaken={isTaken} label={WORDS.preview(file.name)} />
         <Foot>
           <Hint role="status" data-testid="taken">
@@ -212,7 +212,7 @@ function Read({ file, sheet, client, drawing, degrees, onDegrees, onClose }: Rea
             </Button>
           </Row>
         </Foot>
-      </Desk>
+      </DialogDesk>
     </>
   );
 }
@@ -232,8 +232,8 @@ function unitOf({ unit }: Drawing, extent: number): Unit {
 }
 
 /** What becomes of the lines, in sentences. */
-function sentences({ part, joined, cut, short, doubled }: MembersOfLines, { leftOut }: Drawing, length: string): string {
-  if (part.members.length === 0) return `${WORDS.nothing}.`;
+function sentences({ part, joined, cut, short, doubled, beside }: MembersOfLines, { leftOut }: Drawing, length: string): string {
+  if (part.members.length + beside + short === 0) return `${WORDS.nothing}.`;
   const kinds = leftOut.slice(0, 4).map(({ count, kind, layer, line }) => WORDS.kind(count, kind, layer, line));
   return [
     WORDS.summary(part.members.length, part.nodes.length),
@@ -241,6 +241,7 @@ function sentences({ part, joined, cut, short, doubled }: MembersOfLines, { left
     cut > 0 && WORDS.cut(cut),
     short > 0 && WORDS.short(short),
     doubled > 0 && WORDS.doubled(doubled),
+    beside > 0 && WORDS.beside(beside),
     leftOut.length > 0 && WORDS.leftOut(kinds.join(', ') + (leftOut.length > kinds.length ? ' …' : '')),
   ]
     .filter(Boolean)

@@ -9,8 +9,8 @@ import type { Taken } from '@rigid-beam/core/tables/taking/take-tables';
 import type { Understood } from '@rigid-beam/core/tables/taking/heads';
 import { useEditor, useEditorState } from '../editor/use-editor';
 import { Button, Hint, PlainButton, Select, Stack, ToggleButton } from '../ui/controls';
-import { DialogHead } from '../ui/WideDialog';
-import { Desk, Foot, Side, Trouble } from './faces';
+import { DialogDesk, DialogHead, DialogSide } from '../ui/WideDialog';
+import { Foot, Trouble } from './faces';
 import { TakenRows } from './TakenRows';
 import { useTaking } from './use-taking';
 import { fileDialog as FILE, tablesDialog as WORDS } from './words';
@@ -45,7 +45,7 @@ export function TablesOfFile({ file, onClose }: { readonly file: File; readonly 
         <Heading slot="title">{FILE.title(file.name)}</Heading>
         <PlainButton onPress={onClose}>{FILE.close}</PlainButton>
       </DialogHead>
-      <Side role="group" aria-label={WORDS.tables}>
+      <DialogSide role="group" aria-label={WORDS.tables}>
         {tables?.map((one, i) => (
           <Sheet key={i}>
             <ToggleButton isSelected={i === at} onChange={() => setAt(i)}>
@@ -63,8 +63,8 @@ export function TablesOfFile({ file, onClose }: { readonly file: File; readonly 
             />
           </Sheet>
         ))}
-      </Side>
-      <Desk>
+      </DialogSide>
+      <DialogDesk>
         {trouble !== undefined ? (
           <Trouble role="alert">{trouble}</Trouble>
         ) : table ? (
@@ -79,7 +79,7 @@ export function TablesOfFile({ file, onClose }: { readonly file: File; readonly 
           <Trouble as={Hint}>{WORDS.reading}</Trouble>
         )}
         {tables && <TakeIt taken={taken} refused={refused} model={model} tables={tables} onTake={take} />}
-      </Desk>
+      </DialogDesk>
     </>
   );
 }

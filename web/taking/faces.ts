@@ -1,20 +1,8 @@
 import styled from 'styled-components';
-import { Row, Stack } from '../ui/controls';
+import { DialogFoot } from '../ui/WideDialog';
 
-export const Side = styled(Stack)`
-  padding: 0.6rem 0.75rem;
-  overflow-y: auto;
-  border-right: 1px solid var(--rule);
-`;
-
-export const Desk = styled.div`
-  display: grid;
-  grid-template-rows: minmax(0, 1fr) auto;
-  min-height: 0;
-`;
-
-export const Foot = styled(Row)`
-  justify-content: space-between;
+/** What is said takes the room, and is never pushed below by what is pressed. */
+export const Foot = styled(DialogFoot)`
   flex-wrap: nowrap;
   > :first-child {
     flex: 1;
@@ -22,9 +10,6 @@ export const Foot = styled(Row)`
   > :last-child {
     flex: none;
   }
-  padding: 0.5rem 0.75rem;
-  background: var(--panel);
-  border-top: 1px solid var(--rule);
 `;
 
 export const Trouble = styled.p`

@@ -1,33 +1,28 @@
-import type { AskedTaking, TakingAnswers } from './asked';
+import * as Comlink from 'comlink';
+import type { TakingReader } from './taking.worker';
+import { taking as WORDS } from './words';
 
-/** The worker that reads files of tables, for as long as one is looked at. */
+/** The worker that reads files of tables and drawings, for as long as one is looked at. */
 export class TakingClient {
   private readonly worker = new Worker(new URL('./taking.worker.ts', import.meta.url), { type: 'module' });
-  private readonly waiting = new Map<number, { resolve: (found: never) => void; reject: (fault: Error) => void }>();
-  private last = 0;
+  private readonly reader = Comlink.wrap<TakingReader>(this.worker);
+  /** Rejects when the worker dies: then no answer comes. */
+  private readonly death: Promise<never>;
 
   constructor() {
-    this.worker.addEventListener('message', ({ data }: MessageEvent<{ id?: number; found?: unknown; fault?: string }>) => {
-      const waits = this.waiting.get(data.id ?? 0);
-      this.waiting.delete(data.id ?? 0);
-      if (data.fault !== undefined) waits?.reject(new Error(data.fault));
-      else waits?.resolve(data.found as never);
+    this.death = new Promise<never>((_, reject) => {
+      this.worker.addEventListener('error', () => reject(new Error(WORDS.stopped)));
     });
-    this.worker.addEventListener('error', () => {
-      for (const { reject } of this.waiting.values()) reject(new Error('it has stopped'));
-      this.waiting.clear();
-    });
+    // Nobody may be asking it for anything when it dies.
+    this.death.catch(() => undefined);
   }
 
-  ask<A extends AskedTaking>(asked: A): Promise<TakingAnswers[A['do']]> {
-    const id = ++this.last;
-    return new Promise((resolve, reject) => {
-      this.waiting.set(id, { resolve, reject });
-      this.worker.postMessage({ id, asked });
-    });
+  ask<T>(work: (reader: Comlink.Remote<TakingReader>) => Promise<T>): Promise<T> {
+    return Promise.race([work(this.reader), this.death]);
   }
 
   close(): void {
+    this.reader[Comlink.releaseProxy]();
     this.worker.terminate();
   }
 }

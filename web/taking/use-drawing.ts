@@ -18,10 +18,12 @@ export function useDrawing(
   useEffect(() => {
     const client = new TakingClient();
     let isWanted = true;
-    client.ask({ do: 'readDrawing', file, part: (degrees * Math.PI) / 180 }).then(
-      (drawing) => isWanted && setRead({ client, drawing }),
-      (fault: unknown) => isWanted && setRead({ client, drawing: WORDS.failed((fault as Error).message) }),
-    );
+    client
+      .ask((reader) => reader.drawing(file, (degrees * Math.PI) / 180) as Promise<Drawing | string>)
+      .then(
+        (drawing) => isWanted && setRead({ client, drawing }),
+        (fault: unknown) => isWanted && setRead({ client, drawing: WORDS.failed((fault as Error).message) }),
+      );
     return () => {
       isWanted = false;
       client.close();
@@ -41,10 +43,12 @@ export function useMembers(
   useEffect(() => {
     last.current = asked;
     if (client && asked)
-      client.ask({ do: 'members', ...asked }).then(
-        (what) => last.current === asked && setMade({ of: asked, what }),
-        () => undefined,
-      );
+      client
+        .ask((reader) => reader.members(asked.layers, asked.space, asked.asked))
+        .then(
+          (what) => last.current === asked && setMade({ of: asked, what }),
+          () => undefined,
+        );
   }, [client, asked]);
   return made?.of === asked ? made?.what : undefined;
 }

@@ -28,11 +28,13 @@ export function useTaking(file: File, model: Model): Taking {
     const made = new TakingClient();
     client.current = made;
     let isWanted = true;
-    made.ask({ do: 'read', file, model: first.current }).then((read) => {
-      if (!isWanted) return;
-      if (typeof read === 'string') setTrouble(`${read}.`);
-      else setTables(read);
-    }, failed);
+    made
+      .ask((reader) => reader.tables(file, first.current) as Promise<readonly Understood[] | string>)
+      .then((read) => {
+        if (!isWanted) return;
+        if (typeof read === 'string') setTrouble(`${read}.`);
+        else setTables(read);
+      }, failed);
     return () => {
       isWanted = false;
       made.close();
@@ -41,9 +43,11 @@ export function useTaking(file: File, model: Model): Taking {
   useEffect(() => {
     if (!tables) return undefined;
     let isWanted = true;
-    client.current?.ask({ do: 'take', tables, model, label: WORDS.label(file.name) }).then((what) => {
-      if (isWanted) setTaken({ of: tables, model, what });
-    }, failed);
+    client.current
+      ?.ask((reader) => reader.taken(tables, WORDS.label(file.name), model))
+      .then((what) => {
+        if (isWanted) setTaken({ of: tables, model, what });
+      }, failed);
     return () => {
       isWanted = false;
     };
@@ -54,7 +58,8 @@ export function useTaking(file: File, model: Model): Taking {
     taken: taken?.of === tables && taken?.model === model ? taken.what : undefined,
     changeKind: (at, kind) => {
       const table = tables?.[at];
-      if (table) client.current?.ask({ do: 'understand', table, kind, model }).then((anew) => change(at, anew), failed);
+      if (table)
+        client.current?.ask((reader) => reader.understoodAs(table, kind, model)).then((anew) => change(at, anew), failed);
     },
   };
 }

@@ -1,6 +1,7 @@
 import { counted } from '@rigid-beam/core/counted';
 
 export const taking = {
+  stopped: 'what reads it has stopped',
   failed: (reason: string): string => `The file could not be read: ${reason}. Save it again, or take it apart.`,
   label: (file: string): string => `Take ${file}`,
 };
@@ -61,6 +62,8 @@ export const drawingDialog = {
   joined: (count: number, farthest: string): string => `${counted(count, 'end')} joined, at most ${farthest} apart`,
   cut: (count: number): string => `${counted(count, 'line is', 'lines are')} cut where another ends on them`,
   short: (count: number): string => `${counted(count, 'line is', 'lines are')} shorter than that and left out`,
+  beside: (count: number): string =>
+    `${counted(count, 'line leaves', 'lines leave')} the plane of the model and ${count === 1 ? 'is' : 'are'} left out`,
   doubled: (count: number): string => `${counted(count, 'line stands', 'lines stand')} there twice`,
   leftOut: (kinds: string): string => `No lines, and left out: ${kinds}`,
   kind: (count: number, kind: string, layer: string, line: number): string =>

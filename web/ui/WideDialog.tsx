@@ -3,7 +3,7 @@
 import type { ReactNode } from 'react';
 import { Dialog, Modal, ModalOverlay } from 'react-aria-components';
 import styled from 'styled-components';
-import { overFace } from './controls';
+import { overFace, Row, Stack } from './controls';
 
 const Over = styled(ModalOverlay)`
   position: fixed;
@@ -29,6 +29,27 @@ const Inside = styled(Dialog)`
     grid-template: auto auto minmax(0, 1fr) / minmax(0, 1fr);
     overflow-y: auto;
   }
+`;
+
+/** On its left, what is asked for. */
+export const DialogSide = styled(Stack)`
+  padding: 0.6rem 0.75rem;
+  overflow-y: auto;
+  border-right: 1px solid var(--rule);
+`;
+
+/** Beside that, what comes of it, over a foot that says so and does it. */
+export const DialogDesk = styled.div`
+  display: grid;
+  grid-template-rows: minmax(0, 1fr) auto;
+  min-height: 0;
+`;
+
+export const DialogFoot = styled(Row)`
+  justify-content: space-between;
+  padding: 0.5rem 0.75rem;
+  background: var(--panel);
+  border-top: 1px solid var(--rule);
 `;
 
 /** Its title, and how it is left. */

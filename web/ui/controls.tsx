@@ -10,6 +10,7 @@ import {
   Select as AriaSelect,
   SelectValue,
   Text,
+  TextArea,
   TextField,
   ToggleButton as AriaToggle,
 } from 'react-aria-components';
@@ -122,6 +123,15 @@ export const FieldInput = styled(Input)`
   &[data-invalid] {
     border-color: var(--fault);
   }
+`;
+
+/** A field of several lines. */
+export const FieldArea = styled(TextArea)`
+  ${fieldFace}
+  min-height: 7rem;
+  padding: 0.2rem 0.4rem;
+  font-family: 'IBM Plex Sans Condensed', 'IBM Plex Sans', sans-serif;
+  resize: vertical;
 `;
 
 export const FieldNote = styled(Text)`

@@ -144,6 +144,17 @@ describe('lines become members', () => {
     expect([part.members.length, part.nodes.length, cut]).toEqual([5, 6, 1]);
   });
 
+  test('in a plane model lines that leave the plane are left out and counted, not laid flat', () => {
+    const lines: DrawnLine[] = [
+      { layer: '0', from: [0, 0, 500], to: [1000, 0, 500] },
+      { layer: '0', from: [0, 0, 500], to: [0, 1000, 900] },
+      { layer: '0', from: [0, 0, 0], to: [0, 1000, 0] },
+    ];
+    const { part, beside } = membersOfLines(lines, 'plane', asked);
+    expect([part.members.length, part.nodes.length, beside]).toEqual([1, 2, 2]);
+    expect(membersOfLines(lines, 'space', asked)).toMatchObject({ beside: 0, part: { members: { length: 3 } } });
+  });
+
   test('a plan lies on the ground of a space, an elevation stands', () => {
     const lines: DrawnLine[] = [{ layer: '0', from: [0, 0, 0], to: [1000, 2000, 500] }];
     const far = (stands: LinesAsked['stands']) => membersOfLines(lines, 'space', { ...asked, stands }).part.nodes[1];

@@ -21,6 +21,8 @@ export interface MembersOfLines {
   /** Lines shorter than the tolerance, and lines that are there already. */
   readonly short: number;
   readonly doubled: number;
+  /** Lines that leave the plane of a plane model, and are left out. */
+  readonly beside: number;
   /** Ends that met others, but not exactly: the farthest apart, metres. */
   readonly joined: { readonly count: number; readonly farthest: number };
   /** Lines that were cut where an end of another stands on them. */
@@ -50,9 +52,15 @@ export function membersOfLines(lines: readonly DrawnLine[], space: Model['space'
     index.add(at, nodes.length);
     return nodes.push(at) - 1;
   };
-  let short = 0;
+  let [short, beside] = [0, 0];
+  const level = lines[0]?.from[2] ?? 0;
+  const isBeside = ([, , z]: Point): boolean => space === 'plane' && Math.abs(z - level) * unit > tolerance;
   const pairs: (readonly [number, number])[] = [];
   for (const { from, to } of lines) {
+    if (isBeside(from) || isBeside(to)) {
+      beside++;
+      continue;
+    }
     const ends = [nodeOf(place(from)), nodeOf(place(to))] as const;
     if (ends[0] === ends[1]) short++;
     else pairs.push(ends);
@@ -72,7 +80,7 @@ export function membersOfLines(lines: readonly DrawnLine[], space: Model['space'
     nodes: nodes.map((at, i) => nodeAt(`n${i}`, at) as ModelNode).filter(({ id }) => used.has(id)),
     members,
   };
-  return { part, short, doubled, joined: { count, farthest }, cut };
+  return { part, short, doubled, beside, joined: { count, farthest }, cut };
 }
 
 /** Ends that are nearer stand in the same place: what is lost when units are turned. */
