@@ -148,6 +148,7 @@ test('cases: copied by a factor, moved by keys, and what is worth a look is said
   const handle = await rib.page.waitForSelector(`[aria-label="Load cases"] button[aria-label^="Move ${copy}"]`);
   await handle!.focus();
   await rib.page.keyboard.press('Enter');
+  await rib.page.waitForFunction(() => /^Insert /.test(document.activeElement?.getAttribute('aria-label') ?? ''));
   await rib.page.keyboard.press('ArrowUp');
   await rib.page.keyboard.press('ArrowUp');
   await rib.page.keyboard.press('Enter');
