@@ -37,7 +37,7 @@ export const ACTION_WAYS = 200;
 export const PATTERN_PARTS = 40;
 
 /** Members over which trains travel, added up: on each of them four forces are solved for themselves. */
-export const TRAVEL_MEMBERS = 100;
+export const TRAVEL_PLACES = 400;
 
 /** Axles of a train; more are no train but a uniform load. */
 export const TRAIN_AXLES = 200;

@@ -1,8 +1,9 @@
 import type { Load, Model } from '@rigid-beam/core/model/model';
 import { barsOf } from '@rigid-beam/core/model/loads/bars';
-import { axlesOnRun } from '@rigid-beam/core/model/loads/train-load';
+import { axlesOnWay } from '@rigid-beam/core/model/loads/train-load';
 import { sizeOf } from '@rigid-beam/core/model/loads/intensities';
 import { symbolPath, type Item } from './display-list';
+import { pointOnBay } from './deck-items';
 import { pointOn } from './geometry';
 import { contextOf } from './load-items';
 import { ordinate } from './line-load-items';
@@ -48,11 +49,11 @@ export function loadHandles(model: Model, factors: ReadonlyMap<string, number>, 
     });
   }
   if (load.type === 'train') {
-    return axlesOnRun(load, barsOf(model)).flatMap(({ axle, member, at }): LoadHandle[] => {
-      const drawn = context.members.get(member);
-      if (!drawn) return [];
-      const [x, y] = pointOn(drawn, at);
-      return [{ role: 'at', x, y, dx: 0, dy: 0, axle }];
+    return axlesOnWay(load, barsOf(model)).flatMap(({ axle, on }): LoadHandle[] => {
+      const drawn = 'member' in on ? context.members.get(on.member) : undefined;
+      const bay = 'nodes' in on ? pointOnBay(context.nodes, on) : undefined;
+      const at = drawn && 'member' in on ? pointOn(drawn, on.at) : bay && ([bay.x, bay.y] as const);
+      return at ? [{ role: 'at', x: at[0], y: at[1], dx: 0, dy: 0, axle }] : [];
     });
   }
   if (load.type !== 'point' && load.type !== 'node') return [];

@@ -18,7 +18,8 @@ import { membersInFront } from './structure-items';
 import { FRONT, inDepth, isCrowded, isOutline } from './behind';
 import { once } from '@rigid-beam/core/once';
 import { saidOnce, withNeighbours } from './runs';
-import { stackedLoads, type ActingLoad } from './stacked-loads';
+import { axlesOnDeck, deckItems, isOnDeck, pointOnBay } from './deck-items';
+import { stackedLoads, type ActingLoad, type DrawnLoad } from './stacked-loads';
 import { settlementItems } from './settlement-items';
 import type { View } from './view';
 
@@ -45,15 +46,24 @@ export function loadItems(model: Model, factors: ReadonlyMap<string, number>, vi
     const isThere = (path: Path): boolean => view.loads !== 'faint' || !isCrowded(model, view) || isOutline(path);
     return items.flatMap((item): Item[] => (item.kind === 'path' && isThere(item) ? [faded(item, view)] : []));
   }
-  return [...withRunsSaidOnce(model, items), ...compoundLabels(model, context, factors)];
+  const decks = new Set(acting.flatMap(({ origin }) => (isOnDeck(origin) ? [origin] : [])));
+  return [
+    ...[...decks].flatMap((load) => deckItems(context, load)),
+    ...withRunsSaidOnce(model, items),
+    ...compoundLabels(model, context, factors),
+  ];
 }
 
 /** The single loads of the cases that act, each with the load that it comes from. */
 function actingLoads(model: Model, factors: ReadonlyMap<string, number>): ActingLoad[] {
   const { loads, origins } = expandLoads(model);
-  return loads
-    .map((load, i) => ({ load, origin: origins[i]!, factor: factors.get(load.case) ?? 0 }))
-    .filter(({ factor }) => factor !== 0);
+  return loads.flatMap((load, i): ActingLoad[] => {
+    const [origin, factor] = [origins[i]!, factors.get(load.case) ?? 0];
+    if (factor === 0) return [];
+    if (!isOnDeck(origin)) return [{ load, origin, factor }];
+    const isFirst = origins[i - 1] !== origin || loads[i - 1]!.case !== load.case;
+    return isFirst ? axlesOnDeck(model, origin, load.case).map((axle) => ({ load: axle, origin, factor })) : [];
+  });
 }
 
 /** What all loads of a drawing are drawn with. */
@@ -89,7 +99,14 @@ function largestOf(model: Model, acting: readonly ActingLoad[]): Context['larges
 
 const largestInModel = once((model: Model): readonly [number, number] => {
   let [intensity, force] = [0, 0];
-  for (const load of expandLoads(model).loads) {
+  const { loads, origins } = expandLoads(model);
+  const all = loads.flatMap((load, i): readonly DrawnLoad[] => {
+    const origin = origins[i]!;
+    if (!isOnDeck(origin)) return [load];
+    // In its own case; a force of 1 N where it travels is nothing beside it.
+    return origins[i - 1] === origin ? [] : axlesOnDeck(model, origin, load.case);
+  });
+  for (const load of all) {
     intensity = Math.max(intensity, intensityOf(load));
     force = Math.max(force, forceOf(load));
   }
@@ -128,9 +145,11 @@ function inksOf({ cases, loads }: Model): ReadonlyMap<string, Ink> {
 const NO_INKS: ReadonlyMap<string, Ink> = new Map();
 
 /** How near to the viewer a load stands: 1 in front, 0 at the back. */
-function nearnessOfLoads(model: Model, view: View, { members, nodes }: Context): (load: PrimitiveLoad) => number {
+function nearnessOfLoads(model: Model, view: View, { members, nodes }: Context): (load: DrawnLoad) => number {
   const near = nearness(model, view);
-  return (load) => near(('member' in load ? members.get(load.member) : nodes.get(load.node))?.depth ?? Infinity);
+  const placeOf = (load: DrawnLoad) =>
+    'member' in load ? members.get(load.member) : 'node' in load ? nodes.get(load.node) : pointOnBay(nodes, load);
+  return (load) => near(placeOf(load)?.depth ?? Infinity);
 }
 
 /** Where what is looked at is something else, loads are a hint; what is selected stays. */
@@ -199,17 +218,23 @@ function compoundLabels(model: Model, context: Context, factors: ReadonlyMap<str
   });
 }
 
-const intensityOf = (load: PrimitiveLoad): number => (load.type === 'line' ? Math.max(sizeOf(load.from), sizeOf(load.to)) : 0);
-const forceOf = (load: PrimitiveLoad): number =>
-  load.type === 'node' || load.type === 'point' ? Math.hypot(load.fx ?? 0, load.fy ?? 0, load.fz ?? 0) : 0;
+const intensityOf = (load: DrawnLoad): number => (load.type === 'line' ? Math.max(sizeOf(load.from), sizeOf(load.to)) : 0);
+const forceOf = (load: DrawnLoad): number =>
+  load.type === 'node' || load.type === 'point' || load.type === 'axle'
+    ? Math.hypot(load.fx ?? 0, load.fy ?? 0, load.fz ?? 0)
+    : 0;
 
-function itemsOf(context: Context, load: PrimitiveLoad, subject: Subject, factor: number, said: 'said' | 'drawn'): Item[] {
+function itemsOf(context: Context, load: DrawnLoad, subject: Subject, factor: number, said: 'said' | 'drawn'): Item[] {
   switch (load.type) {
     case 'node': {
       const node = context.nodes.get(load.node);
       return node
         ? concentrated(context, { x: node.x, y: node.y, node: load.node, ...seenForces(context, load) }, subject, factor)
         : [];
+    }
+    case 'axle': {
+      const at = pointOnBay(context.nodes, load);
+      return at ? concentrated(context, { x: at.x, y: at.y, ...seenForces(context, load) }, subject, factor) : [];
     }
     case 'point': {
       const member = context.members.get(load.member);

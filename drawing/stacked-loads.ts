@@ -1,11 +1,22 @@
 import type { Load } from '@rigid-beam/core/model/model';
 import { sizeOf } from '@rigid-beam/core/model/loads/intensities';
-import type { LineLoad, PrimitiveLoad } from '@rigid-beam/core/model/loads/primitive';
+import type { ForceComponents, LineLoad, PrimitiveLoad } from '@rigid-beam/core/model/loads/primitive';
 import { arrowLength } from './load-marks';
+
+/** An axle on a deck, which is drawn where it stands and not as what it hands to the nodes. */
+export interface AxleOnDeck extends ForceComponents {
+  readonly type: 'axle';
+  readonly case: string;
+  readonly nodes: readonly [string, string];
+  /** The part of the way from one node to the other that is behind it. */
+  readonly part: number;
+}
+
+export type DrawnLoad = PrimitiveLoad | AxleOnDeck;
 
 /** A load that acts: as one that was written, and what it stands for on one member. */
 export interface ActingLoad {
-  readonly load: PrimitiveLoad;
+  readonly load: DrawnLoad;
   readonly origin: Load;
   readonly factor: number;
 }

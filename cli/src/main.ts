@@ -263,6 +263,12 @@ function impactFactor(text: string): number {
   return factor;
 }
 
+// Who reads the output may have seen enough, as `head` does.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+  if (error.code !== 'EPIPE') throw error;
+  process.exit();
+});
+
 try {
   await program.parseAsync();
 } catch (error) {

@@ -4,7 +4,7 @@ import { applyIntent } from '../model/edits/apply-intent';
 import type { Intent } from '../model/edits/intent';
 import { freeName } from '../model/edits/next-id';
 import { newCase } from '../model/edits/new-case';
-import { isOnWay } from '../model/loads/train-load';
+import { isOnWay, type TrainWay } from '../model/loads/train-way';
 import type { Model } from '../model/model';
 import type { Axles } from '../model/train';
 import type { Path } from '../results/travelling/path';
@@ -18,7 +18,7 @@ interface Placed {
 
 /**
  * The edit that puts a train on the structure where it is worst, as a load of the first case of traffic, or a new one; the load that it becomes, which takes the
- * place of one of the same axles there. Why it cannot be, where the path leads over no members, or the train is worst beside it.
+ * place of one of the same axles there. Why it cannot be, where members do not meet, or the train is worst beside the path.
  */
 export function standingLoad(
   model: Model,
@@ -27,9 +27,7 @@ export function standingLoad(
   standing: Standing,
 ): { readonly intent: Intent; readonly caseId: string } | string {
   if (!standing.axles.some((s) => isOnWay(s, path.length)))
-    return isOverMembers(path)
-      ? 'This value is reached with no axle on the path, so that there is nothing to put on the structure'
-      : ON_A_DECK;
+    return 'This value is reached with no axle on the path, so that there is nothing to put on the structure';
   const placed = placedOn(model, path, train, standing);
   if (typeof placed === 'string') return placed;
   const { intents, caseId } = placed;
@@ -79,8 +77,16 @@ function namedIn(intent: Intent): string {
   throw new Error('no action is made');
 }
 
-const ON_A_DECK = 'A train can be put on members that meet end to end, not on a deck between nodes';
-const isOverMembers = ({ spans }: Path): boolean => spans.every(({ kind }) => kind === 'member');
+const ACROSS_A_JOINT = 'A train can be put on members that meet end to end, not across a stiff joint between them';
+
+/** What a load names for the way of a path; undefined where a load cannot follow it. */
+function wayOf(model: Model, { spans }: Path): TrainWay | undefined {
+  if (spans.every(({ kind }) => kind === 'member'))
+    return { members: spans.flatMap((span) => (span.kind === 'member' ? [model.members[span.member]!.id] : [])) };
+  if (!spans.every(({ kind }) => kind === 'nodes')) return undefined;
+  const nodes = spans.flatMap((span, i) => (span.kind === 'nodes' ? (i === 0 ? span.nodes : [span.nodes[1]]) : []));
+  return { nodes: nodes.map((node) => model.nodes[node]!.id) };
+}
 
 function placedOn(
   model: Model,
@@ -88,9 +94,9 @@ function placedOn(
   { axles, spacings, impact, uniform, varies }: Axles,
   { axles: places, way }: Standing,
 ): Placed | string {
-  if (!isOverMembers(path)) return ON_A_DECK;
+  const along = wayOf(model, path);
+  if (!along) return ACROSS_A_JOINT;
   const { spans, direction } = path;
-  const members = spans.flatMap((span) => (span.kind === 'member' ? [model.members[span.member]!.id] : []));
   // A run of one member leads the way that the member does.
   const [span] = spans;
   const only = spans.length === 1 && span?.kind === 'member' && span.way === 'against' ? span : undefined;
@@ -99,7 +105,7 @@ function placedOn(
   const gaps = places.slice(1).map((place, i) => Math.abs(place - places[i]!));
   const entry = {
     type: 'train',
-    members,
+    ...along,
     stands: Number(stands.toFixed(9)),
     way: own,
     axles: [...axles],

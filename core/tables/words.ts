@@ -336,8 +336,8 @@ export const influence = {
   ofThePath: (ranges: string): string => `${ranges} of the path`,
   train: { max: 'greatest', min: 'least' },
   beside: 'none of it on the path',
-  stands: (axle: number, place: string, way: 'forwards' | 'backwards'): string =>
-    `axle ${axle} in ${place}${way === 'backwards' ? ', going back' : ''}`,
+  stands: (axle: number, where: 'within' | 'at' | 'between', place: string, way: 'forwards' | 'backwards'): string =>
+    `axle ${axle} ${{ within: 'in ', at: 'at ', between: '' }[where]}${place}${way === 'backwards' ? ', going back' : ''}`,
   inMember: (what: string, member: string, place: string): string => `${what} in ${member} at ${place}`,
   atNode: (what: string, node: string): string => `${what} at node ${node}`,
   reaction: {

@@ -77,6 +77,7 @@ function anyEdit(model: Model, random: Random): Intent {
     () => put('actions', { id: 'P', type: 'pattern', of: [random.of(['Q', 'G'])], by: random.of(['spans', 'bays', 'storeys']), ways: ['everywhere', random.of(['alternate', 'each'])] }, 'P'),
     () => put('loads', { case: 'Q', type: 'line', member: member.id, from: { wy: -1e3 * (1 + random.below(3)) }, to: { wy: -1e3 } }),
     () => put('loads', { id: 't', case: 'T', type: 'train', members: [member.id], stands: 1, axles: [1e3 * (1 + random.below(9))], spacings: [] }, 't'),
+    () => put('loads', { id: 't', case: 'T', type: 'train', nodes: [model.nodes[0]!.id, node.id, model.nodes.at(-1)!.id], stands: 1, axles: [2e3], spacings: [] }, 't'),
     () => put('loads', { case: 'T', type: 'node', node: node.id, fy: -1e3 * random.below(3) }),
     () => change({ section: random.of(model.sections).id }),
     () => change({ material: random.of(model.materials).id }),

@@ -15,6 +15,7 @@ interface TrainPartsProps {
 /** A train on the structure: its axles as they are written, where the first one stands, and which way it goes. */
 export function TrainParts({ load, put }: TrainPartsProps) {
   const display = useDisplay();
+  const way = load.members ?? load.nodes ?? [];
   return (
     <>
       <TrainLine label={WORDS.axles} train={trainOfLoad(load)} onCommit={(train) => put(withTrain(load, train))} />
@@ -32,8 +33,8 @@ export function TrainParts({ load, put }: TrainPartsProps) {
       <Select
         label={WORDS.way}
         choices={[
-          { id: 'forwards', text: WORDS.forwards(load.members) },
-          { id: 'backwards', text: WORDS.backwards(load.members) },
+          { id: 'forwards', text: WORDS.forwards(way) },
+          { id: 'backwards', text: WORDS.backwards(way) },
         ]}
         value={load.way ?? 'forwards'}
         onChange={(way) => put({ ...load, way: way as 'forwards' | 'backwards' })}

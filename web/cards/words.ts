@@ -209,8 +209,8 @@ export const trainParts = {
     'What is spread over a length, and a gap that may vary, count where the train travels. Where it stands only its axles act.',
   stands: 'First axle stands at',
   way: 'It goes',
-  forwards: (members: readonly string[]): string => `from ${members[0]!} to ${members.at(-1)!}`,
-  backwards: (members: readonly string[]): string => `from ${members.at(-1)!} to ${members[0]!}`,
+  forwards: (way: readonly string[]): string => `from ${way[0]!} to ${way.at(-1)!}`,
+  backwards: (way: readonly string[]): string => `from ${way.at(-1)!} to ${way[0]!}`,
   drag: 'Drag one of its axles along the structure, and everything moves with it.',
 };
 

@@ -139,6 +139,7 @@ export function placeWords(load: Load): string {
   if (load.type === 'notional') return WORDS.allOf(load.of);
   const corners = pressureOf(load)?.nodes;
   if (corners) return WORDS.panel(corners.join(', '));
+  if ('nodes' in load && load.nodes) return WORDS.deck(load.nodes.length, load.nodes[0]!, load.nodes.at(-1)!);
   const members = load.members ?? [];
   return members.length === 1 ? WORDS.oneMember(members[0]!) : WORDS.run(members.length, members[0]!, members.at(-1));
 }

@@ -135,6 +135,8 @@ export const describeItems = {
   panel: (corners: string): string => `the panel between nodes ${corners}`,
   run: (count: number, first: string, last: string | undefined): string =>
     `the run of ${counted(count, 'member')} from ${first} to ${last}`,
+  deck: (count: number, first: string, last: string): string =>
+    `the deck over ${counted(count, 'node')} from ${first} to ${last}`,
   describeDimension: (label: string, from: string | undefined, to: string | undefined): string => `${label} ${from} to ${to}`,
   onPlan: ' on plan',
   inOwnAxes: ' along the member’s own axes',

@@ -2,9 +2,9 @@ import { kindOfLoad, type CompoundLoad } from '../loads/compound';
 import type { Bars } from '../loads/compound-kind';
 import { partsOf } from '../loads/expand';
 import { INTENSITY_KEYS } from '../loads/intensities';
-import type { MemberLoad } from '../loads/primitive';
+import type { PrimitiveLoad } from '../loads/primitive';
 import type { Load } from '../model';
-import { carriedMemberLoad, type Axes } from './carry';
+import { carriedMemberLoad, carriedNodeLoad, type Axes } from './carry';
 import { inPlaceOf } from './follow-members';
 import type { Carried } from './motion';
 
@@ -18,10 +18,10 @@ export interface CarriedBar {
 /** Parts of a load that differ by less than this part of their size are the same. */
 const SAME = 1e-9;
 
-/** What a motion carries: members by their names before, and, where these are copies, the nodes in the place of others. */
+/** What a motion carries, by names before: members, and nodes with what they are called afterwards. */
 export interface CarriedThings {
   readonly bars: ReadonlyMap<string, CarriedBar>;
-  readonly nodes?: ReadonlyMap<string, string>;
+  readonly nodes: ReadonlyMap<string, string>;
 }
 
 /** The members before and after a motion. */
@@ -45,13 +45,18 @@ export function carriedCompound(
   const { bars: carried, nodes } = things;
   if (kind.carried) return kind.carried(load, { turn: motion, members: carried, nodes, bars: bars.before, others });
   const parts = partsOf(load, bars.before);
-  const along = parts.flatMap((part): MemberLoad[] => {
+  const along = parts.flatMap((part): PrimitiveLoad[] => {
+    const stays = others === 'stay' ? [part] : [];
+    if ('node' in part) {
+      const node = nodes.get(part.node);
+      if (node === undefined) return stays;
+      return [{ ...(part.type === 'node' ? carriedNodeLoad(part, motion) : part), node }];
+    }
     const bar = carried.get(part.member);
-    if (bar) return [{ ...carriedMemberLoad(part, bar.from, bar.to, motion), member: bar.id }];
-    return others === 'stay' ? [part] : [];
+    return bar ? [{ ...carriedMemberLoad(part, bar.from, bar.to, motion), member: bar.id }] : stays;
   });
-  if (kind.members(load, bars.before).every((member) => carried.has(member))) {
-    const there = kind.renamed(load, { node: (id) => nodes?.get(id) ?? id, member: (id) => carried.get(id)!.id });
+  if (kind.members(load, bars.before).every((id) => carried.has(id)) && kind.nodes(load).every((id) => nodes.has(id))) {
+    const there = kind.renamed(load, { node: (id) => nodes.get(id)!, member: (id) => carried.get(id)!.id });
     const ways = kind.variants?.(there, motion) ?? [there];
     const whole = ways.find((one) => sameParts(partsOf(one, bars.after), along));
     if (whole) return [whole];
@@ -59,15 +64,27 @@ export function carriedCompound(
   return inPlaceOf(load, along);
 }
 
-function sameParts(a: readonly MemberLoad[], b: readonly MemberLoad[]): boolean {
+function sameParts(a: readonly PrimitiveLoad[], b: readonly PrimitiveLoad[]): boolean {
   return a.length === b.length && a.every((one, i) => samePart(one, b[i]!));
 }
 
-function samePart(a: MemberLoad, b: MemberLoad): boolean {
-  if (a.type !== 'line' || b.type !== 'line' || a.member !== b.member) return false;
-  return (['from', 'to'] as const).every((end) => {
-    const size = Math.max(...INTENSITY_KEYS.map((key) => Math.max(Math.abs(a[end][key] ?? 0), Math.abs(b[end][key] ?? 0))));
-    const isSame = INTENSITY_KEYS.every((key) => Math.abs((a[end][key] ?? 0) - (b[end][key] ?? 0)) <= SAME * size);
-    return isSame && Math.abs((a[end].at ?? 0) - (b[end].at ?? 0)) <= SAME * (1 + (a[end].at ?? 0));
-  });
+const FORCES = ['fx', 'fy', 'fz', 'mx', 'my', 'mz'] as const;
+
+function samePart(a: PrimitiveLoad, b: PrimitiveLoad): boolean {
+  if (a.type === 'line' && b.type === 'line')
+    return (
+      a.member === b.member &&
+      (['from', 'to'] as const).every((end) => isAlike(a[end], b[end], INTENSITY_KEYS) && isThere(a[end].at, b[end].at))
+    );
+  if (a.type === 'node' && b.type === 'node') return a.node === b.node && isAlike(a, b, FORCES);
+  if (a.type !== 'point' || b.type !== 'point') return false;
+  return a.member === b.member && a.axes === b.axes && a.measure === b.measure && isAlike(a, b, FORCES) && isThere(a.at, b.at);
+}
+
+const isThere = (a = 0, b = 0): boolean => Math.abs(a - b) <= SAME * (1 + a);
+
+/** Whether two vectors are the same beside their size. */
+function isAlike<K extends string>(a: { readonly [key in K]?: number }, b: typeof a, keys: readonly K[]): boolean {
+  const size = Math.max(...keys.map((key) => Math.max(Math.abs(a[key] ?? 0), Math.abs(b[key] ?? 0))));
+  return keys.every((key) => Math.abs((a[key] ?? 0) - (b[key] ?? 0)) <= SAME * size);
 }

@@ -1,5 +1,5 @@
 import { current, isDraft, type Draft } from 'immer';
-import { compoundKinds, isCompound, type CompoundLoad } from '../loads/compound';
+import { compoundKinds, isCompound, kindOfLoad, type CompoundLoad } from '../loads/compound';
 import { changedMembers, type Bars, type MemberChange } from '../loads/compound-kind';
 import { barsOf } from '../loads/bars';
 import { partsOf } from '../loads/expand';
@@ -18,6 +18,16 @@ export function withoutId(load: Load): Load {
 /** Whether a load on several members lies on one of some. */
 export const isOn = (load: Load, members: ReadonlySet<string>, bars: Bars): load is CompoundLoad =>
   isCompound(load) && compoundKinds[load.type].members(load, bars).some((member) => members.has(member));
+
+/** Whether all nodes that a load names are copied, some of them to nodes that were not there: a deck and what stands on it. */
+export function restsOn(load: Load, copies: ReadonlyMap<string, string>, before: ReadonlySet<string>): load is CompoundLoad {
+  const own = isCompound(load)
+    ? kindOfLoad(load)
+        .nodes(load)
+        .map((id) => copies.get(id))
+    : [];
+  return own.every((id) => id !== undefined) && own.some((id) => !before.has(id!));
+}
 
 /**
  * Loads on several members follow a change of members: as such where their kind knows how, otherwise as single loads. `before`: the

@@ -9,7 +9,7 @@ import { placesOf } from '../places';
 import { isCompound } from '../loads/compound';
 import { isOnMember } from '../loads/primitive';
 import { carriedCompound, type CarriedBar } from './carry-compound';
-import { isOn, withoutId } from './follow-members';
+import { isOn, restsOn, withoutId } from './follow-members';
 import type { IntentOf } from './intent';
 import { freshIdsOf } from './fresh-ids';
 import { carriedBy, idleMotion, leavesPlane } from './motion';
@@ -66,6 +66,7 @@ export function repeat(draft: Draft<Model>, model: Model, intent: Repetition, sa
     return true;
   };
 
+  const standing = new Set(model.nodes.map(({ id }) => id));
   let before = new Map(ids.map((id) => [id, id]));
   for (let n = 1; n <= times; n++) {
     const carried = carriedBy(motion, n);
@@ -107,7 +108,7 @@ export function repeat(draft: Draft<Model>, model: Model, intent: Repetition, sa
       const both = { before: barsFrom(originals, places), after: barsFrom(copied, places) };
       const on = new Set(bars.keys());
       for (const load of loads) {
-        if (!isOn(load, on, both.before)) continue;
+        if (!isOn(load, on, both.before) && !restsOn(load, copiesOf, standing)) continue;
         const copies = carriedCompound(load, { bars, nodes: copiesOf }, carried, both, 'leave out');
         draft.loads.push(...(copies.map(withoutId) as Draft<Load>[]));
       }

@@ -62,8 +62,9 @@ function carryLoads(
     before: barsFrom(new Map(model.members.map((member) => [member.id, member])), places),
     after: barsFrom(members, after),
   };
+  const things = { bars: whole, nodes: new Map([...nodes].map((id) => [id, id])) };
   const next = model.loads.map((load): readonly Load[] => {
-    if (isCompound(load)) return carriedCompound(load, { bars: whole }, carried, bars, 'stay');
+    if (isCompound(load)) return carriedCompound(load, things, carried, bars, 'stay');
     if (load.type === 'node') return [nodes.has(load.node) ? carriedNodeLoad(load, carried) : load];
     const bar = isOnMember(load) && whole.get(load.member);
     return [bar ? carriedMemberLoad(load, bar.from, bar.to, carried) : load];

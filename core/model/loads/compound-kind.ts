@@ -3,7 +3,7 @@ import type { Fields } from '../fields';
 import type { Point } from '../point';
 import type { Entity } from '../findings';
 import type { RuleContext } from '../rules/context';
-import type { Intensity, MemberLoad } from './primitive';
+import type { Intensity, PrimitiveLoad } from './primitive';
 
 /** A member as loads see it: its nodes, and its length between the offset ends in metres. */
 export interface Bar {
@@ -81,7 +81,7 @@ export const changedMembers = (change: MemberChange): ReadonlySet<string> =>
   change.kind === 'gone' ? change.members : new Set(change.kind === 'split' ? change.pieces.keys() : change.members);
 
 /**
- * A load that stands for several loads on single members. A new kind is one of these, entered in `compound.ts`: reading, checking,
+ * A load that stands for several loads on single members or nodes. A new kind is one of these, entered in `compound.ts`: reading, checking,
  * compiling, drawing, editing and words follow from it.
  */
 export interface CompoundKind<L> {
@@ -93,7 +93,7 @@ export interface CompoundKind<L> {
   /** How many steps dividing it takes and how many loads it stands for, at the most; from what is written alone, before it is checked. */
   readonly amount: (load: Entity, membersAt: (node: unknown) => number) => LoadAmount;
   /** The loads that it stands for. The model must be sound. */
-  readonly expand: (load: L, bars: Bars) => readonly MemberLoad[];
+  readonly expand: (load: L, bars: Bars) => readonly PrimitiveLoad[];
   readonly handles: (load: L, bars: Bars) => readonly Handle[];
   /** The one number by which it is known: what that is called, of what kind it is, and the load with another one, in its own direction. */
   readonly value: {

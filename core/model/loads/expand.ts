@@ -6,7 +6,7 @@ import type { Bars, Handle } from './compound-kind';
 import { isNotional, notionalParts, type NotionalLoad } from './notional';
 import { shapeOf } from './member-shape';
 import { partCases, sameParts, type PartCase } from '../patterns/parts';
-import { isOnMember, type MemberLoad, type PrimitiveLoad } from './primitive';
+import { isOnMember, type PrimitiveLoad } from './primitive';
 import { sameTravelCases, travellingOf } from './travelling';
 
 /** The primitive loads of a model, in its order, each with the load of the model that it comes from. */
@@ -16,7 +16,7 @@ export interface ExpandedLoads {
 }
 
 /** What a compound load was expanded to last, to be taken over where it is the same: those who compare see that nothing changed. */
-const parts = new WeakMap<CompoundLoad, readonly MemberLoad[]>();
+const parts = new WeakMap<CompoundLoad, readonly PrimitiveLoad[]>();
 
 /** The one way from what the engineer says to primitive loads: compiling, drawing, totals and words go through it. The model must be sound. */
 export const expandLoads = once((model: Model): ExpandedLoads => {
@@ -116,7 +116,7 @@ const notionalOf = (load: NotionalLoad, vertical: readonly PrimitiveLoad[], mode
   notionalParts(load, vertical, (member) => shapeOf(model, member)?.axes);
 
 /** The single loads of a compound load. */
-export function partsOf(load: CompoundLoad, bars: Bars): readonly MemberLoad[] {
+export function partsOf(load: CompoundLoad, bars: Bars): readonly PrimitiveLoad[] {
   const before = parts.get(load);
   const now = compoundKinds[load.type].expand(load, bars);
   if (before && JSON.stringify(before) === JSON.stringify(now)) return before;

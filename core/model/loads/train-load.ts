@@ -1,22 +1,22 @@
 import { TRAIN_AXLES } from '../../limits';
+import { COINCIDENT, minus, pointOf, size } from '../point';
 import { needed, neededPositive, positive, type Fields } from '../fields';
 import type { Entity } from '../findings';
-import type { RuleContext } from '../rules/context';
+import { checkReference, type RuleContext } from '../rules/context';
 import type { Axles } from '../train';
 import type { Bars, CompoundKind, MemberChange } from './compound-kind';
-import type { PointLoad } from './primitive';
+import type { NodeLoad, PointLoad } from './primitive';
 import { checkRun, lengthOf, linksOf, joinedRun, splitRun, type Link } from './run-links';
+import { placeOnWay, SLACK, stretchesOf, type PlaceOnWay, type TrainWay } from './train-way';
 
-/** Axles that stand somewhere on a run of members; those beside it do not count. */
-export interface TrainLoad {
+/** Axles that stand somewhere on a run of members, or on a deck between nodes; those beside it do not count. */
+export interface TrainLoad extends TrainWay {
   readonly id: string;
   readonly case: string;
   readonly type: 'train';
-  /** In their order along the run. */
-  readonly members: readonly string[];
-  /** Where its first axle stands, metres along the run; it may stand beside it. */
+  /** Where its first axle stands, metres along its way; it may stand beside it. */
   readonly stands: number;
-  /** Whether it goes along the run, its other axles behind the first one, or back. */
+  /** Whether it goes along its way, its other axles behind the first one, or back. */
   readonly way?: 'forwards' | 'backwards';
   /** N, from the front, and metres from each to the next one. */
   readonly axles: readonly number[];
@@ -56,59 +56,46 @@ export function withTrain(load: TrainLoad, { axles, spacings, varies, uniform }:
   };
 }
 
-/** Where the axles stand, metres along the run. */
+/** Where the axles stand, metres along the way. */
 export function axlePlaces({ stands, way, spacings }: Pick<TrainLoad, 'stands' | 'way' | 'spacings'>): number[] {
   const places = [stands];
   for (const spacing of spacings) places.push(places.at(-1)! + (way === 'backwards' ? spacing : -spacing));
   return places;
 }
 
-/** Metres by which an axle may miss the end of a run and still stands on it: what rounding makes of a place. */
-const SLACK = 1e-7;
-
-/** Whether a place along a way of `length` metres is on it, and not beside it. */
-export const isOnWay = (s: number, length: number): boolean => s >= -SLACK && s <= length + SLACK;
-
-/** The member on which a place of a run lies, and how far from its start. */
-function onRun(links: readonly Link[], s: number): { readonly member: string; readonly at: number } | undefined {
-  if (!isOnWay(s, lengthOf(links))) return undefined;
-  const link = links.find(({ to }) => s <= to) ?? links.at(-1)!;
-  const at = link.way === 'along' ? s - link.from : link.to - s;
-  return { member: link.member, at: Math.min(Math.max(at, 0), link.to - link.from) };
-}
-
-/** The axles that are on the run: their numbers, from the front, and where they stand. */
-export function axlesOnRun(
-  load: TrainLoad,
-  bars: Bars,
-): { readonly axle: number; readonly member: string; readonly at: number }[] {
-  const links = linksOf(load.members, bars);
+/** The axles that are on the way: their numbers, from the front, and where they stand. */
+export function axlesOnWay(load: TrainLoad, bars: Bars): readonly { readonly axle: number; readonly on: PlaceOnWay }[] {
+  const stretches = stretchesOf(load, bars);
   return axlePlaces(load).flatMap((s, axle) => {
-    const place = onRun(links, s);
-    return place ? [{ axle, ...place }] : [];
+    const on = placeOnWay(stretches, s);
+    return on ? [{ axle, on }] : [];
   });
 }
 
-/** The load moved along its run, so that one of its axles stands at a place of a member. */
-export function stoodAt(
-  load: TrainLoad,
-  bars: Bars,
-  axle: number,
-  { member, at }: { readonly member: string; readonly at: number },
-): TrainLoad {
-  const link = linksOf(load.members, bars).find((one) => one.member === member)!;
-  const s = link.way === 'along' ? link.from + at : link.to - at;
+/** The load moved along its way, so that one of its axles stands `s` metres along it. */
+export function stoodAt(load: TrainLoad, axle: number, s: number): TrainLoad {
   const before = axlePlaces(load)[axle]!;
   return { ...load, stands: Number((load.stands + s - before).toFixed(9)) };
 }
 
-function expand(load: TrainLoad, bars: Bars): PointLoad[] {
-  const { id, case: own, axles, impact = 1, towards = DOWN } = load;
-  const size = Math.hypot(...towards);
-  return axlesOnRun(load, bars).map(({ axle, member, at }): PointLoad => {
-    const [fx, fy, fz] = towards.map((part) => (impact * axles[axle]! * part) / size);
-    const force = { ...(fx && { fx }), ...(fy && { fy }), ...(fz && { fz }) };
-    return { id, case: own, type: 'point', member, measure: 'length', at, ...force };
+/** A force of some size as the train pushes. */
+export function pushOf({ towards = DOWN }: Pick<TrainLoad, 'towards'>, force: number): Pick<PointLoad, 'fx' | 'fy' | 'fz'> {
+  const [fx, fy, fz] = towards.map((part) => (force * part) / Math.hypot(...towards));
+  return { ...(fx && { fx }), ...(fy && { fy }), ...(fz && { fz }) };
+}
+
+/** The forces of the axles where they stand on their way. */
+export const axleForces = (load: TrainLoad, bars: Bars): readonly { readonly on: PlaceOnWay; readonly size: number }[] =>
+  axlesOnWay(load, bars).map(({ axle, on }) => ({ on, size: (load.impact ?? 1) * load.axles[axle]! }));
+
+function expand(load: TrainLoad, bars: Bars): readonly (PointLoad | NodeLoad)[] {
+  const { id, case: own } = load;
+  return axleForces(load, bars).flatMap(({ on, size }): (PointLoad | NodeLoad)[] => {
+    if ('member' in on) return [{ id, case: own, type: 'point', ...on, measure: 'length', ...pushOf(load, size) }];
+    const shares = [1 - on.part, on.part];
+    return on.nodes.flatMap((node, i): NodeLoad[] =>
+      shares[i]! > 0 ? [{ id, case: own, type: 'node', node, ...pushOf(load, shares[i]! * size) }] : [],
+    );
   });
 }
 
@@ -124,6 +111,7 @@ function over(load: TrainLoad, run: readonly Link[], members = run.map(({ member
 }
 
 function follow(load: TrainLoad, change: MemberChange, bars: Bars): readonly TrainLoad[] | undefined {
+  if (!load.members) return [load];
   const links = linksOf(load.members, bars);
   switch (change.kind) {
     case 'split':
@@ -144,8 +132,44 @@ function follow(load: TrainLoad, change: MemberChange, bars: Bars): readonly Tra
   }
 }
 
+/** Whether a deck leads over nodes, each at another place than the one before it. */
+function checkDeck({ findings, nodes: known }: RuleContext, load: Entity, path: string): void {
+  const nodes = load.nodes as readonly unknown[];
+  const bad = (at: string, value: unknown, what: string, remedy: string): void =>
+    void findings.fault({
+      code: 'broken-deck',
+      path: `${path}.nodes${at}`,
+      value,
+      what,
+      expected: 'two nodes at least, each at another place than the one before it',
+      remedy,
+      subjects: [`load ${String(load.id)}`],
+    });
+  nodes.forEach((node, i) => checkReference(findings, known, node, `${path}.nodes[${i}]`, 'node'));
+  if (nodes.length < 2) bad('', nodes.length, 'A deck rests on two nodes at least', 'Name the nodes in the order in which a train meets them'); // oxfmt-ignore
+  nodes.forEach((node, i) => {
+    const [before, here] = [known.get(nodes[i - 1]), known.get(node)];
+    if (i === 0 || !before || !here || ![before, here].every(({ x, y }) => typeof x === 'number' && typeof y === 'number'))
+      return;
+    if (size(minus(pointOf(here as never), pointOf(before as never))) > COINCIDENT) return;
+    bad(`[${i}]`, node, `The deck does not get on from node “${String(nodes[i - 1])}” to node “${String(node)}”`, 'Leave one of them out'); // oxfmt-ignore
+  });
+}
+
 function check(context: RuleContext, load: Entity, path: string): void {
-  checkRun(context, load, path);
+  const [run, deck] = [Array.isArray(load.members), Array.isArray(load.nodes)];
+  if (run === deck)
+    context.findings.fault({
+      code: 'no-way',
+      path,
+      value: run ? 'members and nodes' : 'neither',
+      what: 'A train stands on a run of members, or on a deck between nodes',
+      expected: '“members” or “nodes”',
+      remedy: 'Give one of them',
+      subjects: [`load ${String(load.id)}`],
+    });
+  else if (run) checkRun(context, load, path);
+  else checkDeck(context, load, path);
   const { findings } = context;
   const [axles, spacings] = [load.axles, load.spacings];
   if (!Array.isArray(axles) || !Array.isArray(spacings)) return;
@@ -193,7 +217,8 @@ export const axleFields: Fields = {
 export const trainLoad: CompoundKind<TrainLoad> = {
   type: 'train',
   fields: {
-    members: { kind: 'ids', required: true },
+    members: { kind: 'names' },
+    nodes: { kind: 'names' },
     stands: needed('length'),
     way: { kind: 'choice', of: ['forwards', 'backwards'] },
     uniform: positive('intensity'),
@@ -218,10 +243,15 @@ export const trainLoad: CompoundKind<TrainLoad> = {
       axles: load.axles.map((axle) => Number(((axle * value) / Math.max(...load.axles)).toPrecision(12))),
     }),
   },
-  members: ({ members }) => members,
-  nodes: () => [],
-  renamed: (load, { member }) => ({ ...load, members: load.members.map(member) }),
-  places: ['members', 'stands', 'way'],
-  variants: (load, { direction }) => [{ ...load, towards: direction((load.towards ?? DOWN) as never) }],
+  members: ({ members = [] }) => members,
+  nodes: ({ nodes = [] }) => nodes,
+  renamed: ({ members, nodes, ...load }, { member, node }) => ({
+    ...load,
+    ...(members && { members: members.map(member) }),
+    // Nodes that became one are one place of the deck.
+    ...(nodes && { nodes: nodes.map(node).filter((id, i, all) => id !== all[i - 1]) }),
+  }),
+  places: ['members', 'nodes', 'stands', 'way'],
+  variants: (load, { direction }) => [load, { ...load, towards: direction((load.towards ?? DOWN) as never) }],
   follow,
 };

@@ -1,7 +1,7 @@
 import type { Load, Model } from '../model';
-import type { PointLoad, PrimitiveLoad } from './primitive';
+import type { NodeLoad, PointLoad, PrimitiveLoad } from './primitive';
 import { uniqueNames } from '../unique-names';
-import type { TrainLoad } from './train-load';
+import { pushOf, type TrainLoad } from './train-load';
 
 /**
  * Places of a member, as parts of its length: what a force of 1 N at these four brings about tells that of one anywhere on it, which is a cubic. The zeros
@@ -9,11 +9,11 @@ import type { TrainLoad } from './train-load';
  */
 export const UNIT_PLACES = [0.038060233744356624, 0.3086582838174551, 0.6913417161825449, 0.9619397662556434] as const;
 
-/** A train that travels over its members in one action. */
+/** A train that travels over its way in one action. */
 export interface TravellingTrain {
   readonly action: string;
   readonly load: TrainLoad;
-  /** By member the cases in which a force of 1 N stands on it, at each of `UNIT_PLACES`. */
+  /** By member the cases in which a force of 1 N stands on it, at each of `UNIT_PLACES`; by node of a deck the one in which it stands there. */
   readonly units: ReadonlyMap<string, readonly string[]>;
 }
 
@@ -35,25 +35,27 @@ export interface Travelling {
 }
 
 const NONE: Travelling = { cases: [], trains: [] };
-const DOWN = [0, -1, 0];
 const isTrain = (load: Load): load is TrainLoad => load.type === 'train';
 
 /** The same forces as long as the train is the same: those who compare see that nothing changed. */
-const known = new WeakMap<TrainLoad, readonly PointLoad[]>();
+const known = new WeakMap<TrainLoad, readonly (PointLoad | NodeLoad)[]>();
 
-/** Forces of 1 N as the train pushes: four on each of its members, in their order. */
-function unitLoads(load: TrainLoad): readonly PointLoad[] {
+/** Forces of 1 N as the train pushes: four on each of its members, in their order, or one on each node of its deck. */
+function unitLoads(load: TrainLoad): readonly (PointLoad | NodeLoad)[] {
   const before = known.get(load);
   if (before) return before;
-  const towards = load.towards ?? DOWN;
-  const [fx, fy, fz] = towards.map((part) => part / Math.hypot(...towards));
-  const force = { ...(fx && { fx }), ...(fy && { fy }), ...(fz && { fz }) };
-  const found = load.members.flatMap((member) =>
-    UNIT_PLACES.map((at): PointLoad => ({ id: load.id, case: load.case, type: 'point', member, at, measure: 'ratio', ...force })),
-  );
+  const own = { id: load.id, case: load.case, ...pushOf(load, 1) };
+  const { members = [], nodes = [] } = load;
+  const found = [
+    ...members.flatMap((member) => UNIT_PLACES.map((at): PointLoad => ({ ...own, type: 'point', member, at, measure: 'ratio' }))),
+    ...[...new Set(nodes)].map((node): NodeLoad => ({ ...own, type: 'node', node })),
+  ];
   known.set(load, found);
   return found;
 }
+
+const unitWords = (unit: PointLoad | NodeLoad): string =>
+  unit.type === 'node' ? `1 N at ${unit.node}` : `1 N on ${unit.member} at ${unit.at.toFixed(2)} of it`;
 
 /** What is solved for the trains of a sound model that travel; `loads`: what all its loads stand for, and where they come from. */
 export function travellingOf(
@@ -79,10 +81,11 @@ export function travellingOf(
       });
     for (const load of loads) {
       if (load.case !== of || !isTrain(load)) continue;
-      const units = new Map<string, string[]>(load.members.map((member) => [member, []]));
+      const units = new Map<string, string[]>();
       for (const unit of unitLoads(load)) {
-        const id = free(`${load.id}, 1 N on ${unit.member} at ${unit.at.toFixed(2)} of it`);
-        units.get(unit.member)!.push(id);
+        const id = free(`${load.id}, ${unitWords(unit)}`);
+        const on = unit.type === 'node' ? unit.node : unit.member;
+        units.set(on, [...(units.get(on) ?? []), id]);
         found.cases.push({ id, action, isBeside: false, loads: [unit], origins: [load] });
       }
       found.trains.push({ action, load, units });

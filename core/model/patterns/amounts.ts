@@ -1,4 +1,4 @@
-import { ACTION_WAYS, FACTORS, PARTS, PATTERN_PARTS, RESULT_NUMBERS, TRAVEL_MEMBERS } from '../../limits';
+import { ACTION_WAYS, FACTORS, PARTS, PATTERN_PARTS, RESULT_NUMBERS, TRAVEL_PLACES } from '../../limits';
 import type { Entity } from '../findings';
 import { partCasesOf, travellingIn } from '../loads/expand';
 import type { Model } from '../model';
@@ -32,16 +32,17 @@ export function patternFaults(model: Model): Notice[] {
       : [];
   });
   if (many.length > 0) return many;
-  const members = travelling.trains.reduce((sum, { units }) => sum + units.size, 0);
-  if (members > TRAVEL_MEMBERS)
+  // Four on each member, one on each node of a deck.
+  const places = travelling.cases.filter(({ isBeside }) => !isBeside).length;
+  if (places > TRAVEL_PLACES)
     return [
       fault({
         code: 'too-long-a-way',
         path: 'actions',
-        value: members,
-        what: `Trains travel over ${members} members in all, and ${TRAVEL_MEMBERS} is the most`,
-        expected: `at most ${TRAVEL_MEMBERS}`,
-        remedy: 'Let them travel over the members that matter, or place them where they are worst',
+        value: places,
+        what: `Trains stand at ${places} places in turn, four on each member and one on each node of a deck, and ${TRAVEL_PLACES} is the most`,
+        expected: `at most ${TRAVEL_PLACES}`,
+        remedy: 'Let them travel over the members or nodes that matter, or place them where they are worst',
         subjects: travelling.trains.map(({ action }) => `action ${action}`),
       }),
     ];

@@ -22,9 +22,15 @@ const SAME = 1e-9;
 export function travelLine({ path, units }: Travel, read: (response: number) => number, own?: OwnMember): InfluenceLine {
   const pieces: InfluencePiece[] = [];
   path.spans.forEach((span, i) => {
-    if (span.kind !== 'member') return;
-    const { way, from, to, member } = span;
+    if (span.kind === 'joint') return;
+    const { from, to } = span;
     const values = units[i]!.map(read);
+    if (span.kind === 'nodes') {
+      // A deck hands what stands on it to both of its nodes.
+      pieces.push({ from, to, coefficients: Float64Array.of(values[0]!, (values[1]! - values[0]!) / (to - from), 0, 0) });
+      return;
+    }
+    const { way, member } = span;
     if (own?.member !== member) {
       pieces.push({ from, to, coefficients: fitted(values, way, to - from) });
       return;

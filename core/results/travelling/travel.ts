@@ -5,7 +5,7 @@ import type { Model } from '../../model/model';
 import type { Point } from '../../model/point';
 import type { Axles } from '../../model/train';
 import type { Structure } from '../../stiffness/structure';
-import { DOWN, pathOver, type Path } from './path';
+import { DOWN, pathAcross, pathOver, type Path } from './path';
 
 /** A train that travels, as a solution has it: its way, and which responses tell what a force of 1 N on it brings about. */
 export interface Travel {
@@ -13,7 +13,7 @@ export interface Travel {
   readonly load: string;
   readonly path: Path;
   readonly axles: Axles;
-  /** By stretch of the path the responses to 1 N at each of `UNIT_PLACES` of its member; none on a joint. */
+  /** By stretch of the path the responses to 1 N at each of `UNIT_PLACES` of its member, or at both nodes of a deck; none on a joint. */
   readonly units: readonly (readonly number[])[];
 }
 
@@ -23,18 +23,21 @@ export function travelsOf(model: Model, structure: Structure): readonly Travel[]
   if (trains.length === 0) return [];
   const places = new Map(solvedCasesOf(model).map(({ id }, i) => [id, i]));
   return trains.map(({ load, units }): Travel => {
-    const { id, members, towards } = load;
+    const { id, members, nodes = [], towards } = load;
     const size = towards ? Math.hypot(...towards) : 1;
     const direction = towards ? (towards.map((part) => part / size) as unknown as Point) : DOWN;
-    const path = pathOver(model, structure, members, direction);
-    if (!('spans' in path)) throw new Error('a run of members that do not connect passed the check');
+    const path = members ? pathOver(model, structure, members, direction) : pathAcross(model, nodes, direction);
+    if (!('spans' in path)) throw new Error('a way that does not hold together passed the check');
     return {
       load: id,
       path,
       axles: trainOfLoad(load),
-      units: path.spans.map((span) =>
-        span.kind === 'member' ? units.get(structure.names.members[span.member]!)!.map((name) => places.get(name)!) : [],
-      ),
+      units: path.spans.map((span) => {
+        if (span.kind === 'joint') return [];
+        const { names } = structure;
+        const on = span.kind === 'member' ? [names.members[span.member]!] : span.nodes.map((node) => names.nodes[node]!);
+        return on.flatMap((name) => units.get(name)!.map((one) => places.get(one)!));
+      }),
     };
   });
 }

@@ -21,9 +21,16 @@ import { trainsFor } from './where';
 
 type Train = Partial<Extract<LooseLoad, { type: 'train' }>>;
 
-/** A model whose case T holds a train over some members that travels, in a sum with its case Q, and alone. */
-function travelled(model: Model, members: readonly string[], train: Train = {}): Model {
-  const load = { type: 'train', members: [...members], stands: 1, axles: [8e4, 6e4], spacings: [1.5], ...train } as LooseLoad;
+/** A model whose case T holds a train that travels over some members, or another way, in a sum with its case Q, and alone. */
+function travelled(model: Model, members: readonly string[] | undefined, train: Train = {}): Model {
+  const load = {
+    type: 'train',
+    ...(members && { members: [...members] }),
+    stands: 1,
+    axles: [8e4, 6e4],
+    spacings: [1.5],
+    ...train,
+  } as LooseLoad;
   const [case1] = model.cases;
   const made = checkModel({
     ...model,
@@ -61,19 +68,23 @@ describe('what a train that travels brings about in each place', () => {
   const kinds = [
     ['in the plane', randomFrame, (id: string) => id.startsWith('b'), [0, -1, 0]],
     ['in space', randomSpace, (id: string) => /^b\d1$/.test(id), [0.48, -0.6, 0.64]],
+    ['in the plane, on a deck', randomFrame, undefined, [0, -1, 0]],
+    ['in space, on a deck', randomSpace, undefined, [0.48, -0.6, 0.64]],
   ] as const;
   test.each(kinds)('is the worst of its influence line, in any quantity of any frame %s', (_, frames, isOnPath, towards) => {
     fc.assert(
       fc.property(frames, fc.nat(), evenly(0.02, 0.98), (frame, n, t) => {
         const sound = checkModel({ ...frame, combinations: [] }).model!;
-        const over = sound.members.map(({ id }) => id).filter(isOnPath);
-        const model = travelled(sound, over, { towards, impact: 1.2, uniform: 2e3 });
+        const over = isOnPath && sound.members.map(({ id }) => id).filter(isOnPath);
+        const across = over ? undefined : sound.nodes.map(({ id }) => id).filter((_, i) => i % 3 !== 1);
+        const way = { over, across, direction: towards };
+        const model = travelled(sound, over, { ...(across && { nodes: across }), towards, impact: 1.2, uniform: 2e3 });
         const solution = solutionOf(model);
         const m = n % model.members.length;
         const x = t * solution.structure.lengths[m]!;
         const quantities = lineQuantities.filter((one) => quantityTable[one].inPlane || sound.space === 'space');
         const effects = quantities.map((quantity): Effect => ({ kind: 'along', member: m, at: x, quantity }));
-        const found = tried(model, { over, direction: towards }, effects);
+        const found = tried(model, way, effects);
         if (!('lines' in found)) throw new Error('no lines');
         const axles = { axles: [8e4, 6e4], spacings: [1.5], impact: 1.2, uniform: 2e3 };
         const [sum, alone, first] = [at(solution, 'U'), at(solution, 'E'), 0];
@@ -95,7 +106,7 @@ describe('what a train that travels brings about in each place', () => {
           expect(Math.abs(reader[0].at(quantity, x)!.max - fixed - 1.5 * max)).toBeLessThanOrEqual(slack + 1e-9 * Math.abs(fixed));
         });
         const node = n % model.nodes.length;
-        const [line] = (tried(model, { over, direction: towards }, [{ kind: 'movement', node, component: 1 }]) as typeof found).lines;
+        const [line] = (tried(model, way, [{ kind: 'movement', node, component: 1 }]) as typeof found).lines;
         const moved = worstOf(line!, axles);
         const range = nodalRange(solution, alone, 'displacements', 6 * node + 1);
         const size = 1e-8 * Math.max(moved.max.value, -moved.min.value, 1e-9);

@@ -1,7 +1,7 @@
 import type { DisplayUnits } from '../../quantities/display';
 import { showQuantity } from '../../quantities/show';
 import type { Path } from '../../results/travelling/path';
-import { placeWords } from '../../results/travelling/place';
+import { placeOnMember, placeWords, spanAt } from '../../results/travelling/place';
 import type { Standing } from '../../results/travelling/worst';
 import type { Structure } from '../../stiffness/structure';
 import { influence as WORDS } from '../words';
@@ -10,6 +10,9 @@ import { influence as WORDS } from '../words';
 export function standingWords(path: Path, { axles, way, value }: Standing, s: Structure, display: DisplayUnits): string {
   const first = axles.findIndex((one) => one >= 0 && one <= path.length);
   if (value === 0 || first < 0) return WORDS.beside;
-  const place = placeWords(s, path, axles[first]!, (metres) => showQuantity(metres, display.length));
-  return WORDS.stands(first + 1, place, way);
+  const at = axles[first]!;
+  const place = placeWords(s, path, at, (metres) => showQuantity(metres, display.length));
+  const { from, to } = spanAt(path, at);
+  const where = placeOnMember(path, at) ? 'within' : at <= from || at >= to ? 'at' : 'between';
+  return WORDS.stands(first + 1, where, place, way);
 }

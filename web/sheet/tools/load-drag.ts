@@ -1,10 +1,11 @@
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { movedAlong, resizedEnd, turnedForce } from '@rigid-beam/core/model/loads/dragged';
 import { barsOf } from '@rigid-beam/core/model/loads/bars';
-import { stoodAt } from '@rigid-beam/core/model/loads/train-load';
+import { stoodAt, type TrainLoad } from '@rigid-beam/core/model/loads/train-load';
+import { stretchesOf, type Bay } from '@rigid-beam/core/model/loads/train-way';
 import type { Load, Model } from '@rigid-beam/core/model/model';
 import { screenX, screenY } from '@rigid-beam/drawing/camera';
-import { drawnMembers, type DrawnMember } from '@rigid-beam/drawing/geometry';
+import { drawnMembers, drawnNodes, type DrawnMember, type DrawnNode } from '@rigid-beam/drawing/geometry';
 import { handleItems, loadHandles, type LoadHandle } from '@rigid-beam/drawing/load-handles';
 import type { Item } from '@rigid-beam/drawing/display-list';
 import type { SheetController } from '../controller';
@@ -85,43 +86,52 @@ function followed(
     return turnedForce(load, Math.round(degrees / step) * step);
   }
   if (load.type === 'train') {
-    const nearest = nearestOf(sheet, model, load.members, event);
-    const place = nearest && placeOn(sheet, model, nearest, event);
-    if (!place) return undefined;
-    const at = Math.min(Math.max(place.at, 0), place.length);
-    return stoodAt(load, barsOf(model), axle, { member: nearest, at });
+    const s = alongWay(sheet, model, load, event);
+    return s === undefined ? undefined : stoodAt(load, axle, s);
   }
   if (load.type !== 'line' && load.type !== 'point') return undefined;
-  const place = placeOn(sheet, model, load.member, event);
-  return place && movedAlong(load, role, place.at, place.length);
+  const member = drawnMembers(model, sheet.view.seen()).find(({ id }) => id === load.member);
+  if (!member) return undefined;
+  const { at, length } = placeOn(sheet, member, event);
+  return movedAlong(load, role, at, length);
 }
 
-/** The member of a run that is nearest to the pointer. */
-function nearestOf(sheet: SheetController, model: Model, ids: readonly string[], event: ToolPointer): string | undefined {
+/** Metres along the way of a train to the place of it that is nearest to the pointer. */
+function alongWay(sheet: SheetController, model: Model, load: TrainLoad, event: ToolPointer): number | undefined {
+  const members = new Map(drawnMembers(model, sheet.view.seen()).map((member) => [member.id, member]));
+  const nodes = drawnNodes(model, sheet.view.seen());
+  const found = stretchesOf(load, barsOf(model)).flatMap((stretch) => {
+    const on = 'nodes' in stretch ? bayOf(stretch, nodes) : members.get(stretch.member);
+    return on ? [{ stretch, on }] : [];
+  });
   const { x, y } = sheet.view.world(event.x, event.y);
-  const distance = ({ x1, y1, ex, length }: DrawnMember): number => {
+  const distance = ({ x1, y1, ex, length }: Straight): number => {
     const seen = ex[0] ** 2 + ex[1] ** 2;
     const along = Math.min(Math.max(((x - x1) * ex[0] + (y - y1) * ex[1]) / seen, 0), length);
     return Math.hypot(x - x1 - ex[0] * along, y - y1 - ex[1] * along);
   };
-  const own = new Set(ids);
-  const found = drawnMembers(model, sheet.view.seen()).filter(({ id }) => own.has(id));
-  return found.toSorted((a, b) => distance(a) - distance(b))[0]?.id;
+  const nearest = found.toSorted((a, b) => distance(a.on) - distance(b.on))[0];
+  if (!nearest) return undefined;
+  const { stretch, on } = nearest;
+  const { at, length } = placeOn(sheet, on, event);
+  const within = Math.min(Math.max(at, 0), length);
+  return 'way' in stretch && stretch.way === 'against' ? stretch.to - within : stretch.from + within;
 }
 
-/** Metres along a member to the place nearest to the pointer: rounded, and onto halves, thirds and quarters close by. */
-function placeOn(
-  sheet: SheetController,
-  model: Model,
-  id: string,
-  event: ToolPointer,
-): { at: number; length: number } | undefined {
-  const member = drawnMembers(model, sheet.view.seen()).find((one) => one.id === id);
-  if (!member) return undefined;
+/** A straight line on the drawing: a member, or a bay of a deck. */
+type Straight = Pick<DrawnMember, 'x1' | 'y1' | 'ex' | 'length'>;
+
+function bayOf({ nodes: [start, end], from, to }: Bay, drawn: ReadonlyMap<string, DrawnNode>): Straight | undefined {
+  const [a, b] = [drawn.get(start), drawn.get(end)];
+  const length = to - from;
+  return a && b && { x1: a.x, y1: a.y, ex: [(b.x - a.x) / length, (b.y - a.y) / length], length };
+}
+
+/** Metres along a line to the place nearest to the pointer: rounded, and onto halves, thirds and quarters close by. */
+function placeOn(sheet: SheetController, { x1, y1, ex, length }: Straight, event: ToolPointer): { at: number; length: number } {
   const { x, y } = sheet.view.world(event.x, event.y);
-  const { ex, length } = member;
   const seen = Math.hypot(ex[0], ex[1]);
-  const along = ((x - member.x1) * ex[0] + (y - member.y1) * ex[1]) / (seen * seen);
+  const along = ((x - x1) * ex[0] + (y - y1) * ex[1]) / (seen * seen);
   const pixels = sheet.view.camera.scale * seen;
   const special = [0, 1 / 4, 1 / 3, 1 / 2, 2 / 3, 3 / 4, 1].map((part) => part * length);
   const near = special.find((one) => Math.abs(one - along) * pixels < SEEN);
