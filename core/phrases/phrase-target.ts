@@ -1,3 +1,4 @@
+import { pressureOf } from '../model/loads/compound';
 import type { Load, Model } from '../model/model';
 import type { PhraseTarget } from './phrase-loads';
 
@@ -41,5 +42,6 @@ export function targetOfLoad(load: Load): PhraseTarget | undefined {
   if ('node' in load) return { node: load.node };
   if ('member' in load) return { member: load.member };
   if ('members' in load && load.members) return load.members.length === 1 ? { member: load.members[0]! } : { run: load.members };
-  return 'nodes' in load && load.nodes ? { panel: load.nodes } : undefined;
+  const corners = pressureOf(load)?.nodes;
+  return corners && { panel: corners };
 }

@@ -83,6 +83,10 @@ export const columns = {
   caseTitle: 'Case',
   on: 'On',
   says: 'Says',
+  train: (axles: string, stands: string, way: 'forwards' | 'backwards'): string =>
+    `train ${axles}, its first axle at ${stands}${way === 'backwards' ? ', going back' : ''}`,
+  deck: (nodes: string): string => `deck ${nodes}`,
+  trainOnCard: 'a train is written and moved on its card',
   totals: ['Total {X}', 'Total {Y}', 'Total {Z}'] as const,
   isNoLoad: (typed: string, reason: string): string => `“${typed}” is not put: ${reason}`,
   oneLoadARow:

@@ -5,9 +5,11 @@ import { readTargets, targetOfLoad, targetWords } from '../../phrases/phrase-tar
 import { phraseOfLoad } from '../../phrases/phrase-of-load';
 import { ALL_DIGITS, phraseWords } from '../../phrases/phrase-words';
 import { saidLoad } from '../../phrases/said-load';
+import { trainOfLoad, type TrainLoad } from '../../model/loads/train-load';
 import type { Load, Model } from '../../model/model';
+import { writeTrain } from '../../model/train';
 import { displayOf } from '../../quantities/display';
-import { inUnit } from '../../quantities/show';
+import { inUnit, showQuantity } from '../../quantities/show';
 import { computedColumn, textColumn, type Row, type TypedColumn } from '../column';
 import type { ScheduleKind } from './list';
 import { columns as WORDS, schedules } from '../words';
@@ -26,18 +28,26 @@ const rowOf = (load: Load, model: Model): LoadRow => {
     id: load.id,
     case: load.case,
     on: onWords(load),
-    say: phrase ? phraseWords(phrase, displayOf(model), ALL_DIGITS) : '',
+    say: phrase ? phraseWords(phrase, displayOf(model), ALL_DIGITS) : load.type === 'train' ? trainWords(load, model) : '',
     load,
   };
 };
 
+/** The axles of a train, and where it stands. */
+function trainWords(load: TrainLoad, model: Model): string {
+  const display = displayOf(model);
+  return WORDS.train(writeTrain(trainOfLoad(load), display), showQuantity(load.stands, display.length), load.way ?? 'forwards');
+}
+
 function onWords(load: Load): string {
+  if (load.type === 'train' && load.nodes) return WORDS.deck(load.nodes.join(', '));
   const target = targetOfLoad(load);
   return target ? targetWords(target) : '';
 }
 
 /** The row with what its words mean; why they mean nothing. A row that is not complete yet means nothing either. */
 function remade(row: LoadRow, model: Model): LoadRow | string {
+  if (row.load?.type === 'train') return WORDS.trainOnCard;
   if (row.on === '') return row;
   const targets = readTargets(row.on, model);
   if (typeof targets === 'string') return WORDS.isNoLoad(row.on, targets);

@@ -170,6 +170,26 @@ describe('schedules', () => {
     );
   });
 
+  test('loads: a train on a deck says its axles and where it stands, and is not made something else by a cell', () => {
+    const train = {
+      id: 't',
+      case: 'Q1',
+      type: 'train',
+      nodes: ['1', '2', '3'],
+      stands: 2,
+      axles: [2e4, 4e4],
+      spacings: [1.5],
+    } as const;
+    const loaded = { ...model, loads: [...model.loads, train] };
+    const row = rowsOf(loaded, 'loads').at(-1)!;
+    const texts = columnsOf(loaded, 'loads')
+      .slice(0, 4)
+      .map((column) => cellText(column, row));
+    expect(texts).toEqual(['t', 'Q1', 'deck 1, 2, 3', 'train 20 kN + 40 kN after 1.5 m, its first axle at 2 m']);
+    const say = columnsOf(loaded, 'loads').find(({ key }) => key === 'say')!;
+    expect(say.take!(row, '8 kN down')).toMatch(/written and moved on its card/);
+  });
+
   test('members: how they are joined at their ends', () => {
     const after = written(
       [
