@@ -13,7 +13,7 @@ const outside = '^(node_modules/)?(?!node_modules)(react|next|styled-components|
 module.exports = {
   forbidden: [
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
-    forbid('core-stands-alone', '^core/', '^(drawing|cli|web|e2e|bench)/', 'The core knows no room above it.'),
+    forbid('core-stands-alone', '^core/', '^(drawing|machine|cli|web|e2e|bench)/', 'The core knows no room above it.'),
     forbid('core-has-no-interface', '^(core|drawing)/', outside, 'No React, no database, no framework below the application.'),
     forbid(
       'core-without-node',
@@ -21,8 +21,14 @@ module.exports = {
       '^(fs|path|os|crypto|http|net|child_process|worker_threads|node:.*)$',
       'No Node API below the command and the application.',
     ),
-    forbid('drawing-below-web', '^drawing/', '^(cli|web|e2e|bench)/', 'The drawing knows only the core.'),
-    forbid('command-without-web', '^cli/', '^web/', 'The command knows only core and drawing.'),
+    forbid('drawing-below-web', '^drawing/', '^(machine|cli|web|e2e|bench)/', 'The drawing knows only the core.'),
+    forbid(
+      'machine-stands-alone',
+      '^machine/',
+      '^(core|drawing|cli|web|e2e|bench)/',
+      'What lies on this machine knows no structure.',
+    ),
+    forbid('command-without-web', '^cli/', '^web/', 'The command knows only core, drawing and what lies on this machine.'),
     forbid(
       'linear-algebra-alone',
       core(['linear-algebra']),

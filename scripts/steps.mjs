@@ -82,7 +82,7 @@ export function install() {
 
 /** Builds the command and the web application when any source has changed since the last build. */
 export function build() {
-  const sources = ['core', 'drawing', 'cli', 'web', 'examples'].flatMap((room) => filesBelow(path.join(root, room)));
+  const sources = ['core', 'drawing', 'machine', 'cli', 'web', 'examples'].flatMap((room) => filesBelow(path.join(root, room)));
   const state = hashOf([...sources, path.join(root, 'package-lock.json')]);
   const results = [
     ['web', '.next', 'BUILD_ID'],

@@ -132,7 +132,7 @@ async function ofSources() {
   await check('formatting', [module('oxfmt', 'bin', 'oxfmt'), '--check']);
   await check('import directions', [
     module('dependency-cruiser', 'bin', 'dependency-cruise.mjs'),
-    ...['--config', '.dependency-cruiser.cjs', 'core', 'drawing', 'cli', 'web'],
+    ...['--config', '.dependency-cruiser.cjs', 'core', 'drawing', 'machine', 'cli', 'web'],
   ]);
   await check('compiled kernels', ['scripts/build-kernels.mjs', '--check']);
   await jest('unit tests', ['--maxWorkers=1']);

@@ -1,20 +1,15 @@
 import { readFile, writeFile } from 'node:fs/promises';
-import { solve } from '@rigid-beam/core/analysis/session';
-import { resultsWithShear } from '@rigid-beam/core/results/with-shear';
-import type { Model } from '@rigid-beam/core/model/model';
-import type { Solution } from '@rigid-beam/core/results/results';
-import { paperKinds, type Said, type SheetAsked } from '@rigid-beam/drawing/paper/asked';
-import { paperFile } from '@rigid-beam/drawing/paper/files';
-import { readRatio } from '@rigid-beam/drawing/paper/ratios';
-import { sheetsOf } from '@rigid-beam/drawing/paper/sheets';
+import { isRefusal } from '@rigid-beam/core/formats/made-file';
+import { drawingFile } from '@rigid-beam/drawing/files/drawing-file';
+import type { Tools } from '@rigid-beam/drawing/files/tools';
+import { paperKinds, type Said } from '@rigid-beam/drawing/paper/asked';
 import type { Paper, PaperWay } from '@rigid-beam/drawing/paper/sizes';
-import { acts, projectionOf, subjectOf, viewOfSubject, type Subject } from '@rigid-beam/drawing/paper/subjects';
 import type { Look } from '@rigid-beam/drawing/projection';
-import type { View } from '@rigid-beam/drawing/view';
 import { initWasm } from '@resvg/resvg-wasm';
 import { exitCodes } from './exit-codes';
 import { packages, readFamily } from './family';
 import { printNotices, readInput } from './input';
+import { refused } from './refused';
 
 /** What is said of a project, as options. */
 export interface SaidOptions {
@@ -42,76 +37,27 @@ export interface DrawOptions extends SaidOptions {
   readonly output: string;
 }
 
+const readyForPictures = async (): Promise<void> => initWasm(await readFile(packages.resolve('@resvg/resvg-wasm/index_bg.wasm')));
+
+/** What drawings are made with here. */
+export const tools: Tools = { family: readFamily, ready: readyForPictures };
+
 /** Draws a model or its results on paper, to scale: of several cases or quantities a sheet each, as the pages of a PDF. */
 export async function draw(file: string, options: DrawOptions): Promise<number> {
-  const fail = (words: string): number => {
-    console.error(`Fault: ${words}`);
-    return exitCodes.invalid;
-  };
-  const kind = paperKinds.find((one) => options.output.toLowerCase().endsWith(`.${one}`));
-  if (!kind) return fail(`“${options.output}” is no drawing: name it .pdf, .svg, .png or .dxf.`);
-  const ratio = options.scale === undefined ? undefined : readRatio(options.scale);
-  if (typeof ratio === 'string') return fail(ratio);
+  const { case: cases, quantity: quantities, black, output, look, paper, way, scale, dots } = options;
+  const kind = paperKinds.find((one) => output.toLowerCase().endsWith(`.${one}`));
+  if (!kind) return refused({ words: `“${output}” is no drawing: name it .pdf, .svg, .png or .dxf.` });
   const { model, notices } = await readInput(file);
   printNotices(notices);
   if (!model) return exitCodes.invalid;
-  const subjects: Subject[] = [];
-  for (const text of options.quantity.split(',')) {
-    const subject = subjectOf(text.trim(), model);
-    if (typeof subject !== 'string') return fail(subject.refused);
-    subjects.push(subject);
-  }
-  const results = resultsWithShear(solve(model), model);
-  if (!results.solution && subjects.some(acts)) {
-    printNotices(results.notices);
-    return exitCodes[results.status];
-  }
-  const views = viewsOf(model, results.solution, subjects, options);
-  if (typeof views === 'string') return fail(views);
-  if (views.length > 1 && kind !== 'pdf') return fail(`${views.length} sheets are pages of one file: name it .pdf.`);
-  const family = await readFamily();
-  const { paper, way, black } = options;
-  const asked: Omit<SheetAsked, 'place'> = {
-    ...{ paper, way, inks: black ? 'black' : 'colour', said: saidOf(options) },
-    ...(ratio !== undefined && { ratio }),
-  };
-  const sheets = sheetsOf(model, results.solution, views, asked, family.widthOf);
-  if (typeof sheets === 'string') return fail(sheets);
-  sheets.forEach(({ figure: { leftOut } }, i) => {
-    if (leftOut > 0)
-      console.error(`Note: on sheet ${i + 1} no room was found for ${leftOut} of its texts. A larger scale has more.`);
-  });
-  const how = { family, title: model.title, dots: options.dots, ready: readyForPictures };
   try {
-    const made = await paperFile(kind, sheets, 0, how);
-    if (typeof made === 'string') return fail(made);
-    await writeFile(options.output, made.parts);
+    const asked = { kind, quantities, cases, look, paper, way, scale, dots, said: saidOf(options) };
+    const made = await drawingFile(model, { ...asked, inks: black ? 'black' : 'colour' }, tools);
+    if (isRefusal(made)) return refused(made);
+    for (const note of made.notes) console.error(`Note: ${note}`);
+    await writeFile(output, made.parts);
   } catch (error) {
-    return fail(`The drawing could not be written: ${(error as Error).message}.`);
+    return refused({ words: `The drawing could not be written: ${(error as Error).message}.` });
   }
   return 0;
-}
-
-const readyForPictures = async (): Promise<void> => initWasm(await readFile(packages.resolve('@resvg/resvg-wasm/index_bg.wasm')));
-
-/** A view for each subject, and where it depends on what acts for each of the cases and combinations that are asked for. */
-function viewsOf(
-  model: Model,
-  solution: Solution | undefined,
-  subjects: readonly Subject[],
-  options: DrawOptions,
-): View[] | string {
-  const { case: wanted, look } = options;
-  const ids = solution?.outcomes.map(({ id }) => id) ?? [];
-  const asked = wanted === undefined ? ids.slice(0, 1) : wanted.split(',').map((id) => id.trim());
-  const unknown = asked.find((id) => !ids.includes(id));
-  if (solution && unknown !== undefined) return `There is no case or combination “${unknown}”. There are: ${ids.join(', ')}.`;
-  const views: View[] = [];
-  for (const subject of subjects)
-    for (const outcome of acts(subject) ? asked.map((id) => ids.indexOf(id)) : [-1]) {
-      const view = viewOfSubject(model, solution, { subject, outcome, projection: projectionOf(model, look) });
-      if (typeof view === 'string') return view;
-      views.push(view);
-    }
-  return views;
 }

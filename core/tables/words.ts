@@ -95,6 +95,11 @@ export const columns = {
   lengthFollows: 'The length follows from the nodes',
 };
 
+export const tablesFile = {
+  noTable: (name: string, names: string): string => `There is no table “${name}”. There are: ${names}.`,
+  severalAreSheets: 'Several tables are sheets of one file: ask for them as XLSX.',
+};
+
 export const conditions = {
   noColumn: (name: string, columns: string): string => `There is no column “${name}”. Columns are: ${columns}.`,
   noAmount: (part: string, reason: string): string => `“${part}” is not understood: ${reason}.`,

@@ -1,6 +1,6 @@
 import { and, asc, eq, gt } from 'drizzle-orm';
 import type { Model } from '@rigid-beam/core/model/model';
-import { dataDirectory } from './data-directory';
+import { dataDirectory } from '@rigid-beam/machine/data-directory';
 import { ensureRoom } from './disk';
 import { atOneTime, findModel, listModels, setRemoved, summaryOf } from './model-repository';
 import { listProjects } from './project-repository';

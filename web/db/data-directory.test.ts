@@ -15,7 +15,7 @@ import {
 } from 'node:fs';
 import { homedir, tmpdir } from 'node:os';
 import path from 'node:path';
-import { dataDirectory } from './data-directory';
+import { dataDirectory } from '@rigid-beam/machine/data-directory';
 import { asFullDisk, ensureRoom } from './disk';
 import { lockDirectory, LockedError } from './lock';
 import { openDatabase, UnusableDataError } from './open';

@@ -1,5 +1,5 @@
 import path from 'node:path';
-import { dataDirectory } from './data-directory';
+import { dataDirectory } from '@rigid-beam/machine/data-directory';
 import { openDatabase, type Beginnings, type Database, type Opened } from './open';
 
 export type { Database } from './open';

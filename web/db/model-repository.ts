@@ -4,7 +4,7 @@ import { replayed } from '@rigid-beam/core/model/edits/revision';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Database } from './database';
 import { type RevisionKind } from '@rigid-beam/core/model/edits/revision';
-import { dataDirectory } from './data-directory';
+import { dataDirectory } from '@rigid-beam/machine/data-directory';
 import { ensureRoom } from './disk';
 import { extracted, restored, storePictures, sweepPictures } from './pictures';
 import { models, projects, revisions, tiles } from './schema';

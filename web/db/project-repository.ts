@@ -1,6 +1,6 @@
 import { and, asc, eq, notExists } from 'drizzle-orm';
 import type { Database } from './database';
-import { dataDirectory } from './data-directory';
+import { dataDirectory } from '@rigid-beam/machine/data-directory';
 import { ensureRoom } from './disk';
 import { models, projects } from './schema';
 

@@ -4,7 +4,7 @@ import { appendFile, open, readdir, rm } from 'node:fs/promises';
 import path from 'node:path';
 import { isFault, type Notice } from '@rigid-beam/core/model/notice';
 import { restoreEntry, type BackupEntry, type OfRemoved, type Restored } from '../db/backup';
-import { dataDirectory } from '../db/data-directory';
+import { dataDirectory } from '@rigid-beam/machine/data-directory';
 import { database } from '../db/database';
 import { ensureRoom } from '../db/disk';
 import { listModels } from '../db/model-repository';

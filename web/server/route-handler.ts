@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import { dataDirectory } from '../db/data-directory';
+import { dataDirectory } from '@rigid-beam/machine/data-directory';
 import { asFullDisk, DiskFullError } from '../db/disk';
 import { log } from './log';
 import { isId } from './new-id';
