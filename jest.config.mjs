@@ -5,7 +5,10 @@ export default {
   modulePathIgnorePatterns: ['<rootDir>/web/.next/', '<rootDir>/cli/dist/'],
   transform: {
     '\\.csv$': '<rootDir>/scripts/text-module.cjs',
-    'node_modules/(flatbush|flatqueue|delaunator|robust-predicates)/.+\\.js$': ['@swc/jest', { module: { type: 'commonjs' } }],
+    'node_modules/(flatbush|flatqueue|delaunator|robust-predicates|@seriousme)/.+\\.js$': [
+      '@swc/jest',
+      { module: { type: 'commonjs' } },
+    ],
     '^.+\\.tsx?$': [
       '@swc/jest',
       {
@@ -31,7 +34,7 @@ export default {
     'Uint32Array',
   ],
   // Packages that are modules only.
-  transformIgnorePatterns: ['/node_modules/(?!(flatbush|flatqueue|delaunator|robust-predicates)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(flatbush|flatqueue|delaunator|robust-predicates|@seriousme)/)'],
   // Kept from one run to the next, whatever folder the tests write to.
   cacheDirectory: '<rootDir>/.cache/jest',
   // A busy machine fails no test.

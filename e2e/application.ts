@@ -135,11 +135,18 @@ export class Application {
     });
   }
 
+  /** Asks the server as a program does that may. */
+  async ask(path: string, { headers, ...options }: RequestInit = {}): Promise<Response> {
+    const { keyIn } = await import('../scripts/server.mjs');
+    const key = keyIn(this.beginning.own === undefined ? shared().data : this.data);
+    return fetch(this.address + path, { ...options, headers: { Authorization: `Bearer ${key}`, ...headers } });
+  }
+
   /** The address of the demo's model of this title; where the server is shared, of a copy that nobody else has. */
   async addressOf(title: string): Promise<string> {
     const original = shared().models.find((model) => this.beginning.own === undefined && model.title.includes(title));
-    if (original) return this.made(await (await fetch(`${this.address}/api/models/${original.id}/file`)).text());
-    const { projects } = (await (await fetch(`${this.address}/api/projects`)).json()) as Listed;
+    if (original) return this.made(await (await this.ask(`/api/models/${original.id}/file`)).text());
+    const { projects } = (await (await this.ask('/api/projects')).json()) as Listed;
     const found = projects.flatMap(({ models }) => models).find((model) => model.title.includes(title));
     if (!found) throw new Error(`There is no model “${title}”.`);
     return `/models/${found.id}`;
@@ -161,12 +168,12 @@ export class Application {
   /** Where models are made: none of the demo's where the server is shared. */
   private async project(): Promise<string> {
     if (this.beginning.own === undefined) return shared().project;
-    return ((await (await fetch(`${this.address}/api/projects`)).json()) as Listed).projects[0]!.id;
+    return ((await (await this.ask('/api/projects')).json()) as Listed).projects[0]!.id;
   }
 
   private async send(to: string, type: string, body: string): Promise<string> {
     const headers = { 'Content-Type': type, Origin: this.address };
-    const made = (await (await fetch(this.address + to, { method: 'POST', headers, body })).json()) as { readonly id?: string };
+    const made = (await (await this.ask(to, { method: 'POST', headers, body })).json()) as { readonly id?: string };
     if (made.id === undefined) throw new Error(JSON.stringify(made));
     this.copies.push(made.id);
     return `/models/${made.id}`;
@@ -174,8 +181,7 @@ export class Application {
 
   async close(): Promise<void> {
     if (this.beginning.own === undefined)
-      for (const id of this.copies)
-        await fetch(`${this.address}/api/models/${id}`, { method: 'DELETE', headers: { Origin: this.address } });
+      for (const id of this.copies) await this.ask(`/api/models/${id}`, { method: 'DELETE', headers: { Origin: this.address } });
     await this.browser?.disconnect();
     await this.end('SIGTERM');
     rmSync(this.data, { recursive: true, force: true });

@@ -16,10 +16,13 @@ interface Settings {
 }
 
 /** The models of the demo on this server, and a new project beside theirs. */
-async function contentOf(address: string): Promise<Pick<Shared, 'models' | 'project'>> {
+async function contentOf(address: string, key: string): Promise<Pick<Shared, 'models' | 'project'>> {
   const at = `${address}/api/projects`;
-  const { projects } = (await (await fetch(at)).json()) as { readonly projects: readonly Pick<Shared, 'models'>[] };
-  const headers = { 'Content-Type': 'application/json', Origin: address };
+  const own = { Authorization: `Bearer ${key}` };
+  const { projects } = (await (await fetch(at, { headers: own })).json()) as {
+    readonly projects: readonly Pick<Shared, 'models'>[];
+  };
+  const headers = { ...own, 'Content-Type': 'application/json', Origin: address };
   const made = await fetch(at, { method: 'POST', headers, body: JSON.stringify({ name: 'Trials', number: '' }) });
   const { id } = (await made.json()) as { readonly id: string };
   return { models: projects.flatMap(({ models }) => models.map((model) => ({ id: model.id, title: model.title }))), project: id };
@@ -36,14 +39,14 @@ export default async function makeReady({ maxWorkers }: Settings): Promise<void>
     string,
     string,
   ];
-  const { startServer } = await import('../scripts/server.mjs');
+  const { keyIn, startServer } = await import('../scripts/server.mjs');
   await (await startServer(await freePort(), { RIGID_BEAM_DATA: data })).stop();
   cpSync(data, written, { recursive: true });
   const port = await freePort();
   const server = await startServer(port, { RIGID_BEAM_DATA: written });
   const browser = await launch({ executablePath, headless: true, userDataDir: profile, args: browserFlags });
   const profiles = await Promise.all(Array.from({ length: maxWorkers }, async () => (await browser.createBrowserContext()).id!));
-  share({ data, browser: browser.wsEndpoint(), profiles, port, ...(await contentOf(`http://127.0.0.1:${port}`)) });
+  share({ data, browser: browser.wsEndpoint(), profiles, port, ...(await contentOf(`http://127.0.0.1:${port}`, keyIn(data))) });
   kept.rigidBeamEnds = async () => {
     await browser.close();
     await server.stop();

@@ -26,13 +26,13 @@ interface Listed {
 }
 
 const projects = async (): Promise<readonly Listed[]> =>
-  ((await (await fetch(`${application.address}/api/projects`)).json()) as { projects: Listed[] }).projects;
+  ((await (await application.ask(`/api/projects`)).json()) as { projects: Listed[] }).projects;
 
 /** Sends a file as the projects page does. */
 async function send(text: string): Promise<{ status: number; message: string }> {
   const [project] = await projects();
   const query = new URLSearchParams({ project: project!.id, fileName: 'model.rbm.json' });
-  const response = await fetch(`${application.address}/api/models?${query}`, {
+  const response = await application.ask(`/api/models?${query}`, {
     method: 'POST',
     // On a connection of its own: the server may close an idle one at the very moment that it is used again.
     headers: { 'Content-Type': 'application/octet-stream', Connection: 'close' },
@@ -71,7 +71,9 @@ describe('a backup', () => {
   const command = (...args: string[]): Promise<{ status: number; stdout: string; stderr: string }> =>
     new Promise((resolve) => {
       const all = ['cli/dist/rigid-beam.mjs', ...args, '--address', application.address];
-      const child = execFile(process.execPath, all, (_, stdout, stderr) =>
+      // It reads its key where the data are.
+      const env = { ...process.env, RIGID_BEAM_DATA: application.data };
+      const child = execFile(process.execPath, all, { env }, (_, stdout, stderr) =>
         resolve({ status: child.exitCode ?? -1, stdout, stderr }),
       );
     });
@@ -79,15 +81,13 @@ describe('a backup', () => {
   afterAll(() => rmSync(path.dirname(file), { recursive: true }));
   const stateOf = async (): Promise<string> => {
     const all = (await projects()).flatMap(({ models }) => models);
-    const states = await Promise.all(
-      all.map(async ({ id }) => [id, await (await fetch(`${application.address}/api/models/${id}`)).json()]),
-    );
+    const states = await Promise.all(all.map(async ({ id }) => [id, await (await application.ask(`/api/models/${id}`)).json()]));
     return JSON.stringify(states.sort());
   };
 
   test('brings everything back, undo too, and leaves alone what is there', async () => {
     const [first] = (await projects())[0]!.models;
-    const at = `${application.address}/api/models/${first!.id}`;
+    const at = `/api/models/${first!.id}`;
     const image = `data:image/png;base64,${'A'.repeat(8000)}`;
     const edits = [
       { type: 'set', settings: { title: 'Saved' } },
@@ -96,20 +96,20 @@ describe('a backup', () => {
     for (const [base, intent] of edits.entries()) {
       const body = JSON.stringify({ base, edit: `backup-${base}`, kind: 'edit', label: 'x', intent });
       const headers = { 'Content-Type': 'application/json' };
-      expect((await fetch(`${at}/revisions`, { method: 'POST', headers, body })).status).toBe(201);
+      expect((await application.ask(`${at}/revisions`, { method: 'POST', headers, body })).status).toBe(201);
     }
     const before = await stateOf();
     expect(await command('backup', file)).toMatchObject({ status: 0, stdout: expect.stringMatching(/\d+ models saved/) });
     expect(statSync(file).mode & 0o077).toBe(0);
     for (const { models } of await projects())
       for (const { id } of models)
-        for (let twice = 0; twice < 2; twice++) await fetch(`${application.address}/api/models/${id}`, { method: 'DELETE' });
+        for (let twice = 0; twice < 2; twice++) await application.ask(`/api/models/${id}`, { method: 'DELETE' });
     expect(await command('restore', file)).toMatchObject({
       status: 0,
       stdout: expect.stringMatching(/[1-9]\d* restored, 0 there already/),
     });
     expect(await stateOf()).toBe(before);
-    const undone = (await (await fetch(`${at}/revisions/2`)).json()) as { patches: object[] };
+    const undone = (await (await application.ask(`${at}/revisions/2`)).json()) as { patches: object[] };
     expect(JSON.stringify(undone.patches)).toContain(image);
     expect((await command('restore', file)).stdout).toMatch(/0 restored, [1-9]\d* there already/);
   });
@@ -146,7 +146,7 @@ describe('one limit for files, kept along the whole way', () => {
       ['/api/models/x/revisions', 'DELETE'],
       ['/models/x', 'POST'],
     ] as const) {
-      const response = await fetch(application.address + path, { method });
+      const response = await application.ask(path, { method });
       const { faults } = (await response.json()) as { faults: { message: string }[] };
       expect([response.status, faults[0]!.message]).toEqual([405, expect.stringMatching(/cannot be done at this address/)]);
     }

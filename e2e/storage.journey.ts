@@ -12,7 +12,7 @@ afterAll(() => application.close());
 const lintel = (): Promise<ModelPage> => openLintel(application);
 
 const post = (path: string, body: unknown, headers: Record<string, string> = {}): Promise<Response> =>
-  fetch(application.address + path, {
+  application.ask(path, {
     method: 'POST',
     headers: { 'Content-Type': 'application/json', ...headers },
     body: typeof body === 'string' ? body : JSON.stringify(body),
@@ -74,7 +74,7 @@ describe('nothing is lost', () => {
     // Or its change is put on top of the newer state, knowingly: here another load was taken away before the one that it means.
     const path = `/api/models/${new URL(one.page.url()).pathname.split('/').pop()}`;
     const stateOf = async (): Promise<{ revision: number; model: { loads: { id: string; fy?: number }[] } }> =>
-      (await (await fetch(application.address + path)).json()) as never;
+      (await (await application.ask(path)).json()) as never;
     const { revision, model } = await stateOf();
     const [first] = model.loads.filter(({ id }) => id !== '6');
     const intent = { type: 'remove', list: 'loads', keys: [first!.id] };
@@ -109,7 +109,7 @@ describe('nothing is lost', () => {
   test('a model that was removed elsewhere is told, and what one sees can still be saved', async () => {
     const page = await ModelPage.empty(application);
     const id = new URL(page.page.url()).pathname.split('/').pop()!;
-    await fetch(`${application.address}/api/models/${id}`, { method: 'DELETE' });
+    await application.ask(`/api/models/${id}`, { method: 'DELETE' });
     await page.command('make it a space model clamped');
     await page.page.waitForFunction(() => /There is no such model/.test(document.body.innerText));
     await page.press('Go back to the stored state');
@@ -119,7 +119,7 @@ describe('nothing is lost', () => {
   test('faulty requests are refused with all their reasons, and nothing is stored', async () => {
     const page = await lintel();
     const id = new URL(page.page.url()).pathname.split('/').pop()!;
-    const before = (await (await fetch(`${application.address}/api/models/${id}`)).json()) as { revision: number };
+    const before = (await (await application.ask(`/api/models/${id}`)).json()) as { revision: number };
     const good = { edit: 'a-test-edit', kind: 'edit', label: 'test' };
     const faulty: [unknown, RegExp][] = [
       ['{', /not valid JSON/],
@@ -156,9 +156,7 @@ describe('nothing is lost', () => {
       { Origin: 'http://elsewhere.example' },
     );
     expect(foreign.status).toBe(403);
-    expect(((await (await fetch(`${application.address}/api/models/${id}`)).json()) as { revision: number }).revision).toBe(
-      before.revision,
-    );
+    expect(((await (await application.ask(`/api/models/${id}`)).json()) as { revision: number }).revision).toBe(before.revision);
   });
 
   test('a second server is refused on the same data with a clear message', () => {

@@ -28,9 +28,9 @@ function withSums() {
   return spawnSync(process.execPath, command, { input: JSON.stringify(model), encoding: 'utf8' }).stdout;
 }
 
-async function measured({ address, page }, file) {
-  const { projects } = await (await fetch(`${address}/api/projects`)).json();
-  const made = await fetch(`${address}/api/models?project=${projects[0].id}&fileName=measured.rbm.json`, {
+async function measured({ address, ask, page }, file) {
+  const { projects } = await (await ask('/api/projects')).json();
+  const made = await ask(`/api/models?project=${projects[0].id}&fileName=measured.rbm.json`, {
     method: 'POST',
     headers: { 'Content-Type': 'text/plain', Origin: address },
     body: file,

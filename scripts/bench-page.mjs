@@ -6,13 +6,13 @@ import { inBrowser, wait } from './bench-browser.mjs';
  */
 export const pageTimes = (port, models) => inBrowser(port, (place) => measured(place, models));
 
-async function measured({ address, browser }, models) {
-  const { projects } = await (await fetch(`${address}/api/projects`)).json();
+async function measured({ address, ask, browser }, models) {
+  const { projects } = await (await ask('/api/projects')).json();
   const results = [];
   for (const [name, model] of models) {
     const query = new URLSearchParams({ project: projects[0].id, fileName: 'model.rbm.json' });
     const sent = { method: 'POST', headers: { 'Content-Type': 'application/octet-stream' }, body: JSON.stringify(model) };
-    const { id } = await (await fetch(`${address}/api/models?${query}`, sent)).json();
+    const { id } = await (await ask(`/api/models?${query}`, sent)).json();
     // Its picture is being drawn and stored.
     await wait(3000);
     const visits = [];

@@ -8,3 +8,5 @@ export function startServer(
   readonly exited: Promise<number | null>;
   readonly stop: () => Promise<number | null>;
 }>;
+
+export function keyIn(data: string): string;

@@ -1,6 +1,10 @@
 import { spawn } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { root } from './steps.mjs';
+
+/** The key by which a program of the user asks a server that has its data there. */
+export const keyIn = (data) => readFileSync(path.join(data, 'command.key'), 'utf8');
 
 /** Milliseconds after which a server that was asked to stop is made to. */
 const LONGEST_STOP = 4500;

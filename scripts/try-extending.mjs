@@ -43,7 +43,8 @@ const modules = path.join(folder, 'node_modules');
 mkdirSync(path.join(modules, '@rigid-beam'), { recursive: true });
 for (const name of readdirSync(path.join(root, 'node_modules')))
   if (name !== '@rigid-beam') symlinkSync(path.join(root, 'node_modules', name), path.join(modules, name));
-for (const room of ['core', 'drawing', 'machine', 'web']) symlinkSync(path.join(folder, room), path.join(modules, '@rigid-beam', room));
+for (const room of ['core', 'drawing', 'machine', 'web'])
+  symlinkSync(path.join(folder, room), path.join(modules, '@rigid-beam', room));
 
 const compiled = () =>
   PROJECTS.map((project) => run(process.execPath, [path.join(root, 'node_modules/typescript-native/bin/tsc'), '-p', project]))

@@ -1,17 +1,21 @@
 import { NextResponse, type NextRequest } from 'next/server';
+import { dataDirectory } from '@rigid-beam/machine/data-directory';
+import { accessFault } from './server/access';
 import { hostFault, originFault } from './server/guard';
-import { notAllowed } from './server/respond';
+import { notAllowed, refusedCaller, unknownCaller } from './server/respond';
 
 /** Every request: only this machine's own names are answered, writes only from our own pages, and pages get a strict policy. */
 export function proxy(request: NextRequest): Response {
   const refused =
     hostFault(request.headers.get('host')) ??
     (['GET', 'HEAD'].includes(request.method) ? undefined : originFault(request.headers));
-  if (refused)
-    return Response.json({ faults: [{ code: 'refused', severity: 'error', message: refused, subjects: [] }] }, { status: 403 });
+  if (refused) return refusedCaller(refused);
+  const { pathname } = request.nextUrl;
+  const unknown = pathname.startsWith('/api/') ? accessFault(pathname, request.headers, dataDirectory()) : undefined;
+  if (unknown) return unknownCaller(unknown);
 
   // A page is only read. What else is asked of it has an answer in words too.
-  if (!request.nextUrl.pathname.startsWith('/api/') && !['GET', 'HEAD'].includes(request.method)) return notAllowed();
+  if (!pathname.startsWith('/api/') && !['GET', 'HEAD'].includes(request.method)) return notAllowed();
 
   const nonce = Buffer.from(crypto.getRandomValues(new Uint8Array(16))).toString('base64');
   const development = process.env.NODE_ENV === 'development';

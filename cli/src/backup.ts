@@ -4,14 +4,20 @@ import { open, rename, rm } from 'node:fs/promises';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { createGunzip } from 'node:zlib';
+import { ownKey } from '@rigid-beam/machine/access-keys';
+import { dataDirectory } from '@rigid-beam/machine/data-directory';
 import { FILE_BYTES } from '@rigid-beam/core/limits';
 import type { Notice } from '@rigid-beam/core/model/notice';
 import { exitCodes } from './exit-codes';
 
-/** Asks the Rigid Beam that runs; words instead of a stack where none does. */
+/** Asks the Rigid Beam that runs, as its user does, whose data it can read; words instead of a stack where none does. */
 async function ask(address: string, path: string, options: RequestInit = {}): Promise<Response> {
+  // The key is for the server of this machine and for nobody else.
+  const isHere = ['127.0.0.1', 'localhost', '[::1]'].includes(new URL(address).hostname);
+  const secret = process.env.RIGID_BEAM_TOKEN ?? (isHere ? ownKey(dataDirectory()) : undefined);
+  const headers = { ...options.headers, ...(secret !== undefined && { Authorization: `Bearer ${secret}` }) };
   try {
-    return await fetch(`${address}${path}`, options);
+    return await fetch(`${address}${path}`, { ...options, headers });
   } catch {
     throw new Told(`No Rigid Beam answers at ${address}. Start it with npm start, or name another address with --address.`);
   }
@@ -21,6 +27,8 @@ async function ask(address: string, path: string, options: RequestInit = {}): Pr
 class Told extends Error {}
 
 const messageOf = async (response: Response): Promise<string> => {
+  if (response.status === 401)
+    return `The Rigid Beam that answers has other data than ${dataDirectory()}. Name its folder by RIGID_BEAM_DATA, or one of its tokens by RIGID_BEAM_TOKEN.`;
   const answer = (await response.json().catch(() => ({}))) as { faults?: readonly Notice[] };
   return answer.faults?.map(({ message }) => message).join(' ') ?? `It answered ${response.status}.`;
 };

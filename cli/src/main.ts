@@ -23,6 +23,7 @@ import { PLACES } from '@rigid-beam/core/tables/results/lists';
 import { table, tableWords, type TableOptions } from './table';
 import { sectionFormats, sections, type SectionsOptions } from './sections';
 import { take, type TakeOptions } from './take';
+import { token } from './token';
 
 const optionWords = writable
   .flatMap(({ id, writer }) => writer.options.map(({ key, words }) => `${key} (${words.toLowerCase()}) of ${id}`))
@@ -92,7 +93,7 @@ program
 
 program
   .command('table')
-  .description('write tables of a model or of its results, as CSV, or as XLSX with a sheet a table')
+  .description('write tables of a model or of its results, as CSV or JSON, or as XLSX with a sheet a table')
   .argument('<file>', 'model file, or - for standard input')
   .argument('<tables>', `which, with commas between several: ${tableWords}`)
   .option('--case <id>', 'results of this case or combination; else of the first case')
@@ -101,7 +102,7 @@ program
   .option('--where <conditions>', 'only rows where this holds, such as "|M| > 10 kN·m, By = U1"')
   .option('--sort <column>', 'in the order of a column, with a minus downwards, such as -M')
   .addOption(new Option('--decimal <mark>', 'how CSV writes decimals').choices(['point', 'comma']).default('point'))
-  .option('-o, --output <file>', 'file to write: .csv or .xlsx; else CSV on standard output')
+  .option('-o, --output <file>', 'file to write: .csv, .xlsx or .json; else CSV on standard output')
   .action(async (file: string, tables: string, options: TableOptions) => {
     process.exitCode = await table(file, tables, options);
   });
@@ -234,6 +235,30 @@ program
   .option('--bring-back', 'also bring back models of it that were removed since')
   .action(async (file: string, options: { address: string; bringBack?: true }) => {
     process.exitCode = await restore(file, options.address, options.bringBack ? 'bring back' : 'leave');
+  });
+
+const tokens = program
+  .command('token')
+  .description('make, list and revoke the tokens by which programs of yours may ask the Rigid Beam that runs');
+tokens
+  .command('make')
+  .description('print a new token, once')
+  .argument('<name>', 'what it is for, such as spreadsheet')
+  .action((name: string) => {
+    process.exitCode = token('make', name);
+  });
+tokens
+  .command('list')
+  .description('print the names of all tokens, and when they were made')
+  .action(() => {
+    process.exitCode = token('list');
+  });
+tokens
+  .command('revoke')
+  .description('take a token away, from the next request on')
+  .argument('<name>', 'of the token')
+  .action((name: string) => {
+    process.exitCode = token('revoke', name);
   });
 
 function stationCount(text: string): number {

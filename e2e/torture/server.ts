@@ -1,5 +1,6 @@
 import type { ChildProcess } from 'node:child_process';
 import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 
 interface Running {
   readonly child: ChildProcess;
@@ -67,7 +68,8 @@ export class Tortured {
     const begun = performance.now();
     try {
       // On a connection of its own: an idle one may be closed at the very moment that it is used again.
-      const headers = { ...(options.headers as Record<string, string>), Connection: 'close' };
+      const key = { Authorization: `Bearer ${readFileSync(join(this.data, 'command.key'), 'utf8')}` };
+      const headers = { ...key, ...(options.headers as Record<string, string>), Connection: 'close' };
       const response = await fetch(`http://127.0.0.1:${this.port}${path}`, { ...options, headers });
       const text = await response.text();
       const took = performance.now() - begun;

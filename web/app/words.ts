@@ -34,3 +34,10 @@ export const failed = {
   again: 'Show it again',
   goToTheProjects: 'Go to the projects',
 };
+
+export const reference = {
+  title: 'For programs · Rigid Beam',
+  example: (address: string): string => `TOKEN=$(npx rigid-beam token make spreadsheet)
+curl -H "Authorization: Bearer $TOKEN" ${address}/api/projects
+curl -H "Authorization: Bearer $TOKEN" "${address}/api/models/ID/tables/reactions?format=csv&case=U1"`,
+};

@@ -1,5 +1,4 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -12,33 +11,33 @@ import {
   Length,
   MaxLength,
   Min,
-  ValidateIf,
+  ValidateBy,
   ValidateNested,
 } from 'class-validator';
 import { MayBeLeftOut } from './may-be-left-out';
+import { called, Of, TypeByKind, type Named } from './nested';
 import { intentArguments, LONGEST, MANY, type Argument, type Arguments } from '@rigid-beam/core/model/edits/intent';
 
 // The classes of an edit's frame, made from the table of its arguments. What the entries must hold is the model's own check.
 
 type Class = new () => object;
-/** A class, and the word by which it is chosen. */
-interface Named {
-  readonly name: string;
-  readonly value: Class;
-}
-
 const finite = { allowNaN: false, allowInfinity: false } as const;
 const many = [IsArray(), ArrayMinSize(1), ArrayMaxSize(MANY)];
 
-/** An object whose property `type` (or another one) tells of which class it is. */
-export function TypeByKind(classes: readonly Named[], property = 'type'): PropertyDecorator {
-  // What is of no known kind is refused with the kinds that there are.
-  const Unknown = class {};
-  IsIn(classes.map(({ name }) => name))(Unknown.prototype, property);
-  return Type(() => Unknown, { keepDiscriminatorProperty: true, discriminator: { property, subTypes: [...classes] } });
-}
+/** Null is something where it may stand. */
+const IsObjectOrNull = (): PropertyDecorator =>
+  ValidateBy({
+    name: 'isObjectOrNull',
+    validator: {
+      validate: (value: unknown) => typeof value === 'object' && !Array.isArray(value),
+      defaultMessage: () => '$property must be an object, or null',
+    },
+  });
 
-function decoratorsOf(argument: Argument): readonly PropertyDecorator[] {
+const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
+
+/** `name`: what a class of its entries is called. */
+function decoratorsOf(argument: Argument, name: string): readonly PropertyDecorator[] {
   switch (argument.is) {
     case 'name':
       return [IsString(), Length(1, 64)];
@@ -59,19 +58,25 @@ function decoratorsOf(argument: Argument): readonly PropertyDecorator[] {
     case 'object':
       return [IsObject()];
     case 'objectOrNull':
-      return [ValidateIf((_, value) => value !== null), IsObject()];
+      return [IsObjectOrNull()];
     case 'objects':
       return [IsArray(), ArrayMaxSize(MANY), IsObject({ each: true })];
     case 'lists':
       return [...many, IsArray({ each: true })];
     case 'choice':
       return [IsIn([...argument.of])];
-    case 'row':
-      return [IsObject(), ValidateNested(), Type(() => classOf(argument.of))];
-    case 'rows':
-      return [...many, ValidateNested({ each: true }), Type(() => classOf(argument.of))];
+    case 'row': {
+      const Row = classOf(argument.of, name);
+      return [IsObject(), ValidateNested(), Of(() => Row)];
+    }
+    case 'rows': {
+      const Row = classOf(argument.of, name);
+      return [...many, ValidateNested({ each: true }), Of(() => Row)];
+    }
     case 'kinds': {
-      const classes = Object.entries(argument.of).map(([kind, own]) => named(kind, own, 'kind'));
+      const classes = Object.entries(argument.of).map(([kind, own]) =>
+        named(kind, own, { property: 'kind', name: capital(kind) + name }),
+      );
       return [IsObject(), ValidateNested(), TypeByKind(classes, 'kind')];
     }
     case 'edits':
@@ -82,20 +87,20 @@ function decoratorsOf(argument: Argument): readonly PropertyDecorator[] {
 
 const made = new Map<Arguments, Class>();
 
-/** The class of objects with these arguments. */
-function classOf(all: Arguments): Class {
+/** The class of objects with these arguments, under a name that no other has. */
+function classOf(all: Arguments, name: string): Class {
   const before = made.get(all);
   if (before) return before;
-  const Row = class {};
+  const Row = called(class {}, name);
   made.set(all, Row);
-  for (const [name, argument] of Object.entries(all))
-    for (const decorate of [...(argument.optional ? [MayBeLeftOut()] : []), ...decoratorsOf(argument)])
-      decorate(Row.prototype, name);
+  for (const [key, argument] of Object.entries(all))
+    for (const decorate of [...(argument.optional ? [MayBeLeftOut()] : []), ...decoratorsOf(argument, name + capital(key))])
+      decorate(Row.prototype, key);
   return Row;
 }
 
-function named(word: string, all: Arguments, property: string): Named {
-  class Kind extends classOf(all) {}
+function named(word: string, all: Arguments, { property, name }: { readonly property: string; readonly name: string }): Named {
+  const Kind = called(class extends classOf(all, `${name}Arguments`) {}, name);
   IsIn([word])(Kind.prototype, property);
   return { name: word, value: Kind };
 }
@@ -104,6 +109,8 @@ let edits: readonly Named[] | undefined;
 
 /** The classes of all edits by their types. Patches are made by undo and redo only, and never lie in a batch. */
 export function editClasses(which: 'as sent' | 'with patches'): readonly Named[] {
-  edits ??= Object.entries(intentArguments).map(([type, all]) => named(type, all, 'type'));
+  edits ??= Object.entries(intentArguments).map(([type, all]) =>
+    named(type, all, { property: 'type', name: `${capital(type)}Edit` }),
+  );
   return which === 'as sent' ? edits.filter(({ name }) => name !== 'patch') : edits;
 }

@@ -32,11 +32,18 @@ export async function readBytes(request: Request, limit: number): Promise<Buffer
   return Buffer.concat(chunks);
 }
 
+interface Reading {
+  /** Bytes of the body. */
+  readonly limit?: number;
+  /** What is said in headers: it counts where the body does not say it. */
+  readonly said?: object;
+}
+
 /** Reads a JSON body into a request class and validates it: all faults come back together as a 400. */
 export async function readRequest<T extends object>(
   request: Request,
   type: ClassConstructor<T>,
-  limit = 1_000_000,
+  { limit = 1_000_000, said = {} }: Reading = {},
 ): Promise<Read<T>> {
   const text = await readText(request, limit);
   if (text === undefined) return { ok: false, response: tooLargeBody(limit) };
@@ -48,7 +55,7 @@ export async function readRequest<T extends object>(
   }
   if (typeof body !== 'object' || body === null || Array.isArray(body))
     return refused('The body is not an object', 'Send a JSON object');
-  return validated(body, type);
+  return validated({ ...said, ...body }, type);
 }
 
 /** The same of what is read already. */

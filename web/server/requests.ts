@@ -1,5 +1,4 @@
 import 'reflect-metadata';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -19,21 +18,44 @@ import {
 } from 'class-validator';
 import { revisionKinds, type RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import { sortings } from '../projects/arranged';
-import { editClasses, TypeByKind } from './edit-request';
+import { editClasses } from './edit-request';
+import { Of, TypeByKind } from './nested';
 import { MayBeLeftOut } from './may-be-left-out';
 import { ID } from './new-id';
+import { Says } from './says';
 
 /** Revisions are counted in 32 bits, one of them a sign. */
 const MOST_REVISIONS = 2 ** 31 - 2;
 
 /** One edit of a model, on top of the revision that the sender knows. */
 export class RevisionRequest {
-  @IsInt() @Min(0) @Max(MOST_REVISIONS) base: number;
-  @IsString() @Length(8, 64) edit: string;
-  @IsIn(revisionKinds) kind: RevisionKind;
-  @IsString() @MaxLength(200) label: string;
+  @Says('The revision on which it goes; it may stand in If-Match instead')
+  @IsInt()
+  @Min(0)
+  @Max(MOST_REVISIONS)
+  base: number;
 
-  @IsObject() @ValidateNested() @TypeByKind(editClasses('with patches')) intent: object;
+  @Says('The sender’s own name for the edit: sent twice, it is done once. It may stand in Idempotency-Key instead')
+  @IsString()
+  @Length(8, 64)
+  edit: string;
+
+  @Says('An edit, or an earlier one undone or done again; an edit where it is left out')
+  @MayBeLeftOut()
+  @IsIn(revisionKinds)
+  kind?: RevisionKind;
+
+  @Says('What the history calls it; made of the edit where it is left out')
+  @MayBeLeftOut()
+  @IsString()
+  @MaxLength(200)
+  label?: string;
+
+  @Says('What is done, of one of the kinds that an edit has')
+  @IsObject()
+  @ValidateNested()
+  @TypeByKind(editClasses('with patches'))
+  intent: object;
 }
 
 /** A new model with nothing in it, in the plane unless it says otherwise; without a title it takes that of what is placed in it first. */
@@ -75,6 +97,15 @@ export class GivenFileRequest {
   @IsString() @MaxLength(300) fileName: string;
 }
 
+/** In which format a model is given out. */
+export class FileQuery {
+  @Says('One that is written of a model alone; model where it is left out')
+  @MayBeLeftOut()
+  @IsString()
+  @MaxLength(40)
+  format?: string;
+}
+
 /** A moment as backups write it, between the years 1970 and 9999. */
 const IsMoment = (): PropertyDecorator =>
   ValidateBy({
@@ -86,28 +117,28 @@ const IsMoment = (): PropertyDecorator =>
     },
   });
 
-class HeadEntry {
+export class HeadEntry {
   @IsIn(['head']) kind: string;
   @IsString() format: string;
   @IsInt() version: number;
   @IsString() at: string;
 }
-class EndEntry {
+export class EndEntry {
   @IsIn(['end']) kind: string;
   @IsInt() models: number;
 }
-class ProjectEntry {
+export class ProjectEntry {
   @IsIn(['project']) kind: string;
   @Matches(ID) id: string;
   @IsString() @Length(1, 200) name: string;
   @MayBeLeftOut() @IsString() @MaxLength(40) number?: string;
 }
-class PictureEntry {
+export class PictureEntry {
   @IsIn(['picture']) kind: string;
   @Matches(/^[0-9a-f]{64}$/) hash: string;
   @Matches(/^data:image\//) image: string;
 }
-class ModelEntry {
+export class ModelEntry {
   @IsIn(['model']) kind: string;
   @Matches(ID) id: string;
   @Matches(ID) project: string;
@@ -116,7 +147,7 @@ class ModelEntry {
   @IsMoment() createdAt: string;
   @MayBeLeftOut() @IsMoment() removedAt?: string;
 }
-class RevisionEntry {
+export class RevisionEntry {
   @Matches(ID) modelId: string;
   @IsInt() @Min(1) @Max(MOST_REVISIONS) number: number;
   @IsString() @Length(8, 64) edit: string;
@@ -126,14 +157,14 @@ class RevisionEntry {
   @IsArray() @IsObject({ each: true }) inverse: object[];
   @IsMoment() createdAt: string;
 }
-class RevisionsEntry {
+export class RevisionsEntry {
   @IsIn(['revisions']) kind: string;
   @Matches(ID) model: string;
   @IsArray()
   @ArrayMinSize(1)
   @ArrayMaxSize(1000)
   @ValidateNested({ each: true })
-  @Type(() => RevisionEntry)
+  @Of(() => RevisionEntry)
   list: RevisionEntry[];
 }
 const entries = {

@@ -26,12 +26,12 @@ export const routeHandler =
   };
 
 interface WithId {
-  readonly params: Promise<{ readonly id: string; readonly number?: string; readonly hash?: string }>;
+  readonly params: Promise<{ readonly id: string; readonly number?: string; readonly hash?: string; readonly name?: string }>;
 }
 
 /** The same for what belongs to a model, or to one of its revisions or pictures: an id that cannot be one is told before anything is looked up. */
 export const modelHandler = (handler: (request: Request, id: string, part: string) => Promise<Response>): Handler<WithId> =>
   routeHandler(async (request, { params }) => {
-    const { id, number, hash } = await params;
-    return isId(id) ? handler(request, id, number ?? hash ?? '') : badId();
+    const { id, number, hash, name } = await params;
+    return isId(id) ? handler(request, id, number ?? hash ?? name ?? '') : badId();
   });

@@ -120,7 +120,7 @@ describe('requests', () => {
   test('size and depth are bounded', async () => {
     expect(await readText(request('x'.repeat(101)), 100)).toBeUndefined();
     expect(await readText(request('x'.repeat(100)), 100)).toHaveLength(100);
-    const read = await readRequest(request(JSON.stringify({ project: 'x'.repeat(200) })), CreateModelRequest, 50);
+    const read = await readRequest(request(JSON.stringify({ project: 'x'.repeat(200) })), CreateModelRequest, { limit: 50 });
     expect(!read.ok && read.response.status).toBe(413);
     let deep: unknown = 1;
     for (let i = 0; i < 40; i++) deep = { deep };

@@ -1,3 +1,5 @@
+import { ownKey } from '@rigid-beam/machine/access-keys';
+import { dataDirectory } from '@rigid-beam/machine/data-directory';
 import { closeDatabase, database } from '../db/database';
 import { DiskFullError } from '../db/disk';
 import { LockedError } from '../db/lock';
@@ -5,6 +7,7 @@ import { UnusableDataError } from '../db/open';
 import { sweepPictures } from '../db/pictures';
 import { log } from './log';
 import { stopReading } from './reading';
+import { stopJobs } from './work/jobs';
 import { sweepRestoring } from './restoring';
 import { startTiles, stopTiles } from './tile-maker';
 import glasshouseRib from '../../examples/glasshouse-rib.rbm.json';
@@ -25,6 +28,8 @@ export async function start(): Promise<void> {
   process.on('disconnect', () => void stop());
   try {
     await database();
+    // The command finds it there.
+    ownKey(dataDirectory());
     await sweepRestoring();
     await loadDemo();
     await sweepPictures(await database());
@@ -50,7 +55,7 @@ async function stop(): Promise<void> {
   // Whatever still runs: who stops the server waits no longer than this.
   setTimeout(() => process.exit(1), LONGEST_STOP).unref();
   try {
-    await Promise.all([stopTiles(), stopReading()]);
+    await Promise.all([stopTiles(), stopReading(), stopJobs()]);
     await closeDatabase();
     process.exit(0);
   } catch (error) {

@@ -3,7 +3,8 @@ import { isSpan, type Column, type Table } from '../column';
 import { headOf, plainColumns } from '../plain-columns';
 
 /** How decimals are written: with a comma, cells are divided by semicolons. */
-export type DecimalMark = 'point' | 'comma';
+export const decimalMarks = ['point', 'comma'] as const;
+export type DecimalMark = (typeof decimalMarks)[number];
 
 /** Rows of one part of a file. */
 const BLOCK = 1000;

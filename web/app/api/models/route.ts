@@ -2,7 +2,8 @@ import { FILE_BYTES } from '@rigid-beam/core/limits';
 import { formatOfName } from '@rigid-beam/core/formats/registry';
 import { routeHandler } from '../../../server/route-handler';
 import { createModel, type Begun, type GivenFile } from '../../../server/models';
-import { readBytes, readRequest, validated } from '../../../server/read-request';
+import { readQuery } from '../../../server/query';
+import { readBytes, readRequest } from '../../../server/read-request';
 import { CreateModelRequest, GivenFileRequest } from '../../../server/requests';
 import { badRequest, created, tooLargeBody } from '../../../server/respond';
 
@@ -23,7 +24,7 @@ async function empty(request: Request): Promise<Response> {
 
 /** Project and name of the file stand in the address. */
 async function fromFile(request: Request): Promise<Response> {
-  const query = await validated(Object.fromEntries(new URL(request.url).searchParams), GivenFileRequest);
+  const query = await readQuery(request, GivenFileRequest);
   if (!query.ok) return query.response;
   const file = await readBytes(request, FILE_BYTES);
   if (file === undefined) return tooLargeBody(FILE_BYTES);

@@ -9,7 +9,7 @@ export { notAllowed as GET, notAllowed as PUT, notAllowed as PATCH, notAllowed a
 
 /** One line of a backup, in the order of the file. */
 export const POST = routeHandler(async (request) => {
-  const read = await readRequest(request, RestoreRequest, FILE_BYTES);
+  const read = await readRequest(request, RestoreRequest, { limit: FILE_BYTES });
   if (!read.ok) return read.response;
   const result = await bringLine(read.value as BroughtLine);
   return result.outcome === 'refused' ? badRequest(result.faults) : ok(result);

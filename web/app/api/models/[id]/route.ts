@@ -2,14 +2,17 @@ import { modelHandler } from '../../../../server/route-handler';
 import { changeModel, openModel, removeModel } from '../../../../server/models';
 import { readRequest } from '../../../../server/read-request';
 import { ChangeModelRequest } from '../../../../server/requests';
-import { badRequest, notFound, ok } from '../../../../server/respond';
+import { badRequest, etagOf, notFound, ok, unchanged } from '../../../../server/respond';
 import { route as WORDS } from '../../../words';
 
 export { notAllowed as POST, notAllowed as PUT } from '../../../../server/respond';
 
-export const GET = modelHandler(async (_, id) => {
+/** What is stored, with its revision as its tag. */
+export const GET = modelHandler(async (request, id) => {
   const model = await openModel(id);
-  return model ? ok(model) : notFound(WORDS.noModel);
+  if (!model) return notFound(WORDS.noModel);
+  const { revision } = model;
+  return request.headers.get('if-none-match') === etagOf(revision) ? unchanged(revision) : ok(model, revision);
 });
 
 export const PATCH = modelHandler(async (request, id) => {

@@ -1,6 +1,6 @@
 import type { Sorting } from '../../../../projects/arranged';
 import { routeHandler } from '../../../../server/route-handler';
-import { validated } from '../../../../server/read-request';
+import { readQuery } from '../../../../server/query';
 import { TilesRequest } from '../../../../server/requests';
 import { ok } from '../../../../server/respond';
 import { shownTiles } from '../../../../server/tiles';
@@ -10,7 +10,7 @@ export { notAllowed as POST, notAllowed as PUT, notAllowed as PATCH, notAllowed 
 
 /** What the projects page shows, as far down as somebody looks. */
 export const GET = routeHandler(async (request) => {
-  const query = await validated(Object.fromEntries(new URL(request.url).searchParams), TilesRequest);
+  const query = await readQuery(request, TilesRequest);
   if (!query.ok) return query.response;
   const { search, sorting, count } = query.value;
   return ok(await shownTiles({ search, sorting: sorting as Sorting, count: Number(count) }));

@@ -3,6 +3,8 @@ import { fileNameOf, writable, written } from '@rigid-beam/core/formats/registry
 import { fault } from '@rigid-beam/core/model/notice';
 import { modelHandler } from '../../../../../server/route-handler';
 import { openModel } from '../../../../../server/models';
+import { readQuery } from '../../../../../server/query';
+import { FileQuery } from '../../../../../server/requests';
 import { badRequest, notFound } from '../../../../../server/respond';
 import { route as WORDS } from '../../../../words';
 
@@ -13,7 +15,9 @@ const served = writable.filter(({ writer }) => writer.needs === 'model');
 
 /** The model as a file to keep, in the format that `format` names. */
 export const GET = modelHandler(async (request, id) => {
-  const wanted = new URL(request.url).searchParams.get('format') ?? 'model';
+  const query = await readQuery(request, FileQuery);
+  if (!query.ok) return query.response;
+  const wanted = query.value.format ?? 'model';
   const format = served.find(({ id }) => id === wanted);
   if (!format)
     return badRequest([

@@ -1,0 +1,60 @@
+import { createWriteStream } from 'node:fs';
+import { readFile } from 'node:fs/promises';
+import { createRequire } from 'node:module';
+import { once } from 'node:events';
+import { parentPort } from 'node:worker_threads';
+import { initWasm } from '@resvg/resvg-wasm';
+import { isRefusal } from '@rigid-beam/core/formats/made-file';
+import type { FilePart } from '@rigid-beam/core/formats/format';
+import { FONT_PATHS, TypeFamily } from '@rigid-beam/drawing/paper/type-family';
+import { doneWork } from './work/asked-work';
+import type { WorkOrder, WorkReport } from './work/order';
+
+// Bundled by `scripts/build-command.mjs` into `web/dist/work-worker.mjs`, which `work/jobs.ts` runs in a thread.
+
+/** Milliseconds between two words on how much is written. */
+const OFTEN = 200;
+
+const packages = createRequire(import.meta.url);
+const read = (name: string): Promise<Buffer> => readFile(packages.resolve(name));
+
+let family: Promise<TypeFamily> | undefined;
+const readFamily = async (): Promise<TypeFamily> => {
+  const fonts = (weight: keyof typeof FONT_PATHS): Promise<Uint8Array[]> => Promise.all(FONT_PATHS[weight].map(read));
+  return new TypeFamily({ regular: await fonts('regular'), strong: await fonts('strong') });
+};
+let pictures: Promise<void> | undefined;
+
+const say = (report: WorkReport): void => parentPort!.postMessage(report);
+
+/** No faster than the disk takes it, so that a long file is never in memory as a whole. */
+async function written(file: string, parts: Iterable<FilePart>): Promise<number> {
+  const stream = createWriteStream(file, { mode: 0o600 });
+  await once(stream, 'open');
+  let last = performance.now();
+  for (const part of parts) {
+    if (!stream.write(part)) await once(stream, 'drain');
+    if (performance.now() - last < OFTEN) continue;
+    last = performance.now();
+    say({ is: 'under way', stage: 'writing', bytes: stream.bytesWritten });
+  }
+  stream.end();
+  await once(stream, 'close');
+  return stream.bytesWritten;
+}
+
+parentPort!.on('message', ({ model, work, file }: WorkOrder) => {
+  const tools = {
+    family: () => (family ??= readFamily()),
+    ready: () => (pictures ??= read('@resvg/resvg-wasm/index_bg.wasm').then((bytes) => initWasm(bytes))),
+    told: (stage: Parameters<NonNullable<Parameters<typeof doneWork>[2]['told']>>[0]) =>
+      say({ is: 'under way', stage, bytes: 0 }),
+  };
+  const done = async (): Promise<void> => {
+    const made = await doneWork(model, work, tools);
+    if (isRefusal(made)) return say({ is: 'refused', refusal: made });
+    const { mediaType, extension, notes } = made;
+    say({ is: 'done', mediaType, extension, notes, bytes: await written(file, made.parts) });
+  };
+  done().catch((error: unknown) => say({ is: 'failed', message: (error as Error).stack ?? String(error) }));
+});

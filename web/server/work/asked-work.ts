@@ -1,0 +1,57 @@
+import { formatOf } from '@rigid-beam/core/formats/registry';
+import { type MadeFile, type Refusal, type Stage } from '@rigid-beam/core/formats/made-file';
+import { resultsFile } from '@rigid-beam/core/formats/results-file';
+import { solve } from '@rigid-beam/core/analysis/session';
+import type { RunName } from '@rigid-beam/core/analysis/runs';
+import type { Model } from '@rigid-beam/core/model/model';
+import { resultsWithShear } from '@rigid-beam/core/results/with-shear';
+import { tablesFile, type TablesAsked } from '@rigid-beam/core/tables/files/tables-file';
+import { drawingFile, type DrawingAsked } from '@rigid-beam/drawing/files/drawing-file';
+import { reportFile, type TypedReport } from '@rigid-beam/drawing/files/report-file';
+import { listed, type Tools } from '@rigid-beam/drawing/files/tools';
+
+/** A results file: of which run, at how many places along each member, and of which cases and combinations, with commas between several. */
+export interface ResultsAsked {
+  readonly run: RunName;
+  readonly stations: number;
+  readonly cases?: string | undefined;
+}
+
+/** A file that takes an analysis or drawing, as it is asked for. A new kind is entered here, with its query and route. */
+export type AskedWork =
+  | { readonly what: 'results'; readonly asked: ResultsAsked }
+  | { readonly what: 'tables'; readonly asked: TablesAsked }
+  | { readonly what: 'drawing'; readonly asked: DrawingAsked }
+  | { readonly what: 'report'; readonly asked: TypedReport };
+
+/** The file, or why there is none. */
+export function doneWork(model: Model, work: AskedWork, tools: Tools): Promise<MadeFile | Refusal> | MadeFile | Refusal {
+  switch (work.what) {
+    case 'results':
+      return resultsOf(model, work.asked, tools.told);
+    case 'tables':
+      return tablesFile(model, work.asked, tools.told);
+    case 'drawing':
+      return drawingFile(model, work.asked, tools);
+    case 'report':
+      return reportFile(model, work.asked, tools);
+  }
+}
+
+function resultsOf(
+  model: Model,
+  { run, stations, cases }: ResultsAsked,
+  told: (stage: Stage) => void = () => undefined,
+): MadeFile | Refusal {
+  told('solving');
+  const analysed = solve(model, [], [run]);
+  const results = resultsWithShear(analysed.others?.get(run) ?? analysed, model);
+  const only = cases === undefined ? undefined : listed(cases);
+  const ids = results.solution?.outcomes.map(({ id }) => id);
+  const unknown = ids && only?.find((id) => !ids.includes(id));
+  if (unknown !== undefined) return { words: `There is no case or combination “${unknown}”. There are: ${ids!.join(', ')}.` };
+  told('writing');
+  const { mediaType, extension } = formatOf('results')!;
+  const parts = resultsFile(results, { stations, ...(only && { only }), ...(run !== 'first-order' && { run }) });
+  return { mediaType, extension, parts, notes: [] };
+}
