@@ -50,7 +50,13 @@ const Page = styled.main`
   max-width: 62rem;
   margin: 0 auto;
   padding: 1.2rem 1.5rem 4rem;
+  font-size: 0.94rem;
   line-height: 1.5;
+  p,
+  ol,
+  pre {
+    margin-top: 0.5rem;
+  }
   h1 {
     font-size: 1.4rem;
   }
@@ -61,7 +67,7 @@ const Page = styled.main`
     font-size: 1.1rem;
   }
   h3 {
-    margin-top: 1.4rem;
+    margin-top: 1.6rem;
     font-size: 1rem;
     overflow-wrap: anywhere;
   }
@@ -86,7 +92,7 @@ const Rows = styled.table`
   width: 100%;
   margin-top: 0.3rem;
   border-collapse: collapse;
-  font-size: 0.9rem;
+  table-layout: fixed;
   th,
   td {
     padding: 0.2rem 0.8rem 0.2rem 0;
@@ -99,8 +105,11 @@ const Rows = styled.table`
     color: var(--soft);
     font-weight: 400;
   }
-  td:first-child {
-    width: 13rem;
+  tr > :first-child {
+    width: 14rem;
+  }
+  tr > :nth-child(2):not(:last-child) {
+    width: 18rem;
   }
 `;
 

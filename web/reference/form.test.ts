@@ -8,6 +8,7 @@ test.each<[Schema, string]>([
   [{ type: 'string', maxLength: 200 }, 'a text of at most 200 letters'],
   [{ type: 'string', format: 'binary' }, 'a file as it is'],
   [{ type: 'string', enum: ['a', 'b'] }, 'one of a · b'],
+  [{ type: 'string', enum: ['put'] }, '“put”'],
   [{ type: 'array', items: { $ref: '#/components/schemas/PutEdit' } }, 'a list, each PutEdit'],
   [{ type: 'array', items: {} }, 'a list, each anything'],
   [{ type: ['object', 'null'] }, 'an object, or null'],

@@ -26,7 +26,7 @@ export function formOf(schema: Schema): string {
   const name = nameOf(schema);
   if (name !== undefined) return name;
   if (schema.oneOf) return WORDS.oneOf(schema.oneOf.map(formOf));
-  if (schema.enum) return WORDS.oneOf(schema.enum.map(String));
+  if (schema.enum) return schema.enum.length === 1 ? WORDS.just(String(schema.enum[0])) : WORDS.oneOf(schema.enum.map(String));
   const one = Array.isArray(type) ? (type as readonly string[]).find((each) => each !== 'null') : (type as string | undefined);
   const words = ((): string => {
     switch (one) {

@@ -39,6 +39,7 @@ export const reference = {
           : words,
   letters: (least: number | undefined, most: number | undefined): string =>
     most === undefined ? 'a text' : least ? `a text of ${least} to ${most} letters` : `a text of at most ${most} letters`,
+  just: (word: string): string => `“${word}”`,
   oneOf: (words: readonly string[]): string => `one of ${words.join(' · ')}`,
   list: (of: string): string => `a list, each ${of}`,
   orNothing: (words: string): string => `${words}, or null`,

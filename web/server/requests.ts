@@ -22,12 +22,13 @@ import { editClasses } from './edit-request';
 import { Of, TypeByKind } from './nested';
 import { MayBeLeftOut } from './may-be-left-out';
 import { ID } from './new-id';
-import { Says } from './says';
+import { InHeadersToo, Says } from './says';
 
 /** Revisions are counted in 32 bits, one of them a sign. */
 const MOST_REVISIONS = 2 ** 31 - 2;
 
 /** One edit of a model, on top of the revision that the sender knows. */
+@InHeadersToo('base', 'edit')
 export class RevisionRequest {
   @Says('The revision on which it goes; it may stand in If-Match instead')
   @IsInt()

@@ -1,6 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import { hostFault, originFault } from './guard';
 import { readRequest, readText } from './read-request';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { makeToken, ownKey } from '@rigid-beam/machine/access-keys';
+import { accessFault } from './access';
 import { CreateModelRequest, RevisionRequest } from './requests';
 
 const request = (body: string): Request => new Request('http://localhost/api', { method: 'POST', body });
@@ -146,4 +151,22 @@ describe('the guard', () => {
     [{ host: 'localhost:3000', origin: 'null' }, false],
     [{ host: 'localhost:3000', 'sec-fetch-site': 'cross-site' }, false],
   ])('a write with %j', (headers, fine) => expect(originFault(new Headers(headers)) === undefined).toBe(fine));
+
+  test('lets the interface be asked by its own page and by a token, and tells others how', () => {
+    const data = mkdtempSync(path.join(tmpdir(), 'rigid-beam-access-'));
+    const made = makeToken(data, 'trial') as { readonly token: string };
+    const by = (headers: Record<string, string>, at = '/api/models') => accessFault(at, new Headers(headers), data);
+    const bearer = (secret: string): Record<string, string> => ({ authorization: `Bearer ${secret}` });
+    try {
+      expect(by({})).toMatch(/token make NAME/);
+      expect(by({}, '/api/ready')).toBeUndefined();
+      expect([by({ 'sec-fetch-site': 'same-origin' }), by({ 'sec-fetch-site': 'none' })]).toEqual([undefined, undefined]);
+      expect([by(bearer(made.token)), by(bearer(ownKey(data)))]).toEqual([undefined, undefined]);
+      for (const site of ['cross-site', 'same-site']) expect(by({ 'sec-fetch-site': site })).toMatch(/token/);
+      // A wrong token is none, wherever it comes from.
+      expect(by({ ...bearer('rb-wrong'), 'sec-fetch-site': 'same-origin' })).toMatch(/not known here/);
+    } finally {
+      rmSync(data, { recursive: true });
+    }
+  });
 });

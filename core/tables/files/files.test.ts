@@ -83,3 +83,27 @@ describe('tables as XLSX', () => {
     await expect(xlsxFile([long])).rejects.toThrow(/“Extremes” has 200001 rows/);
   });
 });
+
+test('as JSON a table has its units beside its names, numbers with all digits, and ranges as pairs', () => {
+  const table = {
+    title: 'Some',
+    columns: [
+      { key: 'a', title: 'A', value: ({ a }: { a: string }) => a },
+      { key: 'b', title: 'B', unit: 'kN', value: ({ b }: { b?: number | { min: number; max: number } }) => b },
+    ],
+    rows: [{ a: '“x”', b: 1 / 3 }, { a: 'y', b: { min: -2, max: 0.1 } }, { a: 'z' }],
+  };
+  expect(JSON.parse([...jsonParts(table)].join(''))).toEqual({
+    ...{ format: 'rigid-beam/table', version: 1, title: 'Some' },
+    columns: [
+      { key: 'a', title: 'A' },
+      { key: 'b', title: 'B', unit: 'kN' },
+    ],
+    rows: [
+      ['“x”', 1 / 3],
+      ['y', [-2, 0.1]],
+      ['z', null],
+    ],
+  });
+  expect(JSON.parse([...jsonParts({ ...table, rows: [] })].join(''))).toMatchObject({ rows: [] });
+});

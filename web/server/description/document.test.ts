@@ -49,7 +49,7 @@ test('what checks an edit is what describes it: each kind with its arguments, an
       kind: { enum: ['edit', 'undo', 'redo'] },
       intent: { oneOf: kinds.map((name) => ({ $ref: `#/components/schemas/${name}` })), discriminator: { propertyName: 'type' } },
     },
-    required: ['base', 'edit', 'intent'],
+    required: ['intent'],
   });
   expect(schemas['MoveNodesEdit']).toMatchObject({
     properties: {

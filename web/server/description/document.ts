@@ -4,6 +4,7 @@ import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import { FILE_BYTES } from '@rigid-beam/core/limits';
 import { called, calledOf, entriesOf } from '../nested';
 import { problems, type ProblemStatus } from '../problems';
+import { MOST_WAITING } from '../work/jobs';
 import * as queries from '../file-queries';
 import * as requests from '../requests';
 import * as answers from './answers';
@@ -133,7 +134,7 @@ export function openApi(): Schema {
     info: {
       title: 'Rigid Beam',
       version: '1',
-      description: `Everything that the application does with projects and models, for programs. A body is at most ${FILE_BYTES / 1024 / 1024} MiB, nested 24 levels deep.`,
+      description: `A body is at most ${FILE_BYTES / 1024 / 1024} MiB, nested 24 levels deep; no more than ${MOST_WAITING} jobs wait at once, and their files are kept for a quarter of an hour.`,
     },
     servers: [{ url: '/' }],
     security: [{ token: [] }],

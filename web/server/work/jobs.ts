@@ -1,4 +1,4 @@
-import { existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { Worker } from 'node:worker_threads';
@@ -208,11 +208,6 @@ export class Jobs {
   private forget({ id, order }: Running): void {
     this.all.delete(id);
     rmSync(order.file, { force: true });
-  }
-
-  /** Whether its bundle was built: it is not where tests run before the build. */
-  get isThere(): boolean {
-    return existsSync(this.bundle);
   }
 }
 
