@@ -1,5 +1,5 @@
 /** The chapters that a calculation report can have, in their usual order. */
-export const chapterNames = ['structure', 'sections', 'loads', 'combinations', 'results', 'checks', 'model'] as const;
+export const chapterNames = ['structure', 'sections', 'loads', 'combinations', 'results', 'members', 'checks', 'model'] as const;
 export type ChapterName = (typeof chapterNames)[number];
 
 /** Letters of a chapter in the user's own words, and chapters of a report. */
@@ -8,7 +8,9 @@ export const MOST_CHAPTERS = 60;
 
 /** A chapter of a report: one by its name, or one in the user's own words, with fields for numbers (`docs/model-format.md`). */
 export type ReportChapter =
-  | { readonly chapter: ChapterName }
+  | { readonly chapter: Exclude<ChapterName, 'members'> }
+  /** Members read closely: these, or those in which something governs. */
+  | { readonly chapter: 'members'; readonly members?: readonly string[] }
   | { readonly chapter: 'text'; readonly title?: string; readonly text?: string };
 
 /** What the report of a model says, in its order. */

@@ -88,6 +88,7 @@ export const rootFields: Fields = {
             chapter: { kind: 'choice', of: [...chapterNames, 'text'], required: true },
             title: { kind: 'text' },
             text: { kind: 'text', most: CHAPTER_LETTERS },
+            members: { kind: 'names' },
           },
         },
       },

@@ -11,7 +11,7 @@ import { paintTitle } from './title-block';
 import { lineWidth, PIXEL } from './weights';
 
 /** Which colour an ink has on paper. Without colours only what is a hint stays grey. */
-const colourOf = (ink: Ink, { inks: way }: Figure): string => {
+export const colourOf = (ink: Ink, { inks: way }: Pick<Figure, 'inks'>): string => {
   if (way === 'colour' || GREY.has(ink)) return inks.print[ink];
   return '#000000';
 };

@@ -30,14 +30,13 @@ export const svgPage = ({ width, height }: Size, parts: readonly string[], style
   `${style}<rect width="${width}" height="${height}" fill="#ffffff"/>${parts.join('')}</svg>`;
 
 /** A figure as an SVG within a page, whose letters are the page's. */
-export function svgFigure(figure: Figure, family: TypeFamily): string {
+export const svgFigure = (figure: Figure, family: TypeFamily): string =>
+  svgPicture(figure.size, (painter) => paintFigure(figure, { x: 0, y: 0 }, painter), family);
+
+/** What is painted from its upper left corner on as an SVG within a page, whose letters are the page's. */
+export function svgPicture({ width, height }: Size, paint: (painter: Painter) => void, family: TypeFamily): string {
   const parts: string[] = [];
-  paintFigure(
-    figure,
-    { x: 0, y: 0 },
-    svgPainter(family, 'text', (part) => parts.push(part)),
-  );
-  const { width, height } = figure.size;
+  paint(svgPainter(family, 'text', (part) => parts.push(part)));
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${round(width)}mm" height="${round(height)}mm" viewBox="0 0 ${round(width)} ${round(height)}">${parts.join('')}</svg>`;
 }
 

@@ -1,14 +1,20 @@
 import type { Table } from '@rigid-beam/core/tables/column';
 import type { Figure } from '../paper/figure';
+import type { Picture } from './picture';
+
+export type Facts = readonly (readonly [name: string, value: string])[];
 
 /** What a report is made of, whatever file it is put into. A table is of rows that only it knows. */
 export type Block =
   | { readonly is: 'heading'; readonly level: 1 | 2; readonly text: string }
   | { readonly is: 'words'; readonly text: string }
   | { readonly is: 'list'; readonly items: readonly string[] }
-  | { readonly is: 'facts'; readonly facts: readonly (readonly [name: string, value: string])[] }
+  | { readonly is: 'facts'; readonly facts: Facts }
   | { readonly is: 'table'; readonly table: Table<never> }
   | { readonly is: 'figure'; readonly figure: Figure; readonly caption: string }
+  | { readonly is: 'picture'; readonly picture: Picture; readonly caption: string }
+  /** A picture with facts beside it. */
+  | { readonly is: 'card'; readonly title: string; readonly picture?: Picture; readonly facts: Facts }
   | { readonly is: 'listing'; readonly text: string };
 
 export const heading = (level: 1 | 2, text: string): Block => ({ is: 'heading', level, text });

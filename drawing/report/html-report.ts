@@ -1,5 +1,6 @@
 import { cellWords, type Table } from '@rigid-beam/core/tables/column';
-import { escaped, familyStyle, svgFigure } from '../paper/svg-file';
+import { withPowers } from '@rigid-beam/core/quantities/with-powers';
+import { escaped, familyStyle, svgFigure, svgPicture } from '../paper/svg-file';
 import type { TypeFamily } from '../paper/type-family';
 import type { Block } from './blocks';
 import type { Report } from './report';
@@ -26,6 +27,7 @@ const STYLE =
   'dl{display:grid;grid-template-columns:42mm auto;gap:.2em 0}dd{margin:0}nav ol{list-style:none;padding:0}nav .level-2{padding-left:6mm}' +
   'table{border-collapse:collapse;font-size:8.5pt;margin:1em 0}caption{text-align:left;font-weight:600;color:#555}' +
   'th,td{padding:.1em 1em .1em 0;text-align:left;vertical-align:top}td.number,th.number{text-align:right}thead{border-bottom:.5pt solid #999}.unit{font-weight:400}' +
+  '.card{display:flex;gap:6mm;align-items:center;margin:1em 0;break-inside:avoid}.card h4{margin:0 0 .3em}.card dl{grid-template-columns:auto auto;gap:0 1.2em}.card svg{flex:none}' +
   'figure{margin:1em 0}svg{max-width:100%;height:auto}ul{list-style:none;padding:0}pre{font-size:7pt;white-space:pre-wrap}' +
   '@media print{h2{break-before:page}h2,h3,figure,caption{break-after:avoid}figure{break-inside:avoid}body{margin:0}}';
 
@@ -44,6 +46,12 @@ function written(block: Block, id: string, family: TypeFamily): string {
       return factsOf(block.facts);
     case 'figure':
       return `<figure>${svgFigure(block.figure, family)}<figcaption>${escaped(block.caption)}</figcaption></figure>`;
+    case 'picture':
+      return `<figure>${svgPicture(block.picture.size, block.picture.paint, family)}<figcaption>${escaped(block.caption)}</figcaption></figure>`;
+    case 'card': {
+      const picture = block.picture ? svgPicture(block.picture.size, block.picture.paint, family) : '';
+      return `<section class="card">${picture}<div><h4>${escaped(block.title)}</h4>${factsOf(block.facts)}</div></section>`;
+    }
     case 'table':
       return tableOf(block.table);
     case 'listing':
@@ -57,7 +65,7 @@ function tableOf({ title, columns, rows }: Table<never>): string {
   );
   const heads = columns.map(
     ({ title: name, unit }, c) =>
-      `<th scope="col"${kind[c]}>${escaped(name)}${unit ? ` <span class="unit">${escaped(unit)}</span>` : ''}</th>`,
+      `<th scope="col"${kind[c]}>${escaped(name)}${unit ? ` <span class="unit">${escaped(withPowers(unit))}</span>` : ''}</th>`,
   );
   const body = rows.map(
     (row) => `<tr>${columns.map((column, c) => `<td${kind[c]}>${escaped(cellWords(column, row))}</td>`).join('')}</tr>`,

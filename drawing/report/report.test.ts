@@ -42,7 +42,7 @@ describe('a report says', () => {
   test('what it is, what acts, what is added and why, what was found, and whether it can be right', () => {
     const { blocks } = reportIn(known);
     const headings = blocks.flatMap((block) => (block.is === 'heading' && block.level === 1 ? [block.text] : []));
-    expect(headings).toEqual(['Structure', 'Sections and materials', 'Loads', 'Combinations', 'Results', 'Checks']);
+    expect(headings).toEqual(['Structure', 'Sections and materials', 'Loads', 'Combinations', 'Results', 'Members read closely', 'Checks']);
     const said = JSON.stringify(blocks.filter(({ is }) => is !== 'table' && is !== 'figure'));
     for (const words of ['13 nodes, 13 members and 2 supports, in one plane.', '12 m by 4.5 m', 'Largest moment', '12.85 kN·m in member i', 'the energy in members and springs'])
       expect([words, said.includes(words)]).toEqual([words, true]);
@@ -61,6 +61,61 @@ describe('a report says', () => {
     expect(JSON.stringify(reportIn(loose, { chapters: [{ chapter: 'results' }, { chapter: 'checks' }] }).blocks)).toMatch(/was not solved.*was not solved/);
   });
 }); // oxfmt-ignore
+
+describe('members read closely', () => {
+  const of = (members?: readonly string[], more: Partial<ReportAsked> = {}) =>
+    written(known, { chapters: [{ chapter: 'members', ...(members && { members }) }], ...more });
+  const blocksOf = (...asked: Parameters<typeof of>) => {
+    const report = of(...asked);
+    if (typeof report === 'string') throw new Error(report);
+    return report.blocks;
+  };
+  const headings = (blocks: Report['blocks']) => blocks.flatMap((block) => (block.is === 'heading' && block.level === 2 ? [block.text] : [])); // oxfmt-ignore
+
+  test('those that are chosen, or those in which something governs', () => {
+    expect(headings(blocksOf(['b', 'a']))).toEqual(['Member b', 'Member a']);
+    const governing = headings(blocksOf());
+    expect(governing[0]).toBe('Member i');
+    expect(new Set(governing).size).toBe(governing.length);
+    expect(of(['a', 'nine'])).toMatch(/“Members read closely”: there is no member “nine” any more/);
+    expect(of(known.members.map(({ id }) => id), { outcomes: Array.from({ length: 40 }, () => 'G') })).toMatch(/would be 520 pictures/);
+  });
+
+  test('with what governs in words, diagrams with their extremes, and formulas where there is one value', async () => {
+    const { solution } = solve(known);
+    const { max } = quantityExtremes(solution!, 0, 0, 'Mz')!;
+    const report = of(['a'], { outcomes: ['G'] }) as Report;
+    const [picture] = report.blocks.flatMap((block) => (block.is === 'picture' ? [block.picture] : []));
+    const texts: string[] = [];
+    const paths: number[] = [];
+    picture!.paint({
+      text: ({ text, x, y }) => void (texts.push(text), paths.push(x, y)),
+      path: (trace) => trace({ moveTo: (x, y) => void paths.push(x, y), lineTo: (x, y) => void paths.push(x, y), closePath: () => undefined }),
+    });
+    expect(texts).toEqual(expect.arrayContaining(['N (kN)', 'M (kN·m)', showQuantity(max.value / 1e3, '').trim()]));
+    // Nothing stands out of it.
+    paths.forEach((value, i) => expect([value >= -0.01, value <= (i % 2 === 0 ? picture!.size.width : picture!.size.height) + 0.01]).toEqual([true, true]));
+    const formulas = report.blocks.find((block) => block.is === 'table');
+    expect(formulas).toMatchObject({ table: { title: 'Piece by piece, x in m from its start' } });
+    expect(blocksOf(['a']).some(({ is }) => is === 'table')).toBe(false);
+    const pages = await pagesOf(await pdf(report));
+    expect(pages.flatMap(textsOn)).toEqual(expect.arrayContaining(['Member a', expect.stringMatching(/^Along member a in G.*, each to its own scale$/)]));
+  });
+}); // oxfmt-ignore
+
+test('each section is drawn with its dimensions beside what is known of it', () => {
+  const report = written(known, { chapters: [{ chapter: 'sections' }] }) as Report;
+  const cards = report.blocks.flatMap((block) => (block.is === 'card' ? [block] : []));
+  expect(cards.map(({ title, facts }) => [title, facts[0]![1], facts[1]![1]])).toEqual([
+    ['rib', 'IPE 160', '20.09 cm²'],
+    ['tube', 'CHS 76.1x4', '9.06 cm²'],
+  ]);
+  const texts: string[] = [];
+  cards[0]!.picture!.paint({ text: ({ text }) => void texts.push(text), path: () => undefined });
+  expect(texts.toSorted()).toEqual(['b 82', 'h 160', 'r 9', 'tf 7.4', 'tw 5']);
+  const html = htmlReport(report, family).join('');
+  for (const said of ['<h4>rib</h4>', '>tw 5</text>', '<dd>869.3 cm⁴</dd>']) expect(html).toContain(said);
+});
 
 describe('a chapter in the user’s own words', () => {
   const own = (text: string, model = known): Report | string =>

@@ -9,6 +9,7 @@ import { ownWords } from './own-words';
 import { checks } from './chapters/checks';
 import { combinations } from './chapters/combinations';
 import { loads } from './chapters/loads';
+import { members } from './chapters/members';
 import { model as modelFile } from './chapters/model';
 import { results } from './chapters/results';
 import { sections } from './chapters/sections';
@@ -16,7 +17,7 @@ import { structure } from './chapters/structure';
 import { reportWords as WORDS } from './words';
 
 /** What each chapter says. A new one is entered here and under `chapterNames`, with its words. */
-const CHAPTERS: Readonly<Record<ChapterName, (writing: Writing) => Block[]>> = {
+const CHAPTERS: Readonly<Record<Exclude<ChapterName, 'members'>, (writing: Writing) => Block[]>> = {
   structure,
   sections,
   loads,
@@ -66,7 +67,7 @@ export const chapterTitle = (one: ReportChapter): string =>
 
 function chapterOf(one: ReportChapter, writing: Writing): readonly Block[] | string {
   const title = heading(1, chapterTitle(one));
-  if (one.chapter !== 'text') return [title, ...CHAPTERS[one.chapter](writing)];
-  const said = ownWords(one.text ?? '', writing);
+  if (one.chapter !== 'text' && one.chapter !== 'members') return [title, ...CHAPTERS[one.chapter](writing)];
+  const said = one.chapter === 'text' ? ownWords(one.text ?? '', writing) : members(writing, one.members);
   return typeof said === 'string' ? WORDS.inChapter(chapterTitle(one), said) : [title, ...said];
 }

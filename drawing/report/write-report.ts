@@ -1,9 +1,11 @@
 import { cellWords, type Table } from '@rigid-beam/core/tables/column';
+import { withPowers } from '@rigid-beam/core/quantities/with-powers';
 import { paintFigure } from '../paper/paint-sheet';
 import type { Painter, PaperText, Weight } from '../paper/painter';
 import type { TypeFamily } from '../paper/type-family';
 import type { Block } from './blocks';
 import { columnGap, columnWidths, linesOf, LOWEST, PAGE, WIDE } from './flow';
+import { moved } from './picture';
 import type { Report } from './report';
 import { reportWords as WORDS } from './words';
 
@@ -152,6 +154,17 @@ class Writer {
         this.y += 4;
         return;
       }
+      case 'picture': {
+        const { picture, caption } = block;
+        this.need(picture.size.height + LEADING * SIZE.table + 4);
+        picture.paint(moved(this.painter, PAGE.left, this.y));
+        this.y += picture.size.height;
+        this.lines(caption, SIZE.table, PAGE.left, WIDE, { colour: SOFT });
+        this.y += 4;
+        return;
+      }
+      case 'card':
+        return this.card(block);
       case 'table':
         return this.table(block.table);
       case 'listing':
@@ -159,9 +172,30 @@ class Writer {
     }
   }
 
+  /** A picture, and beside it a title with facts; nothing of it is divided. */
+  private card({ title, picture, facts }: Extract<Block, { readonly is: 'card' }>): void {
+    const high = LEADING * SIZE.table;
+    const { width, height } = picture?.size ?? { width: 0, height: 0 };
+    const told = LEADING * SIZE.words + high * facts.length;
+    this.need(Math.max(height, told) + 3);
+    picture?.paint(moved(this.painter, PAGE.left, this.y));
+    const left = PAGE.left + (picture ? width + 6 : 0);
+    const wide = SIZE.table * facts.reduce((most, [name]) => Math.max(most, this.family.widthOf(name, 'regular')), 0) + 5;
+    let y = this.y + Math.max(0, (height - told) / 2) + (LEADING * SIZE.words) / 2;
+    this.text(title, left, y, { weight: 'strong' });
+    y += LEADING * SIZE.words;
+    for (const [name, value] of facts) {
+      this.text(name, left, y, { size: SIZE.table, colour: SOFT });
+      this.text(value, left + wide, y, { size: SIZE.table });
+      y += high;
+    }
+    this.y += Math.max(height, told) + 3;
+  }
+
   /** A chapter begins a page; a heading never stands alone at its foot. */
   private heading(level: 1 | 2, text: string, next: Block | undefined): void {
-    const below = next?.is === 'figure' ? next.figure.size.height + 12 : KEPT;
+    const below =
+      next?.is === 'figure' ? next.figure.size.height + 12 : next?.is === 'picture' ? next.picture.size.height + 12 : KEPT;
     if (level === 1) {
       this.chapter = text;
       this.turn();
@@ -182,7 +216,11 @@ class Writer {
     const cells = rows.map((row) => columns.map((column) => cellWords(column, row)));
     const isNumber = columns.map((column) => rows.some((row) => !['string', 'undefined'].includes(typeof column.value(row))));
     const asked = columns.map(({ title: name, unit }, c) => {
-      const texts = [widthOf(name, 'strong'), widthOf(unit ?? '', 'regular'), ...cells.map((row) => widthOf(row[c]!, 'regular'))];
+      const texts = [
+        widthOf(name, 'strong'),
+        widthOf(withPowers(unit ?? ''), 'regular'),
+        ...cells.map((row) => widthOf(row[c]!, 'regular')),
+      ];
       return size * texts.reduce((most, one) => Math.max(most, one), 0) + 0.1;
     });
     const widths = columnWidths(asked, WIDE);
@@ -204,7 +242,7 @@ class Writer {
       this.y += high * heightOf(texts);
     };
     const names = wrapped(columns.map((column) => column.title), 'strong'); // oxfmt-ignore
-    const units = wrapped(columns.map(({ unit }) => unit ?? ''), 'regular'); // oxfmt-ignore
+    const units = wrapped(columns.map(({ unit }) => withPowers(unit ?? '')), 'regular'); // oxfmt-ignore
     const hasUnits = columns.some(({ unit }) => unit !== undefined && unit !== '');
     const head = (right: number): void => {
       put(names, right, { weight: 'strong' });

@@ -8,6 +8,7 @@ import type { ReportWanted } from '../solver/paper/asked';
 import { Button, Hint, Row, Select } from '../ui/controls';
 import { OrderedList } from './OrderedList';
 import { OwnChapter } from './OwnChapter';
+import { ReadMembers } from './ReadMembers';
 import { DialogFoot, DialogSide } from '../ui/WideDialog';
 import { Desk, Look, Trouble } from './faces';
 import { SaidFields } from './SaidFields';
@@ -79,6 +80,15 @@ export function ReportPart() {
             chapter={shown.chapter}
             onChange={(own) => {
               change(chapters.map((one) => (one === shown.chapter ? own : one)));
+              setAt({ chapter: listed.indexOf(shown) });
+            }}
+          />
+        )}
+        {shown.chapter.chapter === 'members' && (
+          <ReadMembers
+            chapter={shown.chapter}
+            onChange={(next) => {
+              change(chapters.map((one) => (one === shown.chapter ? next : one)));
               setAt({ chapter: listed.indexOf(shown) });
             }}
           />

@@ -46,6 +46,19 @@ export const ownChapter = {
     'An empty line begins a paragraph, a dash an item. Numbers follow the model: {M.max of U1}, {b:M@2.4m of U1}, {3.fy of U1}, {mass}. Ctrl+Enter takes the text.',
 };
 
+/** So many members are named. */
+const NAMED = 8;
+const list = (ids: readonly string[]): string =>
+  ids.length > NAMED ? `${ids.slice(0, NAMED).join(', ')} and ${ids.length - NAMED} more` : ids.join(', ');
+
+export const readMembers = {
+  governing: 'It reads the members in which something governs.',
+  these: (ids: readonly string[]): string => `It reads ${ids.length === 1 ? 'member' : 'members'} ${list(ids)}.`,
+  take: (ids: readonly string[]): string => `Read the selected: ${list(ids)}`,
+  takeGoverning: 'Read what governs',
+  select: 'For others select members on the sheet, and come back here.',
+};
+
 export const reportPart = {
   notes: 'Notes',
   addText: 'Add own text',

@@ -2,7 +2,7 @@
 
 import type { CSSProperties } from 'react';
 import type { Column } from '@rigid-beam/core/tables/column';
-import { withPowers } from '../ui/with-powers';
+import { withPowers } from '@rigid-beam/core/quantities/with-powers';
 import { Line } from './parts';
 import { schedule as WORDS } from './words';
 

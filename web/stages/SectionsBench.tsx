@@ -16,7 +16,7 @@ import { useDisplay, useEditor, useModel } from '../editor/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { ApplyTool } from '../sheet/tools/apply-tool';
 import { PanelSubtitle, Stack } from '../ui/controls';
-import { withPowers } from '../ui/with-powers';
+import { withPowers } from '@rigid-beam/core/quantities/with-powers';
 import { Instruments, InstrumentFace } from '../ui/Instrument';
 import { ShapePicture } from '../ui/ShapePicture';
 import { CatalogueSearch } from '../cards/catalogue/CatalogueSearch';

@@ -4,7 +4,7 @@ import { useContext, useEffect, useRef, useState, type KeyboardEvent, type RefOb
 import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
-import { withPowers } from './with-powers';
+import { withPowers } from '@rigid-beam/core/quantities/with-powers';
 import { stepOf, stepped, SteppingContext } from './stepping';
 import { FieldBox, FieldInput, FieldLabel, FieldNote } from './controls';
 import { giveUp } from './give-up';

@@ -1,6 +1,6 @@
 import { applyPatches, current, enablePatches, produceWithPatches, type Draft, type Patch } from 'immer';
 import { checkModel } from '../check';
-import { keepExpected } from './keep-expected';
+import { keepExpected, keepReported } from './keep-expected';
 import { optionalLists } from '../schema';
 import { giveLoadIds, hasLoadIds } from '../loads/ids';
 import type { Model } from '../model';
@@ -83,7 +83,10 @@ function changed(model: Model, intent: Exclude<Intent, { type: 'patch' }>, said:
   let refusal: Notice | undefined;
   const result = produceWithPatches(model, (draft) => {
     refusal = change(draft, intent, said);
-    if (!refusal) keepExpected(draft);
+    if (!refusal) {
+      keepExpected(draft);
+      keepReported(draft);
+    }
   });
   return refusal ?? (result as Change);
 }

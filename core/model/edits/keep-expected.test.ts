@@ -47,3 +47,19 @@ test('it goes with its member, its outcome, or a node of its member; undone it i
   const undone = applyIntent(applied.model, { type: 'patch', patches: applied.inverse });
   expect(undone.ok && undone.model).toEqual(model);
 });
+
+test('a report reads members closely that are there, and follows their names', () => {
+  const report = { chapters: [{ chapter: 'results' }, { chapter: 'members', members: ['a', 'b'] }] } as const;
+  const read = (...intents: Intent[]) =>
+    intents.reduce((now, intent) => {
+      const applied = applyIntent(now, intent);
+      if (!applied.ok) throw new Error(applied.faults[0]!.message);
+      return applied.model;
+    }, { ...model, report } as Model).report!.chapters[1]; // oxfmt-ignore
+  expect(read({ type: 'rename', list: 'members', names: { a: 'b', b: 'a' } })).toMatchObject({ members: ['b', 'a'] });
+  expect(read({ type: 'remove', list: 'members', keys: ['a'] })).toMatchObject({ members: ['b'] });
+  expect(read({ type: 'remove', list: 'members', keys: ['a', 'b'] })).toEqual({ chapter: 'members' });
+  const faults = (chapter: object) => checkModel({ ...model, report: { chapters: [chapter] } }).notices.map(({ message }) => message).join(); // oxfmt-ignore
+  expect(faults({ chapter: 'members', members: ['z'] })).toMatch(/no member “z”/);
+  expect(faults({ chapter: 'loads', members: ['a'] })).toMatch(/Only the chapter “members”/);
+});

@@ -11,3 +11,14 @@ export function keepExpected(draft: Draft<Model>): void {
   if (!draft.expected.every(isThere)) draft.expected = draft.expected.filter(isThere);
   if (draft.expected.length === 0) delete draft.expected;
 }
+
+/** After an edit: the report reads those of its members closely that are there. */
+export function keepReported(draft: Draft<Model>): void {
+  let members: ReadonlySet<string> | undefined;
+  for (const chapter of draft.report?.chapters ?? []) {
+    if (chapter.chapter !== 'members' || !chapter.members) continue;
+    members ??= new Set(draft.members.map(({ id }) => id));
+    if (!chapter.members.every((id) => members!.has(id))) chapter.members = chapter.members.filter((id) => members!.has(id));
+    if (chapter.members.length === 0) delete chapter.members;
+  }
+}

@@ -71,6 +71,9 @@ export function renameReferences(draft: Draft<Model>, list: KeyedList, names: Re
     const naming = list === 'nodes' ? { node: next, member: same } : { node: same, member: next };
     draft.loads.forEach((_, i) => renameIn(draft.loads, i, naming));
   }
+  if (list === 'members')
+    for (const chapter of draft.report?.chapters ?? [])
+      if (chapter.chapter === 'members' && chapter.members) chapter.members = renamed(chapter.members);
   if (list !== 'cases' && list !== 'combinations' && list !== 'actions') return;
   for (const action of draft.actions ?? []) action.of = renamed(action.of);
   for (const combination of draft.combinations) {

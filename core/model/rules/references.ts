@@ -1,4 +1,5 @@
 import type { Findings } from '../findings';
+import type { Entity } from '../findings';
 import { checkReference, listOf, type RuleContext } from './context';
 
 /** Ids are used once in their list; cases, actions and combinations share one space of names. */
@@ -65,5 +66,25 @@ export function checkExpected({ model, findings, members }: RuleContext): void {
   all.forEach(({ member, outcome }, i) => {
     checkReference(findings, members, member, `expected[${i}].member`, 'member');
     checkReference(findings, outcomes, outcome, `expected[${i}].outcome`, 'case or combination');
+  });
+}
+
+/** A report reads members closely that are there, in the chapter that is for that. */
+export function checkReport({ model, findings, members }: RuleContext): void {
+  const report = model.report as Entity | undefined;
+  if (typeof report !== 'object' || report === null) return;
+  listOf(report, 'chapters').forEach((chapter, i) => {
+    if (!Array.isArray(chapter.members)) return;
+    const path = `report.chapters[${i}].members`;
+    chapter.members.forEach((id, k) => checkReference(findings, members, id, `${path}[${k}]`, 'member'));
+    if (chapter.chapter !== 'members')
+      findings.fault({
+        code: 'idle-key',
+        path,
+        value: chapter.chapter,
+        what: 'Only the chapter “members” reads members closely',
+        expected: 'no members in other chapters',
+        remedy: 'Leave them out, or name them in that chapter',
+      });
   });
 }

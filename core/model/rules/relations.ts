@@ -9,7 +9,7 @@ import { checkMembers, checkSupports } from './members';
 import { checkPlane } from './plane';
 import { checkSections } from './sections';
 import { checkTrains } from './trains';
-import { checkDuplicates, checkExpected, checkGroups } from './references';
+import { checkDuplicates, checkExpected, checkGroups, checkReport } from './references';
 
 /** Rules between the entries of a model: duplicates, references, lengths, positions, planes, combinations. */
 export function checkRelations(model: Entity, findings: Findings): void {
@@ -25,6 +25,7 @@ export function checkRelations(model: Entity, findings: Findings): void {
   checkCombinations(context);
   checkGroups(context);
   checkExpected(context);
+  checkReport(context);
   checkTrains(context);
   if (model.space === 'plane') checkPlane(context);
 }

@@ -3,6 +3,7 @@ import Papa from 'papaparse';
 import { unzipSync, strFromU8 } from 'fflate';
 import type { CellValue, Table } from '../column';
 import { csvParts } from './csv';
+import { jsonParts } from './json';
 import { MOST_ROWS, xlsxFile } from './xlsx';
 
 interface Row {
@@ -85,11 +86,11 @@ describe('tables as XLSX', () => {
 });
 
 test('as JSON a table has its units beside its names, numbers with all digits, and ranges as pairs', () => {
-  const table = {
+  const table: Table<{ readonly a: string; readonly b?: CellValue }> = {
     title: 'Some',
     columns: [
-      { key: 'a', title: 'A', value: ({ a }: { a: string }) => a },
-      { key: 'b', title: 'B', unit: 'kN', value: ({ b }: { b?: number | { min: number; max: number } }) => b },
+      { key: 'a', title: 'A', value: ({ a }) => a },
+      { key: 'b', title: 'B', unit: 'kN', value: ({ b }) => b },
     ],
     rows: [{ a: '“x”', b: 1 / 3 }, { a: 'y', b: { min: -2, max: 0.1 } }, { a: 'z' }],
   };

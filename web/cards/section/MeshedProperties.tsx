@@ -9,7 +9,7 @@ import { measureSection } from '../../solver/section-client';
 import type { Measured } from '../../solver/section.worker';
 import { Hint } from '../../ui/controls';
 import { PropertyList } from '../../ui/PropertyList';
-import { withPowers } from '../../ui/with-powers';
+import { withPowers } from '@rigid-beam/core/quantities/with-powers';
 import { meshed as WORDS } from './words';
 
 /** What only a solution over the whole section tells, found in a worker of its own, with the digits that can be claimed. */

@@ -8,12 +8,13 @@ import { centroidOf } from '@rigid-beam/core/sections/centroid';
 import { shapeFault } from '@rigid-beam/core/sections/shape-fault';
 import { dimensionsOf, kindOf } from '@rigid-beam/core/shapes/dimensions';
 import { firstShape } from '@rigid-beam/core/shapes/first-shape';
+import { DIMENSION_SYMBOLS } from '@rigid-beam/core/shapes/dimension-symbols';
 import type { Dimension, DimensionPlace } from '@rigid-beam/core/shapes/kind';
 import { useDisplay } from '../../editor/use-editor';
 import { QuantityField } from '../../ui/QuantityField';
 import { pathOf } from '../../ui/ShapeLines';
 import { layoutOf, type Layout } from './layout';
-import { DIMENSION_SYMBOLS, DIMENSION_WORDS, sectionDrawing as WORDS } from './words';
+import { DIMENSION_WORDS, sectionDrawing as WORDS } from './words';
 
 const WIDTH = 238;
 const FIELD = { width: 62, height: 22 };

@@ -19,22 +19,6 @@ export const DIMENSION_WORDS: Record<Dimension, string> = {
   slope: 'Flange slope',
 };
 
-export const DIMENSION_SYMBOLS: Record<Dimension, string> = {
-  h: 'h',
-  b: 'b',
-  tw: 'tw',
-  tf: 'tf',
-  r: 'r',
-  bTop: 'b′',
-  tfTop: 'tf′',
-  t: 't',
-  ro: 'ro',
-  ri: 'ri',
-  d: 'd',
-  rt: 'rt',
-  slope: 'slope',
-};
-
 export const sectionDrawing = {
   dimensions: 'Dimensions of the section',
   /** What stands where an optional dimension is not given. */

@@ -5,7 +5,7 @@ import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { together, type BillRow } from '@rigid-beam/core/sections/bill';
 import { useDisplay, useEditor } from '../../editor/use-editor';
 import { Button, Hint } from '../../ui/controls';
-import { withPowers } from '../../ui/with-powers';
+import { withPowers } from '@rigid-beam/core/quantities/with-powers';
 import { bill as WORDS } from './words';
 
 /** What all sections need together; those that no member has are swept out in one go. */
