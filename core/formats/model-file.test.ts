@@ -4,6 +4,8 @@ import { checkModel } from '../model/check';
 import { isFault } from '../model/notice';
 import { solve } from '../analysis/session';
 import { noticesOf, soundModel } from '../test/faults';
+import { mutatedText, mutations } from '../test/mutations';
+import { Random } from '../test/random';
 import { readModelFile, writeModelFile } from './model-file';
 
 const text = JSON.stringify(soundModel());
@@ -24,6 +26,18 @@ describe('model files', () => {
       const { model, notices } = readModelFile(text.slice(0, length));
       expect(model).toBeUndefined();
       expect(notices.some(isFault)).toBe(true);
+    }
+  });
+
+  test('a file that is not what it was is a model still, or refused with the place of each fault', () => {
+    const chance = new Random(3);
+    for (let i = 0; i < mutations(300); i++) {
+      const { model, notices } = readModelFile(mutatedText(text, chance));
+      expect(model !== undefined || notices.some(isFault)).toBe(true);
+      for (const { message } of notices.filter(isFault)) expect(message).toMatch(/\S.{8,}/);
+      // What is read can be written, and reads as the same.
+      const written = model && writeModelFile(model);
+      if (written) expect(writeModelFile(readModelFile(written).model!)).toBe(written);
     }
   });
 

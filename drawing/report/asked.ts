@@ -47,4 +47,6 @@ export interface Writing {
   readonly asked: ReportAsked;
   readonly display: DisplayUnits;
   readonly widthOf: WidthOf;
+  /** Hears what is being drawn. */
+  readonly told?: ((what: string) => void) | undefined;
 }

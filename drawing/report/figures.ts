@@ -12,9 +12,10 @@ const HIGHEST = 105;
 
 /** A drawing of something with its caption: to a true scale, which the caption says. */
 export function drawing(
-  { model, solution, asked, widthOf }: Writing,
+  { model, solution, asked, widthOf, told }: Writing,
   { subject, outcome, caption }: { readonly subject: Subject; readonly outcome: number; readonly caption: string },
 ): Block {
+  told?.(caption);
   const view = viewOfSubject(model, solution, { subject, outcome, projection: projectionOf(model, asked.look) });
   if (typeof view === 'string') return words(WORDS.noFigure(view));
   const read = solution && view.quantity !== 'none' ? readNow(solution, outcome, view.quantity) : solution;

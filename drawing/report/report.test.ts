@@ -52,6 +52,14 @@ describe('a report says', () => {
     expect(tables).toEqual(expect.arrayContaining(['Nodes', 'Members', 'Supports', 'Sections', 'Cutting list', 'Loads', 'Balance', 'Extremes', 'Reactions that act together']));
   });
 
+  test('what it is drawing, to whoever waits', () => {
+    const heard: string[] = [];
+    const some = { ...asked, chapters: [{ chapter: 'structure' }, { chapter: 'results' }, { chapter: 'members' }] } as const;
+    reportOf(known, solve(known).solution, some, family.widthOf, (what) => heard.push(what));
+    expect(heard.slice(0, 3)).toEqual(['Geometry', 'Axial force in U', 'Bending moment in U']);
+    expect(heard.at(-1)).toMatch(/^Along member/);
+  });
+
   test('envelopes where there are some, else sums, else cases; only what there is; nothing of results where there are none', () => {
     expect(firstOutcomes(known)).toEqual(['U']);
     expect(firstOutcomes({ ...known, combinations: known.combinations.slice(0, 2) })).toEqual(['U1', 'U2']);

@@ -34,12 +34,18 @@ export interface Report {
   readonly blocks: readonly Block[];
 }
 
-/** A calculation report of a model, or why there is none, in words. */
-export function reportOf(model: Model, solution: Solution | undefined, asked: ReportAsked, widthOf: WidthOf): Report | string {
+/** A calculation report of a model, or why there is none, in words. `told` hears what is being drawn, which takes the most time. */
+export function reportOf(
+  model: Model,
+  solution: Solution | undefined,
+  asked: ReportAsked,
+  widthOf: WidthOf,
+  told?: (what: string) => void,
+): Report | string {
   const known = solution?.outcomes.map(({ id }) => id);
   const unknown = asked.outcomes.find((id) => known && !known.includes(id));
   if (unknown !== undefined) return WORDS.notThere(unknown, known!.join(', '));
-  const writing: Writing = { model, solution, asked, display: displayOf(model), widthOf };
+  const writing: Writing = { model, solution, asked, display: displayOf(model), widthOf, told };
   const { project, number, date, revision } = asked.said;
   const facts = [
     [WORDS.facts.project, project],

@@ -30,8 +30,9 @@ export class Files {
   /** The model on paper, or why it is not. */
   readonly draw = (asked: PaperAsked): Promise<PaperFound> => this.made(() => this.client.draw(asked));
 
-  /** A calculation report, or why there is none. */
-  readonly report = (wanted: ReportWanted): Promise<ReportFound> => this.made(() => this.client.calculationReport(wanted));
+  /** A calculation report, or why there is none; `told` hears what is being drawn. */
+  readonly report = (wanted: ReportWanted, told: (what: string) => void): Promise<ReportFound> =>
+    this.made(() => this.client.calculationReport(wanted, told));
 
   /** One after the other, and after the model is solved: what is asked for meanwhile waits, for so long as one would. */
   private made<T>(work: () => Promise<T | undefined>): Promise<T | { readonly refused: string }> {

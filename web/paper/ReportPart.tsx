@@ -45,9 +45,11 @@ export function ReportPart() {
   }, [model, results, acting, chapters, of, chosen, at]);
   const listed = useMemo(() => listedChapters(chapters), [chapters]);
   const shown = listed.find(({ key }) => key === shownKey) ?? listed[0]!;
-  const { found, address, isGoing } = useReported(editor, wanted);
+  const { found, address, isGoing, doing } = useReported(editor, wanted);
+  const [saving, setSaving] = useState<string>();
   const save = async (kind: 'pdf' | 'html'): Promise<void> => {
-    const made = await editor.files.report({ ...wanted, as: kind });
+    const made = await editor.files.report({ ...wanted, as: kind }, setSaving);
+    setSaving(undefined);
     if ('content' in made) editor.files.keep(made.content, kind);
     say('refused' in made ? { words: made.refused, isFault: true } : { words: WORDS.saved(kind), isFault: false });
   };
@@ -126,7 +128,13 @@ export function ReportPart() {
         <SaidFields title={WORDS.cover} said={chosen.said} onSay={(next) => choose({ said: next })} />
       </DialogSide>
       <Desk>
-        <Look trouble={trouble} address={address} name={WORDS.page(page + 1, pages)} isGoing={isGoing} goesOn={WORDS.goesOn} />
+        <Look
+          trouble={trouble}
+          address={address}
+          name={WORDS.page(page + 1, pages)}
+          isGoing={isGoing}
+          goesOn={WORDS.doing(doing)}
+        />
         <DialogFoot>
           <Row>
             <Button aria-label={WORDS.before} isDisabled={page === 0} onPress={() => setAt(page - 1)}>
@@ -134,6 +142,8 @@ export function ReportPart() {
             </Button>
             <Hint role="status">
               {pages > 0 && WORDS.page(page + 1, pages)}
+              {isGoing && doing !== undefined && address !== undefined && ` · ${WORDS.doing(doing)}`}
+              {saving !== undefined && ` · ${WORDS.doing(saving)}`}
               {said && !said.isFault && ` · ${said.words}`}
             </Hint>
             <Button aria-label={WORDS.next} isDisabled={page + 1 >= pages} onPress={() => setAt(page + 1)}>

@@ -7,6 +7,8 @@ interface Preview<F> {
   readonly found: F | undefined;
   readonly address: string | undefined;
   readonly isGoing: boolean;
+  /** What is being drawn, where that is told. */
+  readonly doing: string | undefined;
 }
 
 /** Milliseconds for which nothing changes before a sheet is drawn: one types its title. */
@@ -16,14 +18,17 @@ export const useDrawn = ({ files }: Editor, asked: PaperAsked): Preview<PaperFou
 export const useReported = ({ files }: Editor, wanted: ReportWanted): Preview<ReportFound> => usePreview(wanted, files.report);
 
 /** Makes a preview of what is asked for, away from the page; `asked` is the same as long as the same is asked. */
-function usePreview<A, F extends object>(asked: A, make: (asked: A) => Promise<F>): Preview<F> {
+function usePreview<A, F extends object>(asked: A, make: (asked: A, told: (what: string) => void) => Promise<F>): Preview<F> {
   const [made, setMade] = useState<{ readonly of: A; readonly found: F; readonly address: string | undefined }>();
+  const [doing, setDoing] = useState<string>();
   useEffect(() => {
     let isWanted = true;
     const timer = setTimeout(() => {
-      void make(asked).then((found) => {
+      void make(asked, (what) => isWanted && setDoing(what)).then((found) => {
         const { content } = found as { readonly content?: Blob };
-        if (isWanted) setMade({ of: asked, found, address: content && URL.createObjectURL(content) });
+        if (!isWanted) return;
+        setDoing(undefined);
+        setMade({ of: asked, found, address: content && URL.createObjectURL(content) });
       });
     }, REST);
     return () => {
@@ -33,5 +38,5 @@ function usePreview<A, F extends object>(asked: A, make: (asked: A) => Promise<F
   }, [asked, make]);
   const address = made?.address;
   useEffect(() => () => void (address && URL.revokeObjectURL(address)), [address]);
-  return { found: made?.found, address, isGoing: made?.of !== asked };
+  return { found: made?.found, address, isGoing: made?.of !== asked, doing };
 }

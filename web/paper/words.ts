@@ -72,7 +72,7 @@ export const reportPart = {
     combinations: 'every combination',
   },
   cover: 'Cover',
-  goesOn: 'Writing …',
+  doing: (what: string | undefined): string => (what === undefined ? 'Writing …' : `Writing: ${what} …`),
   page: (page: number, pages: number): string => `Page ${page} of ${pages}`,
   before: 'Page before',
   next: 'Next page',

@@ -173,9 +173,9 @@ const solver = {
   },
 
   /** A calculation report of the model that was solved last. */
-  async calculationReport(wanted: ReportWanted): Promise<ReportFound | undefined> {
+  async calculationReport(wanted: ReportWanted, told: (what: string) => void): Promise<ReportFound | undefined> {
     const solved = solvedNow(wanted.sheared);
-    return solved && (await import('./paper/reported')).reported(solved.model, solved.solution, wanted);
+    return solved && (await import('./paper/reported')).reported(solved.model, solved.solution, wanted, told);
   },
 
   /** One outcome of the model that was solved last, solved once more in another way. */

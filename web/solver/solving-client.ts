@@ -103,9 +103,9 @@ export class SolvingClient {
     return this.between((solver) => solver.draw(asked) as Promise<PaperFound | undefined>);
   }
 
-  /** A calculation report of the model that was solved last, as `draw`. */
-  calculationReport(wanted: ReportWanted): Promise<ReportFound | undefined> {
-    return this.between((solver) => solver.calculationReport(wanted) as Promise<ReportFound | undefined>);
+  /** A calculation report of the model that was solved last, as `draw`; `told` hears what is being drawn. */
+  calculationReport(wanted: ReportWanted, told: (what: string) => void): Promise<ReportFound | undefined> {
+    return this.between((solver) => solver.calculationReport(wanted, Comlink.proxy(told)) as Promise<ReportFound | undefined>);
   }
 
   /** Reads an envelope of the model that was solved last; nothing where a newer one is solved before that is done. */

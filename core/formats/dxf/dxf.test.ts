@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { mutatedText, mutations } from '../../test/mutations';
 import { Random } from '../../test/random';
 import { distance, type Point } from '../../model/point';
 import { membersOfLines, type LinesAsked } from './members-of-lines';
@@ -109,16 +110,8 @@ describe('a drawing is read', () => {
       { unit: 6 },
     );
     const chance = new Random(7);
-    for (let i = 0; i < 3000; i++) {
-      const at = Math.floor(chance.next() * whole.length);
-      const kind = Math.floor(chance.next() * 3);
-      const mutated =
-        kind === 0
-          ? whole.slice(0, at)
-          : whole.slice(0, at) +
-            String.fromCharCode(32 + Math.floor(chance.next() * 90)) +
-            whole.slice(at + (kind === 1 ? 1 : 0));
-      const found = readDxf(mutated);
+    for (let i = 0; i < mutations(1000); i++) {
+      const found = readDxf(mutatedText(whole, chance));
       if (typeof found === 'string') expect(found).toMatch(/can be read|more than/);
       else for (const one of found.lines) expect([...one.from, ...one.to].every(Number.isFinite)).toBe(true);
     }

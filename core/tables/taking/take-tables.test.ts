@@ -11,6 +11,8 @@ import { readCsv } from '../files/read-csv';
 import { readXlsx } from '../files/read-xlsx';
 import { xlsxFile } from '../files/xlsx';
 import { scheduleLists, schedules } from '../schedules/lists';
+import { mutatedText, mutations } from '../../test/mutations';
+import { Random } from '../../test/random';
 import type { Grid } from './grid';
 import { readHead, understand } from './heads';
 import { takeTables, type Taken } from './take-tables';
@@ -151,13 +153,34 @@ describe('tables of others', () => {
 
 test('files that are no workbook are refused in words, whatever is wrong with them', async () => {
   const whole = await xlsxFile(tablesOf(modelOf(lintel)).slice(0, 1) as never);
-  for (let i = 0; i < 60; i++) {
-    const broken = whole.slice(0, i % 2 ? whole.length : Math.floor((whole.length * i) / 60));
-    for (let k = 0; k < 8; k++) broken[(i * 7919 + k * 104_729) % Math.max(1, broken.length)] = (i * 31 + k * 17) % 256;
+  const chance = new Random(11);
+  for (let i = 0; i < mutations(60); i++) {
+    const broken = whole.slice(0, chance.of([whole.length, chance.below(whole.length)]));
+    for (let k = chance.below(9); k > 0; k--) broken[chance.below(Math.max(1, broken.length))] = chance.below(256);
     const read = await readXlsx(broken);
     expect(typeof read === 'string' ? read : 'tables').toMatch(/can be read|nothing in the file|too large|tables/);
   }
   expect(await readXlsx(new Uint8Array(8))).toMatch(/no XLSX workbook/);
+});
+
+test('tables of letters that are no table any more are told row by row, and nothing of them is half taken', () => {
+  const model = modelOf(lintel);
+  const [nodes, members] = tablesOf(model);
+  const whole = [...csvParts(nodes! as never, 'point'), ...csvParts(members! as never, 'point')].join('');
+  const chance = new Random(5);
+  for (let i = 0; i < mutations(100); i++) {
+    const grids = readCsv(mutatedText(whole, chance), chance.of(['Nodes', 'Members', 'x']));
+    if (typeof grids === 'string') {
+      expect(grids).not.toBe('');
+      continue;
+    }
+    const { intent, counts } = take(model, grids);
+    expect(Object.values(counts).every((count) => count >= 0)).toBe(true);
+    if (!intent) continue;
+    const applied = applyIntent(model, intent);
+    if (applied.ok) for (const { x, y } of applied.model.nodes) expect([x, y].every(Number.isFinite)).toBe(true);
+    else expect(applied.faults[0]!.message).toMatch(/\S.{8,}/);
+  }
 });
 
 test('csv of this program with a decimal comma comes back', () => {

@@ -54,6 +54,7 @@ export function members(writing: Writing, named: readonly string[] | undefined):
       },
       ...outcomes.flatMap((outcome): Block[] => {
         const name = nameOfOutcome(solution.outcomes[outcome]!);
+        writing.told?.(WORDS.along(id, name));
         const lines = memberLines({ model, solution, outcome, display, members: [m] });
         const picture = chartPicture({ solution, outcome, member: m, quantities, display, inks: asked.inks, widthOf });
         return [

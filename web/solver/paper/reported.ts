@@ -10,13 +10,18 @@ import { shippedFamily } from './family';
 /** The pages that are leafed through: the same model and the same that is asked for. */
 let looked: { readonly model: Model; readonly key: string; readonly pages: ReturnType<typeof svgPages> } | undefined;
 
-/** A report of a model as it is asked for, or why there is none. */
-export async function reported(model: Model, solution: Solution | undefined, wanted: ReportWanted): Promise<ReportFound> {
+/** A report of a model as it is asked for, or why there is none; `told` hears what is being drawn. */
+export async function reported(
+  model: Model,
+  solution: Solution | undefined,
+  wanted: ReportWanted,
+  told: (what: string) => void,
+): Promise<ReportFound> {
   const { asked, as, at } = wanted;
   const key = JSON.stringify([asked, wanted.sheared !== undefined]);
   if (as === 'preview' && looked?.model === model && looked.key === key) return pageAt(looked.pages, at);
   const letters = await shippedFamily();
-  const report = reportOf(model, solution, { ...asked, look: 'corner' }, letters.widthOf);
+  const report = reportOf(model, solution, { ...asked, look: 'corner' }, letters.widthOf, told);
   if (typeof report === 'string') return { refused: report };
   switch (as) {
     case 'pdf':
