@@ -1,7 +1,7 @@
 import { Random } from './random';
 
 /** Files to be tried: few in every run, or as many as `MUTATIONS` says (`MUTATIONS=10000 npm run test:unit -- core`). */
-export const mutations = (usual: number): number => Number(process.env['MUTATIONS'] ?? usual);
+export const mutations = (usual: number): number => (globalThis as { readonly MUTATIONS?: number }).MUTATIONS ?? usual;
 
 /** A text with one thing wrong: cut off, a letter changed or put in, a stretch said twice or left out. */
 export function mutatedText(whole: string, chance: Random): string {
