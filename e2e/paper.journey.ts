@@ -1,3 +1,4 @@
+import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
 import { Application } from './application';
@@ -167,10 +168,20 @@ test('a chapter in one’s own words: its numbers follow the model, what means n
   await rib.fillByKey('Title', 'Basis');
   await page.waitForFunction(() => document.querySelectorAll('[role=dialog] [role=row]')[1]?.textContent?.includes('Basis'));
   await page.waitForSelector('img[alt="Page 5 of 18"][data-going="false"]');
+  const [chooser] = await Promise.all([page.waitForFileChooser(), rib.pressByKey('Add a picture')]);
+  await chooser.accept([path.join(__dirname, '..', 'docs', 'screenshots', 'report.png')]);
+  await page.waitForSelector('[role=dialog] img[alt="Picture 1"]');
+  await rib.fillByKey('Under picture 1', 'As it was seen');
+  await page.waitForSelector('img[alt="Page 5 of 18"][data-going="false"]');
   await catchFiles(page);
   await rib.pressByKey('Save HTML');
-  const [{ text }] = (await keptFiles(page, 1)) as [Kept];
+  await rib.pressByKey('Save PDF');
+  const kept = await keptFiles(page, 2);
+  const [html, pdf] = ['text/html', 'application/pdf'].map((type) => kept.find((one) => one.type === type)!) as [Kept, Kept];
+  expect(pdf.text).toMatch(/^%PDF[^]*\/Subtype \/Image/u);
+  const { text } = html;
   expect(/the largest moment is 12\.\d+ kN/.test(text)).toBe(true);
+  expect(text).toMatch(/<img src="data:image[^"]+" width="\d+" height="\d+" alt="As it was seen">/);
   await page.keyboard.press('Escape');
   await page.waitForFunction(() => !document.querySelector('[role=dialog]'));
   const { report } = await rib.file<{ report: { chapters: { chapter: string; title?: string }[] } }>();

@@ -1,4 +1,4 @@
-import { CHAPTER_LETTERS, chapterNames, MOST_CHAPTERS } from './report';
+import { CHAPTER_LETTERS, chapterNames, MOST_CHAPTERS, MOST_PICTURES } from './report';
 import { displayChoices } from '../quantities/display';
 import {
   degrees,
@@ -89,6 +89,20 @@ export const rootFields: Fields = {
             title: { kind: 'text' },
             text: { kind: 'text', most: CHAPTER_LETTERS },
             members: { kind: 'names' },
+            pictures: {
+              kind: 'list',
+              most: MOST_PICTURES,
+              words: 'pictures',
+              of: {
+                kind: 'object',
+                fields: {
+                  image: { kind: 'picture', required: true },
+                  width: neededPositive('number'),
+                  height: neededPositive('number'),
+                  caption: { kind: 'text', most: 500 },
+                },
+              },
+            },
           },
         },
       },

@@ -25,10 +25,20 @@ export interface PaperText {
   readonly angle?: number;
 }
 
-/** What a sheet is put on: a kind of file with lines, areas and texts. Millimetres from the upper left corner, y down. */
+/** A picture (PNG or JPEG as `data:` address), millimetres. */
+export interface PaperImage {
+  readonly image: string;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** What a sheet is put on: a kind of file with lines, areas, texts and pictures. Millimetres from the upper left corner, y down. */
 export interface Painter {
   readonly path: (trace: (pen: Pen) => void, style: PaperStyle) => void;
   readonly text: (text: PaperText) => void;
+  readonly image: (image: PaperImage) => void;
 }
 
 /** Width of a text whose letters are 1 mm high. */

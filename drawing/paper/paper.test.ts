@@ -57,6 +57,7 @@ function painted(sheet: PaperSheet): { readonly lines: readonly Line[]; readonly
   paintSheet(
     sheet,
     {
+      image: () => undefined,
       path: (trace, style) => {
         const points: [number, number][] = [];
         const add = (x: number, y: number): void => void points.push([x, y]);

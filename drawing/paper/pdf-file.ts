@@ -78,6 +78,7 @@ export function pdfPainter(document: PdfDocument, family: TypeFamily): Painter {
       else document.stroke(stroke!);
       document.restore();
     },
+    image: ({ image, x, y, width, height }) => void document.image(image, x, y, { width, height }),
     text: (text) => {
       const { size, weight, colour, angle, x, y } = text;
       document.save();

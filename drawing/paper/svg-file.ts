@@ -53,6 +53,10 @@ export function svgPainter(family: TypeFamily, letters: Letters, write: (part: s
       trace(pen);
       write(`<path d="${outline}"${styled(style)}/>`);
     },
+    image: ({ image, x, y, width, height }) =>
+      write(
+        `<image href="${escaped(image)}" x="${round(x)}" y="${round(y)}" width="${round(width)}" height="${round(height)}" preserveAspectRatio="none"/>`,
+      ),
     // Letters that are not in the file's own family are drawn.
     text: (text) => write(letters === 'text' && isOwn(text, family) ? writtenText(text) : outlinedText(text, family)),
   };

@@ -1,4 +1,5 @@
 import type { Table } from '@rigid-beam/core/tables/column';
+import type { ReportPicture } from '@rigid-beam/core/model/report';
 import type { Figure } from '../paper/figure';
 import type { Picture } from './picture';
 
@@ -13,6 +14,8 @@ export type Block =
   | { readonly is: 'table'; readonly table: Table<never> }
   | { readonly is: 'figure'; readonly figure: Figure; readonly caption: string }
   | { readonly is: 'picture'; readonly picture: Picture; readonly caption: string }
+  /** A picture of the user's own, with its size in pixels. */
+  | { readonly is: 'image'; readonly image: ReportPicture }
   /** A picture with facts beside it. */
   | { readonly is: 'card'; readonly title: string; readonly picture?: Picture; readonly facts: Facts }
   | { readonly is: 'listing'; readonly text: string };

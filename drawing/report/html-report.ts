@@ -28,7 +28,7 @@ const STYLE =
   'table{border-collapse:collapse;font-size:8.5pt;margin:1em 0}caption{text-align:left;font-weight:600;color:#555}' +
   'th,td{padding:.1em 1em .1em 0;text-align:left;vertical-align:top}td.number,th.number{text-align:right}thead{border-bottom:.5pt solid #999}.unit{font-weight:400}' +
   '.card{display:flex;gap:6mm;align-items:center;margin:1em 0;break-inside:avoid}.card h4{margin:0 0 .3em}.card dl{grid-template-columns:auto auto;gap:0 1.2em}.card svg{flex:none}' +
-  'figure{margin:1em 0}svg{max-width:100%;height:auto}ul{list-style:none;padding:0}pre{font-size:7pt;white-space:pre-wrap}' +
+  'figure{margin:1em 0}svg,img{max-width:100%;height:auto}ul{list-style:none;padding:0}pre{font-size:7pt;white-space:pre-wrap}' +
   '@media print{h2{break-before:page}h2,h3,figure,caption{break-after:avoid}figure{break-inside:avoid}body{margin:0}}';
 
 const factsOf = (facts: Report['facts']): string =>
@@ -48,6 +48,10 @@ function written(block: Block, id: string, family: TypeFamily): string {
       return `<figure>${svgFigure(block.figure, family)}<figcaption>${escaped(block.caption)}</figcaption></figure>`;
     case 'picture':
       return `<figure>${svgPicture(block.picture.size, block.picture.paint, family)}<figcaption>${escaped(block.caption)}</figcaption></figure>`;
+    case 'image': {
+      const { image, width, height, caption = '' } = block.image;
+      return `<figure><img src="${escaped(image)}" width="${width}" height="${height}" alt="${escaped(caption)}"><figcaption>${escaped(caption)}</figcaption></figure>`;
+    }
     case 'card': {
       const picture = block.picture ? svgPicture(block.picture.size, block.picture.paint, family) : '';
       return `<section class="card">${picture}<div><h4>${escaped(block.title)}</h4>${factsOf(block.facts)}</div></section>`;

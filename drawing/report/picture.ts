@@ -8,7 +8,7 @@ export interface Picture {
 }
 
 /** The same painter with everything moved. */
-export const moved = ({ path, text }: Painter, dx: number, dy: number): Painter => ({
+export const moved = ({ path, text, image }: Painter, dx: number, dy: number): Painter => ({
   path: (trace, style) =>
     path(
       (pen) =>
@@ -20,6 +20,7 @@ export const moved = ({ path, text }: Painter, dx: number, dy: number): Painter 
       style,
     ),
   text: (one) => text({ ...one, x: one.x + dx, y: one.y + dy }),
+  image: (one) => image({ ...one, x: one.x + dx, y: one.y + dy }),
 });
 
 /** A line from place to place. */

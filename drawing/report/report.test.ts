@@ -16,6 +16,7 @@ import { columnGap, columnWidths, linesOf, PAGE, WIDE } from './flow';
 import { htmlReport } from './html-report';
 import { pdfReport } from './pdf-report';
 import { reportOf, type Report } from './report';
+import { svgPages } from './svg-pages';
 
 const family = shippedFamily();
 const known = checkModel(rib).model!;
@@ -98,6 +99,7 @@ describe('members read closely', () => {
     const paths: number[] = [];
     picture!.paint({
       text: ({ text, x, y }) => void (texts.push(text), paths.push(x, y)),
+      image: () => undefined,
       path: (trace) => trace({ moveTo: (x, y) => void paths.push(x, y), lineTo: (x, y) => void paths.push(x, y), closePath: () => undefined }),
     });
     expect(texts).toEqual(expect.arrayContaining(['N (kN)', 'M (kN·m)', showQuantity(max.value / 1e3, '').trim()]));
@@ -119,10 +121,31 @@ test('each section is drawn with its dimensions beside what is known of it', () 
     ['tube', 'CHS 76.1x4', '9.06 cm²'],
   ]);
   const texts: string[] = [];
-  cards[0]!.picture!.paint({ text: ({ text }) => void texts.push(text), path: () => undefined });
+  cards[0]!.picture!.paint({ text: ({ text }) => void texts.push(text), path: () => undefined, image: () => undefined });
   expect(texts.toSorted()).toEqual(['b 82', 'h 160', 'r 9', 'tf 7.4', 'tw 5']);
   const html = htmlReport(report, family).join('');
   for (const said of ['<h4>rib</h4>', '>tw 5</text>', '<dd>869.3 cm⁴</dd>']) expect(html).toContain(said);
+});
+
+test('pictures of the user’s own stand under the text, no larger than they are meant to be seen, in every kind of file', async () => {
+  const dot = 'data:image/png;base64,iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg=='; // oxfmt-ignore
+  const pictures = [{ image: dot, width: 96, height: 48, caption: 'The <north> wall' }, { image: dot, width: 4000, height: 1000 }, { image: 'data:image/svg+xml,x', width: 1, height: 1 }]; // oxfmt-ignore
+  const report = written(known, { chapters: [{ chapter: 'text', title: 'Site', text: 'Seen in May.', pictures }] }) as Report;
+  expect(report.blocks.map(({ is }) => is)).toEqual(['heading', 'words', 'image', 'image', 'words']);
+  expect(report.blocks.at(-1)).toMatchObject({ text: 'A picture that belongs here could not be had.' });
+  const { starts, page } = svgPages(report, family);
+  const sizes = [...page(starts[0]!).matchAll(/<image [^>]*width="([\d.]+)" height="([\d.]+)"/gu)].map(([, w, h]) => [
+    Number(w),
+    Number(h),
+  ]);
+  expect(sizes).toEqual([[25.4, 12.7], [WIDE, WIDE / 4]]); // oxfmt-ignore
+  expect(htmlReport(report, family).join('')).toContain('<figcaption>The &#60;north&#62; wall</figcaption>');
+  const [bytes, again] = [await pdf(report), await pdf(report)];
+  expect([bytes.toString('latin1').match(/\/Subtype \/Image/gu)?.length ?? 0, bytes.equals(again)]).toEqual([
+    expect.any(Number),
+    true,
+  ]);
+  expect(bytes.toString('latin1')).toMatch(/\/Subtype \/Image/u);
 });
 
 describe('a chapter in the user’s own words', () => {

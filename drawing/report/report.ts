@@ -2,9 +2,9 @@ import { displayOf } from '@rigid-beam/core/quantities/display';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Solution } from '@rigid-beam/core/results/results';
 import type { WidthOf } from '../paper/painter';
-import type { ChapterName, ReportChapter } from '@rigid-beam/core/model/report';
+import type { ChapterName, ReportChapter, ReportPicture } from '@rigid-beam/core/model/report';
 import type { ReportAsked, Writing } from './asked';
-import { heading, type Block } from './blocks';
+import { heading, words, type Block } from './blocks';
 import { ownWords } from './own-words';
 import { checks } from './chapters/checks';
 import { combinations } from './chapters/combinations';
@@ -67,6 +67,9 @@ export function reportOf(
   };
 }
 
+/** Whether a picture is one that paper takes; in the place of one that could not be read from where it is stored stands another kind. */
+const isPainted = ({ image }: ReportPicture): boolean => /^data:image\/(png|jpeg);base64,/u.test(image);
+
 /** How a chapter is headed. */
 export const chapterTitle = (one: ReportChapter): string =>
   one.chapter === 'text' ? one.title?.trim() || WORDS.ownChapter : WORDS.chapters[one.chapter];
@@ -75,5 +78,11 @@ function chapterOf(one: ReportChapter, writing: Writing): readonly Block[] | str
   const title = heading(1, chapterTitle(one));
   if (one.chapter !== 'text' && one.chapter !== 'members') return [title, ...CHAPTERS[one.chapter](writing)];
   const said = one.chapter === 'text' ? ownWords(one.text ?? '', writing) : members(writing, one.members);
-  return typeof said === 'string' ? WORDS.inChapter(chapterTitle(one), said) : [title, ...said];
+  if (typeof said === 'string') return WORDS.inChapter(chapterTitle(one), said);
+  const pictures = one.chapter === 'text' ? (one.pictures ?? []) : [];
+  return [
+    title,
+    ...said,
+    ...pictures.map((image): Block => (isPainted(image) ? { is: 'image', image } : words(WORDS.notToBeHad))),
+  ];
 }

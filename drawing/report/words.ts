@@ -25,6 +25,7 @@ export const reportWords = {
     model: 'Model file',
   },
   ownChapter: 'Notes',
+  notToBeHad: 'A picture that belongs here could not be had.',
   inChapter: (title: string, why: string): string => `In the chapter “${title}”: ${why}`,
   fields: {
     unclosed: (text: string): string => `“{${text}” is not closed: end the field with }`,

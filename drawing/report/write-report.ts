@@ -5,6 +5,7 @@ import type { Painter, PaperText, Weight } from '../paper/painter';
 import type { TypeFamily } from '../paper/type-family';
 import type { Block } from './blocks';
 import { columnGap, columnWidths, linesOf, LOWEST, PAGE, WIDE } from './flow';
+import type { ReportPicture } from '@rigid-beam/core/model/report';
 import { moved } from './picture';
 import type { Report } from './report';
 import { reportWords as WORDS } from './words';
@@ -13,6 +14,9 @@ import { reportWords as WORDS } from './words';
 const SIZE = { 1: 6, 2: 4.2, words: 3.4, table: 2.7, listing: 2.1, edge: 2.6 } as const;
 /** Lines stand so many times as far apart as their letters are high. */
 const LEADING = 1.42;
+/** No picture of the user's own is higher, and none has fewer dots to a millimetre than a screen. */
+const HIGHEST_IMAGE = 130;
+const DOTS = 96 / 25.4;
 /** What has to stand under a heading on the same page, millimetres. */
 const KEPT = 40;
 const INK = '#000000';
@@ -163,6 +167,8 @@ class Writer {
         this.y += 4;
         return;
       }
+      case 'image':
+        return this.image(block.image);
       case 'card':
         return this.card(block);
       case 'table':
@@ -170,6 +176,17 @@ class Writer {
       case 'listing':
         for (const line of block.text.split('\n')) this.lines(line, SIZE.listing);
     }
+  }
+
+  /** As wide as the page, or as high as half of one. */
+  private image({ image, width, height, caption = '' }: ReportPicture): void {
+    const scale = Math.min(WIDE / width, HIGHEST_IMAGE / height, 1 / DOTS);
+    const size = { width: scale * width, height: scale * height };
+    this.need(size.height + (caption === '' ? 0 : LEADING * SIZE.table) + 4);
+    this.painter.image({ image, x: PAGE.left, y: this.y, ...size });
+    this.y += size.height + 1;
+    if (caption !== '') this.lines(caption, SIZE.table, PAGE.left, WIDE, { colour: SOFT });
+    this.y += 4;
   }
 
   /** A picture, and beside it a title with facts; nothing of it is divided. */

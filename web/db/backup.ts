@@ -5,7 +5,7 @@ import { ensureRoom } from './disk';
 import { atOneTime, findModel, listModels, setRemoved, summaryOf } from './model-repository';
 import { listProjects } from './project-repository';
 import type { Database } from './open';
-import { extracted, restored, storePictures } from './pictures';
+import { extracted, withMarks, restored, storePictures } from './pictures';
 import { models, pictures, projects, revisions } from './schema';
 
 type RevisionRow = Omit<typeof revisions.$inferSelect, 'createdAt'> & { readonly createdAt: string };
@@ -59,10 +59,9 @@ export async function* backupOf(db: Database): AsyncGenerator<BackupEntry> {
       projectsGiven.add(stored.projectId);
       yield { kind: 'project', id: stored.projectId, name: stored.projectName };
     }
-    const { value, found } = extracted(stored.content.underlay);
+    const { value: content, found } = withMarks(stored.content);
     // One that an earlier version kept within the model, or that came since.
     for (const [hash, image] of found) if (!given.has(hash)) yield { kind: 'picture', hash, image };
-    const content = value ? { ...stored.content, underlay: value } : stored.content;
     const createdAt = (row?.createdAt ?? new Date()).toISOString();
     const removed = removedAt ? { removedAt: removedAt.toISOString() } : {};
     yield { kind: 'model', id, project: stored.projectId, revision: stored.revision, content, createdAt, ...removed };
@@ -146,7 +145,7 @@ async function restoreModel(
     };
     const made = await tx.insert(models).values(row).onConflictDoNothing().returning({ id: models.id });
     if (made.length > 0) {
-      await storePictures(tx, id, extracted(whole.underlay).found);
+      await storePictures(tx, id, withMarks(whole).found);
       return 'restored';
     }
     const [there] = await tx.select({ removedAt: models.removedAt }).from(models).where(eq(models.id, id));

@@ -6,7 +6,16 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { checkModel } from '@rigid-beam/core/model/check';
 import lintel from '../../examples/lintel.rbm.json';
-import { applyRevision, changeModel, createModel, duplicateModel, openModel, openRevision, removeModel } from '../server/models';
+import {
+  applyRevision,
+  changeModel,
+  createModel,
+  duplicateModel,
+  openModel,
+  openRevision,
+  removeModel,
+  withoutPictures,
+} from '../server/models';
 import { changeProject, createProject, removeProject } from '../server/projects';
 import { bringLine, type Brought } from '../server/restoring';
 import { projectTiles } from '../server/tiles';
@@ -270,11 +279,24 @@ describe('models in the database', () => {
     }
     const db = await database();
     expect((await db.select().from(pictures)).map((one) => one.image.length)).toEqual([40_022, 40_022]);
+    // One of a report is stored as one under the drawing is.
+    const chapter = { chapter: 'text', text: 'See:', pictures: [{ image: image('B'), width: 10, height: 10 }] } as const;
+    const intent = { type: 'set' as const, settings: { report: { chapters: [chapter] } } };
+    await applyRevision(id, revision, { ...edit('report-1'), edit: 'picture-report', intent });
+    revision++;
+    expect(await db.select().from(pictures)).toHaveLength(2);
+    const again = (await duplicateModel(id))!;
+    const [row] = await db.select().from(models).where(eq(models.id, again));
+    expect(JSON.stringify(row!.content)).not.toContain(image('B').slice(0, 200));
+    expect((await openModel(again))!.model.report).toEqual({ chapters: [chapter] });
+    const sent = withoutPictures((await openModel(again))!.model);
+    expect([sent.pictures.length, JSON.stringify(sent.model).length < 20_000]).toEqual([2, true]);
+    for (let twice = 0; twice < 2; twice++) await removeModel(again);
     const opened = await openModel(id);
     expect(opened!.model.underlay!.image).toBe(image('A'));
     expect(JSON.stringify(opened!.history).length).toBeLessThan(100_000);
     expect(opened!.history.at(-1)!.patches).toBeNull();
-    expect(JSON.stringify((await openRevision(id, revision))!.inverse)).toContain(image('B'));
+    expect(JSON.stringify((await openRevision(id, revision - 1))!.inverse)).toContain(image('B'));
     expect(await openRevision(id, revision + 1)).toBeUndefined();
     // Removed, it can be brought back as it was, with its history; removed once more, it goes for good.
     expect([await removeModel(id), await openModel(id)]).toEqual([true, undefined]);

@@ -6,7 +6,7 @@ import type { Database } from './database';
 import { type RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import { dataDirectory } from '@rigid-beam/machine/data-directory';
 import { ensureRoom } from './disk';
-import { extracted, restored, storePictures, sweepPictures } from './pictures';
+import { extracted, withMarks, restored, storePictures, sweepPictures } from './pictures';
 import { models, projects, revisions, tiles } from './schema';
 
 export interface StoredModel {
@@ -99,9 +99,12 @@ export async function storeTile(db: Database, modelId: string, tile: StoredTile)
     .onConflictDoUpdate({ target: tiles.modelId, set: tile });
 }
 
-/** About so many bytes a model takes: its entries, and the picture under it. */
-const sizeOf = ({ nodes, members, loads, underlay }: Model): number =>
-  300 * (nodes.length + members.length + loads.length) + (underlay?.image.length ?? 0);
+/** About so many bytes a model takes: its entries, and its pictures. */
+function sizeOf({ nodes, members, loads, underlay, report }: Model): number {
+  const pictures = report?.chapters.flatMap((one) => (one.chapter === 'text' ? (one.pictures ?? []) : [])) ?? [];
+  const images = [...(underlay ? [underlay] : []), ...pictures].reduce((sum, { image }) => sum + image.length, 0);
+  return 300 * (nodes.length + members.length + loads.length) + images;
+}
 
 /** What a list says of a model. */
 export const summaryOf = ({ title, nodes, members, cases }: Model) => ({
@@ -173,11 +176,10 @@ async function contentAt(db: Database, id: string, revision: number): Promise<Mo
 
 export async function insertModel(db: Database, id: string, projectId: string, content: Model): Promise<void> {
   ensureRoom(dataDirectory(), sizeOf(content));
-  const { value, found } = extracted(content.underlay);
-  const kept = value === content.underlay ? content : { ...content, underlay: value };
+  const { value: kept, found } = withMarks(content);
   // Entries of one transaction share the database's clock, so the order of insertion is told by ours.
   await db.transaction(async (tx) => {
-    await tx.insert(models).values({ id, projectId, content: kept as Model, ...summaryOf(content), createdAt: new Date() });
+    await tx.insert(models).values({ id, projectId, content: kept, ...summaryOf(content), createdAt: new Date() });
     await storePictures(tx, id, found);
   });
 }
@@ -294,7 +296,7 @@ export async function storeRevision(db: Database, modelId: string, base: number,
     const [before] = await tx.select({ contentRevision: models.contentRevision }).from(models).where(stands);
     if (!before) return false;
     const isDue = isWhole || number - before.contentRevision >= REPLAYED;
-    const kept = isDue && { content: { ...content, ...withoutPicture(content) } as Model, contentRevision: number };
+    const kept = isDue && { content: withMarks(content).value, contentRevision: number };
     const updated = await tx
       .update(models)
       .set({ ...kept, ...summaryOf(content), revision: number, updatedAt: new Date() })
@@ -308,6 +310,3 @@ export async function storeRevision(db: Database, modelId: string, base: number,
   if (isStored) keep(modelId, base + 1, content);
   return isStored;
 }
-
-/** The underlay with a mark in place of its picture, which is stored already: it came with a revision. */
-const withoutPicture = ({ underlay }: Model): Partial<Model> => (underlay ? { underlay: extracted(underlay).value } : {});

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import { and, eq, inArray, notInArray, sql } from 'drizzle-orm';
+import type { Model } from '@rigid-beam/core/model/model';
 import type { Database } from './open';
 import { pictures, pictureUses } from './schema';
 
@@ -23,6 +24,14 @@ export function extracted<T>(value: T): Extracted<T> {
     return `picture:sha256:${hash}`;
   });
   return { value: taken as T, found };
+}
+
+/** A model with a mark in place of each of its pictures: under the drawing, and in its report. */
+export function withMarks(content: Model): Extracted<Model> {
+  const { underlay, report } = content;
+  const held = { ...(underlay && { underlay }), ...(report && { report }) };
+  const { value, found } = extracted(held);
+  return { value: value === held ? content : { ...content, ...value }, found };
 }
 
 /** Stores pictures that are not there yet, and notes that a model needs them. */

@@ -1,13 +1,19 @@
 'use client';
 
 import { useState } from 'react';
-import { CHAPTER_LETTERS, type ReportChapter } from '@rigid-beam/core/model/report';
+import { CHAPTER_LETTERS, type ReportChapter, type ReportPicture } from '@rigid-beam/core/model/report';
 import { FieldArea, FieldBox, FieldLabel, Hint } from '../ui/controls';
 import { giveUp } from '../ui/give-up';
 import { TextLine } from '../ui/TextLine';
+import { OwnPictures } from './OwnPictures';
 import { ownChapter as WORDS } from './words';
 
 type Own = Extract<ReportChapter, { readonly chapter: 'text' }>;
+
+/** Without pictures it says nothing of them. */
+function withPictures({ pictures: _, ...chapter }: Own, pictures: readonly ReportPicture[]): Own {
+  return pictures.length > 0 ? { ...chapter, pictures } : chapter;
+}
 
 interface OwnChapterProps {
   readonly chapter: Own;
@@ -38,6 +44,7 @@ export function OwnChapter({ chapter, onChange }: OwnChapterProps) {
         />
       </FieldBox>
       <Hint>{WORDS.fields}</Hint>
+      <OwnPictures pictures={chapter.pictures ?? []} onChange={(pictures) => onChange(withPictures(chapter, pictures))} />
     </>
   );
 }

@@ -46,6 +46,15 @@ export const ownChapter = {
     'An empty line begins a paragraph, a dash an item. Numbers follow the model: {M.max of U1}, {b:M@2.4m of U1}, {3.fy of U1}, {mass}. Ctrl+Enter takes the text.',
 };
 
+export const ownPictures = {
+  picture: (number: number): string => `Picture ${number}`,
+  caption: (number: number): string => `Under picture ${number}`,
+  remove: (number: number): string => `Take out picture ${number}`,
+  removeShort: 'Take out',
+  add: 'Add a picture',
+  most: (most: number): string => `A chapter has ${most} pictures at most.`,
+};
+
 /** So many members are named. */
 const NAMED = 8;
 const list = (ids: readonly string[]): string =>

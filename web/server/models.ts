@@ -23,7 +23,7 @@ import {
   listModels,
 } from '../db/model-repository';
 import { findGlance, type Glance } from '../db/glance';
-import { extracted, findPicture } from '../db/pictures';
+import { findPicture, withMarks } from '../db/pictures';
 import { listProjects } from '../db/project-repository';
 import { mayRetrace, type RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import { log } from './log';
@@ -69,9 +69,8 @@ export const openPicture = async (id: string, hash: string): Promise<string | un
 
 /** A model with marks in place of its pictures, and the hashes of these: its page fetches them. */
 export function withoutPictures(model: Model): { readonly model: Model; readonly pictures: readonly string[] } {
-  if (!model.underlay) return { model, pictures: [] };
-  const { value, found } = extracted(model.underlay);
-  return { model: { ...model, underlay: value }, pictures: [...found.keys()] };
+  const { value, found } = withMarks(model);
+  return { model: value, pictures: [...found.keys()] };
 }
 
 /** What a model's page can show before its content is read: title and stored picture. */

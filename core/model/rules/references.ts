@@ -74,6 +74,15 @@ export function checkReport({ model, findings, members }: RuleContext): void {
   const report = model.report as Entity | undefined;
   if (typeof report !== 'object' || report === null) return;
   listOf(report, 'chapters').forEach((chapter, i) => {
+    if (Array.isArray(chapter.pictures) && chapter.chapter !== 'text')
+      findings.fault({
+        code: 'idle-key',
+        path: `report.chapters[${i}].pictures`,
+        value: chapter.chapter,
+        what: 'Only chapters of the user’s own have pictures',
+        expected: 'no pictures in other chapters',
+        remedy: 'Move them to a chapter “text”',
+      });
     if (!Array.isArray(chapter.members)) return;
     const path = `report.chapters[${i}].members`;
     chapter.members.forEach((id, k) => checkReference(findings, members, id, `${path}[${k}]`, 'member'));
