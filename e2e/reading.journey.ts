@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { Model } from '@rigid-beam/core/model/model';
+import { spaceBuilding } from '../bench/structures';
 import { Application } from './application';
 import { byKeys, byPointer, byTouch } from './hands';
 import { catchFiles, keptFiles } from './kept-files';
@@ -206,6 +207,25 @@ describe.each([
     await shows(/There is no column “Q”/);
     await hands.press('Close the schedule');
   });
+});
+
+test('a long schedule is written beside the page, which tells how far it is, and is given up', async () => {
+  const model = await ModelPage.given(application, spaceBuilding(5, 5, 11, 1));
+  const { page } = model;
+  const hands = byKeys(model);
+  await hands.stage('Results');
+  await hands.press('Schedules of results');
+  await hands.press('Forces along members');
+  await hands.fill('Places along each member', '101');
+  await page.waitForFunction(() => Number(document.querySelector('[role=grid]')?.getAttribute('aria-rowcount') ?? 0) > 100_000);
+  await catchFiles(page);
+  await hands.press('CSV: Forces along members');
+  await page.waitForFunction(() => /CSV: \d+ %/.test(document.body.innerText));
+  await hands.press('Give up');
+  await page.waitForFunction(() => !/CSV: \d+ %/.test(document.body.innerText));
+  await hands.press('CSV: Forces along members');
+  const [kept] = await keptFiles(page, 1);
+  expect(kept!.text.trim().split('\r\n')).toHaveLength(1 + 101 * 1056);
 });
 
 describe.each([

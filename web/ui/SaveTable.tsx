@@ -1,33 +1,36 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Table } from '@rigid-beam/core/tables/column';
 import { keepFile } from '../browser/keep-file';
 import { Button } from './controls';
+import { tableFile } from './table-file';
+import type { TableKind } from './table.worker';
 import { saveTable as WORDS } from './words';
 
-const MEDIA = {
-  csv: 'text/csv;charset=utf-8',
-  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
-} as const;
+/** Of a table with fewer rows nobody sees how far it is. */
+const LONG = 5000;
 
-/** What writes the files comes when the first one is asked for. */
-async function contentOf(table: Table<never>, kind: keyof typeof MEDIA): Promise<BlobPart> {
-  if (kind === 'xlsx') return (await (await import('@rigid-beam/core/tables/files/xlsx')).xlsxFile([table])) as BlobPart;
-  const { csvParts } = await import('@rigid-beam/core/tables/files/csv');
-  return new Blob([...csvParts(table, 'point')]);
-}
-
-/** Lets the browser keep a table as it is shown, as CSV or XLSX. */
+/** Lets the browser keep a table as it is shown, as CSV or XLSX. It is written beside the page; of a long one it is told how far it is, and it can be given up. */
 export function SaveTable<R>({ table }: { readonly table: Table<R> }) {
   const [trouble, setTrouble] = useState<string>();
-  const save = async (kind: keyof typeof MEDIA): Promise<void> => {
+  const [done, setDone] = useState<{ readonly kind: TableKind; readonly share: number }>();
+  const under = useRef<AbortController>(undefined);
+  useEffect(() => () => under.current?.abort(), []);
+  const save = async (kind: TableKind): Promise<void> => {
+    under.current?.abort();
+    const giveUp = (under.current = new AbortController());
+    setTrouble(undefined);
     try {
-      const content = await contentOf(table as unknown as Table<never>, kind);
-      keepFile(`${table.title.toLowerCase().replace(/[^a-z0-9]+/gu, '-')}.${kind}`, content, MEDIA[kind]);
-      setTrouble(undefined);
+      const told = (share: number): void => {
+        if (under.current === giveUp && table.rows.length > LONG) setDone({ kind, share });
+      };
+      const content = await tableFile(table, kind, told, giveUp.signal);
+      if (content) keepFile(`${table.title.toLowerCase().replace(/[^a-z0-9]+/gu, '-')}.${kind}`, content, content.type);
     } catch (error) {
       setTrouble((error as Error).message);
+    } finally {
+      if (under.current === giveUp) setDone(undefined);
     }
   };
   return (
@@ -37,6 +40,12 @@ export function SaveTable<R>({ table }: { readonly table: Table<R> }) {
           {kind.toUpperCase()}
         </Button>
       ))}
+      {done && (
+        <>
+          <span role="status">{WORDS.done(done.kind.toUpperCase(), done.share)}</span>
+          <Button onPress={() => under.current?.abort()}>{WORDS.giveUp}</Button>
+        </>
+      )}
       {trouble && <span role="alert">{trouble}</span>}
     </>
   );

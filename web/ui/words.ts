@@ -25,4 +25,7 @@ export const copyTable = {
 
 export const saveTable = {
   save: (kind: string, title: string): string => `${kind}: ${title}`,
+  done: (kind: string, share: number): string => (share < 1 ? `${kind}: ${Math.round(100 * share)} %` : `${kind}: being written`),
+  giveUp: 'Give up',
+  stopped: 'The file could not be written: what writes it stopped. Narrow the table, or write CSV.',
 };
