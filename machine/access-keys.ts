@@ -16,6 +16,7 @@ const TOKENS = 'tokens.json';
 const OWN_KEY = 'command.key';
 /** Read and written by the user alone. */
 const OWN_ONLY = 0o600;
+const OWN_FOLDER = { recursive: true, mode: 0o700 } as const;
 const BEGINS = 'rb-';
 /** Letters of a token's name, and tokens of a user. */
 const NAME = /^[\p{L}\p{N}][\p{L}\p{N} ._-]{0,59}$/u;
@@ -34,7 +35,7 @@ function readOrNothing(file: string): string | undefined {
 }
 
 function store(directory: string, tokens: readonly KeptToken[]): void {
-  mkdirSync(/* turbopackIgnore: true */ directory, { recursive: true });
+  mkdirSync(/* turbopackIgnore: true */ directory, OWN_FOLDER);
   const file = path.join(/* turbopackIgnore: true */ directory, TOKENS);
   const half = `${file}.${process.pid}`;
   writeFileSync(half, `${JSON.stringify(tokens, null, 1)}\n`, { mode: OWN_ONLY });
@@ -77,7 +78,7 @@ export function ownKey(directory: string): string {
   const file = path.join(/* turbopackIgnore: true */ directory, OWN_KEY);
   const there = readOrNothing(file);
   if (there) return there;
-  mkdirSync(/* turbopackIgnore: true */ directory, { recursive: true });
+  mkdirSync(/* turbopackIgnore: true */ directory, OWN_FOLDER);
   try {
     writeFileSync(file, newSecret(), { mode: OWN_ONLY, flag: 'wx' });
   } catch (error) {

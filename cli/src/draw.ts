@@ -1,31 +1,17 @@
-import { readFile, writeFile } from 'node:fs/promises';
+import { writeFile } from 'node:fs/promises';
 import { isRefusal } from '@rigid-beam/core/formats/made-file';
 import { drawingFile } from '@rigid-beam/drawing/files/drawing-file';
 import type { Tools } from '@rigid-beam/drawing/files/tools';
-import { paperKinds, type Said } from '@rigid-beam/drawing/paper/asked';
+import { paperKinds, saidOf, type Said } from '@rigid-beam/drawing/paper/asked';
 import type { Paper, PaperWay } from '@rigid-beam/drawing/paper/sizes';
 import type { Look } from '@rigid-beam/drawing/projection';
 import { initWasm } from '@resvg/resvg-wasm';
 import { exitCodes } from './exit-codes';
-import { packages, readFamily } from './family';
+import { readFamily, readPackaged } from './family';
 import { printNotices, readInput } from './input';
 import { refused } from './refused';
 
-/** What is said of a project, as options. */
-export interface SaidOptions {
-  readonly project?: string;
-  readonly number?: string;
-  readonly date?: string;
-  readonly revision?: string;
-}
-export const saidOf = ({ project, number, date, revision }: SaidOptions): Said => ({
-  ...(project !== undefined && { project }),
-  ...(number !== undefined && { number }),
-  ...(date !== undefined && { date }),
-  ...(revision !== undefined && { revision }),
-});
-
-export interface DrawOptions extends SaidOptions {
+export interface DrawOptions extends Said {
   readonly case?: string;
   readonly quantity: string;
   readonly look: Look;
@@ -37,7 +23,7 @@ export interface DrawOptions extends SaidOptions {
   readonly output: string;
 }
 
-const readyForPictures = async (): Promise<void> => initWasm(await readFile(packages.resolve('@resvg/resvg-wasm/index_bg.wasm')));
+const readyForPictures = async (): Promise<void> => initWasm(await readPackaged('@resvg/resvg-wasm/index_bg.wasm'));
 
 /** What drawings are made with here. */
 export const tools: Tools = { family: readFamily, ready: readyForPictures };

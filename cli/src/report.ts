@@ -1,13 +1,14 @@
 import { writeFile } from 'node:fs/promises';
 import { isRefusal } from '@rigid-beam/core/formats/made-file';
 import { reportFile, reportKinds } from '@rigid-beam/drawing/files/report-file';
+import { saidOf, type Said } from '@rigid-beam/drawing/paper/asked';
 import type { Look } from '@rigid-beam/drawing/projection';
-import { saidOf, tools, type SaidOptions } from './draw';
+import { tools } from './draw';
 import { exitCodes } from './exit-codes';
 import { printNotices, readInput } from './input';
 import { refused } from './refused';
 
-export interface ReportOptions extends SaidOptions {
+export interface ReportOptions extends Said {
   readonly case?: string;
   readonly quantity?: string;
   readonly chapters?: string;

@@ -16,6 +16,14 @@ export interface Said {
   readonly revision?: string;
 }
 
+/** Of options or a query what is said. */
+export const saidOf = ({ project, number, date, revision }: { readonly [K in keyof Said]?: Said[K] | undefined }): Said => ({
+  ...(project !== undefined && { project }),
+  ...(number !== undefined && { number }),
+  ...(date !== undefined && { date }),
+  ...(revision !== undefined && { revision }),
+});
+
 /** How a view is put on paper. */
 export interface SheetAsked {
   readonly paper: Paper;

@@ -97,5 +97,11 @@ export class TypeFamily {
   }
 }
 
+/** The shipped family, by whatever reads the files of packages. */
+export async function familyFrom(read: (file: string) => Promise<Uint8Array>): Promise<TypeFamily> {
+  const files = (weight: Weight): Promise<Uint8Array[]> => Promise.all(FONT_PATHS[weight].map(read));
+  return new TypeFamily({ regular: await files('regular'), strong: await files('strong') });
+}
+
 const LETTER = { moveTo: 'M', lineTo: 'L', quadraticCurveTo: 'Q', bezierCurveTo: 'C', closePath: 'Z' } as const;
 const inMicrons = (value: number): string => String(Math.round(value * 1000) / 1000);

@@ -6,7 +6,7 @@ import { decimalMarks, type DecimalMark } from '@rigid-beam/core/tables/files/cs
 import { tableKinds, type TableKind } from '@rigid-beam/core/tables/files/tables-file';
 import { PLACES } from '@rigid-beam/core/tables/results/lists';
 import { reportKinds, type ReportKind } from '@rigid-beam/drawing/files/report-file';
-import { paperInks, paperKinds, type PaperInks, type PaperKind, type Said } from '@rigid-beam/drawing/paper/asked';
+import { paperInks, paperKinds, saidOf, type PaperInks, type PaperKind } from '@rigid-beam/drawing/paper/asked';
 import { papers, paperWays, type Paper, type PaperWay } from '@rigid-beam/drawing/paper/sizes';
 import { LOOKS, type Look } from '@rigid-beam/drawing/projection';
 import { MayBeLeftOut } from './may-be-left-out';
@@ -145,23 +145,16 @@ export const tableWork = (
   asked: { names, kind, outcome, each: each === 'true', places: Number(places), where, sort, decimal },
 });
 
-const said = ({ project, number, date, revision }: OnPaperQuery): Said => ({
-  ...(project !== undefined && { project }),
-  ...(number !== undefined && { number }),
-  ...(date !== undefined && { date }),
-  ...(revision !== undefined && { revision }),
-});
-
 export const drawingWork = (query: DrawingQuery): AskedWork => {
   const { format: kind = 'pdf', quantity: quantities = 'geometry', case: cases, paper = 'A3', way = 'across' } = query;
   const { look = 'corner', scale, inks = 'colour', dots = '150' } = query;
   return {
     what: 'drawing',
-    asked: { kind, quantities, cases, look, paper, way, scale, inks, dots: Number(dots), said: said(query) },
+    asked: { kind, quantities, cases, look, paper, way, scale, inks, dots: Number(dots), said: saidOf(query) },
   };
 };
 
 export const reportWork = (query: ReportQuery): AskedWork => {
   const { format: kind = 'pdf', chapters, case: cases, quantity: quantities, look = 'corner', inks = 'colour' } = query;
-  return { what: 'report', asked: { kind, chapters, cases, quantities, look, inks, said: said(query) } };
+  return { what: 'report', asked: { kind, chapters, cases, quantities, look, inks, said: saidOf(query) } };
 };

@@ -4,9 +4,9 @@ import { createRequire } from 'node:module';
 import { once } from 'node:events';
 import { parentPort } from 'node:worker_threads';
 import { initWasm } from '@resvg/resvg-wasm';
-import { isRefusal } from '@rigid-beam/core/formats/made-file';
+import { isRefusal, type Stage } from '@rigid-beam/core/formats/made-file';
 import type { FilePart } from '@rigid-beam/core/formats/format';
-import { FONT_PATHS, TypeFamily } from '@rigid-beam/drawing/paper/type-family';
+import { familyFrom, type TypeFamily } from '@rigid-beam/drawing/paper/type-family';
 import { doneWork } from './work/asked-work';
 import type { WorkOrder, WorkReport } from './work/order';
 
@@ -19,10 +19,6 @@ const packages = createRequire(import.meta.url);
 const read = (name: string): Promise<Buffer> => readFile(packages.resolve(name));
 
 let family: Promise<TypeFamily> | undefined;
-const readFamily = async (): Promise<TypeFamily> => {
-  const fonts = (weight: keyof typeof FONT_PATHS): Promise<Uint8Array[]> => Promise.all(FONT_PATHS[weight].map(read));
-  return new TypeFamily({ regular: await fonts('regular'), strong: await fonts('strong') });
-};
 let pictures: Promise<void> | undefined;
 
 const say = (report: WorkReport): void => parentPort!.postMessage(report);
@@ -45,10 +41,9 @@ async function written(file: string, parts: Iterable<FilePart>): Promise<number>
 
 parentPort!.on('message', ({ model, work, file }: WorkOrder) => {
   const tools = {
-    family: () => (family ??= readFamily()),
+    family: () => (family ??= familyFrom(read)),
     ready: () => (pictures ??= read('@resvg/resvg-wasm/index_bg.wasm').then((bytes) => initWasm(bytes))),
-    told: (stage: Parameters<NonNullable<Parameters<typeof doneWork>[2]['told']>>[0]) =>
-      say({ is: 'under way', stage, bytes: 0 }),
+    told: (stage: Stage) => say({ is: 'under way', stage, bytes: 0 }),
   };
   const done = async (): Promise<void> => {
     const made = await doneWork(model, work, tools);

@@ -9,6 +9,7 @@ import { tablesFile, type TablesAsked } from '@rigid-beam/core/tables/files/tabl
 import { drawingFile, type DrawingAsked } from '@rigid-beam/drawing/files/drawing-file';
 import { reportFile, type TypedReport } from '@rigid-beam/drawing/files/report-file';
 import { listed, type Tools } from '@rigid-beam/drawing/files/tools';
+import { fileWords } from '@rigid-beam/drawing/files/words';
 
 /** A results file: of which run, at how many places along each member, and of which cases and combinations, with commas between several. */
 export interface ResultsAsked {
@@ -49,7 +50,7 @@ function resultsOf(
   const only = cases === undefined ? undefined : listed(cases);
   const ids = results.solution?.outcomes.map(({ id }) => id);
   const unknown = ids && only?.find((id) => !ids.includes(id));
-  if (unknown !== undefined) return { words: `There is no case or combination “${unknown}”. There are: ${ids!.join(', ')}.` };
+  if (unknown !== undefined) return { words: fileWords.noOutcome(unknown, ids!.join(', ')) };
   told('writing');
   const { mediaType, extension } = formatOf('results')!;
   const parts = resultsFile(results, { stations, ...(only && { only }), ...(run !== 'first-order' && { run }) });

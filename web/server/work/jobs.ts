@@ -37,13 +37,17 @@ export interface Job {
 export const MOST_WAITING = 20;
 const MOST_KEPT = 20;
 const KEPT = 15 * 60_000;
+/** A job in one of these is the answer to whoever asks for the same; what was refused may go another time, as on a quieter machine. */
+const ASKED_ONCE: readonly JobState[] = ['waiting', 'running', 'done'];
 /** What one job may take: milliseconds, and megabytes of its thread. */
 const LIMIT = 10 * 60_000;
 const MEMORY = 800;
 
 interface Running extends Job {
   readonly key: string;
-  readonly order: WorkOrder;
+  readonly path: string;
+  /** Until it has ended. */
+  readonly order?: WorkOrder;
   readonly waiters: Set<() => void>;
   ended?: number;
 }
@@ -62,21 +66,23 @@ export class Jobs {
   begin(model: { readonly id: string; readonly revision: number; readonly content: Model }, work: AskedWork): Job | undefined {
     this.sweep();
     const key = JSON.stringify([model.id, model.revision, work]);
-    const same = [...this.all.values()].find((one) => one.key === key && !['failed', 'cancelled'].includes(one.state));
+    const same = [...this.all.values()].find((one) => one.key === key && ASKED_ONCE.includes(one.state));
     if (same) return same;
     if ([...this.all.values()].filter(({ state }) => state === 'waiting').length >= MOST_WAITING) return undefined;
     const id = newId();
     this.folder ??= mkdtempSync(path.join(tmpdir(), 'rigid-beam-jobs-'));
+    const file = path.join(this.folder, id);
     this.put({
-      ...{ id, key, model: model.id, title: model.content.title, revision: model.revision, what: work.what },
+      ...{ id, key, path: file, model: model.id, title: model.content.title, revision: model.revision, what: work.what },
       ...{ state: 'waiting', bytes: 0, waiters: new Set() },
-      order: { model: model.content, work, file: path.join(this.folder, id) },
+      order: { model: model.content, work, file },
     });
     this.next();
     return this.find(id);
   }
 
   find(id: string): Job | undefined {
+    this.sweep();
     return this.all.get(id);
   }
 
@@ -126,11 +132,10 @@ export class Jobs {
   private end(id: string, part: Partial<Job>): void {
     const job = this.all.get(id);
     if (!job || job.ended !== undefined) return;
-    const { stage: _, ...rest } = job;
-    const ended: Running = { ...rest, ...part, ended: Date.now() };
     // The model is needed no longer.
-    this.put({ ...ended, order: { ...ended.order, model: undefined as never } });
-    if (part.state !== 'done') rmSync(job.order.file, { force: true });
+    const { stage: _, order: __, ...rest } = job;
+    this.put({ ...rest, ...part, ended: Date.now() });
+    if (part.state !== 'done') rmSync(job.path, { force: true });
     for (const tell of job.waiters) tell();
     if (this.running === id) this.running = undefined;
     this.next();
@@ -151,7 +156,7 @@ export class Jobs {
     }, LIMIT);
     timer.unref();
     this.all.get(job.id)!.waiters.add(() => clearTimeout(timer));
-    this.thread().postMessage(job.order);
+    this.thread().postMessage(job.order!);
   }
 
   /** The thread, warm from one job to the next. */
@@ -191,7 +196,7 @@ export class Jobs {
         return this.end(id, { state: 'failed' });
       case 'done': {
         const { bytes, mediaType, extension, notes } = report;
-        const file = { path: this.all.get(id)!.order.file, mediaType, extension, notes };
+        const file = { path: this.all.get(id)!.path, mediaType, extension, notes };
         return this.end(id, { state: 'done', bytes, file });
       }
     }
@@ -205,9 +210,9 @@ export class Jobs {
     });
   }
 
-  private forget({ id, order }: Running): void {
+  private forget({ id, path: file }: Running): void {
     this.all.delete(id);
-    rmSync(order.file, { force: true });
+    rmSync(file, { force: true });
   }
 }
 
