@@ -77,6 +77,9 @@ function contradiction(section: Section, one: CatalogueShape): Omit<FaultDetail,
   return undefined;
 }
 
+/** Whether something of a section cannot be true beside a designation. */
+export const contradicts = (section: Section, one: CatalogueShape): boolean => contradiction(section, one) !== undefined;
+
 /** A model that was read, filled from the catalogue. */
 export function filled({ model, notices }: Checked): Checked {
   if (!model) return { notices };

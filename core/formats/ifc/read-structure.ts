@@ -1,0 +1,297 @@
+import { memberAxes } from '../../model/local-axes';
+import type { Behaviour, EndReleases, Group, Member, MemberEnd, Model, ModelNode, Restraint, Support } from '../../model/model';
+import { cross, distance, dot, minus, plus, size, type Point } from '../../model/point';
+import { uniqueNames } from '../../model/unique-names';
+import { Measure, type StepEntity } from '../step/values';
+import { axesOf, directionOf, edgeOf, itemsOf, pointAt } from './read-geometry';
+import { idFrom, SectionsReader } from './read-sections';
+import type { Reading } from './reading';
+import { ifcReading as WORDS } from './words';
+import { MEMBER_TYPES } from './write-structure';
+
+/** Metres within which two places are one. */
+const NEAR = 1e-6;
+
+const BEHAVIOURS = new Map(Object.entries(MEMBER_TYPES).map(([behaviour, type]) => [type, behaviour as Behaviour]));
+
+/** What was found of a structure; `nodes` and `members` by their entities. */
+export interface ReadStructure {
+  readonly model: Pick<Model, 'nodes' | 'members' | 'supports' | 'sections' | 'materials'> & { readonly groups?: readonly Group[] };
+  readonly nodes: ReadonlyMap<number, string>;
+  readonly members: ReadonlyMap<number, ReadMember>;
+  /** Axes of a support that is turned, as its entity has them, by node. */
+  readonly turned: ReadonlyMap<string, Support>;
+}
+
+export interface ReadMember {
+  readonly id: string;
+  /** Its ends along the axes of the file, metres. */
+  readonly start: Point;
+  readonly end: Point;
+}
+
+interface Joint {
+  readonly relation: StepEntity;
+  readonly node: string;
+  readonly at: Point;
+  /** Where on the member it is, where the file says so. */
+  readonly on?: Point | undefined;
+}
+
+export function readStructure(reading: Reading, space: Model['space']): ReadStructure {
+  const nodes: ModelNode[] = [];
+  const supports: Support[] = [];
+  const byNode = new Map<number, string>();
+  const places = new Map<string, Point>();
+  const turned = new Map<string, Support>();
+  const nodeName = uniqueNames([]);
+  const put = (id: string, at: Point): void => {
+    places.set(id, at);
+    const [x, y, z] = reading.turned(at);
+    nodes.push({ id, x, y, ...((space === 'space' || z !== 0) && { z }) });
+  };
+  for (const one of reading.all('IfcStructuralPointConnection')) {
+    const { items, moved } = itemsOf(reading, one);
+    const at = items.length === 1 ? pointAt(reading, items[0]) : undefined;
+    if (!at) {
+      reading.fault(one, WORDS.noPlace, WORDS.mend);
+      continue;
+    }
+    const id = nodeName(idFrom(reading.text(one, 'Name'), String(nodes.length + 1)));
+    byNode.set(one.id, id);
+    put(id, plus(at, moved));
+    const support = supportOf(reading, one, id, space);
+    if (!support) continue;
+    supports.push(support);
+    if (support.angle !== undefined || support.axes) turned.set(id, support);
+  }
+  const joints = jointsOf(reading, byNode, places);
+  const made = new SectionsReader(reading);
+  const associated = associations(reading);
+  const members: Member[] = [];
+  const byMember = new Map<number, ReadMember>();
+  const memberName = uniqueNames([]);
+  const taken = new Set<string>();
+  const alone = (at: Point): string => {
+    const near = [...places].find(([id, place]) => taken.has(id) && distance(place, at) < NEAR)?.[0];
+    if (near !== undefined) return near;
+    const id = nodeName(String(nodes.length + 1));
+    put(id, at);
+    taken.add(id);
+    return id;
+  };
+  for (const one of reading.all('IfcStructuralCurveMember', 'IfcStructuralCurveMemberVarying')) {
+    const id = memberName(idFrom(reading.text(one, 'Name'), `m${members.length + 1}`));
+    if (one.type === 'IFCSTRUCTURALCURVEMEMBERVARYING') reading.fault(one, WORDS.varying, WORDS.divide);
+    const { items, moved } = itemsOf(reading, one);
+    const edge = items.length === 1 ? edgeOf(reading, items[0]!) : WORDS.noEdge;
+    if (typeof edge === 'string') {
+      reading.fault(one, edge, WORDS.divide);
+      continue;
+    }
+    const [start, end] = edge.map((point) => plus(point, moved)) as [Point, Point];
+    byMember.set(one.id, { id, start, end });
+    const stuff = made.madeOf(one, associated.get(one.id));
+    const type = reading.choice(one, 'PredefinedType') ?? '';
+    const behaviour = BEHAVIOURS.get(type);
+    if (behaviour === undefined) reading.fault(one, WORDS.memberType(type), WORDS.knownTypes);
+    const ends = { start: jointAt(reading, one, joints.get(one.id) ?? [], start, end, 'start'), end: jointAt(reading, one, joints.get(one.id) ?? [], start, end, 'end') }; // oxfmt-ignore
+    checkJoints(reading, one, joints.get(one.id) ?? [], [ends.start, ends.end]);
+    const [from, to] = [ends.start?.node ?? alone(start), ends.end?.node ?? alone(end)];
+    const releases = releasesOf(reading, ends, behaviour, space);
+    const offset = offsetOf(reading, places, { start: [from, start], end: [to, end] });
+    const roll = size(minus(end, start)) > 0 ? rollOf(reading, one, start, end) : 0;
+    if (stuff)
+      members.push({
+        ...{ id, start: from, end: to, ...stuff },
+        ...(roll !== 0 && { roll }),
+        ...(behaviour !== undefined && behaviour !== 'frame' && { behaviour }),
+        ...(releases && { releases }),
+        ...(offset && { offset }),
+      });
+  }
+  made.unused(new Set([...associated.values()].map(({ id }) => id)));
+  const groups = groupsOf(reading, byNode, byMember);
+  return {
+    model: { nodes, members, supports, sections: made.sections, materials: made.materials, ...(groups.length > 0 && { groups }) },
+    ...{ nodes: byNode, members: byMember, turned },
+  };
+}
+
+/** What each member is made of; a set is told by itself as well where it is used. */
+function associations(reading: Reading): Map<number, StepEntity> {
+  const found = new Map<number, StepEntity>();
+  for (const relation of reading.all('IfcRelAssociatesMaterial')) {
+    const material = reading.ref(relation, 'RelatingMaterial');
+    if (!material) continue;
+    for (const id of reading.ids(relation, 'RelatedObjects')) found.set(id, material);
+    // Its set is no unused one.
+    for (const id of reading.ids(material, 'ForProfileSet')) {
+      const set = reading.ref(material, 'ForProfileSet');
+      if (set) found.set(-id, set);
+    }
+  }
+  return found;
+}
+
+function jointsOf(reading: Reading, nodes: ReadonlyMap<number, string>, places: ReadonlyMap<string, Point>): Map<number, Joint[]> {
+  const found = new Map<number, Joint[]>();
+  for (const relation of reading.all('IfcRelConnectsStructuralMember', 'IfcRelConnectsWithEccentricity')) {
+    const [member] = reading.ids(relation, 'RelatingStructuralMember');
+    const [connection] = reading.ids(relation, 'RelatedStructuralConnection');
+    const node = nodes.get(connection ?? -1);
+    if (member === undefined || node === undefined) continue;
+    const constraint = reading.ref(relation, 'ConnectionConstraint');
+    const on = constraint && pointAt(reading, reading.ref(constraint, 'PointOnRelatingElement'));
+    if (constraint) reading.refs(constraint, 'PointOnRelatedElement');
+    const list = found.get(member) ?? [];
+    found.set(member, list);
+    list.push({ relation, node, at: places.get(node)!, on });
+  }
+  return found;
+}
+
+/** The joint of one end: the one that is there, or else the one of two that is nearer to it and says where it is on the member. */
+function jointAt(reading: Reading, member: StepEntity, joints: readonly Joint[], start: Point, end: Point, which: MemberEnd): Joint | undefined {
+  const mine = which === 'start' ? start : end;
+  const other = which === 'start' ? end : start;
+  const fitting = joints.filter(({ relation, at, on }) => {
+    const place = on ?? at;
+    if (distance(place, mine) < NEAR) return true;
+    return relation.type === 'IFCRELCONNECTSWITHECCENTRICITY' && !on && distance(place, mine) < distance(place, other);
+  });
+  if (fitting.length > 1) reading.fault(member, WORDS.twoJoints, WORDS.mend);
+  return fitting[0];
+}
+
+function checkJoints(reading: Reading, member: StepEntity, joints: readonly Joint[], used: readonly (Joint | undefined)[]): void {
+  for (const joint of joints) if (!used.includes(joint)) reading.fault(member, WORDS.jointElsewhere(joint.node), WORDS.divide);
+}
+
+/** Rigid arms from nodes to the ends of a member. */
+function offsetOf(
+  reading: Reading,
+  places: ReadonlyMap<string, Point>,
+  ends: Readonly<Record<MemberEnd, readonly [node: string, at: Point]>>,
+): Member['offset'] | undefined {
+  const arm = ([node, at]: readonly [string, Point]): Point | undefined => {
+    const way = minus(at, places.get(node)!);
+    return size(way) < 1e-9 ? undefined : reading.turned(way);
+  };
+  const [start, end] = [arm(ends.start), arm(ends.end)];
+  return start || end ? { ...(start && { start }), ...(end && { end }) } : undefined;
+}
+
+/** Degrees about the member's axis: its own z there is our y. */
+function rollOf(reading: Reading, member: StepEntity, start: Point, end: Point): number {
+  const axis = directionOf(reading, member, 'Axis');
+  const along = reading.turned(minus(end, start));
+  if (!axis || size(cross(along, reading.turned(axis))) < 1e-9 * size(along) * size(axis)) {
+    reading.fault(member, WORDS.noAxis, WORDS.giveAxis);
+    return 0;
+  }
+  const up = reading.turned(axis);
+  const axes = memberAxes(...along, 0);
+  const own = (row: number): number => dot(up, [axes[row]!, axes[row + 1]!, axes[row + 2]!]);
+  return degreesOf(own(3), own(6));
+}
+
+/** The angle of a direction, degrees; what rounding has left of a whole number of them is taken away. */
+function degreesOf(along: number, across: number): number {
+  const degrees = (Math.atan2(across, along) * 180) / Math.PI;
+  const near = Math.round(degrees) + 0;
+  return Math.abs(degrees - near) < 1e-9 ? near : degrees;
+}
+
+/** A condition of the file as ours: held, free, or a spring; nothing where it says nothing. */
+function restraintOf(reading: Reading, condition: StepEntity, name: string): Restraint | undefined {
+  const value = condition.attributes[name];
+  if (typeof value === 'boolean') return value ? 'fixed' : 'free';
+  return value instanceof Measure ? reading.units.inSi(value, condition) : undefined;
+}
+
+/** Our freedoms by the attributes of the file: its z lies as our y does. */
+const HELD = {
+  ux: 'TranslationalStiffnessX',
+  uy: 'TranslationalStiffnessZ',
+  uz: 'TranslationalStiffnessY',
+  rx: 'RotationalStiffnessX',
+  ry: 'RotationalStiffnessZ',
+  rz: 'RotationalStiffnessY',
+} as const;
+const IN_PLANE: ReadonlySet<string> = new Set(['ux', 'uy', 'rz', 'mz']);
+
+function conditionOf(reading: Reading, entity: StepEntity): StepEntity | undefined {
+  const condition = reading.ref(entity, 'AppliedCondition');
+  if (!condition) return undefined;
+  if (condition.type === 'IFCBOUNDARYNODECONDITION') return condition;
+  if (condition.type === 'IFCBOUNDARYNODECONDITIONWARPING') {
+    reading.warn(entity, WORDS.warping);
+    return condition;
+  }
+  reading.fault(entity, WORDS.condition(condition.type), WORDS.mend);
+  return undefined;
+}
+
+function supportOf(reading: Reading, connection: StepEntity, node: string, space: Model['space']): Support | undefined {
+  const condition = conditionOf(reading, connection);
+  const placement = reading.ref(connection, 'ConditionCoordinateSystem');
+  if (!condition) return undefined;
+  const held: { -readonly [freedom in keyof typeof HELD]?: Restraint } = {};
+  for (const [freedom, name] of Object.entries(HELD)) {
+    const restraint = restraintOf(reading, condition, name);
+    if (restraint === undefined || restraint === 'free') continue;
+    if (space === 'space' || IN_PLANE.has(freedom)) held[freedom as keyof typeof HELD] = restraint;
+  }
+  if (Object.keys(held).length === 0) return undefined;
+  const axes = placement && axesOf(reading, placement);
+  if (placement && !axes) reading.fault(connection, WORDS.noAxis, WORDS.mend);
+  if (!axes) return { node, ...held };
+  const [x, y] = [reading.turned(axes[0]), reading.turned(axes[2])];
+  if (distance(x, [1, 0, 0]) < 1e-12 && distance(y, [0, 1, 0]) < 1e-12) return { node, ...held };
+  if (space === 'space') return { node, ...held, axes: { x, y } };
+  return { node, ...held, angle: degreesOf(x[0], x[1]) };
+}
+
+const RELEASED = { ...{ ux: HELD.ux, uy: HELD.uy, uz: HELD.uz, rx: HELD.rx }, my: HELD.ry, mz: HELD.rz } as const;
+
+function releasesOf(
+  reading: Reading,
+  joints: Readonly<Record<MemberEnd, Joint | undefined>>,
+  behaviour: Behaviour | undefined,
+  space: Model['space'],
+): Member['releases'] | undefined {
+  const one = (joint: Joint | undefined): EndReleases | undefined => {
+    if (!joint) return undefined;
+    const { relation } = joint;
+    const condition = conditionOf(reading, relation);
+    for (const name of ['AdditionalConditions', 'SupportedLength'])
+      if (relation.attributes[name] !== null && relation.attributes[name] !== undefined) reading.warn(relation, WORDS.notTaken(name));
+    if (!condition) return undefined;
+    const all: { -readonly [freedom in keyof typeof RELEASED]?: Restraint } = {};
+    for (const [freedom, name] of Object.entries(RELEASED)) {
+      const restraint = restraintOf(reading, condition, name);
+      if (restraint === undefined || restraint === 'fixed' || (space === 'plane' && !IN_PLANE.has(freedom))) continue;
+      const isOwn = behaviour === 'truss' && restraint === 'free' && (freedom === 'my' || freedom === 'mz');
+      if (!isOwn) all[freedom as keyof typeof RELEASED] = restraint;
+    }
+    if (Object.keys(all).length === 0) return undefined;
+    if (reading.ref(relation, 'ConditionCoordinateSystem')) reading.fault(relation, WORDS.turnedJoint, WORDS.mend);
+    return all;
+  };
+  const [start, end] = [one(joints.start), one(joints.end)];
+  return start || end ? { ...(start && { start }), ...(end && { end }) } : undefined;
+}
+
+/** Names for nodes and members that belong together; groups of anything else are none of ours. */
+function groupsOf(reading: Reading, nodes: ReadonlyMap<number, string>, members: ReadonlyMap<number, ReadMember>): Group[] {
+  const relations = reading.all('IfcRelAssignsToGroup');
+  const named = uniqueNames([]);
+  return reading.all('IfcGroup').flatMap((group) => {
+    const ids = relations.filter((one) => reading.ids(one, 'RelatingGroup')[0] === group.id).flatMap((one) => reading.ids(one, 'RelatedObjects'));
+    const [ofNodes, ofMembers] = [ids.flatMap((id) => nodes.get(id) ?? []), ids.flatMap((id) => members.get(id)?.id ?? [])];
+    if (ofNodes.length + ofMembers.length === 0) return [];
+    const id = named(idFrom(reading.text(group, 'Name'), 'Group'));
+    return [{ id, ...(ofNodes.length > 0 && { nodes: ofNodes }), ...(ofMembers.length > 0 && { members: ofMembers }) }];
+  });
+}

@@ -1,0 +1,34 @@
+import type * as Package from 'web-ifc';
+
+/** What knows the syntax of STEP files and the schemas of IFC, with the order of their attributes. */
+export interface Engine {
+  readonly schema: typeof Package;
+  readonly api: Package.IfcAPI;
+}
+
+let engine: Engine | undefined;
+
+/**
+ * Makes ready what reads and writes STEP files; it comes when it is asked for first, since it is large. `wasm`: the address of its program, where that
+ * is not found beside the package.
+ */
+export async function readyStep(wasm?: string): Promise<void> {
+  if (engine) return;
+  const found = (await import('web-ifc')) as typeof Package & { readonly default?: typeof Package };
+  const schema = found.IfcAPI ? found : found.default!;
+  const api = new schema.IfcAPI();
+  await api.Init(wasm === undefined ? undefined : () => wasm, true);
+  api.SetLogLevel(schema.LogLevel.LOG_LEVEL_OFF);
+  engine = { schema, api };
+}
+
+/** It must have been made ready. */
+export function stepEngine(): Engine {
+  if (!engine) throw new Error('STEP files are read and written once readyStep has been waited for');
+  return engine;
+}
+
+/** A file that brought it to a stop leaves nothing of it: it is made ready anew. */
+export function forgetEngine(): void {
+  engine = undefined;
+}
