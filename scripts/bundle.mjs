@@ -7,6 +7,8 @@ export const bundle = (entry, outfile, more = {}) =>
     outfile,
     bundle: true,
     loader: { '.csv': 'text' },
+    // It finds its program beside itself.
+    external: ['web-ifc'],
     platform: 'node',
     format: 'esm',
     logLevel: 'warning',

@@ -8,7 +8,7 @@ const LARGEST_BODY = FILE_BYTES + 1024 * 1024;
 const config: NextConfig = {
   experimental: { proxyClientMaxBodySize: LARGEST_BODY },
   transpilePackages: ['@rigid-beam/core', '@rigid-beam/drawing', '@rigid-beam/machine'],
-  serverExternalPackages: ['@electric-sql/pglite', 'pino'],
+  serverExternalPackages: ['@electric-sql/pglite', 'pino', 'web-ifc'],
   compiler: { styledComponents: true },
   // The checks of `npm test` look at the types; a build is not kept waiting for them a second time.
   typescript: { ignoreBuildErrors: true },

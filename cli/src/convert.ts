@@ -29,6 +29,8 @@ export async function convert(file: string, to: string, said: Readonly<Record<st
   const { model, notices } = await readInput(file);
   printNotices(notices);
   if (!model || notices.some(isFault)) return exitCodes.invalid;
+  await format.ready?.();
+  for (const words of format.writer.leftOut?.(model) ?? []) console.error(`Note: ${words}`);
   await print(written(format, model, options.values));
   return exitCodes.solved;
 }

@@ -9,7 +9,10 @@ import { filled } from '@rigid-beam/core/sections/catalogue/fill';
 /** Reads a model from a file, or from standard input when the name is `-`. */
 export async function readInput(file: string): Promise<Checked> {
   const bytes = await readBytes(file);
-  return bytes instanceof Uint8Array ? filled(formatOfName(file).reader.read(bytes)) : { notices: [bytes] };
+  if (!(bytes instanceof Uint8Array)) return { notices: [bytes] };
+  const format = formatOfName(file);
+  await format.ready?.();
+  return filled(format.reader.read(bytes));
 }
 
 /** The text of a file, or of standard input when the name is `-`; or why it cannot be read. */

@@ -37,6 +37,8 @@ interface Writer {
   /** Whether writing it takes an analysis, which is no work for a request. */
   readonly needs: 'model' | 'analysis';
   readonly options: readonly FormatOption[];
+  /** What of a model the file cannot say, in sentences; it is asked once the format is ready. */
+  readonly leftOut?: (model: Model) => readonly string[];
 }
 
 /** A kind of file: it reads, writes, or both. */
@@ -47,6 +49,11 @@ export interface Format {
   /** Of file names, the dot included. */
   readonly extension: string;
   readonly mediaType: string;
+  /**
+   * Makes ready what reads and writes it, before either: a package that is large comes when it is asked for. `found` tells where a program of such a package
+   * lies, by its name; it is found beside the package where nothing is said.
+   */
+  readonly ready?: (found?: (program: string) => string) => Promise<void>;
   readonly reader?: Reader;
   readonly writer?: Writer;
 }

@@ -2,6 +2,7 @@ import { runNames, type RunName } from '../analysis/runs';
 import { solve } from '../analysis/session';
 import { resultsWithShear } from '../results/with-shear';
 import type { Model } from '../model/model';
+import { ifcFormat } from './ifc/format';
 import { ofText, type FilePart, type Format, type OptionValues } from './format';
 import { readModelFile, writeModelFile } from './model-file';
 import { resultsFile } from './results-file';
@@ -40,6 +41,7 @@ export const formats: readonly Format[] = [
       ],
     },
   },
+  ifcFormat,
 ];
 
 export const formatOf = (id: string): Format | undefined => formats.find((format) => format.id === id);

@@ -9,14 +9,36 @@ const LOADS = ['IfcStructuralLoadSingleForce', 'IfcStructuralLoadLinearForce', '
 const ITEMS = ['IfcStructuralPointConnection', 'IfcStructuralCurveMember'];
 const ACTIONS = ['IfcStructuralPointAction', 'IfcStructuralCurveAction'];
 const REACTIONS = ['IfcStructuralPointReaction', 'IfcStructuralCurveReaction'];
-const GROUPS = ['IfcStructuralLoadCase', 'IfcStructuralLoadGroup', 'IfcStructuralResultGroup', 'IfcStructuralAnalysisModel', 'IfcGroup'];
+const GROUPS = [
+  'IfcStructuralLoadCase',
+  'IfcStructuralLoadGroup',
+  'IfcStructuralResultGroup',
+  'IfcStructuralAnalysisModel',
+  'IfcGroup',
+];
 const PROFILES = [
-  ...['IfcProfileDef', 'IfcIShapeProfileDef', 'IfcAsymmetricIShapeProfileDef', 'IfcUShapeProfileDef', 'IfcLShapeProfileDef', 'IfcTShapeProfileDef'],
-  ...['IfcRectangleHollowProfileDef', 'IfcCircleHollowProfileDef', 'IfcRectangleProfileDef', 'IfcCircleProfileDef', 'IfcCompositeProfileDef'],
+  ...[
+    'IfcProfileDef',
+    'IfcIShapeProfileDef',
+    'IfcAsymmetricIShapeProfileDef',
+    'IfcUShapeProfileDef',
+    'IfcLShapeProfileDef',
+    'IfcTShapeProfileDef',
+  ],
+  ...[
+    'IfcRectangleHollowProfileDef',
+    'IfcCircleHollowProfileDef',
+    'IfcRectangleProfileDef',
+    'IfcCircleProfileDef',
+    'IfcCompositeProfileDef',
+  ],
   ...['IfcArbitraryClosedProfileDef', 'IfcArbitraryProfileDefWithVoids'],
 ];
 const UNITS = ['IfcSIUnit', 'IfcDerivedUnit'];
-const shape = (...names: readonly string[]): Rule => ({ must: ['ProfileType', ...names], to: { Position: ['IfcAxis2Placement2D'] } });
+const shape = (...names: readonly string[]): Rule => ({
+  must: ['ProfileType', ...names],
+  to: { Position: ['IfcAxis2Placement2D'] },
+});
 const activity = (loads: string, ...more: readonly string[]): Rule => ({
   must: [...ROOT, 'AppliedLoad', 'GlobalOrLocal', ...more],
   to: { AppliedLoad: loads === 'any' ? LOADS : [loads] },
@@ -25,7 +47,10 @@ const activity = (loads: string, ...more: readonly string[]): Rule => ({
 export const ifcSchema: Readonly<Record<string, Rule>> = {
   IfcCartesianPoint: { must: ['Coordinates'] },
   IfcDirection: { must: ['DirectionRatios'] },
-  IfcAxis2Placement3D: { must: ['Location'], to: { Location: ['IfcCartesianPoint'], Axis: ['IfcDirection'], RefDirection: ['IfcDirection'] } },
+  IfcAxis2Placement3D: {
+    must: ['Location'],
+    to: { Location: ['IfcCartesianPoint'], Axis: ['IfcDirection'], RefDirection: ['IfcDirection'] },
+  },
   IfcAxis2Placement2D: { must: ['Location'], to: { Location: ['IfcCartesianPoint'], RefDirection: ['IfcDirection'] } },
   IfcLocalPlacement: { must: ['RelativePlacement'], to: { RelativePlacement: ['IfcAxis2Placement3D'] } },
   IfcGeometricRepresentationContext: { must: ['CoordinateSpaceDimension', 'WorldCoordinateSystem'], to: { WorldCoordinateSystem: ['IfcAxis2Placement3D'] } }, // oxfmt-ignore
@@ -45,16 +70,28 @@ export const ifcSchema: Readonly<Record<string, Rule>> = {
   IfcRelConnectsWithEccentricity: { must: [...ROOT, 'RelatingStructuralMember', 'RelatedStructuralConnection', 'ConnectionConstraint'], to: { ConnectionConstraint: ['IfcConnectionPointEccentricity'], AppliedCondition: ['IfcBoundaryNodeCondition'] } }, // oxfmt-ignore
   IfcConnectionPointEccentricity: { must: ['PointOnRelatingElement'], to: { PointOnRelatingElement: ['IfcVertexPoint'], PointOnRelatedElement: ['IfcVertexPoint'] } }, // oxfmt-ignore
   IfcPropertySingleValue: { must: ['Name'] },
-  IfcProfileProperties: { must: ['Properties', 'ProfileDefinition'], to: { Properties: ['IfcPropertySingleValue'], ProfileDefinition: PROFILES } },
+  IfcProfileProperties: {
+    must: ['Properties', 'ProfileDefinition'],
+    to: { Properties: ['IfcPropertySingleValue'], ProfileDefinition: PROFILES },
+  },
   IfcMaterial: { must: ['Name'] },
-  IfcMaterialProperties: { must: ['Properties', 'Material'], to: { Properties: ['IfcPropertySingleValue'], Material: ['IfcMaterial'] } },
+  IfcMaterialProperties: {
+    must: ['Properties', 'Material'],
+    to: { Properties: ['IfcPropertySingleValue'], Material: ['IfcMaterial'] },
+  },
   IfcMaterialProfile: { must: ['Profile'], to: { Material: ['IfcMaterial'], Profile: PROFILES } },
   IfcMaterialProfileSet: { must: ['MaterialProfiles'], to: { MaterialProfiles: ['IfcMaterialProfile'] } },
   IfcMaterialProfileSetUsage: { must: ['ForProfileSet'], to: { ForProfileSet: ['IfcMaterialProfileSet'] } },
   IfcRelAssociatesMaterial: { must: [...ROOT, 'RelatedObjects', 'RelatingMaterial'], to: { RelatedObjects: ['IfcStructuralCurveMember'], RelatingMaterial: ['IfcMaterialProfileSetUsage'] } }, // oxfmt-ignore
   IfcProfileDef: shape(),
   IfcIShapeProfileDef: shape('OverallWidth', 'OverallDepth', 'WebThickness', 'FlangeThickness'),
-  IfcAsymmetricIShapeProfileDef: shape('BottomFlangeWidth', 'OverallDepth', 'WebThickness', 'BottomFlangeThickness', 'TopFlangeWidth'),
+  IfcAsymmetricIShapeProfileDef: shape(
+    'BottomFlangeWidth',
+    'OverallDepth',
+    'WebThickness',
+    'BottomFlangeThickness',
+    'TopFlangeWidth',
+  ),
   IfcUShapeProfileDef: shape('Depth', 'FlangeWidth', 'WebThickness', 'FlangeThickness'),
   IfcLShapeProfileDef: shape('Depth', 'Thickness'),
   IfcTShapeProfileDef: shape('Depth', 'FlangeWidth', 'WebThickness', 'FlangeThickness'),
@@ -79,9 +116,15 @@ export const ifcSchema: Readonly<Record<string, Rule>> = {
   IfcStructuralLoadCase: { must: [...ROOT, 'PredefinedType', 'ActionType', 'ActionSource'] },
   IfcStructuralLoadGroup: { must: [...ROOT, 'PredefinedType', 'ActionType', 'ActionSource'] },
   IfcRelAssignsToGroup: { must: [...ROOT, 'RelatedObjects', 'RelatingGroup'], to: { RelatedObjects: [...ITEMS, ...ACTIONS, ...REACTIONS], RelatingGroup: GROUPS } }, // oxfmt-ignore
-  IfcRelAssignsToGroupByFactor: { must: [...ROOT, 'RelatedObjects', 'RelatingGroup', 'Factor'], to: { RelatedObjects: GROUPS, RelatingGroup: GROUPS } },
+  IfcRelAssignsToGroupByFactor: {
+    must: [...ROOT, 'RelatedObjects', 'RelatingGroup', 'Factor'],
+    to: { RelatedObjects: GROUPS, RelatingGroup: GROUPS },
+  },
   IfcGroup: { must: ROOT },
   IfcStructuralResultGroup: { must: [...ROOT, 'TheoryType', 'IsLinear'], to: { ResultForLoadGroup: GROUPS } },
   IfcStructuralAnalysisModel: { must: [...ROOT, 'PredefinedType'], to: { OrientationOf2DPlane: ['IfcAxis2Placement3D'], LoadedBy: GROUPS, HasResults: GROUPS, SharedPlacement: ['IfcLocalPlacement'] } }, // oxfmt-ignore
-  IfcRelDeclares: { must: [...ROOT, 'RelatingContext', 'RelatedDefinitions'], to: { RelatingContext: ['IfcProject'], RelatedDefinitions: GROUPS } },
+  IfcRelDeclares: {
+    must: [...ROOT, 'RelatingContext', 'RelatedDefinitions'],
+    to: { RelatingContext: ['IfcProject'], RelatedDefinitions: GROUPS },
+  },
 };

@@ -3,9 +3,6 @@
 export const route = {
   nothingAtThisAddress: 'There is nothing at this address',
   noModel: 'There is no such model',
-  notInThisFormat: 'A model is not given out in this format',
-  formatOfModels: 'a format that is written of a model alone',
-  askForOneOf: (formats: string): string => `Ask for one of ${formats}`,
   noRevision: 'There is no such revision',
   noPicture: 'This model has no such picture',
   noProject: 'There is no such project',

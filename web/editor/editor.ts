@@ -27,6 +27,7 @@ import { Readers } from './readers';
 import { Solutions } from './solutions';
 import { movedUnseen, stillThere, visibleOf } from './visible';
 import { suggestionFor } from './suggestion';
+import { takeSaid } from '../browser/said-of-file';
 import { PageStore } from './page-store';
 import { StorageQueue, type StorageState, type UnsentEdit } from './storage';
 import { storedState, storedStep } from './stored';
@@ -49,7 +50,11 @@ export class Editor {
   constructor({ sent, left }: Opening, search: string) {
     const opened: Opened = { ...sent, model: left?.model ?? (JSON.parse(sent.content) as Model) };
     this.opened = opened;
-    this.own = createStore<EditorState>(() => ({ ...beginning(opened, search), ...(left && { history: left.history }) }));
+    this.own = createStore<EditorState>(() => ({
+      ...beginning(opened, search),
+      ...(left && { history: left.history }),
+      remarks: takeSaid(opened.id),
+    }));
     this.page = new PageStore(this.own);
     const tell = (storage: StorageState): void => this.own.setState({ storage });
     this.queue = left?.queue ?? new StorageQueue(opened.id, opened.revision, tell);
@@ -61,7 +66,11 @@ export class Editor {
     };
     this.solutions = new Solutions({ ...desk, keep: () => this.answer('keep') });
     this.readers = new Readers(this.solutions.client, desk);
-    this.files = new Files(this.solutions.client, { ...desk, refuse: (message) => this.refuse(message) });
+    this.files = new Files(this.solutions.client, {
+      ...desk,
+      refuse: (message) => this.refuse(message),
+      remark: (remarks) => this.own.setState({ remarks, brought: undefined }),
+    });
     this.earlier = new Earlier({
       ...desk,
       id: opened.id,

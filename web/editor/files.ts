@@ -9,6 +9,7 @@ import { files as WORDS } from './words';
 interface Desk {
   readonly state: () => EditorState;
   readonly refuse: (message: string) => void;
+  readonly remark: (words: readonly string[]) => void;
 }
 
 /** Files that take an analysis: they are made by the worker that has it. */
@@ -24,7 +25,8 @@ export class Files {
   async save(format: Format): Promise<void> {
     const file = await this.made(() => this.client.write(format.id));
     if ('refused' in file) return this.desk.refuse(file.refused);
-    keepFile(fileNameOf(this.desk.state().model, format), file, format.mediaType);
+    keepFile(fileNameOf(this.desk.state().model, format), file.content, format.mediaType);
+    if (file.notes.length > 0) this.desk.remark([WORDS.saved(format.words), ...file.notes]);
   }
 
   /** The model on paper, or why it is not. */

@@ -35,6 +35,7 @@ export const stored = {
 };
 
 export const files = {
+  saved: (kind: string): string => `Saved: ${kind}.`,
   notWritten: (why: string): string => `The file could not be written: ${why}. Nothing was saved.`,
   stillSolving: 'The model is still being solved. Save it again when that is done.',
 };

@@ -1,6 +1,7 @@
 import { FILE_BYTES } from '@rigid-beam/core/limits';
 import { tooLarge } from '@rigid-beam/core/formats/model-file';
 import type { Notice } from '@rigid-beam/core/model/notice';
+import { keepSaid } from '../browser/said-of-file';
 import type { Wanted } from './arranged';
 import type { ShownTiles } from './tile';
 import { requests as WORDS } from './words';
@@ -12,6 +13,8 @@ export type NewModel =
 interface Answer {
   readonly id?: string;
   readonly faults?: readonly Notice[];
+  /** Of a file that became a model: what is to be known of it. */
+  readonly notices?: readonly Notice[];
 }
 
 /** How far a file is on its way, in words. */
@@ -26,7 +29,7 @@ export function createModel(given: NewModel, tell: (share: number) => void): Pro
   // Only this kind of request tells how far it is.
   const request = new XMLHttpRequest();
   return new Promise((resolve) => {
-    request.onload = () => resolve(answerOf(request));
+    request.onload = () => resolve(kept(answerOf(request)));
     request.onerror = () => resolve(said(WORDS.silentNothingStored));
     request.upload.onprogress = ({ loaded, total }) => tell(total > 0 ? loaded / total : 0);
     if ('file' in given) {
@@ -48,6 +51,12 @@ function answerOf({ status, responseText }: XMLHttpRequest): Answer {
   } catch {
     return said(WORDS.failed(status));
   }
+}
+
+/** What is to be known of a file is told by the page that opens its model. */
+function kept(answer: Answer): Answer {
+  if (answer.id !== undefined) keepSaid(answer.id, answer.notices?.map(({ message }) => message) ?? []);
+  return answer;
 }
 
 /** Asks for a change; what went wrong comes back. */

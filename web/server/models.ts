@@ -78,7 +78,9 @@ export async function glanceAt(id: string): Promise<Glance | undefined> {
   return isId(id) ? findGlance(await database(), id) : undefined;
 }
 
-export type Created = { readonly ok: true; readonly id: string } | { readonly ok: false; readonly faults: readonly Notice[] };
+export type Created =
+  | { readonly ok: true; readonly id: string; readonly notices: readonly Notice[] }
+  | { readonly ok: false; readonly faults: readonly Notice[] };
 
 /** A model with nothing in it. */
 export interface Begun {
@@ -129,7 +131,7 @@ export async function createModel(projectId: string, begun: Begun | GivenFile): 
   const title = read.model.title || ('file' in begun ? begun.name : '');
   await insertModel(db, id, projectId, { ...read.model, title });
   requestTile(id);
-  return { ok: true, id };
+  return { ok: true, id, notices: read.notices };
 }
 
 export type Stored =

@@ -6,5 +6,9 @@ import { filled } from '@rigid-beam/core/sections/catalogue/fill';
 export type AskedToRead = { readonly file: Uint8Array; readonly format: string } | { readonly value: unknown };
 
 /** Reads it, with all its faults. It takes as long as what it holds asks for. */
-export const readAsked = (asked: AskedToRead): Checked =>
-  'file' in asked ? filled(readable.find(({ id }) => id === asked.format)!.reader.read(asked.file)) : checkModel(asked.value);
+export async function readAsked(asked: AskedToRead): Promise<Checked> {
+  if (!('file' in asked)) return checkModel(asked.value);
+  const format = readable.find(({ id }) => id === asked.format)!;
+  await format.ready?.();
+  return filled(format.reader.read(asked.file));
+}

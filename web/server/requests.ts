@@ -16,6 +16,7 @@ import {
   ValidateBy,
   ValidateNested,
 } from 'class-validator';
+import { writable } from '@rigid-beam/core/formats/registry';
 import { revisionKinds, type RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import { sortings } from '../projects/arranged';
 import { editClasses } from './edit-request';
@@ -100,10 +101,9 @@ export class GivenFileRequest {
 
 /** In which format a model is given out. */
 export class FileQuery {
-  @Says('One that is written of a model alone; model where it is left out')
+  @Says('model where it is left out; what takes an analysis may be a job')
   @MayBeLeftOut()
-  @IsString()
-  @MaxLength(40)
+  @IsIn(writable.map(({ id }) => id))
   format?: string;
 }
 

@@ -32,6 +32,16 @@ export interface Solved {
   readonly sameOutcomes: boolean;
 }
 
+/** A file, and what it cannot say of its model. */
+export interface FileWritten {
+  readonly content: Blob;
+  readonly notes: readonly string[];
+}
+
+/** Where programs lie that packages bring beside themselves. */
+const PROGRAMS: Readonly<Record<string, string>> = { 'web-ifc.wasm': new URL('web-ifc/web-ifc.wasm', import.meta.url).href };
+const programAt = (program: string): string => PROGRAMS[program] ?? program;
+
 /** How far a solution is that takes its time. */
 export interface SolveProgress {
   readonly phase: Phase;
@@ -160,10 +170,13 @@ const solver = {
   },
 
   /** A file that takes an analysis, of the model that was solved last: in parts, since no text may be as long as some files are. */
-  write(format: string): Blob | undefined {
+  async write(format: string): Promise<FileWritten | undefined> {
     const found = writable.find(({ id }) => id === format);
-    if (!current || !found) return undefined;
-    return new Blob([...joined(written(found, current, firstOptions(found.writer)))] as BlobPart[]);
+    await found?.ready?.(programAt);
+    const model = current;
+    if (!model || !found) return undefined;
+    const content = new Blob([...joined(written(found, model, firstOptions(found.writer)))] as BlobPart[]);
+    return { content, notes: found.writer.leftOut?.(model) ?? [] };
   },
 
   /** The model that was solved last on paper. What draws it comes when it is asked for first. */

@@ -9,7 +9,7 @@ import { withOutcomes, withResponses } from './buffers';
 import { partsOf } from './model-parts';
 import type { PaperAsked, PaperFound, ReportFound, ReportWanted } from './paper/asked';
 import { solvingClient as WORDS } from './words';
-import type { ReadingAsked, ReadingFound, SolveProgress, Solved, Solver } from './solver.worker';
+import type { FileWritten, ReadingAsked, ReadingFound, SolveProgress, Solved, Solver } from './solver.worker';
 
 export type SolveOutcome =
   | { readonly model: Model; readonly solved: Solved }
@@ -94,7 +94,7 @@ export class SolvingClient {
   }
 
   /** A file of the model that was solved last; nothing where a newer one is being solved. Why it could not be written is thrown. */
-  write(format: string): Promise<Blob | undefined> {
+  write(format: string): Promise<FileWritten | undefined> {
     return this.between((solver) => solver.write(format));
   }
 

@@ -92,6 +92,8 @@ const Quiet = styled.p`
 `;
 
 const MANY = 4;
+/** Remarks that stand in one line. */
+const FEW = 2;
 
 /** What keeps the model from being solved, why an edit was refused, and what happened elsewhere: in words. They stand under the bench, or under the sheet: nothing moves when one comes. */
 export function Notices({ sheet }: { readonly sheet: SheetController | undefined }) {
@@ -126,7 +128,15 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
         <Slip role="status" data-tone="attention" data-testid="remarks">
           <Apart>
             <div>
-              <p>{remarks.join(' ')}</p>
+              {remarks.length > FEW ? (
+                <ul>
+                  {remarks.map((words, i) => (
+                    <li key={i}>{words}</li>
+                  ))}
+                </ul>
+              ) : (
+                <p>{remarks.join(' ')}</p>
+              )}
               {brought && brought.grades.length > 1 && <Grade brought={brought} />}
             </div>
             <PlainButton aria-label={WORDS.close} onPress={() => editor.dismissRemarks()}>

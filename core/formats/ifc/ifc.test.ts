@@ -59,10 +59,13 @@ describe('there and back', () => {
   test.each(['lintel', 'glasshouse-rib', 'canopy-walk'])('%s', (name) => {
     const model = example(name);
     const back = thereAndBack(model);
-    for (const key of ['title', 'space', 'nodes', 'sections', 'materials', 'groups'] as const) expect(back[key]).toEqual(model[key]);
+    for (const key of ['title', 'space', 'nodes', 'sections', 'materials', 'groups'] as const)
+      expect(back[key]).toEqual(model[key]);
     expect(new Set(back.supports)).toEqual(new Set(model.supports));
     expect(back.cases).toEqual(model.cases.map(({ colour: _, ...rest }) => rest));
-    expect(back.combinations).toEqual(model.combinations.filter(({ type }) => type === 'sum').map(({ made: _, ...rest }) => rest));
+    expect(back.combinations).toEqual(
+      model.combinations.filter(({ type }) => type === 'sum').map(({ made: _, ...rest }) => rest),
+    );
   });
 
   test.each([
@@ -72,7 +75,10 @@ describe('there and back', () => {
     fc.assert(
       fc.property(underAnyLoad(frames), (model) => {
         // What the standard has no word for is left out here as it is there.
-        const sections = model.sections.map(({ Iyz: _, ...rest }): Section => ({ ...rest, shape: { type: 'rectangle', h: 0.2, b: 0.1 } }));
+        const sections = model.sections.map(({ Iyz: _, ...rest }): Section => ({
+          ...rest,
+          shape: { type: 'rectangle', h: 0.2, b: 0.1 },
+        }));
         const loads = model.loads.filter(({ type }) => type !== 'strain');
         const { analysis: _, ...rest } = model;
         thereAndBack({ ...rest, sections, loads });
@@ -89,7 +95,10 @@ describe('there and back', () => {
       { id: 'typed', shape: { type: 'rectangle', h: 0.3, b: 0.1 }, J: 1e-5 },
       { id: 'known', A: 0.01, Iz: 1e-4, Iy: 2e-5, J: 1e-6, Wz: 1e-3, Wy: 2e-4 },
       { id: 'IPN', catalogue: 'IPN 200' },
-      { id: 'mirrored', shape: { type: 'built', parts: [{ shape: { type: 'channel', h: 0.2, b: 0.08, tw: 0.01, tf: 0.012 }, mirrored: true }] } },
+      {
+        id: 'mirrored',
+        shape: { type: 'built', parts: [{ shape: { type: 'channel', h: 0.2, b: 0.08, tw: 0.01, tf: 0.012 }, mirrored: true }] },
+      },
       {
         id: 'hollow',
         shape: { type: 'built', parts: [{ outline: [[0, 0], [0.2, 0], [0.2, 0.3], [0, 0.3]], holes: [[[0.05, 0.05], [0.05, 0.2], [0.15, 0.2], [0.15, 0.05]]] }] }, // oxfmt-ignore
@@ -140,7 +149,9 @@ describe('there and back', () => {
 describe('what is written', () => {
   const everything = (): string[] => [
     ...['lintel', 'glasshouse-rib', 'canopy-walk'].map((name) => written(example(name), { share: 'all', stations: 5 })),
-    ...fc.sample(underAnyLoad(randomSpace), { numRuns: 5, seed: 7 }).map((model) => written(model, { share: 'reactions', stations: 2 })),
+    ...fc
+      .sample(underAnyLoad(randomSpace), { numRuns: 5, seed: 7 })
+      .map((model) => written(model, { share: 'reactions', stations: 2 })),
   ];
 
   test('has nothing but what the schema has: references that exist and fit, and each attribute that must be there; names are given once', () => {
@@ -227,9 +238,18 @@ describe('what is read of others', () => {
     [() => foreign.replace('IFC4X3_ADD2', 'AP203'), /cannot be read as a file of IFC/],
     [() => foreign.replace(/#1=/, '#2='), /Line \d+: #2 stands there twice, in line \d+ as well/],
     [() => foreign.replace('IFCEDGE(', 'IFCBOGUS('), /is not understood/],
-    [() => foreign.replace('.RIGID_JOINED_MEMBER.', '.CABLE.'), /IfcStructuralCurveMember “a” acts in a way that is not known \(CABLE\)/],
-    [() => foreign.replace(/IFCSTRUCTURALANALYSISMODEL\('.*?'/, (all) => `${all},$`), /Line \d+: what stands here is damaged: #\d+ is not understood/],
-    [() => foreign.replace(/(IFCBOUNDARYNODECONDITION\(.*?)\);/, '$1,$);'), /#\d+ has 8 attributes, where IFCBOUNDARYNODECONDITION has 7/],
+    [
+      () => foreign.replace('.RIGID_JOINED_MEMBER.', '.CABLE.'),
+      /IfcStructuralCurveMember “a” acts in a way that is not known \(CABLE\)/,
+    ],
+    [
+      () => foreign.replace(/IFCSTRUCTURALANALYSISMODEL\('.*?'/, (all) => `${all},$`),
+      /Line \d+: what stands here is damaged: #\d+ is not understood/,
+    ],
+    [
+      () => foreign.replace(/(IFCBOUNDARYNODECONDITION\(.*?)\);/, '$1,$);'),
+      /#\d+ has 8 attributes, where IFCBOUNDARYNODECONDITION has 7/,
+    ],
     [() => foreign.replace(/(IFCMATERIALPROFILESETUSAGE\(#\d+),10/, '$1,8'), /cardinal point 8 of the section/],
     [() => foreign.replace('YoungModulus', 'Stiffness'), /IfcMaterial “m” lacks YoungModulus/],
     [() => foreign.replace(/#\d+=IFCRELASSOCIATESMATERIAL.*\n/, ''), /“a” has no section/],

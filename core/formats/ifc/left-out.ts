@@ -28,7 +28,9 @@ export function leftOutOf(model: Model): readonly string[] {
   const names = (list: readonly { readonly id: string }[]): string => list.map(({ id }) => `“${id}”`).join(', ');
   const products = model.sections.filter((one) => one.Iyz !== undefined);
   const relative = model.sections.filter((one) => one.relative);
-  const cornered = model.sections.filter(({ shape }) => shape && shape.type !== 'general' && !(kindOf(shape) && profileOf(shape)));
+  const cornered = model.sections.filter(
+    ({ shape }) => shape && shape.type !== 'general' && !(kindOf(shape) && profileOf(shape)),
+  );
   if (envelopes > 0) said.push(WORDS.envelopes(envelopes));
   if (sums.length > 0) said.push(WORDS.sums(names(sums)));
   if (model.actions?.length) said.push(WORDS.actions(model.actions.length));

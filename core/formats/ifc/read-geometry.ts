@@ -24,7 +24,10 @@ export function itemsOf(reading: Reading, product: StepEntity): { readonly items
   const shape = reading.ref(product, 'Representation');
   const all = shape ? reading.refs(shape, 'Representations') : [];
   const topology = all.filter(({ type }) => type === 'IFCTOPOLOGYREPRESENTATION');
-  return { items: topology.flatMap((one) => reading.refs(one, 'Items')), moved: movedBy(reading, reading.ref(product, 'ObjectPlacement'), 0) };
+  return {
+    items: topology.flatMap((one) => reading.refs(one, 'Items')),
+    moved: movedBy(reading, reading.ref(product, 'ObjectPlacement'), 0),
+  };
 }
 
 /** How far a placement moves what it places; one that turns it is a fault. */
@@ -37,7 +40,12 @@ function movedBy(reading: Reading, placement: StepEntity | undefined, depth: num
   }
   const axis = directionOf(reading, relative, 'Axis') ?? [0, 0, 1];
   const way = directionOf(reading, relative, 'RefDirection') ?? [1, 0, 0];
-  if (Math.hypot(axis[0], axis[1]) > 1e-9 * size(axis) || axis[2] < 0 || Math.hypot(way[1], way[2]) > 1e-9 * size(way) || way[0] < 0)
+  if (
+    Math.hypot(axis[0], axis[1]) > 1e-9 * size(axis) ||
+    axis[2] < 0 ||
+    Math.hypot(way[1], way[2]) > 1e-9 * size(way) ||
+    way[0] < 0
+  )
     reading.fault(placement, WORDS.turnedPlacement, WORDS.mend);
   const own = pointAt(reading, reading.ref(relative, 'Location')) ?? [0, 0, 0];
   return plus(own, movedBy(reading, reading.ref(placement, 'PlacementRelTo'), depth + 1));

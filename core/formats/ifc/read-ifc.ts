@@ -24,7 +24,9 @@ export function readIfc(bytes: Uint8Array): Checked {
   const refused = (what: string, line?: number): Checked => {
     const text = line === undefined ? what : WORDS.inLine(line, what);
     const path = line === undefined ? '' : `line ${line}`;
-    return { notices: [fault({ code: 'ifc', path, value: undefined, what: text, expected: WORDS.expected, remedy: WORDS.mend })] };
+    return {
+      notices: [fault({ code: 'ifc', path, value: undefined, what: text, expected: WORDS.expected, remedy: WORDS.mend })],
+    };
   };
   if ('what' in file) return refused(file.what, file.line);
   try {
@@ -55,7 +57,8 @@ function modelOf(reading: Reading): unknown {
   if (type === 'OUT_PLANE_LOADING_2D') reading.note(WORDS.grillage);
   if (space === 'plane') reading.turned = planeOf(reading, analysis);
   if (reading.count('IfcStructuralCurveMember') === 0) reading.warn(analysis, WORDS.noMembers);
-  for (const [kind, words] of LEFT_OUT) if (reading.count(kind) > 0) reading.warn(reading.all(kind)[0], words(reading.count(kind)));
+  for (const [kind, words] of LEFT_OUT)
+    if (reading.count(kind) > 0) reading.warn(reading.all(kind)[0], words(reading.count(kind)));
   const structure = readStructure(reading, space);
   const loads = readLoads(reading, structure, space);
   const results = reading.all('IfcStructuralResultGroup');
@@ -80,7 +83,12 @@ const LEFT_OUT: readonly (readonly [kind: string, words: (count: number) => stri
 /** What stands around a model and says nothing of the structure. */
 const AROUND = [
   ...['IfcOwnerHistory', 'IfcPerson', 'IfcOrganization', 'IfcPersonAndOrganization', 'IfcApplication', 'IfcRelDeclares'],
-  ...['IfcGeometricRepresentationContext', 'IfcGeometricRepresentationSubContext', 'IfcDimensionalExponents', 'IfcRelServicesBuildings'],
+  ...[
+    'IfcGeometricRepresentationContext',
+    'IfcGeometricRepresentationSubContext',
+    'IfcDimensionalExponents',
+    'IfcRelServicesBuildings',
+  ],
   ...['IfcDirection', 'IfcCartesianPoint', 'IfcAxis2Placement3D', 'IfcAxis2Placement2D', 'IfcLocalPlacement', 'IfcSIUnit'],
 ];
 

@@ -70,7 +70,10 @@ class LoadsReader {
     }
     const actsOn = new Map<number, number>();
     for (const relation of reading.all('IfcRelConnectsStructuralActivity')) {
-      const [[element], [activity]] = [reading.ids(relation, 'RelatingElement'), reading.ids(relation, 'RelatedStructuralActivity')];
+      const [[element], [activity]] = [
+        reading.ids(relation, 'RelatingElement'),
+        reading.ids(relation, 'RelatedStructuralActivity'),
+      ];
       if (element !== undefined && activity !== undefined) actsOn.set(activity, element);
     }
     for (const one of entities) if (this.byCase.has(one.id)) this.cases.push(this.caseOf(one, this.byCase.get(one.id)!));
@@ -82,7 +85,11 @@ class LoadsReader {
     const { reading } = this;
     const coefficient = reading.number(one, 'Coefficient');
     if (coefficient !== undefined && coefficient !== 1) reading.warn(one, WORDS.coefficient(coefficient));
-    const category = categoryFrom(reading.choice(one, 'ActionType'), reading.choice(one, 'ActionSource'), reading.text(one, 'Purpose'));
+    const category = categoryFrom(
+      reading.choice(one, 'ActionType'),
+      reading.choice(one, 'ActionSource'),
+      reading.text(one, 'Purpose'),
+    );
     const title = reading.text(one, 'Description');
     const weight = reading.numbers(one, 'SelfWeightCoefficients');
     const [x, y, z] = weight.length === 3 ? reading.turned(weight as unknown as Point) : [0, 0, 0];
@@ -101,7 +108,11 @@ class LoadsReader {
     }
     this.reading.warn(one, WORDS.weightAside);
     for (const [member, w] of perMetre)
-      if (w !== 0) this.put({ type: 'line', case: id, member, from: { [`w${axis}`]: w }, to: { [`w${axis}`]: w } }, `${id}, own weight aside`);
+      if (w !== 0)
+        this.put(
+          { type: 'line', case: id, member, from: { [`w${axis}`]: w }, to: { [`w${axis}`]: w } },
+          `${id}, own weight aside`,
+        );
   }
 
   private put(load: RawLoad, name: string | undefined): void {
@@ -114,7 +125,8 @@ class LoadsReader {
       const own = this.byCase.get(group);
       if (relation.type === 'IFCRELASSIGNSTOGROUPBYFACTOR') {
         const factor = this.reading.number(relation, 'Factor');
-        if (factor !== 1 && depth + (own === undefined ? 0 : 1) > 0 && own !== undefined) this.reading.fault(relation, WORDS.factorInCase, WORDS.mend);
+        if (factor !== 1 && depth + (own === undefined ? 0 : 1) > 0 && own !== undefined)
+          this.reading.fault(relation, WORDS.factorInCase, WORDS.mend);
       }
       if (own !== undefined) return [own];
       return depth < 8 ? this.casesOf(group, depth + 1) : [];
@@ -142,7 +154,8 @@ class LoadsReader {
 
   private onNode(action: StepEntity, load: StepEntity, node: string): RawLoad[] | undefined {
     const { reading, structure } = this;
-    if (reading.choice(action, 'GlobalOrLocal') === 'LOCAL_COORDS' && structure.turned.has(node)) return this.refused(action, WORDS.turnedNode);
+    if (reading.choice(action, 'GlobalOrLocal') === 'LOCAL_COORDS' && structure.turned.has(node))
+      return this.refused(action, WORDS.turnedNode);
     switch (load.type) {
       case 'IFCSTRUCTURALLOADSINGLEFORCE':
         return [{ type: 'node', node, ...this.forces(load, reading.turned) }];
@@ -205,11 +218,14 @@ class LoadsReader {
     const length = distance(member.start, member.end);
     const extent = this.extentOf(action, member);
     if (typeof extent === 'string') return this.refused(action, extent);
-    if (load.type === 'IFCSTRUCTURALLOADTEMPERATURE') return extent ? this.refused(action, WORDS.partialHeat) : this.heat(action, load, member);
+    if (load.type === 'IFCSTRUCTURALLOADTEMPERATURE')
+      return extent ? this.refused(action, WORDS.partialHeat) : this.heat(action, load, member);
     const point = (one: StepEntity, at: number): RawLoad[] | undefined => {
       if (one.type !== 'IFCSTRUCTURALLOADSINGLEFORCE') return this.refused(action, WORDS.loadType(one.type));
       const { axes: _, ...rest } = isLocal ? { axes: 'local' } : { axes: undefined };
-      return [{ type: 'point', member: member.id, ...rest, ...(isLocal && axes), at, measure: 'length', ...this.forces(one, turned) }];
+      return [
+        { type: 'point', member: member.id, ...rest, ...(isLocal && axes), at, measure: 'length', ...this.forces(one, turned) },
+      ];
     };
     if (type === 'POINT') return extent ? point(load, extent[0]) : this.refused(action, WORDS.noPlace);
     if (load.type !== 'IFCSTRUCTURALLOADCONFIGURATION') {
@@ -228,13 +244,17 @@ class LoadsReader {
     const places = (said.length === values.length ? said : evenly).map((place) => begin + place);
     if (said.length > 0 && said.length !== values.length) return this.refused(action, WORDS.places);
     if (type === 'DISCRETE') return values.flatMap((one, i) => point(one, places[i]!) ?? []);
-    if (!['CONST', 'LINEAR', 'POLYGONAL', 'EQUIDISTANT'].includes(type) || values.length < 2) return this.refused(action, WORDS.loadShape(type));
+    if (!['CONST', 'LINEAR', 'POLYGONAL', 'EQUIDISTANT'].includes(type) || values.length < 2)
+      return this.refused(action, WORDS.loadShape(type));
     const all = values.map((one) => this.intensity(action, one, turned));
     return all.slice(1).flatMap((to, i) => {
       const from = all[i];
       if (!from || !to || places[i] === places[i + 1]) return [];
-      const at = (k: number): RawLoad => (places[k] === 0 || Math.abs(places[k]! - length) > 1e-9 * length ? { at: places[k]! } : { at: length });
-      return [{ type: 'line', member: member.id, ...axes, measure: 'length', from: { ...at(i), ...from }, to: { ...at(i + 1), ...to } }];
+      const at = (k: number): RawLoad =>
+        places[k] === 0 || Math.abs(places[k]! - length) > 1e-9 * length ? { at: places[k]! } : { at: length };
+      return [
+        { type: 'line', member: member.id, ...axes, measure: 'length', from: { ...at(i), ...from }, to: { ...at(i + 1), ...to } },
+      ];
     });
   }
 
@@ -298,7 +318,8 @@ class LoadsReader {
           reading.warn(relation, WORDS.notInSum);
           continue;
         }
-        own[name] = (own[name] ?? 0) + (relation.type === 'IFCRELASSIGNSTOGROUPBYFACTOR' ? reading.needed(relation, 'Factor') : 1);
+        own[name] =
+          (own[name] ?? 0) + (relation.type === 'IFCRELASSIGNSTOGROUPBYFACTOR' ? reading.needed(relation, 'Factor') : 1);
       }
     return entities.flatMap((one) => {
       const purpose = reading.text(one, 'Purpose');
@@ -312,7 +333,15 @@ class LoadsReader {
         return [];
       }
       const id = ids.get(one.id)!;
-      return [{ id, ...(title !== undefined && { title: title.slice(0, 200) }), type: 'sum' as const, factors: own, ...(limitState && { limitState }) }];
+      return [
+        {
+          id,
+          ...(title !== undefined && { title: title.slice(0, 200) }),
+          type: 'sum' as const,
+          factors: own,
+          ...(limitState && { limitState }),
+        },
+      ];
     });
   }
 }

@@ -54,7 +54,13 @@ export class SectionsReader {
     const profile = one && reading.ref(one, 'Profile');
     const stuff = one && reading.ref(one, 'Material');
     if (!one || !profile || !stuff || profiles.length > 1) {
-      const what = !association ? WORDS.noSection : profiles.length > 1 ? WORDS.composite : !profile ? WORDS.noProfile : WORDS.noMaterial;
+      const what = !association
+        ? WORDS.noSection
+        : profiles.length > 1
+          ? WORDS.composite
+          : !profile
+            ? WORDS.noProfile
+            : WORDS.noMaterial;
       reading.fault(member, what, WORDS.giveSection);
       return undefined;
     }
@@ -112,7 +118,13 @@ export class SectionsReader {
     return id;
   }
 
-  private whole(id: string, called: string | undefined, found: Shape | string | undefined, given: SectionProperties, profile: StepEntity): Section {
+  private whole(
+    id: string,
+    called: string | undefined,
+    found: Shape | string | undefined,
+    given: SectionProperties,
+    profile: StepEntity,
+  ): Section {
     const shape = typeof found === 'object' && shapeFault(found) === undefined ? found : undefined;
     const named = called === undefined ? undefined : shapeCalled(called);
     // What is called by a designation is that very shape, unless something in the file says otherwise.
@@ -128,7 +140,12 @@ export class SectionsReader {
       const drawn: Section = { id, shape };
       return { ...drawn, ...beside(drawn, given, SAME) };
     }
-    const why = typeof found === 'string' ? found : typeof found === 'object' ? (shapeFault(found) ?? '') : WORDS.unknownProfile(profile.type);
+    const why =
+      typeof found === 'string'
+        ? found
+        : typeof found === 'object'
+          ? (shapeFault(found) ?? '')
+          : WORDS.unknownProfile(profile.type);
     if (given.A === undefined) this.reading.fault(profile, why, WORDS.giveProperties);
     else if (profile.type !== 'IFCPROFILEDEF') this.reading.warn(profile, `${why}: ${WORDS.byProperties}`);
     return { id, ...given };

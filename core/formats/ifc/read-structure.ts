@@ -16,7 +16,9 @@ const BEHAVIOURS = new Map(Object.entries(MEMBER_TYPES).map(([behaviour, type]) 
 
 /** What was found of a structure; `nodes` and `members` by their entities. */
 export interface ReadStructure {
-  readonly model: Pick<Model, 'nodes' | 'members' | 'supports' | 'sections' | 'materials'> & { readonly groups?: readonly Group[] };
+  readonly model: Pick<Model, 'nodes' | 'members' | 'supports' | 'sections' | 'materials'> & {
+    readonly groups?: readonly Group[];
+  };
   readonly nodes: ReadonlyMap<number, string>;
   readonly members: ReadonlyMap<number, ReadMember>;
   /** Axes of a support that is turned, as its entity has them, by node. */
@@ -95,8 +97,9 @@ export function readStructure(reading: Reading, space: Model['space']): ReadStru
     const type = reading.choice(one, 'PredefinedType') ?? '';
     const behaviour = BEHAVIOURS.get(type);
     if (behaviour === undefined) reading.fault(one, WORDS.memberType(type), WORDS.knownTypes);
-    const ends = { start: jointAt(reading, one, joints.get(one.id) ?? [], start, end, 'start'), end: jointAt(reading, one, joints.get(one.id) ?? [], start, end, 'end') }; // oxfmt-ignore
-    checkJoints(reading, one, joints.get(one.id) ?? [], [ends.start, ends.end]);
+    const own = joints.get(one.id) ?? [];
+    const ends = { start: jointAt(reading, one, own, [start, end]), end: jointAt(reading, one, own, [end, start]) };
+    checkJoints(reading, one, own, [ends.start, ends.end]);
     const [from, to] = [ends.start?.node ?? alone(start), ends.end?.node ?? alone(end)];
     const releases = releasesOf(reading, ends, behaviour, space);
     const offset = offsetOf(reading, places, { start: [from, start], end: [to, end] });
@@ -134,7 +137,11 @@ function associations(reading: Reading): Map<number, StepEntity> {
   return found;
 }
 
-function jointsOf(reading: Reading, nodes: ReadonlyMap<number, string>, places: ReadonlyMap<string, Point>): Map<number, Joint[]> {
+function jointsOf(
+  reading: Reading,
+  nodes: ReadonlyMap<number, string>,
+  places: ReadonlyMap<string, Point>,
+): Map<number, Joint[]> {
   const found = new Map<number, Joint[]>();
   for (const relation of reading.all('IfcRelConnectsStructuralMember', 'IfcRelConnectsWithEccentricity')) {
     const [member] = reading.ids(relation, 'RelatingStructuralMember');
@@ -152,9 +159,12 @@ function jointsOf(reading: Reading, nodes: ReadonlyMap<number, string>, places: 
 }
 
 /** The joint of one end: the one that is there, or else the one of two that is nearer to it and says where it is on the member. */
-function jointAt(reading: Reading, member: StepEntity, joints: readonly Joint[], start: Point, end: Point, which: MemberEnd): Joint | undefined {
-  const mine = which === 'start' ? start : end;
-  const other = which === 'start' ? end : start;
+function jointAt(
+  reading: Reading,
+  member: StepEntity,
+  joints: readonly Joint[],
+  [mine, other]: readonly [Point, Point],
+): Joint | undefined {
   const fitting = joints.filter(({ relation, at, on }) => {
     const place = on ?? at;
     if (distance(place, mine) < NEAR) return true;
@@ -266,7 +276,8 @@ function releasesOf(
     const { relation } = joint;
     const condition = conditionOf(reading, relation);
     for (const name of ['AdditionalConditions', 'SupportedLength'])
-      if (relation.attributes[name] !== null && relation.attributes[name] !== undefined) reading.warn(relation, WORDS.notTaken(name));
+      if (relation.attributes[name] !== null && relation.attributes[name] !== undefined)
+        reading.warn(relation, WORDS.notTaken(name));
     if (!condition) return undefined;
     const all: { -readonly [freedom in keyof typeof RELEASED]?: Restraint } = {};
     for (const [freedom, name] of Object.entries(RELEASED)) {
@@ -288,7 +299,9 @@ function groupsOf(reading: Reading, nodes: ReadonlyMap<number, string>, members:
   const relations = reading.all('IfcRelAssignsToGroup');
   const named = uniqueNames([]);
   return reading.all('IfcGroup').flatMap((group) => {
-    const ids = relations.filter((one) => reading.ids(one, 'RelatingGroup')[0] === group.id).flatMap((one) => reading.ids(one, 'RelatedObjects'));
+    const ids = relations
+      .filter((one) => reading.ids(one, 'RelatingGroup')[0] === group.id)
+      .flatMap((one) => reading.ids(one, 'RelatedObjects'));
     const [ofNodes, ofMembers] = [ids.flatMap((id) => nodes.get(id) ?? []), ids.flatMap((id) => members.get(id)?.id ?? [])];
     if (ofNodes.length + ofMembers.length === 0) return [];
     const id = named(idFrom(reading.text(group, 'Name'), 'Group'));

@@ -1,5 +1,4 @@
 import { Measure, type StepEntity } from '../step/values';
-import type { Reading } from './reading';
 import { DERIVED } from './write-units';
 import { ifcReading as WORDS } from './words';
 
@@ -28,7 +27,8 @@ const UNIT_OF: Readonly<Record<string, string | undefined>> = {
   IFCTHERMALEXPANSIONCOEFFICIENTMEASURE: 'THERMALEXPANSIONCOEFFICIENTUNIT',
   IFCTHERMODYNAMICTEMPERATUREMEASURE: 'THERMODYNAMICTEMPERATUREUNIT',
 };
-const PLAIN = /^IFC(REAL|INTEGER|NUMERICMEASURE|(POSITIVE|NORMALISED)?RATIOMEASURE|COUNTMEASURE|DIMENSIONCOUNT|CARDINALPOINTREFERENCE)$/;
+const PLAIN =
+  /^IFC(REAL|INTEGER|NUMERICMEASURE|(POSITIVE|NORMALISED)?RATIOMEASURE|COUNTMEASURE|DIMENSIONCOUNT|CARDINALPOINTREFERENCE)$/;
 
 /** A modulus may be in the unit of a pressure. */
 const INSTEAD: Readonly<Record<string, string>> = {
@@ -36,13 +36,21 @@ const INSTEAD: Readonly<Record<string, string>> = {
   SHEARMODULUSUNIT: 'PRESSUREUNIT',
 };
 
+/** What is asked of the file that units stand in. */
+interface Asked {
+  readonly ref: (entity: StepEntity, name: string) => StepEntity | undefined;
+  readonly refs: (entity: StepEntity, name: string) => readonly StepEntity[];
+  readonly choice: (entity: StepEntity, name: string) => string | undefined;
+  readonly fault: (entity: StepEntity | undefined, what: string, remedy: string) => void;
+}
+
 /** The units of a file, by which its numbers become ours. */
 export class Units {
   private readonly known = new Map<string, number>();
   private readonly missed = new Set<string>();
 
   constructor(
-    private readonly reading: Reading,
+    private readonly reading: Asked,
     assignment: StepEntity | undefined,
   ) {
     for (const unit of assignment ? reading.refs(assignment, 'Units') : []) {
@@ -69,7 +77,9 @@ export class Units {
   }
 
   private get isCoherent(): boolean {
-    return this.known.get('LENGTHUNIT') === 1 && (this.known.get('FORCEUNIT') ?? 1) === 1 && (this.known.get('MASSUNIT') ?? 1) === 1;
+    return (
+      this.known.get('LENGTHUNIT') === 1 && (this.known.get('FORCEUNIT') ?? 1) === 1 && (this.known.get('MASSUNIT') ?? 1) === 1
+    );
   }
 
   private lacks(unit: string, entity: StepEntity): number {
@@ -118,4 +128,3 @@ export class Units {
 const BY_THEMSELVES: ReadonlySet<string> = new Set([
   ...['FORCEUNIT', 'PRESSUREUNIT', 'AREAUNIT', 'PLANEANGLEUNIT', 'THERMODYNAMICTEMPERATUREUNIT'],
 ]);
-

@@ -5,7 +5,8 @@ export const ifc = {
   signs:
     'Reactions are what supports do to the structure. Forces along a member are what the part behind a place does to the part before it, along the local axes. First order.',
   left: {
-    envelopes: (count: number): string => `${counted(count, 'envelope is', 'envelopes are')} left out: the standard has sums only.`,
+    envelopes: (count: number): string =>
+      `${counted(count, 'envelope is', 'envelopes are')} left out: the standard has sums only.`,
     sums: (ids: string): string =>
       `Combinations ${ids} are left out: they hold actions that act in several ways, which the standard has no words for.`,
     strains: (count: number): string =>
@@ -16,7 +17,8 @@ export const ifc = {
       `${counted(count, 'load', 'loads')} over several members or areas, and of trains, stand there as what they put on each member.`,
     products: (ids: string): string => `Iyz of sections ${ids} is left out: its sign is not settled in the standard.`,
     relative: (ids: string): string => `Sections ${ids} stand there by their properties: the standard has no relative ones.`,
-    corners: (ids: string): string => `The outlines of sections ${ids} stand there by corners: their round ones as 64 to a circle.`,
+    corners: (ids: string): string =>
+      `The outlines of sections ${ids} stand there by corners: their round ones as 64 to a circle.`,
     actions: (count: number): string => `${counted(count, 'action that acts', 'actions that act')} in several ways are left out.`,
     gravity: (g: number): string => `Gravity is ${g} m/s²: the standard has no place for another than that of the earth.`,
     shear: 'That shear deforms members is not said: the standard has no place for it.',
@@ -47,13 +49,16 @@ export const ifcReading = {
   exportOne: 'Write each into a file of its own',
   noMembers: 'has no members',
   grillage: 'The model is loaded out of its plane: it is taken as one in space',
-  results: (count: number): string => `Results of ${counted(count, 'case or combination', 'cases and combinations')} are left: they are found anew`,
+  results: (count: number): string =>
+    `Results of ${counted(count, 'case or combination', 'cases and combinations')} are left: they are found anew`,
   unseen: (type: string, count: number, line: number): string =>
     `${type} has no place in a model of members and is left out (${counted(count, 'time', 'times')}, first in line ${line})`,
-  surfaces: (count: number): string => `and ${counted(count, 'member')} in all that are surfaces are left out with all that acts on them`,
+  surfaces: (count: number): string =>
+    `and ${counted(count, 'member')} in all that are surfaces are left out with all that acts on them`,
   lineSupports: (count: number): string => `and ${counted(count, 'connection')} in all along lines and surfaces are left out`,
   surfaceLoads: (count: number): string => `and ${counted(count, 'load')} in all on surfaces are left out`,
-  noUnit: (unit: string): string => (unit === '' ? 'is in a unit that is not understood' : `needs a unit that the file does not say: ${unit}`),
+  noUnit: (unit: string): string =>
+    unit === '' ? 'is in a unit that is not understood' : `needs a unit that the file does not say: ${unit}`,
   sayUnit: 'Export the file with its units',
   lacks: (name: string): string => `lacks ${name}`,
   placement: 'is no placement along straight axes',

@@ -3,7 +3,8 @@ import type { Results } from '../../results/results';
 import type { FilePart } from '../format';
 import { StepWriter } from '../step/write-step';
 import { writeLoads } from './write-loads';
-import { writeResults, type Share } from './write-results';
+import type { Share } from './shares';
+import { writeResults } from './write-results';
 import { profileSetsOf } from './write-sections';
 import { writeGroups, writeStructure } from './write-structure';
 import { unitsOf } from './write-units';
@@ -47,10 +48,13 @@ export function writeIfc(model: Model, results: () => Results, { share, stations
       : undefined,
     LoadedBy: loads.length > 0 ? loads : undefined,
     HasResults: found.length > 0 ? found : undefined,
-    SharedPlacement: writing.add('IfcLocalPlacement', { RelativePlacement: writing.add('IfcAxis2Placement3D', { Location: ORIGIN }) }),
+    SharedPlacement: writing.add('IfcLocalPlacement', {
+      RelativePlacement: writing.add('IfcAxis2Placement3D', { Location: ORIGIN }),
+    }),
   });
   const parts = [...writing.nodes.values(), ...writing.members.values()];
-  if (parts.length > 0) writing.related('IfcRelAssignsToGroup', ['of analysis'], { RelatedObjects: parts, RelatingGroup: analysis });
+  if (parts.length > 0)
+    writing.related('IfcRelAssignsToGroup', ['of analysis'], { RelatedObjects: parts, RelatingGroup: analysis });
   writing.related('IfcRelDeclares', ['of project'], { RelatingContext: project, RelatedDefinitions: [analysis] });
   return out.bytes(model.title);
 }

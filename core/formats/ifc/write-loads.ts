@@ -1,7 +1,14 @@
 import { expandLoads } from '../../model/loads/expand';
 import { isNotional, swayOf } from '../../model/loads/notional';
 import { shapeOf } from '../../model/loads/member-shape';
-import type { ForceComponents, Intensity, LineLoad, PrimitiveLoad, SettlementLoad, ThermalLoad } from '../../model/loads/primitive';
+import type {
+  ForceComponents,
+  Intensity,
+  LineLoad,
+  PrimitiveLoad,
+  SettlementLoad,
+  ThermalLoad,
+} from '../../model/loads/primitive';
 import type { LoadCase, Section, Support } from '../../model/model';
 import type { Point } from '../../model/point';
 import { inGlobalAxes } from '../../model/support-axes';
@@ -39,7 +46,10 @@ export function writeLoads(writing: Writing): readonly Reference[] {
     const made = actionOf(writing, load, name);
     if (!made) continue;
     const [action, element] = made;
-    writing.related('IfcRelConnectsStructuralActivity', ['acts', name], { RelatingElement: element, RelatedStructuralActivity: action });
+    writing.related('IfcRelConnectsStructuralActivity', ['acts', name], {
+      RelatingElement: element,
+      RelatedStructuralActivity: action,
+    });
     list.push(action);
   }
   for (const one of model.cases) {
@@ -51,7 +61,8 @@ export function writeLoads(writing: Writing): readonly Reference[] {
     });
     cases.set(one.id, made);
     const RelatedObjects = acting.get(one.id)!;
-    if (RelatedObjects.length > 0) writing.related('IfcRelAssignsToGroup', ['of case', one.id], { RelatedObjects, RelatingGroup: made });
+    if (RelatedObjects.length > 0)
+      writing.related('IfcRelAssignsToGroup', ['of case', one.id], { RelatedObjects, RelatingGroup: made });
   }
   return [...cases.values(), ...writeSums(writing, cases)];
 }
@@ -94,10 +105,18 @@ function selfWeightOf({ model }: Writing, { id, selfWeight = 0 }: LoadCase): rea
 }
 
 /** What a load is in the file, and what it acts on; nothing where the standard has no word for it. */
-function actionOf(writing: Writing, load: PrimitiveLoad, name: string): readonly [action: Reference, element: Reference] | undefined {
+function actionOf(
+  writing: Writing,
+  load: PrimitiveLoad,
+  name: string,
+): readonly [action: Reference, element: Reference] | undefined {
   const onNode = (node: string, AppliedLoad: Reference) =>
     [
-      writing.rooted('IfcStructuralPointAction', ['load', name], { Name: name, AppliedLoad, GlobalOrLocal: choice('GLOBAL_COORDS') }),
+      writing.rooted('IfcStructuralPointAction', ['load', name], {
+        Name: name,
+        AppliedLoad,
+        GlobalOrLocal: choice('GLOBAL_COORDS'),
+      }),
       writing.nodes.get(node)!,
     ] as const;
   const onMember = (member: string, axes: string, type: string, AppliedLoad: Reference) =>
@@ -177,5 +196,12 @@ function movementOf(writing: Writing, load: SettlementLoad) {
   };
   const [DisplacementX, DisplacementY, DisplacementZ] = vector(['ux', 'uy', 'uz']);
   const [RotationalDisplacementRX, RotationalDisplacementRY, RotationalDisplacementRZ] = vector(['rx', 'ry', 'rz']);
-  return { DisplacementX, DisplacementY, DisplacementZ, RotationalDisplacementRX, RotationalDisplacementRY, RotationalDisplacementRZ };
+  return {
+    DisplacementX,
+    DisplacementY,
+    DisplacementZ,
+    RotationalDisplacementRX,
+    RotationalDisplacementRY,
+    RotationalDisplacementRZ,
+  };
 }

@@ -4,12 +4,9 @@ import { nodalAt, valuesIn } from '../../results/read';
 import type { Solution } from '../../results/results';
 import type { Reference } from '../step/values';
 import { toFile } from './axes';
+import type { Share } from './shares';
 import { ifc as WORDS } from './words';
 import { choice, type Writing } from './writing';
-
-export const shares = ['none', 'reactions', 'all'] as const;
-/** What of the results stands in the file: nothing, reactions and movements of nodes, or forces along members as well. */
-export type Share = (typeof shares)[number];
 
 /** What a solution found of each case and sum that is in the file, as groups of results. */
 export function writeResults(writing: Writing, solution: Solution, share: Exclude<Share, 'none'>, stations: number): Reference[] {
@@ -67,7 +64,13 @@ function* ofMembers(writing: Writing, solution: Solution, outcome: number, id: s
     });
     const AppliedLoad = writing.add('IfcStructuralLoadConfiguration', { Values, Locations: places.map((x) => [x]) });
     const reaction = writing.rooted('IfcStructuralCurveReaction', ['forces', id, member], {
-      ...{ Name: member, Description: 'Forces', AppliedLoad, GlobalOrLocal: choice('LOCAL_COORDS'), PredefinedType: choice('DISCRETE') },
+      ...{
+        Name: member,
+        Description: 'Forces',
+        AppliedLoad,
+        GlobalOrLocal: choice('LOCAL_COORDS'),
+        PredefinedType: choice('DISCRETE'),
+      },
     });
     writing.related('IfcRelConnectsStructuralActivity', ['forces', id, member], {
       ...{ RelatingElement: writing.members.get(member)!, RelatedStructuralActivity: reaction },

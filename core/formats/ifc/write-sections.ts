@@ -10,7 +10,9 @@ import { choice, count, measure, type Writing } from './writing';
 type Attributes = Readonly<Record<string, Said>>;
 
 /** What a shape is called in the standard, and its dimensions there, where it has one; `turned` quarters, anticlockwise. */
-export function profileOf(shape: Shape): { readonly type: string; readonly turned?: number; readonly attributes: Attributes } | undefined {
+export function profileOf(
+  shape: Shape,
+): { readonly type: string; readonly turned?: number; readonly attributes: Attributes } | undefined {
   const { h = 0, b = 0, tw = 0, tf = 0, t = 0, d = 0, r = 0, ro = 0, rt = 0, slope = 0 } = shape;
   if (slope !== 0) return undefined;
   switch (shape.type) {
@@ -22,7 +24,12 @@ export function profileOf(shape: Shape): { readonly type: string; readonly turne
         attributes: {
           ...{ BottomFlangeWidth: b, OverallDepth: h, WebThickness: tw, BottomFlangeThickness: tf },
           ...{ TopFlangeWidth: shape.bTop ?? b, TopFlangeThickness: shape.tfTop ?? tf },
-          ...radii({ BottomFlangeFilletRadius: r, TopFlangeFilletRadius: r, BottomFlangeEdgeRadius: rt, TopFlangeEdgeRadius: rt }),
+          ...radii({
+            BottomFlangeFilletRadius: r,
+            TopFlangeFilletRadius: r,
+            BottomFlangeEdgeRadius: rt,
+            TopFlangeEdgeRadius: rt,
+          }),
         },
       };
     case 'channel':
@@ -80,7 +87,8 @@ function profile(writing: Writing, { id, shape, catalogue }: Section): Reference
     inner.length > 0
       ? writing.add('IfcArbitraryProfileDefWithVoids', { ...head, OuterCurve, InnerCurves: inner })
       : writing.add('IfcArbitraryClosedProfileDef', { ...head, OuterCurve });
-  const inside = (outer: ArrayLike<number>) => holes.filter(({ line }) => isInside(line[0]!, line[1]!, outer)).map(({ curve }) => curve);
+  const inside = (outer: ArrayLike<number>) =>
+    holes.filter(({ line }) => isInside(line[0]!, line[1]!, outer)).map(({ curve }) => curve);
   if (solid.length === 1) return one(head, solid[0]!.curve, holes.map(({ curve }) => curve)); // oxfmt-ignore
   const parts = solid.map(({ curve, line }) => one({ ProfileType: choice('AREA') }, curve, inside(line)));
   return writing.add('IfcCompositeProfileDef', { ...head, Profiles: parts });
@@ -138,7 +146,8 @@ export function profileSetsOf(writing: Writing, { sections, materials, members }
       const value = found[key as keyof typeof PROFILE_PROPERTIES];
       return value === undefined ? [] : [property(writing, name, kind, value)];
     });
-    if (Properties.length > 0) writing.add('IfcProfileProperties', { Name: 'Pset_ProfileMechanical', Properties, ProfileDefinition: made });
+    if (Properties.length > 0)
+      writing.add('IfcProfileProperties', { Name: 'Pset_ProfileMechanical', Properties, ProfileDefinition: made });
   }
   for (const material of materials) {
     const made = writing.add('IfcMaterial', { Name: material.id });
@@ -165,7 +174,11 @@ export function profileSetsOf(writing: Writing, { sections, materials, members }
     else pairs.set(key, { section, material, of: [id] });
   }
   for (const [key, { section, material, of }] of pairs) {
-    const one = writing.add('IfcMaterialProfile', { Name: section, Material: stuff.get(material)!, Profile: profiles.get(section)! });
+    const one = writing.add('IfcMaterialProfile', {
+      Name: section,
+      Material: stuff.get(material)!,
+      Profile: profiles.get(section)!,
+    });
     const set = writing.add('IfcMaterialProfileSet', { Name: `${section}, ${material}`, MaterialProfiles: [one] });
     // 10: the axis of a member goes through the centroid.
     const RelatingMaterial = writing.add('IfcMaterialProfileSetUsage', { ForProfileSet: set, CardinalPoint: count(10) });

@@ -58,14 +58,18 @@ export function writeStructure(writing: Writing, context: Reference): void {
       const AppliedCondition = released(writing, member, member.releases?.[which]);
       const eccentric = member.offset?.[which] !== undefined;
       const nodeVertex = vertices.get(member[which])!;
-      writing.related(eccentric ? 'IfcRelConnectsWithEccentricity' : 'IfcRelConnectsStructuralMember', ['joint', member.id, which], {
-        ...{ RelatingStructuralMember: one, RelatedStructuralConnection: writing.nodes.get(member[which])!, AppliedCondition },
-        ...(eccentric && {
-          ConnectionConstraint: writing.add('IfcConnectionPointEccentricity', {
-            ...{ PointOnRelatingElement: ends[which], PointOnRelatedElement: nodeVertex },
+      writing.related(
+        eccentric ? 'IfcRelConnectsWithEccentricity' : 'IfcRelConnectsStructuralMember',
+        ['joint', member.id, which],
+        {
+          ...{ RelatingStructuralMember: one, RelatedStructuralConnection: writing.nodes.get(member[which])!, AppliedCondition },
+          ...(eccentric && {
+            ConnectionConstraint: writing.add('IfcConnectionPointEccentricity', {
+              ...{ PointOnRelatingElement: ends[which], PointOnRelatedElement: nodeVertex },
+            }),
           }),
-        }),
-      });
+        },
+      );
     }
   }
 }
@@ -122,6 +126,7 @@ export function writeGroups(writing: Writing, { groups = [] }: Model): void {
   for (const { id, nodes = [], members = [] } of groups) {
     const group = writing.rooted('IfcGroup', ['group', id], { Name: id });
     const RelatedObjects = [...nodes.map((one) => writing.nodes.get(one)!), ...members.map((one) => writing.members.get(one)!)];
-    if (RelatedObjects.length > 0) writing.related('IfcRelAssignsToGroup', ['of group', id], { RelatedObjects, RelatingGroup: group });
+    if (RelatedObjects.length > 0)
+      writing.related('IfcRelAssignsToGroup', ['of group', id], { RelatedObjects, RelatingGroup: group });
   }
 }

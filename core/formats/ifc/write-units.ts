@@ -36,7 +36,11 @@ export function unitsOf(writing: Writing): Reference {
   for (const [type, [name, prefix]] of Object.entries(SI) as [Base, readonly [string, string?]][])
     base.set(
       type,
-      writing.add('IfcSIUnit', { UnitType: choice(type), Prefix: prefix === undefined ? null : choice(prefix), Name: choice(name) }),
+      writing.add('IfcSIUnit', {
+        UnitType: choice(type),
+        Prefix: prefix === undefined ? null : choice(prefix),
+        Name: choice(name),
+      }),
     );
   const derived = Object.entries(DERIVED).map(([type, powers]) =>
     writing.add('IfcDerivedUnit', {

@@ -58,5 +58,7 @@ export const count = (value: number): Measure => new Measure('IfcInteger', value
 export const measure = (kind: string, value: number): Measure => new Measure(kind, value);
 
 /** Held, free, or a spring, as the file says it. */
-export const restraintOf = (kind: 'IfcLinearStiffnessMeasure' | 'IfcRotationalStiffnessMeasure', value: 'fixed' | 'free' | number): StepValue =>
-  typeof value === 'number' ? measure(kind, value) : value === 'fixed';
+export const restraintOf = (
+  kind: 'IfcLinearStiffnessMeasure' | 'IfcRotationalStiffnessMeasure',
+  value: 'fixed' | 'free' | number,
+): StepValue => (typeof value === 'number' ? measure(kind, value) : value === 'fixed');

@@ -9,15 +9,15 @@ export interface Engine {
 let engine: Engine | undefined;
 
 /**
- * Makes ready what reads and writes STEP files; it comes when it is asked for first, since it is large. `wasm`: the address of its program, where that
- * is not found beside the package.
+ * Makes ready what reads and writes STEP files; it comes when it is asked for first, since it is large. `found` tells the
+ * address of its program, where that does not lie beside the package.
  */
-export async function readyStep(wasm?: string): Promise<void> {
+export async function readyStep(found?: (program: string) => string): Promise<void> {
   if (engine) return;
-  const found = (await import('web-ifc')) as typeof Package & { readonly default?: typeof Package };
-  const schema = found.IfcAPI ? found : found.default!;
+  const loaded = (await import('web-ifc')) as typeof Package & { readonly default?: typeof Package };
+  const schema = loaded.IfcAPI ? loaded : loaded.default!;
   const api = new schema.IfcAPI();
-  await api.Init(wasm === undefined ? undefined : () => wasm, true);
+  await api.Init(found, true);
   api.SetLogLevel(schema.LogLevel.LOG_LEVEL_OFF);
   engine = { schema, api };
 }

@@ -31,8 +31,9 @@ declare const TextDecoder: new () => { readonly decode: (bytes: Uint8Array) => s
 export function openStep(bytes: Uint8Array): StepFile | StepFault {
   const text = new TextDecoder().decode(bytes);
   if (!/^\uFEFF?\s*ISO-10303-21\s*;/u.test(text)) return { what: 'It does not begin as STEP files do, with ISO-10303-21;' };
-  const { places, cut } = placesIn(text);
-  if (cut !== undefined) return { what: 'What begins here has no end', line: cut };
+  const found = placesIn(text);
+  if ('what' in found) return found;
+  const { places } = found;
   if (!/END-ISO-10303-21\s*;\s*$/u.test(text)) return { what: 'It has no end: END-ISO-10303-21; is missing' };
   if (places.length > MOST_ENTITIES) return { what: `It has ${places.length} entities: at most ${MOST_ENTITIES} are read` };
   const known = new Map<number, StepPlace>();

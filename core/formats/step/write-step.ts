@@ -19,7 +19,8 @@ export class StepWriter {
   add(type: string, attributes: Readonly<Record<string, Said | undefined>>): Reference {
     const made = new (this.made(type))();
     // Nothing is said by a null; what is not even that is derived from others.
-    for (const name of Object.keys(made)) if (!isDerived(type, name) && name !== 'type' && name !== 'expressID') made[name] = null;
+    for (const name of Object.keys(made))
+      if (!isDerived(type, name) && name !== 'type' && name !== 'expressID') made[name] = null;
     for (const [name, value] of Object.entries(attributes)) {
       if (!(name in made)) throw new Error(`${type} has no attribute ${name}`);
       made[name] = value === undefined ? null : this.handed(value);

@@ -63,11 +63,20 @@ export class NoticeEntry {
   @Says('What it is about, such as “member b”') @IsArray() @IsString({ each: true }) subjects: string[];
 }
 
+export class MadeModelAnswer extends MadeAnswer {
+  @Says('Of a file: what of it was left out, or is to be known')
+  @MayBeLeftOut()
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Of(() => NoticeEntry)
+  notices?: NoticeEntry[];
+}
+
 export class JobAnswer {
   @IsString() id: string;
   @Says('Of which model') @IsString() model: string;
   @Says('And of which of its revisions') @IsInt() revision: number;
-  @IsIn(['results', 'tables', 'drawing', 'report']) what: string;
+  @IsIn(['file', 'results', 'tables', 'drawing', 'report']) what: string;
   @IsIn(jobStates) state: JobState;
   @Says('What it is doing, while it runs') @MayBeLeftOut() @IsIn(stages) stage?: Stage;
   @Says('So much of the file is written') @IsInt() bytes: number;

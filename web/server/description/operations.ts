@@ -12,7 +12,16 @@ import {
   RevisionRequest,
   TilesRequest,
 } from '../requests';
-import { JobAnswer, MadeAnswer, ModelAnswer, ProjectsAnswer, ReadyAnswer, RevisionAnswer, StoredAnswer } from './answers';
+import {
+  JobAnswer,
+  MadeAnswer,
+  MadeModelAnswer,
+  ModelAnswer,
+  ProjectsAnswer,
+  ReadyAnswer,
+  RevisionAnswer,
+  StoredAnswer,
+} from './answers';
 
 type Class = new () => object;
 export type Method = 'get' | 'post' | 'patch' | 'delete';
@@ -113,7 +122,7 @@ export const operations: readonly Operation[] = [
       'A new model: empty, of a JSON body; or of a file, which is the body as it is, with its project and name in the address',
     query: GivenFileRequest,
     body: { json: CreateModelRequest, file: true },
-    answers: [made],
+    answers: [{ ...made, is: MadeModelAnswer }],
     problems: [400, 413],
   },
   {
@@ -127,8 +136,8 @@ export const operations: readonly Operation[] = [
     ...{ name: 'readModelFile', method: 'get', path: '/api/models/{id}/file', group: 'models' },
     words: 'The model as a file to keep',
     query: FileQuery,
-    answers: [file('application/json')],
-    problems: [400, 404],
+    ...asked,
+    answers: [file('application/json', 'application/x-step'), same, later],
   },
   {
     ...{ name: 'changeModel', method: 'patch', path: '/api/models/{id}', group: 'models' },

@@ -1,4 +1,5 @@
-import { formatOf } from '@rigid-beam/core/formats/registry';
+import { firstOptions } from '@rigid-beam/core/formats/format';
+import { formatOf, written, type WritableFormat } from '@rigid-beam/core/formats/registry';
 import { type MadeFile, type Refusal, type Stage } from '@rigid-beam/core/formats/made-file';
 import { resultsFile } from '@rigid-beam/core/formats/results-file';
 import { solve } from '@rigid-beam/core/analysis/session';
@@ -20,6 +21,7 @@ export interface ResultsAsked {
 
 /** A file that takes an analysis or drawing, as it is asked for. A new kind is entered here, with its query and route. */
 export type AskedWork =
+  | { readonly what: 'file'; readonly asked: { readonly format: string } }
   | { readonly what: 'results'; readonly asked: ResultsAsked }
   | { readonly what: 'tables'; readonly asked: TablesAsked }
   | { readonly what: 'drawing'; readonly asked: DrawingAsked }
@@ -28,6 +30,8 @@ export type AskedWork =
 /** The file, or why there is none. */
 export function doneWork(model: Model, work: AskedWork, tools: Tools): Promise<MadeFile | Refusal> | MadeFile | Refusal {
   switch (work.what) {
+    case 'file':
+      return fileOf(model, work.asked.format, tools.told);
     case 'results':
       return resultsOf(model, work.asked, tools.told);
     case 'tables':
@@ -37,6 +41,15 @@ export function doneWork(model: Model, work: AskedWork, tools: Tools): Promise<M
     case 'report':
       return reportFile(model, work.asked, tools);
   }
+}
+
+/** A file of a format that takes an analysis, as it is where nothing more is said. */
+async function fileOf(model: Model, id: string, told: (stage: Stage) => void = () => undefined): Promise<MadeFile> {
+  const format = formatOf(id) as WritableFormat;
+  await format.ready?.();
+  told('writing');
+  const { mediaType, extension, writer } = format;
+  return { mediaType, extension, parts: written(format, model, firstOptions(writer)), notes: writer.leftOut?.(model) ?? [] };
 }
 
 function resultsOf(

@@ -34,5 +34,7 @@ async function fromFile(request: Request): Promise<Response> {
 
 async function answer(project: string, begun: Begun | GivenFile): Promise<Response> {
   const result = await createModel(project, begun);
-  return result.ok ? created({ id: result.id }) : badRequest(result.faults);
+  return result.ok
+    ? created({ id: result.id, ...(result.notices.length > 0 && { notices: result.notices }) })
+    : badRequest(result.faults);
 }
