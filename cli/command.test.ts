@@ -112,6 +112,23 @@ describe('rigid-beam solve', () => {
   });
 });
 
+describe('rigid-beam convert', () => {
+  test('writes IFC, says what it cannot say, and reads it back; options are checked', () => {
+    const { code, out, err } = command(['convert', lintel, '--to', 'ifc', '--option', 'results=none']);
+    expect([code, err]).toEqual([0, 'Note: 1 envelope is left out: the standard has sums only.\n']);
+    expect(out).not.toMatch(/IFCSTRUCTURALRESULTGROUP/);
+    const file = path.join(folder, 'lintel.ifc');
+    writeFileSync(file, out);
+    const [there, back] = [lintel, file].map((one) => JSON.parse(command(['solve', one]).out).results.C1.members.b.extremes.Mz); // oxfmt-ignore
+    for (const key of ['max', 'min'] as const) expect(back[key].value).toBeCloseTo(there[key].value, 6);
+    writeFileSync(file, out.replace('IFCEDGE', 'IFCBOGUS'));
+    expect(command(['solve', file])).toMatchObject({
+      code: 2,
+      err: expect.stringMatching(/Fault: Line \d+: what stands here is damaged/),
+    });
+  });
+});
+
 describe('rigid-beam sections', () => {
   test('prints what a search finds as a table, as CSV and as JSON in SI', () => {
     const table = command(['sections', 'ipe', '300', '--family', 'ipe']);

@@ -105,6 +105,8 @@ describe('a program of the user', () => {
     expect([table.columns[2]!.unit, table.rows[0]![2]]).toEqual(['kN', expect.closeTo(15, 9)]);
     const csv = await ask('readTables', { ...of, name: 'reactions', case: 'Q', format: 'csv', decimal: 'comma' });
     expect(String(csv.data)).toMatch(/^Node;X \(kN\);Y \(kN\)/);
+    const exchange = String((await ask('readModelFile', { ...of, format: 'ifc' })).data);
+    expect(exchange).toMatch(/FILE_SCHEMA\(\('IFC4X3_ADD2'\)\)[^]*IFCSTRUCTURALRESULTGROUP/);
     expect(String((await ask('draw', { ...of, quantity: 'M', case: 'Q', format: 'svg' })).data)).toMatch(/^<svg/);
 
     // What is not waited for is a job.

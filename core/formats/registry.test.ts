@@ -1,4 +1,4 @@
-import { expect, test } from '@jest/globals';
+import { beforeAll, expect, test } from '@jest/globals';
 import { roller, pin, sketch } from '../test/build';
 import { optionsOf } from './format';
 import { fileNameOf, formatOf, formatOfName, formats, readable, writable, written } from './registry';
@@ -8,6 +8,8 @@ const model = sketch({
   loads: [{ type: 'line', member: 'a', from: { wy: -1e3 }, to: { wy: -1e3 } }],
 }); // oxfmt-ignore
 
+beforeAll(() => Promise.all(formats.map(({ ready }) => ready?.())));
+
 const textOf = (id: string, said: Readonly<Record<string, string>> = {}): string => {
   const format = writable.find((one) => one.id === id)!;
   const options = optionsOf(format.writer, said);
@@ -15,11 +17,17 @@ const textOf = (id: string, said: Readonly<Record<string, string>> = {}): string
   return Buffer.concat([...written(format, model, options.values)].map((part) => Buffer.from(part))).toString();
 };
 
+/** What comes back otherwise than it went: what nobody says is left out, places are said by lengths. */
+const asRead: Readonly<Record<string, object>> = {
+  ifc: { nodes: model.nodes, supports: model.supports, members: model.members },
+};
+
 test('formats have ids of their own, each does something, and what can be read is what was written', () => {
   expect(new Set(formats.map(({ id }) => id)).size).toBe(formats.length);
   expect(formats.every((format) => format.reader ?? format.writer)).toBe(true);
   for (const { id, reader } of readable)
-    if (writable.some((one) => one.id === id)) expect(reader.read(Buffer.from(textOf(id))).model).toEqual(model);
+    if (writable.some((one) => one.id === id))
+      expect(reader.read(Buffer.from(textOf(id))).model).toMatchObject(asRead[id] ?? model);
 });
 
 test('results are written of a model, and read back by nobody; their options are checked', () => {

@@ -32,6 +32,10 @@ const Apart = styled(Row)`
   flex-wrap: nowrap;
   align-items: flex-start;
   justify-content: space-between;
+  > :first-child {
+    min-width: 0;
+    overflow-wrap: anywhere;
+  }
 `;
 
 const Slip = styled.div`

@@ -2,6 +2,7 @@ import { checkModel, type Checked } from '../../model/check';
 import { fault, isFault } from '../../model/notice';
 import { cross, type Point } from '../../model/point';
 import type { Model } from '../../model/model';
+import { spelled } from '../step/engine';
 import { openStep } from '../step/read-step';
 import type { StepEntity } from '../step/values';
 import { fromFile } from './axes';
@@ -34,7 +35,9 @@ export function readIfc(bytes: Uint8Array): Checked {
     const reading = new Reading(file);
     const model = modelOf(reading);
     if (!model || reading.notices.some(isFault)) return { notices: reading.notices };
-    for (const { type, count, line } of reading.unseen().slice(0, MOST_TOLD)) reading.note(WORDS.unseen(type, count, line));
+    const unseen = reading.unseen();
+    for (const { type, count, line } of unseen.slice(0, MOST_TOLD)) reading.note(WORDS.unseen(spelled(type), count, line));
+    if (unseen.length > MOST_TOLD) reading.note(WORDS.moreUnseen(unseen.length - MOST_TOLD));
     const checked = checkModel(model);
     return { ...checked, notices: [...reading.notices, ...checked.notices] };
   } finally {
@@ -58,13 +61,13 @@ function modelOf(reading: Reading): unknown {
   if (space === 'plane') reading.turned = planeOf(reading, analysis);
   if (reading.count('IfcStructuralCurveMember') === 0) reading.warn(analysis, WORDS.noMembers);
   for (const [kind, words] of LEFT_OUT)
-    if (reading.count(kind) > 0) reading.warn(reading.all(kind)[0], words(reading.count(kind)));
+    if (reading.count(kind) > 0) reading.leftOut(reading.all(kind), words(reading.count(kind)));
   const structure = readStructure(reading, space);
   const loads = readLoads(reading, structure, space);
   const results = reading.all('IfcStructuralResultGroup');
   if (results.length > 0) reading.note(WORDS.results(results.length));
   for (const kind of ['IfcStructuralPointReaction', 'IfcStructuralCurveReaction']) ignore(reading, kind);
-  for (const kind of AROUND) reading.all(kind);
+  for (const kind of AROUND) reading.passOver(kind);
   const title = (reading.text(analysis, 'Name') ?? (project && reading.text(project, 'Name')) ?? WORDS.untitled).slice(0, 200);
   const { groups, ...lists } = structure.model;
   return { format: 'rigid-beam/model', version: 1, title, space, ...lists, ...loads, ...(groups && { groups }) };

@@ -3,6 +3,7 @@ import { distance, dot, minus, size, type Point } from '../../model/point';
 import { inOwnAxes } from '../../model/support-axes';
 import { uniqueNames } from '../../model/unique-names';
 import { sectionProperties } from '../../sections/section-properties';
+import { spelled } from '../step/engine';
 import { Measure, type StepEntity } from '../step/values';
 import { fromFile } from './axes';
 import { categoryFrom, PURPOSES } from './categories';
@@ -164,7 +165,7 @@ class LoadsReader {
         return [{ type: 'settlement', node, ...own(MOVED, ['ux', 'uy', 'uz']), ...own(ROTATED, ['rx', 'ry', 'rz']) }];
       }
       default:
-        return this.refused(action, WORDS.loadType(load.type));
+        return this.refused(action, WORDS.loadType(spelled(load.type)));
     }
   }
 
@@ -221,7 +222,7 @@ class LoadsReader {
     if (load.type === 'IFCSTRUCTURALLOADTEMPERATURE')
       return extent ? this.refused(action, WORDS.partialHeat) : this.heat(action, load, member);
     const point = (one: StepEntity, at: number): RawLoad[] | undefined => {
-      if (one.type !== 'IFCSTRUCTURALLOADSINGLEFORCE') return this.refused(action, WORDS.loadType(one.type));
+      if (one.type !== 'IFCSTRUCTURALLOADSINGLEFORCE') return this.refused(action, WORDS.loadType(spelled(one.type)));
       const { axes: _, ...rest } = isLocal ? { axes: 'local' } : { axes: undefined };
       return [
         { type: 'point', member: member.id, ...rest, ...(isLocal && axes), at, measure: 'length', ...this.forces(one, turned) },
@@ -281,7 +282,7 @@ class LoadsReader {
 
   private intensity(action: StepEntity, load: StepEntity, turned: (vector: Point) => Point): RawLoad | undefined {
     const { reading } = this;
-    if (load.type !== 'IFCSTRUCTURALLOADLINEARFORCE') return this.refused(action, WORDS.loadType(load.type));
+    if (load.type !== 'IFCSTRUCTURALLOADLINEARFORCE') return this.refused(action, WORDS.loadType(spelled(load.type)));
     if (reading.vector(load, LINE_MOMENTS)?.some((part) => part !== 0)) return this.refused(action, WORDS.lineMoments);
     const vector = reading.vector(load, LINE_FORCES);
     return vector ? pick(turned(vector), ['wx', 'wy', 'wz']) : {};

@@ -6,6 +6,7 @@ import { shapeCalled } from '../../sections/catalogue/search';
 import { sectionProperties } from '../../sections/section-properties';
 import { shapeFault } from '../../sections/shape-fault';
 import type { SectionPart, Shape } from '../../shapes/shape';
+import { spelled } from '../step/engine';
 import { Measure, type StepEntity } from '../step/values';
 import { axesOf } from './read-geometry';
 import type { Reading } from './reading';
@@ -145,7 +146,7 @@ export class SectionsReader {
         ? found
         : typeof found === 'object'
           ? (shapeFault(found) ?? '')
-          : WORDS.unknownProfile(profile.type);
+          : WORDS.unknownProfile(spelled(profile.type));
     if (given.A === undefined) this.reading.fault(profile, why, WORDS.giveProperties);
     else if (profile.type !== 'IFCPROFILEDEF') this.reading.warn(profile, `${why}: ${WORDS.byProperties}`);
     return { id, ...given };
@@ -270,7 +271,7 @@ function partsOf(reading: Reading, profile: StepEntity, depth: number): SectionP
       const all: SectionPart[] = [];
       for (const one of depth > 4 ? [] : reading.refs(profile, 'Profiles')) {
         const parts = partsOf(reading, one, depth + 1);
-        if (parts === undefined) return WORDS.unknownProfile(one.type);
+        if (parts === undefined) return WORDS.unknownProfile(spelled(one.type));
         if (typeof parts === 'string') return parts;
         all.push(...parts);
       }

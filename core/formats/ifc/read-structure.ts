@@ -2,6 +2,7 @@ import { memberAxes } from '../../model/local-axes';
 import type { Behaviour, EndReleases, Group, Member, MemberEnd, Model, ModelNode, Restraint, Support } from '../../model/model';
 import { cross, distance, dot, minus, plus, size, type Point } from '../../model/point';
 import { uniqueNames } from '../../model/unique-names';
+import { spelled } from '../step/engine';
 import { Measure, type StepEntity } from '../step/values';
 import { axesOf, directionOf, edgeOf, itemsOf, pointAt } from './read-geometry';
 import { idFrom, SectionsReader } from './read-sections';
@@ -239,7 +240,7 @@ function conditionOf(reading: Reading, entity: StepEntity): StepEntity | undefin
     reading.warn(entity, WORDS.warping);
     return condition;
   }
-  reading.fault(entity, WORDS.condition(condition.type), WORDS.mend);
+  reading.fault(entity, WORDS.condition(spelled(condition.type)), WORDS.mend);
   return undefined;
 }
 

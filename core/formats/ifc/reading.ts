@@ -1,6 +1,7 @@
 import { fault, type Notice } from '../../model/notice';
 import type { Point } from '../../model/point';
 import type { StepFile } from '../step/read-step';
+import { spelled } from '../step/engine';
 import { Choice, Measure, Reference, type StepEntity } from '../step/values';
 import { fromFile } from './axes';
 import { Units } from './units';
@@ -105,12 +106,17 @@ export class Reading {
 
   /** What cannot be taken as it is: nothing of the file is. */
   fault(entity: StepEntity | undefined, what: string, remedy: string): void {
-    this.say('error', entity?.line, entity ? WORDS.of(kindOf(entity.type), nameOf(entity), what) : what, remedy);
+    this.say('error', entity?.line, entity ? WORDS.of(spelled(entity.type), nameOf(entity), what) : what, remedy);
   }
 
   /** What is left out, or taken otherwise than it may have been meant. */
   warn(entity: StepEntity | undefined, what: string): void {
-    this.say('warning', entity?.line, entity ? WORDS.of(kindOf(entity.type), nameOf(entity), what) : what);
+    this.say('warning', entity?.line, entity ? WORDS.of(spelled(entity.type), nameOf(entity), what) : what);
+  }
+
+  /** Things of one kind that are left out. */
+  leftOut([first]: readonly StepEntity[], what: string): void {
+    this.say('warning', first?.line, first ? WORDS.firstOf(what, nameOf(first)) : what);
   }
 
   note(what: string): void {
@@ -137,18 +143,16 @@ export class Reading {
     return [...found.values()];
   }
 
+  /** What stands around a structure needs no look. */
+  passOver(type: string): void {
+    this.mark(this.byType.get(type.toUpperCase()) ?? []);
+  }
+
   mark(ids: Iterable<number>): void {
     for (const id of ids) this.seen.add(id);
   }
 }
 
-/** The types that are spoken of, as the standard writes them. */
-const SPOKEN = [
-  ...['IfcStructuralCurveMember', 'IfcStructuralPointConnection', 'IfcStructuralPointAction', 'IfcStructuralCurveAction'],
-  ...['IfcStructuralLoadCase', 'IfcStructuralLoadGroup', 'IfcStructuralAnalysisModel', 'IfcMaterialProfile', 'IfcMaterial'],
-];
-const SPELLED = new Map(SPOKEN.map((one) => [one.toUpperCase(), one]));
-export const kindOf = (type: string): string => SPELLED.get(type) ?? type;
 const nameOf = ({ attributes, id }: StepEntity): string => {
   const name = attributes['Name'] ?? attributes['ProfileName'];
   return typeof name === 'string' && name !== '' ? `“${name}”` : `#${id}`;

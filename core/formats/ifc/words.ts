@@ -50,13 +50,16 @@ export const ifcReading = {
   noMembers: 'has no members',
   grillage: 'The model is loaded out of its plane: it is taken as one in space',
   results: (count: number): string =>
-    `Results of ${counted(count, 'case or combination', 'cases and combinations')} are left: they are found anew`,
+    `Results of ${counted(count, 'case or combination', 'cases and combinations')} are not read: they are found anew`,
   unseen: (type: string, count: number, line: number): string =>
     `${type} has no place in a model of members and is left out (${counted(count, 'time', 'times')}, first in line ${line})`,
+  moreUnseen: (count: number): string =>
+    `${counted(count, 'more type')} of what has no place in it ${count === 1 ? 'is' : 'are'} left out`,
   surfaces: (count: number): string =>
-    `and ${counted(count, 'member')} in all that are surfaces are left out with all that acts on them`,
-  lineSupports: (count: number): string => `and ${counted(count, 'connection')} in all along lines and surfaces are left out`,
-  surfaceLoads: (count: number): string => `and ${counted(count, 'load')} in all on surfaces are left out`,
+    `${counted(count, 'member is a surface', 'members are surfaces')} and left out, with what acts there`,
+  lineSupports: (count: number): string => `${counted(count, 'connection', 'connections')} along lines or surfaces left out`,
+  surfaceLoads: (count: number): string => `${counted(count, 'load', 'loads')} on surfaces left out`,
+  firstOf: (what: string, name: string): string => `${what}; the first is ${name}`,
   noUnit: (unit: string): string =>
     unit === '' ? 'is in a unit that is not understood' : `needs a unit that the file does not say: ${unit}`,
   sayUnit: 'Export the file with its units',

@@ -1,4 +1,5 @@
 import type * as Package from 'web-ifc';
+import { once } from '../../once';
 
 /** What knows the syntax of STEP files and the schemas of IFC, with the order of their attributes. */
 export interface Engine {
@@ -27,6 +28,13 @@ export function stepEngine(): Engine {
   if (!engine) throw new Error('STEP files are read and written once readyStep has been waited for');
   return engine;
 }
+
+const spellings = once(
+  (schema: Engine['schema']) => new Map(Object.keys(schema.IFC4X3).map((name) => [name.toUpperCase(), name])),
+);
+
+/** A type as the standard writes it; in capitals as it stands in a file where the standard has none of the name. */
+export const spelled = (type: string): string => spellings(stepEngine().schema).get(type) ?? type;
 
 /** A file that brought it to a stop leaves nothing of it: it is made ready anew. */
 export function forgetEngine(): void {
