@@ -14,8 +14,16 @@ afterAll(() => application.close());
 async function putBehind(model: ModelPage, file: string): Promise<void> {
   await model.command('put an underlay');
   await model.page.waitForFunction(() => (document.activeElement as HTMLInputElement).value === 'Put an underlay behind ');
-  const [chooser] = await Promise.all([model.page.waitForFileChooser(), model.page.keyboard.press('Enter')]);
-  await chooser.accept([file]);
+  const asked = model.page.waitForFileChooser().catch(async (error: unknown) => {
+    // It has failed now and then on a busy machine: what stood there then tells why.
+    const seen = await model.page.evaluate(
+      () =>
+        `${document.querySelector('[aria-label="Command"]')?.outerHTML}; the keyboard: ${document.activeElement?.outerHTML}; the list: ${document.querySelector('[role="listbox"]')?.textContent}; asked: ${document.querySelectorAll('input[type=file]').length}; the window: ${document.hasFocus()}`,
+    );
+    throw new Error(`No file was asked for: ${seen}`, { cause: error });
+  });
+  await model.page.keyboard.press('Enter');
+  await (await asked).accept([file]);
 }
 
 describe('an underlay', () => {

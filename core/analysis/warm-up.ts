@@ -5,7 +5,7 @@ import { AnalysisSession } from './session';
 const RUNS = 12;
 
 /** A portal, in the plane or with a third leg in space. */
-function portal(space: Model['space'], lean: number): Model {
+export function portal(space: Model['space'], lean: number): Model {
   const nodes: ModelNode[] = [
     { id: '1', x: 0, y: 0 },
     { id: '2', x: lean, y: 3 },

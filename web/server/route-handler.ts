@@ -4,16 +4,19 @@ import { asFullDisk, DiskFullError } from '../db/disk';
 import { log } from './log';
 import { isId } from './new-id';
 import { badId, failed, unavailable } from './respond';
+import { jobs } from './work/jobs';
 
 type Handler<Context> = (request: Request, context: Context) => Promise<Response>;
 
 /**
- * what is around every handler. Whatever goes wrong behind it is told: a full disk as such, anything else with a number under which the
+ * What is around every handler. Whatever goes wrong behind it is told: a full disk as such, anything else with a number under which the
  * log says more. No answer is without words.
  */
 export const routeHandler =
   <Context>(handler: Handler<Context>): Handler<Context> =>
   async (request, context) => {
+    // A program that asks for anything is likely to ask for a file soon.
+    if (request.headers.has('authorization')) jobs().warm();
     try {
       return await handler(request, context);
     } catch (error) {

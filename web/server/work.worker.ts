@@ -4,11 +4,13 @@ import { createRequire } from 'node:module';
 import { once } from 'node:events';
 import { parentPort } from 'node:worker_threads';
 import { initWasm } from '@resvg/resvg-wasm';
+import { portal } from '@rigid-beam/core/analysis/warm-up';
 import { isRefusal, type Stage } from '@rigid-beam/core/formats/made-file';
 import type { FilePart } from '@rigid-beam/core/formats/format';
+import { reportFile } from '@rigid-beam/drawing/files/report-file';
 import { familyFrom, type TypeFamily } from '@rigid-beam/drawing/paper/type-family';
 import { doneWork } from './work/asked-work';
-import type { WorkOrder, WorkReport } from './work/order';
+import { READY, type WorkOrder, type WorkReport } from './work/order';
 
 // Bundled by `scripts/build-command.mjs` into `web/dist/work-worker.mjs`, which `work/jobs.ts` runs in a thread.
 
@@ -39,7 +41,20 @@ async function written(file: string, parts: Iterable<FilePart>): Promise<number>
   return stream.bytesWritten;
 }
 
-parentPort!.on('message', ({ model, work, file }: WorkOrder) => {
+/** Files of a small structure, which nobody sees: what makes them is loaded and compiled then. */
+async function ready(): Promise<void> {
+  const tools = { family: () => (family ??= familyFrom(read)), ready: () => Promise.resolve() };
+  const asked = { kind: 'pdf', look: 'corner', inks: 'colour', said: {} } as const;
+  for (const space of ['plane', 'space'] as const) {
+    const made = await reportFile(portal(space, 0), asked, tools);
+    if (!isRefusal(made)) for (const _ of made.parts);
+  }
+}
+
+parentPort!.on('message', (order: WorkOrder | typeof READY) => {
+  // What is not ready now is made ready by the first work.
+  if (order === READY) return void ready().catch(() => undefined);
+  const { model, work, file } = order;
   const tools = {
     family: () => (family ??= familyFrom(read)),
     ready: () => (pictures ??= read('@resvg/resvg-wasm/index_bg.wasm').then((bytes) => initWasm(bytes))),

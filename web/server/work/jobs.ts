@@ -7,7 +7,7 @@ import type { Model } from '@rigid-beam/core/model/model';
 import { log } from '../log';
 import { newId } from '../new-id';
 import type { AskedWork } from './asked-work';
-import type { WorkOrder, WorkReport } from './order';
+import { READY, type WorkOrder, type WorkReport } from './order';
 
 export const jobStates = ['waiting', 'running', 'done', 'refused', 'failed', 'cancelled'] as const;
 export type JobState = (typeof jobStates)[number];
@@ -79,6 +79,11 @@ export class Jobs {
     });
     this.next();
     return this.find(id);
+  }
+
+  /** Lets the thread make itself ready, so that whoever is about to ask for a file waits for that no longer. */
+  warm(): void {
+    if (!this.worker && !this.isStopped) this.thread().postMessage(READY);
   }
 
   find(id: string): Job | undefined {

@@ -9,6 +9,9 @@ export interface WorkOrder {
   readonly file: string;
 }
 
+/** Sent before there is any work. */
+export const READY = 'make yourself ready';
+
 /** What the thread says. */
 export type WorkReport =
   | { readonly is: 'under way'; readonly stage: Stage; readonly bytes: number }
