@@ -5,8 +5,8 @@ import { uniqueNames } from '../../model/unique-names';
 import { sectionProperties } from '../../sections/section-properties';
 import { spelled } from '../step/engine';
 import { Measure, type StepEntity } from '../step/values';
-import { fromFile } from './axes';
 import { categoryFrom, PURPOSES } from './categories';
+import { localOf } from './local';
 import { edgeOf, itemsOf, pointAt } from './read-geometry';
 import { idFrom } from './read-sections';
 import type { ReadMember, ReadStructure } from './read-structure';
@@ -209,10 +209,10 @@ class LoadsReader {
   }
 
   private onMember(action: StepEntity, load: StepEntity, member: ReadMember): RawLoad[] | undefined {
-    const { reading } = this;
+    const { reading, space } = this;
     const isLocal = reading.choice(action, 'GlobalOrLocal') === 'LOCAL_COORDS';
     const isProjected = reading.choice(action, 'ProjectedOrTrue') === 'PROJECTED_LENGTH';
-    const turned = isLocal ? fromFile : reading.turned;
+    const turned = isLocal ? localOf(space, member).fromFile : reading.turned;
     const axes = isLocal ? { axes: 'local' } : isProjected ? { axes: 'projected' } : {};
     const type = action.type === 'IFCSTRUCTURALPOINTACTION' ? 'POINT' : (reading.choice(action, 'PredefinedType') ?? 'CONST');
     if (isLocal && isProjected) return this.refused(action, WORDS.localProjected);
@@ -288,22 +288,17 @@ class LoadsReader {
     return vector ? pick(turned(vector), ['wx', 'wy', 'wz']) : {};
   }
 
-  private heat(action: StepEntity, load: StepEntity, { id }: ReadMember): RawLoad[] | undefined {
-    const { reading, structure } = this;
-    const [uniform, across, up] = ['DeltaTConstant', 'DeltaTY', 'DeltaTZ'].map((name) => reading.number(load, name));
+  private heat(action: StepEntity, load: StepEntity, member: ReadMember): RawLoad[] | undefined {
+    const { reading, structure, space } = this;
+    const [uniform, across = 0, up = 0] = ['DeltaTConstant', 'DeltaTY', 'DeltaTZ'].map((name) => reading.number(load, name));
     const { members, sections } = structure.model;
-    const section = sections.find((one) => one.id === members.find((member) => member.id === id)?.section);
+    const section = sections.find((one) => one.id === members.find(({ id }) => id === member.id)?.section);
     const reach = section && reachOf(section);
-    const hasDifference = (across ?? 0) !== 0 || (up ?? 0) !== 0;
-    if (hasDifference && !reach) return this.refused(action, WORDS.noDepth);
-    return [
-      {
-        ...{ type: 'thermal', member: id },
-        ...(uniform !== undefined && { uniform }),
-        ...(up !== undefined && reach && { gradientY: up / reach.depth }),
-        ...(across !== undefined && reach && { gradientZ: -across / reach.width + 0 }),
-      },
-    ];
+    const heated = { type: 'thermal', member: member.id, ...(uniform !== undefined && { uniform }) };
+    if (across === 0 && up === 0) return [heated];
+    if (!reach) return this.refused(action, WORDS.noDepth);
+    const [, gradientY, gradientZ] = localOf(space, member).fromFile([0, across / reach.width, up / reach.depth]);
+    return [{ ...heated, ...(gradientY !== 0 && { gradientY }), ...(gradientZ !== 0 && { gradientZ }) }];
   }
 
   private sumsOf(entities: readonly StepEntity[], named: (name: string) => string): SumCombination[] {

@@ -1,14 +1,28 @@
 import { memberAxes } from '../../model/local-axes';
-import type { Behaviour, EndReleases, Group, Member, MemberEnd, Model, ModelNode, Restraint, Support } from '../../model/model';
+import {
+  freedoms,
+  type Behaviour,
+  type EndReleases,
+  type Group,
+  type Member,
+  type MemberEnd,
+  type Model,
+  type ModelNode,
+  type Restraint,
+  type Support,
+  type EndFreedom,
+  type Freedom,
+} from '../../model/model';
 import { cross, distance, dot, minus, plus, size, type Point } from '../../model/point';
 import { uniqueNames } from '../../model/unique-names';
 import { spelled } from '../step/engine';
 import { Measure, type StepEntity } from '../step/values';
+import { localOf, type Local } from './local';
 import { axesOf, directionOf, edgeOf, itemsOf, pointAt } from './read-geometry';
 import { idFrom, SectionsReader } from './read-sections';
 import type { Reading } from './reading';
 import { ifcReading as WORDS } from './words';
-import { MEMBER_TYPES } from './write-structure';
+import { IN_PLANE, MEMBER_TYPES } from './write-structure';
 
 /** Metres within which two places are one. */
 const NEAR = 1e-6;
@@ -28,6 +42,7 @@ export interface ReadStructure {
 
 export interface ReadMember {
   readonly id: string;
+  readonly roll: number;
   /** Its ends along the axes of the file, metres. */
   readonly start: Point;
   readonly end: Point;
@@ -93,7 +108,8 @@ export function readStructure(reading: Reading, space: Model['space']): ReadStru
       continue;
     }
     const [start, end] = edge.map((point) => plus(point, moved)) as [Point, Point];
-    byMember.set(one.id, { id, start, end });
+    const roll = size(minus(end, start)) > 0 ? rollOf(reading, one, start, end) : 0;
+    byMember.set(one.id, { id, start, end, roll });
     const stuff = made.madeOf(one, associated.get(one.id));
     const type = reading.choice(one, 'PredefinedType') ?? '';
     const behaviour = BEHAVIOURS.get(type);
@@ -102,9 +118,8 @@ export function readStructure(reading: Reading, space: Model['space']): ReadStru
     const ends = { start: jointAt(reading, one, own, [start, end]), end: jointAt(reading, one, own, [end, start]) };
     checkJoints(reading, one, own, [ends.start, ends.end]);
     const [from, to] = [ends.start?.node ?? alone(start), ends.end?.node ?? alone(end)];
-    const releases = releasesOf(reading, ends, behaviour, space);
+    const releases = releasesOf(reading, ends, behaviour, localOf(space, { roll }), space);
     const offset = offsetOf(reading, places, { start: [from, start], end: [to, end] });
-    const roll = size(minus(end, start)) > 0 ? rollOf(reading, one, start, end) : 0;
     if (stuff)
       members.push({
         ...{ id, start: from, end: to, ...stuff },
@@ -221,17 +236,6 @@ function restraintOf(reading: Reading, condition: StepEntity, name: string): Res
   return value instanceof Measure ? reading.units.inSi(value, condition) : undefined;
 }
 
-/** Our freedoms by the attributes of the file: its z lies as our y does. */
-const HELD = {
-  ux: 'TranslationalStiffnessX',
-  uy: 'TranslationalStiffnessZ',
-  uz: 'TranslationalStiffnessY',
-  rx: 'RotationalStiffnessX',
-  ry: 'RotationalStiffnessZ',
-  rz: 'RotationalStiffnessY',
-} as const;
-const IN_PLANE: ReadonlySet<string> = new Set(['ux', 'uy', 'rz', 'mz']);
-
 function conditionOf(reading: Reading, entity: StepEntity): StepEntity | undefined {
   const condition = reading.ref(entity, 'AppliedCondition');
   if (!condition) return undefined;
@@ -248,28 +252,43 @@ function supportOf(reading: Reading, connection: StepEntity, node: string, space
   const condition = conditionOf(reading, connection);
   const placement = reading.ref(connection, 'ConditionCoordinateSystem');
   if (!condition) return undefined;
-  const held: { -readonly [freedom in keyof typeof HELD]?: Restraint } = {};
-  for (const [freedom, name] of Object.entries(HELD)) {
-    const restraint = restraintOf(reading, condition, name);
+  const axes = placement ? axesOf(reading, placement) : GLOBAL;
+  if (!axes) reading.fault(connection, WORDS.noAxis, WORDS.mend);
+  const ways = (axes ?? GLOBAL).map(reading.turned);
+  // Which of its axes leads out of the plane of a plane model, whatever that is called in the file; else the one that is our z.
+  const out = space === 'space' ? 1 : ways.findIndex((way) => Math.abs(way[2]) > 1 - 1e-9);
+  if (out < 0) reading.fault(connection, WORDS.tiltedSupport, WORDS.mend);
+  const [first, second] = space === 'space' ? [0, 2] : [0, 1, 2].filter((k) => k !== out);
+  const order = { x: first ?? 0, y: second ?? 2, z: Math.max(0, out) };
+  const held: { -readonly [freedom in Freedom]?: Restraint } = {};
+  for (const freedom of freedoms) {
+    const letter = 'XYZ'[order[freedom[1] as 'x' | 'y' | 'z']]!;
+    const restraint = restraintOf(
+      reading,
+      condition,
+      `${freedom.startsWith('u') ? 'Translational' : 'Rotational'}Stiffness${letter}`,
+    );
     if (restraint === undefined || restraint === 'free') continue;
-    if (space === 'space' || IN_PLANE.has(freedom)) held[freedom as keyof typeof HELD] = restraint;
+    if (space === 'space' || IN_PLANE.has(freedom)) held[freedom] = restraint;
   }
   if (Object.keys(held).length === 0) return undefined;
-  const axes = placement && axesOf(reading, placement);
-  if (placement && !axes) reading.fault(connection, WORDS.noAxis, WORDS.mend);
-  if (!axes) return { node, ...held };
-  const [x, y] = [reading.turned(axes[0]), reading.turned(axes[2])];
-  if (distance(x, [1, 0, 0]) < 1e-12 && distance(y, [0, 1, 0]) < 1e-12) return { node, ...held };
+  const [x, y] = [ways[order.x]!, ways[order.y]!];
+  if (distance(x, [1, 0, 0]) < 1e-12 && Math.abs(y[1]) > 1 - 1e-12) return { node, ...held };
   if (space === 'space') return { node, ...held, axes: { x, y } };
   return { node, ...held, angle: degreesOf(x[0], x[1]) };
 }
 
-const RELEASED = { ...{ ux: HELD.ux, uy: HELD.uy, uz: HELD.uz, rx: HELD.rx }, my: HELD.ry, mz: HELD.rz } as const;
+const GLOBAL: readonly [Point, Point, Point] = [
+  [1, 0, 0],
+  [0, 1, 0],
+  [0, 0, 1],
+];
 
 function releasesOf(
   reading: Reading,
   joints: Readonly<Record<MemberEnd, Joint | undefined>>,
   behaviour: Behaviour | undefined,
+  local: Local,
   space: Model['space'],
 ): Member['releases'] | undefined {
   const one = (joint: Joint | undefined): EndReleases | undefined => {
@@ -280,12 +299,12 @@ function releasesOf(
       if (relation.attributes[name] !== null && relation.attributes[name] !== undefined)
         reading.warn(relation, WORDS.notTaken(name));
     if (!condition) return undefined;
-    const all: { -readonly [freedom in keyof typeof RELEASED]?: Restraint } = {};
-    for (const [freedom, name] of Object.entries(RELEASED)) {
+    const all: { -readonly [freedom in EndFreedom]?: Restraint } = {};
+    for (const [freedom, name] of Object.entries(local.attributes)) {
       const restraint = restraintOf(reading, condition, name);
       if (restraint === undefined || restraint === 'fixed' || (space === 'plane' && !IN_PLANE.has(freedom))) continue;
       const isOwn = behaviour === 'truss' && restraint === 'free' && (freedom === 'my' || freedom === 'mz');
-      if (!isOwn) all[freedom as keyof typeof RELEASED] = restraint;
+      if (!isOwn) all[freedom as EndFreedom] = restraint;
     }
     if (Object.keys(all).length === 0) return undefined;
     if (reading.ref(relation, 'ConditionCoordinateSystem')) reading.fault(relation, WORDS.turnedJoint, WORDS.mend);

@@ -80,6 +80,7 @@ export const ifcReading = {
   giveAxis: 'Give it an axis that does not lie along it',
   condition: (type: string): string => `is held in a way that is not understood (${type})`,
   turnedJoint: 'has a joint with axes of its own',
+  tiltedSupport: 'is held along axes that lean out of the plane of the model',
   warping: 'holds warping: that is left out',
   notTaken: (name: string): string => `says something by ${name} that is left out`,
   noSection: 'has no section',

@@ -5,11 +5,12 @@ import type {
   ForceComponents,
   Intensity,
   LineLoad,
+  PointLoad,
   PrimitiveLoad,
   SettlementLoad,
   ThermalLoad,
 } from '../../model/loads/primitive';
-import type { LoadCase, Section, Support } from '../../model/model';
+import type { LoadCase, Member, Section, Support } from '../../model/model';
 import type { Point } from '../../model/point';
 import { inGlobalAxes } from '../../model/support-axes';
 import { extentOfShape } from '../../sections/outline';
@@ -17,12 +18,13 @@ import { uniqueNames } from '../../model/unique-names';
 import type { Reference } from '../step/values';
 import { toFile } from './axes';
 import { ACTIONS, PURPOSES } from './categories';
+import { localOf } from './local';
 import { isPlainSum } from './sums';
 import { choice, type Writing } from './writing';
 
-const forceOf = ({ fx = 0, fy = 0, fz = 0, mx = 0, my = 0, mz = 0 }: ForceComponents) => {
-  const [ForceX, ForceY, ForceZ] = toFile([fx, fy, fz]);
-  const [MomentX, MomentY, MomentZ] = toFile([mx, my, mz]);
+const forceOf = ({ fx = 0, fy = 0, fz = 0, mx = 0, my = 0, mz = 0 }: ForceComponents, along = toFile) => {
+  const [ForceX, ForceY, ForceZ] = along([fx, fy, fz]);
+  const [MomentX, MomentY, MomentZ] = along([mx, my, mz]);
   return { ForceX, ForceY, ForceZ, MomentX, MomentY, MomentZ };
 };
 
@@ -137,7 +139,7 @@ function actionOf(
       return onNode(load.node, writing.add('IfcStructuralLoadSingleDisplacement', movementOf(writing, load)));
     case 'point': {
       const at = load.measure === 'length' ? load.at : load.at * shapeOf(writing.model, load.member)!.length;
-      const force = writing.add('IfcStructuralLoadSingleForce', forceOf(load));
+      const force = writing.add('IfcStructuralLoadSingleForce', forceOf(load, alongOf(writing, load)));
       return onMember(load.member, load.axes ?? 'global', 'DISCRETE', placed([force], [at]));
     }
     case 'line':
@@ -151,13 +153,21 @@ function actionOf(
   }
 }
 
+const memberOf = ({ model }: Writing, id: string): Member => model.members.find((one) => one.id === id)!;
+
+/** How the components of a load on a member stand in the file. */
+const alongOf = (writing: Writing, { member, axes }: PointLoad | LineLoad): ((vector: Point) => Point) =>
+  axes === 'local' ? localOf(writing.model.space, memberOf(writing, member)).toFile : toFile;
+
 function lineOf(
   writing: Writing,
-  { member, measure, from, to }: LineLoad,
+  load: LineLoad,
   placed: (values: readonly Reference[], locations: readonly number[]) => Reference,
 ): readonly [type: string, load: Reference] {
+  const { member, measure, from, to } = load;
+  const along = alongOf(writing, load);
   const force = ({ wx = 0, wy = 0, wz = 0 }: Intensity): Reference => {
-    const [LinearForceX, LinearForceY, LinearForceZ] = toFile([wx, wy, wz]);
+    const [LinearForceX, LinearForceY, LinearForceZ] = along([wx, wy, wz]);
     return writing.add('IfcStructuralLoadLinearForce', { LinearForceX, LinearForceY, LinearForceZ });
   };
   const { length } = shapeOf(writing.model, member)!;
@@ -172,14 +182,14 @@ function lineOf(
 
 /** The difference between both sides, as the standard has it; nothing where the size of the section is not known. */
 export function temperatureOf(writing: Writing, { member, uniform, gradientY, gradientZ }: ThermalLoad): Reference | undefined {
-  const { members, sections } = writing.model;
-  const section = sections.find(({ id }) => id === members.find((one) => one.id === member)!.section)!;
-  const reach = reachOf(section);
-  if (!reach && (gradientY !== undefined || gradientZ !== undefined)) return undefined;
+  const one = memberOf(writing, member);
+  const reach = reachOf(writing.model.sections.find(({ id }) => id === one.section)!);
+  const hasGradient = gradientY !== undefined || gradientZ !== undefined;
+  if (!reach && hasGradient) return undefined;
+  const [, across, up] = localOf(writing.model.space, one).toFile([0, gradientY ?? 0, gradientZ ?? 0]);
   return writing.add('IfcStructuralLoadTemperature', {
     DeltaTConstant: uniform,
-    DeltaTY: gradientZ === undefined ? undefined : -gradientZ * reach!.width,
-    DeltaTZ: gradientY === undefined ? undefined : gradientY * reach!.depth,
+    ...(hasGradient && { DeltaTY: across * reach!.width, DeltaTZ: up * reach!.depth }),
   });
 }
 

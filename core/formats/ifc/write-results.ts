@@ -4,6 +4,7 @@ import { nodalAt, valuesIn } from '../../results/read';
 import type { Solution } from '../../results/results';
 import type { Reference } from '../step/values';
 import { toFile } from './axes';
+import { localOf } from './local';
 import type { Share } from './shares';
 import { ifc as WORDS } from './words';
 import { choice, type Writing } from './writing';
@@ -54,12 +55,13 @@ function* ofNodes(writing: Writing, solution: Solution, outcome: number, id: str
 function* ofMembers(writing: Writing, solution: Solution, outcome: number, id: string, stations: number): Generator<Reference> {
   for (const [m, member] of solution.structure.names.members.entries()) {
     const diagram = diagramOf(solution, outcome, m);
+    const { toFile: along } = localOf(writing.model.space, writing.model.members[m]!);
     const places = Array.from({ length: stations }, (_, i) => (diagram.length * i) / (stations - 1));
     const Values = places.map((x) => {
       const { N, Vy, Vz, T, My, Mz } = valuesIn(diagram, x);
       // What the part behind x does to the part before it.
-      const [ForceX, ForceY, ForceZ] = toFile([N, -Vy, -Vz]);
-      const [MomentX, MomentY, MomentZ] = toFile([T, -My, Mz]);
+      const [ForceX, ForceY, ForceZ] = along([N, -Vy, -Vz]);
+      const [MomentX, MomentY, MomentZ] = along([T, -My, Mz]);
       return writing.add('IfcStructuralLoadSingleForce', { ForceX, ForceY, ForceZ, MomentX, MomentY, MomentZ });
     });
     const AppliedLoad = writing.add('IfcStructuralLoadConfiguration', { Values, Locations: places.map((x) => [x]) });

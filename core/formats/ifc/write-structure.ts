@@ -1,9 +1,18 @@
 import { memberAxes } from '../../model/local-axes';
-import { memberEnds, type Behaviour, type EndReleases, type Member, type Model, type Support } from '../../model/model';
+import {
+  memberEnds,
+  type Behaviour,
+  type EndFreedom,
+  type EndReleases,
+  type Member,
+  type Model,
+  type Support,
+} from '../../model/model';
 import { endsOf, placesOf } from '../../model/places';
 import { minus, type Point } from '../../model/point';
 import { turnOf } from '../../model/support-axes';
 import type { Reference } from '../step/values';
+import { localOf } from './local';
 import { choice, restraintOf, type Writing } from './writing';
 
 /** What the standard calls the ways in which a member acts. */
@@ -81,7 +90,7 @@ const ROTATIONAL = 'IfcRotationalStiffnessMeasure';
 function held(writing: Writing, support: Support): Reference {
   const isSpace = writing.model.space === 'space';
   const one = (kind: typeof LINEAR | typeof ROTATIONAL, freedom: 'ux' | 'uy' | 'uz' | 'rx' | 'ry' | 'rz') =>
-    isSpace || freedom === 'ux' || freedom === 'uy' || freedom === 'rz' ? restraintOf(kind, support[freedom] ?? 'free') : null;
+    isSpace || IN_PLANE.has(freedom) ? restraintOf(kind, support[freedom] ?? 'free') : null;
   return writing.add('IfcBoundaryNodeCondition', {
     TranslationalStiffnessX: one(LINEAR, 'ux'),
     TranslationalStiffnessY: one(LINEAR, 'uz'),
@@ -104,22 +113,21 @@ function turned(writing: Writing, support: Support, at: Point): Reference | unde
 }
 
 /** What a joint lets go, along the member's own axes; nothing where it is rigid. What a member does for itself is said as well, for whoever asks the joint. */
-function released(writing: Writing, { behaviour }: Member, ends: EndReleases = {}): Reference | undefined {
-  const hinged = behaviour === 'truss' ? ({ my: 'free', mz: 'free' } as const) : {};
+function released(writing: Writing, member: Member, ends: EndReleases = {}): Reference | undefined {
+  const hinged = member.behaviour === 'truss' ? ({ my: 'free', mz: 'free' } as const) : {};
   const all: EndReleases = { ...hinged, ...ends };
   if (Object.values(all).every((one) => one === 'fixed')) return undefined;
-  const isSpace = writing.model.space === 'space';
-  const one = (kind: typeof LINEAR | typeof ROTATIONAL, freedom: keyof EndReleases) =>
-    isSpace || freedom === 'ux' || freedom === 'uy' || freedom === 'mz' ? restraintOf(kind, all[freedom] ?? 'fixed') : null;
-  return writing.add('IfcBoundaryNodeCondition', {
-    TranslationalStiffnessX: one(LINEAR, 'ux'),
-    TranslationalStiffnessY: one(LINEAR, 'uz'),
-    TranslationalStiffnessZ: one(LINEAR, 'uy'),
-    RotationalStiffnessX: one(ROTATIONAL, 'rx'),
-    RotationalStiffnessY: one(ROTATIONAL, 'mz'),
-    RotationalStiffnessZ: one(ROTATIONAL, 'my'),
+  const { space } = writing.model;
+  const said = Object.entries(localOf(space, member).attributes).flatMap(([freedom, attribute]) => {
+    if (space === 'plane' && !IN_PLANE.has(freedom)) return [];
+    const kind = attribute.startsWith('Rotational') ? ROTATIONAL : LINEAR;
+    return [[attribute, restraintOf(kind, all[freedom as EndFreedom] ?? 'fixed')] as const];
   });
+  return writing.add('IfcBoundaryNodeCondition', Object.fromEntries(said));
 }
+
+/** Freedoms in the plane of a plane model. */
+export const IN_PLANE: ReadonlySet<string> = new Set(['ux', 'uy', 'rz', 'mz']);
 
 /** Names for things that belong together. */
 export function writeGroups(writing: Writing, { groups = [] }: Model): void {
