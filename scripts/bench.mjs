@@ -40,6 +40,15 @@ async function sectionTimes() {
   );
 }
 
+/** Files of IFC. The package that knows the syntax is found from within the repository. */
+async function exchangeTimes() {
+  const outfile = path.join(root, '.cache', 'exchange-times.mjs');
+  await bundle('bench/exchange-times.ts', outfile);
+  return JSON.parse(
+    spawnSync(process.execPath, [outfile], { cwd: root, encoding: 'utf8', stdio: ['ignore', 'pipe', 'inherit'] }).stdout,
+  );
+}
+
 /** The engine's own measurements, each in a process of its own; the entry point is bundled once. */
 async function engine() {
   const outfile = path.join(temporary('engine'), 'engine-times.mjs');
@@ -173,6 +182,7 @@ const pages = await pageTimes(PORT, [
   ['space building of 10,582 members, 1 case', tenThousand],
 ]);
 const sectionsTimes = await sectionTimes();
+const exchange = await exchangeTimes();
 const engineTimes = await engine();
 
 const file = path.join(root, 'docs', 'performance.md');
@@ -274,6 +284,13 @@ what was measured in the same run vary less.
 
 Sections: a keystroke in the search of the whole catalogue takes at most ${milliseconds(sectionsTimes.search)} (16 ms); all properties of an outline of 200 corners,
 with torsion and shear on meshes until J has ${sectionsTimes.digits} digits (${sectionsTimes.triangles} triangles), ${milliseconds(sectionsTimes.outline)} (100 ms).
+
+IFC, by the package that knows its syntax, at most ${(exchange.memory / 1e9).toFixed(2)} GB: ${exchange.times
+    .map(
+      ({ members, entities, bytes, written, read }) =>
+        `${members.toLocaleString('en')} members (${entities.toLocaleString('en')} entities, ${(bytes / 1e6).toFixed(1)} MB) are written in ${seconds(written)} and read in ${seconds(read)}`,
+    )
+    .join('; ')}.
 
 Numeric factorization, with the ordering beside it, which is kept while a structure keeps its pattern. ${
     engineTimes.factors.some(({ theirs }) => theirs)
