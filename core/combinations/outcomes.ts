@@ -1,5 +1,6 @@
 import { once } from '../once';
 import { partCasesOf, travellingIn } from '../model/loads/expand';
+import { oneSidedIn } from '../model/loads/one-sided';
 import type { Travelling as TravellingTrains } from '../model/loads/travelling';
 import type { Combination, Model } from '../model/model';
 import type { PartCase } from '../model/patterns/parts';
@@ -22,7 +23,7 @@ export const referenceOf = (combination: Combination): Reference => ({
  * behind the combinations, named after it. The model must be sound: references hold, nothing is circular.
  */
 export const outcomes = (model: Model): readonly Outcome[] =>
-  outcomesOf(model.combinations, model.cases, model.actions, partCasesOf(model), travellingIn(model));
+  outcomesOf(model.combinations, model.cases, model.actions, partCasesOf(model), travellingIn(model), oneSidedIn(model).length);
 
 /** Found once of lists that an edit leaves alone. */
 const outcomesOf = once(
@@ -32,11 +33,12 @@ const outcomesOf = once(
     actionGroups: Model['actions'],
     parts: readonly PartCase[],
     travelling: TravellingTrains,
+    behindTrains: number,
   ): readonly Outcome[] => {
     const model = { cases, combinations: list, ...(actionGroups && { actions: actionGroups }) };
     const index = new Map([...cases, ...model.combinations].map(({ id }, i) => [id, i]));
     const combinations = new Map(model.combinations.map((combination) => [combination.id, combination]));
-    const solved = cases.length + parts.length + travelling.cases.length;
+    const solved = cases.length + parts.length + travelling.cases.length + behindTrains;
     /** Ways that no combination has for itself. */
     const behind: Outcome[] = [];
     // A name that is given already stays with whom it belongs to.

@@ -211,10 +211,17 @@ function valueEntry(solution: Solution, outcome: number, stations: number): Reco
       envelope: none,
       shape: ({ value }) => ({ frequency: value }),
     }),
+    ...slackIn(solution, outcome),
     ...nodeEntries(solution, outcome),
     members,
     equilibrium: { applied: resultant(applied), reactions: resultant(reactions), residual, solutionResidual, jointResidual },
   };
+}
+
+/** The members that act one way and are slack. */
+function slackIn({ slack, structure }: Solution, outcome: number): { readonly slack?: readonly string[] } {
+  const found = slack?.[outcome];
+  return found ? { slack: found.map((m) => structure.names.members[m]!) } : {};
 }
 
 function envelopeEntry(solution: Solution, outcome: number, stations: number): Record<string, unknown> {

@@ -1,3 +1,4 @@
+import { isBar, oneSidedIn } from '../model/loads/one-sided';
 import type { System } from '../analysis/factorise';
 import type { Model } from '../model/model';
 import { isFault, type Notice } from '../model/notice';
@@ -28,8 +29,12 @@ export interface InfluenceFound {
 
 export const isFound = (found: InfluenceFound | readonly Notice[]): found is InfluenceFound => 'line' in found;
 
+const NO_LINES =
+  'With members that act one way there are no influence lines: what a load brings about depends on what else acts. Make them truss members first.';
+
 /** The influence line that is asked for; or why there is none. `system`: the factorised equations of this very model. */
 export function influenceOf(model: Model, system: System, asked: InfluenceAsked): InfluenceFound | readonly Notice[] {
+  if (oneSidedIn(model).length > 0) return [{ code: 'one-sided', severity: 'error', message: NO_LINES, subjects: [] }];
   const { structure } = system;
   const effect = readEffect(asked.effect, model, structure);
   if (isNotice(effect)) return [effect];
@@ -74,7 +79,7 @@ export function usualWay(model: Model, effect: Effect, direction: Point): string
       ? [model.members[effect.member]!]
       : model.members.filter(({ start, end }) => [start, end].includes(model.nodes[effect.node]!.id));
   // A bar of a truss carries what others are loaded with.
-  const near = longest(own.filter((member) => isAcross(member) && member.behaviour !== 'truss'));
+  const near = longest(own.filter((member) => isAcross(member) && !isBar(member)));
   if (near.length > 0) return near;
   const any = longest(model.members.filter(isAcross));
   return any.length > 0 ? any : longest(own);

@@ -1,3 +1,4 @@
+import { isBar } from './loads/one-sided';
 import { categoryOf } from './categories';
 import type { Intent } from './edits/intent';
 import { isCompound, kindOfLoad } from './loads/compound';
@@ -170,7 +171,7 @@ function farLarger({ loads }: Model): LoadCheck[] {
 
 /** Loads between the joints of truss members: they bend them, and reach the joints as the shares of a simple beam. */
 function bentTrusses(model: Model): LoadCheck[] {
-  const trusses = new Set(model.members.filter(({ behaviour }) => behaviour === 'truss').map(({ id }) => id));
+  const trusses = new Set(model.members.filter(isBar).map(({ id }) => id));
   if (trusses.size === 0) return [];
   const bars = barsOf(model);
   const bending = model.loads.flatMap((load) => {

@@ -52,6 +52,8 @@ export interface Solution {
   readonly readings?: ReadonlyMap<number, EnvelopeReading>;
   /** Trains that travel over it, where there are some. */
   readonly travels?: readonly Travel[];
+  /** With members that act one way, by outcome: those that are slack in it, by their places; nothing of a range. */
+  readonly slack?: readonly (readonly number[] | undefined)[];
   /** Nodes with a support. */
   readonly supported: Uint8Array;
   /** Decimal digits (of 16) that the elimination cancelled. */

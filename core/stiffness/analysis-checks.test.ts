@@ -45,14 +45,6 @@ describe('what keeps a model from being solved', () => {
       /Nothing holds/,
     ],
     [
-      'a tension-only member',
-      plane,
-      first(plane, 'members', { behaviour: 'tensionOnly' }),
-      'not-supported-yet',
-      'members[0].behaviour',
-      /Tension-only and compression-only members cannot be analysed in this version yet/,
-    ],
-    [
       'a section of a catalogue',
       plane,
       { sections: [{ id: 's', catalogue: 'any' }] },

@@ -79,36 +79,12 @@ function emptinessFaults(model: Model): Notice[] {
 
 const isHeld = (restraint: unknown): boolean => restraint === 'fixed' || (typeof restraint === 'number' && restraint > 0);
 
-function unsupported(path: string, value: unknown, what: string, remedy: string, subjects: string[] = []): Notice {
-  return fault({
-    code: 'not-supported-yet',
-    path,
-    value,
-    what: `${what} cannot be analysed in this version yet`,
-    expected: 'a supported feature',
-    remedy,
-    subjects,
-  });
-}
-
 /** Files are filled from the catalogue when they are read; an edit may still give nothing but a designation. */
 const isOnlyNamed = ({ catalogue, shape, A }: Section): boolean =>
   catalogue !== undefined && shape === undefined && A === undefined;
 
 function featureFaults(model: Frame): Notice[] {
   const found: Notice[] = [];
-  model.members.forEach((member, i) => {
-    if (member.behaviour !== 'tensionOnly' && member.behaviour !== 'compressionOnly') return;
-    found.push(
-      unsupported(
-        `members[${i}].behaviour`,
-        member.behaviour,
-        'Tension-only and compression-only members',
-        'Make it a truss member',
-        [`member ${member.id}`],
-      ),
-    );
-  });
   model.sections.forEach((section, i) => {
     if (isOnlyNamed(section)) {
       found.push(

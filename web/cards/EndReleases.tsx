@@ -1,5 +1,6 @@
 'use client';
 
+import { isBar } from '@rigid-beam/core/model/loads/one-sided';
 import { withAxes } from '@rigid-beam/core/quantities/axis-names';
 import type { EndFreedom, Member, MemberEnd, Restraint } from '@rigid-beam/core/model/model';
 import { useDisplay, useModel } from '../editor/use-editor';
@@ -30,7 +31,7 @@ interface EndReleasesProps {
 }
 
 const isFree = ({ releases, behaviour }: Member, end: MemberEnd, freedom: EndFreedom): boolean =>
-  releases?.[end]?.[freedom] === 'free' || (freedom.startsWith('m') && behaviour === 'truss');
+  releases?.[end]?.[freedom] === 'free' || (freedom.startsWith('m') && (behaviour ?? 'frame') !== 'frame');
 
 const isMixed = (members: readonly Member[], end: MemberEnd, freedom: EndFreedom): boolean =>
   new Set(members.map((one) => isFree(one, end, freedom))).size > 1;
@@ -56,7 +57,7 @@ export function EndReleases({ members, end, onChange }: EndReleasesProps) {
             key={freedom}
             aria-label={WORDS.atNode(isMixed(members, end, freedom) ? WORDS.some(text) : text, node)}
             isSelected={members.every((one) => isFree(one, end, freedom))}
-            isDisabled={freedom.startsWith('m') && member.behaviour === 'truss'}
+            isDisabled={freedom.startsWith('m') && isBar(member)}
             onChange={(on) => onChange(freedom, on ? 'free' : 'fixed')}
           >
             {isMixed(members, end, freedom) ? WORDS.some(text) : text}
@@ -68,7 +69,7 @@ export function EndReleases({ members, end, onChange }: EndReleasesProps) {
           {freedoms.map(({ freedom }) => {
             const turns = freedom.startsWith('m') || freedom.startsWith('r');
             const own = releases[freedom];
-            if (member.behaviour === 'truss' && freedom.startsWith('m')) return null;
+            if (isBar(member) && freedom.startsWith('m')) return null;
             // Out of its plane a plane model knows no springs.
             return (
               <QuantityField

@@ -1,3 +1,4 @@
+import { isBar } from '@rigid-beam/core/model/loads/one-sided';
 import { counted } from '@rigid-beam/core/counted';
 import { sectionRun } from '@rigid-beam/core/model/selecting';
 import { phraseOfLoad } from '@rigid-beam/core/phrases/phrase-of-load';
@@ -122,10 +123,9 @@ export function releaseInPlace(model: Model, id: string, end: 'start' | 'end'): 
   return {
     label: `End of ${id} at node ${member[end]}`,
     hint: `hinged, rigid, or a stiffness in ${unit}`,
-    first:
-      typeof now === 'number' ? showQuantity(now, unit) : now === 'free' || member.behaviour === 'truss' ? 'hinged' : 'rigid',
+    first: typeof now === 'number' ? showQuantity(now, unit) : now === 'free' || isBar(member) ? 'hinged' : 'rigid',
     read: (text) => {
-      if (member.behaviour === 'truss') return `${id} is a truss member, hinged at both ends. Change its behaviour on its card.`;
+      if (isBar(member)) return `${id} is a bar, hinged at both ends. Change its behaviour on its card.`;
       const said = text.trim().toLowerCase();
       const put = (mz: Restraint): Intent => ({
         type: 'put',

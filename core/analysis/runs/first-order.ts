@@ -6,7 +6,9 @@ import { travelsOf } from '../../results/travelling/travel';
 import { fibresOf } from '../../sections/fibres';
 import { conditioningNotice, conditioningOf } from '../../kinematics/conditioning';
 import { supportedNodes } from '../../stiffness/supported-nodes';
+import { isFault } from '../../model/notice';
 import { caseLoads } from '../case-loads';
+import { oneSidedOf } from '../one-sided';
 import { mechanismNotices } from '../classify-mechanisms';
 import { diagnose, unstableResults } from '../diagnosis';
 import type { Run, RunTask } from '../run';
@@ -60,14 +62,19 @@ function solveSystem(
   const doubtful = doubtfulCases(system, conditioning, responses);
   if (doubtful.length > 0) return { results: { status: 'invalid', notices: [...said, ...doubtful], mechanisms } };
   const doubts = conditioningNotice(structure, system.members, conditioning);
+  const all = outcomes(model);
+  const oneSided = oneSidedOf(model, structure, responses, all);
+  if (oneSided?.notices.some(isFault))
+    return { results: { status: 'invalid', notices: [...said, ...oneSided.notices], mechanisms } };
   const travels = travelsOf(model, structure);
   const results: Results = {
     status: 'solved',
-    notices: [...said, ...mechanismNotices(found), ...(doubts ? [doubts] : [])],
+    notices: [...said, ...mechanismNotices(found), ...(doubts ? [doubts] : []), ...(oneSided?.notices ?? [])],
     mechanisms,
     solution: {
       structure,
-      outcomes: outcomes(model),
+      outcomes: oneSided?.outcomes ?? all,
+      ...(oneSided && { slack: oneSided.slack }),
       responses,
       ...(travels.length > 0 && { travels }),
       fibres: fibresOf(model),

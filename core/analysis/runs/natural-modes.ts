@@ -4,6 +4,8 @@ import { giveBackKernels, takeKernels } from '../../linear-algebra/kernel-pool';
 import { maxNorm } from '../../linear-algebra/max-norm';
 import { solveInPlace } from '../../linear-algebra/solve';
 import { multiply, type SparseSymmetric } from '../../linear-algebra/sparse-symmetric';
+import { oneSidedIn } from '../../model/loads/one-sided';
+import { firstOrderOnly } from '../first-order-only';
 import type { Notice } from '../../model/notice';
 import { recoverUnder } from '../../results/recover-cases';
 import type { Results } from '../../results/results';
@@ -31,6 +33,7 @@ const BALANCED = 1e-6;
  */
 export class NaturalModes implements Run {
   update({ model, system, firstOrder, progress }: RunTask): Results {
+    if (oneSidedIn(model).length > 0) return firstOrderOnly(firstOrder!);
     const { status, notices, mechanisms, solution } = firstOrder!;
     if (!solution) return { status, notices, mechanisms };
     const refuse = (message: string): Results => {

@@ -4,6 +4,8 @@ import { giveBackKernels, takeKernels } from '../../linear-algebra/kernel-pool';
 import type { Kernels } from '../../linear-algebra/kernels';
 import { maxNorm } from '../../linear-algebra/max-norm';
 import { solveRefined } from '../../linear-algebra/solve';
+import { oneSidedIn } from '../../model/loads/one-sided';
+import { firstOrderOnly } from '../first-order-only';
 import type { Notice } from '../../model/notice';
 import { recoverUnder } from '../../results/recover-cases';
 import type { Results, Solution, StructuralResponse } from '../../results/results';
@@ -32,7 +34,8 @@ const TRAINS =
  * K·(d − d₁) = −G·d, with G from the axial forces of the response itself. So it balances with f − G·d.
  */
 export class SecondOrder implements Run {
-  update({ system, firstOrder, progress }: RunTask): Results {
+  update({ model, system, firstOrder, progress }: RunTask): Results {
+    if (oneSidedIn(model).length > 0) return firstOrderOnly(firstOrder!);
     const { status, notices, mechanisms, solution } = firstOrder!;
     if (!solution) return { status, notices, mechanisms };
     if (solution.outcomes.some(({ kind }) => kind === 'travelling'))

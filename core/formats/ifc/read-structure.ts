@@ -303,7 +303,8 @@ function releasesOf(
     for (const [freedom, name] of Object.entries(local.attributes)) {
       const restraint = restraintOf(reading, condition, name);
       if (restraint === undefined || restraint === 'fixed' || (space === 'plane' && !IN_PLANE.has(freedom))) continue;
-      const isOwn = behaviour === 'truss' && restraint === 'free' && (freedom === 'my' || freedom === 'mz');
+      const isOwn =
+        behaviour !== undefined && behaviour !== 'frame' && restraint === 'free' && (freedom === 'my' || freedom === 'mz');
       if (!isOwn) all[freedom as EndFreedom] = restraint;
     }
     if (Object.keys(all).length === 0) return undefined;

@@ -5,6 +5,7 @@ import { compoundKinds, isCompound, type CompoundLoad } from './compound';
 import type { Bars, Handle } from './compound-kind';
 import { isNotional, notionalParts, type NotionalLoad } from './notional';
 import { shapeOf } from './member-shape';
+import { oneSidedIn, sameOneSided } from './one-sided';
 import { partCases, sameParts, type PartCase } from '../patterns/parts';
 import { isOnMember, type PrimitiveLoad } from './primitive';
 import { sameTravelCases, travellingOf } from './travelling';
@@ -23,7 +24,8 @@ export const expandLoads = once((model: Model): ExpandedLoads => {
   const { loads, origins } = ownLoads(model);
   const parts = partCasesOf(model);
   const { cases: travels } = travellingIn(model);
-  if (parts.length + travels.length === 0) return { loads, origins };
+  const oneSided = oneSidedIn(model);
+  if (parts.length + travels.length + oneSided.length === 0) return { loads, origins };
   const result = { loads: [...loads], origins: [...origins] };
   for (const part of parts)
     loads.forEach((load, i) => {
@@ -37,6 +39,10 @@ export const expandLoads = once((model: Model): ExpandedLoads => {
       result.loads.push(inPart(load, travel.id));
       result.origins.push(travel.origins[i]!);
     });
+  for (const { loads } of oneSided) {
+    result.loads.push(...loads);
+    result.origins.push(...loads);
+  }
   return result;
 });
 
@@ -62,18 +68,23 @@ interface SolvedCase {
   readonly members?: ReadonlySet<string>;
 }
 
-/** All that is solved for itself, as the solution has it: the cases of the model, then the parts of those that are loaded in patterns, then what trains ask for. */
+/**
+ * All that is solved for itself, as the solution has it: the cases of the model, then the parts of those that are loaded in patterns, then what trains ask for, and
+ * what members that act one way do when they are slack.
+ */
 export const solvedCasesOf = (model: Model): readonly SolvedCase[] => [
   ...model.cases,
   ...partCasesOf(model),
   ...travellingIn(model).cases,
+  ...oneSidedIn(model),
 ];
 
 /** Whether the same is solved of two models, whatever acts in it. */
 export const sameSolvedCases = (a: Model, b: Model): boolean =>
   a.cases === b.cases &&
   sameParts(partCasesOf(a), partCasesOf(b)) &&
-  sameTravelCases(travellingIn(a).cases, travellingIn(b).cases);
+  sameTravelCases(travellingIn(a).cases, travellingIn(b).cases) &&
+  sameOneSided(oneSidedIn(a), oneSidedIn(b));
 
 /** A load as it acts in a part of its case; the same one as long as it is in the same part, so that those who compare see that nothing changed. */
 function inPart(load: PrimitiveLoad, id: string): PrimitiveLoad {

@@ -1,0 +1,191 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { isFault } from '../model/notice';
+import type { Member, Model } from '../model/model';
+import { responseOf } from '../results/sums';
+import type { Solution, StructuralResponse } from '../results/results';
+import { pin, sketch, solved } from '../test/build';
+import { Random } from '../test/random';
+import { randomFrame } from '../test/random-frame';
+import { randomSpace } from '../test/random-space';
+import { AnalysisSession, solve } from './session';
+
+const ROOT2 = Math.SQRT2;
+
+/** A square of posts and a beam, all hinged, 3 m by 3 m, with two crossed ties, pushed at its head. */
+const crossed = (push: number, more: Partial<Model> = {}): Model =>
+  sketch({
+    nodes: [['1', 0, 0], ['2', 0, 3], ['3', 3, 3], ['4', 3, 0]], // oxfmt-ignore
+    members: [
+      ['left', '1', '2', { behaviour: 'truss' }],
+      ['beam', '2', '3', { behaviour: 'truss' }],
+      ['right', '4', '3', { behaviour: 'truss' }],
+      ['up', '1', '3', { behaviour: 'tensionOnly' }],
+      ['down', '2', '4', { behaviour: 'tensionOnly' }],
+    ],
+    supports: [pin('1'), pin('4')],
+    loads: [{ type: 'node', node: '2', fx: push }],
+    extra: more,
+  });
+
+describe('members that act one way', () => {
+  test.each([
+    [9e3, 'up', 'down'],
+    [-9e3, 'down', 'up'],
+  ])('of two crossed ties the one that would be pushed is slack (%i N)', (push, taut, slack) => {
+    const results = solved(crossed(push));
+    expect(results.at(taut, 'N', 1)).toBeCloseTo(9e3 * ROOT2, 4);
+    expect(Math.abs(results.at(slack, 'N', 1))).toBeLessThan(1e-6);
+    const { slack: found, structure } = results.solution;
+    expect(found![0]!.map((m) => structure.names.members[m])).toEqual([slack]);
+  });
+
+  test('each case and each sum is solved for itself: a sum is not the sum of its cases', () => {
+    const two: Partial<Model> = {
+      cases: [
+        { id: 'Q', category: 'wind' },
+        { id: 'R', category: 'wind' },
+      ],
+      combinations: [
+        { id: 'both', type: 'sum', factors: { Q: 1, R: 1 } },
+        { id: 'worst', type: 'envelope', of: ['Q', 'R', 'both'] },
+      ],
+    };
+    const model = crossed(9e3, two);
+    const results = solved({ ...model, loads: [...model.loads, { id: 'r', case: 'R', type: 'node', node: '3', fx: -4e3 }] });
+    expect(results.at('up', 'N', 1, 'Q')).toBeCloseTo(9e3 * ROOT2, 4);
+    expect(results.at('down', 'N', 1, 'R')).toBeCloseTo(4e3 * ROOT2, 4);
+    expect(results.at('up', 'N', 1, 'both')).toBeCloseTo(5e3 * ROOT2, 4);
+    expect(Math.abs(results.at('down', 'N', 1, 'both'))).toBeLessThan(1e-6);
+  });
+
+  test('what all that could hold lets go is a fault with names; other runs and influence lines say that they do not know it', () => {
+    const model = crossed(9e3);
+    const alone = { ...model, members: model.members.filter(({ id }) => id !== 'up') };
+    const results = solve(alone);
+    expect(results.status).toBe('invalid');
+    expect(results.notices.filter(isFault).map(({ message }) => message)).toEqual([
+      expect.stringMatching(/^Q: members “down” cannot take.*can move/),
+    ]);
+    expect(solve({ ...model, members: alone.members.map((one) => (one.id === 'down' ? { ...one, behaviour: 'compressionOnly' } : one)) }).status).toBe('solved'); // oxfmt-ignore
+    for (const run of ['second-order', 'natural-modes'] as const) {
+      const other = solve(model, [], [run]).others!.get(run)!;
+      expect(other.notices.filter(isFault).map(({ message }) => message)).toEqual([expect.stringMatching(/first order only/)]);
+    }
+  });
+
+  test('one that stays as it is changes nothing; those that never or always act are told', () => {
+    const model = crossed(9e3);
+    const plain = {
+      ...model,
+      members: model.members.map((one) => (one.id === 'up' ? { ...one, behaviour: 'truss' as const } : one)),
+    };
+    const [a, b] = [solve(model), solve(plain)];
+    expect(a.notices.slice(1).map(({ message }) => message)).toEqual([
+      'Slack in every case and combination: members “down”',
+      'Never slack: members “up”',
+    ]);
+    expect(differenceOf(responseOf(a.solution!, 0)!, responseOf(b.solution!, 0)!)).toBeLessThan(1e-12);
+  });
+
+  test.each([
+    ['in the plane', randomFrame],
+    ['in space', randomSpace],
+  ] as const)('%s: of all sets of slack members the one is found that fits', (_, frames) => {
+    fc.assert(
+      fc.property(
+        frames,
+        fc.array(fc.tuple(fc.nat(40), fc.nat(40), fc.boolean()), { minLength: 1, maxLength: 6 }),
+        (frame, drawn) => {
+          const model = withTies(frame, drawn);
+          const ties = model.members.filter(({ behaviour }) => behaviour === 'tensionOnly' || behaviour === 'compressionOnly');
+          const { solution } = solve(model);
+          const found = responseOf(solution!, 0)!;
+          const fitting = sets(ties).flatMap((slack) => fits(model, slack) ?? []);
+          expect(fitting.length).toBeGreaterThan(0);
+          // Members without force are slack or not: the structure is the same.
+          for (const one of fitting) expect(differenceOf(found, one)).toBeLessThan(1e-9);
+        },
+      ),
+      { numRuns: 200 },
+    );
+  });
+});
+
+test('edit after edit the same members are slack as of the model as it is', () => {
+  const random = new Random(7);
+  const session = new AnalysisSession();
+  let model = withTies(fc.sample(randomFrame, { numRuns: 1, seed: 3 })[0]!, [[0, 3, true], [1, 2, true], [3, 4, false], [0, 5, true]]); // oxfmt-ignore
+  let known = 0;
+  for (let step = 0; step < 60; step++) {
+    const last = model.members.length - 1;
+    const behaviour = random.of(['tensionOnly', 'compressionOnly', 'truss'] as const);
+    const which = last - random.below(3);
+    model =
+      step % 3 === 0
+        ? { ...model, members: model.members.map((one, i) => (i === which ? { ...one, behaviour } : one)) }
+        : { ...model, loads: model.loads.map((one) => (one.type === 'node' && random.below(2) ? { ...one, fx: 1e3 * (random.below(41) - 20) } : one)) }; // oxfmt-ignore
+    const [now, fresh] = [session.update(model).now, solve(model)];
+    expect(now.notices).toEqual(fresh.notices);
+    expect(now.solution?.slack).toEqual(fresh.solution?.slack);
+    known += now.solution?.slack?.[0]?.length ?? 0;
+    if (now.solution) expect(differenceOf(responseOf(now.solution, 0)!, responseOf(fresh.solution!, 0)!)).toBeLessThan(1e-9);
+  }
+  expect(known).toBeGreaterThan(20);
+});
+
+const differenceOf = (a: StructuralResponse, b: StructuralResponse): number => {
+  const size = Math.max(...a.displacements.map(Math.abs), 1e-12);
+  return Math.max(...a.displacements.map((value, i) => Math.abs(value - b.displacements[i]!))) / size;
+};
+
+/** A frame without weight, with bars from node to node that act one way. */
+function withTies(frame: Model, drawn: readonly (readonly [number, number, boolean])[]): Model {
+  const { nodes } = frame;
+  const taken = new Set(frame.members.map(({ start, end }) => [start, end].sort().join(' ')));
+  const ties = drawn.flatMap(([a, b, isTie], i): Member[] => {
+    const [start, end] = [nodes[a % nodes.length]!.id, nodes[b % nodes.length]!.id];
+    const key = [start, end].sort().join(' ');
+    if (start === end || taken.has(key)) return [];
+    taken.add(key);
+    const { section, material } = frame.members[0]!;
+    return [{ id: `tie ${i}`, start, end, section, material, behaviour: isTie ? 'tensionOnly' : 'compressionOnly' }];
+  });
+  return { ...frame, members: [...frame.members, ...ties], cases: frame.cases.map(({ selfWeight: _, ...rest }) => rest) };
+}
+
+const sets = <T>(all: readonly T[]): T[][] =>
+  all.reduce<T[][]>((found, one) => [...found, ...found.map((set) => [...set, one])], [[]]);
+
+/** The structure without these, all others acting both ways, where nothing is pulled or pushed that cannot be. */
+function fits(model: Model, slack: readonly Member[]): StructuralResponse[] | undefined {
+  const members = model.members.filter((one) => !slack.includes(one)).map((one): Member => (one.behaviour === 'tensionOnly' || one.behaviour === 'compressionOnly' ? { ...one, behaviour: 'truss' } : one)); // oxfmt-ignore
+  const { solution } = solve({ ...model, members });
+  if (!solution) return undefined;
+  const [response] = solution.responses;
+  const size = response!.equilibrium.size;
+  const isTrue = model.members.every((one) => {
+    const side = one.behaviour === 'tensionOnly' ? 1 : one.behaviour === 'compressionOnly' ? -1 : 0;
+    if (side === 0) return true;
+    if (slack.includes(one))
+      return side * stretchOf(model, solution, response!, one) <= 1e-9 * Math.max(...response!.displacements.map(Math.abs));
+    const m = solution.structure.names.members.indexOf(one.id);
+    return (side * (response!.ends[12 * m + 6]! - response!.ends[12 * m]!)) / 2 >= -1e-9 * size;
+  });
+  return isTrue ? [response!] : undefined;
+}
+
+/** By how much the ends of a member move apart. */
+function stretchOf(
+  { nodes }: Model,
+  { structure }: Solution,
+  { displacements }: StructuralResponse,
+  { start, end }: Member,
+): number {
+  const [a, b] = [start, end].map((id) => nodes.find((one) => one.id === id)!);
+  const way = [b!.x - a!.x, b!.y - a!.y, (b!.z ?? 0) - (a!.z ?? 0)];
+  const [i, k] = [start, end].map((id) => 6 * structure.names.nodes.indexOf(id));
+  return (
+    way.reduce((sum, part, axis) => sum + part * (displacements[k! + axis]! - displacements[i! + axis]!), 0) / Math.hypot(...way)
+  );
+}

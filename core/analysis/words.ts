@@ -1,0 +1,10 @@
+/** What is said of members that act one way. */
+export const oneSided = {
+  loose: (id: string, members: string): string =>
+    `${id}: members ${members} cannot take the force that they would have to, and without them the structure can move. Let them act both ways, or brace the structure`,
+  travelling: (id: string): string =>
+    `${id}: trains travel in it, whose places are superposed: with members that act one way none can be. Put the trains where they stand`,
+  always: (members: string): string => `Slack in every case and combination: members ${members}`,
+  never: (members: string): string => `Never slack: members ${members}`,
+  notYet: 'Members that act one way are found in the first order only. Make them truss members, or look at the first order',
+};
