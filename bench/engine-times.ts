@@ -22,7 +22,7 @@ import { assembleStiffness } from '@rigid-beam/core/stiffness/assemble';
 import { memberMatrices } from '@rigid-beam/core/stiffness/member-matrices';
 import { numberFreedoms } from '@rigid-beam/core/stiffness/numbering';
 import { reducedSystem } from '@rigid-beam/core/stiffness/reduced-system';
-import { building, lattice, spaceBuilding } from './structures';
+import { building, lattice, spaceBuilding, bracedBuilding } from './structures';
 
 // Measures one thing, named by the first argument, in a process of its own, and prints it as JSON: what one measurement leaves in
 // memory must not burden the next. `matrix NAME FOLDER` writes the matrix of a structure instead.
@@ -134,6 +134,18 @@ const measurements: Record<string, () => object> = {
       longest,
       memory: process.resourceUsage().maxRSS * 1024,
     };
+  },
+  'one-sided': () => {
+    const model = bracedBuilding(10);
+    const whole = median(5, () => solve(structuredClone(model)));
+    const session = new AnalysisSession();
+    session.update(model);
+    const edit = median(
+      9,
+      (run) =>
+      session.update({ ...model, loads: model.loads.map((one, i) => (i === 0 && one.type === 'line' ? { ...one, from: { wy: -run }, to: { wy: -run } } : one)) }), // oxfmt-ignore
+    );
+    return { members: model.members.length, whole, edit };
   },
   influence: () => {
     const model = spaceBuilding(12, 12, 22, 1);

@@ -80,6 +80,20 @@ export function spaceBuilding(bays: number, deep: number, storeys: number, cases
   return model(`${bays} × ${deep} bays, ${storeys} storeys`, 'space', { nodes, members, supports: feet }, loadsOn(beams, cases));
 }
 
+/** The building of 1,056 members with 96 crossed ties in its outer walls, and 30 sums of its cases. */
+export function bracedBuilding(cases: number): Model {
+  const base = spaceBuilding(5, 5, 11, cases);
+  const bays = [0, 2, 4].flatMap((i) => [0, 5].flatMap((k) => Array.from({ length: 8 }, (_, j) => [i, j, k] as const)));
+  const ties = bays.flatMap(
+    ([i, j, k]): Member[] =>
+    ([[i, i + 1], [i + 1, i]] as const).map(([from, to]) => ({ id: `t${from}.${to}.${j}.${k}`, start: `${from}.${j}.${k}`, end: `${to}.${j + 1}.${k}`, section: 'beam', material: 'steel', behaviour: 'tensionOnly' })), // oxfmt-ignore
+  );
+  const factors = (i: number): Record<string, number> =>
+    Object.fromEntries(base.cases.map(({ id }, c) => [id, c === 0 ? 1.35 : ((i * 7 + c * 3) % 5) / 2 - 1]));
+  const combinations = Array.from({ length: 30 }, (_, i) => ({ id: `U${i}`, type: 'sum' as const, factors: factors(i) }));
+  return { ...base, members: [...base.members, ...ties], combinations };
+}
+
 /** A lattice girder in space of `panels` panels: four chords, posts, rails and diagonals on all sides, rigid joints; on two feet every 50 panels. */
 export function lattice(panels: number, cases: number): Model {
   const nodes: ModelNode[] = [];

@@ -63,7 +63,7 @@ export function sheetItems(model: Model, solution: Solution | undefined, view: V
     ...also,
     ...diagram.items,
     ...(shown && view.deflected && !isDeflection(view.quantity) ? deflected(model, shown, view) : []),
-    ...structureItems(model, view, diagram),
+    ...structureItems(model, view, { ...diagram, slack: shown?.slack?.[view.outcome] }),
     ...(view.supports === 'none' ? [] : supportItems(model, view)),
     ...(shown && view.reactions ? reactionItems(model, shown, view.outcome, view) : []),
   ];

@@ -15,10 +15,12 @@ import type { View } from './view';
 interface Shown {
   readonly bars?: ReadonlyMap<number, Bar>;
   readonly areColoured?: boolean;
+  /** Members that act one way and are slack in what acts, by their places. */
+  readonly slack?: readonly number[] | undefined;
 }
 
 /** Members as heavy lines, rigid arms, hinges and other freed ends in their textbook symbols, nodes as small dots. */
-export function structureItems(model: Model, view: View, { bars, areColoured = false }: Shown = {}): Item[] {
+export function structureItems(model: Model, view: View, { bars, areColoured = false, slack = [] }: Shown = {}): Item[] {
   const items: Item[] = [];
   const near = nearness(model, view);
   // What is behind is painted first.
@@ -27,6 +29,7 @@ export function structureItems(model: Model, view: View, { bars, areColoured = f
   const onPlane = planeTest(model, view);
   // Members that are drawn in the colour of a value are lines within it.
   const isColoured = areColoured && !view.solids;
+  const isSlack = new Set(slack);
   const isQuiet = view.members === 'faint' || isColoured;
   // In a large structure diagrams would be threads under dark members.
   const recedes = view.quantity !== 'none' && !bars && isCrowded(model, view);
@@ -38,12 +41,13 @@ export function structureItems(model: Model, view: View, { bars, areColoured = f
     const { behaviour, start, end } = model.members[member.index]!;
     const faded = !onPlane(start) || !onPlane(end);
     const far = Math.round((1 - near(member.depth)) * SHADES) / SHADES;
-    const bar = bars?.get(member.index);
+    const hangs = isSlack.has(member.index);
+    const bar = hangs ? undefined : bars?.get(member.index);
     // The width and colour of a force mean something: they are the same near and far.
     const depth = bar ? 1 : (1 - 0.82 * far) * (isQuiet ? 0.5 : 1) * (recedes ? RECEDED : 1);
     const opacity = faded ? 0.25 : depth;
     const full = (bar?.width ?? (isBar({ behaviour }) ? 2 : 3.2)) * view.weight;
-    const width = bar ? full : full * (1 - 0.4 * far) * (recedes || isColoured ? 0.4 : 1);
+    const width = bar ? full : full * (1 - 0.4 * far) * (recedes || isColoured ? 0.4 : hangs ? 0.6 : 1);
     items.push({
       kind: 'path',
       vertices,
@@ -51,6 +55,7 @@ export function structureItems(model: Model, view: View, { bars, areColoured = f
       // While something is in hand lines are hairlines, as while a look turns: a browser draws them several times as fast.
       width: view.detail === 'whole' || bar ? width : 1,
       subject,
+      ...(hangs && { dash: SLACK.map((part) => part * view.weight) }),
       depth: member.depth,
       opacity,
       texts: opacity > HEAVY ? 'keep off' : 'rather beside',
@@ -103,6 +108,9 @@ export function structureItems(model: Model, view: View, { bars, areColoured = f
   }
   return items;
 }
+
+/** Pixels: the dashes of a member that is slack. */
+const SLACK = [7, 5];
 
 /** How much is left of members that recede behind their diagrams. */
 const RECEDED = 0.4;

@@ -94,8 +94,9 @@ async function engine() {
   const influence = run('influence');
   const reading = run('reading');
   const travelling = run('travelling');
+  const oneSided = run('one-sided');
   again();
-  return { short, all, large, combinations, manySums, influence, reading, travelling, factors };
+  return { short, all, large, combinations, manySums, influence, reading, travelling, oneSided, factors };
 }
 
 /** The shortest and the longest of some times. */
@@ -275,6 +276,7 @@ what was measured in the same run vary less.
 | ${engineTimes.manySums.members.toLocaleString('en')} members in space × 500 combinations of 10 cases: exact envelope of all quantities, derived ones included | ${seconds(engineTimes.manySums.envelope)} |
 | the same: its longest step without a pause; opening one combination | ${milliseconds(engineTimes.manySums.longest)}; ${milliseconds(engineTimes.manySums.opening)} |
 | the same: which of the sums govern anything | ${seconds(engineTimes.manySums.governing)} |
+| ${engineTimes.oneSided.members.toLocaleString('en')} members in space, 96 of them crossed ties, 10 cases and 30 combinations, each by itself (1.5 s); one load changed | ${milliseconds(engineTimes.oneSided.whole)}; ${milliseconds(engineTimes.oneSided.edit)} |
 | an influence line of a moment in it, of one case | ${milliseconds(engineTimes.influence.time)} |
 | a train of four axles that travels over ${engineTimes.travelling.run} of ${engineTimes.travelling.members} members in the plane, in a sum: extremes of all quantities on all members | ${seconds(engineTimes.travelling.time)} |
 | the same 500: largest memory of the process | ${(engineTimes.manySums.memory / 1e9).toFixed(2)} GB |

@@ -85,11 +85,6 @@ describe('what keeps a sound model from being solved is refused by name', () => 
       /cannot exist: Iyz² is not less/,
     ],
     [
-      'tension-only members',
-      { ...base, members: [['a', '1', '2', { behaviour: 'tensionOnly' }]] },
-      /Tension-only and compression-only members cannot/,
-    ],
-    [
       'a section of a catalogue',
       { ...base, extra: { sections: [{ id: 's', catalogue: 'X 100' }] } },
       /only called by a designation/,

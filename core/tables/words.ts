@@ -288,6 +288,12 @@ export const headlines = {
 };
 
 export const right = {
+  slack: (members: string, more: number, digits: number): string => {
+    const which =
+      members === '' ? 'No member is slack' : `Slack: ${members}${more > 0 ? ` and ${counted(more, 'more', 'more')}` : ''}`;
+    const exact = Number.isFinite(digits) ? `to ${counted(digits, 'digit')}` : 'exactly';
+    return `${which}. No member that acts one way has a force of the other way, ${exact}.`;
+  },
   balance: (digits: number): string =>
     Number.isFinite(digits)
       ? `Loads and reactions, and the forces at every joint, balance to ${counted(digits, 'digit')}.`

@@ -108,8 +108,8 @@ export const loadCard = {
 export const memberCard = {
   frame: 'Frame: axial force, shear and bending',
   truss: 'Truss: hinged at both ends',
-  tensionOnly: 'Tension only (not analysed yet)',
-  compressionOnly: 'Compression only (not analysed yet)',
+  tensionOnly: 'Tie: tension only',
+  compressionOnly: 'Strut: compression only',
   changeMembers: (count: number): string => `Change ${counted(count, 'member')}`,
   place: (start: string, end: string, quantity: string): string => `From node ${start} to node ${end}, ${quantity} long`,
   several: (count: number, differ: readonly string[]): string =>

@@ -54,7 +54,7 @@ export function ResultsBench({ sheet }: { readonly sheet: SheetController | unde
     <Stack>
       <PanelSubtitle>{WORDS.whatGovernsIn(acts.id)}</PanelSubtitle>
       {isReady(solution, outcome) ? <Headlines solution={solution} outcome={outcome} /> : <Hint>{WORDS.reading}</Hint>}
-      <Hint>{WORDS.leadsToInfluence}</Hint>
+      {!solution.slack && <Hint>{WORDS.leadsToInfluence}</Hint>}
       {isReady(solution, outcome) && <IsItRight solution={solution} outcome={outcome} />}
       <Fold title={WORDS.reactions} startsOpen>
         <Reactions solution={solution} outcome={outcome} display={display} />

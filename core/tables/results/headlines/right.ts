@@ -1,5 +1,6 @@
 import { isRange } from '../../../combinations/outcome';
 import type { Model } from '../../../model/model';
+import { sideOf } from '../../../model/loads/one-sided';
 import { once } from '../../../once';
 import type { DisplayUnits } from '../../../quantities/display';
 import { digitsOfShare, showQuantity } from '../../../quantities/show';
@@ -20,7 +21,7 @@ import {
 import type { Solution } from '../../../results/results';
 import { responseOf } from '../../../results/sums';
 import type { Recheck } from '../../../recheck/recheck';
-import { isPlane } from '../../../stiffness/structure';
+import { isPlane, MEMBER_FREEDOMS } from '../../../stiffness/structure';
 import { right as WORDS } from '../../words';
 import type { Governing } from './headlines';
 import { largestMovement } from '../../../results/movement';
@@ -55,7 +56,7 @@ const NAMED = 6;
 
 /** What can be said of an outcome at once. */
 export function judgementsOf(asked: Asked, governing: Governing): readonly Judgement[] {
-  return [balance, digits, movement, otherAxis].flatMap((judge) => judge(asked, governing) ?? []);
+  return [balance, oneSided, digits, movement, otherAxis].flatMap((judge) => judge(asked, governing) ?? []);
 }
 
 /** What looks at each member or load of an outcome, and so takes its time; in the order in which it is told, behind the rest. */
@@ -76,6 +77,22 @@ function balance({ solution, outcome }: Asked): Judgement | undefined {
   const { residual, jointResidual } = response.equilibrium;
   const worst = Math.max(residual, jointResidual);
   return judged('balance', WORDS.balance(digitsOfShare(worst)), atLeast(digitsOfShare(worst), FEW_DIGITS));
+}
+
+/** Members that act one way: which are slack, and how far from nothing what they may not take is beside the largest force. */
+function oneSided({ model, solution, outcome }: Asked): Judgement | undefined {
+  const slack = solution.slack?.[outcome];
+  const response = slack && responseOf(solution, outcome);
+  if (!slack || !response) return undefined;
+  const { ends, equilibrium } = response;
+  const hangs = new Set(slack);
+  const wrong = model.members.map((member, m) => {
+    const force = sideOf(member) * (ends[MEMBER_FREEDOMS * m + 6]! - ends[MEMBER_FREEDOMS * m]!);
+    return hangs.has(m) ? Math.abs(force) : Math.max(0, -force);
+  });
+  const agreed = digitsOfShare(Math.max(...wrong) / (2 * equilibrium.size));
+  const ids = slack.slice(0, NAMED).map((m) => `“${solution.structure.names.members[m]!}”`);
+  return judged('one-sided', WORDS.slack(ids.join(', '), slack.length - ids.length, agreed), atLeast(agreed, FEW_DIGITS));
 }
 
 /** Clapeyron: what loads do is what members and springs store. */

@@ -1,0 +1,52 @@
+import { afterAll, beforeAll, describe, test } from '@jest/globals';
+import { Application } from './application';
+import { ModelPage } from './model-page';
+
+const application = new Application();
+beforeAll(() => application.start());
+afterAll(() => application.close());
+
+/** A bay of the rain-tank tower, all hinged: two posts, a beam, crossed ties; wind from either side. */
+const bay = {
+  ...{ format: 'rigid-beam/model', version: 1, title: 'Bay of the rain-tank tower', space: 'plane' },
+  materials: [{ id: 'steel', E: 210e9, density: 7850, fy: 235e6 }],
+  sections: [{ id: 'post', catalogue: 'HEA 120' }, { id: 'rod', shape: { type: 'round', d: 0.02 } }], // oxfmt-ignore
+  nodes: [{ id: '1', x: 0, y: 0 }, { id: '2', x: 0, y: 3 }, { id: '3', x: 3, y: 3 }, { id: '4', x: 3, y: 0 }], // oxfmt-ignore
+  members: [
+    { id: 'left', start: '1', end: '2', section: 'post', material: 'steel', behaviour: 'truss' },
+    { id: 'beam', start: '2', end: '3', section: 'post', material: 'steel', behaviour: 'truss' },
+    { id: 'right', start: '4', end: '3', section: 'post', material: 'steel', behaviour: 'truss' },
+    { id: 'up', start: '1', end: '3', section: 'rod', material: 'steel', behaviour: 'tensionOnly' },
+    { id: 'down', start: '2', end: '4', section: 'rod', material: 'steel', behaviour: 'truss' },
+  ],
+  supports: [{ node: '1', ux: 'fixed', uy: 'fixed' }, { node: '4', ux: 'fixed', uy: 'fixed' }], // oxfmt-ignore
+  cases: [{ id: 'W', category: 'wind' }, { id: 'V', category: 'wind' }], // oxfmt-ignore
+  loads: [{ case: 'W', type: 'node', node: '2', fx: 9000 }, { case: 'V', type: 'node', node: '3', fx: -9000 }], // oxfmt-ignore
+};
+
+describe.each(['pointer', 'keys'] as const)('members that act one way, by %s', (hands) => {
+  test('a tie is chosen on its card; what is slack is told and drawn, and what cannot be let go is named', async () => {
+    const model = await ModelPage.given(application, bay);
+    const { page } = model;
+    const choose = (option: string): Promise<void> => (hands === 'keys' ? model.chooseByKey('Behaviour', option) : model.choose('Behaviour', option)); // oxfmt-ignore
+    const says = (words: RegExp): Promise<unknown> =>
+      page.waitForFunction((source) => new RegExp(source).test(document.querySelector('[aria-label="Is it right?"]')?.textContent ?? ''), {}, words.source); // oxfmt-ignore
+    await model.selectByKey('Member down');
+    await choose('Tie: tension only');
+    await page.keyboard.press('Escape');
+    await model.command('results');
+    await says(/Slack: “down”\. No member that acts one way has a force of the other way, (exactly|to 1\d digits)/);
+    // 9 kN sideways at the head: √2 times that in the tie that holds it.
+    await model.until('extremes', /12\.73 kN in up/);
+    await model.stored();
+    await application.visit(page, `${new URL(page.url()).pathname}?stage=results&acting=V`);
+    await model.ready();
+    await says(/Slack: “up”/);
+    await model.command('geometry');
+    await model.selectByKey('Member down');
+    await choose('Strut: compression only');
+    await model.until('hindrance', /V: member.*“down”.*cannot take the force.*without them the structure can move/);
+    await model.undo();
+    await model.until('solution', /^Solved, in balance/);
+  });
+});
