@@ -46,7 +46,9 @@ export function oneSidedOf(
     slack.push(undefined);
     if (outcome.kind === 'travelling') faults.push(faultOf(outcome.id, WORDS.travelling(outcome.id)));
     if (outcome.kind !== 'solved' && outcome.kind !== 'superposed') return outcome;
-    const factors = outcome.kind === 'solved' ? unitAt(responses.length, outcome.at) : outcome.factors;
+    const factors = new Float64Array(responses.length);
+    if (outcome.kind === 'solved') factors[outcome.at] = 1;
+    else factors.set(outcome.factors);
     const q = new Float64Array(n);
     let size = 0;
     factors.forEach((factor, c) => {
@@ -66,23 +68,16 @@ export function oneSidedOf(
       return outcome;
     }
     slack[slack.length - 1] = solved.free.map((i) => members[i]!);
-    if (solved.free.length === 0) return outcome;
-    const all = factors.slice();
-    for (const i of solved.free) all[first + i] = -sides[i]! * solved.z[i]!;
+    if (solved.free.length === 0 && outcome.kind === 'solved') return outcome;
+    for (const i of solved.free) factors[first + i] = -sides[i]! * solved.z[i]!;
     const { id, title } = outcome;
-    return { kind: 'superposed', id, title, factors: all } satisfies Superposed;
+    return { kind: 'superposed', id, title, factors } satisfies Superposed;
   });
   return { outcomes: found, slack, notices: faults.length > 0 ? faults : remarks(cases, members, slack) };
 }
 
 /** The mean axial force along a member, tension positive. */
 const meanForce = (ends: Float64Array, m: number): number => (ends[MEMBER_FREEDOMS * m + 6]! - ends[MEMBER_FREEDOMS * m]!) / 2;
-
-function unitAt(length: number, at: number): Float64Array {
-  const factors = new Float64Array(length);
-  factors[at] = 1;
-  return factors;
-}
 
 const named = (places: readonly number[], cases: readonly OneSidedCase[]): string =>
   places.map((i) => `“${cases[i]!.member}”`).join(', ');

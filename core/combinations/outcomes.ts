@@ -1,6 +1,5 @@
 import { once } from '../once';
 import { partCasesOf, travellingIn } from '../model/loads/expand';
-import { oneSidedIn } from '../model/loads/one-sided';
 import type { Travelling as TravellingTrains } from '../model/loads/travelling';
 import type { Combination, Model } from '../model/model';
 import type { PartCase } from '../model/patterns/parts';
@@ -23,7 +22,7 @@ export const referenceOf = (combination: Combination): Reference => ({
  * behind the combinations, named after it. The model must be sound: references hold, nothing is circular.
  */
 export const outcomes = (model: Model): readonly Outcome[] =>
-  outcomesOf(model.combinations, model.cases, model.actions, partCasesOf(model), travellingIn(model), oneSidedIn(model).length);
+  outcomesOf(model.combinations, model.cases, model.actions, partCasesOf(model), travellingIn(model));
 
 /** Found once of lists that an edit leaves alone. */
 const outcomesOf = once(
@@ -33,12 +32,11 @@ const outcomesOf = once(
     actionGroups: Model['actions'],
     parts: readonly PartCase[],
     travelling: TravellingTrains,
-    behindTrains: number,
   ): readonly Outcome[] => {
     const model = { cases, combinations: list, ...(actionGroups && { actions: actionGroups }) };
     const index = new Map([...cases, ...model.combinations].map(({ id }, i) => [id, i]));
     const combinations = new Map(model.combinations.map((combination) => [combination.id, combination]));
-    const solved = cases.length + parts.length + travelling.cases.length + behindTrains;
+    const solved = cases.length + parts.length + travelling.cases.length;
     /** Ways that no combination has for itself. */
     const behind: Outcome[] = [];
     // A name that is given already stays with whom it belongs to.
