@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { isFault } from '../model/notice';
 import type { Member, Model } from '../model/model';
+import { recheck } from '../recheck/recheck';
 import { responseOf } from '../results/sums';
 import type { Solution, StructuralResponse } from '../results/results';
 import { pin, sketch, solved } from '../test/build';
@@ -57,6 +58,15 @@ describe('members that act one way', () => {
     expect(results.at('down', 'N', 1, 'R')).toBeCloseTo(4e3 * ROOT2, 4);
     expect(results.at('up', 'N', 1, 'both')).toBeCloseTo(5e3 * ROOT2, 4);
     expect(Math.abs(results.at('down', 'N', 1, 'both'))).toBeLessThan(1e-6);
+  });
+
+  test('solved once more in another way, with the lengths that were found, it is the same', () => {
+    const model = withTies(fc.sample(randomFrame, { numRuns: 1, seed: 3 })[0]!, [[0, 3, true], [1, 2, true], [3, 4, false], [0, 5, true]]); // oxfmt-ignore
+    const { solution } = solve(model);
+    expect(solution!.slack![0]!.length).toBeGreaterThan(0);
+    const found = recheck(model, solution!, 0, 'none');
+    expect(found).toMatchObject({ status: 'compared' });
+    expect('difference' in found && found.difference).toBeLessThan(1e-9);
   });
 
   test('what all that could hold lets go is a fault with names; other runs and influence lines say that they do not know it', () => {
