@@ -13,6 +13,8 @@ export interface OneSided {
   /** By outcome: the members that are slack in it, by their places; nothing of a range. */
   readonly slack: readonly (readonly number[] | undefined)[];
   readonly notices: readonly Notice[];
+  /** The members that would have to let go of the first outcome that cannot be, by their places. */
+  readonly stuck?: readonly number[] | undefined;
 }
 
 /**
@@ -42,6 +44,7 @@ export function oneSidedOf(
   const stiff = Float64Array.from(members, (m) => structure.stiffnesses[STIFFNESS_WIDTH * m]! / structure.lengths[m]!);
   const slack: (readonly number[] | undefined)[] = [];
   const faults: Notice[] = [];
+  let stuck: readonly number[] | undefined;
   const found = outcomes.map((outcome): Outcome => {
     slack.push(undefined);
     if (outcome.kind === 'travelling') faults.push(faultOf(outcome.id, WORDS.travelling(outcome.id)));
@@ -58,6 +61,7 @@ export function oneSidedOf(
     });
     const solved = complementary(q, M, size, stiff);
     if ('stuck' in solved) {
+      stuck ??= solved.stuck.map((i) => members[i]!);
       faults.push(
         faultOf(
           outcome.id,
@@ -73,7 +77,7 @@ export function oneSidedOf(
     const { id, title } = outcome;
     return { kind: 'superposed', id, title, factors } satisfies Superposed;
   });
-  return { outcomes: found, slack, notices: faults.length > 0 ? faults : remarks(cases, members, slack) };
+  return { outcomes: found, slack, notices: faults.length > 0 ? faults : remarks(cases, members, slack), stuck };
 }
 
 /** The mean axial force along a member, tension positive. */

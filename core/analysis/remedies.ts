@@ -1,14 +1,10 @@
-import { giveBackKernels, takeKernels } from '../linear-algebra/kernel-pool';
 import { applyIntent } from '../model/edits/apply-intent';
 import type { Model } from '../model/model';
 import type { Found, Mechanism } from '../kinematics/mechanism';
-import { nodalLoads } from '../stiffness/assemble';
-import { memberLoads, type MemberLoads } from '../stiffness/equivalent-loads';
 import { analysisFaults } from '../stiffness/analysis-checks';
 import { countHarmful } from './classify-mechanisms';
 import { diagnose } from './diagnosis';
-import { factorise, type System } from './factorise';
-import { prepare } from './prepare';
+import { inSystem } from './in-system';
 import { candidates, type Remedy } from './remedy-candidates';
 
 /** Trials are whole factorizations, and look at every member in every motion: enough of them to help, not so many that the answer waits. */
@@ -56,21 +52,4 @@ function remedied(model: Model, found: readonly Found[], before: number): Remedi
 /** How many harmful mechanisms a model has: what a remedy must make fewer. Infinity for a model that cannot be solved at all. */
 function harmfulMechanisms(model: Model): number {
   return analysisFaults(model).length > 0 ? Infinity : inSystem(model, countHarmful);
-}
-
-/** Factorises a model in memory of its own, and looks at it under its loads. */
-function inSystem<T>(
-  model: Model,
-  look: (system: System, onNodes: readonly Float64Array[], onMembers: readonly MemberLoads[]) => T,
-): T {
-  const kernels = takeKernels();
-  try {
-    const system = factorise(prepare(model).prepared, kernels);
-    const { structure, matrices } = system;
-    const onMembers = memberLoads(structure, matrices.bends);
-    const onNodes = onMembers.map((members, c) => nodalLoads(structure, matrices, c, members));
-    return look(system, onNodes, onMembers);
-  } finally {
-    giveBackKernels(kernels);
-  }
 }

@@ -288,6 +288,8 @@ export const headlines = {
 };
 
 export const right = {
+  alwaysSlack: (members: string, more: number): string =>
+    `Slack in every case and combination: ${members}${more > 0 ? ` and ${counted(more, 'more', 'more')}` : ''}.`,
   slack: (members: string, more: number, digits: number): string => {
     const which =
       members === '' ? 'No member is slack' : `Slack: ${members}${more > 0 ? ` and ${counted(more, 'more', 'more')}` : ''}`;

@@ -170,7 +170,14 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
               </Row>
             </Asked>
           )}
-          {results?.status === 'unstable' ? <Mechanisms mechanisms={results.mechanisms} /> : <List notices={hinders} />}
+          {results?.status === 'unstable' ? (
+            <>
+              <List notices={hinders.filter(({ code }) => code === 'one-sided')} />
+              <Mechanisms mechanisms={results.mechanisms} />
+            </>
+          ) : (
+            <List notices={hinders} />
+          )}
         </Slip>
       )}
       {warnings.length > 0 && (

@@ -8,6 +8,7 @@ import { conditioningNotice, conditioningOf } from '../../kinematics/conditionin
 import { supportedNodes } from '../../stiffness/supported-nodes';
 import { isFault } from '../../model/notice';
 import { caseLoads } from '../case-loads';
+import { motionWithout } from '../let-go';
 import { oneSidedOf } from '../one-sided';
 import { mechanismNotices } from '../classify-mechanisms';
 import { diagnose, unstableResults } from '../diagnosis';
@@ -64,8 +65,12 @@ function solveSystem(
   const doubts = conditioningNotice(structure, system.members, conditioning);
   const all = outcomes(model);
   const oneSided = oneSidedOf(model, structure, responses, all);
-  if (oneSided?.notices.some(isFault))
-    return { results: { status: 'invalid', notices: [...said, ...oneSided.notices], mechanisms } };
+  if (oneSided?.notices.some(isFault)) {
+    const notices = [...said, ...oneSided.notices];
+    return {
+      results: oneSided.stuck ? motionWithout(model, oneSided.stuck, notices) : { status: 'invalid', notices, mechanisms },
+    };
+  }
   const travels = travelsOf(model, structure);
   const results: Results = {
     status: 'solved',

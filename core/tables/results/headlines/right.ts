@@ -56,7 +56,7 @@ const NAMED = 6;
 
 /** What can be said of an outcome at once. */
 export function judgementsOf(asked: Asked, governing: Governing): readonly Judgement[] {
-  return [balance, oneSided, digits, movement, otherAxis].flatMap((judge) => judge(asked, governing) ?? []);
+  return [balance, oneSided, neverActs, digits, movement, otherAxis].flatMap((judge) => judge(asked, governing) ?? []);
 }
 
 /** What looks at each member or load of an outcome, and so takes its time; in the order in which it is told, behind the rest. */
@@ -93,6 +93,16 @@ function oneSided({ model, solution, outcome }: Asked): Judgement | undefined {
   const agreed = digitsOfShare(Math.max(...wrong) / (2 * equilibrium.size));
   const ids = slack.slice(0, NAMED).map((m) => `“${solution.structure.names.members[m]!}”`);
   return judged('one-sided', WORDS.slack(ids.join(', '), slack.length - ids.length, agreed), atLeast(agreed, FEW_DIGITS));
+}
+
+/** Members that act one way and are slack whatever acts: they could as well not be there, or a case is missing. */
+function neverActs({ model, solution }: Asked): Judgement | undefined {
+  const known = solution.slack?.filter((one) => one !== undefined) ?? [];
+  const [first, ...others] = known;
+  const always = first?.filter((m) => others.every((one) => one.includes(m))) ?? [];
+  if (always.length === 0) return undefined;
+  const ids = always.slice(0, NAMED).map((m) => `“${model.members[m]!.id}”`);
+  return judged('never-acts', WORDS.alwaysSlack(ids.join(', '), always.length - ids.length), 'to be looked at');
 }
 
 /** Clapeyron: what loads do is what members and springs store. */
