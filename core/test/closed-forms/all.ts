@@ -2,6 +2,7 @@ import { beams } from './beams';
 import { furtherBeams } from './further-beams';
 import type { Case } from './case';
 import { frames } from './frames';
+import { oneSidedForms } from './one-sided';
 import { threeMoments } from './published';
 import { spaceMembers } from './space-members';
 import { spaceStructures } from './space-structures';
@@ -12,6 +13,7 @@ export const closedForms: readonly Case[] = [
   ...furtherBeams,
   ...threeMoments,
   ...frames,
+  ...oneSidedForms,
   ...spaceMembers,
   ...spaceStructures,
 ];

@@ -1,0 +1,72 @@
+import { EA, EI, pin, roller, type Sketch } from '../build';
+import type { Case } from './case';
+import { P, q } from './plane';
+
+const SIDE = 3;
+/** A square of hinged bars with two crossed ties, pushed at its head. */
+const crossed = (fx: number): Sketch => ({
+  nodes: [['1', 0, 0], ['2', 0, SIDE], ['3', SIDE, SIDE], ['4', SIDE, 0]], // oxfmt-ignore
+  members: [
+    ['left', '1', '2', { behaviour: 'truss' }],
+    ['beam', '2', '3', { behaviour: 'truss' }],
+    ['right', '4', '3', { behaviour: 'truss' }],
+    ['up', '1', '3', { behaviour: 'tensionOnly' }],
+    ['down', '2', '4', { behaviour: 'tensionOnly' }],
+  ],
+  supports: [pin('1'), pin('4')],
+  loads: [{ type: 'node', node: '2', fx }],
+});
+
+const SPAN = 8;
+const HEIGHT = 3;
+/** A beam on a strut under its middle that only pushes. */
+const propped = (wy: number): Sketch => ({
+  nodes: [['1', 0, 0], ['2', SPAN / 2, 0], ['3', SPAN, 0], ['4', SPAN / 2, -HEIGHT]], // oxfmt-ignore
+  members: [
+    ['a', '1', '2'],
+    ['b', '2', '3'],
+    ['strut', '4', '2', { behaviour: 'compressionOnly' }],
+  ],
+  supports: [pin('1'), roller('3'), pin('4')],
+  loads: ['a', 'b'].map((member) => ({ type: 'line', member, from: { wy }, to: { wy } })),
+});
+/** What the strut carries, by the force method. */
+const prop = (5 * q * SPAN ** 4) / (384 * EI) / (SPAN ** 3 / (48 * EI) + HEIGHT / EA);
+
+/** Members that act one way. */
+export const oneSidedForms: readonly Case[] = [
+  [
+    'two crossed ties, pushed from the left: one is slack',
+    crossed(P),
+    [
+      ['tie P·√2', (r) => r.at('up', 'N', 1), P * Math.SQRT2],
+      ['slack tie', (r) => r.at('down', 'N', 1), 0, P],
+      ['post and beam −P', (r) => r.at('beam', 'N', 1), -P],
+      ['sway by virtual work, P·a(2 + 2√2)/EA', (r) => r.displacement('2')[0]!, (P * SIDE * (2 + 2 * Math.SQRT2)) / EA],
+    ],
+  ],
+  [
+    'the same, pushed from the right: the other one',
+    crossed(-P),
+    [
+      ['tie P·√2', (r) => r.at('down', 'N', 1), P * Math.SQRT2],
+      ['slack tie', (r) => r.at('up', 'N', 1), 0, P],
+    ],
+  ],
+  [
+    'beam on a strut that only pushes, load down: it acts',
+    propped(-q),
+    [
+      ['strut by the force method', (r) => r.at('strut', 'N', 1), -prop],
+      ['M over the strut = qL²/8 − X·L/4', (r) => r.at('a', 'Mz', SPAN / 2), (q * SPAN ** 2) / 8 - (prop * SPAN) / 4],
+    ],
+  ],
+  [
+    'the same, load up: it lifts off',
+    propped(q),
+    [
+      ['strut', (r) => r.at('strut', 'N', 1), 0, q * SPAN],
+      ['M in the middle = −qL²/8', (r) => r.at('a', 'Mz', SPAN / 2), (-q * SPAN ** 2) / 8],
+    ],
+  ],
+];
