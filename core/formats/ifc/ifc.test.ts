@@ -264,6 +264,29 @@ describe('what is read of others', () => {
     [() => foreign.replace(/#1=/, '#2='), /Line \d+: #2 stands there twice, in line \d+ as well/],
     [() => foreign.replace('IFCEDGE(', 'IFCBOGUS('), /is not understood/],
     [
+      () =>
+        foreignIfc
+          .replace('.RIGID_JOINED_MEMBER.', '.PIN_JOINED_MEMBER.')
+          .replace('IFCBOOLEAN(.T.),IFCBOOLEAN(.F.),IFCBOOLEAN(.T.)', 'IFCBOOLEAN(.T.),IFCBOOLEAN(.T.),IFCBOOLEAN(.T.)'),
+      /holds the bending of a member that is hinged/,
+    ],
+    [() => foreignIfc.replace(/(#92=.*?)\$,\$\);/, '$11.35,$);'), /IfcStructuralLoadGroup “pots” multiplies its loads by 1\.35/],
+    [
+      () =>
+        foreignIfc
+          .replace('.LOCAL_COORDS.,$,.TRUE_LENGTH.', '.GLOBAL_COORDS.,$,.PROJECTED_LENGTH.')
+          .replace("('w',$,$,-2.", "('w',1.,-2.,$"),
+      /projected length in several directions/,
+    ],
+    [
+      () =>
+        foreignIfc
+          .replace('IFCRELCONNECTSSTRUCTURALMEMBER(', 'IFCRELCONNECTSWITHECCENTRICITY(')
+          .replace('#59,#52,$,$,$,$)', '#59,#52,$,$,$,$,#99)')
+          .replace('ENDSEC;\nEND', '#99=IFCCONNECTIONPOINTECCENTRICITY(#44,$,$,$,120.);\nENDSEC;\nEND'),
+      /“beam” is eccentric by numbers/,
+    ],
+    [
       () => foreign.replace('.RIGID_JOINED_MEMBER.', '.CABLE.'),
       /IfcStructuralCurveMember “a” acts in a way that is not known \(CABLE\)/,
     ],

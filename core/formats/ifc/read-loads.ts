@@ -42,6 +42,8 @@ class LoadsReader {
   /** By entity: cases, and groups of loads with their relations to what holds them. */
   private readonly byCase = new Map<number, string>();
   private readonly holders = new Map<number, { readonly relation: StepEntity; readonly group: number }[]>();
+  private readonly groups = new Map<number, StepEntity>();
+  private readonly checked = new Set<number>();
   private readonly named = uniqueNames([]);
 
   constructor(
@@ -56,6 +58,7 @@ class LoadsReader {
     const sums: StepEntity[] = [];
     const entities = reading.all('IfcStructuralLoadCase', 'IfcStructuralLoadGroup');
     for (const one of entities) {
+      this.groups.set(one.id, one);
       const type = reading.choice(one, 'PredefinedType');
       if (type === 'LOAD_COMBINATION') sums.push(one);
       else if (one.type === 'IFCSTRUCTURALLOADCASE') this.byCase.set(one.id, caseName(idFrom(reading.text(one, 'Name'), 'L')));
@@ -130,8 +133,19 @@ class LoadsReader {
           this.reading.fault(relation, WORDS.factorInCase, WORDS.mend);
       }
       if (own !== undefined) return [own];
+      this.checkGroup(group);
       return depth < 8 ? this.casesOf(group, depth + 1) : [];
     });
+  }
+
+  /** A group of loads in a case is taken as it stands: one with a factor of its own is not. */
+  private checkGroup(id: number): void {
+    if (this.checked.has(id)) return;
+    this.checked.add(id);
+    const group = this.groups.get(id);
+    const coefficient = group && this.reading.number(group, 'Coefficient');
+    if (coefficient !== undefined && coefficient !== 1)
+      this.reading.fault(group, WORDS.groupCoefficient(coefficient), WORDS.leaveOut);
   }
 
   private action(action: StepEntity, element: number | undefined): void {
@@ -285,6 +299,10 @@ class LoadsReader {
     if (load.type !== 'IFCSTRUCTURALLOADLINEARFORCE') return this.refused(action, WORDS.loadType(spelled(load.type)));
     if (reading.vector(load, LINE_MOMENTS)?.some((part) => part !== 0)) return this.refused(action, WORDS.lineMoments);
     const vector = reading.vector(load, LINE_FORCES);
+    const isProjected = reading.choice(action, 'ProjectedOrTrue') === 'PROJECTED_LENGTH';
+    // Across what several parts together are projected, and across what each of them is, are different lengths.
+    if (isProjected && vector && vector.filter((part) => part !== 0).length > 1)
+      return this.refused(action, WORDS.projectedParts);
     return vector ? pick(turned(vector), ['wx', 'wy', 'wz']) : {};
   }
 

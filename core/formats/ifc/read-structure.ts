@@ -1,3 +1,4 @@
+import { isBar } from '../../model/loads/one-sided';
 import { memberAxes } from '../../model/local-axes';
 import {
   freedoms,
@@ -54,6 +55,8 @@ interface Joint {
   readonly at: Point;
   /** Where on the member it is, where the file says so. */
   readonly on?: Point | undefined;
+  /** Whether it is said by numbers how far it is from the node. */
+  readonly isApart: boolean;
 }
 
 export function readStructure(reading: Reading, space: Model['space']): ReadStructure {
@@ -114,9 +117,13 @@ export function readStructure(reading: Reading, space: Model['space']): ReadStru
     const type = reading.choice(one, 'PredefinedType') ?? '';
     const behaviour = BEHAVIOURS.get(type);
     if (behaviour === undefined) reading.fault(one, WORDS.memberType(type), WORDS.knownTypes);
-    const own = joints.get(one.id) ?? [];
+    // What is on the member is placed with it.
+    const own = (joints.get(one.id) ?? []).map((joint) => (joint.on ? { ...joint, on: plus(joint.on, moved) } : joint));
     const ends = { start: jointAt(reading, one, own, [start, end]), end: jointAt(reading, one, own, [end, start]) };
-    checkJoints(reading, one, own, [ends.start, ends.end]);
+    checkJoints(reading, one, own, [
+      [ends.start, start],
+      [ends.end, end],
+    ]);
     const [from, to] = [ends.start?.node ?? alone(start), ends.end?.node ?? alone(end)];
     const releases = releasesOf(reading, ends, behaviour, localOf(space, { roll }), space);
     const offset = offsetOf(reading, places, { start: [from, start], end: [to, end] });
@@ -153,6 +160,8 @@ function associations(reading: Reading): Map<number, StepEntity> {
   return found;
 }
 
+const ECCENTRIC = ['EccentricityInX', 'EccentricityInY', 'EccentricityInZ'];
+
 function jointsOf(
   reading: Reading,
   nodes: ReadonlyMap<number, string>,
@@ -169,7 +178,8 @@ function jointsOf(
     if (constraint) reading.refs(constraint, 'PointOnRelatedElement');
     const list = found.get(member) ?? [];
     found.set(member, list);
-    list.push({ relation, node, at: places.get(node)!, on });
+    const isApart = constraint !== undefined && ECCENTRIC.some((name) => (reading.number(constraint, name) ?? 0) !== 0);
+    list.push({ relation, node, at: places.get(node)!, on, isApart });
   }
   return found;
 }
@@ -190,8 +200,13 @@ function jointAt(
   return fitting[0];
 }
 
-function checkJoints(reading: Reading, member: StepEntity, joints: readonly Joint[], used: readonly (Joint | undefined)[]): void {
-  for (const joint of joints) if (!used.includes(joint)) reading.fault(member, WORDS.jointElsewhere(joint.node), WORDS.divide);
+type AtEnd = readonly [joint: Joint | undefined, at: Point];
+
+function checkJoints(reading: Reading, member: StepEntity, joints: readonly Joint[], ends: readonly AtEnd[]): void {
+  for (const joint of joints)
+    if (!ends.some(([used]) => used === joint)) reading.fault(member, WORDS.jointElsewhere(joint.node), WORDS.divide);
+  for (const [joint, at] of ends)
+    if (joint?.isApart && distance(joint.at, at) < NEAR) reading.fault(member, WORDS.armByNumbers, WORDS.drawArm);
 }
 
 /** Rigid arms from nodes to the ends of a member. */
@@ -302,10 +317,11 @@ function releasesOf(
     const all: { -readonly [freedom in EndFreedom]?: Restraint } = {};
     for (const [freedom, name] of Object.entries(local.attributes)) {
       const restraint = restraintOf(reading, condition, name);
-      if (restraint === undefined || restraint === 'fixed' || (space === 'plane' && !IN_PLANE.has(freedom))) continue;
-      const isOwn =
-        behaviour !== undefined && behaviour !== 'frame' && restraint === 'free' && (freedom === 'my' || freedom === 'mz');
-      if (!isOwn) all[freedom as EndFreedom] = restraint;
+      if (restraint === undefined || (space === 'plane' && !IN_PLANE.has(freedom))) continue;
+      const isHinged = behaviour !== undefined && isBar({ behaviour }) && (freedom === 'my' || freedom === 'mz');
+      // A bar whose joint is said to hold it is one thing or the other.
+      if (isHinged && restraint !== 'free') reading.fault(relation, WORDS.heldBar, WORDS.letTurn);
+      if (!isHinged && restraint !== 'fixed') all[freedom as EndFreedom] = restraint;
     }
     if (Object.keys(all).length === 0) return undefined;
     if (reading.ref(relation, 'ConditionCoordinateSystem')) reading.fault(relation, WORDS.turnedJoint, WORDS.mend);

@@ -34,13 +34,24 @@ export function reachOf({ shape }: Section): { readonly depth: number; readonly 
   return extent && { depth: extent.y[1] - extent.y[0], width: extent.z[1] - extent.z[0] };
 }
 
+/** On its projection each component of a load counts by itself: they are loads of their own in the file. */
+function byParts(load: PrimitiveLoad): PrimitiveLoad[] {
+  if (load.type !== 'line' || load.axes !== 'projected') return [load];
+  const keys = (['wx', 'wy', 'wz'] as const).filter((key) => (load.from[key] ?? 0) !== 0 || (load.to[key] ?? 0) !== 0);
+  const only = ({ at, ...parts }: Intensity, key: 'wx' | 'wy' | 'wz'): Intensity => ({
+    ...(at !== undefined && { at }),
+    [key]: parts[key] ?? 0,
+  });
+  return keys.length < 2 ? [load] : keys.map((key) => ({ ...load, from: only(load.from, key), to: only(load.to, key) }));
+}
+
 /** Cases with what acts in them, and sums of them. */
 export function writeLoads(writing: Writing): readonly Reference[] {
   const { model } = writing;
   const cases = new Map<string, Reference>();
   const named = uniqueNames([]);
   const acting = new Map<string, Reference[]>(model.cases.map(({ id }) => [id, []]));
-  for (const load of expandLoads(model).loads) {
+  for (const load of expandLoads(model).loads.flatMap(byParts)) {
     // Parts of patterns and places of trains are cases that nobody wrote.
     const list = acting.get(load.case);
     if (!list) continue;
