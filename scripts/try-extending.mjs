@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync } from 'node:fs';
+import { cpSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { root } from './steps.mjs';
@@ -43,8 +43,12 @@ const modules = path.join(folder, 'node_modules');
 mkdirSync(path.join(modules, '@rigid-beam'), { recursive: true });
 for (const name of readdirSync(path.join(root, 'node_modules')))
   if (name !== '@rigid-beam') symlinkSync(path.join(root, 'node_modules', name), path.join(modules, name));
-for (const room of ['core', 'drawing', 'machine', 'web'])
+for (const room of ['core', 'drawing', 'machine', 'web']) {
   symlinkSync(path.join(folder, room), path.join(modules, '@rigid-beam', room));
+  // Packages that a room has in another version than all.
+  const own = path.join(root, room, 'node_modules');
+  if (existsSync(own)) symlinkSync(own, path.join(folder, room, 'node_modules'));
+}
 
 const compiled = () =>
   PROJECTS.map((project) => run(process.execPath, [path.join(root, 'node_modules/typescript-native/bin/tsc'), '-p', project]))

@@ -1,8 +1,8 @@
+import { ifcFormat } from './ifc/format';
 import { runNames, type RunName } from '../analysis/runs';
 import { solve } from '../analysis/session';
 import { resultsWithShear } from '../results/with-shear';
 import type { Model } from '../model/model';
-import { ifcFormat } from './ifc/format';
 import { ofText, type FilePart, type Format, type OptionValues } from './format';
 import { readModelFile, writeModelFile } from './model-file';
 import { resultsFile } from './results-file';

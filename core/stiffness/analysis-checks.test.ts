@@ -45,6 +45,14 @@ describe('what keeps a model from being solved', () => {
       /Nothing holds/,
     ],
     [
+      'more members that act one way than results can be held of',
+      plane,
+      { members: Array.from({ length: 1001 }, (_, i) => ({ ...plane.members[0]!, id: `t${i}`, behaviour: 'tensionOnly' })) },
+      'too-many-one-sided',
+      'members',
+      /1001 of 1001 members act one way/,
+    ],
+    [
       'a section of a catalogue',
       plane,
       { sections: [{ id: 's', catalogue: 'any' }] },

@@ -1,3 +1,4 @@
+import { sideOf } from '../model/loads/one-sided';
 import { once } from '../once';
 import { expandLoads } from '../model/loads/expand';
 import type { Model, Section } from '../model/model';
@@ -83,8 +84,24 @@ const isHeld = (restraint: unknown): boolean => restraint === 'fixed' || (typeof
 const isOnlyNamed = ({ catalogue, shape, A }: Section): boolean =>
   catalogue !== undefined && shape === undefined && A === undefined;
 
+/** Each member that acts one way brings results of all members: so many of them are held at once. */
+const MOST_ONE_SIDED = 1e6;
+
 function featureFaults(model: Frame): Notice[] {
   const found: Notice[] = [];
+  const oneSided = model.members.filter((member) => sideOf(member) !== 0).length;
+  const most = Math.floor(MOST_ONE_SIDED / Math.max(1, model.members.length));
+  if (oneSided > most)
+    found.push(
+      fault({
+        code: 'too-many-one-sided',
+        path: 'members',
+        value: oneSided,
+        what: `${oneSided} of ${model.members.length} members act one way`,
+        expected: `at most ${most} of so many`,
+        remedy: 'Make those truss members that are pulled, or pushed, whatever acts',
+      }),
+    );
   model.sections.forEach((section, i) => {
     if (isOnlyNamed(section)) {
       found.push(

@@ -41,19 +41,32 @@ async function written(file: string, parts: Iterable<FilePart>): Promise<number>
   return stream.bytesWritten;
 }
 
-/** Files of a small structure, which nobody sees: what makes them is loaded and compiled then. */
+/** Whether somebody has asked for a file: who does waits for nothing that is not theirs. */
+let isAsked = false;
+
+/** Files of a small structure, which nobody sees: what makes them is loaded and compiled then, as long as nobody asks for one. */
 async function ready(): Promise<void> {
   const tools = { family: () => (family ??= familyFrom(read)), ready: () => Promise.resolve() };
   const asked = { kind: 'pdf', look: 'corner', inks: 'colour', said: {} } as const;
-  for (const space of ['plane', 'space'] as const) {
-    const made = await reportFile(portal(space, 0), asked, tools);
-    if (!isRefusal(made)) for (const _ of made.parts);
+  const steps = [
+    tools.family,
+    ...(['plane', 'space'] as const).map((space) => async () => {
+      const made = await reportFile(portal(space, 0), asked, tools);
+      if (!isRefusal(made)) for (const _ of made.parts);
+    }),
+  ];
+  for (const step of steps) {
+    // What was sent meanwhile is heard between them.
+    await new Promise((resolve) => setTimeout(resolve, 20));
+    if (isAsked) return;
+    await step();
   }
 }
 
 parentPort!.on('message', (order: WorkOrder | typeof READY) => {
   // What is not ready now is made ready by the first work.
   if (order === READY) return void ready().catch(() => undefined);
+  isAsked = true;
   const { model, work, file } = order;
   const tools = {
     family: () => (family ??= familyFrom(read)),

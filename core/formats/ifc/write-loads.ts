@@ -1,3 +1,4 @@
+import { categoryOf } from '../../model/categories';
 import { expandLoads } from '../../model/loads/expand';
 import { isNotional, swayOf } from '../../model/loads/notional';
 import { shapeOf } from '../../model/loads/member-shape';
@@ -17,7 +18,7 @@ import { extentOfShape } from '../../sections/outline';
 import { uniqueNames } from '../../model/unique-names';
 import type { Reference } from '../step/values';
 import { toFile } from './axes';
-import { ACTIONS, PURPOSES } from './categories';
+import { PURPOSES } from './categories';
 import { localOf } from './local';
 import { isPlainSum } from './sums';
 import { choice, type Writing } from './writing';
@@ -66,7 +67,7 @@ export function writeLoads(writing: Writing): readonly Reference[] {
     list.push(action);
   }
   for (const one of model.cases) {
-    const [type, source] = ACTIONS[one.category];
+    const [type, source] = categoryOf(one.category).action;
     const made = writing.rooted('IfcStructuralLoadCase', ['case', one.id], {
       ...{ Name: one.id, Description: one.title, PredefinedType: choice('LOAD_CASE') },
       ...{ ActionType: choice(type), ActionSource: choice(source), Purpose: one.category },
