@@ -241,16 +241,16 @@ describe('rigid-beam check', () => {
   test('says when there is nothing to say', () =>
     expect(command(['check', lintel])).toEqual({ code: 0, out: 'No faults.\n', err: '' }));
 
-  test('tells faults without solving, also what is not supported yet', () => {
+  test('tells faults without solving, also those that only an analysis looks for', () => {
     const { code, err, out } = command([
       'check',
       fileOf((model) => {
         Object.assign(model, { supports: [] });
-        Object.assign(model.members![0]!, { behaviour: 'tensionOnly' });
+        Object.assign(model.sections![0]!, { shape: { type: 'general' } });
       }),
     ]);
     expect([code, out]).toEqual([2, '']);
-    expect(err).toMatch(/there is no support[\s\S]*Tension-only and compression-only members cannot be analysed/);
+    expect(err).toMatch(/there is no support[\s\S]*cannot be built/);
   });
 
   test('what is not JSON is a fault, not a crash', () =>

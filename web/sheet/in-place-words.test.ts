@@ -55,7 +55,7 @@ describe('words typed over on the sheet', () => {
     expect(after(words, 'rigid').members[1]!.releases?.start).toEqual({});
     expect(typed(words, 'loose')).toMatch(/^Write hinged, rigid, or a stiffness/);
     const bar = { ...model, members: model.members.map((one) => ({ ...one, behaviour: 'truss' as const })) };
-    expect(releaseInPlace(bar, 'b', 'start').read('rigid')).toMatch(/truss member/);
+    expect(releaseInPlace(bar, 'b', 'start').read('rigid')).toMatch(/is a bar, hinged at both ends/);
   });
 
   test('a temperature, a lack of fit and a settlement are said again, and stay the load they were', () => {

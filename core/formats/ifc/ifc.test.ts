@@ -1,6 +1,7 @@
 import { beforeAll, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
+import path from 'node:path';
 import { solve } from '../../analysis/session';
 import { isFault } from '../../model/notice';
 import type { Model, Section } from '../../model/model';
@@ -29,7 +30,8 @@ const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
 const written = (model: Model, options: IfcOptions = { share: 'none', stations: 2 }): string => [...writeIfc(model, () => solve(model), options)].join(''); // oxfmt-ignore
 const read = (text: string) => filled(readIfc(bytes(text)));
 const messagesOf = (text: string): string => read(text).notices.filter(isFault).map(({ message }) => message).join('\n'); // oxfmt-ignore
-const example = (name: string): Model => filled(readModelFile(readFileSync(`examples/${name}.rbm.json`, 'utf8'))).model!;
+const example = (name: string): Model =>
+  filled(readModelFile(readFileSync(path.join(__dirname, '..', '..', '..', 'examples', `${name}.rbm.json`), 'utf8'))).model!;
 
 /** The largest difference of all displacements and reactions, beside the largest of them; names of nodes and cases stay. */
 function expectSame(one: Model, other: Model): void {
