@@ -246,7 +246,7 @@ describe('rigid-beam check', () => {
       'check',
       fileOf((model) => {
         Object.assign(model, { supports: [] });
-        Object.assign(model.sections![0]!, { shape: { type: 'general' } });
+        Object.assign(model.sections![0]!, { shape: { type: 'general' }, catalogue: undefined });
       }),
     ]);
     expect([code, out]).toEqual([2, '']);
