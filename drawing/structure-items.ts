@@ -1,6 +1,6 @@
-import { isBar } from '@rigid-beam/core/model/loads/one-sided';
 import { memberAxis } from '@rigid-beam/core/quantities/axis-names';
 import { displayOf, type DisplayUnits } from '@rigid-beam/core/quantities/display';
+import { isPinEnded } from '@rigid-beam/core/model/behaviour';
 import type { Member, Model } from '@rigid-beam/core/model/model';
 import { isSelected, symbolPath, worldPath, type Item, type Subject } from './display-list';
 import { drawnMembers, drawnNodes, nearness, type DrawnMember } from './geometry';
@@ -46,7 +46,7 @@ export function structureItems(model: Model, view: View, { bars, areColoured = f
     // The width and colour of a force mean something: they are the same near and far.
     const depth = bar ? 1 : (1 - 0.82 * far) * (isQuiet ? 0.5 : 1) * (recedes ? RECEDED : 1);
     const opacity = faded ? 0.25 : depth;
-    const full = (bar?.width ?? (isBar({ behaviour }) ? 2 : 3.2)) * view.weight;
+    const full = (bar?.width ?? (isPinEnded({ behaviour }) ? 2 : 3.2)) * view.weight;
     const width = bar ? full : full * (1 - 0.4 * far) * (recedes || isColoured ? 0.4 : hangs ? 0.6 : 1);
     items.push({
       kind: 'path',
@@ -68,7 +68,7 @@ export function structureItems(model: Model, view: View, { bars, areColoured = f
     const member = model.members[drawn.index]!;
     if (member.offset) items.push(...armItems(model, member, drawn, view));
     const isThere = onPlane(member.start) && onPlane(member.end);
-    if (isThere && (member.releases || isBar(member))) items.push(...releaseItems(member, drawn, view));
+    if (isThere && (member.releases || isPinEnded(member))) items.push(...releaseItems(member, drawn, view));
   }
   const nodes = [...drawnNodes(model, view).values()];
   if (model.space === 'space') nodes.sort((a, b) => a.depth - b.depth);
@@ -217,14 +217,14 @@ function releaseItems(member: Member, drawn: DrawnMember, view: View): Item[] {
   return (['start', 'end'] as const).flatMap((end): Item[] => {
     const releases = member.releases?.[end] ?? {};
     const bending = releases.mz !== undefined && releases.mz !== 'fixed' ? releases.mz : releases.my;
-    const hinge = isBar(member) ? 'free' : (bending ?? 'fixed');
+    const hinge = isPinEnded(member) ? 'free' : (bending ?? 'fixed');
     const [x, y] = end === 'start' ? [drawn.x1, drawn.y1] : [drawn.x2, drawn.y2];
     const inward = end === 'start' ? 1 : -1;
     const subject: Subject = { kind: 'release', id: drawn.id, end };
     const w = view.weight;
     const items: Item[] = [];
     if (hinge !== 'fixed') {
-      const radius = (isBar(member) ? 3 : 4.2) * w;
+      const radius = (isPinEnded(member) ? 3 : 4.2) * w;
       items.push(
         symbolPath(
           x,

@@ -1,4 +1,4 @@
-import { isBar } from '../model/loads/one-sided';
+import { isPinEnded } from '../model/behaviour';
 import type { Member, Model } from '../model/model';
 import type { Notice } from '../model/notice';
 import type { Results } from '../results/results';
@@ -9,7 +9,7 @@ import { inSystem } from './in-system';
 export function motionWithout(model: Model, members: readonly number[], notices: readonly Notice[]): Results {
   const gone = new Set(members);
   const acting = model.members.map((member, m): Member => {
-    const both: Member = isBar(member) ? { ...member, behaviour: 'truss' } : member;
+    const both: Member = isPinEnded(member) ? { ...member, behaviour: 'truss' } : member;
     return gone.has(m) ? { ...both, releases: { ...both.releases, start: { ...both.releases?.start, ux: 'free' } } } : both;
   });
   return inSystem({ ...model, members: acting }, (system, onNodes, onMembers) => {

@@ -5,7 +5,8 @@ import type { Member, Model } from '../model/model';
 import { recheck } from '../recheck/recheck';
 import { responseOf } from '../results/sums';
 import type { Solution, StructuralResponse } from '../results/results';
-import { pin, sketch, solved } from '../test/build';
+import { sketch, solved } from '../test/build';
+import { crossed } from '../test/closed-forms/one-sided';
 import { Random } from '../test/random';
 import { randomFrame } from '../test/random-frame';
 import { randomSpace } from '../test/random-space';
@@ -13,28 +14,14 @@ import { AnalysisSession, solve } from './session';
 
 const ROOT2 = Math.SQRT2;
 
-/** A square of posts and a beam, all hinged, 3 m by 3 m, with two crossed ties, pushed at its head. */
-const crossed = (push: number, more: Partial<Model> = {}): Model =>
-  sketch({
-    nodes: [['1', 0, 0], ['2', 0, 3], ['3', 3, 3], ['4', 3, 0]], // oxfmt-ignore
-    members: [
-      ['left', '1', '2', { behaviour: 'truss' }],
-      ['beam', '2', '3', { behaviour: 'truss' }],
-      ['right', '4', '3', { behaviour: 'truss' }],
-      ['up', '1', '3', { behaviour: 'tensionOnly' }],
-      ['down', '2', '4', { behaviour: 'tensionOnly' }],
-    ],
-    supports: [pin('1'), pin('4')],
-    loads: [{ type: 'node', node: '2', fx: push }],
-    extra: more,
-  });
+const pushed = (fx: number, extra: Partial<Model> = {}): Model => sketch({ ...crossed(fx), extra });
 
 describe('members that act one way', () => {
   test.each([
     [9e3, 'up', 'down'],
     [-9e3, 'down', 'up'],
   ])('of two crossed ties the one that would be pushed is slack (%i N)', (push, taut, slack) => {
-    const results = solved(crossed(push));
+    const results = solved(pushed(push));
     expect(results.at(taut, 'N', 1)).toBeCloseTo(9e3 * ROOT2, 4);
     expect(Math.abs(results.at(slack, 'N', 1))).toBeLessThan(1e-6);
     const { slack: found, structure } = results.solution;
@@ -52,7 +39,7 @@ describe('members that act one way', () => {
         { id: 'worst', type: 'envelope', of: ['Q', 'R', 'both'] },
       ],
     };
-    const model = crossed(9e3, two);
+    const model = pushed(9e3, two);
     const results = solved({ ...model, loads: [...model.loads, { id: 'r', case: 'R', type: 'node', node: '3', fx: -4e3 }] });
     expect(results.at('up', 'N', 1, 'Q')).toBeCloseTo(9e3 * ROOT2, 4);
     expect(results.at('down', 'N', 1, 'R')).toBeCloseTo(4e3 * ROOT2, 4);
@@ -70,7 +57,7 @@ describe('members that act one way', () => {
   });
 
   test('what all that could hold lets go is a fault with names; other runs and influence lines say that they do not know it', () => {
-    const model = crossed(9e3);
+    const model = pushed(9e3);
     const alone = { ...model, members: model.members.filter(({ id }) => id !== 'up') };
     const results = solve(alone);
     expect(results.status).toBe('unstable');
@@ -91,7 +78,7 @@ describe('members that act one way', () => {
   });
 
   test('one that stays as it is changes nothing; those that never or always act are told', () => {
-    const model = crossed(9e3);
+    const model = pushed(9e3);
     const plain = {
       ...model,
       members: model.members.map((one) => (one.id === 'up' ? { ...one, behaviour: 'truss' as const } : one)),

@@ -4,7 +4,8 @@ import { oneSidedIn, type OneSidedCase } from '../model/loads/one-sided';
 import type { Model } from '../model/model';
 import type { Notice } from '../model/notice';
 import type { StructuralResponse } from '../results/results';
-import { MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
+import { meanAxialForce, slackCounts } from '../results/slack';
+import { STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
 import { oneSided as WORDS } from './words';
 
 /** What acts in each outcome of a structure with members that act one way. */
@@ -36,7 +37,7 @@ export function oneSidedOf(
   const sides = cases.map(({ side }) => side);
   const first = responses.length - cases.length;
   /** σ·N of all of them in what was solved. */
-  const forces = responses.map(({ ends }) => members.map((m, i) => sides[i]! * meanForce(ends, m)));
+  const forces = responses.map(({ ends }) => members.map((m, i) => sides[i]! * meanAxialForce(ends, m)));
   const n = cases.length;
   const M = new Float64Array(n * n);
   for (let i = 0; i < n; i++)
@@ -80,9 +81,6 @@ export function oneSidedOf(
   return { outcomes: found, slack, notices: faults.length > 0 ? faults : remarks(cases, members, slack), stuck };
 }
 
-/** The mean axial force along a member, tension positive. */
-const meanForce = (ends: Float64Array, m: number): number => (ends[MEMBER_FREEDOMS * m + 6]! - ends[MEMBER_FREEDOMS * m]!) / 2;
-
 const named = (places: readonly number[], cases: readonly OneSidedCase[]): string =>
   places.map((i) => `“${cases[i]!.member}”`).join(', ');
 
@@ -93,9 +91,8 @@ const faultOf = (id: string, message: string, subjects: readonly string[] = []):
 
 /** Members that never act, and those that always do. */
 function remarks(cases: readonly OneSidedCase[], members: readonly number[], slack: OneSided['slack']): Notice[] {
-  const known = slack.filter((one) => one !== undefined);
-  const counts = members.map((m) => known.filter((one) => one.includes(m)).length);
-  const of = (is: (count: number) => boolean): OneSidedCase[] => cases.filter((_, i) => is(counts[i]!));
+  const { of: outcomes, byMember } = slackCounts(slack);
+  const of = (is: (count: number) => boolean): OneSidedCase[] => cases.filter((_, i) => is(byMember.get(members[i]!) ?? 0));
   const note = (words: (names: string) => string, list: readonly OneSidedCase[]): Notice[] =>
     list.length === 0
       ? []
@@ -103,7 +100,7 @@ function remarks(cases: readonly OneSidedCase[], members: readonly number[], sla
   return [
     ...note(
       WORDS.always,
-      of((count) => count === known.length),
+      of((count) => count === outcomes),
     ),
     ...note(
       WORDS.never,

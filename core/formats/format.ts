@@ -2,6 +2,7 @@ import type { Checked } from '../model/check';
 import type { Model } from '../model/model';
 import { fault, type Notice } from '../model/notice';
 import type { Results } from '../results/results';
+import { decoded } from './decoded';
 
 /** A part of a file: text, which is written as UTF-8, or bytes. */
 export type FilePart = string | Uint8Array;
@@ -58,14 +59,11 @@ export interface Format {
   readonly writer?: Writer;
 }
 
-/** Everywhere there, though no library that the core knows says so. */
-declare const TextDecoder: new () => { readonly decode: (bytes: Uint8Array) => string };
-
 /** A reader of text in UTF-8. */
 export const ofText =
   (read: (text: string) => Checked): Reader['read'] =>
   (file) =>
-    read(new TextDecoder().decode(file));
+    read(decoded(file));
 
 /** The options of a writer as they are unless something is said. */
 export const firstOptions = ({ options }: Writer): OptionValues =>

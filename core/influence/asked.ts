@@ -1,5 +1,6 @@
-import { isBar, oneSidedIn } from '../model/loads/one-sided';
+import { oneSidedIn } from '../model/loads/one-sided';
 import type { System } from '../analysis/factorise';
+import { isPinEnded } from '../model/behaviour';
 import type { Model } from '../model/model';
 import { isFault, type Notice } from '../model/notice';
 import { minus, pointOf, size, dot, type Point } from '../model/point';
@@ -79,7 +80,7 @@ export function usualWay(model: Model, effect: Effect, direction: Point): string
       ? [model.members[effect.member]!]
       : model.members.filter(({ start, end }) => [start, end].includes(model.nodes[effect.node]!.id));
   // A bar of a truss carries what others are loaded with.
-  const near = longest(own.filter((member) => isAcross(member) && !isBar(member)));
+  const near = longest(own.filter((member) => isAcross(member) && !isPinEnded(member)));
   if (near.length > 0) return near;
   const any = longest(model.members.filter(isAcross));
   return any.length > 0 ? any : longest(own);

@@ -1,4 +1,3 @@
-import { isBar } from './loads/one-sided';
 import { categoryOf } from './categories';
 import type { Intent } from './edits/intent';
 import { isCompound, kindOfLoad } from './loads/compound';
@@ -8,6 +7,7 @@ import { sizeOfStretch } from './loads/intensities';
 import { shapeOf } from './loads/member-shape';
 import type { LineLoad, PointLoad } from './loads/primitive';
 import { scaledLoad } from './loads/scaled';
+import { isPinEnded } from './behaviour';
 import type { Load, LoadCase, Model } from './model';
 import { times, type Point } from './point';
 
@@ -171,7 +171,7 @@ function farLarger({ loads }: Model): LoadCheck[] {
 
 /** Loads between the joints of truss members: they bend them, and reach the joints as the shares of a simple beam. */
 function bentTrusses(model: Model): LoadCheck[] {
-  const trusses = new Set(model.members.filter(isBar).map(({ id }) => id));
+  const trusses = new Set(model.members.filter(isPinEnded).map(({ id }) => id));
   if (trusses.size === 0) return [];
   const bars = barsOf(model);
   const bending = model.loads.flatMap((load) => {

@@ -1,4 +1,4 @@
-import { isBar } from '../model/loads/one-sided';
+import { isPinEnded } from '../model/behaviour';
 import type { EndFreedom, Model, Support } from '../model/model';
 import { gauss } from './gauss';
 import { Strut, type Along } from './strut';
@@ -87,7 +87,7 @@ export function denseFrame(model: Model): {
         const shares = f < 3 ? [...axis, ...turned] : [0, 0, 0, ...axis];
         shares.forEach((share, i) => taken.get(member[side])![i]!.push([forces[f]!, share]));
         const tied = total(shares.map((share, i) => [displacements.get(member[side])![i]!, share]));
-        const hinged = isBar(member) && f > 3;
+        const hinged = isPinEnded(member) && f > 3;
         const release = hinged ? 'free' : (member.releases?.[side]?.[key] ?? 'fixed');
         if (release === 'fixed' || isIdle(f)) return tied;
         const own = unknown();

@@ -1,8 +1,8 @@
-import { isBar } from '../model/loads/one-sided';
 import { actingCases, isRange } from '../combinations/outcome';
 import { expandLoads, solvedCasesOf } from '../model/loads/expand';
 import { isNotional } from '../model/loads/notional';
 import { scaledLoad } from '../model/loads/scaled';
+import { isPinEnded } from '../model/behaviour';
 import { STANDARD_GRAVITY, type Load, type Model, type Section, type Support } from '../model/model';
 import { diagramOf } from '../results/diagram';
 import { isDisplacement, lineQuantities, quantityTable, type LineQuantity } from '../results/quantities';
@@ -52,7 +52,7 @@ export function recheck(model: Model, solution: Solution, outcome: number, motio
   if (unknowns > MOST_UNKNOWNS) return { status: 'large', unknowns };
   const { structure } = solution;
   const isLimp = (_: unknown, m: number): boolean =>
-    !isBar(model.members[m]!) && structure.stiffnesses[STIFFNESS_WIDTH * m + 1] === 0;
+    !isPinEnded(model.members[m]!) && structure.stiffnesses[STIFFNESS_WIDTH * m + 1] === 0;
   if (model.space === 'space' && model.members.some(isLimp)) return { status: 'torsion' };
   const single = actingAlone(model, actingCases(one));
   return single ? compared(asCompiled(single, structure), solution, outcome) : { status: 'share' };
@@ -75,7 +75,7 @@ function withIdleHeld({ nodes, members, supports, space }: Model): readonly Supp
   const turning = new Set<string>();
   for (const { start, end, behaviour, releases, offset } of members)
     for (const side of ['start', 'end'] as const) {
-      const isHinged = (behaviour ?? 'frame') !== 'frame' || (space === 'plane' && releases?.[side]?.mz === 'free');
+      const isHinged = isPinEnded({ behaviour }) || (space === 'plane' && releases?.[side]?.mz === 'free');
       if (!isHinged || offset?.[side]) turning.add(side === 'start' ? start : end);
     }
   const own = new Map(supports.map((one) => [one.node, one]));

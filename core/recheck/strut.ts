@@ -1,4 +1,4 @@
-import { isBar } from '../model/loads/one-sided';
+import { isPinEnded } from '../model/behaviour';
 import { STANDARD_GRAVITY, type Member, type Model } from '../model/model';
 import { add, cross, dot, localAxes, minus, size, type Axes, type Vector } from './vectors';
 
@@ -56,7 +56,7 @@ export class Strut {
 
   /** Whether it takes a torque. */
   get twists(): boolean {
-    return !isBar(this.member) && this.model.space === 'space';
+    return !isPinEnded(this.member) && this.model.space === 'space';
   }
 
   private toLocal(global: Vector, axes: 'global' | 'local' | 'projected' = 'global'): Vector {

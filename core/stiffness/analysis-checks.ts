@@ -1,6 +1,6 @@
-import { sideOf } from '../model/loads/one-sided';
 import { once } from '../once';
 import { expandLoads } from '../model/loads/expand';
+import { forceSenseOf } from '../model/behaviour';
 import type { Model, Section } from '../model/model';
 import { fault, type Notice } from '../model/notice';
 import { sectionProperties } from '../sections/section-properties';
@@ -89,7 +89,7 @@ const MOST_ONE_SIDED = 1e6;
 
 function featureFaults(model: Frame): Notice[] {
   const found: Notice[] = [];
-  const oneSided = model.members.filter((member) => sideOf(member) !== 0).length;
+  const oneSided = model.members.filter((member) => forceSenseOf(member) !== 0).length;
   const most = Math.floor(MOST_ONE_SIDED / Math.max(1, model.members.length));
   if (oneSided > most)
     found.push(

@@ -1,6 +1,6 @@
-import { isBar } from '../model/loads/one-sided';
 import { once } from '../once';
 import { memberAxes } from '../model/local-axes';
+import { isPinEnded } from '../model/behaviour';
 import {
   endFreedoms,
   freedoms,
@@ -144,7 +144,7 @@ function compileStiffness(model: Model, { member, material, section }: MemberPar
   const { E } = material;
   const G = shearModulus(material);
   const space = model.space === 'space';
-  const truss = isBar(member);
+  const truss = isPinEnded(member);
   // A truss member without I has no bow of its own; any positive value gives its end forces, which do not depend on it.
   const stiff = E * A * members.lengths[m]! ** 2;
   const EIz = section.Iz === undefined ? stiff : E * section.Iz;
@@ -165,11 +165,11 @@ function compileStiffness(model: Model, { member, material, section }: MemberPar
 
 function compileReleases(member: Member, space: Model['space'], releases: Float64Array, o: number): void {
   releases.fill(Infinity, o, o + 12);
-  if (!member.releases && !isBar(member)) return;
+  if (!member.releases && !isPinEnded(member)) return;
   memberEnds.forEach((side, e) =>
     endFreedoms.forEach((freedom, k) => {
       if (space === 'plane' && !PLANE_FREEDOMS.includes(k)) return;
-      const hinged = isBar(member) && (freedom === 'my' || freedom === 'mz');
+      const hinged = isPinEnded(member) && (freedom === 'my' || freedom === 'mz');
       releases[o + 6 * e + k] = hinged ? 0 : stiffnessOf(member.releases?.[side]?.[freedom], Infinity);
     }),
   );

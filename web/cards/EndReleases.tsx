@@ -1,7 +1,7 @@
 'use client';
 
-import { isBar } from '@rigid-beam/core/model/loads/one-sided';
 import { withAxes } from '@rigid-beam/core/quantities/axis-names';
+import { isPinEnded } from '@rigid-beam/core/model/behaviour';
 import type { EndFreedom, Member, MemberEnd, Restraint } from '@rigid-beam/core/model/model';
 import { useDisplay, useModel } from '../editor/use-editor';
 import { Columns, PanelSubtitle, Row, Stack, ToggleButton } from '../ui/controls';
@@ -31,7 +31,7 @@ interface EndReleasesProps {
 }
 
 const isFree = ({ releases, behaviour }: Member, end: MemberEnd, freedom: EndFreedom): boolean =>
-  releases?.[end]?.[freedom] === 'free' || (freedom.startsWith('m') && (behaviour ?? 'frame') !== 'frame');
+  releases?.[end]?.[freedom] === 'free' || (freedom.startsWith('m') && isPinEnded({ behaviour }));
 
 const isMixed = (members: readonly Member[], end: MemberEnd, freedom: EndFreedom): boolean =>
   new Set(members.map((one) => isFree(one, end, freedom))).size > 1;
@@ -57,7 +57,7 @@ export function EndReleases({ members, end, onChange }: EndReleasesProps) {
             key={freedom}
             aria-label={WORDS.atNode(isMixed(members, end, freedom) ? WORDS.some(text) : text, node)}
             isSelected={members.every((one) => isFree(one, end, freedom))}
-            isDisabled={freedom.startsWith('m') && isBar(member)}
+            isDisabled={freedom.startsWith('m') && isPinEnded(member)}
             onChange={(on) => onChange(freedom, on ? 'free' : 'fixed')}
           >
             {isMixed(members, end, freedom) ? WORDS.some(text) : text}
@@ -69,7 +69,7 @@ export function EndReleases({ members, end, onChange }: EndReleasesProps) {
           {freedoms.map(({ freedom }) => {
             const turns = freedom.startsWith('m') || freedom.startsWith('r');
             const own = releases[freedom];
-            if (isBar(member) && freedom.startsWith('m')) return null;
+            if (isPinEnded(member) && freedom.startsWith('m')) return null;
             // Out of its plane a plane model knows no springs.
             return (
               <QuantityField

@@ -1,9 +1,9 @@
-import { isBar } from '@rigid-beam/core/model/loads/one-sided';
 import { counted } from '@rigid-beam/core/counted';
 import { sectionRun } from '@rigid-beam/core/model/selecting';
 import { phraseOfLoad } from '@rigid-beam/core/phrases/phrase-of-load';
 import { ALL_DIGITS, phraseWords } from '@rigid-beam/core/phrases/phrase-words';
 import { saidLoad } from '@rigid-beam/core/phrases/said-load';
+import { isPinEnded } from '@rigid-beam/core/model/behaviour';
 import type { Load, Model, Restraint } from '@rigid-beam/core/model/model';
 import { withEnd } from '@rigid-beam/core/model/member-ends';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
@@ -123,9 +123,9 @@ export function releaseInPlace(model: Model, id: string, end: 'start' | 'end'): 
   return {
     label: `End of ${id} at node ${member[end]}`,
     hint: `hinged, rigid, or a stiffness in ${unit}`,
-    first: typeof now === 'number' ? showQuantity(now, unit) : now === 'free' || isBar(member) ? 'hinged' : 'rigid',
+    first: typeof now === 'number' ? showQuantity(now, unit) : now === 'free' || isPinEnded(member) ? 'hinged' : 'rigid',
     read: (text) => {
-      if (isBar(member)) return `${id} is a bar, hinged at both ends. Change its behaviour on its card.`;
+      if (isPinEnded(member)) return `${id} is a bar, hinged at both ends. Change its behaviour on its card.`;
       const said = text.trim().toLowerCase();
       const put = (mz: Restraint): Intent => ({
         type: 'put',

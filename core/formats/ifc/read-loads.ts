@@ -1,4 +1,11 @@
-import type { Combination, LoadCase, Model, SumCombination, Support } from '../../model/model';
+import {
+  STANDARD_GRAVITY,
+  type Combination,
+  type LoadCase,
+  type Model,
+  type SumCombination,
+  type Support,
+} from '../../model/model';
 import { distance, dot, minus, size, type Point } from '../../model/point';
 import { inOwnAxes } from '../../model/support-axes';
 import { uniqueNames } from '../../model/unique-names';
@@ -104,12 +111,14 @@ class LoadsReader {
   /** Own weight that acts sideways, as a load on each member. */
   private weightAside(one: StepEntity, id: string, axis: 'x' | 'z', part: number): void {
     const { members, sections, materials } = this.structure.model;
-    const perMetre = new Map<string, number>();
-    for (const member of members) {
-      const section = sections.find((each) => each.id === member.section)!;
-      const { density = 0 } = materials.find((each) => each.id === member.material)!;
-      perMetre.set(member.id, density * (sectionProperties(section).A ?? 0) * 9.80665 * part);
-    }
+    const areas = new Map(sections.map((section) => [section.id, sectionProperties(section).A ?? 0]));
+    const densities = new Map(materials.map(({ id, density = 0 }) => [id, density]));
+    const perMetre = new Map(
+      members.map((member) => [
+        member.id,
+        densities.get(member.material)! * areas.get(member.section)! * STANDARD_GRAVITY * part,
+      ]),
+    );
     this.reading.warn(one, WORDS.weightAside);
     for (const [member, w] of perMetre)
       if (w !== 0)

@@ -1,7 +1,7 @@
 import type { Material, Member, Section, SectionProperties } from '../../model/model';
 import { rounded } from '../../model/point';
 import { uniqueNames } from '../../model/unique-names';
-import { contradicts } from '../../sections/catalogue/fill';
+import { contradiction } from '../../sections/catalogue/fill';
 import { shapeCalled } from '../../sections/catalogue/search';
 import { sectionProperties } from '../../sections/section-properties';
 import { shapeFault } from '../../sections/shape-fault';
@@ -133,7 +133,7 @@ export class SectionsReader {
       const listed: Section = { id, catalogue: named.designation, shape: named.shape };
       const isSame =
         shape?.type === named.shape.type
-          ? !contradicts({ id, shape }, named)
+          ? contradiction({ id, shape }, named) === undefined
           : given.A !== undefined && Object.keys(beside(listed, given, NEARLY)).length === 0;
       if (isSame) return { ...listed, ...beside(listed, given, SAME) };
     }

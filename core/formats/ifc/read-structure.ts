@@ -1,5 +1,5 @@
-import { isBar } from '../../model/loads/one-sided';
 import { memberAxes } from '../../model/local-axes';
+import { isPinEnded } from '../../model/behaviour';
 import {
   freedoms,
   type Behaviour,
@@ -113,7 +113,7 @@ export function readStructure(reading: Reading, space: Model['space']): ReadStru
     const [start, end] = edge.map((point) => plus(point, moved)) as [Point, Point];
     const roll = size(minus(end, start)) > 0 ? rollOf(reading, one, start, end) : 0;
     byMember.set(one.id, { id, start, end, roll });
-    const stuff = made.madeOf(one, associated.get(one.id));
+    const stuff = made.madeOf(one, associated.byMember.get(one.id));
     const type = reading.choice(one, 'PredefinedType') ?? '';
     const behaviour = BEHAVIOURS.get(type);
     if (behaviour === undefined) reading.fault(one, WORDS.memberType(type), WORDS.knownTypes);
@@ -136,7 +136,7 @@ export function readStructure(reading: Reading, space: Model['space']): ReadStru
         ...(offset && { offset }),
       });
   }
-  made.unused(new Set([...associated.values()].map(({ id }) => id)));
+  made.unused(associated.used);
   const groups = groupsOf(reading, byNode, byMember);
   return {
     model: { nodes, members, supports, sections: made.sections, materials: made.materials, ...(groups.length > 0 && { groups }) },
@@ -144,20 +144,20 @@ export function readStructure(reading: Reading, space: Model['space']): ReadStru
   };
 }
 
-/** What each member is made of; a set is told by itself as well where it is used. */
-function associations(reading: Reading): Map<number, StepEntity> {
-  const found = new Map<number, StepEntity>();
+/** What each member is made of, by its entity, and all that something is made of: sets among it are no unused ones. */
+function associations(reading: Reading): {
+  readonly byMember: ReadonlyMap<number, StepEntity>;
+  readonly used: ReadonlySet<number>;
+} {
+  const byMember = new Map<number, StepEntity>();
+  const used = new Set<number>();
   for (const relation of reading.all('IfcRelAssociatesMaterial')) {
     const material = reading.ref(relation, 'RelatingMaterial');
     if (!material) continue;
-    for (const id of reading.ids(relation, 'RelatedObjects')) found.set(id, material);
-    // Its set is no unused one.
-    for (const id of reading.ids(material, 'ForProfileSet')) {
-      const set = reading.ref(material, 'ForProfileSet');
-      if (set) found.set(-id, set);
-    }
+    for (const id of reading.ids(relation, 'RelatedObjects')) byMember.set(id, material);
+    for (const id of [material.id, ...reading.ids(material, 'ForProfileSet')]) used.add(id);
   }
-  return found;
+  return { byMember, used };
 }
 
 const ECCENTRIC = ['EccentricityInX', 'EccentricityInY', 'EccentricityInZ'];
@@ -318,7 +318,7 @@ function releasesOf(
     for (const [freedom, name] of Object.entries(local.attributes)) {
       const restraint = restraintOf(reading, condition, name);
       if (restraint === undefined || (space === 'plane' && !IN_PLANE.has(freedom))) continue;
-      const isHinged = behaviour !== undefined && isBar({ behaviour }) && (freedom === 'my' || freedom === 'mz');
+      const isHinged = behaviour !== undefined && isPinEnded({ behaviour }) && (freedom === 'my' || freedom === 'mz');
       // A bar whose joint is said to hold it is one thing or the other.
       if (isHinged && restraint !== 'free') reading.fault(relation, WORDS.heldBar, WORDS.letTurn);
       if (!isHinged && restraint !== 'fixed') all[freedom as EndFreedom] = restraint;

@@ -56,5 +56,5 @@ export function writeIfc(model: Model, results: () => Results, { share, stations
   if (parts.length > 0)
     writing.related('IfcRelAssignsToGroup', ['of analysis'], { RelatedObjects: parts, RelatingGroup: analysis });
   writing.related('IfcRelDeclares', ['of project'], { RelatingContext: project, RelatedDefinitions: [analysis] });
-  return out.bytes(model.title);
+  return out.parts(model.title);
 }

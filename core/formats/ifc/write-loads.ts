@@ -11,7 +11,7 @@ import type {
   SettlementLoad,
   ThermalLoad,
 } from '../../model/loads/primitive';
-import type { LoadCase, Member, Section, Support } from '../../model/model';
+import type { LoadCase, Section, Support } from '../../model/model';
 import type { Point } from '../../model/point';
 import { inGlobalAxes } from '../../model/support-axes';
 import { extentOfShape } from '../../sections/outline';
@@ -165,11 +165,9 @@ function actionOf(
   }
 }
 
-const memberOf = ({ model }: Writing, id: string): Member => model.members.find((one) => one.id === id)!;
-
 /** How the components of a load on a member stand in the file. */
 const alongOf = (writing: Writing, { member, axes }: PointLoad | LineLoad): ((vector: Point) => Point) =>
-  axes === 'local' ? localOf(writing.model.space, memberOf(writing, member)).toFile : toFile;
+  axes === 'local' ? localOf(writing.model.space, writing.member(member)).toFile : toFile;
 
 function lineOf(
   writing: Writing,
@@ -194,7 +192,7 @@ function lineOf(
 
 /** The difference between both sides, as the standard has it; nothing where the size of the section is not known. */
 export function temperatureOf(writing: Writing, { member, uniform, gradientY, gradientZ }: ThermalLoad): Reference | undefined {
-  const one = memberOf(writing, member);
+  const one = writing.member(member);
   const reach = reachOf(writing.model.sections.find(({ id }) => id === one.section)!);
   const hasGradient = gradientY !== undefined || gradientZ !== undefined;
   if (!reach && hasGradient) return undefined;

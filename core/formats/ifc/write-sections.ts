@@ -1,5 +1,8 @@
 import type { Material, Model, Section, SectionProperties } from '../../model/model';
 import { sectionProperties } from '../../sections/section-properties';
+import { placeIn, type Ring } from '../../polygons/rings';
+import { sense } from '../../sections/built/soundness';
+import type { Loop } from '../../sections/path';
 import { outlineLoops } from '../../sections/outline';
 import { centroidOf } from '../../sections/centroid';
 import type { Shape } from '../../shapes/shape';
@@ -79,7 +82,7 @@ function profile(writing: Writing, { id, shape, catalogue }: Section): Reference
     // To the right there is to the left here.
     for (let i = 0; i < line.length; i += 2) Coordinates.push([z - line[i]!, line[i + 1]! - y]);
     const Points = [...Coordinates, Coordinates[0]!].map((one) => writing.add('IfcCartesianPoint', { Coordinates: one }));
-    return { isHole: areaOf(line) < 0, line, curve: writing.add('IfcPolyline', { Points }) };
+    return { isHole: sense(line) < 0, line, curve: writing.add('IfcPolyline', { Points }) };
   });
   const holes = areas.filter(({ isHole }) => isHole);
   const solid = areas.filter(({ isHole }) => !isHole);
@@ -87,27 +90,15 @@ function profile(writing: Writing, { id, shape, catalogue }: Section): Reference
     inner.length > 0
       ? writing.add('IfcArbitraryProfileDefWithVoids', { ...head, OuterCurve, InnerCurves: inner })
       : writing.add('IfcArbitraryClosedProfileDef', { ...head, OuterCurve });
-  const inside = (outer: ArrayLike<number>) =>
-    holes.filter(({ line }) => isInside(line[0]!, line[1]!, outer)).map(({ curve }) => curve);
+  const inside = (outer: Loop) =>
+    holes.filter(({ line }) => placeIn(ringOf(outer), [line[0]!, line[1]!], 0) > 0).map(({ curve }) => curve);
   if (solid.length === 1) return one(head, solid[0]!.curve, holes.map(({ curve }) => curve)); // oxfmt-ignore
   const parts = solid.map(({ curve, line }) => one({ ProfileType: choice('AREA') }, curve, inside(line)));
   return writing.add('IfcCompositeProfileDef', { ...head, Profiles: parts });
 }
 
-function areaOf(line: ArrayLike<number>): number {
-  let sum = 0;
-  for (let i = 0, k = line.length - 2; i < line.length; k = i, i += 2) sum += line[k]! * line[i + 1]! - line[i]! * line[k + 1]!;
-  return sum / 2;
-}
-
-function isInside(z: number, y: number, line: ArrayLike<number>): boolean {
-  let inside = false;
-  for (let i = 0, k = line.length - 2; i < line.length; k = i, i += 2) {
-    const [az, ay, bz, by] = [line[i]!, line[i + 1]!, line[k]!, line[k + 1]!];
-    if (ay > y !== by > y && z < ((bz - az) * (y - ay)) / (by - ay) + az) inside = !inside;
-  }
-  return inside;
-}
+/** A closed line as its corners. */
+const ringOf = (line: Loop): Ring => Array.from({ length: line.length / 2 }, (_, i) => [line[2 * i]!, line[2 * i + 1]!]);
 
 /** What the standard calls the properties of a section: its y lies as our z does, its z as our y. */
 export const PROFILE_PROPERTIES = {

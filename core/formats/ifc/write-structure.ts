@@ -1,5 +1,5 @@
-import { isBar } from '../../model/loads/one-sided';
 import { memberAxes } from '../../model/local-axes';
+import { isPinEnded } from '../../model/behaviour';
 import {
   memberEnds,
   type Behaviour,
@@ -115,7 +115,7 @@ function turned(writing: Writing, support: Support, at: Point): Reference | unde
 
 /** What a joint lets go, along the member's own axes; nothing where it is rigid. What a member does for itself is said as well, for whoever asks the joint. */
 function released(writing: Writing, member: Member, ends: EndReleases = {}): Reference | undefined {
-  const hinged = isBar(member) ? ({ my: 'free', mz: 'free' } as const) : {};
+  const hinged = isPinEnded(member) ? ({ my: 'free', mz: 'free' } as const) : {};
   const all: EndReleases = { ...ends, ...hinged };
   if (Object.values(all).every((one) => one === 'fixed')) return undefined;
   const { space } = writing.model;

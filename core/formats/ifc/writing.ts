@@ -1,4 +1,4 @@
-import type { Model } from '../../model/model';
+import type { Member, Model } from '../../model/model';
 import type { Point } from '../../model/point';
 import { Choice, Measure, type Reference, type StepValue } from '../step/values';
 import type { Said, StepWriter } from '../step/write-step';
@@ -12,6 +12,7 @@ export class Writing {
   /** What has been written of the nodes and members, by their ids. */
   readonly nodes = new Map<string, Reference>();
   readonly members = new Map<string, Reference>();
+  private readonly described = new Map<string, Member>();
   /** Of cases and sums. */
   readonly groups = new Map<string, Reference>();
   private readonly points = new Map<string, Reference>();
@@ -20,7 +21,14 @@ export class Writing {
   constructor(
     private readonly out: StepWriter,
     readonly model: Model,
-  ) {}
+  ) {
+    for (const member of model.members) this.described.set(member.id, member);
+  }
+
+  /** A member of the model, by its id. */
+  member(id: string): Member {
+    return this.described.get(id)!;
+  }
 
   readonly add = (type: string, attributes: Attributes): Reference => this.out.add(type, attributes);
 

@@ -1,5 +1,4 @@
 import type * as Package from 'web-ifc';
-import { once } from '../../once';
 
 /** What knows the syntax of STEP files and the schemas of IFC, with the order of their attributes. */
 export interface Engine {
@@ -20,6 +19,7 @@ export async function readyStep(found?: (program: string) => string): Promise<vo
   const api = new schema.IfcAPI();
   await api.Init(found, true);
   api.SetLogLevel(schema.LogLevel.LOG_LEVEL_OFF);
+  spellings = new Map(Object.keys(schema.IFC4X3).map((name) => [name.toUpperCase(), name]));
   engine = { schema, api };
 }
 
@@ -29,12 +29,11 @@ export function stepEngine(): Engine {
   return engine;
 }
 
-const spellings = once(
-  (schema: Engine['schema']) => new Map(Object.keys(schema.IFC4X3).map((name) => [name.toUpperCase(), name])),
-);
+/** Types as the standard writes them, by their names in capitals; known from when the package has come first. */
+let spellings: ReadonlyMap<string, string> = new Map();
 
 /** A type as the standard writes it; in capitals as it stands in a file where the standard has none of the name. */
-export const spelled = (type: string): string => spellings(stepEngine().schema).get(type) ?? type;
+export const spelled = (type: string): string => spellings.get(type) ?? type;
 
 /** A file that brought it to a stop leaves nothing of it: it is made ready anew. */
 export function forgetEngine(): void {

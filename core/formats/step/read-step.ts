@@ -1,4 +1,5 @@
 import type * as Package from 'web-ifc';
+import { decoded } from '../decoded';
 import { forgetEngine, stepEngine } from './engine';
 import { placesIn, type StepPlace } from './places';
 import { Choice, Measure, Reference, type StepEntity, type StepValue } from './values';
@@ -25,11 +26,9 @@ export interface StepFault {
   readonly line?: number;
 }
 
-declare const TextDecoder: new () => { readonly decode: (bytes: Uint8Array) => string };
-
 /** Opens a STEP file of a schema that is known. `readyStep` comes before it. */
 export function openStep(bytes: Uint8Array): StepFile | StepFault {
-  const text = new TextDecoder().decode(bytes);
+  const text = decoded(bytes);
   if (!/^\uFEFF?\s*ISO-10303-21\s*;/u.test(text)) return { what: 'It does not begin as STEP files do, with ISO-10303-21;' };
   const found = placesIn(text);
   if ('what' in found) return found;

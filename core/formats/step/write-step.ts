@@ -1,7 +1,6 @@
+import { decoded } from '../decoded';
 import { stepEngine } from './engine';
 import { Choice, Measure, Reference, type StepValue } from './values';
-
-declare const TextDecoder: new () => { readonly decode: (bytes: Uint8Array) => string };
 
 type Schema = Record<string, new (...values: readonly unknown[]) => Record<string, unknown>>;
 
@@ -31,9 +30,9 @@ export class StepWriter {
   }
 
   /** The file. It is the same for the same entities: nothing of it is taken from the clock. */
-  bytes(name: string): readonly string[] {
+  parts(name: string): readonly string[] {
     const { api } = this.engine;
-    const text = new TextDecoder().decode(api.SaveModel(this.model));
+    const text = decoded(api.SaveModel(this.model));
     api.CloseModel(this.model);
     return [
       "ISO-10303-21;\nHEADER;\nFILE_DESCRIPTION(('Structural analysis model'),'2;1');\n",

@@ -1,14 +1,8 @@
 import { once } from '../../once';
-import type { Behaviour, Model } from '../model';
+import { forceSenseOf } from '../behaviour';
+import type { Member, Model } from '../model';
 import { uniqueNames } from '../unique-names';
 import type { StrainLoad } from './primitive';
-
-/** Whether a member is hinged at both ends: a bar, whichever way it acts. */
-export const isBar = ({ behaviour = 'frame' }: { readonly behaviour?: Behaviour }): boolean => behaviour !== 'frame';
-
-/** Which axial force a member can take alone: 1 tension, −1 compression; 0 both. */
-export const sideOf = ({ behaviour }: { readonly behaviour?: Behaviour }): -1 | 0 | 1 =>
-  behaviour === 'tensionOnly' ? 1 : behaviour === 'compressionOnly' ? -1 : 0;
 
 /**
  * A case that only the solution has: a member that acts one way is too long by a metre. So much of it as leaves the member without force is added where it
@@ -25,7 +19,7 @@ const NONE: readonly OneSidedCase[] = [];
 
 /** The members of a model that act one way, each with its case; found once of lists that an edit leaves alone. */
 export const oneSidedIn = (model: Model): readonly OneSidedCase[] =>
-  model.members.some((member) => sideOf(member) !== 0)
+  model.members.some((member) => forceSenseOf(member) !== 0)
     ? casesOf(model.members, model.cases, model.combinations, model.actions)
     : NONE;
 
@@ -33,7 +27,7 @@ const casesOf = once(
   (members: Model['members'], cases: Model['cases'], combinations: Model['combinations'], actions: Model['actions'] = []) => {
     const free = uniqueNames([...cases, ...actions, ...combinations].map(({ id }) => id));
     return members.flatMap((member): OneSidedCase[] => {
-      const side = sideOf(member);
+      const side = forceSenseOf(member);
       if (side === 0) return [];
       const id = free(`${member.id} too long by 1 m`);
       return [{ id, member: member.id, side, loads: [unitOf(member, id)] }];
@@ -41,16 +35,14 @@ const casesOf = once(
   },
 );
 
-/** The same load as long as it is of the same member: those who compare see that nothing changed. */
-const units = new Map<string, StrainLoad>();
-function unitOf({ id: member }: { readonly id: string }, loadCase: string): StrainLoad {
-  const key = JSON.stringify([member, loadCase]);
-  let found = units.get(key);
-  if (!found) {
-    if (units.size > 10_000) units.clear();
-    units.set(key, (found = { id: loadCase, case: loadCase, type: 'strain', member, elongation: 1 }));
-  }
-  return found;
+/** The same load as long as the member is the same: those who compare see that nothing changed. */
+const units = new WeakMap<Member, StrainLoad>();
+function unitOf(member: Member, loadCase: string): StrainLoad {
+  const before = units.get(member);
+  if (before?.case === loadCase) return before;
+  const now: StrainLoad = { id: loadCase, case: loadCase, type: 'strain', member: member.id, elongation: 1 };
+  units.set(member, now);
+  return now;
 }
 
 export const sameOneSided = (a: readonly OneSidedCase[], b: readonly OneSidedCase[]): boolean =>

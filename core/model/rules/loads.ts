@@ -1,4 +1,4 @@
-import { isBar } from '../loads/one-sided';
+import { isPinEnded } from '../behaviour';
 import { isObject, type Entity, type Findings } from '../findings';
 import { freedoms } from '../freedoms';
 import { compoundKinds } from '../loads/compound';
@@ -22,7 +22,7 @@ export function checkLoads(context: RuleContext): void {
     if (Object.hasOwn(compoundKinds, String(load.type)))
       compoundKinds[load.type as keyof typeof compoundKinds].check(context, load, path);
     const member = members.get(load.member);
-    if (load.type === 'point' && member && isBar(member) && numberOf(load.mx) !== 0) {
+    if (load.type === 'point' && member && isPinEnded(member) && numberOf(load.mx) !== 0) {
       findings.fault({
         code: 'torque-on-truss',
         path: `${path}.mx`,

@@ -55,7 +55,7 @@ const TOLERANCES = { A: 0.05, Iz: 0.05, Iy: 0.05, Wz: 0.05, Wy: 0.05, J: 0.15 } 
 const SAME = 1e-6;
 
 /** What of a section cannot be true beside its designation. */
-function contradiction(section: Section, one: CatalogueShape): Omit<FaultDetail, 'subjects'> | undefined {
+export function contradiction(section: Section, one: CatalogueShape): Omit<FaultDetail, 'subjects'> | undefined {
   const { shape } = section;
   const say = (path: string, value: unknown, what: string, expected: string): Omit<FaultDetail, 'subjects'> => ({
     ...{ code: 'not-as-designated', path, value, expected },
@@ -76,9 +76,6 @@ function contradiction(section: Section, one: CatalogueShape): Omit<FaultDetail,
   }
   return undefined;
 }
-
-/** Whether something of a section cannot be true beside a designation. */
-export const contradicts = (section: Section, one: CatalogueShape): boolean => contradiction(section, one) !== undefined;
 
 /** A model that was read, filled from the catalogue. */
 export function filled({ model, notices }: Checked): Checked {

@@ -1,4 +1,4 @@
-import { isBar } from '../../model/loads/one-sided';
+import { isPinEnded } from '../../model/behaviour';
 import { behaviours, type EndFreedom, type Member, type MemberEnd, type Model } from '../../model/model';
 import { lengthOf, placesOf } from '../../model/places';
 import { lengthUnit } from '../../quantities/display';
@@ -20,7 +20,7 @@ function jointColumn(side: MemberEnd, space: Model['space']): TypedColumn {
     choices: [WORDS.rigid, WORDS.hinged],
     value: (row) => {
       const member = row as unknown as Member;
-      if (isBar(member)) return WORDS.hinged;
+      if (isPinEnded(member)) return WORDS.hinged;
       const freed = Object.entries(member.releases?.[side] ?? {}).filter(([, restraint]) => restraint !== 'fixed');
       if (freed.length === 0) return WORDS.rigid;
       const isHinge =

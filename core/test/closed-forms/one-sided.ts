@@ -4,7 +4,7 @@ import { P, q } from './plane';
 
 const SIDE = 3;
 /** A square of hinged bars with two crossed ties, pushed at its head. */
-const crossed = (fx: number): Sketch => ({
+export const crossed = (fx: number): Sketch => ({
   nodes: [['1', 0, 0], ['2', 0, SIDE], ['3', SIDE, SIDE], ['4', SIDE, 0]], // oxfmt-ignore
   members: [
     ['left', '1', '2', { behaviour: 'truss' }],

@@ -1,5 +1,5 @@
 import { firstOptions } from '@rigid-beam/core/formats/format';
-import { formatOf, written, type WritableFormat } from '@rigid-beam/core/formats/registry';
+import { formatOf, writable, written } from '@rigid-beam/core/formats/registry';
 import { type MadeFile, type Refusal, type Stage } from '@rigid-beam/core/formats/made-file';
 import { resultsFile } from '@rigid-beam/core/formats/results-file';
 import { solve } from '@rigid-beam/core/analysis/session';
@@ -45,7 +45,7 @@ export function doneWork(model: Model, work: AskedWork, tools: Tools): Promise<M
 
 /** A file of a format that takes an analysis, as it is where nothing more is said. */
 async function fileOf(model: Model, id: string, told: (stage: Stage) => void = () => undefined): Promise<MadeFile> {
-  const format = formatOf(id) as WritableFormat;
+  const format = writable.find((one) => one.id === id)!;
   await format.ready?.();
   told('writing');
   const { mediaType, extension, writer } = format;

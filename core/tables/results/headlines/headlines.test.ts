@@ -5,6 +5,7 @@ import type { Model } from '../../../model/model';
 import { defaultDisplay } from '../../../quantities/display';
 import { extremesOverMembers } from '../../../results/extremes-over-members';
 import { clamp, clamp3, inRow, pin, roller, sketch } from '../../../test/build';
+import { crossed } from '../../../test/closed-forms/one-sided';
 import { headlinesOf, memberLines } from './headlines';
 import { closerLooks, judgementsOf, recheckWords } from './right';
 
@@ -91,20 +92,10 @@ test('what carries nothing, and what bends about the axis that is not drawn, ask
 });
 
 test('of members that act one way those that are slack are told, and those that never act', () => {
-  const crossed = sketch({
-    nodes: [['1', 0, 0], ['2', 0, 3], ['3', 3, 3], ['4', 3, 0]], // oxfmt-ignore
-    members: [
-      ...[['left', '1', '2'], ['beam', '2', '3'], ['right', '4', '3']].map(([id, a, b]) => [id!, a!, b!, { behaviour: 'truss' }] as const), // oxfmt-ignore
-      ['up', '1', '3', { behaviour: 'tensionOnly' }],
-      ['down', '2', '4', { behaviour: 'tensionOnly' }],
-    ],
-    supports: [pin('1'), pin('4')],
-    loads: [{ type: 'node', node: '2', fx: 9e3 }],
-    extra: { combinations: [{ id: 'U', type: 'sum', factors: { Q: -1 } }] },
-  });
-  const slack = (model: Model): string[] => judged(model, 0).filter((words) => /[Ss]lack/.test(words));
-  expect(slack(crossed)).toEqual([expect.stringMatching(/^Slack: “down”\. No member that acts one way has a force of the other way, (exactly|to 1\d digits)\.$/)]); // oxfmt-ignore
-  expect(slack({ ...crossed, combinations: [] })[1]).toBe('! Slack in every case and combination: “down”.');
+  const model = sketch({ ...crossed(9e3), extra: { combinations: [{ id: 'U', type: 'sum', factors: { Q: -1 } }] } });
+  const slack = (given: Model): string[] => judged(given, 0).filter((words) => /[Ss]lack/.test(words));
+  expect(slack(model)).toEqual([expect.stringMatching(/^Slack: “down”\. No member that acts one way has a force of the other way, (exactly|to 1\d digits)\.$/)]); // oxfmt-ignore
+  expect(slack({ ...model, combinations: [] })[1]).toBe('! Slack in every case and combination: “down”.');
 });
 
 test('what another way found is said with its digits, or why it was not gone', () => {

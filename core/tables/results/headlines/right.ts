@@ -1,6 +1,6 @@
 import { isRange } from '../../../combinations/outcome';
+import { forceSenseOf } from '../../../model/behaviour';
 import type { Model } from '../../../model/model';
-import { sideOf } from '../../../model/loads/one-sided';
 import { once } from '../../../once';
 import type { DisplayUnits } from '../../../quantities/display';
 import { digitsOfShare, showQuantity } from '../../../quantities/show';
@@ -19,9 +19,10 @@ import {
   type Quantity,
 } from '../../../results/quantities';
 import type { Solution } from '../../../results/results';
+import { meanAxialForce, slackCounts } from '../../../results/slack';
 import { responseOf } from '../../../results/sums';
 import type { Recheck } from '../../../recheck/recheck';
-import { isPlane, MEMBER_FREEDOMS } from '../../../stiffness/structure';
+import { isPlane } from '../../../stiffness/structure';
 import { right as WORDS } from '../../words';
 import type { Governing } from './headlines';
 import { largestMovement } from '../../../results/movement';
@@ -87,19 +88,19 @@ function oneSided({ model, solution, outcome }: Asked): Judgement | undefined {
   const { ends, equilibrium } = response;
   const hangs = new Set(slack);
   const wrong = model.members.map((member, m) => {
-    const force = sideOf(member) * (ends[MEMBER_FREEDOMS * m + 6]! - ends[MEMBER_FREEDOMS * m]!);
+    const force = forceSenseOf(member) * meanAxialForce(ends, m);
     return hangs.has(m) ? Math.abs(force) : Math.max(0, -force);
   });
-  const agreed = digitsOfShare(Math.max(...wrong) / (2 * equilibrium.size));
+  const agreed = digitsOfShare(wrong.reduce((most, one) => Math.max(most, one), 0) / equilibrium.size);
   const ids = slack.slice(0, NAMED).map((m) => `“${solution.structure.names.members[m]!}”`);
   return judged('one-sided', WORDS.slack(ids.join(', '), slack.length - ids.length, agreed), atLeast(agreed, FEW_DIGITS));
 }
 
 /** Members that act one way and are slack whatever acts: they could as well not be there, or a case is missing. */
 function neverActs({ model, solution }: Asked): Judgement | undefined {
-  const known = solution.slack?.filter((one) => one !== undefined) ?? [];
-  const [first, ...others] = known;
-  const always = first?.filter((m) => others.every((one) => one.includes(m))) ?? [];
+  if (!solution.slack) return undefined;
+  const { of, byMember } = slackCounts(solution.slack);
+  const always = [...byMember].flatMap(([m, count]) => (count === of ? [m] : []));
   if (always.length === 0) return undefined;
   const ids = always.slice(0, NAMED).map((m) => `“${model.members[m]!.id}”`);
   return judged('never-acts', WORDS.alwaysSlack(ids.join(', '), always.length - ids.length), 'to be looked at');

@@ -1,5 +1,5 @@
 import { firstOptions } from '@rigid-beam/core/formats/format';
-import { fileNameOf, formatOf, written, type WritableFormat } from '@rigid-beam/core/formats/registry';
+import { fileNameOf, writable, written } from '@rigid-beam/core/formats/registry';
 import { modelHandler } from '../../../../../server/route-handler';
 import { openModel } from '../../../../../server/models';
 import { readQuery } from '../../../../../server/query';
@@ -14,7 +14,7 @@ export { notAllowed as POST, notAllowed as PUT, notAllowed as PATCH, notAllowed 
 export const GET = modelHandler(async (request, id) => {
   const query = await readQuery(request, FileQuery);
   if (!query.ok) return query.response;
-  const format = formatOf(query.value.format ?? 'model') as WritableFormat;
+  const format = writable.find(({ id: one }) => one === (query.value.format ?? 'model'))!;
   if (format.writer.needs === 'analysis') return madeFile(request, id, { what: 'file', asked: { format: format.id } });
   const opened = await openModel(id);
   if (!opened) return notFound(WORDS.noModel);

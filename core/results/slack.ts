@@ -1,0 +1,17 @@
+import { MEMBER_FREEDOMS } from '../stiffness/structure';
+import type { Solution } from './results';
+
+/** The mean axial force along member m, tension positive: it tells whether a member that acts one way is slack. `ends` as of a response. */
+export const meanAxialForce = (ends: Float64Array, m: number): number =>
+  (ends[MEMBER_FREEDOMS * m + 6]! - ends[MEMBER_FREEDOMS * m]!) / 2;
+
+/** In how many of the outcomes that are solved for themselves each member is slack, by its place; and how many of these there are. */
+export function slackCounts(slack: NonNullable<Solution['slack']>): {
+  readonly of: number;
+  readonly byMember: ReadonlyMap<number, number>;
+} {
+  const known = slack.filter((one) => one !== undefined);
+  const byMember = new Map<number, number>();
+  for (const one of known) for (const m of one) byMember.set(m, (byMember.get(m) ?? 0) + 1);
+  return { of: known.length, byMember };
+}
