@@ -187,6 +187,67 @@ describe('what is written', () => {
     expect([...new Set(found)]).toEqual([]);
   });
 
+  // There and back would not tell what is turned the same wrong way twice.
+  test('says in the axes of the standard what is meant: z up, the height of a section along z, its y to the left as one looks along it', () => {
+    const base = sketch({
+      nodes: [['1', 0, 0, 0], ['2', 4, 0, 0], ['3', 8, 0, 3]], // oxfmt-ignore
+      members: [
+        ['a', '1', '2', { releases: { end: { my: 'free' } } }],
+        ['b', '2', '3', { section: 'u', releases: { start: { mz: 712345 } } }],
+      ],
+      supports: [{ node: '1', ux: 'fixed', uy: 'fixed', uz: 'free', rx: 3e4 }, { ...clamp3('3'), uz: 2.5e6 }], // oxfmt-ignore
+      loads: [
+        { type: 'node', node: '2', fy: -1000, fz: 500, mz: 20 },
+        { type: 'thermal', member: 'a', uniform: 5, gradientY: 10, gradientZ: 30 },
+        { type: 'point', member: 'a', at: 0.5, axes: 'local', fy: -70, fz: 40 },
+      ],
+    });
+    const sections: Section[] = [
+      { id: 's', shape: { type: 'rectangle', h: 0.2, b: 0.1 } },
+      { id: 'u', shape: { type: 'channel', h: 0.2, b: 0.075, tw: 0.0085, tf: 0.0115 } },
+      { id: 'l', shape: { type: 'angle', h: 0.15, b: 0.1, t: 0.01 } },
+    ];
+    const text = written({ ...base, sections });
+    for (const line of [
+      'IFCCARTESIANPOINT((8.,-3.,0.))',
+      'IFCBOUNDARYNODECONDITION($,IFCBOOLEAN(.T.),IFCBOOLEAN(.F.),IFCBOOLEAN(.T.),IFCROTATIONALSTIFFNESSMEASURE(30000.),IFCBOOLEAN(.F.),IFCBOOLEAN(.F.))',
+      'IFCBOUNDARYNODECONDITION($,IFCBOOLEAN(.T.),IFCLINEARSTIFFNESSMEASURE(2500000.),IFCBOOLEAN(.T.),',
+      // Joints: bending about our y is about z there, that about our z about y.
+      'IFCBOUNDARYNODECONDITION($,IFCBOOLEAN(.T.),IFCBOOLEAN(.T.),IFCBOOLEAN(.T.),IFCBOOLEAN(.T.),IFCBOOLEAN(.T.),IFCBOOLEAN(.F.))',
+      'IFCBOUNDARYNODECONDITION($,IFCBOOLEAN(.T.),IFCBOOLEAN(.T.),IFCBOOLEAN(.T.),IFCBOOLEAN(.T.),IFCROTATIONALSTIFFNESSMEASURE(712345.),IFCBOOLEAN(.T.))',
+      'IFCSTRUCTURALLOADSINGLEFORCE($,0.,-500.,-1000.,0.,-20.,0.)',
+      'IFCSTRUCTURALLOADSINGLEFORCE($,0.,-40.,-70.,0.,0.,0.)',
+      // 10 K/m over 0.2 m upwards; 30 K/m over 0.1 m, to the other side.
+      'IFCSTRUCTURALLOADTEMPERATURE($,5.,-3.,2.)',
+      "IFCRECTANGLEPROFILEDEF(.AREA.,'s',$,0.1,0.2)",
+    ])
+      expect(text).toContain(line);
+    const inertia = /'MomentOfInertiaY',\$,IFCMOMENTOFINERTIAMEASURE\(([\d.E+-]+)\)/.exec(text)![1];
+    expect(Number(inertia)).toBeCloseTo((0.1 * 0.2 ** 3) / 12, 12);
+    const turned = (type: string): string => new RegExp(`${type}\\(\\.AREA\\.,'\\w+',#(\\d+)(.*)`).exec(text)!.slice(1).join(''); // oxfmt-ignore
+    const direction = (type: string): string => {
+      const placement = /^\d+/.exec(turned(type))![0];
+      const [, way] = new RegExp(`#${placement}=IFCAXIS2PLACEMENT2D\\(#\\d+,#(\\d+)\\)`).exec(text)!;
+      return new RegExp(`#${way}=IFCDIRECTION\\((.*?)\\);`).exec(text)![1]!;
+    };
+    // A U opens to the right of its own axes: ours does to the left of them. The corner of an L is at the lower left, ours at the lower right.
+    expect([direction('IFCUSHAPEPROFILEDEF'), direction('IFCLSHAPEPROFILEDEF')]).toEqual(['(-1.,0.)', '(0.,1.)']);
+    expect(turned('IFCLSHAPEPROFILEDEF')).toMatch(/,0\.1,0\.15,0\.01,/);
+  });
+
+  test('of a section laid on its side in a plane the axes lie with it, and what is meant in the plane is about z', () => {
+    const lying = sketch({
+      nodes: inRow(0, 4),
+      members: [['a', '1', '2', { roll: 90, releases: { end: { mz: 'free' } } }]],
+      supports: [{ node: '1', ux: 'fixed', uy: 'fixed', rz: 'fixed' }, roller('2')],
+      loads: [{ type: 'point', member: 'a', at: 0.5, axes: 'local', fy: -70 }],
+    });
+    const text = written(lying);
+    expect(text).toContain('IFCBOUNDARYNODECONDITION($,IFCBOOLEAN(.T.),IFCBOOLEAN(.T.),$,$,$,IFCBOOLEAN(.F.))');
+    expect(text).toContain('IFCSTRUCTURALLOADSINGLEFORCE($,0.,-70.,0.,0.,0.,0.)');
+    expect(text).toMatch(/IFCDIRECTION\(\(0\.,-1\.,0\.\)\)/);
+  });
+
   test('is the same for the same model, and says what it leaves out', () => {
     const model = example('canopy-walk');
     expect(written(model)).toBe(written(model));
