@@ -116,9 +116,9 @@ await take('paper', `${rib}?stage=results&acting=U1&quantity=Mz`, async () => {
 await take('report', `${rib}?stage=results&acting=U1&quantity=Mz`, async () => {
   await command('put on paper');
   await page.locator('::-p-aria([name="Report"])').click();
-  await page.waitForSelector('img[alt="Page 1 of 17"][data-going="false"]');
+  await page.waitForSelector('img[alt^="Page 1 of "][data-going="false"]');
   await page.locator('::-p-xpath(//*[@role="row"][contains(., "Results")])').click();
-  await page.waitForSelector('img[alt="Page 11 of 17"][data-going="false"]');
+  await page.waitForSelector('img[alt^="Page "][data-going="false"]:not([alt^="Page 1 of "])');
 });
 await take('mechanism', `${lintel}?stage=supports&acting=G`, async () => {
   await page.locator('::-p-aria(Remove the support of node 1)').click();
