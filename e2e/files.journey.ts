@@ -4,6 +4,7 @@ import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { spaceBuilding } from '../bench/structures';
 import { Application } from './application';
+import { givenFile } from './given-file';
 import { ModelPage } from './model-page';
 
 // Refused requests and an absent server are what these journeys are about; the browser logs each.
@@ -20,8 +21,7 @@ async function upload(model: object | string): Promise<ModelPage> {
   writeFileSync(file, typeof model === 'string' ? model : JSON.stringify(model));
   const page = await application.page();
   await application.visit(page);
-  const [chooser] = await Promise.all([page.waitForFileChooser(), page.locator('::-p-named(From a file)').click()]);
-  await chooser.accept([file]);
+  await givenFile(page, file, () => page.locator('::-p-named(From a file)').click());
   return new ModelPage(application, page);
 }
 

@@ -3,6 +3,7 @@ import { writeFileSync } from 'node:fs';
 import path from 'node:path';
 import type { Model } from '@rigid-beam/core/model/model';
 import { Application } from './application';
+import { givenFile } from './given-file';
 import { halfWay, ModelPage, type Place } from './model-page';
 
 const application = new Application();
@@ -63,8 +64,7 @@ test('a portal traced from a sketch, with three cases and a sum of them, in at m
   const { page } = model;
   const file = path.join(application.data, 'potting-shed.svg');
   writeFileSync(file, PORTAL);
-  const [chooser] = await Promise.all([page.waitForFileChooser(), user.press('Trace a plan')]);
-  await chooser.accept([file]);
+  await givenFile(page, file, () => user.press('Trace a plan'));
   // Its size is asked for at once.
   await model.until('hint', /one end of a known dimension/);
   await model.settled();

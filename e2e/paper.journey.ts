@@ -4,6 +4,7 @@ import type { Page } from 'puppeteer-core';
 import { Application } from './application';
 import { byKeys, byPointer } from './hands';
 import { catchFiles, keptFiles, type Kept } from './kept-files';
+import { givenFile } from './given-file';
 import { ModelPage } from './model-page';
 
 const application = new Application();
@@ -168,8 +169,7 @@ test('a chapter in one’s own words: its numbers follow the model, what means n
   await rib.fillByKey('Title', 'Basis');
   await page.waitForFunction(() => document.querySelectorAll('[role=dialog] [role=row]')[1]?.textContent?.includes('Basis'));
   await page.waitForSelector('img[alt="Page 5 of 18"][data-going="false"]');
-  const [chooser] = await Promise.all([page.waitForFileChooser(), rib.pressByKey('Add a picture')]);
-  await chooser.accept([path.join(__dirname, '..', 'docs', 'screenshots', 'report.png')]);
+  await givenFile(page, path.join(__dirname, '..', 'docs', 'screenshots', 'report.png'), () => rib.pressByKey('Add a picture'));
   await page.waitForSelector('[role=dialog] img[alt="Picture 1"]');
   await rib.fillByKey('Under picture 1', 'As it was seen');
   await page.waitForSelector('img[alt="Page 5 of 18"][data-going="false"]');

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { Application } from './application';
 import { keepsRules } from './keeps-rules';
+import { givenFile } from './given-file';
 import { ModelPage } from './model-page';
 
 const application = new Application();
@@ -20,8 +21,7 @@ const COMMAND = 'take tables or a drawing from a file';
 async function taken(model: ModelPage, name: string, content: string): Promise<void> {
   const file = path.join(folder, name);
   writeFileSync(file, content);
-  const [chooser] = await Promise.all([model.page.waitForFileChooser(), model.command(COMMAND)]);
-  await chooser.accept([file]);
+  await givenFile(model.page, file, () => model.command(COMMAND));
   await model.page.waitForSelector(`[role=dialog][aria-label="From ${name}"]`);
 }
 

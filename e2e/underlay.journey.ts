@@ -4,6 +4,7 @@ import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { Application } from './application';
 import { ModelPage } from './model-page';
+import { givenFile } from './given-file';
 import { pdfOf } from './pdf-of';
 
 const application = new Application({ provoked: /ERR_FAILED/ });
@@ -14,16 +15,7 @@ afterAll(() => application.close());
 async function putBehind(model: ModelPage, file: string): Promise<void> {
   await model.command('put an underlay');
   await model.page.waitForFunction(() => (document.activeElement as HTMLInputElement).value === 'Put an underlay behind ');
-  const asked = model.page.waitForFileChooser().catch(async (error: unknown) => {
-    // It has failed now and then on a busy machine: what stood there then tells why.
-    const seen = await model.page.evaluate(
-      () =>
-        `${document.querySelector('[aria-label="Command"]')?.outerHTML}; the keyboard: ${document.activeElement?.outerHTML}; the list: ${document.querySelector('[role="listbox"]')?.textContent}; asked: ${document.querySelectorAll('input[type=file]').length}; the window: ${document.hasFocus()}`,
-    );
-    throw new Error(`No file was asked for: ${seen}`, { cause: error });
-  });
-  await model.page.keyboard.press('Enter');
-  await (await asked).accept([file]);
+  await givenFile(model.page, file, () => model.page.keyboard.press('Enter'));
 }
 
 describe('an underlay', () => {
