@@ -135,7 +135,8 @@ export function addOver(part: StructuralResponse, factor: number, m: number, ove
   }
 }
 
-function sumOfEquilibria(parts: readonly Weighted[]): Equilibrium {
+/** The balance of a weighted sum. */
+export function sumOfEquilibria(parts: readonly Weighted[]): Equilibrium {
   const resultant = (pick: (outcome: StructuralResponse) => Resultant): Resultant =>
     parts.reduce<readonly number[]>(
       (total, { part, factor }) => total.map((sum, k) => sum + factor * pick(part)[k]!),

@@ -35,7 +35,7 @@ export function condense(k: Float64Array, releases: Float64Array, from: number):
     first ??= diagonalOf(k);
     const own = k[r * N + r]!;
     // What is left beside the spring is only rounding: nothing holds the member in this freedom.
-    const holds = own > NOTHING * first[r]!;
+    const holds = Math.abs(own) > NOTHING * first[r]!;
     if (!holds && spring === 0) loose.push(r);
     const row = holds ? k.slice(r * N, r * N + N) : new Float64Array(N);
     const pivot = row[r]! + spring || 1;
@@ -46,9 +46,9 @@ export function condense(k: Float64Array, releases: Float64Array, from: number):
   return eliminations.length === 0 ? undefined : { eliminations, loose };
 }
 
-const diagonalOf = (k: Float64Array): Float64Array => Float64Array.from({ length: N }, (_, i) => k[i * N + i]!);
+const diagonalOf = (k: Float64Array): Float64Array => Float64Array.from({ length: N }, (_, i) => Math.abs(k[i * N + i]!));
 
-/** `first`: the diagonal before anything was eliminated. */
+/** `first`: the sizes of the diagonal before anything was eliminated; beyond a critical axial force what is left may be negative. */
 function eliminate(k: Float64Array, first: Float64Array, { freedom: r, spring, row, pivot }: Elimination): void {
   for (let i = 0; i < N; i++) {
     if (i === r || row[i] === 0) continue;
@@ -58,7 +58,7 @@ function eliminate(k: Float64Array, first: Float64Array, { freedom: r, spring, r
   for (let j = 0; j < N; j++) k[r * N + j] = k[j * N + r] = (spring * row[j]!) / pivot;
   // Cancellation leaves rounding where exactly nothing is meant; a false stiffness would hide a mechanism.
   for (let i = 0; i < N; i++) {
-    if (i === r || k[i * N + i]! > NOTHING * first[i]!) continue;
+    if (i === r || Math.abs(k[i * N + i]!) > NOTHING * first[i]!) continue;
     for (let j = 0; j < N; j++) k[i * N + j] = k[j * N + i] = 0;
   }
 }

@@ -1,25 +1,26 @@
 import { solvedApart } from '../../combinations/outcomes';
+import { FixedPoint } from '../../linear-algebra/fixed-point';
 import { factorize } from '../../linear-algebra/factor';
 import { giveBackKernels, takeKernels } from '../../linear-algebra/kernel-pool';
 import type { Kernels } from '../../linear-algebra/kernels';
 import { maxNorm } from '../../linear-algebra/max-norm';
 import { solveRefined } from '../../linear-algebra/solve';
 import { oneSidedIn } from '../../model/loads/one-sided';
-import { firstOrderOnly } from '../first-order-only';
 import type { Notice } from '../../model/notice';
 import { recoverUnder } from '../../results/recover-cases';
 import type { Results, Solution, StructuralResponse } from '../../results/results';
-import { responseOf, sumOf } from '../../results/sums';
+import { responseOf } from '../../results/sums';
 import { assembleStiffness } from '../../stiffness/assemble';
-import { addBlockForces, memberBlocks } from '../../stiffness/member-blocks';
-import { toOwnAxes } from '../../stiffness/transformation';
+import { addBlockForces } from '../../stiffness/member-blocks';
+import { MEMBER_FREEDOMS } from '../../stiffness/structure';
 import { addSolution } from '../add-solution';
 import type { System } from '../factorise';
+import { firstOrderOnly } from '../first-order-only';
 import type { Run, RunTask } from '../run';
-import type { MemberMatrices } from '../../stiffness/member-matrices';
-import { MEMBER_FREEDOMS, type Structure } from '../../stiffness/structure';
+import { leaning, UPRIGHT, type Leaning } from '../second-order/leaning-member';
+import { recoverLeaning } from '../second-order/recover-leaning';
 
-/** Axial forces are found anew until displacements change by less than this part of the largest one, or so often. */
+/** Axial forces are found anew until they change by less than this part of the largest one, or so often. */
 const SETTLED = 1e-10;
 const MOST_ROUNDS = 40;
 
@@ -27,11 +28,8 @@ const TRAINS =
   'Trains travel in some combinations, which superposes their places: no second order can. Put the trains where they stand.';
 
 /**
- * Second-order analysis by geometric stiffness: every case and every sum in equilibrium with the displaced nodes, each on its own, since nothing
- * of it may be superposed.
- *
- * The response is that of the first order, K·d₁ = f, and that to the forces which the displaced loads exert: (K + G)·d = f gives
- * K·(d − d₁) = −G·d, with G from the axial forces of the response itself. So it balances with f − G·d.
+ * Second-order analysis: every case and every sum in equilibrium with the displaced structure, each on its own, since nothing of it may be superposed.
+ * Members are beam-columns, exact along their whole lengths (P-Δ and P-δ); the axial forces that act on them are found by iteration.
  */
 export class SecondOrder implements Run {
   update({ model, system, firstOrder, progress }: RunTask): Results {
@@ -69,6 +67,11 @@ export class SecondOrder implements Run {
   }
 }
 
+const BEYOND =
+  'the loads are beyond the critical load, so that there is no equilibrium of the second order. Reduce them, or brace the structure';
+const UNSETTLED =
+  'the second order does not settle: the axial forces change with every displacement. The loads are near the critical load';
+
 /** The response in the displaced structure, or why there is none. */
 function displaced(
   system: System,
@@ -77,49 +80,40 @@ function displaced(
   kernels: Kernels,
 ): StructuralResponse | string {
   const { structure, matrices, numbering, loose, factor: elastic } = system;
-  const before = first.displacements.slice();
-  toOwnAxes(structure, before);
-  let response = first;
-  let last = new Float64Array(before.length);
+  const members = structure.lengths.length;
+  let more: Float64Array = new Float64Array(members);
+  let sure: Float64Array | undefined;
+  const search = new FixedPoint();
+  const largest = maxNorm(Float64Array.from({ length: members }, (_, m) => first.ends[MEMBER_FREEDOMS * m + 6]!));
   for (let round = 0; round < MOST_ROUNDS; round++) {
-    const geometric = geometricStiffness(structure, matrices, response.ends);
-    const nodal = matrices.nodal.map((stiffness, i) => stiffness + geometric[i]!);
-    const K = assembleStiffness(structure, { nodal }, numbering, loose.artificialRestraints);
+    const now: Leaning | number = leaning(
+      structure,
+      matrices,
+      (m) => ({ response: first, more: more[m]!, factor: 1 }),
+      () => UPRIGHT,
+    );
+    if (typeof now === 'number') return BEYOND;
+    const K = assembleStiffness(structure, now, numbering, loose.artificialRestraints);
     const factor = factorize(numbering.analysis, K, kernels, { held: elastic.weak });
-    if (factor.negative.length > 0 || factor.weak.length > elastic.weak.length)
-      return 'the loads are beyond the critical load, so that there is no equilibrium of the second order. Reduce them, or brace the structure';
-    const pushed = new Float64Array(before.length);
-    addBlockForces(structure, geometric, before, -1, pushed);
-    const { solutions, residuals } = solveRefined(factor, [Float64Array.from(numbering.freedoms, (f) => pushed[f]!)]);
-    const more = new Float64Array(before.length);
-    addSolution(system, solutions[0]!, more);
-    const forces = pushed;
-    addBlockForces(structure, geometric, more, -1, forces);
-    const added = recoverUnder(structure, matrices, supported, { displacements: more, forces, residual: residuals[0]! });
-    response = sumOf(structure, [{ part: first, factor: 1 }, { part: added, factor: 1 }]); // oxfmt-ignore
-    const change = maxNorm(more.map((value, f) => value - last[f]!));
-    if (change <= SETTLED * maxNorm(response.displacements)) return response;
-    last = more;
-  }
-  return 'the second order does not settle: the axial forces change with every displacement. The loads are near the critical load';
-}
-
-const N = MEMBER_FREEDOMS;
-/** The translations across a member at its start; those at its end stand FREEDOMS behind them. */
-const ACROSS = [1, 2];
-
-/**
- * What the axial forces add to the stiffness that the nodes feel, laid out as `MemberMatrices.nodal`: a member under tension N that leans by ψ pulls
- * its ends apart by N·ψ across its axis (the chord rotates, P-Δ; what the member's own bow adds, P-δ, comes with shorter members).
- * Przemieniecki, Theory of Matrix Structural Analysis (1968), section 15.1, the string.
- * `ends`: 12m, local forces of the nodes on the members.
- */
-const geometricStiffness = (s: Structure, matrices: MemberMatrices, ends: Float64Array): Float64Array =>
-  memberBlocks(s, matrices, (m, k) => {
-    const tension = (ends[N * m + 6]! - ends[N * m]!) / 2;
-    const pull = tension / s.lengths[m]!;
-    for (const i of ACROSS) {
-      k[N * i + i] = k[N * (i + 6) + i + 6] = pull;
-      k[N * i + i + 6] = k[N * (i + 6) + i] = -pull;
+    if (now.negative + factor.negative.length > 0 || factor.weak.length > elastic.weak.length) {
+      // A step that went too far is taken back by half.
+      if (!sure) return BEYOND;
+      more = more.map((force, m) => (force + sure![m]!) / 2);
+      continue;
     }
-  });
+    sure = more;
+    const { solutions, residuals } = solveRefined(factor, [Float64Array.from(numbering.freedoms, (f) => now.loads[f]!)]);
+    const displacements = new Float64Array(first.displacements.length);
+    addSolution(system, solutions[0]!, displacements);
+    // Of the first-order structure: what makes up for the difference of the stiffness acts beside the push.
+    const forces = now.loads.slice();
+    const differing = matrices.nodal.map((stiffness, i) => now.nodal[i]! - stiffness);
+    addBlockForces(structure, differing, displacements, -1, forces);
+    const response = recoverUnder(structure, matrices, supported, { displacements, forces, residual: residuals[0]! });
+    const added = Float64Array.from({ length: members }, (_, m) => response.ends[MEMBER_FREEDOMS * m + 6]!);
+    const change = maxNorm(added.map((force, m) => force - more[m]!));
+    if (change <= SETTLED * largest) return recoverLeaning(structure, matrices, first, now, { displacements, response });
+    more = search.next(more, added);
+  }
+  return UNSETTLED;
+}

@@ -1,0 +1,115 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import type { Model } from '../../model/model';
+import { clamp, clamp3, sketch, type Sketch } from '../../test/build';
+import { Random } from '../../test/random';
+import { edited } from '../../test/edited';
+import { randomFrame } from '../../test/random-frame';
+import { underAnyLoad } from '../../test/random-loads';
+import { randomSpace } from '../../test/random-space';
+import { responseOf } from '../../results/sums';
+import { denseSecondOrder } from '../../test/stability-functions';
+import { loadsOnNodes } from '../../stiffness/assemble';
+import { solve } from '../session';
+
+/** A frame of some storeys under forces on its joints that press, pull and push; in space its columns stand in a square. */
+function frame(random: Random, space: boolean): Model {
+  const within = (from: number, to: number): number => from + random.below(to - from + 1);
+  const storeys = within(1, 3);
+  const plan = space ? [[0, 0], [4, 0], [4, 5], [0, 3]] : [[0, 0], [5, 0]]; // oxfmt-ignore
+  const name = (corner: number, level: number): string => `${corner}.${level}`;
+  const nodes: Sketch['nodes'][number][] = [];
+  const members: Sketch['members'][number][] = [];
+  for (let level = 0; level <= storeys; level++)
+    plan.forEach(([x, z], corner) => {
+      const off = (): number => within(-3, 3) / 10;
+      nodes.push(
+        space
+          ? [name(corner, level), x! + off(), 4 * level + off(), z! + off()]
+          : [name(corner, level), x! + off(), 4 * level + off()],
+      );
+      if (level === 0) return;
+      const roll = { roll: within(0, 90) };
+      members.push([`c${name(corner, level)}`, name(corner, level - 1), name(corner, level), space ? roll : {}]);
+      if (space || corner === 0)
+        members.push([
+          `b${name(corner, level)}`,
+          name(corner, level),
+          name((corner + 1) % plan.length, level),
+          space ? roll : {},
+        ]);
+    });
+  const loads = nodes.slice(plan.length).map(([node]) => ({
+    type: 'node' as const,
+    node,
+    ...{ fx: 1e3 * within(-30, 30), fy: -1e3 * within(-100, space ? 320 : 1600) },
+    ...(space && { fz: 1e3 * within(-30, 30) }),
+  })); // oxfmt-ignore
+  const feet = plan.map((_, corner) => (space ? clamp3 : clamp)(name(corner, 0)));
+  return sketch({ nodes, members, supports: feet, loads, section: { Iy: 4e-6 } });
+}
+
+describe('frames by the stability functions of the textbook and a dense matrix', () => {
+  test.each(['plane', 'space'] as const)('200 of them in the %s', (space) => {
+    let [refused, unsettled] = [0, 0];
+    const worst: number[] = [];
+    for (let seed = 1; seed <= 200; seed++) {
+      const model = frame(new Random(seed), space === 'space');
+      const { solution: first, others } = solve(model, [], ['second-order']);
+      const { structure } = first!;
+      const { solution, notices } = others!.get('second-order')!;
+      const found = solution?.responses[0];
+      if (notices.some(({ message }) => message.includes('does not settle'))) {
+        unsettled++;
+        continue;
+      }
+      const { ends } = found ?? first!.responses[0]!;
+      const exact = denseSecondOrder(
+        structure,
+        loadsOnNodes(structure, 0),
+        Array.from(structure.lengths, (_, m) => ends[12 * m + 6]!),
+      );
+      expect([seed, found !== undefined]).toEqual([seed, exact !== undefined]);
+      if (!found || !exact) {
+        refused++;
+        continue;
+      }
+      const size = Math.max(...exact.map(Math.abs));
+      const off = Math.max(...exact.map((value, f) => Math.abs(value - found.displacements[f]!))) / size;
+      expect(found.equilibrium.residual).toBeLessThan(1e-9);
+      worst.push(off);
+      // Just under the critical load an unrefined dense solution is the worse of both.
+      expect([seed, off < 1e-6]).toEqual([seed, true]);
+    }
+    expect(worst.filter((off) => off < 1e-9).length / worst.length).toBeGreaterThan(0.95);
+    expect(unsettled).toBeLessThan(10);
+    expect(refused).toBeGreaterThan(10);
+    expect(refused).toBeLessThan(150);
+  });
+});
+
+describe('members cut in three', () => {
+  test.each([['plane', randomFrame], ['space', randomSpace]] as const)('change nothing in 60 %s frames under any load', (_, frames) => {
+    let compared = 0;
+    fc.assert(
+      fc.property(underAnyLoad(frames), fc.integer({ min: 1, max: 30 }), (drawn, factor) => {
+        const factors = Object.fromEntries(drawn.cases.map(({ id }) => [id, factor]));
+        const model: Model = { ...drawn, combinations: [{ id: 'U', type: 'sum', factors }] };
+        const cuts = model.members.filter(({ behaviour }) => behaviour !== 'truss').map(({ id }) => ({ member: id, at: [0.3, 0.65] }));
+        const [whole, cut] = [model, edited(model, { type: 'split', cuts })].map((one) => {
+          const { solution } = solve(one, [], ['second-order']).others!.get('second-order')!;
+          return solution && responseOf(solution, solution.outcomes.findIndex(({ id }) => id === 'U'));
+        });
+        if (!whole || !cut) return;
+        compared++;
+        const moved = whole.displacements;
+        const size = Math.max(...moved.map(Math.abs));
+        moved.forEach((value, f) => expect(Math.abs(value - cut.displacements[f]!) / size).toBeLessThan(1e-7));
+        const push = Math.max(...whole.reactions.map(Math.abs));
+        whole.reactions.forEach((value, f) => expect(Math.abs(value - cut.reactions[f]!) / push).toBeLessThan(1e-7));
+      }),
+      { numRuns: 60, seed: 7 },
+    );
+    expect(compared).toBeGreaterThan(30);
+  });
+}); // oxfmt-ignore

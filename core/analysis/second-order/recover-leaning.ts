@@ -1,0 +1,262 @@
+import type { Pieces } from '../../results/breakpoints';
+import { evaluate } from '../../results/polynomial';
+import { offsetOf } from '../../results/quantities';
+import type { StructuralResponse } from '../../results/results';
+import { addOver, sumOfEquilibria } from '../../results/sums';
+import { recoverEnds } from '../../stiffness/condensation';
+import type { MemberMatrices } from '../../stiffness/member-matrices';
+import { MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../../stiffness/structure';
+import { endDisplacements } from '../../stiffness/transformation';
+import { movedChain } from './chain';
+import type { Leaning, LeaningMember } from './leaning-member';
+
+const N = MEMBER_FREEDOMS;
+/** Diagrams are cubics piece by piece: so near they keep to the true ones, beside the largest moment of the member; and as many pieces at most. */
+const NEAR = 2e-7;
+const MOST_PIECES = 64;
+
+/** How a member moves beside the first order: its own ends (12, local), what holds them, and by plane of each bent the series of its stretches. */
+interface Moved {
+  readonly ends: Float64Array;
+  readonly forces: Float64Array;
+  readonly series: readonly (readonly Float64Array[][] | undefined)[];
+}
+
+/** What the second order adds to the nodes (6n, nodes' axes), and the response of the first-order structure to all that drives it there. */
+export interface Added {
+  readonly displacements: Float64Array;
+  readonly response: StructuralResponse;
+}
+
+/**
+ * The whole response: that of the first order, and what is added beside it. Members that lean are cut into more pieces, on which cubics and quintics keep
+ * the values and slopes of the exact series at both ends.
+ */
+export function recoverLeaning(
+  s: Structure,
+  matrices: MemberMatrices,
+  first: StructuralResponse,
+  leaning: Leaning,
+  added: Added,
+): StructuralResponse {
+  const members = s.lengths.length;
+  const moved = leaning.members.map((member, m) => member && movedMember(s, matrices, m, member, added.displacements));
+  const counts = leaning.members.map((member, m) => (member ? countsOf(first, m, member, moved[m]!) : undefined));
+  const pieces = cutPieces(first.pieces, counts);
+  const width = first.pieceWidth;
+  const coefficients = new Float64Array(width * pieces.from.length);
+  const ends = first.ends.slice();
+  for (let m = 0; m < members; m++) {
+    const over = { from: pieces.from, first: pieces.first[m]!, end: pieces.first[m + 1]! };
+    addOver(first, 1, m, over, coefficients);
+    const member = leaning.members[m];
+    if (!member) {
+      addOver(added.response, 1, m, over, coefficients);
+      for (let i = N * m; i < N * (m + 1); i++) ends[i]! += added.response.ends[i]!;
+      continue;
+    }
+    const own = moved[m]!;
+    for (let i = 0; i < N; i++) ends[N * m + i]! += own.forces[i]!;
+    addStraight(s, m, own, over, width, coefficients);
+    member.bent.forEach((bent, b) => {
+      const series = own.series[b];
+      if (!series) addString(s, m, own, bent.planes[0]!, over, width, coefficients);
+      else {
+        let k = over.first;
+        series.forEach((stretch, i) => {
+          const h = bent.chain!.stretches[i]!.stretch.h;
+          const from = bent.stretches[i]!.from;
+          for (const last = from + h * (1 - 1e-9); k < over.end && pieces.from[k]! < last - 1e-9 * h; k++) {
+            const a = (pieces.from[k]! - from) / h;
+            const b = (Math.min(pieces.to[k]!, from + h) - from) / h;
+            bent.planes.forEach((plane, p) => {
+              const at = width * k;
+              addQuintic(stretch[2 * p]!, a, b, h, coefficients, at + offsetOf(plane.deflection));
+              addCubic(stretch[2 * p + 1]!, a, b, h, coefficients, at + offsetOf(plane.moment));
+            });
+          }
+        });
+      }
+    });
+  }
+  const sum = (a: Float64Array, b: Float64Array): Float64Array => a.map((value, i) => value + b[i]!);
+  return {
+    displacements: sum(first.displacements, added.response.displacements),
+    reactions: sum(first.reactions, added.response.reactions),
+    ends,
+    coefficients,
+    pieces,
+    pieceWidth: width,
+    equilibrium: sumOfEquilibria([{ part: first, factor: 1 }, { part: added.response, factor: 1 }]), // oxfmt-ignore
+  };
+}
+
+/** How a leaning member follows its nodes. */
+function movedMember(s: Structure, matrices: MemberMatrices, m: number, member: LeaningMember, nodes: Float64Array): Moved {
+  const ends = new Float64Array(N);
+  endDisplacements(s, m, matrices.transforms[m], nodes, ends);
+  if (member.condensed) recoverEnds(member.condensed, ends, member.loads);
+  const forces = new Float64Array(N);
+  const o = STIFFNESS_WIDTH * m;
+  const L = s.lengths[m]!;
+  const along = (i: number, stiffness: number): void => {
+    forces[i + 6] = (stiffness / L) * (ends[i + 6]! - ends[i]!);
+    forces[i] = -forces[i + 6]!;
+  };
+  along(0, s.stiffnesses[o]!);
+  along(3, s.stiffnesses[o + 1]!);
+  const series = member.bent.map(({ planes, chain }) => {
+    if (!chain) {
+      const i = planes[0]!.across;
+      const pull = member.pulls[i - 1]! / (L * L);
+      forces[i] = pull * (ends[i]! - ends[i + 6]!) - member.loads[i]!;
+      forces[i + 6] = -forces[i]!;
+      return undefined;
+    }
+    const places = [0, 6].flatMap((end) => planes.flatMap(({ across, turn, sign }) => [[end + across, 1], [end + turn, sign]] as const)); // oxfmt-ignore
+    const own = Float64Array.from(places, ([place, sign]) => sign * ends[place]!);
+    const width = places.length + 1;
+    places.forEach(([place, sign], i) => {
+      let force = chain.forces[width * i + width - 1]!;
+      for (let j = 0; j + 1 < width; j++) force += chain.forces[width * i + j]! * own[j]!;
+      forces[place] = sign * force;
+    });
+    return movedChain(chain, own);
+  });
+  return { ends, forces, series };
+}
+
+/** By piece of the first order: into how many equal ones it is cut, a power of two, so that cuts of several outcomes coincide. */
+function countsOf(
+  { pieces, coefficients, pieceWidth, ends }: StructuralResponse,
+  m: number,
+  { bent }: LeaningMember,
+  moved: Moved,
+): number[] {
+  const counts = new Array<number>(pieces.first[m + 1]! - pieces.first[m]!).fill(1);
+  bent.forEach(({ planes, stretches }, b) => {
+    const series = moved.series[b];
+    if (!series) return;
+    planes.forEach(({ moment, turn }, p) => {
+      const at = offsetOf(moment);
+      let most = Math.max(
+        Math.abs(ends[N * m + turn]! + moved.forces[turn]!),
+        Math.abs(ends[N * m + turn + 6]! + moved.forces[turn + 6]!),
+      );
+      series.forEach((stretch, i) => {
+        const { piece, from } = stretches[i]!;
+        const before = evaluate(coefficients, pieceWidth * piece + at, 3, from - pieces.from[piece]!);
+        most = Math.max(most, Math.abs(before + stretch[2 * p + 1]![0]!));
+      });
+      const perPiece = new Map<number, number>();
+      for (const { piece } of stretches) perPiece.set(piece, (perPiece.get(piece) ?? 0) + 1);
+      series.forEach((stretch, i) => {
+        const M = stretch[2 * p + 1]!;
+        let left = 0;
+        for (let n = 4; n < M.length; n++) left += Math.abs(M[n]!) * n * (n - 1) * (n - 2) * (n - 3);
+        const parts = (left / 384 / (NEAR * most)) ** 0.25;
+        const { piece } = stretches[i]!;
+        const due = perPiece.get(piece)! * 2 ** Math.max(0, Math.ceil(Math.log2(parts || 1)));
+        const k = piece - pieces.first[m]!;
+        counts[k] = Math.max(counts[k]!, Math.min(due, Math.max(MOST_PIECES, perPiece.get(piece)!)));
+      });
+    });
+  });
+  return counts;
+}
+
+function cutPieces(pieces: Pieces, counts: readonly (readonly number[] | undefined)[]): Pieces {
+  const first = new Int32Array(pieces.first.length);
+  const [from, to]: [number[], number[]] = [[], []];
+  for (let m = 0; m < counts.length; m++) {
+    const own = counts[m];
+    for (let k = pieces.first[m]!; k < pieces.first[m + 1]!; k++) {
+      const count = own?.[k - pieces.first[m]!] ?? 1;
+      const [start, h] = [pieces.from[k]!, pieces.to[k]! - pieces.from[k]!];
+      for (let i = 0; i < count; i++) {
+        from.push(start + (h * i) / count);
+        to.push(i + 1 === count ? pieces.to[k]! : start + (h * (i + 1)) / count);
+      }
+    }
+    first[m + 1] = from.length;
+  }
+  return { first, from: Float64Array.from(from), to: Float64Array.from(to) };
+}
+
+interface Over {
+  readonly from: Float64Array;
+  readonly first: number;
+  readonly end: number;
+}
+
+/** What is added along and about the axis, and the transverse forces, which are the same all along. */
+function addStraight(s: Structure, m: number, { ends, forces }: Moved, over: Over, width: number, out: Float64Array): void {
+  const strain = forces[6]! / s.stiffnesses[STIFFNESS_WIDTH * m]!;
+  for (let k = over.first; k < over.end; k++) {
+    const at = width * k;
+    out[at + offsetOf('N')]! += forces[6]!;
+    out[at + offsetOf('u')]! += ends[0]! + strain * over.from[k]!;
+    out[at + offsetOf('u') + 1]! += strain;
+    out[at + offsetOf('Vy')]! += forces[1]!;
+    if (offsetOf('Vz') >= width) continue;
+    out[at + offsetOf('Vz')]! += forces[2]!;
+    out[at + offsetOf('T')]! += forces[9]!;
+  }
+}
+
+function addString(
+  s: Structure,
+  m: number,
+  { ends }: Moved,
+  plane: LeaningMember['bent'][number]['planes'][number],
+  over: Over,
+  width: number,
+  out: Float64Array,
+): void {
+  const slope = (ends[plane.across + 6]! - ends[plane.across]!) / s.lengths[m]!;
+  for (let k = over.first; k < over.end; k++) {
+    const at = width * k + offsetOf(plane.deflection);
+    out[at]! += ends[plane.across]! + slope * over.from[k]!;
+    out[at + 1]! += slope;
+  }
+}
+
+/** Value and derivatives by x of a series in t = x/h at t. */
+function derivativesAt(c: Float64Array, t: number, h: number): readonly [number, number, number] {
+  let [value, first, second] = [0, 0, 0];
+  for (let n = c.length - 1; n >= 0; n--) {
+    second = second * t + 2 * first;
+    first = first * t + value;
+    value = value * t + c[n]!;
+  }
+  return [value, first / h, second / (h * h)];
+}
+
+/** Adds the cubic in x − a·h that has the values and slopes of the series at a and b (Hermite). */
+function addCubic(series: Float64Array, a: number, b: number, h: number, out: Float64Array, at: number): void {
+  const [f0, d0] = derivativesAt(series, a, h);
+  const [f1, d1] = derivativesAt(series, b, h);
+  const l = (b - a) * h;
+  const rise = (f1 - f0) / l;
+  out[at]! += f0;
+  out[at + 1]! += d0;
+  out[at + 2]! += (3 * rise - 2 * d0 - d1) / l;
+  out[at + 3]! += (d0 + d1 - 2 * rise) / (l * l);
+}
+
+/** The same with a quintic, which has the curvatures too. */
+function addQuintic(series: Float64Array, a: number, b: number, h: number, out: Float64Array, at: number): void {
+  const [f0, d0, c0] = derivativesAt(series, a, h);
+  const [f1, d1, c1] = derivativesAt(series, b, h);
+  const l = (b - a) * h;
+  // What value, slope and curvature are off at b behind the parabola of a.
+  const f = (f1 - f0 - l * (d0 + (l * c0) / 2)) / (l * l * l);
+  const d = (d1 - d0 - l * c0) / (l * l);
+  const c = (c1 - c0) / l;
+  out[at]! += f0;
+  out[at + 1]! += d0;
+  out[at + 2]! += c0 / 2;
+  out[at + 3]! += 10 * f - 4 * d + c / 2;
+  out[at + 4]! += (-15 * f + 7 * d - c) / l;
+  out[at + 5]! += (6 * f - 3 * d + c / 2) / (l * l);
+}
