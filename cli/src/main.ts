@@ -45,7 +45,7 @@ program
     (id: string, before: string[]) => [...before, id],
     [] as string[],
   )
-  .addOption(new Option('--run <run>', 'which analysis').choices(runNames).default('first-order'))
+  .addOption(new Option('--run <run>', 'which analysis; the one that the model asks for where it is left out').choices(runNames))
   .option('--remedies', 'for a structure that can move, also seek edits that stop it')
   .action(async (file: string, options: SolveOptions) => {
     process.exitCode = await solveCommand(file, options);

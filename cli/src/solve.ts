@@ -2,7 +2,7 @@ import { resultsWithShear } from '@rigid-beam/core/results/with-shear';
 import { resultsFile } from '@rigid-beam/core/formats/results-file';
 import { fault } from '@rigid-beam/core/model/notice';
 import { mechanismsWithRemedies } from '@rigid-beam/core/analysis/remedies';
-import type { RunName } from '@rigid-beam/core/analysis/runs';
+import { resultsOfRun, type RunName } from '@rigid-beam/core/analysis/runs';
 import { solve } from '@rigid-beam/core/analysis/session';
 import type { Results } from '@rigid-beam/core/results/results';
 import { exitCodes } from './exit-codes';
@@ -12,15 +12,16 @@ import { print } from './output';
 export interface SolveOptions {
   readonly stations: number;
   readonly case: readonly string[];
-  readonly run: RunName;
+  readonly run?: RunName;
   readonly remedies?: true;
 }
 
 /** Prints the results file on standard output and notices on standard error; returns the exit code. */
 export async function solveCommand(file: string, { stations, case: only, run, remedies }: SolveOptions): Promise<number> {
   const { model, notices } = await readInput(file);
-  const analysed: Results = model ? solve(model, notices, [run]) : { status: 'invalid', notices, mechanisms: [] };
-  let results = analysed.others?.get(run) ?? analysed;
+  const analysed: Results = model ? solve(model, notices, run ? [run] : []) : { status: 'invalid', notices, mechanisms: [] };
+  const named: ReturnType<typeof resultsOfRun> = model ? resultsOfRun(model, analysed, run) : { results: analysed };
+  let { results } = named;
   const unknown = only.filter((id) => results.solution && !results.solution.outcomes.some((outcome) => outcome.id === id));
   if (unknown.length > 0) {
     const faults = unknown.map((id) =>
@@ -41,7 +42,7 @@ export async function solveCommand(file: string, { stations, case: only, run, re
     resultsFile(model ? resultsWithShear(results, model) : results, {
       stations,
       ...(only.length > 0 && { only }),
-      ...(run !== 'first-order' && { run }),
+      ...(named.run && { run: named.run }),
       ...(remedied && { remedied }),
     }),
   );

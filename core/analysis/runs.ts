@@ -1,4 +1,5 @@
 import type { Model } from '../model/model';
+import type { Results } from '../results/results';
 import type { Run } from './run';
 import { FirstOrder } from './runs/first-order';
 import { NaturalModes } from './runs/natural-modes';
@@ -17,4 +18,18 @@ export const runNames = Object.keys(kinds) as readonly RunName[];
 export const beginRun = (name: RunName): Run => kinds[name]();
 
 /** The runs that a model asks for, the first order among them. */
-export const runsOf = (_model: Model): readonly RunName[] => ['first-order'];
+export const runsOf = ({ analysis }: Model): readonly RunName[] =>
+  analysis?.secondOrder ? ['first-order', 'second-order'] : ['first-order'];
+
+/** The run whose results are the model's own; those of the others stand beside them. */
+export const actingRun = ({ analysis }: Model): RunName => (analysis?.secondOrder ? 'second-order' : 'first-order');
+
+/** The results of a run by its name, of the acting one where none is given; with the name that a file gives them, which the first order needs not. */
+export function resultsOfRun(
+  model: Model,
+  results: Results,
+  name = actingRun(model),
+): { readonly results: Results; readonly run?: RunName } {
+  const own = name === actingRun(model) ? results : (results.others?.get(name) ?? results);
+  return { results: own, ...(name !== 'first-order' && { run: name }) };
+}

@@ -11,7 +11,7 @@ import { Lent } from './lent';
 import { prepare } from './prepare';
 import type { Progress } from './progress';
 import type { Run } from './run';
-import { beginRun, runsOf, type RunName } from './runs';
+import { actingRun, beginRun, runsOf, type RunName } from './runs';
 
 export interface AnalysisOptions {
   /** What was said of the model before: it comes first among the notices. */
@@ -34,7 +34,7 @@ export class AnalysisSession {
 
   /**
    * Analyses a sound model (one that `checkModel` returned): every case, in every run. What keeps it from being solved comes back as faults
-   * (`invalid`) or mechanisms (`unstable`); then there is no number at all. The first-order results hold those of the other runs, by name.
+   * (`invalid`) or mechanisms (`unstable`); then there is no number at all. The results of the run that the model asks for hold those of the others, by name.
    */
   update(model: Model, options: AnalysisOptions = {}): Lent<Results> {
     this.lent?.end();
@@ -60,7 +60,11 @@ export class AnalysisSession {
     const others = [...new Set([...runsOf(model), ...besides])].filter((name) => name !== 'first-order');
     const more = new Map(others.map((name) => [name as string, this.run(name).update({ ...task, firstOrder })]));
     this.former = system;
-    return more.size > 0 ? { ...firstOrder, others: more } : firstOrder;
+    const acting = actingRun(model);
+    const own = more.get(acting);
+    if (!own) return more.size > 0 ? { ...firstOrder, others: more } : firstOrder;
+    more.delete(acting);
+    return { ...own, others: new Map([['first-order', firstOrder], ...more]) };
   }
 
   private run(name: RunName): Run {

@@ -8,3 +8,12 @@ export const oneSided = {
   never: (members: string): string => `Never slack: members ${members}`,
   notYet: 'Members that act one way are found in the first order only. Make them truss members, or look at the first order',
 };
+
+/** What is said of the second order. */
+export const secondOrder = {
+  travelling: 'trains travel in it, whose places are superposed: in second order nothing can be. Put the trains where they stand',
+  beyond:
+    'the loads are beyond the critical load, so that there is no equilibrium of the second order. Reduce them, or brace the structure',
+  unsettled:
+    'the second order does not settle: the axial forces change with every displacement. The loads are near the critical load',
+};

@@ -10,7 +10,7 @@ export interface Solved extends Named {
   readonly kind: 'solved';
   /** Its place among the responses of the solution. */
   readonly at: number;
-  /** By case, of a combination; a case without them acts alone, and is the one at the same place. */
+  /** By case, of what was solved behind the cases; a case without them acts alone, and is the one at the same place. */
   readonly factors?: Float64Array;
 }
 

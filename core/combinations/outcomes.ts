@@ -7,7 +7,7 @@ import { uniqueNames } from '../model/unique-names';
 import { inOrderOfReference, type Reference } from '../model/reference-order';
 import { titleOfCombination } from './sum-text';
 import { countingCases } from './counting-cases';
-import { readOutcome, type Outcome, type Solved, type Superposed, type Travelling } from './outcome';
+import type { Outcome, Solved, Superposed, Travelling } from './outcome';
 import { together, waysOfActions, type Way } from './ways';
 
 /** The ids that a combination names. */
@@ -109,17 +109,3 @@ const outcomesOf = once(
 
 const outcomeOf = (id: string, title: string, { factors, trains }: Way): Superposed | Travelling =>
   trains ? { kind: 'travelling', id, title, factors, trains } : { kind: 'superposed', id, title, factors };
-
-/** The same where nothing may be superposed: every sum has a solution of its own, after those of the cases. */
-export function solvedApart(all: readonly Outcome[]): Outcome[] {
-  let next = all.filter(({ kind }) => kind === 'solved').length;
-  return all.map((outcome) =>
-    readOutcome<Outcome>(outcome, {
-      solved: (one) => one,
-      superposed: ({ id, title, factors }) => ({ kind: 'solved', id, title, at: next++, factors }),
-      travelling: (one) => one,
-      envelope: (one) => one,
-      shape: (one) => one,
-    }),
-  );
-}

@@ -1,5 +1,5 @@
 import { ifcFormat } from './ifc/format';
-import { runNames, type RunName } from '../analysis/runs';
+import { resultsOfRun, runNames, type RunName } from '../analysis/runs';
 import { solve } from '../analysis/session';
 import { resultsWithShear } from '../results/with-shear';
 import type { Model } from '../model/model';
@@ -9,6 +9,9 @@ import { resultsFile } from './results-file';
 
 /** Points along a member in a results file, unless others are asked for. */
 export const STATIONS = 21;
+
+/** The analysis that the model itself asks for. */
+const AS_SET = 'as set';
 
 /** Every kind of file. The command, the routes, the projects page and the menu at the top list what is registered here. */
 export const formats: readonly Format[] = [
@@ -27,17 +30,16 @@ export const formats: readonly Format[] = [
     mediaType: 'application/json',
     writer: {
       write: ({ model, results, options: { stations, run } }) => {
-        const all = resultsWithShear(results(), model);
-        const isFirst = run === 'first-order';
-        return resultsFile(isFirst ? all : (all.others?.get(String(run)) ?? all), {
+        const named = resultsOfRun(model, results(), runsNamed(run)[0]);
+        return resultsFile(resultsWithShear(named.results, model), {
           stations: Number(stations),
-          ...(!isFirst && { run: String(run) }),
+          ...(named.run && { run: named.run }),
         });
       },
       needs: 'analysis',
       options: [
         { key: 'stations', words: 'Points along each member', value: { is: 'count', least: 2, most: 10_000, first: STATIONS } },
-        { key: 'run', words: 'Analysis', value: { is: 'choice', of: runNames, first: 'first-order' } },
+        { key: 'run', words: 'Analysis', value: { is: 'choice', of: [AS_SET, ...runNames], first: AS_SET } },
       ],
     },
   },
@@ -54,7 +56,9 @@ export const writable = formats.filter((format): format is WritableFormat => for
 
 /** The parts of a file of a sound model. */
 export const written = ({ writer }: WritableFormat, model: Model, options: OptionValues): Iterable<FilePart> =>
-  writer.write({ model, options, results: () => solve(model, [], options['run'] ? [options['run'] as RunName] : []) });
+  writer.write({ model, options, results: () => solve(model, [], runsNamed(options['run'])) });
+
+const runsNamed = (run: OptionValues[string] | undefined): readonly RunName[] => runNames.filter((name) => name === run);
 
 /** The format of a file by its name, among those that can be read: the one with the longest fitting extension; the model file for others. */
 export function formatOfName(name: string): ReadableFormat {

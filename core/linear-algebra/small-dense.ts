@@ -1,5 +1,12 @@
 /** Systems of a few unknowns, small enough to be solved where they stand. Matrices lie by rows. */
 
+interface SmallSystem {
+  readonly A: Float64Array;
+  readonly n: number;
+  readonly B: Float64Array;
+  readonly m: number;
+}
+
 /** Solves A·X = B for m right-hand sides by Gauss with row pivoting: A (n × n) is used up, X stands in B (n × m). False where A is singular. */
 export function solveSmall(A: Float64Array, n: number, B: Float64Array, m: number): boolean {
   for (let c = 0; c < n; c++) {
@@ -10,7 +17,7 @@ export function solveSmall(A: Float64Array, n: number, B: Float64Array, m: numbe
       swapRows(A, n, p, c);
       swapRows(B, m, p, c);
     }
-    for (let r = 0; r < n; r++) if (r !== c) subtractRow(A, n, B, m, r, c);
+    for (let r = 0; r < n; r++) if (r !== c) subtractRow({ A, n, B, m }, r, c);
   }
   for (let r = 0; r < n; r++) for (let j = 0; j < m; j++) B[m * r + j]! /= A[n * r + r]!;
   return true;
@@ -24,14 +31,14 @@ export function solveSymmetric(A: Float64Array, n: number, B: Float64Array, m: n
   let negative = 0;
   for (let c = 0; c < n; c++) {
     if (A[n * c + c]! < 0) negative++;
-    for (let r = 0; r < n; r++) if (r !== c) subtractRow(A, n, B, m, r, c);
+    for (let r = 0; r < n; r++) if (r !== c) subtractRow({ A, n, B, m }, r, c);
   }
   for (let r = 0; r < n; r++) for (let j = 0; j < m; j++) B[m * r + j]! /= A[n * r + r]!;
   return negative;
 }
 
 /** Takes a multiple of row c from row r, so that nothing is left of column c in it. */
-function subtractRow(A: Float64Array, n: number, B: Float64Array, m: number, r: number, c: number): void {
+function subtractRow({ A, n, B, m }: SmallSystem, r: number, c: number): void {
   const part = A[n * r + c]! / A[n * c + c]!;
   if (part === 0) return;
   for (let j = c; j < n; j++) A[n * r + j]! -= part * A[n * c + j]!;

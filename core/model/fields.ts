@@ -18,7 +18,7 @@ export type Field =
   | { readonly kind: 'vector'; readonly dimension: DimensionName; readonly required?: true }
   | { readonly kind: 'factors'; readonly required: true }
   | { readonly kind: 'ids'; readonly required: true }
-  | { readonly kind: 'names' }
+  | { readonly kind: 'names'; readonly required?: true }
   | { readonly kind: 'steps'; readonly required: true }
   | { readonly kind: 'picture'; readonly required: true }
   | {

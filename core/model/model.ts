@@ -5,6 +5,7 @@ import type { Expected } from './expected';
 import type { Freedom } from './freedoms';
 import type { CompoundLoad } from './loads/compound';
 import type { ReportSettings } from './report';
+import type { AnalysisSettings } from './analysis-settings';
 import type { NotionalLoad } from './loads/notional';
 import type { PrimitiveLoad } from './loads/primitive';
 import type { Train } from './train';
@@ -19,7 +20,7 @@ export interface Model {
   readonly space: 'plane' | 'space';
   /** m/s², along −Y. */
   readonly gravity?: number;
-  readonly analysis?: { readonly shearDeformation?: boolean };
+  readonly analysis?: AnalysisSettings;
   readonly display?: Partial<DisplayUnits>;
   readonly materials: readonly Material[];
   readonly sections: readonly Section[];

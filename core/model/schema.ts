@@ -16,6 +16,7 @@ import {
 import { expectedQuantities } from './expected';
 import { compoundKinds } from './loads/compound';
 import { notionalFields } from './loads/notional';
+import { analysisFields } from './analysis-settings';
 import { categories, limitStates } from './categories';
 import { ruleFields } from './rule-fields';
 import { axleFields } from './loads/train-load';
@@ -65,7 +66,7 @@ export const rootFields: Fields = {
   title: { kind: 'text' },
   space: { kind: 'choice', of: ['plane', 'space'], required: true },
   gravity: { kind: 'quantity', dimension: 'acceleration', sign: 'notNegative' },
-  analysis: { kind: 'object', fields: { shearDeformation: { kind: 'flag' } } },
+  analysis: { kind: 'object', fields: analysisFields },
   display: {
     kind: 'object',
     fields: Object.fromEntries(Object.entries(displayChoices).map(([key, of]) => [key, { kind: 'choice', of }])),

@@ -38,6 +38,12 @@ export interface StructuralResponse {
   readonly equilibrium: Equilibrium;
 }
 
+/** An outcome of the second order: by which angle everything leans towards X and Z, radians, and e₀/L of its members in compression. */
+export interface DisplacedOutcome {
+  readonly sway: readonly [x: number, z: number];
+  readonly bow: number;
+}
+
 /** A solved model. Names stand in `structure.names` and `outcomes`; everything else is by index. */
 export interface Solution {
   readonly structure: Structure;
@@ -54,6 +60,8 @@ export interface Solution {
   readonly travels?: readonly Travel[];
   /** With members that act one way, by outcome: those that are slack in it, by their places; nothing of a range. */
   readonly slack?: readonly (readonly number[] | undefined)[];
+  /** By outcome, of those that were solved in second order: how the structure leans in it before anything acts. */
+  readonly displaced?: readonly (DisplacedOutcome | undefined)[];
   /** Nodes with a support. */
   readonly supported: Uint8Array;
   /** Decimal digits (of 16) that the elimination cancelled. */

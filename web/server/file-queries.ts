@@ -43,7 +43,7 @@ export class ResultsQuery {
   @IsCount(2, 10_000)
   stations?: string;
 
-  @Says('Which analysis; the first order where it is left out') @MayBeLeftOut() @IsIn(runNames) run?: RunName;
+  @Says('Which analysis; the one that the model asks for where it is left out') @MayBeLeftOut() @IsIn(runNames) run?: RunName;
 }
 
 export class TableQuery {
@@ -132,7 +132,7 @@ export class ReportQuery extends OnPaperQuery {
   @Says('What is drawn of them, with commas, such as N,V,M,δ') @MayBeLeftOut() @IsString() @Length(1, 500) quantity?: string;
 }
 
-export const resultsWork = ({ case: cases, stations = String(STATIONS), run = 'first-order' }: ResultsQuery): AskedWork => ({
+export const resultsWork = ({ case: cases, stations = String(STATIONS), run }: ResultsQuery): AskedWork => ({
   what: 'results',
   asked: { run, stations: Number(stations), ...(cases !== undefined && { cases }) },
 });

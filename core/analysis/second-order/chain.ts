@@ -1,11 +1,11 @@
 import { solveSymmetric } from '../../linear-algebra/small-dense';
-import { movedStretch, type SolvedStretch } from './stretch';
+import { movedStretch, type SolvedStretch, type Stretch, type Yielding } from './stretch';
 
 /** Stretches in a row, joined without hinges: what holds them at both ends, as `SolvedStretch.forces`, their joints eliminated. */
 export interface Chain {
-  readonly planes: number;
+  readonly section: Yielding;
   readonly stretches: readonly SolvedStretch[];
-  readonly forces: Float64Array;
+  readonly forces: readonly number[];
   /** Negative pivots of the joints: so many modes buckle with both ends held. */
   readonly negative: number;
   /** By inner joint: its movements (2P) of those of the start, of the next joint, and by themselves (2P × (4P + 1) by rows). */
@@ -13,8 +13,8 @@ export interface Chain {
 }
 
 /** Eliminates the joints from the start on: block elimination, stable however taut the member is, where products of transfer matrices are not. */
-export function chainOf(planes: number, stretches: readonly SolvedStretch[]): Chain {
-  const n = 2 * planes;
+export function chainOf(section: Yielding, stretches: readonly SolvedStretch[]): Chain {
+  const n = 2 * section.planes;
   const width = 2 * n + 1;
   let forces = stretches[0]!.forces;
   let negative = 0;
@@ -33,7 +33,7 @@ export function chainOf(planes: number, stretches: readonly SolvedStretch[]): Ch
     }
     negative += solveSymmetric(pivot, n, moves, width);
     joints.push(moves);
-    const both = new Float64Array(2 * n * width);
+    const both = new Array<number>(2 * n * width).fill(0);
     for (let i = 0; i < n; i++) {
       const [top, bottom] = [width * i, width * (n + i)];
       for (let j = 0; j < n; j++) {
@@ -52,12 +52,16 @@ export function chainOf(planes: number, stretches: readonly SolvedStretch[]): Ch
     }
     forces = both;
   }
-  return { planes, stretches, forces, negative, joints };
+  return { section, stretches, forces, negative, joints };
 }
 
-/** By stretch what `movedStretch` tells of it, when the ends of the chain move so (4P: y and θ by plane, start, then end). */
-export function movedChain({ planes, stretches, joints }: Chain, ends: Float64Array): Float64Array[][] {
-  const n = 2 * planes;
+/** By stretch what `movedStretch` tells of it, when the ends of the chain move so (4P: y and θ by plane, start, then end); `stretchOf`: the stretches as they were solved. */
+export function movedChain(
+  { section, stretches, joints }: Chain,
+  ends: Float64Array,
+  stretchOf: (i: number) => Stretch,
+): Float64Array[][] {
+  const n = 2 * section.planes;
   const width = 2 * n + 1;
   const moved: Float64Array[][] = [];
   let next = ends.subarray(n);
@@ -74,7 +78,7 @@ export function movedChain({ planes, stretches, joints }: Chain, ends: Float64Ar
       for (let j = 0; j < n; j++) sum += joint[width * i + j]! * ends[j]! + joint[width * i + n + j]! * next[j]!;
       own[i] = sum;
     }
-    moved[s] = movedStretch(stretches[s]!, planes, own);
+    moved[s] = movedStretch(section, stretchOf(s), stretches[s]!, own);
     next = own.subarray(0, n);
   }
   return moved;

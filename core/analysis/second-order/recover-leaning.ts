@@ -7,12 +7,14 @@ import { recoverEnds } from '../../stiffness/condensation';
 import type { MemberMatrices } from '../../stiffness/member-matrices';
 import { MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../../stiffness/structure';
 import { endDisplacements } from '../../stiffness/transformation';
+import type { System } from '../factorise';
+import type { Columns, Leaning, LeaningMember } from './leaning';
+import type { BendingPlane } from './bending-planes';
 import { movedChain } from './chain';
-import type { Leaning, LeaningMember } from './leaning-member';
 
 const N = MEMBER_FREEDOMS;
 /** Diagrams are cubics piece by piece: so near they keep to the true ones, beside the largest moment of the member; and as many pieces at most. */
-const NEAR = 2e-7;
+const NEAR = 7e-7;
 const MOST_PIECES = 64;
 
 /** How a member moves beside the first order: its own ends (12, local), what holds them, and by plane of each bent the series of its stretches. */
@@ -33,21 +35,28 @@ export interface Added {
  * the values and slopes of the exact series at both ends.
  */
 export function recoverLeaning(
-  s: Structure,
-  matrices: MemberMatrices,
+  { structure: s, matrices }: Pick<System, 'structure' | 'matrices'>,
   first: StructuralResponse,
-  leaning: Leaning,
-  added: Added,
+  { columns, leaning, added }: { readonly columns: Columns; readonly leaning: Leaning; readonly added: Added },
 ): StructuralResponse {
   const members = s.lengths.length;
-  const moved = leaning.members.map((member, m) => member && movedMember(s, matrices, m, member, added.displacements));
-  const counts = leaning.members.map((member, m) => (member ? countsOf(first, m, member, moved[m]!) : undefined));
+  const moved = leaning.members.map(
+    (member, m) => member && movedMember(s, matrices, columns, m, { member, nodes: added.displacements }),
+  );
+  const counts = leaning.members.map((member, m) => (member ? countsOf(first, columns, m, moved[m]!, member) : undefined));
   const pieces = cutPieces(first.pieces, counts);
   const width = first.pieceWidth;
   const coefficients = new Float64Array(width * pieces.from.length);
   const ends = first.ends.slice();
   for (let m = 0; m < members; m++) {
-    const over = { from: pieces.from, first: pieces.first[m]!, end: pieces.first[m + 1]! };
+    const over = {
+      from: pieces.from,
+      to: pieces.to,
+      first: pieces.first[m]!,
+      end: pieces.first[m + 1]!,
+      width,
+      out: coefficients,
+    };
     addOver(first, 1, m, over, coefficients);
     const member = leaning.members[m];
     if (!member) {
@@ -57,26 +66,11 @@ export function recoverLeaning(
     }
     const own = moved[m]!;
     for (let i = 0; i < N; i++) ends[N * m + i]! += own.forces[i]!;
-    addStraight(s, m, own, over, width, coefficients);
-    member.bent.forEach((bent, b) => {
-      const series = own.series[b];
-      if (!series) addString(s, m, own, bent.planes[0]!, over, width, coefficients);
-      else {
-        let k = over.first;
-        series.forEach((stretch, i) => {
-          const h = bent.chain!.stretches[i]!.stretch.h;
-          const from = bent.stretches[i]!.from;
-          for (const last = from + h * (1 - 1e-9); k < over.end && pieces.from[k]! < last - 1e-9 * h; k++) {
-            const a = (pieces.from[k]! - from) / h;
-            const b = (Math.min(pieces.to[k]!, from + h) - from) / h;
-            bent.planes.forEach((plane, p) => {
-              const at = width * k;
-              addQuintic(stretch[2 * p]!, a, b, h, coefficients, at + offsetOf(plane.deflection));
-              addCubic(stretch[2 * p + 1]!, a, b, h, coefficients, at + offsetOf(plane.moment));
-            });
-          }
-        });
-      }
+    addStraight(s, m, own, over);
+    columns.bendingsOf(m).forEach(({ planes }, b) => {
+      const bases = member.chains[b]?.bases;
+      if (bases) addBent(own.series[b]!, bases, planes, over);
+      else addString(s.lengths[m]!, own, planes[0]!, over);
     });
   }
   const sum = (a: Float64Array, b: Float64Array): Float64Array => a.map((value, i) => value + b[i]!);
@@ -92,10 +86,16 @@ export function recoverLeaning(
 }
 
 /** How a leaning member follows its nodes. */
-function movedMember(s: Structure, matrices: MemberMatrices, m: number, member: LeaningMember, nodes: Float64Array): Moved {
+function movedMember(
+  s: Structure,
+  matrices: MemberMatrices,
+  columns: Columns,
+  m: number,
+  { member, nodes }: { readonly member: LeaningMember; readonly nodes: Float64Array },
+): Moved {
   const ends = new Float64Array(N);
   endDisplacements(s, m, matrices.transforms[m], nodes, ends);
-  if (member.condensed) recoverEnds(member.condensed, ends, member.loads);
+  if (member.condensed) recoverEnds(member.condensed, ends, Float64Array.from(member.loads));
   const forces = new Float64Array(N);
   const o = STIFFNESS_WIDTH * m;
   const L = s.lengths[m]!;
@@ -105,23 +105,22 @@ function movedMember(s: Structure, matrices: MemberMatrices, m: number, member: 
   };
   along(0, s.stiffnesses[o]!);
   along(3, s.stiffnesses[o + 1]!);
-  const series = member.bent.map(({ planes, chain }) => {
+  const series = columns.bendingsOf(m).map(({ planes, places, signs }, b) => {
+    const chain = member.chains[b]?.chain;
     if (!chain) {
       const i = planes[0]!.across;
-      const pull = member.pulls[i - 1]! / (L * L);
-      forces[i] = pull * (ends[i]! - ends[i + 6]!) - member.loads[i]!;
+      forces[i] = (member.pull / (L * L)) * (ends[i]! - ends[i + 6]!) - member.loads[i]!;
       forces[i + 6] = -forces[i]!;
       return undefined;
     }
-    const places = [0, 6].flatMap((end) => planes.flatMap(({ across, turn, sign }) => [[end + across, 1], [end + turn, sign]] as const)); // oxfmt-ignore
-    const own = Float64Array.from(places, ([place, sign]) => sign * ends[place]!);
+    const own = Float64Array.from(places, (place, i) => signs[i]! * ends[place]!);
     const width = places.length + 1;
-    places.forEach(([place, sign], i) => {
+    places.forEach((place, i) => {
       let force = chain.forces[width * i + width - 1]!;
       for (let j = 0; j + 1 < width; j++) force += chain.forces[width * i + j]! * own[j]!;
-      forces[place] = sign * force;
+      forces[place] = signs[i]! * force;
     });
-    return movedChain(chain, own);
+    return movedChain(chain, own, (i) => columns.stretchOf(b, i, member));
   });
   return { ends, forces, series };
 }
@@ -129,36 +128,36 @@ function movedMember(s: Structure, matrices: MemberMatrices, m: number, member: 
 /** By piece of the first order: into how many equal ones it is cut, a power of two, so that cuts of several outcomes coincide. */
 function countsOf(
   { pieces, coefficients, pieceWidth, ends }: StructuralResponse,
+  columns: Columns,
   m: number,
-  { bent }: LeaningMember,
   moved: Moved,
+  { chains }: LeaningMember,
 ): number[] {
-  const counts = new Array<number>(pieces.first[m + 1]! - pieces.first[m]!).fill(1);
-  bent.forEach(({ planes, stretches }, b) => {
+  const start = pieces.first[m]!;
+  const counts = new Array<number>(pieces.first[m + 1]! - start).fill(1);
+  columns.bendingsOf(m).forEach(({ planes }, b) => {
     const series = moved.series[b];
     if (!series) return;
+    const { bases } = chains[b]!;
+    const stretches = counts.map((_, k) => bases.filter(({ piece }) => piece === start + k).length);
     planes.forEach(({ moment, turn }, p) => {
       const at = offsetOf(moment);
-      let most = Math.max(
-        Math.abs(ends[N * m + turn]! + moved.forces[turn]!),
-        Math.abs(ends[N * m + turn + 6]! + moved.forces[turn + 6]!),
-      );
+      const atEnd = (end: number): number => Math.abs(ends[N * m + turn + end]! + moved.forces[turn + end]!);
+      let most = Math.max(atEnd(0), atEnd(6));
       series.forEach((stretch, i) => {
-        const { piece, from } = stretches[i]!;
+        const { piece, from } = bases[i]!;
         const before = evaluate(coefficients, pieceWidth * piece + at, 3, from - pieces.from[piece]!);
-        most = Math.max(most, Math.abs(before + stretch[2 * p + 1]![0]!));
+        most = Math.max(most, Math.abs(before + stretch[3 * p + 2]![0]!));
       });
-      const perPiece = new Map<number, number>();
-      for (const { piece } of stretches) perPiece.set(piece, (perPiece.get(piece) ?? 0) + 1);
       series.forEach((stretch, i) => {
-        const M = stretch[2 * p + 1]!;
+        const M = stretch[3 * p + 2]!;
+        // What a cubic misses: a 384th of the fourth derivative, h⁴ times.
         let left = 0;
         for (let n = 4; n < M.length; n++) left += Math.abs(M[n]!) * n * (n - 1) * (n - 2) * (n - 3);
         const parts = (left / 384 / (NEAR * most)) ** 0.25;
-        const { piece } = stretches[i]!;
-        const due = perPiece.get(piece)! * 2 ** Math.max(0, Math.ceil(Math.log2(parts || 1)));
-        const k = piece - pieces.first[m]!;
-        counts[k] = Math.max(counts[k]!, Math.min(due, Math.max(MOST_PIECES, perPiece.get(piece)!)));
+        const k = bases[i]!.piece - start;
+        const due = stretches[k]! * (parts > 1 ? 2 ** Math.ceil(Math.log2(parts)) : 1);
+        counts[k] = Math.max(counts[k]!, Math.min(due, Math.max(MOST_PIECES, stretches[k]!)));
       });
     });
   });
@@ -183,19 +182,43 @@ function cutPieces(pieces: Pieces, counts: readonly (readonly number[] | undefin
   return { first, from: Float64Array.from(from), to: Float64Array.from(to) };
 }
 
+/** Where the diagrams of a member go: its pieces among all, and their coefficients. */
 interface Over {
   readonly from: Float64Array;
+  readonly to: Float64Array;
   readonly first: number;
   readonly end: number;
+  readonly width: number;
+  readonly out: Float64Array;
+}
+
+/** What a chain adds: deflections and moments in its planes. */
+function addBent(
+  series: readonly (readonly Float64Array[])[],
+  bases: readonly { readonly from: number; readonly h: number }[],
+  planes: readonly BendingPlane[],
+  { from, to, end, first, width, out }: Over,
+): void {
+  let k = first;
+  series.forEach((stretch, i) => {
+    const { from: begin, h } = bases[i]!;
+    for (; k < end && from[k]! < begin + h * (1 - 1e-9); k++) {
+      const span = { a: (from[k]! - begin) / h, b: (Math.min(to[k]!, begin + h) - begin) / h, h };
+      planes.forEach((plane, p) => {
+        addQuintic(stretch[3 * p]!, span, out, width * k + offsetOf(plane.deflection));
+        addCubic(stretch[3 * p + 2]!, span, out, width * k + offsetOf(plane.moment));
+      });
+    }
+  });
 }
 
 /** What is added along and about the axis, and the transverse forces, which are the same all along. */
-function addStraight(s: Structure, m: number, { ends, forces }: Moved, over: Over, width: number, out: Float64Array): void {
+function addStraight(s: Structure, m: number, { ends, forces }: Moved, { from, first, end, width, out }: Over): void {
   const strain = forces[6]! / s.stiffnesses[STIFFNESS_WIDTH * m]!;
-  for (let k = over.first; k < over.end; k++) {
+  for (let k = first; k < end; k++) {
     const at = width * k;
     out[at + offsetOf('N')]! += forces[6]!;
-    out[at + offsetOf('u')]! += ends[0]! + strain * over.from[k]!;
+    out[at + offsetOf('u')]! += ends[0]! + strain * from[k]!;
     out[at + offsetOf('u') + 1]! += strain;
     out[at + offsetOf('Vy')]! += forces[1]!;
     if (offsetOf('Vz') >= width) continue;
@@ -205,18 +228,15 @@ function addStraight(s: Structure, m: number, { ends, forces }: Moved, over: Ove
 }
 
 function addString(
-  s: Structure,
-  m: number,
+  L: number,
   { ends }: Moved,
-  plane: LeaningMember['bent'][number]['planes'][number],
-  over: Over,
-  width: number,
-  out: Float64Array,
+  { across, deflection }: BendingPlane,
+  { from, first, end, width, out }: Over,
 ): void {
-  const slope = (ends[plane.across + 6]! - ends[plane.across]!) / s.lengths[m]!;
-  for (let k = over.first; k < over.end; k++) {
-    const at = width * k + offsetOf(plane.deflection);
-    out[at]! += ends[plane.across]! + slope * over.from[k]!;
+  const slope = (ends[across + 6]! - ends[across]!) / L;
+  for (let k = first; k < end; k++) {
+    const at = width * k + offsetOf(deflection);
+    out[at]! += ends[across]! + slope * from[k]!;
     out[at + 1]! += slope;
   }
 }
@@ -232,8 +252,15 @@ function derivativesAt(c: Float64Array, t: number, h: number): readonly [number,
   return [value, first / h, second / (h * h)];
 }
 
+/** From t = a to b of a stretch of length h. */
+interface Span {
+  readonly a: number;
+  readonly b: number;
+  readonly h: number;
+}
+
 /** Adds the cubic in x − a·h that has the values and slopes of the series at a and b (Hermite). */
-function addCubic(series: Float64Array, a: number, b: number, h: number, out: Float64Array, at: number): void {
+function addCubic(series: Float64Array, { a, b, h }: Span, out: Float64Array, at: number): void {
   const [f0, d0] = derivativesAt(series, a, h);
   const [f1, d1] = derivativesAt(series, b, h);
   const l = (b - a) * h;
@@ -245,7 +272,7 @@ function addCubic(series: Float64Array, a: number, b: number, h: number, out: Fl
 }
 
 /** The same with a quintic, which has the curvatures too. */
-function addQuintic(series: Float64Array, a: number, b: number, h: number, out: Float64Array, at: number): void {
+function addQuintic(series: Float64Array, { a, b, h }: Span, out: Float64Array, at: number): void {
   const [f0, d0, c0] = derivativesAt(series, a, h);
   const [f1, d1, c1] = derivativesAt(series, b, h);
   const l = (b - a) * h;

@@ -31,7 +31,7 @@ describe('a beam-column in one member', () => {
   test.each([1, 100, 1e4])('taut %d times as much, where the middle hangs like a rope', (times) => {
     const N = (times * Math.PI ** 2 * EI) / L ** 2;
     const [q, k] = [6e3, Math.sqrt(N / EI)];
-    near(second(pinned(-N)).at('m', 'Mz', L / 2), (q / k ** 2) * (1 - 1 / Math.cosh((k * L) / 2)), 6);
+    near(second(pinned(-N)).at('m', 'Mz', L / 2), (q / k ** 2) * (1 - 1 / Math.cosh((k * L) / 2)), times < 1e3 ? 8 : 5);
   });
 
   test.each([0, 1])('a cantilever with shear deformation (%d), base moment and tip', (sheared) => {

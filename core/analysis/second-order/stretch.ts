@@ -20,19 +20,11 @@ export interface Stretch {
 /**
  * A stretch solved: by `forces` (4P × (4P + 1) by rows) what holds it at both ends, of its end movements (y and θ by plane at the start, then at the
  * end) and, last, with its ends at rest: transverse force and couple by plane, start, then end. `start` (2P × (4P + 1)) are M and T at its start by plane in
- * the same way. `columns`: the series of y, θ and M that begin with θ = 1, M = 1, T = 1 by plane, and those of the push alone.
+ * the same way.
  */
 export interface SolvedStretch {
-  readonly stretch: Stretch;
-  readonly forces: Float64Array;
-  readonly start: Float64Array;
-  readonly columns: Series;
-}
-
-/** Power series in t: `values` of column c, quantity q (y, θ and M of plane p stand at 3p, 3p + 1 and 3p + 2) and power n at (3P·c + q)·terms + n. */
-export interface Series {
-  readonly terms: number;
-  readonly values: Float64Array;
+  readonly forces: readonly number[];
+  readonly start: readonly number[];
 }
 
 /** So small is the last term of a series beside its first. */
@@ -63,106 +55,170 @@ export const reachOf = ({ flexibility, planes }: Yielding, size: number, h: numb
  */
 export function solveStretch(section: Yielding, stretch: Stretch): SolvedStretch | undefined {
   const { planes: P, shear } = section;
-  const { axial, push, h } = stretch;
-  const size = axial.reduce((sum, one) => sum + Math.abs(one), 0);
-  for (let p = 0; p < P; p++) if (1 + axial[0]! * shear[p]! <= 0) return undefined;
-  const terms = termsFor(reachOf(section, size, h)) + 2 + Math.max(axial.length, ...push.map((one) => one.length));
-  const columns = seriesOf(section, stretch, terms);
+  for (let p = 0; p < P; p++) if (1 + stretch.axial[0]! * shear[p]! <= 0) return undefined;
+  return P === 1 ? solveInPlane(section, stretch) : solveCoupled(section, stretch);
+}
+
+function termsOf(section: Yielding, { axial, push, h }: Stretch): number {
+  let [size, powers] = [0, axial.length];
+  for (const one of axial) size += Math.abs(one);
+  for (const one of push) powers = Math.max(powers, one.length);
+  return termsFor(reachOf(section, size, h)) + 2 + powers;
+}
+
+/** 1/n. */
+const PER = Float64Array.from({ length: 100 }, (_, n) => 1 / n);
+/** y, θ and M at the end, of θ = 1, M = 1 and T = 1 at the start, and of the push. */
+const ends = new Float64Array(12);
+
+/** In one plane, which is what nearly all members bend in: written out, since this runs for every member in every round. */
+function solveInPlane(section: Yielding, stretch: Stretch): SolvedStretch {
+  const { h, axial } = stretch;
+  const push = stretch.push[0]!;
+  const [flexible, shear] = [section.flexibility[0]!, section.shear[0]!];
+  const terms = termsOf(section, stretch);
+  const [N0, N1, N2] = [axial[0]!, axial[1] ?? 0, axial[2] ?? 0];
+  const per = 1 / (1 + N0 * shear);
+  for (let column = 0; column < 4; column++) {
+    let [turn, M] = [column === 0 ? 1 : 0, column === 1 ? 1 : 0];
+    let [sumY, sumTurn, sumM] = [0, turn, M];
+    let [before, last] = [0, 0];
+    for (let n = 0; n + 1 < terms; n++) {
+      let given = N1 * last + N2 * before;
+      if (column === 3) given += n < push.length ? push[n]! : 0;
+      else if (n === 0 && column === 2) given += 1;
+      const slope = (turn - shear * given) * per;
+      const step = h * PER[n + 1]!;
+      turn = step * flexible * M;
+      M = step * (given + N0 * slope);
+      sumY += step * slope;
+      sumTurn += turn;
+      sumM += M;
+      before = last;
+      last = slope;
+    }
+    ends[3 * column] = sumY;
+    ends[3 * column + 1] = sumTurn;
+    ends[3 * column + 2] = sumM;
+  }
+  const [yTurn, turnTurn, MTurn, yM, turnM, MM, yT, turnT, MT, yPush, turnPush, MPush] = ends as unknown as readonly number[];
+  const inverse = 1 / (yM! * turnT! - yT! * turnM!);
+  // Lists of numbers, since so many short typed arrays would burden the memory.
+  const start = [0.5, 0, 0, 0, 0, 0, 0, 0, 0, 0];
+  const forces = [0.5, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0];
+  const set = (j: number, y: number, turn: number, ofEnd: number): void => {
+    const M = (turnT! * y - yT! * turn) * inverse;
+    const T = (yM! * turn - turnM! * y) * inverse;
+    start[j] = M;
+    start[5 + j] = T;
+    forces[j] = T;
+    forces[5 + j] = -M;
+    forces[10 + j] = -T;
+    forces[15 + j] = ofEnd + MM! * M + MT! * T;
+  };
+  set(0, -1, 0, 0);
+  set(1, -yTurn!, -turnTurn!, MTurn!);
+  set(2, 1, 0, 0);
+  set(3, 0, 1, 0);
+  set(4, -yPush!, -turnPush!, MPush!);
+  return { forces, start };
+}
+
+/** In two planes that the section couples. */
+function solveCoupled(section: Yielding, stretch: Stretch): SolvedStretch | undefined {
+  const P = section.planes;
   const width = 4 * P + 1;
-  // The movements of the end: A·start + B·(M, T) + what the push does.
-  const at = endValues(columns, P);
+  const terms = termsOf(section, stretch);
+  const rest: Stretch = { ...stretch, push: stretch.push.map(() => new Float64Array(0)) };
+  // By column (3P initial values, then the push) the values at the end.
+  const at = Array.from({ length: 3 * P + 1 }, (_, column) => {
+    const initial = new Float64Array(4 * P);
+    if (column < 3 * P) initial[4 * (column % P) + 1 + Math.floor(column / P)] = 1;
+    return seriesOf(section, column < 3 * P ? rest : stretch, initial, terms).map((series) =>
+      series.reduce((sum, one) => sum + one, 0),
+    );
+  });
   const B = new Float64Array(4 * P * P);
-  const right = new Float64Array(2 * P * width);
+  const start = new Float64Array(2 * P * width);
   for (let p = 0; p < P; p++)
     for (let q = 0; q < 2; q++) {
       const row = 2 * p + q;
-      const value = (column: number): number => at[3 * P * column + 3 * p + q]!;
+      const value = (column: number): number => at[column]![3 * p + q]!;
       for (let c = 0; c < P; c++) {
         B[2 * P * row + c] = value(P + c);
         B[2 * P * row + P + c] = value(2 * P + c);
-        right[width * row + 2 * c + 1] = -value(c);
+        start[width * row + 2 * c + 1] = -value(c);
       }
       // y at the start moves all of it.
-      if (q === 0) right[width * row + 2 * p]! -= 1;
-      right[width * row + 2 * P + row] = 1;
-      right[width * row + 4 * P] = -value(3 * P);
+      if (q === 0) start[width * row + 2 * p]! -= 1;
+      start[width * row + 2 * P + row] = 1;
+      start[width * row + 4 * P] = -value(3 * P);
     }
-  if (!solveSmall(B, 2 * P, right, width)) return undefined;
+  if (!solveSmall(B, 2 * P, start, width)) return undefined;
   const forces = new Float64Array(4 * P * width);
   for (let p = 0; p < P; p++)
     for (let j = 0; j < width; j++) {
-      const T = right[width * (P + p) + j]!;
+      const T = start[width * (P + p) + j]!;
       forces[width * (2 * p) + j] = T;
-      forces[width * (2 * p + 1) + j] = -right[width * p + j]!;
+      forces[width * (2 * p + 1) + j] = -start[width * p + j]!;
       forces[width * (2 * P + 2 * p) + j] = -T;
       // M at the end, of θ at the start, of M and T there, and of the push.
-      let M = j === 4 * P ? at[3 * P * 3 * P + 3 * p + 2]! : 0;
+      let M = j === 4 * P ? at[3 * P]![3 * p + 2]! : 0;
       for (let c = 0; c < P; c++) {
-        if (j === 2 * c + 1) M += at[3 * P * c + 3 * p + 2]!;
-        M += at[3 * P * (P + c) + 3 * p + 2]! * right[width * c + j]!;
-        M += at[3 * P * (2 * P + c) + 3 * p + 2]! * right[width * (P + c) + j]!;
+        if (j === 2 * c + 1) M += at[c]![3 * p + 2]!;
+        M += at[P + c]![3 * p + 2]! * start[width * c + j]!;
+        M += at[2 * P + c]![3 * p + 2]! * start[width * (P + c) + j]!;
       }
       forces[width * (2 * P + 2 * p + 1) + j] = M;
     }
-  return { stretch, forces, start: right, columns };
+  return { forces: Array.from(forces), start: Array.from(start) };
 }
 
-/** The columns of a stretch: 3P initial values, then the push. */
-function seriesOf({ planes: P, flexibility, shear }: Yielding, { h, axial, push }: Stretch, terms: number): Series {
-  const values = new Float64Array((3 * P + 1) * 3 * P * terms);
-  const slopes = new Float64Array(P * terms);
-  for (let column = 0; column <= 3 * P; column++) {
-    const o = 3 * P * column * terms;
-    const first = Math.floor(column / P);
-    if (first < 2) values[o + (3 * (column % P) + 1 + first) * terms] = 1;
-    for (let n = 0; n + 1 < terms; n++)
-      for (let p = 0; p < P; p++) {
-        const [y, turn, M] = [o + 3 * p * terms, o + (3 * p + 1) * terms, o + (3 * p + 2) * terms];
-        let given = column === 3 * P ? (push[p]![n] ?? 0) : 0;
-        if (n === 0 && column === 2 * P + p) given += 1;
-        for (let j = 1; j < axial.length && j <= n; j++) given += axial[j]! * slopes[p * terms + n - j]!;
-        const slope = (values[turn + n]! - shear[p]! * given) / (1 + axial[0]! * shear[p]!);
-        slopes[p * terms + n] = slope;
-        const step = h / (n + 1);
-        values[y + n + 1] = step * slope;
-        values[M + n + 1] = step * (given + axial[0]! * slope);
-        let bent = 0;
-        for (let b = 0; b < P; b++) bent += flexibility[P * p + b]! * values[o + (3 * b + 2) * terms + n]!;
-        values[turn + n + 1] = step * bent;
-      }
-  }
-  return { terms, values };
-}
-
-/** By column and quantity the value at t = 1. */
-function endValues({ terms, values }: Series, P: number): Float64Array {
-  const at = new Float64Array((3 * P + 1) * 3 * P);
-  for (let i = 0; i < at.length; i++) for (let n = terms - 1; n >= 0; n--) at[i]! += values[i * terms + n]!;
-  return at;
-}
-
-/** What a stretch does when its ends move so (4P: y and θ by plane, start, then end): y and M by plane as powers of t. */
-export function movedStretch({ start, columns }: SolvedStretch, planes: number, ends: Float64Array): Float64Array[] {
-  const P = planes;
-  const { terms, values } = columns;
-  const width = 4 * P + 1;
-  const weights = new Float64Array(3 * P + 1);
-  for (let p = 0; p < P; p++) weights[p] = ends[2 * p + 1]!;
-  for (let i = 0; i < 2 * P; i++) {
-    let sum = start[width * i + 4 * P]!;
-    for (let j = 0; j < 4 * P; j++) sum += start[width * i + j]! * ends[j]!;
-    weights[P + i] = sum;
-  }
-  weights[3 * P] = 1;
-  return Array.from({ length: 2 * P }, (_, i) => {
-    const [p, q] = [i >> 1, i % 2 === 0 ? 0 : 2];
-    const sum = new Float64Array(terms);
-    for (let c = 0; c <= 3 * P; c++) {
-      const from = (3 * P * c + 3 * p + q) * terms;
-      const weight = weights[c]!;
-      if (weight !== 0) for (let n = 0; n < terms; n++) sum[n]! += weight * values[from + n]!;
-    }
-    if (q === 0) sum[0]! += ends[2 * p]!;
-    return sum;
+/** y, θ and M by plane as powers of t, from y, θ, M and T by plane at the start. */
+function seriesOf(
+  { planes: P, flexibility, shear }: Yielding,
+  { h, axial, push }: Stretch,
+  initial: Float64Array,
+  terms: number,
+): Float64Array[] {
+  const series = Array.from({ length: 3 * P }, (_, i) => {
+    const values = new Float64Array(terms);
+    values[0] = initial[4 * Math.floor(i / 3) + (i % 3)]!;
+    return values;
   });
+  const slopes = Array.from({ length: P }, () => new Float64Array(terms));
+  for (let n = 0; n + 1 < terms; n++)
+    for (let p = 0; p < P; p++) {
+      const [y, turn, M] = [series[3 * p]!, series[3 * p + 1]!, series[3 * p + 2]!];
+      let given = push[p]![n] ?? 0;
+      if (n === 0) given += initial[4 * p + 3]!;
+      for (let j = 1; j < axial.length && j <= n; j++) given += axial[j]! * slopes[p]![n - j]!;
+      const slope = (turn[n]! - shear[p]! * given) / (1 + axial[0]! * shear[p]!);
+      slopes[p]![n] = slope;
+      const step = h * PER[n + 1]!;
+      y[n + 1] = step * slope;
+      M[n + 1] = step * (given + axial[0]! * slope);
+      let bent = 0;
+      for (let b = 0; b < P; b++) bent += flexibility[P * p + b]! * series[3 * b + 2]![n]!;
+      turn[n + 1] = step * bent;
+    }
+  return series;
+}
+
+/** What a stretch does when its ends move so (4P: y and θ by plane, start, then end): y, θ and M by plane as powers of t. */
+export function movedStretch(section: Yielding, stretch: Stretch, { start }: SolvedStretch, ends: Float64Array): Float64Array[] {
+  const P = section.planes;
+  const width = 4 * P + 1;
+  const initial = new Float64Array(4 * P);
+  for (let p = 0; p < P; p++) {
+    initial[4 * p] = ends[2 * p]!;
+    initial[4 * p + 1] = ends[2 * p + 1]!;
+    for (let q = 0; q < 2; q++) {
+      const row = width * (P * q + p);
+      let sum = start[row + 4 * P]!;
+      for (let j = 0; j < 4 * P; j++) sum += start[row + j]! * ends[j]!;
+      initial[4 * p + 2 + q] = sum;
+    }
+  }
+  return seriesOf(section, stretch, initial, termsOf(section, stretch));
 }

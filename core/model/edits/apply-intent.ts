@@ -1,6 +1,6 @@
 import { applyPatches, current, enablePatches, produceWithPatches, type Draft, type Patch } from 'immer';
 import { checkModel } from '../check';
-import { keepExpected, keepReported } from './keep-expected';
+import { keepAnalysed, keepExpected, keepReported } from './keep-expected';
 import { optionalLists } from '../schema';
 import { giveLoadIds, hasLoadIds } from '../loads/ids';
 import type { Model } from '../model';
@@ -86,6 +86,7 @@ function changed(model: Model, intent: Exclude<Intent, { type: 'patch' }>, said:
     if (!refusal) {
       keepExpected(draft);
       keepReported(draft);
+      keepAnalysed(draft);
     }
   });
   return refusal ?? (result as Change);

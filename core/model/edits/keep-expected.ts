@@ -22,3 +22,12 @@ export function keepReported(draft: Draft<Model>): void {
     if (chapter.members.length === 0) delete chapter.members;
   }
 }
+
+/** After an edit: critical loads are looked for of what is there. */
+export function keepAnalysed(draft: Draft<Model>): void {
+  const buckling = draft.analysis?.buckling;
+  if (!buckling) return;
+  const outcomes = new Set([...draft.cases, ...draft.combinations].map(({ id }) => id));
+  if (!buckling.of.every((id) => outcomes.has(id))) buckling.of = buckling.of.filter((id) => outcomes.has(id));
+  if (buckling.of.length === 0) delete draft.analysis!.buckling;
+}

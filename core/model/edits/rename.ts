@@ -75,6 +75,8 @@ export function renameReferences(draft: Draft<Model>, list: KeyedList, names: Re
     for (const chapter of draft.report?.chapters ?? [])
       if (chapter.chapter === 'members' && chapter.members) chapter.members = renamed(chapter.members);
   if (list !== 'cases' && list !== 'combinations' && list !== 'actions') return;
+  const buckling = draft.analysis?.buckling;
+  if (buckling) buckling.of = renamed(buckling.of);
   for (const action of draft.actions ?? []) action.of = renamed(action.of);
   for (const combination of draft.combinations) {
     if (combination.type === 'envelope') combination.of = renamed(combination.of);

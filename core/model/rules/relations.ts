@@ -1,3 +1,4 @@
+import { checkAnalysis } from '../analysis-settings';
 import type { Entity, Findings } from '../findings';
 import { checkActions } from './actions';
 import { checkCombinations } from './combinations';
@@ -27,5 +28,6 @@ export function checkRelations(model: Entity, findings: Findings): void {
   checkExpected(context);
   checkReport(context);
   checkTrains(context);
+  checkAnalysis(context);
   if (model.space === 'plane') checkPlane(context);
 }

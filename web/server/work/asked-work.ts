@@ -3,7 +3,7 @@ import { formatOf, writable, written } from '@rigid-beam/core/formats/registry';
 import { type MadeFile, type Refusal, type Stage } from '@rigid-beam/core/formats/made-file';
 import { resultsFile } from '@rigid-beam/core/formats/results-file';
 import { solve } from '@rigid-beam/core/analysis/session';
-import type { RunName } from '@rigid-beam/core/analysis/runs';
+import { resultsOfRun, type RunName } from '@rigid-beam/core/analysis/runs';
 import type { Model } from '@rigid-beam/core/model/model';
 import { resultsWithShear } from '@rigid-beam/core/results/with-shear';
 import { tablesFile, type TablesAsked } from '@rigid-beam/core/tables/files/tables-file';
@@ -14,7 +14,7 @@ import { fileWords } from '@rigid-beam/drawing/files/words';
 
 /** A results file: of which run, at how many places along each member, and of which cases and combinations, with commas between several. */
 export interface ResultsAsked {
-  readonly run: RunName;
+  readonly run?: RunName | undefined;
   readonly stations: number;
   readonly cases?: string | undefined;
 }
@@ -58,14 +58,14 @@ function resultsOf(
   told: (stage: Stage) => void = () => undefined,
 ): MadeFile | Refusal {
   told('solving');
-  const analysed = solve(model, [], [run]);
-  const results = resultsWithShear(analysed.others?.get(run) ?? analysed, model);
+  const named = resultsOfRun(model, solve(model, [], run ? [run] : []), run);
+  const results = resultsWithShear(named.results, model);
   const only = cases === undefined ? undefined : listed(cases);
   const ids = results.solution?.outcomes.map(({ id }) => id);
   const unknown = ids && only?.find((id) => !ids.includes(id));
   if (unknown !== undefined) return { words: fileWords.noOutcome(unknown, ids!.join(', ')) };
   told('writing');
   const { mediaType, extension } = formatOf('results')!;
-  const parts = resultsFile(results, { stations, ...(only && { only }), ...(run !== 'first-order' && { run }) });
+  const parts = resultsFile(results, { stations, ...(only && { only }), ...(named.run && { run: named.run }) });
   return { mediaType, extension, parts, notes: [] };
 }

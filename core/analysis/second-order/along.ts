@@ -1,0 +1,76 @@
+import { offsetOf } from '../../results/quantities';
+import type { StructuralResponse } from '../../results/results';
+
+/** By which slope a member leans before anything acts, as a + b·x: along y and z, x metres from its start. */
+export interface Lean {
+  readonly v: readonly [a: number, b: number];
+  readonly w: readonly [a: number, b: number];
+}
+export const UPRIGHT: Lean = { v: [0, 0], w: [0, 0] };
+
+/** The axial force along members: that of a response, and one more that is the same all along; times a load factor. */
+export interface AxialForce {
+  readonly response: StructuralResponse;
+  readonly more: number;
+  readonly factor: number;
+}
+
+/** A stretch of a piece: which piece it is, how many metres into it the stretch begins, and how long it is. */
+export interface Place {
+  readonly piece: number;
+  readonly into: number;
+  readonly h: number;
+}
+
+/** N by powers of t = x/h; as many as there are. */
+export function forceOn({ response, more, factor }: AxialForce, { piece, into, h }: Place): Float64Array {
+  const { coefficients: c, pieceWidth } = response;
+  const at = pieceWidth * piece;
+  const force = Float64Array.of(
+    factor * (c[at]! + more + into * (c[at + 1]! + into * c[at + 2]!)),
+    factor * (c[at + 1]! + 2 * into * c[at + 2]!) * h,
+    factor * c[at + 2]! * h * h,
+  );
+  return force[2] !== 0 ? force : force[1] !== 0 ? force.subarray(0, 2) : force.subarray(0, 1);
+}
+
+const BINOMIALS = [[1], [1, 1], [1, 2, 1], [1, 3, 3, 1], [1, 4, 6, 4, 1]];
+
+/** The slope of a deflection by powers of t, with that by which the member leans before anything acts. */
+export function slopeOn(
+  response: StructuralResponse,
+  deflection: 'v' | 'w',
+  { piece, into, h }: Place,
+  lean: Lean,
+): Float64Array {
+  const c = response.coefficients;
+  const at = response.pieceWidth * piece + offsetOf(deflection);
+  const slope = new Float64Array(5);
+  let power = 1;
+  for (let n = 0; n < 5; n++) {
+    let sum = 0;
+    // The (n + 1)-th derivative there, over n!.
+    for (let j = 5; j > n; j--) sum = sum * into + c[at + j]! * j * BINOMIALS[j - 1]![n]!;
+    slope[n] = sum * power;
+    power *= h;
+  }
+  const [a, b] = lean[deflection];
+  slope[0]! += a + b * (response.pieces.from[piece]! + into);
+  slope[1]! += b * h;
+  return slope;
+}
+
+/** The greatest size that N may have on a piece. */
+export function sizeOn(axial: AxialForce, piece: number, h: number): number {
+  const [a, b = 0, c = 0] = forceOn(axial, { piece, into: 0, h });
+  return Math.max(Math.abs(a!), Math.abs(a! + b + c)) + Math.abs(c) / 4;
+}
+
+export function product(a: Float64Array, b: Float64Array): Float64Array {
+  const c = new Float64Array(a.length + b.length - 1);
+  for (let i = 0; i < a.length; i++) if (a[i] !== 0) for (let j = 0; j < b.length; j++) c[i + j]! += a[i]! * b[j]!;
+  return c;
+}
+
+/** ∫ p(t) dt over 0…1. */
+export const integral = (p: Float64Array): number => p.reduce((sum, one, n) => sum + one / (n + 1), 0);

@@ -1,0 +1,95 @@
+import { bowRatio, swayAngle, type SecondOrderSettings } from '../../model/analysis-settings';
+import { swayOf } from '../../model/loads/notional';
+import { evaluate } from '../../results/polynomial';
+import { offsetOf } from '../../results/quantities';
+import type { StructuralResponse } from '../../results/results';
+import { BOWS_V, BOWS_W, isPlane, STIFFNESS_WIDTH, type Structure } from '../../stiffness/structure';
+import { forceOn, integral, product, slopeOn, UPRIGHT, type AxialForce, type Lean } from './along';
+
+/** How the structure leans before anything acts in one outcome: by which angle towards X and Z, and by which bow its members in compression. */
+export interface Imperfections {
+  readonly sway: readonly [x: number, z: number];
+  readonly bow: number;
+  readonly leanOf: (m: number) => Lean;
+}
+
+const NONE: Imperfections = { sway: [0, 0], bow: 0, leanOf: () => UPRIGHT };
+
+/**
+ * The imperfections that settings ask for, towards the side where they hurt most unless one is chosen: the structure leans as the first order moves its loads, a
+ * member bows to the side to which it bends, in the plane in which it bends more easily.
+ */
+export function imperfectionsOf(
+  settings: SecondOrderSettings | undefined,
+  s: Structure,
+  first: StructuralResponse,
+): Imperfections {
+  const { sway, bow } = settings ?? {};
+  if (!sway && !bow) return NONE;
+  const angle = sway ? swayAngle(sway) : 0;
+  const way = !sway ? [0, 0] : sway.towards ? chosen(swayOf(sway.towards)) : worst(s, first);
+  const leaning = [angle * way[0]!, angle * way[1]!] as const;
+  const ratio = bow ? bowRatio(bow) : 0;
+  return {
+    sway: leaning,
+    bow: ratio,
+    leanOf: (m) => {
+      const swaying = swayOn(s, m, leaning);
+      return ratio === 0 ? swaying : plus(swaying, bowOn(s, m, first, ratio));
+    },
+  };
+}
+
+const chosen = ({ axis, sense }: { axis: 'x' | 'z'; sense: 1 | -1 }): readonly [number, number] =>
+  axis === 'x' ? [sense, 0] : [0, sense];
+
+/** Heights grow along Y: a structure that leans by φ towards a direction turns the axis of a member by φ times how steep it is. */
+function swayOn(s: Structure, m: number, [x, z]: readonly [number, number]): Lean {
+  const R = s.axes.subarray(9 * m, 9 * m + 9);
+  const steep = R[1]!;
+  return { v: [steep * (x * R[3]! + z * R[5]!), 0], w: [steep * (x * R[6]! + z * R[8]!), 0] };
+}
+
+/** The direction in which a lean of the whole does the most work on the displacements of the first order; X where it does none. */
+function worst(s: Structure, first: StructuralResponse): readonly [number, number] {
+  const work = [0, 0];
+  const axial: AxialForce = { response: first, more: 0, factor: 1 };
+  const { first: from, from: begins, to } = first.pieces;
+  for (let m = 0; m < s.lengths.length; m++) {
+    const [X, Z] = [swayOn(s, m, [1, 0]), swayOn(s, m, [0, 1])];
+    for (let piece = from[m]!; piece < from[m + 1]!; piece++) {
+      const h = to[piece]! - begins[piece]!;
+      const force = forceOn(axial, { piece, into: 0, h });
+      for (const deflection of isPlane(s) ? (['v'] as const) : (['v', 'w'] as const)) {
+        const push = -h * integral(product(force, slopeOn(first, deflection, { piece, into: 0, h }, UPRIGHT)));
+        work[0]! += X[deflection][0] * push;
+        work[1]! += Z[deflection][0] * push;
+      }
+    }
+  }
+  if (isPlane(s)) return [work[0]! < 0 ? -1 : 1, 0];
+  const size = Math.hypot(work[0]!, work[1]!);
+  return size === 0 ? [1, 0] : [work[0]! / size, work[1]! / size];
+}
+
+/** A parabola of height ratio·L between the ends of a member in compression. */
+function bowOn(s: Structure, m: number, first: StructuralResponse, ratio: number): Lean {
+  const { pieces, coefficients, pieceWidth, ends } = first;
+  const bows = s.bows[m]!;
+  if (ends[12 * m + 6]! - ends[12 * m]! >= 0 || bows === 0) return UPRIGHT;
+  const o = STIFFNESS_WIDTH * m;
+  const isWeakAcross =
+    !isPlane(s) && (bows & BOWS_W) !== 0 && (!(bows & BOWS_V) || s.stiffnesses[o + 3]! < s.stiffnesses[o + 2]!);
+  const deflection = isWeakAcross ? 'w' : 'v';
+  if (!(bows & (isWeakAcross ? BOWS_W : BOWS_V))) return UPRIGHT;
+  const L = s.lengths[m]!;
+  const at = (x: number): number => {
+    let k = pieces.first[m]!;
+    while (k + 1 < pieces.first[m + 1]! && pieces.to[k]! < x) k++;
+    return evaluate(coefficients, pieceWidth * k + offsetOf(deflection), 5, x - pieces.from[k]!);
+  };
+  const side = at(L / 2) < (at(0) + at(L)) / 2 ? -1 : 1;
+  return { ...UPRIGHT, [deflection]: [4 * side * ratio, (-8 * side * ratio) / L] };
+}
+
+const plus = (a: Lean, b: Lean): Lean => ({ v: [a.v[0] + b.v[0], a.v[1] + b.v[1]], w: [a.w[0] + b.w[0], a.w[1] + b.w[1]] });

@@ -1,0 +1,95 @@
+import { factorize, type Factor } from '../../linear-algebra/factor';
+import type { Kernels } from '../../linear-algebra/kernels';
+import { maxNorm } from '../../linear-algebra/max-norm';
+import { solveInPlace, solveRefined } from '../../linear-algebra/solve';
+import { multiply, type SparseSymmetric } from '../../linear-algebra/sparse-symmetric';
+import { recoverUnder } from '../../results/recover-cases';
+import { assembleStiffness } from '../../stiffness/assemble';
+import { addBlockForces } from '../../stiffness/member-blocks';
+import { addSolution } from '../add-solution';
+import type { System } from '../factorise';
+import type { Axial, Columns, Leaning } from './leaning';
+import type { Added } from './recover-leaning';
+
+/** Steps by an earlier factor, which are less work than a new one. */
+const STEPS = 6;
+const EXACT = 1e-12;
+
+/** A structure under axial forces. Its factors lie in the kernels it was made with, one at a time. */
+export class Pressing {
+  private factor: Factor | undefined;
+  private stiffness: SparseSymmetric | undefined;
+  private now: Leaning | undefined;
+  private last: Float64Array | undefined;
+
+  constructor(
+    private readonly system: System,
+    private readonly columns: Columns,
+    private readonly kernels: Kernels,
+  ) {}
+
+  /** Leans the members under these axial forces; false where shear alone would let one buckle. */
+  lean(axial: Axial): boolean {
+    const { structure, numbering, loose } = this.system;
+    const leaning = this.columns.under(axial);
+    if (typeof leaning === 'number') return false;
+    this.now = leaning;
+    this.stiffness = assembleStiffness(structure, leaning, numbering, loose.artificialRestraints);
+    return true;
+  }
+
+  get leaning(): Leaning {
+    return this.now!;
+  }
+
+  /** Factorises it; returns how many modes these axial forces have made unstable (Wittrick and Williams, Quarterly Journal of Mechanics and Applied Mathematics 24, 1971). */
+  unstable(): number {
+    const { numbering, factor: elastic } = this.system;
+    this.factor = factorize(numbering.analysis, this.stiffness!, this.kernels, { held: elastic.weak });
+    const lost = Math.max(0, this.factor.weak.length - elastic.weak.length);
+    return this.now!.negative + this.factor.negative.length + lost;
+  }
+
+  /** The displacements (6n, nodes' axes) that the push of the members adds, from the last factor and those before; undefined where that does not lead there. */
+  addedSoon(): Float64Array | undefined {
+    const x = this.last!.slice();
+    const b = this.side();
+    const size = maxNorm(b);
+    for (let step = 0; step < STEPS; step++) {
+      const left = multiply(this.stiffness!, x);
+      for (let u = 0; u < x.length; u++) left[u] = b[u]! - left[u]!;
+      if (maxNorm(left) <= EXACT * size) return this.moved(x);
+      solveInPlace(this.factor!, [left]);
+      for (let u = 0; u < x.length; u++) x[u]! += left[u]!;
+    }
+    return undefined;
+  }
+
+  /** The same by the factor of these very forces, with what is left of the right-hand side. */
+  added(): { readonly displacements: Float64Array; readonly residual: number } {
+    const { solutions, residuals } = solveRefined(this.factor!, [this.side()]);
+    return { displacements: this.moved(solutions[0]!), residual: residuals[0]! };
+  }
+
+  /** The response of the first-order structure to what makes up for the difference of the stiffness, beside the push. */
+  responseTo(displacements: Float64Array, residual: number, supported: Uint8Array): Added {
+    const { structure, matrices } = this.system;
+    const { loads, nodal } = this.now!;
+    const forces = loads.slice();
+    const differing = matrices.nodal.map((stiffness, i) => nodal[i]! - stiffness);
+    addBlockForces(structure, differing, displacements, -1, forces);
+    return { displacements, response: recoverUnder(structure, matrices, supported, { displacements, forces, residual }) };
+  }
+
+  private side(): Float64Array {
+    const { loads } = this.now!;
+    return Float64Array.from(this.system.numbering.freedoms, (f) => loads[f]!);
+  }
+
+  private moved(x: Float64Array): Float64Array {
+    this.last = x;
+    const displacements = new Float64Array(this.now!.loads.length);
+    addSolution(this.system, x, displacements);
+    return displacements;
+  }
+}

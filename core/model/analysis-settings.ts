@@ -1,0 +1,156 @@
+import { limitStates, type LimitState } from './categories';
+import { choice, positive, type Fields } from './fields';
+import { isObject, type Entity } from './findings';
+import { swayDirections, type SwayDirection } from './loads/notional';
+import { checkReference, listOf, type RuleContext } from './rules/context';
+
+/** Which outcomes are analysed in the displaced structure: every case and combination, every combination, or those of one limit state. */
+export type DisplacedOutcomes = 'everything' | 'combinations' | LimitState;
+export const displacedOutcomes = ['everything', 'combinations', ...limitStates] as const satisfies readonly DisplacedOutcomes[];
+
+/** Initial bow e₀/L for elastic analysis by buckling curve: EN 1993-1-1, table 5.1. */
+export const BOWS = { a0: 1 / 350, a: 1 / 300, b: 1 / 250, c: 1 / 200, d: 1 / 150 } as const;
+export type BucklingCurve = keyof typeof BOWS;
+
+/** The whole structure leans: by a typed angle, or by EN 1993-1-1, 5.3.2, from its height and the columns of a row that carry. */
+export interface Sway {
+  /** Radians. */
+  readonly angle?: number;
+  /** Metres. */
+  readonly height?: number;
+  readonly columns?: number;
+  /** Which way; where it is left out the way in which the first order moves the loads. */
+  readonly towards?: SwayDirection;
+}
+
+/** Members in compression are bowed between their ends: by e₀/L, or by that of a buckling curve. */
+export interface Bow {
+  readonly ratio?: number;
+  readonly curve?: BucklingCurve;
+}
+
+export interface SecondOrderSettings {
+  readonly of: DisplacedOutcomes;
+  readonly sway?: Sway;
+  readonly bow?: Bow;
+}
+
+/** Critical loads of cases and combinations, so many of each. */
+export interface BucklingSettings {
+  readonly of: readonly string[];
+  readonly modes?: number;
+}
+
+export interface AnalysisSettings {
+  readonly shearDeformation?: boolean;
+  readonly secondOrder?: SecondOrderSettings;
+  readonly buckling?: BucklingSettings;
+}
+
+/** Modes that are found of each where no number is given, and at most. */
+export const MODES = 4;
+export const MOST_MODES = 24;
+
+const count = { kind: 'quantity', dimension: 'number', sign: 'positive' } as const;
+
+export const analysisFields: Fields = {
+  shearDeformation: { kind: 'flag' },
+  secondOrder: {
+    kind: 'object',
+    fields: {
+      of: { kind: 'choice', of: displacedOutcomes, required: true },
+      sway: {
+        kind: 'object',
+        fields: { angle: positive('number'), height: positive('length'), columns: count, towards: choice(...swayDirections) },
+      },
+      bow: { kind: 'object', fields: { ratio: positive('number'), curve: choice(...Object.keys(BOWS)) } },
+    },
+  },
+  buckling: { kind: 'object', fields: { of: { kind: 'names', required: true }, modes: count } },
+};
+
+/** No structure leans more than this and is still built, and no member is bowed more: a typing error. */
+const MOST_LEAN = 0.1;
+
+/** What is asked of the analysis makes sense together. */
+export function checkAnalysis({ model, findings }: RuleContext): void {
+  const settings = part(model, 'analysis');
+  const sway = part(part(settings, 'secondOrder'), 'sway');
+  const bow = part(part(settings, 'secondOrder'), 'bow');
+  const at = 'analysis.secondOrder';
+  const fault = (path: string, value: unknown, what: string, remedy: string): void =>
+    void findings.fault({ code: 'analysis-settings', path, value, what, expected: remedy.charAt(0).toLowerCase() + remedy.slice(1), remedy }); // oxfmt-ignore
+  if (sway) {
+    const { angle, height, columns, towards } = sway;
+    if (angle !== undefined && (height !== undefined || columns !== undefined))
+      fault(
+        `${at}.sway`,
+        angle,
+        'The sway is given twice: as an angle and by height and columns',
+        'Give either the angle or the height with the columns',
+      );
+    else if (angle === undefined && height === undefined)
+      fault(
+        `${at}.sway`,
+        undefined,
+        'By how much the structure leans is not said',
+        'Give an angle, or the height of the structure',
+      );
+    if (Number(angle) > MOST_LEAN)
+      fault(
+        `${at}.sway.angle`,
+        angle,
+        'A structure that leans by more than 1/10 is no imperfection',
+        'Give at most 0.1, such as 1/200',
+      );
+    if (columns !== undefined && !Number.isInteger(columns))
+      fault(`${at}.sway.columns`, columns, 'Columns are counted', 'Give a whole number');
+    if (model.space === 'plane' && (towards === 'forward' || towards === 'back'))
+      fault(`${at}.sway.towards`, towards, 'A plane model does not lean forward or back', 'Give right or left');
+  }
+  if (bow) {
+    if ((bow.ratio === undefined) === (bow.curve === undefined))
+      fault(
+        `${at}.bow`,
+        bow.ratio,
+        'The bow is given by its ratio or by a curve, one of them',
+        'Give either the ratio or the curve',
+      );
+    if (Number(bow.ratio) > MOST_LEAN)
+      fault(
+        `${at}.bow.ratio`,
+        bow.ratio,
+        'A member bowed by more than a tenth of its length is no imperfection',
+        'Give at most 0.1, such as 1/250',
+      );
+  }
+  const buckling = part(settings, 'buckling');
+  if (!buckling) return;
+  const { modes, of } = buckling;
+  if (modes !== undefined && !(Number.isInteger(modes) && Number(modes) <= MOST_MODES))
+    fault(
+      'analysis.buckling.modes',
+      modes,
+      `Modes are counted, and at most ${MOST_MODES} are found`,
+      `Give a whole number up to ${MOST_MODES}`,
+    );
+  const outcomes = new Map([...listOf(model, 'cases'), ...listOf(model, 'combinations')].map((one) => [one.id, one]));
+  if (Array.isArray(of))
+    of.forEach((id, i) => checkReference(findings, outcomes, id, `analysis.buckling.of[${i}]`, 'case or combination'));
+}
+
+const part = (of: Entity | undefined, key: string): Entity | undefined => {
+  const value = of?.[key];
+  return isObject(value) ? (value as Entity) : undefined;
+};
+
+/** By which angle the structure leans, radians: φ = φ₀·αh·αm, EN 1993-1-1, 5.3.2 (3) a). */
+export function swayAngle({ angle, height = 0, columns = 1 }: Sway): number {
+  if (angle !== undefined) return angle;
+  const byHeight = Math.min(1, Math.max(2 / 3, 2 / Math.sqrt(height)));
+  const byColumns = Math.sqrt(0.5 * (1 + 1 / columns));
+  return (byHeight * byColumns) / 200;
+}
+
+/** e₀/L. */
+export const bowRatio = ({ ratio, curve }: Bow): number => ratio ?? BOWS[curve!];
