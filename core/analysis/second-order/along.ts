@@ -1,12 +1,12 @@
 import { offsetOf } from '../../results/quantities';
 import type { StructuralResponse } from '../../results/results';
 
-/** By which slope a member leans before anything acts, as a + b·x: along y and z, x metres from its start. */
+/** By which slope a member leans before anything acts, by powers of x (up to the fourth): along y and z, x metres from its start. */
 export interface Lean {
-  readonly v: readonly [a: number, b: number];
-  readonly w: readonly [a: number, b: number];
+  readonly v: readonly number[];
+  readonly w: readonly number[];
 }
-export const UPRIGHT: Lean = { v: [0, 0], w: [0, 0] };
+export const UPRIGHT: Lean = { v: [], w: [] };
 
 /** The axial force along members: that of a response, and one more that is the same all along; times a load factor. */
 export interface AxialForce {
@@ -46,17 +46,18 @@ export function slopeOn(
   const c = response.coefficients;
   const at = response.pieceWidth * piece + offsetOf(deflection);
   const slope = new Float64Array(5);
+  const own = lean[deflection];
+  const x = response.pieces.from[piece]! + into;
   let power = 1;
   for (let n = 0; n < 5; n++) {
+    let leans = 0;
+    for (let j = own.length - 1; j >= n; j--) leans = leans * x + own[j]! * BINOMIALS[j]![n]!;
     let sum = 0;
     // The (n + 1)-th derivative there, over n!.
     for (let j = 5; j > n; j--) sum = sum * into + c[at + j]! * j * BINOMIALS[j - 1]![n]!;
-    slope[n] = sum * power;
+    slope[n] = (sum + leans) * power;
     power *= h;
   }
-  const [a, b] = lean[deflection];
-  slope[0]! += a + b * (response.pieces.from[piece]! + into);
-  slope[1]! += b * h;
   return slope;
 }
 

@@ -62,8 +62,8 @@ function worst(s: Structure, first: StructuralResponse): readonly [number, numbe
       const force = forceOn(axial, { piece, into: 0, h });
       for (const deflection of isPlane(s) ? (['v'] as const) : (['v', 'w'] as const)) {
         const push = -h * integral(product(force, slopeOn(first, deflection, { piece, into: 0, h }, UPRIGHT)));
-        work[0]! += X[deflection][0] * push;
-        work[1]! += Z[deflection][0] * push;
+        work[0]! += X[deflection][0]! * push;
+        work[1]! += Z[deflection][0]! * push;
       }
     }
   }
@@ -92,4 +92,6 @@ function bowOn(s: Structure, m: number, first: StructuralResponse, ratio: number
   return { ...UPRIGHT, [deflection]: [4 * side * ratio, (-8 * side * ratio) / L] };
 }
 
-const plus = (a: Lean, b: Lean): Lean => ({ v: [a.v[0] + b.v[0], a.v[1] + b.v[1]], w: [a.w[0] + b.w[0], a.w[1] + b.w[1]] });
+const plus = (a: Lean, b: Lean): Lean => ({ v: added(a.v, b.v), w: added(a.w, b.w) });
+const added = (a: readonly number[], b: readonly number[]): readonly number[] =>
+  Array.from({ length: Math.max(a.length, b.length) }, (_, n) => (a[n] ?? 0) + (b[n] ?? 0));

@@ -71,6 +71,13 @@ export class Pressing {
     return { displacements: this.moved(solutions[0]!), residual: residuals[0]! };
   }
 
+  /** The reciprocal of the work that the push does on what it moves, by the factor of these very forces. */
+  yielding(): number {
+    const b = this.side();
+    const { solutions } = solveRefined(this.factor!, [b]);
+    return 1 / b.reduce((sum, load, u) => sum + load * solutions[0]![u]!, 0);
+  }
+
   /** The response of the first-order structure to what makes up for the difference of the stiffness, beside the push. */
   responseTo(displacements: Float64Array, residual: number, supported: Uint8Array): Added {
     const { structure, matrices } = this.system;

@@ -1,0 +1,155 @@
+import { maxNorm } from '../../linear-algebra/max-norm';
+import type { Kernels } from '../../linear-algebra/kernels';
+import { lineQuantities, offsetOf } from '../../results/quantities';
+import type { StructuralResponse } from '../../results/results';
+import { sumOf } from '../../results/sums';
+import { FREEDOMS, MEMBER_FREEDOMS, type Structure } from '../../stiffness/structure';
+import type { System } from '../factorise';
+import type { Lean } from './along';
+import { Columns } from './leaning';
+import { Pressing } from './pressing';
+import { recoverLeaning } from './recover-leaning';
+
+/** A critical load: by which factor the axial forces of a response, and the shape in which the structure gives way, its largest movement 1 m. */
+export interface Critical {
+  readonly factor: number;
+  readonly shape: StructuralResponse;
+}
+
+/** So near a critical factor is bracketed, as part of itself. */
+const EXACT = 1e-10;
+/** So far under it its shape is read: everything else is this part of it. */
+const BELOW = 1e-5;
+/** Factors beyond this tell that nothing buckles. */
+const MOST = 1e7;
+const STEPS = 200;
+
+/** What is known at a load factor: how many modes lie under it, and the reciprocal of what a push does, which goes through zero at each. */
+interface Known {
+  readonly factor: number;
+  readonly count: number;
+  readonly left: number;
+}
+
+/**
+ * The first critical factors of the axial forces of a response, each with its shape; of negative factors where `sign` is −1. The number of modes under a factor
+ * is counted by negative pivots, those of members between resting nodes included (Wittrick and Williams, A general algorithm for computing natural
+ * frequencies of elastic structures, Quarterly Journal of Mechanics and Applied Mathematics 24, 1971), so that none is passed over; between counts the factor is
+ * found by the response to a push. Fewer where no more are there.
+ */
+export function criticalLoads(
+  system: System,
+  supported: Uint8Array,
+  kernels: Kernels,
+  { first, modes, sign = 1 }: { readonly first: StructuralResponse; readonly modes: number; readonly sign?: 1 | -1 },
+): readonly Critical[] {
+  const { structure, matrices } = system;
+  const pushed = (seed: number): { columns: Columns; pressing: Pressing } => {
+    const columns = new Columns(structure, matrices, first, (m) => leanBy(m, structure.lengths[m]!, seed));
+    return { columns, pressing: new Pressing(system, columns, kernels) };
+  };
+  const { pressing } = pushed(1);
+  const at = (factor: number): Known => {
+    if (!pressing.lean({ factor: sign * factor })) return { factor, count: Infinity, left: 0 };
+    const count = pressing.unstable();
+    return { factor, count, left: pressing.yielding() };
+  };
+  const known: Known[] = [{ factor: 0, count: 0, left: 0 }];
+  const look = (factor: number): Known => {
+    const one = at(factor);
+    known.push(one);
+    known.sort((a, b) => a.factor - b.factor);
+    return one;
+  };
+  // Members between resting nodes are the stiffest way to buckle: where the first of them does, something has buckled before.
+  let high = firstGuess(structure, first, sign);
+  if (high === undefined) return [];
+  while (look(high).count < modes && high < MOST) high *= 2;
+  const found: Critical[] = [];
+  for (let mode = 1; mode <= modes; mode++) {
+    const factor = search(mode, known, look);
+    if (factor === undefined) break;
+    const { columns, pressing: again } = pushed(mode + 1);
+    again.lean({ factor: sign * factor * (1 - BELOW) });
+    again.unstable();
+    const { displacements, residual } = again.added();
+    const added = again.responseTo(displacements, residual, supported);
+    const whole = recoverLeaning({ structure, matrices }, first, { columns, leaning: again.leaning, added });
+    const shape = sumOf(structure, [{ part: whole, factor: 1 }, { part: first, factor: -1 }]); // oxfmt-ignore
+    const equal = found.filter((other) => Math.abs(other.factor - sign * factor) <= 1e-4 * factor);
+    found.push({ factor: sign * factor, shape: unit(structure, apart(structure, shape, equal.map((other) => other.shape))) }); // oxfmt-ignore
+  }
+  return found;
+}
+
+/** The factor at which there are `mode` modes for the first time. */
+function search(mode: number, known: Known[], look: (factor: number) => Known): number | undefined {
+  for (let step = 0; step < STEPS; step++) {
+    const above = known.findIndex(({ count }) => count >= mode);
+    if (above < 0) return undefined;
+    const [low, high] = [known[above - 1]!, known[above]!];
+    const width = high.factor - low.factor;
+    if (width <= EXACT * high.factor) return (low.factor + high.factor) / 2;
+    const isAlone = high.count - low.count === 1 && low.factor > 0 && width < 0.2 * high.factor;
+    // Every third step halves: a pole of the push does not go through zero straight.
+    if (!isAlone || step % 3 === 2 || low.left * high.left >= 0) look(low.factor + width / 2);
+    else {
+      const straight = low.factor + (width * low.left) / (low.left - high.left);
+      const edge = 0.4 * EXACT * high.factor;
+      look(Math.min(Math.max(straight, low.factor + edge), high.factor - edge));
+    }
+  }
+  return undefined;
+}
+
+/** The factor at which the first member in compression buckles between clamped ends; where none is in compression, nothing buckles. */
+function firstGuess(s: Structure, { ends }: StructuralResponse, sign: 1 | -1): number | undefined {
+  const mean = Float64Array.from(s.lengths, (_, m) => (sign * (ends[MEMBER_FREEDOMS * m + 6]! - ends[MEMBER_FREEDOMS * m]!)) / 2);
+  const most = maxNorm(mean);
+  let least = Infinity;
+  for (let m = 0; m < s.lengths.length; m++) {
+    const N = mean[m]!;
+    const [EA, , EIz, EIy] = s.stiffnesses.subarray(7 * m, 7 * m + 4) as unknown as readonly [number, number, number, number];
+    // What is only rounding beside the others presses nothing.
+    if (N >= -1e-9 * most) continue;
+    const bending = Math.min(EIz || Infinity, EIy || Infinity);
+    // A string goes as soon as what holds its ends does.
+    const critical = bending === Infinity ? 1e-3 * EA : (4 * Math.PI ** 2 * bending) / s.lengths[m]! ** 2;
+    least = Math.min(least, critical / -N);
+  }
+  return least === Infinity ? undefined : least;
+}
+
+/** A slope of the fourth degree that looks random, and is the same again: no mode is at right angles to it, however many waves it has. */
+function leanBy(m: number, L: number, seed: number): Lean {
+  const part = (n: number, k: number): number => {
+    const x = Math.sin(12.9898 * (m + 1) + 78.233 * (k + 1) + 37.719 * seed) * 43758.5453;
+    return (2 * (x - Math.floor(x)) - 1) * 1e-3 * (2 / L) ** n;
+  };
+  const powers = [0, 1, 2, 3, 4];
+  return { v: powers.map((n) => part(n, n)), w: powers.map((n) => part(n, n + 5)) };
+}
+
+/** What moves in a shape: by node its translations, by piece its deflections. */
+function movements({ displacements, coefficients, pieceWidth }: StructuralResponse): number[] {
+  const moved: number[] = [];
+  displacements.forEach((value, f) => f % FREEDOMS < 3 && moved.push(value));
+  for (const quantity of lineQuantities.filter((one) => one === 'v' || one === 'w'))
+    if (offsetOf(quantity) < pieceWidth)
+      for (let k = offsetOf(quantity); k < coefficients.length; k += pieceWidth) moved.push(coefficients[k]!);
+  return moved;
+}
+
+/** A shape without what it has of others at the same factor. */
+const apart = (s: Structure, shape: StructuralResponse, others: readonly StructuralResponse[]): StructuralResponse =>
+  others.reduce((own, other) => {
+    const [a, b] = [own.displacements, other.displacements];
+    const share = a.reduce((sum, value, f) => sum + value * b[f]!, 0) / (b.reduce((sum, value) => sum + value * value, 0) || 1);
+    return sumOf(s, [{ part: own, factor: 1 }, { part: other, factor: -share }]); // oxfmt-ignore
+  }, shape);
+
+/** The shape with its largest movement 1, forwards. */
+function unit(s: Structure, shape: StructuralResponse): StructuralResponse {
+  const most = movements(shape).reduce((max, value) => (Math.abs(value) > Math.abs(max) ? value : max), 0);
+  return most === 0 ? shape : sumOf(s, [{ part: shape, factor: 1 / most }]); // oxfmt-ignore
+}
