@@ -1,6 +1,7 @@
 import type { Model } from '../model/model';
 import type { Results } from '../results/results';
 import type { Run } from './run';
+import { Buckling } from './runs/buckling';
 import { FirstOrder } from './runs/first-order';
 import { NaturalModes } from './runs/natural-modes';
 import { SecondOrder } from './runs/second-order';
@@ -10,6 +11,7 @@ const kinds = {
   'first-order': () => new FirstOrder(),
   'second-order': () => new SecondOrder(),
   'natural-modes': () => new NaturalModes(),
+  buckling: () => new Buckling(),
 } satisfies Readonly<Record<string, () => Run>>;
 
 export type RunName = keyof typeof kinds;
@@ -18,8 +20,11 @@ export const runNames = Object.keys(kinds) as readonly RunName[];
 export const beginRun = (name: RunName): Run => kinds[name]();
 
 /** The runs that a model asks for, the first order among them. */
-export const runsOf = ({ analysis }: Model): readonly RunName[] =>
-  analysis?.secondOrder ? ['first-order', 'second-order'] : ['first-order'];
+export const runsOf = ({ analysis }: Model): readonly RunName[] => [
+  'first-order',
+  ...(analysis?.secondOrder ? (['second-order'] as const) : []),
+  ...(analysis?.buckling ? (['buckling'] as const) : []),
+];
 
 /** The run whose results are the model's own; those of the others stand beside them. */
 export const actingRun = ({ analysis }: Model): RunName => (analysis?.secondOrder ? 'second-order' : 'first-order');
@@ -32,4 +37,24 @@ export function resultsOfRun(
 ): { readonly results: Results; readonly run?: RunName } {
   const own = name === actingRun(model) ? results : (results.others?.get(name) ?? results);
   return { results: own, ...(name !== 'first-order' && { run: name }) };
+}
+
+/** Runs that find shapes: where a model asks for them, these stand behind the outcomes of the acting run. */
+const SHAPES: readonly RunName[] = ['buckling'];
+
+/** The results of the acting run with the shapes that others found beside it. */
+export function withShapes(model: Model, results: Results, others: ReadonlyMap<string, Results>): Results {
+  const asked = runsOf(model).filter((name) => SHAPES.includes(name) && name !== actingRun(model));
+  return asked.reduce((whole, name) => {
+    const found = others.get(name);
+    if (!whole.solution || !found?.solution) return whole;
+    const { outcomes, responses } = whole.solution;
+    const behind = found.solution.outcomes.map((one) => (one.kind === 'shape' ? { ...one, at: responses.length + one.at } : one));
+    const solution = {
+      ...whole.solution,
+      outcomes: [...outcomes, ...behind],
+      responses: [...responses, ...found.solution.responses],
+    };
+    return { ...whole, notices: [...whole.notices, ...found.notices], solution };
+  }, results);
 }

@@ -11,7 +11,7 @@ import { Lent } from './lent';
 import { prepare } from './prepare';
 import type { Progress } from './progress';
 import type { Run } from './run';
-import { actingRun, beginRun, runsOf, type RunName } from './runs';
+import { actingRun, beginRun, runsOf, withShapes, type RunName } from './runs';
 
 export interface AnalysisOptions {
   /** What was said of the model before: it comes first among the notices. */
@@ -61,10 +61,12 @@ export class AnalysisSession {
     const more = new Map(others.map((name) => [name as string, this.run(name).update({ ...task, firstOrder })]));
     this.former = system;
     const acting = actingRun(model);
-    const own = more.get(acting);
-    if (!own) return more.size > 0 ? { ...firstOrder, others: more } : firstOrder;
-    more.delete(acting);
-    return { ...own, others: new Map([['first-order', firstOrder], ...more]) };
+    const own = withShapes(model, more.get(acting) ?? firstOrder, more);
+    if (acting !== 'first-order') {
+      more.delete(acting);
+      more.set('first-order', firstOrder);
+    }
+    return more.size > 0 ? { ...own, others: more } : own;
   }
 
   private run(name: RunName): Run {

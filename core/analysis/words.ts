@@ -9,6 +9,17 @@ export const oneSided = {
   notYet: 'Members that act one way are found in the first order only. Make them truss members, or look at the first order',
 };
 
+/** What is said of critical loads. */
+export const buckling = {
+  name: (mode: number, of: string): string => `Buckling ${mode} of ${of}`,
+  title: (factor: string): string => `at ${factor} times its loads`,
+  range: (of: string): string =>
+    `Critical loads of “${of}” are not found: it is a range of values, and each of its parts buckles by itself. Choose a case or a sum`,
+  none: (of: string): string => `Nothing buckles under “${of}”: no member is in compression`,
+  oneSided:
+    'Critical loads are not found: some members act one way, and which are slack changes with the load. Make them truss members',
+};
+
 /** What is said of the second order. */
 export const secondOrder = {
   travelling: 'trains travel in it, whose places are superposed: in second order nothing can be. Put the trains where they stand',

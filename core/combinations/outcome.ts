@@ -43,8 +43,11 @@ export interface Travelling extends Named {
 export interface Shape extends Named {
   readonly kind: 'shape';
   readonly at: number;
-  /** What belongs to it: of a natural mode its frequency, Hz. */
+  /** What belongs to it: of a natural mode its frequency, Hz; of a critical load its factor on what acts. */
+  readonly measure: 'frequency' | 'factor';
   readonly value: number;
+  /** Of a critical load the outcome that it is of, by its place. */
+  readonly of?: number;
 }
 
 /** What can be looked at of a solution. Whoever reads one says what it does with each kind. */

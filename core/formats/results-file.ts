@@ -209,7 +209,7 @@ function valueEntry(solution: Solution, outcome: number, stations: number): Reco
       superposed: none,
       travelling: none,
       envelope: none,
-      shape: ({ value }) => ({ frequency: value }),
+      shape: ({ measure, value }) => (measure === 'frequency' ? { frequency: value } : { criticalFactor: value }),
     }),
     ...slackIn(solution, outcome),
     ...nodeEntries(solution, outcome),

@@ -23,11 +23,11 @@ export interface Compared {
 }
 
 /**
- * Why it was not gone: where a range is looked at, the system would be too large, something is loose, a sway takes its share of self weight, or a member has no torsional
+ * Why it was not gone: where a range is looked at, a shape, or what was solved in second order, the system would be too large, something is loose, a sway takes its share of self weight, or a member has no torsional
  * stiffness.
  */
 export type NotCompared =
-  | { readonly status: 'range' | 'loose' | 'share' | 'torsion' }
+  | { readonly status: 'range' | 'loose' | 'share' | 'torsion' | 'shape' | 'displaced' }
   | { readonly status: 'large'; readonly unknowns: number };
 
 export type Recheck = Compared | NotCompared;
@@ -47,6 +47,8 @@ const SIX = [0, 1, 2, 3, 4, 5];
 export function recheck(model: Model, solution: Solution, outcome: number, motions: 'none' | 'held'): Recheck {
   const one = solution.outcomes[outcome]!;
   if (isRange(one)) return { status: 'range' };
+  if (one.kind === 'shape') return { status: 'shape' };
+  if (solution.displaced?.[outcome]) return { status: 'displaced' };
   if (motions === 'held') return { status: 'loose' };
   const unknowns = (model.space === 'plane' ? 3 : 6) * (model.nodes.length + model.members.length);
   if (unknowns > MOST_UNKNOWNS) return { status: 'large', unknowns };

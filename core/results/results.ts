@@ -60,6 +60,8 @@ export interface Solution {
   readonly travels?: readonly Travel[];
   /** With members that act one way, by outcome: those that are slack in it, by their places; nothing of a range. */
   readonly slack?: readonly (readonly number[] | undefined)[];
+  /** Where some were solved in second order: all outcomes as the first order has them, of the same responses. */
+  readonly firstOrder?: readonly Outcome[];
   /** By outcome, of those that were solved in second order: how the structure leans in it before anything acts. */
   readonly displaced?: readonly (DisplacedOutcome | undefined)[];
   /** Nodes with a support. */

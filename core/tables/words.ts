@@ -144,6 +144,17 @@ export const taking = {
   tooManyFaults: 'Too many rows are refused one after the other: mend what is told, and take the file again',
 };
 
+export const bucklingLengths = {
+  title: 'Buckling lengths',
+  about: 'About',
+  length: 'Length',
+  effective: 'Buckling length',
+  ratio: 'Ratio',
+  share: 'In this mode',
+  takesPart: (share: number): string => `stores ${Math.round(100 * share)} %`,
+  takesNoPart: 'takes no part',
+};
+
 export const results = {
   reactions: 'Reactions',
   lists: {
@@ -153,6 +164,7 @@ export const results = {
     endForces: 'Forces at member ends',
     stations: 'Forces along members',
     memberExtremes: 'Extremes of members',
+    bucklingLengths: 'Buckling lengths',
   },
   outcome: 'In',
   stations: 'Forces along members',
@@ -296,6 +308,16 @@ export const right = {
     const exact = Number.isFinite(digits) ? `to ${counted(digits, 'digit')}` : 'exactly';
     return `${which}. No member that acts one way has a force of the other way, ${exact}.`;
   },
+  displaced: (times: number | undefined, now: string, before: string): string =>
+    times === undefined
+      ? `Second order: the largest moment is ${now}, and ${before} in the first.`
+      : `Second order: the largest moment is ${Number(times.toPrecision(3))} times that of the first (${now} to ${before}).`,
+  leans: (sway: number | undefined, bow: number | undefined): string => {
+    const said = [sway && `the structure leans by 1/${sway}`, bow && `members in compression bow by L/${bow}`]
+      .filter(Boolean)
+      .join(', ');
+    return said === '' ? '' : ` Before anything acts, ${said}.`;
+  },
   balance: (digits: number): string =>
     Number.isFinite(digits)
       ? `Loads and reactions, and the forces at every joint, balance to ${counted(digits, 'digit')}.`
@@ -336,6 +358,8 @@ export const right = {
     loose: 'Something moves that nothing holds: the other way does not hold it still.',
     share: 'Shares of self weight are not followed by the other way.',
     torsion: 'A member without torsional stiffness is not followed by the other way.',
+    shape: 'A shape is of no particular size: the other way solves what acts.',
+    displaced: 'The other way is one of the first order: it does not follow the second.',
   },
 };
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
-import { isRange } from '@rigid-beam/core/combinations/outcome';
+import { isRange, type Outcome } from '@rigid-beam/core/combinations/outcome';
 import { quietValue } from '@rigid-beam/core/results/noise';
 import type { Quantity } from '@rigid-beam/core/results/quantities';
 import type { Solution } from '@rigid-beam/core/results/results';
@@ -58,12 +58,17 @@ export function ResultSchedule({ list }: { readonly list: ResultList }) {
 
 function Lists({ list }: { readonly list: ResultList }) {
   const editor = useEditor();
-  return resultLists.map((one) => (
-    <ToggleButton key={one} isSelected={one === list} onChange={() => editor.show({ drawer: one })}>
-      {resultListWords(one)}
-    </ToggleButton>
-  ));
+  const buckles = useEditorState((state) => settledSolution(state)?.outcomes.some(isCritical) ?? false);
+  return resultLists
+    .filter((one) => one === list || one !== 'bucklingLengths' || buckles)
+    .map((one) => (
+      <ToggleButton key={one} isSelected={one === list} onChange={() => editor.show({ drawer: one })}>
+        {resultListWords(one)}
+      </ToggleButton>
+    ));
 }
+
+const isCritical = (one: Outcome): boolean => one.kind === 'shape' && one.measure === 'factor';
 
 function Close() {
   const editor = useEditor();

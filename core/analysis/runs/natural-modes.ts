@@ -59,6 +59,7 @@ export class NaturalModes implements Run {
         id: `Mode ${i + 1}`,
         title: `${frequency.toPrecision(4)} Hz`,
         at: i,
+        measure: 'frequency',
         value: frequency,
       };
       return { outcome, response };

@@ -53,7 +53,12 @@ export class SecondOrder implements Run {
       giveBackKernels(kernels);
     }
     if (faults.length > 0) return { status: 'invalid', notices: [...notices, ...faults], mechanisms };
-    return { status, notices, mechanisms, solution: { ...solution, outcomes, responses, displaced: found } };
+    return {
+      status,
+      notices,
+      mechanisms,
+      solution: { ...solution, outcomes, responses, displaced: found, firstOrder: solution.outcomes },
+    };
   }
 
   handOver(): void {

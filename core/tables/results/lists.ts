@@ -4,6 +4,7 @@ import type { Quantity } from '../../results/quantities';
 import type { Solution } from '../../results/results';
 import type { Column, Table } from '../column';
 import { results as WORDS } from '../words';
+import { bucklingLengthsTable } from './buckling-lengths';
 import { endForcesTable } from './end-forces';
 import { foundationTable } from './foundation';
 import { memberExtremesTable } from './member-extremes';
@@ -11,7 +12,15 @@ import { displacementsTable, reactionsTable } from './nodal';
 import { stationsTable } from './stations';
 
 /** Results that have a schedule. */
-export const resultLists = ['displacements', 'reactions', 'foundations', 'endForces', 'stations', 'memberExtremes'] as const;
+export const resultLists = [
+  'displacements',
+  'reactions',
+  'foundations',
+  'endForces',
+  'stations',
+  'memberExtremes',
+  'bucklingLengths',
+] as const;
 export type ResultList = (typeof resultLists)[number];
 
 export const isResultList = (name: string): name is ResultList => (resultLists as readonly string[]).includes(name);
@@ -65,6 +74,7 @@ const lists: Readonly<Record<ResultList, Listed>> = {
     table: (solution, outcome, display, { isThere }) => memberExtremesTable(solution, outcome, display, isThere),
     member: ({ member }) => member,
   }),
+  bucklingLengths: listed({ table: bucklingLengthsTable, member: ({ id }) => id }),
 };
 
 export const resultListWords = (list: ResultList): string => WORDS.lists[list];

@@ -57,7 +57,9 @@ const NAMED = 6;
 
 /** What can be said of an outcome at once. */
 export function judgementsOf(asked: Asked, governing: Governing): readonly Judgement[] {
-  return [balance, oneSided, neverActs, digits, movement, otherAxis].flatMap((judge) => judge(asked, governing) ?? []);
+  // A shape is of no particular size: nothing balances in it.
+  if (asked.solution.outcomes[asked.outcome]!.kind === 'shape') return [];
+  return [balance, displaced, oneSided, neverActs, digits, movement, otherAxis].flatMap((judge) => judge(asked, governing) ?? []);
 }
 
 /** What looks at each member or load of an outcome, and so takes its time; in the order in which it is told, behind the rest. */
@@ -78,6 +80,42 @@ function balance({ solution, outcome }: Asked): Judgement | undefined {
   const { residual, jointResidual } = response.equilibrium;
   const worst = Math.max(residual, jointResidual);
   return judged('balance', WORDS.balance(digitsOfShare(worst)), atLeast(digitsOfShare(worst), FEW_DIGITS));
+}
+
+/** A largest moment that is more than so many times that of the first order tells that the load is near the critical one. */
+const MUCH = 1.5;
+
+/** What the second order makes of the first, and how the structure leans in it. */
+function displaced({ model, solution, outcome, display }: Asked): Judgement | undefined {
+  const leans = solution.displaced?.[outcome];
+  if (!leans || !solution.firstOrder || model.members.length > MOST_MEMBERS) return undefined;
+  const now = largestMoment(solution, outcome);
+  const before = largestMoment({ ...solution, outcomes: solution.firstOrder }, outcome);
+  const size = Math.hypot(...leans.sway);
+  const imperfect = WORDS.leans(
+    size === 0 ? undefined : Math.round(1 / size),
+    leans.bow === 0 ? undefined : Math.round(1 / leans.bow),
+  );
+  const shown = (value: number): string => showQuantity(value, display.moment);
+  const times = before === 0 ? undefined : now / before;
+  return judged(
+    'displaced',
+    WORDS.displaced(times, shown(now), shown(before)) + imperfect,
+    times !== undefined && times > MUCH ? 'to be looked at' : 'well',
+  );
+}
+
+/** The largest bending moment of an outcome, about either axis. */
+function largestMoment(solution: Solution, outcome: number): number {
+  let most = 0;
+  for (let m = 0; m < solution.structure.lengths.length; m++) {
+    const diagram = diagramOf(solution, outcome, m);
+    for (const quantity of ['Mz', 'My'] as const) {
+      const { high, low } = reachIn(diagram, quantity);
+      most = Math.max(most, high, -low);
+    }
+  }
+  return most;
 }
 
 /** Members that act one way: which are slack, and how far from nothing what they may not take is beside the largest force. */
@@ -106,9 +144,15 @@ function neverActs({ model, solution }: Asked): Judgement | undefined {
   return judged('never-acts', WORDS.alwaysSlack(ids.join(', '), always.length - ids.length), 'to be looked at');
 }
 
+/** Whether theorems of the first order do not hold in it. */
+const isOfItsOwn = (solution: Solution, outcome: number): boolean =>
+  solution.outcomes[outcome]!.kind === 'shape' || solution.displaced?.[outcome] !== undefined;
+
 /** Clapeyron: what loads do is what members and springs store. */
 function energy({ model, solution, outcome }: Omit<Asked, 'drawn'>): Judgement | undefined {
-  const found = model.members.length > MOST_MEMBERS ? undefined : energiesOf(solution, outcome);
+  // Clapeyron's theorem is one of the first order.
+  if (isOfItsOwn(solution, outcome) || model.members.length > MOST_MEMBERS) return undefined;
+  const found = energiesOf(solution, outcome);
   if (!found) return undefined;
   const { work, stored } = found;
   const size = Math.max(Math.abs(work), Math.abs(stored));
@@ -154,6 +198,8 @@ const found = once((model: Model) => mirrorOf(model));
 
 /** A symmetric shape moves symmetrically, unless something is not the same on both sides. */
 function symmetry({ model, solution, outcome, display }: Omit<Asked, 'drawn'>): Judgement | undefined {
+  if (solution.outcomes[outcome]!.kind === 'shape' || Math.hypot(...(solution.displaced?.[outcome]?.sway ?? [0])) > 0)
+    return undefined;
   const response = responseOf(solution, outcome);
   const mirror = response && found(model);
   if (!response || !mirror) return undefined;
@@ -210,7 +256,8 @@ function otherAxis({ solution, drawn, display }: Asked, governing: Governing): J
 
 /** Members in which there is nothing, which is often a mistake. */
 function idle({ model, solution, outcome }: Omit<Asked, 'drawn'>): Judgement | undefined {
-  if (isRange(solution.outcomes[outcome]!) || model.members.length > MOST_MEMBERS) return undefined;
+  const { kind } = solution.outcomes[outcome]!;
+  if (kind === 'shape' || isRange(solution.outcomes[outcome]!) || model.members.length > MOST_MEMBERS) return undefined;
   const sizes = sizesOf(solution, outcome);
   if (sizes.force === 0) return undefined;
   const forces = lineQuantities.filter((quantity) => !isDisplacement(quantity));

@@ -1,0 +1,52 @@
+import { isRange, type Shape } from '../../combinations/outcome';
+import { giveBackKernels, takeKernels } from '../../linear-algebra/kernel-pool';
+import { MODES } from '../../model/analysis-settings';
+import { oneSidedIn } from '../../model/loads/one-sided';
+import type { Notice } from '../../model/notice';
+import { responseOf } from '../../results/sums';
+import type { Results, StructuralResponse } from '../../results/results';
+import type { Run, RunTask } from '../run';
+import { criticalLoads } from '../second-order/critical';
+import { buckling as WORDS } from '../words';
+
+/** Critical loads of the cases and sums that the model names, by the axial forces that they have in the first order. */
+export class Buckling implements Run {
+  update({ model, system, firstOrder, progress }: RunTask): Results {
+    const { status, notices, mechanisms, solution } = firstOrder!;
+    if (!solution) return { status, notices, mechanisms };
+    const { of = [], modes = MODES } = model.analysis?.buckling ?? {};
+    const said: Notice[] = [];
+    const say = (message: string, id: string): void =>
+      void said.push({ code: 'buckling', severity: 'warning', message, subjects: [id] });
+    const outcomes: Shape[] = [];
+    const responses: StructuralResponse[] = [];
+    const kernels = takeKernels();
+    try {
+      if (oneSidedIn(model).length > 0) say(WORDS.oneSided, of[0] ?? '');
+      else
+        for (const [i, id] of of.entries()) {
+          progress?.('cases', i / of.length);
+          const outcome = solution.outcomes.findIndex((one) => one.id === id);
+          if (outcome < 0 || isRange(solution.outcomes[outcome]!)) {
+            say(WORDS.range(id), id);
+            continue;
+          }
+          const first = responseOf(solution, outcome)!;
+          const found = criticalLoads(system, solution.supported, kernels, { first, modes });
+          if (found.length === 0) say(WORDS.none(id), id);
+          for (const [mode, { factor, shape }] of found.entries()) {
+            const at = responses.push(shape) - 1;
+            const name = { id: WORDS.name(mode + 1, id), title: WORDS.title(String(Number(factor.toPrecision(4)))) };
+            outcomes.push({ kind: 'shape', ...name, at, measure: 'factor', value: factor, of: outcome });
+          }
+        }
+    } finally {
+      giveBackKernels(kernels);
+    }
+    return { status, notices: said, mechanisms, solution: { ...solution, outcomes, responses } };
+  }
+
+  handOver(): void {
+    // Nothing is kept from one update to the next.
+  }
+}
