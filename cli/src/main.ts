@@ -1,10 +1,12 @@
 import { Command, CommanderError, InvalidArgumentError, Option } from 'commander';
 import { publishedRules } from '@rigid-beam/core/combinations/rules/published';
+import { displacedOutcomes, MODES, MOST_MODES } from '@rigid-beam/core/model/analysis-settings';
 import { limitStates } from '@rigid-beam/core/model/categories';
 import { permanentWays } from '@rigid-beam/core/model/model';
 import { runNames } from '@rigid-beam/core/analysis/runs';
 import { STATIONS, writable } from '@rigid-beam/core/formats/registry';
 import { backup, restore } from './backup';
+import { buckling, type BucklingOptions } from './buckling';
 import { check } from './check';
 import { combine, type CombineOptions } from './combine';
 import { papers, paperWays } from '@rigid-beam/drawing/paper/sizes';
@@ -46,9 +48,30 @@ program
     [] as string[],
   )
   .addOption(new Option('--run <run>', 'which analysis; the one that the model asks for where it is left out').choices(runNames))
+  .addOption(
+    new Option('--second-order [of]', 'in the displaced structure: everything, combinations, or those of a limit state')
+      .choices(displacedOutcomes)
+      .preset('everything'),
+  )
   .option('--remedies', 'for a structure that can move, also seek edits that stop it')
   .action(async (file: string, options: SolveOptions) => {
     process.exitCode = await solveCommand(file, options);
+  });
+
+program
+  .command('buckling')
+  .description('print critical load factors, by which the loads may grow until the structure buckles')
+  .argument('<file>', 'model file, or - for standard input')
+  .option(
+    '--case <id>',
+    'of this case or combination; may be repeated; else of every sum, or of every case',
+    (id: string, before: string[]) => [...before, id],
+    [] as string[],
+  )
+  .option('--modes <n>', 'how many of each', modeCount, MODES)
+  .option('--lengths', 'with the buckling lengths of all members in compression')
+  .action(async (file: string, options: BucklingOptions) => {
+    process.exitCode = await buckling(file, options);
   });
 
 program
@@ -265,6 +288,13 @@ function stationCount(text: string): number {
   const count = Number(text);
   if (!Number.isInteger(count) || count < 2 || count > 10_000)
     throw new InvalidArgumentError('Give a whole number from 2 to 10000.');
+  return count;
+}
+
+function modeCount(text: string): number {
+  const count = Number(text);
+  if (!Number.isInteger(count) || count < 1 || count > MOST_MODES)
+    throw new InvalidArgumentError(`Give a whole number from 1 to ${MOST_MODES}.`);
   return count;
 }
 

@@ -23,7 +23,9 @@ export const buckling = {
 /** What is said of the second order. */
 export const secondOrder = {
   travelling: 'trains travel in it, whose places are superposed: in second order nothing can be. Put the trains where they stand',
-  beyond:
+  beyond: (factor: string, members: string): string =>
+    `the loads are beyond the critical load: ${factor} of them can be borne, then members ${members} give way. Reduce the loads, make these members stiffer, or brace them`,
+  sheared:
     'the loads are beyond the critical load, so that there is no equilibrium of the second order. Reduce them, or brace the structure',
   unsettled:
     'the second order does not settle: the axial forces change with every displacement. The loads are near the critical load',

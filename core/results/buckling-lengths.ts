@@ -1,4 +1,4 @@
-import { MEMBER_FREEDOMS, STIFFNESS_WIDTH, isPlane } from '../stiffness/structure';
+import { MEMBER_FREEDOMS, STIFFNESS_WIDTH, isPlane, type Structure } from '../stiffness/structure';
 import { evaluate } from './polynomial';
 import { degreeOf, offsetOf } from './quantities';
 import type { Solution, StructuralResponse } from './results';
@@ -56,6 +56,19 @@ function largestForce(response: StructuralResponse): number {
     largest.set(response, most);
   }
   return most;
+}
+
+/** The members that bend most in a shape, by their places: those that store at least half of what the first of them does. */
+export function bendingMost(structure: Structure, shape: StructuralResponse): readonly number[] {
+  const stored = Array.from(structure.lengths, (_, m) =>
+    (['Mz', 'My'] as const).reduce((sum, about, i) => {
+      const EI = structure.stiffnesses[STIFFNESS_WIDTH * m + 2 + i]!;
+      return EI === 0 || offsetOf(about) >= shape.pieceWidth ? sum : sum + bendingEnergy(shape, m, about) / EI;
+    }, 0),
+  );
+  const most = Math.max(...stored);
+  const all = stored.flatMap((one, m) => (one >= most / 2 && one > 0 ? [m] : []));
+  return all.toSorted((a, b) => stored[b]! - stored[a]!);
 }
 
 /** ∫M² dx over member m, exact for cubics: Gauss with four points. */

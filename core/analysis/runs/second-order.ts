@@ -7,9 +7,14 @@ import { responseOf } from '../../results/sums';
 import { firstOrderOnly } from '../first-order-only';
 import type { Run, RunTask } from '../run';
 import { askedOutcomes } from '../second-order/asked';
+import { bendingMost } from '../../results/buckling-lengths';
+import { criticalLoads } from '../second-order/critical';
 import { displaced } from '../second-order/displaced';
 import { imperfectionsOf } from '../second-order/imperfections';
 import { secondOrder as WORDS } from '../words';
+
+/** Members that are named where they give way. */
+const NAMED = 6;
 
 /**
  * Second-order analysis: the cases and sums that the model asks for in equilibrium with the displaced structure, each on its own, since nothing of it may be
@@ -33,15 +38,25 @@ export class SecondOrder implements Run {
       for (const i of asked) {
         progress?.('cases', done++ / asked.size);
         const one = outcomes[i]!;
-        const fault = (message: string): void =>
-          void faults.push({ code: 'second-order', severity: 'error', message: `${one.id}: ${message}`, subjects: [one.id] });
+        const fault = (message: string, members: readonly string[] = []): void => {
+          const subjects = members.map((id) => `member ${id}`);
+          faults.push({ code: 'second-order', severity: 'error', message: `${one.id}: ${message}`, subjects });
+        };
         if (one.kind === 'travelling') fault(WORDS.travelling);
         if (one.kind !== 'superposed' && one.kind !== 'solved') continue;
         const first = responseOf(solution, i)!;
         const { leanOf, sway, bow } = imperfectionsOf(model.analysis?.secondOrder, structure, first);
         const response = displaced(system, supported, kernels, { first, leanOf });
-        if (response === 'beyond' || response === 'unsettled') {
-          fault(WORDS[response]);
+        if (response === 'beyond') {
+          const [critical] = criticalLoads(system, supported, kernels, { first, modes: 1 });
+          const bending = critical ? bendingMost(structure, critical.shape) : [];
+          const members = bending.slice(0, NAMED).map((m) => structure.names.members[m]!);
+          const words = critical && WORDS.beyond(critical.factor.toPrecision(3), members.map((id) => `“${id}”`).join(', '));
+          fault(words ?? WORDS.sheared, members);
+          continue;
+        }
+        if (response === 'unsettled') {
+          fault(WORDS.unsettled);
           continue;
         }
         found[i] = { sway, bow };

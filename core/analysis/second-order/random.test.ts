@@ -10,7 +10,9 @@ import { randomSpace } from '../../test/random-space';
 import { responseOf } from '../../results/sums';
 import { denseSecondOrder } from '../../test/stability-functions';
 import { loadsOnNodes } from '../../stiffness/assemble';
-import { solve } from '../session';
+import { giveBackKernels, takeKernels } from '../../linear-algebra/kernel-pool';
+import { AnalysisSession, solve } from '../session';
+import { criticalLoads } from './critical';
 
 /** A frame of some storeys under forces on its joints that press, pull and push; in space its columns stand in a square. */
 function frame(random: Random, kind: 'plane' | 'space'): Model {
@@ -86,6 +88,31 @@ describe('frames by the stability functions of the textbook and a dense matrix',
     expect(unsettled).toBeLessThan(10);
     expect(refused).toBeGreaterThan(10);
     expect(refused).toBeLessThan(150);
+  });
+});
+
+describe('critical loads', () => {
+  test.each(['plane', 'space'] as const)('of 200 frames in the %s lie where the dense matrix turns', (space) => {
+    let compared = 0;
+    const kernels = takeKernels();
+    for (let seed = 1; seed <= 200; seed++) {
+      const session = new AnalysisSession();
+      const { solution } = session.update(frame(new Random(seed), space)).now;
+      const { structure, supported, responses } = solution!;
+      const [critical] = criticalLoads(session.system!, supported, kernels, { first: responses[0]!, modes: 1 });
+      session.close();
+      if (!critical) continue;
+      compared++;
+      const isStable = (factor: number): boolean =>
+        denseSecondOrder(
+          structure,
+          loadsOnNodes(structure, 0),
+          Array.from(structure.lengths, (_, m) => factor * responses[0]!.ends[12 * m + 6]!),
+        ) !== undefined;
+      expect([seed, isStable(critical.factor * (1 - 1e-7)), isStable(critical.factor * (1 + 1e-7))]).toEqual([seed, true, false]);
+    }
+    giveBackKernels(kernels);
+    expect(compared).toBeGreaterThan(180);
   });
 });
 
