@@ -1,14 +1,18 @@
 import { limitStates, limitStateTable, type LimitState } from '../model/categories';
+import type { Outcome } from './outcome';
 import type { Combination, Model } from '../model/model';
 import { titleOfCombination } from './sum-text';
 
 /** What is looked at together: cases, sums for a limit state, envelopes. */
-export const listKinds = ['case', ...limitStates, 'envelope'] as const;
+export const listKinds = ['case', ...limitStates, 'envelope', 'shape'] as const;
 export type ListKind = (typeof listKinds)[number];
 
-const KIND_TITLES: Readonly<Record<'case' | 'envelope', string>> = { case: 'Cases', envelope: 'Envelopes' };
-export const kindTitle = (kind: ListKind): string =>
-  kind === 'case' || kind === 'envelope' ? KIND_TITLES[kind] : limitStateTable[kind as LimitState].title;
+const KIND_TITLES: Readonly<Partial<Record<ListKind, string>>> = {
+  case: 'Cases',
+  envelope: 'Envelopes',
+  shape: 'Critical loads',
+};
+export const kindTitle = (kind: ListKind): string => KIND_TITLES[kind] ?? limitStateTable[kind as LimitState].title;
 
 /** A case or a combination as it is listed: its place among the outcomes, and why rules have made it. */
 export interface Listed {
@@ -25,11 +29,12 @@ const kindOf = (one: Combination): ListKind => (one.type === 'envelope' ? 'envel
 
 /**
  * All cases and combinations by their kinds; of sums those that govern something first, each in the order of the model. `governs`: by id, as
- * `readGoverningSums` finds it.
+ * `readGoverningSums` finds it; `outcomes`: of a solution, whose shapes stand last.
  */
 export function listed(
   { cases, combinations }: Pick<Model, 'cases' | 'combinations'>,
   governs?: ReadonlyMap<string, number>,
+  outcomes: readonly Outcome[] = [],
 ): readonly Listed[] {
   const all = [
     ...cases.map(({ id, title = '' }, outcome): Listed => ({ id, title, why: title, outcome, kind: 'case', governs: undefined })),
@@ -38,6 +43,9 @@ export function listed(
       const why = one.made ? `${title} · ${one.made.reason}` : title;
       return { id: one.id, title, why, outcome: cases.length + i, kind: kindOf(one), governs: governs?.get(one.id) };
     }),
+    ...outcomes.flatMap(({ kind, id, title }, outcome): Listed[] =>
+      kind === 'shape' ? [{ id, title, why: title, outcome, kind, governs: undefined }] : [],
+    ),
   ];
   const groups = new Map(listKinds.map((kind) => [kind, [[], []] as [Listed[], Listed[]]]));
   for (const one of all) groups.get(one.kind)![one.governs === 0 ? 1 : 0].push(one);

@@ -1,5 +1,6 @@
 import { withAxes } from '@rigid-beam/core/quantities/axis-names';
 import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
+import { analysisCommands } from './analysis-commands';
 import type { Command } from './command';
 import { geometryCommands } from './geometry-commands';
 import { loadCommands } from './load-commands';
@@ -11,6 +12,7 @@ import { viewCommands } from './view-commands';
 
 /** Everything that the command field knows. A new command is added to one of these lists. Axes in its words stand as `withAxes` takes them. */
 const all: readonly Command[] = [
+  ...analysisCommands,
   ...geometryCommands,
   ...loadCommands,
   ...pickingCommands,

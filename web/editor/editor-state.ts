@@ -57,6 +57,10 @@ export const isHeld = ({ preview, proposal, model }: EditorState): boolean =>
   preview !== undefined && !proposal && model.members.length > LIVELY;
 
 /** The quantity that is looked at: the chosen one, or what the structure suggests. */
+/** Whether what acts is a shape of no particular size, so that nothing but itself is drawn of it. */
+export const isShapeShown = (state: Pick<EditorState, 'drawn' | 'acting' | 'stage'>): boolean =>
+  state.stage === 'results' && state.drawn.results?.solution?.outcomes[actingIndex(state)]?.kind === 'shape';
+
 export const quantityOf = ({ quantity, suggestion }: Pick<EditorState, 'quantity' | 'suggestion'>): SheetQuantity =>
   quantity ?? suggestion?.quantity ?? 'Mz';
 

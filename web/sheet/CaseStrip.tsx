@@ -5,6 +5,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { Radio, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { showNumber } from '@rigid-beam/core/quantities/show';
 import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
 import { listed } from '@rigid-beam/core/combinations/listed';
 import { isReady } from '@rigid-beam/core/results/readings';
@@ -138,7 +139,11 @@ export function CaseStrip() {
   const governing = useDeferredValue(useEditorState((state) => state.governing));
   const isCurrent = useEditorState(({ settled }) => settled.model === governing?.model);
   const unlisted = useEditorState((state) => state.unlisted);
-  const whole = useMemo(() => listed({ cases, combinations }, governing?.counts), [cases, combinations, governing]);
+  const outcomes = useDeferredValue(useEditorState((state) => state.settled.results?.solution?.outcomes));
+  const whole = useMemo(
+    () => listed({ cases, combinations }, governing?.counts, outcomes),
+    [cases, combinations, governing, outcomes],
+  );
   // What acts is there, whatever is left out.
   const all = useMemo(
     () =>
@@ -267,6 +272,8 @@ function Governing({ outcome }: PictureProps) {
   const solution = results?.solution;
   const axial = useEditorState((state) => state.suggestion?.axial === 'bars');
   if (!solution?.outcomes[outcome] || !isReady(solution, outcome)) return '–';
+  const acts = solution.outcomes[outcome];
+  if (acts.kind === 'shape') return acts.measure === 'factor' ? `× ${showNumber(acts.value)}` : `${showNumber(acts.value)} Hz`;
   const display = { ...defaultDisplay, ...model.display };
   const largest = (quantity: 'N' | 'Mz' | 'My'): number => largestOf(governingValues(solution, outcome, quantity));
   if (axial) return `N ${showForce(largest('N'), display)}`;

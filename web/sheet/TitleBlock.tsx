@@ -7,7 +7,7 @@ import { useShallow } from 'zustand/react/shallow';
 import { isOn, switchNames } from '@rigid-beam/drawing/stage-view';
 import { ruleOf } from '@rigid-beam/drawing/rule-words';
 import { diagramStyles, momentFaces, type DiagramStyle, type MomentFace, type SheetQuantity } from '@rigid-beam/drawing/view';
-import { actingIndex, isCutShown, isInfluenceShown, quantityOf } from '../editor/editor-state';
+import { actingIndex, isCutShown, isInfluenceShown, isShapeShown, quantityOf } from '../editor/editor-state';
 import { NARROW } from '../editor/slices/page';
 import { settledSolution, useDisplay, useEditor, useEditorState, useModel } from '../editor/use-editor';
 import { Select, ToggleButton } from '../ui/controls';
@@ -114,7 +114,8 @@ export function TitleBlock({ controller }: { readonly controller: SheetControlle
   const acts = solution?.outcomes[outcome] ?? state.settled.model.cases[outcome];
   const influence = useEditorState(isInfluenceShown);
   const { quantity, stage, switches } = state;
-  const hasDiagram = isOn(stage, switches, 'diagram');
+  const isShape = useEditorState(isShapeShown);
+  const hasDiagram = !isShape && isOn(stage, switches, 'diagram');
   const display = useDisplay();
 
   const isCut = useEditorState(isCutShown);
@@ -139,6 +140,7 @@ export function TitleBlock({ controller }: { readonly controller: SheetControlle
       <Acting title={acts?.title}>
         {acts ? acts.id : WORDS.noLoadCase}
         {acts?.title && ` · ${acts.title}`}
+        {solution?.displaced?.[outcome] && ` · ${WORDS.secondOrder}`}
       </Acting>
       {hasDiagram && (
         <Quantities
@@ -156,7 +158,7 @@ export function TitleBlock({ controller }: { readonly controller: SheetControlle
         </Quantities>
       )}
       {hasDiagram && <Rule title={ruleOf(quantity, state, display)}>{ruleOf(quantity, state, display)}</Rule>}
-      <DrawnScale state={state} outcome={outcome} />
+      {!isShape && <DrawnScale state={state} outcome={outcome} />}
       <Said controller={controller} extremes={hasDiagram ? extremeWords(state, outcome) : undefined} />
       <AlsoShow />
       {controller && <ViewTools controller={controller} />}

@@ -12,12 +12,15 @@ import { isOn, viewOfStage } from '@rigid-beam/drawing/stage-view';
 import type { View } from '@rigid-beam/drawing/view';
 import { SKETCHED, weightAt, withoutSmallTalk } from '@rigid-beam/drawing/level-of-detail';
 import { cutOf } from '../editor/cut-of';
-import { actingIndex, isHeld, quantityOf, togetherOf, type EditorState } from '../editor/editor-state';
+import { actingIndex, isHeld, isShapeShown, quantityOf, togetherOf, type EditorState } from '../editor/editor-state';
 
 const NONE: View['also'] = [];
 
 /** What a drawing in hand leaves out. */
 const HELD: Partial<View> = { values: 'none', kinks: false, governing: false, detail: 'outline', reactions: false, loads: 'none', resultant: false, dimensions: 'none', names: false, sections: false }; // oxfmt-ignore
+
+/** Of a shape nothing is drawn but itself. */
+const SHAPE: Partial<View> = { quantity: 'none', also: NONE, deflected: true, reactions: false, loads: 'none', resultant: false };
 
 /** What the sheet shows: what the stage is about and what the user switched, and of something large that is in hand only what is watched (docs/decisions/018). */
 export function viewOf(
@@ -51,6 +54,7 @@ export function viewOf(
     pointed: undefined,
     scale,
     weight: look === 'turning' ? 1 : weightAt(model, seen, scale),
+    ...(isShapeShown(state) && SHAPE),
     ...(isHeld(state) && HELD),
   };
 }

@@ -84,6 +84,7 @@ export const titleBlock = {
     `what 1 ${force} brings about where it stands · positive values on the side that it comes from`,
   titleBlock: 'Title block',
   noLoadCase: 'No load case',
+  secondOrder: 'second order',
   quantity: 'Quantity',
   scaleField: 'Scale of what is drawn',
   diagramScale: 'Diagram scale',

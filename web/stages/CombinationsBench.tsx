@@ -14,6 +14,7 @@ import { Button, Columns, FieldNote, Hint, PanelSubtitle, Row, Select, Stack } f
 import { NameField } from '../ui/NameField';
 import { Tick } from '../ui/Tick';
 import { COMBINE } from './words';
+import { AnalysisPart } from './combinations/AnalysisPart';
 import { ActTogether } from './combinations/ActTogether';
 import { FactorTable } from './combinations/FactorTable';
 import { PatternsPart } from './combinations/PatternsPart';
@@ -44,6 +45,7 @@ export function CombinationsBench() {
       <ActTogether />
       <PatternsPart />
       <RulesPart />
+      <AnalysisPart />
       {acting && <ReasonBox combination={acting} />}
       {model.combinations.length === 0 && <Hint>{COMBINE.none}</Hint>}
       {model.combinations.length > 0 && (

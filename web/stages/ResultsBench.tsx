@@ -27,6 +27,7 @@ import { Where } from '../ui/ReadTable';
 import { InfluenceButton } from '../cards/InfluenceButton';
 import type { SheetController } from '../sheet/controller';
 import { CutTool } from '../sheet/tools/cut-tool';
+import { ShapePart } from './results/ShapePart';
 import { CutPart } from './results/CutPart';
 import { ThenAndNow } from './results/ThenAndNow';
 import { cutPart as CUT, thenAndNow as THEN } from './results/words';
@@ -50,6 +51,7 @@ export function ResultsBench({ sheet }: { readonly sheet: SheetController | unde
   const linear = responseOf(solution, outcome);
   if (influence) return <InfluencePart looked={influence} />;
   if (cut) return <CutPart cut={cut} />;
+  if (acts.kind === 'shape') return <ShapePart solution={solution} outcome={outcome} shape={acts} />;
   return (
     <Stack>
       <PanelSubtitle>{WORDS.whatGovernsIn(acts.id)}</PanelSubtitle>

@@ -37,6 +37,14 @@ export const headlines = {
   nothing: 'Nothing acts in it.',
 };
 
+export const shapePart = {
+  factor: (factor: string, of: string): string => `At ${factor} times what acts in ${of} the structure gives way like this.`,
+  bends: (ids: readonly string[], more: number): string => `Bends most: ${ids.join(', ')}${more > 0 ? ` and ${more} more` : ''}.`,
+  beyond: 'The loads are beyond what the structure can bear.',
+  below10: 'Under 10 the second order matters: choose it in Combinations, under Analysis.',
+  schedule: 'As a schedule',
+};
+
 export const isItRight = {
   title: 'Is it right?',
   well: 'As it should be:',
