@@ -42,6 +42,8 @@ export interface StructuralResponse {
 export interface DisplacedOutcome {
   readonly sway: readonly [x: number, z: number];
   readonly bow: number;
+  /** 4m: by member the slopes a + b·x by which it leans before anything acts, along y, then along z; undefined where none does. */
+  readonly leans?: Float64Array;
 }
 
 /** A solved model. Names stand in `structure.names` and `outcomes`; everything else is by index. */

@@ -248,6 +248,7 @@ export const cut = {
   body: 'On the free body',
   joint: 'On the joint',
   member: 'On the member, in the axes of the structure',
+  displaced: 'Of the displaced axis',
   atStart: 'At its start',
   atEnd: 'At its end',
   supports: 'Supports together',

@@ -6,6 +6,7 @@ import type { DisplacedOutcome, Results } from '../../results/results';
 import { responseOf } from '../../results/sums';
 import { firstOrderOnly } from '../first-order-only';
 import type { Run, RunTask } from '../run';
+import type { Lean } from '../second-order/along';
 import { askedOutcomes } from '../second-order/asked';
 import { bendingMost } from '../../results/buckling-lengths';
 import { criticalLoads } from '../second-order/critical';
@@ -46,6 +47,7 @@ export class SecondOrder implements Run {
         if (one.kind !== 'superposed' && one.kind !== 'solved') continue;
         const first = responseOf(solution, i)!;
         const { leanOf, sway, bow } = imperfectionsOf(model.analysis?.secondOrder, structure, first);
+        const isImperfect = bow !== 0 || sway[0] !== 0 || sway[1] !== 0;
         const response = displaced(system, supported, kernels, { first, leanOf });
         if (response === 'beyond') {
           const [critical] = criticalLoads(system, supported, kernels, { first, modes: 1 });
@@ -59,7 +61,7 @@ export class SecondOrder implements Run {
           fault(WORDS.unsettled);
           continue;
         }
-        found[i] = { sway, bow };
+        found[i] = { sway, bow, ...(isImperfect && { leans: leansOf(structure.lengths.length, leanOf) }) };
         // A case keeps its place: sums that are not asked for are still made of the first order.
         const factors = one.kind === 'superposed' ? one.factors : alone(responses.length, one.at);
         outcomes[i] = { kind: 'solved', id: one.id, title: one.title, at: responses.push(response) - 1, factors };
@@ -80,6 +82,9 @@ export class SecondOrder implements Run {
     // Nothing is kept from one update to the next.
   }
 }
+
+const leansOf = (count: number, leanOf: (m: number) => Lean): Float64Array =>
+  Float64Array.from({ length: 4 * count }, (_, i) => leanOf(i >> 2)[i % 4 < 2 ? 'v' : 'w'][i % 2] ?? 0);
 
 const alone = (count: number, at: number): Float64Array => {
   const factors = new Float64Array(count);

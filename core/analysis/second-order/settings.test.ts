@@ -2,6 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import { checkModel } from '../../model/check';
 import type { AnalysisSettings } from '../../model/analysis-settings';
 import type { Model } from '../../model/model';
+import { jointOf } from '../../results/bodies/joint';
+import { memberBody } from '../../results/bodies/member-body';
 import { clamp, EI, pin, Reading, roller, sketch, solved } from '../../test/build';
 import { AnalysisSession, solve } from '../session';
 
@@ -93,6 +95,17 @@ describe('what the model asks for', () => {
     };
     expect(of(1, 'second-order') / of(1, 'first-order')).toBeGreaterThan(1.3);
     expect(of(1e-8, 'second-order') / of(1e-8, 'first-order')).toBeCloseTo(1, 7);
+  });
+
+  test('members and joints are in balance on the displaced axis', () => {
+    for (const imperfect of [{}, { sway: { angle: 0.005 } }, { bow: { ratio: 0.004 } }]) {
+      const { solution } = solved(column({ secondOrder: { of: 'strength', ...imperfect } }, 2e3));
+      const at = solution.outcomes.findIndex(({ id }) => id === 'U');
+      const body = memberBody(solution, at, 0);
+      expect(body.residual).toBeLessThan(1e-6);
+      expect(Math.abs(body.displaced[5])).toBeGreaterThan(1e3);
+      for (const node of [0, 1]) expect(jointOf(solution, at, node).residual).toBeLessThan(1e-9);
+    }
   });
 
   test('edit after edit it is what a fresh analysis finds', () => {

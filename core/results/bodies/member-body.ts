@@ -2,6 +2,7 @@ import { actingCases } from '../../combinations/outcome';
 import type { Resultant, Solution } from '../results';
 import { responseOf } from '../sums';
 import { appliedToPart } from './applied-to';
+import { displacedCouple } from './displaced-couple';
 import { about, atPoint, inGlobal, NOTHING, plus, pointOf } from './vectors';
 
 /** A member cut free at both ends: what its nodes exert on it and what lies on it, global, about its start. N and N·m. */
@@ -9,6 +10,8 @@ export interface MemberBody {
   readonly start: Resultant;
   readonly end: Resultant;
   readonly applied: Resultant;
+  /** Of the second order: the couple of axial forces on the displaced axis. */
+  readonly displaced: Resultant;
   /** What is left of all of it, beside the largest of it. */
   readonly residual: number;
 }
@@ -30,8 +33,9 @@ export function memberBody(solution: Solution, outcome: number, m: number): Memb
   for (const [c, load] of appliedToPart(s, { member: m, from: 0, to: s.lengths[m]! }))
     applied = plus(applied, about(here, load), factors.get(c) ?? 0);
   const [start, end] = [at(0), at(1)];
-  const left = [start, end, applied].reduce((sum, one) => plus(sum, one), NOTHING);
-  const size = Math.max(0, ...[start, end, applied].flat().map(Math.abs));
+  const displaced = displacedCouple(solution, outcome, m);
+  const left = [start, end, applied, displaced].reduce((sum, one) => plus(sum, one), NOTHING);
+  const size = Math.max(0, ...[start, end, applied, displaced].flat().map(Math.abs));
   const rest = Math.max(...s.active.map((k) => Math.abs(left[k]!)));
-  return { start, end, applied, residual: size > 0 ? rest / size : 0 };
+  return { start, end, applied, displaced, residual: size > 0 ? rest / size : 0 };
 }

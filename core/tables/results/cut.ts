@@ -78,7 +78,7 @@ export function jointTable({ members, applied, reaction }: Joint, solution: Solu
 
 /** A member between its nodes, about its start: the axes of the structure. */
 export function memberBodyTable(
-  { start, end, applied }: MemberBody,
+  { start, end, applied, displaced }: MemberBody,
   active: readonly number[],
   display: DisplayUnits,
 ): Table<SumRow> {
@@ -86,6 +86,7 @@ export function memberBodyTable(
     { what: WORDS.atStart, sum: start },
     { what: WORDS.atEnd, sum: end },
     { what: RESULTS.loads, sum: applied },
+    ...(displaced.some((value) => value !== 0) ? [{ what: WORDS.displaced, sum: displaced }] : []),
   ];
   return sumsTable(WORDS.member, rows, active, display);
 }
