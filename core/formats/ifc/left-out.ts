@@ -48,6 +48,8 @@ export function leftOutOf(model: Model): readonly string[] {
     model.expected?.length && WORDS.expected,
     model.ruleSets?.length && WORDS.rules,
     model.report && WORDS.report,
+    model.analysis?.secondOrder && WORDS.secondOrder,
+    model.analysis?.buckling && WORDS.buckling,
     model.grid && WORDS.grid,
     model.underlay && WORDS.underlay,
   ].filter((one) => typeof one === 'string');

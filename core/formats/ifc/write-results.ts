@@ -15,9 +15,10 @@ export function writeResults(writing: Writing, solution: Solution, share: Exclud
   for (const [outcome, { id, kind }] of solution.outcomes.entries()) {
     const of = writing.groups.get(id);
     if (!of || (kind !== 'solved' && kind !== 'superposed')) continue;
+    const isDisplaced = solution.displaced?.[outcome] !== undefined;
     const group = writing.rooted('IfcStructuralResultGroup', ['results', id], {
-      ...{ Name: id, Description: WORDS.signs, TheoryType: choice('FIRST_ORDER_THEORY') },
-      ...{ ResultForLoadGroup: of, IsLinear: true },
+      ...{ Name: id, Description: WORDS.signs, TheoryType: choice(isDisplaced ? 'SECOND_ORDER_THEORY' : 'FIRST_ORDER_THEORY') },
+      ...{ ResultForLoadGroup: of, IsLinear: !isDisplaced },
     });
     groups.push(group);
     const RelatedObjects = [...ofNodes(writing, solution, outcome, id)];

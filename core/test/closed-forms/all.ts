@@ -4,6 +4,7 @@ import type { Case } from './case';
 import { frames } from './frames';
 import { oneSidedForms } from './one-sided';
 import { threeMoments } from './published';
+import { secondOrderForms } from './second-order';
 import { spaceMembers } from './space-members';
 import { spaceStructures } from './space-structures';
 
@@ -14,6 +15,7 @@ export const closedForms: readonly Case[] = [
   ...threeMoments,
   ...frames,
   ...oneSidedForms,
+  ...secondOrderForms,
   ...spaceMembers,
   ...spaceStructures,
 ];
