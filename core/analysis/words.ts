@@ -22,6 +22,7 @@ export const buckling = {
 
 /** What is said of the second order. */
 export const secondOrder = {
+  inFirst: (id: string): string => `${id}, first order`,
   travelling: 'trains travel in it, whose places are superposed: in second order nothing can be. Put the trains where they stand',
   beyond: (factor: string, members: string): string =>
     `the loads are beyond the critical load: ${factor} of them can be borne, then members ${members} give way. Reduce the loads, make these members stiffer, or brace them`,

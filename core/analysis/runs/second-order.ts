@@ -1,6 +1,7 @@
 import type { Outcome } from '../../combinations/outcome';
 import { giveBackKernels, takeKernels } from '../../linear-algebra/kernel-pool';
 import { oneSidedIn } from '../../model/loads/one-sided';
+import { uniqueNames } from '../../model/unique-names';
 import type { Notice } from '../../model/notice';
 import type { DisplacedOutcome, Results } from '../../results/results';
 import { responseOf } from '../../results/sums';
@@ -69,6 +70,9 @@ export class SecondOrder implements Run {
     } finally {
       giveBackKernels(kernels);
     }
+    // What was solved in second order stands behind once more as the first has it, to be looked at beside it.
+    const free = uniqueNames(outcomes.map(({ id }) => id));
+    for (const [i, one] of solution.outcomes.entries()) if (found[i]) outcomes.push({ ...one, id: free(WORDS.inFirst(one.id)) });
     if (faults.length > 0) return { status: 'invalid', notices: [...notices, ...faults], mechanisms };
     return {
       status,

@@ -28,9 +28,17 @@ describe('what the model asks for', () => {
     const k = Math.sqrt((1.5 * P) / EI);
     expect(r.reaction('1', 'U')[2]! / ((1e3 * Math.tan(k * H)) / k)).toBeCloseTo(1, 9);
     expect(r.reaction('1', 'S')[2]).toBeCloseTo(1e3 * H, 6);
-    expect(r.solution.outcomes.map(({ kind }) => kind)).toEqual(['solved', 'solved', 'solved', 'superposed', 'envelope']);
+    expect(r.solution.outcomes.map(({ kind }) => kind)).toEqual([
+      'solved',
+      'solved',
+      'solved',
+      'superposed',
+      'envelope',
+      'superposed',
+    ]);
     expect(r.max('m', 'Mz', 'E').value).toBeCloseTo(Math.max(r.max('m', 'Mz', 'U').value, r.max('m', 'Mz', 'S').value), 3);
-    // The first order of all of it stands beside it.
+    // The first order of it stands behind, to be looked at beside it, and that of all of it in results of its own.
+    expect(r.reaction('1', 'U, first order')[2]).toBeCloseTo(1e3 * H, 6);
     expect(new Reading(r.results.others!.get('first-order')!).reaction('1', 'U')[2]).toBeCloseTo(1e3 * H, 6);
   });
 
