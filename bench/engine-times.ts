@@ -22,7 +22,7 @@ import { assembleStiffness } from '@rigid-beam/core/stiffness/assemble';
 import { memberMatrices } from '@rigid-beam/core/stiffness/member-matrices';
 import { numberFreedoms } from '@rigid-beam/core/stiffness/numbering';
 import { reducedSystem } from '@rigid-beam/core/stiffness/reduced-system';
-import { building, lattice, spaceBuilding, bracedBuilding } from './structures';
+import { building, lattice, spaceBuilding, bracedBuilding, leaningBuilding } from './structures';
 
 // Measures one thing, named by the first argument, in a process of its own, and prints it as JSON: what one measurement leaves in
 // memory must not burden the next. `matrix NAME FOLDER` writes the matrix of a structure instead.
@@ -146,6 +146,29 @@ const measurements: Record<string, () => object> = {
       session.update({ ...model, loads: model.loads.map((one, i) => (i === 0 && one.type === 'line' ? { ...one, from: { wy: -run }, to: { wy: -run } } : one)) }), // oxfmt-ignore
     );
     return { members: model.members.length, whole, edit };
+  },
+  'second order': () => {
+    const model = leaningBuilding();
+    const whole = median(5, () => solve(structuredClone(model)));
+    const session = new AnalysisSession();
+    session.update(model);
+    const edit = median(5, (run) =>
+      session.update({
+        ...model,
+        loads: model.loads.map((one, i) =>
+          i === 0 && one.type === 'line' ? { ...one, from: { wy: -run }, to: { wy: -run } } : one,
+        ),
+      }),
+    );
+    return { members: model.members.length, whole, edit };
+  },
+  buckling: () => {
+    const model = spaceBuilding(5, 5, 11, 1);
+    const of = (modes: number): number => {
+      const asked: Model = { ...model, analysis: { buckling: { of: [model.cases[0]!.id], modes } } };
+      return median(3, () => solve(structuredClone(asked)));
+    };
+    return { members: model.members.length, first: of(1), six: of(6) };
   },
   influence: () => {
     const model = spaceBuilding(12, 12, 22, 1);

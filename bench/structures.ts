@@ -94,6 +94,24 @@ export function bracedBuilding(cases: number): Model {
   return { ...base, members: [...base.members, ...ties], combinations };
 }
 
+/** The building of 1,056 members under a fifth of its critical load, with 10 sums that are asked for in second order, leaning and bowed. */
+export function leaningBuilding(): Model {
+  const base = spaceBuilding(5, 5, 11, 10);
+  const factors = (i: number): Record<string, number> =>
+    Object.fromEntries(base.cases.map(({ id }, c) => [id, 0.12 * (c === 0 ? 1.35 : ((i * 7 + c * 3) % 5) / 2 - 1)]));
+  const combinations = Array.from({ length: 10 }, (_, i) => ({
+    id: `U${i}`,
+    type: 'sum' as const,
+    limitState: 'strength' as const,
+    factors: factors(i),
+  }));
+  return {
+    ...base,
+    combinations,
+    analysis: { secondOrder: { of: 'strength', sway: { angle: 1 / 200 }, bow: { ratio: 1 / 250 } } },
+  };
+}
+
 /** A lattice girder in space of `panels` panels: four chords, posts, rails and diagonals on all sides, rigid joints; on two feet every 50 panels. */
 export function lattice(panels: number, cases: number): Model {
   const nodes: ModelNode[] = [];

@@ -2,7 +2,7 @@ import { limitStates, type LimitState } from './categories';
 import { choice, positive, type Fields } from './fields';
 import { isObject, type Entity } from './findings';
 import { swayDirections, type SwayDirection } from './loads/notional';
-import { checkReference, listOf, type RuleContext } from './rules/context';
+import { byId, checkReference, listOf, type RuleContext } from './rules/context';
 
 /** Which outcomes are analysed in the displaced structure: every case and combination, every combination, or those of one limit state. */
 export type DisplacedOutcomes = 'everything' | 'combinations' | LimitState;
@@ -33,6 +33,8 @@ export interface SecondOrderSettings {
   readonly of: DisplacedOutcomes;
   readonly sway?: Sway;
   readonly bow?: Bow;
+  /** By material the part of its stiffness that counts, as direct analysis methods ask for it: 0.8. */
+  readonly stiffness?: { readonly [material: string]: number };
 }
 
 /** Critical loads of cases and combinations, so many of each. */
@@ -63,6 +65,7 @@ export const analysisFields: Fields = {
         kind: 'object',
         fields: { angle: positive('number'), height: positive('length'), columns: count, towards: choice(...swayDirections) },
       },
+      stiffness: { kind: 'factors' },
       bow: { kind: 'object', fields: { ratio: positive('number'), curve: choice(...Object.keys(BOWS)) } },
     },
   },
@@ -122,6 +125,18 @@ export function checkAnalysis({ model, findings }: RuleContext): void {
         bow.ratio,
         'A member bowed by more than a tenth of its length is no imperfection',
         'Give at most 0.1, such as 1/250',
+      );
+  }
+  const stiffness = part(part(settings, 'secondOrder'), 'stiffness') ?? {};
+  const materials = byId(model, 'materials');
+  for (const [id, factor] of Object.entries(stiffness)) {
+    checkReference(findings, materials, id, `${at}.stiffness.${id}`, 'material');
+    if (!(Number(factor) > 0 && Number(factor) <= 1))
+      fault(
+        `${at}.stiffness.${id}`,
+        factor,
+        'Of a stiffness more than nothing and no more than all of it counts',
+        'Give a number up to 1, such as 0.8',
       );
   }
   const buckling = part(settings, 'buckling');

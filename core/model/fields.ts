@@ -16,7 +16,7 @@ export type Field =
   | { readonly kind: 'choice'; readonly of: readonly string[]; readonly required?: true }
   | { readonly kind: 'object'; readonly fields: Fields; readonly required?: true }
   | { readonly kind: 'vector'; readonly dimension: DimensionName; readonly required?: true }
-  | { readonly kind: 'factors'; readonly required: true }
+  | { readonly kind: 'factors'; readonly required?: true }
   | { readonly kind: 'ids'; readonly required: true }
   | { readonly kind: 'names'; readonly required?: true }
   | { readonly kind: 'steps'; readonly required: true }

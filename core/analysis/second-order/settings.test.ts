@@ -4,6 +4,7 @@ import type { AnalysisSettings } from '../../model/analysis-settings';
 import type { Model } from '../../model/model';
 import { jointOf } from '../../results/bodies/joint';
 import { memberBody } from '../../results/bodies/member-body';
+import { edited } from '../../test/edited';
 import { clamp, EI, pin, Reading, roller, sketch, solved } from '../../test/build';
 import { AnalysisSession, solve } from '../session';
 
@@ -80,6 +81,8 @@ describe('what the model asks for', () => {
     ['out of the plane', { secondOrder: { of: 'strength', sway: { angle: 0.005, towards: 'back' } } }, /does not lean/],
     ['half a column', { secondOrder: { of: 'strength', sway: { height: 4, columns: 1.5 } } }, /Columns are counted/],
     ['bow twice', { secondOrder: { of: 'strength', bow: { ratio: 0.004, curve: 'a' } } }, /one of them/],
+    ['more stiffness than there is', { secondOrder: { of: 'strength', stiffness: { m: 1.2 } } }, /no more than all of it/],
+    ['the stiffness of nothing', { secondOrder: { of: 'strength', stiffness: { x: 0.8 } } }, /no material “x”/],
     ['modes of nothing', { buckling: { of: ['X'] } }, /no case or combination “X”/],
     ['too many modes', { buckling: { of: ['U'], modes: 99 } }, /at most 24/],
   ])('%s make no sense', (_, analysis, words) => {
@@ -103,6 +106,26 @@ describe('what the model asks for', () => {
     };
     expect(of(1, 'second-order') / of(1, 'first-order')).toBeGreaterThan(1.3);
     expect(of(1e-8, 'second-order') / of(1e-8, 'first-order')).toBeCloseTo(1, 7);
+  });
+
+  test('of a reduced stiffness only the second order makes less', () => {
+    const r = solved(column({ secondOrder: { of: 'service', stiffness: { m: 0.8 } } }, 1e3));
+    const k = Math.sqrt(P / (0.8 * EI));
+    expect(r.reaction('1', 'S')[2]! / ((1e3 * Math.tan(k * H)) / k)).toBeCloseTo(1, 9);
+    expect(r.displacement('2', 'W')[0]! / ((1e3 * H ** 3) / (3 * EI))).toBeCloseTo(1, 9);
+    expect(r.displacement('2', 'S, first order')[0]! / ((1e3 * H ** 3) / (3 * EI))).toBeCloseTo(1, 9);
+  });
+
+  test('what the settings name is followed by edits', () => {
+    const model = column({ secondOrder: { of: 'strength', stiffness: { m: 0.8 } }, buckling: { of: ['U', 'S'] } });
+    const renamed = edited(edited(model, { type: 'rename', list: 'materials', names: { m: 'steel' } }), {
+      type: 'rename',
+      list: 'combinations',
+      names: { U: 'V' },
+    });
+    expect([renamed.analysis!.secondOrder!.stiffness, renamed.analysis!.buckling!.of]).toEqual([{ steel: 0.8 }, ['V', 'S']]);
+    const less = edited(model, { type: 'remove', list: 'combinations', keys: ['U', 'S'] });
+    expect(less.analysis!.buckling).toBeUndefined();
   });
 
   test('members and joints are in balance on the displaced axis', () => {

@@ -23,8 +23,15 @@ export function keepReported(draft: Draft<Model>): void {
   }
 }
 
-/** After an edit: critical loads are looked for of what is there. */
+/** After an edit: what the analysis is told of is there. */
 export function keepAnalysed(draft: Draft<Model>): void {
+  const { stiffness } = draft.analysis?.secondOrder ?? {};
+  if (stiffness) {
+    const materials = new Set(draft.materials.map(({ id }) => id));
+    const kept = Object.entries(stiffness).filter(([id]) => materials.has(id));
+    if (kept.length === 0) delete draft.analysis!.secondOrder!.stiffness;
+    else if (kept.length < Object.keys(stiffness).length) draft.analysis!.secondOrder!.stiffness = Object.fromEntries(kept);
+  }
   const buckling = draft.analysis?.buckling;
   if (!buckling) return;
   const outcomes = new Set([...draft.cases, ...draft.combinations].map(({ id }) => id));

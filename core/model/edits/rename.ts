@@ -58,6 +58,11 @@ export function renameReferences(draft: Draft<Model>, list: KeyedList, names: Re
       if (next !== undefined) item[key] = next;
     }
   }
+  const stiffness = draft.analysis?.secondOrder?.stiffness;
+  if (list === 'materials' && stiffness)
+    draft.analysis!.secondOrder!.stiffness = Object.fromEntries(
+      Object.entries(stiffness).map(([id, factor]) => [nextName(names, id) ?? id, factor]),
+    );
   const renamed = (ids: readonly string[]): string[] => ids.map((id) => nextName(names, id) ?? id);
   // Groups name them in lists, and so do loads on several things.
   if (list === 'nodes' || list === 'members')
