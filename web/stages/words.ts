@@ -288,6 +288,7 @@ export const analysisPart = {
   curve: (curve: string, share: number): string => `Curve ${curve}: L/${share}`,
   ownBow: 'By a ratio',
   bowRatio: 'Bow over length, such as 1/250',
+  stiffness: (material: string): string => `Part of the stiffness of ${material} that counts`,
   criticalLoads: 'Critical loads of',
   notFound: 'Nothing',
   modes: 'Modes',

@@ -81,6 +81,7 @@ function Imperfect({ second, onChange }: ImperfectProps) {
           onChange({ ...rest, ...(sway && { sway }), ...next });
         }}
       />
+      <CountingStiffness second={second} onChange={onChange} />
       {bow?.ratio !== undefined && (
         <QuantityField
           label={WORDS.bowRatio}
@@ -92,6 +93,26 @@ function Imperfect({ second, onChange }: ImperfectProps) {
       )}
     </>
   );
+}
+
+/** Which part of the stiffness counts, by material: all of it where nothing is said. */
+function CountingStiffness({ second, onChange }: ImperfectProps) {
+  const materials = useEditorState((state) => state.model.materials);
+  return materials.map(({ id }) => (
+    <QuantityField
+      key={id}
+      label={WORDS.stiffness(id)}
+      value={second.stiffness?.[id] ?? 1}
+      dimension="number"
+      unit=""
+      onCommit={(factor) => {
+        const { [id]: _, ...others } = second.stiffness ?? {};
+        const stiffness = factor === undefined || factor === 1 ? others : { ...others, [id]: factor };
+        const { stiffness: __, ...rest } = second;
+        onChange({ ...rest, ...(Object.keys(stiffness).length > 0 && { stiffness }) });
+      }}
+    />
+  ));
 }
 
 function Leaning({ sway, onChange }: { readonly sway: Sway; readonly onChange: (next: Sway) => void }) {
