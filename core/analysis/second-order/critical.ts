@@ -82,22 +82,27 @@ export function criticalLoads(
   return found;
 }
 
-/** The factor at which there are `mode` modes for the first time. */
+/** The factor at which there are `mode` modes for the first time: halved until it is alone, then by the regula falsi (Illinois), which is quick as long as the push goes straight through zero. */
 function search(mode: number, known: Known[], look: (factor: number) => Known): number | undefined {
-  for (let step = 0; step < STEPS; step++) {
+  /** What is left at a side that stays is halved each time, so that the other side moves too. */
+  const damped = new Map<Known, number>();
+  for (let step = 1; step < STEPS; step++) {
     const above = known.findIndex(({ count }) => count >= mode);
     if (above < 0) return undefined;
     const [low, high] = [known[above - 1]!, known[above]!];
     const width = high.factor - low.factor;
     if (width <= EXACT * high.factor) return (low.factor + high.factor) / 2;
     const isAlone = high.count - low.count === 1 && low.factor > 0 && width < 0.2 * high.factor;
-    // Every third step halves: a pole of the push does not go through zero straight.
-    if (!isAlone || step % 3 === 2 || low.left * high.left >= 0) look(low.factor + width / 2);
-    else {
-      const straight = low.factor + (width * low.left) / (low.left - high.left);
-      const edge = 0.4 * EXACT * high.factor;
-      look(Math.min(Math.max(straight, low.factor + edge), high.factor - edge));
+    const [below, beyond] = [damped.get(low) ?? low.left, damped.get(high) ?? high.left];
+    if (!isAlone || step % 6 === 0 || below * beyond >= 0) {
+      look(low.factor + width / 2);
+      continue;
     }
+    const edge = 0.4 * EXACT * high.factor;
+    const straight = low.factor + (width * below) / (below - beyond);
+    const found = look(Math.min(Math.max(straight, low.factor + edge), high.factor - edge));
+    const stays = found.count >= mode ? low : high;
+    damped.set(stays, (stays === low ? below : beyond) / 2);
   }
   return undefined;
 }
