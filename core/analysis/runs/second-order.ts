@@ -136,7 +136,7 @@ function solvedDisplaced(
 }
 
 const leansOf = (count: number, leanOf: (m: number) => Lean): Float64Array =>
-  Float64Array.from({ length: 4 * count }, (_, i) => leanOf(i >> 2)[i % 4 < 2 ? 'v' : 'w'][i % 2] ?? 0);
+  Float64Array.from({ length: 4 * count }, (_, i) => leanOf(i >> 2)[(i & 3) < 2 ? 'v' : 'w'][i & 1] ?? 0);
 
 const alone = (count: number, at: number): Float64Array => {
   const factors = new Float64Array(count);

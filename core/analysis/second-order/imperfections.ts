@@ -30,14 +30,11 @@ export function imperfectionsOf(
   const way = !sway ? [0, 0] : sway.towards ? chosen(swayOf(sway.towards)) : worst(s, first);
   const leaning = [angle * way[0]!, angle * way[1]!] as const;
   const ratio = bow ? bowRatio(bow) : 0;
-  return {
-    sway: leaning,
-    bow: ratio,
-    leanOf: (m) => {
-      const swaying = swayOn(s, m, leaning);
-      return ratio === 0 ? swaying : plus(swaying, bowOn(s, m, first, ratio));
-    },
-  };
+  const leans = Array.from(s.lengths, (_, m): Lean => {
+    const swaying = swayOn(s, m, leaning);
+    return ratio === 0 ? swaying : plus(swaying, bowOn(s, m, first, ratio));
+  });
+  return { sway: leaning, bow: ratio, leanOf: (m) => leans[m]! };
 }
 
 const chosen = ({ axis, sense }: { axis: 'x' | 'z'; sense: 1 | -1 }): readonly [number, number] =>
