@@ -148,6 +148,12 @@ test('what there is nothing of is refused, and not left out of a sheet with its 
   expect(drawn({ ...known, supports: [] }, 'Mz')).toMatch(/is not solved/);
   expect(drawn(known, 'deflected', { outcome: at('U') })).toMatch(/envelope has no deflected shape/);
   expect(drawn(known, 'loads', { outcome: at('U') })).toMatch(/Different loads act/);
+  const buckled: Model = { ...known, analysis: { buckling: { of: ['U1'], modes: 1 } } };
+  const shape = solve(buckled).solution!.outcomes.findIndex(({ kind }) => kind === 'shape');
+  expect(drawn(buckled, 'Mz', { outcome: shape })).toMatch(
+    /“Buckling 1 of U1” is a shape of no particular size: draw it deflected/,
+  );
+  expect(typeof drawn(buckled, 'deflected', { outcome: shape })).toBe('object');
   expect(drawn(known, 'sigmaV')).toMatch(/equivalent stress is still being found/);
   const bare = { ...known, sections: known.sections.map(({ id }) => ({ id, A: 1e-3, Iz: 1e-6 })) };
   expect(drawn(bare, 'sigma')).toMatch(/normal stress is not known here/);

@@ -77,6 +77,7 @@ export function viewOfSubject(
   const isCase = subject === 'loads' && outcome >= 0 && outcome < model.cases.length;
   if (how !== 'no' && !one && !isCase) return WORDS.notSolved;
   if (one && isRange(one) && (subject === 'loads' || subject === 'deflected')) return WORDS.noOneValue[subject];
+  if (one?.kind === 'shape' && how !== 'no' && subject !== 'deflected') return WORDS.ofAShape(one.id);
   return {
     ...plainView,
     ...viewOfStage(stage, switches),

@@ -29,6 +29,7 @@ export const paperWords = {
   notSolved: 'The model is not solved: there are no results to draw.',
   awaited: (quantity: string): string => `The ${quantity} is still being found. Draw it again when it is there.`,
   notKnown: (quantity: string): string => `The ${quantity} is not known here: the sections do not tell it.`,
+  ofAShape: (id: string): string => `“${id}” is a shape of no particular size: draw it deflected.`,
   noOneValue: {
     loads: 'Different loads act in what an envelope encloses: draw those of one of them.',
     deflected: 'An envelope has no deflected shape of its own: draw that of one of what it encloses.',

@@ -57,6 +57,7 @@ export function ChartsDrawer() {
   const found = useRun(solution, outcome, ids);
   const [besides, setBesides] = useState<readonly string[]>([]);
   const acts = solution?.outcomes[outcome]?.id;
+  const isShape = solution?.outcomes[outcome]?.kind === 'shape';
   const chosen = besides.filter((id) => id !== acts && solution?.outcomes.some((one) => one.id === id));
   const others = useRunIn(solution, found?.read === 'all' ? ids : ids.slice(0, 1), chosen);
   return (
@@ -76,7 +77,9 @@ export function ChartsDrawer() {
       </Head>
       {found && found.read !== 'all' && <Hint>{ONE_ONLY[found.read]}</Hint>}
       {others.length < chosen.length && <Hint role="status">{WORDS.othersTooMany}</Hint>}
-      {solution && found ? (
+      {isShape ? (
+        <Hint>{WORDS.ofAShape}</Hint>
+      ) : solution && found ? (
         <RunCharts
           key={ids.join()}
           solution={solution}

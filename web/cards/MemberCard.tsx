@@ -234,7 +234,9 @@ export function MemberCard({
       )}
     </>
   );
-  const reading = solution?.outcomes[outcome] && (
+  // Forces in a shape of no particular size say nothing.
+  const isShape = solution?.outcomes[outcome]?.kind === 'shape';
+  const reading = solution?.outcomes[outcome] && !isShape && (
     <>
       {found && (
         <MemberCharts
@@ -266,7 +268,7 @@ export function MemberCard({
   );
   return (
     <Stack>
-      {stage === 'results' && solution?.outcomes[outcome] ? (
+      {stage === 'results' && solution?.outcomes[outcome] && !isShape ? (
         <>
           {members.length === 1 && what}
           <MemberReading {...{ members, solution, outcome }} />

@@ -92,12 +92,14 @@ export function NodeCard({ nodes }: { readonly nodes: readonly ModelNode[] }) {
       {support && nodes.length === 1 && <SupportDetails support={support} />}
     </>
   );
-  const movement = nodes.length === 1 && <Movement id={node.id} />;
+  // A shape is of no particular size.
+  const isShape = solution?.outcomes[outcome]?.kind === 'shape';
+  const movement = nodes.length === 1 && !isShape && <Movement id={node.id} />;
   const places = nodes.flatMap(({ id }) => solution?.structure.names.nodes.indexOf(id) ?? []).filter((i) => i >= 0);
   return (
     <Stack>
       {place !== '' && <Hint>{place}</Hint>}
-      {stage === 'results' && solution?.outcomes[outcome] ? (
+      {stage === 'results' && solution?.outcomes[outcome] && !isShape ? (
         <>
           {movement}
           {places.length > 0 && <NodeReading nodes={places} solution={solution} outcome={outcome} />}

@@ -41,6 +41,7 @@ export const chartsDrawer = {
   diagramsAlongMembers: 'Diagrams along members',
   diagrams: 'Diagrams',
   closeTheDiagrams: 'Close the diagrams',
+  ofAShape: 'A shape is of no particular size: choose a case or combination on the strip.',
   selectFirst: 'Select a member, or members that follow each other, to read their diagrams.',
 };
 
