@@ -19,7 +19,7 @@ let own: Kernels | undefined;
 
 /** Vectors of one length side by side in the memory of kernels, to be added again and again with other weights. */
 export interface Combiner {
-  /** The sum with these weights; good until the next one is made, here or by a later combiner. */
+  /** The sum with these weights, nothing of vectors behind the last of them; good until the next one is made, here or by a later combiner. */
   readonly sum: (weights: ArrayLike<number>) => Float64Array;
   /** Widens the bounds by the sum at hand. */
   readonly bound: () => void;
@@ -52,6 +52,8 @@ export function combinerOf(
   return {
     sum: (weights) => {
       numbers.set(weights, table);
+      // Vectors behind the last weight have none: what an earlier sum had for them is gone.
+      numbers.fill(0, table + weights.length, table + parts.length);
       kernels.combine({ at: 0, stride, count: parts.length }, table, stride, out);
       return sum;
     },

@@ -40,12 +40,13 @@ export function blockOf({ responses, structure }: Solution, from: number, to: nu
   return { lengths, width, first, from: over, to: Float64Array.from(stops), numbers, cases: own };
 }
 
-/** With which factors what was solved makes up a part of an envelope. */
+/** With which factors all that was solved makes up a part of an envelope; a sum of the first order has none of what was solved behind the cases. */
 export function weightsOf(solution: Solution, part: number): ArrayLike<number> {
   const alone = ({ at }: { readonly at: number }): ArrayLike<number> => solution.responses.map((_, c) => (c === at ? 1 : 0));
   return readOutcome<ArrayLike<number>>(solution.outcomes[part]!, {
     solved: alone,
-    superposed: ({ factors }) => factors,
+    superposed: ({ factors }) =>
+      factors.length === solution.responses.length ? factors : solution.responses.map((_, c) => factors[c] ?? 0),
     travelling: readFromParts,
     envelope: readFromParts,
     shape: alone,

@@ -11,7 +11,8 @@ export function readNow(solution: Solution, outcome: number, quantity: Quantity)
   return withFound(solution, outcome, { extremes, curve: [quantity, ended(readCurve(solution, outcome, quantity))] });
 }
 
-function ended<T>(reading: Generator<number, T>): T {
+/** What a reading finds when nobody interrupts it. */
+export function ended<T>(reading: Generator<number, T>): T {
   let step = reading.next();
   while (!step.done) step = reading.next();
   return step.value;

@@ -20,6 +20,8 @@ import { displaced } from '../second-order/displaced';
 import { imperfectionsOf } from '../second-order/imperfections';
 import { secondOrder as WORDS } from '../words';
 
+/** What is less in balance than this is not believed. */
+const BALANCED = 1e-6;
 /** Members that are named where they give way. */
 const NAMED = 6;
 
@@ -126,6 +128,8 @@ function solvedDisplaced(
   const response = displaced(system, supported, kernels, { first, leanOf });
   if (response === 'unsettled') return { words: WORDS.unsettled, members: [] };
   if (response !== 'beyond') {
+    const { residual, jointResidual } = response.equilibrium;
+    if (!(Math.max(residual, jointResidual) <= BALANCED)) return { words: WORDS.unsettled, members: [] };
     const isImperfect = bow !== 0 || sway[0] !== 0 || sway[1] !== 0;
     return { response, displaced: { sway, bow, ...(isImperfect && { leans: leansOf(structure.lengths.length, leanOf) }) } };
   }

@@ -4,6 +4,10 @@ import type { AnalysisSettings } from '../../model/analysis-settings';
 import type { Model } from '../../model/model';
 import { jointOf } from '../../results/bodies/joint';
 import { memberBody } from '../../results/bodies/member-body';
+import { extremes } from '../../results/extremes';
+import { readCurve } from '../../results/read-curve';
+import { readExtremes } from '../../results/read-extremes';
+import { ended } from '../../results/read-now';
 import { edited } from '../../test/edited';
 import { clamp, EI, pin, Reading, roller, sketch, solved } from '../../test/build';
 import { AnalysisSession, solve } from '../session';
@@ -41,6 +45,25 @@ describe('what the model asks for', () => {
     // The first order of it stands behind, to be looked at beside it, and that of all of it in results of its own.
     expect(r.reaction('1', 'U, first order')[2]).toBeCloseTo(1e3 * H, 6);
     expect(new Reading(r.results.others!.get('first-order')!).reaction('1', 'U')[2]).toBeCloseTo(1e3 * H, 6);
+  });
+
+  test('an envelope of both is read ahead as one by one, shapes beside them or not', () => {
+    for (const buckling of [undefined, { of: ['U'], modes: 2 }]) {
+      const { solution } = solved(column({ secondOrder: { of: 'strength' }, ...(buckling && { buckling }) }, 1e3));
+      const at = (id: string): number => solution.outcomes.findIndex((one) => one.id === id);
+      const read = ended(readExtremes(solution, at('E')));
+      const curve = ended(readCurve(solution, at('E'), 'Mz'));
+      for (const quantity of ['Mz', 'N', 'v'] as const) {
+        const both = ['U', 'S'].map((id) => extremes(solution, at(id), 0, quantity));
+        const { values } = read.get(quantity)!;
+        expect(values[0]).toBeCloseTo(Math.max(...both.map(({ max }) => max.value)), 6);
+        expect(values[2]).toBeCloseTo(Math.min(...both.map(({ min }) => min.value)), 6);
+      }
+      expect(Math.max(...curve.max)).toBeCloseTo(
+        Math.max(...['U', 'S'].map((id) => extremes(solution, at(id), 0, 'Mz').max.value)),
+        6,
+      );
+    }
   });
 
   test.each([
