@@ -66,7 +66,10 @@ describe('rigid-beam solve', () => {
     expect([first.run, second.run, modes.run]).toEqual([undefined, 'second-order', 'natural-modes']);
     const largest = ({ results }: Written, id: string): number =>
       Object.values(results[id]!.nodes).reduce((most, { ux }) => Math.max(most, Math.abs(ux)), 0);
-    expect(Object.keys(second.results)).toEqual(Object.keys(first.results));
+    // What was solved in second order stands behind once more as the first has it.
+    const behind = ['U1, first order', 'U2, first order'];
+    expect(Object.keys(second.results)).toEqual([...Object.keys(first.results), ...behind]);
+    expect(largest(second, behind[0]!)).toBe(largest(first, 'U1'));
     // Under a seventh of its critical load the rib moves about a seventh further; a case alone is not asked for.
     expect(largest(second, 'U1') / largest(first, 'U1')).toBeGreaterThan(1.05);
     expect(largest(second, 'W')).toBe(largest(first, 'W'));
