@@ -94,7 +94,7 @@ export function bracedBuilding(cases: number): Model {
   return { ...base, members: [...base.members, ...ties], combinations };
 }
 
-/** The building of 1,056 members under a fifth of its critical load, with 10 sums that are asked for in second order, leaning and bowed. */
+/** The building of 1,056 members under so little of the other loads that it can bear it, with 10 sums that are asked for in second order, leaning and bowed. */
 export function leaningBuilding(): Model {
   const base = spaceBuilding(5, 5, 11, 10);
   const factors = (i: number): Record<string, number> =>

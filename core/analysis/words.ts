@@ -1,3 +1,5 @@
+import { counted } from '../counted';
+
 /** What is said of members that act one way. */
 export const oneSided = {
   loose: (id: string, members: string): string =>
@@ -16,6 +18,7 @@ export const buckling = {
   range: (of: string): string =>
     `Critical loads of “${of}” are not found: it is a range of values, and each of its parts buckles by itself. Choose a case or a sum`,
   none: (of: string): string => `Nothing buckles under “${of}”: no member is in compression`,
+  fewer: (of: string, count: number): string => `Of “${of}” only ${counted(count, 'critical load')} can be told`,
   oneSided:
     'Critical loads are not found: some members act one way, and which are slack changes with the load. Make them truss members',
 };

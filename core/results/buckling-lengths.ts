@@ -1,4 +1,6 @@
-import { MEMBER_FREEDOMS, STIFFNESS_WIDTH, isPlane, type Structure } from '../stiffness/structure';
+import { STIFFNESS_WIDTH, isPlane, type Structure } from '../stiffness/structure';
+import { maxNorm } from '../linear-algebra/max-norm';
+import { integrate } from './integrate';
 import { evaluate } from './polynomial';
 import { degreeOf, offsetOf } from './quantities';
 import type { Solution, StructuralResponse } from './results';
@@ -31,31 +33,21 @@ export function bucklingLengths(solution: Solution, outcome: number): readonly B
   const { structure } = solution;
   const shape = responseOf(solution, outcome)!;
   const acts = responseOf({ ...solution, outcomes: solution.firstOrder ?? solution.outcomes }, one.of)!;
+  const noise = 1e-9 * maxNorm(acts.ends);
   const found: BucklingLength[] = [];
   let most = 0;
-  for (let m = 0; m < structure.lengths.length; m++) {
-    const force = meanAxialForce(acts.ends, m);
+  for (let member = 0; member < structure.lengths.length; member++) {
+    const [force, length] = [meanAxialForce(acts.ends, member), structure.lengths[member]!];
     for (const [about, k] of isPlane(structure) ? ([['Mz', 2]] as const) : ([['Mz', 2], ['My', 3]] as const)) {
-      const EI = structure.stiffnesses[STIFFNESS_WIDTH * m + k]!;
+      const EI = structure.stiffnesses[STIFFNESS_WIDTH * member + k]!;
       if (EI === 0) continue;
-      const share = bendingEnergy(shape, m, about) / EI;
+      const share = bendingEnergy(shape, member, about) / EI;
       most = Math.max(most, share);
-      if (force * one.value < -1e-9 * largestForce(acts)) found.push({ member: m, about, force, length: structure.lengths[m]!, effective: Math.PI * Math.sqrt(EI / -(force * one.value)), share }); // oxfmt-ignore
+      const pressed = -force * one.value;
+      if (pressed > noise) found.push({ member, about, force, length, effective: Math.PI * Math.sqrt(EI / pressed), share });
     } // oxfmt-ignore
   }
-  return found.map((length) => ({ ...length, share: most === 0 ? 0 : length.share / most }));
-}
-
-const largest = new WeakMap<StructuralResponse, number>();
-function largestForce(response: StructuralResponse): number {
-  let most = largest.get(response);
-  if (most === undefined) {
-    most = 0;
-    for (let i = 0; i < response.ends.length; i += MEMBER_FREEDOMS)
-      most = Math.max(most, Math.abs(response.ends[i + 6]!), Math.abs(response.ends[i]!));
-    largest.set(response, most);
-  }
-  return most;
+  return found.map((one) => ({ ...one, share: most === 0 ? 0 : one.share / most }));
 }
 
 /** The members that bend most in a shape, by their places: those that store at least half of what the first of them does. */
@@ -66,21 +58,17 @@ export function bendingMost(structure: Structure, shape: StructuralResponse): re
       return EI === 0 || offsetOf(about) >= shape.pieceWidth ? sum : sum + bendingEnergy(shape, m, about) / EI;
     }, 0),
   );
-  const most = Math.max(...stored);
+  const most = maxNorm(Float64Array.from(stored));
   const all = stored.flatMap((one, m) => (one >= most / 2 && one > 0 ? [m] : []));
   return all.toSorted((a, b) => stored[b]! - stored[a]!);
 }
 
-/** ∫M² dx over member m, exact for cubics: Gauss with four points. */
+/** ∫M² dx over member m. */
 function bendingEnergy({ pieces, coefficients, pieceWidth }: StructuralResponse, m: number, moment: 'Mz' | 'My'): number {
   let sum = 0;
   for (let k = pieces.first[m]!; k < pieces.first[m + 1]!; k++) {
     const h = pieces.to[k]! - pieces.from[k]!;
-    for (const [t, weight] of GAUSS)
-      sum += weight * h * evaluate(coefficients, pieceWidth * k + offsetOf(moment), degreeOf(moment), t * h) ** 2;
+    sum += integrate(0, h, (x) => evaluate(coefficients, pieceWidth * k + offsetOf(moment), degreeOf(moment), x) ** 2);
   }
   return sum;
 }
-const [A, B] = [0.861136311594053, 0.339981043584856];
-const [WA, WB] = [0.347854845137454, 0.652145154862546];
-const GAUSS = [[(1 - A) / 2, WA / 2], [(1 - B) / 2, WB / 2], [(1 + B) / 2, WB / 2], [(1 + A) / 2, WA / 2]] as const; // oxfmt-ignore

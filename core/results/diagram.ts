@@ -43,7 +43,7 @@ export function diagramOf(solution: Solution, outcome: number, m: number): Diagr
 
 /** The diagrams of member m in what was solved. */
 export const diagramOfResponse = (
-  { structure }: Solution,
+  { structure }: Pick<Solution, 'structure'>,
   { pieces, coefficients, pieceWidth, ends }: StructuralResponse,
   m: number,
 ): Diagram => ({

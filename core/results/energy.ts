@@ -12,6 +12,7 @@ import {
   type Structure,
 } from '../stiffness/structure';
 import { diagramOf, type Diagram } from './diagram';
+import { integrate } from './integrate';
 import { evaluate } from './polynomial';
 import { pieceAt, pieceOf } from './read';
 import type { LineQuantity } from './quantities';
@@ -23,10 +24,6 @@ export interface Energies {
   readonly work: number;
   readonly stored: number;
 }
-
-/** Gauss–Legendre on [0, 1], exact to degree 9: products of loads and deflections have degree 6. */
-const POINTS = [0.04691007703066802, 0.23076534494715845, 0.5, 0.7692346550528415, 0.953089922969332];
-const WEIGHTS = [0.11846344252809454, 0.23931433524968324, 0.28444444444444444, 0.23931433524968324, 0.11846344252809454];
 
 /**
  * Of an outcome of one value. Found from diagrams and loads, and not from the stiffness: forces and curvatures that do not belong to each other, or to the displacements, tell it.
@@ -91,12 +88,7 @@ function workOfLoads(solution: Solution, factors: Float64Array, outcome: number)
 }
 
 /** ∫ f dx over piece k. */
-const over = (diagram: Diagram, k: number, f: (x: number) => number): number => between(diagram.from[k]!, diagram.to[k]!, f);
-
-function between(from: number, to: number, f: (x: number) => number): number {
-  const length = to - from;
-  return POINTS.reduce((sum, t, i) => sum + WEIGHTS[i]! * length * f(from + t * length), 0);
-}
+const over = (diagram: Diagram, k: number, f: (x: number) => number): number => integrate(diagram.from[k]!, diagram.to[k]!, f);
 
 function at(diagram: Diagram, k: number, quantity: LineQuantity, x: number): number {
   const c = pieceOf(diagram, k, quantity);
@@ -135,7 +127,7 @@ function workOn(
       if (!(high > low)) continue;
       ALONG.forEach((quantity, axis) => {
         const intensity = (x: number): number => q[2 * axis]! + ((q[2 * axis + 1]! - q[2 * axis]!) * (x - a)) / (b - a);
-        work += factor * between(low, high, (x) => intensity(x) * at(diagram, k, quantity, x));
+        work += factor * integrate(low, high, (x) => intensity(x) * at(diagram, k, quantity, x));
       });
     }
   }

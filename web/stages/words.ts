@@ -280,7 +280,7 @@ export const analysisPart = {
   height: 'Height',
   columns: 'Columns in a row',
   towards: 'Towards',
-  worst: 'Where it hurts most',
+  worst: 'Most unfavourable',
   ways: { right: 'Right', left: 'Left', forward: 'Forward', back: 'Back' },
   leansBy: (share: number): string => `The structure leans by 1/${share}.`,
   bow: 'Bow of members in compression',

@@ -17,12 +17,12 @@ export class Buckling implements Run {
     const { of = [], modes = MODES } = model.analysis?.buckling ?? {};
     const said: Notice[] = [];
     const say = (message: string, id: string): void =>
-      void said.push({ code: 'buckling', severity: 'warning', message, subjects: [id] });
+      void said.push({ code: 'buckling', severity: 'warning', message, subjects: [`combination ${id}`] });
     const outcomes: Shape[] = [];
     const responses: StructuralResponse[] = [];
     const kernels = takeKernels();
     try {
-      if (oneSidedIn(model).length > 0) say(WORDS.oneSided, of[0] ?? '');
+      if (oneSidedIn(model).length > 0) say(WORDS.oneSided, of.join(', '));
       else
         for (const [i, id] of of.entries()) {
           progress?.('cases', i / of.length);
@@ -34,6 +34,7 @@ export class Buckling implements Run {
           const first = responseOf(solution, outcome)!;
           const found = criticalLoads(system, solution.supported, kernels, { first, modes });
           if (found.length === 0) say(WORDS.none(id), id);
+          else if (found.length < modes) say(WORDS.fewer(id, found.length), id);
           for (const [mode, { factor, shape }] of found.entries()) {
             const at = responses.push(shape) - 1;
             const name = { id: WORDS.name(mode + 1, id), title: WORDS.title(String(Number(factor.toPrecision(4)))) };

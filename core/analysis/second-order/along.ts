@@ -8,13 +8,6 @@ export interface Lean {
 }
 export const UPRIGHT: Lean = { v: [], w: [] };
 
-/** The axial force along members: that of a response, and one more that is the same all along; times a load factor. */
-export interface AxialForce {
-  readonly response: StructuralResponse;
-  readonly more: number;
-  readonly factor: number;
-}
-
 /** A stretch of a piece: which piece it is, how many metres into it the stretch begins, and how long it is. */
 export interface Place {
   readonly piece: number;
@@ -23,13 +16,12 @@ export interface Place {
 }
 
 /** N by powers of t = x/h; as many as there are. */
-export function forceOn({ response, more, factor }: AxialForce, { piece, into, h }: Place): Float64Array {
-  const { coefficients: c, pieceWidth } = response;
+export function forceOn({ coefficients: c, pieceWidth }: StructuralResponse, { piece, into, h }: Place): Float64Array {
   const at = pieceWidth * piece;
   const force = Float64Array.of(
-    factor * (c[at]! + more + into * (c[at + 1]! + into * c[at + 2]!)),
-    factor * (c[at + 1]! + 2 * into * c[at + 2]!) * h,
-    factor * c[at + 2]! * h * h,
+    c[at]! + into * (c[at + 1]! + into * c[at + 2]!),
+    (c[at + 1]! + 2 * into * c[at + 2]!) * h,
+    c[at + 2]! * h * h,
   );
   return force[2] !== 0 ? force : force[1] !== 0 ? force.subarray(0, 2) : force.subarray(0, 1);
 }
@@ -59,18 +51,6 @@ export function slopeOn(
     power *= h;
   }
   return slope;
-}
-
-/** The greatest size that N may have on a piece. */
-export function sizeOn(axial: AxialForce, piece: number, h: number): number {
-  const [a, b = 0, c = 0] = forceOn(axial, { piece, into: 0, h });
-  return Math.max(Math.abs(a!), Math.abs(a! + b + c)) + Math.abs(c) / 4;
-}
-
-export function product(a: Float64Array, b: Float64Array): Float64Array {
-  const c = new Float64Array(a.length + b.length - 1);
-  for (let i = 0; i < a.length; i++) if (a[i] !== 0) for (let j = 0; j < b.length; j++) c[i + j]! += a[i]! * b[j]!;
-  return c;
 }
 
 /** ∫ p(t) dt over 0…1. */

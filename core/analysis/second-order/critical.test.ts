@@ -115,6 +115,15 @@ describe('critical loads', () => {
     expect(a![0]! * b![0]! + a![2]! * b![2]!).toBeCloseTo(0, 5);
   });
 
+  test('a column that hangs in its upper half and stands in its lower one buckles, however small the load', () => {
+    const held = (q: number, n: number): Model => strut(HELD, HELD, n, { loads: Array.from({ length: n }, (_, i) => ({ type: 'line', member: `m${i}`, from: { wy: -q }, to: { wy: -q } })) }); // oxfmt-ignore
+    const [first, second] = critical(held(1, 1), 2);
+    near(critical(held(1, 8))[0]!.factor, first!.factor);
+    const small = critical(held(1e-6, 1), 2);
+    near(small[0]!.factor, 1e6 * first!.factor);
+    near(small[1]!.factor, 1e6 * second!.factor);
+  });
+
   test('a truss buckles where its struts do, and what hangs does not buckle at all', () => {
     const model = (fy: number): Model =>
       sketch({ nodes: [['1', -3, 0], ['2', 3, 0], ['3', 0, 4]], members: [['a', '1', '3', { behaviour: 'truss' }], ['b', '2', '3', { behaviour: 'truss' }]],

@@ -1,9 +1,10 @@
 import { maxNorm } from '../../linear-algebra/max-norm';
 import type { Kernels } from '../../linear-algebra/kernels';
-import { lineQuantities, offsetOf } from '../../results/quantities';
+import { evaluate } from '../../results/polynomial';
+import { degreeOf, lineQuantities, offsetOf } from '../../results/quantities';
 import type { StructuralResponse } from '../../results/results';
 import { sumOf } from '../../results/sums';
-import { FREEDOMS, MEMBER_FREEDOMS, type Structure } from '../../stiffness/structure';
+import { FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../../stiffness/structure';
 import type { System } from '../factorise';
 import type { Lean } from './along';
 import { Columns } from './leaning';
@@ -20,8 +21,8 @@ export interface Critical {
 const EXACT = 1e-10;
 /** So far under it its shape is read: everything else is this part of it. */
 const BELOW = 1e-5;
-/** Factors beyond this tell that nothing buckles. */
-const MOST = 1e7;
+/** How often the first guess is doubled: beyond that no more modes are looked for. */
+const DOUBLED = 12;
 const STEPS = 200;
 
 /** What is known at a load factor: how many modes lie under it, and the reciprocal of what a push does, which goes through zero at each. */
@@ -62,9 +63,9 @@ export function criticalLoads(
     return one;
   };
   // Members between resting nodes are the stiffest way to buckle: where the first of them does, something has buckled before.
-  let high = firstGuess(structure, first, sign);
-  if (high === undefined) return [];
-  while (look(high).count < modes && high < MOST) high *= 2;
+  const guess = firstGuess(structure, first, sign);
+  if (guess === undefined) return [];
+  for (let doubled = 0; doubled <= DOUBLED && look(guess * 2 ** doubled).count < modes; doubled++);
   const found: Critical[] = [];
   for (let mode = 1; mode <= modes; mode++) {
     const factor = search(mode, known, look);
@@ -72,8 +73,7 @@ export function criticalLoads(
     const { columns, pressing: again } = pushed(mode + 1);
     again.lean({ factor: sign * factor * (1 - BELOW) });
     again.unstable();
-    const { displacements, residual } = again.added();
-    const added = again.responseTo(displacements, residual, supported);
+    const added = again.responseTo(again.solved(), supported);
     const whole = recoverLeaning({ structure, matrices }, first, { columns, leaning: again.leaning, added });
     const shape = sumOf(structure, [{ part: whole, factor: 1 }, { part: first, factor: -1 }]); // oxfmt-ignore
     const equal = found.filter((other) => Math.abs(other.factor - sign * factor) <= 1e-4 * factor);
@@ -107,20 +107,25 @@ function search(mode: number, known: Known[], look: (factor: number) => Known): 
   return undefined;
 }
 
-/** The factor at which the first member in compression buckles between clamped ends; where none is in compression, nothing buckles. */
-function firstGuess(s: Structure, { ends }: StructuralResponse, sign: 1 | -1): number | undefined {
-  const mean = Float64Array.from(s.lengths, (_, m) => (sign * (ends[MEMBER_FREEDOMS * m + 6]! - ends[MEMBER_FREEDOMS * m]!)) / 2);
-  const most = maxNorm(mean);
+/** The factor at which the first member in compression anywhere buckles between clamped ends; where none is, nothing buckles. */
+function firstGuess(
+  s: Structure,
+  { pieces, coefficients, pieceWidth, ends }: StructuralResponse,
+  sign: 1 | -1,
+): number | undefined {
+  // What is only rounding beside the others presses nothing.
+  const noise = 1e-9 * maxNorm(ends);
   let least = Infinity;
   for (let m = 0; m < s.lengths.length; m++) {
-    const N = mean[m]!;
-    const [EA, , EIz, EIy] = s.stiffnesses.subarray(7 * m, 7 * m + 4) as unknown as readonly [number, number, number, number];
-    // What is only rounding beside the others presses nothing.
-    if (N >= -1e-9 * most) continue;
-    const bending = Math.min(EIz || Infinity, EIy || Infinity);
+    const o = STIFFNESS_WIDTH * m;
+    const bending = Math.min(s.stiffnesses[o + 2]! || Infinity, s.stiffnesses[o + 3]! || Infinity);
     // A string goes as soon as what holds its ends does.
-    const critical = bending === Infinity ? 1e-3 * EA : (4 * Math.PI ** 2 * bending) / s.lengths[m]! ** 2;
-    least = Math.min(least, critical / -N);
+    const critical = bending === Infinity ? 1e-3 * s.stiffnesses[o]! : (4 * Math.PI ** 2 * bending) / s.lengths[m]! ** 2;
+    for (let k = pieces.first[m]!; k < pieces.first[m + 1]!; k++)
+      for (const x of [0, pieces.to[k]! - pieces.from[k]!]) {
+        const pressed = -sign * evaluate(coefficients, pieceWidth * k + offsetOf('N'), degreeOf('N'), x);
+        if (pressed > noise) least = Math.min(least, critical / pressed);
+      }
   }
   return least === Infinity ? undefined : least;
 }

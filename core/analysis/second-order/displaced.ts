@@ -12,8 +12,6 @@ import { recoverLeaning } from './recover-leaning';
 /** Axial forces are found anew until they change by less than this part of the largest one, or so often. */
 const SETTLED = 1e-9;
 const MOST_ROUNDS = 40;
-/** So many rounds factorise: the axial forces of later ones are near enough for the last factor to lead there. */
-const FACTORISED = 1;
 
 /**
  * The response of the displaced structure beside that of the first order: the axial forces that act on it are those that it has. 'beyond' where those of the first
@@ -32,43 +30,34 @@ export function displaced(
   const pressing = new Pressing(system, columns, kernels);
   const search = new FixedPoint();
   let more: Float64Array = new Float64Array(members);
+  /** The last axial forces under which it stood, and whether its factor is near enough to lead on from there. */
   let sure: Float64Array | undefined;
-  let isDue = true;
+  let isNear = false;
   for (let round = 0; round < MOST_ROUNDS; round++) {
     const isLeaning = pressing.lean({ more, factor: 1 });
-    let moved = isLeaning && !isDue && round >= FACTORISED ? pressing.addedSoon() : undefined;
-    const isFactorised = !moved;
-    let residual = 0;
-    if (!moved) {
-      if (!isLeaning || pressing.unstable() > 0) {
-        // A step that went too far is taken back by half.
-        if (!sure) return 'beyond';
-        more = more.map((force, m) => (force + sure![m]!) / 2);
-        isDue = true;
-        continue;
-      }
-      sure = more;
-      ({ displacements: moved, residual } = pressing.added());
-    }
-    const next = columns.axialForces(pressing.leaning, moved);
-    const change = maxNorm(next.map((force, m) => force - more[m]!));
-    if (change <= SETTLED * largest) {
-      if (isFactorised) {
-        const added = pressing.responseTo(moved, residual, supported);
+    const soon = isLeaning && isNear ? pressing.addedSoon() : undefined;
+    let exact = isLeaning && !soon ? pressing.added() : undefined;
+    const moved = soon ?? exact?.displacements;
+    if (moved) {
+      const next = columns.axialForces(pressing.leaning, moved);
+      const isSettled = maxNorm(next.map((force, m) => force - more[m]!)) <= SETTLED * largest;
+      // Whether it is stable only a factor of its own can tell.
+      if (isSettled) exact ??= pressing.added();
+      if (isSettled && exact) {
+        const added = pressing.responseTo(exact, supported);
         return recoverLeaning({ structure, matrices }, first, { columns, leaning: pressing.leaning, added });
       }
-      // Whether it is stable only a factor of its own can tell.
-      if (pressing.unstable() > 0) {
-        more = more.map((force, m) => (force + sure![m]!) / 2);
-        isDue = true;
+      if (!isSettled) {
+        if (exact) sure = more;
+        isNear = true;
+        more = search.next(more, next);
         continue;
       }
-      ({ displacements: moved, residual } = pressing.added());
-      const added = pressing.responseTo(moved, residual, supported);
-      return recoverLeaning({ structure, matrices }, first, { columns, leaning: pressing.leaning, added });
     }
-    isDue = false;
-    more = search.next(more, next);
+    // A step that went too far is taken back by half.
+    if (!sure) return 'beyond';
+    more = more.map((force, m) => (force + sure![m]!) / 2);
+    isNear = false;
   }
   return 'unsettled';
 }

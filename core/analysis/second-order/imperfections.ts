@@ -1,10 +1,12 @@
 import { bowRatio, swayAngle, type SecondOrderSettings } from '../../model/analysis-settings';
 import { swayOf } from '../../model/loads/notional';
-import { evaluate } from '../../results/polynomial';
-import { offsetOf } from '../../results/quantities';
+import { diagramOfResponse } from '../../results/diagram';
+import { productOf } from '../../results/polynomial';
+import { valueIn } from '../../results/read';
+import { meanAxialForce } from '../../results/slack';
 import type { StructuralResponse } from '../../results/results';
 import { BOWS_V, BOWS_W, isPlane, STIFFNESS_WIDTH, type Structure } from '../../stiffness/structure';
-import { forceOn, integral, product, slopeOn, UPRIGHT, type AxialForce, type Lean } from './along';
+import { forceOn, integral, slopeOn, UPRIGHT, type Lean } from './along';
 
 /** How the structure leans before anything acts in one outcome: by which angle towards X and Z, and by which bow its members in compression. */
 export interface Imperfections {
@@ -16,7 +18,7 @@ export interface Imperfections {
 const NONE: Imperfections = { sway: [0, 0], bow: 0, leanOf: () => UPRIGHT };
 
 /**
- * The imperfections that settings ask for, towards the side where they hurt most unless one is chosen: the structure leans as the first order moves its loads, a
+ * The imperfections that settings ask for, towards the most unfavourable side unless one is chosen: the structure leans as the first order moves its loads, a
  * member bows to the side to which it bends, in the plane in which it bends more easily.
  */
 export function imperfectionsOf(
@@ -50,15 +52,14 @@ function swayOn(s: Structure, m: number, [x, z]: readonly [number, number]): Lea
 /** The direction in which a lean of the whole does the most work on the displacements of the first order; X where it does none. */
 function worst(s: Structure, first: StructuralResponse): readonly [number, number] {
   const work = [0, 0];
-  const axial: AxialForce = { response: first, more: 0, factor: 1 };
   const { first: from, from: begins, to } = first.pieces;
   for (let m = 0; m < s.lengths.length; m++) {
     const [X, Z] = [swayOn(s, m, [1, 0]), swayOn(s, m, [0, 1])];
     for (let piece = from[m]!; piece < from[m + 1]!; piece++) {
       const h = to[piece]! - begins[piece]!;
-      const force = forceOn(axial, { piece, into: 0, h });
+      const force = forceOn(first, { piece, into: 0, h });
       for (const deflection of isPlane(s) ? (['v'] as const) : (['v', 'w'] as const)) {
-        const push = -h * integral(product(force, slopeOn(first, deflection, { piece, into: 0, h }, UPRIGHT)));
+        const push = -h * integral(productOf(force, slopeOn(first, deflection, { piece, into: 0, h }, UPRIGHT)));
         work[0]! += X[deflection][0]! * push;
         work[1]! += Z[deflection][0]! * push;
       }
@@ -71,20 +72,16 @@ function worst(s: Structure, first: StructuralResponse): readonly [number, numbe
 
 /** A parabola of height ratio·L between the ends of a member in compression. */
 function bowOn(s: Structure, m: number, first: StructuralResponse, ratio: number): Lean {
-  const { pieces, coefficients, pieceWidth, ends } = first;
   const bows = s.bows[m]!;
-  if (ends[12 * m + 6]! - ends[12 * m]! >= 0 || bows === 0) return UPRIGHT;
+  if (meanAxialForce(first.ends, m) >= 0 || bows === 0) return UPRIGHT;
   const o = STIFFNESS_WIDTH * m;
   const isWeakAcross =
     !isPlane(s) && (bows & BOWS_W) !== 0 && (!(bows & BOWS_V) || s.stiffnesses[o + 3]! < s.stiffnesses[o + 2]!);
   const deflection = isWeakAcross ? 'w' : 'v';
   if (!(bows & (isWeakAcross ? BOWS_W : BOWS_V))) return UPRIGHT;
   const L = s.lengths[m]!;
-  const at = (x: number): number => {
-    let k = pieces.first[m]!;
-    while (k + 1 < pieces.first[m + 1]! && pieces.to[k]! < x) k++;
-    return evaluate(coefficients, pieceWidth * k + offsetOf(deflection), 5, x - pieces.from[k]!);
-  };
+  const diagram = diagramOfResponse({ structure: s }, first, m);
+  const at = (x: number): number => valueIn(diagram, deflection, x);
   const side = at(L / 2) < (at(0) + at(L)) / 2 ? -1 : 1;
   return { ...UPRIGHT, [deflection]: [4 * side * ratio, (-8 * side * ratio) / L] };
 }

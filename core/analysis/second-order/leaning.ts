@@ -1,3 +1,4 @@
+import { productOf } from '../../results/polynomial';
 import type { StructuralResponse } from '../../results/results';
 import { condense, condenseLoads, recoverEnds, type Condensed } from '../../stiffness/condensation';
 import { keptEntries } from '../../stiffness/kept-entries';
@@ -6,7 +7,7 @@ import { memberStiffness } from '../../stiffness/member-stiffness';
 import { BEND_WIDTH } from '../../stiffness/bending';
 import { MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../../stiffness/structure';
 import { addToNodes, endDisplacements, toNodes } from '../../stiffness/transformation';
-import { forceOn, integral, product, slopeOn, type Lean } from './along';
+import { forceOn, integral, slopeOn, type Lean } from './along';
 import { bendingsOf, writeChain, type Bending } from './bending-planes';
 import { chainOf, type Chain } from './chain';
 import { reachOf, solveStretch, type SolvedStretch, type Stretch } from './stretch';
@@ -140,8 +141,7 @@ export class Columns {
       softest = Math.max(softest, section ? section.flexibility[0]! + (section.flexibility[3] ?? 0) : Infinity);
     if (most === 0 || most * L * L * softest < NOTHING) return undefined;
     memberStiffness({ EA: s.stiffnesses[o]!, GJ: s.stiffnesses[o + 1]!, L }, matrices.bends, BEND_WIDTH * m, k);
-    const loads = [0.5, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0];
-    loads[0] = 0;
+    const loads = new Array<number>(N).fill(0);
     const bases = this.basesOf(m, factor, more);
     let pull = 0;
     const chains: ({ chain: Chain; bases: readonly Base[] } | undefined)[] = [];
@@ -191,14 +191,13 @@ export class Columns {
     if (before && counts.every((count, i) => count === before[i])) return this.bases[m]!;
     this.counts[m] = counts;
     const lean = this.leanOf(m);
-    const axial = { response: this.response, more: 0, factor: 1 };
     return (this.bases[m] = bendings.map(({ planes }, b) =>
       Array.from({ length: pieces }, (_, i) => first[m]! + i).flatMap((piece, i) => {
         const count = counts[pieces * b + i]!;
         const h = (to[piece]! - from[piece]!) / count;
         return Array.from({ length: count }, (__, c): Base => {
           const place = { piece, into: c * h, h };
-          const force = forceOn(axial, place);
+          const force = forceOn(this.response, place);
           const slopes = planes.map(({ deflection }) => slopeOn(this.response, deflection, place, lean));
           return {
             piece,
@@ -206,7 +205,7 @@ export class Columns {
             h,
             axial: force,
             slopes,
-            pushes: slopes.map((slope) => product(force, slope)),
+            pushes: slopes.map((slope) => productOf(force, slope)),
           };
         });
       }),

@@ -15,6 +15,12 @@ import type { Added } from './recover-leaning';
 const STEPS = 6;
 const EXACT = 1e-12;
 
+/** How the nodes move (6n, nodes' axes), and what is left of the right-hand side beside its largest part. */
+export interface Solved {
+  readonly displacements: Float64Array;
+  readonly residual: number;
+}
+
 /** A structure under axial forces. Its factors lie in the kernels it was made with, one at a time. */
 export class Pressing {
   private factor: Factor | undefined;
@@ -65,8 +71,13 @@ export class Pressing {
     return undefined;
   }
 
-  /** The same by the factor of these very forces, with what is left of the right-hand side. */
-  added(): { readonly displacements: Float64Array; readonly residual: number } {
+  /** The same by a factor of these very forces, with what is left of the right-hand side; undefined where they make it unstable. */
+  added(): Solved | undefined {
+    return this.unstable() > 0 ? undefined : this.solved();
+  }
+
+  /** The same, stable or not, where it is factorised already. */
+  solved(): Solved {
     const { solutions, residuals } = solveRefined(this.factor!, [this.side()]);
     return { displacements: this.moved(solutions[0]!), residual: residuals[0]! };
   }
@@ -79,7 +90,7 @@ export class Pressing {
   }
 
   /** The response of the first-order structure to what makes up for the difference of the stiffness, beside the push. */
-  responseTo(displacements: Float64Array, residual: number, supported: Uint8Array): Added {
+  responseTo({ displacements, residual }: Solved, supported: Uint8Array): Added {
     const { structure, matrices } = this.system;
     const { loads, nodal } = this.now!;
     const forces = loads.slice();

@@ -1,3 +1,4 @@
+import { combine } from '../../linear-algebra/combine';
 import type { Pieces } from '../../results/breakpoints';
 import { evaluate } from '../../results/polynomial';
 import { offsetOf } from '../../results/quantities';
@@ -73,10 +74,10 @@ export function recoverLeaning(
       else addString(s.lengths[m]!, own, planes[0]!, over);
     });
   }
-  const sum = (a: Float64Array, b: Float64Array): Float64Array => a.map((value, i) => value + b[i]!);
+  const both = (key: 'displacements' | 'reactions'): Float64Array => combine([first[key], added.response[key]], [1, 1]);
   return {
-    displacements: sum(first.displacements, added.response.displacements),
-    reactions: sum(first.reactions, added.response.reactions),
+    displacements: both('displacements'),
+    reactions: both('reactions'),
     ends,
     coefficients,
     pieces,

@@ -104,8 +104,8 @@ function solveInPlane(section: Yielding, stretch: Stretch): SolvedStretch {
   const [yTurn, turnTurn, MTurn, yM, turnM, MM, yT, turnT, MT, yPush, turnPush, MPush] = ends as unknown as readonly number[];
   const inverse = 1 / (yM! * turnT! - yT! * turnM!);
   // Lists of numbers, since so many short typed arrays would burden the memory.
-  const start = [0.5, 0, 0, 0, 0, 0, 0, 0, 0, 0];
-  const forces = [0.5, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0];
+  const start = new Array<number>(10).fill(0);
+  const forces = new Array<number>(20).fill(0);
   const set = (j: number, y: number, turn: number, ofEnd: number): void => {
     const M = (turnT! * y - yT! * turn) * inverse;
     const T = (yM! * turn - turnM! * y) * inverse;

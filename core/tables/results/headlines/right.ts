@@ -23,7 +23,7 @@ import { meanAxialForce, slackCounts } from '../../../results/slack';
 import { responseOf } from '../../../results/sums';
 import type { Recheck } from '../../../recheck/recheck';
 import { isPlane } from '../../../stiffness/structure';
-import { right as WORDS } from '../../words';
+import { right as WORDS } from './right-words';
 import type { Governing } from './headlines';
 import { largestMovement } from '../../../results/movement';
 import { proportionOf, timesWords } from './movement';
@@ -229,7 +229,8 @@ function digits({ solution: { digitsLost } }: Asked): Judgement {
 }
 
 function movement({ model, solution, outcome }: Asked): Judgement | undefined {
-  if (isRange(solution.outcomes[outcome]!)) return undefined;
+  // In second order large movements are counted.
+  if (isRange(solution.outcomes[outcome]!) || isOfItsOwn(solution, outcome)) return undefined;
   const most = largestMovement(solution, outcome);
   const part = most && proportionOf(model, solution, outcome, most);
   if (!part) return undefined;
