@@ -92,6 +92,15 @@ describe('rigid-beam solve', () => {
     ]);
   });
 
+  test('natural modes by command, with what has mass in them', () => {
+    const { code, out } = command(['modes', path.join(root, 'examples', 'glasshouse-rib.rbm.json'), '--modes', '3', '--masses']);
+    expect(code).toBe(0);
+    expect(out).toMatch(/^Mode\tFrequency \(Hz\)\tPeriod \(s\)\tω \(rad\/s\)\tGeneralised mass \(kg\)\tAlong X \(%\)/);
+    expect(out.match(/^[1-9]\t/gm)).toHaveLength(3);
+    expect(out).toMatch(/What counts\tMass \(kg\)\tCentre X \(m\)\tCentre Y \(m\)\nMembers themselves\t/);
+    expect(command(['modes', lintel, '--modes', '100']).err).toMatch(/whole number from 1 to 60/);
+  });
+
   test('takes stations, cases and standard input', () => {
     const { code, out } = command(['solve', '-', '--stations', '5', '--case', 'Q1', '--case', 'C'], readFileSync(lintel, 'utf8'));
     expect(code).toBe(0);

@@ -1,12 +1,13 @@
 import { Command, CommanderError, InvalidArgumentError, Option } from 'commander';
 import { publishedRules } from '@rigid-beam/core/combinations/rules/published';
-import { displacedOutcomes, MODES, MOST_MODES } from '@rigid-beam/core/model/analysis-settings';
+import { displacedOutcomes, MODES, MOST_MODES, MOST_NATURAL_MODES } from '@rigid-beam/core/model/analysis-settings';
 import { limitStates } from '@rigid-beam/core/model/categories';
 import { permanentWays } from '@rigid-beam/core/model/model';
 import { runNames } from '@rigid-beam/core/analysis/runs';
 import { STATIONS, writable } from '@rigid-beam/core/formats/registry';
 import { backup, restore } from './backup';
 import { buckling, type BucklingOptions } from './buckling';
+import { modes, type ModesOptions } from './modes';
 import { check } from './check';
 import { combine, type CombineOptions } from './combine';
 import { papers, paperWays } from '@rigid-beam/drawing/paper/sizes';
@@ -72,6 +73,16 @@ program
   .option('--lengths', 'with the buckling lengths of all members in compression')
   .action(async (file: string, options: BucklingOptions) => {
     process.exitCode = await buckling(file, options);
+  });
+
+program
+  .command('modes')
+  .description('print natural frequencies, periods and the mass that takes part in each mode')
+  .argument('<file>', 'model file, or - for standard input')
+  .option('--modes <n>', 'how many', naturalModeCount)
+  .option('--masses', 'with what has mass, its total and its centre')
+  .action(async (file: string, options: ModesOptions) => {
+    process.exitCode = await modes(file, options);
   });
 
 program
@@ -291,11 +302,21 @@ function stationCount(text: string): number {
   return count;
 }
 
+const countUpTo =
+  (most: number) =>
+  (text: string): number => {
+    const count = Number(text);
+    if (!Number.isInteger(count) || count < 1 || count > most)
+      throw new InvalidArgumentError(`Give a whole number from 1 to ${most}.`);
+    return count;
+  };
+
 function modeCount(text: string): number {
-  const count = Number(text);
-  if (!Number.isInteger(count) || count < 1 || count > MOST_MODES)
-    throw new InvalidArgumentError(`Give a whole number from 1 to ${MOST_MODES}.`);
-  return count;
+  return countUpTo(MOST_MODES)(text);
+}
+
+function naturalModeCount(text: string): number {
+  return countUpTo(MOST_NATURAL_MODES)(text);
 }
 
 function placeCount(text: string): number {

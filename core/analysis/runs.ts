@@ -24,6 +24,7 @@ export const runsOf = ({ analysis }: Model): readonly RunName[] => [
   'first-order',
   ...(analysis?.secondOrder ? (['second-order'] as const) : []),
   ...(analysis?.buckling ? (['buckling'] as const) : []),
+  ...(analysis?.naturalModes ? (['natural-modes'] as const) : []),
 ];
 
 /** The run whose results are the model's own; those of the others stand beside them. */
@@ -40,7 +41,7 @@ export function resultsOfRun(
 }
 
 /** Runs that find shapes: where a model asks for them, these stand behind the outcomes of the acting run. */
-const SHAPES: readonly RunName[] = ['buckling'];
+const SHAPES: readonly RunName[] = ['buckling', 'natural-modes'];
 
 /** The results of the acting run with the shapes that others found beside it. */
 export function withShapes(model: Model, results: Results, others: ReadonlyMap<string, Results>): Results {
@@ -54,6 +55,7 @@ export function withShapes(model: Model, results: Results, others: ReadonlyMap<s
       ...whole.solution,
       outcomes: [...outcomes, ...behind],
       responses: [...responses, ...found.solution.responses],
+      ...(found.solution.masses && { masses: found.solution.masses }),
     };
     return { ...whole, notices: [...whole.notices, ...found.notices], solution };
   }, results);

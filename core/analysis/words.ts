@@ -23,6 +23,20 @@ export const buckling = {
     'Critical loads are not found: some members act one way, and which are slack changes with the load. Make them truss members',
 };
 
+/** What is said of natural modes. */
+export const naturalModes = {
+  name: (mode: number): string => `Mode ${mode}`,
+  title: (frequency: string): string => `${frequency} Hz`,
+  none: 'There are no natural modes, since nothing has mass: give the materials a density, count the loads of a case, or give nodes a mass',
+  lifted: (kind: string, id: string): string =>
+    `Natural modes are not found: the loads that count as mass lift ${kind} ${id} by more than what lies on it. Leave out the case that lifts`,
+  fewer: (count: number): string => `The structure has only ${counted(count, 'natural mode')}`,
+  unsettled:
+    'Natural modes are not found: they do not settle. Ask for fewer of them, or for those in which members follow their nodes',
+  missed: 'Natural modes are not found: the count of them does not agree with those that were found, so one would be missing',
+  unbalanced: (mode: string): string => `Natural modes are not shown: ${mode} does not balance with its inertia forces`,
+};
+
 /** What is said of the second order. */
 export const secondOrder = {
   inFirst: (id: string): string => `${id}, first order`,

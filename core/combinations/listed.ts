@@ -4,13 +4,14 @@ import type { Combination, Model } from '../model/model';
 import { titleOfCombination } from './sum-text';
 
 /** What is looked at together: cases, sums for a limit state, envelopes. */
-export const listKinds = ['case', ...limitStates, 'envelope', 'shape'] as const;
+export const listKinds = ['case', ...limitStates, 'envelope', 'critical load', 'natural mode'] as const;
 export type ListKind = (typeof listKinds)[number];
 
 const KIND_TITLES: Readonly<Partial<Record<ListKind, string>>> = {
   case: 'Cases',
   envelope: 'Envelopes',
-  shape: 'Critical loads',
+  'critical load': 'Critical loads',
+  'natural mode': 'Natural modes',
 };
 export const kindTitle = (kind: ListKind): string => KIND_TITLES[kind] ?? limitStateTable[kind as LimitState].title;
 
@@ -43,9 +44,12 @@ export function listed(
       const why = one.made ? `${title} · ${one.made.reason}` : title;
       return { id: one.id, title, why, outcome: cases.length + i, kind: kindOf(one), governs: governs?.get(one.id) };
     }),
-    ...outcomes.flatMap(({ kind, id, title }, outcome): Listed[] =>
-      kind === 'shape' ? [{ id, title, why: title, outcome, kind, governs: undefined }] : [],
-    ),
+    ...outcomes.flatMap((one, outcome): Listed[] => {
+      if (one.kind !== 'shape') return [];
+      const { id, title, measure } = one;
+      const kind = measure === 'factor' ? 'critical load' : 'natural mode';
+      return [{ id, title, why: title, outcome, kind, governs: undefined }];
+    }),
   ];
   const groups = new Map(listKinds.map((kind) => [kind, [[], []] as [Listed[], Listed[]]]));
   for (const one of all) groups.get(one.kind)![one.governs === 0 ? 1 : 0].push(one);

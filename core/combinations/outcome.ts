@@ -39,6 +39,15 @@ export interface Travelling extends Named {
   readonly trains: readonly TrainTerm[];
 }
 
+/** What moves in a natural mode whose largest movement is 1. */
+export interface Swing {
+  /** Kilograms. */
+  readonly generalised: number;
+  /** How far a ground that jumps by 1 along X, Y and Z drives it; and the mass that takes part so, kg. */
+  readonly factors: readonly [number, number, number];
+  readonly masses: readonly [number, number, number];
+}
+
 /** A shape in which the structure moves by itself, of no particular size: nothing acts. */
 export interface Shape extends Named {
   readonly kind: 'shape';
@@ -48,6 +57,7 @@ export interface Shape extends Named {
   readonly value: number;
   /** Of a critical load the outcome that it is of, by its place. */
   readonly of?: number;
+  readonly swing?: Swing;
 }
 
 /** What can be looked at of a solution. Whoever reads one says what it does with each kind. */

@@ -1,5 +1,5 @@
 import { limitStates, type LimitState } from './categories';
-import { choice, positive, type Fields } from './fields';
+import { choice, neededPositive, positive, type Fields } from './fields';
 import { isObject, type Entity } from './findings';
 import { swayDirections, type SwayDirection } from './loads/notional';
 import { byId, checkReference, listOf, type RuleContext } from './rules/context';
@@ -43,11 +43,34 @@ export interface BucklingSettings {
   readonly modes?: number;
 }
 
+/** How members move in natural modes: by themselves as they bend, or only as their nodes lead them. */
+export type BetweenNodes = 'swing' | 'follow';
+export const betweenNodes = ['swing', 'follow'] as const satisfies readonly BetweenNodes[];
+
+/** Natural modes, and what has mass in them. */
+export interface NaturalModesSettings {
+  /** How many are found. */
+  readonly modes?: number;
+  /** Whether the members' own mass counts; it does where nothing is said. */
+  readonly selfWeight?: boolean;
+  /** By case the part of its loads downwards that counts as mass. */
+  readonly cases?: { readonly [id: string]: number };
+  /** Masses at nodes, kg. */
+  readonly nodes?: readonly { readonly node: string; readonly mass: number }[];
+  readonly between?: BetweenNodes;
+}
+
 export interface AnalysisSettings {
   readonly shearDeformation?: boolean;
   readonly secondOrder?: SecondOrderSettings;
   readonly buckling?: BucklingSettings;
+  readonly naturalModes?: NaturalModesSettings;
 }
+
+/** Natural modes that are found where no number is given, and at most; and nodes that may be given a mass. */
+export const NATURAL_MODES = 6;
+export const MOST_NATURAL_MODES = 60;
+export const MOST_NODE_MASSES = 10_000;
 
 /** Modes that are found of each where no number is given, and at most. */
 export const MODES = 4;
@@ -70,6 +93,21 @@ export const analysisFields: Fields = {
     },
   },
   buckling: { kind: 'object', fields: { of: { kind: 'names', required: true }, modes: count } },
+  naturalModes: {
+    kind: 'object',
+    fields: {
+      modes: count,
+      selfWeight: { kind: 'flag' },
+      cases: { kind: 'factors' },
+      nodes: {
+        kind: 'list',
+        of: { kind: 'object', fields: { node: { kind: 'id', required: true }, mass: neededPositive('mass') } },
+        most: MOST_NODE_MASSES,
+        words: 'masses at nodes',
+      },
+      between: choice(...betweenNodes),
+    },
+  },
 };
 
 /** No structure leans more than this and is still built, and no member is bowed more: a typing error. */
@@ -139,6 +177,7 @@ export function checkAnalysis({ model, findings }: RuleContext): void {
         'Give a number up to 1, such as 0.8',
       );
   }
+  checkNaturalModes({ model, findings }, part(settings, 'naturalModes'));
   const buckling = part(settings, 'buckling');
   if (!buckling) return;
   const { modes, of } = buckling;
@@ -152,6 +191,53 @@ export function checkAnalysis({ model, findings }: RuleContext): void {
   const outcomes = new Map([...listOf(model, 'cases'), ...listOf(model, 'combinations')].map((one) => [one.id, one]));
   if (Array.isArray(of))
     of.forEach((id, i) => checkReference(findings, outcomes, id, `analysis.buckling.of[${i}]`, 'case or combination'));
+}
+
+function checkNaturalModes({ model, findings }: Pick<RuleContext, 'model' | 'findings'>, settings: Entity | undefined): void {
+  if (!settings) return;
+  const at = 'analysis.naturalModes';
+  const { modes, cases = {}, nodes = [] } = settings;
+  if (modes !== undefined && !(Number.isInteger(modes) && Number(modes) <= MOST_NATURAL_MODES))
+    findings.fault({
+      code: 'analysis-settings',
+      path: `${at}.modes`,
+      value: modes,
+      what: `Modes are counted, and at most ${MOST_NATURAL_MODES} are found`,
+      expected: `a whole number up to ${MOST_NATURAL_MODES}`,
+      remedy: `Give a whole number up to ${MOST_NATURAL_MODES}`,
+    });
+  const known = byId(model, 'cases');
+  if (isObject(cases))
+    for (const [id, factor] of Object.entries(cases)) {
+      checkReference(findings, known, id, `${at}.cases.${id}`, 'case');
+      if (!(Number(factor) >= 0))
+        findings.fault({
+          code: 'analysis-settings',
+          path: `${at}.cases.${id}`,
+          value: factor,
+          what: 'No part of a load under nothing counts as mass',
+          expected: 'a number of 0 or more',
+          remedy: 'Give 1, or a part such as 0.3',
+        });
+    }
+  const places = byId(model, 'nodes');
+  const before = new Set<unknown>();
+  if (Array.isArray(nodes))
+    nodes.forEach((one, i) => {
+      if (!isObject(one)) return;
+      const { node } = one as Entity;
+      checkReference(findings, places, node, `${at}.nodes[${i}].node`, 'node');
+      if (before.has(node))
+        findings.fault({
+          code: 'analysis-settings',
+          path: `${at}.nodes[${i}].node`,
+          value: node,
+          what: 'The node is given a mass twice',
+          expected: 'each node once',
+          remedy: 'Give it their sum once',
+        });
+      before.add(node);
+    });
 }
 
 const part = (of: Entity | undefined, key: string): Entity | undefined => {

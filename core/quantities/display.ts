@@ -100,6 +100,8 @@ export function unitOf(dimension: DimensionName, display: DisplayUnits): string 
       return `${display.moment}/rad`;
     case 'density':
       return isImperial(display) ? 'lb/ft³' : 'kg/m³';
+    case 'mass':
+      return massUnit(display);
     case 'massPerLength':
       return isImperial(display) ? 'lb/ft' : 'kg/m';
     case 'acceleration':

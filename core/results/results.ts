@@ -46,6 +46,23 @@ export interface DisplacedOutcome {
   readonly leans?: Float64Array;
 }
 
+/** What swings in natural modes: kg, and the centre of it. */
+export interface MassSum {
+  readonly items: readonly MassItem[];
+  readonly total: number;
+  readonly centre: readonly [x: number, y: number, z: number];
+  /** Along X, Y and Z: without what stands on nodes that are held. */
+  readonly moving: readonly [number, number, number];
+}
+
+/** One of the things that have mass. */
+export interface MassItem {
+  /** A case by its id; the members' own, and masses typed at nodes. */
+  readonly of: 'own' | 'nodes' | { readonly case: string };
+  readonly mass: number;
+  readonly centre: readonly [x: number, y: number, z: number];
+}
+
 /** A solved model. Names stand in `structure.names` and `outcomes`; everything else is by index. */
 export interface Solution {
   readonly structure: Structure;
@@ -66,6 +83,8 @@ export interface Solution {
   readonly firstOrder?: readonly Outcome[];
   /** By outcome, of those that were solved in second order: how the structure leans in it before anything acts. */
   readonly displaced?: readonly (DisplacedOutcome | undefined)[];
+  /** Where natural modes were found: what swings in them. */
+  readonly masses?: MassSum;
   /** Nodes with a support. */
   readonly supported: Uint8Array;
   /** Decimal digits (of 16) that the elimination cancelled. */

@@ -155,6 +155,24 @@ export const bucklingLengths = {
   takesNoPart: 'takes no part',
 };
 
+export const naturalModes = {
+  title: 'Natural modes',
+  mode: 'Mode',
+  frequency: 'Frequency',
+  period: 'Period',
+  circular: 'ω',
+  generalised: 'Generalised mass',
+  share: (axis: string): string => `Along ${axis}`,
+  sum: (axis: string): string => `Σ along ${axis}`,
+  masses: 'Masses',
+  of: 'What counts',
+  own: 'Members themselves',
+  nodes: 'At nodes',
+  total: 'Total',
+  mass: 'Mass',
+  centre: (axis: string): string => `Centre ${axis}`,
+};
+
 export const results = {
   reactions: 'Reactions',
   lists: {
@@ -165,6 +183,8 @@ export const results = {
     stations: 'Forces along members',
     memberExtremes: 'Extremes of members',
     bucklingLengths: 'Buckling lengths',
+    naturalModes: 'Natural modes',
+    masses: 'Masses',
   },
   outcome: 'In',
   stations: 'Forces along members',

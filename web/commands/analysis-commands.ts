@@ -1,6 +1,8 @@
+import { massShares } from '@rigid-beam/core/combinations/mass-shares';
 import {
   displacedOutcomes,
   MOST_MODES,
+  MOST_NATURAL_MODES,
   type AnalysisSettings,
   type DisplacedOutcomes,
 } from '@rigid-beam/core/model/analysis-settings';
@@ -47,6 +49,31 @@ export const analysisCommands: readonly Command[] = [
       const refused = set(sheet, { ...analysisOf(sheet), buckling: { of: [one.id], ...(modes !== undefined && { modes }) } });
       if (refused === undefined) sheet.editor.go({ stage: 'results', acting: `Buckling 1 of ${one.id}` });
       return refused;
+    },
+  },
+  {
+    name: 'Find natural modes',
+    changes: true,
+    notation: 'how many; nothing: 6. Masses are the members’ own and the usual parts of the cases',
+    run: (sheet, text) => {
+      const typed = text.trim();
+      const modes = typed === '' ? undefined : Number(typed);
+      if (modes !== undefined && !(Number.isInteger(modes) && modes >= 1 && modes <= MOST_NATURAL_MODES))
+        return `Write a whole number of modes up to ${MOST_NATURAL_MODES}: 6`;
+      const analysis = analysisOf(sheet);
+      const before = analysis.naturalModes ?? { cases: massShares(sheet.editor.state.model) };
+      const refused = set(sheet, { ...analysis, naturalModes: { ...before, ...(modes !== undefined && { modes }) } });
+      if (refused === undefined) sheet.editor.go({ stage: 'results', acting: 'Mode 1' });
+      return refused;
+    },
+  },
+  {
+    name: 'Find no natural modes',
+    changes: true,
+    fits: (sheet) => analysisOf(sheet).naturalModes !== undefined,
+    run: (sheet) => {
+      const { naturalModes: _, ...rest } = analysisOf(sheet);
+      return set(sheet, rest);
     },
   },
   {

@@ -59,8 +59,10 @@ export function ResultSchedule({ list }: { readonly list: ResultList }) {
 function Lists({ list }: { readonly list: ResultList }) {
   const editor = useEditor();
   const buckles = useEditorState((state) => settledSolution(state)?.outcomes.some(isCritical) ?? false);
+  const swings = useEditorState((state) => settledSolution(state)?.masses !== undefined);
+  const isOffered = { bucklingLengths: buckles, naturalModes: swings, masses: swings } as Partial<Record<ResultList, boolean>>;
   return resultLists
-    .filter((one) => one === list || one !== 'bucklingLengths' || buckles)
+    .filter((one) => one === list || (isOffered[one] ?? true))
     .map((one) => (
       <ToggleButton key={one} isSelected={one === list} onChange={() => editor.show({ drawer: one })}>
         {resultListWords(one)}

@@ -292,4 +292,13 @@ export const analysisPart = {
   criticalLoads: 'Critical loads of',
   notFound: 'Nothing',
   modes: 'Modes',
+  naturalModes: 'Natural modes',
+  between: { swing: 'Members swing between their nodes', follow: 'Members follow their nodes' },
+  massHint: 'What counts as mass: loads downwards, as parts of their cases.',
+  ownMass: 'Members themselves',
+  massOf: (id: string, usual: number): string => `Part of ${id} (usual: ${usual})`,
+  massAt: (node: string): string => `Mass at ${node}`,
+  chooseNodes: 'Choose nodes to give them a mass',
+  giveMass: (ids: readonly string[]): string =>
+    ids.length === 1 ? `Give node ${ids[0]} a mass` : `Give ${ids.length} nodes a mass`,
 };

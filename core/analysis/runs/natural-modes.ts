@@ -1,73 +1,78 @@
 import type { Shape } from '../../combinations/outcome';
-import { factorize } from '../../linear-algebra/factor';
 import { giveBackKernels, takeKernels } from '../../linear-algebra/kernel-pool';
-import { maxNorm } from '../../linear-algebra/max-norm';
-import { solveInPlace } from '../../linear-algebra/solve';
-import { multiply, type SparseSymmetric } from '../../linear-algebra/sparse-symmetric';
+import type { Kernels } from '../../linear-algebra/kernels';
+import { NATURAL_MODES } from '../../model/analysis-settings';
 import { oneSidedIn } from '../../model/loads/one-sided';
-import { firstOrderOnly } from '../first-order-only';
 import type { Notice } from '../../model/notice';
-import { recoverUnder } from '../../results/recover-cases';
-import type { Results } from '../../results/results';
-import { symmetricEigen } from '../../kinematics/symmetric-eigen';
-import { assembleBlocks } from '../../stiffness/assemble';
-import { addBlockForces } from '../../stiffness/member-blocks';
-import { addSolution } from '../add-solution';
-import type { System } from '../factorise';
+import type { Resultant, Results, StructuralResponse } from '../../results/results';
+import { FREEDOMS } from '../../stiffness/structure';
+import { toGlobalAxes } from '../../stiffness/transformation';
+import { firstOrderOnly } from '../first-order-only';
+import { massesOfModel, totalOf, type Masses } from '../modes/masses';
+import { recoverSwinging } from '../modes/recover-swinging';
+import { ABOUT, SETTLED, Slowest, type Eigen, type Found } from '../modes/slowest';
+import { Swinging } from '../modes/swinging';
 import type { Run, RunTask } from '../run';
-import { consistentMass } from './mass';
+import { largestMovement } from '../unit-shape';
+import { naturalModes as WORDS } from '../words';
 
-/** So many modes are found, the slowest ones, and so many vectors more go along, which makes them converge. */
-const MODES = 6;
-const BESIDES = 8;
-/** Eigenvalues have settled when they change by less than this part; shapes follow them in some rounds more. */
-const CONVERGED = 1e-12;
-const ROUNDS_MORE = 6;
-const MOST_ROUNDS = 200;
 /** The inertia forces of a mode must balance the forces in the members to this part. */
 const BALANCED = 1e-6;
+/** So many vectors are tried for each mode that is asked for, and so many in any case. */
+const VECTORS = { each: 8, least: 120 };
+/** Members are divided finer as often as this, while the modes that are found need it. */
+const FINER = 6;
+/** So often modes that the count has beside those that were found are looked for. */
+const MORE = 4;
 
 /**
- * Natural modes of the unloaded structure, by consistent mass: K·φ = ω²·M·φ. Subspace iteration with the factor of the first order (Bathe, Finite
- * Element Procedures, section 11.6); that none was missed is counted by the negative pivots of K − σ·M (Sylvester).
+ * Natural modes of the unloaded structure. Members swing between their nodes as they bend, so that frequencies do not depend on how finely a model is
+ * divided; the masses are those that the model's settings name. That no mode was missed is counted.
  */
 export class NaturalModes implements Run {
   update({ model, system, firstOrder, progress }: RunTask): Results {
     if (oneSidedIn(model).length > 0) return firstOrderOnly(firstOrder!);
     const { status, notices, mechanisms, solution } = firstOrder!;
     if (!solution) return { status, notices, mechanisms };
-    const refuse = (message: string): Results => {
-      const fault: Notice = { code: 'natural-modes', severity: 'error', message, subjects: [] };
-      return { status: 'invalid', notices: [...notices, fault], mechanisms };
-    };
-    const { structure, matrices, numbering } = system;
-    const nodal = consistentMass(model, structure, matrices);
-    const M = assembleBlocks(structure, nodal, numbering);
-    if (maxNorm(M.values) === 0) return refuse('Nothing has mass: give the materials a density.');
-    progress?.('cases', 0);
-    const found = slowest(system, M);
-    if (!found) return refuse('The natural modes do not converge.');
-    const modes = found.map(({ value, vector }, i) => {
-      const displacements = new Float64Array(structure.restraints.length);
-      addSolution(system, vector, displacements);
-      const forces = new Float64Array(displacements.length);
-      addBlockForces(structure, nodal, displacements, value, forces);
-      const response = recoverUnder(structure, matrices, solution.supported, { displacements, forces, residual: 0 });
-      const frequency = Math.sqrt(value) / (2 * Math.PI);
-      const outcome: Shape = {
-        kind: 'shape',
-        id: `Mode ${i + 1}`,
-        title: `${frequency.toPrecision(4)} Hz`,
-        at: i,
-        measure: 'frequency',
-        value: frequency,
-      };
-      return { outcome, response };
+    const { modes = NATURAL_MODES, between = 'swing' } = model.analysis?.naturalModes ?? {};
+    const said: Notice[] = [];
+    const say = (message: string, subjects: readonly string[] = []): void =>
+      void said.push({ code: 'natural-modes', severity: 'warning', message, subjects });
+    const { structure } = system;
+    const masses = massesOfModel(model, structure);
+    const total = totalOf(masses.items);
+    const result = (shapes: readonly { outcome: Shape; response: StructuralResponse }[]): Results => ({
+      status,
+      notices: said,
+      mechanisms,
+      solution: {
+        ...solution,
+        outcomes: shapes.map(({ outcome }) => outcome),
+        responses: shapes.map(({ response }) => response),
+        masses: { items: masses.items, total: total.mass, centre: total.centre, moving: movingOf(masses, total.mass, structure.restraints) }, // oxfmt-ignore
+      },
     });
-    const off = modes.find(({ response }) => response.equilibrium.jointResidual > BALANCED);
-    if (off) return refuse(`${off.outcome.id} is not in balance with its inertia forces, so its numbers would not be right.`);
-    const outcomes = modes.map(({ outcome }) => outcome);
-    return { status, notices, mechanisms, solution: { ...solution, outcomes, responses: modes.map(({ response }) => response) } };
+    if (masses.lifted) say(WORDS.lifted(masses.lifted.kind, masses.lifted.id), [`${masses.lifted.kind} ${masses.lifted.id}`]);
+    else if (!(total.mass > 0)) say(WORDS.none);
+    if (said.length > 0) return result([]);
+    progress?.('cases', 0);
+    const kernels = takeKernels();
+    try {
+      const found = slowestModes(Swinging.begin(system, masses, { follow: between === 'follow' }), { modes, kernels, progress });
+      if (typeof found === 'string') {
+        say(found === 'missed' ? WORDS.missed : WORDS.unsettled);
+        return result([]);
+      }
+      const { swinging, eigens } = found;
+      if (eigens.length < modes) say(WORDS.fewer(eigens.length));
+      const shapes = eigens.map((eigen, i) => shapeOf(swinging, eigen, { supported: solution.supported, i, total: total.mass })); // oxfmt-ignore
+      const off = shapes.find(({ response }) => response.equilibrium.jointResidual > BALANCED);
+      if (!off) return result(shapes);
+      say(WORDS.unbalanced(off.outcome.id));
+      return result([]);
+    } finally {
+      giveBackKernels(kernels);
+    }
   }
 
   handOver(): void {
@@ -75,85 +80,114 @@ export class NaturalModes implements Run {
   }
 }
 
-interface Eigen {
-  /** ω². */
-  readonly value: number;
-  /** By unknown; its largest part is 1. */
-  readonly vector: Float64Array;
+interface Search {
+  readonly modes: number;
+  readonly kernels: Kernels;
+  readonly progress: RunTask['progress'];
 }
 
-/** The slowest modes; undefined where they do not settle, or one was missed. */
-function slowest(system: System, M: SparseSymmetric): readonly Eigen[] | undefined {
-  const { factor } = system;
-  const { size } = M;
-  const count = Math.min(size, MODES + BESIDES);
-  // Loads of no particular kind.
-  let vectors: readonly Float64Array[] = Array.from({ length: count }, (_, c) =>
-    Float64Array.from({ length: size }, (_u, i) => Math.sin((c + 1) * (i + 1) + c)),
-  );
-  let values: readonly number[] = [];
-  let settled = 0;
-  for (let round = 0; round < MOST_ROUNDS; round++) {
-    const driven = vectors.map((vector) => multiply(M, vector));
-    const next = driven.map((side) => side.slice());
-    solveInPlace(factor, next);
-    const found = projected(next, driven, M);
-    const isSettled =
-      values.length === found.length &&
-      found.slice(0, MODES).every(({ value }, i) => Math.abs(value - values[i]!) <= CONVERGED * value);
-    settled = isSettled || settled > 0 ? settled + 1 : 0;
-    if (settled > ROUNDS_MORE) return isWhole(system, M, found) ? found.slice(0, MODES) : undefined;
-    values = found.map(({ value }) => value);
-    vectors = found.map(({ vector }) => vector);
-  }
-  return undefined;
-}
-
-/** The best combinations of some vectors x for which K·x is known (Rayleigh and Ritz), the slowest first; those without mass fall away. */
-function projected(vectors: readonly Float64Array[], K: readonly Float64Array[], M: SparseSymmetric): Eigen[] {
-  const n = vectors.length;
-  const dot = (a: Float64Array, b: Float64Array): number => a.reduce((sum, part, i) => sum + part * b[i]!, 0);
-  const stiff = Float64Array.from({ length: n * n }, (_, k) => dot(vectors[Math.floor(k / n)]!, K[k % n]!));
-  const whitened = symmetricEigen(stiff, n);
-  const strong = Array.from(whitened.values.keys()).filter((i) => whitened.values[i]! > 1e-14 * maxNorm(whitened.values));
-  const combined = (weights: (j: number) => number): Float64Array => {
-    const sum = new Float64Array(M.size);
-    vectors.forEach((vector, j) => vector.forEach((part, i) => (sum[i]! += weights(j) * part)));
-    return sum;
-  };
-  const basis = strong.map((i) => combined((j) => whitened.vectors[j * n + i]! / Math.sqrt(whitened.values[i]!)));
-  const moved = basis.map((vector) => multiply(M, vector));
-  const p = basis.length;
-  const massive = symmetricEigen(
-    Float64Array.from({ length: p * p }, (_, k) => dot(basis[Math.floor(k / p)]!, moved[k % p]!)),
-    p,
-  );
-  return Array.from(massive.values.keys())
-    .filter((i) => massive.values[i]! > 1e-14 * maxNorm(massive.values))
-    .sort((a, b) => massive.values[b]! - massive.values[a]!)
-    .map((i) => {
-      const vector = new Float64Array(M.size);
-      basis.forEach((one, j) => one.forEach((part, k) => (vector[k]! += massive.vectors[j * p + i]! * part)));
-      const largest = maxNorm(vector);
-      return { value: 1 / massive.values[i]!, vector: vector.map((part) => part / largest) };
+/** The slowest modes, members divided as finely as they need it: a first look tells how finely. */
+function slowestModes(
+  first: Swinging,
+  { modes, kernels, progress }: Search,
+): { swinging: Swinging; eigens: readonly Eigen[] } | 'missed' | 'unsettled' {
+  const most = Math.max(VECTORS.least, VECTORS.each * modes);
+  let swinging = first;
+  let slowest = new Slowest(swinging);
+  const find = (settled: number, from: number, to: number): readonly Found[] | undefined =>
+    slowest.find({ wanted: modes, settled, most, watch: (part) => progress?.('cases', from + part * (to - from)) });
+  for (let round = 0; round < FINER; round++) {
+    const rough = find(ABOUT, 0, 0.4);
+    if (!rough) return 'unsettled';
+    const last = rough[Math.min(modes, rough.length) - 1];
+    if (!last) return { swinging, eigens: [] };
+    const finer = swinging.fineFor(last.value);
+    if (finer === swinging) break;
+    const { size } = swinging.system.numbering;
+    const start = slowest.vectorsOf(rough).map(({ vector }) => {
+      const nodes = new Float64Array(finer.size);
+      nodes.set(vector.subarray(0, size));
+      return nodes;
     });
+    swinging = finer;
+    slowest = new Slowest(swinging, start);
+  }
+  for (let more = 0; more < MORE; more++) {
+    const eigens = find(SETTLED, 0.4, 0.8);
+    if (!eigens) return 'unsettled';
+    const { under, count } = widestGap(eigens, modes);
+    const missing = swinging.countUnder(under, kernels) - count;
+    if (missing === 0) return { swinging, eigens: slowest.vectorsOf(eigens.slice(0, modes)) };
+    if (missing < 0) return 'missed';
+    slowest.scatter(missing + 1);
+  }
+  return 'missed';
 }
 
-/** Whether K − σ·M has as many negative pivots as there are modes under σ, which lies in the widest gap behind those that are wanted. */
-function isWhole({ stiffness, numbering, factor }: System, M: SparseSymmetric, found: readonly Eigen[]): boolean {
-  const wanted = Math.min(MODES, found.length);
-  let [count, gap] = [found.length, 0];
-  for (let i = wanted; i < found.length; i++) {
-    const wide = found[i]!.value / found[i - 1]!.value;
+/** Where the modes that are wanted can best be counted: in the widest gap behind them, and how many lie under it. */
+function widestGap(eigens: readonly Found[], wanted: number): { under: number; count: number } {
+  if (eigens.length <= wanted) return { under: eigens.at(-1)!.value * 1.01, count: eigens.length };
+  let [count, gap] = [wanted, 0];
+  for (let i = wanted; i < eigens.length; i++) {
+    const wide = eigens[i]!.value / eigens[i - 1]!.value;
     if (wide > gap) [count, gap] = [i, wide];
   }
-  const shift = count < found.length ? Math.sqrt(found[count - 1]!.value * found[count]!.value) : 1.01 * found.at(-1)!.value;
-  const kernels = takeKernels();
-  try {
-    const values = stiffness.values.map((value, k) => value - shift * M.values[k]!);
-    const shifted = factorize(numbering.analysis, { ...stiffness, values }, kernels, { held: factor.weak });
-    return shifted.negative.length === count;
-  } finally {
-    giveBackKernels(kernels);
-  }
+  return { under: Math.sqrt(eigens[count - 1]!.value * eigens[count]!.value), count };
+}
+
+interface Place {
+  readonly supported: Uint8Array;
+  readonly i: number;
+  readonly total: number;
+}
+
+/** A mode as an outcome, its largest movement 1 m. */
+function shapeOf(
+  swinging: Swinging,
+  eigen: Eigen,
+  { supported, i, total }: Place,
+): { outcome: Shape; response: StructuralResponse } {
+  const { structure } = swinging.system;
+  const whole = recoverSwinging(swinging, eigen, supported);
+  const most = largestMovement(whole);
+  const nodes = new Float64Array(structure.restraints.length);
+  swinging.multiply(eigen.vector, nodes);
+  toGlobalAxes(structure, nodes);
+  const taken = [0, 0, 0];
+  nodes.forEach((part, f) => f % FREEDOMS < 3 && (taken[f % FREEDOMS]! += part));
+  const along = (k: number): number => (taken[k]! ** 2 < 1e-16 * total ? 0 : taken[k]!);
+  const factors = [along(0), along(1), along(2)] as const;
+  const frequency = Math.sqrt(eigen.value) / (2 * Math.PI);
+  const outcome: Shape = {
+    kind: 'shape',
+    id: WORDS.name(i + 1),
+    title: WORDS.title(frequency.toPrecision(4)),
+    at: i,
+    measure: 'frequency',
+    value: frequency,
+    swing: {
+      generalised: 1 / most ** 2,
+      factors: [factors[0] * most, factors[1] * most, factors[2] * most],
+      masses: [factors[0] ** 2, factors[1] ** 2, factors[2] ** 2],
+    },
+  };
+  return { outcome, response: most === 0 ? whole : scaledTo(whole, 1 / most) };
+}
+
+/** A response that nobody else has, times a factor. */
+function scaledTo(response: StructuralResponse, factor: number): StructuralResponse {
+  for (const numbers of [response.displacements, response.reactions, response.ends, response.coefficients])
+    for (let i = 0; i < numbers.length; i++) numbers[i]! *= factor;
+  const times = (resultant: Resultant): Resultant => resultant.map((part) => factor * part) as unknown as Resultant;
+  const { applied, reactions, size, ...rest } = response.equilibrium;
+  return {
+    ...response,
+    equilibrium: { ...rest, applied: times(applied), reactions: times(reactions), size: Math.abs(factor) * size },
+  };
+}
+
+/** By direction the mass that is not held: all but what stands on nodes at rest. */
+function movingOf({ nodes }: Masses, total: number, restraints: Float64Array): readonly [number, number, number] {
+  const held = (k: number): number => nodes.reduce((sum, mass, i) => sum + (restraints[FREEDOMS * i + k] === Infinity ? mass : 0), 0); // oxfmt-ignore
+  return [total - held(0), total - held(1), total - held(2)];
 }

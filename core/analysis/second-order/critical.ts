@@ -1,11 +1,12 @@
 import { maxNorm } from '../../linear-algebra/max-norm';
 import type { Kernels } from '../../linear-algebra/kernels';
 import { evaluate } from '../../results/polynomial';
-import { degreeOf, lineQuantities, offsetOf } from '../../results/quantities';
+import { degreeOf, offsetOf } from '../../results/quantities';
 import type { StructuralResponse } from '../../results/results';
 import { sumOf } from '../../results/sums';
-import { FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../../stiffness/structure';
+import { STIFFNESS_WIDTH, type Structure } from '../../stiffness/structure';
 import type { System } from '../factorise';
+import { unitShape } from '../unit-shape';
 import type { Lean } from './along';
 import { Columns } from './leaning';
 import { Pressing } from './pressing';
@@ -77,7 +78,7 @@ export function criticalLoads(
     const whole = recoverLeaning({ structure, matrices }, first, { columns, leaning: again.leaning, added });
     const shape = sumOf(structure, [{ part: whole, factor: 1 }, { part: first, factor: -1 }]); // oxfmt-ignore
     const equal = found.filter((other) => Math.abs(other.factor - sign * factor) <= 1e-4 * factor);
-    found.push({ factor: sign * factor, shape: unit(structure, apart(structure, shape, equal.map((other) => other.shape))) }); // oxfmt-ignore
+    found.push({ factor: sign * factor, shape: unitShape(structure, apart(structure, shape, equal.map((other) => other.shape))) }); // oxfmt-ignore
   }
   return found;
 }
@@ -140,16 +141,6 @@ function leanBy(m: number, L: number, seed: number): Lean {
   return { v: powers.map((n) => part(n, n)), w: powers.map((n) => part(n, n + 5)) };
 }
 
-/** What moves in a shape: by node its translations, by piece its deflections. */
-function movements({ displacements, coefficients, pieceWidth }: StructuralResponse): number[] {
-  const moved: number[] = [];
-  displacements.forEach((value, f) => f % FREEDOMS < 3 && moved.push(value));
-  for (const quantity of lineQuantities.filter((one) => one === 'v' || one === 'w'))
-    if (offsetOf(quantity) < pieceWidth)
-      for (let k = offsetOf(quantity); k < coefficients.length; k += pieceWidth) moved.push(coefficients[k]!);
-  return moved;
-}
-
 /** A shape without what it has of others at the same factor. */
 const apart = (s: Structure, shape: StructuralResponse, others: readonly StructuralResponse[]): StructuralResponse =>
   others.reduce((own, other) => {
@@ -157,9 +148,3 @@ const apart = (s: Structure, shape: StructuralResponse, others: readonly Structu
     const share = a.reduce((sum, value, f) => sum + value * b[f]!, 0) / (b.reduce((sum, value) => sum + value * value, 0) || 1);
     return sumOf(s, [{ part: own, factor: 1 }, { part: other, factor: -share }]); // oxfmt-ignore
   }, shape);
-
-/** The shape with its largest movement 1, forwards. */
-function unit(s: Structure, shape: StructuralResponse): StructuralResponse {
-  const most = movements(shape).reduce((max, value) => (Math.abs(value) > Math.abs(max) ? value : max), 0);
-  return most === 0 ? shape : sumOf(s, [{ part: shape, factor: 1 / most }]); // oxfmt-ignore
-}

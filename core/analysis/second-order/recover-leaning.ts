@@ -1,6 +1,7 @@
 import { combine } from '../../linear-algebra/combine';
 import type { Pieces } from '../../results/breakpoints';
 import { evaluate } from '../../results/polynomial';
+import { addCubic as putCubic, addQuintic as putQuintic } from '../../results/hermite';
 import { offsetOf } from '../../results/quantities';
 import type { StructuralResponse } from '../../results/results';
 import { addOver, sumOfEquilibria } from '../../results/sums';
@@ -260,31 +261,12 @@ interface Span {
   readonly h: number;
 }
 
-/** Adds the cubic in x − a·h that has the values and slopes of the series at a and b (Hermite). */
+/** Adds the cubic in x − a·h that has the values and slopes of the series at a and b. */
 function addCubic(series: Float64Array, { a, b, h }: Span, out: Float64Array, at: number): void {
-  const [f0, d0] = derivativesAt(series, a, h);
-  const [f1, d1] = derivativesAt(series, b, h);
-  const l = (b - a) * h;
-  const rise = (f1 - f0) / l;
-  out[at]! += f0;
-  out[at + 1]! += d0;
-  out[at + 2]! += (3 * rise - 2 * d0 - d1) / l;
-  out[at + 3]! += (d0 + d1 - 2 * rise) / (l * l);
+  putCubic(derivativesAt(series, a, h), derivativesAt(series, b, h), (b - a) * h, { out, at });
 }
 
 /** The same with a quintic, which has the curvatures too. */
 function addQuintic(series: Float64Array, { a, b, h }: Span, out: Float64Array, at: number): void {
-  const [f0, d0, c0] = derivativesAt(series, a, h);
-  const [f1, d1, c1] = derivativesAt(series, b, h);
-  const l = (b - a) * h;
-  // What value, slope and curvature are off at b behind the parabola of a.
-  const f = (f1 - f0 - l * (d0 + (l * c0) / 2)) / (l * l * l);
-  const d = (d1 - d0 - l * c0) / (l * l);
-  const c = (c1 - c0) / l;
-  out[at]! += f0;
-  out[at + 1]! += d0;
-  out[at + 2]! += c0 / 2;
-  out[at + 3]! += 10 * f - 4 * d + c / 2;
-  out[at + 4]! += (-15 * f + 7 * d - c) / l;
-  out[at + 5]! += (6 * f - 3 * d + c / 2) / (l * l);
+  putQuintic(derivativesAt(series, a, h), derivativesAt(series, b, h), (b - a) * h, { out, at });
 }

@@ -50,6 +50,7 @@ export function leftOutOf(model: Model): readonly string[] {
     model.report && WORDS.report,
     model.analysis?.secondOrder && WORDS.secondOrder,
     model.analysis?.buckling && WORDS.buckling,
+    model.analysis?.naturalModes && WORDS.naturalModes,
     model.grid && WORDS.grid,
     model.underlay && WORDS.underlay,
   ].filter((one) => typeof one === 'string');

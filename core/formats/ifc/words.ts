@@ -27,6 +27,7 @@ export const ifc = {
     trains: 'trains',
     secondOrder: 'what is analysed in second order, and how the structure leans',
     buckling: 'whose critical loads are found',
+    naturalModes: 'what swings in natural modes',
     reasons: 'why combinations were made',
     expected: 'expected values',
     rules: 'rule sets',

@@ -32,9 +32,29 @@ export function keepAnalysed(draft: Draft<Model>): void {
     if (kept.length === 0) delete draft.analysis!.secondOrder!.stiffness;
     else if (kept.length < Object.keys(stiffness).length) draft.analysis!.secondOrder!.stiffness = Object.fromEntries(kept);
   }
+  keepMasses(draft);
   const buckling = draft.analysis?.buckling;
   if (!buckling) return;
   const outcomes = new Set([...draft.cases, ...draft.combinations].map(({ id }) => id));
   if (!buckling.of.every((id) => outcomes.has(id))) buckling.of = buckling.of.filter((id) => outcomes.has(id));
   if (buckling.of.length === 0) delete draft.analysis!.buckling;
+}
+
+/** Masses stand on nodes that are there, once each, and come from cases that are. */
+function keepMasses(draft: Draft<Model>): void {
+  const swinging = draft.analysis?.naturalModes;
+  if (!swinging) return;
+  if (swinging.cases) {
+    const cases = new Set(draft.cases.map(({ id }) => id));
+    const kept = Object.entries(swinging.cases).filter(([id]) => cases.has(id));
+    if (kept.length === 0) delete swinging.cases;
+    else if (kept.length < Object.keys(swinging.cases).length) swinging.cases = Object.fromEntries(kept);
+  }
+  if (!swinging.nodes) return;
+  const nodes = new Set(draft.nodes.map(({ id }) => id));
+  const masses = new Map<string, number>();
+  for (const { node, mass } of swinging.nodes) if (nodes.has(node)) masses.set(node, (masses.get(node) ?? 0) + mass);
+  if (masses.size === swinging.nodes.length) return;
+  if (masses.size === 0) delete swinging.nodes;
+  else swinging.nodes = [...masses].map(([node, mass]) => ({ node, mass }));
 }

@@ -63,6 +63,10 @@ export function renameReferences(draft: Draft<Model>, list: KeyedList, names: Re
     draft.analysis!.secondOrder!.stiffness = Object.fromEntries(
       Object.entries(stiffness).map(([id, factor]) => [nextName(names, id) ?? id, factor]),
     );
+  const swinging = draft.analysis?.naturalModes;
+  if (list === 'cases' && swinging?.cases)
+    swinging.cases = Object.fromEntries(Object.entries(swinging.cases).map(([id, part]) => [nextName(names, id) ?? id, part]));
+  if (list === 'nodes') for (const one of swinging?.nodes ?? []) one.node = nextName(names, one.node) ?? one.node;
   const renamed = (ids: readonly string[]): string[] => ids.map((id) => nextName(names, id) ?? id);
   // Groups name them in lists, and so do loads on several things.
   if (list === 'nodes' || list === 'members')

@@ -8,6 +8,7 @@ import { bucklingLengthsTable } from './buckling-lengths';
 import { endForcesTable } from './end-forces';
 import { foundationTable } from './foundation';
 import { memberExtremesTable } from './member-extremes';
+import { massesTable, naturalModesTable } from './natural-modes';
 import { displacementsTable, reactionsTable } from './nodal';
 import { stationsTable } from './stations';
 
@@ -20,6 +21,8 @@ export const resultLists = [
   'stations',
   'memberExtremes',
   'bucklingLengths',
+  'naturalModes',
+  'masses',
 ] as const;
 export type ResultList = (typeof resultLists)[number];
 
@@ -75,6 +78,8 @@ const lists: Readonly<Record<ResultList, Listed>> = {
     member: ({ member }) => member,
   }),
   bucklingLengths: listed({ table: bucklingLengthsTable, member: ({ id }) => id }),
+  naturalModes: listed({ table: naturalModesTable }),
+  masses: listed({ table: massesTable }),
 };
 
 export const resultListWords = (list: ResultList): string => WORDS.lists[list];

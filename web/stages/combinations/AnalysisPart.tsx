@@ -17,6 +17,7 @@ import { caseChoices } from '../../ui/case-choices';
 import { Columns, Hint, Select } from '../../ui/controls';
 import { Fold } from '../../ui/Fold';
 import { QuantityField } from '../../ui/QuantityField';
+import { NaturalModesPart } from './NaturalModesPart';
 import { analysisPart as WORDS } from '../words';
 
 /** Which equilibrium the analysis looks for, how the structure is imperfect in it, and whose critical loads are found. */
@@ -43,6 +44,7 @@ export function AnalysisPart() {
       />
       {second && <Imperfect second={second} onChange={(secondOrder) => set({ secondOrder })} />}
       <CriticalLoads analysis={analysis} />
+      <NaturalModesPart analysis={analysis} />
     </Fold>
   );
 }

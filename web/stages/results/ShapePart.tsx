@@ -1,14 +1,18 @@
 'use client';
 
 import type { Shape } from '@rigid-beam/core/combinations/outcome';
+import { axisKeys, inReaderOrder, structureAxis } from '@rigid-beam/core/quantities/axis-names';
 import { showNumber } from '@rigid-beam/core/quantities/show';
 import { bendingMost } from '@rigid-beam/core/results/buckling-lengths';
 import { responseOf } from '@rigid-beam/core/results/sums';
 import type { Solution } from '@rigid-beam/core/results/results';
+import { shapeMotion } from '@rigid-beam/core/results/shape-motion';
+import { massesTable, modesOf, naturalModesTable } from '@rigid-beam/core/tables/results/natural-modes';
 import { bucklingLengthsTable } from '@rigid-beam/core/tables/results/buckling-lengths';
-import { useDisplay, useEditor } from '../../editor/use-editor';
+import { isOn } from '@rigid-beam/drawing/stage-view';
+import { useDisplay, useEditor, useEditorState } from '../../editor/use-editor';
 import { CopiedTable } from '../../ui/CopiedTable';
-import { Button, Hint, PanelSubtitle, Row, Stack } from '../../ui/controls';
+import { Button, Hint, PanelSubtitle, Row, Stack, ToggleButton } from '../../ui/controls';
 import { shapePart as WORDS } from './words';
 
 /** Members that are named. */
@@ -18,16 +22,74 @@ const MOST_ROWS = 40;
 
 const AWAY: ReadonlySet<string> = new Set(['N', 'length']);
 
-/** A shape in which the structure gives way: by which factor, who bends, and how long the members are in it. */
-export function ShapePart({
-  solution,
-  outcome,
-  shape,
-}: {
+interface ShapePartProps {
   readonly solution: Solution;
   readonly outcome: number;
   readonly shape: Shape;
-}) {
+}
+
+/** A shape of no particular size: a critical load, or a natural mode. */
+export const ShapePart = (props: ShapePartProps) =>
+  props.shape.swing ? <SwingingPart {...props} /> : <BucklingPart {...props} />;
+
+/** A natural mode: how quick, what of the mass takes part, and what swings at all. */
+function SwingingPart({ solution, outcome, shape }: ShapePartProps) {
+  const editor = useEditor();
+  const display = useDisplay();
+  const row = modesOf(solution).find(({ id }) => id === shape.id)!;
+  const axes = inReaderOrder(axisKeys, display);
+  const shares = axes.flatMap((key) => {
+    const percent = Math.round(100 * row.shares[axisKeys.indexOf(key)]!);
+    return percent > 0 ? [[percent, structureAxis(display, key).letter] as const] : [];
+  });
+  const modes = naturalModesTable(solution, outcome, display)!;
+  const masses = massesTable(solution, outcome, display)!;
+  return (
+    <Stack>
+      <PanelSubtitle>{shape.id}</PanelSubtitle>
+      <Hint role="status">
+        {WORDS.frequency(showNumber(shape.value), showNumber(1 / shape.value))} <Motion solution={solution} outcome={outcome} />{' '}
+        {shares.length > 0 ? WORDS.takesPart(shares) : WORDS.takesNoPart}
+      </Hint>
+      <Watch />
+      <PanelSubtitle>{modes.title}</PanelSubtitle>
+      <CopiedTable table={{ ...modes, columns: modes.columns.filter(({ key }) => NARROW.has(key) || key.startsWith('share')) }} />
+      <PanelSubtitle>{WORDS.masses}</PanelSubtitle>
+      <CopiedTable table={{ ...masses, columns: masses.columns.filter(({ key }) => !key.startsWith('centre')) }} />
+      <Row>
+        <Button onPress={() => editor.show({ drawer: 'naturalModes' })}>{WORDS.schedule}</Button>
+      </Row>
+    </Stack>
+  );
+}
+
+/** Lets the shape move to and fro on the sheet. */
+function Watch() {
+  const editor = useEditor();
+  const isOnNow = useEditorState(({ stage, switches }) => isOn(stage, switches, 'moving'));
+  return (
+    <Row>
+      <ToggleButton isSelected={isOnNow} onChange={(moving) => editor.go({ switches: { ...editor.state.switches, moving } })}>
+        {WORDS.watch}
+      </ToggleButton>
+    </Row>
+  );
+}
+
+const NARROW: ReadonlySet<string> = new Set(['mode', 'frequency']);
+
+/** Where it moves most, in words. */
+function Motion({ solution, outcome }: Pick<ShapePartProps, 'solution' | 'outcome'>) {
+  const display = useDisplay();
+  const { names } = solution.structure;
+  const motion = shapeMotion(solution, responseOf(solution, outcome)!);
+  if (motion.at === 'node') return WORDS.moves(names.nodes[motion.node]!, structureAxis(display, motion.axis).letter);
+  const ids = motion.members.slice(0, NAMED).map((m) => names.members[m]!);
+  return WORDS.between(ids, motion.members.length - ids.length);
+}
+
+/** A shape in which the structure gives way: by which factor, who bends, and how long the members are in it. */
+function BucklingPart({ solution, outcome, shape }: ShapePartProps) {
   const editor = useEditor();
   const display = useDisplay();
   const { structure } = solution;
@@ -45,8 +107,10 @@ export function ShapePart({
     <Stack>
       <PanelSubtitle>{shape.id}</PanelSubtitle>
       <Hint role="status">
-        {WORDS.factor(showNumber(shape.value), of)} {names.length > 0 && WORDS.bends(names, bending.length - names.length)}
+        {WORDS.factor(showNumber(shape.value), of)} <Motion solution={solution} outcome={outcome} />{' '}
+        {names.length > 0 && WORDS.bends(names, bending.length - names.length)}
       </Hint>
+      <Watch />
       {shape.value > 0 && shape.value < 1 && <Hint>{WORDS.beyond}</Hint>}
       {shape.value >= 1 && shape.value < 10 && !solution.firstOrder && <Hint>{WORDS.below10}</Hint>}
       {table && narrow && (

@@ -43,6 +43,17 @@ export const shapePart = {
   beyond: 'The loads are beyond what the structure can bear.',
   below10: 'Under 10 the second order matters: choose it in Combinations, under Analysis.',
   schedule: 'As a schedule',
+  moves: (node: string, axis: string): string => `It moves most at ${node}, along ${axis}.`,
+  between: (ids: readonly string[], more: number): string =>
+    `Nodes hardly move: ${ids.join(', ')}${more > 0 ? ` and ${more} more` : ''} ${ids.length + more === 1 ? 'swings' : 'swing'} between them.`,
+  frequency: (frequency: string, period: string): string => `${frequency} Hz: it swings to and fro in ${period} s.`,
+  takesPart: (shares: readonly (readonly [percent: number, axis: string])[]): string =>
+    shares
+      .map(([percent, axis], i) => (i === 0 ? `${percent} % of the mass takes part along ${axis}` : `${percent} % along ${axis}`))
+      .join(', ') + '.',
+  watch: 'Watch it move',
+  takesNoPart: 'A ground that shakes hardly drives it.',
+  masses: 'What swings',
 };
 
 export const isItRight = {

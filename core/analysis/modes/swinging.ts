@@ -1,0 +1,265 @@
+import { factorize } from '../../linear-algebra/factor';
+import type { Kernels } from '../../linear-algebra/kernels';
+import { solveInPlace } from '../../linear-algebra/solve';
+import { solveSymmetric } from '../../linear-algebra/small-dense';
+import { assembleStiffness } from '../../stiffness/assemble';
+import { recoverEnds } from '../../stiffness/condensation';
+import { keptEntries } from '../../stiffness/kept-entries';
+import { FREEDOMS, MEMBER_FREEDOMS, STIFFNESS_WIDTH } from '../../stiffness/structure';
+import { addToNodes, endDisplacements, toNodes } from '../../stiffness/transformation';
+import type { System } from '../factorise';
+import { degreeFor } from './legendre';
+import type { Masses } from './masses';
+import { strandsOf, type Strand } from './strands';
+import { swingingStrand, type Hold, type SwingingStrand } from './swinging-strand';
+
+const N = MEMBER_FREEDOMS;
+/** What a strand's bubbles may miss of its movement: of a frequency they miss the square of it. */
+const MISSED = 1e-5;
+/**
+ * Bubbles have so many degrees at least, across a member and along it: then they answer the inertia of whatever its ends lead it to exactly (the cubic's calls up
+ * curvatures of the fifth degree), and what is missing is of the next order.
+ */
+const FIRST = { bent: 6, straight: 2 };
+/** Motions that nothing resists are held by so much more where modes are counted, that they swing with nothing. */
+const HELD = 1e8;
+const UNLOADED = new Float64Array(N);
+
+/** A member's strands, with what each of them does. */
+export interface SwingingMember {
+  readonly strands: readonly Strand[];
+  readonly swinging: readonly SwingingStrand[];
+  readonly degrees: readonly number[];
+  readonly inner: number;
+}
+
+/**
+ * A structure that swings: K·x = λ·M·x over the unknowns of its nodes, then what members do between them. `follow`: members only follow their nodes,
+ * as they do in statics.
+ */
+export class Swinging {
+  readonly members: readonly SwingingMember[];
+  /** Where a member's inner columns begin among the parts of a vector. */
+  readonly firsts: Int32Array;
+  readonly size: number;
+  private readonly spread: Float64Array;
+
+  private constructor(
+    readonly system: System,
+    readonly masses: Masses,
+    private readonly follow: boolean,
+    degreesOf: (m: number, strands: readonly Strand[]) => readonly number[],
+  ) {
+    const { structure, numbering } = system;
+    const known = new Map<string, SwingingMember>();
+    this.firsts = new Int32Array(structure.lengths.length);
+    let size = numbering.size;
+    this.members = Array.from(structure.lengths, (_, m) => {
+      const strands = strandsOf(structure, m);
+      const degrees = follow ? strands.map(() => 0) : degreesOf(m, strands);
+      const key = this.keyOf(m, degrees);
+      let member = known.get(key);
+      if (!member) known.set(key, (member = this.member(m, strands, degrees)));
+      this.firsts[m] = size;
+      size += member.inner;
+      return member;
+    });
+    this.size = size;
+    this.spread = new Float64Array(structure.restraints.length);
+  }
+
+  /** With few bubbles, which is enough while members are short beside the waves. */
+  static begin(system: System, masses: Masses, { follow }: { readonly follow: boolean }): Swinging {
+    return new Swinging(system, masses, follow, (_, strands) =>
+      strands.map(({ places }) => (places.length > 2 ? FIRST.bent : FIRST.straight)),
+    );
+  }
+
+  /** With as many bubbles as modes up to λ need; itself where it has them. */
+  fineFor(λ: number): Swinging {
+    if (this.follow) return this;
+    const needed = this.members.map(({ swinging, degrees }) =>
+      swinging.map((strand, i) => Math.max(degrees[i]!, degreeFor(strand.argument(λ), MISSED))),
+    );
+    const isFine = this.members.every(({ degrees }, m) => degrees.every((degree, i) => degree >= needed[m]![i]!));
+    return isFine ? this : new Swinging(this.system, this.masses, false, (m) => needed[m]!);
+  }
+
+  private keyOf(m: number, degrees: readonly number[]): string {
+    const { structure: s } = this.system;
+    const { own, spread, points } = this.masses.along[m]!;
+    const o = STIFFNESS_WIDTH * m;
+    return [s.lengths[m]!, ...s.stiffnesses.subarray(o, o + STIFFNESS_WIDTH), s.bows[m]!, ...s.releases.subarray(N * m, N * m + N), ...degrees, own, ...spread.flat(), 'at', ...points.flat()].join(); // oxfmt-ignore
+  }
+
+  private member(m: number, strands: readonly Strand[], degrees: readonly number[]): SwingingMember {
+    const { structure, matrices } = this.system;
+    const condensed = matrices.condensed[m];
+    const swinging = strands.map((strand, i) => {
+      const { places, signs } = strand;
+      const p = places.length;
+      const following = condensed && new Float64Array(p * p);
+      if (condensed)
+        for (let j = 0; j < p; j++) {
+          const d = new Float64Array(N);
+          d[places[j]!] = signs[j]!;
+          recoverEnds(condensed, d, UNLOADED);
+          for (let r = 0; r < p; r++) following![p * r + j] = signs[r]! * d[places[r]!]!;
+        }
+      const released = (condensed?.eliminations ?? [])
+        .filter(({ freedom }) => places.includes(freedom) && !condensed!.loose.includes(freedom))
+        .map(({ freedom, spring }) => ({ end: places.indexOf(freedom), spring }));
+      const hold: Hold = { length: structure.lengths[m]!, following, released };
+      return swingingStrand(strand, this.masses.along[m]!, hold, degrees[i]!);
+    });
+    return { strands, swinging, degrees, inner: swinging.reduce((sum, { inner }) => sum + inner, 0) };
+  }
+
+  /** By part of a vector: the displacements of the nodes (6n, nodes' axes). */
+  displacementsOf(x: Float64Array, to: Float64Array): Float64Array {
+    const { freedoms } = this.system.numbering;
+    to.fill(0);
+    for (let u = 0; u < freedoms.length; u++) to[freedoms[u]!] = x[u]!;
+    return to;
+  }
+
+  /** M·x, and what of it acts on every node (6n, nodes' axes) in `nodes`, which the supports bear where they hold. */
+  multiply(x: Float64Array, nodes = new Float64Array(this.spread.length)): Float64Array {
+    const { structure: s, matrices, numbering } = this.system;
+    const out = new Float64Array(this.size);
+    const d = this.displacementsOf(x, this.spread);
+    nodes.fill(0);
+    for (let i = 0; i < this.masses.nodes.length; i++) {
+      const mass = this.masses.nodes[i]!;
+      if (mass !== 0) for (let k = 0; k < 3; k++) nodes[FREEDOMS * i + k]! += mass * d[FREEDOMS * i + k]!;
+    }
+    const [ends, forces] = [new Float64Array(N), new Float64Array(N)];
+    const joined = { structure: s, transforms: matrices.transforms };
+    const slot = { values: forces, at: 0 };
+    for (let m = 0; m < this.members.length; m++) {
+      const { strands, swinging } = this.members[m]!;
+      endDisplacements(s, m, matrices.transforms[m], d, ends);
+      forces.fill(0);
+      let at = this.firsts[m]!;
+      for (let i = 0; i < strands.length; i++) {
+        multiplyStrand(strands[i]!, swinging[i]!, { ends, forces, x, out, at });
+        at += swinging[i]!.inner;
+      }
+      addToNodes(joined, m, slot, nodes);
+    }
+    const { freedoms } = numbering;
+    for (let u = 0; u < freedoms.length; u++) out[u] = nodes[freedoms[u]!]!;
+    this.rest(out);
+    return out;
+  }
+
+  /** K⁻¹·x, in place: the inner columns have a stiffness of 1. */
+  solve(columns: readonly Float64Array[]): void {
+    const { size } = this.system.numbering;
+    solveInPlace(this.system.factor, columns.map((one) => one.subarray(0, size))); // oxfmt-ignore
+    for (const one of columns) this.rest(one);
+  }
+
+  /** Motions that nothing resists are held. */
+  private rest(x: Float64Array): void {
+    const { loose, basis, numbering } = this.system;
+    if (loose.artificialRestraints.length === 0 && basis.length === 0) return;
+    const { unknowns, freedoms } = numbering;
+    const over = (length: number, part: (k: number) => number, place: (k: number) => number): void => {
+      let [along, size] = [0, 0];
+      for (let k = 0; k < length; k++) {
+        const u = place(k);
+        if (u < 0) continue;
+        along += part(k) * x[u]!;
+        size += part(k) ** 2;
+      }
+      if (along !== 0) for (let k = 0; k < length; k++) if (place(k) >= 0) x[place(k)]! -= (along / size) * part(k);
+    };
+    for (const { node, motion } of loose.artificialRestraints)
+      over(FREEDOMS, (k) => motion[k]!, (k) => unknowns[FREEDOMS * node + k]!); // oxfmt-ignore
+    for (const motion of basis)
+      over(
+        freedoms.length,
+        (u) => motion[freedoms[u]!]!,
+        (u) => u,
+      );
+  }
+
+  /** How many modes lie under λ: the negative pivots of K − λ·M (Sylvester), with what swings between resting nodes (Wittrick and Williams). */
+  countUnder(λ: number, kernels: Kernels): number {
+    const { structure: s, matrices, numbering, loose, factor } = this.system;
+    const { width, origins } = keptEntries(s);
+    const nodal = matrices.nodal.slice();
+    const known = new Map<SwingingMember, { k: Float64Array; negative: number }>();
+    const whole = new Float64Array(N * N);
+    let count = 0;
+    this.members.forEach((member, m) => {
+      let shifted = known.get(member);
+      if (!shifted) known.set(member, (shifted = shiftedMember(member, λ)));
+      count += shifted.negative;
+      toNodes(s, m, matrices.transforms[m], shifted.k, whole);
+      for (let e = 0; e < width; e++) nodal[width * m + e]! += whole[origins[e]!]!;
+    });
+    const held = loose.artificialRestraints.map((one) => ({ ...one, stiffness: HELD * one.stiffness }));
+    const K = assembleStiffness(s, { nodal }, numbering, held);
+    const { freedoms } = numbering;
+    for (let u = 0; u < freedoms.length; u++)
+      if (freedoms[u]! % FREEDOMS < 3) K.values[K.pointers[u]!]! -= λ * this.masses.nodes[Math.floor(freedoms[u]! / FREEDOMS)]!;
+    return count + factorize(numbering.analysis, K, kernels, { held: factor.weak }).negative.length;
+  }
+}
+
+interface StrandTask {
+  readonly ends: Float64Array;
+  readonly forces: Float64Array;
+  readonly x: Float64Array;
+  readonly out: Float64Array;
+  readonly at: number;
+}
+
+/** Room for what a strand does, however many columns it has. */
+let room = new Float64Array(64);
+
+function multiplyStrand(
+  { places, signs }: Strand,
+  { mass, outer, inner }: SwingingStrand,
+  { ends, forces, x, out, at }: StrandTask,
+): void {
+  // oxfmt-ignore
+  const width = outer + inner;
+  if (room.length < width) room = new Float64Array(2 * width);
+  const own = room;
+  for (let i = 0; i < outer; i++) own[i] = signs[i]! * ends[places[i]!]!;
+  for (let i = 0; i < inner; i++) own[outer + i] = x[at + i]!;
+  for (let i = 0, row = 0; i < width; i++, row += width) {
+    let sum = 0;
+    for (let j = 0; j < width; j++) sum += mass[row + j]! * own[j]!;
+    if (i < outer) forces[places[i]!]! += signs[i]! * sum;
+    else out[at + i - outer] = sum;
+  }
+}
+
+/** What K − λ·M has beside the stiffness of a member, its inner columns eliminated (12 × 12 by rows, local), and how many of their pivots are negative. */
+function shiftedMember({ strands, swinging }: SwingingMember, λ: number): { k: Float64Array; negative: number } {
+  const k = new Float64Array(N * N);
+  let negative = 0;
+  swinging.forEach(({ mass, outer: p, inner: q }, s) => {
+    const { places, signs } = strands[s]!;
+    const width = p + q;
+    const A = new Float64Array(q * q);
+    const B = new Float64Array(q * p);
+    for (let i = 0; i < q; i++) {
+      for (let j = 0; j < q; j++) A[q * i + j] = (i === j ? 1 : 0) - λ * mass[width * (p + i) + p + j]!;
+      for (let j = 0; j < p; j++) B[p * i + j] = -λ * mass[width * (p + i) + j]!;
+    }
+    const X = B.slice();
+    negative += solveSymmetric(A, q, X, p);
+    for (let i = 0; i < p; i++)
+      for (let j = 0; j < p; j++) {
+        let sum = -λ * mass[width * i + j]!;
+        for (let l = 0; l < q; l++) sum -= B[p * l + i]! * X[p * l + j]!;
+        k[N * places[i]! + places[j]!] = signs[i]! * signs[j]! * sum;
+      }
+  });
+  return { k, negative };
+}
