@@ -170,6 +170,14 @@ const measurements: Record<string, () => object> = {
     };
     return { members: model.members.length, first: of(1), six: of(6) };
   },
+  'natural modes': () => {
+    const of = (model: Model): number => {
+      const asked: Model = { ...model, analysis: { naturalModes: { modes: 10, cases: { [model.cases[0]!.id]: 1 } } } };
+      return median(3, () => solve(structuredClone(asked)));
+    };
+    const [thousand, tenThousand] = [spaceBuilding(5, 5, 11, 1), spaceBuilding(12, 12, 22, 1)];
+    return { members: tenThousand.members.length, ten: of(thousand), tenOfMany: of(tenThousand) };
+  },
   influence: () => {
     const model = spaceBuilding(12, 12, 22, 1);
     const session = new AnalysisSession();

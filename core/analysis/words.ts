@@ -31,8 +31,7 @@ export const naturalModes = {
   lifted: (kind: string, id: string): string =>
     `Natural modes are not found: the loads that count as mass lift ${kind} ${id} by more than what lies on it. Leave out the case that lifts`,
   fewer: (count: number): string => `The structure has only ${counted(count, 'natural mode')}`,
-  unsettled:
-    'Natural modes are not found: they do not settle. Ask for fewer of them, or for those in which members follow their nodes',
+  unsettled: 'Natural modes are not found: they do not settle. Ask for fewer of them, or put all mass at the nodes',
   missed: 'Natural modes are not found: the count of them does not agree with those that were found, so one would be missing',
   unbalanced: (mode: string): string => `Natural modes are not shown: ${mode} does not balance with its inertia forces`,
 };

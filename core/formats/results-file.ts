@@ -209,7 +209,14 @@ function valueEntry(solution: Solution, outcome: number, stations: number): Reco
       superposed: none,
       travelling: none,
       envelope: none,
-      shape: ({ measure, value }) => (measure === 'frequency' ? { frequency: value } : { criticalFactor: value }),
+      shape: ({ measure, value, swing }) =>
+        measure === 'factor'
+          ? { criticalFactor: value }
+          : {
+              frequency: value,
+              period: 1 / value,
+              ...(swing && { generalisedMass: swing.generalised, factors: swing.factors, masses: swing.masses }),
+            },
     }),
     ...slackIn(solution, outcome),
     ...nodeEntries(solution, outcome),

@@ -43,9 +43,9 @@ export interface BucklingSettings {
   readonly modes?: number;
 }
 
-/** How members move in natural modes: by themselves as they bend, or only as their nodes lead them. */
-export type BetweenNodes = 'swing' | 'follow';
-export const betweenNodes = ['swing', 'follow'] as const satisfies readonly BetweenNodes[];
+/** Where the mass of members is in natural modes: along them, so that they swing between their nodes as they bend; or lumped at their ends. */
+export type BetweenNodes = 'swing' | 'lumped';
+export const betweenNodes = ['swing', 'lumped'] as const satisfies readonly BetweenNodes[];
 
 /** Natural modes, and what has mass in them. */
 export interface NaturalModesSettings {

@@ -293,7 +293,7 @@ export const analysisPart = {
   notFound: 'Nothing',
   modes: 'Modes',
   naturalModes: 'Natural modes',
-  between: { swing: 'Members swing between their nodes', follow: 'Members follow their nodes' },
+  between: { swing: 'Members swing between their nodes', lumped: 'All mass at the nodes' },
   massHint: 'What counts as mass: loads downwards, as parts of their cases.',
   ownMass: 'Members themselves',
   massOf: (id: string, usual: number): string => `Part of ${id} (usual: ${usual})`,

@@ -100,6 +100,27 @@ export function massesOfModel(model: Model, s: Structure): Masses {
   return { along: along.map((one) => simplified(one)), nodes, items, lifted: liftedIn(s, along, nodes) };
 }
 
+/** The same with all that lies along members brought to their nodes, by the lever rule: there it moves every way, and does not turn. */
+export function lumpedAtNodes({ along, nodes, ...rest }: Masses, s: Structure): Masses {
+  const lumps = nodes.slice();
+  along.forEach(({ own, spread, points }, m) => {
+    const L = s.lengths[m]!;
+    const put = (mass: number, x: number): void => {
+      lumps[s.memberNodes[2 * m]!]! += mass * (1 - x / L);
+      lumps[s.memberNodes[2 * m + 1]!]! += (mass * x) / L;
+    };
+    put(own * L, L / 2);
+    for (const [a, b, atA, atB] of spread) {
+      put((atA * (b - a)) / 2, a + (b - a) / 3);
+      put((atB * (b - a)) / 2, b - (b - a) / 3);
+    }
+    for (const [x, mass] of points) put(mass, x);
+  });
+  return { ...rest, along: along.map(() => MASSLESS), nodes: lumps };
+}
+
+export const MASSLESS: MassAlong = { own: 0, spread: [], points: [] };
+
 /** All that counts, as one. */
 export function totalOf(items: readonly MassItem[]): { readonly mass: number; readonly centre: MassItem['centre'] } {
   const all = new Gathered();

@@ -34,8 +34,7 @@ export interface SwingingMember {
 }
 
 /**
- * A structure that swings: K·x = λ·M·x over the unknowns of its nodes, then what members do between them. `follow`: members only follow their nodes,
- * as they do in statics.
+ * A structure that swings: K·x = λ·M·x over the unknowns of its nodes, then what members do between them; those without mass only follow their nodes.
  */
 export class Swinging {
   readonly members: readonly SwingingMember[];
@@ -47,7 +46,6 @@ export class Swinging {
   private constructor(
     readonly system: System,
     readonly masses: Masses,
-    private readonly follow: boolean,
     degreesOf: (m: number, strands: readonly Strand[]) => readonly number[],
   ) {
     const { structure, numbering } = system;
@@ -56,7 +54,7 @@ export class Swinging {
     let size = numbering.size;
     this.members = Array.from(structure.lengths, (_, m) => {
       const strands = strandsOf(structure, m);
-      const degrees = follow ? strands.map(() => 0) : degreesOf(m, strands);
+      const degrees = this.isMassless(m) ? strands.map(() => 0) : degreesOf(m, strands);
       const key = this.keyOf(m, degrees);
       let member = known.get(key);
       if (!member) known.set(key, (member = this.member(m, strands, degrees)));
@@ -69,20 +67,24 @@ export class Swinging {
   }
 
   /** With few bubbles, which is enough while members are short beside the waves. */
-  static begin(system: System, masses: Masses, { follow }: { readonly follow: boolean }): Swinging {
-    return new Swinging(system, masses, follow, (_, strands) =>
+  static begin(system: System, masses: Masses): Swinging {
+    return new Swinging(system, masses, (_, strands) =>
       strands.map(({ places }) => (places.length > 2 ? FIRST.bent : FIRST.straight)),
     );
   }
 
   /** With as many bubbles as modes up to λ need; itself where it has them. */
   fineFor(λ: number): Swinging {
-    if (this.follow) return this;
-    const needed = this.members.map(({ swinging, degrees }) =>
-      swinging.map((strand, i) => Math.max(degrees[i]!, degreeFor(strand.argument(λ), MISSED))),
+    const needed = this.members.map(({ swinging, degrees }, m) =>
+      this.isMassless(m) ? degrees : swinging.map((strand, i) => Math.max(degrees[i]!, degreeFor(strand.argument(λ), MISSED))),
     );
     const isFine = this.members.every(({ degrees }, m) => degrees.every((degree, i) => degree >= needed[m]![i]!));
-    return isFine ? this : new Swinging(this.system, this.masses, false, (m) => needed[m]!);
+    return isFine ? this : new Swinging(this.system, this.masses, (m) => needed[m]!);
+  }
+
+  private isMassless(m: number): boolean {
+    const { own, spread, points } = this.masses.along[m]!;
+    return own === 0 && spread.length === 0 && points.length === 0;
   }
 
   private keyOf(m: number, degrees: readonly number[]): string {
@@ -106,7 +108,7 @@ export class Swinging {
           recoverEnds(condensed, d, UNLOADED);
           for (let r = 0; r < p; r++) following![p * r + j] = signs[r]! * d[places[r]!]!;
         }
-      const released = (condensed?.eliminations ?? [])
+      const released = (this.isMassless(m) ? [] : (condensed?.eliminations ?? []))
         .filter(({ freedom }) => places.includes(freedom) && !condensed!.loose.includes(freedom))
         .map(({ freedom, spring }) => ({ end: places.indexOf(freedom), spring }));
       const hold: Hold = { length: structure.lengths[m]!, following, released };

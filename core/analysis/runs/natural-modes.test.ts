@@ -3,6 +3,9 @@ import type { Shape } from '../../combinations/outcome';
 import type { Model } from '../../model/model';
 import { quantityExtremes } from '../../results/read-quantity';
 import type { Results } from '../../results/results';
+import { defaultDisplay } from '../../quantities/display';
+import { resultTable } from '../../tables/results/lists';
+import { edited } from '../../test/edited';
 import { A, clamp, E, EI, pin, roller, sketch } from '../../test/build';
 import { solve } from '../session';
 
@@ -191,10 +194,53 @@ describe('what takes part', () => {
     a.forEach((f, i) => near(b[i], 2 * f));
   });
 
-  test('members that follow their nodes swing as the cubic has it: a beam of one member by √120', () => {
-    const model = beam(1, 6, [pin('0'), roller('1')], asking({ between: 'follow', modes: 2 }));
-    near(frequencies(model)[0], bending(120 ** 0.25, 6));
+  test('with all mass at the nodes half of each member is at either end, and nothing swings between', () => {
+    const found = frequencies(beam(2, 6, [pin('0'), roller('2')], asking({ between: 'lumped' })));
+    // What is half way moves on a spring of 48EI/L³, and along on one of EA/(L/2); what rolls, along too.
+    near(found[0], bending(96 ** 0.25, 6));
+    expect(found).toHaveLength(3);
   });
+});
+
+test('modes and masses stand in tables: shares with their sums, what counts with its total', () => {
+  const { solution } = modes(beam(1, 6, [clamp('0')], asking({ modes: 2, nodes: [{ node: '1', mass: 20 }] })));
+  const read = (list: 'naturalModes' | 'masses'): unknown[][] => {
+    const table = resultTable(solution!, list, { outcome: 0, of: 'each of its parts', places: 2 }, defaultDisplay)!;
+    return table.rows.map((row) => table.columns.map((column) => column.value(row)));
+  };
+  const [first, second] = read('naturalModes') as readonly number[][];
+  near(first![1], frequencies(beam(1, 6, [clamp('0')], asking({ nodes: [{ node: '1', mass: 20 }] })))[0]!);
+  expect([first![0], first![2]]).toEqual([1, 1 / first![1]!]);
+  expect(second![8]).toBeCloseTo(first![6]! + second![6]!, 9);
+  expect(read('masses')).toEqual([
+    ['Members themselves', mass * 6, 3, 0],
+    ['At nodes', 20, 6, 0],
+    ['Total', mass * 6 + 20, expect.closeTo((mass * 6 * 3 + 120) / (mass * 6 + 20), 9), 0],
+  ]);
+});
+
+test('what is named goes with its names: cases and nodes of masses are renamed, merged and removed', () => {
+  const model: Model = {
+    ...beam(2, 6, [clamp('0')]),
+    ...asking({
+      cases: { Q: 0.3 },
+      nodes: [
+        { node: '1', mass: 20 },
+        { node: '2', mass: 30 },
+      ],
+    }),
+  };
+  const after = (...intents: Parameters<typeof edited>[1][]): unknown => intents.reduce(edited, model).analysis!.naturalModes;
+  expect(
+    after({ type: 'rename', list: 'nodes', names: { 1: 'mid' } }, { type: 'rename', list: 'cases', names: { Q: 'L' } }),
+  ).toEqual({
+    cases: { L: 0.3 },
+    nodes: [
+      { node: 'mid', mass: 20 },
+      { node: '2', mass: 30 },
+    ],
+  });
+  expect(after({ type: 'remove', list: 'nodes', keys: ['2'] })).toEqual({ cases: { Q: 0.3 }, nodes: [{ node: '1', mass: 20 }] });
 });
 
 test('a mode balances with its inertia forces and can be read like anything else', () => {

@@ -8,7 +8,7 @@ import type { Resultant, Results, StructuralResponse } from '../../results/resul
 import { FREEDOMS } from '../../stiffness/structure';
 import { toGlobalAxes } from '../../stiffness/transformation';
 import { firstOrderOnly } from '../first-order-only';
-import { massesOfModel, totalOf, type Masses } from '../modes/masses';
+import { lumpedAtNodes, massesOfModel, totalOf, type Masses } from '../modes/masses';
 import { recoverSwinging } from '../modes/recover-swinging';
 import { ABOUT, SETTLED, Slowest, type Eigen, type Found } from '../modes/slowest';
 import { Swinging } from '../modes/swinging';
@@ -39,7 +39,8 @@ export class NaturalModes implements Run {
     const say = (message: string, subjects: readonly string[] = []): void =>
       void said.push({ code: 'natural-modes', severity: 'warning', message, subjects });
     const { structure } = system;
-    const masses = massesOfModel(model, structure);
+    const whole = massesOfModel(model, structure);
+    const masses = between === 'lumped' ? lumpedAtNodes(whole, structure) : whole;
     const total = totalOf(masses.items);
     const result = (shapes: readonly { outcome: Shape; response: StructuralResponse }[]): Results => ({
       status,
@@ -58,7 +59,11 @@ export class NaturalModes implements Run {
     progress?.('cases', 0);
     const kernels = takeKernels();
     try {
-      const found = slowestModes(Swinging.begin(system, masses, { follow: between === 'follow' }), { modes, kernels, progress });
+      const found = slowestModes(Swinging.begin(system, masses), {
+        modes,
+        kernels,
+        progress,
+      });
       if (typeof found === 'string') {
         say(found === 'missed' ? WORDS.missed : WORDS.unsettled);
         return result([]);

@@ -55,12 +55,15 @@ interface Listed {
   readonly table: (solution: Solution, outcome: number, display: DisplayUnits, besides: Besides) => Table<never> | undefined;
   readonly node?: (row: never) => string;
   readonly member?: (row: never) => string;
+  /** It is the same whatever outcome is looked at. */
+  readonly ofAll?: true;
 }
 
 const listed = <R>(one: {
   readonly table: (solution: Solution, outcome: number, display: DisplayUnits, besides: Besides) => Table<R> | undefined;
   readonly node?: (row: R) => string;
   readonly member?: (row: R) => string;
+  readonly ofAll?: true;
 }): Listed => one as unknown as Listed;
 
 /** Every schedule of results; a new one is entered here. */
@@ -78,8 +81,8 @@ const lists: Readonly<Record<ResultList, Listed>> = {
     member: ({ member }) => member,
   }),
   bucklingLengths: listed({ table: bucklingLengthsTable, member: ({ id }) => id }),
-  naturalModes: listed({ table: naturalModesTable }),
-  masses: listed({ table: massesTable }),
+  naturalModes: listed({ table: naturalModesTable, ofAll: true }),
+  masses: listed({ table: massesTable, ofAll: true }),
 };
 
 export const resultListWords = (list: ResultList): string => WORDS.lists[list];
@@ -97,8 +100,9 @@ export function resultTable(
   { outcome, of, places, isThere = () => true }: AskedList,
   display: DisplayUnits,
 ): Table<ResultRow> | undefined {
-  const { table, node, member } = lists[list];
-  const outcomes = of === 'itself' ? [outcome] : partsOf(solution, outcome);
+  const { table, node, member, ofAll } = lists[list];
+  const single = of === 'itself' || ofAll;
+  const outcomes = single ? [outcome] : partsOf(solution, outcome);
   const all = outcomes.map((one) => table(solution, one, display, { places, isThere }) as Table<object> | undefined);
   const first = all[0];
   if (!first) return undefined;
@@ -117,7 +121,7 @@ export function resultTable(
     ...(column.digits && { digits: ({ row }) => column.digits!(row) }),
   }));
   const which: Column<Held> = { key: 'outcome', title: WORDS.outcome, value: ({ outcome: own }) => solution.outcomes[own]!.id };
-  return { title: first.title, columns: of === 'itself' ? columns : [which, ...columns], rows } as unknown as Table<ResultRow>;
+  return { title: first.title, columns: single ? columns : [which, ...columns], rows } as unknown as Table<ResultRow>;
 }
 
 interface Held extends ResultRow {

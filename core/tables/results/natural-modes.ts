@@ -41,8 +41,8 @@ export function naturalModesTable(solution: Solution, _: number, display: Displa
   const letter = (key: AxisKey): string => structureAxis(display, key).letter;
   const percent = (key: string, title: string, value: (row: ModeRow) => number): Column<ModeRow> => ({
     ...{ key, title, unit: '%' },
-    value: (row) => 100 * value(row),
-    digits: () => 3,
+    // Hundredths of a percent are as much as anybody reads.
+    value: (row) => Math.round(1e4 * value(row)) / 100,
   });
   return {
     title: WORDS.title,

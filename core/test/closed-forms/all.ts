@@ -4,6 +4,7 @@ import type { Case } from './case';
 import { frames } from './frames';
 import { oneSidedForms } from './one-sided';
 import { threeMoments } from './published';
+import { naturalModesForms } from './natural-modes';
 import { secondOrderForms } from './second-order';
 import { spaceMembers } from './space-members';
 import { spaceStructures } from './space-structures';
@@ -16,6 +17,7 @@ export const closedForms: readonly Case[] = [
   ...frames,
   ...oneSidedForms,
   ...secondOrderForms,
+  ...naturalModesForms,
   ...spaceMembers,
   ...spaceStructures,
 ];

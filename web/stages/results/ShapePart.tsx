@@ -44,6 +44,15 @@ function SwingingPart({ solution, outcome, shape }: ShapePartProps) {
   });
   const modes = naturalModesTable(solution, outcome, display)!;
   const masses = massesTable(solution, outcome, display)!;
+  const narrow = {
+    ...modes,
+    columns: modes.columns.flatMap((column) => {
+      const axis = axes.find((key) => column.key === `share ${key}`);
+      if (axis) return [{ ...column, title: structureAxis(display, axis).letter }];
+      return column.key === 'frequency' ? [{ ...column, title: WORDS.f }] : column.key === 'mode' ? [column] : [];
+    }),
+  };
+  const areAllLocal = modes.rows.every(({ shares }) => shares.every((share) => share < LOCAL));
   return (
     <Stack>
       <PanelSubtitle>{shape.id}</PanelSubtitle>
@@ -53,7 +62,8 @@ function SwingingPart({ solution, outcome, shape }: ShapePartProps) {
       </Hint>
       <Watch />
       <PanelSubtitle>{modes.title}</PanelSubtitle>
-      <CopiedTable table={{ ...modes, columns: modes.columns.filter(({ key }) => NARROW.has(key) || key.startsWith('share')) }} />
+      <CopiedTable table={narrow} />
+      {areAllLocal && <Lumping />}
       <PanelSubtitle>{WORDS.masses}</PanelSubtitle>
       <CopiedTable table={{ ...masses, columns: masses.columns.filter(({ key }) => !key.startsWith('centre')) }} />
       <Row>
@@ -76,7 +86,28 @@ function Watch() {
   );
 }
 
-const NARROW: ReadonlySet<string> = new Set(['mode', 'frequency']);
+/** Modes of the whole structure take more of the mass with them. */
+const LOCAL = 0.1;
+
+/** Where only members swing: how to see what the nodes do. */
+function Lumping() {
+  const editor = useEditor();
+  const lump = (): void => {
+    const { analysis } = editor.state.model;
+    editor.edit({
+      type: 'set',
+      settings: { analysis: { ...analysis, naturalModes: { ...analysis?.naturalModes, between: 'lumped' } } },
+    });
+  };
+  return (
+    <>
+      <Hint>{WORDS.byThemselves}</Hint>
+      <Row>
+        <Button onPress={lump}>{WORDS.lump}</Button>
+      </Row>
+    </>
+  );
+}
 
 /** Where it moves most, in words. */
 function Motion({ solution, outcome }: Pick<ShapePartProps, 'solution' | 'outcome'>) {

@@ -52,6 +52,9 @@ export const shapePart = {
       .map(([percent, axis], i) => (i === 0 ? `${percent} % of the mass takes part along ${axis}` : `${percent} % along ${axis}`))
       .join(', ') + '.',
   watch: 'Watch it move',
+  byThemselves: 'All of these are members that swing by themselves. To see how the whole structure swings:',
+  lump: 'Put all mass at the nodes',
+  f: 'f',
   takesNoPart: 'A ground that shakes hardly drives it.',
   masses: 'What swings',
 };
