@@ -1,11 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { isFault } from '../model/notice';
-import type { Member, Model } from '../model/model';
+import { checkModel } from '../model/check';
+import { carriedSupport } from '../model/edits/carry';
+import type { Carried } from '../model/edits/motion';
+import type { Point } from '../model/point';
+import type { Member, Model, Support } from '../model/model';
 import { recheck } from '../recheck/recheck';
 import { responseOf } from '../results/sums';
 import type { Solution, StructuralResponse } from '../results/results';
-import { sketch, solved } from '../test/build';
+import { pin, sketch, solved } from '../test/build';
 import { crossed } from '../test/closed-forms/one-sided';
 import { Random } from '../test/random';
 import { randomFrame } from '../test/random-frame';
@@ -115,6 +119,93 @@ describe('members that act one way', () => {
   });
 });
 
+describe('supports that push one way', () => {
+  test.each([
+    ['in the plane', randomFrame],
+    ['in space', randomSpace],
+  ] as const)('%s: of all sets of lifted supports, beside slack members, the one is found that fits', (_, frames) => {
+    let lifted = 0;
+    fc.assert(
+      fc.property(
+        frames,
+        fc.array(fc.tuple(fc.nat(40), fc.nat(40), fc.boolean()), { maxLength: 2 }),
+        fc.array(
+          fc.tuple(
+            fc.nat(40),
+            fc.constantFrom('fixed' as const, 3e6),
+            fc.constantFrom('positive' as const, 'negative' as const),
+            fc.constantFrom(0, 0.001),
+          ),
+          { minLength: 1, maxLength: 3 },
+        ),
+        (frame, drawn, props) => {
+          const tied = withTies(frame, drawn);
+          const free = tied.nodes.filter(({ id }) => !tied.supports.some(({ node }) => node === id));
+          const under = [...new Map(props.map(([at, uy, way, gap]) => [free[at % free.length]!.id, { uy, way, gap }]))];
+          const added = under.map(([node, { uy, way, gap }]): Support => ({
+            node,
+            uy,
+            oneWay: { uy: way },
+            ...(gap > 0 && { gaps: { uy: gap } }),
+          }));
+          const model: Model = { ...tied, supports: [...tied.supports, ...added] };
+          const ties = model.members.filter(({ behaviour }) => behaviour === 'tensionOnly' || behaviour === 'compressionOnly');
+          const { solution } = solve(model);
+          const found = responseOf(solution!, 0)!;
+          lifted += solution!.lifted![0]!.length;
+          const fitting = sets(added).flatMap((off) =>
+            sets(ties).flatMap((slack) => fits(onSupports(model, off), slack, added, off) ?? []),
+          );
+          expect(fitting.length).toBeGreaterThan(0);
+          for (const one of fitting) expect(differenceOf(found, one)).toBeLessThan(1e-8);
+          const again = recheck(model, solution!, 0, 'none');
+          expect('difference' in again && again.difference).toBeLessThan(1e-8);
+        },
+      ),
+      { numRuns: 100 },
+    );
+    expect(lifted).toBeGreaterThan(20);
+  });
+
+  test('where nothing is left that holds, the motion is shown; what does not hold cannot push, and a gap needs a way', () => {
+    const beam = sketch({
+      nodes: [
+        ['1', 0, 0],
+        ['2', 4, 0],
+      ],
+      members: [['a', '1', '2']],
+      supports: [
+        { node: '1', ux: 'fixed', uy: 'fixed' },
+        { node: '2', uy: 'fixed', oneWay: { uy: 'positive' } },
+      ],
+      loads: [{ type: 'node', node: '2', fy: 500 }],
+    });
+    const results = solve(beam);
+    expect(results.status).toBe('unstable');
+    expect(results.notices.filter(isFault).map(({ message }) => message)[0]).toMatch(/^Q: the supports at nodes “2” cannot take/);
+    const said = (support: Support): string[] =>
+      checkModel({ ...beam, supports: [beam.supports[0]!, support] })
+        .notices.filter(isFault)
+        .map(({ path }) => path!);
+    expect(said({ node: '2', ux: 'fixed', oneWay: { uy: 'positive' } })).toEqual(['supports[1].oneWay.uy']);
+    expect(said({ node: '2', uy: 'fixed', gaps: { uy: 0.01 } })).toEqual(['supports[1].gaps.uy']);
+  });
+
+  test('a mirrored support pushes as its image does', () => {
+    const model = sketch({
+      nodes: [
+        ['1', 0, 0],
+        ['2', 4, 0],
+      ],
+      members: [['a', '1', '2']],
+      supports: [pin('1'), { node: '2', ux: 'fixed', uy: 'fixed', oneWay: { ux: 'positive', uy: 'positive' } }],
+    });
+    const direction = ([x, y, z]: Point): Point => [-x, y, z];
+    const image = carriedSupport(model.supports[1]!, { direction } as Carried);
+    expect(image.oneWay).toEqual({ ux: 'negative', uy: 'positive' });
+  });
+});
+
 test('edit after edit the same members are slack as of the model as it is', () => {
   const random = new Random(7);
   const session = new AnalysisSession();
@@ -160,8 +251,24 @@ function withTies(frame: Model, drawn: readonly (readonly [number, number, boole
 const sets = <T>(all: readonly T[]): T[][] =>
   all.reduce<T[][]>((found, one) => [...found, ...found.map((set) => [...set, one])], [[]]);
 
-/** The structure without these, all others acting both ways, where nothing is pulled or pushed that cannot be. */
-function fits(model: Model, slack: readonly Member[]): StructuralResponse[] | undefined {
+/** A model whose supports hold both ways, with the ground under those with a gap behind it, but for those that are off. */
+const onSupports = (model: Model, off: readonly Support[]): Model => ({
+  ...model,
+  supports: model.supports.flatMap(({ oneWay, gaps: _, ...one }): Support[] => (oneWay && off.some(({ node }) => node === one.node) ? [] : [one])),
+  loads: [
+    ...model.loads,
+    ...model.supports.flatMap(({ node, oneWay, gaps }) => (gaps?.uy && !off.some((one) => one.node === node) ? [{ id: `gap ${node}`, case: model.cases[0]!.id, type: 'settlement' as const, node, uy: (oneWay!.uy === 'positive' ? -1 : 1) * gaps.uy }] : [])),
+  ],
+}); // oxfmt-ignore
+
+/** The structure without these, all others acting both ways, where nothing is pulled or pushed that cannot be; `on` and `off`: supports that push one way, and those of them that are lifted off. */
+function fits(
+  model: Model,
+  slack: readonly Member[],
+  on: readonly Support[] = [],
+  off: readonly Support[] = [],
+): StructuralResponse[] | undefined {
+  // oxfmt-ignore
   const members = model.members.filter((one) => !slack.includes(one)).map((one): Member => (one.behaviour === 'tensionOnly' || one.behaviour === 'compressionOnly' ? { ...one, behaviour: 'truss' } : one)); // oxfmt-ignore
   const { solution } = solve({ ...model, members });
   if (!solution) return undefined;
@@ -175,7 +282,15 @@ function fits(model: Model, slack: readonly Member[]): StructuralResponse[] | un
     const m = solution.structure.names.members.indexOf(one.id);
     return (side * (response!.ends[12 * m + 6]! - response!.ends[12 * m]!)) / 2 >= -1e-9 * size;
   });
-  return isTrue ? [response!] : undefined;
+  const most = Math.max(...response!.displacements.map(Math.abs));
+  const rests = on.every((one) => {
+    const at = 6 * solution.structure.names.nodes.indexOf(one.node) + 1;
+    const side = one.oneWay!.uy === 'positive' ? 1 : -1;
+    return off.includes(one)
+      ? side * response!.displacements[at]! + (one.gaps?.uy ?? 0) >= -1e-9 * most
+      : side * response!.reactions[at]! >= -1e-9 * size;
+  });
+  return isTrue && rests ? [response!] : undefined;
 }
 
 /** By how much the ends of a member move apart. */

@@ -3,26 +3,39 @@ import { complementary } from '../linear-algebra/complementarity';
 import { oneSidedIn, type OneSidedCase } from '../model/loads/one-sided';
 import type { Model } from '../model/model';
 import type { Notice } from '../model/notice';
-import type { StructuralResponse } from '../results/results';
-import { meanAxialForce, slackCounts } from '../results/slack';
+import type { LiftedSupport, StructuralResponse } from '../results/results';
+import { meanAxialForce, reactionAlong, slackCounts } from '../results/slack';
 import { STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
 import { oneSided as WORDS } from './words';
 
-/** What acts in each outcome of a structure with members that act one way. */
+/** What acts in each outcome of a structure with members or supports that act one way. */
 export interface OneSided {
   readonly outcomes: readonly Outcome[];
   /** By outcome: the members that are slack in it, by their places; nothing of a range. */
   readonly slack: readonly (readonly number[] | undefined)[];
+  /** By outcome: the supports that it has lifted off; nothing of a range. */
+  readonly lifted: readonly (readonly LiftedSupport[] | undefined)[];
   readonly notices: readonly Notice[];
-  /** The members that would have to let go of the first outcome that cannot be, by their places. */
-  readonly stuck?: readonly number[] | undefined;
+  /** What would have to let go of the first outcome that cannot be. */
+  readonly stuck?: readonly OneSidedCase[] | undefined;
+}
+
+/** What acts one way: its force in a response, of which there is never less than nothing. */
+interface Device {
+  readonly force: (response: StructuralResponse) => number;
+  /** By what its case is multiplied for a length of 1 by which it is off. */
+  readonly sense: number;
+  /** How far it is off before anything moves. */
+  readonly gap: number;
+  /** N/m: what is large for it. */
+  readonly stiff: number;
 }
 
 /**
- * Finds in each case and each sum by itself which members that act one way are slack. Such a member does what it would do if it were as long as its ends
- * leave it: by which length it is off, z, is found so that no member has a force of the wrong sign and none that is off has a force (z ≥ 0, σ·N ≥ 0,
- * z·N = 0, N the mean along the member). The responses to a metre of each make N = N₀ − C·z; the outcome is the sum of its cases and of these. Nothing
- * else is superposed. Nothing where no member acts one way.
+ * Finds in each case and each sum by itself what of that which acts one way has let go. A slack member does what it would do if it were as long as its ends
+ * leave it, a support that is lifted off what it would if the ground had followed: by which length each is off, z, is found so that none has a force of the wrong sign and none that is
+ * off has a force (z ≥ 0, w ≥ 0, z·w = 0; w is σ·N of a member, N the mean along it, and σ·R of a support). The responses to a metre of each make w = q + M·z; the outcome is
+ * the sum of its cases and of these. A gap is a length by which a support is off before anything moves. Nothing else is superposed. Nothing where nothing acts one way.
  */
 export function oneSidedOf(
   model: Model,
@@ -32,27 +45,29 @@ export function oneSidedOf(
 ): OneSided | undefined {
   const cases = oneSidedIn(model);
   if (cases.length === 0) return undefined;
-  const places = new Map(structure.names.members.map((id, m) => [id, m]));
-  const members = cases.map(({ member }) => places.get(member)!);
-  const sides = cases.map(({ side }) => side);
+  const devices = devicesOf(cases, structure);
   const first = responses.length - cases.length;
-  /** σ·N of all of them in what was solved. */
-  const forces = responses.map(({ ends }) => members.map((m, i) => sides[i]! * meanAxialForce(ends, m)));
-  const n = cases.length;
+  /** w of all of them in what was solved. */
+  const forces = responses.map((response) => devices.map(({ force }) => force(response)));
+  const n = devices.length;
   const M = new Float64Array(n * n);
   for (let i = 0; i < n; i++)
-    for (let k = 0; k < n; k++) M[n * i + k] = -0.5 * (sides[k]! * forces[first + k]![i]! + sides[i]! * forces[first + i]![k]!);
-  const stiff = Float64Array.from(members, (m) => structure.stiffnesses[STIFFNESS_WIDTH * m]! / structure.lengths[m]!);
+    for (let k = 0; k < n; k++)
+      M[n * i + k] = 0.5 * (devices[k]!.sense * forces[first + k]![i]! + devices[i]!.sense * forces[first + i]![k]!);
+  const stiff = Float64Array.from(devices, (one) => one.stiff);
   const slack: (readonly number[] | undefined)[] = [];
+  const lifted: (readonly LiftedSupport[] | undefined)[] = [];
   const faults: Notice[] = [];
-  let stuck: readonly number[] | undefined;
+  let stuck: readonly OneSidedCase[] | undefined;
   const found = outcomes.map((outcome): Outcome => {
     slack.push(undefined);
+    lifted.push(undefined);
     if (outcome.kind === 'travelling') faults.push(faultOf(outcome.id, WORDS.travelling(outcome.id)));
     if (outcome.kind !== 'solved' && outcome.kind !== 'superposed') return outcome;
     const factors = new Float64Array(responses.length);
     if (outcome.kind === 'solved') factors[outcome.at] = 1;
     else factors.set(outcome.factors);
+    devices.forEach(({ sense, gap }, i) => (factors[first + i] = -sense * gap + 0));
     const q = new Float64Array(n);
     let size = 0;
     factors.forEach((factor, c) => {
@@ -62,49 +77,82 @@ export function oneSidedOf(
     });
     const solved = complementary(q, M, size, stiff);
     if ('stuck' in solved) {
-      stuck ??= solved.stuck.map((i) => members[i]!);
-      faults.push(
-        faultOf(
-          outcome.id,
-          WORDS.loose(outcome.id, named(solved.stuck, cases)),
-          solved.stuck.map((i) => `member ${cases[i]!.member}`),
-        ),
-      );
+      const held = solved.stuck.map((i) => cases[i]!);
+      stuck ??= held;
+      faults.push(faultOf(outcome.id, WORDS.loose(outcome.id, named(held)), held.map(subjectOf)));
       return outcome;
     }
-    slack[slack.length - 1] = solved.free.map((i) => members[i]!);
-    if (solved.free.length === 0 && outcome.kind === 'solved') return outcome;
-    for (const i of solved.free) factors[first + i] = -sides[i]! * solved.z[i]!;
+    const off = solved.free.map((i) => cases[i]!);
+    slack[slack.length - 1] = off.flatMap((one) => (one.of === 'member' ? [structure.names.members.indexOf(one.member)] : []));
+    lifted[lifted.length - 1] = off.flatMap((one) => (one.of === 'support' ? [{ node: structure.names.nodes.indexOf(one.node), along: one.along }] : [])); // oxfmt-ignore
+    if (solved.free.length === 0 && outcome.kind === 'solved' && devices.every(({ gap }) => gap === 0)) return outcome;
+    for (const i of solved.free) factors[first + i]! += devices[i]!.sense * solved.z[i]!;
     const { id, title } = outcome;
     return { kind: 'superposed', id, title, factors } satisfies Superposed;
   });
-  return { outcomes: found, slack, notices: faults.length > 0 ? faults : remarks(cases, members, slack), stuck };
+  const notices = faults.length > 0 ? faults : remarks(cases, { slack, lifted, structure });
+  return { outcomes: found, slack, lifted, notices, stuck };
 }
 
-const named = (places: readonly number[], cases: readonly OneSidedCase[]): string =>
-  places.map((i) => `“${cases[i]!.member}”`).join(', ');
+function devicesOf(cases: readonly OneSidedCase[], structure: Structure): Device[] {
+  const members = new Map(structure.names.members.map((id, m) => [id, m]));
+  const nodes = new Map(structure.names.nodes.map((id, i) => [id, i]));
+  const stiffness = (m: number): number => structure.stiffnesses[STIFFNESS_WIDTH * m]! / structure.lengths[m]!;
+  const stiffest = structure.lengths.reduce((most, _, m) => Math.max(most, stiffness(m)), 0);
+  return cases.map((one): Device => {
+    const { side } = one;
+    if (one.of === 'member') {
+      const m = members.get(one.member)!;
+      return { force: ({ ends }) => side * meanAxialForce(ends, m), sense: -side, gap: 0, stiff: stiffness(m) };
+    }
+    const at = { node: nodes.get(one.node)!, along: one.along };
+    const force = ({ reactions }: StructuralResponse): number => side * reactionAlong(structure, at, reactions);
+    return { force, sense: side, gap: one.gap, stiff: stiffest };
+  });
+}
+
+const subjectOf = (one: OneSidedCase): string => (one.of === 'member' ? `member ${one.member}` : `node ${one.node}`);
+
+/** Members and supports by their names. */
+function named(cases: readonly OneSidedCase[]): string {
+  const members = cases.flatMap((one) => (one.of === 'member' ? [`“${one.member}”`] : []));
+  const supports = cases.flatMap((one) => (one.of === 'support' ? [`“${one.node}”`] : []));
+  return [
+    members.length > 0 ? WORDS.members(members.join(', ')) : '',
+    supports.length > 0 ? WORDS.supports([...new Set(supports)].join(', ')) : '',
+  ]
+    .filter(Boolean)
+    .join(WORDS.and);
+}
 
 const faultOf = (id: string, message: string, subjects: readonly string[] = []): Notice => ({
   ...{ code: 'one-sided', severity: 'error', message },
   subjects: subjects.length > 0 ? subjects : [`combination ${id}`],
 });
 
-/** Members that never act, and those that always do. */
-function remarks(cases: readonly OneSidedCase[], members: readonly number[], slack: OneSided['slack']): Notice[] {
+interface Acting extends Pick<OneSided, 'slack' | 'lifted'> {
+  readonly structure: Structure;
+}
+
+/** What never acts, and what always does. */
+function remarks(cases: readonly OneSidedCase[], { slack, lifted, structure }: Acting): Notice[] {
   const { of: outcomes, byMember } = slackCounts(slack);
-  const of = (is: (count: number) => boolean): OneSidedCase[] => cases.filter((_, i) => is(byMember.get(members[i]!) ?? 0));
-  const note = (words: (names: string) => string, list: readonly OneSidedCase[]): Notice[] =>
-    list.length === 0
-      ? []
-      : [{ code: 'one-sided', severity: 'note', message: words(list.map(({ member }) => `“${member}”`).join(', ')), subjects: list.map(({ member }) => `member ${member}`) }]; // oxfmt-ignore
+  const counts = cases.map((one) => {
+    if (one.of === 'member') return byMember.get(structure.names.members.indexOf(one.member)) ?? 0;
+    const node = structure.names.nodes.indexOf(one.node);
+    return lifted.filter((off) => off?.some((other) => other.node === node && other.along === one.along)).length;
+  });
+  const of = (kind: OneSidedCase['of'], count: number): OneSidedCase[] =>
+    cases.filter((one, i) => one.of === kind && counts[i] === count);
+  const note = (words: (names: string) => string, list: readonly OneSidedCase[]): Notice[] => {
+    if (list.length === 0) return [];
+    const names = list.map((one) => `“${one.of === 'member' ? one.member : one.node}”`).join(', ');
+    return [{ code: 'one-sided', severity: 'note', message: words(names), subjects: list.map(subjectOf) }];
+  };
   return [
-    ...note(
-      WORDS.always,
-      of((count) => count === outcomes),
-    ),
-    ...note(
-      WORDS.never,
-      of((count) => count === 0),
-    ),
+    ...note(WORDS.always, of('member', outcomes)),
+    ...note(WORDS.never, of('member', 0)),
+    ...note(WORDS.alwaysLifted, of('support', outcomes)),
+    ...note(WORDS.neverLifted, of('support', 0)),
   ];
 }

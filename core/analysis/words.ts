@@ -1,14 +1,20 @@
 import { counted } from '../counted';
 
-/** What is said of members that act one way. */
+/** What is said of members and supports that act one way. */
 export const oneSided = {
-  loose: (id: string, members: string): string =>
-    `${id}: members ${members} cannot take the force that they would have to, and without them the structure can move. Let them act both ways, or brace the structure`,
+  loose: (id: string, what: string): string =>
+    `${id}: ${what} cannot take the force that they would have to, and without them the structure can move. Let them act both ways, or brace the structure`,
+  members: (names: string): string => `members ${names}`,
+  supports: (nodes: string): string => `the supports at nodes ${nodes}`,
+  and: ' and ',
   travelling: (id: string): string =>
-    `${id}: trains travel in it, whose places are superposed: with members that act one way none can be. Put the trains where they stand`,
+    `${id}: trains travel in it, whose places are superposed: with members or supports that act one way none can be. Put the trains where they stand`,
+  alwaysLifted: (nodes: string): string => `Lifted off in every case and combination: the support at nodes ${nodes}`,
+  neverLifted: (nodes: string): string => `Never lifted off: the support at nodes ${nodes}`,
   always: (members: string): string => `Slack in every case and combination: members ${members}`,
   never: (members: string): string => `Never slack: members ${members}`,
-  notYet: 'Members that act one way are found in the first order only. Make them truss members, or look at the first order',
+  notYet:
+    'What acts one way is found in the first order only. Let these members and supports act both ways, or look at the first order',
 };
 
 /** What is said of critical loads. */
@@ -20,7 +26,7 @@ export const buckling = {
   none: (of: string): string => `Nothing buckles under “${of}”: no member is in compression`,
   fewer: (of: string, count: number): string => `Of “${of}” only ${counted(count, 'critical load')} can be told`,
   oneSided:
-    'Critical loads are not found: some members act one way, and which are slack changes with the load. Make them truss members',
+    'Critical loads are not found: some members or supports act one way, and which have let go changes with the load. Let them act both ways',
 };
 
 /** What is said of natural modes. */

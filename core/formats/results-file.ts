@@ -225,10 +225,14 @@ function valueEntry(solution: Solution, outcome: number, stations: number): Reco
   };
 }
 
-/** The members that act one way and are slack. */
-function slackIn({ slack, structure }: Solution, outcome: number): { readonly slack?: readonly string[] } {
-  const found = slack?.[outcome];
-  return found ? { slack: found.map((m) => structure.names.members[m]!) } : {};
+/** The members that act one way and are slack, and the supports that push one way and are lifted off. */
+function slackIn({ slack, lifted, structure }: Solution, outcome: number): Record<string, unknown> {
+  const [found, off] = [slack?.[outcome], lifted?.[outcome]];
+  const { members, nodes } = structure.names;
+  return {
+    ...(found && { slack: found.map((m) => members[m]!) }),
+    ...(off && { lifted: off.map(({ node, along }) => ({ node: nodes[node]!, along })) }),
+  };
 }
 
 function envelopeEntry(solution: Solution, outcome: number, stations: number): Record<string, unknown> {

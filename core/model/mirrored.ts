@@ -97,12 +97,15 @@ function jointsOf(
  * shifts the whole.
  */
 function areSupportsAlike({ supports }: Pick<Model, 'supports'>, imageOf: (id: string) => string, axis: Mirror['axis']): boolean {
-  const held = ({ node: _, ...rest }: Model['supports'][number]): string =>
-    JSON.stringify(
-      Object.entries(rest)
-        .filter(([key, value]) => value !== 'free' && key !== `u${axis}`)
+  const others = (of: object = {}): object => Object.fromEntries(Object.entries(of).filter(([key]) => key !== `u${axis}`));
+  const held = ({ node: _, oneWay, gaps, ...rest }: Model['supports'][number]): string =>
+    JSON.stringify([
+      Object.entries(others(rest))
+        .filter(([, value]) => value !== 'free')
         .sort(([a], [b]) => a.localeCompare(b)),
-    );
+      others(oneWay),
+      others(gaps),
+    ]);
   const byNode = new Map(supports.map((one) => [one.node, held(one)]));
   return supports.every(({ node }) => byNode.get(imageOf(node)) === byNode.get(node));
 }

@@ -159,7 +159,17 @@ export type Support = { readonly [freedom in Freedom]?: Restraint } & {
   /** Degrees about +Z. */
   readonly angle?: number;
   readonly axes?: { readonly x: readonly number[]; readonly y: readonly number[] };
+  /** Along an axis of its own it only pushes: towards + or towards −; against the other way it lets go. */
+  readonly oneWay?: { readonly [along in Translation]?: OneWay };
+  /** How far the structure moves against a support that pushes one way before it is there, metres. */
+  readonly gaps?: { readonly [along in Translation]?: number };
 };
+
+export type Translation = 'ux' | 'uy' | 'uz';
+export const translations = ['ux', 'uy', 'uz'] as const satisfies readonly Translation[];
+/** Which way a support pushes that acts one way: along the positive or the negative sense of its axis. */
+export type OneWay = 'positive' | 'negative';
+export const oneWays = ['positive', 'negative'] as const satisfies readonly OneWay[];
 
 /** Colours by which a drawing tells the loads of one case from those of another. */
 export const caseColours = ['brown', 'olive', 'slate', 'plum', 'indigo'] as const;

@@ -1,6 +1,7 @@
 import { CHAPTER_LETTERS, chapterNames, MOST_CHAPTERS, MOST_PICTURES } from './report';
 import { displayChoices } from '../quantities/display';
 import {
+  choice,
   degrees,
   each,
   id,
@@ -20,7 +21,18 @@ import { analysisFields } from './analysis-settings';
 import { categories, limitStates } from './categories';
 import { ruleFields } from './rule-fields';
 import { axleFields } from './loads/train-load';
-import { actionTypes, behaviours, caseColours, endFreedoms, freedoms, patternParts, patternWays, permanentWays } from './model';
+import {
+  actionTypes,
+  behaviours,
+  caseColours,
+  endFreedoms,
+  freedoms,
+  oneWays,
+  patternParts,
+  patternWays,
+  permanentWays,
+  translations,
+} from './model';
 import { dimensionSigns } from '../shapes/kind';
 import { dimensionedShapes, shapeTypes } from '../shapes/registry';
 
@@ -185,6 +197,8 @@ export const listFields = {
     node: id,
     ...restraints(freedoms),
     angle: degrees,
+    oneWay: { kind: 'object', fields: each(translations, () => choice(...oneWays)) },
+    gaps: { kind: 'object', fields: each(translations, () => positive('length')) },
     axes: {
       kind: 'object',
       fields: {

@@ -1,6 +1,6 @@
 import { withAxes } from '../quantities/axis-names';
 import type { DisplayUnits } from '../quantities/display';
-import { freedoms, type Freedom, type Model, type Restraint, type Support } from './model';
+import { freedoms, translations, type Freedom, type Model, type Restraint, type Support, type Translation } from './model';
 
 interface Kind {
   readonly id: string;
@@ -45,9 +45,14 @@ export function kindOf(support: Support, space: Model['space'] = 'plane'): strin
 /** A support of a kind; it keeps the axes of the one before it. */
 export function supportOf(kind: string, node: string, before?: Support, space: Model['space'] = 'plane'): Support {
   const { held } = supportKindsOf(space).find(({ id }) => id === kind)!;
+  const stays = <T>(of: { readonly [along in Translation]?: T } | undefined): { readonly [along in Translation]?: T } =>
+    Object.fromEntries(translations.filter((along) => held[along] === 'fixed' && of?.[along]).map((along) => [along, of![along]!])) as never; // oxfmt-ignore
+  const [oneWay, gaps] = [stays(before?.oneWay), stays(before?.gaps)];
   return {
     node,
     ...held,
+    ...(Object.keys(oneWay).length > 0 && { oneWay }),
+    ...(Object.keys(gaps).length > 0 && { gaps }),
     ...(before?.angle !== undefined && { angle: before.angle }),
     ...(before?.axes !== undefined && { axes: before.axes }),
   };

@@ -1,4 +1,5 @@
-import { freedoms, type Freedom, type Model, type Support } from './model';
+import { freedoms, translations, type Freedom, type Model, type Support } from './model';
+import { showQuantity } from '../quantities/show';
 import { structureAxis, type AxisKey } from '../quantities/axis-names';
 import type { DisplayUnits } from '../quantities/display';
 import { kindOf, supportKindsOf, supportKindWords } from './support-kinds';
@@ -11,8 +12,17 @@ export function supportWords(support: Support, space: Model['space'], display: D
   const named = supportKindsOf(space).find(({ id }) => id === kind);
   const text = named && supportKindWords(named, display);
   const name = sprung.length === 0 && text ? text.replace(/^./, (c) => c.toLowerCase()) : partsOf(held, sprung, display);
-  if (support.axes) return `${name}, in axes of its own`;
-  return support.angle ? `${name}, turned by ${support.angle}°` : name;
+  const pushes = translations.flatMap((along) => {
+    const way = support.oneWay?.[along];
+    if (!way) return [];
+    const { letter, sign } = structureAxis(display, along.charAt(1) as AxisKey);
+    const isUp = (way === 'positive') === sign > 0;
+    const gap = support.gaps?.[along];
+    return [`pushes towards ${isUp ? '+' : '−'}${letter} only${gap ? ` after ${showQuantity(gap, display.deflection)}` : ''}`];
+  });
+  const whole = [name, ...pushes].join(', ');
+  if (support.axes) return `${whole}, in axes of its own`;
+  return support.angle ? `${whole}, turned by ${support.angle}°` : whole;
 }
 
 /** “held along X and about Z, sprung along Y”. */

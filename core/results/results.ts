@@ -1,4 +1,5 @@
 import type { Outcome } from '../combinations/outcome';
+import type { Translation } from '../model/model';
 import type { Notice } from '../model/notice';
 import type { Mechanism } from '../kinematics/mechanism';
 import type { Fibres } from '../sections/fibres';
@@ -63,6 +64,12 @@ export interface MassItem {
   readonly centre: readonly [x: number, y: number, z: number];
 }
 
+/** A support that pushes one way and is lifted off, by its node and along which of its axes. */
+export interface LiftedSupport {
+  readonly node: number;
+  readonly along: Translation;
+}
+
 /** A solved model. Names stand in `structure.names` and `outcomes`; everything else is by index. */
 export interface Solution {
   readonly structure: Structure;
@@ -79,6 +86,8 @@ export interface Solution {
   readonly travels?: readonly Travel[];
   /** With members that act one way, by outcome: those that are slack in it, by their places; nothing of a range. */
   readonly slack?: readonly (readonly number[] | undefined)[];
+  /** With supports that push one way, by outcome: those that it has lifted off; nothing of a range. */
+  readonly lifted?: readonly (readonly LiftedSupport[] | undefined)[];
   /** Where some were solved in second order: all outcomes as the first order has them, of the same responses. */
   readonly firstOrder?: readonly Outcome[];
   /** By outcome, of those that were solved in second order: how the structure leans in it before anything acts. */

@@ -1,9 +1,19 @@
-import { MEMBER_FREEDOMS } from '../stiffness/structure';
-import type { Solution } from './results';
+import { translations } from '../model/model';
+import { FREEDOMS, MEMBER_FREEDOMS, type Structure } from '../stiffness/structure';
+import type { LiftedSupport, Solution } from './results';
 
 /** The mean axial force along member m, tension positive: it tells whether a member that acts one way is slack. `ends` as of a response. */
 export const meanAxialForce = (ends: Float64Array, m: number): number =>
   (ends[MEMBER_FREEDOMS * m + 6]! - ends[MEMBER_FREEDOMS * m]!) / 2;
+
+/** What a support exerts along an axis of its own. `reactions` as of a response. */
+export function reactionAlong({ supportRotations }: Structure, { node, along }: LiftedSupport, reactions: Float64Array): number {
+  const own = translations.indexOf(along);
+  const turn = supportRotations.get(node);
+  const at = FREEDOMS * node;
+  if (!turn) return reactions[at + own]!;
+  return [0, 1, 2].reduce((sum, k) => sum + turn[3 * own + k]! * reactions[at + k]!, 0);
+}
 
 /** In how many of the outcomes that are solved for themselves each member is slack, by its place; and how many of these there are. */
 export function slackCounts(slack: NonNullable<Solution['slack']>): {

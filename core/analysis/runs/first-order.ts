@@ -79,7 +79,7 @@ function solveSystem(
     solution: {
       structure,
       outcomes: oneSided?.outcomes ?? all,
-      ...(oneSided && { slack: oneSided.slack }),
+      ...(oneSided && { slack: oneSided.slack, lifted: oneSided.lifted }),
       responses,
       ...(travels.length > 0 && { travels }),
       fibres: fibresOf(model),

@@ -1,6 +1,7 @@
 import { memberAxes } from '../local-axes';
 import type { MemberLoad, NodeLoad } from '../loads/primitive';
-import { memberEnds, type Member, type Model, type Support } from '../model';
+import { memberEnds, translations, type Member, type Model, type Support } from '../model';
+import { turnOf } from '../support-axes';
 import { endsOf, type NodePlaces } from '../places';
 import { dot, minus, rounded, type Point } from '../point';
 import type { Carried } from './motion';
@@ -97,8 +98,25 @@ export function carriedMemberLoad<L extends MemberLoad>(load: L, from: Axes, to:
   }
 }
 
-/** A turned support turns further; one along the global axes stays along them. */
+/** A turned support turns further; one along the global axes stays along them. What it pushes one way it pushes as its image does. */
 export function carriedSupport(support: Support, motion: Carried): Support {
+  const turned = turnedSupport(support, motion);
+  if (!support.oneWay) return turned;
+  const [before, after] = [turnOf(support) ?? UNTURNED, turnOf(turned) ?? UNTURNED];
+  const oneWay = { ...support.oneWay };
+  translations.forEach((along, k) => {
+    const way = oneWay[along];
+    if (!way) return;
+    const image = motion.direction([before[3 * k]!, before[3 * k + 1]!, before[3 * k + 2]!]);
+    const isTurned = image.reduce((sum, part, i) => sum + part * after[3 * k + i]!, 0) < 0;
+    if (isTurned) oneWay[along] = way === 'positive' ? 'negative' : 'positive';
+  });
+  return { ...turned, oneWay };
+}
+
+const UNTURNED = Float64Array.of(1, 0, 0, 0, 1, 0, 0, 0, 1);
+
+function turnedSupport(support: Support, motion: Carried): Support {
   if (support.angle !== undefined) {
     const turn = (support.angle * Math.PI) / 180;
     const [x, y] = motion.direction([Math.cos(turn), Math.sin(turn), 0]);

@@ -1,37 +1,60 @@
 import { once } from '../../once';
 import { forceSenseOf } from '../behaviour';
-import type { Member, Model } from '../model';
+import { translations, type Member, type Model, type Support, type Translation } from '../model';
 import { uniqueNames } from '../unique-names';
-import type { StrainLoad } from './primitive';
+import type { SettlementLoad, StrainLoad } from './primitive';
 
 /**
- * A case that only the solution has: a member that acts one way is too long by a metre. So much of it as leaves the member without force is added where it
- * is slack: what it does then is what it would do if it had the length that its ends leave it.
+ * A case that only the solution has. A member that acts one way is too long by a metre: so much of it as leaves the member without force is added where it is
+ * slack, and what it does then is what it would do if it had the length that its ends leave it. The ground under a support that pushes one way moves by a metre
+ * along its axis: so much of it as leaves the support without force is added where the structure lifts off.
  */
-export interface OneSidedCase {
-  readonly id: string;
-  readonly member: string;
-  readonly side: -1 | 1;
-  readonly loads: readonly [StrainLoad];
-}
+export type OneSidedCase = { readonly id: string; readonly side: -1 | 1 } & (
+  | { readonly of: 'member'; readonly member: string; readonly loads: readonly [StrainLoad] }
+  | {
+      readonly of: 'support';
+      readonly node: string;
+      readonly along: Translation;
+      /** How far the ground lies behind the structure before anything moves, metres. */
+      readonly gap: number;
+      readonly loads: readonly [SettlementLoad];
+    }
+);
 
 const NONE: readonly OneSidedCase[] = [];
 
-/** The members of a model that act one way, each with its case; found once of lists that an edit leaves alone. */
+/** The members and supports of a model that act one way, each with its case; found once of lists that an edit leaves alone. */
 export const oneSidedIn = (model: Model): readonly OneSidedCase[] =>
-  model.members.some((member) => forceSenseOf(member) !== 0)
-    ? casesOf(model.members, model.cases, model.combinations, model.actions)
+  model.members.some((member) => forceSenseOf(member) !== 0) || model.supports.some(({ oneWay }) => oneWay)
+    ? casesOf(model.members, model.supports, model.cases, model.combinations, model.actions)
     : NONE;
 
 const casesOf = once(
-  (members: Model['members'], cases: Model['cases'], combinations: Model['combinations'], actions: Model['actions'] = []) => {
+  (
+    members: Model['members'],
+    supports: Model['supports'],
+    cases: Model['cases'],
+    combinations: Model['combinations'],
+    actions: Model['actions'] = [],
+  ) => {
     const free = uniqueNames([...cases, ...actions, ...combinations].map(({ id }) => id));
-    return members.flatMap((member): OneSidedCase[] => {
+    const ofMembers = members.flatMap((member): OneSidedCase[] => {
       const side = forceSenseOf(member);
       if (side === 0) return [];
       const id = free(`${member.id} too long by 1 m`);
-      return [{ id, member: member.id, side, loads: [unitOf(member, id)] }];
+      return [{ of: 'member', id, member: member.id, side, loads: [unitOf(member, id)] }];
     });
+    const ofSupports = supports.flatMap((support) =>
+      translations.flatMap((along): OneSidedCase[] => {
+        const way = support.oneWay?.[along];
+        if (!way) return [];
+        const { node } = support;
+        const id = free(`ground at ${node} moved by 1 m along ${along}`);
+        const side = way === 'positive' ? 1 : -1;
+        return [{ of: 'support', id, node, along, side, gap: support.gaps?.[along] ?? 0, loads: [groundOf(support, along, id)] }];
+      }),
+    );
+    return [...ofMembers, ...ofSupports];
   },
 );
 
@@ -42,6 +65,15 @@ function unitOf(member: Member, loadCase: string): StrainLoad {
   if (before?.case === loadCase) return before;
   const now: StrainLoad = { id: loadCase, case: loadCase, type: 'strain', member: member.id, elongation: 1 };
   units.set(member, now);
+  return now;
+}
+
+const grounds = new WeakMap<Support, Map<string, SettlementLoad>>();
+function groundOf(support: Support, along: Translation, loadCase: string): SettlementLoad {
+  let known = grounds.get(support);
+  if (!known) grounds.set(support, (known = new Map()));
+  let now = known.get(loadCase);
+  if (!now) known.set(loadCase, (now = { id: loadCase, case: loadCase, type: 'settlement', node: support.node, [along]: 1 }));
   return now;
 }
 

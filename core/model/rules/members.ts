@@ -1,3 +1,5 @@
+import type { Entity } from '../findings';
+import { translations } from '../model';
 import { byId, checkReference, listOf, memberLength, type RuleContext } from './context';
 
 /** Members run between two different nodes, apart, with a section and a material. */
@@ -41,6 +43,31 @@ export function checkMembers({ model, findings, nodes }: RuleContext): void {
 export function checkSupports({ model, findings, nodes }: RuleContext): void {
   listOf(model, 'supports').forEach((support, i) => {
     checkReference(findings, nodes, support.node, `supports[${i}].node`, 'node');
+    for (const along of translations) {
+      const [way, gap] = [(support.oneWay as Entity | undefined)?.[along], (support.gaps as Entity | undefined)?.[along]];
+      const said = { path: `supports[${i}]`, subjects: [`node ${String(support.node)}`] };
+      const restraint = support[along];
+      if (way !== undefined && !(restraint === 'fixed' || Number(restraint) > 0))
+        findings.fault({
+          ...said,
+          code: 'one-way',
+          path: `${said.path}.oneWay.${along}`,
+          value: way,
+          what: `The support at node “${String(support.node)}” is to push one way along ${along}, and does not hold there`,
+          expected: `“${along}” held or sprung`,
+          remedy: `Let it hold along ${along}, or remove “oneWay”`,
+        });
+      if (gap !== undefined && way === undefined)
+        findings.fault({
+          ...said,
+          code: 'one-way',
+          path: `${said.path}.gaps.${along}`,
+          value: gap,
+          what: `The support at node “${String(support.node)}” has a gap along ${along}, and holds both ways`,
+          expected: 'a gap of a support that pushes one way',
+          remedy: 'Say which way it pushes, or remove the gap',
+        });
+    }
     if (support.angle !== undefined && support.axes !== undefined) {
       findings.fault({
         code: 'two-axes',

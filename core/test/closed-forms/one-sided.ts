@@ -1,4 +1,5 @@
-import { EA, EI, pin, roller, type Sketch } from '../build';
+import type { Support } from '../../model/model';
+import { clamp, EA, EI, pin, roller, type Sketch } from '../build';
 import type { Case } from './case';
 import { P, q } from './plane';
 
@@ -33,7 +34,26 @@ const propped = (wy: number): Sketch => ({
 /** What the strut carries, by the force method. */
 const prop = (5 * q * SPAN ** 4) / (384 * EI) / (SPAN ** 3 / (48 * EI) + HEIGHT / EA);
 
-/** Members that act one way. */
+/** Two spans of which one is loaded; the far end lies on a support that only pushes. */
+const lifting = (more: Partial<Support>): Sketch => ({
+  nodes: [['1', 0, 0], ['2', SPAN, 0], ['3', 2 * SPAN, 0]], // oxfmt-ignore
+  members: [['a', '1', '2'], ['b', '2', '3']], // oxfmt-ignore
+  supports: [pin('1'), roller('2'), { node: '3', uy: 'fixed', oneWay: { uy: 'positive' }, ...more }],
+  loads: [{ type: 'line', member: 'a', from: { wy: -q }, to: { wy: -q } }],
+});
+
+/** How far the tip of a cantilever sinks, and a gap under it that closes. */
+const CLOSED = (P * SPAN ** 3) / (3 * EI);
+const GAP = 0.3 * CLOSED;
+const SPRING = 2e5;
+const closing = (gap: number, more: Partial<Support> = {}): Sketch => ({
+  nodes: [['1', 0, 0], ['2', SPAN, 0]], // oxfmt-ignore
+  members: [['a', '1', '2']],
+  supports: [clamp('1'), { node: '2', uy: 'fixed', oneWay: { uy: 'positive' }, gaps: { uy: gap }, ...more }],
+  loads: [{ type: 'node', node: '2', fy: -P }],
+});
+
+/** Members and supports that act one way. */
 export const oneSidedForms: readonly Case[] = [
   [
     'two crossed ties, pushed from the left: one is slack',
@@ -69,4 +89,34 @@ export const oneSidedForms: readonly Case[] = [
       ['M in the middle = −qL²/8', (r) => r.at('a', 'Mz', SPAN / 2), (-q * SPAN ** 2) / 8],
     ],
   ],
-];
+  [
+    'two equal spans, one loaded, on an end support that only pushes: it lifts off',
+    lifting({}),
+    [
+      ['the end', (r) => r.reaction('3')[1]!, 0, q * SPAN],
+      ['it rises by the turn over the middle, qL³/24EI · L', (r) => r.displacement('3')[1]!, (q * SPAN ** 4) / (24 * EI)],
+      ['M in the first span qL²/8', (r) => r.at('a', 'Mz', SPAN / 2), (q * SPAN ** 2) / 8],
+    ],
+  ],
+  [
+    'cantilever over a support with a gap',
+    closing(GAP),
+    [
+      ['support 3EI/L³·(PL³/3EI − gap)', (r) => r.reaction('2')[1]!, P - (3 * EI * GAP) / SPAN ** 3],
+      ['the tip lies on it', (r) => r.displacement('2')[1]!, -GAP],
+    ],
+  ],
+  [
+    'the same with a gap that stays open',
+    closing(2 * CLOSED),
+    [
+      ['support', (r) => r.reaction('2')[1]!, 0, P],
+      ['tip PL³/3EI', (r) => -r.displacement('2')[1]!, (P * SPAN ** 3) / (3 * EI)],
+    ],
+  ],
+  [
+    'the same on a spring behind the gap, turned by 180°',
+    closing(GAP, { uy: SPRING, angle: 180, oneWay: { uy: 'negative' } }),
+    [['spring k·(PL³/3EI − gap)/(1 + kL³/3EI)', (r) => r.reaction('2')[1]!, (SPRING * (CLOSED - GAP)) / (1 + (SPRING * SPAN ** 3) / (3 * EI))]],
+  ],
+]; // oxfmt-ignore

@@ -4,11 +4,16 @@ import { counted } from '../../../counted';
 export const right = {
   alwaysSlack: (members: string, more: number): string =>
     `Slack in every case and combination: ${members}${more > 0 ? ` and ${counted(more, 'more', 'more')}` : ''}.`,
-  slack: (members: string, more: number, digits: number): string => {
-    const which =
-      members === '' ? 'No member is slack' : `Slack: ${members}${more > 0 ? ` and ${counted(more, 'more', 'more')}` : ''}`;
+  more: (count: number): string => ` and ${counted(count, 'more', 'more')}`,
+  letGo: (members: string | undefined, supports: string | undefined, digits: number): string => {
     const exact = Number.isFinite(digits) ? `to ${counted(digits, 'digit')}` : 'exactly';
-    return `${which}. No member that acts one way has a force of the other way, ${exact}.`;
+    const said = [
+      members !== undefined && (members === '' ? 'No member is slack.' : `Slack: ${members}.`),
+      supports !== undefined && (supports === '' ? 'No support is lifted off.' : `Lifted off the support at ${supports}.`),
+      members !== undefined && `No member that acts one way has a force of the other way, ${exact}.`,
+      supports !== undefined && members === undefined && `No support that pushes one way pulls, ${exact}.`,
+    ];
+    return said.filter(Boolean).join(' ');
   },
   displaced: (times: number | undefined, now: string, before: string): string =>
     times === undefined

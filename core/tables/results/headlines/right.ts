@@ -19,7 +19,8 @@ import {
   type Quantity,
 } from '../../../results/quantities';
 import type { Solution } from '../../../results/results';
-import { meanAxialForce, slackCounts } from '../../../results/slack';
+import { oneSidedIn } from '../../../model/loads/one-sided';
+import { meanAxialForce, reactionAlong, slackCounts } from '../../../results/slack';
 import { responseOf } from '../../../results/sums';
 import type { Recheck } from '../../../recheck/recheck';
 import { isPlane } from '../../../stiffness/structure';
@@ -118,20 +119,37 @@ function largestMoment(solution: Solution, outcome: number): number {
   return most;
 }
 
-/** Members that act one way: which are slack, and how far from nothing what they may not take is beside the largest force. */
+/** What acts one way: which members are slack and which supports lifted off, and how far from nothing what they may not take is beside the largest force. */
 function oneSided({ model, solution, outcome }: Asked): Judgement | undefined {
-  const slack = solution.slack?.[outcome];
+  const [slack, lifted] = [solution.slack?.[outcome], solution.lifted?.[outcome]];
   const response = slack && responseOf(solution, outcome);
-  if (!slack || !response) return undefined;
+  if (!slack || !lifted || !response) return undefined;
   const { ends, equilibrium } = response;
+  const { names } = solution.structure;
   const hangs = new Set(slack);
   const wrong = model.members.map((member, m) => {
     const force = forceSenseOf(member) * meanAxialForce(ends, m);
     return hangs.has(m) ? Math.abs(force) : Math.max(0, -force);
   });
+  for (const one of oneSidedIn(model)) {
+    if (one.of !== 'support') continue;
+    const at = { node: names.nodes.indexOf(one.node), along: one.along };
+    const force = one.side * reactionAlong(solution.structure, at, response.reactions);
+    const isOff = lifted.some(({ node, along }) => node === at.node && along === at.along);
+    wrong.push(isOff ? Math.abs(force) : Math.max(0, -force));
+  }
   const agreed = digitsOfShare(wrong.reduce((most, one) => Math.max(most, one), 0) / equilibrium.size);
-  const ids = slack.slice(0, NAMED).map((m) => `“${solution.structure.names.members[m]!}”`);
-  return judged('one-sided', WORDS.slack(ids.join(', '), slack.length - ids.length, agreed), atLeast(agreed, FEW_DIGITS));
+  const listed = (ids: readonly string[]): string => {
+    const first = ids.slice(0, NAMED).map((id) => `“${id}”`);
+    return first.join(', ') + (ids.length > first.length ? WORDS.more(ids.length - first.length) : '');
+  };
+  const has = (kind: 'member' | 'support'): boolean => oneSidedIn(model).some(({ of }) => of === kind);
+  const words = WORDS.letGo(
+    has('member') ? listed(slack.map((m) => names.members[m]!)) : undefined,
+    has('support') ? listed([...new Set(lifted.map(({ node }) => names.nodes[node]!))]) : undefined,
+    agreed,
+  );
+  return judged('one-sided', words, atLeast(agreed, FEW_DIGITS));
 }
 
 /** Members that act one way and are slack whatever acts: they could as well not be there, or a case is missing. */
