@@ -64,10 +64,14 @@ export function sheetItems(model: Model, solution: Solution | undefined, view: V
     ...diagram.items,
     ...(shown && view.deflected && !isDeflection(view.quantity) ? deflected(model, shown, view) : []),
     ...structureItems(model, view, { ...diagram, slack: shown?.slack?.[view.outcome] }),
-    ...(view.supports === 'none' ? [] : supportItems(model, view)),
+    ...(view.supports === 'none' ? [] : supportItems(model, view, liftedNodes(shown, view.outcome))),
     ...(shown && view.reactions ? reactionItems(model, shown, view.outcome, view) : []),
   ];
 }
+
+/** Nodes whose supports are lifted off in what acts. */
+const liftedNodes = (shown: Solution | undefined, outcome: number): ReadonlySet<string> =>
+  new Set(shown?.lifted?.[outcome]?.map(({ node }) => shown.structure.names.nodes[node]!));
 
 /** The body strongly with what acts on it, the rest as a hint behind it. */
 function bodyDrawn(model: Model, solution: Solution | undefined, view: View, cut: DrawnCut): Item[] {

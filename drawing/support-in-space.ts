@@ -1,10 +1,10 @@
 import { supportAxes } from '@rigid-beam/core/model/local-axes';
-import type { Restraint, Support } from '@rigid-beam/core/model/model';
+import { translations, type Restraint, type Support } from '@rigid-beam/core/model/model';
 import type { Point } from '@rigid-beam/core/model/point';
 import { symbolPath, type Item } from './display-list';
 import { depthOf, seenPoint } from './projection';
 import { circle } from './structure-items';
-import { held, sprung, supportStyle, symbol } from './support-symbol';
+import { held, pushMark, sprung, supportStyle, symbol } from './support-symbol';
 import type { View } from './view';
 
 /** Pixels: half the side of a base plate, of a pyramid's foot, and its height. */
@@ -36,26 +36,46 @@ function ownAxes({ angle, axes }: Support): Axes {
  * holds, as that direction is seen (a ring with a dot where it is seen end on), and a small square where rotations are held.
  */
 export function symbolInSpace(support: Support, x: number, y: number, view: View): Item[] {
-  const translations = [support.ux, support.uy, support.uz];
+  return [...heldInSpace(support, x, y, view), ...pushesInSpace(support, x, y, view)];
+}
+
+function heldInSpace(support: Support, x: number, y: number, view: View): Item[] {
+  const along = [support.ux, support.uy, support.uz];
   const rotations = [support.rx, support.ry, support.rz];
   const axes = ownAxes(support);
   const square = symbol({ node: support.node, rz: 'fixed' }, x, y, view);
-  if (translations.every(held)) {
+  if (along.every(held)) {
     if (rotations.every(held)) return plate(support, axes, [x, y], view);
     return [...pyramid(support, axes, x, y, view), ...(rotations.some(acts) ? square : [])];
   }
-  const parts = translations.flatMap((restraint, k): Item[] => {
+  const parts = along.flatMap((restraint, k): Item[] => {
     const [dx, dy] = seenPoint(view.projection, axes[k]!);
     if (!acts(restraint)) return [];
     if (Math.hypot(dx, dy) < END_ON) return endOn(support, x, y, view);
-    // The symbol stands below or on the left of its node.
-    const sense = dy > 0.02 || (Math.abs(dy) <= 0.02 && dx > 0) ? 1 : -1;
+    const sense = senseOf(dx, dy);
     const angle = (Math.atan2(sense * dy, sense * dx) * 180) / Math.PI - 90;
     const one = typeof restraint === 'number' ? { uy: restraint } : { uy: 'fixed' as const };
     return symbol({ node: support.node, ...one, angle }, x, y, view);
   });
   return [...parts, ...(rotations.some(acts) ? square : [])];
 }
+
+/** Which way it pushes along each direction in which it acts one way, where that is not seen end on. */
+function pushesInSpace(support: Support, x: number, y: number, view: View): Item[] {
+  if (!support.oneWay) return [];
+  const axes = ownAxes(support);
+  return translations.flatMap((along, k): Item[] => {
+    const way = support.oneWay![along];
+    const [dx, dy] = seenPoint(view.projection, axes[k]!);
+    if (!way || Math.hypot(dx, dy) < END_ON) return [];
+    const sense = senseOf(dx, dy);
+    const turn = Math.atan2(sense * dy, sense * dx) - Math.PI / 2;
+    return pushMark(support, [x, y], view, { turn, forwards: (way === 'positive') === sense > 0 });
+  });
+}
+
+/** The symbol stands below or on the left of its node. */
+const senseOf = (dx: number, dy: number): 1 | -1 => (dy > 0.02 || (Math.abs(dy) <= 0.02 && dx > 0) ? 1 : -1);
 
 /** Corners of a square about the support's own y, in their order around it. */
 const CORNERS = [[1, 1], [1, -1], [-1, -1], [-1, 1]] as const; // oxfmt-ignore

@@ -57,7 +57,28 @@ export function symbol(support: Support, x: number, y: number, view: View): Item
       ...ground((o) => line(o, -Math.PI / 2), -26, 10),
     );
   if (sprung(rz)) items.push(line(COIL), line([6, -14, 18, -14]));
+  const { oneWay = {} } = support;
+  if (oneWay.uy) items.push(...pushMark(support, [x, y], view, { turn: angle, forwards: oneWay.uy === 'positive' }));
+  if (oneWay.ux)
+    items.push(...pushMark(support, [x, y], view, { turn: angle - Math.PI / 2, forwards: oneWay.ux === 'positive' }));
   return items;
+}
+
+/**
+ * An arrow beside a symbol: which way a support pushes that acts one way. `turn`: by how much the symbol is turned whose base lies below, radians; `forwards`: from the base
+ * to the node.
+ */
+export function pushMark(
+  support: Support,
+  [x, y]: readonly [number, number],
+  view: View,
+  { turn, forwards }: { readonly turn: number; readonly forwards: boolean },
+): Item[] {
+  // oxfmt-ignore
+  const style = supportStyle(support, view);
+  const w = view.weight;
+  const part = (offsets: readonly number[]): Item => symbolPath(x, y, offsets.map((one) => one * w), style, turn); // oxfmt-ignore
+  return [part([19, -20, 19, -3]), part(forwards ? [15.5, -8, 19, -3, 22.5, -8] : [15.5, -15, 19, -20, 22.5, -15])];
 }
 
 type Line = (offsets: readonly number[], turn?: number) => Item;

@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, test } from '@jest/globals';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { Application } from './application';
 import { ModelPage } from './model-page';
 
@@ -22,6 +22,18 @@ const bay = {
   supports: [{ node: '1', ux: 'fixed', uy: 'fixed' }, { node: '4', ux: 'fixed', uy: 'fixed' }], // oxfmt-ignore
   cases: [{ id: 'W', category: 'wind' }, { id: 'V', category: 'wind' }], // oxfmt-ignore
   loads: [{ case: 'W', type: 'node', node: '2', fx: 9000 }, { case: 'V', type: 'node', node: '3', fx: -9000 }], // oxfmt-ignore
+};
+
+/** A sill of the potting shed over two spans, of which the first is loaded. */
+const sill = {
+  ...{ format: 'rigid-beam/model', version: 1, title: 'Sill of the potting shed', space: 'plane' },
+  materials: [{ id: 'steel', E: 210e9 }],
+  sections: [{ id: 'sill', A: 28.48e-4, Iz: 1.943e-5 }],
+  nodes: [{ id: '1', x: 0, y: 0 }, { id: '2', x: 5, y: 0 }, { id: '3', x: 10, y: 0 }], // oxfmt-ignore
+  members: [{ id: 'a', start: '1', end: '2', section: 'sill', material: 'steel' }, { id: 'b', start: '2', end: '3', section: 'sill', material: 'steel' }], // oxfmt-ignore
+  supports: [{ node: '1', ux: 'fixed', uy: 'fixed' }, { node: '2', uy: 'fixed' }, { node: '3', uy: 'fixed' }], // oxfmt-ignore
+  cases: [{ id: 'Q', category: 'imposed' }],
+  loads: [{ case: 'Q', type: 'line', member: 'a', from: { wy: -12000 }, to: { wy: -12000 } }],
 };
 
 describe.each(['pointer', 'keys'] as const)('members that act one way, by %s', (hands) => {
@@ -48,5 +60,29 @@ describe.each(['pointer', 'keys'] as const)('members that act one way, by %s', (
     await model.until('hindrance', /V: member.*“down”.*cannot take the force.*without them the structure can move/);
     await model.undo();
     await model.until('solution', /^Solved, in balance/);
+  });
+
+  test('a foot that lifts is chosen on its node’s card; it is told, drawn in dashes, and stored with its gap', async () => {
+    const model = await ModelPage.given(application, sill);
+    const { page } = model;
+    const label = 'Holds along Y';
+    const only = 'towards +Y only';
+    await model.command('geometry');
+    await model.selectByKey('Node 3');
+    await (hands === 'keys' ? model.chooseByKey(label, only) : model.choose(label, only));
+    await (hands === 'keys' ? model.fillByKey('Gap (mm)', '2') : model.fill('Gap (mm)', '2'));
+    await model.stored();
+    expect((await model.file<{ supports: object[] }>()).supports[2]).toEqual({
+      ...{ node: '3', uy: 'fixed' },
+      oneWay: { uy: 'positive' },
+      gaps: { uy: 0.002 },
+    });
+    await page.keyboard.press('Escape');
+    await model.command('results');
+    await page.waitForFunction(() =>
+      document.querySelector('[aria-label="Is it right?"]')?.textContent?.includes('Lifted off the support at “3”.'),
+    );
+    // A span alone under its load: qL²/8.
+    await model.until('extremes', /37\.5 kN·m in a/);
   });
 });

@@ -167,6 +167,7 @@ export type Support = { readonly [freedom in Freedom]?: Restraint } & {
 
 export type Translation = 'ux' | 'uy' | 'uz';
 export const translations = ['ux', 'uy', 'uz'] as const satisfies readonly Translation[];
+export const isTranslation = (freedom: string): freedom is Translation => (translations as readonly string[]).includes(freedom);
 /** Which way a support pushes that acts one way: along the positive or the negative sense of its axis. */
 export type OneWay = 'positive' | 'negative';
 export const oneWays = ['positive', 'negative'] as const satisfies readonly OneWay[];

@@ -27,6 +27,7 @@ import {
   caseColours,
   endFreedoms,
   freedoms,
+  isTranslation,
   oneWays,
   patternParts,
   patternWays,
@@ -35,8 +36,6 @@ import {
 } from './model';
 import { dimensionSigns } from '../shapes/kind';
 import { dimensionedShapes, shapeTypes } from '../shapes/registry';
-
-const isTranslation = (freedom: string): boolean => freedom.startsWith('u');
 
 const restraints = (keys: readonly string[]): Fields =>
   each(keys, (key): Field => ({ kind: 'restraint', dimension: isTranslation(key) ? 'spring' : 'rotationalSpring' }));

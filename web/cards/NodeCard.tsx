@@ -12,7 +12,17 @@ import { axisOfComponent, forceComponent, inComponentOrder, movementComponent } 
 import type { Component, Effect } from '@rigid-beam/core/influence/effect';
 import { isHeld } from '@rigid-beam/core/influence/read-effect';
 import { InfluenceButton } from './InfluenceButton';
-import type { Freedom, ModelNode, Restraint, Support } from '@rigid-beam/core/model/model';
+import {
+  isTranslation,
+  oneWays,
+  type Freedom,
+  type ModelNode,
+  type OneWay,
+  type Restraint,
+  type Support,
+  type Translation,
+} from '@rigid-beam/core/model/model';
+import { pushing } from '@rigid-beam/core/model/one-way';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { axisNames } from '@rigid-beam/core/model/point';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
@@ -137,7 +147,11 @@ function SupportDetails({ support }: { readonly support: Support }) {
   const display = useDisplay();
   const space = useModel().space;
   const put = (entry: Support): void => editor.propose({ type: 'put', list: 'supports', entry: { ...entry } });
-  const setFreedom = (freedom: Freedom, restraint: Restraint): void => put({ ...support, [freedom]: restraint });
+  const setFreedom = (freedom: Freedom, restraint: Restraint): void => {
+    const set = { ...support, [freedom]: restraint };
+    // What does not hold does not push.
+    put(restraint === 'free' && isTranslation(freedom) ? pushing(set, freedom, undefined) : set);
+  };
   const translation = `${display.force}/${display.length}`;
   return (
     <Stack>
@@ -164,12 +178,48 @@ function SupportDetails({ support }: { readonly support: Support }) {
                 onCommit={(value) => value !== undefined && setFreedom(freedom, value)}
               />
             )}
+            {restraint !== 'free' && restraint !== 0 && isTranslation(freedom) && (
+              <Pushing support={support} along={freedom} put={put} />
+            )}
           </Columns>
         );
       })}
       <Directions support={support} put={put} />
       <Settlement support={support} />
     </Stack>
+  );
+}
+
+interface PushingProps {
+  readonly support: Support;
+  readonly along: Translation;
+  readonly put: (entry: Support) => void;
+}
+
+/** Whether a support holds both ways along an axis, or only pushes, and after which gap. */
+function Pushing({ support, along, put }: PushingProps) {
+  const display = useDisplay();
+  const { letter, sign } = structureAxis(display, along.charAt(1) as AxisKey);
+  const way = support.oneWay?.[along];
+  const towards = (one: OneWay): string => `${(one === 'positive') === sign > 0 ? '+' : '−'}${letter}`;
+  return (
+    <>
+      <Select
+        label={WORDS.pushes(letter)}
+        choices={[{ id: 'both', text: WORDS.bothWays }, ...oneWays.map((id) => ({ id, text: WORDS.onlyTowards(towards(id)) }))]}
+        value={way ?? 'both'}
+        onChange={(id) => put(pushing(support, along, id === 'both' ? undefined : (id as OneWay), support.gaps?.[along]))}
+      />
+      {way && (
+        <QuantityField
+          label={WORDS.gap}
+          value={support.gaps?.[along] ?? 0}
+          dimension="length"
+          unit={display.deflection}
+          onCommit={(gap) => put(pushing(support, along, way, gap))}
+        />
+      )}
+    </>
   );
 }
 

@@ -48,6 +48,7 @@ export function leftOutOf(model: Model): readonly string[] {
     model.expected?.length && WORDS.expected,
     model.ruleSets?.length && WORDS.rules,
     model.report && WORDS.report,
+    model.supports.some(({ oneWay }) => oneWay) && WORDS.oneWay,
     model.analysis?.secondOrder && WORDS.secondOrder,
     model.analysis?.buckling && WORDS.buckling,
     model.analysis?.naturalModes && WORDS.naturalModes,

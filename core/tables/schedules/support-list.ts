@@ -1,5 +1,6 @@
 import { withAxes } from '../../quantities/axis-names';
-import { freedoms, type Restraint, type Support } from '../../model/model';
+import { freedoms, isTranslation, type Restraint, type Support } from '../../model/model';
+import { pushing } from '../../model/one-way';
 import { supportWords } from '../../model/support-words';
 import { displayOf } from '../../quantities/display';
 import { parseQuantity } from '../../quantities/parse';
@@ -35,7 +36,10 @@ export const supportList: ScheduleKind = {
           if (word === WORDS.held || word === 'fixed') return { ...row, [freedom]: 'fixed' };
           if (word === WORDS.free || word === '') {
             const { [freedom]: _, ...rest } = row;
-            return rest as Row;
+            // What does not hold does not push.
+            return isTranslation(freedom)
+              ? (pushing(rest as unknown as Support, freedom, undefined) as unknown as Row)
+              : (rest as Row);
           }
           const parsed = parseQuantity(typed, turns ? 'rotationalSpring' : 'spring', unit);
           return parsed.ok && parsed.value >= 0
