@@ -10,10 +10,11 @@ export interface BucklingOptions {
   readonly case: readonly string[];
   readonly modes: number;
   readonly lengths?: true;
+  readonly negative?: true;
 }
 
 /** Prints critical load factors of cases and combinations, with buckling lengths where they are wanted. */
-export async function buckling(file: string, { case: ids, modes, lengths }: BucklingOptions): Promise<number> {
+export async function buckling(file: string, { case: ids, modes, lengths, negative }: BucklingOptions): Promise<number> {
   const { model, notices } = await readInput(file);
   printNotices(notices);
   if (!model) return exitCodes.invalid;
@@ -24,7 +25,7 @@ export async function buckling(file: string, { case: ids, modes, lengths }: Buck
     return exitCodes.invalid;
   }
   const of = ids.length > 0 ? ids : firstOf(model);
-  const asked: Model = { ...model, analysis: { ...model.analysis, buckling: { of, modes } } };
+  const asked: Model = { ...model, analysis: { ...model.analysis, buckling: { of, modes, ...(negative && { negative }) } } };
   const results = solve(asked);
   printNotices(results.notices);
   const lines: string[] = [];

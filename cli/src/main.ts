@@ -70,6 +70,7 @@ program
     [] as string[],
   )
   .option('--modes <n>', 'how many of each', modeCount, MODES)
+  .option('--negative', 'also of the reversed loads, whose factors are negative')
   .option('--lengths', 'with the buckling lengths of all members in compression')
   .action(async (file: string, options: BucklingOptions) => {
     process.exitCode = await buckling(file, options);

@@ -20,6 +20,8 @@ export const oneSided = {
 /** What is said of critical loads. */
 export const buckling = {
   name: (mode: number, of: string): string => `Buckling ${mode} of ${of}`,
+  reversed: (mode: number, of: string): string => `Buckling ${mode} of ${of} reversed`,
+  noneReversed: (of: string): string => `Nothing buckles under “${of}” reversed: no member is in tension`,
   title: (factor: string): string => `at ${factor} times its loads`,
   range: (of: string): string =>
     `Critical loads of “${of}” are not found: it is a range of values, and each of its parts buckles by itself. Choose a case or a sum`,

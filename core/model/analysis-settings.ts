@@ -41,6 +41,8 @@ export interface SecondOrderSettings {
 export interface BucklingSettings {
   readonly of: readonly string[];
   readonly modes?: number;
+  /** Whether those of the reversed loads are found too, whose factors are negative. */
+  readonly negative?: boolean;
 }
 
 /** Where the mass of members is in natural modes: along them, so that they swing between their nodes as they bend; or lumped at their ends. */
@@ -92,7 +94,7 @@ export const analysisFields: Fields = {
       bow: { kind: 'object', fields: { ratio: positive('number'), curve: choice(...Object.keys(BOWS)) } },
     },
   },
-  buckling: { kind: 'object', fields: { of: { kind: 'names', required: true }, modes: count } },
+  buckling: { kind: 'object', fields: { of: { kind: 'names', required: true }, modes: count, negative: { kind: 'flag' } } },
   naturalModes: {
     kind: 'object',
     fields: {

@@ -290,6 +290,7 @@ export const analysisPart = {
   bowRatio: 'Bow over length, such as 1/250',
   stiffness: (material: string): string => `Part of the stiffness of ${material} that counts`,
   criticalLoads: 'Critical loads of',
+  alsoReversed: 'Also of reversed loads',
   notFound: 'Nothing',
   modes: 'Modes',
   naturalModes: 'Natural modes',

@@ -38,6 +38,22 @@ describe('critical loads that the model asks for', () => {
     expect(cells.map((row) => row[5])).toEqual(cells.map(() => expect.stringMatching(/^stores \d+ %$/)));
   });
 
+  test('of reversed loads the factors are negative, and those of the loads turned round', () => {
+    const { solution } = solved(portal({ buckling: { of: ['Q'], modes: 2, negative: true } }));
+    const model = portal({ buckling: { of: ['Q'], modes: 2 } });
+    const turned = solved({
+      ...model,
+      loads: model.loads.map((one) => ({ ...one, fy: -(one as { fy: number }).fy })) as Model['loads'],
+    });
+    const shapes = (of: typeof solution): number[] => of.outcomes.flatMap((one) => (one.kind === 'shape' ? [one.value] : []));
+    const [first, second, ...reversed] = shapes(solution);
+    expect([first! > 0, second! > first!, reversed.length]).toEqual([true, true, 2]);
+    shapes(turned.solution).forEach((factor, i) => expect(reversed[i]! / -factor).toBeCloseTo(1, 8));
+    const at = solution.outcomes.findIndex(({ id }) => id === 'Buckling 1 of Q reversed');
+    for (const { effective, length, force } of bucklingLengths(solution, at))
+      expect([force > 0, effective > length / 10]).toEqual([true, true]);
+  });
+
   test('of an envelope none are found, and it is said', () => {
     const { results } = solved(portal({ buckling: { of: ['E'] } }));
     expect(results.notices.map(({ message }) => message).join()).toMatch(/“E” are not found: it is a range/);

@@ -14,7 +14,7 @@ export class Buckling implements Run {
   update({ model, system, firstOrder, progress }: RunTask): Results {
     const { status, notices, mechanisms, solution } = firstOrder!;
     if (!solution) return { status, notices, mechanisms };
-    const { of = [], modes = MODES } = model.analysis?.buckling ?? {};
+    const { of = [], modes = MODES, negative = false } = model.analysis?.buckling ?? {};
     const said: Notice[] = [];
     const say = (message: string, id: string): void =>
       void said.push({ code: 'buckling', severity: 'warning', message, subjects: [`combination ${id}`] });
@@ -32,13 +32,18 @@ export class Buckling implements Run {
             continue;
           }
           const first = responseOf(solution, outcome)!;
-          const found = criticalLoads(system, solution.supported, kernels, { first, modes });
-          if (found.length === 0) say(WORDS.none(id), id);
-          else if (found.length < modes) say(WORDS.fewer(id, found.length), id);
-          for (const [mode, { factor, shape }] of found.entries()) {
-            const at = responses.push(shape) - 1;
-            const name = { id: WORDS.name(mode + 1, id), title: WORDS.title(String(Number(factor.toPrecision(4)))) };
-            outcomes.push({ kind: 'shape', ...name, at, measure: 'factor', value: factor, of: outcome });
+          for (const sign of negative ? ([1, -1] as const) : ([1] as const)) {
+            const found = criticalLoads(system, solution.supported, kernels, { first, modes, sign });
+            if (found.length === 0) say(sign === 1 ? WORDS.none(id) : WORDS.noneReversed(id), id);
+            else if (found.length < modes) say(WORDS.fewer(id, found.length), id);
+            for (const [mode, { factor, shape }] of found.entries()) {
+              const at = responses.push(shape) - 1;
+              const name = {
+                id: sign === 1 ? WORDS.name(mode + 1, id) : WORDS.reversed(mode + 1, id),
+                title: WORDS.title(String(Number(factor.toPrecision(4))).replace('-', '−')),
+              };
+              outcomes.push({ kind: 'shape', ...name, at, measure: 'factor', value: factor, of: outcome });
+            }
           }
         }
     } finally {

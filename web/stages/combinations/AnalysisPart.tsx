@@ -6,6 +6,7 @@ import {
   MODES,
   swayAngle,
   type BucklingCurve,
+  type BucklingSettings,
   type DisplacedOutcomes,
   type SecondOrderSettings,
   type Sway,
@@ -18,6 +19,7 @@ import { Columns, Hint, Select } from '../../ui/controls';
 import { Fold } from '../../ui/Fold';
 import { QuantityField } from '../../ui/QuantityField';
 import { NaturalModesPart } from './NaturalModesPart';
+import { Tick } from '../../ui/Tick';
 import { analysisPart as WORDS } from '../words';
 
 /** Which equilibrium the analysis looks for, how the structure is imperfect in it, and whose critical loads are found. */
@@ -171,7 +173,7 @@ function CriticalLoads({ analysis }: { readonly analysis: Model['analysis'] }) {
   const combinations = useEditorState((state) => state.model.combinations);
   const buckling = analysis?.buckling;
   const sums = combinations.filter(({ type }) => type === 'sum');
-  const set = (next: { readonly of: readonly string[]; readonly modes?: number } | undefined): void => {
+  const set = (next: BucklingSettings | undefined): void => {
     const { buckling: _, ...rest } = analysis ?? {};
     editor.edit({ type: 'set', settings: { analysis: { ...rest, ...(next && { buckling: next }) } } });
   };
@@ -197,6 +199,17 @@ function CriticalLoads({ analysis }: { readonly analysis: Model['analysis'] }) {
           unit=""
           onCommit={(modes) => modes !== undefined && set({ ...buckling, modes })}
         />
+      )}
+      {buckling && (
+        <Tick
+          isSelected={buckling.negative ?? false}
+          onChange={(also) => {
+            const { negative: _, ...rest } = buckling;
+            set(also ? { ...rest, negative: true } : rest);
+          }}
+        >
+          {WORDS.alsoReversed}
+        </Tick>
       )}
     </Columns>
   );
