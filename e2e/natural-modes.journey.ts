@@ -49,6 +49,13 @@ describe.each(['pointer', 'keys'] as const)('natural modes, by %s', (hands) => {
     await (hands === 'keys' ? model.fillByKey('Part of Q (usual: 0.3)', '1') : model.fill('Part of Q (usual: 0.3)', '1'));
     await model.stored();
     expect(await frequency()).toBeCloseTo(hertz(1), 2);
+    await model.unfold('A force that swings');
+    const machine = 'A machine: m·e·ω² of what turns off its axis';
+    await (hands === 'keys' ? model.chooseByKey('Driven by', machine) : model.choose('Driven by', machine));
+    await model.stored();
+    await page.waitForFunction(() =>
+      /At most [\d.]+ m\/s² at [\d.]+ Hz|a support holds there/.test(document.body.textContent ?? ''),
+    );
     await model.command('find no natural modes');
     await model.stored();
     await page.waitForFunction(() => !document.body.textContent?.includes('Mode 1'));

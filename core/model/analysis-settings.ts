@@ -1,3 +1,4 @@
+import { axisKeys, type AxisKey } from '../quantities/axis-names';
 import { limitStates, type LimitState } from './categories';
 import { choice, neededPositive, positive, type Fields } from './fields';
 import { isObject, type Entity } from './findings';
@@ -49,6 +50,23 @@ export interface BucklingSettings {
 export type BetweenNodes = 'swing' | 'lumped';
 export const betweenNodes = ['swing', 'lumped'] as const satisfies readonly BetweenNodes[];
 
+/** A force that swings at a node along an axis of the structure; its response is read at a node, along the same axis. */
+export interface HarmonicSettings {
+  readonly node: string;
+  readonly along: AxisKey;
+  /** Newtons, whatever the frequency. */
+  readonly force?: number;
+  /** A mass that turns off its axis, kg·m: its force grows with the square of the frequency. */
+  readonly unbalance?: number;
+  /** Of the critical one, such as 0.02. */
+  readonly damping: number;
+  /** Where it is read; at the node itself where nothing is said. */
+  readonly at?: string;
+  /** Hz: between which frequencies it swings. */
+  readonly from?: number;
+  readonly to?: number;
+}
+
 /** Natural modes, and what has mass in them. */
 export interface NaturalModesSettings {
   /** How many are found. */
@@ -60,6 +78,7 @@ export interface NaturalModesSettings {
   /** Masses at nodes, kg. */
   readonly nodes?: readonly { readonly node: string; readonly mass: number }[];
   readonly between?: BetweenNodes;
+  readonly harmonic?: HarmonicSettings;
 }
 
 export interface AnalysisSettings {
@@ -108,6 +127,19 @@ export const analysisFields: Fields = {
         words: 'masses at nodes',
       },
       between: choice(...betweenNodes),
+      harmonic: {
+        kind: 'object',
+        fields: {
+          node: { kind: 'id', required: true },
+          along: { kind: 'choice', of: axisKeys, required: true },
+          force: positive('force'),
+          unbalance: positive('number'),
+          damping: neededPositive('number'),
+          at: { kind: 'id' },
+          from: positive('number'),
+          to: positive('number'),
+        },
+      },
     },
   },
 };
@@ -223,6 +255,7 @@ function checkNaturalModes({ model, findings }: Pick<RuleContext, 'model' | 'fin
         });
     }
   const places = byId(model, 'nodes');
+  checkHarmonic({ model, findings }, part(settings, 'harmonic'), places);
   const before = new Set<unknown>();
   if (Array.isArray(nodes))
     nodes.forEach((one, i) => {
@@ -240,6 +273,27 @@ function checkNaturalModes({ model, findings }: Pick<RuleContext, 'model' | 'fin
         });
       before.add(node);
     });
+}
+
+function checkHarmonic(
+  { model, findings }: Pick<RuleContext, 'model' | 'findings'>,
+  harmonic: Entity | undefined,
+  nodes: ReadonlyMap<unknown, Entity>,
+): void {
+  // oxfmt-ignore
+  if (!harmonic) return;
+  const at = 'analysis.naturalModes.harmonic';
+  const { node, along, force, unbalance, damping, from, to } = harmonic;
+  checkReference(findings, nodes, node, `${at}.node`, 'node');
+  if (harmonic.at !== undefined) checkReference(findings, nodes, harmonic.at, `${at}.at`, 'node');
+  const fault = (key: string, what: string, expected: string): void =>
+    void findings.fault({ code: 'analysis-settings', path: `${at}.${key}`, value: harmonic[key], what, expected, remedy: `Give ${expected}` }); // oxfmt-ignore
+  if ((force === undefined) === (unbalance === undefined))
+    fault('force', 'A force that swings is a force or an unbalance, one of them', 'either “force” or “unbalance”');
+  if (model.space === 'plane' && along === 'z') fault('along', 'Nothing swings out of a plane model', '“x” or “y”');
+  if (!(Number(damping) < 1))
+    fault('damping', 'What is damped so strongly does not swing', 'a part of the critical damping, such as 0.02');
+  if (from !== undefined && to !== undefined && !(Number(from) < Number(to))) fault('to', 'The frequencies end before they begin', 'more than “from”'); // oxfmt-ignore
 }
 
 const part = (of: Entity | undefined, key: string): Entity | undefined => {

@@ -54,6 +54,24 @@ export interface MassSum {
   readonly centre: readonly [x: number, y: number, z: number];
   /** Along X, Y and Z: without what stands on nodes that are held. */
   readonly moving: readonly [number, number, number];
+  readonly harmonic?: HarmonicForce;
+}
+
+/** A force that swings at a node along an axis of the structure (0, 1, 2), and where its response is read along the same axis. */
+export interface HarmonicForce {
+  readonly node: number;
+  readonly axis: number;
+  readonly readAt: number;
+  /** Newtons at any frequency, and kg·m of a mass that turns off its axis: N = m·e·Ω². */
+  readonly force: number;
+  readonly unbalance: number;
+  /** Of the critical one. */
+  readonly damping: number;
+  /** Hz: between which frequencies the largest is sought. */
+  readonly from?: number;
+  readonly to?: number;
+  /** What 1 N moves in statics where it is read, m/N. */
+  readonly flexibility: number;
 }
 
 /** One of the things that have mass. */

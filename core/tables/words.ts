@@ -155,6 +155,15 @@ export const bucklingLengths = {
   takesNoPart: 'takes no part',
 };
 
+export const harmonic = {
+  title: 'Harmonic response',
+  frequency: 'Frequency',
+  displacement: 'Displacement',
+  velocity: 'Velocity',
+  acceleration: 'Acceleration',
+  phase: 'Phase',
+};
+
 export const naturalModes = {
   title: 'Natural modes',
   mode: 'Mode',
@@ -185,6 +194,7 @@ export const results = {
     bucklingLengths: 'Buckling lengths',
     naturalModes: 'Natural modes',
     masses: 'Masses',
+    harmonic: 'Harmonic response',
   },
   outcome: 'In',
   stations: 'Forces along members',

@@ -1,6 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Shape } from '../../combinations/outcome';
+import { checkModel } from '../../model/check';
 import type { Model } from '../../model/model';
+import { isFault } from '../../model/notice';
 import { quantityExtremes } from '../../results/read-quantity';
 import type { Results } from '../../results/results';
 import { defaultDisplay } from '../../quantities/display';
@@ -241,6 +243,23 @@ test('what is named goes with its names: cases and nodes of masses are renamed, 
     ],
   });
   expect(after({ type: 'remove', list: 'nodes', keys: ['2'] })).toEqual({ cases: { Q: 0.3 }, nodes: [{ node: '1', mass: 20 }] });
+});
+
+test('a force that swings is checked: one of force and unbalance, damping, frequencies in their order; it goes with its nodes', () => {
+  const model = beam(2, 6, [pin('0'), roller('2')]);
+  const faults = (harmonic: object): (string | undefined)[] =>
+    checkModel({ ...model, ...asking({ harmonic: harmonic as never }) })
+      .notices.filter(isFault)
+      .map(({ path }) => path?.split('harmonic.')[1]);
+  const sound = { node: '1', along: 'y', force: 100, damping: 0.02 };
+  expect(faults(sound)).toEqual([]);
+  expect(faults({ ...sound, unbalance: 1 })).toEqual(['force']);
+  expect(faults({ ...sound, damping: 1.2, along: 'z' })).toEqual(['along', 'damping']);
+  expect(faults({ ...sound, from: 3, to: 2, at: 'x' })).toEqual(['at', 'to']);
+  const driven: Model = { ...model, ...asking({ harmonic: { ...sound, at: '2' } as never }) };
+  const renamed = edited(driven, { type: 'rename', list: 'nodes', names: { 1: 'mid', 2: 'end' } });
+  expect(renamed.analysis!.naturalModes!.harmonic).toEqual({ ...sound, node: 'mid', at: 'end' });
+  expect(edited(driven, { type: 'remove', list: 'nodes', keys: ['2'] }).analysis!.naturalModes!.harmonic).toEqual(sound);
 });
 
 test('a mode balances with its inertia forces and can be read like anything else', () => {

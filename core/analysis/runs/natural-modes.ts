@@ -1,12 +1,17 @@
 import type { Shape } from '../../combinations/outcome';
 import { giveBackKernels, takeKernels } from '../../linear-algebra/kernel-pool';
 import type { Kernels } from '../../linear-algebra/kernels';
+import { solveInPlace } from '../../linear-algebra/solve';
 import { NATURAL_MODES } from '../../model/analysis-settings';
+import type { Model } from '../../model/model';
 import { oneSidedIn } from '../../model/loads/one-sided';
 import type { Notice } from '../../model/notice';
-import type { Resultant, Results, StructuralResponse } from '../../results/results';
+import { axisKeys } from '../../quantities/axis-names';
+import type { HarmonicForce, Resultant, Results, StructuralResponse } from '../../results/results';
 import { FREEDOMS } from '../../stiffness/structure';
-import { toGlobalAxes } from '../../stiffness/transformation';
+import { toGlobalAxes, toOwnAxes } from '../../stiffness/transformation';
+import { addSolution } from '../add-solution';
+import type { System } from '../factorise';
 import { firstOrderOnly } from '../first-order-only';
 import { lumpedAtNodes, massesOfModel, totalOf, type Masses } from '../modes/masses';
 import { recoverSwinging } from '../modes/recover-swinging';
@@ -42,6 +47,7 @@ export class NaturalModes implements Run {
     const whole = massesOfModel(model, structure);
     const masses = between === 'lumped' ? lumpedAtNodes(whole, structure) : whole;
     const total = totalOf(masses.items);
+    const harmonic = harmonicForce(model, system);
     const result = (shapes: readonly { outcome: Shape; response: StructuralResponse }[]): Results => ({
       status,
       notices: said,
@@ -50,7 +56,7 @@ export class NaturalModes implements Run {
         ...solution,
         outcomes: shapes.map(({ outcome }) => outcome),
         responses: shapes.map(({ response }) => response),
-        masses: { items: masses.items, total: total.mass, centre: total.centre, moving: movingOf(masses, total.mass, structure.restraints) }, // oxfmt-ignore
+        masses: { items: masses.items, total: total.mass, centre: total.centre, moving: movingOf(masses, total.mass, structure.restraints), ...(harmonic && { harmonic }) }, // oxfmt-ignore
       },
     });
     if (masses.lifted) say(WORDS.lifted(masses.lifted.kind, masses.lifted.id), [`${masses.lifted.kind} ${masses.lifted.id}`]);
@@ -83,6 +89,31 @@ export class NaturalModes implements Run {
   handOver(): void {
     // Nothing is kept from one update to the next.
   }
+}
+
+/** The force that swings by the model's settings, with what it moves in statics. */
+function harmonicForce(model: Model, system: System): HarmonicForce | undefined {
+  const settings = model.analysis?.naturalModes?.harmonic;
+  if (!settings) return undefined;
+  const { structure, numbering, factor } = system;
+  const node = structure.names.nodes.indexOf(settings.node);
+  const readAt = structure.names.nodes.indexOf(settings.at ?? settings.node);
+  const axis = axisKeys.indexOf(settings.along);
+  const force = new Float64Array(structure.restraints.length);
+  force[FREEDOMS * node + axis] = 1;
+  toOwnAxes(structure, force);
+  const x = Float64Array.from(numbering.freedoms, (f) => force[f]!);
+  solveInPlace(factor, [x]);
+  const moved = new Float64Array(force.length);
+  addSolution(system, x, moved);
+  toGlobalAxes(structure, moved);
+  const { damping, from, to } = settings;
+  return {
+    ...{ node, readAt, axis, damping, force: settings.force ?? 0, unbalance: settings.unbalance ?? 0 },
+    ...(from !== undefined && { from }),
+    ...(to !== undefined && { to }),
+    flexibility: moved[FREEDOMS * readAt + axis]!,
+  };
 }
 
 interface Search {

@@ -50,8 +50,12 @@ function keepMasses(draft: Draft<Model>): void {
     if (kept.length === 0) delete swinging.cases;
     else if (kept.length < Object.keys(swinging.cases).length) swinging.cases = Object.fromEntries(kept);
   }
-  if (!swinging.nodes) return;
+  const { harmonic } = swinging;
+  if (!swinging.nodes && !harmonic) return;
   const nodes = new Set(draft.nodes.map(({ id }) => id));
+  if (harmonic && !nodes.has(harmonic.node)) delete swinging.harmonic;
+  else if (harmonic?.at !== undefined && !nodes.has(harmonic.at)) delete harmonic.at;
+  if (!swinging.nodes) return;
   const masses = new Map<string, number>();
   for (const { node, mass } of swinging.nodes) if (nodes.has(node)) masses.set(node, (masses.get(node) ?? 0) + mass);
   if (masses.size === swinging.nodes.length) return;

@@ -66,7 +66,14 @@ export function renameReferences(draft: Draft<Model>, list: KeyedList, names: Re
   const swinging = draft.analysis?.naturalModes;
   if (list === 'cases' && swinging?.cases)
     swinging.cases = Object.fromEntries(Object.entries(swinging.cases).map(([id, part]) => [nextName(names, id) ?? id, part]));
-  if (list === 'nodes') for (const one of swinging?.nodes ?? []) one.node = nextName(names, one.node) ?? one.node;
+  if (list === 'nodes') {
+    for (const one of swinging?.nodes ?? []) one.node = nextName(names, one.node) ?? one.node;
+    const harmonic = swinging?.harmonic;
+    if (harmonic) {
+      harmonic.node = nextName(names, harmonic.node) ?? harmonic.node;
+      if (harmonic.at !== undefined) harmonic.at = nextName(names, harmonic.at) ?? harmonic.at;
+    }
+  }
   const renamed = (ids: readonly string[]): string[] => ids.map((id) => nextName(names, id) ?? id);
   // Groups name them in lists, and so do loads on several things.
   if (list === 'nodes' || list === 'members')

@@ -37,7 +37,7 @@ const cells = ({ columns }: Table<ResultRow>, row: ResultRow): Record<string, un
 describe('schedules of results', () => {
   test('each has rows of nodes or of members, and cells for every row', () => {
     // Of critical loads and natural modes there are none here.
-    const besides: readonly string[] = ['bucklingLengths', 'naturalModes', 'masses'];
+    const besides: readonly string[] = ['bucklingLengths', 'naturalModes', 'masses', 'harmonic'];
     for (const list of resultLists) {
       if (besides.includes(list)) {
         expect(ask(list, 'U')).toBeUndefined();

@@ -8,6 +8,7 @@ import { bucklingLengthsTable } from './buckling-lengths';
 import { endForcesTable } from './end-forces';
 import { foundationTable } from './foundation';
 import { memberExtremesTable } from './member-extremes';
+import { harmonicTable } from './harmonic';
 import { massesTable, naturalModesTable } from './natural-modes';
 import { displacementsTable, reactionsTable } from './nodal';
 import { stationsTable } from './stations';
@@ -23,6 +24,7 @@ export const resultLists = [
   'bucklingLengths',
   'naturalModes',
   'masses',
+  'harmonic',
 ] as const;
 export type ResultList = (typeof resultLists)[number];
 
@@ -82,6 +84,7 @@ const lists: Readonly<Record<ResultList, Listed>> = {
   }),
   bucklingLengths: listed({ table: bucklingLengthsTable, member: ({ id }) => id }),
   naturalModes: listed({ table: naturalModesTable, ofAll: true }),
+  harmonic: listed({ table: harmonicTable, ofAll: true }),
   masses: listed({ table: massesTable, ofAll: true }),
 };
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useState, useSyncExternalStore, type PointerEvent } from 'react';
+import { useMemo, useState, type PointerEvent } from 'react';
 import styled from 'styled-components';
 import { isRange } from '@rigid-beam/core/combinations/outcome';
 import type { Effect } from '@rigid-beam/core/influence/effect';
@@ -35,6 +35,7 @@ import { Formulas } from './Formulas';
 import { Governed } from './Governed';
 import { LEFT, RIGHT } from './places';
 import { MemberBodyHere } from './MemberBodyHere';
+import { useAppearance } from '../../ui/use-appearance';
 import { QuantityChart } from './QuantityChart';
 import { readPlace } from './read-place';
 import { seriesOf, type Series } from './run-series';
@@ -102,23 +103,6 @@ const Nodes = styled.ol`
   }
 `;
 
-/** How often the theme has changed. */
-let appearances = 0;
-function followAppearance(tell: () => void): () => void {
-  const changed = (): void => {
-    appearances++;
-    tell();
-  };
-  const theme = new MutationObserver(changed);
-  theme.observe(document.documentElement, { attributes: true, attributeFilter: ['data-appearance'] });
-  const dark = window.matchMedia('(prefers-color-scheme: dark)');
-  dark.addEventListener('change', changed);
-  return () => {
-    theme.disconnect();
-    dark.removeEventListener('change', changed);
-  };
-}
-
 interface RunChartsProps {
   readonly solution: Solution;
   readonly outcome: number;
@@ -135,7 +119,7 @@ interface RunChartsProps {
 export function RunCharts({ solution, outcome, run, nodes, display, others }: RunChartsProps) {
   const [ratio, setRatio] = useState(0.5);
   const face = useEditorState((state) => state.face);
-  const appearance = useSyncExternalStore(followAppearance, () => appearances, () => 0); // oxfmt-ignore
+  const appearance = useAppearance();
   const { length, stretches } = run;
   const { structure } = solution;
   const acts = solution.outcomes[outcome]!;

@@ -13,6 +13,7 @@ import { isOn } from '@rigid-beam/drawing/stage-view';
 import { useDisplay, useEditor, useEditorState } from '../../editor/use-editor';
 import { CopiedTable } from '../../ui/CopiedTable';
 import { Button, Hint, PanelSubtitle, Row, Stack, ToggleButton } from '../../ui/controls';
+import { HarmonicPart } from './HarmonicPart';
 import { shapePart as WORDS } from './words';
 
 /** Members that are named. */
@@ -64,6 +65,7 @@ function SwingingPart({ solution, outcome, shape }: ShapePartProps) {
       <PanelSubtitle>{modes.title}</PanelSubtitle>
       <CopiedTable table={narrow} />
       {areAllLocal && <Lumping />}
+      <HarmonicPart solution={solution} />
       <PanelSubtitle>{WORDS.masses}</PanelSubtitle>
       <CopiedTable table={{ ...masses, columns: masses.columns.filter(({ key }) => !key.startsWith('centre')) }} />
       <Row>

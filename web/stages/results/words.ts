@@ -56,7 +56,32 @@ export const shapePart = {
   lump: 'Put all mass at the nodes',
   f: 'f',
   takesNoPart: 'A ground that shakes hardly drives it.',
-  masses: 'What swings',
+  masses: 'What has mass',
+};
+
+export const harmonicPart = {
+  title: 'A force that swings',
+  source: 'Driven by',
+  nothing: 'Nothing',
+  sources: {
+    force: 'A force',
+    walking: 'A person who walks: 280 N, 1.6 to 2.4 Hz',
+    machine: 'A machine: m·e·ω² of what turns off its axis',
+  },
+  node: 'At node',
+  along: 'Along',
+  readAt: 'Read at node',
+  force: 'Force',
+  unbalance: 'm·e (kg·m)',
+  damping: 'Damping (%)',
+  from: 'From (Hz)',
+  to: 'To (Hz)',
+  phase: 'phase °',
+  schedule: 'As a schedule',
+  most: (acceleration: string, frequency: string, movement: string, behind: number): string =>
+    `At most ${acceleration} m/s² at ${frequency} Hz: ${movement} to either side, ${behind}° behind the force.`,
+  still: 'Nothing moves: a support holds there.',
+  beyond: (frequency: string): string => `Modes were found up to ${frequency} Hz: beyond it ask for more of them.`,
 };
 
 export const isItRight = {
