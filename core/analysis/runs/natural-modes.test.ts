@@ -210,6 +210,8 @@ test('modes and masses stand in tables: shares with their sums, what counts with
     const table = resultTable(solution!, list, { outcome: 0, of: 'each of its parts', places: 2 }, defaultDisplay)!;
     return table.rows.map((row) => table.columns.map((column) => column.value(row)));
   };
+  const rows = resultTable(solution!, 'naturalModes', { outcome: 0, of: 'itself', places: 2 }, defaultDisplay)!.rows;
+  expect(rows.map(({ outcome }) => outcome)).toEqual([0, 1]);
   const [first, second] = read('naturalModes') as readonly number[][];
   near(first![1], frequencies(beam(1, 6, [clamp('0')], asking({ nodes: [{ node: '1', mass: 20 }] })))[0]!);
   expect([first![0], first![2]]).toEqual([1, 1 / first![1]!]);

@@ -57,8 +57,9 @@ interface Listed {
   readonly table: (solution: Solution, outcome: number, display: DisplayUnits, besides: Besides) => Table<never> | undefined;
   readonly node?: (row: never) => string;
   readonly member?: (row: never) => string;
-  /** It is the same whatever outcome is looked at. */
+  /** It is the same whatever outcome is looked at; rows may each belong to one, by its name. */
   readonly ofAll?: true;
+  readonly outcome?: (row: never) => string;
 }
 
 const listed = <R>(one: {
@@ -66,6 +67,7 @@ const listed = <R>(one: {
   readonly node?: (row: R) => string;
   readonly member?: (row: R) => string;
   readonly ofAll?: true;
+  readonly outcome?: (row: R) => string;
 }): Listed => one as unknown as Listed;
 
 /** Every schedule of results; a new one is entered here. */
@@ -83,7 +85,7 @@ const lists: Readonly<Record<ResultList, Listed>> = {
     member: ({ member }) => member,
   }),
   bucklingLengths: listed({ table: bucklingLengthsTable, member: ({ id }) => id }),
-  naturalModes: listed({ table: naturalModesTable, ofAll: true }),
+  naturalModes: listed({ table: naturalModesTable, ofAll: true, outcome: ({ id }) => id }),
   harmonic: listed({ table: harmonicTable, ofAll: true }),
   masses: listed({ table: massesTable, ofAll: true }),
 };
@@ -103,24 +105,24 @@ export function resultTable(
   { outcome, of, places, isThere = () => true }: AskedList,
   display: DisplayUnits,
 ): Table<ResultRow> | undefined {
-  const { table, node, member, ofAll } = lists[list];
+  const { table, node, member, ofAll, outcome: ownOf } = lists[list];
   const single = of === 'itself' || ofAll;
   const outcomes = single ? [outcome] : partsOf(solution, outcome);
   const all = outcomes.map((one) => table(solution, one, display, { places, isThere }) as Table<object> | undefined);
   const first = all[0];
   if (!first) return undefined;
-  const order = new Map(outcomes.map((one, i) => [one, i]));
   const rows = outcomes.flatMap((one, i) =>
     (all[i]?.rows ?? []).map((row): Held => ({
       row,
-      outcome: one,
+      part: i,
+      outcome: ownOf ? solution.outcomes.findIndex(({ id }) => id === ownOf(row as never)) : one,
       ...(node && { node: node(row as never) }),
       ...(member && { member: member(row as never) }),
     })),
   );
   const columns = first.columns.map((column, c): Column<Held> => ({
     ...column,
-    value: ({ row, outcome: own }) => all[order.get(own)!]!.columns[c]!.value(row),
+    value: ({ row, part }) => all[part]!.columns[c]!.value(row),
     ...(column.digits && { digits: ({ row }) => column.digits!(row) }),
   }));
   const which: Column<Held> = { key: 'outcome', title: WORDS.outcome, value: ({ outcome: own }) => solution.outcomes[own]!.id };
@@ -129,4 +131,6 @@ export function resultTable(
 
 interface Held extends ResultRow {
   readonly row: object;
+  /** Which of the outcomes' tables it is from. */
+  readonly part: number;
 }
