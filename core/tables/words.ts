@@ -144,6 +144,13 @@ export const taking = {
   tooManyFaults: 'Too many rows are refused one after the other: mend what is told, and take the file again',
 };
 
+export const criticalLoads = {
+  title: 'Critical loads',
+  name: 'Mode',
+  of: 'Of',
+  factor: 'Factor on its loads',
+};
+
 export const bucklingLengths = {
   title: 'Buckling lengths',
   about: 'About',

@@ -53,6 +53,20 @@ describe('a report says', () => {
     expect(tables).toEqual(expect.arrayContaining(['Nodes', 'Members', 'Supports', 'Sections', 'Cutting list', 'Loads', 'Balance', 'Extremes', 'Reactions that act together']));
   });
 
+  test('of which order it is, and critical loads and natural modes where they are found', () => {
+    const saidOf = (analysis: Model['analysis'], more: Partial<Model> = {}): string => {
+      const { blocks } = reportIn({ ...known, ...more, analysis: analysis! }, { outcomes: ['U1', 'W'], chapters: [{ chapter: 'results' }] });
+      return JSON.stringify(blocks.flatMap((block) => (block.is === 'words' ? [block.text] : block.is === 'table' ? [block.table.title] : [])));
+    };
+    expect(saidOf({})).toMatch(/First order: linear/);
+    expect(saidOf({})).not.toMatch(/Second order|act one way|Critical loads|Natural modes/);
+    expect(saidOf({ secondOrder: { of: 'combinations' } })).toMatch(/First order: linear.*Second order in U1: linear/);
+    expect(saidOf({ secondOrder: { of: 'everything' } })).not.toMatch(/First order/);
+    expect(saidOf({ buckling: { of: ['U1'], modes: 1 }, naturalModes: { modes: 2 } })).toMatch(/Critical loads.*Natural modes.*Masses/);
+    const held = known.supports.map((one) => ({ ...one, oneWay: { uy: 'positive' as const } }));
+    expect(saidOf({}, { supports: held })).toMatch(/act one way/);
+  });
+
   test('what it is drawing, to whoever waits', () => {
     const heard: string[] = [];
     const some = { ...asked, chapters: [{ chapter: 'structure' }, { chapter: 'results' }, { chapter: 'members' }] } as const;

@@ -56,6 +56,10 @@ export const reportWords = {
   inSpace: { plane: 'in one plane', space: 'in space' },
   extent: (sizes: string): string => `It extends over ${sizes}.`,
   by: ' by ',
+  secondOrder: (ids: string): string =>
+    `Second order in ${ids}: linear elastic, equilibrium of the displaced structure, each case and combination by itself (P-Δ and P-δ; members are exact beam-columns, with the imperfections that are given).`,
+  oneSided:
+    'Members or supports act one way: each case and each combination is solved by itself, with what is slack or lifted off in it.',
   linear:
     'First order: linear elastic, equilibrium of the structure as it is drawn. Results are exact within it: diagrams are polynomials by piece, and extremes are found on them.',
   notSolved: 'The model was not solved: there are no results to report.',

@@ -1,10 +1,13 @@
 import { capital } from '@rigid-beam/core/capital';
 import { nameOf } from '@rigid-beam/core/model/named';
 import { quantityWords } from '@rigid-beam/core/results/quantities';
+import { partsOf } from '@rigid-beam/core/results/read';
 import { extremesOverMembers } from '@rigid-beam/core/results/extremes-over-members';
+import { criticalLoadsTable } from '@rigid-beam/core/tables/results/critical-loads';
 import { extremesTable } from '@rigid-beam/core/tables/results/extremes';
 import { foundationTable } from '@rigid-beam/core/tables/results/foundation';
 import { headlinesOf } from '@rigid-beam/core/tables/results/headlines/headlines';
+import { massesTable, naturalModesTable } from '@rigid-beam/core/tables/results/natural-modes';
 import { reactionsTable } from '@rigid-beam/core/tables/results/nodal';
 import type { Writing } from '../asked';
 import { heading, table, words, type Block } from '../blocks';
@@ -19,8 +22,11 @@ export const reported = ({ solution, asked }: Writing): readonly number[] =>
 export function results(writing: Writing): Block[] {
   const { model, solution, asked, display } = writing;
   if (!solution) return [words(WORDS.notSolved)];
+  const displaced = reported(writing).filter((outcome) => partsOf(solution, outcome).some((part) => solution.displaced?.[part]));
   return [
-    words(WORDS.linear),
+    ...(displaced.length < reported(writing).length ? [words(WORDS.linear)] : []),
+    ...(displaced.length > 0 ? [words(WORDS.secondOrder(displaced.map((one) => solution.outcomes[one]!.id).join(', ')))] : []),
+    ...(solution.slack ? [words(WORDS.oneSided)] : []),
     ...reported(writing).flatMap((outcome): Block[] => {
       const governing = (quantity: Parameters<typeof extremesOverMembers>[2]) => extremesOverMembers(solution, outcome, quantity);
       const lines = headlinesOf({ model, solution, outcome, display }, governing);
@@ -40,5 +46,8 @@ export function results(writing: Writing): Block[] {
         ...table(foundationTable(solution, outcome, display)),
       ];
     }),
+    ...table(criticalLoadsTable(solution)),
+    ...table(naturalModesTable(solution, 0, display)),
+    ...table(massesTable(solution, 0, display)),
   ];
 }
