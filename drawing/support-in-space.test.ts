@@ -55,3 +55,21 @@ test('supports fade with what stands on them: with depth, and off the plane that
   expect(on).toBe(middle);
   expect(off).toBe(0.25);
 });
+
+test('what pushes one way has an arrow beside it, turned round with its way; lifted off it is drawn in dashes', () => {
+  const arrow = (support: Support, look: keyof typeof LOOKS): Item[] => {
+    const { oneWay: _, ...both } = support;
+    return seenFrom(look, support).slice(seenFrom(look, both).length);
+  };
+  const lifts: Support = { ...pinned, oneWay: { uy: 'positive' } };
+  const holdsDown: Support = { ...pinned, oneWay: { uy: 'negative' } };
+  // A shaft and a head; none where one looks along it.
+  expect([arrow(lifts, 'front').length, arrow(lifts, 'plan').length]).toEqual([2, 0]);
+  const head = (support: Support): readonly number[] => [...paths(arrow(support, 'front'))[1]!.vertices];
+  expect(head(lifts)).not.toEqual(head(holdsDown));
+  const model = sketch({ nodes: [['1', 0, 0], ['2', 4, 0]], members: [['m', '1', '2']], supports: [{ node: '1', ux: fixed, uy: fixed }, { node: '2', uy: fixed, oneWay: { uy: 'positive' } }] }); // oxfmt-ignore
+  const dashes = (lifted: readonly string[]): number => paths(supportItems(model, view, new Set(lifted))).filter(({ dash }) => dash).length; // oxfmt-ignore
+  expect(dashes([])).toBe(0);
+  expect(dashes(['2'])).toBeGreaterThan(5);
+  expect(paths(supportItems(model, view)).length - paths(supportItems({ ...model, supports: model.supports.map(({ oneWay: _, ...one }) => one) }, view)).length).toBe(2); // oxfmt-ignore
+});

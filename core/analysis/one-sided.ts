@@ -20,8 +20,9 @@ export interface OneSided {
   readonly stuck?: readonly OneSidedCase[] | undefined;
 }
 
-/** What acts one way: its force in a response, of which there is never less than nothing. */
+/** What acts one way: which member or which node's support it is, and its force in a response, of which there is never less than nothing. */
 interface Device {
+  readonly place: number;
   readonly force: (response: StructuralResponse) => number;
   /** By what its case is multiplied for a length of 1 by which it is off. */
   readonly sense: number;
@@ -82,15 +83,17 @@ export function oneSidedOf(
       faults.push(faultOf(outcome.id, WORDS.loose(outcome.id, named(held)), held.map(subjectOf)));
       return outcome;
     }
-    const off = solved.free.map((i) => cases[i]!);
-    slack[slack.length - 1] = off.flatMap((one) => (one.of === 'member' ? [structure.names.members.indexOf(one.member)] : []));
-    lifted[lifted.length - 1] = off.flatMap((one) => (one.of === 'support' ? [{ node: structure.names.nodes.indexOf(one.node), along: one.along }] : [])); // oxfmt-ignore
+    slack[slack.length - 1] = solved.free.flatMap((i) => (cases[i]!.of === 'member' ? [devices[i]!.place] : []));
+    lifted[lifted.length - 1] = solved.free.flatMap((i) => {
+      const one = cases[i]!;
+      return one.of === 'support' ? [{ node: devices[i]!.place, along: one.along }] : [];
+    });
     if (solved.free.length === 0 && outcome.kind === 'solved' && devices.every(({ gap }) => gap === 0)) return outcome;
     for (const i of solved.free) factors[first + i]! += devices[i]!.sense * solved.z[i]!;
     const { id, title } = outcome;
     return { kind: 'superposed', id, title, factors } satisfies Superposed;
   });
-  const notices = faults.length > 0 ? faults : remarks(cases, { slack, lifted, structure });
+  const notices = faults.length > 0 ? faults : remarks(cases, { slack, lifted, devices });
   return { outcomes: found, slack, lifted, notices, stuck };
 }
 
@@ -103,11 +106,12 @@ function devicesOf(cases: readonly OneSidedCase[], structure: Structure): Device
     const { side } = one;
     if (one.of === 'member') {
       const m = members.get(one.member)!;
-      return { force: ({ ends }) => side * meanAxialForce(ends, m), sense: -side, gap: 0, stiff: stiffness(m) };
+      return { place: m, force: ({ ends }) => side * meanAxialForce(ends, m), sense: -side, gap: 0, stiff: stiffness(m) };
     }
-    const at = { node: nodes.get(one.node)!, along: one.along };
+    const place = nodes.get(one.node)!;
+    const at = { node: place, along: one.along };
     const force = ({ reactions }: StructuralResponse): number => side * reactionAlong(structure, at, reactions);
-    return { force, sense: side, gap: one.gap, stiff: stiffest };
+    return { place, force, sense: side, gap: one.gap, stiff: stiffest };
   });
 }
 
@@ -131,16 +135,16 @@ const faultOf = (id: string, message: string, subjects: readonly string[] = []):
 });
 
 interface Acting extends Pick<OneSided, 'slack' | 'lifted'> {
-  readonly structure: Structure;
+  readonly devices: readonly Device[];
 }
 
 /** What never acts, and what always does. */
-function remarks(cases: readonly OneSidedCase[], { slack, lifted, structure }: Acting): Notice[] {
+function remarks(cases: readonly OneSidedCase[], { slack, lifted, devices }: Acting): Notice[] {
   const { of: outcomes, byMember } = slackCounts(slack);
-  const counts = cases.map((one) => {
-    if (one.of === 'member') return byMember.get(structure.names.members.indexOf(one.member)) ?? 0;
-    const node = structure.names.nodes.indexOf(one.node);
-    return lifted.filter((off) => off?.some((other) => other.node === node && other.along === one.along)).length;
+  const counts = cases.map((one, i) => {
+    const { place } = devices[i]!;
+    if (one.of === 'member') return byMember.get(place) ?? 0;
+    return lifted.filter((off) => off?.some(({ node, along }) => node === place && along === one.along)).length;
   });
   const of = (kind: OneSidedCase['of'], count: number): OneSidedCase[] =>
     cases.filter((one, i) => one.of === kind && counts[i] === count);

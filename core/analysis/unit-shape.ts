@@ -1,7 +1,6 @@
 import { lineQuantities, offsetOf } from '../results/quantities';
-import type { StructuralResponse } from '../results/results';
-import { sumOf } from '../results/sums';
-import { FREEDOMS, type Structure } from '../stiffness/structure';
+import type { Resultant, StructuralResponse } from '../results/results';
+import { FREEDOMS } from '../stiffness/structure';
 
 /** What moves in a shape: by node its translations, by piece its deflections. */
 function movements({ displacements, coefficients, pieceWidth }: StructuralResponse): number[] {
@@ -17,8 +16,14 @@ function movements({ displacements, coefficients, pieceWidth }: StructuralRespon
 export const largestMovement = (shape: StructuralResponse): number =>
   movements(shape).reduce((max, value) => (Math.abs(value) > Math.abs(max) ? value : max), 0);
 
-/** The shape with its largest movement 1, forwards. */
-export function unitShape(s: Structure, shape: StructuralResponse): StructuralResponse {
+/** A shape with its largest movement 1, forwards; its numbers are written over, since nobody else has it. */
+export function unitShape(shape: StructuralResponse): StructuralResponse {
   const most = largestMovement(shape);
-  return most === 0 ? shape : sumOf(s, [{ part: shape, factor: 1 / most }]); // oxfmt-ignore
+  if (most === 0) return shape;
+  for (const numbers of [shape.displacements, shape.reactions, shape.ends, shape.coefficients])
+    for (let i = 0; i < numbers.length; i++) numbers[i]! /= most;
+  const less = (resultant: Resultant): Resultant => resultant.map((part) => part / most) as unknown as Resultant;
+  const { applied, reactions, size, ...rest } = shape.equilibrium;
+  const equilibrium = { ...rest, applied: less(applied), reactions: less(reactions), size: size / Math.abs(most) };
+  return { ...shape, equilibrium };
 }

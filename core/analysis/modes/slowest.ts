@@ -37,6 +37,8 @@ const BEHIND = 3;
 /** A vector of which less than this part is new is none. */
 const NEW = 1e-8;
 const LITTLE = 0.05;
+/** So often what is new is driven before it counts. */
+const AFRESH = 5;
 
 /**
  * The slowest modes by block Lanczos iteration on K⁻¹·M with full reorthogonalisation (Golub and Van Loan, Matrix Computations, section 10.3; Bathe, Finite
@@ -51,6 +53,8 @@ export class Slowest {
   /** How the vectors that were driven last led to those that are not driven yet. */
   private link: { readonly from: number; readonly rows: number[][] } = { from: 0, rows: [] };
   private seed = 1;
+  /** So often vectors that were scattered are driven before it is asked what has settled: what they lead to would else not be seen yet. */
+  private due = 0;
 
   /** `start`: vectors that the modes are about made of, if any are known. */
   constructor(
@@ -63,6 +67,7 @@ export class Slowest {
 
   /** Adds vectors of no particular kind. */
   scatter(count: number): void {
+    this.due = AFRESH;
     this.drawIn(
       Array.from({ length: count }, () => {
         const c = this.seed++;
@@ -87,6 +92,8 @@ export class Slowest {
 
   /** Iterates until so many modes have settled, and gives them with those that go along behind them; fewer where no more are there. Undefined beyond `most` vectors. */
   find({ wanted, most, settled: near, watch }: Wanted): readonly Found[] | undefined {
+    for (; this.due > 0 && this.driven.length < this.basis.length; this.due--) this.drive();
+    this.due = 0;
     for (;;) {
       const isWhole = this.driven.length === this.basis.length;
       if (this.driven.length >= wanted + BEHIND || isWhole) {

@@ -244,12 +244,10 @@ function backwards(L: Float64Array, n: number, x: Float64Array): void {
 
 /** A stretch's fields when the columns move so. */
 function combined(
-  { a, h, following, bubbles, first, ends }: Part,
+  { h, following, bubbles, first, ends }: Part,
   amplitudes: Float64Array,
   { width, p, fields }: { readonly width: number; readonly p: number; readonly fields: number },
 ): Series[] {
-  // oxfmt-ignore
-  void a;
   const most = bubbles.reduce((longest, bubble) => Math.max(longest, ...bubble.fields.map((f) => f?.length ?? 0)), 4);
   const out = Array.from({ length: fields }, () => new Float64Array(most));
   for (let r = 0; r < p; r++) {
@@ -264,25 +262,25 @@ function combined(
 }
 
 /** A column's lines on a stretch, from its fields. */
-function linesOf(
-  { moving, turning, inertia }: Strand,
-  { h, mass: [middle, more] }: Part,
-  fields: readonly Series[],
-  own: number,
-): Series[] {
-  // oxfmt-ignore
+function linesOf({ moving, turning, inertia }: Strand, { h, mass }: Part, fields: readonly Series[], own: number): Series[] {
   const along = (f: Series): Series => scaled(integralOf(f), h / 2);
   if (moving === 0) return [fields[0]!, along(scaled(fields[0]!, own * inertia[0]!))];
   return Array.from({ length: moving }, (_, p) => {
     const field = fields[p]!;
-    const density = timesPlace(field);
-    for (let n = 0; n < density.length; n++) density[n] = more * density[n]! + middle * (field[n] ?? 0);
-    const force = along(density);
+    const force = along(weighted(field, mass));
     if (turning === 0) return [field, force];
     const slope = force.slice();
     for (let q = 0; q < turning; q++) addSeries(slope, fields[moving + q]!, -own * inertia[turning * p + q]!);
     return [field, force, along(slope)];
   }).flat();
+}
+
+/** m(x)·f. */
+function weighted(f: Series, [middle, more]: Part['mass']): Series {
+  if (more === 0) return scaled(f, middle);
+  const out = scaled(timesPlace(f), more);
+  addSeries(out, f, middle);
+  return out;
 }
 
 interface MassTask {
@@ -294,7 +292,7 @@ interface MassTask {
 /** The mass of all columns (width × width by rows). */
 function massOf({ moving, turning, inertia }: Strand, parts: readonly Part[], { width, own, points }: MassTask): Float64Array {
   const M = new Float64Array(width * width);
-  parts.forEach(({ h, following, bubbles, first, ends, mass: [middle, more] }, s) => {
+  parts.forEach(({ h, following, bubbles, first, ends, mass }, s) => {
     const p = following.powers.length;
     // Of the stretch itself: its ends, then its bubbles.
     const columns = [
@@ -305,16 +303,11 @@ function massOf({ moving, turning, inertia }: Strand, parts: readonly Part[], { 
     const local = new Float64Array(count * count);
     for (let j = 0; j < count; j++) {
       const right = columns[j]!;
-      const weighted = right.map((f, k) => {
-        if (!f || k >= moving) return f;
-        const out = f.length === 0 ? f : timesPlace(f);
-        for (let d = 0; d < out.length; d++) out[d] = more * out[d]! + middle * (f[d] ?? 0);
-        return out;
-      });
+      const heavy = right.map((f, k) => (f && k < moving ? weighted(f, mass) : f));
       for (let i = 0; i <= j; i++) {
         const left = columns[i]!;
         let sum = 0;
-        for (let k = 0; k < moving; k++) if (left[k] && weighted[k]) sum += product(left[k]!, weighted[k]!);
+        for (let k = 0; k < moving; k++) if (left[k] && heavy[k]) sum += product(left[k]!, heavy[k]!);
         for (let k = 0; k < turning; k++)
           for (let l = 0; l < turning; l++) {
             const factor = own * inertia[turning * k + l]!;

@@ -55,6 +55,20 @@ describe('one member is exact', () => {
     [4.730040744862704, 7.853204624095838, 10.995607838001671].forEach((λ, i) => near(found[i], bending(λ, 5)));
   });
 
+  test.each([5, 12, 40])('%i beams alike swing alike, and none of their modes is taken for another', (count) => {
+    const L = 6;
+    const pairs = Array.from({ length: count }, (_, i) => i);
+    const model = sketch({
+      nodes: pairs.flatMap((i) => [[`${i}a`, 0, i] as const, [`${i}b`, L, i] as const]),
+      members: pairs.map((i) => [`m${i}`, `${i}a`, `${i}b`] as const),
+      supports: pairs.flatMap((i) => [pin(`${i}a`), roller(`${i}b`)]),
+    });
+    const found = frequencies({ ...model, ...asking({ modes: 8 }) });
+    const exact = pairs.map(() => bending(Math.PI, L)).concat(pairs.map(() => bending(2 * Math.PI, L)));
+    expect(found).toHaveLength(8);
+    found.forEach((f, i) => near(f, exact[i]!));
+  });
+
   test('a bar along itself swings as the odd quarters of its wave', () => {
     const L = 10;
     const model = beam(

@@ -7,7 +7,7 @@ import type { Model } from '../../model/model';
 import { oneSidedIn } from '../../model/loads/one-sided';
 import type { Notice } from '../../model/notice';
 import { axisKeys } from '../../quantities/axis-names';
-import type { HarmonicForce, Resultant, Results, StructuralResponse } from '../../results/results';
+import type { HarmonicForce, Results, StructuralResponse } from '../../results/results';
 import { FREEDOMS } from '../../stiffness/structure';
 import { toGlobalAxes, toOwnAxes } from '../../stiffness/transformation';
 import { addSolution } from '../add-solution';
@@ -18,7 +18,7 @@ import { recoverSwinging } from '../modes/recover-swinging';
 import { ABOUT, SETTLED, Slowest, type Eigen, type Found } from '../modes/slowest';
 import { Swinging } from '../modes/swinging';
 import type { Run, RunTask } from '../run';
-import { largestMovement } from '../unit-shape';
+import { largestMovement, unitShape } from '../unit-shape';
 import { naturalModes as WORDS } from '../words';
 
 /** The inertia forces of a mode must balance the forces in the members to this part. */
@@ -155,18 +155,30 @@ function slowestModes(
     const missing = swinging.countUnder(under, kernels) - count;
     if (missing === 0) return { swinging, eigens: slowest.vectorsOf(eigens.slice(0, modes)) };
     if (missing < 0) return 'missed';
-    slowest.scatter(missing + 1);
+    // Of many alike no more are needed than are wanted.
+    slowest.scatter(Math.min(missing, modes) + 1);
   }
   return 'missed';
 }
 
-/** Where the modes that are wanted can best be counted: in the widest gap behind them, and how many lie under it. */
+/** Modes nearer to each other than this part are one many times over, and so far under them it is counted. */
+const ALIKE = 1e-5;
+const UNDER = 1e-6;
+
+/**
+ * Where the modes that are wanted can best be counted: in the widest gap behind them, and how many lie under it. Where they are part of so many alike that no gap is seen, under these: which of
+ * them are given is all the same.
+ */
 function widestGap(eigens: readonly Found[], wanted: number): { under: number; count: number } {
   if (eigens.length <= wanted) return { under: eigens.at(-1)!.value * 1.01, count: eigens.length };
   let [count, gap] = [wanted, 0];
   for (let i = wanted; i < eigens.length; i++) {
     const wide = eigens[i]!.value / eigens[i - 1]!.value;
     if (wide > gap) [count, gap] = [i, wide];
+  }
+  if (gap < 1 + ALIKE) {
+    const under = eigens[wanted - 1]!.value * (1 - UNDER);
+    return { under, count: eigens.filter(({ value }) => value < under).length };
   }
   return { under: Math.sqrt(eigens[count - 1]!.value * eigens[count]!.value), count };
 }
@@ -177,22 +189,20 @@ interface Place {
   readonly total: number;
 }
 
+/** What of the mass that moves is only rounding. */
+const NOTHING = 1e-16;
+
 /** A mode as an outcome, its largest movement 1 m. */
 function shapeOf(
   swinging: Swinging,
   eigen: Eigen,
   { supported, i, total }: Place,
 ): { outcome: Shape; response: StructuralResponse } {
-  const { structure } = swinging.system;
   const whole = recoverSwinging(swinging, eigen, supported);
   const most = largestMovement(whole);
-  const nodes = new Float64Array(structure.restraints.length);
-  swinging.multiply(eigen.vector, nodes);
-  toGlobalAxes(structure, nodes);
-  const taken = [0, 0, 0];
-  nodes.forEach((part, f) => f % FREEDOMS < 3 && (taken[f % FREEDOMS]! += part));
-  const along = (k: number): number => (taken[k]! ** 2 < 1e-16 * total ? 0 : taken[k]!);
-  const factors = [along(0), along(1), along(2)] as const;
+  // A ground that moves drives it by what its inertia forces, ω²·M·φ, add up to.
+  const driven = whole.equilibrium.applied.slice(0, 3).map((force) => force / eigen.value);
+  const [x, y, z] = driven.map((part) => (part ** 2 < NOTHING * total ? 0 : part)) as [number, number, number];
   const frequency = Math.sqrt(eigen.value) / (2 * Math.PI);
   const outcome: Shape = {
     kind: 'shape',
@@ -201,25 +211,9 @@ function shapeOf(
     at: i,
     measure: 'frequency',
     value: frequency,
-    swing: {
-      generalised: 1 / most ** 2,
-      factors: [factors[0] * most, factors[1] * most, factors[2] * most],
-      masses: [factors[0] ** 2, factors[1] ** 2, factors[2] ** 2],
-    },
+    swing: { generalised: 1 / most ** 2, factors: [x * most, y * most, z * most], masses: [x * x, y * y, z * z] },
   };
-  return { outcome, response: most === 0 ? whole : scaledTo(whole, 1 / most) };
-}
-
-/** A response that nobody else has, times a factor. */
-function scaledTo(response: StructuralResponse, factor: number): StructuralResponse {
-  for (const numbers of [response.displacements, response.reactions, response.ends, response.coefficients])
-    for (let i = 0; i < numbers.length; i++) numbers[i]! *= factor;
-  const times = (resultant: Resultant): Resultant => resultant.map((part) => factor * part) as unknown as Resultant;
-  const { applied, reactions, size, ...rest } = response.equilibrium;
-  return {
-    ...response,
-    equilibrium: { ...rest, applied: times(applied), reactions: times(reactions), size: Math.abs(factor) * size },
-  };
+  return { outcome, response: unitShape(whole) };
 }
 
 /** By direction the mass that is not held: all but what stands on nodes at rest. */

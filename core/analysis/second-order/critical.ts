@@ -78,7 +78,7 @@ export function criticalLoads(
     const whole = recoverLeaning({ structure, matrices }, first, { columns, leaning: again.leaning, added });
     const shape = sumOf(structure, [{ part: whole, factor: 1 }, { part: first, factor: -1 }]); // oxfmt-ignore
     const equal = found.filter((other) => Math.abs(other.factor - sign * factor) <= 1e-4 * factor);
-    found.push({ factor: sign * factor, shape: unitShape(structure, apart(structure, shape, equal.map((other) => other.shape))) }); // oxfmt-ignore
+    found.push({ factor: sign * factor, shape: unitShape(apart(structure, shape, equal.map((other) => other.shape))) }); // oxfmt-ignore
   }
   return found;
 }

@@ -12,6 +12,7 @@ import {
 } from 'chart.js';
 import { useEffect, useRef } from 'react';
 import styled from 'styled-components';
+import { STILL } from '../../ui/still-chart';
 import { showNumber } from '@rigid-beam/core/quantities/show';
 import { DASHES } from './dashes';
 import { LEFT, RIGHT } from './places';
@@ -96,12 +97,7 @@ function configurationOf(
     type: 'line',
     data: { datasets: [line(upper, lower ? 1 : 'origin'), ...(lower ? [line(lower, false)] : []), ...beside, tips] },
     options: {
-      animation: false,
-      responsive: true,
-      maintainAspectRatio: false,
-      parsing: false,
-      normalized: true,
-      events: [],
+      ...STILL,
       layout: { padding: { right: RIGHT, top: 4 } },
       scales: {
         x: {

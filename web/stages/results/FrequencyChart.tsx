@@ -5,6 +5,7 @@ import { showNumber } from '@rigid-beam/core/quantities/show';
 import type { HarmonicResponse } from '@rigid-beam/core/results/harmonic';
 import { useEffect, useRef } from 'react';
 import styled from 'styled-components';
+import { STILL } from '../../ui/still-chart';
 import { useAppearance } from '../../ui/use-appearance';
 import { harmonicPart as WORDS } from './words';
 
@@ -63,12 +64,7 @@ function configurationOf(
       ],
     },
     options: {
-      animation: false,
-      responsive: true,
-      maintainAspectRatio: false,
-      parsing: false,
-      normalized: true,
-      events: [],
+      ...STILL,
       scales: {
         x: { type: 'linear', min: curve[0]!.frequency, max: curve.at(-1)!.frequency, grid: { color: faint }, ...scale('Hz') },
         y: { beginAtZero: true, grid: { color: faint }, ...scale('m/s²') },
