@@ -3,7 +3,7 @@ import { diagramOf } from '@rigid-beam/core/results/diagram';
 import type { Stretch } from '@rigid-beam/core/results/envelope';
 import { evaluate } from '@rigid-beam/core/results/polynomial';
 import { isLine, quantityTable } from '@rigid-beam/core/results/quantities';
-import { hasTrains, pieceOf, valueIn } from '@rigid-beam/core/results/read';
+import { isReadByPlace, pieceOf, valueIn } from '@rigid-beam/core/results/read';
 import { memberReader } from '@rigid-beam/core/results/read-quantity';
 import { readingOf } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
@@ -77,7 +77,7 @@ export function diagramItems(drawn: DrawnQuantity, member: DrawnMember, view: Vi
   const drawnCurve = { ...drawn, member, lean };
   const read = readingOf(solution, outcome)?.curves.get(quantity);
   // Where trains stand is another question at each place: no stretch of a member has one polynomial.
-  if (!read && hasTrains(solution, outcome)) {
+  if (!read && isReadByPlace(solution, outcome)) {
     const points = memberReader(solution, outcome, member.index).curve(quantity) ?? [];
     const xs = points.map(({ x }) => x);
     const bounds = [points.map(({ max }) => max), points.map(({ min }) => min)];

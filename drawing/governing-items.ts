@@ -1,5 +1,5 @@
 import { joined, type Stretch } from '@rigid-beam/core/results/envelope';
-import { hasTrains } from '@rigid-beam/core/results/read';
+import { isReadByPlace } from '@rigid-beam/core/results/read';
 import { quantityExtremes } from '@rigid-beam/core/results/read-quantity';
 import { isLine } from '@rigid-beam/core/results/quantities';
 import type { Model } from '@rigid-beam/core/model/model';
@@ -30,7 +30,7 @@ interface Part extends Stretch {
  */
 export function governingItems(model: Model, drawn: DrawnQuantity, members: readonly DrawnMember[], view: View): Item[] {
   const { solution, outcome, quantity } = drawn;
-  if (!isLine(quantity) || hasTrains(solution, outcome)) return [];
+  if (!isLine(quantity) || isReadByPlace(solution, outcome)) return [];
   const parts = members.flatMap((member) => {
     const own = quantityExtremes(solution, outcome, member.index, quantity);
     // Where there is nothing, nothing governs.

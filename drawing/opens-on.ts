@@ -28,6 +28,7 @@ export function carriesAxially(model: Model, solution: Solution | undefined): bo
       solved: () => largestOf(governingValues(solution, outcome, 'N')),
       superposed: nothing,
       travelling: nothing,
+      spectral: nothing,
       envelope: nothing,
       shape: nothing,
     });

@@ -82,6 +82,7 @@ program
   .argument('<file>', 'model file, or - for standard input')
   .option('--modes <n>', 'how many', naturalModeCount)
   .option('--masses', 'with what has mass, its total and its centre')
+  .option('--earthquake', 'with the base shear by the spectrum of the file, mode by mode and all together')
   .action(async (file: string, options: ModesOptions) => {
     process.exitCode = await modes(file, options);
   });

@@ -11,10 +11,11 @@ import { print } from './output';
 export interface ModesOptions {
   readonly modes?: number;
   readonly masses?: true;
+  readonly earthquake?: true;
 }
 
-/** Prints natural modes, and what has mass in them where that is wanted; masses are those of the file, or the usual ones where it says nothing. */
-export async function modes(file: string, { modes: count, masses }: ModesOptions): Promise<number> {
+/** Prints natural modes, what has mass in them and with what an earthquake pushes the base where that is wanted; masses are those of the file, or the usual ones where it says nothing. */
+export async function modes(file: string, { modes: count, masses, earthquake }: ModesOptions): Promise<number> {
   const { model, notices } = await readInput(file);
   printNotices(notices);
   if (!model) return exitCodes.invalid;
@@ -35,6 +36,7 @@ export async function modes(file: string, { modes: count, masses }: ModesOptions
   };
   write('naturalModes');
   if (masses) write('masses');
+  if (earthquake) write('baseShear');
   await print([`${lines.join('\n')}\n`]);
   return exitCodes[results.status];
 }

@@ -1,5 +1,6 @@
 import type { Model } from '../model/model';
 import type { Results } from '../results/results';
+import { earthquakeOf } from './earthquake';
 import type { Run } from './run';
 import { Buckling } from './runs/buckling';
 import { FirstOrder } from './runs/first-order';
@@ -46,17 +47,30 @@ const SHAPES: readonly RunName[] = ['buckling', 'natural-modes'];
 /** The results of the acting run with the shapes that others found beside it. */
 export function withShapes(model: Model, results: Results, others: ReadonlyMap<string, Results>): Results {
   const asked = runsOf(model).filter((name) => SHAPES.includes(name) && name !== actingRun(model));
-  return asked.reduce((whole, name) => {
+  const whole = asked.reduce((before, name) => {
     const found = others.get(name);
-    if (!whole.solution || !found?.solution) return whole;
-    const { outcomes, responses } = whole.solution;
+    if (!before.solution || !found?.solution) return before;
+    const { outcomes, responses } = before.solution;
     const behind = found.solution.outcomes.map((one) => (one.kind === 'shape' ? { ...one, at: responses.length + one.at } : one));
     const solution = {
-      ...whole.solution,
+      ...before.solution,
       outcomes: [...outcomes, ...behind],
       responses: [...responses, ...found.solution.responses],
       ...(found.solution.masses && { masses: found.solution.masses }),
     };
-    return { ...whole, notices: [...whole.notices, ...found.notices], solution };
+    return { ...before, notices: [...before.notices, ...found.notices], solution };
   }, results);
+  return withEarthquake(model, whole);
+}
+
+/** The results with what an earthquake brings about by the modes among them. */
+function withEarthquake(model: Model, results: Results): Results {
+  const { solution } = results;
+  if (!solution?.masses || !model.analysis?.naturalModes?.spectrum) return results;
+  const { outcomes, notices } = earthquakeOf(model, solution);
+  return {
+    ...results,
+    notices: [...results.notices, ...notices],
+    solution: { ...solution, outcomes: [...solution.outcomes, ...outcomes], ground: model.analysis.naturalModes.spectrum },
+  };
 }

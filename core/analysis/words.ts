@@ -44,6 +44,26 @@ export const naturalModes = {
   unbalanced: (mode: string): string => `Natural modes are not shown: ${mode} does not balance with its inertia forces`,
 };
 
+/** What is said of an earthquake, and what its outcomes are called. */
+export const earthquake = {
+  whole: 'Earthquake',
+  directions: { x: 'right and left', y: 'up and down', z: 'forward and back' },
+  along: (directions: string): string => `Earthquake ${directions}`,
+  share: (direction: string): string => `0.3 ${direction}`,
+  beside: (name: string, sum: string): string => `${name} with ${sum}`,
+  sums: { squares: 'root of the squares of its directions', shares: 'each direction with 0.3 of the others' },
+  untold: (mode: string, period: string, by: 'table' | 'elastic'): string =>
+    `The earthquake is not found: ${mode} has a period of ${period} s, and ${
+      by === 'table'
+        ? 'the table of the spectrum does not reach there. Give it more periods'
+        : 'the elastic spectrum ends at 4 s. Give a behaviour factor, a table, or ask for fewer modes'
+    }`,
+  tooFew: (direction: string, percent: number, modes: number): string =>
+    `Earthquake ${direction}: ${percent} % of the mass takes part in ${counted(modes, 'mode')}, and EN 1998-1, 4.3.3.3.1 asks for 90 %. Ask for more modes`,
+  near: (one: number, other: number): string =>
+    `Earthquake: modes ${one} and ${other} depend on each other, since their periods are closer than 0.9 (EN 1998-1, 4.3.3.3.2). Put modes together by their correlation`,
+};
+
 /** What is said of the second order. */
 export const secondOrder = {
   inFirst: (id: string): string => `${id}, first order`,

@@ -4,7 +4,7 @@ import type { Combination, Model } from '../model/model';
 import { titleOfCombination } from './sum-text';
 
 /** What is looked at together: cases, sums for a limit state, envelopes. */
-export const listKinds = ['case', ...limitStates, 'envelope', 'critical load', 'natural mode'] as const;
+export const listKinds = ['case', ...limitStates, 'envelope', 'critical load', 'natural mode', 'earthquake'] as const;
 export type ListKind = (typeof listKinds)[number];
 
 const KIND_TITLES: Readonly<Partial<Record<ListKind, string>>> = {
@@ -12,6 +12,7 @@ const KIND_TITLES: Readonly<Partial<Record<ListKind, string>>> = {
   envelope: 'Envelopes',
   'critical load': 'Critical loads',
   'natural mode': 'Natural modes',
+  earthquake: 'Earthquake',
 };
 export const kindTitle = (kind: ListKind): string => KIND_TITLES[kind] ?? limitStateTable[kind as LimitState].title;
 
@@ -45,9 +46,10 @@ export function listed(
       return { id: one.id, title, why, outcome: cases.length + i, kind: kindOf(one), governs: governs?.get(one.id) };
     }),
     ...outcomes.flatMap((one, outcome): Listed[] => {
-      if (one.kind !== 'shape') return [];
-      const { id, title, measure } = one;
-      const kind = measure === 'factor' ? 'critical load' : 'natural mode';
+      const isOwn = one.kind === 'spectral' || (one.kind === 'envelope' && outcomes[one.parts[0]!]?.kind === 'spectral');
+      if (one.kind !== 'shape' && !isOwn) return [];
+      const { id, title } = one;
+      const kind = one.kind !== 'shape' ? 'earthquake' : one.measure === 'factor' ? 'critical load' : 'natural mode';
       return [{ id, title, why: title, outcome, kind, governs: undefined }];
     }),
   ];

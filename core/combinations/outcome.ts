@@ -39,6 +39,22 @@ export interface Travelling extends Named {
   readonly trains: readonly TrainTerm[];
 }
 
+/** √Σₖ(Σᵢ rootsₖᵢ·rᵢ)² of the responses of modes, times a factor. */
+export interface Spread {
+  readonly factor: number;
+  /** Each by mode. */
+  readonly roots: readonly Float64Array[];
+}
+
+/** A weighted sum, and on either side of it how far natural modes that a moving ground drives reach together. */
+export interface Spectral extends Named {
+  readonly kind: 'spectral';
+  readonly factors: Float64Array;
+  /** Where the modes stand among the responses of the solution. */
+  readonly modes: readonly number[];
+  readonly spreads: readonly Spread[];
+}
+
 /** What moves in a natural mode whose largest movement is 1. */
 export interface Swing {
   /** Kilograms. */
@@ -61,12 +77,16 @@ export interface Shape extends Named {
 }
 
 /** What can be looked at of a solution. Whoever reads one says what it does with each kind. */
-export type Outcome = Solved | Superposed | Travelling | Envelope | Shape;
+export type Outcome = Solved | Superposed | Travelling | Spectral | Envelope | Shape;
+
+/** A range of its own: what is greatest at a place, and what is least, is another question at each of them. */
+export type ByPlace = Travelling | Spectral;
 
 interface Readers<T> {
   readonly solved: (outcome: Solved) => T;
   readonly superposed: (outcome: Superposed) => T;
   readonly travelling: (outcome: Travelling) => T;
+  readonly spectral: (outcome: Spectral) => T;
   readonly envelope: (outcome: Envelope) => T;
   readonly shape: (outcome: Shape) => T;
 }
@@ -80,6 +100,8 @@ export function readOutcome<T>(outcome: Outcome, by: Readers<T>): T {
       return by.superposed(outcome);
     case 'travelling':
       return by.travelling(outcome);
+    case 'spectral':
+      return by.spectral(outcome);
     case 'envelope':
       return by.envelope(outcome);
     case 'shape':
@@ -93,16 +115,20 @@ export const isRange = (outcome: Outcome): boolean =>
     solved: () => false,
     superposed: () => false,
     travelling: () => true,
+    spectral: () => true,
     envelope: () => true,
     shape: () => false,
   });
 
-/** The cases whose loads act in it, by place, with their factors, beside trains that travel; none where several sets take turns, or nothing acts. */
+export const isByPlace = (outcome: Outcome): outcome is ByPlace => outcome.kind === 'travelling' || outcome.kind === 'spectral';
+
+/** The cases whose loads act in it, by place, with their factors, beside trains that travel and a ground that moves; none where several sets take turns, or nothing acts. */
 export const actingCases = (outcome: Outcome): readonly (readonly [at: number, factor: number])[] =>
   readOutcome(outcome, {
     solved: ({ at, factors }) => (factors ? weighted(factors) : [[at, 1]]),
     superposed: ({ factors }) => weighted(factors),
     travelling: ({ factors }) => weighted(factors),
+    spectral: ({ factors }) => weighted(factors),
     envelope: () => [],
     shape: () => [],
   });

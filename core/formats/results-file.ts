@@ -17,7 +17,7 @@ import {
   quantityTable,
   type LineQuantity,
 } from '../results/quantities';
-import { hasTrains, nodalAt, partsOf, valueIn } from '../results/read';
+import { isReadByPlace, nodalAt, partsOf, valueIn } from '../results/read';
 import { responseOf } from '../results/sums';
 import { inflectionPoints, zeroPoints } from '../results/zeros';
 import type { Resultant, Results, Solution } from '../results/results';
@@ -136,7 +136,7 @@ function stationEntries(solution: Solution, m: number, count: number, outcome: n
 
 /** Of one value, or of a range where trains travel. */
 function valueReader(solution: Solution, part: number, m: number): (quantity: LineQuantity, x: number) => number | Range {
-  if (hasTrains(solution, part)) {
+  if (isReadByPlace(solution, part)) {
     const reader = memberReader(solution, part, m);
     return (quantity, x) => reader.at(quantity, x)!;
   }
@@ -208,6 +208,7 @@ function valueEntry(solution: Solution, outcome: number, stations: number): Reco
       solved: none,
       superposed: none,
       travelling: none,
+      spectral: none,
       envelope: none,
       shape: ({ measure, value, swing }) =>
         measure === 'factor'
@@ -237,7 +238,7 @@ function slackIn({ slack, lifted, structure }: Solution, outcome: number): Recor
 
 function envelopeEntry(solution: Solution, outcome: number, stations: number): Record<string, unknown> {
   const parts = partsOf(solution, outcome);
-  const isByStretches = !hasTrains(solution, outcome);
+  const isByStretches = !isReadByPlace(solution, outcome);
   const members = entriesOf(solution.structure.names.members, (m) => ({
     stations: stationEntries(solution, m, stations, outcome),
     extremes: extremeEntries(solution, outcome, m),

@@ -4,6 +4,7 @@ import { choice, neededPositive, positive, type Fields } from './fields';
 import { isObject, type Entity } from './findings';
 import { swayDirections, type SwayDirection } from './loads/notional';
 import { byId, checkReference, listOf, type RuleContext } from './rules/context';
+import { checkSpectrum, spectrumField, type SpectrumSettings } from './spectrum-settings';
 
 /** Which outcomes are analysed in the displaced structure: every case and combination, every combination, or those of one limit state. */
 export type DisplacedOutcomes = 'everything' | 'combinations' | LimitState;
@@ -79,6 +80,8 @@ export interface NaturalModesSettings {
   readonly nodes?: readonly { readonly node: string; readonly mass: number }[];
   readonly between?: BetweenNodes;
   readonly harmonic?: HarmonicSettings;
+  /** What the ground does in an earthquake, and how modes and directions are put together. */
+  readonly spectrum?: SpectrumSettings;
 }
 
 export interface AnalysisSettings {
@@ -140,6 +143,7 @@ export const analysisFields: Fields = {
           to: positive('number'),
         },
       },
+      spectrum: spectrumField,
     },
   },
 };
@@ -256,6 +260,7 @@ function checkNaturalModes({ model, findings }: Pick<RuleContext, 'model' | 'fin
     }
   const places = byId(model, 'nodes');
   checkHarmonic({ model, findings }, part(settings, 'harmonic'), places);
+  checkSpectrum({ model, findings }, part(settings, 'spectrum'));
   const before = new Set<unknown>();
   if (Array.isArray(nodes))
     nodes.forEach((one, i) => {

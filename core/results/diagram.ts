@@ -36,6 +36,7 @@ export function diagramOf(solution: Solution, outcome: number, m: number): Diagr
       return whole ? diagramOfResponse(solution, whole, m) : diagramOfSum(solution, one.factors, m);
     }
     case 'travelling':
+    case 'spectral':
     case 'envelope':
       return readFromParts(one);
   }

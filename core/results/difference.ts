@@ -9,6 +9,7 @@ const isSum = ({ outcomes }: Solution, outcome: number): boolean =>
     solved: ({ factors }) => factors === undefined,
     superposed: () => true,
     travelling: () => false,
+    spectral: () => false,
     envelope: () => false,
     shape: () => false,
   });

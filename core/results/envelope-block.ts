@@ -48,6 +48,7 @@ export function weightsOf(solution: Solution, part: number): ArrayLike<number> {
     superposed: ({ factors }) =>
       factors.length === solution.responses.length ? factors : solution.responses.map((_, c) => factors[c] ?? 0),
     travelling: readFromParts,
+    spectral: readFromParts,
     envelope: readFromParts,
     shape: alone,
   });

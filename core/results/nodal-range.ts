@@ -1,8 +1,9 @@
-import { countingCases } from '../combinations/counting-cases';
+import { isByPlace } from '../combinations/outcome';
 import type { Range } from './curve-points';
+import { rangeByPlace } from './place-reader';
 import { nodalAt, partsOf } from './read';
 import type { Solution } from './results';
-import { trainsAt, withTrains, type TrainsAt } from './travelling/trains-at';
+import { trainsAt, type TrainsAt } from './travelling/trains-at';
 
 type Key = 'displacements' | 'reactions';
 
@@ -28,10 +29,7 @@ export function enveloped(parts: readonly number[], read: (part: number) => numb
 export const nodalOver = (solution: Solution, parts: readonly number[], key: Key, f: number): Governed =>
   enveloped(parts, (part) => {
     const one = solution.outcomes[part]!;
-    if (one.kind !== 'travelling') return nodalAt(solution, part, key, f);
-    let fixed = 0;
-    for (const c of countingCases(one.factors)) fixed += one.factors[c]! * solution.responses[c]![key][f]!;
-    return withTrains(fixed, nodalTrains(solution, part, key, f)!);
+    return isByPlace(one) ? rangeByPlace(solution, one, (r) => solution.responses[r]![key][f]!) : nodalAt(solution, part, key, f);
   });
 
 /** A number of the nodes in any outcome: the greatest and the least value, which are one unless it is a range. */

@@ -6,7 +6,7 @@ import { forces } from './derived/derived';
 import { evaluate } from './polynomial';
 import { degreeOf, isLine, isStored, offsetOf, quantityTable, type LineQuantity, type Quantity } from './quantities';
 import type { CurvePoint } from './curve-points';
-import { hasTrains, partsOf } from './read';
+import { isReadByPlace, partsOf } from './read';
 import { memberReader } from './read-quantity';
 import type { Solution } from './results';
 
@@ -31,7 +31,7 @@ interface Bounds {
  * where a quantity is not known. Yields the part of the work that is done.
  */
 export function* readCurve(solution: Solution, outcome: number, quantity: Quantity): Generator<number, BoundCurve> {
-  if (hasTrains(solution, outcome)) return yield* readMembers(solution, outcome, quantity);
+  if (isReadByPlace(solution, outcome)) return yield* readMembers(solution, outcome, quantity);
   const weights = partsOf(solution, outcome).map((part) => weightsOf(solution, part));
   const members = solution.structure.names.members.length;
   const first = [0];

@@ -8,7 +8,7 @@ import type { Extremes } from './extreme';
 import { KnownDerived } from './known-derived';
 import { KnownExtremes } from './known-extremes';
 import { derivedQuantities, isLine, lineQuantities, type LineQuantity, type Quantity } from './quantities';
-import { hasTrains, partsOf } from './read';
+import { isReadByPlace, partsOf } from './read';
 import { memberReader } from './read-quantity';
 import { readableOf } from './readings';
 import type { Solution } from './results';
@@ -26,7 +26,7 @@ export function* readExtremes(solution: Solution, outcome: number): Generator<nu
   const all = readableOf(solution);
   const found = new Map(all.map((quantity) => [quantity, [] as (Extremes | undefined)[]]));
   const members = solution.structure.names.members.length;
-  if (hasTrains(solution, outcome)) {
+  if (isReadByPlace(solution, outcome)) {
     for (let m = 0; m < members; m++) {
       const { extremes } = memberReader(solution, outcome, m);
       for (const [quantity, list] of found) list.push(extremes(quantity));

@@ -1,4 +1,4 @@
-import { isRange } from '../combinations/outcome';
+import { isByPlace, isRange } from '../combinations/outcome';
 import type { Fibres } from '../sections/fibres';
 import { forcesFrom, pieceFrom, type Derived, type Forces } from './derived/derived';
 import { curvePoints, type CurvePoint, type Range } from './curve-points';
@@ -12,7 +12,7 @@ import { extremesRead } from './envelope-reading';
 import { AT_ENDS, BESIDE, partsOf, pieceOf, valueIn } from './read';
 import { readingOf } from './readings';
 import type { Solution } from './results';
-import { travelReader } from './travelling/reader';
+import { placeReader } from './place-reader';
 
 /** All quantities of one member in one outcome: of an envelope the diagrams of its parts are found once, and asked as often as one likes. */
 export interface MemberReader {
@@ -23,8 +23,8 @@ export interface MemberReader {
   /** Exact, as `extremes`; undefined where the quantity is not known. */
   readonly extremes: (quantity: Quantity) => Extremes | undefined;
   /**
-   * The parts of the member on which one outcome of an envelope governs, for the greatest or the least value: exact. Undefined of what is derived, and where trains
-   * travel.
+   * The parts of the member on which one outcome of an envelope governs, for the greatest or the least value: exact. Undefined of what is derived, and where
+   * trains travel or the ground moves.
    */
   readonly governed: (quantity: Quantity, side: 'max' | 'min') => readonly Stretch[] | undefined;
 }
@@ -57,7 +57,7 @@ export function memberReader(solution: Solution, outcome: number, m: number): Me
       return curves.length === 1 ? curves[0] : enclosed(curves, (x) => at(quantity, x)!, solution.structure.lengths[m]!);
     },
     governed: (quantity, side) => {
-      if (!isLine(quantity) || all.some((part) => solution.outcomes[part]!.kind === 'travelling')) return undefined;
+      if (!isLine(quantity) || all.some((part) => isByPlace(solution.outcomes[part]!))) return undefined;
       return joined(governing(solution, all, m, quantity, side === 'max' ? 1 : -1));
     },
     extremes: (quantity) => {
@@ -67,7 +67,7 @@ export function memberReader(solution: Solution, outcome: number, m: number): Me
   };
 }
 
-/** A part of an envelope: of one value, whose diagrams are there, or with trains that travel. */
+/** A part of an envelope: of one value, whose diagrams are there, or of a range at each place. */
 interface PartReader extends Pick<MemberReader, 'curve' | 'extremes'> {
   readonly part: number;
   readonly diagram?: Diagram;
@@ -76,8 +76,8 @@ interface PartReader extends Pick<MemberReader, 'curve' | 'extremes'> {
 
 function partReader(solution: Solution, part: number, m: number, fibres: Fibres | undefined): PartReader {
   const outcome = solution.outcomes[part]!;
-  if (outcome.kind === 'travelling') {
-    const { at, curve, extremes } = travelReader(solution, part, outcome, m);
+  if (isByPlace(outcome)) {
+    const { at, curve, extremes } = placeReader(solution, part, outcome, m);
     return { part, range: at, curve, extremes };
   }
   const diagram = diagramOf(solution, part, m);

@@ -3,7 +3,7 @@ import type { Force } from './derived/derived';
 import { diagramOf, type Diagram } from './diagram';
 import { evaluate } from './polynomial';
 import { degreeOf, isStored, lineQuantities, offsetOf, type LineQuantity } from './quantities';
-import { readOutcome, type Superposed } from '../combinations/outcome';
+import { isByPlace, readOutcome, type Superposed } from '../combinations/outcome';
 import { countingCases } from '../combinations/counting-cases';
 import { readFromParts } from './sums';
 import type { Solution } from './results';
@@ -76,7 +76,7 @@ function numberAt(solution: Solution, outcome: number, key: 'displacements' | 'r
   const one = solution.outcomes[outcome]!;
   // Asked of every node in every sum: in this order, and not by a switch, it is a fifth quicker.
   if (one.kind === 'solved' || one.kind === 'shape') return solution.responses[one.at]![key][i]!;
-  if (one.kind === 'envelope' || one.kind === 'travelling') return readFromParts(one);
+  if (one.kind === 'envelope' || isByPlace(one)) return readFromParts(one);
   const { factors }: Superposed = one;
   let sum = 0;
   for (const c of countingCases(factors)) sum += factors[c]! * solution.responses[c]![key][i]!;
@@ -90,11 +90,12 @@ export function partsOf(solution: Solution, outcome: number): readonly number[] 
     solved: itself,
     superposed: itself,
     travelling: itself,
+    spectral: itself,
     envelope: ({ parts }) => parts,
     shape: itself,
   });
 }
 
-/** Whether trains travel in an outcome, so that it is read place by place. */
-export const hasTrains = (solution: Solution, outcome: number): boolean =>
-  solution.travels !== undefined && partsOf(solution, outcome).some((part) => solution.outcomes[part]!.kind === 'travelling');
+/** Whether an outcome is read place by place: trains travel in it, or in a part of it, or the ground moves. */
+export const isReadByPlace = (solution: Solution, outcome: number): boolean =>
+  partsOf(solution, outcome).some((part) => isByPlace(solution.outcomes[part]!));

@@ -1,4 +1,4 @@
-import { isRange } from '../combinations/outcome';
+import { isByPlace, isRange, type Outcome } from '../combinations/outcome';
 import type { BoundCurve, EnvelopeReading } from './envelope-reading';
 import { quantitiesOf, quantityTable, type Quantity } from './quantities';
 import { partsOf } from './read';
@@ -6,14 +6,16 @@ import type { Solution } from './results';
 
 /** Members times parts of an envelope from which on it is read ahead, outside the page, and not when somebody looks at it. */
 const MANY = 30_000;
-/** As many parts of one value take as long as one with trains. */
-const OF_TRAINS = 4000;
+/** As many parts of one value take as long as one that is read place by place. */
+const BY_PLACE = 4000;
 
 export const readingOf = ({ readings }: Solution, outcome: number): EnvelopeReading | undefined => readings?.get(outcome);
 
-/** As many outcomes of one value take as long to read as one: many more where trains travel in it. */
+/** As many outcomes of one value take as long to read as one: many more where trains travel in it or the ground moves. */
 export const workOf = (solution: Solution, outcome: number): number =>
-  partsOf(solution, outcome).reduce((sum, part) => sum + (solution.outcomes[part]!.kind === 'travelling' ? OF_TRAINS : 1), 0);
+  partsOf(solution, outcome).reduce((sum, part) => sum + costOf(solution.outcomes[part]!), 0);
+
+const costOf = (outcome: Outcome): number => (isByPlace(outcome) ? BY_PLACE : 1);
 
 /** Whether an outcome is so large that all its members can be looked at only when it was read. */
 export function isReadAhead(solution: Solution, outcome: number): boolean {

@@ -1,5 +1,6 @@
 import type { Outcome } from '../combinations/outcome';
 import type { Translation } from '../model/model';
+import type { SpectrumSettings } from '../model/spectrum-settings';
 import type { Notice } from '../model/notice';
 import type { Mechanism } from '../kinematics/mechanism';
 import type { Fibres } from '../sections/fibres';
@@ -112,6 +113,8 @@ export interface Solution {
   readonly displaced?: readonly (DisplacedOutcome | undefined)[];
   /** Where natural modes were found: what swings in them. */
   readonly masses?: MassSum;
+  /** Where an earthquake is asked for: what the ground does. */
+  readonly ground?: SpectrumSettings;
   /** Nodes with a support. */
   readonly supported: Uint8Array;
   /** Decimal digits (of 16) that the elimination cancelled. */

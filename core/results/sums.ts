@@ -1,4 +1,4 @@
-import { readOutcome, type Envelope, type Travelling } from '../combinations/outcome';
+import { readOutcome, type Envelope, type Spectral, type Travelling } from '../combinations/outcome';
 import type { Structure } from '../stiffness/structure';
 import { combine } from '../linear-algebra/combine';
 import { countingCases } from '../combinations/counting-cases';
@@ -13,7 +13,7 @@ const KEPT = 8e6;
 
 const kept = new WeakMap<Solution, Map<number, StructuralResponse>>();
 
-/** What was solved, or a sum of it with all that belongs to it; undefined for an envelope or where trains travel, and for what is not there. Sums are added when somebody looks. */
+/** What was solved, or a sum of it with all that belongs to it; undefined for a range, and for what is not there. Sums are added when somebody looks. */
 export function responseOf(solution: Solution, outcome: number): StructuralResponse | undefined {
   const one = solution.outcomes[outcome];
   return (
@@ -22,6 +22,7 @@ export function responseOf(solution: Solution, outcome: number): StructuralRespo
       solved: ({ at }) => solution.responses[at],
       superposed: ({ factors }) => sumAt(solution, outcome, factors),
       travelling: () => undefined,
+      spectral: () => undefined,
       envelope: () => undefined,
       shape: ({ at }) => solution.responses[at],
     })
@@ -62,7 +63,7 @@ export function partsOfSum({ responses }: Solution, factors: Float64Array): Weig
 }
 
 /** What is a range has no one value: whoever wants one asks for its greatest or its least. */
-export const readFromParts = ({ id }: Envelope | Travelling): never => {
+export const readFromParts = ({ id }: Envelope | Travelling | Spectral): never => {
   throw new Error(`${id} is no single value, and is read as a range`);
 };
 

@@ -189,6 +189,16 @@ export const naturalModes = {
   centre: (axis: string): string => `Centre ${axis}`,
 };
 
+export const baseShear = {
+  title: 'Base shear',
+  mode: 'Mode',
+  period: 'Period',
+  acceleration: (axis: string): string => `Spectrum along ${axis}`,
+  shear: (axis: string): string => `Base shear along ${axis}`,
+  together: 'All together',
+  static: 'All mass with the main mode',
+};
+
 export const results = {
   reactions: 'Reactions',
   lists: {
@@ -202,6 +212,7 @@ export const results = {
     naturalModes: 'Natural modes',
     masses: 'Masses',
     harmonic: 'Harmonic response',
+    baseShear: 'Base shear',
   },
   outcome: 'In',
   stations: 'Forces along members',

@@ -5,13 +5,27 @@ import {
   MOST_NATURAL_MODES,
   type AnalysisSettings,
   type DisplacedOutcomes,
+  type NaturalModesSettings,
 } from '@rigid-beam/core/model/analysis-settings';
+import { groundTypes, type GroundType, type SpectrumSettings } from '@rigid-beam/core/model/spectrum-settings';
 import type { SheetController } from '../sheet/controller';
 import { make, type Command } from './command';
 
 const analysisOf = (sheet: SheetController): AnalysisSettings => sheet.editor.state.model.analysis ?? {};
 const set = (sheet: SheetController, analysis: AnalysisSettings): string | undefined =>
   make(sheet, { type: 'set', settings: { analysis } });
+
+/** How modes and directions are put together stays, whatever the ground does. */
+function spectrumOf({ spectrum }: NaturalModesSettings): SpectrumSettings {
+  const { modes, sum, damping, directions, beside } = spectrum ?? {};
+  return {
+    ...(modes && { modes }),
+    ...(sum && { sum }),
+    ...(damping && { damping }),
+    ...(directions && { directions }),
+    ...(beside && { beside }),
+  };
+}
 
 /** Which equilibrium is looked for, and whose critical loads are found. */
 export const analysisCommands: readonly Command[] = [
@@ -65,6 +79,44 @@ export const analysisCommands: readonly Command[] = [
       const refused = set(sheet, { ...analysis, naturalModes: { ...before, ...(modes !== undefined && { modes }) } });
       if (refused === undefined) sheet.editor.go({ stage: 'results', acting: 'Mode 1' });
       return refused;
+    },
+  },
+  {
+    name: 'Shake by an earthquake',
+    changes: true,
+    notation: 'EN 1998-1: type 1 or 2, ground, a_gR in m/s², q; nothing behind it: elastic. 1, B, 1.5, 1.5',
+    run: (sheet, text) => {
+      const [type, ground, ...numbers] = text.split(',').map((part) => part.trim());
+      const [acceleration, behaviour] = numbers.map(Number);
+      if (
+        !['1', '2'].includes(type!) ||
+        !groundTypes.includes(ground?.toUpperCase() as GroundType) ||
+        !(acceleration! > 0) ||
+        numbers.length > 2 ||
+        (numbers.length > 1 && !(behaviour! >= 1))
+      )
+        return 'Write type, ground and peak acceleration, and the behaviour factor where there is one: 1, B, 1.5, 1.5';
+      const analysis = analysisOf(sheet);
+      const before = analysis.naturalModes ?? { modes: 12, cases: massShares(sheet.editor.state.model) };
+      const spectrum = {
+        ...spectrumOf(before),
+        shape: `type ${type as '1' | '2'}`,
+        ground: ground!.toUpperCase() as GroundType,
+        acceleration: acceleration!,
+        ...(behaviour !== undefined && { behaviour }),
+      } as const;
+      const refused = set(sheet, { ...analysis, naturalModes: { ...before, spectrum } });
+      if (refused === undefined) sheet.editor.go({ stage: 'results', acting: 'Earthquake right and left' });
+      return refused;
+    },
+  },
+  {
+    name: 'Shake by no earthquake',
+    changes: true,
+    fits: (sheet) => analysisOf(sheet).naturalModes?.spectrum !== undefined,
+    run: (sheet) => {
+      const { spectrum: _, ...rest } = analysisOf(sheet).naturalModes!;
+      return set(sheet, { ...analysisOf(sheet), naturalModes: rest });
     },
   },
   {

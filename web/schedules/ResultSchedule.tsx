@@ -60,10 +60,15 @@ function Lists({ list }: { readonly list: ResultList }) {
   const editor = useEditor();
   const buckles = useEditorState((state) => settledSolution(state)?.outcomes.some(isCritical) ?? false);
   const swings = useEditorState((state) => settledSolution(state)?.masses !== undefined);
+  const isShaken = useEditorState((state) => settledSolution(state)?.ground !== undefined);
   const isDriven = useEditorState((state) => settledSolution(state)?.masses?.harmonic !== undefined);
-  const isOffered = { bucklingLengths: buckles, naturalModes: swings, masses: swings, harmonic: isDriven } as Partial<
-    Record<ResultList, boolean>
-  >;
+  const isOffered = {
+    bucklingLengths: buckles,
+    naturalModes: swings,
+    masses: swings,
+    harmonic: isDriven,
+    baseShear: isShaken,
+  } as Partial<Record<ResultList, boolean>>;
   return resultLists
     .filter((one) => one === list || (isOffered[one] ?? true))
     .map((one) => (

@@ -5,7 +5,7 @@ import { digitsOfShare } from '@rigid-beam/core/quantities/show';
 import type { Component } from '@rigid-beam/core/influence/effect';
 import { isHeld } from '@rigid-beam/core/influence/read-effect';
 import { isLine, nameOf, symbolOf } from '@rigid-beam/core/results/quantities';
-import { hasTrains } from '@rigid-beam/core/results/read';
+import { isReadByPlace, partsOf } from '@rigid-beam/core/results/read';
 import { isReadAhead, isReady } from '@rigid-beam/core/results/readings';
 import { resultantOf } from '@rigid-beam/core/results/resultant';
 import type { Solution } from '@rigid-beam/core/results/results';
@@ -29,6 +29,7 @@ import type { SheetController } from '../sheet/controller';
 import { CutTool } from '../sheet/tools/cut-tool';
 import { ShapePart } from './results/ShapePart';
 import { CutPart } from './results/CutPart';
+import { EarthquakeResults } from './results/EarthquakeResults';
 import { ThenAndNow } from './results/ThenAndNow';
 import { cutPart as CUT, thenAndNow as THEN } from './results/words';
 import { Headlines } from './results/Headlines';
@@ -56,6 +57,7 @@ export function ResultsBench({ sheet }: { readonly sheet: SheetController | unde
     <Stack>
       <PanelSubtitle>{WORDS.whatGovernsIn(acts.id)}</PanelSubtitle>
       {isReady(solution, outcome) ? <Headlines solution={solution} outcome={outcome} /> : <Hint>{WORDS.reading}</Hint>}
+      {isEarthquake(solution, outcome) && <EarthquakeResults solution={solution} />}
       {!solution.slack && <Hint>{WORDS.leadsToInfluence}</Hint>}
       {isReady(solution, outcome) && <IsItRight solution={solution} outcome={outcome} />}
       <Fold title={WORDS.reactions} startsOpen>
@@ -91,6 +93,9 @@ export function ResultsBench({ sheet }: { readonly sheet: SheetController | unde
   );
 }
 
+const isEarthquake = (solution: Solution, outcome: number): boolean =>
+  partsOf(solution, outcome).some((part) => solution.outcomes[part]!.kind === 'spectral');
+
 /** What the supports exert; a figure leads to its influence line. */
 function Reactions({ solution, outcome, display }: ResultsProps) {
   const { structure } = solution;
@@ -119,7 +124,7 @@ function Reactions({ solution, outcome, display }: ResultsProps) {
 
 /** Of an envelope what each support has to take at one time. */
 function Foundations({ solution, outcome, display }: ResultsProps) {
-  if (solution.outcomes[outcome]?.kind !== 'envelope' || hasTrains(solution, outcome)) return null;
+  if (solution.outcomes[outcome]?.kind !== 'envelope' || isReadByPlace(solution, outcome)) return null;
   return (
     <Fold title={WORDS.foundations}>
       <FoundationTable solution={solution} outcome={outcome} display={display} />

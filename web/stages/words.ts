@@ -303,3 +303,27 @@ export const analysisPart = {
   giveMass: (ids: readonly string[]): string =>
     ids.length === 1 ? `Give node ${ids[0]} a mass` : `Give ${ids.length} nodes a mass`,
 };
+
+export const earthquakePart = {
+  earthquake: 'Earthquake, by a response spectrum',
+  nothing: 'None',
+  shapes: { 'type 1': 'EN 1998-1, type 1: strong and distant', 'type 2': 'EN 1998-1, type 2: weak and near' },
+  table: 'A table of one’s own',
+  ground: 'Ground type',
+  acceleration: 'Peak acceleration a_gR on ground A',
+  importance: 'Importance factor γI',
+  behaviour: 'Behaviour factor q',
+  elastic: 'elastic',
+  ownTable: 'Period (s) and acceleration (m/s²), a line each',
+  vertical: 'Part of it upwards and downwards',
+  directions: { x: 'Right and left', y: 'Up and down', z: 'Forward and back' },
+  modes: 'Modes together',
+  modalSums: { cqc: 'By their correlation (CQC)', srss: 'Root of the sum of squares (SRSS)' },
+  damping: 'Damping (%)',
+  sum: 'Directions together',
+  directionSums: { squares: 'Root of the sum of squares', shares: 'Each with 0.3 of the others' },
+  besideHint: 'What acts beside the earthquake, with its factor:',
+  factorOf: (id: string): string => `Factor of ${id}`,
+  usual: (sum: string): string => `Take ${sum}`,
+  schedule: 'Base shear',
+};

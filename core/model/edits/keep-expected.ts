@@ -25,12 +25,11 @@ export function keepReported(draft: Draft<Model>): void {
 
 /** After an edit: what the analysis is told of is there. */
 export function keepAnalysed(draft: Draft<Model>): void {
-  const { stiffness } = draft.analysis?.secondOrder ?? {};
-  if (stiffness) {
-    const materials = new Set(draft.materials.map(({ id }) => id));
-    const kept = Object.entries(stiffness).filter(([id]) => materials.has(id));
-    if (kept.length === 0) delete draft.analysis!.secondOrder!.stiffness;
-    else if (kept.length < Object.keys(stiffness).length) draft.analysis!.secondOrder!.stiffness = Object.fromEntries(kept);
+  const { secondOrder } = draft.analysis ?? {};
+  if (secondOrder?.stiffness) {
+    const kept = factorsOf(secondOrder.stiffness, draft.materials);
+    if (!kept) delete secondOrder.stiffness;
+    else if (kept !== secondOrder.stiffness) secondOrder.stiffness = kept;
   }
   keepMasses(draft);
   const buckling = draft.analysis?.buckling;
@@ -40,15 +39,30 @@ export function keepAnalysed(draft: Draft<Model>): void {
   if (buckling.of.length === 0) delete draft.analysis!.buckling;
 }
 
+type Factors = Record<string, number>;
+
+/** Factors of what is there: undefined where none is left, the very same where nothing changes. */
+function factorsOf(factors: Factors, entries: readonly { readonly id: string }[]): Factors | undefined {
+  const ids = new Set(entries.map(({ id }) => id));
+  const kept = Object.entries(factors).filter(([id]) => ids.has(id));
+  if (kept.length === 0) return undefined;
+  return kept.length === Object.keys(factors).length ? factors : Object.fromEntries(kept);
+}
+
 /** Masses stand on nodes that are there, once each, and come from cases that are. */
 function keepMasses(draft: Draft<Model>): void {
   const swinging = draft.analysis?.naturalModes;
   if (!swinging) return;
   if (swinging.cases) {
-    const cases = new Set(draft.cases.map(({ id }) => id));
-    const kept = Object.entries(swinging.cases).filter(([id]) => cases.has(id));
-    if (kept.length === 0) delete swinging.cases;
-    else if (kept.length < Object.keys(swinging.cases).length) swinging.cases = Object.fromEntries(kept);
+    const kept = factorsOf(swinging.cases, draft.cases);
+    if (!kept) delete swinging.cases;
+    else if (kept !== swinging.cases) swinging.cases = kept;
+  }
+  const { spectrum } = swinging;
+  if (spectrum?.beside) {
+    const kept = factorsOf(spectrum.beside, draft.cases);
+    if (!kept) delete spectrum.beside;
+    else if (kept !== spectrum.beside) spectrum.beside = kept;
   }
   const { harmonic } = swinging;
   if (!swinging.nodes && !harmonic) return;

@@ -49,6 +49,12 @@ export function renameEntries(draft: Draft<Model>, list: KeyedList, names: Reado
 const nextName = (names: Readonly<Record<string, string>>, id: unknown): string | undefined =>
   typeof id === 'string' && Object.hasOwn(names, id) ? names[id] : undefined;
 
+const renamedKeys = (
+  names: Readonly<Record<string, string>>,
+  factors: Readonly<Record<string, number>>,
+): Record<string, number> =>
+  Object.fromEntries(Object.entries(factors).map(([id, factor]) => [nextName(names, id) ?? id, factor]));
+
 /** Everything that names an entry of the list, after the entry itself was renamed. */
 export function renameReferences(draft: Draft<Model>, list: KeyedList, names: Readonly<Record<string, string>>): void {
   const lists = draft as unknown as Lists;
@@ -59,13 +65,11 @@ export function renameReferences(draft: Draft<Model>, list: KeyedList, names: Re
     }
   }
   const stiffness = draft.analysis?.secondOrder?.stiffness;
-  if (list === 'materials' && stiffness)
-    draft.analysis!.secondOrder!.stiffness = Object.fromEntries(
-      Object.entries(stiffness).map(([id, factor]) => [nextName(names, id) ?? id, factor]),
-    );
+  if (list === 'materials' && stiffness) draft.analysis!.secondOrder!.stiffness = renamedKeys(names, stiffness);
   const swinging = draft.analysis?.naturalModes;
-  if (list === 'cases' && swinging?.cases)
-    swinging.cases = Object.fromEntries(Object.entries(swinging.cases).map(([id, part]) => [nextName(names, id) ?? id, part]));
+  if (list === 'cases' && swinging?.cases) swinging.cases = renamedKeys(names, swinging.cases);
+  const spectrum = swinging?.spectrum;
+  if (list === 'cases' && spectrum?.beside) spectrum.beside = renamedKeys(names, spectrum.beside);
   if (list === 'nodes') {
     for (const one of swinging?.nodes ?? []) one.node = nextName(names, one.node) ?? one.node;
     const harmonic = swinging?.harmonic;

@@ -144,6 +144,7 @@ export function bodyBalance(solution: Solution, outcome: number, body: FreeBody)
     solved: ({ factors }) => factors === undefined,
     superposed: () => true,
     travelling: () => false,
+    spectral: () => false,
     envelope: () => false,
     shape: () => false,
   });

@@ -1,34 +1,25 @@
 import type { Travelling } from '../../combinations/outcome';
-import type { CurvePoint, Range } from '../curve-points';
 import { diagramOfResponse, diagramOfSum, type Diagram } from '../diagram';
-import type { Extremes } from '../extreme';
-import { addShifted, evaluate } from '../polynomial';
-import { degreeOf, isLine, isStored, lineQuantities, quantityTable, type LineQuantity, type Quantity } from '../quantities';
+import { piecewiseReader, valueAtEnd, valueOnPiece, type Measure, type PlaceReader } from '../piecewise-range';
+import { addShifted } from '../polynomial';
+import { degreeOf, isLine, lineQuantities, type LineQuantity, type Quantity } from '../quantities';
 import { pieceAt, pieceOf, valueIn } from '../read';
 import type { Solution } from '../results';
 import { UNIT_PLACES } from '../../model/loads/travelling';
-import { mostOver } from './most-over';
 import type { Travel } from './travel';
 import type { OwnMember } from './travel-line';
 import { trainsAt, withTrains, type TrainsAt } from './trains-at';
 
 /** One member under a sum and trains that travel. */
-export interface TravelReader {
-  /** Undefined of what is derived from several forces and is no sum of them, since trains do not make these greatest together. */
-  readonly at: (quantity: Quantity, x: number) => Range | undefined;
+export interface TravelReader extends PlaceReader {
   /** Where the trains stand for the values at x. */
   readonly standing: (quantity: LineQuantity, x: number) => TrainsAt;
-  readonly curve: (quantity: Quantity) => readonly CurvePoint[] | undefined;
-  readonly extremes: (quantity: Quantity) => Extremes | undefined;
 }
 
 /** Steps of a curve between two places at which something changes: on the way of a train it bends more often. */
 const STEPS = { onPath: 24, beside: 8 } as const;
 /** Forces between axles, and ends of members without loads, do not turn between those. */
 const CONSTANT = new Set<LineQuantity>(['N', 'Vy', 'Vz', 'T']);
-
-/** A sum of stored quantities, by their factors. */
-type Measure = readonly (readonly [LineQuantity, number])[];
 
 /** `outcome`: its place, by which extremes name it. */
 export function travelReader(solution: Solution, outcome: number, of: Travelling, m: number): TravelReader {
@@ -64,30 +55,6 @@ export function travelReader(solution: Solution, outcome: number, of: Travelling
       (response) => measure.reduce((sum, [quantity, factor]) => sum + factor * valueIn(diagram(response), quantity, x), 0),
       (travel) => (isOnPath ? ownOf(travel, measure, x) : undefined),
     );
-  const rangeOf = (measure: Measure, k: number, x: number): Range => {
-    let value = 0;
-    for (const [quantity, factor] of measure) {
-      const c = pieceOf(fixed, k, quantity);
-      value += factor * evaluate(c, 0, c.length - 1, x - fixed.from[k]!);
-    }
-    return withTrains(value, trainsOf(measure, x));
-  };
-  const found = new Map<Quantity, readonly Measure[] | undefined>();
-  const measuresOf = (quantity: Quantity): readonly Measure[] | undefined => {
-    if (!found.has(quantity))
-      found.set(quantity, isLine(quantity) ? [[[quantity, 1]]] : quantityTable[quantity].derived!.sums?.(solution.fibres[m]));
-    return found.get(quantity);
-  };
-  /** At x of piece k: at its ends too, where others may follow. */
-  const onPiece = (measures: readonly Measure[], k: number, x: number): Range => {
-    let [max, min] = [-Infinity, Infinity];
-    for (const measure of measures) {
-      const one = rangeOf(measure, k, x);
-      max = Math.max(max, one.max);
-      min = Math.min(min, one.min);
-    }
-    return { max, min };
-  };
   /** What is straight between its ends under every position of the trains is nowhere greater than there. */
   const isStraight = (measures: readonly Measure[], k: number): boolean =>
     !isOnPath &&
@@ -102,42 +69,16 @@ export function travelReader(solution: Solution, outcome: number, of: Travelling
   const isConstant = (quantity: Quantity): boolean => isLine(quantity) && CONSTANT.has(quantity);
   const stepsOf = (quantity: Quantity, measures: readonly Measure[], k: number): number =>
     isOnPath ? STEPS.onPath : isConstant(quantity) && isStraight(measures, k) ? 1 : STEPS.beside;
-  return {
-    at: (quantity, x) => {
-      const measures = measuresOf(quantity);
-      return measures && onPiece(measures, pieceAt(fixed, x), x);
+  const reader = piecewiseReader({
+    ...{ solution, outcome, m, pieces: fixed },
+    rangeOn: (measure, k, x) => withTrains(valueOnPiece(fixed, measure, k, x), trainsOf(measure, x)),
+    atEnd: (measure, side) => withTrains(valueAtEnd(fixed, measure, side), trainsOf(measure, side === 'start' ? 0 : length)),
+    steps: (quantity, measures, k) => {
+      const drawn = stepsOf(quantity, measures, k);
+      return { drawn, sought: isStraight(measures, k) ? 1 : drawn };
     },
-    standing: (quantity, x) => trainsOf([[quantity, 1]], x),
-    curve: (quantity) => {
-      const measures = measuresOf(quantity);
-      if (!measures) return undefined;
-      const points: CurvePoint[] = [];
-      for (let k = fixed.first; k < fixed.end; k++) {
-        const [from, to] = [fixed.from[k]!, fixed.to[k]!];
-        const steps = stepsOf(quantity, measures, k);
-        for (let i = 0; i <= steps; i++) {
-          const x = i === steps ? to : from + ((to - from) * i) / steps;
-          points.push({ x, ...onPiece(measures, k, x) });
-        }
-      }
-      return points;
-    },
-    extremes: (quantity) => {
-      const measures = measuresOf(quantity);
-      if (!measures) return undefined;
-      const zero = { x: 0, value: 0, from: outcome };
-      if (isLine(quantity) && !isStored(fixed.width, quantity)) return { max: zero, min: zero };
-      let [max, min] = [{ ...zero, value: -Infinity }, { ...zero, value: Infinity }]; // oxfmt-ignore
-      for (let k = fixed.first; k < fixed.end; k++) {
-        const steps = isStraight(measures, k) ? 1 : stepsOf(quantity, measures, k);
-        const most = mostOver((x) => onPiece(measures, k, x), { from: fixed.from[k]!, to: fixed.to[k]!, steps });
-        const slack = 1e-11 * Math.max(Math.abs(most.max.value), Math.abs(most.min.value));
-        if (most.max.value > max.value + slack || max.value === -Infinity) max = { ...most.max, from: outcome };
-        if (most.min.value < min.value - slack || min.value === Infinity) min = { ...most.min, from: outcome };
-      }
-      return { max, min };
-    },
-  };
+  });
+  return { ...reader, standing: (quantity, x) => trainsOf([[quantity, 1]], x) };
 }
 
 /** What a force on member m does behind itself beside what it does before: told by the two pieces that meet under one of them. Undefined beside the path. */

@@ -1,3 +1,4 @@
+import { countingCases } from '../../combinations/counting-cases';
 import type { Travelling } from '../../combinations/outcome';
 import type { Range } from '../curve-points';
 import type { Solution } from '../results';
@@ -43,3 +44,10 @@ export const withTrains = (value: number, { max, min }: TrainsAt): Range => ({
   max: value + total(max),
   min: value + total(min),
 });
+
+/** A number of the responses under the trains of an outcome and all else that acts in it; `read` gives it by the place of the response. */
+export function travellingRange(solution: Pick<Solution, 'travels'>, of: Travelling, read: (response: number) => number): Range {
+  let fixed = 0;
+  for (const c of countingCases(of.factors)) fixed += of.factors[c]! * read(c);
+  return withTrains(fixed, trainsAt(solution, of, read));
+}

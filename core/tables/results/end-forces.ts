@@ -1,8 +1,8 @@
 import type { DisplayUnits } from '../../quantities/display';
 import { inUnit } from '../../quantities/show';
-import { isRange } from '../../combinations/outcome';
+import { isByPlace, isRange } from '../../combinations/outcome';
 import { enveloped } from '../../results/nodal-range';
-import { travelReader } from '../../results/travelling/reader';
+import { placeReader } from '../../results/place-reader';
 import { inLetterOrder, quantitiesOf, symbolOf, unitOfQuantity } from '../../results/quantities';
 import { forces, type Force } from '../../results/derived/derived';
 import { endAt, partsOf } from '../../results/read';
@@ -27,8 +27,7 @@ export function endForcesTable(solution: Solution, outcome: number, display: Dis
   const isOne = !isRange(solution.outcomes[outcome]!);
   const valueIn = (part: number, { index, side }: EndRow, force: Force): number | Range => {
     const one = solution.outcomes[part]!;
-    if (one.kind === 'travelling')
-      return travelReader(solution, part, one, index).at(force, side === 'start' ? 0 : solution.structure.lengths[index]!)!;
+    if (isByPlace(one)) return placeReader(solution, part, one, index).atEnd(force, side);
     return endAt(solution, part, index, force, side);
   };
   const column = (force: Force): Column<EndRow> => {

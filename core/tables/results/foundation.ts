@@ -3,7 +3,7 @@ import type { DisplayUnits } from '../../quantities/display';
 import { inUnit } from '../../quantities/show';
 import { nodalRange } from '../../results/nodal-range';
 import { quiet, sizesOf } from '../../results/noise';
-import { hasTrains, nodalAt } from '../../results/read';
+import { isReadByPlace, nodalAt } from '../../results/read';
 import type { Solution } from '../../results/results';
 import type { Column, Table } from '../column';
 import { results as WORDS } from '../words';
@@ -24,7 +24,7 @@ export interface FoundationRow {
  * where there is one outcome only, and where trains travel, which do not stand in one place for all components.
  */
 export function foundationTable(solution: Solution, outcome: number, display: DisplayUnits): Table<FoundationRow> | undefined {
-  if (solution.outcomes[outcome]?.kind !== 'envelope' || hasTrains(solution, outcome)) return undefined;
+  if (solution.outcomes[outcome]?.kind !== 'envelope' || isReadByPlace(solution, outcome)) return undefined;
   const { active, names } = solution.structure;
   const sizes = sizesOf(solution, outcome);
   const sizeOf = (k: number): number => (k < 3 ? sizes.force : sizes.couple);

@@ -4,6 +4,7 @@ import type { Quantity } from '../../results/quantities';
 import type { Solution } from '../../results/results';
 import type { Column, Table } from '../column';
 import { results as WORDS } from '../words';
+import { baseShearTable } from './base-shear';
 import { bucklingLengthsTable } from './buckling-lengths';
 import { endForcesTable } from './end-forces';
 import { foundationTable } from './foundation';
@@ -25,6 +26,7 @@ export const resultLists = [
   'naturalModes',
   'masses',
   'harmonic',
+  'baseShear',
 ] as const;
 export type ResultList = (typeof resultLists)[number];
 
@@ -88,6 +90,7 @@ const lists: Readonly<Record<ResultList, Listed>> = {
   naturalModes: listed({ table: naturalModesTable, ofAll: true, outcome: ({ id }) => id }),
   harmonic: listed({ table: harmonicTable, ofAll: true }),
   masses: listed({ table: massesTable, ofAll: true }),
+  baseShear: listed({ table: baseShearTable, ofAll: true }),
 };
 
 export const resultListWords = (list: ResultList): string => WORDS.lists[list];

@@ -1,3 +1,4 @@
+import { isByPlace } from '../../combinations/outcome';
 import type { DisplayUnits } from '../../quantities/display';
 import { inUnit } from '../../quantities/show';
 import type { Extreme } from '../../results/extreme';
@@ -60,7 +61,7 @@ export function memberExtremesTable(
   const concurrent = (row: MemberExtremeRow, other: LineQuantity): number | undefined => {
     const extreme = extremeOf(row);
     if (!extreme || row.quantity === other) return extreme?.value;
-    if (solution.outcomes[extreme.from]!.kind === 'travelling') return undefined;
+    if (isByPlace(solution.outcomes[extreme.from]!)) return undefined;
     const diagram = diagramOf(solution, extreme.from, row.index);
     const { x, value } = extreme;
     // An extreme may be the value before a jump.

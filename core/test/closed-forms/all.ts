@@ -4,6 +4,7 @@ import type { Case } from './case';
 import { frames } from './frames';
 import { oneSidedForms } from './one-sided';
 import { threeMoments } from './published';
+import { earthquakeForms } from './earthquake';
 import { naturalModesForms } from './natural-modes';
 import { secondOrderForms } from './second-order';
 import { spaceMembers } from './space-members';
@@ -18,6 +19,7 @@ export const closedForms: readonly Case[] = [
   ...oneSidedForms,
   ...secondOrderForms,
   ...naturalModesForms,
+  ...earthquakeForms,
   ...spaceMembers,
   ...spaceStructures,
 ];

@@ -7,6 +7,7 @@ import { criticalLoadsTable } from '@rigid-beam/core/tables/results/critical-loa
 import { extremesTable } from '@rigid-beam/core/tables/results/extremes';
 import { foundationTable } from '@rigid-beam/core/tables/results/foundation';
 import { headlinesOf } from '@rigid-beam/core/tables/results/headlines/headlines';
+import { baseShearTable } from '@rigid-beam/core/tables/results/base-shear';
 import { massesTable, naturalModesTable } from '@rigid-beam/core/tables/results/natural-modes';
 import { reactionsTable } from '@rigid-beam/core/tables/results/nodal';
 import type { Writing } from '../asked';
@@ -49,5 +50,6 @@ export function results(writing: Writing): Block[] {
     ...table(criticalLoadsTable(solution)),
     ...table(naturalModesTable(solution, 0, display)),
     ...table(massesTable(solution, 0, display)),
+    ...table(baseShearTable(solution, 0, display)),
   ];
 }

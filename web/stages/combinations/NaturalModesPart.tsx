@@ -14,6 +14,7 @@ import { Button, Columns, Hint, Row, Select } from '../../ui/controls';
 import { QuantityField } from '../../ui/QuantityField';
 import { Tick } from '../../ui/Tick';
 import { analysisPart as WORDS } from '../words';
+import { EarthquakePart } from './EarthquakePart';
 
 type Masses = NonNullable<NaturalModesSettings['nodes']>;
 
@@ -47,6 +48,7 @@ export function NaturalModesPart({ analysis }: { readonly analysis: Model['analy
         />
       )}
       {modes && <CountingMasses modes={modes} onChange={set} />}
+      {modes && <EarthquakePart modes={modes} onChange={set} />}
     </>
   );
 }

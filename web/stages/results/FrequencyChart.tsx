@@ -5,7 +5,7 @@ import { showNumber } from '@rigid-beam/core/quantities/show';
 import type { HarmonicResponse } from '@rigid-beam/core/results/harmonic';
 import { useEffect, useRef } from 'react';
 import styled from 'styled-components';
-import { STILL } from '../../ui/still-chart';
+import { inkOf, STILL, stillScale } from '../../ui/still-chart';
 import { useAppearance } from '../../ui/use-appearance';
 import { harmonicPart as WORDS } from './words';
 
@@ -47,13 +47,10 @@ function configurationOf(
   curve: readonly HarmonicResponse[],
   most: HarmonicResponse,
 ): ChartConfiguration<'line', Point[]> {
-  // oxfmt-ignore
-  const style = getComputedStyle(canvas);
-  const ink = (name: string): string => style.getPropertyValue(name).trim();
+  const ink = inkOf(canvas);
   const [text, faint] = [ink('--soft'), ink('--rule')];
-  const font = { family: style.fontFamily, size: 11 };
   const line = { pointRadius: 0, borderWidth: 1.5, fill: false };
-  const scale = (title: string) => ({ title: { display: true, text: title, color: text, font }, ticks: { color: text, font, maxTicksLimit: 5, callback: (value: number | string) => showNumber(Number(value), 3) }, border: { color: faint } }); // oxfmt-ignore
+  const scale = (title: string) => stillScale(canvas, title, (value) => showNumber(value, 3));
   return {
     type: 'line',
     data: {

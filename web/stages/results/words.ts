@@ -115,3 +115,15 @@ export const thenAndNow = {
   unsolved: 'That state could not be solved.',
   goBack: 'Go back to it',
 };
+
+export const earthquakeResults = {
+  title: 'Base shear',
+  pushes: (axis: string, force: string, percent: number): string =>
+    `Along ${axis} the ground pushes with ${force}; ${percent} % of the mass takes part.`,
+  beside: (force: string, period: string, ratio: string): string =>
+    `All mass with the main mode (T = ${period} s) would push with ${force}: this is ${ratio} of it.`,
+  movements: (behaviour: string): string =>
+    `Movements are those of the design spectrum: times q = ${behaviour} they are those to be expected (EN 1998-1, 4.3.4).`,
+  chart: (modes: number): string => `The spectrum by period, and on it ${modes} modes`,
+  schedule: 'Mode by mode',
+};

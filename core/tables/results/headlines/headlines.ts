@@ -4,7 +4,7 @@ import { showNumber, showQuantity } from '../../../quantities/show';
 import { extremesOverMembers, type OverMembers } from '../../../results/extremes-over-members';
 import { quietValue } from '../../../results/noise';
 import { isLine, quantityWords, unitOfQuantity, type LineQuantity, type Quantity } from '../../../results/quantities';
-import { hasTrains, partsOf, valueAt } from '../../../results/read';
+import { isReadByPlace, partsOf, valueAt } from '../../../results/read';
 import { quantityExtremes } from '../../../results/read-quantity';
 import type { Solution } from '../../../results/results';
 import { trainsFor } from '../../../results/travelling/where';
@@ -153,7 +153,7 @@ function atTheSameTime(
   { quantity, member, x, from }: PlaceOnMember & { readonly quantity: Quantity; readonly from: number },
   display: DisplayUnits,
 ): string {
-  if (hasTrains(solution, from)) return '';
+  if (isReadByPlace(solution, from)) return '';
   const read = (other: LineQuantity): number => quietValue(solution, from, other, valueAt(solution, from, member, other, x));
   const shown = (other: LineQuantity, value: number): string => showQuantity(Math.abs(value), unitOfQuantity(other, display));
   if (quantity === 'Mz' || quantity === 'My') {
@@ -174,7 +174,7 @@ function atTheSameTime(
 function placedParts({ solution, outcome, members }: Asked): readonly number[] {
   const parts = partsOf(solution, outcome);
   const isShort = parts.length * (members ?? solution.structure.names.members).length <= MOST_PLACED;
-  return isShort && !hasTrains(solution, outcome) ? parts : [];
+  return isShort && !isReadByPlace(solution, outcome) ? parts : [];
 }
 
 function movement(asked: Asked, governing: Governing): Headline | undefined {

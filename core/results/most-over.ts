@@ -1,4 +1,4 @@
-import type { Range } from '../curve-points';
+import type { Range } from './curve-points';
 
 interface Place {
   readonly x: number;
@@ -11,51 +11,66 @@ const GOLDEN = (3 - Math.sqrt(5)) / 2;
 const FOUND = 1e-8;
 const MOST_STEPS = 60;
 /** Peaks that are looked at closely. */
-const PEAKS = 3;
+const PEAKS = 6;
+
+/** A stretch over which a function has a few peaks and kinks and no jump, and in how many steps it is looked at first. */
+export interface Looked {
+  readonly from: number;
+  readonly to: number;
+  readonly steps: number;
+}
 
 /**
- * The greatest and the least value of a function between two places that has a few peaks and kinks there and no jump: evenly spaced ones first, then around the highest of them by
- * golden section.
+ * The greatest and the least value of a function on stretches that follow each other, between which it may jump: evenly spaced places of all of them first, then around the highest
+ * of these by golden section. `read` is told on which stretch x is meant.
  */
 export function mostOver(
-  read: (x: number) => Range,
-  { from, to, steps }: { readonly from: number; readonly to: number; readonly steps: number },
+  read: (x: number, stretch: number) => Range,
+  stretches: readonly Looked[],
 ): { readonly max: Place; readonly min: Place } {
-  const xs = Array.from({ length: steps + 1 }, (_, i) => (i === steps ? to : from + ((to - from) * i) / steps));
-  const found = xs.map(read);
-  const side = (values: readonly number[], at: (x: number) => number): Place => {
-    let best = { x: xs[0]!, value: values[0]! };
-    const meet = (x: number, value: number, slack = 0): void => {
+  const xs = stretches.map(({ from, to, steps }) =>
+    Array.from({ length: steps + 1 }, (_, i) => (i === steps ? to : from + ((to - from) * i) / steps)),
+  );
+  const found = xs.map((places, k) => places.map((x) => read(x, k)));
+  const side = (values: readonly (readonly number[])[], at: (x: number, k: number) => number): Place => {
+    let best = { x: xs[0]![0]!, value: values[0]![0]! };
+    let size = 0;
+    for (const all of values) for (const value of all) size = Math.max(size, Math.abs(value));
+    const meet = (x: number, value: number, slack: number): void => {
       if (value > best.value + slack) best = { x, value };
     };
-    const size = Math.max(...values.map(Math.abs));
-    values.forEach((value, i) => meet(xs[i]!, value, 1e-11 * size));
-    if (steps > 1)
-      values
-        .map((value, i) => ({ value, i }))
-        .filter(({ value, i }) => {
-          const [before, next] = [values[i - 1] ?? -Infinity, values[i + 1] ?? -Infinity];
-          // Between two places it rises by no more than it falls beside them.
-          const rise = Math.max(...[before, next].filter((one) => one > -Infinity).map((one) => value - one));
-          return value >= before && value >= next && value + rise > best.value;
-        })
-        .sort((a, b) => b.value - a.value)
-        .slice(0, PEAKS)
-        .forEach(({ i }) => {
-          const peak = searched(at, xs[Math.max(0, i - 1)]!, xs[Math.min(steps, i + 1)]!);
-          meet(peak.x, peak.value, 1e-12 * size);
-        });
+    values.forEach((all, k) => all.forEach((value, i) => meet(xs[k]![i]!, value, 1e-11 * size)));
+    values
+      .flatMap((all, k) => (stretches[k]!.steps > 1 ? peaksOf(all, best.value).map((i) => ({ k, i, value: all[i]! })) : []))
+      .sort((a, b) => b.value - a.value)
+      .slice(0, PEAKS)
+      .forEach(({ k, i }) => {
+        const { steps } = stretches[k]!;
+        const peak = searched((x) => at(x, k), xs[k]![Math.max(0, i - 1)]!, xs[k]![Math.min(steps, i + 1)]!);
+        meet(peak.x, peak.value, 1e-12 * size);
+      });
     return best;
   };
   const max = side(
-    found.map((one) => one.max),
-    (x) => read(x).max,
+    found.map((all) => all.map((one) => one.max)),
+    (x, k) => read(x, k).max,
   );
   const min = side(
-    found.map((one) => -one.min),
-    (x) => -read(x).min,
+    found.map((all) => all.map((one) => -one.min)),
+    (x, k) => -read(x, k).min,
   );
   return { max, min: { x: min.x, value: -min.value } };
+}
+
+/** Which of the values of a stretch may have a peak beside them that is higher than the best: between two places it rises by no more than it falls beside them. */
+function peaksOf(values: readonly number[], best: number): readonly number[] {
+  const peaks: number[] = [];
+  values.forEach((value, i) => {
+    const [before, next] = [values[i - 1] ?? -Infinity, values[i + 1] ?? -Infinity];
+    const rise = Math.max(...[before, next].filter((one) => one > -Infinity).map((one) => value - one));
+    if (value >= before && value >= next && value + rise > best) peaks.push(i);
+  });
+  return peaks;
 }
 
 /** The highest place between two, of which something between is higher: parabolas where they lead, golden section where they do not (Brent 1973, ch. 5). */

@@ -1,0 +1,108 @@
+import { countingCases } from '../../combinations/counting-cases';
+import type { Spectral } from '../../combinations/outcome';
+import { once } from '../../once';
+import { MEMBER_FREEDOMS } from '../../stiffness/structure';
+import { commonCuts } from '../breakpoints';
+import type { Diagram } from '../diagram';
+import { piecewiseReader, valueAtEnd, type Measure, type PlaceReader } from '../piecewise-range';
+import { evaluate } from '../polynomial';
+import { degreeOf, isStored, offsetOf } from '../quantities';
+import type { Solution } from '../results';
+import { addOver } from '../sums';
+import { around } from './spread';
+
+/** A stored quantity of a measure. */
+interface Term {
+  readonly factor: number;
+  readonly offset: number;
+  readonly degree: number;
+}
+
+/** Steps of a curve along a member, and on each piece at least: those of modes are short where they bend much. */
+const STEPS = { member: 24, piece: 3 } as const;
+
+/**
+ * One member in a sum while the ground moves: what modes bring about at a place is put together there, from what stands under each root, so that a stress is that of
+ * forces of one and the same mode. `outcome`: its place, by which extremes name it.
+ */
+export function spectralReader(solution: Solution, outcome: number, of: Spectral, m: number): PlaceReader {
+  const { factors, modes, spreads } = of;
+  const fixedParts = countingCases(factors).map((c) => ({ part: solution.responses[c]!, factor: factors[c]! }));
+  const modeParts = modes.map((at) => ({ part: solution.responses[at]!, factor: 1 }));
+  const length = solution.structure.lengths[m]!;
+  const cuts = commonCuts(
+    [...fixedParts, ...modeParts].map(({ part }) => part.pieces),
+    m,
+    length,
+  );
+  const width = (modeParts[0] ?? fixedParts[0])!.part.pieceWidth;
+  const diagram = (parts: typeof fixedParts): Diagram => {
+    const coefficients = new Float64Array(width * cuts.from.length);
+    const ends = new Float64Array(MEMBER_FREEDOMS);
+    for (const { part, factor } of parts) {
+      addOver(part, factor, m, { from: cuts.from, first: 0, end: cuts.from.length }, coefficients);
+      for (let i = 0; i < MEMBER_FREEDOMS; i++) ends[i]! += factor * part.ends[MEMBER_FREEDOMS * m + i]!;
+    }
+    return { length, first: 0, end: cuts.from.length, from: cuts.from, to: cuts.to, coefficients, width, ends, endsAt: 0 };
+  };
+  const fixed = diagram(fixedParts);
+  const shapes = modeParts.map((one) => diagram([one]));
+  // What stands under each root, as a diagram of its own.
+  const reaching = spreads.map(({ factor, roots }) => ({ factor, roots: roots.map((root) => weighted(shapes, root)) }));
+  const reach = (read: (root: Diagram) => number): number => {
+    let sum = 0;
+    for (const { factor, roots } of reaching) {
+      let squares = 0;
+      for (const root of roots) squares += read(root) ** 2;
+      sum += factor * Math.sqrt(squares);
+    }
+    return sum;
+  };
+  const termsOf = once((measure: Measure) =>
+    measure
+      .filter(([quantity]) => isStored(width, quantity))
+      .map(([quantity, factor]): Term => ({ factor, offset: offsetOf(quantity), degree: degreeOf(quantity) })),
+  );
+  return piecewiseReader({
+    ...{ solution, outcome, m, pieces: fixed },
+    rangeOn: (measure, k, x) => {
+      const terms = termsOf(measure);
+      const s = x - cuts.from[k]!;
+      const value = (root: Diagram): number => {
+        let sum = 0;
+        for (const { factor, offset, degree } of terms)
+          sum += factor * evaluate(root.coefficients, width * k + offset, degree, s);
+        return sum;
+      };
+      return around(value(fixed), reach(value));
+    },
+    atEnd: (measure, side) =>
+      around(
+        valueAtEnd(fixed, measure, side),
+        reach((root) => valueAtEnd(root, measure, side)),
+      ),
+    steps: (_, __, k) => {
+      const steps = Math.max(STEPS.piece, Math.ceil((STEPS.member * (cuts.to[k]! - cuts.from[k]!)) / length));
+      return { drawn: steps, sought: steps };
+    },
+  });
+}
+
+/** A weighted sum of diagrams over the same pieces. */
+function weighted(all: readonly Diagram[], factors: Float64Array): Diagram {
+  const [first] = all as [Diagram];
+  const coefficients = new Float64Array(first.coefficients.length);
+  const ends = new Float64Array(first.ends.length);
+  all.forEach((one, i) => {
+    const factor = factors[i]!;
+    if (factor === 0) return;
+    addTimes(one.coefficients, factor, coefficients);
+    addTimes(one.ends, factor, ends);
+  });
+  return { ...first, coefficients, ends };
+}
+
+function addTimes(numbers: Float64Array, factor: number, out: Float64Array): void {
+  const { length } = out;
+  for (let n = 0; n < length; n++) out[n]! += factor * numbers[n]!;
+}
