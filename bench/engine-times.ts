@@ -16,6 +16,7 @@ import { readConditions } from '@rigid-beam/core/tables/conditions';
 import { resultTable } from '@rigid-beam/core/tables/results/lists';
 import { readGoverningSums } from '@rigid-beam/core/results/governs';
 import { readExtremes } from '@rigid-beam/core/results/read-extremes';
+import { ended } from '@rigid-beam/core/results/read-now';
 import { responseOf } from '@rigid-beam/core/results/sums';
 import { compile } from '@rigid-beam/core/stiffness/compile';
 import { assembleStiffness } from '@rigid-beam/core/stiffness/assemble';
@@ -176,7 +177,11 @@ const measurements: Record<string, () => object> = {
       return median(3, () => solve(structuredClone(asked)));
     };
     const [thousand, tenThousand] = [spaceBuilding(5, 5, 11, 1), spaceBuilding(12, 12, 22, 1)];
-    return { members: tenThousand.members.length, ten: of(thousand), tenOfMany: of(tenThousand) };
+    const spectrum = { shape: 'type 1', ground: 'C', acceleration: 1, behaviour: 1.5 } as const;
+    const { solution } = solve({ ...thousand, analysis: { naturalModes: { modes: 10, spectrum } } });
+    const together = solution!.outcomes.findIndex(({ id }) => id === 'Earthquake');
+    const earthquake = median(3, () => ended(readExtremes(solution!, together)));
+    return { members: tenThousand.members.length, ten: of(thousand), tenOfMany: of(tenThousand), earthquake };
   },
   influence: () => {
     const model = spaceBuilding(12, 12, 22, 1);

@@ -296,6 +296,7 @@ what was measured in the same run vary less.
 | ${engineTimes.secondOrder.members.toLocaleString('en')} members in space, 10 cases and 10 combinations in second order, with sway and bow (2 s); one load changed (1 s) | ${milliseconds(engineTimes.secondOrder.whole)}; ${milliseconds(engineTimes.secondOrder.edit)} |
 | ${engineTimes.buckling.members.toLocaleString('en')} members in space, first critical load of one case; the first six | ${milliseconds(engineTimes.buckling.first)}; ${milliseconds(engineTimes.buckling.six)} |
 | 1,056 members in space, ten natural modes, with solving (1 s); ${engineTimes.naturalModes.members.toLocaleString('en')} members (15 s) | ${seconds(engineTimes.naturalModes.ten)}; ${seconds(engineTimes.naturalModes.tenOfMany)} |
+| the same 1,056 in an earthquake of ten modes and two directions: extremes of all quantities on all members | ${seconds(engineTimes.naturalModes.earthquake)} |
 | an influence line of a moment in it, of one case | ${milliseconds(engineTimes.influence.time)} |
 | a train of four axles that travels over ${engineTimes.travelling.run} of ${engineTimes.travelling.members} members in the plane, in a sum: extremes of all quantities on all members | ${seconds(engineTimes.travelling.time)} |
 | the same 500: largest memory of the process | ${(engineTimes.manySums.memory / 1e9).toFixed(2)} GB |

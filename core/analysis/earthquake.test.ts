@@ -1,6 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import type { Shape } from '../combinations/outcome';
 import { checkModel } from '../model/check';
 import type { Model } from '../model/model';
 import type { SpectrumSettings } from '../model/spectrum-settings';
@@ -10,7 +9,8 @@ import { nodalRange } from '../results/nodal-range';
 import { ended } from '../results/read-now';
 import { readExtremes } from '../results/read-extremes';
 import { extremesRead } from '../results/envelope-reading';
-import { valueAt } from '../results/read';
+import { diagramOfResponse } from '../results/diagram';
+import { valueIn } from '../results/read';
 import { memberReader } from '../results/read-quantity';
 import type { Solution } from '../results/results';
 import { correlationOf } from '../results/spectral/correlation';
@@ -19,6 +19,8 @@ import { baseShears } from '../tables/results/base-shear';
 import { clamp, clamp3, sketch } from '../test/build';
 import { randomFrame } from '../test/random-frame';
 import { randomSpace } from '../test/random-space';
+import { edited } from '../test/edited';
+import { listed } from '../combinations/listed';
 import { solve } from './session';
 
 const STANDARD = { shape: 'type 1', ground: 'C', acceleration: 2, behaviour: 1.5 } as const;
@@ -30,26 +32,36 @@ const shaken = (model: Model, spectrum: SpectrumSettings, modes = 5): Model => (
 const place = ({ outcomes }: Solution, id: string): number => outcomes.findIndex((one) => one.id === id);
 const SIDEWAYS = 'Earthquake right and left';
 
-/** By definition: √Σᵢⱼ ρᵢⱼ·Rᵢ·Rⱼ of how far the modes go, `read` of an outcome. */
-function byDefinition({ outcomes }: Solution, settings: SpectrumSettings, axis: 'x' | 'z', read: (outcome: number) => number): number {
-  const modes = outcomes.flatMap((one, i) => {
+/** By definition: √(Σᵢⱼ ρᵢⱼ·Rᵢ·Rⱼ + R²) of how far the modes go, and what they leave out; `read` of a response. */
+function byDefinition(
+  solution: Solution,
+  settings: SpectrumSettings,
+  axis: 'x' | 'z',
+  read: (response: number) => number,
+): number {
+  const k = axis === 'x' ? 0 : 2;
+  const modes = solution.outcomes.flatMap((one) => {
     if (one.kind !== 'shape') return [];
     const ω = 2 * Math.PI * one.value;
-    return [{ ω, reach: (one.swing!.factors[axis === 'x' ? 0 : 2] * accelerationAt(settings, axis, 1 / one.value)! * read(i)) / ω ** 2 }];
+    return [{ ω, reach: (one.swing!.factors[k] * accelerationAt(settings, axis, 1 / one.value)! * read(one.at)) / ω ** 2 }];
   });
   const correlation = (i: number, j: number): number =>
     i === j ? 1 : settings.modes === 'srss' ? 0 : correlationOf(modes[i]!.ω, modes[j]!.ω, settings.damping ?? 0.05);
-  let squares = 0;
+  const left = solution.masses!.leftOut?.find((one) => one.axis === k);
+  const shortest = (2 * Math.PI) / modes.at(-1)!.ω;
+  let squares = left
+    ? (read(left.at) * Math.max(...[0, 0.5, 1].map((part) => accelerationAt(settings, axis, part * shortest)!))) ** 2
+    : 0;
   modes.forEach((one, i) => modes.forEach((other, j) => (squares += correlation(i, j) * one.reach * other.reach)));
   return Math.sqrt(Math.max(0, squares));
-} // oxfmt-ignore
+}
 
 const measuresOf = (solution: Solution, m: number, quantity: Quantity): readonly Measure[] | undefined =>
   isLine(quantity) ? [[[quantity, 1]]] : quantityTable[quantity].derived!.sums?.(solution.fibres[m]);
 
 const near = (one: number, other: number, size: number): void => expect(Math.abs(one - other)).toBeLessThanOrEqual(2e-7 * size);
 
-describe.each([['plane', randomFrame], ['space', randomSpace]] as const)('40 frames in the %s whose ground moves', (space, frames) => {
+describe.each([['plane', randomFrame], ['space', randomSpace]] as const)('frames in the %s whose ground moves', (space, frames) => {
   test.each(['cqc', 'srss'] as const)('reach at every place as far as their modes do by definition, beside what acts (%s)', (modes) => {
     let compared = 0;
     fc.assert(
@@ -62,7 +74,7 @@ describe.each([['plane', randomFrame], ['space', randomSpace]] as const)('40 fra
         const alone = place(solution, space === 'plane' ? SIDEWAYS : 'Earthquake');
         const beside = place(solution, `${solution.outcomes[alone]!.id} with 0.6 ${id}`);
         const all = ended(readExtremes(solution, beside));
-        const reach = (read: (outcome: number) => number): number => Math.hypot(...axes.map((axis) => byDefinition(solution, settings, axis, read)));
+        const reach = (read: (response: number) => number): number => Math.hypot(...axes.map((axis) => byDefinition(solution, settings, axis, read)));
         solution.structure.lengths.forEach((L, m) => {
           const readers = [alone, beside].map((one) => memberReader(solution, one, m));
           for (const quantity of quantitiesOf(solution.structure)) {
@@ -72,32 +84,31 @@ describe.each([['plane', randomFrame], ['space', randomSpace]] as const)('40 fra
               expect([own, readers[1]!.extremes(quantity)]).toEqual([undefined, undefined]);
               continue;
             }
-            const sum = (outcome: number, measure: Measure): number => measure.reduce((total, [one, factor]) => total + factor * valueAt(solution, outcome, m, one, part * L), 0);
+            const sum = (response: number, measure: Measure): number => measure.reduce((total, [one, factor]) => total + factor * valueIn(diagramOfResponse(solution, solution.responses[response]!, m), one, part * L), 0);
             const found = readers[1]!.extremes(quantity)!;
             const size = Math.max(Math.abs(found.max.value), Math.abs(found.min.value));
             near(own!.max, Math.max(...measures.map((measure) => reach((i) => sum(i, measure)))), size);
             near(whole!.max, Math.max(...measures.map((measure) => 0.6 * sum(0, measure) + reach((i) => sum(i, measure)))), size);
             near(whole!.min, Math.min(...measures.map((measure) => 0.6 * sum(0, measure) - reach((i) => sum(i, measure)))), size);
             // No place is beyond the extremes, nor those of a curve; read ahead they are the same.
-            for (const { max, min } of [whole!, ...readers[1]!.curve(quantity)!]) {
-              expect(max).toBeLessThanOrEqual(found.max.value + 1e-9 * size);
-              expect(min).toBeGreaterThanOrEqual(found.min.value - 1e-9 * size);
-            }
+            const seen = [whole!, ...readers[1]!.curve(quantity)!];
+            expect(Math.max(...seen.map(({ max }) => max))).toBeLessThanOrEqual(found.max.value + 1e-9 * size);
+            expect(Math.min(...seen.map(({ min }) => min))).toBeGreaterThanOrEqual(found.min.value - 1e-9 * size);
             expect(extremesRead({ extremes: all, curves: new Map() }, quantity, m)).toEqual(found);
           }
         });
         for (const key of ['reactions', 'displacements'] as const)
           for (let f = 0; f < solution.supported.length * 6; f++) {
-            const value = (outcome: number): number => solution.responses[(solution.outcomes[outcome] as Shape).at]![key][f]!;
+            const value = (response: number): number => solution.responses[response]![key][f]!;
             const found = nodalRange(solution, beside, key, f);
             near(found.max, 0.6 * value(0) + reach(value), Math.max(found.max, -found.min));
             expect([found.maxFrom, found.minFrom]).toEqual([beside, beside]);
           }
         compared++;
       }),
-      { numRuns: 20 },
+      { numRuns: 6 },
     );
-    expect(compared).toBeGreaterThan(10);
+    expect(compared).toBeGreaterThan(3);
   });
 }); // oxfmt-ignore
 
@@ -152,13 +163,61 @@ describe('directions', () => {
   });
 });
 
+describe('envelopes', () => {
+  const beam = sketch({ nodes: [['1', 0, 0], ['2', 0, 4]], members: [['a', '1', '2']], supports: [clamp('1')], loads: [{ type: 'node', node: '2', fx: 500 }] }); // oxfmt-ignore
+  const model: Model = shaken(
+    {
+      ...beam,
+      combinations: [
+        { id: 'U', type: 'sum', factors: { Q: 1.5 } },
+        { id: 'E', type: 'envelope', of: ['U'], earthquake: true },
+        { id: 'F', type: 'envelope', of: ['E', 'Q'] },
+        { id: 'G', type: 'envelope', of: ['U', 'Q'] },
+      ],
+    },
+    { ...STANDARD, beside: { Q: 0.3 } },
+  );
+  const most = (solution: Solution, id: string) => memberReader(solution, place(solution, id), 0).extremes('Mz')!;
+
+  test('enclose the earthquake with what acts beside it where they say so, and those that enclose them', () => {
+    const { solution } = solve(model);
+    const [U, E, F, G] = ['U', 'E', 'F', 'G'].map((id) => most(solution!, id));
+    const earthquake = most(solution!, `${SIDEWAYS} with 0.3 Q`);
+    expect(earthquake.max.value).toBeGreaterThan(Math.abs(U!.max.value));
+    expect([E!.max.value, E!.min.value]).toEqual([earthquake.max.value, Math.min(earthquake.min.value, U!.min.value)]);
+    expect([F!.max.value, solution!.outcomes[F!.max.from]!.id]).toEqual([earthquake.max.value, `${SIDEWAYS} with 0.3 Q`]);
+    expect(G!.max.value).toBeLessThan(earthquake.max.value);
+    expect(listed(model, undefined, solution!.outcomes).filter(({ kind }) => kind === 'earthquake').map(({ id }) => id)).toEqual([SIDEWAYS, `${SIDEWAYS} with 0.3 Q`]); // oxfmt-ignore
+  });
+  test('say that they lack it where it is not found', () => {
+    const untold = { table: [0.01, 0.011].map((period) => ({ period, acceleration: 3 })) };
+    expect(solve(shaken(model, untold)).notices.map(({ message }) => message)).toContain(
+      'The earthquake was not found, and E, F lack it',
+    );
+  });
+  test('without an earthquake are refused; one that is taken away leaves them', () => {
+    const { notices } = checkModel({ ...model, analysis: {} });
+    expect(notices.map(({ message }) => message).join()).toMatch(
+      'The envelope “E” is to enclose the earthquake, and none is described',
+    );
+    const left = edited(model, { type: 'set', settings: { analysis: {} } });
+    expect(left.combinations[1]).toEqual({ id: 'E', type: 'envelope', of: ['U'] });
+  });
+  test('what acts beside it is renamed with its case, and goes with it', () => {
+    const renamed = edited(model, { type: 'rename', list: 'cases', names: { Q: 'V' } });
+    expect(renamed.analysis!.naturalModes!.spectrum!.beside).toEqual({ V: 0.3 });
+    const without = edited({ ...model, combinations: [] }, { type: 'remove', list: 'cases', keys: ['Q'] });
+    expect(without.analysis!.naturalModes!.spectrum!.beside).toBeUndefined();
+  });
+});
+
 describe('what is said', () => {
   const said = (model: Model): string => solve(model).notices.map(({ message }) => message).join('\n'); // oxfmt-ignore
   const found = (model: Model): number => solve(model).solution!.outcomes.filter(({ kind }) => kind === 'spectral').length;
 
   test('of too little mass that takes part', () => {
     expect(said(portal(STANDARD, 1))).toMatch(
-      /Earthquake right and left: \d+ % of the mass takes part in 1 mode.*Ask for more modes/u,
+      /Earthquake right and left: \d+ % of the mass takes part in 1 mode \(.*Ask for more modes/u,
     );
     expect(found(portal(STANDARD, 1))).toBe(1);
   });

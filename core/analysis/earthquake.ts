@@ -8,7 +8,7 @@ import { axisKeys, type AxisKey } from '../quantities/axis-names';
 import { showNumber } from '../quantities/show';
 import type { Solution } from '../results/results';
 import { correlationOf, uncorrelated } from '../results/spectral/correlation';
-import { accelerationAt } from '../results/spectral/ground';
+import { accelerationAt, largestUpTo } from '../results/spectral/ground';
 import { earthquake as WORDS } from './words';
 
 /** So much of the mass that moves has to take part: EN 1998-1, 4.3.3.3.1 (3). */
@@ -28,6 +28,8 @@ interface Mode {
 
 interface Found {
   readonly outcomes: readonly Outcome[];
+  /** What an envelope encloses of them: all directions together, beside what acts. */
+  readonly whole: readonly number[];
   readonly notices: readonly Notice[];
 }
 
@@ -38,7 +40,7 @@ interface Found {
 export function earthquakeOf(model: Model, solution: Solution): Found {
   const settings = model.analysis?.naturalModes?.spectrum;
   const modes = modesIn(solution);
-  if (!settings || modes.length === 0) return { outcomes: [], notices: [] };
+  if (!settings || modes.length === 0) return { outcomes: [], whole: [], notices: [] };
   const notices: Notice[] = [];
   const say = (message: string): void => void notices.push({ code: 'natural-modes', severity: 'warning', message, subjects: [] });
   const along = spectrumDirections(settings, model.space);
@@ -47,18 +49,22 @@ export function earthquakeOf(model: Model, solution: Solution): Found {
   if (untold >= 0) {
     const { outcome, frequency } = modes[untold]!;
     say(WORDS.untold(solution.outcomes[outcome]!.id, showNumber(1 / frequency, 3), settings.table ? 'table' : 'elastic'));
-    return { outcomes: [], notices };
+    return { outcomes: [], whole: [], notices };
   }
   along.forEach((axis) => {
     const part = modes.reduce((sum, { swing }) => sum + swing.masses[placeOf(axis)], 0) / solution.masses!.moving[placeOf(axis)];
-    if (part < ENOUGH) say(WORDS.tooFew(WORDS.directions[axis], Math.floor(100 * part), modes.length));
+    if (part < ENOUGH) say(WORDS.tooFew(WORDS.directions[axis], Math.round(100 * part), modes.length));
   });
   if (settings.modes === 'srss') {
     const near = modes.findIndex(({ frequency }, i) => i > 0 && modes[i - 1]!.frequency / frequency > APART);
     if (near > 0) say(WORDS.near(near, near + 1));
   }
   const amplitudes = driven as readonly (readonly number[])[];
-  return { outcomes: named(model, solution, { settings, along, modes, amplitudes }), notices };
+  const rests = restsOf(settings, along, modes, solution);
+  const outcomes = named(model, solution, { settings, along, modes, amplitudes, rests });
+  const last = outcomes.at(-1)!;
+  const whole = last.kind === 'envelope' ? last.parts : [solution.outcomes.length + outcomes.length - 1];
+  return { outcomes, whole, notices };
 }
 
 const placeOf = (axis: AxisKey): 0 | 1 | 2 => axisKeys.indexOf(axis) as 0 | 1 | 2;
@@ -80,10 +86,30 @@ interface Parts {
   readonly modes: readonly Mode[];
   /** By direction, by mode, how far it goes. */
   readonly amplitudes: readonly (readonly number[])[];
+  /** By direction what modes leave out, if anything: where its response stands, and how strongly it is accelerated. */
+  readonly rests: readonly (Rest | undefined)[];
 }
 
+interface Rest {
+  readonly at: number;
+  readonly acceleration: number;
+}
+
+/** What modes leave out is accelerated as quicker ones are at most. */
+const restsOf = (
+  settings: SpectrumSettings,
+  along: readonly AxisKey[],
+  modes: readonly Mode[],
+  { masses }: Solution,
+): Parts['rests'] =>
+  along.map((axis) => {
+    const rest = masses!.leftOut?.find((one) => one.axis === placeOf(axis));
+    return rest && { at: rest.at, acceleration: largestUpTo(settings, axis, 1 / modes.at(-1)!.frequency)! };
+  });
+
 /** How far modes reach together whose squares add up over some directions: Σ ρᵢⱼ·(Σ aᵢ·aⱼ)·rᵢ·rⱼ as the sum of squares of what is not correlated. */
-function spreadOf({ settings, modes }: Parts, amplitudes: Parts['amplitudes']): Spread {
+function spreadOf({ settings, modes, amplitudes: all, rests }: Parts, directions: readonly number[]): Spread {
+  const amplitudes = directions.map((d) => all[d]!);
   const { modes: sum = 'cqc', damping = SPECTRUM_DAMPING } = settings;
   const product = (i: number, j: number): number => amplitudes.reduce((total, one) => total + one[i]! * one[j]!, 0);
   const sizes = modes.map((_, i) => Math.sqrt(product(i, i)));
@@ -94,21 +120,28 @@ function spreadOf({ settings, modes }: Parts, amplitudes: Parts['amplitudes']): 
       ? 0
       : (correlationOf(modes[i]!.frequency, modes[j]!.frequency, damping) * product(i, j)) / (sizes[i]! * sizes[j]!);
   const roots = uncorrelated(driven.map((i) => driven.map((j) => (i === j ? 1 : correlation(i, j)))));
-  return {
-    factor: 1,
-    roots: roots.map((root) => {
-      const whole = new Float64Array(modes.length);
-      driven.forEach((i, n) => (whole[i] = root[n]! * sizes[i]!));
-      return whole;
-    }),
-  };
+  // Behind the modes what they leave out, by direction; it depends on none of them.
+  const left = rests.flatMap((rest, d) => (rest ? [{ d, ...rest }] : []));
+  const places = modes.length + left.length;
+  const ofModes = roots.map((root) => {
+    const whole = new Float64Array(places);
+    driven.forEach((i, n) => (whole[i] = root[n]! * sizes[i]!));
+    return whole;
+  });
+  const ofRests = left.flatMap(({ d, acceleration }, n) => {
+    if (!directions.includes(d)) return [];
+    const whole = new Float64Array(places);
+    whole[modes.length + n] = acceleration;
+    return [whole];
+  });
+  return { factor: 1, roots: [...ofModes, ...ofRests] };
 }
 
 function named(model: Model, solution: Solution, parts: Parts): Outcome[] {
-  const { settings, along, modes, amplitudes } = parts;
+  const { settings, along, modes, rests } = parts;
   const { beside = {}, sum = 'squares' } = settings;
-  const spreads = amplitudes.map((one) => spreadOf(parts, [one]));
-  const at = modes.map((one) => one.at);
+  const spreads = along.map((_, d) => spreadOf(parts, [d]));
+  const at = [...modes, ...rests.filter((one) => one !== undefined)].map((one) => one.at);
   const begin = solution.outcomes.length;
   const nameOf = uniqueNames(solution.outcomes.map(({ id }) => id));
   const found: Outcome[] = [];
@@ -127,7 +160,7 @@ function named(model: Model, solution: Solution, parts: Parts): Outcome[] {
   const all = (fixed: Float64Array | undefined, called: (name: string) => string): void => {
     if (along.length === 1) {
       if (fixed) add(called(WORDS.along(words[0]!)), '', spreads, fixed);
-    } else if (sum === 'squares') add(called(WORDS.whole), rule, [spreadOf(parts, amplitudes)], fixed);
+    } else if (sum === 'squares') add(called(WORDS.whole), rule, [spreadOf(parts, [...along.keys()])], fixed);
     else envelope(called(WORDS.whole), rule, along.map((_, d) => add(called(sharedName(d)), '', shared(d), fixed))); // oxfmt-ignore
   };
   all(undefined, (name) => name);

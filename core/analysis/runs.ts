@@ -1,7 +1,9 @@
 import type { Model } from '../model/model';
-import type { Results } from '../results/results';
+import type { Notice } from '../model/notice';
+import type { MassSum, Results } from '../results/results';
 import { earthquakeOf } from './earthquake';
 import type { Run } from './run';
+import { earthquake as WORDS } from './words';
 import { Buckling } from './runs/buckling';
 import { FirstOrder } from './runs/first-order';
 import { NaturalModes } from './runs/natural-modes';
@@ -56,21 +58,46 @@ export function withShapes(model: Model, results: Results, others: ReadonlyMap<s
       ...before.solution,
       outcomes: [...outcomes, ...behind],
       responses: [...responses, ...found.solution.responses],
-      ...(found.solution.masses && { masses: found.solution.masses }),
+      ...(found.solution.masses && { masses: behindOthers(found.solution.masses, responses.length) }),
     };
     return { ...before, notices: [...before.notices, ...found.notices], solution };
   }, results);
   return withEarthquake(model, whole);
 }
 
-/** The results with what an earthquake brings about by the modes among them. */
+/** What modes leave out stands behind the responses of the acting run. */
+const behindOthers = ({ leftOut, ...masses }: MassSum, begin: number): MassSum => ({
+  ...masses,
+  ...(leftOut && { leftOut: leftOut.map((one) => ({ ...one, at: begin + one.at })) }),
+});
+
+/** The results with what an earthquake brings about by the modes among them, in the envelopes that are to enclose it too. */
 function withEarthquake(model: Model, results: Results): Results {
   const { solution } = results;
-  if (!solution?.masses || !model.analysis?.naturalModes?.spectrum) return results;
-  const { outcomes, notices } = earthquakeOf(model, solution);
+  const ground = model.analysis?.naturalModes?.spectrum;
+  if (!solution || !ground) return results;
+  const { outcomes, whole, notices } = earthquakeOf(model, solution);
+  const shaken = shakenEnvelopes(model.combinations);
+  const said = whole.length === 0 ? lackWords(shaken) : [];
+  const all = solution.outcomes.map((one) =>
+    one.kind === 'envelope' && shaken.includes(one.id) ? { ...one, parts: [...one.parts, ...whole] } : one,
+  );
   return {
     ...results,
-    notices: [...results.notices, ...notices],
-    solution: { ...solution, outcomes: [...solution.outcomes, ...outcomes], ground: model.analysis.naturalModes.spectrum },
+    notices: [...results.notices, ...notices, ...said],
+    solution: { ...solution, outcomes: [...all, ...outcomes], ground },
   };
 }
+
+/** Envelopes that enclose the earthquake, themselves or by one that they enclose. */
+function shakenEnvelopes(combinations: Model['combinations']): readonly string[] {
+  const found = new Set(combinations.flatMap((one) => (one.type === 'envelope' && one.earthquake ? [one.id] : [])));
+  for (let before = -1; before < found.size;) {
+    before = found.size;
+    for (const one of combinations) if (one.type === 'envelope' && one.of.some((part) => found.has(part))) found.add(one.id);
+  }
+  return [...found];
+}
+
+const lackWords = (envelopes: readonly string[]): readonly Notice[] =>
+  envelopes.length === 0 ? [] : [{ code: 'natural-modes', severity: 'warning', message: WORDS.lacking(envelopes.join(', ')), subjects: envelopes.map((id) => `combination ${id}`) }]; // oxfmt-ignore

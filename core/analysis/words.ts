@@ -59,7 +59,8 @@ export const earthquake = {
         : 'the elastic spectrum ends at 4 s. Give a behaviour factor, a table, or ask for fewer modes'
     }`,
   tooFew: (direction: string, percent: number, modes: number): string =>
-    `Earthquake ${direction}: ${percent} % of the mass takes part in ${counted(modes, 'mode')}, and EN 1998-1, 4.3.3.3.1 asks for 90 %. Ask for more modes`,
+    `Earthquake ${direction}: ${percent} % of the mass takes part in ${counted(modes, 'mode')} (EN 1998-1, 4.3.3.3.1 asks for 90 %); the rest is added as in statics. Ask for more modes, or put all mass at the nodes`,
+  lacking: (envelopes: string): string => `The earthquake was not found, and ${envelopes} lack it`,
   near: (one: number, other: number): string =>
     `Earthquake: modes ${one} and ${other} depend on each other, since their periods are closer than 0.9 (EN 1998-1, 4.3.3.3.2). Put modes together by their correlation`,
 };

@@ -38,6 +38,7 @@ export function listed(
   governs?: ReadonlyMap<string, number>,
   outcomes: readonly Outcome[] = [],
 ): readonly Listed[] {
+  const named = cases.length + combinations.length;
   const all = [
     ...cases.map(({ id, title = '' }, outcome): Listed => ({ id, title, why: title, outcome, kind: 'case', governs: undefined })),
     ...combinations.map((one, i): Listed => {
@@ -46,7 +47,8 @@ export function listed(
       return { id: one.id, title, why, outcome: cases.length + i, kind: kindOf(one), governs: governs?.get(one.id) };
     }),
     ...outcomes.flatMap((one, outcome): Listed[] => {
-      const isOwn = one.kind === 'spectral' || (one.kind === 'envelope' && outcomes[one.parts[0]!]?.kind === 'spectral');
+      const isOwn =
+        one.kind === 'spectral' || (one.kind === 'envelope' && outcome >= named && outcomes[one.parts[0]!]?.kind === 'spectral');
       if (one.kind !== 'shape' && !isOwn) return [];
       const { id, title } = one;
       const kind = one.kind !== 'shape' ? 'earthquake' : one.measure === 'factor' ? 'critical load' : 'natural mode';

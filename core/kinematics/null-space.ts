@@ -1,4 +1,5 @@
 import { scaledToOne } from '../linear-algebra/max-norm';
+import { addTimes } from '../linear-algebra/vectors';
 
 /**
  * A basis of the same space that shows its parts: the vectors of `first` are kept, `others` are reduced by them and among
@@ -13,7 +14,7 @@ export function separated(
   leads?: (place: number) => boolean,
 ): Float64Array[] {
   const rest = others.map((v) => scaledToOne(v));
-  for (const known of orthogonalPivots(first, leads)) for (const v of rest) subtract(v, known.vector, v[known.pivot]!);
+  for (const known of orthogonalPivots(first, leads)) for (const v of rest) addTimes(v, known.vector, -v[known.pivot]!);
   const done: Float64Array[] = [];
   const expected = spanned === 'all' ? others.length - first.length : others.length;
   while (done.length < expected) {
@@ -22,7 +23,7 @@ export function separated(
     const { best, pivot } = found;
     const [chosen] = rest.splice(best, 1) as [Float64Array];
     const unit = chosen.map((x) => x / chosen[pivot]!);
-    for (const list of [rest, done]) for (const v of list) subtract(v, unit, v[pivot]!);
+    for (const list of [rest, done]) for (const v of list) addTimes(v, unit, -v[pivot]!);
     done.push(unit);
   }
   return done;
@@ -53,7 +54,7 @@ function orthogonalPivots(
   return rest.map((v, i) => {
     const { pivot } = (leads && pivotIn([v], leads)) ?? { pivot: largestAt(v) };
     const vector = v.map((x) => x / v[pivot]!);
-    for (const later of rest.slice(i + 1)) subtract(later, vector, later[pivot]!);
+    for (const later of rest.slice(i + 1)) addTimes(later, vector, -later[pivot]!);
     return { vector, pivot };
   });
 }
@@ -62,8 +63,4 @@ function largestAt(v: Float64Array, counts?: (place: number) => boolean): number
   let at = -1;
   for (let i = 0; i < v.length; i++) if ((at < 0 || Math.abs(v[i]!) > Math.abs(v[at]!)) && (!counts || counts(i))) at = i;
   return at;
-}
-
-function subtract(v: Float64Array, other: Float64Array, factor: number): void {
-  if (factor !== 0) for (let i = 0; i < v.length; i++) v[i]! -= factor * other[i]!;
 }

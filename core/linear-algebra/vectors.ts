@@ -14,3 +14,9 @@ export function vectorRoom(): (count: number, length: number) => Float64Array[] 
     return Array.from({ length: count }, (_, i) => all.subarray(i * length, (i + 1) * length));
   };
 }
+
+/** Adds a vector, times a factor, to another of the same length. */
+export function addTimes(out: Float64Array, other: Float64Array, factor: number): void {
+  const { length } = out;
+  if (factor !== 0) for (let i = 0; i < length; i++) out[i]! += factor * other[i]!;
+}

@@ -245,6 +245,8 @@ export interface EnvelopeCombination {
   readonly title?: string;
   readonly type: 'envelope';
   readonly of: readonly string[];
+  /** Whether it encloses the earthquake too, with what acts beside it. */
+  readonly earthquake?: boolean;
   readonly limitState?: LimitState;
   readonly made?: MadeBy;
 }

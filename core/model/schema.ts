@@ -280,7 +280,7 @@ const made: Field = {
 const ofEvery: Fields = { id, title: { kind: 'text' }, limitState: { kind: 'choice', of: limitStates }, made };
 export const combinationFields: { readonly [type: string]: Fields } = {
   sum: { ...ofEvery, factors: { kind: 'factors', required: true } },
-  envelope: { ...ofEvery, of: { kind: 'ids', required: true } },
+  envelope: { ...ofEvery, of: { kind: 'ids', required: true }, earthquake: { kind: 'flag' } },
 };
 
 /** Keys that a plane model may carry only as 0 or `"free"`, by list; for loads by type. */

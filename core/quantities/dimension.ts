@@ -42,7 +42,7 @@ export const dimensionWords: Record<DimensionName, string> = {
   density: 'a density, such as kg/m3',
   mass: 'a mass, such as 200 kg',
   massPerLength: 'a mass per length, such as kg/m',
-  acceleration: 'an acceleration in plain numbers of m/s²',
+  acceleration: 'an acceleration, such as m/s²',
   expansion: 'an expansion per temperature, such as 1.2e-5 /K',
   temperature: 'a temperature difference, such as K',
   gradient: 'a temperature gradient, such as K/m',

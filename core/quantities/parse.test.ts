@@ -95,12 +95,16 @@ describe('quantities with units', () => {
     );
   });
 
+  test('an acceleration in metres by seconds squared, and in feet', () => {
+    expect(read('9.81 m/s2', 'acceleration')).toBe(9.81);
+    expect(read('2 ft/s²', 'acceleration')).toBeCloseTo(0.6096, 12);
+  });
   test('every unit reads as its own size', () => {
     for (const [name, { factor, dimension }] of units) {
       const dimensionName = (['length', 'force', 'stress', 'temperature', 'angle'] as const).find(
         (one) => parseQuantity(`1 ${name}`, one).ok,
       );
-      if (dimensionName === undefined) expect(dimension).toEqual([0, 1, 0, 0, 0]);
+      if (dimensionName === undefined) expect([name, dimension]).toEqual([name, name === 's' ? [0, 0, 1, 0, 0] : [0, 1, 0, 0, 0]]);
       else expect(read(`3 ${name}`, dimensionName)).toBeCloseTo(3 * factor, 12 - Math.ceil(Math.log10(factor + 1)));
     }
   });

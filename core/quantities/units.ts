@@ -32,6 +32,7 @@ export const units: ReadonlyMap<string, Unit> = new Map([
   ['kg', unit(1, mass)],
   ['t', unit(1e3, mass)],
   ['lb', unit(0.45359237, mass)],
+  ['s', unit(1, [0, 0, 1, 0, 0])],
   ['K', unit(1, dimensions.temperature)],
   ['°C', unit(1, dimensions.temperature)],
   ['rad', unit(1, dimensions.angle)],

@@ -56,6 +56,15 @@ export interface MassSum {
   /** Along X, Y and Z: without what stands on nodes that are held. */
   readonly moving: readonly [number, number, number];
   readonly harmonic?: HarmonicForce;
+  /** By direction of an earthquake what the modes leave out, where that is anything. */
+  readonly leftOut?: readonly LeftOut[];
+}
+
+/** What modes leave out of a ground that is accelerated by 1 m/s² along an axis (0, 1, 2): kg, and where the response to its inertia stands. */
+export interface LeftOut {
+  readonly axis: 0 | 1 | 2;
+  readonly mass: number;
+  readonly at: number;
 }
 
 /** A force that swings at a node along an axis of the structure (0, 1, 2), and where its response is read along the same axis. */

@@ -195,6 +195,7 @@ export const baseShear = {
   period: 'Period',
   acceleration: (axis: string): string => `Spectrum along ${axis}`,
   shear: (axis: string): string => `Base shear along ${axis}`,
+  rest: 'What they leave out',
   together: 'All together',
   static: 'All mass with the main mode',
 };

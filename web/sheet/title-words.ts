@@ -4,6 +4,7 @@ import { isRange } from '@rigid-beam/core/combinations/outcome';
 import { largestMovement } from '@rigid-beam/core/results/movement';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { inLetterOrder, quantityTable, quantityWords, symbolOf } from '@rigid-beam/core/results/quantities';
+import { isReadByPlace } from '@rigid-beam/core/results/read';
 import { isAwaited, isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { isPlane } from '@rigid-beam/core/stiffness/structure';
@@ -74,7 +75,8 @@ export function extremeWords(state: Shown, outcome: number): string {
     return movementWords(solution, outcome, displayOf(state.settled.model));
   const governing = governingValues(solution, outcome, quantity);
   const unknown = unknownWords(solution, quantity);
-  if (!governing) return unknown;
+  if (!governing)
+    return unknown || (isReadByPlace(solution, outcome) ? 'not told: what is greatest at different times is not together' : '');
   const units = { ...defaultDisplay, ...display };
   const say = ({ value, member, from }: typeof governing.max): string => {
     const by = from === outcome ? '' : ` by ${solution.outcomes[from]!.id}`;

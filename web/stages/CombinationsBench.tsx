@@ -159,15 +159,28 @@ function Parts({ envelope, put }: { readonly envelope: EnvelopeCombination; read
   const model = useModel();
   const choices = [...model.cases, ...(model.actions ?? []), ...model.combinations].filter(({ id }) => id !== envelope.id);
   return (
-    <CheckboxGroup value={[...envelope.of]} onChange={(of) => put({ ...envelope, of })}>
-      <Label>{COMBINE.encloses}</Label>
-      <div>
-        {choices.map(({ id }) => (
-          <Tick key={id} value={id}>
-            {id}
-          </Tick>
-        ))}
-      </div>
-    </CheckboxGroup>
+    <>
+      <CheckboxGroup value={[...envelope.of]} onChange={(of) => put({ ...envelope, of })}>
+        <Label>{COMBINE.encloses}</Label>
+        <div>
+          {choices.map(({ id }) => (
+            <Tick key={id} value={id}>
+              {id}
+            </Tick>
+          ))}
+        </div>
+      </CheckboxGroup>
+      {model.analysis?.naturalModes?.spectrum && (
+        <Tick
+          isSelected={envelope.earthquake ?? false}
+          onChange={(encloses) => {
+            const { earthquake: _, ...rest } = envelope;
+            put(encloses ? { ...rest, earthquake: true } : rest);
+          }}
+        >
+          {COMBINE.enclosesEarthquake}
+        </Tick>
+      )}
+    </>
   );
 }

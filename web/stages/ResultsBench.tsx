@@ -50,6 +50,7 @@ export function ResultsBench({ sheet }: { readonly sheet: SheetController | unde
   const acts = solution?.outcomes[outcome];
   if (!solution || !acts) return <Hint>{WORDS.none}</Hint>;
   const linear = responseOf(solution, outcome);
+  const isShaken = isEarthquake(solution, outcome);
   if (influence) return <InfluencePart looked={influence} />;
   if (cut) return <CutPart cut={cut} />;
   if (acts.kind === 'shape') return <ShapePart solution={solution} outcome={outcome} shape={acts} />;
@@ -57,8 +58,8 @@ export function ResultsBench({ sheet }: { readonly sheet: SheetController | unde
     <Stack>
       <PanelSubtitle>{WORDS.whatGovernsIn(acts.id)}</PanelSubtitle>
       {isReady(solution, outcome) ? <Headlines solution={solution} outcome={outcome} /> : <Hint>{WORDS.reading}</Hint>}
-      {isEarthquake(solution, outcome) && <EarthquakeResults solution={solution} />}
-      {!solution.slack && <Hint>{WORDS.leadsToInfluence}</Hint>}
+      {isShaken && <EarthquakeResults solution={solution} />}
+      {!solution.slack && !isShaken && <Hint>{WORDS.leadsToInfluence}</Hint>}
       {isReady(solution, outcome) && <IsItRight solution={solution} outcome={outcome} />}
       <Fold title={WORDS.reactions} startsOpen>
         <Reactions solution={solution} outcome={outcome} display={display} />

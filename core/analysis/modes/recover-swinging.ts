@@ -25,28 +25,57 @@ interface Line {
   readonly series: Series;
 }
 
+/** How a structure moves, and how its masses are accelerated against that: fields of the nodes (6n, nodes' axes), and vectors whose inner parts count. */
+export interface Driven {
+  readonly moved: Float64Array;
+  readonly drive: Float64Array;
+  readonly driveOfNodes: Float64Array;
+  /** What its inertia exerts on the nodes, 6n. */
+  readonly forces: Float64Array;
+}
+
 /** The whole response of a structure that swings in a mode, at its furthest: its inertia forces, λ·M·x, act on it. */
 export function recoverSwinging(swinging: Swinging, { value: λ, vector }: Eigen, supported: Uint8Array): StructuralResponse {
-  const { structure: s, matrices } = swinging.system;
+  const { structure: s } = swinging.system;
+  const times = (numbers: Float64Array): Float64Array => numbers.map((one) => λ * one);
   const forces = new Float64Array(s.restraints.length);
   swinging.multiply(vector, forces);
-  for (let f = 0; f < forces.length; f++) forces[f]! *= λ;
+  const nodes = swinging.displacementsOf(vector, new Float64Array(forces.length));
+  return recoverDriven(
+    swinging,
+    { moved: vector, drive: times(vector), driveOfNodes: times(nodes), forces: times(forces) },
+    supported,
+  );
+}
+
+/** The whole response to inertia forces, those that act between the nodes among them. */
+export function recoverDriven(
+  swinging: Swinging,
+  { moved: vector, drive, driveOfNodes, forces }: Driven,
+  supported: Uint8Array,
+): StructuralResponse {
+  const { structure: s, matrices } = swinging.system;
   const nodes = swinging.displacementsOf(vector, new Float64Array(forces.length));
   const response = recoverUnder(s, matrices, supported, { displacements: nodes.slice(), forces, residual: 0 });
   const { ends } = response;
   // All that moves, strand by strand, and what holds the ends.
   const moved = swinging.members.map(({ strands, swinging: swings }, m) => {
-    const own = new Float64Array(N);
+    const [own, driven] = [new Float64Array(N), new Float64Array(N)];
     endDisplacements(s, m, matrices.transforms[m], nodes, own);
+    endDisplacements(s, m, matrices.transforms[m], driveOfNodes, driven);
     let at = swinging.firsts[m]!;
     return strands.map(({ places, signs }, i) => {
       const swing = swings[i]!;
-      const amplitudes = new Float64Array(swing.outer + swing.inner);
-      for (let p = 0; p < places.length; p++) amplitudes[p] = signs[p]! * own[places[p]!]!;
-      amplitudes.set(vector.subarray(at, at + swing.inner), swing.outer);
+      const all = (outer: Float64Array, inner: Float64Array): Float64Array => {
+        const amplitudes = new Float64Array(swing.outer + swing.inner);
+        for (let p = 0; p < places.length; p++) amplitudes[p] = signs[p]! * outer[places[p]!]!;
+        amplitudes.set(inner.subarray(at, at + swing.inner), swing.outer);
+        return amplitudes;
+      };
+      const [amplitudes, against] = [all(own, vector), all(driven, drive)];
       at += swing.inner;
-      holdEnds(swing, amplitudes, λ, { places, signs, ends, at: N * m });
-      return amplitudes;
+      holdEnds(swing, against, { places, signs, ends, at: N * m });
+      return { amplitudes, against };
     });
   });
   let most = 0;
@@ -56,7 +85,7 @@ export function recoverSwinging(swinging: Swinging, { value: λ, vector }: Eigen
     const lines: Line[] = [];
     strands.forEach((strand, i) => {
       const start = strand.places.map((place, p) => strand.signs[p]! * ends[N * m + place]!);
-      addLines(lines, strand, swings[i]!, { amplitudes: moved[m]![i]!, start, λ });
+      addLines(lines, strand, swings[i]!, { ...moved[m]![i]!, start });
     });
     pieces.add(s.lengths[m]!, swings[0]!.shapes(), lines, SMALL * most);
   });
@@ -70,19 +99,14 @@ interface Ends {
   readonly at: number;
 }
 
-/** Takes λ·M of the outer columns from the forces at the ends: inertia bears that part of them. */
-function holdEnds(
-  { mass, outer, inner }: SwingingStrand,
-  amplitudes: Float64Array,
-  λ: number,
-  { places, signs, ends, at }: Ends,
-): void {
+/** Takes what M of the outer columns exerts from the forces at the ends: inertia bears that part of them. */
+function holdEnds({ mass, outer, inner }: SwingingStrand, against: Float64Array, { places, signs, ends, at }: Ends): void {
   // oxfmt-ignore
   const width = outer + inner;
   for (let i = 0; i < outer; i++) {
     let sum = 0;
-    for (let j = 0; j < width; j++) sum += mass[width * i + j]! * amplitudes[j]!;
-    ends[at + places[i]!]! -= signs[i]! * λ * sum;
+    for (let j = 0; j < width; j++) sum += mass[width * i + j]! * against[j]!;
+    ends[at + places[i]!]! -= signs[i]! * sum;
   }
 }
 
@@ -90,14 +114,15 @@ interface Swing {
   readonly amplitudes: Float64Array;
   /** What the node exerts on the start, by the strand's freedoms. */
   readonly start: readonly number[];
-  readonly λ: number;
+  /** Accelerations, in the place of the amplitudes. */
+  readonly against: Float64Array;
 }
 
 /** By first freedom of a strand along or about the axis, or of a string across it: its movement and its force, and how inertia changes this. */
 const STRAIGHT = [['u', 'N', -1], ['v', 'Vy', 1], ['w', 'Vz', 1], [undefined, 'T', -1]] as const; // oxfmt-ignore
 
 /** Movements and forces along a strand: forces from the start on, less or more by what inertia there is, so that both ends balance. */
-function addLines(lines: Line[], { places, moving }: Strand, swing: SwingingStrand, { amplitudes, start, λ }: Swing): void {
+function addLines(lines: Line[], { places, moving }: Strand, swing: SwingingStrand, { amplitudes, start, against }: Swing): void {
   const shapes = swing.shapes();
   if (places.length === 2) {
     const [moves, force, sense] = STRAIGHT[places[0] as 0 | 1 | 2 | 3];
@@ -105,10 +130,10 @@ function addLines(lines: Line[], { places, moving }: Strand, swing: SwingingStra
     shapes.forEach(({ point, lines: [fields, inert] }, stretch) => {
       const field = weightedSum(fields!, amplitudes, 1);
       if (moves) lines.push({ quantity: moves, stretch, series: field });
-      const series = weightedSum(inert!, amplitudes, sense * λ);
+      const series = weightedSum(inert!, against, sense);
       series[0]! += before;
       lines.push({ quantity: force, stretch, series });
-      before = atEnd(series) + sense * λ * point * atEnd(field);
+      before = atEnd(series) + (point === 0 ? 0 : sense * point * atEnd(weightedSum(fields!, against, 1)));
     });
     return;
   }
@@ -117,13 +142,13 @@ function addLines(lines: Line[], { places, moving }: Strand, swing: SwingingStra
     let [shear, moment] = [start[2 * p]!, -start[2 * p + 1]!];
     shapes.forEach(({ h, point, lines: all }, stretch) => {
       const field = weightedSum(all[3 * p]!, amplitudes, 1);
-      const V = weightedSum(all[3 * p + 1]!, amplitudes, λ);
-      const M = weightedSum(all[3 * p + 2]!, amplitudes, λ);
+      const V = weightedSum(all[3 * p + 1]!, against, 1);
+      const M = weightedSum(all[3 * p + 2]!, against, 1);
       V[0]! += shear;
       M[0]! += moment + (shear * h) / 2;
       M[1]! += (shear * h) / 2;
       lines.push({ quantity: moves, stretch, series: field }, { quantity: across, stretch, series: V }, { quantity: bends, stretch, series: M }); // oxfmt-ignore
-      shear = atEnd(V) + λ * point * atEnd(field);
+      shear = atEnd(V) + (point === 0 ? 0 : point * atEnd(weightedSum(all[3 * p]!, against, 1)));
       moment = atEnd(M);
     });
   }

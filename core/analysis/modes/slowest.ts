@@ -1,4 +1,5 @@
 import { EigenvalueDecomposition, Matrix } from 'ml-matrix';
+import { addTimes } from '../../linear-algebra/vectors';
 
 /** K·x = λ·M·x by what its two sides do: M·x, and K⁻¹·x in place. */
 export interface Pencil {
@@ -80,7 +81,7 @@ export class Slowest {
   private mixed(vectors: readonly Float64Array[]): Float64Array {
     const c = this.seed++;
     const sum = new Float64Array(this.pencil.size);
-    vectors.forEach((one, i) => subtract(sum, one, Math.sin((c + 0.37) * (i + 1) + c)));
+    vectors.forEach((one, i) => addTimes(sum, one, -Math.sin((c + 0.37) * (i + 1) + c)));
     return sum;
   }
 
@@ -131,7 +132,7 @@ export class Slowest {
       columns.forEach((w, c) => {
         const part = dot(w, side);
         along[c]![i]! += part;
-        subtract(w, vector, part);
+        addTimes(w, vector, -part);
       });
       return;
     }
@@ -205,7 +206,7 @@ export class Slowest {
     // M times a vector is the same sum of M times the basis.
     const columns = modes.map(({ value, parts }) => {
       const side = new Float64Array(this.pencil.size);
-      parts.forEach((part, i) => subtract(side, this.sides[i]!, -part * value));
+      parts.forEach((part, i) => addTimes(side, this.sides[i]!, part * value));
       return side;
     });
     this.pencil.solve(columns);
@@ -217,8 +218,4 @@ function dot(a: Float64Array, b: Float64Array): number {
   let sum = 0;
   for (let i = 0; i < a.length; i++) sum += a[i]! * b[i]!;
   return sum;
-}
-
-function subtract(from: Float64Array, what: Float64Array, factor: number): void {
-  for (let i = 0; i < from.length; i++) from[i]! -= factor * what[i]!;
 }

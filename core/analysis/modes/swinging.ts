@@ -125,11 +125,17 @@ export class Swinging {
     return to;
   }
 
-  /** M·x, and what of it acts on every node (6n, nodes' axes) in `nodes`, which the supports bear where they hold. */
-  multiply(x: Float64Array, nodes = new Float64Array(this.spread.length)): Float64Array {
+  /**
+   * M·x, and what of it acts on every node (6n, nodes' axes) in `nodes`, which the supports bear where they hold. `d`: how the nodes move, those that are held too; as x has it
+   * where nothing is said.
+   */
+  multiply(
+    x: Float64Array,
+    nodes = new Float64Array(this.spread.length),
+    d = this.displacementsOf(x, this.spread),
+  ): Float64Array {
     const { structure: s, matrices, numbering } = this.system;
     const out = new Float64Array(this.size);
-    const d = this.displacementsOf(x, this.spread);
     nodes.fill(0);
     for (let i = 0; i < this.masses.nodes.length; i++) {
       const mass = this.masses.nodes[i]!;

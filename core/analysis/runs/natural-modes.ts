@@ -3,6 +3,7 @@ import { giveBackKernels, takeKernels } from '../../linear-algebra/kernel-pool';
 import type { Kernels } from '../../linear-algebra/kernels';
 import { solveInPlace } from '../../linear-algebra/solve';
 import { NATURAL_MODES } from '../../model/analysis-settings';
+import { spectrumDirections } from '../../model/spectrum-settings';
 import type { Model } from '../../model/model';
 import { oneSidedIn } from '../../model/loads/one-sided';
 import type { Notice } from '../../model/notice';
@@ -13,6 +14,7 @@ import { toGlobalAxes, toOwnAxes } from '../../stiffness/transformation';
 import { addSolution } from '../add-solution';
 import type { System } from '../factorise';
 import { firstOrderOnly } from '../first-order-only';
+import { leftOut } from '../modes/left-out';
 import { lumpedAtNodes, massesOfModel, totalOf, type Masses } from '../modes/masses';
 import { recoverSwinging } from '../modes/recover-swinging';
 import { ABOUT, SETTLED, Slowest, type Eigen, type Found } from '../modes/slowest';
@@ -48,15 +50,18 @@ export class NaturalModes implements Run {
     const masses = between === 'lumped' ? lumpedAtNodes(whole, structure) : whole;
     const total = totalOf(masses.items);
     const harmonic = harmonicForce(model, system);
-    const result = (shapes: readonly { outcome: Shape; response: StructuralResponse }[]): Results => ({
+    const result = (
+      shapes: readonly { outcome: Shape; response: StructuralResponse }[],
+      rests: readonly Rest[] = [],
+    ): Results => ({
       status,
       notices: said,
       mechanisms,
       solution: {
         ...solution,
         outcomes: shapes.map(({ outcome }) => outcome),
-        responses: shapes.map(({ response }) => response),
-        masses: { items: masses.items, total: total.mass, centre: total.centre, moving: movingOf(masses, total.mass, structure.restraints), ...(harmonic && { harmonic }) }, // oxfmt-ignore
+        responses: [...shapes, ...rests].map(({ response }) => response),
+        masses: { items: masses.items, total: total.mass, centre: total.centre, moving: movingOf(masses, total.mass, structure.restraints), ...(harmonic && { harmonic }), ...(rests.length > 0 && { leftOut: rests.map(({ axis, mass }, i) => ({ axis, mass, at: shapes.length + i })) }) }, // oxfmt-ignore
       },
     });
     if (masses.lifted) say(WORDS.lifted(masses.lifted.kind, masses.lifted.id), [`${masses.lifted.kind} ${masses.lifted.id}`]);
@@ -78,7 +83,7 @@ export class NaturalModes implements Run {
       if (eigens.length < modes) say(WORDS.fewer(eigens.length));
       const shapes = eigens.map((eigen, i) => shapeOf(swinging, eigen, { supported: solution.supported, i, total: total.mass })); // oxfmt-ignore
       const off = shapes.find(({ response }) => response.equilibrium.jointResidual > BALANCED);
-      if (!off) return result(shapes);
+      if (!off) return result(shapes, restsOf(model, found, { supported: solution.supported, total: total.mass }));
       say(WORDS.unbalanced(off.outcome.id));
       return result([]);
     } finally {
@@ -116,6 +121,32 @@ function harmonicForce(model: Model, system: System): HarmonicForce | undefined 
   };
 }
 
+/** What the modes leave out along a direction of the earthquake. */
+interface Rest {
+  readonly axis: 0 | 1 | 2;
+  readonly mass: number;
+  readonly response: StructuralResponse;
+}
+
+/** Of all mass what is left of it when every mode was found. */
+const COMPLETE = 1e-7;
+
+function restsOf(model: Model, { swinging, eigens }: FoundModes, { supported, total }: Omit<Place, 'i'>): readonly Rest[] {
+  const { spectrum } = model.analysis?.naturalModes ?? {};
+  if (!spectrum) return [];
+  return spectrumDirections(spectrum, model.space).flatMap((key): Rest[] => {
+    const axis = axisKeys.indexOf(key) as 0 | 1 | 2;
+    const response = leftOut(swinging, eigens, axis, supported);
+    const { size, applied } = response.equilibrium;
+    return size > COMPLETE * total ? [{ axis, mass: applied[axis], response }] : [];
+  });
+}
+
+interface FoundModes {
+  readonly swinging: Swinging;
+  readonly eigens: readonly Eigen[];
+}
+
 interface Search {
   readonly modes: number;
   readonly kernels: Kernels;
@@ -123,10 +154,7 @@ interface Search {
 }
 
 /** The slowest modes, members divided as finely as they need it: a first look tells how finely. */
-function slowestModes(
-  first: Swinging,
-  { modes, kernels, progress }: Search,
-): { swinging: Swinging; eigens: readonly Eigen[] } | 'missed' | 'unsettled' {
+function slowestModes(first: Swinging, { modes, kernels, progress }: Search): FoundModes | 'missed' | 'unsettled' {
   const most = Math.max(VECTORS.least, VECTORS.each * modes);
   let swinging = first;
   let slowest = new Slowest(swinging);

@@ -32,6 +32,8 @@ export function keepAnalysed(draft: Draft<Model>): void {
     else if (kept !== secondOrder.stiffness) secondOrder.stiffness = kept;
   }
   keepMasses(draft);
+  if (!draft.analysis?.naturalModes?.spectrum)
+    for (const one of draft.combinations) if (one.type === 'envelope' && one.earthquake) delete one.earthquake;
   const buckling = draft.analysis?.buckling;
   if (!buckling) return;
   const outcomes = new Set([...draft.cases, ...draft.combinations].map(({ id }) => id));

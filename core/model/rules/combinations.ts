@@ -1,4 +1,5 @@
 import { isObject, type Entity } from '../findings';
+import type { Model } from '../model';
 import { circularOf } from './circular';
 import { byId, checkReference, listOf, type RuleContext } from './context';
 
@@ -6,6 +7,7 @@ import { byId, checkReference, listOf, type RuleContext } from './context';
 export function checkCombinations({ model, findings }: RuleContext): void {
   const combinations = byId(model, 'combinations');
   const known = new Map([...byId(model, 'cases'), ...byId(model, 'actions'), ...combinations]);
+  const isShaken = isObject((model as Partial<Model>).analysis?.naturalModes?.spectrum);
   const circular = circularOf(combinations, (id) => partsOf(combinations.get(id)!));
   listOf(model, 'combinations').forEach((combination, i) => {
     const path = `combinations[${i}].${combination.type === 'sum' ? 'factors' : 'of'}`;
@@ -23,6 +25,16 @@ export function checkCombinations({ model, findings }: RuleContext): void {
         });
       }
     });
+    if (combination.earthquake === true && !isShaken)
+      findings.fault({
+        code: 'no-earthquake',
+        path: `combinations[${i}].earthquake`,
+        value: true,
+        what: `The envelope “${String(combination.id)}” is to enclose the earthquake, and none is described`,
+        expected: 'a spectrum under analysis, naturalModes',
+        remedy: 'Describe the earthquake under Analysis, or leave it out of the envelope',
+        subjects: [`combination ${String(combination.id)}`],
+      });
     if (circular.has(combination.id)) {
       findings.fault({
         code: 'circular-combination',

@@ -62,6 +62,19 @@ export function accelerationAt(spectrum: SpectrumSettings, along: AxisKey, perio
   return period > TC ? Math.max(design, BETA * ag) : design;
 }
 
+/** The largest acceleration of all periods up to one: what quicker modes are accelerated by at most. Undefined where the spectrum tells none of them. */
+export function largestUpTo(spectrum: SpectrumSettings, along: AxisKey, period: number): number | undefined {
+  // It turns where its branches meet.
+  const { shape, ground = 'A', table = [] } = spectrum;
+  const corners = shape === undefined ? table.map((one) => one.period) : [0, TB_OF(shape, ground, along)];
+  const all = [...corners.filter((one) => one < period), period].map((one) => accelerationAt(spectrum, along, one));
+  const told = all.filter((one) => one !== undefined);
+  return told.length === 0 ? undefined : Math.max(...told);
+}
+
+const TB_OF = (shape: SpectrumShape, ground: GroundType, along: AxisKey): number =>
+  along === 'y' ? UPRIGHT.corners.TB : LEVEL[shape][ground].TB;
+
 /** Behind the plateau as 1/T, and as 1/T² where the ground moves no farther. */
 const falling = (T: number, TC: number, TD: number): number => (T <= TC ? 1 : T <= TD ? TC / T : (TC * TD) / (T * T));
 

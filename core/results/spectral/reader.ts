@@ -1,5 +1,6 @@
 import { countingCases } from '../../combinations/counting-cases';
 import type { Spectral } from '../../combinations/outcome';
+import { addTimes } from '../../linear-algebra/vectors';
 import { once } from '../../once';
 import { MEMBER_FREEDOMS } from '../../stiffness/structure';
 import { commonCuts } from '../breakpoints';
@@ -95,14 +96,8 @@ function weighted(all: readonly Diagram[], factors: Float64Array): Diagram {
   const ends = new Float64Array(first.ends.length);
   all.forEach((one, i) => {
     const factor = factors[i]!;
-    if (factor === 0) return;
-    addTimes(one.coefficients, factor, coefficients);
-    addTimes(one.ends, factor, ends);
+    addTimes(coefficients, one.coefficients, factor);
+    addTimes(ends, one.ends, factor);
   });
   return { ...first, coefficients, ends };
-}
-
-function addTimes(numbers: Float64Array, factor: number, out: Float64Array): void {
-  const { length } = out;
-  for (let n = 0; n < length; n++) out[n]! += factor * numbers[n]!;
 }

@@ -4,7 +4,7 @@ import type { DisplayUnits } from '../../quantities/display';
 import { inUnit } from '../../quantities/show';
 import type { Solution } from '../../results/results';
 import { correlationOf } from '../../results/spectral/correlation';
-import { accelerationAt } from '../../results/spectral/ground';
+import { accelerationAt, largestUpTo } from '../../results/spectral/ground';
 import { isPlane } from '../../stiffness/structure';
 import type { Column, Table } from '../column';
 import { baseShear as WORDS } from '../words';
@@ -13,8 +13,9 @@ import { modesOf, type ModeRow } from './natural-modes';
 /** What an earthquake along one axis pushes the base with, N. */
 export interface BaseShear {
   readonly axis: AxisKey;
-  /** By mode, and of all of them together. */
+  /** By mode, of what they leave out, and of all together. */
   readonly modes: readonly number[];
+  readonly rest: number;
   readonly together: number;
   /** S(T₁)·m: the period of the mode in which most takes part, and all mass that moves. EN 1998-1, 4.3.3.2.2 with λ = 1. */
   readonly static: number;
@@ -35,13 +36,16 @@ export function baseShears(solution: Solution): readonly BaseShear[] {
   return spectrumDirections(ground, isPlane(solution.structure) ? 'plane' : 'space').map((axis): BaseShear => {
     const k = axisKeys.indexOf(axis) as 0 | 1 | 2;
     const modes = rows.map(({ frequency, swing }) => swing.masses[k] * accelerationAt(ground, axis, 1 / frequency)!);
-    let squares = 0;
+    const left = masses.leftOut?.find((one) => one.axis === k)?.mass ?? 0;
+    const rest = left === 0 ? 0 : left * largestUpTo(ground, axis, 1 / rows.at(-1)!.frequency)!;
+    let squares = rest * rest;
     rows.forEach((one, i) => rows.forEach((other, j) => (squares += correlation(one, other) * modes[i]! * modes[j]!)));
     const main = rows.reduce((most, row) => (row.swing.masses[k] > most.swing.masses[k] ? row : most));
     const period = 1 / main.frequency;
     return {
       axis,
       modes,
+      rest,
       together: Math.sqrt(Math.max(0, squares)),
       static: accelerationAt(ground, axis, period)! * masses.moving[k],
       period,
@@ -50,14 +54,15 @@ export function baseShears(solution: Solution): readonly BaseShear[] {
   });
 }
 
-/** A mode, all of them together, or the static force beside these. */
-export type BaseShearRow = ModeRow | 'together' | 'static';
+/** A mode, what they leave out, all together, or the static force beside these. */
+export type BaseShearRow = ModeRow | 'rest' | 'together' | 'static';
 
 /** By mode what the ground does to it and with what it pushes the base, by direction; then all together, and the static one. The same whatever outcome is looked at. */
 export function baseShearTable(solution: Solution, _: number, display: DisplayUnits): Table<BaseShearRow> | undefined {
   const all = new Map(baseShears(solution).map((one) => [one.axis, one]));
   if (all.size === 0) return undefined;
   const axes = inReaderOrder([...all.keys()], display);
+  const modes = modesOf(solution);
   const letter = (axis: AxisKey): string => structureAxis(display, axis).letter;
   return {
     title: WORDS.title,
@@ -73,6 +78,7 @@ export function baseShearTable(solution: Solution, _: number, display: DisplayUn
         ...{ key: `acceleration ${axis}`, title: WORDS.acceleration(letter(axis)), unit: 'm/s²' },
         value: (row) => {
           if (row === 'together') return undefined;
+          if (row === 'rest') return largestUpTo(solution.ground!, axis, 1 / modes.at(-1)!.frequency);
           return accelerationAt(solution.ground!, axis, row === 'static' ? all.get(axis)!.period : 1 / row.frequency);
         },
       })),
@@ -84,6 +90,6 @@ export function baseShearTable(solution: Solution, _: number, display: DisplayUn
         },
       })),
     ],
-    rows: [...modesOf(solution), 'together', 'static'],
+    rows: [...modes, ...(solution.masses?.leftOut ? (['rest'] as const) : []), 'together', 'static'],
   };
 }

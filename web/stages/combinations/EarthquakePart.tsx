@@ -91,7 +91,7 @@ function Standard({ spectrum, onChange }: PartProps) {
         label={WORDS.acceleration}
         value={spectrum.acceleration}
         dimension="acceleration"
-        unit="m/s2"
+        unit="m/s²"
         onCommit={(acceleration) => acceleration !== undefined && onChange({ ...spectrum, acceleration })}
       />
       <QuantityField

@@ -235,12 +235,14 @@ export const FactorTable = memo(function FactorTable({ cases, actions, combinati
   );
 });
 
-const Enclosed = ({ envelope, columns }: { readonly envelope: EnvelopeCombination; readonly columns: number }) => (
-  <td colSpan={Math.max(1, columns)} title={envelope.of.join(', ')}>
-    {COMBINE.encloses.toLowerCase()}{' '}
-    {envelope.of.length > 4 ? `${envelope.of.slice(0, 3).join(', ')} … ${envelope.of.at(-1)}` : envelope.of.join(', ')}
-  </td>
-);
+function Enclosed({ envelope, columns }: { readonly envelope: EnvelopeCombination; readonly columns: number }) {
+  const of = [...envelope.of, ...(envelope.earthquake ? [COMBINE.theEarthquake] : [])];
+  return (
+    <td colSpan={Math.max(1, columns)} title={of.join(', ')}>
+      {COMBINE.encloses.toLowerCase()} {of.length > 4 ? `${of.slice(0, 3).join(', ')} … ${of.at(-1)}` : of.join(', ')}
+    </td>
+  );
+}
 
 interface CellProps {
   readonly sum: SumCombination;

@@ -1,7 +1,7 @@
 'use client';
 
 import { structureAxis } from '@rigid-beam/core/quantities/axis-names';
-import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
+import { showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { accelerationAt } from '@rigid-beam/core/results/spectral/ground';
 import { baseShears, type BaseShear } from '@rigid-beam/core/tables/results/base-shear';
@@ -26,7 +26,7 @@ export function EarthquakeResults({ solution }: { readonly solution: Solution })
   const curves = useMemo(() => curvesOf(solution, all), [solution, all]);
   const { ground } = solution;
   if (!ground || all.length === 0) return null;
-  const force = (value: number): string => showQuantity(inUnit(value, display.force), display.force);
+  const force = (value: number): string => showQuantity(value, display.force);
   return (
     <Fold title={WORDS.title} startsOpen remembered="base shear">
       {all.map((one) => (

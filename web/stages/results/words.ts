@@ -119,7 +119,7 @@ export const thenAndNow = {
 export const earthquakeResults = {
   title: 'Base shear',
   pushes: (axis: string, force: string, percent: number): string =>
-    `Along ${axis} the ground pushes with ${force}; ${percent} % of the mass takes part.`,
+    `Along ${axis} the ground pushes with ${force}; ${percent} % of the mass takes part in modes${percent < 100 ? ', the rest as in statics' : ''}.`,
   beside: (force: string, period: string, ratio: string): string =>
     `All mass with the main mode (T = ${period} s) would push with ${force}: this is ${ratio} of it.`,
   movements: (behaviour: string): string =>
