@@ -1,0 +1,42 @@
+import type { Dense } from './matrix';
+
+/** A formula in the notation of TeX, and as it is written in one line of text. */
+export interface Formula {
+  readonly tex: string;
+  readonly plain: string;
+}
+
+/** What workings are made of: whoever shows them says what each of these looks like. */
+export type WorkingsBlock =
+  | { readonly is: 'text'; readonly text: string }
+  | ({ readonly is: 'formula' } & Formula)
+  /** A matrix or, with one column, a vector, with what stands at its rows and columns; numbers in the units that the workings name. */
+  | {
+      readonly is: 'matrix';
+      readonly name: Formula;
+      readonly rows: readonly string[];
+      readonly columns: readonly string[];
+      readonly values: Dense;
+    }
+  /** Lines of a table: a freedom, a load, an entry, each with its words. */
+  | { readonly is: 'table'; readonly columns: readonly string[]; readonly rows: readonly (readonly (string | number)[])[] };
+
+export const workingsSteps = [
+  'freedoms',
+  'members',
+  'fixed-ends',
+  'joint-loads',
+  'assembly',
+  'partition',
+  'solution',
+  'ends',
+  'reactions',
+  'check',
+] as const;
+export type WorkingsStepId = (typeof workingsSteps)[number];
+
+export interface WorkingsStep {
+  readonly id: WorkingsStepId;
+  readonly title: string;
+  readonly blocks: readonly WorkingsBlock[];
+}

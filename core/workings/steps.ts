@@ -1,0 +1,269 @@
+import { axisKeys, memberAxis, structureAxis } from '../quantities/axis-names';
+import type { DisplayUnits } from '../quantities/display';
+import { digitsOfShare, inUnit, showNumber, showQuantity } from '../quantities/show';
+import { isPlane, STIFFNESS_WIDTH } from '../stiffness/structure';
+import type { Formula, WorkingsBlock, WorkingsStep, WorkingsStepId } from './blocks';
+import type { FixedEnds } from './fixed-ends';
+import type { Dense } from './matrix';
+import { contributionsTo, type Worked, type WorkedMember } from './worked';
+import { fixedEndFormulas, formulas, steps as TITLES, words as WORDS } from './words';
+
+/** Entries of K that are opened, at most: with more of them nobody reads on. */
+const MOST_ENTRIES = 400;
+
+/** The workings as steps that can be shown, in the reader's units and names of axes; `members`: which of them are shown, all where nothing is said. */
+export function workingsStepsOf(of: Worked, display: DisplayUnits, members?: ReadonlySet<string>): readonly WorkingsStep[] {
+  const told = new Told(of, display);
+  const shown = of.members.filter(({ id }) => !members || members.has(id));
+  const step = (id: WorkingsStepId, blocks: readonly WorkingsBlock[]): WorkingsStep => ({ id, title: TITLES[id], blocks });
+  return [
+    step('freedoms', told.freedoms()),
+    step('members', shown.flatMap((one) => told.member(one))),
+    step('fixed-ends', told.fixedEnds(shown)),
+    step('joint-loads', told.jointLoads()),
+    step('assembly', told.assembly()),
+    step('partition', told.partition()),
+    step('solution', told.solution()),
+    step('ends', shown.flatMap((one) => told.ends(one))),
+    step('reactions', told.reactions()),
+    step('check', told.check()),
+  ]; // oxfmt-ignore
+}
+
+const text = (words: string): WorkingsBlock => ({ is: 'text', text: words });
+const formula = (one: Formula): WorkingsBlock => ({ is: 'formula', ...one });
+
+/** Writes numbers in one unit of force, one of length and radians, and with the senses in which readers count. */
+class Told {
+  private readonly length: string;
+  private readonly labels: readonly string[];
+  private readonly senses: readonly (1 | -1)[];
+
+  constructor(
+    private readonly of: Worked,
+    private readonly display: DisplayUnits,
+  ) {
+    this.length = display.length;
+    const all = of.numbered.all;
+    this.labels = all.map(({ number }) => String(number));
+    this.senses = all.map(({ component }) => structureAxis(display, axisKeys[component % 3]!).sign);
+  }
+
+  /** What a quantity of so many forces and lengths is in the units of the workings. */
+  private scaled(value: number, forces: number, lengths: number): number {
+    return value / inUnitFactor(this.display.force) ** forces / inUnitFactor(this.length) ** lengths;
+  }
+
+  private matrix(name: Formula, rows: readonly string[], columns: readonly string[], values: Dense): WorkingsBlock {
+    return { is: 'matrix', name, rows, columns, values };
+  }
+
+  /** A stiffness between components: force over length, force, or force times length. */
+  private stiffness(values: Dense, rows: readonly Sensed[], columns = rows): Dense {
+    return values.map((row, i) =>
+      row.map(
+        (value, j) =>
+          rows[i]!.sense * columns[j]!.sense * this.scaled(value, 1, Number(rows[i]!.turns) + Number(columns[j]!.turns) - 1) + 0,
+      ),
+    );
+  }
+
+  /** A vector of forces and couples, or of movements and turns. */
+  private vector(values: readonly number[], rows: readonly Sensed[], of: 'forces' | 'movements'): Dense {
+    return values.map((value, i) => {
+      const { turns, sense } = rows[i]!;
+      return [sense * (of === 'forces' ? this.scaled(value, 1, Number(turns)) : this.scaled(value, 0, turns ? 0 : 1)) + 0];
+    });
+  }
+
+  private get sensed(): readonly Sensed[] {
+    return this.of.numbered.all.map(({ component }, i) => ({ turns: component >= 3, sense: this.senses[i]! }));
+  }
+
+  private localOf({ own }: WorkedMember): readonly (Sensed & { readonly label: string })[] {
+    return own.map((e) => {
+      const { letter, sign } = memberAxis(this.display, axisKeys[e % 3]!);
+      const turns = e % 6 >= 3;
+      return { turns, sense: sign, label: `${turns ? 'θ' : ''}${letter}${e < 6 ? '₁' : '₂'}` };
+    });
+  }
+
+  /** Numbers of the freedoms that a member's rows stand for. */
+  private numbersOf({ places }: WorkedMember): readonly string[] {
+    return places.map((i) => (i < 0 ? '·' : this.labels[i]!));
+  }
+
+  private nodalOf(member: WorkedMember): readonly Sensed[] {
+    return member.own.map((e) => ({ turns: e % 6 >= 3, sense: structureAxis(this.display, axisKeys[e % 3]!).sign }));
+  }
+
+  freedoms(): readonly WorkingsBlock[] {
+    const { structure, numbered } = this.of;
+    const rows = numbered.all.map(({ number, node, component, state, spring }) => {
+      const { letter } = structureAxis(this.display, axisKeys[component % 3]!);
+      const own = structure.supportRotations.has(node) ? '′' : '';
+      const stiffness = showNumber(this.scaled(spring, 1, component < 3 ? -1 : 1), 5);
+      const held = state === 'held' ? WORDS.held : spring > 0 ? WORDS.sprung(stiffness) : WORDS.free;
+      return [number, structure.names.nodes[node]!, `${component < 3 ? 'u' : 'θ'}${letter}${own}`, held];
+    });
+    return [
+      text(WORDS.units(this.display.force, this.length)),
+      { is: 'table', columns: [WORDS.number, WORDS.node, WORDS.component, WORDS.support], rows },
+      ...(numbered.places.some((place, f) => place < 0 && structure.active.includes(f % 6)) ? [text(WORDS.idle)] : []),
+    ];
+  }
+
+  member(one: WorkedMember): readonly WorkingsBlock[] {
+    const { structure: s } = this.of;
+    const local = this.localOf(one);
+    const labels = local.map(({ label }) => label);
+    const numbers = this.numbersOf(one);
+    const o = STIFFNESS_WIDTH * one.index;
+    const isSheared = s.stiffnesses[o + 5] !== Infinity || s.stiffnesses[o + 6] !== Infinity;
+    const T = one.T.map((row, i) =>
+      row.map(
+        (value, j) =>
+          local[i]!.sense *
+            this.nodalOf(one)[j]!.sense *
+            (local[i]!.turns !== one.own[j]! % 6 >= 3 ? this.scaled(value, 0, 1) : value) +
+          0,
+      ),
+    );
+    return [
+      text(WORDS.member(one.id, showQuantity(one.L, this.length, 5))),
+      formula(isSheared ? formulas.sheared : isPlane(s) ? formulas.plane : formulas.space),
+      this.matrix(formulas.k, labels, labels, this.stiffness(one.k, local)),
+      ...one.condensations.flatMap(({ freedom, spring, k }) => {
+        const { label, turns } = local[one.own.indexOf(freedom)]!;
+        const against = spring > 0 ? WORDS.againstSpring(showNumber(this.scaled(spring, 1, turns ? 1 : -1), 5)) : '';
+        return [text(WORDS.released(label, against)), this.matrix(formulas.kReleased, labels, labels, this.stiffness(k, local))];
+      }),
+      this.matrix(formulas.T, labels, numbers, T),
+      formula(formulas.turned),
+      this.matrix(formulas.memberK, numbers, numbers, this.stiffness(one.K, this.nodalOf(one))),
+    ];
+  }
+
+  fixedEnds(members: readonly WorkedMember[]): readonly WorkingsBlock[] {
+    const loaded = members.filter(({ loads }) => loads.length > 0);
+    if (loaded.length === 0) return [text(WORDS.noLoads)];
+    return loaded.flatMap((one) => {
+      const local = this.localOf(one);
+      const labels = local.map(({ label }) => label);
+      const columns = [...one.loads.map((load) => this.loadWords(load)), WORDS.sum, ...(one.condensations.length > 0 ? [WORDS.leftByReleases] : [])];
+      const vectors = [...one.loads.map(({ actions }) => one.own.map((e) => actions[e]!)), one.fixed, ...(one.condensations.length > 0 ? [one.released] : [])];
+      const told = vectors.map((values) => this.vector(values, local, 'forces').map(([value]) => value!));
+      return [
+        text(WORDS.member(one.id, showQuantity(one.L, this.length, 5))),
+        ...[...new Set(one.loads.map((load) => load.formula))].map((kind) => formula(fixedEndFormulas[kind])),
+        this.matrix(formulas.f, labels, columns, labels.map((_, i) => told.map((values) => values[i]!))),
+      ];
+    });
+  } // oxfmt-ignore
+
+  /** What a load is: its sizes and where it lies. */
+  private loadWords({ formula: kind, axis, a, b, at, to }: FixedEnds): string {
+    if (kind === 'strain') return `ε₀ ${showNumber(at, 5)}, κ₀ ${showNumber(to, 5)}`;
+    const { letter, sign } = memberAxis(this.display, axisKeys[axis % 3]!);
+    const size = (value: number, lengths: number): string => showNumber(sign * this.scaled(value, 1, lengths), 5);
+    const place = (x: number): string => showNumber(this.scaled(x, 0, 1), 5);
+    if (a === b) return `${axis < 3 ? 'F' : 'M'}${letter} ${size(at, axis < 3 ? 0 : 1)}, a ${place(a)}`;
+    const both = at === to ? size(at, -1) : `${size(at, -1)} … ${size(to, -1)}`;
+    return `q${letter} ${both}${kind === 'uniform' || kind === 'linear' ? '' : `, ${place(a)} … ${place(b)}`}`;
+  }
+
+  jointLoads(): readonly WorkingsBlock[] {
+    const { direct, equivalent, loads } = this.of;
+    const all = [direct, equivalent, loads].map((values) => this.vector(values, this.sensed, 'forces'));
+    const values = this.labels.map((_, i) => all.map((vector) => vector[i]![0]!));
+    return [
+      formula(formulas.joint),
+      this.matrix(formulas.P, this.labels, [WORDS.direct, WORDS.fromMembers, WORDS.together], values),
+    ];
+  }
+
+  assembly(): readonly WorkingsBlock[] {
+    const { K, structure } = this.of;
+    const rows: (string | number)[][] = [];
+    for (let i = 0; i < K.length && rows.length < MOST_ENTRIES; i++)
+      for (let j = i; j < K.length && rows.length < MOST_ENTRIES; j++) {
+        const parts = contributionsTo(this.of, i, j);
+        if (parts.length < 2) continue;
+        const shown = (value: number): string =>
+          showNumber(this.stiffness([[value]], [this.sensed[i]!], [this.sensed[j]!])[0]![0]!, 5);
+        const sum = parts.map(
+          ({ member, value }) => `${shown(value)} (${member === 'spring' ? WORDS.spring : structure.names.members[member]!})`,
+        );
+        rows.push([`${i + 1}, ${j + 1}`, `${sum.join(' + ')} = ${shown(K[i]![j]!)}`]);
+      }
+    return [
+      formula(formulas.assembled),
+      this.matrix(formulas.K, this.labels, this.labels, this.stiffness(K, this.sensed)),
+      { is: 'table', columns: [WORDS.entry, WORDS.of], rows },
+    ];
+  }
+
+  partition(): readonly WorkingsBlock[] {
+    const { K, numbered: { free } } = this.of; // oxfmt-ignore
+    if (free === 0) return [formula(formulas.parted), text(WORDS.noneFree)];
+    const labels = this.labels.slice(0, free);
+    const Kff = K.slice(0, free).map((row) => row.slice(0, free));
+    return [formula(formulas.parted), this.matrix(formulas.Kff, labels, labels, this.stiffness(Kff, this.sensed.slice(0, free)))];
+  }
+
+  solution(): readonly WorkingsBlock[] {
+    const { inverse, displacements, numbered: { free } } = this.of; // oxfmt-ignore
+    const labels = this.labels.slice(0, free);
+    const sensed = this.sensed.slice(0, free);
+    const flexible = inverse?.map((row, i) =>
+      row.map(
+        (value, j) =>
+          sensed[i]!.sense * sensed[j]!.sense * this.scaled(value, -1, 1 - Number(sensed[i]!.turns) - Number(sensed[j]!.turns)) +
+          0,
+      ),
+    );
+    return [
+      formula(formulas.solved),
+      ...(flexible ? [this.matrix(formulas.inverse, labels, labels, flexible)] : []),
+      this.matrix(formulas.d, this.labels, [''], this.vector(displacements, this.sensed, 'movements')),
+    ];
+  }
+
+  ends(one: WorkedMember): readonly WorkingsBlock[] {
+    const local = this.localOf(one);
+    const [d, f, s] = [
+      this.vector(one.ends, local, 'movements'),
+      this.vector(one.fixed, local, 'forces'),
+      this.vector(one.forces, local, 'forces'),
+    ];
+    const values = local.map((_, i) => [d[i]![0]!, s[i]![0]! - f[i]![0]!, f[i]![0]!, s[i]![0]!]);
+    return [text(WORDS.member(one.id, showQuantity(one.L, this.length, 5))), formula(formulas.ends), this.matrix(formulas.s, local.map(({ label }) => label), ['d', 'k·d', 'f', 's'], values)]; // oxfmt-ignore
+  }
+
+  reactions(): readonly WorkingsBlock[] {
+    const { reactions, numbered } = this.of;
+    const held = numbered.all.flatMap(({ state, spring }, i) => (state === 'held' || spring > 0 ? [i] : []));
+    const values = this.vector(reactions, this.sensed, 'forces');
+    return [formula(formulas.reactions), this.matrix(formulas.R, held.map((i) => this.labels[i]!), [''], held.map((i) => values[i]!))]; // oxfmt-ignore
+  }
+
+  check(): readonly WorkingsBlock[] {
+    const { differs } = this.of;
+    const digits = digitsOfShare(Math.max(differs.displacements, differs.ends, differs.reactions));
+    const rows = (['displacements', 'ends', 'reactions'] as const).map((key) => [
+      WORDS[key],
+      WORDS.part(showNumber(differs[key], 2)),
+    ]);
+    return [
+      text(WORDS.agrees(digits === Infinity ? 'the last digit' : `${digits} digits`)),
+      { is: 'table', columns: ['', WORDS.differs], rows },
+    ];
+  }
+}
+
+interface Sensed {
+  readonly turns: boolean;
+  readonly sense: 1 | -1;
+}
+
+const inUnitFactor = (unit: string): number => 1 / inUnit(1, unit);

@@ -1,0 +1,114 @@
+import type { WorkingsStepId } from './blocks';
+import type { FixedEndFormula } from './fixed-ends';
+import type { Formula } from './blocks';
+
+export const steps: Readonly<Record<WorkingsStepId, string>> = {
+  freedoms: 'Freedoms',
+  members: 'Stiffness of the members',
+  'fixed-ends': 'Fixed-end actions',
+  'joint-loads': 'Loads on the joints',
+  assembly: 'Stiffness of the structure',
+  partition: 'Free and held freedoms',
+  solution: 'Displacements',
+  ends: 'Forces at the ends of members',
+  reactions: 'Reactions',
+  check: 'Compared with the analysis',
+};
+
+export const words = {
+  units: (force: string, length: string): string => `All numbers in ${force}, ${length} and rad.`,
+  number: 'No.',
+  node: 'Node',
+  component: 'Component',
+  support: 'Support',
+  free: 'free',
+  held: 'held',
+  sprung: (stiffness: string): string => `spring ${stiffness}`,
+  idle: 'What nothing stiffens has no number.',
+  member: (id: string, L: string): string => `Member ${id}, L = ${L}`,
+  released: (freedom: string, spring: string): string =>
+    `Released: ${freedom}${spring}. It is eliminated: k becomes k less the product of its column and its row over what resists it.`,
+  againstSpring: (stiffness: string): string => ` against a spring of ${stiffness}`,
+  arms: 'T holds the direction of the member and its rigid arms.',
+  noLoads: 'No member is loaded.',
+  sum: 'Together',
+  leftByReleases: 'What releases leave of them',
+  load: 'Load',
+  entry: 'Entry',
+  of: 'Is the sum of',
+  spring: 'spring of the support',
+  direct: 'on nodes',
+  fromMembers: 'from members',
+  together: 'together',
+  noneFree: 'No freedom is free: nothing moves.',
+  inverse: 'K of the free freedoms turned round',
+  agrees: (digits: string): string => `All of it agrees with the analysis to ${digits}.`,
+  differs: 'differs by',
+  displacements: 'Displacements',
+  ends: 'Forces at ends',
+  reactions: 'Reactions',
+  part: (share: string): string => `${share} of the largest`,
+  held0: 'The motions that nothing resists are held by the analysis: there are no workings of them. Hold the structure first',
+  large: (members: number, most: number): string =>
+    `Workings are written of up to ${most} members, and this model has ${members}. Work out a smaller part of it`,
+  oneWay: 'Members or supports that act one way are sought set by set: there are no workings of that. Let them act both ways',
+};
+
+const formula = (tex: string, plain: string): Formula => ({ tex, plain });
+
+/** The formula of each kind of load, by what it is drawn with: q in N/m, F at a, b = L − a. */
+export const fixedEndFormulas: Readonly<Record<FixedEndFormula, Formula>> = {
+  uniform: formula('V = -\\tfrac{qL}{2},\\quad M = \\mp\\tfrac{qL^2}{12}', 'V = −qL/2, M = ∓qL²/12'),
+  linear: formula(
+    'V_1 = -\\tfrac{(7q_1 + 3q_2)L}{20},\\; V_2 = -\\tfrac{(3q_1 + 7q_2)L}{20},\\; M_1 = -\\tfrac{(3q_1 + 2q_2)L^2}{60},\\; M_2 = \\tfrac{(2q_1 + 3q_2)L^2}{60}',
+    'V₁ = −(7q₁ + 3q₂)L/20, V₂ = −(3q₁ + 7q₂)L/20, M₁ = −(3q₁ + 2q₂)L²/60, M₂ = (2q₁ + 3q₂)L²/60',
+  ),
+  stretch: formula('f = -\\int_a^b N(x)^{\\mathsf T}\\, q(x)\\, dx', 'f = −∫ N(x)ᵀ·q(x) dx from a to b'),
+  force: formula(
+    'V_1 = -\\tfrac{F b^2 (3a + b)}{L^3},\\; V_2 = -\\tfrac{F a^2 (a + 3b)}{L^3},\\; M_1 = -\\tfrac{F a b^2}{L^2},\\; M_2 = \\tfrac{F a^2 b}{L^2}',
+    'V₁ = −Fb²(3a + b)/L³, V₂ = −Fa²(a + 3b)/L³, M₁ = −Fab²/L², M₂ = Fa²b/L²',
+  ),
+  couple: formula(
+    'V_1 = -V_2 = \\tfrac{6 M a b}{L^3},\\; M_1 = \\tfrac{M b (2a - b)}{L^2},\\; M_2 = \\tfrac{M a (2b - a)}{L^2}',
+    'V₁ = −V₂ = 6Mab/L³, M₁ = Mb(2a − b)/L², M₂ = Ma(2b − a)/L²',
+  ),
+  axial: formula('N_1 = -\\tfrac{F b}{L},\\quad N_2 = -\\tfrac{F a}{L}', 'N₁ = −Fb/L, N₂ = −Fa/L'),
+  strain: formula('N = \\pm EA\\,\\varepsilon_0,\\quad M = \\pm EI\\,\\kappa_0', 'N = ±EA·ε₀, M = ±EI·κ₀'),
+};
+
+export const formulas = {
+  plane: formula(
+    'k = \\begin{bmatrix} \\tfrac{EA}{L} & 0 & 0 & -\\tfrac{EA}{L} & 0 & 0 \\\\ 0 & \\tfrac{12EI}{L^3} & \\tfrac{6EI}{L^2} & 0 & -\\tfrac{12EI}{L^3} & \\tfrac{6EI}{L^2} \\\\ 0 & \\tfrac{6EI}{L^2} & \\tfrac{4EI}{L} & 0 & -\\tfrac{6EI}{L^2} & \\tfrac{2EI}{L} \\\\ -\\tfrac{EA}{L} & 0 & 0 & \\tfrac{EA}{L} & 0 & 0 \\\\ 0 & -\\tfrac{12EI}{L^3} & -\\tfrac{6EI}{L^2} & 0 & \\tfrac{12EI}{L^3} & -\\tfrac{6EI}{L^2} \\\\ 0 & \\tfrac{6EI}{L^2} & \\tfrac{2EI}{L} & 0 & -\\tfrac{6EI}{L^2} & \\tfrac{4EI}{L} \\end{bmatrix}',
+    'k: EA/L along; 12EI/L³, 6EI/L², 4EI/L and 2EI/L in bending',
+  ),
+  space: formula(
+    '\\tfrac{EA}{L},\\; \\tfrac{GJ}{L},\\; \\tfrac{12EI}{L^3},\\; \\tfrac{6EI}{L^2},\\; \\tfrac{4EI}{L},\\; \\tfrac{2EI}{L} \\text{ about both axes}',
+    'k: EA/L along, GJ/L in torsion; 12EI/L³, 6EI/L², 4EI/L and 2EI/L in bending about both axes',
+  ),
+  sheared: formula(
+    '\\Phi = \\tfrac{12EI}{GA_s L^2}:\\; \\tfrac{12EI}{(1+\\Phi)L^3},\\; \\tfrac{6EI}{(1+\\Phi)L^2},\\; \\tfrac{(4+\\Phi)EI}{(1+\\Phi)L},\\; \\tfrac{(2-\\Phi)EI}{(1+\\Phi)L}',
+    'with shear, Φ = 12EI/(GA·L²): 12EI/((1+Φ)L³), 6EI/((1+Φ)L²), (4+Φ)EI/((1+Φ)L), (2−Φ)EI/((1+Φ)L)',
+  ),
+  turned: formula('K = T^{\\mathsf T} k\\, T', 'K = Tᵀ·k·T'),
+  joint: formula('P = P_\\text{nodes} - \\sum T^{\\mathsf T} f', 'P = P of the nodes − Σ Tᵀ·f'),
+  assembled: formula('K_{ij} = \\sum K^{\\text{member}}_{ij} + \\text{springs}', 'Kᵢⱼ = Σ Kᵢⱼ of the members + springs'),
+  parted: formula(
+    '\\begin{bmatrix} K_{ff} & K_{fh} \\\\ K_{hf} & K_{hh} \\end{bmatrix} \\begin{bmatrix} d_f \\\\ d_h \\end{bmatrix} = \\begin{bmatrix} P_f \\\\ P_h + R \\end{bmatrix}',
+    '[Kff Kfh; Khf Khh]·[df; dh] = [Pf; Ph + R]',
+  ),
+  solved: formula('d_f = K_{ff}^{-1} (P_f - K_{fh} d_h)', 'df = Kff⁻¹·(Pf − Kfh·dh)'),
+  ends: formula('s = k\\, d + f', 's = k·d + f'),
+  reactions: formula('R = K_{hf} d_f + K_{hh} d_h - P_h', 'R = Khf·df + Khh·dh − Ph'),
+  k: formula('k', 'k'),
+  kReleased: formula("k'", 'k′'),
+  T: formula('T', 'T'),
+  memberK: formula('K', 'K'),
+  f: formula('f', 'f'),
+  P: formula('P', 'P'),
+  K: formula('K', 'K'),
+  Kff: formula('K_{ff}', 'Kff'),
+  inverse: formula('K_{ff}^{-1}', 'Kff⁻¹'),
+  d: formula('d', 'd'),
+  s: formula('s', 's'),
+  R: formula('R', 'R'),
+} satisfies Readonly<Record<string, Formula>>;

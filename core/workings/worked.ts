@@ -1,0 +1,280 @@
+import { LuDecomposition, Matrix } from 'ml-matrix';
+import type { System } from '../analysis/factorise';
+import type { StructuralResponse } from '../results/results';
+import { BEND_WIDTH, bendingOf } from '../stiffness/bending';
+import { condense, condenseLoads, recoverEnds, type Condensed } from '../stiffness/condensation';
+import { memberStiffness } from '../stiffness/member-stiffness';
+import {
+  FREEDOMS,
+  isPlane,
+  meanLength,
+  MEMBER_FREEDOMS,
+  nodeCount,
+  STIFFNESS_WIDTH,
+  type Structure,
+} from '../stiffness/structure';
+import { endTransforms, toOwnAxes } from '../stiffness/transformation';
+import { fixedEndsOf, type FixedEnds } from './fixed-ends';
+import { numbered, type Numbered } from './freedoms';
+import { picked, times, timesVector, transposed, zeros, type Dense } from './matrix';
+
+const N = MEMBER_FREEDOMS;
+/** Which freedoms of a member take part: u, v and θ of both ends in the plane, all in space. */
+const IN_PLANE = [0, 1, 5, 6, 7, 11] as const;
+const IN_SPACE = Array.from({ length: N }, (_, i) => i);
+
+/** One released freedom of a member's end, eliminated: the stiffness before and after it. */
+export interface Condensation {
+  /** Among the freedoms of the member, 0 to 11. */
+  readonly freedom: number;
+  readonly spring: number;
+  readonly pivot: number;
+  /** What is left of the stiffness. */
+  readonly k: Dense;
+}
+
+export interface WorkedMember {
+  readonly index: number;
+  readonly id: string;
+  readonly L: number;
+  /** Which freedoms of the member its matrices have, 0 to 11; and by those their places in the list of freedoms, −1 where nothing is stiffened. */
+  readonly own: readonly number[];
+  readonly places: readonly number[];
+  /** Stiffness along its own axes, ends fixed to the nodes; then what releases leave of it. */
+  readonly k: Dense;
+  readonly condensations: readonly Condensation[];
+  readonly condensed: Dense;
+  /** Movements of its ends along its own axes by those of the nodes in theirs. */
+  readonly T: Dense;
+  /** Tᵀ·k·T. */
+  readonly K: Dense;
+  readonly loads: readonly FixedEnds[];
+  /** The sum of fixed-end actions, and what releases leave of it. */
+  readonly fixed: readonly number[];
+  readonly released: readonly number[];
+  /** −Tᵀ·f. */
+  readonly joint: readonly number[];
+  /** How its ends' nodes move along its own axes, and its own ends, which differ where something is released. */
+  readonly d: readonly number[];
+  readonly ends: readonly number[];
+  /** k·d + f of the ends. */
+  readonly forces: readonly number[];
+}
+
+/** A part of an entry of K: a member's, or a spring's. */
+export interface Contribution {
+  readonly member: number | 'spring';
+  readonly value: number;
+}
+
+export interface Worked {
+  readonly structure: Structure;
+  readonly loadCase: string;
+  readonly numbered: Numbered;
+  readonly members: readonly WorkedMember[];
+  /** All freedoms, free ones first; springs of supports in it. */
+  readonly K: Dense;
+  /** Loads on the nodes themselves, what members hand on, and their sum; by freedom. */
+  readonly direct: readonly number[];
+  readonly equivalent: readonly number[];
+  readonly loads: readonly number[];
+  /** Movements that are imposed on held freedoms, and on the feet of springs. */
+  readonly imposed: readonly number[];
+  readonly inverse?: Dense;
+  readonly displacements: readonly number[];
+  /** Of supports, held and sprung; by freedom, 0 where there is none. */
+  readonly reactions: readonly number[];
+  /** What the solver found differently at most, beside the largest of its kind. */
+  readonly differs: { readonly displacements: number; readonly ends: number; readonly reactions: number };
+}
+
+/** Free freedoms up to which K⁻¹ is shown. */
+const INVERTIBLE = 12;
+
+/**
+ * One case worked out step by step as the stiffness method is taught, each from the one before it, and compared with what the solver found. Where a motion is resisted by nothing
+ * the solver holds it, and there are no workings: undefined.
+ */
+export function worked(system: System, loadCase: number, response: StructuralResponse): Worked | undefined {
+  const { structure: s, loose, basis } = system;
+  if (loose.artificialRestraints.length > 0 || basis.length > 0) return undefined;
+  const places = numbered(s, loose);
+  const own = isPlane(s) ? IN_PLANE : IN_SPACE;
+  const begun = s.names.members.map((id, m) => stiffnessOf(s, m, id, own, places));
+  const n = places.all.length;
+  const K = zeros(n, n);
+  for (const { places: to, K: part } of begun)
+    to.forEach((i, a) => i >= 0 && to.forEach((j, b) => j >= 0 && (K[i]![j]! += part[a]![b]!)));
+  places.all.forEach(({ spring }, i) => (K[i]![i]! += spring));
+  const direct = new Array<number>(n).fill(0);
+  eachOfCase(s, 'nodeLoads', loadCase, (f, value) => places.places[f]! >= 0 && (direct[places.places[f]!]! += value));
+  const imposed = new Array<number>(n).fill(0);
+  eachOfCase(s, 'settlements', loadCase, (f, value) => places.places[f]! >= 0 && (imposed[places.places[f]!]! += value));
+  const loaded = begun.map((one) => loadsOf(s, one, loadCase));
+  const equivalent = new Array<number>(n).fill(0);
+  loaded.forEach(({ joint }, m) => begun[m]!.places.forEach((i, a) => i >= 0 && (equivalent[i]! += joint[a]!)));
+  // A spring whose foot moves pushes.
+  const loads = direct.map((one, i) => one + equivalent[i]! + places.all[i]!.spring * imposed[i]!);
+  const displacements = solved(K, loads, imposed, places.free);
+  if (!displacements) return undefined;
+  const members = begun.map((one, m): WorkedMember => ({ ...one, ...loaded[m]!, ...endsOf(one, loaded[m]!, displacements) }));
+  const sums = timesVector(K, displacements);
+  const reactions = places.all.map(({ state, spring }, i) =>
+    state === 'held' ? sums[i]! - loads[i]! : spring * (imposed[i]! - displacements[i]!),
+  );
+  const whole = { structure: s, loadCase: s.names.cases[loadCase]!, numbered: places, members, K, direct, equivalent, loads, imposed, displacements, reactions }; // oxfmt-ignore
+  return {
+    ...whole,
+    ...(places.free <= INVERTIBLE && places.free > 0 && { inverse: inverseOf(K, places.free) }),
+    differs: differencesOf(whole, response),
+  };
+}
+
+type Begun = Pick<WorkedMember, 'index' | 'id' | 'L' | 'own' | 'places' | 'k' | 'condensations' | 'condensed' | 'T' | 'K'> & { readonly released0?: Condensed; readonly whole: Float64Array }; // oxfmt-ignore
+
+function stiffnessOf(s: Structure, m: number, id: string, own: readonly number[], { places }: Numbered): Begun {
+  const o = STIFFNESS_WIDTH * m;
+  const L = s.lengths[m]!;
+  const bends = bendingOf(s, m, new Float64Array(BEND_WIDTH));
+  const k = new Float64Array(N * N);
+  memberStiffness({ EA: s.stiffnesses[o]!, GJ: s.stiffnesses[o + 1]!, L }, bends, 0, k);
+  const first = picked(k, N, own);
+  const whole = k.slice();
+  // One after the other, to see what each leaves.
+  const condensations: Condensation[] = [];
+  const step = new Float64Array(N).fill(Infinity);
+  for (let r = 0; r < N; r++) {
+    const spring = s.releases[N * m + r]!;
+    if (spring === Infinity || !own.includes(r)) continue;
+    step[r] = spring;
+    const after = whole.slice();
+    const done = condense(after, step, 0)!;
+    condensations.push({ freedom: r, spring, pivot: done.eliminations.at(-1)!.pivot, k: picked(after, N, own) });
+  }
+  const released = condense(k, s.releases, N * m);
+  const condensed = picked(k, N, own);
+  const T = transformOf(s, m, own);
+  const to = own.map((e) => places[FREEDOMS * s.memberNodes[2 * m + (e < 6 ? 0 : 1)]! + (e % 6)]!);
+  return { index: m, id, L, own, places: to, k: first, condensations, condensed, T, K: times(times(transposed(T), condensed), T), whole, ...(released && { released0: released }) }; // oxfmt-ignore
+}
+
+/** Local movements of both ends by those of their nodes. */
+function transformOf(s: Structure, m: number, own: readonly number[]): Dense {
+  const B = endTransforms(s, m);
+  const R = s.axes.subarray(9 * m, 9 * m + 9);
+  const entry = (i: number, j: number): number => {
+    if (i < 6 !== j < 6) return 0;
+    const [row, column] = [i % 6, j % 6];
+    if (B) return B[36 * (i < 6 ? 0 : 1) + 6 * row + column]!;
+    return row < 3 === column < 3 ? R[3 * (row % 3) + (column % 3)]! : 0;
+  };
+  return own.map((i) => own.map((j) => entry(i, j)));
+}
+
+type Loaded = Pick<WorkedMember, 'loads' | 'fixed' | 'released' | 'joint'> & { readonly p: Float64Array };
+
+function loadsOf(s: Structure, { index, own, T, released0 }: Begun, loadCase: number): Loaded {
+  const loads = fixedEndsOf(s, index, loadCase);
+  const sum = new Float64Array(N);
+  for (const { actions } of loads) for (let i = 0; i < N; i++) sum[i]! += actions[i]!;
+  const p = sum.map((one) => -one);
+  const left = p.slice();
+  if (released0) condenseLoads(released0, left);
+  const released = own.map((i) => -left[i]!);
+  const joint = timesVector(transposed(T), own.map((i) => left[i]!)); // oxfmt-ignore
+  return { loads, fixed: own.map((i) => sum[i]!), released, joint, p };
+}
+
+function endsOf(
+  member: Begun,
+  { p, fixed }: Loaded,
+  displacements: readonly number[],
+): Pick<WorkedMember, 'd' | 'ends' | 'forces'> {
+  const { own, places, T, k, released0 } = member;
+  const d = timesVector(T, places.map((i) => (i < 0 ? 0 : displacements[i]!))); // oxfmt-ignore
+  const moved = new Float64Array(N);
+  own.forEach((i, a) => (moved[i] = d[a]!));
+  if (released0) recoverEnds(released0, moved, p);
+  const ends = own.map((i) => moved[i]!);
+  return { d, ends, forces: timesVector(k, ends).map((one, a) => one + fixed[a]!) };
+}
+
+function eachOfCase(
+  s: Structure,
+  table: 'nodeLoads' | 'settlements',
+  loadCase: number,
+  take: (freedom: number, value: number) => void,
+): void {
+  const { first, nodes, values } = s[table];
+  const all = new Float64Array(FREEDOMS * nodeCount(s));
+  for (let i = first[loadCase]!; i < first[loadCase + 1]!; i++)
+    for (let k = 0; k < FREEDOMS; k++) all[FREEDOMS * nodes[i]! + k]! += values[FREEDOMS * i + k]!;
+  if (table === 'nodeLoads') toOwnAxes(s, all);
+  all.forEach((value, f) => value !== 0 && take(f, value));
+}
+
+/** K of the free freedoms solved, those that are held moving as is imposed on them; undefined where it is singular. */
+function solved(K: Dense, loads: readonly number[], imposed: readonly number[], free: number): readonly number[] | undefined {
+  const moved = K.map((_, i) => (i < free ? 0 : imposed[i]!));
+  if (free === 0) return moved;
+  const side = loads.slice(0, free).map((load, i) => moved.reduce((sum, one, j) => sum - K[i]![j]! * one, load));
+  const A = new Matrix(K.slice(0, free).map((row) => row.slice(0, free)));
+  const factor = new LuDecomposition(A);
+  if (factor.isSingular()) return undefined;
+  const right = Matrix.columnVector(side);
+  const x = factor.solve(right);
+  // Once refined: what the elimination lost comes back.
+  x.add(factor.solve(Matrix.sub(right, A.mmul(x))));
+  return moved.map((one, i) => (i < free ? x.get(i, 0) : one));
+}
+
+const inverseOf = (K: Dense, free: number): Dense =>
+  new LuDecomposition(new Matrix(K.slice(0, free).map((row) => row.slice(0, free)))).solve(Matrix.eye(free)).to2DArray();
+
+/** Where an entry of K comes from. */
+export function contributionsTo({ members, numbered: { all } }: Worked, i: number, j: number): readonly Contribution[] {
+  const found = members.flatMap(({ index, places, K }): Contribution[] => {
+    let value = 0;
+    places.forEach((row, a) => row === i && places.forEach((column, b) => column === j && (value += K[a]![b]!)));
+    return value === 0 ? [] : [{ member: index, value }];
+  });
+  const { spring } = all[i]!;
+  return i === j && spring > 0 ? [...found, { member: 'spring', value: spring }] : found;
+}
+
+function differencesOf(
+  { structure: s, numbered: { all }, members, displacements, reactions }: Omit<Worked, 'differs' | 'inverse'>,
+  response: StructuralResponse,
+): Worked['differs'] {
+  const [moved, held] = [response.displacements.slice(), response.reactions.slice()];
+  for (const vectors of [moved, held]) toOwnAxes(s, vectors);
+  const arm = meanLength(s);
+  /** What turns beside what moves, an arm away. */
+  const most = (pairs: readonly Pair[], ofTurns: number): number => {
+    const scaled = pairs.map(
+      ({ ours, theirs, turns }) => (turns ? [ours * ofTurns, theirs * ofTurns] : [ours, theirs]) as readonly [number, number],
+    );
+    const size = scaled.reduce((max, [, one]) => Math.max(max, Math.abs(one)), 0);
+    return size === 0 ? 0 : scaled.reduce((max, [one, other]) => Math.max(max, Math.abs(one - other)), 0) / size;
+  };
+  const nodal = (ours: readonly number[], theirs: Float64Array): readonly Pair[] =>
+    all.map(({ node, component }, i) => ({
+      ours: ours[i]!,
+      theirs: theirs[FREEDOMS * node + component]!,
+      turns: component >= 3,
+    }));
+  const ends = members.flatMap(({ index, own, forces }) =>
+    own.map((e, a): Pair => ({ ours: forces[a]!, theirs: response.ends[N * index + e]!, turns: e % 6 >= 3 })),
+  );
+  return {
+    displacements: most(nodal(displacements, moved), arm),
+    ends: most(ends, 1 / arm),
+    reactions: most(nodal(reactions, held), 1 / arm),
+  };
+}
+
+interface Pair {
+  readonly ours: number;
+  readonly theirs: number;
+  readonly turns: boolean;
+}
