@@ -101,6 +101,25 @@ describe('rigid-beam solve', () => {
     expect(command(['modes', lintel, '--modes', '100']).err).toMatch(/whole number from 1 to 60/);
   });
 
+  test('workings print their steps as text, as a page and as JSON; what is not there is refused by name', () => {
+    const { code, out } = command(['workings', lintel, '--case', 'C', '--steps', 'freedoms,check']);
+    expect(code).toBe(0);
+    expect(out).toMatch(
+      /^Lintel over the potting bench · C\n\n1 {2}Freedoms\n[^]*2 {2}Compared with the analysis\n[^]*agrees with the analysis to/,
+    );
+    expect(out).not.toContain('Fixed-end');
+    expect(command(['workings', lintel, '--as', 'html', '--numbers', 'both']).out).toMatch(/^<!doctype html>[^]*<math/);
+    const { steps } = JSON.parse(command(['workings', lintel, '--as', 'json', '--members', 'a']).out) as {
+      steps: { id: string }[];
+    };
+    expect(steps).toHaveLength(10);
+    expect(command(['workings', lintel, '--steps', 'magic']).err).toMatch(
+      /There is no step “magic”. Choose of freedoms, members/,
+    );
+    expect(command(['workings', lintel, '--members', 'x']).err).toMatch(/There is no member “x”/);
+    expect(command(['workings', lintel, '--case', 'x']).err).toMatch(/There is no case “x”. Choose one of/);
+  });
+
   test('takes stations, cases and standard input', () => {
     const { code, out } = command(['solve', '-', '--stations', '5', '--case', 'Q1', '--case', 'C'], readFileSync(lintel, 'utf8'));
     expect(code).toBe(0);

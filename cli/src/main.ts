@@ -12,6 +12,8 @@ import { check } from './check';
 import { combine, type CombineOptions } from './combine';
 import { papers, paperWays } from '@rigid-beam/drawing/paper/sizes';
 import { otherSubjects } from '@rigid-beam/drawing/paper/subjects';
+import { numbersWays } from '@rigid-beam/drawing/workings/html-workings';
+import { workingsSteps } from '@rigid-beam/core/workings/blocks';
 import { LOOKS } from '@rigid-beam/drawing/projection';
 import { chapterNames } from '@rigid-beam/core/model/report';
 import { convert } from './convert';
@@ -27,6 +29,7 @@ import { table, tableWords, type TableOptions } from './table';
 import { sectionFormats, sections, type SectionsOptions } from './sections';
 import { take, type TakeOptions } from './take';
 import { token } from './token';
+import { workings, workingsFormats, type WorkingsOptions } from './workings';
 
 const optionWords = writable
   .flatMap(({ id, writer }) => writer.options.map(({ key, words }) => `${key} (${words.toLowerCase()}) of ${id}`))
@@ -85,6 +88,23 @@ program
   .option('--earthquake', 'with the base shear by the spectrum of the file, mode by mode and all together')
   .action(async (file: string, options: ModesOptions) => {
     process.exitCode = await modes(file, options);
+  });
+
+program
+  .command('workings')
+  .description('print how the results of a case come about, step by step as the stiffness method is taught')
+  .argument('<file>', 'model file, or - for standard input')
+  .option('--case <id>', 'of this case; the first one where it is left out')
+  .option('--steps <steps>', `only these, a comma between them: ${workingsSteps.join(', ')}`)
+  .option('--members <ids>', 'of these members only, a comma between them')
+  .addOption(new Option('--as <format>', 'as what').choices(workingsFormats).default('text'))
+  .addOption(
+    new Option('--numbers <way>', 'of a page (html): written, left blank to fill in, or both')
+      .choices(numbersWays)
+      .default('written'),
+  )
+  .action(async (file: string, options: WorkingsOptions) => {
+    process.exitCode = await workings(file, options);
   });
 
 program

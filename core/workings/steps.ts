@@ -1,11 +1,12 @@
 import { axisKeys, memberAxis, structureAxis } from '../quantities/axis-names';
 import type { DisplayUnits } from '../quantities/display';
 import { digitsOfShare, inUnit, showNumber, showQuantity } from '../quantities/show';
-import { isPlane, STIFFNESS_WIDTH } from '../stiffness/structure';
+import { FREEDOMS, isPlane, STIFFNESS_WIDTH } from '../stiffness/structure';
 import type { Formula, WorkingsBlock, WorkingsStep, WorkingsStepId } from './blocks';
 import type { FixedEnds } from './fixed-ends';
 import type { Dense } from './matrix';
 import { contributionsTo, type Worked, type WorkedMember } from './worked';
+import { WORKINGS_DIGITS } from './text';
 import { fixedEndFormulas, formulas, steps as TITLES, words as WORDS } from './words';
 
 /** Entries of K that are opened, at most: with more of them nobody reads on. */
@@ -84,7 +85,7 @@ class Told {
     return own.map((e) => {
       const { letter, sign } = memberAxis(this.display, axisKeys[e % 3]!);
       const turns = e % 6 >= 3;
-      return { turns, sense: sign, label: `${turns ? 'θ' : ''}${letter}${e < 6 ? '₁' : '₂'}` };
+      return { turns, sense: sign, label: `${turns ? this.turn(letter) : letter}${e < 6 ? '₁' : '₂'}` };
     });
   }
 
@@ -97,18 +98,31 @@ class Told {
     return member.own.map((e) => ({ turns: e % 6 >= 3, sense: structureAxis(this.display, axisKeys[e % 3]!).sign }));
   }
 
+  /** In the plane there is one. */
+  private turn(letter: string): string {
+    return isPlane(this.of.structure) ? 'θ' : `θ${letter}`;
+  }
+
   freedoms(): readonly WorkingsBlock[] {
     const { structure, numbered } = this.of;
-    const rows = numbered.all.map(({ number, node, component, state, spring }) => {
-      const { letter } = structureAxis(this.display, axisKeys[component % 3]!);
-      const own = structure.supportRotations.has(node) ? '′' : '';
-      const stiffness = showNumber(this.scaled(spring, 1, component < 3 ? -1 : 1), 5);
-      const held = state === 'held' ? WORDS.held : spring > 0 ? WORDS.sprung(stiffness) : WORDS.free;
-      return [number, structure.names.nodes[node]!, `${component < 3 ? 'u' : 'θ'}${letter}${own}`, held];
+    const components = structure.active.filter((k) => numbered.all.some(({ component }) => component === k));
+    const names = components.map((k) => {
+      const { letter } = structureAxis(this.display, axisKeys[k % 3]!);
+      return k < 3 ? `u${letter}` : this.turn(letter);
     });
+    const rows = structure.names.nodes.map((name, node) => [
+      `${name}${structure.supportRotations.has(node) ? WORDS.ownAxes : ''}`,
+      ...components.map((k) => {
+        const one = numbered.all[numbered.places[FREEDOMS * node + k]!];
+        if (!one) return '·';
+        if (one.state === 'held') return `${one.number} ${WORDS.held}`;
+        const stiffness = showNumber(this.scaled(one.spring, 1, k < 3 ? -1 : 1), WORKINGS_DIGITS);
+        return one.spring > 0 ? `${one.number} ${WORDS.sprung(stiffness)}` : String(one.number);
+      }),
+    ]);
     return [
       text(WORDS.units(this.display.force, this.length)),
-      { is: 'table', columns: [WORDS.number, WORDS.node, WORDS.component, WORDS.support], rows },
+      { is: 'table', columns: [WORDS.node, ...names], rows },
       ...(numbered.places.some((place, f) => place < 0 && structure.active.includes(f % 6)) ? [text(WORDS.idle)] : []),
     ];
   }
@@ -130,12 +144,13 @@ class Told {
       ),
     );
     return [
-      text(WORDS.member(one.id, showQuantity(one.L, this.length, 5))),
+      text(WORDS.member(one.id, showQuantity(one.L, this.length, WORKINGS_DIGITS))),
       formula(isSheared ? formulas.sheared : isPlane(s) ? formulas.plane : formulas.space),
       this.matrix(formulas.k, labels, labels, this.stiffness(one.k, local)),
       ...one.condensations.flatMap(({ freedom, spring, k }) => {
         const { label, turns } = local[one.own.indexOf(freedom)]!;
-        const against = spring > 0 ? WORDS.againstSpring(showNumber(this.scaled(spring, 1, turns ? 1 : -1), 5)) : '';
+        const against =
+          spring > 0 ? WORDS.againstSpring(showNumber(this.scaled(spring, 1, turns ? 1 : -1), WORKINGS_DIGITS)) : '';
         return [text(WORDS.released(label, against)), this.matrix(formulas.kReleased, labels, labels, this.stiffness(k, local))];
       }),
       this.matrix(formulas.T, labels, numbers, T),
@@ -154,7 +169,7 @@ class Told {
       const vectors = [...one.loads.map(({ actions }) => one.own.map((e) => actions[e]!)), one.fixed, ...(one.condensations.length > 0 ? [one.released] : [])];
       const told = vectors.map((values) => this.vector(values, local, 'forces').map(([value]) => value!));
       return [
-        text(WORDS.member(one.id, showQuantity(one.L, this.length, 5))),
+        text(WORDS.member(one.id, showQuantity(one.L, this.length, WORKINGS_DIGITS))),
         ...[...new Set(one.loads.map((load) => load.formula))].map((kind) => formula(fixedEndFormulas[kind])),
         this.matrix(formulas.f, labels, columns, labels.map((_, i) => told.map((values) => values[i]!))),
       ];
@@ -163,10 +178,10 @@ class Told {
 
   /** What a load is: its sizes and where it lies. */
   private loadWords({ formula: kind, axis, a, b, at, to }: FixedEnds): string {
-    if (kind === 'strain') return `ε₀ ${showNumber(at, 5)}, κ₀ ${showNumber(to, 5)}`;
+    if (kind === 'strain') return `ε₀ ${showNumber(at, WORKINGS_DIGITS)}, κ₀ ${showNumber(to, WORKINGS_DIGITS)}`;
     const { letter, sign } = memberAxis(this.display, axisKeys[axis % 3]!);
-    const size = (value: number, lengths: number): string => showNumber(sign * this.scaled(value, 1, lengths), 5);
-    const place = (x: number): string => showNumber(this.scaled(x, 0, 1), 5);
+    const size = (value: number, lengths: number): string => showNumber(sign * this.scaled(value, 1, lengths), WORKINGS_DIGITS);
+    const place = (x: number): string => showNumber(this.scaled(x, 0, 1), WORKINGS_DIGITS);
     if (a === b) return `${axis < 3 ? 'F' : 'M'}${letter} ${size(at, axis < 3 ? 0 : 1)}, a ${place(a)}`;
     const both = at === to ? size(at, -1) : `${size(at, -1)} … ${size(to, -1)}`;
     return `q${letter} ${both}${kind === 'uniform' || kind === 'linear' ? '' : `, ${place(a)} … ${place(b)}`}`;
@@ -190,7 +205,7 @@ class Told {
         const parts = contributionsTo(this.of, i, j);
         if (parts.length < 2) continue;
         const shown = (value: number): string =>
-          showNumber(this.stiffness([[value]], [this.sensed[i]!], [this.sensed[j]!])[0]![0]!, 5);
+          showNumber(this.stiffness([[value]], [this.sensed[i]!], [this.sensed[j]!])[0]![0]!, WORKINGS_DIGITS);
         const sum = parts.map(
           ({ member, value }) => `${shown(value)} (${member === 'spring' ? WORDS.spring : structure.names.members[member]!})`,
         );
@@ -237,7 +252,7 @@ class Told {
       this.vector(one.forces, local, 'forces'),
     ];
     const values = local.map((_, i) => [d[i]![0]!, s[i]![0]! - f[i]![0]!, f[i]![0]!, s[i]![0]!]);
-    return [text(WORDS.member(one.id, showQuantity(one.L, this.length, 5))), formula(formulas.ends), this.matrix(formulas.s, local.map(({ label }) => label), ['d', 'k·d', 'f', 's'], values)]; // oxfmt-ignore
+    return [text(WORDS.member(one.id, showQuantity(one.L, this.length, WORKINGS_DIGITS))), formula(formulas.ends), this.matrix(formulas.s, local.map(({ label }) => label), ['d', 'k·d', 'f', 's'], values)]; // oxfmt-ignore
   }
 
   reactions(): readonly WorkingsBlock[] {
@@ -249,15 +264,10 @@ class Told {
 
   check(): readonly WorkingsBlock[] {
     const { differs } = this.of;
-    const digits = digitsOfShare(Math.max(differs.displacements, differs.ends, differs.reactions));
-    const rows = (['displacements', 'ends', 'reactions'] as const).map((key) => [
-      WORDS[key],
-      WORDS.part(showNumber(differs[key], 2)),
-    ]);
-    return [
-      text(WORDS.agrees(digits === Infinity ? 'the last digit' : `${digits} digits`)),
-      { is: 'table', columns: ['', WORDS.differs], rows },
-    ];
+    const worst = Math.max(differs.displacements, differs.ends, differs.reactions);
+    const said = (share: number): string => WORDS.digits(digitsOfShare(share));
+    const rows = (['displacements', 'ends', 'reactions'] as const).map((key) => [WORDS[key], said(differs[key])]);
+    return [text(WORDS.agrees(said(worst))), { is: 'table', columns: ['', WORDS.agreesTo], rows }];
   }
 }
 

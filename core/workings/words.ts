@@ -17,14 +17,11 @@ export const steps: Readonly<Record<WorkingsStepId, string>> = {
 
 export const words = {
   units: (force: string, length: string): string => `All numbers in ${force}, ${length} and rad.`,
-  number: 'No.',
   node: 'Node',
-  component: 'Component',
-  support: 'Support',
-  free: 'free',
+  ownAxes: ' (in axes of its own)',
   held: 'held',
   sprung: (stiffness: string): string => `spring ${stiffness}`,
-  idle: 'What nothing stiffens has no number.',
+  idle: 'What nothing stiffens has no number (·).',
   member: (id: string, L: string): string => `Member ${id}, L = ${L}`,
   released: (freedom: string, spring: string): string =>
     `Released: ${freedom}${spring}. It is eliminated: k becomes k less the product of its column and its row over what resists it.`,
@@ -43,14 +40,15 @@ export const words = {
   noneFree: 'No freedom is free: nothing moves.',
   inverse: 'K of the free freedoms turned round',
   agrees: (digits: string): string => `All of it agrees with the analysis to ${digits}.`,
-  differs: 'differs by',
+  agreesTo: 'agree to',
+  digits: (digits: number): string => (digits === Infinity ? 'the last digit' : `${digits} digits`),
   displacements: 'Displacements',
   ends: 'Forces at ends',
   reactions: 'Reactions',
-  part: (share: string): string => `${share} of the largest`,
-  held0: 'The motions that nothing resists are held by the analysis: there are no workings of them. Hold the structure first',
+  unheld: 'The motions that nothing resists are held by the analysis: there are no workings of them. Hold the structure first',
   large: (members: number, most: number): string =>
     `Workings are written of up to ${most} members, and this model has ${members}. Work out a smaller part of it`,
+  noCase: (id: string, cases: string): string => `There is no case “${id}”. Choose one of ${cases}`,
   oneWay: 'Members or supports that act one way are sought set by set: there are no workings of that. Let them act both ways',
 };
 
@@ -78,7 +76,7 @@ export const fixedEndFormulas: Readonly<Record<FixedEndFormula, Formula>> = {
 
 export const formulas = {
   plane: formula(
-    'k = \\begin{bmatrix} \\tfrac{EA}{L} & 0 & 0 & -\\tfrac{EA}{L} & 0 & 0 \\\\ 0 & \\tfrac{12EI}{L^3} & \\tfrac{6EI}{L^2} & 0 & -\\tfrac{12EI}{L^3} & \\tfrac{6EI}{L^2} \\\\ 0 & \\tfrac{6EI}{L^2} & \\tfrac{4EI}{L} & 0 & -\\tfrac{6EI}{L^2} & \\tfrac{2EI}{L} \\\\ -\\tfrac{EA}{L} & 0 & 0 & \\tfrac{EA}{L} & 0 & 0 \\\\ 0 & -\\tfrac{12EI}{L^3} & -\\tfrac{6EI}{L^2} & 0 & \\tfrac{12EI}{L^3} & -\\tfrac{6EI}{L^2} \\\\ 0 & \\tfrac{6EI}{L^2} & \\tfrac{2EI}{L} & 0 & -\\tfrac{6EI}{L^2} & \\tfrac{4EI}{L} \\end{bmatrix}',
+    'k = \\begin{matrix} \\tfrac{EA}{L} & 0 & 0 & -\\tfrac{EA}{L} & 0 & 0 \\\\ 0 & \\tfrac{12EI}{L^3} & \\tfrac{6EI}{L^2} & 0 & -\\tfrac{12EI}{L^3} & \\tfrac{6EI}{L^2} \\\\ 0 & \\tfrac{6EI}{L^2} & \\tfrac{4EI}{L} & 0 & -\\tfrac{6EI}{L^2} & \\tfrac{2EI}{L} \\\\ -\\tfrac{EA}{L} & 0 & 0 & \\tfrac{EA}{L} & 0 & 0 \\\\ 0 & -\\tfrac{12EI}{L^3} & -\\tfrac{6EI}{L^2} & 0 & \\tfrac{12EI}{L^3} & -\\tfrac{6EI}{L^2} \\\\ 0 & \\tfrac{6EI}{L^2} & \\tfrac{2EI}{L} & 0 & -\\tfrac{6EI}{L^2} & \\tfrac{4EI}{L} \\end{matrix}',
     'k: EA/L along; 12EI/L³, 6EI/L², 4EI/L and 2EI/L in bending',
   ),
   space: formula(
@@ -93,7 +91,7 @@ export const formulas = {
   joint: formula('P = P_\\text{nodes} - \\sum T^{\\mathsf T} f', 'P = P of the nodes − Σ Tᵀ·f'),
   assembled: formula('K_{ij} = \\sum K^{\\text{member}}_{ij} + \\text{springs}', 'Kᵢⱼ = Σ Kᵢⱼ of the members + springs'),
   parted: formula(
-    '\\begin{bmatrix} K_{ff} & K_{fh} \\\\ K_{hf} & K_{hh} \\end{bmatrix} \\begin{bmatrix} d_f \\\\ d_h \\end{bmatrix} = \\begin{bmatrix} P_f \\\\ P_h + R \\end{bmatrix}',
+    '\\begin{matrix} K_{ff} & K_{fh} \\\\ K_{hf} & K_{hh} \\end{matrix}\\; \\begin{matrix} d_f \\\\ d_h \\end{matrix} = \\begin{matrix} P_f \\\\ P_h + R \\end{matrix}',
     '[Kff Kfh; Khf Khh]·[df; dh] = [Pf; Ph + R]',
   ),
   solved: formula('d_f = K_{ff}^{-1} (P_f - K_{fh} d_h)', 'df = Kff⁻¹·(Pf − Kfh·dh)'),

@@ -1,0 +1,112 @@
+import { describe, expect, test } from '@jest/globals';
+import { displayOf } from '../quantities/display';
+import { clamp, E, I, pin, sketch, type Sketch } from '../test/build';
+import { workingsOf } from './ask';
+import { workingsSteps, type WorkingsBlock, type WorkingsStepId } from './blocks';
+import { workingsStepsOf } from './steps';
+import { workingsText } from './text';
+import type { Worked } from './worked';
+
+const EI = E * I;
+/** A rail over four feet, spans of 4, 6 and 3 m: uniform, central and eccentric loads; only its joints 2 and 3 turn. */
+const rail = (): Sketch => ({
+  nodes: [['1', 0, 0], ['2', 4, 0], ['3', 10, 0], ['4', 13, 0]],
+  members: [['a', '1', '2'], ['b', '2', '3'], ['c', '3', '4']],
+  supports: [clamp('1'), pin('2'), pin('3'), clamp('4')],
+  loads: [
+    { type: 'line', member: 'a', from: { wy: -12 }, to: { wy: -12 } },
+    { type: 'point', member: 'b', at: 0.5, fy: -20 },
+    { type: 'point', member: 'c', at: 1 / 3, fy: -9 },
+  ],
+}); // oxfmt-ignore
+
+const found = (of: Sketch, caseId = 'Q'): Worked => {
+  const one = workingsOf(sketch(of), caseId);
+  if (typeof one === 'string' || 'notices' in one) throw new Error(JSON.stringify(one));
+  return one;
+};
+const blocks = (of: Worked, step: WorkingsStepId): readonly WorkingsBlock[] =>
+  workingsStepsOf(of, displayOf({ display: { force: 'N', length: 'm' } })).find(({ id }) => id === step)!.blocks;
+const matrices = (of: Worked, step: WorkingsStepId) => blocks(of, step).flatMap((one) => (one.is === 'matrix' ? [one] : []));
+const near = (ours: readonly (readonly number[])[], theirs: readonly (readonly number[])[]): void => {
+  const size = Math.max(...theirs.flat().map(Math.abs));
+  ours.forEach((row, i) => row.forEach((one, j) => expect(Math.abs(one - theirs[i]![j]!)).toBeLessThan(1e-12 * size)));
+};
+
+describe('a rail worked out by hand', () => {
+  const of = found(rail());
+
+  test('has two free freedoms, which come first', () => {
+    expect(of.numbered.free).toBe(2);
+    const [table] = blocks(of, 'freedoms').filter((one) => one.is === 'table');
+    expect(table).toMatchObject({ columns: ['Node', 'uX', 'uY', 'θ'], rows: [['1', '3 held', '4 held', '5 held'], ['2', '6 held', '7 held', '1'], ['3', '8 held', '9 held', '2'], ['4', '10 held', '11 held', '12 held']] }); // oxfmt-ignore
+  });
+  test('K of these is EI·[5/3 1/3; 1/3 2], its inverse 9/29·[2 −1/3; −1/3 5/3]/EI', () => {
+    near(matrices(of, 'partition')[0]!.values, [[(5 / 3) * EI, EI / 3], [EI / 3, 2 * EI]]); // oxfmt-ignore
+    near(matrices(of, 'solution')[0]!.values, [[18 / 29 / EI, -3 / 29 / EI], [-3 / 29 / EI, 15 / 29 / EI]]); // oxfmt-ignore
+  });
+  test('fixed-end moments: qL²/12 = 16, FL/8 = 15, Fab²/L² = 4 and Fa²b/L² = 2', () => {
+    const moments = matrices(of, 'fixed-ends').map(({ rows, values }) => [
+      values[rows.indexOf('θ₁')]!.at(-1)!,
+      values[rows.indexOf('θ₂')]!.at(-1)!,
+    ]);
+    near(moments, [[16, -16], [15, -15], [4, -2]]); // oxfmt-ignore
+  });
+  test('loads on the joints are 1 and 11, turns −15/29 and 162/29 over EI', () => {
+    near(matrices(of, 'joint-loads')[0]!.values.slice(0, 2), [[0, 1, 1], [0, 11, 11]]); // oxfmt-ignore
+    near(matrices(of, 'solution')[1]!.values.slice(0, 2), [[-15 / 29 / EI], [162 / 29 / EI]]);
+  });
+  test('end moments are k·d + f, and the joints balance', () => {
+    const [a, b, c] = matrices(of, 'ends').map(({ rows, values }) => [values[rows.indexOf('θ₁')]!.at(-1)!, values[rows.indexOf('θ₂')]!.at(-1)!]) as [number[], number[], number[]]; // oxfmt-ignore
+    near([a], [[-7.5 / 29 + 16, -15 / 29 - 16]]);
+    near([b], [[(4 * -15 + 2 * 162) / 29 / 6 + 15, (2 * -15 + 4 * 162) / 29 / 6 - 15]]);
+    near([c], [[(4 * 162) / 29 / 3 + 4, (2 * 162) / 29 / 3 - 2]]);
+    expect(a[1]! + b[0]!).toBeCloseTo(0, 12);
+    expect(b[1]! + c[0]!).toBeCloseTo(0, 12);
+  });
+  test('entries of K open into what members give', () => {
+    const [table] = blocks(of, 'assembly').filter((one) => one.is === 'table');
+    expect((table as { rows: unknown[][] }).rows.map(([entry]) => entry)).toEqual(expect.arrayContaining(['1, 1', '2, 2']));
+    expect(JSON.stringify(table)).toMatch(/\(a\) \+ .*\(b\) = /);
+  });
+  test('as text every step has its number and title, and it ends with how well it agrees', () => {
+    const text = workingsText(workingsStepsOf(of, displayOf({})));
+    expect(workingsSteps.every((_, i) => text.includes(`\n${i + 1}  `) || text.startsWith(`${i + 1}  `))).toBe(true);
+    expect(text).toMatch(/All of it agrees with the analysis to (1[0-9] digits|the last digit)/);
+  });
+  test('of one member only that is shown', () => {
+    const steps = workingsStepsOf(of, displayOf({}), new Set(['b']));
+    expect(JSON.stringify(steps.find(({ id }) => id === 'members'))).not.toContain('Member a');
+  });
+});
+
+describe('each of what the analysis does has its step', () => {
+  const said = (of: Sketch): string => workingsText(workingsStepsOf(found(of), displayOf({})));
+  const rest = rail();
+
+  test('a hinge and a spring in an end are condensed one after the other', () => {
+    const text = said({ ...rest, members: [['a', '1', '2', { releases: { end: { mz: 'free' } } }], ['b', '2', '3', { releases: { start: { mz: 5000 } } }], ['c', '3', '4']] }); // oxfmt-ignore
+    expect(text).toContain('Released: θ₂. It is eliminated');
+    expect(text).toContain('Released: θ₁ against a spring of 5. It is eliminated');
+    expect(text).toContain('What releases leave of them');
+  });
+  test('springs of supports, settlements, and truss nodes that nothing turns', () => {
+    expect(said({ ...rest, supports: [clamp('1'), { node: '2', ux: 'fixed', uy: 4e6 }, pin('3'), clamp('4')] })).toMatch(
+      /spring 4000/,
+    );
+    const settled = found({ ...rest, loads: [{ type: 'settlement', node: '3', uy: -0.01 }] });
+    expect(settled.imposed.some((one) => one === -0.01)).toBe(true);
+    expect(said({ nodes: [['1', 0, 0], ['2', 4, 0], ['3', 2, 2]], members: [['a', '1', '3', { behaviour: 'truss' }], ['b', '2', '3', { behaviour: 'truss' }]], supports: [pin('1'), pin('2')], loads: [{ type: 'node', node: '3', fy: -1000 }] })).toContain('has no number (·)'); // oxfmt-ignore
+  });
+});
+
+describe('there are none', () => {
+  test.each([
+    ['of a case that is not there', { ...rail() }, 'R', 'There is no case “R”. Choose one of Q'],
+    ['of members that act one way', { ...rail(), members: [['a', '1', '2', { behaviour: 'tensionOnly' }], ['b', '2', '3'], ['c', '3', '4']] } as Sketch, 'Q', 'act one way'], // oxfmt-ignore
+    ['of many members', { nodes: Array.from({ length: 70 }, (_, i) => [String(i), i, 0] as const), members: Array.from({ length: 69 }, (_, i) => [`m${i}`, String(i), String(i + 1)] as const), supports: [clamp('0')] } as Sketch, 'Q', 'up to 60 members, and this model has 69'], // oxfmt-ignore
+  ])('%s', (_, of, id, words) => expect(workingsOf(sketch(of), id)).toContain(words));
+  test('of a structure that can move: its notices', () => {
+    expect(workingsOf(sketch({ ...rail(), supports: [pin('1')] }), 'Q')).toHaveProperty('notices');
+  });
+});

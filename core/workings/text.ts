@@ -1,0 +1,33 @@
+import { showNumber } from '../quantities/show';
+import type { WorkingsBlock, WorkingsStep } from './blocks';
+
+/** Digits that all numbers of workings are written with. */
+export const WORKINGS_DIGITS = 5;
+
+/** Workings as plain text, numbers under each other. */
+export const workingsText = (steps: readonly WorkingsStep[]): string =>
+  steps.map(({ title, blocks }, i) => [`${i + 1}  ${title}`, '', ...blocks.flatMap((block) => [...linesOf(block), ''])].join('\n')).join('\n'); // oxfmt-ignore
+
+function linesOf(block: WorkingsBlock): readonly string[] {
+  switch (block.is) {
+    case 'text':
+      return [block.text];
+    case 'formula':
+      return [`    ${block.plain}`];
+    case 'table':
+      return inColumns([block.columns, ...block.rows.map((row) => row.map(String))], 'left');
+    case 'matrix': {
+      const { name, rows, columns, values } = block;
+      return inColumns([[name.plain, ...columns], ...values.map((row, i) => [rows[i]!, ...row.map((one) => showNumber(one, WORKINGS_DIGITS))])], 'right'); // oxfmt-ignore
+    }
+  }
+}
+
+function inColumns(rows: readonly (readonly string[])[], side: 'left' | 'right'): readonly string[] {
+  const widths = (rows[0] ?? []).map((_, j) => Math.max(...rows.map((row) => [...row[j]!].length)));
+  const padded = (text: string, j: number): string => {
+    const space = ' '.repeat(widths[j]! - [...text].length);
+    return side === 'left' || j === 0 ? text + space : space + text;
+  };
+  return rows.map((row) => `  ${row.map(padded).join('  ')}`.trimEnd());
+}
