@@ -18,6 +18,9 @@ import { readGoverningSums } from '@rigid-beam/core/results/governs';
 import { readExtremes } from '@rigid-beam/core/results/read-extremes';
 import { ended } from '@rigid-beam/core/results/read-now';
 import { responseOf } from '@rigid-beam/core/results/sums';
+import { workingsIn } from '@rigid-beam/core/workings/ask';
+import { workingsStepsOf } from '@rigid-beam/core/workings/steps';
+import type { Worked } from '@rigid-beam/core/workings/worked';
 import { compile } from '@rigid-beam/core/stiffness/compile';
 import { assembleStiffness } from '@rigid-beam/core/stiffness/assemble';
 import { memberMatrices } from '@rigid-beam/core/stiffness/member-matrices';
@@ -182,6 +185,12 @@ const measurements: Record<string, () => object> = {
     const together = solution!.outcomes.findIndex(({ id }) => id === 'Earthquake');
     const earthquake = median(3, () => ended(readExtremes(solution!, together)));
     return { members: tenThousand.members.length, ten: of(thousand), tenOfMany: of(tenThousand), earthquake };
+  },
+  workings: () => {
+    const model = building(2, 8, 1);
+    const { solution } = solve(model);
+    const found = (): Worked => workingsIn(model, solution!, model.cases[0]!.id) as Worked;
+    return { members: model.members.length, time: median(7, () => workingsStepsOf(found(), defaultDisplay)) };
   },
   influence: () => {
     const model = spaceBuilding(12, 12, 22, 1);

@@ -102,10 +102,10 @@ describe('rigid-beam solve', () => {
   });
 
   test('workings print their steps as text, as a page and as JSON; what is not there is refused by name', () => {
-    const { code, out } = command(['workings', lintel, '--case', 'C', '--steps', 'freedoms,check']);
+    const { code, out } = command(['workings', lintel, '--case', 'Q1', '--steps', 'freedoms,check']);
     expect(code).toBe(0);
     expect(out).toMatch(
-      /^Lintel over the potting bench · C\n\n1 {2}Freedoms\n[^]*2 {2}Compared with the analysis\n[^]*agrees with the analysis to/,
+      /^Lintel over the potting bench · Q1\n\n1 {2}Freedoms\n[^]*2 {2}Compared with the analysis\n[^]*agrees with the analysis to/,
     );
     expect(out).not.toContain('Fixed-end');
     expect(command(['workings', lintel, '--as', 'html', '--numbers', 'both']).out).toMatch(/^<!doctype html>[^]*<math/);
@@ -117,7 +117,7 @@ describe('rigid-beam solve', () => {
       /There is no step “magic”. Choose of freedoms, members/,
     );
     expect(command(['workings', lintel, '--members', 'x']).err).toMatch(/There is no member “x”/);
-    expect(command(['workings', lintel, '--case', 'x']).err).toMatch(/There is no case “x”. Choose one of/);
+    expect(command(['workings', lintel, '--case', 'x']).err).toMatch(/There is no case and no sum “x”. Choose one of/);
   });
 
   test('takes stations, cases and standard input', () => {

@@ -3,6 +3,7 @@ import type { Model } from '@rigid-beam/core/model/model';
 import { isReadAhead } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { actingFactors } from './acting-factors';
+import { freedomItems } from './freedom-items';
 import { FRONT, inDepth, isCrowded } from './behind';
 import { barLabels, barsOf, type Bar } from './axial-items';
 import { colouredItems, colouredOf } from './coloured-items';
@@ -65,6 +66,7 @@ export function sheetItems(model: Model, solution: Solution | undefined, view: V
     ...(shown && view.deflected && !isDeflection(view.quantity) ? deflected(model, shown, view) : []),
     ...structureItems(model, view, { ...diagram, slack: shown?.slack?.[view.outcome] }),
     ...(view.supports === 'none' ? [] : supportItems(model, view, liftedNodes(shown, view.outcome))),
+    ...(view.freedoms ? freedomItems(model, view.freedoms, view) : []),
     ...(shown && view.reactions ? reactionItems(model, shown, view.outcome, view) : []),
   ];
 }

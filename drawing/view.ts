@@ -1,3 +1,4 @@
+import type { WorkedFreedom } from '@rigid-beam/core/workings/freedoms';
 import { quantityTable, type Quantity } from '@rigid-beam/core/results/quantities';
 import type { Solution } from '@rigid-beam/core/results/results';
 import type { DrawnCut } from './drawn-cut';
@@ -83,6 +84,8 @@ export interface View extends Seen {
   readonly resultant: boolean;
   readonly deflected: boolean;
   readonly reactions: boolean;
+  /** Freedoms at their nodes with the numbers that the workings give them. */
+  readonly freedoms?: readonly WorkedFreedom[] | undefined;
   readonly dimensions: Exclude<Strength, 'said'>;
   readonly names: boolean;
   /** Members at their true depth, and the name of each section once per run of members that have it. */

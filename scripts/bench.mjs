@@ -97,6 +97,7 @@ async function engine() {
   const oneSided = run('one-sided');
   const [secondOrder, buckling] = [run('second order'), run('buckling')];
   const naturalModes = run('natural modes');
+  const workings = run('workings');
   again();
   return {
     short,
@@ -111,6 +112,7 @@ async function engine() {
     secondOrder,
     buckling,
     naturalModes,
+    workings,
     factors,
   };
 }
@@ -297,6 +299,7 @@ what was measured in the same run vary less.
 | ${engineTimes.buckling.members.toLocaleString('en')} members in space, first critical load of one case; the first six | ${milliseconds(engineTimes.buckling.first)}; ${milliseconds(engineTimes.buckling.six)} |
 | 1,056 members in space, ten natural modes, with solving (1 s); ${engineTimes.naturalModes.members.toLocaleString('en')} members (15 s) | ${seconds(engineTimes.naturalModes.ten)}; ${seconds(engineTimes.naturalModes.tenOfMany)} |
 | the same 1,056 in an earthquake of ten modes and two directions: extremes of all quantities on all members | ${seconds(engineTimes.naturalModes.earthquake)} |
+| workings of ${engineTimes.workings.members} members in the plane, every step (100 ms) | ${milliseconds(engineTimes.workings.time)} |
 | an influence line of a moment in it, of one case | ${milliseconds(engineTimes.influence.time)} |
 | a train of four axles that travels over ${engineTimes.travelling.run} of ${engineTimes.travelling.members} members in the plane, in a sum: extremes of all quantities on all members | ${seconds(engineTimes.travelling.time)} |
 | the same 500: largest memory of the process | ${(engineTimes.manySums.memory / 1e9).toFixed(2)} GB |

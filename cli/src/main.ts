@@ -94,7 +94,7 @@ program
   .command('workings')
   .description('print how the results of a case come about, step by step as the stiffness method is taught')
   .argument('<file>', 'model file, or - for standard input')
-  .option('--case <id>', 'of this case; the first one where it is left out')
+  .option('--case <id>', 'of this case or sum; the first case where it is left out')
   .option('--steps <steps>', `only these, a comma between them: ${workingsSteps.join(', ')}`)
   .option('--members <ids>', 'of these members only, a comma between them')
   .addOption(new Option('--as <format>', 'as what').choices(workingsFormats).default('text'))

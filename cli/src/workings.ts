@@ -1,5 +1,5 @@
 import { displayOf } from '@rigid-beam/core/quantities/display';
-import { workingsOf } from '@rigid-beam/core/workings/ask';
+import { workingsOf } from '@rigid-beam/core/workings/of-model';
 import { workingsSteps, type WorkingsStepId } from '@rigid-beam/core/workings/blocks';
 import { workingsStepsOf } from '@rigid-beam/core/workings/steps';
 import { workingsText } from '@rigid-beam/core/workings/text';

@@ -1,27 +1,24 @@
-import { AnalysisSession } from '../analysis/session';
+import { prepare } from '../analysis/prepare';
+import { actingCases, isRange } from '../combinations/outcome';
 import { oneSidedIn } from '../model/loads/one-sided';
 import type { Model } from '../model/model';
-import type { Notice } from '../model/notice';
+import type { Solution } from '../results/results';
+import { responseOf } from '../results/sums';
 import { words as WORDS } from './words';
 import { worked, type Worked } from './worked';
 
 /** Members whose workings are written. */
 export const MOST_WORKED = 60;
 
-/** The workings of a case of a sound model; or why there are none: notices of the analysis, or words. */
-export function workingsOf(model: Model, caseId: string): Worked | { readonly notices: readonly Notice[] } | string {
-  const c = model.cases.findIndex(({ id }) => id === caseId);
-  if (c < 0) return WORDS.noCase(caseId, model.cases.map(({ id }) => id).join(', '));
+/** The workings of a case or a sum of a solved model, in the first order; or why there are none. */
+export function workingsIn(model: Model, solution: Solution, id: string): Worked | string {
   if (model.members.length > MOST_WORKED) return WORDS.large(model.members.length, MOST_WORKED);
   if (oneSidedIn(model).length > 0) return WORDS.oneWay;
-  // Of the first order alone, whatever else the model asks for.
-  const { secondOrder: _, buckling: __, naturalModes: ___, ...analysis } = model.analysis ?? {};
-  const session = new AnalysisSession();
-  try {
-    const { solution, notices } = session.update({ ...model, analysis }).now;
-    if (!solution) return { notices };
-    return worked(session.system!, c, solution.responses[c]!) ?? WORDS.unheld;
-  } finally {
-    session.close();
-  }
+  const outcomes = solution.firstOrder ?? solution.outcomes;
+  const of = outcomes.findIndex((one) => one.id === id);
+  const one = outcomes[of];
+  if (!one) return WORDS.noCase(id, outcomes.filter((other) => !isRange(other)).map((other) => other.id).join(', ')); // oxfmt-ignore
+  const response = responseOf({ ...solution, outcomes }, of);
+  if (one.kind === 'shape' || !response) return WORDS.noOne(id);
+  return worked(prepare(model).prepared, actingCases(one), response) ?? WORDS.unheld;
 }

@@ -8,7 +8,8 @@ export interface Formula {
 
 /** What workings are made of: whoever shows them says what each of these looks like. */
 export type WorkingsBlock =
-  | { readonly is: 'text'; readonly text: string }
+  /** Words; with the id of the member that what follows is about. */
+  | { readonly is: 'text'; readonly text: string; readonly member?: string }
   | ({ readonly is: 'formula' } & Formula)
   /** A matrix or, with one column, a vector, with what stands at its rows and columns; numbers in the units that the workings name. */
   | {

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { displayOf } from '../quantities/display';
 import { clamp, E, I, pin, sketch, type Sketch } from '../test/build';
-import { workingsOf } from './ask';
+import { workingsOf } from './of-model';
 import { workingsSteps, type WorkingsBlock, type WorkingsStepId } from './blocks';
 import { workingsStepsOf } from './steps';
 import { workingsText } from './text';
@@ -66,7 +66,9 @@ describe('a rail worked out by hand', () => {
   });
   test('entries of K open into what members give', () => {
     const [table] = blocks(of, 'assembly').filter((one) => one.is === 'table');
-    expect((table as { rows: unknown[][] }).rows.map(([entry]) => entry)).toEqual(expect.arrayContaining(['1, 1', '2, 2']));
+    expect((table as { rows: readonly (readonly unknown[])[] }).rows.map(([entry]) => entry)).toEqual(
+      expect.arrayContaining(['1, 1', '2, 2']),
+    );
     expect(JSON.stringify(table)).toMatch(/\(a\) \+ .*\(b\) = /);
   });
   test('as text every step has its number and title, and it ends with how well it agrees', () => {
@@ -102,7 +104,7 @@ describe('each of what the analysis does has its step', () => {
 
 describe('there are none', () => {
   test.each([
-    ['of a case that is not there', { ...rail() }, 'R', 'There is no case “R”. Choose one of Q'],
+    ['of a case that is not there', { ...rail() }, 'R', 'There is no case and no sum “R”. Choose one of Q'],
     ['of members that act one way', { ...rail(), members: [['a', '1', '2', { behaviour: 'tensionOnly' }], ['b', '2', '3'], ['c', '3', '4']] } as Sketch, 'Q', 'act one way'], // oxfmt-ignore
     ['of many members', { nodes: Array.from({ length: 70 }, (_, i) => [String(i), i, 0] as const), members: Array.from({ length: 69 }, (_, i) => [`m${i}`, String(i), String(i + 1)] as const), supports: [clamp('0')] } as Sketch, 'Q', 'up to 60 members, and this model has 69'], // oxfmt-ignore
   ])('%s', (_, of, id, words) => expect(workingsOf(sketch(of), id)).toContain(words));

@@ -98,6 +98,10 @@ class Told {
     return member.own.map((e) => ({ turns: e % 6 >= 3, sense: structureAxis(this.display, axisKeys[e % 3]!).sign }));
   }
 
+  private about({ id, L }: WorkedMember): WorkingsBlock {
+    return { is: 'text', text: WORDS.member(id, showQuantity(L, this.length, WORKINGS_DIGITS)), member: id };
+  }
+
   /** In the plane there is one. */
   private turn(letter: string): string {
     return isPlane(this.of.structure) ? 'θ' : `θ${letter}`;
@@ -144,7 +148,7 @@ class Told {
       ),
     );
     return [
-      text(WORDS.member(one.id, showQuantity(one.L, this.length, WORKINGS_DIGITS))),
+      this.about(one),
       formula(isSheared ? formulas.sheared : isPlane(s) ? formulas.plane : formulas.space),
       this.matrix(formulas.k, labels, labels, this.stiffness(one.k, local)),
       ...one.condensations.flatMap(({ freedom, spring, k }) => {
@@ -169,7 +173,7 @@ class Told {
       const vectors = [...one.loads.map(({ actions }) => one.own.map((e) => actions[e]!)), one.fixed, ...(one.condensations.length > 0 ? [one.released] : [])];
       const told = vectors.map((values) => this.vector(values, local, 'forces').map(([value]) => value!));
       return [
-        text(WORDS.member(one.id, showQuantity(one.L, this.length, WORKINGS_DIGITS))),
+        this.about(one),
         ...[...new Set(one.loads.map((load) => load.formula))].map((kind) => formula(fixedEndFormulas[kind])),
         this.matrix(formulas.f, labels, columns, labels.map((_, i) => told.map((values) => values[i]!))),
       ];
@@ -252,7 +256,7 @@ class Told {
       this.vector(one.forces, local, 'forces'),
     ];
     const values = local.map((_, i) => [d[i]![0]!, s[i]![0]! - f[i]![0]!, f[i]![0]!, s[i]![0]!]);
-    return [text(WORDS.member(one.id, showQuantity(one.L, this.length, WORKINGS_DIGITS))), formula(formulas.ends), this.matrix(formulas.s, local.map(({ label }) => label), ['d', 'k·d', 'f', 's'], values)]; // oxfmt-ignore
+    return [this.about(one), formula(formulas.ends), this.matrix(formulas.s, local.map(({ label }) => label), ['d', 'k·d', 'f', 's'], values)]; // oxfmt-ignore
   }
 
   reactions(): readonly WorkingsBlock[] {

@@ -48,7 +48,8 @@ export const words = {
   unheld: 'The motions that nothing resists are held by the analysis: there are no workings of them. Hold the structure first',
   large: (members: number, most: number): string =>
     `Workings are written of up to ${most} members, and this model has ${members}. Work out a smaller part of it`,
-  noCase: (id: string, cases: string): string => `There is no case “${id}”. Choose one of ${cases}`,
+  noCase: (id: string, cases: string): string => `There is no case and no sum “${id}”. Choose one of ${cases}`,
+  noOne: (id: string): string => `${id} is no sum of loads: choose a case or a sum of cases`,
   oneWay: 'Members or supports that act one way are sought set by set: there are no workings of that. Let them act both ways',
 };
 

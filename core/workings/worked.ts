@@ -1,5 +1,5 @@
 import { LuDecomposition, Matrix } from 'ml-matrix';
-import type { System } from '../analysis/factorise';
+import type { Prepared } from '../analysis/prepare';
 import type { StructuralResponse } from '../results/results';
 import { BEND_WIDTH, bendingOf } from '../stiffness/bending';
 import { condense, condenseLoads, recoverEnds, type Condensed } from '../stiffness/condensation';
@@ -69,7 +69,6 @@ export interface Contribution {
 
 export interface Worked {
   readonly structure: Structure;
-  readonly loadCase: string;
   readonly numbered: Numbered;
   readonly members: readonly WorkedMember[];
   /** All freedoms, free ones first; springs of supports in it. */
@@ -91,13 +90,22 @@ export interface Worked {
 /** Free freedoms up to which K⁻¹ is shown. */
 const INVERTIBLE = 12;
 
+/** Cases that act, by place, with their factors. */
+export type Acting = readonly (readonly [at: number, factor: number])[];
+
+/** Workings that agree no better than this are none. */
+const AGREES = 1e-6;
+
 /**
- * One case worked out step by step as the stiffness method is taught, each from the one before it, and compared with what the solver found. Where a motion is resisted by nothing
- * the solver holds it, and there are no workings: undefined.
+ * A case or a sum of cases worked out step by step as the stiffness method is taught, each from the one before it, and compared with what the solver found. Where a motion is resisted
+ * by nothing the solver holds it, and there are no workings: undefined.
  */
-export function worked(system: System, loadCase: number, response: StructuralResponse): Worked | undefined {
-  const { structure: s, loose, basis } = system;
-  if (loose.artificialRestraints.length > 0 || basis.length > 0) return undefined;
+export function worked(
+  { structure: s, loose }: Pick<Prepared, 'structure' | 'loose'>,
+  acting: Acting,
+  response: StructuralResponse,
+): Worked | undefined {
+  if (loose.artificialRestraints.length > 0) return undefined;
   const places = numbered(s, loose);
   const own = isPlane(s) ? IN_PLANE : IN_SPACE;
   const begun = s.names.members.map((id, m) => stiffnessOf(s, m, id, own, places));
@@ -107,10 +115,10 @@ export function worked(system: System, loadCase: number, response: StructuralRes
     to.forEach((i, a) => i >= 0 && to.forEach((j, b) => j >= 0 && (K[i]![j]! += part[a]![b]!)));
   places.all.forEach(({ spring }, i) => (K[i]![i]! += spring));
   const direct = new Array<number>(n).fill(0);
-  eachOfCase(s, 'nodeLoads', loadCase, (f, value) => places.places[f]! >= 0 && (direct[places.places[f]!]! += value));
+  eachActing(s, 'nodeLoads', acting, (f, value) => places.places[f]! >= 0 && (direct[places.places[f]!]! += value));
   const imposed = new Array<number>(n).fill(0);
-  eachOfCase(s, 'settlements', loadCase, (f, value) => places.places[f]! >= 0 && (imposed[places.places[f]!]! += value));
-  const loaded = begun.map((one) => loadsOf(s, one, loadCase));
+  eachActing(s, 'settlements', acting, (f, value) => places.places[f]! >= 0 && (imposed[places.places[f]!]! += value));
+  const loaded = begun.map((one) => loadsOf(s, one, acting));
   const equivalent = new Array<number>(n).fill(0);
   loaded.forEach(({ joint }, m) => begun[m]!.places.forEach((i, a) => i >= 0 && (equivalent[i]! += joint[a]!)));
   // A spring whose foot moves pushes.
@@ -122,12 +130,10 @@ export function worked(system: System, loadCase: number, response: StructuralRes
   const reactions = places.all.map(({ state, spring }, i) =>
     state === 'held' ? sums[i]! - loads[i]! : spring * (imposed[i]! - displacements[i]!),
   );
-  const whole = { structure: s, loadCase: s.names.cases[loadCase]!, numbered: places, members, K, direct, equivalent, loads, imposed, displacements, reactions }; // oxfmt-ignore
-  return {
-    ...whole,
-    ...(places.free <= INVERTIBLE && places.free > 0 && { inverse: inverseOf(K, places.free) }),
-    differs: differencesOf(whole, response),
-  };
+  const whole = { structure: s, numbered: places, members, K, direct, equivalent, loads, imposed, displacements, reactions };
+  const differs = differencesOf(whole, response);
+  if (!(Math.max(differs.displacements, differs.ends, differs.reactions) < AGREES)) return undefined;
+  return { ...whole, ...(places.free <= INVERTIBLE && places.free > 0 && { inverse: inverseOf(K, places.free) }), differs };
 }
 
 type Begun = Pick<WorkedMember, 'index' | 'id' | 'L' | 'own' | 'places' | 'k' | 'condensations' | 'condensed' | 'T' | 'K'> & { readonly released0?: Condensed; readonly whole: Float64Array }; // oxfmt-ignore
@@ -173,8 +179,8 @@ function transformOf(s: Structure, m: number, own: readonly number[]): Dense {
 
 type Loaded = Pick<WorkedMember, 'loads' | 'fixed' | 'released' | 'joint'> & { readonly p: Float64Array };
 
-function loadsOf(s: Structure, { index, own, T, released0 }: Begun, loadCase: number): Loaded {
-  const loads = fixedEndsOf(s, index, loadCase);
+function loadsOf(s: Structure, { index, own, T, released0 }: Begun, acting: Acting): Loaded {
+  const loads = acting.flatMap(([at, factor]) => fixedEndsOf(s, index, at).map((one) => timesLoad(one, factor)));
   const sum = new Float64Array(N);
   for (const { actions } of loads) for (let i = 0; i < N; i++) sum[i]! += actions[i]!;
   const p = sum.map((one) => -one);
@@ -199,16 +205,22 @@ function endsOf(
   return { d, ends, forces: timesVector(k, ends).map((one, a) => one + fixed[a]!) };
 }
 
-function eachOfCase(
+const timesLoad = (one: FixedEnds, factor: number): FixedEnds =>
+  factor === 1
+    ? one
+    : { ...one, at: factor * one.at, to: factor * one.to, actions: one.actions.map((action) => factor * action) };
+
+function eachActing(
   s: Structure,
   table: 'nodeLoads' | 'settlements',
-  loadCase: number,
+  acting: Acting,
   take: (freedom: number, value: number) => void,
 ): void {
   const { first, nodes, values } = s[table];
   const all = new Float64Array(FREEDOMS * nodeCount(s));
-  for (let i = first[loadCase]!; i < first[loadCase + 1]!; i++)
-    for (let k = 0; k < FREEDOMS; k++) all[FREEDOMS * nodes[i]! + k]! += values[FREEDOMS * i + k]!;
+  for (const [at, factor] of acting)
+    for (let i = first[at]!; i < first[at + 1]!; i++)
+      for (let k = 0; k < FREEDOMS; k++) all[FREEDOMS * nodes[i]! + k]! += factor * values[FREEDOMS * i + k]!;
   if (table === 'nodeLoads') toOwnAxes(s, all);
   all.forEach((value, f) => value !== 0 && take(f, value));
 }

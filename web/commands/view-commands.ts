@@ -241,6 +241,11 @@ export const viewCommands: readonly Command[] = [
     run: done(({ editor }) => editor.show({ drawer: 'charts' })),
   },
   {
+    name: 'Show how it comes about',
+    inMenu: true,
+    run: done(({ editor }) => editor.show({ drawer: 'workings' })),
+  },
+  {
     name: 'Cut along a line',
     inMenu: true,
     run: done((sheet) => {

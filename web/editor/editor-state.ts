@@ -9,6 +9,7 @@ import type { Opened } from './opened';
 import type { Place } from './view-state';
 import { documentSlice, type DocumentSlice } from './slices/document';
 import { cutSlice, type CutSlice } from './slices/cut';
+import { workingsSlice, type WorkingsSlice } from './slices/workings';
 import { earlierSlice, type EarlierSlice } from './slices/earlier';
 import { influenceSlice, type InfluenceSlice } from './slices/influence';
 import { lookSlice, type LookSlice } from './slices/look';
@@ -19,7 +20,7 @@ import { solutionSlice, type SolutionSlice } from './slices/solution';
 
 /** All that one open model's page hangs on, a slice for each concern. */
 export interface EditorState
-  extends DocumentSlice, SolutionSlice, Place, LookSlice, InfluenceSlice, CutSlice, EarlierSlice, PageSlice {}
+  extends DocumentSlice, SolutionSlice, Place, LookSlice, InfluenceSlice, CutSlice, WorkingsSlice, EarlierSlice, PageSlice {}
 
 const slices: readonly Slice<object>[] = [
   documentSlice,
@@ -28,6 +29,7 @@ const slices: readonly Slice<object>[] = [
   lookSlice,
   influenceSlice,
   cutSlice,
+  workingsSlice,
   earlierSlice,
   pageSlice,
 ];
@@ -50,7 +52,7 @@ export function redrawOf(state: EditorState, before: EditorState): Slice<object>
 
 /** What of the state only switches the view. */
 export type Shown = PageSlice &
-  Pick<EditorState, 'diagramFactor' | 'scales' | 'style' | 'face' | 'hidden' | 'faded' | 'projectNumber'>;
+  Pick<EditorState, 'diagramFactor' | 'scales' | 'style' | 'face' | 'hidden' | 'faded' | 'projectNumber' | 'worked'>;
 
 /** Whether a part of a large structure is being dragged: then only members and diagrams move along, and the page waits. */
 export const isHeld = ({ preview, proposal, model }: EditorState): boolean =>

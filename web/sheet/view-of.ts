@@ -22,6 +22,9 @@ const HELD: Partial<View> = { values: 'none', kinks: false, governing: false, de
 /** Of a shape nothing is drawn but itself. */
 const SHAPE: Partial<View> = { quantity: 'none', also: NONE, deflected: true, reactions: false, loads: 'none', resultant: false };
 
+/** While the workings are read, the freedoms that they speak of. */
+const WORKED: Partial<View> = { quantity: 'none', also: NONE, deflected: false, reactions: false, dimensions: 'none', resultant: false }; // oxfmt-ignore
+
 /** What the sheet shows: what the stage is about and what the user switched, and of something large that is in hand only what is watched (docs/decisions/018). */
 export function viewOf(
   state: EditorState,
@@ -55,6 +58,7 @@ export function viewOf(
     scale,
     weight: look === 'turning' ? 1 : weightAt(model, seen, scale),
     ...(isShapeShown(state) && SHAPE),
+    ...(state.worked?.model === model && { ...WORKED, freedoms: state.worked.freedoms }),
     ...(isHeld(state) && HELD),
   };
 }

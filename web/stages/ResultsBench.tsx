@@ -79,6 +79,7 @@ export function ResultsBench({ sheet }: { readonly sheet: SheetController | unde
       <Row>
         <Button onPress={() => editor.show({ drawer: 'memberExtremes' })}>{WORDS.schedules}</Button>
         {sheet && <Button onPress={() => sheet.take(new CutTool(sheet))}>{CUT.draw}</Button>}
+        {linear && <Button onPress={() => editor.show({ drawer: 'workings' })}>{WORDS.workings}</Button>}
       </Row>
       <Fold title={THEN.title} remembered="then and now">
         <ThenAndNow solution={solution} outcome={outcome} />

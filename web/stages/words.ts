@@ -85,6 +85,7 @@ export const checks = {
 };
 
 export const resultsBench = {
+  workings: 'How it comes about',
   none: 'There are no results. The status at the top says why.',
   whatGovernsIn: (id: string): string => `What governs in ${id}`,
   reading: 'The envelope is being read. The sheet and the extremes follow when that is done; everything else goes on.',

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import styled from 'styled-components';
 import { ChartsDrawer } from '../cards/ChartsDrawer';
 import { isResultList } from '@rigid-beam/core/tables/results/lists';
@@ -9,6 +10,9 @@ import { useEditorState } from '../editor/use-editor';
 import { CaseStrip } from '../sheet/CaseStrip';
 import { Hold } from '../ui/Hold';
 import { lower as WORDS } from './words';
+
+/** Comes when somebody reads it. */
+const WorkingsDrawer = dynamic(() => import('../workings/WorkingsDrawer').then((all) => all.WorkingsDrawer), { ssr: false });
 
 const Place = styled.div`
   grid-area: lower;
@@ -28,6 +32,8 @@ export function LowerPanel() {
           <CaseStrip />
         ) : drawer === 'charts' ? (
           <ChartsDrawer />
+        ) : drawer === 'workings' ? (
+          <WorkingsDrawer />
         ) : isResultList(drawer) ? (
           <ResultSchedule list={drawer} />
         ) : (

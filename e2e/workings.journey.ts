@@ -1,0 +1,44 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { Application } from './application';
+import { keepsRules } from './keeps-rules';
+import { ModelPage } from './model-page';
+
+const application = new Application();
+beforeAll(() => application.start());
+afterAll(() => application.close());
+
+describe.each(['pointer', 'keys'] as const)('workings, by %s', (hands) => {
+  test('go from freedoms on the sheet to the comparison, follow the selection and the acting case, and live with the model', async () => {
+    const model = await ModelPage.open(application, 'Lintel over the potting bench');
+    const { page } = model;
+    const press = (name: string) => (hands === 'keys' ? model.pressByKey(name) : model.press(name));
+    const drawer = (): Promise<string> => page.$eval('section[aria-label^="How "]', (one) => (one as HTMLElement).innerText);
+    const reads = (words: string) =>
+      page.waitForFunction(
+        (text) => document.querySelector<HTMLElement>('section[aria-label^="How "]')?.innerText.includes(text),
+        {},
+        words,
+      );
+    if (hands === 'keys') await model.command('show how it comes about');
+    else await model.press('How it comes about');
+    await reads('All numbers in kN, m and rad.');
+    expect(await drawer()).toContain('9 held');
+    await press('2 Members');
+    await reads('Member b, L = 4.8 m');
+    expect(await page.$$eval('section[aria-label^="How "] math', (all) => all.length)).toBeGreaterThan(4);
+    // A member leads to the sheet, and then the workings are of it alone.
+    await press('Select member b');
+    await reads('Of b only, which is selected.');
+    expect(await drawer()).not.toContain('Member a');
+    await press('8 End forces');
+    await reads('k·d');
+    await press('10 Comparison');
+    await reads('All of it agrees with the analysis to');
+    await keepsRules('workings', page);
+    // The case that acts is the one that is worked out.
+    await model.command('go to case Q1');
+    await page.waitForSelector('section[aria-label="How Q1 comes about"]');
+    await press('Close the workings');
+    await page.waitForFunction(() => !document.querySelector('section[aria-label^="How "]'));
+  });
+});

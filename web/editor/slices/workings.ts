@@ -1,0 +1,10 @@
+import type { Model } from '@rigid-beam/core/model/model';
+import type { WorkedFreedom } from '@rigid-beam/core/workings/freedoms';
+import type { Slice } from './slice';
+
+export interface WorkingsSlice {
+  /** While the workings of a model are read: its freedoms as they number them, which stand on the sheet. */
+  readonly worked: { readonly model: Model; readonly freedoms: readonly WorkedFreedom[] } | undefined;
+}
+
+export const workingsSlice: Slice<WorkingsSlice> = { redraws: 'next frame', begin: { worked: () => undefined } };

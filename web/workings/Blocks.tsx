@@ -1,0 +1,156 @@
+'use client';
+
+import { showNumber } from '@rigid-beam/core/quantities/show';
+import type { Formula, WorkingsBlock } from '@rigid-beam/core/workings/blocks';
+import { WORKINGS_DIGITS } from '@rigid-beam/core/workings/text';
+import type { Worked } from '@rigid-beam/core/workings/worked';
+import { mathOf } from '@rigid-beam/drawing/workings/html-workings';
+import styled from 'styled-components';
+import { useEditor } from '../editor/use-editor';
+import { PlainButton } from '../ui/controls';
+import { workings as WORDS } from './words';
+
+const Wide = styled.div`
+  overflow-x: auto;
+  margin: 0.4rem 0;
+  font-variant-numeric: tabular-nums;
+  table {
+    border-collapse: collapse;
+  }
+  th {
+    padding: 0.1rem 0.45rem;
+    font-weight: 600;
+    color: var(--soft);
+    text-align: right;
+    white-space: nowrap;
+  }
+  td {
+    padding: 0.1rem 0.45rem;
+    border: 1px solid var(--rule);
+    text-align: right;
+    white-space: nowrap;
+  }
+  tbody {
+    border-left: 2px solid var(--ink);
+    border-right: 2px solid var(--ink);
+  }
+  &[data-kind='table'] {
+    th,
+    td {
+      text-align: left;
+    }
+    tbody {
+      border: 0;
+    }
+  }
+  math {
+    display: inline math;
+  }
+  mtable {
+    border-left: 2px solid;
+    border-right: 2px solid;
+    padding: 0 0.2rem;
+  }
+`;
+
+/** A formula in mathematical type; its TeX is our own. */
+const Math = ({ tex }: Pick<Formula, 'tex'>) => <span dangerouslySetInnerHTML={{ __html: mathOf(tex) }} />;
+
+interface BlockProps {
+  readonly block: WorkingsBlock;
+  readonly of: Worked;
+}
+
+/** A block of the workings; what stands for a member or a freedom leads to it on the sheet. */
+export function Block({ block, of }: BlockProps) {
+  const editor = useEditor();
+  switch (block.is) {
+    case 'text': {
+      const { text, member } = block;
+      if (member === undefined) return <p>{text}</p>;
+      return (
+        <h4>
+          <PlainButton aria-label={WORDS.selectMember(member)} onPress={() => editor.select([{ kind: 'member', id: member }])}>
+            {text}
+          </PlainButton>
+        </h4>
+      );
+    }
+    case 'formula':
+      return (
+        <Wide>
+          <Math tex={block.tex} />
+        </Wide>
+      );
+    case 'table':
+      return (
+        <Wide data-kind="table">
+          <table>
+            <thead>
+              <tr>
+                {block.columns.map((one) => (
+                  <th key={one} scope="col">
+                    {one}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {block.rows.map((row) => (
+                <tr key={String(row[0])}>
+                  {row.map((cell, j) => (
+                    <td key={block.columns[j]}>{cell}</td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </Wide>
+      );
+    case 'matrix':
+      return (
+        <Wide>
+          <table>
+            <thead>
+              <tr>
+                <th>
+                  <span dangerouslySetInnerHTML={{ __html: mathOf(block.name.tex, false) }} />
+                </th>
+                {block.columns.map((one, j) => (
+                  // Two loads may be called alike.
+                  <th key={`${one} ${j}`} scope="col">
+                    <Freedom label={one} of={of} />
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {block.values.map((row, i) => (
+                <tr key={`${block.rows[i]!} ${i}`}>
+                  <th scope="row">
+                    <Freedom label={block.rows[i]!} of={of} />
+                  </th>
+                  {row.map((one, j) => (
+                    <td key={`${block.columns[j]!} ${j}`}>{showNumber(one, WORKINGS_DIGITS)}</td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </Wide>
+      );
+  }
+}
+
+/** The number of a freedom leads to its node; other labels are words. */
+function Freedom({ label, of }: { readonly label: string; readonly of: Worked }) {
+  const editor = useEditor();
+  const freedom = /^\d+$/.test(label) ? of.numbered.all[Number(label) - 1] : undefined;
+  if (!freedom) return label;
+  const id = of.structure.names.nodes[freedom.node]!;
+  return (
+    <PlainButton aria-label={WORDS.selectNode(id, label)} onPress={() => editor.select([{ kind: 'node', id }])}>
+      {label}
+    </PlainButton>
+  );
+}
