@@ -32,7 +32,7 @@ describe.each(['pointer', 'keys'] as const)('workings, by %s', (hands) => {
     expect(await drawer()).not.toContain('Member a');
     await press('8 End forces');
     await reads('k·d');
-    await press('10 Comparison');
+    await press('11 Comparison');
     await reads('All of it agrees with the analysis to');
     await keepsRules('workings', page);
     // The case that acts is the one that is worked out.

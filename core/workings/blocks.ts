@@ -8,8 +8,8 @@ export interface Formula {
 
 /** What workings are made of: whoever shows them says what each of these looks like. */
 export type WorkingsBlock =
-  /** Words; with the id of the member that what follows is about. */
-  | { readonly is: 'text'; readonly text: string; readonly member?: string }
+  /** Words; with the id of the member or the node that what follows is about. */
+  | { readonly is: 'text'; readonly text: string; readonly member?: string; readonly node?: string }
   | ({ readonly is: 'formula' } & Formula)
   /** A matrix or, with one column, a vector, with what stands at its rows and columns; numbers in the units that the workings name. */
   | {
@@ -32,6 +32,9 @@ export const workingsSteps = [
   'solution',
   'ends',
   'reactions',
+  'joints',
+  'cut',
+  'three-moments',
   'check',
 ] as const;
 export type WorkingsStepId = (typeof workingsSteps)[number];

@@ -1,10 +1,12 @@
 import { axisKeys, memberAxis, structureAxis } from '../quantities/axis-names';
 import type { DisplayUnits } from '../quantities/display';
-import { digitsOfShare, inUnit, showNumber, showQuantity } from '../quantities/show';
+import { digitsOfShare, showNumber, showQuantity } from '../quantities/show';
 import { FREEDOMS, isPlane, STIFFNESS_WIDTH } from '../stiffness/structure';
 import type { Formula, WorkingsBlock, WorkingsStep, WorkingsStepId } from './blocks';
+import { momentBlocks, trussBlocks } from './classic-steps';
 import type { FixedEnds } from './fixed-ends';
 import type { Dense } from './matrix';
+import { scaledIn } from './units';
 import { contributionsTo, type Worked, type WorkedMember } from './worked';
 import { WORKINGS_DIGITS } from './text';
 import { fixedEndFormulas, formulas, steps as TITLES, words as WORDS } from './words';
@@ -15,6 +17,7 @@ const MOST_ENTRIES = 400;
 /** The workings as steps that can be shown, in the reader's units and names of axes; `members`: which of them are shown, all where nothing is said. */
 export function workingsStepsOf(of: Worked, display: DisplayUnits, members?: ReadonlySet<string>): readonly WorkingsStep[] {
   const told = new Told(of, display);
+  const truss = trussBlocks(of, display);
   const shown = of.members.filter(({ id }) => !members || members.has(id));
   const step = (id: WorkingsStepId, blocks: readonly WorkingsBlock[]): WorkingsStep => ({ id, title: TITLES[id], blocks });
   return [
@@ -27,8 +30,11 @@ export function workingsStepsOf(of: Worked, display: DisplayUnits, members?: Rea
     step('solution', told.solution()),
     step('ends', shown.flatMap((one) => told.ends(one))),
     step('reactions', told.reactions()),
+    step('joints', truss.joints),
+    step('cut', truss.cut),
+    step('three-moments', momentBlocks(of, display)),
     step('check', told.check()),
-  ]; // oxfmt-ignore
+  ].filter(({ blocks }) => blocks.length > 0); // oxfmt-ignore
 }
 
 const text = (words: string): WorkingsBlock => ({ is: 'text', text: words });
@@ -45,15 +51,14 @@ class Told {
     private readonly display: DisplayUnits,
   ) {
     this.length = display.length;
+    this.scaled = scaledIn(display);
     const all = of.numbered.all;
     this.labels = all.map(({ number }) => String(number));
     this.senses = all.map(({ component }) => structureAxis(display, axisKeys[component % 3]!).sign);
   }
 
   /** What a quantity of so many forces and lengths is in the units of the workings. */
-  private scaled(value: number, forces: number, lengths: number): number {
-    return value / inUnitFactor(this.display.force) ** forces / inUnitFactor(this.length) ** lengths;
-  }
+  private readonly scaled: (value: number, forces: number, lengths: number) => number;
 
   private matrix(name: Formula, rows: readonly string[], columns: readonly string[], values: Dense): WorkingsBlock {
     return { is: 'matrix', name, rows, columns, values };
@@ -279,5 +284,3 @@ interface Sensed {
   readonly turns: boolean;
   readonly sense: 1 | -1;
 }
-
-const inUnitFactor = (unit: string): number => 1 / inUnit(1, unit);

@@ -12,6 +12,9 @@ export const steps: Readonly<Record<WorkingsStepId, string>> = {
   solution: 'Displacements',
   ends: 'Forces at the ends of members',
   reactions: 'Reactions',
+  joints: 'Method of joints',
+  cut: 'A section cut',
+  'three-moments': 'Three-moment equations',
   check: 'Compared with the analysis',
 };
 
@@ -110,4 +113,38 @@ export const formulas = {
   d: formula('d', 'd'),
   s: formula('s', 's'),
   R: formula('R', 'R'),
+} satisfies Readonly<Record<string, Formula>>;
+
+/** Of the ways in which statics alone solves a truss, and a beam was solved before. */
+export const classic = {
+  joints: 'Statics alone solves this truss: joint by joint, each with no more unknowns than equations. S is a tension.',
+  whole: 'The supports first, by the equilibrium of the whole.',
+  reaction: 'Reaction',
+  value: 'Value',
+  joint: (node: string): string => `Joint ${node}`,
+  along: 'Along',
+  equation: 'Equation',
+  tension: 'tension',
+  compression: 'compression',
+  byStatics: 'by statics',
+  byStiffness: 'by stiffness',
+  byEquations: 'by these equations',
+  cut: (members: string, nodes: string): string => `Cut through members ${members}: the part with nodes ${nodes} is in balance.`,
+  member: 'Member',
+  about: 'Moments about',
+  tensionOf: 'Tension',
+  and: ' and ',
+  meet: (others: string, point: string): string => `where ${others} meet (${point})`,
+  across: (others: string): string => `forces across ${others}, which are parallel`,
+  timesEI: (member: string): string => `All of them times EI of member ${member}.`,
+  support: 'Support',
+};
+
+export const classicFormulas = {
+  S: formula('S', 'S'),
+  M: formula('M', 'M'),
+  threeMoments: formula(
+    'M_{i-1}\\tfrac{L_l}{EI_l} + 2M_i\\left(\\tfrac{L_l}{EI_l} + \\tfrac{L_r}{EI_r}\\right) + M_{i+1}\\tfrac{L_r}{EI_r} = \\tfrac{L_l}{EI_l}(2m_i + m_{i-1}) + \\tfrac{L_r}{EI_r}(2m_i + m_{i+1}) + 6\\left(\\tfrac{\\Delta_r}{L_r} - \\tfrac{\\Delta_l}{L_l}\\right)',
+    'Mᵢ₋₁·Lₗ/EIₗ + 2Mᵢ(Lₗ/EIₗ + Lᵣ/EIᵣ) + Mᵢ₊₁·Lᵣ/EIᵣ = Lₗ/EIₗ(2mᵢ + mᵢ₋₁) + Lᵣ/EIᵣ(2mᵢ + mᵢ₊₁) + 6(Δᵣ/Lᵣ − Δₗ/Lₗ), m: fixed-end moments, Δ: how much farther the far end rises',
+  ),
 } satisfies Readonly<Record<string, Formula>>;

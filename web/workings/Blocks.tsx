@@ -66,7 +66,15 @@ export function Block({ block, of }: BlockProps) {
   const editor = useEditor();
   switch (block.is) {
     case 'text': {
-      const { text, member } = block;
+      const { text, member, node } = block;
+      if (node !== undefined)
+        return (
+          <h4>
+            <PlainButton aria-label={WORDS.selectJoint(node)} onPress={() => editor.select([{ kind: 'node', id: node }])}>
+              {text}
+            </PlainButton>
+          </h4>
+        );
       if (member === undefined) return <p>{text}</p>;
       return (
         <h4>
