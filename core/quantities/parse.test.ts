@@ -104,7 +104,8 @@ describe('quantities with units', () => {
       const dimensionName = (['length', 'force', 'stress', 'temperature', 'angle'] as const).find(
         (one) => parseQuantity(`1 ${name}`, one).ok,
       );
-      if (dimensionName === undefined) expect([name, dimension]).toEqual([name, name === 's' ? [0, 0, 1, 0, 0] : [0, 1, 0, 0, 0]]);
+      if (dimensionName === undefined)
+        expect([name, dimension]).toEqual([name, name === 's' ? [0, 0, 1, 0, 0] : [0, 1, 0, 0, 0]]);
       else expect(read(`3 ${name}`, dimensionName)).toBeCloseTo(3 * factor, 12 - Math.ceil(Math.log10(factor + 1)));
     }
   });
