@@ -1,5 +1,6 @@
 import { LuDecomposition, Matrix } from 'ml-matrix';
 import type { Prepared } from '../analysis/prepare';
+import { once } from '../once';
 import type { StructuralResponse } from '../results/results';
 import { BEND_WIDTH, bendingOf } from '../stiffness/bending';
 import { condense, condenseLoads, recoverEnds, type Condensed } from '../stiffness/condensation';
@@ -243,9 +244,16 @@ function solved(K: Dense, loads: readonly number[], imposed: readonly number[], 
 const inverseOf = (K: Dense, free: number): Dense =>
   new LuDecomposition(new Matrix(K.slice(0, free).map((row) => row.slice(0, free)))).solve(Matrix.eye(free)).to2DArray();
 
+/** By freedom the members that it belongs to. */
+const membersAt = once((members: readonly WorkedMember[], freedoms: number): readonly (readonly WorkedMember[])[] => {
+  const found: WorkedMember[][] = Array.from({ length: freedoms }, () => []);
+  for (const one of members) for (const place of new Set(one.places)) if (place >= 0) found[place]!.push(one);
+  return found;
+});
+
 /** Where an entry of K comes from. */
 export function contributionsTo({ members, numbered: { all } }: Worked, i: number, j: number): readonly Contribution[] {
-  const found = members.flatMap(({ index, places, K }): Contribution[] => {
+  const found = membersAt(members, all.length)[i]!.flatMap(({ index, places, K }): Contribution[] => {
     let value = 0;
     places.forEach((row, a) => row === i && places.forEach((column, b) => column === j && (value += K[a]![b]!)));
     return value === 0 ? [] : [{ member: index, value }];
