@@ -88,6 +88,12 @@ module.exports = {
       core(['tables']),
       'What is computed knows nothing of how it is listed.',
     ),
+    forbid(
+      'workings-on-top',
+      '^core/(?!workings/|test/)',
+      core(['workings']),
+      'What is solved knows nothing of how it is worked out.',
+    ),
     forbid('formats-on-top', core(['results']), core(['formats']), 'Results know no file.'),
     forbid(
       'database-below-server',

@@ -98,6 +98,19 @@ describe('rigid-beam solve', () => {
     expect(out).toMatch(/^Mode\tFrequency \(Hz\)\tPeriod \(s\)\tω \(rad\/s\)\tGeneralised mass \(kg\)\tAlong X \(%\)/);
     expect(out.match(/^[1-9]\t/gm)).toHaveLength(3);
     expect(out).toMatch(/What counts\tMass \(kg\)\tCentre X \(m\)\tCentre Y \(m\)\nMembers themselves\t/);
+    const shaken = fileOf((model) =>
+      Object.assign(model, {
+        analysis: {
+          naturalModes: {
+            modes: 3,
+            spectrum: { shape: 'type 1', ground: 'C', acceleration: '2 m/s2', behaviour: 1.5, directions: ['y'] },
+          },
+        },
+      }),
+    );
+    const earthquake = command(['modes', shaken, '--earthquake']).out;
+    expect(earthquake).toMatch(/\nMode\tPeriod \(s\)\tSpectrum along Y \(m\/s²\)\tBase shear along Y \(kN\)\n1\t/);
+    expect(earthquake).toMatch(/What they leave out\t\t.*\nAll together\t\t\t.*\nAll mass with the main mode\t/);
     expect(command(['modes', lintel, '--modes', '100']).err).toMatch(/whole number from 1 to 60/);
   });
 

@@ -17,7 +17,7 @@ test('free freedoms come first and stand strongly, held ones faintly; each leads
   const model = sketch({ nodes: [['a', 0, 0], ['b', 3, 0]], members: [['m', 'a', 'b']], supports: [clamp('a'), pin('b')] }); // oxfmt-ignore
   const all = labels(drawn(model));
   expect(all.map(({ text, ink, subject }) => [text, ink, subject])).toEqual([
-    ['1', 'moment', { kind: 'node', id: 'b' }],
+    ['1', 'deflection', { kind: 'node', id: 'b' }],
     ...['2', '3', '4'].map((text) => [text, 'faint', { kind: 'node', id: 'a' }]),
     ...['5', '6'].map((text) => [text, 'faint', { kind: 'node', id: 'b' }]),
   ]);

@@ -26,7 +26,7 @@ export function freedomItems(model: Model, freedoms: readonly WorkedFreedom[], v
     const { sign } = structureAxis(display, axisKeys[component % 3]!);
     const axis = AXES[component % 3]!.map((part) => sign * part) as unknown as Point;
     const arrow: Arrow = {
-      ...{ x: place.x, y: place.y, text: String(number), ink: state === 'free' ? 'moment' : 'faint', w: view.weight },
+      ...{ x: place.x, y: place.y, text: String(number), ink: state === 'free' ? 'deflection' : 'faint', w: view.weight },
       subject: { kind: 'node', id: place.id },
     };
     const seen = seenPoint(view.projection, axis);

@@ -28,7 +28,7 @@ describe.each(['pointer', 'keys'] as const)('workings, by %s', (hands) => {
     expect(await page.$$eval('section[aria-label^="How "] math', (all) => all.length)).toBeGreaterThan(4);
     // A member leads to the sheet, and then the workings are of it alone.
     await press('Select member b');
-    await reads('Of b only, which is selected.');
+    await reads('Of what is selected: b.');
     expect(await drawer()).not.toContain('Member a');
     await press('8 End forces');
     await reads('k·d');

@@ -1,7 +1,7 @@
 import { MEMBER_FREEDOMS } from '../stiffness/structure';
 import { commonCuts } from './breakpoints';
 import type { StructuralResponse, Solution } from './results';
-import { addOver, keptSum, partsOfSum, readFromParts } from './sums';
+import { addOver, keptSum, partsOfSum, readFromParts, type Weighted } from './sums';
 
 /** The diagrams of one member in one case or sum, as a window into lists that many members share: nothing is copied to be read. */
 export interface Diagram {
@@ -62,13 +62,22 @@ export const diagramOfResponse = (
 /** The same in a weighted sum of it. */
 export function diagramOfSum(solution: Solution, factors: Float64Array, m: number): Diagram {
   const parts = partsOfSum(solution, factors);
-  const length = solution.structure.lengths[m]!;
-  const { from, to } = commonCuts(
+  const cuts = commonCuts(
     parts.map(({ part }) => part.pieces),
     m,
-    length,
+    solution.structure.lengths[m]!,
   );
-  const width = parts[0]!.part.pieceWidth;
+  return diagramOver(solution, parts, m, { ...cuts, width: parts[0]!.part.pieceWidth });
+}
+
+/** A weighted sum, which may be of nothing, over pieces of member m that are as short as those of its parts or shorter. */
+export function diagramOver(
+  { structure }: Pick<Solution, 'structure'>,
+  parts: readonly Weighted[],
+  m: number,
+  { from, to, width }: Pick<Diagram, 'from' | 'to' | 'width'>,
+): Diagram {
+  const length = structure.lengths[m]!;
   const coefficients = new Float64Array(width * from.length);
   const ends = new Float64Array(MEMBER_FREEDOMS);
   for (const { part, factor } of parts) {

@@ -10,8 +10,8 @@ const GOLDEN = (3 - Math.sqrt(5)) / 2;
 /** The part of the place searched within which the peak is found: 1e-9 of a member at most, which only a kink would notice. */
 const FOUND = 1e-8;
 const MOST_STEPS = 60;
-/** Peaks that are looked at closely. */
-const PEAKS = 6;
+/** Peaks that are looked at closely, those that may be highest first. */
+const PEAKS = 12;
 
 /** A stretch over which a function has a few peaks and kinks and no jump, and in how many steps it is looked at first. */
 export interface Looked {
@@ -40,15 +40,13 @@ export function mostOver(
       if (value > best.value + slack) best = { x, value };
     };
     values.forEach((all, k) => all.forEach((value, i) => meet(xs[k]![i]!, value, 1e-11 * size)));
-    values
-      .flatMap((all, k) => (stretches[k]!.steps > 1 ? peaksOf(all, best.value).map((i) => ({ k, i, value: all[i]! })) : []))
-      .sort((a, b) => b.value - a.value)
-      .slice(0, PEAKS)
-      .forEach(({ k, i }) => {
-        const { steps } = stretches[k]!;
-        const peak = searched((x) => at(x, k), xs[k]![Math.max(0, i - 1)]!, xs[k]![Math.min(steps, i + 1)]!);
-        meet(peak.x, peak.value, 1e-12 * size);
-      });
+    const peaks = values.flatMap((all, k) => (stretches[k]!.steps > 1 ? peaksOf(all).map((one) => ({ ...one, k })) : []));
+    for (const { k, i, reach } of peaks.sort((a, b) => b.reach - a.reach).slice(0, PEAKS)) {
+      if (reach <= best.value) break;
+      const { steps } = stretches[k]!;
+      const peak = searched((x) => at(x, k), xs[k]![Math.max(0, i - 1)]!, xs[k]![Math.min(steps, i + 1)]!);
+      meet(peak.x, peak.value, 1e-12 * size);
+    }
     return best;
   };
   const max = side(
@@ -62,15 +60,12 @@ export function mostOver(
   return { max, min: { x: min.x, value: -min.value } };
 }
 
-/** Which of the values of a stretch may have a peak beside them that is higher than the best: between two places it rises by no more than it falls beside them. */
-function peaksOf(values: readonly number[], best: number): readonly number[] {
-  const peaks: number[] = [];
-  values.forEach((value, i) => {
-    const [before, next] = [values[i - 1] ?? -Infinity, values[i + 1] ?? -Infinity];
-    const rise = Math.max(...[before, next].filter((one) => one > -Infinity).map((one) => value - one));
-    if (value >= before && value >= next && value + rise > best) peaks.push(i);
+/** Which of the values of a stretch are peaks, and how high it may be beside them: between two places it rises by no more than it falls beside these. */
+function peaksOf(values: readonly number[]): readonly { readonly i: number; readonly reach: number }[] {
+  return values.flatMap((value, i) => {
+    const beside = [values[i - 1], values[i + 1]].filter((one) => one !== undefined);
+    return beside.every((one) => value >= one) ? [{ i, reach: value + Math.max(...beside.map((one) => value - one)) }] : [];
   });
-  return peaks;
 }
 
 /** The highest place between two, of which something between is higher: parabolas where they lead, golden section where they do not (Brent 1973, ch. 5). */

@@ -2,10 +2,9 @@ import { axisKeys, structureAxis } from '../quantities/axis-names';
 import type { DisplayUnits } from '../quantities/display';
 import { showNumber } from '../quantities/show';
 import type { WorkingsBlock } from './blocks';
-import { WORKINGS_DIGITS } from './text';
 import { threeMoments } from './three-moments';
 import { workedTruss, type JointEquation, type Unknown, type WorkedCut } from './truss';
-import { scaledIn } from './units';
+import { scaledIn, WORKINGS_DIGITS } from './units';
 import { classic as WORDS, classicFormulas } from './words';
 import type { Worked } from './worked';
 
@@ -46,7 +45,7 @@ export function trussBlocks(of: Worked, display: DisplayUnits): { readonly joint
     return `${name(one)} = ${size}${size === '0' ? '' : ` (${found > 0 ? WORDS.tension : WORDS.compression})`}`;
   };
   const joints: WorkingsBlock[] = [
-    { is: 'text', text: WORDS.joints },
+    { is: 'text', text: of.members.some(({ loads }) => loads.length > 0) ? `${WORDS.joints} ${WORDS.ownLoads}` : WORDS.joints },
     ...(truss.whole.length > 0
       ? ([
           { is: 'text', text: WORDS.whole },

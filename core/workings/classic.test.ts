@@ -115,6 +115,19 @@ describe('three-moment equations', () => {
       near([...beam.moments, 1e4], [...beam.byStiffness, 1e4]);
     }
   });
+  test('not where a support inside holds or springs against a turn, nor where a couple acts on a node', () => {
+    const beam: Sketch = { nodes: [['1', 0, 0], ['2', 4, 0], ['3', 8, 0]], members: [['a', '1', '2'], ['b', '2', '3']], supports: [pin('1'), roller('2'), roller('3')], loads: [{ type: 'point', member: 'a', at: 0.5, fy: -9 }] }; // oxfmt-ignore
+    expect(threeMoments(found(sketch(beam)))).toBeDefined();
+    expect(threeMoments(found(sketch({ ...beam, supports: [pin('1'), clamp('2'), roller('3')] })))).toBeUndefined();
+    expect(
+      threeMoments(found(sketch({ ...beam, supports: [pin('1'), { ...roller('2'), rz: 1e5 }, roller('3')] }))),
+    ).toBeUndefined();
+    expect(
+      threeMoments(found(sketch({ ...beam, supports: [{ ...pin('1'), rz: 1e5 }, roller('2'), roller('3')] }))),
+    ).toBeUndefined();
+    expect(threeMoments(found(sketch({ ...beam, loads: [{ type: 'node', node: '2', mz: 5 }] })))).toBeUndefined();
+    expect(threeMoments(found(sketch({ ...beam, members: [['a', '1', '2', { releases: { end: { mz: 'free' } } }], ['b', '2', '3']] })))).toBeUndefined(); // oxfmt-ignore
+  });
   test('not of a frame', () => {
     expect(threeMoments(found(sketch({ nodes: [['1', 0, 0], ['2', 0, 3], ['3', 4, 3]], members: [['a', '1', '2'], ['b', '2', '3']], supports: [clamp('1'), roller('3')], loads: [{ type: 'node', node: '3', fx: 1 }] })))).toBeUndefined(); // oxfmt-ignore
   });

@@ -9,8 +9,8 @@ import {
   type Structure,
 } from '../stiffness/structure';
 
-/** The formula by which fixed-end actions are found. */
-export type FixedEndFormula = 'uniform' | 'linear' | 'stretch' | 'force' | 'couple' | 'axial' | 'strain';
+/** The formula by which fixed-end actions are found: closed ones, or by the shapes that a member takes as its ends move, along a stretch and at a point. */
+export type FixedEndFormula = 'uniform' | 'linear' | 'stretch' | 'force' | 'couple' | 'axial' | 'point' | 'strain';
 
 /** A load on a member along or about one of its axes, and what the ends feel of it when they are held: 12 actions on the member, local axes. */
 export interface FixedEnds {
@@ -33,8 +33,8 @@ const N = MEMBER_FREEDOMS;
 const PLANES = { 1: { across: 1, about: 5, sign: 1 }, 2: { across: 2, about: 4, sign: -1 } } as const;
 
 /**
- * Fixed-end actions of every load on member m in a case, each on its own: closed formulas where there is one (Przemieniecki, Theory of Matrix Structural Analysis (1968), ch. 7,
- * with Timoshenko's shear), else the integral of its forces by those of a single force. `oneOf` gives rows of a table that are of the case.
+ * Fixed-end actions of every load on member m in a case, each on its own: closed formulas where they hold (Przemieniecki, Theory of Matrix Structural Analysis (1968), ch. 7), else by the shapes
+ * that the member takes as its ends move, with Timoshenko's shear.
  */
 export function fixedEndsOf(s: Structure, m: number, loadCase: number): readonly FixedEnds[] {
   const found: FixedEnds[] = [];
@@ -46,7 +46,8 @@ export function fixedEndsOf(s: Structure, m: number, loadCase: number): readonly
       const [at, to] = [row[2 + 2 * axis]!, row[3 + 2 * axis]!];
       if (at === 0 && to === 0) continue;
       const isWhole = a === 0 && Math.abs(b - L) <= 1e-12 * L;
-      const formula = axis === 0 ? 'axial' : !isWhole || !isSlender(bend, axis) ? 'stretch' : at === to ? 'uniform' : 'linear';
+      const isClosed = axis > 0 && isWhole && isSlender(bend, axis);
+      const formula = !isClosed ? 'stretch' : at === to ? 'uniform' : 'linear';
       found.push({ formula, axis, a, b, at, to, actions: ofLine(L, bend, { formula, axis, a, b, at, to }) });
     }
   });
@@ -54,7 +55,8 @@ export function fixedEndsOf(s: Structure, m: number, loadCase: number): readonly
     for (let axis = 0; axis < 6; axis++) {
       const at = row[1 + axis]!;
       if (at === 0) continue;
-      const formula = axis === 0 || axis === 3 ? 'axial' : axis < 3 ? 'force' : 'couple';
+      const plane = axis === 1 || axis === 5 ? 1 : 2;
+      const formula = axis % 3 === 0 ? 'axial' : !isSlender(bend, plane) ? 'point' : axis < 3 ? 'force' : 'couple';
       found.push({ formula, axis, a: row[0]!, b: row[0]!, at, to: at, actions: ofPoint(L, bend, axis, row[0]!, at) });
     }
   });
@@ -82,22 +84,13 @@ function rowsOf(
   for (let i = first[m]!; i < first[m + 1]!; i++) if (cases[i] === loadCase) take(values.subarray(width * i, width * i + width));
 }
 
-/** Whether shear does not deform the member, and its planes bend apart: then the formulas of the textbook hold. */
-function isSlender(bend: Float64Array, axis: number): boolean {
+/** Whether shear does not deform the member in the plane of y (1) or z (2), and the planes bend apart: then the formulas of the textbook hold. */
+function isSlender(bend: Float64Array, plane: number): boolean {
   const [vv, vw, wv, ww] = bend.subarray(BEND_D, BEND_D + 4) as unknown as [number, number, number, number];
-  return vw === 0 && wv === 0 && (axis === 1 ? vv : ww) === 1;
+  return vw === 0 && wv === 0 && (plane === 1 ? vv : ww) === 1;
 }
 
-interface Line {
-  readonly formula: FixedEndFormula;
-  readonly axis: number;
-  readonly a: number;
-  readonly b: number;
-  readonly at: number;
-  readonly to: number;
-}
-
-function ofLine(L: number, bend: Float64Array, { formula, axis, a, b, at, to }: Line): readonly number[] {
+function ofLine(L: number, bend: Float64Array, { formula, axis, a, b, at, to }: Omit<FixedEnds, 'actions'>): readonly number[] {
   const f = new Array<number>(N).fill(0);
   if (formula === 'uniform' || formula === 'linear') {
     const { across, about, sign } = PLANES[axis as 1 | 2];

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { displayOf } from '../quantities/display';
-import { clamp, E, I, pin, sketch, type Sketch } from '../test/build';
+import { clamp, clamp3, E, I, pin, sketch, type Sketch } from '../test/build';
 import { workingsOf } from './of-model';
 import { workingsSteps, type WorkingsBlock, type WorkingsStepId } from './blocks';
 import { workingsStepsOf } from './steps';
@@ -101,6 +101,40 @@ describe('each of what the analysis does has its step', () => {
     const settled = found({ ...rest, loads: [{ type: 'settlement', node: '3', uy: -0.01 }] });
     expect(settled.imposed.some((one) => one === -0.01)).toBe(true);
     expect(said({ nodes: [['1', 0, 0], ['2', 4, 0], ['3', 2, 2]], members: [['a', '1', '3', { behaviour: 'truss' }], ['b', '2', '3', { behaviour: 'truss' }]], supports: [pin('1'), pin('2')], loads: [{ type: 'node', node: '3', fy: -1000 }] })).toContain('has no number (·)'); // oxfmt-ignore
+  });
+});
+
+describe('the formula that is told is the one that holds', () => {
+  const loads = rail().loads!;
+  const formulasOf = (of: Sketch): string =>
+    JSON.stringify(blocks(found(of), 'fixed-ends').filter((one) => one.is === 'formula'));
+
+  test('of a slender member the closed ones, with shear or along a part by its shapes', () => {
+    expect(formulasOf(rail())).toMatch(/qL²\/12.*Fb²\(3a \+ b\)/);
+    const sheared = { ...rail(), section: { Ay: 0.002 }, extra: { analysis: { shearDeformation: true } } };
+    expect(formulasOf(sheared)).not.toMatch(/qL²|Fb²/);
+    expect(formulasOf(sheared)).toMatch(/∫ N\(x\).*N\(a\)ᵀ·F/);
+    expect(formulasOf({ ...rail(), loads: [{ ...loads[0]!, to: { wy: -12, at: 0.5 } } as never] })).not.toContain('qL²');
+    expect(JSON.stringify(blocks(found(sheared), 'members'))).toContain('Φ = 12EI');
+  });
+  test('along the member, twisting, and where both planes bend together', () => {
+    const mast: Sketch = { nodes: [['1', 0, 0, 0], ['2', 4, 0, 0]], members: [['m', '1', '2']], supports: [clamp3('1')], loads: [{ type: 'point', member: 'm', at: 0.5, axes: 'local', fx: 5, mx: 7, fz: 3 }] }; // oxfmt-ignore
+    expect(formulasOf(mast)).toContain('N₁ = −Fb/L');
+    expect(JSON.stringify(blocks(found(mast), 'fixed-ends'))).toContain('it has the other sign');
+    const coupled = { ...mast, section: { Iyz: 1e-6 } };
+    expect(JSON.stringify(blocks(found(coupled), 'members'))).toContain('both planes bend together');
+  });
+});
+
+describe('of chosen members', () => {
+  test('matrices of the structure have their freedoms only, and say so', () => {
+    const of = found(rail());
+    const steps = workingsStepsOf(of, displayOf({}), new Set(['c']));
+    const K = steps.find(({ id }) => id === 'assembly')!.blocks;
+    expect(K[0]).toEqual({ is: 'text', text: 'Only the freedoms of c are shown.' });
+    const matrix = K.find((one) => one.is === 'matrix')!;
+    expect((matrix as { rows: readonly string[] }).rows).toEqual(['2', '8', '9', '10', '11', '12']);
+    expect(JSON.stringify(steps.find(({ id }) => id === 'partition'))).not.toContain('"rows":["1"');
   });
 });
 

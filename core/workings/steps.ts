@@ -6,9 +6,8 @@ import type { Formula, WorkingsBlock, WorkingsStep, WorkingsStepId } from './blo
 import { momentBlocks, trussBlocks } from './classic-steps';
 import type { FixedEnds } from './fixed-ends';
 import type { Dense } from './matrix';
-import { scaledIn } from './units';
+import { scaledIn, WORKINGS_DIGITS } from './units';
 import { contributionsTo, type Worked, type WorkedMember } from './worked';
-import { WORKINGS_DIGITS } from './text';
 import { fixedEndFormulas, formulas, steps as TITLES, words as WORDS } from './words';
 
 /** Entries of K that are opened, at most: with more of them nobody reads on. */
@@ -16,14 +15,14 @@ const MOST_ENTRIES = 400;
 
 /** The workings as steps that can be shown, in the reader's units and names of axes; `members`: which of them are shown, all where nothing is said. */
 export function workingsStepsOf(of: Worked, display: DisplayUnits, members?: ReadonlySet<string>): readonly WorkingsStep[] {
-  const told = new Told(of, display);
-  const truss = trussBlocks(of, display);
   const shown = of.members.filter(({ id }) => !members || members.has(id));
+  const told = new Told(of, display, shown);
+  const truss = trussBlocks(of, display);
   const step = (id: WorkingsStepId, blocks: readonly WorkingsBlock[]): WorkingsStep => ({ id, title: TITLES[id], blocks });
   return [
     step('freedoms', told.freedoms()),
     step('members', shown.flatMap((one) => told.member(one))),
-    step('fixed-ends', told.fixedEnds(shown)),
+    step('fixed-ends', told.fixedEnds()),
     step('joint-loads', told.jointLoads()),
     step('assembly', told.assembly()),
     step('partition', told.partition()),
@@ -44,17 +43,25 @@ const formula = (one: Formula): WorkingsBlock => ({ is: 'formula', ...one });
 class Told {
   private readonly length: string;
   private readonly labels: readonly string[];
-  private readonly senses: readonly (1 | -1)[];
+  private readonly sensed: readonly Sensed[];
+  /** Freedoms of the members that are shown, by their places: matrices of the structure have these. */
+  private readonly places: readonly number[];
 
   constructor(
     private readonly of: Worked,
     private readonly display: DisplayUnits,
+    private readonly shown: readonly WorkedMember[],
   ) {
     this.length = display.length;
     this.scaled = scaledIn(display);
     const all = of.numbered.all;
     this.labels = all.map(({ number }) => String(number));
-    this.senses = all.map(({ component }) => structureAxis(display, axisKeys[component % 3]!).sign);
+    this.sensed = all.map(({ component }) => ({
+      turns: component >= 3,
+      sense: structureAxis(display, axisKeys[component % 3]!).sign,
+    }));
+    const met = new Set(shown.flatMap(({ places }) => places));
+    this.places = [...all.keys()].filter((i) => shown.length === of.members.length || met.has(i));
   }
 
   /** What a quantity of so many forces and lengths is in the units of the workings. */
@@ -80,10 +87,6 @@ class Told {
       const { turns, sense } = rows[i]!;
       return [sense * (of === 'forces' ? this.scaled(value, 1, Number(turns)) : this.scaled(value, 0, turns ? 0 : 1)) + 0];
     });
-  }
-
-  private get sensed(): readonly Sensed[] {
-    return this.of.numbered.all.map(({ component }, i) => ({ turns: component >= 3, sense: this.senses[i]! }));
   }
 
   private localOf({ own }: WorkedMember): readonly (Sensed & { readonly label: string })[] {
@@ -154,7 +157,15 @@ class Told {
     );
     return [
       this.about(one),
-      formula(isSheared ? formulas.sheared : isPlane(s) ? formulas.plane : formulas.space),
+      formula(
+        !isPlane(s) && s.stiffnesses[o + 4] !== 0
+          ? formulas.coupled
+          : isSheared
+            ? formulas.sheared
+            : isPlane(s)
+              ? formulas.plane
+              : formulas.space,
+      ),
       this.matrix(formulas.k, labels, labels, this.stiffness(one.k, local)),
       ...one.condensations.flatMap(({ freedom, spring, k }) => {
         const { label, turns } = local[one.own.indexOf(freedom)]!;
@@ -168,10 +179,15 @@ class Told {
     ];
   }
 
-  fixedEnds(members: readonly WorkedMember[]): readonly WorkingsBlock[] {
-    const loaded = members.filter(({ loads }) => loads.length > 0);
+  fixedEnds(): readonly WorkingsBlock[] {
+    const loaded = this.shown.filter(({ loads }) => loads.length > 0);
     if (loaded.length === 0) return [text(WORDS.noLoads)];
-    return loaded.flatMap((one) => {
+    const kinds = new Set(loaded.flatMap(({ loads }) => loads.map((load) => load.formula)));
+    const notes = [
+      ...(isPlane(this.of.structure) ? [] : [text(WORDS.otherPlane)]),
+      ...(kinds.has('stretch') || kinds.has('point') ? [text(WORDS.shapes)] : []),
+    ];
+    const all = loaded.flatMap((one) => {
       const local = this.localOf(one);
       const labels = local.map(({ label }) => label);
       const columns = [...one.loads.map((load) => this.loadWords(load)), WORDS.sum, ...(one.condensations.length > 0 ? [WORDS.leftByReleases] : [])];
@@ -183,6 +199,7 @@ class Told {
         this.matrix(formulas.f, labels, columns, labels.map((_, i) => told.map((values) => values[i]!))),
       ];
     });
+    return [...notes, ...all];
   } // oxfmt-ignore
 
   /** What a load is: its sizes and where it lies. */
@@ -206,11 +223,34 @@ class Told {
     ];
   }
 
+  /** Some rows and columns of a matrix of the structure. */
+  private some(
+    name: Formula,
+    places: readonly number[],
+    values: Dense,
+    scale: (values: Dense, rows: readonly Sensed[]) => Dense,
+  ): WorkingsBlock {
+    const labels = places.map((i) => this.labels[i]!);
+    const picked = places.map((i) => places.map((j) => values[i]![j]!));
+    return this.matrix(name, labels, labels, scale(picked, places.map((i) => this.sensed[i]!))); // oxfmt-ignore
+  }
+
+  private get ofWhich(): readonly WorkingsBlock[] {
+    return this.shown.length === this.of.members.length ? [] : [text(WORDS.part(this.shown.map(({ id }) => id).join(', ')))];
+  }
+
+  /** Of the freedoms that are shown those that are free. */
+  private get freePlaces(): readonly number[] {
+    return this.places.filter((i) => i < this.of.numbered.free);
+  }
+
   assembly(): readonly WorkingsBlock[] {
     const { K, structure } = this.of;
+    const { places } = this;
     const rows: (string | number)[][] = [];
-    for (let i = 0; i < K.length && rows.length < MOST_ENTRIES; i++)
-      for (let j = i; j < K.length && rows.length < MOST_ENTRIES; j++) {
+    for (let a = 0; a < places.length && rows.length < MOST_ENTRIES; a++)
+      for (let b = a; b < places.length && rows.length < MOST_ENTRIES; b++) {
+        const [i, j] = [places[a]!, places[b]!];
         const parts = contributionsTo(this.of, i, j);
         if (parts.length < 2) continue;
         const shown = (value: number): string =>
@@ -218,37 +258,33 @@ class Told {
         const sum = parts.map(
           ({ member, value }) => `${shown(value)} (${member === 'spring' ? WORDS.spring : structure.names.members[member]!})`,
         );
-        rows.push([`${i + 1}, ${j + 1}`, `${sum.join(' + ')} = ${shown(K[i]![j]!)}`]);
+        rows.push([`${this.labels[i]!}, ${this.labels[j]!}`, `${sum.join(' + ')} = ${shown(K[i]![j]!)}`]);
       }
     return [
+      ...this.ofWhich,
       formula(formulas.assembled),
-      this.matrix(formulas.K, this.labels, this.labels, this.stiffness(K, this.sensed)),
-      { is: 'table', columns: [WORDS.entry, WORDS.of], rows },
+      this.some(formulas.K, places, K, (values, of) => this.stiffness(values, of)),
+      ...(rows.length > 0 ? ([{ is: 'table', columns: [WORDS.entry, WORDS.of], rows }] as const) : []),
     ];
   }
 
   partition(): readonly WorkingsBlock[] {
-    const { K, numbered: { free } } = this.of; // oxfmt-ignore
-    if (free === 0) return [formula(formulas.parted), text(WORDS.noneFree)];
-    const labels = this.labels.slice(0, free);
-    const Kff = K.slice(0, free).map((row) => row.slice(0, free));
-    return [formula(formulas.parted), this.matrix(formulas.Kff, labels, labels, this.stiffness(Kff, this.sensed.slice(0, free)))];
+    if (this.of.numbered.free === 0) return [formula(formulas.parted), text(WORDS.noneFree)];
+    const Kff = this.some(formulas.Kff, this.freePlaces, this.of.K, (values, of) => this.stiffness(values, of));
+    return [...this.ofWhich, formula(formulas.parted), Kff];
   }
 
   solution(): readonly WorkingsBlock[] {
-    const { inverse, displacements, numbered: { free } } = this.of; // oxfmt-ignore
-    const labels = this.labels.slice(0, free);
-    const sensed = this.sensed.slice(0, free);
-    const flexible = inverse?.map((row, i) =>
-      row.map(
-        (value, j) =>
-          sensed[i]!.sense * sensed[j]!.sense * this.scaled(value, -1, 1 - Number(sensed[i]!.turns) - Number(sensed[j]!.turns)) +
-          0,
-      ),
-    );
+    const { inverse, displacements } = this.of;
+    const flexible = (values: Dense, of: readonly Sensed[]): Dense =>
+      values.map((row, i) =>
+        row.map(
+          (value, j) => of[i]!.sense * of[j]!.sense * this.scaled(value, -1, 1 - Number(of[i]!.turns) - Number(of[j]!.turns)) + 0,
+        ),
+      );
     return [
       formula(formulas.solved),
-      ...(flexible ? [this.matrix(formulas.inverse, labels, labels, flexible)] : []),
+      ...(inverse ? [...this.ofWhich, this.some(formulas.inverse, this.freePlaces, inverse, flexible)] : []),
       this.matrix(formulas.d, this.labels, [''], this.vector(displacements, this.sensed, 'movements')),
     ];
   }

@@ -1,8 +1,6 @@
 import { showNumber } from '../quantities/show';
+import { WORKINGS_DIGITS } from './units';
 import type { WorkingsBlock, WorkingsStep } from './blocks';
-
-/** Digits that all numbers of workings are written with. */
-export const WORKINGS_DIGITS = 5;
 
 /** Workings as plain text, numbers under each other. */
 export const workingsText = (steps: readonly WorkingsStep[]): string =>

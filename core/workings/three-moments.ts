@@ -50,9 +50,10 @@ export function threeMoments(of: Worked): ThreeMoments | undefined {
   if (spans.length === 0) return undefined;
   const nodes = [begin(spans[0]!), ...spans.map(end)];
   if (!nodes.every((node) => held(node, across))) return undefined;
-  // A couple on a node would let the moment jump.
-  if (numbered.all.some(({ component }, i) => component === 5 && direct[i] !== 0)) return undefined;
-  // Loads on nodes that do not rest on a support act on an overhang's end only.
+  // A couple on a node, or a support inside that holds or springs against a turn, would let the moment jump.
+  if (numbered.all.some(({ component, spring }, i) => component === 5 && (direct[i] !== 0 || spring > 0))) return undefined;
+  if (nodes.slice(1, -1).some((node) => held(node, 5))) return undefined;
+  if (overhangs.some((m) => m && (held(begin(m), 5) || held(end(m), 5)))) return undefined;
   const settled = (node: number): number => imposed[numbered.places[6 * node + across]!]! * (across === 1 ? s.axes[9 * line[0]!.index + 4]! : s.axes[9 * line[0]!.index + 3]!); // oxfmt-ignore
   const told = spans.map((m): Span => ({
     ...{ member: m.index, L: m.L, EI: s.stiffnesses[STIFFNESS_WIDTH * m.index + 2]! },

@@ -29,11 +29,12 @@ export const words = {
   released: (freedom: string, spring: string): string =>
     `Released: ${freedom}${spring}. It is eliminated: k becomes k less the product of its column and its row over what resists it.`,
   againstSpring: (stiffness: string): string => ` against a spring of ${stiffness}`,
-  arms: 'T holds the direction of the member and its rigid arms.',
+  otherPlane: 'M as it turns about z with loads along y; about y, with loads along z, it has the other sign.',
+  shapes: 'N: the shapes that the member takes as each of its ends moves by 1, with the shear in them.',
+  part: (members: string): string => `Only the freedoms of ${members} are shown.`,
   noLoads: 'No member is loaded.',
   sum: 'Together',
   leftByReleases: 'What releases leave of them',
-  load: 'Load',
   entry: 'Entry',
   of: 'Is the sum of',
   spring: 'spring of the support',
@@ -41,7 +42,6 @@ export const words = {
   fromMembers: 'from members',
   together: 'together',
   noneFree: 'No freedom is free: nothing moves.',
-  inverse: 'K of the free freedoms turned round',
   agrees: (digits: string): string => `All of it agrees with the analysis to ${digits}.`,
   agreesTo: 'agree to',
   digits: (digits: number): string => (digits === Infinity ? 'the last digit' : `${digits} digits`),
@@ -74,7 +74,8 @@ export const fixedEndFormulas: Readonly<Record<FixedEndFormula, Formula>> = {
     'V_1 = -V_2 = \\tfrac{6 M a b}{L^3},\\; M_1 = \\tfrac{M b (2a - b)}{L^2},\\; M_2 = \\tfrac{M a (2b - a)}{L^2}',
     'V₁ = −V₂ = 6Mab/L³, M₁ = Mb(2a − b)/L², M₂ = Ma(2b − a)/L²',
   ),
-  axial: formula('N_1 = -\\tfrac{F b}{L},\\quad N_2 = -\\tfrac{F a}{L}', 'N₁ = −Fb/L, N₂ = −Fa/L'),
+  axial: formula('N_1 = -\\tfrac{F b}{L},\\quad N_2 = -\\tfrac{F a}{L}', 'N₁ = −Fb/L, N₂ = −Fa/L, and so a torque'),
+  point: formula('f = -N(a)^{\\mathsf T} F', 'f = −N(a)ᵀ·F'),
   strain: formula('N = \\pm EA\\,\\varepsilon_0,\\quad M = \\pm EI\\,\\kappa_0', 'N = ±EA·ε₀, M = ±EI·κ₀'),
 };
 
@@ -90,6 +91,10 @@ export const formulas = {
   sheared: formula(
     '\\Phi = \\tfrac{12EI}{GA_s L^2}:\\; \\tfrac{12EI}{(1+\\Phi)L^3},\\; \\tfrac{6EI}{(1+\\Phi)L^2},\\; \\tfrac{(4+\\Phi)EI}{(1+\\Phi)L},\\; \\tfrac{(2-\\Phi)EI}{(1+\\Phi)L}',
     'with shear, Φ = 12EI/(GA·L²): 12EI/((1+Φ)L³), 6EI/((1+Φ)L²), (4+Φ)EI/((1+Φ)L), (2−Φ)EI/((1+Φ)L)',
+  ),
+  coupled: formula(
+    'EI = \\begin{matrix} EI_z & EI_{yz} \\\\ EI_{yz} & EI_y \\end{matrix}:\\; \\tfrac{12EI}{L^3},\\; \\tfrac{6EI}{L^2},\\; \\tfrac{4EI}{L},\\; \\tfrac{2EI}{L}',
+    'both planes bend together: EI = [EIz EIyz; EIyz EIy] in 12EI/L³, 6EI/L², 4EI/L and 2EI/L',
   ),
   turned: formula('K = T^{\\mathsf T} k\\, T', 'K = Tᵀ·k·T'),
   joint: formula('P = P_\\text{nodes} - \\sum T^{\\mathsf T} f', 'P = P of the nodes − Σ Tᵀ·f'),
@@ -118,6 +123,7 @@ export const formulas = {
 /** Of the ways in which statics alone solves a truss, and a beam was solved before. */
 export const classic = {
   joints: 'Statics alone solves this truss: joint by joint, each with no more unknowns than equations. S is a tension.',
+  ownLoads: 'Loads on members are handed on to the joints here; along the members they add to S.',
   whole: 'The supports first, by the equilibrium of the whole.',
   reaction: 'Reaction',
   value: 'Value',

@@ -24,12 +24,11 @@ const N = MEMBER_FREEDOMS;
 const IN_PLANE = [0, 1, 5, 6, 7, 11] as const;
 const IN_SPACE = Array.from({ length: N }, (_, i) => i);
 
-/** One released freedom of a member's end, eliminated: the stiffness before and after it. */
+/** One released freedom of a member's end, eliminated. */
 export interface Condensation {
   /** Among the freedoms of the member, 0 to 11. */
   readonly freedom: number;
   readonly spring: number;
-  readonly pivot: number;
   /** What is left of the stiffness. */
   readonly k: Dense;
 }
@@ -55,8 +54,7 @@ export interface WorkedMember {
   readonly released: readonly number[];
   /** −Tᵀ·f. */
   readonly joint: readonly number[];
-  /** How its ends' nodes move along its own axes, and its own ends, which differ where something is released. */
-  readonly d: readonly number[];
+  /** How its own ends move along its axes: otherwise than their nodes where something is released. */
   readonly ends: readonly number[];
   /** k·d + f of the ends. */
   readonly forces: readonly number[];
@@ -112,7 +110,10 @@ export function worked(
   const begun = s.names.members.map((id, m) => stiffnessOf(s, m, id, own, places));
   const n = places.all.length;
   const K = zeros(n, n);
-  for (const { places: to, K: part } of begun)
+  for (const {
+    stiff: { places: to, K: part },
+  } of begun)
+    // oxfmt-ignore
     to.forEach((i, a) => i >= 0 && to.forEach((j, b) => j >= 0 && (K[i]![j]! += part[a]![b]!)));
   places.all.forEach(({ spring }, i) => (K[i]![i]! += spring));
   const direct = new Array<number>(n).fill(0);
@@ -121,12 +122,16 @@ export function worked(
   eachActing(s, 'settlements', acting, (f, value) => places.places[f]! >= 0 && (imposed[places.places[f]!]! += value));
   const loaded = begun.map((one) => loadsOf(s, one, acting));
   const equivalent = new Array<number>(n).fill(0);
-  loaded.forEach(({ joint }, m) => begun[m]!.places.forEach((i, a) => i >= 0 && (equivalent[i]! += joint[a]!)));
+  loaded.forEach(({ loaded: { joint } }, m) => begun[m]!.stiff.places.forEach((i, a) => i >= 0 && (equivalent[i]! += joint[a]!)));
   // A spring whose foot moves pushes.
   const loads = direct.map((one, i) => one + equivalent[i]! + places.all[i]!.spring * imposed[i]!);
   const displacements = solved(K, loads, imposed, places.free);
   if (!displacements) return undefined;
-  const members = begun.map((one, m): WorkedMember => ({ ...one, ...loaded[m]!, ...endsOf(one, loaded[m]!, displacements) }));
+  const members = begun.map((one, m): WorkedMember => ({
+    ...one.stiff,
+    ...loaded[m]!.loaded,
+    ...endsOf(one, loaded[m]!.sum, displacements),
+  }));
   const sums = timesVector(K, displacements);
   const reactions = places.all.map(({ state, spring }, i) =>
     state === 'held' ? sums[i]! - loads[i]! : spring * (imposed[i]! - displacements[i]!),
@@ -137,32 +142,39 @@ export function worked(
   return { ...whole, ...(places.free <= INVERTIBLE && places.free > 0 && { inverse: inverseOf(K, places.free) }), differs };
 }
 
-type Begun = Pick<WorkedMember, 'index' | 'id' | 'L' | 'own' | 'places' | 'k' | 'condensations' | 'condensed' | 'T' | 'K'> & { readonly released0?: Condensed; readonly whole: Float64Array }; // oxfmt-ignore
+type Stiff = Pick<WorkedMember, 'index' | 'id' | 'L' | 'own' | 'places' | 'k' | 'condensations' | 'condensed' | 'T' | 'K'>;
+type Loaded = Pick<WorkedMember, 'loads' | 'fixed' | 'released' | 'joint'>;
+
+/** A member on the way, with the way back to its own ends. */
+interface Begun {
+  readonly stiff: Stiff;
+  readonly release: Condensed | undefined;
+}
 
 function stiffnessOf(s: Structure, m: number, id: string, own: readonly number[], { places }: Numbered): Begun {
   const o = STIFFNESS_WIDTH * m;
   const L = s.lengths[m]!;
   const bends = bendingOf(s, m, new Float64Array(BEND_WIDTH));
-  const k = new Float64Array(N * N);
-  memberStiffness({ EA: s.stiffnesses[o]!, GJ: s.stiffnesses[o + 1]!, L }, bends, 0, k);
-  const first = picked(k, N, own);
-  const whole = k.slice();
+  const fixed = new Float64Array(N * N);
+  memberStiffness({ EA: s.stiffnesses[o]!, GJ: s.stiffnesses[o + 1]!, L }, bends, 0, fixed);
   // One after the other, to see what each leaves.
   const condensations: Condensation[] = [];
-  const step = new Float64Array(N).fill(Infinity);
+  const released = new Float64Array(N).fill(Infinity);
+  let left = fixed;
+  let release: Condensed | undefined;
   for (let r = 0; r < N; r++) {
     const spring = s.releases[N * m + r]!;
-    if (spring === Infinity || !own.includes(r)) continue;
-    step[r] = spring;
-    const after = whole.slice();
-    const done = condense(after, step, 0)!;
-    condensations.push({ freedom: r, spring, pivot: done.eliminations.at(-1)!.pivot, k: picked(after, N, own) });
+    if (spring === Infinity) continue;
+    released[r] = spring;
+    left = fixed.slice();
+    release = condense(left, released, 0);
+    if (own.includes(r)) condensations.push({ freedom: r, spring, k: picked(left, N, own) });
   }
-  const released = condense(k, s.releases, N * m);
-  const condensed = picked(k, N, own);
+  const condensed = picked(left, N, own);
   const T = transformOf(s, m, own);
   const to = own.map((e) => places[FREEDOMS * s.memberNodes[2 * m + (e < 6 ? 0 : 1)]! + (e % 6)]!);
-  return { index: m, id, L, own, places: to, k: first, condensations, condensed, T, K: times(times(transposed(T), condensed), T), whole, ...(released && { released0: released }) }; // oxfmt-ignore
+  const K = times(times(transposed(T), condensed), T);
+  return { stiff: { index: m, id, L, own, places: to, k: picked(fixed, N, own), condensations, condensed, T, K }, release };
 }
 
 /** Local movements of both ends by those of their nodes. */
@@ -178,32 +190,36 @@ function transformOf(s: Structure, m: number, own: readonly number[]): Dense {
   return own.map((i) => own.map((j) => entry(i, j)));
 }
 
-type Loaded = Pick<WorkedMember, 'loads' | 'fixed' | 'released' | 'joint'> & { readonly p: Float64Array };
-
-function loadsOf(s: Structure, { index, own, T, released0 }: Begun, acting: Acting): Loaded {
+/** Its loads, with the sum of their fixed-end actions, all twelve. */
+function loadsOf(
+  s: Structure,
+  { stiff, release }: Begun,
+  acting: Acting,
+): { readonly loaded: Loaded; readonly sum: Float64Array } {
+  const { index, own, T } = stiff;
   const loads = acting.flatMap(([at, factor]) => fixedEndsOf(s, index, at).map((one) => timesLoad(one, factor)));
   const sum = new Float64Array(N);
   for (const { actions } of loads) for (let i = 0; i < N; i++) sum[i]! += actions[i]!;
-  const p = sum.map((one) => -one);
-  const left = p.slice();
-  if (released0) condenseLoads(released0, left);
-  const released = own.map((i) => -left[i]!);
-  const joint = timesVector(transposed(T), own.map((i) => left[i]!)); // oxfmt-ignore
-  return { loads, fixed: own.map((i) => sum[i]!), released, joint, p };
+  const left = sum.map((one) => -one);
+  if (release) condenseLoads(release, left);
+  const handedOn = own.map((i) => left[i]!);
+  const loaded = {
+    ...{ loads, fixed: own.map((i) => sum[i]!), released: handedOn.map((one) => -one) },
+    joint: timesVector(transposed(T), handedOn),
+  };
+  return { loaded, sum };
 }
 
 function endsOf(
-  member: Begun,
-  { p, fixed }: Loaded,
+  { stiff: { own, places, T, k }, release }: Begun,
+  sum: Float64Array,
   displacements: readonly number[],
-): Pick<WorkedMember, 'd' | 'ends' | 'forces'> {
-  const { own, places, T, k, released0 } = member;
-  const d = timesVector(T, places.map((i) => (i < 0 ? 0 : displacements[i]!))); // oxfmt-ignore
+): Pick<WorkedMember, 'ends' | 'forces'> {
   const moved = new Float64Array(N);
-  own.forEach((i, a) => (moved[i] = d[a]!));
-  if (released0) recoverEnds(released0, moved, p);
+  timesVector(T, places.map((i) => (i < 0 ? 0 : displacements[i]!))).forEach((one, a) => (moved[own[a]!] = one)); // oxfmt-ignore
+  if (release) recoverEnds(release, moved, sum.map((one) => -one)); // oxfmt-ignore
   const ends = own.map((i) => moved[i]!);
-  return { d, ends, forces: timesVector(k, ends).map((one, a) => one + fixed[a]!) };
+  return { ends, forces: timesVector(k, ends).map((one, a) => one + sum[own[a]!]!) };
 }
 
 const timesLoad = (one: FixedEnds, factor: number): FixedEnds =>

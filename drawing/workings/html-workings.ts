@@ -1,6 +1,6 @@
 import { showNumber } from '@rigid-beam/core/quantities/show';
 import type { WorkingsBlock, WorkingsStep } from '@rigid-beam/core/workings/blocks';
-import { WORKINGS_DIGITS } from '@rigid-beam/core/workings/text';
+import { WORKINGS_DIGITS } from '@rigid-beam/core/workings/units';
 import katex from 'katex';
 import { escaped } from '../paper/svg-file';
 
@@ -13,8 +13,12 @@ interface Page {
   readonly numbers: NumbersWay;
 }
 
+/** Whether a formula stands by itself or among words. */
+export type MathWay = 'displayed' | 'in a line';
+
 /** A formula as MathML, which browsers set by themselves. */
-export const mathOf = (tex: string, displayMode = true): string => katex.renderToString(tex, { output: 'mathml', displayMode, throwOnError: true }); // oxfmt-ignore
+export const mathOf = (tex: string, way: MathWay = 'displayed'): string =>
+  katex.renderToString(tex, { output: 'mathml', displayMode: way === 'displayed', throwOnError: true });
 
 /** Workings as one page that needs nothing else: formulas in mathematical type, matrices with what stands at their rows and columns. */
 export function workingsPage(steps: readonly WorkingsStep[], { title, numbers }: Page): string {
@@ -39,7 +43,7 @@ export function htmlOf(block: WorkingsBlock, way: 'written' | 'blank'): string {
     case 'matrix': {
       const head = block.columns.map((one) => `<th scope="col">${escaped(one)}</th>`).join('');
       const rows = block.values.map((row, i) => `<tr><th scope="row">${escaped(block.rows[i]!)}</th>${row.map((one) => `<td>${way === 'blank' ? '' : escaped(showNumber(one, WORKINGS_DIGITS))}</td>`).join('')}</tr>`); // oxfmt-ignore
-      return `<div class="matrix"><table><thead><tr><th>${mathOf(block.name.tex, false)}</th>${head}</tr></thead><tbody>${rows.join('')}</tbody></table></div>`;
+      return `<div class="matrix"><table><thead><tr><th>${mathOf(block.name.tex, 'in a line')}</th>${head}</tr></thead><tbody>${rows.join('')}</tbody></table></div>`;
     }
   }
 }

@@ -32,6 +32,16 @@ test('each stage shows what it is about, and what is switched besides', () => {
   expect(view({ stage: 'loads', switches: { diagram: true, loads: false } })).toMatchObject({ quantity: 'Mz', loads: 'none' });
 });
 
+test('while the workings of this very model are read its freedoms stand there, and nothing of its results', () => {
+  const state = stateOf(posts(2));
+  const freedoms = [{ number: 1, node: 1, component: 0, state: 'free', spring: 0 }] as const;
+  const view = (model: Model) => viewOf({ ...state, worked: { model, freedoms } }, plainView, undefined, 60, 'still');
+  expect(view(state.model)).toMatchObject({ freedoms, quantity: 'none', reactions: false });
+  expect(view(posts(2))).toMatchObject({ quantity: 'Mz', reactions: true });
+  expect(view(posts(2)).freedoms).toBeUndefined();
+  expect(itemsIn(state, view(state.model), 'still').some((item) => 'text' in item && item.text === '1')).toBe(true);
+});
+
 test('a plane to draw on is there only in space', () => {
   const plane = { axis: 'z', at: 0 } as const;
   const flat = stateOf(posts(1));

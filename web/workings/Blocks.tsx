@@ -2,9 +2,9 @@
 
 import { showNumber } from '@rigid-beam/core/quantities/show';
 import type { Formula, WorkingsBlock } from '@rigid-beam/core/workings/blocks';
-import { WORKINGS_DIGITS } from '@rigid-beam/core/workings/text';
+import { WORKINGS_DIGITS } from '@rigid-beam/core/workings/units';
 import type { Worked } from '@rigid-beam/core/workings/worked';
-import { mathOf } from '@rigid-beam/drawing/workings/html-workings';
+import { mathOf, type MathWay } from '@rigid-beam/drawing/workings/html-workings';
 import styled from 'styled-components';
 import { useEditor } from '../editor/use-editor';
 import { PlainButton } from '../ui/controls';
@@ -54,7 +54,9 @@ const Wide = styled.div`
 `;
 
 /** A formula in mathematical type; its TeX is our own. */
-const Math = ({ tex }: Pick<Formula, 'tex'>) => <span dangerouslySetInnerHTML={{ __html: mathOf(tex) }} />;
+const Typeset = ({ tex, way }: Pick<Formula, 'tex'> & { readonly way: MathWay }) => (
+  <span dangerouslySetInnerHTML={{ __html: mathOf(tex, way) }} />
+);
 
 interface BlockProps {
   readonly block: WorkingsBlock;
@@ -87,7 +89,7 @@ export function Block({ block, of }: BlockProps) {
     case 'formula':
       return (
         <Wide>
-          <Math tex={block.tex} />
+          <Typeset tex={block.tex} way="displayed" />
         </Wide>
       );
     case 'table':
@@ -122,7 +124,7 @@ export function Block({ block, of }: BlockProps) {
             <thead>
               <tr>
                 <th>
-                  <span dangerouslySetInnerHTML={{ __html: mathOf(block.name.tex, false) }} />
+                  <Typeset tex={block.name.tex} way="in a line" />
                 </th>
                 {block.columns.map((one, j) => (
                   // Two loads may be called alike.

@@ -1,6 +1,7 @@
 'use client';
 
 import { workingsIn } from '@rigid-beam/core/workings/ask';
+import type { WorkingsStepId } from '@rigid-beam/core/workings/blocks';
 import { workingsStepsOf } from '@rigid-beam/core/workings/steps';
 import type { Worked } from '@rigid-beam/core/workings/worked';
 import { workingsPage, type NumbersWay } from '@rigid-beam/drawing/workings/html-workings';
@@ -65,22 +66,32 @@ interface StepsProps {
   readonly title: string;
 }
 
+/** Members that are worked out before the eyes at once; a page has all of them. */
+const AT_ONCE = 8;
+
 function Steps({ of, id, title }: StepsProps) {
   const display = useDisplay();
   const selection = useEditorState((state) => state.selection);
-  const members = selection.flatMap((one) => (one.kind === 'member' ? [one.id] : [])).join('\n');
-  const chosen = useMemo(() => (members === '' ? undefined : new Set(members.split('\n'))), [members]);
-  const steps = useMemo(() => workingsStepsOf(of, display, chosen), [of, display, chosen]);
+  const all = of.structure.names.members;
+  // By their names, so that what was written stays while other things are selected.
+  const selected = selection.flatMap((one) => (one.kind === 'member' ? [one.id] : [])).join('\n');
+  const shown = useMemo(() => {
+    if (selected !== '') return selected.split('\n').slice(0, AT_ONCE);
+    return all.length > AT_ONCE ? all.slice(0, AT_ONCE) : undefined;
+  }, [selected, all]);
+  const steps = useMemo(() => workingsStepsOf(of, display, shown && new Set(shown)), [of, display, shown]);
   const [at, setAt] = useState(0);
-  const step = steps[at]!;
-  const keep = (numbers: NumbersWay): void =>
-    keepFile(WORDS.file(title, id), workingsPage(steps, { title: `${title} · ${id}`, numbers }), 'text/html');
+  const step = steps[Math.min(at, steps.length - 1)]!;
+  const keep = (numbers: NumbersWay): void => {
+    const page = workingsStepsOf(of, display, selected === '' ? undefined : new Set(selected.split('\n')));
+    keepFile(WORDS.file(title, id), workingsPage(page, { title: `${title} · ${id}`, numbers }), 'text/html');
+  };
   return (
     <>
       <Bar>
         <PanelTitle>{WORDS.title(id)}</PanelTitle>
         {steps.map((one, i) => (
-          <ToggleButton key={one.id} isSelected={i === at} onChange={() => setAt(i)}>
+          <ToggleButton key={one.id} isSelected={one === step} onChange={() => setAt(i)}>
             {WORDS.step(i + 1, WORDS.short[one.id])}
           </ToggleButton>
         ))}
@@ -90,8 +101,8 @@ function Steps({ of, id, title }: StepsProps) {
       </Bar>
       <Read role="region" tabIndex={0} aria-label={step.title}>
         <h3>{step.title}</h3>
-        {chosen && (step.id === 'members' || step.id === 'fixed-ends' || step.id === 'ends') && (
-          <p>{WORDS.only([...chosen].join(', '))}</p>
+        {shown && MEMBERS.has(step.id) && (
+          <p>{selected === '' ? WORDS.first(shown.join(', ')) : WORDS.selected(shown.join(', '))}</p>
         )}
         {step.blocks.map((block, i) => (
           // Blocks of a step have no names of their own.
@@ -101,6 +112,9 @@ function Steps({ of, id, title }: StepsProps) {
     </>
   );
 }
+
+/** Steps that go member by member. */
+const MEMBERS: ReadonlySet<WorkingsStepId> = new Set(['members', 'fixed-ends', 'ends']);
 
 function Close() {
   const editor = useEditor();

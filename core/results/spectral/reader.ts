@@ -2,14 +2,12 @@ import { countingCases } from '../../combinations/counting-cases';
 import type { Spectral } from '../../combinations/outcome';
 import { addTimes } from '../../linear-algebra/vectors';
 import { once } from '../../once';
-import { MEMBER_FREEDOMS } from '../../stiffness/structure';
 import { commonCuts } from '../breakpoints';
-import type { Diagram } from '../diagram';
+import { diagramOver, type Diagram } from '../diagram';
 import { piecewiseReader, valueAtEnd, type Measure, type PlaceReader } from '../piecewise-range';
 import { evaluate } from '../polynomial';
 import { degreeOf, isStored, offsetOf } from '../quantities';
 import type { Solution } from '../results';
-import { addOver } from '../sums';
 import { around } from './spread';
 
 /** A stored quantity of a measure. */
@@ -36,18 +34,9 @@ export function spectralReader(solution: Solution, outcome: number, of: Spectral
     m,
     length,
   );
-  const width = (modeParts[0] ?? fixedParts[0])!.part.pieceWidth;
-  const diagram = (parts: typeof fixedParts): Diagram => {
-    const coefficients = new Float64Array(width * cuts.from.length);
-    const ends = new Float64Array(MEMBER_FREEDOMS);
-    for (const { part, factor } of parts) {
-      addOver(part, factor, m, { from: cuts.from, first: 0, end: cuts.from.length }, coefficients);
-      for (let i = 0; i < MEMBER_FREEDOMS; i++) ends[i]! += factor * part.ends[MEMBER_FREEDOMS * m + i]!;
-    }
-    return { length, first: 0, end: cuts.from.length, from: cuts.from, to: cuts.to, coefficients, width, ends, endsAt: 0 };
-  };
-  const fixed = diagram(fixedParts);
-  const shapes = modeParts.map((one) => diagram([one]));
+  const { pieceWidth: width } = modeParts[0]!.part;
+  const fixed = diagramOver(solution, fixedParts, m, { ...cuts, width });
+  const shapes = modeParts.map((one) => diagramOver(solution, [one], m, { ...cuts, width }));
   // What stands under each root, as a diagram of its own.
   const reaching = spreads.map(({ factor, roots }) => ({ factor, roots: roots.map((root) => weighted(shapes, root)) }));
   const reach = (read: (root: Diagram) => number): number => {

@@ -1,13 +1,13 @@
 import { SPECTRUM_DAMPING, spectrumDirections } from '../../model/spectrum-settings';
 import { axisKeys, inReaderOrder, structureAxis, type AxisKey } from '../../quantities/axis-names';
 import type { DisplayUnits } from '../../quantities/display';
-import { inUnit } from '../../quantities/show';
+import { inUnit, showNumber } from '../../quantities/show';
 import type { Solution } from '../../results/results';
 import { correlationOf } from '../../results/spectral/correlation';
 import { accelerationAt, largestUpTo } from '../../results/spectral/ground';
 import { isPlane } from '../../stiffness/structure';
 import type { Column, Table } from '../column';
-import { baseShear as WORDS } from '../words';
+import { baseShear as WORDS } from './shape-words';
 import { modesOf, type ModeRow } from './natural-modes';
 
 /** What an earthquake along one axis pushes the base with, N. */
@@ -54,6 +54,18 @@ export function baseShears(solution: Solution): readonly BaseShear[] {
   });
 }
 
+/** What the ground does and how it is put together, in a sentence; undefined where there is no earthquake. */
+export function groundWords({ ground }: Pick<Solution, 'ground'>): string | undefined {
+  if (!ground) return undefined;
+  const { shape, ground: type = 'A', acceleration = 0, importance = 1, behaviour, damping = SPECTRUM_DAMPING } = ground;
+  const numbers = [acceleration, importance, behaviour, 100 * damping].map((one) =>
+    one === undefined ? undefined : showNumber(one),
+  );
+  const what = shape ? WORDS.standard(shape, type, numbers[0]!, numbers[1]!) : WORDS.table;
+  const how = shape ? (numbers[2] === undefined ? WORDS.elastic : WORDS.design(numbers[2])) : '';
+  return `${what}${how}. ${WORDS.together(ground.modes ?? 'cqc', numbers[3]!)}`;
+}
+
 /** A mode, what they leave out, all together, or the static force beside these. */
 export type BaseShearRow = ModeRow | 'rest' | 'together' | 'static';
 
@@ -67,7 +79,12 @@ export function baseShearTable(solution: Solution, _: number, display: DisplayUn
   return {
     title: WORDS.title,
     columns: [
-      { key: 'mode', title: WORDS.mode, width: 1.4, value: (row) => (typeof row === 'string' ? WORDS[row] : String(row.number)) },
+      {
+        key: 'mode',
+        title: WORDS.mode,
+        width: 1.4,
+        value: (row) => (typeof row === 'string' ? WORDS.rows[row] : String(row.number)),
+      },
       {
         key: 'period',
         title: WORDS.period,

@@ -5,7 +5,8 @@ import { bucklingLengths, TAKES_PART, type BucklingLength } from '../../results/
 import type { Solution } from '../../results/results';
 import { isPlane } from '../../stiffness/structure';
 import type { Column, Table } from '../column';
-import { bucklingLengths as TABLE, results as WORDS } from '../words';
+import { results as WORDS } from '../words';
+import { bucklingLengths as TABLE } from './shape-words';
 
 export type BucklingRow = BucklingLength & { readonly id: string };
 

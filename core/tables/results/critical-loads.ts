@@ -1,7 +1,7 @@
 import type { Shape } from '../../combinations/outcome';
 import type { Solution } from '../../results/results';
 import type { Table } from '../column';
-import { criticalLoads as WORDS } from '../words';
+import { criticalLoads as WORDS } from './shape-words';
 
 /** The critical loads of a solution, each by what it is of and its factor; undefined where none were found. */
 export function criticalLoadsTable({ outcomes }: Solution): Table<Shape> | undefined {

@@ -3,7 +3,7 @@ import { inUnit } from '../../quantities/show';
 import { Harmonic, type HarmonicResponse } from '../../results/harmonic';
 import type { Solution } from '../../results/results';
 import type { Table } from '../column';
-import { harmonic as WORDS } from '../words';
+import { harmonic as WORDS } from './shape-words';
 
 /** The range of frequencies that is shown: the one that was asked for, or from nothing to the last mode that was found. */
 export function harmonicRange({ masses }: Solution, { reach }: Harmonic): readonly [from: number, to: number] {

@@ -5,7 +5,7 @@ import { inUnit } from '../../quantities/show';
 import type { MassItem, Solution } from '../../results/results';
 import { isPlane } from '../../stiffness/structure';
 import type { Column, Table } from '../column';
-import { naturalModes as WORDS } from '../words';
+import { naturalModes as WORDS } from './shape-words';
 
 /** A natural mode with what takes part in it; shares are parts of what moves in a direction, alone and with all slower ones. */
 export interface ModeRow {

@@ -7,7 +7,7 @@ import { criticalLoadsTable } from '@rigid-beam/core/tables/results/critical-loa
 import { extremesTable } from '@rigid-beam/core/tables/results/extremes';
 import { foundationTable } from '@rigid-beam/core/tables/results/foundation';
 import { headlinesOf } from '@rigid-beam/core/tables/results/headlines/headlines';
-import { baseShearTable } from '@rigid-beam/core/tables/results/base-shear';
+import { baseShearTable, groundWords } from '@rigid-beam/core/tables/results/base-shear';
 import { massesTable, naturalModesTable } from '@rigid-beam/core/tables/results/natural-modes';
 import { reactionsTable } from '@rigid-beam/core/tables/results/nodal';
 import type { Writing } from '../asked';
@@ -23,6 +23,7 @@ export const reported = ({ solution, asked }: Writing): readonly number[] =>
 export function results(writing: Writing): Block[] {
   const { model, solution, asked, display } = writing;
   if (!solution) return [words(WORDS.notSolved)];
+  const ground = groundWords(solution);
   const displaced = reported(writing).filter((outcome) => partsOf(solution, outcome).some((part) => solution.displaced?.[part]));
   return [
     ...(displaced.length < reported(writing).length ? [words(WORDS.linear)] : []),
@@ -50,6 +51,7 @@ export function results(writing: Writing): Block[] {
     ...table(criticalLoadsTable(solution)),
     ...table(naturalModesTable(solution, 0, display)),
     ...table(massesTable(solution, 0, display)),
+    ...(ground === undefined ? [] : [words(ground)]),
     ...table(baseShearTable(solution, 0, display)),
   ];
 }

@@ -4,7 +4,7 @@ import { structureAxis } from '@rigid-beam/core/quantities/axis-names';
 import { showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { accelerationAt } from '@rigid-beam/core/results/spectral/ground';
-import { baseShears, type BaseShear } from '@rigid-beam/core/tables/results/base-shear';
+import { baseShears, groundWords, type BaseShear } from '@rigid-beam/core/tables/results/base-shear';
 import { modesOf } from '@rigid-beam/core/tables/results/natural-modes';
 import dynamic from 'next/dynamic';
 import { useMemo } from 'react';
@@ -29,6 +29,7 @@ export function EarthquakeResults({ solution }: { readonly solution: Solution })
   const force = (value: number): string => showQuantity(value, display.force);
   return (
     <Fold title={WORDS.title} startsOpen remembered="base shear">
+      <Hint>{groundWords(solution)}</Hint>
       {all.map((one) => (
         <Hint key={one.axis}>
           {WORDS.pushes(structureAxis(display, one.axis).letter, force(one.together), Math.round(100 * one.share))}{' '}
