@@ -20,7 +20,7 @@ const post = {
   combinations: [{ id: 'all', type: 'envelope', of: ['G'] }],
 }; // oxfmt-ignore
 const period = 2 * Math.PI * Math.sqrt((mass * H ** 3) / (3 * E * I));
-/** Ground B, a_gR = 1 m/s², q = 1.5 to begin with; behind T_C = 0.5 s. */
+/** Ground B, agR = 1 m/s², q = 1.5 to begin with; behind T_C = 0.5 s. */
 const push = (acceleration: number): number => (mass * acceleration * 1.2 * (2.5 / 1.5) * 0.5) / period / 1000;
 
 describe.each(['pointer', 'keys'] as const)('an earthquake, by %s', (hands) => {
@@ -41,7 +41,7 @@ describe.each(['pointer', 'keys'] as const)('an earthquake, by %s', (hands) => {
     await model.stored();
     await choose('Earthquake, by a response spectrum', 'EN 1998-1, type 1: strong and distant');
     await model.stored();
-    await fill('a_gR on ground A (m/s²)', '0.7 * 2 m/s2');
+    await fill('Peak agR (m/s²)', '0.7 * 2 m/s2');
     await model.stored();
     await look('Earthquake right and left');
     await page.waitForFunction(() => /the ground pushes with/.test(document.body.textContent ?? ''));
@@ -69,5 +69,12 @@ describe.each(['pointer', 'keys'] as const)('an earthquake, by %s', (hands) => {
     await model.stored();
     const file = await model.file<{ combinations: { earthquake?: boolean }[] }>();
     expect(file.combinations[0]!.earthquake).toBeUndefined();
+    await model.command('shake by an earthquake 1, b, 2.8, 1.5');
+    await page.waitForFunction(
+      (words) => document.body.innerText.includes(words),
+      {},
+      `the ground pushes with ${push(2.8).toPrecision(4)} kN`,
+    );
+    expect(await said()).toContain('EN 1998-1, type 1, ground B, agR = 2.8 m/s², γI = 1, q = 1.5. Modes by their correlation');
   });
 }); // oxfmt-ignore

@@ -30,6 +30,11 @@ describe.each(['pointer', 'keys'] as const)('workings, by %s', (hands) => {
     await press('Select member b');
     await reads('Of what is selected: b.');
     expect(await drawer()).not.toContain('Member a');
+    // They follow every edit.
+    await model.command('split into 2');
+    await reads('L = 2.4 m');
+    await model.undo();
+    await reads('L = 4.8 m');
     await press('8 End forces');
     await reads('k·d');
     await press('11 Comparison');

@@ -87,7 +87,10 @@ await take('combination', `${rib}?stage=combinations&acting=U2`, async () => {
   await page.locator('::-p-xpath(//button[starts-with(., "Take all ")])').click();
   await page.locator('::-p-xpath(//button[starts-with(@aria-label, "Let U4 act")])').click();
 });
-await take('axial', `${models['Canopy walk, first span']}?stage=results&acting=U1`);
+await take('workings', `${lintel}?stage=results&acting=Q1`, async () => {
+  await command('show how it comes about');
+  await page.locator('::-p-aria(8 End forces)').click();
+});
 await take('influence', `${lintel}?stage=results&acting=C3`, async () => {
   await page.locator('::-p-xpath(//button[contains(@aria-label, "Influence line of the bending moment")])').click();
   await settle();
@@ -164,7 +167,8 @@ await take('underlay', '', async () => {
   await settle();
   await page.mouse.move(1147, 318, { steps: 4 });
 });
-await take('night', `${rib}?stage=results&acting=U2`, async () => {
+await take('night', `${rib}?stage=results&acting=U2&quantity=Mz`, async () => {
+  await command('shake by an earthquake 1, C, 2, 1.5');
   await page.locator('::-p-aria(Change between day and night)').click();
 });
 

@@ -8,7 +8,7 @@ import { words as WORDS } from './words';
 import { worked, type Worked } from './worked';
 
 /** Members whose workings are written. */
-export const MOST_WORKED = 60;
+export const MOST_WORKED = 100;
 
 /** The workings of a case or a sum of a solved model, in the first order; or why there are none. */
 export function workingsIn(model: Model, solution: Solution, id: string): Worked | string {

@@ -64,7 +64,7 @@ describe('a report says', () => {
     expect(saidOf({ secondOrder: { of: 'everything' } })).not.toMatch(/First order/);
     expect(saidOf({ buckling: { of: ['U1'], modes: 1 }, naturalModes: { modes: 2 } })).toMatch(/Critical loads.*Natural modes.*Masses/);
     const spectrum = { shape: 'type 1', ground: 'B', acceleration: 1.5, behaviour: 2 } as const;
-    expect(saidOf({ naturalModes: { modes: 2, spectrum } })).toMatch(/Masses.*EN 1998-1, type 1, ground B, a_gR = 1.5 m\/s², γI = 1, q = 2. Modes by their correlation.*Base shear/);
+    expect(saidOf({ naturalModes: { modes: 2, spectrum } })).toMatch(/Masses.*EN 1998-1, type 1, ground B, agR = 1.5 m\/s², γI = 1, q = 2. Modes by their correlation.*Base shear/);
     const held = known.supports.map((one) => ({ ...one, oneWay: { uy: 'positive' as const } }));
     expect(saidOf({}, { supports: held })).toMatch(/act one way/);
   });

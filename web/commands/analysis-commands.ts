@@ -84,7 +84,7 @@ export const analysisCommands: readonly Command[] = [
   {
     name: 'Shake by an earthquake',
     changes: true,
-    notation: 'EN 1998-1: type 1 or 2, ground, a_gR in m/s², q; nothing behind it: elastic. 1, B, 1.5, 1.5',
+    notation: 'EN 1998-1: type 1 or 2, ground, agR in m/s², q; nothing behind it: elastic. 1, B, 1.5, 1.5',
     run: (sheet, text) => {
       const [type, ground, ...numbers] = text.split(',').map((part) => part.trim());
       const [acceleration, behaviour] = numbers.map(Number);

@@ -74,6 +74,10 @@ export const isInfluenceShown = ({ stage, influence }: Pick<EditorState, 'stage'
 export const isCutShown = ({ stage, cut }: Pick<EditorState, 'stage' | 'cut'>): boolean =>
   stage === 'results' && cut !== undefined;
 
+/** Whether freedoms stand in place of results: while the workings of the model that is drawn are read. */
+export const areFreedomsShown = ({ worked, drawn }: Pick<EditorState, 'worked' | 'drawn'>): boolean =>
+  worked !== undefined && worked.model === drawn.model;
+
 /** Index of what acts: the outcome that the address names, or else the first one. */
 export function actingIndex({ drawn, acting }: Pick<EditorState, 'drawn' | 'acting'>): number {
   const all = drawn.results?.solution?.outcomes ?? [...drawn.model.cases, ...drawn.model.combinations];

@@ -7,7 +7,7 @@ import { useShallow } from 'zustand/react/shallow';
 import { isOn, switchNames } from '@rigid-beam/drawing/stage-view';
 import { ruleOf } from '@rigid-beam/drawing/rule-words';
 import { diagramStyles, momentFaces, type DiagramStyle, type MomentFace, type SheetQuantity } from '@rigid-beam/drawing/view';
-import { actingIndex, isCutShown, isInfluenceShown, isShapeShown, quantityOf } from '../editor/editor-state';
+import { actingIndex, areFreedomsShown, isCutShown, isInfluenceShown, isShapeShown, quantityOf } from '../editor/editor-state';
 import { NARROW } from '../editor/slices/page';
 import { settledSolution, useDisplay, useEditor, useEditorState, useModel } from '../editor/use-editor';
 import { Select, ToggleButton } from '../ui/controls';
@@ -119,11 +119,12 @@ export function TitleBlock({ controller }: { readonly controller: SheetControlle
   const display = useDisplay();
 
   const isCut = useEditorState(isCutShown);
-  if (isCut)
+  const areFreedoms = useEditorState(areFreedomsShown);
+  if (isCut || areFreedoms)
     return (
       <Block aria-label={WORDS.titleBlock}>
         <Acting title={acts?.title}>{acts?.id}</Acting>
-        <Said controller={controller} extremes={WORDS.cut} />
+        <Said controller={controller} extremes={isCut ? WORDS.cut : WORDS.freedoms} />
         {controller && <ViewTools controller={controller} />}
       </Block>
     );

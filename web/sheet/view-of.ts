@@ -12,7 +12,15 @@ import { isOn, viewOfStage } from '@rigid-beam/drawing/stage-view';
 import type { View } from '@rigid-beam/drawing/view';
 import { SKETCHED, weightAt, withoutSmallTalk } from '@rigid-beam/drawing/level-of-detail';
 import { cutOf } from '../editor/cut-of';
-import { actingIndex, isHeld, isShapeShown, quantityOf, togetherOf, type EditorState } from '../editor/editor-state';
+import {
+  actingIndex,
+  areFreedomsShown,
+  isHeld,
+  isShapeShown,
+  quantityOf,
+  togetherOf,
+  type EditorState,
+} from '../editor/editor-state';
 
 const NONE: View['also'] = [];
 
@@ -58,7 +66,7 @@ export function viewOf(
     scale,
     weight: look === 'turning' ? 1 : weightAt(model, seen, scale),
     ...(isShapeShown(state) && SHAPE),
-    ...(state.worked?.model === model && { ...WORKED, freedoms: state.worked.freedoms }),
+    ...(areFreedomsShown(state) && { ...WORKED, freedoms: state.worked!.freedoms }),
     ...(isHeld(state) && HELD),
   };
 }

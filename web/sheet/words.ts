@@ -79,6 +79,7 @@ export const titleBlock = {
   anyScale: 'As it suits the sheet',
   alsoDrawn: 'Other diagrams besides',
   cut: 'Cut free: what acts on the body, and on the faces of the cut',
+  freedoms: 'Freedoms by their numbers: free ones in colour, held ones grey',
   influence: 'Influence line',
   influenceRule: (force: string): string =>
     `what 1 ${force} brings about where it stands · positive values on the side that it comes from`,

@@ -53,7 +53,7 @@ export const baseShear = {
   shear: (axis: string): string => `Base shear along ${axis}`,
   rows: { rest: 'What they leave out', together: 'All together', static: 'All mass with the main mode' },
   standard: (shape: string, ground: string, acceleration: string, importance: string): string =>
-    `EN 1998-1, ${shape}, ground ${ground}, a_gR = ${acceleration} m/s², γI = ${importance}`,
+    `EN 1998-1, ${shape}, ground ${ground}, agR = ${acceleration} m/s², γI = ${importance}`,
   table: 'Spectrum by a table',
   design: (behaviour: string): string => `, q = ${behaviour}`,
   elastic: ', elastic',

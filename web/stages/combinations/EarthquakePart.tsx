@@ -166,6 +166,7 @@ function Together({ spectrum, space, onChange }: PartProps & { readonly space: '
   };
   return (
     <>
+      <Hint>{WORDS.moves}</Hint>
       {axisKeys
         .filter((axis) => space === 'space' || axis !== 'z')
         .map((axis) => (
