@@ -185,7 +185,7 @@ export class ModelPage {
     } catch {
       const field = await this.page.evaluate(
         () =>
-          `${document.querySelector('[aria-label="Command"]')?.outerHTML}; the keyboard: ${document.activeElement?.outerHTML}`,
+          `${document.querySelector('[aria-label="Command"]')?.outerHTML}; the keyboard: ${document.activeElement?.outerHTML}; offered: ${[...document.querySelectorAll('[role="option"]')].map((option) => option.textContent).join(', ')}`,
       );
       throw new Error(`Enter did nothing with “${text}”: ${field}`);
     }

@@ -1,8 +1,11 @@
 import { giveLoadIds, hasLoadIds } from './loads/ids';
-import type { Model } from './model';
+import type { Formula, Model } from './model';
 import { isFault, type Notice } from './notice';
 import { Findings, isObject, type Entity } from './findings';
+import { ofType } from './entry-fields';
 import { readFields } from './read-fields';
+import { placeOfPath } from './parameters/place-of-path';
+import { readParameters } from './parameters/read';
 import { checkRelations } from './rules/relations';
 import type { Fields } from './fields';
 import { combinationFields, listFields, loadFields, optionalLists, rootFields } from './schema';
@@ -66,6 +69,8 @@ function readRoot(value: unknown, findings: Findings, sound?: Entity): Entity | 
     });
   }
   const listNames = [...Object.keys(listFields), ...Object.keys(optionalLists), 'loads', 'combinations'];
+  const parameters = readParameters(value, findings);
+  findings.scope = parameters.scope;
   const model = readFields(value, rootFields, '', findings, ['format', 'version', ...listNames]);
   if (!model) return undefined;
   if (!Object.hasOwn(model, 'title')) {
@@ -73,7 +78,7 @@ function readRoot(value: unknown, findings: Findings, sound?: Entity): Entity | 
     findings.converted = true;
   }
   const read = (list: string, fieldsOf: FieldsOf): Entity[] => {
-    const own = value[list];
+    const own = list === 'parameters' ? parameters.entries : value[list];
     return own !== undefined && own === sound?.[list] ? (own as Entity[]) : readList(own, list, findings, fieldsOf);
   };
   for (const [list, fields] of Object.entries(listFields)) model[list] = read(list, () => fields);
@@ -86,7 +91,20 @@ function readRoot(value: unknown, findings: Findings, sound?: Entity): Entity | 
   }
   model.loads = loads;
   model.combinations = read('combinations', byType(combinationFields));
+  addFormulas(model, parameters.formulas, findings);
   return model;
+}
+
+/** What was written as an expression stands in the list of them, and the number that it gives in its place. */
+function addFormulas(model: Entity, ofParameters: readonly Formula[], findings: Findings): void {
+  const more = new Map(ofParameters.map(({ of, is }) => [of, is]));
+  for (const { path, text } of findings.expressions) {
+    const of = placeOfPath(path, model);
+    if (of !== undefined) more.set(of, text);
+  }
+  if (more.size === 0) return;
+  const written = (model.formulas as Formula[] | undefined) ?? [];
+  model.formulas = [...written.filter(({ of }) => !more.has(of)), ...[...more].map(([of, is]) => ({ of, is }))];
 }
 
 type FieldsOf = (item: unknown, path: string, findings: Findings) => Fields | undefined;
@@ -95,7 +113,7 @@ const byType =
   (tables: { readonly [type: string]: Fields }): FieldsOf =>
   (item, path, findings) => {
     const type = isObject(item) ? item.type : undefined;
-    if (typeof type === 'string' && Object.hasOwn(tables, type)) return withPositions(tables[type]!, item as Entity);
+    if (typeof type === 'string' && Object.hasOwn(tables, type)) return ofType(tables, item as Entity);
     const expected = `one of ${Object.keys(tables).join(', ')}`;
     return findings.fault({
       code: 'wrong-choice',
@@ -106,20 +124,6 @@ const byType =
       remedy: `Choose ${expected}`,
     });
   };
-
-/** Load positions are plain ratios unless `measure` is `length`. */
-function withPositions(fields: Fields, load: Entity): Fields {
-  if (load.measure === 'length' || !('at' in fields || 'from' in fields)) return fields;
-  const ratio = { kind: 'quantity', dimension: 'number' } as const;
-  const swap = (inner: Fields): Fields => ({ ...inner, at: ratio });
-  if ('at' in fields) return { ...fields, at: { ...ratio, required: true } };
-  const { from, to } = fields;
-  return {
-    ...fields,
-    ...(from?.kind === 'object' && { from: { ...from, fields: swap(from.fields) } }),
-    ...(to?.kind === 'object' && { to: { ...to, fields: swap(to.fields) } }),
-  };
-}
 
 function readList(value: unknown, list: string, findings: Findings, fieldsOf: FieldsOf): Entity[] {
   if (value === undefined) {

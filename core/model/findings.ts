@@ -1,3 +1,4 @@
+import type { Scope } from '../quantities/expression';
 import { placeWords } from './place-words';
 import { fault, type FaultDetail, type Notice } from './notice';
 
@@ -10,6 +11,10 @@ export class Findings {
   constructor(private readonly root?: unknown) {}
   /** True once something had to be read otherwise than it stood: a quantity in a text, a missing list. */
   converted = false;
+  /** What names in texts stand for. */
+  scope: Scope | undefined;
+  /** Texts that mention names, and where they stand. */
+  readonly expressions: { readonly path: string; readonly text: string }[] = [];
   fault(detail: FaultDetail): undefined {
     this.notices.push(fault(detail, this.root));
     return undefined;

@@ -39,6 +39,8 @@ export interface Model {
   readonly report?: ReportSettings;
   readonly grid?: GridLines;
   readonly underlay?: Underlay;
+  readonly parameters?: readonly Parameter[];
+  readonly formulas?: readonly Formula[];
 }
 
 /** A set of rules of the model's own, as the file of it holds it (`docs/rules-format.md`); whether it can be used is for those to say that read it. */
@@ -46,6 +48,26 @@ export interface OwnRules {
   readonly id: string;
   readonly title: string;
   readonly [key: string]: unknown;
+}
+
+/** A number by a name that expressions mention. */
+export interface Parameter {
+  readonly id: string;
+  /** What it is, in words. */
+  readonly title?: string;
+  /** The unit in which it is shown, which also tells its dimension; a plain number has none. */
+  readonly unit?: string;
+  /** SI, as its range and its step are. */
+  readonly value: number;
+  readonly from?: number;
+  readonly to?: number;
+  readonly step?: number;
+}
+
+/** An expression of parameters, and the place (`nodes/2/x`) of the number that it gives. */
+export interface Formula {
+  readonly of: string;
+  readonly is: string;
 }
 
 /** Nodes and members under a name of their own: top chord, columns, what is built second. */

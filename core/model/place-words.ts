@@ -15,6 +15,8 @@ const NOUNS: Readonly<Record<string, string>> = {
   trains: 'train',
   expected: 'expected value',
   ruleSets: 'set of rules',
+  parameters: 'parameter',
+  formulas: 'expression of',
 };
 
 /** Keys whose own name is not what an engineer calls them. */
@@ -42,7 +44,7 @@ function entryWords(list: string, index: number, named: unknown): string | undef
   const noun = NOUNS[list];
   if (!noun) return undefined;
   const entry = typeof named === 'object' && named !== null ? (named as Record<string, unknown>) : {};
-  const id = list === 'supports' ? entry['node'] : entry['id'];
+  const id = entry[list === 'supports' ? 'node' : list === 'formulas' ? 'of' : 'id'];
   return typeof id === 'string' && id !== '' ? `${noun} ${id}` : `number ${index + 1} of the ${list}`;
 }
 

@@ -232,6 +232,15 @@ export const optionalLists = {
     quantity: { kind: 'choice', of: expectedQuantities, required: true },
     value: neededPositive('number'),
   },
+  // Their numbers have the dimension of their unit, which a rule looks after.
+  parameters: {
+    id,
+    title: { kind: 'text' },
+    unit: { kind: 'text' },
+    value: needed('number'),
+    ...each(['from', 'to', 'step'], () => quantity('number')),
+  },
+  formulas: { of: { kind: 'text', required: true }, is: { kind: 'text', required: true } },
   groups: { id, nodes: { kind: 'names' }, members: { kind: 'names' } },
   ruleSets: ruleFields,
   trains: {

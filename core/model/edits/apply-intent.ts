@@ -7,6 +7,7 @@ import type { Model } from '../model';
 import { isFault, type Notice } from '../notice';
 import { rounded, type AxisName } from '../point';
 import { removeDoubled } from './doubled';
+import { followFormulas } from './follow-formulas';
 import { insert } from './insert';
 import { keyedLists, type KeyedList } from './keyed-lists';
 import { settingKeys, type Intent, type IntentOf, type NodeMove, type Settings } from './intent';
@@ -87,6 +88,14 @@ function changed(model: Model, intent: Exclude<Intent, { type: 'patch' }>, said:
       keepExpected(draft);
       keepReported(draft);
       keepAnalysed(draft);
+      if (draft.formulas)
+        refusal = followFormulas({
+          draft,
+          before: model,
+          now: plain(draft),
+          isRemoval: intent.type === 'remove',
+          tell: (words) => said.push(words),
+        });
     }
   });
   return refusal ?? (result as Change);

@@ -1,4 +1,5 @@
 import { counted, nounFor } from '../../counted';
+import { placeSaid } from '../parameters/words';
 import { keyedLists, type KeyedList } from './keyed-lists';
 import type { Intent } from './intent';
 import type { Motion } from './motion';
@@ -17,6 +18,8 @@ const words: Record<KeyedList, string> = {
   trains: 'train',
   expected: 'expected value',
   ruleSets: 'set of rules',
+  parameters: 'parameter',
+  formulas: 'expression of',
 };
 
 const MOTIONS: Record<Motion['kind'], string> = { move: 'Move', turn: 'Turn', mirror: 'Mirror' };
@@ -36,7 +39,12 @@ type Of<T extends Intent['type']> = Extract<Intent, { type: T }>;
 
 /** Every edit in a few words. */
 const labels: { readonly [T in Intent['type']]: (intent: Of<T>) => string } = {
-  put: (intent) => (nameOf(intent) === undefined ? `Add a ${words[intent.list]}` : `Set ${words[intent.list]} ${nameOf(intent)}`),
+  put: (intent) =>
+    intent.list === 'formulas'
+      ? `Set ${placeSaid({}, String(intent.entry.of))} = ${String(intent.entry.is)}`
+      : nameOf(intent) === undefined
+        ? `Add a ${words[intent.list]}`
+        : `Set ${words[intent.list]} ${nameOf(intent)}`,
   draw: ({ nodes, members }) =>
     members.length > 0 ? `Draw ${listed('member', idsOf(members))}` : `Place ${listed('node', idsOf(nodes))}`,
   moveNodes: ({ moves }) => `Move ${listed('node', idsOf(moves))}`,

@@ -13,5 +13,7 @@ export const keyedLists = {
   trains: 'id',
   expected: 'id',
   ruleSets: 'id',
+  parameters: 'id',
+  formulas: 'of',
 } as const;
 export type KeyedList = keyof typeof keyedLists;

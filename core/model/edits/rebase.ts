@@ -116,6 +116,8 @@ const NAMES: Partial<Record<KeyedList, string>> = {
   trains: 'Train',
   expected: 'Expected value',
   ruleSets: 'Set of rules',
+  parameters: 'Parameter',
+  formulas: 'Expression of',
 };
 
 /** An entry as the file writes it; of two only what differs. */

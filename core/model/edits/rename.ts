@@ -3,6 +3,8 @@ import type { Draft } from 'immer';
 import type { Model } from '../model';
 import type { Notice } from '../notice';
 import { keyedLists, type KeyedList } from './keyed-lists';
+import { placeOf, placeText } from '../parameters/place';
+import { renamedIn } from '../parameters/renamed';
 import { unfit } from './unfit';
 
 type Entry = Record<string, unknown>;
@@ -55,6 +57,27 @@ const renamedKeys = (
 ): Record<string, number> =>
   Object.fromEntries(Object.entries(factors).map(([id, factor]) => [nextName(names, id) ?? id, factor]));
 
+/** Keys in objects that are named for entries of a list. */
+const namedKeys: { readonly [list in KeyedList]?: readonly string[] } = {
+  materials: ['stiffness'],
+  ...Object.fromEntries(['cases', 'actions', 'combinations'].map((list) => [list, ['factors', 'cases', 'beside']])),
+};
+
+/** Places of expressions lead through names, and expressions mention parameters. */
+function renameInFormulas(draft: Draft<Model>, list: KeyedList, names: Readonly<Record<string, string>>): void {
+  const before = namedKeys[list] ?? [];
+  for (const formula of draft.formulas ?? []) {
+    const place = placeOf(formula.of);
+    const next = place.map((step, i) => {
+      const isNamed =
+        i === 1 ? place[0] === list || (place[0] === 'supports' && list === 'nodes') : i > 1 && before.includes(place[i - 1]!);
+      return (isNamed ? nextName(names, step) : undefined) ?? step;
+    });
+    if (next.some((step, i) => step !== place[i])) formula.of = placeText(...next);
+    if (list === 'parameters') formula.is = renamedIn(formula.is, names);
+  }
+}
+
 /** Everything that names an entry of the list, after the entry itself was renamed. */
 export function renameReferences(draft: Draft<Model>, list: KeyedList, names: Readonly<Record<string, string>>): void {
   const lists = draft as unknown as Lists;
@@ -64,6 +87,7 @@ export function renameReferences(draft: Draft<Model>, list: KeyedList, names: Re
       if (next !== undefined) item[key] = next;
     }
   }
+  renameInFormulas(draft, list, names);
   const stiffness = draft.analysis?.secondOrder?.stiffness;
   if (list === 'materials' && stiffness) draft.analysis!.secondOrder!.stiffness = renamedKeys(names, stiffness);
   const swinging = draft.analysis?.naturalModes;

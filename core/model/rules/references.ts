@@ -15,6 +15,8 @@ export function checkDuplicates({ model, findings }: RuleContext): void {
     ['expected', 'id', 'expected value'],
     ['ruleSets', 'id', 'set of rules'],
     ['loads', 'id', 'load'],
+    ['parameters', 'id', 'parameter'],
+    ['formulas', 'of', 'expression of'],
   ];
   for (const [list, key, word] of lists) {
     const seen = new Set<unknown>();

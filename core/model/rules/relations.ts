@@ -7,6 +7,7 @@ import { checkAmounts } from './amounts';
 import { checkExtent } from './extent';
 import { checkLoads } from './loads';
 import { checkMembers, checkSupports } from './members';
+import { checkParameters } from './parameters';
 import { checkPlane } from './plane';
 import { checkSections } from './sections';
 import { checkTrains } from './trains';
@@ -28,6 +29,7 @@ export function checkRelations(model: Entity, findings: Findings): void {
   checkExpected(context);
   checkReport(context);
   checkTrains(context);
+  checkParameters(context);
   checkAnalysis(context);
   if (model.space === 'plane') checkPlane(context);
 }
