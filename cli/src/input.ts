@@ -4,15 +4,25 @@ import { tooLarge } from '@rigid-beam/core/formats/model-file';
 import { FILE_BYTES } from '@rigid-beam/core/limits';
 import { formatOfName } from '@rigid-beam/core/formats/registry';
 import { fault, type Notice } from '@rigid-beam/core/model/notice';
+import { withSettings } from '@rigid-beam/core/model/parameters/set-parameters';
 import { filled } from '@rigid-beam/core/sections/catalogue/fill';
 
-/** Reads a model from a file, or from standard input when the name is `-`. */
+/** What parameters of the models that are read are set to, as `--set` says it. */
+let settings: readonly (readonly [name: string, text: string])[] = [];
+export const setParameters = (typed: readonly string[]): void => {
+  settings = typed.map((one) => [one.split('=')[0]!.trim(), one.slice(one.indexOf('=') + 1)]);
+};
+
+/** Reads a model from a file, or from standard input when the name is `-`, with its parameters as they were set. */
 export async function readInput(file: string): Promise<Checked> {
   const bytes = await readBytes(file);
   if (!(bytes instanceof Uint8Array)) return { notices: [bytes] };
   const format = formatOfName(file);
   await format.ready?.();
-  return filled(format.reader.read(bytes));
+  const read = filled(format.reader.read(bytes));
+  if (!read.model || settings.length === 0) return read;
+  const { model, notices } = withSettings(read.model, settings);
+  return { ...(model && { model }), notices: [...read.notices, ...notices] };
 }
 
 /** The text of a file, or of standard input when the name is `-`; or why it cannot be read. */

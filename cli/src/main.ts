@@ -20,6 +20,7 @@ import { convert } from './convert';
 import { draw, type DrawOptions } from './draw';
 import { solveCommand, type SolveOptions } from './solve';
 import { exitCodes } from './exit-codes';
+import { setParameters } from './input';
 import { influence, type InfluenceOptions } from './influence';
 import { matrix } from './matrix';
 import { report, type ReportOptions } from './report';
@@ -316,6 +317,17 @@ tokens
   .action((name: string) => {
     process.exitCode = token('revoke', name);
   });
+
+// Every command that reads a model reads it with its parameters as they are set.
+for (const command of program.commands)
+  if (command.registeredArguments[0]?.description.startsWith('model file'))
+    command.option(
+      '--set <name=value>',
+      'a parameter of the model, such as span=14m; may be repeated',
+      (text: string, before: string[]) => [...before, text],
+      [] as string[],
+    );
+program.hook('preAction', (_, command) => setParameters((command.opts() as { set?: string[] }).set ?? []));
 
 function stationCount(text: string): number {
   const count = Number(text);

@@ -6,6 +6,7 @@ import type { EndFreedom, Member, MemberEnd, Restraint } from '@rigid-beam/core/
 import { useDisplay, useModel } from '../editor/use-editor';
 import { Columns, PanelSubtitle, Row, Stack, ToggleButton } from '../ui/controls';
 import { Fold } from '../ui/Fold';
+import { placeText } from '@rigid-beam/core/model/parameters/place';
 import { QuantityField } from '../ui/QuantityField';
 import { memberCard as WORDS } from './words';
 
@@ -78,6 +79,7 @@ export function EndReleases({ members, end, onChange }: EndReleasesProps) {
                 value={typeof own === 'number' ? own : undefined}
                 dimension={turns ? 'rotationalSpring' : 'spring'}
                 unit={turns ? `${display.moment}/rad` : `${display.force}/${display.length}`}
+                place={members.length === 1 ? placeText('members', member.id, 'releases', end, freedom) : undefined}
                 mayBeEmpty
                 placeholder={own === 'free' ? WORDS.freeEnd : WORDS.rigidEnd}
                 onCommit={(value) => onChange(freedom, value ?? 'fixed')}

@@ -29,6 +29,7 @@ import { placeWords } from '../sheet/describe-items';
 import { loadValue } from '../sheet/load-values';
 import type { SheetController } from '../sheet/controller';
 import { Button, Columns, Hint, PanelSubtitle, Select, Stack } from '../ui/controls';
+import { placeText } from '@rigid-beam/core/model/parameters/place';
 import { QuantityField } from '../ui/QuantityField';
 import { TextLine } from '../ui/TextLine';
 import { LoadActions } from './LoadActions';
@@ -194,6 +195,7 @@ function AreaParts({ load, put }: AreaPartsProps) {
           value={load.width}
           dimension="length"
           unit={display.length}
+          place={placeText('loads', load.id, 'width')}
           onCommit={(width) => width !== undefined && put({ ...load, width })}
         />
       )}

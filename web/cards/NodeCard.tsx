@@ -37,6 +37,7 @@ import { placeOfNode } from '@rigid-beam/core/model/place-names';
 import { capital } from '@rigid-beam/core/capital';
 import { Columns, Hint, PanelSubtitle, Select, Stack } from '../ui/controls';
 import { NameField } from '../ui/NameField';
+import { placeText } from '@rigid-beam/core/model/parameters/place';
 import { QuantityField } from '../ui/QuantityField';
 import { Table } from '../ui/Table';
 import { Fold } from '../ui/Fold';
@@ -85,6 +86,8 @@ export function NodeCard({ nodes }: { readonly nodes: readonly ModelNode[] }) {
               value={alongAxis(structureAxis(display, axis), node[axis] ?? 0)}
               dimension="length"
               unit={display.length}
+              place={placeText('nodes', node.id, axis)}
+              isTurned={structureAxis(display, axis).sign < 0}
               onCommit={(value) => value !== undefined && move({ [axis]: alongAxis(structureAxis(display, axis), value) })}
             />
           ))}
@@ -175,6 +178,7 @@ function SupportDetails({ support }: { readonly support: Support }) {
                 value={restraint}
                 dimension={spring}
                 unit={spring === 'spring' ? translation : `${display.moment}/rad`}
+                place={placeText('supports', support.node, freedom)}
                 onCommit={(value) => value !== undefined && setFreedom(freedom, value)}
               />
             )}
@@ -216,6 +220,7 @@ function Pushing({ support, along, put }: PushingProps) {
           value={support.gaps?.[along] ?? 0}
           dimension="length"
           unit={display.deflection}
+          place={placeText('supports', support.node, 'gaps', along)}
           onCommit={(gap) => put(pushing(support, along, way, gap))}
         />
       )}
@@ -297,6 +302,8 @@ function Settlement({ support }: { readonly support: Support }) {
           value={load?.type === 'settlement' ? alongAxis(nameOf(freedom), load[freedom] ?? 0) : 0}
           dimension="length"
           unit={display.deflection}
+          place={load?.type === 'settlement' ? placeText('loads', load.id, freedom) : undefined}
+          isTurned={nameOf(freedom).sign < 0}
           onCommit={(value) => {
             const next = {
               ...(load ?? { type: 'settlement', case: acting.id, node: support.node }),

@@ -12,6 +12,7 @@ import { useDisplay, useEditor } from '../editor/use-editor';
 import { Columns, FieldNote, Select, Stack } from '../ui/controls';
 import { Fold } from '../ui/Fold';
 import { NameField } from '../ui/NameField';
+import { placeText } from '@rigid-beam/core/model/parameters/place';
 import { QuantityField } from '../ui/QuantityField';
 import { MeshedProperties } from './section/MeshedProperties';
 import { PartsEditor } from './section/PartsEditor';
@@ -70,6 +71,7 @@ export function SectionEditor({ section }: { readonly section: Section }) {
             value={relative.I}
             dimension="number"
             unit=""
+            place={placeText('sections', section.id, 'relative', 'I')}
             onCommit={(I) => I !== undefined && put({ ...section, relative: { ...relative, I } })}
           />
           <QuantityField
@@ -94,6 +96,7 @@ export function SectionEditor({ section }: { readonly section: Section }) {
       {shape && type !== 'built' && type !== 'general' && (
         <SectionDrawing
           shape={shape}
+          {...(section.catalogue === undefined && { placeOf: (key: string) => placeText('sections', section.id, 'shape', key) })}
           onChange={(key, value) => {
             const { [key]: __, ...rest } = shape;
             put({ ...own, shape: value === undefined ? rest : { ...rest, [key]: value } });
@@ -114,6 +117,7 @@ export function SectionEditor({ section }: { readonly section: Section }) {
               value={section[key]}
               dimension={dimension}
               unit={unit}
+              place={placeText('sections', section.id, key)}
               mayBeEmpty
               placeholder={
                 isEndless

@@ -246,6 +246,10 @@ export const viewCommands: readonly Command[] = [
     run: done(({ editor }) => editor.show({ drawer: 'workings' })),
   },
   {
+    name: 'Open the parameters',
+    run: done(({ editor }) => editor.show({ drawer: 'parameters' })),
+  },
+  {
     name: 'Cut along a line',
     inMenu: true,
     run: done((sheet) => {

@@ -5,6 +5,7 @@ import { planeWords } from '@rigid-beam/core/quantities/axis-names';
 import { useStore } from 'zustand';
 import { CleanUpPart } from './geometry/CleanUpPart';
 import { GridPart } from './geometry/GridPart';
+import { ParametersPart } from './geometry/ParametersPart';
 import { SelectPart } from './geometry/SelectPart';
 import { SettingsPart } from './geometry/SettingsPart';
 import { SpacePart } from './geometry/SpacePart';
@@ -90,6 +91,7 @@ function More({ sheet }: { readonly sheet: SheetController }) {
   const grid = useEditorState((state) => state.model.grid);
   const underlay = useEditorState((state) => state.model.underlay?.name);
   const space = useEditorState((state) => state.model.space);
+  const parameters = useEditorState((state) => state.model.parameters?.length ?? 0);
   const plane = useStore(sheet.store, (state) => state.plane);
   const display = useDisplay();
   const chosen = [selected > 0 ? WORDS.selected(selected) : '', hidden > 0 ? WORDS.hidden(hidden) : '']
@@ -119,6 +121,13 @@ function More({ sheet }: { readonly sheet: SheetController }) {
       picture: 'underlay',
       note: underlay ?? 'none',
       content: () => <UnderlayPart sheet={sheet} />,
+    },
+    {
+      title: WORDS.parameters,
+      words: WORDS.parameters,
+      picture: 'parameters',
+      note: parameters ? String(parameters) : 'none',
+      content: () => <ParametersPart />,
     },
     { title: WORDS.cleanUpAndNumber, words: WORDS.cleanUp, picture: 'tidy', content: () => <CleanUpPart sheet={sheet} /> },
     { title: WORDS.unitsAndSettings, words: WORDS.units, picture: 'settings', content: () => <SettingsPart /> },

@@ -25,6 +25,7 @@ import { loadWords, placeWords } from '../sheet/describe-items';
 import { Button, Columns, Hint, PanelSubtitle, TextButton, Row, Select, Stack, ToggleButton } from '../ui/controls';
 import { NameField } from '../ui/NameField';
 import { NumberedAction } from '../ui/NumberedAction';
+import { placeText } from '@rigid-beam/core/model/parameters/place';
 import { QuantityField } from '../ui/QuantityField';
 import { AddCase } from './loads/AddCase';
 import { CaseList } from './loads/CaseList';
@@ -114,6 +115,7 @@ function CaseEditor({ loadCase }: { readonly loadCase: LoadCase }) {
           value={loadCase.selfWeight ?? 0}
           dimension="number"
           unit=""
+          place={placeText('cases', loadCase.id, 'selfWeight')}
           onCommit={(value) => put({ ...loadCase, selfWeight: value ?? 0 })}
         />
       </Columns>

@@ -50,6 +50,7 @@ export function ResultsBench({ sheet }: { readonly sheet: SheetController | unde
   const acts = solution?.outcomes[outcome];
   if (!solution || !acts) return <Hint>{WORDS.none}</Hint>;
   const linear = responseOf(solution, outcome);
+  const hasParameters = useEditorState((state) => state.model.parameters !== undefined);
   const isShaken = isEarthquake(solution, outcome);
   if (influence) return <InfluencePart looked={influence} />;
   if (cut) return <CutPart cut={cut} />;
@@ -79,6 +80,7 @@ export function ResultsBench({ sheet }: { readonly sheet: SheetController | unde
       <Row>
         <Button onPress={() => editor.show({ drawer: 'memberExtremes' })}>{WORDS.schedules}</Button>
         {sheet && <Button onPress={() => sheet.take(new CutTool(sheet))}>{CUT.draw}</Button>}
+        {hasParameters && <Button onPress={() => editor.show({ drawer: 'parameters' })}>{WORDS.parameters}</Button>}
         {linear && <Button onPress={() => editor.show({ drawer: 'workings' })}>{WORDS.workings}</Button>}
       </Row>
       <Fold title={THEN.title} remembered="then and now">

@@ -35,6 +35,7 @@ export const geometryBench = {
   underlay: 'Underlay',
   cleanUpAndNumber: 'Clean up and number',
   cleanUp: 'Clean up',
+  parameters: 'Parameters',
   unitsAndSettings: 'Units and settings',
   units: 'Units',
 };
@@ -86,6 +87,7 @@ export const checks = {
 
 export const resultsBench = {
   workings: 'How it comes about',
+  parameters: 'Parameters',
   none: 'There are no results. The status at the top says why.',
   whatGovernsIn: (id: string): string => `What governs in ${id}`,
   reading: 'The envelope is being read. The sheet and the extremes follow when that is done; everything else goes on.',

@@ -10,10 +10,11 @@ interface NameFieldProps {
   /** Called on Enter or when the field is left, with a text that has changed. */
   readonly onCommit: (value: string) => void;
   readonly mayBeEmpty?: true;
+  readonly hideLabel?: true;
 }
 
 /** A text that is taken when the field is left; Escape brings back what was there. */
-export function NameField({ label, value, onCommit, mayBeEmpty }: NameFieldProps) {
+export function NameField({ label, value, onCommit, mayBeEmpty, hideLabel }: NameFieldProps) {
   const [draft, setDraft] = useState<string>();
   const commit = (): void => {
     const text = draft?.trim();
@@ -21,8 +22,8 @@ export function NameField({ label, value, onCommit, mayBeEmpty }: NameFieldProps
     setDraft(undefined);
   };
   return (
-    <FieldBox value={draft ?? value} onChange={setDraft}>
-      <FieldLabel>{label}</FieldLabel>
+    <FieldBox value={draft ?? value} onChange={setDraft} {...(hideLabel && { 'aria-label': label })}>
+      {!hideLabel && <FieldLabel>{label}</FieldLabel>}
       <FieldInput
         autoComplete="off"
         onBlur={commit}

@@ -3,11 +3,14 @@
 import { useContext, useEffect, useRef, useState, type KeyboardEvent, type RefObject } from 'react';
 import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
+import { namesIn, type Scope } from '@rigid-beam/core/quantities/expression';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { withPowers } from '@rigid-beam/core/quantities/with-powers';
 import { stepOf, stepped, SteppingContext } from './stepping';
 import { FieldBox, FieldInput, FieldLabel, FieldNote } from './controls';
+import { ExpressionsContext, turnedRound } from './expressions';
 import { giveUp } from './give-up';
+import { quantityField as WORDS } from './words';
 
 interface QuantityFieldProps {
   readonly label: string;
@@ -26,22 +29,66 @@ interface QuantityFieldProps {
   readonly onNext?: (step: 1 | -1) => void;
   /** Going to another control in here does not leave the field. */
   readonly within?: RefObject<HTMLElement | null>;
+  /** Where its number stands in the model: there an expression is kept as it was typed. */
+  readonly place?: string | undefined;
+  /** The field counts the other way than the model does. */
+  readonly isTurned?: boolean;
   /** What to show in an empty field, for example a value that is computed. */
   readonly placeholder?: string;
 }
 
 /** What a text means as a quantity, or why it means nothing. */
-function understand(text: string, dimension: DimensionName, unit: string): { value?: number; words: string } {
-  const parsed = parseQuantity(text, dimension, unit === '' ? undefined : unit);
+function understand(text: string, { dimension, unit, scope, isKept }: Understanding): Understood {
+  const parsed = parseQuantity(text, dimension, unit === '' ? undefined : unit, scope);
   if (!parsed.ok) return { words: parsed.reason };
-  return { value: parsed.value, words: `= ${showQuantity(parsed.value, unit, 6)}` };
+  const isNamed = namesIn(text, (word) => scope.has(word)).length > 0;
+  // What is kept must mean the same wherever it is read: a number without a unit takes that of the field along.
+  const kept = isNamed ? (parsed.hasUnit || unit === '' ? text.trim() : `(${text.trim()}) ${unit}`) : undefined;
+  return {
+    value: parsed.value,
+    words: WORDS.gives(showQuantity(parsed.value, unit, 6), isNamed && !isKept),
+    ...(kept !== undefined && { kept }),
+  };
+}
+
+interface Understanding {
+  readonly dimension: DimensionName;
+  readonly unit: string;
+  readonly scope: Scope;
+  /** Whether what mentions parameters is kept as it was typed. */
+  readonly isKept: boolean;
+}
+
+interface Understood {
+  readonly value?: number;
+  readonly words: string;
+  /** The expression that is to be kept, where parameters are mentioned. */
+  readonly kept?: string;
 }
 
 /** A numeric field that takes arithmetic and units and shows what it understood before Enter. */
 export function QuantityField(props: QuantityFieldProps) {
-  const { label, value, dimension, unit, onCommit, mayBeEmpty, hideLabel, autoFocus, onCancel, onNext, placeholder, within } =
-    props;
-  const shown = value === undefined ? '' : editText(value, unit);
+  const {
+    label,
+    value,
+    dimension,
+    unit,
+    onCommit,
+    mayBeEmpty,
+    hideLabel,
+    autoFocus,
+    onCancel,
+    onNext,
+    placeholder,
+    within,
+    place,
+    isTurned,
+  } = props;
+  const { scope, textAt, express } = useContext(ExpressionsContext);
+  const asked = { dimension, unit, scope, isKept: place !== undefined };
+  const own = place === undefined ? undefined : textAt(place);
+  const expression = own !== undefined && isTurned ? turnedRound(own) : own;
+  const shown = expression ?? (value === undefined ? '' : editText(value, unit));
   const [draft, setDraft] = useState<string>();
   const input = useRef<HTMLInputElement>(null);
   const leaving = useRef(false);
@@ -53,7 +100,8 @@ export function QuantityField(props: QuantityFieldProps) {
   }, [autoFocus]);
 
   const text = draft ?? shown;
-  const understood = draft === undefined || draft.trim() === '' ? undefined : understand(draft, dimension, unit);
+  const understood =
+    text.trim() === '' || (draft === undefined && expression === undefined) ? undefined : understand(text, asked);
   const faulty = understood !== undefined && understood.value === undefined;
 
   const commit = (): void => {
@@ -71,7 +119,11 @@ export function QuantityField(props: QuantityFieldProps) {
     }
     if (understood?.value === undefined) return;
     leaving.current = true;
-    onCommit(understood.value);
+    if (understood.kept !== undefined && place !== undefined)
+      express(place, isTurned ? turnedRound(understood.kept) : understood.kept);
+    // The number that the expression gives already, written for itself.
+    else if (own !== undefined && understood.value === value) express(place!, undefined);
+    else onCommit(understood.value);
     setDraft(undefined);
     leaving.current = false;
   };
@@ -86,7 +138,7 @@ export function QuantityField(props: QuantityFieldProps) {
     run.current ??= by;
     const typed = editText(stepped(inOwn, by, sign), '');
     setDraft(typed);
-    const parsed = understand(typed, dimension, unit);
+    const parsed = understand(typed, asked);
     if (parsed.value !== undefined) stepping?.trial(() => onCommit(parsed.value));
   };
 

@@ -33,11 +33,13 @@ interface SliderProps {
   readonly step: number;
   readonly value: number;
   readonly onChange: (value: number) => void;
+  /** It is let go. */
+  readonly onChangeEnd?: (value: number) => void;
   readonly className?: string;
 }
 
 /** A number picked along a line; its label is spoken only. */
-export function Slider({ label, range, step, value, onChange, className }: SliderProps) {
+export function Slider({ label, range, step, value, onChange, onChangeEnd, className }: SliderProps) {
   return (
     <AriaSlider
       {...(className !== undefined && { className })}
@@ -47,6 +49,7 @@ export function Slider({ label, range, step, value, onChange, className }: Slide
       step={step}
       value={value}
       onChange={(next) => onChange(next as number)}
+      {...(onChangeEnd && { onChangeEnd: (next) => onChangeEnd(next as number) })}
     >
       <Track>
         <Thumb />

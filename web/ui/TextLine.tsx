@@ -7,6 +7,7 @@ import { giveUp } from './give-up';
 interface TextLineProps {
   readonly label: string;
   readonly value: string;
+  readonly hideLabel?: true;
   /** What a text means, or why it means nothing; shown while one types. */
   readonly understand?: (text: string) => { readonly ok: boolean; readonly words: string };
   readonly onCommit: (text: string) => void;
@@ -18,7 +19,7 @@ interface TextLineProps {
 }
 
 /** A line of text in a notation of its own. Enter or leaving takes it when it means something, Escape brings back what was. */
-export function TextLine({ label, value, understand, onCommit, placeholder, offered, onRefused }: TextLineProps) {
+export function TextLine({ label, value, hideLabel, understand, onCommit, placeholder, offered, onRefused }: TextLineProps) {
   const [draft, setDraft] = useState<string>();
   const understood = draft === undefined || draft.trim() === '' ? undefined : understand?.(draft);
   const commit = (): void => {
@@ -28,8 +29,13 @@ export function TextLine({ label, value, understand, onCommit, placeholder, offe
     setDraft(undefined);
   };
   return (
-    <FieldBox value={draft ?? value} onChange={setDraft} isInvalid={understood?.ok === false}>
-      <FieldLabel>{label}</FieldLabel>
+    <FieldBox
+      value={draft ?? value}
+      onChange={setDraft}
+      isInvalid={understood?.ok === false}
+      {...(hideLabel && { 'aria-label': label })}
+    >
+      {!hideLabel && <FieldLabel>{label}</FieldLabel>}
       <FieldInput
         autoComplete="off"
         spellCheck={false}
@@ -43,7 +49,7 @@ export function TextLine({ label, value, understand, onCommit, placeholder, offe
           setDraft(undefined);
         }}
       />
-      {understood && (
+      {understood && understood.words !== '' && (
         <FieldNote slot="description" data-fault={!understood.ok || undefined}>
           {understood.words}
         </FieldNote>

@@ -8,6 +8,7 @@ const PICTURES = {
   measure: 'M4 17 20 7M3 14.5l2.2 4M18.8 5.5l2.2 4M9 11l1.2 2M13 8.5l1.2 2',
   grid: 'M6 3v18M12 3v18M18 3v18M3 8h18M3 16h18',
   underlay: 'M4 5h16v14H4zM4 15l5-5 4 4 3-3 4 4',
+  parameters: 'M4 18 12 6l8 12M12 18v-7M9.8 13.2 12 11l2.2 2.2M4 21h16',
   tidy: 'M5 19 15 9M13 7l4 4 3-3-4-4zM5 12l2 2M9 18h6',
   groups: 'M4 5h7v6H4zM13 13h7v6h-7zM11 8h5v5',
   space: 'M4 17 12 21 20 17V8L12 4 4 8zM4 8l8 4 8-4M12 12v9',

@@ -6,6 +6,10 @@ export const appearanceButton = {
   changeBetweenDayAndNight: 'Change between day and night',
 };
 
+export const quantityField = {
+  gives: (value: string, isLost: boolean): string => (isLost ? `= ${value} now; here only the number is kept` : `= ${value}`),
+};
+
 export const shelf = {
   nothingIsOpen: 'Nothing is open',
 };

@@ -13,6 +13,9 @@ import { lower as WORDS } from './words';
 
 /** Comes when somebody reads it. */
 const WorkingsDrawer = dynamic(() => import('../workings/WorkingsDrawer').then((all) => all.WorkingsDrawer), { ssr: false });
+const ParametersDrawer = dynamic(() => import('../parameters/ParametersDrawer').then((all) => all.ParametersDrawer), {
+  ssr: false,
+});
 
 const Place = styled.div`
   grid-area: lower;
@@ -34,6 +37,8 @@ export function LowerPanel() {
           <ChartsDrawer />
         ) : drawer === 'workings' ? (
           <WorkingsDrawer />
+        ) : drawer === 'parameters' ? (
+          <ParametersDrawer />
         ) : isResultList(drawer) ? (
           <ResultSchedule list={drawer} />
         ) : (

@@ -1,5 +1,6 @@
 'use client';
 
+import { namedBy } from '@rigid-beam/core/model/parameters/evaluate';
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { flushSync } from 'react-dom';
 import styled from 'styled-components';
@@ -21,6 +22,7 @@ import { TitleBlock } from '../sheet/TitleBlock';
 import { isPlaceKey } from '../sheet/tools/point-cursor';
 import { FileDialog } from '../taking/FileDialog';
 import { Hold } from '../ui/Hold';
+import { ExpressionsContext, type Expressions } from '../ui/expressions';
 import { SteppingContext } from '../ui/stepping';
 import { Beginnings } from './Beginnings';
 import { HeadStrip } from './HeadStrip';
@@ -121,16 +123,33 @@ export function Workspace({ sent, title, markup }: { readonly sent: Sent; readon
   );
 }
 
-/** Values are tried with arrow keys wherever they are typed. */
+/** Values are tried with arrow keys wherever they are typed, and may be expressions of the model’s parameters. */
 function Stepped() {
   const editor = useEditor();
+  const parameters = useEditorState((state) => state.model.parameters);
+  const formulas = useEditorState((state) => state.model.formulas);
+  const expressions = useMemo((): Expressions => {
+    const texts = new Map(formulas?.map(({ of, is }) => [of, is]));
+    return {
+      scope: namedBy(parameters ?? [], formulas ?? []).scope,
+      textAt: (place) => texts.get(place),
+      express: (of, is) =>
+        editor.edit(
+          is === undefined
+            ? { type: 'remove', list: 'formulas', keys: [of] }
+            : { type: 'put', list: 'formulas', entry: { of, is } },
+        ),
+    };
+  }, [editor, parameters, formulas]);
   const stepping = useMemo(
     () => ({ trial: (act: () => void) => editor.trial(act), giveUp: () => editor.endPreview() }),
     [editor],
   );
   return (
     <SteppingContext.Provider value={stepping}>
-      <Benchwork />
+      <ExpressionsContext.Provider value={expressions}>
+        <Benchwork />
+      </ExpressionsContext.Provider>
     </SteppingContext.Provider>
   );
 }

@@ -2,8 +2,11 @@ import { sameDimension } from '../../quantities/dimension';
 import { namesIn, readExpression } from '../../quantities/expression';
 import { ParseFault } from '../../quantities/parse-fault';
 import { unitFactor } from '../../quantities/parse';
+import type { Checked } from '../check';
+import { applyIntent } from '../edits/apply-intent';
 import type { IntentOf } from '../edits/intent';
 import type { Model, Parameter } from '../model';
+import { fault } from '../notice';
 import { dimensionOfUnit, namedBy, parameterPlace } from './evaluate';
 
 type Put = IntentOf<'put'>;
@@ -49,4 +52,28 @@ export function settingTyped(model: Model, name: string, text: string): Setting 
     if (fault instanceof ParseFault) return { ok: false, reason: `${name} = ${text}: ${fault.message}` };
     throw fault;
   }
+}
+
+/** The model with other values of its parameters, all at once; what hangs on them follows. */
+export function withSettings(model: Model, settings: readonly (readonly [name: string, text: string])[]): Checked {
+  const intents: Change[] = [];
+  for (const [name, text] of settings) {
+    const change = settingTyped(model, name, text);
+    if (!change.ok)
+      return {
+        notices: [
+          fault({
+            code: 'bad-setting',
+            path: `parameters.${name}`,
+            value: undefined,
+            what: change.reason,
+            expected: 'a parameter of the model and its value',
+            remedy: 'Write a value with its unit, as span=14m',
+          }),
+        ],
+      };
+    intents.push(...change.intents);
+  }
+  const applied = applyIntent(model, { type: 'batch', intents });
+  return applied.ok ? { model: applied.model, notices: [] } : { notices: applied.faults };
 }

@@ -76,12 +76,14 @@ const Place = styled.div`
 interface SectionDrawingProps {
   readonly shape: Shape;
   readonly onChange: (key: Dimension, value: number | undefined) => void;
+  /** Where a dimension stands in the model, where it may be an expression. */
+  readonly placeOf?: (key: string) => string;
 }
 
 const placesIn = (shape: Shape): readonly DimensionPlace[] => kindOf(shape)?.places(dimensionsOf(shape)) ?? [];
 
 /** A shape drawn to scale, whose dimensions are typed where they stand. */
-export function SectionDrawing({ shape, onChange }: SectionDrawingProps) {
+export function SectionDrawing({ shape, onChange, placeOf }: SectionDrawingProps) {
   const display = useDisplay();
   const places = placesIn(shape);
   const beside = places.filter(({ side }) => side === 'right');
@@ -120,6 +122,7 @@ export function SectionDrawing({ shape, onChange }: SectionDrawingProps) {
               dimension={key === 'slope' ? 'number' : 'length'}
               unit={key === 'slope' ? '' : display.deflection}
               {...(!needs.has(key) && { mayBeEmpty: true, placeholder: WORDS.none(key) })}
+              place={placeOf?.(key)}
               onCommit={(value) => onChange(key, value)}
             />
           </Place>

@@ -10,7 +10,7 @@ const isNarrow = (): boolean => typeof window !== 'undefined' && window.matchMed
 /** What stands beside the sheet. */
 export interface PageSlice {
   /** What the drawer under the sheet shows: a schedule, or the diagrams of a member at a size that can be read. */
-  readonly drawer: ScheduleList | ResultList | 'charts' | 'workings' | undefined;
+  readonly drawer: ScheduleList | ResultList | 'charts' | 'workings' | 'parameters' | undefined;
   /** Whether the side panel and the sketches of the cases are open or folded away. */
   readonly panel: 'open' | 'folded';
   readonly strip: 'open' | 'folded';

@@ -17,6 +17,7 @@ import { useDisplay, useEditor, useEditorState } from '../../editor/use-editor';
 import { caseChoices } from '../../ui/case-choices';
 import { Columns, Hint, Select } from '../../ui/controls';
 import { Fold } from '../../ui/Fold';
+import { placeText } from '@rigid-beam/core/model/parameters/place';
 import { QuantityField } from '../../ui/QuantityField';
 import { NaturalModesPart } from './NaturalModesPart';
 import { Tick } from '../../ui/Tick';
@@ -92,6 +93,7 @@ function Imperfect({ second, onChange }: ImperfectProps) {
           value={bow.ratio}
           dimension="number"
           unit=""
+          place={placeText('analysis', 'secondOrder', 'bow', 'ratio')}
           onCommit={(ratio) => ratio !== undefined && onChange({ ...second, bow: { ratio } })}
         />
       )}
@@ -132,6 +134,7 @@ function Leaning({ sway, onChange }: { readonly sway: Sway; readonly onChange: (
             value={sway.angle}
             dimension="number"
             unit=""
+            place={placeText('analysis', 'secondOrder', 'sway', 'angle')}
             onCommit={(angle) => angle !== undefined && onChange({ ...sway, angle })}
           />
         ) : (
@@ -141,6 +144,7 @@ function Leaning({ sway, onChange }: { readonly sway: Sway; readonly onChange: (
               value={sway.height}
               dimension="length"
               unit={display.length}
+              place={placeText('analysis', 'secondOrder', 'sway', 'height')}
               onCommit={(height) => height !== undefined && onChange({ ...sway, height })}
             />
             <QuantityField
@@ -148,6 +152,7 @@ function Leaning({ sway, onChange }: { readonly sway: Sway; readonly onChange: (
               value={sway.columns ?? 1}
               dimension="number"
               unit=""
+              place={placeText('analysis', 'secondOrder', 'sway', 'columns')}
               onCommit={(columns) => columns !== undefined && onChange({ ...sway, columns })}
             />
           </>

@@ -22,6 +22,7 @@ import { useState } from 'react';
 import { TextField } from 'react-aria-components';
 import { useEditor, useModel } from '../../editor/use-editor';
 import { Button, Columns, FieldArea, FieldLabel, FieldNote, Hint, Row, Select } from '../../ui/controls';
+import { placeText } from '@rigid-beam/core/model/parameters/place';
 import { QuantityField } from '../../ui/QuantityField';
 import { Tick } from '../../ui/Tick';
 import { earthquakePart as WORDS } from '../words';
@@ -92,6 +93,7 @@ function Standard({ spectrum, onChange }: PartProps) {
         value={spectrum.acceleration}
         dimension="acceleration"
         unit="m/s²"
+        place={spectrumPlace('acceleration')}
         onCommit={(acceleration) => acceleration !== undefined && onChange({ ...spectrum, acceleration })}
       />
       <QuantityField
@@ -99,6 +101,7 @@ function Standard({ spectrum, onChange }: PartProps) {
         value={spectrum.importance ?? 1}
         dimension="number"
         unit=""
+        place={spectrumPlace('importance')}
         onCommit={(importance) => {
           const { importance: _, ...rest } = spectrum;
           onChange(importance === undefined || importance === 1 ? rest : { ...rest, importance });
@@ -110,6 +113,7 @@ function Standard({ spectrum, onChange }: PartProps) {
         dimension="number"
         unit=""
         mayBeEmpty
+        place={spectrumPlace('behaviour')}
         placeholder={WORDS.elastic}
         onCommit={(behaviour) => {
           const { behaviour: _, ...rest } = spectrum;
@@ -119,6 +123,8 @@ function Standard({ spectrum, onChange }: PartProps) {
     </Columns>
   );
 }
+
+const spectrumPlace = (key: string): string => placeText('analysis', 'naturalModes', 'spectrum', key);
 
 /** A table of one's own, as text. */
 function OwnTable({ spectrum, onChange }: PartProps) {

@@ -1,15 +1,18 @@
 'use client';
 
-import { Fragment, memo, useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { Fragment, memo, useContext, useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { ToggleButton } from 'react-aria-components';
 import styled from 'styled-components';
 import { byHand } from '@rigid-beam/core/combinations/generate/difference';
 import { limitStates, limitStateTable } from '@rigid-beam/core/model/categories';
 import type { CaseColour, Combination, EnvelopeCombination, Model, SumCombination } from '@rigid-beam/core/model/model';
+import { placeText } from '@rigid-beam/core/model/parameters/place';
+import { namesIn } from '@rigid-beam/core/quantities/expression';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { showNumber } from '@rigid-beam/core/quantities/show';
 import { useEditor } from '../../editor/use-editor';
 import { Button, FieldNote, focusFace, Row } from '../../ui/controls';
+import { ExpressionsContext } from '../../ui/expressions';
 import { Swatch } from '../../ui/Swatch';
 import { COMBINE } from '../words';
 import { factorTable as WORDS } from '../words';
@@ -258,7 +261,10 @@ function Cell({ sum, caseId, onPut, onKey, onFault }: CellProps) {
   const [draft, setDraft] = useState<string>();
   const [isFaulty, setFaulty] = useState(false);
   const factor = sum.factors[caseId];
-  const shown = factor === undefined ? '' : showNumber(factor, 5);
+  const { scope, textAt, express } = useContext(ExpressionsContext);
+  const place = placeText('combinations', sum.id, 'factors', caseId);
+  const expression = textAt(place);
+  const shown = expression ?? (factor === undefined ? '' : showNumber(factor, 5));
   const end = (fault?: string): void => {
     setFaulty(fault !== undefined);
     onFault(fault);
@@ -271,9 +277,11 @@ function Cell({ sum, caseId, onPut, onKey, onFault }: CellProps) {
       onPut({ ...sum, factors: rest });
       return end();
     }
-    const parsed = parseQuantity(draft, 'number');
+    const parsed = parseQuantity(draft, 'number', undefined, scope);
     if (!parsed.ok) return end(COMBINE.notFactor(caseId, sum.id, parsed.reason));
-    onPut({ ...sum, factors: { ...sum.factors, [caseId]: parsed.value } });
+    if (namesIn(draft, (word) => scope.has(word)).length === 0)
+      onPut({ ...sum, factors: { ...sum.factors, [caseId]: parsed.value } });
+    else express(place, draft.trim());
     end();
   };
   return (
@@ -283,6 +291,7 @@ function Cell({ sum, caseId, onPut, onKey, onFault }: CellProps) {
         aria-invalid={isFaulty}
         data-column={caseId}
         data-zero={factor === undefined || factor === 0}
+        {...(expression !== undefined && { title: `= ${showNumber(factor!, 5)}` })}
         placeholder="·"
         autoComplete="off"
         value={draft ?? shown}

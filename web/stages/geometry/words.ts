@@ -77,6 +77,12 @@ export const selectPart = {
   selectFirst: 'Select something to keep it as a group.',
 };
 
+export const parametersPart = {
+  none: 'A span, a rise or a load can have a name and be moved: everything that is written with it follows.',
+  give: 'Give a parameter',
+  open: 'Move the parameters',
+};
+
 export const settingsPart = {
   axes: 'Axes',
   up: 'Upwards',

@@ -5,6 +5,7 @@ import { unitOf } from '@rigid-beam/core/quantities/display';
 import { useDisplay, useEditor } from '../../editor/use-editor';
 import { Columns, Stack } from '../../ui/controls';
 import { NameField } from '../../ui/NameField';
+import { placeText } from '@rigid-beam/core/model/parameters/place';
 import { QuantityField } from '../../ui/QuantityField';
 import { materialEditor as WORDS } from './words';
 
@@ -36,6 +37,7 @@ export function MaterialEditor({ material }: { readonly material: Material }) {
           value={material.E}
           dimension="stress"
           unit={stiffness}
+          place={placeText('materials', material.id, 'E')}
           onCommit={(E) => E !== undefined && put({ ...material, E })}
         />
         {MORE.map(({ key, label, dimension, unit }) => (
@@ -45,6 +47,7 @@ export function MaterialEditor({ material }: { readonly material: Material }) {
             value={material[key]}
             dimension={dimension}
             unit={unit ?? unitOf(dimension, display)}
+            place={placeText('materials', material.id, key)}
             mayBeEmpty
             onCommit={change(key)}
           />

@@ -1,0 +1,25 @@
+import { counted } from '@rigid-beam/core/counted';
+
+export const parameters = {
+  title: 'Parameters',
+  none: 'A parameter is a number by name: span, rise, load. Write its name in any field of the model, as in span/2, and move it here.',
+  name: 'Name',
+  value: 'Value',
+  range: 'Range',
+  what: 'What it is',
+  nameOf: (name: string): string => `Name of ${name}`,
+  valueOf: (name: string): string => `Value of ${name}`,
+  rangeOf: (name: string): string => `Range of ${name}`,
+  whatIs: (name: string): string => `What ${name} is`,
+  slide: (name: string): string => `Move ${name}`,
+  noRange: 'a range, as 2 to 5 by 0.25',
+  gives: (numbers: number): string => (numbers === 0 ? 'gives nothing yet' : `gives ${counted(numbers, 'number')}`),
+  select: (name: string): string => `Select what hangs on ${name}`,
+  remove: (name: string): string => `Remove ${name}`,
+  newName: 'New parameter',
+  newValue: 'Its value, as 12 m or span/5',
+  add: 'Add',
+  close: 'Close the parameters',
+  set: (name: string, value: string): string => `${name} = ${value}`,
+  taken: (name: string): string => `There is a parameter “${name}” already.`,
+};
