@@ -84,7 +84,7 @@ module.exports = {
     ),
     forbid(
       'tables-on-top',
-      '^core/(?!tables/|formats/|test/)',
+      '^core/(?!tables/|formats/|study/|test/)',
       core(['tables']),
       'What is computed knows nothing of how it is listed.',
     ),
@@ -93,6 +93,12 @@ module.exports = {
       '^core/(?!workings/|test/)',
       core(['workings']),
       'What is solved knows nothing of how it is worked out.',
+    ),
+    forbid(
+      'study-on-top',
+      '^core/(?!study/|test/)',
+      core(['study']),
+      'What is solved does not know that it is solved again and again.',
     ),
     forbid('formats-on-top', core(['results']), core(['formats']), 'Results know no file.'),
     forbid(

@@ -28,6 +28,7 @@ import { section } from './section';
 import { PLACES } from '@rigid-beam/core/tables/results/lists';
 import { table, tableWords, type TableOptions } from './table';
 import { sectionFormats, sections, type SectionsOptions } from './sections';
+import { seek, study, type SeekOptions, type StudyOptions } from './study';
 import { take, type TakeOptions } from './take';
 import { token } from './token';
 import { workings, workingsFormats, type WorkingsOptions } from './workings';
@@ -106,6 +107,42 @@ program
   )
   .action(async (file: string, options: WorkingsOptions) => {
     process.exitCode = await workings(file, options);
+  });
+
+const collected = (text: string, before: string[]): string[] => [...before, text];
+program
+  .command('study')
+  .description('print results as CSV while a parameter goes over a range')
+  .argument('<file>', 'model file, or - for standard input')
+  .requiredOption(
+    '--parameter <name=range>',
+    'such as rise=2m..5m/0.25m; a second one for a family of curves',
+    collected,
+    [] as string[],
+  )
+  .requiredOption(
+    '--result <result>',
+    'such as Mz.max, N.min, b:V.largest, b:Mz@2.4m, 3.fy, 3.uy, movement, "span ratio", mass or critical; may be repeated',
+    collected,
+    [] as string[],
+  )
+  .option('--case <id>', 'of this case or combination; else of the first combination')
+  .addOption(new Option('--decimal <mark>', 'how CSV writes decimals').choices(['point', 'comma']).default('point'))
+  .option('-o, --output <file>', 'file to write; else standard output')
+  .action(async (file: string, options: StudyOptions) => {
+    process.exitCode = await study(file, options);
+  });
+
+program
+  .command('seek')
+  .description('print the value of a parameter at which a result reaches a bound')
+  .argument('<file>', 'model file, or - for standard input')
+  .requiredOption('--parameter <name=range>', 'such as rise=2m..5m')
+  .requiredOption('--result <result>', 'as of a study')
+  .requiredOption('--bound <value>', 'such as 20kN')
+  .option('--case <id>', 'of this case or combination; else of the first combination')
+  .action(async (file: string, options: SeekOptions) => {
+    process.exitCode = await seek(file, options);
   });
 
 program

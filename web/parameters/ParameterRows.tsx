@@ -25,7 +25,7 @@ const Rows = styled(Scroll)`
 
 const Row = styled.div`
   display: grid;
-  grid-template-columns: 7rem 9rem minmax(8rem, 2fr) 11rem minmax(7rem, 1fr) 8.5rem 1.6rem;
+  grid-template-columns: 6rem 8rem minmax(7rem, 1.3fr) 10.5rem minmax(9rem, 2fr) 7.6rem 1.6rem;
   gap: 0.2rem 0.6rem;
   align-items: start;
   padding: 0.2rem 0;

@@ -124,7 +124,7 @@ function More({ sheet }: { readonly sheet: SheetController }) {
     },
     {
       title: WORDS.parameters,
-      words: WORDS.parameters,
+      words: WORDS.sliders,
       picture: 'parameters',
       note: parameters ? String(parameters) : 'none',
       content: () => <ParametersPart />,

@@ -46,11 +46,11 @@ export function ResultsBench({ sheet }: { readonly sheet: SheetController | unde
   const { space } = useModel();
   const influence = useEditorState((state) => state.influence);
   const cut = useEditorState((state) => state.cut);
+  const hasParameters = useEditorState((state) => state.model.parameters !== undefined);
   const editor = useEditor();
   const acts = solution?.outcomes[outcome];
   if (!solution || !acts) return <Hint>{WORDS.none}</Hint>;
   const linear = responseOf(solution, outcome);
-  const hasParameters = useEditorState((state) => state.model.parameters !== undefined);
   const isShaken = isEarthquake(solution, outcome);
   if (influence) return <InfluencePart looked={influence} />;
   if (cut) return <CutPart cut={cut} />;

@@ -36,6 +36,7 @@ export const geometryBench = {
   cleanUpAndNumber: 'Clean up and number',
   cleanUp: 'Clean up',
   parameters: 'Parameters',
+  sliders: 'Sliders',
   unitsAndSettings: 'Units and settings',
   units: 'Units',
 };

@@ -46,7 +46,7 @@ function understand(text: string, { dimension, unit, scope, isKept }: Understand
   const kept = isNamed ? (parsed.hasUnit || unit === '' ? text.trim() : `(${text.trim()}) ${unit}`) : undefined;
   return {
     value: parsed.value,
-    words: WORDS.gives(showQuantity(parsed.value, unit, 6), isNamed && !isKept),
+    words: WORDS[isNamed && !isKept ? 'givesNow' : 'gives'](showQuantity(parsed.value, unit, 6)),
     ...(kept !== undefined && { kept }),
   };
 }

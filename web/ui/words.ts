@@ -7,7 +7,8 @@ export const appearanceButton = {
 };
 
 export const quantityField = {
-  gives: (value: string, isLost: boolean): string => (isLost ? `= ${value} now; here only the number is kept` : `= ${value}`),
+  gives: (value: string): string => `= ${value}`,
+  givesNow: (value: string): string => `= ${value} now; here only the number is kept`,
 };
 
 export const shelf = {

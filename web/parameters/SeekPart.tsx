@@ -1,0 +1,130 @@
+'use client';
+
+import { setting } from '@rigid-beam/core/model/parameters/set-parameters';
+import { parseIn, unitFactor } from '@rigid-beam/core/quantities/parse';
+import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
+import { readMeasure } from '@rigid-beam/core/study/measure';
+import type { Sought } from '@rigid-beam/core/study/seek';
+import { studyRefused } from '@rigid-beam/core/study/study';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEditor, useEditorState } from '../editor/use-editor';
+import { Button, FieldNote, Hint, PanelSubtitle } from '../ui/controls';
+import { Table } from '../ui/Table';
+import { TextLine } from '../ui/TextLine';
+import { ParameterChoice, rangeAsked, ResultChoice, type AskedParameter } from './AskedFields';
+import { seekOf, type UnderWay } from './study-client';
+import { freeParameters, Parts } from './StudyPart';
+import { parameters as PARAMETERS, study as WORDS } from './words';
+
+/** At which value of a parameter a result reaches a bound; it is taken only when somebody says so. */
+export function SeekPart() {
+  const editor = useEditor();
+  const model = useEditorState((state) => state.model);
+  const outcome = useEditorState(
+    ({ acting, model: { cases, combinations } }) => acting ?? (cases[0] ?? combinations[0])?.id ?? '',
+  );
+  const free = useMemo(() => freeParameters(model), [model]);
+  const [typed, setTyped] = useState<AskedParameter>();
+  const [result, setResult] = useState('movement');
+  const [bound, setBound] = useState('');
+  const [found, setFound] = useState<Sought>();
+  const [trouble, setTrouble] = useState<string>();
+  const underWay = useRef<UnderWay<Sought>>(undefined);
+  useEffect(() => () => underWay.current?.end(), []);
+  // What was found is of the model as it was asked.
+  useEffect(() => setFound(undefined), [model, outcome, result, typed]);
+  const asked = free.some(({ id }) => id === typed?.name) ? typed! : free[0] && { name: free[0].id };
+  const parameter = free.find(({ id }) => id === asked?.name);
+  if (!parameter || !asked) return <Parts><Hint>{WORDS.none}</Hint></Parts>; // oxfmt-ignore
+  const { unit = '' } = parameter;
+  const measure = readMeasure(result, model);
+  const read = 'reason' in measure ? undefined : parseIn(bound, measure.unit);
+  const seek = (): void => {
+    const range = rangeAsked(asked, parameter);
+    if ('reason' in measure || !read?.ok || !range) return;
+    const refused = studyRefused(model, { parameter: parameter.id, values: [range.from], measures: [measure], outcome });
+    setTrouble(refused);
+    setFound(undefined);
+    if (refused !== undefined) return;
+    underWay.current?.end();
+    const scale = measure.unit === '' ? 1 : unitFactor(measure.unit);
+    const one = seekOf(model, { parameter: parameter.id, range, measure: measure.text, outcome, bound: read.value * scale });
+    underWay.current = one;
+    one.result.then(
+      (sought) => underWay.current === one && setFound(sought),
+      (error: Error) => underWay.current === one && setTrouble(error.message),
+    );
+  };
+  const shown = (value: number): string => showQuantity(value, unit, 6);
+  return (
+    <Parts>
+      <div>
+        <ParameterChoice label={WORDS.parameter} rangeLabel={WORDS.over} asked={asked} parameters={free} onChange={setTyped} />
+        <ResultChoice value={result} onChange={setResult} />
+        <TextLine
+          label={WORDS.bound('reason' in measure ? '' : measure.unit)}
+          value={bound}
+          understand={(text) => {
+            const one = 'reason' in measure ? { ok: false as const, reason: measure.reason } : parseIn(text, measure.unit);
+            return one.ok ? { ok: true, words: '' } : { ok: false, words: one.reason };
+          }}
+          onCommit={setBound}
+        />
+        <Button onPress={seek} isDisabled={!read?.ok}>
+          {WORDS.seekIt}
+        </Button>
+        {trouble !== undefined && (
+          <FieldNote data-fault role="alert">
+            {trouble}
+          </FieldNote>
+        )}
+      </div>
+      <div>
+        {found?.found !== undefined && (
+          <>
+            <PanelSubtitle role="status">{WORDS.found(parameter.id, shown(found.found))}</PanelSubtitle>
+            <Button
+              onPress={() =>
+                editor.edit(
+                  setting(editor.state.model, parameter, found.found!),
+                  PARAMETERS.set(parameter.id, shown(found.found!)),
+                )
+              }
+            >
+              {WORDS.keep}
+            </Button>
+          </>
+        )}
+        {found?.why !== undefined && (
+          <FieldNote data-fault role="alert">
+            {found.why}
+          </FieldNote>
+        )}
+        {found && !('reason' in measure) && (
+          <>
+            <Hint>{WORDS.tried(found.tried.length)}</Hint>
+            <Table>
+              <thead>
+                <tr>
+                  <th>{unit === '' ? parameter.id : `${parameter.id} (${unit})`}</th>
+                  <th>{measure.unit === '' ? measure.words : `${measure.words} (${measure.unit})`}</th>
+                </tr>
+              </thead>
+              <tbody>
+                {[...found.tried]
+                  .sort((a, b) => a.at - b.at)
+                  .map(({ at, values: [value], why }, i) => (
+                    // The same value may have been tried twice.
+                    <tr key={`${at} ${i}`}>
+                      <td>{showNumber(inUnit(at, unit), 7)}</td>
+                      <td>{value === undefined ? why : showNumber(inUnit(value, measure.unit), 6)}</td>
+                    </tr>
+                  ))}
+              </tbody>
+            </Table>
+          </>
+        )}
+      </div>
+    </Parts>
+  );
+}
