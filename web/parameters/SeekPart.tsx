@@ -38,8 +38,8 @@ export function SeekPart() {
   if (!parameter || !asked) return <Parts><Hint>{WORDS.none}</Hint></Parts>; // oxfmt-ignore
   const { unit = '' } = parameter;
   const measure = readMeasure(result, model);
-  const read = 'reason' in measure ? undefined : parseIn(bound, measure.unit);
-  const seek = (): void => {
+  const seek = (text: string): void => {
+    const read = 'reason' in measure ? undefined : parseIn(text, measure.unit);
     const range = rangeAsked(asked, parameter);
     if ('reason' in measure || !read?.ok || !range) return;
     const refused = studyRefused(model, { parameter: parameter.id, values: [range.from], measures: [measure], outcome });
@@ -68,9 +68,12 @@ export function SeekPart() {
             const one = 'reason' in measure ? { ok: false as const, reason: measure.reason } : parseIn(text, measure.unit);
             return one.ok ? { ok: true, words: '' } : { ok: false, words: one.reason };
           }}
-          onCommit={setBound}
+          onCommit={(text) => {
+            setBound(text);
+            seek(text);
+          }}
         />
-        <Button onPress={seek} isDisabled={!read?.ok}>
+        <Button onPress={() => seek(bound)} isDisabled={bound === ''}>
           {WORDS.seekIt}
         </Button>
         {trouble !== undefined && (

@@ -235,7 +235,7 @@ function Read({ study, points, parameter, model, go }: DrawnProps) {
           <thead>
             <tr>
               <th>{unit === '' ? parameter.id : `${parameter.id} (${unit})`}</th>
-              <th>{measure!.unit}</th>
+              <th>{measure!.unit === '' ? measure!.words : `${measure!.words} (${measure!.unit})`}</th>
             </tr>
           </thead>
           <tbody>

@@ -131,7 +131,10 @@ export const CommandField = memo(function CommandField({ sheet }: { readonly she
     return () => window.removeEventListener('keydown', onKey, { capture: true });
   }, [editor]);
 
+  // Enter that came before there was a sheet to do anything on is kept for it.
+  const isWaiting = useRef(false);
   const write = (next: string): void => {
+    isWaiting.current = false;
     setText(next);
     setTrouble(undefined);
   };
@@ -149,17 +152,28 @@ export const CommandField = memo(function CommandField({ sheet }: { readonly she
     if (refused === undefined) leave();
     else setTrouble(refused);
   };
+  /** What Enter does with what is typed, whether or not its list is open: a window that was left for a moment has closed it. */
+  const enter = (): void => {
+    const first = named ?? lookUp(text)[0];
+    const what = first ? onEnter(first, text) : 'nothing';
+    if (first && what === 'run') run(first);
+    else if (first && what === 'fill in') write(`${first.name} `);
+  };
+  useEffect(() => {
+    if (!sheet || !isWaiting.current) return;
+    isWaiting.current = false;
+    enter();
+    // Only the sheet that has come is waited for.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [sheet]);
   /** Before the list hears of a key: Enter without a choice from the list follows the rules of typed commands. */
   const onKey = (event: KeyboardEvent): void => {
     const isChosen = field.current?.hasAttribute('aria-activedescendant') === true;
     if (event.key === 'Tab' && completion !== undefined) write(completion.text);
     else if (event.key === 'Escape') leave();
     else if (event.key === 'Enter' && !isChosen) {
-      // What is typed counts, whether or not its list is open: a window that was left for a moment has closed it.
-      const first = named ?? lookUp(text)[0];
-      const what = first ? onEnter(first, text) : 'nothing';
-      if (first && what === 'run') run(first);
-      else if (first && what === 'fill in') write(`${first.name} `);
+      if (sheet) enter();
+      else isWaiting.current = true;
     } else return;
     event.preventDefault();
     event.stopPropagation();

@@ -3,7 +3,7 @@ import { namesIn, readExpression, type Quantity, type Scope } from '../../quanti
 import { ParseFault } from '../../quantities/parse-fault';
 import { isObject, type Entity, type Findings } from '../findings';
 import type { Formula, Parameter } from '../model';
-import { namedBy, parameterPlace } from './evaluate';
+import { dimensionOfUnit, namedBy, parameterPlace } from './evaluate';
 
 /** Parameters as they were written, with numbers in SI in place of texts, and what is said of them besides. */
 export interface ReadParameters {
@@ -67,7 +67,7 @@ function settle(entries: readonly Entity[], own: readonly Formula[], all: readon
       if (!read) continue;
       pending.delete(place);
       entry.value = read.value;
-      if (entry.unit === undefined && read.hasUnit) entry.unit = unitFor(read.dimension);
+      if (entry.unit === undefined && read.hasUnit) entry.unit = unitLike(text!, read, given) ?? unitFor(read.dimension);
       isSettled = true;
     }
     if (!isSettled) return scope;
@@ -86,6 +86,12 @@ function tried(text: string, scope: Scope): Quantity | undefined {
     throw fault;
   }
 }
+
+/** The unit of the first of the parameters mentioned that is of the same dimension. */
+const unitLike = (text: string, { dimension }: Quantity, parameters: readonly Parameter[]): string | undefined =>
+  namesIn(text, (word) => parameters.some(({ id }) => id === word))
+    .map(({ text: name }) => parameters.find(({ id }) => id === name)!.unit)
+    .find((unit) => unit !== undefined && sameDimension(dimension, dimensionOfUnit(unit) ?? dimensions.number));
 
 /** The unit that was written behind a number; where there was more than that, one of the dimension. */
 function unitBehind(text: string, { value, dimension }: Quantity): string {

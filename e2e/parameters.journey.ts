@@ -1,0 +1,145 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { Application } from './application';
+import { ModelPage } from './model-page';
+
+const application = new Application();
+beforeAll(() => application.start());
+afterAll(() => application.close());
+
+const [E, I] = [210e9, 8e-6];
+/** A bench for seed trays: one span, and a load in its middle. */
+const bench = {
+  ...{ format: 'rigid-beam/model', version: 1, title: 'Bench', space: 'plane' },
+  materials: [{ id: 'steel', E }],
+  sections: [{ id: 'rail', A: 0.002, Iz: I }],
+  nodes: [{ id: '1', x: 0, y: 0 }, { id: '2', x: 2, y: 0 }, { id: '3', x: 4, y: 0 }],
+  members: [
+    { id: 'a', start: '1', end: '2', section: 'rail', material: 'steel' },
+    { id: 'b', start: '2', end: '3', section: 'rail', material: 'steel' },
+  ],
+  supports: [{ node: '1', ux: 'fixed', uy: 'fixed' }, { node: '3', uy: 'fixed' }],
+  cases: [{ id: 'Q', category: 'imposed' }],
+  loads: [{ id: 'trays', case: 'Q', type: 'node', node: '2', fy: -10000 }],
+  combinations: [],
+}; // oxfmt-ignore
+
+interface Stored {
+  readonly nodes: readonly { readonly x: number }[];
+  readonly parameters?: readonly { readonly id: string; readonly value: number; readonly from?: number; readonly to?: number }[];
+  readonly formulas?: readonly { readonly of: string; readonly is: string }[];
+}
+
+describe.each(['pointer', 'keys', 'touch'] as const)('parameters, by %s', (hands) => {
+  test('a span is named, written into fields, moved on its slider, studied and sought', async () => {
+    const model = await ModelPage.given(application, bench);
+    const { page } = model;
+    const fill = (label: string, text: string) => (hands === 'keys' ? model.fillByKey(label, text) : model.fill(label, text));
+    const said = (): Promise<string> => page.evaluate(() => document.body.innerText);
+    const until = (words: string): Promise<unknown> =>
+      page.waitForFunction((text) => document.body.innerText.includes(text), {}, words);
+    const press = async (name: string): Promise<void> => {
+      const button = (await page.waitForSelector(`::-p-named(${name})`))!;
+      if (hands === 'pointer') await button.click();
+      else if (hands === 'touch') await button.tap();
+      else {
+        await button.focus();
+        await page.keyboard.press('Enter');
+      }
+    };
+    const file = async (): Promise<Stored> => {
+      await model.stored();
+      return model.file<Stored>();
+    };
+
+    await model.command('open the parameters');
+    await fill('New parameter', 'span');
+    await fill('Its value, as 12 m or span/5', '4 m');
+    await until('gives nothing yet');
+    await fill('Range of span', '2 to 6 by 0.5');
+    await model.stored();
+
+    // Expressions in the fields of nodes, shown with what they give.
+    for (const [node, text] of [
+      ['2', 'span/2'],
+      ['3', 'span'],
+    ] as const) {
+      await model.command(`select node ${node}`);
+      await fill('X (m)', text);
+      await model.stored();
+    }
+    await until('= 4 m');
+    await model.bench();
+    await until('gives 2 numbers');
+    expect((await file()).formulas).toEqual([
+      { of: 'nodes/2/x', is: 'span/2' },
+      { of: 'nodes/3/x', is: 'span' },
+    ]);
+
+    // The slider: what follows while it is moved is shown, and changed when it is let go.
+    await model.stage('Results');
+    await until('10 kN·m');
+    const slider = (await page.waitForSelector('[role="group"][aria-label="Move span"] input[type="range"]'))!;
+    if (hands === 'keys') {
+      await slider.focus();
+      await page.keyboard.press('ArrowRight');
+      await page.keyboard.press('ArrowRight');
+      await until('12.5 kN·m');
+    } else {
+      const place = await page.evaluate((input) => {
+        const track = input.closest('[role="group"]')!.querySelector('[data-orientation="horizontal"] > *')!;
+        const { left, top, width, height } = track.getBoundingClientRect();
+        return [left, top + height / 2, width] as const;
+      }, slider);
+      const at = (value: number): [number, number] => [place[0] + (place[2] * (value - 2)) / 4, place[1]];
+      if (hands === 'pointer') {
+        await page.mouse.move(...at(4));
+        await page.mouse.down();
+        await page.mouse.move(...at(5), { steps: 4 });
+        await until('12.5 kN·m');
+        expect((await file()).nodes[2]!.x).toBe(4);
+        await page.mouse.up();
+      } else {
+        const finger = await page.touchscreen.touchStart(...at(4));
+        await finger.move(...at(5));
+        await until('12.5 kN·m');
+        await finger.end();
+      }
+    }
+    await page.waitForFunction(() => document.querySelector<HTMLInputElement>('[aria-label="Value of span"]')?.value === '5 m');
+    expect((await file()).nodes[2]!.x).toBe(5);
+    await model.undo();
+    if (hands === 'keys') await model.undo();
+    await until('10 kN·m');
+    expect((await file()).nodes[2]!.x).toBe(4);
+
+    // A study, and a value of it taken.
+    await press('Study');
+    await page.waitForSelector('canvas[aria-label="Largest movement over span"]');
+    const deflection = (L: number): number => (1e3 * 10000 * L ** 3) / (48 * E * I);
+    await until(deflection(6).toPrecision(4).replace(/0+$/, ''));
+    await press('Set span to 3 m');
+    await until('7.5 kN·m');
+    expect((await file()).parameters![0]!.value).toBe(3);
+
+    // A seek, taken only when it is said so.
+    await press('Seek');
+    await fill('is to be (mm)', String(deflection(4.4)));
+    await until('span = 4.4 m');
+    expect((await file()).parameters![0]!.value).toBe(3);
+    await press('Take this value');
+    await until('11 kN·m');
+    expect((await file()).nodes[1]!.x).toBeCloseTo(2.2, 6);
+
+    // A number by hand lets the expression go, and what cannot be is refused at its field.
+    await press('Values');
+    await fill('Range of span', '');
+    await fill('Value of span', '5 kN');
+    expect(await said()).toContain('its unit is not one for m');
+    await page.keyboard.press('Escape');
+    await model.stage('Geometry');
+    await model.command('select node 2');
+    await fill('X (m)', '2');
+    await until('node 2, x no longer follows “span/2”');
+    expect((await file()).formulas).toEqual([{ of: 'nodes/3/x', is: 'span' }]);
+  });
+});
