@@ -39,6 +39,14 @@ export interface LoadPhrase {
   readonly openings?: readonly (readonly string[])[];
   /** Of a temperature: warmer towards sides of the member; `from` is what all of it gets. */
   readonly across?: readonly ThermalPart[];
+  /** Where sizes mention parameters: how they were written, and the phrase as it would be with other values of these. */
+  readonly varied?: Varied;
+}
+
+/** Sizes that mention parameters, as they are and as they would be, each with its expression. */
+export interface Varied {
+  readonly phrase: LoadPhrase;
+  readonly sizes: readonly { readonly value: number; readonly other: number; readonly kept: string }[];
 }
 
 /** Warmer towards one side: kelvin per metre, or kelvin between the faces of the section. Below zero it is colder there. */

@@ -15,7 +15,7 @@ import {
   type PhraseKind,
   type Stations,
 } from './phrase';
-import { PhraseFault, sizeOf, withUnit } from './phrase-size';
+import { PhraseFault, sizeOf, withUnit, type Naming } from './phrase-size';
 import { readTemperature, saysWarmth } from './read-temperature';
 
 export type ReadPhrase = { readonly ok: true; readonly phrase: LoadPhrase } | { readonly ok: false; readonly reason: string };
@@ -26,6 +26,8 @@ export interface PhraseSetting {
   readonly space: Model['space'];
   /** What a size without a unit is. */
   readonly bare: PhraseKind;
+  /** What names of parameters stand for, where sizes may mention them. */
+  readonly naming?: Naming;
 }
 
 /**
@@ -76,6 +78,7 @@ const STATIONS: Readonly<Record<string, readonly number[]>> = {
 
 function read(text: string, setting: PhraseSetting): LoadPhrase {
   const said: Said = {};
+  const { naming } = setting;
   // Names keep their letters.
   let rest = ` ${text} `;
   const take = (pattern: RegExp, use: (...groups: string[]) => void): void => {
@@ -89,9 +92,9 @@ function read(text: string, setting: PhraseSetting): LoadPhrase {
   rest = lowered(rest);
   if (saysWarmth(rest)) {
     if (said.onto || said.openings) throw new PhraseFault('“onto” and “leaving out” go with a pressure only');
-    return readTemperature(rest, setting.space);
+    return readTemperature(rest, setting.space, naming);
   }
-  const length = (part: string): number => sizeOf(part, 'length', setting.display.length, 'a length');
+  const length = lengthIn(setting);
   take(upTo('(?:over|within) the first (.+?)'), (end) => {
     said.span = [0, positive(length(end!))];
   });
@@ -100,11 +103,11 @@ function read(text: string, setting: PhraseSetting): LoadPhrase {
   );
   take(upTo('between (.+?) and (.+?)'), (from, to) => {
     if (said.span) throw new PhraseFault('where it acts is told twice');
-    said.span = inOrder(length(withUnit(from!, to!)), length(to!));
+    said.span = inOrder(length(withUnit(from!, to!, naming)), length(to!));
   });
   take(upTo('from ([^,]+(?:,[^,]+)+?)'), (list) => {
     const parts = list!.split(',');
-    said.places = parts.map((part) => length(withUnit(part, parts.at(-1)!)));
+    said.places = parts.map((part) => length(withUnit(part, parts.at(-1)!, naming)));
     if (said.places.some((place, i) => i > 0 && place <= said.places![i - 1]!))
       throw new PhraseFault('stations follow each other from the start of the member on');
   });
@@ -147,15 +150,16 @@ function read(text: string, setting: PhraseSetting): LoadPhrase {
   if (!said.places && sizes.length > 2) throw new PhraseFault('a load goes from one size to another: write “8 to 4 kN/m”');
   if (sizes.some((one) => one.trim() === '')) throw new PhraseFault('its size is missing: write, for example, “8 kN/m down”');
   const kind = kindOf(sizes.at(-1)!, said, setting);
-  const unit = unitOfKind(kind, setting.display);
-  const [from, to] = [sizes[0]!, sizes.at(-1)!].map((one) =>
-    sizeOf(withUnit(one, sizes.at(-1)!), DIMENSION[kind], unit, 'a size'),
-  ) as [number, number];
+  const size = { dimension: DIMENSION[kind], unit: unitOfKind(kind, setting.display), what: 'a size' };
+  const [from, to] = [sizes[0]!, sizes.at(-1)!].map((one) => sizeOf(withUnit(one, sizes.at(-1)!, naming), size, naming)) as [
+    number,
+    number,
+  ];
   if (said.places && kind !== 'line') throw new PhraseFault('only a load per length acts in steps');
   if (kind !== 'line' && sizes.length > 1) throw new PhraseFault('only a load per length goes from one size to another');
   check(kind, said, setting);
   const steps = said.places && {
-    sizes: sizes.map((one) => sizeOf(withUnit(one, sizes.at(-1)!), DIMENSION[kind], unit, 'a size')),
+    sizes: sizes.map((one) => sizeOf(withUnit(one, sizes.at(-1)!, naming), size, naming)),
     at: said.places,
   };
   return { ...finished(kind, from, to, said), ...(steps && { steps }) };
@@ -181,10 +185,11 @@ function positive(length: number): number {
 }
 
 /** What follows “at”: degrees, or a place along the member. */
-function tell(said: Said, place: string, { display, space }: PhraseSetting): void {
+function tell(said: Said, place: string, setting: PhraseSetting): void {
+  const { display, space, naming } = setting;
   const angle = parseQuantity(place, 'angle', 'deg');
-  const isLength = parseQuantity(place, 'length');
-  if (isLength.ok) return station(said, { lengths: [isLength.value] });
+  const isLength = parseQuantity(place, 'length', undefined, naming?.scope);
+  if (isLength.ok) return station(said, { lengths: [lengthIn(setting)(place)] });
   if (said.direction) {
     // Which way it acts is told: a bare number is where.
     const bare = parseQuantity(place, 'length', display.length);
@@ -212,17 +217,17 @@ function inOrder(from: number, to: number): readonly [number, number] {
 }
 
 /** `from 0 to 3 m` is where it acts, `from 8 to 4 kN/m` how large it is there: `give` hands those back. */
-function fromTo(
-  said: Said,
-  [from, to]: readonly [string, string],
-  { display }: PhraseSetting,
-  give: (sizes: string) => void,
-): void {
-  if (parseQuantity(to, 'intensity').ok) return give(`${from} to ${to}`);
+function fromTo(said: Said, [from, to]: readonly [string, string], setting: PhraseSetting, give: (sizes: string) => void): void {
+  if (parseQuantity(to, 'intensity', undefined, setting.naming?.scope).ok) return give(`${from} to ${to}`);
   if (said.span) throw new PhraseFault('where it acts is told twice');
-  const length = (part: string): number => sizeOf(part, 'length', display.length, 'a length');
-  said.span = inOrder(length(withUnit(from, to)), length(to));
+  const length = lengthIn(setting);
+  said.span = inOrder(length(withUnit(from, to, setting.naming)), length(to));
 }
+
+const lengthIn =
+  ({ display, naming }: PhraseSetting) =>
+  (part: string): number =>
+    sizeOf(part, { dimension: 'length', unit: display.length, what: 'a length' }, naming);
 
 const KIND_OF_SENSE: Readonly<Record<NonNullable<Said['sense']>, PhraseKind>> = {
   clockwise: 'couple',
@@ -231,13 +236,13 @@ const KIND_OF_SENSE: Readonly<Record<NonNullable<Said['sense']>, PhraseKind>> = 
   'too short': 'fit',
 };
 
-function kindOf(size: string, { sense }: Said, { bare }: PhraseSetting): PhraseKind {
+function kindOf(size: string, { sense }: Said, { bare, naming }: PhraseSetting): PhraseKind {
   if (sense) return KIND_OF_SENSE[sense];
   const found = (['line', 'force', 'couple', 'area', 'temperature', 'settlement'] as const).find(
-    (kind) => parseQuantity(size, DIMENSION[kind]).ok,
+    (kind) => parseQuantity(size, DIMENSION[kind], undefined, naming?.scope).ok,
   );
   if (found) return found;
-  const plain = parseQuantity(size, 'number');
+  const plain = parseQuantity(size, 'number', undefined, naming?.scope);
   if (plain.ok) return bare;
   const unknown = unknownWord(size);
   if (unknown !== undefined)

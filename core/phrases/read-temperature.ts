@@ -1,9 +1,12 @@
 import { parseQuantity } from '../quantities/parse';
 import { SIDES, type LoadPhrase, type ThermalPart, WAYS } from './phrase';
-import { PhraseFault, sizeOf } from './phrase-size';
+import { PhraseFault, sizeOf, type Naming } from './phrase-size';
 
 const EXAMPLES = '20 K warmer, 40 K/m warmer above, or 10 K colder on the left than on the other side';
 const PART = new RegExp(`^(.*?)\\s*(warmer|colder)(?:\\s+(${Object.keys(SIDES).join('|')}))?$`);
+
+const GRADIENT = { dimension: 'gradient', unit: 'K/m' } as const;
+const DIFFERENCE = { dimension: 'temperature', unit: 'K' } as const;
 
 /** Whether a text, in small letters, speaks of warmth. */
 export const saysWarmth = (text: string): boolean => /\b(?:warmer|colder)\b/.test(text);
@@ -12,7 +15,7 @@ export const saysWarmth = (text: string): boolean => /\b(?:warmer|colder)\b/.tes
  * Reads a change of temperature: `20 K warmer`, `40 K/m warmer above` (a gradient), `10 K colder on the left` (between the faces of the
  * section), or several of them: `20 K warmer and 40 K/m colder below`.
  */
-export function readTemperature(text: string, space: 'plane' | 'space'): LoadPhrase {
+export function readTemperature(text: string, space: 'plane' | 'space', naming?: Naming): LoadPhrase {
   let uniform: number | undefined;
   const across: ThermalPart[] = [];
   for (const part of text.trim().split(/\s+and\s+|\s*,\s*/)) {
@@ -22,13 +25,13 @@ export function readTemperature(text: string, space: 'plane' | 'space'): LoadPhr
     const sign = sense === 'colder' ? -1 : 1;
     if (side === undefined) {
       if (uniform !== undefined) throw new PhraseFault('the temperature of the whole member is told twice');
-      uniform = sign * sizeOf(said, 'temperature', 'K', 'a size');
+      uniform = sign * sizeOf(said, { dimension: 'temperature', unit: 'K', what: 'a size' }, naming);
       continue;
     }
     const towards = WAYS[SIDES[side]!]!;
     if (space === 'plane' && towards[2] !== 0) throw new PhraseFault('in the plane nothing is warmer in front or behind');
-    const isGradient = !parseQuantity(said, 'temperature', 'K').ok;
-    const size = sign * sizeOf(said, isGradient ? 'gradient' : 'temperature', isGradient ? 'K/m' : 'K', 'a size');
+    const isGradient = !parseQuantity(said, 'temperature', 'K', naming?.scope).ok;
+    const size = sign * sizeOf(said, { ...(isGradient ? GRADIENT : DIFFERENCE), what: 'a size' }, naming);
     across.push({ size, per: isGradient ? 'metre' : 'depth', towards });
   }
   const from = (uniform ?? 0) + 0;

@@ -57,12 +57,23 @@ export function cellWords<R>({ value }: Column<R>, row: R): string {
 /** A row as a schedule holds it: the entry, and what is told beside it. */
 export type Row = Record<string, unknown> & { readonly id: string };
 
+/** A number of an entry: where it stands in it, what it is, and the unit of one that is written without. */
+export interface Measured {
+  readonly at: readonly string[];
+  readonly dimension: DimensionName;
+  readonly unit: string;
+  /** The column counts the other way than the model does. */
+  readonly isTurned?: boolean;
+}
+
 /** A column of a schedule. */
 export interface TypedColumn extends Column<Row> {
   /** Not for typing. */
   readonly computed?: true;
   /** The words that may stand here. */
   readonly choices?: readonly string[];
+  /** Of a number of the entry its keys in it, and how it is written: an expression of parameters may stand there. */
+  readonly measured?: Measured;
   /** The row with the text taken in, or why it cannot be. */
   readonly take: (row: Row, text: string) => Row | string;
 }
@@ -88,6 +99,7 @@ export const coordinateColumn = (key: string, axis: CalledAxis, unit: string): T
   key,
   title: axis.letter,
   unit,
+  measured: { at: [key], dimension: 'length', unit, isTurned: axis.sign < 0 },
   value: (row) => alongAxis(axis, inUnit((row[key] as number | undefined) ?? 0, unit)),
   take: (row, typed) => {
     const parsed = parseQuantity(typed, 'length', unit);
@@ -117,6 +129,7 @@ export const quantityColumn = (
   key,
   title,
   unit,
+  measured: { at: [key], dimension, unit },
   value: (row) => {
     const value = (row[key] as number | undefined) ?? computed(row);
     return value === undefined ? undefined : inUnit(value, unit);

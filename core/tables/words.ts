@@ -110,6 +110,7 @@ export const writeCells = {
   noRow: (id: string | undefined): string => `There is no row “${id}”.`,
   computed: (title: string): string => `${title} is computed and cannot be written.`,
   nothingChanges: 'Nothing changes.',
+  cell: (row: string, title: string, reason: string): string => `Row ${row}, ${title}: ${reason}.`,
   row: (id: string): string => `row ${id}`,
   rows: (count: number): string => counted(count, 'row'),
   changeOfThe: (words: string, list: string): string => `Change ${words} of the ${list}`,

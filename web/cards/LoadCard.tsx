@@ -20,7 +20,7 @@ import type { LoadPhrase } from '@rigid-beam/core/phrases/phrase';
 import { phraseOfLoad } from '@rigid-beam/core/phrases/phrase-of-load';
 import { targetOfLoad } from '@rigid-beam/core/phrases/phrase-target';
 import { ALL_DIGITS, phraseWords } from '@rigid-beam/core/phrases/phrase-words';
-import { saidLoad } from '@rigid-beam/core/phrases/said-load';
+import { saidLoad, type SaidLoad } from '@rigid-beam/core/phrases/said-load';
 import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
 import { unitOf, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { chosenOf } from '../editor/chosen';
@@ -75,7 +75,9 @@ export function LoadCard({ loads, sheet }: { readonly loads: readonly Load[]; re
       {load.type === 'strain' && <Prestress load={load} put={put} />}
       {isArea(load) && <AreaParts load={load} put={put} />}
       {load.type === 'train' && <TrainParts load={load} put={put} />}
-      {!isArea(load) && load.type !== 'train' && own.length > 1 && <Components load={load} components={own} put={put} />}
+      {!isArea(load) && load.type !== 'train' && own.length > 1 && (
+        <Components isAlone={loads.length === 1} load={load} components={own} put={put} />
+      )}
       {load.type === 'point' && loads.length === 1 && <Places load={load} />}
       {'from' in load && (
         <>
@@ -88,7 +90,12 @@ export function LoadCard({ loads, sheet }: { readonly loads: readonly Load[]; re
           {(['from', 'to'] as const).map((end) => (
             <div key={end}>
               <PanelSubtitle>{end === 'from' ? WORDS.begins : WORDS.ends}</PanelSubtitle>
-              <Components load={load} components={components.filter(({ path }) => path[0] === end)} put={put} />
+              <Components
+                isAlone={loads.length === 1}
+                load={load}
+                components={components.filter(({ path }) => path[0] === end)}
+                put={put}
+              />
             </div>
           ))}
           {load.type === 'line' && loads.length === 1 && <Places load={load} />}
@@ -109,7 +116,7 @@ interface PhraseProps {
 function Phrase({ load, phrase, put }: PhraseProps) {
   const display = useDisplay();
   const model = useEditorState((state) => state.model);
-  const said = (text: string): Load | string => {
+  const said = (text: string): SaidLoad | string => {
     const target = targetOfLoad(load);
     return target ? saidLoad({ text, target, id: load.id, case: load.case, bare: phrase.kind }, model) : '';
   };
@@ -120,12 +127,13 @@ function Phrase({ load, phrase, put }: PhraseProps) {
       understand={(text) => {
         const next = said(text);
         if (typeof next === 'string') return { ok: false, words: next };
-        const again = phraseOfLoad(next, model);
+        const again = phraseOfLoad(next.load, model);
         return { ok: true, words: again ? phraseWords(again, display) : text };
       }}
       onCommit={(text) => {
         const next = said(text);
-        if (typeof next !== 'string') put(next);
+        // What it has in place of numbers is read with the rest of the model.
+        if (typeof next !== 'string') put(next.entry as unknown as Load);
       }}
     />
   );
@@ -216,12 +224,14 @@ const AREA_DIRECTIONS = [
 ];
 
 interface ComponentsProps {
+  /** Whether no other load is changed with it. */
+  readonly isAlone: boolean;
   readonly load: Load;
   readonly components: readonly LoadComponent[];
   readonly put: (load: Load) => boolean;
 }
 
-function Components({ load, components, put }: ComponentsProps) {
+function Components({ load, components, put, isAlone }: ComponentsProps) {
   const { space } = useModel();
   const display = useDisplay();
   const own = 'axes' in load && load.axes === 'local' ? 'own ' : '';
@@ -238,6 +248,8 @@ function Components({ load, components, put }: ComponentsProps) {
             value={place || value === undefined ? value : alongAxis(sense, value)}
             dimension={dimension}
             unit={dimension === 'length' && key !== 'at' ? display.deflection : unitOf(dimension, display)}
+            place={isAlone ? placeText('loads', load.id, ...path) : undefined}
+            isTurned={!place && sense.sign < 0}
             {...(place && { mayBeEmpty: true, placeholder: path[0] === 'from' ? WORDS.theStart : WORDS.theEnd })}
             onCommit={(next) =>
               (next !== undefined || place) && put(withComponent(load, path, next === undefined ? next : alongAxis(sense, next)))

@@ -1,6 +1,6 @@
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { LoadPhrase } from '@rigid-beam/core/phrases/phrase';
-import { readLoadPhrase } from '@rigid-beam/core/phrases/read-phrase';
+import { readNamedPhrase } from '@rigid-beam/core/phrases/named-phrase';
 import { actsOn, type PhraseTarget } from '@rigid-beam/core/phrases/phrase-loads';
 import { readTargets } from '@rigid-beam/core/phrases/phrase-target';
 import { phraseWords } from '@rigid-beam/core/phrases/phrase-words';
@@ -31,7 +31,7 @@ function understand(sheet: SheetController, text: string): Put | string {
   const loadCase = model.cases.find(({ id }) => id === acting) ?? (acting === undefined ? model.cases[0] : undefined);
   if (!loadCase) return WORDS.noCaseActs;
   const display = { ...defaultDisplay, ...model.display };
-  const read = readLoadPhrase(said!, { display, space: model.space, bare: 'line' });
+  const read = readNamedPhrase(said!, model, 'line');
   if (!read.ok) return WORDS.isNoLoad(said!, read.reason);
   const targets = place === undefined ? selected(read.phrase, chosenOf(selection)) : readTargets(place, model);
   if (typeof targets === 'string') return place === undefined ? targets : WORDS.isNoLoad(place, targets);

@@ -1,11 +1,11 @@
 'use client';
 
 import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
-import { cellText } from '@rigid-beam/core/tables/column';
+import { cellText, type Row, type TypedColumn } from '@rigid-beam/core/tables/column';
 import { scheduleLists, schedules, type ScheduleList } from '@rigid-beam/core/tables/schedules/lists';
 import { chooseFile } from '../browser/choose-file';
 import { TAKEN_FILES } from '../taking/words';
-import { readTable, writeCells, type Cell } from '@rigid-beam/core/tables/schedules/write-cells';
+import { expressionAt, readTable, writeCells, type Cell } from '@rigid-beam/core/tables/schedules/write-cells';
 import { useCatalogue } from '../editor/catalogue/use-catalogue';
 import { useEditor, useEditorState } from '../editor/use-editor';
 import { Button, PlainButton, ToggleButton } from '../ui/controls';
@@ -35,6 +35,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
   const catalogue = useCatalogue(list === 'sections' ? 'wanted' : 'not yet');
   const columns = useMemo(() => kind.columns(model, catalogue), [model, kind, catalogue]);
   const all = useMemo(() => kind.rows(model), [model, kind]);
+  const texts = useMemo(() => new Map(model.formulas?.map(({ of, is }) => [of, is])), [model.formulas]);
   const grid = useGrid(columns, all, filter);
   const sorted = grid.getRowModel().rows;
   const rows = useMemo(() => sorted.map(({ original }) => original), [sorted]);
@@ -64,19 +65,25 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
     if (subjects.length > 0) editor.select(subjects);
   };
   const write = (cells: readonly Cell[]): boolean => {
-    const written = writeCells(model, list, cells, catalogue);
-    if (!written.ok) {
-      setTrouble(written.reason);
+    const next = writeCells(model, list, cells, catalogue);
+    if (!next.ok) {
+      setTrouble(next.reason);
       return false;
     }
-    const refused = editor.refusalOf(written.intent)[0]?.message;
+    const refused = editor.refusalOf(next.intent)[0]?.message;
     setTrouble(refused);
-    return refused === undefined && editor.edit(written.intent);
+    return refused === undefined && editor.edit(next.intent);
+  };
+  /** A cell as it is typed over: the expression that gives its number where there is one. */
+  const written = (column: TypedColumn, row: Row): string => expressionAt(texts, list, row.id, column) ?? cellText(column, row);
+  const givenBy = (column: TypedColumn, row: Row | undefined): { title?: string; 'data-given'?: true } => {
+    const text = row && texts.size > 0 ? expressionAt(texts, list, row.id, column) : undefined;
+    return text === undefined ? {} : { title: `= ${text}`, 'data-given': true };
   };
   const commit = (): boolean => {
     if (draft === undefined) return true;
     const row = rows[active.row];
-    const isSame = row && cellText(columns[active.column]!, row) === draft;
+    const isSame = row && written(columns[active.column]!, row) === draft;
     if (!isSame && !write([cellAt(shown, active.row, active.column, draft)])) return false;
     setDraft(undefined);
     return true;
@@ -131,7 +138,7 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
       case 'edit': {
         if (!column || column.computed) return false;
         const row = rows[active.row];
-        setDraft(action.first ?? (row ? cellText(column, row) : ''));
+        setDraft(action.first ?? (row ? written(column, row) : ''));
         return true;
       }
       case 'fillDown':
@@ -222,7 +229,8 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
                       if (commit()) go(r, c, event.shiftKey ? 'extended' : 'alone');
                     }}
                     onPointerEnter={(event) => event.buttons === 1 && draft === undefined && setActive({ row: r, column: c })}
-                    onDoubleClick={() => !column.computed && setDraft(row ? cellText(column, row) : '')}
+                    onDoubleClick={() => !column.computed && setDraft(row ? written(column, row) : '')}
+                    {...givenBy(column, row)}
                   >
                     {isInHand && draft !== undefined ? (
                       <CellField column={column} value={draft} onChange={setDraft} onLeave={() => leaving.current || commit()} />

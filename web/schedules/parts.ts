@@ -75,6 +75,11 @@ export const Line = styled.div`
   [data-active] {
     box-shadow: inset 0 0 0 2px var(--focus);
   }
+  /* A number that an expression gives. */
+  [data-given] {
+    text-decoration: underline dotted;
+    text-underline-offset: 3px;
+  }
   [data-computed] {
     color: var(--soft);
   }

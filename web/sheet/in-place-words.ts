@@ -70,7 +70,7 @@ export function loadInPlace(model: Model, load: Load): WordsInPlace | undefined 
       const said = saidLoad({ text, target: load, id: load.id, case: load.case, bare: phrase.kind }, model);
       return typeof said === 'string'
         ? `“${text.trim()}”: ${said}.`
-        : { type: 'put', list: 'loads', entry: { ...said }, key: load.id };
+        : { type: 'put', list: 'loads', entry: { ...said.entry }, key: load.id };
     },
   };
 }

@@ -1,14 +1,15 @@
 'use client';
 
 import { useContext, useEffect, useRef, useState, type KeyboardEvent, type RefObject } from 'react';
+import { turnedRound } from '@rigid-beam/core/model/parameters/turned-round';
 import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
-import { parseQuantity } from '@rigid-beam/core/quantities/parse';
-import { namesIn, type Scope } from '@rigid-beam/core/quantities/expression';
+import { readTyped } from '@rigid-beam/core/model/parameters/typed';
+import type { Scope } from '@rigid-beam/core/quantities/expression';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { withPowers } from '@rigid-beam/core/quantities/with-powers';
 import { stepOf, stepped, SteppingContext } from './stepping';
 import { FieldBox, FieldInput, FieldLabel, FieldNote } from './controls';
-import { ExpressionsContext, turnedRound } from './expressions';
+import { ExpressionsContext } from './expressions';
 import { giveUp } from './give-up';
 import { quantityField as WORDS } from './words';
 
@@ -39,14 +40,12 @@ interface QuantityFieldProps {
 
 /** What a text means as a quantity, or why it means nothing. */
 function understand(text: string, { dimension, unit, scope, isKept }: Understanding): Understood {
-  const parsed = parseQuantity(text, dimension, unit === '' ? undefined : unit, scope);
-  if (!parsed.ok) return { words: parsed.reason };
-  const isNamed = namesIn(text, (word) => scope.has(word)).length > 0;
-  // What is kept must mean the same wherever it is read: a number without a unit takes that of the field along.
-  const kept = isNamed ? (parsed.hasUnit || unit === '' ? text.trim() : `(${text.trim()}) ${unit}`) : undefined;
+  const read = readTyped(text, dimension, unit, scope);
+  if (!read.ok) return { words: read.reason };
+  const { value, kept } = read;
   return {
-    value: parsed.value,
-    words: WORDS[isNamed && !isKept ? 'givesNow' : 'gives'](showQuantity(parsed.value, unit, 6)),
+    value,
+    words: WORDS[kept !== undefined && !isKept ? 'givesNow' : 'gives'](showQuantity(value, unit, 6)),
     ...(kept !== undefined && { kept }),
   };
 }

@@ -13,10 +13,3 @@ export interface Expressions {
 
 const NONE: Expressions = { scope: new Map(), textAt: () => undefined, express: () => undefined };
 export const ExpressionsContext = createContext<Expressions>(NONE);
-
-/** An expression for the same number counted the other way. */
-export const turnedRound = (text: string): string => {
-  const inner = /^-\(([^()]*)\)$/.exec(text)?.[1] ?? /^-([\p{L}_][\p{L}\p{Nd}_]*)$/u.exec(text)?.[1];
-  if (inner !== undefined) return inner;
-  return /^[\p{L}_][\p{L}\p{Nd}_]*$/u.test(text) ? `-${text}` : `-(${text})`;
-};

@@ -16,6 +16,7 @@ const factorColumn = (id: string): TypedColumn => ({
   key: `of ${id}`,
   title: id,
   width: 0.6,
+  measured: { at: ['factors', id], dimension: 'number', unit: '' },
   value: (row) => sumOf(row).factors[id],
   take: (row, text) => {
     const { [id]: _, ...others } = sumOf(row).factors;

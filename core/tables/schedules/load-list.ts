@@ -20,6 +20,8 @@ interface LoadRow extends Row {
   readonly on: string;
   readonly say: string;
   readonly load?: Load;
+  /** As an edit puts it, where it was said anew. */
+  readonly entry?: Readonly<Record<string, unknown>>;
 }
 
 const rowOf = (load: Load, model: Model): LoadRow => {
@@ -54,7 +56,7 @@ function remade(row: LoadRow, model: Model): LoadRow | string {
   if (targets.length > 1) return WORDS.oneLoadARow;
   if (row.say === '') return row;
   const said = saidLoad({ text: row.say, target: targets[0]!, id: row.id, case: row.case }, model);
-  return typeof said === 'string' ? WORDS.isNoLoad(row.say, said) : { ...row, load: said };
+  return typeof said === 'string' ? WORDS.isNoLoad(row.say, said) : { ...row, load: said.load, entry: said.entry };
 }
 
 /** Loads as they are said, with their totals; a table of case, place and words can be pasted. */
@@ -97,7 +99,7 @@ export const loadList: ScheduleKind = {
   rows: (model) => model.loads.map((load) => rowOf(load, model)),
   newRow: (model, id): LoadRow => ({ id, case: model.loads.at(-1)?.case ?? model.cases[0]?.id ?? '', on: '', say: '' }),
   put: (_, row) => {
-    const { load } = row as LoadRow;
-    return load ? [{ type: 'put', list: 'loads', entry: { ...load } }] : [];
+    const { load, entry } = row as LoadRow;
+    return load ? [{ type: 'put', list: 'loads', entry: { ...load, ...entry, case: load.case } }] : [];
   },
 };

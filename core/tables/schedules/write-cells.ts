@@ -1,7 +1,13 @@
 import type { Intent } from '../../model/edits/intent';
 import { FreshIds } from '../../model/edits/fresh-ids';
 import type { Model } from '../../model/model';
-import type { Row } from '../column';
+import type { Scope } from '../../quantities/expression';
+import { inUnit } from '../../quantities/show';
+import { namedBy } from '../../model/parameters/evaluate';
+import { placeText } from '../../model/parameters/place';
+import { turnedRound } from '../../model/parameters/turned-round';
+import { mentionsAny, readTyped, type Typed } from '../../model/parameters/typed';
+import type { Measured, Row, TypedColumn } from '../column';
 import type { Catalogue } from './list';
 import { schedules, type ScheduleList } from './lists';
 import { writeCells as WORDS } from '../words';
@@ -27,6 +33,8 @@ export function writeCells(model: Model, list: ScheduleList, cells: readonly Cel
   const ids = new FreshIds(before.keys(), kind.names);
   const changed = new Map<string, Row>();
   const added = new Map<number, Row>();
+  const { scope } = namedBy(model.parameters ?? [], model.formulas ?? []);
+  const expressions: Intent[] = [];
   for (const { row: id, added: order = 0, column: key, text } of cells) {
     const column = columns.get(key);
     if (!column) return { ok: false, reason: WORDS.noColumn };
@@ -34,8 +42,19 @@ export function writeCells(model: Model, list: ScheduleList, cells: readonly Cel
     if (!row) return { ok: false, reason: WORDS.noRow(id) };
     if (column.computed) return { ok: false, reason: WORDS.computed(column.title) };
     // Nodes that are pasted with members of the same paste do not exist yet; the model's own check looks after them.
-    const next = column.take(row, text);
-    if (typeof next === 'string') return { ok: false, reason: `Row ${row.id}, ${column.title}: ${next}.` };
+    const read = expressionFor(column, text, scope);
+    if (read && !read.ok) return { ok: false, reason: WORDS.cell(row.id, column.title, read.reason) };
+    const next = column.take(row, read?.kept === undefined ? text : String(shownIn(column.measured!, read.value)));
+    if (typeof next === 'string') return { ok: false, reason: WORDS.cell(row.id, column.title, next) };
+    if (read?.kept !== undefined)
+      expressions.push({
+        type: 'put',
+        list: 'formulas',
+        entry: {
+          of: placeText(list, row.id, ...column.measured!.at),
+          is: column.measured!.isTurned ? turnedRound(read.kept) : read.kept,
+        },
+      });
     if (id === undefined) added.set(order, next);
     else changed.set(id, next);
   }
@@ -47,6 +66,7 @@ export function writeCells(model: Model, list: ScheduleList, cells: readonly Cel
     intents.push(...kind.put(model, { ...row, id }, old));
   }
   for (const row of added.values()) intents.push(...kind.put(model, row, undefined));
+  intents.push(...expressions);
   if (Object.keys(names).length > 0) intents.push({ type: 'rename', list, names });
   if (intents.length === 0) return { ok: false, reason: WORDS.nothingChanges };
   const words =
@@ -54,6 +74,23 @@ export function writeCells(model: Model, list: ScheduleList, cells: readonly Cel
       ? WORDS.row([...changed.keys()][0] ?? [...added.values()][0]!.id)
       : WORDS.rows(changed.size + added.size);
   return { ok: true, intent: { type: 'batch', intents, label: WORDS.changeOfThe(words, list) } };
+}
+
+/** What an expression of parameters gives in a cell; undefined where none is written, or none may stand. */
+const expressionFor = ({ measured }: TypedColumn, text: string, scope: Scope): Typed | undefined =>
+  measured && mentionsAny(text, scope) ? readTyped(text, measured.dimension, measured.unit, scope) : undefined;
+
+const shownIn = ({ unit, isTurned }: Measured, value: number): number => (isTurned ? -1 : 1) * inUnit(value, unit);
+
+/** The expression that gives the number in a cell, as the column counts it. */
+export function expressionAt(
+  texts: ReadonlyMap<string, string>,
+  list: ScheduleList,
+  row: string,
+  { measured }: TypedColumn,
+): string | undefined {
+  const text = measured && texts.get(placeText(list, row, ...measured.at));
+  return text !== undefined && measured!.isTurned ? turnedRound(text) : text;
 }
 
 /** A spreadsheet's clipboard: rows by lines, cells by tabs. */

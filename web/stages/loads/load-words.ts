@@ -139,6 +139,7 @@ export const PUT = {
   heading: 'Put on the structure',
   kinds: 'Loads to place',
   field: 'What acts',
+  named: 'a load in hand takes numbers: put it, then write its parameters on its card, or say “apply” in the command field',
   sense: 'Sense',
   side: 'Where it is warmer or colder',
   direction: 'Direction',

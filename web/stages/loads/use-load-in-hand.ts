@@ -1,10 +1,12 @@
-import { useEffect, useRef, useState } from 'react';
+import { mentionsAny } from '@rigid-beam/core/model/parameters/typed';
+import { useContext, useEffect, useRef, useState } from 'react';
 import type { LoadPhrase, PhraseKind } from '@rigid-beam/core/phrases/phrase';
 import { phraseWords } from '@rigid-beam/core/phrases/phrase-words';
 import { putPhrase } from '@rigid-beam/core/phrases/put-phrase';
 import { readLoadPhrase, type ReadPhrase } from '@rigid-beam/core/phrases/read-phrase';
 import { chosenOf } from '../../editor/chosen';
 import { useDisplay, useModel } from '../../editor/use-editor';
+import { ExpressionsContext } from '../../ui/expressions';
 import type { SheetController } from '../../sheet/controller';
 import { LoadTool, type LoadInHand } from '../../sheet/tools/load-tool';
 import { firstWords, oppositeOf, PUT, SENSES, wayOf, waysOf } from './load-words';
@@ -28,11 +30,16 @@ export interface SaidLoad {
 /** The load that the bench says: of each kind the last one, exactly as it was said. The tool in hand asks for it, and is put away with the bench. */
 export function useLoadInHand(sheet: SheetController, caseId: string): SaidLoad {
   const display = useDisplay();
+  const { scope } = useContext(ExpressionsContext);
   const { space, cases } = useModel();
   const category = cases.find(({ id }) => id === caseId)?.category;
   const [kind, setKind] = useState<PhraseKind>('line');
   const [said, setSaid] = useState<Partial<Record<PhraseKind, LoadPhrase>>>({});
-  const read = (words: string, bare = kind): ReadPhrase => readLoadPhrase(words, { display, space, bare });
+  const read = (words: string, bare = kind): ReadPhrase => {
+    const inHand = readLoadPhrase(words, { display, space, bare });
+    // A load in hand is turned and sized by the pointer; an expression belongs to one that stands.
+    return !inHand.ok && mentionsAny(words, scope) ? { ok: false, reason: PUT.named } : inHand;
+  };
   const lastOf = (one: PhraseKind): LoadPhrase => {
     const first = read(firstWords(one, display, space, category), one);
     return said[one] ?? (first as Extract<ReadPhrase, { ok: true }>).phrase;
