@@ -1,6 +1,6 @@
 /** Unit tests: beside the source of every room. */
 export default {
-  testMatch: ['<rootDir>/{core,drawing,machine,cli,web}/**/*.test.{ts,tsx}'],
+  testMatch: ['<rootDir>/{core,drawing,machine,cli,web,examples}/**/*.test.{ts,tsx}'],
   setupFiles: ['<rootDir>/jest.setup.cjs'],
   modulePathIgnorePatterns: ['<rootDir>/web/.next/', '<rootDir>/cli/dist/'],
   transform: {

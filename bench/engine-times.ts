@@ -1,4 +1,4 @@
-import { writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { symmetricMatrixMarket } from '@rigid-beam/core/formats/matrix-market';
 import { factorize } from '@rigid-beam/core/linear-algebra/factor';
@@ -18,6 +18,10 @@ import { readGoverningSums } from '@rigid-beam/core/results/governs';
 import { readExtremes } from '@rigid-beam/core/results/read-extremes';
 import { ended } from '@rigid-beam/core/results/read-now';
 import { responseOf } from '@rigid-beam/core/results/sums';
+import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
+import { setting } from '@rigid-beam/core/model/parameters/set-parameters';
+import { readMeasure, type Measure } from '@rigid-beam/core/study/measure';
+import { studied } from '@rigid-beam/core/study/study';
 import { workingsIn } from '@rigid-beam/core/workings/ask';
 import { workingsStepsOf } from '@rigid-beam/core/workings/steps';
 import type { Worked } from '@rigid-beam/core/workings/worked';
@@ -191,6 +195,24 @@ const measurements: Record<string, () => object> = {
     const { solution } = solve(model);
     const found = (): Worked => workingsIn(model, solution!, model.cases[0]!.id) as Worked;
     return { members: model.members.length, time: median(7, () => workingsStepsOf(found(), defaultDisplay)) };
+  },
+  parameters: () => {
+    const base = spaceBuilding(5, 5, 11, 10);
+    const bays = [...base.nodes].map(({ id, x }) => ({ of: `nodes/${id}/x`, is: `${x / 6} bay` }));
+    const model: Model = { ...base, parameters: [{ id: 'bay', unit: 'm', value: 6 }], formulas: bays };
+    const session = new AnalysisSession();
+    session.update(model);
+    const slide = median(7, (run) => {
+      const moved = applyIntent(model, setting(model, model.parameters![0]!, 6 + 0.1 * (run + 1)));
+      if (!moved.ok) throw new Error(moved.faults[0]!.message);
+      session.update(moved.model);
+    });
+    const follow = median(7, (run) => applyIntent(model, setting(model, model.parameters![0]!, 6 + 0.1 * (run + 1))));
+    const rib = checkModel(JSON.parse(readFileSync('examples/glasshouse-rib.rbm.json', 'utf8'))).model!;
+    const measures = ['M.largest', 'movement'].map((text) => readMeasure(text, rib) as Measure);
+    const values = Array.from({ length: 200 }, (_, i) => 2 + i / 50);
+    const study = median(3, () => [...studied(rib, { parameter: 'rise', values, measures, outcome: 'U1' })]);
+    return { members: base.members.length, numbers: bays.length, follow, slide, study };
   },
   influence: () => {
     const model = spaceBuilding(12, 12, 22, 1);

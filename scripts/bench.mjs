@@ -98,6 +98,7 @@ async function engine() {
   const [secondOrder, buckling] = [run('second order'), run('buckling')];
   const naturalModes = run('natural modes');
   const workings = run('workings');
+  const parameters = run('parameters');
   again();
   return {
     short,
@@ -113,6 +114,7 @@ async function engine() {
     buckling,
     naturalModes,
     workings,
+    parameters,
     factors,
   };
 }
@@ -300,6 +302,8 @@ what was measured in the same run vary less.
 | 1,056 members in space, ten natural modes, with solving (1 s); ${engineTimes.naturalModes.members.toLocaleString('en')} members (15 s) | ${seconds(engineTimes.naturalModes.ten)}; ${seconds(engineTimes.naturalModes.tenOfMany)} |
 | the same 1,056 in an earthquake of ten modes and two directions: extremes of all quantities on all members | ${seconds(engineTimes.naturalModes.earthquake)} |
 | workings of ${engineTimes.workings.members} members in the plane, every step (100 ms) | ${milliseconds(engineTimes.workings.time)} |
+| ${engineTimes.parameters.members.toLocaleString('en')} members in space × 10 cases, ${engineTimes.parameters.numbers} coordinates given by one parameter: all numbers follow it; with solving | ${milliseconds(engineTimes.parameters.follow)}; ${milliseconds(engineTimes.parameters.slide)} |
+| a study of 200 steps of the glasshouse rib, moment and movement (1 s) | ${seconds(engineTimes.parameters.study)} |
 | an influence line of a moment in it, of one case | ${milliseconds(engineTimes.influence.time)} |
 | a train of four axles that travels over ${engineTimes.travelling.run} of ${engineTimes.travelling.members} members in the plane, in a sum: extremes of all quantities on all members | ${seconds(engineTimes.travelling.time)} |
 | the same 500: largest memory of the process | ${(engineTimes.manySums.memory / 1e9).toFixed(2)} GB |

@@ -2,12 +2,13 @@ import type { Fields } from './fields';
 import type { Entity } from './findings';
 import { combinationFields, listFields, loadFields, optionalLists } from './schema';
 
+const lists: ReadonlyMap<string, Fields> = new Map(Object.entries({ ...listFields, ...optionalLists }));
+
 /** What the keys of an entry of a list hold; undefined for a type that is not known. */
 export function fieldsOfEntry(list: string, entry: Entity): Fields | undefined {
   if (list === 'loads') return ofType(loadFields, entry);
   if (list === 'combinations') return ofType(combinationFields, entry);
-  const lists: { readonly [list: string]: Fields } = { ...listFields, ...optionalLists };
-  return Object.hasOwn(lists, list) ? lists[list] : undefined;
+  return lists.get(list);
 }
 
 /** The fields of an entry that has a type. */

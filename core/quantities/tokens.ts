@@ -24,7 +24,8 @@ export const MAXIMUM_LENGTH = 200;
 /** Cuts a text into tokens. A word is a name or a function where it is one as a whole; otherwise its letters are units. */
 export function tokensOf(text: string, { isName, isFunction, unknown }: Vocabulary): Token[] {
   const tokens: Token[] = [];
-  const pattern = new RegExp(TOKEN);
+  const pattern = TOKEN;
+  pattern.lastIndex = 0;
   const put = (kind: Token['kind'], piece: string): void => {
     tokens.push({ kind, text: piece, at: pattern.lastIndex - piece.length });
   };

@@ -14,7 +14,7 @@ export type Place = readonly string[];
 /** A key that would reach beyond an object’s own. */
 const UNSAFE = '__proto__';
 const escaped = (step: string): string => step.replaceAll('~', '~0').replaceAll('/', '~1');
-const unescaped = (step: string): string => step.replaceAll('~1', '/').replaceAll('~0', '~');
+const unescaped = (step: string): string => (step.includes('~') ? step.replaceAll('~1', '/').replaceAll('~0', '~') : step);
 
 export const placeText = (...steps: readonly string[]): string => steps.map(escaped).join('/');
 export const placeOf = (of: string): Place => of.split('/').map(unescaped);
