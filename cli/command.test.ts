@@ -133,6 +133,54 @@ describe('rigid-beam solve', () => {
     expect(command(['workings', lintel, '--case', 'x']).err).toMatch(/There is no case and no sum “x”. Choose one of/);
   });
 
+  test('a study goes over a parameter, a seek finds a bound, and --set changes a parameter of any command', () => {
+    const rib = path.join(root, 'examples', 'glasshouse-rib.rbm.json');
+    const { code, out } = command([
+      'study',
+      rib,
+      '--parameter',
+      'rise=2m..5m/1m',
+      '--result',
+      '1.fx',
+      '--result',
+      'mass',
+      '--case',
+      'U1',
+    ]);
+    const lines = out.trim().split('\r\n');
+    expect([code, lines[0], lines.length]).toEqual([0, 'rise (m),1.fx (kN),mass (kg)', 5]);
+    const thrust = Number(lines[3]!.split(',')[1]);
+    const sought = command([
+      'seek',
+      rib,
+      '--parameter',
+      'rise=2..7',
+      '--result',
+      '1.fx',
+      '--bound',
+      `${thrust} kN`,
+      '--case',
+      'U1',
+    ]);
+    expect([sought.code, sought.out]).toEqual([0, 'rise = 4 m\n']);
+    expect(sought.err).toMatch(/^Tried: rise = 2 m: /);
+    const file = path.join(folder, 'study.csv');
+    expect(
+      command(['study', rib, '--parameter', 'rise', '--parameter', 'span=10..14/2', '--result', 'movement', '-o', file]).out,
+    ).toBe('');
+    expect(readFileSync(file, 'utf8')).toMatch(/^span \(m\),rise \(m\),movement \(mm\)\r\n10,2,/);
+    const set = command(['solve', rib, '--set', 'rise=4m', '--set', 'snow=1.2 kN/m', '--case', 'U1']);
+    const { results } = JSON.parse(set.out) as { results: { U1: { reactions: Record<string, { fx: number }> } } };
+    expect(results.U1.reactions['1']!.fx / 1e3).toBeCloseTo(thrust, 6);
+    expect(command(['check', rib, '--set', 'span=20m']).err).toMatch(/“span” is 20 m and lies outside its range/);
+    expect(command(['check', rib, '--set', 'sp=2m']).err).toMatch(/There is no parameter “sp”: span, rise, snow/);
+    expect(command(['study', rib, '--parameter', 'sp=1..2', '--result', 'mass']).err).toMatch(/no parameter “sp”/);
+    expect(command(['study', rib, '--parameter', 'rise', '--result', 'weight']).err).toMatch(/no result that can be followed/);
+    expect(command(['seek', rib, '--parameter', 'rise', '--result', 'mass', '--bound', '9 t']).err).toMatch(
+      /It is not reached: over the range it goes from/,
+    );
+  });
+
   test('takes stations, cases and standard input', () => {
     const { code, out } = command(['solve', '-', '--stations', '5', '--case', 'Q1', '--case', 'C'], readFileSync(lintel, 'utf8'));
     expect(code).toBe(0);

@@ -118,6 +118,27 @@ describe('for everyone', () => {
     await keepsRules('drawn as colour', page);
   });
 
+  test('parameters, a study, a seek and fields with expressions keep the rules by day and by night', async () => {
+    const rib = await ModelPage.open(application, 'Glasshouse rib', '?stage=results&acting=U1');
+    const { page } = rib;
+    await rib.command('open the parameters');
+    await page.waitForSelector('[role="group"][aria-label="Move rise"]');
+    await rib.press('Select what hangs on rise');
+    await page.waitForFunction(() => document.body.innerText.includes('node 7, y = rise'));
+    await keepsRules('parameters', page);
+    await rib.press('Study');
+    await page.waitForSelector('button[aria-label="Set span to 9 m"]');
+    await keepsRules('study', page);
+    await rib.press('Seek');
+    await rib.fill('is to be (mm)', '20');
+    await page.waitForSelector('::-p-named(Take this value)');
+    await keepsRules('seek', page);
+    await rib.command('go to geometry');
+    await rib.command('select node 5');
+    await page.waitForFunction(() => document.body.innerText.includes('= 4 m'));
+    await keepsRules('expression', page);
+  });
+
   test('an influence line with a train, own rules, and sums that govern nothing keep the rules by day and by night', async () => {
     const lintel = await ModelPage.open(application, 'Lintel over the potting bench', '?stage=results&acting=C3');
     const { page } = lintel;

@@ -91,6 +91,11 @@ await take('workings', `${lintel}?stage=results&acting=Q1`, async () => {
   await command('show how it comes about');
   await page.locator('::-p-aria(8 End forces)').click();
 });
+await take('study', `${rib}?stage=results&acting=U1`, async () => {
+  await command('open the parameters');
+  await page.locator('::-p-aria([name="Study"])').click();
+  await page.waitForSelector('button[aria-label="Set span to 12 m"]');
+});
 await take('influence', `${lintel}?stage=results&acting=C3`, async () => {
   await page.locator('::-p-xpath(//button[contains(@aria-label, "Influence line of the bending moment")])').click();
   await settle();
@@ -139,10 +144,6 @@ await take('schedule', `${rib}?stage=geometry`, async () => {
   await command('open the schedule of nodes');
   await page.focus('[role=grid]');
   for (const key of ['ArrowDown', 'ArrowDown', 'ArrowRight']) await page.keyboard.press(key);
-});
-await take('empty', '', async () => {
-  await page.locator('::-p-aria(New plane model)').click();
-  await page.waitForSelector('[data-testid=sheet]');
 });
 await take('underlay', '', async () => {
   await page.locator('::-p-aria(New plane model)').click();

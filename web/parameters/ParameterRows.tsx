@@ -2,6 +2,7 @@
 
 import type { Model, Parameter } from '@rigid-beam/core/model/model';
 import { parameterPlace } from '@rigid-beam/core/model/parameters/evaluate';
+import { placeSaid } from '@rigid-beam/core/model/parameters/words';
 import { hangingOn, ofFormulas } from '@rigid-beam/core/model/parameters/hanging';
 import { unfitName } from '@rigid-beam/core/model/parameters/names';
 import { rangeText, readRange, stepOfRange } from '@rigid-beam/core/model/parameters/range';
@@ -34,6 +35,15 @@ const Row = styled.div`
     color: var(--soft);
     font-size: 0.78rem;
   }
+`;
+
+const Hanging = styled.ul`
+  grid-column: 1 / -1;
+  margin: 0;
+  padding: 0;
+  columns: 15rem;
+  list-style: none;
+  font-size: 0.8rem;
 `;
 
 const Slid = styled(Slider)`
@@ -70,6 +80,7 @@ function Line({ parameter }: { readonly parameter: Parameter }) {
   const formulas = useEditorState((state) => state.model.formulas);
   const hanging = hangingOn({ ...(formulas && { formulas }) }, id);
   const expression = formulas?.find(({ of }) => of === parameterPlace(id))?.is;
+  const [isListed, setListed] = useState(false);
   const put = (entry: Parameter): boolean => editor.edit({ type: 'put', list: 'parameters', entry: { ...entry }, key: id });
   return (
     <Row role="group" aria-label={id}>
@@ -121,12 +132,30 @@ function Line({ parameter }: { readonly parameter: Parameter }) {
           put(words === '' ? rest : { ...rest, title: words });
         }}
       />
-      <TextButton aria-label={WORDS.select(id)} isDisabled={hanging.length === 0} onPress={() => select(hanging, editor)}>
+      <TextButton
+        aria-label={WORDS.select(id)}
+        isDisabled={hanging.length === 0}
+        aria-expanded={isListed}
+        onPress={() => {
+          setListed(!isListed);
+          if (!isListed) select(hanging, editor);
+        }}
+      >
         {WORDS.gives(hanging.length)}
       </TextButton>
       <PlainButton aria-label={WORDS.remove(id)} onPress={() => editor.edit({ type: 'remove', list: 'parameters', keys: [id] })}>
         ✕
       </PlainButton>
+      {isListed && hanging.length > 0 && (
+        <Hanging>
+          {hanging.map((formula) => (
+            <li key={formula.of}>
+              <TextButton onPress={() => select([formula], editor)}>{placeSaid(editor.state.model, formula.of)}</TextButton> ={' '}
+              {formula.is}
+            </li>
+          ))}
+        </Hanging>
+      )}
     </Row>
   );
 }
