@@ -125,7 +125,7 @@ describe('rigid-beam solve', () => {
     const { steps } = JSON.parse(command(['workings', lintel, '--as', 'json', '--members', 'a']).out) as {
       steps: { id: string }[];
     };
-    expect(steps).toHaveLength(11);
+    expect(steps).toHaveLength(12);
     expect(command(['workings', lintel, '--steps', 'magic']).err).toMatch(
       /There is no step “magic”. Choose of freedoms, members/,
     );

@@ -37,12 +37,37 @@ describe.each(['pointer', 'keys'] as const)('workings, by %s', (hands) => {
     await reads('L = 4.8 m');
     await press('8 End forces');
     await reads('k·d');
-    await press('11 Comparison');
+    await press('12 Comparison');
     await reads('All of it agrees with the analysis to');
     await keepsRules('workings', page);
     // The case that acts is the one that is worked out.
     await model.command('go to case Q1');
     await page.waitForSelector('section[aria-label="How Q1 comes about"]');
+    // The pieces of its diagrams.
+    await model.command('select node 4');
+    await press('9 Along members');
+    await reads('19.286 x − 6 x²');
+    // A number is asked where it comes from, and the chain is gone down to K and its inverse.
+    await model.command('select member a');
+    await model.command('show where it comes from b:Mz@0m');
+    await reads('M in b at x = 0');
+    expect(await drawer()).toMatch(
+      /Forces at the start[^]*Movements of the ends of b[^]*Displacements of the nodes[^]*Loads on the joints/,
+    );
+    await press('In full: 7 Displacements');
+    await page.waitForSelector('section[aria-label^="How "] [role="region"][aria-label="Displacements"]');
+    await press('Where from');
+    await reads('M in b at x = 0');
+    await keepsRules('where from', page);
+    // The card of what is selected asks for its largest value, and so does a key on any figure.
+    await press('Where it comes from');
+    await reads('M in a at x = 1.607');
+    const figure = (await page.$$('aside button[aria-label^="Influence line of"]'))[1]!;
+    await figure.focus();
+    await page.keyboard.press('w');
+    await reads('V in a at x = 3.6');
+    await press('In full: 8 End forces');
+    await reads('k·d');
     await press('Close the workings');
     await page.waitForFunction(() => !document.querySelector('section[aria-label^="How "]'));
   });

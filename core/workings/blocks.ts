@@ -31,6 +31,7 @@ export const workingsSteps = [
   'partition',
   'solution',
   'ends',
+  'pieces',
   'reactions',
   'joints',
   'cut',

@@ -1,12 +1,16 @@
-import { axisKeys, memberAxis, structureAxis } from '../quantities/axis-names';
+import { axisKeys, structureAxis } from '../quantities/axis-names';
 import type { DisplayUnits } from '../quantities/display';
-import { digitsOfShare, showNumber, showQuantity } from '../quantities/show';
+import { digitsOfShare, showNumber } from '../quantities/show';
+import { symbolOf } from '../results/quantities';
 import { FREEDOMS, isPlane, STIFFNESS_WIDTH } from '../stiffness/structure';
 import type { Formula, WorkingsBlock, WorkingsStep, WorkingsStepId } from './blocks';
 import { momentBlocks, trussBlocks } from './classic-steps';
-import type { FixedEnds } from './fixed-ends';
 import type { Dense } from './matrix';
-import { scaledIn, WORKINGS_DIGITS } from './units';
+import { tracedIn } from './forces-at';
+import { piecesOf } from './pieces';
+import { polynomialWords } from './polynomial-words';
+import { Scaled, type Sensed } from './scaled';
+import { WORKINGS_DIGITS } from './units';
 import { contributionsTo, type Worked, type WorkedMember } from './worked';
 import { fixedEndFormulas, formulas, steps as TITLES, words as WORDS } from './words';
 
@@ -28,6 +32,7 @@ export function workingsStepsOf(of: Worked, display: DisplayUnits, members?: Rea
     step('partition', told.partition()),
     step('solution', told.solution()),
     step('ends', shown.flatMap((one) => told.ends(one))),
+    step('pieces', shown.flatMap((one) => told.pieces(one))),
     step('reactions', told.reactions()),
     step('joints', truss.joints),
     step('cut', truss.cut),
@@ -39,80 +44,19 @@ export function workingsStepsOf(of: Worked, display: DisplayUnits, members?: Rea
 const text = (words: string): WorkingsBlock => ({ is: 'text', text: words });
 const formula = (one: Formula): WorkingsBlock => ({ is: 'formula', ...one });
 
-/** Writes numbers in one unit of force, one of length and radians, and with the senses in which readers count. */
-class Told {
-  private readonly length: string;
-  private readonly labels: readonly string[];
-  private readonly sensed: readonly Sensed[];
+/** Writes the steps, of some members or of all. */
+class Told extends Scaled {
   /** Freedoms of the members that are shown, by their places: matrices of the structure have these. */
   private readonly places: readonly number[];
 
   constructor(
-    private readonly of: Worked,
-    private readonly display: DisplayUnits,
+    of: Worked,
+    display: DisplayUnits,
     private readonly shown: readonly WorkedMember[],
   ) {
-    this.length = display.length;
-    this.scaled = scaledIn(display);
-    const all = of.numbered.all;
-    this.labels = all.map(({ number }) => String(number));
-    this.sensed = all.map(({ component }) => ({
-      turns: component >= 3,
-      sense: structureAxis(display, axisKeys[component % 3]!).sign,
-    }));
+    super(of, display);
     const met = new Set(shown.flatMap(({ places }) => places));
-    this.places = [...all.keys()].filter((i) => shown.length === of.members.length || met.has(i));
-  }
-
-  /** What a quantity of so many forces and lengths is in the units of the workings. */
-  private readonly scaled: (value: number, forces: number, lengths: number) => number;
-
-  private matrix(name: Formula, rows: readonly string[], columns: readonly string[], values: Dense): WorkingsBlock {
-    return { is: 'matrix', name, rows, columns, values };
-  }
-
-  /** A stiffness between components: force over length, force, or force times length. */
-  private stiffness(values: Dense, rows: readonly Sensed[], columns = rows): Dense {
-    return values.map((row, i) =>
-      row.map(
-        (value, j) =>
-          rows[i]!.sense * columns[j]!.sense * this.scaled(value, 1, Number(rows[i]!.turns) + Number(columns[j]!.turns) - 1) + 0,
-      ),
-    );
-  }
-
-  /** A vector of forces and couples, or of movements and turns. */
-  private vector(values: readonly number[], rows: readonly Sensed[], of: 'forces' | 'movements'): Dense {
-    return values.map((value, i) => {
-      const { turns, sense } = rows[i]!;
-      return [sense * (of === 'forces' ? this.scaled(value, 1, Number(turns)) : this.scaled(value, 0, turns ? 0 : 1)) + 0];
-    });
-  }
-
-  private localOf({ own }: WorkedMember): readonly (Sensed & { readonly label: string })[] {
-    return own.map((e) => {
-      const { letter, sign } = memberAxis(this.display, axisKeys[e % 3]!);
-      const turns = e % 6 >= 3;
-      return { turns, sense: sign, label: `${turns ? this.turn(letter) : letter}${e < 6 ? '₁' : '₂'}` };
-    });
-  }
-
-  /** Numbers of the freedoms that a member's rows stand for. */
-  private numbersOf({ places }: WorkedMember): readonly string[] {
-    return places.map((i) => (i < 0 ? '·' : this.labels[i]!));
-  }
-
-  private nodalOf(member: WorkedMember): readonly Sensed[] {
-    return member.own.map((e) => ({ turns: e % 6 >= 3, sense: structureAxis(this.display, axisKeys[e % 3]!).sign }));
-  }
-
-  private about({ id, L }: WorkedMember): WorkingsBlock {
-    return { is: 'text', text: WORDS.member(id, showQuantity(L, this.length, WORKINGS_DIGITS)), member: id };
-  }
-
-  /** In the plane there is one. */
-  private turn(letter: string): string {
-    return isPlane(this.of.structure) ? 'θ' : `θ${letter}`;
+    this.places = [...of.numbered.all.keys()].filter((i) => shown.length === of.members.length || met.has(i));
   }
 
   freedoms(): readonly WorkingsBlock[] {
@@ -202,17 +146,6 @@ class Told {
     return [...notes, ...all];
   } // oxfmt-ignore
 
-  /** What a load is: its sizes and where it lies. */
-  private loadWords({ formula: kind, axis, a, b, at, to }: FixedEnds): string {
-    if (kind === 'strain') return `ε₀ ${showNumber(at, WORKINGS_DIGITS)}, κ₀ ${showNumber(to, WORKINGS_DIGITS)}`;
-    const { letter, sign } = memberAxis(this.display, axisKeys[axis % 3]!);
-    const size = (value: number, lengths: number): string => showNumber(sign * this.scaled(value, 1, lengths), WORKINGS_DIGITS);
-    const place = (x: number): string => showNumber(this.scaled(x, 0, 1), WORKINGS_DIGITS);
-    if (a === b) return `${axis < 3 ? 'F' : 'M'}${letter} ${size(at, axis < 3 ? 0 : 1)}, a ${place(a)}`;
-    const both = at === to ? size(at, -1) : `${size(at, -1)} … ${size(to, -1)}`;
-    return `q${letter} ${both}${kind === 'uniform' || kind === 'linear' ? '' : `, ${place(a)} … ${place(b)}`}`;
-  }
-
   jointLoads(): readonly WorkingsBlock[] {
     const { direct, equivalent, loads } = this.of;
     const all = [direct, equivalent, loads].map((values) => this.vector(values, this.sensed, 'forces'));
@@ -300,6 +233,21 @@ class Told {
     return [this.about(one), formula(formulas.ends), this.matrix(formulas.s, local.map(({ label }) => label), ['d', 'k·d', 'f', 's'], values)]; // oxfmt-ignore
   }
 
+  /** Forces as they run along a member: polynomials of x between the ends of its loads. */
+  pieces(one: WorkedMember): readonly WorkingsBlock[] {
+    const forces = tracedIn(one.own);
+    const symbols = forces.map((force) => symbolOf(isPlane(this.of.structure) ? 'plane' : 'space', force, this.display));
+    const place = (x: number): string => showNumber(this.scaled(x, 0, 1), WORKINGS_DIGITS);
+    const rows = piecesOf(one).map(({ from, to, forces: all }) => [
+      `${place(from)} … ${place(to)}`,
+      ...forces.map((force) => {
+        const lengths = force.startsWith('M') || force === 'T' ? 1 : 0;
+        return polynomialWords(all[force]!.map((value, power) => this.scaled(value, 1, lengths - power)));
+      }),
+    ]);
+    return [this.about(one), { is: 'table', columns: ['x', ...symbols], rows }];
+  }
+
   reactions(): readonly WorkingsBlock[] {
     const { reactions, numbered } = this.of;
     const held = numbered.all.flatMap(({ state, spring }, i) => (state === 'held' || spring > 0 ? [i] : []));
@@ -314,9 +262,4 @@ class Told {
     const rows = (['displacements', 'ends', 'reactions'] as const).map((key) => [WORDS[key], said(differs[key])]);
     return [text(WORDS.agrees(said(worst))), { is: 'table', columns: ['', WORDS.agreesTo], rows }];
   }
-}
-
-interface Sensed {
-  readonly turns: boolean;
-  readonly sense: 1 | -1;
 }

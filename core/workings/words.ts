@@ -11,6 +11,7 @@ export const steps: Readonly<Record<WorkingsStepId, string>> = {
   partition: 'Free and held freedoms',
   solution: 'Displacements',
   ends: 'Forces at the ends of members',
+  pieces: 'Forces along members',
   reactions: 'Reactions',
   joints: 'Method of joints',
   cut: 'A section cut',
@@ -153,4 +154,53 @@ export const classicFormulas = {
     'M_{i-1}\\tfrac{L_l}{EI_l} + 2M_i\\left(\\tfrac{L_l}{EI_l} + \\tfrac{L_r}{EI_r}\\right) + M_{i+1}\\tfrac{L_r}{EI_r} = \\tfrac{L_l}{EI_l}(2m_i + m_{i-1}) + \\tfrac{L_r}{EI_r}(2m_i + m_{i+1}) + 6\\left(\\tfrac{\\Delta_r}{L_r} - \\tfrac{\\Delta_l}{L_l}\\right)',
     'Mᵢ₋₁·Lₗ/EIₗ + 2Mᵢ(Lₗ/EIₗ + Lᵣ/EIᵣ) + Mᵢ₊₁·Lᵣ/EIᵣ = Lₗ/EIₗ(2mᵢ + mᵢ₋₁) + Lᵣ/EIᵣ(2mᵢ + mᵢ₊₁) + 6(Δᵣ/Lᵣ − Δₗ/Lₗ), m: fixed-end moments, Δ: how much farther the far end rises',
   ),
+} satisfies Readonly<Record<string, Formula>>;
+
+/** Of the chain behind one number. */
+export const chain = {
+  deflection: 'How a member bends between its ends follows from its moments: ask where these come from',
+  idle: 'Nothing stiffens this freedom: it has no number',
+  along: (symbol: string, member: string, x: string): string => `${symbol} in ${member} at x = ${x}`,
+  nodal: (kind: 'reaction' | 'movement', letter: string, node: string): string =>
+    kind === 'reaction' ? `Reaction ${letter} at node ${node}` : `Movement ${letter} of node ${node}`,
+  turned: (node: string): string => `Node ${node} lies in axes of its own: it has a part of each of these.`,
+  piece: 'From the start of the member to x',
+  ends: 'Forces at the start',
+  movements: (member: string): string => `Movements of the ends of ${member}`,
+  displacements: 'Displacements of the nodes',
+  reactions: 'What holds it',
+  loads: 'Loads on the joints',
+  term: 'is the sum of',
+  sum: 'Together',
+  others: (count: number): string => `${count} smaller ones`,
+  fixedEnd: 'f: fixed-end action of its loads',
+  lessLoad: 'less the load on the joint',
+  spring: (stiffness: string, moved: string): string => `spring ${stiffness} · ${moved}`,
+  released: (byNodes: string, own: string): string => `${byNodes}; as the release lets it: ${own}`,
+  imposed: (movements: string): string => `Imposed: ${movements}.`,
+  noneFree: 'No freedom moves here but those that are imposed.',
+  onNode: (value: string): string => `${value} (on the node)`,
+  fromMember: (value: string, member: string): string => `${value} (${member})`,
+  fromFoot: (value: string): string => `${value} (foot of the spring)`,
+};
+
+export const chainFormulas = {
+  N: formula('N(x) = -x_1 - \\int_0^x q_x\\,dx - \\sum F_x', 'N(x) = −x₁ − loads along x up to x'),
+  Vy: formula('V(x) = y_1 + \\int_0^x q\\,dx + \\sum F', 'V(x) = y₁ + loads up to x'),
+  Vz: formula('V_z(x) = z_1 + \\int_0^x q_z\\,dx + \\sum F_z', 'Vz(x) = z₁ + loads up to x'),
+  T: formula('T(x) = -\\theta_{x1} - \\sum M_x', 'T(x) = −θx₁ − couples up to x'),
+  Mz: formula(
+    'M(x) = -\\theta_1 + y_1 x + \\int_0^x q(\\xi)(x-\\xi)\\,d\\xi + \\sum F(x-a) - \\sum M',
+    'M(x) = −θ₁ + y₁·x + moments of the loads up to x',
+  ),
+  My: formula(
+    'M_y(x) = \\theta_{y1} + z_1 x + \\int_0^x q_z(\\xi)(x-\\xi)\\,d\\xi + \\sum F_z(x-a) + \\sum M_y',
+    'My(x) = θy₁ + z₁·x + moments of the loads up to x',
+  ),
+  ends: formula('s_i = \\sum_j k_{ij} d_j + f_i', 'sᵢ = Σ kᵢⱼ·dⱼ + fᵢ'),
+  movements: formula('d = T D', 'd = T·D'),
+  inverse: formula('D_i = \\sum_j (K_{ff}^{-1})_{ij} P_j', 'Dᵢ = Σ (Kff⁻¹)ᵢⱼ·Pⱼ'),
+  solved: formula('K_{ff}\\, D = P', 'Kff·D = P, solved for all freedoms at once'),
+  reactions: formula('R_i = \\sum_j K_{ij} D_j - P_i', 'Rᵢ = Σ Kᵢⱼ·Dⱼ − Pᵢ'),
+  joint: formula('P = P_\\text{nodes} - \\sum T^{\\mathsf T} f', 'P = P of the nodes − Σ Tᵀ·f'),
 } satisfies Readonly<Record<string, Formula>>;

@@ -8,6 +8,7 @@ import { effectWords } from '@rigid-beam/core/tables/influence/measure';
 import type { Structure } from '@rigid-beam/core/stiffness/structure';
 import { useDisplay, useEditor } from '../editor/use-editor';
 import { PlainButton } from '../ui/controls';
+import { trace, TRACE_KEY } from '../workings/trace';
 import { influenceButton as WORDS } from './words';
 
 interface InfluenceButtonProps {
@@ -36,7 +37,14 @@ export function InfluenceButton({ effect, structure, children }: InfluenceButton
   const editor = useEditor();
   const words = WORDS.of(effectWords(effect, structure, useDisplay()));
   return (
-    <Value aria-label={words} onPress={() => editor.look({ asked: { effect: writeEffect(effect, structure) } })}>
+    <Value
+      aria-label={words}
+      onKeyDown={(event) => {
+        if (event.key === TRACE_KEY) trace(editor, writeEffect(effect, structure));
+        else event.continuePropagation();
+      }}
+      onPress={() => editor.look({ asked: { effect: writeEffect(effect, structure) } })}
+    >
       {children}
     </Value>
   );

@@ -8,6 +8,7 @@ import { memberLines } from '@rigid-beam/core/tables/results/headlines/headlines
 import { useDisplay, useEditorState } from '../editor/use-editor';
 import { Hint, PanelSubtitle } from '../ui/controls';
 import { ResultLines } from './ResultLines';
+import { WhereFrom } from './WhereFrom';
 import { memberReading as WORDS } from './words';
 
 interface MemberReadingProps {
@@ -33,7 +34,10 @@ export function MemberReading({ members, solution, outcome }: MemberReadingProps
       {!lines || lines.length === 0 ? (
         <Hint>{lines ? WORDS.nothing : WORDS.reading}</Hint>
       ) : (
-        <ResultLines label={WORDS.label(members.length)} lines={lines} structure={solution.structure} selects="nothing" />
+        <>
+          <ResultLines label={WORDS.label(members.length)} lines={lines} structure={solution.structure} selects="nothing" />
+          {members.length === 1 && <WhereFrom solution={solution} outcome={outcome} />}
+        </>
       )}
     </>
   );

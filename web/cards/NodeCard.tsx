@@ -41,6 +41,7 @@ import { placeText } from '@rigid-beam/core/model/parameters/place';
 import { QuantityField } from '../ui/QuantityField';
 import { Table } from '../ui/Table';
 import { Fold } from '../ui/Fold';
+import { WhereFrom } from './WhereFrom';
 import { NodeReading } from './NodeReading';
 import { memberReading as READING, nodeCard as WORDS } from './words';
 
@@ -382,6 +383,7 @@ function Movement({ id }: { readonly id: string }) {
           ))}
         </tbody>
       </Table>
+      <WhereFrom solution={solution} outcome={outcome} />
     </>
   );
 }

@@ -27,6 +27,7 @@ import type { Beside } from '../editor/view-state';
 import { chosenOf, selectChosen, subjectsOf } from '../editor/chosen';
 import { switchWords } from '../sheet/switch-words';
 import type { Command } from './command';
+import { trace } from '../workings/trace';
 
 const isSpace = (sheet: SheetController): boolean => sheet.editor.state.model.space === 'space';
 const done =
@@ -243,7 +244,13 @@ export const viewCommands: readonly Command[] = [
   {
     name: 'Show how it comes about',
     inMenu: true,
-    run: done(({ editor }) => editor.show({ drawer: 'workings' })),
+    run: done(({ editor }) => editor.show({ drawer: 'workings', traced: undefined })),
+  },
+  {
+    name: 'Show where it comes from',
+    notation: 'b:Mz@2.4m, 3.fy or 3.uy; nothing: of what is selected (w on the drawing)',
+    inMenu: true,
+    run: ({ editor }, text) => trace(editor, text),
   },
   {
     name: 'Open the parameters',

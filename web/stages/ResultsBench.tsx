@@ -81,7 +81,7 @@ export function ResultsBench({ sheet }: { readonly sheet: SheetController | unde
         <Button onPress={() => editor.show({ drawer: 'memberExtremes' })}>{WORDS.schedules}</Button>
         {sheet && <Button onPress={() => sheet.take(new CutTool(sheet))}>{CUT.draw}</Button>}
         {hasParameters && <Button onPress={() => editor.show({ drawer: 'parameters' })}>{WORDS.parameters}</Button>}
-        {linear && <Button onPress={() => editor.show({ drawer: 'workings' })}>{WORDS.workings}</Button>}
+        {linear && <Button onPress={() => editor.show({ drawer: 'workings', traced: undefined })}>{WORDS.workings}</Button>}
       </Row>
       <Fold title={THEN.title} remembered="then and now">
         <ThenAndNow solution={solution} outcome={outcome} />

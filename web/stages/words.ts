@@ -92,7 +92,7 @@ export const resultsBench = {
   none: 'There are no results. The status at the top says why.',
   whatGovernsIn: (id: string): string => `What governs in ${id}`,
   reading: 'The envelope is being read. The sheet and the extremes follow when that is done; everything else goes on.',
-  leadsToInfluence: 'A value leads to its influence line.',
+  leadsToInfluence: 'A value leads to its influence line; w on it, to where it comes from.',
   reactions: 'Reactions',
   balance: 'Balance',
   together: (force: string, place: string, couple: string | undefined): string =>

@@ -1,7 +1,7 @@
 'use client';
 
 import { workingsIn } from '@rigid-beam/core/workings/ask';
-import type { WorkingsStepId } from '@rigid-beam/core/workings/blocks';
+import type { WorkingsStep, WorkingsStepId } from '@rigid-beam/core/workings/blocks';
 import { workingsStepsOf } from '@rigid-beam/core/workings/steps';
 import type { Worked } from '@rigid-beam/core/workings/worked';
 import { workingsPage, type NumbersWay } from '@rigid-beam/drawing/workings/html-workings';
@@ -11,7 +11,9 @@ import { keepFile } from '../browser/keep-file';
 import { actingIndex } from '../editor/editor-state';
 import { settledSolution, useDisplay, useEditor, useEditorState } from '../editor/use-editor';
 import { Bar, Drawer, Said, Scroll } from '../schedules/parts';
-import { Button, PanelTitle, PlainButton, ToggleButton } from '../ui/controls';
+import { Button, PanelTitle, PlainButton, TextButton, ToggleButton } from '../ui/controls';
+import { readEffect } from '@rigid-beam/core/influence/read-effect';
+import { chainOf, type Chain } from '@rigid-beam/core/workings/chain';
 import { Block } from './Blocks';
 import { workings as WORDS } from './words';
 
@@ -27,6 +29,9 @@ const Read = styled(Scroll)`
   h4 {
     margin: 0.8rem 0 0.2rem;
     font-size: 0.86rem;
+  }
+  h4 button {
+    font-weight: 400;
   }
 `;
 
@@ -80,8 +85,18 @@ function Steps({ of, id, title }: StepsProps) {
     return all.length > AT_ONCE ? all.slice(0, AT_ONCE) : undefined;
   }, [selected, all]);
   const steps = useMemo(() => workingsStepsOf(of, display, shown && new Set(shown)), [of, display, shown]);
-  const [at, setAt] = useState(0);
-  const step = steps[Math.min(at, steps.length - 1)]!;
+  const traced = useEditorState((state) => state.traced);
+  const model = useEditorState((state) => state.settled.model);
+  const chain = useMemo((): Chain | string | undefined => {
+    if (traced === undefined) return undefined;
+    const effect = readEffect(traced, model, of.structure);
+    return 'kind' in effect ? chainOf(of, effect, display) : effect.message;
+  }, [traced, model, of, display]);
+  const [at, setAt] = useState<number | typeof CHAIN>(0);
+  // A number that is asked for is what one wants to read.
+  useEffect(() => setAt(traced === undefined ? 0 : CHAIN), [traced]);
+  const isChain = at === CHAIN && chain !== undefined;
+  const step = steps[Math.min(at === CHAIN ? 0 : at, steps.length - 1)]!;
   const keep = (numbers: NumbersWay): void => {
     const page = workingsStepsOf(of, display, selected === '' ? undefined : new Set(selected.split('\n')));
     keepFile(WORDS.file(title, id), workingsPage(page, { title: `${title} · ${id}`, numbers }), 'text/html');
@@ -90,8 +105,13 @@ function Steps({ of, id, title }: StepsProps) {
     <>
       <Bar>
         <PanelTitle>{WORDS.title(id)}</PanelTitle>
+        {chain !== undefined && (
+          <ToggleButton isSelected={isChain} onChange={() => setAt(CHAIN)}>
+            {WORDS.whereFrom}
+          </ToggleButton>
+        )}
         {steps.map((one, i) => (
-          <ToggleButton key={one.id} isSelected={one === step} onChange={() => setAt(i)}>
+          <ToggleButton key={one.id} isSelected={one === step && !isChain} onChange={() => setAt(i)}>
             {WORDS.step(i + 1, WORDS.short[one.id])}
           </ToggleButton>
         ))}
@@ -99,22 +119,75 @@ function Steps({ of, id, title }: StepsProps) {
         <Button onPress={() => keep('both')}>{WORDS.fillIn}</Button>
         <Close />
       </Bar>
-      <Read role="region" tabIndex={0} aria-label={step.title}>
-        <h3>{step.title}</h3>
-        {shown && MEMBERS.has(step.id) && (
-          <p>{selected === '' ? WORDS.first(shown.join(', ')) : WORDS.selected(shown.join(', '))}</p>
-        )}
-        {step.blocks.map((block, i) => (
-          // Blocks of a step have no names of their own.
-          <Block key={`${step.id} ${i}`} block={block} of={of} />
-        ))}
-      </Read>
+      {isChain && <Links chain={chain} of={of} steps={steps} go={setAt} />}
+      {!isChain && (
+        <Read role="region" tabIndex={0} aria-label={step.title}>
+          <h3>{step.title}</h3>
+          {shown && MEMBERS.has(step.id) && (
+            <p>{selected === '' ? WORDS.first(shown.join(', ')) : WORDS.selected(shown.join(', '))}</p>
+          )}
+          {step.blocks.map((block, i) => (
+            // Blocks of a step have no names of their own.
+            <Block key={`${step.id} ${i}`} block={block} of={of} />
+          ))}
+        </Read>
+      )}
     </>
   );
 }
 
+/** In place of a step: the chain behind one number. */
+const CHAIN = 'chain';
+
+interface LinksProps {
+  readonly chain: Chain | string;
+  readonly of: Worked;
+  readonly steps: readonly WorkingsStep[];
+  readonly go: (step: number) => void;
+}
+
+/** The number, and link by link what it is the sum of, down to the loads. */
+function Links({ chain, of, steps, go }: LinksProps) {
+  const editor = useEditor();
+  if (typeof chain === 'string')
+    return (
+      <Read role="region" tabIndex={0} aria-label={WORDS.whereFrom}>
+        <p role="status">{chain}.</p>
+      </Read>
+    );
+  return (
+    <Read role="region" tabIndex={0} aria-label={WORDS.whereFrom}>
+      <h3>{chain.title}</h3>
+      {chain.links.map(({ title, blocks, leads }) => {
+        const step = steps.findIndex(({ id }) => id === leads.step);
+        return (
+          <section key={title}>
+            <h4>
+              {title}{' '}
+              {step >= 0 && (
+                <TextButton
+                  onPress={() => {
+                    if (leads.member !== undefined) editor.select([{ kind: 'member', id: leads.member }]);
+                    go(step);
+                  }}
+                >
+                  {WORDS.leads(WORDS.step(step + 1, WORDS.short[leads.step]))}
+                </TextButton>
+              )}
+            </h4>
+            {blocks.map((block, i) => (
+              // Blocks of a link have no names of their own.
+              <Block key={`${title} ${i}`} block={block} of={of} />
+            ))}
+          </section>
+        );
+      })}
+    </Read>
+  );
+}
+
 /** Steps that go member by member. */
-const MEMBERS: ReadonlySet<WorkingsStepId> = new Set(['members', 'fixed-ends', 'ends']);
+const MEMBERS: ReadonlySet<WorkingsStepId> = new Set(['members', 'fixed-ends', 'ends', 'pieces']);
 
 function Close() {
   const editor = useEditor();

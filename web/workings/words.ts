@@ -1,6 +1,10 @@
 export const workings = {
   title: (outcome: string): string => `How ${outcome} comes about`,
   none: 'There is nothing to work out: the structure is not solved.',
+  selectNumber: 'Select a value, a member or a node, or write what it is: b:Mz@2.4m, 3.fy, 3.uy.',
+  whereFrom: 'Where from',
+  whereItComesFrom: 'Where it comes from',
+  leads: (step: string): string => `In full: ${step}`,
   page: 'Keep as a page',
   fillIn: 'Keep as a page to fill in',
   close: 'Close the workings',
@@ -13,6 +17,7 @@ export const workings = {
     partition: 'Parts of K',
     solution: 'Displacements',
     ends: 'End forces',
+    pieces: 'Along members',
     reactions: 'Reactions',
     joints: 'Joints',
     cut: 'Cut',

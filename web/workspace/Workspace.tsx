@@ -22,6 +22,7 @@ import { TitleBlock } from '../sheet/TitleBlock';
 import { isPlaceKey } from '../sheet/tools/point-cursor';
 import { FileDialog } from '../taking/FileDialog';
 import { Hold } from '../ui/Hold';
+import { trace, TRACE_KEY } from '../workings/trace';
 import { ExpressionsContext, type Expressions } from '../ui/expressions';
 import { SteppingContext } from '../ui/stepping';
 import { Beginnings } from './Beginnings';
@@ -298,6 +299,11 @@ function useShortcuts(sheet: SheetController | undefined): void {
       if (!typing && onSheet && event.key === PANEL_KEY && !event.ctrlKey && !event.metaKey) {
         event.preventDefault();
         editor.show({ panel: editor.state.panel === 'open' ? 'folded' : 'open' });
+        return;
+      }
+      if (!typing && onSheet && event.key === TRACE_KEY && !event.ctrlKey && !event.metaKey && editor.state.stage === 'results') {
+        const refused = trace(editor);
+        if (refused !== undefined) editor.refuse(refused);
         return;
       }
       if (!typing && onSheet && (event.key === '[' || event.key === ']')) {

@@ -5,6 +5,11 @@ import type { Slice } from './slice';
 export interface WorkingsSlice {
   /** While the workings of a model are read: its freedoms as they number them, which stand on the sheet. */
   readonly worked: { readonly model: Model; readonly freedoms: readonly WorkedFreedom[] } | undefined;
+  /** The number whose chain is read in them, as it is written: `b:Mz@2.4m`, `3.fy`, `3.uy`. */
+  readonly traced: string | undefined;
 }
 
-export const workingsSlice: Slice<WorkingsSlice> = { redraws: 'next frame', begin: { worked: () => undefined } };
+export const workingsSlice: Slice<WorkingsSlice> = {
+  redraws: 'next frame',
+  begin: { worked: () => undefined, traced: () => undefined },
+};

@@ -1,0 +1,99 @@
+import { axisKeys, memberAxis, structureAxis } from '../quantities/axis-names';
+import type { DisplayUnits } from '../quantities/display';
+import { showNumber, showQuantity } from '../quantities/show';
+import { isPlane } from '../stiffness/structure';
+import type { Formula, WorkingsBlock } from './blocks';
+import type { FixedEnds } from './fixed-ends';
+import type { Dense } from './matrix';
+import { scaledIn, WORKINGS_DIGITS } from './units';
+import type { Worked, WorkedMember } from './worked';
+import { words as WORDS } from './words';
+
+/** How a freedom is counted: whether it turns, and in which sense the reader counts it. */
+export interface Sensed {
+  readonly turns: boolean;
+  readonly sense: 1 | -1;
+}
+
+/** Writes numbers in one unit of force, one of length and radians, and with the senses in which readers count. */
+export class Scaled {
+  protected readonly length: string;
+  protected readonly labels: readonly string[];
+  protected readonly sensed: readonly Sensed[];
+
+  constructor(
+    protected readonly of: Worked,
+    protected readonly display: DisplayUnits,
+  ) {
+    this.length = display.length;
+    this.scaled = scaledIn(display);
+    const all = of.numbered.all;
+    this.labels = all.map(({ number }) => String(number));
+    this.sensed = all.map(({ component }) => ({
+      turns: component >= 3,
+      sense: structureAxis(display, axisKeys[component % 3]!).sign,
+    }));
+  }
+
+  /** What a quantity of so many forces and lengths is in the units of the workings. */
+  protected readonly scaled: (value: number, forces: number, lengths: number) => number;
+
+  protected matrix(name: Formula, rows: readonly string[], columns: readonly string[], values: Dense): WorkingsBlock {
+    return { is: 'matrix', name, rows, columns, values };
+  }
+
+  /** A stiffness between components: force over length, force, or force times length. */
+  protected stiffness(values: Dense, rows: readonly Sensed[], columns = rows): Dense {
+    return values.map((row, i) =>
+      row.map(
+        (value, j) =>
+          rows[i]!.sense * columns[j]!.sense * this.scaled(value, 1, Number(rows[i]!.turns) + Number(columns[j]!.turns) - 1) + 0,
+      ),
+    );
+  }
+
+  /** A vector of forces and couples, or of movements and turns. */
+  protected vector(values: readonly number[], rows: readonly Sensed[], of: 'forces' | 'movements'): Dense {
+    return values.map((value, i) => {
+      const { turns, sense } = rows[i]!;
+      return [sense * (of === 'forces' ? this.scaled(value, 1, Number(turns)) : this.scaled(value, 0, turns ? 0 : 1)) + 0];
+    });
+  }
+
+  protected localOf({ own }: WorkedMember): readonly (Sensed & { readonly label: string })[] {
+    return own.map((e) => {
+      const { letter, sign } = memberAxis(this.display, axisKeys[e % 3]!);
+      const turns = e % 6 >= 3;
+      return { turns, sense: sign, label: `${turns ? this.turn(letter) : letter}${e < 6 ? '₁' : '₂'}` };
+    });
+  }
+
+  /** Numbers of the freedoms that a member's rows stand for. */
+  protected numbersOf({ places }: WorkedMember): readonly string[] {
+    return places.map((i) => (i < 0 ? '·' : this.labels[i]!));
+  }
+
+  protected nodalOf(member: WorkedMember): readonly Sensed[] {
+    return member.own.map((e) => ({ turns: e % 6 >= 3, sense: structureAxis(this.display, axisKeys[e % 3]!).sign }));
+  }
+
+  protected about({ id, L }: WorkedMember): WorkingsBlock {
+    return { is: 'text', text: WORDS.member(id, showQuantity(L, this.length, WORKINGS_DIGITS)), member: id };
+  }
+
+  /** In the plane there is one. */
+  protected turn(letter: string): string {
+    return isPlane(this.of.structure) ? 'θ' : `θ${letter}`;
+  }
+
+  /** What a load is: its sizes and where it lies. */
+  protected loadWords({ formula: kind, axis, a, b, at, to }: FixedEnds): string {
+    if (kind === 'strain') return `ε₀ ${showNumber(at, WORKINGS_DIGITS)}, κ₀ ${showNumber(to, WORKINGS_DIGITS)}`;
+    const { letter, sign } = memberAxis(this.display, axisKeys[axis % 3]!);
+    const size = (value: number, lengths: number): string => showNumber(sign * this.scaled(value, 1, lengths), WORKINGS_DIGITS);
+    const place = (x: number): string => showNumber(this.scaled(x, 0, 1), WORKINGS_DIGITS);
+    if (a === b) return `${axis < 3 ? 'F' : 'M'}${letter} ${size(at, axis < 3 ? 0 : 1)}, a ${place(a)}`;
+    const both = at === to ? size(at, -1) : `${size(at, -1)} … ${size(to, -1)}`;
+    return `q${letter} ${both}${kind === 'uniform' || kind === 'linear' ? '' : `, ${place(a)} … ${place(b)}`}`;
+  }
+}
