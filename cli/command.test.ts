@@ -126,6 +126,7 @@ describe('rigid-beam solve', () => {
       steps: { id: string }[];
     };
     expect(steps).toHaveLength(12);
+    expect(command(['workings', lintel, '--in-ei', '--steps', 'partition']).out).toContain('Kff/EI');
     expect(command(['workings', lintel, '--steps', 'magic']).err).toMatch(
       /There is no step “magic”. Choose of freedoms, members/,
     );

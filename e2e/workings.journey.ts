@@ -22,6 +22,9 @@ describe.each(['pointer', 'keys'] as const)('workings, by %s', (hands) => {
     if (hands === 'keys') await model.command('show how it comes about');
     else await model.press('How it comes about');
     await reads('All numbers in kN, m and rad.');
+    await press('In EI');
+    await reads('Stiffness and movement in EI of member a');
+    await press('In EI');
     expect(await drawer()).toContain('9 held');
     await press('2 Members');
     await reads('Member b, L = 4.8 m');

@@ -99,6 +99,7 @@ program
   .option('--case <id>', 'of this case or sum; the first case where it is left out')
   .option('--steps <steps>', `only these, a comma between them: ${workingsSteps.join(', ')}`)
   .option('--members <ids>', 'of these members only, a comma between them')
+  .option('--in-ei', 'stiffness and movement with EI as their common factor, and fractions where they are ones')
   .addOption(new Option('--as <format>', 'as what').choices(workingsFormats).default('text'))
   .addOption(
     new Option('--numbers <way>', 'of a page (html): written, left blank to fill in, or both')

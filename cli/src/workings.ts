@@ -16,6 +16,7 @@ export interface WorkingsOptions {
   readonly members?: string;
   readonly as: (typeof workingsFormats)[number];
   readonly numbers: NumbersWay;
+  readonly inEi?: true;
 }
 
 /** Prints how the results of a case come about, step by step. */
@@ -40,7 +41,7 @@ export async function workings(file: string, options: WorkingsOptions): Promise<
     printNotices(found.notices);
     return exitCodes.unstable;
   }
-  const steps = workingsStepsOf(found, displayOf(model), members && new Set(members)).filter(
+  const steps = workingsStepsOf(found, displayOf(model), members && new Set(members), options.inEi ? 'in EI' : 'plain').filter(
     ({ id }) => wanted?.includes(id) ?? true,
   );
   const title = `${model.title} · ${caseId}`;

@@ -1,3 +1,4 @@
+import type { WorkingsWay } from './number-words';
 import type { Dense } from './matrix';
 
 /** A formula in the notation of TeX, and as it is written in one line of text. */
@@ -18,6 +19,7 @@ export type WorkingsBlock =
       readonly rows: readonly string[];
       readonly columns: readonly string[];
       readonly values: Dense;
+      readonly way?: WorkingsWay;
     }
   /** Lines of a table: a freedom, a load, an entry, each with its words. */
   | { readonly is: 'table'; readonly columns: readonly string[]; readonly rows: readonly (readonly (string | number)[])[] };

@@ -7,6 +7,7 @@ import { isPlane } from '../stiffness/structure';
 import type { WorkingsBlock, WorkingsStepId } from './blocks';
 import { FROM_ENDS, isTraced, upTo, type Traced } from './forces-at';
 import { Scaled } from './scaled';
+import { numberWords, type WorkingsWay } from './number-words';
 import { WORKINGS_DIGITS } from './units';
 import type { Worked, WorkedMember } from './worked';
 import { chain as WORDS, chainFormulas } from './words';
@@ -29,8 +30,8 @@ export interface Chain {
 const MOST_TERMS = 12;
 
 /** Where a number of the results comes from: piece, end forces, movements, displacements, loads; each link the sum of what the next one tells. Why not, where it has no chain. */
-export function chainOf(of: Worked, effect: Effect, display: DisplayUnits): Chain | string {
-  const told = new Links(of, display);
+export function chainOf(of: Worked, effect: Effect, display: DisplayUnits, way: WorkingsWay = 'plain'): Chain | string {
+  const told = new Links(of, display, way);
   if (effect.kind !== 'along') return told.nodal(effect);
   const { quantity } = effect;
   return isTraced(quantity) ? told.along({ ...effect, quantity }) : WORDS.deflection;
@@ -150,7 +151,7 @@ class Links extends Scaled {
           const moved = this.vector([one.ends[b]!], [local[b]!], 'movements')[0]![0]!;
           return [
             {
-              words: `k·${local[b]!.label}: ${showNumber(stiffness, WORKINGS_DIGITS)} · ${showNumber(moved, WORKINGS_DIGITS)}`,
+              words: `k·${local[b]!.label}: ${numberWords(stiffness, this.way)} · ${numberWords(moved, this.way)}`,
               value: k * one.ends[b]!,
             },
           ];
@@ -254,7 +255,7 @@ class Links extends Scaled {
               isThere(one * side[j]!, most)
                 ? [
                     {
-                      words: `${this.flexible(i, j, one)} · ${this.force(side[j]!, j)} (${this.labels[j]!})`,
+                      words: `${this.flexibility(i, j, one)} · ${this.force(side[j]!, j)} (${this.labels[j]!})`,
                       value: one * side[j]!,
                     },
                   ]
@@ -316,15 +317,15 @@ class Links extends Scaled {
   }
 
   private moved(value: number, i: number): string {
-    return showNumber(this.vector([value], [this.sensed[i]!], 'movements')[0]![0]!, WORKINGS_DIGITS);
+    return numberWords(this.vector([value], [this.sensed[i]!], 'movements')[0]![0]!, this.way);
   }
 
   private entry(i: number, j: number, value: number): string {
-    return showNumber(this.stiffness([[value]], [this.sensed[i]!], [this.sensed[j]!])[0]![0]!, WORKINGS_DIGITS);
+    return numberWords(this.stiffness([[value]], [this.sensed[i]!], [this.sensed[j]!])[0]![0]!, this.way);
   }
 
-  private flexible(i: number, j: number, value: number): string {
+  private flexibility(i: number, j: number, value: number): string {
     const [a, b] = [this.sensed[i]!, this.sensed[j]!];
-    return showNumber(a.sense * b.sense * this.scaled(value, -1, 1 - Number(a.turns) - Number(b.turns)), WORKINGS_DIGITS);
+    return numberWords(a.sense * b.sense * this.flexible(value, 1 - Number(a.turns) - Number(b.turns)), this.way);
   }
 }

@@ -1,10 +1,12 @@
 import { axisKeys, memberAxis, structureAxis } from '../quantities/axis-names';
 import type { DisplayUnits } from '../quantities/display';
 import { showNumber, showQuantity } from '../quantities/show';
+import { BEND_EI, bendingOf } from '../stiffness/bending';
 import { isPlane } from '../stiffness/structure';
 import type { Formula, WorkingsBlock } from './blocks';
 import type { FixedEnds } from './fixed-ends';
 import type { Dense } from './matrix';
+import type { WorkingsWay } from './number-words';
 import { scaledIn, WORKINGS_DIGITS } from './units';
 import type { Worked, WorkedMember } from './worked';
 import { words as WORDS } from './words';
@@ -20,11 +22,15 @@ export class Scaled {
   protected readonly length: string;
   protected readonly labels: readonly string[];
   protected readonly sensed: readonly Sensed[];
+  /** Of the first member, N·m²: the common factor of stiffness and movement, where there is one. */
+  protected readonly EI: number | undefined;
 
   constructor(
     protected readonly of: Worked,
     protected readonly display: DisplayUnits,
+    protected readonly way: WorkingsWay = 'plain',
   ) {
+    this.EI = way === 'in EI' ? bendingOf(of.structure, 0)[BEND_EI]! : undefined;
     this.length = display.length;
     this.scaled = scaledIn(display);
     const all = of.numbered.all;
@@ -39,7 +45,7 @@ export class Scaled {
   protected readonly scaled: (value: number, forces: number, lengths: number) => number;
 
   protected matrix(name: Formula, rows: readonly string[], columns: readonly string[], values: Dense): WorkingsBlock {
-    return { is: 'matrix', name, rows, columns, values };
+    return { is: 'matrix', name, rows, columns, values, ...(this.way !== 'plain' && { way: this.way }) };
   }
 
   /** A stiffness between components: force over length, force, or force times length. */
@@ -47,7 +53,7 @@ export class Scaled {
     return values.map((row, i) =>
       row.map(
         (value, j) =>
-          rows[i]!.sense * columns[j]!.sense * this.scaled(value, 1, Number(rows[i]!.turns) + Number(columns[j]!.turns) - 1) + 0,
+          rows[i]!.sense * columns[j]!.sense * this.stiff(value, Number(rows[i]!.turns) + Number(columns[j]!.turns) - 1) + 0,
       ),
     );
   }
@@ -56,8 +62,31 @@ export class Scaled {
   protected vector(values: readonly number[], rows: readonly Sensed[], of: 'forces' | 'movements'): Dense {
     return values.map((value, i) => {
       const { turns, sense } = rows[i]!;
-      return [sense * (of === 'forces' ? this.scaled(value, 1, Number(turns)) : this.scaled(value, 0, turns ? 0 : 1)) + 0];
+      return [sense * (of === 'forces' ? this.scaled(value, 1, Number(turns)) : this.moving(value, turns ? 0 : 1)) + 0];
     });
+  }
+
+  /** A stiffness of a force over so many lengths less, without its EI. */
+  private stiff(value: number, lengths: number): number {
+    return this.EI === undefined ? this.scaled(value, 1, lengths) : this.scaled(value / this.EI, 0, lengths - 2);
+  }
+
+  /** A length or an angle, times EI. */
+  private moving(value: number, lengths: number): number {
+    return this.EI === undefined ? this.scaled(value, 0, lengths) : this.scaled(value * this.EI, 1, lengths + 2);
+  }
+
+  /** A movement over a force, times EI. */
+  protected flexible(value: number, lengths: number): number {
+    return this.EI === undefined ? this.scaled(value, -1, lengths) : this.scaled(value * this.EI, 0, lengths + 2);
+  }
+
+  /** A stiffness, or a movement, as it is called beside the common factor. */
+  protected called({ tex, plain }: Formula, what: 'stiffness' | 'movement'): Formula {
+    if (this.EI === undefined) return { tex, plain };
+    return what === 'stiffness'
+      ? { tex: `\\tfrac{1}{EI}\\,${tex}`, plain: `${plain}/EI` }
+      : { tex: `EI\\,${tex}`, plain: `EI·${plain}` };
   }
 
   protected localOf({ own }: WorkedMember): readonly (Sensed & { readonly label: string })[] {

@@ -3,6 +3,7 @@ import { displayOf } from '../quantities/display';
 import { clamp, clamp3, E, I, pin, sketch, type Sketch } from '../test/build';
 import { workingsOf } from './of-model';
 import { workingsSteps, type WorkingsBlock, type WorkingsStepId } from './blocks';
+import { chainOf } from './chain';
 import { workingsStepsOf } from './steps';
 import { workingsText } from './text';
 import type { Worked } from './worked';
@@ -45,6 +46,19 @@ describe('a rail worked out by hand', () => {
     near(matrices(of, 'partition')[0]!.values, [[(5 / 3) * EI, EI / 3], [EI / 3, 2 * EI]]); // oxfmt-ignore
     near(matrices(of, 'solution')[0]!.values, [[18 / 29 / EI, -3 / 29 / EI], [-3 / 29 / EI, 15 / 29 / EI]]); // oxfmt-ignore
   });
+
+  test('in EI its fractions stand as they are worked out by hand', () => {
+    const written = (step: WorkingsStepId): string =>
+      workingsText(workingsStepsOf(of, displayOf({ display: { force: 'N', length: 'm' } }), undefined, 'in EI').filter(({ id }) => id === step)); // oxfmt-ignore
+    expect(written('freedoms')).toContain('Stiffness and movement in EI of member a, which is ');
+    expect(written('partition')).toMatch(/Kff\/EI +1 +2\n +1 +5\/3 +1\/3\n +2 +1\/3 +2\n/);
+    expect(written('solution')).toMatch(/EI·Kff⁻¹ +1 +2\n +1 +18\/29 +−3\/29\n +2 +−3\/29 +15\/29\n/);
+    expect(written('solution')).toMatch(/EI·d\n +1 +−15\/29\n +2 +162\/29\n/);
+    expect(written('members')).toMatch(/θ₁ +0 +3\/8 +1 /);
+    const chain = chainOf(of, { kind: 'movement', node: 1, component: 5 }, displayOf({ display: { force: 'N', length: 'm' } }), 'in EI'); // oxfmt-ignore
+    expect(JSON.stringify(chain)).toContain('18/29 · 1 (1)');
+  });
+
   test('fixed-end moments: qL²/12 = 16, FL/8 = 15, Fab²/L² = 4 and Fa²b/L² = 2', () => {
     const moments = matrices(of, 'fixed-ends').map(({ rows, values }) => [
       values[rows.indexOf('θ₁')]!.at(-1)!,

@@ -9,6 +9,7 @@ import type { Dense } from './matrix';
 import { tracedIn } from './forces-at';
 import { piecesOf } from './pieces';
 import { polynomialWords } from './polynomial-words';
+import { numberWords, type WorkingsWay } from './number-words';
 import { Scaled, type Sensed } from './scaled';
 import { WORKINGS_DIGITS } from './units';
 import { contributionsTo, type Worked, type WorkedMember } from './worked';
@@ -18,9 +19,14 @@ import { fixedEndFormulas, formulas, steps as TITLES, words as WORDS } from './w
 const MOST_ENTRIES = 400;
 
 /** The workings as steps that can be shown, in the reader's units and names of axes; `members`: which of them are shown, all where nothing is said. */
-export function workingsStepsOf(of: Worked, display: DisplayUnits, members?: ReadonlySet<string>): readonly WorkingsStep[] {
+export function workingsStepsOf(
+  of: Worked,
+  display: DisplayUnits,
+  members?: ReadonlySet<string>,
+  way: WorkingsWay = 'plain',
+): readonly WorkingsStep[] {
   const shown = of.members.filter(({ id }) => !members || members.has(id));
-  const told = new Told(of, display, shown);
+  const told = new Told(of, display, shown, way);
   const truss = trussBlocks(of, display);
   const step = (id: WorkingsStepId, blocks: readonly WorkingsBlock[]): WorkingsStep => ({ id, title: TITLES[id], blocks });
   return [
@@ -53,8 +59,9 @@ class Told extends Scaled {
     of: Worked,
     display: DisplayUnits,
     private readonly shown: readonly WorkedMember[],
+    way: WorkingsWay,
   ) {
-    super(of, display);
+    super(of, display, way);
     const met = new Set(shown.flatMap(({ places }) => places));
     this.places = [...of.numbered.all.keys()].filter((i) => shown.length === of.members.length || met.has(i));
   }
@@ -78,6 +85,9 @@ class Told extends Scaled {
     ]);
     return [
       text(WORDS.units(this.display.force, this.length)),
+      ...(this.EI === undefined
+        ? []
+        : [text(WORDS.inEI(structure.names.members[0]!, showNumber(this.scaled(this.EI, 1, 2), WORKINGS_DIGITS)))]),
       { is: 'table', columns: [WORDS.node, ...names], rows },
       ...(numbered.places.some((place, f) => place < 0 && structure.active.includes(f % 6)) ? [text(WORDS.idle)] : []),
     ];
@@ -110,16 +120,19 @@ class Told extends Scaled {
               ? formulas.plane
               : formulas.space,
       ),
-      this.matrix(formulas.k, labels, labels, this.stiffness(one.k, local)),
+      this.matrix(this.called(formulas.k, 'stiffness'), labels, labels, this.stiffness(one.k, local)),
       ...one.condensations.flatMap(({ freedom, spring, k }) => {
         const { label, turns } = local[one.own.indexOf(freedom)]!;
         const against =
           spring > 0 ? WORDS.againstSpring(showNumber(this.scaled(spring, 1, turns ? 1 : -1), WORKINGS_DIGITS)) : '';
-        return [text(WORDS.released(label, against)), this.matrix(formulas.kReleased, labels, labels, this.stiffness(k, local))];
+        return [
+          text(WORDS.released(label, against)),
+          this.matrix(this.called(formulas.kReleased, 'stiffness'), labels, labels, this.stiffness(k, local)),
+        ];
       }),
       this.matrix(formulas.T, labels, numbers, T),
       formula(formulas.turned),
-      this.matrix(formulas.memberK, numbers, numbers, this.stiffness(one.K, this.nodalOf(one))),
+      this.matrix(this.called(formulas.memberK, 'stiffness'), numbers, numbers, this.stiffness(one.K, this.nodalOf(one))),
     ];
   }
 
@@ -187,7 +200,7 @@ class Told extends Scaled {
         const parts = contributionsTo(this.of, i, j);
         if (parts.length < 2) continue;
         const shown = (value: number): string =>
-          showNumber(this.stiffness([[value]], [this.sensed[i]!], [this.sensed[j]!])[0]![0]!, WORKINGS_DIGITS);
+          numberWords(this.stiffness([[value]], [this.sensed[i]!], [this.sensed[j]!])[0]![0]!, this.way);
         const sum = parts.map(
           ({ member, value }) => `${shown(value)} (${member === 'spring' ? WORDS.spring : structure.names.members[member]!})`,
         );
@@ -196,14 +209,16 @@ class Told extends Scaled {
     return [
       ...this.ofWhich,
       formula(formulas.assembled),
-      this.some(formulas.K, places, K, (values, of) => this.stiffness(values, of)),
+      this.some(this.called(formulas.K, 'stiffness'), places, K, (values, of) => this.stiffness(values, of)),
       ...(rows.length > 0 ? ([{ is: 'table', columns: [WORDS.entry, WORDS.of], rows }] as const) : []),
     ];
   }
 
   partition(): readonly WorkingsBlock[] {
     if (this.of.numbered.free === 0) return [formula(formulas.parted), text(WORDS.noneFree)];
-    const Kff = this.some(formulas.Kff, this.freePlaces, this.of.K, (values, of) => this.stiffness(values, of));
+    const Kff = this.some(this.called(formulas.Kff, 'stiffness'), this.freePlaces, this.of.K, (values, of) =>
+      this.stiffness(values, of),
+    );
     return [...this.ofWhich, formula(formulas.parted), Kff];
   }
 
@@ -212,13 +227,15 @@ class Told extends Scaled {
     const flexible = (values: Dense, of: readonly Sensed[]): Dense =>
       values.map((row, i) =>
         row.map(
-          (value, j) => of[i]!.sense * of[j]!.sense * this.scaled(value, -1, 1 - Number(of[i]!.turns) - Number(of[j]!.turns)) + 0,
+          (value, j) => of[i]!.sense * of[j]!.sense * this.flexible(value, 1 - Number(of[i]!.turns) - Number(of[j]!.turns)) + 0,
         ),
       );
     return [
       formula(formulas.solved),
-      ...(inverse ? [...this.ofWhich, this.some(formulas.inverse, this.freePlaces, inverse, flexible)] : []),
-      this.matrix(formulas.d, this.labels, [''], this.vector(displacements, this.sensed, 'movements')),
+      ...(inverse
+        ? [...this.ofWhich, this.some(this.called(formulas.inverse, 'movement'), this.freePlaces, inverse, flexible)]
+        : []),
+      this.matrix(this.called(formulas.d, 'movement'), this.labels, [''], this.vector(displacements, this.sensed, 'movements')),
     ];
   }
 
@@ -230,7 +247,7 @@ class Told extends Scaled {
       this.vector(one.forces, local, 'forces'),
     ];
     const values = local.map((_, i) => [d[i]![0]!, s[i]![0]! - f[i]![0]!, f[i]![0]!, s[i]![0]!]);
-    return [this.about(one), formula(formulas.ends), this.matrix(formulas.s, local.map(({ label }) => label), ['d', 'k·d', 'f', 's'], values)]; // oxfmt-ignore
+    return [this.about(one), formula(formulas.ends), this.matrix(formulas.s, local.map(({ label }) => label), [this.called(formulas.d, 'movement').plain, 'k·d', 'f', 's'], values)]; // oxfmt-ignore
   }
 
   /** Forces as they run along a member: polynomials of x between the ends of its loads. */

@@ -1,5 +1,4 @@
-import { showNumber } from '../quantities/show';
-import { WORKINGS_DIGITS } from './units';
+import { numberWords } from './number-words';
 import type { WorkingsBlock, WorkingsStep } from './blocks';
 
 /** Workings as plain text, numbers under each other. */
@@ -16,7 +15,7 @@ function linesOf(block: WorkingsBlock): readonly string[] {
       return inColumns([block.columns, ...block.rows.map((row) => row.map(String))], 'left');
     case 'matrix': {
       const { name, rows, columns, values } = block;
-      return inColumns([[name.plain, ...columns], ...values.map((row, i) => [rows[i]!, ...row.map((one) => showNumber(one, WORKINGS_DIGITS))])], 'right'); // oxfmt-ignore
+      return inColumns([[name.plain, ...columns], ...values.map((row, i) => [rows[i]!, ...row.map((one) => numberWords(one, block.way))])], 'right'); // oxfmt-ignore
     }
   }
 }

@@ -21,6 +21,8 @@ export const steps: Readonly<Record<WorkingsStepId, string>> = {
 
 export const words = {
   units: (force: string, length: string): string => `All numbers in ${force}, ${length} and rad.`,
+  inEI: (member: string, EI: string): string =>
+    `Stiffness and movement in EI of member ${member}, which is ${EI}: K/EI and EI·d.`,
   node: 'Node',
   ownAxes: ' (in axes of its own)',
   held: 'held',

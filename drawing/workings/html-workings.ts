@@ -1,6 +1,5 @@
-import { showNumber } from '@rigid-beam/core/quantities/show';
 import type { WorkingsBlock, WorkingsStep } from '@rigid-beam/core/workings/blocks';
-import { WORKINGS_DIGITS } from '@rigid-beam/core/workings/units';
+import { numberWords } from '@rigid-beam/core/workings/number-words';
 import katex from 'katex';
 import { escaped } from '../paper/svg-file';
 
@@ -42,7 +41,7 @@ export function htmlOf(block: WorkingsBlock, way: 'written' | 'blank'): string {
     }
     case 'matrix': {
       const head = block.columns.map((one) => `<th scope="col">${escaped(one)}</th>`).join('');
-      const rows = block.values.map((row, i) => `<tr><th scope="row">${escaped(block.rows[i]!)}</th>${row.map((one) => `<td>${way === 'blank' ? '' : escaped(showNumber(one, WORKINGS_DIGITS))}</td>`).join('')}</tr>`); // oxfmt-ignore
+      const rows = block.values.map((row, i) => `<tr><th scope="row">${escaped(block.rows[i]!)}</th>${row.map((one) => `<td>${way === 'blank' ? '' : escaped(numberWords(one, block.way))}</td>`).join('')}</tr>`); // oxfmt-ignore
       return `<div class="matrix"><table><thead><tr><th>${mathOf(block.name.tex, 'in a line')}</th>${head}</tr></thead><tbody>${rows.join('')}</tbody></table></div>`;
     }
   }

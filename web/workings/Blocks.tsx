@@ -1,8 +1,7 @@
 'use client';
 
-import { showNumber } from '@rigid-beam/core/quantities/show';
 import type { Formula, WorkingsBlock } from '@rigid-beam/core/workings/blocks';
-import { WORKINGS_DIGITS } from '@rigid-beam/core/workings/units';
+import { numberWords } from '@rigid-beam/core/workings/number-words';
 import type { Worked } from '@rigid-beam/core/workings/worked';
 import { mathOf, type MathWay } from '@rigid-beam/drawing/workings/html-workings';
 import styled from 'styled-components';
@@ -141,7 +140,7 @@ export function Block({ block, of }: BlockProps) {
                     <Freedom label={block.rows[i]!} of={of} />
                   </th>
                   {row.map((one, j) => (
-                    <td key={`${block.columns[j]!} ${j}`}>{showNumber(one, WORKINGS_DIGITS)}</td>
+                    <td key={`${block.columns[j]!} ${j}`}>{numberWords(one, block.way)}</td>
                   ))}
                 </tr>
               ))}

@@ -3,6 +3,7 @@
 import { workingsIn } from '@rigid-beam/core/workings/ask';
 import type { WorkingsStep, WorkingsStepId } from '@rigid-beam/core/workings/blocks';
 import { workingsStepsOf } from '@rigid-beam/core/workings/steps';
+import type { WorkingsWay } from '@rigid-beam/core/workings/number-words';
 import type { Worked } from '@rigid-beam/core/workings/worked';
 import { workingsPage, type NumbersWay } from '@rigid-beam/drawing/workings/html-workings';
 import { useEffect, useMemo, useState } from 'react';
@@ -84,21 +85,22 @@ function Steps({ of, id, title }: StepsProps) {
     if (selected !== '') return selected.split('\n').slice(0, AT_ONCE);
     return all.length > AT_ONCE ? all.slice(0, AT_ONCE) : undefined;
   }, [selected, all]);
-  const steps = useMemo(() => workingsStepsOf(of, display, shown && new Set(shown)), [of, display, shown]);
+  const [way, setWay] = useState<WorkingsWay>('plain');
+  const steps = useMemo(() => workingsStepsOf(of, display, shown && new Set(shown), way), [of, display, shown, way]);
   const traced = useEditorState((state) => state.traced);
   const model = useEditorState((state) => state.settled.model);
   const chain = useMemo((): Chain | string | undefined => {
     if (traced === undefined) return undefined;
     const effect = readEffect(traced, model, of.structure);
-    return 'kind' in effect ? chainOf(of, effect, display) : effect.message;
-  }, [traced, model, of, display]);
+    return 'kind' in effect ? chainOf(of, effect, display, way) : effect.message;
+  }, [traced, model, of, display, way]);
   const [at, setAt] = useState<number | typeof CHAIN>(0);
   // A number that is asked for is what one wants to read.
   useEffect(() => setAt(traced === undefined ? 0 : CHAIN), [traced]);
   const isChain = at === CHAIN && chain !== undefined;
   const step = steps[Math.min(at === CHAIN ? 0 : at, steps.length - 1)]!;
   const keep = (numbers: NumbersWay): void => {
-    const page = workingsStepsOf(of, display, selected === '' ? undefined : new Set(selected.split('\n')));
+    const page = workingsStepsOf(of, display, selected === '' ? undefined : new Set(selected.split('\n')), way);
     keepFile(WORDS.file(title, id), workingsPage(page, { title: `${title} · ${id}`, numbers }), 'text/html');
   };
   return (
@@ -115,6 +117,9 @@ function Steps({ of, id, title }: StepsProps) {
             {WORDS.step(i + 1, WORDS.short[one.id])}
           </ToggleButton>
         ))}
+        <ToggleButton isSelected={way === 'in EI'} onChange={(on) => setWay(on ? 'in EI' : 'plain')}>
+          {WORDS.inEI}
+        </ToggleButton>
         <Button onPress={() => keep('written')}>{WORDS.page}</Button>
         <Button onPress={() => keep('both')}>{WORDS.fillIn}</Button>
         <Close />

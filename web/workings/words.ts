@@ -5,6 +5,7 @@ export const workings = {
   whereFrom: 'Where from',
   whereItComesFrom: 'Where it comes from',
   leads: (step: string): string => `In full: ${step}`,
+  inEI: 'In EI',
   page: 'Keep as a page',
   fillIn: 'Keep as a page to fill in',
   close: 'Close the workings',
