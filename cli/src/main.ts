@@ -237,7 +237,7 @@ program
   .requiredOption('-o, --output <file>', 'file to write: .pdf or .html')
   .option(
     '--chapters <names>',
-    `in their order, with commas: ${chapterNames.join(', ')}, or the titles of the model’s own; else those of the model, or all but the last`,
+    `in their order, with commas: ${chapterNames.join(', ')}, or the titles of the model’s own; else those of the model, or all but the last two`,
   )
   .option('--case <ids>', 'whose results are reported, with commas; else of envelopes, or all sums, or all cases')
   .option('--quantity <symbols>', 'what is drawn of them, with commas, such as N,V,M,δ')

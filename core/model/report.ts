@@ -1,5 +1,15 @@
 /** The chapters that a calculation report can have, in their usual order. */
-export const chapterNames = ['structure', 'sections', 'loads', 'combinations', 'results', 'members', 'checks', 'model'] as const;
+export const chapterNames = [
+  'structure',
+  'sections',
+  'loads',
+  'combinations',
+  'results',
+  'members',
+  'checks',
+  'workings',
+  'model',
+] as const;
 export type ChapterName = (typeof chapterNames)[number];
 
 /** Letters of a chapter in the user's own words, and chapters of a report. */

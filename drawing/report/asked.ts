@@ -21,9 +21,9 @@ export interface ReportAsked {
   readonly said: Said;
 }
 
-/** The chapters of a report unless others are asked for: all but the model file, which is long. */
+/** The chapters of a report unless others are asked for: all but the workings and the model file, which are long. */
 export const firstChapters: readonly ReportChapter[] = chapterNames
-  .filter((name) => name !== 'model')
+  .filter((name) => name !== 'model' && name !== 'workings')
   .map((chapter) => ({ chapter }));
 
 /** The chapters that a model's report has. */

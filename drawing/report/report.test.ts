@@ -243,6 +243,15 @@ test('the model file is all of the model but the picture behind it', () => {
   expect(checkModel(JSON.parse(listing.text)).model).toEqual(known);
 });
 
+test('the workings of what is reported, step by step; a matrix that no page holds says where it stands', () => {
+  const said = (outcomes: readonly string[]): string =>
+    JSON.stringify(reportIn(known, { chapters: [{ chapter: 'workings' }], outcomes }).blocks);
+  expect(said(['U1'])).toMatch(
+    /"Freedoms"[^]*All numbers in kN, m and rad[^]*K has \d+ columns: it stands in the file of the workings[^]*"Compared with the analysis"/,
+  );
+  expect(said(['U'])).toMatch(/An envelope has no workings of its own/);
+});
+
 describe('as PDF', () => {
   test('has contents whose pages are right, heads, page numbers, tables whose heads come again, and the same bytes', async () => {
     const report = reportIn(known, { chapters: chapterNames.map((chapter) => ({ chapter })) });

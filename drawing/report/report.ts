@@ -14,6 +14,7 @@ import { model as modelFile } from './chapters/model';
 import { results } from './chapters/results';
 import { sections } from './chapters/sections';
 import { structure } from './chapters/structure';
+import { workings } from './chapters/workings';
 import { reportWords as WORDS } from './words';
 
 /** What each chapter says. A new one is entered here and under `chapterNames`, with its words. */
@@ -24,6 +25,7 @@ const CHAPTERS: Readonly<Record<Exclude<ChapterName, 'members'>, (writing: Writi
   combinations,
   results,
   checks,
+  workings,
   model: modelFile,
 };
 
