@@ -36,6 +36,10 @@ export const ACTION_WAYS = 200;
 /** Parts (spans, bays, storeys) of a case that is loaded in patterns: each is solved for itself. */
 export const PATTERN_PARTS = 40;
 
+/** Parameters of a model, and numbers that expressions of them give: each is read after every edit. */
+export const PARAMETERS = 200;
+export const FORMULAS = 20_000;
+
 /** Members over which trains travel, added up: on each of them four forces are solved for themselves. */
 export const TRAVEL_PLACES = 400;
 

@@ -118,7 +118,8 @@ function difference(kept: Results, fresh: Results): string | undefined {
   const right = new Map(solvedQuantities(fresh.solution).map(({ name, values }) => [name, values]));
   for (const { name, values, noticeable } of solvedQuantities(kept.solution)) {
     const wanted = right.get(name)!;
-    const size = wanted.reduce((most, value) => Math.max(most, Math.abs(value)), noticeable);
+    // What is not known of a member has no size.
+    const size = wanted.reduce((most, value) => (Number.isNaN(value) ? most : Math.max(most, Math.abs(value))), noticeable);
     const at = values.findIndex((value, i) => !(Math.abs(value - wanted[i]!) <= slack * size || Object.is(value, wanted[i])));
     if (at >= 0 || values.length !== wanted.length) return `${name}[${at}] is ${values[at]} instead of ${wanted[at]}`;
   }

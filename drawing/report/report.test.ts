@@ -243,6 +243,11 @@ test('the model file is all of the model but the picture behind it', () => {
   expect(checkModel(JSON.parse(listing.text)).model).toEqual(known);
 });
 
+test('the parameters of a model stand with what it is', () => {
+  const { blocks } = reportIn(known, { chapters: [{ chapter: 'structure' }] });
+  expect(blocks).toContainEqual({ is: 'facts', facts: [['span, from sill to sill', '12 m'], ['rise, of the ridge above the sills', '4.5 m'], ['snow, on the left; twice as much on the right', '1.2 kN/m']] }); // oxfmt-ignore
+});
+
 test('the workings of what is reported, step by step; a matrix that no page holds says where it stands', () => {
   const said = (outcomes: readonly string[]): string =>
     JSON.stringify(reportIn(known, { chapters: [{ chapter: 'workings' }], outcomes }).blocks);

@@ -44,6 +44,7 @@ export function leftOutOf(model: Model): readonly string[] {
   if (model.analysis?.shearDeformation) said.push(WORDS.shear);
   const rest = [
     model.trains?.length && WORDS.trains,
+    model.parameters?.length && WORDS.parameters,
     model.combinations.some(({ made }) => made) && WORDS.reasons,
     model.expected?.length && WORDS.expected,
     model.ruleSets?.length && WORDS.rules,

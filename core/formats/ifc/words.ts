@@ -25,6 +25,7 @@ export const ifc = {
     rest: (what: string): string => `Not in the file, since they have no place in the standard: ${what}.`,
     unsolved: (why: string): string => `The file has no results: ${why}`,
     trains: 'trains',
+    parameters: 'parameters and their expressions',
     oneWay: 'which supports push one way, and their gaps',
     secondOrder: 'what is analysed in second order, and how the structure leans',
     buckling: 'whose critical loads are found',

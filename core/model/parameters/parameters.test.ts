@@ -156,6 +156,11 @@ describe('a model with parameters', () => {
     expect(refusal(model, put('parameters', { id: 'depth', unit: 'q', value: 1 }))).toMatch(/“q” is no unit/);
   });
 
+  test('has no more of them than are read after every edit', () => {
+    const many = Array.from({ length: 201 }, (_, i) => ({ id: `p_${i}`, value: i }));
+    expect(faults({ ...rib, parameters: [...rib.parameters, ...many] })[0]).toMatch(/too many parameters: at most 200 fit/);
+  });
+
   test('refuses a file that says two things', () => {
     const file = JSON.parse(JSON.stringify(model)) as { nodes: { x: number }[] };
     file.nodes[1]!.x = 7;

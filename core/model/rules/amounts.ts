@@ -4,7 +4,9 @@ import {
   FACTOR_SIZE,
   FACTOR_STEPS,
   FACTORS,
+  FORMULAS,
   PANEL_STEPS,
+  PARAMETERS,
   PARTS,
   RESULT_NUMBERS,
 } from '../../limits';
@@ -56,6 +58,8 @@ export function checkAmounts({ model, findings }: RuleContext): boolean {
         subjects: [`${list === 'actions' ? 'action' : 'combination'} ${String(id)}`],
       });
     });
+  tooMuch('parameters', listOf(model, 'parameters').length, PARAMETERS, 'There are too many parameters');
+  tooMuch('formulas', listOf(model, 'formulas').length, FORMULAS, 'Too many numbers are given by expressions');
   const actions = listOf(model, 'actions');
   tooMuch('combinations', factorsOfWays(model, ways, cases.length), FACTORS, TOO_MUCH.factors);
   const { steps, largest } = factorsOfSums(combinations, cases.length + actions.length);

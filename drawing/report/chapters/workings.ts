@@ -45,7 +45,7 @@ function blockOf(block: WorkingsBlock): Block {
     case 'matrix': {
       const { name, rows, columns, values, way } = block;
       if (columns.length > MOST_COLUMNS) return words(WORDS.wideMatrix(name.plain, columns.length));
-      return tableOf(name.plain, [name.plain, ...columns], values.map((row, i) => [rows[i]!, ...row.map((value) => numberWords(value, way))])); // oxfmt-ignore
+      return tableOf('', [name.plain, ...columns], values.map((row, i) => [rows[i]!, ...row.map((value) => numberWords(value, way))])); // oxfmt-ignore
     }
   }
 }
