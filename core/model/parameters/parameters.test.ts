@@ -199,6 +199,21 @@ describe('a model with parameters', () => {
     expect(without.formulas!.some(({ of }) => of.startsWith('loads/'))).toBe(false);
   });
 
+  test('lets an expression go whose place counts in a list that has become another', () => {
+    const masses = (...nodes: { node: string; mass: number | string }[]): Intent => ({
+      type: 'set',
+      settings: { analysis: { naturalModes: { nodes } } as never },
+    });
+    const { model: heavy } = after(
+      model,
+      put('parameters', { id: 'tub', unit: 'kg', value: 200 }),
+      masses({ node: '1', mass: 200 }, { node: 'ridge', mass: 'tub' }, { node: '3', mass: 200 }),
+    );
+    expect(heavy.formulas).toContainEqual({ of: 'analysis/naturalModes/nodes/1/mass', is: 'tub' });
+    const { said } = after(heavy, masses({ node: 'ridge', mass: 200 }, { node: '3', mass: 200 }));
+    expect(said).toEqual([expect.stringMatching(/no longer follows “tub”/)]);
+  });
+
   test('takes an expression back when a number is written in its place', () => {
     const { model: off } = after(model, { type: 'remove', list: 'formulas', keys: ['nodes/ridge/x'] }, span(14));
     expect(node(off, 'ridge')).toEqual({ id: 'ridge', x: 6, y: 2.8 });
