@@ -4,6 +4,7 @@ import { analysisCommands } from './analysis-commands';
 import type { Command } from './command';
 import { geometryCommands } from './geometry-commands';
 import { loadCommands } from './load-commands';
+import { parameterCommands } from './parameter-commands';
 import { pickingCommands } from './picking-commands';
 import { placingCommands } from './placing-commands';
 import { scheduleCommands } from './schedule-commands';
@@ -15,6 +16,7 @@ const all: readonly Command[] = [
   ...analysisCommands,
   ...geometryCommands,
   ...loadCommands,
+  ...parameterCommands,
   ...pickingCommands,
   ...placingCommands,
   ...scheduleCommands,

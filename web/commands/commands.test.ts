@@ -40,6 +40,21 @@ describe('commands typed behind /', () => {
     if (!/copy 20|repeat 1 |mirror at/.test(text)) expect(solve(desk.model).status).toBe('solved');
   });
 
+  test('a parameter is let be so much, new ones are read, and what cannot be says why', () => {
+    const desk = portal();
+    expect(desk.run('let rise = 4 m')).toBeUndefined();
+    expect(desk.run('let half = rise/2')).toBeUndefined();
+    expect(desk.run('let rise = 5')).toBeUndefined();
+    expect(desk.model.parameters).toEqual([
+      { id: 'rise', value: 5, unit: 'm' },
+      { id: 'half', value: 2.5, unit: 'm' },
+    ]);
+    expect(desk.run('let rise = 5 kN')).toMatch(/not one for m/);
+    expect(desk.run('let kN = 5')).toMatch(/is read as a unit/);
+    expect(desk.run('let rise = 2 half')).toMatch(/depends on itself/);
+    expect(desk.run('let rise')).toMatch(/Write a name and its value/);
+  });
+
   test.each<[string, RegExp]>([
     ['move sideways', /“sideways” is not a length/],
     ['move 1 by 2 by 3', /out of plane/],

@@ -253,10 +253,6 @@ export const viewCommands: readonly Command[] = [
     run: ({ editor }, text) => trace(editor, text),
   },
   {
-    name: 'Open the parameters',
-    run: done(({ editor }) => editor.show({ drawer: 'parameters' })),
-  },
-  {
     name: 'Cut along a line',
     inMenu: true,
     run: done((sheet) => {

@@ -61,3 +61,9 @@ export const underlayActions = {
   clickPointOnLine: 'Click a point on a line that is level or upright.',
   clickAnotherPointOnIt: 'Click another point on it.',
 };
+
+export const parameterCommand = {
+  notation: 'span = 14 m, or rise = span/5: a parameter gets this value; a new name is a new parameter',
+  write: 'Write a name and its value: span = 14 m',
+  label: (name: string, value: string): string => `${name} = ${value}`,
+};

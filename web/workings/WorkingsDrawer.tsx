@@ -9,7 +9,8 @@ import { workingsPage, type NumbersWay } from '@rigid-beam/drawing/workings/html
 import { useEffect, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { keepFile } from '../browser/keep-file';
-import { actingIndex } from '../editor/editor-state';
+import type { WorkedFreedom } from '@rigid-beam/core/workings/freedoms';
+import { actingIndex, type EditorState } from '../editor/editor-state';
 import { settledSolution, useDisplay, useEditor, useEditorState } from '../editor/use-editor';
 import { Bar, Drawer, Said, Scroll } from '../schedules/parts';
 import { Button, PanelTitle, PlainButton, TextButton, ToggleButton } from '../ui/controls';
@@ -47,10 +48,11 @@ export function WorkingsDrawer() {
     [model, solution, id],
   );
   const editor = useEditor();
+  const selected = useEditorState(selectedMembers);
   // While they are read, the freedoms stand on the sheet.
   useEffect(() => {
-    editor.show({ worked: typeof found === 'string' ? undefined : { model, freedoms: found.numbered.all } });
-  }, [editor, model, found]);
+    editor.show({ worked: typeof found === 'string' ? undefined : { model, freedoms: freedomsOf(found, selected) } });
+  }, [editor, model, found, selected]);
   useEffect(() => () => editor.show({ worked: undefined }), [editor]);
   return (
     <Drawer aria-label={WORDS.title(id ?? '')}>
@@ -66,6 +68,18 @@ export function WorkingsDrawer() {
   );
 }
 
+/** The selected members, a line each: what was written stays while other things are selected. */
+const selectedMembers = ({ selection }: Pick<EditorState, 'selection'>): string =>
+  selection.flatMap((one) => (one.kind === 'member' ? [one.id] : [])).join('\n');
+
+/** The freedoms of some members, or all: where many stand close to each other they could not be read. */
+function freedomsOf({ members, numbered }: Worked, selected: string): readonly WorkedFreedom[] {
+  if (selected === '') return numbered.all;
+  const ids = new Set(selected.split('\n'));
+  const places = new Set(members.filter(({ id }) => ids.has(id)).flatMap((one) => one.places));
+  return numbered.all.filter((_, i) => places.has(i));
+}
+
 interface StepsProps {
   readonly of: Worked;
   readonly id: string;
@@ -77,10 +91,8 @@ const AT_ONCE = 8;
 
 function Steps({ of, id, title }: StepsProps) {
   const display = useDisplay();
-  const selection = useEditorState((state) => state.selection);
+  const selected = useEditorState(selectedMembers);
   const all = of.structure.names.members;
-  // By their names, so that what was written stays while other things are selected.
-  const selected = selection.flatMap((one) => (one.kind === 'member' ? [one.id] : [])).join('\n');
   const shown = useMemo(() => {
     if (selected !== '') return selected.split('\n').slice(0, AT_ONCE);
     return all.length > AT_ONCE ? all.slice(0, AT_ONCE) : undefined;
