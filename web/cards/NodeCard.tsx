@@ -264,15 +264,19 @@ function Directions({ support, put }: DirectionsProps) {
       {!axes && (
         <QuantityField
           label={WORDS.turnedBy}
-          value={support.angle ?? 0}
-          dimension="number"
-          unit=""
-          onCommit={(angle) => put({ ...along, ...(angle && { angle }) })}
+          value={((support.angle ?? 0) * Math.PI) / 180}
+          dimension="angle"
+          unit="°"
+          place={placeText('supports', support.node, 'angle')}
+          onCommit={(angle) => put({ ...along, ...(angle && { angle: inDegrees(angle) }) })}
         />
       )}
     </Columns>
   );
 }
+
+/** As the file keeps it: without what the way through radians adds behind the twelfth figure. */
+const inDegrees = (radians: number): number => Number(((radians * 180) / Math.PI).toPrecision(12));
 
 const IDENTITY = Float64Array.of(1, 0, 0, 0, 1, 0, 0, 0, 1);
 /** Members of a node that are offered. */

@@ -184,7 +184,7 @@ export const nodeCard = {
   bothWays: 'both ways',
   onlyTowards: (axis: string): string => `towards ${axis} only`,
   gap: 'Gap',
-  turnedBy: 'Turned by (°)',
+  turnedBy: 'Turned by',
   directions: 'Restrained along',
   alongGlobal: 'the global axes',
   alongMember: (id: string): string => `member ${id}`,
