@@ -102,7 +102,8 @@ export function Schedule({ list }: { readonly list: ScheduleList }) {
       setAnchor({ row: range.top + table.length - 1, column: range.left + table[0]!.length - 1 });
   };
   const fillDown = (): void => {
-    const cells = filledDown(shown, range);
+    // What is given by an expression is given by it below as well.
+    const cells = filledDown(shown, range, written);
     if (cells.length > 0) write(cells);
   };
   const onKeyDown = (event: KeyboardEvent): void => {

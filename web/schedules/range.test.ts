@@ -36,6 +36,7 @@ test('what is computed is passed over by a pasted table', () => {
 
 test('the first marked row fills the others; one row alone, and the empty one, fill nothing', () => {
   expect(filledDown(nodes, marked).map(({ row, column, text }) => [row, column, text])).toEqual([['3', 'x', '3'], ['3', 'y', '1.5']]); // oxfmt-ignore
+  expect(filledDown(nodes, marked, ({ key }) => `span/${key}`).map(({ text }) => text)).toEqual(['span/x', 'span/y']);
   expect(filledDown(nodes, { ...marked, bottom: 1 })).toEqual([]);
   expect(filledDown(nodes, { top: 3, bottom: 4, left: 1, right: 1 })).toEqual([]);
 });

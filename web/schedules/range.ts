@@ -57,12 +57,12 @@ export function pasted(shown: Shown, range: Range, table: readonly (readonly str
   );
 }
 
-/** The first marked row written into all that are marked below it; nothing where there is none. */
-export function filledDown(shown: Shown, range: Range): Cell[] {
+/** The first marked row written into all that are marked below it, as `text` has it; nothing where there is none. */
+export function filledDown(shown: Shown, range: Range, text: (column: TypedColumn, row: Row) => string = cellText): Cell[] {
   const source = shown.rows[range.top];
   if (!source) return [];
   return everyCell({ ...range, top: range.top + 1 }).map(([row, column]) =>
-    cellAt(shown, row, column, cellText(shown.columns[column]!, source)),
+    cellAt(shown, row, column, text(shown.columns[column]!, source)),
   );
 }
 
