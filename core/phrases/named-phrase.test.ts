@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import { checkModel } from '../model/check';
 import { applyIntent } from '../model/edits/apply-intent';
 import type { Intent } from '../model/edits/intent';
@@ -52,6 +53,7 @@ describe('loads that are said with parameters', () => {
     ['4 kN/m down between 1 m and span/2', { 'to/at': 'span/2' }, { member: 'a' }],
     ['g span down at span/3', { at: 'span/3', fy: '-(g span)' }, { member: 'a' }],
     ['2 g left', { 'from/wx': '-(2 g)', 'to/wx': '-(2 g)' }, { run: ['a', 'b'] }],
+    ['n down between 0 and n', { 'from/wy': '-((n) kN/m)', 'to/wy': '-((n) kN/m)', 'to/at': '(n) m' }, { member: 'a' }],
     ['warm warmer', { uniform: 'warm' }, { member: 'a' }],
     ['8 kN/m down', {}, { member: 'a' }],
   ])('%s', (text, formulas, target) => {
@@ -64,6 +66,62 @@ describe('loads that are said with parameters', () => {
     expect(() => put('5 kN down every span/3')).toThrow(/cannot be kept as an expression/);
     expect(() => put('spam down')).toThrow(/neither a parameter nor a unit/);
   });
+});
+
+test('what is said of parameters and then moved is what is said of them where they have moved', () => {
+  const sizes = ['g', '1.35 g', 'g/2 + 1 kN/m', '(n) kN/m', '2 g - 500 N/m'];
+  const ways = [
+    'down',
+    'up',
+    'left',
+    'right across',
+    'down on plan',
+    'at 30',
+    'down between 0 and span/3',
+    'right from span/4 to span/2',
+  ];
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...sizes),
+      fc.constantFrom(...ways),
+      fc.constantFrom('a', 'b'),
+      fc.record({
+        g: fc.double({ min: 500, max: 9e3, noNaN: true }),
+        n: fc.integer({ min: 1, max: 9 }),
+        span: fc.double({ min: 4, max: 9, noNaN: true }),
+      }),
+      (size, way, member, values) => {
+        const set = (of: Model): Model =>
+          after(of, {
+            type: 'batch',
+            intents: [
+              { type: 'put', list: 'parameters', entry: { id: 'g', unit: 'kN/m', value: values.g } },
+              { type: 'put', list: 'parameters', entry: { id: 'n', value: values.n } },
+              { type: 'put', list: 'parameters', entry: { id: 'span', unit: 'm', value: values.span } },
+            ],
+          });
+        const say = (of: Model): Model => {
+          const read = readNamedPhrase(`${size} ${way}`, of, 'line');
+          if (!read.ok) throw new Error(`${size} ${way}: ${read.reason}`);
+          const intents = putPhrase(read.phrase, [{ member }], of, 'G');
+          if (typeof intents === 'string') throw new Error(`${size} ${way}: ${intents}`);
+          return after(of, { type: 'batch', intents });
+        };
+        const [moved, said] = [set(say(model)).loads, say(set(model)).loads];
+        const numbers = (value: unknown): number[] =>
+          typeof value === 'number'
+            ? [value]
+            : typeof value === 'object' && value !== null
+              ? Object.values(value).flatMap(numbers)
+              : [];
+        expect(numbers(moved)).toHaveLength(numbers(said).length);
+        numbers(moved).forEach((one, i) =>
+          expect(Math.abs(one - numbers(said)[i]!)).toBeLessThanOrEqual(1e-9 * Math.abs(one) + 1e-12),
+        );
+      },
+    ),
+    { numRuns: 200 },
+  );
 });
 
 describe('cells with parameters', () => {

@@ -7,6 +7,7 @@ export class PhraseFault extends Error {}
 
 /** A size that mentions parameters: its value, and the expression that is to be kept. */
 export interface Mentioned {
+  readonly dimension: DimensionName;
   readonly value: number;
   readonly kept: string;
 }
@@ -30,7 +31,7 @@ const NOTHING: Scope = new Map();
 export function sizeOf(text: string, { dimension, unit, what }: Size, naming?: Naming): number {
   const read = readTyped(text, dimension, unit, naming?.scope ?? NOTHING);
   if (!read.ok) throw new PhraseFault(`“${text.trim()}” is not ${what}: ${read.reason}`);
-  if (read.kept !== undefined) naming?.hear({ value: read.value, kept: read.kept });
+  if (read.kept !== undefined) naming?.hear({ dimension, value: read.value, kept: read.kept });
   return read.value;
 }
 

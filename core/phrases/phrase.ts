@@ -46,7 +46,12 @@ export interface LoadPhrase {
 /** Sizes that mention parameters, as they are and as they would be, each with its expression. */
 export interface Varied {
   readonly phrase: LoadPhrase;
-  readonly sizes: readonly { readonly value: number; readonly other: number; readonly kept: string }[];
+  readonly sizes: readonly {
+    readonly dimension: DimensionName;
+    readonly value: number;
+    readonly other: number;
+    readonly kept: string;
+  }[];
 }
 
 /** Warmer towards one side: kelvin per metre, or kelvin between the faces of the section. Below zero it is colder there. */

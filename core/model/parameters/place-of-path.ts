@@ -13,6 +13,7 @@ export function placeOfPath(path: string, model: Entity): string | undefined {
       const i = Number(count[1]);
       const list = steps.length === 1 && isKeyedList(steps[0]!) ? steps[0] : undefined;
       at = (at as unknown[])[i];
+      if (at === undefined) return undefined;
       steps.push(list ? String((at as Entity)[keyedLists[list]]) : String(i));
       left = left.slice(count[0].length);
     } else if (isObject(at) && left.startsWith('.')) {
