@@ -1,6 +1,6 @@
-import { Command, CommanderError, InvalidArgumentError, Option } from 'commander';
+import { Command, CommanderError, Option } from 'commander';
 import { publishedRules } from '@rigid-beam/core/combinations/rules/published';
-import { displacedOutcomes, MODES, MOST_MODES, MOST_NATURAL_MODES } from '@rigid-beam/core/model/analysis-settings';
+import { displacedOutcomes, MODES } from '@rigid-beam/core/model/analysis-settings';
 import { limitStates } from '@rigid-beam/core/model/categories';
 import { permanentWays } from '@rigid-beam/core/model/model';
 import { runNames } from '@rigid-beam/core/analysis/runs';
@@ -23,6 +23,7 @@ import { exitCodes } from './exit-codes';
 import { setParameters } from './input';
 import { influence, type InfluenceOptions } from './influence';
 import { matrix } from './matrix';
+import { dotCount, impactFactor, modeCount, naturalModeCount, placeCount, stationCount } from './numbers';
 import { report, type ReportOptions } from './report';
 import { section } from './section';
 import { PLACES } from '@rigid-beam/core/tables/results/lists';
@@ -366,50 +367,6 @@ for (const command of program.commands)
       [] as string[],
     );
 program.hook('preAction', (_, command) => setParameters((command.opts() as { set?: string[] }).set ?? []));
-
-function stationCount(text: string): number {
-  const count = Number(text);
-  if (!Number.isInteger(count) || count < 2 || count > 10_000)
-    throw new InvalidArgumentError('Give a whole number from 2 to 10000.');
-  return count;
-}
-
-const countUpTo =
-  (most: number) =>
-  (text: string): number => {
-    const count = Number(text);
-    if (!Number.isInteger(count) || count < 1 || count > most)
-      throw new InvalidArgumentError(`Give a whole number from 1 to ${most}.`);
-    return count;
-  };
-
-function modeCount(text: string): number {
-  return countUpTo(MOST_MODES)(text);
-}
-
-function naturalModeCount(text: string): number {
-  return countUpTo(MOST_NATURAL_MODES)(text);
-}
-
-function placeCount(text: string): number {
-  const count = Number(text);
-  if (!Number.isInteger(count) || count < PLACES.least || count > PLACES.most)
-    throw new InvalidArgumentError(`Give a whole number from ${PLACES.least} to ${PLACES.most}.`);
-  return count;
-}
-
-function dotCount(text: string): number {
-  const count = Number(text);
-  if (!Number.isInteger(count) || count < 20 || count > 1200)
-    throw new InvalidArgumentError('Give a whole number from 20 to 1200.');
-  return count;
-}
-
-function impactFactor(text: string): number {
-  const factor = Number(text);
-  if (!(factor > 0 && factor <= 10)) throw new InvalidArgumentError('Give a number greater than 0, up to 10.');
-  return factor;
-}
 
 // Who reads the output may have seen enough, as `head` does.
 process.stdout.on('error', (error: NodeJS.ErrnoException) => {

@@ -1,8 +1,8 @@
 import { writeFileSync } from 'node:fs';
 import type { Model } from '@rigid-beam/core/model/model';
 import { readRange, type Range } from '@rigid-beam/core/model/parameters/range';
-import { parseIn, unitFactor } from '@rigid-beam/core/quantities/parse';
-import { showQuantity } from '@rigid-beam/core/quantities/show';
+import { parseIn } from '@rigid-beam/core/quantities/parse';
+import { fromUnit, showQuantity } from '@rigid-beam/core/quantities/show';
 import { readMeasure, type Measure } from '@rigid-beam/core/study/measure';
 import { sought } from '@rigid-beam/core/study/seek';
 import { studied, studyRefused, valuesOver, type Study } from '@rigid-beam/core/study/study';
@@ -64,8 +64,13 @@ export const seek = (file: string, options: SeekOptions): Promise<number> =>
     if (refused !== undefined) return refuse(refused);
     const bound = parseIn(options.bound, measure.unit);
     if (!bound.ok) return refuse(`${options.bound}: ${bound.reason}`);
-    const scale = measure.unit === '' ? 1 : unitFactor(measure.unit);
-    const { tried, found, why } = sought(model, { parameter: name, range, measure, outcome, bound: bound.value * scale });
+    const { tried, found, why } = sought(model, {
+      parameter: name,
+      range,
+      measure,
+      outcome,
+      bound: fromUnit(bound.value, measure.unit),
+    });
     for (const { at, values } of tried)
       console.error(
         `Tried: ${name} = ${shown(model, name, at)}: ${values[0] === undefined ? 'no result' : showQuantity(values[0], measure.unit, 6)}`,

@@ -95,7 +95,8 @@ function alongMember(text: string, asked: { member: string; quantity: string; pl
   return { kind: 'along', member, at, quantity };
 }
 
-function placeOn(text: string, length: number): number | { readonly reason: string } {
+/** A place on a member of this length, metres from its start: `2.4m`, `40%`; or why it is none. */
+export function placeOn(text: string, length: number): number | { readonly reason: string } {
   const part = /^\s*(\d+(?:\.\d*)?|\.\d+)\s*%\s*$/u.exec(text);
   const read = part ? { ok: true as const, value: (Number(part[1]) / 100) * length } : parseQuantity(text, 'length', 'm');
   if (!read.ok) return { reason: read.reason };

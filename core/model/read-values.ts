@@ -1,5 +1,5 @@
 import { parseQuantity } from '../quantities/parse';
-import { namesIn } from '../quantities/expression';
+import { mentionsAny } from './parameters/typed';
 import { dimensionWords, type DimensionName } from '../quantities/dimension';
 import { isObject, type Entity, type Findings } from './findings';
 
@@ -27,7 +27,7 @@ export function readQuantity(
     findings.converted = true;
     const { scope } = findings;
     const parsed = parseQuantity(value, dimension, undefined, scope);
-    if (scope && namesIn(value, (word) => scope.has(word)).length > 0) findings.expressions.push({ path, text: value });
+    if (scope && mentionsAny(value, scope)) findings.expressions.push({ path, text: value });
     if (parsed.ok && Math.abs(parsed.value) < 1e100) return degrees ? (parsed.value * 180) / Math.PI : parsed.value;
     const reason = parsed.ok ? 'the number is beyond all measure' : parsed.reason;
     return findings.fault({

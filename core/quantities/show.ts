@@ -15,6 +15,9 @@ function factorOf(unit: string): number {
 /** The SI value expressed in `unit`. */
 export const inUnit = (value: number, unit: string): number => value / factorOf(unit);
 
+/** The SI value of a number in `unit`. */
+export const fromUnit = (value: number, unit: string): number => value * factorOf(unit);
+
 /**
  * A number for reading: `digits` significant digits, no trailing zeros, a true minus sign; values under 1e-9 of nothing are 0.
  * Very large and very small numbers take a power of ten.

@@ -1,5 +1,5 @@
-import type { Effect } from '../influence/effect';
-import { readEffect } from '../influence/read-effect';
+import { placeOn, readEffect } from '../influence/read-effect';
+import { freedoms, nodalForces } from '../model/freedoms';
 import type { Model } from '../model/model';
 import { displayOf, massUnit, unitOf, type DisplayUnits } from '../quantities/display';
 import { extremesOverMembers } from '../results/extremes-over-members';
@@ -26,8 +26,13 @@ export interface Measure {
   readonly unit: string;
   /** Whether critical loads of the outcome are to be found for it. */
   readonly needsBuckling?: true;
-  /** In SI; undefined where there is none. */
-  readonly read: (state: Studied) => number | undefined;
+  /** In SI; undefined where there is none, or why there is none. */
+  readonly read: (state: Studied) => number | Lacking | undefined;
+}
+
+/** Why a state has no such result. */
+export interface Lacking {
+  readonly reason: string;
 }
 
 /** A state of the model, solved. */
@@ -37,14 +42,15 @@ export interface Studied {
   readonly outcome: number;
 }
 
-export type ReadMeasure = Measure | { readonly reason: string };
+export type ReadMeasure = Measure | Lacking;
 
 /** What there is in every model, and how it is written. */
 export const plainMeasures = ['movement', 'span ratio', 'mass', 'critical'] as const;
 type PlainMeasure = (typeof plainMeasures)[number];
 
 const EXTREME = /^(?:(.+):)?([^:.@]+)\.(largest|max|min)$/u;
-const EFFECT = /^.+(?:\.[a-z]{2}|:[A-Za-z]+@.+)$/u;
+const AT_PLACE = /^(.+):([^:.@]+)@(.+)$/u;
+const AT_NODE = /^(.+)\.([a-z]{2})$/u;
 
 /** Reads what is to be followed; `space` and names are those of the model. */
 export function readMeasure(text: string, model: Model): ReadMeasure {
@@ -53,7 +59,10 @@ export function readMeasure(text: string, model: Model): ReadMeasure {
   if ((plainMeasures as readonly string[]).includes(asked)) return plain(asked as PlainMeasure, display);
   const [, member, symbol, way] = EXTREME.exec(asked) ?? [];
   if (symbol !== undefined) return extreme(asked, { member, symbol, way: way as Way }, model, display);
-  if (EFFECT.test(asked)) return effect(asked, display);
+  const [, on, force, place] = AT_PLACE.exec(asked) ?? [];
+  if (on !== undefined) return atPlace(asked, { member: on, symbol: force!, place: place! }, model, display);
+  const [, node, component] = AT_NODE.exec(asked) ?? [];
+  if (node !== undefined) return atNode(asked, { node, component: component! }, model, display);
   return { reason: WORDS.unreadable(asked) };
 }
 
@@ -115,11 +124,8 @@ interface AskedExtreme {
 }
 
 function extreme(text: string, { member, symbol, way }: AskedExtreme, model: Model, display: DisplayUnits): ReadMeasure {
-  const there = (Object.keys(quantityTable) as Quantity[]).filter((one) => model.space === 'space' || quantityTable[one].inPlane);
-  const symbols = there.map((one) => symbolOf(model.space, one, display));
-  const quantity = there.find((_, i) => symbols[i] === symbol) ?? there.find((one) => one === symbol);
-  if (!quantity) return { reason: WORDS.noQuantity(symbol, symbols.join(', ')) };
-  if (member !== undefined && model.members.every(({ id }) => id !== member)) return { reason: WORDS.noMember(member) };
+  const quantity = quantityCalled(symbol, member, model, display);
+  if (typeof quantity !== 'string') return quantity;
   return {
     text,
     words: WORDS.extreme(way, symbolOf(model.space, quantity, display), member),
@@ -135,41 +141,67 @@ function extreme(text: string, { member, symbol, way }: AskedExtreme, model: Mod
   };
 }
 
-/** A reaction, a movement, or what a member feels at a place. */
-function effect(text: string, display: DisplayUnits): Measure {
+/** A quantity by its symbol as the reader has it, or by its own name; why there is none, or no such member. */
+function quantityCalled(symbol: string, member: string | undefined, model: Model, display: DisplayUnits): Quantity | Lacking {
+  const there = (Object.keys(quantityTable) as Quantity[]).filter((one) => model.space === 'space' || quantityTable[one].inPlane);
+  const symbols = there.map((one) => symbolOf(model.space, one, display));
+  const quantity = there.find((_, i) => symbols[i] === symbol) ?? there.find((one) => one === symbol);
+  if (!quantity) return { reason: WORDS.noQuantity(symbol, symbols.join(', ')) };
+  if (member !== undefined && model.members.every(({ id }) => id !== member)) return { reason: WORDS.noMember(member) };
+  return quantity;
+}
+
+interface AskedPlace {
+  readonly member: string;
+  readonly symbol: string;
+  readonly place: string;
+}
+
+/** What a member feels at a place, which is looked for in each state anew: its length may follow the parameter. */
+function atPlace(text: string, { member, symbol, place }: AskedPlace, model: Model, display: DisplayUnits): ReadMeasure {
+  const quantity = quantityCalled(symbol, member, model, display);
+  if (typeof quantity !== 'string') return quantity;
   return {
     text,
-    words: text,
-    unit: unitOfEffect(text, display),
-    read: (state) => {
-      const found = readEffect(text, state.model, state.solution.structure);
-      return 'kind' in found ? valueOf(found, state) : undefined;
+    words: WORDS.atPlace(symbolOf(model.space, quantity, display), member, place),
+    unit: unitOfQuantity(quantity, display),
+    read: ({ solution, outcome }) => {
+      const { names, lengths } = solution.structure;
+      const m = names.members.indexOf(member);
+      if (m < 0) return { reason: WORDS.noMember(member) };
+      const at = placeOn(place, lengths[m]!);
+      if (typeof at !== 'number') return at;
+      const range = rangeAt(solution, outcome, m, quantity, at);
+      return range && strongest(range);
     },
   };
 }
 
-function unitOfEffect(text: string, display: DisplayUnits): string {
-  const quantity = /:([A-Za-z]+)@/u.exec(text)?.[1];
-  if (quantity !== undefined) return Object.hasOwn(quantityTable, quantity) ? unitOfQuantity(quantity as Quantity, display) : '';
-  const kind = text.at(-2);
-  return kind === 'f'
-    ? display.force
-    : kind === 'm'
-      ? display.moment
-      : kind === 'r'
-        ? unitOf('angle', display)
-        : display.deflection;
+/** A reaction or a movement of a node. */
+function atNode(
+  text: string,
+  { node, component }: { readonly node: string; readonly component: string },
+  model: Model,
+  display: DisplayUnits,
+): ReadMeasure {
+  if (model.nodes.every(({ id }) => id !== node)) return { reason: WORDS.noNode(node) };
+  const isReaction = nodalForces.some((one) => one === component);
+  if (!isReaction && !freedoms.some((one) => one === component)) return { reason: WORDS.unreadable(text) };
+  const turns = component.startsWith('m') || component.startsWith('r');
+  return {
+    text,
+    words: isReaction ? WORDS.reaction(component, node) : WORDS.movement(component, node),
+    unit: isReaction ? (turns ? display.moment : display.force) : turns ? unitOf('angle', display) : display.deflection,
+    read: (state) => {
+      const found = readEffect(text, state.model, state.solution.structure);
+      if (!('kind' in found)) return { reason: found.message };
+      if (found.kind === 'along') return undefined;
+      const key = found.kind === 'reaction' ? 'reactions' : 'displacements';
+      return strongest(nodalRange(state.solution, state.outcome, key, FREEDOMS * found.node + found.component));
+    },
+  };
 }
 
 /** Of a range the value that is the greater, whatever its sign. */
 const strongest = ({ max, min }: { readonly max: number; readonly min: number }): number =>
   Math.abs(max) >= Math.abs(min) ? max : min;
-
-function valueOf(found: Effect, { solution, outcome }: Studied): number | undefined {
-  if (found.kind === 'along') {
-    const range = rangeAt(solution, outcome, found.member, found.quantity, found.at);
-    return range && strongest(range);
-  }
-  const key = found.kind === 'reaction' ? 'reactions' : 'displacements';
-  return strongest(nodalRange(solution, outcome, key, FREEDOMS * found.node + found.component));
-}

@@ -31,9 +31,10 @@ export const MOST_STEPS = 2000;
 export function valuesOver(range: Range, about = 40): number[] {
   const step = stepOfRange(range, about);
   const count = Math.floor((range.to - range.from) / step + 1e-9);
-  // Bounded before anything is made of it; whoever asks is told.
-  if (!(count < MOST_STEPS)) return Array.from({ length: MOST_STEPS + 1 }, () => range.from);
-  const values = Array.from({ length: count + 1 }, (_, i) => Number((range.from + i * step).toPrecision(12)));
+  // Bounded before anything is made of it; whoever asks is told that it is too much.
+  const values = Array.from({ length: Math.min(count, MOST_STEPS) + 1 }, (_, i) =>
+    Number((range.from + i * step).toPrecision(12)),
+  );
   if (values.at(-1)! < range.to - 1e-9 * Math.abs(step)) values.push(range.to);
   return values;
 }
@@ -100,7 +101,12 @@ export class Stepper {
       };
     const index = solution.outcomes.findIndex(({ id }) => id === outcome);
     if (index < 0) return { values: none, why: WORDS.unread };
-    return { values: measures.map(({ read }) => read({ model, solution, outcome: index })) };
+    const read = measures.map((one) => one.read({ model, solution, outcome: index }) ?? { reason: WORDS.unread });
+    const lacking = read.find((one) => typeof one !== 'number');
+    return {
+      values: read.map((one) => (typeof one === 'number' ? one : undefined)),
+      ...(lacking !== undefined && { why: lacking.reason }),
+    };
   }
 
   close(): void {

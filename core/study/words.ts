@@ -4,6 +4,10 @@ export const study = {
     `“${text}” is no result that can be followed: write Mz.max, N.min or V.largest, of one member as b:Mz.max, at a place as b:Mz@2.4m, a reaction as 3.fy, a movement as 3.uy, or movement, span ratio, mass, critical`,
   noQuantity: (symbol: string, there: string): string => `There is no quantity “${symbol}” here: there are ${there}`,
   noMember: (id: string): string => `There is no member “${id}”`,
+  noNode: (id: string): string => `There is no node “${id}”`,
+  atPlace: (symbol: string, member: string, place: string): string => `${symbol} in ${member} at ${place}`,
+  reaction: (component: string, node: string): string => `Reaction ${component} at ${node}`,
+  movement: (component: string, node: string): string => `Movement ${component} of ${node}`,
   noParameter: (name: string, known: string): string =>
     known === '' ? 'The model has no parameters' : `There is no parameter “${name}”: ${known}`,
   noOutcome: (id: string, known: string): string => `There is no case or combination “${id}”. Choose one of ${known}`,

@@ -7,8 +7,7 @@ import { hangingOn, ofFormulas } from '@rigid-beam/core/model/parameters/hanging
 import { unfitName } from '@rigid-beam/core/model/parameters/names';
 import { rangeText, readRange, stepOfRange } from '@rigid-beam/core/model/parameters/range';
 import { setting, settingTyped } from '@rigid-beam/core/model/parameters/set-parameters';
-import { inUnit, showQuantity } from '@rigid-beam/core/quantities/show';
-import { unitFactor } from '@rigid-beam/core/quantities/parse';
+import { fromUnit, inUnit, showQuantity } from '@rigid-beam/core/quantities/show';
 import { useContext, useState } from 'react';
 import styled from 'styled-components';
 import { useEditor, useEditorState } from '../editor/use-editor';
@@ -18,6 +17,7 @@ import { NameField } from '../ui/NameField';
 import { Slider } from '../ui/Slider';
 import { SteppingContext } from '../ui/stepping';
 import { TextLine } from '../ui/TextLine';
+import { Trouble } from './Trouble';
 import { parameters as WORDS } from './words';
 
 const Rows = styled(Scroll)`
@@ -176,9 +176,8 @@ function Moving({ parameter }: { readonly parameter: Parameter }) {
   const [moved, setMoved] = useState<number>();
   const { id, from, to, value, unit = '' } = parameter;
   if (from === undefined || to === undefined) return <span />;
-  const scale = unit === '' ? 1 : unitFactor(unit);
   const step = stepOfRange(parameter as Parameter & { from: number; to: number }, 200);
-  const si = (shown: number): number => Number((shown * scale).toPrecision(12));
+  const si = (shown: number): number => Number(fromUnit(shown, unit).toPrecision(12));
   const change = (shown: number) => setting(editor.state.model, parameter, si(shown));
   return (
     <Slid
@@ -231,11 +230,7 @@ function Adding() {
         <Button onPress={() => add(value)} isDisabled={name === '' || value === ''}>
           {WORDS.add}
         </Button>
-        {trouble !== undefined && (
-          <FieldNote data-fault role="alert">
-            {trouble}
-          </FieldNote>
-        )}
+        <Trouble words={trouble} />
       </div>
     </Row>
   );

@@ -1,40 +1,31 @@
 'use client';
 
-import { setting } from '@rigid-beam/core/model/parameters/set-parameters';
-import { parseIn, unitFactor } from '@rigid-beam/core/quantities/parse';
-import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
+import { parseIn } from '@rigid-beam/core/quantities/parse';
+import { fromUnit, inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { readMeasure } from '@rigid-beam/core/study/measure';
 import type { Sought } from '@rigid-beam/core/study/seek';
 import { studyRefused } from '@rigid-beam/core/study/study';
-import { useEffect, useMemo, useRef, useState } from 'react';
-import { useEditor, useEditorState } from '../editor/use-editor';
-import { Button, FieldNote, Hint, PanelSubtitle } from '../ui/controls';
+import { useEffect, useRef, useState } from 'react';
+import { Button, Hint, PanelSubtitle } from '../ui/controls';
 import { Table } from '../ui/Table';
 import { TextLine } from '../ui/TextLine';
-import { ParameterChoice, rangeAsked, ResultChoice, type AskedParameter } from './AskedFields';
+import { ParameterChoice, rangeAsked, ResultChoice } from './AskedFields';
 import { seekOf, type UnderWay } from './study-client';
-import { freeParameters, Parts } from './StudyPart';
-import { parameters as PARAMETERS, study as WORDS } from './words';
+import { Parts } from './Parts';
+import { Trouble } from './Trouble';
+import { useAsked } from './use-asked';
+import { study as WORDS, titled } from './words';
 
 /** At which value of a parameter a result reaches a bound; it is taken only when somebody says so. */
 export function SeekPart() {
-  const editor = useEditor();
-  const model = useEditorState((state) => state.model);
-  const outcome = useEditorState(
-    ({ acting, model: { cases, combinations } }) => acting ?? (cases[0] ?? combinations[0])?.id ?? '',
-  );
-  const free = useMemo(() => freeParameters(model), [model]);
-  const [typed, setTyped] = useState<AskedParameter>();
-  const [result, setResult] = useState('movement');
+  const { model, outcome, free, asked, setAsked, parameter, result, setResult, go } = useAsked();
   const [bound, setBound] = useState('');
   const [found, setFound] = useState<Sought>();
   const [trouble, setTrouble] = useState<string>();
   const underWay = useRef<UnderWay<Sought>>(undefined);
   useEffect(() => () => underWay.current?.end(), []);
   // What was found is of the model as it was asked.
-  useEffect(() => setFound(undefined), [model, outcome, result, typed]);
-  const asked = free.some(({ id }) => id === typed?.name) ? typed! : free[0] && { name: free[0].id };
-  const parameter = free.find(({ id }) => id === asked?.name);
+  useEffect(() => setFound(undefined), [model, outcome, result, asked]);
   if (!parameter || !asked) return <Parts><Hint>{WORDS.none}</Hint></Parts>; // oxfmt-ignore
   const { unit = '' } = parameter;
   const measure = readMeasure(result, model);
@@ -47,8 +38,13 @@ export function SeekPart() {
     setFound(undefined);
     if (refused !== undefined) return;
     underWay.current?.end();
-    const scale = measure.unit === '' ? 1 : unitFactor(measure.unit);
-    const one = seekOf(model, { parameter: parameter.id, range, measure: measure.text, outcome, bound: read.value * scale });
+    const one = seekOf(model, {
+      parameter: parameter.id,
+      range,
+      measure: measure.text,
+      outcome,
+      bound: fromUnit(read.value, measure.unit),
+    });
     underWay.current = one;
     one.result.then(
       (sought) => underWay.current === one && setFound(sought),
@@ -59,7 +55,7 @@ export function SeekPart() {
   return (
     <Parts>
       <div>
-        <ParameterChoice label={WORDS.parameter} rangeLabel={WORDS.over} asked={asked} parameters={free} onChange={setTyped} />
+        <ParameterChoice label={WORDS.parameter} rangeLabel={WORDS.over} asked={asked} parameters={free} onChange={setAsked} />
         <ResultChoice value={result} onChange={setResult} />
         <TextLine
           label={WORDS.bound('reason' in measure ? '' : measure.unit)}
@@ -76,41 +72,24 @@ export function SeekPart() {
         <Button onPress={() => seek(bound)} isDisabled={bound === ''}>
           {WORDS.seekIt}
         </Button>
-        {trouble !== undefined && (
-          <FieldNote data-fault role="alert">
-            {trouble}
-          </FieldNote>
-        )}
+        <Trouble words={trouble} />
       </div>
       <div>
         {found?.found !== undefined && (
           <>
             <PanelSubtitle role="status">{WORDS.found(parameter.id, shown(found.found))}</PanelSubtitle>
-            <Button
-              onPress={() =>
-                editor.edit(
-                  setting(editor.state.model, parameter, found.found!),
-                  PARAMETERS.set(parameter.id, shown(found.found!)),
-                )
-              }
-            >
-              {WORDS.keep}
-            </Button>
+            <Button onPress={() => go(parameter, found.found!)}>{WORDS.keep}</Button>
           </>
         )}
-        {found?.why !== undefined && (
-          <FieldNote data-fault role="alert">
-            {found.why}
-          </FieldNote>
-        )}
+        <Trouble words={found?.why} />
         {found && !('reason' in measure) && (
           <>
             <Hint>{WORDS.tried(found.tried.length)}</Hint>
             <Table>
               <thead>
                 <tr>
-                  <th>{unit === '' ? parameter.id : `${parameter.id} (${unit})`}</th>
-                  <th>{measure.unit === '' ? measure.words : `${measure.words} (${measure.unit})`}</th>
+                  <th>{titled(parameter.id, unit)}</th>
+                  <th>{titled(measure.words, measure.unit)}</th>
                 </tr>
               </thead>
               <tbody>

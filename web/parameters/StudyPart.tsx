@@ -1,16 +1,11 @@
 'use client';
 
-import { setting } from '@rigid-beam/core/model/parameters/set-parameters';
-import { parameterPlace } from '@rigid-beam/core/model/parameters/evaluate';
 import type { Model, Parameter } from '@rigid-beam/core/model/model';
-import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
-import { unitFactor } from '@rigid-beam/core/quantities/parse';
+import { fromUnit, inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { readMeasure } from '@rigid-beam/core/study/measure';
 import { studyRefused, valuesOver, type Study, type StudyPoint } from '@rigid-beam/core/study/study';
 import { studyTable } from '@rigid-beam/core/study/study-table';
 import { useEffect, useMemo, useState } from 'react';
-import styled from 'styled-components';
-import { useEditor, useEditorState } from '../editor/use-editor';
 import { Button, FieldNote, Hint, TextButton } from '../ui/controls';
 import { CopyTable } from '../ui/CopyTable';
 import { SaveTable } from '../ui/SaveTable';
@@ -18,52 +13,25 @@ import { Table } from '../ui/Table';
 import { ParameterChoice, rangeAsked, ResultChoice, type AskedParameter } from './AskedFields';
 import { StudyChart, type Curve } from './StudyChart';
 import { studyOf } from './study-client';
-import { parameters as PARAMETERS, study as WORDS } from './words';
-
-export const Parts = styled.div`
-  display: grid;
-  grid-template-columns: 13rem minmax(0, 1fr) 14rem;
-  gap: 0.8rem;
-  min-height: 0;
-  padding: 0.5rem 0.8rem;
-  background: var(--paper);
-  > * {
-    min-height: 0;
-    overflow: auto;
-  }
-`;
+import { Parts } from './Parts';
+import { useAsked } from './use-asked';
+import { study as WORDS, titled } from './words';
 
 /** Curves of a family are few: more would not be told apart. */
 const FAMILY = 5;
 
 /** What becomes of a result while a parameter goes over its range; a press on the curve, or a value beside it, goes there. */
 export function StudyPart() {
-  const editor = useEditor();
-  const model = useEditorState((state) => state.model);
-  const outcome = useEditorState(
-    ({ acting, model: { cases, combinations } }) => acting ?? (cases[0] ?? combinations[0])?.id ?? '',
-  );
-  const free = useMemo(() => freeParameters(model), [model]);
-  const [typed, setTyped] = useState<AskedParameter>();
+  const { model, outcome, free, asked, setAsked, parameter, result, setResult, go: goTo } = useAsked();
   const [second, setSecond] = useState<AskedParameter>();
-  const [result, setResult] = useState('movement');
-  const asked = useMemo(
-    () => (free.some(({ id }) => id === typed?.name) ? typed! : free[0] && { name: free[0].id }),
-    [free, typed],
-  );
-  const parameter = free.find(({ id }) => id === asked?.name);
   const study = useMemo(() => studyAsked(model, { asked, second, result, outcome }), [model, asked, second, result, outcome]);
   const { points, isDone, trouble, giveUp } = useStudied(model, typeof study === 'string' ? undefined : study);
   if (!parameter || !asked) return <Parts><Hint>{WORDS.none}</Hint></Parts>; // oxfmt-ignore
-  const go = (value: number): void =>
-    void editor.edit(
-      setting(editor.state.model, parameter, value),
-      PARAMETERS.set(parameter.id, showQuantity(value, parameter.unit ?? '', 6)),
-    );
+  const go = (value: number): void => goTo(parameter, value);
   return (
     <Parts>
       <div>
-        <ParameterChoice label={WORDS.parameter} rangeLabel={WORDS.over} asked={asked} parameters={free} onChange={setTyped} />
+        <ParameterChoice label={WORDS.parameter} rangeLabel={WORDS.over} asked={asked} parameters={free} onChange={setAsked} />
         <ParameterChoice
           label={WORDS.family}
           rangeLabel={WORDS.familyOver}
@@ -93,12 +61,6 @@ export function StudyPart() {
     </Parts>
   );
 }
-
-/** Those that no expression gives. */
-export const freeParameters = ({ parameters = [], formulas = [] }: Model): readonly Parameter[] => {
-  const given = new Set(formulas.map(({ of }) => of));
-  return parameters.filter(({ id }) => !given.has(parameterPlace(id)));
-};
 
 interface Choices {
   readonly asked: AskedParameter | undefined;
@@ -188,16 +150,9 @@ function Drawn({ study, points, parameter, model, go }: DrawnProps) {
       curves={curves}
       now={study.family ? undefined : now}
       label={WORDS.chart(measure!.words, parameter.id)}
-      xTitle={unit === '' ? parameter.id : `${parameter.id} (${unit})`}
-      yTitle={measure!.unit === '' ? measure!.words : `${measure!.words} (${measure!.unit})`}
-      onPress={(x) =>
-        go(
-          snapped(
-            x,
-            study.values.map((value) => inUnit(value, unit)),
-          ) * (unit === '' ? 1 : unitFactor(unit)),
-        )
-      }
+      xTitle={titled(parameter.id, unit)}
+      yTitle={titled(measure!.words, measure!.unit)}
+      onPress={(x) => go(nearest(fromUnit(x, unit), study.values))}
     />
   );
 }
@@ -213,9 +168,9 @@ function presentOf([curve]: readonly Curve[], x: number): { x: number; y: number
   return { x, y: before.y + t * (after.y - before.y) };
 }
 
-/** The step that lies next to a place. */
-const snapped = (x: number, values: readonly number[]): number =>
-  Number(values.reduce((best, one) => (Math.abs(one - x) < Math.abs(best - x) ? one : best)).toPrecision(12));
+/** The step that lies next to a value. */
+const nearest = (value: number, values: readonly number[]): number =>
+  values.reduce((best, one) => (Math.abs(one - value) < Math.abs(best - value) ? one : best));
 
 function Read({ study, points, parameter, model, go }: DrawnProps) {
   const { unit = '' } = parameter;
@@ -234,8 +189,8 @@ function Read({ study, points, parameter, model, go }: DrawnProps) {
         <Table>
           <thead>
             <tr>
-              <th>{unit === '' ? parameter.id : `${parameter.id} (${unit})`}</th>
-              <th>{measure!.unit === '' ? measure!.words : `${measure!.words} (${measure!.unit})`}</th>
+              <th>{titled(parameter.id, unit)}</th>
+              <th>{titled(measure!.words, measure!.unit)}</th>
             </tr>
           </thead>
           <tbody>

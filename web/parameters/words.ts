@@ -24,6 +24,9 @@ export const parameters = {
   taken: (name: string): string => `There is a parameter “${name}” already.`,
 };
 
+/** What stands over a column or an axis. */
+export const titled = (name: string, unit: string): string => (unit === '' ? name : `${name} (${unit})`);
+
 export const study = {
   values: 'Values',
   study: 'Study',

@@ -163,9 +163,7 @@ export const CommandField = memo(function CommandField({ sheet }: { readonly she
     if (!sheet || !isWaiting.current) return;
     isWaiting.current = false;
     enter();
-    // Only the sheet that has come is waited for.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [sheet]);
+  });
   /** Before the list hears of a key: Enter without a choice from the list follows the rules of typed commands. */
   const onKey = (event: KeyboardEvent): void => {
     const isChosen = field.current?.hasAttribute('aria-activedescendant') === true;

@@ -161,6 +161,69 @@ describe('a model with parameters', () => {
     expect(faults({ ...rib, parameters: [...rib.parameters, ...many] })[0]).toMatch(/too many parameters: at most 200 fit/);
   });
 
+  test.each<[object, RegExp]>([
+    [{ id: 'width', value: '12', unit: 'mm' }, /a unit is missing, such as mm/],
+    [{ id: 'width', value: '12 kN', unit: 'm' }, /its unit is not one for m/],
+    [{ id: 'width', value: '12 m', from: '2 kN' }, /its unit is not one for m/],
+    [{ id: 'width', value: 12, from: '2 m' }, /its unit is not one for a plain number/],
+    [{ id: 'width', value: '12 m', from: '9' }, /a unit is missing, such as m/],
+    [{ id: 'width', value: 'span', unit: 'kN' }, /its unit is not that of a force/],
+    [{ id: 'width', value: '12 m', step: '0 m' }, /step of “width” is not greater than 0/],
+    [{ id: 'width', value: '12 m', from: '14 m', to: '13 m' }, /ends before it begins/],
+    [{ id: 'width', value: '12 m +' }, /ends too early/],
+  ])('is refused where a parameter says what cannot be: %j', (parameter, words) => {
+    expect(faults({ ...rib, parameters: [...rib.parameters, parameter] }).join('\n')).toMatch(words);
+  });
+
+  test.each<[object, object]>([
+    [
+      { id: 'width', value: '1.2e1 m' },
+      { value: 12, unit: 'm' },
+    ],
+    [
+      { id: 'width', value: '−3 cm' },
+      { value: -0.03, unit: 'cm' },
+    ],
+    [
+      { id: 'width', value: '3*4 m + 20 cm' },
+      { value: 12.2, unit: 'm' },
+    ],
+    [
+      { id: 'width', value: 'span*rise', unit: 'cm2' },
+      { value: 28.8, unit: 'cm2' },
+    ],
+    [
+      { id: 'width', value: 'span*g' },
+      { value: 30000, unit: 'N' },
+    ],
+    [
+      { id: 'width', value: 'span^5' },
+      { value: 248832, unit: 'm^5' },
+    ],
+    [{ id: 'width', value: 'span/rise' }, { value: 5 }],
+    [
+      { id: 'width', value: '30 deg', to: '1 rad' },
+      { value: Math.PI / 6, unit: 'deg', to: 1 },
+    ],
+  ])('reads %j', (parameter, read) => {
+    const found = checkModel({ ...rib, parameters: [...rib.parameters, parameter] }).model?.parameters!.at(-1);
+    const { value, ...rest } = read as { value: number };
+    expect(found).toMatchObject(rest);
+    expect(found!.value).toBeCloseTo(value, 9);
+    expect('unit' in found!).toBe('unit' in read);
+  });
+
+  test('refuses an expression beside what is no number, or nothing', () => {
+    const file = JSON.parse(JSON.stringify(model)) as { formulas: object[]; supports: object[] };
+    const beside = (of: string, is: string): string[] => faults({ ...file, formulas: [...file.formulas, { of, is }] });
+    expect(beside('supports/1/ux', 'g')[0]).toMatch(/support at node 1, ux is fixed, but “g” gives 2500/);
+    expect(beside('nodes/1/z', 'rise')[0]).toMatch(/node 1, z is not given, but “rise” gives 2.4/);
+    expect(beside('members/a/start', 'rise')[0]).toMatch(/no number at this place/);
+    expect(beside('parameters/span/from', 'rise')[0]).toMatch(/no number at this place/);
+    expect(beside('formulas/nodes~13~1x/is', 'rise')[0]).toMatch(/no number at this place/);
+    expect(beside('nodes/ridge/x', 'span/2')[0]).toMatch(/already/);
+  });
+
   test('refuses a file that says two things', () => {
     const file = JSON.parse(JSON.stringify(model)) as { nodes: { x: number }[] };
     file.nodes[1]!.x = 7;

@@ -1,7 +1,7 @@
 import { sameDimension } from '../../quantities/dimension';
 import { readExpression } from '../../quantities/expression';
 import { ParseFault, parseFault } from '../../quantities/parse-fault';
-import { inUnit, showNumber } from '../../quantities/show';
+import { fromUnit, inUnit, showNumber } from '../../quantities/show';
 import type { Parameter } from '../model';
 import { dimensionOfUnit } from './evaluate';
 
@@ -13,25 +13,30 @@ export interface Range {
 }
 export type ReadRange = { readonly ok: true; readonly range: Range } | { readonly ok: false; readonly reason: string };
 
-/** Reads `6 to 18 m by 0.5 m`, or as a command has it `6m..18m/0.5m`; a number without a unit has that of the parameter. */
+/** Reads `6 to 18 m by 0.5`, or as a command has it `6m..18m/0.5m`: a number without a unit has that of the end of the range, or else of the parameter. */
 export function readRange(text: string, { unit = '' }: Pick<Parameter, 'unit'>): ReadRange {
   const parts = /^\s*(.+?)\s*(?:\bto\b|\.\.)\s*(.+?)\s*(?:(?:\bby\b|\/)\s*(.+?)\s*)?$/u.exec(text);
   if (!parts) return { ok: false, reason: `a range goes from one value to another: 2 to 5 by 0.25, in ${unit || 'numbers'}` };
   try {
-    const [from, to, step] = parts.slice(1).map((part) => (part === undefined ? undefined : amount(part, unit)));
-    if (!(from! < to!)) throw parseFault('it ends before it begins');
+    // `300 to 400 cm`: the unit stands for both.
+    const shared = /^[-+−]?[\d.]+(?:e[-+]?\d+)?\s*([^\d\s.+*/·×−-].*)$/iu.exec(parts[2]!)?.[1] ?? unit;
+    const read = (part: string): number => amount(part, { unit, shared });
+    const to = read(parts[2]!);
+    const from = read(parts[1]!);
+    const step = parts[3] === undefined ? undefined : read(parts[3]);
+    if (!(from < to)) throw parseFault('it ends before it begins');
     if (step !== undefined && !(step > 0)) throw parseFault('its step is greater than 0');
-    return { ok: true, range: { from: from!, to: to!, ...(step !== undefined && { step }) } };
+    return { ok: true, range: { from, to, ...(step !== undefined && { step }) } };
   } catch (fault) {
     if (fault instanceof ParseFault) return { ok: false, reason: fault.message };
     throw fault;
   }
 }
 
-/** A number in SI, or in the unit where it has none of its own. */
-function amount(text: string, unit: string): number {
+/** A number in SI, of the dimension of the unit; in the one that is shared where it has none of its own. */
+function amount(text: string, { unit, shared }: { readonly unit: string; readonly shared: string }): number {
   const { value, dimension, hasUnit } = readExpression(text);
-  if (!hasUnit) return unit === '' ? value : value * readExpression(unit).value;
+  if (!hasUnit) return fromUnit(value, shared);
   if (!sameDimension(dimension, dimensionOfUnit(unit)!))
     throw parseFault(`${text.trim()}: its unit is not one for ${unit || 'a plain number'}`);
   return value;

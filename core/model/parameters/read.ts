@@ -28,8 +28,10 @@ export function readParameters({ parameters, formulas }: Entity, findings: Findi
     for (const key of NUMBERS) {
       const text = one[key];
       if (typeof text !== 'string') continue;
-      if (key === 'value' && namesIn(text, isName).length > 0) own.push({ of: parameterPlace(String(one.id)), is: text });
-      else readNumber(entry, key, text, (reason) => tellBad(findings, `parameters[${i}].${key}`, text, reason));
+      if (key === 'value' && namesIn(text, isName).length > 0) {
+        own.push({ of: parameterPlace(String(one.id)), is: text });
+        delete entry.value;
+      } else readNumber(entry, key, text, (reason) => tellBad(findings, `parameters[${i}].${key}`, text, reason));
     }
     return entry;
   });
@@ -40,12 +42,19 @@ export function readParameters({ parameters, formulas }: Entity, findings: Findi
   return { entries: isAsWritten ? parameters : entries, formulas: own, scope };
 }
 
+/** A text as a number in SI: of the dimension that the parameter has, which the first unit tells where none is given. */
 function readNumber(entry: Entity, key: string, text: string, tell: (reason: string) => void): void {
   entry[key] = 0;
   try {
     const read = readExpression(text);
+    const isOpen = entry.unit === undefined && (key === 'value' || entry.value === undefined);
+    const wanted = isOpen ? read.dimension : dimensionOfUnit(typeof entry.unit === 'string' ? entry.unit : undefined);
+    if (wanted && !read.hasUnit && !sameDimension(wanted, dimensions.number))
+      return tell(`a unit is missing, such as ${String(entry.unit)}`);
+    if (wanted && !sameDimension(wanted, read.dimension))
+      return tell(`its unit is not one for ${String(entry.unit ?? 'a plain number')}`);
     entry[key] = read.value;
-    if (entry.unit === undefined && read.hasUnit) entry.unit = unitBehind(text, read);
+    if (isOpen && !isPlain(read)) entry.unit = unitBehind(text, read);
   } catch (fault) {
     if (!(fault instanceof ParseFault)) throw fault;
     tell(fault.message);
@@ -67,13 +76,15 @@ function settle(entries: readonly Entity[], own: readonly Formula[], all: readon
       if (!read) continue;
       pending.delete(place);
       entry.value = read.value;
-      if (entry.unit === undefined && read.hasUnit) entry.unit = unitLike(text!, read, given) ?? unitFor(read.dimension);
+      if (entry.unit === undefined && !isPlain(read)) entry.unit = unitLike(text!, read, given) ?? unitFor(read.dimension);
       isSettled = true;
     }
     if (!isSettled) return scope;
   }
 }
 
+/** Whether it has no unit, or none that is left: a length over a length. */
+const isPlain = ({ dimension }: Quantity): boolean => sameDimension(dimension, dimensions.number);
 const isFormula = (one: unknown): one is Formula => isObject(one) && typeof one.of === 'string' && typeof one.is === 'string';
 const isParameter = (entry: Entity): entry is Entity & Parameter =>
   typeof entry.id === 'string' && typeof entry.value === 'number' && (entry.unit === undefined || typeof entry.unit === 'string');

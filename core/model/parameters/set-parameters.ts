@@ -1,13 +1,14 @@
 import { sameDimension } from '../../quantities/dimension';
-import { namesIn, readExpression } from '../../quantities/expression';
+import { readExpression } from '../../quantities/expression';
 import { ParseFault } from '../../quantities/parse-fault';
-import { unitFactor } from '../../quantities/parse';
+import { fromUnit } from '../../quantities/show';
 import type { Checked } from '../check';
 import { applyIntent } from '../edits/apply-intent';
 import type { IntentOf } from '../edits/intent';
 import type { Model, Parameter } from '../model';
 import { fault } from '../notice';
 import { dimensionOfUnit, namedBy, parameterPlace } from './evaluate';
+import { keptText, mentionsAny } from './typed';
 
 type Put = IntentOf<'put'>;
 type Change = Put | IntentOf<'remove'>;
@@ -39,11 +40,9 @@ export function settingTyped(model: Model, name: string, text: string): Setting 
     const { unit = '' } = parameter;
     if (!isBare && !sameDimension(read.dimension, dimensionOfUnit(unit)!))
       return { ok: false, reason: `${name} = ${text}: its unit is not one for ${unit === '' ? 'a plain number' : unit}` };
-    if (namesIn(text, (word) => scope.has(word)).length > 0) {
-      const is = isBare && unit !== '' ? `(${text.trim()}) ${unit}` : text.trim();
-      return { ok: true, intents: [{ type: 'put', list: 'formulas', entry: { of, is } }] };
-    }
-    const value = isBare && unit !== '' ? read.value * unitFactor(unit) : read.value;
+    if (mentionsAny(text, scope))
+      return { ok: true, intents: [{ type: 'put', list: 'formulas', entry: { of, is: keptText(text, isBare ? unit : '') } }] };
+    const value = isBare ? fromUnit(read.value, unit) : read.value;
     return {
       ok: true,
       intents: [setting(model, parameter, value)].flatMap((one) => (one.type === 'batch' ? (one.intents as Change[]) : [one])),

@@ -44,12 +44,12 @@ export function checkParameters(context: RuleContext): void {
         subjects: [placeSaid(context.model, of)],
       });
     const stands = valueAt(held);
-    if (typeof stands !== 'number' || isSameNumber(stands, value.value)) return;
+    if (typeof stands === 'number' && isSameNumber(stands, value.value)) return;
     context.findings.fault({
       code: 'stale-expression',
       path,
       value: is,
-      what: `${placeSaid(context.model, of)} is ${stands}, but “${is}” gives ${value.value}`,
+      what: `${placeSaid(context.model, of)} is ${stands === undefined ? 'not given' : String(stands)}, but “${is}” gives ${value.value}`,
       expected: 'the number that the expression gives',
       remedy: 'Write one of the two',
       subjects: [placeSaid(context.model, of)],

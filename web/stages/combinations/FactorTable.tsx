@@ -7,7 +7,7 @@ import { byHand } from '@rigid-beam/core/combinations/generate/difference';
 import { limitStates, limitStateTable } from '@rigid-beam/core/model/categories';
 import type { CaseColour, Combination, EnvelopeCombination, Model, SumCombination } from '@rigid-beam/core/model/model';
 import { placeText } from '@rigid-beam/core/model/parameters/place';
-import { namesIn } from '@rigid-beam/core/quantities/expression';
+import { mentionsAny } from '@rigid-beam/core/model/parameters/typed';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
 import { showNumber } from '@rigid-beam/core/quantities/show';
 import { useEditor } from '../../editor/use-editor';
@@ -279,8 +279,7 @@ function Cell({ sum, caseId, onPut, onKey, onFault }: CellProps) {
     }
     const parsed = parseQuantity(draft, 'number', undefined, scope);
     if (!parsed.ok) return end(COMBINE.notFactor(caseId, sum.id, parsed.reason));
-    if (namesIn(draft, (word) => scope.has(word)).length === 0)
-      onPut({ ...sum, factors: { ...sum.factors, [caseId]: parsed.value } });
+    if (!mentionsAny(draft, scope)) onPut({ ...sum, factors: { ...sum.factors, [caseId]: parsed.value } });
     else express(place, draft.trim());
     end();
   };
