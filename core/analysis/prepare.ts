@@ -79,6 +79,7 @@ function sameStiffness(a: Structure, b: Structure): boolean {
     'axes',
     'endOffsets',
     'stiffnesses',
+    'keepsLength',
     'bows',
     'releases',
   ] as const;

@@ -4,9 +4,11 @@ import type { Model } from '../model/model';
 import type { Notice } from '../model/notice';
 import { keptResults } from '../results/kept-results';
 import type { Results } from '../results/results';
+import { keepsLengths } from '../stiffness/structure';
 import { analysisFaults } from '../stiffness/analysis-checks';
 import { analysisNotes } from '../stiffness/analysis-notes';
 import { factorise, type System } from './factorise';
+import { firstOrderAlone } from './first-order-only';
 import { Lent } from './lent';
 import { prepare } from './prepare';
 import type { Progress } from './progress';
@@ -58,7 +60,10 @@ export class AnalysisSession {
     };
     const firstOrder = this.run('first-order').update(task);
     const others = [...new Set([...runsOf(model), ...besides])].filter((name) => name !== 'first-order');
-    const more = new Map(others.map((name) => [name as string, this.run(name).update({ ...task, firstOrder })]));
+    const isKept = keepsLengths(system.structure);
+    const made = (name: RunName): Results =>
+      isKept ? firstOrderAlone(firstOrder) : this.run(name).update({ ...task, firstOrder });
+    const more = new Map(others.map((name) => [name as string, made(name)]));
     this.former = system;
     const acting = actingRun(model);
     const own = withShapes(model, more.get(acting) ?? firstOrder, more);

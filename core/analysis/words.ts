@@ -17,6 +17,20 @@ export const oneSided = {
     'What acts one way is found in the first order only. Let these members and supports act both ways, or look at the first order',
 };
 
+/** What is said of members that keep their lengths. */
+export const keptLengths = {
+  contradiction: (id: string, member: string, amount: string, way: 'longer' | 'shorter'): string =>
+    `Case ${id} cannot be while axial deformation is neglected: member ${member} would have to become ${amount} mm ${way}, since supports or other members hold it against what is imposed. Count axial deformation, or let something give way along it`,
+  opening: (member: string): string =>
+    `The influence on the axial force of member ${member} is not found: with axial deformation neglected, supports or other members hold it lengthwise, and statics does not tell the force. Count axial deformation`,
+  shares: (members: string): string =>
+    `Members ${members} hold each other lengthwise: with axial deformation neglected statics leaves open how they share the forces along them. They share them by their areas`,
+  unknownShares: (members: string): string =>
+    `Members ${members} hold each other lengthwise: with axial deformation neglected they share the forces along them by their areas, and not all of these are known. Give A, or let something give way along them`,
+  firstOrder:
+    'While axial deformation is neglected only the first order is found. Count axial deformation, or look at the first order',
+};
+
 /** What is said of critical loads. */
 export const buckling = {
   name: (mode: number, of: string): string => `Buckling ${mode} of ${of}`,

@@ -2,6 +2,7 @@ import { caseLoads } from '../analysis/case-loads';
 import { mechanismNotices } from '../analysis/classify-mechanisms';
 import { diagnose } from '../analysis/diagnosis';
 import type { System } from '../analysis/factorise';
+import { openingNotices } from '../analysis/kept-length-notices';
 import { solveCases } from '../analysis/runs/solve-cases';
 import { doubtfulCases } from '../analysis/trust';
 import { conditioningOf } from '../kinematics/conditioning';
@@ -55,7 +56,10 @@ export function adjoints(system: System, effects: readonly Effect[], path: Path)
 
   const due = effects.map((_, c) => c);
   const supported = supportedNodes(structure);
-  const solved = solveCases(moved, { due, loads, pieces, supported, memories: due.map(() => undefined) });
+  const openings = gaps.map((gap) => gap && { member: gap.member, along: gap.opening[0]! });
+  const memories = due.map(() => undefined);
+  const { responses: solved, contradictions } = solveCases(moved, { due, loads, pieces, supported, memories, openings });
+  if (contradictions.length > 0) return openingNotices(moved, contradictions);
   const responses = due.map((c) => solved.get(c)!);
   const doubtful = doubtfulCases(moved, conditioningOf(factor, numbering), responses);
   if (doubtful.length > 0) return doubtful;

@@ -108,11 +108,14 @@ describe('influence lines against loads that are moved', () => {
   ] as const;
   test.each(kinds)('any effect of any frame %s', (_, frames, isOnPath) => {
     fc.assert(
-      fc.property(frames, effects, directions, fc.array(evenly(0.001, 0.999), { minLength: 3, maxLength: 3 }), (model, asked, way, parts) => {
+      fc.property(frames, effects, directions, fc.array(evenly(0.001, 0.999), { minLength: 3, maxLength: 3 }), fc.boolean(), (frame, asked, way, parts, isKept) => {
+        const model = isKept ? { ...frame, analysis: { ...frame.analysis, axialDeformation: false } } : frame;
         const effect = effectOf(model, asked);
         const direction = model.space === 'plane' ? times([way[0], way[1], 0], 1 / lengthOf([way[0], way[1], 0])) : way;
         const over = model.members.map(({ id }) => id).filter(isOnPath);
         const found = tried(model, { over, direction }, [effect]);
+        // A member that others hold against every opening has no influence line of its axial force.
+        if (isKept && !('lines' in found) && found.every(({ code }) => code === 'kept-length')) return;
         if (!('lines' in found)) throw new Error(found.map(({ message }) => message).join());
         const members = found.path.spans.filter((one) => one.kind === 'member');
         const places = members.flatMap(({ from, to }) => parts.map((t) => from + t * (to - from)));

@@ -86,6 +86,8 @@ export interface NaturalModesSettings {
 
 export interface AnalysisSettings {
   readonly shearDeformation?: boolean;
+  /** False: members keep their lengths whatever acts along them, as a true constraint. */
+  readonly axialDeformation?: boolean;
   readonly secondOrder?: SecondOrderSettings;
   readonly buckling?: BucklingSettings;
   readonly naturalModes?: NaturalModesSettings;
@@ -104,6 +106,7 @@ const count = { kind: 'quantity', dimension: 'number', sign: 'positive' } as con
 
 export const analysisFields: Fields = {
   shearDeformation: { kind: 'flag' },
+  axialDeformation: { kind: 'flag' },
   secondOrder: {
     kind: 'object',
     fields: {

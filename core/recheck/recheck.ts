@@ -9,7 +9,7 @@ import { isDisplacement, lineQuantities, quantityTable, type LineQuantity } from
 import { nodalAt, valueIn } from '../results/read';
 import type { Solution } from '../results/results';
 import { massesOf } from '../stiffness/compile';
-import { BOWS_V, BOWS_W, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
+import { axialStiffness, BOWS_V, BOWS_W, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
 import { denseFrame } from './dense-frame';
 
 /** How much another way to the same answer differs, beside the largest value of its kind. */
@@ -24,10 +24,10 @@ export interface Compared {
 
 /**
  * Why it was not gone: where a range is looked at, a shape, or what was solved in second order, the system would be too large, something is loose, a sway takes its share of self weight, or a member has no torsional
- * stiffness.
+ * stiffness, or members that keep their lengths hold each other lengthwise.
  */
 export type NotCompared =
-  | { readonly status: 'range' | 'loose' | 'share' | 'torsion' | 'shape' | 'displaced' }
+  | { readonly status: 'sharing' | 'range' | 'loose' | 'share' | 'torsion' | 'shape' | 'displaced' }
   | { readonly status: 'large'; readonly unknowns: number };
 
 export type Recheck = Compared | NotCompared;
@@ -50,6 +50,7 @@ export function recheck(model: Model, solution: Solution, outcome: number, motio
   if (one.kind === 'shape') return { status: 'shape' };
   if (solution.displaced?.[outcome]) return { status: 'displaced' };
   if (motions === 'held') return { status: 'loose' };
+  if (solution.sharing && solution.sharing.length > 0) return { status: 'sharing' };
   const unknowns = (model.space === 'plane' ? 3 : 6) * (model.nodes.length + model.members.length);
   if (unknowns > MOST_UNKNOWNS) return { status: 'large', unknowns };
   const { structure } = solution;
@@ -61,11 +62,12 @@ export function recheck(model: Model, solution: Solution, outcome: number, motio
 }
 
 /** The model with what each member is made of as numbers, E and G being 1: how they follow from shapes and catalogues is another matter. */
-function asCompiled(model: Model, { stiffnesses }: Structure): Model {
+function asCompiled(model: Model, structure: Structure): Model {
+  const { stiffnesses } = structure;
   const sections = model.members.map((_, m) => {
-    const [A, J, Iz, Iy, Iyz, Ay, Az] = stiffnesses.subarray(STIFFNESS_WIDTH * m, STIFFNESS_WIDTH * (m + 1));
+    const [, J, Iz, Iy, Iyz, Ay, Az] = stiffnesses.subarray(STIFFNESS_WIDTH * m, STIFFNESS_WIDTH * (m + 1));
     const shear = { ...(Ay !== Infinity && { Ay }), ...(Az !== Infinity && { Az }) };
-    return { id: `${m}`, A: A!, J: J!, Iz: Iz!, Iy: Iy!, Iyz: Iyz!, ...shear } as Section;
+    return { id: `${m}`, A: axialStiffness(structure, m), J: J!, Iz: Iz!, Iy: Iy!, Iyz: Iyz!, ...shear } as Section;
   });
   const materials = model.materials.map(({ id, alpha = 0 }) => ({ id, E: 1, G: 1, alpha }));
   const members = model.members.map((member, m) => ({ ...member, section: `${m}` }));

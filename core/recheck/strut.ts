@@ -71,7 +71,9 @@ export class Strut {
     const { model, member, L } = this;
     const { A = 0 } = model.sections.find(({ id }) => id === member.section)!;
     const { alpha = 0, density = 0 } = model.materials.find(({ id }) => id === member.material)!;
-    const weight = density * A * (model.gravity ?? STANDARD_GRAVITY) * (model.cases[0]!.selfWeight ?? 0);
+    const { selfWeight = 0 } = model.cases[0]!;
+    // A member that keeps its length has an infinite area here.
+    const weight = selfWeight === 0 ? 0 : density * A * (model.gravity ?? STANDARD_GRAVITY) * selfWeight;
     const down = this.toLocal([0, -weight, 0]);
     this.lines.push({ a: 0, b: L, from: down, to: down });
     for (const load of model.loads) {

@@ -7,6 +7,7 @@ import {
   LINE_WIDTH,
   MEMBER_FREEDOMS,
   POINT_WIDTH,
+  axialStiffness,
   STIFFNESS_WIDTH,
   type MemberLoadTable,
   type Structure,
@@ -135,8 +136,10 @@ function workOn(
 }
 
 /** Twice the energy of a member: forces times the strains that belong to them. */
-function storedIn({ stiffnesses, bows }: Structure, diagram: Diagram, m: number): number | undefined {
-  const [EA, GJ, EIz, EIy, EIyz, GAy, GAz] = stiffnesses.subarray(STIFFNESS_WIDTH * m, STIFFNESS_WIDTH * (m + 1));
+function storedIn(s: Structure, diagram: Diagram, m: number): number | undefined {
+  const { stiffnesses, bows } = s;
+  const EA = axialStiffness(s, m);
+  const [, GJ, EIz, EIy, EIyz, GAy, GAz] = stiffnesses.subarray(STIFFNESS_WIDTH * m, STIFFNESS_WIDTH * (m + 1));
   const det = EIz! * EIy! - EIyz! * EIyz!;
   const [vv, vw, ww] = EIy === 0 ? [1 / EIz!, 0, 0] : [EIy! / det, -EIyz! / det, EIz! / det];
   const isBent = (quantity: 'My' | 'Mz', k: number): boolean => pieceOf(diagram, k, quantity).some((c) => c !== 0);
@@ -145,7 +148,7 @@ function storedIn({ stiffnesses, bows }: Structure, diagram: Diagram, m: number)
     if ((!(bows[m]! & BOWS_V) && isBent('Mz', k)) || (!(bows[m]! & BOWS_W) && isBent('My', k))) return undefined;
     const square = (quantity: LineQuantity, stiffness: number): number =>
       stiffness > 0 && stiffness < Infinity ? over(diagram, k, (x) => at(diagram, k, quantity, x) ** 2) / stiffness : 0;
-    stored += square('N', EA!) + square('T', GJ!) + square('Vy', GAy!) + square('Vz', GAz!);
+    stored += square('N', EA) + square('T', GJ!) + square('Vy', GAy!) + square('Vz', GAz!);
     stored += over(diagram, k, (x) => {
       const [Mz, My] = [at(diagram, k, 'Mz', x), at(diagram, k, 'My', x)];
       return Mz * (vv! * Mz + vw! * My) + My * (vw! * Mz + ww! * My);

@@ -124,6 +124,8 @@ export interface Solution {
   readonly masses?: MassSum;
   /** Where an earthquake is asked for: what the ground does. */
   readonly ground?: SpectrumSettings;
+  /** Where axial deformation is neglected: members that hold each other lengthwise, and share forces by their areas. */
+  readonly sharing?: readonly number[];
   /** Nodes with a support. */
   readonly supported: Uint8Array;
   /** Decimal digits (of 16) that the elimination cancelled. */

@@ -10,6 +10,7 @@ import { isFromMesh, neededKeys, stiffnessProperties } from '../sections/stiffne
 import { patternFaults } from '../model/patterns/amounts';
 import { freedoms } from '../model/freedoms';
 import { supportAxes } from '../model/local-axes';
+import { keptLengthFaults } from './kept-length-faults';
 import { loadAmountFaults } from './load-amounts';
 
 /**
@@ -17,10 +18,12 @@ import { loadAmountFaults } from './load-amounts';
  * need, and features of the format that this version does not analyse yet, each refused by name.
  */
 export function analysisFaults(model: Model): Notice[] {
-  const { members, sections, materials, supports, space } = model;
+  const { members, sections, materials, supports, space, analysis } = model;
   return [
     ...emptinessFaults(model),
-    ...frameFaults(members, sections, materials, supports, space),
+    ...frameFaults(members, sections, materials, space, analysis?.axialDeformation === false),
+    ...axesFaults(supports, space),
+    ...keptLengthFaults(model),
     ...meshFaults(members, sections, neededKeys(model)),
     ...thermalFaults(model),
     ...loadAmountFaults(model),
@@ -29,24 +32,21 @@ export function analysisFaults(model: Model): Notice[] {
 }
 
 /** The parts of a model that tell what its members need. */
-type Frame = Pick<Model, 'members' | 'sections' | 'materials' | 'supports' | 'space'>;
+type Frame = Pick<Model, 'members' | 'sections' | 'materials' | 'space'> & {
+  /** Members keep their lengths: they need no area. */
+  readonly isKept: boolean;
+};
 
 const frameFaults = once(
   (
     members: Model['members'],
     sections: Model['sections'],
     materials: Model['materials'],
-    supports: Model['supports'],
     space: Model['space'],
+    isKept: boolean,
   ): readonly Notice[] => {
-    const frame: Frame = { members, sections, materials, supports, space };
-    return [
-      ...featureFaults(frame),
-      ...sectionFaults(frame),
-      ...productFaults(frame),
-      ...torsionFaults(frame),
-      ...axesFaults(frame),
-    ];
+    const frame: Frame = { members, sections, materials, space, isKept };
+    return [...featureFaults(frame), ...sectionFaults(frame), ...productFaults(frame), ...torsionFaults(frame)];
   },
 );
 
@@ -142,7 +142,9 @@ function sectionFaults(model: Frame): Notice[] {
       return;
     }
     if (!used.has(section.id) || isOnlyNamed(section)) return;
-    const needs = bent.has(section.id) ? neededInBending(model, section) : (['A'] as const);
+    const needs = (bent.has(section.id) ? neededInBending(model, section) : (['A'] as const)).filter(
+      (key) => !(model.isKept && key === 'A'),
+    );
     for (const key of needs) {
       // A mesh tells it.
       if (key === 'J' && isFromMesh(section)) continue;
@@ -198,7 +200,7 @@ function neededInBending(model: Frame, section: Section): ('A' | 'Iz' | 'Iy' | '
 }
 
 /** A frame member in space twists: its material needs a shear modulus. Principal second moments must be positive. */
-function torsionFaults(model: Frame): Notice[] {
+function torsionFaults(model: Pick<Model, 'members' | 'materials' | 'space'>): Notice[] {
   if (model.space !== 'space') return [];
   const twisting = new Set(
     model.members.filter(({ behaviour }) => (behaviour ?? 'frame') === 'frame').map(({ material }) => material),
@@ -221,7 +223,7 @@ function torsionFaults(model: Frame): Notice[] {
 }
 
 /** Where Iyz is as large as Iz and Iy allow, one principal second moment is zero or less: no such section exists. */
-function productFaults(model: Frame): Notice[] {
+function productFaults(model: Pick<Model, 'sections'>): Notice[] {
   return model.sections.flatMap((section, i) => {
     const { Iz, Iy, Iyz = 0 } = sectionProperties(section);
     if (Iyz === 0 || Iz === undefined || Iy === undefined || Iyz * Iyz < Iz * Iy) return [];
@@ -240,11 +242,11 @@ function productFaults(model: Frame): Notice[] {
 }
 
 /** Directions of a support from which no axes can be made, or that leave the plane of a plane model. */
-function axesFaults(model: Frame): Notice[] {
-  return model.supports.flatMap(({ axes, node }, i) => {
+const axesFaults = once((supports: Model['supports'], space: Model['space']): readonly Notice[] =>
+  supports.flatMap(({ axes, node }, i) => {
     if (!axes) return [];
     const turn = supportAxes(axes.x, axes.y);
-    const leaves = model.space === 'plane' && turn !== undefined && Math.abs(turn[8]!) < 1 - 1e-9;
+    const leaves = space === 'plane' && turn !== undefined && Math.abs(turn[8]!) < 1 - 1e-9;
     if (turn && !leaves) return [];
     return [
       fault({
@@ -257,8 +259,8 @@ function axesFaults(model: Frame): Notice[] {
         subjects: [`node ${node}`],
       }),
     ];
-  });
-}
+  }),
+);
 
 function thermalFaults(model: Model): Notice[] {
   if (!model.loads.some(({ type }) => type === 'thermal')) return [];

@@ -242,6 +242,18 @@ export function nodalLoads(
       if (ground && ground[f] !== 0 && s.restraints[f] !== Infinity) p[f]! += s.restraints[f]! * ground[f]!;
     }
   }
+  addMemberLoads(s, matrices, onMembers, p, isDue);
+  return p;
+}
+
+/** Adds what members hand on of their loads to the forces on all freedoms (6n, nodes' axes), at the nodes that are due. */
+export function addMemberLoads(
+  s: Structure,
+  matrices: MemberMatrices,
+  onMembers: MemberLoads,
+  p: Float64Array,
+  isDue: (node: number) => boolean = () => true,
+): void {
   const local = new Float64Array(N);
   const joined = { structure: s, transforms: matrices.transforms };
   const forces = { values: local, at: 0 };
@@ -257,7 +269,6 @@ export function nodalLoads(
     if (start) addToNode(joined, m, 0, forces, p);
     if (end) addToNode(joined, m, 1, forces, p);
   }
-  return p;
 }
 
 /** What drives a case: loads and imposed displacements at every freedom (6n, nodes' axes). */

@@ -12,8 +12,18 @@ import {
   type SectionProperties,
 } from '../model/model';
 import { turnOf } from '../model/support-axes';
+import { isInextensible } from '../sections/relative';
 import { neededKeys, stiffnessProperties } from '../sections/stiffness-properties';
-import { BOWS_V, BOWS_W, PLANE_FREEDOMS, STIFFNESS_WIDTH, type Structure } from './structure';
+import {
+  BOWS_V,
+  BOWS_W,
+  CHANGES_LENGTH,
+  KEEPS_LENGTH,
+  KEEPS_LENGTH_UNKNOWN_AREA,
+  PLANE_FREEDOMS,
+  STIFFNESS_WIDTH,
+  type Structure,
+} from './structure';
 
 /** The properties of sections by name, each found when it is first asked for: unused ones need no mesh. */
 type SectionMap = Pick<ReadonlyMap<string, SectionProperties>, 'get'>;
@@ -64,7 +74,10 @@ const shearModulus = (material: Material): number =>
   material.G ?? (material.nu === undefined ? Infinity : material.E / (2 * (1 + material.nu)));
 
 /** The part of a structure that is made of its members. */
-export type Members = Pick<Structure, 'memberNodes' | 'lengths' | 'axes' | 'endOffsets' | 'stiffnesses' | 'bows' | 'releases'>;
+export type Members = Pick<
+  Structure,
+  'memberNodes' | 'lengths' | 'axes' | 'endOffsets' | 'stiffnesses' | 'keepsLength' | 'bows' | 'releases'
+>;
 
 export const emptyMembers = (count: number): Members => ({
   memberNodes: new Int32Array(2 * count),
@@ -72,6 +85,7 @@ export const emptyMembers = (count: number): Members => ({
   axes: new Float64Array(9 * count),
   endOffsets: new Float64Array(6 * count),
   stiffnesses: new Float64Array(STIFFNESS_WIDTH * count),
+  keepsLength: new Uint8Array(count),
   bows: new Uint8Array(count),
   releases: new Float64Array(12 * count),
 });
@@ -80,6 +94,7 @@ export const copyOfMembers = (members: Members): Members => ({
   ...copyOfPlaces(members),
   memberNodes: members.memberNodes.slice(),
   endOffsets: members.endOffsets.slice(),
+  keepsLength: members.keepsLength.slice(),
   bows: members.bows.slice(),
   releases: members.releases.slice(),
 });
@@ -88,13 +103,23 @@ export const copyOfMembers = (members: Members): Members => ({
  * The same when nothing but nodes have moved: the rest is shared. Compiling a member writes into that too, but the numbers that stand
  * there already.
  */
-export const copyOfPlaces = ({ memberNodes, lengths, axes, endOffsets, stiffnesses, bows, releases }: Members): Members => ({
+export const copyOfPlaces = ({
+  memberNodes,
+  lengths,
+  axes,
+  endOffsets,
+  stiffnesses,
+  keepsLength,
+  bows,
+  releases,
+}: Members): Members => ({
   memberNodes,
   lengths: lengths.slice(),
   axes: axes.slice(),
   endOffsets,
   // Those of trusses may depend on their lengths.
   stiffnesses: stiffnesses.slice(),
+  keepsLength,
   bows,
   releases,
 });
@@ -104,6 +129,8 @@ export function memberCompiler(model: Model, members: Members): (m: number, star
   const sections = sectionMap(model);
   const materials = new Map(model.materials.map((material) => [material.id, material]));
   const plane = model.space === 'plane';
+  const isKept = model.analysis?.axialDeformation === false;
+  const withoutArea = new Set(isKept ? model.sections.filter(isInextensible).map(({ id }) => id) : []);
   const endOffsets = members.endOffsets;
   return (m, start, end) => {
     const member = model.members[m]!;
@@ -118,7 +145,8 @@ export function memberCompiler(model: Model, members: Members): (m: number, star
     const dz = (to.z ?? 0) - (from.z ?? 0) + arm(2);
     members.lengths[m] = Math.hypot(dx, dy, dz);
     members.axes.set(memberAxes(dx, dy, dz, plane ? 0 : (member.roll ?? 0)), 9 * m);
-    const section = must(sections.get(member.section), `section ${member.section}`);
+    const whole = must(sections.get(member.section), `section ${member.section}`);
+    const section = withoutArea.has(member.section) ? { ...whole, A: undefined } : whole;
     const material = must(materials.get(member.material), `material ${member.material}`);
     compileStiffness(model, { member, material, section: plane ? inPlane(member, section) : section }, members, m);
     compileReleases(member, model.space, members.releases, 12 * m);
@@ -140,8 +168,9 @@ interface MemberParts {
 }
 
 function compileStiffness(model: Model, { member, material, section }: MemberParts, members: Members, m: number): void {
-  const A = must(section.A, `A of section ${member.section}`);
   const { E } = material;
+  const isKept = model.analysis?.axialDeformation === false;
+  const A = isKept ? (section.A ?? standInArea(section, members.lengths[m]!)) : must(section.A, `A of section ${member.section}`);
   const G = shearModulus(material);
   const space = model.space === 'space';
   const truss = isPinEnded(member);
@@ -160,7 +189,18 @@ function compileStiffness(model: Model, { member, material, section }: MemberPar
     [E * A, GJ, EIz, EIy, EIyz, shear(section.Ay, section.Iz), space ? shear(section.Az, section.Iy) : Infinity],
     STIFFNESS_WIDTH * m,
   );
+  members.keepsLength[m] = !isKept ? CHANGES_LENGTH : section.A === undefined ? KEEPS_LENGTH_UNKNOWN_AREA : KEEPS_LENGTH;
   members.bows[m] = (section.Iz === undefined ? 0 : BOWS_V) | (!space || section.Iy === undefined ? 0 : BOWS_W);
+}
+
+/** A slenderness of members whose area nobody gave, and the area of those of which nothing else is known either, m². */
+const STAND_IN_SLENDERNESS = 100;
+const STAND_IN_AREA = 0.01;
+
+/** An area to begin with for a member that keeps its length: as if it were slender. Where it counts, it is asked for. */
+function standInArea({ Iz, Iy }: SectionProperties, length: number): number {
+  const I = Math.max(Iz ?? 0, Iy ?? 0);
+  return I > 0 ? (I * STAND_IN_SLENDERNESS ** 2) / length ** 2 : STAND_IN_AREA;
 }
 
 function compileReleases(member: Member, space: Model['space'], releases: Float64Array, o: number): void {

@@ -1,5 +1,5 @@
 import { BEND_EI, BEND_FLEXIBILITY, BEND_Q, BEND_WIDTH } from './bending';
-import { STIFFNESS_WIDTH, type Structure } from './structure';
+import { axialStiffness, STIFFNESS_WIDTH, type Structure } from './structure';
 
 /** Numbers of a row: axes (9), EA/L, GJ/L, 1/L, near and far stiffness (3 each), EI⁻¹ (3), 1/EA, 1/GAy, 1/GAz. */
 export const ROW_WIDTH = 24;
@@ -21,7 +21,7 @@ export function writeRow(s: Structure, bends: Float64Array, m: number, out: Floa
     out[t + 15 + i] = (Q - EI) / L;
     out[t + 18 + i] = bends[b + BEND_FLEXIBILITY + i]!;
   }
-  out[t + 21] = 1 / s.stiffnesses[k]!;
+  out[t + 21] = 1 / axialStiffness(s, m);
   out[t + 22] = 1 / s.stiffnesses[k + 5]!;
   out[t + 23] = 1 / s.stiffnesses[k + 6]!;
 }

@@ -27,6 +27,11 @@ export const LINE_WIDTH = 8;
 export const POINT_WIDTH = 7;
 export const STRAIN_WIDTH = 3;
 
+/** What `keepsLength` says of a member: forces along it change its length; or they do not, and its area is known, or it is not. */
+export const CHANGES_LENGTH = 0;
+export const KEEPS_LENGTH = 1;
+export const KEEPS_LENGTH_UNKNOWN_AREA = 2;
+
 /** Bits of `bows`: the bow between the member's ends is known in the x–y plane, in the x–z plane. */
 export const BOWS_V = 1;
 export const BOWS_W = 2;
@@ -59,8 +64,10 @@ export interface Structure {
   readonly axes: Float64Array;
   /** 6m: X, Y, Z of the rigid arm at the start, then at the end. */
   readonly endOffsets: Float64Array;
-  /** 7m, see STIFFNESS_WIDTH. */
+  /** 7m, see STIFFNESS_WIDTH. EA of members that keep their lengths is what the equations are solved with, on the way to the constraint. */
   readonly stiffnesses: Float64Array;
+  /** m: whether axial deformation is neglected. */
+  readonly keepsLength: Uint8Array;
   /** m: BOWS_V and BOWS_W where the member's own bow between its ends is known. */
   readonly bows: Uint8Array;
   /** 12m: the stiffness between node and member end, per local freedom. */
@@ -82,6 +89,13 @@ export const memberCount = (s: Structure): number => s.names.members.length;
 export const caseCount = (s: Structure): number => s.names.cases.length;
 /** Whether the structure lies in the X–Y plane and moves only there. */
 export const isPlane = (s: Pick<Structure, 'active'>): boolean => s.active.length === PLANE_FREEDOMS.length;
+
+/** Whether axial deformation is neglected in any member. */
+export const keepsLengths = ({ keepsLength }: Structure): boolean => keepsLength.some((kept) => kept !== CHANGES_LENGTH);
+
+/** EA as readers of diagrams take it, N: Infinity of a member that keeps its length. */
+export const axialStiffness = ({ stiffnesses, keepsLength }: Structure, m: number): number =>
+  keepsLength[m] === CHANGES_LENGTH ? stiffnesses[STIFFNESS_WIDTH * m]! : Infinity;
 
 /** Metres: what turns as a movement where the two are compared. */
 export const meanLength = ({ lengths }: Structure): number => lengths.reduce((sum, L) => sum + L, 0) / lengths.length;

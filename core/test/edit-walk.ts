@@ -94,7 +94,10 @@ function anyEdit(model: Model, random: Random): Intent {
     () => ({ type: 'remove', list: 'members', keys: model.members.length > 4 ? [member.id] : [] }),
     () => ({ type: 'draw', nodes: [], members: [{ ...member, id: 'new', start: node.id }] }),
     () => ({ type: 'set', settings: { gravity: 9 + random.below(2) } }),
-    () => ({ type: 'set', settings: { analysis: { shearDeformation: random.below(2) === 0 } } }),
+    () => ({
+      type: 'set',
+      settings: { analysis: { shearDeformation: random.below(2) === 0, axialDeformation: random.below(3) > 0 } },
+    }),
     () => put('loads', { case: 'Q', type: 'point', member: member.id, at: random.below(5) / 4, fy: -1e3 * random.below(5) }),
     () => put('loads', { case: 'Q', type: 'node', node: node.id, fx: 1e3 * random.below(5), mz: 1e3 * random.below(3) }),
     () => put('loads', { case: 'G', type: 'settlement', node: model.supports[0]?.node ?? '', uy: -random.below(3) / 1e3 }),

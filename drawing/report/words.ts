@@ -62,6 +62,7 @@ export const reportWords = {
   by: ' by ',
   secondOrder: (ids: string): string =>
     `Second order in ${ids}: linear elastic, equilibrium of the displaced structure, each case and combination by itself (P-Δ and P-δ; members are exact beam-columns, with the imperfections that are given).`,
+  axiallyRigid: 'Axial deformation is neglected: members keep their lengths whatever acts along them, as a true constraint.',
   oneSided:
     'Members or supports act one way: each case and each combination is solved by itself, with what is slack or lifted off in it.',
   linear:

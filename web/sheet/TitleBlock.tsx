@@ -142,6 +142,7 @@ export function TitleBlock({ controller }: { readonly controller: SheetControlle
         {acts ? acts.id : WORDS.noLoadCase}
         {acts?.title && ` · ${acts.title}`}
         {solution?.displaced?.[outcome] && ` · ${WORDS.secondOrder}`}
+        {solution?.sharing && ` · ${WORDS.axiallyRigid}`}
       </Acting>
       {hasDiagram && (
         <Quantities

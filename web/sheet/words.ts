@@ -86,6 +86,7 @@ export const titleBlock = {
   titleBlock: 'Title block',
   noLoadCase: 'No load case',
   secondOrder: 'second order',
+  axiallyRigid: 'axially rigid',
   quantity: 'Quantity',
   scaleField: 'Scale of what is drawn',
   diagramScale: 'Diagram scale',

@@ -6,8 +6,11 @@ import { travelsOf } from '../../results/travelling/travel';
 import { fibresOf } from '../../sections/fibres';
 import { conditioningNotice, conditioningOf } from '../../kinematics/conditioning';
 import { supportedNodes } from '../../stiffness/supported-nodes';
+import { keepsLengths } from '../../stiffness/structure';
 import { isFault } from '../../model/notice';
 import { caseLoads } from '../case-loads';
+import { contradictionNotices, sharingNotices } from '../kept-length-notices';
+import { sharingMembers } from '../kept-lengths';
 import { motionWithout } from '../let-go';
 import { oneSidedOf } from '../one-sided';
 import { mechanismNotices } from '../classify-mechanisms';
@@ -56,12 +59,16 @@ function solveSystem(
   const supported = supportedNodes(structure);
   const due = loads.flatMap((_, c) => (kept[c] ? [] : [c]));
   const memories = due.map((c) => last && memoryOf(last.cases[c]?.outcome));
-  const fresh = solveCases(system, { due, loads, pieces, supported, memories, progress });
+  const { responses: fresh, contradictions } = solveCases(system, { due, loads, pieces, supported, memories, progress });
+  if (contradictions.length > 0)
+    return { results: { status: 'invalid', notices: [...said, ...contradictionNotices(system, contradictions)], mechanisms } };
   const cases = loads.map((one, c): SolvedCase => kept[c] ?? { loads: one, outcome: fresh.get(c)! });
   const responses = cases.map(({ outcome }) => outcome);
   const conditioning = conditioningOf(factor, numbering);
   const doubtful = doubtfulCases(system, conditioning, responses);
   if (doubtful.length > 0) return { results: { status: 'invalid', notices: [...said, ...doubtful], mechanisms } };
+  const shares = keepsLengths(structure) ? sharingNotices(system, responses) : [];
+  if (shares.some(isFault)) return { results: { status: 'invalid', notices: [...said, ...shares], mechanisms } };
   const doubts = conditioningNotice(structure, system.members, conditioning);
   const all = outcomes(model);
   const oneSided = oneSidedOf(model, structure, responses, all);
@@ -74,7 +81,7 @@ function solveSystem(
   const travels = travelsOf(model, structure);
   const results: Results = {
     status: 'solved',
-    notices: [...said, ...mechanismNotices(found), ...(doubts ? [doubts] : []), ...(oneSided?.notices ?? [])],
+    notices: [...said, ...mechanismNotices(found), ...(doubts ? [doubts] : []), ...shares, ...(oneSided?.notices ?? [])],
     mechanisms,
     solution: {
       structure,
@@ -82,6 +89,7 @@ function solveSystem(
       ...(oneSided && { slack: oneSided.slack, lifted: oneSided.lifted }),
       responses,
       ...(travels.length > 0 && { travels }),
+      ...(keepsLengths(structure) && { sharing: sharingMembers(system) }),
       fibres: fibresOf(model),
       supported,
       digitsLost: conditioning.digitsLost,

@@ -42,6 +42,7 @@ export function leftOutOf(model: Model): readonly string[] {
   if (cornered.length > 0) said.push(WORDS.corners(names(cornered)));
   if (model.gravity !== undefined && model.gravity !== STANDARD_GRAVITY) said.push(WORDS.gravity(model.gravity));
   if (model.analysis?.shearDeformation) said.push(WORDS.shear);
+  if (model.analysis?.axialDeformation === false) said.push(WORDS.axial);
   const rest = [
     model.trains?.length && WORDS.trains,
     model.parameters?.length && WORDS.parameters,

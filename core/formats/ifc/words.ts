@@ -21,6 +21,7 @@ export const ifc = {
       `The outlines of sections ${ids} stand there by corners: their round ones as 64 to a circle.`,
     actions: (count: number): string => `${counted(count, 'action that acts', 'actions that act')} in several ways are left out.`,
     gravity: (g: number): string => `Gravity is ${g} m/s²: the standard has no place for another than that of the earth.`,
+    axial: 'That axial deformation is neglected is not said: the standard has no place for it.',
     shear: 'That shear deforms members is not said: the standard has no place for it.',
     rest: (what: string): string => `Not in the file, since they have no place in the standard: ${what}.`,
     unsolved: (why: string): string => `The file has no results: ${why}`,

@@ -4,7 +4,7 @@ import { displayChoices, unitSystems, type DisplayUnits, type Units } from '@rig
 import { useDisplay, useEditor, useEditorState } from '../../editor/use-editor';
 import { Columns, PanelSubtitle, Select } from '../../ui/controls';
 import { NameField } from '../../ui/NameField';
-import { ShearEffect } from './ShearEffect';
+import { DeformationEffect } from './DeformationEffect';
 import { settingsPart as WORDS } from './words';
 
 const UNIT_LABELS: Record<keyof Units, string> = {
@@ -43,7 +43,16 @@ function Settings() {
         value={analysis?.shearDeformation ? 'yes' : 'no'}
         onChange={(id) => editor.edit({ type: 'set', settings: { analysis: { ...analysis, shearDeformation: id === 'yes' } } })}
       />
-      <ShearEffect />
+      <Select
+        label={WORDS.axialDeformation}
+        choices={[
+          { id: 'yes', text: WORDS.axialCounted },
+          { id: 'no', text: WORDS.axialNeglected },
+        ]}
+        value={analysis?.axialDeformation === false ? 'no' : 'yes'}
+        onChange={(id) => editor.edit({ type: 'set', settings: { analysis: { ...analysis, axialDeformation: id === 'yes' } } })}
+      />
+      <DeformationEffect />
     </>
   );
 }

@@ -89,7 +89,7 @@ export const settingsPart = {
   pointsUp: (letter: string): string => `${letter} points up`,
   strong: 'Strong axis of a section',
   isStrong: (letter: string): string => `${letter} – ${letter}`,
-  shearChanges: (acts: string, changes: string): string => `Changed in ${acts}: ${changes}.`,
+  deformationChanges: (acts: string, changes: string): string => `Changed in ${acts}: ${changes}.`,
   changed: (quantity: string, before: string, now: string, unit: string, percent: string): string =>
     `largest ${quantity} ${before} → ${now} ${unit} (${percent} %)`,
   lengths: 'Lengths',
@@ -100,6 +100,9 @@ export const settingsPart = {
   sections: 'Sections',
   title: 'Title',
   shearDeformation: 'Shear deformation',
+  axialDeformation: 'Axial deformation',
+  axialCounted: 'Included',
+  axialNeglected: 'Neglected: members keep their lengths',
   leftOut: 'Left out',
   counted: 'Included, where shear areas are known',
   unitsShown: 'Units shown',

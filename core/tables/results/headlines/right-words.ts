@@ -64,6 +64,7 @@ export const right = {
     range: 'The other way solves one case or sum: choose one on the strip.',
     loose: 'Something moves that nothing holds: the other way does not hold it still.',
     share: 'Shares of self weight are not followed by the other way.',
+    sharing: 'Members that keep their lengths hold each other lengthwise, which is not followed by the other way.',
     torsion: 'A member without torsional stiffness is not followed by the other way.',
     shape: 'A shape is of no particular size: the other way solves what acts.',
     displaced: 'The other way is one of the first order: it does not follow the second.',

@@ -15,25 +15,28 @@ const COMPARED: readonly Quantity[] = ['v', 'w', 'Mz', 'My'];
 
 interface Kept {
   readonly solution: Solution;
-  readonly isCounted: boolean;
+  /** What is counted. */
+  readonly counted: string;
 }
 
-/** After shear deformation was counted or left out: what that changed in the acting case. */
-export function ShearEffect() {
+/** After the deformation by shear or by axial force was counted or left out: what that changed in the acting case. */
+export function DeformationEffect() {
   const solution = useEditorState(settledSolution);
   const outcome = useEditorState(actingIndex);
-  const isCounted = useEditorState((state) => state.settled.model.analysis?.shearDeformation === true);
+  const counted = useEditorState(({ settled: { model } }) =>
+    [model.analysis?.shearDeformation === true, model.analysis?.axialDeformation !== false].join(),
+  );
   const display = useDisplay();
   const [pair, setPair] = useState<{ readonly before?: Kept; readonly now?: Kept }>({});
   useEffect(() => {
     if (!solution) return;
     setPair(({ before, now }) => {
-      const next = { solution, isCounted };
+      const next = { solution, counted };
       // Another edit is compared with nothing.
-      if (!now || now.isCounted === isCounted) return { now: next, ...(before && now?.solution === solution && { before }) };
+      if (!now || now.counted === counted) return { now: next, ...(before && now?.solution === solution && { before }) };
       return { before: now, now: next };
     });
-  }, [solution, isCounted]);
+  }, [solution, counted]);
   const { before, now } = pair;
   const isSame = before?.solution.outcomes[outcome]?.id === now?.solution.outcomes[outcome]?.id;
   if (!before || !now || !isSame || !now.solution.outcomes[outcome]) return null;
@@ -49,6 +52,6 @@ export function ShearEffect() {
     return [WORDS.changed(quantity, show(old), show(next), unit, showNumber((100 * (next - old)) / Math.max(old, 1e-300), 2))];
   });
   return changes.length > 0 ? (
-    <Hint role="status">{WORDS.shearChanges(now.solution.outcomes[outcome].id, changes.join('; '))}</Hint>
+    <Hint role="status">{WORDS.deformationChanges(now.solution.outcomes[outcome].id, changes.join('; '))}</Hint>
   ) : null;
 }
