@@ -2,6 +2,8 @@ import { expect, test } from '@jest/globals';
 import { prepare } from '@rigid-beam/core/analysis/prepare';
 import { clamp, clamp3, pin, sketch } from '@rigid-beam/core/test/build';
 import { numbered } from '@rigid-beam/core/workings/freedoms';
+import { sheetFreedoms } from '@rigid-beam/core/workings/follow-words';
+import { displayOf } from '@rigid-beam/core/quantities/display';
 import type { Model } from '@rigid-beam/core/model/model';
 import { freedomItems } from './freedom-items';
 import { lookFrom } from './projection';
@@ -9,7 +11,7 @@ import { plainView, type View } from './view';
 
 const drawn = (model: Model, view: Partial<View> = {}) => {
   const { structure, loose } = prepare(model).prepared;
-  return freedomItems(model, numbered(structure, loose).all, { ...plainView, ...view });
+  return freedomItems(model, sheetFreedoms(numbered(structure, loose), displayOf(model)), { ...plainView, ...view });
 };
 const labels = (items: ReturnType<typeof drawn>) => items.flatMap((one) => (one.kind === 'label' ? [one] : []));
 

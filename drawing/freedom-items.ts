@@ -2,7 +2,7 @@ import { axisKeys, structureAxis } from '@rigid-beam/core/quantities/axis-names'
 import { displayOf } from '@rigid-beam/core/quantities/display';
 import type { Model } from '@rigid-beam/core/model/model';
 import { dot, type Point } from '@rigid-beam/core/model/point';
-import type { WorkedFreedom } from '@rigid-beam/core/workings/freedoms';
+import type { SheetFreedom } from '@rigid-beam/core/workings/follow-words';
 import { symbolPath, type Ink, type Item, type Subject } from './display-list';
 import { drawnNodes } from './geometry';
 import { seenPoint } from './projection';
@@ -15,18 +15,18 @@ const ALONG = [9, 27] as const;
 const ABOUT = [33, 50] as const;
 const ARC = 15;
 
-/** Every freedom with its number at its node, in the sense in which readers count it: free ones strongly, held ones faintly. */
-export function freedomItems(model: Model, freedoms: readonly WorkedFreedom[], view: View): Item[] {
+/** Every freedom with its number at its node, in the sense in which readers count it: free ones strongly, those that follow them with what they follow, held ones faintly. */
+export function freedomItems(model: Model, freedoms: readonly SheetFreedom[], view: View): Item[] {
   const display = displayOf(model);
   const nodes = [...drawnNodes(model, view).values()];
   const places = new Map(nodes.map((node) => [node.index, node]));
-  return freedoms.flatMap(({ number, node, component, state }): Item[] => {
+  return freedoms.flatMap(({ label: text, node, component, state }): Item[] => {
     const place = places.get(node);
     if (!place) return [];
     const { sign } = structureAxis(display, axisKeys[component % 3]!);
     const axis = AXES[component % 3]!.map((part) => sign * part) as unknown as Point;
     const arrow: Arrow = {
-      ...{ x: place.x, y: place.y, text: String(number), ink: state === 'free' ? 'deflection' : 'faint', w: view.weight },
+      ...{ x: place.x, y: place.y, text, ink: state === 'held' ? 'faint' : 'deflection', w: view.weight },
       subject: { kind: 'node', id: place.id },
     };
     const seen = seenPoint(view.projection, axis);

@@ -1,4 +1,4 @@
-import type { WorkedFreedom } from '@rigid-beam/core/workings/freedoms';
+import type { SheetFreedom } from '@rigid-beam/core/workings/follow-words';
 import { quantityTable, type Quantity } from '@rigid-beam/core/results/quantities';
 import type { Solution } from '@rigid-beam/core/results/results';
 import type { DrawnCut } from './drawn-cut';
@@ -85,7 +85,7 @@ export interface View extends Seen {
   readonly deflected: boolean;
   readonly reactions: boolean;
   /** Freedoms at their nodes with the numbers that the workings give them. */
-  readonly freedoms?: readonly WorkedFreedom[] | undefined;
+  readonly freedoms?: readonly SheetFreedom[] | undefined;
   readonly dimensions: Exclude<Strength, 'said'>;
   readonly names: boolean;
   /** Members at their true depth, and the name of each section once per run of members that have it. */

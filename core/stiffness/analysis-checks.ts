@@ -21,7 +21,7 @@ export function analysisFaults(model: Model): Notice[] {
   const { members, sections, materials, supports, space, analysis } = model;
   return [
     ...emptinessFaults(model),
-    ...frameFaults(members, sections, materials, space, analysis?.axialDeformation === false),
+    ...frameFaults(members, sections, materials, space, analysis?.axialDeformation === false ? 'kept' : 'changing'),
     ...axesFaults(supports, space),
     ...keptLengthFaults(model),
     ...meshFaults(members, sections, neededKeys(model)),
@@ -33,8 +33,8 @@ export function analysisFaults(model: Model): Notice[] {
 
 /** The parts of a model that tell what its members need. */
 type Frame = Pick<Model, 'members' | 'sections' | 'materials' | 'space'> & {
-  /** Members keep their lengths: they need no area. */
-  readonly isKept: boolean;
+  /** Members that keep their lengths need no area. */
+  readonly lengths: 'kept' | 'changing';
 };
 
 const frameFaults = once(
@@ -43,9 +43,9 @@ const frameFaults = once(
     sections: Model['sections'],
     materials: Model['materials'],
     space: Model['space'],
-    isKept: boolean,
+    lengths: Frame['lengths'],
   ): readonly Notice[] => {
-    const frame: Frame = { members, sections, materials, space, isKept };
+    const frame: Frame = { members, sections, materials, space, lengths };
     return [...featureFaults(frame), ...sectionFaults(frame), ...productFaults(frame), ...torsionFaults(frame)];
   },
 );
@@ -143,7 +143,7 @@ function sectionFaults(model: Frame): Notice[] {
     }
     if (!used.has(section.id) || isOnlyNamed(section)) return;
     const needs = (bent.has(section.id) ? neededInBending(model, section) : (['A'] as const)).filter(
-      (key) => !(model.isKept && key === 'A'),
+      (key) => !(model.lengths === 'kept' && key === 'A'),
     );
     for (const key of needs) {
       // A mesh tells it.

@@ -5,7 +5,7 @@ import type { Model } from '../model/model';
 import type { Solution } from '../results/results';
 import { responseOf } from '../results/sums';
 import { words as WORDS } from './words';
-import { worked, type Worked } from './worked';
+import { followingIn, worked, type Worked } from './worked';
 
 /** Members whose workings are written. */
 export const MOST_WORKED = 100;
@@ -20,5 +20,10 @@ export function workingsIn(model: Model, solution: Solution, id: string): Worked
   if (!one) return WORDS.noCase(id, outcomes.filter((other) => !isRange(other)).map((other) => other.id).join(', ')); // oxfmt-ignore
   const response = responseOf({ ...solution, outcomes }, of);
   if (one.kind === 'shape' || !response) return WORDS.noOne(id);
-  return worked(prepare(model).prepared, actingCases(one), response) ?? WORDS.unheld;
+  const { prepared } = prepare(model);
+  const acting = actingCases(one);
+  const following = followingIn(prepared.structure, prepared.loose, acting);
+  if (following === 'sliding') return WORDS.sliding;
+  if (following === 'sprung') return WORDS.followsSprung;
+  return worked(prepared, acting, response) ?? WORDS.unheld;
 }

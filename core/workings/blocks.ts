@@ -26,12 +26,14 @@ export type WorkingsBlock =
 
 export const workingsSteps = [
   'freedoms',
+  'lengths',
   'members',
   'fixed-ends',
   'joint-loads',
   'assembly',
   'partition',
   'solution',
+  'axial',
   'ends',
   'pieces',
   'reactions',

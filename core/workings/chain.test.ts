@@ -29,7 +29,8 @@ describe.each([['the plane', randomFrame], ['space', randomSpace]] as const)('in
   test('the chain behind any number begins with that number, and each link is the sum of its terms', () => {
     let [compared, numbers] = [0, 0];
     fc.assert(
-      fc.property(underAnyLoad(frames), fc.nat(), fc.double({ min: 0, max: 1, noNaN: true }), (model: Model, pick, share) => {
+      fc.property(underAnyLoad(frames), fc.nat(), fc.double({ min: 0, max: 1, noNaN: true }), fc.boolean(), (frame: Model, pick, share, axialDeformation) => {
+        const model = { ...frame, analysis: { ...frame.analysis, axialDeformation } };
         const { solution } = solve(model);
         const of = solution && workingsIn(model, solution, model.cases[0]!.id);
         if (!of || typeof of === 'string') return;

@@ -6,10 +6,12 @@ import { symbolOf } from '../results/quantities';
 import { isPlane } from '../stiffness/structure';
 import type { WorkingsBlock, WorkingsStepId } from './blocks';
 import { FROM_ENDS, isTraced, upTo, type Traced } from './forces-at';
+import { sharesOf } from './freedoms';
 import { Scaled } from './scaled';
 import { numberWords, type WorkingsWay } from './number-words';
 import { WORKINGS_DIGITS } from './units';
-import type { Worked, WorkedMember } from './worked';
+import type { Worked } from './worked';
+import type { WorkedMember } from './worked-member';
 import { chain as WORDS, chainFormulas } from './words';
 
 /** One link of the chain behind a number: what it is the sum of, and the step of the workings in which all of that stands. */
@@ -78,15 +80,20 @@ class Links extends Scaled {
     const half = component < 3 ? 0 : 3;
     // In axes of its own a support has a part of each of them.
     const shares = [0, 1, 2].map((own) => (turn ? turn[3 * own + component - half]! : own === component - half ? 1 : 0));
+    let besides = 0;
     const parts = shares.flatMap((share, own) => {
-      const place = numbered.places[6 * node + half + own]!;
-      return place >= 0 && Math.abs(share) > 1e-12 ? [{ place, share }] : [];
+      if (Math.abs(share) <= 1e-12) return [];
+      const f = 6 * node + half + own;
+      besides += share * (numbered.followers.get(f)?.besides ?? 0);
+      // What follows others is no freedom of a support.
+      if (kind === 'reaction') return numbered.places[f]! < 0 ? [] : [{ place: numbered.places[f]!, share }];
+      return sharesOf(numbered, f).map(([place, factor]) => ({ place, share: share * factor }));
     });
     if (parts.length === 0) return WORDS.idle;
     const name = structure.names.nodes[node]!;
     const letter = structureAxis(this.display, axisKeys[component % 3]!).letter;
     const values = kind === 'reaction' ? reactions : displacements;
-    const value = parts.reduce((sum, { place, share }) => sum + share * values[place]!, 0);
+    const value = parts.reduce((sum, { place, share }) => sum + share * values[place]!, kind === 'movement' ? besides : 0);
     const turned = turn ? [{ is: 'text', text: WORDS.turned(name) } as const] : [];
     const title = WORDS.nodal(kind, component < 3 ? letter : this.turn(letter), name);
     const places = parts.map(({ place }) => place);
@@ -157,6 +164,8 @@ class Links extends Scaled {
           ];
         });
         if (one.fixed[a] !== 0) terms.push({ words: WORDS.fixedEnd, value: one.fixed[a]! });
+        if (one.kept !== undefined && one.own[a]! % 6 === 0)
+          terms.push({ words: WORDS.keptLength, value: one.own[a] === 0 ? -one.kept : one.kept });
         return this.table(WORDS.term, terms, shown, label);
       }),
     ];

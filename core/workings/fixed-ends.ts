@@ -1,5 +1,6 @@
 import { BEND_D, BEND_EI, bendingOf } from '../stiffness/bending';
 import {
+  CHANGES_LENGTH,
   LINE_WIDTH,
   MEMBER_FREEDOMS,
   POINT_WIDTH,
@@ -9,8 +10,8 @@ import {
   type Structure,
 } from '../stiffness/structure';
 
-/** The formula by which fixed-end actions are found: closed ones, or by the shapes that a member takes as its ends move, along a stretch and at a point. */
-export type FixedEndFormula = 'uniform' | 'linear' | 'stretch' | 'force' | 'couple' | 'axial' | 'point' | 'strain';
+/** The formula by which fixed-end actions are found: closed ones, or by the shapes that a member takes as its ends move, along a stretch and at a point; or by what its ends move beside the numbered freedoms. */
+export type FixedEndFormula = 'uniform' | 'linear' | 'stretch' | 'force' | 'couple' | 'axial' | 'point' | 'strain' | 'follows';
 
 /** A load on a member along or about one of its axes, and what the ends feel of it when they are held: 12 actions on the member, local axes. */
 export interface FixedEnds {
@@ -62,7 +63,8 @@ export function fixedEndsOf(s: Structure, m: number, loadCase: number): readonly
   });
   rowsOf(s.strains, m, loadCase, STRAIN_WIDTH, (row) => {
     const actions = new Array<number>(N).fill(0);
-    const axial = s.stiffnesses[STIFFNESS_WIDTH * m]! * row[0]!;
+    // The length of a member that keeps it is imposed instead.
+    const axial = s.keepsLength[m] === CHANGES_LENGTH ? s.stiffnesses[STIFFNESS_WIDTH * m]! * row[0]! : 0;
     const mz = bend[BEND_EI]! * row[1]! + bend[BEND_EI + 1]! * row[2]!;
     const my = bend[BEND_EI + 1]! * row[1]! + bend[BEND_EI + 2]! * row[2]!;
     actions[0] = axial;

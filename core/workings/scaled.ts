@@ -2,13 +2,14 @@ import { axisKeys, memberAxis, structureAxis } from '../quantities/axis-names';
 import type { DisplayUnits } from '../quantities/display';
 import { showNumber, showQuantity } from '../quantities/show';
 import { BEND_EI, bendingOf } from '../stiffness/bending';
-import { isPlane } from '../stiffness/structure';
+import { FREEDOMS, isPlane } from '../stiffness/structure';
 import type { Formula, WorkingsBlock } from './blocks';
 import type { FixedEnds } from './fixed-ends';
 import type { Dense } from './matrix';
 import type { WorkingsWay } from './number-words';
 import { scaledIn, WORKINGS_DIGITS } from './units';
-import type { Worked, WorkedMember } from './worked';
+import type { Worked } from './worked';
+import type { WorkedMember } from './worked-member';
 import { words as WORDS } from './words';
 
 /** How a freedom is counted: whether it turns, and in which sense the reader counts it. */
@@ -102,12 +103,22 @@ export class Scaled {
     return places.map((i) => (i < 0 ? '·' : this.labels[i]!));
   }
 
-  protected nodalOf(member: WorkedMember): readonly Sensed[] {
-    return member.own.map((e) => ({ turns: e % 6 >= 3, sense: structureAxis(this.display, axisKeys[e % 3]!).sign }));
+  protected nodalOf({ own, places }: WorkedMember): readonly Sensed[] {
+    return places.map((place, j) => {
+      if (place >= 0) return this.sensed[place]!;
+      const e = own[j]!;
+      return { turns: e % 6 >= 3, sense: structureAxis(this.display, axisKeys[e % 3]!).sign };
+    });
   }
 
   protected about({ id, L }: WorkedMember): WorkingsBlock {
     return { is: 'text', text: WORDS.member(id, showQuantity(L, this.length, WORKINGS_DIGITS)), member: id };
+  }
+
+  /** A freedom of a node (of 6n), by its name and its node: `ux 3`. */
+  protected freedomName(f: number): string {
+    const { letter } = structureAxis(this.display, axisKeys[f % 3]!);
+    return `${f % FREEDOMS < 3 ? `u${letter}` : this.turn(letter)} ${this.of.structure.names.nodes[Math.floor(f / FREEDOMS)]!}`;
   }
 
   /** In the plane there is one. */
@@ -117,6 +128,7 @@ export class Scaled {
 
   /** What a load is: its sizes and where it lies. */
   protected loadWords({ formula: kind, axis, a, b, at, to }: FixedEnds): string {
+    if (kind === 'follows') return WORDS.follows;
     if (kind === 'strain') return `ε₀ ${showNumber(at, WORKINGS_DIGITS)}, κ₀ ${showNumber(to, WORKINGS_DIGITS)}`;
     const { letter, sign } = memberAxis(this.display, axisKeys[axis % 3]!);
     const size = (value: number, lengths: number): string => showNumber(sign * this.scaled(value, 1, lengths), WORKINGS_DIGITS);

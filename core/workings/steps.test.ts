@@ -4,6 +4,7 @@ import { clamp, clamp3, E, I, pin, sketch, type Sketch } from '../test/build';
 import { workingsOf } from './of-model';
 import { workingsSteps, type WorkingsBlock, type WorkingsStepId } from './blocks';
 import { chainOf } from './chain';
+import { sheetFreedoms } from './follow-words';
 import { workingsStepsOf } from './steps';
 import { workingsText } from './text';
 import type { Worked } from './worked';
@@ -88,7 +89,7 @@ describe('a rail worked out by hand', () => {
   test('as text every step has its number and title, and it ends with how well it agrees', () => {
     const steps = workingsStepsOf(of, displayOf({}));
     const text = workingsText(steps);
-    expect(steps.map(({ id }) => id)).toEqual(workingsSteps.filter((id) => id !== 'joints' && id !== 'cut'));
+    expect(steps.map(({ id }) => id)).toEqual(workingsSteps.filter((id) => !['lengths', 'axial', 'joints', 'cut'].includes(id)));
     steps.forEach(({ title }, i) => expect(text).toContain(`${i + 1}  ${title}\n`));
     expect(text).toMatch(/All of it agrees with the analysis to (1[0-9] digits|the last digit)/);
   });
@@ -160,5 +161,34 @@ describe('there are none', () => {
   ])('%s', (_, of, id, words) => expect(workingsOf(sketch(of), id)).toContain(words));
   test('of a structure that can move: its notices', () => {
     expect(workingsOf(sketch({ ...rail(), supports: [pin('1')] }), 'Q')).toHaveProperty('notices');
+  });
+});
+
+describe('a portal whose members keep their lengths, by hand', () => {
+  // Feet fixed, h = 4, l = 6, H = 12 at the left eaves: the eaves sway as one.
+  const sway = found({
+    nodes: [['1', 0, 0], ['2', 0, 4], ['3', 6, 4], ['4', 6, 0]],
+    members: [['a', '1', '2'], ['b', '2', '3'], ['c', '3', '4']],
+    supports: [clamp('1'), clamp('4')],
+    loads: [{ type: 'node', node: '2', fx: 12 }],
+    extra: { analysis: { axialDeformation: false } },
+  }); // oxfmt-ignore
+  const rows = (step: WorkingsStepId) => blocks(sway, step).flatMap((one) => (one.is === 'table' ? one.rows : []));
+
+  test('has three unknowns: both eaves share the number of their sway, and cannot move up', () => {
+    expect(sway.numbered.free).toBe(3);
+    expect(rows('freedoms').slice(1, 3)).toEqual([['2', '1', '5 held', '2'], ['3', '1', '8 held', '3']]); // oxfmt-ignore
+    expect(rows('lengths')).toEqual([['a', '−uY 1 + uY 2 = 0', ''], ['b', '−uX 2 + uX 3 = 0', ''], ['c', 'uY 3 − uY 4 = 0', '']]); // oxfmt-ignore
+    expect(sheetFreedoms(sway.numbered, displayOf({})).filter(({ state }) => state === 'follows')).toEqual([{ node: 2, component: 0, state: 'follows', label: '1' }]); // oxfmt-ignore
+  });
+
+  test('K of these is EI·[24/64 6/16 6/16; 6/16 1 + 2/3 1/3; 6/16 1/3 1 + 2/3]', () => {
+    near(matrices(sway, 'partition')[0]!.values, [[(24 / 64) * EI, (6 / 16) * EI, (6 / 16) * EI], [(6 / 16) * EI, (5 / 3) * EI, EI / 3], [(6 / 16) * EI, EI / 3, (5 / 3) * EI]]); // oxfmt-ignore
+  });
+
+  test('the beam bears half of the load along it, the columns the couple of it over the span', () => {
+    // Moments at the eaves are θ·(4 + 2)EI/6 with θ = 3ψ/4, ψ = 24·4/(7.5 EI): 9.6 each; N of the columns 2·9.6/6 = 3.2.
+    expect(rows('axial')).toEqual([['a', '3.2'], ['b', '−6'], ['c', '−3.2']]); // oxfmt-ignore
+    expect(chainOf(sway, { kind: 'movement', node: 2, component: 0 }, displayOf({}))).toMatchObject({ value: sway.moved[6] });
   });
 });

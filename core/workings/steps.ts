@@ -12,8 +12,10 @@ import { polynomialWords } from './polynomial-words';
 import { numberWords, type WorkingsWay } from './number-words';
 import { Scaled, type Sensed } from './scaled';
 import { WORKINGS_DIGITS } from './units';
-import { contributionsTo, type Worked, type WorkedMember } from './worked';
-import { fixedEndFormulas, formulas, steps as TITLES, words as WORDS } from './words';
+import { contributionsTo, type Worked } from './worked';
+import type { WorkedMember } from './worked-member';
+import { followWords, isHeldStill } from './follow-words';
+import { classic as CLASSIC, fixedEndFormulas, formulas, steps as TITLES, words as WORDS } from './words';
 
 /** Entries of K that are opened, at most: with more of them nobody reads on. */
 const MOST_ENTRIES = 400;
@@ -31,12 +33,14 @@ export function workingsStepsOf(
   const step = (id: WorkingsStepId, blocks: readonly WorkingsBlock[]): WorkingsStep => ({ id, title: TITLES[id], blocks });
   return [
     step('freedoms', told.freedoms()),
+    step('lengths', told.lengths()),
     step('members', shown.flatMap((one) => told.member(one))),
     step('fixed-ends', told.fixedEnds()),
     step('joint-loads', told.jointLoads()),
     step('assembly', told.assembly()),
     step('partition', told.partition()),
     step('solution', told.solution()),
+    step('axial', told.axial()),
     step('ends', shown.flatMap((one) => told.ends(one))),
     step('pieces', shown.flatMap((one) => told.pieces(one))),
     step('reactions', told.reactions()),
@@ -77,6 +81,11 @@ class Told extends Scaled {
       `${name}${structure.supportRotations.has(node) ? WORDS.ownAxes : ''}`,
       ...components.map((k) => {
         const one = numbered.all[numbered.places[FREEDOMS * node + k]!];
+        const follower = numbered.followers.get(FREEDOMS * node + k);
+        if (follower) {
+          const words = followWords(follower, numbered, this.display);
+          return isHeldStill(follower, numbered) ? `${words} ${WORDS.held}` : words;
+        }
         if (!one) return '·';
         if (one.state === 'held') return `${one.number} ${WORDS.held}`;
         const stiffness = showNumber(this.scaled(one.spring, 1, k < 3 ? -1 : 1), WORKINGS_DIGITS);
@@ -89,7 +98,48 @@ class Told extends Scaled {
         ? []
         : [text(WORDS.inEI(structure.names.members[0]!, showNumber(this.scaled(this.EI, 1, 2), WORKINGS_DIGITS)))]),
       { is: 'table', columns: [WORDS.node, ...names], rows },
-      ...(numbered.places.some((place, f) => place < 0 && structure.active.includes(f % 6)) ? [text(WORDS.idle)] : []),
+      ...(numbered.followers.size > 0 ? [text(WORDS.shared)] : []),
+      ...(numbered.places.some((place, f) => place < 0 && !numbered.followers.has(f) && structure.active.includes(f % 6))
+        ? [text(WORDS.idle)]
+        : []),
+    ];
+  }
+
+  /** What each member that keeps its length asks of its nodes. */
+  lengths(): readonly WorkingsBlock[] {
+    const { following, structure } = this.of;
+    const shown = new Set(this.shown.map(({ index }) => index));
+    const rows = (following?.lengths ?? []).flatMap(({ member, shares, imposed }, i) => {
+      if (!shown.has(member)) return [];
+      const sum = shares.map(([f, factor], k) => {
+        const sense = structureAxis(this.display, axisKeys[f % 3]!).sign;
+        const value = sense * (f % FREEDOMS < 3 ? factor : this.scaled(factor, 0, 1));
+        const size = showNumber(Math.abs(value), WORKINGS_DIGITS);
+        const word = `${size === '1' ? '' : `${size}·`}${this.freedomName(f)}`;
+        return k === 0 ? (value < 0 ? `−${word}` : word) : `${value < 0 ? '−' : '+'} ${word}`;
+      });
+      const equation = `${sum.join(' ') || '0'} = ${showNumber(this.scaled(imposed, 0, 1), WORKINGS_DIGITS)}`;
+      return [[structure.names.members[member]!, equation, following!.telling.includes(i) ? '' : WORDS.tellsNothing]];
+    });
+    return rows.length === 0
+      ? []
+      : [formula(formulas.lengths), { is: 'table', columns: [CLASSIC.member, WORDS.lengthKept, ''], rows }];
+  }
+
+  /** The axial forces that keep lengths. */
+  axial(): readonly WorkingsBlock[] {
+    const { following } = this.of;
+    const kept = this.shown.filter((one) => one.kept !== undefined);
+    if (!following || kept.length === 0) return [];
+    return [
+      text(WORDS.balance),
+      formula(formulas.axial),
+      ...(following.telling.length < following.lengths.length ? [text(WORDS.sharing)] : []),
+      {
+        is: 'table',
+        columns: [CLASSIC.member, WORDS.keptForce],
+        rows: kept.map(({ id, kept: N }) => [id, showNumber(this.scaled(N!, 1, 0), WORKINGS_DIGITS)]),
+      },
     ];
   }
 
@@ -105,12 +155,13 @@ class Told extends Scaled {
         (value, j) =>
           local[i]!.sense *
             this.nodalOf(one)[j]!.sense *
-            (local[i]!.turns !== one.own[j]! % 6 >= 3 ? this.scaled(value, 0, 1) : value) +
+            (local[i]!.turns !== this.nodalOf(one)[j]!.turns ? this.scaled(value, 0, 1) : value) +
           0,
       ),
     );
     return [
       this.about(one),
+      ...(one.kept === undefined ? [] : [text(WORDS.withoutAxial)]),
       formula(
         !isPlane(s) && s.stiffnesses[o + 4] !== 0
           ? formulas.coupled
@@ -246,8 +297,14 @@ class Told extends Scaled {
       this.vector(one.fixed, local, 'forces'),
       this.vector(one.forces, local, 'forces'),
     ];
-    const values = local.map((_, i) => [d[i]![0]!, s[i]![0]! - f[i]![0]!, f[i]![0]!, s[i]![0]!]);
-    return [this.about(one), formula(formulas.ends), this.matrix(formulas.s, local.map(({ label }) => label), [this.called(formulas.d, 'movement').plain, 'k·d', 'f', 's'], values)]; // oxfmt-ignore
+    const isKept = one.kept !== undefined;
+    const axial = this.vector(one.own.map((e) => (e === 0 ? -(one.kept ?? 0) : e === FREEDOMS ? (one.kept ?? 0) : 0)), local, 'forces'); // oxfmt-ignore
+    const values = local.map((_, i) => {
+      const N = axial[i]![0]!;
+      return [d[i]![0]!, s[i]![0]! - f[i]![0]! - N, f[i]![0]!, ...(isKept ? [N] : []), s[i]![0]!];
+    });
+    const columns = [this.called(formulas.d, 'movement').plain, 'k·d', 'f', ...(isKept ? [WORDS.keptForce] : []), 's'];
+    return [this.about(one), formula(isKept ? formulas.keptEnds : formulas.ends), this.matrix(formulas.s, local.map(({ label }) => label), columns, values)]; // oxfmt-ignore
   }
 
   /** Forces as they run along a member: polynomials of x between the ends of its loads. */

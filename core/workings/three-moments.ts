@@ -1,6 +1,7 @@
 import { LuDecomposition, Matrix } from 'ml-matrix';
 import { isPlane, STIFFNESS_WIDTH } from '../stiffness/structure';
-import type { Worked, WorkedMember } from './worked';
+import type { Worked } from './worked';
+import type { WorkedMember } from './worked-member';
 
 /** A span between supports, from the first node of the beam on; moments of a member whose ends are held, sagging positive. */
 export interface Span {

@@ -1,5 +1,6 @@
 import { Matrix, SingularValueDecomposition } from 'ml-matrix';
-import type { Worked, WorkedMember } from './worked';
+import type { Worked } from './worked';
+import type { WorkedMember } from './worked-member';
 
 /** What is unknown at joints: the tension of a member, or what a support exerts along a freedom (its place in the list). */
 export type Unknown = { readonly is: 'member'; readonly index: number } | { readonly is: 'reaction'; readonly place: number };

@@ -5,11 +5,13 @@ import type { Formula } from './blocks';
 export const steps: Readonly<Record<WorkingsStepId, string>> = {
   freedoms: 'Freedoms',
   members: 'Stiffness of the members',
+  lengths: 'Lengths that are kept',
   'fixed-ends': 'Fixed-end actions',
   'joint-loads': 'Loads on the joints',
   assembly: 'Stiffness of the structure',
   partition: 'Free and held freedoms',
   solution: 'Displacements',
+  axial: 'Axial forces',
   ends: 'Forces at the ends of members',
   pieces: 'Forces along members',
   reactions: 'Reactions',
@@ -28,6 +30,20 @@ export const words = {
   held: 'held',
   sprung: (stiffness: string): string => `spring ${stiffness}`,
   idle: 'What nothing stiffens has no number (·).',
+  shared: 'Members keep their lengths: freedoms that move as one share a number, and others move with what is given.',
+  still: '0',
+  withoutAxial:
+    'The member keeps its length: it has no stiffness along its axis, and its axial force follows from the balance of the nodes.',
+  lengthKept: 'Its length is kept where',
+  tellsNothing: 'told by others already',
+  follows: 'what its ends move beside',
+  balance: 'Along the freedoms that follow, what the nodes lack of balance is borne by the axial forces.',
+  sharing: 'Some members hold each other lengthwise: they share by their areas (the least Σ N²·L/EA).',
+  keptForce: 'N',
+  sliding:
+    'An end is released along a member that keeps its length: there are no workings of that. Count axial deformation, or fix it',
+  followsSprung:
+    'Members that keep their lengths join sprung freedoms alone, of which one would have to follow: there are no workings of that. Count axial deformation',
   member: (id: string, L: string): string => `Member ${id}, L = ${L}`,
   released: (freedom: string, spring: string): string =>
     `Released: ${freedom}${spring}. It is eliminated: k becomes k less the product of its column and its row over what resists it.`,
@@ -79,6 +95,7 @@ export const fixedEndFormulas: Readonly<Record<FixedEndFormula, Formula>> = {
   ),
   axial: formula('N_1 = -\\tfrac{F b}{L},\\quad N_2 = -\\tfrac{F a}{L}', 'N₁ = −Fb/L, N₂ = −Fa/L, and so a torque'),
   point: formula('f = -N(a)^{\\mathsf T} F', 'f = −N(a)ᵀ·F'),
+  follows: formula('f = k\\,\\bar d', 'f = k·d̄, d̄ as its ends move beside the numbered freedoms'),
   strain: formula('N = \\pm EA\\,\\varepsilon_0,\\quad M = \\pm EI\\,\\kappa_0', 'N = ±EA·ε₀, M = ±EI·κ₀'),
 };
 
@@ -99,6 +116,8 @@ export const formulas = {
     'EI = \\begin{matrix} EI_z & EI_{yz} \\\\ EI_{yz} & EI_y \\end{matrix}:\\; \\tfrac{12EI}{L^3},\\; \\tfrac{6EI}{L^2},\\; \\tfrac{4EI}{L},\\; \\tfrac{2EI}{L}',
     'both planes bend together: EI = [EIz EIyz; EIyz EIy] in 12EI/L³, 6EI/L², 4EI/L and 2EI/L',
   ),
+  lengths: formula('\\Delta L = \\sum c_i d_i = \\varepsilon_0 L', 'ΔL = Σ cᵢ·dᵢ = ε₀·L, nothing where nothing is imposed'),
+  axial: formula('\\sum c_i N = P - \\sum T^{\\mathsf T} s + R', 'Σ cᵢ·N = P − Σ Tᵀ·s + R'),
   turned: formula('K = T^{\\mathsf T} k\\, T', 'K = Tᵀ·k·T'),
   joint: formula('P = P_\\text{nodes} - \\sum T^{\\mathsf T} f', 'P = P of the nodes − Σ Tᵀ·f'),
   assembled: formula('K_{ij} = \\sum K^{\\text{member}}_{ij} + \\text{springs}', 'Kᵢⱼ = Σ Kᵢⱼ of the members + springs'),
@@ -108,6 +127,7 @@ export const formulas = {
   ),
   solved: formula('d_f = K_{ff}^{-1} (P_f - K_{fh} d_h)', 'df = Kff⁻¹·(Pf − Kfh·dh)'),
   ends: formula('s = k\\, d + f', 's = k·d + f'),
+  keptEnds: formula('s = k\\, d + f \\mp N', 's = k·d + f, and ∓N along the axis'),
   reactions: formula('R = K_{hf} d_f + K_{hh} d_h - P_h', 'R = Khf·df + Khh·dh − Ph'),
   k: formula('k', 'k'),
   kReleased: formula("k'", 'k′'),
@@ -175,6 +195,7 @@ export const chain = {
   term: 'is the sum of',
   sum: 'Together',
   others: (count: number): string => `${count} smaller ones`,
+  keptLength: 'N, which keeps the length',
   fixedEnd: 'f: fixed-end action of its loads',
   lessLoad: 'less the load on the joint',
   spring: (stiffness: string, moved: string): string => `spring ${stiffness} · ${moved}`,

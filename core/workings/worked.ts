@@ -2,63 +2,18 @@ import { LuDecomposition, Matrix } from 'ml-matrix';
 import type { Prepared } from '../analysis/prepare';
 import { once } from '../once';
 import type { StructuralResponse } from '../results/results';
-import { BEND_WIDTH, bendingOf } from '../stiffness/bending';
-import { condense, condenseLoads, recoverEnds, type Condensed } from '../stiffness/condensation';
-import { memberStiffness } from '../stiffness/member-stiffness';
-import {
-  FREEDOMS,
-  isPlane,
-  meanLength,
-  MEMBER_FREEDOMS,
-  nodeCount,
-  STIFFNESS_WIDTH,
-  type Structure,
-} from '../stiffness/structure';
-import { endTransforms, toOwnAxes } from '../stiffness/transformation';
-import { fixedEndsOf, type FixedEnds } from './fixed-ends';
-import { numbered, type Numbered } from './freedoms';
-import { picked, times, timesVector, transposed, zeros, type Dense } from './matrix';
+import { FREEDOMS, isPlane, keepsLengths, meanLength, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
+import { toOwnAxes } from '../stiffness/transformation';
+import type { Acting } from './acting';
+import { numbered, sharesOf, type Numbered } from './freedoms';
+import { followingOf, forcesOfLengths, type Following, type NotFollowed, type Share } from './kept-lengths';
+import { endsOf, loadsOf, nodalFreedom, stiffnessOf, transformOf, type WorkedMember } from './worked-member';
+import { timesVector, transposed, zeros, type Dense } from './matrix';
 
 const N = MEMBER_FREEDOMS;
 /** Which freedoms of a member take part: u, v and θ of both ends in the plane, all in space. */
 const IN_PLANE = [0, 1, 5, 6, 7, 11] as const;
 const IN_SPACE = Array.from({ length: N }, (_, i) => i);
-
-/** One released freedom of a member's end, eliminated. */
-export interface Condensation {
-  /** Among the freedoms of the member, 0 to 11. */
-  readonly freedom: number;
-  readonly spring: number;
-  /** What is left of the stiffness. */
-  readonly k: Dense;
-}
-
-export interface WorkedMember {
-  readonly index: number;
-  readonly id: string;
-  readonly L: number;
-  /** Which freedoms of the member its matrices have, 0 to 11; and by those their places in the list of freedoms, −1 where nothing is stiffened. */
-  readonly own: readonly number[];
-  readonly places: readonly number[];
-  /** Stiffness along its own axes, ends fixed to the nodes; then what releases leave of it. */
-  readonly k: Dense;
-  readonly condensations: readonly Condensation[];
-  readonly condensed: Dense;
-  /** Movements of its ends along its own axes by those of the nodes in theirs. */
-  readonly T: Dense;
-  /** Tᵀ·k·T. */
-  readonly K: Dense;
-  readonly loads: readonly FixedEnds[];
-  /** The sum of fixed-end actions, and what releases leave of it. */
-  readonly fixed: readonly number[];
-  readonly released: readonly number[];
-  /** −Tᵀ·f. */
-  readonly joint: readonly number[];
-  /** How its own ends move along its axes: otherwise than their nodes where something is released. */
-  readonly ends: readonly number[];
-  /** k·d + f of the ends. */
-  readonly forces: readonly number[];
-}
 
 /** A part of an entry of K: a member's, or a spring's. */
 export interface Contribution {
@@ -80,6 +35,10 @@ export interface Worked {
   readonly imposed: readonly number[];
   readonly inverse?: Dense;
   readonly displacements: readonly number[];
+  /** Of all freedoms of the nodes (6n), those that follow others as well. */
+  readonly moved: Float64Array;
+  /** Where members keep their lengths. */
+  readonly following?: Following;
   /** Of supports, held and sprung; by freedom, 0 where there is none. */
   readonly reactions: readonly number[];
   /** What the solver found differently at most, beside the largest of its kind. */
@@ -89,15 +48,12 @@ export interface Worked {
 /** Free freedoms up to which K⁻¹ is shown. */
 const INVERTIBLE = 12;
 
-/** Cases that act, by place, with their factors. */
-export type Acting = readonly (readonly [at: number, factor: number])[];
-
 /** Workings that agree no better than this are none. */
 const AGREES = 1e-6;
 
 /**
  * A case or a sum of cases worked out step by step as the stiffness method is taught, each from the one before it, and compared with what the solver found. Where a motion is resisted
- * by nothing the solver holds it, and there are no workings: undefined.
+ * by nothing the solver holds it, and there are no workings: undefined. Nor are there where `followingIn` says why.
  */
 export function worked(
   { structure: s, loose }: Pick<Prepared, 'structure' | 'loose'>,
@@ -105,8 +61,11 @@ export function worked(
   response: StructuralResponse,
 ): Worked | undefined {
   if (loose.artificialRestraints.length > 0) return undefined;
-  const places = numbered(s, loose);
-  const own = isPlane(s) ? IN_PLANE : IN_SPACE;
+  const own = ownOf(s);
+  const isFree = freeIn(s, loose);
+  const following = followingIn(s, loose, acting);
+  if (typeof following === 'string') return undefined;
+  const places = numbered(s, loose, following?.follows);
   const begun = s.names.members.map((id, m) => stiffnessOf(s, m, id, own, places));
   const n = places.all.length;
   const K = zeros(n, n);
@@ -117,7 +76,11 @@ export function worked(
     to.forEach((i, a) => i >= 0 && to.forEach((j, b) => j >= 0 && (K[i]![j]! += part[a]![b]!)));
   places.all.forEach(({ spring }, i) => (K[i]![i]! += spring));
   const direct = new Array<number>(n).fill(0);
-  eachActing(s, 'nodeLoads', acting, (f, value) => places.places[f]! >= 0 && (direct[places.places[f]!]! += value));
+  const onNodes = new Float64Array(FREEDOMS * nodeCount(s));
+  eachActing(s, 'nodeLoads', acting, (f, value) => {
+    onNodes[f]! += value;
+    for (const [place, factor] of sharesOf(places, f)) direct[place]! += factor * value;
+  });
   const imposed = new Array<number>(n).fill(0);
   eachActing(s, 'settlements', acting, (f, value) => places.places[f]! >= 0 && (imposed[places.places[f]!]! += value));
   const loaded = begun.map((one) => loadsOf(s, one, acting));
@@ -127,7 +90,8 @@ export function worked(
   const loads = direct.map((one, i) => one + equivalent[i]! + places.all[i]!.spring * imposed[i]!);
   const displacements = solved(K, loads, imposed, places.free);
   if (!displacements) return undefined;
-  const members = begun.map((one, m): WorkedMember => ({
+  const moved = movedOf(s, places, displacements);
+  const bare = begun.map((one, m): WorkedMember => ({
     ...one.stiff,
     ...loaded[m]!.loaded,
     ...endsOf(one, loaded[m]!.sum, displacements),
@@ -136,96 +100,86 @@ export function worked(
   const reactions = places.all.map(({ state, spring }, i) =>
     state === 'held' ? sums[i]! - loads[i]! : spring * (imposed[i]! - displacements[i]!),
   );
-  const whole = { structure: s, numbered: places, members, K, direct, equivalent, loads, imposed, displacements, reactions };
+  const members = following
+    ? withKept(s, { following, own, isFree }, bare, lackOf(s, { own, places, onNodes, reactions }, bare))
+    : bare;
+  const whole = {
+    ...{ structure: s, numbered: places, members, K, direct, equivalent, loads, imposed, displacements, moved, reactions },
+    ...(following && { following }),
+  };
   const differs = differencesOf(whole, response);
   if (!(Math.max(differs.displacements, differs.ends, differs.reactions) < AGREES)) return undefined;
   return { ...whole, ...(places.free <= INVERTIBLE && places.free > 0 && { inverse: inverseOf(K, places.free) }), differs };
 }
 
-type Stiff = Pick<WorkedMember, 'index' | 'id' | 'L' | 'own' | 'places' | 'k' | 'condensations' | 'condensed' | 'T' | 'K'>;
-type Loaded = Pick<WorkedMember, 'loads' | 'fixed' | 'released' | 'joint'>;
+const ownOf = (s: Structure): readonly number[] => (isPlane(s) ? IN_PLANE : IN_SPACE);
+const freeIn =
+  (s: Structure, { absent }: Prepared['loose']) =>
+  (f: number): boolean =>
+    !absent[f] && s.restraints[f] !== Infinity;
 
-/** A member on the way, with the way back to its own ends. */
-interface Begun {
-  readonly stiff: Stiff;
-  readonly release: Condensed | undefined;
-}
+/** Which freedoms follow others; why that is not told; undefined where no member keeps its length. */
+export const followingIn = (s: Structure, loose: Prepared['loose'], acting: Acting): Following | NotFollowed | undefined =>
+  keepsLengths(s) ? followingOf(s, acting, (m) => lengtheningOf(s, m, ownOf(s)), freeIn(s, loose)) : undefined;
 
-function stiffnessOf(s: Structure, m: number, id: string, own: readonly number[], { places }: Numbered): Begun {
-  const o = STIFFNESS_WIDTH * m;
-  const L = s.lengths[m]!;
-  const bends = bendingOf(s, m, new Float64Array(BEND_WIDTH));
-  const fixed = new Float64Array(N * N);
-  memberStiffness({ EA: s.stiffnesses[o]!, GJ: s.stiffnesses[o + 1]!, L }, bends, 0, fixed);
-  // One after the other, to see what each leaves.
-  const condensations: Condensation[] = [];
-  const released = new Float64Array(N).fill(Infinity);
-  let left = fixed;
-  let release: Condensed | undefined;
-  for (let r = 0; r < N; r++) {
-    const spring = s.releases[N * m + r]!;
-    if (spring === Infinity) continue;
-    released[r] = spring;
-    left = fixed.slice();
-    release = condense(left, released, 0);
-    if (own.includes(r)) condensations.push({ freedom: r, spring, k: picked(left, N, own) });
-  }
-  const condensed = picked(left, N, own);
+/** The lengthening of a member by its nodes. */
+function lengtheningOf(s: Structure, m: number, own: readonly number[]): readonly Share[] {
   const T = transformOf(s, m, own);
-  const to = own.map((e) => places[FREEDOMS * s.memberNodes[2 * m + (e < 6 ? 0 : 1)]! + (e % 6)]!);
-  const K = times(times(transposed(T), condensed), T);
-  return { stiff: { index: m, id, L, own, places: to, k: picked(fixed, N, own), condensations, condensed, T, K }, release };
+  const [start, end] = [own.indexOf(0), own.indexOf(FREEDOMS)];
+  return own.map((e, j): Share => [nodalFreedom(s, m, e), T[end]![j]! - T[start]![j]!]);
 }
 
-/** Local movements of both ends by those of their nodes. */
-function transformOf(s: Structure, m: number, own: readonly number[]): Dense {
-  const B = endTransforms(s, m);
-  const R = s.axes.subarray(9 * m, 9 * m + 9);
-  const entry = (i: number, j: number): number => {
-    if (i < 6 !== j < 6) return 0;
-    const [row, column] = [i % 6, j % 6];
-    if (B) return B[36 * (i < 6 ? 0 : 1) + 6 * row + column]!;
-    return row < 3 === column < 3 ? R[3 * (row % 3) + (column % 3)]! : 0;
-  };
-  return own.map((i) => own.map((j) => entry(i, j)));
+/** Movements of all freedoms of the nodes. */
+function movedOf(s: Structure, places: Numbered, displacements: readonly number[]): Float64Array {
+  const moved = new Float64Array(FREEDOMS * nodeCount(s));
+  for (let f = 0; f < moved.length; f++)
+    moved[f] = sharesOf(places, f).reduce(
+      (sum, [place, factor]) => sum + factor * displacements[place]!,
+      places.followers.get(f)?.besides ?? 0,
+    );
+  return moved;
 }
 
-/** Its loads, with the sum of their fixed-end actions, all twelve. */
-function loadsOf(
+interface Nodal {
+  readonly own: readonly number[];
+  readonly places: Numbered;
+  readonly onNodes: Float64Array;
+  readonly reactions: readonly number[];
+}
+
+/** What the nodes lack of balance before the forces are known that keep lengths (6n). */
+function lackOf(s: Structure, { own, places, onNodes, reactions }: Nodal, members: readonly WorkedMember[]): Float64Array {
+  const lack = onNodes.slice();
+  lack.forEach((_, f) => places.places[f]! >= 0 && (lack[f]! += reactions[places.places[f]!]!));
+  for (const { index, forces } of members) {
+    const T = transformOf(s, index, own);
+    timesVector(transposed(T), forces).forEach((force, j) => (lack[nodalFreedom(s, index, own[j]!)]! -= force));
+  }
+  return lack;
+}
+
+interface Keeping {
+  readonly following: Following;
+  readonly own: readonly number[];
+  readonly isFree: (freedom: number) => boolean;
+}
+
+/** The members with the axial forces that keep their lengths. */
+function withKept(
   s: Structure,
-  { stiff, release }: Begun,
-  acting: Acting,
-): { readonly loaded: Loaded; readonly sum: Float64Array } {
-  const { index, own, T } = stiff;
-  const loads = acting.flatMap(([at, factor]) => fixedEndsOf(s, index, at).map((one) => timesLoad(one, factor)));
-  const sum = new Float64Array(N);
-  for (const { actions } of loads) for (let i = 0; i < N; i++) sum[i]! += actions[i]!;
-  const left = sum.map((one) => -one);
-  if (release) condenseLoads(release, left);
-  const handedOn = own.map((i) => left[i]!);
-  const loaded = {
-    ...{ loads, fixed: own.map((i) => sum[i]!), released: handedOn.map((one) => -one) },
-    joint: timesVector(transposed(T), handedOn),
-  };
-  return { loaded, sum };
+  { following, own, isFree }: Keeping,
+  members: readonly WorkedMember[],
+  lack: Float64Array,
+): readonly WorkedMember[] {
+  const found = forcesOfLengths(s, following, lack, isFree);
+  const kept = new Map(following.lengths.map(({ member }, i) => [member, found[i]!]));
+  const [start, end] = [own.indexOf(0), own.indexOf(FREEDOMS)];
+  return members.map((one): WorkedMember => {
+    const N = kept.get(one.index);
+    if (N === undefined) return one;
+    return { ...one, kept: N, forces: one.forces.map((force, a) => force + (a === start ? -N : a === end ? N : 0)) };
+  });
 }
-
-function endsOf(
-  { stiff: { own, places, T, k }, release }: Begun,
-  sum: Float64Array,
-  displacements: readonly number[],
-): Pick<WorkedMember, 'ends' | 'forces'> {
-  const moved = new Float64Array(N);
-  timesVector(T, places.map((i) => (i < 0 ? 0 : displacements[i]!))).forEach((one, a) => (moved[own[a]!] = one)); // oxfmt-ignore
-  if (release) recoverEnds(release, moved, sum.map((one) => -one)); // oxfmt-ignore
-  const ends = own.map((i) => moved[i]!);
-  return { ends, forces: timesVector(k, ends).map((one, a) => one + sum[own[a]!]!) };
-}
-
-const timesLoad = (one: FixedEnds, factor: number): FixedEnds =>
-  factor === 1
-    ? one
-    : { ...one, at: factor * one.at, to: factor * one.to, actions: one.actions.map((action) => factor * action) };
 
 function eachActing(
   s: Structure,
@@ -279,7 +233,7 @@ export function contributionsTo({ members, numbered: { all } }: Worked, i: numbe
 }
 
 function differencesOf(
-  { structure: s, numbered: { all }, members, displacements, reactions }: Omit<Worked, 'differs' | 'inverse'>,
+  { structure: s, numbered: { all, places, followers }, members, moved: ours, reactions }: Omit<Worked, 'differs' | 'inverse'>,
   response: StructuralResponse,
 ): Worked['differs'] {
   const [moved, held] = [response.displacements.slice(), response.reactions.slice()];
@@ -299,11 +253,14 @@ function differencesOf(
       theirs: theirs[FREEDOMS * node + component]!,
       turns: component >= 3,
     }));
+  const movements = [...ours.keys()].flatMap((f): Pair[] =>
+    places[f]! >= 0 || followers.has(f) ? [{ ours: ours[f]!, theirs: moved[f]!, turns: f % FREEDOMS >= 3 }] : [],
+  );
   const ends = members.flatMap(({ index, own, forces }) =>
     own.map((e, a): Pair => ({ ours: forces[a]!, theirs: response.ends[N * index + e]!, turns: e % 6 >= 3 })),
   );
   return {
-    displacements: most(nodal(displacements, moved), arm),
+    displacements: most(movements, arm),
     ends: most(ends, 1 / arm),
     reactions: most(nodal(reactions, held), 1 / arm),
   };

@@ -34,7 +34,7 @@ test('each stage shows what it is about, and what is switched besides', () => {
 
 test('while the workings of this very model are read its freedoms stand there, and nothing of its results', () => {
   const state = stateOf(posts(2));
-  const freedoms = [{ number: 1, node: 1, component: 0, state: 'free', spring: 0 }] as const;
+  const freedoms = [{ label: '1', node: 1, component: 0, state: 'free' }] as const;
   const view = (model: Model) => viewOf({ ...state, worked: { model, freedoms } }, plainView, undefined, 60, 'still');
   expect(view(state.model)).toMatchObject({ freedoms, quantity: 'none', reactions: false });
   expect(view(posts(2))).toMatchObject({ quantity: 'Mz', reactions: true });

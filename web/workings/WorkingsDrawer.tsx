@@ -9,7 +9,8 @@ import { workingsPage, type NumbersWay } from '@rigid-beam/drawing/workings/html
 import { useEffect, useMemo, useState } from 'react';
 import styled from 'styled-components';
 import { keepFile } from '../browser/keep-file';
-import type { WorkedFreedom } from '@rigid-beam/core/workings/freedoms';
+import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
+import { sheetFreedoms, type SheetFreedom } from '@rigid-beam/core/workings/follow-words';
 import { actingIndex, type EditorState } from '../editor/editor-state';
 import { settledSolution, useDisplay, useEditor, useEditorState } from '../editor/use-editor';
 import { Bar, Drawer, Said, Scroll } from '../schedules/parts';
@@ -49,10 +50,11 @@ export function WorkingsDrawer() {
   );
   const editor = useEditor();
   const selected = useEditorState(selectedMembers);
+  const display = useDisplay();
   // While they are read, the freedoms stand on the sheet.
   useEffect(() => {
-    editor.show({ worked: typeof found === 'string' ? undefined : { model, freedoms: freedomsOf(found, selected) } });
-  }, [editor, model, found, selected]);
+    editor.show({ worked: typeof found === 'string' ? undefined : { model, freedoms: freedomsOf(found, selected, display) } });
+  }, [editor, model, found, selected, display]);
   useEffect(() => () => editor.show({ worked: undefined }), [editor]);
   return (
     <Drawer aria-label={WORDS.title(id ?? '')}>
@@ -73,11 +75,16 @@ const selectedMembers = ({ selection }: Pick<EditorState, 'selection'>): string 
   selection.flatMap((one) => (one.kind === 'member' ? [one.id] : [])).join('\n');
 
 /** The freedoms of some members, or all: where many stand close to each other they could not be read. */
-function freedomsOf({ members, numbered }: Worked, selected: string): readonly WorkedFreedom[] {
-  if (selected === '') return numbered.all;
+function freedomsOf({ members, numbered, structure }: Worked, selected: string, display: DisplayUnits): readonly SheetFreedom[] {
+  const all = sheetFreedoms(numbered, display);
+  if (selected === '') return all;
   const ids = new Set(selected.split('\n'));
-  const places = new Set(members.filter(({ id }) => ids.has(id)).flatMap((one) => one.places));
-  return numbered.all.filter((_, i) => places.has(i));
+  const nodes = new Set(
+    members.flatMap(({ id, index }) =>
+      ids.has(id) ? [structure.memberNodes[2 * index]!, structure.memberNodes[2 * index + 1]!] : [],
+    ),
+  );
+  return all.filter(({ node }) => nodes.has(node));
 }
 
 interface StepsProps {

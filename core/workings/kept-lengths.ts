@@ -1,0 +1,126 @@
+import { LuDecomposition, Matrix, pseudoInverse } from 'ml-matrix';
+import { CHANGES_LENGTH, FREEDOMS, STIFFNESS_WIDTH, STRAIN_WIDTH, type Structure } from '../stiffness/structure';
+import type { Dense } from './matrix';
+import type { Acting } from './acting';
+
+/** A freedom of a node (its place among all 6n) times a factor. */
+export type Share = readonly [freedom: number, factor: number];
+
+/** The lengthening of a member by the movements of its nodes, which is imposed on it: nothing, or what temperature and lack of fit ask for, metres. */
+export interface LengthKept {
+  readonly member: number;
+  readonly shares: readonly Share[];
+  readonly imposed: number;
+}
+
+/** What members that keep their lengths leave free: others follow. */
+export interface Following {
+  readonly lengths: readonly LengthKept[];
+  /** By freedom that follows: what it follows, and by how much it moves besides, metres or radians. */
+  readonly follows: ReadonlyMap<number, { readonly shares: readonly Share[]; readonly besides: number }>;
+  /** Freedoms that follow, one for each length that tells something, and those lengths by their places. */
+  readonly pivots: readonly number[];
+  readonly telling: readonly number[];
+}
+
+/** Why there are no workings: a released end slides along a member, or sprung freedoms alone would have to follow. */
+export type NotFollowed = 'sliding' | 'sprung';
+
+const NOTHING = 1e-10;
+
+/** What is imposed on the length of member m, metres. */
+function imposedOn({ strains, lengths }: Structure, m: number, acting: Acting): number {
+  let sum = 0;
+  for (let i = strains.first[m]!; i < strains.first[m + 1]!; i++)
+    for (const [at, factor] of acting)
+      if (strains.cases[i] === at) sum += factor * lengths[m]! * strains.values[STRAIN_WIDTH * i]!;
+  return sum;
+}
+
+/**
+ * Which freedoms follow which where members keep their lengths: their lengthenings by the movements of nodes (`lengthening`, by freedom) are
+ * solved one after the other for a freedom each, the last one that it can be, so that what is numbered first stays. Held freedoms follow nothing.
+ */
+export function followingOf(
+  s: Structure,
+  acting: Acting,
+  lengthening: (member: number) => readonly Share[],
+  isFree: (freedom: number) => boolean,
+): Following | NotFollowed {
+  const kept = [...s.keepsLength.keys()].filter((m) => s.keepsLength[m] !== CHANGES_LENGTH);
+  if (kept.some((m) => [0, FREEDOMS].some((e) => s.releases[2 * FREEDOMS * m + e] !== Infinity))) return 'sliding';
+  const lengths = kept.map((member): LengthKept => ({
+    member,
+    shares: lengthening(member).filter(([, factor]) => Math.abs(factor) > NOTHING),
+    imposed: imposedOn(s, member, acting),
+  }));
+  const rows: { pivot: number; shares: Map<number, number>; imposed: number }[] = [];
+  const telling: number[] = [];
+  for (const [at, { shares: own, imposed: asked }] of lengths.entries()) {
+    const shares = new Map(own);
+    let imposed = asked;
+    const less = (factor: number, row: (typeof rows)[number]): void => {
+      for (const [f, share] of row.shares) shares.set(f, (shares.get(f) ?? 0) - factor * share);
+      imposed -= factor * row.imposed;
+    };
+    for (const row of rows) less(shares.get(row.pivot) ?? 0, row);
+    const open = [...shares].filter(([f, share]) => isFree(f) && Math.abs(share) > NOTHING);
+    if (open.length === 0) continue;
+    const most = Math.max(...open.map(([, share]) => Math.abs(share)));
+    const unsprung = open.filter(([f, share]) => s.restraints[f] === 0 && Math.abs(share) > 1e-3 * most);
+    if (unsprung.length === 0) return 'sprung';
+    const largest = Math.max(...unsprung.map(([, share]) => Math.abs(share)));
+    const pivot = Math.max(...unsprung.flatMap(([f, share]) => (Math.abs(share) > 0.999 * largest ? [f] : [])));
+    const by = shares.get(pivot)!;
+    const row = {
+      pivot,
+      shares: new Map([...shares].map(([f, share]) => [f, f === pivot ? 1 : share / by])),
+      imposed: imposed / by,
+    };
+    for (const other of rows) {
+      const factor = other.shares.get(pivot) ?? 0;
+      if (factor === 0) continue;
+      for (const [f, share] of row.shares) other.shares.set(f, (other.shares.get(f) ?? 0) - factor * share);
+      other.imposed -= factor * row.imposed;
+    }
+    rows.push(row);
+    telling.push(at);
+  }
+  const follows = new Map(
+    rows.map(({ pivot, shares, imposed }) => [
+      pivot,
+      {
+        shares: [...shares].flatMap(([f, share]): Share[] => (f === pivot || Math.abs(share) < NOTHING ? [] : [[f, -share]])),
+        besides: imposed,
+      },
+    ]),
+  );
+  return { lengths, follows, pivots: rows.map(({ pivot }) => pivot), telling };
+}
+
+/**
+ * The axial forces that keep the lengths, N, tension positive, by the balance of the freedoms that follow: `left` is what the nodes lack of it
+ * (6n). Where members hold each other lengthwise they share by their areas.
+ */
+export function forcesOfLengths(
+  s: Structure,
+  following: Following,
+  left: Float64Array,
+  isFree: (freedom: number) => boolean,
+): readonly number[] {
+  const { lengths, pivots, telling } = following;
+  if (lengths.length === 0) return [];
+  if (telling.length === lengths.length) {
+    const A = pivots.map((f) => lengths.map(({ shares }) => shares.find(([other]) => other === f)?.[1] ?? 0));
+    return new LuDecomposition(new Matrix(A)).solve(Matrix.columnVector(pivots.map((f) => left[f]!))).to1DArray();
+  }
+  const freedoms = [...new Set(lengths.flatMap(({ shares }) => shares.flatMap(([f]) => (isFree(f) ? [f] : []))))];
+  const weights = lengths.map(({ member }) => Math.sqrt(s.stiffnesses[STIFFNESS_WIDTH * member]! / s.lengths[member]!));
+  const most = Math.max(...weights);
+  if (freedoms.length === 0) return lengths.map(() => 0);
+  const G: Dense = freedoms.map((f) =>
+    lengths.map(({ shares }, i) => ((shares.find(([other]) => other === f)?.[1] ?? 0) * weights[i]!) / most),
+  );
+  const found = pseudoInverse(new Matrix(G as number[][])).mmul(Matrix.columnVector(freedoms.map((f) => left[f]!)));
+  return lengths.map((_, i) => (found.get(i, 0) * weights[i]!) / most);
+}
