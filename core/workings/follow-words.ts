@@ -13,22 +13,28 @@ export interface SheetFreedom extends Pick<WorkedFreedom, 'node' | 'component'> 
 
 type Axis = Pick<WorkedFreedom, 'component'>;
 
-/** What a freedom moves with, in the reader's units and senses: `3`, `−3`, `0.6·3 + 0.8·4`, `0`. */
+/** What a freedom moves with, in the reader's units and senses: `3`, `−3`, `0.6·d3 + 0.8·d4`, `0`. */
 export function followWords({ component, shares, besides }: FollowingFreedom, { all }: Numbered, display: DisplayUnits): string {
   const scaled = scaledIn(display);
   const senseOf = (one: Axis): number => structureAxis(display, axisKeys[one.component % 3]!).sign;
   const turns = (one: Axis): number => Number(one.component >= 3);
   const sense = senseOf({ component });
-  const terms = shares.map(([place, factor]) => {
-    const of = all[place]!;
-    return { value: sense * senseOf(of) * scaled(factor, 0, turns(of) - turns({ component })), name: String(of.number) };
-  });
+  const isAlone = shares.length === 1 && besides === 0;
+  const terms = [...shares]
+    .sort(([one], [other]) => one - other)
+    .map(([place, factor]) => {
+      const of = all[place]!;
+      return {
+        value: sense * senseOf(of) * scaled(factor, 0, turns(of) - turns({ component })),
+        name: `${isAlone ? '' : 'd'}${of.number}`,
+      };
+    });
   if (Math.abs(besides) > 0) terms.push({ value: sense * scaled(besides, 0, 1 - turns({ component })), name: '' });
   if (terms.length === 0) return WORDS.still;
   return terms
     .map(({ value, name }, i) => {
       const size = showNumber(Math.abs(value), WORKINGS_DIGITS);
-      const word = name === '' ? size : size === '1' ? name : `${size}·${name}`;
+      const word = name === '' ? size : size === '1' ? name : `${size}·${isAlone ? `d${name}` : name}`;
       return i === 0 ? (value < 0 ? `−${word}` : word) : `${value < 0 ? '−' : '+'} ${word}`;
     })
     .join(' ');

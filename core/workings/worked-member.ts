@@ -111,7 +111,7 @@ interface ByNodes {
 /** Movements of a member’s ends by those of the freedoms that its nodes move with. */
 function sharedBy(s: Structure, m: number, { own, all, byNodes }: ByNodes): { to: readonly number[]; T: Dense } {
   const shares = own.map((e) => sharesOf(all, nodalFreedom(s, m, e)));
-  const to = [...new Set(shares.flatMap((some) => some.map(([place]) => place)))];
+  const to = [...new Set(shares.flatMap((some) => some.map(([place]) => place)))].sort((a, b) => a - b);
   const T = byNodes.map((row) =>
     to.map((place) => row.reduce((sum, value, j) => sum + value * (shares[j]!.find(([other]) => other === place)?.[1] ?? 0), 0)),
   );

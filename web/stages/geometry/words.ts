@@ -102,7 +102,7 @@ export const settingsPart = {
   shearDeformation: 'Shear deformation',
   axialDeformation: 'Axial deformation',
   axialCounted: 'Included',
-  axialNeglected: 'Neglected: members keep their lengths',
+  axialNeglected: 'Neglected: lengths kept',
   leftOut: 'Left out',
   counted: 'Included, where shear areas are known',
   unitsShown: 'Units shown',
