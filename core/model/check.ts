@@ -8,7 +8,7 @@ import { placeOfPath } from './parameters/place-of-path';
 import { readParameters } from './parameters/read';
 import { checkRelations } from './rules/relations';
 import type { Fields } from './fields';
-import { combinationFields, listFields, loadFields, optionalLists, rootFields } from './schema';
+import { combinationFields, listFields, loadFields, optionalLists, rootFields, structureFields } from './schema';
 
 export interface Checked {
   /** Present only when there is no fault. */
@@ -68,7 +68,7 @@ function readRoot(value: unknown, findings: Findings, sound?: Entity): Entity | 
       remedy: 'Write "version": 1, or use a newer Rigid Beam',
     });
   }
-  const listNames = [...Object.keys(listFields), ...Object.keys(optionalLists), 'loads', 'combinations'];
+  const listNames = [...Object.keys(listFields), ...Object.keys(optionalLists), 'loads', 'combinations', 'structures'];
   const parameters = readParameters(value, findings);
   findings.scope = parameters.scope;
   const model = readFields(value, rootFields, '', findings, ['format', 'version', ...listNames]);
@@ -84,6 +84,7 @@ function readRoot(value: unknown, findings: Findings, sound?: Entity): Entity | 
   for (const [list, fields] of Object.entries(listFields)) model[list] = read(list, () => fields);
   for (const [list, fields] of Object.entries(optionalLists))
     if (value[list] !== undefined) model[list] = read(list, () => fields);
+  if (value.structures !== undefined) model.structures = read('structures', byType(structureFields));
   const loads = read('loads', byType(loadFields));
   if (!hasLoadIds(loads)) {
     giveLoadIds(loads);

@@ -1,6 +1,6 @@
 import type { Fields } from './fields';
 import type { Entity } from './findings';
-import { combinationFields, listFields, loadFields, optionalLists } from './schema';
+import { combinationFields, listFields, loadFields, optionalLists, structureFields } from './schema';
 
 const lists: ReadonlyMap<string, Fields> = new Map(Object.entries({ ...listFields, ...optionalLists }));
 
@@ -8,6 +8,7 @@ const lists: ReadonlyMap<string, Fields> = new Map(Object.entries({ ...listField
 export function fieldsOfEntry(list: string, entry: Entity): Fields | undefined {
   if (list === 'loads') return ofType(loadFields, entry);
   if (list === 'combinations') return ofType(combinationFields, entry);
+  if (list === 'structures') return ofType(structureFields, entry);
   return lists.get(list);
 }
 

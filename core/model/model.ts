@@ -1,3 +1,4 @@
+import type { PlacedStructure } from './structures/measures';
 import type { Category, LimitState } from './categories';
 import type { Shape } from '../shapes/shape';
 import type { DisplayUnits } from '../quantities/display';
@@ -41,6 +42,7 @@ export interface Model {
   readonly underlay?: Underlay;
   readonly parameters?: readonly Parameter[];
   readonly formulas?: readonly Formula[];
+  readonly structures?: readonly PlacedStructure[];
 }
 
 /** A set of rules of the model's own, as the file of it holds it (`docs/rules-format.md`); whether it can be used is for those to say that read it. */

@@ -16,6 +16,7 @@ const NOUNS: Readonly<Record<string, string>> = {
   expected: 'expected value',
   ruleSets: 'set of rules',
   parameters: 'parameter',
+  structures: 'structure',
   formulas: 'expression of',
 };
 

@@ -17,6 +17,8 @@ import {
 import { expectedQuantities } from './expected';
 import { compoundKinds } from './loads/compound';
 import { notionalFields } from './loads/notional';
+import { typicals } from './typical/all';
+import type { TypicalField } from './typical/typical';
 import { analysisFields } from './analysis-settings';
 import { categories, limitStates } from './categories';
 import { ruleFields } from './rule-fields';
@@ -279,6 +281,39 @@ export const loadFields = ofLoads({
   notional: notionalFields,
   ...Object.fromEntries(Object.values(compoundKinds).map(({ type, fields }) => [type, fields])),
 });
+
+/** Typical structures that remain such, by type: their measures, where they were placed, and what of the model they are. */
+export const structureFields = Object.fromEntries(
+  typicals.map(({ id: type, fields }): [string, Fields] => [
+    type,
+    {
+      id,
+      type: { kind: 'choice', of: [type], required: true },
+      values: {
+        kind: 'object',
+        fields: Object.fromEntries(fields.map((field) => [field.key, measureOf(field)])),
+        required: true,
+      },
+      origin: { kind: 'vector', dimension: 'length', required: true },
+      upright: { kind: 'flag' },
+      nodes: { kind: 'names', required: true },
+      members: { kind: 'names', required: true },
+    },
+  ]),
+);
+
+function measureOf(field: TypicalField): Field {
+  switch (field.kind) {
+    case 'length':
+      return neededPositive('length');
+    case 'count':
+      return neededPositive('number');
+    case 'spacings':
+      return { kind: 'steps', required: true };
+    case 'choice':
+      return { kind: 'choice', of: field.of.map((one) => one.id), required: true };
+  }
+}
 
 /** Where a combination comes from that nobody typed. */
 const made: Field = {

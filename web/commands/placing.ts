@@ -12,8 +12,10 @@ export function placing(model: Model, typical: Typical, values: TypicalValues, a
     material: model.members.at(-1)?.material ?? model.materials[0]?.id ?? '',
   };
   const built = typical.build(values, stuff);
-  const part = typical.space === 'plane' && model.space === 'space' ? uprightInSpace(built) : built;
-  const insert: Intent = { type: 'insert', part, at, name: typical.title.toLowerCase() };
+  const isUpright = typical.space === 'plane' && model.space === 'space';
+  const part = isUpright ? uprightInSpace(built) : built;
+  const structure = { id: typical.title, type: typical.id, values, ...(isUpright && { upright: true }) };
+  const insert: Intent = { type: 'insert', part, at, name: typical.title.toLowerCase(), structure };
   // A model without a title is called what was placed in it first.
   const isNamed = model.title !== '' || model.members.length > 0;
   const intents: readonly Intent[] = [

@@ -1,4 +1,4 @@
-import type { Part } from '../../model/edits/insert';
+import type { Part } from '../../model/part';
 import type { Member, Model, ModelNode } from '../../model/model';
 import { between, distance, dot, minus, nodeAt, PointIndex, type Point } from '../../model/point';
 import type { DrawnLine } from './read-dxf';

@@ -46,6 +46,7 @@ export function leftOutOf(model: Model): readonly string[] {
   const rest = [
     model.trains?.length && WORDS.trains,
     model.parameters?.length && WORDS.parameters,
+    model.structures?.length && WORDS.structures,
     model.combinations.some(({ made }) => made) && WORDS.reasons,
     model.expected?.length && WORDS.expected,
     model.ruleSets?.length && WORDS.rules,

@@ -27,6 +27,7 @@ export const ifc = {
     unsolved: (why: string): string => `The file has no results: ${why}`,
     trains: 'trains',
     parameters: 'parameters and their expressions',
+    structures: 'the measures of typical structures',
     oneWay: 'which supports push one way, and their gaps',
     secondOrder: 'what is analysed in second order, and how the structure leans',
     buckling: 'whose critical loads are found',

@@ -7,6 +7,7 @@ import type { Model } from '../model';
 import { isFault, type Notice } from '../notice';
 import { rounded, type AxisName } from '../point';
 import { removeDoubled } from './doubled';
+import { followStructures } from '../structures/follow-structures';
 import { followFormulas } from './follow-formulas';
 import { insert } from './insert';
 import { keyedLists, type KeyedList } from './keyed-lists';
@@ -88,14 +89,16 @@ function changed(model: Model, intent: Exclude<Intent, { type: 'patch' }>, said:
       keepExpected(draft);
       keepReported(draft);
       keepAnalysed(draft);
-      if (draft.formulas)
-        refusal = followFormulas({
-          draft,
-          before: model,
-          now: plain(draft),
-          isRemoval: intent.type === 'remove',
-          tell: (words) => said.push(words),
-        });
+      const tell = (words: string): void => void said.push(words);
+      const followed = (before: Model): Notice | undefined =>
+        draft.formulas && followFormulas({ draft, before, now: plain(draft), isRemoval: intent.type === 'remove', tell });
+      refusal = followed(model);
+      if (refusal || !draft.structures) return;
+      const now = plain(draft);
+      const reshaped = followStructures(draft, model, now, tell);
+      refusal = reshaped.refusal ?? (reshaped.any ? followed(now) : undefined);
+      if (reshaped.any) keepExpected(draft);
+      if (reshaped.any) keepReported(draft);
     }
   });
   return refusal ?? (result as Change);
@@ -137,7 +140,7 @@ function change(draft: Draft<Model>, intent: Exclude<Intent, { type: 'patch' }>,
     case 'merge':
       return mergeNodes(draft, plain(draft), intent.pairs);
     case 'insert':
-      return insert(draft, plain(draft), intent.part, intent.at);
+      return insert(draft, plain(draft), intent);
     case 'rename':
       return renameEntries(draft, intent.list, intent.names);
     case 'underlay':

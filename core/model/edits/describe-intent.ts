@@ -20,6 +20,7 @@ const words: Record<KeyedList, string> = {
   ruleSets: 'set of rules',
   parameters: 'parameter',
   formulas: 'expression of',
+  structures: 'structure',
 };
 
 const MOTIONS: Record<Motion['kind'], string> = { move: 'Move', turn: 'Turn', mirror: 'Mirror' };

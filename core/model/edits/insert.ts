@@ -3,20 +3,18 @@ import { isCompound, kindOfLoad } from '../loads/compound';
 import type { Draft } from 'immer';
 import type { Group, Load, Member, Model, Support } from '../model';
 import type { Notice } from '../notice';
-import { COINCIDENT, nodeAt, plus, PointIndex, pointOf, type Point } from '../point';
+import type { PlacedStructure } from '../structures/measures';
+import { COINCIDENT, nodeAt, plus, PointIndex, pointOf } from '../point';
 import { pairOf } from './repeat';
 import { freshIdsOf } from './fresh-ids';
 import { freeName } from './next-id';
 import { unfit } from './unfit';
 
-/** Nodes and members with what stands on them, under ids that hold among themselves only. */
-export type Part = IntentOf<'insert'>['part'];
-
 /**
  * Puts a part into the model, its origin at `at`. Its nodes and members get free ids in their order; nodes that meet existing ones join
- * them, members and supports that are there already are not doubled.
+ * them, members and supports that are there already are not doubled. With a `structure` it is remembered as one, whose measures may change later.
  */
-export function insert(draft: Draft<Model>, model: Model, part: Part, at: Point): Notice | undefined {
+export function insert(draft: Draft<Model>, model: Model, { part, at, structure }: IntentOf<'insert'>): Notice | undefined {
   const index = new PointIndex<string>(COINCIDENT);
   for (const node of model.nodes) index.add(pointOf(node), node.id);
   const { nodeIds, memberIds } = freshIdsOf(model);
@@ -61,6 +59,17 @@ export function insert(draft: Draft<Model>, model: Model, part: Part, at: Point)
     draft.loads.push(renamed as unknown as Draft<Load>);
   }
   if (part.groups && part.groups.length > 0) addGroups(draft, part.groups, nodes, members);
+  if (structure)
+    (draft.structures ??= []).push({
+      ...structure,
+      id: freeName(
+        String(structure.id),
+        (draft.structures ?? []).map(({ id }) => id),
+      ),
+      origin: [...at],
+      nodes: part.nodes.map(({ id }) => nodes.get(id)!),
+      members: part.members.map(({ id }) => members.get(id)!),
+    } as Draft<PlacedStructure>);
   return undefined;
 }
 

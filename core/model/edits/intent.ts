@@ -1,6 +1,7 @@
 import type { Patch } from 'immer';
 import type { Group, Load, Member, Model, ModelNode, Support, Underlay } from '../model';
 import type { AxisName, Point } from '../point';
+import type { PlacedMeasures } from '../structures/measures';
 import { keyedLists, type KeyedList } from './keyed-lists';
 import type { MergePair } from './merge';
 
@@ -81,6 +82,8 @@ export const intentArguments = {
     part: { is: 'row', of: { nodes, members, supports: some<Support>(), loads: some<Load>(), groups: some<Group>() } },
     at: point,
     name: { is: 'words', optional: true },
+    /** The typical structure that the part is: its name, its type and its measures. */
+    structure: meaning<PlacedMeasures, { is: 'object'; optional: true }>({ is: 'object', optional: true }),
   },
   rename: { list, names: meaning<Readonly<Record<string, string>>, { is: 'object' }>({ is: 'object' }) },
   underlay: { change: meaning<Partial<Underlay> | null, { is: 'objectOrNull' }>({ is: 'objectOrNull' }) },

@@ -15,5 +15,6 @@ export const keyedLists = {
   ruleSets: 'id',
   parameters: 'id',
   formulas: 'of',
+  structures: 'id',
 } as const;
 export type KeyedList = keyof typeof keyedLists;

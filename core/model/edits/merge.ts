@@ -45,6 +45,8 @@ export function mergeNodes(draft: Draft<Model>, model: Model, pairs: readonly Me
   if (model.supports.some(({ node }) => into.has(node))) draft.supports = [...supports.values()] as never;
   for (const group of draft.groups ?? [])
     if (group.nodes?.some((id) => into.has(id))) group.nodes = [...new Set(group.nodes.map(final))];
+  for (const structure of draft.structures ?? [])
+    if (structure.nodes.some((id) => into.has(id))) structure.nodes = structure.nodes.map(final);
   draft.nodes = draft.nodes.filter(({ id }) => !into.has(id));
   const idle = new Set(draft.members.filter(({ start, end }) => start === end).map(({ id }) => id));
   if (idle.size > 0) {

@@ -118,6 +118,7 @@ const NAMES: Partial<Record<KeyedList, string>> = {
   ruleSets: 'Set of rules',
   parameters: 'Parameter',
   formulas: 'Expression of',
+  structures: 'Structure',
 };
 
 /** An entry as the file writes it; of two only what differs. */

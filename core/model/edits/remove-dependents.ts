@@ -2,6 +2,7 @@ import type { Draft } from 'immer';
 import type { Load, Model } from '../model';
 import { isCompound, kindOfLoad } from '../loads/compound';
 import { isOnMember } from '../loads/primitive';
+import { MISSING } from '../structures/measures';
 import { followMembers } from './follow-members';
 import type { KeyedList } from './keyed-lists';
 
@@ -56,8 +57,18 @@ const namesOneOf = (load: Draft<Load>, gone: ReadonlySet<string>): boolean =>
     .nodes(load)
     .some((node) => gone.has(node));
 
+/** Structures remember where something of them is missing; one of which nothing is left goes. */
+function removeFromStructures(draft: Draft<Model>, list: 'nodes' | 'members', gone: ReadonlySet<string>): void {
+  if (!draft.structures?.some((one) => one[list].some((id) => gone.has(id)))) return;
+  for (const one of draft.structures) one[list] = one[list].map((id) => (gone.has(id) ? MISSING : id));
+  const left = draft.structures.filter(({ members }) => members.some((id) => id !== MISSING));
+  if (left.length === 0) delete draft.structures;
+  else if (left.length < draft.structures.length) draft.structures = left;
+}
+
 /** Takes ids out of all groups; a group left with nothing goes too. */
 function removeFromGroups(draft: Draft<Model>, list: 'nodes' | 'members', gone: ReadonlySet<string>): void {
+  removeFromStructures(draft, list, gone);
   if (!draft.groups) return;
   const isGone = (id: string): boolean => gone.has(id);
   for (const group of draft.groups) if (group[list]?.some(isGone)) group[list] = group[list].filter((id) => !gone.has(id));

@@ -105,7 +105,7 @@ export function renameReferences(draft: Draft<Model>, list: KeyedList, names: Re
   const renamed = (ids: readonly string[]): string[] => ids.map((id) => nextName(names, id) ?? id);
   // Groups name them in lists, and so do loads on several things.
   if (list === 'nodes' || list === 'members')
-    for (const item of lists.groups ?? []) {
+    for (const item of [...(lists.groups ?? []), ...(lists.structures ?? [])]) {
       const ids = item[list] as readonly string[] | undefined;
       if (ids?.some((id) => Object.hasOwn(names, id))) item[list] = renamed(ids);
     }

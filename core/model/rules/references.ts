@@ -17,6 +17,7 @@ export function checkDuplicates({ model, findings }: RuleContext): void {
     ['loads', 'id', 'load'],
     ['parameters', 'id', 'parameter'],
     ['formulas', 'of', 'expression of'],
+    ['structures', 'id', 'structure'],
   ];
   for (const [list, key, word] of lists) {
     const seen = new Set<unknown>();

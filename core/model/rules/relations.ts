@@ -10,6 +10,7 @@ import { checkMembers, checkSupports } from './members';
 import { checkParameters } from './parameters';
 import { checkPlane } from './plane';
 import { checkSections } from './sections';
+import { checkStructures } from './structures';
 import { checkTrains } from './trains';
 import { checkDuplicates, checkExpected, checkGroups, checkReport } from './references';
 
@@ -29,6 +30,7 @@ export function checkRelations(model: Entity, findings: Findings): void {
   checkExpected(context);
   checkReport(context);
   checkTrains(context);
+  checkStructures(context);
   checkParameters(context);
   checkAnalysis(context);
   if (model.space === 'plane') checkPlane(context);

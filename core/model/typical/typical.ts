@@ -1,4 +1,5 @@
-import type { Part } from '../edits/insert';
+import type { Part } from '../part';
+import type { TypicalValues } from '../structures/measures';
 import { isImperial } from '../../quantities/display';
 import type { Member, ModelNode, Support } from '../model';
 import { nodeAt, type Point } from '../point';
@@ -15,7 +16,7 @@ export type TypicalField =
       readonly of: readonly { readonly id: string; readonly text: string }[];
     };
 
-export type TypicalValues = { readonly [key: string]: number | string | readonly number[] };
+export type { TypicalValues } from '../structures/measures';
 
 /** A shape of structure that is built again and again, described by a few measures. */
 export interface Typical {

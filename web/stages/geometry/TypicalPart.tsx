@@ -3,18 +3,17 @@
 import { useEffect, useMemo, useState } from 'react';
 import { ORIGIN, type Point } from '@rigid-beam/core/model/point';
 import { typicals } from '@rigid-beam/core/model/typical/all';
-import { initialValues, valueFault, type TypicalField, type TypicalValues } from '@rigid-beam/core/model/typical/typical';
+import { initialValues, valueFault, type TypicalValues } from '@rigid-beam/core/model/typical/typical';
 import type { Model } from '@rigid-beam/core/model/model';
-import { parseSpacings, showSpacings } from '@rigid-beam/core/quantities/spacings';
 import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { placing } from '../../commands/placing';
 import { useEditor, useEditorState } from '../../editor/use-editor';
 import type { SheetController } from '../../sheet/controller';
 import { PickTool } from '../../sheet/tools/pick-tool';
-import { Button, Hint, PanelSubtitle, Row, Select } from '../../ui/controls';
+import { Button, Hint, PanelSubtitle, Row } from '../../ui/controls';
 import { Gallery } from './Gallery';
-import { QuantityField } from '../../ui/QuantityField';
-import { TextLine } from '../../ui/TextLine';
+import { MeasureField } from './MeasureField';
+import { PlacedPart } from './PlacedPart';
 import { typicalPart as WORDS } from './words';
 
 /** Structures that are built again and again: chosen as a picture, measured, seen on the sheet as they will be, and placed. */
@@ -79,8 +78,9 @@ function Chooser({ sheet, model }: { readonly sheet: SheetController; readonly m
     <>
       {isOffered && <PanelSubtitle>{WORDS.typicalStructures}</PanelSubtitle>}
       {isOffered && <Gallery chosen={id} onChoose={choose} />}
+      {typical === undefined && <PlacedPart />}
       {typical?.fields.map((field) => (
-        <ValueField
+        <MeasureField
           key={`${id} ${field.key}`}
           field={field}
           value={values[field.key]!}
@@ -101,48 +101,4 @@ function Chooser({ sheet, model }: { readonly sheet: SheetController; readonly m
       )}
     </>
   );
-}
-
-interface ValueFieldProps {
-  readonly field: TypicalField;
-  readonly value: TypicalValues[string];
-  readonly unit: string;
-  readonly onChange: (value: TypicalValues[string]) => void;
-}
-
-function ValueField({ field, value, unit, onChange }: ValueFieldProps) {
-  switch (field.kind) {
-    case 'choice':
-      return <Select label={field.label} choices={field.of} value={String(value)} onChange={onChange} />;
-    case 'spacings':
-      return (
-        <TextLine
-          label={`${field.label} (${unit})`}
-          value={showSpacings(value as readonly number[], unit)}
-          understand={(text) => {
-            const parsed = parseSpacings(text, unit);
-            return parsed.ok
-              ? {
-                  ok: true,
-                  words: WORDS.together(parsed.steps.length, showSpacings([parsed.steps.reduce((a, b) => a + b, 0)], unit), unit),
-                }
-              : { ok: false, words: parsed.reason };
-          }}
-          onCommit={(text) => {
-            const parsed = parseSpacings(text, unit);
-            if (parsed.ok) onChange(parsed.steps);
-          }}
-        />
-      );
-    default:
-      return (
-        <QuantityField
-          label={field.label}
-          value={value as number}
-          dimension={field.kind === 'length' ? 'length' : 'number'}
-          unit={field.kind === 'length' ? unit : ''}
-          onCommit={(next) => onChange(next ?? 0)}
-        />
-      );
-  }
 }

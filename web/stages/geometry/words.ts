@@ -143,6 +143,12 @@ export const typicalPart = {
   together: (count: number, spacings: string, unit: string): string => `= ${count} × , ${spacings} ${unit} in all`,
 };
 
+export const placedPart = {
+  placed: 'Placed',
+  selectIt: 'Select it',
+  letGo: 'Let it go its own way',
+};
+
 export const underlayPart = {
   at: (axis: string): string => `At ${axis}`,
   file: 'Picture or PDF for the underlay',
