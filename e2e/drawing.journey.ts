@@ -180,6 +180,20 @@ describe('typical structures', () => {
     await model.unfold('Select and show');
     await model.press('bottom chord · 7');
     await model.card('7 selected');
+    // It remains a truss: from what is selected one comes to its measures, which may be others now.
+    await model.press('Measures of Truss');
+    await model.fill('Panels', '9');
+    await model.counts(19, 35);
+    await model.until('solution', /^Solved/);
+    await model.command('let joints = 4');
+    await model.fill('Panels', 'joints + 1');
+    await model.counts(11, 19);
+    await model.fill('Panels', 'joints / 3');
+    expect(await model.page.evaluate(() => document.body.innerText)).toContain('Panels must be a whole number from 1 to 200');
+    await model.page.keyboard.press('Escape');
+    await model.page.evaluate(() => (document.activeElement as HTMLElement).blur());
+    await model.undo();
+    await model.counts(19, 35);
   });
 
   test('a tower makes a space model of an empty one', async () => {

@@ -138,6 +138,10 @@ describe.each(['pointer', 'keys', 'touch'] as const)('parameters, by %s', (hands
     await page.keyboard.press('Escape');
     await model.stage('Geometry');
     await model.command('select node 2');
+    await fill('X (m)', '0 * span');
+    await until('has no length');
+    expect(await page.evaluate(() => document.activeElement?.getAttribute('aria-invalid'))).toBe('true');
+    await page.keyboard.press('Escape');
     await fill('X (m)', '2');
     await until('node 2, x no longer follows “span/2”');
     expect((await file()).formulas).toEqual([{ of: 'nodes/3/x', is: 'span' }]);

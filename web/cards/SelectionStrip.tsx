@@ -2,13 +2,15 @@
 
 import { planeWords } from '@rigid-beam/core/quantities/axis-names';
 import { useMemo } from 'react';
+import type { Model } from '@rigid-beam/core/model/model';
+import type { PlacedStructure } from '@rigid-beam/core/model/structures/measures';
 import { chosenOn, narrowings, planesOfChosen, type ChosenPlane } from '@rigid-beam/core/model/narrowed';
 import { chosenOf, selectChosen } from '../editor/chosen';
 import { useDisplay, useEditor, useEditorState } from '../editor/use-editor';
 import { Button, Row, Select } from '../ui/controls';
 import { selectionStrip as WORDS } from './words';
 
-/** What is selected, made less or more in one step: only its members, only what stands upright, only a storey; all like it. */
+/** What is selected, made less or more in one step: only its members, only what stands upright, only a storey; all like it; and the typical structure that it belongs to. */
 export function SelectionStrip() {
   const editor = useEditor();
   const display = useDisplay();
@@ -20,7 +22,8 @@ export function SelectionStrip() {
     () => (chosen.nodes.length + chosen.members.length > 1 ? planesOfChosen(model, chosen) : []),
     [model, chosen],
   );
-  if (parts.length + planes.length === 0) return null;
+  const structures = useMemo(() => structuresOf(model, chosen.members), [model, chosen]);
+  if (parts.length + planes.length + structures.length === 0) return null;
   const idOf = ({ axis, at }: ChosenPlane): string => `${axis} ${at}`;
   return (
     <Row role="group" aria-label={WORDS.label}>
@@ -47,6 +50,23 @@ export function SelectionStrip() {
           }}
         />
       )}
+      {structures.map(({ id }) => (
+        <Button
+          key={id}
+          aria-label={WORDS.measuresOf(id)}
+          onPress={() => {
+            editor.go({ stage: 'geometry' });
+            editor.show({ placed: id });
+          }}
+        >
+          {id} …
+        </Button>
+      ))}
     </Row>
   );
+}
+
+/** Typical structures that all of some members belong to. */
+function structuresOf({ structures = [] }: Model, members: readonly string[]): readonly PlacedStructure[] {
+  return members.length === 0 ? [] : structures.filter((one) => members.every((id) => one.members.includes(id)));
 }

@@ -25,6 +25,7 @@ export const selectionStrip = {
     inclined: (count: number): string => `${count} inclined`,
     like: (count: number): string => `All ${count} like it`,
   },
+  measuresOf: (id: string): string => `Measures of ${id}`,
   onlyOn: 'Only on a level or plane',
   plane: (name: string | undefined, plane: string): string => (name ? `${name}: ${plane}` : plane),
 };

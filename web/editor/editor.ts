@@ -391,6 +391,9 @@ export class Editor {
 
   private keepSelection(model: Model): void {
     const kept = stillThere(model, this.state.selection);
-    if (kept.length < this.state.selection.length) this.select(kept);
+    if (kept.length === this.state.selection.length) return;
+    // What an edit of the bench takes away does not call a card over it.
+    this.page.catchUp();
+    this.own.setState({ selection: visibleOf(kept, model, this.state.hidden) });
   }
 }

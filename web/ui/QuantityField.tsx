@@ -83,12 +83,14 @@ export function QuantityField(props: QuantityFieldProps) {
     place,
     isTurned,
   } = props;
-  const { scope, textAt, express } = useContext(ExpressionsContext);
+  const { scope, textAt, express, refusedBy } = useContext(ExpressionsContext);
   const asked = { dimension, unit, scope, isKept: place !== undefined };
   const own = place === undefined ? undefined : textAt(place);
   const expression = own !== undefined && isTurned ? turnedRound(own) : own;
   const shown = expression ?? (value === undefined ? '' : editText(value, unit));
   const [draft, setDraft] = useState<string>();
+  /** Why the expression that stands in the field was not taken. */
+  const [refused, setRefused] = useState<string>();
   const input = useRef<HTMLInputElement>(null);
   const leaving = useRef(false);
   const stepping = useContext(SteppingContext);
@@ -101,7 +103,7 @@ export function QuantityField(props: QuantityFieldProps) {
   const text = draft ?? shown;
   const understood =
     text.trim() === '' || (draft === undefined && expression === undefined) ? undefined : understand(text, asked);
-  const faulty = understood !== undefined && understood.value === undefined;
+  const faulty = refused !== undefined || (understood !== undefined && understood.value === undefined);
 
   const commit = (): void => {
     const isTried = run.current !== undefined;
@@ -118,10 +120,16 @@ export function QuantityField(props: QuantityFieldProps) {
     }
     if (understood?.value === undefined) return;
     leaving.current = true;
-    if (understood.kept !== undefined && place !== undefined)
-      express(place, isTurned ? turnedRound(understood.kept) : understood.kept);
+    const { kept } = understood;
+    if (kept !== undefined && place !== undefined) {
+      const why = refusedBy(() => express(place, isTurned ? turnedRound(kept) : kept));
+      setRefused(why);
+      leaving.current = false;
+      if (why === undefined) setDraft(undefined);
+      return;
+    }
     // The number that the expression gives already, written for itself.
-    else if (own !== undefined && understood.value === value) express(place!, undefined);
+    if (own !== undefined && understood.value === value) express(place!, undefined);
     else onCommit(understood.value);
     setDraft(undefined);
     leaving.current = false;
@@ -144,7 +152,10 @@ export function QuantityField(props: QuantityFieldProps) {
   return (
     <FieldBox
       value={text}
-      onChange={setDraft}
+      onChange={(next) => {
+        setRefused(undefined);
+        setDraft(next);
+      }}
       isInvalid={faulty}
       {...(hideLabel && { 'aria-label': label })}
       autoFocus={autoFocus ?? false}
@@ -175,13 +186,14 @@ export function QuantityField(props: QuantityFieldProps) {
           giveUp(event, draft);
           if (run.current !== undefined) stepping?.giveUp();
           run.current = undefined;
+          setRefused(undefined);
           setDraft(undefined);
           onCancel?.();
         }}
       />
       {understood && (
         <FieldNote slot="description" data-fault={faulty || undefined}>
-          {understood.words}
+          {refused ?? understood.words}
         </FieldNote>
       )}
     </FieldBox>

@@ -9,7 +9,14 @@ export interface Expressions {
   readonly textAt: (place: string) => string | undefined;
   /** Keeps an expression at a place; without one its number stays as it is. */
   readonly express: (place: string, text: string | undefined) => void;
+  /** Makes an edit; why it was refused, where it was: the field that made it says so, and nobody else. */
+  readonly refusedBy: (edit: () => void) => string | undefined;
 }
 
-const NONE: Expressions = { scope: new Map(), textAt: () => undefined, express: () => undefined };
+const NONE: Expressions = {
+  scope: new Map(),
+  textAt: () => undefined,
+  express: () => undefined,
+  refusedBy: (edit) => void edit(),
+};
 export const ExpressionsContext = createContext<Expressions>(NONE);

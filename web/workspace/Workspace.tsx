@@ -140,6 +140,14 @@ function Stepped() {
             ? { type: 'remove', list: 'formulas', keys: [of] }
             : { type: 'put', list: 'formulas', entry: { of, is } },
         ),
+      refusedBy: (edit) => {
+        const before = editor.state.refusal;
+        edit();
+        const { refusal } = editor.state;
+        if (refusal === before || refusal.length === 0) return undefined;
+        editor.dismissRefusal();
+        return refusal.map(({ message }) => message).join(' ');
+      },
     };
   }, [editor, parameters, formulas]);
   const stepping = useMemo(

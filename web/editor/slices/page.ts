@@ -22,6 +22,8 @@ export interface PageSlice {
   readonly side: 'card' | 'bench';
   /** The typical structure that is being measured out, to be placed. */
   readonly typical: string | undefined;
+  /** The structure of the model whose measures are shown. */
+  readonly placed: string | undefined;
 }
 
 export const pageSlice: Slice<PageSlice> = {
@@ -34,5 +36,6 @@ export const pageSlice: Slice<PageSlice> = {
     dialog: () => undefined,
     side: () => 'card',
     typical: () => undefined,
+    placed: () => undefined,
   },
 };

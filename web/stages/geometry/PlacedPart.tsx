@@ -1,6 +1,5 @@
 'use client';
 
-import { useState } from 'react';
 import styled from 'styled-components';
 import { placeText } from '@rigid-beam/core/model/parameters/place';
 import { MISSING, type PlacedStructure, type TypicalValues } from '@rigid-beam/core/model/structures/measures';
@@ -17,20 +16,29 @@ const Names = styled.div`
   gap: 0.35rem;
 `;
 
+const Fields = styled.div`
+  display: grid;
+  gap: 0.6rem;
+`;
+
 /** Typical structures that stand in the model: each may be given other measures, and what hangs on it follows. */
 export function PlacedPart() {
   const structures = useEditorState((state) => state.model.structures ?? NONE);
-  const selected = useEditorState(({ selection }) => selection.flatMap((one) => (one.kind === 'member' ? [one.id] : []))[0]);
-  const [chosen, setChosen] = useState<string>();
+  const editor = useEditor();
+  const chosen = useEditorState(({ placed }) => placed);
   if (structures.length === 0) return null;
-  const ofSelected = selected === undefined ? undefined : structures.find(({ members }) => members.includes(selected));
-  const open = structures.find(({ id }) => id === chosen) ?? ofSelected;
+  const open = structures.find(({ id }) => id === chosen);
   return (
     <>
       <PanelSubtitle>{WORDS.placed}</PanelSubtitle>
       <Names>
         {structures.map(({ id }) => (
-          <Button key={id} aria-expanded={id === open?.id} onPress={() => setChosen(id === chosen ? undefined : id)}>
+          <Button
+            key={id}
+            aria-label={WORDS.measuresOf(id)}
+            aria-expanded={id === open?.id}
+            onPress={() => editor.show({ placed: id === chosen ? undefined : id })}
+          >
             {id}
           </Button>
         ))}
@@ -49,7 +57,7 @@ function Measures({ of }: { readonly of: PlacedStructure }) {
     void editor.edit({ type: 'put', list: 'structures', entry: { ...of, values: { ...of.values, ...values } } });
   const members = of.members.filter((id) => id !== MISSING);
   return (
-    <div role="group" aria-label={of.id}>
+    <Fields role="group" aria-label={of.id}>
       {typicalOf(of.type)?.fields.map((field) => (
         <MeasureField
           key={field.key}
@@ -64,6 +72,6 @@ function Measures({ of }: { readonly of: PlacedStructure }) {
         <Button onPress={() => editor.select(members.map((id) => ({ kind: 'member', id })))}>{WORDS.selectIt}</Button>
         <Button onPress={() => editor.edit({ type: 'remove', list: 'structures', keys: [of.id] })}>{WORDS.letGo}</Button>
       </Row>
-    </div>
+    </Fields>
   );
 }

@@ -145,6 +145,7 @@ export const typicalPart = {
 
 export const placedPart = {
   placed: 'Placed',
+  measuresOf: (id: string): string => `Measures of ${id}`,
   selectIt: 'Select it',
   letGo: 'Let it go its own way',
 };
