@@ -35,7 +35,7 @@ export async function workings(file: string, options: WorkingsOptions): Promise<
   const stranger = members?.find((id) => model.members.every((one) => one.id !== id));
   if (stranger !== undefined) return refuse(`There is no member “${stranger}”`);
   const caseId = options.case ?? model.cases[0]?.id ?? '';
-  const found = workingsOf(model, caseId);
+  const found = workingsOf(model, caseId, members);
   if (typeof found === 'string') return refuse(found.replace(/\.$/, ''));
   if ('notices' in found) {
     printNotices(found.notices);

@@ -44,20 +44,21 @@ export function followWords({ component, shares, besides }: FollowingFreedom, { 
 export const isHeldStill = ({ shares }: FollowingFreedom, { all }: Numbered): boolean =>
   shares.every(([place]) => all[place]!.state === 'held');
 
-/** Freedoms as they stand on the sheet: those that have numbers, and those that follow them. */
-export const sheetFreedoms = (numbered: Numbered, display: DisplayUnits): readonly SheetFreedom[] => [
-  ...numbered.all.map(({ node, component, state, number }) => ({ node, component, state, label: String(number) })),
-  // What cannot move is drawn nowhere.
-  ...[...numbered.followers.values()].flatMap((one): SheetFreedom[] =>
-    one.shares.length === 0
-      ? []
-      : [
-          {
-            node: one.node,
-            component: one.component,
-            state: isHeldStill(one, numbered) ? 'held' : 'follows',
-            label: followWords(one, numbered, display),
-          },
-        ],
-  ),
-];
+/** Freedoms as they stand on the sheet: those that have numbers, and those that follow them. `nodes`: of a part, which nodes of the whole they are at. */
+export const sheetFreedoms = (numbered: Numbered, display: DisplayUnits, nodes?: Int32Array): readonly SheetFreedom[] =>
+  [
+    ...numbered.all.map(({ node, component, state, number }) => ({ node, component, state, label: String(number) })),
+    // What cannot move is drawn nowhere.
+    ...[...numbered.followers.values()].flatMap((one): SheetFreedom[] =>
+      one.shares.length === 0
+        ? []
+        : [
+            {
+              node: one.node,
+              component: one.component,
+              state: isHeldStill(one, numbered) ? 'held' : 'follows',
+              label: followWords(one, numbered, display),
+            },
+          ],
+    ),
+  ].map((one) => (nodes ? { ...one, node: nodes[one.node]! } : one));

@@ -12,6 +12,8 @@ export interface WorkedFreedom {
   readonly state: 'free' | 'held';
   /** Of a free one: what its support is sprung with; 0 where there is none. */
   readonly spring: number;
+  /** Of a held one: the rest of the structure joins on there, and its movement is given by the analysis. */
+  readonly given?: true;
 }
 
 /** A freedom that follows numbered ones (by place), as members keep their lengths; `besides`: what it moves beside them. */
@@ -31,14 +33,22 @@ export interface Numbered {
   readonly followers: ReadonlyMap<number, FollowingFreedom>;
 }
 
-export function numbered(s: Structure, { absent }: Pick<LooseNodes, 'absent'>, follows?: Following['follows']): Numbered {
+export function numbered(
+  s: Structure,
+  { absent }: Pick<LooseNodes, 'absent'>,
+  follows?: Following['follows'],
+  isOuter?: Uint8Array,
+): Numbered {
   const found: Omit<WorkedFreedom, 'number'>[] = [];
   for (const state of ['free', 'held'] as const)
     for (let node = 0; node < nodeCount(s); node++)
       for (const component of s.active) {
         const f = FREEDOMS * node + component;
         if (absent[f] || follows?.has(f) || (s.restraints[f] === Infinity) !== (state === 'held')) continue;
-        found.push({ node, component, state, spring: state === 'free' ? s.restraints[f]! : 0 });
+        found.push({
+          ...{ node, component, state, spring: state === 'free' ? s.restraints[f]! : 0 },
+          ...(isOuter?.[node] && { given: true as const }),
+        });
       }
   const all = found.map((one, i): WorkedFreedom => ({ ...one, number: i + 1 }));
   const places = new Int32Array(FREEDOMS * nodeCount(s)).fill(-1);

@@ -29,7 +29,8 @@ export function workingsStepsOf(
 ): readonly WorkingsStep[] {
   const shown = of.members.filter(({ id }) => !members || members.has(id));
   const told = new Told(of, display, shown, way);
-  const truss = trussBlocks(of, display);
+  // Of a part statics alone tells nothing.
+  const truss = of.part ? { joints: [], cut: [] } : trussBlocks(of, display);
   const step = (id: WorkingsStepId, blocks: readonly WorkingsBlock[]): WorkingsStep => ({ id, title: TITLES[id], blocks });
   return [
     step('freedoms', told.freedoms()),
@@ -46,7 +47,7 @@ export function workingsStepsOf(
     step('reactions', told.reactions()),
     step('joints', truss.joints),
     step('cut', truss.cut),
-    step('three-moments', momentBlocks(of, display)),
+    step('three-moments', of.part ? [] : momentBlocks(of, display)),
     step('check', told.check()),
   ].filter(({ blocks }) => blocks.length > 0); // oxfmt-ignore
 }
@@ -87,12 +88,13 @@ class Told extends Scaled {
           return isHeldStill(follower, numbered) ? `${words} ${WORDS.held}` : words;
         }
         if (!one) return '·';
-        if (one.state === 'held') return `${one.number} ${WORDS.held}`;
+        if (one.state === 'held') return `${one.number} ${one.given ? WORDS.given : WORDS.held}`;
         const stiffness = showNumber(this.scaled(one.spring, 1, k < 3 ? -1 : 1), WORKINGS_DIGITS);
         return one.spring > 0 ? `${one.number} ${WORDS.sprung(stiffness)}` : String(one.number);
       }),
     ]);
     return [
+      ...(this.of.part ? [text(WORDS.partOf(this.of.part.chosen.join(', '), this.of.members.length))] : []),
       text(WORDS.units(this.display.force, this.length)),
       ...(this.EI === undefined
         ? []
@@ -324,7 +326,8 @@ class Told extends Scaled {
 
   reactions(): readonly WorkingsBlock[] {
     const { reactions, numbered } = this.of;
-    const held = numbered.all.flatMap(({ state, spring }, i) => (state === 'held' || spring > 0 ? [i] : []));
+    const held = numbered.all.flatMap(({ state, spring, given }, i) => (!given && (state === 'held' || spring > 0) ? [i] : []));
+    if (held.length === 0) return [];
     const values = this.vector(reactions, this.sensed, 'forces');
     return [formula(formulas.reactions), this.matrix(formulas.R, held.map((i) => this.labels[i]!), [''], held.map((i) => values[i]!))]; // oxfmt-ignore
   }

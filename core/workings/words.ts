@@ -69,7 +69,14 @@ export const words = {
   reactions: 'Reactions',
   unheld: 'The motions that nothing resists are held by the analysis: there are no workings of them. Hold the structure first',
   large: (members: number, most: number): string =>
-    `Workings are written of up to ${most} members, and this model has ${members}. Work out a smaller part of it`,
+    `Workings are written of up to ${most} members, and this model has ${members}. Select those that are to be worked out`,
+  largePart: (members: number, most: number): string =>
+    `${members} members meet at the nodes of those that are selected, and workings are written of up to ${most}. Select fewer`,
+  partOfKept:
+    'Members that keep their lengths depend on each other everywhere: there are no workings of a part. Count axial deformation',
+  given: 'given',
+  partOf: (chosen: string, members: number): string =>
+    `${chosen} with all ${members} members that meet at their nodes. Where these lead away, the movements are given as the analysis of the whole found them.`,
   noCase: (id: string, cases: string): string => `There is no case and no sum “${id}”. Choose one of ${cases}`,
   noOne: (id: string): string => `${id} is no sum of loads: choose a case or a sum of cases`,
   oneWay: 'Members or supports that act one way are sought set by set: there are no workings of that. Let them act both ways',

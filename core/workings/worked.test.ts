@@ -8,6 +8,17 @@ import { responseOf } from '../results/sums';
 import { randomFrame } from '../test/random-frame';
 import { underAnyLoad } from '../test/random-loads';
 import { randomSpace } from '../test/random-space';
+import { readEffect } from '../influence/read-effect';
+import { checkModel } from '../model/check';
+import { displayOf } from '../quantities/display';
+import { valueAt } from '../results/read';
+import { clamp, sketch } from '../test/build';
+import { workingsIn } from './ask';
+import { chainOf } from './chain';
+import { sheetFreedoms } from './follow-words';
+import { partOf } from './part';
+import { workingsStepsOf } from './steps';
+import { workingsText } from './text';
 import { worked, contributionsTo } from './worked';
 
 test.each([
@@ -41,4 +52,56 @@ test.each([
     { numRuns },
   );
   expect(compared).toBeGreaterThan(0.8 * numRuns);
+}); // oxfmt-ignore
+
+test('chosen members of any frame, cut out with all that meets in them, multiply out to the same', () => {
+  let compared = 0;
+  fc.assert(
+    fc.property(underAnyLoad(fc.oneof(randomFrame, randomSpace)), fc.nat(), (model: Model, pick) => {
+      const { solution } = solve(model);
+      if (!solution) return;
+      const { structure, loose } = prepare(model).prepared;
+      const response = responseOf(solution, 0)!;
+      const chosen = [pick % model.members.length];
+      const part = partOf(structure, loose, { acting: [[0, 1]], response, chosen });
+      const found = worked({ structure: part.structure, loose: part.loose, part }, part.acting, part.response);
+      if (!found) return;
+      compared++;
+      expect(Math.max(...Object.values(found.differs))).toBeLessThan(1e-9);
+      const one = found.members.find(({ id }) => id === model.members[chosen[0]!]!.id)!;
+      // Each free freedom of it has the same row as in the whole.
+      const whole = worked({ structure, loose }, [[0, 1]], response);
+      if (!whole) return;
+      const there = whole.members[chosen[0]!]!;
+      one.places.forEach((i, a) => i >= 0 && i < found.numbered.free && expect(found.K[i]![i]! / whole.K[there.places[a]!]![there.places[a]!]!).toBeCloseTo(1, 12)); // oxfmt-ignore
+      one.forces.forEach((force, a) => expect(Math.abs(force - there.forces[a]!)).toBeLessThanOrEqual(1e-8 * Math.max(...there.forces.map(Math.abs), 1)));
+    }),
+    { numRuns: 40 },
+  );
+  expect(compared).toBeGreaterThan(30);
+}); // oxfmt-ignore
+
+test('of a large model only what is chosen is worked out', () => {
+  const posts = Array.from({ length: 120 }, (_, i) => i);
+  const fence = checkModel(sketch({
+    nodes: posts.flatMap((i): [string, number, number][] => [[`f${i}`, 2 * i, 0], [`t${i}`, 2 * i, 3]]),
+    members: [...posts.map((i): [string, string, string] => [`p${i}`, `f${i}`, `t${i}`]), ...posts.slice(1).map((i): [string, string, string] => [`r${i}`, `t${i - 1}`, `t${i}`])],
+    supports: posts.map((i) => clamp(`f${i}`)),
+    loads: [{ type: 'node', node: 't60', fx: 5e3 }],
+  })).model!; // oxfmt-ignore
+  const { solution } = solve(fence);
+  expect(workingsIn(fence, solution!, 'Q')).toMatch(/^Workings are written of up to 100 members, and this model has 239\. Select those/);
+  const of = workingsIn(fence, solution!, 'Q', ['p60']);
+  if (typeof of === 'string') throw new Error(of);
+  expect(of.members.map(({ id }) => id)).toEqual(['p60', 'r60', 'r61']);
+  const text = workingsText(workingsStepsOf(of, displayOf({}), new Set(['p60'])));
+  expect(text).toMatch(/p60 with all 3 members that meet at their nodes\. Where these lead away, the movements are given/);
+  expect(text).toMatch(/t59 +\d+ given +\d+ given +\d+ given/);
+  expect(text).toMatch(/agrees with the analysis to 1\d digits/);
+  expect(sheetFreedoms(of.numbered, displayOf({}), of.part!.nodes).every(({ node }) => ['f60', 't59', 't60', 't61'].includes(fence.nodes[node]!.id))).toBe(true); // oxfmt-ignore
+  const effect = readEffect('p60:Mz@1m', fence, of.structure);
+  const chain = 'kind' in effect ? chainOf(of, effect, displayOf({})) : effect.message;
+  if (typeof chain === 'string') throw new Error(chain);
+  expect(chain.value).toBeCloseTo(valueAt(solution!, 0, 60, 'Mz', 1), 6);
+  expect(workingsIn(fence, solution!, 'Q', fence.members.map(({ id }) => id))).toMatch(/^239 members meet at the nodes/);
 }); // oxfmt-ignore

@@ -1,10 +1,10 @@
 import { LuDecomposition, Matrix } from 'ml-matrix';
-import type { Prepared } from '../analysis/prepare';
 import { once } from '../once';
 import type { StructuralResponse } from '../results/results';
 import { FREEDOMS, isPlane, keepsLengths, meanLength, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
 import { toOwnAxes } from '../stiffness/transformation';
 import type { Acting } from './acting';
+import type { WorkedPart } from './part';
 import { numbered, sharesOf, type Numbered } from './freedoms';
 import { followingOf, forcesOfLengths, type Following, type NotFollowed, type Share } from './kept-lengths';
 import { endsOf, loadsOf, nodalFreedom, stiffnessOf, transformOf, type WorkedMember } from './worked-member';
@@ -37,6 +37,8 @@ export interface Worked {
   readonly displacements: readonly number[];
   /** Of all freedoms of the nodes (6n), those that follow others as well. */
   readonly moved: Float64Array;
+  /** Where it is a part of a larger structure. */
+  readonly part?: Pick<WorkedPart, 'nodes' | 'isOuter' | 'chosen'>;
   /** Where members keep their lengths. */
   readonly following?: Following;
   /** Of supports, held and sprung; by freedom, 0 where there is none. */
@@ -51,12 +53,19 @@ const INVERTIBLE = 12;
 /** Workings that agree no better than this are none. */
 const AGREES = 1e-6;
 
+/** A structure, or a part of one, whose loads on nodes and members are known. */
+export interface WorkedOf {
+  readonly structure: Structure;
+  readonly loose: WorkedPart['loose'];
+  readonly part?: Pick<WorkedPart, 'nodes' | 'isOuter' | 'chosen'>;
+}
+
 /**
  * A case or a sum of cases worked out step by step as the stiffness method is taught, each from the one before it, and compared with what the solver found. Where a motion is resisted
  * by nothing the solver holds it, and there are no workings: undefined. Nor are there where `followingIn` says why.
  */
 export function worked(
-  { structure: s, loose }: Pick<Prepared, 'structure' | 'loose'>,
+  { structure: s, loose, part }: WorkedOf,
   acting: Acting,
   response: StructuralResponse,
 ): Worked | undefined {
@@ -65,7 +74,7 @@ export function worked(
   const isFree = freeIn(s, loose);
   const following = followingIn(s, loose, acting);
   if (typeof following === 'string') return undefined;
-  const places = numbered(s, loose, following?.follows);
+  const places = numbered(s, loose, following?.follows, part?.isOuter);
   const begun = s.names.members.map((id, m) => stiffnessOf(s, m, id, own, places));
   const n = places.all.length;
   const K = zeros(n, n);
@@ -106,6 +115,7 @@ export function worked(
   const whole = {
     ...{ structure: s, numbered: places, members, K, direct, equivalent, loads, imposed, displacements, moved, reactions },
     ...(following && { following }),
+    ...(part && { part }),
   };
   const differs = differencesOf(whole, response);
   if (!(Math.max(differs.displacements, differs.ends, differs.reactions) < AGREES)) return undefined;
@@ -114,12 +124,12 @@ export function worked(
 
 const ownOf = (s: Structure): readonly number[] => (isPlane(s) ? IN_PLANE : IN_SPACE);
 const freeIn =
-  (s: Structure, { absent }: Prepared['loose']) =>
+  (s: Structure, { absent }: WorkedOf['loose']) =>
   (f: number): boolean =>
     !absent[f] && s.restraints[f] !== Infinity;
 
 /** Which freedoms follow others; why that is not told; undefined where no member keeps its length. */
-export const followingIn = (s: Structure, loose: Prepared['loose'], acting: Acting): Following | NotFollowed | undefined =>
+export const followingIn = (s: Structure, loose: WorkedOf['loose'], acting: Acting): Following | NotFollowed | undefined =>
   keepsLengths(s) ? followingOf(s, acting, (m) => lengtheningOf(s, m, ownOf(s)), freeIn(s, loose)) : undefined;
 
 /** The lengthening of a member by its nodes. */
@@ -248,11 +258,17 @@ function differencesOf(
     return size === 0 ? 0 : scaled.reduce((max, [one, other]) => Math.max(max, Math.abs(one - other)), 0) / size;
   };
   const nodal = (ours: readonly number[], theirs: Float64Array): readonly Pair[] =>
-    all.map(({ node, component }, i) => ({
-      ours: ours[i]!,
-      theirs: theirs[FREEDOMS * node + component]!,
-      turns: component >= 3,
-    }));
+    all.flatMap(({ node, component, given }, i) =>
+      given
+        ? []
+        : [
+            {
+              ours: ours[i]!,
+              theirs: theirs[FREEDOMS * node + component]!,
+              turns: component >= 3,
+            },
+          ],
+    );
   const movements = [...ours.keys()].flatMap((f): Pair[] =>
     places[f]! >= 0 || followers.has(f) ? [{ ours: ours[f]!, theirs: moved[f]!, turns: f % FREEDOMS >= 3 }] : [],
   );

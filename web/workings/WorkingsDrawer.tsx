@@ -1,5 +1,7 @@
 'use client';
 
+import type { Model } from '@rigid-beam/core/model/model';
+import type { Solution } from '@rigid-beam/core/results/results';
 import { workingsIn } from '@rigid-beam/core/workings/ask';
 import type { WorkingsStep, WorkingsStepId } from '@rigid-beam/core/workings/blocks';
 import { workingsStepsOf } from '@rigid-beam/core/workings/steps';
@@ -44,12 +46,16 @@ export function WorkingsDrawer() {
   const outcome = useEditorState(actingIndex);
   const model = useEditorState((state) => state.settled.model);
   const id = solution?.outcomes[outcome]?.id;
+  const selected = useEditorState(selectedMembers);
+  const traced = useEditorState((state) => state.traced);
   const found = useMemo(
-    () => (solution && id !== undefined ? workingsIn(model, solution, id) : WORDS.none),
-    [model, solution, id],
+    () =>
+      solution && id !== undefined
+        ? workingsIn(model, solution, id, chosenIn(model, solution, { selected, traced }))
+        : WORDS.none,
+    [model, solution, id, selected, traced],
   );
   const editor = useEditor();
-  const selected = useEditorState(selectedMembers);
   const display = useDisplay();
   // While they are read, the freedoms stand on the sheet.
   useEffect(() => {
@@ -70,13 +76,31 @@ export function WorkingsDrawer() {
   );
 }
 
+/** What is worked out of a large model: what is selected, else the members at the number that is traced. */
+function chosenIn(
+  model: Model,
+  { structure }: Solution,
+  { selected, traced }: { readonly selected: string; readonly traced: string | undefined },
+): readonly string[] {
+  const own = selected === '' ? [] : selected.split('\n');
+  const effect = traced === undefined ? undefined : readEffect(traced, model, structure);
+  if (!effect || !('kind' in effect)) return own;
+  const { members } = structure.names;
+  if (effect.kind === 'along') return [...own, members[effect.member]!];
+  return [...own, ...members.filter((_, m) => [0, 1].some((e) => structure.memberNodes[2 * m + e] === effect.node))];
+}
+
 /** The selected members, a line each: what was written stays while other things are selected. */
 const selectedMembers = ({ selection }: Pick<EditorState, 'selection'>): string =>
   selection.flatMap((one) => (one.kind === 'member' ? [one.id] : [])).join('\n');
 
 /** The freedoms of some members, or all: where many stand close to each other they could not be read. */
-function freedomsOf({ members, numbered, structure }: Worked, selected: string, display: DisplayUnits): readonly SheetFreedom[] {
-  const all = sheetFreedoms(numbered, display);
+function freedomsOf(
+  { members, numbered, structure, part }: Worked,
+  selected: string,
+  display: DisplayUnits,
+): readonly SheetFreedom[] {
+  const all = sheetFreedoms(numbered, display, part?.nodes);
   if (selected === '') return all;
   const ids = new Set(selected.split('\n'));
   const nodes = new Set(
@@ -84,7 +108,8 @@ function freedomsOf({ members, numbered, structure }: Worked, selected: string, 
       ids.has(id) ? [structure.memberNodes[2 * index]!, structure.memberNodes[2 * index + 1]!] : [],
     ),
   );
-  return all.filter(({ node }) => nodes.has(node));
+  const at = part ? new Set(Array.from(nodes, (node) => part.nodes[node]!)) : nodes;
+  return all.filter(({ node }) => at.has(node));
 }
 
 interface StepsProps {
@@ -99,11 +124,11 @@ const AT_ONCE = 8;
 function Steps({ of, id, title }: StepsProps) {
   const display = useDisplay();
   const selected = useEditorState(selectedMembers);
-  const all = of.structure.names.members;
+  const all = of.part?.chosen ?? of.structure.names.members;
   const shown = useMemo(() => {
     if (selected !== '') return selected.split('\n').slice(0, AT_ONCE);
-    return all.length > AT_ONCE ? all.slice(0, AT_ONCE) : undefined;
-  }, [selected, all]);
+    return all.length > AT_ONCE || of.part ? all.slice(0, AT_ONCE) : undefined;
+  }, [selected, all, of.part]);
   const [way, setWay] = useState<WorkingsWay>('plain');
   const steps = useMemo(() => workingsStepsOf(of, display, shown && new Set(shown), way), [of, display, shown, way]);
   const traced = useEditorState((state) => state.traced);
