@@ -135,6 +135,7 @@ async function ofSources() {
     ...['--config', '.dependency-cruiser.cjs', 'core', 'drawing', 'machine', 'cli', 'web'],
   ]);
   await check('compiled kernels', ['scripts/build-kernels.mjs', '--check']);
+  await check('formulas in type', ['scripts/build-formulas.mjs', '--check']);
   await jest('unit tests', ['--maxWorkers=1']);
   await check('lint', [module('eslint', 'bin', 'eslint.js'), '.']);
 }

@@ -9,6 +9,8 @@ export type Facts = readonly (readonly [name: string, value: string])[];
 export type Block =
   | { readonly is: 'heading'; readonly level: 1 | 2; readonly text: string }
   | { readonly is: 'words'; readonly text: string }
+  /** A formula in the notation of TeX, and as it is written in one line of text. */
+  | { readonly is: 'formula'; readonly tex: string; readonly plain: string }
   | { readonly is: 'list'; readonly items: readonly string[] }
   | { readonly is: 'facts'; readonly facts: Facts }
   | { readonly is: 'table'; readonly table: Table<never> }

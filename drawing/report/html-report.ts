@@ -1,6 +1,7 @@
 import { cellWords, type Table } from '@rigid-beam/core/tables/column';
 import { withPowers } from '@rigid-beam/core/quantities/with-powers';
 import { escaped, familyStyle, svgFigure, svgPicture } from '../paper/svg-file';
+import { mathOf } from '../workings/html-workings';
 import type { TypeFamily } from '../paper/type-family';
 import type { Block } from './blocks';
 import type { Report } from './report';
@@ -28,7 +29,7 @@ const STYLE =
   'table{border-collapse:collapse;font-size:8.5pt;margin:1em 0}caption{text-align:left;font-weight:600;color:#555}' +
   'th,td{padding:.1em 1em .1em 0;text-align:left;vertical-align:top}td.number,th.number{text-align:right}thead{border-bottom:.5pt solid #999}.unit{font-weight:400}' +
   '.card{display:flex;gap:6mm;align-items:center;margin:1em 0;break-inside:avoid}.card h4{margin:0 0 .3em}.card dl{grid-template-columns:auto auto;gap:0 1.2em}.card svg{flex:none}' +
-  'figure{margin:1em 0}svg,img{max-width:100%;height:auto}ul{list-style:none;padding:0}pre{font-size:7pt;white-space:pre-wrap}' +
+  'math{font-size:1.1em}math mtable{border-left:.8pt solid;border-right:.8pt solid;padding:0 .2em}figure{margin:1em 0}svg,img{max-width:100%;height:auto}ul{list-style:none;padding:0}pre{font-size:7pt;white-space:pre-wrap}' +
   '@media print{h2{break-before:page}h2,h3,figure,caption{break-after:avoid}figure{break-inside:avoid}body{margin:0}}';
 
 const factsOf = (facts: Report['facts']): string =>
@@ -40,6 +41,8 @@ function written(block: Block, id: string, family: TypeFamily): string {
       return `<h${block.level + 1} id="${id}">${escaped(block.text)}</h${block.level + 1}>`;
     case 'words':
       return `<p>${escaped(block.text)}</p>`;
+    case 'formula':
+      return `<p>${mathOf(block.tex, 'displayed')}</p>`;
     case 'list':
       return `<ul>${block.items.map((item) => `<li>${escaped(item)}</li>`).join('')}</ul>`;
     case 'facts':

@@ -7,6 +7,7 @@ import type { Block } from './blocks';
 import { columnGap, columnWidths, linesOf, LOWEST, PAGE, WIDE } from './flow';
 import type { ReportPicture } from '@rigid-beam/core/model/report';
 import { moved } from './picture';
+import { formulaPicture } from '../workings/formula-picture';
 import type { Report } from './report';
 import { reportWords as WORDS } from './words';
 
@@ -139,9 +140,23 @@ class Writer {
       case 'heading':
         return this.heading(block.level, block.text, next);
       case 'words':
+        // What leads to a formula stands on its page.
+        if (next?.is === 'formula')
+          this.need(2 * LEADING * SIZE.words + (formulaPicture(next.tex, SIZE.words, WIDE, INK)?.size.height ?? 0));
         this.lines(block.text, SIZE.words);
         this.y += 2.5;
         return;
+      case 'formula': {
+        const picture = formulaPicture(block.tex, SIZE.words, WIDE, INK);
+        if (!picture) this.lines(block.plain, SIZE.words);
+        else {
+          this.need(picture.size.height + 3);
+          picture.paint(moved(this.painter, PAGE.left, this.y));
+          this.y += picture.size.height;
+        }
+        this.y += 3;
+        return;
+      }
       case 'list':
         for (const item of block.items) this.lines(item, SIZE.words);
         this.y += 2.5;

@@ -39,7 +39,7 @@ function blockOf(block: WorkingsBlock): Block {
     case 'text':
       return words(block.text);
     case 'formula':
-      return words(block.plain);
+      return { is: 'formula', tex: block.tex, plain: block.plain };
     case 'table':
       return tableOf('', block.columns, block.rows.map((row) => row.map(String))); // oxfmt-ignore
     case 'matrix': {
