@@ -19,6 +19,8 @@ import { readExtremes } from '@rigid-beam/core/results/read-extremes';
 import { ended } from '@rigid-beam/core/results/read-now';
 import { responseOf } from '@rigid-beam/core/results/sums';
 import { applyIntent } from '@rigid-beam/core/model/edits/apply-intent';
+import { emptyModel } from '@rigid-beam/core/model/model';
+import { typicals } from '@rigid-beam/core/model/typical/all';
 import { setting } from '@rigid-beam/core/model/parameters/set-parameters';
 import { readMeasure, type Measure } from '@rigid-beam/core/study/measure';
 import { studied } from '@rigid-beam/core/study/study';
@@ -224,6 +226,28 @@ const measurements: Record<string, () => object> = {
       if (!isFound(found)) throw new Error(found.map(({ message }) => message).join(' '));
     });
     return { members: model.members.length, time };
+  },
+  'kept lengths': () => {
+    const base = spaceBuilding(5, 5, 11, 10);
+    const model: Model = { ...base, analysis: { ...base.analysis, axialDeformation: false } };
+    const whole = median(5, () => solve(structuredClone(model)));
+    return { members: model.members.length, whole, edit: edits(model, 20, nodeMoved) };
+  },
+  structures: () => {
+    const empty: Model = { ...emptyModel('building'), space: 'space', materials: [{ id: 'm', E: 2.1e11, G: 8.1e10 }], sections: [{ id: 's', A: 5e-3, Iz: 1e-5, Iy: 4e-6, J: 5e-6 }] }; // oxfmt-ignore
+    const type = typicals.find(({ id }) => id === 'building')!;
+    const spans = (count: number): readonly number[] => Array.from({ length: count }, () => 5);
+    const values = { bays: spans(5), deep: spans(5), storeys: spans(11), base: 'fixed' };
+    const part = type.build(values, { section: 's', material: 'm' });
+    const placed = applyIntent(empty, { type: 'insert', part, at: [0, 0, 0], structure: { id: 'It', type: type.id, values } });
+    if (!placed.ok) throw new Error('The building cannot be placed');
+    const [structure] = placed.model.structures!;
+    const time = median(
+      7,
+      (run) =>
+      applyIntent(placed.model, { type: 'put', list: 'structures', entry: { ...structure!, values: { ...values, storeys: spans(12 + (run % 2)) } } }), // oxfmt-ignore
+    );
+    return { members: placed.model.members.length, time };
   },
   travelling: () => {
     const base = building(20, 4, 2);

@@ -99,6 +99,8 @@ async function engine() {
   const naturalModes = run('natural modes');
   const workings = run('workings');
   const parameters = run('parameters');
+  const keptLengths = run('kept lengths');
+  const placed = run('structures');
   again();
   return {
     short,
@@ -115,6 +117,8 @@ async function engine() {
     naturalModes,
     workings,
     parameters,
+    keptLengths,
+    placed,
     factors,
   };
 }
@@ -304,6 +308,8 @@ what was measured in the same run vary less.
 | workings of ${engineTimes.workings.members} members in the plane, every step (100 ms) | ${milliseconds(engineTimes.workings.time)} |
 | ${engineTimes.parameters.members.toLocaleString('en')} members in space × 10 cases, ${engineTimes.parameters.numbers} coordinates given by one parameter: all numbers follow it; with solving | ${milliseconds(engineTimes.parameters.follow)}; ${milliseconds(engineTimes.parameters.slide)} |
 | a study of 200 steps of the glasshouse rib, moment and movement (1 s) | ${seconds(engineTimes.parameters.study)} |
+| ${engineTimes.keptLengths.members.toLocaleString('en')} members in space × 10 cases that keep their lengths; one node moved | ${milliseconds(engineTimes.keptLengths.whole)}; ${milliseconds(engineTimes.keptLengths.edit)} |
+| a placed building of ${engineTimes.placed.members.toLocaleString('en')} members takes a further storey or two, with the check | ${milliseconds(engineTimes.placed.time)} |
 | an influence line of a moment in it, of one case | ${milliseconds(engineTimes.influence.time)} |
 | a train of four axles that travels over ${engineTimes.travelling.run} of ${engineTimes.travelling.members} members in the plane, in a sum: extremes of all quantities on all members | ${seconds(engineTimes.travelling.time)} |
 | the same 500: largest memory of the process | ${(engineTimes.manySums.memory / 1e9).toFixed(2)} GB |

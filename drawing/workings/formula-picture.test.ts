@@ -14,7 +14,8 @@ function painted(tex: string, widest = 170): { outlines: [number, number][][]; s
     lineTo: (x: number, y: number) => void outlines.at(-1)!.push([x, y]),
     closePath: () => undefined,
   };
-  picture.paint({ path: (trace) => trace(pen as never) } as Painter);
+  const painter: Pick<Painter, 'path'> = { path: (trace) => trace(pen as never) };
+  picture.paint(painter as Painter);
   return { outlines, size: picture.size };
 }
 

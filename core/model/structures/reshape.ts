@@ -69,20 +69,20 @@ export function reshape({ draft, now, before, after, tell }: Reshaping): Notice 
   if (standing.odd > 0) tell(WORDS.keepOff(before.id, standing.off.flatMap((one, i) => (isOff(one) ? [before.nodes[i]!] : [])))); // oxfmt-ignore
 
   const partNames = new Map(is.nodes.map(({ id }, j) => [id, names[j]]));
-  const beside = neighboursOf(is, match.members, 'members');
+  const beside = { nodes: neighboursOf(is, match.nodes, 'nodes'), members: neighboursOf(is, match.members, 'members') };
   const own: Names = is.members.map((member, j) => {
     const i = match.members[j]!;
     const [start, end] = [partNames.get(member.start), partNames.get(member.end)];
     if (start === undefined || end === undefined) return undefined;
     if (i >= 0) return before.members[i] === MISSING ? undefined : relink(draft, placeOf.members.get(before.members[i]!)!, { start, end, was: was.members[i]!, is: member, nodes: before.nodes, part: was }); // oxfmt-ignore
-    const like = (beside.get(j) ?? []).map((at) => before.members[match.members[at]!]!).find((id) => members.has(id));
+    const like = (beside.members.get(j) ?? []).map((at) => before.members[match.members[at]!]!).find((id) => members.has(id));
     const { section, material, roll } = members.get(like ?? '') ?? now.members.find(({ id }) => before.members.includes(id))!;
     const id = memberIds.next();
     draft.members.push({ ...member, id, start, end, section, material, ...(roll !== undefined && { roll }) } as Draft<Member>);
     return id;
   });
   takeSupports(draft, { was, is, match: match.nodes, names, before: before.nodes });
-  shareLoads(draft, now, { is, match, names: { nodes: names, members: own }, before });
+  shareLoads(draft, now, { match, names: { nodes: names, members: own }, before, beside });
   shareGroups(draft, now, { is, match: match.members, own, before });
   removeRest(draft, { before, names, own, tell });
   const entry = draft.structures!.find(({ id }) => id === after.id)!;
@@ -156,24 +156,27 @@ function takeSupports(draft: Draft<Model>, { was, is, match, names, before }: Su
     const { node: _, ...rest } = support ?? { node: '' };
     return JSON.stringify(Object.fromEntries(Object.entries(rest).sort(([a], [b]) => (a < b ? -1 : 1))));
   };
-  const of = ({ supports = [] }: Part, node: string | undefined): Support | undefined =>
-    supports.find((one) => one.node === node);
+  const ofPart = ({ supports = [] }: Part): ReadonlyMap<string, Support> => new Map(supports.map((one) => [one.node, one]));
+  const [had, has] = [ofPart(was), ofPart(is)];
+  const gone: number[] = [];
+  const places = new Map(draft.supports.map(({ node }, at) => [node, at]));
   is.nodes.forEach((node, j) => {
     const id = names[j];
     if (id === undefined) return;
     const i = match[j]!;
-    const old = i < 0 ? undefined : of(was, was.nodes[i]!.id);
-    const next = of(is, node.id);
-    const at = draft.supports.findIndex((one) => one.node === id);
+    const old = i < 0 ? undefined : had.get(was.nodes[i]!.id);
+    const next = has.get(node.id);
+    const at = places.get(id) ?? -1;
     const isNew = i < 0 || before[i] !== id;
     const there = at < 0 ? undefined : draft.supports[at];
     if (isNew ? there !== undefined : bare(there as Support | undefined) !== bare(old)) return;
     if (bare(old) === bare(next) && !isNew) return;
     if (next === undefined) {
-      if (at >= 0) draft.supports.splice(at, 1);
+      if (at >= 0) gone.push(at);
     } else if (at >= 0) draft.supports[at] = { ...next, node: id } as Draft<Support>;
     else draft.supports.push({ ...next, node: id } as Draft<Support>);
   });
+  for (const at of gone.sort((a, b) => b - a)) draft.supports.splice(at, 1);
 }
 
 interface Grouping {
@@ -186,8 +189,9 @@ interface Grouping {
 /** New members join the groups in which all those of their kind are that were there. */
 function shareGroups(draft: Draft<Model>, now: Model, { is, match, own, before }: Grouping): void {
   const groups = now.groups ?? [];
+  const order = placesOf(is.members);
   for (const { members: kind = [] } of is.groups ?? []) {
-    const places = kind.map((id) => is.members.findIndex((member) => member.id === id));
+    const places = kind.map((id) => order.get(id)!);
     const old = places.flatMap((j) => (match[j]! >= 0 && own[j] !== undefined ? [before.members[match[j]!]!] : []));
     const fresh = places.flatMap((j) => (match[j]! < 0 && own[j] !== undefined ? [own[j]!] : []));
     if (old.length === 0 || fresh.length === 0) continue;
@@ -212,8 +216,9 @@ function removeRest(draft: Draft<Model>, { before, names, own, tell }: Leaving):
   const loads = draft.loads.length;
   if (gone.length > 0) {
     const model = current(draft) as Model;
-    draft.members = draft.members.filter(({ id }) => !gone.includes(id));
-    removeDependents(draft, model, 'members', new Set(gone));
+    const all = new Set(gone);
+    draft.members = draft.members.filter(({ id }) => !all.has(id));
+    removeDependents(draft, model, 'members', all);
   }
   const used = new Set(draft.members.flatMap(({ start, end }) => [start, end]));
   const leaving = before.nodes.filter((id) => id !== MISSING && !kept.nodes.has(id));

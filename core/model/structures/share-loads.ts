@@ -2,23 +2,25 @@ import type { Draft } from 'immer';
 import { isCompound } from '../loads/compound';
 import { withoutId } from '../edits/follow-members';
 import type { Load, Model } from '../model';
-import type { Part } from '../part';
-import { neighboursOf, type Matched } from './match';
+import type { Matched } from './match';
 import type { PlacedStructure } from './measures';
 
 interface Sharing {
-  readonly is: Part;
   readonly match: Matched;
   /** By place in the new part: what of the model it is. */
   readonly names: { readonly nodes: readonly (string | undefined)[]; readonly members: readonly (string | undefined)[] };
   readonly before: PlacedStructure;
+  /** Of what is new the two beside it that were there (`neighboursOf`). */
+  readonly beside: { readonly nodes: Beside; readonly members: Beside };
 }
+type Beside = ReadonlyMap<number, readonly number[]>;
 
 /** What lies on a member, or stands at a node, without its name and place. */
 const alike = (load: Load): string => JSON.stringify({ ...load, id: '', member: '', node: '' });
 
 /** New nodes and members carry what both of their kind beside them carry; runs of members on which one load lies take up those between, and let go those that are no more. */
-export function shareLoads(draft: Draft<Model>, now: Model, { is, match, names, before }: Sharing): void {
+export function shareLoads(draft: Draft<Model>, now: Model, sharing: Sharing): void {
+  const { match, names, before } = sharing;
   const on = new Map<string, Load[]>();
   for (const load of now.loads) {
     const key = 'member' in load ? `member ${load.member}` : 'node' in load ? `node ${load.node}` : undefined;
@@ -29,7 +31,7 @@ export function shareLoads(draft: Draft<Model>, now: Model, { is, match, names, 
     ['nodes', 'node'],
   ] as const)
     // oxfmt-ignore
-    for (const [j, beside] of neighboursOf(is, match[list], list)) {
+    for (const [j, beside] of sharing.beside[list]) {
       const id = names[list][j];
       if (id === undefined || beside.length < 2) continue;
       const [one, other] = beside.map((at) => on.get(`${key} ${before[list][match[list][at]!]!}`) ?? []);
@@ -40,13 +42,12 @@ export function shareLoads(draft: Draft<Model>, now: Model, { is, match, names, 
         draft.loads.push({ ...withoutId(load), [key]: id } as unknown as Draft<Load>);
       }
     }
-  shareRuns(draft, now, { is, match, names, before });
+  shareRuns(draft, now, sharing);
 }
 
-function shareRuns(draft: Draft<Model>, now: Model, { is, match, names, before }: Sharing): void {
+function shareRuns(draft: Draft<Model>, now: Model, { match, names, before, beside }: Sharing): void {
   const kept = new Set(names.members);
   const own = new Set(before.members);
-  const beside = neighboursOf(is, match.members, 'members');
   const order = new Map(names.members.flatMap((id, j) => (id === undefined ? [] : [[id, j] as const])));
   const oldOrder = new Map(before.members.map((id, i) => [id, i]));
   now.loads.forEach((load, at) => {
@@ -55,7 +56,7 @@ function shareRuns(draft: Draft<Model>, now: Model, { is, match, names, before }
     if (!run?.some((id) => own.has(id))) return;
     const listed = new Set(run);
     const left = run.filter((id) => !own.has(id) || kept.has(id));
-    const fresh = [...beside].flatMap(([j, near]) =>
+    const fresh = [...beside.members].flatMap(([j, near]) =>
       names.members[j] !== undefined && near.length === 2 && near.every((k) => listed.has(before.members[match.members[k]!]!))
         ? [names.members[j]]
         : [],
