@@ -38,3 +38,13 @@ test('in space turns have two heads, and where Z points up the third axis leads 
   )!;
   expect([back.dx + forward.dx, back.dy + forward.dy].every((one) => Math.abs(one) < 1e-9)).toBe(true);
 });
+
+test('freedoms that follow others bear their numbers; those whose row is pointed at are lit', () => {
+  const model = sketch({ nodes: [['a', 0, 0], ['b', 3, 0]], members: [['m', 'a', 'b']], supports: [clamp('a')], extra: { analysis: { axialDeformation: false } } }); // oxfmt-ignore
+  const freedoms = [
+    { node: 1, component: 0, state: 'follows', label: '3' },
+    { node: 1, component: 1, state: 'free', label: '1', isLit: true },
+  ] as const;
+  const inks = labels(freedomItems(model, freedoms, plainView)).map(({ text, ink }) => [text, ink]);
+  expect(inks).toEqual([['3', 'deflection'], ['1', 'selection']]); // oxfmt-ignore
+});

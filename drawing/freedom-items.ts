@@ -20,13 +20,19 @@ export function freedomItems(model: Model, freedoms: readonly SheetFreedom[], vi
   const display = displayOf(model);
   const nodes = [...drawnNodes(model, view).values()];
   const places = new Map(nodes.map((node) => [node.index, node]));
-  return freedoms.flatMap(({ label: text, node, component, state }): Item[] => {
+  return freedoms.flatMap(({ label: text, node, component, state, isLit = false }): Item[] => {
     const place = places.get(node);
     if (!place) return [];
     const { sign } = structureAxis(display, axisKeys[component % 3]!);
     const axis = AXES[component % 3]!.map((part) => sign * part) as unknown as Point;
     const arrow: Arrow = {
-      ...{ x: place.x, y: place.y, text, ink: state === 'held' ? 'faint' : 'deflection', w: view.weight },
+      ...{
+        x: place.x,
+        y: place.y,
+        text,
+        ink: isLit ? 'selection' : state === 'held' ? 'faint' : 'deflection',
+        w: isLit ? 1.4 * view.weight : view.weight,
+      },
       subject: { kind: 'node', id: place.id },
     };
     const seen = seenPoint(view.projection, axis);

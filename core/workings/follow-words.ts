@@ -9,6 +9,8 @@ import { words as WORDS } from './words';
 export interface SheetFreedom extends Pick<WorkedFreedom, 'node' | 'component'> {
   readonly state: WorkedFreedom['state'] | 'follows';
   readonly label: string;
+  /** Its row is pointed at. */
+  readonly isLit?: boolean;
 }
 
 type Axis = Pick<WorkedFreedom, 'component'>;

@@ -192,3 +192,45 @@ describe('a portal whose members keep their lengths, by hand', () => {
     expect(chainOf(sway, { kind: 'movement', node: 2, component: 0 }, displayOf({}))).toMatchObject({ value: sway.moved[6] });
   });
 });
+
+describe('a frame of unequal columns and relative stiffness, by hand', () => {
+  // Columns I of 4 and 3 m, a beam 2I of 6 m: uniform load on the beam, an eccentric one on the long column, a central one on the short one.
+  // Unknown: the sway and the turns of both eaves. Rotational coefficients 4EI/L: 1 and 4/3 of the columns, 4/3 of the beam.
+  const frame = found({
+    nodes: [['1', 0, 0], ['2', 0, 4], ['3', 6, 4], ['4', 6, 1]],
+    members: [['a', '1', '2', { section: 'I' }], ['b', '2', '3', { section: '2I' }], ['c', '4', '3', { section: 'I' }]],
+    supports: [clamp('1'), clamp('4')],
+    loads: [
+      { type: 'line', member: 'b', from: { wy: -12 }, to: { wy: -12 } },
+      { type: 'point', member: 'a', at: 1 / 4, fx: 16, axes: 'global' },
+      { type: 'point', member: 'c', at: 1 / 2, fx: -8, axes: 'global' },
+    ],
+    extra: {
+      sections: [{ id: 'I', relative: { I: 1, reference: I } }, { id: '2I', relative: { I: 2, reference: I } }],
+      analysis: { axialDeformation: false },
+    },
+  }); // oxfmt-ignore
+
+  test('K of the free freedoms and its inverse, entry by entry', () => {
+    const K = [[91 / 144, 3 / 8, 2 / 3], [3 / 8, 7 / 3, 2 / 3], [2 / 3, 2 / 3, 8 / 3]].map((row) => row.map((one) => one * EI)); // oxfmt-ignore
+    near(matrices(frame, 'partition')[0]!.values, K);
+    const inverse = [[3744, -360, -846], [-360, 804, -111], [-846, -111, 6915 / 8]].map((row) => row.map((one) => one / 1667 / EI)); // oxfmt-ignore
+    near(matrices(frame, 'solution')[0]!.values, inverse);
+    expect(workingsText(workingsStepsOf(frame, displayOf({ display: { force: 'N', length: 'm' } }), undefined, 'in EI'))).toMatch(/91\/144 +0\.375 +2\/3/); // oxfmt-ignore
+  });
+
+  test('fixed-end moments qL²/12 = 36, Fab²/L² = 9, Fa²b/L² = 3 and FL/8 = 3; loads of the joints −3/2, −33 and 33', () => {
+    const moments = matrices(frame, 'fixed-ends').map(({ rows, values }) => [
+      values[rows.indexOf('θ₁')]!.at(-1)!,
+      values[rows.indexOf('θ₂')]!.at(-1)!,
+    ]);
+    near(moments, [[9, -3], [36, -36], [-3, 3]]); // oxfmt-ignore
+    near(matrices(frame, 'joint-loads')[0]!.values.slice(0, 3).map((row) => [row[2]!]), [[-3 / 2], [-33], [33]]); // oxfmt-ignore
+  });
+
+  test('the movements and the end moments are those fractions', () => {
+    near(matrices(frame, 'solution')[1]!.values.slice(0, 3), [[-21654 / 1667 / EI], [-29655 / 1667 / EI], [267651 / 13336 / EI]]);
+    const ends = frame.members.map(({ forces }) => [forces[2]!, forces[5]!]);
+    near(ends, [[-31779 / 6668, -171105 / 6668], [171105 / 6668, -70347 / 3334], [11469 / 6668, 70347 / 3334]]); // oxfmt-ignore
+  });
+});

@@ -52,7 +52,10 @@ export function redrawOf(state: EditorState, before: EditorState): Slice<object>
 
 /** What of the state only switches the view. */
 export type Shown = PageSlice &
-  Pick<EditorState, 'diagramFactor' | 'scales' | 'style' | 'face' | 'hidden' | 'faded' | 'projectNumber' | 'worked' | 'traced'>;
+  Pick<
+    EditorState,
+    'diagramFactor' | 'scales' | 'style' | 'face' | 'hidden' | 'faded' | 'projectNumber' | 'worked' | 'traced' | 'lit'
+  >;
 
 /** Whether a part of a large structure is being dragged: then only members and diagrams move along, and the page waits. */
 export const isHeld = ({ preview, proposal, model }: EditorState): boolean =>

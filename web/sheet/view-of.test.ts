@@ -19,7 +19,7 @@ const posts = (count: number): Model =>
 
 function stateOf(model: Model, part: Partial<EditorState> = {}): EditorState {
   const drawn = { model, results: solve(model) as Results };
-  return { model, drawn, switches: {}, selection: [], stage: 'results', quantity: 'Mz', diagramFactor: 1, scales: {}, style: 'hatched', face: 'tension', faded: new Set(), acting: 'Q', ...part } as unknown as EditorState; // oxfmt-ignore
+  return { model, drawn, switches: {}, selection: [], stage: 'results', quantity: 'Mz', diagramFactor: 1, scales: {}, style: 'hatched', face: 'tension', faded: new Set(), lit: [], acting: 'Q', ...part } as unknown as EditorState; // oxfmt-ignore
 }
 const texts = (state: EditorState, scale: number, look: 'turning' | 'still' = 'still'): number =>
   itemsIn(state, viewOf(state, plainView, undefined, scale, look), look).filter((item) => 'text' in item).length;
@@ -39,6 +39,8 @@ test('while the workings of this very model are read its freedoms stand there, a
   expect(view(state.model)).toMatchObject({ freedoms, quantity: 'none', reactions: false });
   expect(view(posts(2))).toMatchObject({ quantity: 'Mz', reactions: true });
   expect(view(posts(2)).freedoms).toBeUndefined();
+  const lit = viewOf({ ...state, worked: { model: state.model, freedoms }, lit: ['1'] }, plainView, undefined, 60, 'still');
+  expect(lit.freedoms).toEqual([{ ...freedoms[0], isLit: true }]);
   expect(itemsIn(state, view(state.model), 'still').some((item) => 'text' in item && item.text === '1')).toBe(true);
 });
 

@@ -1,3 +1,4 @@
+import type { SheetFreedom } from '@rigid-beam/core/workings/follow-words';
 import { isFound } from '@rigid-beam/core/influence/asked';
 import { worstOf } from '@rigid-beam/core/results/travelling/worst';
 import { displayOf } from '@rigid-beam/core/quantities/display';
@@ -66,10 +67,14 @@ export function viewOf(
     scale,
     weight: look === 'turning' ? 1 : weightAt(model, seen, scale),
     ...(isShapeShown(state) && SHAPE),
-    ...(areFreedomsShown(state) && { ...WORKED, freedoms: state.worked!.freedoms }),
+    ...(areFreedomsShown(state) && { ...WORKED, freedoms: litFreedoms(state.worked!.freedoms, state.lit) }),
     ...(isHeld(state) && HELD),
   };
 }
+
+/** Those that are pointed at in the workings are lit. */
+const litFreedoms = (freedoms: readonly SheetFreedom[], lit: readonly string[]): readonly SheetFreedom[] =>
+  lit.length === 0 ? freedoms : freedoms.map((one) => (lit.includes(one.label) ? { ...one, isLit: true } : one));
 
 /** The influence line that is drawn: in its stage, and of this very model. */
 function influenceOn({ stage, influence, drawn }: EditorState): View['influence'] {

@@ -5,7 +5,9 @@ import { numberWords } from '@rigid-beam/core/workings/number-words';
 import type { Worked } from '@rigid-beam/core/workings/worked';
 import { mathOf, type MathWay } from '@rigid-beam/drawing/workings/html-workings';
 import styled from 'styled-components';
-import { useEditor } from '../editor/use-editor';
+import { useEffect, useRef, type ReactNode } from 'react';
+import type { Editor } from '../editor/editor';
+import { useEditor, useEditorState } from '../editor/use-editor';
 import { PlainButton } from '../ui/controls';
 import { workings as WORDS } from './words';
 
@@ -78,11 +80,11 @@ export function Block({ block, of }: BlockProps) {
         );
       if (member === undefined) return <p>{text}</p>;
       return (
-        <h4>
+        <MemberHead of={member}>
           <PlainButton aria-label={WORDS.selectMember(member)} onPress={() => editor.select([{ kind: 'member', id: member }])}>
             {text}
           </PlainButton>
-        </h4>
+        </MemberHead>
       );
     }
     case 'formula':
@@ -106,7 +108,7 @@ export function Block({ block, of }: BlockProps) {
             </thead>
             <tbody>
               {block.rows.map((row) => (
-                <tr key={String(row[0])}>
+                <tr key={String(row[0])} {...lights(editor, freedomsIn(row))}>
                   {row.map((cell, j) => (
                     <td key={block.columns[j]}>{cell}</td>
                   ))}
@@ -135,7 +137,7 @@ export function Block({ block, of }: BlockProps) {
             </thead>
             <tbody>
               {block.values.map((row, i) => (
-                <tr key={`${block.rows[i]!} ${i}`}>
+                <tr key={`${block.rows[i]!} ${i}`} {...lights(editor, freedomsIn([block.rows[i]!]))}>
                   <th scope="row">
                     <Freedom label={block.rows[i]!} of={of} />
                   </th>
@@ -150,6 +152,50 @@ export function Block({ block, of }: BlockProps) {
       );
   }
 }
+
+/** Freedoms that a row is about: those that its first cell names, else all that stand in it alone. */
+function freedomsIn([first, ...rest]: readonly (string | number)[]): readonly string[] {
+  const named = String(first).split(', ');
+  const isNamed = named.every((one) => NUMBER.test(one));
+  const isNode = rest.length > 0 && rest.every((cell) => /^(\d+( \D.*)?|·|[−d].*|0)$/.test(String(cell)));
+  if (isNode) return rest.flatMap((cell) => /^\d+/.exec(String(cell)) ?? []);
+  return isNamed ? named : [];
+}
+
+const NUMBER = /^\d+$/;
+const NONE: readonly string[] = [];
+
+/** What lights the freedoms of a row on the sheet, by the pointer and by the keyboard. */
+const lights = (editor: Editor, freedoms: readonly string[]) =>
+  freedoms.length === 0
+    ? {}
+    : {
+        onPointerEnter: () => editor.show({ lit: freedoms }),
+        onPointerLeave: () => editor.show({ lit: NONE }),
+        onFocus: () => editor.show({ lit: freedoms }),
+        onBlur: () => editor.show({ lit: NONE }),
+      };
+
+/** What begins with a member; it is lit, and brought into sight, while the member is pointed at on the sheet. */
+function MemberHead({ of, children }: { readonly of: string; readonly children: ReactNode }) {
+  const isLit = useEditorState(({ litMember }) => litMember === of);
+  const head = useRef<HTMLHeadingElement>(null);
+  useEffect(() => {
+    if (isLit) head.current?.scrollIntoView({ block: 'nearest' });
+  }, [isLit]);
+  return (
+    <Head ref={head} data-lit={isLit || undefined}>
+      {children}
+    </Head>
+  );
+}
+
+const Head = styled.h4`
+  &[data-lit] {
+    background: var(--hover);
+    outline: 2px solid var(--hover);
+  }
+`;
 
 /** The number of a freedom leads to its node; other labels are words. */
 function Freedom({ label, of }: { readonly label: string; readonly of: Worked }) {

@@ -24,6 +24,8 @@ export interface PageSlice {
   readonly typical: string | undefined;
   /** The structure of the model whose measures are shown. */
   readonly placed: string | undefined;
+  /** The member that is pointed at on the sheet while workings are read: its matrices are lit. */
+  readonly litMember: string | undefined;
 }
 
 export const pageSlice: Slice<PageSlice> = {
@@ -37,5 +39,6 @@ export const pageSlice: Slice<PageSlice> = {
     side: () => 'card',
     typical: () => undefined,
     placed: () => undefined,
+    litMember: () => undefined,
   },
 };

@@ -1,3 +1,4 @@
+import { areFreedomsShown } from '../../editor/editor-state';
 import type { Intent, NodeMove } from '@rigid-beam/core/model/edits/intent';
 import { minus, plus, pointOf, type Point } from '@rigid-beam/core/model/point';
 import { symbolPath, type Item, type LabelRole, type Subject } from '@rigid-beam/drawing/display-list';
@@ -107,6 +108,7 @@ export class SelectTool implements Tool {
   private hover(event: ToolPointer): void {
     const hit = this.sheet.drawing.hit(event.x, event.y, event.type);
     this.hovered = hit?.subject;
+    this.light();
     this.pointer = [event.x, event.y];
     this.onText = hit?.label?.label.role;
     this.onHandle = handleAt(this.sheet, event) !== undefined;
@@ -182,6 +184,14 @@ export class SelectTool implements Tool {
     this.sheet.offer(undefined);
     if (also === '' || offered) editor.edit(intent);
     else this.sheet.offer({ words: WORDS.removingThisTakesAlong(also), action: REMOVE, intent });
+  }
+
+  /** While workings are read, the matrices of the member under the pointer are lit in them. */
+  private light(): void {
+    const { editor } = this.sheet;
+    const { hovered } = this;
+    const member = areFreedomsShown(editor.state) && hovered?.kind === 'member' ? hovered.id : undefined;
+    if (member !== editor.state.litMember) editor.show({ litMember: member });
   }
 
   overlay(): Item[] {
