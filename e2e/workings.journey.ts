@@ -75,3 +75,51 @@ describe.each(['pointer', 'keys'] as const)('workings, by %s', (hands) => {
     await page.waitForFunction(() => !document.querySelector('section[aria-label^="How "]'));
   });
 });
+
+/** A shed portal of relative stiffness, as it is worked out by hand. */
+const portal = {
+  ...{ format: 'rigid-beam/model', version: 1, title: 'Shed portal', space: 'plane' },
+  materials: [{ id: 'steel', E: 210e9 }],
+  sections: [{ id: 'I', relative: { I: 1 } }],
+  nodes: [{ id: '1', x: 0, y: 0 }, { id: '2', x: 0, y: 4 }, { id: '3', x: 6, y: 4 }, { id: '4', x: 6, y: 0 }],
+  members: [
+    { id: 'a', start: '1', end: '2', section: 'I', material: 'steel' },
+    { id: 'b', start: '2', end: '3', section: 'I', material: 'steel' },
+    { id: 'c', start: '3', end: '4', section: 'I', material: 'steel' },
+  ],
+  supports: ['1', '4'].map((node) => ({ node, ux: 'fixed', uy: 'fixed', rz: 'fixed' })),
+  cases: [{ id: 'W', category: 'wind' }],
+  loads: [{ id: 'gust', case: 'W', type: 'node', node: '2', fx: 12000 }],
+  combinations: [],
+}; // oxfmt-ignore
+
+test('axial deformation neglected: the eaves share the number of their sway, and axial forces follow from balance; a member on the sheet lights its matrices', async () => {
+  const model = await ModelPage.given(application, portal);
+  const { page } = model;
+  const reads = (words: string) =>
+    page.waitForFunction(
+      (text) => document.querySelector<HTMLElement>('section[aria-label^="How "]')?.innerText.includes(text),
+      {},
+      words,
+    );
+  await model.stage('Geometry');
+  await model.unfold('Units');
+  await model.choose('Axial deformation', 'Neglected: lengths kept');
+  await model.until('solution', /^Solved/);
+  await model.stored();
+  expect((await model.file<{ analysis: object }>()).analysis).toEqual({ axialDeformation: false });
+  await model.stage('Results');
+  await page.waitForFunction(() => document.body.innerText.includes('axially rigid'));
+  await model.command('show how it comes about');
+  await reads('Members keep their lengths');
+  await model.press('9 Axial');
+  await reads('Along the freedoms that follow');
+  expect(await page.$eval('section[aria-label^="How "]', (one) => (one as HTMLElement).innerText)).toMatch(/a\s+3\.2\s+b\s+−6\s+c\s+−3\.2/); // oxfmt-ignore
+  await model.press('3 Members');
+  const [from, to] = [await model.place('Node 2 '), await model.place('Node 3 ')];
+  await page.mouse.move((from.x + to.x) / 2 - 9, from.y);
+  await page.mouse.move((from.x + to.x) / 2 - 5, from.y, { steps: 3 });
+  await page.waitForFunction(() => document.querySelector('h4[data-lit]')?.textContent?.startsWith('Member b'));
+  await page.mouse.move((from.x + to.x) / 2, from.y + 40, { steps: 3 });
+  await page.waitForFunction(() => document.querySelector('h4[data-lit]') === null);
+});

@@ -31,12 +31,28 @@ export const keptLengths = {
     'While axial deformation is neglected only the first order is found. Count axial deformation, or look at the first order',
 };
 
+/** What shapes of no size of their own do. */
+export const shapes = {
+  moves: [
+    (node: string): string => `sways sideways, most at node ${node}`,
+    (node: string): string => `moves up and down, most at node ${node}`,
+    (node: string): string => `sways forward and back, most at node ${node}`,
+  ] as const,
+  bow: (members: readonly string[], count: number): string =>
+    count === 1
+      ? `member ${members[0]} bows`
+      : count > members.length
+        ? `members ${members.join(', ')} and ${count - members.length} more bow`
+        : `members ${members.slice(0, -1).join(', ')} and ${members.at(-1)} bow`,
+  while: ', and ',
+};
+
 /** What is said of critical loads. */
 export const buckling = {
   name: (mode: number, of: string): string => `Buckling ${mode} of ${of}`,
   reversed: (mode: number, of: string): string => `Buckling ${mode} of ${of} reversed`,
   noneReversed: (of: string): string => `Nothing buckles under “${of}” reversed: no member is in tension`,
-  title: (factor: string): string => `at ${factor} times its loads`,
+  title: (factor: string, does: string): string => `at ${factor} times its loads${does === '' ? '' : `: ${does}`}`,
   range: (of: string): string =>
     `Critical loads of “${of}” are not found: it is a range of values, and each of its parts buckles by itself. Choose a case or a sum`,
   none: (of: string): string => `Nothing buckles under “${of}”: no member is in compression`,
@@ -48,7 +64,7 @@ export const buckling = {
 /** What is said of natural modes. */
 export const naturalModes = {
   name: (mode: number): string => `Mode ${mode}`,
-  title: (frequency: string): string => `${frequency} Hz`,
+  title: (frequency: string, does: string): string => `${frequency} Hz${does === '' ? '' : `: ${does}`}`,
   none: 'There are no natural modes, since nothing has mass: give the materials a density, count the loads of a case, or give nodes a mass',
   lifted: (kind: string, id: string): string =>
     `Natural modes are not found: the loads that count as mass lift ${kind} ${id} by more than what lies on it. Leave out the case that lifts`,

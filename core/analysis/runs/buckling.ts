@@ -5,6 +5,7 @@ import { oneSidedIn } from '../../model/loads/one-sided';
 import type { Notice } from '../../model/notice';
 import { responseOf } from '../../results/sums';
 import type { Results, StructuralResponse } from '../../results/results';
+import { shapeWords } from '../shape-words';
 import type { Run, RunTask } from '../run';
 import { criticalLoads } from '../second-order/critical';
 import { buckling as WORDS } from '../words';
@@ -40,7 +41,10 @@ export class Buckling implements Run {
               const at = responses.push(shape) - 1;
               const name = {
                 id: sign === 1 ? WORDS.name(mode + 1, id) : WORDS.reversed(mode + 1, id),
-                title: WORDS.title(String(Number(factor.toPrecision(4))).replace('-', '−')),
+                title: WORDS.title(
+                  String(Number(factor.toPrecision(4))).replace('-', '−'),
+                  shapeWords(solution.structure, shape),
+                ),
               };
               outcomes.push({ kind: 'shape', ...name, at, measure: 'factor', value: factor, of: outcome });
             }

@@ -1,3 +1,4 @@
+import { shapeWords } from '../shape-words';
 import type { Shape } from '../../combinations/outcome';
 import { giveBackKernels, takeKernels } from '../../linear-algebra/kernel-pool';
 import type { Kernels } from '../../linear-algebra/kernels';
@@ -235,7 +236,7 @@ function shapeOf(
   const outcome: Shape = {
     kind: 'shape',
     id: WORDS.name(i + 1),
-    title: WORDS.title(frequency.toPrecision(4)),
+    title: WORDS.title(frequency.toPrecision(4), shapeWords(swinging.system.structure, whole)),
     at: i,
     measure: 'frequency',
     value: frequency,

@@ -263,7 +263,7 @@ function remove(draft: Draft<Model>, lists: Lists, list: KeyedList, keys: readon
   lists[list] = (lists[list] ?? []).filter((item) => !gone.has(item[keyName] as string));
   if (lists[list].length === before)
     return unfit('keys', `Nothing of the name ${keys.join(', ')} is left in ${list}`, 'Choose an existing entry');
-  if (list in optionalLists && lists[list].length === 0) Reflect.deleteProperty(draft, list);
+  if ((list in optionalLists || list === 'structures') && lists[list].length === 0) Reflect.deleteProperty(draft, list);
   removeDependents(draft, model, list, gone);
   return undefined;
 }

@@ -157,6 +157,8 @@ describe('a typical structure that takes other measures', () => {
     expect(fewer.nodes.some(({ id }) => id === 'far')).toBe(true);
     expect(fewer.members.some(({ id }) => id === 'hanger')).toBe(true);
     expect(done(truss, { type: 'remove', list: 'members', keys: truss.members.map(({ id }) => id) }).structures).toBeUndefined();
+    const free = done(truss, { type: 'remove', list: 'structures', keys: ['It'] });
+    expect([free.structures, free.members.length]).toEqual([undefined, truss.members.length]);
     const renamed = done(truss, { type: 'rename', list: 'nodes', names: { 1: 'left' } });
     expect(done(renamed, measured(renamed, { panels: 5 })).nodes.some(({ id }) => id === 'left')).toBe(true);
   });
