@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { checkModel } from '../model/check';
 import type { Model } from '../model/model';
+import { extremesOverMembers } from '../results/extremes-over-members';
 import { energiesOf } from '../results/energy';
 import { recheck } from '../recheck/recheck';
 import { clamp, EI, inRow, pin, roller, sketch } from '../test/build';
@@ -124,6 +125,27 @@ describe('members that keep their lengths', () => {
     expect(solved(alongMember({ type: 'settlement', node: '2', uy: -3e-3 }, fixed)).responses[0]!.displacements[7]).toBe(-3e-3);
     // A spring gives way.
     expect(solved(alongMember(warm, [clamp('1'), { node: '2', ux: 1e6, uy: 'fixed' }])).responses[0]!.ends[6]).toBeCloseTo(-1e6 * 1.8e-3, 6); // oxfmt-ignore
+  });
+
+  test('trains travel over them: the worst place is that of ever larger areas', () => {
+    const travelled = (of: Model): number => {
+      const model = sound({
+        ...of,
+        cases: [...of.cases, { id: 'T', category: 'traffic' }],
+        loads: [{ id: 't', case: 'T', type: 'train', members: ['b'], stands: 2, axles: [3e4, 5e4], spacings: [1.5] }],
+        actions: [{ id: 'go', type: 'travelling', of: ['T'] }],
+        combinations: [{ id: 'U', type: 'sum', factors: { go: 1 } }],
+      });
+      const solution = solved(model);
+      return extremesOverMembers(
+        solution,
+        solution.outcomes.findIndex(({ id }) => id === 'U'),
+        'Mz',
+      )!.max.value;
+    };
+    const large = { ...portal, sections: portal.sections.map((one) => ({ ...one, A: 500 })) };
+    expect(travelled(kept(portal)) / travelled(large)).toBeCloseTo(1, 6);
+    expect(travelled(kept(portal)) / travelled(portal)).not.toBeCloseTo(1, 6);
   });
 
   test('what is found with axial deformation only is refused by name', () => {
