@@ -190,6 +190,14 @@ describe('a typical structure that takes other measures', () => {
   });
 });
 
+test('what stands where a further part would be is taken into it, and not doubled', () => {
+  const beam = placed('beam', { spans: [4, 4] });
+  const beyond = done(beam, { type: 'draw', nodes: [{ id: 'far', x: 12, y: 0 }], members: [{ id: 'own', start: '3', end: 'far', ...STUFF }] }); // oxfmt-ignore
+  const longer = done(beyond, measured(beyond, { spans: [4, 4, 4] }));
+  expect(longer.members.map(({ id }) => id)).toEqual(['a', 'b', 'own']);
+  expect(longer.structures![0]).toMatchObject({ nodes: ['1', '2', '3', 'far'], members: ['a', 'b', 'own'] });
+});
+
 test('loads of a case that are alike on both sides', () => {
   const beam = placed('beam', { spans: [4, 4] });
   const both = done(beam, ...beam.members.map(({ id }) => load({ type: 'line', member: id, from: { wy: -1 }, to: { wy: -1 } })));

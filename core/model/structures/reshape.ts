@@ -1,6 +1,7 @@
 import { current, type Draft } from 'immer';
 import { counted } from '../../counted';
 import { freshIdsOf } from '../edits/fresh-ids';
+import { pairOf } from '../edits/repeat';
 import { removeDependents } from '../edits/remove-dependents';
 import { unfit } from '../edits/unfit';
 import type { Member, Model, ModelNode, Support } from '../model';
@@ -68,6 +69,9 @@ export function reshape({ draft, now, before, after, tell }: Reshaping): Notice 
   });
   if (standing.odd > 0) tell(WORDS.keepOff(before.id, standing.off.flatMap((one, i) => (isOff(one) ? [before.nodes[i]!] : [])))); // oxfmt-ignore
 
+  // A member that is there already is not doubled.
+  const ownMembers = new Set(before.members);
+  const there = new Map(now.members.flatMap((one) => (ownMembers.has(one.id) ? [] : [[pairOf(one), one.id] as const])));
   const partNames = new Map(is.nodes.map(({ id }, j) => [id, names[j]]));
   const beside = { nodes: neighboursOf(is, match.nodes, 'nodes'), members: neighboursOf(is, match.members, 'members') };
   const own: Names = is.members.map((member, j) => {
@@ -75,8 +79,10 @@ export function reshape({ draft, now, before, after, tell }: Reshaping): Notice 
     const [start, end] = [partNames.get(member.start), partNames.get(member.end)];
     if (start === undefined || end === undefined) return undefined;
     if (i >= 0) return before.members[i] === MISSING ? undefined : relink(draft, placeOf.members.get(before.members[i]!)!, { start, end, was: was.members[i]!, is: member, nodes: before.nodes, part: was }); // oxfmt-ignore
+    const met = there.get(pairOf({ start, end }));
+    if (met !== undefined) return met;
     const like = (beside.members.get(j) ?? []).map((at) => before.members[match.members[at]!]!).find((id) => members.has(id));
-    const { section, material, roll } = members.get(like ?? '') ?? now.members.find(({ id }) => before.members.includes(id))!;
+    const { section, material, roll } = members.get(like ?? '') ?? now.members.find(({ id }) => ownMembers.has(id))!;
     const id = memberIds.next();
     draft.members.push({ ...member, id, start, end, section, material, ...(roll !== undefined && { roll }) } as Draft<Member>);
     return id;
