@@ -82,7 +82,9 @@ describe('rigid-beam solve', () => {
     const rib = path.join(root, 'examples', 'glasshouse-rib.rbm.json');
     const { code, out } = command(['buckling', rib, '--case', 'U2', '--modes', '2', '--lengths']);
     expect(code).toBe(0);
-    expect(out).toMatch(/^Buckling 1 of U2 at 6\.592 times its loads: member tie bows\nMember\tN \(kN\)\tLength \(m\)\tBuckling length \(m\)/);
+    expect(out).toMatch(
+      /^Buckling 1 of U2 at 6\.592 times its loads: member tie bows\nMember\tN \(kN\)\tLength \(m\)\tBuckling length \(m\)/,
+    );
     expect(out.match(/^Buckling/gm)).toHaveLength(2);
     expect(command(['buckling', rib, '--case', 'X']).err).toMatch(/no case or combination “X”. Choose one of G, S, W, U1, U2, U/);
     const walk = command(['solve', path.join(root, 'examples', 'canopy-walk.rbm.json'), '--second-order']);
