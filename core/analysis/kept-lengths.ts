@@ -1,3 +1,4 @@
+import { once } from '../once';
 import type { Factor } from '../linear-algebra/factor';
 import { solveInPlace } from '../linear-algebra/solve';
 import { addTimes } from '../linear-algebra/vectors';
@@ -25,7 +26,7 @@ const N = MEMBER_FREEDOMS;
  * while the forces along it change its length as its EA lets them: the y that brings all members back to their lengths is found, and what
  * then acts along them is the force of the constraint. With P·y the lengthening of the structure that follows y, P·y = −e is to be solved
  * for the lengthening e without it. P is symmetric in the product Σ EA/L·a·b, its values lie between 0 and 1 and most near 1: conjugate
- * gradients (Hestenes and Stiefel, 1952) need a few steps. EA does not count in the result, but where members hold each other lengthwise.
+ * gradients (Hestenes and Stiefel, 1952) need some twenty steps for whole buildings. EA does not count in the result, but where members hold each other lengthwise.
  */
 
 /** What a case asks of lengths beside its loads: a section of a member that is opened, metres. */
@@ -98,7 +99,7 @@ interface Lengthwise {
   readonly weights: Float64Array;
 }
 
-function lengthwiseOf({ structure: s, matrices }: System): Lengthwise {
+const lengthwiseOf = once(({ structure: s, matrices }: System): Lengthwise => {
   const count = memberCount(s);
   const [rows, own, weights] = [new Float64Array(N * count), new Float64Array(count), new Float64Array(count)];
   const p = new Float64Array(FREEDOMS * nodeCount(s));
@@ -124,7 +125,7 @@ function lengthwiseOf({ structure: s, matrices }: System): Lengthwise {
     }
   }
   return { rows, own, weights };
-}
+});
 
 /** P·y of several. */
 function following(system: System, { rows, own, weights }: Lengthwise, all: readonly Float64Array[]): Float64Array[] {

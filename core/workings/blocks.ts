@@ -21,8 +21,13 @@ export type WorkingsBlock =
       readonly values: Dense;
       readonly way?: WorkingsWay;
     }
-  /** Lines of a table: a freedom, a load, an entry, each with its words. */
-  | { readonly is: 'table'; readonly columns: readonly string[]; readonly rows: readonly (readonly (string | number)[])[] };
+  /** Lines of a table: a freedom, a load, an entry, each with its words; and by row the numbers of the freedoms that it is about. */
+  | {
+      readonly is: 'table';
+      readonly columns: readonly string[];
+      readonly rows: readonly (readonly (string | number)[])[];
+      readonly freedoms?: readonly (readonly string[])[];
+    };
 
 export const workingsSteps = [
   'freedoms',

@@ -1,6 +1,6 @@
 import type { LooseNodes } from '../kinematics/loose-nodes';
 import { FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
-import type { Following } from './kept-lengths';
+import type { Following } from './following';
 
 /** A freedom of a node as the workings number it: those that are free first, node by node, then those that are held. */
 export interface WorkedFreedom {

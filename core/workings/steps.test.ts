@@ -182,6 +182,13 @@ describe('a portal whose members keep their lengths, by hand', () => {
     expect(sheetFreedoms(sway.numbered, displayOf({})).filter(({ state }) => state === 'follows')).toEqual([{ node: 2, component: 0, state: 'follows', label: '1' }]); // oxfmt-ignore
   });
 
+  test('each row tells which freedoms it is about, as they stand on the sheet', () => {
+    const [nodes] = blocks(sway, 'freedoms').flatMap((one) => (one.is === 'table' ? [one.freedoms] : []));
+    expect(nodes!.slice(1, 3)).toEqual([['1', '5', '2'], ['1', '8', '3']]); // oxfmt-ignore
+    const [entries] = blocks(sway, 'assembly').flatMap((one) => (one.is === 'table' ? [one] : []));
+    entries!.rows.forEach(([first], i) => expect(entries!.freedoms![i]).toEqual(String(first).split(', ')));
+  });
+
   test('K of these is EI·[24/64 6/16 6/16; 6/16 1 + 2/3 1/3; 6/16 1/3 1 + 2/3]', () => {
     near(matrices(sway, 'partition')[0]!.values, [[(24 / 64) * EI, (6 / 16) * EI, (6 / 16) * EI], [(6 / 16) * EI, (5 / 3) * EI, EI / 3], [(6 / 16) * EI, EI / 3, (5 / 3) * EI]]); // oxfmt-ignore
   });

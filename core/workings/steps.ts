@@ -99,12 +99,24 @@ class Told extends Scaled {
       ...(this.EI === undefined
         ? []
         : [text(WORDS.inEI(structure.names.members[0]!, showNumber(this.scaled(this.EI, 1, 2), WORKINGS_DIGITS)))]),
-      { is: 'table', columns: [WORDS.node, ...names], rows },
+      { is: 'table', columns: [WORDS.node, ...names], rows, freedoms: structure.names.nodes.map((_, node) => this.lightsOf(node)) }, // oxfmt-ignore
       ...(numbered.followers.size > 0 ? [text(WORDS.shared)] : []),
       ...(numbered.places.some((place, f) => place < 0 && !numbered.followers.has(f) && structure.active.includes(f % 6))
         ? [text(WORDS.idle)]
         : []),
     ];
+  }
+
+  /** The numbers that stand at a node on the sheet. */
+  private lightsOf(node: number): readonly string[] {
+    const { numbered } = this.of;
+    return this.of.structure.active.flatMap((k) => {
+      const f = FREEDOMS * node + k;
+      const follower = numbered.followers.get(f);
+      if (follower) return [followWords(follower, numbered, this.display)];
+      const one = numbered.all[numbered.places[f]!];
+      return one ? [String(one.number)] : [];
+    });
   }
 
   /** What each member that keeps its length asks of its nodes. */
@@ -247,6 +259,7 @@ class Told extends Scaled {
     const { K, structure } = this.of;
     const { places } = this;
     const rows: (string | number)[][] = [];
+    const freedoms: string[][] = [];
     for (let a = 0; a < places.length && rows.length < MOST_ENTRIES; a++)
       for (let b = a; b < places.length && rows.length < MOST_ENTRIES; b++) {
         const [i, j] = [places[a]!, places[b]!];
@@ -257,13 +270,14 @@ class Told extends Scaled {
         const sum = parts.map(
           ({ member, value }) => `${shown(value)} (${member === 'spring' ? WORDS.spring : structure.names.members[member]!})`,
         );
+        freedoms.push([this.labels[i]!, this.labels[j]!]);
         rows.push([`${this.labels[i]!}, ${this.labels[j]!}`, `${sum.join(' + ')} = ${shown(K[i]![j]!)}`]);
       }
     return [
       ...this.ofWhich,
       formula(formulas.assembled),
       this.some(this.called(formulas.K, 'stiffness'), places, K, (values, of) => this.stiffness(values, of)),
-      ...(rows.length > 0 ? ([{ is: 'table', columns: [WORDS.entry, WORDS.of], rows }] as const) : []),
+      ...(rows.length > 0 ? ([{ is: 'table', columns: [WORDS.entry, WORDS.of], rows, freedoms }] as const) : []),
     ];
   }
 

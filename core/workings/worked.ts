@@ -6,7 +6,7 @@ import { toOwnAxes } from '../stiffness/transformation';
 import type { Acting } from './acting';
 import type { WorkedPart } from './part';
 import { numbered, sharesOf, type Numbered } from './freedoms';
-import { followingOf, forcesOfLengths, type Following, type NotFollowed, type Share } from './kept-lengths';
+import { followingOf, forcesOfLengths, type Following, type NotFollowed, type Share } from './following';
 import { endsOf, loadsOf, nodalFreedom, stiffnessOf, transformOf, type WorkedMember } from './worked-member';
 import { timesVector, transposed, zeros, type Dense } from './matrix';
 

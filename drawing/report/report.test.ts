@@ -65,6 +65,8 @@ describe('a report says', () => {
     expect(saidOf({ buckling: { of: ['U1'], modes: 1 }, naturalModes: { modes: 2 } })).toMatch(/Critical loads.*Natural modes.*Masses/);
     const spectrum = { shape: 'type 1', ground: 'B', acceleration: 1.5, behaviour: 2 } as const;
     expect(saidOf({ naturalModes: { modes: 2, spectrum } })).toMatch(/Masses.*EN 1998-1, type 1, ground B, agR = 1.5 m\/s², γI = 1, q = 2. Modes by their correlation.*Base shear/);
+    expect(saidOf({ axialDeformation: false })).toMatch(/First order: linear.*members keep their lengths whatever acts along them/);
+    expect(saidOf({})).not.toMatch(/keep their lengths/);
     const held = known.supports.map((one) => ({ ...one, oneWay: { uy: 'positive' as const } }));
     expect(saidOf({}, { supports: held })).toMatch(/act one way/);
   });

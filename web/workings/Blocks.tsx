@@ -107,8 +107,8 @@ export function Block({ block, of }: BlockProps) {
               </tr>
             </thead>
             <tbody>
-              {block.rows.map((row) => (
-                <tr key={String(row[0])} {...lights(editor, freedomsIn(row))}>
+              {block.rows.map((row, i) => (
+                <tr key={String(row[0])} {...lights(editor, block.freedoms?.[i])}>
                   {row.map((cell, j) => (
                     <td key={block.columns[j]}>{cell}</td>
                   ))}
@@ -137,7 +137,7 @@ export function Block({ block, of }: BlockProps) {
             </thead>
             <tbody>
               {block.values.map((row, i) => (
-                <tr key={`${block.rows[i]!} ${i}`} {...lights(editor, freedomsIn([block.rows[i]!]))}>
+                <tr key={`${block.rows[i]!} ${i}`} {...lights(editor, NUMBER.test(block.rows[i]!) ? [block.rows[i]!] : NONE)}>
                   <th scope="row">
                     <Freedom label={block.rows[i]!} of={of} />
                   </th>
@@ -153,20 +153,11 @@ export function Block({ block, of }: BlockProps) {
   }
 }
 
-/** Freedoms that a row is about: those that its first cell names, else all that stand in it alone. */
-function freedomsIn([first, ...rest]: readonly (string | number)[]): readonly string[] {
-  const named = String(first).split(', ');
-  const isNamed = named.every((one) => NUMBER.test(one));
-  const isNode = rest.length > 0 && rest.every((cell) => /^(\d+( \D.*)?|·|[−d].*|0)$/.test(String(cell)));
-  if (isNode) return rest.flatMap((cell) => /^\d+/.exec(String(cell)) ?? []);
-  return isNamed ? named : [];
-}
-
 const NUMBER = /^\d+$/;
 const NONE: readonly string[] = [];
 
 /** What lights the freedoms of a row on the sheet, by the pointer and by the keyboard. */
-const lights = (editor: Editor, freedoms: readonly string[]) =>
+const lights = (editor: Editor, freedoms: readonly string[] = NONE) =>
   freedoms.length === 0
     ? {}
     : {
@@ -200,7 +191,7 @@ const Head = styled.h4`
 /** The number of a freedom leads to its node; other labels are words. */
 function Freedom({ label, of }: { readonly label: string; readonly of: Worked }) {
   const editor = useEditor();
-  const freedom = /^\d+$/.test(label) ? of.numbered.all[Number(label) - 1] : undefined;
+  const freedom = NUMBER.test(label) ? of.numbered.all[Number(label) - 1] : undefined;
   if (!freedom) return label;
   const id = of.structure.names.nodes[freedom.node]!;
   return (

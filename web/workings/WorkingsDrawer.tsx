@@ -61,7 +61,7 @@ export function WorkingsDrawer() {
   useEffect(() => {
     editor.show({ worked: typeof found === 'string' ? undefined : { model, freedoms: freedomsOf(found, selected, display) } });
   }, [editor, model, found, selected, display]);
-  useEffect(() => () => editor.show({ worked: undefined }), [editor]);
+  useEffect(() => () => editor.show({ worked: undefined, lit: [], litMember: undefined }), [editor]);
   return (
     <Drawer aria-label={WORDS.title(id ?? '')}>
       {typeof found === 'string' ? (

@@ -251,6 +251,11 @@ describe('what is written', () => {
   test('is the same for the same model, and says what it leaves out', () => {
     const model = example('canopy-walk');
     expect(written(model)).toBe(written(model));
+    const structures = [
+      { id: 'It', type: 'beam', values: { spans: [4] }, origin: [0, 0, 0] as const, nodes: ['1'], members: [] },
+    ];
+    const kept = leftOutOf({ ...model, analysis: { axialDeformation: false }, structures }).join(' ');
+    expect(kept).toMatch(/axial deformation is neglected is not said.*the measures of typical structures/);
     expect(leftOutOf(model).join(' ')).toMatch(/1 envelope is left out/);
     const strained: Model = { ...model, gravity: 1.62, loads: [{ id: '1', case: model.cases[0]!.id, type: 'strain', member: model.members[0]!.id, elongation: 1e-3 }] }; // oxfmt-ignore
     expect(leftOutOf(strained).join(' ')).toMatch(/lack of fit.*Gravity is 1\.62/s);

@@ -96,9 +96,12 @@ function changed(model: Model, intent: Exclude<Intent, { type: 'patch' }>, said:
       if (refusal || !draft.structures) return;
       const now = plain(draft);
       const reshaped = followStructures(draft, model, now, tell);
-      refusal = reshaped.refusal ?? (reshaped.any ? followed(now) : undefined);
-      if (reshaped.any) keepExpected(draft);
-      if (reshaped.any) keepReported(draft);
+      refusal = reshaped.refusal;
+      if (refusal || !reshaped.any) return;
+      // What was asked of members that are no more goes with them, before expressions are followed once more.
+      keepExpected(draft);
+      keepReported(draft);
+      refusal = followed(now);
     }
   });
   return refusal ?? (result as Change);

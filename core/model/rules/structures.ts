@@ -1,21 +1,11 @@
 import { once } from '../../once';
 import { isObject, type Entity } from '../findings';
 import { MISSING, type PlacedStructure } from '../structures/measures';
-import { builtOf, typicalOf } from '../structures/placed';
-import { valueFault } from '../typical/typical';
+import { builtOf, typicalOf, unbuildable } from '../structures/placed';
 import { checkReference, listOf, type RuleContext } from './context';
 
-/** Nodes of a structure, at most: measures that would build more are a slip of the finger. */
-const MOST_NODES = 20_000;
-
-/** What measures build, counted; undefined where it would be too much. */
-const sizeOf = once((values: PlacedStructure['values'], type: string): { nodes: number; members: number } | undefined => {
-  const typical = typicalOf(type)!;
-  const counts = typical.fields.map(({ kind, key }) => {
-    const value = values[key];
-    return kind === 'count' ? Number(value) + 1 : Array.isArray(value) ? value.length + 1 : 1;
-  });
-  if (counts.reduce((product, one) => product * one, 4) > MOST_NODES) return undefined;
+/** What measures build, counted. */
+const sizeOf = once((values: PlacedStructure['values'], type: string) => {
   const part = builtOf({ type, values });
   return { nodes: part.nodes.length, members: part.members.length };
 });
@@ -24,35 +14,21 @@ const sizeOf = once((values: PlacedStructure['values'], type: string): { nodes: 
 export function checkStructures({ model, findings, nodes, members }: RuleContext): void {
   listOf(model, 'structures').forEach((one: Entity, i) => {
     const { id, type, values } = one as unknown as PlacedStructure;
-    const typical = typeof type === 'string' ? typicalOf(type) : undefined;
-    if (!typical || !isObject(values)) return;
+    // What is not readable has been told.
+    if (typeof type !== 'string' || !typicalOf(type) || !isObject(values)) return;
     const subjects = [`structure ${String(id)}`];
-    const bad = typical.fields.flatMap((field) => {
-      const what = valueFault(field, values[field.key]);
-      return what === undefined ? [] : [{ key: field.key, what }];
-    });
-    for (const { key, what } of bad)
-      findings.fault({
-        code: 'bad-measure',
-        path: `structures[${i}].values.${key}`,
-        value: values[key],
-        what: `${what} in structure “${String(id)}”`,
-        expected: 'a measure that can be built',
-        remedy: 'Give another one',
-        subjects,
-      });
-    if (bad.length > 0) return;
-    const size = sizeOf(values, type);
-    if (!size)
+    const bad = unbuildable(type, values);
+    if (bad)
       return void findings.fault({
         code: 'bad-measure',
-        path: `structures[${i}].values`,
-        value: undefined,
-        what: `Structure “${String(id)}” would have more nodes than can be built at once`,
-        expected: `at most ${MOST_NODES} nodes`,
-        remedy: 'Give fewer parts',
+        path: `structures[${i}].values${bad.key === undefined ? '' : `.${bad.key}`}`,
+        value: bad.key === undefined ? undefined : values[bad.key],
+        what: `${bad.what} in structure “${String(id)}”`,
+        expected: 'measures that can be built',
+        remedy: 'Give others',
         subjects,
       });
+    const size = sizeOf(values, type);
     for (const [list, known, word] of [
       ['nodes', nodes, 'node'],
       ['members', members, 'member'],

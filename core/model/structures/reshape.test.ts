@@ -5,9 +5,10 @@ import { checkModel } from '../check';
 import { applyIntent } from '../edits/apply-intent';
 import type { Intent } from '../edits/intent';
 import { emptyModel, type Load, type Model } from '../model';
+import { hangingOn, ofFormulas } from '../parameters/hanging';
 import { pointOf } from '../point';
 import { typicals } from '../typical/all';
-import { initialValues, valueFault, type TypicalField, type TypicalValues } from '../typical/typical';
+import { initialValues, uprightInSpace, valueFault, type TypicalField, type TypicalValues } from '../typical/typical';
 import { builtOf, typicalOf } from './placed';
 
 const STUFF = { section: 's', material: 'm' };
@@ -203,4 +204,139 @@ test('loads of a case that are alike on both sides', () => {
   const both = done(beam, ...beam.members.map(({ id }) => load({ type: 'line', member: id, from: { wy: -1 }, to: { wy: -1 } })));
   const longer = done(both, measured(both, { spans: [4, 4, 4] }));
   expect(longer.loads.map((one: Load) => ('member' in one ? one.member : ''))).toEqual(['a', 'b', 'c']);
+});
+
+describe('what hangs on a structure', () => {
+  const supportOf = (model: Model, node: string) => model.supports.find((one) => one.node === node);
+
+  test('feet become fixed with the choice of it, but for one that was given a spring or taken away by hand', () => {
+    const portal = placed('portal', { bays: [8, 8], base: 'pinned' });
+    const [first, second, third] = portal.supports.map(({ node }) => node) as [string, string, string];
+    const changed = done(
+      portal,
+      { type: 'put', list: 'supports', entry: { node: second, ux: 'fixed', uy: 4e6 } },
+      { type: 'remove', list: 'supports', keys: [third] },
+    );
+    const fixed = done(changed, measured(changed, { base: 'fixed' }));
+    expect(supportOf(fixed, first)).toEqual({ node: first, ux: 'fixed', uy: 'fixed', rz: 'fixed' });
+    expect(supportOf(fixed, second)).toEqual({ node: second, ux: 'fixed', uy: 4e6 });
+    expect(supportOf(fixed, third)).toBeUndefined();
+    const wider = done(fixed, measured(fixed, { bays: [8, 8, 8] }));
+    expect(wider.supports).toHaveLength(3);
+  });
+
+  test('hinges of the type follow it, one that was made by hand stays', () => {
+    const arch = placed('arch', { segments: 6, hinges: 'three' });
+    const crown = arch.members.find(({ releases }) => releases)!;
+    const own = done(arch, { type: 'put', list: 'members', entry: { ...arch.members[0]!, releases: { end: { mz: 'free' } } } });
+    const two = done(own, measured(own, { hinges: 'two' }));
+    expect(two.members.find(({ id }) => id === crown.id)!.releases).toBeUndefined();
+    expect(two.members[0]!.releases).toEqual({ end: { mz: 'free' } });
+    const hinged = placed('truss', { chords: 'continuous' });
+    const chord = hinged.groups!.find(({ id }) => id === 'top chord')!.members![0]!;
+    const next = done(hinged, measured(hinged, { chords: 'hinged' }));
+    expect(next.members.find(({ id }) => id === chord)!.behaviour).toBe('truss');
+  });
+
+  test('a load on a run takes up what comes between, in the sense in which it was listed; what ends or stands elsewhere does not', () => {
+    const truss = placed('truss', { panels: 4 });
+    const chord = truss.groups!.find(({ id }) => id === 'bottom chord')!.members!;
+    const backwards = [...chord].reverse();
+    const loaded = done(
+      truss,
+      load({ id: 'whole', type: 'chain', members: backwards, from: { wy: -1e3 }, to: { wy: -4e3 } }),
+      load({ id: 'half', type: 'chain', members: chord.slice(0, 2), from: { wy: -500 }, to: { wy: -500 } }),
+      load({ id: 'here', type: 'point', member: chord[0]!, at: 0.5, fy: -1e3 }),
+    );
+    const more = done(loaded, measured(loaded, { panels: 8 }));
+    const of = (id: string) => more.loads.find((one) => one.id === id) as { members: string[] };
+    expect(of('whole').members).toHaveLength(8);
+    expect([...of('whole').members].reverse()).toEqual(more.structures![0]!.members.slice(0, 8));
+    // Half of the chord: what lies between two members that it lies on.
+    expect(of('half').members.length).toBeGreaterThanOrEqual(3);
+    expect(more.loads.filter(({ type }) => type === 'point')).toHaveLength(1);
+    // The intensity still falls from the far end.
+    expect(solve(more).status).toBe('solved');
+    const fewer = done(more, measured(more, { panels: 2 }));
+    expect((fewer.loads.find(({ id }) => id === 'whole') as { members: string[] }).members).toHaveLength(2);
+  });
+
+  test('a run that goes on beyond the structure keeps what lies there', () => {
+    const beam = placed('beam', { spans: [4, 4, 4] });
+    const long = done(
+      beam,
+      { type: 'draw', nodes: [{ id: 'far', x: 15, y: 0 }], members: [{ id: 'beyond', start: '4', end: 'far', ...STUFF }] },
+      load({ id: 'all', type: 'chain', members: ['a', 'b', 'c', 'beyond'], from: { wy: -1 }, to: { wy: -1 } }),
+    );
+    const shifted = done(long, measured(long, { spans: [5, 4, 3] }));
+    expect((shifted.loads[0] as { members: readonly string[] }).members).toEqual(['a', 'b', 'c', 'beyond']);
+    expect(shifted.members.map(({ id }) => id)).toContain('beyond');
+  });
+
+  test('a value that was expected of a member that is no more goes with it, and the expression that gave it', () => {
+    const beam = placed('beam', { spans: [4, 4] });
+    const watched = done(
+      beam,
+      load({ type: 'line', member: 'b', from: { wy: -1e3 }, to: { wy: -1e3 } }),
+      { type: 'put', list: 'parameters', entry: { id: 'hope', value: 3 } },
+      { type: 'put', list: 'expected', entry: { id: 'e', outcome: 'Q', member: 'b', quantity: 'Mz', value: 3 } },
+      { type: 'put', list: 'formulas', entry: { of: 'expected/e/value', is: 'hope' } },
+    );
+    const shorter = done(watched, measured(watched, { spans: [4] }));
+    expect([shorter.expected, shorter.formulas, shorter.loads]).toEqual([undefined, undefined, []]);
+    expect(shorter.said.join()).toMatch(/1 load went with 1 member of “It” that are no more/);
+  });
+
+  test('two of a kind have names of their own and change by themselves; nodes of one that became others’ follow', () => {
+    const typical = typicalOf('beam')!;
+    const values = { spans: [3, 3] };
+    const insert = (x: number): Intent => ({ type: 'insert', part: typical.build(values, STUFF), at: [x, 0, 0], structure: { id: 'Beam', type: 'beam', values } }); // oxfmt-ignore
+    const both = done(begin('plane'), insert(0), insert(20));
+    expect(both.structures!.map(({ id, origin }) => [id, origin[0]])).toEqual([['Beam', 0], ['Beam 2', 20]]); // oxfmt-ignore
+    const one = done(both, { type: 'put', list: 'structures', entry: { ...both.structures![1]!, values: { spans: [3, 3, 3] } } });
+    expect(one.members).toHaveLength(5);
+    expect(one.structures![0]).toEqual(both.structures![0]);
+    const drawn = done(one, { type: 'draw', nodes: [{ id: 'n', x: 6.2, y: 0 }], members: [{ id: 'm', start: 'n', end: '4', ...STUFF }] }); // oxfmt-ignore
+    const merged = done(drawn, { type: 'merge', pairs: [['n', '3']] });
+    expect(merged.structures![0]!.nodes).toEqual(['1', '2', 'n']);
+    const turned = done(merged, { type: 'turnRound', members: ['a'] });
+    const longer = done(turned, { type: 'put', list: 'structures', entry: { ...turned.structures![0]!, values: { spans: [2, 4] } } }); // oxfmt-ignore
+    expect(longer.members.find(({ id }) => id === 'a')).toMatchObject({ start: '2', end: '1' });
+    expect(longer.nodes.find(({ id }) => id === '2')!.x).toBe(2);
+  });
+
+  test('a plane one stands upright in space, with new feet held as the first', () => {
+    const typical = typicalOf('storeys')!;
+    const values = { ...initialValues(typical), bays: [5], storeys: [3] };
+    const structure = { id: 'Frame', type: 'storeys', values, upright: true };
+    const space = done(begin('space'), {
+      type: 'insert',
+      part: uprightInSpace(typical.build(values, STUFF)),
+      at: [0, 0, 2],
+      structure,
+    });
+    const wider = done(space, measured(space, { bays: [5, 5] }));
+    expect(wider.supports).toHaveLength(3);
+    expect(wider.supports.every((one) => one.uz === 'fixed' && one.rx === 'fixed' && one.ry === 'fixed')).toBe(true);
+    expect(wider.nodes.every(({ z }) => z === 2)).toBe(true);
+  });
+
+  test('undone it is what it was, to the last number', () => {
+    const truss = placed('truss', { panels: 5 });
+    const applied = applyIntent(truss, measured(truss, { panels: 9, span: 20 }));
+    if (!applied.ok) throw new Error('refused');
+    const back = applyIntent(applied.model, { type: 'patch', patches: applied.inverse });
+    expect(back.ok && { ...back.model, said: [] }).toEqual({ ...truss, said: [] });
+  });
+
+  test('its members hang on the parameter of its measures', () => {
+    const beam = done(
+      placed('portal'),
+      { type: 'put', list: 'parameters', entry: { id: 'eaves', unit: 'm', value: 5 } },
+      { type: 'put', list: 'formulas', entry: { of: 'structures/It/values/height', is: 'eaves' } },
+    );
+    expect(ofFormulas(beam, hangingOn(beam, 'eaves')).members).toEqual(beam.structures![0]!.members);
+    const renamed = done(beam, { type: 'rename', list: 'structures', names: { It: 'Shed' } });
+    expect(renamed.formulas![0]!.of).toBe('structures/Shed/values/height');
+  });
 });

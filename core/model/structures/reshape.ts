@@ -10,7 +10,7 @@ import type { Part } from '../part';
 import { COINCIDENT, nodeAt, plus, PointIndex, pointOf, type Point } from '../point';
 import { shareLoads } from './share-loads';
 import { standingOf } from './frame';
-import { matched, neighboursOf } from './match';
+import { matched } from './match';
 import { MISSING, type PlacedStructure } from './measures';
 import { builtOf } from './placed';
 import { structureWords as WORDS } from './words';
@@ -73,7 +73,6 @@ export function reshape({ draft, now, before, after, tell }: Reshaping): Notice 
   const ownMembers = new Set(before.members);
   const there = new Map(now.members.flatMap((one) => (ownMembers.has(one.id) ? [] : [[pairOf(one), one.id] as const])));
   const partNames = new Map(is.nodes.map(({ id }, j) => [id, names[j]]));
-  const beside = { nodes: neighboursOf(is, match.nodes, 'nodes'), members: neighboursOf(is, match.members, 'members') };
   const own: Names = is.members.map((member, j) => {
     const i = match.members[j]!;
     const [start, end] = [partNames.get(member.start), partNames.get(member.end)];
@@ -81,14 +80,16 @@ export function reshape({ draft, now, before, after, tell }: Reshaping): Notice 
     if (i >= 0) return before.members[i] === MISSING ? undefined : relink(draft, placeOf.members.get(before.members[i]!)!, { start, end, was: was.members[i]!, is: member, nodes: before.nodes, part: was }); // oxfmt-ignore
     const met = there.get(pairOf({ start, end }));
     if (met !== undefined) return met;
-    const like = (beside.members.get(j) ?? []).map((at) => before.members[match.members[at]!]!).find((id) => members.has(id));
+    const like = (match.beside.members.get(j) ?? [])
+      .map((at) => before.members[match.members[at]!]!)
+      .find((id) => members.has(id));
     const { section, material, roll } = members.get(like ?? '') ?? now.members.find(({ id }) => ownMembers.has(id))!;
     const id = memberIds.next();
     draft.members.push({ ...member, id, start, end, section, material, ...(roll !== undefined && { roll }) } as Draft<Member>);
     return id;
   });
   takeSupports(draft, { was, is, match: match.nodes, names, before: before.nodes });
-  shareLoads(draft, now, { match, names: { nodes: names, members: own }, before, beside });
+  shareLoads(draft, now, { match, names: { nodes: names, members: own }, before });
   shareGroups(draft, now, { is, match: match.members, own, before });
   removeRest(draft, { before, names, own, tell });
   const entry = draft.structures!.find(({ id }) => id === after.id)!;

@@ -10,10 +10,7 @@ interface Sharing {
   /** By place in the new part: what of the model it is. */
   readonly names: { readonly nodes: readonly (string | undefined)[]; readonly members: readonly (string | undefined)[] };
   readonly before: PlacedStructure;
-  /** Of what is new the two beside it that were there (`neighboursOf`). */
-  readonly beside: { readonly nodes: Beside; readonly members: Beside };
 }
-type Beside = ReadonlyMap<number, readonly number[]>;
 
 /** What lies on a member, or stands at a node, without its name and place. */
 const alike = (load: Load): string => JSON.stringify({ ...load, id: '', member: '', node: '' });
@@ -31,7 +28,7 @@ export function shareLoads(draft: Draft<Model>, now: Model, sharing: Sharing): v
     ['nodes', 'node'],
   ] as const)
     // oxfmt-ignore
-    for (const [j, beside] of sharing.beside[list]) {
+    for (const [j, beside] of match.beside[list]) {
       const id = names[list][j];
       if (id === undefined || beside.length < 2) continue;
       const [one, other] = beside.map((at) => on.get(`${key} ${before[list][match[list][at]!]!}`) ?? []);
@@ -45,7 +42,7 @@ export function shareLoads(draft: Draft<Model>, now: Model, sharing: Sharing): v
   shareRuns(draft, now, sharing);
 }
 
-function shareRuns(draft: Draft<Model>, now: Model, { match, names, before, beside }: Sharing): void {
+function shareRuns(draft: Draft<Model>, now: Model, { match, names, before }: Sharing): void {
   const kept = new Set(names.members);
   const own = new Set(before.members);
   const order = new Map(names.members.flatMap((id, j) => (id === undefined ? [] : [[id, j] as const])));
@@ -56,7 +53,7 @@ function shareRuns(draft: Draft<Model>, now: Model, { match, names, before, besi
     if (!run?.some((id) => own.has(id))) return;
     const listed = new Set(run);
     const left = run.filter((id) => !own.has(id) || kept.has(id));
-    const fresh = [...beside.members].flatMap(([j, near]) =>
+    const fresh = [...match.beside.members].flatMap(([j, near]) =>
       names.members[j] !== undefined && near.length === 2 && near.every((k) => listed.has(before.members[match.members[k]!]!))
         ? [names.members[j]]
         : [],

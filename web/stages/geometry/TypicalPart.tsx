@@ -3,7 +3,8 @@
 import { useEffect, useMemo, useState } from 'react';
 import { ORIGIN, type Point } from '@rigid-beam/core/model/point';
 import { typicals } from '@rigid-beam/core/model/typical/all';
-import { initialValues, valueFault, type TypicalValues } from '@rigid-beam/core/model/typical/typical';
+import { unbuildable } from '@rigid-beam/core/model/structures/placed';
+import { initialValues, type TypicalValues } from '@rigid-beam/core/model/typical/typical';
 import type { Model } from '@rigid-beam/core/model/model';
 import { lengthUnit } from '@rigid-beam/core/quantities/display';
 import { placing } from '../../commands/placing';
@@ -32,7 +33,7 @@ function Chooser({ sheet, model }: { readonly sheet: SheetController; readonly m
     () => (typical ? { ...initialValues(typical, lengthUnit(model)), ...changed } : changed),
     [typical, changed, model],
   );
-  const fault = typical?.fields.map((field) => valueFault(field, values[field.key])).find(Boolean);
+  const fault = typical && unbuildable(typical.id, values)?.what;
   const intent = useMemo(
     () => (typical && !fault ? placing(model, typical, values, at) : undefined),
     [typical, fault, model, values, at],
