@@ -101,6 +101,7 @@ describe('members that keep their lengths', () => {
     expect(responses[0]!.ends[6]).toBeCloseTo(6e3, 5);
     const { A: _, ...bare } = beam.sections[0]!;
     expect(saidOf(kept({ ...beam, sections: [bare] }))).toEqual([expect.stringMatching(/not all of these are known\. Give A/)]);
+    expect(solve(kept({ ...beam, sections: [bare] })).status).toBe('invalid');
     // Across nothing is shared, and nobody asks for an area.
     const across = { ...beam, sections: [bare], loads: [{ ...beam.loads[0]!, fx: 0 }] } as Model;
     expect(solved(kept(across)).notices).toEqual([]);

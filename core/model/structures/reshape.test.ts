@@ -340,3 +340,14 @@ describe('what hangs on a structure', () => {
     expect(renamed.formulas![0]!.of).toBe('structures/Shed/values/height');
   });
 });
+
+test('what only one neighbour carries, or one carries otherwise, is not shared', () => {
+  const beam = placed('beam', { spans: [4, 4] });
+  const line = (member: string, wy: number): Intent => load({ type: 'line', member, from: { wy }, to: { wy } });
+  for (const loads of [[line('a', -1)], [line('b', -1)], [line('a', -1), line('b', -2)]]) {
+    const model = done(beam, ...loads);
+    expect(done(model, measured(model, { spans: [4, 4, 4] })).loads).toHaveLength(loads.length);
+  }
+  const nodal = done(beam, load({ type: 'node', node: '1', fy: -1 }), load({ type: 'node', node: '2', fy: -3 }));
+  expect(done(nodal, measured(nodal, { spans: [4, 4, 4] })).loads).toHaveLength(2);
+});
