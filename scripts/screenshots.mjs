@@ -87,10 +87,6 @@ await take('combination', `${rib}?stage=combinations&acting=U2`, async () => {
   await page.locator('::-p-xpath(//button[starts-with(., "Take all ")])').click();
   await page.locator('::-p-xpath(//button[starts-with(@aria-label, "Let U4 act")])').click();
 });
-await take('workings', `${lintel}?stage=results&acting=Q1`, async () => {
-  await command('show how it comes about');
-  await page.locator('::-p-aria(8 End forces)').click();
-});
 await take('study', `${rib}?stage=results&acting=U1`, async () => {
   await command('open the parameters');
   await page.locator('::-p-aria([name="Study"])').click();
@@ -167,6 +163,17 @@ await take('underlay', '', async () => {
   await page.mouse.move(1130, 300, { steps: 4 });
   await settle();
   await page.mouse.move(1147, 318, { steps: 4 });
+});
+// What is changed for it would stand in the pictures behind it.
+await take('workings', `${lintel}?stage=geometry&acting=Q1`, async () => {
+  await page.locator('::-p-xpath(//button[normalize-space()="Units"])').click();
+  await page.locator('::-p-xpath(//button[contains(., "Included")])').click();
+  await page.locator('::-p-xpath(//*[@role="option"][contains(., "lengths kept")])').click();
+  await settle();
+  await page.goto(`${address}${lintel}?stage=results&acting=Q1`, { waitUntil: 'networkidle0' });
+  await settle();
+  await command('show how it comes about');
+  await page.locator('section[aria-label^="How "] tbody tr:nth-child(2)').hover();
 });
 await take('night', `${rib}?stage=results&acting=U2&quantity=Mz`, async () => {
   await command('shake by an earthquake 1, C, 2, 1.5');
