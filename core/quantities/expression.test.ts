@@ -55,6 +55,17 @@ describe('expressions of names', () => {
     expect(parseQuantity('g', 'length', 'm', scope)).toMatchObject({ ok: false });
   });
 
+  test('a word may be a unit in one scope and a name in another, read in turns', () => {
+    const own: Scope = new Map([['kN', { value: 7, dimension: dimensions.number }]]);
+    for (const _ of [1, 2]) {
+      expect(readExpression('2 kN').value).toBe(2000);
+      expect(readExpression('2 kN', own).value).toBe(14);
+      expect(namesIn('2 kN', () => false)).toEqual([]);
+      expect(() => readExpression('2 kNx', own)).toThrow('neither a parameter nor a unit');
+      expect(() => readExpression('2 kNx')).toThrow('is not known');
+    }
+  });
+
   test('tell their names and where they stand', () => {
     expect(namesIn(' 2 span + rise*span', (word) => scope.has(word)).map(({ text, at }) => [text, at])).toEqual([
       ['span', 3],

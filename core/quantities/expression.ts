@@ -185,19 +185,45 @@ const unexpected = ({ kind, text }: Token): Error =>
 const unknownUnit = (word: string): string => `the unit “${word}” is not known`;
 const unknownName = (word: string): string => `“${word}” is neither a parameter nor a unit`;
 
+/** What a text was cut into, with the first word that means nothing, and what each word was taken for: while that is the same, it is cut alike. */
+interface Cut {
+  readonly tokens: readonly Token[];
+  readonly unknown: string | undefined;
+  readonly words: readonly (readonly [word: string, isName: boolean])[];
+}
+
+/** Texts that were cut before: the expressions of a model are read again at every edit. */
+const cuts = new Map<string, Cut>();
+const MOST_CUTS = 20_000;
+
 /** Names are looked up in the scope first: a model may have a `pi` of its own. */
-const tokenized = (text: string, isName: (word: string) => boolean, unknown?: (word: string) => string): Token[] =>
-  tokensOf(text, {
-    isName: (word) => isName(word) || constants.has(word),
+function cutOf(text: string, isName: (word: string) => boolean): Cut {
+  const before = cuts.get(text);
+  if (before?.words.every(([word, was]) => isName(word) === was)) return before;
+  const words: [string, boolean][] = [];
+  const unknown: string[] = [];
+  const tokens = tokensOf(text, {
+    isName: (word) => {
+      const is = isName(word);
+      words.push([word, is]);
+      return is || constants.has(word);
+    },
     isFunction: (word) => functions.has(word),
-    ...(unknown && { unknown }),
+    unknown: (word) => void unknown.push(word),
   });
+  const cut = { tokens, unknown: unknown[0], words };
+  if (cuts.size >= MOST_CUTS) cuts.clear();
+  cuts.set(text, cut);
+  return cut;
+}
 
 /** Reads a text as a quantity; throws a `ParseFault` that says why it is none. */
 export function readExpression(text: string, scope: Scope = NOTHING): Quantity {
   if (text.length > MAXIMUM_LENGTH) throw parseFault(`it is longer than ${MAXIMUM_LENGTH} characters`);
   if (text.trim() === '') throw parseFault('nothing is written');
-  const result = new Reader(tokenized(text.trimEnd(), (word) => scope.has(word), scope.size > 0 ? unknownName : unknownUnit), scope).whole(); // oxfmt-ignore
+  const { tokens, unknown } = cutOf(text.trimEnd(), (word) => scope.has(word));
+  if (unknown !== undefined) throw parseFault(scope.size > 0 ? unknownName(unknown) : unknownUnit(unknown));
+  const result = new Reader(tokens, scope).whole();
   if (!Number.isFinite(result.value)) throw parseFault('the number is too large');
   return result;
 }
@@ -207,7 +233,7 @@ export function namesIn(text: string, isName: (word: string) => boolean): Token[
   try {
     return text.length > MAXIMUM_LENGTH
       ? []
-      : tokenized(text, isName).filter(({ kind, text: word }) => kind === 'name' && isName(word));
+      : cutOf(text.trimEnd(), isName).tokens.filter(({ kind, text: word }) => kind === 'name' && isName(word));
   } catch {
     return [];
   }

@@ -12,8 +12,8 @@ export interface Token {
 export interface Vocabulary {
   readonly isName: (word: string) => boolean;
   readonly isFunction: (word: string) => boolean;
-  /** What is said of a word that means nothing; where nothing is said, it is a word like others. */
-  readonly unknown?: (word: string) => string;
+  /** Told of each word that means nothing; it is a word like others. */
+  readonly unknown: (word: string) => void;
 }
 
 const TOKEN =
@@ -43,7 +43,7 @@ export function tokensOf(text: string, { isName, isFunction, unknown }: Vocabula
     else {
       const letters = LETTERS.exec(word!)?.[0];
       if (letters === undefined || !unitsOfWord(letters)) {
-        if (unknown) throw parseFault(unknown(word!));
+        unknown(word!);
         put('word', word!);
         continue;
       }

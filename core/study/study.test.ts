@@ -6,6 +6,7 @@ import { readRange } from '../model/parameters/range';
 import { withSettings } from '../model/parameters/set-parameters';
 import { csvParts } from '../tables/files/csv';
 import { readMeasure, type Measure } from './measure';
+import { neededFor } from './needed-for';
 import { sought } from './seek';
 import { studied, studyRefused, valuesOver, type Study } from './study';
 import { studyTable } from './study-table';
@@ -115,6 +116,28 @@ describe('a study', () => {
       ),
       { numRuns: 40 },
     );
+  });
+
+  test('only what the outcome needs is solved: sums of sums, envelopes, and the loads that notional ones are a share of', () => {
+    const [Q, P] = ['Q', 'P'].map((id) => model.cases.find((one) => one.id === id)!);
+    const more: Model = {
+      ...model,
+      cases: [Q!, P!, { id: 'H', category: 'other' }, { id: 'X', category: 'other' }],
+      loads: [...model.loads, { id: 'sway', case: 'H', type: 'notional', of: 'P', share: 0.01, direction: 'right' }],
+      combinations: [
+        ...model.combinations,
+        { id: 'U2', type: 'sum', factors: { H: 2 } },
+        { id: 'all', type: 'envelope', of: ['U', 'U2'] },
+      ],
+    };
+    const named = (outcome: string): string => {
+      const { cases, loads, combinations } = neededFor(more, outcome);
+      return [cases.map(({ id }) => id), loads.map((load) => load.case), combinations.map(({ id }) => id)].join(' | ');
+    };
+    expect(named('Q')).toBe('Q | Q | ');
+    expect(named('U2')).toBe('P,H | P,H | U2');
+    expect(named('all')).toBe('Q,P,H | Q,P,H | U,U2,all');
+    expect(neededFor({ ...more, actions: [] }, 'Q').cases).toHaveLength(4);
   });
 
   test('a step without a result says why, and the others go on', () => {

@@ -5,6 +5,7 @@ import { parameterPlace } from '../model/parameters/evaluate';
 import { stepOfRange, type Range } from '../model/parameters/range';
 import { setting } from '../model/parameters/set-parameters';
 import type { Measure } from './measure';
+import { neededFor } from './needed-for';
 import { study as WORDS } from './words';
 
 /** What is gone through: values of a parameter, for each of those of a second one where there is one, in an outcome by its id. */
@@ -73,8 +74,9 @@ export class Stepper {
     model: Model,
     private readonly study: Omit<Study, 'values'>,
   ) {
+    const { buckling: _, ...analysis } = model.analysis ?? {};
     const buckles = study.measures.some(({ needsBuckling }) => needsBuckling);
-    this.model = buckles ? { ...model, analysis: { ...model.analysis, buckling: { of: [study.outcome], modes: 1 } } } : model;
+    this.model = { ...model, analysis: { ...analysis, ...(buckles && { buckling: { of: [study.outcome], modes: 1 } }) } };
   }
 
   at(value: number, family?: number): Pick<StudyPoint, 'values' | 'why'> {
@@ -91,7 +93,7 @@ export class Stepper {
       if (!applied.ok) return { values: none, why: applied.faults[0]!.message };
       model = applied.model;
     }
-    const { solution, notices, mechanisms } = this.session.update(model).now;
+    const { solution, notices, mechanisms } = this.session.update(neededFor(model, outcome)).now;
     if (!solution)
       return {
         values: none,

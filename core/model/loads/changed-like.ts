@@ -1,3 +1,4 @@
+import isSame from 'fast-deep-equal';
 import { isCompound, kindOfLoad } from './compound';
 import type { Load } from '../model';
 
@@ -11,7 +12,7 @@ export function changedLike(before: Load, after: Load, other: Load): Load {
   const changed: Record<string, unknown> = { ...other };
   const own = new Set([...OWN, ...(isCompound(other) ? kindOfLoad(other).places : [])]);
   for (const key of new Set([...Object.keys(was!), ...Object.keys(is!)])) {
-    if (own.has(key) || JSON.stringify(was![key]) === JSON.stringify(is![key])) continue;
+    if (own.has(key) || isSame(was![key], is![key])) continue;
     if (is![key] === undefined) Reflect.deleteProperty(changed, key);
     else changed[key] = is![key];
   }

@@ -1,3 +1,4 @@
+import isSame from 'fast-deep-equal';
 import { once } from '../../once';
 import type { ActionGroup, Load, Model } from '../model';
 import { barsOf } from './bars';
@@ -130,7 +131,7 @@ const notionalOf = (load: NotionalLoad, vertical: readonly PrimitiveLoad[], mode
 export function partsOf(load: CompoundLoad, bars: Bars): readonly PrimitiveLoad[] {
   const before = parts.get(load);
   const now = compoundKinds[load.type].expand(load, bars);
-  if (before && JSON.stringify(before) === JSON.stringify(now)) return before;
+  if (before && isSame(before, now)) return before;
   parts.set(load, now);
   return now;
 }

@@ -82,7 +82,7 @@ const wordsOf = (dimension: Dimension): string => {
 
 /** The number that an expression gives at a place, in the unit in which the file keeps it. */
 export function given(text: string, { dimension, degrees }: PlaceKind, { scope, reasons }: Named): Given {
-  const unread = namesIn(text, (word) => reasons.has(word))[0];
+  const unread = reasons.size > 0 ? namesIn(text, (word) => reasons.has(word))[0] : undefined;
   if (unread) return { reason: `“${unread.text}” has no value: ${reasons.get(unread.text)}` };
   const read = evaluated(text, dimensions[dimension], scope);
   return degrees && 'value' in read ? { value: (read.value * 180) / Math.PI } : read;

@@ -1,3 +1,4 @@
+import isSame from 'fast-deep-equal';
 import { current, type Draft } from 'immer';
 import type { Model } from '../model';
 import type { Notice } from '../notice';
@@ -23,7 +24,7 @@ export function followStructures(
   let any = false;
   for (const after of now.structures ?? []) {
     const was = were.get(after.id);
-    if (!was || was.values === after.values || JSON.stringify(was.values) === JSON.stringify(after.values)) continue;
+    if (!was || isSame(was.values, after.values)) continue;
     const fault = unbuildable(after.type, after.values);
     const refusal = fault
       ? unfit('structures', WORDS.unbuildable(after.id, fault.what), 'Give others')
