@@ -77,6 +77,9 @@ describe.each([
 
     // An action stands wherever a case can: its sum is the envelope of its ways.
     await hands.press('Add a sum');
+    // The field of the new one, not that of the last.
+    await page.waitForFunction((id) => !new RegExp(`acting=${id}(&|$)`).test(location.search), {}, leading.id);
+    await page.waitForFunction((id) => !document.querySelector(`aside[aria-label="Why ${id}"]`), {}, leading.id);
     await hands.fill('Written as a sum', '1.35 G + 1.5 Wind');
     await hands.stage('Results');
     await model.until('extremes', /U\d*, W[12]/);

@@ -127,6 +127,16 @@ function ensureBrowser() {
 const module = (...parts) => path.join('node_modules', ...parts);
 const tsc = (project) => [module('typescript-native', 'bin', 'tsc'), '-p', project];
 
+/** Unit tests in parts, each of them run by whoever comes next. */
+const UNIT_PARTS = 8;
+let part = 0;
+async function unitTests() {
+  while (part < UNIT_PARTS) {
+    part++;
+    await jest(`unit tests, part ${part} of ${UNIT_PARTS}`, ['--maxWorkers=1', `--shard=${part}/${UNIT_PARTS}`]);
+  }
+}
+
 /** What reads the sources only; resolves when all of it has ended. */
 async function ofSources() {
   await check('formatting', [module('oxfmt', 'bin', 'oxfmt'), '--check']);
@@ -136,15 +146,19 @@ async function ofSources() {
   ]);
   await check('compiled kernels', ['scripts/build-kernels.mjs', '--check']);
   await check('formulas in type', ['scripts/build-formulas.mjs', '--check']);
-  await jest('unit tests', ['--maxWorkers=1']);
   await check('lint', [module('eslint', 'bin', 'eslint.js'), '.']);
+  await unitTests();
 }
 
-/** What uses the built application. The journeys wait more than they compute: one more runs beside those that two cores can carry. */
+/**
+ * What uses the built application. The journeys wait more than they compute: one more runs beside those that two cores can carry. Then it lends a
+ * hand with the unit tests.
+ */
 async function ofApplication(built, others) {
   if (built && ensureBrowser()) await journeys(others);
   else count('journeys', 0, 1);
   if (built) await check('torture of half a minute', ['scripts/torture.mjs', '--minutes', '0.5', '--seed', '1']);
+  await unitTests();
 }
 
 /** Both at once. The build writes types of its own, which are looked at too. */
