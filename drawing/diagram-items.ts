@@ -21,7 +21,7 @@ export const inkOf = (quantity: SheetQuantity, value: number): Ink =>
       : 'compression'
     : isMoment(quantity)
       ? 'moment'
-      : quantityTable[quantity].ink === 'deflection'
+      : isDeflection(quantity)
         ? 'deflection'
         : 'shear';
 

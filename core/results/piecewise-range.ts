@@ -3,7 +3,6 @@ import type { Diagram } from './diagram';
 import type { Extremes } from './extreme';
 import { evaluate } from './polynomial';
 import { degreeOf, isLine, isStored, offsetOf, quantityTable, type LineQuantity, type Quantity } from './quantities';
-import { ofMembers } from './of-member';
 import { AT_ENDS, pieceAt } from './read';
 import type { Solution } from './results';
 import { mostOver, type Looked } from './most-over';
@@ -44,10 +43,7 @@ export function piecewiseReader({ solution, outcome, m, pieces, rangeOn, atEnd, 
   const found = new Map<Quantity, readonly Measure[] | undefined>();
   const measuresOf = (quantity: Quantity): readonly Measure[] | undefined => {
     if (!found.has(quantity))
-      found.set(
-        quantity,
-        isLine(quantity) ? [[[quantity, 1]]] : quantityTable[quantity].derived!.sums?.(ofMembers(solution)[m]!),
-      );
+      found.set(quantity, isLine(quantity) ? [[[quantity, 1]]] : quantityTable[quantity].derived!.sums?.(solution.fibres[m]));
     return found.get(quantity);
   };
   const over = (measures: readonly Measure[], read: (measure: Measure) => Range): Range => {
