@@ -97,6 +97,7 @@ async function journeys(quiet) {
   if (!first.result) return count('journeys', 0, 1);
   const again = first.result.testResults.filter(({ status }) => status === 'failed');
   if (again.length === 0) return count('journeys', first.result.numPassedTests, badOf(first.result));
+  await unitTests();
   await quiet;
   const retried = performance.now();
   const second = await ranJest([...args, '--maxWorkers=1', '--runTestsByPath', ...again.map((file) => file.name)]);
