@@ -1,12 +1,16 @@
 import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { Worker } from 'node:worker_threads';
+import { LOADED } from './answering';
 import { log } from './log';
+
+/** Milliseconds in which a thread must be loaded. */
+const LOADING = 120_000;
 
 interface Work {
   /** Its bundle in `web/dist`, built by `scripts/build-command.mjs`. */
   readonly bundle: string;
-  /** Milliseconds after which an answer is given up. */
+  /** Milliseconds after which an answer is given up, counted from when the thread is loaded: a slow machine is no reason to refuse work. */
   readonly limit: number;
   /** Megabytes that it may take. */
   readonly memory: number;
@@ -18,6 +22,7 @@ interface Work {
  */
 export class Thread<Asked, Answer> {
   private worker: Worker | undefined;
+  private isLoaded = false;
   private last: Promise<unknown> = Promise.resolve();
   private isStopped = false;
 
@@ -47,6 +52,7 @@ export class Thread<Asked, Answer> {
 
   /** It is heard for as long as it lives: what fails unheard, idle or already given up, would end the server. */
   private begun(): Worker {
+    this.isLoaded = false;
     const worker = new Worker(/* turbopackIgnore: true */ this.file, {
       resourceLimits: { maxOldGenerationSizeMb: this.work.memory },
     });
@@ -63,7 +69,7 @@ export class Thread<Asked, Answer> {
     return new Promise((resolve) => {
       const end = (answer: Answer | undefined): void => {
         clearTimeout(timer);
-        worker.off('message', end).off('error', giveUp);
+        worker.off('message', hear).off('error', giveUp);
         resolve(answer);
       };
       const giveUp = (): void => {
@@ -71,8 +77,14 @@ export class Thread<Asked, Answer> {
         void worker.terminate();
         end(undefined);
       };
-      const timer = setTimeout(giveUp, this.work.limit);
-      worker.on('message', end).on('error', giveUp);
+      const hear = (said: Answer | typeof LOADED): void => {
+        if (said !== LOADED) return end(said);
+        this.isLoaded = true;
+        clearTimeout(timer);
+        timer = setTimeout(giveUp, this.work.limit);
+      };
+      let timer = setTimeout(giveUp, this.isLoaded ? this.work.limit : LOADING);
+      worker.on('message', hear).on('error', giveUp);
       worker.postMessage(asked);
     });
   }
