@@ -21,6 +21,8 @@ export interface AnalysisOptions {
   readonly progress?: Progress | undefined;
   /** Runs that are made besides those that the model asks for. */
   readonly besides?: readonly RunName[];
+  /** Notes on the model, which change no number, are left out where nobody reads them. */
+  readonly notes?: 'unread';
 }
 
 /**
@@ -43,7 +45,7 @@ export class AnalysisSession {
     return (this.lent = new Lent(this.analysed(model, options), keptResults));
   }
 
-  private analysed(model: Model, { notices = [], progress, besides = [] }: AnalysisOptions): Results {
+  private analysed(model: Model, { notices = [], progress, besides = [], notes }: AnalysisOptions): Results {
     const faults = analysisFaults(model);
     if (faults.length > 0) return { status: 'invalid', notices: [...notices, ...faults], mechanisms: [] };
     const { former } = this;
@@ -56,7 +58,7 @@ export class AnalysisSession {
     const task = {
       ...{ model, system, progress },
       changes: former && changes,
-      notices: [...notices, ...analysisNotes(model)],
+      notices: notes === 'unread' ? notices : [...notices, ...analysisNotes(model)],
     };
     const firstOrder = this.run('first-order').update(task);
     const others = [...new Set([...runsOf(model), ...besides])].filter((name) => name !== 'first-order');

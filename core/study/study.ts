@@ -93,7 +93,7 @@ export class Stepper {
       if (!applied.ok) return { values: none, why: applied.faults[0]!.message };
       model = applied.model;
     }
-    const { solution, notices, mechanisms } = this.session.update(neededFor(model, outcome)).now;
+    const { solution, notices, mechanisms } = this.session.update(neededFor(model, outcome), { notes: 'unread' }).now;
     if (!solution)
       return {
         values: none,
