@@ -17,6 +17,7 @@ import { changedLike } from '@rigid-beam/core/model/loads/changed-like';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Load, Model } from '@rigid-beam/core/model/model';
 import type { LoadPhrase } from '@rigid-beam/core/phrases/phrase';
+import { namedPhraseOf } from '@rigid-beam/core/phrases/named-phrase';
 import { phraseOfLoad } from '@rigid-beam/core/phrases/phrase-of-load';
 import { targetOfLoad } from '@rigid-beam/core/phrases/phrase-target';
 import { ALL_DIGITS, phraseWords } from '@rigid-beam/core/phrases/phrase-words';
@@ -26,11 +27,11 @@ import { unitOf, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { chosenOf } from '../editor/chosen';
 import { useDisplay, useEditor, useEditorState, useModel } from '../editor/use-editor';
 import { placeWords } from '../sheet/describe-items';
-import { loadValue } from '../sheet/load-values';
+import { loadValue, sizing } from '../sheet/load-values';
 import type { SheetController } from '../sheet/controller';
 import { Button, Columns, Hint, PanelSubtitle, Select, Stack } from '../ui/controls';
 import { placeText } from '@rigid-beam/core/model/parameters/place';
-import { QuantityField } from '../ui/QuantityField';
+import { QuantityField, type Keeping } from '../ui/QuantityField';
 import { TextLine } from '../ui/TextLine';
 import { LoadActions } from './LoadActions';
 import { TrainParts } from './TrainParts';
@@ -52,7 +53,16 @@ export function LoadCard({ loads, sheet }: { readonly loads: readonly Load[]; re
     return editor.edit(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label: WORDS.change(loads.length) });
   };
   const { label, value, dimension, unit, resized } = loadValue(load, display);
-  const phrase = phraseOfLoad(load, model);
+  const sized = sizing(load, model);
+  const keeping: Keeping = {
+    text: sized.text,
+    keep: (text, to) => {
+      const intents = sized.become(to, text);
+      if (intents) editor.edit({ type: 'batch', intents, label: WORDS.change(1) });
+      else editor.refuse(WORDS.notKept);
+    },
+  };
+  const phrase = namedPhraseOf(load, model);
   const components = loadComponents(load, space);
   const own = components.filter(({ path }) => path.length === 1);
   return (
@@ -66,6 +76,7 @@ export function LoadCard({ loads, sheet }: { readonly loads: readonly Load[]; re
           value={value}
           dimension={dimension}
           unit={unit}
+          keeping={loads.length === 1 ? keeping : undefined}
           onCommit={(next) => next !== undefined && put(resized(next))}
         />
       )}
@@ -123,7 +134,7 @@ function Phrase({ load, phrase, put }: PhraseProps) {
   return (
     <TextLine
       label={WORDS.whatActs}
-      value={phraseWords(phrase, display, ALL_DIGITS)}
+      value={phraseWords(phrase, display, ALL_DIGITS, 'expressions')}
       understand={(text) => {
         const next = said(text);
         if (typeof next === 'string') return { ok: false, words: next };

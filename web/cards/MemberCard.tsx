@@ -184,6 +184,7 @@ export function MemberCard({
       ) : (
         <Orientation
           member={first}
+          isAlone={members.length === 1}
           shape={section?.shape}
           places={places}
           change={change}

@@ -1,5 +1,6 @@
 'use client';
 
+import { inDegrees } from '@rigid-beam/core/quantities/in-degrees';
 import {
   alongAxis,
   inReaderOrder,
@@ -274,9 +275,6 @@ function Directions({ support, put }: DirectionsProps) {
     </Columns>
   );
 }
-
-/** As the file keeps it: without what the way through radians adds behind the twelfth figure. */
-const inDegrees = (radians: number): number => Number(((radians * 180) / Math.PI).toPrecision(12));
 
 const IDENTITY = Float64Array.of(1, 0, 0, 0, 1, 0, 0, 0, 1);
 /** Members of a node that are offered. */

@@ -91,7 +91,11 @@ export function SectionEditor({ section }: { readonly section: Section }) {
         </Columns>
       )}
       {shape && type === 'built' && (
-        <PartsEditor parts={shape.parts ?? []} onChange={(parts) => put({ ...own, shape: { ...shape, parts } })} />
+        <PartsEditor
+          parts={shape.parts ?? []}
+          place={['sections', section.id, 'shape', 'parts']}
+          onChange={(parts) => put({ ...own, shape: { ...shape, parts } })}
+        />
       )}
       {shape && type !== 'built' && type !== 'general' && (
         <SectionDrawing

@@ -38,17 +38,20 @@ export function TrainLine({ label, train, onCommit }: TrainLineProps) {
 
 interface ImpactFieldProps<T> {
   readonly of: T;
+  /** Where it stands in the model. */
+  readonly place: string;
   readonly put: (changed: T) => void;
 }
 
 /** By what the axles of a train are multiplied for their impact; 1 is not kept. */
-export function ImpactField<T extends Pick<Axles, 'impact'>>({ of, put }: ImpactFieldProps<T>) {
+export function ImpactField<T extends Pick<Axles, 'impact'>>({ of, place, put }: ImpactFieldProps<T>) {
   return (
     <QuantityField
       label={WORDS.impact}
       value={of.impact ?? 1}
       dimension="number"
       unit=""
+      place={place}
       onCommit={(impact) => {
         const { impact: _, ...rest } = of;
         put({ ...(rest as T), ...(impact !== undefined && impact !== 1 && { impact }) });

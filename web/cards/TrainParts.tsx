@@ -1,5 +1,6 @@
 'use client';
 
+import { placeText } from '@rigid-beam/core/model/parameters/place';
 import { trainOfLoad, withTrain, type TrainLoad } from '@rigid-beam/core/model/loads/train-load';
 import { useDisplay } from '../editor/use-editor';
 import { Columns, Hint, Select } from '../ui/controls';
@@ -26,9 +27,10 @@ export function TrainParts({ load, put }: TrainPartsProps) {
           value={load.stands}
           dimension="length"
           unit={display.length}
+          place={placeText('loads', load.id, 'stands')}
           onCommit={(stands) => stands !== undefined && put({ ...load, stands })}
         />
-        <ImpactField of={load} put={put} />
+        <ImpactField of={load} place={placeText('loads', load.id, 'impact')} put={put} />
       </Columns>
       <Select
         label={WORDS.way}

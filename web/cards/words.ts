@@ -47,6 +47,7 @@ export const chartsDrawer = {
 };
 
 export const loadCard = {
+  notKept: 'Not all of its numbers follow the one that is shown: write expressions for its components.',
   several: (count: number): string => `${counted(count, 'load')} of one kind. A change is made to all of them.`,
   unlike: (count: number): string =>
     `${counted(count, 'load')} of different kinds. Select one, then all like it, to change them.`,

@@ -1,6 +1,6 @@
 'use client';
 
-import { useRef, useState } from 'react';
+import { useRef, useState, type MouseEvent } from 'react';
 import styled from 'styled-components';
 import { FieldBox, FieldInput, FieldLabel, FieldNote } from '../ui/controls';
 import { QuantityField } from '../ui/QuantityField';
@@ -23,6 +23,11 @@ const place = (left: number, top: number): { left: string; top: string } => ({
   top: `clamp(4px, ${top - 22}px, calc(100% - 6rem))`,
 });
 
+/** A press on anything but the text beside it, as on the words of a choice, leaves the text where the typing goes. */
+const keepsTyping = (event: MouseEvent): void => {
+  if (!(event.target instanceof HTMLInputElement) || event.target.type === 'radio') event.preventDefault();
+};
+
 /** A value typed over where it stands. Enter or leaving takes it, Escape leaves all as it was. */
 export function FloatingField({ field, onDone }: { readonly field: InPlaceField; readonly onDone: () => void }) {
   const [choice, setChoice] = useState(0);
@@ -36,6 +41,7 @@ export function FloatingField({ field, onDone }: { readonly field: InPlaceField;
     <Float
       ref={frame}
       style={place(field.left, field.top)}
+      onMouseDown={keepsTyping}
       onBlur={(event) => {
         const toOutside = !frame.current?.contains(event.relatedTarget);
         if (toOutside && (event.target as HTMLElement).getAttribute('type') === 'radio') onDone();
@@ -48,6 +54,13 @@ export function FloatingField({ field, onDone }: { readonly field: InPlaceField;
         unit={field.unit}
         autoFocus
         within={frame}
+        keeping={{
+          text: field.expression,
+          keep: (kept, value) => {
+            commit(value, kept);
+            if (kept === undefined) onDone();
+          },
+        }}
         onCancel={onDone}
         {...(field.next && { onNext: field.next })}
         onCommit={(value) => {
@@ -83,7 +96,7 @@ export function TypedStep({ field, onDone }: { readonly field: TypedField; reado
   const [text, setText] = useState(field.first);
   const [fault, setFault] = useState<string>();
   return (
-    <Float style={place(field.left + 24, field.top + 30)}>
+    <Float style={place(field.left + 24, field.top + 30)} onMouseDown={keepsTyping}>
       <FieldBox value={text} onChange={setText} isInvalid={fault !== undefined} autoFocus aria-label={label}>
         <FieldLabel>{label}</FieldLabel>
         <FieldInput

@@ -1,6 +1,6 @@
 import { counted } from '@rigid-beam/core/counted';
 import { sectionRun } from '@rigid-beam/core/model/selecting';
-import { phraseOfLoad } from '@rigid-beam/core/phrases/phrase-of-load';
+import { namedPhraseOf } from '@rigid-beam/core/phrases/named-phrase';
 import { ALL_DIGITS, phraseWords } from '@rigid-beam/core/phrases/phrase-words';
 import { saidLoad } from '@rigid-beam/core/phrases/said-load';
 import { isPinEnded } from '@rigid-beam/core/model/behaviour';
@@ -60,12 +60,12 @@ const EXAMPLES = {
 /** A load that stands on the sheet in words: a temperature, a lack of fit, a settlement without a turn. Undefined for others. */
 export function loadInPlace(model: Model, load: Load): WordsInPlace | undefined {
   if (load.type !== 'thermal' && load.type !== 'strain' && load.type !== 'settlement') return undefined;
-  const phrase = phraseOfLoad(load, model);
+  const phrase = namedPhraseOf(load, model);
   if (!phrase) return undefined;
   return {
     label: `What acts on ${'node' in load ? `node ${load.node}` : `member ${load.member}`}`,
     hint: EXAMPLES[load.type],
-    first: phraseWords(phrase, displayOf(model), ALL_DIGITS),
+    first: phraseWords(phrase, displayOf(model), ALL_DIGITS, 'expressions'),
     read: (text) => {
       const said = saidLoad({ text, target: load, id: load.id, case: load.case, bare: phrase.kind }, model);
       return typeof said === 'string'

@@ -6,6 +6,7 @@ import { screenX, screenY } from '@rigid-beam/drawing/camera';
 import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
 import { drawnNodes } from '@rigid-beam/drawing/geometry';
 import type { SheetController } from './controller';
+import { dimensionGiven, giveDimension } from '@rigid-beam/core/model/edits/given-dimension';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Load, Model } from '@rigid-beam/core/model/model';
 import { baysOf, levels } from '@rigid-beam/drawing/dimension-items';
@@ -18,7 +19,7 @@ import {
   supportInPlace,
   type WordsInPlace,
 } from './in-place-words';
-import { loadValue } from './load-values';
+import { loadValue, sizing } from './load-values';
 import { inPlace as WORDS } from './words';
 
 const endOf = (subject: Subject): string | undefined => (subject.kind === 'load' ? subject.end : undefined);
@@ -95,26 +96,33 @@ export function openInPlace(sheet: SheetController, subject: Subject, what: What
       by,
       what,
     });
-    const run = baysOf(levels(model.nodes.map((node) => node[axis] ?? 0))).find((bays) => bays.from === from);
-    // From the far end on: what is stretched first leaves the places of the others alone.
-    const all = (value: number): void =>
-      void editor.edit({
-        type: 'batch',
-        intents: run!.ends.toReversed().map((end) => stretch(end, value - (to - from), 'beyond')),
-        label: WORDS.stretchBays(run!.count),
-      });
+    const stops = levels(model.nodes.map((node) => node[axis] ?? 0));
+    const run = baysOf(stops).find((bays) => bays.from === from);
+    const given = dimensionGiven(model, { axis, from, ends: [to], what: 'line' });
+    /** From the far end on: what is stretched first leaves the places of the others alone. */
+    const becomes = (ends: readonly number[], what: 'beyond' | 'line') => (value: number, kept?: string) => {
+      const moved = ends.toReversed().map((end) => stretch(end, value - (to - from), what));
+      const forgotten: Intent[] =
+        kept === undefined && given.text !== undefined ? [{ type: 'remove', list: 'formulas', keys: given.places }] : [];
+      const expressions =
+        kept === undefined
+          ? forgotten
+          : giveDimension(model, { axis, from: stops[stops.indexOf(ends[0]!) - 1]!, ends, what }, kept);
+      const label = kept === undefined ? WORDS.stretchBays(ends.length) : WORDS.givenBays(ends.length, kept);
+      editor.edit(
+        ends.length + expressions.length === 1 ? moved[0]! : { type: 'batch', intents: [...expressions, ...moved], label },
+      );
+    };
     const choices = [
-      ...(run && run.count > 1 ? [{ words: WORDS.allAlike(run.count), commit: all }] : []),
-      {
-        words: WORDS.everythingMovesWithIt(way),
-        commit: (value: number) => void editor.edit(stretch(to, value - (to - from), 'beyond')),
-      },
-      { words: WORDS.onlyThisLineMoves, commit: (value: number) => void editor.edit(stretch(to, value - (to - from), 'line')) },
+      ...(run && run.count > 1 ? [{ words: WORDS.allAlike(run.count), commit: becomes(run.ends, 'beyond') }] : []),
+      { words: WORDS.everythingMovesWithIt(way), commit: becomes([to], 'beyond') },
+      { words: WORDS.onlyThisLineMoves, commit: becomes([to], 'line') },
     ];
     sheet.openField({
       ...place,
       label: WORDS.whatMovesIsChosenBelow(axis === 'y' ? WORDS.level : WORDS.bay),
       value: to - from,
+      expression: given.text,
       dimension: 'length',
       unit: display.length,
       next,
@@ -144,24 +152,21 @@ export function openInPlace(sheet: SheetController, subject: Subject, what: What
     const load = model.loads.find(({ id }) => id === subject.id);
     if (!load) return;
     const { label, value, dimension, unit } = loadValue(load, display, subject.end);
-    const put = (one: Load, to: number): Intent => ({
-      type: 'put',
-      list: 'loads',
-      entry: { ...loadValue(one, display, subject.end).resized(to) },
-    });
-    const only = (to: number): void => void editor.edit(put(load, to));
+    const set = (loads: readonly Load[]) => (to: number, kept?: string) => {
+      const all = loads.map((one) => sizing(one, model, subject.end).become(to, kept));
+      const intents = all.flatMap((one) => one ?? []);
+      if (all.includes(undefined)) editor.refuse(WORDS.notKept);
+      else editor.edit(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label: WORDS.setLoads(loads.length) });
+    };
+    const only = set([load]);
     // One figure that is said for a run of equal loads is changed for all of them, unless one is meant.
     const alike = model.loads.filter(({ id }) => placed?.label.alike?.includes(id));
-    const all = (to: number): void =>
-      void editor.edit({
-        type: 'batch',
-        intents: alike.map((one) => put(one, to)),
-        label: WORDS.setLoads(alike.length),
-      });
+    const all = set(alike);
     sheet.openField({
       ...place,
       label,
       value,
+      expression: sizing(load, model, subject.end).text,
       dimension,
       unit,
       next,

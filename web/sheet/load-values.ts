@@ -1,9 +1,11 @@
 import { isCompound, kindOfLoad } from '@rigid-beam/core/model/loads/compound';
 import { resizedStretch, sizeOf, sizeOfStretch } from '@rigid-beam/core/model/loads/intensities';
 import type { Intensity } from '@rigid-beam/core/model/loads/primitive';
-import type { Load } from '@rigid-beam/core/model/model';
+import type { Intent } from '@rigid-beam/core/model/edits/intent';
+import type { Load, Model } from '@rigid-beam/core/model/model';
+import { sizedBy, sizeGiven } from '@rigid-beam/core/phrases/sized-by';
 import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
-import { intensityUnit, pressureUnit, unitOf, type DisplayUnits } from '@rigid-beam/core/quantities/display';
+import { displayOf, intensityUnit, pressureUnit, unitOf, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { loadValues as WORDS } from './words';
 
 /** The one number by which a load is known on the sheet: how to read it and how to put another in its place. */
@@ -95,6 +97,31 @@ export function loadValue(load: Load, display: DisplayUnits, end?: 'from' | 'to'
         resized: (value) => ({ ...load, elongation: value }),
       };
   }
+}
+
+/** By what the one number of a load is given, and the edits that give it another: nothing where an expression cannot give all that hang on it. */
+export interface Sizing {
+  readonly text: string | undefined;
+  readonly become: (to: number, kept?: string) => Intent[] | undefined;
+}
+
+export function sizing(load: Load, model: Model, end?: 'from' | 'to'): Sizing {
+  const { value, dimension, resized } = loadValue(load, displayOf(model), end);
+  const texts = new Map(model.formulas?.map(({ of, is }) => [of, is]));
+  const { text, places } = sizeGiven(load, resized(value === 0 ? 1 : 2 * value), value, (place) => texts.get(place));
+  return {
+    text,
+    become: (to, kept) => {
+      const other = to === 0 ? 1 : 0.999 * to;
+      const sized =
+        kept === undefined ? resized(to) : sizedBy(resized(to), resized(other), [{ dimension, value: to, other, kept }]);
+      if (!sized) return undefined;
+      return [
+        ...(kept === undefined && text !== undefined ? [{ type: 'remove', list: 'formulas', keys: places } as const] : []),
+        { type: 'put', list: 'loads', entry: { ...sized } },
+      ];
+    },
+  };
 }
 
 type Stretched = Extract<Load, { from: Intensity }>;

@@ -12,11 +12,14 @@ export interface InPlaceField {
   readonly value: number | undefined;
   readonly dimension: DimensionName;
   readonly unit: string;
-  readonly commit: (value: number) => void;
+  /** The expression that gives the value now. */
+  readonly expression?: string | undefined;
+  /** `kept`: the expression that is to give it from now on. */
+  readonly commit: (value: number, kept?: string) => void;
   /** Opens the next value of its kind along the drawing, or the one before. */
   readonly next?: (step: 1 | -1) => void;
   /** Different things that the value can be taken for; the first is what Enter means. */
-  readonly choices?: readonly { readonly words: string; readonly commit: (value: number) => void }[];
+  readonly choices?: readonly { readonly words: string; readonly commit: (value: number, kept?: string) => void }[];
 }
 
 /** A free text typed on the sheet, in the notation that `hint` explains. */

@@ -152,6 +152,7 @@ export const inPlace = {
   toTheRight: 'to the right',
   inFront: 'in front',
   stretchBays: (count: number): string => `Stretch ${counted(count, 'bay')}`,
+  givenBays: (count: number, text: string): string => `${count === 1 ? 'Bay' : counted(count, 'bay')} of ${text}`,
   allAlike: (count: number): string => `All ${count} alike`,
   everythingMovesWithIt: (way: string): string => `Everything ${way} moves with it`,
   onlyThisLineMoves: 'Only this line moves',
@@ -160,6 +161,7 @@ export const inPlace = {
   whatMovesIsChosenBelow: (what: string): string => `${what}: what moves is chosen below`,
   gridLinesAcross: (axis: string, unit: string): string => `Grid lines across ${axis} (${unit})`,
   gridNotation: 'as 3×5.4 + 2.7; the structure follows, unless you write stay behind it',
+  notKept: 'Not all of its numbers follow the one that is shown: write expressions on its card.',
   setLoads: (count: number): string => `Set ${counted(count, 'load')}`,
   allLoadsAlike: (count: number): string => `All ${count} alike`,
   onlyThisOne: 'Only this one',
@@ -213,6 +215,7 @@ export const loadTool = {
   panel: 'panel between members',
   nodeOrMember: 'node or member',
   notThere: (reason: string): string => `Not there: ${reason}.`,
+  refused: (reason: string): string => `Nothing was put: ${reason}.`,
   tabTurnsIt: ' Tab turns it.',
   hint: (phraseWords: string, caseId: string, on: string, turns: string): string =>
     `${phraseWords} in ${caseId}: click each ${on} that gets it.${turns} Escape ends.`,

@@ -32,10 +32,18 @@ interface QuantityFieldProps {
   readonly within?: RefObject<HTMLElement | null>;
   /** Where its number stands in the model: there an expression is kept as it was typed. */
   readonly place?: string | undefined;
+  /** What keeps an expression that gives no number at one place alone. */
+  readonly keeping?: Keeping | undefined;
   /** The field counts the other way than the model does. */
   readonly isTurned?: boolean;
   /** What to show in an empty field, for example a value that is computed. */
   readonly placeholder?: string;
+}
+
+/** The expression that gives what a field shows, and what keeps another one; none takes its number for itself. */
+export interface Keeping {
+  readonly text: string | undefined;
+  readonly keep: (text: string | undefined, value: number) => void;
 }
 
 /** What a text means as a quantity, or why it means nothing. */
@@ -81,12 +89,15 @@ export function QuantityField(props: QuantityFieldProps) {
     placeholder,
     within,
     place,
+    keeping,
     isTurned,
   } = props;
   const { scope, textAt, express, refusedBy } = useContext(ExpressionsContext);
-  const asked = { dimension, unit, scope, isKept: place !== undefined };
-  const own = place === undefined ? undefined : textAt(place);
-  const expression = own !== undefined && isTurned ? turnedRound(own) : own;
+  const turned = (of: string | undefined): string | undefined => (of !== undefined && isTurned ? turnedRound(of) : of);
+  const kept: Keeping | undefined =
+    place === undefined ? keeping : { text: turned(textAt(place)), keep: (to) => express(place, turned(to)) };
+  const asked = { dimension, unit, scope, isKept: kept !== undefined };
+  const expression = kept?.text;
   const shown = expression ?? (value === undefined ? '' : editText(value, unit));
   const [draft, setDraft] = useState<string>();
   /** Why the expression that stands in the field was not taken. */
@@ -120,17 +131,19 @@ export function QuantityField(props: QuantityFieldProps) {
     }
     if (understood?.value === undefined) return;
     leaving.current = true;
-    const { kept } = understood;
-    if (kept !== undefined && place !== undefined) {
-      const why = refusedBy(() => express(place, isTurned ? turnedRound(kept) : kept));
+    const { kept: meant, value: now } = understood;
+    if (meant !== undefined && kept) {
+      const why = refusedBy(() => kept.keep(meant, now));
       setRefused(why);
       leaving.current = false;
-      if (why === undefined) setDraft(undefined);
+      if (why !== undefined) return;
+      setDraft(undefined);
+      onCancel?.();
       return;
     }
     // The number that the expression gives already, written for itself.
-    if (own !== undefined && understood.value === value) express(place!, undefined);
-    else onCommit(understood.value);
+    if (kept && expression !== undefined && now === value) kept.keep(undefined, now);
+    else onCommit(now);
     setDraft(undefined);
     leaving.current = false;
   };

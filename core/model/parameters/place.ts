@@ -59,11 +59,22 @@ export interface PlaceKind {
   readonly degrees?: true;
 }
 
+const fieldsAt = ({ holder, list }: Held): Fields | undefined => (list === undefined ? rootFields : fieldsOfEntry(list, holder));
+
 /** What may stand at the place by the table of fields; undefined where no number does. */
-export function kindAt({ holder, rest, list }: Held): PlaceKind | undefined {
-  const fields = list === undefined ? rootFields : fieldsOfEntry(list, holder);
-  return fields && rest.length > 0 ? kindIn({ kind: 'object', fields }, rest) : undefined;
+export function kindAt(held: Held): PlaceKind | undefined {
+  const fields = fieldsAt(held);
+  return fields && held.rest.length > 0 ? kindIn({ kind: 'object', fields }, held.rest) : undefined;
 }
+
+/** The field that stands at the end of these keys of objects. */
+const fieldOf = (held: Held, keys: readonly string[]): Field | undefined => {
+  const fields = fieldsAt(held);
+  return keys.reduce<Field | undefined>(
+    (field, key) => (field?.kind === 'object' && Object.hasOwn(field.fields, key) ? (field.fields as Fields)[key] : undefined),
+    fields && { kind: 'object', fields },
+  );
+};
 
 const isCount = (step: string | undefined): boolean => step !== undefined && /^\d{1,6}$/.test(step);
 
@@ -118,10 +129,16 @@ export function countsAlong({ holder, rest }: Held): string {
   return counts.join();
 }
 
-/** Puts a number at the place: whether there was something to put it into. Only the last step may be new. */
-export function putAt({ holder, rest }: Held, value: number): boolean {
+/** Puts a number at the place: whether there was something to put it into. Only the last step may be new, and factors by name that it is the first of. */
+export function putAt(held: Held, value: number): boolean {
+  const { holder, rest } = held;
   const last = rest.at(-1)!;
-  const parent = rest.slice(0, -1).reduce<unknown>(child, holder);
+  const within = rest.slice(0, -1);
+  let parent = within.reduce<unknown>(child, holder);
+  if (parent === undefined && fieldOf(held, within)?.kind === 'factors') {
+    const around = within.slice(0, -1).reduce<unknown>(child, holder);
+    if (isObject(around)) parent = around[within.at(-1)!] = {};
+  }
   if (Array.isArray(parent)) {
     if (!(Number(last) < parent.length)) return false;
     parent[Number(last)] = value;

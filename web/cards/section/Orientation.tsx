@@ -3,6 +3,8 @@
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { Member } from '@rigid-beam/core/model/model';
+import { inDegrees } from '@rigid-beam/core/quantities/in-degrees';
+import { placeText } from '@rigid-beam/core/model/parameters/place';
 import type { Shape } from '@rigid-beam/core/shapes/shape';
 import type { NodePlaces } from '@rigid-beam/core/model/places';
 import { middleOf, quarterTurned, rollTowards } from '@rigid-beam/core/model/roll-towards';
@@ -22,6 +24,8 @@ interface OrientationProps {
   readonly member: Member;
   readonly shape: Shape | undefined;
   readonly places: NodePlaces;
+  /** Whether no other member is turned with it. */
+  readonly isAlone: boolean;
   readonly change: (update: (member: Member) => Member) => void;
   readonly preview: (update: (member: Member) => Member) => void;
   readonly openTowards: () => void;
@@ -29,7 +33,7 @@ interface OrientationProps {
 }
 
 /** How sections stand about their members' axes: by an angle, by hand, by quarter turns, towards the middle or towards a place. */
-export function Orientation({ member, shape, places, change, preview, openTowards, mirror }: OrientationProps) {
+export function Orientation({ member, isAlone, shape, places, change, preview, openTowards, mirror }: OrientationProps) {
   const [held, setHeld] = useState<number>();
   const roll = held ?? member.roll ?? 0;
   return (
@@ -50,10 +54,11 @@ export function Orientation({ member, shape, places, change, preview, openToward
         <Stack>
           <QuantityField
             label={WORDS.roll}
-            value={roll}
-            dimension="number"
-            unit=""
-            onCommit={(next) => change((one) => ({ ...one, roll: next ?? 0 }))}
+            value={(roll * Math.PI) / 180}
+            dimension="angle"
+            unit="°"
+            place={isAlone ? placeText('members', member.id, 'roll') : undefined}
+            onCommit={(next) => change((one) => ({ ...one, roll: inDegrees(next ?? 0) }))}
           />
           <Button onPress={() => change((one) => ({ ...one, roll: quarterTurned(one.roll) }))}>{WORDS.quarterTurn}</Button>
         </Stack>

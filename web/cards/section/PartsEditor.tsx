@@ -2,6 +2,8 @@
 
 import { useState } from 'react';
 import styled from 'styled-components';
+import { inDegrees } from '@rigid-beam/core/quantities/in-degrees';
+import { placeText } from '@rigid-beam/core/model/parameters/place';
 import type { SectionPart, Shape } from '@rigid-beam/core/shapes/shape';
 import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { linesOfPart } from '@rigid-beam/core/sections/built/lines';
@@ -30,11 +32,13 @@ const Sheet = styled.svg`
 
 interface PartsEditorProps {
   readonly parts: readonly SectionPart[];
+  /** Where they stand in the model. */
+  readonly place: readonly string[];
   readonly onChange: (parts: readonly SectionPart[]) => void;
 }
 
 /** A section built of plates, standard shapes and outlines: drawn together, each placed by numbers. */
-export function PartsEditor({ parts, onChange }: PartsEditorProps) {
+export function PartsEditor({ parts, place, onChange }: PartsEditorProps) {
   const display = useDisplay();
   const catalogue = useCatalogue('wanted');
   const [open, setOpen] = useState(0);
@@ -86,7 +90,7 @@ export function PartsEditor({ parts, onChange }: PartsEditorProps) {
           </ToggleButton>
           {open === i && (
             <>
-              <PartShape part={part} onChange={(next) => put(i, next)} />
+              <PartShape part={part} place={[...place, String(i)]} onChange={(next) => put(i, next)} />
               <Columns>
                 {([0, 1] as const).map((k) => (
                   <QuantityField
@@ -95,6 +99,7 @@ export function PartsEditor({ parts, onChange }: PartsEditorProps) {
                     value={part.at?.[k] ?? 0}
                     dimension="length"
                     unit={unit}
+                    place={part.at && placeText(...place, String(i), 'at', String(k))}
                     onCommit={(value) =>
                       put(i, { ...part, at: [0, 1].map((j) => (j === k ? (value ?? 0) : (part.at?.[j] ?? 0))) })
                     }
@@ -102,10 +107,11 @@ export function PartsEditor({ parts, onChange }: PartsEditorProps) {
                 ))}
                 <QuantityField
                   label={WORDS.turned}
-                  value={part.angle ?? 0}
-                  dimension="number"
-                  unit=""
-                  onCommit={(angle = 0) => put(i, { ...part, angle })}
+                  value={((part.angle ?? 0) * Math.PI) / 180}
+                  dimension="angle"
+                  unit="°"
+                  place={placeText(...place, String(i), 'angle')}
+                  onCommit={(angle = 0) => put(i, { ...part, angle: inDegrees(angle) })}
                 />
               </Columns>
               <Row>
@@ -164,11 +170,12 @@ export function PartsEditor({ parts, onChange }: PartsEditorProps) {
 
 interface PartShapeProps {
   readonly part: SectionPart;
+  readonly place: readonly string[];
   readonly onChange: (part: SectionPart) => void;
 }
 
 /** What a part is: its dimensions, its designation or its corners. */
-function PartShape({ part, onChange }: PartShapeProps) {
+function PartShape({ part, place, onChange }: PartShapeProps) {
   const unit = useDisplay().deflection;
   const catalogue = useCatalogue('wanted');
   const { shape, outline } = part;
@@ -194,6 +201,7 @@ function PartShape({ part, onChange }: PartShapeProps) {
             value={shape[key]}
             dimension="length"
             unit={unit}
+            place={placeText(...place, 'shape', key)}
             onCommit={(value) => value !== undefined && onChange({ ...part, shape: { ...shape, [key]: value } })}
           />
         ))}

@@ -68,7 +68,7 @@ export const parts = {
   comes: 'The catalogue is still being fetched',
   right: 'Right',
   up: 'Up',
-  turned: 'Turned (°)',
+  turned: 'Turned',
   mirrored: 'Mirrored',
   remove: 'Remove',
   copy: 'Copy, mirrored',
@@ -108,7 +108,7 @@ export const stressSheet = {
 
 export const orientation = {
   group: 'How the section stands',
-  roll: 'Roll about its axis (°)',
+  roll: 'Roll about its axis',
   dial: 'Roll, drawn as one looks from the start to the end',
   degrees: (roll: number): string => `${roll}°`,
   quarterTurn: 'Quarter turn',

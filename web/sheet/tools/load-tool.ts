@@ -1,11 +1,18 @@
-import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import type { Load, Model } from '@rigid-beam/core/model/model';
 import type { LoadPhrase } from '@rigid-beam/core/phrases/phrase';
 import { loadTotal } from '@rigid-beam/core/model/loads/load-total';
-import { actsOn, loadsOfPhrase, panelsMeant, type MadeLoads, type PhrasedLoad } from '@rigid-beam/core/phrases/phrase-loads';
+import {
+  actsOn,
+  loadsOfPhrase,
+  panelsMeant,
+  type MadeLoads,
+  type PhrasedLoad,
+  type PhraseTarget,
+} from '@rigid-beam/core/phrases/phrase-loads';
 import { phraseWords } from '@rigid-beam/core/phrases/phrase-words';
+import { putPhrase } from '@rigid-beam/core/phrases/put-phrase';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
-import { defaultDisplay } from '@rigid-beam/core/quantities/display';
+import { defaultDisplay, displayOf } from '@rigid-beam/core/quantities/display';
 import { symbolPath, worldPath, type Item } from '@rigid-beam/drawing/display-list';
 import { drawnMembers, drawnNodes } from '@rigid-beam/drawing/geometry';
 import { loadItems, loadScaleOf } from '@rigid-beam/drawing/load-items';
@@ -152,23 +159,18 @@ export class LoadTool implements Tool {
 
   /** What the load becomes on a target. */
   private made(target: Target): MadeLoads | undefined {
-    const { model } = this.sheet.editor.state;
-    const where =
-      target.kind === 'panel'
-        ? { panel: target.corners }
-        : target.kind === 'node'
-          ? { node: target.id }
-          : { member: target.id, at: Math.round(target.at * PARTS) / PARTS };
-    return loadsOfPhrase(this.inHand().phrase, where, model, this.inHand().caseId);
+    return loadsOfPhrase(this.inHand().phrase, placeIn(target), this.sheet.editor.state.model, this.inHand().caseId);
   }
 
   private put(target: Target): void {
-    const made = this.made(target);
-    const intents = made?.ok ? made.loads.map((entry): Intent => ({ type: 'put', list: 'loads', entry })) : [];
+    const { editor } = this.sheet;
+    const { phrase, caseId } = this.inHand();
+    const intents = putPhrase(phrase, [placeIn(target)], editor.state.model, caseId);
+    // What acts on nothing there says so while it is pointed at.
+    if (typeof intents === 'string') return this.made(target)?.ok ? editor.refuse(WORDS.refused(intents)) : undefined;
     if (intents.length === 0) return;
-    const display = { ...defaultDisplay, ...this.sheet.editor.state.model.display };
-    const label = WORDS.putOn(phraseWords(this.inHand().phrase, display), target.kind, target.id);
-    this.sheet.editor.edit(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label }, label);
+    const label = WORDS.putOn(phraseWords(phrase, displayOf(editor.state.model), 4, 'expressions'), target.kind, target.id);
+    editor.edit(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label }, label);
     this.isPut = true;
   }
 
@@ -211,6 +213,13 @@ export class LoadTool implements Tool {
     });
   }
 }
+
+const placeIn = (target: Target): PhraseTarget =>
+  target.kind === 'panel'
+    ? { panel: target.corners }
+    : target.kind === 'node'
+      ? { node: target.id }
+      : { member: target.id, at: Math.round(target.at * PARTS) / PARTS };
 
 type Scale = ReturnType<typeof loadScaleOf>;
 const largerOf = (a: Scale, b: Scale): Scale => ({

@@ -111,6 +111,7 @@ function CountingStiffness({ second, onChange }: ImperfectProps) {
       value={second.stiffness?.[id] ?? 1}
       dimension="number"
       unit=""
+      place={placeText('analysis', 'secondOrder', 'stiffness', id)}
       onCommit={(factor) => {
         const { [id]: _, ...others } = second.stiffness ?? {};
         const stiffness = factor === undefined || factor === 1 ? others : { ...others, [id]: factor };

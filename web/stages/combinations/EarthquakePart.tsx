@@ -124,7 +124,7 @@ function Standard({ spectrum, onChange }: PartProps) {
   );
 }
 
-const spectrumPlace = (key: string): string => placeText('analysis', 'naturalModes', 'spectrum', key);
+const spectrumPlace = (...keys: readonly string[]): string => placeText('analysis', 'naturalModes', 'spectrum', ...keys);
 
 /** A table of one's own, as text. */
 function OwnTable({ spectrum, onChange }: PartProps) {
@@ -154,6 +154,7 @@ function OwnTable({ spectrum, onChange }: PartProps) {
           value={spectrum.vertical}
           dimension="number"
           unit=""
+          place={spectrumPlace('vertical')}
           onCommit={(vertical) => vertical !== undefined && onChange({ ...spectrum, vertical })}
         />
       )}
@@ -228,6 +229,7 @@ function Beside({ spectrum, onChange }: PartProps) {
             value={spectrum.beside?.[id] ?? 0}
             dimension="number"
             unit=""
+            place={spectrumPlace('beside', id)}
             onCommit={(factor) => factor !== undefined && set({ ...spectrum.beside, [id]: factor })}
           />
         ))}

@@ -1,5 +1,6 @@
 'use client';
 
+import { placeText } from '@rigid-beam/core/model/parameters/place';
 import { massShare, massShares } from '@rigid-beam/core/combinations/mass-shares';
 import {
   betweenNodes,
@@ -80,6 +81,7 @@ function CountingMasses({ modes, onChange }: MassesProps) {
             value={modes.cases?.[id] ?? 0}
             dimension="number"
             unit=""
+            place={placeText('analysis', 'naturalModes', 'cases', id)}
             onCommit={(share) => {
               const { [id]: _, ...others } = modes.cases ?? {};
               const { cases: __, ...rest } = modes;
@@ -108,13 +110,14 @@ function NodeMasses({ modes, onChange }: MassesProps) {
   return (
     <>
       <Columns>
-        {masses.map(({ node, mass }) => (
+        {masses.map(({ node, mass }, i) => (
           <QuantityField
             key={node}
             label={WORDS.massAt(node)}
             value={mass}
             dimension="mass"
             unit={massUnit(display)}
+            place={placeText('analysis', 'naturalModes', 'nodes', String(i), 'mass')}
             onCommit={(next) =>
               next === undefined
                 ? set(without(new Set([node])))

@@ -1,5 +1,6 @@
 'use client';
 
+import { placeText } from '@rigid-beam/core/model/parameters/place';
 import { alongAxis, structureAxis, withAxes } from '@rigid-beam/core/quantities/axis-names';
 import { useState } from 'react';
 import { gridThrough, linesOf, respace } from '@rigid-beam/core/model/grid-lines';
@@ -60,6 +61,8 @@ export function GridPart() {
                 value={alongAxis(structureAxis(display, axis), lines.from)}
                 dimension="length"
                 unit={unit}
+                place={placeText('grid', axis, 'from')}
+                isTurned={structureAxis(display, axis).sign < 0}
                 onCommit={(from) =>
                   from !== undefined && set(axis, { ...lines, from: alongAxis(structureAxis(display, axis), from) })
                 }

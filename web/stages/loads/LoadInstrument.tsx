@@ -49,8 +49,8 @@ export function LoadInstrument({ sheet, caseId }: { readonly sheet: SheetControl
   const display = useDisplay();
   const isHeld = useStore(sheet.store, (state) => state.tool.name === LOAD_TOOL);
   const load = useLoadInHand(sheet, caseId);
-  const { phrase, read, say, take } = load;
-  const words = phraseWords(phrase, display, ALL_DIGITS);
+  const { phrase, read, say, change, take } = load;
+  const words = phraseWords(phrase, display, ALL_DIGITS, 'expressions');
   return (
     <Stack>
       <PanelSubtitle>{PUT.heading}</PanelSubtitle>
@@ -95,7 +95,7 @@ export function LoadInstrument({ sheet, caseId }: { readonly sheet: SheetControl
               words={short}
               label={label}
               isHeld={isHeld && phrase.measured === id}
-              onChange={() => say({ ...phrase, measured: id })}
+              onChange={() => change((one) => ({ ...one, measured: id }))}
             />
           ))}
         </Instruments>
@@ -107,8 +107,10 @@ export function LoadInstrument({ sheet, caseId }: { readonly sheet: SheetControl
           disallowEmptySelection
           selectedKeys={isHeld ? [phrase.spread ?? 'twoWay'] : []}
           onSelectionChange={(keys) => {
-            const { spread: _, onto: __, ...rest } = phrase;
-            say(keys.has('oneWay') ? { ...phrase, spread: 'oneWay' } : rest);
+            change((one) => {
+              const { spread: _, onto: __, ...rest } = one;
+              return keys.has('oneWay') ? { ...one, spread: 'oneWay' } : rest;
+            });
           }}
         >
           <ToggleButton id="twoWay">{PUT.twoWay}</ToggleButton>
@@ -127,14 +129,14 @@ interface PartProps {
 }
 
 /** The two ways of what has no direction. */
-function Senses({ load: { phrase, say }, isHeld }: PartProps) {
+function Senses({ load: { phrase, say, change }, isHeld }: PartProps) {
   return (
     <Ways
       aria-label={PUT.sense}
       selectionMode="single"
       disallowEmptySelection
       selectedKeys={isHeld ? [isTurned(phrase) ? 1 : 0] : []}
-      onSelectionChange={(keys) => say(keys.has(isTurned(phrase) ? 1 : 0) ? phrase : oppositeOf(phrase))}
+      onSelectionChange={(keys) => (keys.has(isTurned(phrase) ? 1 : 0) ? say(phrase) : change(oppositeOf))}
     >
       {SENSES[phrase.kind]!.map(([sign, label], i) => (
         <ToggleButton key={label} id={i} aria-label={label}>
@@ -146,7 +148,7 @@ function Senses({ load: { phrase, say }, isHeld }: PartProps) {
 }
 
 /** A temperature acts all through a member, or makes one side of it warmer than the other. */
-function Sides({ load: { phrase, say }, isHeld }: PartProps) {
+function Sides({ load: { phrase, change }, isHeld }: PartProps) {
   const { space } = useModel();
   const current = sideOf(phrase);
   return (
@@ -157,7 +159,7 @@ function Sides({ load: { phrase, say }, isHeld }: PartProps) {
       selectedKeys={isHeld && current ? [current] : []}
       onSelectionChange={(keys) => {
         const next = sidesOf(space).find((side) => keys.has(side));
-        if (next) say(onSide(phrase, next));
+        if (next) change((one) => onSide(one, next));
       }}
     >
       {sidesOf(space).map((side) => (
@@ -170,11 +172,10 @@ function Sides({ load: { phrase, say }, isHeld }: PartProps) {
 }
 
 /** The directions that have a word; an angle that is typed is none of them. */
-function Directions({ load: { phrase, say }, isHeld }: PartProps) {
+function Directions({ load: { phrase, change }, isHeld }: PartProps) {
   const { space } = useModel();
   const ways = waysOf(space);
   const current = wayOf(phrase, space);
-  const upright = isTurned(phrase) ? oppositeOf(phrase) : phrase;
   return (
     <Ways
       aria-label={PUT.direction}
@@ -183,7 +184,7 @@ function Directions({ load: { phrase, say }, isHeld }: PartProps) {
       selectedKeys={isHeld && current ? [current.id] : []}
       onSelectionChange={(keys) => {
         const next = ways.find(({ id }) => keys.has(id));
-        if (next) say({ ...upright, direction: next.way });
+        if (next) change((one) => ({ ...(isTurned(one) ? oppositeOf(one) : one), direction: next.way }));
       }}
     >
       {ways.map(({ id, sign, label }) => (

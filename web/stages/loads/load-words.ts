@@ -54,6 +54,12 @@ export const oppositeOf = (phrase: LoadPhrase): LoadPhrase => ({
   ...(phrase.across && { across: phrase.across.map((one) => ({ ...one, size: -one.size })) }),
 });
 
+/** A phrase after a change, with what it says of parameters. */
+export function changed(phrase: LoadPhrase, change: (one: LoadPhrase) => LoadPhrase): LoadPhrase {
+  const { varied, ...own } = phrase;
+  return { ...change(own), ...(varied && { varied: { ...varied, phrase: change(varied.phrase) } }) };
+}
+
 /** Where a temperature acts: all through a member, or on a side of it. */
 export const ALL_THROUGH = 'all through';
 export const sidesOf = (space: Model['space']): readonly string[] => [
@@ -139,7 +145,6 @@ export const PUT = {
   heading: 'Put on the structure',
   kinds: 'Loads to place',
   field: 'What acts',
-  named: 'a load in hand takes numbers: put it, then write its parameters on its card, or say “apply” in the command field',
   sense: 'Sense',
   side: 'Where it is warmer or colder',
   direction: 'Direction',

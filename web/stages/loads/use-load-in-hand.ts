@@ -1,15 +1,14 @@
-import { mentionsAny } from '@rigid-beam/core/model/parameters/typed';
-import { useContext, useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { LoadPhrase, PhraseKind } from '@rigid-beam/core/phrases/phrase';
-import { phraseWords } from '@rigid-beam/core/phrases/phrase-words';
+import { readNamedPhrase } from '@rigid-beam/core/phrases/named-phrase';
+import { ALL_DIGITS, phraseWords } from '@rigid-beam/core/phrases/phrase-words';
 import { putPhrase } from '@rigid-beam/core/phrases/put-phrase';
-import { readLoadPhrase, type ReadPhrase } from '@rigid-beam/core/phrases/read-phrase';
+import type { ReadPhrase } from '@rigid-beam/core/phrases/read-phrase';
 import { chosenOf } from '../../editor/chosen';
 import { useDisplay, useModel } from '../../editor/use-editor';
-import { ExpressionsContext } from '../../ui/expressions';
 import type { SheetController } from '../../sheet/controller';
 import { LoadTool, type LoadInHand } from '../../sheet/tools/load-tool';
-import { firstWords, oppositeOf, PUT, SENSES, wayOf, waysOf } from './load-words';
+import { changed, firstWords, oppositeOf, PUT, SENSES, wayOf, waysOf } from './load-words';
 import { selectionOffers, type SelectionOffer } from './selection-offers';
 
 /** What is said, and what can be done with it. */
@@ -19,6 +18,8 @@ export interface SaidLoad {
   readonly read: (words: string) => ReadPhrase;
   /** Says another load, and takes it in hand. */
   readonly say: (next: LoadPhrase) => void;
+  /** The same load but for a change. */
+  readonly change: (change: (phrase: LoadPhrase) => LoadPhrase) => void;
   /** Takes what was said last of a kind in hand. */
   readonly take: (kind: PhraseKind) => void;
   /** Nothing that means something is said any more: nothing stays in hand. */
@@ -30,19 +31,18 @@ export interface SaidLoad {
 /** The load that the bench says: of each kind the last one, exactly as it was said. The tool in hand asks for it, and is put away with the bench. */
 export function useLoadInHand(sheet: SheetController, caseId: string): SaidLoad {
   const display = useDisplay();
-  const { scope } = useContext(ExpressionsContext);
-  const { space, cases } = useModel();
+  const model = useModel();
+  const { space, cases } = model;
   const category = cases.find(({ id }) => id === caseId)?.category;
   const [kind, setKind] = useState<PhraseKind>('line');
   const [said, setSaid] = useState<Partial<Record<PhraseKind, LoadPhrase>>>({});
-  const read = (words: string, bare = kind): ReadPhrase => {
-    const inHand = readLoadPhrase(words, { display, space, bare });
-    // A load in hand is turned and sized by the pointer; an expression belongs to one that stands.
-    return !inHand.ok && mentionsAny(words, scope) ? { ok: false, reason: PUT.named } : inHand;
-  };
+  const read = (words: string, bare = kind): ReadPhrase => readNamedPhrase(words, model, bare);
   const lastOf = (one: PhraseKind): LoadPhrase => {
-    const first = read(firstWords(one, display, space, category), one);
-    return said[one] ?? (first as Extract<ReadPhrase, { ok: true }>).phrase;
+    const own = said[one];
+    // What hangs on parameters is as large as these now are.
+    const words = own?.varied ? phraseWords(own, display, ALL_DIGITS, 'expressions') : firstWords(one, display, space, category);
+    const again = !own || own.varied ? read(words, one) : undefined;
+    return again?.ok ? again.phrase : own!;
   };
   const phrase = lastOf(kind);
 
@@ -54,11 +54,12 @@ export function useLoadInHand(sheet: SheetController, caseId: string): SaidLoad 
     setSaid((all) => ({ ...all, [next.kind]: next }));
     hold();
   };
+  const change = (update: (one: LoadPhrase) => LoadPhrase): void => say(changed(phrase, update));
   const turn = (step: 1 | -1): void => {
-    if (SENSES[phrase.kind]) return say(oppositeOf(phrase));
+    if (SENSES[phrase.kind]) return change(oppositeOf);
     const ways = waysOf(space);
     const at = ways.findIndex(({ id }) => id === wayOf(phrase, space)?.id);
-    say({ ...phrase, direction: ways[(at + step + ways.length) % ways.length]!.way });
+    change((one) => ({ ...one, direction: ways[(at + step + ways.length) % ways.length]!.way }));
   };
 
   const drop = (): void => {
@@ -68,7 +69,7 @@ export function useLoadInHand(sheet: SheetController, caseId: string): SaidLoad 
     const { editor } = sheet;
     const intents = putPhrase(phrase, targets, editor.state.model, caseId);
     if (typeof intents === 'string') return editor.refuse(PUT.refused(intents));
-    const words = phraseWords(phrase, display);
+    const words = phraseWords(phrase, display, 4, 'expressions');
     const count = targets.reduce((sum, target) => sum + ('run' in target ? target.run.length : 1), 0);
     if (!editor.edit({ type: 'batch', intents, label: PUT.label(words, count, what) })) return;
     drop();
@@ -86,7 +87,7 @@ export function useLoadInHand(sheet: SheetController, caseId: string): SaidLoad 
 
   const inHand = useRef<LoadInHand>({ phrase, caseId, turn, putOnSelection });
   useEffect(() => {
-    const isOther = inHand.current.phrase !== phrase || inHand.current.caseId !== caseId;
+    const isOther = JSON.stringify(inHand.current.phrase) !== JSON.stringify(phrase) || inHand.current.caseId !== caseId;
     inHand.current = { phrase, caseId, turn, putOnSelection };
     const { tool } = sheet.store.getState();
     if (isOther && tool instanceof LoadTool) tool.said();
@@ -102,6 +103,7 @@ export function useLoadInHand(sheet: SheetController, caseId: string): SaidLoad 
     phrase,
     read,
     say,
+    change,
     drop,
     putOn,
     take: (one) => {

@@ -1,5 +1,6 @@
 'use client';
 
+import { placeText } from '@rigid-beam/core/model/parameters/place';
 import { Fragment } from 'react';
 import styled from 'styled-components';
 import { isFound, type InfluenceAsked, type InfluenceFound } from '@rigid-beam/core/influence/asked';
@@ -181,7 +182,11 @@ function Trains({ looked, what, structure }: TrainsProps) {
             }}
           />
           <ImpactRow>
-            <ImpactField of={train} put={(changed) => put(train.id, changed, train.id)} />
+            <ImpactField
+              of={train}
+              place={placeText('trains', train.id, 'impact')}
+              put={(changed) => put(train.id, changed, train.id)}
+            />
             <Button
               onPress={() => editor.edit({ type: 'remove', list: 'trains', keys: [train.id] })}
               aria-label={WORDS.remove(train.id)}
