@@ -1,4 +1,4 @@
-import { axisKeys, structureAxis } from '../quantities/axis-names';
+import { axisKeys, structureAxis, type CalledAxis } from '../quantities/axis-names';
 import type { DisplayUnits } from '../quantities/display';
 import { showNumber } from '../quantities/show';
 import type { WorkingsBlock } from './blocks';
@@ -31,16 +31,16 @@ export function trussBlocks(of: Worked, display: DisplayUnits): { readonly joint
   const { structure: s, numbered } = of;
   const scaled = scaledIn(display);
   const force = (value: number): string => shown(scaled(value, 1, 0));
-  const sense = (place: number): 1 | -1 => structureAxis(display, axisKeys[numbered.all[place]!.component % 3]!).sign;
-  const letter = (place: number): string => structureAxis(display, axisKeys[numbered.all[place]!.component % 3]!).letter;
+  const axisOf = (freedom: number): CalledAxis => structureAxis(display, axisKeys[freedom % 3]!);
+  const senseOf = (place: number): 1 | -1 => axisOf(numbered.all[place]!.component).sign;
   const name = (one: Unknown): string => (one.is === 'member' ? `S(${s.names.members[one.index]!})` : `R${numbered.all[one.place]!.number}`);
-  const equation = ({ place, parts, load }: JointEquation): string => {
-    const σ = sense(place);
-    const terms = parts.map(({ of: one, part }) => [σ * part * (one.is === 'reaction' ? sense(one.place) : 1), name(one)] as const);
+  const equation = ({ freedom, parts, load }: JointEquation): string => {
+    const σ = axisOf(freedom).sign;
+    const terms = parts.map(({ of: one, part }) => [σ * part * (one.is === 'reaction' ? senseOf(one.place) : 1), name(one)] as const);
     return `${sumOf([...terms, [σ * scaled(load, 1, 0), '']])} = 0`;
   };
   const value = (one: Unknown, found: number): string => {
-    if (one.is === 'reaction') return `${name(one)} = ${force(sense(one.place) * found)}`;
+    if (one.is === 'reaction') return `${name(one)} = ${force(senseOf(one.place) * found)}`;
     const size = force(found);
     return `${name(one)} = ${size}${size === '0' ? '' : ` (${found > 0 ? WORDS.tension : WORDS.compression})`}`;
   };
@@ -49,7 +49,7 @@ export function trussBlocks(of: Worked, display: DisplayUnits): { readonly joint
     ...(truss.whole.length > 0
       ? ([
           { is: 'text', text: WORDS.whole },
-          { is: 'table', columns: [WORDS.reaction, WORDS.value], rows: truss.whole.map(({ place, value: found }) => [`R${numbered.all[place]!.number}`, force(sense(place) * found)]) },
+          { is: 'table', columns: [WORDS.reaction, WORDS.value], rows: truss.whole.map(({ place, value: found }) => [`R${numbered.all[place]!.number}`, force(senseOf(place) * found)]) },
         ] as const)
       : []),
     ...truss.joints.flatMap(({ node, equations, found }): readonly WorkingsBlock[] => [
@@ -58,7 +58,7 @@ export function trussBlocks(of: Worked, display: DisplayUnits): { readonly joint
         is: 'table',
         columns: [WORDS.along, WORDS.equation],
         rows: [
-          ...equations.map((one) => [`Σ${letter(one.place)}`, equation(one)]),
+          ...equations.map((one) => [`Σ${axisOf(one.freedom).letter}`, equation(one)]),
           ...found.map(({ of: one, value: size }) => ['', value(one, size)]),
         ],
       },

@@ -1,13 +1,16 @@
 import { Matrix, SingularValueDecomposition } from 'ml-matrix';
 import type { Worked } from './worked';
-import type { WorkedMember } from './worked-member';
+import { FREEDOMS } from '../stiffness/structure';
+import type { WorkedFreedom } from './freedoms';
+import { timesVector, transposed } from './matrix';
+import { nodalFreedom, transformOf, type WorkedMember } from './worked-member';
 
 /** What is unknown at joints: the tension of a member, or what a support exerts along a freedom (its place in the list). */
 export type Unknown = { readonly is: 'member'; readonly index: number } | { readonly is: 'reaction'; readonly place: number };
 
-/** An equation of equilibrium along a freedom: the sum of parts of unknowns, what is known of them, and loads is nothing. */
+/** An equation of equilibrium along a freedom of a node (of 6n): the sum of parts of unknowns, what is known of them, and loads is nothing. */
 export interface JointEquation {
-  readonly place: number;
+  readonly freedom: number;
   readonly parts: readonly { readonly of: Unknown; readonly part: number }[];
   readonly load: number;
 }
@@ -40,7 +43,7 @@ export interface WorkedTruss {
   readonly joints: readonly WorkedJoint[];
   /** Tensions by member. */
   readonly tensions: readonly number[];
-  /** What the stiffness method finds: tensions that the movement of the joints brings about. */
+  /** What the stiffness method finds: tensions that the movement of the joints brings about, or that keep lengths. */
   readonly byStiffness: readonly number[];
   readonly cut?: WorkedCut;
 }
@@ -62,14 +65,20 @@ function isBar({ condensed, own }: WorkedMember): boolean {
 export function workedTruss(of: Worked): WorkedTruss | undefined {
   const { members, numbered } = of;
   if (members.length === 0 || !members.every(isBar)) return undefined;
-  const equations = numbered.all.flatMap(({ component }, i) => (component < 3 ? [i] : []));
-  if (equations.length < numbered.all.length && numbered.all.some(({ component, state }) => component >= 3 && state === 'free')) return undefined; // oxfmt-ignore
-  const reactions = equations.filter((i) => numbered.all[i]!.state === 'held' || numbered.all[i]!.spring > 0);
+  if (numbered.all.some(({ component, state }) => component >= 3 && state === 'free')) return undefined;
+  // Freedoms that follow others have their equations like all.
+  const freedoms = [...numbered.all.map(({ node, component }) => FREEDOMS * node + component), ...numbered.followers.keys()];
+  if (freedoms.some((f) => f % FREEDOMS >= 3 && numbered.followers.has(f))) return undefined;
+  const equations = freedoms.filter((f) => f % FREEDOMS < 3);
+  const reactions = numbered.all.flatMap(({ component, state, spring }, i) =>
+    component < 3 && (state === 'held' || spring > 0) ? [i] : [],
+  );
   if (members.length + reactions.length !== equations.length) return undefined;
-  const whole = wholeOf(of, equations, reactions);
+  const loads = loadsOnJoints(of);
+  const whole = wholeOf(of, equations, reactions, loads);
   const known = new Map(whole.map(({ place, value }) => [keyOf({ is: 'reaction', place }), value]));
-  const nodes = [...new Set(equations.map((i) => numbered.all[i]!.node))];
-  const left = new Map(nodes.map((node) => [node, equations.filter((i) => numbered.all[i]!.node === node).map((i) => equationOf(of, i))])); // oxfmt-ignore
+  const nodes = [...new Set(equations.map(nodeOf))];
+  const left = new Map(nodes.map((node) => [node, equations.filter((f) => nodeOf(f) === node).map((f) => equationOf(of, f, loads))])); // oxfmt-ignore
   const joints: WorkedJoint[] = [];
   while (left.size > 0) {
     const next = [...left].map(([node, all]) => ({ node, all, found: solvedJoint(all, known) })).find(({ found }) => found);
@@ -79,60 +88,78 @@ export function workedTruss(of: Worked): WorkedTruss | undefined {
     left.delete(next.node);
   }
   const tensions = members.map(({ index }) => known.get(keyOf({ is: 'member', index }))!);
-  const byStiffness = members.map(({ k, ends }) => -k[0]!.reduce((sum, one, j) => sum + one * ends[j]!, 0));
-  const cut = cutOf(of, known);
+  const byStiffness = members.map(({ k, ends, kept }) => kept ?? -k[0]!.reduce((sum, one, j) => sum + one * ends[j]!, 0));
+  const cut = cutOf(of, { known, loads });
   return { whole, joints, tensions, byStiffness, ...(cut && { cut }) };
 }
 
 const keyOf = (of: Unknown): string => (of.is === 'member' ? `m${of.index}` : `r${of.place}`);
 
-/** The direction of a freedom along an axis, and its node. */
-function directionOf({ structure: s, numbered }: Worked, place: number): readonly [number, number, number] {
-  const { node, component } = numbered.all[place]!;
-  const turn = s.supportRotations.get(node);
+const nodeOf = (f: number): number => Math.floor(f / FREEDOMS);
+
+/** The direction of a freedom along an axis. */
+function directionOf({ structure: s }: Worked, f: number): readonly [number, number, number] {
+  const component = f % FREEDOMS;
+  const turn = s.supportRotations.get(nodeOf(f));
   return [0, 1, 2].map((k) => (turn ? turn[3 * component + k]! : k === component ? 1 : 0)) as unknown as [number, number, number];
 }
 
 /** Reactions by the equilibrium of the whole truss: forces along, couples about the origin. */
-function wholeOf(of: Worked, equations: readonly number[], reactions: readonly number[]): WorkedTruss['whole'] {
+function wholeOf(
+  of: Worked,
+  equations: readonly number[],
+  reactions: readonly number[],
+  loads: Float64Array,
+): WorkedTruss['whole'] {
   const { structure: s, numbered } = of;
   const rows = s.active.length === 3 ? [0, 1, 5] : [0, 1, 2, 3, 4, 5];
   if (reactions.length !== rows.length) return [];
   /** A force of 1 along a freedom: forces, then couples about the origin. */
-  const acting = (place: number): readonly number[] => {
-    const [dx, dy, dz] = directionOf(of, place);
-    const { node } = numbered.all[place]!;
+  const acting = (f: number): readonly number[] => {
+    const [dx, dy, dz] = directionOf(of, f);
+    const node = nodeOf(f);
     const [x, y, z] = s.coordinates.subarray(3 * node, 3 * node + 3) as unknown as [number, number, number];
     const six = [dx, dy, dz, y * dz - z * dy, z * dx - x * dz, x * dy - y * dx];
     return rows.map((k) => six[k]!);
   };
-  const A = new Matrix(rows.map((_, k) => reactions.map((place) => acting(place)[k]!)));
-  const side = rows.map((_, k) => -equations.reduce((sum, place) => sum + acting(place)[k]! * loadAt(of, place), 0));
+  const A = new Matrix(rows.map((_, k) => reactions.map((place) => acting(freedomOf(numbered.all[place]!))[k]!)));
+  const side = rows.map((_, k) => -equations.reduce((sum, f) => sum + acting(f)[k]! * loads[f]!, 0));
   const decomposition = new SingularValueDecomposition(A, { autoTranspose: true });
   if (decomposition.rank < rows.length) return [];
   const x = decomposition.solve(Matrix.columnVector(side));
   return reactions.map((place, i) => ({ place, value: x.get(i, 0) }));
 }
 
-/** What acts on a joint, without what the foot of a spring pushes. */
-const loadAt = ({ direct, equivalent }: Worked, place: number): number => direct[place]! + equivalent[place]!;
+const freedomOf = ({ node, component }: WorkedFreedom): number => FREEDOMS * node + component;
 
-function equationOf(of: Worked, place: number): JointEquation {
-  const { members, numbered } = of;
+/** What acts on joints (6n) along their axes, of members as well; without what the feet of springs push. */
+function loadsOnJoints({ structure: s, members, onNodes }: Worked): Float64Array {
+  const loads = onNodes.slice();
+  for (const { index, own, released } of members)
+    timesVector(transposed(transformOf(s, index, own)), released).forEach(
+      (one, j) => (loads[nodalFreedom(s, index, own[j]!)]! -= one),
+    );
+  return loads;
+}
+
+function equationOf(of: Worked, freedom: number, loads: Float64Array): JointEquation {
+  const { structure: s, members, numbered } = of;
   const parts: { of: Unknown; part: number }[] = [];
-  for (const { index, own, places, T } of members) {
+  for (const { index, own } of members) {
     let part = 0;
-    places.forEach((to, j) => {
-      if (to !== place) return;
+    const T = transformOf(s, index, own);
+    own.forEach((e, j) => {
+      if (nodalFreedom(s, index, e) !== freedom) return;
       // Tension pulls the joint along the member: from its start onwards, at its end back.
-      const isStart = own[j]! < 6;
-      part += (isStart ? 1 : -1) * T[own.indexOf(isStart ? 0 : 6)]![j]!;
+      const isStart = e < FREEDOMS;
+      part += (isStart ? 1 : -1) * T[own.indexOf(isStart ? 0 : FREEDOMS)]![j]!;
     });
     if (Math.abs(part) > NOTHING) parts.push({ of: { is: 'member', index }, part });
   }
-  const { state, spring } = numbered.all[place]!;
+  const place = numbered.places[freedom]!;
+  const { state, spring } = numbered.all[place] ?? { state: 'free', spring: 0 };
   if (state === 'held' || spring > 0) parts.push({ of: { is: 'reaction', place }, part: 1 });
-  return { place, parts, load: loadAt(of, place) };
+  return { freedom, parts, load: loads[freedom]! };
 }
 
 /** What is unknown in the equations of a joint, if they tell all of it. */
@@ -152,11 +179,16 @@ function solvedJoint(equations: readonly JointEquation[], known: ReadonlyMap<str
   return unknowns.map(([, of], i) => ({ of, value: x.get(i, 0) }));
 }
 
+/** What acts on joints (6n), and what is known of members and supports. */
+interface Acting {
+  readonly known: ReadonlyMap<string, number>;
+  readonly loads: Float64Array;
+}
+
 /** In the plane a cut between two lines of nodes that meets three members, of which no three meet in a point: the one nearest the middle. */
-function cutOf(of: Worked, known: ReadonlyMap<string, number>): WorkedCut | undefined {
-  const { structure: s, members, numbered } = of;
+function cutOf({ structure: s, members, numbered }: Worked, { known, loads }: Acting): WorkedCut | undefined {
   if (s.active.length !== 3 || s.supportRotations.size > 0) return undefined;
-  const nodes = [...new Set(numbered.all.map(({ node }) => node))];
+  const nodes = [...new Set([...numbered.all, ...numbered.followers.values()].map(({ node }) => node))];
   const x = (node: number): number => s.coordinates[3 * node]!;
   const y = (node: number): number => s.coordinates[3 * node + 1]!;
   const lines = [...new Set(nodes.map(x))].sort((a, b) => a - b);
@@ -167,9 +199,10 @@ function cutOf(of: Worked, known: ReadonlyMap<string, number>): WorkedCut | unde
     if (met.length !== 3) continue;
     const part = nodes.filter((node) => x(node) < at).sort((a, b) => a - b);
     const force = (node: number, k: number): number => {
-      const place = numbered.places[6 * node + k]!;
-      if (place < 0) return 0;
-      return loadAt(of, place) + (known.get(keyOf({ is: 'reaction', place })) ?? 0);
+      const f = FREEDOMS * node + k;
+      const place = numbered.places[f]!;
+      if (place < 0 && !numbered.followers.has(f)) return 0;
+      return loads[f]! + (known.get(keyOf({ is: 'reaction', place })) ?? 0);
     };
     const lineOf = ({ index }: WorkedMember) => {
       const [a, b] = [s.memberNodes[2 * index]!, s.memberNodes[2 * index + 1]!];

@@ -1,7 +1,16 @@
 import { LuDecomposition, Matrix } from 'ml-matrix';
 import { once } from '../once';
 import type { StructuralResponse } from '../results/results';
-import { FREEDOMS, isPlane, keepsLengths, meanLength, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
+import {
+  FREEDOMS,
+  isPlane,
+  keepsLengths,
+  meanLength,
+  MEMBER_FREEDOMS,
+  nodeCount,
+  STIFFNESS_WIDTH,
+  type Structure,
+} from '../stiffness/structure';
 import { toOwnAxes } from '../stiffness/transformation';
 import type { Acting } from './acting';
 import type { WorkedPart } from './part';
@@ -27,6 +36,8 @@ export interface Worked {
   readonly members: readonly WorkedMember[];
   /** All freedoms, free ones first; springs of supports in it. */
   readonly K: Dense;
+  /** Loads on the nodes themselves, of all their freedoms (6n) in the axes of their supports. */
+  readonly onNodes: Float64Array;
   /** Loads on the nodes themselves, what members hand on, and their sum; by freedom. */
   readonly direct: readonly number[];
   readonly equivalent: readonly number[];
@@ -113,7 +124,20 @@ export function worked(
     ? withKept(s, { following, own, isFree }, bare, lackOf(s, { own, places, onNodes, reactions }, bare))
     : bare;
   const whole = {
-    ...{ structure: s, numbered: places, members, K, direct, equivalent, loads, imposed, displacements, moved, reactions },
+    ...{
+      structure: s,
+      numbered: places,
+      members,
+      K,
+      onNodes,
+      direct,
+      equivalent,
+      loads,
+      imposed,
+      displacements,
+      moved,
+      reactions,
+    },
     ...(following && { following }),
     ...(part && { part }),
   };
@@ -250,11 +274,11 @@ function differencesOf(
   for (const vectors of [moved, held]) toOwnAxes(s, vectors);
   const arm = meanLength(s);
   /** What turns beside what moves, an arm away. */
-  const most = (pairs: readonly Pair[], ofTurns: number): number => {
+  const most = (pairs: readonly Pair[], ofTurns: number, least = 0): number => {
     const scaled = pairs.map(
       ({ ours, theirs, turns }) => (turns ? [ours * ofTurns, theirs * ofTurns] : [ours, theirs]) as readonly [number, number],
     );
-    const size = scaled.reduce((max, [, one]) => Math.max(max, Math.abs(one)), 0);
+    const size = scaled.reduce((max, [, one]) => Math.max(max, Math.abs(one)), least);
     return size === 0 ? 0 : scaled.reduce((max, [one, other]) => Math.max(max, Math.abs(one - other)), 0) / size;
   };
   const nodal = (ours: readonly number[], theirs: Float64Array): readonly Pair[] =>
@@ -276,10 +300,16 @@ function differencesOf(
     own.map((e, a): Pair => ({ ours: forces[a]!, theirs: response.ends[N * index + e]!, turns: e % 6 >= 3 })),
   );
   return {
-    displacements: most(movements, arm),
+    displacements: most(movements, arm, lengtheningLeftOut(s, members)),
     ends: most(ends, 1 / arm),
     reactions: most(nodal(reactions, held), 1 / arm),
   };
+}
+
+/** By how much the member would lengthen most that keeps its length: where nothing else moves, this is what rounding is small beside. */
+function lengtheningLeftOut(s: Structure, members: readonly WorkedMember[]): number {
+  const each = members.map(({ index, L, kept = 0 }) => (Math.abs(kept) * L) / s.stiffnesses[STIFFNESS_WIDTH * index]!);
+  return Math.max(0, ...each.filter(Number.isFinite));
 }
 
 interface Pair {
