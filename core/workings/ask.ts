@@ -38,7 +38,7 @@ export function workingsIn(model: Model, solution: Solution, id: string, chosen:
     return worked({ structure: part.structure, loose: part.loose, part }, part.acting, part.response) ?? WORDS.unheld;
   }
   const following = followingIn(prepared.structure, prepared.loose, acting);
-  if (following === 'sliding') return WORDS.sliding;
+  if (following === 'sprung end') return WORDS.sprungEnd;
   if (following === 'sprung') return WORDS.followsSprung;
   return worked(prepared, acting, response) ?? WORDS.unheld;
 }

@@ -1,6 +1,5 @@
 import { BEND_D, BEND_EI, bendingOf } from '../stiffness/bending';
 import {
-  CHANGES_LENGTH,
   LINE_WIDTH,
   MEMBER_FREEDOMS,
   POINT_WIDTH,
@@ -9,6 +8,7 @@ import {
   type MemberLoadTable,
   type Structure,
 } from '../stiffness/structure';
+import { holdsLength } from './following';
 
 /** The formula by which fixed-end actions are found: closed ones, or by the shapes that a member takes as its ends move, along a stretch and at a point; or by what its ends move beside the numbered freedoms. */
 export type FixedEndFormula = 'uniform' | 'linear' | 'stretch' | 'force' | 'couple' | 'axial' | 'point' | 'strain' | 'follows';
@@ -64,7 +64,7 @@ export function fixedEndsOf(s: Structure, m: number, loadCase: number): readonly
   rowsOf(s.strains, m, loadCase, STRAIN_WIDTH, (row) => {
     const actions = new Array<number>(N).fill(0);
     // The length of a member that keeps it is imposed instead.
-    const axial = s.keepsLength[m] === CHANGES_LENGTH ? s.stiffnesses[STIFFNESS_WIDTH * m]! * row[0]! : 0;
+    const axial = holdsLength(s, m) ? 0 : s.stiffnesses[STIFFNESS_WIDTH * m]! * row[0]!;
     const mz = bend[BEND_EI]! * row[1]! + bend[BEND_EI + 1]! * row[2]!;
     const my = bend[BEND_EI + 1]! * row[1]! + bend[BEND_EI + 2]! * row[2]!;
     actions[0] = axial;

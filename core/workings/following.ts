@@ -23,8 +23,19 @@ export interface Following {
   readonly telling: readonly number[];
 }
 
-/** Why there are no workings: a released end slides along a member, or sprung freedoms alone would have to follow. */
-export type NotFollowed = 'sliding' | 'sprung';
+/** Why there are no workings: an end is sprung along a member, or sprung freedoms alone would have to follow. */
+export type NotFollowed = 'sprung end' | 'sprung';
+
+/** Stiffness of the joints along member m at its start and its end, N/m. */
+const alongAt = ({ releases }: Structure, m: number): readonly number[] =>
+  [0, FREEDOMS].map((e) => releases[2 * FREEDOMS * m + e]!);
+
+/**
+ * Whether member m holds its nodes at its length. One that keeps its length does not where an end slides freely along it: what acts along it
+ * goes to its other end whatever its EA.
+ */
+export const holdsLength = (s: Structure, m: number): boolean =>
+  s.keepsLength[m] !== CHANGES_LENGTH && !alongAt(s, m).includes(0);
 
 const NOTHING = 1e-10;
 
@@ -47,8 +58,8 @@ export function followingOf(
   lengthening: (member: number) => readonly Share[],
   isFree: (freedom: number) => boolean,
 ): Following | NotFollowed {
-  const kept = [...s.keepsLength.keys()].filter((m) => s.keepsLength[m] !== CHANGES_LENGTH);
-  if (kept.some((m) => [0, FREEDOMS].some((e) => s.releases[2 * FREEDOMS * m + e] !== Infinity))) return 'sliding';
+  const kept = [...s.keepsLength.keys()].filter((m) => holdsLength(s, m));
+  if (kept.some((m) => alongAt(s, m).some((spring) => spring !== Infinity))) return 'sprung end';
   const lengths = kept.map((member): LengthKept => ({
     member,
     shares: lengthening(member).filter(([, factor]) => Math.abs(factor) > NOTHING),

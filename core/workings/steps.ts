@@ -2,7 +2,7 @@ import { axisKeys, structureAxis } from '../quantities/axis-names';
 import type { DisplayUnits } from '../quantities/display';
 import { digitsOfShare, showNumber } from '../quantities/show';
 import { symbolOf } from '../results/quantities';
-import { FREEDOMS, isPlane, STIFFNESS_WIDTH } from '../stiffness/structure';
+import { CHANGES_LENGTH, FREEDOMS, isPlane, STIFFNESS_WIDTH } from '../stiffness/structure';
 import type { Formula, WorkingsBlock, WorkingsStep, WorkingsStepId } from './blocks';
 import { momentBlocks, trussBlocks } from './classic-steps';
 import type { Dense } from './matrix';
@@ -175,7 +175,11 @@ class Told extends Scaled {
     );
     return [
       this.about(one),
-      ...(one.kept === undefined ? [] : [text(WORDS.withoutAxial)]),
+      ...(one.kept !== undefined
+        ? [text(WORDS.withoutAxial)]
+        : s.keepsLength[one.index] !== CHANGES_LENGTH
+          ? [text(WORDS.slides)]
+          : []),
       formula(
         !isPlane(s) && s.stiffnesses[o + 4] !== 0
           ? formulas.coupled

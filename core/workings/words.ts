@@ -40,8 +40,10 @@ export const words = {
   balance: 'Along the freedoms that follow, what the nodes lack of balance is borne by the axial forces.',
   sharing: 'Some members hold each other lengthwise: they share by their areas (the least Σ N²·L/EA).',
   keptForce: 'N',
-  sliding:
-    'An end is released along a member that keeps its length: there are no workings of that. Count axial deformation, or fix it',
+  slides:
+    'The member keeps its length, and an end slides along it: what acts along it goes to the other end, whatever its EA. With EA it says only how far the end slides.',
+  sprungEnd:
+    'An end is sprung along a member that keeps its length: there are no workings of that. Count axial deformation, or fix it',
   followsSprung:
     'Members that keep their lengths join sprung freedoms alone, of which one would have to follow: there are no workings of that. Count axial deformation',
   member: (id: string, L: string): string => `Member ${id}, L = ${L}`,

@@ -1,10 +1,11 @@
 import { BEND_WIDTH, bendingOf } from '../stiffness/bending';
 import { condense, condenseLoads, recoverEnds, type Condensed } from '../stiffness/condensation';
 import { memberStiffness } from '../stiffness/member-stiffness';
-import { CHANGES_LENGTH, FREEDOMS, MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
+import { FREEDOMS, MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
 import { endTransforms } from '../stiffness/transformation';
 import type { Acting } from './acting';
 import { fixedEndsOf, type FixedEnds } from './fixed-ends';
+import { holdsLength } from './following';
 import { sharesOf, type Numbered } from './freedoms';
 import { picked, times, timesVector, transposed, type Dense } from './matrix';
 
@@ -69,7 +70,7 @@ export interface Begun {
 export function stiffnessOf(s: Structure, m: number, id: string, own: readonly number[], all: Numbered): Begun {
   const o = STIFFNESS_WIDTH * m;
   // What keeps its length has no stiffness along it.
-  const EA = s.keepsLength[m] === CHANGES_LENGTH ? s.stiffnesses[o]! : 0;
+  const EA = holdsLength(s, m) ? 0 : s.stiffnesses[o]!;
   const L = s.lengths[m]!;
   const bends = bendingOf(s, m, new Float64Array(BEND_WIDTH));
   const fixed = new Float64Array(N * N);

@@ -54,6 +54,33 @@ test.each([
   expect(compared).toBeGreaterThan(0.8 * numRuns);
 }); // oxfmt-ignore
 
+test('an end that slides along a member that keeps its length hands on what acts along it; a sprung one has no workings', () => {
+  const frame = (ux: 'free' | number): Model => ({
+    ...sketch({
+      nodes: [['1', 0, 0], ['2', 0, 3], ['3', 4, 3], ['4', 4, 0]],
+      members: [['a', '1', '2'], ['b', '2', '3', { releases: { end: { ux } } }], ['c', '4', '3']],
+      supports: [clamp('1'), clamp('4')],
+      loads: [
+        { type: 'line', member: 'b', axes: 'global', from: { wx: 1000, wy: -5000 }, to: { wx: 3000, wy: -2000 } },
+        { type: 'thermal', member: 'b', uniform: 20 },
+        { type: 'node', node: '2', fx: 7000 },
+      ],
+    }),
+    analysis: { axialDeformation: false },
+  });
+  const model = frame('free');
+  const { solution } = solve(model);
+  const found = workingsIn(model, solution!, 'Q');
+  if (typeof found === 'string') throw new Error(found);
+  expect(Math.max(...Object.values(found.differs))).toBeLessThan(1e-9);
+  // What acts along the beam goes to the left column alone.
+  expect(found.members[1]!.forces[0]).toBeCloseTo(-4 * 2000, 6);
+  expect(found.members[1]!.forces[3]).toBeCloseTo(0, 6);
+  expect(workingsText(workingsStepsOf(found, displayOf(model)))).toMatch(/an end slides along it/);
+  const sprung = frame(5e6);
+  expect(workingsIn(sprung, solve(sprung).solution!, 'Q')).toMatch(/sprung along a member that keeps its length/);
+}); // oxfmt-ignore
+
 test('chosen members of any frame, cut out with all that meets in them, multiply out to the same', () => {
   let compared = 0;
   fc.assert(
