@@ -58,7 +58,7 @@ function begun<T>(ask: (remote: Hand['remote'], isWanted: () => boolean) => Prom
 }
 
 /** Steps that are worth a worker of their own, and members up to which each may have a factor of its own. */
-const SHARE = 40;
+const SHARE = 10;
 const MOST_MEMBERS = 2000;
 const MOST_HANDS = 4;
 
