@@ -21,7 +21,7 @@ export const inkOf = (quantity: SheetQuantity, value: number): Ink =>
       : 'compression'
     : isMoment(quantity)
       ? 'moment'
-      : isDeflection(quantity)
+      : quantityTable[quantity].ink === 'deflection'
         ? 'deflection'
         : 'shear';
 

@@ -5,6 +5,7 @@ import type { Model } from '../model/model';
 import type { SpectrumSettings } from '../model/spectrum-settings';
 import type { Measure } from '../results/piecewise-range';
 import { isLine, quantitiesOf, quantityTable, type Quantity } from '../results/quantities';
+import { ofMembers } from '../results/of-member';
 import { nodalRange } from '../results/nodal-range';
 import { ended } from '../results/read-now';
 import { readExtremes } from '../results/read-extremes';
@@ -57,7 +58,7 @@ function byDefinition(
 }
 
 const measuresOf = (solution: Solution, m: number, quantity: Quantity): readonly Measure[] | undefined =>
-  isLine(quantity) ? [[[quantity, 1]]] : quantityTable[quantity].derived!.sums?.(solution.fibres[m]);
+  isLine(quantity) ? [[[quantity, 1]]] : quantityTable[quantity].derived!.sums?.(ofMembers(solution)[m]!);
 
 const near = (one: number, other: number, size: number): void => expect(Math.abs(one - other)).toBeLessThanOrEqual(2e-7 * size);
 

@@ -54,7 +54,7 @@ describe('the results file', () => {
     expect(a.length).toBe(4);
     expect(a.stations.map(({ x }) => x)).toEqual([0, 2, 4]);
     expect(a.stations[1]).toMatchObject({ N: 0, T: 0, My: 0, Mz: expect.closeTo(12e3, 6), w: 0 });
-    expect(Object.keys(a.extremes)).toEqual(['N', 'Vy', 'Vz', 'T', 'My', 'Mz', 'u', 'v', 'w']);
+    expect(Object.keys(a.extremes)).toEqual(['N', 'Vy', 'Vz', 'T', 'My', 'Mz', 'u', 'v', 'w', 'uX', 'uY']);
     expect(a.extremes.Mz!.max).toEqual({ x: expect.closeTo(2, 9), value: expect.closeTo(12e3, 6) });
     expect(Q.equilibrium).toMatchObject({
       applied: { fy: expect.closeTo(-24e3, 6), mz: expect.closeTo(-48e3, 6) },

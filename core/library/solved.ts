@@ -37,7 +37,7 @@ export class Solved {
     return this.solution.outcomes.map(({ id }) => id);
   }
 
-  /** A quantity (`N`, `Vy`, `Vz`, `T`, `My`, `Mz`, `u`, `v`, `w`, `M`, `sigma`, `sigmaV`) of a member, metres from its start. */
+  /** A quantity (`N`, `Vy`, `Vz`, `T`, `My`, `Mz`, `u`, `v`, `w`, `M`, `uX`, `uY`, `uZ`, `sigma`, `sigmaV`) of a member, metres from its start. */
   range(outcome: string, member: string, quantity: Quantity, x: number): Between {
     const range = rangeAt(this.solution, this.outcome(outcome), this.member(member), quantity, x);
     if (!range) throw new RangeError(`There is no ${quantity} in member “${member}”`);

@@ -52,13 +52,14 @@ export const alongAxis = ({ sign }: Pick<CalledAxis, 'sign'>, value: number): nu
 
 /**
  * A text with the names of axes in it: `{X}`, `{Y}` and `{Z}` stand for axes of the structure, `{x}`, `{y}` and `{z}` for local ones, `{+y}`
- * and `{−z}` for a local direction. The names in the file are meant.
+ * and `{−z}` for a direction, and `{~Z}` for one whose sense is said only where it is the other way round. The names in the file are meant.
  */
 export const withAxes = (text: string, display: Choice): string =>
-  text.replace(/\{([+−]?)([xyzXYZ])\}/g, (_, sense: string, axis: string) => {
+  text.replace(/\{([+−~]?)([xyzXYZ])\}/g, (_, sense: string, axis: string) => {
     const key = axis.toLowerCase() as AxisKey;
     const { letter, sign } = axis === key ? memberAxis(display, key) : structureAxis(display, key);
     if (sense === '') return letter;
+    if (sense === '~') return sign === 1 ? letter : `−${letter}`;
     return ((sense === '+') === (sign === 1) ? '+' : '−') + letter;
   });
 

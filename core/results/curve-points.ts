@@ -1,5 +1,4 @@
-import type { Fibres } from '../sections/fibres';
-import { forcesFrom, pieceFrom } from './derived/derived';
+import { pieceFrom, sourcesFrom, type OfMember } from './derived/derived';
 import type { Diagram } from './diagram';
 import { evaluate, stationary } from './polynomial';
 import { degreeOf, isLine, isStored, offsetOf, quantityTable, type LineQuantity, type Quantity } from './quantities';
@@ -25,11 +24,11 @@ const STEPS = 12;
  */
 export function curvePoints(
   diagrams: readonly Diagram[],
-  fibres: Fibres | undefined,
+  member: OfMember,
   quantity: Quantity,
 ): readonly CurvePoint[] | undefined {
   const { length } = diagrams[0]!;
-  const places = [...new Set([0, length, ...diagrams.flatMap((diagram) => placesOf(diagram, fibres, quantity))])].sort(
+  const places = [...new Set([0, length, ...diagrams.flatMap((diagram) => placesOf(diagram, member, quantity))])].sort(
     (a, b) => a - b,
   );
   const points: CurvePoint[] = [];
@@ -45,62 +44,62 @@ export function curvePoints(
     return true;
   };
   // What the ends feel: a load right at an end acts between it and the first piece.
-  if (!add(0, (diagram) => atEnd(diagram, fibres, quantity, 'start'))) return undefined;
+  if (!add(0, (diagram) => atEnd(diagram, member, quantity, 'start'))) return undefined;
   for (let i = 1; i < places.length; i++) {
     const [from, to] = [places[i - 1]!, places[i]!];
     const middle = (from + to) / 2;
     for (let k = 0; k <= STEPS; k++) {
       const x = k === STEPS ? to : from + ((to - from) * k) / STEPS;
-      add(x, (diagram) => onPiece(diagram, pieceAt(diagram, middle), x, fibres, quantity));
+      add(x, (diagram) => onPiece(diagram, pieceAt(diagram, middle), x, member, quantity));
     }
   }
-  add(length, (diagram) => atEnd(diagram, fibres, quantity, 'end'));
+  add(length, (diagram) => atEnd(diagram, member, quantity, 'end'));
   return points;
 }
 
 /** Where pieces begin, and where the quantity turns inside them. */
-function placesOf(diagram: Diagram, fibres: Fibres | undefined, quantity: Quantity): number[] {
+function placesOf(diagram: Diagram, member: OfMember, quantity: Quantity): number[] {
   const places: number[] = [];
   for (let k = diagram.first; k < diagram.end; k++) {
     const [from, length] = [diagram.from[k]!, diagram.to[k]! - diagram.from[k]!];
     places.push(from);
-    for (const s of turnsIn(diagram, k, length, fibres, quantity)) if (s > 0 && s < length) places.push(from + s);
+    for (const s of turnsIn(diagram, k, length, member, quantity)) if (s > 0 && s < length) places.push(from + s);
   }
   return places;
 }
 
-function turnsIn(diagram: Diagram, k: number, length: number, fibres: Fibres | undefined, quantity: Quantity): readonly number[] {
-  const piece = (force: LineQuantity): Float64Array => pieceOf(diagram, k, force);
+function turnsIn(diagram: Diagram, k: number, length: number, member: OfMember, quantity: Quantity): readonly number[] {
+  const piece = (source: LineQuantity): Float64Array => pieceOf(diagram, k, source);
   if (!isLine(quantity)) {
     const derived = quantityTable[quantity].derived!;
-    return derived.turns(pieceFrom(derived, length, piece), fibres);
+    return derived.turns(pieceFrom(derived, length, piece), member);
   }
   if (!isStored(diagram.width, quantity)) return [];
   return [...stationary(diagram.coefficients, k * diagram.width + offsetOf(quantity), degreeOf(quantity), length)];
 }
 
-/** What is derived of forces that are read one by one, or one of them itself. */
-function rangeOf(read: (quantity: LineQuantity) => number, fibres: Fibres | undefined, quantity: Quantity): Range | undefined {
+/** What is derived of what is read one by one, or one of them itself. */
+function rangeOf(read: (quantity: LineQuantity) => number, member: OfMember, quantity: Quantity): Range | undefined {
   if (isLine(quantity)) {
     const value = read(quantity);
     return { max: value, min: value };
   }
   const derived = quantityTable[quantity].derived!;
-  return derived.at(forcesFrom(derived, read), fibres);
+  return derived.at(sourcesFrom(derived, read), member);
 }
 
 /** The values of piece k itself, at its ends too, where others may follow. */
-const onPiece = (diagram: Diagram, k: number, x: number, fibres: Fibres | undefined, quantity: Quantity): Range | undefined =>
+const onPiece = (diagram: Diagram, k: number, x: number, member: OfMember, quantity: Quantity): Range | undefined =>
   rangeOf(
     (one) => {
       const c = pieceOf(diagram, k, one);
       return evaluate(c, 0, c.length - 1, x - diagram.from[k]!);
     },
-    fibres,
+    member,
     quantity,
   );
 
-function atEnd(diagram: Diagram, fibres: Fibres | undefined, quantity: Quantity, side: 'start' | 'end'): Range | undefined {
+function atEnd(diagram: Diagram, member: OfMember, quantity: Quantity, side: 'start' | 'end'): Range | undefined {
   const [x, k] = side === 'start' ? [0, diagram.first] : [diagram.length, diagram.end - 1];
   return rangeOf(
     (one) => {
@@ -109,7 +108,7 @@ function atEnd(diagram: Diagram, fibres: Fibres | undefined, quantity: Quantity,
       const c = pieceOf(diagram, k, one);
       return evaluate(c, 0, c.length - 1, x - diagram.from[k]!);
     },
-    fibres,
+    member,
     quantity,
   ); // oxfmt-ignore
 }

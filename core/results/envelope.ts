@@ -41,8 +41,10 @@ export function governing(
     const polynomials = left.map((part) => {
       const polynomial = new Float64Array(size);
       if (isHeld)
-        for (const { solved: c, factor } of sums[part]!)
-          for (let k = 0; k < size; k++) polynomial[k]! += side * factor * cases[c]![at + k]!;
+        for (let i = sums.first[part]!; i < sums.first[part + 1]!; i++) {
+          const [coefficients, factor] = [cases[sums.solved[i]!]!, side * sums.factors[i]!];
+          for (let k = 0; k < size; k++) polynomial[k]! += factor * coefficients[at + k]!;
+        }
       return polynomial;
     });
     for (const { by, ...one } of largestOf(polynomials, length, slack))
@@ -55,21 +57,22 @@ export function governing(
  * Of some sums of polynomials those that do not certainly lie under the one with the greatest mean, which is among them; in their order, and
  * of equal ones the first. `bounds`: by what is summed its Bernstein coefficients, `size` each.
  */
-function notUnder(sums: InTheRunning['sums'], bounds: Float64Array, size: number, side: 1 | -1): number[] {
-  const all = new Float64Array(size * sums.length);
+function notUnder({ count, first, solved, factors }: Sums, bounds: Float64Array, size: number, side: 1 | -1): number[] {
+  const all = new Float64Array(size * count);
   let [best, most] = [0, -Infinity];
-  for (let i = 0; i < sums.length; i++) {
+  for (let part = 0; part < count; part++) {
+    const to = size * part;
+    for (let i = first[part]!; i < first[part + 1]!; i++) {
+      const from = size * solved[i]!;
+      const factor = side * factors[i]!;
+      for (let k = 0; k < size; k++) all[to + k]! += factor * bounds[from + k]!;
+    }
     let mean = 0;
-    for (const { solved, factor } of sums[i]!)
-      for (let k = 0; k < size; k++) {
-        const term = side * factor * bounds[size * solved + k]!;
-        all[size * i + k]! += term;
-        mean += term;
-      }
-    if (mean > most) [best, most] = [i, mean];
+    for (let k = 0; k < size; k++) mean += all[to + k]!;
+    if (mean > most) [best, most] = [part, mean];
   }
   const left: number[] = [];
-  for (let i = 0; i < sums.length; i++) {
+  for (let i = 0; i < count; i++) {
     let isUnder = i !== best;
     for (let k = 0; k < size && isUnder; k++) isUnder = all[size * i + k]! <= all[size * best + k]!;
     if (!isUnder) left.push(i);
@@ -88,10 +91,18 @@ export function joined(stretches: readonly Stretch[]): Stretch[] {
   return found;
 }
 
+/** Sums of what was solved: sum `i` has the places `first[i]` to `first[i + 1]` of the two lists. Flat, since every piece goes through all of it. */
+interface Sums {
+  readonly count: number;
+  readonly first: Int32Array;
+  readonly solved: Int32Array;
+  readonly factors: Float64Array;
+}
+
 /** Of all that was solved what counts in any of the parts, and each part as a sum of it. */
 interface InTheRunning {
   readonly solved: readonly StructuralResponse[];
-  readonly sums: readonly (readonly { readonly solved: number; readonly factor: number }[])[];
+  readonly sums: Sums;
 }
 
 /** What counts, over pieces that it shares on member m: both sides are mostly asked for, one after the other. */
@@ -103,10 +114,18 @@ const inTheRunning = once((parts: readonly number[], solution: Solution): InTheR
   const weights = parts.map((part) => Float64Array.from(weightsOf(solution, part)));
   const counting = [...new Set(weights.flatMap((factors) => countingCases(factors)))].sort((a, b) => a - b);
   const places = new Map(counting.map((c, i) => [c, i]));
+  const terms = weights.map((factors) => countingCases(factors).map((c) => ({ solved: places.get(c)!, factor: factors[c]! })));
+  const first = Int32Array.from([0, ...terms.map(({ length }) => length)]);
+  for (let i = 1; i < first.length; i++) first[i]! += first[i - 1]!;
   return {
     // What is made of nothing is as long as a case, and zero.
     solved: (counting.length > 0 ? counting : [0]).map((c) => solution.responses[c]!),
-    sums: weights.map((factors) => countingCases(factors).map((c) => ({ solved: places.get(c)!, factor: factors[c]! }))),
+    sums: {
+      count: parts.length,
+      first,
+      solved: Int32Array.from(terms.flat(), ({ solved }) => solved),
+      factors: Float64Array.from(terms.flat(), ({ factor }) => factor),
+    },
   };
 });
 

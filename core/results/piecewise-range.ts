@@ -3,6 +3,7 @@ import type { Diagram } from './diagram';
 import type { Extremes } from './extreme';
 import { evaluate } from './polynomial';
 import { degreeOf, isLine, isStored, offsetOf, quantityTable, type LineQuantity, type Quantity } from './quantities';
+import { ofMembers } from './of-member';
 import { AT_ENDS, pieceAt } from './read';
 import type { Solution } from './results';
 import { mostOver, type Looked } from './most-over';
@@ -43,7 +44,10 @@ export function piecewiseReader({ solution, outcome, m, pieces, rangeOn, atEnd, 
   const found = new Map<Quantity, readonly Measure[] | undefined>();
   const measuresOf = (quantity: Quantity): readonly Measure[] | undefined => {
     if (!found.has(quantity))
-      found.set(quantity, isLine(quantity) ? [[[quantity, 1]]] : quantityTable[quantity].derived!.sums?.(solution.fibres[m]));
+      found.set(
+        quantity,
+        isLine(quantity) ? [[[quantity, 1]]] : quantityTable[quantity].derived!.sums?.(ofMembers(solution)[m]!),
+      );
     return found.get(quantity);
   };
   const over = (measures: readonly Measure[], read: (measure: Measure) => Range): Range => {

@@ -3,6 +3,7 @@ import { memberAxis, withAxes, type AxisKey } from '../quantities/axis-names';
 import { unitOf, type DisplayUnits } from '../quantities/display';
 import { isPlane, type Structure } from '../stiffness/structure';
 import { equivalentStress } from './derived/equivalent-stress';
+import { movementAlong } from './derived/movement';
 import { resultantMoment } from './derived/resultant-moment';
 import { normalStress } from './derived/normal-stress';
 import type { Derived } from './derived/derived';
@@ -12,7 +13,7 @@ export const lineQuantities = ['N', 'Vy', 'Vz', 'T', 'My', 'Mz', 'u', 'v', 'w'] 
 export type LineQuantity = (typeof lineQuantities)[number];
 
 /** Those that follow from them. */
-export const derivedQuantities = ['M', 'sigma', 'sigmaV'] as const;
+export const derivedQuantities = ['M', 'uX', 'uY', 'uZ', 'sigma', 'sigmaV'] as const;
 export type DerivedQuantity = (typeof derivedQuantities)[number];
 export type Quantity = LineQuantity | DerivedQuantity;
 
@@ -161,6 +162,34 @@ export const quantityTable: { readonly [quantity in Quantity]: QuantityRow } = {
     stored: { degree: 5, offset: 28 },
     line: { stands: 'z', rule: 'as members deflect', spacing: 26 },
   },
+  uX: {
+    ...displacement,
+    ...named('movement along {X}'),
+    symbol: 'u{X}',
+    positive: 'along {+X}',
+    negative: 'along {−X}',
+    derived: movementAlong(0),
+    line: { stands: 'up', dash: [12, 3], spacing: 26 },
+  },
+  uY: {
+    ...displacement,
+    ...named('movement along {Y}'),
+    symbol: 'u{Y}',
+    positive: 'along {+Y}',
+    negative: 'along {−Y}',
+    derived: movementAlong(1),
+    line: { stands: 'up', dash: [4, 3], spacing: 26 },
+  },
+  uZ: {
+    ...displacement,
+    ...inSpaceOnly,
+    ...named('movement along {Z}'),
+    symbol: 'u{Z}',
+    positive: 'along {+Z}',
+    negative: 'along {−Z}',
+    derived: movementAlong(2),
+    line: { stands: 'up', dash: [6, 2, 2, 2], spacing: 26 },
+  },
   sigma: {
     ...named('normal stress'),
     symbol: 'σ',
@@ -225,7 +254,8 @@ const DEFLECTION: Partial<Record<Quantity, AxisKey>> = { v: 'y', w: 'z' };
 
 export function quantityWords(space: 'plane' | 'space', quantity: Quantity, display: DisplayUnits): QuantityWords {
   const { symbol, name, nameInSpace, positive, negative, line } = quantityTable[quantity];
-  const said = (text: string): string => withAxes(text, display);
+  // An axis that readers call the other way round keeps its sense: u−Y is positive where it goes against Y.
+  const said = (text: string): string => withAxes(text.replaceAll(/\{([XYZ])\}/g, '{~$1}'), display);
   const way = DEFLECTION[quantity];
   return {
     symbol: way ? ALONG[memberAxis(display, way).letter]! : said(symbol),
@@ -251,13 +281,18 @@ export const nameOf = (s: Structure, quantity: Quantity, display: DisplayUnits):
 export const unitOfQuantity = (quantity: Quantity, display: DisplayUnits): string =>
   quantityTable[quantity].dimension === 'length' ? display.deflection : unitOf(quantityTable[quantity].dimension, display);
 
-/** Quantities of a kind along the two axes across a member: readers want them in the order of their letters. */
-const PAIRS: readonly (readonly [Quantity, Quantity])[] = [['Vy', 'Vz'], ['My', 'Mz'], ['v', 'w']]; // oxfmt-ignore
+/** Quantities of a kind along two axes: readers want them in the order of the letters by which they call these. */
+const ACROSS: readonly (readonly [Quantity, Quantity])[] = [['Vy', 'Vz'], ['My', 'Mz'], ['v', 'w']]; // oxfmt-ignore
+const UPRIGHT: typeof ACROSS = [['uY', 'uZ']];
 
-/** The same quantities, those along the axes across a member in the order of the letters by which readers call them. */
-export function inLetterOrder<Q extends Quantity>(all: readonly Q[], { strong }: Pick<DisplayUnits, 'strong'>): readonly Q[] {
-  if (strong === 'z') return all;
-  const other = new Map(PAIRS.flatMap(([a, b]) => [[a, b], [b, a]] as const)); // oxfmt-ignore
+/** The same quantities, those of a kind in the order of the letters by which readers call their axes. */
+export function inLetterOrder<Q extends Quantity>(
+  all: readonly Q[],
+  { strong, up }: Pick<DisplayUnits, 'strong' | 'up'>,
+): readonly Q[] {
+  const pairs = [...(strong === 'z' ? [] : ACROSS), ...(up === 'Y' ? [] : UPRIGHT)];
+  if (pairs.length === 0) return all;
+  const other = new Map(pairs.flatMap(([a, b]) => [[a, b], [b, a]] as const)); // oxfmt-ignore
   const there = new Set<Quantity>(all);
   return all.map((quantity) => {
     const pair = other.get(quantity);

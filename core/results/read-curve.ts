@@ -1,8 +1,8 @@
 import { combinerOf } from '../linear-algebra/combine';
-import type { Fibres } from '../sections/fibres';
 import { blockOf, weightsOf, type Block } from './envelope-block';
 import type { BoundCurve } from './envelope-reading';
-import { forces } from './derived/derived';
+import { sources, type OfMember } from './derived/derived';
+import { ofMembers } from './of-member';
 import { evaluate } from './polynomial';
 import { degreeOf, isLine, isStored, offsetOf, quantityTable, type LineQuantity, type Quantity } from './quantities';
 import type { CurvePoint } from './curve-points';
@@ -17,7 +17,7 @@ const PLACES = 9;
 const BLOCK = 480;
 const AT_ONCE = { stored: 100, derived: 4 };
 
-type Six = [number, number, number, number, number, number];
+type Nine = [number, number, number, number, number, number, number, number, number];
 
 /** Bounds at the places of a block. */
 interface Bounds {
@@ -41,7 +41,7 @@ export function* readCurve(solution: Solution, outcome: number, quantity: Quanti
     const block = blockOf(solution, from, to);
     const reading = isLine(quantity)
       ? storedBounds(block, weights, quantity)
-      : derivedBounds(block, weights, quantity, solution.fibres.slice(from, to));
+      : derivedBounds(block, weights, quantity, ofMembers(solution).slice(from, to));
     let step = reading.next();
     for (; !step.done; step = reading.next()) yield (from + (to - from) * step.value) / members;
     const bounds = step.value;
@@ -97,7 +97,7 @@ function* derivedBounds(
   block: Block,
   weights: readonly ArrayLike<number>[],
   quantity: Quantity,
-  fibres: readonly (Fibres | undefined)[],
+  members: readonly OfMember[],
 ): Generator<number, Bounds> {
   const derived = quantityTable[quantity].derived!;
   const { at, of } = derived;
@@ -107,17 +107,17 @@ function* derivedBounds(
   const sums = combinerOf(
     block.cases.map((numbers) => {
       const all = new Float64Array(of.length * places);
-      of.forEach((force, k) => all.set(samplesOf(block, numbers, force), k * places));
+      of.forEach((source, k) => all.set(samplesOf(block, numbers, source), k * places));
       return all;
     }),
     0,
   );
-  // Where each force begins in a sum, −1 where it is not asked for. Written out, since this runs for every place of every part.
-  const [N, Vy, Vz, T, My, Mz] = forces.map((force) => (of.includes(force) ? of.indexOf(force) * places : -1)) as Six;
-  const here = { N: 0, Vy: 0, Vz: 0, T: 0, My: 0, Mz: 0 };
+  // Where each begins in a sum, −1 where it is not asked for. Written out, since this runs for every place of every part.
+  const [N, Vy, Vz, T, My, Mz, u, v, w] = sources.map((one) => (of.includes(one) ? of.indexOf(one) * places : -1)) as Nine;
+  const here = { N: 0, Vy: 0, Vz: 0, T: 0, My: 0, Mz: 0, u: 0, v: 0, w: 0 };
   for (const [p, factors] of weights.entries()) {
     const sum = sums.sum(factors);
-    for (let m = 0; m < fibres.length; m++)
+    for (let m = 0; m < members.length; m++)
       for (let i = PLACES * block.first[m]!; i < PLACES * block.first[m + 1]!; i++) {
         here.N = N < 0 ? 0 : sum[N + i]!;
         here.Vy = Vy < 0 ? 0 : sum[Vy + i]!;
@@ -125,7 +125,10 @@ function* derivedBounds(
         here.T = T < 0 ? 0 : sum[T + i]!;
         here.My = My < 0 ? 0 : sum[My + i]!;
         here.Mz = Mz < 0 ? 0 : sum[Mz + i]!;
-        const range = at(here, fibres[m]);
+        here.u = u < 0 ? 0 : sum[u + i]!;
+        here.v = v < 0 ? 0 : sum[v + i]!;
+        here.w = w < 0 ? 0 : sum[w + i]!;
+        const range = at(here, members[m]!);
         max[i] = Math.max(max[i]!, range ? range.max : NaN);
         min[i] = Math.min(min[i]!, range ? range.min : NaN);
       }

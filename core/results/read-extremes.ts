@@ -7,6 +7,7 @@ import { packed, type ReadExtremes } from './envelope-reading';
 import type { Extremes } from './extreme';
 import { KnownDerived } from './known-derived';
 import { KnownExtremes } from './known-extremes';
+import { ofMembers } from './of-member';
 import { derivedQuantities, isLine, lineQuantities, type LineQuantity, type Quantity } from './quantities';
 import { isReadByPlace, partsOf } from './read';
 import { memberReader } from './read-quantity';
@@ -47,7 +48,7 @@ export function* readExtremes(solution: Solution, outcome: number): Generator<nu
     const bounds = boundsOf([...lines.values()], block, signs, kernels);
     const derived = derivedQuantities
       .filter((quantity) => all.includes(quantity))
-      .map((quantity) => new KnownDerived(quantity, block, lines, solution.fibres.slice(from, to)));
+      .map((quantity) => new KnownDerived(quantity, block, lines, ofMembers(solution).slice(from, to)));
     for (let p = 0; p < parts.length; p++) {
       const sum = sums.sum(weights[p]!);
       const reached = bounds.of(weights[p]!);

@@ -1,6 +1,5 @@
 import { isByPlace, isRange } from '../combinations/outcome';
-import type { Fibres } from '../sections/fibres';
-import { forcesFrom, pieceFrom, type Derived, type Forces } from './derived/derived';
+import { pieceFrom, sourcesFrom, type Derived, type OfMember, type Sources } from './derived/derived';
 import { curvePoints, type CurvePoint, type Range } from './curve-points';
 import { diagramOf, type Diagram } from './diagram';
 import { governing, joined, type Stretch } from './envelope';
@@ -10,6 +9,7 @@ import type { Governed } from './nodal-range';
 import { isLine, quantityTable, type Quantity } from './quantities';
 import { extremesRead } from './envelope-reading';
 import { AT_ENDS, BESIDE, partsOf, pieceOf, valueIn } from './read';
+import { ofMembers } from './of-member';
 import { readingOf } from './readings';
 import type { Solution } from './results';
 import { placeReader } from './place-reader';
@@ -30,11 +30,11 @@ export interface MemberReader {
 }
 
 export function memberReader(solution: Solution, outcome: number, m: number): MemberReader {
-  const fibres = solution.fibres[m];
+  const member = ofMembers(solution)[m]!;
   const all = partsOf(solution, outcome);
   let readers: readonly PartReader[] | undefined;
   /** Found when first asked for: who governs is read without them. */
-  const readersOfParts = (): readonly PartReader[] => (readers ??= all.map((part) => partReader(solution, part, m, fibres)));
+  const readersOfParts = (): readonly PartReader[] => (readers ??= all.map((part) => partReader(solution, part, m, member)));
   const at: MemberReader['at'] = (quantity, x) => {
     let [max, min, maxFrom, minFrom] = [-Infinity, Infinity, all[0]!, all[0]!];
     for (const { part, range } of readersOfParts()) {
@@ -51,7 +51,7 @@ export function memberReader(solution: Solution, outcome: number, m: number): Me
     curve: (quantity) => {
       const parts = readersOfParts();
       const diagrams = parts.flatMap(({ diagram }) => diagram ?? []);
-      if (diagrams.length === parts.length) return curvePoints(diagrams, fibres, quantity);
+      if (diagrams.length === parts.length) return curvePoints(diagrams, member, quantity);
       const curves = parts.map(({ curve }) => curve(quantity));
       if (!curves.every((one) => one !== undefined)) return undefined;
       return curves.length === 1 ? curves[0] : enclosed(curves, (x) => at(quantity, x)!, solution.structure.lengths[m]!);
@@ -74,7 +74,7 @@ interface PartReader extends Pick<MemberReader, 'curve' | 'extremes'> {
   readonly range: (quantity: Quantity, x: number) => Range | undefined;
 }
 
-function partReader(solution: Solution, part: number, m: number, fibres: Fibres | undefined): PartReader {
+function partReader(solution: Solution, part: number, m: number, member: OfMember): PartReader {
   const outcome = solution.outcomes[part]!;
   if (isByPlace(outcome)) {
     const { at, curve, extremes } = placeReader(solution, part, outcome, m);
@@ -84,9 +84,9 @@ function partReader(solution: Solution, part: number, m: number, fibres: Fibres 
   return {
     part,
     diagram,
-    range: (quantity, x) => rangeIn(diagram, fibres, quantity, x),
-    curve: (quantity) => curvePoints([diagram], fibres, quantity),
-    extremes: (quantity) => extremesOf(diagram, fibres, quantity, part),
+    range: (quantity, x) => rangeIn(diagram, member, quantity, x),
+    curve: (quantity) => curvePoints([diagram], member, quantity),
+    extremes: (quantity) => extremesOf(diagram, member, quantity, part),
   };
 }
 
@@ -101,15 +101,15 @@ function enclosed(curves: readonly (readonly CurvePoint[])[], at: (x: number) =>
   return [...places].sort((a, b) => a - b).map((x) => ({ x, ...at(x) }));
 }
 
-function rangeIn(diagram: Diagram, fibres: Fibres | undefined, quantity: Quantity, x: number): Range | undefined {
+function rangeIn(diagram: Diagram, member: OfMember, quantity: Quantity, x: number): Range | undefined {
   if (isLine(quantity)) {
     const value = valueIn(diagram, quantity, x);
     return { max: value, min: value };
   }
   const derived = quantityTable[quantity].derived!;
   return derived.at(
-    forcesFrom(derived, (force) => valueIn(diagram, force, x)),
-    fibres,
+    sourcesFrom(derived, (source) => valueIn(diagram, source, x)),
+    member,
   );
 }
 
@@ -122,50 +122,47 @@ export function quantityExtremes(solution: Solution, outcome: number, m: number,
   const reading = readingOf(solution, outcome);
   if (reading) return extremesRead(reading, quantity, m);
   if (isRange(solution.outcomes[outcome]!)) return memberReader(solution, outcome, m).extremes(quantity);
-  return extremesOf(diagramOf(solution, outcome, m), solution.fibres[m], quantity, outcome);
+  return extremesOf(diagramOf(solution, outcome, m), ofMembers(solution)[m]!, quantity, outcome);
 }
 
-const extremesOf = (diagram: Diagram, fibres: Fibres | undefined, quantity: Quantity, from: number): Extremes | undefined =>
+const extremesOf = (diagram: Diagram, member: OfMember, quantity: Quantity, from: number): Extremes | undefined =>
   isLine(quantity)
     ? extremesIn(diagram, quantity, from)
-    : derivedExtremes(quantityTable[quantity].derived!, fibres, diagram, from);
+    : derivedExtremes(quantityTable[quantity].derived!, member, diagram, from);
 
 /** The same of a derived quantity in one diagram; `from`: the outcome that it belongs to. */
-export function derivedExtremes(
-  derived: Derived,
-  fibres: Fibres | undefined,
-  diagram: Diagram,
-  from: number,
-): Extremes | undefined {
+export function derivedExtremes(derived: Derived, member: OfMember, diagram: Diagram, from: number): Extremes | undefined {
   let [max, min]: (Extremes['max'] | undefined)[] = [];
-  const meet = (x: number, forces: Forces): void => {
-    const range = derived.at(forces, fibres);
+  const meet = (x: number, here: Sources): void => {
+    const range = derived.at(here, member);
     if (!range) return;
     // Rounding must not move the place of a value that several points share.
     const slack = 1e-11 * Math.max(Math.abs(range.max), Math.abs(range.min));
     if (!max || range.max > max.value + slack) max = { x, value: range.max, from };
     if (!min || range.min < min.value - slack) min = { x, value: range.min, from };
   };
-  meet(0, endForces(derived, diagram, 'start'));
+  meet(0, atEnd(derived, diagram, 'start'));
   for (let k = diagram.first; k < diagram.end; k++) {
     const start = diagram.from[k]!;
     const length = diagram.to[k]! - start;
-    const piece = pieceFrom(derived, length, (force) => pieceOf(diagram, k, force));
-    for (const s of [0, ...derived.turns(piece, fibres).sort((a, b) => a - b), length])
+    const piece = pieceFrom(derived, length, (source) => pieceOf(diagram, k, source));
+    for (const s of [0, ...derived.turns(piece, member).sort((a, b) => a - b), length])
       meet(
         start + s,
-        forcesFrom(derived, (force) => value(piece[force], s)),
+        sourcesFrom(derived, (source) => value(piece[source], s)),
       );
   }
-  meet(diagram.length, endForces(derived, diagram, 'end'));
+  meet(diagram.length, atEnd(derived, diagram, 'end'));
   return max && min && { max, min };
 }
 
 const value = (c: Float64Array, s: number): number => c.reduceRight((sum, coefficient) => sum * s + coefficient, 0);
 
-/** What the ends feel counts too: a load right at an end acts between the end and the first piece. */
-const endForces = (derived: Derived, { ends, endsAt }: Diagram, side: 'start' | 'end'): Forces =>
-  forcesFrom(derived, (force) => {
-    const rule = AT_ENDS[force]!;
+/** What the ends feel counts too: a load right at an end acts between the end and the first piece. Movements do not jump there. */
+const atEnd = (derived: Derived, diagram: Diagram, side: 'start' | 'end'): Sources =>
+  sourcesFrom(derived, (source) => {
+    const rule = AT_ENDS[source];
+    if (!rule) return valueIn(diagram, source, side === 'start' ? 0 : diagram.length);
+    const { ends, endsAt } = diagram;
     return side === 'start' ? rule[1] * ends[endsAt + rule[0]]! : rule[3] * ends[endsAt + rule[2]]!;
   });

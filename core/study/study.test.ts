@@ -155,7 +155,7 @@ describe('a study', () => {
     expect(studyRefused(model, one('critical', [1], 'E'))).toMatch(/of a case or of a sum/);
     expect(studyRefused(model, one('M.max', valuesOver({ from: 0, to: 1, step: 1e-7 })))).toMatch(/2000 steps at most/);
     expect(readMeasure('Q.max', model)).toEqual({
-      reason: 'There is no quantity “Q” here: there are N, V, M, u, δ, σ, σv',
+      reason: 'There is no quantity “Q” here: there are N, V, M, u, δ, uX, uY, σ, σv',
     });
     expect(readMeasure('x:M.max', model)).toEqual({ reason: 'There is no member “x”' });
     expect(readMeasure('weight', model)).toMatchObject({ reason: expect.stringMatching(/no result that can be followed/) });

@@ -66,7 +66,13 @@ const Quantities = styled(ToggleButtonGroup)`
     border-color: transparent;
     font-weight: 600;
   }
+  &[data-many] button {
+    padding: 0 0.24rem;
+  }
 `;
+
+/** So many quantities stand closer together. */
+const MANY = 9;
 
 /** Gives way to all others: who reads a drawing knows its rule. */
 const Rule = styled.span`
@@ -78,6 +84,11 @@ const Rule = styled.span`
   text-overflow: ellipsis;
   @container (width < 50rem) {
     display: none;
+  }
+  &[data-many] {
+    @container (width < 72rem) {
+      display: none;
+    }
   }
 `;
 
@@ -117,6 +128,7 @@ export function TitleBlock({ controller }: { readonly controller: SheetControlle
   const isShape = useEditorState(isShapeShown);
   const hasDiagram = !isShape && isOn(stage, switches, 'diagram');
   const display = useDisplay();
+  const choices = choicesOf(state.settled.model.space, display);
 
   const isCut = useEditorState(isCutShown);
   const areFreedoms = useEditorState(areFreedomsShown);
@@ -149,17 +161,22 @@ export function TitleBlock({ controller }: { readonly controller: SheetControlle
           selectionMode="single"
           disallowEmptySelection
           aria-label={WORDS.quantity}
+          data-many={choices.length > MANY || undefined}
           selectedKeys={[quantity]}
           onSelectionChange={(keys) => editor.go({ quantity: [...keys][0] as SheetQuantity })}
         >
-          {choicesOf(state.settled.model.space, display).map(({ id, text, label }) => (
+          {choices.map(({ id, text, label }) => (
             <ToggleButton key={id} id={id} aria-label={label}>
               {text}
             </ToggleButton>
           ))}
         </Quantities>
       )}
-      {hasDiagram && <Rule title={ruleOf(quantity, state, display)}>{ruleOf(quantity, state, display)}</Rule>}
+      {hasDiagram && (
+        <Rule title={ruleOf(quantity, state, display)} data-many={choices.length > MANY || undefined}>
+          {ruleOf(quantity, state, display)}
+        </Rule>
+      )}
       {!isShape && <DrawnScale state={state} outcome={outcome} />}
       <Said controller={controller} extremes={hasDiagram ? extremeWords(state, outcome) : undefined} />
       <AlsoShow />

@@ -60,7 +60,7 @@ describe('the title block says of a quantity', () => {
   });
 
   test('one symbol in the plane, where a v beside a V would hardly be told', () => {
-    expect(choicesOf('plane', defaultDisplay).map(({ text }) => text)).toEqual(['N', 'V', 'M', 'δ', 'σ', 'σv']);
+    expect(choicesOf('plane', defaultDisplay).map(({ text }) => text)).toEqual(['N', 'V', 'M', 'δ', 'uX', 'uY', 'σ', 'σv']);
     expect(choicesOf('space', defaultDisplay).map(({ text }) => text)).toEqual([
       'N',
       'Vy',
@@ -71,6 +71,9 @@ describe('the title block says of a quantity', () => {
       'M',
       'v',
       'w',
+      'uX',
+      'uY',
+      'uZ',
       'σ',
       'σv',
     ]);

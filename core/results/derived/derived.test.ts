@@ -1,10 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { Section } from '../../model/model';
-import { clamp, clamp3, pin, roller, sketch, solved } from '../../test/build';
+import { clamp, clamp3, E, pin, roller, sketch, solved } from '../../test/build';
 import { randomSpace } from '../../test/random-space';
 import { quantityExtremes, rangeAt } from '../read-quantity';
-import { quantitiesOf, type Quantity } from '../quantities';
+import type { Resultant } from '../results';
+import { defaultDisplay } from '../../quantities/display';
+import { inLetterOrder, quantitiesOf, quantityWords, type Quantity } from '../quantities';
 
 const L = 3;
 const [P, Q, H] = [4e3, 3e3, 20e3];
@@ -123,26 +125,84 @@ test('exact extremes of derived quantities are reached, and no place goes beyond
   fc.assert(
     fc.property(randomSpace, fc.constantFrom(...shapes), (any, shape) => {
       const { solution } = solved({ ...any, sections: [{ id: 's', shape: shape! }] });
-      for (const quantity of ['M', 'sigma'] as const)
+      for (const quantity of ['M', 'sigma', 'uX', 'uY', 'uZ'] as const)
         any.members.forEach((_, m) => {
           const { max, min } = quantityExtremes(solution, 0, m, quantity)!;
           const size = Math.max(Math.abs(max.value), Math.abs(min.value), 1e-9);
           const length = solution.structure.lengths[m]!;
-          for (let i = 0; i <= 40; i++) {
-            const here = rangeAt(solution, 0, m, quantity, (length * i) / 40)!;
-            expect(here.max).toBeLessThanOrEqual(max.value + 1e-9 * size);
-            expect(here.min).toBeGreaterThanOrEqual(min.value - 1e-9 * size);
-          }
+          const places = Array.from({ length: 41 }, (_, i) => rangeAt(solution, 0, m, quantity, (length * i) / 40)!);
+          expect(Math.max(...places.map((here) => here.max))).toBeLessThanOrEqual(max.value + 1e-9 * size);
+          expect(Math.min(...places.map((here) => here.min))).toBeGreaterThanOrEqual(min.value - 1e-9 * size);
         });
     }),
     { numRuns: 25 },
   );
 });
 
+describe('movements along the axes of the structure', () => {
+  test('of a cantilever that leans: bending across it and stretching along it, by hand all along', () => {
+    const [A, I, l, angle] = [2e-3, 3e-6, 2.5, 0.6];
+    const [c, s] = [Math.cos(angle), Math.sin(angle)];
+    const { solution } = solved(
+      sketch({
+        nodes: [['1', 0, 0], ['2', l * c, l * s]], members: [['a', '1', '2']], supports: [clamp('1')],
+        loads: [{ type: 'node', node: '2', fy: -P }], section: { A, Iz: I },
+      }),
+    ); // oxfmt-ignore
+    for (const x of [0, 0.4, 1.3, l]) {
+      const across = (-P * c * (3 * l * x ** 2 - x ** 3)) / (6 * E * I);
+      const along = (-P * s * x) / (E * A);
+      const at = (quantity: Quantity): number => rangeAt(solution, 0, 0, quantity, x)!.max;
+      expect(at('uX')).toBeCloseTo(along * c - across * s, 12);
+      expect(at('uY')).toBeCloseTo(along * s + across * c, 12);
+    }
+    const { max, min } = quantityExtremes(solution, 0, 0, 'uY')!;
+    expect([max.value, max.x, min.x]).toEqual([0, 0, expect.closeTo(l, 9)]);
+  });
+
+  test('are those of the nodes at rigid ends, at the ends of their arms, however members lie', () => {
+    fc.assert(
+      fc.property(randomSpace, (any) => {
+        const { solution } = solved(any);
+        const { memberNodes, releases, endOffsets, lengths } = solution.structure;
+        const { displacements } = solution.responses[0]!;
+        const most = Math.max(1e-12, ...displacements.map(Math.abs));
+        any.members.forEach((_, m) => {
+          if (Array.from(releases.subarray(12 * m, 12 * m + 12)).some(Number.isFinite)) return;
+          for (const end of [0, 1]) {
+            const node = 6 * memberNodes[2 * m + end]!;
+            const [ax, ay, az] = endOffsets.subarray(6 * m + 3 * end, 6 * m + 3 * end + 3) as unknown as [number, number, number];
+            const [ux, uy, uz, rx, ry, rz] = displacements.subarray(node, node + 6) as unknown as Resultant;
+            const moved = [ux + ry * az - rz * ay, uy + rz * ax - rx * az, uz + rx * ay - ry * ax];
+            (['uX', 'uY', 'uZ'] as const).forEach((quantity, k) => {
+              const here = rangeAt(solution, 0, m, quantity, end * lengths[m]!)!;
+              expect(Math.abs(here.max - moved[k]!)).toBeLessThanOrEqual(1e-9 * most);
+            });
+          }
+        });
+      }),
+      { numRuns: 25 },
+    );
+  });
+
+  test('are named as readers name axes: where Z points up, the third is told by its sense', () => {
+    const words = (up: 'Y' | 'Z') =>
+      (['uX', 'uY', 'uZ'] as const).map((one) => quantityWords('space', one, { ...defaultDisplay, up }));
+    expect(words('Y').map(({ symbol }) => symbol)).toEqual(['uX', 'uY', 'uZ']);
+    expect(words('Z').map(({ symbol, name, positive }) => [symbol, name, positive])).toEqual([
+      ['uX', 'movement along X', 'along +X'],
+      ['uZ', 'movement along Z', 'along +Z'],
+      ['u−Y', 'movement along −Y', 'along −Y'],
+    ]);
+    const all = ['uX', 'uY', 'uZ'] as const;
+    expect(inLetterOrder(all, { ...defaultDisplay, up: 'Z' })).toEqual(['uX', 'uZ', 'uY']);
+  });
+});
+
 test('a plane structure has no resultant moment, and its stresses need no second axis', () => {
   const { solution } = solved(
     sketch({ nodes: [['1', 0, 0], ['2', 2, 0]], members: [['a', '1', '2']], supports: [clamp('1')], loads: [{ type: 'node', node: '2', fy: -1e3 }], section: { Wz: 1e-4 } }),
   ); // oxfmt-ignore
-  expect(quantitiesOf(solution.structure)).toEqual(['N', 'Vy', 'Mz', 'u', 'v', 'sigma', 'sigmaV']);
+  expect(quantitiesOf(solution.structure)).toEqual(['N', 'Vy', 'Mz', 'u', 'v', 'uX', 'uY', 'sigma', 'sigmaV']);
   expect(quantityExtremes(solution, 0, 0, 'sigma')!.max.value).toBeCloseTo(2e3 / 1e-4, 3);
 });

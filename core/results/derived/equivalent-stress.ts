@@ -2,7 +2,7 @@ import type { Fibres } from '../../sections/fibres';
 import type { ShearPoints } from '../../sections/shear-points';
 import { derivative, evaluate, isNowherePositive, signChanges } from '../polynomial';
 import { Reach, widen } from '../reach';
-import { forces, type Derived, type Forces, type PieceForces } from './derived';
+import { forces, type Derived, type PieceSources, type Sources } from './derived';
 import { normalStress } from './normal-stress';
 
 /**
@@ -14,15 +14,17 @@ export const equivalentStress: Derived = {
   takesShear: true,
   spreads: false,
   isMagnitude: true,
-  at: (here, fibres) => {
+  at: (here, member) => {
+    const { fibres } = member;
     if (!fibres?.shear) return undefined;
-    const normal = normalStress.at(here, fibres)!;
+    const normal = normalStress.at(here, member)!;
     let most = Math.max(normal.max ** 2, normal.min ** 2);
     for (let i = 0; i < countOf(fibres.shear); i++) most = Math.max(most, squareAt(here, fibres, fibres.shear, i));
     const value = Math.sqrt(most);
     return { max: value, min: value };
   },
-  most: (sizes, fibres) => {
+  most: (sizes, member) => {
+    const { fibres } = member;
     if (!fibres?.shear) return 0;
     const { stresses } = fibres.shear;
     let most = 0;
@@ -31,12 +33,13 @@ export const equivalentStress: Derived = {
         most,
         Math.abs(stresses[i]!) * sizes.Vy + Math.abs(stresses[i + 1]!) * sizes.Vz + Math.abs(stresses[i + 2]!) * sizes.T,
       );
-    return Math.hypot(normalStress.most(sizes, fibres), Math.sqrt(3) * most);
+    return Math.hypot(normalStress.most(sizes, member), Math.sqrt(3) * most);
   },
-  widen: (reach, piece, fibres) => {
+  widen: (reach, piece, member) => {
+    const { fibres } = member;
     if (!fibres?.shear) return;
     along.reset();
-    normalStress.widen(along, piece, fibres);
+    normalStress.widen(along, piece, member);
     const normal = Math.max(along.high, -along.low);
     const { stresses } = fibres.shear;
     const { coefficients: c, Vy, Vz, T, length } = piece;
@@ -53,11 +56,12 @@ export const equivalentStress: Derived = {
     }
     reach.raise(Math.hypot(normal, Math.sqrt(3) * most));
   },
-  turns: (piece, fibres) => {
+  turns: (piece, member) => {
+    const { fibres } = member;
     if (!fibres?.shear) return [];
-    const places = normalStress.turns(piece, fibres);
+    const places = normalStress.turns(piece, member);
     // A point whose stress stays under what is reached somewhere has no say.
-    const known = [0, piece.length / 2, piece.length, ...places].map((s) => equivalentStress.at(forcesAt(piece, s), fibres)!.max);
+    const known = [0, piece.length / 2, piece.length, ...places].map((s) => equivalentStress.at(forcesAt(piece, s), member)!.max);
     const floor = Math.max(...known) ** 2 * (1 + 1e-12);
     for (let i = 0; i < countOf(fibres.shear); i++) {
       squareAlong(piece, fibres, fibres.shear, i);
@@ -73,7 +77,7 @@ const shear = new Float64Array(3);
 
 const countOf = ({ stresses }: ShearPoints): number => stresses.length / 3;
 
-function squareAt({ N, Vy, Vz, T, My, Mz }: Forces, { A, flexibility }: Fibres, { places, stresses }: ShearPoints, i: number): number {
+function squareAt({ N, Vy, Vz, T, My, Mz }: Sources, { A, flexibility }: Fibres, { places, stresses }: ShearPoints, i: number): number {
   const [vv, vw, ww] = flexibility;
   const sigma = N / A - places[2 * i]! * (vv * Mz + vw * My) - places[2 * i + 1]! * (vw * Mz + ww * My);
   const tau = stresses[3 * i]! * Vy + stresses[3 * i + 1]! * Vz + stresses[3 * i + 2]! * T;
@@ -83,7 +87,7 @@ function squareAt({ N, Vy, Vz, T, My, Mz }: Forces, { A, flexibility }: Fibres, 
 const [sigma, tau, square] = [new Float64Array(4), new Float64Array(3), new Float64Array(7)];
 
 /** Writes σ² + 3τ² of one place along a piece into `square`. Written out, since every place of every member is asked. */
-function squareAlong(piece: PieceForces, { A, flexibility }: Fibres, { places, stresses }: ShearPoints, i: number): void {
+function squareAlong(piece: PieceSources, { A, flexibility }: Fibres, { places, stresses }: ShearPoints, i: number): void {
   const [vv, vw, ww] = flexibility;
   const [y, z] = [places[2 * i]!, places[2 * i + 1]!];
   const [perMz, perMy] = [-y * vv - z * vw, -y * vw - z * ww];
@@ -96,8 +100,8 @@ function squareAlong(piece: PieceForces, { A, flexibility }: Fibres, { places, s
   for (let a = 0; a < 3; a++) for (let b = 0; b < 3; b++) square[a + b]! += 3 * tau[a]! * tau[b]!;
 }
 
-function forcesAt(piece: PieceForces, s: number): Forces {
+function forcesAt(piece: PieceSources, s: number): Sources {
   const at = (c: Float64Array): number => evaluate(c, 0, c.length - 1, s);
   const { N, Vy, Vz, T, My, Mz } = piece;
-  return { N: at(N), Vy: at(Vy), Vz: at(Vz), T: at(T), My: at(My), Mz: at(Mz) };
+  return { N: at(N), Vy: at(Vy), Vz: at(Vz), T: at(T), My: at(My), Mz: at(Mz), u: 0, v: 0, w: 0 };
 }

@@ -2,7 +2,7 @@ import type { Fibres } from '../../sections/fibres';
 import { derivative, productOf, signChanges, sumOf, timesOf } from '../polynomial';
 import { Reach, widen } from '../reach';
 import { raiseBySquare } from './square-reach';
-import type { Derived, PieceForces } from './derived';
+import type { Derived, PieceSources } from './derived';
 
 /**
  * σ = N/A − y·κv − z·κw with (κv, κw) = [Iz Iyz; Iyz Iy]⁻¹ (Mz, My), tension positive: the greatest and the least over the section. Corners
@@ -14,7 +14,7 @@ export const normalStress: Derived = {
   takesShear: false,
   spreads: true,
   isMagnitude: false,
-  at: ({ N, My, Mz }, fibres) => {
+  at: ({ N, My, Mz }, { fibres }) => {
     if (!fibres) return undefined;
     const { A, points, radius } = fibres;
     const [vv, vw, ww] = fibres.flexibility;
@@ -28,7 +28,7 @@ export const normalStress: Derived = {
     }
     return { max, min };
   },
-  sums: (fibres) => {
+  sums: ({ fibres }) => {
     if (!fibres) return undefined;
     const { A, points, radius } = fibres;
     const [vv, vw, ww] = fibres.flexibility;
@@ -48,7 +48,7 @@ export const normalStress: Derived = {
       ['My', -(y! * vw + z! * ww)],
     ]);
   },
-  most: ({ N, My, Mz }, fibres) => {
+  most: ({ N, My, Mz }, { fibres }) => {
     if (!fibres) return 0;
     const { A, points, radius } = fibres;
     const [vv, vw, ww] = fibres.flexibility;
@@ -57,7 +57,7 @@ export const normalStress: Derived = {
     for (let i = 0; i < points.length; i += 2) most = Math.max(most, Math.abs(points[i]!) * v + Math.abs(points[i + 1]!) * w);
     return N / A + most + radius * (v + w);
   },
-  widen: (reach, piece, fibres) => {
+  widen: (reach, piece, { fibres }) => {
     if (!fibres) return;
     const { A, flexibility, points, radius } = fibres;
     const [vv, vw, ww] = flexibility;
@@ -85,14 +85,14 @@ export const normalStress: Derived = {
     reach.include(corner.low - around);
     corner.reset();
   },
-  turns: (piece, fibres) => (fibres ? turnsOf(piece, fibres) : []),
+  turns: (piece, { fibres }) => (fibres ? turnsOf(piece, fibres) : []),
 };
 
 const [corner, curvature] = [new Reach(), new Reach()];
 const stress = new Float64Array(4);
 const bending = new Float64Array(8);
 
-function turnsOf({ N, My, Mz, length }: PieceForces, { A, flexibility: [vv, vw, ww], points, radius }: Fibres): number[] {
+function turnsOf({ N, My, Mz, length }: PieceSources, { A, flexibility: [vv, vw, ww], points, radius }: Fibres): number[] {
   const v = sumOf([timesOf(Mz, vv), timesOf(My, vw)]);
   const w = sumOf([timesOf(Mz, vw), timesOf(My, ww)]);
   const squared = radius > 0 ? sumOf([productOf(v, v), productOf(w, w)]) : undefined;
