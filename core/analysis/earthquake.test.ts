@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { checkModel } from '../model/check';
 import type { Model } from '../model/model';
 import type { SpectrumSettings } from '../model/spectrum-settings';
+import { sumsOf } from '../results/derived/derived';
 import type { Measure } from '../results/piecewise-range';
 import { isLine, quantitiesOf, quantityTable, type Quantity } from '../results/quantities';
 import { ofMembers } from '../results/of-member';
@@ -58,7 +59,7 @@ function byDefinition(
 }
 
 const measuresOf = (solution: Solution, m: number, quantity: Quantity): readonly Measure[] | undefined =>
-  isLine(quantity) ? [[[quantity, 1]]] : quantityTable[quantity].derived!.sums?.(ofMembers(solution)[m]!);
+  isLine(quantity) ? [[[quantity, 1]]] : sumsOf(quantityTable[quantity].derived!, ofMembers(solution)[m]!);
 
 const near = (one: number, other: number, size: number): void => expect(Math.abs(one - other)).toBeLessThanOrEqual(2e-7 * size);
 

@@ -1,9 +1,9 @@
 import { MEMBER_FREEDOMS } from '../stiffness/structure';
-import { forces, type Derived, type Force, type OfMember } from './derived/derived';
+import { forces, type Following, type Force, type OfMember } from './derived/derived';
 import { diagramIn, type Block } from './envelope-block';
 import type { Extremes } from './extreme';
 import { widened, type KnownExtremes } from './known-extremes';
-import { isStored, lineQuantities, offsetOf, quantityTable, type DerivedQuantity, type LineQuantity } from './quantities';
+import { isStored, lineQuantities, offsetOf, type DerivedQuantity, type LineQuantity } from './quantities';
 import { Reach } from './reach';
 import { AT_ENDS } from './read';
 import { derivedExtremes } from './read-quantity';
@@ -11,7 +11,6 @@ import { derivedExtremes } from './read-quantity';
 /** What is known of one derived quantity on the members of a block. The stored ones, from which it follows, see each part before it. */
 export class KnownDerived {
   readonly extremes: (Extremes | undefined)[] = [];
-  private readonly derived: Derived;
   /** By what it follows from: where it lies in the coefficients of a piece (−1 where it is zero), and its bounds among all. */
   private readonly offsets: readonly number[];
   private readonly first: readonly number[];
@@ -22,14 +21,14 @@ export class KnownDerived {
 
   constructor(
     readonly quantity: DerivedQuantity,
+    private readonly derived: Following,
     private readonly block: Block,
     private readonly lines: ReadonlyMap<LineQuantity, KnownExtremes>,
     private readonly members: readonly OfMember[],
   ) {
-    this.derived = quantityTable[quantity].derived!;
-    this.offsets = this.derived.of.map((one) => (isStored(block.width, one) ? offsetOf(one) : -1));
-    this.first = this.derived.of.map((one) => block.lengths.length * lineQuantities.indexOf(one));
-    this.felt = this.derived.of.filter((one) => one in AT_ENDS) as Force[];
+    this.offsets = derived.of.map((one) => (isStored(block.width, one) ? offsetOf(one) : -1));
+    this.first = derived.of.map((one) => block.lengths.length * lineQuantities.indexOf(one));
+    this.felt = derived.of.filter((one) => one in AT_ENDS) as Force[];
   }
 
   /** Looks at one more part, whose numbers are the sum at hand. `bounds`: of all stored quantities, member by member. */

@@ -1,4 +1,5 @@
 import type { CurvePoint, Range } from './curve-points';
+import { sumsOf } from './derived/derived';
 import type { Diagram } from './diagram';
 import type { Extremes } from './extreme';
 import { evaluate } from './polynomial';
@@ -46,7 +47,7 @@ export function piecewiseReader({ solution, outcome, m, pieces, rangeOn, atEnd, 
     if (!found.has(quantity))
       found.set(
         quantity,
-        isLine(quantity) ? [[[quantity, 1]]] : quantityTable[quantity].derived!.sums?.(ofMembers(solution)[m]!),
+        isLine(quantity) ? [[[quantity, 1]]] : sumsOf(quantityTable[quantity].derived!, ofMembers(solution)[m]!),
       );
     return found.get(quantity);
   };

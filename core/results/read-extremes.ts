@@ -7,8 +7,9 @@ import { packed, type ReadExtremes } from './envelope-reading';
 import type { Extremes } from './extreme';
 import { KnownDerived } from './known-derived';
 import { KnownExtremes } from './known-extremes';
+import { KnownSum } from './known-sum';
 import { ofMembers } from './of-member';
-import { derivedQuantities, isLine, lineQuantities, type LineQuantity, type Quantity } from './quantities';
+import { derivedQuantities, isLine, lineQuantities, quantityTable, type LineQuantity, type Quantity } from './quantities';
 import { isReadByPlace, partsOf } from './read';
 import { memberReader } from './read-quantity';
 import { readableOf } from './readings';
@@ -48,7 +49,13 @@ export function* readExtremes(solution: Solution, outcome: number): Generator<nu
     const bounds = boundsOf([...lines.values()], block, signs, kernels);
     const derived = derivedQuantities
       .filter((quantity) => all.includes(quantity))
-      .map((quantity) => new KnownDerived(quantity, block, lines, ofMembers(solution).slice(from, to)));
+      .map((quantity) => {
+        const { derived } = quantityTable[quantity];
+        const here = ofMembers(solution).slice(from, to);
+        return 'terms' in derived!
+          ? new KnownSum(quantity, derived, block, lines, here)
+          : new KnownDerived(quantity, derived!, block, lines, here);
+      });
     for (let p = 0; p < parts.length; p++) {
       const sum = sums.sum(weights[p]!);
       const reached = bounds.of(weights[p]!);
@@ -62,7 +69,10 @@ export function* readExtremes(solution: Solution, outcome: number): Generator<nu
     }
     const extremesOf = (quantity: Quantity): readonly (Extremes | undefined)[] =>
       isLine(quantity) ? lines.get(quantity)!.extremes : derived.find((one) => one.quantity === quantity)!.extremes;
-    for (const [quantity, list] of found) for (let m = 0; m < to - from; m++) list.push(extremesOf(quantity)[m]);
+    for (const [quantity, list] of found) {
+      const own = extremesOf(quantity);
+      for (let m = 0; m < to - from; m++) list.push(own[m]);
+    }
     yield to / members;
   }
   giveBackKernels(kernels);

@@ -30,8 +30,13 @@ export interface OfMember {
   readonly axes: ArrayLike<number>;
 }
 
+/** A sum of what is stored, by factors. */
+export type Sum = readonly (readonly [Source, number])[];
+
 /** A quantity that follows from what is stored at a place. */
-export interface Derived {
+export type Derived = OneSum | Following;
+
+interface Common {
   /** What it follows from: forces, or movements. */
   readonly of: readonly Source[];
   /** Whether it follows from shear stresses on the outline too, which take a mesh of the section: until they are there it is awaited. */
@@ -42,11 +47,22 @@ export interface Derived {
   readonly isMagnitude: boolean;
   /** Undefined where the section does not tell it. */
   readonly at: (here: Sources, member: OfMember) => { readonly max: number; readonly min: number } | undefined;
+  /** Places inside a piece where its extremes may lie, beside the ends: all of them, in no order; others do no harm. */
+  readonly turns: (piece: PieceSources, member: OfMember) => number[];
+}
+
+/** One that is a sum of what it follows from: made by `oneSum`. Terms whose factor is zero are left out. */
+export interface OneSum extends Common {
+  readonly terms: (member: OfMember) => Sum;
+}
+
+/** One that follows otherwise. */
+export interface Following extends Common {
   /**
    * Where its greatest and least values are those of a few sums of what it follows from, these sums by their factors: what is greatest of each can then be told without the
    * others. Undefined where they are not, as on a round outline in space.
    */
-  readonly sums?: (member: OfMember) => readonly (readonly (readonly [Source, number])[])[] | undefined;
+  readonly sums?: (member: OfMember) => readonly Sum[] | undefined;
   /** How large it is at most, whatever its sign, where nothing is larger than these; found with hardly any work. */
   readonly most: (sizes: Sources, member: OfMember) => number;
   /**
@@ -54,9 +70,11 @@ export interface Derived {
    * envelope, of which few are looked at more closely.
    */
   readonly widen: (reach: Reach, piece: PieceAt, member: OfMember) => void;
-  /** Places inside a piece where its extremes may lie, beside the ends: all of them, in no order; others do no harm. */
-  readonly turns: (piece: PieceSources, member: OfMember) => number[];
 }
+
+/** The sums of which its greatest and least values are those; undefined where they are not. */
+export const sumsOf = (derived: Derived, member: OfMember): readonly Sum[] | undefined =>
+  'terms' in derived ? [derived.terms(member)] : derived.sums?.(member);
 
 /** What a derived quantity is read from, one after the other; what it does not follow from is not asked for. */
 export const sourcesFrom = ({ of }: Derived, read: (source: Source) => number): Sources => {

@@ -2,14 +2,14 @@ import type { Fibres } from '../../sections/fibres';
 import type { ShearPoints } from '../../sections/shear-points';
 import { derivative, evaluate, isNowherePositive, signChanges } from '../polynomial';
 import { Reach, widen } from '../reach';
-import { forces, type Derived, type PieceSources, type Sources } from './derived';
+import { forces, type Following, type PieceSources, type Sources } from './derived';
 import { normalStress } from './normal-stress';
 
 /**
  * √(σ² + 3τ²) of von Mises (EN 1993-1-1, 6.2.1(5)), the greatest at the points of the outline where shear is known, and never less than the
  * normal stress at the extreme fibres. Its square is a polynomial of degree six at each point, whose extremes are found, not sampled.
  */
-export const equivalentStress: Derived = {
+export const equivalentStress: Following = {
   of: forces,
   takesShear: true,
   spreads: false,

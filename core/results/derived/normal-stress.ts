@@ -2,14 +2,14 @@ import type { Fibres } from '../../sections/fibres';
 import { derivative, productOf, signChanges, sumOf, timesOf } from '../polynomial';
 import { Reach, widen } from '../reach';
 import { raiseBySquare } from './square-reach';
-import type { Derived, PieceSources } from './derived';
+import type { Following, PieceSources } from './derived';
 
 /**
  * σ = N/A − y·κv − z·κw with (κv, κw) = [Iz Iyz; Iyz Iy]⁻¹ (Mz, My), tension positive: the greatest and the least over the section. Corners
  * give polynomials. Round outlines add their radius times √(κv² + κw²); where that turns, the square of its slope is that of the rest,
  * which is a polynomial as well.
  */
-export const normalStress: Derived = {
+export const normalStress: Following = {
   of: ['N', 'My', 'Mz'],
   takesShear: false,
   spreads: true,

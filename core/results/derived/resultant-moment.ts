@@ -1,10 +1,10 @@
 import { derivative, productOf, signChanges, sumOf } from '../polynomial';
 import { Reach } from '../reach';
-import type { Derived } from './derived';
+import type { Following } from './derived';
 import { raiseBySquare } from './square-reach';
 
 /** √(My² + Mz²): its extremes lie where those of its square do, a polynomial of degree six. */
-export const resultantMoment: Derived = {
+export const resultantMoment: Following = {
   of: ['My', 'Mz'],
   takesShear: false,
   spreads: false,
