@@ -1,10 +1,10 @@
 import type { Results } from '../results/results';
 import { keptLengths as LENGTHS, oneSided as WORDS } from './words';
 
-/** Of a run that takes every member as it is, where some act one way. */
-export const firstOrderOnly = ({ notices, mechanisms }: Results): Results => ({
+/** Of natural modes, which take every member as it is, where some act one way. */
+export const notSwinging = ({ notices, mechanisms }: Results): Results => ({
   status: 'invalid',
-  notices: [...notices, { code: 'one-sided', severity: 'error', message: WORDS.notYet, subjects: [] }],
+  notices: [...notices, { code: 'one-sided', severity: 'error', message: WORDS.notSwinging, subjects: [] }],
   mechanisms,
 });
 

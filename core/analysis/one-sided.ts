@@ -1,4 +1,4 @@
-import type { Outcome, Superposed } from '../combinations/outcome';
+import type { Outcome, Solved, Superposed } from '../combinations/outcome';
 import { complementary } from '../linear-algebra/complementarity';
 import { oneSidedIn, type OneSidedCase } from '../model/loads/one-sided';
 import type { Model } from '../model/model';
@@ -32,6 +32,74 @@ interface Device {
   readonly stiff: number;
 }
 
+/** What acts one way in a structure, and what the responses to a metre of each say of it. */
+export interface Devices {
+  readonly cases: readonly OneSidedCase[];
+  readonly devices: readonly Device[];
+  /** Where their cases begin among the responses. */
+  readonly first: number;
+  /** By response, w of all of them. */
+  readonly forces: readonly (readonly number[])[];
+  readonly M: Float64Array;
+  readonly stiff: Float64Array;
+}
+
+/** Nothing where nothing acts one way. */
+export function devicesIn(model: Model, structure: Structure, responses: readonly StructuralResponse[]): Devices | undefined {
+  const cases = oneSidedIn(model);
+  if (cases.length === 0) return undefined;
+  const devices = devicesOf(cases, structure);
+  const first = responses.length - cases.length;
+  const forces = responses.map((response) => devices.map(({ force }) => force(response)));
+  const n = devices.length;
+  const M = new Float64Array(n * n);
+  for (let i = 0; i < n; i++)
+    for (let k = 0; k < n; k++)
+      M[n * i + k] = 0.5 * (devices[k]!.sense * forces[first + k]![i]! + devices[i]!.sense * forces[first + i]![k]!);
+  return { cases, devices, first, forces, M, stiff: Float64Array.from(devices, (one) => one.stiff) };
+}
+
+/** What an outcome, or a share of it, is while all act both ways, gaps closed: its factors, the w of all, and what is large for these. */
+interface Held {
+  readonly factors: Float64Array;
+  readonly q: Float64Array;
+  readonly size: number;
+}
+
+export function heldIn(
+  { devices, first, forces }: Devices,
+  responses: readonly StructuralResponse[],
+  outcome: Solved | Superposed,
+  share = 1,
+): Held {
+  const factors = new Float64Array(responses.length);
+  if (outcome.kind === 'solved') factors[outcome.at] = share;
+  else outcome.factors.forEach((factor, c) => (factors[c] = share * factor));
+  devices.forEach(({ sense, gap }, i) => (factors[first + i] = -sense * gap + 0));
+  const q = new Float64Array(devices.length);
+  let size = 0;
+  factors.forEach((factor, c) => {
+    if (factor === 0) return;
+    forces[c]!.forEach((force, i) => (q[i]! += factor * force));
+    size = Math.max(size, Math.abs(factor) * responses[c]!.equilibrium.size);
+  });
+  return { factors, q, size };
+}
+
+/** Adds to the factors of an outcome by which lengths devices are off. */
+export function letGo({ devices, first }: Devices, factors: Float64Array, z: Float64Array, free: readonly number[]): void {
+  for (const i of free) factors[first + i]! += devices[i]!.sense * z[i]!;
+}
+
+/** The members and the supports of some devices. */
+export const membersOf = ({ cases, devices }: Devices, some: readonly number[]): readonly number[] =>
+  some.flatMap((i) => (cases[i]!.of === 'member' ? [devices[i]!.place] : []));
+export const supportsOf = ({ cases, devices }: Devices, some: readonly number[]): readonly LiftedSupport[] =>
+  some.flatMap((i) => {
+    const one = cases[i]!;
+    return one.of === 'support' ? [{ node: devices[i]!.place, along: one.along }] : [];
+  });
+
 /**
  * Finds in each case and each sum by itself what of that which acts one way has let go. A slack member does what it would do if it were as long as its ends
  * leave it, a support that is lifted off what it would if the ground had followed: by which length each is off, z, is found so that none has a force of the wrong sign and none that is
@@ -44,18 +112,9 @@ export function oneSidedOf(
   responses: readonly StructuralResponse[],
   outcomes: readonly Outcome[],
 ): OneSided | undefined {
-  const cases = oneSidedIn(model);
-  if (cases.length === 0) return undefined;
-  const devices = devicesOf(cases, structure);
-  const first = responses.length - cases.length;
-  /** w of all of them in what was solved. */
-  const forces = responses.map((response) => devices.map(({ force }) => force(response)));
-  const n = devices.length;
-  const M = new Float64Array(n * n);
-  for (let i = 0; i < n; i++)
-    for (let k = 0; k < n; k++)
-      M[n * i + k] = 0.5 * (devices[k]!.sense * forces[first + k]![i]! + devices[i]!.sense * forces[first + i]![k]!);
-  const stiff = Float64Array.from(devices, (one) => one.stiff);
+  const all = devicesIn(model, structure, responses);
+  if (!all) return undefined;
+  const { cases, devices, M, stiff } = all;
   const slack: (readonly number[] | undefined)[] = [];
   const lifted: (readonly LiftedSupport[] | undefined)[] = [];
   const faults: Notice[] = [];
@@ -65,17 +124,7 @@ export function oneSidedOf(
     lifted.push(undefined);
     if (outcome.kind === 'travelling') faults.push(faultOf(outcome.id, WORDS.travelling(outcome.id)));
     if (outcome.kind !== 'solved' && outcome.kind !== 'superposed') return outcome;
-    const factors = new Float64Array(responses.length);
-    if (outcome.kind === 'solved') factors[outcome.at] = 1;
-    else factors.set(outcome.factors);
-    devices.forEach(({ sense, gap }, i) => (factors[first + i] = -sense * gap + 0));
-    const q = new Float64Array(n);
-    let size = 0;
-    factors.forEach((factor, c) => {
-      if (factor === 0) return;
-      forces[c]!.forEach((force, i) => (q[i]! += factor * force));
-      size = Math.max(size, Math.abs(factor) * responses[c]!.equilibrium.size);
-    });
+    const { factors, q, size } = heldIn(all, responses, outcome);
     const solved = complementary(q, M, size, stiff);
     if ('stuck' in solved) {
       const held = solved.stuck.map((i) => cases[i]!);
@@ -83,17 +132,14 @@ export function oneSidedOf(
       faults.push(faultOf(outcome.id, WORDS.loose(outcome.id, named(held)), held.map(subjectOf)));
       return outcome;
     }
-    slack[slack.length - 1] = solved.free.flatMap((i) => (cases[i]!.of === 'member' ? [devices[i]!.place] : []));
-    lifted[lifted.length - 1] = solved.free.flatMap((i) => {
-      const one = cases[i]!;
-      return one.of === 'support' ? [{ node: devices[i]!.place, along: one.along }] : [];
-    });
+    slack[slack.length - 1] = membersOf(all, solved.free);
+    lifted[lifted.length - 1] = supportsOf(all, solved.free);
     if (solved.free.length === 0 && outcome.kind === 'solved' && devices.every(({ gap }) => gap === 0)) return outcome;
-    for (const i of solved.free) factors[first + i]! += devices[i]!.sense * solved.z[i]!;
+    letGo(all, factors, solved.z, solved.free);
     const { id, title } = outcome;
     return { kind: 'superposed', id, title, factors } satisfies Superposed;
   });
-  const notices = faults.length > 0 ? faults : remarks(cases, { slack, lifted, devices });
+  const notices = faults.length > 0 ? faults : remarks(all, { slack, lifted });
   return { outcomes: found, slack, lifted, notices, stuck };
 }
 
@@ -118,7 +164,7 @@ function devicesOf(cases: readonly OneSidedCase[], structure: Structure): Device
 const subjectOf = (one: OneSidedCase): string => (one.of === 'member' ? `member ${one.member}` : `node ${one.node}`);
 
 /** Members and supports by their names. */
-function named(cases: readonly OneSidedCase[]): string {
+export function named(cases: readonly OneSidedCase[]): string {
   const members = cases.flatMap((one) => (one.of === 'member' ? [`“${one.member}”`] : []));
   const supports = cases.flatMap((one) => (one.of === 'support' ? [`“${one.node}”`] : []));
   return [
@@ -134,12 +180,8 @@ const faultOf = (id: string, message: string, subjects: readonly string[] = []):
   subjects: subjects.length > 0 ? subjects : [`combination ${id}`],
 });
 
-interface Acting extends Pick<OneSided, 'slack' | 'lifted'> {
-  readonly devices: readonly Device[];
-}
-
 /** What never acts, and what always does. */
-function remarks(cases: readonly OneSidedCase[], { slack, lifted, devices }: Acting): Notice[] {
+export function remarks({ cases, devices }: Devices, { slack, lifted }: Pick<OneSided, 'slack' | 'lifted'>): Notice[] {
   const { of: outcomes, byMember } = slackCounts(slack);
   const counts = cases.map((one, i) => {
     const { place } = devices[i]!;

@@ -44,6 +44,17 @@ export function prepare(model: Model, former?: Prepared, progress?: Progress): {
   const { structure, changed, reloaded } = recompile(model, former);
   if (former && sameStiffness(former.structure, structure))
     return { prepared: { ...former, model, structure }, changes: { sameStiffness: true, changed, reloaded } };
+  const prepared = assembled(model, { structure, changed }, former, progress);
+  return { prepared, changes: { sameStiffness: false, changed, reloaded } };
+}
+
+/** The equations of a structure; `changed`: the members in which it differs from the former one, if that is known. */
+export function assembled(
+  model: Model,
+  { structure, changed }: { readonly structure: Structure; readonly changed?: readonly number[] | undefined },
+  former?: Prepared,
+  progress?: Progress,
+): Prepared {
   progress?.('stiffness', 0);
   const matrices = memberMatrices(structure, former && changed && { matrices: former.matrices, changed });
   const isJoinedAsBefore = former !== undefined && sameNumbers(former.structure.memberNodes, structure.memberNodes);
@@ -61,10 +72,7 @@ export function prepare(model: Model, former?: Prepared, progress?: Progress): {
     isLittle && isAlike
       ? reassembleStiffness(structure, matrices, numbering, { former: former.stiffness, changed, members })
       : assembleStiffness(structure, matrices, numbering, loose.artificialRestraints);
-  return {
-    prepared: { model, structure, matrices, members, loose, numbering, stiffness },
-    changes: { sameStiffness: false, changed, reloaded },
-  };
+  return { model, structure, matrices, members, loose, numbering, stiffness };
 }
 
 /** Whether two structures differ in their loads at most. */

@@ -13,8 +13,8 @@ export const oneSided = {
   neverLifted: (nodes: string): string => `Never lifted off: the support at nodes ${nodes}`,
   always: (members: string): string => `Slack in every case and combination: members ${members}`,
   never: (members: string): string => `Never slack: members ${members}`,
-  notYet:
-    'What acts one way is found in the first order only. Let these members and supports act both ways, or look at the first order',
+  notSwinging:
+    'Natural modes are not found of members and supports that act one way, since what holds would change as they swing. Let them act both ways',
 };
 
 /** What is said of members that keep their lengths. */
@@ -58,7 +58,7 @@ export const buckling = {
   none: (of: string): string => `Nothing buckles under “${of}”: no member is in compression`,
   fewer: (of: string, count: number): string => `Of “${of}” only ${counted(count, 'critical load')} can be told`,
   oneSided:
-    'Critical loads are not found: some members or supports act one way, and which have let go changes with the load. Let them act both ways',
+    'Critical loads are those of the structure as it acts in the first order: what has let go there holds nothing, and what holds there is taken to hold both ways',
 };
 
 /** What is said of natural modes. */
@@ -103,6 +103,10 @@ export const secondOrder = {
     `the loads are beyond the critical load: ${factor} of them can be borne, then members ${members} give way. Reduce the loads, make these members stiffer, or brace them`,
   sheared:
     'the loads are beyond the critical load, so that there is no equilibrium of the second order. Reduce them, or brace the structure',
+  loose: (what: string): string =>
+    `${what} would all have to let go, and without them the structure can move. Let them act both ways, or brace the structure`,
+  quarrel: (what: string): string =>
+    `it does not settle in second order which of ${what} hold: each set that was tried makes others of them let go. Let some of them act both ways`,
   unsettled:
     'the second order does not settle: the axial forces change with every displacement. The loads are near the critical load',
 };

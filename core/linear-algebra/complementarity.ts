@@ -20,6 +20,10 @@ export function complementary(q: Float64Array, M: Float64Array, size: number, st
   return problem.allAtOnce() ?? problem.oneByOne();
 }
 
+/** The z of a given set, with which its w are zero, whatever the signs of both; nothing where what is left without it can move. */
+export const freed = (q: Float64Array, M: Float64Array, stiff: Float64Array, free: readonly number[]): Float64Array | undefined =>
+  new Problem(q, M, stiff, 0).solved(free);
+
 class Problem {
   private readonly n: number;
 
@@ -118,7 +122,7 @@ class Problem {
   }
 
   /** z of those that are free, so that their w is zero, by Cholesky; nothing where what is left without them can move. */
-  private solved(free: readonly number[], right: (i: number) => number = (i) => this.q[i]!): Float64Array | undefined {
+  solved(free: readonly number[], right: (i: number) => number = (i) => this.q[i]!): Float64Array | undefined {
     const n = free.length;
     const L = new Float64Array(n * n);
     for (let i = 0; i < n; i++) {

@@ -93,9 +93,9 @@ export const isPlane = (s: Pick<Structure, 'active'>): boolean => s.active.lengt
 /** Whether axial deformation is neglected in any member. */
 export const keepsLengths = ({ keepsLength }: Structure): boolean => keepsLength.some((kept) => kept !== CHANGES_LENGTH);
 
-/** EA as readers of diagrams take it, N: Infinity of a member that keeps its length. */
+/** EA as readers of diagrams take it, N: Infinity of a member that keeps its length, or is slack and becomes longer without force. */
 export const axialStiffness = ({ stiffnesses, keepsLength }: Structure, m: number): number =>
-  keepsLength[m] === CHANGES_LENGTH ? stiffnesses[STIFFNESS_WIDTH * m]! : Infinity;
+  keepsLength[m] === CHANGES_LENGTH ? stiffnesses[STIFFNESS_WIDTH * m]! || Infinity : Infinity;
 
 /** Metres: what turns as a movement where the two are compared. */
 export const meanLength = ({ lengths }: Structure): number => lengths.reduce((sum, L) => sum + L, 0) / lengths.length;

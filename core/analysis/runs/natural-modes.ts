@@ -14,7 +14,7 @@ import { FREEDOMS } from '../../stiffness/structure';
 import { toGlobalAxes, toOwnAxes } from '../../stiffness/transformation';
 import { addSolution } from '../add-solution';
 import type { System } from '../factorise';
-import { firstOrderOnly } from '../first-order-only';
+import { notSwinging } from '../first-order-only';
 import { leftOut } from '../modes/left-out';
 import { lumpedAtNodes, massesOfModel, totalOf, type Masses } from '../modes/masses';
 import { recoverSwinging } from '../modes/recover-swinging';
@@ -39,7 +39,7 @@ const MORE = 4;
  */
 export class NaturalModes implements Run {
   update({ model, system, firstOrder, progress }: RunTask): Results {
-    if (oneSidedIn(model).length > 0) return firstOrderOnly(firstOrder!);
+    if (oneSidedIn(model).length > 0) return notSwinging(firstOrder!);
     const { status, notices, mechanisms, solution } = firstOrder!;
     if (!solution) return { status, notices, mechanisms };
     const { modes = NATURAL_MODES, between = 'swing' } = model.analysis?.naturalModes ?? {};

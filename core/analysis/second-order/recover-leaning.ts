@@ -63,6 +63,7 @@ export function recoverLeaning(
     const member = leaning.members[m];
     if (!member) {
       addOver(added.response, 1, m, over, coefficients);
+      if (s.stiffnesses[STIFFNESS_WIDTH * m] === 0) addSlack(s, matrices, m, added.displacements, over);
       for (let i = N * m; i < N * (m + 1); i++) ends[i]! += added.response.ends[i]!;
       continue;
     }
@@ -216,7 +217,7 @@ function addBent(
 
 /** What is added along and about the axis, and the transverse forces, which are the same all along. */
 function addStraight(s: Structure, m: number, { ends, forces }: Moved, { from, first, end, width, out }: Over): void {
-  const strain = forces[6]! / s.stiffnesses[STIFFNESS_WIDTH * m]!;
+  const strain = (ends[6]! - ends[0]!) / s.lengths[m]!;
   for (let k = first; k < end; k++) {
     const at = width * k;
     out[at + offsetOf('N')]! += forces[6]!;
@@ -226,6 +227,18 @@ function addStraight(s: Structure, m: number, { ends, forces }: Moved, { from, f
     if (offsetOf('Vz') >= width) continue;
     out[at + offsetOf('Vz')]! += forces[2]!;
     out[at + offsetOf('T')]! += forces[9]!;
+  }
+}
+
+/** A slack member becomes longer as its ends move, without a force that would tell it. */
+function addSlack(s: Structure, { transforms }: MemberMatrices, m: number, nodes: Float64Array, over: Over): void {
+  const { from, first, end, width, out } = over;
+  const ends = new Float64Array(N);
+  endDisplacements(s, m, transforms[m], nodes, ends);
+  const strain = (ends[6]! - ends[0]!) / s.lengths[m]!;
+  for (let k = first; k < end; k++) {
+    out[width * k + offsetOf('u')]! += strain * from[k]!;
+    out[width * k + offsetOf('u') + 1]! += strain;
   }
 }
 
