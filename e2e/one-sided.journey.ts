@@ -86,3 +86,24 @@ describe.each(['pointer', 'keys'] as const)('members that act one way, by %s', (
     await model.until('extremes', /37\.5 kN·m in a/);
   });
 });
+
+test('in second order what is slack is found for the displaced bay, and critical loads are those of what holds', async () => {
+  const model = await ModelPage.given(application, {
+    ...bay,
+    members: bay.members.map((one) => (one.id === 'down' ? { ...one, behaviour: 'tensionOnly' } : one)),
+    loads: [...bay.loads, ...['2', '3'].map((node) => ({ case: 'W', type: 'node', node, fy: -120e3 }))],
+    analysis: { secondOrder: { of: 'everything' }, buckling: { of: ['W'], modes: 1 } },
+  });
+  const { page } = model;
+  await model.command('results');
+  await page.waitForFunction(() => {
+    const said = document.querySelector('[aria-label="Is it right?"]')?.textContent ?? '';
+    return [
+      /Second order: the largest movement is 1\.\d+ times that of the first/,
+      /Slack: “down”/,
+      /Every member that is not slack carries something/,
+    ].every((words) => words.test(said));
+  });
+  await model.act('Buckling 1 of W');
+  await page.waitForFunction(() => /right swings between them/.test(document.body.innerText));
+});

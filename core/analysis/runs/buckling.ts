@@ -55,7 +55,15 @@ export class Buckling implements Run {
       sets?.close();
       giveBackKernels(kernels);
     }
-    return { status, notices: said, mechanisms, solution: { ...solution, outcomes, responses } };
+    const { slack, lifted } = solution;
+    // A shape is one of what acts in its case or sum.
+    const ofEach = <T>(list: readonly T[] | undefined): readonly T[] | undefined => list && outcomes.map((one) => list[one.of!]!);
+    return {
+      status,
+      notices: said,
+      mechanisms,
+      solution: { ...solution, outcomes, responses, ...(slack && { slack: ofEach(slack)!, lifted: ofEach(lifted)! }) },
+    };
   }
 
   handOver(): void {

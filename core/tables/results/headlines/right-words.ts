@@ -15,10 +15,10 @@ export const right = {
     ];
     return said.filter(Boolean).join(' ');
   },
-  displaced: (times: number | undefined, now: string, before: string): string =>
+  displaced: (what: 'moment' | 'movement', times: number | undefined, now: string, before: string): string =>
     times === undefined
-      ? `Second order: the largest moment is ${now}, and ${before} in the first.`
-      : `Second order: the largest moment is ${Number(times.toPrecision(3))} times that of the first (${now} to ${before}).`,
+      ? `Second order: the largest ${what} is ${now}, and ${before} in the first.`
+      : `Second order: the largest ${what} is ${Number(times.toPrecision(3))} times that of the first (${now} to ${before}).`,
   leans: (sway: number | undefined, bow: number | undefined): string => {
     const said = [sway && `the structure leans by 1/${sway}`, bow && `members in compression bow by L/${bow}`]
       .filter(Boolean)
@@ -50,6 +50,7 @@ export const right = {
   otherAxis: (name: string, there: string, here: string): string =>
     `The ${name} is larger, ${there}, than what is drawn, ${here}.`,
   allCarry: 'Every member carries something.',
+  othersCarry: 'Every member that is not slack carries something.',
   idle: (count: number, names: string): string =>
     `${counted(count, 'member')} ${count === 1 ? 'carries' : 'carry'} nothing: ${names}.`,
   atNode: (node: string): string => `at node ${node}`,

@@ -90,18 +90,22 @@ const MUCH = 1.5;
 function displaced({ model, solution, outcome, display }: Asked): Judgement | undefined {
   const leans = solution.displaced?.[outcome];
   if (!leans || !solution.firstOrder || model.members.length > MOST_MEMBERS) return undefined;
-  const now = largestMoment(solution, outcome);
-  const before = largestMoment({ ...solution, outcomes: solution.firstOrder }, outcome);
+  const first = { ...solution, outcomes: solution.firstOrder };
+  const moments = [solution, first].map((one) => largestMoment(one, outcome)) as [number, number];
+  // Bars alone have none.
+  const isBent = Math.max(...moments) > NOTHING * sizesOf(solution, outcome).couple;
+  const moved = (one: Solution): number => largestMovement(one, outcome)?.size ?? 0;
+  const [now, before] = isBent ? moments : [moved(solution), moved(first)];
   const size = Math.hypot(...leans.sway);
   const imperfect = WORDS.leans(
     size === 0 ? undefined : Math.round(1 / size),
     leans.bow === 0 ? undefined : Math.round(1 / leans.bow),
   );
-  const shown = (value: number): string => showQuantity(value, display.moment);
+  const shown = (value: number): string => showQuantity(value, isBent ? display.moment : display.deflection);
   const times = before === 0 ? undefined : now / before;
   return judged(
     'displaced',
-    WORDS.displaced(times, shown(now), shown(before)) + imperfect,
+    WORDS.displaced(isBent ? 'moment' : 'movement', times, shown(now), shown(before)) + imperfect,
     times !== undefined && times > MUCH ? 'to be looked at' : 'well',
   );
 }
@@ -280,7 +284,10 @@ function idle({ model, solution, outcome }: Omit<Asked, 'drawn'>): Judgement | u
   const sizes = sizesOf(solution, outcome);
   if (sizes.force === 0) return undefined;
   const forces = lineQuantities.filter((quantity) => !isDisplacement(quantity));
+  // What is slack is told as such.
+  const slack = new Set(solution.slack?.[outcome]);
   const names = model.members.flatMap(({ id }, m) => {
+    if (slack.has(m)) return [];
     const diagram = diagramOf(solution, outcome, m);
     const carries = forces.some((quantity) => {
       const { high, low } = reachIn(diagram, quantity);
@@ -289,7 +296,7 @@ function idle({ model, solution, outcome }: Omit<Asked, 'drawn'>): Judgement | u
     });
     return carries ? [] : [id];
   });
-  if (names.length === 0) return judged('idle', WORDS.allCarry, 'well');
+  if (names.length === 0) return judged('idle', slack.size > 0 ? WORDS.othersCarry : WORDS.allCarry, 'well');
   const some = names.slice(0, NAMED).join(', ');
   return judged('idle', WORDS.idle(names.length, names.length > NAMED ? `${some} …` : some), 'to be looked at');
 }
