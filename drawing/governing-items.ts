@@ -1,7 +1,6 @@
 import { joined, type Stretch } from '@rigid-beam/core/results/envelope';
 import { isReadByPlace } from '@rigid-beam/core/results/read';
 import { quantityExtremes } from '@rigid-beam/core/results/read-quantity';
-import { isLine } from '@rigid-beam/core/results/quantities';
 import type { Model } from '@rigid-beam/core/model/model';
 import { drawnSide, standsOn, type DrawnQuantity } from './diagram-items';
 import { verticesFor, VERTEX, type Ink, type Item, type Label } from './display-list';
@@ -26,11 +25,11 @@ interface Part extends Stretch {
 
 /**
  * Of an envelope, along each member a stripe on the side of the greatest and one on that of the least values: who governs there, cut
- * exactly where another takes over. Neighbours of the same name say it once. Nothing of what is derived, and where trains travel.
+ * exactly where another takes over. Neighbours of the same name say it once. Nothing of what is derived otherwise than as a sum, and where trains travel.
  */
 export function governingItems(model: Model, drawn: DrawnQuantity, members: readonly DrawnMember[], view: View): Item[] {
   const { solution, outcome, quantity } = drawn;
-  if (!isLine(quantity) || isReadByPlace(solution, outcome)) return [];
+  if (isReadByPlace(solution, outcome)) return [];
   const parts = members.flatMap((member) => {
     const own = quantityExtremes(solution, outcome, member.index, quantity);
     // Where there is nothing, nothing governs.

@@ -5,7 +5,10 @@ import { pin, roller, sketch, solved } from '../test/build';
 import { randomFrame } from '../test/random-frame';
 import { governing } from './envelope';
 import { extremes } from './extremes';
+import { ofMembers } from './of-member';
+import type { Quantity } from './quantities';
 import { valueAt } from './read';
+import { governedAs, quantityExtremes, rangeAt } from './read-quantity';
 
 const L = 8;
 
@@ -73,17 +76,23 @@ describe('envelopes', () => {
           combinations: factors.map(([Q, R], i) => ({ id: `U${i}`, type: 'sum' as const, factors: { Q, R } })),
         });
         const parts = factors.map((_, i) => 2 + i);
-        for (const quantity of ['N', 'Vy', 'Mz', 'v'] as const) {
-          const most = parts.flatMap((part) => frame.members.map((_, m) => extremes(solution, part, m, quantity)));
+        const read = (of: number, m: number, quantity: Quantity, x: number): number => rangeAt(solution, of, m, quantity, x)!.max;
+        for (const quantity of ['N', 'Vy', 'Mz', 'v', 'uX', 'uY'] as const) {
+          const most = parts.flatMap((part) => frame.members.map((_, m) => quantityExtremes(solution, part, m, quantity)!));
           const rounding = 1e-8 * Math.max(...most.flatMap(({ max, min }) => [max.value, -min.value])) + 1e-12;
           for (let m = 0; m < frame.members.length; m++)
             for (const side of [1, -1] as const)
-              for (const { from, to, outcome } of governing(solution, parts, m, quantity, side))
+              for (const { from, to, outcome } of governing(
+                solution,
+                parts,
+                m,
+                governedAs(quantity, ofMembers(solution)[m]!)!,
+                side,
+              ))
                 for (const part of [0.01, 0.3, 0.5, 0.77, 0.99]) {
                   const x = from + part * (to - from);
-                  const mine = side * valueAt(solution, outcome, m, quantity, x);
-                  for (const other of parts)
-                    expect(side * valueAt(solution, other, m, quantity, x)).toBeLessThanOrEqual(mine + rounding);
+                  const mine = side * read(outcome, m, quantity, x);
+                  for (const other of parts) expect(side * read(other, m, quantity, x)).toBeLessThanOrEqual(mine + rounding);
                 }
         }
       }),

@@ -1,6 +1,7 @@
 import { countingCases } from '../combinations/counting-cases';
 import { once } from '../once';
 import { COINCIDENT } from './breakpoints';
+import type { Sum } from './derived/derived';
 import { blockOf, weightsOf } from './envelope-block';
 import { addShifted, evaluate, isNowherePositive, signChanges, writeBernstein } from './polynomial';
 import { degreeOf, isStored, offsetOf, type LineQuantity } from './quantities';
@@ -14,35 +15,38 @@ export interface Stretch {
 }
 
 /**
- * Which of the `parts` (indices of cases and sums) gives the largest (`side` = 1) or smallest (−1) value along member m, cut
+ * Which of the `parts` (indices of cases and sums) gives the largest (`side` = 1) or smallest (−1) value of a quantity, or of a sum of some, along member m, cut
  * exactly where the polynomials cross. A stretch never reaches over a place where one of them has a cut.
  */
 export function governing(
   solution: Solution,
   parts: readonly number[],
   m: number,
-  quantity: LineQuantity,
+  quantity: LineQuantity | Sum,
   side: 1 | -1,
 ): Stretch[] {
   const { solved, sums } = inTheRunning(parts, solution);
   const { from, to, width, cases } = piecesOf(solved, solution, m);
   const slack = COINCIDENT * solution.structure.lengths[m]!;
-  const degree = degreeOf(quantity);
+  const terms = (typeof quantity === 'string' ? [[quantity, 1] as const] : quantity).filter(([one]) => isStored(width, one));
+  const isHeld = terms.length > 0;
+  const isPlain = terms.length === 1 && terms[0]![1] === 1;
+  const degree = Math.max(0, ...terms.map(([one]) => degreeOf(one)));
   const size = degree + 1;
   const bounds = new Float64Array(size * cases.length);
   const stretches: Stretch[] = [];
   for (let piece = 0; piece < from.length; piece++) {
     const length = to[piece]! - from[piece]!;
-    const at = width * piece + offsetOf(quantity);
-    const isHeld = isStored(width, quantity);
-    if (isHeld) cases.forEach((coefficients, c) => writeBernstein({ coefficients, at, degree }, length, bounds, size * c));
+    const at = isPlain ? width * piece + offsetOf(terms[0]![0]) : 0;
+    const own = isPlain ? cases : cases.map((coefficients) => summed(coefficients, width * piece, terms, size));
+    if (isHeld) own.forEach((coefficients, c) => writeBernstein({ coefficients, at, degree }, length, bounds, size * c));
     // What certainly lies under another all along is out of the running; the polynomials of the others are made.
     const left = isHeld ? notUnder(sums, bounds, size, side) : [0];
     const polynomials = left.map((part) => {
       const polynomial = new Float64Array(size);
       if (isHeld)
         for (let i = sums.first[part]!; i < sums.first[part + 1]!; i++) {
-          const [coefficients, factor] = [cases[sums.solved[i]!]!, side * sums.factors[i]!];
+          const [coefficients, factor] = [own[sums.solved[i]!]!, side * sums.factors[i]!];
           for (let k = 0; k < size; k++) polynomial[k]! += factor * coefficients[at + k]!;
         }
       return polynomial;
@@ -51,6 +55,14 @@ export function governing(
       stretches.push({ from: from[piece]! + one.from, to: from[piece]! + one.to, outcome: parts[left[by]!]! });
   }
   return stretches;
+}
+
+/** The polynomial of a sum of quantities on the piece whose numbers begin at a place. */
+function summed(coefficients: Float64Array, at: number, terms: Sum, size: number): Float64Array {
+  const sum = new Float64Array(size);
+  for (const [quantity, factor] of terms)
+    for (let k = degreeOf(quantity); k >= 0; k--) sum[k]! += factor * coefficients[at + offsetOf(quantity) + k]!;
+  return sum;
 }
 
 /**

@@ -1,12 +1,12 @@
 import { isByPlace, isRange } from '../combinations/outcome';
-import { pieceFrom, sourcesFrom, type Derived, type OfMember, type Sources } from './derived/derived';
+import { pieceFrom, sourcesFrom, type Derived, type OfMember, type Sources, type Sum } from './derived/derived';
 import { curvePoints, type CurvePoint, type Range } from './curve-points';
 import { diagramOf, type Diagram } from './diagram';
 import { governing, joined, type Stretch } from './envelope';
 import type { Extremes } from './extreme';
 import { enclosing, extremesIn } from './extremes';
 import type { Governed } from './nodal-range';
-import { isLine, quantityTable, type Quantity } from './quantities';
+import { isLine, quantityTable, type LineQuantity, type Quantity } from './quantities';
 import { extremesRead } from './envelope-reading';
 import { AT_ENDS, BESIDE, partsOf, pieceOf, valueIn } from './read';
 import { ofMembers } from './of-member';
@@ -23,7 +23,7 @@ export interface MemberReader {
   /** Exact, as `extremes`; undefined where the quantity is not known. */
   readonly extremes: (quantity: Quantity) => Extremes | undefined;
   /**
-   * The parts of the member on which one outcome of an envelope governs, for the greatest or the least value: exact. Undefined of what is derived, and where
+   * The parts of the member on which one outcome of an envelope governs, for the greatest or the least value: exact. Undefined of what is derived otherwise than as a sum, and where
    * trains travel or the ground moves.
    */
   readonly governed: (quantity: Quantity, side: 'max' | 'min') => readonly Stretch[] | undefined;
@@ -57,14 +57,22 @@ export function memberReader(solution: Solution, outcome: number, m: number): Me
       return curves.length === 1 ? curves[0] : enclosed(curves, (x) => at(quantity, x)!, solution.structure.lengths[m]!);
     },
     governed: (quantity, side) => {
-      if (!isLine(quantity) || all.some((part) => isByPlace(solution.outcomes[part]!))) return undefined;
-      return joined(governing(solution, all, m, quantity, side === 'max' ? 1 : -1));
+      const of = governedAs(quantity, member);
+      if (!of || all.some((part) => isByPlace(solution.outcomes[part]!))) return undefined;
+      return joined(governing(solution, all, m, of, side === 'max' ? 1 : -1));
     },
     extremes: (quantity) => {
       const found = readersOfParts().map(({ extremes }) => extremes(quantity));
       return found.every((one) => one !== undefined) ? enclosing(found) : undefined;
     },
   };
+}
+
+/** As what it is told who governs it: a quantity that is stored, or a sum of some; undefined of what is derived otherwise. */
+export function governedAs(quantity: Quantity, member: OfMember): LineQuantity | Sum | undefined {
+  if (isLine(quantity)) return quantity;
+  const derived = quantityTable[quantity].derived!;
+  return 'terms' in derived ? derived.terms(member) : undefined;
 }
 
 /** A part of an envelope: of one value, whose diagrams are there, or of a range at each place. */
