@@ -1,10 +1,12 @@
 import { once } from '../once';
-import { prepare } from '../analysis/prepare';
+import { prepare, type Prepared } from '../analysis/prepare';
 import { actingCases, isRange } from '../combinations/outcome';
 import { oneSidedIn } from '../model/loads/one-sided';
 import type { Model } from '../model/model';
-import type { Solution } from '../results/results';
+import type { Solution, StructuralResponse } from '../results/results';
 import { responseOf } from '../results/sums';
+import type { Acting } from './acting';
+import { holdingIn } from './letting-go';
 import { words as WORDS } from './words';
 import { partOf } from './part';
 import { followingIn, worked, type Worked } from './worked';
@@ -19,16 +21,33 @@ export function workingsIn(model: Model, solution: Solution, id: string, chosen:
   const isLarge = model.members.length > MOST_WORKED;
   if (isLarge && chosen.length === 0) return WORDS.large(model.members.length, MOST_WORKED);
   if (isLarge && model.analysis?.axialDeformation === false) return WORDS.partOfKept;
-  if (oneSidedIn(model).length > 0) return WORDS.oneWay;
   const outcomes = solution.firstOrder ?? solution.outcomes;
   const of = outcomes.findIndex((one) => one.id === id);
   const one = outcomes[of];
   if (!one) return WORDS.noCase(id, outcomes.filter((other) => !isRange(other)).map((other) => other.id).join(', ')); // oxfmt-ignore
   const response = responseOf({ ...solution, outcomes }, of);
   if (one.kind === 'shape' || !response) return WORDS.noOne(id);
-  const prepared = preparedOf(model);
-  const acting = actingCases(one);
-  if (isLarge) {
+  const whole = preparedOf(model);
+  const { prepared, acting, ...gone } =
+    oneSidedIn(model).length > 0 ? holdingIn(model, whole, actingCases(one)) : { prepared: whole, acting: actingCases(one) };
+  const found = workedIn({ prepared, acting, response }, isLarge ? chosen : undefined);
+  if (typeof found === 'string' || !('slack' in gone)) return found;
+  const { names } = whole.structure;
+  return {
+    ...found,
+    gone: { members: gone.slack.map((m) => names.members[m]!), supports: gone.lifted.map(({ node }) => names.nodes[node]!) },
+  };
+}
+
+interface Asked {
+  readonly prepared: Prepared;
+  readonly acting: Acting;
+  readonly response: StructuralResponse;
+}
+
+/** Of the whole structure, or of chosen members. */
+function workedIn({ prepared, acting, response }: Asked, chosen: readonly string[] | undefined): Worked | string {
+  if (chosen) {
     const { structure, loose } = prepared;
     const ids = new Set(chosen);
     const some = structure.names.members.flatMap((name, m) => (ids.has(name) ? [m] : []));

@@ -11,7 +11,17 @@ import {
 import { holdsLength } from './following';
 
 /** The formula by which fixed-end actions are found: closed ones, or by the shapes that a member takes as its ends move, along a stretch and at a point; or by what its ends move beside the numbered freedoms. */
-export type FixedEndFormula = 'uniform' | 'linear' | 'stretch' | 'force' | 'couple' | 'axial' | 'point' | 'strain' | 'follows';
+export type FixedEndFormula =
+  | 'uniform'
+  | 'linear'
+  | 'stretch'
+  | 'force'
+  | 'couple'
+  | 'axial'
+  | 'point'
+  | 'strain'
+  | 'follows'
+  | 'slack';
 
 /** A load on a member along or about one of its axes, and what the ends feel of it when they are held: 12 actions on the member, local axes. */
 export interface FixedEnds {
@@ -73,7 +83,14 @@ export function fixedEndsOf(s: Structure, m: number, loadCase: number): readonly
     [actions[4], actions[10]] = [-my, my];
     found.push({ formula: 'strain', axis: 0, a: 0, b: L, at: row[0]!, to: row[1]! !== 0 ? row[1]! : row[2]!, actions });
   });
-  return found;
+  return s.stiffnesses[STIFFNESS_WIDTH * m] === 0 ? found.map(halved) : found;
+}
+
+/** What acts along a slack member goes to both ends alike, so that its mean axial force is none. */
+function halved(one: FixedEnds): FixedEnds {
+  if (one.axis !== 0 || one.formula === 'strain') return one;
+  const half = (one.actions[0]! + one.actions[6]!) / 2;
+  return { ...one, formula: 'slack', actions: one.actions.map((action, i) => (i % 6 === 0 ? half : action)) };
 }
 
 function rowsOf(

@@ -156,7 +156,6 @@ describe('of chosen members', () => {
 describe('there are none', () => {
   test.each([
     ['of a case that is not there', { ...rail() }, 'R', 'There is no case and no sum “R”. Choose one of Q'],
-    ['of members that act one way', { ...rail(), members: [['a', '1', '2', { behaviour: 'tensionOnly' }], ['b', '2', '3'], ['c', '3', '4']] } as Sketch, 'Q', 'act one way'], // oxfmt-ignore
     ['of many members', { nodes: Array.from({ length: 110 }, (_, i) => [String(i), i, 0] as const), members: Array.from({ length: 109 }, (_, i) => [`m${i}`, String(i), String(i + 1)] as const), supports: [clamp('0')] } as Sketch, 'Q', 'up to 100 members, and this model has 109'], // oxfmt-ignore
   ])('%s', (_, of, id, words) => expect(workingsOf(sketch(of), id)).toContain(words));
   test('of a structure that can move: its notices', () => {

@@ -81,7 +81,15 @@ export const words = {
     `${chosen} with all ${members} members that meet at their nodes. Where these lead away, the movements are given as the analysis of the whole found them.`,
   noCase: (id: string, cases: string): string => `There is no case and no sum “${id}”. Choose one of ${cases}`,
   noOne: (id: string): string => `${id} is no sum of loads: choose a case or a sum of cases`,
-  oneWay: 'Members or supports that act one way are sought set by set: there are no workings of that. Let them act both ways',
+  gone: (members: readonly string[], supports: readonly string[]): string => {
+    const what = [
+      members.length > 0 ? `slack: ${members.join(', ')}` : '',
+      supports.length > 0 ? `lifted off: the support at ${[...new Set(supports)].join(', ')}` : '',
+    ].filter(Boolean);
+    return what.length === 0
+      ? 'All that acts one way holds here, as if it held both ways.'
+      : `Of what acts one way the analysis has found ${what.join('; ')}. That has no stiffness here, and what holds does so as if it held both ways.`;
+  },
 };
 
 const formula = (tex: string, plain: string): Formula => ({ tex, plain });
@@ -104,6 +112,7 @@ export const fixedEndFormulas: Readonly<Record<FixedEndFormula, Formula>> = {
   ),
   axial: formula('N_1 = -\\tfrac{F b}{L},\\quad N_2 = -\\tfrac{F a}{L}', 'N₁ = −Fb/L, N₂ = −Fa/L, and so a torque'),
   point: formula('f = -N(a)^{\\mathsf T} F', 'f = −N(a)ᵀ·F'),
+  slack: formula('N_1 = N_2 = -\\tfrac{1}{2}\\sum p', 'N₁ = N₂ = −½·Σp along a slack member'),
   follows: formula('f = k\\,\\bar d', 'f = k·d̄, d̄ as its ends move beside the numbered freedoms'),
   strain: formula('N = \\pm EA\\,\\varepsilon_0,\\quad M = \\pm EI\\,\\kappa_0', 'N = ±EA·ε₀, M = ±EI·κ₀'),
 };

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { prepare } from '../analysis/prepare';
 import { solve } from '../analysis/session';
 import { actingCases } from '../combinations/outcome';
-import type { Model } from '../model/model';
+import type { Model, Support } from '../model/model';
 import { responseOf } from '../results/sums';
 import { randomFrame } from '../test/random-frame';
 import { underAnyLoad } from '../test/random-loads';
@@ -12,7 +12,8 @@ import { readEffect } from '../influence/read-effect';
 import { checkModel } from '../model/check';
 import { displayOf } from '../quantities/display';
 import { valueAt } from '../results/read';
-import { clamp, sketch } from '../test/build';
+import { clamp, pin, sketch, type Sketch } from '../test/build';
+import { crossed } from '../test/closed-forms/one-sided';
 import { workingsIn } from './ask';
 import { chainOf } from './chain';
 import { sheetFreedoms } from './follow-words';
@@ -79,6 +80,39 @@ test('an end that slides along a member that keeps its length hands on what acts
   expect(workingsText(workingsStepsOf(found, displayOf(model)))).toMatch(/an end slides along it/);
   const sprung = frame(5e6);
   expect(workingsIn(sprung, solve(sprung).solution!, 'Q')).toMatch(/sprung along a member that keeps its length/);
+}); // oxfmt-ignore
+
+test('what acts one way and has let go is left out, and told: slack ties, a foot that lifts, a gap that closes or stays open', () => {
+  const tie = { behaviour: 'tensionOnly' } as const;
+  const foot = (gap: number): Support => ({ node: '3', uy: 'fixed', oneWay: { uy: 'positive' }, ...(gap > 0 && { gaps: { uy: gap } }) });
+  const models: readonly (readonly [Sketch, gone: RegExp])[] = [
+    [crossed(9e3), /slack: down\./],
+    [
+      {
+        nodes: [['1', 0, 0], ['2', 0, 4], ['3', 5, 4], ['4', 5, 0]],
+        members: [['a', '1', '2'], ['b', '2', '3'], ['c', '4', '3'], ['up', '1', '3', tie], ['down', '2', '4', tie]],
+        supports: [clamp('1'), pin('4')],
+        loads: [{ type: 'node', node: '2', fx: 9e3 }, { type: 'line', member: 'down', axes: 'global', from: { wy: -100 }, to: { wy: -300 } }, { type: 'thermal', member: 'down', uniform: 20 }],
+      },
+      /slack: down\./,
+    ],
+    ...([[-12e3, 0], [12e3, 0], [12e3, 1e-4], [12e3, 3]] as const).map(([wy, gap]): readonly [Sketch, RegExp] => [
+      {
+        nodes: [['1', 0, 0], ['2', 5, 0], ['3', 10, 0]],
+        members: [['a', '1', '2'], ['b', '2', '3']],
+        supports: [pin('1'), { node: '2', uy: 'fixed' }, foot(gap)],
+        loads: [{ type: 'line', member: 'b', from: { wy: -wy }, to: { wy: -wy } }, { type: 'line', member: 'a', from: { wy: -1e3 }, to: { wy: -1e3 } }],
+      },
+      wy < 0 || gap === 3 ? /lifted off: the support at 3\./ : /All that acts one way holds here/,
+    ]),
+  ];
+  for (const [of, gone] of models) {
+    const model = sketch(of);
+    const found = workingsIn(model, solve(model).solution!, 'Q');
+    if (typeof found === 'string') throw new Error(found);
+    expect(Math.max(...Object.values(found.differs))).toBeLessThan(1e-9);
+    expect(workingsText(workingsStepsOf(found, displayOf(model)))).toMatch(gone);
+  }
 }); // oxfmt-ignore
 
 test('chosen members of any frame, cut out with all that meets in them, multiply out to the same', () => {

@@ -52,6 +52,8 @@ export interface Worked {
   readonly part?: Pick<WorkedPart, 'nodes' | 'isOuter' | 'chosen'>;
   /** Where members keep their lengths. */
   readonly following?: Following;
+  /** Where some act one way: members that are slack and nodes whose supports are lifted off, by their ids; they are not in it. */
+  readonly gone?: { readonly members: readonly string[]; readonly supports: readonly string[] };
   /** Of supports, held and sprung; by freedom, 0 where there is none. */
   readonly reactions: readonly number[];
   /** What the solver found differently at most, beside the largest of its kind. */
