@@ -57,7 +57,6 @@ function workedIn({ prepared, acting, response }: Asked, chosen: readonly string
     return worked({ structure: part.structure, loose: part.loose, part }, part.acting, part.response) ?? WORDS.unheld;
   }
   const following = followingIn(prepared.structure, prepared.loose, acting);
-  if (following === 'sprung end') return WORDS.sprungEnd;
   if (following === 'sprung') return WORDS.followsSprung;
   return worked(prepared, acting, response) ?? WORDS.unheld;
 }

@@ -8,7 +8,7 @@ import {
   type MemberLoadTable,
   type Structure,
 } from '../stiffness/structure';
-import { holdsLength } from './following';
+import { betweenJoints, holdsLength } from './following';
 
 /** The formula by which fixed-end actions are found: closed ones, or by the shapes that a member takes as its ends move, along a stretch and at a point; or by what its ends move beside the numbered freedoms. */
 export type FixedEndFormula =
@@ -21,7 +21,7 @@ export type FixedEndFormula =
   | 'point'
   | 'strain'
   | 'follows'
-  | 'slack';
+  | 'shared';
 
 /** A load on a member along or about one of its axes, and what the ends feel of it when they are held: 12 actions on the member, local axes. */
 export interface FixedEnds {
@@ -51,6 +51,7 @@ export function fixedEndsOf(s: Structure, m: number, loadCase: number): readonly
   const found: FixedEnds[] = [];
   const L = s.lengths[m]!;
   const bend = bendingOf(s, m);
+  const joints = betweenJoints(s, m);
   rowsOf(s.lineLoads, m, loadCase, LINE_WIDTH, (row) => {
     const [a, b] = [row[0]!, row[1]!];
     for (let axis = 0; axis < 3; axis++) {
@@ -74,7 +75,7 @@ export function fixedEndsOf(s: Structure, m: number, loadCase: number): readonly
   rowsOf(s.strains, m, loadCase, STRAIN_WIDTH, (row) => {
     const actions = new Array<number>(N).fill(0);
     // The length of a member that keeps it is imposed instead.
-    const axial = holdsLength(s, m) ? 0 : s.stiffnesses[STIFFNESS_WIDTH * m]! * row[0]!;
+    const axial = joints ? joints.stiffness * L * row[0]! : holdsLength(s, m) ? 0 : s.stiffnesses[STIFFNESS_WIDTH * m]! * row[0]!;
     const mz = bend[BEND_EI]! * row[1]! + bend[BEND_EI + 1]! * row[2]!;
     const my = bend[BEND_EI + 1]! * row[1]! + bend[BEND_EI + 2]! * row[2]!;
     actions[0] = axial;
@@ -83,14 +84,16 @@ export function fixedEndsOf(s: Structure, m: number, loadCase: number): readonly
     [actions[4], actions[10]] = [-my, my];
     found.push({ formula: 'strain', axis: 0, a: 0, b: L, at: row[0]!, to: row[1]! !== 0 ? row[1]! : row[2]!, actions });
   });
-  return s.stiffnesses[STIFFNESS_WIDTH * m] === 0 ? found.map(halved) : found;
+  const atStart = joints?.atStart ?? (s.stiffnesses[STIFFNESS_WIDTH * m] === 0 ? 0.5 : undefined);
+  return atStart === undefined ? found : found.map((one) => dealt(one, atStart));
 }
 
-/** What acts along a slack member goes to both ends alike, so that its mean axial force is none. */
-function halved(one: FixedEnds): FixedEnds {
+/** What acts along a member that its EA does not deal out: of a slack one its ends take half each, so that its mean axial force is none. */
+function dealt(one: FixedEnds, atStart: number): FixedEnds {
   if (one.axis !== 0 || one.formula === 'strain') return one;
-  const half = (one.actions[0]! + one.actions[6]!) / 2;
-  return { ...one, formula: 'slack', actions: one.actions.map((action, i) => (i % 6 === 0 ? half : action)) };
+  const whole = one.actions[0]! + one.actions[6]!;
+  const [start, end] = [atStart * whole, (1 - atStart) * whole];
+  return { ...one, formula: 'shared', actions: one.actions.map((action, i) => (i === 0 ? start : i === 6 ? end : action)) };
 }
 
 function rowsOf(

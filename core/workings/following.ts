@@ -23,19 +23,34 @@ export interface Following {
   readonly telling: readonly number[];
 }
 
-/** Why there are no workings: an end is sprung along a member, or sprung freedoms alone would have to follow. */
-export type NotFollowed = 'sprung end' | 'sprung';
+/** Why there are no workings: sprung freedoms alone would have to follow. */
+export type NotFollowed = 'sprung';
 
-/** Stiffness of the joints along member m at its start and its end, N/m. */
-const alongAt = ({ releases }: Structure, m: number): readonly number[] =>
-  [0, FREEDOMS].map((e) => releases[2 * FREEDOMS * m + e]!);
+/** Stiffness of the joints along member m at its start and its end, N/m: 0 where an end slides, Infinity where it is fixed. */
+const alongAt = ({ releases }: Structure, m: number): readonly [number, number] => [
+  releases[2 * FREEDOMS * m]!,
+  releases[2 * FREEDOMS * m + FREEDOMS]!,
+];
 
-/**
- * Whether member m holds its nodes at its length. One that keeps its length does not where an end slides freely along it: what acts along it
- * goes to its other end whatever its EA.
- */
+/** Whether member m holds its nodes at its length: one that keeps its length does not where an end slides or is sprung along it. */
 export const holdsLength = (s: Structure, m: number): boolean =>
-  s.keepsLength[m] !== CHANGES_LENGTH && !alongAt(s, m).includes(0);
+  s.keepsLength[m] !== CHANGES_LENGTH && alongAt(s, m).every((spring) => spring === Infinity);
+
+/** How a member that keeps its length is held between joints along it. */
+export interface BetweenJoints {
+  /** Of both joints one behind the other, N/m: what the member resists along its axis. */
+  readonly stiffness: number;
+  /** The part of what acts along it that its start takes; its end takes the rest. */
+  readonly atStart: number;
+}
+
+/** Undefined of a member that changes its length, or holds it. */
+export function betweenJoints(s: Structure, m: number): BetweenJoints | undefined {
+  if (s.keepsLength[m] === CHANGES_LENGTH || holdsLength(s, m)) return undefined;
+  const [start, end] = alongAt(s, m);
+  const stiffness = start === 0 || end === 0 ? 0 : 1 / (1 / start + 1 / end);
+  return { stiffness, atStart: end === Infinity ? 0 : start === Infinity ? 1 : start / (start + end) };
+}
 
 const NOTHING = 1e-10;
 
@@ -59,7 +74,6 @@ export function followingOf(
   isFree: (freedom: number) => boolean,
 ): Following | NotFollowed {
   const kept = [...s.keepsLength.keys()].filter((m) => holdsLength(s, m));
-  if (kept.some((m) => alongAt(s, m).some((spring) => spring !== Infinity))) return 'sprung end';
   const lengths = kept.map((member): LengthKept => ({
     member,
     shares: lengthening(member).filter(([, factor]) => Math.abs(factor) > NOTHING),

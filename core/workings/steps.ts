@@ -2,7 +2,7 @@ import { axisKeys, structureAxis } from '../quantities/axis-names';
 import type { DisplayUnits } from '../quantities/display';
 import { digitsOfShare, showNumber } from '../quantities/show';
 import { symbolOf } from '../results/quantities';
-import { CHANGES_LENGTH, FREEDOMS, isPlane, STIFFNESS_WIDTH } from '../stiffness/structure';
+import { FREEDOMS, isPlane, STIFFNESS_WIDTH } from '../stiffness/structure';
 import type { Formula, WorkingsBlock, WorkingsStep, WorkingsStepId } from './blocks';
 import { momentBlocks, trussBlocks } from './classic-steps';
 import type { Dense } from './matrix';
@@ -14,6 +14,7 @@ import { Scaled, type Sensed } from './scaled';
 import { WORKINGS_DIGITS } from './units';
 import { contributionsTo, type Worked } from './worked';
 import type { WorkedMember } from './worked-member';
+import { betweenJoints } from './following';
 import { followWords, isHeldStill } from './follow-words';
 import { classic as CLASSIC, fixedEndFormulas, formulas, steps as TITLES, words as WORDS } from './words';
 
@@ -174,13 +175,11 @@ class Told extends Scaled {
           0,
       ),
     );
+    const joints = betweenJoints(s, one.index);
     return [
       this.about(one),
-      ...(one.kept !== undefined
-        ? [text(WORDS.withoutAxial)]
-        : s.keepsLength[one.index] !== CHANGES_LENGTH
-          ? [text(WORDS.slides)]
-          : []),
+      ...(one.kept !== undefined ? [text(WORDS.withoutAxial)] : []),
+      ...(joints ? [text(WORDS.betweenJoints(showNumber(this.scaled(joints.stiffness, 1, -1), WORKINGS_DIGITS)))] : []),
       formula(
         !isPlane(s) && s.stiffnesses[o + 4] !== 0
           ? formulas.coupled

@@ -40,10 +40,8 @@ export const words = {
   balance: 'Along the freedoms that follow, what the nodes lack of balance is borne by the axial forces.',
   sharing: 'Some members hold each other lengthwise: they share by their areas (the least Σ N²·L/EA).',
   keptForce: 'N',
-  slides:
-    'The member keeps its length, and an end slides along it: what acts along it goes to the other end, whatever its EA. With EA it says only how far the end slides.',
-  sprungEnd:
-    'An end is sprung along a member that keeps its length: there are no workings of that. Count axial deformation, or fix it',
+  betweenJoints: (stiffness: string): string =>
+    `The member keeps its length between joints that give way along it: along its axis it is as stiff as these, ${stiffness}, and they take what acts along it as they are stiff.`,
   followsSprung:
     'Members that keep their lengths join sprung freedoms alone, of which one would have to follow: there are no workings of that. Count axial deformation',
   member: (id: string, L: string): string => `Member ${id}, L = ${L}`,
@@ -112,7 +110,7 @@ export const fixedEndFormulas: Readonly<Record<FixedEndFormula, Formula>> = {
   ),
   axial: formula('N_1 = -\\tfrac{F b}{L},\\quad N_2 = -\\tfrac{F a}{L}', 'N₁ = −Fb/L, N₂ = −Fa/L, and so a torque'),
   point: formula('f = -N(a)^{\\mathsf T} F', 'f = −N(a)ᵀ·F'),
-  slack: formula('N_1 = N_2 = -\\tfrac{1}{2}\\sum p', 'N₁ = N₂ = −½·Σp along a slack member'),
+  shared: formula('N_1 = -s\\sum p,\\quad N_2 = -(1 - s)\\sum p', 'N₁ = −s·Σp, N₂ = −(1 − s)·Σp, by what holds the ends'),
   follows: formula('f = k\\,\\bar d', 'f = k·d̄, d̄ as its ends move beside the numbered freedoms'),
   strain: formula('N = \\pm EA\\,\\varepsilon_0,\\quad M = \\pm EI\\,\\kappa_0', 'N = ±EA·ε₀, M = ±EI·κ₀'),
 };

@@ -5,7 +5,7 @@ import { FREEDOMS, MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../s
 import { endTransforms } from '../stiffness/transformation';
 import type { Acting } from './acting';
 import { fixedEndsOf, type FixedEnds } from './fixed-ends';
-import { holdsLength } from './following';
+import { betweenJoints, holdsLength } from './following';
 import { sharesOf, type Numbered } from './freedoms';
 import { picked, times, timesVector, transposed, type Dense } from './matrix';
 
@@ -70,8 +70,9 @@ export interface Begun {
 export function stiffnessOf(s: Structure, m: number, id: string, own: readonly number[], all: Numbered): Begun {
   const o = STIFFNESS_WIDTH * m;
   // What keeps its length has no stiffness along it.
-  const EA = holdsLength(s, m) ? 0 : s.stiffnesses[o]!;
   const L = s.lengths[m]!;
+  const joints = betweenJoints(s, m);
+  const EA = joints ? joints.stiffness * L : holdsLength(s, m) ? 0 : s.stiffnesses[o]!;
   const bends = bendingOf(s, m, new Float64Array(BEND_WIDTH));
   const fixed = new Float64Array(N * N);
   memberStiffness({ EA, GJ: s.stiffnesses[o + 1]!, L }, bends, 0, fixed);
@@ -82,7 +83,8 @@ export function stiffnessOf(s: Structure, m: number, id: string, own: readonly n
   let release: Condensed | undefined;
   for (let r = 0; r < N; r++) {
     const spring = s.releases[N * m + r]!;
-    if (spring === Infinity) continue;
+    // Joints along a member that keeps its length are its stiffness already.
+    if (spring === Infinity || (joints && r % FREEDOMS === 0)) continue;
     released[r] = spring;
     left = fixed.slice();
     release = condense(left, released, 0);
