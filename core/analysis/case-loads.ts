@@ -39,20 +39,6 @@ export function caseLoads(
   return kept.map((one, c) => one?.loads ?? { onMembers: ends[c]!, onNodes: onNodes(c), along: along[c]!, applied: applied[c]! });
 }
 
-/** The loads of some cases alone, by case. */
-export function loadsOfSome({ structure, matrices }: System, cuts: readonly Pieces[], some: readonly number[]): CaseLoads[] {
-  const isDue = cuts.map((_, c) => some.includes(c));
-  const ends = memberLoads(structure, matrices.bends, isDue);
-  const along = pieceLoads(structure, cuts, isDue);
-  const applied = appliedLoads(structure, isDue);
-  const found: CaseLoads[] = [];
-  for (const c of some) {
-    const onNodes = nodalLoads(structure, matrices, c, ends[c]!);
-    found[c] = { onMembers: ends[c]!, onNodes, along: along[c]!, applied: applied[c]! };
-  }
-  return found;
-}
-
 /** The cases solved last, and what has changed since. */
 export interface Since {
   readonly solved: SolvedCases;

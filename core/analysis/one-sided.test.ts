@@ -12,6 +12,7 @@ import type { Solution, StructuralResponse } from '../results/results';
 import { pin, sketch, solved } from '../test/build';
 import { crossed } from '../test/closed-forms/one-sided';
 import { Random } from '../test/random';
+import { subsets } from '../test/subsets';
 import { randomFrame } from '../test/random-frame';
 import { randomSpace } from '../test/random-space';
 import { AnalysisSession, solve } from './session';
@@ -108,7 +109,7 @@ describe('members that act one way', () => {
           const ties = model.members.filter(({ behaviour }) => behaviour === 'tensionOnly' || behaviour === 'compressionOnly');
           const { solution } = solve(model);
           const found = responseOf(solution!, 0)!;
-          const fitting = sets(ties).flatMap((slack) => fits(model, slack) ?? []);
+          const fitting = subsets(ties).flatMap((slack) => fits(model, slack) ?? []);
           expect(fitting.length).toBeGreaterThan(0);
           // Members without force are slack or not: the structure is the same.
           for (const one of fitting) expect(differenceOf(found, one)).toBeLessThan(1e-9);
@@ -153,8 +154,8 @@ describe('supports that push one way', () => {
           const { solution } = solve(model);
           const found = responseOf(solution!, 0)!;
           lifted += solution!.lifted![0]!.length;
-          const fitting = sets(added).flatMap((off) =>
-            sets(ties).flatMap((slack) => fits(onSupports(model, off), slack, added, off) ?? []),
+          const fitting = subsets(added).flatMap((off) =>
+            subsets(ties).flatMap((slack) => fits(onSupports(model, off), slack, added, off) ?? []),
           );
           expect(fitting.length).toBeGreaterThan(0);
           for (const one of fitting) expect(differenceOf(found, one)).toBeLessThan(1e-8);
@@ -247,9 +248,6 @@ function withTies(frame: Model, drawn: readonly (readonly [number, number, boole
   });
   return { ...frame, members: [...frame.members, ...ties], cases: frame.cases.map(({ selfWeight: _, ...rest }) => rest) };
 }
-
-const sets = <T>(all: readonly T[]): T[][] =>
-  all.reduce<T[][]>((found, one) => [...found, ...found.map((set) => [...set, one])], [[]]);
 
 /** A model whose supports hold both ways, with the ground under those with a gap behind it, but for those that are off. */
 const onSupports = (model: Model, off: readonly Support[]): Model => ({

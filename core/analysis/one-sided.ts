@@ -91,10 +91,12 @@ export function letGo({ devices, first }: Devices, factors: Float64Array, z: Flo
   for (const i of free) factors[first + i]! += devices[i]!.sense * z[i]!;
 }
 
+type Named = Pick<Devices, 'cases' | 'devices'>;
+
 /** The members and the supports of some devices. */
-export const membersOf = ({ cases, devices }: Devices, some: readonly number[]): readonly number[] =>
+export const membersOf = ({ cases, devices }: Named, some: readonly number[]): readonly number[] =>
   some.flatMap((i) => (cases[i]!.of === 'member' ? [devices[i]!.place] : []));
-export const supportsOf = ({ cases, devices }: Devices, some: readonly number[]): readonly LiftedSupport[] =>
+export const supportsOf = ({ cases, devices }: Named, some: readonly number[]): readonly LiftedSupport[] =>
   some.flatMap((i) => {
     const one = cases[i]!;
     return one.of === 'support' ? [{ node: devices[i]!.place, along: one.along }] : [];
@@ -143,7 +145,7 @@ export function oneSidedOf(
   return { outcomes: found, slack, lifted, notices, stuck };
 }
 
-function devicesOf(cases: readonly OneSidedCase[], structure: Structure): Device[] {
+export function devicesOf(cases: readonly OneSidedCase[], structure: Structure): Device[] {
   const members = new Map(structure.names.members.map((id, m) => [id, m]));
   const nodes = new Map(structure.names.nodes.map((id, i) => [id, i]));
   const stiffness = (m: number): number => structure.stiffnesses[STIFFNESS_WIDTH * m]! / structure.lengths[m]!;

@@ -40,7 +40,7 @@ export function readNamedPhrase(text: string, model: Model, bare: PhraseKind): R
   return { ok: true, phrase: { ...own.phrase, varied } };
 }
 
-export const NOT_KEPT = 'what it says of parameters cannot be kept as an expression: write numbers';
+const NOT_KEPT = 'what it says of parameters cannot be kept as an expression: write numbers';
 
 /** The phrase that says a load of the model, with the expressions that give its numbers. */
 export function namedPhraseOf(load: Load, model: Model): LoadPhrase | undefined {

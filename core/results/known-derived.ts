@@ -1,9 +1,9 @@
 import { MEMBER_FREEDOMS } from '../stiffness/structure';
-import { forces, type Following, type Force, type OfMember } from './derived/derived';
-import { diagramIn, type Block } from './envelope-block';
+import { forces, type Following, type Force } from './derived/derived';
+import { diagramIn } from './envelope-block';
 import type { Extremes } from './extreme';
-import { widened, type KnownExtremes } from './known-extremes';
-import { isStored, lineQuantities, offsetOf, type DerivedQuantity, type LineQuantity } from './quantities';
+import { widened, type KnownIn } from './known-extremes';
+import { isStored, lineQuantities, offsetOf, type DerivedQuantity } from './quantities';
 import { Reach } from './reach';
 import { AT_ENDS } from './read';
 import { derivedExtremes } from './read-quantity';
@@ -22,10 +22,9 @@ export class KnownDerived {
   constructor(
     readonly quantity: DerivedQuantity,
     private readonly derived: Following,
-    private readonly block: Block,
-    private readonly lines: ReadonlyMap<LineQuantity, KnownExtremes>,
-    private readonly members: readonly OfMember[],
+    private readonly within: KnownIn,
   ) {
+    const { block } = within;
     this.offsets = derived.of.map((one) => (isStored(block.width, one) ? offsetOf(one) : -1));
     this.first = derived.of.map((one) => block.lengths.length * lineQuantities.indexOf(one));
     this.felt = derived.of.filter((one) => one in AT_ENDS) as Force[];
@@ -33,13 +32,14 @@ export class KnownDerived {
 
   /** Looks at one more part, whose numbers are the sum at hand. `bounds`: of all stored quantities, member by member. */
   meet(sum: Float64Array, part: number, bounds: Float64Array): void {
-    const { derived, block, offsets, first } = this;
+    const { derived, offsets, first } = this;
+    const { block, lines, members } = this.within;
     const { of } = derived;
     const { felt } = this;
     const piece = { coefficients: sum, N: -1, Vy: -1, Vz: -1, T: -1, My: -1, Mz: -1, u: -1, v: -1, w: -1, length: 0 };
     for (let m = 0; m < block.lengths.length; m++) {
       if (this.isUnknown[m]) continue;
-      const member = this.members[m]!;
+      const member = members[m]!;
       const ends = block.numbers + MEMBER_FREEDOMS * m;
       const known = this.extremes[m];
       if (known) {
@@ -48,7 +48,7 @@ export class KnownDerived {
         for (let i = 0; i < of.length; i++) sizes[of[i]!] = sizeIn(bounds, first[i]! + m);
         if (isKnown(derived.most(sizes, member))) continue;
         for (const source of of) {
-          const { high, low } = this.lines.get(source)!.reachOf(sum, m);
+          const { high, low } = lines.get(source)!.reachOf(sum, m);
           sizes[source] = Math.max(high, -low);
         }
         if (isKnown(derived.most(sizes, member))) continue;

@@ -1,4 +1,5 @@
 import { MEMBER_FREEDOMS } from '../stiffness/structure';
+import type { OfMember } from './derived/derived';
 import { diagramIn, type Block } from './envelope-block';
 import type { Extremes } from './extreme';
 import { extremesIn } from './extremes';
@@ -14,6 +15,13 @@ export const widened = (known: Extremes | undefined, next: Extremes): Extremes =
         min: known.min.value <= next.min.value ? known.min : next.min,
       }
     : next;
+
+/** A block of members, what is known of the stored quantities on it, and what derived ones follow from besides. */
+export interface KnownIn {
+  readonly block: Block;
+  readonly lines: ReadonlyMap<LineQuantity, KnownExtremes>;
+  readonly members: readonly OfMember[];
+}
 
 /** What is known of one stored quantity on the members of a block, while the parts of an envelope pass by. */
 export class KnownExtremes {

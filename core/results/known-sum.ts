@@ -1,7 +1,7 @@
-import type { OfMember, OneSum } from './derived/derived';
-import { diagramIn, type Block } from './envelope-block';
+import type { OneSum } from './derived/derived';
+import { diagramIn } from './envelope-block';
 import type { Extremes } from './extreme';
-import { widened, type KnownExtremes } from './known-extremes';
+import { widened, type KnownIn } from './known-extremes';
 import { degreeOf, isStored, lineQuantities, offsetOf, type DerivedQuantity, type LineQuantity } from './quantities';
 import { Reach, widen } from './reach';
 import { derivedExtremes } from './read-quantity';
@@ -29,10 +29,9 @@ export class KnownSum {
   constructor(
     readonly quantity: DerivedQuantity,
     private readonly derived: OneSum,
-    private readonly block: Block,
-    private readonly lines: ReadonlyMap<LineQuantity, KnownExtremes>,
-    private readonly members: readonly OfMember[],
+    private readonly within: KnownIn,
   ) {
+    const { block, members } = within;
     const count = block.lengths.length;
     this.terms = members.slice(0, count).map((member, m): Terms => {
       const terms = derived.terms(member).filter(([source]) => isStored(block.width, source));
@@ -48,18 +47,19 @@ export class KnownSum {
 
   /** Looks at one more part, whose numbers are the sum at hand. `bounds`: of all stored quantities, member by member. */
   meet(sum: Float64Array, part: number, bounds: Float64Array): void {
+    const { block, members } = this.within;
     for (const m of this.several) {
       const known = this.found[m];
       if (known && this.isWithin(known, this.boundOf(m, bounds))) continue;
       if (known && this.isWithin(known, this.reachOf(m, sum))) continue;
-      this.found[m] = widened(known, derivedExtremes(this.derived, this.members[m]!, diagramIn(this.block, sum, m), part)!);
+      this.found[m] = widened(known, derivedExtremes(this.derived, members[m]!, diagramIn(block, sum, m), part)!);
     }
   }
 
   get extremes(): readonly Extremes[] {
     return this.terms.map(({ sources: [source], factors: [factor = 0] }, m) => {
       if (source === undefined || this.several.includes(m)) return this.found[m]!;
-      const { max, min } = this.lines.get(source)!.extremes[m]!;
+      const { max, min } = this.within.lines.get(source)!.extremes[m]!;
       const times = (one: Extremes['max']): Extremes['max'] => ({ ...one, value: factor * one.value + 0 });
       return factor > 0 ? { max: times(max), min: times(min) } : { max: times(min), min: times(max) };
     });
@@ -88,7 +88,7 @@ export class KnownSum {
   /** The same, hardly farther, by the sums on all pieces. */
   private reachOf(m: number, sum: Float64Array): Reach {
     const { sources, factors, offsets } = this.terms[m]!;
-    const { first, from, to, width } = this.block;
+    const { first, from, to, width } = this.within.block;
     within.reset();
     for (let k = first[m]!; k < first[m + 1]!; k++) {
       summed.fill(0);

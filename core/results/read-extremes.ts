@@ -51,10 +51,8 @@ export function* readExtremes(solution: Solution, outcome: number): Generator<nu
       .filter((quantity) => all.includes(quantity))
       .map((quantity) => {
         const { derived } = quantityTable[quantity];
-        const here = ofMembers(solution).slice(from, to);
-        return 'terms' in derived!
-          ? new KnownSum(quantity, derived, block, lines, here)
-          : new KnownDerived(quantity, derived!, block, lines, here);
+        const within = { block, lines, members: ofMembers(solution).slice(from, to) };
+        return 'terms' in derived! ? new KnownSum(quantity, derived, within) : new KnownDerived(quantity, derived!, within);
       });
     for (let p = 0; p < parts.length; p++) {
       const sum = sums.sum(weights[p]!);

@@ -6,6 +6,7 @@ import { meanAxialForce } from '../../results/slack';
 import { responseOf } from '../../results/sums';
 import { clamp, EI, sketch, solved } from '../../test/build';
 import { Random } from '../../test/random';
+import { subsets } from '../../test/subsets';
 import { storeyedFrame } from '../../test/storeyed-frame';
 import { solve } from '../session';
 
@@ -37,9 +38,6 @@ function withTies(random: Random, space: 'plane' | 'space'): { readonly model: M
   return { model: { ...frame, loads, members: [...frame.members, ...ties] }, ties };
 }
 
-const sets = <T>(all: readonly T[]): T[][] =>
-  all.reduce<T[][]>((found, one) => [...found, ...found.map((set) => [...set, one])], [[]]);
-
 /** Whether a solution in which some ties are left out and the others hold both ways has no force of the wrong sign, and none that is out would have to hold. */
 function fits(model: Model, ties: readonly Member[], out: readonly Member[]): Solution | undefined {
   const both = (one: Member): Member => (ties.includes(one) ? { ...one, behaviour: 'truss' } : one);
@@ -67,7 +65,7 @@ describe('what acts one way, in second order', () => {
     let compared = 0;
     for (let seed = 1; seed <= (space === 'plane' ? 100 : 50); seed++) {
       const { model, ties } = withTies(new Random(seed), space);
-      const fitting = sets(ties).flatMap((out) => fits(model, ties, out) ?? []);
+      const fitting = subsets(ties).flatMap((out) => fits(model, ties, out) ?? []);
       const found = second(model);
       // What is refused fits in no set.
       expect([seed, found !== undefined]).toEqual([seed, fitting.length > 0]);
