@@ -147,3 +147,37 @@ describe.each(['pointer', 'keys', 'touch'] as const)('parameters, by %s', (hands
     expect((await file()).formulas).toEqual([{ of: 'nodes/3/x', is: 'span' }]);
   });
 });
+
+test('expressions are kept in settings of the analysis, in percent, and in one’s own reckoning', async () => {
+  const model = await ModelPage.given(application, {
+    ...bench,
+    parameters: [{ id: 'xi', value: 3 }, { id: 'n', value: 2 }, { id: 'trays', unit: 'kN', value: 10000 }],
+    analysis: { naturalModes: { cases: { Q: 0.3 } } },
+  }); // oxfmt-ignore
+  const { page } = model;
+  await model.stage('Combinations');
+  await model.unfold('Analysis');
+  await model.choose('Earthquake, by a response spectrum', 'EN 1998-1, type 1: strong and distant');
+  await model.stored();
+  for (const [label, text] of [['Modes', 'n'], ['Damping (%)', 'xi %']] as const) {
+    await model.fill(label, text);
+    await model.stored();
+  } // oxfmt-ignore
+  await model.stage('Results');
+  await model.command('select member a');
+  await page.keyboard.press('Enter');
+  await model.unfold('Check it by hand');
+  await model.fill('Largest M in Q by one’s own reckoning (kN·m)', '-trays * 1 m');
+  await page.waitForFunction(() => /Solved is 10 kN·m: the same/.test(document.body.innerText));
+  const stored = await (async () => (
+    await model.stored(),
+    model.file<Stored & { readonly analysis: object; readonly expected: object[] }>()
+  ))();
+  expect(stored.formulas).toEqual([
+    { of: 'analysis/naturalModes/modes', is: 'n' },
+    { of: 'analysis/naturalModes/spectrum/damping', is: 'xi/100' },
+    { of: 'expected/E1/value', is: 'trays * 1 m' },
+  ]);
+  expect(stored.analysis).toMatchObject({ naturalModes: { modes: 2, spectrum: { damping: 0.03 } } });
+  expect(stored.expected).toMatchObject([{ member: 'a', quantity: 'Mz', value: 10000 }]);
+});

@@ -2,7 +2,7 @@ import { giveLoadIds, hasLoadIds } from './loads/ids';
 import type { Formula, Model } from './model';
 import { isFault, type Notice } from './notice';
 import { Findings, isObject, type Entity } from './findings';
-import { ofType } from './entry-fields';
+import { fieldsOfEntry, ofType } from './entry-fields';
 import { readFields } from './read-fields';
 import { placeOfPath } from './parameters/place-of-path';
 import { readParameters } from './parameters/read';
@@ -83,7 +83,7 @@ function readRoot(value: unknown, findings: Findings, sound?: Entity): Entity | 
   };
   for (const [list, fields] of Object.entries(listFields)) model[list] = read(list, () => fields);
   for (const [list, fields] of Object.entries(optionalLists))
-    if (value[list] !== undefined) model[list] = read(list, () => fields);
+    if (value[list] !== undefined) model[list] = read(list, (item) => (isObject(item) ? fieldsOfEntry(list, item) : fields));
   if (value.structures !== undefined) model.structures = read('structures', byType(structureFields));
   const loads = read('loads', byType(loadFields));
   if (!hasLoadIds(loads)) {

@@ -1,4 +1,5 @@
-import type { Fields } from './fields';
+import { expectedDimension } from './expected';
+import { neededPositive, type Fields } from './fields';
 import type { Entity } from './findings';
 import { combinationFields, listFields, loadFields, optionalLists, structureFields } from './schema';
 
@@ -9,6 +10,7 @@ export function fieldsOfEntry(list: string, entry: Entity): Fields | undefined {
   if (list === 'loads') return ofType(loadFields, entry);
   if (list === 'combinations') return ofType(combinationFields, entry);
   if (list === 'structures') return ofType(structureFields, entry);
+  if (list === 'expected') return { ...optionalLists.expected, value: neededPositive(expectedDimension(entry.quantity)) };
   return lists.get(list);
 }
 

@@ -1,6 +1,7 @@
 import type { Intent } from '../model/edits/intent';
 import { freeName } from '../model/edits/next-id';
 import { REFERENCE, type Model, type RelativeStiffness, type Section, type SectionProperties } from '../model/model';
+import { placeText } from '../model/parameters/place';
 import { showNumber } from '../quantities/show';
 
 /** An area that is as good as infinite beside a second moment, per m⁴: over a metre its share of a displacement is about 1e-5. */
@@ -45,6 +46,18 @@ export function giveRelative(
     ],
   };
 }
+
+/** Edits that give all relative sections an expression for their reference, or what gives it goes. */
+export const referenceBy = (model: Model, is: string | undefined): readonly Intent[] =>
+  model.sections.flatMap(({ id, relative }): Intent[] => {
+    const of = referencePlace(id);
+    if (!relative) return [];
+    if (is !== undefined) return [{ type: 'put', list: 'formulas', entry: { of, is } }];
+    return model.formulas?.some((one) => one.of === of) ? [{ type: 'remove', list: 'formulas', keys: [of] }] : [];
+  });
+
+/** Where the reference of a relative section stands in the model. */
+export const referencePlace = (section: string): string => placeText('sections', section, 'relative', 'reference');
 
 /** Edits that give all relative sections another reference, so that they keep sharing one. */
 export const withReference = (model: Model, reference: number): readonly Intent[] =>

@@ -1,10 +1,13 @@
 'use client';
 
-import { useMemo } from 'react';
+import { useContext, useMemo } from 'react';
 import styled from 'styled-components';
 import { isRange } from '@rigid-beam/core/combinations/outcome';
+import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { nextNumber } from '@rigid-beam/core/model/edits/next-id';
 import { expectedQuantities, type Expected } from '@rigid-beam/core/model/expected';
+import { placeText } from '@rigid-beam/core/model/parameters/place';
+import { turnedRound } from '@rigid-beam/core/model/parameters/turned-round';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { cellWords, type Table } from '@rigid-beam/core/tables/column';
 import { handCheck, type HandValue } from '@rigid-beam/core/results/hand-check';
@@ -15,6 +18,7 @@ import type { Solution } from '@rigid-beam/core/results/results';
 import { differenceWords, handTable, handWords } from '@rigid-beam/core/tables/results/hand-check';
 import { useDisplay, useEditor, useModel } from '../editor/use-editor';
 import { Hint, Stack } from '../ui/controls';
+import { ExpressionsContext } from '../ui/expressions';
 import { Fold } from '../ui/Fold';
 import { QuantityField } from '../ui/QuantityField';
 import { handCheckPart as WORDS } from './words';
@@ -109,23 +113,32 @@ function OwnValue({ solution, outcome, m, quantity }: OwnValueProps) {
   const editor = useEditor();
   const display = useDisplay();
   const { expected = [], space } = useModel();
+  const { textAt } = useContext(ExpressionsContext);
   const member = solution.structure.names.members[m]!;
   const { id } = solution.outcomes[outcome]!;
   const own = expected.find((one) => one.member === member && one.outcome === id && one.quantity === quantity);
   const solved = largestOn(solution, outcome, m, quantity);
   const unit = unitOfQuantity(quantity, display);
+  const name = own?.id ?? `E${nextNumber(expected.map((one) => one.id.replace(/^E/u, '')))}`;
+  const place = placeText('expected', name, 'value');
+  const put = (value: number): Intent => ({
+    type: 'put',
+    list: 'expected',
+    entry: { id: name, outcome: id, member, quantity, value: Math.abs(value) },
+    ...(own && { key: own.id }),
+  });
   const keep = (value: number | undefined): void => {
-    if (value === undefined) {
-      if (own) editor.edit({ type: 'remove', list: 'expected', keys: [own.id] });
-      return;
+    if (value !== undefined) editor.edit(put(value));
+    else if (own) editor.edit({ type: 'remove', list: 'expected', keys: [own.id] });
+  };
+  /** It may be worked out by an expression, which is kept: the size of what comes out, whichever its sign. */
+  const keepText = (text: string | undefined, value: number): void => {
+    if (text === undefined) editor.edit({ type: 'remove', list: 'formulas', keys: [place] });
+    else {
+      const is = value < 0 ? turnedRound(text) : text;
+      const intents: Intent[] = [put(value), { type: 'put', list: 'formulas', entry: { of: place, is } }];
+      editor.edit({ type: 'batch', intents, label: WORDS.ownKept });
     }
-    const name = own?.id ?? `E${nextNumber(expected.map((one) => one.id.replace(/^E/u, '')))}`;
-    editor.edit({
-      type: 'put',
-      list: 'expected',
-      entry: { id: name, outcome: id, member, quantity, value: Math.abs(value) },
-      ...(own && { key: own.id }),
-    });
   };
   return (
     <>
@@ -135,6 +148,7 @@ function OwnValue({ solution, outcome, m, quantity }: OwnValueProps) {
         dimension={quantityTable[quantity].dimension}
         unit={unit}
         mayBeEmpty
+        keeping={{ text: textAt(place), keep: keepText }}
         onCommit={keep}
       />
       {own && solved !== undefined && (

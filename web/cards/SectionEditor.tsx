@@ -1,15 +1,17 @@
 'use client';
 
+import { useContext } from 'react';
 import { REFERENCE, type Section } from '@rigid-beam/core/model/model';
 import type { ShapeType } from '@rigid-beam/core/shapes/registry';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
-import { isInextensible, withReference } from '@rigid-beam/core/sections/relative';
+import { isInextensible, referenceBy, referencePlace, withReference } from '@rigid-beam/core/sections/relative';
 import { sectionProperties } from '@rigid-beam/core/sections/section-properties';
 import { shapeFault } from '@rigid-beam/core/sections/shape-fault';
 import { firstShape, shapeWords } from '@rigid-beam/core/shapes/first-shape';
 import { shapeTypes } from '@rigid-beam/core/shapes/registry';
 import { useDisplay, useEditor } from '../editor/use-editor';
 import { Columns, FieldNote, Select, Stack } from '../ui/controls';
+import { ExpressionsContext } from '../ui/expressions';
 import { Fold } from '../ui/Fold';
 import { NameField } from '../ui/NameField';
 import { placeText } from '@rigid-beam/core/model/parameters/place';
@@ -34,6 +36,7 @@ export function SectionEditor({ section }: { readonly section: Section }) {
   const editor = useEditor();
   const display = useDisplay();
   const put = (entry: Section): boolean => editor.edit({ type: 'put', list: 'sections', entry: { ...entry }, key: section.id });
+  const { textAt } = useContext(ExpressionsContext);
   const { shape, relative } = section;
   const type = shape?.type ?? 'general';
   const properties = sectionProperties(section);
@@ -79,6 +82,10 @@ export function SectionEditor({ section }: { readonly section: Section }) {
             value={relative.reference ?? REFERENCE}
             dimension="inertia"
             unit={`${display.section}4`}
+            keeping={{
+              text: textAt(referencePlace(section.id)),
+              keep: (is) => editor.edit({ type: 'batch', intents: referenceBy(editor.state.model, is), label: WORDS.reference }),
+            }}
             onCommit={(reference) =>
               reference !== undefined &&
               editor.edit({

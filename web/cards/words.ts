@@ -238,6 +238,7 @@ export const handCheckPart = {
   noFormula: 'No formula of the textbooks fits: they have one load over all of a beam, or one force.',
   ofOneOutcome: 'The formulas are for one case or sum: choose one on the strip.',
   compared: (hand: string, solved: string, difference: string): string => `${hand} by hand, ${solved} solved: ${difference}`,
+  ownKept: 'one’s own reckoning',
   own: (symbol: string, outcome: string): string => `Largest ${symbol} in ${outcome} by one’s own reckoning`,
   beside: (solved: string, difference: string): string => `Solved is ${solved}: ${difference}.`,
 };

@@ -1,6 +1,7 @@
 'use client';
 
 import { useContext, useEffect, useRef, useState, type KeyboardEvent, type RefObject } from 'react';
+import { partOf, percentOf } from '@rigid-beam/core/model/parameters/percent';
 import { turnedRound } from '@rigid-beam/core/model/parameters/turned-round';
 import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
 import { readTyped } from '@rigid-beam/core/model/parameters/typed';
@@ -36,6 +37,8 @@ interface QuantityFieldProps {
   readonly keeping?: Keeping | undefined;
   /** The field counts the other way than the model does. */
   readonly isTurned?: boolean;
+  /** The field counts in percent what the model holds as a part of one. */
+  readonly inPercent?: true;
   /** What to show in an empty field, for example a value that is computed. */
   readonly placeholder?: string;
 }
@@ -91,11 +94,13 @@ export function QuantityField(props: QuantityFieldProps) {
     place,
     keeping,
     isTurned,
+    inPercent,
   } = props;
   const { scope, textAt, express, refusedBy } = useContext(ExpressionsContext);
-  const turned = (of: string | undefined): string | undefined => (of !== undefined && isTurned ? turnedRound(of) : of);
+  const [shownAs, keptAs] = isTurned ? [turnedRound, turnedRound] : inPercent ? [percentOf, partOf] : [asItIs, asItIs];
+  const through = (as: (text: string) => string, text: string | undefined) => (text === undefined ? text : as(text));
   const kept: Keeping | undefined =
-    place === undefined ? keeping : { text: turned(textAt(place)), keep: (to) => express(place, turned(to)) };
+    place === undefined ? keeping : { text: through(shownAs, textAt(place)), keep: (to) => express(place, through(keptAs, to)) };
   const asked = { dimension, unit, scope, isKept: kept !== undefined };
   const expression = kept?.text;
   const shown = expression ?? (value === undefined ? '' : editText(value, unit));
@@ -112,8 +117,9 @@ export function QuantityField(props: QuantityFieldProps) {
   }, [autoFocus]);
 
   const text = draft ?? shown;
+  const typedText = inPercent ? text.replace(/\s*%\s*$/u, '') : text;
   const understood =
-    text.trim() === '' || (draft === undefined && expression === undefined) ? undefined : understand(text, asked);
+    text.trim() === '' || (draft === undefined && expression === undefined) ? undefined : understand(typedText, asked);
   const faulty = refused !== undefined || (understood !== undefined && understood.value === undefined);
 
   const commit = (): void => {
@@ -212,6 +218,8 @@ export function QuantityField(props: QuantityFieldProps) {
     </FieldBox>
   );
 }
+
+const asItIs = (text: string): string => text;
 
 /** The value as text to edit: with an ordinary minus, so that it can be typed over. */
 function editText(value: number, unit: string): string {

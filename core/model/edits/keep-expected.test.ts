@@ -36,6 +36,23 @@ test('what is expected is of a member and an outcome that are there, is greater 
   ]); // oxfmt-ignore
 });
 
+test('it is measured as its quantity is, and may be worked out by an expression that follows', () => {
+  const parameters = [{ id: 'span', unit: 'm', value: 4 }, { id: 'load', unit: 'kN/m', value: 2e3 }]; // oxfmt-ignore
+  const given = checkModel({
+    ...model,
+    parameters,
+    expected: [
+      { ...model.expected![0], value: 'load*span^2/8' },
+      { ...model.expected![1], value: '3 kN' },
+    ],
+  }).model!;
+  expect(given.expected!.map(({ value }) => value)).toEqual([4e3, 3e3]);
+  const wider = applyIntent(given, { type: 'put', list: 'parameters', entry: { ...parameters[0], value: 6 }, key: 'span' });
+  expect(wider.ok && wider.model.expected![0]!.value).toBe(9e3);
+  const shear = checkModel({ ...model, parameters, expected: [{ ...model.expected![1], value: 'load*span^2/8' }] });
+  expect(shear.notices.find(({ severity }) => severity === 'error')?.message).toMatch(/a force, such as kN/);
+});
+
 test('it goes with its member, its outcome, or a node of its member; undone it is back', () => {
   expect(after({ type: 'remove', list: 'members', keys: ['a'] })?.map(({ id }) => id)).toEqual(['E2']);
   expect(after({ type: 'remove', list: 'combinations', keys: ['U'] })?.map(({ id }) => id)).toEqual(['E1']);

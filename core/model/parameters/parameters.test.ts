@@ -126,6 +126,26 @@ describe('a model with parameters', () => {
     expect(after(applied.model, { type: 'patch', patches: applied.inverse }).model).toEqual(model);
   });
 
+  test('gives counts, settings and where a part of a section stands, whether or not something stood there', () => {
+    const plate = { shape: { type: 'rectangle', h: 0.02, b: 0.1 } };
+    const start = read({
+      ...rib,
+      parameters: [...rib.parameters, { id: 'n', value: 4 }, { id: 'xi', value: 3 }],
+      sections: [...rib.sections, { id: 'twin', shape: { type: 'built', parts: [plate, plate] } }],
+      analysis: { naturalModes: {} },
+    });
+    const formula = (of: string, is: string): Intent => put('formulas', { of, is });
+    const given = after(
+      start,
+      formula('sections/twin/shape/parts/1/at/1', 'span/100'),
+      formula('analysis/naturalModes/modes', 'n/2'),
+      put('parameters', { id: 'n', value: 6 }),
+    ).model;
+    expect(given.sections[1]!.shape!.parts![1]!.at).toEqual([0, 0.12]);
+    expect(given.analysis!.naturalModes!.modes).toBe(3);
+    expect(refusal(given, put('parameters', { id: 'n', value: 5 }))).toMatch(/Modes are counted/);
+  });
+
   test('lets a number go that is given by hand, and says so', () => {
     const { model: moved, said } = after(model, { type: 'moveNodes', moves: [{ id: 'ridge', x: 5, y: 2.4 }] });
     expect(said).toEqual(['node ridge, x no longer follows “span/2”']);

@@ -67,13 +67,14 @@ export function kindAt(held: Held): PlaceKind | undefined {
   return fields && held.rest.length > 0 ? kindIn({ kind: 'object', fields }, held.rest) : undefined;
 }
 
-/** The field that stands at the end of these keys of objects. */
+/** The field that stands at the end of these keys of objects, and places in lists. */
 const fieldOf = (held: Held, keys: readonly string[]): Field | undefined => {
   const fields = fieldsAt(held);
-  return keys.reduce<Field | undefined>(
-    (field, key) => (field?.kind === 'object' && Object.hasOwn(field.fields, key) ? (field.fields as Fields)[key] : undefined),
-    fields && { kind: 'object', fields },
-  );
+  const within = (field: Field | undefined, key: string): Field | undefined => {
+    if (field?.kind === 'list') return isCount(key) ? field.of : undefined;
+    return field?.kind === 'object' && Object.hasOwn(field.fields, key) ? (field.fields as Fields)[key] : undefined;
+  };
+  return keys.reduce(within, fields && { kind: 'object', fields });
 };
 
 const isCount = (step: string | undefined): boolean => step !== undefined && /^\d{1,6}$/.test(step);
@@ -129,15 +130,19 @@ export function countsAlong({ holder, rest }: Held): string {
   return counts.join();
 }
 
-/** Puts a number at the place: whether there was something to put it into. Only the last step may be new, and factors by name that it is the first of. */
+/**
+ * Puts a number at the place: whether there was something to put it into. Only the last step may be new, and factors by name that it is the
+ * first of, or a point of a section where none was said, which is its origin.
+ */
 export function putAt(held: Held, value: number): boolean {
   const { holder, rest } = held;
   const last = rest.at(-1)!;
   const within = rest.slice(0, -1);
   let parent = within.reduce<unknown>(child, holder);
-  if (parent === undefined && fieldOf(held, within)?.kind === 'factors') {
+  const kind = parent === undefined ? fieldOf(held, within)?.kind : undefined;
+  if (kind === 'factors' || kind === 'place') {
     const around = within.slice(0, -1).reduce<unknown>(child, holder);
-    if (isObject(around)) parent = around[within.at(-1)!] = {};
+    if (isObject(around)) parent = around[within.at(-1)!] = kind === 'place' ? [0, 0] : {};
   }
   if (Array.isArray(parent)) {
     if (!(Number(last) < parent.length)) return false;

@@ -5,6 +5,7 @@ import { hangingOn, ofFormulas } from './hanging';
 import { mentions } from './mentions';
 import { unfitName } from './names';
 import { Entries, kindAt, placeOf, placeText, valueAt } from './place';
+import { partOf, percentOf } from './percent';
 import { placeOfPath } from './place-of-path';
 import { rangeText, readRange, stepOfRange } from './range';
 import { renamedIn } from './renamed';
@@ -107,6 +108,9 @@ describe('texts of expressions', () => {
       expect(turnedRound(turnedRound(text))).toBe(text);
       expect(turnedRound(text)).not.toBe(text);
     }
+    for (const percent of ['xi', 'xi + 1', '(a) + (b)', 'xi/100', '100*(xi)', 'min(a, b)'])
+      expect(percentOf(partOf(percent))).toBe(percent);
+    expect([partOf('xi'), percentOf('xi'), partOf('100*(xi)')]).toEqual(['xi/100', '100*(xi)', 'xi']);
     expect(['-2 snow', '-g/(3 m)', '-a + b', '-a^2'].map(turnedRound)).toEqual(['2 snow', 'g/(3 m)', '-(-a + b)', '-(-a^2)']);
   });
 

@@ -11,7 +11,7 @@ export function turnedRound(text: string): string {
 }
 
 /** Where the bracket closes that a text begins with. */
-function closes(text: string): number {
+export function closes(text: string): number {
   let open = 0;
   for (let i = 0; i < text.length; i++) {
     if (text[i] === '(') open++;

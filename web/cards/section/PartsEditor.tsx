@@ -99,7 +99,7 @@ export function PartsEditor({ parts, place, onChange }: PartsEditorProps) {
                     value={part.at?.[k] ?? 0}
                     dimension="length"
                     unit={unit}
-                    place={part.at && placeText(...place, String(i), 'at', String(k))}
+                    place={placeText(...place, String(i), 'at', String(k))}
                     onCommit={(value) =>
                       put(i, { ...part, at: [0, 1].map((j) => (j === k ? (value ?? 0) : (part.at?.[j] ?? 0))) })
                     }

@@ -203,6 +203,7 @@ function CriticalLoads({ analysis }: { readonly analysis: Model['analysis'] }) {
           value={buckling.modes ?? MODES}
           dimension="number"
           unit=""
+          place={placeText('analysis', 'buckling', 'modes')}
           onCommit={(modes) => modes !== undefined && set({ ...buckling, modes })}
         />
       )}

@@ -193,6 +193,8 @@ function Together({ spectrum, space, onChange }: PartProps & { readonly space: '
           value={100 * (spectrum.damping ?? SPECTRUM_DAMPING)}
           dimension="number"
           unit=""
+          inPercent
+          place={spectrumPlace('damping')}
           onCommit={(percent) => percent !== undefined && onChange({ ...spectrum, damping: percent / 100 })}
         />
       </Columns>

@@ -45,6 +45,7 @@ export function NaturalModesPart({ analysis }: { readonly analysis: Model['analy
           value={modes.modes ?? NATURAL_MODES}
           dimension="number"
           unit=""
+          place={placeText('analysis', 'naturalModes', 'modes')}
           onCommit={(count) => count !== undefined && set({ ...modes, modes: count })}
         />
       )}

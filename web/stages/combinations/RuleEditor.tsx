@@ -5,6 +5,7 @@ import { rulesFaults } from '@rigid-beam/core/combinations/rules/own';
 import type { Written } from '@rigid-beam/core/combinations/rules/read-rules';
 import { waysToAct } from '@rigid-beam/core/model/rule-fields';
 import { categories, categoryOf, limitStates, limitStateTable, type Category } from '@rigid-beam/core/model/categories';
+import { placeText } from '@rigid-beam/core/model/parameters/place';
 import type { OwnRules } from '@rigid-beam/core/model/model';
 import { keepFile } from '../../browser/keep-file';
 import { useEditor, useModel } from '../../editor/use-editor';
@@ -29,6 +30,7 @@ export function RuleEditor({ own }: { readonly own: OwnRules }) {
   /** Why the last change was not made. */
   const [faults, setFaults] = useState<readonly string[]>([]);
   const rules = own as unknown as Written;
+  const place = ['ruleSets', own.id];
   const { values = [], situations = [] } = rules;
   const change = (part: Partial<Written>): void => {
     const next = { ...rules, ...part };
@@ -65,6 +67,7 @@ export function RuleEditor({ own }: { readonly own: OwnRules }) {
                   dimension="number"
                   unit=""
                   mayBeEmpty
+                  place={placeText(...place, 'values', String(v), 'of', category)}
                   onCommit={(size) => {
                     const { [category]: _, ...rest } = of;
                     change({
@@ -84,6 +87,7 @@ export function RuleEditor({ own }: { readonly own: OwnRules }) {
         <Fold key={situation.id} title={situation.title}>
           <SituationEditor
             situation={situation}
+            place={[...place, 'situations', String(s)]}
             symbols={values.map(({ symbol }) => symbol)}
             onChange={(one) => change({ situations: replaced(situations, s, one) })}
           />
@@ -101,11 +105,13 @@ export function RuleEditor({ own }: { readonly own: OwnRules }) {
 
 interface SituationEditorProps {
   readonly situation: Situation;
+  /** Where it stands in the model. */
+  readonly place: readonly string[];
   readonly symbols: readonly string[];
   readonly onChange: (situation: Situation | undefined) => void;
 }
 
-function SituationEditor({ situation, symbols, onChange }: SituationEditorProps) {
+function SituationEditor({ situation, place, symbols, onChange }: SituationEditorProps) {
   const { expressions } = situation;
   const changeExpression = (e: number, one: Expression | undefined): void =>
     onChange({ ...situation, expressions: replaced(expressions, e, one) });
@@ -133,6 +139,7 @@ function SituationEditor({ situation, symbols, onChange }: SituationEditorProps)
             <TermEditor
               key={t}
               term={term}
+              place={[...place, 'expressions', String(e), 'terms', String(t)]}
               number={t + 1}
               symbols={symbols}
               onChange={(one) => changeExpression(e, { ...expression, terms: replaced(expression.terms, t, one) })}
@@ -162,12 +169,14 @@ function SituationEditor({ situation, symbols, onChange }: SituationEditorProps)
 
 interface TermEditorProps {
   readonly term: Term;
+  /** Where it stands in the model. */
+  readonly place: readonly string[];
   readonly number: number;
   readonly symbols: readonly string[];
   readonly onChange: (term: Term | undefined) => void;
 }
 
-function TermEditor({ term, number, symbols, onChange }: TermEditorProps) {
+function TermEditor({ term, place, number, symbols, onChange }: TermEditorProps) {
   const set = (part: Partial<Term>): void => {
     const next = { ...term, ...part };
     // Only what acts always has a factor for when it helps.
@@ -206,6 +215,7 @@ function TermEditor({ term, number, symbols, onChange }: TermEditorProps) {
           value={term.factor}
           dimension="number"
           unit=""
+          place={placeText(...place, 'factor')}
           onCommit={(factor) => factor !== undefined && set({ factor })}
         />
         {term.acts === 'always' ? (
@@ -214,6 +224,7 @@ function TermEditor({ term, number, symbols, onChange }: TermEditorProps) {
             value={term.favourable}
             dimension="number"
             unit=""
+            place={placeText(...place, 'favourable')}
             mayBeEmpty
             onCommit={(favourable) => {
               const { favourable: _, ...rest } = term;

@@ -5,6 +5,8 @@ import { useRef, useState } from 'react';
 import styled from 'styled-components';
 import type { Underlay } from '@rigid-beam/core/model/model';
 import { axisNames, type AxisName } from '@rigid-beam/core/model/point';
+import { placeText } from '@rigid-beam/core/model/parameters/place';
+import { inDegrees } from '@rigid-beam/core/quantities/in-degrees';
 import { displayOf, lengthUnit } from '@rigid-beam/core/quantities/display';
 import { useEditor, useEditorState } from '../../editor/use-editor';
 import type { SheetController } from '../../sheet/controller';
@@ -101,15 +103,18 @@ function Placing({ sheet, underlay }: { readonly sheet: SheetController; readonl
             value={alongAxis(name, underlay.at ?? 0)}
             dimension="length"
             unit={lengthUnit(model)}
+            place={placeText('underlay', 'at')}
+            isTurned={name.sign < 0}
             onCommit={(at) => change({ at: alongAxis(name, at ?? 0) })}
           />
         )}
         <QuantityField
           label={WORDS.turnedBy}
-          value={underlay.angle ?? 0}
-          dimension="number"
-          unit=""
-          onCommit={(angle) => change({ angle: angle ?? 0 })}
+          value={((underlay.angle ?? 0) * Math.PI) / 180}
+          dimension="angle"
+          unit="°"
+          place={placeText('underlay', 'angle')}
+          onCommit={(angle = 0) => change({ angle: inDegrees(angle) })}
         />
       </Columns>
       <Hint aria-hidden>{WORDS.strength}</Hint>

@@ -12,12 +12,18 @@ import { notionalPart as WORDS } from '../words';
 /** The usual share of an initial sway (EN 1993-1-1, 5.3.2). */
 const USUAL = 1 / 200;
 
+/** A share, and the expression that gives it. */
+interface Share {
+  readonly value: number;
+  readonly text: string | undefined;
+}
+
 /** A share of what is vertical in another case, put sideways in the acting one. */
 export function NotionalPart({ caseId }: { readonly caseId: string }) {
   const editor = useEditor();
   const model = useModel();
   const others = model.cases.filter(({ id }) => id !== caseId);
-  const [share, setShare] = useState(USUAL);
+  const [share, setShare] = useState<Share>({ value: USUAL, text: undefined });
   const [chosen, setChosen] = useState<string>();
   const [direction, setDirection] = useState<SwayDirection>('right');
   const of = others.find(({ id }) => id === chosen) ?? others[0];
@@ -30,10 +36,11 @@ export function NotionalPart({ caseId }: { readonly caseId: string }) {
           <Columns>
             <QuantityField
               label={WORDS.share}
-              value={share}
+              value={share.value}
               dimension="number"
               unit=""
-              onCommit={(value) => value !== undefined && setShare(value)}
+              keeping={{ text: share.text, keep: (text, value) => setShare({ value, text }) }}
+              onCommit={(value) => value !== undefined && setShare({ value, text: undefined })}
             />
             <Select label={WORDS.of} choices={caseChoices(others)} value={of.id} onChange={setChosen} />
           </Columns>
@@ -48,7 +55,7 @@ export function NotionalPart({ caseId }: { readonly caseId: string }) {
               editor.edit({
                 type: 'put',
                 list: 'loads',
-                entry: { type: 'notional', case: caseId, of: of.id, share, direction },
+                entry: { type: 'notional', case: caseId, of: of.id, share: share.text ?? share.value, direction },
               })
             }
           >

@@ -1,6 +1,7 @@
 'use client';
 
 import type { HarmonicSettings } from '@rigid-beam/core/model/analysis-settings';
+import { placeText } from '@rigid-beam/core/model/parameters/place';
 import { axisKeys, inReaderOrder, structureAxis, type AxisKey } from '@rigid-beam/core/quantities/axis-names';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
 import type { Solution } from '@rigid-beam/core/results/results';
@@ -22,6 +23,7 @@ const SOURCES = {
   walking: { force: 280, damping: 0.01, from: 1.6, to: 2.4 },
   machine: { unbalance: 0.05, damping: 0.02 },
 } as const;
+const harmonicPlace = (key: keyof HarmonicSettings): string => placeText('analysis', 'naturalModes', 'harmonic', key);
 type Source = keyof typeof SOURCES;
 
 /** A force that swings at a node: how strongly another node, or the same, is accelerated by frequency. */
@@ -78,6 +80,7 @@ export function HarmonicPart({ solution }: { readonly solution: Solution }) {
                 value={harmonic.unbalance}
                 dimension="number"
                 unit=""
+                place={harmonicPlace('unbalance')}
                 onCommit={(unbalance) => unbalance !== undefined && set({ ...harmonic, unbalance })}
               />
             ) : (
@@ -86,6 +89,7 @@ export function HarmonicPart({ solution }: { readonly solution: Solution }) {
                 value={harmonic.force}
                 dimension="force"
                 unit={display.force}
+                place={harmonicPlace('force')}
                 onCommit={(force) => force !== undefined && set({ ...harmonic, force })}
               />
             )}
@@ -94,6 +98,8 @@ export function HarmonicPart({ solution }: { readonly solution: Solution }) {
               value={100 * harmonic.damping}
               dimension="number"
               unit=""
+              inPercent
+              place={harmonicPlace('damping')}
               onCommit={(percent) => percent !== undefined && set({ ...harmonic, damping: percent / 100 })}
             />
             {(['from', 'to'] as const).map((end) => (
@@ -104,6 +110,7 @@ export function HarmonicPart({ solution }: { readonly solution: Solution }) {
                 dimension="number"
                 unit=""
                 mayBeEmpty
+                place={harmonicPlace(end)}
                 onCommit={(frequency) => {
                   const { [end]: _, ...rest } = harmonic;
                   set(frequency === undefined ? rest : { ...rest, [end]: frequency });
