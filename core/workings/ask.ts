@@ -9,7 +9,7 @@ import type { Acting } from './acting';
 import { holdingIn } from './letting-go';
 import { words as WORDS } from './words';
 import { partOf } from './part';
-import { followingIn, worked, type Worked } from './worked';
+import { worked, type Worked } from './worked';
 
 /** Members whose workings are written; in larger models of those that are chosen. */
 export const MOST_WORKED = 100;
@@ -54,9 +54,7 @@ function workedIn({ prepared, acting, response }: Asked, chosen: readonly string
     const part = partOf(structure, loose, { acting, response, chosen: some });
     if (part.structure.names.members.length > MOST_WORKED)
       return WORDS.largePart(part.structure.names.members.length, MOST_WORKED);
-    return worked({ structure: part.structure, loose: part.loose, part }, part.acting, part.response) ?? WORDS.unheld;
+    return worked({ structure: part.structure, loose: part.loose, part }, part.acting, part.response) ?? WORDS.differs;
   }
-  const following = followingIn(prepared.structure, prepared.loose, acting);
-  if (following === 'sprung') return WORDS.followsSprung;
-  return worked(prepared, acting, response) ?? WORDS.unheld;
+  return worked(prepared, acting, response) ?? WORDS.differs;
 }

@@ -3,7 +3,7 @@ import { axisKeys, structureAxis } from '../quantities/axis-names';
 import type { DisplayUnits } from '../quantities/display';
 import { showNumber } from '../quantities/show';
 import { symbolOf } from '../results/quantities';
-import { isPlane } from '../stiffness/structure';
+import { FREEDOMS, isPlane } from '../stiffness/structure';
 import type { WorkingsBlock, WorkingsStepId } from './blocks';
 import { FROM_ENDS, isTraced, upTo, type Traced } from './forces-at';
 import { sharesOf } from './freedoms';
@@ -75,35 +75,49 @@ class Links extends Scaled {
   }
 
   nodal({ kind, node, component }: Effect & { kind: 'reaction' | 'movement' }): Chain | string {
-    const { numbered, structure, displacements, reactions } = this.of;
+    const { numbered, structure, displacements, reactions, followed } = this.of;
     const turn = structure.supportRotations.get(node);
     const half = component < 3 ? 0 : 3;
     // In axes of its own a support has a part of each of them.
     const shares = [0, 1, 2].map((own) => (turn ? turn[3 * own + component - half]! : own === component - half ? 1 : 0));
     let besides = 0;
+    // A spring whose freedom follows others pushes by what these move.
+    const springs: number[] = [];
     const parts = shares.flatMap((share, own) => {
       if (Math.abs(share) <= 1e-12) return [];
       const f = 6 * node + half + own;
-      besides += share * (numbered.followers.get(f)?.besides ?? 0);
-      // What follows others is no freedom of a support.
-      if (kind === 'reaction') return numbered.places[f]! < 0 ? [] : [{ place: numbered.places[f]!, share }];
+      if (kind === 'movement') besides += share * (numbered.followers.get(f)?.besides ?? 0);
+      if (kind === 'reaction' && numbered.places[f]! >= 0) return [{ place: numbered.places[f]!, share }];
+      if (kind === 'reaction') {
+        if (!followed.has(f)) return [];
+        springs.push(f);
+        besides += share * followed.get(f)!.reaction;
+        return [];
+      }
       return sharesOf(numbered, f).map(([place, factor]) => ({ place, share: share * factor }));
     });
-    if (parts.length === 0) return WORDS.idle;
+    if (parts.length + springs.length === 0) return WORDS.idle;
     const name = structure.names.nodes[node]!;
     const letter = structureAxis(this.display, axisKeys[component % 3]!).letter;
     const values = kind === 'reaction' ? reactions : displacements;
-    const value = parts.reduce((sum, { place, share }) => sum + share * values[place]!, kind === 'movement' ? besides : 0);
+    const value = parts.reduce((sum, { place, share }) => sum + share * values[place]!, besides);
     const turned = turn ? [{ is: 'text', text: WORDS.turned(name) } as const] : [];
     const title = WORDS.nodal(kind, component < 3 ? letter : this.turn(letter), name);
     const places = parts.map(({ place }) => place);
     if (kind === 'movement') return { title, value, links: this.displacements(places, turned) };
-    const behind = new Set(places.flatMap((i) => this.columnsOf(i)));
+    const behind = new Set([
+      ...places.flatMap((i) => this.columnsOf(i)),
+      ...springs.flatMap((f) => sharesOf(numbered, f).map(([place]) => place)),
+    ]);
     return {
       title,
       value,
       links: [
-        { title: WORDS.reactions, leads: { step: 'reactions' }, blocks: [...turned, ...this.reactions(places)] },
+        {
+          title: WORDS.reactions,
+          leads: { step: 'reactions' },
+          blocks: [...turned, ...(places.length > 0 ? this.reactions(places) : []), ...springs.map((f) => this.ofSpring(f))],
+        },
         ...this.displacements([...behind]),
       ],
     };
@@ -236,6 +250,17 @@ class Links extends Scaled {
     ];
   }
 
+  /** What a spring pushes with whose freedom follows others. */
+  private ofSpring(f: number): WorkingsBlock {
+    const { structure, moved, followed } = this.of;
+    const { reaction, foot } = followed.get(f)!;
+    const turns = f % FREEDOMS >= 3;
+    const stiffness = numberWords(this.scaled(structure.restraints[f]!, 1, turns ? 1 : -1), this.way);
+    const said = numberWords(this.ofFreedom(foot - moved[f]!, f, 'movements'), this.way);
+    const shown = (value: number): string => showNumber(this.ofFreedom(value, f, 'forces'), WORKINGS_DIGITS);
+    return this.table(WORDS.term, [{ words: WORDS.spring(stiffness, said), value: reaction }], shown, `R ${this.freedomName(f)}`);
+  }
+
   /** Displacements as K⁻¹ makes them of the loads, and the loads. */
   private displacements(places: readonly number[], before: readonly WorkingsBlock[] = []): readonly ChainLink[] {
     const { numbered, inverse, displacements, loads, imposed, K } = this.of;
@@ -289,7 +314,7 @@ class Links extends Scaled {
 
   /** Loads of joints: on nodes, and what members hand on. */
   private loads(places: readonly number[]): readonly ChainLink[] {
-    const { direct, members, loads, numbered, imposed } = this.of;
+    const { direct, members, loads, feet } = this.of;
     const rows = places.flatMap((i): string[][] => {
       if (loads[i] === 0) return [];
       const terms: string[] = direct[i] === 0 ? [] : [WORDS.onNode(this.force(direct[i]!, i))];
@@ -298,8 +323,7 @@ class Links extends Scaled {
         one.places.forEach((place, a) => (part += place === i ? one.joint[a]! : 0));
         if (part !== 0) terms.push(WORDS.fromMember(this.force(part, i), one.id));
       }
-      const { spring } = numbered.all[i]!;
-      if (spring * imposed[i]! !== 0) terms.push(WORDS.fromFoot(this.force(spring * imposed[i]!, i)));
+      if (feet[i] !== 0) terms.push(WORDS.fromFoot(this.force(feet[i]!, i)));
       return [[this.labels[i]!, terms.join(' + '), this.force(loads[i]!, i)]];
     });
     if (rows.length === 0) return [];

@@ -2,6 +2,7 @@ import { axisKeys, structureAxis, type CalledAxis } from '../quantities/axis-nam
 import type { DisplayUnits } from '../quantities/display';
 import { showNumber } from '../quantities/show';
 import type { WorkingsBlock } from './blocks';
+import { FREEDOMS } from '../stiffness/structure';
 import { threeMoments } from './three-moments';
 import { workedTruss, type JointEquation, type Unknown, type WorkedCut } from './truss';
 import { scaledIn, WORKINGS_DIGITS } from './units';
@@ -32,15 +33,19 @@ export function trussBlocks(of: Worked, display: DisplayUnits): { readonly joint
   const scaled = scaledIn(display);
   const force = (value: number): string => shown(scaled(value, 1, 0));
   const axisOf = (freedom: number): CalledAxis => structureAxis(display, axisKeys[freedom % 3]!);
-  const senseOf = (place: number): 1 | -1 => axisOf(numbered.all[place]!.component).sign;
-  const name = (one: Unknown): string => (one.is === 'member' ? `S(${s.names.members[one.index]!})` : `R${numbered.all[one.place]!.number}`);
+  const senseOf = (freedom: number): 1 | -1 => axisOf(freedom).sign;
+  const reaction = (freedom: number): string => {
+    const number = numbered.all[numbered.places[freedom]!]?.number;
+    return number === undefined ? `R(u${axisOf(freedom).letter} ${s.names.nodes[Math.floor(freedom / FREEDOMS)]!})` : `R${number}`;
+  };
+  const name = (one: Unknown): string => (one.is === 'member' ? `S(${s.names.members[one.index]!})` : reaction(one.freedom));
   const equation = ({ freedom, parts, load }: JointEquation): string => {
     const σ = axisOf(freedom).sign;
-    const terms = parts.map(({ of: one, part }) => [σ * part * (one.is === 'reaction' ? senseOf(one.place) : 1), name(one)] as const);
+    const terms = parts.map(({ of: one, part }) => [σ * part * (one.is === 'reaction' ? senseOf(one.freedom) : 1), name(one)] as const);
     return `${sumOf([...terms, [σ * scaled(load, 1, 0), '']])} = 0`;
   };
   const value = (one: Unknown, found: number): string => {
-    if (one.is === 'reaction') return `${name(one)} = ${force(senseOf(one.place) * found)}`;
+    if (one.is === 'reaction') return `${name(one)} = ${force(senseOf(one.freedom) * found)}`;
     const size = force(found);
     return `${name(one)} = ${size}${size === '0' ? '' : ` (${found > 0 ? WORDS.tension : WORDS.compression})`}`;
   };
@@ -49,7 +54,7 @@ export function trussBlocks(of: Worked, display: DisplayUnits): { readonly joint
     ...(truss.whole.length > 0
       ? ([
           { is: 'text', text: WORDS.whole },
-          { is: 'table', columns: [WORDS.reaction, WORDS.value], rows: truss.whole.map(({ place, value: found }) => [`R${numbered.all[place]!.number}`, force(senseOf(place) * found)]) },
+          { is: 'table', columns: [WORDS.reaction, WORDS.value], rows: truss.whole.map(({ freedom, value: found }) => [reaction(freedom), force(senseOf(freedom) * found)]) },
         ] as const)
       : []),
     ...truss.joints.flatMap(({ node, equations, found }): readonly WorkingsBlock[] => [

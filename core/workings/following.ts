@@ -23,9 +23,6 @@ export interface Following {
   readonly telling: readonly number[];
 }
 
-/** Why there are no workings: sprung freedoms alone would have to follow. */
-export type NotFollowed = 'sprung';
-
 /** Stiffness of the joints along member m at its start and its end, N/m: 0 where an end slides, Infinity where it is fixed. */
 const alongAt = ({ releases }: Structure, m: number): readonly [number, number] => [
   releases[2 * FREEDOMS * m]!,
@@ -65,14 +62,15 @@ function imposedOn({ strains, lengths }: Structure, m: number, acting: Acting): 
 
 /**
  * Which freedoms follow which where members keep their lengths: their lengthenings by the movements of nodes (`lengthening`, by freedom) are
- * solved one after the other for a freedom each, the last one that it can be, so that what is numbered first stays. Held freedoms follow nothing.
+ * solved one after the other for a freedom each, the last one that it can be, so that what is numbered first stays; for a sprung one only where
+ * no other is left. Held freedoms follow nothing.
  */
 export function followingOf(
   s: Structure,
   acting: Acting,
   lengthening: (member: number) => readonly Share[],
   isFree: (freedom: number) => boolean,
-): Following | NotFollowed {
+): Following {
   const kept = [...s.keepsLength.keys()].filter((m) => holdsLength(s, m));
   const lengths = kept.map((member): LengthKept => ({
     member,
@@ -92,10 +90,11 @@ export function followingOf(
     const open = [...shares].filter(([f, share]) => isFree(f) && Math.abs(share) > NOTHING);
     if (open.length === 0) continue;
     const most = Math.max(...open.map(([, share]) => Math.abs(share)));
-    const unsprung = open.filter(([f, share]) => s.restraints[f] === 0 && Math.abs(share) > 1e-3 * most);
-    if (unsprung.length === 0) return 'sprung';
-    const largest = Math.max(...unsprung.map(([, share]) => Math.abs(share)));
-    const pivot = Math.max(...unsprung.flatMap(([f, share]) => (Math.abs(share) > 0.999 * largest ? [f] : [])));
+    const telltale = open.filter(([, share]) => Math.abs(share) > 1e-3 * most);
+    const unsprung = telltale.filter(([f]) => s.restraints[f] === 0);
+    const candidates = unsprung.length > 0 ? unsprung : telltale;
+    const largest = Math.max(...candidates.map(([, share]) => Math.abs(share)));
+    const pivot = Math.max(...candidates.flatMap(([f, share]) => (Math.abs(share) > 0.999 * largest ? [f] : [])));
     const by = shares.get(pivot)!;
     const row = {
       pivot,

@@ -22,6 +22,8 @@ export interface FollowingFreedom {
   readonly component: number;
   readonly shares: readonly (readonly [place: number, factor: number])[];
   readonly besides: number;
+  /** What its support is sprung with; 0 where there is none. */
+  readonly spring: number;
 }
 
 /** Freedoms that take part, and by freedom (6n) its place among them; −1 where nothing stiffens it, and where it follows others. */
@@ -61,6 +63,7 @@ export function numbered(
         component: f % FREEDOMS,
         shares: shares.flatMap(([other, factor]) => (places[other]! < 0 ? [] : [[places[other]!, factor] as const])),
         besides,
+        spring: s.restraints[f]!,
       },
     ]),
   );

@@ -91,7 +91,7 @@ export function partOf(
   nodes.forEach((node, i) => absent.set(loose.absent.subarray(FREEDOMS * node, FREEDOMS * node + FREEDOMS), FREEDOMS * i));
   return {
     structure,
-    loose: { absent, artificialRestraints: loose.artificialRestraints.filter(({ node }) => inner[node]) },
+    loose: { absent, artificialRestraints: loose.artificialRestraints.flatMap((one) => (inner[one.node] ? [{ ...one, node: places.get(one.node)! }] : [])) }, // oxfmt-ignore
     acting: [...acting, [cases, 1]],
     response: {
       ...response,

@@ -115,6 +115,12 @@ export class Scaled {
     return { is: 'text', text: WORDS.member(id, showQuantity(L, this.length, WORKINGS_DIGITS)), member: id };
   }
 
+  /** A force or a movement along a freedom of a node (of 6n). */
+  protected ofFreedom(value: number, f: number, of: 'forces' | 'movements'): number {
+    const sense = structureAxis(this.display, axisKeys[f % 3]!).sign;
+    return this.vector([value], [{ turns: f % FREEDOMS >= 3, sense }], of)[0]![0]!;
+  }
+
   /** A freedom of a node (of 6n), by its name and its node: `ux 3`. */
   protected freedomName(f: number): string {
     const { letter } = structureAxis(this.display, axisKeys[f % 3]!);

@@ -14,7 +14,7 @@ import { Scaled, type Sensed } from './scaled';
 import { WORKINGS_DIGITS } from './units';
 import { contributionsTo, type Worked } from './worked';
 import type { WorkedMember } from './worked-member';
-import { betweenJoints } from './following';
+import { betweenJoints, type Share } from './following';
 import { followWords, isHeldStill } from './follow-words';
 import { classic as CLASSIC, fixedEndFormulas, formulas, steps as TITLES, words as WORDS } from './words';
 
@@ -53,6 +53,9 @@ export function workingsStepsOf(
   ].filter(({ blocks }) => blocks.length > 0); // oxfmt-ignore
 }
 
+/** What resists beside members, in the parts of an entry. */
+const BESIDE = { spring: WORDS.spring, holding: WORDS.heldBy } as const;
+
 const text = (words: string): WorkingsBlock => ({ is: 'text', text: words });
 const formula = (one: Formula): WorkingsBlock => ({ is: 'formula', ...one });
 
@@ -79,6 +82,7 @@ class Told extends Scaled {
       const { letter } = structureAxis(this.display, axisKeys[k % 3]!);
       return k < 3 ? `u${letter}` : this.turn(letter);
     });
+    const stiffness = (spring: number, k: number): string => showNumber(this.scaled(spring, 1, k < 3 ? -1 : 1), WORKINGS_DIGITS);
     const rows = structure.names.nodes.map((name, node) => [
       `${name}${structure.supportRotations.has(node) ? WORDS.ownAxes : ''}`,
       ...components.map((k) => {
@@ -86,12 +90,12 @@ class Told extends Scaled {
         const follower = numbered.followers.get(FREEDOMS * node + k);
         if (follower) {
           const words = followWords(follower, numbered, this.display);
+          if (follower.spring > 0) return `${words} ${WORDS.sprung(stiffness(follower.spring, k))}`;
           return isHeldStill(follower, numbered) ? `${words} ${WORDS.held}` : words;
         }
         if (!one) return '·';
         if (one.state === 'held') return `${one.number} ${one.given ? WORDS.given : WORDS.held}`;
-        const stiffness = showNumber(this.scaled(one.spring, 1, k < 3 ? -1 : 1), WORKINGS_DIGITS);
-        return one.spring > 0 ? `${one.number} ${WORDS.sprung(stiffness)}` : String(one.number);
+        return one.spring > 0 ? `${one.number} ${WORDS.sprung(stiffness(one.spring, k))}` : String(one.number);
       }),
     ]);
     return [
@@ -103,6 +107,7 @@ class Told extends Scaled {
         : [text(WORDS.inEI(structure.names.members[0]!, showNumber(this.scaled(this.EI, 1, 2), WORKINGS_DIGITS)))]),
       { is: 'table', columns: [WORDS.node, ...names], rows, freedoms: structure.names.nodes.map((_, node) => this.lightsOf(node)) }, // oxfmt-ignore
       ...(numbered.followers.size > 0 ? [text(WORDS.shared)] : []),
+      ...(this.of.holding.length > 0 ? [text(WORDS.holding(this.of.holding.map((motion) => this.sumOf(motion, 0))))] : []),
       ...(numbered.places.some((place, f) => place < 0 && !numbered.followers.has(f) && structure.active.includes(f % 6))
         ? [text(WORDS.idle)]
         : []),
@@ -127,19 +132,24 @@ class Told extends Scaled {
     const shown = new Set(this.shown.map(({ index }) => index));
     const rows = (following?.lengths ?? []).flatMap(({ member, shares, imposed }, i) => {
       if (!shown.has(member)) return [];
-      const sum = shares.map(([f, factor], k) => {
-        const sense = structureAxis(this.display, axisKeys[f % 3]!).sign;
-        const value = sense * (f % FREEDOMS < 3 ? factor : this.scaled(factor, 0, 1));
-        const size = showNumber(Math.abs(value), WORKINGS_DIGITS);
-        const word = `${size === '1' ? '' : `${size}·`}${this.freedomName(f)}`;
-        return k === 0 ? (value < 0 ? `−${word}` : word) : `${value < 0 ? '−' : '+'} ${word}`;
-      });
-      const equation = `${sum.join(' ') || '0'} = ${showNumber(this.scaled(imposed, 0, 1), WORKINGS_DIGITS)}`;
+      const equation = `${this.sumOf(shares, 1) || '0'} = ${showNumber(this.scaled(imposed, 0, 1), WORKINGS_DIGITS)}`;
       return [[structure.names.members[member]!, equation, following!.telling.includes(i) ? '' : WORDS.tellsNothing]];
     });
     return rows.length === 0
       ? []
       : [formula(formulas.lengths), { is: 'table', columns: [CLASSIC.member, WORDS.lengthKept, ''], rows }];
+  }
+
+  /** Movements of freedoms (of 6n) times their factors, added up; those of turns are so many lengths. */
+  private sumOf(shares: readonly Share[], ofTurns: 0 | 1): string {
+    const sum = shares.map(([f, factor], k) => {
+      const sense = structureAxis(this.display, axisKeys[f % 3]!).sign;
+      const value = sense * (f % FREEDOMS < 3 ? factor : this.scaled(factor, 0, ofTurns));
+      const size = showNumber(Math.abs(value), WORKINGS_DIGITS);
+      const word = `${size === '1' ? '' : `${size}·`}${this.freedomName(f)}`;
+      return k === 0 ? (value < 0 ? `−${word}` : word) : `${value < 0 ? '−' : '+'} ${word}`;
+    });
+    return sum.join(' ');
   }
 
   /** The axial forces that keep lengths. */
@@ -229,13 +239,13 @@ class Told extends Scaled {
   } // oxfmt-ignore
 
   jointLoads(): readonly WorkingsBlock[] {
-    const { direct, equivalent, loads } = this.of;
-    const all = [direct, equivalent, loads].map((values) => this.vector(values, this.sensed, 'forces'));
+    const { direct, equivalent, feet, loads } = this.of;
+    const arePushed = feet.some((one) => one !== 0);
+    const parts = [direct, equivalent, ...(arePushed ? [feet] : []), loads];
+    const all = parts.map((values) => this.vector(values, this.sensed, 'forces'));
+    const columns = [WORDS.direct, WORDS.fromMembers, ...(arePushed ? [WORDS.feet] : []), WORDS.together];
     const values = this.labels.map((_, i) => all.map((vector) => vector[i]![0]!));
-    return [
-      formula(formulas.joint),
-      this.matrix(formulas.P, this.labels, [WORDS.direct, WORDS.fromMembers, WORDS.together], values),
-    ];
+    return [formula(formulas.joint), this.matrix(formulas.P, this.labels, columns, values)];
   }
 
   /** Some rows and columns of a matrix of the structure. */
@@ -272,7 +282,8 @@ class Told extends Scaled {
         const shown = (value: number): string =>
           numberWords(this.stiffness([[value]], [this.sensed[i]!], [this.sensed[j]!])[0]![0]!, this.way);
         const sum = parts.map(
-          ({ member, value }) => `${shown(value)} (${member === 'spring' ? WORDS.spring : structure.names.members[member]!})`,
+          ({ member, value }) =>
+            `${shown(value)} (${typeof member === 'string' ? BESIDE[member] : structure.names.members[member]!})`,
         );
         freedoms.push([this.labels[i]!, this.labels[j]!]);
         rows.push([`${this.labels[i]!}, ${this.labels[j]!}`, `${sum.join(' + ')} = ${shown(K[i]![j]!)}`]);
@@ -343,11 +354,21 @@ class Told extends Scaled {
   }
 
   reactions(): readonly WorkingsBlock[] {
-    const { reactions, numbered } = this.of;
+    const { reactions, numbered, followed } = this.of;
     const held = numbered.all.flatMap(({ state, spring, given }, i) => (!given && (state === 'held' || spring > 0) ? [i] : []));
-    if (held.length === 0) return [];
+    if (held.length + followed.size === 0) return [];
     const values = this.vector(reactions, this.sensed, 'forces');
-    return [formula(formulas.reactions), this.matrix(formulas.R, held.map((i) => this.labels[i]!), [''], held.map((i) => values[i]!))]; // oxfmt-ignore
+    const springs = [...followed].map(([f, { reaction }]) => ({
+      name: this.freedomName(f),
+      value: this.ofFreedom(reaction, f, 'forces'),
+    }));
+    const names = [...held.map((i) => this.labels[i]!), ...springs.map(({ name }) => name)];
+    const all = [...held.map((i) => values[i]!), ...springs.map(({ value }) => [value])];
+    return [
+      formula(formulas.reactions),
+      ...(numbered.all.some(({ spring }) => spring > 0) || followed.size > 0 ? [formula(formulas.springs)] : []),
+      this.matrix(formulas.R, names, [''], all),
+    ];
   }
 
   check(): readonly WorkingsBlock[] {

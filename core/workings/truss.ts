@@ -1,12 +1,11 @@
 import { Matrix, SingularValueDecomposition } from 'ml-matrix';
 import type { Worked } from './worked';
 import { FREEDOMS } from '../stiffness/structure';
-import type { WorkedFreedom } from './freedoms';
 import { timesVector, transposed } from './matrix';
 import { nodalFreedom, transformOf, type WorkedMember } from './worked-member';
 
-/** What is unknown at joints: the tension of a member, or what a support exerts along a freedom (its place in the list). */
-export type Unknown = { readonly is: 'member'; readonly index: number } | { readonly is: 'reaction'; readonly place: number };
+/** What is unknown at joints: the tension of a member, or what a support exerts along a freedom (of 6n). */
+export type Unknown = { readonly is: 'member'; readonly index: number } | { readonly is: 'reaction'; readonly freedom: number };
 
 /** An equation of equilibrium along a freedom of a node (of 6n): the sum of parts of unknowns, what is known of them, and loads is nothing. */
 export interface JointEquation {
@@ -39,7 +38,7 @@ export interface WorkedCut {
 
 export interface WorkedTruss {
   /** What the supports exert by the equilibrium of the whole, where that tells it: it is known when the first joint is solved. */
-  readonly whole: readonly { readonly place: number; readonly value: number }[];
+  readonly whole: readonly { readonly freedom: number; readonly value: number }[];
   readonly joints: readonly WorkedJoint[];
   /** Tensions by member. */
   readonly tensions: readonly number[];
@@ -70,13 +69,11 @@ export function workedTruss(of: Worked): WorkedTruss | undefined {
   const freedoms = [...numbered.all.map(({ node, component }) => FREEDOMS * node + component), ...numbered.followers.keys()];
   if (freedoms.some((f) => f % FREEDOMS >= 3 && numbered.followers.has(f))) return undefined;
   const equations = freedoms.filter((f) => f % FREEDOMS < 3);
-  const reactions = numbered.all.flatMap(({ component, state, spring }, i) =>
-    component < 3 && (state === 'held' || spring > 0) ? [i] : [],
-  );
+  const reactions = equations.filter((f) => isSupported(of, f));
   if (members.length + reactions.length !== equations.length) return undefined;
   const loads = loadsOnJoints(of);
   const whole = wholeOf(of, equations, reactions, loads);
-  const known = new Map(whole.map(({ place, value }) => [keyOf({ is: 'reaction', place }), value]));
+  const known = new Map(whole.map(({ freedom, value }) => [keyOf({ is: 'reaction', freedom }), value]));
   const nodes = [...new Set(equations.map(nodeOf))];
   const left = new Map(nodes.map((node) => [node, equations.filter((f) => nodeOf(f) === node).map((f) => equationOf(of, f, loads))])); // oxfmt-ignore
   const joints: WorkedJoint[] = [];
@@ -93,7 +90,7 @@ export function workedTruss(of: Worked): WorkedTruss | undefined {
   return { whole, joints, tensions, byStiffness, ...(cut && { cut }) };
 }
 
-const keyOf = (of: Unknown): string => (of.is === 'member' ? `m${of.index}` : `r${of.place}`);
+const keyOf = (of: Unknown): string => (of.is === 'member' ? `m${of.index}` : `r${of.freedom}`);
 
 const nodeOf = (f: number): number => Math.floor(f / FREEDOMS);
 
@@ -111,7 +108,7 @@ function wholeOf(
   reactions: readonly number[],
   loads: Float64Array,
 ): WorkedTruss['whole'] {
-  const { structure: s, numbered } = of;
+  const { structure: s } = of;
   const rows = s.active.length === 3 ? [0, 1, 5] : [0, 1, 2, 3, 4, 5];
   if (reactions.length !== rows.length) return [];
   /** A force of 1 along a freedom: forces, then couples about the origin. */
@@ -122,15 +119,19 @@ function wholeOf(
     const six = [dx, dy, dz, y * dz - z * dy, z * dx - x * dz, x * dy - y * dx];
     return rows.map((k) => six[k]!);
   };
-  const A = new Matrix(rows.map((_, k) => reactions.map((place) => acting(freedomOf(numbered.all[place]!))[k]!)));
+  const A = new Matrix(rows.map((_, k) => reactions.map((f) => acting(f)[k]!)));
   const side = rows.map((_, k) => -equations.reduce((sum, f) => sum + acting(f)[k]! * loads[f]!, 0));
   const decomposition = new SingularValueDecomposition(A, { autoTranspose: true });
   if (decomposition.rank < rows.length) return [];
   const x = decomposition.solve(Matrix.columnVector(side));
-  return reactions.map((place, i) => ({ place, value: x.get(i, 0) }));
+  return reactions.map((freedom, i) => ({ freedom, value: x.get(i, 0) }));
 }
 
-const freedomOf = ({ node, component }: WorkedFreedom): number => FREEDOMS * node + component;
+/** Whether a support holds a freedom, or a spring does. */
+function isSupported({ numbered }: Worked, f: number): boolean {
+  const one = numbered.all[numbered.places[f]!];
+  return one?.state === 'held' || (one ?? numbered.followers.get(f))!.spring > 0;
+}
 
 /** What acts on joints (6n) along their axes, of members as well; without what the feet of springs push. */
 function loadsOnJoints({ structure: s, members, onNodes }: Worked): Float64Array {
@@ -143,7 +144,7 @@ function loadsOnJoints({ structure: s, members, onNodes }: Worked): Float64Array
 }
 
 function equationOf(of: Worked, freedom: number, loads: Float64Array): JointEquation {
-  const { structure: s, members, numbered } = of;
+  const { structure: s, members } = of;
   const parts: { of: Unknown; part: number }[] = [];
   for (const { index, own } of members) {
     let part = 0;
@@ -156,9 +157,7 @@ function equationOf(of: Worked, freedom: number, loads: Float64Array): JointEqua
     });
     if (Math.abs(part) > NOTHING) parts.push({ of: { is: 'member', index }, part });
   }
-  const place = numbered.places[freedom]!;
-  const { state, spring } = numbered.all[place] ?? { state: 'free', spring: 0 };
-  if (state === 'held' || spring > 0) parts.push({ of: { is: 'reaction', place }, part: 1 });
+  if (isSupported(of, freedom)) parts.push({ of: { is: 'reaction', freedom }, part: 1 });
   return { freedom, parts, load: loads[freedom]! };
 }
 
@@ -200,9 +199,8 @@ function cutOf({ structure: s, members, numbered }: Worked, { known, loads }: Ac
     const part = nodes.filter((node) => x(node) < at).sort((a, b) => a - b);
     const force = (node: number, k: number): number => {
       const f = FREEDOMS * node + k;
-      const place = numbered.places[f]!;
-      if (place < 0 && !numbered.followers.has(f)) return 0;
-      return loads[f]! + (known.get(keyOf({ is: 'reaction', place })) ?? 0);
+      if (numbered.places[f]! < 0 && !numbered.followers.has(f)) return 0;
+      return loads[f]! + (known.get(keyOf({ is: 'reaction', freedom: f })) ?? 0);
     };
     const lineOf = ({ index }: WorkedMember) => {
       const [a, b] = [s.memberNodes[2 * index]!, s.memberNodes[2 * index + 1]!];

@@ -42,8 +42,6 @@ export const words = {
   keptForce: 'N',
   betweenJoints: (stiffness: string): string =>
     `The member keeps its length between joints that give way along it: along its axis it is as stiff as these, ${stiffness}, and they take what acts along it as they are stiff.`,
-  followsSprung:
-    'Members that keep their lengths join sprung freedoms alone, of which one would have to follow: there are no workings of that. Count axial deformation',
   member: (id: string, L: string): string => `Member ${id}, L = ${L}`,
   released: (freedom: string, spring: string): string =>
     `Released: ${freedom}${spring}. It is eliminated: k becomes k less the product of its column and its row over what resists it.`,
@@ -67,7 +65,11 @@ export const words = {
   displacements: 'Displacements',
   ends: 'Forces at ends',
   reactions: 'Reactions',
-  unheld: 'The motions that nothing resists are held by the analysis: there are no workings of them. Hold the structure first',
+  differs: 'What is worked out here does not agree with what was solved: there are no workings of it',
+  holding: (motions: readonly string[]): string =>
+    `Nothing resists ${motions.length === 1 ? 'this motion' : 'these motions'}, and nothing acts along ${motions.length === 1 ? 'it' : 'them'}; the analysis holds ${motions.length === 1 ? 'it' : 'them'} with a stiffness that takes no force: ${motions.join('; ')}.`,
+  heldBy: 'held by the analysis',
+  feet: 'of the feet of springs',
   large: (members: number, most: number): string =>
     `Workings are written of up to ${most} members, and this model has ${members}. Select those that are to be worked out`,
   largePart: (members: number, most: number): string =>
@@ -145,6 +147,7 @@ export const formulas = {
   ends: formula('s = k\\, d + f', 's = k·d + f'),
   keptEnds: formula('s = k\\, d + f \\mp N', 's = k·d + f, and ∓N along the axis'),
   reactions: formula('R = K_{hf} d_f + K_{hh} d_h - P_h', 'R = Khf·df + Khh·dh − Ph'),
+  springs: formula('R = k_s (d_0 - d)', 'R = k·(d₀ − d) of a spring whose foot moves by d₀'),
   k: formula('k', 'k'),
   kReleased: formula("k'", 'k′'),
   T: formula('T', 'T'),

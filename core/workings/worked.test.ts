@@ -39,7 +39,7 @@ test.each([
       const all = [...solution.outcomes, sum];
       [...model.cases.keys(), all.length - 1].forEach((of) => {
         const found = worked(prepared, actingCases(all[of]!), responseOf({ ...solution, outcomes: all }, of)!);
-        if (!found) return;
+        if (!found) throw new Error('There are no workings');
         expect(Math.max(...Object.values(found.differs))).toBeLessThan(1e-9);
         compared++;
         // Every entry of K is the sum of what members and springs give.
@@ -83,6 +83,56 @@ test('a member that keeps its length between joints along it is as stiff as thes
   if (typeof other === 'string') throw new Error(other);
   expect(Math.max(...Object.values(other.differs))).toBeLessThan(1e-9);
   expect(workingsText(workingsStepsOf(other, displayOf(model)))).toMatch(/as stiff as these, 5000, and/);
+}); // oxfmt-ignore
+
+test('where sprung freedoms alone are left, one of them follows, and its spring is one beside the numbered ones', () => {
+  const model: Model = {
+    ...sketch({
+      nodes: [['1', 0, 0], ['2', 4, 0], ['3', 8, 0], ['4', 4, 3]],
+      members: [['a', '1', '2'], ['b', '2', '3'], ['c', '2', '4', { releases: { start: { mz: 'free' } } }]],
+      supports: [{ node: '1', ux: 2e6, uy: 'fixed' }, { node: '2', ux: 1e6, uy: 3e6 }, { node: '3', ux: 4e6, uy: 'fixed', angle: 20 }, { node: '4', ux: 'fixed', uy: 5e6 }],
+      loads: [
+        { type: 'node', node: '2', fx: 9e3, fy: -20e3 },
+        { type: 'line', member: 'a', from: { wy: -4e3 }, to: { wy: -4e3 } },
+        { type: 'settlement', node: '3', ux: 0.002 },
+        { type: 'settlement', node: '4', uy: -0.004 },
+        { type: 'thermal', member: 'b', uniform: 30 },
+      ],
+    }),
+    analysis: { axialDeformation: false },
+  };
+  const { solution } = solve(model);
+  const found = workingsIn(model, solution!, 'Q');
+  if (typeof found === 'string') throw new Error(found);
+  expect(Math.max(...Object.values(found.differs))).toBeLessThan(1e-9);
+  expect(found.followed.size).toBe(3);
+  const text = workingsText(workingsStepsOf(found, displayOf(model)));
+  expect(text).toMatch(/of the feet of springs/);
+  expect(text).toMatch(/spring of the support\) = /);
+  // A number asked for is the sum of its parts, at a spring that follows as at any other.
+  for (const [node, component] of [[0, 0], [1, 0], [2, 0], [2, 1], [3, 1]] as const) {
+    const chain = chainOf(found, { kind: 'reaction', node, component }, displayOf(model));
+    if (typeof chain === 'string') throw new Error(chain);
+    expect(chain.value).toBeCloseTo(responseOf(solution!, 0)!.reactions[6 * node + component]!, 5);
+  }
+}); // oxfmt-ignore
+
+test('a motion of a node that nothing resists is held, as the analysis holds it, and told', () => {
+  // Both rafters are released against twisting where they meet, in a line that no axis lies along.
+  const model = sketch({
+    space: 'space',
+    nodes: [['1', 0, 0, 0], ['2', 3, 4, 0], ['3', 6, 8, 0]],
+    members: [['a', '1', '2', { releases: { end: { rx: 'free' } } }], ['b', '2', '3', { releases: { start: { rx: 'free' } } }]],
+    supports: ['1', '3'].map((node) => ({ node, ux: 'fixed', uy: 'fixed', uz: 'fixed', rx: 'fixed', ry: 'fixed', rz: 'fixed' })),
+    loads: [{ type: 'node', node: '2', fy: -5e3, fz: 2e3 }],
+  });
+  const { solution } = solve(model);
+  const found = workingsIn(model, solution!, 'Q');
+  if (typeof found === 'string') throw new Error(found);
+  expect(Math.max(...Object.values(found.differs))).toBeLessThan(1e-9);
+  const text = workingsText(workingsStepsOf(found, displayOf(model)));
+  expect(text).toMatch(/Nothing resists this motion, .*: 0\.75·θX 2 \+ θY 2\./);
+  expect(text).toMatch(/held by the analysis\) = /);
 }); // oxfmt-ignore
 
 test('what acts one way and has let go is left out, and told: slack ties, a foot that lifts, a gap that closes or stays open', () => {

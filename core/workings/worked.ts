@@ -15,7 +15,7 @@ import { toOwnAxes } from '../stiffness/transformation';
 import type { Acting } from './acting';
 import type { WorkedPart } from './part';
 import { numbered, sharesOf, type Numbered } from './freedoms';
-import { followingOf, forcesOfLengths, type Following, type NotFollowed, type Share } from './following';
+import { followingOf, forcesOfLengths, type Following, type Share } from './following';
 import { endsOf, loadsOf, nodalFreedom, stiffnessOf, transformOf, type WorkedMember } from './worked-member';
 import { timesVector, transposed, zeros, type Dense } from './matrix';
 
@@ -24,10 +24,17 @@ const N = MEMBER_FREEDOMS;
 const IN_PLANE = [0, 1, 5, 6, 7, 11] as const;
 const IN_SPACE = Array.from({ length: N }, (_, i) => i);
 
-/** A part of an entry of K: a member's, or a spring's. */
+/** A part of an entry of K: a member's, a spring's, or of what holds a motion that nothing resists. */
 export interface Contribution {
-  readonly member: number | 'spring';
+  readonly member: number | 'spring' | 'holding';
   readonly value: number;
+}
+
+/** What resists a motion beside members: a spring whose freedom follows others, or what holds a motion of a node that nothing resists and nothing drives. */
+export interface Beside {
+  readonly is: 'spring' | 'holding';
+  readonly shares: readonly (readonly [place: number, factor: number])[];
+  readonly stiffness: number;
 }
 
 export interface Worked {
@@ -42,8 +49,12 @@ export interface Worked {
   readonly direct: readonly number[];
   readonly equivalent: readonly number[];
   readonly loads: readonly number[];
-  /** Movements that are imposed on held freedoms, and on the feet of springs. */
+  readonly besides: readonly Beside[];
+  /** Movements that are imposed on held freedoms, and on the feet of springs; what these push with. */
   readonly imposed: readonly number[];
+  readonly feet: readonly number[];
+  /** Motions of nodes that nothing resists and nothing drives, each by its freedoms and its parts along them. */
+  readonly holding: readonly (readonly Share[])[];
   readonly inverse?: Dense;
   readonly displacements: readonly number[];
   /** Of all freedoms of the nodes (6n), those that follow others as well. */
@@ -56,6 +67,8 @@ export interface Worked {
   readonly gone?: { readonly members: readonly string[]; readonly supports: readonly string[] };
   /** Of supports, held and sprung; by freedom, 0 where there is none. */
   readonly reactions: readonly number[];
+  /** Of springs whose freedoms follow others, by these (of 6n), with the movement of their feet. */
+  readonly followed: ReadonlyMap<number, { readonly reaction: number; readonly foot: number }>;
   /** What the solver found differently at most, beside the largest of its kind. */
   readonly differs: { readonly displacements: number; readonly ends: number; readonly reactions: number };
 }
@@ -74,19 +87,17 @@ export interface WorkedOf {
 }
 
 /**
- * A case or a sum of cases worked out step by step as the stiffness method is taught, each from the one before it, and compared with what the solver found. Where a motion is resisted
- * by nothing the solver holds it, and there are no workings: undefined. Nor are there where `followingIn` says why.
+ * A case or a sum of cases worked out step by step as the stiffness method is taught, each from the one before it, and compared with what the solver found.
+ * Undefined where they do not agree with it: there are no such workings.
  */
 export function worked(
   { structure: s, loose, part }: WorkedOf,
   acting: Acting,
   response: StructuralResponse,
 ): Worked | undefined {
-  if (loose.artificialRestraints.length > 0) return undefined;
   const own = ownOf(s);
   const isFree = freeIn(s, loose);
   const following = followingIn(s, loose, acting);
-  if (typeof following === 'string') return undefined;
   const places = numbered(s, loose, following?.follows, part?.isOuter);
   const begun = s.names.members.map((id, m) => stiffnessOf(s, m, id, own, places));
   const n = places.all.length;
@@ -97,6 +108,12 @@ export function worked(
     // oxfmt-ignore
     to.forEach((i, a) => i >= 0 && to.forEach((j, b) => j >= 0 && (K[i]![j]! += part[a]![b]!)));
   places.all.forEach(({ spring }, i) => (K[i]![i]! += spring));
+  const holding = loose.artificialRestraints.map(({ node, motion }) =>
+    [...motion].flatMap((part, k): Share[] => (Math.abs(part) > TRACE ? [[FREEDOMS * node + k, part]] : [])),
+  );
+  const besides = [...springsBeside(places), ...holding.map((motion, i): Beside => ({ is: 'holding', shares: togetherOf(places, motion), stiffness: loose.artificialRestraints[i]!.stiffness }))]; // oxfmt-ignore
+  for (const { shares, stiffness } of besides)
+    for (const [i, a] of shares) for (const [j, b] of shares) K[i]![j]! += stiffness * a * b;
   const direct = new Array<number>(n).fill(0);
   const onNodes = new Float64Array(FREEDOMS * nodeCount(s));
   eachActing(s, 'nodeLoads', acting, (f, value) => {
@@ -104,12 +121,19 @@ export function worked(
     for (const [place, factor] of sharesOf(places, f)) direct[place]! += factor * value;
   });
   const imposed = new Array<number>(n).fill(0);
-  eachActing(s, 'settlements', acting, (f, value) => places.places[f]! >= 0 && (imposed[places.places[f]!]! += value));
+  const feetMoved = new Map<number, number>();
+  eachActing(s, 'settlements', acting, (f, value) => {
+    if (places.places[f]! >= 0) imposed[places.places[f]!]! += value;
+    else feetMoved.set(f, value);
+  });
   const loaded = begun.map((one) => loadsOf(s, one, acting));
   const equivalent = new Array<number>(n).fill(0);
   loaded.forEach(({ loaded: { joint } }, m) => begun[m]!.stiff.places.forEach((i, a) => i >= 0 && (equivalent[i]! += joint[a]!)));
   // A spring whose foot moves pushes.
-  const loads = direct.map((one, i) => one + equivalent[i]! + places.all[i]!.spring * imposed[i]!);
+  const feet = places.all.map(({ spring }, i) => spring * imposed[i]!);
+  for (const [f, { spring, shares, besides: ahead }] of places.followers)
+    for (const [place, factor] of shares) feet[place]! += factor * spring * ((feetMoved.get(f) ?? 0) - ahead);
+  const loads = direct.map((one, i) => one + equivalent[i]! + feet[i]!);
   const displacements = solved(K, loads, imposed, places.free);
   if (!displacements) return undefined;
   const moved = movedOf(s, places, displacements);
@@ -122,8 +146,14 @@ export function worked(
   const reactions = places.all.map(({ state, spring }, i) =>
     state === 'held' ? sums[i]! - loads[i]! : spring * (imposed[i]! - displacements[i]!),
   );
+  const followed = new Map(
+    [...places.followers].flatMap(([f, { spring }]) => {
+      const foot = feetMoved.get(f) ?? 0;
+      return spring > 0 ? [[f, { reaction: spring * (foot - moved[f]!), foot }] as const] : [];
+    }),
+  );
   const members = following
-    ? withKept(s, { following, own, isFree }, bare, lackOf(s, { own, places, onNodes, reactions }, bare))
+    ? withKept(s, { following, own, isFree }, bare, lackOf(s, { own, places, onNodes, reactions, followed }, bare))
     : bare;
   const whole = {
     ...{
@@ -135,10 +165,14 @@ export function worked(
       direct,
       equivalent,
       loads,
+      besides,
       imposed,
+      feet,
+      holding,
       displacements,
       moved,
       reactions,
+      followed,
     },
     ...(following && { following }),
     ...(part && { part }),
@@ -154,8 +188,24 @@ const freeIn =
   (f: number): boolean =>
     !absent[f] && s.restraints[f] !== Infinity;
 
-/** Which freedoms follow others; why that is not told; undefined where no member keeps its length. */
-export const followingIn = (s: Structure, loose: WorkedOf['loose'], acting: Acting): Following | NotFollowed | undefined =>
+/** Parts of a motion below this are none. */
+const TRACE = 1e-9;
+
+/** What a motion of some freedoms (of 6n) moves among those that are numbered. */
+function togetherOf(places: Numbered, motion: readonly Share[]): Beside['shares'] {
+  const found = new Map<number, number>();
+  for (const [f, part] of motion)
+    for (const [place, factor] of sharesOf(places, f)) found.set(place, (found.get(place) ?? 0) + part * factor);
+  return [...found];
+}
+
+const springsBeside = ({ followers }: Numbered): readonly Beside[] =>
+  [...followers.values()].flatMap(({ spring, shares }) =>
+    spring > 0 ? [{ is: 'spring' as const, shares, stiffness: spring }] : [],
+  );
+
+/** Which freedoms follow others; undefined where no member keeps its length. */
+const followingIn = (s: Structure, loose: WorkedOf['loose'], acting: Acting): Following | undefined =>
   keepsLengths(s) ? followingOf(s, acting, (m) => lengtheningOf(s, m, ownOf(s)), freeIn(s, loose)) : undefined;
 
 /** The lengthening of a member by its nodes. */
@@ -181,12 +231,18 @@ interface Nodal {
   readonly places: Numbered;
   readonly onNodes: Float64Array;
   readonly reactions: readonly number[];
+  readonly followed: Worked['followed'];
 }
 
 /** What the nodes lack of balance before the forces are known that keep lengths (6n). */
-function lackOf(s: Structure, { own, places, onNodes, reactions }: Nodal, members: readonly WorkedMember[]): Float64Array {
+function lackOf(
+  s: Structure,
+  { own, places, onNodes, reactions, followed }: Nodal,
+  members: readonly WorkedMember[],
+): Float64Array {
   const lack = onNodes.slice();
   lack.forEach((_, f) => places.places[f]! >= 0 && (lack[f]! += reactions[places.places[f]!]!));
+  for (const [f, { reaction }] of followed) lack[f]! += reaction;
   for (const { index, forces } of members) {
     const T = transformOf(s, index, own);
     timesVector(transposed(T), forces).forEach((force, j) => (lack[nodalFreedom(s, index, own[j]!)]! -= force));
@@ -258,18 +314,31 @@ const membersAt = once((members: readonly WorkedMember[], freedoms: number): rea
 });
 
 /** Where an entry of K comes from. */
-export function contributionsTo({ members, numbered: { all } }: Worked, i: number, j: number): readonly Contribution[] {
+export function contributionsTo({ members, numbered: { all }, besides }: Worked, i: number, j: number): readonly Contribution[] {
   const found = membersAt(members, all.length)[i]!.flatMap(({ index, places, K }): Contribution[] => {
     let value = 0;
     places.forEach((row, a) => row === i && places.forEach((column, b) => column === j && (value += K[a]![b]!)));
     return value === 0 ? [] : [{ member: index, value }];
   });
   const { spring } = all[i]!;
-  return i === j && spring > 0 ? [...found, { member: 'spring', value: spring }] : found;
+  if (i === j && spring > 0) found.push({ member: 'spring', value: spring });
+  for (const { is, shares, stiffness } of besides) {
+    const at = (place: number): number => shares.find(([one]) => one === place)?.[1] ?? 0;
+    const value = stiffness * at(i) * at(j);
+    if (value !== 0) found.push({ member: is, value });
+  }
+  return found;
 }
 
 function differencesOf(
-  { structure: s, numbered: { all, places, followers }, members, moved: ours, reactions }: Omit<Worked, 'differs' | 'inverse'>,
+  {
+    structure: s,
+    numbered: { all, places, followers },
+    members,
+    moved: ours,
+    reactions,
+    followed,
+  }: Omit<Worked, 'differs' | 'inverse'>,
   response: StructuralResponse,
 ): Worked['differs'] {
   const [moved, held] = [response.displacements.slice(), response.reactions.slice()];
@@ -298,13 +367,14 @@ function differencesOf(
   const movements = [...ours.keys()].flatMap((f): Pair[] =>
     places[f]! >= 0 || followers.has(f) ? [{ ours: ours[f]!, theirs: moved[f]!, turns: f % FREEDOMS >= 3 }] : [],
   );
+  const sprung = Array.from(followed, ([f, { reaction }]): Pair => ({ ours: reaction, theirs: held[f]!, turns: f % FREEDOMS >= 3 })); // oxfmt-ignore
   const ends = members.flatMap(({ index, own, forces }) =>
     own.map((e, a): Pair => ({ ours: forces[a]!, theirs: response.ends[N * index + e]!, turns: e % 6 >= 3 })),
   );
   return {
     displacements: most(movements, arm, lengtheningLeftOut(s, members)),
     ends: most(ends, 1 / arm),
-    reactions: most(nodal(reactions, held), 1 / arm),
+    reactions: most([...nodal(reactions, held), ...sprung], 1 / arm),
   };
 }
 
