@@ -64,7 +64,7 @@ export function sheetItems(model: Model, solution: Solution | undefined, view: V
     ...also,
     ...diagram.items,
     ...(shown && view.deflected && !isDeflection(view.quantity) ? deflected(model, shown, view) : []),
-    ...structureItems(model, view, { ...diagram, slack: shown?.slack?.[view.outcome] }),
+    ...structureItems(model, view, { ...diagram, letGo: shown?.letGo?.[view.outcome] }),
     ...(view.supports === 'none' ? [] : supportItems(model, view, liftedNodes(shown, view.outcome))),
     ...(view.freedoms ? freedomItems(model, view.freedoms, view) : []),
     ...(shown && view.reactions ? reactionItems(model, shown, view.outcome, view) : []),
@@ -73,7 +73,7 @@ export function sheetItems(model: Model, solution: Solution | undefined, view: V
 
 /** Nodes whose supports are lifted off in what acts. */
 const liftedNodes = (shown: Solution | undefined, outcome: number): ReadonlySet<string> =>
-  new Set(shown?.lifted?.[outcome]?.map(({ node }) => shown.structure.names.nodes[node]!));
+  new Set(shown?.letGo?.[outcome]?.lifted.map(({ node }) => shown.structure.names.nodes[node]!));
 
 /** The body strongly with what acts on it, the rest as a hint behind it. */
 function bodyDrawn(model: Model, solution: Solution | undefined, view: View, cut: DrawnCut): Item[] {

@@ -1,7 +1,8 @@
 import { memberAxis } from '@rigid-beam/core/quantities/axis-names';
 import { displayOf, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { isPinEnded } from '@rigid-beam/core/model/behaviour';
-import type { Member, Model } from '@rigid-beam/core/model/model';
+import type { EndFreedom, Member, MemberEnd, Model } from '@rigid-beam/core/model/model';
+import type { LetGo } from '@rigid-beam/core/results/results';
 import { isSelected, symbolPath, worldPath, type Item, type Subject } from './display-list';
 import { drawnMembers, drawnNodes, nearness, type DrawnMember } from './geometry';
 import type { Bar } from './axial-items';
@@ -15,12 +16,12 @@ import type { View } from './view';
 interface Shown {
   readonly bars?: ReadonlyMap<number, Bar>;
   readonly areColoured?: boolean;
-  /** Members that act one way and are slack in what acts, by their places. */
-  readonly slack?: readonly number[] | undefined;
+  /** What has let go in what acts: members that are slack, joints within their gaps. */
+  readonly letGo?: LetGo | undefined;
 }
 
 /** Members as heavy lines, rigid arms, hinges and other freed ends in their textbook symbols, nodes as small dots. */
-export function structureItems(model: Model, view: View, { bars, areColoured = false, slack = [] }: Shown = {}): Item[] {
+export function structureItems(model: Model, view: View, { bars, areColoured = false, letGo }: Shown = {}): Item[] {
   const items: Item[] = [];
   const near = nearness(model, view);
   // What is behind is painted first.
@@ -29,7 +30,9 @@ export function structureItems(model: Model, view: View, { bars, areColoured = f
   const onPlane = planeTest(model, view);
   // Members that are drawn in the colour of a value are lines within it.
   const isColoured = areColoured && !view.solids;
-  const isSlack = new Set(slack);
+  const isSlack = new Set(letGo?.slack);
+  const openAt = (member: number, end: MemberEnd): readonly EndFreedom[] =>
+    (letGo?.open ?? []).flatMap((one) => (one.member === member && one.end === end ? [one.freedom] : []));
   const isQuiet = view.members === 'faint' || isColoured;
   // In a large structure diagrams would be threads under dark members.
   const recedes = view.quantity !== 'none' && !bars && isCrowded(model, view);
@@ -68,7 +71,8 @@ export function structureItems(model: Model, view: View, { bars, areColoured = f
     const member = model.members[drawn.index]!;
     if (member.offset) items.push(...armItems(model, member, drawn, view));
     const isThere = onPlane(member.start) && onPlane(member.end);
-    if (isThere && (member.releases || isPinEnded(member))) items.push(...releaseItems(member, drawn, view));
+    if (isThere && (member.releases || isPinEnded(member)))
+      items.push(...releaseItems(member, drawn, view, (end) => openAt(drawn.index, end)));
   }
   const nodes = [...drawnNodes(model, view).values()];
   if (model.space === 'space') nodes.sort((a, b) => a.depth - b.depth);
@@ -109,6 +113,8 @@ export function structureItems(model: Model, view: View, { bars, areColoured = f
   return items;
 }
 
+/** Pixels: the dashes of a joint that is within its gap. */
+const OPEN = [2, 2];
 /** Pixels: the dashes of a member that is slack. */
 const SLACK = [7, 5];
 
@@ -211,8 +217,8 @@ function armItems(model: Model, member: Member, drawn: DrawnMember, view: View):
   return [...arm(member.start, drawn.x1, drawn.y1), ...arm(member.end, drawn.x2, drawn.y2)];
 }
 
-/** A freed bending end is an open circle beside the node; a freed axial end a gap of two bars; a freed transverse end two bars along the member. */
-function releaseItems(member: Member, drawn: DrawnMember, view: View): Item[] {
+/** A freed bending end is an open circle beside the node, with a spiral in it where it is sprung, in dashes without it where that is within its gap; a freed axial end a gap of two bars; a freed transverse end two bars along the member. */
+function releaseItems(member: Member, drawn: DrawnMember, view: View, openAt: (end: MemberEnd) => readonly EndFreedom[]): Item[] {
   const angle = Math.atan2(drawn.ex[1], drawn.ex[0]);
   return (['start', 'end'] as const).flatMap((end): Item[] => {
     const releases = member.releases?.[end] ?? {};
@@ -223,6 +229,8 @@ function releaseItems(member: Member, drawn: DrawnMember, view: View): Item[] {
     const subject: Subject = { kind: 'release', id: drawn.id, end };
     const w = view.weight;
     const items: Item[] = [];
+    const open = openAt(end);
+    const isOpen = open.includes('mz') || open.includes('my');
     if (hinge !== 'fixed') {
       const radius = (isPinEnded(member) ? 3 : 4.2) * w;
       items.push(
@@ -230,22 +238,34 @@ function releaseItems(member: Member, drawn: DrawnMember, view: View): Item[] {
           x,
           y,
           circle(radius, inward * (radius + 3 * w)),
-          { closed: true, fill: 'paper', stroke: 'member', width: 1.4 * w, subject, texts: 'keep off' },
+          {
+            ...{ closed: true, fill: 'paper', stroke: 'member', width: 1.4 * w, subject, texts: 'keep off' },
+            ...(isOpen && { dash: OPEN.map((part) => part * w) }),
+          },
           angle,
         ),
       );
-      if (typeof hinge === 'number')
+      if (typeof hinge === 'number' && !isOpen)
         items.push(
           symbolPath(x, y, spiral(inward * (radius + 3 * w)), { stroke: 'member', width: 1.2 * w, texts: 'keep off' }, angle),
         );
     }
-    const bars = (offsets: number[]): Item =>
-      symbolPath(x, y, offsets, { stroke: 'member', width: 1.4 * w, texts: 'keep off' }, angle);
+    const bars = (freedom: EndFreedom, offsets: number[]): Item =>
+      symbolPath(
+        x,
+        y,
+        offsets,
+        {
+          ...{ stroke: 'member', width: 1.4 * w, texts: 'keep off' },
+          ...(open.includes(freedom) && { dash: OPEN.map((part) => part * w) }),
+        },
+        angle,
+      );
     const at = inward * 16 * w;
     if (releases.ux !== undefined && releases.ux !== 'fixed')
-      items.push(bars([at - 2, -6, at - 2, 6]), bars([at + 2, -6, at + 2, 6]));
+      items.push(bars('ux', [at - 2, -6, at - 2, 6]), bars('ux', [at + 2, -6, at + 2, 6]));
     if (releases.uy !== undefined && releases.uy !== 'fixed')
-      items.push(bars([at - 6, -4, at + 6, -4]), bars([at - 6, 4, at + 6, 4]));
+      items.push(bars('uy', [at - 6, -4, at + 6, -4]), bars('uy', [at - 6, 4, at + 6, 4]));
     return items;
   });
 }

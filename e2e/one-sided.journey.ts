@@ -87,6 +87,37 @@ describe.each(['pointer', 'keys'] as const)('members that act one way, by %s', (
   });
 });
 
+test('a joint is given a spring and a gap on its card; it is told where it is within its gap, and where the gap has closed', async () => {
+  const model = await ModelPage.given(application, {
+    ...sill,
+    supports: [{ node: '1', ux: 'fixed', uy: 'fixed', rz: 'fixed' }, ...sill.supports.slice(1)],
+  });
+  const { page } = model;
+  const give = async (label: string, text: string): Promise<void> => {
+    await model.command('geometry');
+    await model.selectByKey('Member a');
+    await model.unfold('Elastic joint');
+    await model.fill(label, text);
+    await model.stored();
+    await page.keyboard.press('Escape');
+    await model.command('results');
+  };
+  const says = (words: RegExp): Promise<unknown> =>
+    page.waitForFunction((source) => new RegExp(source).test(document.querySelector('[aria-label="Is it right?"]')?.textContent ?? ''), {}, words.source); // oxfmt-ignore
+  await give('Turns about z (kN·m/rad)', '800');
+  await give('Gap about z (mrad)', '20');
+  await says(/Within its gap the joint of “a”\. No joint bears anything within its gap, (exactly|to 1\d digits)/);
+  const stored = await model.file<{ members: object[] }>();
+  expect(stored.members[0]).toMatchObject({ releases: { start: { mz: 800e3 } }, gaps: { start: { mz: 0.02 } } });
+  await give('Gap about z (mrad)', '0.5');
+  await says(/No joint is within its gap\./);
+  await give('Gap about z (mrad)', '0');
+  await page.waitForFunction(
+    () => !/within its gap/i.test(document.querySelector('[aria-label="Is it right?"]')?.textContent ?? ''),
+  );
+  expect((await model.file<{ members: object[] }>()).members[0]).not.toHaveProperty('gaps');
+});
+
 test('in second order what is slack is found for the displaced bay, and critical loads are those of what holds', async () => {
   const model = await ModelPage.given(application, {
     ...bay,

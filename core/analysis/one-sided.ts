@@ -1,26 +1,25 @@
 import type { Outcome, Solved, Superposed } from '../combinations/outcome';
-import { complementary } from '../linear-algebra/complementarity';
+import { complementary, settledInRoom } from '../linear-algebra/complementarity';
 import { oneSidedIn, type OneSidedCase } from '../model/loads/one-sided';
 import type { Model } from '../model/model';
 import type { Notice } from '../model/notice';
-import type { LiftedSupport, StructuralResponse } from '../results/results';
-import { meanAxialForce, reactionAlong, slackCounts } from '../results/slack';
-import { STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
+import { endFreedomAt, type GappedJoint } from '../model/member-ends';
+import type { LetGo, LiftedSupport, OpenJoint, StructuralResponse } from '../results/results';
+import { meanAxialForce, reactionAlong } from '../results/slack';
+import { MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
 import { oneSided as WORDS } from './words';
 
-/** What acts in each outcome of a structure with members or supports that act one way. */
+/** What acts in each outcome of a structure with members, supports or joints that act one way. */
 export interface OneSided {
   readonly outcomes: readonly Outcome[];
-  /** By outcome: the members that are slack in it, by their places; nothing of a range. */
-  readonly slack: readonly (readonly number[] | undefined)[];
-  /** By outcome: the supports that it has lifted off; nothing of a range. */
-  readonly lifted: readonly (readonly LiftedSupport[] | undefined)[];
+  /** By outcome; nothing of a range. */
+  readonly letGo: readonly (LetGo | undefined)[];
   readonly notices: readonly Notice[];
   /** What would have to let go of the first outcome that cannot be. */
   readonly stuck?: readonly OneSidedCase[] | undefined;
 }
 
-/** What acts one way: which member or which node's support it is, and its force in a response, of which there is never less than nothing. */
+/** What acts one way: which member or which node's support it is, or of which member it is a joint, and its force in a response, of which there is never less than nothing. */
 interface Device {
   readonly place: number;
   readonly force: (response: StructuralResponse) => number;
@@ -51,6 +50,13 @@ export function devicesIn(model: Model, structure: Structure, responses: readonl
   const devices = devicesOf(cases, structure);
   const first = responses.length - cases.length;
   const forces = responses.map((response) => devices.map(({ force }) => force(response)));
+  // Of a joint each way has half of the force, and what its own spring is longer or shorter than that of both.
+  cases.forEach((one, i) => {
+    if (one.of !== 'joint') return;
+    const other = i + one.side;
+    forces[first + i]![i]! -= (one.side * one.spring) / 2;
+    forces[first + i]![other]! -= (one.side * one.spring) / 2;
+  });
   const n = devices.length;
   const M = new Float64Array(n * n);
   for (let i = 0; i < n; i++)
@@ -91,21 +97,31 @@ export function letGo({ devices, first }: Devices, factors: Float64Array, z: Flo
   for (const i of free) factors[first + i]! += devices[i]!.sense * z[i]!;
 }
 
-type Named = Pick<Devices, 'cases' | 'devices'>;
+export type Named = Pick<Devices, 'cases' | 'devices'>;
 
-/** The members and the supports of some devices. */
-export const membersOf = ({ cases, devices }: Named, some: readonly number[]): readonly number[] =>
-  some.flatMap((i) => (cases[i]!.of === 'member' ? [devices[i]!.place] : []));
-export const supportsOf = ({ cases, devices }: Named, some: readonly number[]): readonly LiftedSupport[] =>
-  some.flatMap((i) => {
-    const one = cases[i]!;
-    return one.of === 'support' ? [{ node: devices[i]!.place, along: one.along }] : [];
-  });
+/** What it means that some have let go, ascending: a joint is within its gap where both of its ways have. */
+export function letGoOf({ cases, devices }: Named, gone: readonly number[]): LetGo {
+  const slack: number[] = [];
+  const lifted: LiftedSupport[] = [];
+  const open: OpenJoint[] = [];
+  const off = new Set(gone);
+  for (const i of gone) {
+    const [one, { place }] = [cases[i]!, devices[i]!];
+    if (one.of === 'member') slack.push(place);
+    else if (one.of === 'support') lifted.push({ node: place, along: one.along });
+    else if (one.side > 0 && off.has(i + 1)) open.push({ member: place, end: one.end, freedom: one.freedom });
+  }
+  return { slack, lifted, open, gone };
+}
+
+/** Where a joint of a member stands among those of a structure. */
+export const jointAt = ({ end, freedom }: Pick<GappedJoint, 'end' | 'freedom'>, member: number): number =>
+  MEMBER_FREEDOMS * member + endFreedomAt(end, freedom);
 
 /**
  * Finds in each case and each sum by itself what of that which acts one way has let go. A slack member does what it would do if it were as long as its ends
  * leave it, a support that is lifted off what it would if the ground had followed: by which length each is off, z, is found so that none has a force of the wrong sign and none that is
- * off has a force (z ≥ 0, w ≥ 0, z·w = 0; w is σ·N of a member, N the mean along it, and σ·R of a support). The responses to a metre of each make w = q + M·z; the outcome is
+ * off has a force (z ≥ 0, w ≥ 0, z·w = 0; w is σ·N of a member, N the mean along it, σ·R of a support, and σ·F of each way of a joint). The responses to a metre of each make w = q + M·z; the outcome is
  * the sum of its cases and of these. A gap is a length by which a support is off before anything moves. Nothing else is superposed. Nothing where nothing acts one way.
  */
 export function oneSidedOf(
@@ -117,32 +133,40 @@ export function oneSidedOf(
   const all = devicesIn(model, structure, responses);
   if (!all) return undefined;
   const { cases, devices, M, stiff } = all;
-  const slack: (readonly number[] | undefined)[] = [];
-  const lifted: (readonly LiftedSupport[] | undefined)[] = [];
+  const gaps = devices.map(({ gap }) => gap);
+  const otherWay = (i: number): readonly number[] => {
+    const one = cases[i]!;
+    return one.of === 'joint' ? [i + one.side] : [];
+  };
+  const letGoIn: (LetGo | undefined)[] = [];
   const faults: Notice[] = [];
   let stuck: readonly OneSidedCase[] | undefined;
   const found = outcomes.map((outcome): Outcome => {
-    slack.push(undefined);
-    lifted.push(undefined);
+    letGoIn.push(undefined);
     if (outcome.kind === 'travelling') faults.push(faultOf(outcome.id, WORDS.travelling(outcome.id)));
     if (outcome.kind !== 'solved' && outcome.kind !== 'superposed') return outcome;
     const { factors, q, size } = heldIn(all, responses, outcome);
-    const solved = complementary(q, M, size, stiff);
+    const found = complementary(q, M, size, stiff);
+    const placed = 'stuck' in found ? found : settledInRoom({ q, M, size, stiff }, found, gaps, otherWay);
+    if (placed === 'open') {
+      faults.push(faultOf(outcome.id, WORDS.open(outcome.id)));
+      return outcome;
+    }
+    const solved = placed;
     if ('stuck' in solved) {
       const held = solved.stuck.map((i) => cases[i]!);
       stuck ??= held;
       faults.push(faultOf(outcome.id, WORDS.loose(outcome.id, named(held)), held.map(subjectOf)));
       return outcome;
     }
-    slack[slack.length - 1] = membersOf(all, solved.free);
-    lifted[lifted.length - 1] = supportsOf(all, solved.free);
+    letGoIn[letGoIn.length - 1] = letGoOf(all, solved.free);
     if (solved.free.length === 0 && outcome.kind === 'solved' && devices.every(({ gap }) => gap === 0)) return outcome;
     letGo(all, factors, solved.z, solved.free);
     const { id, title } = outcome;
     return { kind: 'superposed', id, title, factors } satisfies Superposed;
   });
-  const notices = faults.length > 0 ? faults : remarks(all, { slack, lifted });
-  return { outcomes: found, slack, lifted, notices, stuck };
+  const notices = faults.length > 0 ? faults : remarks(all, letGoIn);
+  return { outcomes: found, letGo: letGoIn, notices, stuck };
 }
 
 export function devicesOf(cases: readonly OneSidedCase[], structure: Structure): Device[] {
@@ -156,6 +180,11 @@ export function devicesOf(cases: readonly OneSidedCase[], structure: Structure):
       const m = members.get(one.member)!;
       return { place: m, force: ({ ends }) => side * meanAxialForce(ends, m), sense: -side, gap: 0, stiff: stiffness(m) };
     }
+    if (one.of === 'joint') {
+      const m = members.get(one.member)!;
+      const at = jointAt(one, m);
+      return { place: m, force: ({ ends }) => (side * ends[at]!) / 2, sense: -side, gap: one.gap, stiff: one.spring };
+    }
     const place = nodes.get(one.node)!;
     const at = { node: place, along: one.along };
     const force = ({ reactions }: StructuralResponse): number => side * reactionAlong(structure, at, reactions);
@@ -163,19 +192,24 @@ export function devicesOf(cases: readonly OneSidedCase[], structure: Structure):
   });
 }
 
-const subjectOf = (one: OneSidedCase): string => (one.of === 'member' ? `member ${one.member}` : `node ${one.node}`);
+const subjectOf = (one: OneSidedCase): string => (one.of === 'support' ? `node ${one.node}` : `member ${one.member}`);
 
-/** Members and supports by their names. */
+/** Members, supports and joints by their names. */
 export function named(cases: readonly OneSidedCase[]): string {
+  const joints = cases.flatMap((one) => (one.of === 'joint' ? [jointName(one)] : []));
   const members = cases.flatMap((one) => (one.of === 'member' ? [`“${one.member}”`] : []));
   const supports = cases.flatMap((one) => (one.of === 'support' ? [`“${one.node}”`] : []));
   return [
     members.length > 0 ? WORDS.members(members.join(', ')) : '',
     supports.length > 0 ? WORDS.supports([...new Set(supports)].join(', ')) : '',
+    joints.length > 0 ? WORDS.joints([...new Set(joints)].join(', ')) : '',
   ]
     .filter(Boolean)
     .join(WORDS.and);
 }
+
+const jointName = ({ member, end }: Pick<Extract<OneSidedCase, { of: 'joint' }>, 'member' | 'end'>): string =>
+  WORDS.joint(member, end);
 
 const faultOf = (id: string, message: string, subjects: readonly string[] = []): Notice => ({
   ...{ code: 'one-sided', severity: 'error', message },
@@ -183,18 +217,24 @@ const faultOf = (id: string, message: string, subjects: readonly string[] = []):
 });
 
 /** What never acts, and what always does. */
-export function remarks({ cases, devices }: Devices, { slack, lifted }: Pick<OneSided, 'slack' | 'lifted'>): Notice[] {
-  const { of: outcomes, byMember } = slackCounts(slack);
-  const counts = cases.map((one, i) => {
-    const { place } = devices[i]!;
-    if (one.of === 'member') return byMember.get(place) ?? 0;
-    return lifted.filter((off) => off?.some(({ node, along }) => node === place && along === one.along)).length;
-  });
+export function remarks({ cases }: Devices, letGoIn: OneSided['letGo']): Notice[] {
+  const known = letGoIn.flatMap((one) => (one ? [new Set(one.gone)] : []));
+  const outcomes = known.length;
+  // A joint is within its gap where both ways have let go; it is told by its first.
+  const counts = cases.map((one, i) =>
+    one.of !== 'joint'
+      ? known.filter((gone) => gone.has(i)).length
+      : one.side > 0
+        ? known.filter((gone) => gone.has(i) && gone.has(i + 1)).length
+        : undefined,
+  );
   const of = (kind: OneSidedCase['of'], count: number): OneSidedCase[] =>
     cases.filter((one, i) => one.of === kind && counts[i] === count);
   const note = (words: (names: string) => string, list: readonly OneSidedCase[]): Notice[] => {
     if (list.length === 0) return [];
-    const names = list.map((one) => `“${one.of === 'member' ? one.member : one.node}”`).join(', ');
+    const nameOf = (one: OneSidedCase): string =>
+      one.of === 'joint' ? jointName(one) : `“${one.of === 'member' ? one.member : one.node}”`;
+    const names = list.map(nameOf).join(', ');
     return [{ code: 'one-sided', severity: 'note', message: words(names), subjects: list.map(subjectOf) }];
   };
   return [
@@ -202,5 +242,7 @@ export function remarks({ cases, devices }: Devices, { slack, lifted }: Pick<One
     ...note(WORDS.never, of('member', 0)),
     ...note(WORDS.alwaysLifted, of('support', outcomes)),
     ...note(WORDS.neverLifted, of('support', 0)),
+    ...note(WORDS.alwaysOpen, of('joint', outcomes)),
+    ...note(WORDS.neverOpen, of('joint', 0)),
   ];
 }

@@ -1,6 +1,7 @@
 import { structureAxis, type AxisKey } from '../quantities/axis-names';
 import { displayOf } from '../quantities/display';
 import type { Intent } from '../model/edits/intent';
+import { keepingGaps } from '../model/member-ends';
 import {
   freedoms as freedomNames,
   type EndReleases,
@@ -127,7 +128,7 @@ function fixedAt(model: Model, member: Member, end: MemberEnd): Member {
   const other: MemberEnd = end === 'start' ? 'end' : 'start';
   if (member.behaviour === 'truss') return { ...member, behaviour: 'frame', releases: { [other]: hinges(model) } };
   const releases = member.releases?.[end] ?? {};
-  return { ...member, releases: { ...member.releases, [end]: without(releases, ['my', 'mz']) } };
+  return keepingGaps({ ...member, releases: { ...member.releases, [end]: without(releases, ['my', 'mz']) } });
 }
 
 const isHinged = ({ behaviour, releases }: Member, end: MemberEnd): boolean =>
@@ -208,7 +209,7 @@ const without = (releases: EndReleases, keys: readonly string[]): EndReleases =>
   Object.fromEntries(Object.entries(releases).filter(([key]) => !keys.includes(key)));
 
 function withEnd(member: Member, end: MemberEnd, releases: EndReleases, description: string): Remedy {
-  return { description, edit: put('members', { ...member, releases: { ...member.releases, [end]: releases } }) };
+  return { description, edit: put('members', keepingGaps({ ...member, releases: { ...member.releases, [end]: releases } })) };
 }
 
 /** A diagonal across the panel, of the section and material of one of its sides. */

@@ -52,14 +52,13 @@ export function withShapes(model: Model, results: Results, others: ReadonlyMap<s
   const whole = asked.reduce((before, name) => {
     const found = others.get(name);
     if (!before.solution || !found?.solution) return before;
-    const { outcomes, responses, slack, lifted } = before.solution;
+    const { outcomes, responses, letGo } = before.solution;
     const behind = found.solution.outcomes.map((one) => (one.kind === 'shape' ? { ...one, at: responses.length + one.at } : one));
     const solution = {
       ...before.solution,
       outcomes: [...outcomes, ...behind],
       responses: [...responses, ...found.solution.responses],
-      ...(slack && { slack: [...slack, ...(found.solution.slack ?? [])] }),
-      ...(lifted && { lifted: [...lifted, ...(found.solution.lifted ?? [])] }),
+      ...(letGo && { letGo: [...letGo, ...(found.solution.letGo ?? [])] }),
       ...(found.solution.masses && { masses: behindOthers(found.solution.masses, responses.length) }),
     };
     return { ...before, notices: [...before.notices, ...found.notices], solution };

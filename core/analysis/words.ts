@@ -4,17 +4,23 @@ import { counted } from '../counted';
 export const oneSided = {
   loose: (id: string, what: string): string =>
     `${id}: ${what} cannot take the force that they would have to, and without them the structure can move. Let them act both ways, or brace the structure`,
+  open: (id: string): string =>
+    `${id}: where the structure lies within its gaps is not told, since nothing drives it there. Close a gap, or load it`,
   members: (names: string): string => `members ${names}`,
   supports: (nodes: string): string => `the supports at nodes ${nodes}`,
+  joints: (names: string): string => `the springs with gaps of ${names}`,
+  joint: (member: string, end: string): string => `“${member}” at its ${end}`,
+  alwaysOpen: (joints: string): string => `Within its gap in every case and combination: the joint of ${joints}`,
+  neverOpen: (joints: string): string => `Never within its gap: the joint of ${joints}`,
   and: ' and ',
   travelling: (id: string): string =>
-    `${id}: trains travel in it, whose places are superposed: with members or supports that act one way none can be. Put the trains where they stand`,
+    `${id}: trains travel in it, whose places are superposed: with members or supports that act one way, or joints with gaps, none can be. Put the trains where they stand`,
   alwaysLifted: (nodes: string): string => `Lifted off in every case and combination: the support at nodes ${nodes}`,
   neverLifted: (nodes: string): string => `Never lifted off: the support at nodes ${nodes}`,
   always: (members: string): string => `Slack in every case and combination: members ${members}`,
   never: (members: string): string => `Never slack: members ${members}`,
   notSwinging:
-    'Natural modes are not found of members and supports that act one way, since what holds would change as they swing. Let them act both ways',
+    'Natural modes are not found of members and supports that act one way, and of joints with gaps, since what holds would change as they swing. Let them act both ways, and close the gaps',
 };
 
 /** What is said of members that keep their lengths. */

@@ -226,13 +226,15 @@ function valueEntry(solution: Solution, outcome: number, stations: number): Reco
   };
 }
 
-/** The members that act one way and are slack, and the supports that push one way and are lifted off. */
-function slackIn({ slack, lifted, structure }: Solution, outcome: number): Record<string, unknown> {
-  const [found, off] = [slack?.[outcome], lifted?.[outcome]];
+/** The members that act one way and are slack, the supports that push one way and are lifted off, and the joints that are within their gaps. */
+function slackIn({ letGo, structure }: Solution, outcome: number): Record<string, unknown> {
+  const found = letGo?.[outcome];
+  if (!found) return {};
   const { members, nodes } = structure.names;
   return {
-    ...(found && { slack: found.map((m) => members[m]!) }),
-    ...(off && { lifted: off.map(({ node, along }) => ({ node: nodes[node]!, along })) }),
+    slack: found.slack.map((m) => members[m]!),
+    lifted: found.lifted.map(({ node, along }) => ({ node: nodes[node]!, along })),
+    ...(found.open.length > 0 && { open: found.open.map((one) => ({ ...one, member: members[one.member]! })) }),
   };
 }
 

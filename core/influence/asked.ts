@@ -31,7 +31,7 @@ export interface InfluenceFound {
 export const isFound = (found: InfluenceFound | readonly Notice[]): found is InfluenceFound => 'line' in found;
 
 const NO_LINES =
-  'With members that act one way there are no influence lines: what a load brings about depends on what else acts. Make them truss members first.';
+  'With members or supports that act one way, and joints with gaps, there are no influence lines: what a load brings about depends on what else acts. Let them act both ways, and close the gaps.';
 
 /** The influence line that is asked for; or why there is none. `system`: the factorised equations of this very model. */
 export function influenceOf(model: Model, system: System, asked: InfluenceAsked): InfluenceFound | readonly Notice[] {

@@ -24,6 +24,39 @@ export function complementary(q: Float64Array, M: Float64Array, size: number, st
 export const freed = (q: Float64Array, M: Float64Array, stiff: Float64Array, free: readonly number[]): Float64Array | undefined =>
   new Problem(q, M, stiff, 0).solved(free);
 
+/**
+ * The same where it leaves some of those that have room open: `room` says by which z each is where it was before anything moved. One that holds without a force, and without which what is left could move,
+ * is where it was; those that `togetherWith` it too. 'open' where that does not agree with the rest.
+ */
+export function settledInRoom(
+  {
+    q,
+    M,
+    size,
+    stiff,
+  }: { readonly q: Float64Array; readonly M: Float64Array; readonly size: number; readonly stiff: Float64Array },
+  { z, free }: Extract<Complementary, { readonly z: Float64Array }>,
+  room: readonly number[],
+  togetherWith: (i: number) => readonly number[],
+): Extract<Complementary, { readonly z: Float64Array }> | 'open' {
+  const zero = NOTHING * Math.max(size, ...q.map(Math.abs));
+  const n = q.length;
+  const rest = (of: Float64Array): Float64Array =>
+    q.map((one, i) => of.reduce((sum, part, k) => sum + M[n * i + k]! * part, one));
+  const isFree = new Set(free);
+  const w = rest(z);
+  const problem = new Problem(q, M, stiff, zero);
+  const open = room.flatMap((of, i) =>
+    of > 0 && !isFree.has(i) && Math.abs(w[i]!) <= zero && !problem.solved([...free, i]) ? [i, ...togetherWith(i)] : [],
+  );
+  if (open.length === 0) return { z, free };
+  const moved = z.map((one, i) => (open.includes(i) ? room[i]! : one));
+  const gone = [...new Set([...free, ...open])].sort((a, b) => a - b);
+  const off = new Set(gone);
+  const isRight = rest(moved).every((one, i) => (off.has(i) ? Math.abs(one) <= 100 * zero : one >= -100 * zero));
+  return isRight ? { z: moved, free: gone } : 'open';
+}
+
 class Problem {
   private readonly n: number;
 

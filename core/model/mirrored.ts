@@ -1,4 +1,4 @@
-import type { Member, Model } from './model';
+import { memberEnds, type Member, type Model } from './model';
 
 /** An axis across which a model is the same on both sides, where the middle lies, and each node’s counterpart, by their places. */
 export interface Mirror {
@@ -83,13 +83,14 @@ function mirroredAcross(model: Pick<Model, 'nodes' | 'members' | 'supports'>, ax
 }
 
 function jointsOf(
-  { start, end, releases = {}, behaviour = 'frame' }: Member,
+  { start, end, releases = {}, gaps = {}, behaviour = 'frame' }: Member,
   way: 'as it is' | 'turned',
   isOnPlane: (id: string) => boolean,
 ): string {
-  const own = [isOnPlane(start) ? undefined : releases.start, isOnPlane(end) ? undefined : releases.end];
+  const own = memberEnds.map((side) => (isOnPlane(side === 'start' ? start : end) ? [] : [releases[side], gaps[side]]));
   const ends = way === 'as it is' ? own : own.reverse();
-  return JSON.stringify([behaviour, ...ends.map((one) => Object.entries(one ?? {}).sort(([a], [b]) => a.localeCompare(b)))]);
+  const sorted = (one: object = {}): object => Object.entries(one).sort(([a], [b]) => a.localeCompare(b));
+  return JSON.stringify([behaviour, ...ends.map((all) => all.map(sorted))]);
 }
 
 /**

@@ -3,7 +3,7 @@ import type { Category, LimitState } from './categories';
 import type { Shape } from '../shapes/shape';
 import type { DisplayUnits } from '../quantities/display';
 import type { Expected } from './expected';
-import type { Freedom } from './freedoms';
+import type { EndFreedom, Freedom, MemberEnd } from './freedoms';
 import type { CompoundLoad } from './loads/compound';
 import type { ReportSettings } from './report';
 import type { AnalysisSettings } from './analysis-settings';
@@ -11,7 +11,7 @@ import type { NotionalLoad } from './loads/notional';
 import type { PrimitiveLoad } from './loads/primitive';
 import type { Train } from './train';
 
-export { freedoms, type Freedom } from './freedoms';
+export { endFreedoms, freedoms, memberEnds, type EndFreedom, type Freedom, type MemberEnd } from './freedoms';
 
 /** What an engineer describes, exactly as the model file holds it: plain objects, SI numbers, ids as names. */
 export interface Model {
@@ -152,14 +152,10 @@ export interface RelativeStiffness {
   readonly reference?: number;
 }
 
-export const endFreedoms = ['ux', 'uy', 'uz', 'rx', 'my', 'mz'] as const;
-export type EndFreedom = (typeof endFreedoms)[number];
-
 /** Held, free, or a spring in N/m or N·m/rad. */
 export type Restraint = 'fixed' | 'free' | number;
 export type EndReleases = { readonly [freedom in EndFreedom]?: Restraint };
-export type MemberEnd = 'start' | 'end';
-export const memberEnds: readonly MemberEnd[] = ['start', 'end'];
+export type EndGaps = { readonly [freedom in EndFreedom]?: number };
 
 export const behaviours = ['frame', 'truss', 'tensionOnly', 'compressionOnly'] as const;
 export type Behaviour = (typeof behaviours)[number];
@@ -174,6 +170,8 @@ export interface Member {
   readonly roll?: number;
   readonly behaviour?: Behaviour;
   readonly releases?: { readonly [end in MemberEnd]?: EndReleases };
+  /** How far a sprung freedom of an end gives either way before its spring acts, metres or radians. */
+  readonly gaps?: { readonly [end in MemberEnd]?: EndGaps };
   /** Rigid arms in global axes, metres, from the node to the member's end. */
   readonly offset?: { readonly [end in MemberEnd]?: readonly number[] };
 }

@@ -41,6 +41,7 @@ import { dimensionedShapes, shapeTypes } from '../shapes/registry';
 
 const restraints = (keys: readonly string[]): Fields =>
   each(keys, (key): Field => ({ kind: 'restraint', dimension: isTranslation(key) ? 'spring' : 'rotationalSpring' }));
+const endGaps = each(endFreedoms, (key) => positive(isTranslation(key) ? 'length' : 'angle'));
 const components: Fields = {
   ...each(['fx', 'fy', 'fz'], () => quantity('force')),
   ...each(['mx', 'my', 'mz'], () => quantity('moment')),
@@ -189,6 +190,7 @@ export const listFields = {
         end: { kind: 'object', fields: restraints(endFreedoms) },
       },
     },
+    gaps: { kind: 'object', fields: each(['start', 'end'], () => ({ kind: 'object', fields: endGaps })) },
     offset: {
       kind: 'object',
       fields: { start: { kind: 'vector', dimension: 'length' }, end: { kind: 'vector', dimension: 'length' } },

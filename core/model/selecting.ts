@@ -1,6 +1,6 @@
 import { membersByNode } from './meeting';
 import { placesOf } from './places';
-import type { Member, Model } from './model';
+import { memberEnds, type Member, type Model } from './model';
 import { minus, size, type AxisName, type Point } from './point';
 
 /** Nodes and members that are chosen together. */
@@ -39,8 +39,10 @@ export function membersLike(model: Model, member: Member): string[] {
   return model.members.filter((one) => like(one) === wanted).map(({ id }) => id);
 }
 
-const releasesOf = ({ releases }: Member): unknown =>
-  ['start', 'end'].map((end) => Object.entries(releases?.[end as 'start' | 'end'] ?? {}).sort(([a], [b]) => (a < b ? -1 : 1)));
+const releasesOf = ({ releases, gaps }: Member): unknown =>
+  [releases, gaps].flatMap((all) =>
+    memberEnds.map((end) => Object.entries(all?.[end] ?? {}).sort(([a], [b]) => (a < b ? -1 : 1))),
+  );
 
 /** Everything that hangs together with the given nodes through members. */
 export function connected(model: Model, from: Iterable<string>): Chosen {

@@ -92,7 +92,14 @@ export function denseFrame(model: Model): {
         if (release === 'fixed' || isIdle(f)) return tied;
         const own = unknown();
         const spring = release === 'free' ? 0 : release;
-        isZero([[forces[f]!, 1], [own, spring], [tied, -spring]]); // oxfmt-ignore
+        const gives = model.loads.reduce(
+          (sum, load) =>
+            load.type === 'strain' && load.member === member.id && load.joint?.end === side && load.joint.freedom === key
+              ? sum + load.elongation
+              : sum,
+          0,
+        );
+        isZero([[forces[f]!, 1], [own, spring], [tied, -spring], [constant(gives), spring]]); // oxfmt-ignore
         return own;
       });
     const start = joint('start', 0, starting);

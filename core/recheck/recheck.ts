@@ -3,7 +3,8 @@ import { expandLoads, solvedCasesOf } from '../model/loads/expand';
 import { isNotional } from '../model/loads/notional';
 import { scaledLoad } from '../model/loads/scaled';
 import { isPinEnded } from '../model/behaviour';
-import { STANDARD_GRAVITY, type Load, type Model, type Section, type Support } from '../model/model';
+import { gappedJoints, withEnd } from '../model/member-ends';
+import { STANDARD_GRAVITY, type Load, type Member, type Model, type Section, type Support } from '../model/model';
 import { diagramOf } from '../results/diagram';
 import { isDisplacement, lineQuantities, quantityTable, type LineQuantity } from '../results/quantities';
 import { nodalAt, valueIn } from '../results/read';
@@ -58,7 +59,7 @@ export function recheck(model: Model, solution: Solution, outcome: number, motio
     !isPinEnded(model.members[m]!) && structure.stiffnesses[STIFFNESS_WIDTH * m + 1] === 0;
   if (model.space === 'space' && model.members.some(isLimp)) return { status: 'torsion' };
   const single = actingAlone(model, actingCases(one));
-  return single ? compared(asCompiled(single, structure), solution, outcome) : { status: 'share' };
+  return single ? compared(asCompiled(single, structure), solution, { outcome, model }) : { status: 'share' };
 }
 
 /** The model with what each member is made of as numbers, E and G being 1: how they follow from shapes and catalogues is another matter. */
@@ -70,9 +71,13 @@ function asCompiled(model: Model, structure: Structure): Model {
     return { id: `${m}`, A: axialStiffness(structure, m), J: J!, Iz: Iz!, Iy: Iy!, Iyz: Iyz!, ...shear } as Section;
   });
   const materials = model.materials.map(({ id, alpha = 0 }) => ({ id, E: 1, G: 1, alpha }));
-  const members = model.members.map((member, m) => ({ ...member, section: `${m}` }));
+  const members = model.members.map((member, m) => ({ ...asSprung(member), section: `${m}` }));
   return { ...model, sections, materials, members, supports: withIdleHeld(model) };
 }
+
+/** A member whose joints with gaps are as stiff as while both ways act: by how much they give comes with the loads. */
+const asSprung = (member: Member): Member =>
+  gappedJoints(member).reduce((one, { end, freedom, spring }) => withEnd(one, end, freedom, 2 * spring), member);
 
 /** Supports that hold still, beside what is held, the turns of nodes that no member takes part in: as zero they are told by the first way too. */
 function withIdleHeld({ nodes, members, supports, space }: Model): readonly Support[] {
@@ -123,6 +128,16 @@ function actingAlone(model: Model, acting: readonly (readonly [at: number, facto
 const isKnown = ({ bows }: Structure, m: number, quantity: LineQuantity): boolean =>
   !(quantity === 'v' && !(bows[m]! & BOWS_V)) && !(quantity === 'w' && !(bows[m]! & BOWS_W));
 
+/** How wide the gaps of joints are, and what their springs would bear of that. */
+const gapSizes = (members: Model['members']): readonly { readonly kind: string; readonly size: number }[] =>
+  members.flatMap(gappedJoints).flatMap(({ freedom, gap, spring }) => {
+    const turns = !freedom.startsWith('u');
+    return [
+      { kind: turns ? 'turn' : 'length', size: gap },
+      { kind: turns ? 'moment' : 'force', size: spring * gap },
+    ];
+  });
+
 interface Value {
   readonly kind: string;
   readonly ours: number;
@@ -130,7 +145,11 @@ interface Value {
   readonly where: Compared['where'];
 }
 
-function compared(single: Model, solution: Solution, outcome: number): Compared {
+function compared(
+  single: Model,
+  solution: Solution,
+  { outcome, model }: { readonly outcome: number; readonly model: Model },
+): Compared {
   const { structure } = solution;
   const { names, lengths } = structure;
   const other = denseFrame(single);
@@ -163,6 +182,8 @@ function compared(single: Model, solution: Solution, outcome: number): Compared 
   });
   const sizes = new Map<string, number>();
   for (const { kind, ours } of values) sizes.set(kind, Math.max(sizes.get(kind) ?? 0, Math.abs(ours)));
+  // Beside what gaps are wide, and what closes them, nothing less is told.
+  for (const { kind, size } of gapSizes(model.members)) sizes.set(kind, Math.max(sizes.get(kind) ?? 0, size));
   let [difference, where] = [0, values[0]!.where];
   for (const one of values) {
     const size = sizes.get(one.kind)!;

@@ -82,8 +82,10 @@ export class Strut {
         this.imposed.axial += alpha * (load.uniform ?? 0);
         this.imposed.v -= alpha * (load.gradientY ?? 0);
         this.imposed.w -= alpha * (load.gradientZ ?? 0);
-      } else if (load.type === 'strain') this.imposed.axial += load.elongation / L;
-      else {
+      } else if (load.type === 'strain') {
+        // What a joint gives is none of the member's.
+        if (!load.joint) this.imposed.axial += load.elongation / L;
+      } else {
         const scale = load.measure === 'length' ? 1 : L;
         if (load.type === 'line') {
           const of = ({ wx = 0, wy = 0, wz = 0 }): Vector => this.toLocal([wx, wy, wz], load.axes);

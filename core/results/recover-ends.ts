@@ -3,7 +3,7 @@ import { slotOf } from '../stiffness/load-slots';
 import type { MemberLoads } from '../stiffness/equivalent-loads';
 import type { MemberMatrices } from '../stiffness/member-matrices';
 import { ROW_WIDTH } from '../stiffness/recovery-row';
-import { FREEDOMS, MEMBER_FREEDOMS, type Structure } from '../stiffness/structure';
+import { BOWS_V, BOWS_W, FREEDOMS, MEMBER_FREEDOMS, type Structure } from '../stiffness/structure';
 import { addToNodes, endDisplacements } from '../stiffness/transformation';
 import { DIRECT, INFO_WIDTH, type EndPlaces, type RecoveryKernels } from './recovery-kernels';
 import type { Heap } from '../linear-algebra/kernels';
@@ -32,6 +32,12 @@ export interface Recovery {
   readonly onNodes: Float64Array;
 }
 
+/** What lies on the members, and what of the ends of the one that is recovered gives: by freedom (of 12), m or rad. */
+export interface OwnLoads {
+  readonly loads: MemberLoads;
+  readonly giving: readonly (readonly [freedom: number, by: number])[];
+}
+
 const d = new Float64Array(N);
 const released = new Float64Array(N);
 
@@ -40,7 +46,7 @@ const released = new Float64Array(N);
  * first, and the kernels see it as a member along the axes with a node at each of them. Where ends are released, the condensed stiffness
  * tells the forces instead, with exact zeros. Returns the largest end force or load.
  */
-export function recoverOwnEnds(recovery: Recovery, m: number, displacements: Float64Array, loads: MemberLoads): number {
+export function recoverOwnEnds(recovery: Recovery, m: number, displacements: Float64Array, { loads, giving }: OwnLoads): number {
   const { structure: s, matrices, kernels, places, onNodes } = recovery;
   const { numbers, integers } = recovery.heap;
   const condensed = matrices.condensed[m];
@@ -67,8 +73,19 @@ export function recoverOwnEnds(recovery: Recovery, m: number, displacements: Flo
     ...{ loadsAt: places.loadsAt + m, loads: places.loads, ends, starts: places.starts + FREEDOMS * m },
   });
   if (condensed) numbers.set(released, ends);
+  for (const [freedom, by] of giving) takeBack(s, m, numbers.subarray(places.starts + FREEDOMS * m), freedom, by);
   addToNodes({ structure: s, transforms: matrices.transforms }, m, { values: numbers, at: ends }, onNodes);
   return largest;
+}
+
+/** Of a joint that gives, the member's own end lies behind: so does its start, and its chord where it has no bow of its own. */
+function takeBack(s: Structure, m: number, start: Float64Array, freedom: number, by: number): void {
+  const [hasV, hasW] = [(s.bows[m]! & BOWS_V) !== 0, (s.bows[m]! & BOWS_W) !== 0];
+  const isOfChord = (freedom === 5 && !hasV) || (freedom === 4 && !hasW);
+  if (freedom < FREEDOMS && !isOfChord) start[freedom]! -= by;
+  const across = (freedom % FREEDOMS === freedom ? by : -by) / s.lengths[m]!;
+  if (freedom % FREEDOMS === 1 && !hasV) start[5]! += across;
+  if (freedom % FREEDOMS === 2 && !hasW) start[4]! -= across;
 }
 
 /** f = k·d − p with the condensed stiffness k (144) and loads (12 numbers at `at`): exact zeros where an end is free. */

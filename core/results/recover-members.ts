@@ -2,7 +2,7 @@ import { loadsOnNodes } from '../stiffness/assemble';
 import { writeSlots } from '../stiffness/load-slots';
 import { addNodal, isBare } from '../stiffness/nodal-table';
 import type { MemberMatrices } from '../stiffness/member-matrices';
-import { FREEDOMS, isPlane, memberCount, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
+import { FREEDOMS, givingIn, isPlane, memberCount, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
 import type { Pieces } from './breakpoints';
 import type { CaseLoads } from './case-loads';
 import { pieceWidth } from './quantities';
@@ -120,7 +120,11 @@ export function recoverMembers(s: Structure, matrices: MemberMatrices, cases: re
     }
     taken.fill(0);
     let most = kernels.ends(places);
-    for (const m of indirect) most = Math.max(most, recoverOwnEnds(recovery, m, displacements, onMembers));
+    for (const m of indirect)
+      most = Math.max(
+        most,
+        recoverOwnEnds(recovery, m, displacements, { loads: onMembers, giving: typeof c === 'number' ? givingIn(s, m, c) : [] }),
+      );
     kernels.diagrams(places);
     kernels.joints(joints);
     const copy = memory?.length === results - displacementsAt ? memory : new Float64Array(results - displacementsAt);

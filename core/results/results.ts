@@ -1,5 +1,5 @@
 import type { Outcome } from '../combinations/outcome';
-import type { Translation } from '../model/model';
+import type { EndFreedom, MemberEnd, Translation } from '../model/model';
 import type { SpectrumSettings } from '../model/spectrum-settings';
 import type { Notice } from '../model/notice';
 import type { Mechanism } from '../kinematics/mechanism';
@@ -98,6 +98,23 @@ export interface LiftedSupport {
   readonly along: Translation;
 }
 
+/** A joint whose spring is within its gap, by its member. */
+export interface OpenJoint {
+  readonly member: number;
+  readonly end: MemberEnd;
+  readonly freedom: EndFreedom;
+}
+
+/** What of all that acts one way has let go in an outcome. */
+export interface LetGo {
+  /** Members that are slack, by their places. */
+  readonly slack: readonly number[];
+  readonly lifted: readonly LiftedSupport[];
+  readonly open: readonly OpenJoint[];
+  /** By place among what acts one way, ascending: of a joint each way by itself. */
+  readonly gone: readonly number[];
+}
+
 /** A solved model. Names stand in `structure.names` and `outcomes`; everything else is by index. */
 export interface Solution {
   readonly structure: Structure;
@@ -112,10 +129,8 @@ export interface Solution {
   readonly readings?: ReadonlyMap<number, EnvelopeReading>;
   /** Trains that travel over it, where there are some. */
   readonly travels?: readonly Travel[];
-  /** With members that act one way, by outcome: those that are slack in it, by their places; nothing of a range. */
-  readonly slack?: readonly (readonly number[] | undefined)[];
-  /** With supports that push one way, by outcome: those that it has lifted off; nothing of a range. */
-  readonly lifted?: readonly (readonly LiftedSupport[] | undefined)[];
+  /** Where something acts one way, by outcome: what has let go in it; nothing of a range. */
+  readonly letGo?: readonly (LetGo | undefined)[];
   /** Where some were solved in second order: all outcomes as the first order has them, of the same responses. */
   readonly firstOrder?: readonly Outcome[];
   /** By outcome, of those that were solved in second order: how the structure leans in it before anything acts. */

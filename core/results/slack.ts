@@ -16,12 +16,12 @@ export function reactionAlong({ supportRotations }: Structure, { node, along }: 
 }
 
 /** In how many of the outcomes that are solved for themselves each member is slack, by its place; and how many of these there are. */
-export function slackCounts(slack: NonNullable<Solution['slack']>): {
+export function slackCounts(letGo: NonNullable<Solution['letGo']>): {
   readonly of: number;
   readonly byMember: ReadonlyMap<number, number>;
 } {
-  const known = slack.filter((one) => one !== undefined);
+  const known = letGo.filter((one) => one !== undefined);
   const byMember = new Map<number, number>();
-  for (const one of known) for (const m of one) byMember.set(m, (byMember.get(m) ?? 0) + 1);
+  for (const { slack } of known) for (const m of slack) byMember.set(m, (byMember.get(m) ?? 0) + 1);
   return { of: known.length, byMember };
 }

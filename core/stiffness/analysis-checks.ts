@@ -1,6 +1,7 @@
 import { once } from '../once';
 import { expandLoads } from '../model/loads/expand';
 import { forceSenseOf } from '../model/behaviour';
+import { gappedJoints } from '../model/member-ends';
 import type { Model, Section } from '../model/model';
 import { fault, type Notice } from '../model/notice';
 import { sectionProperties } from '../sections/section-properties';
@@ -84,12 +85,13 @@ const isHeld = (restraint: unknown): boolean => restraint === 'fixed' || (typeof
 const isOnlyNamed = ({ catalogue, shape, A }: Section): boolean =>
   catalogue !== undefined && shape === undefined && A === undefined;
 
-/** Each member that acts one way brings results of all members: so many of them are held at once. */
+/** Each member that acts one way, and each way of a joint with a gap, brings results of all members: so many of them are held at once. */
 const MOST_ONE_SIDED = 1e6;
 
 function featureFaults(model: Frame): Notice[] {
   const found: Notice[] = [];
-  const oneSided = model.members.filter((member) => forceSenseOf(member) !== 0).length;
+  const counts = model.members.map((member) => Number(forceSenseOf(member) !== 0) + 2 * gappedJoints(member).length);
+  const oneSided = counts.reduce((sum, one) => sum + one, 0);
   const most = Math.floor(MOST_ONE_SIDED / Math.max(1, model.members.length));
   if (oneSided > most)
     found.push(
@@ -97,9 +99,9 @@ function featureFaults(model: Frame): Notice[] {
         code: 'too-many-one-sided',
         path: 'members',
         value: oneSided,
-        what: `${oneSided} of ${model.members.length} members act one way`,
-        expected: `at most ${most} of so many`,
-        remedy: 'Make those truss members that are pulled, or pushed, whatever acts',
+        what: `${oneSided} ties, struts and ways of joints with gaps act one way, in ${model.members.length} members`,
+        expected: `at most ${most} in so many`,
+        remedy: 'Make those truss members that are pulled, or pushed, whatever acts, and close gaps that do not matter',
       }),
     );
   model.sections.forEach((section, i) => {

@@ -1,6 +1,7 @@
 import { once } from '../once';
 import { memberAxes } from '../model/local-axes';
 import { isPinEnded } from '../model/behaviour';
+import { endFreedomAt, gappedJoints } from '../model/member-ends';
 import {
   endFreedoms,
   freedoms,
@@ -213,4 +214,6 @@ function compileReleases(member: Member, space: Model['space'], releases: Float6
       releases[o + 6 * e + k] = hinged ? 0 : stiffnessOf(member.releases?.[side]?.[freedom], Infinity);
     }),
   );
+  // Of a spring with a gap both ways act at first: what does not lets go (`oneSidedIn`).
+  for (const { end, freedom, spring } of gappedJoints(member)) releases[o + endFreedomAt(end, freedom)] = 2 * spring;
 }

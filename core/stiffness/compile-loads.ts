@@ -9,6 +9,7 @@ import type {
   StrainLoad,
   ThermalLoad,
 } from '../model/loads/primitive';
+import { endFreedomAt } from '../model/member-ends';
 import { isNotional, swayOf } from '../model/loads/notional';
 import type { Model } from '../model/model';
 import { MemberRows } from './member-rows';
@@ -156,7 +157,7 @@ export function toLocal(frame: Pick<LoadFrame, 'axes'>, m: number, load: Vector,
   return [along(o), along(o + 3), along(o + 6)];
 }
 
-/** Axial strain and curvatures v″, w″ that the load would cause without restraint. Warmer towards +y bends the member the other way: −α·gradient. */
+/** Axial strain and curvatures v″, w″ that the load would cause without restraint, and which joint gives by how much. Warmer towards +y bends the member the other way: −α·gradient. */
 function strainValues(
   model: Model,
   frame: LoadFrame,
@@ -164,7 +165,11 @@ function strainValues(
   m: number,
   load: ThermalLoad | StrainLoad,
 ): number[] {
-  if (load.type === 'strain') return [load.elongation / frame.lengths[m]!, 0, 0];
+  if (load.type === 'strain') {
+    const { joint, elongation } = load;
+    if (!joint) return [elongation / frame.lengths[m]!, 0, 0, 0, 0];
+    return [0, 0, 0, endFreedomAt(joint.end, joint.freedom) + 1, elongation];
+  }
   const alpha = alphas.get(model.members[m]!.material) ?? 0;
-  return [alpha * (load.uniform ?? 0), -alpha * (load.gradientY ?? 0), -alpha * (load.gradientZ ?? 0)];
+  return [alpha * (load.uniform ?? 0), -alpha * (load.gradientY ?? 0), -alpha * (load.gradientZ ?? 0), 0, 0];
 }

@@ -1,5 +1,6 @@
 import { BEND_D, BEND_EI, BEND_WIDTH } from './bending';
 import { loadSlots, type FormerSlots, type LoadSlots, type SlotWriter } from './load-slots';
+import { memberStiffness } from './member-stiffness';
 import type { Slot } from './slot';
 import { LINE_WIDTH, MEMBER_FREEDOMS, POINT_WIDTH, STIFFNESS_WIDTH, STRAIN_WIDTH, type Structure } from './structure';
 
@@ -118,7 +119,14 @@ function addStrain({ s, bends }: BentMembers, m: number, i: number, { values: p,
   p[at + 11]! += mz;
   p[at + 4]! += slopeW;
   p[at + 10]! -= slopeW;
+  const giving = v[o + 3]! - 1;
+  if (giving < 0) return;
+  // A joint that gives is a kink just inside: as if the member's own end had moved back by it.
+  const bar = { EA: s.stiffnesses[STIFFNESS_WIDTH * m]!, GJ: s.stiffnesses[STIFFNESS_WIDTH * m + 1]!, L: s.lengths[m]! };
+  memberStiffness(bar, bends, BEND_WIDTH * m, own);
+  for (let i = 0; i < MEMBER_FREEDOMS; i++) p[at + i]! += own[MEMBER_FREEDOMS * i + giving]! * v[o + 4]!;
 }
+const own = new Float64Array(MEMBER_FREEDOMS * MEMBER_FREEDOMS);
 
 const mix = (from: number, to: number, t: number): number => from + t * (to - from);
 

@@ -25,7 +25,7 @@ export const LOAD_TABLES = ['lineLoads', 'pointLoads', 'strains'] as const;
 export const STIFFNESS_WIDTH = 7;
 export const LINE_WIDTH = 8;
 export const POINT_WIDTH = 7;
-export const STRAIN_WIDTH = 3;
+export const STRAIN_WIDTH = 5;
 
 /** What `keepsLength` says of a member: forces along it change its length; or they do not, and its area is known, or it is not. */
 export const CHANGES_LENGTH = 0;
@@ -80,7 +80,10 @@ export interface Structure {
   readonly lineLoads: MemberLoadTable;
   /** x, fx, fy, fz, mx, my, mz at a position, local axes. */
   readonly pointLoads: MemberLoadTable;
-  /** Axial strain, and the curvatures v″ and w″ (1/m) that the unrestrained member would take. */
+  /**
+   * Axial strain, and the curvatures v″ and w″ (1/m) that the unrestrained member would take; then which of its end freedoms gives, counted from 1 on
+   * (0: none), and by how much before its spring acts (m, rad).
+   */
   readonly strains: MemberLoadTable;
 }
 
@@ -96,6 +99,20 @@ export const keepsLengths = ({ keepsLength }: Structure): boolean => keepsLength
 /** EA as readers of diagrams take it, N: Infinity of a member that keeps its length, or is slack and becomes longer without force. */
 export const axialStiffness = ({ stiffnesses, keepsLength }: Structure, m: number): number =>
   keepsLength[m] === CHANGES_LENGTH ? stiffnesses[STIFFNESS_WIDTH * m]! || Infinity : Infinity;
+
+/** How much end freedom r (of 12) of member m gives in case c before its spring acts, by freedom; nothing where no joint has a gap. */
+export function givingIn(
+  { strains: { first, cases, values } }: Structure,
+  m: number,
+  c: number,
+): readonly (readonly [r: number, by: number])[] {
+  const found: (readonly [number, number])[] = [];
+  for (let i = first[m]!; i < first[m + 1]!; i++) {
+    const o = STRAIN_WIDTH * i;
+    if (cases[i] === c && values[o + 3]! > 0) found.push([values[o + 3]! - 1, values[o + 4]!]);
+  }
+  return found;
+}
 
 /** Metres: what turns as a movement where the two are compared. */
 export const meanLength = ({ lengths }: Structure): number => lengths.reduce((sum, L) => sum + L, 0) / lengths.length;

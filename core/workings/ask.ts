@@ -6,7 +6,7 @@ import type { Model } from '../model/model';
 import type { Solution, StructuralResponse } from '../results/results';
 import { responseOf } from '../results/sums';
 import type { Acting } from './acting';
-import { holdingIn } from './letting-go';
+import { holdingIn, type Holding } from './letting-go';
 import { words as WORDS } from './words';
 import { partOf } from './part';
 import { worked, type Worked } from './worked';
@@ -28,15 +28,17 @@ export function workingsIn(model: Model, solution: Solution, id: string, chosen:
   const response = responseOf({ ...solution, outcomes }, of);
   if (one.kind === 'shape' || !response) return WORDS.noOne(id);
   const whole = preparedOf(model);
-  const { prepared, acting, ...gone } =
+  const { prepared, acting, letGo }: Partial<Holding> & Pick<Holding, 'prepared' | 'acting'> =
     oneSidedIn(model).length > 0 ? holdingIn(model, whole, actingCases(one)) : { prepared: whole, acting: actingCases(one) };
   const found = workedIn({ prepared, acting, response }, isLarge ? chosen : undefined);
-  if (typeof found === 'string' || !('slack' in gone)) return found;
-  const { names } = whole.structure;
-  return {
-    ...found,
-    gone: { members: gone.slack.map((m) => names.members[m]!), supports: gone.lifted.map(({ node }) => names.nodes[node]!) },
+  if (typeof found === 'string' || !letGo) return found;
+  const { nodes, members } = whole.structure.names;
+  const gone = {
+    members: letGo.slack.map((m) => members[m]!),
+    supports: letGo.lifted.map(({ node }) => nodes[node]!),
+    joints: letGo.open.map(({ member, end }) => WORDS.joint(members[member]!, end)),
   };
+  return { ...found, gone };
 }
 
 interface Asked {

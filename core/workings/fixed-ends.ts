@@ -1,5 +1,7 @@
-import { BEND_D, BEND_EI, bendingOf } from '../stiffness/bending';
+import { BEND_D, BEND_EI, BEND_WIDTH, bendingOf } from '../stiffness/bending';
+import { memberStiffness } from '../stiffness/member-stiffness';
 import {
+  FREEDOMS,
   LINE_WIDTH,
   MEMBER_FREEDOMS,
   POINT_WIDTH,
@@ -20,6 +22,7 @@ export type FixedEndFormula =
   | 'axial'
   | 'point'
   | 'strain'
+  | 'gives'
   | 'follows'
   | 'shared';
 
@@ -82,15 +85,33 @@ export function fixedEndsOf(s: Structure, m: number, loadCase: number): readonly
     actions[6] = -axial;
     [actions[5], actions[11]] = [mz, -mz];
     [actions[4], actions[10]] = [-my, my];
+    const giving = row[3]! - 1;
+    if (giving >= 0) return void found.push(ofGiving(s, m, giving, row[4]!));
     found.push({ formula: 'strain', axis: 0, a: 0, b: L, at: row[0]!, to: row[1]! !== 0 ? row[1]! : row[2]!, actions });
   });
   const atStart = joints?.atStart ?? (s.stiffnesses[STIFFNESS_WIDTH * m] === 0 ? 0.5 : undefined);
   return atStart === undefined ? found : found.map((one) => dealt(one, atStart));
 }
 
+/** Whether movements are imposed on a member rather than forces put on it. */
+export const isImposed = (formula: FixedEndFormula): boolean =>
+  formula === 'strain' || formula === 'follows' || formula === 'gives';
+
+/** Of end freedom r, whose joint gives by so much before its spring acts: as if the member's own end had moved back by it. */
+function ofGiving(s: Structure, m: number, r: number, by: number): FixedEnds {
+  const L = s.lengths[m]!;
+  const joints = betweenJoints(s, m);
+  const EA = joints ? joints.stiffness * L : holdsLength(s, m) ? 0 : s.stiffnesses[STIFFNESS_WIDTH * m]!;
+  const k = new Float64Array(N * N);
+  memberStiffness({ EA, GJ: s.stiffnesses[STIFFNESS_WIDTH * m + 1]!, L }, bendingOf(s, m, new Float64Array(BEND_WIDTH)), 0, k);
+  const place = r < FREEDOMS ? 0 : L;
+  const actions = Array.from({ length: N }, (_, i) => -k[N * i + r]! * by + 0);
+  return { formula: 'gives', axis: r % FREEDOMS, a: place, b: place, at: by, to: by, actions };
+}
+
 /** What acts along a member that its EA does not deal out: of a slack one its ends take half each, so that its mean axial force is none. */
 function dealt(one: FixedEnds, atStart: number): FixedEnds {
-  if (one.axis !== 0 || one.formula === 'strain') return one;
+  if (one.axis !== 0 || isImposed(one.formula)) return one;
   const whole = one.actions[0]! + one.actions[6]!;
   const [start, end] = [atStart * whole, (1 - atStart) * whole];
   return { ...one, formula: 'shared', actions: one.actions.map((action, i) => (i === 0 ? start : i === 6 ? end : action)) };

@@ -11,7 +11,7 @@ const free = (number: number, component: number): WorkedFreedom => ({
   spring: 0,
 });
 const held = (number: number, component: number): WorkedFreedom => ({ ...free(number, component), state: 'held' });
-const follower = (component: number, shares: FollowingFreedom['shares'], besides = 0): FollowingFreedom => ({ node: 9, component, shares, besides }); // oxfmt-ignore
+const follower = (component: number, shares: FollowingFreedom['shares'], besides = 0): FollowingFreedom => ({ node: 9, component, shares, besides, spring: 0 }); // oxfmt-ignore
 
 /** ux of two nodes, a turn about Z, and a held uy. */
 const all = [free(1, 0), free(2, 0), free(3, 5), held(4, 1)];

@@ -1,4 +1,4 @@
-import type { FixedEnds } from './fixed-ends';
+import { isImposed, type FixedEnds } from './fixed-ends';
 import type { WorkedMember } from './worked-member';
 
 /** Forces in a member as its end forces give them: factors of the start's six actions, those of Mz and My times x (`docs/model-format.md`, 1). */
@@ -25,7 +25,7 @@ const FROM_LOADS: { readonly [axis: number]: { readonly [quantity in Traced]?: '
 
 /** What a load between the start and x adds. */
 export function upTo({ formula, axis, a, b, at, to }: FixedEnds, quantity: Traced, x: number, L: number): number {
-  const way = formula === 'strain' || formula === 'follows' ? undefined : FROM_LOADS[axis]![quantity];
+  const way = isImposed(formula) ? undefined : FROM_LOADS[axis]![quantity];
   if (way === undefined || x < a || (x === a && a === L)) return 0;
   const sign = way === '-force' ? -1 : 1;
   if (a === b) return way === 'moment' ? at * (x - a) : sign * at;

@@ -1,3 +1,4 @@
+import { isImposed } from './fixed-ends';
 import { forceAt, tracedIn, type Traced } from './forces-at';
 import type { WorkedMember } from './worked-member';
 
@@ -15,11 +16,7 @@ const PLACES = [0.1, 0.36, 0.64, 0.9];
 
 /** The pieces of a member’s diagrams, between the ends of its loads, from its end forces and its loads. */
 export function piecesOf(one: WorkedMember): readonly WorkedPiece[] {
-  const breaks = [
-    0,
-    one.L,
-    ...one.loads.filter(({ formula }) => formula !== 'strain' && formula !== 'follows').flatMap(({ a, b }) => [a, b]),
-  ];
+  const breaks = [0, one.L, ...one.loads.filter(({ formula }) => !isImposed(formula)).flatMap(({ a, b }) => [a, b])];
   const places = [...breaks].sort((a, b) => a - b).filter((x, i, all) => i === 0 || x - all[i - 1]! > 1e-9 * one.L);
   return places.slice(1).map((to, i): WorkedPiece => {
     const from = places[i]!;

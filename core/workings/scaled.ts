@@ -137,6 +137,11 @@ export class Scaled {
     if (kind === 'follows') return WORDS.follows;
     if (kind === 'strain') return `ε₀ ${showNumber(at, WORKINGS_DIGITS)}, κ₀ ${showNumber(to, WORKINGS_DIGITS)}`;
     const { letter, sign } = memberAxis(this.display, axisKeys[axis % 3]!);
+    if (kind === 'gives') {
+      const [turns, end] = [axis >= 3, a > 0 ? '₂' : '₁'];
+      const by = showNumber(sign * this.scaled(at, 0, turns ? 0 : 1), WORKINGS_DIGITS);
+      return WORDS.gives(`${turns ? this.turn(letter) : letter}${end}`, by);
+    }
     const size = (value: number, lengths: number): string => showNumber(sign * this.scaled(value, 1, lengths), WORKINGS_DIGITS);
     const place = (x: number): string => showNumber(this.scaled(x, 0, 1), WORKINGS_DIGITS);
     if (a === b) return `${axis < 3 ? 'F' : 'M'}${letter} ${size(at, axis < 3 ? 0 : 1)}, a ${place(a)}`;

@@ -101,7 +101,7 @@ class Told extends Scaled {
     return [
       ...(this.of.part ? [text(WORDS.partOf(this.of.part.chosen.join(', '), this.of.members.length))] : []),
       text(WORDS.units(this.display.force, this.length)),
-      ...(this.of.gone ? [text(WORDS.gone(this.of.gone.members, this.of.gone.supports))] : []),
+      ...(this.of.gone ? [text(WORDS.gone(this.of.gone))] : []),
       ...(this.EI === undefined
         ? []
         : [text(WORDS.inEI(structure.names.members[0]!, showNumber(this.scaled(this.EI, 1, 2), WORKINGS_DIGITS)))]),

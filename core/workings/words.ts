@@ -81,10 +81,13 @@ export const words = {
     `${chosen} with all ${members} members that meet at their nodes. Where these lead away, the movements are given as the analysis of the whole found them.`,
   noCase: (id: string, cases: string): string => `There is no case and no sum “${id}”. Choose one of ${cases}`,
   noOne: (id: string): string => `${id} is no sum of loads: choose a case or a sum of cases`,
-  gone: (members: readonly string[], supports: readonly string[]): string => {
+  joint: (member: string, end: 'start' | 'end'): string => `${member} at its ${end}`,
+  gives: (end: string, by: string): string => `gap in ${end}: ${by}`,
+  gone: ({ members, supports, joints }: Readonly<Record<'members' | 'supports' | 'joints', readonly string[]>>): string => {
     const what = [
       members.length > 0 ? `slack: ${members.join(', ')}` : '',
       supports.length > 0 ? `lifted off: the support at ${[...new Set(supports)].join(', ')}` : '',
+      joints.length > 0 ? `within its gap: the joint of ${joints.join(', ')}` : '',
     ].filter(Boolean);
     return what.length === 0
       ? 'All that acts one way holds here, as if it held both ways.'
@@ -114,6 +117,7 @@ export const fixedEndFormulas: Readonly<Record<FixedEndFormula, Formula>> = {
   point: formula('f = -N(a)^{\\mathsf T} F', 'f = −N(a)ᵀ·F'),
   shared: formula('N_1 = -s\\sum p,\\quad N_2 = -(1 - s)\\sum p', 'N₁ = −s·Σp, N₂ = −(1 − s)·Σp, by what holds the ends'),
   follows: formula('f = k\\,\\bar d', 'f = k·d̄, d̄ as its ends move beside the numbered freedoms'),
+  gives: formula('f = -k\\, e_r\\, g', 'f = −k·eᵣ·g, g: by how much the joint gives in r before its spring acts'),
   strain: formula('N = \\pm EA\\,\\varepsilon_0,\\quad M = \\pm EI\\,\\kappa_0', 'N = ±EA·ε₀, M = ±EI·κ₀'),
 };
 

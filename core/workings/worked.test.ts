@@ -4,6 +4,7 @@ import { prepare } from '../analysis/prepare';
 import { solve } from '../analysis/session';
 import { actingCases } from '../combinations/outcome';
 import type { Model, Support } from '../model/model';
+import { recheck } from '../recheck/recheck';
 import { responseOf } from '../results/sums';
 import { randomFrame } from '../test/random-frame';
 import { underAnyLoad } from '../test/random-loads';
@@ -120,7 +121,7 @@ test('where sprung freedoms alone are left, one of them follows, and its spring 
 test('a motion of a node that nothing resists is held, as the analysis holds it, and told', () => {
   // Both rafters are released against twisting where they meet, in a line that no axis lies along.
   const model = sketch({
-    space: 'space',
+    extra: { space: 'space' },
     nodes: [['1', 0, 0, 0], ['2', 3, 4, 0], ['3', 6, 8, 0]],
     members: [['a', '1', '2', { releases: { end: { rx: 'free' } } }], ['b', '2', '3', { releases: { start: { rx: 'free' } } }]],
     supports: ['1', '3'].map((node) => ({ node, ux: 'fixed', uy: 'fixed', uz: 'fixed', rx: 'fixed', ry: 'fixed', rz: 'fixed' })),
@@ -166,6 +167,39 @@ test('what acts one way and has let go is left out, and told: slack ties, a foot
     expect(Math.max(...Object.values(found.differs))).toBeLessThan(1e-9);
     expect(workingsText(workingsStepsOf(found, displayOf(model)))).toMatch(gone);
   }
+}); // oxfmt-ignore
+
+test('a sprung joint with a gap: within it a hinge, beyond it a spring that gives by the gap first, along members that keep their lengths too', () => {
+  const frame = (Q: number, gap: number, lengths: 'kept' | 'changing'): Model => ({
+    ...sketch({
+      nodes: [['1', 0, 0], ['2', 0, 3], ['3', 4, 3], ['4', 4, 0]],
+      members: [
+        ['a', '1', '2', { releases: { start: { mz: 3e5 } }, gaps: { start: { mz: gap } } }],
+        ['b', '2', '3', { releases: { start: { mz: 2e5 }, end: { ux: 4e6 } }, gaps: { start: { mz: 0.3 * gap }, end: { ux: 0.4 * gap } } }],
+        ['c', '3', '4'],
+      ],
+      supports: [clamp('1'), clamp('4')],
+      loads: [{ type: 'node', node: '2', fx: Q }, { type: 'line', member: 'b', from: { wy: -2e3 }, to: { wy: -3e3 } }],
+    }),
+    ...(lengths === 'kept' && { analysis: { axialDeformation: false } }),
+  });
+  const opened = new Set<number>();
+  for (const lengths of ['kept', 'changing'] as const)
+    for (const [Q, gap] of [[40e3, 1e-3], [40e3, 0.2], [-25e3, 0.01], [3e3, 0.004]] as const) { // oxfmt-ignore
+      const model = frame(Q, gap, lengths);
+      const { solution } = solve(model);
+      const found = workingsIn(model, solution!, 'Q');
+      if (typeof found === 'string') throw new Error(found);
+      expect(Math.max(...Object.values(found.differs))).toBeLessThan(1e-9);
+      const { open } = solution!.letGo![0]!;
+      opened.add(open.length);
+      const text = workingsText(workingsStepsOf(found, displayOf(model)));
+      if (open.length > 0) expect(text).toMatch(/within its gap: the joint of /);
+      if (open.length < 3) expect(text).toMatch(/gap in (θ₁|x₂): /);
+      const again = recheck(model, solution!, 0, 'none');
+      if (lengths === 'changing') expect('difference' in again && again.difference).toBeLessThan(1e-9);
+    }
+  expect(opened.size).toBeGreaterThan(2);
 }); // oxfmt-ignore
 
 test('chosen members of any frame, cut out with all that meets in them, multiply out to the same', () => {

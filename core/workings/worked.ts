@@ -63,8 +63,12 @@ export interface Worked {
   readonly part?: Pick<WorkedPart, 'nodes' | 'isOuter' | 'chosen'>;
   /** Where members keep their lengths. */
   readonly following?: Following;
-  /** Where some act one way: members that are slack and nodes whose supports are lifted off, by their ids; they are not in it. */
-  readonly gone?: { readonly members: readonly string[]; readonly supports: readonly string[] };
+  /** Where something acts one way: members that are slack and nodes whose supports are lifted off, by their ids, and joints within their gaps; they are not in it. */
+  readonly gone?: {
+    readonly members: readonly string[];
+    readonly supports: readonly string[];
+    readonly joints: readonly string[];
+  };
   /** Of supports, held and sprung; by freedom, 0 where there is none. */
   readonly reactions: readonly number[];
   /** Of springs whose freedoms follow others, by these (of 6n), with the movement of their feet. */

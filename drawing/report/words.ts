@@ -64,7 +64,7 @@ export const reportWords = {
     `Second order in ${ids}: linear elastic, equilibrium of the displaced structure, each case and combination by itself (P-Δ and P-δ; members are exact beam-columns, with the imperfections that are given).`,
   axiallyRigid: 'Axial deformation is neglected: members keep their lengths whatever acts along them, as a true constraint.',
   oneSided:
-    'Members or supports act one way: each case and each combination is solved by itself, with what is slack or lifted off in it.',
+    'Members or supports act one way, or joints have gaps: each case and each combination is solved by itself, with what is slack, lifted off or within its gap in it.',
   linear:
     'First order: linear elastic, equilibrium of the structure as it is drawn. Results are exact within it: diagrams are polynomials by piece, and extremes are found on them.',
   notSolved: 'The model was not solved: there are no results to report.',

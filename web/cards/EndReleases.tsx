@@ -1,5 +1,6 @@
 'use client';
 
+import { Fragment } from 'react';
 import { withAxes } from '@rigid-beam/core/quantities/axis-names';
 import { isPinEnded } from '@rigid-beam/core/model/behaviour';
 import type { EndFreedom, Member, MemberEnd, Restraint } from '@rigid-beam/core/model/model';
@@ -29,6 +30,8 @@ interface EndReleasesProps {
   readonly members: readonly Member[];
   readonly end: MemberEnd;
   readonly onChange: (freedom: EndFreedom, restraint: Restraint) => void;
+  /** How far its spring gives before it acts, metres or radians. */
+  readonly onGap: (freedom: EndFreedom, gap: number) => void;
 }
 
 const isFree = ({ releases, behaviour }: Member, end: MemberEnd, freedom: EndFreedom): boolean =>
@@ -38,7 +41,7 @@ const isMixed = (members: readonly Member[], end: MemberEnd, freedom: EndFreedom
   new Set(members.map((one) => isFree(one, end, freedom))).size > 1;
 
 /** What one end of a member lets go of, and what it holds elastically. */
-export function EndReleases({ members, end, onChange }: EndReleasesProps) {
+export function EndReleases({ members, end, onChange, onGap }: EndReleasesProps) {
   const member = members[0]!;
   const display = useDisplay();
   const space = useModel().space;
@@ -71,19 +74,35 @@ export function EndReleases({ members, end, onChange }: EndReleasesProps) {
             const turns = freedom.startsWith('m') || freedom.startsWith('r');
             const own = releases[freedom];
             if (isPinEnded(member) && freedom.startsWith('m')) return null;
+            const at = (list: 'releases' | 'gaps'): string | undefined =>
+              members.length === 1 ? placeText('members', member.id, list, end, freedom) : undefined;
             // Out of its plane a plane model knows no springs.
-            return (
+            const stiffness = (
               <QuantityField
-                key={freedom}
                 label={withAxes(WORDS.springs[freedom], display)}
                 value={typeof own === 'number' ? own : undefined}
                 dimension={turns ? 'rotationalSpring' : 'spring'}
                 unit={turns ? `${display.moment}/rad` : `${display.force}/${display.length}`}
-                place={members.length === 1 ? placeText('members', member.id, 'releases', end, freedom) : undefined}
+                place={at('releases')}
                 mayBeEmpty
                 placeholder={own === 'free' ? WORDS.freeEnd : WORDS.rigidEnd}
                 onCommit={(value) => onChange(freedom, value ?? 'fixed')}
               />
+            );
+            return (
+              <Fragment key={freedom}>
+                {stiffness}
+                {typeof own === 'number' && (
+                  <QuantityField
+                    label={withAxes(WORDS.gaps[freedom], display)}
+                    value={member.gaps?.[end]?.[freedom] ?? 0}
+                    dimension={turns ? 'angle' : 'length'}
+                    unit={turns ? 'mrad' : display.deflection}
+                    place={at('gaps')}
+                    onCommit={(gap = 0) => onGap(freedom, gap)}
+                  />
+                )}
+              </Fragment>
             );
           })}
         </Columns>

@@ -3,7 +3,7 @@
 import { isRange } from '@rigid-beam/core/combinations/outcome';
 import { behaviours, memberEnds, type Member } from '@rigid-beam/core/model/model';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
-import { withEnd } from '@rigid-beam/core/model/member-ends';
+import { withEnd, withGap } from '@rigid-beam/core/model/member-ends';
 import { placeOfMember } from '@rigid-beam/core/model/place-names';
 import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
 import { runOf } from '@rigid-beam/core/model/runs';
@@ -222,6 +222,12 @@ export function MemberCard({
           onChange={(freedom, restraint) =>
             release(
               (member) => withEnd(member, end, freedom, restraint),
+              WORDS.released(end === 'start' ? first.start : first.end, members.length),
+            )
+          }
+          onGap={(freedom, gap) =>
+            release(
+              (member) => withGap(member, end, freedom, gap),
               WORDS.released(end === 'start' ? first.start : first.end, members.length),
             )
           }

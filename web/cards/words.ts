@@ -153,6 +153,15 @@ export const memberCard = {
     uy: 'Slides along {y}',
     uz: 'Slides along {z}',
   } as const satisfies Record<EndFreedom, string>,
+  /** How far a joint gives, either way, before its spring acts. */
+  gaps: {
+    mz: 'Gap about {z}',
+    my: 'Gap about {y}',
+    rx: 'Gap in twist',
+    ux: 'Gap along {x}',
+    uy: 'Gap along {y}',
+    uz: 'Gap along {z}',
+  } as const satisfies Record<EndFreedom, string>,
   freeEnd: 'free',
   rigidEnd: 'rigid',
 };

@@ -52,6 +52,13 @@ describe('words typed over on the sheet', () => {
     expect(words.first).toBe('rigid');
     expect(after(words, 'hinged').members[1]!.releases?.start).toEqual({ mz: 'free' });
     expect(after(words, '500 kN·m/rad').members[1]!.releases?.start).toEqual({ mz: 5e5 });
+    expect(after(words, '500 after 4').members[1]).toMatchObject({
+      releases: { start: { mz: 5e5 } },
+      gaps: { start: { mz: 4e-3 } },
+    });
+    const gapped = { ...model, members: [model.members[0]!, { ...model.members[1]!, releases: { start: { mz: 5e5 } }, gaps: { start: { mz: 4e-3 } } }] }; // oxfmt-ignore
+    expect(releaseInPlace(gapped, 'b', 'start').first).toBe('500 kN·m/rad after 4 mrad');
+    expect(typed(words, '500 after -4')).toMatch(/^Write the gap as an angle/);
     expect(after(words, 'rigid').members[1]!.releases?.start).toEqual({});
     expect(typed(words, 'loose')).toMatch(/^Write hinged, rigid, or a stiffness/);
     const bar = { ...model, members: model.members.map((one) => ({ ...one, behaviour: 'truss' as const })) };

@@ -5,7 +5,7 @@ import { ALL_DIGITS, phraseWords } from '@rigid-beam/core/phrases/phrase-words';
 import { saidLoad } from '@rigid-beam/core/phrases/said-load';
 import { isPinEnded } from '@rigid-beam/core/model/behaviour';
 import type { Load, Model, Restraint } from '@rigid-beam/core/model/model';
-import { withEnd } from '@rigid-beam/core/model/member-ends';
+import { withEnd, withGap } from '@rigid-beam/core/model/member-ends';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { defaultDisplay, displayOf, lengthUnit } from '@rigid-beam/core/quantities/display';
 import { parseQuantity } from '@rigid-beam/core/quantities/parse';
@@ -119,24 +119,33 @@ export function supportInPlace(model: Model, node: string): WordsInPlace {
 export function releaseInPlace(model: Model, id: string, end: 'start' | 'end'): WordsInPlace {
   const member = model.members.find((one) => one.id === id)!;
   const unit = `${{ ...defaultDisplay, ...model.display }.moment}/rad`;
-  const now = member.releases?.[end]?.mz;
+  const [now, gap] = [member.releases?.[end]?.mz, member.gaps?.[end]?.mz];
   return {
     label: `End of ${id} at node ${member[end]}`,
-    hint: `hinged, rigid, or a stiffness in ${unit}`,
-    first: typeof now === 'number' ? showQuantity(now, unit) : now === 'free' || isPinEnded(member) ? 'hinged' : 'rigid',
+    hint: `hinged, rigid, or a stiffness in ${unit}, after a gap where it has one`,
+    first:
+      typeof now === 'number'
+        ? `${showQuantity(now, unit)}${gap ? ` after ${showQuantity(gap, 'mrad')}` : ''}`
+        : now === 'free' || isPinEnded(member)
+          ? 'hinged'
+          : 'rigid',
     read: (text) => {
       if (isPinEnded(member)) return `${id} is a bar, hinged at both ends. Change its behaviour on its card.`;
       const said = text.trim().toLowerCase();
-      const put = (mz: Restraint): Intent => ({
+      const put = (mz: Restraint, after?: number): Intent => ({
         type: 'put',
         list: 'members',
-        entry: { ...withEnd(member, end, 'mz', mz) },
+        entry: { ...withGap(withEnd(member, end, 'mz', mz), end, 'mz', after) },
         key: id,
       });
       if (said === 'hinged' || said === 'hinge') return put('free');
       if (said === 'rigid') return put('fixed');
-      const stiffness = parseQuantity(text, 'rotationalSpring', unit);
-      return stiffness.ok ? put(stiffness.value) : `Write hinged, rigid, or a stiffness: ${stiffness.reason}`;
+      const [spring = '', after] = text.split(/\s+after\s+/iu);
+      const stiffness = parseQuantity(spring, 'rotationalSpring', unit);
+      if (!stiffness.ok) return `Write hinged, rigid, or a stiffness: ${stiffness.reason}`;
+      const wide = after === undefined ? undefined : parseQuantity(after, 'angle', 'mrad');
+      if (wide && !(wide.ok && wide.value >= 0)) return `Write the gap as an angle: ${wide.ok ? 'it has no sign' : wide.reason}`;
+      return put(stiffness.value, wide?.value);
     },
   };
 }

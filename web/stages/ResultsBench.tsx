@@ -60,7 +60,7 @@ export function ResultsBench({ sheet }: { readonly sheet: SheetController | unde
       <PanelSubtitle>{WORDS.whatGovernsIn(acts.id)}</PanelSubtitle>
       {isReady(solution, outcome) ? <Headlines solution={solution} outcome={outcome} /> : <Hint>{WORDS.reading}</Hint>}
       {isShaken && <EarthquakeResults solution={solution} />}
-      {!solution.slack && !isShaken && <Hint>{WORDS.leadsToInfluence}</Hint>}
+      {!solution.letGo && !isShaken && <Hint>{WORDS.leadsToInfluence}</Hint>}
       {isReady(solution, outcome) && <IsItRight solution={solution} outcome={outcome} />}
       <Fold title={WORDS.reactions} startsOpen>
         <Reactions solution={solution} outcome={outcome} display={display} />

@@ -55,14 +55,13 @@ export class Buckling implements Run {
       sets?.close();
       giveBackKernels(kernels);
     }
-    const { slack, lifted } = solution;
+    const { letGo } = solution;
     // A shape is one of what acts in its case or sum.
-    const ofEach = <T>(list: readonly T[] | undefined): readonly T[] | undefined => list && outcomes.map((one) => list[one.of!]!);
     return {
       status,
       notices: said,
       mechanisms,
-      solution: { ...solution, outcomes, responses, ...(slack && { slack: ofEach(slack)!, lifted: ofEach(lifted)! }) },
+      solution: { ...solution, outcomes, responses, ...(letGo && { letGo: outcomes.map((one) => letGo[one.of!]) }) },
     };
   }
 

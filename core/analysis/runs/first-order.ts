@@ -86,7 +86,7 @@ function solveSystem(
     solution: {
       structure,
       outcomes: oneSided?.outcomes ?? all,
-      ...(oneSided && { slack: oneSided.slack, lifted: oneSided.lifted }),
+      ...(oneSided && { letGo: oneSided.letGo }),
       responses,
       ...(travels.length > 0 && { travels }),
       ...(keepsLengths(structure) && { sharing: sharingMembers(system) }),

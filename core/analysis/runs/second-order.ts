@@ -76,8 +76,7 @@ function secondOrderOf({ model, results, system, solution: basis, progress }: Be
   const found: (DisplacedOutcome | undefined)[] = outcomes.map(() => undefined);
   const devices = devicesIn(model, basis.structure, basis.responses);
   const sets = devices && new ActingSets(model, system, basis, devices);
-  const slack = solution.slack?.slice();
-  const lifted = solution.lifted?.slice();
+  const letGo = solution.letGo?.slice();
   const faults: Notice[] = [];
   let done = 0;
   try {
@@ -93,10 +92,7 @@ function secondOrderOf({ model, results, system, solution: basis, progress }: Be
         continue;
       }
       found[i] = solved.displaced;
-      if (sets && solved.gone) {
-        slack![i] = sets.members(solved.gone);
-        lifted![i] = sets.supports(solved.gone);
-      }
+      if (sets && solved.gone) letGo![i] = sets.letGo(solved.gone);
       // A case keeps its place: sums that are not asked for are still made of the first order.
       const factors = one.kind === 'superposed' ? one.factors : alone(cases, one.kind === 'solved' ? one.at : 0);
       outcomes[i] = { kind: 'solved', id: one.id, title: one.title, at: responses.push(solved.response) - 1, factors };
@@ -105,14 +101,13 @@ function secondOrderOf({ model, results, system, solution: basis, progress }: Be
     sets?.close();
   }
   if (faults.length > 0) return { status: 'invalid', notices: [...notices, ...faults], mechanisms };
-  const said = devices ? [...notices.filter(({ code }) => code !== 'one-sided'), ...remarks(devices, { slack: slack!, lifted: lifted! })] : notices; // oxfmt-ignore
+  const said = devices ? [...notices.filter(({ code }) => code !== 'one-sided'), ...remarks(devices, letGo!)] : notices; // oxfmt-ignore
   // What was solved in second order stands behind once more as the first has it, to be looked at beside it.
   const free = uniqueNames(outcomes.map(({ id }) => id));
   for (const [i, one] of solution.outcomes.entries()) {
     if (!found[i]) continue;
     outcomes.push({ ...one, id: free(WORDS.inFirst(one.id)) });
-    slack?.push(solution.slack![i]);
-    lifted?.push(solution.lifted![i]);
+    letGo?.push(solution.letGo![i]);
   }
   return {
     status,
@@ -121,8 +116,7 @@ function secondOrderOf({ model, results, system, solution: basis, progress }: Be
     solution: {
       ...solution,
       ...{ outcomes, responses, displaced: found, firstOrder: solution.outcomes },
-      ...(slack && { slack }),
-      ...(lifted && { lifted }),
+      ...(letGo && { letGo }),
     },
   };
 }

@@ -3,13 +3,13 @@ import { freed } from '../../linear-algebra/complementarity';
 import { giveBackKernels, takeKernels } from '../../linear-algebra/kernel-pool';
 import type { Kernels } from '../../linear-algebra/kernels';
 import { translations, type Model } from '../../model/model';
-import type { Solution, StructuralResponse } from '../../results/results';
+import type { LetGo, Solution, StructuralResponse } from '../../results/results';
 import { partsOfSum, sumOf } from '../../results/sums';
 import { supportedNodes } from '../../stiffness/supported-nodes';
 import { FREEDOMS, MEMBER_FREEDOMS } from '../../stiffness/structure';
 import { endDisplacements, toOwnAxes } from '../../stiffness/transformation';
 import { factorise, type System } from '../factorise';
-import { heldIn, letGo, membersOf, named, supportsOf, type Devices } from '../one-sided';
+import { heldIn, jointAt, letGo, letGoOf, named, type Devices } from '../one-sided';
 import { assembled } from '../prepare';
 import { without } from '../without';
 
@@ -40,17 +40,7 @@ export class ActingSets {
   ) {}
 
   /** The set that the first order has found for an outcome. */
-  firstOf(outcome: number): Gone {
-    const { cases, devices } = this.all;
-    const slack = new Set(this.solution.slack?.[outcome]);
-    const lifted = this.solution.lifted?.[outcome] ?? [];
-    return devices.flatMap(({ place }, i) => {
-      const one = cases[i]!;
-      const isGone =
-        one.of === 'member' ? slack.has(place) : lifted.some(({ node, along }) => node === place && along === one.along);
-      return isGone ? [i] : [];
-    });
-  }
+  firstOf = (outcome: number): Gone => this.solution.letGo?.[outcome]?.gone ?? [];
 
   /** The equations without what has let go; good until others were asked for a few times. */
   rest(gone: Gone): Rest {
@@ -83,24 +73,28 @@ export class ActingSets {
     return { first: sumOf(structure, partsOfSum(this.solution, factors)), z };
   }
 
-  /** Those that must change sides: what pulls though it only pushes, what is off though it would have to hold. The worst comes first. */
+  /**
+   * Those that must change sides: what pulls though it only pushes, what is off though it would have to hold. The worst comes first. `endsOf`: how a member's own ends
+   * move beside the first order (12, local).
+   */
   wrong(
     gone: Gone,
     { first, z }: { readonly first: StructuralResponse; readonly z: Float64Array },
-    now: StructuralResponse,
+    { response: now, endsOf }: { readonly response: StructuralResponse; readonly endsOf: (m: number) => Float64Array },
   ): Gone {
-    const { devices, stiff } = this.all;
+    const { cases, devices, stiff } = this.all;
     const off = new Set(gone);
     const added = now.displacements.map((one, f) => one - first.displacements[f]!);
     toOwnAxes(this.solution.structure, added);
     const size = Math.max(now.equilibrium.size, ...devices.map(({ force }) => Math.abs(force(now))));
-    const lack = devices.map((one, i) => (off.has(i) ? stiff[i]! * (z[i]! + this.along(i, added) / one.sense) : one.force(now)));
+    // The way of a joint that holds has all of its force.
+    const held = (i: number): number => (cases[i]!.of === 'joint' ? 2 : 1) * devices[i]!.force(now);
+    const lack = devices.map((one, i) => (off.has(i) ? stiff[i]! * (z[i]! + this.along(i, added, endsOf) / one.sense) : held(i)));
     return [...lack.keys()].filter((i) => lack[i]! < -NOTHING * size).sort((a, b) => lack[a]! - lack[b]!);
   }
 
   named = (some: Gone): string => named(some.map((i) => this.all.cases[i]!));
-  members = (gone: Gone): readonly number[] => membersOf(this.all, gone);
-  supports = (gone: Gone) => supportsOf(this.all, gone);
+  letGo = (gone: Gone): LetGo => letGoOf(this.all, gone);
 
   close(): void {
     for (const { kernels } of this.kept.values()) giveBackKernels(kernels);
@@ -108,20 +102,22 @@ export class ActingSets {
   }
 
   private made(gone: Gone): { readonly rest: Rest; readonly kernels: Kernels } {
-    const structure = without(this.solution.structure, this.members(gone), this.supports(gone));
+    const structure = without(this.solution.structure, this.all, gone);
     const kernels = takeKernels();
     const system = factorise(assembled(this.model, { structure }, this.system), kernels);
     return { rest: { system, supported: supportedNodes(structure) }, kernels };
   }
 
-  /** By how much device i is moved by movements of the nodes (6n, nodes' axes): longer, or along the axis of its support. */
-  private along(i: number, displacements: Float64Array): number {
+  /** By how much device i is moved by movements of the nodes (6n, nodes' axes): longer, along the axis of its support, or by how much the node of a joint is before its member. */
+  private along(i: number, displacements: Float64Array, endsOf: (m: number) => Float64Array): number {
     const { structure, matrices } = this.system;
     const one = this.all.cases[i]!;
     const { place } = this.all.devices[i]!;
     if (one.of === 'support') return displacements[FREEDOMS * place + translations.indexOf(one.along)]!;
     endDisplacements(structure, place, matrices.transforms[place], displacements, ends);
-    return ends[6]! - ends[0]!;
+    if (one.of === 'member') return ends[6]! - ends[0]!;
+    const at = jointAt(one, 0);
+    return ends[at]! - endsOf(place)[at]!;
   }
 }
 

@@ -75,7 +75,7 @@ export function criticalLoads(
     again.lean({ factor: sign * factor * (1 - BELOW) });
     again.unstable();
     const added = again.responseTo(again.solved(), supported);
-    const whole = recoverLeaning({ structure, matrices }, first, { columns, leaning: again.leaning, added });
+    const { response: whole } = recoverLeaning({ structure, matrices }, first, { columns, leaning: again.leaning, added });
     const shape = sumOf(structure, [{ part: whole, factor: 1 }, { part: first, factor: -1 }]); // oxfmt-ignore
     const equal = found.filter((other) => Math.abs(other.factor - sign * factor) <= 1e-4 * factor);
     found.push({ factor: sign * factor, shape: unitShape(apart(structure, shape, equal.map((other) => other.shape))) }); // oxfmt-ignore

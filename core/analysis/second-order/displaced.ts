@@ -7,7 +7,7 @@ import type { System } from '../factorise';
 import type { Lean } from './along';
 import { Columns } from './leaning';
 import { Pressing } from './pressing';
-import { recoverLeaning } from './recover-leaning';
+import { recoverLeaning, type DisplacedResponse } from './recover-leaning';
 
 /** Axial forces are found anew until they change by less than this part of the largest one, or so often. */
 const SETTLED = 1e-9;
@@ -22,7 +22,7 @@ export function displaced(
   supported: Uint8Array,
   kernels: Kernels,
   { first, leanOf }: { readonly first: StructuralResponse; readonly leanOf: (m: number) => Lean },
-): StructuralResponse | 'beyond' | 'unsettled' {
+): DisplacedResponse | 'beyond' | 'unsettled' {
   const { structure, matrices } = system;
   const members = structure.lengths.length;
   const largest = maxNorm(Float64Array.from({ length: members }, (_, m) => first.ends[MEMBER_FREEDOMS * m + 6]!));

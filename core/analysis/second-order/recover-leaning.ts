@@ -32,6 +32,12 @@ export interface Added {
   readonly response: StructuralResponse;
 }
 
+/** The response of a displaced structure, and how the own ends of its members move beside the first order (12, local). */
+export interface DisplacedResponse {
+  readonly response: StructuralResponse;
+  readonly endsOf: (m: number) => Float64Array;
+}
+
 /**
  * The whole response: that of the first order, and what is added beside it. Members that lean are cut into more pieces, on which cubics and quintics keep
  * the values and slopes of the exact series at both ends.
@@ -40,7 +46,7 @@ export function recoverLeaning(
   { structure: s, matrices }: Pick<System, 'structure' | 'matrices'>,
   first: StructuralResponse,
   { columns, leaning, added }: { readonly columns: Columns; readonly leaning: Leaning; readonly added: Added },
-): StructuralResponse {
+): DisplacedResponse {
   const members = s.lengths.length;
   const moved = leaning.members.map(
     (member, m) => member && movedMember(s, matrices, columns, m, { member, nodes: added.displacements }),
@@ -77,7 +83,7 @@ export function recoverLeaning(
     });
   }
   const both = (key: 'displacements' | 'reactions'): Float64Array => combine([first[key], added.response[key]], [1, 1]);
-  return {
+  const response = {
     displacements: both('displacements'),
     reactions: both('reactions'),
     ends,
@@ -86,6 +92,17 @@ export function recoverLeaning(
     pieceWidth: width,
     equilibrium: sumOfEquilibria([{ part: first, factor: 1 }, { part: added.response, factor: 1 }]), // oxfmt-ignore
   };
+  const endsOf = (m: number): Float64Array => moved[m]?.ends ?? ownEnds(s, matrices, m, added.displacements);
+  return { response, endsOf };
+}
+
+/** How the own ends of a member that leans on nothing move (12, local). */
+function ownEnds(s: Structure, matrices: MemberMatrices, m: number, nodes: Float64Array): Float64Array {
+  const found = new Float64Array(N);
+  endDisplacements(s, m, matrices.transforms[m], nodes, found);
+  const condensed = matrices.condensed[m];
+  if (condensed) recoverEnds(condensed, found, new Float64Array(N));
+  return found;
 }
 
 /** How a leaning member follows its nodes. */

@@ -8,6 +8,7 @@ import type { Gone } from './acting-sets';
 import type { Lean } from './along';
 import { criticalLoads } from './critical';
 import { displaced } from './displaced';
+import type { DisplacedResponse } from './recover-leaning';
 import { imperfectionsOf } from './imperfections';
 
 /** What is less in balance than this is not believed. */
@@ -17,7 +18,7 @@ const NAMED = 6;
 
 /** An outcome in second order, with what has let go in it of that which acts one way; or why there is none, with the members that give way. */
 export type SolvedDisplaced =
-  | { readonly response: StructuralResponse; readonly displaced: DisplacedOutcome; readonly gone?: Gone }
+  | (DisplacedResponse & { readonly displaced: DisplacedOutcome; readonly gone?: Gone })
   | { readonly words: string; readonly members: readonly string[] };
 
 /** The equations of what acts, and the solution of the first order that they go with. */
@@ -41,13 +42,13 @@ export function displacedIn(
   kernels: Kernels,
 ): SolvedDisplaced | 'beyond' {
   const { leanOf, sway, bow } = imperfectionsOf(model.analysis?.secondOrder, structure, first);
-  const response = displaced(system, supported, kernels, { first, leanOf });
-  if (response === 'beyond') return response;
-  if (response === 'unsettled') return { words: WORDS.unsettled, members: [] };
-  const { residual, jointResidual } = response.equilibrium;
+  const found = displaced(system, supported, kernels, { first, leanOf });
+  if (found === 'beyond') return found;
+  if (found === 'unsettled') return { words: WORDS.unsettled, members: [] };
+  const { residual, jointResidual } = found.response.equilibrium;
   if (!(Math.max(residual, jointResidual) <= BALANCED)) return { words: WORDS.unsettled, members: [] };
   const isImperfect = bow !== 0 || sway[0] !== 0 || sway[1] !== 0;
-  return { response, displaced: { sway, bow, ...(isImperfect && { leans: leansOf(structure.lengths.length, leanOf) }) } };
+  return { ...found, displaced: { sway, bow, ...(isImperfect && { leans: leansOf(structure.lengths.length, leanOf) }) } };
 }
 
 /** What can be borne of loads that are beyond the critical ones, and what gives way then. */

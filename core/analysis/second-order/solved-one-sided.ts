@@ -60,7 +60,7 @@ function settled({ model, basis, sets, outcome, kernels }: Settling, share: numb
     const solved = displacedIn(state, found.first, kernels);
     if (solved === 'beyond') return { beyond: () => givenWay({ ...state, ...sets.rest(gone) }, found.first, kernels) };
     if ('words' in solved) return solved;
-    const wrong = sets.wrong(gone, found, solved.response);
+    const wrong = sets.wrong(gone, found, solved);
     if (wrong.length === 0) return { ...solved, gone };
     tried.add(gone.join(' '));
     const all = changed(gone, wrong);

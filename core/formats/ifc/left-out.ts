@@ -52,6 +52,7 @@ export function leftOutOf(model: Model): readonly string[] {
     model.ruleSets?.length && WORDS.rules,
     model.report && WORDS.report,
     model.supports.some(({ oneWay }) => oneWay) && WORDS.oneWay,
+    model.members.some(({ gaps }) => gaps) && WORDS.gaps,
     model.analysis?.secondOrder && WORDS.secondOrder,
     model.analysis?.buckling && WORDS.buckling,
     model.analysis?.naturalModes && WORDS.naturalModes,

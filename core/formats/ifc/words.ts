@@ -29,6 +29,7 @@ export const ifc = {
     parameters: 'parameters and their expressions',
     structures: 'the measures of typical structures',
     oneWay: 'which supports push one way, and their gaps',
+    gaps: 'the gaps of sprung joints',
     secondOrder: 'what is analysed in second order, and how the structure leans',
     buckling: 'whose critical loads are found',
     naturalModes: 'what swings in natural modes',

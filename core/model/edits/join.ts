@@ -52,14 +52,16 @@ export function join(draft: Draft<Model>, before: Model, ids: readonly string[])
     end: tail.way === 'along' ? tail.member.end : tail.member.start,
   };
   const release = [sideOf(head, 'start'), sideOf(tail, 'end')].map(({ member, end }) => member.releases?.[end]);
+  const gap = [sideOf(head, 'start'), sideOf(tail, 'end')].map(({ member, end }) => member.gaps?.[end]);
   const arm = [sideOf(head, 'start'), sideOf(tail, 'end')].map(({ member, end }) => member.offset?.[end]);
-  const { releases: _, offset: __, ...rest } = first;
+  const { releases: _, offset: __, gaps: ___, ...rest } = first;
   const joined: Member = {
     ...rest,
     ...ends,
     ...((release[0] ?? release[1]) && {
       releases: { ...(release[0] && { start: release[0] }), ...(release[1] && { end: release[1] }) },
     }),
+    ...((gap[0] ?? gap[1]) && { gaps: { ...(gap[0] && { start: gap[0] }), ...(gap[1] && { end: gap[1] }) } }),
     ...((arm[0] ?? arm[1]) && { offset: { ...(arm[0] && { start: arm[0] }), ...(arm[1] && { end: arm[1] }) } }),
   };
   const goneMembers = new Set(chain.slice(1).map(({ member }) => member.id));

@@ -74,12 +74,12 @@ export function split(draft: Draft<Model>, model: Model, all: readonly Cuts[]): 
 }
 
 function piecesOf(member: Member, nodes: readonly string[], ids: FreshIds): Member[] {
-  const { releases, offset, behaviour, ...rest } = member;
+  const { releases, gaps, offset, behaviour, ...rest } = member;
   const freed = behaviour === 'truss' ? hinged(releases) : releases;
   const stops = [member.start, ...nodes, member.end];
   return stops.slice(1).map((end, i): Member => {
     const side = i === 0 ? 'start' : i === nodes.length ? 'end' : undefined;
-    const [release, arm] = side ? [freed?.[side], offset?.[side]] : [];
+    const [release, gap, arm] = side ? [freed?.[side], gaps?.[side], offset?.[side]] : [];
     return {
       ...rest,
       id: i === 0 ? member.id : ids.next(),
@@ -87,6 +87,7 @@ function piecesOf(member: Member, nodes: readonly string[], ids: FreshIds): Memb
       end,
       ...(behaviour && behaviour !== 'truss' && { behaviour }),
       ...(side && release && { releases: { [side]: release } }),
+      ...(side && gap && { gaps: { [side]: gap } }),
       ...(side && arm && { offset: { [side]: arm } }),
     };
   });

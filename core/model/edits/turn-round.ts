@@ -23,12 +23,13 @@ export function turnRound(draft: Draft<Model>, before: Model, ids: readonly stri
   return undefined;
 }
 
-function turned({ start, end, releases, offset, roll, ...rest }: Member): Member {
+function turned({ start, end, releases, gaps, offset, roll, ...rest }: Member): Member {
   return {
     ...rest,
     ...{ start: end, end: start },
     ...(roll !== undefined && { roll: roll === 0 ? 0 : -roll }),
     ...(releases && { releases: swapped(releases) }),
+    ...(gaps && { gaps: swapped(gaps) }),
     ...(offset && { offset: swapped(offset) }),
   };
 }

@@ -1,4 +1,4 @@
-import type { Freedom } from '../freedoms';
+import type { EndFreedom, Freedom, MemberEnd } from '../freedoms';
 
 /** What every load says. Ids are given on reading where a file has none. */
 interface AnyLoad {
@@ -65,6 +65,8 @@ export interface StrainLoad extends AnyLoad {
   readonly type: 'strain';
   readonly member: string;
   readonly elongation: number;
+  /** Of a case that only the solution has: not the member becomes longer, but this joint gives by so much before its spring acts, metres or radians. */
+  readonly joint?: { readonly end: MemberEnd; readonly freedom: EndFreedom };
 }
 
 export type MemberLoad = PointLoad | LineLoad | ThermalLoad | StrainLoad;

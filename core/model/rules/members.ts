@@ -1,5 +1,6 @@
 import type { Entity } from '../findings';
-import { translations } from '../model';
+import { springAt } from '../member-ends';
+import { endFreedoms, memberEnds, translations, type Member } from '../model';
 import { byId, checkReference, listOf, memberLength, type RuleContext } from './context';
 
 /** Members run between two different nodes, apart, with a section and a material. */
@@ -24,6 +25,7 @@ export function checkMembers({ model, findings, nodes }: RuleContext): void {
       });
       return;
     }
+    checkGaps(findings, member, path);
     const length = memberLength(member, nodes);
     if (length !== undefined && !(length > 1e-9)) {
       findings.fault({
@@ -37,6 +39,24 @@ export function checkMembers({ model, findings, nodes }: RuleContext): void {
       });
     }
   });
+}
+
+/** A gap is one of a spring. */
+function checkGaps(findings: RuleContext['findings'], member: Entity, path: string): void {
+  for (const end of memberEnds)
+    for (const freedom of endFreedoms) {
+      const gap = (member.gaps as Member['gaps'])?.[end]?.[freedom];
+      if (gap === undefined || springAt(member as unknown as Member, end, freedom) !== undefined) continue;
+      findings.fault({
+        code: 'gap',
+        path: `${path}.gaps.${end}.${freedom}`,
+        value: gap,
+        what: `Member “${String(member.id)}” has a gap in ${freedom} at its ${end}, and no spring there`,
+        expected: 'a gap before a spring',
+        remedy: 'Give the stiffness with which the joint holds when the gap has closed, or remove the gap',
+        subjects: [`member ${String(member.id)}`],
+      });
+    }
 }
 
 /** Supports stand on nodes, and are turned in one way. */

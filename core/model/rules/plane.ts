@@ -30,6 +30,8 @@ export function checkPlane({ model, findings }: RuleContext): void {
         ? Object.fromEntries(Object.entries(releases[end]).filter(([, v]) => v !== 'fixed'))
         : {};
       refuse(freed, outOfPlane.releases, `members[${i}].releases.${end}`);
+      const gaps = isObject(member.gaps) ? (member.gaps as Entity)[end] : undefined;
+      if (isObject(gaps)) refuse(gaps, outOfPlane.releases, `members[${i}].gaps.${end}`);
       const arm = isObject(member.offset) ? (member.offset as Entity)[end] : undefined;
       if (Array.isArray(arm)) refuse({ '2': arm[2] }, ['2'], `members[${i}].offset.${end}`);
     }

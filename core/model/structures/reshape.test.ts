@@ -279,7 +279,7 @@ describe('what hangs on a structure', () => {
     const watched = done(
       beam,
       load({ type: 'line', member: 'b', from: { wy: -1e3 }, to: { wy: -1e3 } }),
-      { type: 'put', list: 'parameters', entry: { id: 'hope', value: 3 } },
+      { type: 'put', list: 'parameters', entry: { id: 'hope', unit: 'kN·m', value: 3 } },
       { type: 'put', list: 'expected', entry: { id: 'e', outcome: 'Q', member: 'b', quantity: 'Mz', value: 3 } },
       { type: 'put', list: 'formulas', entry: { of: 'expected/e/value', is: 'hope' } },
     );

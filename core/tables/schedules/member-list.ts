@@ -1,4 +1,5 @@
 import { isPinEnded } from '../../model/behaviour';
+import { keepingGaps } from '../../model/member-ends';
 import { behaviours, type EndFreedom, type Member, type MemberEnd, type Model } from '../../model/model';
 import { lengthOf, placesOf } from '../../model/places';
 import { lengthUnit } from '../../quantities/display';
@@ -35,7 +36,7 @@ function jointColumn(side: MemberEnd, space: Model['space']): TypedColumn {
       const other = side === 'start' ? releases?.end : releases?.start;
       const own = word === WORDS.hinged ? Object.fromEntries(bending.map((key) => [key, 'free'])) : undefined;
       const kept = { ...(other && { [side === 'start' ? 'end' : 'start']: other }), ...(own && { [side]: own }) };
-      return { ...rest, ...(Object.keys(kept).length > 0 && { releases: kept }) } as unknown as Row;
+      return keepingGaps({ ...rest, ...(Object.keys(kept).length > 0 && { releases: kept }) }) as unknown as Row;
     },
   };
 }

@@ -53,7 +53,16 @@ const closing = (gap: number, more: Partial<Support> = {}): Sketch => ({
   loads: [{ type: 'node', node: '2', fy: -P }],
 });
 
-/** Members and supports that act one way. */
+/** N·m/rad, and rad: a joint, and how far it gives before its spring acts. */
+const [JOINT, GIVES] = [8e5, 4e-3];
+const giving = (P: number): Sketch => ({
+  nodes: [['1', 0, 0], ['2', SPAN, 0]], // oxfmt-ignore
+  members: [['a', '1', '2', { releases: { start: { mz: JOINT } }, gaps: { start: { mz: GIVES } } }]],
+  supports: [clamp('1')],
+  loads: [{ type: 'node', node: '2', fy: -P }],
+});
+
+/** Members and supports that act one way, and joints with gaps. */
 export const oneSidedForms: readonly Case[] = [
   [
     'two crossed ties, pushed from the left: one is slack',
@@ -112,6 +121,36 @@ export const oneSidedForms: readonly Case[] = [
     [
       ['support', (r) => r.reaction('2')[1]!, 0, P],
       ['tip PL³/3EI', (r) => -r.displacement('2')[1]!, (P * SPAN ** 3) / (3 * EI)],
+    ],
+  ],
+  [
+    'cantilever whose foot is sprung and gives by a gap first',
+    giving(P),
+    [
+      ['M at the foot −P·L', (r) => r.at('a', 'Mz', 0), -P * SPAN],
+      [
+        'the tip sinks by (gap + PL/k)·L + PL³/3EI',
+        (r) => r.displacement('2')[1]!,
+        -(GIVES + (P * SPAN) / JOINT) * SPAN - (P * SPAN ** 3) / (3 * EI),
+      ],
+      [
+        'and the middle by (gap + PL/k)·L/2 + 5PL³/48EI',
+        (r) => r.at('a', 'v', SPAN / 2),
+        (-(GIVES + (P * SPAN) / JOINT) * SPAN) / 2 - (5 * P * SPAN ** 3) / (48 * EI),
+      ],
+    ],
+  ],
+  [
+    'beam whose ends are sprung joints within their gaps: it bears as if hinged',
+    {
+      nodes: [['1', 0, 0], ['2', SPAN, 0]], // oxfmt-ignore
+      members: [['a', '1', '2', { releases: { start: { mz: JOINT }, end: { mz: JOINT } }, gaps: { start: { mz: 1 }, end: { mz: 1 } } }]],
+      supports: [clamp('1'), clamp('2')],
+      loads: [{ type: 'line', member: 'a', from: { wy: q }, to: { wy: q } }],
+    },
+    [
+      ['M in the middle = −qL²/8', (r) => r.at('a', 'Mz', SPAN / 2), (-q * SPAN ** 2) / 8],
+      ['M at the joint', (r) => r.at('a', 'Mz', 0), 0, q * SPAN ** 2],
     ],
   ],
   [

@@ -29,7 +29,7 @@ export function results(writing: Writing): Block[] {
     ...(displaced.length < reported(writing).length ? [words(WORDS.linear)] : []),
     ...(displaced.length > 0 ? [words(WORDS.secondOrder(displaced.map((one) => solution.outcomes[one]!.id).join(', ')))] : []),
     ...(solution.sharing ? [words(WORDS.axiallyRigid)] : []),
-    ...(solution.slack ? [words(WORDS.oneSided)] : []),
+    ...(solution.letGo ? [words(WORDS.oneSided)] : []),
     ...reported(writing).flatMap((outcome): Block[] => {
       const governing = (quantity: Parameters<typeof extremesOverMembers>[2]) => extremesOverMembers(solution, outcome, quantity);
       const lines = headlinesOf({ model, solution, outcome, display }, governing);

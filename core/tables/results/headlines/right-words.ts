@@ -5,13 +5,22 @@ export const right = {
   alwaysSlack: (members: string, more: number): string =>
     `Slack in every case and combination: ${members}${more > 0 ? ` and ${counted(more, 'more', 'more')}` : ''}.`,
   more: (count: number): string => ` and ${counted(count, 'more', 'more')}`,
-  letGo: (members: string | undefined, supports: string | undefined, digits: number): string => {
+  letGo: (
+    members: string | undefined,
+    { supports, joints }: { readonly supports: string | undefined; readonly joints: string | undefined },
+    digits: number,
+  ): string => {
     const exact = Number.isFinite(digits) ? `to ${counted(digits, 'digit')}` : 'exactly';
     const said = [
       members !== undefined && (members === '' ? 'No member is slack.' : `Slack: ${members}.`),
       supports !== undefined && (supports === '' ? 'No support is lifted off.' : `Lifted off the support at ${supports}.`),
+      joints !== undefined && (joints === '' ? 'No joint is within its gap.' : `Within its gap the joint of ${joints}.`),
       members !== undefined && `No member that acts one way has a force of the other way, ${exact}.`,
       supports !== undefined && members === undefined && `No support that pushes one way pulls, ${exact}.`,
+      joints !== undefined &&
+        members === undefined &&
+        supports === undefined &&
+        `No joint bears anything within its gap, ${exact}.`,
     ];
     return said.filter(Boolean).join(' ');
   },

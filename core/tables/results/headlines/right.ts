@@ -1,5 +1,6 @@
 import { isRange } from '../../../combinations/outcome';
 import { forceSenseOf } from '../../../model/behaviour';
+import { endFreedomAt } from '../../../model/member-ends';
 import type { Model } from '../../../model/model';
 import { once } from '../../../once';
 import type { DisplayUnits } from '../../../quantities/display';
@@ -23,7 +24,7 @@ import { oneSidedIn } from '../../../model/loads/one-sided';
 import { meanAxialForce, reactionAlong, slackCounts } from '../../../results/slack';
 import { responseOf } from '../../../results/sums';
 import type { Recheck } from '../../../recheck/recheck';
-import { isPlane } from '../../../stiffness/structure';
+import { isPlane, MEMBER_FREEDOMS } from '../../../stiffness/structure';
 import { right as WORDS } from './right-words';
 import type { Governing } from './headlines';
 import { largestMovement } from '../../../results/movement';
@@ -123,11 +124,12 @@ function largestMoment(solution: Solution, outcome: number): number {
   return most;
 }
 
-/** What acts one way: which members are slack and which supports lifted off, and how far from nothing what they may not take is beside the largest force. */
+/** What acts one way: which members are slack, which supports lifted off and which joints within their gaps, and how far from nothing what they may not take is beside the largest force. */
 function oneSided({ model, solution, outcome }: Asked): Judgement | undefined {
-  const [slack, lifted] = [solution.slack?.[outcome], solution.lifted?.[outcome]];
-  const response = slack && responseOf(solution, outcome);
-  if (!slack || !lifted || !response) return undefined;
+  const letGo = solution.letGo?.[outcome];
+  const response = letGo && responseOf(solution, outcome);
+  if (!letGo || !response) return undefined;
+  const { slack, lifted, open } = letGo;
   const { ends, equilibrium } = response;
   const { names } = solution.structure;
   const hangs = new Set(slack);
@@ -135,7 +137,16 @@ function oneSided({ model, solution, outcome }: Asked): Judgement | undefined {
     const force = forceSenseOf(member) * meanAxialForce(ends, m);
     return hangs.has(m) ? Math.abs(force) : Math.max(0, -force);
   });
-  for (const one of oneSidedIn(model)) {
+  const cases = oneSidedIn(model);
+  const gone = new Set(letGo.gone);
+  for (const [i, one] of cases.entries()) {
+    if (one.of === 'joint') {
+      const at = endFreedomAt(one.end, one.freedom) + MEMBER_FREEDOMS * names.members.indexOf(one.member);
+      const force = one.side * ends[at]!;
+      const other = gone.has(i + one.side);
+      if (other) wrong.push(gone.has(i) ? Math.abs(force) : Math.max(0, -force));
+      continue;
+    }
     if (one.of !== 'support') continue;
     const at = { node: names.nodes.indexOf(one.node), along: one.along };
     const force = one.side * reactionAlong(solution.structure, at, response.reactions);
@@ -147,10 +158,13 @@ function oneSided({ model, solution, outcome }: Asked): Judgement | undefined {
     const first = ids.slice(0, NAMED).map((id) => `“${id}”`);
     return first.join(', ') + (ids.length > first.length ? WORDS.more(ids.length - first.length) : '');
   };
-  const has = (kind: 'member' | 'support'): boolean => oneSidedIn(model).some(({ of }) => of === kind);
+  const has = (kind: (typeof cases)[number]['of']): boolean => cases.some(({ of }) => of === kind);
   const words = WORDS.letGo(
     has('member') ? listed(slack.map((m) => names.members[m]!)) : undefined,
-    has('support') ? listed([...new Set(lifted.map(({ node }) => names.nodes[node]!))]) : undefined,
+    {
+      supports: has('support') ? listed([...new Set(lifted.map(({ node }) => names.nodes[node]!))]) : undefined,
+      joints: has('joint') ? listed([...new Set(open.map(({ member }) => names.members[member]!))]) : undefined,
+    },
     agreed,
   );
   return judged('one-sided', words, atLeast(agreed, FEW_DIGITS));
@@ -158,8 +172,8 @@ function oneSided({ model, solution, outcome }: Asked): Judgement | undefined {
 
 /** Members that act one way and are slack whatever acts: they could as well not be there, or a case is missing. */
 function neverActs({ model, solution }: Asked): Judgement | undefined {
-  if (!solution.slack) return undefined;
-  const { of, byMember } = slackCounts(solution.slack);
+  if (!solution.letGo) return undefined;
+  const { of, byMember } = slackCounts(solution.letGo);
   const always = [...byMember].flatMap(([m, count]) => (count === of ? [m] : []));
   if (always.length === 0) return undefined;
   const ids = always.slice(0, NAMED).map((m) => `“${model.members[m]!.id}”`);
@@ -285,7 +299,7 @@ function idle({ model, solution, outcome }: Omit<Asked, 'drawn'>): Judgement | u
   if (sizes.force === 0) return undefined;
   const forces = lineQuantities.filter((quantity) => !isDisplacement(quantity));
   // What is slack is told as such.
-  const slack = new Set(solution.slack?.[outcome]);
+  const slack = new Set(solution.letGo?.[outcome]?.slack);
   const names = model.members.flatMap(({ id }, m) => {
     if (slack.has(m)) return [];
     const diagram = diagramOf(solution, outcome, m);
