@@ -257,6 +257,12 @@ describe.each([
     expect(more).toBeCloseTo(100 * (now / then - 1), 0);
     await model.until('extremes-beside', new RegExp(`${then} kN·m in `));
     await model.until('extremes', new RegExp(`${now} kN·m in `));
+    // What has changed, on the sheet: now less then, in each place.
+    await hands.press('What has changed');
+    const change = await model.until('extremes-beside', new RegExp(`^(?!.*\\b${then} kN·m in ).*kN·m in `));
+    expect(Number(/([\d.]+) kN·m in /.exec(change)![1])).toBeGreaterThanOrEqual(Number((now - then).toPrecision(3)));
+    await hands.press('What has changed');
+    await model.until('extremes-beside', new RegExp(`${then} kN·m in `));
     await model.stored();
     expect(await behaviour()).toBe('truss');
     await hands.press('Go back to it');

@@ -1,5 +1,6 @@
 import { LIVELY } from '@rigid-beam/drawing/level-of-detail';
 import { extentOf } from '@rigid-beam/drawing/geometry';
+import { changedSince } from '@rigid-beam/core/results/changed-since';
 import { withDifference } from '@rigid-beam/core/results/difference';
 import { once } from '@rigid-beam/core/once';
 import type { Solution } from '@rigid-beam/core/results/results';
@@ -99,6 +100,12 @@ export function stateBeside(state: EditorState): EditorState {
   if (!beside) return state;
   const turned = { ...state, also: undefined, ...beside.pane, beside: { ...beside, pane: { acting, quantity, also, switches } } };
   if (!earlier) return beside.pane.less ? lessFirst(turned, state) : turned;
+  const change = changeBeside(state);
+  if (typeof change === 'object') {
+    const drawn = differenceDrawn(state.drawn, change);
+    const settled = state.settled.model === state.drawn.model ? drawn : turned.settled;
+    return { ...turned, drawn, settled, acting: change.outcomes.at(-1)!.id };
+  }
   // The other model with its own results; nothing in hand changes it.
   const { drawn } = earlier;
   return {
@@ -114,6 +121,14 @@ export function stateBeside(state: EditorState): EditorState {
     },
     earlier: { ...earlier, drawn: state.drawn },
   };
+}
+
+/** What has changed since the earlier state beside, where that is looked at; why that is not told; nothing where it is not asked for, or nothing is solved. */
+export function changeBeside({ beside, earlier, drawn, acting }: EditorState): Solution | string | undefined {
+  const [now, then] = [drawn.results?.solution, earlier?.drawn.results?.solution];
+  if (!beside?.pane.less || !now || !then) return undefined;
+  const id = beside.pane.acting ?? acting ?? now.outcomes[0]!.id;
+  return changedSince(now, then, id);
 }
 
 /** The second pane as it looks at the difference of what acts in both; as it is where there is none. */

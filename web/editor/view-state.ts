@@ -9,7 +9,7 @@ export interface Pane {
   readonly quantity: SheetQuantity | undefined;
   /** Quantities that are drawn besides. */
   readonly also?: readonly SheetQuantity[] | undefined;
-  /** Of a second pane: what acts there less what acts in the first. */
+  /** Of a second pane: what acts there less what acts in the first; beside an earlier state, what acts now less what acted then. */
   readonly less?: true | undefined;
   /** What is shown besides, or instead of, what the stage shows. */
   readonly switches: Switches;

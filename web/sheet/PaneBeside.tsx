@@ -6,7 +6,7 @@ import styled from 'styled-components';
 import { useShallow } from 'zustand/react/shallow';
 import { isOn } from '@rigid-beam/drawing/stage-view';
 import type { SheetQuantity } from '@rigid-beam/drawing/view';
-import { actingIndex, stateBeside, type EditorState } from '../editor/editor-state';
+import { actingIndex, changeBeside, stateBeside, type EditorState } from '../editor/editor-state';
 import { useEditor, useEditorState } from '../editor/use-editor';
 import type { Beside } from '../editor/view-state';
 import { caseChoices } from '../ui/case-choices';
@@ -62,7 +62,11 @@ export function PaneBeside({ controller, where }: { readonly controller: SheetCo
     const { beside } = editor.state;
     if (beside) editor.go({ beside: { ...beside, pane: { ...beside.pane, ...pane } } });
   };
-  const words = hasDiagram ? extremeWords(state, outcome) : '';
+  const notTold = useEditorState((all) => {
+    const change = changeBeside(all);
+    return typeof change === 'string' ? change : undefined;
+  });
+  const words = notTold ?? (hasDiagram ? extremeWords(state, outcome) : '');
   return (
     <>
       <Pane aria-label={WORDS.pane}>
@@ -89,11 +93,9 @@ export function PaneBeside({ controller, where }: { readonly controller: SheetCo
             onChange={(chosen) => look({ quantity: chosen as SheetQuantity })}
           />
         )}
-        {!earlier && (
-          <ToggleButton isSelected={isLess} onChange={(on) => look({ less: on ? true : undefined })}>
-            {WORDS.less}
-          </ToggleButton>
-        )}
+        <ToggleButton isSelected={isLess} onChange={(on) => look({ less: on ? true : undefined })}>
+          {earlier ? WORDS.change : WORDS.less}
+        </ToggleButton>
         <p className="number" title={words} data-testid="extremes-beside">
           {words}
         </p>

@@ -65,6 +65,7 @@ export const paneBeside = {
   acts: 'Case or combination beside',
   quantity: 'Quantity beside',
   less: 'Less the first',
+  change: 'What has changed',
   close: 'One drawing only',
 };
 
