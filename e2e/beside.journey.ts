@@ -35,3 +35,30 @@ test('a second case is drawn beside the first, in the same size; what is pressed
   await page.waitForFunction(() => !document.querySelector('[data-testid=sheet-beside]'));
   expect(page.url()).not.toContain('beside');
 });
+
+test('up to four drawings stand beside each other in one size; each is chosen for itself, and closed for itself', async () => {
+  const model = await ModelPage.open(application, 'Glasshouse rib');
+  const { page } = model;
+  for (const words of ['Draw a case beside U2', 'Draw a case beside G', 'Draw a case beside W']) await model.command(words);
+  await page.waitForSelector('[data-testid=sheet-beside-3]');
+  const sizes = (): Promise<number[][]> =>
+    page.$$eval('canvas[data-testid^=sheet]', (all) => all.map((canvas) => [canvas.clientWidth, canvas.clientHeight]));
+  const four = await sizes();
+  expect(four).toHaveLength(4);
+  for (const [width, height] of four) {
+    expect(Math.abs(width! - four[0]![0]!)).toBeLessThanOrEqual(1);
+    expect(Math.abs(height! - four[0]![1]!)).toBeLessThanOrEqual(1);
+  }
+  await model.choose('Quantity beside, 3', 'N · Axial force');
+  const words = await model.until('extremes-beside-2', /C .*kN/);
+  await model.until('extremes-beside-3', /kN·m/);
+  await page.reload();
+  await page.waitForSelector('[data-testid=sheet-beside-3]');
+  expect(await model.until('extremes-beside-2', /C .*kN/)).toBe(words);
+  await model.command('Draw a case beside S');
+  await page.waitForFunction(() => /4 drawings stand beside each other already: close one first/.test(document.body.innerText));
+  await page.keyboard.press('Escape');
+  await model.press('Close drawing 2');
+  await page.waitForFunction(() => document.querySelectorAll('canvas[data-testid^=sheet]').length === 3);
+  expect(await model.until('extremes-beside', /C .*kN/)).toBe(words);
+});

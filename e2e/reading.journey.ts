@@ -260,7 +260,8 @@ describe.each([
     // What has changed, on the sheet: now less then, in each place.
     await hands.press('What has changed');
     const change = await model.until('extremes-beside', new RegExp(`^(?!.*\\b${then} kN·m in ).*kN·m in `));
-    expect(Number(/([\d.]+) kN·m in /.exec(change)![1])).toBeGreaterThanOrEqual(Number((now - then).toPrecision(3)));
+    const largest = Math.max(...Array.from(change.matchAll(/([\d.]+) kN·m in /g), ([, size]) => Number(size)));
+    expect(largest).toBeGreaterThanOrEqual(Number((now - then).toPrecision(3)));
     await hands.press('What has changed');
     await model.until('extremes-beside', new RegExp(`${then} kN·m in `));
     await model.stored();

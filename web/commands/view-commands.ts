@@ -23,7 +23,7 @@ import { resultLists, resultListWords } from '@rigid-beam/core/tables/results/li
 import { scheduleLists } from '@rigid-beam/core/tables/schedules/lists';
 import { stepSection } from '../editor/catalogue/step-section';
 import type { SheetController } from '../sheet/controller';
-import type { Beside } from '../editor/view-state';
+import { MOST_BESIDE, type Beside } from '../editor/view-state';
 import { chosenOf, selectChosen, subjectsOf } from '../editor/chosen';
 import { switchWords } from '../sheet/switch-words';
 import type { Command } from './command';
@@ -103,18 +103,21 @@ function outcomeCalled({ cases, combinations }: Model, text: string): string | u
   return (all.find(({ id }) => id === wanted) ?? all.find(({ id, title }) => isAlike(id) || isAlike(title)))?.id;
 }
 
-/** A second drawing of the case or combination that is named, else of the one after the acting one. */
+/** A further drawing of the case or combination that is named, else of the one after that which acts in the last. */
 const drawBeside = (name: string, where: Beside['where']): Command => ({
   name,
   notation: 'its name, if it is not the next one',
   run: ({ editor }, text) => {
-    const { drawn, acting, quantity, also, switches } = editor.state;
+    const { drawn, quantity, also, switches, beside } = editor.state;
+    const panes = beside?.panes ?? [];
+    if (panes.length >= MOST_BESIDE) return `${MOST_BESIDE + 1} drawings stand beside each other already: close one first.`;
+    const { acting } = panes.at(-1) ?? editor.state;
     const all = [...drawn.model.cases, ...drawn.model.combinations].map(({ id }) => id);
     const id = outcomeCalled(drawn.model, text);
     if (text.trim() !== '' && id === undefined) return `There is no case or combination “${text.trim()}”.`;
     const now = acting !== undefined && all.includes(acting) ? all.indexOf(acting) : 0;
     const other = id ?? all[(now + 1) % Math.max(1, all.length)];
-    editor.go({ beside: { where, pane: { acting: other, quantity, also, switches } } });
+    editor.go({ beside: { where, panes: [...panes, { acting: other, quantity, also, switches }] } });
     return undefined;
   },
 });

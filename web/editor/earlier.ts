@@ -54,7 +54,7 @@ export class Earlier {
     );
     this.solver.solve(model);
     const { beside, acting, quantity, also, switches } = this.desk.state();
-    if (!beside) this.desk.go({ beside: { where: 'right', pane: { acting, quantity, also, switches } } });
+    if (!beside) this.desk.go({ beside: { where: 'right', panes: [{ acting, quantity, also, switches }] } });
   }
 
   /** Makes the model what it was in the state beside it: an edit like any other. */

@@ -10,7 +10,7 @@ const after = (part: Partial<EditorState>) => redrawOf({ ...state, ...part }, st
 
 test('a page begins at the place of its address, with the stored model and nothing else', () => {
   expect(state).toMatchObject({ stage: 'results', quantity: 'N', acting: undefined, projectNumber: '7', selection: [] });
-  expect(state.beside).toEqual({ where: 'below', pane: { acting: 'W', quantity: undefined, switches: {} } });
+  expect(state.beside).toEqual({ where: 'below', panes: [{ acting: 'W', quantity: undefined, switches: {} }] });
   expect(state.drawn).toEqual({ model });
 });
 

@@ -91,16 +91,31 @@ export function actingIndex({ drawn, acting }: Pick<EditorState, 'drawn' | 'acti
   );
 }
 
+/** Of which state a drawing beside is one, and which of its drawings. */
+const seenFrom = new WeakMap<EditorState, { readonly root: EditorState; readonly at: number }>();
+
 /**
- * The state as the drawing beside sees it: what that looks at stands where the first drawing has its own, and the other way round. Whoever
+ * The state as a drawing beside sees it: what that looks at stands where the first drawing has its own, and the other way round. Whoever
  * draws reads a state, and need not know which pane it draws.
  */
-export function stateBeside(state: EditorState): EditorState {
-  const { acting, quantity, also, switches, beside, earlier } = state;
-  if (!beside) return state;
-  const turned = { ...state, also: undefined, ...beside.pane, beside: { ...beside, pane: { acting, quantity, also, switches } } };
-  if (!earlier) return beside.pane.less ? lessFirst(turned, state) : turned;
-  const change = changeBeside(state);
+export function stateBeside(state: EditorState, at = 0): EditorState {
+  const { acting, quantity, also, switches, beside } = state;
+  const pane = beside?.panes[at];
+  if (!pane) return state;
+  const panes = beside.panes.map((one, i) => (i === at ? { acting, quantity, also, switches } : one));
+  const turned = lookedAt({ ...state, also: undefined, ...pane, beside: { ...beside, panes } }, state, at);
+  seenFrom.set(turned, { root: state, at });
+  return turned;
+}
+
+/** All drawings beside the first. */
+export const statesBeside = (state: EditorState): readonly EditorState[] =>
+  (state.beside?.panes ?? []).map((_, at) => stateBeside(state, at));
+
+function lookedAt(turned: EditorState, state: EditorState, at: number): EditorState {
+  const { earlier } = state;
+  if (!earlier) return state.beside!.panes[at]!.less ? lessFirst(turned, state) : turned;
+  const change = changeBeside(state, at);
   if (typeof change === 'object') {
     const drawn = differenceDrawn(state.drawn, change);
     const settled = state.settled.model === state.drawn.model ? drawn : turned.settled;
@@ -124,10 +139,11 @@ export function stateBeside(state: EditorState): EditorState {
 }
 
 /** What has changed since the earlier state beside, where that is looked at; why that is not told; nothing where it is not asked for, or nothing is solved. */
-export function changeBeside({ beside, earlier, drawn, acting }: EditorState): Solution | string | undefined {
+export function changeBeside({ beside, earlier, drawn, acting }: EditorState, at: number): Solution | string | undefined {
   const [now, then] = [drawn.results?.solution, earlier?.drawn.results?.solution];
-  if (!beside?.pane.less || !now || !then) return undefined;
-  const id = beside.pane.acting ?? acting ?? now.outcomes[0]!.id;
+  const pane = beside?.panes[at];
+  if (!pane?.less || !now || !then) return undefined;
+  const id = pane.acting ?? acting ?? now.outcomes[0]!.id;
   return changedSince(now, then, id);
 }
 
@@ -147,19 +163,21 @@ const differenceDrawn = once((drawn: EditorState['drawn'], solution: Solution): 
   results: { ...drawn.results!, solution },
 }));
 
-/** What is drawn beside: both share a scale. */
+/** What is drawn beside: all share a scale. */
 export function togetherOf(state: EditorState): View['together'] {
-  if (!state.beside) return [];
-  const other = stateBeside(state);
-  const hasDiagram = isOn(other.stage, other.switches, 'diagram');
-  const isOther = other.drawn !== state.drawn;
-  const solution = isOther ? other.drawn.results?.solution : undefined;
-  if (isOther && !solution) return [];
-  return [
-    {
-      outcome: actingIndex(other),
-      quantity: hasDiagram ? quantityOf(other) : 'none',
-      ...(solution && { solution, extent: extentOf(other.drawn.model) }),
-    },
-  ];
+  const { root, at } = seenFrom.get(state) ?? { root: state, at: undefined };
+  const others = [...(at === undefined ? [] : [root]), ...statesBeside(root).filter((_, i) => i !== at)];
+  return others.flatMap((other) => {
+    const hasDiagram = isOn(other.stage, other.switches, 'diagram');
+    const isOther = other.drawn !== state.drawn;
+    const solution = isOther ? other.drawn.results?.solution : undefined;
+    if (isOther && !solution) return [];
+    return [
+      {
+        outcome: actingIndex(other),
+        quantity: hasDiagram ? quantityOf(other) : 'none',
+        ...(solution && { solution, extent: extentOf(other.drawn.model) }),
+      },
+    ];
+  });
 }

@@ -3,7 +3,7 @@ import { isOn } from '@rigid-beam/drawing/stage-view';
 import type { SheetQuantity } from '@rigid-beam/drawing/view';
 import type { ReadingAsked } from '../solver/solver.worker';
 import type { SolvingClient } from '../solver/solving-client';
-import { actingIndex, quantityOf, stateBeside, type EditorState } from './editor-state';
+import { actingIndex, quantityOf, statesBeside, type EditorState } from './editor-state';
 import type { Drawn } from './slices/solution';
 
 /** What the reader needs of the editor. */
@@ -47,7 +47,7 @@ export class EnvelopeReader {
     const { owner } = this;
     const state = owner.state();
     const { drawn } = state;
-    const wanted = wantedOf(state) ?? wantedOf(stateBeside(state));
+    const wanted = [state, ...statesBeside(state)].map(wantedOf).find((one) => one !== undefined);
     const own = ++this.count;
     if (!wanted) {
       owner.tell(undefined);

@@ -49,8 +49,10 @@ describe('the address', () => {
     const place = { stage: 'loads', acting: 'Q 1&2', quantity: 'Vy' as const, switches, beside: undefined };
     expect(placeOfAddress(addressOfPlace(place))).toEqual(place);
     const pane = { acting: 'G', quantity: 'Mz' as const, also: ['N', 'v'] as const, switches: { names: true } };
-    const two = { ...place, beside: { where: 'below' as const, pane } };
-    expect(placeOfAddress(addressOfPlace(two))).toEqual(two);
+    const two = { ...place, beside: { where: 'below' as const, panes: [pane] } };
+    const four = { ...place, beside: { where: 'right' as const, panes: [pane, { ...pane, acting: undefined, switches: {} }, { ...pane, less: true as const }] } }; // oxfmt-ignore
+    for (const several of [two, four]) expect(placeOfAddress(addressOfPlace(several))).toEqual(several);
+    expect(placeOfAddress('?beside=right&panes=9').beside?.panes).toHaveLength(3);
   });
 
   test('what it does not know becomes the beginning', () =>

@@ -6,7 +6,7 @@ import { fibresOf, shapeThatTells, type ShearOf } from '@rigid-beam/core/section
 import type { ShearPoints } from '@rigid-beam/core/sections/shear-points';
 import type { Shape } from '@rigid-beam/core/shapes/shape';
 import { isOn } from '@rigid-beam/drawing/stage-view';
-import { quantityOf, stateBeside, type EditorState } from './editor-state';
+import { quantityOf, statesBeside, type EditorState } from './editor-state';
 import type { Drawn } from './slices/solution';
 
 /** What the reader needs of the editor. */
@@ -26,7 +26,7 @@ const RESTING = 1000;
 function wantedIn(state: EditorState): 'drawn' | 'listed' | undefined {
   const isDrawn = (one: EditorState): boolean =>
     isOn(one.stage, one.switches, 'diagram') && quantityTable[quantityOf(one)].derived?.takesShear === true;
-  if (state.drawer === 'charts' || isDrawn(state) || isDrawn(stateBeside(state))) return 'drawn';
+  if (state.drawer === 'charts' || [state, ...statesBeside(state)].some(isDrawn)) return 'drawn';
   return state.stage === 'results' ? 'listed' : undefined;
 }
 

@@ -9,17 +9,19 @@ export interface Pane {
   readonly quantity: SheetQuantity | undefined;
   /** Quantities that are drawn besides. */
   readonly also?: readonly SheetQuantity[] | undefined;
-  /** Of a second pane: what acts there less what acts in the first; beside an earlier state, what acts now less what acted then. */
+  /** Of a further pane: what acts there less what acts in the first; beside an earlier state, what acts now less what acted then. */
   readonly less?: true | undefined;
   /** What is shown besides, or instead of, what the stage shows. */
   readonly switches: Switches;
 }
 
-/** A second drawing, from the same place and to the same scale as the first. */
+/** Further drawings, from the same place and to the same scale as the first. */
 export interface Beside {
   readonly where: (typeof sides)[number];
-  readonly pane: Pane;
+  /** One to MOST_BESIDE of them. */
+  readonly panes: readonly Pane[];
 }
+export const MOST_BESIDE = 3;
 export const sides = ['right', 'below'] as const;
 
 /** What is looked at; it stands in the address, so that a link opens what was seen. */
@@ -35,12 +37,16 @@ export function placeOfAddress(search: string): Place {
   return {
     stage: parameters.get('stage') ?? 'geometry',
     ...paneOf(parameters, ''),
-    beside: where && { where, pane: paneOf(parameters, BESIDE) },
+    beside: where && { where, panes: BESIDE.slice(0, countOf(parameters)).map((before) => paneOf(parameters, before)) },
   };
 }
 
-/** What stands before the names of the second pane's parameters. */
-const BESIDE = 'beside-';
+/** What stands before the names of the parameters of further panes. */
+const BESIDE = ['beside-', 'beside2-', 'beside3-'] as const satisfies { readonly length: typeof MOST_BESIDE };
+
+/** How many panes an address has beside the first. */
+const countOf = (parameters: URLSearchParams): number =>
+  Math.min(MOST_BESIDE, Math.max(1, Math.round(Number(parameters.get('panes'))) || 1));
 
 function paneOf(parameters: URLSearchParams, before: string): Pane {
   const quantity = parameters.get(`${before}quantity`);
@@ -74,7 +80,11 @@ export function addressOfPlace({ stage, beside, ...first }: Place): string {
   const parameters = new URLSearchParams({
     stage,
     ...parametersOf(first, stage, ''),
-    ...(beside && { beside: beside.where, ...parametersOf(beside.pane, stage, BESIDE) }),
+    ...(beside && {
+      beside: beside.where,
+      ...(beside.panes.length > 1 && { panes: String(beside.panes.length) }),
+      ...Object.assign({}, ...beside.panes.map((pane, i) => parametersOf(pane, stage, BESIDE[i]!))),
+    }),
   });
   return `?${parameters.toString()}`;
 }

@@ -8,13 +8,13 @@ import { EdgeLooks } from './EdgeLooks';
 import { FloatingField, TypedStep } from './FloatingField';
 import { Canvas } from './Canvas';
 import { SheetController } from './controller';
-import { PaneBeside } from './PaneBeside';
+import { PanesBeside } from './PanesBeside';
 import { SheetItems } from './SheetItems';
 import { SelectTool } from './tools/select-tool';
 import { usePointer } from './use-pointer';
 import { sheet as WORDS } from './words';
 
-/** One drawing, or two of one size. */
+/** One drawing, or several of one size. */
 const Frame = styled.section`
   position: relative;
   display: grid;
@@ -22,16 +22,25 @@ const Frame = styled.section`
   min-height: 0;
   overflow: hidden;
   background: var(--paper);
-  /* The line between two is the ground that shows. */
+  /* The lines between them are the ground that shows. */
   &[data-beside] {
     gap: 2px;
     background: var(--ink);
   }
   &[data-beside='right'] {
-    grid-template: minmax(0, 1fr) auto / minmax(0, 1fr) minmax(0, 1fr);
+    grid-template: minmax(0, 1fr) / repeat(2, minmax(0, 1fr));
+    &[data-panes='2'] {
+      grid-template-columns: repeat(3, minmax(0, 1fr));
+    }
   }
   &[data-beside='below'] {
-    grid-template: minmax(0, 1fr) minmax(0, 1fr) auto / minmax(0, 1fr);
+    grid-template: repeat(2, minmax(0, 1fr)) / minmax(0, 1fr);
+    &[data-panes='2'] {
+      grid-template-rows: repeat(3, minmax(0, 1fr));
+    }
+  }
+  &[data-panes='3'][data-panes='3'] {
+    grid-template: repeat(2, minmax(0, 1fr)) / repeat(2, minmax(0, 1fr));
   }
 `;
 
@@ -53,6 +62,7 @@ export function Sheet({ onReady, menu }: SheetProps) {
   const editor = useEditor();
   const frame = useRef<HTMLDivElement>(null);
   const where = useEditorState((state) => state.beside?.where);
+  const panes = useEditorState((state) => state.beside?.panes.length);
   const canvas = useRef<HTMLCanvasElement>(null);
   const [controller, setController] = useState<SheetController>();
 
@@ -80,12 +90,12 @@ export function Sheet({ onReady, menu }: SheetProps) {
   }, [editor, onReady]);
 
   return (
-    <Frame aria-label={WORDS.sheet} data-beside={where}>
+    <Frame aria-label={WORDS.sheet} data-beside={where} data-panes={panes}>
       <First ref={frame}>
         <Canvas ref={canvas} tabIndex={-1} role="img" aria-label={WORDS.described} data-testid="sheet" />
         {controller && <Live controller={controller} canvas={canvas} />}
       </First>
-      {controller && where && <PaneBeside controller={controller} where={where} />}
+      {controller && where && <PanesBeside controller={controller} />}
       {controller && <Fields controller={controller} />}
       {controller && menu(controller)}
     </Frame>

@@ -94,9 +94,9 @@ export class SheetController {
     return this.under;
   }
 
-  /** Draws what is looked at beside on a canvas of its own; returns what ends it. */
-  drawBeside(canvas: HTMLCanvasElement): () => void {
-    const made = this.drawingOn(canvas, () => stateBeside(this.editor.state));
+  /** Draws what one of the panes beside looks at on a canvas of its own; returns what ends it. */
+  drawBeside(canvas: HTMLCanvasElement, at: number): () => void {
+    const made = this.drawingOn(canvas, () => stateBeside(this.editor.state, at));
     this.drawings = [...this.drawings, made];
     return () => {
       made.close();

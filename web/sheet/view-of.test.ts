@@ -5,7 +5,7 @@ import { clamp, sketch } from '@rigid-beam/core/test/build';
 import type { Results } from '@rigid-beam/core/results/results';
 import { scaleOfDiagram } from '@rigid-beam/drawing/drawn-scale';
 import { plainView } from '@rigid-beam/drawing/view';
-import { stateBeside, type EditorState } from '../editor/editor-state';
+import { stateBeside, statesBeside, type EditorState } from '../editor/editor-state';
 import { itemsIn, viewOf } from './view-of';
 
 /** A row of posts on clamps, each pushed at its top. */
@@ -66,7 +66,8 @@ describe('two drawings beside each other', () => {
     cases: [...sway.cases, { id: 'small', category: 'imposed' as const }],
     loads: [...sway.loads, { id: 'slight', type: 'node', case: 'small', node: '1', fx: 50 }],
   };
-  const beside = { where: 'right', pane: { acting: 'small', quantity: 'Mz', switches: {} } } as const;
+  const small = { acting: 'small', quantity: 'Mz', switches: {} } as const;
+  const beside = { where: 'right', panes: [small] } as const;
   const scales = (state: EditorState): readonly number[] =>
     [state, stateBeside(state)].map(
       (one) => scaleOfDiagram(model, one.drawn.results!.solution!, viewOf(one, plainView, undefined, 60, 'still')).perMetre,
@@ -85,8 +86,22 @@ describe('two drawings beside each other', () => {
     expect(scales(stateOf(model, { acting: 'small' }))[0]).toBeLessThan(first! / 5);
   });
 
+  test('of three all have one scale, and each its own pane', () => {
+    const state = stateOf(model, { acting: 'small', beside: { where: 'right', panes: [{ ...small, quantity: 'Vy' }, { ...small, acting: model.cases[0]!.id }] } }); // oxfmt-ignore
+    const all = [state, ...statesBeside(state)];
+    expect(all.map((one) => viewOf(one, plainView, undefined, 60, 'still')).map(({ outcome, quantity }) => [outcome, quantity])).toEqual([
+      [1, 'Mz'], [1, 'Vy'], [0, 'Mz'],
+    ]); // oxfmt-ignore
+    const perMetre = (one: EditorState): number =>
+      scaleOfDiagram(model, one.drawn.results!.solution!, viewOf(one, plainView, undefined, 60, 'still')).perMetre;
+    expect(perMetre(all[0]!)).toBe(perMetre(all[2]!));
+    expect(perMetre(all[2]!)).toBe(perMetre(stateOf(model)));
+    // The drawing in the middle shares its scale with none, and sees both others.
+    expect(viewOf(all[1]!, plainView, undefined, 60, 'still').together).toHaveLength(2);
+  });
+
   test('quantities of other dimensions keep a scale of their own', () => {
-    const forces = { ...beside, pane: { ...beside.pane, quantity: 'Vy' } } as const;
+    const forces = { ...beside, panes: [{ ...small, quantity: 'Vy' }] } as const;
     const [first] = scales(stateOf(model, { beside: forces }));
     expect(first).toBe(scales(stateOf(model))[0]);
   });

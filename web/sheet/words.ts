@@ -67,6 +67,10 @@ export const paneBeside = {
   less: 'Less the first',
   change: 'What has changed',
   close: 'One drawing only',
+  /** Of several, by its number; the first beside needs none. */
+  nth: (words: string, at: number): string => (at === 0 ? words : `${words}, ${at + 2}`),
+  number: (number: number): string => `Drawing ${number}`,
+  closeOf: (number: number): string => `Close drawing ${number}`,
 };
 
 export const titleBlock = {
