@@ -18,10 +18,32 @@ import { usePointer } from './use-pointer';
 import { paneBeside as WORDS } from './words';
 
 const Pane = styled.section`
+  position: relative;
   min-width: 0;
   min-height: 0;
   overflow: hidden;
 `;
+
+/** Which of several a drawing is, in its corner. */
+const Tag = styled.span`
+  position: absolute;
+  left: 0.6rem;
+  top: 0.35rem;
+  font-size: 0.75rem;
+  color: var(--soft);
+  pointer-events: none;
+`;
+
+/** The number of a drawing and what acts in it, where there are more than two. */
+export function PaneTag({ at }: { readonly at: number | 'first' }) {
+  const words = useEditorState((all) => {
+    if ((all.beside?.panes.length ?? 0) < 2) return undefined;
+    const own = at === 'first' ? all : stateBeside(all, at);
+    const outcomes = own.drawn.results?.solution?.outcomes ?? [...own.drawn.model.cases, ...own.drawn.model.combinations];
+    return WORDS.tag(at === 'first' ? 1 : at + 2, outcomes[actingIndex(own)]?.id ?? '');
+  });
+  return words === undefined ? null : <Tag aria-hidden>{words}</Tag>;
+}
 
 /** Under all drawings, so that these keep one size. */
 const Bar = styled.div`
@@ -75,6 +97,7 @@ function Drawing({ controller, at }: PaneProps) {
   return (
     <Pane aria-label={WORDS.nth(WORDS.pane, at)}>
       <Canvas ref={canvas} tabIndex={-1} role="img" aria-label={WORDS.described} data-testid={testId('sheet-beside', at)} />
+      <PaneTag at={at} />
     </Pane>
   );
 }

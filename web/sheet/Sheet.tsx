@@ -8,7 +8,7 @@ import { EdgeLooks } from './EdgeLooks';
 import { FloatingField, TypedStep } from './FloatingField';
 import { Canvas } from './Canvas';
 import { SheetController } from './controller';
-import { PanesBeside } from './PanesBeside';
+import { PanesBeside, PaneTag } from './PanesBeside';
 import { SheetItems } from './SheetItems';
 import { SelectTool } from './tools/select-tool';
 import { usePointer } from './use-pointer';
@@ -94,6 +94,7 @@ export function Sheet({ onReady, menu }: SheetProps) {
       <First ref={frame}>
         <Canvas ref={canvas} tabIndex={-1} role="img" aria-label={WORDS.described} data-testid="sheet" />
         {controller && <Live controller={controller} canvas={canvas} />}
+        <PaneTag at="first" />
       </First>
       {controller && where && <PanesBeside controller={controller} />}
       {controller && <Fields controller={controller} />}

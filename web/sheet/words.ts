@@ -70,6 +70,7 @@ export const paneBeside = {
   /** Of several, by its number; the first beside needs none. */
   nth: (words: string, at: number): string => (at === 0 ? words : `${words}, ${at + 2}`),
   number: (number: number): string => `Drawing ${number}`,
+  tag: (number: number, acts: string): string => `${number} · ${acts}`,
   closeOf: (number: number): string => `Close drawing ${number}`,
 };
 
