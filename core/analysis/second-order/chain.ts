@@ -1,5 +1,5 @@
 import { solveSymmetric } from '../../linear-algebra/small-dense';
-import { movedStretch, type SolvedStretch, type Stretch, type Yielding } from './stretch';
+import { movedStretch, room, type SolvedStretch, type Stretch, type Yielding } from './stretch';
 
 /** Stretches in a row, joined without hinges: what holds them at both ends, as `SolvedStretch.forces`, their joints eliminated. */
 export interface Chain {
@@ -33,7 +33,7 @@ export function chainOf(section: Yielding, stretches: readonly SolvedStretch[]):
     }
     negative += solveSymmetric(pivot, n, moves, width);
     joints.push(moves);
-    const both = new Array<number>(2 * n * width).fill(0);
+    const both = room(2 * n * width);
     for (let i = 0; i < n; i++) {
       const [top, bottom] = [width * i, width * (n + i)];
       for (let j = 0; j < n; j++) {
@@ -58,18 +58,18 @@ export function chainOf(section: Yielding, stretches: readonly SolvedStretch[]):
 /** By stretch what `movedStretch` tells of it, when the ends of the chain move so (4P: y and θ by plane, start, then end); `stretchOf`: the stretches as they were solved. */
 export function movedChain(
   { section, stretches, joints }: Chain,
-  ends: Float64Array,
+  ends: readonly number[],
   stretchOf: (i: number) => Stretch,
-): Float64Array[][] {
+): number[][][] {
   const n = 2 * section.planes;
   const width = 2 * n + 1;
-  const moved: Float64Array[][] = [];
-  let next = ends.subarray(n);
+  const moved: number[][][] = [];
+  let next: readonly number[] = ends.slice(n);
   for (let s = stretches.length - 1; s >= 0; s--) {
-    const own = new Float64Array(2 * n);
-    own.set(next, n);
+    const own = room(2 * n);
     const joint = joints[s - 1];
     for (let i = 0; i < n; i++) {
+      own[n + i] = next[i]!;
       if (!joint) {
         own[i] = ends[i]!;
         continue;
@@ -79,7 +79,7 @@ export function movedChain(
       own[i] = sum;
     }
     moved[s] = movedStretch(section, stretchOf(s), stretches[s]!, own);
-    next = own.subarray(0, n);
+    next = own.slice(0, n);
   }
   return moved;
 }

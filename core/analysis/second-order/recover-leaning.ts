@@ -1,7 +1,7 @@
 import { combine } from '../../linear-algebra/combine';
 import type { Pieces } from '../../results/breakpoints';
 import { evaluate } from '../../results/polynomial';
-import { addCubic as putCubic, addQuintic as putQuintic } from '../../results/hermite';
+import { addCubic as putCubic, addQuintic as putQuintic, type Derivatives } from '../../results/hermite';
 import { offsetOf } from '../../results/quantities';
 import type { StructuralResponse } from '../../results/results';
 import { addOver, sumOfEquilibria } from '../../results/sums';
@@ -13,6 +13,7 @@ import type { System } from '../factorise';
 import type { Columns, Leaning, LeaningMember } from './leaning';
 import type { BendingPlane } from './bending-planes';
 import { movedChain } from './chain';
+import { room } from './stretch';
 
 const N = MEMBER_FREEDOMS;
 /** Diagrams are cubics piece by piece: so near they keep to the true ones, beside the largest moment of the member; and as many pieces at most. */
@@ -21,9 +22,9 @@ const MOST_PIECES = 64;
 
 /** How a member moves beside the first order: its own ends (12, local), what holds them, and by plane of each bent the series of its stretches. */
 interface Moved {
-  readonly ends: Float64Array;
-  readonly forces: Float64Array;
-  readonly series: readonly (readonly Float64Array[][] | undefined)[];
+  readonly ends: readonly number[];
+  readonly forces: readonly number[];
+  readonly series: readonly (readonly number[][][] | undefined)[];
 }
 
 /** What the second order adds to the nodes (6n, nodes' axes), and the response of the first-order structure to all that drives it there. */
@@ -35,7 +36,7 @@ export interface Added {
 /** The response of a displaced structure, and how the own ends of its members move beside the first order (12, local). */
 export interface DisplacedResponse {
   readonly response: StructuralResponse;
-  readonly endsOf: (m: number) => Float64Array;
+  readonly endsOf: (m: number) => readonly number[];
 }
 
 /**
@@ -92,18 +93,19 @@ export function recoverLeaning(
     pieceWidth: width,
     equilibrium: sumOfEquilibria([{ part: first, factor: 1 }, { part: added.response, factor: 1 }]), // oxfmt-ignore
   };
-  const endsOf = (m: number): Float64Array => moved[m]?.ends ?? ownEnds(s, matrices, m, added.displacements);
+  const endsOf = (m: number): readonly number[] => moved[m]?.ends ?? ownEnds(s, matrices, m, added.displacements);
   return { response, endsOf };
 }
 
 /** How the own ends of a member that leans on nothing move (12, local). */
-function ownEnds(s: Structure, matrices: MemberMatrices, m: number, nodes: Float64Array): Float64Array {
-  const found = new Float64Array(N);
-  endDisplacements(s, m, matrices.transforms[m], nodes, found);
+function ownEnds(s: Structure, matrices: MemberMatrices, m: number, nodes: Float64Array): readonly number[] {
+  endDisplacements(s, m, matrices.transforms[m], nodes, own);
   const condensed = matrices.condensed[m];
-  if (condensed) recoverEnds(condensed, found, new Float64Array(N));
-  return found;
+  if (condensed) recoverEnds(condensed, own, new Float64Array(N));
+  return Array.from(own);
 }
+
+const own = new Float64Array(N);
 
 /** How a leaning member follows its nodes. */
 function movedMember(
@@ -113,10 +115,10 @@ function movedMember(
   m: number,
   { member, nodes }: { readonly member: LeaningMember; readonly nodes: Float64Array },
 ): Moved {
-  const ends = new Float64Array(N);
-  endDisplacements(s, m, matrices.transforms[m], nodes, ends);
-  if (member.condensed) recoverEnds(member.condensed, ends, Float64Array.from(member.loads));
-  const forces = new Float64Array(N);
+  endDisplacements(s, m, matrices.transforms[m], nodes, own);
+  if (member.condensed) recoverEnds(member.condensed, own, Float64Array.from(member.loads));
+  const ends = Array.from(own);
+  const forces = room(N);
   const o = STIFFNESS_WIDTH * m;
   const L = s.lengths[m]!;
   const along = (i: number, stiffness: number): void => {
@@ -133,14 +135,14 @@ function movedMember(
       forces[i + 6] = -forces[i]!;
       return undefined;
     }
-    const own = Float64Array.from(places, (place, i) => signs[i]! * ends[place]!);
+    const moves = places.map((place, i) => signs[i]! * ends[place]!);
     const width = places.length + 1;
     places.forEach((place, i) => {
       let force = chain.forces[width * i + width - 1]!;
-      for (let j = 0; j + 1 < width; j++) force += chain.forces[width * i + j]! * own[j]!;
+      for (let j = 0; j + 1 < width; j++) force += chain.forces[width * i + j]! * moves[j]!;
       forces[place] = signs[i]! * force;
     });
-    return movedChain(chain, own, (i) => columns.stretchOf(b, i, member));
+    return movedChain(chain, moves, (i) => columns.stretchOf(b, i, member));
   });
   return { ends, forces, series };
 }
@@ -214,7 +216,7 @@ interface Over {
 
 /** What a chain adds: deflections and moments in its planes. */
 function addBent(
-  series: readonly (readonly Float64Array[])[],
+  series: readonly (readonly number[][])[],
   bases: readonly { readonly from: number; readonly h: number }[],
   planes: readonly BendingPlane[],
   { from, to, end, first, width, out }: Over,
@@ -222,12 +224,17 @@ function addBent(
   let k = first;
   series.forEach((stretch, i) => {
     const { from: begin, h } = bases[i]!;
+    // Where one piece ends the next begins.
+    let last: { readonly t: number; readonly of: readonly (readonly [y: Derivatives, M: Derivatives])[] } | undefined;
+    const at = (t: number) => ({ t, of: planes.map((_, p) => [derivativesAt(stretch[3 * p]!, t, h), derivativesAt(stretch[3 * p + 2]!, t, h)] as const) }); // oxfmt-ignore
     for (; k < end && from[k]! < begin + h * (1 - 1e-9); k++) {
-      const span = { a: (from[k]! - begin) / h, b: (Math.min(to[k]!, begin + h) - begin) / h, h };
+      const [a, b] = [(from[k]! - begin) / h, (Math.min(to[k]!, begin + h) - begin) / h];
+      const [start, stop] = [last && Math.abs(last.t - a) < 1e-12 ? last : at(a), at(b)];
       planes.forEach((plane, p) => {
-        addQuintic(stretch[3 * p]!, span, out, width * k + offsetOf(plane.deflection));
-        addCubic(stretch[3 * p + 2]!, span, out, width * k + offsetOf(plane.moment));
+        putQuintic(start.of[p]![0], stop.of[p]![0], (b - a) * h, { out, at: width * k + offsetOf(plane.deflection) });
+        putCubic(start.of[p]![1], stop.of[p]![1], (b - a) * h, { out, at: width * k + offsetOf(plane.moment) });
       });
+      last = stop;
     }
   });
 }
@@ -274,7 +281,7 @@ function addString(
 }
 
 /** Value and derivatives by x of a series in t = x/h at t. */
-function derivativesAt(c: Float64Array, t: number, h: number): readonly [number, number, number] {
+function derivativesAt(c: readonly number[], t: number, h: number): Derivatives {
   let [value, first, second] = [0, 0, 0];
   for (let n = c.length - 1; n >= 0; n--) {
     second = second * t + 2 * first;
@@ -282,21 +289,4 @@ function derivativesAt(c: Float64Array, t: number, h: number): readonly [number,
     value = value * t + c[n]!;
   }
   return [value, first / h, second / (h * h)];
-}
-
-/** From t = a to b of a stretch of length h. */
-interface Span {
-  readonly a: number;
-  readonly b: number;
-  readonly h: number;
-}
-
-/** Adds the cubic in x − a·h that has the values and slopes of the series at a and b. */
-function addCubic(series: Float64Array, { a, b, h }: Span, out: Float64Array, at: number): void {
-  putCubic(derivativesAt(series, a, h), derivativesAt(series, b, h), (b - a) * h, { out, at });
-}
-
-/** The same with a quintic, which has the curvatures too. */
-function addQuintic(series: Float64Array, { a, b, h }: Span, out: Float64Array, at: number): void {
-  putQuintic(derivativesAt(series, a, h), derivativesAt(series, b, h), (b - a) * h, { out, at });
 }

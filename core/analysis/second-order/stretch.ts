@@ -66,6 +66,9 @@ function termsOf(section: Yielding, { axial, push, h }: Stretch): number {
   return termsFor(reachOf(section, size, h)) + 2 + powers;
 }
 
+/** Room for numbers: lists, since so many short typed arrays would burden the memory; −0 lets a list hold numbers with fractions from the start. */
+export const room = (length: number): number[] => new Array<number>(length).fill(-0);
+
 /** 1/n. */
 const PER = Float64Array.from({ length: 100 }, (_, n) => 1 / n);
 /** y, θ and M at the end, of θ = 1, M = 1 and T = 1 at the start, and of the push. */
@@ -103,9 +106,8 @@ function solveInPlane(section: Yielding, stretch: Stretch): SolvedStretch {
   }
   const [yTurn, turnTurn, MTurn, yM, turnM, MM, yT, turnT, MT, yPush, turnPush, MPush] = ends as unknown as readonly number[];
   const inverse = 1 / (yM! * turnT! - yT! * turnM!);
-  // Lists of numbers, since so many short typed arrays would burden the memory.
-  const start = new Array<number>(10).fill(0);
-  const forces = new Array<number>(20).fill(0);
+  const start = room(10);
+  const forces = room(20);
   const set = (j: number, y: number, turn: number, ofEnd: number): void => {
     const M = (turnT! * y - yT! * turn) * inverse;
     const T = (yM! * turn - turnM! * y) * inverse;
@@ -132,7 +134,7 @@ function solveCoupled(section: Yielding, stretch: Stretch): SolvedStretch | unde
   const rest: Stretch = { ...stretch, push: stretch.push.map(() => new Float64Array(0)) };
   // By column (3P initial values, then the push) the values at the end.
   const at = Array.from({ length: 3 * P + 1 }, (_, column) => {
-    const initial = new Float64Array(4 * P);
+    const initial = room(4 * P);
     if (column < 3 * P) initial[4 * (column % P) + 1 + Math.floor(column / P)] = 1;
     return seriesOf(section, column < 3 * P ? rest : stretch, initial, terms).map((series) =>
       series.reduce((sum, one) => sum + one, 0),
@@ -178,15 +180,17 @@ function solveCoupled(section: Yielding, stretch: Stretch): SolvedStretch | unde
 function seriesOf(
   { planes: P, flexibility, shear }: Yielding,
   { h, axial, push }: Stretch,
-  initial: Float64Array,
+  initial: readonly number[],
   terms: number,
-): Float64Array[] {
-  const series = Array.from({ length: 3 * P }, (_, i) => {
-    const values = new Float64Array(terms);
+): number[][] {
+  const series: number[][] = [];
+  const slopes: number[][] = [];
+  for (let i = 0; i < 3 * P; i++) {
+    const values = room(terms);
     values[0] = initial[4 * Math.floor(i / 3) + (i % 3)]!;
-    return values;
-  });
-  const slopes = Array.from({ length: P }, () => new Float64Array(terms));
+    series.push(values);
+    if (i % 3 === 0) slopes.push(room(terms));
+  }
   for (let n = 0; n + 1 < terms; n++)
     for (let p = 0; p < P; p++) {
       const [y, turn, M] = [series[3 * p]!, series[3 * p + 1]!, series[3 * p + 2]!];
@@ -206,10 +210,10 @@ function seriesOf(
 }
 
 /** What a stretch does when its ends move so (4P: y and θ by plane, start, then end): y, θ and M by plane as powers of t. */
-export function movedStretch(section: Yielding, stretch: Stretch, { start }: SolvedStretch, ends: Float64Array): Float64Array[] {
+export function movedStretch(section: Yielding, stretch: Stretch, { start }: SolvedStretch, ends: readonly number[]): number[][] {
   const P = section.planes;
   const width = 4 * P + 1;
-  const initial = new Float64Array(4 * P);
+  const initial = room(4 * P);
   for (let p = 0; p < P; p++) {
     initial[4 * p] = ends[2 * p]!;
     initial[4 * p + 1] = ends[2 * p + 1]!;
