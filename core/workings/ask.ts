@@ -20,7 +20,6 @@ const preparedOf = once((model: Model) => prepare(model).prepared);
 export function workingsIn(model: Model, solution: Solution, id: string, chosen: readonly string[] = []): Worked | string {
   const isLarge = model.members.length > MOST_WORKED;
   if (isLarge && chosen.length === 0) return WORDS.large(model.members.length, MOST_WORKED);
-  if (isLarge && model.analysis?.axialDeformation === false) return WORDS.partOfKept;
   const outcomes = solution.firstOrder ?? solution.outcomes;
   const of = outcomes.findIndex((one) => one.id === id);
   const one = outcomes[of];

@@ -134,7 +134,7 @@ export function forcesOfLengths(
 ): readonly number[] {
   const { lengths, pivots, telling } = following;
   if (lengths.length === 0) return [];
-  if (telling.length === lengths.length) {
+  if (telling.length === lengths.length && lengths.every((_, i) => telling.includes(i))) {
     const A = pivots.map((f) => lengths.map(({ shares }) => shares.find(([other]) => other === f)?.[1] ?? 0));
     return new LuDecomposition(new Matrix(A)).solve(Matrix.columnVector(pivots.map((f) => left[f]!))).to1DArray();
   }

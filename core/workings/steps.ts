@@ -99,7 +99,9 @@ class Told extends Scaled {
       }),
     ]);
     return [
-      ...(this.of.part ? [text(WORDS.partOf(this.of.part.chosen.join(', '), this.of.members.length))] : []),
+      ...(this.of.part
+        ? [text(WORDS.partOf(this.of.part.chosen.join(', '), this.of.members.length, this.of.following ? 'kept' : 'changing'))]
+        : []),
       text(WORDS.units(this.display.force, this.length)),
       ...(this.of.gone ? [text(WORDS.gone(this.of.gone))] : []),
       ...(this.EI === undefined

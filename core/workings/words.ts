@@ -74,11 +74,9 @@ export const words = {
     `Workings are written of up to ${most} members, and this model has ${members}. Select those that are to be worked out`,
   largePart: (members: number, most: number): string =>
     `${members} members meet at the nodes of those that are selected, and workings are written of up to ${most}. Select fewer`,
-  partOfKept:
-    'Members that keep their lengths depend on each other everywhere: there are no workings of a part. Count axial deformation',
   given: 'given',
-  partOf: (chosen: string, members: number): string =>
-    `${chosen} with all ${members} members that meet at their nodes. Where these lead away, the movements are given as the analysis of the whole found them.`,
+  partOf: (chosen: string, members: number, lengths: 'kept' | 'changing'): string =>
+    `${chosen} with all ${members} members that meet at their nodes. Where these lead away, the movements are given as the analysis of the whole found them${lengths === 'kept' ? ', and so are the forces along members that keep their lengths' : ''}.`,
   noCase: (id: string, cases: string): string => `There is no case and no sum “${id}”. Choose one of ${cases}`,
   noOne: (id: string): string => `${id} is no sum of loads: choose a case or a sum of cases`,
   joint: (member: string, end: 'start' | 'end'): string => `${member} at its ${end}`,

@@ -15,11 +15,13 @@ import { toOwnAxes } from '../stiffness/transformation';
 import type { Acting } from './acting';
 import type { WorkedPart } from './part';
 import { numbered, sharesOf, type Numbered } from './freedoms';
-import { followingOf, forcesOfLengths, type Following, type Share } from './following';
+import { followingOf, type Following, type Share } from './following';
+import { givenForces, lackOf, withKept } from './kept-forces';
 import { endsOf, loadsOf, nodalFreedom, stiffnessOf, transformOf, type WorkedMember } from './worked-member';
-import { timesVector, transposed, zeros, type Dense } from './matrix';
+import { timesVector, zeros, type Dense } from './matrix';
 
 const N = MEMBER_FREEDOMS;
+const NONE_GIVEN: ReadonlyMap<number, number> = new Map();
 /** Which freedoms of a member take part: u, v and θ of both ends in the plane, all in space. */
 const IN_PLANE = [0, 1, 5, 6, 7, 11] as const;
 const IN_SPACE = Array.from({ length: N }, (_, i) => i);
@@ -156,9 +158,15 @@ export function worked(
       return spring > 0 ? [[f, { reaction: spring * (foot - moved[f]!), foot }] as const] : [];
     }),
   );
+  const given = following ? givenForces(s, { following, isOuter: part?.isOuter, own }, bare, response) : NONE_GIVEN;
   const members = following
-    ? withKept(s, { following, own, isFree }, bare, lackOf(s, { own, places, onNodes, reactions, followed }, bare))
+    ? withKept(s, { following, own, isFree, given }, bare, lackOf(s, { own, places, onNodes, reactions, followed }, bare))
     : bare;
+  // What a member that tells nothing bears along it goes to the supports beside all else.
+  for (const { member, shares } of following?.lengths ?? [])
+    for (const [f, share] of shares)
+      for (const [place, factor] of sharesOf(places, f))
+        if (places.all[place]!.state === 'held') reactions[place]! += share * factor * (members[member]!.kept ?? 0);
   const whole = {
     ...{
       structure: s,
@@ -228,53 +236,6 @@ function movedOf(s: Structure, places: Numbered, displacements: readonly number[
       places.followers.get(f)?.besides ?? 0,
     );
   return moved;
-}
-
-interface Nodal {
-  readonly own: readonly number[];
-  readonly places: Numbered;
-  readonly onNodes: Float64Array;
-  readonly reactions: readonly number[];
-  readonly followed: Worked['followed'];
-}
-
-/** What the nodes lack of balance before the forces are known that keep lengths (6n). */
-function lackOf(
-  s: Structure,
-  { own, places, onNodes, reactions, followed }: Nodal,
-  members: readonly WorkedMember[],
-): Float64Array {
-  const lack = onNodes.slice();
-  lack.forEach((_, f) => places.places[f]! >= 0 && (lack[f]! += reactions[places.places[f]!]!));
-  for (const [f, { reaction }] of followed) lack[f]! += reaction;
-  for (const { index, forces } of members) {
-    const T = transformOf(s, index, own);
-    timesVector(transposed(T), forces).forEach((force, j) => (lack[nodalFreedom(s, index, own[j]!)]! -= force));
-  }
-  return lack;
-}
-
-interface Keeping {
-  readonly following: Following;
-  readonly own: readonly number[];
-  readonly isFree: (freedom: number) => boolean;
-}
-
-/** The members with the axial forces that keep their lengths. */
-function withKept(
-  s: Structure,
-  { following, own, isFree }: Keeping,
-  members: readonly WorkedMember[],
-  lack: Float64Array,
-): readonly WorkedMember[] {
-  const found = forcesOfLengths(s, following, lack, isFree);
-  const kept = new Map(following.lengths.map(({ member }, i) => [member, found[i]!]));
-  const [start, end] = [own.indexOf(0), own.indexOf(FREEDOMS)];
-  return members.map((one): WorkedMember => {
-    const N = kept.get(one.index);
-    if (N === undefined) return one;
-    return { ...one, kept: N, forces: one.forces.map((force, a) => force + (a === start ? -N : a === end ? N : 0)) };
-  });
 }
 
 function eachActing(
