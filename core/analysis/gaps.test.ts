@@ -55,6 +55,22 @@ describe('a sprung joint with a gap', () => {
     expect(results.displacement('2')[1]! / solved(hinged).displacement('2')[1]!).toBeCloseTo(1, 9);
   });
 
+  test('of a bar without a bow of its own an end that slides takes its chord along', () => {
+    const [load, k, wide] = [4e3, 5e5, 0.003];
+    const results = solved(
+      sketch({
+        nodes: [['1', 0, 0], ['2', L, 0]],
+        members: [['a', '1', '2', { behaviour: 'truss', releases: { start: { uy: k }, end: { uy: k } }, gaps: { start: { uy: wide }, end: { uy: 2 * wide } } }]],
+        supports: [clamp('1'), clamp('2')],
+        loads: [{ type: 'point', member: 'a', at: 0.5, fy: -load }],
+        extra: { sections: [{ id: 's', A: 0.005 }] },
+      }),
+    );
+    const [start, end] = [wide, 2 * wide].map((one) => -(one + load / 2 / k)) as [number, number];
+    for (const part of [0, 0.25, 0.5, 1])
+      expect(results.at('a', 'v', part * L)).toBeCloseTo(start + part * (end - start), 12);
+  }); // oxfmt-ignore
+
   test('each sum is solved for itself, one way and the other', () => {
     const combinations: Model['combinations'] = [{ id: 'back', title: '', type: 'sum', factors: { Q: -1 } }];
     const results = solved(cantilever(-8e3, { combinations }));

@@ -9,6 +9,7 @@ import { slotOf } from '../stiffness/load-slots';
 import {
   CHANGES_LENGTH,
   FREEDOMS,
+  givingIn,
   MEMBER_FREEDOMS,
   memberCount,
   nodeCount,
@@ -65,15 +66,11 @@ export function lengtheningsOf(
 export function imposedLengthenings(s: Structure, c: number, opening?: Opening): Float64Array {
   const { first, cases, values } = s.strains;
   const imposed = new Float64Array(memberCount(s));
-  for (let m = 0; m < imposed.length; m++)
-    for (let i = first[m]!; i < first[m + 1]!; i++) {
-      if (cases[i] !== c) continue;
-      const o = STRAIN_WIDTH * i;
-      imposed[m]! += s.lengths[m]! * values[o]!;
-      // Where an end gives along the member, its own end is behind that of the joint.
-      if (values[o + 3] === 1) imposed[m]! -= values[o + 4]!;
-      if (values[o + 3] === FREEDOMS + 1) imposed[m]! += values[o + 4]!;
-    }
+  for (let m = 0; m < imposed.length; m++) {
+    for (let i = first[m]!; i < first[m + 1]!; i++) if (cases[i] === c) imposed[m]! += s.lengths[m]! * values[STRAIN_WIDTH * i]!;
+    // Where an end gives along the member, its own end is behind that of the joint.
+    for (const [freedom, by] of givingIn(s, m, c)) imposed[m]! += freedom === 0 ? -by : freedom === FREEDOMS ? by : 0;
+  }
   if (opening) imposed[opening.member]! += opening.along;
   return imposed;
 }

@@ -3,10 +3,9 @@ import { complementary, settledInRoom } from '../linear-algebra/complementarity'
 import { oneSidedIn, type OneSidedCase } from '../model/loads/one-sided';
 import type { Model } from '../model/model';
 import type { Notice } from '../model/notice';
-import { endFreedomAt, type GappedJoint } from '../model/member-ends';
 import type { LetGo, LiftedSupport, OpenJoint, StructuralResponse } from '../results/results';
-import { meanAxialForce, reactionAlong } from '../results/slack';
-import { MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
+import { jointAt, meanAxialForce, reactionAlong } from '../results/slack';
+import { STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
 import { oneSided as WORDS } from './words';
 
 /** What acts in each outcome of a structure with members, supports or joints that act one way. */
@@ -114,10 +113,6 @@ export function letGoOf({ cases, devices }: Named, gone: readonly number[]): Let
   return { slack, lifted, open, gone };
 }
 
-/** Where a joint of a member stands among those of a structure. */
-export const jointAt = ({ end, freedom }: Pick<GappedJoint, 'end' | 'freedom'>, member: number): number =>
-  MEMBER_FREEDOMS * member + endFreedomAt(end, freedom);
-
 /**
  * Finds in each case and each sum by itself what of that which acts one way has let go. A slack member does what it would do if it were as long as its ends
  * leave it, a support that is lifted off what it would if the ground had followed: by which length each is off, z, is found so that none has a force of the wrong sign and none that is
@@ -146,17 +141,16 @@ export function oneSidedOf(
     if (outcome.kind === 'travelling') faults.push(faultOf(outcome.id, WORDS.travelling(outcome.id)));
     if (outcome.kind !== 'solved' && outcome.kind !== 'superposed') return outcome;
     const { factors, q, size } = heldIn(all, responses, outcome);
-    const found = complementary(q, M, size, stiff);
-    const placed = 'stuck' in found ? found : settledInRoom({ q, M, size, stiff }, found, gaps, otherWay);
-    if (placed === 'open') {
+    const held = complementary(q, M, size, stiff);
+    const solved = 'stuck' in held ? held : settledInRoom({ q, M, size, stiff }, held, gaps, otherWay);
+    if (solved === 'open') {
       faults.push(faultOf(outcome.id, WORDS.open(outcome.id)));
       return outcome;
     }
-    const solved = placed;
     if ('stuck' in solved) {
-      const held = solved.stuck.map((i) => cases[i]!);
-      stuck ??= held;
-      faults.push(faultOf(outcome.id, WORDS.loose(outcome.id, named(held)), held.map(subjectOf)));
+      const would = solved.stuck.map((i) => cases[i]!);
+      stuck ??= would;
+      faults.push(faultOf(outcome.id, WORDS.loose(outcome.id, named(would)), would.map(subjectOf)));
       return outcome;
     }
     letGoIn[letGoIn.length - 1] = letGoOf(all, solved.free);

@@ -1,6 +1,7 @@
 import { translations } from '../model/model';
 import { FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../stiffness/structure';
-import { jointAt, type Named } from './one-sided';
+import { jointAt } from '../results/slack';
+import type { Named } from './one-sided';
 
 /** A structure while some of what acts one way (by place) has let go: it has nothing of its stiffness. Of a joint with a gap each way is half of what both are. */
 export function without(s: Structure, { cases, devices }: Named, gone: readonly number[]): Structure {

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { Random } from '../test/random';
-import { complementary } from './complementarity';
+import { complementary, settledInRoom } from './complementarity';
 
 /** Bᵀ·B of a matrix with fewer rows than columns, and q = Bᵀ·b + a: some of its sets can not be let go. */
 function problem(random: Random, n: number, rank: number) {
@@ -46,4 +46,21 @@ test('what has no solution is told by those that cannot be let go', () => {
     free: [0],
   });
   expect(complementary(Float64Array.of(-1, -1), Float64Array.of(1, -1, -1, 1), 1, Float64Array.of(2, 2))).toHaveProperty('stuck');
+});
+
+test('what holds without a force, and could move without it, is where it was before; where that does not agree with the rest it is left open', () => {
+  const problem = (q: readonly number[], M: readonly number[]) => ({
+    ...{ q: Float64Array.from(q), M: Float64Array.from(M), size: 1, stiff: new Float64Array(q.length).fill(1) },
+  });
+  const settled = (of: ReturnType<typeof problem>, room: readonly number[], other: (i: number) => number[] = () => []) => {
+    const found = complementary(of.q, of.M, of.size, of.stiff);
+    if ('stuck' in found) throw new Error('It is stuck');
+    return settledInRoom(of, found, room, other);
+  };
+  // A joint that nothing drives: both of its ways are off by their gap.
+  const joint = problem([-1, -1], [1, 1, 1, 1]);
+  expect(settled(joint, [0.5, 0.5], (i) => [1 - i])).toEqual({ z: Float64Array.of(0.5, 0.5), free: [0, 1] });
+  expect(settled(joint, [0, 0.3])).toBe('open');
+  // What bears something stays.
+  expect(settled(problem([-1, 1], [1, 0, 0, 1]), [0, 0.3])).toMatchObject({ free: [0] });
 });

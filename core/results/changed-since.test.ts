@@ -61,6 +61,10 @@ test('it is not told where places are not the same, nor of what is no single val
   expect(after({ combinations: [{ id: 'U', title: '', type: 'envelope', of: ['Q'] }] }, 'U')).toMatch(
     /U is no single value in both states/,
   );
+  const now = solve(before).solution!;
+  const [one, other] = [changedSince(now, then, 'Q'), changedSince(now, then, 'U')];
+  // Whoever asks again gets the very same, whichever was asked for between.
+  expect([changedSince(now, then, 'Q') === one, changedSince(now, then, 'U') === other]).toEqual([true, true]);
   const quantity: Quantity = 'Mz';
   const same = changedSince(solve(before).solution!, then, 'U');
   expect(typeof same === 'object' && Math.abs(valueAt(same, same.outcomes.length - 1, 0, quantity, 1))).toBeLessThan(1e-9);

@@ -9,9 +9,20 @@ import { responseOf, sumOf } from './sums';
 
 /**
  * A solution with one outcome more, which stands last: what of an outcome has changed since another state of the model, now less then. Or why that is not told: where nodes or members are others
- * by now, or stand elsewhere, no two places are the same. Of stress only what feels it alike is told.
+ * by now, or stand elsewhere, no two places are the same. Of stress only what feels it alike is told. Whoever asks again gets the very same: several may be looked at beside each other.
  */
-export const changedSince = once((now: Solution, then: Solution, id: string): Solution | string => {
+export const changedSince = (now: Solution, then: Solution, id: string): Solution | string => changesSince(now, then)(id);
+
+const changesSince = once((now: Solution, then: Solution) => {
+  const known = new Map<string, Solution | string>();
+  return (id: string): Solution | string => {
+    let found = known.get(id);
+    if (found === undefined) known.set(id, (found = changeOf(now, then, id)));
+    return found;
+  };
+});
+
+function changeOf(now: Solution, then: Solution, id: string): Solution | string {
   const [one, other] = [now, then].map(({ outcomes }) => outcomes.findIndex((outcome) => outcome.id === id)) as [number, number];
   if (one < 0 || other < 0) return WORDS.notInBoth(id);
   if (now.outcomes[one]!.kind === 'shape' || isRange(now.outcomes[one]!) || isRange(then.outcomes[other]!))
@@ -28,7 +39,7 @@ export const changedSince = once((now: Solution, then: Solution, id: string): So
     outcomes: [...now.outcomes, { kind: 'solved', id: WORDS.name(id), title: '', at: now.responses.length, factors }],
     fibres: now.fibres.map((fibres, m) => (isAlike(fibres, then.fibres[m]) && hasSameSection(now, then, m) ? fibres : undefined)),
   };
-});
+}
 
 function whatIsApart(now: Structure, then: Structure): string | undefined {
   for (const kind of ['nodes', 'members'] as const) {

@@ -1,10 +1,15 @@
+import { endFreedomAt } from '../model/member-ends';
 import { translations } from '../model/model';
 import { FREEDOMS, MEMBER_FREEDOMS, type Structure } from '../stiffness/structure';
-import type { LiftedSupport, Solution } from './results';
+import type { LiftedSupport, OpenJoint, Solution } from './results';
 
 /** The mean axial force along member m, tension positive: it tells whether a member that acts one way is slack. `ends` as of a response. */
 export const meanAxialForce = (ends: Float64Array, m: number): number =>
   (ends[MEMBER_FREEDOMS * m + 6]! - ends[MEMBER_FREEDOMS * m]!) / 2;
+
+/** Where a joint of member m stands among those of a structure. */
+export const jointAt = ({ end, freedom }: Pick<OpenJoint, 'end' | 'freedom'>, m: number): number =>
+  MEMBER_FREEDOMS * m + endFreedomAt(end, freedom);
 
 /** What a support exerts along an axis of its own. `reactions` as of a response. */
 export function reactionAlong({ supportRotations }: Structure, { node, along }: LiftedSupport, reactions: Float64Array): number {

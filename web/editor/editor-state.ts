@@ -117,7 +117,7 @@ function lookedAt(turned: EditorState, state: EditorState, at: number): EditorSt
   if (!earlier) return state.beside!.panes[at]!.less ? lessFirst(turned, state) : turned;
   const change = changeBeside(state, at);
   if (typeof change === 'object') {
-    const drawn = differenceDrawn(state.drawn, change);
+    const drawn = differenceDrawn(change, state.drawn);
     const settled = state.settled.model === state.drawn.model ? drawn : turned.settled;
     return { ...turned, drawn, settled, acting: change.outcomes.at(-1)!.id };
   }
@@ -152,13 +152,13 @@ function lessFirst(turned: EditorState, first: EditorState): EditorState {
   const { results, model } = first.drawn;
   const solution = results?.solution && withDifference(results.solution, actingIndex(turned), actingIndex(first));
   if (!solution) return turned;
-  const drawn = differenceDrawn(first.drawn, solution);
+  const drawn = differenceDrawn(solution, first.drawn);
   const settled = first.settled.model === model ? drawn : turned.settled;
   return { ...turned, drawn, settled, acting: solution.outcomes.at(-1)!.id };
 }
 
 /** One for each solution, so that whoever draws can tell that nothing has changed. */
-const differenceDrawn = once((drawn: EditorState['drawn'], solution: Solution): EditorState['drawn'] => ({
+const differenceDrawn = once((solution: Solution, drawn: EditorState['drawn']): EditorState['drawn'] => ({
   ...drawn,
   results: { ...drawn.results!, solution },
 }));

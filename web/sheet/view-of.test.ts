@@ -100,6 +100,17 @@ describe('two drawings beside each other', () => {
     expect(viewOf(all[1]!, plainView, undefined, 60, 'still').together).toHaveLength(2);
   });
 
+  test('two that look at different differences are the same each time: whoever draws can tell that nothing has changed', () => {
+    const both = [{ ...small, less: true }, { ...small, acting: 'third', less: true }] as const; // oxfmt-ignore
+    const third = { ...model, cases: [...model.cases, { id: 'third', category: 'imposed' as const }] };
+    const plain = stateOf(third, { beside: { where: 'right', panes: both } });
+    const state = { ...plain, settled: plain.drawn };
+    const seen = (): readonly unknown[] => statesBeside(state).map(({ drawn }) => drawn);
+    const [first, again] = [seen(), seen()];
+    expect(first[0]).not.toBe(first[1]);
+    first.forEach((drawn, i) => expect(again[i]).toBe(drawn));
+  });
+
   test('quantities of other dimensions keep a scale of their own', () => {
     const forces = { ...beside, panes: [{ ...small, quantity: 'Vy' }] } as const;
     const [first] = scales(stateOf(model, { beside: forces }));

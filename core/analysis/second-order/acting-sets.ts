@@ -4,12 +4,13 @@ import { giveBackKernels, takeKernels } from '../../linear-algebra/kernel-pool';
 import type { Kernels } from '../../linear-algebra/kernels';
 import { translations, type Model } from '../../model/model';
 import type { LetGo, Solution, StructuralResponse } from '../../results/results';
+import { jointAt } from '../../results/slack';
 import { partsOfSum, sumOf } from '../../results/sums';
 import { supportedNodes } from '../../stiffness/supported-nodes';
 import { FREEDOMS, MEMBER_FREEDOMS } from '../../stiffness/structure';
 import { endDisplacements, toOwnAxes } from '../../stiffness/transformation';
 import { factorise, type System } from '../factorise';
-import { heldIn, jointAt, letGo, letGoOf, named, type Devices } from '../one-sided';
+import { heldIn, letGo, letGoOf, named, type Devices } from '../one-sided';
 import { assembled } from '../prepare';
 import { without } from '../without';
 

@@ -1,6 +1,5 @@
 import { isRange } from '../../../combinations/outcome';
 import { forceSenseOf } from '../../../model/behaviour';
-import { endFreedomAt } from '../../../model/member-ends';
 import type { Model } from '../../../model/model';
 import { once } from '../../../once';
 import type { DisplayUnits } from '../../../quantities/display';
@@ -21,10 +20,10 @@ import {
 } from '../../../results/quantities';
 import type { Solution } from '../../../results/results';
 import { oneSidedIn } from '../../../model/loads/one-sided';
-import { meanAxialForce, reactionAlong, slackCounts } from '../../../results/slack';
+import { jointAt, meanAxialForce, reactionAlong, slackCounts } from '../../../results/slack';
 import { responseOf } from '../../../results/sums';
 import type { Recheck } from '../../../recheck/recheck';
-import { isPlane, MEMBER_FREEDOMS } from '../../../stiffness/structure';
+import { isPlane } from '../../../stiffness/structure';
 import { right as WORDS } from './right-words';
 import type { Governing } from './headlines';
 import { largestMovement } from '../../../results/movement';
@@ -141,10 +140,9 @@ function oneSided({ model, solution, outcome }: Asked): Judgement | undefined {
   const gone = new Set(letGo.gone);
   for (const [i, one] of cases.entries()) {
     if (one.of === 'joint') {
-      const at = endFreedomAt(one.end, one.freedom) + MEMBER_FREEDOMS * names.members.indexOf(one.member);
-      const force = one.side * ends[at]!;
-      const other = gone.has(i + one.side);
-      if (other) wrong.push(gone.has(i) ? Math.abs(force) : Math.max(0, -force));
+      const force = one.side * ends[jointAt(one, names.members.indexOf(one.member))]!;
+      // All of it is that of one way where the other has let go.
+      if (gone.has(i + one.side)) wrong.push(gone.has(i) ? Math.abs(force) : Math.max(0, -force));
       continue;
     }
     if (one.of !== 'support') continue;
