@@ -39,7 +39,7 @@ test('a second case is drawn beside the first, in the same size; what is pressed
 test('up to four drawings stand beside each other in one size; each is chosen for itself, and closed for itself', async () => {
   const model = await ModelPage.open(application, 'Glasshouse rib');
   const { page } = model;
-  for (const words of ['Draw a case beside U2', 'Draw a case beside G', 'Draw a case beside W']) await model.command(words);
+  for (const words of ['Draw a case beside U2', 'Draw a case beside U1', 'Draw a case beside W']) await model.command(words);
   await page.waitForSelector('[data-testid=sheet-beside-3]');
   const sizes = (): Promise<number[][]> =>
     page.$$eval('canvas[data-testid^=sheet]', (all) => all.map((canvas) => [canvas.clientWidth, canvas.clientHeight]));
@@ -55,6 +55,14 @@ test('up to four drawings stand beside each other in one size; each is chosen fo
   await page.reload();
   await page.waitForSelector('[data-testid=sheet-beside-3]');
   expect(await model.until('extremes-beside-2', /C .*kN/)).toBe(words);
+  // Two of them look at what they have less than the first.
+  for (const at of [3, 4]) {
+    const bar = `[aria-label="What the drawing beside shows, ${at}"]`;
+    await page.locator(`${bar} button[aria-pressed="false"]`).click();
+    await page.waitForSelector(`${bar} button[aria-pressed="true"]`);
+  }
+  await page.waitForFunction(() => ['3 · U1 − G', '4 · W − G'].every((words) => document.body.innerText.includes(words)));
+  await page.locator('[aria-label="What the drawing beside shows, 3"] button[aria-pressed="true"]').click();
   await model.command('Draw a case beside S');
   await page.waitForFunction(() => /4 drawings stand beside each other already: close one first/.test(document.body.innerText));
   await page.keyboard.press('Escape');

@@ -107,7 +107,10 @@ await take('member', `${lintel}?stage=results&acting=C3&quantity=Mz`, async () =
   await settle();
   await page.locator('::-p-aria(Read all its diagrams)').click();
 });
-await take('envelope', `${rib}?stage=results&acting=U2&beside=right&beside-acting=U`);
+await take(
+  'envelope',
+  `${rib}?stage=results&acting=U2&beside=right&panes=3&beside-acting=U&beside2-acting=U1&beside3-acting=U1&beside3-less=first`,
+);
 await take('paper', `${rib}?stage=results&acting=U1&quantity=Mz`, async () => {
   await command('put on paper');
   for (let i = 0; i < 2; i++) {
