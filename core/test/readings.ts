@@ -12,8 +12,11 @@ export interface SolvedQuantity {
 
 const NOTICEABLE = { force: 1, moment: 1, length: 1e-6, stress: 1e3 };
 
-/** Everything that can be read of a solution: the numbers of cases and sums, and the extremes of each quantity, stresses too. */
-export function solvedQuantities(solution: Solution): SolvedQuantity[] {
+/** What is read of a solution: the numbers of cases and sums alone, or the extremes of each quantity as well, stresses too. */
+export type Depth = 'numbers' | 'everything';
+
+export function solvedQuantities(solution: Solution, depth: Depth): SolvedQuantity[] {
+  const read = depth === 'everything' ? [...lineQuantities, ...derivedQuantities] : [];
   const members = solution.structure.names.members.map((_, m) => m);
   return solution.outcomes.flatMap(({ id }, outcome): SolvedQuantity[] => {
     const one = responseOf(solution, outcome);
@@ -24,7 +27,7 @@ export function solvedQuantities(solution: Solution): SolvedQuantity[] {
           return [{ name: `${id} ${key} ${k}`, values, noticeable: key === 'displacements' ? 1e-6 : 1 }];
         }),
       ),
-      ...[...lineQuantities, ...derivedQuantities].map((quantity) => {
+      ...read.map((quantity) => {
         const values = members.flatMap((m) => {
           const found = quantityExtremes(solution, outcome, m, quantity);
           return found ? [found.max.value, found.min.value] : [NaN];
