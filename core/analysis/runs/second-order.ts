@@ -78,6 +78,7 @@ function secondOrderOf({ model, results, system, solution: basis, progress }: Be
   const sets = devices && new ActingSets(model, system, basis, devices);
   const letGo = solution.letGo?.slice();
   const faults: Notice[] = [];
+  const leading = {};
   let done = 0;
   try {
     for (const i of asked) {
@@ -85,7 +86,7 @@ function secondOrderOf({ model, results, system, solution: basis, progress }: Be
       const one = outcomes[i]!;
       const solved = sets
         ? solvedOneSided({ model, basis }, sets, i, kernels)
-        : solvedDisplaced({ model, basis, system, supported: basis.supported }, responseOf(basis, i), kernels);
+        : solvedDisplaced({ model, basis, system, supported: basis.supported, leading }, responseOf(basis, i), kernels);
       if ('words' in solved) {
         const subjects = solved.members.map((id) => `member ${id}`);
         faults.push({ code: 'second-order', severity: 'error', message: `${one.id}: ${solved.words}`, subjects });

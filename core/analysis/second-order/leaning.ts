@@ -48,8 +48,11 @@ export interface Leaning {
   readonly nodal: Float64Array;
   readonly loads: Float64Array;
   readonly members: readonly (LeaningMember | undefined)[];
+  /** By member what its ends bear of the push, where some are free the others for them (12, local). */
+  readonly pushes: Float64Array;
   /** In so many modes members buckle between nodes that stand still. */
   readonly negative: number;
+  readonly axial: Axial;
 }
 
 /** By which all axial forces are more than those of the first order, each the same all along its member, and a factor on all of it. */
@@ -65,6 +68,7 @@ export class Columns {
   private readonly bases: (readonly (readonly Base[])[] | undefined)[] = [];
   private readonly counts: Int32Array[] = [];
   private readonly k = new Float64Array(N * N);
+  private readonly whole = new Float64Array(N * N);
 
   constructor(
     private readonly s: Structure,
@@ -82,12 +86,8 @@ export class Columns {
   /** All members under such axial forces; the member that shear alone would let buckle, where there is one. */
   under(axial: Axial): Leaning | number {
     const { s, matrices } = this;
-    const { width, origins } = keptEntries(s);
     const nodal = matrices.nodal.slice();
-    const loads = new Float64Array(s.restraints.length);
-    const joined = { structure: s, transforms: matrices.transforms };
-    const whole = new Float64Array(N * N);
-    const own = new Float64Array(N);
+    const pushes = new Float64Array(N * s.lengths.length);
     let negative = 0;
     const members: (LeaningMember | undefined)[] = new Array<LeaningMember | undefined>(s.lengths.length).fill(undefined);
     for (let m = 0; m < s.lengths.length; m++) {
@@ -95,17 +95,59 @@ export class Columns {
       if (member === 'sheared') return m;
       if (!member) continue;
       members[m] = member;
-      toNodes(s, m, matrices.transforms[m], this.k, whole);
-      for (let e = 0; e < width; e++) nodal[width * m + e] = whole[origins[e]!]!;
-      own.set(member.loads);
-      if (member.condensed) {
-        condenseLoads(member.condensed, own);
-        for (const { pivot } of member.condensed.eliminations) if (pivot < 0) negative++;
-      }
-      addToNodes(joined, m, { values: own, at: 0 }, loads);
+      this.put(m, member, { nodal, pushes });
+      for (const { pivot } of member.condensed?.eliminations ?? []) if (pivot < 0) negative++;
       for (const one of member.chains) negative += one?.chain.negative ?? 0;
     }
-    return { nodal, loads, members, negative };
+    return { nodal, loads: this.joined(pushes, members), members, pushes, negative, axial };
+  }
+
+  /**
+   * All members under axial forces near two under which they were found: on the line through both, which misses the square of a step. A member for which
+   * the two are one, or that is free along its axis, is found in full. Good to go on from; what is found of a member itself, and of its modes, is the latter's.
+   */
+  between(former: Leaning, latter: Leaning, more: Float64Array): Leaning | number {
+    const { s } = this;
+    const { width } = keptEntries(s);
+    const nodal = latter.nodal.slice();
+    const pushes = latter.pushes.slice();
+    const members = latter.members.slice();
+    for (let m = 0; m < members.length; m++) {
+      if (!former.members[m] && !members[m]) continue;
+      const [from, to] = [former.axial.more?.[m] ?? 0, latter.axial.more?.[m] ?? 0];
+      const step = more[m]! - to;
+      if (step === 0) continue;
+      if (Math.abs(step) > Math.abs(to - from) || s.releases[N * m] !== Infinity || s.releases[N * m + 6] !== Infinity) {
+        const member = this.member(m, latter.axial.factor, more[m]!);
+        if (member === 'sheared') return m;
+        members[m] = member;
+        if (member) this.put(m, member, { nodal, pushes });
+        continue;
+      }
+      const part = step / (to - from);
+      for (let e = width * m; e < width * (m + 1); e++) nodal[e]! += part * (latter.nodal[e]! - former.nodal[e]!);
+      for (let e = N * m; e < N * (m + 1); e++) pushes[e]! += part * (latter.pushes[e]! - former.pushes[e]!);
+    }
+    return { ...latter, nodal, loads: this.joined(pushes, members), members, pushes, axial: { ...latter.axial, more } };
+  }
+
+  /** Writes a member whose stiffness is left in `k` among all. */
+  private put(m: number, member: LeaningMember, { nodal, pushes }: Pick<Leaning, 'nodal' | 'pushes'>): void {
+    const { s, matrices, whole } = this;
+    const { width, origins } = keptEntries(s);
+    toNodes(s, m, matrices.transforms[m], this.k, whole);
+    for (let e = 0; e < width; e++) nodal[width * m + e] = whole[origins[e]!]!;
+    const own = pushes.subarray(N * m, N * (m + 1));
+    own.set(member.loads);
+    if (member.condensed) condenseLoads(member.condensed, own);
+  }
+
+  /** What all members push their nodes with (6n, nodes' axes). */
+  private joined(pushes: Float64Array, members: Leaning['members']): Float64Array {
+    const loads = new Float64Array(this.s.restraints.length);
+    const joined = { structure: this.s, transforms: this.matrices.transforms };
+    for (let m = 0; m < members.length; m++) if (members[m]) addToNodes(joined, m, { values: pushes, at: N * m }, loads);
+    return loads;
   }
 
   /** Stretch i of a bending of a member, as it was solved. */
@@ -121,7 +163,8 @@ export class Columns {
       endDisplacements(s, m, matrices.transforms[m], displacements, ends);
       const member = members[m];
       const condensed = member ? member.condensed : matrices.condensed[m];
-      if (condensed) recoverEnds(condensed, ends, member ? Float64Array.from(member.loads) : UNLOADED);
+      const isFree = s.releases[N * m] !== Infinity || s.releases[N * m + 6] !== Infinity;
+      if (condensed && isFree) recoverEnds(condensed, ends, member ? Float64Array.from(member.loads) : UNLOADED);
       return (s.stiffnesses[STIFFNESS_WIDTH * m]! / s.lengths[m]!) * (ends[6]! - ends[0]!);
     });
   }

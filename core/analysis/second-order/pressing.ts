@@ -13,7 +13,8 @@ import type { Added } from './recover-leaning';
 
 /** Steps by an earlier factor, which are less work than a new one. */
 const STEPS = 6;
-const EXACT = 1e-12;
+/** What is left of a right-hand side that counts as nothing, beside its largest part. */
+export const EXACT = 1e-12;
 
 /** How the nodes move (6n, nodes' axes), and what is left of the right-hand side beside its largest part. */
 export interface Solved {
@@ -23,25 +24,45 @@ export interface Solved {
 
 /** A structure under axial forces. Its factors lie in the kernels it was made with, one at a time. */
 export class Pressing {
-  private factor: Factor | undefined;
   private stiffness: SparseSymmetric | undefined;
   private now: Leaning | undefined;
   private last: Float64Array | undefined;
+  /** The last two times that it leaned in full, the latter last. */
+  private full: readonly Leaning[] = [];
 
+  /** `factor`: an earlier one of the same structure under other forces, where there is one. */
   constructor(
     private readonly system: System,
     private readonly columns: Columns,
     private readonly kernels: Kernels,
+    private factor?: Factor,
   ) {}
 
   /** Leans the members under these axial forces; false where shear alone would let one buckle. */
   lean(axial: Axial): boolean {
-    const { structure, numbering, loose } = this.system;
     const leaning = this.columns.under(axial);
     if (typeof leaning === 'number') return false;
+    this.full = [...this.full.slice(-1), leaning];
+    return this.assembled(leaning);
+  }
+
+  /** The same, near enough to go on from, by the last two times in full; false where there are not so many, too. */
+  leanNear(more: Float64Array): boolean {
+    const [former, latter] = this.full;
+    const leaning = former && latter ? this.columns.between(former, latter, more) : 0;
+    return typeof leaning !== 'number' && this.assembled(leaning);
+  }
+
+  private assembled(leaning: Leaning): true {
+    const { structure, numbering, loose } = this.system;
     this.now = leaning;
     this.stiffness = assembleStiffness(structure, leaning, numbering, loose.artificialRestraints);
     return true;
+  }
+
+  /** The last factor, which is the kernels' until they factorise again. */
+  get lastFactor(): Factor | undefined {
+    return this.factor;
   }
 
   get leaning(): Leaning {
@@ -56,17 +77,20 @@ export class Pressing {
     return this.now!.negative + this.factor.negative.length + lost;
   }
 
-  /** The displacements (6n, nodes' axes) that the push of the members adds, from the last factor and those before; undefined where that does not lead there. */
-  addedSoon(): Float64Array | undefined {
-    const x = this.last!.slice();
+  /**
+   * The displacements (6n, nodes' axes) that the push of the members adds, from the last factor and those before, until so much is left of the right-hand side
+   * beside its largest part; undefined where that does not lead there.
+   */
+  addedSoon(left: number): Float64Array | undefined {
     const b = this.side();
-    const size = maxNorm(b);
+    const x = this.last?.slice() ?? new Float64Array(b.length);
+    const enough = left * maxNorm(b);
     for (let step = 0; step < STEPS; step++) {
-      const left = multiply(this.stiffness!, x);
-      for (let u = 0; u < x.length; u++) left[u] = b[u]! - left[u]!;
-      if (maxNorm(left) <= EXACT * size) return this.moved(x);
-      solveInPlace(this.factor!, [left]);
-      for (let u = 0; u < x.length; u++) x[u]! += left[u]!;
+      const rest = multiply(this.stiffness!, x);
+      for (let u = 0; u < x.length; u++) rest[u] = b[u]! - rest[u]!;
+      if (maxNorm(rest) <= enough) return this.moved(x);
+      solveInPlace(this.factor!, [rest]);
+      for (let u = 0; u < x.length; u++) x[u]! += rest[u]!;
     }
     return undefined;
   }

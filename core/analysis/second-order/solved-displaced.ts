@@ -7,7 +7,7 @@ import { secondOrder as WORDS } from '../words';
 import type { Gone } from './acting-sets';
 import type { Lean } from './along';
 import { criticalLoads } from './critical';
-import { displaced } from './displaced';
+import { displaced, type LeadingFactor } from './displaced';
 import type { DisplacedResponse } from './recover-leaning';
 import { imperfectionsOf } from './imperfections';
 
@@ -27,6 +27,7 @@ export interface SolvedIn {
   readonly basis: Solution;
   readonly system: System;
   readonly supported: Uint8Array;
+  readonly leading?: LeadingFactor;
 }
 
 /** One outcome by its response of the first order, or why it has no second order, with the members that give way. */
@@ -37,12 +38,12 @@ export function solvedDisplaced(state: SolvedIn, first: StructuralResponse | und
 }
 
 export function displacedIn(
-  { model, basis: { structure }, system, supported }: SolvedIn,
+  { model, basis: { structure }, system, supported, leading }: SolvedIn,
   first: StructuralResponse,
   kernels: Kernels,
 ): SolvedDisplaced | 'beyond' {
   const { leanOf, sway, bow } = imperfectionsOf(model.analysis?.secondOrder, structure, first);
-  const found = displaced(system, supported, kernels, { first, leanOf });
+  const found = displaced(system, supported, kernels, { first, leanOf, leading });
   if (found === 'beyond') return found;
   if (found === 'unsettled') return { words: WORDS.unsettled, members: [] };
   const { residual, jointResidual } = found.response.equilibrium;
