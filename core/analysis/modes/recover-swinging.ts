@@ -18,11 +18,50 @@ const MOST_PIECES = 64;
 /** Moments under this part of the largest at any end are not worth more pieces. */
 const SMALL = 1e-3;
 
-/** A quantity on a stretch, in ξ. */
+/** A quantity on a stretch, in ξ: a series of so many terms. */
 interface Line {
-  readonly quantity: LineQuantity;
-  readonly stretch: number;
+  quantity: LineQuantity;
+  stretch: number;
   readonly series: Series;
+  terms: number;
+}
+
+/** The lines of one member after the other, in the same room. */
+class Lines {
+  private readonly room: Line[] = [];
+  count = 0;
+
+  clear(): void {
+    this.count = 0;
+  }
+
+  at(i: number): Line {
+    return this.room[i]!;
+  }
+
+  /** A weighted sum of columns. */
+  add(quantity: LineQuantity, stretch: number, columns: readonly Series[], { weights, from }: Weights, factor: number): Line {
+    const terms = columns[0]!.length;
+    let line = this.room[this.count];
+    if (!line || line.series.length < terms)
+      this.room[this.count] = line = { quantity, stretch, series: new Float64Array(Math.max(24, 2 * terms)), terms };
+    this.count++;
+    [line.quantity, line.stretch, line.terms] = [quantity, stretch, terms];
+    const { series } = line;
+    for (let n = 0; n < terms; n++) series[n] = 0;
+    for (let j = 0; j < columns.length; j++) {
+      const column = columns[j]!;
+      const part = factor * weights[from + j]!;
+      if (part !== 0) for (let n = 0; n < terms; n++) series[n]! += part * column[n]!;
+    }
+    return line;
+  }
+}
+
+/** The numbers of a strand's columns, among those of all. */
+interface Weights {
+  readonly weights: Float64Array;
+  readonly from: number;
 }
 
 /** How a structure moves, and how its masses are accelerated against that: fields of the nodes (6n, nodes' axes), and vectors whose inner parts count. */
@@ -59,36 +98,46 @@ export function recoverDriven(
   const response = recoverUnder(s, matrices, supported, { displacements: nodes.slice(), forces, residual: 0 });
   const { ends } = response;
   // All that moves, strand by strand, and what holds the ends.
-  const moved = swinging.members.map(({ strands, swinging: swings }, m) => {
-    const [own, driven] = [new Float64Array(N), new Float64Array(N)];
+  let columns = 0;
+  for (const { swinging: swings } of swinging.members) for (const { outer, inner } of swings) columns += outer + inner;
+  const [amplitudes, against] = [new Float64Array(columns), new Float64Array(columns)];
+  const [own, driven] = [new Float64Array(N), new Float64Array(N)];
+  let most = 0;
+  for (let m = 0, from = 0; m < swinging.members.length; m++) {
+    const { strands, swinging: swings } = swinging.members[m]!;
     endDisplacements(s, m, matrices.transforms[m], nodes, own);
     endDisplacements(s, m, matrices.transforms[m], driveOfNodes, driven);
     let at = swinging.firsts[m]!;
-    return strands.map(({ places, signs }, i) => {
+    for (let i = 0; i < strands.length; i++) {
+      const { places, signs } = strands[i]!;
       const swing = swings[i]!;
-      const all = (outer: Float64Array, inner: Float64Array): Float64Array => {
-        const amplitudes = new Float64Array(swing.outer + swing.inner);
-        for (let p = 0; p < places.length; p++) amplitudes[p] = signs[p]! * outer[places[p]!]!;
-        amplitudes.set(inner.subarray(at, at + swing.inner), swing.outer);
-        return amplitudes;
-      };
-      const [amplitudes, against] = [all(own, vector), all(driven, drive)];
+      for (let p = 0; p < places.length; p++) {
+        amplitudes[from + p] = signs[p]! * own[places[p]!]!;
+        against[from + p] = signs[p]! * driven[places[p]!]!;
+      }
+      for (let j = 0; j < swing.inner; j++) {
+        amplitudes[from + swing.outer + j] = vector[at + j]!;
+        against[from + swing.outer + j] = drive[at + j]!;
+      }
+      holdEnds(swing, { weights: against, from }, { places, signs, ends, at: N * m });
       at += swing.inner;
-      holdEnds(swing, against, { places, signs, ends, at: N * m });
-      return { amplitudes, against };
-    });
-  });
-  let most = 0;
-  for (let m = 0; m < moved.length; m++) for (const i of [4, 5, 10, 11]) most = Math.max(most, Math.abs(ends[N * m + i]!));
+      from += swing.outer + swing.inner;
+    }
+    for (const i of [4, 5, 10, 11]) most = Math.max(most, Math.abs(ends[N * m + i]!));
+  }
   const pieces = new GrowingPieces(pieceWidth(s));
-  swinging.members.forEach(({ strands, swinging: swings }, m) => {
-    const lines: Line[] = [];
-    strands.forEach((strand, i) => {
-      const start = strand.places.map((place, p) => strand.signs[p]! * ends[N * m + place]!);
-      addLines(lines, strand, swings[i]!, { ...moved[m]![i]!, start });
-    });
+  const lines = new Lines();
+  for (let m = 0, from = 0; m < swinging.members.length; m++) {
+    const { strands, swinging: swings } = swinging.members[m]!;
+    lines.clear();
+    for (let i = 0; i < strands.length; i++) {
+      const { places, signs } = strands[i]!;
+      const start = places.map((place, p) => signs[p]! * ends[N * m + place]!);
+      addLines(lines, strands[i]!, swings[i]!, { amplitudes: { weights: amplitudes, from }, against: { weights: against, from }, start }); // oxfmt-ignore
+      from += swings[i]!.outer + swings[i]!.inner;
+    }
     pieces.add(s.lengths[m]!, swings[0]!.shapes(), lines, SMALL * most);
-  });
+  }
   return { ...response, ends, ...pieces.whole() };
 }
 
@@ -100,73 +149,71 @@ interface Ends {
 }
 
 /** Takes what M of the outer columns exerts from the forces at the ends: inertia bears that part of them. */
-function holdEnds({ mass, outer, inner }: SwingingStrand, against: Float64Array, { places, signs, ends, at }: Ends): void {
+function holdEnds({ mass, outer, inner }: SwingingStrand, { weights, from }: Weights, { places, signs, ends, at }: Ends): void {
   // oxfmt-ignore
   const width = outer + inner;
   for (let i = 0; i < outer; i++) {
     let sum = 0;
-    for (let j = 0; j < width; j++) sum += mass[width * i + j]! * against[j]!;
+    for (let j = 0; j < width; j++) sum += mass[width * i + j]! * weights[from + j]!;
     ends[at + places[i]!]! -= signs[i]! * sum;
   }
 }
 
 interface Swing {
-  readonly amplitudes: Float64Array;
+  readonly amplitudes: Weights;
   /** What the node exerts on the start, by the strand's freedoms. */
   readonly start: readonly number[];
   /** Accelerations, in the place of the amplitudes. */
-  readonly against: Float64Array;
+  readonly against: Weights;
 }
 
 /** By first freedom of a strand along or about the axis, or of a string across it: its movement and its force, and how inertia changes this. */
 const STRAIGHT = [['u', 'N', -1], ['v', 'Vy', 1], ['w', 'Vz', 1], [undefined, 'T', -1]] as const; // oxfmt-ignore
 
 /** Movements and forces along a strand: forces from the start on, less or more by what inertia there is, so that both ends balance. */
-function addLines(lines: Line[], { places, moving }: Strand, swing: SwingingStrand, { amplitudes, start, against }: Swing): void {
+function addLines(lines: Lines, { places, moving }: Strand, swing: SwingingStrand, { amplitudes, start, against }: Swing): void {
   const shapes = swing.shapes();
   if (places.length === 2) {
     const [moves, force, sense] = STRAIGHT[places[0] as 0 | 1 | 2 | 3];
     let before = sense * start[0]!;
-    shapes.forEach(({ point, lines: [fields, inert] }, stretch) => {
-      const field = weightedSum(fields!, amplitudes, 1);
-      if (moves) lines.push({ quantity: moves, stretch, series: field });
-      const series = weightedSum(inert!, against, sense);
-      series[0]! += before;
-      lines.push({ quantity: force, stretch, series });
-      before = atEnd(series) + (point === 0 ? 0 : sense * point * atEnd(weightedSum(fields!, against, 1)));
-    });
+    for (let stretch = 0; stretch < shapes.length; stretch++) {
+      const { point, lines: all } = shapes[stretch]!;
+      const [fields, inert] = [all[0]!, all[1]!];
+      if (moves) lines.add(moves, stretch, fields, amplitudes, 1);
+      const line = lines.add(force, stretch, inert, against, sense);
+      line.series[0]! += before;
+      before = atEnd(line) + (point === 0 ? 0 : sense * point * sumAtEnd(fields, against));
+    }
     return;
   }
   for (let p = 0; p < moving; p++) {
-    const [moves, across, bends] = places[2 * p] === 1 ? (['v', 'Vy', 'Mz'] as const) : (['w', 'Vz', 'My'] as const);
+    const [moves, across, bends] = places[2 * p] === 1 ? IN_V : IN_W;
     let [shear, moment] = [start[2 * p]!, -start[2 * p + 1]!];
-    shapes.forEach(({ h, point, lines: all }, stretch) => {
-      const field = weightedSum(all[3 * p]!, amplitudes, 1);
-      const V = weightedSum(all[3 * p + 1]!, against, 1);
-      const M = weightedSum(all[3 * p + 2]!, against, 1);
-      V[0]! += shear;
-      M[0]! += moment + (shear * h) / 2;
-      M[1]! += (shear * h) / 2;
-      lines.push({ quantity: moves, stretch, series: field }, { quantity: across, stretch, series: V }, { quantity: bends, stretch, series: M }); // oxfmt-ignore
-      shear = atEnd(V) + (point === 0 ? 0 : point * atEnd(weightedSum(all[3 * p]!, against, 1)));
+    for (let stretch = 0; stretch < shapes.length; stretch++) {
+      const { h, point, lines: all } = shapes[stretch]!;
+      lines.add(moves, stretch, all[3 * p]!, amplitudes, 1);
+      const V = lines.add(across, stretch, all[3 * p + 1]!, against, 1);
+      const M = lines.add(bends, stretch, all[3 * p + 2]!, against, 1);
+      V.series[0]! += shear;
+      M.series[0]! += moment + (shear * h) / 2;
+      M.series[1]! += (shear * h) / 2;
+      shear = atEnd(V) + (point === 0 ? 0 : point * sumAtEnd(all[3 * p]!, against));
       moment = atEnd(M);
-    });
+    }
   }
 }
+const IN_V = ['v', 'Vy', 'Mz'] as const;
+const IN_W = ['w', 'Vz', 'My'] as const;
 
-function weightedSum(columns: readonly Series[], amplitudes: Float64Array, factor: number): Series {
-  const out = new Float64Array(columns[0]!.length);
-  for (let j = 0; j < columns.length; j++) {
-    const [series, part] = [columns[j]!, factor * amplitudes[j]!];
-    if (part !== 0) for (let n = 0; n < series.length; n++) out[n]! += part * series[n]!;
-  }
-  return out;
-}
-
-function atEnd(f: Series): number {
+function atEnd({ series, terms }: Line): number {
   let sum = 0;
-  for (let n = 0; n < f.length; n++) sum += f[n]!;
+  for (let n = 0; n < terms; n++) sum += series[n]!;
   return sum;
+}
+
+/** A weighted sum of columns at the end of the stretch. */
+function sumAtEnd(columns: readonly Series[], { weights, from }: Weights): number {
+  return columns.reduce((sum, column, j) => sum + weights[from + j]! * column.reduce((all, term) => all + term, 0), 0);
 }
 
 /** The pieces of one member after the other, with their diagrams. */
@@ -179,16 +226,18 @@ class GrowingPieces {
   constructor(private readonly width: number) {}
 
   /** Every stretch so finely cut that cubics keep to its moments; those under `small` do not count. */
-  add(L: number, stretches: readonly { readonly a: number; readonly h: number }[], lines: readonly Line[], small: number): void {
+  add(L: number, stretches: readonly { readonly a: number; readonly h: number }[], lines: Lines, small: number): void {
     let largest = small;
-    for (const { quantity, series } of lines) if (quantity === 'Mz' || quantity === 'My') largest = Math.max(largest, sizeOf(series)); // oxfmt-ignore
+    for (let i = 0; i < lines.count; i++) if (isMoment(lines.at(i))) largest = Math.max(largest, sizeOf(lines.at(i)));
     const begin = this.from.length;
     const firsts: number[] = [];
     stretches.forEach(({ a }, stretch) => {
       const b = stretches[stretch + 1]?.a ?? L;
       let parts = 1;
-      for (const { quantity, series, stretch: of } of lines)
-        if (of === stretch && (quantity === 'Mz' || quantity === 'My')) parts = Math.max(parts, partsOf(series, largest));
+      for (let i = 0; i < lines.count; i++) {
+        const line = lines.at(i);
+        if (line.stretch === stretch && isMoment(line)) parts = Math.max(parts, partsOf(line, largest));
+      }
       firsts.push(this.from.length);
       for (let k = 0; k < parts; k++) {
         this.from.push(a + ((b - a) * k) / parts);
@@ -199,7 +248,8 @@ class GrowingPieces {
     firsts.push(end);
     this.first.push(end);
     this.grow(end);
-    for (const line of lines) {
+    for (let i = 0; i < lines.count; i++) {
+      const line = lines.at(i);
       // What has no stretches of its own goes over all of them.
       const isWhole = line.quantity === 'T';
       const [k, last] = isWhole ? [begin, end] : [firsts[line.stretch]!, firsts[line.stretch + 1]!];
@@ -215,25 +265,27 @@ class GrowingPieces {
     this.out = out;
   }
 
-  private addLine({ quantity, series }: Line, h: number, k: number, end: number): void {
+  private addLine(line: Line, h: number, k: number, end: number): void {
+    const { quantity, terms } = line;
     const { out, width } = this;
     const parts = end - k;
     const l = h / parts;
     const at = offsetOf(quantity);
-    let before = derivatives(series, placesOf(parts, series.length)[0]!, h);
+    const places = placesOf(parts, terms);
+    let before = derivatives(line, places[0]!, h);
     for (let i = 0; i < parts; i++) {
-      const after = derivatives(series, placesOf(parts, series.length)[i + 1]!, h);
+      const after = derivatives(line, places[i + 1]!, h);
       const target = { out, at: width * (k + i) + at };
       if (quantity === 'v' || quantity === 'w') addQuintic(before, after, l, target);
-      else if (quantity === 'u' || quantity === 'Mz' || quantity === 'My') addCubic(before, after, l, target);
+      else if (quantity === 'u' || isMoment(line)) addCubic(before, after, l, target);
       else addParabola(before, after, l, target);
       before = after;
     }
   }
 
-  private addTorque({ series }: Line, L: number, k: number, end: number): void {
+  private addTorque(line: Line, L: number, k: number, end: number): void {
     for (let i = k; i < end; i++)
-      this.out[this.width * i + offsetOf('T')]! += derivatives(series, derivativesAt((this.from[i]! + this.to[i]!) / L - 1, series.length), L)[0]; // oxfmt-ignore
+      this.out[this.width * i + offsetOf('T')]! += valueAt(line, (this.from[i]! + this.to[i]!) / L - 1);
   }
 
   whole(): { readonly pieces: Pieces; readonly coefficients: Float64Array } {
@@ -254,9 +306,9 @@ function placesOf(parts: number, terms: number): readonly Float64Array[] {
 }
 
 /** By x. */
-function derivatives(series: Series, place: Float64Array, h: number): Derivatives {
+function derivatives({ series, terms }: Line, place: Float64Array, h: number): Derivatives {
   let [value, first, second] = [0, 0, 0];
-  for (let n = 0, o = 0; n < series.length; n++, o += 3) {
+  for (let n = 0, o = 0; n < terms; n++, o += 3) {
     const part = series[n]!;
     value += part * place[o]!;
     first += part * place[o + 1]!;
@@ -266,9 +318,22 @@ function derivatives(series: Series, place: Float64Array, h: number): Derivative
   return [value, first * r, second * r * r];
 }
 
-function sizeOf(f: Series): number {
+/** The value at ξ. */
+function valueAt({ series, terms }: Line, ξ: number): number {
+  let [value, last, next] = [series[0]!, 0, 1];
+  for (let n = 1; n < terms; n++) {
+    const one = ((2 * n - 1) * ξ * next - (n - 1) * last) / n;
+    value += series[n]! * one;
+    [last, next] = [next, one];
+  }
+  return value;
+}
+
+const isMoment = ({ quantity }: Line): boolean => quantity === 'Mz' || quantity === 'My';
+
+function sizeOf({ series, terms }: Line): number {
   let sum = 0;
-  for (let n = 0; n < f.length; n++) sum += Math.abs(f[n]!);
+  for (let n = 0; n < terms; n++) sum += Math.abs(series[n]!);
   return sum;
 }
 
@@ -280,9 +345,9 @@ const FOURTH = Array.from({ length: 200 }, (_, n) => {
 });
 
 /** What a cubic misses: a 384th of the fourth derivative times h⁴, which in ξ is 2⁴ of it. */
-function partsOf(f: Series, largest: number): number {
+function partsOf({ series, terms }: Line, largest: number): number {
   let left = 0;
-  for (let n = 4; n < f.length; n++) left += Math.abs(f[n]!) * FOURTH[n]!;
+  for (let n = 4; n < terms; n++) left += Math.abs(series[n]!) * FOURTH[n]!;
   const parts = ((left * 16) / 384 / (NEAR * largest)) ** 0.25;
   return parts > 1 ? Math.min(MOST_PIECES, 2 ** Math.ceil(Math.log2(parts))) : 1;
 }

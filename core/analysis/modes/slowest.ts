@@ -38,6 +38,11 @@ const BEHIND = 3;
 /** A vector of which less than this part is new is none. */
 const NEW = 1e-8;
 const LITTLE = 0.05;
+/** So much of some columns is read again and again, which a processor keeps at hand. */
+const AT_ONCE = 2048;
+/** Vectors that were found last lead to what is driven next. */
+const RECENT = 3 * BLOCK;
+const MUCH = 1e-6;
 /** So often what is new is driven before it counts. */
 const AFRESH = 5;
 
@@ -116,7 +121,13 @@ export class Slowest {
     this.pencil.solve(columns);
     const rows: number[][] = [];
     const old = columns.map(() => new Array<number>(before).fill(0));
-    for (let i = 0; i < before; i++) this.takeOut(columns, i, old);
+    // The last vectors, which hold nearly all of it, one after the other; then the others at once, twice where that was much.
+    const others = Math.max(0, before - RECENT);
+    columns.forEach((w, c) => {
+      for (let i = others; i < before; i++) this.takeOut(w, i, old[c]!);
+    });
+    const much = MUCH * Math.hypot(...old.flat());
+    for (let pass = 0; pass < 2; pass++) if (this.takeOutAll(columns, others, old) <= much) break;
     columns.forEach((w, c) => {
       const { along, rest } = this.add(w, old[c]);
       this.driven.push(along.slice(0, before));
@@ -125,34 +136,29 @@ export class Slowest {
     this.link = { from, rows };
   }
 
-  /** Takes vector i out of some columns, and adds its parts in them to what they are known to have: four at once, since reading it is what costs. */
-  private takeOut(columns: readonly Float64Array[], i: number, along: readonly number[][]): void {
-    const [vector, side] = [this.basis[i]!, this.sides[i]!];
-    if (columns.length !== 4) {
-      columns.forEach((w, c) => {
-        const part = dot(w, side);
-        along[c]![i]! += part;
-        addTimes(w, vector, -part);
-      });
-      return;
+  /**
+   * Takes the first so many vectors out of some columns, and adds their parts in them to what they are known to have. All at once, a stretch of the columns
+   * after the other, since reading them is what costs. Returns the size of these parts: where that is not small, a little of them is left.
+   */
+  private takeOutAll(columns: readonly Float64Array[], count: number, along: readonly number[][]): number {
+    const parts = columns.map(() => new Float64Array(count));
+    for (let from = 0; from < this.pencil.size; from += AT_ONCE) {
+      const to = Math.min(this.pencil.size, from + AT_ONCE);
+      for (let i = 0; i < count; i++) addDots(columns, this.sides[i]!, { from, to }, { parts, i });
     }
-    const [a, b, c, d] = columns as unknown as readonly [Float64Array, Float64Array, Float64Array, Float64Array];
-    let [p, q, r, s] = [0, 0, 0, 0];
-    for (let k = 0; k < side.length; k++) {
-      const one = side[k]!;
-      p += a[k]! * one;
-      q += b[k]! * one;
-      r += c[k]! * one;
-      s += d[k]! * one;
+    for (let from = 0; from < this.pencil.size; from += AT_ONCE) {
+      const to = Math.min(this.pencil.size, from + AT_ONCE);
+      for (let i = 0; i < count; i++) takeTimes(columns, this.basis[i]!, { from, to }, { parts, i });
     }
-    for (let k = 0; k < vector.length; k++) {
-      const one = vector[k]!;
-      a[k]! -= p * one;
-      b[k]! -= q * one;
-      c[k]! -= r * one;
-      d[k]! -= s * one;
-    }
-    [p, q, r, s].forEach((part, column) => (along[column]![i]! += part));
+    for (let c = 0; c < columns.length; c++) for (let i = 0; i < count; i++) along[c]![i]! += parts[c]![i]!;
+    return Math.sqrt(parts.reduce((sum, one) => sum + dot(one, one), 0));
+  }
+
+  /** The same of one vector and one column. */
+  private takeOut(w: Float64Array, i: number, along: number[]): void {
+    const part = dot(w, this.sides[i]!);
+    along[i]! += part;
+    addTimes(w, this.basis[i]!, -part);
   }
 
   /** Takes what is new of a vector into the basis; tells its parts along what was there, and how much is new. `known`: those that are taken out already. */
@@ -162,7 +168,7 @@ export class Slowest {
     let [side, rest] = [w, 0];
     // Once more where little is left, of which rounding would be a large part.
     for (let pass = 0, isDue = true; pass < 2 && isDue; pass++) {
-      for (let i = pass === 0 ? known.length : 0; i < basis.length; i++) this.takeOut([w], i, [along]);
+      for (let i = pass === 0 ? known.length : 0; i < basis.length; i++) this.takeOut(w, i, along);
       side = this.pencil.multiply(w);
       rest = Math.sqrt(Math.max(0, dot(w, side)));
       isDue = rest < LITTLE * Math.hypot(rest, ...along);
@@ -219,3 +225,59 @@ function dot(a: Float64Array, b: Float64Array): number {
   for (let i = 0; i < a.length; i++) sum += a[i]! * b[i]!;
   return sum;
 }
+
+interface Range {
+  readonly from: number;
+  readonly to: number;
+}
+/** By column its part along vector i. */
+interface Parts {
+  readonly parts: readonly Float64Array[];
+  readonly i: number;
+}
+
+/** Adds on a range what each column has of a vector, read once for four of them. */
+function addDots(columns: readonly Float64Array[], side: Float64Array, { from, to }: Range, { parts, i }: Parts): void {
+  if (columns.length !== BLOCK) {
+    columns.forEach((w, c) => {
+      let sum = 0;
+      for (let k = from; k < to; k++) sum += w[k]! * side[k]!;
+      parts[c]![i]! += sum;
+    });
+    return;
+  }
+  const [a, b, c, d] = columns as unknown as Four;
+  let [p, q, r, s] = [0, 0, 0, 0];
+  for (let k = from; k < to; k++) {
+    const one = side[k]!;
+    p += a[k]! * one;
+    q += b[k]! * one;
+    r += c[k]! * one;
+    s += d[k]! * one;
+  }
+  parts[0]![i]! += p;
+  parts[1]![i]! += q;
+  parts[2]![i]! += r;
+  parts[3]![i]! += s;
+}
+
+/** Takes on a range from each column its part of a vector. */
+function takeTimes(columns: readonly Float64Array[], vector: Float64Array, { from, to }: Range, { parts, i }: Parts): void {
+  if (columns.length !== BLOCK) {
+    columns.forEach((w, c) => {
+      const part = parts[c]![i]!;
+      for (let k = from; k < to; k++) w[k]! -= part * vector[k]!;
+    });
+    return;
+  }
+  const [a, b, c, d] = columns as unknown as Four;
+  const [p, q, r, s] = [parts[0]![i]!, parts[1]![i]!, parts[2]![i]!, parts[3]![i]!];
+  for (let k = from; k < to; k++) {
+    const one = vector[k]!;
+    a[k]! -= p * one;
+    b[k]! -= q * one;
+    c[k]! -= r * one;
+    d[k]! -= s * one;
+  }
+}
+type Four = readonly [Float64Array, Float64Array, Float64Array, Float64Array];
